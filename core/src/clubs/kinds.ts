@@ -1,0 +1,41 @@
+/** What a club is. A driving iron is kept apart from an iron because it competes with hybrids for a slot. */
+export type ClubKind = 'driver' | 'fairway' | 'hybrid' | 'driving iron' | 'iron' | 'wedge' | 'chipper' | 'putter';
+
+export const CLUB_KINDS: readonly ClubKind[] = [
+  'driver', 'fairway', 'hybrid', 'driving iron', 'iron', 'wedge', 'chipper', 'putter',
+];
+
+/** Set wedges are often sold as irons; from this loft on an iron does a wedge's work. Common practice, no source. */
+const SET_WEDGE_FROM_DEG = 42;
+
+/** A wedge, or the set wedge of an iron set. */
+export function isWedge(club: { kind: ClubKind; loftDeg?: number }): boolean {
+  return club.kind === 'wedge' || (club.kind === 'iron' && (club.loftDeg ?? 0) >= SET_WEDGE_FROM_DEG);
+}
+
+/** Clubs that make a full swing and so hang on the ladder. */
+export function isFullSwing(kind: ClubKind): boolean {
+  return kind !== 'putter' && kind !== 'chipper';
+}
+
+const KIND_PATTERNS: readonly [RegExp, ClubKind][] = [
+  [/putt|^pt$/i, 'putter'],
+  [/chip/i, 'chipper'],
+  [/^(driver|dr|1 ?-?w(ood)?)$/i, 'driver'],
+  [/driv(ing|e)?\.?[ -]?iron|drv[ -]?iron|^di ?\d*$|^\d ?di$/i, 'driving iron'],
+  [/hy|^\d ?-?h$|^h ?\d+$/i, 'hybrid'],
+  [/wood|fairway|^\d+ ?-?w$|^w ?[3-9]$|^fw ?\d*$/i, 'fairway'],
+  [/wedge|^(pw|gw|aw|uw|sw|lw)$/i, 'wedge'],
+  [/iron|^[1-9] ?-?i$|^i ?[1-9]$/i, 'iron'],
+  [/^(4[0-9]|5[0-9]|6[0-9])(\.\d+)?°?$/, 'wedge'],
+  [/driver/i, 'driver'],
+];
+
+/**
+ * The kind a club's name suggests ("7 iron", "3w", "56", "PW"), or undefined when it suggests none.
+ * Used to spare typing; the person can always say otherwise.
+ */
+export function kindFromName(name: string): ClubKind | undefined {
+  const trimmed = name.trim();
+  return KIND_PATTERNS.find(([pattern]) => pattern.test(trimmed))?.[1];
+}

@@ -1,0 +1,39 @@
+import { SHOT_KEYS, shotKindOf } from '../spec/quantities.js';
+import { playingLoft } from '../spec/playing-loft.js';
+import { numberIn, shotIn, type Spec } from '../spec/readings.js';
+import type { ClubKind } from './kinds.js';
+import type { Shot, ShotKind } from './shot.js';
+
+/** What the ladder needs to know of a club. */
+export interface LadderClub {
+  id: string;
+  name: string;
+  kind: ClubKind;
+  /** The loft it is really at. */
+  loftDeg?: number;
+  lengthIn?: number;
+  /** Times hit in a round, as the player says. */
+  hitsPerRound?: number;
+  shots: Partial<Record<ShotKind, Shot>>;
+}
+
+/** A club of the locker, seen as the ladder sees it. */
+export function ladderClub(club: { id: string; name: string; kind: ClubKind; spec: Spec }): LadderClub {
+  const shots: LadderClub['shots'] = {};
+  for (const key of SHOT_KEYS) {
+    const shot = shotIn(club.spec, key);
+    if (shot) shots[shotKindOf(key)!] = shot;
+  }
+  const loftDeg = playingLoft(club.spec)?.deg;
+  const lengthIn = numberIn(club.spec, 'lengthIn');
+  const hitsPerRound = numberIn(club.spec, 'hitsPerRound');
+  return {
+    id: club.id,
+    name: club.name,
+    kind: club.kind,
+    ...(loftDeg !== undefined && { loftDeg }),
+    ...(lengthIn !== undefined && { lengthIn }),
+    ...(hitsPerRound !== undefined && { hitsPerRound }),
+    shots,
+  };
+}

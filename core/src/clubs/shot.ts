@@ -1,0 +1,39 @@
+/** The shots a player may own with one club. */
+export type ShotKind = 'full' | 'hard' | 'soft' | 'choked' | 'three-quarter' | 'half';
+
+export const SHOT_KINDS: readonly ShotKind[] = ['full', 'hard', 'soft', 'choked', 'three-quarter', 'half'];
+
+/** Where a carry comes from. They look different everywhere, and modelled never overwrites measured. */
+export type ShotSource = 'measured' | 'stated' | 'modelled';
+
+export const SHOT_SOURCES: readonly ShotSource[] = ['measured', 'stated', 'modelled'];
+
+/**
+ * One shot of one club. Distances in metres, angles in degrees.
+ * `spreadM` is one standard deviation of carry; `plusMinusM` is half of a modelled shot's 95 % interval.
+ */
+export interface Shot {
+  carryM: number;
+  totalM?: number;
+  apexM?: number;
+  landDeg?: number;
+  spreadM?: number;
+  source: ShotSource;
+  /** How many shots were measured. */
+  shots?: number;
+  plusMinusM?: number;
+  /** Where and in what air, in words. */
+  conditions?: string;
+}
+
+/** Standard error of a shot's mean carry in metres, or undefined when nothing is known of it. */
+export function carryStandardErrorM(shot: Shot): number | undefined {
+  if (shot.source === 'modelled' && shot.plusMinusM !== undefined) return shot.plusMinusM / NORMAL_95;
+  if (shot.source === 'measured' && shot.spreadM !== undefined && shot.shots !== undefined && shot.shots > 1) {
+    return shot.spreadM / Math.sqrt(shot.shots);
+  }
+  return undefined;
+}
+
+/** The 97.5 % point of the standard normal distribution. */
+const NORMAL_95 = 1.959963984540054;

@@ -1,0 +1,126 @@
+import { isFullSwing } from '../clubs/kinds.js';
+import type { LadderClub } from '../clubs/ladder-club.js';
+import type { DistanceUnit } from '../units/distance.js';
+import { assessStep } from './assess-step.js';
+import { flightDifference } from './flight-difference.js';
+import { headlineOf } from './headline.js';
+import { carryLadder, loftLadder, stepsOf, widestHoleM, type LoftStep, type Step } from './ladder.js';
+import type { Evenness, Flag, GapReport, StepReport } from './report.js';
+import { schoolOf, type School, type SchoolId } from './schools.js';
+import { DEFAULT_GAP_SETTINGS, type GapSettings } from './settings.js';
+import { formatDegrees } from './words.js';
+
+export interface GapOptions {
+  school?: SchoolId;
+  settings?: Partial<GapSettings>;
+  /** Unit of the sentences; every number stays in metres and degrees. */
+  unit?: DistanceUnit;
+}
+
+/**
+ * Reads both ladders of a bag: steps, targets of the school, flags with their reasons, one evenness figure.
+ * A pure function of the bag, so that taking a club out or putting one in is the same call with another list.
+ * @param clubs the bag, in any order; putters and chippers are set aside
+ */
+export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): GapReport {
+  const school = schoolOf(options.school ?? 'even-carries');
+  const settings = { ...DEFAULT_GAP_SETTINGS, ...options.settings };
+  const unit = options.unit ?? 'yd';
+  const rungs = carryLadder(clubs);
+  const raw = stepsOf(rungs);
+  const targets = targetsOf(raw, clubs, school, settings);
+  const steps = raw.map((step, i) => assessStep(step, { clubs, school, settings, unit, ...targets[i]! }));
+  const lofts = loftLadder(clubs);
+  const flags = [
+    ...steps.flatMap((step) => step.flags),
+    ...sameLoftFlags(lofts.steps, steps),
+    ...neverHitFlags(clubs),
+  ];
+  const evenness = evennessOf(steps, school);
+  return {
+    school: school.id,
+    rungs: rungs.map(({ id, name, carryM, loftDeg }) => ({ clubId: id, name, carryM, ...(loftDeg !== undefined && { loftDeg }) })),
+    steps,
+    loftRungs: lofts.rungs.map(({ id, name, loftDeg }) => ({ clubId: id, name, loftDeg: loftDeg! })),
+    loftSteps: lofts.steps.map(({ upper, lower, loftDeg }) => ({ upperId: upper.id, lowerId: lower.id, loftDeg })),
+    unplaced: clubs
+      .filter((club) => isFullSwing(club.kind) && !club.shots.full)
+      .map(({ id, name }) => ({ clubId: id, name, reason: 'no full carry recorded yet' })),
+    flags,
+    ...(evenness && { evenness }),
+    faults: placesOf(flags, 'fault'),
+    looks: placesOf(flags, 'look'),
+    headline: headlineOf({ steps, flags, rungs: rungs.length, evenness, unit }),
+  };
+}
+
+/** A hole that is wide in loft and in carry has two flags and is one fault. */
+function placesOf(flags: readonly Flag[], severity: Flag['severity']): number {
+  return new Set(flags.filter((flag) => flag.severity === severity).map((flag) => flag.clubIds.join(' '))).size;
+}
+
+/** The target of every step. Either-or pairs count as one rung, so they get none. */
+function targetsOf(
+  steps: readonly Step[], clubs: readonly LadderClub[], school: School, settings: GapSettings,
+): { targetM?: number; targetDeg?: number }[] {
+  if (school.measure === 'loft') {
+    return steps.map((step) => (isIronOrWedge(step.upper) && isIronOrWedge(step.lower) ? { targetDeg: school.targetDeg! } : {}));
+  }
+  const spanM = steps.reduce((sum, step) => sum + step.carryM, 0);
+  const regular = steps.map((step) =>
+    !(step.carryM < settings.overlapBelowM && flightDifference(step, settings).verdict === 'differ'));
+  if (school.measure === 'hole') {
+    // Partial shots divide a step, so the even hole is smaller than the even step.
+    const holes = steps.reduce((sum, step, i) => (regular[i] ? sum + dividedInto(step, clubs, settings) : sum), 0);
+    return regular.map((counts) => (counts && holes > 0 ? { targetM: spanM / holes } : {}));
+  }
+  const shares = steps.map((step, i) => (regular[i] ? school.share(step, settings) : 0));
+  const whole = shares.reduce((sum, share) => sum + share, 0);
+  return shares.map((share) => (share > 0 ? { targetM: (spanM * share) / whole } : {}));
+}
+
+function dividedInto(step: Step, clubs: readonly LadderClub[], settings: GapSettings): number {
+  const holeM = widestHoleM(step, clubs, settings.reliableShots);
+  return holeM > 0 ? Math.max(1, Math.round(step.carryM / holeM)) : 1;
+}
+
+function isIronOrWedge(club: LadderClub): boolean {
+  return club.kind === 'iron' || club.kind === 'wedge';
+}
+
+function evennessOf(steps: readonly StepReport[], school: School): Evenness | undefined {
+  const off = steps.flatMap((step) => {
+    if (school.measure === 'loft') {
+      return step.targetDeg === undefined || step.loftDeg === undefined ? [] : [step.loftDeg - step.targetDeg];
+    }
+    if (step.targetM === undefined) return [];
+    return [(school.measure === 'hole' ? step.holeM : step.carryM) - step.targetM];
+  });
+  if (off.length === 0) return undefined;
+  const rms = Math.sqrt(off.reduce((sum, d) => sum + d * d, 0) / off.length);
+  return { school: school.id, rms, unit: school.measure === 'loft' ? 'deg' : 'm', steps: off.length };
+}
+
+/** Half a degree is the smallest step a bench can hold. Common practice, no source. */
+const SAME_LOFT_DEG = 0.5;
+
+/** Two clubs at one loft that carry apart are worth knowing of, not a fault; where they carry alike the overlap says so. */
+function sameLoftFlags(loftSteps: readonly LoftStep[], steps: readonly StepReport[]): Flag[] {
+  const alreadySaid = (a: string, b: string) => steps.some((step) =>
+    (step.word === 'overlap' || step.word === 'either-or') && [step.upperId, step.lowerId].every((id) => id === a || id === b));
+  return loftSteps
+    .filter(({ upper, lower, loftDeg }) => loftDeg < SAME_LOFT_DEG && !alreadySaid(upper.id, lower.id))
+    .map(({ upper, lower, loftDeg }) => ({
+      code: 'same-loft', severity: 'note', clubIds: [upper.id, lower.id], value: loftDeg, limit: SAME_LOFT_DEG, unit: 'deg',
+      reason: `${upper.name} and ${lower.name} both sit at ${formatDegrees(upper.loftDeg!)}.`,
+    }));
+}
+
+function neverHitFlags(clubs: readonly LadderClub[]): Flag[] {
+  return clubs
+    .filter((club) => club.hitsPerRound === 0)
+    .map(({ id, name }) => ({
+      code: 'never-hit', severity: 'look', clubIds: [id], value: 0, limit: 0, unit: 'per round',
+      reason: `${name} is never hit: its slot is free.`,
+    }));
+}

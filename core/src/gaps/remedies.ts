@@ -1,0 +1,154 @@
+import { isWedge } from '../clubs/kinds.js';
+import type { LadderClub } from '../clubs/ladder-club.js';
+import { toMetres, distanceNumber, type DistanceUnit } from '../units/distance.js';
+import { gaps, type GapOptions } from './gaps.js';
+import type { GapReport, StepReport } from './report.js';
+import { DEFAULT_GAP_SETTINGS } from './settings.js';
+import { evennessWords, formatDegrees, shotName } from './words.js';
+
+/** A way to mend the worst step, with the bag it would give. Cheapest kind first. */
+export interface Remedy {
+  kind: 'partial' | 'bend' | 'take out' | 'swap';
+  text: string;
+  after: GapReport;
+  /** For 'swap' and 'take out'. */
+  outId?: string;
+  inId?: string;
+  /** For 'bend': the lofts the clubs would be bent to. */
+  bends?: readonly { clubId: string; fromDeg: number; toDeg: number }[];
+}
+
+/** Carry a degree of bend is worth in mid-irons and wedges: 2 to 3 yd. Common practice, no source. */
+const CARRY_PER_DEGREE_M = toMetres(2.5, 'yd');
+/** Half-degree steps are what a bench can hold; one degree is within what most heads allow. Common practice, no source. */
+const BEND_STEP_DEG = 0.5;
+const BEND_MOST_DEG = 1;
+
+export const BENDING_CAUTION =
+  'Bend only what the maker allows, with eye protection, and never in a hurry; a qualified club builder decides.';
+
+/**
+ * Remedies for the worst step of a bag, cheapest first: learn a partial shot, bend a loft, take a club out, swap in one that is owned.
+ * Only remedies that leave the bag better are given: fewer faults, or as many faults and fewer looks, or a smaller evenness figure.
+ * Carries after a bend are modelled by the rule of thumb above.
+ */
+export function remedies(bag: readonly LadderClub[], leftOut: readonly LadderClub[], options: GapOptions = {}): Remedy[] {
+  const before = gaps(bag, options);
+  const worst = worstStep(before);
+  const settings = { ...DEFAULT_GAP_SETTINGS, ...options.settings };
+  const unit = options.unit ?? 'yd';
+  const found: Remedy[] = [];
+  if (worst) {
+    const partial = learnPartial(bag, worst, before, unit);
+    if (partial) found.push(partial);
+    const bend = bestOf(bendsFor(bag, worst, options), before);
+    if (bend) found.push(bend);
+  }
+  if (before.flags.some((flag) => flag.severity !== 'note')) {
+    const out = bestOf(takeOuts(bag, before, options), before);
+    if (out) found.push(out);
+    const swap = bestOf(swapsFrom(bag, leftOut, settings.clubLimit, options), before);
+    if (swap) found.push(swap);
+  }
+  return found;
+}
+
+/** Which of two reports is the better bag, as a sort order: faults, then looks, then evenness. */
+export function compareReports(a: GapReport, b: GapReport): number {
+  return a.faults - b.faults || a.looks - b.looks || (a.evenness?.rms ?? 0) - (b.evenness?.rms ?? 0);
+}
+
+function bestOf(candidates: readonly Remedy[], before: GapReport): Remedy | undefined {
+  const best = [...candidates].sort((a, b) => compareReports(a.after, b.after))[0];
+  return best && compareReports(best.after, before) < 0 ? best : undefined;
+}
+
+function worstStep(report: GapReport): StepReport | undefined {
+  const wide = report.steps.filter((step) => step.word === 'wide' && (step.severity === 'fault' || step.severity === 'look'));
+  const weight = (step: StepReport) => (step.severity === 'fault' ? 1000 : 0) + step.carryM;
+  return [...wide].sort((a, b) => weight(b) - weight(a))[0];
+}
+
+function learnPartial(bag: readonly LadderClub[], worst: StepReport, before: GapReport, unit: DistanceUnit): Remedy | undefined {
+  const upper = bag.find((club) => club.id === worst.upperId);
+  if (!upper || worst.cover) return undefined;
+  const middleM = (upper.shots.full!.carryM * 2 - worst.carryM) / 2;
+  const shotKind = isWedge(upper) ? 'three-quarter' : 'soft';
+  return {
+    kind: 'partial',
+    text: `Learn a ${shotName(shotKind, upper.name)} at ${distanceNumber(middleM, unit)}: it would cover the middle.`,
+    after: before,
+  };
+}
+
+function bendsFor(bag: readonly LadderClub[], worst: StepReport, options: GapOptions): Remedy[] {
+  const upper = bag.find((club) => club.id === worst.upperId)!;
+  const lower = bag.find((club) => club.id === worst.lowerId)!;
+  const remedies: Remedy[] = [];
+  for (let weaker = 0; weaker <= BEND_MOST_DEG; weaker += BEND_STEP_DEG) {
+    for (let stronger = 0; stronger <= BEND_MOST_DEG; stronger += BEND_STEP_DEG) {
+      const bent = [{ club: upper, byDeg: weaker }, { club: lower, byDeg: -stronger }]
+        .filter(({ byDeg }) => byDeg !== 0);
+      if (bent.length === 0 || !bent.every(({ club }) => isBendable(club))) continue;
+      const after = gaps(bag.map((club) => bentClub(club, bent.find((bend) => bend.club.id === club.id)?.byDeg ?? 0)), options);
+      remedies.push({
+        kind: 'bend', after,
+        bends: bent.map(({ club, byDeg }) => ({ clubId: club.id, fromDeg: club.loftDeg!, toDeg: club.loftDeg! + byDeg })),
+        text: `Bend ${bent.map(({ club, byDeg }) => `${club.name} to ${formatDegrees(club.loftDeg! + byDeg)}`).join(' and ')}` +
+          `${evennessChange(after, options)}.`,
+      });
+    }
+  }
+  return remedies;
+}
+
+/** Woods and driving irons have sleeves or hollow heads: not bent. */
+function isBendable(club: LadderClub): boolean {
+  return (club.kind === 'iron' || club.kind === 'wedge') && club.loftDeg !== undefined;
+}
+
+/** The club bent by some degrees (positive is weaker), its full carry moved by the rule of thumb and marked as modelled. */
+export function bentClub(club: LadderClub, byDeg: number): LadderClub {
+  if (byDeg === 0) return club;
+  const full = club.shots.full;
+  return {
+    ...club,
+    ...(club.loftDeg !== undefined && { loftDeg: club.loftDeg + byDeg }),
+    shots: full
+      ? { ...club.shots, full: { ...withoutSample(full), carryM: full.carryM - byDeg * CARRY_PER_DEGREE_M, source: 'modelled' } }
+      : club.shots,
+  };
+}
+
+function withoutSample(shot: NonNullable<LadderClub['shots']['full']>) {
+  const { shots: _shots, spreadM: _spread, plusMinusM: _interval, ...rest } = shot;
+  return rest;
+}
+
+function takeOuts(bag: readonly LadderClub[], before: GapReport, options: GapOptions): Remedy[] {
+  const suspects = new Set(before.flags
+    .filter((flag) => flag.code === 'overlap' || flag.code === 'never-hit')
+    .flatMap((flag) => flag.clubIds));
+  return bag.filter((club) => suspects.has(club.id)).map((club) => {
+    const after = gaps(bag.filter((other) => other.id !== club.id), options);
+    return { kind: 'take out', outId: club.id, after, text: `Take ${club.name} out${evennessChange(after, options)}.` };
+  });
+}
+
+function swapsFrom(bag: readonly LadderClub[], leftOut: readonly LadderClub[], clubLimit: number, options: GapOptions): Remedy[] {
+  const full = bag.length >= clubLimit;
+  return leftOut.filter((club) => club.shots.full).flatMap((incoming) => {
+    const outgoing = full ? bag.filter((club) => club.kind !== 'putter') : [undefined];
+    return outgoing.map((out): Remedy => {
+      const after = gaps([...bag.filter((club) => club !== out), incoming], options);
+      return {
+        kind: 'swap', inId: incoming.id, after, ...(out && { outId: out.id }),
+        text: `Put ${incoming.name} in${out ? ` for ${out.name}` : ''}${evennessChange(after, options)}.`,
+      };
+    });
+  });
+}
+
+function evennessChange(after: GapReport, options: GapOptions): string {
+  return after.evenness ? `: uneven by ${evennessWords(after.evenness, options.unit ?? 'yd')}` : '';
+}

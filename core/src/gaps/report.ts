@@ -1,0 +1,79 @@
+import type { Cover } from './ladder.js';
+import type { StepInterval } from './certainty.js';
+import type { FlightDifference } from './flight-difference.js';
+import type { SchoolId } from './schools.js';
+
+/** How much a finding matters. 'unknown' is an honest "not known yet". */
+export type Severity = 'fine' | 'unknown' | 'look' | 'fault';
+
+/** What a step is called. */
+export type StepWord = 'even' | 'wide' | 'narrow' | 'overlap' | 'either-or' | 'covered' | 'not known yet';
+
+export type FlagCode =
+  | 'wedge-loft-wide' | 'wedge-loft-narrow' | 'scoring-carry-wide' | 'top-carry-wide' | 'wide-of-target'
+  | 'narrow-of-target' | 'overlap' | 'reversed' | 'same-loft' | 'never-hit';
+
+/** One finding, with its number, its limit and its reason. */
+export interface Flag {
+  code: FlagCode;
+  severity: 'note' | 'look' | 'fault';
+  clubIds: readonly string[];
+  value: number;
+  limit: number;
+  unit: 'm' | 'deg' | 'per round';
+  reason: string;
+}
+
+/** The verdict on one space between neighbours of the carry ladder. */
+export interface StepReport {
+  upperId: string;
+  lowerId: string;
+  carryM: number;
+  loftDeg?: number;
+  /** The school's target for this step, in the measure it uses. */
+  targetM?: number;
+  targetDeg?: number;
+  /** Widest stretch no owned shot reaches; differs from carryM when a partial shot lies inside. */
+  holeM: number;
+  word: StepWord;
+  severity: Severity;
+  flags: readonly Flag[];
+  cover?: Cover;
+  interval?: StepInterval;
+  /** More shots with each club that would settle a 'not known yet'; absent when shots alone will not. */
+  moreShots?: number;
+  flight?: FlightDifference;
+  reason: string;
+}
+
+/** A club on a rail. */
+export interface RungReport {
+  clubId: string;
+  name: string;
+  carryM: number;
+  loftDeg?: number;
+}
+
+/** How far a bag is from its school, one figure: the root mean square of step less target. Nought is even. */
+export interface Evenness {
+  school: SchoolId;
+  rms: number;
+  unit: 'm' | 'deg';
+  /** Steps it was taken over; either-or pairs and steps the school does not speak of are left out. */
+  steps: number;
+}
+
+export interface GapReport {
+  school: SchoolId;
+  rungs: readonly RungReport[];
+  steps: readonly StepReport[];
+  loftRungs: readonly { clubId: string; name: string; loftDeg: number }[];
+  loftSteps: readonly { upperId: string; lowerId: string; loftDeg: number }[];
+  /** Clubs that cannot hang on the carry ladder, and why. */
+  unplaced: readonly { clubId: string; name: string; reason: string }[];
+  flags: readonly Flag[];
+  evenness?: Evenness;
+  faults: number;
+  looks: number;
+  headline: { severity: Severity; title: string; text: string };
+}

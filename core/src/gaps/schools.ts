@@ -1,0 +1,78 @@
+import type { LadderClub } from '../clubs/ladder-club.js';
+import { toMetres } from '../units/distance.js';
+import type { GapSettings } from './settings.js';
+import type { Step } from './ladder.js';
+
+/** A way of spacing a bag that good players defend. Each is supported, none is preached. */
+export type SchoolId =
+  | 'even-carries' | 'even-lofts-4' | 'even-lofts-5' | 'even-lofts-6' | 'compressed' | 'strong-long-end' | 'minimal';
+
+export interface School {
+  id: SchoolId;
+  name: string;
+  /** One sentence a player could say. */
+  creed: string;
+  /** What a step is measured in: its carry, its loft, or the widest hole left in it by the partial shots. */
+  measure: 'carry' | 'loft' | 'hole';
+  /** The whole target, for a school that names it. */
+  targetDeg?: number;
+  /**
+   * How much of the ladder a step may take beside the others, 1 for an ordinary step.
+   * The shares are our reading of each school's words; common practice, no source.
+   */
+  share: (step: Pick<Step, 'upper' | 'lower'>, settings: GapSettings) => number;
+}
+
+const evenShare = () => 1;
+
+/** The scoring end compressed to 3.25 degrees where an ordinary step is 4.5. */
+const COMPRESSED_SHARE = 3.25 / 4.5;
+const COMPRESSED_TO_DEG = 52.5;
+
+/** The long end that "strong at the long end" fills, about 180 to 220 yd. */
+const LONG_END_M: readonly [number, number] = [toMetres(180, 'yd'), toMetres(220, 'yd')];
+const LONG_END_SHARE = 0.6;
+const FEWER_WEDGES_SHARE = 1.3;
+
+function evenLofts(deg: 4 | 5 | 6, creed: string): School {
+  return { id: `even-lofts-${deg}`, name: `Even lofts, ${deg}°`, creed, measure: 'loft', targetDeg: deg, share: evenShare };
+}
+
+export const SCHOOLS: readonly School[] = [
+  {
+    id: 'even-carries', name: 'Even carries', measure: 'carry', share: evenShare,
+    creed: 'The same distance between neighbours all the way down.',
+  },
+  evenLofts(4, 'Four degrees between irons and wedges, the traditional wedge set.'),
+  evenLofts(5, 'Five degrees: a strong set wedge, then 50, 55, 60.'),
+  evenLofts(6, 'Six degrees: fewer wedges, one more club at the top.'),
+  {
+    id: 'compressed', name: 'Compressed where you score', measure: 'carry',
+    creed: 'Tight from about the 8 iron to the gap wedge, wider elsewhere.',
+    share: ({ upper, lower }, settings) =>
+      inLoftRange(upper, settings.scoringFromLoftDeg, COMPRESSED_TO_DEG) &&
+      inLoftRange(lower, settings.scoringFromLoftDeg, COMPRESSED_TO_DEG) ? COMPRESSED_SHARE : 1,
+  },
+  {
+    id: 'strong-long-end', name: 'Strong at the long end', measure: 'carry',
+    creed: 'Overlap between 180 and 220 yards, where scores are lost; wedges are played by hand.',
+    share: ({ upper, lower }, settings) => {
+      const middleM = (upper.carryM + lower.carryM) / 2;
+      if (middleM >= LONG_END_M[0] && middleM <= LONG_END_M[1]) return LONG_END_SHARE;
+      return inLoftRange(upper, settings.scoringFromLoftDeg + 8, 90) ? FEWER_WEDGES_SHARE : 1;
+    },
+  },
+  {
+    id: 'minimal', name: 'Minimal', measure: 'hole', share: evenShare,
+    creed: 'Eight to eleven clubs; partial swings bridge the rest.',
+  },
+];
+
+/** The school of that id. */
+export function schoolOf(id: SchoolId): School {
+  return SCHOOLS.find((school) => school.id === id)!;
+}
+
+function inLoftRange(club: Pick<LadderClub, 'loftDeg'>, from: number, to: number): boolean {
+  return club.loftDeg !== undefined && club.loftDeg >= from && club.loftDeg <= to;
+}

@@ -1,0 +1,65 @@
+import { toMetres } from '../units/distance.js';
+
+/**
+ * When a step is worth a word. Every figure can be set per player; the defaults are common practice, no source.
+ * Distances in metres, angles in degrees.
+ */
+export interface GapSettings {
+  wedgeLoftStepMaxDeg: number;
+  wedgeLoftStepMinDeg: number;
+  /** Widest carry step where both clubs are at or past `scoringFromLoftDeg`. */
+  scoringStepMaxM: number;
+  scoringFromLoftDeg: number;
+  /** Widest carry step anywhere above the scoring end. */
+  topStepMaxM: number;
+  /** A carry step below this is an overlap, unless the flights differ. */
+  overlapBelowM: number;
+  eitherOrApexM: number;
+  eitherOrLandDeg: number;
+  /** A step beyond this many times its target is worth a look even under the limit. */
+  wideOfTarget: number;
+  /** A step below this share of its target is worth a look. */
+  narrowOfTarget: number;
+  /** How sure a verdict must be, 0.5 to 0.99. */
+  confidence: number;
+  /** Measured shots from which on a partial shot counts as owned. */
+  reliableShots: number;
+  clubLimit: number;
+  /** The committee's length limit in force, inches; 48 unless the 46 in local rule is used. */
+  lengthMaxIn: number;
+}
+
+export const DEFAULT_GAP_SETTINGS: GapSettings = {
+  wedgeLoftStepMaxDeg: 6,
+  wedgeLoftStepMinDeg: 3,
+  scoringStepMaxM: toMetres(15, 'yd'),
+  scoringFromLoftDeg: 34,
+  topStepMaxM: toMetres(25, 'yd'),
+  overlapBelowM: toMetres(6, 'yd'),
+  eitherOrApexM: toMetres(30, 'ft'),
+  eitherOrLandDeg: 5,
+  wideOfTarget: 1.5,
+  narrowOfTarget: 0.5,
+  confidence: 0.8,
+  reliableShots: 8,
+  clubLimit: 14,
+  lengthMaxIn: 48,
+};
+
+/** The least and most each setting may be; a border checks them. */
+export const GAP_SETTING_BOUNDS: Record<keyof GapSettings, readonly [number, number]> = {
+  wedgeLoftStepMaxDeg: [2, 15],
+  wedgeLoftStepMinDeg: [0, 6],
+  scoringStepMaxM: [4, 60],
+  scoringFromLoftDeg: [20, 60],
+  topStepMaxM: [6, 100],
+  overlapBelowM: [0, 20],
+  eitherOrApexM: [1, 40],
+  eitherOrLandDeg: [0.5, 30],
+  wideOfTarget: [1, 4],
+  narrowOfTarget: [0, 1],
+  confidence: [0.5, 0.99],
+  reliableShots: [1, 200],
+  clubLimit: [1, 14],
+  lengthMaxIn: [40, 48],
+};

@@ -1,0 +1,31 @@
+/** The two units players give numbers in. */
+export type DistanceUnit = 'yd' | 'm';
+
+export const DISTANCE_UNITS: readonly DistanceUnit[] = ['yd', 'm'];
+
+/** Metres in one unit. The yard is exact: international yard and pound agreement of 1959. */
+const METRES_PER: Record<DistanceUnit | 'ft', number> = { yd: 0.9144, m: 1, ft: 0.3048 };
+
+/** Metres from a number in yards, metres or feet. */
+export function toMetres(value: number, unit: DistanceUnit | 'ft'): number {
+  return value * METRES_PER[unit];
+}
+
+/** A number in yards, metres or feet from metres. */
+export function fromMetres(metres: number, unit: DistanceUnit | 'ft'): number {
+  return metres / METRES_PER[unit];
+}
+
+/**
+ * Distance as a reader wants it, "150 yd" or "137 m".
+ * Never "-0". `decimals` defaults to 0: a carry is not known to the inch.
+ */
+export function formatDistance(metres: number, unit: DistanceUnit | 'ft', decimals = 0): string {
+  return `${distanceNumber(metres, unit, decimals)} ${unit}`;
+}
+
+/** The number of `formatDistance` without its unit. */
+export function distanceNumber(metres: number, unit: DistanceUnit | 'ft', decimals = 0): string {
+  const text = fromMetres(metres, unit).toFixed(decimals);
+  return Number(text) === 0 ? (0).toFixed(decimals) : text;
+}
