@@ -1,0 +1,147 @@
+import type { ClubKind, DistanceUnit, GapSettings, Reading, Swap } from '@tasche/core';
+import * as yup from 'yup';
+import {
+  clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema,
+} from './schemas.js';
+
+/**
+ * Everything that can be done to the data. One change holds one or more commands, happens whole or not at all,
+ * carries who, when and why, and can be undone. Its id is made by the sender, so that sending twice does it once.
+ */
+export interface ChangeRequest {
+  id: string;
+  why?: string;
+  commands: readonly Command[];
+}
+
+export type Command =
+  | { do: 'addPlayer'; player: { id: string; name: string; hand: Hand; distanceUnit: DistanceUnit; notes?: string } }
+  | { do: 'editPlayer'; playerId: string; version: number; set: PlayerSet }
+  | { do: 'addClub'; club: { id: string; playerId: string; name: string; kind: ClubKind }; readings: readonly Reading[] }
+  | { do: 'editClub'; clubId: string; version: number; set?: ClubSet; readings?: readonly Reading[] }
+  | { do: 'removeClub'; clubId: string; version: number }
+  | { do: 'addBag'; bag: { id: string; playerId: string; name: string }; clubIds: readonly string[] }
+  | { do: 'editBag'; bagId: string; version: number; set: BagSet }
+  | { do: 'removeBag'; bagId: string; version: number }
+  | { do: 'putIn'; bagId: string; clubId: string }
+  | { do: 'takeOut'; bagId: string; clubId: string }
+  | { do: 'makeGamer'; bagId: string }
+  | { do: 'addPlan'; plan: { id: string; bagId: string; playerId: string } & PlanDetails }
+  | { do: 'editPlan'; planId: string; version: number; set: Partial<PlanDetails> }
+  | { do: 'setSwaps'; planId: string; version: number; swaps: readonly Swap[] }
+  | { do: 'removePlan'; planId: string; version: number };
+
+export type CommandName = Command['do'];
+export type Hand = 'right' | 'left';
+export interface PlayerSet {
+  name?: string; hand?: Hand; distanceUnit?: DistanceUnit; notes?: string; gapSettings?: Partial<GapSettings>; archived?: boolean;
+}
+export interface ClubSet { name?: string; kind?: ClubKind }
+export interface BagSet { name?: string; note?: string; ready?: boolean }
+export interface PlanDetails {
+  name: string; course: string; startsOn: string; endsOn: string; ground: string; weather: string;
+}
+
+/** A player owns 20 to 40 clubs; this is where a list stops being a locker. */
+export const MOST_CLUBS_A_PLAYER = 200;
+export const MOST_COMMANDS = 2000;
+export const MOST_READINGS = 200;
+export const MOST_SWAPS = 40;
+
+const version = yup.number().strict().integer().min(1).required('${path} is missing');
+const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
+const ids = (max: number) => yup.array(required(idSchema)).max(max);
+const readings = yup.array(readingSchema.required()).max(MOST_READINGS, `\${path} holds more than ${MOST_READINGS} readings`);
+
+const planDetails = {
+  name: nameSchema,
+  course: textSchema(200),
+  startsOn: dateSchema,
+  endsOn: dateSchema,
+  ground: textSchema(500),
+  weather: textSchema(500),
+};
+const datesInOrder = <T extends { startsOn?: string | undefined; endsOn?: string | undefined }>(plan: T | undefined) =>
+  !plan?.startsOn || !plan.endsOn || plan.startsOn <= plan.endsOn;
+
+const shape = <T extends yup.ObjectShape>(fields: T) => yup.object(fields).strict().noUnknown('${path} has an unknown field: ${unknown}');
+
+const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
+  addPlayer: shape({
+    player: required(shape({
+      id: required(idSchema), name: required(nameSchema), hand: required(handSchema),
+      distanceUnit: required(distanceUnitSchema), notes: textSchema(4000),
+    })),
+  }),
+  editPlayer: shape({
+    playerId: required(idSchema), version,
+    set: required(shape({
+      name: nameSchema, hand: handSchema, distanceUnit: distanceUnitSchema, notes: textSchema(4000),
+      gapSettings: gapSettingsSchema.default(undefined), archived: yup.boolean().strict(),
+    })),
+  }),
+  addClub: shape({
+    club: required(shape({ id: required(idSchema), playerId: required(idSchema), name: required(nameSchema), kind: required(clubKindSchema) })),
+    readings: required(readings),
+  }),
+  editClub: shape({
+    clubId: required(idSchema), version,
+    set: shape({ name: nameSchema, kind: clubKindSchema }).default(undefined),
+    readings,
+  }),
+  removeClub: shape({ clubId: required(idSchema), version }),
+  addBag: shape({
+    bag: required(shape({ id: required(idSchema), playerId: required(idSchema), name: required(nameSchema) })),
+    clubIds: ids(MOST_CLUBS_A_PLAYER).defined(),
+  }),
+  editBag: shape({
+    bagId: required(idSchema), version,
+    set: required(shape({ name: nameSchema, note: textSchema(2000), ready: yup.boolean().strict() })),
+  }),
+  removeBag: shape({ bagId: required(idSchema), version }),
+  putIn: shape({ bagId: required(idSchema), clubId: required(idSchema) }),
+  takeOut: shape({ bagId: required(idSchema), clubId: required(idSchema) }),
+  makeGamer: shape({ bagId: required(idSchema) }),
+  addPlan: shape({
+    plan: required(shape({
+      id: required(idSchema), bagId: required(idSchema), playerId: required(idSchema),
+      name: required(planDetails.name), course: planDetails.course.defined(),
+      startsOn: required(planDetails.startsOn), endsOn: required(planDetails.endsOn),
+      ground: planDetails.ground.defined(), weather: planDetails.weather.defined(),
+    }).test('dates', '${path}: the week ends before it starts', datesInOrder)),
+  }),
+  editPlan: shape({
+    planId: required(idSchema), version,
+    set: required(shape(planDetails).test('dates', '${path}: the week ends before it starts', datesInOrder)),
+  }),
+  setSwaps: shape({
+    planId: required(idSchema), version,
+    swaps: yup.array(shape({ outId: idSchema, inId: idSchema, why: textSchema(500) })
+      .test('names a club', '${path} names no club', (swap) => Boolean(swap?.outId ?? swap?.inId)))
+      .max(MOST_SWAPS).defined('${path} is missing'),
+  }),
+  removePlan: shape({ planId: required(idSchema), version }),
+};
+
+const commandSchema = yup.lazy((command: unknown) => {
+  const name = (command as { do?: unknown } | null)?.do;
+  const schema = typeof name === 'string' && Object.hasOwn(COMMAND_SCHEMAS, name) ? COMMAND_SCHEMAS[name as CommandName] : undefined;
+  return schema
+    ? schema.shape({ do: yup.string().strict().required() })
+    : yup.mixed().test('do', '${path}.do is not something that can be done', () => false);
+});
+
+export const changeRequestSchema = shape({
+  id: required(idSchema),
+  why: textSchema(500),
+  commands: yup.array(commandSchema as unknown as yup.Schema).min(1, '${path} is empty')
+    .max(MOST_COMMANDS, `\${path} holds more than ${MOST_COMMANDS} commands`).required('${path} is missing'),
+});
+
+/**
+ * The change request in `body`, checked.
+ * @throws yup.ValidationError naming every bad field
+ */
+export function parseChangeRequest(body: unknown): ChangeRequest {
+  return changeRequestSchema.validateSync(body, { abortEarly: false, strict: true }) as unknown as ChangeRequest;
+}

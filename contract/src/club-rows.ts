@@ -1,0 +1,191 @@
+import {
+  SHOT_KINDS, kindFromName, sameValue, type ClubKind, type DistanceUnit, type Reading, type Shot, type ShotKind, type Spec,
+} from '@tasche/core';
+import { readCell, type CellValue } from './cells.js';
+import { recogniseHead, type Column, type RecognisedColumn, type ShotPart } from './columns.js';
+import { readingSchema } from './schemas.js';
+import type { ClubView } from './views.js';
+
+/** A cell that could not be taken, in place. Rows and columns count from 0 in the pasted or read table. */
+export interface RejectedCell {
+  row: number;
+  column: number;
+  head: string;
+  columnId?: Column['id'];
+  text: string;
+  reason: string;
+}
+
+/** One row of a table, read. */
+export interface ClubRow {
+  row: number;
+  clubId?: string;
+  name?: string;
+  kind?: ClubKind;
+  readings: readonly Reading[];
+  rejected: readonly RejectedCell[];
+}
+
+export interface ClubTable {
+  rows: readonly ClubRow[];
+  /** Heads that name no column of ours; their cells are left out, and said to be. */
+  unknownColumns: readonly string[];
+}
+
+export interface TableOptions {
+  distanceUnit: DistanceUnit;
+  /** The day readings without a date of their own were taken. */
+  takenOn: string;
+}
+
+/** The columns a first row names; undefined when it is not a row of heads. */
+export function readHeads(cells: readonly string[]): (RecognisedColumn | undefined)[] | undefined {
+  const columns = cells.map((cell) => (cell.trim() === '' ? undefined : recogniseHead(cell)));
+  const known = columns.filter(Boolean).length;
+  return known >= 2 || (known === 1 && columns.some((found) => found?.column.id === 'name')) ? columns : undefined;
+}
+
+/**
+ * Reads a table of cells into club rows.
+ * @param cells the rows without the heads
+ * @param columns what each column is; undefined columns are left out
+ */
+export function readClubTable(
+  cells: readonly (readonly string[])[], columns: readonly (RecognisedColumn | undefined)[], heads: readonly string[], options: TableOptions,
+): ClubTable {
+  const rows = cells.flatMap((line, row) =>
+    line.every((cell) => cell.trim() === '') ? [] : [readRow(line, row, columns, heads, options)]);
+  const unknownColumns = heads.filter((head, i) => head.trim() !== '' && !columns[i]);
+  return { rows, unknownColumns };
+}
+
+function readRow(
+  line: readonly string[], row: number, columns: readonly (RecognisedColumn | undefined)[], heads: readonly string[],
+  { distanceUnit, takenOn }: TableOptions,
+): ClubRow {
+  const club: { clubId?: string; name?: string; kind?: ClubKind } = {};
+  const readings: Reading[] = [];
+  const rejected: RejectedCell[] = [];
+  const shots = new Map<ShotKind, { column: number; parts: Partial<Record<ShotPart, CellValue>> }>();
+  line.forEach((text, index) => {
+    const found = columns[index];
+    if (!found || text.trim() === '') return;
+    const { column, units } = found;
+    const read = readCell(column, text, distanceUnit, units);
+    if (!read.ok) {
+      rejected.push({ row, column: index, head: heads[index] ?? column.label, columnId: column.id, text, reason: read.reason });
+    } else if (column.type === 'club') {
+      Object.assign(club, { [column.id]: read.value });
+    } else if (column.type === 'quantity') {
+      readings.push({ key: column.id, value: read.value, takenOn });
+    } else {
+      const shot = shots.get(column.shotKind) ?? { column: index, parts: {} };
+      shot.parts[column.part] = read.value;
+      shots.set(column.shotKind, shot);
+    }
+  });
+  for (const shotKind of SHOT_KINDS) {
+    const shot = shots.get(shotKind);
+    if (!shot || Object.keys(shot.parts).every((part) => part === 'source' || part === 'takenOn')) continue;
+    const reading = shotReading(shotKind, shot.parts, takenOn);
+    const reason = 'reason' in reading ? reading.reason : complaint(reading);
+    if (reason !== undefined) {
+      const rejectedAlready = rejected.some((cell) => cell.columnId === `shot.${shotKind}.carryM`);
+      if (!rejectedAlready) {
+        rejected.push({ row, column: shot.column, head: heads[shot.column] ?? shotKind, columnId: `shot.${shotKind}.carryM`, text: line[shot.column] ?? '', reason });
+      }
+    } else readings.push(reading as Reading);
+  }
+  const kind = club.kind ?? (club.name === undefined ? undefined : kindFromName(club.name));
+  return { row, ...club, ...(kind && { kind }), readings, rejected };
+}
+
+function shotReading(shotKind: ShotKind, parts: Partial<Record<ShotPart, CellValue>>, today: string): Reading | { reason: string } {
+  const { takenOn, ...shotParts } = parts;
+  if (shotParts.carryM === undefined) return { reason: `a ${shotKind} shot needs its carry` };
+  const source = shotParts.source ?? (shotParts.shots === undefined ? 'stated' : 'measured');
+  return {
+    key: `shot.${shotKind}`,
+    value: { ...shotParts, source } as unknown as Shot,
+    takenOn: (takenOn as string | undefined) ?? today,
+  };
+}
+
+function complaint(reading: Reading): string | undefined {
+  try {
+    readingSchema.validateSync(reading, { strict: true });
+    return undefined;
+  } catch (error) {
+    return (error as Error).message;
+  }
+}
+
+/** What a table would do to a locker: nothing is done yet. */
+export interface ImportPlan {
+  adds: readonly { row: number; name: string; kind: ClubKind; readings: readonly Reading[] }[];
+  edits: readonly { row: number; club: ClubView; readings: readonly ReadingChange[] }[];
+  /** Rows that say what the locker says. */
+  same: readonly { row: number; club: ClubView }[];
+  rejected: readonly RejectedCell[];
+  unknownColumns: readonly string[];
+}
+
+export interface ReadingChange extends Reading {
+  before: Reading['value'];
+}
+
+/** Sets a table beside a locker: which rows are new clubs, which change one, which say nothing new, which cannot be taken. */
+export function planImport(table: ClubTable, clubs: readonly ClubView[]): ImportPlan {
+  const adds: ImportPlan['adds'][number][] = [];
+  const edits: ImportPlan['edits'][number][] = [];
+  const same: ImportPlan['same'][number][] = [];
+  const rejected: RejectedCell[] = [];
+  const seen = new Set<string>();
+  for (const row of table.rows) {
+    rejected.push(...row.rejected);
+    const refuse = (reason: string) => rejected.push({ row: row.row, column: 0, head: 'club', text: row.name ?? '', reason });
+    const match = matchClub(row, clubs);
+    if ('reason' in match) {
+      refuse(match.reason);
+    } else if (match.club) {
+      if (seen.has(match.club.id)) {
+        refuse(`a second row for ${match.club.name}`);
+        continue;
+      }
+      seen.add(match.club.id);
+      const changes = changesTo(match.club.spec, row.readings);
+      if (changes.length > 0) edits.push({ row: row.row, club: match.club, readings: changes });
+      else same.push({ row: row.row, club: match.club });
+    } else if (row.name === undefined) {
+      if (row.rejected.length === 0) refuse('the row names no club');
+    } else if (!row.kind) {
+      refuse(`what kind of club is "${row.name}"? Add a column "kind"`);
+    } else {
+      adds.push({ row: row.row, name: row.name, kind: row.kind, readings: row.readings });
+    }
+  }
+  return { adds, edits, same, rejected, unknownColumns: table.unknownColumns };
+}
+
+/** The readings that say something the spec does not. */
+export function changesTo(spec: Spec, readings: readonly Reading[]): ReadingChange[] {
+  return readings
+    .filter((reading) => !sameValue(reading.value, spec[reading.key]?.value))
+    .map((reading) => ({ ...reading, before: spec[reading.key]?.value ?? null }));
+}
+
+function matchClub(row: ClubRow, clubs: readonly ClubView[]): { club?: ClubView } | { reason: string } {
+  const byId = row.clubId === undefined ? undefined : clubs.find((club) => club.id === row.clubId);
+  if (byId) return { club: byId };
+  if (row.name === undefined) return {};
+  const wanted = row.name.trim().toLowerCase();
+  const named = clubs.filter((club) =>
+    club.name.trim().toLowerCase() === wanted && (row.kind === undefined || row.kind === club.kind));
+  if (named.length <= 1) return named[0] ? { club: named[0] } : {};
+  const told = named.filter((club) => (['serial', 'head'] as const).some((key) => {
+    const said = row.readings.find((reading) => reading.key === key)?.value;
+    return said !== undefined && said === club.spec[key]?.value;
+  }));
+  if (told.length === 1) return { club: told[0]! };
+  return { reason: `${named.length} clubs are called ${row.name}; add a column "club id", "serial" or "head" that tells them apart` };
+}

@@ -1,0 +1,92 @@
+import { toMetres, type DistanceUnit } from '@tasche/core';
+
+/** What a piece of typed text turned out to be. */
+export type Read<T> = { ok: true; value: T } | { ok: false; reason: string };
+
+const good = <T>(value: T): Read<T> => ({ ok: true, value });
+const bad = (reason: string): Read<never> => ({ ok: false, reason });
+
+const NUMBER = /^[-+−]?\s*(\d+(?:[.,]\d*)?|[.,]\d+)/;
+
+/** A number at the start of the text, decimal point or comma, and what follows it. */
+function leadingNumber(text: string): { value: number; rest: string } | undefined {
+  const match = NUMBER.exec(text);
+  if (!match) return undefined;
+  const sign = /^[-−]/.test(text) ? -1 : 1;
+  return { value: sign * Number(match[1]!.replace(',', '.')), rest: text.slice(match[0].length).trim() };
+}
+
+function notANumber(text: string): Read<never> {
+  return bad(`"${text}" is not a number`);
+}
+
+/** "44", "44,5", "44.5°", "44.5 deg". A comma before exactly three digits is refused where thousands are possible. */
+export function readPlainNumber(text: string, suffixes: RegExp, thousandsPossible = false): Read<number> {
+  const number = leadingNumber(text);
+  if (!number) return notANumber(text);
+  if (thousandsPossible && /^\D*\d{1,3}[.,]\d{3}$/.test(text.trim())) {
+    return bad(`"${text}" could be thousands or decimals; write it without the separator`);
+  }
+  if (number.rest !== '' && !suffixes.test(number.rest)) return notANumber(text);
+  return good(number.value);
+}
+
+export type DistanceTextUnit = DistanceUnit | 'ft';
+
+/** Stored metres are kept to a tenth of a millimetre, so that a trip through yards and back changes nothing. */
+export function storedMetres(value: number, unit: DistanceTextUnit): number {
+  return Math.round(toMetres(value, unit) * 1e4) / 1e4;
+}
+
+const DISTANCE_UNITS: readonly [RegExp, DistanceTextUnit][] = [
+  [/^(y|yd|yds|yard|yards)\.?$/i, 'yd'],
+  [/^(m|mt|mtr|mtrs|metre|metres|meter|meters)\.?$/i, 'm'],
+  [/^(ft|feet|foot|')\.?$/i, 'ft'],
+];
+
+/** The distance unit a word means, or undefined. */
+export function distanceUnitOf(word: string): DistanceTextUnit | undefined {
+  return DISTANCE_UNITS.find(([pattern]) => pattern.test(word.trim()))?.[1];
+}
+
+/** Metres from "150", "150 yd", "137,5m"; without a unit in the text, `unit` is meant. */
+export function readDistance(text: string, unit: DistanceTextUnit): Read<number> {
+  const number = leadingNumber(text);
+  if (!number) return notANumber(text);
+  const said = number.rest === '' ? unit : distanceUnitOf(number.rest);
+  return said ? good(storedMetres(number.value, said)) : bad(`"${number.rest}" is no unit of distance; use yd, m or ft`);
+}
+
+const FRACTION = /^(\d+)(?:[\s-]+(\d+)\/(\d+))?$/;
+const VULGAR: Record<string, string> = { '¼': ' 1/4', '½': ' 1/2', '¾': ' 3/4', '⅛': ' 1/8', '⅜': ' 3/8', '⅝': ' 5/8', '⅞': ' 7/8' };
+
+/** Inches from '37.25', '37,25', '37 1/4', '37¼"', '94.6 cm'; without a unit in the text, `unit` is meant. */
+export function readInches(text: string, unit: 'in' | 'cm' = 'in'): Read<number> {
+  const plain = text.replace(/[¼½¾⅛⅜⅝⅞]/g, (sign) => VULGAR[sign]!).trim();
+  const bare = plain.replace(/\s*("|″|in|in\.|inch|inches)$/i, '');
+  const fraction = FRACTION.exec(bare);
+  if (fraction?.[2]) {
+    const below = Number(fraction[3]);
+    return below === 0 ? notANumber(text) : good(Number(fraction[1]) + Number(fraction[2]) / below);
+  }
+  const number = leadingNumber(bare);
+  if (!number) return notANumber(text);
+  const centimetres = /^cm$/i.test(number.rest) || (number.rest === '' && unit === 'cm' && bare === plain);
+  if (centimetres) return good(Math.round((number.value / 2.54) * 1e4) / 1e4);
+  return number.rest === '' ? good(number.value) : notANumber(text);
+}
+
+const DAY_MONTH_YEAR = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/;
+
+/** A day from "2026-11-03" or "3.11.2026"; with slashes day and month are told apart only where one is over 12. */
+export function readDay(text: string): Read<string> {
+  if (/^\d{4}-\d\d-\d\d$/.test(text)) return good(text);
+  const match = DAY_MONTH_YEAR.exec(text);
+  if (!match) return bad(`"${text}" is not a day; write it as YYYY-MM-DD`);
+  let [day, month] = [Number(match[1]), Number(match[2])];
+  if (text.includes('/')) {
+    if (day <= 12 && month <= 12 && day !== month) return bad(`"${text}" could be two days; write it as YYYY-MM-DD`);
+    if (month > 12) [day, month] = [month, day];
+  }
+  return good(`${match[3]}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`);
+}

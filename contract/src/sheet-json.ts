@@ -1,0 +1,42 @@
+import type { ClubKind, Reading } from '@tasche/core';
+import * as yup from 'yup';
+import { MOST_CLUBS_A_PLAYER, type Hand } from './changes.js';
+import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema } from './schemas.js';
+import type { PlayerView } from './views.js';
+
+/** A player's locker with its whole history, as docs/formats/locker.schema.json describes it. */
+export interface LockerDocument {
+  format: 'tasche-locker';
+  version: 1;
+  player: { name: string; hand: Hand; distanceUnit: PlayerView['distanceUnit']; notes: string; gapSettings: PlayerView['gapSettings'] };
+  clubs: { id: string; name: string; kind: ClubKind; readings: Reading[] }[];
+  bags: { name: string; note: string; gamer: boolean; ready: boolean; clubIds: string[] }[];
+}
+
+/** Ten years of weekly gauge readings of two quantities, and room to spare. */
+const MOST_READINGS_A_CLUB = 5000;
+
+const lockerSchema = yup.object({
+  format: yup.string().strict().oneOf(['tasche-locker'] as const, 'format must be "tasche-locker"').required('format is missing'),
+  version: yup.number().strict().oneOf([1] as const, 'version must be 1').required('version is missing'),
+  player: yup.object({
+    name: nameSchema.required(), hand: handSchema.required(), distanceUnit: distanceUnitSchema.required(),
+    notes: textSchema(4000).defined(), gapSettings: gapSettingsSchema.required(),
+  }).strict().noUnknown('${path} has an unknown field: ${unknown}').required('player is missing'),
+  clubs: yup.array(yup.object({
+    id: idSchema.required(), name: nameSchema.required(), kind: clubKindSchema.required(),
+    readings: yup.array(readingSchema.required()).max(MOST_READINGS_A_CLUB).required(),
+  }).strict().noUnknown('${path} has an unknown field: ${unknown}')).max(MOST_CLUBS_A_PLAYER).required('clubs is missing'),
+  bags: yup.array(yup.object({
+    name: nameSchema.required(), note: textSchema(2000).defined(), gamer: yup.boolean().strict().required(),
+    ready: yup.boolean().strict().required(), clubIds: yup.array(idSchema.required()).max(MOST_CLUBS_A_PLAYER).required(),
+  }).strict().noUnknown('${path} has an unknown field: ${unknown}')).max(50).required('bags is missing'),
+}).strict().noUnknown('unknown field: ${unknown}');
+
+/**
+ * The locker document in parsed JSON.
+ * @throws yup.ValidationError naming every bad field
+ */
+export function parseLockerDocument(body: unknown): LockerDocument {
+  return lockerSchema.validateSync(body, { strict: true, abortEarly: false }) as unknown as LockerDocument;
+}

@@ -1,0 +1,103 @@
+import type { ChangeRequest, ChangeResult, CommandName } from '@tasche/contract';
+import { UniqueConstraintViolationException } from '@mikro-orm/core';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import { Bag, BagClub, bagView } from '../bags/bag.js';
+import { bagCommands, requireWithinLimits } from '../bags/commands.js';
+import { Club, clubView } from '../clubs/club.js';
+import { clubCommands } from '../clubs/commands.js';
+import { refreshSpecs } from '../clubs/refresh-specs.js';
+import { planCommands } from '../plans/commands.js';
+import { Plan, planView } from '../plans/plan.js';
+import { playerCommands } from '../players/commands.js';
+import { Player, playerView } from '../players/player.js';
+import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
+import { Change, changeView, imagesOf } from './change.js';
+import type { ChangeContext, Done, Handlers } from './handlers.js';
+import { Trail, type EntityKind } from './trail.js';
+
+const HANDLERS: Handlers<CommandName> = { ...playerCommands, ...clubCommands, ...bagCommands, ...planCommands };
+
+/**
+ * Does a change, whole or not at all. A change that was done already (its id is known) is answered, not done again.
+ * @throws Refusal
+ */
+export async function applyChange(orm: MikroORM, scope: Scope, request: ChangeRequest): Promise<ChangeResult> {
+  return onceOnly(() => inWorkspace(orm, scope.workspaceId, async (em) => {
+    const done = await em.findOne(Change, { id: request.id });
+    if (done) return resultOf(em, done, touchedBy(done));
+    const trail = new Trail(em, scope.workspaceId);
+    const context: ChangeContext = { trail, changeId: request.id, latestDay: latestDayOnEarth() };
+    const dones: Done[] = [];
+    for (const command of request.commands) {
+      const handle = HANDLERS[command.do] as (command: unknown, context: ChangeContext) => Promise<Done>;
+      dones.push(await handle(command, context));
+    }
+    if (trail.reread.size > 0) trail.images.push({ of: 'readings', id: request.id, withdrawn: false });
+    return finish(trail, {
+      id: request.id, who: scope.who, why: request.why ?? '', summary: summaryOf(dones), playerId: dones[0]!.playerId, undoesId: null,
+    });
+  }));
+}
+
+/** Writes the change itself and brings everything derived up to date. */
+export async function finish(
+  trail: Trail, about: Pick<Change, 'id' | 'who' | 'why' | 'summary' | 'playerId' | 'undoesId'>,
+): Promise<ChangeResult> {
+  await requireWithinLimits(trail);
+  const change = trail.em.create(Change, {
+    ...about, workspaceId: trail.workspaceId, at: new Date(), images: trail.images, undoneById: null,
+  }, { persist: true });
+  await trail.em.flush();
+  await refreshSpecs(trail.em, [...trail.reread]);
+  return resultOf(trail.em, change, trail.touched);
+}
+
+/** The loser of a race to do the same change twice reads what the winner did. */
+async function onceOnly<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    if (error instanceof UniqueConstraintViolationException) return work();
+    throw error;
+  }
+}
+
+const MOST_NAMED = 3;
+
+function summaryOf(dones: readonly Done[]): string {
+  const named = dones.slice(0, MOST_NAMED).map((done) => done.summary).join('; ');
+  return dones.length > MOST_NAMED ? `${named}; and ${dones.length - MOST_NAMED} more` : named;
+}
+
+/** Somewhere it is already tomorrow: UTC+14. */
+function latestDayOnEarth(): string {
+  return new Date(Date.now() + 14 * 3600_000).toISOString().slice(0, 10);
+}
+
+type Touched = Record<EntityKind, ReadonlySet<string>>;
+
+export function touchedBy(change: Change): Touched {
+  const touched = { player: new Set<string>(), club: new Set<string>(), bag: new Set<string>(), plan: new Set<string>() };
+  for (const image of imagesOf(change)) {
+    if (image.of === 'bagClubs') touched.bag.add(image.id);
+    else if (image.of !== 'readings') touched[image.of].add(image.id);
+  }
+  return touched;
+}
+
+export async function resultOf(em: EntityManager, change: Change, touched: Touched): Promise<ChangeResult> {
+  const fresh = { refresh: true } as const;
+  const some = <T>(ids: ReadonlySet<string>, find: (ids: string[]) => Promise<T[]>) => (ids.size > 0 ? find([...ids]) : Promise.resolve<T[]>([]));
+  const players = await some(touched.player, (ids) => em.find(Player, { id: { $in: ids } }, fresh));
+  const clubs = await some(touched.club, (ids) => em.find(Club, { id: { $in: ids } }, fresh));
+  const bags = await some(touched.bag, (ids) => em.find(Bag, { id: { $in: ids } }, fresh));
+  const plans = await some(touched.plan, (ids) => em.find(Plan, { id: { $in: ids } }, fresh));
+  const bagClubs = await some(touched.bag, (ids) => em.find(BagClub, { bagId: { $in: ids } }, { orderBy: { place: 'asc', id: 'asc' } }));
+  return {
+    change: changeView(change),
+    players: players.map(playerView),
+    clubs: clubs.map(clubView),
+    bags: bags.map((bag) => bagView(bag, bagClubs.filter((row) => row.bagId === bag.id).map((row) => row.clubId))),
+    plans: plans.map(planView),
+  };
+}

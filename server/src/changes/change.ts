@@ -1,0 +1,37 @@
+import type { ChangeView } from '@tasche/contract';
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { workspaceFilter } from '../workspaces/workspace.js';
+import type { RowImage } from './trail.js';
+
+/** One thing done: who, when, why, and what it was before, so that it can be undone. */
+export const Change = defineEntity({
+  name: 'Change',
+  tableName: 'change',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    playerId: p.uuid().nullable(),
+    at: p.datetime(),
+    who: p.text(),
+    why: p.text(),
+    summary: p.text(),
+    /** A list of RowImage; the ORM's types do not carry unions, so `imagesOf` reads it. */
+    images: p.json<object>(),
+    undoesId: p.uuid().nullable(),
+    undoneById: p.uuid().nullable(),
+  },
+});
+export type Change = InferEntity<typeof Change>;
+
+export function imagesOf(change: Pick<Change, 'images'>): RowImage[] {
+  return change.images as RowImage[];
+}
+
+export function changeView(change: Omit<Change, 'images' | 'workspaceId'>): ChangeView {
+  const { id, at, who, why, summary } = change;
+  return {
+    id, playerId: change.playerId ?? null, at: new Date(at).toISOString(), who, why, summary,
+    undoes: change.undoesId ?? null, undone: change.undoneById != null,
+  };
+}

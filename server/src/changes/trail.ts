@@ -1,0 +1,102 @@
+import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
+import { v4 as newId } from 'uuid';
+import { Bag, BagClub } from '../bags/bag.js';
+import { Club } from '../clubs/club.js';
+import { Plan } from '../plans/plan.js';
+import { Player } from '../players/player.js';
+
+/** What one change did to one row, enough to take it back. */
+export type RowImage =
+  | { of: EntityKind; id: string; before: Record<string, unknown> | null; after: Record<string, unknown> }
+  | { of: 'bagClubs'; id: string; before: readonly string[]; after: readonly string[] }
+  /** The readings a change brought, by that change's id. */
+  | { of: 'readings'; id: string; withdrawn: boolean };
+
+const ENTITIES = { player: Player, club: Club, bag: Bag, plan: Plan } as const;
+export type EntityKind = keyof typeof ENTITIES;
+export type EntityOf = { player: Player; club: Club; bag: Bag; plan: Plan };
+
+/** Writes rows and remembers what they were; one trail a change. */
+export class Trail {
+  readonly images: RowImage[] = [];
+  readonly touched: Record<EntityKind, Set<string>> = { player: new Set(), club: new Set(), bag: new Set(), plan: new Set() };
+  /** Clubs whose readings changed. */
+  readonly reread = new Set<string>();
+  readonly #rows = new Map<string, Player | Club | Bag | Plan>();
+  readonly #bagClubs = new Map<string, BagClub[]>();
+
+  constructor(readonly em: EntityManager, readonly workspaceId: string) {}
+
+  /** A row by its id, locked until the change is done; undefined when this workspace has none. */
+  async load<K extends EntityKind>(kind: K, id: string): Promise<EntityOf[K] | undefined> {
+    const known = this.#rows.get(id);
+    if (known) return known as EntityOf[K];
+    const found = await this.em.findOne(ENTITIES[kind] as typeof Player, { id }, { lockMode: LockMode.PESSIMISTIC_WRITE });
+    if (found) this.#rows.set(id, found);
+    return (found ?? undefined) as EntityOf[K] | undefined;
+  }
+
+  create<K extends EntityKind>(kind: K, data: Omit<EntityOf[K], 'workspaceId' | 'version' | 'removedAt'>): EntityOf[K] {
+    const row = this.em.create(ENTITIES[kind] as typeof Player, {
+      ...(data as unknown as Player), workspaceId: this.workspaceId, version: 1, removedAt: null,
+    });
+    this.em.persist(row);
+    this.#rows.set(row.id, row);
+    this.images.push({ of: kind, id: row.id, before: null, after: {} });
+    this.touched[kind].add(row.id);
+    return row as unknown as EntityOf[K];
+  }
+
+  edit<K extends EntityKind>(kind: K, row: EntityOf[K], set: Partial<EntityOf[K]>): void {
+    const before = Object.fromEntries(Object.keys(set).map((field) => [field, plain(row[field as keyof EntityOf[K]])]));
+    const after = Object.fromEntries(Object.entries(set).map(([field, value]) => [field, plain(value)]));
+    Object.assign(row, set);
+    this.images.push({ of: kind, id: row.id, before, after });
+    this.bump(kind, row);
+  }
+
+  /** Counts a row as changed, so that whoever still holds the old one is told. */
+  bump<K extends EntityKind>(kind: K, row: EntityOf[K]): void {
+    if (!this.touched[kind].has(row.id)) row.version += 1;
+    this.touched[kind].add(row.id);
+  }
+
+  /** How many rows of a kind this change made. */
+  created(kind: EntityKind): number {
+    return this.images.filter((image) => image.of === kind && image.before === null).length;
+  }
+
+  async clubIdsOf(bag: Bag): Promise<string[]> {
+    return (await this.#rowsOf(bag)).map((row) => row.clubId);
+  }
+
+  /** Sets which clubs a bag holds, in order. */
+  async setBagClubs(bag: Bag, after: readonly string[]): Promise<void> {
+    const rows = await this.#rowsOf(bag);
+    const before = rows.map((row) => row.clubId);
+    const kept = rows.filter((row) => after.includes(row.clubId));
+    rows.filter((row) => !after.includes(row.clubId)).forEach((row) => this.em.remove(row));
+    const placed = after.map((clubId, place) => {
+      const row = kept.find((one) => one.clubId === clubId) ??
+        this.em.create(BagClub, { id: newId(), workspaceId: this.workspaceId, bagId: bag.id, clubId, place }, { persist: true });
+      row.place = place;
+      return row;
+    });
+    this.#bagClubs.set(bag.id, placed);
+    this.images.push({ of: 'bagClubs', id: bag.id, before, after: [...after] });
+    this.bump('bag', bag);
+  }
+
+  async #rowsOf(bag: Bag): Promise<BagClub[]> {
+    const known = this.#bagClubs.get(bag.id);
+    if (known) return known;
+    const rows = await this.em.find(BagClub, { bagId: bag.id }, { orderBy: { place: 'asc', id: 'asc' }, limit: 500 });
+    this.#bagClubs.set(bag.id, rows);
+    return rows;
+  }
+}
+
+/** As JSON would keep it, so that an image can be compared with a row. */
+export function plain(value: unknown): unknown {
+  return value === undefined ? null : JSON.parse(JSON.stringify(value)) as unknown;
+}

@@ -1,0 +1,100 @@
+import type { ChangeResult } from '@tasche/contract';
+import { LockMode, type MikroORM } from '@mikro-orm/postgresql';
+import { ReadingRow, type Club } from '../clubs/club.js';
+import { removeClub } from '../clubs/commands.js';
+import { conflict, notFound } from '../http/refusal.js';
+import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
+import { finish, resultOf, touchedBy } from './apply-change.js';
+import { Change, imagesOf } from './change.js';
+import { Trail, plain, type RowImage } from './trail.js';
+
+/**
+ * Takes a change back, as a change of its own; undoing that one is redo. What others did since stays:
+ * where it stands in the way, the undo is refused and says so.
+ * @param id of the change that undoes; sending it twice undoes once
+ * @throws Refusal 404 or 409
+ */
+export async function undoChange(orm: MikroORM, scope: Scope, changeId: string, id: string): Promise<ChangeResult> {
+  return inWorkspace(orm, scope.workspaceId, async (em) => {
+    const change = await em.findOne(Change, { id: changeId }, { lockMode: LockMode.PESSIMISTIC_WRITE });
+    if (!change) throw notFound('change');
+    if (change.undoneById === id) {
+      const undoing = await em.findOneOrFail(Change, { id });
+      return resultOf(em, undoing, touchedBy(undoing));
+    }
+    if (change.undoneById) throw conflict(`"${change.summary}" is undone already.`);
+    const trail = new Trail(em, scope.workspaceId);
+    for (const image of [...imagesOf(change)].reverse()) await revert(trail, image, change);
+    change.undoneById = id;
+    if (change.undoesId) {
+      const first = await em.findOneOrFail(Change, { id: change.undoesId });
+      first.undoneById = null;
+    }
+    const summary = change.undoesId ? change.summary.replace(/^Undone: /, 'Redone: ') : `Undone: ${change.summary.replace(/^Redone: /, '')}`;
+    return finish(trail, { id, who: scope.who, why: '', summary, playerId: change.playerId ?? null, undoesId: change.id });
+  });
+}
+
+async function revert(trail: Trail, image: RowImage, change: Change): Promise<void> {
+  switch (image.of) {
+    case 'readings': return revertReadings(trail, image);
+    case 'bagClubs': return revertBagClubs(trail, image, change);
+    default: return revertRow(trail, image, change);
+  }
+}
+
+async function revertReadings(trail: Trail, { id, withdrawn }: Extract<RowImage, { of: 'readings' }>): Promise<void> {
+  const rows = await trail.em.find(ReadingRow, { changeId: id }, { fields: ['clubId'], limit: 100_000 });
+  await trail.em.execute('update reading set removed_at = ? where change_id = ?', [withdrawn ? null : new Date(), id]);
+  for (const clubId of new Set(rows.map((row) => row.clubId))) {
+    const club = await trail.load('club', clubId);
+    if (!club) continue;
+    trail.reread.add(clubId);
+    trail.bump('club', club);
+  }
+  trail.images.push({ of: 'readings', id, withdrawn: !withdrawn });
+}
+
+async function revertBagClubs(trail: Trail, image: Extract<RowImage, { of: 'bagClubs' }>, change: Change): Promise<void> {
+  const bag = await trail.load('bag', image.id);
+  if (!bag) throw notFound('bag');
+  const standing = await trail.clubIdsOf(bag);
+  const added = image.after.filter((id) => !image.before.includes(id));
+  const removed = image.before.filter((id) => !image.after.includes(id));
+  if (added.some((id) => !standing.includes(id)) || removed.some((id) => standing.includes(id))) {
+    throw conflict(`"${change.summary}" can't be undone: ${bag.name} was changed since. Undo the later change first.`);
+  }
+  for (const id of removed) {
+    const club = await trail.load('club', id);
+    if (!club || club.removedAt) throw conflict(`"${change.summary}" can't be undone: a club it took out was deleted since.`);
+  }
+  const untouchedSince = image.after.length === standing.length && image.after.every((id, i) => id === standing[i]);
+  await trail.setBagClubs(bag, untouchedSince ? image.before : [...standing.filter((id) => !added.includes(id)), ...removed]);
+}
+
+async function revertRow(
+  trail: Trail, image: Exclude<RowImage, { of: 'readings' | 'bagClubs' }>, change: Change,
+): Promise<void> {
+  const row = await trail.load(image.of, image.id);
+  if (!row) throw notFound(image.of);
+  if (image.before === null) {
+    if (row.removedAt) return;
+    if (image.of === 'club') return removeClub(trail, row as Club);
+    trail.edit(image.of, row as never, { removedAt: new Date() });
+    return;
+  }
+  const values = row as unknown as Record<string, unknown>;
+  for (const [field, after] of Object.entries(image.after)) {
+    if (JSON.stringify(plain(values[field])) !== JSON.stringify(after) && field !== 'removedAt') {
+      throw conflict(
+        `"${change.summary}" can't be undone: ${row.name} was changed since. Undo the later change first.`,
+        [{ id: row.id, name: row.name, field, yours: image.before[field], theirs: plain(values[field]), version: row.version }],
+      );
+    }
+  }
+  const before = Object.fromEntries(Object.entries(image.before).map(([field, value]) =>
+    [field, field === 'removedAt' && value !== null ? new Date(value as string) : value]));
+  trail.edit(image.of, row as never, before);
+  // One gamer at a time: the row that gives it up is written before the row that takes it back.
+  if (image.of === 'bag' && 'gamer' in before) await trail.em.flush();
+}

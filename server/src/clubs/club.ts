@@ -1,0 +1,43 @@
+import type { ClubKind, ReadingKey, ReadingValue, Spec } from '@tasche/core';
+import type { ClubView } from '@tasche/contract';
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { workspaceFilter } from '../workspaces/workspace.js';
+
+export const Club = defineEntity({
+  name: 'Club',
+  tableName: 'club',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    playerId: p.uuid(),
+    name: p.text(),
+    kind: p.text().$type<ClubKind>(),
+    /** The readings in force now, kept beside them so that a sheet needs no history; only `refreshSpecs` writes it. */
+    spec: p.json<Spec>(),
+    version: p.integer(),
+    removedAt: p.datetime().nullable(),
+  },
+});
+export type Club = InferEntity<typeof Club>;
+
+/** One dated fact about a club. Only ever added; undoing the change that brought it withdraws it. */
+export const ReadingRow = defineEntity({
+  name: 'Reading',
+  tableName: 'reading',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    clubId: p.uuid(),
+    changeId: p.uuid(),
+    key: p.text().$type<ReadingKey>(),
+    value: p.json<ReadingValue>().nullable(),
+    takenOn: p.date(),
+  },
+});
+
+export function clubView(club: Pick<Club, 'id' | 'playerId' | 'version' | 'name' | 'kind' | 'spec'> & { removedAt?: Date | null }): ClubView {
+  const { id, playerId, version, name, kind, spec } = club;
+  return { id, playerId, version, name, kind, spec, removed: club.removedAt != null };
+}

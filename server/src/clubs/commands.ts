@@ -1,0 +1,92 @@
+import { formatDistance, quantityOf, shotIn, shotKindOf, type Reading, type ReadingValue, type Shot } from '@tasche/core';
+import { MOST_CLUBS_A_PLAYER, showQuantity } from '@tasche/contract';
+import { v4 as newId } from 'uuid';
+import { takeOutOfEveryBag } from '../bags/commands.js';
+import { requireVersion, type ChangeContext, type Handlers } from '../changes/handlers.js';
+import { badInput, notFound, ruleBroken } from '../http/refusal.js';
+import { Club, ReadingRow } from './club.js';
+
+export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
+  async addClub({ club, readings }, context) {
+    const { trail } = context;
+    const player = await trail.load('player', club.playerId);
+    if (!player) throw notFound('player');
+    if (await trail.load('club', club.id)) throw badInput('club.id: a club of that id exists already');
+    const owned = await trail.em.count(Club, { playerId: club.playerId, removedAt: null });
+    if (owned + trail.created('club') >= MOST_CLUBS_A_PLAYER) {
+      throw ruleBroken(`${player.name}'s locker holds ${MOST_CLUBS_A_PLAYER} clubs; that is the limit.`);
+    }
+    const row = trail.create('club', { ...club, spec: {} });
+    record(row, readings, context);
+    return { playerId: club.playerId, summary: `${club.name} added to ${player.name}'s locker` };
+  },
+
+  async editClub({ clubId, version, set, readings = [] }, context) {
+    const { trail } = context;
+    const club = await trail.load('club', clubId);
+    if (!club || club.removedAt) throw notFound('club');
+    requireVersion(club, version, club.name, [
+      ...Object.entries(set ?? {}).map(([field, yours]) => ({ field, yours, theirs: club[field as 'name' | 'kind'] })),
+      ...readings.map(({ key, value }) => ({ field: key, yours: value, theirs: club.spec[key]?.value ?? null })),
+    ]);
+    const words = readings.map((reading) => readingWords(reading, club.spec[reading.key]?.value));
+    if (set?.name !== undefined && set.name !== club.name) words.unshift(`renamed ${set.name}`);
+    if (set?.kind !== undefined && set.kind !== club.kind) words.unshift(`now a ${set.kind}`);
+    const name = club.name;
+    if (set && Object.keys(set).length > 0) trail.edit('club', club, set);
+    record(club, readings, context);
+    const told = words.length > 3 ? `${words.slice(0, 2).join(', ')} and ${words.length - 2} more` : words.join(', ');
+    return { playerId: club.playerId, summary: `${name}: ${told || 'nothing changed'}` };
+  },
+
+  async removeClub({ clubId, version }, { trail }) {
+    const club = await trail.load('club', clubId);
+    if (!club || club.removedAt) throw notFound('club');
+    requireVersion(club, version, club.name, []);
+    await removeClub(trail, club);
+    return { playerId: club.playerId, summary: `${club.name} deleted` };
+  },
+};
+
+/** Takes a club out of the locker and of every bag; its readings stay for the day it comes back. */
+export async function removeClub(trail: ChangeContext['trail'], club: Club): Promise<void> {
+  await takeOutOfEveryBag(trail, club);
+  trail.edit('club', club, { removedAt: new Date() });
+}
+
+/** Appends readings to a club. */
+function record(club: Club, readings: readonly Reading[], { trail, changeId, latestDay }: ChangeContext): void {
+  for (const { key, value, takenOn } of readings) {
+    if (takenOn > latestDay) throw badInput(`${club.name}: a reading dated ${takenOn} is in the future`, [{ field: 'takenOn', message: 'in the future' }]);
+    requireNoWorseSource(club, key, value);
+    trail.em.create(ReadingRow, {
+      id: newId(), workspaceId: trail.workspaceId, clubId: club.id, changeId, key, value, takenOn,
+    }, { persist: true });
+  }
+  if (readings.length === 0) return;
+  trail.reread.add(club.id);
+  trail.bump('club', club);
+}
+
+/** A modelled number never takes the place of a measured one. */
+function requireNoWorseSource(club: Club, key: Reading['key'], value: ReadingValue): void {
+  const kind = shotKindOf(key);
+  const standing = kind && shotIn(club.spec, key);
+  if (standing?.source === 'measured' && (value as Shot | null)?.source === 'modelled') {
+    throw ruleBroken(`The ${kind} carry of ${club.name} is measured; a modelled number does not replace it.`);
+  }
+}
+
+/** "58 bent to 57.5", the trade's way of saying what changed. Distances stay in metres: a history has many readers. */
+function readingWords({ key, value }: Reading, before: ReadingValue | undefined): string {
+  const quantity = quantityOf(key);
+  if (!quantity) {
+    const kind = shotKindOf(key)!;
+    return value === null ? `${kind} carry cleared` : `${kind} carry ${formatDistance((value as Shot).carryM, 'm', 1)}, ${(value as Shot).source}`;
+  }
+  if (value === null) return `${quantity.label.toLowerCase()} cleared`;
+  const shown = showQuantity(quantity, value);
+  if (key === 'loftSetDeg') return `${before == null ? '' : `${showQuantity(quantity, before)} `}bent or set to ${shown}`;
+  const from = before == null ? '' : ` from ${showQuantity(quantity, before)}`;
+  return `${quantity.label.toLowerCase()} ${shown}${from}`;
+}

@@ -1,0 +1,52 @@
+import { Migrator } from '@mikro-orm/migrations';
+import { MikroORM, type Options } from '@mikro-orm/postgresql';
+import { Bag, BagClub } from '../bags/bag.js';
+import { Change } from '../changes/change.js';
+import { Club, ReadingRow } from '../clubs/club.js';
+import { Migration001FirstSlice } from '../migrations/migration-001-first-slice.js';
+import { Plan } from '../plans/plan.js';
+import { Player } from '../players/player.js';
+import { Workspace } from '../workspaces/workspace.js';
+
+/** Connects to PostgreSQL lazily: the server can start before its database does. */
+export async function openDatabase(url: string, options: Partial<Options> = {}): Promise<MikroORM> {
+  return MikroORM.init({
+    clientUrl: url,
+    entities: [Workspace, Player, Club, ReadingRow, Bag, BagClub, Plan, Change],
+    extensions: [Migrator],
+    migrations: {
+      migrationsList: [{ name: 'migration-001-first-slice', class: Migration001FirstSlice }],
+      snapshot: false,
+      disableForeignKeys: false,
+    },
+    connect: false,
+    // Every write goes through one transaction that flushes at its end or where it says so.
+    flushMode: 'commit',
+    pool: { min: 0, max: 10, idleTimeoutMillis: 30_000 },
+    driverOptions: { connection: { connectionTimeoutMillis: 3000, application_name: 'tasche' } },
+    ...options,
+  });
+}
+
+export class UnfitDatabase extends Error {
+  override readonly name = 'UnfitDatabase';
+}
+
+/**
+ * Brings the tables up to date. Safe to run from several servers at once: the second waits for the first.
+ * @throws UnfitDatabase when the role would walk past row-level security
+ */
+export async function migrate(orm: MikroORM): Promise<void> {
+  const [role] = await orm.em.fork().execute<{ rolname: string; walks_past: boolean }[]>(
+    'select rolname, rolsuper or rolbypassrls as walks_past from pg_roles where rolname = current_user');
+  if (role?.walks_past) {
+    throw new UnfitDatabase(
+      `The database role "${role.rolname}" ignores row-level security. Give Tasche an ordinary one: ` +
+      'CREATE ROLE tasche LOGIN PASSWORD \'...\'; CREATE DATABASE tasche OWNER tasche;');
+  }
+  const lock = 4_310_001;
+  await orm.em.fork().transactional(async (em) => {
+    await em.execute('select pg_advisory_xact_lock(?)', [lock]);
+    await orm.getMigrator().up();
+  });
+}

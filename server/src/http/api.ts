@@ -1,0 +1,142 @@
+import {
+  dateSchema, distanceUnitSchema, idSchema, parseChangeRequest, writeSheetCsv, type SessionView,
+} from '@tasche/contract';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import express, { Router, type Request } from 'express';
+import * as yup from 'yup';
+import { applyChange } from '../changes/apply-change.js';
+import { undoChange } from '../changes/undo-change.js';
+import { readRoster } from '../players/read-roster.js';
+import { exportLocker } from '../sheet/export-locker.js';
+import { importSheet } from '../sheet/import-sheet.js';
+import { clubsOf, readChanges, readDifferences, readReadings, readSheet } from '../sheet/read-sheet.js';
+import { specSheetPdf } from '../sheet/spec-sheet-pdf.js';
+import { inWorkspace } from '../workspaces/in-workspace.js';
+import type { AppOptions } from './app.js';
+import { Refusal } from './refusal.js';
+
+const BODY_LIMIT = '2mb';
+
+const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
+const params = <T extends yup.ObjectShape>(shape: T) => yup.object(shape);
+const playerParams = params({ playerId: required(idSchema) });
+const sheetQuery = params({ asOf: dateSchema, bag: idSchema, unit: distanceUnitSchema });
+const rosterQuery = params({ today: dateSchema });
+const pageQuery = params({ limit: yup.number().integer().min(1).max(200).default(50), before: yup.string().max(40).matches(/^\d{4}-\d\d-\d\dT[\d:.]+Z$/) });
+const betweenQuery = params({ from: required(dateSchema), to: required(dateSchema) });
+const importQuery = params({
+  take: required(yup.string().oneOf(['none', 'good', 'all'] as const)), changeId: required(idSchema), takenOn: required(dateSchema),
+});
+
+/** Every route: thin, checked at the border, scoped to the asker's workspace. */
+export function api(orm: MikroORM, signIn: AppOptions['signIn']): Router {
+  const router = Router();
+  const scoped = async <T>(request: Request, work: (em: EntityManager) => Promise<T>): Promise<T> =>
+    inWorkspace(orm, (await signIn(request)).workspaceId, work);
+
+  router.get('/health', async (_request, response) => {
+    await orm.em.fork().execute('select 1');
+    response.json({ database: 'here' });
+  });
+
+  router.get('/session', async (request, response) => {
+    const { workspaceId, workspaceName, who } = await signIn(request);
+    response.json({ workspace: { id: workspaceId, name: workspaceName }, who } satisfies SessionView);
+  });
+
+  router.get('/players', async (request, response) => {
+    const { today } = rosterQuery.validateSync(request.query);
+    response.json(await scoped(request, (em) => readRoster(em, today ?? new Date().toISOString().slice(0, 10))));
+  });
+
+  router.get('/players/:playerId/sheet', async (request, response) => {
+    const { playerId } = playerParams.validateSync(request.params);
+    const { asOf } = sheetQuery.validateSync(request.query);
+    response.json(await scoped(request, (em) => readSheet(em, playerId, asOf ?? null)));
+  });
+
+  router.get('/players/:playerId/sheet.csv', async (request, response) => {
+    const { playerId } = playerParams.validateSync(request.params);
+    const { asOf, bag, unit } = sheetQuery.validateSync(request.query);
+    const sheet = await scoped(request, (em) => readSheet(em, playerId, asOf ?? null));
+    response.attachment(`${fileName(sheet.player.name)}.csv`).type('text/csv')
+      .send(writeSheetCsv(clubsOf(sheet, bag), unit ?? sheet.player.distanceUnit));
+  });
+
+  router.get('/players/:playerId/locker.json', async (request, response) => {
+    const { playerId } = playerParams.validateSync(request.params);
+    const document = await scoped(request, async (em) => exportLocker(em, await readSheet(em, playerId, null)));
+    response.attachment(`${fileName(document.player.name)}.json`).json(document);
+  });
+
+  router.get('/players/:playerId/sheet.pdf', async (request, response) => {
+    const { playerId } = playerParams.validateSync(request.params);
+    const { asOf, bag, unit } = sheetQuery.validateSync(request.query);
+    const sheet = await scoped(request, (em) => readSheet(em, playerId, asOf ?? null));
+    const bagId = bag ?? sheet.bags.find((one) => one.gamer)?.id;
+    const pdf = await specSheetPdf({
+      player: sheet.player, clubs: clubsOf(sheet, bagId), bagName: sheet.bags.find((one) => one.id === bagId)?.name ?? 'Locker',
+      unit: unit ?? sheet.player.distanceUnit, day: asOf ?? new Date().toISOString().slice(0, 10),
+    });
+    response.type('application/pdf').setHeader('content-disposition', `inline; filename="${fileName(sheet.player.name)}.pdf"`);
+    response.send(pdf);
+  });
+
+  router.get('/players/:playerId/changes', async (request, response) => {
+    const { playerId } = playerParams.validateSync(request.params);
+    const { limit, before } = pageQuery.validateSync(request.query);
+    response.json(await scoped(request, (em) => readChanges(em, playerId, limit, before)));
+  });
+
+  router.get('/players/:playerId/differences', async (request, response) => {
+    const { playerId } = playerParams.validateSync(request.params);
+    const { from, to } = betweenQuery.validateSync(request.query);
+    response.json(await scoped(request, (em) => readDifferences(em, playerId, from, to)));
+  });
+
+  router.get('/clubs/:clubId/readings', async (request, response) => {
+    const { clubId } = params({ clubId: required(idSchema) }).validateSync(request.params);
+    const { limit } = pageQuery.validateSync(request.query);
+    response.json(await scoped(request, (em) => readReadings(em, clubId, limit)));
+  });
+
+  router.post('/players/:playerId/import', express.text({ type: ['text/csv', 'application/json'], limit: BODY_LIMIT }), async (request, response) => {
+    const { playerId } = playerParams.validateSync(request.params);
+    const { take, changeId, takenOn } = importQuery.validateSync(request.query);
+    const format = request.is('text/csv') ? 'csv' : request.is('application/json') ? 'json' : undefined;
+    if (!format || typeof request.body !== 'string') throw wrongType('text/csv or application/json');
+    if (request.body.includes('\uFFFD')) throw wrongType('text in UTF-8');
+    response.json(await importSheet(orm, await signIn(request), { playerId, format, text: request.body, take, changeId, takenOn }));
+  });
+
+  router.use(express.json({ limit: BODY_LIMIT }));
+
+  router.post('/changes', async (request, response) => {
+    response.json(await applyChange(orm, await signIn(request), parseChangeRequest(jsonBody(request))));
+  });
+
+  router.post('/changes/:changeId/undo', async (request, response) => {
+    const { changeId } = params({ changeId: required(idSchema) }).validateSync(request.params);
+    const { id } = yup.object({ id: required(idSchema) }).strict().noUnknown('unknown field: ${unknown}')
+      .validateSync(jsonBody(request), { strict: true });
+    response.json(await undoChange(orm, await signIn(request), changeId, id));
+  });
+
+  router.use((_request, _response, next) => {
+    next(new Refusal(404, { error: 'not-found', message: 'There is nothing at this address.' }));
+  });
+  return router;
+}
+
+function jsonBody(request: Request): unknown {
+  if (!request.is('application/json')) throw wrongType('application/json');
+  return request.body as unknown;
+}
+
+function wrongType(wanted: string): Refusal {
+  return new Refusal(415, { error: 'wrong-type', message: `Send ${wanted}.` });
+}
+
+function fileName(name: string): string {
+  return name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'sheet';
+}

@@ -1,0 +1,54 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import express, { type Express, type Request } from 'express';
+import helmet from 'helmet';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Scope } from '../workspaces/in-workspace.js';
+import { api } from './api.js';
+import { answerProblem, notForOthers } from './problems.js';
+
+export interface AppOptions {
+  orm: MikroORM;
+  /** Who asks. The demo's answer is always the same; real sign-in will replace this. */
+  signIn: (request: Request) => Promise<Scope & { workspaceName: string }>;
+  log: Logger;
+  /** The built web part; left out where only the API is wanted. */
+  webFolder?: string;
+}
+
+/** The whole web application. It keeps nothing in memory or on disk between requests. */
+export function createApp({ orm, signIn, log, webFolder }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api/') }, quietReqLogger: true, customLogLevel: (_request, response, error) =>
+    (error || response.statusCode >= 500 ? 'error' : 'debug') }));
+  app.use(helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        // The component library writes its style sheets at run time.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'", 'data:'],
+        objectSrc: ["'none'"],
+        frameAncestors: ["'none'"],
+        baseUri: ["'self'"],
+        formAction: ["'self'"],
+      },
+    },
+    strictTransportSecurity: false,
+  }));
+  app.use('/api', notForOthers, api(orm, signIn));
+  if (webFolder && existsSync(webFolder)) {
+    app.use('/assets', express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+    app.use(express.static(webFolder, { index: false }));
+    app.get(/^\/(?!api\/)/, (_request, response) => {
+      response.sendFile(path.join(webFolder, 'index.html'), { headers: { 'cache-control': 'no-cache' } });
+    });
+  }
+  app.use(answerProblem);
+  return app;
+}

@@ -1,0 +1,27 @@
+import type { Conflict, FieldProblem, Problem } from '@tasche/contract';
+
+/** A request that is refused, with the status and the words it is refused with. */
+export class Refusal extends Error {
+  override readonly name = 'Refusal';
+
+  constructor(readonly status: number, readonly problem: Problem) {
+    super(problem.message);
+  }
+}
+
+export function notFound(what: string): Refusal {
+  return new Refusal(404, { error: 'not-found', message: `There is no such ${what} here.` });
+}
+
+export function badInput(message: string, fields: readonly FieldProblem[] = []): Refusal {
+  return new Refusal(400, { error: 'bad-input', message, fields });
+}
+
+/** A rule of the trade stands against it. */
+export function ruleBroken(message: string): Refusal {
+  return new Refusal(422, { error: 'rule', message });
+}
+
+export function conflict(message: string, conflicts: readonly Conflict[] = []): Refusal {
+  return new Refusal(409, { error: 'conflict', message, conflicts });
+}

@@ -1,0 +1,77 @@
+import { SwapError, applySwaps } from '@tasche/core';
+import { Bag } from '../bags/bag.js';
+import { fill, loadClubFor } from '../bags/commands.js';
+import { requireVersion, type Handlers } from '../changes/handlers.js';
+import type { Trail } from '../changes/trail.js';
+import { badInput, notFound, ruleBroken } from '../http/refusal.js';
+import type { Plan } from './plan.js';
+
+export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'removePlan'> = {
+  async addPlan({ plan: { bagId, ...plan } }, { trail }) {
+    const player = await trail.load('player', plan.playerId);
+    if (!player) throw notFound('player');
+    if (await trail.load('plan', plan.id)) throw badInput('plan.id: a plan of that id exists already');
+    if (await trail.load('bag', bagId)) throw badInput('plan.bagId: a bag of that id exists already');
+    const gamer = await trail.em.findOne(Bag, { playerId: plan.playerId, gamer: true, removedAt: null });
+    if (!gamer) throw ruleBroken(`${player.name} has no gamer bag to plan from.`);
+    const baseClubIds = await trail.clubIdsOf(gamer);
+    const bag = trail.create('bag', {
+      id: bagId, playerId: plan.playerId, planId: plan.id, name: plan.name, note: '', ready: false, gamer: false,
+    });
+    trail.create('plan', { ...plan, bagId, baseClubIds, swaps: [] });
+    await fill(trail, bag, baseClubIds);
+    return { playerId: plan.playerId, summary: `${plan.name} planned` };
+  },
+
+  async editPlan({ planId, version, set }, { trail }) {
+    const plan = await loadPlan(trail, planId);
+    requireVersion(plan, version, plan.name, Object.entries(set).map(([field, yours]) => ({ field, yours, theirs: plan[field as 'name'] })));
+    const { startsOn, endsOn } = { ...plan, ...set };
+    if (startsOn > endsOn) throw badInput('The week ends before it starts.', [{ field: 'endsOn', message: 'before startsOn' }]);
+    if (set.name !== undefined) trail.edit('bag', (await trail.load('bag', plan.bagId))!, { name: set.name });
+    trail.edit('plan', plan, set);
+    return { playerId: plan.playerId, summary: `${plan.name}: ${Object.keys(set).join(', ')} changed` };
+  },
+
+  async setSwaps({ planId, version, swaps }, { trail }) {
+    const plan = await loadPlan(trail, planId);
+    requireVersion(plan, version, plan.name, [{ field: 'swaps', yours: swaps, theirs: plan.swaps }]);
+    const bag = (await trail.load('bag', plan.bagId))!;
+    for (const { inId } of swaps) if (inId !== undefined) await loadClubFor(trail, bag, inId);
+    try {
+      const clubIds = applySwaps(plan.baseClubIds, swaps);
+      trail.edit('plan', plan, { swaps: [...swaps] });
+      await trail.setBagClubs(bag, await stillOwned(trail, clubIds));
+    } catch (error) {
+      if (error instanceof SwapError) throw badInput(error.message, [{ field: `swaps[${error.index}]`, message: error.message }]);
+      throw error;
+    }
+    return { playerId: plan.playerId, summary: `${plan.name}: ${swaps.length} swap${swaps.length === 1 ? '' : 's'}` };
+  },
+
+  async removePlan({ planId, version }, { trail }) {
+    const plan = await loadPlan(trail, planId);
+    requireVersion(plan, version, plan.name, []);
+    const bag = (await trail.load('bag', plan.bagId))!;
+    if (bag.gamer) throw ruleBroken(`${bag.name} is the gamer. Make another bag the gamer first.`);
+    trail.edit('bag', bag, { removedAt: new Date() });
+    trail.edit('plan', plan, { removedAt: new Date() });
+    return { playerId: plan.playerId, summary: `${plan.name} deleted` };
+  },
+};
+
+async function loadPlan(trail: Trail, planId: string): Promise<Plan> {
+  const plan = await trail.load('plan', planId);
+  if (!plan || plan.removedAt) throw notFound('plan');
+  return plan;
+}
+
+/** A club deleted since the plan was made is no longer there to carry. */
+async function stillOwned(trail: Trail, clubIds: readonly string[]): Promise<string[]> {
+  const owned: string[] = [];
+  for (const id of clubIds) {
+    const club = await trail.load('club', id);
+    if (club && !club.removedAt) owned.push(id);
+  }
+  return owned;
+}

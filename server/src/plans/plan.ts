@@ -1,0 +1,33 @@
+import type { Swap } from '@tasche/core';
+import type { PlanView } from '@tasche/contract';
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { workspaceFilter } from '../workspaces/workspace.js';
+
+export const Plan = defineEntity({
+  name: 'Plan',
+  tableName: 'plan',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    playerId: p.uuid(),
+    bagId: p.uuid(),
+    name: p.text(),
+    course: p.text(),
+    startsOn: p.date(),
+    endsOn: p.date(),
+    ground: p.text(),
+    weather: p.text(),
+    /** The gamer's clubs on the day the plan was made. */
+    baseClubIds: p.json<string[]>(),
+    swaps: p.json<Swap[]>(),
+    version: p.integer(),
+    removedAt: p.datetime().nullable(),
+  },
+});
+export type Plan = InferEntity<typeof Plan>;
+
+export function planView(plan: Plan): PlanView {
+  const { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps } = plan;
+  return { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps, removed: plan.removedAt != null };
+}

@@ -1,0 +1,28 @@
+import type { Command } from '@tasche/contract';
+import { requireVersion, type Handlers } from '../changes/handlers.js';
+import { plain } from '../changes/trail.js';
+import { badInput, notFound } from '../http/refusal.js';
+
+export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
+  async addPlayer({ player }, { trail }) {
+    if (await trail.load('player', player.id)) throw badInput('player.id: a player of that id exists already');
+    trail.create('player', { notes: '', ...player, gapSettings: {}, archived: false });
+    return { playerId: player.id, summary: `${player.name} added to the roster` };
+  },
+
+  async editPlayer({ playerId, version, set }, { trail }) {
+    const player = await trail.load('player', playerId);
+    if (!player) throw notFound('player');
+    requireVersion(player, version, player.name, Object.entries(set).map(([field, yours]) =>
+      ({ field, yours, theirs: plain(player[field as keyof typeof player]) })));
+    trail.edit('player', player, set);
+    return { playerId, summary: summaryOf(player.name, set) };
+  },
+};
+
+function summaryOf(name: string, set: Extract<Command, { do: 'editPlayer' }>['set']): string {
+  if (set.archived !== undefined) return set.archived ? `${name} taken off the roster` : `${name} back on the roster`;
+  if (set.gapSettings) return `${name}: gap settings changed`;
+  if (set.distanceUnit) return `${name} now reads ${set.distanceUnit === 'yd' ? 'yards' : 'metres'}`;
+  return `${name}: ${Object.keys(set).join(', ')} changed`;
+}

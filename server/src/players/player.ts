@@ -1,0 +1,28 @@
+import type { DistanceUnit, GapSettings } from '@tasche/core';
+import type { Hand, PlayerView } from '@tasche/contract';
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { workspaceFilter } from '../workspaces/workspace.js';
+
+export const Player = defineEntity({
+  name: 'Player',
+  tableName: 'player',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    name: p.text(),
+    hand: p.text().$type<Hand>(),
+    distanceUnit: p.text().$type<DistanceUnit>(),
+    notes: p.text(),
+    gapSettings: p.json<Partial<GapSettings>>(),
+    archived: p.boolean(),
+    version: p.integer(),
+    removedAt: p.datetime().nullable(),
+  },
+});
+export type Player = InferEntity<typeof Player>;
+
+export function playerView(player: Player): PlayerView {
+  const { id, version, name, hand, distanceUnit, notes, gapSettings, archived } = player;
+  return { id, version, name, hand, distanceUnit, notes, gapSettings, archived: archived || player.removedAt != null };
+}

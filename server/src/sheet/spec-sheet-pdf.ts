@@ -1,0 +1,123 @@
+import { createRequire } from 'node:module';
+import path from 'node:path';
+import type { ClubView, PlayerView } from '@tasche/contract';
+import { showQuantity } from '@tasche/contract';
+import {
+  COMMITTEE_DECIDES, bagFindings, distanceNumber, evennessWords, formatDegrees, gaps, isFullSwing, ladderClub, playingLoft, quantityOf,
+  shotIn, sourceWords, type DistanceUnit, type GapReport, type QuantityKey, type StepReport,
+} from '@tasche/core';
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+
+interface PdfMaker {
+  setFonts(fonts: object): void;
+  setUrlAccessPolicy(allow: (url: string) => boolean): void;
+  setLocalAccessPolicy(allow: (file: string) => boolean): void;
+  createPdf(document: TDocumentDefinitions): { getBuffer(): Promise<Buffer> };
+}
+
+const require = createRequire(import.meta.url);
+const fontFolder = path.join(path.dirname(require.resolve('pdfmake/package.json')), 'fonts/Roboto');
+const maker = require('pdfmake') as PdfMaker;
+maker.setUrlAccessPolicy(() => false);
+maker.setLocalAccessPolicy((file) => path.resolve(file).startsWith(fontFolder));
+maker.setFonts({
+  Roboto: {
+    normal: path.join(fontFolder, 'Roboto-Regular.ttf'), bold: path.join(fontFolder, 'Roboto-Medium.ttf'),
+    italics: path.join(fontFolder, 'Roboto-Italic.ttf'), bolditalics: path.join(fontFolder, 'Roboto-MediumItalic.ttf'),
+  },
+});
+
+const INK = '#20282b';
+const QUIET = '#6b6558';
+const COLOURS = { fine: '#1d5a63', unknown: QUIET, look: '#8a5f0a', fault: '#a03325' } as const;
+const MARKS = { fine: '', unknown: '? ', look: '◆ ', fault: '■ ' } as const;
+
+const SPEC_COLUMNS: readonly QuantityKey[] = ['lieDeg', 'lengthIn', 'swingWeight', 'bounceDeg', 'grind', 'grip'];
+
+/**
+ * One page to pin on the van's wall: the bag with its lofts, builds, carries and steps.
+ * @param day the specs' day, YYYY-MM-DD, printed in the head
+ */
+export async function specSheetPdf({ player, clubs, bagName, unit, day }: {
+  player: PlayerView; clubs: readonly ClubView[]; bagName: string; unit: DistanceUnit; day: string;
+}): Promise<Buffer> {
+  const ladderClubs = clubs.map(ladderClub);
+  const report = gaps(ladderClubs, { settings: player.gapSettings, unit });
+  const findings = bagFindings(ladderClubs, player.gapSettings);
+  const document: TDocumentDefinitions = {
+    pageSize: 'A4',
+    pageOrientation: 'landscape',
+    pageMargins: [32, 28, 32, 36],
+    info: { title: `${player.name}: ${bagName}`, creator: 'Tasche' },
+    defaultStyle: { font: 'Roboto', fontSize: clubs.length > 16 ? 7.5 : 9, color: INK },
+    content: [
+      { columns: [
+        { text: [{ text: player.name, bold: true }, `   ${bagName}`], fontSize: 18 },
+        { text: `${clubs.length} clubs · as of ${day} · carries in ${unit === 'yd' ? 'yards' : 'metres'} · ${player.hand}-handed`, alignment: 'right', color: QUIET, margin: [0, 7, 0, 0] },
+      ], margin: [0, 0, 0, 10] },
+      sheetTable(clubs, report, unit),
+      { text: [{ text: `${report.headline.title} `, bold: true, color: COLOURS[report.headline.severity] }, report.headline.text], margin: [0, 10, 0, 2] },
+      ...(report.evenness ? [{ text: `Even carries: steps are off their target by ${evennessWords(report.evenness, unit)}, root mean square.`, color: QUIET }] : []),
+      ...findings.map((finding): Content => ({ text: `${finding.text}${finding.rule ? ` (${finding.rule})` : ''}`, color: COLOURS.look })),
+    ],
+    footer: { text: `Stamped lofts in brackets where the club is not at its stamp. ${COMMITTEE_DECIDES}`, margin: [32, 8, 32, 0], fontSize: 7, color: QUIET },
+  };
+  return maker.createPdf(document).getBuffer();
+}
+
+function sheetTable(clubs: readonly ClubView[], report: GapReport, unit: DistanceUnit): Content {
+  const order = new Map(report.rungs.map((rung, i) => [rung.clubId, i]));
+  const last = report.rungs.length;
+  const place = (club: ClubView) => order.get(club.id) ?? (isFullSwing(club.kind) ? last : last + 1);
+  const sorted = [...clubs].sort((a, b) => place(a) - place(b));
+  const heads = ['Club', 'Loft', 'Lie', 'Length', 'SW', 'Bounce', 'Grind', 'Grip', 'Head', 'Shaft', `Carry ${unit}`, 'Source', 'Step to next', ''];
+  return {
+    table: {
+      headerRows: 1,
+      widths: ['auto', 'auto', 'auto', 'auto', 'auto', 'auto', 'auto', 'auto', '*', '*', 'auto', 'auto', 78, 'auto'],
+      body: [
+        heads.map((text): TableCell => ({ text, color: QUIET, fontSize: 7.5 })),
+        ...sorted.map((club) => clubRow(club, report.steps.find((step) => step.upperId === club.id), unit)),
+      ],
+    },
+    layout: {
+      hLineWidth: (i: number) => (i === 0 ? 0 : 0.5), vLineWidth: () => 0, hLineColor: () => '#d8cfbc',
+      paddingTop: () => 3.2, paddingBottom: () => 3.2, paddingLeft: () => 3, paddingRight: () => 5,
+    },
+  };
+}
+
+function clubRow(club: ClubView, step: StepReport | undefined, unit: DistanceUnit): TableCell[] {
+  const show = (key: QuantityKey) => {
+    const value = club.spec[key]?.value;
+    return value === undefined ? '' : showQuantity(quantityOf(key)!, value);
+  };
+  const loft = playingLoft(club.spec);
+  const moved = loft?.stampedDeg !== undefined && Math.abs(loft.stampedDeg - loft.deg) > 0.01;
+  const full = shotIn(club.spec, 'shot.full');
+  const shaft = [show('shaft'), show('flex'), show('shaftWeightG')].filter(Boolean).join(' ');
+  return [
+    { text: club.name, bold: true, noWrap: true },
+    { text: loft ? `${formatDegrees(loft.deg)}${moved ? ` (${formatDegrees(loft.stampedDeg!)})` : ''}` : '', noWrap: true },
+    ...SPEC_COLUMNS.map((key): TableCell => ({ text: show(key), noWrap: key !== 'grip' })),
+    show('head'),
+    shaft,
+    { text: full ? distanceNumber(full.carryM, unit) : '', bold: true, alignment: 'right' },
+    { text: full ? sourceWords(full, unit) : '', color: QUIET, noWrap: true },
+    step ? stepBar(step, unit) : '',
+    step ? { text: `${MARKS[step.severity]}${step.word}`, color: COLOURS[step.severity], noWrap: true } : '',
+  ];
+}
+
+const BAR_METRES = 30;
+const BAR_POINTS = 44;
+
+function stepBar(step: StepReport, unit: DistanceUnit): TableCell {
+  const width = Math.max(1, Math.min(BAR_POINTS, (step.carryM / BAR_METRES) * BAR_POINTS));
+  return {
+    columns: [
+      { canvas: [{ type: 'rect', x: 0, y: 2, w: width, h: 6, color: COLOURS[step.severity] }], width: BAR_POINTS + 4 },
+      { text: distanceNumber(step.carryM, unit), width: 'auto' },
+    ],
+  };
+}
