@@ -17,6 +17,7 @@ export async function openDatabase(url: string, options: Partial<Options> = {}):
     migrations: {
       migrationsList: [{ name: 'migration-001-first-slice', class: Migration001FirstSlice }],
       snapshot: false,
+      silent: true,
       disableForeignKeys: false,
     },
     connect: false,

@@ -9,6 +9,7 @@ export const Workspace = defineEntity({
     name: p.text(),
     /** Who signs changes until people sign in by themselves. */
     person: p.text(),
+    createdAt: p.datetime().onCreate(() => new Date()),
   },
 });
 export type Workspace = InferEntity<typeof Workspace>;

@@ -1,0 +1,33 @@
+import { calcGaps, fieldProblems } from '@tasche/contract';
+import * as yup from 'yup';
+import { Stop } from './stop.js';
+
+const CALCULATIONS: Record<string, (document: unknown) => unknown> = { gaps: calcGaps };
+
+/**
+ * `./tasche calc NAME`: one JSON document in, one out, by the core alone.
+ * @throws Stop with exit code 2 that names every bad field
+ */
+export async function calc(name: string | undefined): Promise<void> {
+  const calculate = name !== undefined && Object.hasOwn(CALCULATIONS, name) ? CALCULATIONS[name] : undefined;
+  if (!calculate) throw new Stop(`calc needs one of: ${Object.keys(CALCULATIONS).join(', ')}; got ${name === undefined ? 'nothing' : `"${name}"`}.`, 2);
+  const text = await readStandardInput();
+  let document: unknown;
+  try {
+    document = JSON.parse(text);
+  } catch (error) {
+    throw new Stop(`standard input is not one JSON document: ${(error as Error).message}`, 2);
+  }
+  try {
+    process.stdout.write(`${JSON.stringify(calculate(document), null, 2)}\n`);
+  } catch (error) {
+    if (!(error instanceof yup.ValidationError)) throw error;
+    throw new Stop(fieldProblems(error).map(({ field, message }) => (field && !message.includes(field) ? `${field}: ${message}` : message)).join('\ntasche: '), 2);
+  }
+}
+
+async function readStandardInput(): Promise<string> {
+  const chunks: Buffer[] = [];
+  for await (const chunk of process.stdin) chunks.push(chunk as Buffer);
+  return Buffer.concat(chunks).toString('utf8');
+}

@@ -1,0 +1,70 @@
+import { parseArgs } from 'node:util';
+import { Stop } from './stop.js';
+
+const USAGE = `tasche: spec sheets, ladders and club swaps
+
+  ./tasche demo          everything, with the Meridian Swing demo data, on http://127.0.0.1:4310
+  ./tasche start         the same without demo data
+      --port N           another port
+      --data DIR         another data folder (default .tasche beside this command)
+      --reset            empties the data folder first
+  ./tasche test          every check; the last line counts them
+      --only PART        types, lint, imports, unit or browser
+  ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps
+  ./tasche bench         the speed figures
+  ./tasche screenshots   the pictures of docs/screenshots, from the demo data
+
+DATABASE_URL in the environment uses that PostgreSQL and starts none.`;
+
+async function main(): Promise<void> {
+  const { values, positionals } = readArguments();
+  const [name, ...rest] = positionals;
+  if (values.help || name === undefined) {
+    console.log(USAGE);
+    return;
+  }
+  switch (name) {
+    case 'demo':
+    case 'start': {
+      const { serve } = await import('./serve.js');
+      return serve({ demo: name === 'demo', port: readPort(values.port), data: values.data, reset: values.reset ?? false });
+    }
+    case 'calc': return (await import('./calc.js')).calc(rest[0]);
+    case 'test': return (await import('./test.js')).test(values.only);
+    case 'bench': return (await import('./bench.js')).bench();
+    case 'screenshots': return (await import('./screenshots.js')).screenshots();
+    default: throw new Stop(`there is no "${name}" here.\n\n${USAGE}`, 2);
+  }
+}
+
+function readArguments() {
+  try {
+    return parseArgs({
+      allowPositionals: true,
+      options: {
+        port: { type: 'string' }, data: { type: 'string' }, reset: { type: 'boolean' }, only: { type: 'string' }, help: { type: 'boolean', short: 'h' },
+      },
+    });
+  } catch (error) {
+    throw new Stop(`${(error as Error).message}\n\n${USAGE}`, 2);
+  }
+}
+
+function readPort(text: string | undefined): number {
+  const port = Number(text ?? 4310);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Stop(`--port must be between 1 and 65535, got "${text}".`, 2);
+  return port;
+}
+
+main().catch((error: unknown) => {
+  if (error instanceof Stop) {
+    console.error(`tasche: ${error.message}`);
+    process.exit(error.exitCode);
+  }
+  if ((error as NodeJS.ErrnoException).code === 'ENOSPC') {
+    console.error('tasche: the disk is full. Free some space and try again; nothing half-written was kept.');
+    process.exit(1);
+  }
+  console.error(error);
+  process.exit(1);
+});

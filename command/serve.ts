@@ -1,0 +1,54 @@
+import path from 'node:path';
+import { buildWeb } from './build-web.js';
+import { defaultDataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
+import { Stop } from './stop.js';
+
+export interface ServeOptions {
+  demo: boolean;
+  port: number;
+  data?: string | undefined;
+  reset: boolean;
+}
+
+/** `./tasche demo` and `./tasche start`: database, tables, web part, server; until Ctrl-C. */
+export async function serve({ demo, port, data, reset }: ServeOptions): Promise<void> {
+  const root = process.cwd();
+  const host = process.env.TASCHE_HOST ?? '127.0.0.1';
+  if (!(await isFree(port))) throw new Stop(`port ${port} is taken; stop what uses it, or choose another with --port.`);
+  const given = process.env.DATABASE_URL;
+  if (given && (data !== undefined || reset)) throw new Stop('--data and --reset are for Tasche\'s own database; DATABASE_URL names another.', 2);
+  const folder = data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
+  if (!given && reset) resetCluster(folder);
+
+  let cluster: Cluster | undefined;
+  let closeServer: (() => Promise<void>) | undefined;
+  let leaving = false;
+  const leave = async (code: number) => {
+    if (leaving) return;
+    leaving = true;
+    await closeServer?.().catch(() => undefined);
+    cluster?.stop();
+    process.exit(code);
+  };
+  process.on('SIGINT', () => void leave(0));
+  process.on('SIGTERM', () => void leave(0));
+  try {
+    const [webFolder] = await Promise.all([
+      buildWeb(root),
+      given ? undefined : startCluster(folder).then((started) => { cluster = started; }),
+    ]);
+    const { startServer } = await import('../server/src/start-server.js');
+    closeServer = await startServer({ databaseUrl: given ?? cluster!.url, host, port, webFolder, demo });
+  } catch (error) {
+    cluster?.stop();
+    if ((error as { name?: string }).name === 'UnfitDatabase') throw new Stop((error as Error).message);
+    if (given && isUnreachable(error)) throw new Stop(`the database at DATABASE_URL does not answer (${(error as Error).message}); check the address and that it is up.`);
+    throw error;
+  }
+  console.log(`tasche: ready on http://${host}:${port}${demo ? '  (demo data: the Meridian Swing)' : ''}   Ctrl-C stops it`);
+}
+
+function isUnreachable(error: unknown): boolean {
+  const text = `${(error as { code?: string }).code ?? ''} ${(error as Error).message}`;
+  return /ECONNREFUSED|ENOTFOUND|ETIMEDOUT|timeout|password authentication|does not exist/i.test(text);
+}

@@ -1,0 +1,8 @@
+/** Ends the command with one clear sentence and the way out, and no stack trace. */
+export class Stop extends Error {
+  override readonly name = 'Stop';
+
+  constructor(message: string, readonly exitCode = 1) {
+    super(message);
+  }
+}

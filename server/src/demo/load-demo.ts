@@ -1,0 +1,80 @@
+import { readFileSync } from 'node:fs';
+import { planImport, readSheetCsv, type Command } from '@tasche/contract';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import { applyChange } from '../changes/apply-change.js';
+import { Workspace } from '../workspaces/workspace.js';
+import { DEMO_PLAYERS, REP, WORKSPACE_NAME, type DemoPlayer } from './meridian-swing.js';
+
+const DEMO_WORKSPACE = '7a5c4e00-0000-4000-8000-00000000de30';
+const SHEET_WRITTEN_ON = '2026-09-26';
+
+/**
+ * Loads the Meridian Swing once, through the same door as everybody's changes. Their ids are fixed and a known change is not
+ * done again, so a second load does nothing and one cut short is finished by the next.
+ */
+export async function loadDemo(orm: MikroORM): Promise<void> {
+  await orm.em.fork().transactional(async (em) => {
+    if (await em.findOne(Workspace, { id: DEMO_WORKSPACE })) return;
+    em.create(Workspace, { id: DEMO_WORKSPACE, name: WORKSPACE_NAME, person: REP, createdAt: new Date(0) }, { persist: true });
+  });
+  for (const [i, player] of DEMO_PLAYERS.entries()) await loadPlayer(orm, player, i);
+}
+
+/** Ids that are the same on every load, so that a second load does nothing and links into the demo keep working. */
+function demoId(player: number, what: number): string {
+  return `7a5c4e00-${String(player + 1).padStart(4, '0')}-4000-8000-${String(what).padStart(12, '0')}`;
+}
+
+async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Promise<void> {
+  const scope = { workspaceId: DEMO_WORKSPACE, who: REP };
+  const playerId = demoId(index, 0);
+  const text = readFileSync(new URL(player.file, import.meta.url), 'utf8');
+  const { adds, rejected } = planImport(readSheetCsv(text, { distanceUnit: player.distanceUnit, takenOn: SHEET_WRITTEN_ON }), []);
+  if (rejected.length > 0) throw new Error(`${player.file}: row ${rejected[0]!.row + 2}, ${rejected[0]!.head}: ${rejected[0]!.reason}`);
+  const clubIds = new Map(adds.map((add, i) => [add.name, demoId(index, 100 + i)]));
+  const idOf = (name: string) => {
+    const id = clubIds.get(name);
+    if (!id) throw new Error(`${player.file} has no club "${name}"`);
+    return id;
+  };
+  const { name, hand, distanceUnit, notes, gapSettings } = player;
+  await applyChange(orm, scope, {
+    id: demoId(index, 10), why: 'the bag written down, driver to putter',
+    commands: [
+      { do: 'addPlayer', player: { id: playerId, name, hand, distanceUnit, notes } },
+      { do: 'editPlayer', playerId, version: 1, set: { gapSettings } },
+      ...adds.map((add): Command => ({ do: 'addClub', club: { id: idOf(add.name), playerId, name: add.name, kind: add.kind }, readings: add.readings })),
+      ...player.bags.map((bag, i): Command => ({ do: 'addBag', bag: { id: demoId(index, 20 + i), playerId, name: bag.name }, clubIds: bag.clubs.map(idOf) })),
+      ...player.bags.flatMap((bag, i): Command[] => (bag.note ? [{ do: 'editBag', bagId: demoId(index, 20 + i), version: 1, set: { note: bag.note } }] : [])),
+    ],
+  });
+  const version = new Map<string, number>();
+  for (const [i, one] of player.changes.entries()) {
+    const clubId = idOf(one.club);
+    await applyChange(orm, scope, {
+      id: demoId(index, 30 + i), why: one.why,
+      commands: [{
+        do: 'editClub', clubId, version: version.get(clubId) ?? 1,
+        readings: [{ key: one.key, value: one.value, takenOn: dayFromNow(-one.daysAgo) }],
+      }],
+    });
+    version.set(clubId, (version.get(clubId) ?? 1) + 1);
+  }
+  if (!player.plan) return;
+  const { swaps, inDays, lasts, ...plan } = player.plan;
+  const planId = demoId(index, 50);
+  await applyChange(orm, scope, {
+    id: demoId(index, 60), why: '',
+    commands: [
+      { do: 'addPlan', plan: { ...plan, id: planId, bagId: demoId(index, 25), playerId, startsOn: dayFromNow(inDays), endsOn: dayFromNow(inDays + lasts) } },
+      {
+        do: 'setSwaps', planId, version: 1,
+        swaps: swaps.map((swap) => ({ why: swap.why, ...(swap.out && { outId: idOf(swap.out) }), ...(swap.in && { inId: idOf(swap.in) }) })),
+      },
+    ],
+  });
+}
+
+function dayFromNow(days: number): string {
+  return new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+}
