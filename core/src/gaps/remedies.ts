@@ -10,6 +10,8 @@ import { evennessWords, formatDegrees, shotName } from './words.js';
 export interface Remedy {
   kind: 'partial' | 'bend' | 'take out' | 'swap';
   text: string;
+  /** The bag it would give; for a partial shot the bag as it is. */
+  bag: readonly LadderClub[];
   after: GapReport;
   /** For 'swap' and 'take out'. */
   outId?: string;
@@ -77,6 +79,7 @@ function learnPartial(bag: readonly LadderClub[], worst: StepReport, before: Gap
   return {
     kind: 'partial',
     text: `Learn a ${shotName(shotKind, upper.name)} at ${distanceNumber(middleM, unit)}: it would cover the middle.`,
+    bag,
     after: before,
   };
 }
@@ -90,9 +93,10 @@ function bendsFor(bag: readonly LadderClub[], worst: StepReport, options: GapOpt
       const bent = [{ club: upper, byDeg: weaker }, { club: lower, byDeg: -stronger }]
         .filter(({ byDeg }) => byDeg !== 0);
       if (bent.length === 0 || !bent.every(({ club }) => isBendable(club))) continue;
-      const after = gaps(bag.map((club) => bentClub(club, bent.find((bend) => bend.club.id === club.id)?.byDeg ?? 0)), options);
+      const bentBag = bag.map((club) => bentClub(club, bent.find((bend) => bend.club.id === club.id)?.byDeg ?? 0));
+      const after = gaps(bentBag, options);
       remedies.push({
-        kind: 'bend', after,
+        kind: 'bend', bag: bentBag, after,
         bends: bent.map(({ club, byDeg }) => ({ clubId: club.id, fromDeg: club.loftDeg!, toDeg: club.loftDeg! + byDeg })),
         text: `Bend ${bent.map(({ club, byDeg }) => `${club.name} to ${formatDegrees(club.loftDeg! + byDeg)}`).join(' and ')}` +
           `${evennessChange(after, options)}.`,
@@ -130,8 +134,9 @@ function takeOuts(bag: readonly LadderClub[], before: GapReport, options: GapOpt
     .filter((flag) => flag.code === 'overlap' || flag.code === 'never-hit')
     .flatMap((flag) => flag.clubIds));
   return bag.filter((club) => suspects.has(club.id)).map((club) => {
-    const after = gaps(bag.filter((other) => other.id !== club.id), options);
-    return { kind: 'take out', outId: club.id, after, text: `Take ${club.name} out${evennessChange(after, options)}.` };
+    const without = bag.filter((other) => other.id !== club.id);
+    const after = gaps(without, options);
+    return { kind: 'take out', bag: without, outId: club.id, after, text: `Take ${club.name} out${evennessChange(after, options)}.` };
   });
 }
 
@@ -140,9 +145,10 @@ function swapsFrom(bag: readonly LadderClub[], leftOut: readonly LadderClub[], c
   return leftOut.filter((club) => club.shots.full).flatMap((incoming) => {
     const outgoing = full ? bag.filter((club) => club.kind !== 'putter') : [undefined];
     return outgoing.map((out): Remedy => {
-      const after = gaps([...bag.filter((club) => club !== out), incoming], options);
+      const swapped = [...bag.filter((club) => club !== out), incoming];
+      const after = gaps(swapped, options);
       return {
-        kind: 'swap', inId: incoming.id, after, ...(out && { outId: out.id }),
+        kind: 'swap', bag: swapped, inId: incoming.id, after, ...(out && { outId: out.id }),
         text: `Put ${incoming.name} in${out ? ` for ${out.name}` : ''}${evennessChange(after, options)}.`,
       };
     });

@@ -1,0 +1,17 @@
+import { format } from 'date-fns';
+
+/** Today where the reader is, as YYYY-MM-DD. */
+export function today(): string {
+  return format(new Date(), 'yyyy-MM-dd');
+}
+
+/** "24 Nov", with the year when it is another. */
+export function shortDay(day: string): string {
+  const date = new Date(`${day}T12:00:00`);
+  return format(date, date.getFullYear() === new Date().getFullYear() ? 'd MMM' : 'd MMM yyyy');
+}
+
+/** "24 Nov 14:03", in the reader's time zone. */
+export function shortMoment(iso: string): string {
+  return format(new Date(iso), 'd MMM HH:mm');
+}

@@ -1,0 +1,268 @@
+<script setup lang="ts">
+import { BENDING_CAUTION, COMMITTEE_DECIDES, CLUB_KINDS, SCHOOLS, bagFindings, ladderClub, remedies as findRemedies, type ClubKind, type Remedy, type StepReport } from '@tasche/core';
+import type { Command } from '@tasche/contract';
+import { useEventListener, useElementSize } from '@vueuse/core';
+import { NSelect } from 'naive-ui';
+import { v4 as newId } from 'uuid';
+import { computed, defineAsyncComponent, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { shortDay, shortMoment, today } from '../app/day';
+import { useSettings } from '../app/settings';
+import { isTyping } from '../keys/is-typing';
+import LadderRail from '../ladder/LadderRail.vue';
+import LadderRibs from '../ladder/LadderRibs.vue';
+import LadderTable from '../ladder/LadderTable.vue';
+import { COLUMN_SETS } from '../sheet/sheet-columns';
+import SheetGrid from '../sheet/SheetGrid.vue';
+import { useSheet } from '../sheet/sheet-store';
+import { useSheetEditing } from '../sheet/use-sheet-editing';
+import BagMenu from './BagMenu.vue';
+import LeftOut from './LeftOut.vue';
+import PasteNotice from './PasteNotice.vue';
+import SwapPicker from './SwapPicker.vue';
+import VerdictCard from './VerdictCard.vue';
+import { useBagLadder } from './use-bag-ladder';
+
+const ClubPanel = defineAsyncComponent(() => import('../clubs/ClubPanel.vue'));
+
+const props = defineProps<{ playerId: string; bagId?: string }>();
+const store = useSheet();
+const settings = useSettings();
+const route = useRoute();
+const router = useRouter();
+
+const bag = computed(() => store.sheet!.bags.find((one) => one.id === props.bagId) ?? (props.bagId ? undefined : store.gamer ?? store.sheet!.bags[0]));
+const ladder = useBagLadder(bag);
+const { unit, school, report, trial } = ladder;
+const editing = useSheetEditing(bag);
+const canEdit = computed(() => !store.readOnly && !trial.value);
+
+const ROW_PX = 40;
+const HEAD_PX = 46;
+const grid = ref<InstanceType<typeof SheetGrid> | null>(null);
+const activeClub = ref<string | null>(null);
+const pointed = ref<StepReport | null>(null);
+const picking = ref(false);
+const asTable = computed({ get: () => route.query.ladder === 'table', set: (on) => setQuery('ladder', on ? 'table' : undefined) });
+const columnSet = computed(() => COLUMN_SETS.find((set) => set.id === route.query.columns) ?? COLUMN_SETS[0]!);
+const openClubId = computed({ get: () => (typeof route.query.club === 'string' ? route.query.club : null), set: (id) => setQuery('club', id ?? undefined) });
+const board = ref<HTMLElement | null>(null);
+const { width: boardWidth } = useElementSize(board);
+
+function setQuery(key: string, value: string | undefined): void {
+  void router.replace({ query: { ...route.query, [key]: value } });
+}
+
+const sheetHeight = computed(() => HEAD_PX + (ladder.rows.value.length + (canEdit.value ? 1 : 0)) * ROW_PX);
+const railHeight = computed(() => Math.max(420, sheetHeight.value));
+const remedies = computed(() => (trial.value ? [] : findRemedies(ladder.inBag.value, ladder.leftOut.value.map(ladderClub), ladder.options.value)));
+const findings = computed(() => bagFindings(ladder.shown.value, store.sheet!.player.gapSettings));
+const locked = computed(() => Boolean(bag.value?.gamer || bag.value?.ready));
+const full = computed(() => locked.value && ladder.inBag.value.length >= ladder.limit.value);
+const badges = computed(() => new Map([...ladder.freshClubs.value].map((id) => [id, trial.value ? 'in' : 'new'])));
+const bagOptions = computed(() => store.sheet!.bags.filter((one) => !one.planId || one.gamer || one.id === props.bagId).map((one) => ({ value: one.id, label: `${one.name}${one.gamer ? ' (gamer)' : ''}` })));
+const lastChange = computed(() => store.sheet!.lastChange);
+
+function takeOut(clubId: string | null): void {
+  if (!clubId || !canEdit.value || !bag.value?.clubIds.includes(clubId)) return;
+  store.change([{ do: 'takeOut', bagId: bag.value.id, clubId }]);
+}
+
+function putIn(clubId: string): void {
+  if (!canEdit.value || !bag.value || bag.value.clubIds.includes(clubId)) return;
+  if (full.value) {
+    picking.value = true;
+    return;
+  }
+  store.change([{ do: 'putIn', bagId: bag.value.id, clubId }]);
+}
+
+function tryRemedy(remedy: Remedy | undefined): void {
+  if (!remedy || remedy.kind === 'partial' || !bag.value) return;
+  const { id: bagId } = bag.value;
+  const inBag = ladder.inBag.value;
+  const words = remedy.text.replace(/[.:].*$/, '');
+  if (remedy.kind === 'bend') {
+    trial.value = { words: remedy.text.replace(/:.*$/, ''), clubs: remedy.bag, caution: `${BENDING_CAUTION} Carries after the bend are modelled at 2.5 yd a degree; write the new loft down when it is done.` };
+    return;
+  }
+  const incoming = remedy.inId === undefined ? undefined : store.ladderClubs.get(remedy.inId);
+  const commands: Command[] = [
+    ...(remedy.outId ? [{ do: 'takeOut', bagId, clubId: remedy.outId } as const] : []),
+    ...(remedy.inId ? [{ do: 'putIn', bagId, clubId: remedy.inId } as const] : []),
+  ];
+  trial.value = { words, commands, clubs: [...inBag.filter((club) => club.id !== remedy.outId), ...(incoming ? [incoming] : [])] };
+}
+
+function keep(): void {
+  const commands = trial.value?.commands;
+  const words = trial.value?.words ?? '';
+  picking.value = false;
+  trial.value = null;
+  if (commands) store.change(commands, `tried on the ladder: ${words}`);
+  void grid.value?.focus();
+}
+
+function leave(): void {
+  trial.value = null;
+  picking.value = false;
+  void grid.value?.focus();
+}
+
+function choose(commands: readonly Command[]): void {
+  picking.value = false;
+  trial.value = null;
+  store.change(commands);
+  void grid.value?.focus();
+}
+
+function markReady(): void {
+  if (!bag.value) return;
+  store.change([{ do: 'editBag', bagId: bag.value.id, version: bag.value.version, set: { ready: !bag.value.ready } }]);
+}
+
+function makeBag(copyOf?: readonly string[]): void {
+  const id = newId();
+  const bagName = copyOf ? `${bag.value?.name ?? 'Bag'} copy` : 'Gamer';
+  store.change([{ do: 'addBag', bag: { id, playerId: props.playerId, name: bagName }, clubIds: copyOf ?? [] }]);
+  void router.push({ name: 'bag', params: { playerId: props.playerId, bagId: id } });
+}
+
+function paste(text: string, row: number, column: number): void {
+  try {
+    editing.paste(text, row, column, ladder.rows.value, columnSet.value.columns);
+  } catch (error) {
+    editing.notice.value = `That could not be read as a table: ${(error as Error).message}`;
+  }
+}
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (event.key === 'Escape' && trial.value) return leave();
+  if (event.key === 'Enter' && trial.value?.commands && !isTyping(event) && !picking.value && !(event.target instanceof HTMLButtonElement)) {
+    event.preventDefault();
+    return keep();
+  }
+  if (!event.altKey || event.ctrlKey || event.metaKey) return;
+  const key = event.key.toLowerCase();
+  const set = COLUMN_SETS[Number(key) - 1];
+  const actions: Record<string, () => void> = {
+    o: () => takeOut(activeClub.value),
+    i: () => { if (canEdit.value && bag.value) picking.value = !picking.value; },
+    m: () => ladder.mark(),
+    t: () => { asTable.value = !asTable.value; },
+    y: () => tryRemedy(remedies.value.find((remedy) => remedy.kind === 'swap' || remedy.kind === 'take out')),
+    s: () => { school.value = SCHOOLS[(SCHOOLS.findIndex((one) => one.id === school.value) + 1) % SCHOOLS.length]!.id; },
+    ...(set && { [key]: () => setQuery('columns', set.id === 'gaps' ? undefined : set.id) }),
+  };
+  const action = actions[key];
+  if (action) {
+    event.preventDefault();
+    action();
+  }
+});
+
+const kindPick = ref<ClubKind | null>(null);
+</script>
+
+<template>
+  <div class="page bag">
+    <header class="page-head">
+      <div class="grow">
+        <h1>{{ store.sheet!.player.name }} <span class="dot">·</span> {{ bag?.name ?? 'no bag yet' }}<span v-if="bag?.gamer" class="tag">gamer</span><span v-if="bag?.ready" class="tag">ready</span></h1>
+        <p class="quiet small meta">
+          <span v-if="bag">{{ ladder.inBag.value.length }} clubs</span>
+          <span v-if="ladder.tooMany.value > 0" class="verdict look">◆ {{ ladder.tooMany.value }} must go: {{ ladder.limit.value }} is the limit (Rule 4.1b)</span>
+          <span>as of {{ shortDay(store.sheet!.asOf ?? today()) }}</span>
+          <span v-if="lastChange && !store.readOnly" class="last">last change by {{ lastChange.who }}, {{ shortMoment(lastChange.at) }}: {{ lastChange.summary }}</span>
+          <RouterLink v-if="store.readOnly" :to="{ query: { ...route.query, asOf: undefined } }">Back to today</RouterLink>
+        </p>
+      </div>
+      <div class="bar no-print">
+        <NSelect v-if="bagOptions.length > 1" :value="bag?.id" :options="bagOptions" aria-label="Bag" style="width: 172px" @update:value="(id: string) => router.push({ name: 'bag', params: { playerId, bagId: id }, query: route.query })" />
+        <NSelect v-model:value="school" :options="SCHOOLS.map((one) => ({ value: one.id, label: one.name }))" style="width: 200px" :input-props="{ 'aria-label': 'School' }" />
+        <button class="plain-button" :title="`Show ${unit === 'yd' ? 'metres' : 'yards'} (Alt U)`" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
+        <BagMenu :bag="bag" :unit="unit" @ready="markReady" @gamer="bag && store.change([{ do: 'makeGamer', bagId: bag.id }])" @copy="makeBag(bag?.clubIds ?? [])" @remove="bag && store.change([{ do: 'removeBag', bagId: bag.id, version: bag.version }])" />
+      </div>
+    </header>
+
+    <div v-if="editing.notice.value" class="card notice" role="status">{{ editing.notice.value }} <button class="plain-button slim" @click="editing.notice.value = ''">Put away</button></div>
+    <PasteNotice v-if="editing.pasteReport.value" :report="editing.pasteReport.value" @close="editing.pasteReport.value = null" />
+    <form v-if="editing.kindWanted.value" class="card notice" @submit.prevent="kindPick && editing.add(editing.kindWanted.value!, kindPick)">
+      <label>What kind of club is “{{ editing.kindWanted.value }}”?
+        <select v-model="kindPick" required autofocus><option v-for="kind in CLUB_KINDS" :key="kind" :value="kind">{{ kind }}</option></select>
+      </label>
+      <button class="plain-button slim main">Add it</button>
+      <button type="button" class="plain-button slim" @click="editing.kindWanted.value = null">Leave it</button>
+    </form>
+
+    <div v-if="!bag" class="card empty">
+      <h2>No bag yet</h2>
+      <p class="quiet">Make one, then type the clubs row by row, or paste them from a spreadsheet.</p>
+      <button class="plain-button main" @click="makeBag()">Make the gamer bag</button>
+    </div>
+    <template v-else>
+      <div class="sets no-print" role="tablist" aria-label="Columns">
+        <button v-for="(set, i) in COLUMN_SETS" :key="set.id" role="tab" :aria-selected="set.id === columnSet.id" :title="`Alt ${i + 1}`" @click="setQuery('columns', set.id === 'gaps' ? undefined : set.id)">{{ set.name }}</button>
+        <span class="push" />
+        <button :aria-pressed="asTable" title="Alt T" @click="asTable = !asTable">{{ asTable ? 'Ladder as a picture' : 'Ladder as a table' }}</button>
+        <button v-if="!store.readOnly" title="Alt I" @click="picking = !picking">Put a club in</button>
+        <button v-if="!store.readOnly" title="Alt O" :disabled="!activeClub" @click="takeOut(activeClub)">Take out {{ activeClub ? store.clubsById.get(activeClub)?.name : '' }}</button>
+      </div>
+      <div ref="board" class="board" :class="{ table: asTable, wide: boardWidth > 1000 }">
+        <SheetGrid
+          ref="grid" class="sheet" :clubs="ladder.rows.value" :columns="columnSet.columns" :unit="unit" :read-only="!canEdit" :rejected="editing.rejected.value"
+          :row-px="ROW_PX" :head-px="HEAD_PX" :label="`Spec sheet of ${store.sheet!.player.name}, ${bag.name}`" :badges="badges" drag-group="clubs"
+          @write="editing.write" @add="editing.add" @paste="paste" @open="openClubId = $event" @active="activeClub = $event" @dropped="putIn" />
+        <template v-if="!asTable">
+          <LadderRibs class="ribs" :report="report" :rows="ladder.rows.value.length" :row-px="ROW_PX" :head-px="HEAD_PX" :unit="unit" :fresh="ladder.freshSteps.value" @point="pointed = $event" />
+          <LadderRail class="rail" :clubs="ladder.shown.value" :report="report" :height="railHeight" :unit="unit" :gone="ladder.goneClubs.value" :fresh="ladder.freshClubs.value" :pointed="pointed" />
+        </template>
+        <LadderTable v-else class="as-table" :report="report" :unit="unit" />
+        <SwapPicker
+          v-if="picking && bag" class="picker" :bag="bag" :in-bag="ladder.inBag.value" :left-out="ladder.leftOut.value.map(ladderClub)" :options="ladder.options.value" :unit="unit" :full="full"
+          @trial="trial = $event" @choose="choose" @close="leave" />
+      </div>
+      <VerdictCard
+        class="card-below" :report="report" :before="ladder.before.value" :opened="ladder.difference.value.opened" :closed="ladder.difference.value.closed" :pointed="pointed" :remedies="remedies" :trial="trial"
+        :unit="unit" :read-only="store.readOnly" @try="tryRemedy" @keep="keep" @leave="leave" @mark="ladder.mark()" />
+      <LeftOut v-if="!store.readOnly" :clubs="ladder.leftOut.value" :unit="unit" @put-in="putIn" @dropped="takeOut" @open="openClubId = $event" />
+      <ul v-if="findings.length || report.flags.some((flag) => flag.severity === 'note' || flag.code === 'never-hit') || report.unplaced.length" class="findings small">
+        <li v-for="(finding, i) in findings" :key="i" :class="finding.severity === 'rule' ? 'verdict look' : 'quiet'">{{ finding.severity === 'rule' ? '◆' : '·' }} {{ finding.text }}<template v-if="finding.rule"> ({{ finding.rule }})</template></li>
+        <li v-for="flag in report.flags.filter((one) => one.severity === 'note' || one.code === 'never-hit')" :key="flag.reason" class="quiet">· {{ flag.reason }}</li>
+        <li v-for="club in report.unplaced" :key="club.clubId" class="quiet">· {{ club.name }}: {{ club.reason }}.</li>
+        <li v-if="findings.some((finding) => finding.severity === 'rule')" class="quiet">{{ COMMITTEE_DECIDES }}</li>
+      </ul>
+    </template>
+    <ClubPanel v-if="openClubId && store.clubsById.has(openClubId)" :club-id="openClubId" @close="openClubId = null" />
+  </div>
+</template>
+
+<style scoped>
+.dot { color: var(--quiet); font-weight: 400; }
+.tag { font-size: 12px; font-weight: 500; color: var(--petrol); border: 1px solid var(--petrol-mid); border-radius: 3px; padding: 1px 6px; margin-left: 8px; vertical-align: 4px; letter-spacing: 0; }
+.meta { display: flex; flex-wrap: wrap; gap: 2px 16px; margin-top: 4px; }
+.last { max-width: 62ch; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.notice { padding: 8px 12px; margin-bottom: 10px; display: flex; gap: 12px; align-items: center; flex-wrap: wrap; }
+.notice select { font: inherit; padding: 4px 6px; margin-left: 6px; background: var(--linen); color: var(--ink); border: 1px solid var(--line); border-radius: 4px; }
+.empty { padding: 28px; display: grid; gap: 10px; justify-items: start; max-width: 560px; }
+.sets { display: flex; flex-wrap: wrap; gap: 2px; border-bottom: 1px solid var(--line); margin-bottom: 4px; }
+.sets button { background: none; border: 0; border-bottom: 3px solid transparent; color: var(--quiet); padding: 7px 10px 5px; cursor: pointer; font-size: 13px; }
+.sets button:hover { color: var(--ink); }
+.sets button:disabled { opacity: 0.45; cursor: default; }
+.sets [aria-selected='true'] { color: var(--petrol); border-bottom-color: var(--petrol); font-weight: 500; }
+.push { flex: 1; }
+.board { position: relative; display: grid; grid-template-columns: max-content minmax(230px, 1fr); align-items: start; gap: 0 14px; }
+.board.wide { grid-template-columns: max-content minmax(240px, 1fr) minmax(270px, 340px); }
+.board.table { grid-template-columns: max-content minmax(300px, 1fr); }
+.board:not(.wide) .rail { grid-column: 1 / -1; margin-top: 18px; max-width: 520px; }
+.as-table { padding-top: 14px; }
+.picker { position: absolute; right: 0; top: 8px; z-index: 6; }
+.card-below { margin-top: 14px; }
+.findings { list-style: none; padding: 0; margin: 12px 0 0; display: flex; flex-wrap: wrap; gap: 2px 18px; }
+@media (max-width: 700px) {
+  .board, .board.table { grid-template-columns: minmax(0, max-content) minmax(84px, 1fr); gap: 0 6px; }
+  .board.table { grid-template-columns: 1fr; }
+  .picker { left: 0; right: 0; width: auto; }
+  .last { white-space: normal; }
+}
+</style>

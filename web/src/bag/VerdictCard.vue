@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { evennessWords, formatDegrees, distanceNumber, schoolOf, type DistanceUnit, type GapReport, type Remedy, type StepReport } from '@tasche/core';
+import { computed } from 'vue';
+import { MARKS, SEVERITY_WORDS } from '../ladder/marks';
+import type { Trial } from './trial';
+
+/** The one sentence that matters, or the step that is pointed at; and what came of it since "before". */
+const props = defineProps<{
+  report: GapReport;
+  before: GapReport;
+  opened: readonly StepReport[];
+  closed: readonly StepReport[];
+  pointed: StepReport | null;
+  remedies: readonly Remedy[];
+  trial: Trial | null;
+  unit: DistanceUnit;
+  readOnly: boolean;
+}>();
+const emit = defineEmits<{ try: [remedy: Remedy]; keep: []; leave: []; mark: [] }>();
+
+const evenness = computed(() => props.report.evenness && evennessWords(props.report.evenness, props.unit));
+const evennessBefore = computed(() => props.before.evenness && evennessWords(props.before.evenness, props.unit));
+const changed = computed(() => props.opened.length > 0 || props.closed.length > 0 || evenness.value !== evennessBefore.value);
+const names = computed(() => new Map([...props.before.rungs, ...props.report.rungs].map((rung) => [rung.clubId, rung.name])));
+const school = computed(() => schoolOf(props.report.school));
+
+function stepWords(step: StepReport): string {
+  const loft = step.loftDeg === undefined ? '' : `, ${formatDegrees(step.loftDeg)}`;
+  return `${names.value.get(step.upperId)} to ${names.value.get(step.lowerId)} ${distanceNumber(step.carryM, props.unit)}${loft}`;
+}
+</script>
+
+<template>
+  <section class="card verdict-card" aria-live="polite">
+    <p v-if="trial" class="trial">
+      <strong>Trying: {{ trial.words }}</strong>
+      <template v-if="trial.commands">
+        <button class="plain-button slim main" @click="emit('keep')">Keep it <kbd>Enter</kbd></button>
+      </template>
+      <button class="plain-button slim" @click="emit('leave')">Leave it <kbd>Esc</kbd></button>
+      <span v-if="trial.caution" class="caution small">{{ trial.caution }}</span>
+    </p>
+    <p v-if="pointed" class="sentence">
+      <span class="verdict" :class="pointed.severity">{{ MARKS[pointed.severity] }} {{ pointed.word }}.</span> {{ pointed.reason }}
+    </p>
+    <p v-else class="sentence">
+      <span class="verdict" :class="report.headline.severity" :title="SEVERITY_WORDS[report.headline.severity]">{{ MARKS[report.headline.severity] }} {{ report.headline.title }}</span>
+      {{ report.headline.text }}
+    </p>
+    <p v-if="!trial && remedies.length > 0 && !readOnly" class="remedies">
+      <span v-for="remedy in remedies" :key="remedy.text" class="remedy">
+        {{ remedy.text }}
+        <button v-if="remedy.kind !== 'partial'" class="plain-button slim" @click="emit('try', remedy)">Try it</button>
+      </span>
+    </p>
+    <p class="figures small">
+      <span :title="school.creed">{{ school.name }}: <b v-if="evenness">uneven by {{ evenness }}</b><template v-else>no steps to measure yet</template></span>
+      <template v-if="changed">
+        <span v-if="evennessBefore" class="quiet">before {{ evennessBefore }}</span>
+        <span v-if="opened.length > 0">new: <template v-for="(step, i) in opened" :key="i"><i v-if="i"> · </i><span class="verdict" :class="step.severity">{{ MARKS[step.severity] }} {{ stepWords(step) }}</span></template></span>
+        <span v-if="closed.length > 0" class="quiet">gone: <template v-for="(step, i) in closed" :key="i"><i v-if="i"> · </i>{{ stepWords(step) }}</template></span>
+        <button v-if="!trial" class="plain-button slim" title="Alt M" @click="emit('mark')">Compare from here on</button>
+      </template>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.verdict-card { padding: 12px 16px; display: grid; gap: 8px; }
+.sentence { font-size: 15px; }
+.sentence .verdict { font-weight: 600; }
+.trial { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; background: var(--petrol-soft); margin: -4px -8px 0; padding: 6px 8px; border-radius: 4px; }
+.caution { flex-basis: 100%; color: var(--brass-ink); }
+.remedies { display: flex; flex-wrap: wrap; gap: 6px 22px; }
+.remedy { display: inline-flex; gap: 8px; align-items: center; }
+.figures { display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: center; }
+i { font-style: normal; color: var(--quiet); }
+kbd { font-size: 10.5px; background: none; border-color: currentcolor; opacity: 0.75; color: inherit; }
+@media (max-width: 700px) { kbd { display: none; } }
+</style>

@@ -1,0 +1,11 @@
+import type { Command } from '@tasche/contract';
+import type { LadderClub } from '@tasche/core';
+
+/** A change looked at on the ladder and not yet made. */
+export interface Trial {
+  words: string;
+  clubs: readonly LadderClub[];
+  /** What keeping it would do; a remedy for the bench or the range can only be looked at here. */
+  commands?: readonly Command[];
+  caution?: string;
+}

@@ -1,0 +1,64 @@
+import {
+  DEFAULT_GAP_SETTINGS, SCHOOLS, carryLadder, changedSteps, clubsTooMany, gaps, isFullSwing, type GapOptions, type LadderClub, type SchoolId,
+} from '@tasche/core';
+import type { BagView, ClubView } from '@tasche/contract';
+import { computed, shallowRef, watch, type ComputedRef } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { useSettings } from '../app/settings';
+import { useSheet } from '../sheet/sheet-store';
+import type { Trial } from './trial';
+
+/** A bag on its ladder: now, as it would be, and as it was when looking began. The school is part of the address. */
+export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
+  const store = useSheet();
+  const settings = useSettings();
+  const route = useRoute();
+  const router = useRouter();
+  const trial = shallowRef<Trial | null>(null);
+  const marked = shallowRef<{ bagId: string; clubs: readonly LadderClub[] } | null>(null);
+
+  const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
+  const school = computed<SchoolId>({
+    get: () => SCHOOLS.find((one) => one.id === route.query.school)?.id ?? 'even-carries',
+    set: (id) => void router.replace({ query: { ...route.query, school: id === 'even-carries' ? undefined : id } }),
+  });
+  const gapSettings = computed(() => store.sheet!.player.gapSettings);
+  const options = computed<GapOptions>(() => ({ school: school.value, settings: gapSettings.value, unit: unit.value }));
+  const limit = computed(() => gapSettings.value.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit);
+
+  const inBag = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
+  const shown = computed(() => trial.value?.clubs ?? inBag.value);
+  const report = computed(() => gaps(shown.value, options.value));
+  const before = computed(() => {
+    if (trial.value) return gaps(inBag.value, options.value);
+    return marked.value && marked.value.bagId === bag.value?.id ? gaps(marked.value.clubs, options.value) : report.value;
+  });
+  const beforeClubs = computed(() => (trial.value ? inBag.value : marked.value?.clubs ?? inBag.value));
+  const difference = computed(() => changedSteps(before.value, report.value));
+  const freshSteps = computed(() => new Set(difference.value.opened.map((step) => `${step.upperId} ${step.lowerId}`)));
+  const freshClubs = computed(() => new Set(shown.value.map((club) => club.id).filter((id) => !beforeClubs.value.some((club) => club.id === id))));
+  const goneClubs = computed(() => beforeClubs.value.filter((club) => !shown.value.some((one) => one.id === club.id)));
+
+  /** Clubs in the order of the ladder, then those without a carry in the bag's order, then the short game. */
+  const rows = computed<ClubView[]>(() => {
+    const order = new Map(carryLadder(shown.value).map((rung, i) => [rung.id, i]));
+    const place = (club: LadderClub, i: number) => order.get(club.id) ?? (isFullSwing(club.kind) ? 1000 : 2000) + i;
+    return shown.value
+      .map((club, i) => ({ club: store.clubsById.get(club.id), place: place(club, i) }))
+      .filter((row): row is { club: ClubView; place: number } => row.club !== undefined)
+      .sort((a, b) => a.place - b.place)
+      .map((row) => row.club);
+  });
+  const leftOut = computed(() => store.clubs
+    .filter((club) => !bag.value?.clubIds.includes(club.id) && club.spec.state?.value !== 'retired'));
+  const tooMany = computed(() => clubsTooMany(inBag.value.length, limit.value));
+
+  function mark(): void {
+    marked.value = bag.value ? { bagId: bag.value.id, clubs: inBag.value } : null;
+  }
+  watch(() => bag.value?.id, () => { trial.value = null; mark(); }, { immediate: true });
+
+  return {
+    unit, school, options, limit, inBag, shown, report, before, difference, freshSteps, freshClubs, goneClubs, rows, leftOut, tooMany, trial, mark,
+  };
+}

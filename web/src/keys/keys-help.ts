@@ -1,0 +1,21 @@
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+
+export const useKeysHelp = defineStore('keys-help', () => ({ open: ref(false) }));
+
+/** Every key there is, as the help shows them. */
+export const KEYS: readonly { group: string; keys: readonly (readonly [string, string])[] }[] = [
+  { group: 'Anywhere', keys: [
+    ['?', 'these keys'], ['Alt U', 'yards or metres'], ['Ctrl Z', 'undo'], ['Ctrl Shift Z', 'redo'],
+    ['Alt R', 'roster'], ['Alt B', 'bag'], ['Alt L', 'locker'], ['Alt P', 'plan'],
+  ] },
+  { group: 'In the sheet', keys: [
+    ['← ↑ → ↓', 'move'], ['type', 'write over the cell'], ['Enter', 'save and go down'], ['Tab', 'save and go right'],
+    ['F2', 'change what is there'], ['Esc', 'leave it as it was'], ['Delete', 'back to "not known"'],
+    ['Ctrl V', 'paste rows from a spreadsheet'], ['Ctrl C', 'copy the cell'], ['Alt Enter', 'open the club'],
+  ] },
+  { group: 'The bag', keys: [
+    ['Alt O', 'this club out'], ['Alt I', 'put a club in'], ['Alt M', 'measure before and after from here'],
+    ['Alt T', 'ladder as a table'], ['Alt 1 to 5', 'other columns'], ['Alt S', 'school'], ['Alt Y', 'try the remedy'],
+  ] },
+];

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { distanceNumber, formatDegrees, type DistanceUnit, type GapReport } from '@tasche/core';
+import { MARKS } from './marks';
+
+/** The ladder for people who would rather read it, or hear it. */
+defineProps<{ report: GapReport; unit: DistanceUnit }>();
+</script>
+
+<template>
+  <table class="ladder">
+    <caption class="unseen">Ladder: each club with its loft and carry, and the step to the next club</caption>
+    <thead>
+      <tr><th scope="col">Club</th><th scope="col">Loft</th><th scope="col">Carry</th><th scope="col">Loft step</th><th scope="col">Carry step</th><th scope="col">Target</th><th scope="col">Verdict</th></tr>
+    </thead>
+    <tbody>
+      <tr v-for="(rung, i) in report.rungs" :key="rung.clubId">
+        <th scope="row">{{ rung.name }}</th>
+        <td>{{ rung.loftDeg === undefined ? '' : formatDegrees(rung.loftDeg) }}</td>
+        <td>{{ distanceNumber(rung.carryM, unit) }} {{ unit }}</td>
+        <template v-if="report.steps[i]">
+          <td>{{ report.steps[i].loftDeg === undefined ? '' : formatDegrees(report.steps[i].loftDeg) }}</td>
+          <td>{{ distanceNumber(report.steps[i].carryM, unit) }}</td>
+          <td>{{ report.steps[i].targetM !== undefined ? distanceNumber(report.steps[i].targetM, unit, 1) : report.steps[i].targetDeg !== undefined ? formatDegrees(report.steps[i].targetDeg) : '' }}</td>
+          <td><span class="verdict" :class="report.steps[i].severity">{{ MARKS[report.steps[i].severity] }} {{ report.steps[i].word }}</span><div class="small quiet">{{ report.steps[i].reason }}</div></td>
+        </template>
+        <td v-else colspan="4" />
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.ladder { border-collapse: collapse; width: 100%; font-size: 13.5px; }
+th, td { text-align: left; padding: 6px 10px 6px 0; border-bottom: 1px solid var(--line-soft); vertical-align: top; }
+thead th { color: var(--quiet); font-weight: 400; font-size: 12.5px; }
+td:nth-child(n + 2):nth-child(-n + 6) { text-align: right; white-space: nowrap; }
+</style>

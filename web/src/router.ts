@@ -1,0 +1,22 @@
+import { createRouter, createWebHistory } from 'vue-router';
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/roster' },
+    { path: '/roster', name: 'roster', component: () => import('./roster/RosterView.vue'), meta: { title: 'Roster' } },
+    {
+      path: '/players/:playerId', component: () => import('./sheet/PlayerPage.vue'), props: true,
+      children: [
+        { path: '', redirect: (to) => ({ name: 'bag', params: to.params }) },
+        { path: 'bag/:bagId?', name: 'bag', component: () => import('./bag/BagView.vue'), props: true, meta: { title: 'Bag' } },
+        { path: 'locker', name: 'locker', component: () => import('./locker/LockerView.vue'), props: true, meta: { title: 'Locker' } },
+        { path: 'plan/:planId?', name: 'plan', component: () => import('./plan/PlanView.vue'), props: true, meta: { title: 'Plan' } },
+        { path: 'history', name: 'history', component: () => import('./changes/HistoryView.vue'), props: true, meta: { title: 'History' } },
+      ],
+    },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./app/NowhereView.vue'), meta: { title: 'Nothing here' } },
+  ],
+});
+
+router.afterEach((to) => { document.title = `${(to.meta.title as string | undefined) ?? 'Tasche'} · Tasche`; });

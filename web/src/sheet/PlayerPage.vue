@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
+import { computed, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { useSettings } from '../app/settings';
+import { isTyping } from '../keys/is-typing';
+import { useSheet } from './sheet-store';
+
+const props = defineProps<{ playerId: string }>();
+const store = useSheet();
+const settings = useSettings();
+const route = useRoute();
+const router = useRouter();
+const asOf = computed(() => (typeof route.query.asOf === 'string' && /^\d{4}-\d\d-\d\d$/.test(route.query.asOf) ? route.query.asOf : null));
+watch([() => props.playerId, asOf], ([playerId, day]) => void store.load(playerId, day), { immediate: true });
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  const command = event.ctrlKey || event.metaKey;
+  const key = event.key.toLowerCase();
+  if (command && key === 'z' && !isTyping(event)) {
+    event.preventDefault();
+    if (event.shiftKey) store.redo();
+    else store.undo();
+  } else if (command && key === 'y' && !isTyping(event)) {
+    event.preventDefault();
+    store.redo();
+  } else if (event.altKey && !command) {
+    const view = { b: 'bag', l: 'locker', p: 'plan' }[key];
+    if (key === 'u' && store.sheet) {
+      event.preventDefault();
+      settings.flipUnit(store.sheet.player.distanceUnit);
+    } else if (key === 'r') {
+      event.preventDefault();
+      void router.push('/roster');
+    } else if (view) {
+      event.preventDefault();
+      void router.push({ name: view, params: { playerId: props.playerId } });
+    }
+  }
+});
+</script>
+
+<template>
+  <RouterView v-if="store.state === 'ready' && store.sheet && store.sheet.player.id === playerId" />
+  <div v-else class="page">
+    <template v-if="store.state === 'missing'">
+      <h1>No such player</h1>
+      <p class="quiet">The address may be old. <RouterLink to="/roster">To the roster</RouterLink></p>
+    </template>
+    <template v-else-if="store.state === 'away'">
+      <h1>The server is away</h1>
+      <p class="quiet" role="status">This page opens by itself as soon as it is back.</p>
+    </template>
+    <template v-else>
+      <div class="waiting" role="status" aria-label="Loading"><span v-for="n in 8" :key="n" /></div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.waiting { display: grid; gap: 14px; padding-top: 60px; max-width: 520px; }
+.waiting span { height: 26px; background: var(--linen-deep); border-radius: 3px; opacity: 0.8; }
+</style>

@@ -1,0 +1,121 @@
+import { playingLoft, quantityOf, shotIn, sourceWords, distanceNumber, type DistanceUnit, type QuantityKey, type ShotKind } from '@tasche/core';
+import { columnOf, isDistancePart, showQuantity, unitLabel, usualUnits, type ClubView, type Column, type ShotPart } from '@tasche/contract';
+import { shortDay } from '../app/day';
+
+/** A column as the screen shows it. The loft it is really at is shown with the stamp struck through. */
+export interface SheetColumn {
+  id: string;
+  /** The column that typing here writes to. */
+  writes: (club: ClubView) => Column;
+  head: string;
+  align: 'left' | 'right';
+  px: number;
+  /** Shown on a phone too. */
+  essential?: boolean;
+}
+
+const fixed = (id: string): Column => columnOf(id)!;
+
+const nameColumn: SheetColumn = { id: 'name', writes: () => fixed('name'), head: 'club', align: 'left', px: 112, essential: true };
+
+/** Where a stamp is written down, a new loft is what the club was set to; otherwise it is the stamp. */
+const loftColumn: SheetColumn = {
+  id: 'loft', head: 'loft', align: 'right', px: 90, essential: true,
+  writes: (club) => fixed(club.spec.loftStampedDeg ? 'loftSetDeg' : 'loftStampedDeg'),
+};
+
+function quantityColumn(key: QuantityKey, px: number): SheetColumn {
+  const quantity = quantityOf(key)!;
+  const right = quantity.type === 'number';
+  return { id: key, writes: () => fixed(key), head: quantity.short, align: right ? 'right' : 'left', px };
+}
+
+function shotColumn(shotKind: ShotKind, part: ShotPart, head: string, px: number, essential = false): SheetColumn {
+  const id = `shot.${shotKind}.${part}`;
+  return { id, writes: () => fixed(id), head, align: part === 'source' ? 'left' : 'right', px, essential };
+}
+
+const sourceColumn: SheetColumn = { id: 'shot.full.source', writes: () => fixed('shot.full.shots'), head: 'source', align: 'left', px: 84 };
+const carryColumn = shotColumn('full', 'carryM', 'carry', 58, true);
+
+export interface ColumnSet {
+  id: string;
+  name: string;
+  columns: readonly SheetColumn[];
+}
+
+/** Ways to look at the sheet, each narrow enough to stand beside the ladder. */
+export const COLUMN_SETS: readonly ColumnSet[] = [
+  { id: 'gaps', name: 'Gaps', columns: [nameColumn, loftColumn, quantityColumn('lengthIn', 62), quantityColumn('shaft', 84), quantityColumn('swingWeight', 42), carryColumn, sourceColumn] },
+  { id: 'lofts', name: 'Lofts and soles', columns: [nameColumn, quantityColumn('loftStampedDeg', 60), quantityColumn('loftSetDeg', 54), quantityColumn('loftMeasuredDeg', 62), quantityColumn('lieDeg', 54), quantityColumn('setting', 96), quantityColumn('bounceDeg', 62), quantityColumn('grind', 100)] },
+  { id: 'build', name: 'Build', columns: [nameColumn, quantityColumn('head', 96), quantityColumn('lengthIn', 62), quantityColumn('shaft', 84), quantityColumn('shaftWeightG', 62), quantityColumn('flex', 42), quantityColumn('swingWeight', 42), quantityColumn('grip', 92)] },
+  { id: 'shots', name: 'Shots', columns: [nameColumn, carryColumn, shotColumn('full', 'totalM', 'total', 56), shotColumn('full', 'apexM', 'apex', 54), shotColumn('full', 'landDeg', 'land', 50), shotColumn('full', 'spreadM', '±', 46), shotColumn('soft', 'carryM', 'soft', 50), shotColumn('three-quarter', 'carryM', '¾', 46)] },
+  { id: 'record', name: 'Record', columns: [nameColumn, quantityColumn('state', 78), quantityColumn('totalWeightG', 68), quantityColumn('serial', 96), quantityColumn('grooveDate', 90), quantityColumn('price', 60), quantityColumn('hitsPerRound', 50), carryColumn] },
+];
+
+/** Every column there is, for the locker's wide sheet. */
+export const ALL_COLUMNS: readonly SheetColumn[] = [...new Map(COLUMN_SETS.flatMap((set) => set.columns).map((column) => [column.id, column])).values()];
+
+export interface CellShown {
+  text: string;
+  /** Struck through before the text: the stamp a club is not at. */
+  struck?: string;
+  /** Where the number comes from, said on hover and focus. */
+  origin: string;
+  source?: 'measured' | 'stated' | 'modelled';
+}
+
+/** What a cell shows. */
+export function showCell(club: ClubView, column: SheetColumn, unit: DistanceUnit): CellShown {
+  if (column.id === 'name') return { text: club.name, origin: `${club.name}, ${club.kind}` };
+  if (column.id === 'loft') return showLoft(club);
+  const written = column.writes(club);
+  if (column.id === 'shot.full.source') return showSource(club, unit);
+  if (written.type === 'shot') return showShot(club, written.shotKind, written.part, unit, written);
+  if (written.type === 'quantity') {
+    const fact = club.spec[written.id];
+    return fact === undefined
+      ? { text: '', origin: `${written.quantity.label}: not known` }
+      : {
+        text: showQuantity(written.quantity, fact.value, written.quantity.type === 'number' && written.quantity.unit === 'deg'),
+        origin: `${written.quantity.label}, as of ${shortDay(fact.takenOn)}`,
+      };
+  }
+  return { text: '', origin: '' };
+}
+
+function showLoft(club: ClubView): CellShown {
+  const loft = playingLoft(club.spec);
+  if (!loft) return { text: '', origin: 'Loft: not known' };
+  const text = showQuantity(quantityOf(loft.from === 'measured' ? 'loftMeasuredDeg' : 'loftSetDeg')!, loft.deg).replace(/(\.\d)0°$/, '$1°');
+  const moved = loft.stampedDeg !== undefined && Math.abs(loft.stampedDeg - loft.deg) > 0.01;
+  const how = { measured: 'measured on a gauge', set: 'bent or set', stamped: 'as stamped' }[loft.from];
+  return {
+    text, origin: `Loft ${how}, ${shortDay(loft.takenOn)}${moved ? `; stamped ${loft.stampedDeg}°` : ''}`,
+    ...(moved && { struck: loft.stampedDeg!.toFixed(1) }),
+  };
+}
+
+function showShot(club: ClubView, shotKind: ShotKind, part: ShotPart, unit: DistanceUnit, column: Column): CellShown {
+  const shot = shotIn(club.spec, `shot.${shotKind}`);
+  const value = part === 'takenOn' ? club.spec[`shot.${shotKind}`]?.takenOn : shot?.[part];
+  if (shot === undefined || value === undefined) return { text: '', origin: `${column.label}: not known` };
+  const day = shortDay(club.spec[`shot.${shotKind}`]!.takenOn);
+  const origin = `${column.label} [${unitLabel(column, unit) || 'as said'}], ${sourceWords(shot, unit)}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`;
+  const text = isDistancePart(part) ? distanceNumber(value as number, usualUnits(column, unit).distance) : `${value}${part === 'landDeg' ? '°' : ''}`;
+  return { text, origin, source: shot.source };
+}
+
+function showSource(club: ClubView, unit: DistanceUnit): CellShown {
+  const shot = shotIn(club.spec, 'shot.full');
+  if (!shot) return { text: '', origin: 'No carry yet' };
+  const text = shot.source === 'modelled' ? sourceWords(shot, unit).replace('modelled', 'model').replace(/ (yd|m)$/, '') : sourceWords(shot, unit);
+  const day = shortDay(club.spec['shot.full']!.takenOn);
+  return { text, origin: `Carry ${sourceWords(shot, unit)}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`, source: shot.source };
+}
+
+/** What an editor opens with: the exact value in the reader's unit. */
+export function editText(club: ClubView, column: SheetColumn, unit: DistanceUnit): string {
+  if (column.id === 'shot.full.source') return String(shotIn(club.spec, 'shot.full')?.shots ?? '');
+  return showCell(club, column, unit).text.replace(/°$/, '');
+}

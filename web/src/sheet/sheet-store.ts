@@ -1,0 +1,119 @@
+import type { ChangeRequest, Command, Conflict, Problem, SheetView } from '@tasche/contract';
+import { ladderClub, type LadderClub } from '@tasche/core';
+import { defineStore } from 'pinia';
+import { v4 as newId } from 'uuid';
+import { computed, ref, shallowRef } from 'vue';
+import { Refused, request } from '../api/request';
+import { withCommands, withResult } from '../changes/optimistic';
+import { subjectOf, useOutbox } from '../changes/outbox';
+
+/** One player's locker, bags and plans, and everything that can be done to them. */
+export const useSheet = defineStore('sheet', () => {
+  const outbox = useOutbox();
+  const sheet = shallowRef<SheetView | null>(null);
+  const state = ref<'empty' | 'loading' | 'ready' | 'missing' | 'away'>('empty');
+  /** What the server refused last, to be read and put away. */
+  const refused = shallowRef<Problem | null>(null);
+  const conflicted = shallowRef<readonly { request: ChangeRequest; conflicts: readonly Conflict[] }[]>([]);
+  const undoable = ref<string[]>([]);
+  const redoable = ref<string[]>([]);
+  let wanted: { playerId: string; asOf: string | null } | null = null;
+
+  const clubs = computed(() => sheet.value?.clubs ?? []);
+  const clubsById = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
+  const ladderClubs = computed(() => new Map(clubs.value.map((club): [string, LadderClub] => [club.id, ladderClub(club)])));
+  const gamer = computed(() => sheet.value?.bags.find((bag) => bag.gamer));
+  const readOnly = computed(() => sheet.value?.asOf != null);
+
+  async function load(playerId: string, asOf: string | null = null): Promise<void> {
+    if (wanted?.playerId !== playerId) {
+      undoable.value = [];
+      redoable.value = [];
+      sheet.value = null;
+    }
+    wanted = { playerId, asOf };
+    if (!sheet.value) state.value = 'loading';
+    try {
+      const loaded = await request<SheetView>(`/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`);
+      if (wanted.playerId !== playerId || wanted.asOf !== asOf) return;
+      const pending = outbox.waiting.flatMap((one) => (one.kind === 'change' && one.playerId === playerId ? one.request.commands : []));
+      sheet.value = asOf === null ? withCommands(loaded, pending) : loaded;
+      state.value = 'ready';
+    } catch (error) {
+      if (error instanceof Refused) state.value = 'missing';
+      else if (sheet.value === null) {
+        state.value = 'away';
+        setTimeout(() => { if (state.value === 'away' && wanted?.playerId === playerId) void load(playerId, asOf); }, 1500);
+      }
+    }
+  }
+
+  /** Does something: on the screen now, on the server as soon as it can. */
+  function change(commands: readonly Command[], why = ''): string {
+    const id = newId();
+    const current = sheet.value;
+    if (!current || commands.length === 0) return id;
+    sheet.value = withCommands(current, commands);
+    outbox.push({ kind: 'change', playerId: current.player.id, request: { id, commands, ...(why && { why }) } });
+    undoable.value = [...undoable.value, id];
+    redoable.value = [];
+    return id;
+  }
+
+  function undo(changeId = undoable.value.at(-1)): void {
+    if (!changeId || !sheet.value) return;
+    undoable.value = undoable.value.filter((id) => id !== changeId);
+    const id = newId();
+    redoable.value = [...redoable.value, id];
+    outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id });
+  }
+
+  function redo(): void {
+    const changeId = redoable.value.at(-1);
+    if (!changeId || !sheet.value) return;
+    redoable.value = redoable.value.slice(0, -1);
+    const id = newId();
+    undoable.value = [...undoable.value, id];
+    outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id });
+  }
+
+  outbox.onSent((sent) => {
+    const current = sheet.value;
+    if (!current || sent.outgoing.playerId !== current.player.id) return;
+    if ('result' in sent) {
+      // What is still waiting was typed later and stands over the answer.
+      const pending = outbox.waiting.flatMap((one) => (one.kind === 'change' && one.playerId === current.player.id ? one.request.commands : []));
+      sheet.value = withCommands(withResult(current, sent.result), pending);
+      return;
+    }
+    const failedId = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
+    undoable.value = undoable.value.filter((id) => id !== failedId);
+    redoable.value = redoable.value.filter((id) => id !== failedId);
+    if (sent.problem.error === 'conflict' && sent.problem.conflicts?.length && sent.outgoing.kind === 'change') {
+      conflicted.value = [...conflicted.value, { request: sent.outgoing.request, conflicts: sent.problem.conflicts }];
+    } else refused.value = sent.problem;
+    void load(current.player.id);
+  });
+
+  /** Saves the refused side of a conflict after all, over what the other person saved. */
+  function saveMine(): void {
+    const refusedChanges = conflicted.value;
+    conflicted.value = [];
+    for (const { request: { commands, why }, conflicts } of refusedChanges) {
+      const versions = new Map(conflicts.map((one) => [one.id, one.version]));
+      change(commands.map((command) => {
+        const version = versions.get(subjectOf(command) ?? '');
+        return version !== undefined && 'version' in command ? { ...command, version } : command;
+      }), why);
+    }
+  }
+
+  function keepTheirs(): void {
+    conflicted.value = [];
+  }
+
+  return {
+    sheet, state, refused, conflicted, clubs, clubsById, ladderClubs, gamer, readOnly, undoable, redoable,
+    load, change, undo, redo, saveMine, keepTheirs,
+  };
+});
