@@ -23,6 +23,7 @@ export const useSheet = defineStore('sheet', () => {
   const clubsById = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
   const ladderClubs = computed(() => new Map(clubs.value.map((club): [string, LadderClub] => [club.id, ladderClub(club)])));
   const gamer = computed(() => sheet.value?.bags.find((bag) => bag.gamer));
+  const lastChangeId = computed(() => sheet.value?.lastChange?.id);
   const readOnly = computed(() => sheet.value?.asOf != null);
 
   async function load(playerId: string, asOf: string | null = null): Promise<void> {
@@ -113,7 +114,7 @@ export const useSheet = defineStore('sheet', () => {
   }
 
   return {
-    sheet, state, refused, conflicted, clubs, clubsById, ladderClubs, gamer, readOnly, undoable, redoable,
+    sheet, state, refused, conflicted, clubs, clubsById, ladderClubs, gamer, lastChangeId, readOnly, undoable, redoable,
     load, change, undo, redo, saveMine, keepTheirs,
   };
 });

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { BENDING_CAUTION, CLUB_KINDS, QUANTITIES, SHOT_KINDS, quantityOf, shotIn, shotKindOf, sourceWords, distanceNumber, type ClubKind, type Quantity, type ShotKind } from '@tasche/core';
+import { SHOT_PARTS, columnOf, showQuantity, unitLabel, type Column, type ReadingView, type ShotPart } from '@tasche/contract';
+import { NDrawer, NDrawerContent } from 'naive-ui';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { request } from '../api/request';
+import { shortDay, today } from '../app/day';
+import { useSettings } from '../app/settings';
+import { cellChange } from '../sheet/cell-change';
+import { showCell } from '../sheet/sheet-columns';
+import { useSheet } from '../sheet/sheet-store';
+
+/** One club whole: build, readings, shots, and everything that was ever written down about it. */
+const props = defineProps<{ clubId: string }>();
+const emit = defineEmits<{ close: [] }>();
+const store = useSheet();
+const settings = useSettings();
+
+const club = computed(() => store.clubsById.get(props.clubId)!);
+const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
+const takenOn = ref(today());
+const complaints = ref(new Map<string, { text: string; reason: string }>());
+const readings = shallowRef<ReadingView[] | null>(null);
+
+const GROUPS: readonly { name: string; group: Quantity['group']; caution?: string }[] = [
+  { name: 'Lofts and lie', group: 'lofts', caution: BENDING_CAUTION },
+  { name: 'Head and length', group: 'build', caution: 'Cutting graphite: dust mask. Heat and solvents: fresh air. The maker and a qualified builder decide.' },
+  { name: 'Shaft', group: 'shaft' },
+  { name: 'Grip', group: 'grip' },
+  { name: 'Sole', group: 'sole' },
+  { name: 'Weights', group: 'weights', caution: 'Lead: wash your hands after.' },
+  { name: 'Putter', group: 'putter' },
+  { name: 'Record', group: 'record' },
+];
+const groups = computed(() => GROUPS
+  .filter(({ group }) => group !== 'putter' || club.value.kind === 'putter')
+  .map((one) => ({ ...one, quantities: QUANTITIES.filter((quantity) => quantity.group === one.group) })));
+const parts = SHOT_PARTS.filter((part) => ['carryM', 'totalM', 'apexM', 'landDeg', 'spreadM', 'shots'].includes(part));
+const PART_HEADS: Partial<Record<ShotPart, string>> = { carryM: 'carry', totalM: 'total', apexM: 'apex', landDeg: 'land', spreadM: '±', shots: 'shots' };
+
+watch([() => props.clubId, () => store.lastChangeId], async () => {
+  readings.value = await request<ReadingView[]>(`/clubs/${props.clubId}/readings?limit=100`).catch(() => null);
+}, { immediate: true });
+
+function show(column: Column): string {
+  const id = column.id;
+  return complaints.value.get(id)?.text ?? showCell(club.value, { id, writes: () => column, head: '', align: 'left', px: 0 }, unit.value).text.replace(/°$/, '');
+}
+
+function write(column: Column, event: Event): void {
+  const text = (event.target as HTMLInputElement).value;
+  if (text === show(column)) return;
+  const change = cellChange(club.value, column, text, unit.value, takenOn.value);
+  if (change.ok) {
+    complaints.value.delete(column.id);
+    store.change(change.commands);
+  } else complaints.value.set(column.id, { text, reason: change.reason });
+}
+
+function setKind(event: Event): void {
+  store.change([{ do: 'editClub', clubId: club.value.id, version: club.value.version, set: { kind: (event.target as HTMLSelectElement).value as ClubKind } }]);
+}
+
+function remove(): void {
+  store.change([{ do: 'removeClub', clubId: club.value.id, version: club.value.version }]);
+  emit('close');
+}
+
+function shotColumn(kind: ShotKind, part: ShotPart): Column {
+  return columnOf(`shot.${kind}.${part}`)!;
+}
+
+function readingText(reading: ReadingView): string {
+  const quantity = quantityOf(reading.key);
+  const label = quantity?.label ?? `${shotKindOf(reading.key)} shot`;
+  const { value } = reading;
+  if (value === null) return `${label}: not known`;
+  if (quantity) return `${label} ${showQuantity(quantity, value)}`;
+  return typeof value === 'object' ? `${label} ${distanceNumber(value.carryM, unit.value)} ${unit.value}, ${sourceWords(value, unit.value)}` : label;
+}
+</script>
+
+<template>
+  <NDrawer :show="true" :width="'min(560px, 100vw)'" placement="right" @update:show="emit('close')">
+    <NDrawerContent :title="club.name" closable :native-scrollbar="true">
+      <div class="top">
+        <label>Name <input :value="club.name" :disabled="store.readOnly" @change="write(columnOf('name')!, $event)"></label>
+        <label>Kind <select :value="club.kind" :disabled="store.readOnly" @change="setKind"><option v-for="kind in CLUB_KINDS" :key="kind">{{ kind }}</option></select></label>
+        <label>True on <input v-model="takenOn" type="date" :max="today()" :disabled="store.readOnly"></label>
+      </div>
+      <section v-if="club.kind !== 'putter'">
+        <h3>Shots <span class="quiet small">in {{ unit }}; apex in {{ unit === 'yd' ? 'ft' : 'm' }}</span></h3>
+        <table class="shots">
+          <thead><tr><th /><th v-for="part in parts" :key="part">{{ PART_HEADS[part] }}</th><th>source</th></tr></thead>
+          <tbody>
+            <tr v-for="kind in SHOT_KINDS" :key="kind">
+              <th scope="row">{{ kind }}</th>
+              <td v-for="part in parts" :key="part">
+                <input
+                  :value="show(shotColumn(kind, part))" :aria-label="`${kind} ${PART_HEADS[part]}`" :disabled="store.readOnly" inputmode="decimal"
+                  :class="{ bad: complaints.has(shotColumn(kind, part).id) }" :title="complaints.get(shotColumn(kind, part).id)?.reason" @change="write(shotColumn(kind, part), $event)">
+              </td>
+              <td class="small" :class="shotIn(club.spec, `shot.${kind}`)?.source">{{ shotIn(club.spec, `shot.${kind}`) ? sourceWords(shotIn(club.spec, `shot.${kind}`)!, unit) : '' }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-for="[id, one] in [...complaints].filter(([key]) => key.startsWith('shot.'))" :key="id" class="verdict fault small" role="alert">■ {{ one.reason }}</p>
+      </section>
+      <section v-for="{ name, quantities, caution } in groups" :key="name">
+        <h3>{{ name }}</h3>
+        <p v-if="caution" class="caution small">{{ caution }}</p>
+        <div class="fields">
+          <label v-for="quantity in quantities" :key="quantity.key">
+            <span>{{ quantity.label }} <i class="quiet">{{ unitLabel(columnOf(quantity.key)!, unit) }}</i></span>
+            <select v-if="quantity.type === 'choice'" :value="show(columnOf(quantity.key)!)" :disabled="store.readOnly" @change="write(columnOf(quantity.key)!, $event)">
+              <option value="" /><option v-for="choice in quantity.choices" :key="choice">{{ choice }}</option>
+            </select>
+            <input
+              v-else :value="show(columnOf(quantity.key)!)" :disabled="store.readOnly" :type="quantity.type === 'date' ? 'date' : 'text'" :class="{ bad: complaints.has(quantity.key) }"
+              :aria-invalid="complaints.has(quantity.key) || undefined" @change="write(columnOf(quantity.key)!, $event)">
+            <span v-if="complaints.has(quantity.key)" class="verdict fault small" role="alert">{{ complaints.get(quantity.key)!.reason }}</span>
+          </label>
+        </div>
+      </section>
+      <section>
+        <h3>Written down so far</h3>
+        <p v-if="readings === null" class="quiet small">The history is not to be had just now.</p>
+        <ol v-else class="readings small">
+          <li v-for="reading in readings" :key="reading.id" :class="{ undone: reading.undone }">
+            <span class="quiet">{{ shortDay(reading.takenOn) }}</span> {{ readingText(reading) }}
+            <span class="quiet">{{ reading.who }}{{ reading.why ? `: ${reading.why}` : '' }}{{ reading.undone ? ' (undone)' : '' }}</span>
+          </li>
+        </ol>
+      </section>
+      <button v-if="!store.readOnly" class="plain-button slim" @click="remove">Delete this club</button>
+      <span v-if="!store.readOnly" class="quiet small"> Ctrl Z brings it back. A club that is worn out is better set to “retired”.</span>
+    </NDrawerContent>
+  </NDrawer>
+</template>
+
+<style scoped>
+section { margin: 16px 0; }
+h3 { font-size: 14px; font-weight: 600; margin-bottom: 6px; }
+.top { display: grid; grid-template-columns: 1.4fr 1fr 1fr; gap: 10px; }
+.fields { display: grid; grid-template-columns: repeat(auto-fill, minmax(150px, 1fr)); gap: 8px 12px; }
+label { display: grid; gap: 2px; font-size: 12.5px; color: var(--quiet); }
+i { font-style: normal; }
+input, select { font: inherit; font-size: 14px; color: var(--ink); background: var(--linen); border: 1px solid var(--line); border-radius: 4px; padding: 5px 7px; min-width: 0; width: 100%; min-height: 32px; }
+.bad { border-color: var(--brick); }
+.shots { border-collapse: collapse; width: 100%; }
+.shots th { font-weight: 400; font-size: 12.5px; color: var(--quiet); text-align: left; padding: 2px 4px 2px 0; }
+.shots td { padding: 2px 3px 2px 0; }
+.shots input { text-align: right; padding: 4px 5px; }
+.measured { color: var(--petrol); }
+.stated { color: var(--brass-ink); }
+.modelled { font-style: italic; }
+.caution { color: var(--brass-ink); margin-bottom: 6px; }
+.readings { list-style: none; padding: 0; margin: 0; display: grid; gap: 3px; }
+.undone { text-decoration: line-through; opacity: 0.6; }
+</style>

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import type { ChangeResult, RosterEntry } from '@tasche/contract';
+import type { DistanceUnit } from '@tasche/core';
+import { differenceInCalendarDays, parseISO } from 'date-fns';
+import { v4 as newId } from 'uuid';
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import { useRouter } from 'vue-router';
+import { Away, post, request } from '../api/request';
+import { shortDay, shortMoment, today } from '../app/day';
+import { MARKS } from '../ladder/marks';
+
+const router = useRouter();
+const entries = shallowRef<RosterEntry[] | null>(null);
+const problem = ref('');
+const adding = ref(false);
+const name = ref('');
+const unit = ref<DistanceUnit>('yd');
+const hand = ref<'right' | 'left'>('right');
+
+const shown = computed(() => entries.value?.filter((entry) => !entry.player.archived) ?? []);
+const faults = computed(() => shown.value.filter((entry) => (entry.gamer?.faults ?? 0) > 0).length);
+
+async function load(): Promise<void> {
+  try {
+    entries.value = await request<RosterEntry[]>(`/players?today=${today()}`);
+    problem.value = '';
+  } catch (error) {
+    problem.value = (error as Error).message;
+    if (error instanceof Away) setTimeout(() => void load(), 1500);
+  }
+}
+onMounted(load);
+
+/** A new player starts with an empty gamer bag, ready to be typed into. */
+async function add(): Promise<void> {
+  const playerId = newId();
+  try {
+    await post<ChangeResult>('/changes', {
+      id: newId(),
+      commands: [
+        { do: 'addPlayer', player: { id: playerId, name: name.value.trim(), hand: hand.value, distanceUnit: unit.value } },
+        { do: 'addBag', bag: { id: newId(), playerId, name: 'Gamer' }, clubIds: [] },
+      ],
+    });
+    await router.push({ name: 'bag', params: { playerId } });
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
+}
+
+function startsIn(day: string): string {
+  const days = differenceInCalendarDays(parseISO(day), parseISO(today()));
+  if (days < 0) return 'on now';
+  return days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${days} days`;
+}
+</script>
+
+<template>
+  <div class="page">
+    <header class="page-head">
+      <div class="grow">
+        <h1>Roster</h1>
+        <p class="quiet small">{{ shown.length }} {{ shown.length === 1 ? 'player' : 'players' }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template></p>
+      </div>
+      <button class="plain-button main" @click="adding = !adding">Add a player</button>
+    </header>
+    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <form v-if="adding || (entries && shown.length === 0)" class="card add" @submit.prevent="add">
+      <label>Name <input v-model="name" required maxlength="80" autofocus placeholder="Who plays?"></label>
+      <label>Carries in <select v-model="unit"><option value="yd">yards</option><option value="m">metres</option></select></label>
+      <label>Hand <select v-model="hand"><option value="right">right</option><option value="left">left</option></select></label>
+      <button class="plain-button main">Add and write the bag down</button>
+    </form>
+    <ul v-if="entries" class="roster">
+      <li v-for="entry in shown" :key="entry.player.id" class="card">
+        <RouterLink :to="{ name: 'bag', params: { playerId: entry.player.id } }" class="main">
+          <h2>{{ entry.player.name }}</h2>
+          <p v-if="entry.gamer" class="headline"><span class="verdict" :class="entry.gamer.severity">{{ MARKS[entry.gamer.severity] }}</span> {{ entry.gamer.headline }}</p>
+          <p v-else class="quiet">No gamer bag yet.</p>
+        </RouterLink>
+        <dl>
+          <div><dt>Gamer</dt><dd>{{ entry.gamer ? `${entry.gamer.clubs} clubs` : '–' }} of {{ entry.clubsOwned }}</dd></div>
+          <div><dt>Faults</dt><dd :class="['verdict', entry.gamer?.faults ? 'fault' : 'fine']">{{ entry.gamer?.faults ?? '–' }}</dd></div>
+          <div><dt>Next</dt><dd><RouterLink v-if="entry.nextPlan" :to="{ name: 'plan', params: { playerId: entry.player.id, planId: entry.nextPlan.id } }">{{ entry.nextPlan.name }}</RouterLink><span v-else class="quiet">nothing planned</span><div v-if="entry.nextPlan" class="small quiet">{{ shortDay(entry.nextPlan.startsOn) }}, {{ startsIn(entry.nextPlan.startsOn) }}; {{ entry.nextPlan.swaps }} {{ entry.nextPlan.swaps === 1 ? 'swap' : 'swaps' }}</div></dd></div>
+          <div><dt>Last change</dt><dd class="small"><template v-if="entry.lastChange">{{ shortMoment(entry.lastChange.at) }}, {{ entry.lastChange.who }}<div class="quiet clip" :title="entry.lastChange.summary">{{ entry.lastChange.summary }}</div></template></dd></div>
+        </dl>
+      </li>
+    </ul>
+    <div v-else-if="!problem" class="waiting" role="status" aria-label="Loading"><span v-for="n in 4" :key="n" /></div>
+  </div>
+</template>
+
+<style scoped>
+.roster { list-style: none; margin: 0; padding: 0; display: grid; gap: 10px; }
+.roster li { display: grid; grid-template-columns: minmax(300px, 1.2fr) minmax(420px, 1fr); gap: 12px 28px; padding: 14px 18px; }
+.main { text-decoration: none; color: inherit; }
+.main:hover h2 { text-decoration: underline; text-underline-offset: 3px; }
+h2 { font-size: 18px; margin-bottom: 4px; }
+.headline { line-height: 1.45; }
+dl { display: grid; grid-template-columns: 92px 56px minmax(120px, 1fr) minmax(120px, 1fr); gap: 0 14px; margin: 0; align-content: center; }
+dt { font-size: 12px; color: var(--quiet); }
+dd { margin: 0; }
+.clip { max-width: 24ch; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.add { display: flex; flex-wrap: wrap; gap: 14px; align-items: end; padding: 14px 18px; margin-bottom: 14px; }
+.add label { display: grid; gap: 3px; font-size: 12.5px; color: var(--quiet); }
+.add input, .add select { font: inherit; font-size: 14px; min-height: 36px; padding: 4px 8px; border: 1px solid var(--line); border-radius: 4px; background: var(--linen); color: var(--ink); }
+.waiting { display: grid; gap: 10px; }
+.waiting span { height: 86px; background: var(--linen-deep); border-radius: 6px; }
+@media (max-width: 980px) {
+  .roster li { grid-template-columns: 1fr; }
+  dl { grid-template-columns: repeat(auto-fit, minmax(120px, 1fr)); gap: 8px 14px; }
+}
+</style>
