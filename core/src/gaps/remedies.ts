@@ -2,6 +2,7 @@ import { isWedge } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import { toMetres, distanceNumber, type DistanceUnit } from '../units/distance.js';
 import { gaps, type GapOptions } from './gaps.js';
+import { carryLadder } from './ladder.js';
 import type { GapReport, StepReport } from './report.js';
 import { DEFAULT_GAP_SETTINGS } from './settings.js';
 import { evennessWords, formatDegrees, shotName } from './words.js';
@@ -58,6 +59,12 @@ export function remedies(bag: readonly LadderClub[], leftOut: readonly LadderClu
 /** Which of two reports is the better bag, as a sort order: faults, then looks, then evenness. */
 export function compareReports(a: GapReport, b: GapReport): number {
   return a.faults - b.faults || a.looks - b.looks || (a.evenness?.rms ?? 0) - (b.evenness?.rms ?? 0);
+}
+
+/** The longest and the shortest club: a ladder without them is more even only because it is shorter. */
+export function ladderEnds(bag: readonly LadderClub[]): ReadonlySet<string> {
+  const rungs = carryLadder(bag);
+  return new Set([rungs[0], rungs.at(-1)].flatMap((rung) => rung?.id ?? []));
 }
 
 function bestOf(candidates: readonly Remedy[], before: GapReport): Remedy | undefined {
@@ -142,8 +149,9 @@ function takeOuts(bag: readonly LadderClub[], before: GapReport, options: GapOpt
 
 function swapsFrom(bag: readonly LadderClub[], leftOut: readonly LadderClub[], clubLimit: number, options: GapOptions): Remedy[] {
   const full = bag.length >= clubLimit;
+  const ends = ladderEnds(bag);
   return leftOut.filter((club) => club.shots.full).flatMap((incoming) => {
-    const outgoing = full ? bag.filter((club) => club.kind !== 'putter') : [undefined];
+    const outgoing = full ? bag.filter((club) => club.shots.full && !ends.has(club.id)) : [undefined];
     return outgoing.map((out): Remedy => {
       const swapped = [...bag.filter((club) => club !== out), incoming];
       const after = gaps(swapped, options);

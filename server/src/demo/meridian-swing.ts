@@ -78,10 +78,10 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
   },
   {
     file: 'pim-hoekstra.csv', name: 'Pim Hoekstra', hand: 'right', distanceUnit: 'm',
-    notes: 'Carries. Ten clubs from November to March, partial swings for the rest.',
+    notes: 'Carries. Nine clubs from November to March, partial swings for the rest.',
     gapSettings: {},
     bags: [
-      { name: 'Winter ten', clubs: ['3 wood', 'Hybrid 4', '5 iron', '7 iron', '9 iron', '50', 'Winter 56', '58', 'Putter'] },
+      { name: 'Winter nine', clubs: ['3 wood', 'Hybrid 4', '5 iron', '7 iron', '9 iron', '50', 'Winter 56', '58', 'Putter'] },
       { name: 'Summer fourteen', clubs: ['Driver', '3 wood', '5 wood', 'Hybrid 4', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW', '50', '54', '58', 'Putter'] },
     ],
     changes: [{ club: '8 iron', key: 'loftMeasuredDeg', value: 36.5, daysAgo: 12, why: 'half a degree weak on the gauge; leave until spring' }],

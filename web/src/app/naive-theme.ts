@@ -7,6 +7,7 @@ export function naiveTheme(dark: boolean): { theme: GlobalTheme | null; override
   return {
     theme: dark ? darkTheme : null,
     overrides: {
+      InternalSelection: { border: `1px solid ${dark ? '#414b4c' : '#dacfb9'}`, color: dark ? '#262f32' : '#fbf8f1', colorActive: dark ? '#262f32' : '#fbf8f1' },
       common: {
         fontFamily: "'IBM Plex Sans', system-ui, sans-serif",
         borderRadius: '4px',

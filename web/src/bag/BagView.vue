@@ -37,8 +37,8 @@ const { unit, school, report, trial } = ladder;
 const editing = useSheetEditing(bag);
 const canEdit = computed(() => !store.readOnly && !trial.value);
 
-const ROW_PX = 40;
-const HEAD_PX = 46;
+const ROW_PX = 37;
+const HEAD_PX = 42;
 const grid = ref<InstanceType<typeof SheetGrid> | null>(null);
 const activeClub = ref<string | null>(null);
 const pointed = ref<StepReport | null>(null);
@@ -60,7 +60,7 @@ const findings = computed(() => bagFindings(ladder.shown.value, store.sheet!.pla
 const locked = computed(() => Boolean(bag.value?.gamer || bag.value?.ready));
 const full = computed(() => locked.value && ladder.inBag.value.length >= ladder.limit.value);
 const badges = computed(() => new Map([...ladder.freshClubs.value].map((id) => [id, trial.value ? 'in' : 'new'])));
-const bagOptions = computed(() => store.sheet!.bags.filter((one) => !one.planId || one.gamer || one.id === props.bagId).map((one) => ({ value: one.id, label: `${one.name}${one.gamer ? ' (gamer)' : ''}` })));
+const bagOptions = computed(() => store.sheet!.bags.filter((one) => !one.planId || one.gamer || one.id === props.bagId).map((one) => ({ value: one.id, label: one.gamer && one.name.toLowerCase() !== 'gamer' ? `${one.name} (gamer)` : one.name })));
 const lastChange = computed(() => store.sheet!.lastChange);
 
 function takeOut(clubId: string | null): void {
@@ -168,7 +168,7 @@ const kindPick = ref<ClubKind | null>(null);
   <div class="page bag">
     <header class="page-head">
       <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="dot">·</span> {{ bag?.name ?? 'no bag yet' }}<span v-if="bag?.gamer" class="tag">gamer</span><span v-if="bag?.ready" class="tag">ready</span></h1>
+        <h1>{{ store.sheet!.player.name }} <span class="dot">·</span> {{ bag?.name ?? 'no bag yet' }}<span v-if="bag?.gamer && bag.name.toLowerCase() !== 'gamer'" class="tag">gamer</span><span v-if="bag?.ready" class="tag">ready</span></h1>
         <p class="quiet small meta">
           <span v-if="bag">{{ ladder.inBag.value.length }} clubs</span>
           <span v-if="ladder.tooMany.value > 0" class="verdict look">◆ {{ ladder.tooMany.value }} must go: {{ ladder.limit.value }} is the limit (Rule 4.1b)</span>
@@ -208,6 +208,7 @@ const kindPick = ref<ClubKind | null>(null);
         <button v-if="!store.readOnly" title="Alt I" @click="picking = !picking">Put a club in</button>
         <button v-if="!store.readOnly" title="Alt O" :disabled="!activeClub" @click="takeOut(activeClub)">Take out {{ activeClub ? store.clubsById.get(activeClub)?.name : '' }}</button>
       </div>
+      <div class="stage">
       <div ref="board" class="board" :class="{ table: asTable, wide: boardWidth > 1000 }">
         <SheetGrid
           ref="grid" class="sheet" :clubs="ladder.rows.value" :columns="columnSet.columns" :unit="unit" :read-only="!canEdit" :rejected="editing.rejected.value"
@@ -225,6 +226,7 @@ const kindPick = ref<ClubKind | null>(null);
       <VerdictCard
         class="card-below" :report="report" :before="ladder.before.value" :opened="ladder.difference.value.opened" :closed="ladder.difference.value.closed" :pointed="pointed" :remedies="remedies" :trial="trial"
         :unit="unit" :read-only="store.readOnly" @try="tryRemedy" @keep="keep" @leave="leave" @mark="ladder.mark()" />
+      </div>
       <LeftOut v-if="!store.readOnly" :clubs="ladder.leftOut.value" :unit="unit" @put-in="putIn" @dropped="takeOut" @open="openClubId = $event" />
       <ul v-if="findings.length || report.flags.some((flag) => flag.severity === 'note' || flag.code === 'never-hit') || report.unplaced.length" class="findings small">
         <li v-for="(finding, i) in findings" :key="i" :class="finding.severity === 'rule' ? 'verdict look' : 'quiet'">{{ finding.severity === 'rule' ? '◆' : '·' }} {{ finding.text }}<template v-if="finding.rule"> ({{ finding.rule }})</template></li>
@@ -252,14 +254,17 @@ const kindPick = ref<ClubKind | null>(null);
 .sets [aria-selected='true'] { color: var(--petrol); border-bottom-color: var(--petrol); font-weight: 500; }
 .push { flex: 1; }
 .board { position: relative; display: grid; grid-template-columns: max-content minmax(230px, 1fr); align-items: start; gap: 0 14px; }
-.board.wide { grid-template-columns: max-content minmax(240px, 1fr) minmax(270px, 340px); }
+.board.wide { grid-template-columns: max-content minmax(240px, 1fr) minmax(250px, 300px); }
 .board.table { grid-template-columns: max-content minmax(300px, 1fr); }
 .board:not(.wide) .rail { grid-column: 1 / -1; margin-top: 18px; max-width: 520px; }
+.stage { display: contents; }
 .as-table { padding-top: 14px; }
 .picker { position: absolute; right: 0; top: 8px; z-index: 6; }
-.card-below { margin-top: 14px; }
+.card-below { margin-top: 10px; position: sticky; bottom: 8px; z-index: 4; box-shadow: 0 2px 14px rgb(30 25 15 / 12%); }
 .findings { list-style: none; padding: 0; margin: 12px 0 0; display: flex; flex-wrap: wrap; gap: 2px 18px; }
 @media (max-width: 700px) {
+  .stage { display: flex; flex-direction: column; }
+  .card-below { position: static; order: -1; margin: 8px 0 4px; }
   .board, .board.table { grid-template-columns: minmax(0, max-content) minmax(84px, 1fr); gap: 0 6px; }
   .board.table { grid-template-columns: 1fr; }
   .picker { left: 0; right: 0; width: auto; }

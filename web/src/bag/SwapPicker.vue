@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BagView, Command } from '@tasche/contract';
-import { compareReports, evennessWords, gaps, type DistanceUnit, type GapOptions, type LadderClub } from '@tasche/core';
+import { compareReports, evennessWords, gaps, ladderEnds, type DistanceUnit, type GapOptions, type GapReport, type LadderClub } from '@tasche/core';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { MARKS } from '../ladder/marks';
 import type { Trial } from './trial';
@@ -23,7 +23,7 @@ const pointed = ref(0);
 const input = ref<HTMLInputElement | null>(null);
 const list = ref<HTMLElement | null>(null);
 
-interface Choice { club: LadderClub; clubs: LadderClub[]; verdict: string; severity: string; commands: Command[]; words: string }
+interface Choice { report: GapReport; club: LadderClub; clubs: LadderClub[]; verdict: string; severity: string; commands: Command[]; words: string }
 
 const choices = computed<Choice[]>(() => {
   const wanted = filter.value.trim().toLowerCase();
@@ -42,12 +42,17 @@ function choice(club: LadderClub, clubs: LadderClub[], commands: Command[], word
   const report = gaps(clubs, props.options);
   const faults = report.faults > 0 ? `${report.faults} fault${report.faults > 1 ? 's' : ''}, ` : '';
   return {
-    club, clubs, commands, words, severity: report.headline.severity,
+    report, club, clubs, commands, words, severity: report.headline.severity,
     verdict: `${MARKS[report.headline.severity]} ${faults}${report.evenness ? `uneven ${evennessWords(report.evenness, props.unit)}` : ''}`,
   };
 }
 
-const sorted = computed(() => [...choices.value].sort((a, b) => compareReports(gaps(a.clubs, props.options), gaps(b.clubs, props.options))));
+/** Best ladder first; the ends of the ladder and the putter last, for without them it is only shorter. */
+const sorted = computed(() => {
+  const ends = ladderEnds(props.inBag);
+  const last = ({ club }: Choice) => (incoming.value && (ends.has(club.id) || !club.shots.full) ? 1 : 0);
+  return [...choices.value].sort((a, b) => last(a) - last(b) || compareReports(a.report, b.report));
+});
 watch([sorted, pointed], () => {
   const one = sorted.value[Math.min(pointed.value, sorted.value.length - 1)];
   emit('trial', one && (!props.full || incoming.value) ? { words: one.words, clubs: one.clubs, commands: one.commands } : null);

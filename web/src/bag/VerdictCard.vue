@@ -40,6 +40,7 @@ function stepWords(step: StepReport): string {
       <button class="plain-button slim" @click="emit('leave')">Leave it <kbd>Esc</kbd></button>
       <span v-if="trial.caution" class="caution small">{{ trial.caution }}</span>
     </p>
+    <div class="said">
     <p v-if="pointed" class="sentence">
       <span class="verdict" :class="pointed.severity">{{ MARKS[pointed.severity] }} {{ pointed.word }}.</span> {{ pointed.reason }}
     </p>
@@ -47,26 +48,26 @@ function stepWords(step: StepReport): string {
       <span class="verdict" :class="report.headline.severity" :title="SEVERITY_WORDS[report.headline.severity]">{{ MARKS[report.headline.severity] }} {{ report.headline.title }}</span>
       {{ report.headline.text }}
     </p>
+    <p class="figure small" :title="school.creed">{{ school.name }}: <b v-if="evenness">uneven by {{ evenness }}</b><template v-else>nothing to measure yet</template><span v-if="changed && evennessBefore" class="quiet">, before {{ evennessBefore }}</span></p>
+    </div>
     <p v-if="!trial && remedies.length > 0 && !readOnly" class="remedies">
       <span v-for="remedy in remedies" :key="remedy.text" class="remedy">
         {{ remedy.text }}
         <button v-if="remedy.kind !== 'partial'" class="plain-button slim" @click="emit('try', remedy)">Try it</button>
       </span>
     </p>
-    <p class="figures small">
-      <span :title="school.creed">{{ school.name }}: <b v-if="evenness">uneven by {{ evenness }}</b><template v-else>no steps to measure yet</template></span>
-      <template v-if="changed">
-        <span v-if="evennessBefore" class="quiet">before {{ evennessBefore }}</span>
+    <p v-if="changed" class="figures small">
         <span v-if="opened.length > 0">new: <template v-for="(step, i) in opened" :key="i"><i v-if="i"> · </i><span class="verdict" :class="step.severity">{{ MARKS[step.severity] }} {{ stepWords(step) }}</span></template></span>
         <span v-if="closed.length > 0" class="quiet">gone: <template v-for="(step, i) in closed" :key="i"><i v-if="i"> · </i>{{ stepWords(step) }}</template></span>
         <button v-if="!trial" class="plain-button slim" title="Alt M" @click="emit('mark')">Compare from here on</button>
-      </template>
     </p>
   </section>
 </template>
 
 <style scoped>
-.verdict-card { padding: 12px 16px; display: grid; gap: 8px; }
+.verdict-card { padding: 10px 16px; display: grid; gap: 7px; }
+.said { display: flex; flex-wrap: wrap; gap: 2px 18px; justify-content: space-between; align-items: baseline; }
+.figure { white-space: nowrap; }
 .sentence { font-size: 15px; }
 .sentence .verdict { font-weight: 600; }
 .trial { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; background: var(--petrol-soft); margin: -4px -8px 0; padding: 6px 8px; border-radius: 4px; }

@@ -148,8 +148,8 @@ i { font-style: normal; }
 input, select { font: inherit; font-size: 14px; color: var(--ink); background: var(--linen); border: 1px solid var(--line); border-radius: 4px; padding: 5px 7px; min-width: 0; width: 100%; min-height: 32px; }
 .bad { border-color: var(--brick); }
 .shots { border-collapse: collapse; width: 100%; }
-.shots th { font-weight: 400; font-size: 12.5px; color: var(--quiet); text-align: left; padding: 2px 4px 2px 0; }
-.shots td { padding: 2px 3px 2px 0; }
+.shots th { font-weight: 400; font-size: 12.5px; color: var(--quiet); text-align: left; padding: 2px 6px 2px 0; white-space: nowrap; }
+.shots td { padding: 2px 3px 2px 0; white-space: nowrap; }
 .shots input { text-align: right; padding: 4px 5px; }
 .measured { color: var(--petrol); }
 .stated { color: var(--brass-ink); }

@@ -97,7 +97,7 @@ const loftTicks = computed(() => Array.from({ length: 8 }, (_tick, i) => (i + 1)
       <text :x="LOFT_X" y="16" class="head" text-anchor="middle">degrees</text>
       <text :x="RAIL_X" y="16" class="head" text-anchor="middle">{{ unit === 'yd' ? 'yards' : 'metres' }}</text>
       <g v-for="hole in holes" :key="`${hole.step.upperId}${hole.step.lowerId}`">
-        <rect :x="RAIL_X" :y="hole.top" :width="width - RAIL_X - 2" :height="hole.height" class="hole" />
+        <rect :x="RAIL_X" :y="hole.top" :width="lanesWide + 2" :height="hole.height" class="hole" />
         <text v-if="holeLabelY(hole) !== undefined" :x="labelX" :y="holeLabelY(hole)" class="hole-label">{{ hole.text }}</text>
       </g>
       <line :x1="LOFT_X" :x2="LOFT_X" :y1="TOP - 14" :y2="height - 6" class="loft-rail" />

@@ -19,11 +19,13 @@ const emit = defineEmits<{ point: [step: StepReport | null] }>();
 
 const box = ref<HTMLElement | null>(null);
 const { width } = useElementSize(box);
-const narrow = computed(() => width.value < 200);
-const spine = computed(() => (narrow.value ? 6 : Math.max(64, width.value * 0.25)));
-const LABEL_PX = 118;
+const narrow = computed(() => width.value < 180);
+/** Room for the number and its mark, not for the word. */
+const short = computed(() => width.value < 300);
+const spine = computed(() => (narrow.value ? 6 : Math.max(64, width.value * 0.27)));
+const LABEL_PX = 128;
 const longestM = computed(() => Math.max(24, ...props.report.steps.map((step) => step.interval?.highM ?? step.carryM)));
-const pxPerM = computed(() => Math.max(1, (width.value - spine.value - (narrow.value ? 66 : LABEL_PX)) / longestM.value));
+const pxPerM = computed(() => Math.max(1, (width.value - spine.value - (short.value ? 66 : LABEL_PX)) / longestM.value));
 const pxPerDeg = computed(() => (spine.value - 46) / Math.max(8, ...props.report.steps.map((step) => step.loftDeg ?? 0)));
 const height = computed(() => props.headPx + Math.max(props.rows, props.report.rungs.length) * props.rowPx);
 const target = computed(() => {
@@ -66,8 +68,7 @@ const ribs = computed<Rib[]>(() => props.report.steps.map((step, i) => {
 function labelOf(step: StepReport): string {
   const size = distanceNumber(step.carryM, props.unit);
   const mark = step.severity === 'fine' ? '' : `${MARKS[step.severity]} `;
-  if (narrow.value) return `${mark}${size}`;
-  if (step.word === 'even') return size;
+  if (step.word === 'even' || short.value) return `${mark}${size}`;
   if (step.word === 'either-or' && step.flight?.apexM !== undefined) {
     return `either-or · ${formatDistance(Math.abs(step.flight.apexM), props.unit === 'yd' ? 'ft' : 'm')}`;
   }

@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import PasteNotice from '../bag/PasteNotice.vue';
 import BagMenu from '../bag/BagMenu.vue';
-import { ALL_COLUMNS, COLUMN_SETS } from '../sheet/sheet-columns';
+import { ALL_COLUMNS, COLUMN_SETS, LOCKER_COLUMNS } from '../sheet/sheet-columns';
 import SheetGrid from '../sheet/SheetGrid.vue';
 import { useSheet } from '../sheet/sheet-store';
 import { useSheetEditing } from '../sheet/use-sheet-editing';
@@ -22,8 +22,8 @@ const editing = useSheetEditing(computed(() => undefined));
 const filter = ref('');
 const state = computed(() => (typeof route.query.state === 'string' ? route.query.state : 'all'));
 const wide = { id: 'all', name: 'Everything', columns: ALL_COLUMNS };
-const sets = [...COLUMN_SETS, wide];
-const columnSet = computed(() => sets.find((set) => set.id === route.query.columns) ?? COLUMN_SETS[0]!);
+const sets = [LOCKER_COLUMNS, ...COLUMN_SETS.slice(1), wide];
+const columnSet = computed(() => sets.find((set) => set.id === route.query.columns) ?? LOCKER_COLUMNS);
 const openClubId = computed({ get: () => (typeof route.query.club === 'string' ? route.query.club : null), set: (id) => setQuery('club', id ?? undefined) });
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const kindPick = ref<ClubKind | null>(null);
@@ -81,12 +81,12 @@ function paste(text: string, row: number, column: number): void {
         <button v-for="one in states" :key="one.id" :aria-pressed="state === one.id" @click="setQuery('state', one.id === 'all' ? undefined : one.id)">{{ one.name }} <span class="quiet">{{ one.count }}</span></button>
       </div>
       <div role="group" aria-label="Columns">
-        <button v-for="set in sets" :key="set.id" :aria-pressed="set.id === columnSet.id" @click="setQuery('columns', set.id === 'gaps' ? undefined : set.id)">{{ set.name }}</button>
+        <button v-for="set in sets" :key="set.id" :aria-pressed="set.id === columnSet.id" @click="setQuery('columns', set.id === 'overview' ? undefined : set.id)">{{ set.name }}</button>
       </div>
     </div>
     <div class="sheet-scroll">
       <SheetGrid
-        :key="columnSet.id" :clubs="rows" :columns="columnSet.columns.map((column) => (column.id === 'name' ? { ...column, px: 230 } : column))" :unit="unit" :read-only="store.readOnly" :rejected="editing.rejected.value" :row-px="38" :head-px="34"
+        :key="columnSet.id" :clubs="rows" :columns="columnSet.columns.map((column) => (column.id === 'name' ? { ...column, px: 200 } : column))" :unit="unit" :read-only="store.readOnly" :rejected="editing.rejected.value" :row-px="38" :head-px="34"
         :label="`Locker of ${store.sheet!.player.name}`" :badges="badges" @write="editing.write" @add="editing.add" @paste="paste" @open="openClubId = $event" />
     </div>
     <p v-if="rows.length === 0 && store.clubs.length > 0" class="quiet">No club fits. <button class="plain-button slim" @click="filter = ''; setQuery('state', undefined)">Show all</button></p>

@@ -43,6 +43,7 @@ function stepWords(step: StepReport): string {
 .out .small { display: inline-block; }
 .in { color: var(--petrol); }
 input { font: inherit; width: 100%; padding: 6px 9px; border: 1px solid var(--line); border-radius: 4px; background: var(--linen); color: var(--ink); }
+.swap > button { grid-column: -2 / -1; grid-row: 1; }
 .effect { grid-column: 2 / -1; display: flex; flex-wrap: wrap; gap: 2px 16px; }
 @media (max-width: 700px) { .swap { grid-template-columns: 18px 1fr auto; } .why { grid-column: 2 / -1; grid-row: 2; } }
 @media print { .swap { border: 0; border-top: 1px solid var(--line); border-radius: 0; break-inside: avoid; } input { border: 0; padding: 0; background: none; } }

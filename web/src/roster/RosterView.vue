@@ -73,7 +73,7 @@ function startsIn(day: string): string {
     </form>
     <ul v-if="entries" class="roster">
       <li v-for="entry in shown" :key="entry.player.id" class="card">
-        <RouterLink :to="{ name: 'bag', params: { playerId: entry.player.id } }" class="main">
+        <RouterLink :to="{ name: 'bag', params: { playerId: entry.player.id } }" class="player">
           <h2>{{ entry.player.name }}</h2>
           <p v-if="entry.gamer" class="headline"><span class="verdict" :class="entry.gamer.severity">{{ MARKS[entry.gamer.severity] }}</span> {{ entry.gamer.headline }}</p>
           <p v-else class="quiet">No gamer bag yet.</p>
@@ -93,8 +93,8 @@ function startsIn(day: string): string {
 <style scoped>
 .roster { list-style: none; margin: 0; padding: 0; display: grid; gap: 10px; }
 .roster li { display: grid; grid-template-columns: minmax(300px, 1.2fr) minmax(420px, 1fr); gap: 12px 28px; padding: 14px 18px; }
-.main { text-decoration: none; color: inherit; }
-.main:hover h2 { text-decoration: underline; text-underline-offset: 3px; }
+.player { text-decoration: none; color: inherit; }
+.player:hover h2 { text-decoration: underline; text-underline-offset: 3px; }
 h2 { font-size: 18px; margin-bottom: 4px; }
 .headline { line-height: 1.45; }
 dl { display: grid; grid-template-columns: 92px 56px minmax(120px, 1fr) minmax(120px, 1fr); gap: 0 14px; margin: 0; align-content: center; }

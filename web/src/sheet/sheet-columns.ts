@@ -16,11 +16,11 @@ export interface SheetColumn {
 
 const fixed = (id: string): Column => columnOf(id)!;
 
-const nameColumn: SheetColumn = { id: 'name', writes: () => fixed('name'), head: 'club', align: 'left', px: 112, essential: true };
+const nameColumn: SheetColumn = { id: 'name', writes: () => fixed('name'), head: 'club', align: 'left', px: 106, essential: true };
 
 /** Where a stamp is written down, a new loft is what the club was set to; otherwise it is the stamp. */
 const loftColumn: SheetColumn = {
-  id: 'loft', head: 'loft', align: 'right', px: 90, essential: true,
+  id: 'loft', head: 'loft', align: 'right', px: 84, essential: true,
   writes: (club) => fixed(club.spec.loftStampedDeg ? 'loftSetDeg' : 'loftStampedDeg'),
 };
 
@@ -35,8 +35,8 @@ function shotColumn(shotKind: ShotKind, part: ShotPart, head: string, px: number
   return { id, writes: () => fixed(id), head, align: part === 'source' ? 'left' : 'right', px, essential };
 }
 
-const sourceColumn: SheetColumn = { id: 'shot.full.source', writes: () => fixed('shot.full.shots'), head: 'source', align: 'left', px: 84 };
-const carryColumn = shotColumn('full', 'carryM', 'carry', 58, true);
+const sourceColumn: SheetColumn = { id: 'shot.full.source', writes: () => fixed('shot.full.shots'), head: 'source', align: 'left', px: 76 };
+const carryColumn = shotColumn('full', 'carryM', 'carry', 50, true);
 
 export interface ColumnSet {
   id: string;
@@ -46,12 +46,21 @@ export interface ColumnSet {
 
 /** Ways to look at the sheet, each narrow enough to stand beside the ladder. */
 export const COLUMN_SETS: readonly ColumnSet[] = [
-  { id: 'gaps', name: 'Gaps', columns: [nameColumn, loftColumn, quantityColumn('lengthIn', 62), quantityColumn('shaft', 84), quantityColumn('swingWeight', 42), carryColumn, sourceColumn] },
+  { id: 'gaps', name: 'Gaps', columns: [nameColumn, loftColumn, quantityColumn('lengthIn', 56), quantityColumn('shaft', 66), quantityColumn('swingWeight', 36), carryColumn, sourceColumn] },
   { id: 'lofts', name: 'Lofts and soles', columns: [nameColumn, quantityColumn('loftStampedDeg', 60), quantityColumn('loftSetDeg', 54), quantityColumn('loftMeasuredDeg', 62), quantityColumn('lieDeg', 54), quantityColumn('setting', 96), quantityColumn('bounceDeg', 62), quantityColumn('grind', 100)] },
   { id: 'build', name: 'Build', columns: [nameColumn, quantityColumn('head', 96), quantityColumn('lengthIn', 62), quantityColumn('shaft', 84), quantityColumn('shaftWeightG', 62), quantityColumn('flex', 42), quantityColumn('swingWeight', 42), quantityColumn('grip', 92)] },
   { id: 'shots', name: 'Shots', columns: [nameColumn, carryColumn, shotColumn('full', 'totalM', 'total', 56), shotColumn('full', 'apexM', 'apex', 54), shotColumn('full', 'landDeg', 'land', 50), shotColumn('full', 'spreadM', '±', 46), shotColumn('soft', 'carryM', 'soft', 50), shotColumn('three-quarter', 'carryM', '¾', 46)] },
   { id: 'record', name: 'Record', columns: [nameColumn, quantityColumn('state', 78), quantityColumn('totalWeightG', 68), quantityColumn('serial', 96), quantityColumn('grooveDate', 90), quantityColumn('price', 60), quantityColumn('hitsPerRound', 50), carryColumn] },
 ];
+
+/** What a locker is looked through by. */
+export const LOCKER_COLUMNS: ColumnSet = {
+  id: 'overview', name: 'Overview',
+  columns: [
+    { ...nameColumn, px: 200 }, quantityColumn('state', 70), loftColumn, quantityColumn('lieDeg', 56), quantityColumn('lengthIn', 56), quantityColumn('head', 100),
+    quantityColumn('shaft', 76), quantityColumn('flex', 40), quantityColumn('swingWeight', 40), quantityColumn('bounceDeg', 58), quantityColumn('grind', 128), carryColumn, sourceColumn,
+  ],
+};
 
 /** Every column there is, for the locker's wide sheet. */
 export const ALL_COLUMNS: readonly SheetColumn[] = [...new Map(COLUMN_SETS.flatMap((set) => set.columns).map((column) => [column.id, column])).values()];
