@@ -105,21 +105,30 @@ export function isScoringEnd(step: Pick<Step, 'upper' | 'lower'>, settings: GapS
   return [step.upper, step.lower].every((club) => (club.loftDeg ?? -Infinity) >= settings.scoringFromLoftDeg);
 }
 
-/** From a size, the way to the nearest size that would be judged otherwise, found to a centimetre. */
+/** From a size, the way to the nearest size that would be judged otherwise, in metres. */
 function distanceToLimit(sizeM: number, judge: (sizeM: number) => CarryVerdict): number {
-  const severity = judge(sizeM).severity;
-  const furthestM = 60;
-  let nearest = furthestM;
-  for (const sign of [-1, 1]) {
-    const coarseM = 0.1;
-    for (let away = coarseM; away < nearest; away += coarseM) {
-      if (judge(sizeM + sign * away).severity === severity) continue;
-      nearest = Math.max(0.01, away - coarseM / 2);
-      break;
+  const { severity } = judge(sizeM);
+  const differs = (away: number) => judge(sizeM + away).severity !== severity;
+  return Math.min(...[-1, 1].map((sign) => {
+    let far = LIMIT_STRIDE_M;
+    while (!differs(sign * far)) {
+      far += LIMIT_STRIDE_M;
+      if (far > LIMIT_FURTHEST_M) return far;
     }
-  }
-  return nearest;
+    let near = far - LIMIT_STRIDE_M;
+    while (far - near > LIMIT_TOLERANCE_M) {
+      const middle = (near + far) / 2;
+      if (differs(sign * middle)) far = middle;
+      else near = middle;
+    }
+    return near;
+  }));
 }
+
+/** No two limits lie closer together than this. */
+const LIMIT_STRIDE_M = 0.1;
+const LIMIT_FURTHEST_M = 60;
+const LIMIT_TOLERANCE_M = 1e-4;
 
 /** Loft steps speak for themselves among irons and wedges, whatever the carries say. */
 function loftFlags(step: Step, { settings, school, targetDeg }: StepContext, eitherOr: boolean): Flag[] {
