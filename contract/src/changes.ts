@@ -1,7 +1,7 @@
 import type { ClubKind, DistanceUnit, GapSettings, Reading, Swap } from '@tasche/core';
 import * as yup from 'yup';
 import {
-  clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema,
+  clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument,
 } from './schemas.js';
 
 /**
@@ -131,12 +131,12 @@ const commandSchema = yup.lazy((command: unknown) => {
     : yup.mixed().test('do', '${path}.do is not something that can be done', () => false);
 });
 
-export const changeRequestSchema = shape({
+export const changeRequestSchema = wholeDocument(shape({
   id: required(idSchema),
   why: textSchema(500),
   commands: yup.array(commandSchema as unknown as yup.Schema).min(1, '${path} is empty')
     .max(MOST_COMMANDS, `\${path} holds more than ${MOST_COMMANDS} commands`).required('${path} is missing'),
-});
+}));
 
 /**
  * The change request in `body`, checked.

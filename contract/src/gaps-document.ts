@@ -1,6 +1,6 @@
 import { SCHOOLS, SHOT_KINDS, gaps, quantityOf, type GapOptions, type GapReport, type LadderClub } from '@tasche/core';
 import * as yup from 'yup';
-import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, nameSchema, quantitySchema, shotSchema, textSchema } from './schemas.js';
+import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, nameSchema, quantitySchema, shotSchema, textSchema, wholeDocument } from './schemas.js';
 
 /** What `tasche calc gaps` reads: docs/formats/gaps.schema.json. */
 export interface GapsDocument extends GapOptions {
@@ -14,7 +14,7 @@ const unknown = '${path} has an unknown field: ${unknown}';
 
 const shotsShape: yup.ObjectShape = Object.fromEntries(SHOT_KINDS.map((kind) => [kind, shotSchema.default(undefined)]));
 
-const gapsSchema = yup.object({
+const gapsSchema = wholeDocument(yup.object({
   school: yup.string().strict().oneOf(SCHOOLS.map((school) => school.id)),
   settings: gapSettingsSchema.default(undefined),
   unit: distanceUnitSchema,
@@ -26,7 +26,7 @@ const gapsSchema = yup.object({
     shots: yup.object(shotsShape).strict().noUnknown(unknown).required('${path} is missing'),
   }).strict().noUnknown(unknown)).max(200).required('${path} is missing')
     .test('ids', 'clubs holds one id twice', (clubs) => new Set(clubs?.map((club) => club?.id)).size === (clubs?.length ?? 0)),
-}).strict().noUnknown('unknown field: ${unknown}');
+}).strict().noUnknown('unknown field: ${unknown}'));
 
 /**
  * Checks a document and computes its gap report.

@@ -99,6 +99,11 @@ export const gapSettingsSchema = yup.object(
     Record<keyof GapSettings, yup.NumberSchema>,
 ).strict().noUnknown('${path} has an unknown setting: ${unknown}');
 
+/** A whole JSON document: never nothing, never a list. */
+export function wholeDocument<T extends yup.AnyObjectSchema>(schema: T): T {
+  return schema.typeError('the document must be a JSON object').required('the document is missing') as T;
+}
+
 /** Every complaint of a failed validation, each with its path. */
 export function fieldProblems(error: yup.ValidationError): { field: string; message: string }[] {
   const inner = error.inner.length > 0 ? error.inner : [error];

@@ -1,7 +1,7 @@
 import type { ClubKind, Reading } from '@tasche/core';
 import * as yup from 'yup';
 import { MOST_CLUBS_A_PLAYER, type Hand } from './changes.js';
-import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema } from './schemas.js';
+import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument } from './schemas.js';
 import type { PlayerView } from './views.js';
 
 /** A player's locker with its whole history, as docs/formats/locker.schema.json describes it. */
@@ -16,7 +16,7 @@ export interface LockerDocument {
 /** Ten years of weekly gauge readings of two quantities, and room to spare. */
 const MOST_READINGS_A_CLUB = 5000;
 
-const lockerSchema = yup.object({
+const lockerSchema = wholeDocument(yup.object({
   format: yup.string().strict().oneOf(['tasche-locker'] as const, 'format must be "tasche-locker"').required('format is missing'),
   version: yup.number().strict().oneOf([1] as const, 'version must be 1').required('version is missing'),
   player: yup.object({
@@ -31,7 +31,7 @@ const lockerSchema = yup.object({
     name: nameSchema.required(), note: textSchema(2000).defined(), gamer: yup.boolean().strict().required(),
     ready: yup.boolean().strict().required(), clubIds: yup.array(idSchema.required()).max(MOST_CLUBS_A_PLAYER).required(),
   }).strict().noUnknown('${path} has an unknown field: ${unknown}')).max(50).required('bags is missing'),
-}).strict().noUnknown('unknown field: ${unknown}');
+}).strict().noUnknown('unknown field: ${unknown}'));
 
 /**
  * The locker document in parsed JSON.

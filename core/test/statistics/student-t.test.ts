@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+// @ts-expect-error -- the package ships no types
 import jstat from 'jstat';
 import { describe, expect, it } from 'vitest';
 import { incompleteBeta, logGamma, studentTCdf, studentTQuantile, welchInterval } from '../../src/index.js';

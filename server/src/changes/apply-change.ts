@@ -1,5 +1,4 @@
 import type { ChangeRequest, ChangeResult, CommandName } from '@tasche/contract';
-import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { Bag, BagClub, bagView } from '../bags/bag.js';
 import { bagCommands, requireWithinLimits } from '../bags/commands.js';
@@ -22,7 +21,9 @@ const HANDLERS: Handlers<CommandName> = { ...playerCommands, ...clubCommands, ..
  * @throws Refusal
  */
 export async function applyChange(orm: MikroORM, scope: Scope, request: ChangeRequest): Promise<ChangeResult> {
-  return onceOnly(() => inWorkspace(orm, scope.workspaceId, async (em) => {
+  return inWorkspace(orm, scope.workspaceId, async (em) => {
+    // The same change sent twice at once: the second waits here and then finds it done.
+    await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 0))', [request.id]);
     const done = await em.findOne(Change, { id: request.id });
     if (done) return resultOf(em, done, touchedBy(done));
     const trail = new Trail(em, scope.workspaceId);
@@ -36,7 +37,7 @@ export async function applyChange(orm: MikroORM, scope: Scope, request: ChangeRe
     return finish(trail, {
       id: request.id, who: scope.who, why: request.why ?? '', summary: summaryOf(dones), playerId: dones[0]!.playerId, undoesId: null,
     });
-  }));
+  });
 }
 
 /** Writes the change itself and brings everything derived up to date. */
@@ -50,16 +51,6 @@ export async function finish(
   await trail.em.flush();
   await refreshSpecs(trail.em, [...trail.reread]);
   return resultOf(trail.em, change, trail.touched);
-}
-
-/** The loser of a race to do the same change twice reads what the winner did. */
-async function onceOnly<T>(work: () => Promise<T>): Promise<T> {
-  try {
-    return await work();
-  } catch (error) {
-    if (error instanceof UniqueConstraintViolationException) return work();
-    throw error;
-  }
 }
 
 const MOST_NAMED = 3;

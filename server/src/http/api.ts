@@ -1,5 +1,5 @@
 import {
-  dateSchema, distanceUnitSchema, idSchema, parseChangeRequest, writeSheetCsv, type SessionView,
+  dateSchema, distanceUnitSchema, idSchema, parseChangeRequest, wholeDocument, writeSheetCsv, type SessionView,
 } from '@tasche/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import express, { Router, type Request } from 'express';
@@ -117,7 +117,7 @@ export function api(orm: MikroORM, signIn: AppOptions['signIn']): Router {
 
   router.post('/changes/:changeId/undo', async (request, response) => {
     const { changeId } = params({ changeId: required(idSchema) }).validateSync(request.params);
-    const { id } = yup.object({ id: required(idSchema) }).strict().noUnknown('unknown field: ${unknown}')
+    const { id } = wholeDocument(yup.object({ id: required(idSchema) }).strict().noUnknown('unknown field: ${unknown}'))
       .validateSync(jsonBody(request), { strict: true });
     response.json(await undoChange(orm, await signIn(request), changeId, id));
   });

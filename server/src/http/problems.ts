@@ -1,4 +1,5 @@
 import { fieldProblems, type Problem } from '@tasche/contract';
+import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import * as yup from 'yup';
 import { Refusal } from './refusal.js';
@@ -30,6 +31,9 @@ function problemOf(error: unknown): { status: number; problem: Problem } {
   if (error instanceof yup.ValidationError) {
     const fields = fieldProblems(error);
     return { status: 400, problem: { error: 'bad-input', message: fields[0]?.message ?? error.message, fields } };
+  }
+  if (error instanceof UniqueConstraintViolationException) {
+    return { status: 409, problem: { error: 'conflict', message: 'Something of that id, or in that place, exists already; nothing was saved.' } };
   }
   if (isAway(error)) {
     return { status: 503, problem: { error: 'database-away', message: 'The database is away. Nothing was lost; try again in a moment.' } };

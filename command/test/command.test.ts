@@ -1,0 +1,104 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { createServer } from 'node:net';
+import path from 'node:path';
+import pg from 'pg';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { freePort, throwAwayCluster, type Cluster } from '../cluster.js';
+
+const root = path.resolve(import.meta.dirname, '../..');
+const run = (args: string[], options: { input?: string; env?: NodeJS.ProcessEnv } = {}) =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'command/main.ts', ...args], { cwd: root, encoding: 'utf8', timeout: 30_000, input: options.input ?? '', env: { ...process.env, ...options.env } });
+
+describe('tasche calc gaps', () => {
+  it('reads one JSON document and writes one, by the core alone', () => {
+    const input = JSON.stringify({ unit: 'yd', clubs: [
+      { id: 'pw', name: 'PW', kind: 'iron', loftDeg: 44, shots: { full: { carryM: 114.3, source: 'stated' } } },
+      { id: '52', name: '52', kind: 'wedge', loftDeg: 52, shots: { full: { carryM: 92.3544, source: 'stated' } } },
+    ] });
+    const { status, stdout } = run(['calc', 'gaps'], { input, env: { DATABASE_URL: 'postgresql://nobody@127.0.0.1:9/none' } });
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({ faults: 1, steps: [{ word: 'wide', loftDeg: 8 }], headline: { text: 'PW to 52 is 8.0° and 24 yd, over 15 yd.' } });
+  });
+
+  it.each([
+    ['{"clubs":[],"colour":1}', 'unknown field: colour'],
+    ['{"clubs":[{"id":"a","name":"7","kind":"iron","loftDeg":"steep","shots":{}}]}', 'clubs[0].loftDeg must be a number'],
+    ['not json', 'standard input is not one JSON document'], ['', 'standard input is not one JSON document'],
+  ])('%s: exit 2 and a message that names the field', (input, message) => {
+    const { status, stdout, stderr } = run(['calc', 'gaps'], { input });
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toContain(message);
+  });
+
+  it('knows its own names', () => {
+    expect(run(['calc', 'toString']).stderr).toContain('calc needs one of: gaps');
+    expect(run(['calc']).status).toBe(2);
+    expect(run(['dance'])).toMatchObject({ status: 2 });
+    expect(run(['--help']).stdout).toContain('./tasche demo');
+  });
+});
+
+describe('tasche start', () => {
+  it('says in one sentence what stands in the way, and the way out', async () => {
+    const taken = createServer();
+    const port = await new Promise<number>((resolve) => { taken.listen(0, '127.0.0.1', () => { resolve((taken.address() as { port: number }).port); }); });
+    expect(run(['start', '--port', String(port)]).stderr).toBe(`tasche: port ${port} is taken; stop what uses it, or choose another with --port.\n`);
+    taken.close();
+    expect(run(['start', '--port', 'x']).stderr).toContain('--port must be between 1 and 65535');
+    expect(run(['start', '--port', String(await freePort()), '--data', '/dev/null/x']).stderr).toContain('choose another with --data');
+    const away = run(['start', '--port', String(await freePort())], { env: { DATABASE_URL: 'postgresql://nobody:x@127.0.0.1:9/none' } });
+    expect(away.stderr).toContain('the database at DATABASE_URL does not answer');
+    expect(away.status).toBe(1);
+  });
+});
+
+describe('a server killed in the middle of an import', () => {
+  let cluster: Cluster;
+  beforeAll(async () => { cluster = await throwAwayCluster(); });
+  afterAll(() => { cluster.stop(); });
+
+  async function serve(port: number) {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'command/main.ts', 'start', '--port', String(port)], { cwd: root, env: { ...process.env, DATABASE_URL: cluster.url } });
+    await new Promise<void>((resolve, reject) => {
+      child.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('ready on')) resolve(); });
+      child.once('exit', (code) => { reject(new Error(`exit ${code}`)); });
+    });
+    return child;
+  }
+
+  it('leaves all of it or none, whenever it dies', async () => {
+    const heads = 'club,kind,loft,lie,length,head,shaft,flex,grip,swing weight,carry [m],shots,spread [m]';
+    const csv = [heads, ...Array.from({ length: 200 }, (_row, i) => `club ${i},iron,${20 + (i % 40)},62,37,Halm,Rohr,S,Moos,D2,${60 + i},12,3`)].join('\n');
+    const outcomes: number[] = [];
+    for (const delay of [15, 60, 120, 240, 1500]) {
+      const port = await freePort();
+      const child = await serve(port);
+      const playerId = randomUUID();
+      await fetch(`http://127.0.0.1:${port}/api/changes`, {
+        method: 'POST', headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id: randomUUID(), commands: [{ do: 'addPlayer', player: { id: playerId, name: 'P', hand: 'right', distanceUnit: 'm' } }] }),
+      });
+      const importing = fetch(`http://127.0.0.1:${port}/api/players/${playerId}/import?take=all&changeId=${randomUUID()}&takenOn=2026-11-24`, { method: 'POST', headers: { 'content-type': 'text/csv' }, body: csv })
+        .then((response) => response.status, () => 0);
+      await new Promise((resolve) => { setTimeout(resolve, delay); });
+      child.kill('SIGKILL');
+      await importing;
+      const client = new pg.Client({ connectionString: cluster.url });
+      await client.connect();
+      const workspace = (await client.query<{ id: string }>('select id from workspace limit 1')).rows[0]!.id;
+      await client.query(`select set_config('tasche.workspace', $1, false)`, [workspace]);
+      // The killed server's connection may need a moment to be given up.
+      await client.query(`select pg_sleep(0.3)`);
+      const counts = (await client.query<{ clubs: number; readings: number; changes: number }>(
+        `select (select count(*)::int from club where player_id = $1) as clubs, (select count(*)::int from change where player_id = $1) as changes,
+         (select count(*)::int from reading where club_id in (select id from club where player_id = $1)) as readings`, [playerId])).rows[0]!;
+      await client.end();
+      expect([{ clubs: 0, readings: 0, changes: 1 }, { clubs: 200, readings: 200 * 10, changes: 2 }]).toContainEqual(counts);
+      outcomes.push(counts.clubs);
+    }
+    expect(outcomes[0]).toBe(0);
+    expect(outcomes.at(-1)).toBe(200);
+  });
+});

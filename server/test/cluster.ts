@@ -1,0 +1,13 @@
+import type { TestProject } from 'vitest/node';
+import { throwAwayCluster } from '../../command/cluster.js';
+
+declare module 'vitest' {
+  interface ProvidedContext { databaseUrl: string }
+}
+
+/** One real PostgreSQL for all server tests; every test file makes its own workspaces in it. */
+export default async function setup(project: TestProject): Promise<() => void> {
+  const cluster = await throwAwayCluster();
+  project.provide('databaseUrl', cluster.url);
+  return cluster.stop;
+}
