@@ -22,7 +22,9 @@ export class Trail {
   readonly touched: Record<EntityKind, Set<string>> = { player: new Set(), club: new Set(), bag: new Set(), plan: new Set() };
   /** Clubs whose readings changed. */
   readonly reread = new Set<string>();
+  readonly #created: Record<EntityKind, number> = { player: 0, club: 0, bag: 0, plan: 0 };
   readonly #rows = new Map<string, Player | Club | Bag | Plan>();
+  readonly #ownedBefore = new Map<string, number>();
   readonly #bagClubs = new Map<string, BagClub[]>();
 
   constructor(readonly em: EntityManager, readonly workspaceId: string) {}
@@ -43,6 +45,7 @@ export class Trail {
     this.em.persist(row);
     this.#rows.set(row.id, row);
     this.images.push({ of: kind, id: row.id, before: null, after: {} });
+    this.#created[kind] += 1;
     this.touched[kind].add(row.id);
     return row as unknown as EntityOf[K];
   }
@@ -63,7 +66,14 @@ export class Trail {
 
   /** How many rows of a kind this change made. */
   created(kind: EntityKind): number {
-    return this.images.filter((image) => image.of === kind && image.before === null).length;
+    return this.#created[kind];
+  }
+
+  /** Clubs a player owns, this change's own among them; counted in the database once. */
+  async clubsOwned(playerId: string): Promise<number> {
+    const before = this.#ownedBefore.get(playerId) ?? await this.em.count(Club, { playerId, removedAt: null });
+    this.#ownedBefore.set(playerId, before);
+    return before + this.created('club');
   }
 
   async clubIdsOf(bag: Bag): Promise<string[]> {

@@ -4,16 +4,14 @@ import { v4 as newId } from 'uuid';
 import { takeOutOfEveryBag } from '../bags/commands.js';
 import { requireVersion, type ChangeContext, type Handlers } from '../changes/handlers.js';
 import { badInput, notFound, ruleBroken } from '../http/refusal.js';
-import { Club, ReadingRow } from './club.js';
+import { ReadingRow, type Club } from './club.js';
 
 export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
   async addClub({ club, readings }, context) {
     const { trail } = context;
     const player = await trail.load('player', club.playerId);
     if (!player) throw notFound('player');
-    if (await trail.load('club', club.id)) throw badInput('club.id: a club of that id exists already');
-    const owned = await trail.em.count(Club, { playerId: club.playerId, removedAt: null });
-    if (owned + trail.created('club') >= MOST_CLUBS_A_PLAYER) {
+    if (await trail.clubsOwned(club.playerId) >= MOST_CLUBS_A_PLAYER) {
       throw ruleBroken(`${player.name}'s locker holds ${MOST_CLUBS_A_PLAYER} clubs; that is the limit.`);
     }
     const row = trail.create('club', { ...club, spec: {} });
