@@ -13,7 +13,7 @@ export const idSchema = yup.string().strict().matches(UUID, '${path} must be an 
 export function textSchema(maxLength: number) {
   return yup.string().strict()
     .max(maxLength, `\${path} must be at most ${maxLength} characters`)
-    // eslint-disable-next-line no-control-regex -- control characters are just what is refused
+    // Control characters are just what is refused here.
     .matches(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]*$/, '${path} holds a control character');
 }
 

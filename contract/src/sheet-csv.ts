@@ -1,4 +1,5 @@
-import { numberIn, shotIn, type DistanceUnit, type Spec } from '@tasche/core';
+import type { numberIn} from '@tasche/core';
+import { shotIn, type DistanceUnit, type Spec } from '@tasche/core';
 import Papa from 'papaparse';
 import { writeCell, type CellValue } from './cells.js';
 import { readClubTable, readHeads, type ClubTable, type TableOptions } from './club-rows.js';

@@ -55,7 +55,8 @@ function setQuery(key: string, value: string | undefined): void {
 
 const sheetHeight = computed(() => HEAD_PX + (ladder.rows.value.length + (canEdit.value ? 1 : 0)) * ROW_PX);
 const railHeight = computed(() => Math.max(420, sheetHeight.value));
-const remedies = computed(() => (trial.value ? [] : findRemedies(ladder.inBag.value, ladder.leftOut.value.map(ladderClub), ladder.options.value)));
+const leftOutClubs = computed(() => ladder.leftOut.value.map(ladderClub));
+const remedies = computed(() => (trial.value ? [] : findRemedies(ladder.inBag.value, leftOutClubs.value, ladder.options.value)));
 const findings = computed(() => bagFindings(ladder.shown.value, store.sheet!.player.gapSettings));
 const locked = computed(() => Boolean(bag.value?.gamer || bag.value?.ready));
 const full = computed(() => locked.value && ladder.inBag.value.length >= ladder.limit.value);
@@ -201,8 +202,8 @@ const kindPick = ref<ClubKind | null>(null);
       <button class="plain-button main" @click="makeBag()">Make the gamer bag</button>
     </div>
     <template v-else>
-      <div class="sets no-print" role="tablist" aria-label="Columns">
-        <button v-for="(set, i) in COLUMN_SETS" :key="set.id" role="tab" :aria-selected="set.id === columnSet.id" :title="`Alt ${i + 1}`" @click="setQuery('columns', set.id === 'gaps' ? undefined : set.id)">{{ set.name }}</button>
+      <div class="sets no-print" role="group" aria-label="Columns and ladder">
+        <button v-for="(set, i) in COLUMN_SETS" :key="set.id" class="set" :aria-pressed="set.id === columnSet.id" :title="`Alt ${i + 1}`" @click="setQuery('columns', set.id === 'gaps' ? undefined : set.id)">{{ set.name }}</button>
         <span class="push" />
         <button :aria-pressed="asTable" title="Alt T" @click="asTable = !asTable">{{ asTable ? 'Ladder as a picture' : 'Ladder as a table' }}</button>
         <button v-if="!store.readOnly" title="Alt I" @click="picking = !picking">Put a club in</button>
@@ -220,7 +221,7 @@ const kindPick = ref<ClubKind | null>(null);
         </template>
         <LadderTable v-else class="as-table" :report="report" :unit="unit" />
         <SwapPicker
-          v-if="picking && bag" class="picker" :bag="bag" :in-bag="ladder.inBag.value" :left-out="ladder.leftOut.value.map(ladderClub)" :options="ladder.options.value" :unit="unit" :full="full"
+          v-if="picking && bag" class="picker" :bag="bag" :in-bag="ladder.inBag.value" :left-out="leftOutClubs" :options="ladder.options.value" :unit="unit" :full="full"
           @trial="trial = $event" @choose="choose" @close="leave" />
       </div>
       <VerdictCard
@@ -251,7 +252,7 @@ const kindPick = ref<ClubKind | null>(null);
 .sets button { background: none; border: 0; border-bottom: 3px solid transparent; color: var(--quiet); padding: 7px 10px 5px; cursor: pointer; font-size: 13px; }
 .sets button:hover { color: var(--ink); }
 .sets button:disabled { opacity: 0.45; cursor: default; }
-.sets [aria-selected='true'] { color: var(--petrol); border-bottom-color: var(--petrol); font-weight: 500; }
+.sets .set[aria-pressed='true'] { color: var(--petrol); border-bottom-color: var(--petrol); font-weight: 500; }
 .push { flex: 1; }
 .board { position: relative; display: grid; grid-template-columns: max-content minmax(230px, 1fr); align-items: start; gap: 0 14px; }
 .board.wide { grid-template-columns: max-content minmax(240px, 1fr) minmax(250px, 300px); }

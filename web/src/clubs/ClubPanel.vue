@@ -9,6 +9,7 @@ import { useSettings } from '../app/settings';
 import { cellChange } from '../sheet/cell-change';
 import { showCell } from '../sheet/sheet-columns';
 import { useSheet } from '../sheet/sheet-store';
+import FieldInput from '../app/FieldInput.vue';
 
 /** One club whole: build, readings, shots, and everything that was ever written down about it. */
 const props = defineProps<{ clubId: string }>();
@@ -47,9 +48,7 @@ function show(column: Column): string {
   return complaints.value.get(id)?.text ?? showCell(club.value, { id, writes: () => column, head: '', align: 'left', px: 0 }, unit.value).text.replace(/°$/, '');
 }
 
-function write(column: Column, event: Event): void {
-  const text = (event.target as HTMLInputElement).value;
-  if (text === show(column)) return;
+function write(column: Column, text: string): void {
   const change = cellChange(club.value, column, text, unit.value, takenOn.value);
   if (change.ok) {
     complaints.value.delete(column.id);
@@ -84,7 +83,7 @@ function readingText(reading: ReadingView): string {
   <NDrawer :show="true" :width="'min(560px, 100vw)'" placement="right" @update:show="emit('close')">
     <NDrawerContent :title="club.name" closable :native-scrollbar="true">
       <div class="top">
-        <label>Name <input :value="club.name" :disabled="store.readOnly" @change="write(columnOf('name')!, $event)"></label>
+        <label>Name <FieldInput :value="club.name" :disabled="store.readOnly" @write="write(columnOf('name')!, $event)" /></label>
         <label>Kind <select :value="club.kind" :disabled="store.readOnly" @change="setKind"><option v-for="kind in CLUB_KINDS" :key="kind">{{ kind }}</option></select></label>
         <label>True on <input v-model="takenOn" type="date" :max="today()" :disabled="store.readOnly"></label>
       </div>
@@ -96,9 +95,9 @@ function readingText(reading: ReadingView): string {
             <tr v-for="kind in SHOT_KINDS" :key="kind">
               <th scope="row">{{ kind }}</th>
               <td v-for="part in parts" :key="part">
-                <input
+                <FieldInput
                   :value="show(shotColumn(kind, part))" :aria-label="`${kind} ${PART_HEADS[part]}`" :disabled="store.readOnly" inputmode="decimal"
-                  :class="{ bad: complaints.has(shotColumn(kind, part).id) }" :title="complaints.get(shotColumn(kind, part).id)?.reason" @change="write(shotColumn(kind, part), $event)">
+                  :class="{ bad: complaints.has(shotColumn(kind, part).id) }" :title="complaints.get(shotColumn(kind, part).id)?.reason" @write="write(shotColumn(kind, part), $event)" />
               </td>
               <td class="small" :class="shotIn(club.spec, `shot.${kind}`)?.source">{{ shotIn(club.spec, `shot.${kind}`) ? sourceWords(shotIn(club.spec, `shot.${kind}`)!, unit) : '' }}</td>
             </tr>
@@ -112,12 +111,12 @@ function readingText(reading: ReadingView): string {
         <div class="fields">
           <label v-for="quantity in quantities" :key="quantity.key">
             <span>{{ quantity.label }} <i class="quiet">{{ unitLabel(columnOf(quantity.key)!, unit) }}</i></span>
-            <select v-if="quantity.type === 'choice'" :value="show(columnOf(quantity.key)!)" :disabled="store.readOnly" @change="write(columnOf(quantity.key)!, $event)">
+            <select v-if="quantity.type === 'choice'" :value="show(columnOf(quantity.key)!)" :disabled="store.readOnly" @change="write(columnOf(quantity.key)!, ($event.target as HTMLSelectElement).value)">
               <option value="" /><option v-for="choice in quantity.choices" :key="choice">{{ choice }}</option>
             </select>
-            <input
+            <FieldInput
               v-else :value="show(columnOf(quantity.key)!)" :disabled="store.readOnly" :type="quantity.type === 'date' ? 'date' : 'text'" :class="{ bad: complaints.has(quantity.key) }"
-              :aria-invalid="complaints.has(quantity.key) || undefined" @change="write(columnOf(quantity.key)!, $event)">
+              :aria-invalid="complaints.has(quantity.key) || undefined" @write="write(columnOf(quantity.key)!, $event)" />
             <span v-if="complaints.has(quantity.key)" class="verdict fault small" role="alert">{{ complaints.get(quantity.key)!.reason }}</span>
           </label>
         </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ClubView } from '@tasche/contract';
 import { distanceNumber, evennessWords, formatDegrees, type DistanceUnit, type StepReport, type Swap, type SwapEffect } from '@tasche/core';
+import FieldInput from '../app/FieldInput.vue';
 import { MARKS } from '../ladder/marks';
 
 /** One swap: what goes out, what comes in, why, and what it does to the ladder. */
@@ -23,7 +24,7 @@ function stepWords(step: StepReport): string {
       <span v-if="swap.inId" class="in"><span class="quiet small">in</span> {{ name(swap.inId) }}</span>
     </div>
     <label class="why"><span class="unseen">Why</span>
-      <input :value="swap.why ?? ''" maxlength="500" placeholder="Why?" :readonly="readOnly" @change="emit('why', ($event.target as HTMLInputElement).value)">
+      <FieldInput :value="swap.why ?? ''" maxlength="500" placeholder="Why?" :readonly="readOnly" @write="emit('why', $event)" />
     </label>
     <p v-if="effect" class="effect small">
       <span v-if="effect.before.evenness && effect.after.evenness">uneven {{ evennessWords(effect.before.evenness, unit) }} → <b>{{ evennessWords(effect.after.evenness, unit) }}</b></span>

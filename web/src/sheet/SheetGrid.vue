@@ -196,6 +196,13 @@ function onCellDown(clubId: string, column: number): void {
   void focusCell();
 }
 
+/** Focus may come from a pointer, a screen reader or a script; the active cell is wherever it is. */
+function onCellFocus(clubId: string, column: number): void {
+  if (editing.value) return;
+  activeRow.value = clubId;
+  activeColumn.value = column;
+}
+
 function onCellDouble(clubId: string, column: number): void {
   activeRow.value = clubId;
   activeColumn.value = column;
@@ -230,7 +237,7 @@ defineExpose({ focus: focusCell, goTo: (clubId: string) => { activeRow.value = c
             :tabindex="isActive(club.id, i) ? 0 : -1" :data-active="isActive(club.id, i)" :data-column="column.id"
             :title="rejected.get(`${club.id} ${column.id}`)?.reason ?? showCell(club, column, unit).origin"
             :aria-invalid="rejected.has(`${club.id} ${column.id}`) || undefined"
-            @keydown="onCellKey" @mousedown.left="onCellDown(club.id, i)" @dblclick="onCellDouble(club.id, i)">
+            @keydown="onCellKey" @focus="onCellFocus(club.id, i)" @mousedown.left="onCellDown(club.id, i)" @dblclick="onCellDouble(club.id, i)">
             <input
               v-if="editing && isActive(club.id, i)" v-model="draft" class="editor" :aria-label="`${club.name}, ${column.head}`" autocomplete="off" spellcheck="false"
               @keydown="onEditorKey" @blur="commit(0, 0)">
@@ -251,7 +258,7 @@ defineExpose({ focus: focusCell, goTo: (clubId: string) => { activeRow.value = c
         <tr :style="{ height: `${rowPx}px` }" class="new-row">
           <td
             :colspan="columns.length" role="gridcell" class="first essential" :tabindex="activeRow === NEW_ROW ? 0 : -1" :data-active="activeRow === NEW_ROW" data-column="new"
-            @keydown="onCellKey" @mousedown.left="onCellDown(NEW_ROW, 0)" @click="startEditing()">
+            @keydown="onCellKey" @focus="onCellFocus(NEW_ROW, 0)" @mousedown.left="onCellDown(NEW_ROW, 0)" @click="startEditing()">
             <input
               v-if="editing && activeRow === NEW_ROW" v-model="draft" class="editor" aria-label="Name of the new club" autocomplete="off" spellcheck="false"
               @keydown="onEditorKey" @blur="commit(0, 0)">
@@ -275,7 +282,7 @@ td:focus { box-shadow: inset 0 0 0 2px var(--petrol); background: var(--paper); 
 .first .text { display: inline-block; max-width: 100%; overflow: hidden; text-overflow: ellipsis; vertical-align: bottom; }
 .grab { color: var(--sand); cursor: grab; margin-right: 3px; font-weight: 400; font-size: 13px; opacity: 0.55; touch-action: none; }
 tr:hover .grab { opacity: 1; color: var(--quiet); }
-s { color: var(--quiet); font-size: 12px; margin-right: 6px; opacity: 0.85; }
+s { color: var(--quiet); font-size: 12px; margin-right: 6px; }
 td[data-column='shot.full.carryM'] { font-weight: 600; }
 td[data-column='shot.full.source'], td[data-column='shaft'], td[data-column='grip'], td[data-column='grind'] { font-family: var(--narrow); font-size: 13.5px; }
 td[data-column='shot.full.source'].measured { color: var(--petrol); }

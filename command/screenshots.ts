@@ -1,0 +1,51 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { openBrowser } from './browser.js';
+import { freePort } from './cluster.js';
+import { ensureDebian } from './debian.js';
+import { startDemo, stopServer } from './test.js';
+
+const DAVOR = '/players/7a5c4e00-0001-4000-8000-000000000000';
+
+const PICTURES: readonly { file: string; address: string; scheme?: 'dark'; width?: number; height?: number }[] = [
+  { file: 'roster', address: '/roster' },
+  { file: 'bag', address: `${DAVOR}/bag` },
+  { file: 'bag-dark', address: `${DAVOR}/bag`, scheme: 'dark' },
+  { file: 'bag-phone', address: `${DAVOR}/bag`, width: 390, height: 844 },
+  { file: 'locker', address: `${DAVOR}/locker` },
+  { file: 'plan', address: `${DAVOR}/plan`, height: 1000 },
+  { file: 'history', address: `${DAVOR}/history` },
+];
+
+/** `./tasche screenshots`: one picture of each main view, from fresh demo data. */
+export async function screenshots(): Promise<void> {
+  ensureDebian('pdftoppm', 'poppler-utils', () => existsSync('/usr/bin/pdftoppm'));
+  const folder = path.resolve('docs/screenshots');
+  mkdirSync(folder, { recursive: true });
+  const data = mkdtempSync(path.join(os.tmpdir(), 'tasche-pictures-'));
+  const port = await freePort();
+  const server = await startDemo(port, data);
+  const browser = await openBrowser();
+  try {
+    for (const { file, address, scheme, width = 1280, height = 800 } of PICTURES) {
+      const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme ?? 'light' });
+      await page.goto(`http://127.0.0.1:${port}${address}`);
+      await page.getByRole('heading', { level: 1 }).waitFor();
+      await page.waitForLoadState('networkidle');
+      await page.evaluate(() => document.fonts.ready);
+      await page.screenshot({ path: path.join(folder, `${file}.png`) });
+      await page.close();
+      console.log(`tasche: docs/screenshots/${file}.png`);
+    }
+    const pdf = await (await fetch(`http://127.0.0.1:${port}/api${DAVOR}/sheet.pdf`)).arrayBuffer();
+    writeFileSync(path.join(data, 'sheet.pdf'), Buffer.from(pdf));
+    spawnSync('pdftoppm', ['-png', '-r', '110', '-singlefile', path.join(data, 'sheet.pdf'), path.join(folder, 'spec-sheet-pdf')]);
+    console.log('tasche: docs/screenshots/spec-sheet-pdf.png');
+  } finally {
+    await browser.close();
+    await stopServer(server);
+    rmSync(data, { recursive: true, force: true });
+  }
+}

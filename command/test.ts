@@ -1,0 +1,100 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { freePort } from './cluster.js';
+import { ensureDebian } from './debian.js';
+import { Stop } from './stop.js';
+
+interface Counts { passed: number; failed: number }
+type Part = () => Promise<Counts> | Counts;
+
+const PARTS: Record<string, Part> = { types, lint, imports, unit, browser };
+
+/** `./tasche test`: every check, one after the other; the last line counts them. */
+export async function test(only: string | undefined): Promise<void> {
+  if (only !== undefined && !Object.hasOwn(PARTS, only)) throw new Stop(`--only takes one of: ${Object.keys(PARTS).join(', ')}.`, 2);
+  const total: Counts = { passed: 0, failed: 0 };
+  for (const [name, part] of Object.entries(PARTS)) {
+    if (only !== undefined && name !== only) continue;
+    const started = Date.now();
+    console.log(`\n== ${name}`);
+    const { passed, failed } = await part();
+    console.log(`== ${name}: ${passed} passed, ${failed} failed, ${((Date.now() - started) / 1000).toFixed(0)} s`);
+    total.passed += passed;
+    total.failed += failed;
+  }
+  console.log(`\ntasche: ${total.passed} passed, ${total.failed} failed`);
+  process.exitCode = total.failed > 0 ? 1 : 0;
+}
+
+/** Runs a tool of the packages, its output straight through. */
+function tool(name: string, args: readonly string[], env: NodeJS.ProcessEnv = {}): boolean {
+  const done = spawnSync(path.resolve('node_modules/.bin', name), args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } });
+  return done.status === 0;
+}
+
+function counted(results: readonly boolean[]): Counts {
+  return { passed: results.filter(Boolean).length, failed: results.filter((ok) => !ok).length };
+}
+
+function types(): Counts {
+  return counted([
+    ...['core', 'contract', 'server', 'command', 'e2e'].map((part) => tool('tsc', ['-p', part])),
+    tool('vue-tsc', ['-p', 'web']),
+  ]);
+}
+
+function lint(): Counts {
+  return counted([tool('eslint', ['.', '--max-warnings', '0'])]);
+}
+
+function imports(): Counts {
+  return counted([tool('depcruise', ['--config', '.dependency-cruiser.cjs', 'core/src', 'contract/src', 'server/src', 'web/src', 'command'])]);
+}
+
+function unit(): Counts {
+  const report = path.join(os.tmpdir(), `tasche-unit-${process.pid}.json`);
+  const ok = tool('vitest', ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`]);
+  const counts = readReport(report, (json: { numPassedTests: number; numFailedTests: number }) => ({ passed: json.numPassedTests, failed: json.numFailedTests }));
+  return ok || counts.failed > 0 ? counts : { ...counts, failed: 1 };
+}
+
+async function browser(): Promise<Counts> {
+  ensureDebian('Chromium', 'chromium', () => existsSync('/usr/bin/chromium'));
+  const data = mkdtempSync(path.join(os.tmpdir(), 'tasche-browser-'));
+  const report = path.join(data, 'report.json');
+  const port = await freePort();
+  const server = await startDemo(port, data);
+  try {
+    const ok = tool('playwright', ['test', '-c', 'e2e/playwright.config.ts'], { TASCHE_URL: `http://127.0.0.1:${port}`, TASCHE_DATA: data, TASCHE_BROWSER_REPORT: report });
+    const counts = readReport(report, ({ stats }: { stats: { expected: number; unexpected: number; flaky: number } }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }));
+    return ok || counts.failed > 0 ? counts : { ...counts, failed: 1 };
+  } finally {
+    await stopServer(server);
+    rmSync(data, { recursive: true, force: true });
+  }
+}
+
+/** A demo of its own, as its users start it. */
+export async function startDemo(port: number, data: string): Promise<ChildProcess> {
+  const environment = { ...process.env };
+  delete environment.DATABASE_URL;
+  const server = spawn(process.execPath, ['--import', 'tsx', 'command/main.ts', 'demo', '--port', String(port), '--data', data], { stdio: ['ignore', 'pipe', 'inherit'], env: environment });
+  await new Promise<void>((resolve, reject) => {
+    server.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('ready on')) resolve(); });
+    server.once('exit', (code) => { reject(new Stop(`the demo did not start (exit ${code}).`)); });
+  });
+  return server;
+}
+
+export async function stopServer(server: ChildProcess): Promise<void> {
+  const gone = new Promise((resolve) => { server.once('exit', resolve); });
+  server.kill('SIGTERM');
+  await gone;
+}
+
+function readReport<T>(file: string, read: (json: T) => Counts): Counts {
+  if (!existsSync(file)) return { passed: 0, failed: 1 };
+  return read(JSON.parse(readFileSync(file, 'utf8')) as T);
+}

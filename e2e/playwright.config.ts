@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test';
+
+/** Drives the real thing: `./tasche test` starts a demo and says where it is in TASCHE_URL. */
+export default defineConfig({
+  testDir: './test',
+  timeout: 45_000,
+  workers: 2,
+  fullyParallel: false,
+  reporter: [['list'], ['json', { outputFile: process.env.TASCHE_BROWSER_REPORT ?? '/tmp/tasche-browser.json' }]],
+  outputDir: '../test-results',
+  use: {
+    baseURL: process.env.TASCHE_URL ?? 'http://127.0.0.1:4310',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    },
+    permissions: ['clipboard-read', 'clipboard-write'],
+    screenshot: 'only-on-failure',
+  },
+});

@@ -1,0 +1,165 @@
+import { expect, test } from '@playwright/test';
+import { cell, demo, names, newPlayer, paste, saved, verdict } from './workbench';
+
+test('a bag is written down with the keyboard alone, its hole is named, and the units flip without changing it', async ({ page }) => {
+  await newPlayer(page, 'Ana Quick');
+  await page.locator('td[data-column="new"]').focus();
+  for (const name of ['driver', '5w', '7 iron', 'pw', '56', 'putter']) {
+    await page.keyboard.type(name);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByRole('grid').locator('tbody tr')).toHaveCount(6);
+  await cell(page, 'driver', 'loft').focus();
+  for (const loft of ['10,5', '18', '32', '44.0', '56°']) {
+    await page.keyboard.type(loft);
+    await page.keyboard.press('Enter');
+  }
+  await expect(cell(page, '56', 'loft')).toHaveText('56.0°');
+  await cell(page, 'driver', 'shot.full.carryM').focus();
+  for (const carry of ['230', '205', '160', '124', '86 yd']) {
+    await page.keyboard.type(carry);
+    await page.keyboard.press('Enter');
+  }
+  await expect(verdict(page)).toContainText('PW to 56'.toLowerCase());
+  await expect(page.locator('.rib.fault')).not.toHaveCount(0);
+  await expect(cell(page, '7 iron', 'shot.full.source')).toHaveText('stated');
+  await saved(page);
+  await page.reload();
+  await expect(cell(page, 'driver', 'loft')).toHaveText('10.5°');
+  await page.keyboard.press('Alt+u');
+  await expect(cell(page, '7 iron', 'shot.full.carryM')).toHaveText('146');
+  await page.keyboard.press('Alt+u');
+  await expect(cell(page, '7 iron', 'shot.full.carryM')).toHaveText('160');
+  await cell(page, '7 iron', 'shot.full.carryM').focus();
+  await page.keyboard.press('Delete');
+  await expect(cell(page, '7 iron', 'shot.full.carryM')).toHaveText('');
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect.poll(() => page.evaluate(() => document.activeElement?.tagName)).toBeTruthy();
+  await saved(page);
+});
+
+test('undo and redo by key bring a value back and away again', async ({ page }) => {
+  await newPlayer(page, 'Uma Undo', 'metres');
+  await page.locator('td[data-column="new"]').focus();
+  await page.keyboard.type('7 iron');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('32');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, '7 iron', 'loft')).toHaveText('32.0°');
+  await cell(page, '7 iron', 'loft').focus();
+  await page.keyboard.type('33');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, '7 iron', 'loft')).toContainText('33.0°');
+  await saved(page);
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(cell(page, '7 iron', 'loft')).toHaveText('32.0°');
+  await page.keyboard.press('ControlOrMeta+Shift+z');
+  await expect(cell(page, '7 iron', 'loft')).toContainText('33.0°');
+});
+
+test('a messy paste fills what it can, marks each bad cell in place, and says what it left out', async ({ page }) => {
+  await newPlayer(page, 'Pat Paste');
+  await page.locator('td[data-column="new"]').focus();
+  await paste(page, 'Carry (m)\tClub\tSmash\tLoft\tLength\tSW\n137,5\t7 iron\t1,4\t32,5\t37 1/4\td2\n\t8 iron\t\tsteep\t36.5\tD2\nlong\t9 iron\t\t41\t36\tZZ\n100\tMystery\t\t50\t\t\n');
+  await expect(page.getByRole('status').filter({ hasText: 'Pasted:' })).toContainText('3 new, 0 changed');
+  await expect(page.getByText('Left out, no such column: Smash')).toBeVisible();
+  await expect(page.getByText('what kind of club is "Mystery"')).toBeVisible();
+  await expect(cell(page, '7 iron', 'shot.full.carryM')).toHaveText('150');
+  await expect(cell(page, '7 iron', 'lengthIn')).toHaveText('37.25');
+  await expect(cell(page, '8 iron', 'loft')).toHaveAttribute('aria-invalid', 'true');
+  await expect(cell(page, '8 iron', 'loft')).toHaveText('steep');
+  await expect(cell(page, '9 iron', 'swingWeight')).toHaveAttribute('aria-invalid', 'true');
+  await cell(page, '8 iron', 'loft').focus();
+  await expect(page.getByRole('alert').filter({ hasText: '"steep" is not a number' })).toBeVisible();
+  await page.keyboard.type('36');
+  await page.keyboard.press('Enter');
+  await expect(cell(page, '8 iron', 'loft')).toHaveText('36.0°');
+  await expect(cell(page, '8 iron', 'loft')).not.toHaveAttribute('aria-invalid', 'true');
+  await cell(page, '7 iron', 'lengthIn').focus();
+  await paste(page, '37\n36,5\n36');
+  await expect(cell(page, '9 iron', 'lengthIn')).toHaveText('36.00');
+  await expect(cell(page, '7 iron', 'lengthIn')).toHaveText('37.00');
+  await saved(page);
+});
+
+test('the demo\'s hole is closed by trying the remedy, keeping it, and undone; before and after are shown', async ({ page }) => {
+  await page.goto(`${demo.davor}/bag`);
+  await expect(verdict(page)).toContainText('One hole. PW to 52 is 8.0° and 28 yd');
+  await expect(page.getByText('either-or · 37 ft')).toBeVisible();
+  const before = await names(page);
+  await page.keyboard.press('Alt+y');
+  await expect(verdict(page)).toContainText('Trying: Put 48 in for');
+  await expect(verdict(page)).toContainText('new:');
+  expect(await names(page)).toContain('48');
+  await page.keyboard.press('Escape');
+  expect(await names(page)).toEqual(before);
+  await page.keyboard.press('Alt+y');
+  await page.keyboard.press('Enter');
+  await expect(verdict(page)).not.toContainText('Trying');
+  await expect(verdict(page)).toContainText('before');
+  expect(await names(page)).toContain('48');
+  await saved(page);
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect.poll(() => names(page)).toEqual(before);
+});
+
+test('clubs go out by key, in by picker and by drag; a full gamer asks which goes out', async ({ page }) => {
+  await page.goto(`${demo.oluchi}/bag`);
+  const before = await names(page);
+  await cell(page, '4 iron', 'name').focus();
+  await page.keyboard.press('Alt+o');
+  await expect.poll(() => names(page)).not.toContain('4 iron');
+  await page.keyboard.press('Alt+i');
+  await page.keyboard.type('50');
+  await expect(verdict(page)).toContainText('Trying: 50 in');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => names(page)).toContain('50');
+  await saved(page);
+  await page.keyboard.press('Alt+i');
+  await page.keyboard.type('7 wood');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('7 wood in: which goes out?')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  const handle = page.getByRole('grid').locator('tr[data-name="50"] .grab');
+  await handle.hover();
+  await page.mouse.down();
+  const target = (await page.locator('.left-out ul').boundingBox())!;
+  await page.mouse.move(target.x + 60, target.y + 20, { steps: 12 });
+  await page.mouse.move(target.x + 64, target.y + 22, { steps: 3 });
+  await page.mouse.up();
+  await expect.poll(() => names(page)).not.toContain('50');
+  await page.getByRole('button', { name: 'Put 4 iron in' }).click();
+  await expect.poll(() => names(page).then((list) => list.sort())).toEqual([...before].sort());
+  await saved(page);
+});
+
+test('the ladder can be read as a table, the school is in the address, and every key is listed', async ({ page }) => {
+  await page.goto(`${demo.davor}/bag?school=even-lofts-4`);
+  await expect(page.getByText('Even lofts, 4°').first()).toBeVisible();
+  await expect(verdict(page)).toContainText('uneven by');
+  await page.getByRole('grid').locator('td').first().focus();
+  await page.keyboard.press('Alt+t');
+  const table = page.getByRole('table', { name: /Ladder/ });
+  await expect(table.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'PW' }) })).toContainText('over 18 yd');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('paste rows from a spreadsheet');
+});
+
+test('a gamer never holds a fifteenth club, and the server\'s no is shown', async ({ page }) => {
+  await page.goto(`${demo.maren}/bag`);
+  await page.locator('td[data-column="new"]').click();
+  await page.keyboard.type('2 iron');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Gamer holds 14 clubs, the limit: 2 iron went into the locker only.')).toBeVisible();
+  await saved(page);
+  await page.keyboard.press('ControlOrMeta+z');
+  await page.locator('.left-out [data-name="58 low"]').getByRole('button').click();
+  await expect(page.getByRole('region', { name: 'Put a club in' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.goto(`${demo.davor}/bag/7a5c4e00-0001-4000-8000-000000000021`);
+  await expect(page.getByText('4 must go: 14 is the limit (Rule 4.1b)')).toBeVisible();
+  await page.getByRole('button', { name: 'Print, export, import, and more' }).click();
+  await page.getByText('Mark ready').click();
+  await expect(page.getByRole('alert').filter({ hasText: 'would hold 18 clubs, 14 allowed' })).toBeVisible();
+});

@@ -1,0 +1,96 @@
+import { readFileSync } from 'node:fs';
+import type AxeBuilder from 'axe-core';
+import { expect, test, type Page } from '@playwright/test';
+import { cell, demo, newPlayer, saved } from './workbench';
+
+test('a club is opened, bent, read back as of an earlier day, deleted and brought back', async ({ page }) => {
+  await page.goto(`${demo.maren}/locker`);
+  await cell(page, '54', 'name').focus();
+  await page.keyboard.press('Alt+Enter');
+  const panel = page.getByRole('dialog');
+  await expect(panel.getByText('Bend only what the maker allows')).toBeVisible();
+  await panel.getByLabel(/Set loft/).fill('53,5');
+  await panel.getByLabel(/Set loft/).press('Tab');
+  await expect(panel.locator('.readings li').first()).toContainText('Set loft 53.5°');
+  await panel.getByLabel('half carry').fill('45');
+  await panel.getByLabel('half carry').press('Tab');
+  await panel.getByLabel(/^Lie/).fill('640');
+  await panel.getByLabel(/^Lie/).press('Tab');
+  await expect(panel.getByRole('alert')).toContainText('Lie must be between 45 and 82');
+  await panel.getByLabel(/^Lie/).fill('63,5');
+  await panel.getByLabel(/^Lie/).press('Tab');
+  await saved(page);
+  await page.goto(`${demo.maren}/history`);
+  await expect(page.getByRole('row').filter({ hasText: 'Set loft' }).first()).toContainText('53.5');
+  await page.goto(`${demo.maren}/bag?asOf=2026-10-20`);
+  await expect(cell(page, '54', 'loft')).toHaveText('54.0°');
+  await expect(page.locator('td[data-column="new"]')).toHaveCount(0);
+  await page.goto(`${demo.maren}/locker`);
+  await cell(page, 'Old 56', 'name').focus();
+  await page.keyboard.press('Alt+Enter');
+  await page.getByRole('button', { name: 'Delete this club' }).click();
+  await expect(cell(page, 'Old 56', 'name')).toHaveCount(0);
+  await saved(page);
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(cell(page, 'Old 56', 'name')).toHaveCount(1);
+});
+
+test('a file shows what it would change, refuses bad rows by name, and comes in whole; the sheet goes out as CSV and PDF', async ({ page, request }) => {
+  const playerId = await newPlayer(page, 'Ivo Import', 'metres');
+  await page.getByRole('button', { name: 'Print, export, import, and more' }).click();
+  await page.getByText('Import a file…').click();
+  await page.getByLabel('File').setInputFiles({ name: 'bag.csv', mimeType: 'text/csv', buffer: Buffer.from('club;loft;carry\n7 iron;33;146\n9 iron;flat;124\n=SUM(A1);40;130\n') });
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('"flat" is not a number');
+  await expect(dialog).toContainText('what kind of club is "=SUM(A1)"');
+  await dialog.getByRole('button', { name: 'Import the 1 good rows only' }).click();
+  await expect(dialog).toContainText('Imported: 7 iron added');
+  await page.keyboard.press('Escape');
+  await expect.poll(async () => (await request.get(`/api/players/${playerId}/sheet`).then((response) => response.json()) as { clubs: unknown[] }).clubs.length).toBe(1);
+  const csv = await request.get(`/api/players/${playerId}/sheet.csv`);
+  expect(await csv.text()).toContain('full carry [m]');
+  const pdf = await request.get(`/api/players/${playerId}/sheet.pdf`);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+const axeSource = readFileSync(new URL('../../node_modules/axe-core/axe.min.js', import.meta.url), 'utf8');
+
+async function complaints(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  return page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: typeof AxeBuilder };
+    const { violations } = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa'] });
+    return violations.map((violation) => `${violation.id}: ${violation.nodes.slice(0, 3).map((node) => node.html.slice(0, 120)).join(' | ')}`);
+  });
+}
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`every view passes axe (WCAG 2 A and AA), ${scheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: scheme });
+    for (const path of ['/roster', `${demo.davor}/bag`, `${demo.davor}/bag?ladder=table`, `${demo.davor}/locker`, `${demo.davor}/plan`, `${demo.davor}/history`]) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      expect(await complaints(page), path).toEqual([]);
+    }
+  });
+}
+
+test('addresses that lead nowhere say so, and markup in a name stays text', async ({ page }) => {
+  await page.goto('/players/7a5c4e00-9999-4000-8000-000000000000/bag');
+  await expect(page.getByRole('heading', { name: 'No such player' })).toBeVisible();
+  await page.goto('/nowhere/at/all');
+  await expect(page.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
+  await newPlayer(page, '<img src=x onerror="window.hit=1">');
+  await page.goto('/roster');
+  await expect(page.getByRole('heading', { name: '<img src=x' })).toBeVisible();
+  expect(await page.evaluate(() => (window as unknown as { hit?: number }).hit)).toBeUndefined();
+});
+
+test('a phone shows the sheet and its steps without scrolling sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${demo.davor}/bag`);
+  await expect(cell(page, 'PW', 'shot.full.carryM')).toBeVisible();
+  await expect(page.locator('.rib.fault')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

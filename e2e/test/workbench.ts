@@ -1,0 +1,37 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/** What people do with the sheet, in their words. */
+export const demo = {
+  davor: '/players/7a5c4e00-0001-4000-8000-000000000000',
+  maren: '/players/7a5c4e00-0002-4000-8000-000000000000',
+  oluchi: '/players/7a5c4e00-0003-4000-8000-000000000000',
+  pim: '/players/7a5c4e00-0004-4000-8000-000000000000',
+};
+
+export async function newPlayer(page: Page, name: string, unit: 'yards' | 'metres' = 'yards'): Promise<string> {
+  await page.goto('/roster');
+  await page.getByRole('button', { name: 'Add a player' }).click();
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('Carries in').selectOption({ label: unit });
+  await page.getByRole('button', { name: 'Add and write the bag down' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
+  await expect(page.getByRole('grid')).toBeVisible();
+  return new URL(page.url()).pathname.split('/')[2]!;
+}
+
+export function cell(page: Page, club: string, column: string): Locator {
+  return page.getByRole('grid').locator(`tr[data-name="${club}"] td[data-column="${column}"]`);
+}
+
+export async function paste(page: Page, text: string): Promise<void> {
+  await page.evaluate((value) => navigator.clipboard.writeText(value), text);
+  await page.keyboard.press('ControlOrMeta+v');
+}
+
+/** Everything typed has reached the server. */
+export async function saved(page: Page): Promise<void> {
+  await expect.poll(() => page.evaluate(() => JSON.parse(localStorage.getItem('tasche.outbox') ?? '[]').length as number)).toBe(0);
+}
+
+export const names = (page: Page) => page.getByRole('grid').locator('tbody tr').evaluateAll((rows) => rows.map((row) => (row as HTMLElement).dataset.name));
+export const verdict = (page: Page) => page.locator('.verdict-card');

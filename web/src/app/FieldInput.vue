@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+
+/** A text field that keeps what is being typed while the value behind it changes, and says so when it is left. */
+const props = defineProps<{ value: string }>();
+const emit = defineEmits<{ write: [text: string] }>();
+defineOptions({ inheritAttrs: true });
+
+const text = ref(props.value);
+const typing = ref(false);
+watch(() => props.value, (value) => { if (!typing.value) text.value = value; });
+
+function leave(): void {
+  if (typing.value && text.value !== props.value) emit('write', text.value);
+  typing.value = false;
+}
+</script>
+
+<template>
+  <input v-model="text" @input="typing = true" @change="leave" @blur="leave">
+</template>
