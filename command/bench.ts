@@ -137,17 +137,7 @@ async function benchBrowser(address: string): Promise<void> {
     const times: number[] = [];
     for (const club of ['7 iron', '8 iron', '9 iron', '6 iron', '5 iron']) {
       await page.locator(`tr[data-name="${club}"] td`).first().focus();
-      times.push(await page.evaluate(() => new Promise<number>((resolve) => {
-        const ribs = document.querySelector('.ribs svg')!;
-        const count = ribs.querySelectorAll('.rib').length;
-        const start = performance.now();
-        const watch = () => {
-          if (ribs.querySelectorAll('.rib').length !== count) requestAnimationFrame(() => { setTimeout(() => { resolve(performance.now() - start); }); });
-          else setTimeout(watch);
-        };
-        document.activeElement!.dispatchEvent(new KeyboardEvent('keydown', { key: 'o', altKey: true, bubbles: true, cancelable: true }));
-        watch();
-      })));
+      times.push(await page.evaluate<number>(TAKE_OUT_AND_TIME));
       await page.waitForTimeout(150);
     }
     const worst = Math.max(...times);
@@ -156,3 +146,16 @@ async function benchBrowser(address: string): Promise<void> {
     await browser.close();
   }
 }
+
+/** In the page: presses Alt O and waits until another number of steps has been painted. Text, so that nothing is compiled into it. */
+const TAKE_OUT_AND_TIME = `new Promise((resolve) => {
+  const ribs = document.querySelector('.ribs svg');
+  const count = ribs.querySelectorAll('.rib').length;
+  const start = performance.now();
+  const watch = () => {
+    if (ribs.querySelectorAll('.rib').length === count) setTimeout(watch);
+    else requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - start)));
+  };
+  document.activeElement.dispatchEvent(new KeyboardEvent('keydown', { key: 'o', altKey: true, bubbles: true, cancelable: true }));
+  watch();
+})`;

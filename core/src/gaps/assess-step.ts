@@ -1,9 +1,8 @@
 import { isWedge } from '../clubs/kinds.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
 import { formatDistance, type DistanceUnit } from '../units/distance.js';
 import { intervalOf, moreShotsFor } from './certainty.js';
 import { flightDifference, type FlightDifference } from './flight-difference.js';
-import { coverOf, widestHoleM, type Step } from './ladder.js';
+import { coverOf, widestHoleM, type OwnedShot, type Step } from './ladder.js';
 import type { Flag, Severity, StepReport, StepWord } from './report.js';
 import type { School } from './schools.js';
 import type { GapSettings } from './settings.js';
@@ -11,7 +10,8 @@ import { coverWords, flightWords, formatDegrees, pairName, stepSize } from './wo
 
 /** Everything a step is judged by. */
 export interface StepContext {
-  clubs: readonly LadderClub[];
+  /** Shots of the whole bag that can be counted on. */
+  owned: readonly OwnedShot[];
   school: School;
   settings: GapSettings;
   unit: DistanceUnit;
@@ -23,24 +23,24 @@ interface CarryVerdict { word: StepWord; severity: Severity; code?: Flag['code']
 
 /** The verdict on one step: its word, its flags, how sure they are, and one sentence. */
 export function assessStep(step: Step, context: StepContext): StepReport {
-  const { settings, school, clubs } = context;
-  const holeM = widestHoleM(step, clubs, settings.reliableShots);
+  const { settings, school, owned } = context;
+  const holeM = widestHoleM(step, owned);
   const flight = flightDifference(step, settings);
-  const judge = (sizeM: number) => judgeCarry(sizeM, step, context, flight);
 
   const sizeM = school.measure === 'hole' ? holeM : step.carryM;
   const interval = intervalOf(step, settings.confidence);
-  let carry = judge(sizeM);
+  let carry = judgeCarry(sizeM, step, context, flight);
   const unsettled = school.measure !== 'hole' && interval !== undefined &&
-    [interval.lowM, interval.highM].some((edge) => judge(edge).severity !== carry.severity);
-  const moreShots = unsettled ? moreShotsFor(step, distanceToLimit(sizeM, judge), settings.confidence) : undefined;
+    (judgeCarry(interval.lowM, step, context, flight).severity !== carry.severity ||
+      judgeCarry(interval.highM, step, context, flight).severity !== carry.severity);
+  const moreShots = unsettled ? moreShotsFor(step, distanceToLimit(sizeM, step, context, flight), settings.confidence) : undefined;
   const estimate = carry;
   if (unsettled) carry = { word: 'not known yet', severity: 'unknown' };
 
-  const cover = carry.word === 'wide' ? coverOf(step, clubs, settings.reliableShots) : undefined;
+  const cover = carry.word === 'wide' ? coverOf(step, owned) : undefined;
   if (cover) carry = { ...carry, word: 'covered', severity: carry.severity === 'fault' ? 'look' : 'fine' };
 
-  const reason = carryReason(step, carry, estimate, { ...context, flight, cover, interval, moreShots });
+  const reason = carryReason(step, carry, estimate, context, { flight, cover, interval, moreShots });
   const flags: Flag[] = [];
   if (carry.code && (carry.severity === 'look' || carry.severity === 'fault')) {
     flags.push({
@@ -50,23 +50,25 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   }
   flags.push(...loftFlags(step, context, carry.word === 'either-or'));
   const worst = flags.reduce<Severity>((severity, flag) => worseOf(severity, flag.severity), carry.severity);
-  return {
+  const report: StepReport = {
     upperId: step.upper.id,
     lowerId: step.lower.id,
     carryM: step.carryM,
-    ...(step.loftDeg !== undefined && { loftDeg: step.loftDeg }),
-    ...(context.targetM !== undefined && { targetM: context.targetM }),
-    ...(context.targetDeg !== undefined && { targetDeg: context.targetDeg }),
     holeM,
     word: carry.word === 'even' && flags.length > 0 ? wordOfLoft(flags[0]!.code) : carry.word,
     severity: worst,
     flags,
-    ...(cover && { cover }),
-    ...(interval && { interval }),
-    ...(moreShots !== undefined && { moreShots }),
-    ...(step.carryM < settings.overlapBelowM && { flight }),
-    reason: [reason, ...flags.filter((flag) => flag.unit === 'deg').map((flag) => flag.reason)].join(' '),
+    reason: flags.reduce((text, flag) => (flag.unit === 'deg' ? `${text} ${flag.reason}` : text), reason),
   };
+  // Set one by one: a hundred spreads a ladder are what makes it slow.
+  if (step.loftDeg !== undefined) report.loftDeg = step.loftDeg;
+  if (context.targetM !== undefined) report.targetM = context.targetM;
+  if (context.targetDeg !== undefined) report.targetDeg = context.targetDeg;
+  if (cover) report.cover = cover;
+  if (interval) report.interval = interval;
+  if (moreShots !== undefined) report.moreShots = moreShots;
+  if (step.carryM < settings.overlapBelowM) report.flight = flight;
+  return report;
 }
 
 /** What an even carry step is called when its lofts are at fault. */
@@ -83,10 +85,9 @@ function judgeCarry(sizeM: number, step: Step, context: StepContext, flight: Fli
       word: 'overlap', severity: flight.verdict === 'same' ? 'fault' : 'look', code: 'overlap', limitM: settings.overlapBelowM,
     };
   }
-  const scoring = isScoringEnd(step, settings);
-  const limitM = scoring ? settings.scoringStepMaxM : settings.topStepMaxM;
+  const limitM = carryLimitM(step, settings);
   if (sizeM > limitM + ROUNDING) {
-    return { word: 'wide', severity: 'fault', code: scoring ? 'scoring-carry-wide' : 'top-carry-wide', limitM };
+    return { word: 'wide', severity: 'fault', code: isScoringEnd(step, settings) ? 'scoring-carry-wide' : 'top-carry-wide', limitM };
   }
   if (targetM !== undefined && sizeM > settings.wideOfTarget * targetM) {
     return { word: 'wide', severity: 'look', code: 'wide-of-target', limitM: settings.wideOfTarget * targetM };
@@ -100,66 +101,54 @@ function judgeCarry(sizeM: number, step: Step, context: StepContext, flight: Fli
 /** Keeps 15 yd, stored as metres, at 15 yd. */
 const ROUNDING = 1e-6;
 
+function carryLimitM(step: Step, settings: GapSettings): number {
+  return isScoringEnd(step, settings) ? settings.scoringStepMaxM : settings.topStepMaxM;
+}
+
 /** Both clubs are short irons or wedges. */
 export function isScoringEnd(step: Pick<Step, 'upper' | 'lower'>, settings: GapSettings): boolean {
   return [step.upper, step.lower].every((club) => (club.loftDeg ?? -Infinity) >= settings.scoringFromLoftDeg);
 }
 
-/** From a size, the way to the nearest size that would be judged otherwise, in metres. */
-function distanceToLimit(sizeM: number, judge: (sizeM: number) => CarryVerdict): number {
-  const { severity } = judge(sizeM);
-  const differs = (away: number) => judge(sizeM + away).severity !== severity;
-  return Math.min(...[-1, 1].map((sign) => {
-    let far = LIMIT_STRIDE_M;
-    while (!differs(sign * far)) {
-      far += LIMIT_STRIDE_M;
-      if (far > LIMIT_FURTHEST_M) return far;
-    }
-    let near = far - LIMIT_STRIDE_M;
-    while (far - near > LIMIT_TOLERANCE_M) {
-      const middle = (near + far) / 2;
-      if (differs(sign * middle)) far = middle;
-      else near = middle;
-    }
-    return near;
-  }));
+/** From a size, the way to the nearest limit at which a step would be judged more or less severely, in metres. */
+function distanceToLimit(sizeM: number, step: Step, context: StepContext, flight: FlightDifference): number {
+  const { settings, targetM } = context;
+  let nearestM = Infinity;
+  for (const limitM of [
+    settings.overlapBelowM, carryLimitM(step, settings), (targetM ?? NaN) * settings.wideOfTarget, (targetM ?? NaN) * settings.narrowOfTarget,
+  ]) {
+    const under = judgeCarry(limitM - 2 * ROUNDING, step, context, flight);
+    const over = judgeCarry(limitM + 2 * ROUNDING, step, context, flight);
+    if (under.severity !== over.severity) nearestM = Math.min(nearestM, Math.abs(limitM - sizeM));
+  }
+  return nearestM;
 }
-
-/** No two limits lie closer together than this. */
-const LIMIT_STRIDE_M = 0.1;
-const LIMIT_FURTHEST_M = 60;
-const LIMIT_TOLERANCE_M = 1e-4;
 
 /** Loft steps speak for themselves among irons and wedges, whatever the carries say. */
 function loftFlags(step: Step, { settings, school, targetDeg }: StepContext, eitherOr: boolean): Flag[] {
   const { loftDeg } = step;
   if (loftDeg === undefined) return [];
-  const clubIds = [step.upper.id, step.lower.id];
-  const flag = (code: Flag['code'], severity: 'look' | 'fault', limit: number, words: string): Flag =>
-    ({ code, severity, clubIds, value: loftDeg, limit, unit: 'deg', reason: `${pairName(step)} is ${words}.` });
   if (loftDeg < -REVERSED_DEG) {
-    return [flag('reversed', 'look', 0, `${formatDegrees(-loftDeg)} the wrong way: the weaker loft carries farther`)];
+    return [loftFlag(step, loftDeg, 'reversed', 'look', 0, `${formatDegrees(-loftDeg)} the wrong way: the weaker loft carries farther`)];
   }
   if (isWedge(step.upper) && step.lower.kind === 'wedge') {
-    if (loftDeg > settings.wedgeLoftStepMaxDeg + ROUNDING) {
-      return [flag('wedge-loft-wide', 'fault', settings.wedgeLoftStepMaxDeg,
-        `${formatDegrees(loftDeg)} in the wedges, over ${formatDegrees(settings.wedgeLoftStepMaxDeg)}`)];
+    const { wedgeLoftStepMaxDeg: most, wedgeLoftStepMinDeg: least } = settings;
+    if (loftDeg > most + ROUNDING) {
+      return [loftFlag(step, loftDeg, 'wedge-loft-wide', 'fault', most, `${formatDegrees(loftDeg)} in the wedges, over ${formatDegrees(most)}`)];
     }
-    if (loftDeg < settings.wedgeLoftStepMinDeg - ROUNDING && !eitherOr) {
-      return [flag('wedge-loft-narrow', 'look', settings.wedgeLoftStepMinDeg,
-        `${formatDegrees(loftDeg)} in the wedges, under ${formatDegrees(settings.wedgeLoftStepMinDeg)}`)];
-    }
-  }
-  if (school.measure === 'loft' && targetDeg !== undefined && !eitherOr) {
-    const target = formatDegrees(targetDeg);
-    if (loftDeg > settings.wideOfTarget * targetDeg) {
-      return [flag('wide-of-target', 'look', settings.wideOfTarget * targetDeg, `${formatDegrees(loftDeg)} against a target of ${target}`)];
-    }
-    if (loftDeg < settings.narrowOfTarget * targetDeg) {
-      return [flag('narrow-of-target', 'look', settings.narrowOfTarget * targetDeg, `${formatDegrees(loftDeg)} against a target of ${target}`)];
+    if (loftDeg < least - ROUNDING && !eitherOr) {
+      return [loftFlag(step, loftDeg, 'wedge-loft-narrow', 'look', least, `${formatDegrees(loftDeg)} in the wedges, under ${formatDegrees(least)}`)];
     }
   }
-  return [];
+  if (school.measure !== 'loft' || targetDeg === undefined || eitherOr) return [];
+  const [wide, narrow] = [settings.wideOfTarget * targetDeg, settings.narrowOfTarget * targetDeg];
+  if (loftDeg <= wide && loftDeg >= narrow) return [];
+  const words = `${formatDegrees(loftDeg)} against a target of ${formatDegrees(targetDeg)}`;
+  return [loftDeg > wide ? loftFlag(step, loftDeg, 'wide-of-target', 'look', wide, words) : loftFlag(step, loftDeg, 'narrow-of-target', 'look', narrow, words)];
+}
+
+function loftFlag(step: Step, value: number, code: Flag['code'], severity: 'look' | 'fault', limit: number, words: string): Flag {
+  return { code, severity, clubIds: [step.upper.id, step.lower.id], value, limit, unit: 'deg', reason: `${pairName(step)} is ${words}.` };
 }
 
 /** A gauge repeats to about a quarter of a degree, so a smaller reversal may be the gauge's. Common practice, no source. */
@@ -172,9 +161,8 @@ function worseOf(a: Severity, b: Severity | 'note'): Severity {
 }
 
 function carryReason(
-  step: Step, carry: CarryVerdict, estimate: CarryVerdict,
-  { unit, targetM, flight, cover, interval, moreShots, settings }:
-    StepContext & Pick<StepReport, 'cover' | 'interval' | 'moreShots'> & { flight: FlightDifference },
+  step: Step, carry: CarryVerdict, estimate: CarryVerdict, { unit, targetM, settings }: StepContext,
+  { flight, cover, interval, moreShots }: { flight: FlightDifference } & { [K in 'cover' | 'interval' | 'moreShots']: StepReport[K] | undefined },
 ): string {
   const size = `${pairName(step)} is ${stepSize(step, unit)}`;
   const target = targetM === undefined ? '' : `, target ${formatDistance(targetM, unit)}`;

@@ -1,5 +1,5 @@
 import { carryStandardErrorM } from '../clubs/shot.js';
-import { studentTQuantile } from '../statistics/student-t.js';
+import { roughNormalQuantile, studentTQuantile } from '../statistics/student-t.js';
 import { welchInterval } from '../statistics/welch.js';
 import type { Step } from './ladder.js';
 
@@ -37,18 +37,25 @@ export const MOST_MORE_SHOTS = 200;
 export function moreShotsFor(step: Step, marginM: number, confidence: number): number | undefined {
   const both = [step.upper.full, step.lower.full];
   if (!both.some((shot) => shot.source === 'measured')) return undefined;
-  if (halfWidthAfter(both, MOST_MORE_SHOTS, confidence) > marginM) return undefined;
+  const p = 0.5 + confidence / 2;
+  const normal = roughNormalQuantile(p);
+  // Student's t is wider than the normal, so what is too few for the normal is too few.
   let tooFew = 0;
-  let enough = MOST_MORE_SHOTS;
-  while (enough - tooFew > 1) {
-    const middle = Math.floor((tooFew + enough) / 2);
-    if (halfWidthAfter(both, middle, confidence) <= marginM) enough = middle;
+  let perhaps = MOST_MORE_SHOTS + 1;
+  while (perhaps - tooFew > 1) {
+    const middle = Math.floor((tooFew + perhaps) / 2);
+    if (normal * errorAfter(both, middle).standardErrorM <= marginM) perhaps = middle;
     else tooFew = middle;
   }
-  return enough;
+  const surelyTooFew = Math.max(0, tooFew - 1);
+  for (let more = surelyTooFew + 1; more <= MOST_MORE_SHOTS; more++) {
+    const { standardErrorM, df } = errorAfter(both, more);
+    if (studentTQuantile(p, df) * standardErrorM <= marginM) return more;
+  }
+  return undefined;
 }
 
-function halfWidthAfter(both: readonly Step['upper']['full'][], more: number, confidence: number): number {
+function errorAfter(both: readonly Step['upper']['full'][], more: number): { standardErrorM: number; df: number } {
   let variance = 0;
   let df = 0;
   for (const shot of both) {
@@ -58,5 +65,5 @@ function halfWidthAfter(both: readonly Step['upper']['full'][], more: number, co
       df += n - 1;
     } else variance += carryStandardErrorM(shot)! ** 2;
   }
-  return studentTQuantile(0.5 + confidence / 2, df) * Math.sqrt(variance);
+  return { standardErrorM: Math.sqrt(variance), df };
 }

@@ -17,11 +17,10 @@ export function flightDifference({ upper, lower }: Pick<Step, 'upper' | 'lower'>
     Math.abs(apexM ?? 0) >= settings.eitherOrApexM - ROUNDING || Math.abs(landDeg ?? 0) >= settings.eitherOrLandDeg - ROUNDING;
   // One of the two measures is enough to find a difference, but both are needed to say there is none.
   const known = apexM !== undefined && landDeg !== undefined;
-  return {
-    ...(apexM !== undefined && { apexM }),
-    ...(landDeg !== undefined && { landDeg }),
-    verdict: differ ? 'differ' : known ? 'same' : 'unknown',
-  };
+  const result: FlightDifference = { verdict: differ ? 'differ' : known ? 'same' : 'unknown' };
+  if (apexM !== undefined) result.apexM = apexM;
+  if (landDeg !== undefined) result.landDeg = landDeg;
+  return result;
 }
 
 /** Keeps 30 ft, stored as metres, at 30 ft. */

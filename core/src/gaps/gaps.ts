@@ -4,7 +4,7 @@ import type { DistanceUnit } from '../units/distance.js';
 import { assessStep } from './assess-step.js';
 import { flightDifference } from './flight-difference.js';
 import { headlineOf } from './headline.js';
-import { carryLadder, loftLadder, stepsOf, widestHoleM, type LoftStep, type Step } from './ladder.js';
+import { carryLadder, loftLadder, ownedShots, stepsOf, widestHoleM, type LoftStep, type OwnedShot, type Step } from './ladder.js';
 import type { Evenness, Flag, GapReport, StepReport } from './report.js';
 import { schoolOf, type School, type SchoolId } from './schools.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from './settings.js';
@@ -28,8 +28,9 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
   const unit = options.unit ?? 'yd';
   const rungs = carryLadder(clubs);
   const raw = stepsOf(rungs);
-  const targets = targetsOf(raw, clubs, school, settings);
-  const steps = raw.map((step, i) => assessStep(step, { clubs, school, settings, unit, ...targets[i]! }));
+  const owned = ownedShots(clubs, settings.reliableShots);
+  const targets = targetsOf(raw, owned, school, settings);
+  const steps = raw.map((step, i) => assessStep(step, { owned, school, settings, unit, ...targets[i]! }));
   const lofts = loftLadder(clubs);
   const flags = [
     ...steps.flatMap((step) => step.flags),
@@ -39,7 +40,7 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
   const evenness = evennessOf(steps, school);
   return {
     school: school.id,
-    rungs: rungs.map(({ id, name, carryM, loftDeg }) => ({ clubId: id, name, carryM, ...(loftDeg !== undefined && { loftDeg }) })),
+    rungs: rungs.map(({ id, name, carryM, loftDeg }) => (loftDeg === undefined ? { clubId: id, name, carryM } : { clubId: id, name, carryM, loftDeg })),
     steps,
     loftRungs: lofts.rungs.map(({ id, name, loftDeg }) => ({ clubId: id, name, loftDeg: loftDeg! })),
     loftSteps: lofts.steps.map(({ upper, lower, loftDeg }) => ({ upperId: upper.id, lowerId: lower.id, loftDeg })),
@@ -61,7 +62,7 @@ function placesOf(flags: readonly Flag[], severity: Flag['severity']): number {
 
 /** The target of every step. Either-or pairs count as one rung, so they get none. */
 function targetsOf(
-  steps: readonly Step[], clubs: readonly LadderClub[], school: School, settings: GapSettings,
+  steps: readonly Step[], owned: readonly OwnedShot[], school: School, settings: GapSettings,
 ): { targetM?: number; targetDeg?: number }[] {
   if (school.measure === 'loft') {
     return steps.map((step) => (isIronOrWedge(step.upper) && isIronOrWedge(step.lower) ? { targetDeg: school.targetDeg! } : {}));
@@ -71,7 +72,7 @@ function targetsOf(
     !(step.carryM < settings.overlapBelowM && flightDifference(step, settings).verdict === 'differ'));
   if (school.measure === 'hole') {
     // Partial shots divide a step, so the even hole is smaller than the even step.
-    const holes = steps.reduce((sum, step, i) => (regular[i] ? sum + dividedInto(step, clubs, settings) : sum), 0);
+    const holes = steps.reduce((sum, step, i) => (regular[i] ? sum + dividedInto(step, owned) : sum), 0);
     return regular.map((counts) => (counts && holes > 0 ? { targetM: spanM / holes } : {}));
   }
   const shares = steps.map((step, i) => (regular[i] ? school.share(step, settings) : 0));
@@ -79,8 +80,8 @@ function targetsOf(
   return shares.map((share) => (share > 0 ? { targetM: (spanM * share) / whole } : {}));
 }
 
-function dividedInto(step: Step, clubs: readonly LadderClub[], settings: GapSettings): number {
-  const holeM = widestHoleM(step, clubs, settings.reliableShots);
+function dividedInto(step: Step, owned: readonly OwnedShot[]): number {
+  const holeM = widestHoleM(step, owned);
   return holeM > 0 ? Math.max(1, Math.round(step.carryM / holeM)) : 1;
 }
 

@@ -1,6 +1,6 @@
 import type { LadderClub } from '../clubs/ladder-club.js';
 import { isFullSwing } from '../clubs/kinds.js';
-import type { Shot, ShotKind } from '../clubs/shot.js';
+import { SHOT_KINDS, type Shot, type ShotKind } from '../clubs/shot.js';
 
 /** A club on the carry ladder: it has a full shot. */
 export interface Rung extends LadderClub {
@@ -14,7 +14,7 @@ export interface Step {
   lower: Rung;
   carryM: number;
   /** Loft of the lower club less loft of the upper; negative when loft and carry disagree, undefined when one is unknown. */
-  loftDeg?: number;
+  loftDeg?: number | undefined;
 }
 
 /** The space between two neighbours on the loft ladder; `upper` is the stronger club. */
@@ -26,10 +26,13 @@ export interface LoftStep {
 
 /** The clubs that have a stock carry, longest first. Equal carries keep the stronger loft above. */
 export function carryLadder(clubs: readonly LadderClub[]): Rung[] {
-  return clubs
-    .filter((club) => isFullSwing(club.kind) && club.shots.full)
-    .map((club) => ({ ...club, full: club.shots.full!, carryM: club.shots.full!.carryM }))
-    .sort((a, b) => b.carryM - a.carryM || (a.loftDeg ?? 0) - (b.loftDeg ?? 0) || a.name.localeCompare(b.name));
+  const rungs: Rung[] = [];
+  for (const { id, name, kind, loftDeg, lengthIn, hitsPerRound, shots } of clubs) {
+    const { full } = shots;
+    // Written out: a spread of every club of every bag that is tried costs more than the rest of the ladder.
+    if (full && isFullSwing(kind)) rungs.push({ id, name, kind, loftDeg, lengthIn, hitsPerRound, shots, full, carryM: full.carryM });
+  }
+  return rungs.sort((a, b) => b.carryM - a.carryM || (a.loftDeg ?? 0) - (b.loftDeg ?? 0) || a.name.localeCompare(b.name));
 }
 
 /** Steps between neighbours of the carry ladder; one fewer than rungs. */
@@ -37,7 +40,7 @@ export function stepsOf(rungs: readonly Rung[]): Step[] {
   return rungs.slice(1).map((lower, i) => {
     const upper = rungs[i]!;
     const loftDeg = lower.loftDeg !== undefined && upper.loftDeg !== undefined ? lower.loftDeg - upper.loftDeg : undefined;
-    return { upper, lower, carryM: upper.carryM - lower.carryM, ...(loftDeg !== undefined && { loftDeg }) };
+    return { upper, lower, carryM: upper.carryM - lower.carryM, loftDeg };
   });
 }
 
@@ -69,10 +72,10 @@ const MIDDLE_SHARE = 0.5;
  * The owned shot nearest the middle of a step, if one lies in its middle half.
  * Owned means measured often enough; a stated or modelled partial is a hope.
  */
-export function coverOf(step: Step, clubs: readonly LadderClub[], reliableShots: number): Cover | undefined {
+export function coverOf(step: Step, owned: readonly OwnedShot[]): Cover | undefined {
   const middleM = (step.upper.carryM + step.lower.carryM) / 2;
   let best: Cover | undefined;
-  for (const { club, shotKind, shot } of ownedShots(clubs, reliableShots)) {
+  for (const { club, shotKind, shot } of owned) {
     if (shotKind === 'full' || Math.abs(shot.carryM - middleM) > (step.carryM * MIDDLE_SHARE) / 2) continue;
     if (best && Math.abs(best.carryM - middleM) <= Math.abs(shot.carryM - middleM)) continue;
     best = {
@@ -84,17 +87,32 @@ export function coverOf(step: Step, clubs: readonly LadderClub[], reliableShots:
 }
 
 /** The widest stretch of a step that no owned shot reaches. */
-export function widestHoleM(step: Step, clubs: readonly LadderClub[], reliableShots: number): number {
-  const inside = ownedShots(clubs, reliableShots)
-    .map(({ shot }) => shot.carryM)
-    .filter((carryM) => carryM < step.upper.carryM && carryM > step.lower.carryM);
-  const marks = [step.upper.carryM, ...inside, step.lower.carryM].sort((a, b) => b - a);
-  return Math.max(0, ...marks.slice(1).map((mark, i) => marks[i]! - mark));
+export function widestHoleM(step: Step, owned: readonly OwnedShot[]): number {
+  let widestM = 0;
+  let lastM = step.upper.carryM;
+  for (const { shot } of owned) {
+    if (shot.carryM >= step.upper.carryM) continue;
+    if (shot.carryM <= step.lower.carryM) break;
+    widestM = Math.max(widestM, lastM - shot.carryM);
+    lastM = shot.carryM;
+  }
+  return Math.max(widestM, lastM - step.lower.carryM);
 }
 
-function ownedShots(clubs: readonly LadderClub[], reliableShots: number) {
-  return clubs.flatMap((club) =>
-    (Object.entries(club.shots) as [ShotKind, Shot][])
-      .filter(([, shot]) => shot.source === 'measured' && (shot.shots ?? 0) >= reliableShots)
-      .map(([shotKind, shot]) => ({ club, shotKind, shot })));
+export interface OwnedShot {
+  club: LadderClub;
+  shotKind: ShotKind;
+  shot: Shot;
+}
+
+/** Every shot measured often enough to be counted on, longest first. */
+export function ownedShots(clubs: readonly LadderClub[], reliableShots: number): OwnedShot[] {
+  const owned: OwnedShot[] = [];
+  for (const club of clubs) {
+    for (const shotKind of SHOT_KINDS) {
+      const shot = club.shots[shotKind];
+      if (shot?.source === 'measured' && (shot.shots ?? 0) >= reliableShots) owned.push({ club, shotKind, shot });
+    }
+  }
+  return owned.sort((a, b) => b.shot.carryM - a.shot.carryM);
 }

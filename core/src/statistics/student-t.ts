@@ -22,13 +22,11 @@ export function logGamma(x: number): number {
 }
 
 /** Regularised incomplete beta function I_x(a, b) for a, b > 0 and x in 0..1. */
-export function incompleteBeta(a: number, b: number, x: number): number {
+export function incompleteBeta(a: number, b: number, x: number, logBeta = logBetaOf(a, b)): number {
   if (x <= 0) return 0;
   if (x >= 1) return 1;
-  if (x > (a + 1) / (a + b + 2)) return 1 - incompleteBeta(b, a, 1 - x);
-  const front = Math.exp(
-    logGamma(a + b) - logGamma(a) - logGamma(b) + a * Math.log(x) + b * Math.log1p(-x),
-  ) / a;
+  if (x > (a + 1) / (a + b + 2)) return 1 - incompleteBeta(b, a, 1 - x, logBeta);
+  const front = Math.exp(a * Math.log(x) + b * Math.log1p(-x) - logBeta) / a;
   let c = 1;
   let d = 1 / guarded(1 - ((a + b) * x) / (a + 1));
   let fraction = d;
@@ -47,13 +45,18 @@ export function incompleteBeta(a: number, b: number, x: number): number {
   return front * fraction;
 }
 
+/** Natural logarithm of the complete beta function. */
+function logBetaOf(a: number, b: number): number {
+  return logGamma(a) + logGamma(b) - logGamma(a + b);
+}
+
 function guarded(value: number): number {
   return Math.abs(value) < TINY ? TINY : value;
 }
 
 /** Probability that t with `df` degrees of freedom (df > 0, not necessarily whole) is at most `t`. */
-export function studentTCdf(t: number, df: number): number {
-  const tail = incompleteBeta(df / 2, 0.5, df / (df + t * t)) / 2;
+export function studentTCdf(t: number, df: number, logBeta = logBetaOf(df / 2, 0.5)): number {
+  const tail = incompleteBeta(df / 2, 0.5, df / (df + t * t), logBeta) / 2;
   return t > 0 ? 1 - tail : tail;
 }
 
@@ -67,13 +70,32 @@ export function studentTQuantile(p: number, df: number): number {
   if (!(p > 0 && p < 1)) throw new RangeError(`p must lie between 0 and 1, got ${p}`);
   if (!(df > 0)) throw new RangeError(`df must be above 0, got ${df}`);
   if (p < 0.5) return -studentTQuantile(1 - p, df);
+  if (p === 0.5) return 0;
+  const logBeta = logBetaOf(df / 2, 0.5);
   let high = 1;
-  while (studentTCdf(high, df) < p) high *= 2;
+  while (studentTCdf(high, df, logBeta) < p) high *= 2;
   let low = 0;
-  for (let i = 0; i < 200 && high - low > 1e-12 * Math.max(1, high); i++) {
-    const middle = (low + high) / 2;
-    if (studentTCdf(middle, df) < p) low = middle;
-    else high = middle;
+  // Newton's steps from inside a bracket; where one would leave it, the bracket is halved instead.
+  let t = Math.min(high, roughNormalQuantile(p));
+  for (let i = 0; i < 100; i++) {
+    const off = studentTCdf(t, df, logBeta) - p;
+    if (off > 0) high = t;
+    else low = t;
+    const next = t - off / studentTDensity(t, df, logBeta);
+    const step = next > low && next < high ? next : (low + high) / 2;
+    if (Math.abs(step - t) <= 1e-10 * Math.max(1, t)) return step;
+    t = step;
   }
-  return (low + high) / 2;
+  return t;
+}
+
+/** Probability density of t with `df` degrees of freedom. */
+export function studentTDensity(t: number, df: number, logBeta = logBetaOf(df / 2, 0.5)): number {
+  return Math.exp(-logBeta - 0.5 * Math.log(df) - ((df + 1) / 2) * Math.log1p((t * t) / df));
+}
+
+/** Somewhere near the normal quantile for p > 0.5; Abramowitz and Stegun 26.2.22, good to 0.003. */
+export function roughNormalQuantile(p: number): number {
+  const r = Math.sqrt(-2 * Math.log(1 - p));
+  return Math.max(0.01, r - (2.30753 + 0.27061 * r) / (1 + 0.99229 * r + 0.04481 * r * r));
 }

@@ -27,5 +27,5 @@ export function formatDistance(metres: number, unit: DistanceUnit | 'ft', decima
 /** The number of `formatDistance` without its unit. */
 export function distanceNumber(metres: number, unit: DistanceUnit | 'ft', decimals = 0): string {
   const text = fromMetres(metres, unit).toFixed(decimals);
-  return Number(text) === 0 ? (0).toFixed(decimals) : text;
+  return metres < 0 && Number(text) === 0 ? (0).toFixed(decimals) : text;
 }
