@@ -49,6 +49,8 @@ export async function finish(
     ...about, workspaceId: trail.workspaceId, at: new Date(), images: trail.images, undoneById: null,
   }, { persist: true });
   await trail.em.flush();
+  // The player's row is locked from here on, so that of two changes the later to commit has the higher number.
+  await trail.em.execute('update player set revision = revision + 1 where id = any(?::uuid[])', [`{${trail.playerIds().join(',')}}`]);
   await refreshSpecs(trail.em, [...trail.reread]);
   return resultOf(trail.em, change, trail.touched);
 }

@@ -76,6 +76,11 @@ export class Trail {
     return before + this.created('club');
   }
 
+  /** Every player whose rows this change looked at or wrote. */
+  playerIds(): string[] {
+    return [...new Set([...this.#rows.values()].map((row) => ('playerId' in row ? row.playerId : row.id)))];
+  }
+
   async clubIdsOf(bag: Bag): Promise<string[]> {
     return (await this.#rowsOf(bag)).map((row) => row.clubId);
   }

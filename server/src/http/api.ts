@@ -9,7 +9,7 @@ import { undoChange } from '../changes/undo-change.js';
 import { readRoster } from '../players/read-roster.js';
 import { exportLocker } from '../sheet/export-locker.js';
 import { importSheet } from '../sheet/import-sheet.js';
-import { clubsOf, readChanges, readDifferences, readReadings, readSheet } from '../sheet/read-sheet.js';
+import { clubsOf, readChanges, readDifferences, readReadings, readSheet, knownSheetText } from '../sheet/read-sheet.js';
 import { specSheetPdf } from '../sheet/spec-sheet-pdf.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
 import type { AppOptions } from './app.js';
@@ -52,27 +52,28 @@ export function api(orm: MikroORM, signIn: AppOptions['signIn']): Router {
   router.get('/players/:playerId/sheet', async (request, response) => {
     const { playerId } = playerParams.validateSync(request.params);
     const { asOf } = sheetQuery.validateSync(request.query);
-    response.json(await scoped(request, (em) => readSheet(em, playerId, asOf ?? null)));
+    response.type('json').send(await knownSheetText(orm, (await signIn(request)).workspaceId, playerId, asOf ?? null));
   });
 
   router.get('/players/:playerId/sheet.csv', async (request, response) => {
     const { playerId } = playerParams.validateSync(request.params);
     const { asOf, bag, unit } = sheetQuery.validateSync(request.query);
-    const sheet = await scoped(request, (em) => readSheet(em, playerId, asOf ?? null));
+    const sheet = await readSheet(orm, (await signIn(request)).workspaceId, playerId, asOf ?? null);
     response.attachment(`${fileName(sheet.player.name)}.csv`).type('text/csv')
       .send(writeSheetCsv(clubsOf(sheet, bag), unit ?? sheet.player.distanceUnit));
   });
 
   router.get('/players/:playerId/locker.json', async (request, response) => {
     const { playerId } = playerParams.validateSync(request.params);
-    const document = await scoped(request, async (em) => exportLocker(em, await readSheet(em, playerId, null)));
+    const sheet = await readSheet(orm, (await signIn(request)).workspaceId, playerId, null);
+    const document = await scoped(request, (em) => exportLocker(em, sheet));
     response.attachment(`${fileName(document.player.name)}.json`).json(document);
   });
 
   router.get('/players/:playerId/sheet.pdf', async (request, response) => {
     const { playerId } = playerParams.validateSync(request.params);
     const { asOf, bag, unit } = sheetQuery.validateSync(request.query);
-    const sheet = await scoped(request, (em) => readSheet(em, playerId, asOf ?? null));
+    const sheet = await readSheet(orm, (await signIn(request)).workspaceId, playerId, asOf ?? null);
     const bagId = bag ?? sheet.bags.find((one) => one.gamer)?.id;
     const pdf = await specSheetPdf({
       player: sheet.player, clubs: clubsOf(sheet, bagId), bagName: sheet.bags.find((one) => one.id === bagId)?.name ?? 'Locker',

@@ -4,7 +4,6 @@ import express, { type Express, type Request } from 'express';
 import helmet from 'helmet';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
 import type { Scope } from '../workspaces/in-workspace.js';
 import { api } from './api.js';
 import { answerProblem, notForOthers } from './problems.js';
@@ -22,8 +21,6 @@ export interface AppOptions {
 export function createApp({ orm, signIn, log, webFolder }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api/') }, quietReqLogger: true, customLogLevel: (_request, response, error) =>
-    (error || response.statusCode >= 500 ? 'error' : 'debug') }));
   app.use(helmet({
     contentSecurityPolicy: {
       useDefaults: false,
@@ -49,6 +46,6 @@ export function createApp({ orm, signIn, log, webFolder }: AppOptions): Express 
       response.sendFile(path.join(webFolder, 'index.html'), { headers: { 'cache-control': 'no-cache' } });
     });
   }
-  app.use(answerProblem);
+  app.use(answerProblem(log));
   return app;
 }

@@ -1,6 +1,7 @@
 import { fieldProblems, type Problem } from '@tasche/contract';
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { Logger } from 'pino';
 import * as yup from 'yup';
 import { Refusal } from './refusal.js';
 
@@ -19,12 +20,14 @@ function sameHost(origin: string, host: string | undefined): boolean {
 }
 
 /** Turns whatever was thrown into a Problem with its status. */
-export const answerProblem: ErrorRequestHandler = (error: unknown, request, response, _next) => {
-  const { status, problem } = problemOf(error);
-  if (status >= 500 && status !== 503) request.log.error(error);
-  if (status === 503) response.setHeader('retry-after', '2');
-  response.status(status).json(problem);
-};
+export function answerProblem(log: Logger): ErrorRequestHandler {
+  return (error: unknown, request, response, _next) => {
+    const { status, problem } = problemOf(error);
+    if (status >= 500 && status !== 503) log.error({ error, method: request.method, path: request.path });
+    if (status === 503) response.setHeader('retry-after', '2');
+    response.status(status).json(problem);
+  };
+}
 
 function problemOf(error: unknown): { status: number; problem: Problem } {
   if (error instanceof Refusal) return { status: error.status, problem: error.problem };

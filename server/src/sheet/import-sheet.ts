@@ -31,7 +31,7 @@ export interface ImportAnswer {
  * @throws Refusal when the file cannot be read, or has bad rows and only all of it would do
  */
 export async function importSheet(orm: MikroORM, scope: Scope, request: ImportRequest): Promise<ImportAnswer> {
-  const sheet = await inWorkspace(orm, scope.workspaceId, (em) => readSheet(em, request.playerId, null));
+  const sheet = await readSheet(orm, scope.workspaceId, request.playerId, null);
   const { plan, extra } = request.format === 'csv' ? planCsv(request, sheet) : await planJson(orm, scope, request, sheet);
   if (request.take === 'none') return { plan, result: null };
   if (plan.rejected.length > 0 && request.take === 'all') {

@@ -1,43 +1,44 @@
-import type { BagView, ClubView, DifferenceView, ReadingView, SheetView } from '@tasche/contract';
+import type { ClubView, DifferenceView, ReadingView, SheetView } from '@tasche/contract';
 import { specDifferences, type Spec } from '@tasche/core';
-import type { EntityManager } from '@mikro-orm/postgresql';
-import { bagView, type Bag } from '../bags/bag.js';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { changeView, type Change } from '../changes/change.js';
-import { clubView } from '../clubs/club.js';
+import { LRUCache } from 'lru-cache';
 import { notFound } from '../http/refusal.js';
-import { Plan, planView } from '../plans/plan.js';
-import { Player, playerView } from '../players/player.js';
+import { callInWorkspace } from '../workspaces/in-workspace.js';
 
-const MOST_BAGS = 200;
-const MOST_PLANS = 100;
+/** Sheets as they were last read. Every use asks the database first whether they are still the newest, so many servers may share one. */
+const known = new LRUCache<string, { revision: string; text: Buffer }>({ max: 500, maxSize: 64_000_000, sizeCalculation: ({ text }) => text.length });
 
 /**
- * A player's locker, bags and plans; with a day, the specs as they stood at its end.
- * Plain rows rather than entities: this is the page everyone waits for.
+ * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
  * @throws Refusal 404
  */
-export async function readSheet(em: EntityManager, playerId: string, asOf: string | null): Promise<SheetView> {
-  const player = await em.findOne(Player, { id: playerId });
-  if (!player) throw notFound('player');
-  const spec = asOf === null ? 'spec' : 'spec_as_of(id, ?) as spec';
-  const clubs = await em.execute<Parameters<typeof clubView>[0][]>(
-    `select id, player_id as "playerId", version, name, kind, ${spec} from club
-     where player_id = ? and removed_at is null order by place limit 500`,
-    asOf === null ? [playerId] : [asOf, playerId]);
-  const bags = await em.execute<(Bag & { clubIds: string[] })[]>(
-    `select bag.id, player_id as "playerId", plan_id as "planId", version, name, note, ready, gamer,
-       array(select club_id from bag_club where bag_id = bag.id order by bag_club.place, bag_club.id) as "clubIds"
-     from bag where player_id = ? and removed_at is null order by place limit ${MOST_BAGS}`, [playerId]);
-  const plans = await em.find(Plan, { playerId, removedAt: null }, { orderBy: { startsOn: 'desc' }, limit: MOST_PLANS });
-  const [lastChange] = await readChanges(em, playerId, 1);
-  return {
-    player: playerView(player),
-    clubs: clubs.map(clubView),
-    bags: bags.map((bag): BagView => bagView(bag, bag.clubIds)),
-    plans: plans.map(planView),
-    asOf,
-    lastChange: lastChange ?? null,
-  };
+export async function knownSheetText(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<Buffer> {
+  const revision = await callInWorkspace<string | null>(orm, workspaceId, 'sheet_revision', [playerId]);
+  if (revision === null) throw notFound('player');
+  const key = `${workspaceId} ${playerId} ${asOf ?? ''}`;
+  const standing = known.get(key);
+  if (standing?.revision === revision) return standing.text;
+  const text = Buffer.from(await readSheetText(orm, workspaceId, playerId, asOf));
+  // A change may have come between the two questions: the older number only makes the next reader ask again.
+  known.set(key, { revision, text });
+  return text;
+}
+
+/**
+ * A player's locker, bags and plans as JSON text of a SheetView; with a day, the specs as they stood at its end.
+ * PostgreSQL writes the whole of it (`sheet_text`, made by the first migration): this is the page everyone waits for.
+ * @throws Refusal 404
+ */
+export async function readSheetText(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<string> {
+  const text = await callInWorkspace<string | null>(orm, workspaceId, 'sheet_text', [playerId, asOf]);
+  if (text === null) throw notFound('player');
+  return text;
+}
+
+/** The same, read. */
+export async function readSheet(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<SheetView> {
+  return JSON.parse(await readSheetText(orm, workspaceId, playerId, asOf)) as SheetView;
 }
 
 /** The newest changes of a player; undone ones too, marked, but not the undoing itself. */

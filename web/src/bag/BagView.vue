@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { BENDING_CAUTION, COMMITTEE_DECIDES, CLUB_KINDS, SCHOOLS, bagFindings, ladderClub, remedies as findRemedies, type ClubKind, type Remedy, type StepReport } from '@tasche/core';
 import type { Command } from '@tasche/contract';
-import { useEventListener, useElementSize } from '@vueuse/core';
+import { useEventListener, useElementSize, watchDebounced } from '@vueuse/core';
 import { NSelect } from 'naive-ui';
 import { v4 as newId } from 'uuid';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, defineAsyncComponent, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay, shortMoment, today } from '../app/day';
 import { useSettings } from '../app/settings';
@@ -56,7 +56,10 @@ function setQuery(key: string, value: string | undefined): void {
 const sheetHeight = computed(() => HEAD_PX + (ladder.rows.value.length + (canEdit.value ? 1 : 0)) * ROW_PX);
 const railHeight = computed(() => Math.max(420, sheetHeight.value));
 const leftOutClubs = computed(() => ladder.leftOut.value.map(ladderClub));
-const remedies = computed(() => (trial.value ? [] : findRemedies(ladder.inBag.value, leftOutClubs.value, ladder.options.value)));
+const remediesNow = () => findRemedies(ladder.inBag.value, leftOutClubs.value, ladder.options.value);
+/** Some hundred bags are tried for these, so they come once the ladder has been painted. */
+const remedies = shallowRef<Remedy[]>([]);
+watchDebounced([ladder.inBag, leftOutClubs, ladder.options], () => { remedies.value = remediesNow(); }, { debounce: 150, immediate: true });
 const findings = computed(() => bagFindings(ladder.shown.value, store.sheet!.player.gapSettings));
 const locked = computed(() => Boolean(bag.value?.gamer || bag.value?.ready));
 const full = computed(() => locked.value && ladder.inBag.value.length >= ladder.limit.value);
@@ -151,7 +154,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     i: () => { if (canEdit.value && bag.value) picking.value = !picking.value; },
     m: () => ladder.mark(),
     t: () => { asTable.value = !asTable.value; },
-    y: () => tryRemedy(remedies.value.find((remedy) => remedy.kind === 'swap' || remedy.kind === 'take out')),
+    y: () => tryRemedy(remediesNow().find((remedy) => remedy.kind === 'swap' || remedy.kind === 'take out')),
     s: () => { school.value = SCHOOLS[(SCHOOLS.findIndex((one) => one.id === school.value) + 1) % SCHOOLS.length]!.id; },
     ...(set && { [key]: () => setQuery('columns', set.id === 'gaps' ? undefined : set.id) }),
   };
