@@ -23,7 +23,7 @@ export async function openDatabase(url: string, options: Partial<Options> = {}):
     connect: false,
     // Every write goes through one transaction that flushes at its end or where it says so.
     flushMode: 'commit',
-    pool: { min: 0, max: 10, idleTimeoutMillis: 30_000 },
+    pool: { min: 2, max: 6, idleTimeoutMillis: 30_000 },
     driverOptions: { connection: { connectionTimeoutMillis: 3000, application_name: 'tasche' } },
     ...options,
   });

@@ -52,7 +52,8 @@ export function api(orm: MikroORM, signIn: AppOptions['signIn']): Router {
   router.get('/players/:playerId/sheet', async (request, response) => {
     const { playerId } = playerParams.validateSync(request.params);
     const { asOf } = sheetQuery.validateSync(request.query);
-    response.type('json').send(await knownSheetText(orm, (await signIn(request)).workspaceId, playerId, asOf ?? null));
+    const { text, etag } = await knownSheetText(orm, (await signIn(request)).workspaceId, playerId, asOf ?? null);
+    response.set('etag', etag).type('json').send(text);
   });
 
   router.get('/players/:playerId/sheet.csv', async (request, response) => {

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { ClubView, DifferenceView, ReadingView, SheetView } from '@tasche/contract';
 import { specDifferences, type Spec } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
@@ -6,23 +7,30 @@ import { LRUCache } from 'lru-cache';
 import { notFound } from '../http/refusal.js';
 import { callInWorkspace } from '../workspaces/in-workspace.js';
 
+/** A sheet as bytes, and a tag of its contents for browsers that have it already. */
+export interface KnownSheet {
+  text: Buffer;
+  etag: string;
+}
+
 /** Sheets as they were last read. Every use asks the database first whether they are still the newest, so many servers may share one. */
-const known = new LRUCache<string, { revision: string; text: Buffer }>({ max: 500, maxSize: 64_000_000, sizeCalculation: ({ text }) => text.length });
+const known = new LRUCache<string, KnownSheet & { revision: string }>({ max: 500, maxSize: 64_000_000, sizeCalculation: ({ text }) => text.length });
 
 /**
  * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
  * @throws Refusal 404
  */
-export async function knownSheetText(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<Buffer> {
+export async function knownSheetText(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<KnownSheet> {
   const revision = await callInWorkspace<string | null>(orm, workspaceId, 'sheet_revision', [playerId]);
   if (revision === null) throw notFound('player');
   const key = `${workspaceId} ${playerId} ${asOf ?? ''}`;
   const standing = known.get(key);
-  if (standing?.revision === revision) return standing.text;
+  if (standing?.revision === revision) return standing;
   const text = Buffer.from(await readSheetText(orm, workspaceId, playerId, asOf));
   // A change may have come between the two questions: the older number only makes the next reader ask again.
-  known.set(key, { revision, text });
-  return text;
+  const sheet = { revision, text, etag: `"${createHash('sha256').update(text).digest('base64url')}"` };
+  known.set(key, sheet);
+  return sheet;
 }
 
 /**
