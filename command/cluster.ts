@@ -202,7 +202,7 @@ export function isFree(port: number): Promise<boolean> {
 
 /** A cluster in a temporary folder, for tests and benchmarks. */
 export async function throwAwayCluster(): Promise<Cluster> {
-  const folder = path.join(os.tmpdir(), `tasche-${process.pid}-${randomBytes(4).toString('hex')}`);
+  const folder = throwAwayFolder();
   const cluster = await startCluster(folder);
   return {
     url: cluster.url,
@@ -211,4 +211,11 @@ export async function throwAwayCluster(): Promise<Cluster> {
       rmSync(folder, { recursive: true, force: true });
     },
   };
+}
+
+/** A new folder for one run's data that root's `postgres` user can enter too, which mkdtemp's would not let it. */
+export function throwAwayFolder(): string {
+  const folder = path.join(os.tmpdir(), `tasche-${process.pid}-${randomBytes(4).toString('hex')}`);
+  mkdirSync(folder, { mode: 0o755 });
+  return folder;
 }

@@ -1,9 +1,8 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import os from 'node:os';
+import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { openBrowser } from './browser.js';
-import { freePort } from './cluster.js';
+import { freePort, throwAwayFolder } from './cluster.js';
 import { ensureDebian } from './debian.js';
 import { startDemo, stopServer } from './test.js';
 
@@ -24,7 +23,7 @@ export async function screenshots(): Promise<void> {
   ensureDebian('pdftoppm', 'poppler-utils', () => existsSync('/usr/bin/pdftoppm'));
   const folder = path.resolve('docs/screenshots');
   mkdirSync(folder, { recursive: true });
-  const data = mkdtempSync(path.join(os.tmpdir(), 'tasche-pictures-'));
+  const data = throwAwayFolder();
   const port = await freePort();
   const server = await startDemo(port, data);
   const browser = await openBrowser();

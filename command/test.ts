@@ -1,8 +1,8 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { freePort } from './cluster.js';
+import { freePort, throwAwayFolder } from './cluster.js';
 import { ensureDebian } from './debian.js';
 import { Stop } from './stop.js';
 
@@ -62,7 +62,7 @@ function unit(): Counts {
 
 async function browser(): Promise<Counts> {
   ensureDebian('Chromium', 'chromium', () => existsSync('/usr/bin/chromium'));
-  const data = mkdtempSync(path.join(os.tmpdir(), 'tasche-browser-'));
+  const data = throwAwayFolder();
   const report = path.join(data, 'report.json');
   const port = await freePort();
   const server = await startDemo(port, data);

@@ -124,6 +124,7 @@ test('clubs go out by key, in by picker and by drag; a full gamer asks which goe
   const handle = page.getByRole('grid').locator('tr[data-name="50"] .grab');
   await handle.hover();
   await page.mouse.down();
+  await page.mouse.move(300, 300, { steps: 4 });
   const target = (await page.locator('.left-out ul').boundingBox())!;
   await page.mouse.move(target.x + 60, target.y + 20, { steps: 12 });
   await page.mouse.move(target.x + 64, target.y + 22, { steps: 3 });

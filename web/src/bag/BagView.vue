@@ -43,6 +43,8 @@ const grid = ref<InstanceType<typeof SheetGrid> | null>(null);
 const activeClub = ref<string | null>(null);
 const pointed = ref<StepReport | null>(null);
 const picking = ref(false);
+/** A row is being dragged: the left-outs come up to where it can be put down. */
+const carrying = ref(false);
 const asTable = computed({ get: () => route.query.ladder === 'table', set: (on) => setQuery('ladder', on ? 'table' : undefined) });
 const columnSet = computed(() => COLUMN_SETS.find((set) => set.id === route.query.columns) ?? COLUMN_SETS[0]!);
 const openClubId = computed({ get: () => (typeof route.query.club === 'string' ? route.query.club : null), set: (id) => setQuery('club', id ?? undefined) });
@@ -217,7 +219,7 @@ const kindPick = ref<ClubKind | null>(null);
         <SheetGrid
           ref="grid" class="sheet" :clubs="ladder.rows.value" :columns="columnSet.columns" :unit="unit" :read-only="!canEdit" :rejected="editing.rejected.value"
           :row-px="ROW_PX" :head-px="HEAD_PX" :label="`Spec sheet of ${store.sheet!.player.name}, ${bag.name}`" :badges="badges" drag-group="clubs"
-          @write="editing.write" @add="editing.add" @paste="paste" @open="openClubId = $event" @active="activeClub = $event" @dropped="putIn" />
+          @write="editing.write" @add="editing.add" @paste="paste" @open="openClubId = $event" @active="activeClub = $event" @dropped="putIn" @dragging="carrying = $event" />
         <template v-if="!asTable">
           <LadderRibs class="ribs" :report="report" :rows="ladder.rows.value.length" :row-px="ROW_PX" :head-px="HEAD_PX" :unit="unit" :fresh="ladder.freshSteps.value" @point="pointed = $event" />
           <LadderRail class="rail" :clubs="ladder.shown.value" :report="report" :height="railHeight" :unit="unit" :gone="ladder.goneClubs.value" :fresh="ladder.freshClubs.value" :pointed="pointed" />
@@ -228,10 +230,10 @@ const kindPick = ref<ClubKind | null>(null);
           @trial="trial = $event" @choose="choose" @close="leave" />
       </div>
       <VerdictCard
-        class="card-below" :report="report" :before="ladder.before.value" :opened="ladder.difference.value.opened" :closed="ladder.difference.value.closed" :pointed="pointed" :remedies="remedies" :trial="trial"
+        class="card-below" :class="{ away: carrying }" :report="report" :before="ladder.before.value" :opened="ladder.difference.value.opened" :closed="ladder.difference.value.closed" :pointed="pointed" :remedies="remedies" :trial="trial"
         :unit="unit" :read-only="store.readOnly" @try="tryRemedy" @keep="keep" @leave="leave" @mark="ladder.mark()" />
       </div>
-      <LeftOut v-if="!store.readOnly" :clubs="ladder.leftOut.value" :unit="unit" @put-in="putIn" @dropped="takeOut" @open="openClubId = $event" />
+      <LeftOut v-if="!store.readOnly" :class="{ docked: carrying }" :clubs="ladder.leftOut.value" :unit="unit" @put-in="putIn" @dropped="takeOut" @open="openClubId = $event" />
       <ul v-if="findings.length || report.flags.some((flag) => flag.severity === 'note' || flag.code === 'never-hit') || report.unplaced.length" class="findings small">
         <li v-for="(finding, i) in findings" :key="i" :class="finding.severity === 'rule' ? 'verdict look' : 'quiet'">{{ finding.severity === 'rule' ? '◆' : '·' }} {{ finding.text }}<template v-if="finding.rule"> ({{ finding.rule }})</template></li>
         <li v-for="flag in report.flags.filter((one) => one.severity === 'note' || one.code === 'never-hit')" :key="flag.reason" class="quiet">· {{ flag.reason }}</li>
@@ -265,6 +267,8 @@ const kindPick = ref<ClubKind | null>(null);
 .as-table { padding-top: 14px; }
 .picker { position: absolute; right: 0; top: 8px; z-index: 6; }
 .card-below { margin-top: 10px; position: sticky; bottom: 8px; z-index: 4; box-shadow: 0 2px 14px rgb(30 25 15 / 12%); }
+.card-below.away { visibility: hidden; }
+.docked { position: fixed; left: 16px; right: 16px; bottom: 8px; z-index: 8; max-height: 45vh; overflow: auto; padding: 12px 16px 16px; background: var(--paper); border: 2px dashed var(--petrol); border-radius: 6px; }
 .findings { list-style: none; padding: 0; margin: 12px 0 0; display: flex; flex-wrap: wrap; gap: 2px 18px; }
 @media (max-width: 700px) {
   .stage { display: flex; flex-direction: column; }

@@ -102,7 +102,7 @@ function text(key: string, fact: Fact | null): string {
 h2 { margin-bottom: 10px; }
 .changes { list-style: none; margin: 0; padding: 0; }
 .changes li { display: grid; grid-template-columns: 104px 1fr auto; gap: 12px; padding: 9px 0; border-top: 1px solid var(--line); align-items: start; }
-.undone .what { text-decoration: line-through; opacity: 0.6; }
+.undone .what { text-decoration: line-through; color: var(--quiet); }
 .why { display: block; }
 table { border-collapse: collapse; width: 100%; margin-top: 10px; font-size: 13.5px; }
 th { text-align: left; font-weight: 400; color: var(--quiet); }

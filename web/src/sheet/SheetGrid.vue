@@ -27,6 +27,8 @@ const emit = defineEmits<{
   open: [clubId: string];
   active: [clubId: string | null];
   dropped: [clubId: string];
+  /** A row is being carried; where it may be put down should be in sight. */
+  dragging: [carried: boolean];
 }>();
 
 const NEW_ROW = 'new';
@@ -229,7 +231,7 @@ defineExpose({ focus: focusCell, goTo: (clubId: string) => { activeRow.value = c
           <th v-for="column in columns" :key="column.id" scope="col" :class="[column.align, { essential: column.essential }]" :style="{ width: `${column.px}px` }">{{ column.head }}</th>
         </tr>
       </thead>
-      <VueDraggable v-model="dragCopy" tag="tbody" :group="dragGroup ? { name: dragGroup, pull: 'clone', put: true } : undefined" :sort="false" :disabled="!dragGroup || readOnly" handle=".grab" :force-fallback="true" :animation="120" @add="onDropped">
+      <VueDraggable v-model="dragCopy" tag="tbody" :group="dragGroup ? { name: dragGroup, pull: 'clone', put: true } : undefined" :sort="false" :disabled="!dragGroup || readOnly" handle=".grab" :force-fallback="true" :animation="120" @add="onDropped" @start="emit('dragging', true)" @end="emit('dragging', false)">
         <tr v-for="club in clubs" :key="club.id" :data-club="club.id" :data-name="club.name" :style="{ height: `${rowPx}px` }" :class="{ on: activeRow === club.id }">
           <td
             v-for="(column, i) in columns" :key="column.id" role="gridcell"
