@@ -52,8 +52,10 @@ export function api(orm: MikroORM, signIn: AppOptions['signIn']): Router {
   router.get('/players/:playerId/sheet', async (request, response) => {
     const { playerId } = playerParams.validateSync(request.params);
     const { asOf } = sheetQuery.validateSync(request.query);
-    const { text, etag } = await knownSheetText(orm, (await signIn(request)).workspaceId, playerId, asOf ?? null);
-    response.set('etag', etag).type('json').send(text);
+    const { text, packed, etag } = await knownSheetText(orm, (await signIn(request)).workspaceId, playerId, asOf ?? null);
+    const takesPacked = request.acceptsEncodings('gzip') === 'gzip';
+    if (takesPacked) response.set('content-encoding', 'gzip');
+    response.set('etag', etag).vary('accept-encoding').type('json').send(takesPacked ? packed : text);
   });
 
   router.get('/players/:playerId/sheet.csv', async (request, response) => {

@@ -1,4 +1,6 @@
 import { createHash } from 'node:crypto';
+import { promisify } from 'node:util';
+import { gzip } from 'node:zlib';
 import type { ClubView, DifferenceView, ReadingView, SheetView } from '@tasche/contract';
 import { specDifferences, type Spec } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
@@ -7,30 +9,57 @@ import { LRUCache } from 'lru-cache';
 import { notFound } from '../http/refusal.js';
 import { callInWorkspace } from '../workspaces/in-workspace.js';
 
-/** A sheet as bytes, and a tag of its contents for browsers that have it already. */
+/** A sheet as bytes, packed for the wire and plain, and a tag of its contents for browsers that have it already. */
 export interface KnownSheet {
   text: Buffer;
+  packed: Buffer;
   etag: string;
 }
 
+const pack = promisify(gzip);
+
 /** Sheets as they were last read. Every use asks the database first whether they are still the newest, so many servers may share one. */
-const known = new LRUCache<string, KnownSheet & { revision: string }>({ max: 500, maxSize: 64_000_000, sizeCalculation: ({ text }) => text.length });
+const known = new LRUCache<string, KnownSheet & { revision: string }>({ max: 500, maxSize: 64_000_000, sizeCalculation: ({ text, packed }) => text.length + packed.length });
 
 /**
  * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
  * @throws Refusal 404
  */
 export async function knownSheetText(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<KnownSheet> {
-  const revision = await callInWorkspace<string | null>(orm, workspaceId, 'sheet_revision', [playerId]);
+  const revision = await revisionOf(orm, workspaceId, playerId);
   if (revision === null) throw notFound('player');
   const key = `${workspaceId} ${playerId} ${asOf ?? ''}`;
   const standing = known.get(key);
   if (standing?.revision === revision) return standing;
   const text = Buffer.from(await readSheetText(orm, workspaceId, playerId, asOf));
   // A change may have come between the two questions: the older number only makes the next reader ask again.
-  const sheet = { revision, text, etag: `"${createHash('sha256').update(text).digest('base64url')}"` };
+  const sheet = { revision, text, packed: await pack(text), etag: `"${createHash('sha256').update(text).digest('base64url')}"` };
   known.set(key, sheet);
   return sheet;
+}
+
+/** Questions for a player's revision that wait for the one on its way; all of them share the next. */
+const nextQuestion = new Map<string, { running: Promise<unknown>; next?: Promise<string | null> }>();
+
+/**
+ * The number of a player's newest state. Whoever asks while a question is on its way waits for the one after it, so that many readers
+ * cost one query and none is told of a state older than its own asking.
+ */
+function revisionOf(orm: MikroORM, workspaceId: string, playerId: string): Promise<string | null> {
+  const key = `${workspaceId} ${playerId}`;
+  const ask = () => callInWorkspace<string | null>(orm, workspaceId, 'sheet_revision', [playerId]);
+  const standing = nextQuestion.get(key);
+  if (standing) return standing.next ??= standing.running.then(() => start(), () => start());
+  return start();
+
+  function start(): Promise<string | null> {
+    const running = ask();
+    const entry = { running };
+    nextQuestion.set(key, entry);
+    const leave = () => { if (nextQuestion.get(key) === entry && !('next' in entry)) nextQuestion.delete(key); };
+    running.then(leave, leave);
+    return running;
+  }
 }
 
 /**
