@@ -9,3 +9,4 @@ export * from './club-rows.js';
 export * from './sheet-csv.js';
 export * from './sheet-json.js';
 export * from './gaps-document.js';
+export * from './gap-setting-fields.js';

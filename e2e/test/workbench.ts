@@ -33,5 +33,11 @@ export async function saved(page: Page): Promise<void> {
   await expect.poll(() => page.evaluate(() => JSON.parse(localStorage.getItem('tasche.outbox') ?? '[]').length as number)).toBe(0);
 }
 
-export const names = (page: Page) => page.getByRole('grid').locator('tbody tr').evaluateAll((rows) => rows.map((row) => (row as HTMLElement).dataset.name));
+/** The clubs on the sheet, once there is a sheet. */
+export async function names(page: Page): Promise<(string | undefined)[]> {
+  const rows = page.getByRole('grid').locator('tbody tr');
+  await rows.first().waitFor();
+  return rows.evaluateAll((all) => all.map((row) => (row as HTMLElement).dataset.name));
+}
+
 export const verdict = (page: Page) => page.locator('.verdict-card');

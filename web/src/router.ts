@@ -12,6 +12,7 @@ export const router = createRouter({
         { path: 'bag/:bagId?', name: 'bag', component: () => import('./bag/BagView.vue'), props: true, meta: { title: 'Bag' } },
         { path: 'locker', name: 'locker', component: () => import('./locker/LockerView.vue'), props: true, meta: { title: 'Locker' } },
         { path: 'plan/:planId?', name: 'plan', component: () => import('./plan/PlanView.vue'), props: true, meta: { title: 'Plan' } },
+        { path: 'settings', name: 'settings', component: () => import('./players/PlayerSettingsView.vue'), props: true, meta: { title: 'Settings' } },
         { path: 'history', name: 'history', component: () => import('./changes/HistoryView.vue'), props: true, meta: { title: 'History' } },
       ],
     },

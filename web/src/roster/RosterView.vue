@@ -18,6 +18,7 @@ const unit = ref<DistanceUnit>('yd');
 const hand = ref<'right' | 'left'>('right');
 
 const shown = computed(() => entries.value?.filter((entry) => !entry.player.archived) ?? []);
+const away = computed(() => entries.value?.filter((entry) => entry.player.archived) ?? []);
 const faults = computed(() => shown.value.filter((entry) => (entry.gamer?.faults ?? 0) > 0).length);
 
 async function load(): Promise<void> {
@@ -86,7 +87,8 @@ function startsIn(day: string): string {
         </dl>
       </li>
     </ul>
-    <div v-else-if="!problem" class="waiting" role="status" aria-label="Loading"><span v-for="n in 4" :key="n" /></div>
+    <p v-if="away.length" class="off-roster small quiet">Off the roster: <RouterLink v-for="entry in away" :key="entry.player.id" :to="{ name: 'settings', params: { playerId: entry.player.id } }">{{ entry.player.name }}</RouterLink></p>
+    <div v-if="!entries && !problem" class="waiting" role="status" aria-label="Loading"><span v-for="n in 4" :key="n" /></div>
   </div>
 </template>
 
@@ -104,6 +106,7 @@ dd { margin: 0; }
 .add { display: flex; flex-wrap: wrap; gap: 14px; align-items: end; padding: 14px 18px; margin-bottom: 14px; }
 .add label { display: grid; gap: 3px; font-size: 12.5px; color: var(--quiet); }
 .add input, .add select { font: inherit; font-size: 14px; min-height: 36px; padding: 4px 8px; border: 1px solid var(--line); border-radius: 4px; background: var(--linen); color: var(--ink); }
+.off-roster { display: flex; flex-wrap: wrap; gap: 4px 12px; margin-top: 14px; }
 .waiting { display: grid; gap: 10px; }
 .waiting span { height: 86px; background: var(--linen-deep); border-radius: 6px; }
 @media (max-width: 980px) {

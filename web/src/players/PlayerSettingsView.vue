@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { GAP_SETTING_FIELDS, gapSettingUnit, readGapSetting, showGapSetting, type GapSettingField, type PlayerSet } from '@tasche/contract';
+import { COMMITTEE_DECIDES, DEFAULT_GAP_SETTINGS, type DistanceUnit } from '@tasche/core';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import FieldInput from '../app/FieldInput.vue';
+import { useSheet } from '../sheet/sheet-store';
+
+/** Who the player is, what they read in, and from where on a step of theirs is worth a word. */
+defineProps<{ playerId: string }>();
+const store = useSheet();
+const router = useRouter();
+const complaints = ref(new Map<string, { text: string; reason: string }>());
+
+const player = computed(() => store.sheet!.player);
+const unit = computed(() => player.value.distanceUnit);
+const valueOf = (field: GapSettingField) => player.value.gapSettings[field.key] ?? DEFAULT_GAP_SETTINGS[field.key];
+const isOwn = (field: GapSettingField) => player.value.gapSettings[field.key] !== undefined;
+const anyOwn = computed(() => GAP_SETTING_FIELDS.some(isOwn));
+const shown = (field: GapSettingField) => complaints.value.get(field.key)?.text ?? showGapSetting(field, valueOf(field), unit.value);
+
+function save(set: PlayerSet): void {
+  store.change([{ do: 'editPlayer', playerId: player.value.id, version: player.value.version, set }]);
+}
+
+function rename(text: string): void {
+  const name = text.trim();
+  if (name === '' || name.length > 80) complaints.value.set('name', { text, reason: name === '' ? 'A player needs a name.' : 'A name has at most 80 characters.' });
+  else {
+    complaints.value.delete('name');
+    if (name !== player.value.name) save({ name });
+  }
+}
+
+/** An empty field, or the usual figure, goes back to the usual figure. */
+function write(field: GapSettingField, text: string): void {
+  const { [field.key]: _own, ...others } = player.value.gapSettings;
+  if (text.trim() === '') {
+    complaints.value.delete(field.key);
+    save({ gapSettings: others });
+    return;
+  }
+  const read = readGapSetting(field, text, unit.value);
+  if (!read.ok) {
+    complaints.value.set(field.key, { text, reason: read.reason });
+    return;
+  }
+  complaints.value.delete(field.key);
+  const usual = Math.abs(read.value - DEFAULT_GAP_SETTINGS[field.key]) < 1e-4;
+  save({ gapSettings: usual ? others : { ...others, [field.key]: read.value } });
+}
+
+function archive(): void {
+  save({ archived: !player.value.archived });
+  if (player.value.archived) void router.push('/roster');
+}
+</script>
+
+<template>
+  <div class="page">
+    <header class="page-head">
+      <div class="grow">
+        <h1>{{ player.name }} <span class="quiet dot">·</span> settings</h1>
+        <p class="quiet small">Every field saves as it is left; Ctrl Z takes it back.<span v-if="player.archived" class="tag">off the roster</span></p>
+      </div>
+      <button v-if="!store.readOnly" class="plain-button" @click="archive">{{ player.archived ? 'Back on the roster' : 'Take off the roster' }}</button>
+    </header>
+    <div class="columns">
+      <section>
+        <h2>Player</h2>
+        <div class="who">
+          <label>Name
+            <FieldInput :value="complaints.get('name')?.text ?? player.name" :disabled="store.readOnly" :class="{ bad: complaints.has('name') }" maxlength="81" @write="rename" />
+            <span v-if="complaints.has('name')" class="verdict fault small" role="alert">■ {{ complaints.get('name')!.reason }}</span>
+          </label>
+          <label>Carries in
+            <select :value="player.distanceUnit" :disabled="store.readOnly" @change="save({ distanceUnit: ($event.target as HTMLSelectElement).value as DistanceUnit })"><option value="yd">yards</option><option value="m">metres</option></select>
+          </label>
+          <label>Hand
+            <select :value="player.hand" :disabled="store.readOnly" @change="save({ hand: ($event.target as HTMLSelectElement).value as 'right' | 'left' })"><option value="right">right</option><option value="left">left</option></select>
+          </label>
+          <label class="wide">Notes
+            <textarea :value="player.notes" rows="7" maxlength="4000" :disabled="store.readOnly" placeholder="Trusts the 7 wood. Never changes a putter in season." @change="save({ notes: ($event.target as HTMLTextAreaElement).value })" />
+          </label>
+        </div>
+      </section>
+      <section>
+        <div class="head">
+          <h2>When a step is worth a word</h2>
+          <button v-if="anyOwn && !store.readOnly" class="plain-button slim" @click="complaints.clear(); save({ gapSettings: {} })">All back to usual</button>
+        </div>
+        <p class="quiet small">The usual figures are common practice, no source. An empty field is the usual figure.</p>
+        <table>
+          <tbody>
+            <tr v-for="field in GAP_SETTING_FIELDS" :key="field.key">
+              <th scope="row"><label :for="field.key">{{ field.label }}</label></th>
+              <td class="number">
+                <FieldInput
+                  :id="field.key" :value="shown(field)" :disabled="store.readOnly" inputmode="decimal" :class="{ bad: complaints.has(field.key), own: isOwn(field) }"
+                  :aria-invalid="complaints.has(field.key) || undefined" :aria-describedby="`${field.key}-says`" @write="write(field, $event)" />
+                <span class="unit">{{ gapSettingUnit(field, unit) }}</span>
+              </td>
+              <td :id="`${field.key}-says`" class="small">
+                <span v-if="complaints.has(field.key)" class="verdict fault" role="alert">■ {{ complaints.get(field.key)!.reason }}</span>
+                <template v-else><span class="quiet">{{ field.says }}</span> <span v-if="isOwn(field)" class="usual">usually {{ showGapSetting(field, DEFAULT_GAP_SETTINGS[field.key], unit) }}</span></template>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <p class="quiet small">{{ COMMITTEE_DECIDES }}</p>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.dot { font-weight: 400; }
+.columns { display: grid; grid-template-columns: minmax(260px, 340px) minmax(420px, 1fr); gap: 40px; max-width: 1160px; }
+.head { display: flex; justify-content: space-between; align-items: center; min-height: 32px; }
+.who { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; margin-top: 12px; }
+.who label { display: grid; gap: 3px; font-size: 12.5px; color: var(--quiet); align-content: start; }
+.who label:first-child, .wide { grid-column: 1 / -1; }
+.tag { margin-left: 8px; font-size: 12px; border: 1px solid var(--line); border-radius: 3px; padding: 1px 6px; }
+input, select, textarea { font: inherit; font-size: 14px; color: var(--ink); background: var(--paper); border: 1px solid var(--line); border-radius: 4px; padding: 5px 8px; min-height: 34px; width: 100%; }
+textarea { resize: vertical; }
+table { border-collapse: collapse; width: 100%; margin: 8px 0 12px; }
+th { font-weight: 400; text-align: left; }
+th, td { border-top: 1px solid var(--line-soft); padding: 4px 14px 4px 0; vertical-align: middle; }
+.number { white-space: nowrap; width: 132px; }
+.number input { width: 76px; text-align: right; }
+.unit { color: var(--quiet); padding-left: 7px; }
+.own { border-color: var(--petrol); font-weight: 600; }
+.bad { border-color: var(--brick); }
+.usual { color: var(--petrol); white-space: nowrap; }
+@media (max-width: 980px) { .columns { grid-template-columns: 1fr; gap: 24px; } }
+@media (max-width: 700px) {
+  tr { display: grid; grid-template-columns: 1fr auto; border-top: 1px solid var(--line-soft); padding: 5px 0; }
+  th, td { border: 0; padding: 0; }
+  td:last-child { grid-column: 1 / -1; }
+  .columns { grid-template-columns: minmax(0, 1fr); }
+}
+</style>
