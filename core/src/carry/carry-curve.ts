@@ -1,0 +1,151 @@
+import type { ClubKind } from '../clubs/kinds.js';
+import type { LadderClub } from '../clubs/ladder-club.js';
+import { carryStandardErrorM } from '../clubs/shot.js';
+import { airOf, BASELINE, type Conditions } from '../conditions/conditions.js';
+import { fly } from '../flight/fly.js';
+import { impact } from '../impact/impact.js';
+import { stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/stock-delivery.js';
+import { requireWithin } from '../refused-input.js';
+import { gaussianProcess } from '../statistics/gaussian-process.js';
+import { falling } from '../statistics/isotonic.js';
+import { launchOfShot } from './launch-of-shot.js';
+
+/** A number with half its 95 % interval. */
+export interface Estimate { value: number; plusMinus: number }
+
+/** What a club not yet hit is expected to do. Metres and degrees. */
+export interface CarryEstimate { carryM: Estimate; apexM: Estimate; landDeg: Estimate }
+
+export interface CarryCurve {
+  /** Clubs it stands on. */
+  clubs: number;
+  /** Head speed of the player's 7 iron, m/s, as the known carries imply it. */
+  sevenIronSpeedMps: number;
+  /**
+   * The full shot of a club of this kind and loft.
+   * @throws RefusedInput naming the field
+   */
+  at(kind: ClubKind, loftDeg: number): CarryEstimate;
+}
+
+/** Lofts a curve speaks of, per kind; they end where a step more would say nothing. */
+const LOFTS: Record<Exclude<ClubKind, 'putter'>, readonly [number, number]> = {
+  driver: [5, 20], fairway: [10, 32], hybrid: [13, 36], 'driving iron': [13, 30], iron: [13, 54], wedge: [40, 68], chipper: [25, 45],
+};
+
+/*
+ * How players differ from the stock swing, as standard deviations of the logarithm of carry. Ours: wide enough that the stock table's own
+ * scatter about the flight model (1.7 %) is well inside; docs/validation.md prints how often the interval held in leave-one-out.
+ */
+const WHOLE = 0.16;
+const PER_KIND = 0.030;
+const PER_TEN_DEGREES = 0.020;
+const WAVE = 0.025;
+const WAVE_DEG = 8;
+/** Two builds of one kind and loft differ by this much. */
+const BUILD = 0.018;
+/** A carry somebody stated is within this, one standard deviation. */
+const STATED = 0.04;
+const LEAST_MEASURED = 0.004;
+/** Apex and landing angle at one carry, between players and between clubs of one. */
+const APEX = { player: 0.10, club: 0.07 };
+const LAND = { player: 2.5, club: 2 };
+const NORMAL_95 = 1.96;
+
+interface Place { kind: ClubKind; loftDeg: number }
+
+/**
+ * A player's own curve of carry over loft: the stock swing at the player's speed, bent to the clubs whose carry is known by a Gaussian
+ * process over kind and loft, and made to fall with loft within a kind. Modelled shots are never learnt from.
+ * @param clubs those with a loft and a full shot, measured or stated, count; any others are passed over
+ * @param conditions the air the carries are known in
+ */
+export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions = BASELINE): CarryCurve {
+  const air = airOf(conditions);
+  const known = clubs.flatMap(({ kind, loftDeg, shots: { full } }) =>
+    (kind === 'putter' || loftDeg === undefined || !full || full.source === 'modelled' ? [] : [{ kind, loftDeg, full }]));
+  const stockCarryM = (place: Place, speedMps: number) => fly(impact(stockDelivery(place.kind, place.loftDeg, speedMps)), air).carryM;
+  const sevenIronSpeedMps = speedOf(known.map((club) => ({ place: club, carryM: club.full.carryM })), stockCarryM);
+
+  const process = gaussianProcess<Place>(
+    known,
+    known.map((club) => Math.log(club.full.carryM / stockCarryM(club, sevenIronSpeedMps))),
+    known.map(({ full }) => {
+      const error = carryStandardErrorM(full);
+      const relative = full.source === 'stated' ? STATED : Math.max(LEAST_MEASURED, error === undefined ? STATED / 2 : error / full.carryM);
+      return relative ** 2 + BUILD ** 2;
+    }),
+    (a, b) => WHOLE ** 2 + (a.kind === b.kind ? PER_KIND ** 2 : 0) + PER_TEN_DEGREES ** 2 * ((a.loftDeg - 32) / 10) * ((b.loftDeg - 32) / 10) +
+      WAVE ** 2 * Math.exp(-((a.loftDeg - b.loftDeg) ** 2) / (2 * WAVE_DEG ** 2)),
+  );
+
+  const flights = known.flatMap((club) => {
+    const { apexM, landDeg } = club.full;
+    if (apexM === undefined && landDeg === undefined) return [];
+    const { flight } = launchOfShot(club.kind, club.loftDeg, club.full.carryM, air);
+    return [{ apex: apexM === undefined ? undefined : Math.log(apexM / flight.apexM), land: landDeg === undefined ? undefined : landDeg - flight.landDeg }];
+  });
+  const apexOff = shrunk(flights.map((one) => one.apex), APEX.player, APEX.club);
+  const landOff = shrunk(flights.map((one) => one.land), LAND.player, LAND.club);
+
+  const curves = new Map<ClubKind, { lofts: number[]; logs: number[] }>();
+  /** The curve of a kind at whole degrees, falling. */
+  function curveOf(kind: Exclude<ClubKind, 'putter'>): { lofts: number[]; logs: number[] } {
+    const ready = curves.get(kind);
+    if (ready) return ready;
+    const [from, to] = LOFTS[kind];
+    const lofts = Array.from({ length: to - from + 1 }, (_one, i) => from + i);
+    const guesses = lofts.map((loftDeg) => {
+      const { mean, variance } = process.at({ kind, loftDeg });
+      return { log: Math.log(stockCarryM({ kind, loftDeg }, sevenIronSpeedMps)) + mean, weight: 1 / (variance + BUILD ** 2) };
+    });
+    const curve = { lofts, logs: falling(guesses.map((one) => one.log), guesses.map((one) => one.weight)) };
+    curves.set(kind, curve);
+    return curve;
+  }
+
+  return {
+    clubs: known.length,
+    sevenIronSpeedMps,
+    at(kind, loftDeg) {
+      if (kind === 'putter') requireWithin({ loftDeg: NaN }, { loftDeg: [0, 0] });
+      const [from, to] = LOFTS[kind as Exclude<ClubKind, 'putter'>];
+      requireWithin({ loftDeg }, { loftDeg: [from, to] });
+      const { logs } = curveOf(kind as Exclude<ClubKind, 'putter'>);
+      const below = Math.min(Math.floor(loftDeg) - from, logs.length - 2);
+      const share = loftDeg - from - below;
+      const carryM = Math.exp(logs[below]! * (1 - share) + logs[below + 1]! * share);
+      const deviation = Math.sqrt(process.at({ kind, loftDeg }).variance + BUILD ** 2);
+      const { flight } = launchOfShot(kind, loftDeg, carryM, air);
+      const apexM = flight.apexM * Math.exp(apexOff.mean);
+      // A ball that carries farther flies higher in proportion.
+      return {
+        carryM: { value: carryM, plusMinus: NORMAL_95 * deviation * carryM },
+        apexM: { value: apexM, plusMinus: NORMAL_95 * Math.hypot(apexOff.deviation, deviation) * apexM },
+        landDeg: { value: flight.landDeg + landOff.mean, plusMinus: NORMAL_95 * landOff.deviation },
+      };
+    },
+  };
+}
+
+/** The 7-iron speed whose stock carries are nearest the known ones, in logarithms; the tour's slower half when nothing is known. */
+function speedOf(known: readonly { place: Place; carryM: number }[], stockCarryM: (place: Place, speedMps: number) => number): number {
+  if (known.length === 0) return NOBODY_KNOWN_MPS;
+  const off = (speedMps: number) => known.reduce((sum, { place, carryM }) => sum + Math.log(stockCarryM(place, speedMps) / carryM), 0);
+  let [low, high] = [12, 56];
+  for (let i = 0; i < 24; i++) {
+    const middle = (low + high) / 2;
+    if (off(middle) < 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+/** 82 mph: between an ambitious amateur and the tour. Ours. */
+const NOBODY_KNOWN_MPS = TOUR_SEVEN_IRON_MPS * 0.91;
+
+/** Mean offset of a player, drawn towards nought while there are few clubs, and the deviation of a new club from the model. */
+function shrunk(offsets: readonly (number | undefined)[], player: number, club: number): { mean: number; deviation: number } {
+  const known = offsets.filter((one): one is number => one !== undefined);
+  const weight = 1 / player ** 2 + known.length / club ** 2;
+  return { mean: known.reduce((sum, one) => sum + one, 0) / club ** 2 / weight, deviation: Math.sqrt(1 / weight + club ** 2) };
+}

@@ -1,0 +1,83 @@
+import { launchOfShot } from '../carry/launch-of-shot.js';
+import type { ClubKind } from '../clubs/kinds.js';
+import type { Shot } from '../clubs/shot.js';
+import { fly, type Flight } from '../flight/fly.js';
+import type { Launch } from '../flight/launch.js';
+import { ballSpeedRatio } from '../impact/impact.js';
+import { run } from '../run-out/run-out.js';
+import { groundOf, type Surface } from '../run-out/surface.js';
+import { airOf, type Conditions } from './conditions.js';
+
+/** Air and ground a shot is read in. */
+export interface Setting { conditions: Conditions; surface: Surface }
+
+/** A shot as it is expected elsewhere, and what that moved. Metres and degrees. */
+export interface MovedShot {
+  carryM: number;
+  totalM: number;
+  apexM: number;
+  landDeg: number;
+  /** Sideways drift by the wind; right is positive. */
+  lateralM: number;
+  runM: number;
+  runWord: string;
+  /** Against where it was known: there less here. */
+  shiftCarryM: number;
+  shiftTotalM: number;
+  /** Half the 95 % interval of the carry there: of the mean it was known by, and of the model's shift. */
+  plusMinusM: number;
+  /** What is flown there. */
+  launch: Launch;
+}
+
+/** The model's shift is good to about this share of itself (the rules of thumb it is held to are no closer), one standard deviation. Ours. */
+const SHIFT_ERROR = 0.15;
+/** A carry somebody stated, one standard deviation as a share. Ours. */
+const STATED_ERROR = 0.03;
+const NORMAL_95 = 1.96;
+
+/** A shot whose swing has been found in the air it is known from, ready to be flown anywhere. */
+export interface SwungShot {
+  kind: ClubKind;
+  shot: Shot;
+  launch: Launch;
+  here: Flight;
+  hereTotalM: number;
+  from: Setting;
+}
+
+/** Finds the swing behind a shot; done once, for many places. */
+export function swingOf(club: { kind: ClubKind; loftDeg?: number | undefined }, shot: Shot, from: Setting): SwungShot {
+  const known = launchOfShot(club.kind, club.loftDeg, shot.carryM, airOf(from.conditions), shot.apexM);
+  const { landSpeedMps, landDeg, landSpinRpm, carryM } = known.flight;
+  return {
+    kind: club.kind, shot, launch: known.launch, here: known.flight, from,
+    hereTotalM: carryM + run(landSpeedMps, landDeg, landSpinRpm, groundOf(from.surface)).runM,
+  };
+}
+
+/**
+ * A known shot in other air and on other ground: what it was known to do, and the model there less the model here.
+ * The ball is taken to be as warm as the air.
+ */
+export function moveShot(swung: SwungShot, to: Setting): MovedShot {
+  const { launch, here, shot, kind } = swung;
+  const air = airOf(to.conditions);
+  const warm = { ...launch, ballSpeedMps: launch.ballSpeedMps * ballSpeedRatio(kind, to.conditions.temperatureC, swung.from.conditions.temperatureC) };
+  const there = fly(warm, air, to.conditions.targetElevationM);
+  const rest = run(there.landSpeedMps, there.landDeg, there.landSpinRpm, groundOf(to.surface));
+  const shiftCarryM = there.carryM - here.carryM;
+  const shiftTotalM = there.carryM + rest.runM - swung.hereTotalM;
+  const error = shot.source === 'measured' && shot.spreadM !== undefined && (shot.shots ?? 0) > 1 ? shot.spreadM / Math.sqrt(shot.shots!)
+    : shot.source === 'modelled' && shot.plusMinusM !== undefined ? shot.plusMinusM / NORMAL_95 : shot.carryM * STATED_ERROR;
+  return {
+    carryM: shot.carryM + shiftCarryM,
+    totalM: (shot.totalM ?? swung.hereTotalM) + shiftTotalM,
+    apexM: (shot.apexM ?? here.apexM) + there.apexM - here.apexM,
+    landDeg: (shot.landDeg ?? here.landDeg) + there.landDeg - here.landDeg,
+    lateralM: there.lateralM, runM: rest.runM, runWord: rest.word,
+    shiftCarryM, shiftTotalM,
+    plusMinusM: NORMAL_95 * Math.hypot(error, SHIFT_ERROR * shiftCarryM),
+    launch: warm,
+  };
+}

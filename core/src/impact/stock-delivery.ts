@@ -1,0 +1,49 @@
+import type { ClubKind } from '../clubs/kinds.js';
+import type { Delivery } from './impact.js';
+
+/**
+ * How a player of a given swing usually delivers a club of a kind and loft: the speed, attack and shaft lean of remembered tour averages
+ * (common trade practice, remembered, no source) drawn through by straight lines and one exponential. It is where a player's curve starts
+ * from, not where it ends: `carryCurve` bends it to what was measured.
+ */
+export function stockDelivery(kind: ClubKind, loftDeg: number, sevenIronSpeedMps: number): Delivery {
+  return {
+    kind, loftDeg,
+    clubSpeedMps: sevenIronSpeedMps * speedRatio(kind, loftDeg),
+    attackDeg: attack(kind, loftDeg),
+    shaftLeanDeg: lean(kind, loftDeg),
+  };
+}
+
+/** Club-head speed of the tour's 7 iron, m/s: 90 mph, remembered. */
+export const TOUR_SEVEN_IRON_MPS = 40.2;
+
+/** Against a 7 iron of 34 degrees. */
+function speedRatio(kind: ClubKind, loftDeg: number): number {
+  switch (kind) {
+    case 'driver': return 1.256 - 0.004 * (loftDeg - 10.5);
+    case 'fairway': return 1.189 - 0.0115 * (loftDeg - 15);
+    case 'hybrid': return 1.111 - 0.0045 * (loftDeg - 18);
+    case 'driving iron': return 1.105 - 0.0080 * (loftDeg - 18);
+    default: return 1 - 0.0067 * (loftDeg - 34);
+  }
+}
+
+function attack(kind: ClubKind, loftDeg: number): number {
+  switch (kind) {
+    case 'driver': return -1.3;
+    case 'fairway': return -3.1;
+    case 'hybrid': return -3.5;
+    default: return -4.1 - 0.06 * (loftDeg - 34);
+  }
+}
+
+/** Long irons are leant less, or nobody could get them up. */
+function lean(kind: ClubKind, loftDeg: number): number {
+  switch (kind) {
+    case 'driver': return -2.2;
+    case 'fairway': return 4.2 + 0.25 * (loftDeg - 16.5);
+    case 'hybrid': return 4.3 + 0.50 * (loftDeg - 18);
+    default: return 11.4 - 3.4 * Math.exp(-(loftDeg - 22) / 8);
+  }
+}
