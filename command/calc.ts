@@ -1,8 +1,10 @@
-import { calcGaps, fieldProblems } from '@tasche/contract';
+import { calcCarry, calcConditions, calcFlight, calcGaps, fieldProblems } from '@tasche/contract';
 import * as yup from 'yup';
 import { Stop } from './stop.js';
 
-const CALCULATIONS: Record<string, (document: unknown) => unknown> = { gaps: calcGaps };
+const CALCULATIONS: Record<string, (document: unknown) => unknown> = {
+  gaps: calcGaps, flight: calcFlight, carry: calcCarry, conditions: calcConditions,
+};
 
 /**
  * `./tasche calc NAME`: one JSON document in, one out, by the core alone.

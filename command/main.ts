@@ -10,8 +10,9 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --reset            empties the data folder first
   ./tasche test          every check; the last line counts them
       --only PART        types, lint, imports, unit or browser
-  ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps
+  ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps, flight, carry or conditions
   ./tasche bench         the speed figures
+  ./tasche validate      holds the core to published and remembered numbers: docs/validation.md
   ./tasche screenshots   the pictures of docs/screenshots, from the demo data
 
 DATABASE_URL in the environment uses that PostgreSQL and starts none.`;
@@ -31,6 +32,7 @@ async function main(): Promise<void> {
     }
     case 'calc': return (await import('./calc.js')).calc(rest[0]);
     case 'test': return (await import('./test.js')).test(values.only);
+    case 'validate': return (await import('./validate.js')).validate();
     case 'bench': return (await import('./bench.js')).bench();
     case 'screenshots': return (await import('./screenshots.js')).screenshots();
     default: throw new Stop(`there is no "${name}" here.\n\n${USAGE}`, 2);

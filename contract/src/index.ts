@@ -10,3 +10,8 @@ export * from './sheet-csv.js';
 export * from './sheet-json.js';
 export * from './gaps-document.js';
 export * from './gap-setting-fields.js';
+export * from './ladder-clubs.js';
+export * from './setting-schemas.js';
+export * from './flight-document.js';
+export * from './carry-document.js';
+export * from './conditions-document.js';

@@ -28,7 +28,8 @@ export function isDay(text: string): boolean {
   return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(text);
 }
 
-function finite(min: number, max: number, unit = '') {
+/** A finite number within its bounds; the message names the field and the bounds. */
+export function finite(min: number, max: number, unit = '') {
   const range = `\${path} must be between ${min} and ${max}${unit && ` ${unit}`}`;
   return yup.number().strict().typeError('${path} must be a number')
     .test('finite', '${path} must be a number', (value) => value === undefined || Number.isFinite(value))

@@ -2,13 +2,13 @@ import type { ClubKind } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import { carryStandardErrorM } from '../clubs/shot.js';
 import { airOf, BASELINE, type Conditions } from '../conditions/conditions.js';
-import { fly } from '../flight/fly.js';
+import { fly, type Flight } from '../flight/fly.js';
 import { impact } from '../impact/impact.js';
 import { stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/stock-delivery.js';
-import { requireWithin } from '../refused-input.js';
+import { RefusedInput, requireWithin } from '../refused-input.js';
 import { gaussianProcess } from '../statistics/gaussian-process.js';
 import { falling } from '../statistics/isotonic.js';
-import { launchOfShot } from './launch-of-shot.js';
+import { SWING_SPEEDS_MPS, launchOfShot } from './launch-of-shot.js';
 
 /** A number with half its 95 % interval. */
 export interface Estimate { value: number; plusMinus: number }
@@ -82,11 +82,21 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
   const flights = known.flatMap((club) => {
     const { apexM, landDeg } = club.full;
     if (apexM === undefined && landDeg === undefined) return [];
-    const { flight } = launchOfShot(club.kind, club.loftDeg, club.full.carryM, air);
+    const flight = flightOf(club, club.full.carryM);
     return [{ apex: apexM === undefined ? undefined : Math.log(apexM / flight.apexM), land: landDeg === undefined ? undefined : landDeg - flight.landDeg }];
   });
   const apexOff = shrunk(flights.map((one) => one.apex), APEX.player, APEX.club);
   const landOff = shrunk(flights.map((one) => one.land), LAND.player, LAND.club);
+
+  /** The stock flight that carries so far, or the fastest there is where a few odd carries have bent the curve past it. */
+  function flightOf(place: Place, carryM: number): Flight {
+    try {
+      return launchOfShot(place.kind, place.loftDeg, carryM, air).flight;
+    } catch (error) {
+      if (!(error instanceof RefusedInput)) throw error;
+      return fly(impact(stockDelivery(place.kind, place.loftDeg, SWING_SPEEDS_MPS[1])), air);
+    }
+  }
 
   const curves = new Map<ClubKind, { lofts: number[]; logs: number[] }>();
   /** The curve of a kind at whole degrees, falling. */
@@ -108,15 +118,15 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
     clubs: known.length,
     sevenIronSpeedMps,
     at(kind, loftDeg) {
-      if (kind === 'putter') requireWithin({ loftDeg: NaN }, { loftDeg: [0, 0] });
-      const [from, to] = LOFTS[kind as Exclude<ClubKind, 'putter'>];
+      if (kind === 'putter') throw new RefusedInput('kind', 'must be a club with a carry, not a putter');
+      const [from, to] = LOFTS[kind];
       requireWithin({ loftDeg }, { loftDeg: [from, to] });
-      const { logs } = curveOf(kind as Exclude<ClubKind, 'putter'>);
+      const { logs } = curveOf(kind);
       const below = Math.min(Math.floor(loftDeg) - from, logs.length - 2);
       const share = loftDeg - from - below;
       const carryM = Math.exp(logs[below]! * (1 - share) + logs[below + 1]! * share);
       const deviation = Math.sqrt(process.at({ kind, loftDeg }).variance + BUILD ** 2);
-      const { flight } = launchOfShot(kind, loftDeg, carryM, air);
+      const flight = flightOf({ kind, loftDeg }, carryM);
       const apexM = flight.apexM * Math.exp(apexOff.mean);
       // A ball that carries farther flies higher in proportion.
       return {

@@ -25,7 +25,8 @@ function speedRatio(kind: ClubKind, loftDeg: number): number {
     case 'fairway': return 1.189 - 0.0115 * (loftDeg - 15);
     case 'hybrid': return 1.111 - 0.0045 * (loftDeg - 18);
     case 'driving iron': return 1.105 - 0.0080 * (loftDeg - 18);
-    default: return 1 - 0.0067 * (loftDeg - 34);
+    case 'wedge': return 0.947 - 0.0030 * (loftDeg - 46);
+    default: return 1 - (loftDeg < 34 ? 0.0067 : 0.0043) * (loftDeg - 34);
   }
 }
 
@@ -38,12 +39,12 @@ function attack(kind: ClubKind, loftDeg: number): number {
   }
 }
 
-/** Long irons are leant less, or nobody could get them up. */
+/** Long irons are leant less, or nobody could get them up; wedges more, to keep them down. */
 function lean(kind: ClubKind, loftDeg: number): number {
   switch (kind) {
     case 'driver': return -2.2;
     case 'fairway': return 4.2 + 0.25 * (loftDeg - 16.5);
     case 'hybrid': return 4.3 + 0.50 * (loftDeg - 18);
-    default: return 11.4 - 3.4 * Math.exp(-(loftDeg - 22) / 8);
+    default: return 11.4 - 3.4 * Math.exp(-(loftDeg - 22) / 8) + 0.13 * Math.max(0, loftDeg - 34);
   }
 }

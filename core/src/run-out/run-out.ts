@@ -51,7 +51,7 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
   let firstBounceM = 0;
   let bounces = 0;
   while (bounces < MOST_BOUNCES) {
-    const tilt = tiltOf(along, down, ground);
+    const tilt = tiltOf(down, ground);
     const cos = Math.cos(tilt), sin = Math.sin(tilt);
     const slide = along * cos - down * sin;
     const hit = along * sin + down * cos;
@@ -92,17 +92,17 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
 /** A ball that stops this near its pitch mark is said to check. m; common practice, no source. */
 const CHECKS_WITHIN_M = 4;
 
-/** The tilt of the dent a landing ball makes on a medium fairway, degrees, and the speed by which most of it is there. */
+/** The tilt of the dent a landing ball makes on a medium fairway, degrees, and the speed downwards that makes most of it. */
 const DENT_DEG = 14.8;
-const DENT_MPS = 1.5;
+const DENT_MPS = 0.8;
 
 /**
  * The tilt of the dent a ball meets, radians. Penner measured 15.4 degrees for one landing (18.6 m/s at 44.4 degrees; from memory) and took
  * it in proportion to speed and angle. Carried on to the 24 m/s of an iron from the air that makes steep shots stop dead and flat ones run
  * for ever, so here it levels off instead; docs/numbers.md has the figures of both.
  */
-function tiltOf(along: number, down: number, ground: Ground): number {
-  return DENT_DEG * DEG * ground.dig * (1 - Math.exp(-Math.sqrt(along * along + down * down) / DENT_MPS));
+function tiltOf(down: number, ground: Ground): number {
+  return DENT_DEG * DEG * ground.dig * (1 - Math.exp(-down / DENT_MPS));
 }
 
 /** Of a ball on turf by the speed it meets it with. Penner 2002, from memory. */

@@ -1,0 +1,60 @@
+import { LAUNCH_BOUNDS, RefusedInput, flight, runOut, type Launch } from '@tasche/core';
+import * as yup from 'yup';
+import { finite, wholeDocument } from './schemas.js';
+import { conditionsOf, conditionsSchema, surfaceOf, surfaceSchema, type SurfaceDocument } from './setting-schemas.js';
+
+/** What `tasche calc flight` writes: docs/formats/flight-output.schema.json. The lateral is at the end of the carry, right of the line positive. */
+export interface FlightAnswer {
+  carryM: number;
+  totalM: number;
+  lateralM: number;
+  apexM: number;
+  landDeg: number;
+  landSpeedMps: number;
+  flightS: number;
+}
+
+const within = (field: keyof Launch) => finite(...LAUNCH_BOUNDS[field]);
+const required = (field: keyof Launch) => within(field).required('${path} is missing');
+
+const launchSchema = wholeDocument(yup.object({
+  ballSpeedMps: required('ballSpeedMps'),
+  launchDeg: required('launchDeg'),
+  azimuthDeg: within('azimuthDeg'),
+  spinRpm: required('spinRpm'),
+  spinAxisDeg: within('spinAxisDeg'),
+  conditions: conditionsSchema.default(undefined).required('${path} is missing'),
+  surface: surfaceSchema as unknown as yup.Schema<SurfaceDocument | undefined>,
+}).strict().noUnknown('unknown field: ${unknown}'));
+
+export const MOST_FLIGHTS = 10_000;
+
+/**
+ * Flies one launch, or each of a list, and lets it run out.
+ * @throws yup.ValidationError naming every bad field, in a list with its place ("[3].spinRpm")
+ */
+export function calcFlight(document: unknown): FlightAnswer | FlightAnswer[] {
+  if (!Array.isArray(document)) return flown(launchSchema.validateSync(document, { strict: true, abortEarly: false }), '');
+  const checked = yup.array(launchSchema).max(MOST_FLIGHTS, `a list holds at most ${MOST_FLIGHTS} launches`)
+    .validateSync(document, { strict: true, abortEarly: false }) as yup.InferType<typeof launchSchema>[];
+  return checked.map((one, i) => flown(one, `[${i}].`));
+}
+
+function flown(document: yup.InferType<typeof launchSchema>, place: string): FlightAnswer {
+  const { conditions, surface, ...launch } = document;
+  try {
+    const air = conditionsOf(conditions);
+    const { carryM, lateralM, apexM, landDeg, landSpeedMps, landAzimuthDeg, landSpinRpm, flightS } = flight(launch as Launch, air);
+    const { runM } = runOut({ landSpeedMps, landDeg, landSpinRpm: Math.max(0, landSpinRpm) }, surfaceOf(surface));
+    return { carryM, totalM: carryM + runM * Math.cos((landAzimuthDeg * Math.PI) / 180), lateralM, apexM, landDeg, landSpeedMps, flightS };
+  } catch (error) {
+    throw named(error, place);
+  }
+}
+
+/** The core's refusal as the border says it: with the field's place in the document. */
+export function named(error: unknown, place: string): unknown {
+  if (!(error instanceof RefusedInput)) return error;
+  const field = place + (error.field === 'targetElevationM' ? 'conditions.targetElevationM' : error.field);
+  return new yup.ValidationError(`${field} ${error.reason}`, undefined, field);
+}
