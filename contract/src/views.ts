@@ -1,4 +1,4 @@
-import type { ClubKind, DistanceUnit, Fact, GapSettings, ReadingKey, Severity, Spec, Swap } from '@tasche/core';
+import type { ClubKind, Conditions, DistanceUnit, Fact, GapSettings, ReadingKey, Severity, Spec, Surface, Swap } from '@tasche/core';
 import type { Hand, PlanDetails } from './changes.js';
 
 /** What the server answers with. Days are YYYY-MM-DD, moments ISO 8601 in UTC. */
@@ -111,4 +111,13 @@ export interface DifferenceView {
   key: ReadingKey;
   before: Fact | null;
   after: Fact | null;
+}
+
+/** A course in a season, whose air and ground a ladder may be read in. */
+export interface PlaceView {
+  id: string;
+  course: string;
+  season: string;
+  conditions: Conditions;
+  surface: Surface;
 }

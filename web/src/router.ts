@@ -10,6 +10,7 @@ export const router = createRouter({
       children: [
         { path: '', redirect: (to) => ({ name: 'bag', params: to.params }) },
         { path: 'bag/:bagId?', name: 'bag', component: () => import('./bag/BagView.vue'), props: true, meta: { title: 'Bag' } },
+        { path: 'flight/:bagId?', name: 'flight', component: () => import('./flight/FlightView.vue'), props: true, meta: { title: 'Flights' } },
         { path: 'locker', name: 'locker', component: () => import('./locker/LockerView.vue'), props: true, meta: { title: 'Locker' } },
         { path: 'plan/:planId?', name: 'plan', component: () => import('./plan/PlanView.vue'), props: true, meta: { title: 'Plan' } },
         { path: 'settings', name: 'settings', component: () => import('./players/PlayerSettingsView.vue'), props: true, meta: { title: 'Settings' } },

@@ -39,6 +39,15 @@ export function changedSteps(before: GapReport, after: GapReport): Pick<SwapEffe
   return { opened: stepsOnlyIn(after, before), closed: stepsOnlyIn(before, after) };
 }
 
+/** Steps between the same neighbours whose verdict is another now: what opened and what closed without a club moving. */
+export function turnedSteps(before: GapReport, after: GapReport): { before: StepReport; after: StepReport }[] {
+  const then = new Map(before.steps.map((step) => [`${step.upperId} ${step.lowerId}`, step]));
+  return after.steps.flatMap((step) => {
+    const was = then.get(`${step.upperId} ${step.lowerId}`);
+    return was && (was.word !== step.word || was.severity !== step.severity) ? [{ before: was, after: step }] : [];
+  });
+}
+
 function stepsOnlyIn(these: GapReport, those: GapReport): StepReport[] {
   const known = new Set(those.steps.map((step) => `${step.upperId} ${step.lowerId}`));
   return these.steps.filter((step) => !known.has(`${step.upperId} ${step.lowerId}`));

@@ -10,7 +10,7 @@ export const SHOT_SOURCES: readonly ShotSource[] = ['measured', 'stated', 'model
 
 /**
  * One shot of one club. Distances in metres, angles in degrees.
- * `spreadM` is one standard deviation of carry; `plusMinusM` is half of a modelled shot's 95 % interval.
+ * `spreadM` is one standard deviation of carry; `plusMinusM` is half the 95 % interval of a shot that was modelled, or moved to other air.
  */
 export interface Shot {
   carryM: number;
@@ -28,7 +28,7 @@ export interface Shot {
 
 /** Standard error of a shot's mean carry in metres, or undefined when nothing is known of it. */
 export function carryStandardErrorM(shot: Shot): number | undefined {
-  if (shot.source === 'modelled' && shot.plusMinusM !== undefined) return shot.plusMinusM / NORMAL_95;
+  if (shot.source !== 'stated' && shot.plusMinusM !== undefined) return shot.plusMinusM / NORMAL_95;
   if (shot.source === 'measured' && shot.spreadM !== undefined && shot.shots !== undefined && shot.shots > 1) {
     return shot.spreadM / Math.sqrt(shot.shots);
   }

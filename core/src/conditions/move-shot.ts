@@ -81,3 +81,9 @@ export function moveShot(swung: SwungShot, to: Setting): MovedShot {
     launch: warm,
   };
 }
+
+/** A club's shot as its ladder shows it there: where it came from stays, and so do its spread and number of shots. */
+export function movedShot(shot: Shot, moved: Pick<MovedShot, 'carryM' | 'totalM' | 'apexM' | 'landDeg' | 'plusMinusM'>): Shot {
+  const { carryM, totalM, apexM, landDeg, plusMinusM } = moved;
+  return { ...shot, carryM: Math.max(1, carryM), totalM, apexM, landDeg, ...(shot.source !== 'stated' && { plusMinusM }) };
+}

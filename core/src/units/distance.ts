@@ -29,3 +29,9 @@ export function distanceNumber(metres: number, unit: DistanceUnit | 'ft', decima
   const text = fromMetres(metres, unit).toFixed(decimals);
   return metres < 0 && Number(text) === 0 ? (0).toFixed(decimals) : text;
 }
+
+/** A shift as a reader wants it: "+4", "−12", "0". */
+export function signedDistance(metres: number, unit: DistanceUnit | 'ft', decimals = 0): string {
+  const text = distanceNumber(Math.abs(metres), unit, decimals);
+  return Number(text) === 0 ? text : `${metres < 0 ? '−' : '+'}${text}`;
+}

@@ -4,6 +4,8 @@ import { Bag, BagClub } from '../bags/bag.js';
 import { Change } from '../changes/change.js';
 import { Club, ReadingRow } from '../clubs/club.js';
 import { Migration001FirstSlice } from '../migrations/migration-001-first-slice.js';
+import { Migration002Places } from '../migrations/migration-002-places.js';
+import { Place } from '../places/place.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
 import { Workspace } from '../workspaces/workspace.js';
@@ -12,10 +14,13 @@ import { Workspace } from '../workspaces/workspace.js';
 export async function openDatabase(url: string, options: Partial<Options> = {}): Promise<MikroORM> {
   return MikroORM.init({
     clientUrl: url,
-    entities: [Workspace, Player, Club, ReadingRow, Bag, BagClub, Plan, Change],
+    entities: [Workspace, Player, Club, ReadingRow, Bag, BagClub, Plan, Change, Place],
     extensions: [Migrator],
     migrations: {
-      migrationsList: [{ name: 'migration-001-first-slice', class: Migration001FirstSlice }],
+      migrationsList: [
+        { name: 'migration-001-first-slice', class: Migration001FirstSlice },
+        { name: 'migration-002-places', class: Migration002Places },
+      ],
       snapshot: false,
       silent: true,
       disableForeignKeys: false,

@@ -1,8 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { planImport, readSheetCsv, type Command } from '@tasche/contract';
-import type { MikroORM } from '@mikro-orm/postgresql';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { applyChange } from '../changes/apply-change.js';
 import { Workspace } from '../workspaces/workspace.js';
+import { Place } from '../places/place.js';
+import { inWorkspace } from '../workspaces/in-workspace.js';
+import { DEMO_PLACES } from './meridian-places.js';
 import { DEMO_PLAYERS, REP, WORKSPACE_NAME, type DemoPlayer } from './meridian-swing.js';
 
 const DEMO_WORKSPACE = '7a5c4e00-0000-4000-8000-00000000de30';
@@ -17,7 +20,17 @@ export async function loadDemo(orm: MikroORM): Promise<void> {
     if (await em.findOne(Workspace, { id: DEMO_WORKSPACE })) return;
     em.create(Workspace, { id: DEMO_WORKSPACE, name: WORKSPACE_NAME, person: REP, createdAt: new Date(0) }, { persist: true });
   });
+  await inWorkspace(orm, DEMO_WORKSPACE, loadPlaces);
   for (const [i, player] of DEMO_PLAYERS.entries()) await loadPlayer(orm, player, i);
+}
+
+async function loadPlaces(em: EntityManager): Promise<void> {
+  const known = new Set((await em.find(Place, {}, { fields: ['id'] })).map((place) => place.id));
+  DEMO_PLACES.forEach(({ course, season, conditions, surface }, i) => {
+    const id = demoId(8999, i);
+    if (known.has(id)) return;
+    em.create(Place, { id, workspaceId: DEMO_WORKSPACE, course, season, conditions: { ...conditions, targetElevationM: 0 }, surface: { area: 'fairway', ...surface }, place: i }, { persist: true });
+  });
 }
 
 /** Ids that are the same on every load, so that a second load does nothing and links into the demo keep working. */

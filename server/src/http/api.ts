@@ -6,6 +6,7 @@ import express, { Router, type Request } from 'express';
 import * as yup from 'yup';
 import { applyChange } from '../changes/apply-change.js';
 import { undoChange } from '../changes/undo-change.js';
+import { readPlaces } from '../places/place.js';
 import { readRoster } from '../players/read-roster.js';
 import { exportLocker } from '../sheet/export-locker.js';
 import { importSheet } from '../sheet/import-sheet.js';
@@ -47,6 +48,10 @@ export function api(orm: MikroORM, signIn: AppOptions['signIn']): Router {
   router.get('/players', async (request, response) => {
     const { today } = rosterQuery.validateSync(request.query);
     response.json(await scoped(request, (em) => readRoster(em, today ?? new Date().toISOString().slice(0, 10))));
+  });
+
+  router.get('/places', async (request, response) => {
+    response.json(await scoped(request, readPlaces));
   });
 
   router.get('/players/:playerId/sheet', async (request, response) => {

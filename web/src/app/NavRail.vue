@@ -13,7 +13,7 @@ const help = useKeysHelp();
 
 const playerId = computed(() => (route.params.playerId as string | undefined) ?? sheet.sheet?.player.id);
 const views = [
-  { name: 'bag', label: 'Bag' }, { name: 'locker', label: 'Locker' }, { name: 'plan', label: 'Plan' }, { name: 'history', label: 'History' },
+  { name: 'bag', label: 'Bag' }, { name: 'flight', label: 'Flights' }, { name: 'locker', label: 'Locker' }, { name: 'plan', label: 'Plan' }, { name: 'history', label: 'History' },
   { name: 'settings', label: 'Settings' },
 ] as const;
 </script>

@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { BENDING_CAUTION, COMMITTEE_DECIDES, CLUB_KINDS, SCHOOLS, bagFindings, ladderClub, remedies as findRemedies, type ClubKind, type Remedy, type StepReport } from '@tasche/core';
+import { BENDING_CAUTION, COMMITTEE_DECIDES, CLUB_KINDS, SCHOOLS, bagFindings, remedies as findRemedies, type ClubKind, type Remedy, type StepReport } from '@tasche/core';
 import type { Command } from '@tasche/contract';
 import { useEventListener, useElementSize, watchDebounced } from '@vueuse/core';
 import { NSelect } from 'naive-ui';
 import { v4 as newId } from 'uuid';
-import { computed, defineAsyncComponent, ref, shallowRef } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, shallowRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay, shortMoment, today } from '../app/day';
 import { useSettings } from '../app/settings';
+import ConditionsBar from '../conditions/ConditionsBar.vue';
+import ConditionsEffect from '../conditions/ConditionsEffect.vue';
+import { settingPart } from '../conditions/setting-query';
 import { isTyping } from '../keys/is-typing';
 import LadderRail from '../ladder/LadderRail.vue';
 import LadderRibs from '../ladder/LadderRibs.vue';
@@ -45,6 +48,8 @@ const pointed = ref<StepReport | null>(null);
 const picking = ref(false);
 /** A row is being dragged: the left-outs come up to where it can be put down. */
 const carrying = ref(false);
+const airBar = ref<InstanceType<typeof ConditionsBar> | null>(null);
+const airOpen = ref(false);
 const asTable = computed({ get: () => route.query.ladder === 'table', set: (on) => setQuery('ladder', on ? 'table' : undefined) });
 const columnSet = computed(() => COLUMN_SETS.find((set) => set.id === route.query.columns) ?? COLUMN_SETS[0]!);
 const openClubId = computed({ get: () => (typeof route.query.club === 'string' ? route.query.club : null), set: (id) => setQuery('club', id ?? undefined) });
@@ -57,7 +62,7 @@ function setQuery(key: string, value: string | undefined): void {
 
 const sheetHeight = computed(() => HEAD_PX + (ladder.rows.value.length + (canEdit.value ? 1 : 0)) * ROW_PX);
 const railHeight = computed(() => Math.max(420, sheetHeight.value));
-const leftOutClubs = computed(() => ladder.leftOut.value.map(ladderClub));
+const { leftOutClubs } = ladder;
 const remediesNow = () => findRemedies(ladder.inBag.value, leftOutClubs.value, ladder.options.value);
 /** Some hundred bags are tried for these, so they come once the ladder has been painted. */
 const remedies = shallowRef<Remedy[]>([]);
@@ -92,7 +97,7 @@ function tryRemedy(remedy: Remedy | undefined): void {
     trial.value = { words: remedy.text.replace(/:.*$/, ''), clubs: remedy.bag, caution: `${BENDING_CAUTION} Carries after the bend are modelled at 2.5 yd a degree; write the new loft down when it is done.` };
     return;
   }
-  const incoming = remedy.inId === undefined ? undefined : store.ladderClubs.get(remedy.inId);
+  const incoming = leftOutClubs.value.find((club) => club.id === remedy.inId);
   const commands: Command[] = [
     ...(remedy.outId ? [{ do: 'takeOut', bagId, clubId: remedy.outId } as const] : []),
     ...(remedy.inId ? [{ do: 'putIn', bagId, clubId: remedy.inId } as const] : []),
@@ -155,6 +160,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     o: () => takeOut(activeClub.value),
     i: () => { if (canEdit.value && bag.value) picking.value = !picking.value; },
     m: () => ladder.mark(),
+    a: () => { airOpen.value = true; void nextTick(() => airBar.value?.focus()); },
+    f: () => { void router.push({ name: 'flight', params: { playerId: props.playerId, bagId: bag.value?.id }, query: settingPart(route.query) }); },
     t: () => { asTable.value = !asTable.value; },
     y: () => tryRemedy(remediesNow().find((remedy) => remedy.kind === 'swap' || remedy.kind === 'take out')),
     s: () => { school.value = SCHOOLS[(SCHOOLS.findIndex((one) => one.id === school.value) + 1) % SCHOOLS.length]!.id; },
@@ -210,10 +217,17 @@ const kindPick = ref<ClubKind | null>(null);
       <div class="sets no-print" role="group" aria-label="Columns and ladder">
         <button v-for="(set, i) in COLUMN_SETS" :key="set.id" class="set" :aria-pressed="set.id === columnSet.id" :title="`Alt ${i + 1}`" @click="setQuery('columns', set.id === 'gaps' ? undefined : set.id)">{{ set.name }}</button>
         <span class="push" />
+        <button :aria-pressed="Boolean(ladder.setting.value)" :aria-expanded="airOpen || Boolean(ladder.setting.value)" title="Alt A" @click="airOpen = !airOpen">{{ ladder.setting.value ? 'In this air' : 'Air and ground' }}</button>
+        <RouterLink v-if="bag" class="flights" title="Alt F" :to="{ name: 'flight', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }">Flights</RouterLink>
         <button :aria-pressed="asTable" title="Alt T" @click="asTable = !asTable">{{ asTable ? 'Ladder as a picture' : 'Ladder as a table' }}</button>
         <button v-if="!store.readOnly" title="Alt I" @click="picking = !picking">Put a club in</button>
         <button v-if="!store.readOnly" title="Alt O" :disabled="!activeClub" @click="takeOut(activeClub)">Take out {{ activeClub ? store.clubsById.get(activeClub)?.name : '' }}</button>
       </div>
+      <ConditionsBar
+        v-if="airOpen || ladder.setting.value" ref="airBar" :setting="ladder.setting.value" :unit="unit" :complaints="ladder.complaints.value" :problem="ladder.conditions.problem.value"
+        @set="ladder.setting.value = $event">
+        <ConditionsEffect v-if="ladder.setting.value" :clubs="ladder.shown.value" :home="ladder.homeCarries.value" :turned="ladder.turned.value" :moved-of="ladder.conditions.movedOf" :known="store.ladderClubs" :unit="unit" />
+      </ConditionsBar>
       <div class="stage">
       <div ref="board" class="board" :class="{ table: asTable, wide: boardWidth > 1000 }">
         <SheetGrid
@@ -222,9 +236,9 @@ const kindPick = ref<ClubKind | null>(null);
           @write="editing.write" @add="editing.add" @paste="paste" @open="openClubId = $event" @active="activeClub = $event" @dropped="putIn" @dragging="carrying = $event" />
         <template v-if="!asTable">
           <LadderRibs class="ribs" :report="report" :rows="ladder.rows.value.length" :row-px="ROW_PX" :head-px="HEAD_PX" :unit="unit" :fresh="ladder.freshSteps.value" @point="pointed = $event" />
-          <LadderRail class="rail" :clubs="ladder.shown.value" :report="report" :height="railHeight" :unit="unit" :gone="ladder.goneClubs.value" :fresh="ladder.freshClubs.value" :pointed="pointed" />
+          <LadderRail class="rail" :clubs="ladder.shown.value" :report="report" :height="railHeight" :unit="unit" :gone="ladder.goneClubs.value" :fresh="ladder.freshClubs.value" :pointed="pointed" :home="ladder.homeCarries.value" />
         </template>
-        <LadderTable v-else class="as-table" :report="report" :unit="unit" />
+        <LadderTable v-else class="as-table" :report="report" :unit="unit" :home="ladder.homeCarries.value" />
         <SwapPicker
           v-if="picking && bag" class="picker" :bag="bag" :in-bag="ladder.inBag.value" :left-out="leftOutClubs" :options="ladder.options.value" :unit="unit" :full="full"
           @trial="trial = $event" @choose="choose" @close="leave" />
@@ -254,10 +268,11 @@ const kindPick = ref<ClubKind | null>(null);
 .notice select { font: inherit; padding: 4px 6px; margin-left: 6px; background: var(--linen); color: var(--ink); border: 1px solid var(--line); border-radius: 4px; }
 .empty { padding: 28px; display: grid; gap: 10px; justify-items: start; max-width: 560px; }
 .sets { display: flex; flex-wrap: wrap; gap: 2px; border-bottom: 1px solid var(--line); margin-bottom: 4px; }
-.sets button { background: none; border: 0; border-bottom: 3px solid transparent; color: var(--quiet); padding: 7px 10px 5px; cursor: pointer; font-size: 13px; }
-.sets button:hover { color: var(--ink); }
+.sets button, .flights { background: none; border: 0; border-bottom: 3px solid transparent; color: var(--quiet); padding: 7px 10px 5px; cursor: pointer; font-size: 13px; }
+.flights { text-decoration: none; }
+.sets button:hover, .flights:hover { color: var(--ink); }
 .sets button:disabled { opacity: 0.45; cursor: default; }
-.sets .set[aria-pressed='true'] { color: var(--petrol); border-bottom-color: var(--petrol); font-weight: 500; }
+.sets [aria-pressed='true'] { color: var(--petrol); border-bottom-color: var(--petrol); font-weight: 500; }
 .push { flex: 1; }
 .board { position: relative; display: grid; grid-template-columns: max-content minmax(230px, 1fr); align-items: start; gap: 0 14px; }
 .board.wide { grid-template-columns: max-content minmax(240px, 1fr) minmax(250px, 300px); }

@@ -4,6 +4,7 @@ import type { LadderClub } from '@tasche/core';
 /** A change looked at on the ladder and not yet made. */
 export interface Trial {
   words: string;
+  /** In the air the ladder is read in. */
   clubs: readonly LadderClub[];
   /** What keeping it would do; a remedy for the bench or the range can only be looked at here. */
   commands?: readonly Command[];

@@ -1,14 +1,18 @@
 import {
-  DEFAULT_GAP_SETTINGS, SCHOOLS, carryLadder, changedSteps, clubsTooMany, gaps, isFullSwing, type GapOptions, type LadderClub, type SchoolId,
+  DEFAULT_GAP_SETTINGS, SCHOOLS, carryLadder, changedSteps, clubsTooMany, gaps, isFullSwing, ladderClub, turnedSteps, type GapOptions, type LadderClub, type SchoolId,
 } from '@tasche/core';
 import type { BagView, ClubView } from '@tasche/contract';
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
+import { useMovedClubs, useSetting } from '../conditions/use-conditions';
 import { useSheet } from '../sheet/sheet-store';
 import type { Trial } from './trial';
 
-/** A bag on its ladder: now, as it would be, and as it was when looking began. The school is part of the address. */
+/**
+ * A bag on its ladder, in the air it is read in: now, as it would be, and as it was when looking began.
+ * The school and the air are part of the address.
+ */
 export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const store = useSheet();
   const settings = useSettings();
@@ -26,14 +30,18 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const options = computed<GapOptions>(() => ({ school: school.value, settings: gapSettings.value, unit: unit.value }));
   const limit = computed(() => gapSettings.value.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit);
 
-  const inBag = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
+  const { setting, complaints } = useSetting();
+  const conditions = useMovedClubs(computed(() => [...store.ladderClubs.values()]), setting);
+  /** As they are known, wherever that was. */
+  const atHome = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
+  const inBag = computed(() => atHome.value.map(conditions.move));
   const shown = computed(() => trial.value?.clubs ?? inBag.value);
   const report = computed(() => gaps(shown.value, options.value));
   const before = computed(() => {
     if (trial.value) return gaps(inBag.value, options.value);
-    return marked.value && marked.value.bagId === bag.value?.id ? gaps(marked.value.clubs, options.value) : report.value;
+    return marked.value && marked.value.bagId === bag.value?.id ? gaps(marked.value.clubs.map(conditions.move), options.value) : report.value;
   });
-  const beforeClubs = computed(() => (trial.value ? inBag.value : marked.value?.clubs ?? inBag.value));
+  const beforeClubs = computed(() => (trial.value ? inBag.value : marked.value?.clubs.map(conditions.move) ?? inBag.value));
   const difference = computed(() => changedSteps(before.value, report.value));
   const freshSteps = computed(() => new Set(difference.value.opened.map((step) => `${step.upperId} ${step.lowerId}`)));
   const freshClubs = computed(() => new Set(shown.value.map((club) => club.id).filter((id) => !beforeClubs.value.some((club) => club.id === id))));
@@ -51,14 +59,24 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   });
   const leftOut = computed(() => store.clubs
     .filter((club) => !bag.value?.clubIds.includes(club.id) && club.spec.state?.value !== 'retired'));
+  const leftOutClubs = computed(() => leftOut.value.map(ladderClub).map(conditions.move));
+  /** What each club carries at home, by id, while the ladder is read elsewhere. */
+  const homeCarries = computed(() => (setting.value
+    ? new Map(atHome.value.flatMap((club): [string, number][] => (club.shots.full ? [[club.id, club.shots.full.carryM]] : [])))
+    : undefined));
+  /** Steps that have another verdict in this air than at home. */
+  const turned = computed(() => (setting.value && !trial.value ? turnedSteps(gaps(atHome.value, options.value), report.value) : []));
   const tooMany = computed(() => clubsTooMany(inBag.value.length, limit.value));
 
   function mark(): void {
-    marked.value = bag.value ? { bagId: bag.value.id, clubs: inBag.value } : null;
+    marked.value = bag.value ? { bagId: bag.value.id, clubs: atHome.value } : null;
   }
   watch(() => bag.value?.id, () => { trial.value = null; mark(); }, { immediate: true });
+  // What is tried is tried in the air it was looked at in.
+  watch(setting, () => { trial.value = null; });
 
   return {
-    unit, school, options, limit, inBag, shown, report, before, difference, freshSteps, freshClubs, goneClubs, rows, leftOut, tooMany, trial, mark,
+    unit, school, options, limit, inBag, shown, report, before, difference, freshSteps, freshClubs, goneClubs, rows, leftOut, leftOutClubs, tooMany, trial, mark,
+    setting, complaints, conditions, homeCarries, turned,
   };
 }

@@ -1,22 +1,33 @@
 <script setup lang="ts">
-import { distanceNumber, formatDegrees, type DistanceUnit, type GapReport } from '@tasche/core';
+import { distanceNumber, formatDegrees, signedDistance, type DistanceUnit, type GapReport } from '@tasche/core';
 import { MARKS } from './marks';
 
 /** The ladder for people who would rather read it, or hear it. */
-defineProps<{ report: GapReport; unit: DistanceUnit }>();
+const props = defineProps<{
+  report: GapReport;
+  unit: DistanceUnit;
+  /** Carries at home by club, while the ladder is read in other air. */
+  home?: ReadonlyMap<string, number> | undefined;
+}>();
+
+function shift(clubId: string, carryM: number): string {
+  const home = props.home?.get(clubId);
+  return home === undefined ? '' : signedDistance(carryM - home, props.unit);
+}
 </script>
 
 <template>
   <table class="ladder">
     <caption class="unseen">Ladder: each club with its loft and carry, and the step to the next club</caption>
     <thead>
-      <tr><th scope="col">Club</th><th scope="col">Loft</th><th scope="col">Carry</th><th scope="col">Loft step</th><th scope="col">Carry step</th><th scope="col">Target</th><th scope="col">Verdict</th></tr>
+      <tr><th scope="col">Club</th><th scope="col">Loft</th><th scope="col">Carry</th><th v-if="home" scope="col">Against home</th><th scope="col">Loft step</th><th scope="col">Carry step</th><th scope="col">Target</th><th scope="col">Verdict</th></tr>
     </thead>
     <tbody>
       <tr v-for="(rung, i) in report.rungs" :key="rung.clubId">
         <th scope="row">{{ rung.name }}</th>
         <td>{{ rung.loftDeg === undefined ? '' : formatDegrees(rung.loftDeg) }}</td>
         <td>{{ distanceNumber(rung.carryM, unit) }} {{ unit }}</td>
+        <td v-if="home">{{ shift(rung.clubId, rung.carryM) }}</td>
         <template v-if="report.steps[i]">
           <td>{{ report.steps[i].loftDeg === undefined ? '' : formatDegrees(report.steps[i].loftDeg) }}</td>
           <td>{{ distanceNumber(report.steps[i].carryM, unit) }}</td>
@@ -33,5 +44,5 @@ defineProps<{ report: GapReport; unit: DistanceUnit }>();
 .ladder { border-collapse: collapse; width: 100%; font-size: 13.5px; }
 th, td { text-align: left; padding: 6px 10px 6px 0; border-bottom: 1px solid var(--line-soft); vertical-align: top; }
 thead th { color: var(--quiet); font-weight: 400; font-size: 12.5px; }
-td:nth-child(n + 2):nth-child(-n + 6) { text-align: right; white-space: nowrap; }
+td:not(:last-child) { text-align: right; white-space: nowrap; }
 </style>

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { AREAS, CONDITION_BOUNDS, FIRMNESSES, GRASSES, type Conditions, type DistanceUnit, type Setting, type Surface } from '@tasche/core';
+import { ArrowDown } from 'lucide-vue-next';
+import { computed, nextTick, onMounted, ref } from 'vue';
+import { airUnits, windWords, type AirPart } from './air-units';
+import { usePlaces } from './places-store';
+import { HOME } from './setting-query';
+
+/** The air and the ground the ladder is read in: a place, or numbers of one's own. */
+const props = defineProps<{ setting: Setting | null; unit: DistanceUnit; complaints: readonly string[]; problem?: string }>();
+const emit = defineEmits<{ set: [setting: Setting | null] }>();
+const store = usePlaces();
+const first = ref<HTMLSelectElement | null>(null);
+onMounted(() => void store.load());
+
+const shown = computed(() => props.setting ?? HOME);
+const units = computed(() => airUnits(props.unit));
+const FIELDS: readonly { part: AirPart; field: Exclude<keyof Conditions, 'pressureHpa'>; label: string; px: number }[] = [
+  { part: 'temperature', field: 'temperatureC', label: 'Temperature', px: 62 },
+  { part: 'altitude', field: 'altitudeM', label: 'Altitude', px: 70 },
+  { part: 'humidity', field: 'humidityPct', label: 'Humidity', px: 58 },
+  { part: 'wind', field: 'windMps', label: 'Wind', px: 58 },
+  { part: 'from', field: 'windFromDeg', label: 'Wind from', px: 62 },
+  { part: 'rise', field: 'targetElevationM', label: 'Target up', px: 58 },
+];
+const number = (field: (typeof FIELDS)[number]) => {
+  const { show, decimals } = units.value[field.part];
+  return Number(show(shown.value.conditions[field.field]).toFixed(decimals));
+};
+const bounds = (field: (typeof FIELDS)[number]) => CONDITION_BOUNDS[field.field].map((si) => Math.round(units.value[field.part].show(si))) as [number, number];
+const refused = ref('');
+
+function write(field: (typeof FIELDS)[number], text: string): void {
+  const [least, most] = CONDITION_BOUNDS[field.field];
+  const unit = units.value[field.part];
+  const value = unit.read(Number(text.replace(',', '.')));
+  if (text.trim() === '' || !Number.isFinite(value) || value < least - 1e-6 || value > most + 1e-6) {
+    const [from, to] = bounds(field);
+    refused.value = `${field.label} must be between ${from} and ${to} ${unit.name}, not “${text}”.`;
+    return;
+  }
+  refused.value = '';
+  const conditions = { ...shown.value.conditions, [field.field]: Math.min(most, Math.max(least, value)) };
+  // A pressure of its own belongs to the place it was read at.
+  if (field.field === 'altitudeM') delete conditions.pressureHpa;
+  emit('set', { ...shown.value, conditions });
+}
+
+function choose(part: keyof Surface, value: string): void {
+  emit('set', { ...shown.value, surface: { ...shown.value.surface, [part]: value } });
+}
+
+const same = (a: Setting, b: Setting) => JSON.stringify([{ ...HOME.conditions, ...a.conditions }, a.surface]) === JSON.stringify([{ ...HOME.conditions, ...b.conditions }, b.surface]);
+const placeId = computed(() => (props.setting ? store.places.find((place) => same(place, shown.value))?.id ?? 'own' : 'home'));
+const courses = computed(() => [...new Set(store.places.map((place) => place.course))]);
+
+function goTo(id: string): void {
+  refused.value = '';
+  const place = store.places.find((one) => one.id === id);
+  if (id === 'home') emit('set', null);
+  else if (place) emit('set', { conditions: place.conditions, surface: place.surface });
+}
+
+/** Puts the cursor here, for the key that opens the bar. */
+function focus(): void {
+  void nextTick(() => first.value?.focus());
+}
+defineExpose({ focus });
+</script>
+
+<template>
+  <section class="conditions card no-print" aria-label="Air and ground">
+    <label class="place">Read in
+      <select ref="first" :value="placeId" @change="goTo(($event.target as HTMLSelectElement).value)">
+        <option value="home">Baseline: calm, 21 °C, sea level</option>
+        <option v-if="placeId === 'own'" value="own">Air of my own</option>
+        <optgroup v-for="course in courses" :key="course" :label="course">
+          <option v-for="place in store.places.filter((one) => one.course === course)" :key="place.id" :value="place.id">{{ place.course }}, {{ place.season }}</option>
+        </optgroup>
+      </select>
+    </label>
+    <label v-for="field in FIELDS" :key="field.field">{{ field.label }}
+      <span class="field">
+        <input
+          type="number" :value="number(field)" :step="units[field.part].step" :min="bounds(field)[0]" :max="bounds(field)[1]" :style="{ width: `${field.px}px` }"
+          @change="write(field, ($event.target as HTMLInputElement).value)" @input="($event as InputEvent).inputType === undefined && write(field, ($event.target as HTMLInputElement).value)">
+        <ArrowDown v-if="field.part === 'from'" :size="17" class="arrow" :style="{ transform: `rotate(${shown.conditions.windFromDeg}deg)` }" :aria-label="windWords(shown.conditions.windFromDeg)" />
+        <i v-else>{{ units[field.part].name }}</i>
+      </span>
+    </label>
+    <label>Ground
+      <select :value="shown.surface.firmness" @change="choose('firmness', ($event.target as HTMLSelectElement).value)"><option v-for="one in FIRMNESSES" :key="one">{{ one }}</option></select>
+    </label>
+    <label>Grass
+      <select :value="shown.surface.grass" @change="choose('grass', ($event.target as HTMLSelectElement).value)"><option v-for="one in GRASSES" :key="one">{{ one }}</option></select>
+    </label>
+    <label>Lands on
+      <select :value="shown.surface.area" @change="choose('area', ($event.target as HTMLSelectElement).value)"><option v-for="one in AREAS" :key="one">{{ one }}</option></select>
+    </label>
+    <button v-if="setting" class="plain-button slim home" title="Back to the baseline" @click="goTo('home')">Baseline</button>
+    <p v-if="refused || complaints.length || problem" class="verdict fault small said" role="alert">■ {{ refused || problem || `Left out of the address: ${complaints.join('; ')}.` }}</p>
+    <slot />
+  </section>
+</template>
+
+<style scoped>
+.conditions { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: flex-end; padding: 7px 12px 9px; margin-bottom: 8px; }
+label { display: grid; gap: 2px; font-size: 12px; color: var(--quiet); }
+.field { display: flex; align-items: center; gap: 4px; }
+i { font-style: normal; font-size: 12px; }
+input, select { font: inherit; font-size: 13.5px; color: var(--ink); background: var(--linen); border: 1px solid var(--line); border-radius: 4px; padding: 3px 5px; min-height: 30px; }
+input { text-align: right; }
+.place select { max-width: 210px; }
+.arrow { color: var(--petrol); transition: transform 0.15s; }
+.home { align-self: flex-end; min-height: 30px; }
+.said { flex-basis: 100%; }
+</style>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { distanceNumber, formatDistance, signedDistance, type DistanceUnit, type LadderClub, type StepReport } from '@tasche/core';
+import { computed } from 'vue';
+import { MARKS } from '../ladder/marks';
+import type { Moved } from './use-conditions';
+
+/** What this air does to the bag in a line or two: the shift from the longest club to the shortest, and the steps it opens or closes. */
+const props = defineProps<{
+  clubs: readonly LadderClub[];
+  home: ReadonlyMap<string, number> | undefined;
+  turned: readonly { before: StepReport; after: StepReport }[];
+  movedOf: (club: LadderClub) => Moved | undefined;
+  /** Clubs as they are known at home, by id. */
+  known: ReadonlyMap<string, LadderClub>;
+  unit: DistanceUnit;
+}>();
+
+const names = computed(() => new Map(props.clubs.map((club) => [club.id, club.name])));
+const shifts = computed(() => props.clubs.flatMap((club) => {
+  const known = props.known.get(club.id);
+  const moved = known && props.home?.has(club.id) ? props.movedOf(known) : undefined;
+  return moved ? [{ club, moved }] : [];
+}).sort((a, b) => b.moved.carryM - a.moved.carryM));
+const few = computed(() => {
+  const all = shifts.value;
+  return all.length <= 3 ? all : [all[0]!, all[Math.floor(all.length / 2)]!, all.at(-1)!];
+});
+const drift = computed(() => shifts.value.find(({ moved }) => Math.abs(moved.lateralM) >= 1)?.moved.lateralM);
+const short = computed(() => props.clubs.length - shifts.value.length - props.clubs.filter((club) => !club.shots.full).length);
+const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${names.value.get(step.lowerId)}`;
+</script>
+
+<template>
+  <p class="effect small" role="status">
+    <span v-for="{ club, moved } in few" :key="club.id" class="shift" :title="`95 % of the time within ${formatDistance(moved.plusMinusM, unit)}`">
+      <b>{{ club.name }}</b> {{ distanceNumber(moved.carryM, unit) }} <span class="brass">{{ signedDistance(moved.shiftCarryM, unit) }}</span>
+      <span class="quiet"> ±{{ distanceNumber(moved.plusMinusM, unit) }}, total {{ distanceNumber(moved.totalM, unit) }} <span class="brass">{{ signedDistance(moved.shiftTotalM, unit) }}</span></span>
+    </span>
+    <span v-if="drift !== undefined" class="quiet">the wind drifts the {{ shifts[0]?.club.name }} {{ formatDistance(Math.abs(shifts[0]?.moved.lateralM ?? 0), unit) }} {{ drift < 0 ? 'left' : 'right' }}</span>
+    <span v-for="{ before, after } in turned" :key="stepName(after)" class="verdict" :class="after.severity">
+      {{ MARKS[after.severity] }} {{ stepName(after) }} {{ distanceNumber(before.carryM, unit) }} → {{ distanceNumber(after.carryM, unit) }}: {{ after.word }}<span v-if="after.word !== before.word" class="quiet">, was {{ before.word }}</span>
+    </span>
+    <span v-if="turned.length === 0 && shifts.length > 1" class="quiet">No step opens or closes because of it.</span>
+    <span v-if="short > 0" class="verdict look">◆ {{ short }} {{ short === 1 ? 'shot does' : 'shots do' }} not get there: shown as known.</span>
+  </p>
+</template>
+
+<style scoped>
+.effect { flex-basis: 100%; display: flex; flex-wrap: wrap; gap: 2px 18px; align-items: baseline; }
+.brass { color: var(--brass-ink); font-weight: 500; }
+</style>

@@ -1,0 +1,94 @@
+import {
+  airOf, carryCurve, fly, groundOf, isFullSwing, moveShot, spreadOf, swingOf,
+  type CarryEstimate, type ClubKind, type LadderClub, type MovedShot, type PathPoint, type Setting, type Shot, type ShotKind, type SwungShot,
+} from '@tasche/core';
+import { expose } from 'comlink';
+import { HOME } from './setting-query';
+import { shotKey } from './shot-key';
+
+/** A shot as it is expected there, under the key of the shot it was. */
+export interface MovedRow { key: string; clubId: string; shot: ShotKind; moved: Omit<MovedShot, 'launch'> }
+
+/** A flight to be drawn: along, up and right of the line, metres, one after the other; then the run on the ground. */
+export interface FlightTrace {
+  clubId: string;
+  path: Float64Array;
+  moved: Omit<MovedShot, 'launch'>;
+  flightS: number;
+  landSpeedMps: number;
+  /** Standard deviations, and the carry nine in ten get past. */
+  spread: { carrySdM: number; lateralSdM: number; lowEndM: number; shots: Float64Array };
+}
+
+const swings = new Map<string, SwungShot | null>();
+const MOST_SWINGS = 5000;
+
+/** The swing behind a shot, found once; null where none is to be found. */
+function swingFor(club: LadderClub, shot: Shot): SwungShot | null {
+  const key = shotKey(club, shot);
+  const known = swings.get(key);
+  if (known !== undefined) return known;
+  if (swings.size > MOST_SWINGS) swings.clear();
+  let swung: SwungShot | null;
+  try {
+    swung = swingOf(club, shot, HOME);
+  } catch {
+    swung = null; // A carry no swing makes stays where it is; the sheet shows it as it was written.
+  }
+  swings.set(key, swung);
+  return swung;
+}
+
+function movedTo(swung: SwungShot, to: Setting): MovedShot | null {
+  try {
+    return moveShot(swung, to);
+  } catch {
+    return null; // It does not get up to the target.
+  }
+}
+
+const api = {
+  /** Every full-swing shot of these clubs in other air and on other ground. */
+  move(clubs: readonly LadderClub[], to: Setting): MovedRow[] {
+    return clubs.filter((club) => isFullSwing(club.kind)).flatMap((club) => Object.entries(club.shots).flatMap(([kind, shot]) => {
+      const swung = swingFor(club, shot);
+      const there = swung && movedTo(swung, to);
+      if (!there) return [];
+      const { launch: _launch, ...moved } = there;
+      return [{ key: shotKey(club, shot), clubId: club.id, shot: kind as ShotKind, moved }];
+    }));
+  },
+
+  /** The stock flights of these clubs, with their spread of 200. */
+  flights(clubs: readonly LadderClub[], to: Setting): FlightTrace[] {
+    const air = airOf(to.conditions);
+    const ground = groundOf(to.surface);
+    const { targetElevationM } = to.conditions;
+    return clubs.flatMap((club) => {
+      const { full } = club.shots;
+      const swung = full && swingFor(club, full);
+      const there = swung && movedTo(swung, to);
+      if (!full || !there) return [];
+      const points: PathPoint[] = [];
+      const flown = fly(there.launch, air, targetElevationM, points);
+      const { launch, ...moved } = there;
+      const { carrySdM, lateralSdM, lowEndM, shots } = spreadOf(launch, air, ground, full.spreadM, targetElevationM);
+      return [{
+        clubId: club.id, path: Float64Array.from(points.flatMap(({ xM, yM, zM }) => [xM, yM, zM])), moved,
+        flightS: flown.flightS, landSpeedMps: flown.landSpeedMps, spread: { carrySdM, lateralSdM, lowEndM, shots },
+      }];
+    });
+  },
+
+  /** What a club of this kind and loft would carry for the player who owns these; null where nobody could say. */
+  foretell(clubs: readonly LadderClub[], kind: ClubKind, loftDeg: number): CarryEstimate | null {
+    try {
+      return carryCurve(clubs).at(kind, loftDeg);
+    } catch {
+      return null;
+    }
+  },
+};
+
+export type ConditionsWorker = typeof api;
+expose(api);

@@ -1,0 +1,61 @@
+import { AREAS, BASELINE, CONDITION_BOUNDS, FIRMNESSES, GRASSES, MEDIUM_FAIRWAY, type Conditions, type Setting, type Surface } from '@tasche/core';
+import { conditionsSchema, surfaceSchema } from '@tasche/contract';
+import type { LocationQuery } from 'vue-router';
+
+/** Where a carry is from when nobody says otherwise; shifts are against it. */
+export const HOME: Setting = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
+
+/** The air and the ground as they stand in an address, in C, m, %, m/s and degrees. */
+const NUMBERS: Readonly<Record<string, keyof Conditions>> = {
+  temp: 'temperatureC', alt: 'altitudeM', hpa: 'pressureHpa', hum: 'humidityPct', wind: 'windMps', from: 'windFromDeg', rise: 'targetElevationM',
+};
+const CHOICES: Readonly<Record<string, { part: keyof Surface; of: readonly string[] }>> = {
+  ground: { part: 'firmness', of: FIRMNESSES }, grass: { part: 'grass', of: GRASSES }, area: { part: 'area', of: AREAS },
+};
+export const SETTING_KEYS = [...Object.keys(NUMBERS), ...Object.keys(CHOICES)];
+
+/** A setting read from an address; null where it names none. What cannot be is left at home, and said. */
+export function readSetting(query: LocationQuery): { setting: Setting | null; complaints: string[] } {
+  const complaints: string[] = [];
+  const conditions: Partial<Conditions> = {};
+  const surface: Partial<Record<keyof Surface, string>> = {};
+  for (const [key, field] of Object.entries(NUMBERS)) {
+    const text = query[key];
+    if (typeof text !== 'string') continue;
+    const value = Number(text);
+    const [least, most] = CONDITION_BOUNDS[field];
+    if (text.trim() === '' || !Number.isFinite(value) || value < least || value > most) complaints.push(`${key}=${text} must be between ${least} and ${most}`);
+    else conditions[field] = value;
+  }
+  for (const [key, { part, of }] of Object.entries(CHOICES)) {
+    const text = query[key];
+    if (typeof text !== 'string') continue;
+    if (of.includes(text)) surface[part] = text;
+    else complaints.push(`${key}=${text} must be one of ${of.join(', ')}`);
+  }
+  if (Object.keys(conditions).length + Object.keys(surface).length === 0) return { setting: null, complaints };
+  const setting = { conditions: { ...HOME.conditions, ...conditions }, surface: { ...HOME.surface, ...surface } as Surface };
+  // The same schemas as at every other border; they agree with the checks above, or this throws in a test.
+  conditionsSchema.validateSync(setting.conditions, { strict: true });
+  surfaceSchema.validateSync(setting.surface, { strict: true });
+  return { setting, complaints };
+}
+
+/** The part of an address that says a setting: what differs from home. */
+export function settingQuery(setting: Setting | null): Record<string, string | undefined> {
+  const query: Record<string, string | undefined> = Object.fromEntries(SETTING_KEYS.map((key) => [key, undefined]));
+  if (!setting) return query;
+  for (const [key, field] of Object.entries(NUMBERS)) {
+    const value = setting.conditions[field];
+    if (value !== undefined && value !== HOME.conditions[field]) query[key] = String(Math.round(value * 100) / 100);
+  }
+  for (const [key, { part }] of Object.entries(CHOICES)) {
+    if (setting.surface[part] !== HOME.surface[part]) query[key] = setting.surface[part];
+  }
+  return query;
+}
+
+/** The part of an address that goes along from one view of a bag to another. */
+export function settingPart(query: LocationQuery): LocationQuery {
+  return Object.fromEntries(SETTING_KEYS.flatMap((key) => (query[key] === undefined ? [] : [[key, query[key]]])));
+}

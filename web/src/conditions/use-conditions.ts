@@ -1,0 +1,59 @@
+import { movedShot, type LadderClub, type MovedShot, type Setting, type Shot, type ShotKind } from '@tasche/core';
+import { computed, shallowRef, watch, type ComputedRef } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { readSetting, settingQuery } from './setting-query';
+import { shotKey } from './shot-key';
+import { conditionsWorker } from './worker-link';
+
+/** The air and ground the ladder is read in. They are part of the address; null is home. */
+export function useSetting() {
+  const route = useRoute();
+  const router = useRouter();
+  const read = computed(() => readSetting(route.query));
+  const setting = computed<Setting | null>({
+    get: () => read.value.setting,
+    set: (next) => void router.replace({ query: { ...route.query, ...settingQuery(next) } }),
+  });
+  return { setting, complaints: computed(() => read.value.complaints) };
+}
+
+export type Moved = Omit<MovedShot, 'launch'>;
+
+/**
+ * Clubs with their shots moved to a setting by the worker. Until it answers, a club stays where it was last known to be.
+ * @param clubs everything that may be asked about; more than is shown does no harm
+ */
+export function useMovedClubs(clubs: ComputedRef<readonly LadderClub[]>, setting: ComputedRef<Setting | null>) {
+  const rows = shallowRef<ReadonlyMap<string, Moved>>(new Map());
+  const problem = shallowRef('');
+  let turn = 0;
+
+  watch([clubs, setting], async ([all, to]) => {
+    const mine = ++turn;
+    if (!to) {
+      rows.value = new Map();
+      return;
+    }
+    try {
+      const answer = await conditionsWorker().move(all, to);
+      if (mine === turn) rows.value = new Map(answer.map(({ key, moved }) => [key, moved]));
+      problem.value = '';
+    } catch (error) {
+      if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
+    }
+  }, { immediate: true });
+
+  const movedOf = (club: LadderClub, kind: ShotKind = 'full'): Moved | undefined => {
+    const shot = club.shots[kind];
+    return shot && setting.value ? rows.value.get(shotKey(club, shot)) : undefined;
+  };
+  const move = (club: LadderClub): LadderClub => {
+    if (!setting.value || rows.value.size === 0) return club;
+    const shots = Object.fromEntries(Object.entries(club.shots).map(([kind, shot]): [string, Shot] => {
+      const moved = rows.value.get(shotKey(club, shot));
+      return [kind, moved ? movedShot(shot, moved) : shot];
+    }));
+    return { ...club, shots };
+  };
+  return { move, movedOf, problem };
+}

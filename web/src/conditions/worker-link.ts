@@ -1,0 +1,10 @@
+import { wrap, type Remote } from 'comlink';
+import type { ConditionsWorker } from './conditions-worker';
+
+let link: Remote<ConditionsWorker> | undefined;
+
+/** The one worker of the page, started when it is first asked. */
+export function conditionsWorker(): Remote<ConditionsWorker> {
+  link ??= wrap<ConditionsWorker>(new Worker(new URL('./conditions-worker.ts', import.meta.url), { type: 'module', name: 'conditions' }));
+  return link;
+}
