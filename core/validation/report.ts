@@ -10,7 +10,7 @@ export const MISSES: Readonly<Record<string, string>> = {
   'Held-out table: 3-wood':
     'The carry is met; the spin remembered for this row is 1,800 rpm under the next club’s, and no ball with so little spin comes down at 39° from this launch.',
   'Rules of thumb: driver spin 3,000 against 2,300 rpm at 167 mph and 10.9°':
-    'Launched as low as the stock driver, the extra spin still lifts the ball about 2 yd farther in the air; it costs about 9 yd in all. At 14° it costs carry too.',
+    'Launched as low as the stock driver, the extra spin still holds the ball up for 2 yd more of carry, and costs more than that in run. At 14° it costs carry too.',
   'Rules of thumb: a step of 5° (46 to 51) at a 7-iron of 90 mph':
     'Half a yard over: wedges are swung by a straight line through few remembered speeds.',
 };

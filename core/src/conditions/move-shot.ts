@@ -19,6 +19,7 @@ export interface MovedShot {
   landDeg: number;
   /** Sideways drift by the wind; right is positive. */
   lateralM: number;
+  /** From carry to total; where the total was measured, what the model says on top of that. */
   runM: number;
   runWord: string;
   /** Against where it was known: there less here. */
@@ -26,12 +27,16 @@ export interface MovedShot {
   shiftTotalM: number;
   /** Half the 95 % interval of the carry there: of the mean it was known by, and of the model's shift. */
   plusMinusM: number;
+  /** The same without what the model may be off for every club alike: that moves neighbours together, and no step knows of it. */
+  ownPlusMinusM: number;
   /** What is flown there. */
   launch: Launch;
 }
 
 /** The model's shift is good to about this share of itself (the rules of thumb it is held to are no closer), one standard deviation. Ours. */
 const SHIFT_ERROR = 0.15;
+/** The part of it that is a club's own. Ours. */
+const OWN_SHIFT_ERROR = 0.04;
 /** A carry somebody stated, one standard deviation as a share. Ours. */
 const STATED_ERROR = 0.03;
 const NORMAL_95 = 1.96;
@@ -70,20 +75,22 @@ export function moveShot(swung: SwungShot, to: Setting): MovedShot {
   const shiftTotalM = there.carryM + rest.runM - swung.hereTotalM;
   const error = shot.source === 'measured' && shot.spreadM !== undefined && (shot.shots ?? 0) > 1 ? shot.spreadM / Math.sqrt(shot.shots!)
     : shot.source === 'modelled' && shot.plusMinusM !== undefined ? shot.plusMinusM / NORMAL_95 : shot.carryM * STATED_ERROR;
+  const carryM = shot.carryM + shiftCarryM;
+  const totalM = (shot.totalM ?? swung.hereTotalM) + shiftTotalM;
   return {
-    carryM: shot.carryM + shiftCarryM,
-    totalM: (shot.totalM ?? swung.hereTotalM) + shiftTotalM,
+    carryM, totalM,
     apexM: (shot.apexM ?? here.apexM) + there.apexM - here.apexM,
     landDeg: (shot.landDeg ?? here.landDeg) + there.landDeg - here.landDeg,
-    lateralM: there.lateralM, runM: rest.runM, runWord: rest.word,
+    lateralM: there.lateralM, runM: totalM - carryM, runWord: rest.word,
     shiftCarryM, shiftTotalM,
     plusMinusM: NORMAL_95 * Math.hypot(error, SHIFT_ERROR * shiftCarryM),
+    ownPlusMinusM: NORMAL_95 * Math.hypot(error, OWN_SHIFT_ERROR * shiftCarryM),
     launch: warm,
   };
 }
 
 /** A club's shot as its ladder shows it there: where it came from stays, and so do its spread and number of shots. */
-export function movedShot(shot: Shot, moved: Pick<MovedShot, 'carryM' | 'totalM' | 'apexM' | 'landDeg' | 'plusMinusM'>): Shot {
-  const { carryM, totalM, apexM, landDeg, plusMinusM } = moved;
-  return { ...shot, carryM: Math.max(1, carryM), totalM, apexM, landDeg, ...(shot.source !== 'stated' && { plusMinusM }) };
+export function movedShot(shot: Shot, moved: Pick<MovedShot, 'carryM' | 'totalM' | 'apexM' | 'landDeg' | 'ownPlusMinusM'>): Shot {
+  const { carryM, totalM, apexM, landDeg, ownPlusMinusM } = moved;
+  return { ...shot, carryM: Math.max(1, carryM), totalM, apexM, landDeg, ...(shot.source !== 'stated' && { plusMinusM: ownPlusMinusM }) };
 }

@@ -28,8 +28,8 @@ const MOST_BOUNCES = 40;
 /**
  * Bounce, slide and roll of a landed ball. A ball that digs in meets ground tilted against it, rebounds by a restitution that falls with the
  * speed of impact, slides or grips by friction, and at last rolls out.
- * Source: Penner, The run of a golf ball, Can. J. Phys. 80 (2002) 931-940; its numbers are from memory, but for the dent, which is ours, as are
- * the factors of firmness and grass.
+ * Source: Penner, The run of a golf ball, Can. J. Phys. 80 (2002) 931-940; its numbers are from memory. Ours are the dent,
+ * the spin lost in it, friction, and the factors of firmness and grass: they were set so that the trade's rules of thumb come out (docs/numbers.md).
  * The ground is level, the bounces are too short for the air to matter, and sidespin is left out.
  * @throws RefusedInput naming the field
  */
@@ -51,7 +51,7 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
   let firstBounceM = 0;
   let bounces = 0;
   while (bounces < MOST_BOUNCES) {
-    const tilt = tiltOf(down, ground);
+    const tilt = tiltOf(along, down, ground);
     const cos = Math.cos(tilt), sin = Math.sin(tilt);
     const slide = along * cos - down * sin;
     const hit = along * sin + down * cos;
@@ -67,6 +67,7 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
       off = (5 * slide - 2 * radiusM * spin) / 7;
       spin = -off / radiusM;
     }
+    spin *= 1 - SPIN_LOST * (1 - Math.exp(-down / SPIN_LOST_MPS));
     const up = e * hit;
     along = off * cos - up * sin;
     down = off * sin + up * cos;
@@ -77,7 +78,8 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
     placeM += leapM;
     furthestM = Math.max(furthestM, placeM);
   }
-  // What slip is left is rubbed off, then the ball rolls.
+  // What slip is left is rubbed off, in grass that takes some of the spin for itself, then the ball rolls.
+  spin *= SPIN_KEPT_ROLLING;
   const slip = along + radiusM * spin;
   const rubS = (2 * Math.abs(slip)) / (7 * ground.friction * GRAVITY);
   const rolling = (5 * along - 2 * radiusM * spin) / 7;
@@ -93,17 +95,26 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
 const CHECKS_WITHIN_M = 4;
 
 /** The tilt of the dent a landing ball makes on a medium fairway, degrees, and the speed downwards that makes most of it. */
-const DENT_DEG = 14.8;
+const DENT_DEG = 11.7;
 const DENT_MPS = 0.8;
+/** A ball from straight above makes a dent that faces straight up: from this much off it the tilt is whole. Degrees. */
+const STEEP_DEG = 30;
 
 /**
  * The tilt of the dent a ball meets, radians. Penner measured 15.4 degrees for one landing (18.6 m/s at 44.4 degrees; from memory) and took
  * it in proportion to speed and angle. Carried on to the 24 m/s of an iron from the air that makes steep shots stop dead and flat ones run
  * for ever, so here it levels off instead; docs/numbers.md has the figures of both.
  */
-function tiltOf(down: number, ground: Ground): number {
-  return DENT_DEG * DEG * ground.dig * (1 - Math.exp(-down / DENT_MPS));
+function tiltOf(along: number, down: number, ground: Ground): number {
+  const offDeg = Math.atan2(Math.abs(along), down) / DEG;
+  return DENT_DEG * DEG * ground.dig * (1 - Math.exp(-down / DENT_MPS)) * Math.min(1, offDeg / STEEP_DEG);
 }
+
+/** Share of its spin a ball loses in ploughing out of a dent, and the speed downwards that costs most of it. Ours. */
+const SPIN_LOST = 0.4;
+const SPIN_LOST_MPS = 3;
+/** Share of its last spin that turns into rolling; the rest goes into the grass. Ours. */
+const SPIN_KEPT_ROLLING = 0.5;
 
 /** Of a ball on turf by the speed it meets it with. Penner 2002, from memory. */
 function restitution(hitMps: number): number {

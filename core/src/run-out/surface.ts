@@ -44,8 +44,8 @@ const GRASS: Record<Grass, { friction: number; rolling: Record<Area, number> }> 
 };
 /** Bent grass on medium ground. The green takes a deeper pitch mark; its rolling is a ball that goes 3.0 m from a speed of 1.83 m/s. */
 const AREA: Record<Area, { dig: number; friction: number; rolling: number }> = {
-  fairway: { dig: 1, friction: 0.232, rolling: 0.26 },
-  green: { dig: 1.2, friction: 0.284, rolling: 0.079 },
+  fairway: { dig: 1, friction: 0.261, rolling: 0.39 },
+  green: { dig: 1.6, friction: 0.234, rolling: 0.079 },
 };
 
 export function groundOf({ area, firmness, grass }: Surface): Ground {

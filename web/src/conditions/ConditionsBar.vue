@@ -97,7 +97,6 @@ defineExpose({ focus });
     <label>Lands on
       <select :value="shown.surface.area" @change="choose('area', ($event.target as HTMLSelectElement).value)"><option v-for="one in AREAS" :key="one">{{ one }}</option></select>
     </label>
-    <button v-if="setting" class="plain-button slim home" title="Back to the baseline" @click="goTo('home')">Baseline</button>
     <p v-if="refused || complaints.length || problem" class="verdict fault small said" role="alert">■ {{ refused || problem || `Left out of the address: ${complaints.join('; ')}.` }}</p>
     <slot />
   </section>
@@ -112,6 +111,5 @@ input, select { font: inherit; font-size: 13.5px; color: var(--ink); background:
 input { text-align: right; }
 .place select { max-width: 210px; }
 .arrow { color: var(--petrol); transition: transform 0.15s; }
-.home { align-self: flex-end; min-height: 30px; }
 .said { flex-basis: 100%; }
 </style>

@@ -27,6 +27,10 @@ const few = computed(() => {
 });
 const drift = computed(() => shifts.value.find(({ moved }) => Math.abs(moved.lateralM) >= 1)?.moved.lateralM);
 const short = computed(() => props.clubs.length - shifts.value.length - props.clubs.filter((club) => !club.shots.full).length);
+/** What becomes worth a word, or stops being; a step that is only less sure is counted. */
+const worth = (step: StepReport) => step.severity === 'fault' || step.severity === 'look' || step.word === 'either-or';
+const said = computed(() => props.turned.filter(({ before, after }) => worth(before) || worth(after)));
+const unsure = computed(() => props.turned.length - said.value.length);
 const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${names.value.get(step.lowerId)}`;
 </script>
 
@@ -37,10 +41,9 @@ const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${na
       <span class="quiet"> ±{{ distanceNumber(moved.plusMinusM, unit) }}, total {{ distanceNumber(moved.totalM, unit) }} <span class="brass">{{ signedDistance(moved.shiftTotalM, unit) }}</span></span>
     </span>
     <span v-if="drift !== undefined" class="quiet">the wind drifts the {{ shifts[0]?.club.name }} {{ formatDistance(Math.abs(shifts[0]?.moved.lateralM ?? 0), unit) }} {{ drift < 0 ? 'left' : 'right' }}</span>
-    <span v-for="{ before, after } in turned" :key="stepName(after)" class="verdict" :class="after.severity">
-      {{ MARKS[after.severity] }} {{ stepName(after) }} {{ distanceNumber(before.carryM, unit) }} → {{ distanceNumber(after.carryM, unit) }}: {{ after.word }}<span v-if="after.word !== before.word" class="quiet">, was {{ before.word }}</span>
-    </span>
-    <span v-if="turned.length === 0 && shifts.length > 1" class="quiet">No step opens or closes because of it.</span>
+    <span v-for="{ before, after } in said" :key="stepName(after)"><span class="verdict" :class="after.severity">{{ MARKS[after.severity] }} {{ stepName(after) }} {{ distanceNumber(before.carryM, unit) }} → {{ distanceNumber(after.carryM, unit) }}: {{ after.word }}</span><span v-if="after.word !== before.word" class="quiet"> (at home {{ before.word }})</span></span>
+    <span v-if="unsure > 0" class="quiet">{{ unsure }} {{ unsure === 1 ? 'step is' : 'steps are' }} less sure here.</span>
+    <span v-if="said.length === 0 && shifts.length > 1" class="quiet">No step opens or closes because of it.</span>
     <span v-if="short > 0" class="verdict look">◆ {{ short }} {{ short === 1 ? 'shot does' : 'shots do' }} not get there: shown as known.</span>
   </p>
 </template>

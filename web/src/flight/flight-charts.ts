@@ -70,7 +70,7 @@ export function sideView(flights: readonly NamedTrace[], unit: DistanceUnit, ink
         markPoint: { symbol: 'circle', symbolSize: 5, silent: true, itemStyle: { color: colour }, label: { show: few, position: 'top' as const, color: ink.ink, formatter: `${name} ${Math.round(up(trace.moved.apexM))} ${height}` }, data: [{ coord: top }] },
       },
       {
-        name, type: 'line' as const, symbol: ['none', 'triangle'], data: [land, [far(trace.moved.carryM + trace.moved.runM), land[1]]], showSymbol: true, symbolSize: 6,
+        name, type: 'line' as const, symbol: 'circle', data: [{ value: land, symbolSize: 0 }, { value: [far(trace.moved.carryM + trace.moved.runM), land[1]], symbolSize: 5 }], showSymbol: true,
         lineStyle: { color: colour, width: few ? 2.4 : 1.4, type: 'dotted' as const }, itemStyle: { color: colour },
         endLabel: { show: !few, formatter: name, color: ink.quiet, fontSize: 11, rotate: 90, distance: 8, verticalAlign: 'middle' as const, align: 'left' as const },
         emphasis: { focus: 'series' as const },
@@ -84,7 +84,7 @@ export function sideView(flights: readonly NamedTrace[], unit: DistanceUnit, ink
 export function viewFromAbove(flights: readonly NamedTrace[], unit: DistanceUnit, ink: ChartInk) {
   const far = (metres: number) => Math.round(fromMetres(metres, unit) * 10) / 10;
   const few = flights.length <= FEW;
-  const reach = Math.max(8, ...flights.flatMap(({ trace }) => Array.from({ length: trace.spread.shots.length / 3 }, (_one, i) => Math.abs(far(trace.spread.shots[i * 3 + 1]!)))));
+  const reach = Math.max(8, ...flights.flatMap(({ trace }) => (few ? Array.from(trace.spread.shots).filter((_v, i) => i % 3 === 1) : landingEllipse(trace.spread.shots).map(([, z]) => z)).map((z) => Math.abs(far(z)) * 1.1)));
   const series = flights.flatMap(({ name, trace }, i) => {
     const colour = colourOf(i, flights.length, ink);
     const line: Point[] = [];
@@ -92,11 +92,14 @@ export function viewFromAbove(flights: readonly NamedTrace[], unit: DistanceUnit
     const { shots } = trace.spread;
     const dots = few ? Array.from({ length: shots.length / 3 }, (_one, k): Point => [far(shots[k * 3]!), far(shots[k * 3 + 1]!)]) : [];
     return [
-      { name, type: 'line' as const, data: line, showSymbol: false, smooth: 0.3, lineStyle: { color: colour, width: few ? 2.2 : 1.2 }, itemStyle: { color: colour }, emphasis: { focus: 'series' as const } },
+      {
+        name, type: 'line' as const, data: line, showSymbol: false, smooth: 0.3, lineStyle: { color: colour, width: few ? 2.2 : 1.2 }, itemStyle: { color: colour }, emphasis: { focus: 'series' as const },
+        endLabel: { show: true, formatter: name, color: few ? ink.ink : ink.quiet, fontSize: few ? 12.5 : 11, distance: few ? 8 : 2, offset: [0, -9] }, labelLayout: { hideOverlap: true },
+      },
       { name, type: 'scatter' as const, data: dots, symbolSize: 3.5, itemStyle: { color: colour, opacity: 0.35 }, silent: true },
       {
         name, type: 'line' as const, data: landingEllipse(shots).map(([x, z]): Point => [far(x), far(z)]), showSymbol: false, lineStyle: { color: colour, width: 1.4, type: 'dashed' as const }, itemStyle: { color: colour },
-        endLabel: { show: true, formatter: few ? name : '', color: ink.ink, distance: 4 }, emphasis: { focus: 'series' as const },
+        emphasis: { focus: 'series' as const },
       },
     ];
   });

@@ -126,8 +126,7 @@ const loftTicks = computed(() => Array.from({ length: 8 }, (_tick, i) => (i + 1)
           v-for="(y, i) in peg.partials" :key="i" :x1="RAIL_X + 6 + peg.lane * LANE_PX" :x2="RAIL_X + 14 + peg.lane * LANE_PX" :y1="y" :y2="y" class="partial-mark" />
         <path :d="`M${RAIL_X} ${peg.y}H${RAIL_X + lanesWide}L${labelX - 4} ${peg.labelY}`" class="lead" />
         <template v-if="homeOf(peg.rung) !== undefined">
-          <line :x1="RAIL_X - 5" :x2="RAIL_X - 5" :y1="yOf(homeOf(peg.rung)!)" :y2="peg.y" class="shift" />
-          <circle :cx="RAIL_X - 5" :cy="yOf(homeOf(peg.rung)!)" r="2.6" class="home" />
+          <path :d="`M${RAIL_X - 7} ${yOf(homeOf(peg.rung)!)}H${RAIL_X - 1}`" class="home" />
         </template>
         <circle :cx="RAIL_X" :cy="peg.y" r="4.5" class="dot" />
         <text :x="labelX" :y="peg.labelY + 4.5" class="label">
@@ -173,8 +172,7 @@ svg { display: block; }
 .fresh .label { text-decoration: underline; text-decoration-style: dotted; text-underline-offset: 3px; }
 .gone circle { fill: none; stroke: var(--quiet); stroke-dasharray: 2 2; }
 .gone line { stroke: var(--quiet); stroke-dasharray: 2 3; }
-.shift { stroke: var(--brass); stroke-width: 1.6; }
-.home { fill: var(--linen); stroke: var(--brass); stroke-width: 1.4; }
+.home { stroke: var(--brass); stroke-width: 3; }
 .shift-number { fill: var(--brass-ink); font-size: 12px; }
 .hole { fill: var(--brick-soft); stroke: var(--brick); stroke-width: 1; stroke-dasharray: 4 3; opacity: 0.75; }
 .hole-label { font-size: 13px; font-weight: 600; fill: var(--brick-ink); }
