@@ -3,7 +3,7 @@ import type { Air } from '../conditions/conditions.js';
 import { fly, type Flight } from '../flight/fly.js';
 import type { Launch } from '../flight/launch.js';
 import { impact, type Delivery } from '../impact/impact.js';
-import { stockDelivery } from '../impact/stock-delivery.js';
+import { stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/stock-delivery.js';
 import { RefusedInput } from '../refused-input.js';
 import { solveRising } from '../statistics/solve-rising.js';
 
@@ -12,7 +12,10 @@ export interface KnownShot { delivery: Delivery; launch: Launch; flight: Flight 
 
 /** 7-iron speeds of a swing, from a chip to faster than anybody. m/s */
 export const SWING_SPEEDS_MPS = [5, 58] as const;
-const NEAR_M = 1e-4;
+const NEAR_M = 1e-3;
+/** Carry grows a little faster than speed: near enough for a first guess. */
+const SPEED_PER_CARRY = 0.8;
+const GUESSES = 6;
 /** An apex is met by leaning the shaft more or less, within what players do. Degrees. */
 const LEAN_MOST_DEG = 7;
 
@@ -35,7 +38,23 @@ export function launchOfShot(kind: ClubKind, loftDeg: number | undefined, carryM
     const launch = impact(delivery);
     return { delivery, launch, flight: fly(launch, air) };
   };
-  const withLean = (leanMoreDeg: number) => at(solveRising((speed) => at(speed, leanMoreDeg).flight.carryM, carryM, ...SWING_SPEEDS_MPS, NEAR_M), leanMoreDeg);
+  let speedMps = TOUR_SEVEN_IRON_MPS;
+  /** Guesses by the secant first, for one step from the last swing is nearly always enough; the whole range where that fails. */
+  const withLean = (leanMoreDeg: number): KnownShot => {
+    let before: { speed: number; off: number } | undefined;
+    for (let i = 0; i < GUESSES; i++) {
+      const shot = at(speedMps, leanMoreDeg);
+      const off = shot.flight.carryM - carryM;
+      if (Math.abs(off) <= NEAR_M) return shot;
+      const slope = before && (off - before.off) / (speedMps - before.speed);
+      const next = slope !== undefined && slope > 0 ? speedMps - off / slope : speedMps * (carryM / Math.max(1, shot.flight.carryM)) ** SPEED_PER_CARRY;
+      if (!(next > SWING_SPEEDS_MPS[0] && next < SWING_SPEEDS_MPS[1])) break;
+      before = { speed: speedMps, off };
+      speedMps = next;
+    }
+    speedMps = solveRising((speed) => at(speed, leanMoreDeg).flight.carryM, carryM, ...SWING_SPEEDS_MPS, NEAR_M);
+    return at(speedMps, leanMoreDeg);
+  };
   const plain = withLean(0);
   if (plain.flight.carryM < carryM - 0.5) throw new RefusedInput('carryM', `is farther than any swing carries a ${kind} of ${loft} degrees in this air`);
   if (apexM === undefined || plain.flight.carryM > carryM + 0.5) return plain;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BENDING_CAUTION, CLUB_KINDS, QUANTITIES, SHOT_KINDS, quantityOf, shotIn, shotKindOf, sourceWords, distanceNumber, type ClubKind, type Quantity, type ShotKind } from '@tasche/core';
+import { BENDING_CAUTION, CLUB_KINDS, QUANTITIES, SHOT_KINDS, quantityOf, shotIn, shotKindOf, sourceWords, distanceNumber, type CarryEstimate, type ClubKind, type Quantity, type Shot, type ShotKind } from '@tasche/core';
 import { SHOT_PARTS, columnOf, showQuantity, unitLabel, type Column, type ReadingView, type ShotPart } from '@tasche/contract';
 import { NDrawer, NDrawerContent } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -10,6 +10,7 @@ import { cellChange } from '../sheet/cell-change';
 import { showCell } from '../sheet/sheet-columns';
 import { useSheet } from '../sheet/sheet-store';
 import FieldInput from '../app/FieldInput.vue';
+import WhatIf from './WhatIf.vue';
 
 /** One club whole: build, readings, shots, and everything that was ever written down about it. */
 const props = defineProps<{ clubId: string }>();
@@ -60,6 +61,16 @@ function setKind(event: Event): void {
   store.change([{ do: 'editClub', clubId: club.value.id, version: club.value.version, set: { kind: (event.target as HTMLSelectElement).value as ClubKind } }]);
 }
 
+/** A modelled carry is written down as one; it never takes the place of one that was measured or stated. */
+function useModel(estimate: CarryEstimate): void {
+  if (shotIn(club.value.spec, 'shot.full')) return;
+  const rounded = (value: number) => Math.round(value * 100) / 100;
+  const shot: Shot = {
+    carryM: rounded(estimate.carryM.value), plusMinusM: rounded(estimate.carryM.plusMinus), apexM: rounded(estimate.apexM.value), landDeg: rounded(estimate.landDeg.value), source: 'modelled',
+  };
+  store.change([{ do: 'editClub', clubId: club.value.id, version: club.value.version, readings: [{ key: 'shot.full', value: shot, takenOn: takenOn.value }] }], 'modelled from the other clubs');
+}
+
 function remove(): void {
   store.change([{ do: 'removeClub', clubId: club.value.id, version: club.value.version }]);
   emit('close');
@@ -105,6 +116,7 @@ function readingText(reading: ReadingView): string {
         </table>
         <p v-for="[id, one] in [...complaints].filter(([key]) => key.startsWith('shot.'))" :key="id" class="verdict fault small" role="alert">■ {{ one.reason }}</p>
       </section>
+      <WhatIf :club="club" :unit="unit" :read-only="store.readOnly" @model="useModel" />
       <section v-for="{ name, quantities, caution } in groups" :key="name">
         <h3>{{ name }}</h3>
         <p v-if="caution" class="caution small">{{ caution }}</p>
@@ -140,6 +152,7 @@ function readingText(reading: ReadingView): string {
 <style scoped>
 section { margin: 16px 0; }
 h3 { font-size: 14px; font-weight: 600; margin-bottom: 6px; }
+h3 .quiet { font-weight: 400; }
 .top { display: grid; grid-template-columns: 1.4fr 1fr 1fr; gap: 10px; }
 .fields { display: grid; grid-template-columns: repeat(auto-fill, minmax(150px, 1fr)); gap: 8px 12px; }
 label { display: grid; gap: 2px; font-size: 12.5px; color: var(--quiet); }

@@ -50,7 +50,9 @@ function choose(part: keyof Surface, value: string): void {
   emit('set', { ...shown.value, surface: { ...shown.value.surface, [part]: value } });
 }
 
-const same = (a: Setting, b: Setting) => JSON.stringify([{ ...HOME.conditions, ...a.conditions }, a.surface]) === JSON.stringify([{ ...HOME.conditions, ...b.conditions }, b.surface]);
+const same = (a: Setting, b: Setting) =>
+  (Object.keys(CONDITION_BOUNDS) as (keyof Conditions)[]).every((field) => Math.abs((a.conditions[field] ?? -1) - (b.conditions[field] ?? -1)) < 0.006) &&
+  (Object.keys(HOME.surface) as (keyof Surface)[]).every((part) => a.surface[part] === b.surface[part]);
 const placeId = computed(() => (props.setting ? store.places.find((place) => same(place, shown.value))?.id ?? 'own' : 'home'));
 const courses = computed(() => [...new Set(store.places.map((place) => place.course))]);
 
@@ -104,9 +106,9 @@ defineExpose({ focus });
 
 <style scoped>
 .conditions { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: flex-end; padding: 7px 12px 9px; margin-bottom: 8px; }
-label { display: grid; gap: 2px; font-size: 12px; color: var(--quiet); }
+label { display: grid; gap: 2px; font-size: 12.5px; color: var(--quiet); }
 .field { display: flex; align-items: center; gap: 4px; }
-i { font-style: normal; font-size: 12px; }
+i { font-style: normal; font-size: 12.5px; }
 input, select { font: inherit; font-size: 13.5px; color: var(--ink); background: var(--linen); border: 1px solid var(--line); border-radius: 4px; padding: 3px 5px; min-height: 30px; }
 input { text-align: right; }
 .place select { max-width: 210px; }

@@ -94,7 +94,7 @@ export function viewFromAbove(flights: readonly NamedTrace[], unit: DistanceUnit
     return [
       {
         name, type: 'line' as const, data: line, showSymbol: false, smooth: 0.3, lineStyle: { color: colour, width: few ? 2.2 : 1.2 }, itemStyle: { color: colour }, emphasis: { focus: 'series' as const },
-        endLabel: { show: true, formatter: name, color: few ? ink.ink : ink.quiet, fontSize: few ? 12.5 : 11, distance: few ? 8 : 2, offset: [0, -9] }, labelLayout: { hideOverlap: true },
+        endLabel: { show: true, formatter: name, color: few ? ink.ink : ink.quiet, fontSize: few ? 12.5 : 11, distance: few ? 8 : 2, offset: [0, few && i % 2 === 1 ? 11 : -9] }, labelLayout: { hideOverlap: true },
       },
       { name, type: 'scatter' as const, data: dots, symbolSize: 3.5, itemStyle: { color: colour, opacity: 0.35 }, silent: true },
       {

@@ -146,7 +146,7 @@ const loftTicks = computed(() => Array.from({ length: 8 }, (_tick, i) => (i + 1)
 <style scoped>
 .rail { min-width: 0; overflow: hidden; }
 svg { display: block; }
-.head { font-size: 12px; fill: var(--quiet); }
+.head { font-size: 12.5px; fill: var(--quiet); }
 .distance-rail { stroke: var(--ink); stroke-width: 2; }
 .loft-rail { stroke: var(--sand); stroke-width: 2; }
 .tick { stroke: var(--ink); stroke-width: 1; opacity: 0.7; }

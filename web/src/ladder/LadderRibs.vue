@@ -127,7 +127,7 @@ function labelX(rib: Rib): number {
 <style scoped>
 .ribs { min-width: 0; overflow: hidden; }
 svg { display: block; }
-.head { font-size: 12px; fill: var(--quiet); }
+.head { font-size: 12.5px; fill: var(--quiet); }
 .spine { stroke: var(--ink); stroke-width: 2; }
 .touch { fill: transparent; }
 .rib { outline: none; cursor: default; }

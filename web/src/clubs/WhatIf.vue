@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { BENDING_CAUTION, formatDegrees, ladderClub, signedDistance, whatIf, type CarryEstimate, type DistanceUnit, type Tweak } from '@tasche/core';
+import type { ClubView } from '@tasche/contract';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { conditionsWorker } from '../conditions/worker-link';
+import { useSheet } from '../sheet/sheet-store';
+
+/** What half a degree, half an inch or a turn of the sleeve would do, before it is done; and what a club never hit would carry. */
+const props = defineProps<{ club: ClubView; unit: DistanceUnit; readOnly: boolean }>();
+const emit = defineEmits<{ model: [estimate: CarryEstimate] }>();
+const store = useSheet();
+
+const ladder = computed(() => ladderClub(props.club));
+const full = computed(() => ladder.value.shots.full);
+const sleeved = computed(() => ['driver', 'fairway', 'hybrid', 'driving iron'].includes(props.club.kind));
+const bendable = computed(() => props.club.kind === 'iron' || props.club.kind === 'wedge');
+const height = computed(() => (props.unit === 'yd' ? 'ft' : 'm'));
+const lefty = computed(() => store.sheet!.player.hand === 'left');
+
+const own = ref(0.5);
+const TWEAKS = computed<{ words: string; tweak: Tweak }[]>(() => {
+  const loft = ladder.value.loftDeg ?? 0;
+  const by = own.value;
+  return [
+    ...(bendable.value ? [
+      { words: `bent to ${formatDegrees(loft - by)}`, tweak: { bendDeg: -by } },
+      { words: `bent to ${formatDegrees(loft + by)}`, tweak: { bendDeg: by } },
+      { words: `${by}° more upright`, tweak: { lieDeg: by } },
+    ] : []),
+    ...(sleeved.value ? [
+      { words: `sleeve ${by}° down`, tweak: { sleeveDeg: -by } },
+      { words: `sleeve ${by}° up`, tweak: { sleeveDeg: by } },
+    ] : []),
+    { words: 'half an inch longer', tweak: { longerIn: 0.5 } },
+    { words: 'half an inch shorter', tweak: { longerIn: -0.5 } },
+  ];
+});
+
+const effects = computed(() => {
+  const { loftDeg, kind } = ladder.value;
+  const shot = full.value;
+  if (loftDeg === undefined || !shot || kind === 'putter' || kind === 'chipper') return [];
+  try {
+    return TWEAKS.value.map(({ words, tweak }) => ({ words, effect: whatIf({ kind, loftDeg }, shot, tweak) }));
+  } catch {
+    return [];
+  }
+});
+
+function signedDegrees(degrees: number): string {
+  const text = Math.abs(degrees).toFixed(1);
+  return Number(text) === 0 ? '0' : `${degrees < 0 ? '−' : '+'}${text}°`;
+}
+
+function startWords(degrees: number, metres: number): string {
+  if (Math.abs(degrees) < 0.05) return 'the same';
+  const right = (degrees > 0) !== lefty.value;
+  return `${signedDistance(Math.abs(metres), props.unit, 1).replace('+', '')} ${props.unit} ${right ? 'right' : 'left'}`;
+}
+
+const estimate = shallowRef<CarryEstimate | null>(null);
+watch([ladder, () => store.ladderClubs], async ([{ kind, loftDeg }, clubs]) => {
+  estimate.value = null;
+  if (full.value || loftDeg === undefined || kind === 'putter' || kind === 'chipper') return;
+  const others = [...clubs.values()].filter((one) => one.id !== props.club.id);
+  const answer = await conditionsWorker().foretell(others, kind, loftDeg).catch(() => null);
+  if (ladder.value.loftDeg === loftDeg && ladder.value.kind === kind) estimate.value = answer;
+}, { immediate: true });
+const known = computed(() => [...store.ladderClubs.values()].filter((one) => one.id !== props.club.id && one.shots.full && one.shots.full.source !== 'modelled').length);
+</script>
+
+<template>
+  <section v-if="effects.length > 0 || estimate" class="what-if">
+    <template v-if="estimate && !full">
+      <h3>Not hit yet</h3>
+      <p class="modelled">
+        Modelled from {{ known }} known {{ known === 1 ? 'club' : 'clubs' }}: carry {{ signedDistance(estimate.carryM.value, unit).replace('+', '') }} ± {{ signedDistance(estimate.carryM.plusMinus, unit).replace('+', '') }} {{ unit }},
+        apex {{ signedDistance(estimate.apexM.value, height).replace('+', '') }} ± {{ signedDistance(estimate.apexM.plusMinus, height).replace('+', '') }} {{ height }}, landing {{ estimate.landDeg.value.toFixed(0) }} ± {{ estimate.landDeg.plusMinus.toFixed(0) }}°.
+      </p>
+      <button v-if="!readOnly" class="plain-button slim" @click="emit('model', estimate)">Use it until it is measured</button>
+    </template>
+    <template v-if="effects.length > 0">
+      <h3>Before you touch it <span class="quiet small">modelled, the swing staying the same</span></h3>
+      <label v-if="bendable || sleeved" class="small by">by <select v-model.number="own"><option :value="0.5">half a degree</option><option :value="1">one degree</option><option :value="2">two degrees</option></select></label>
+      <table>
+        <thead><tr><th /><th scope="col">carry</th><th scope="col">total</th><th scope="col">apex</th><th scope="col">lands</th><th scope="col">bounce</th><th scope="col">starts</th></tr></thead>
+        <tbody>
+          <tr v-for="{ words, effect } in effects" :key="words">
+            <th scope="row">{{ words }}</th>
+            <td>{{ signedDistance(effect.carryM, unit, 1) }}</td><td>{{ signedDistance(effect.totalM, unit, 1) }}</td><td>{{ signedDistance(effect.apexM, height, unit === 'yd' ? 0 : 1) }}</td>
+            <td>{{ signedDegrees(effect.landDeg) }}</td><td>{{ signedDegrees(effect.bounceDeg) }}</td>
+            <td>{{ startWords(effect.startLineDeg, effect.startLineM) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="caution small">{{ bendable ? BENDING_CAUTION : 'Sleeves differ: the maker says what a click does. Cutting graphite: dust mask.' }} Measure again, and write down what it became.</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.what-if { margin: 16px 0; }
+h3 { font-size: 14px; font-weight: 600; margin-bottom: 4px; }
+h3 .quiet { font-weight: 400; }
+.modelled { font-style: italic; margin-bottom: 6px; }
+table { border-collapse: collapse; width: 100%; font-size: 13px; }
+th { font-weight: 400; text-align: left; color: var(--quiet); font-size: 12.5px; }
+tbody th { color: var(--ink); white-space: nowrap; }
+td, thead th:not(:first-child) { text-align: right; white-space: nowrap; }
+td, th { padding: 3px 0 3px 8px; border-top: 1px solid var(--line-soft); }
+th:first-child { padding-left: 0; }
+thead th { border-top: 0; }
+.caution { color: var(--brass-ink); margin-top: 6px; }
+.by select { font: inherit; font-size: 13px; background: var(--linen); color: var(--ink); border: 1px solid var(--line); border-radius: 4px; padding: 3px 5px; margin-bottom: 4px; }
+</style>
