@@ -1,0 +1,105 @@
+import { readFileSync } from 'node:fs';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { describe, expect, it } from 'vitest';
+import { calcCarry, calcConditions, calcFlight, type FlightAnswer } from '../src/index.js';
+
+const ajv = new Ajv2020({ strict: true, strictRequired: false, allowUnionTypes: true });
+const schemaOf = (name: string) => ajv.compile(JSON.parse(readFileSync(new URL(`../../docs/formats/${name}.schema.json`, import.meta.url), 'utf8')) as object);
+const conditions = { temperatureC: 21, altitudeM: 0, humidityPct: 50, windMps: 0, windFromDeg: 0, targetElevationM: 0 };
+const launch = { ballSpeedMps: 53.6, launchDeg: 16.3, spinRpm: 7097, conditions };
+const plain = <T>(value: T) => JSON.parse(JSON.stringify(value)) as T;
+
+describe('calc flight', () => {
+  const validInput = schemaOf('flight-input');
+  const validOutput = schemaOf('flight-output');
+
+  it.each([
+    ['one launch', launch], ['a surface by its firmness', { ...launch, surface: 'baked' }], ['a surface by its parts', { ...launch, surface: { area: 'green', firmness: 'soft', grass: 'bermuda' } }],
+    ['a pressure for an altitude', { ...launch, conditions: { ...conditions, altitudeM: undefined, pressureHpa: 930 } }], ['a list', [launch, { ...launch, azimuthDeg: 3, spinAxisDeg: -5 }]], ['an empty list', []],
+  ])('takes %s, and answers as published', (_what, document) => {
+    expect(validInput(plain(document)), JSON.stringify(validInput.errors)).toBe(true);
+    const answer = plain(calcFlight(document));
+    expect(validOutput(answer), JSON.stringify(validOutput.errors)).toBe(true);
+    expect(Array.isArray(answer)).toBe(Array.isArray(document));
+  });
+
+  it('runs out by the surface, along the line for a total', () => {
+    const total = (surface: unknown) => (calcFlight({ ...launch, surface }) as FlightAnswer).totalM;
+    expect(total('soaked')).toBeLessThan(total('medium'));
+    expect(total('medium')).toBeLessThan(total('baked'));
+    expect(total('medium')).toBe(total(undefined));
+  });
+
+  it.each([
+    ['a missing speed', { ...launch, ballSpeedMps: undefined }, 'ballSpeedMps is missing'], ['a spin nobody makes', { ...launch, spinRpm: 99_999 }, 'spinRpm must be between 0 and 15000'],
+    ['text for a number', { ...launch, launchDeg: '12' }, 'launchDeg must be a number'], ['an unknown field', { ...launch, sidespin: 1 }, 'unknown field: sidespin'],
+    ['no conditions', { ...launch, conditions: undefined }, 'conditions is missing'], ['an unknown part of the air', { ...launch, conditions: { ...conditions, fog: 1 } }, 'conditions has an unknown field: fog'],
+    ['air without height or pressure', { ...launch, conditions: { ...conditions, altitudeM: undefined } }, 'conditions.altitudeM is missing (or give pressureHpa)'],
+    ['ground nobody knows', { ...launch, surface: 'mud' }, 'surface must be one of soaked, soft, medium, firm, baked'], ['grass nobody knows', { ...launch, surface: { firmness: 'firm', grass: 'moss' } }, 'surface.grass'],
+    ['a bad one in a list', [launch, { ...launch, spinRpm: -1 }], '[1].spinRpm must be between 0 and 15000'], ['nothing', null, 'the document is missing'], ['a number', 7, 'the document must be a JSON object'],
+  ])('refuses %s by name', (_what, document, message) => {
+    expect(validInput(plain(document))).toBe(false);
+    expect(() => calcFlight(document)).toThrow(message);
+  });
+
+  it('names the place in a list of a target that is not reached', () => {
+    expect(() => calcFlight([launch, { ...launch, conditions: { ...conditions, targetElevationM: 59 } }])).toThrow('[1].conditions.targetElevationM is never reached');
+  });
+});
+
+const clubs = [
+  { id: '7', name: '7 iron', kind: 'iron', loftDeg: 32, shots: { full: { carryM: 147, source: 'measured', shots: 20, spreadM: 4 }, soft: { carryM: 139, source: 'stated' } } },
+  { id: 'pw', name: 'PW', kind: 'iron', loftDeg: 44, shots: { full: { carryM: 114, source: 'measured', shots: 12, spreadM: 3 } } },
+  { id: 'putter', name: 'Putter', kind: 'putter', shots: {} },
+];
+
+describe('calc carry', () => {
+  const document = { clubs, lofts: [{ kind: 'iron', loftDeg: 38 }, { kind: 'wedge', loftDeg: 56 }], tweaks: [{ clubId: '7', bendDeg: 1 }, { clubId: 'pw', longerIn: 0.5 }] };
+
+  it('takes a good document, and answers as published', () => {
+    const [validInput, validOutput] = [schemaOf('carry-input'), schemaOf('carry-output')];
+    expect(validInput(document), JSON.stringify(validInput.errors)).toBe(true);
+    const answer = plain(calcCarry(document));
+    expect(validOutput(answer), JSON.stringify(validOutput.errors)).toBe(true);
+    expect(answer.clubs).toBe(2);
+    expect(answer.estimates[0]!.carryM.value).toBeGreaterThan(114);
+    expect(answer.estimates[0]!.carryM.value).toBeLessThan(147);
+    expect(answer.tweaks[0]!.carryM).toBeLessThan(0);
+  });
+
+  it('refuses by name', () => {
+    expect(() => calcCarry({ ...document, lofts: [{ kind: 'wedge', loftDeg: 20 }] })).toThrow('lofts[0].loftDeg must be between 40 and 68, not 20');
+    expect(() => calcCarry({ ...document, tweaks: [{ clubId: 'putter', bendDeg: 1 }] })).toThrow('tweaks name a club without a loft or a full carry');
+    expect(() => calcCarry({ ...document, tweaks: [{ clubId: '7', bendDeg: 12 }] })).toThrow('tweaks[0].bendDeg must be between -6 and 6');
+    expect(() => calcCarry({ lofts: [] })).toThrow('clubs is missing');
+  });
+});
+
+describe('calc conditions', () => {
+  const document = { clubs, to: { conditions: { ...conditions, windMps: 6, temperatureC: 10 }, surface: 'firm' }, playsLike: [{ kind: 'iron', loftDeg: 32, distanceM: 140 }] };
+
+  it('takes a good document, and answers as published', () => {
+    const [validInput, validOutput] = [schemaOf('conditions-input'), schemaOf('conditions-output')];
+    expect(validInput(document), JSON.stringify(validInput.errors)).toBe(true);
+    const answer = plain(calcConditions(document));
+    expect(validOutput(answer), JSON.stringify(validOutput.errors)).toBe(true);
+    expect(answer.shots.map(({ clubId, shot }) => `${clubId} ${shot}`)).toEqual(['7 full', '7 soft', 'pw full']);
+    expect(answer.shots.every((shot) => shot.shiftCarryM < -5)).toBe(true);
+    expect(answer.playsLike[0]!.playsLikeM).toBeGreaterThan(150);
+  });
+
+  it('moves nothing where nothing differs', () => {
+    const { shots } = calcConditions({ clubs, from: { conditions }, to: { conditions } });
+    for (const { shiftCarryM, shiftTotalM } of shots) {
+      expect(shiftCarryM).toBeCloseTo(0, 9);
+      expect(shiftTotalM).toBeCloseTo(0, 9);
+    }
+  });
+
+  it('refuses by name', () => {
+    expect(() => calcConditions({ clubs })).toThrow('to is missing');
+    expect(() => calcConditions({ ...document, to: { conditions: { ...conditions, windMps: 90 } } })).toThrow('to.conditions.windMps must be between 0 and 30');
+    expect(() => calcConditions({ ...document, playsLike: [{ kind: 'wedge', loftDeg: 60, distanceM: 300 }] })).toThrow('playsLike[0].distanceM is farther than any swing');
+    expect(() => calcConditions({ ...document, clubs: [{ ...clubs[0], shots: { full: { carryM: 400, source: 'stated' } } }] })).toThrow('clubs[0].shots.full.carryM is farther than any swing');
+  });
+});
