@@ -2,7 +2,11 @@
 import { ref, watch } from 'vue';
 
 /** A text field that keeps what is being typed while the value behind it changes, and says so when it is left. */
-const props = defineProps<{ value: string }>();
+const props = defineProps<{
+  value: string;
+  /** More than one line. */
+  rows?: number;
+}>();
 const emit = defineEmits<{ write: [text: string] }>();
 defineOptions({ inheritAttrs: true });
 
@@ -17,5 +21,6 @@ function leave(): void {
 </script>
 
 <template>
-  <input v-model="text" @input="typing = true" @change="leave" @blur="leave">
+  <textarea v-if="rows" v-model="text" :rows="rows" @input="typing = true" @change="leave" @blur="leave" />
+  <input v-else v-model="text" @input="typing = true" @change="leave" @blur="leave">
 </template>

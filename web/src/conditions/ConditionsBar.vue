@@ -2,6 +2,7 @@
 import { AREAS, CONDITION_BOUNDS, FIRMNESSES, GRASSES, type Conditions, type DistanceUnit, type Setting, type Surface } from '@tasche/core';
 import { ArrowDown } from 'lucide-vue-next';
 import { computed, nextTick, onMounted, ref } from 'vue';
+import FieldInput from '../app/FieldInput.vue';
 import { airUnits, windWords, type AirPart } from './air-units';
 import { usePlaces } from './places-store';
 import { HOME } from './setting-query';
@@ -83,9 +84,9 @@ defineExpose({ focus });
     </label>
     <label v-for="field in FIELDS" :key="field.field">{{ field.label }}
       <span class="field">
-        <input
-          type="number" :value="number(field)" :step="units[field.part].step" :min="bounds(field)[0]" :max="bounds(field)[1]" :style="{ width: `${field.px}px` }"
-          @change="write(field, ($event.target as HTMLInputElement).value)" @input="($event as InputEvent).inputType === undefined && write(field, ($event.target as HTMLInputElement).value)">
+        <FieldInput
+          type="number" :value="String(number(field))" :step="units[field.part].step" :min="bounds(field)[0]" :max="bounds(field)[1]" :style="{ width: `${field.px}px` }"
+          @write="write(field, String($event))" />
         <ArrowDown v-if="field.part === 'from'" :size="17" class="arrow" :style="{ transform: `rotate(${shown.conditions.windFromDeg}deg)` }" :aria-label="windWords(shown.conditions.windFromDeg)" />
         <i v-else>{{ units[field.part].name }}</i>
       </span>

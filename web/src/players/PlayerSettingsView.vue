@@ -80,7 +80,7 @@ function archive(): void {
             <select :value="player.hand" :disabled="store.readOnly" @change="save({ hand: ($event.target as HTMLSelectElement).value as 'right' | 'left' })"><option value="right">right</option><option value="left">left</option></select>
           </label>
           <label class="wide">Notes
-            <textarea :value="player.notes" rows="7" maxlength="4000" :disabled="store.readOnly" placeholder="Trusts the 7 wood. Never changes a putter in season." @change="save({ notes: ($event.target as HTMLTextAreaElement).value })" />
+            <FieldInput :value="player.notes" :rows="7" maxlength="4000" :disabled="store.readOnly" placeholder="Trusts the 7 wood. Never changes a putter in season." @write="save({ notes: $event })" />
           </label>
         </div>
       </section>

@@ -1,0 +1,121 @@
+import { expect, test } from '@playwright/test';
+import { cell, demo, newPlayer, saved } from './workbench';
+
+const shifts = (page: import('@playwright/test').Page) => page.locator('.rail .shift-number');
+
+test('a bag is read in this week\'s air: by key, by place, by number; it is in the address, and measured carries stay as they were', async ({ page }) => {
+  await page.goto(`${demo.davor}/bag`);
+  await expect(page.locator('.rib').first()).toBeVisible();
+  const stated = await cell(page, '7 iron', 'shot.full.carryM').textContent();
+  await page.keyboard.press('Alt+a');
+  const air = page.getByRole('region', { name: 'Air and ground' });
+  await expect(air.getByLabel('Read in')).toBeFocused();
+  await air.getByLabel('Read in').selectOption({ label: 'Skarvoy Links, spring' });
+  await expect(shifts(page).first()).toHaveText(/^−\d+$/);
+  await expect(air.getByRole('status')).toContainText(/Driver \d+ −\d+ ±\d+, total \d+ −\d+/);
+  await expect(cell(page, '7 iron', 'shot.full.carryM')).toHaveText(stated!);
+  await expect(page).toHaveURL(/temp=8&.*wind=8.*ground=firm&grass=fescue/);
+  const address = page.url();
+  const driver = await shifts(page).first().textContent();
+
+  // Sent to somebody else, the address shows the same.
+  await page.goto('/roster');
+  await page.goto(address);
+  await expect(shifts(page).first()).toHaveText(driver!);
+  await expect(air.getByLabel('Read in')).toHaveValue(/./);
+  await expect(air.getByLabel('Read in').locator('option:checked')).toHaveText('Skarvoy Links, spring');
+
+  // Numbers of one's own, in yards' units; a bad one is refused and nothing moves.
+  await air.getByLabel(/^Wind mph/).fill('400');
+  await air.getByLabel(/^Wind mph/).press('Enter');
+  await expect(air.getByRole('alert')).toContainText('Wind must be between 0 and 67 mph, not “400”');
+  await expect(shifts(page).first()).toHaveText(driver!);
+  await air.getByLabel('Wind from').fill('180');
+  await air.getByLabel('Wind from').press('Enter');
+  await expect(shifts(page).first()).toHaveText(/^\+\d+$/);
+  await expect(air.getByRole('alert')).toHaveCount(0);
+  await expect(page).toHaveURL(/from=180/);
+
+  // A club goes out in this air; the ladder stays in it.
+  const before = await shifts(page).count();
+  await cell(page, '9 iron', 'name').focus();
+  await page.keyboard.press('Alt+o');
+  await expect(shifts(page)).toHaveCount(before - 1);
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(shifts(page)).toHaveCount(before);
+  await saved(page);
+
+  await page.keyboard.press('Alt+t');
+  await expect(page.getByRole('columnheader', { name: 'Against home' })).toBeVisible();
+  await page.keyboard.press('Alt+t');
+  await air.getByLabel('Read in').selectOption('home');
+  await expect(shifts(page)).toHaveCount(0);
+  await expect(page).not.toHaveURL(/wind=/);
+});
+
+test('an address with air that cannot be says what it left out', async ({ page }) => {
+  await page.goto(`${demo.davor}/bag?wind=900&temp=10&ground=lava`);
+  await expect(page.getByRole('alert')).toContainText('wind=900 must be between 0 and 30; ground=lava must be one of soaked');
+  await expect(shifts(page).first()).toBeVisible();
+});
+
+test('flights of the bag and of an either-or pair, from the side and from above, as pictures and as a table', async ({ page }) => {
+  await page.goto(`${demo.davor}/bag?wind=6&from=90`);
+  await expect(page.locator('.rib').first()).toBeVisible();
+  await page.keyboard.press('Alt+f');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('flights of Gamer');
+  await expect(page).toHaveURL(/wind=6.*from=90/);
+  const rows = page.getByRole('table', { name: 'Flights in this air' }).locator('tbody tr');
+  await expect(rows).toHaveCount(13);
+  await expect(page.getByRole('img', { name: /Side view of 13 flights/ }).locator('text').filter({ hasText: 'Driving iron' })).toHaveCount(1);
+  await expect(rows.first()).toContainText(/\d+ left/);
+  await page.getByRole('button', { name: /Hybrid 3 or Driving iron|Driving iron or Hybrid 3/ }).click();
+  await expect(rows).toHaveCount(2);
+  await expect(page).toHaveURL(/clubs=/);
+  const apexes = (await rows.allTextContents()).map((text) => Number(/(\d+) ft/.exec(text)![1]));
+  expect(Math.abs(apexes[0]! - apexes[1]!)).toBeGreaterThanOrEqual(30);
+  const runs = (await rows.evaluateAll((all) => all.map((row) => (row as HTMLTableRowElement).cells[6]!.textContent ?? ''))).map((text) => Number.parseInt(text, 10));
+  expect(Math.max(...runs)).toBeGreaterThan(Math.min(...runs) * 1.3);
+  await page.reload();
+  await expect(rows).toHaveCount(2);
+  await page.getByRole('button', { name: 'Whole bag' }).click();
+  await expect(rows).toHaveCount(13);
+});
+
+test('what half a degree would do is shown before it is done, and a club never hit gets a modelled carry that a measured one replaces', async ({ page }) => {
+  await page.goto(`${demo.maren}/bag`);
+  await cell(page, '8 iron', 'name').focus();
+  await page.keyboard.press('Alt+Enter');
+  const panel = page.getByRole('dialog');
+  const weaker = panel.getByRole('row', { name: /^bent to/ }).nth(1);
+  await expect(weaker).toContainText(/−[01]\.\d/);
+  await expect(weaker).toContainText('+0.5°');
+  await panel.getByLabel('by').selectOption({ label: 'two degrees' });
+  await expect(weaker).toContainText('+2.0°');
+  await expect(panel.getByRole('row', { name: /half an inch longer/ })).toContainText(/m left/);
+  await page.keyboard.press('Escape');
+
+  const player = await newPlayer(page, 'Half a Bag', 'metres');
+  for (const [name, loft, carry] of [['7 iron', '33', '146'], ['9 iron', '41', '124'], ['8 iron', '37', '']]) {
+    await page.locator('td[data-column="new"]').focus();
+    await page.keyboard.type(name!);
+    await page.keyboard.press('Enter');
+    await expect(cell(page, name!, 'name')).toBeVisible();
+    for (const [column, text] of [['loft', loft], ['shot.full.carryM', carry]] as const) {
+      if (!text) continue;
+      await cell(page, name!, column).focus();
+      await page.keyboard.type(text);
+      await page.keyboard.press('Enter');
+    }
+  }
+  await cell(page, '8 iron', 'name').focus();
+  await page.keyboard.press('Alt+Enter');
+  await expect(panel.getByText(/Modelled from 2 known clubs: carry 13\d ± \d+ m/)).toBeVisible();
+  await panel.getByRole('button', { name: 'Use it until it is measured' }).click();
+  await expect(panel.locator('td.modelled').first()).toContainText(/modelled ±\d+ m/);
+  await panel.getByLabel('full shots').fill('12');
+  await panel.getByLabel('full shots').press('Tab');
+  await expect(panel.locator('td.measured').first()).toContainText('12 shots');
+  await saved(page);
+  expect(player).toBeTruthy();
+});
