@@ -33,10 +33,40 @@ describe('tasche calc gaps', () => {
   });
 
   it('knows its own names', () => {
-    expect(run(['calc', 'toString']).stderr).toContain('calc needs one of: gaps');
+    expect(run(['calc', 'toString']).stderr).toContain('calc needs one of: gaps, flight, carry, conditions');
     expect(run(['calc']).status).toBe(2);
     expect(run(['dance'])).toMatchObject({ status: 2 });
     expect(run(['--help']).stdout).toContain('./tasche demo');
+  });
+});
+
+describe('tasche calc flight', () => {
+  const launch = {
+    ballSpeedMps: 74.7, launchDeg: 10.9, azimuthDeg: 0, spinRpm: 2686, spinAxisDeg: 0, surface: 'medium',
+    conditions: { temperatureC: 21, altitudeM: 0, humidityPct: 50, windMps: 0, windFromDeg: 0, targetElevationM: 0 },
+  };
+
+  it('flies one launch, or a list of them, and gives just what is published', () => {
+    const one = run(['calc', 'flight'], { input: JSON.stringify(launch) });
+    expect(one.status).toBe(0);
+    const flown = JSON.parse(one.stdout) as Record<string, number>;
+    expect(Object.keys(flown)).toEqual(['carryM', 'totalM', 'lateralM', 'apexM', 'landDeg', 'landSpeedMps', 'flightS']);
+    expect(flown.carryM).toBeGreaterThan(230);
+    expect(flown.totalM).toBeGreaterThan(flown.carryM!);
+    const list = run(['calc', 'flight'], { input: JSON.stringify([launch, { ...launch, conditions: { ...launch.conditions, windMps: 8 } }]) });
+    const [calm, into] = JSON.parse(list.stdout) as Record<string, number>[];
+    expect(calm).toEqual(flown);
+    expect(into!.carryM).toBeLessThan(flown.carryM! - 15);
+  });
+
+  it('exits 2 and names the field, from the border and from the core', () => {
+    const bad = run(['calc', 'flight'], { input: JSON.stringify([launch, { ...launch, spinRpm: 1e6, conditions: { ...launch.conditions, windMps: 'strong' } }]) });
+    expect(bad.status).toBe(2);
+    expect(bad.stderr).toContain('[1].spinRpm must be between 0 and 15000');
+    expect(bad.stderr).toContain('[1].conditions.windMps must be a number');
+    const high = run(['calc', 'flight'], { input: JSON.stringify({ ...launch, conditions: { ...launch.conditions, targetElevationM: 60 } }) });
+    expect(high).toMatchObject({ status: 2, stdout: '' });
+    expect(high.stderr).toContain('conditions.targetElevationM is never reached');
   });
 });
 

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { cell, demo, newPlayer, saved } from './workbench';
 
-const shifts = (page: import('@playwright/test').Page) => page.locator('.rail .shift-number');
+const shifts = (page: Page) => page.locator('.rail .shift-number');
 
 test('a bag is read in this week\'s air: by key, by place, by number; it is in the address, and measured carries stay as they were', async ({ page }) => {
   await page.goto(`${demo.davor}/bag`);
