@@ -42,6 +42,11 @@ describe('the demo', () => {
     expect(Math.min(...roster.map((entry) => entry.clubsOwned))).toBeGreaterThanOrEqual(20);
     const sheets: SheetView[] = await Promise.all(roster.map((entry) => demo.sheet(entry.player.id)));
     expect(sheets.filter((sheet) => sheet.bags.some((bag) => bag.clubIds.length === 14))).toHaveLength(4);
+    // Every change since the sheet was written down changed something.
+    for (const { player } of roster) {
+      const { body } = await demo.http.get(`/api/players/${player.id}/differences?from=2026-09-30&to=2199-12-31`).expect(200);
+      if (player.name !== 'Oluchi Nwosu') expect((body as unknown[]).length, player.name).toBeGreaterThan(0);
+    }
     expect(sheets.flatMap((sheet) => sheet.clubs).some((club) => club.spec.hitsPerRound?.value === 0)).toBe(true);
   });
 });

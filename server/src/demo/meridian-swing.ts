@@ -37,7 +37,7 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
     ],
     changes: [
       { club: '9 iron', key: 'loftMeasuredDeg', value: 40.5, daysAgo: 24, why: 'weekly gauge check' },
-      { club: '60', key: 'swingWeight', value: 'D6', daysAgo: 16, why: 'two grams of lead under the grip end taken off' },
+      { club: '60', key: 'swingWeight', value: 'D6', daysAgo: 16, why: 'two grams of lead taken off the head' },
       { club: '56', key: 'loftSetDeg', value: 56.5, daysAgo: 3, why: 'sat too close to the 52' },
       { club: '56', key: 'loftMeasuredDeg', value: 56.5, daysAgo: 3, why: 'on the gauge after bending' },
     ],
