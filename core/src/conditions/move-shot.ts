@@ -19,7 +19,7 @@ export interface MovedShot {
   landDeg: number;
   /** Sideways drift by the wind; right is positive. */
   lateralM: number;
-  /** From carry to total; where the total was measured, what the model says on top of that. */
+  /** From carry to total: the model's, and what this ball is known to run beyond it. */
   runM: number;
   runWord: string;
   /** Against where it was known: there less here. */
@@ -47,17 +47,18 @@ export interface SwungShot {
   shot: Shot;
   launch: Launch;
   here: Flight;
-  hereTotalM: number;
+  /** Bounce and roll here, as modelled. */
+  hereRunM: number;
   from: Setting;
 }
 
 /** Finds the swing behind a shot; done once, for many places. */
 export function swingOf(club: { kind: ClubKind; loftDeg?: number | undefined }, shot: Shot, from: Setting): SwungShot {
   const known = launchOfShot(club.kind, club.loftDeg, shot.carryM, airOf(from.conditions), shot.apexM);
-  const { landSpeedMps, landDeg, landSpinRpm, carryM } = known.flight;
+  const { landSpeedMps, landDeg, landSpinRpm } = known.flight;
   return {
     kind: club.kind, shot, launch: known.launch, here: known.flight, from,
-    hereTotalM: carryM + run(landSpeedMps, landDeg, landSpinRpm, groundOf(from.surface)).runM,
+    hereRunM: run(landSpeedMps, landDeg, landSpinRpm, groundOf(from.surface)).runM,
   };
 }
 
@@ -72,21 +73,34 @@ export function moveShot(swung: SwungShot, to: Setting): MovedShot {
   const there = fly(warm, air, to.conditions.targetElevationM);
   const rest = run(there.landSpeedMps, there.landDeg, there.landSpinRpm, groundOf(to.surface));
   const shiftCarryM = there.carryM - here.carryM;
-  const shiftTotalM = there.carryM + rest.runM - swung.hereTotalM;
   const error = shot.source === 'measured' && shot.spreadM !== undefined && (shot.shots ?? 0) > 1 ? shot.spreadM / Math.sqrt(shot.shots!)
     : shot.source === 'modelled' && shot.plusMinusM !== undefined ? shot.plusMinusM / NORMAL_95 : shot.carryM * STATED_ERROR;
   const carryM = shot.carryM + shiftCarryM;
-  const totalM = (shot.totalM ?? swung.hereTotalM) + shiftTotalM;
+  const knownTotalM = shot.totalM ?? shot.carryM + swung.hereRunM;
+  const runM = runThere(knownTotalM - shot.carryM, swung.hereRunM, rest.runM);
+  const totalM = carryM + runM;
   return {
     carryM, totalM,
     apexM: (shot.apexM ?? here.apexM) + there.apexM - here.apexM,
     landDeg: (shot.landDeg ?? here.landDeg) + there.landDeg - here.landDeg,
-    lateralM: there.lateralM, runM: totalM - carryM, runWord: rest.word,
-    shiftCarryM, shiftTotalM,
+    lateralM: there.lateralM, runM, runWord: rest.word,
+    shiftCarryM, shiftTotalM: totalM - knownTotalM,
     plusMinusM: NORMAL_95 * Math.hypot(error, SHIFT_ERROR * shiftCarryM),
     ownPlusMinusM: NORMAL_95 * Math.hypot(error, OWN_SHIFT_ERROR * shiftCarryM),
     launch: warm,
   };
+}
+
+/** A ball may make more of its own habit on ground that runs more, but not without end. */
+const MOST_SHARE = 1.5;
+
+/**
+ * The run there: the model's, and what this ball is known to run beyond the model, in proportion to how much there is to run on.
+ * Where the ball comes back, the model stands alone.
+ */
+function runThere(knownM: number, modelM: number, thereM: number): number {
+  const share = modelM > 0 ? Math.min(MOST_SHARE, Math.max(0, thereM / modelM)) : 1;
+  return thereM + (knownM - modelM) * share;
 }
 
 /** A club's shot as its ladder shows it there: where it came from stays, and so do its spread and number of shots. */
