@@ -1,8 +1,9 @@
-import type { ClubKind, DistanceUnit, GapSettings, Reading, Swap } from '@tasche/core';
+import type { ClubKind, Conditions, DistanceUnit, GapSettings, Reading, Swap } from '@tasche/core';
 import * as yup from 'yup';
 import {
   clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument,
 } from './schemas.js';
+import { conditionsSchema } from './setting-schemas.js';
 
 /**
  * Everything that can be done to the data. One change holds one or more commands, happens whole or not at all,
@@ -34,7 +35,7 @@ export type Command =
 export type CommandName = Command['do'];
 export type Hand = 'right' | 'left';
 export interface PlayerSet {
-  name?: string; hand?: Hand; distanceUnit?: DistanceUnit; notes?: string; gapSettings?: Partial<GapSettings>; archived?: boolean;
+  name?: string; hand?: Hand; distanceUnit?: DistanceUnit; notes?: string; gapSettings?: Partial<GapSettings>; baseline?: Conditions | null; archived?: boolean;
 }
 export interface ClubSet { name?: string; kind?: ClubKind }
 export interface BagSet { name?: string; note?: string; ready?: boolean }
@@ -77,7 +78,7 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
     playerId: required(idSchema), version,
     set: required(shape({
       name: nameSchema, hand: handSchema, distanceUnit: distanceUnitSchema, notes: textSchema(4000),
-      gapSettings: gapSettingsSchema.default(undefined), archived: yup.boolean().strict(),
+      gapSettings: gapSettingsSchema.default(undefined), baseline: conditionsSchema.nullable().default(undefined), archived: yup.boolean().strict(),
     })),
   }),
   addClub: shape({

@@ -2,13 +2,14 @@ import type { ClubKind, Reading } from '@tasche/core';
 import * as yup from 'yup';
 import { MOST_CLUBS_A_PLAYER, type Hand } from './changes.js';
 import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument } from './schemas.js';
+import { conditionsSchema } from './setting-schemas.js';
 import type { PlayerView } from './views.js';
 
 /** A player's locker with its whole history, as docs/formats/locker.schema.json describes it. */
 export interface LockerDocument {
   format: 'tasche-locker';
   version: 1;
-  player: { name: string; hand: Hand; distanceUnit: PlayerView['distanceUnit']; notes: string; gapSettings: PlayerView['gapSettings'] };
+  player: { name: string; hand: Hand; distanceUnit: PlayerView['distanceUnit']; notes: string; gapSettings: PlayerView['gapSettings']; baseline?: PlayerView['baseline'] };
   clubs: { id: string; name: string; kind: ClubKind; readings: Reading[] }[];
   bags: { name: string; note: string; gamer: boolean; ready: boolean; clubIds: string[] }[];
 }
@@ -21,7 +22,7 @@ const lockerSchema = wholeDocument(yup.object({
   version: yup.number().strict().oneOf([1] as const, 'version must be 1').required('version is missing'),
   player: yup.object({
     name: nameSchema.required(), hand: handSchema.required(), distanceUnit: distanceUnitSchema.required(),
-    notes: textSchema(4000).defined(), gapSettings: gapSettingsSchema.required(),
+    notes: textSchema(4000).defined(), gapSettings: gapSettingsSchema.required(), baseline: conditionsSchema.nullable().default(undefined),
   }).strict().noUnknown('${path} has an unknown field: ${unknown}').required('player is missing'),
   clubs: yup.array(yup.object({
     id: idSchema.required(), name: nameSchema.required(), kind: clubKindSchema.required(),

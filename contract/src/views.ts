@@ -16,6 +16,8 @@ export interface PlayerView {
   distanceUnit: DistanceUnit;
   notes: string;
   gapSettings: Partial<GapSettings>;
+  /** The air this player's carries are known in; null is the usual one (calm, 21 C, sea level). */
+  baseline: Conditions | null;
   archived: boolean;
 }
 

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { cell, demo, newPlayer, saved } from './workbench';
+import { cell, demo, newPlayer, paste, saved } from './workbench';
 
 const shifts = (page: Page) => page.locator('.rail .shift-number');
 
@@ -46,9 +46,9 @@ test('a bag is read in this week\'s air: by key, by place, by number; it is in t
   await saved(page);
 
   await page.keyboard.press('Alt+t');
-  await expect(page.getByRole('columnheader', { name: 'Against home' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Against baseline' })).toBeVisible();
   await page.keyboard.press('Alt+t');
-  await air.getByLabel('Read in').selectOption('home');
+  await air.getByLabel('Read in').selectOption('baseline');
   await expect(shifts(page)).toHaveCount(0);
   await expect(page).not.toHaveURL(/wind=/);
 });
@@ -118,4 +118,27 @@ test('what half a degree would do is shown before it is done, and a club never h
   await expect(panel.locator('td.measured').first()).toContainText('12 shots');
   await saved(page);
   expect(player).toBeTruthy();
+});
+
+test('a player whose carries are known up high has them moved from there', async ({ page }) => {
+  const id = await newPlayer(page, 'Mountain Mo', 'metres');
+  await page.locator('td[data-column="new"]').focus();
+  await paste(page, 'club\tloft\tcarry\n7 iron\t32\t160\n9 iron\t40\t136\n');
+  await expect(page.locator('.rib')).toHaveCount(1);
+  await saved(page);
+  await page.goto(`/players/${id}/bag?alt=0&temp=21`);
+  await expect(shifts(page).first()).toHaveText('0');
+  await page.goto(`/players/${id}/settings`);
+  await page.getByLabel('Altitude, m').fill('9000');
+  await page.getByLabel('Altitude, m').press('Tab');
+  await expect(page.getByRole('alert')).toContainText('Altitude must be between -430 and 4500 m');
+  await page.getByLabel('Altitude, m').fill('1520');
+  await page.getByLabel('Altitude, m').press('Tab');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await saved(page);
+  await page.goto(`/players/${id}/bag?alt=0`);
+  await expect(shifts(page).first()).toHaveText(/^−[4-9]$/);
+  await expect(page.getByRole('region', { name: 'Air and ground' }).getByLabel('Read in').locator('option').first()).toHaveText('Baseline: 21 °C, 1520 m, calm');
+  await page.goto(`/players/${id}/history`);
+  await expect(page.getByText('carries are known at 21 °C and 1520 m')).toBeVisible();
 });

@@ -10,7 +10,7 @@ const SHEET_TEXT = `
     return (
       select json_build_object(
         'player', json_build_object('id', id, 'version', version, 'name', name, 'hand', hand, 'distanceUnit', distance_unit, 'notes', notes,
-          'gapSettings', gap_settings, 'archived', archived or removed_at is not null),
+          'gapSettings', gap_settings, 'baseline', baseline, 'archived', archived or removed_at is not null),
         'clubs', (
           select coalesce(json_agg(json_build_object('id', id, 'playerId', player_id, 'version', version, 'name', name, 'kind', kind,
             'spec', case when day is null then spec else spec_as_of(id, day) end, 'removed', false) order by place), '[]')
@@ -65,6 +65,7 @@ export class Migration001FirstSlice extends Migration {
         distance_unit text not null check (distance_unit in ('yd', 'm')),
         notes text not null,
         gap_settings jsonb not null,
+        baseline jsonb,
         archived boolean not null default false,
         version integer not null,
         revision bigint not null default 0,

@@ -6,7 +6,7 @@ import { badInput, notFound } from '../http/refusal.js';
 export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
   async addPlayer({ player }, { trail }) {
     if (await trail.load('player', player.id)) throw badInput('player.id: a player of that id exists already');
-    trail.create('player', { notes: '', ...player, gapSettings: {}, archived: false });
+    trail.create('player', { notes: '', ...player, gapSettings: {}, baseline: null, archived: false });
     return { playerId: player.id, summary: `${player.name} added to the roster` };
   },
 
@@ -23,6 +23,7 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
 function summaryOf(name: string, set: Extract<Command, { do: 'editPlayer' }>['set']): string {
   if (set.archived !== undefined) return set.archived ? `${name} taken off the roster` : `${name} back on the roster`;
   if (set.gapSettings) return `${name}: gap settings changed`;
+  if (set.baseline !== undefined) return set.baseline ? `${name}: carries are known at ${set.baseline.temperatureC.toFixed(0)} °C and ${set.baseline.altitudeM.toFixed(0)} m` : `${name}: carries are known in the usual air`;
   if (set.distanceUnit) return `${name} now reads ${set.distanceUnit === 'yd' ? 'yards' : 'metres'}`;
   return `${name}: ${Object.keys(set).join(', ')} changed`;
 }

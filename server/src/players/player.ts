@@ -1,4 +1,4 @@
-import type { DistanceUnit, GapSettings } from '@tasche/core';
+import type { Conditions, DistanceUnit, GapSettings } from '@tasche/core';
 import type { Hand, PlayerView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { workspaceFilter } from '../workspaces/workspace.js';
@@ -15,6 +15,7 @@ export const Player = defineEntity({
     distanceUnit: p.text().$type<DistanceUnit>(),
     notes: p.text(),
     gapSettings: p.json<Partial<GapSettings>>(),
+    baseline: p.json<Conditions>().nullable(),
     archived: p.boolean(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),
@@ -23,6 +24,6 @@ export const Player = defineEntity({
 export type Player = InferEntity<typeof Player>;
 
 export function playerView(player: Player): PlayerView {
-  const { id, version, name, hand, distanceUnit, notes, gapSettings, archived } = player;
-  return { id, version, name, hand, distanceUnit, notes, gapSettings, archived: archived || player.removedAt != null };
+  const { id, version, name, hand, distanceUnit, notes, gapSettings, baseline, archived } = player;
+  return { id, version, name, hand, distanceUnit, notes, gapSettings, baseline: baseline ?? null, archived: archived || player.removedAt != null };
 }

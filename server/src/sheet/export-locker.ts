@@ -4,7 +4,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 
 /** A player's locker with its whole history, as docs/formats/locker.schema.json describes it. */
 export async function exportLocker(em: EntityManager, sheet: SheetView): Promise<LockerDocument> {
-  const { name, hand, distanceUnit, notes, gapSettings } = sheet.player;
+  const { name, hand, distanceUnit, notes, gapSettings, baseline } = sheet.player;
   const rows = await em.execute<(Reading & { clubId: string })[]>(
     `select club_id as "clubId", key, value, taken_on::text as "takenOn" from reading
      where removed_at is null and club_id in (select id from club where player_id = ? and removed_at is null)
@@ -14,7 +14,7 @@ export async function exportLocker(em: EntityManager, sheet: SheetView): Promise
   return {
     format: 'tasche-locker',
     version: 1,
-    player: { name, hand, distanceUnit, notes, gapSettings },
+    player: { name, hand, distanceUnit, notes, gapSettings, baseline },
     clubs: sheet.clubs.map((club) => ({ id: club.id, name: club.name, kind: club.kind, readings: readings.get(club.id) ?? [] })),
     bags: sheet.bags.map((bag) => ({ name: bag.name, note: bag.note, gamer: bag.gamer, ready: bag.ready, clubIds: [...bag.clubIds] })),
   };

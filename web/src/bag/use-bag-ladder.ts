@@ -30,11 +30,11 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const options = computed<GapOptions>(() => ({ school: school.value, settings: gapSettings.value, unit: unit.value }));
   const limit = computed(() => gapSettings.value.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit);
 
-  const { setting, complaints } = useSetting();
-  const conditions = useMovedClubs(computed(() => [...store.ladderClubs.values()]), setting);
+  const { setting, baseline, complaints } = useSetting();
+  const conditions = useMovedClubs(computed(() => [...store.ladderClubs.values()]), setting, baseline);
   /** As they are known, wherever that was. */
-  const atHome = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
-  const inBag = computed(() => atHome.value.map(conditions.move));
+  const known = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
+  const inBag = computed(() => known.value.map(conditions.move));
   const shown = computed(() => trial.value?.clubs ?? inBag.value);
   const report = computed(() => gaps(shown.value, options.value));
   const before = computed(() => {
@@ -60,16 +60,16 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const leftOut = computed(() => store.clubs
     .filter((club) => !bag.value?.clubIds.includes(club.id) && club.spec.state?.value !== 'retired'));
   const leftOutClubs = computed(() => leftOut.value.map(ladderClub).map(conditions.move));
-  /** What each club carries at home, by id, while the ladder is read elsewhere. */
-  const homeCarries = computed(() => (setting.value
-    ? new Map(atHome.value.flatMap((club): [string, number][] => (club.shots.full ? [[club.id, club.shots.full.carryM]] : [])))
+  /** What each club is known to carry, by id, while the ladder is read in other air. */
+  const knownCarries = computed(() => (setting.value
+    ? new Map(known.value.flatMap((club): [string, number][] => (club.shots.full ? [[club.id, club.shots.full.carryM]] : [])))
     : undefined));
-  /** Steps that have another verdict in this air than at home. */
-  const turned = computed(() => (setting.value && !trial.value ? turnedSteps(gaps(atHome.value, options.value), report.value) : []));
+  /** Steps that have another verdict in this air than where the carries are known. */
+  const turned = computed(() => (setting.value && !trial.value ? turnedSteps(gaps(known.value, options.value), report.value) : []));
   const tooMany = computed(() => clubsTooMany(inBag.value.length, limit.value));
 
   function mark(): void {
-    marked.value = bag.value ? { bagId: bag.value.id, clubs: atHome.value } : null;
+    marked.value = bag.value ? { bagId: bag.value.id, clubs: known.value } : null;
   }
   watch(() => bag.value?.id, () => { trial.value = null; mark(); }, { immediate: true });
   // What is tried is tried in the air it was looked at in.
@@ -77,6 +77,6 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
 
   return {
     unit, school, options, limit, inBag, shown, report, before, difference, freshSteps, freshClubs, goneClubs, rows, leftOut, leftOutClubs, tooMany, trial, mark,
-    setting, complaints, conditions, homeCarries, turned,
+    setting, baseline, complaints, conditions, knownCarries, turned,
   };
 }

@@ -2,6 +2,7 @@
 import { BENDING_CAUTION, formatDegrees, ladderClub, signedDistance, whatIf, type CarryEstimate, type DistanceUnit, type Tweak } from '@tasche/core';
 import type { ClubView } from '@tasche/contract';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { baselineOf } from '../conditions/setting-query';
 import { conditionsWorker } from '../conditions/worker-link';
 import { useSheet } from '../sheet/sheet-store';
 
@@ -10,6 +11,7 @@ const props = defineProps<{ club: ClubView; unit: DistanceUnit; readOnly: boolea
 const emit = defineEmits<{ model: [estimate: CarryEstimate] }>();
 const store = useSheet();
 
+const baseline = computed(() => baselineOf(store.sheet!.player));
 const ladder = computed(() => ladderClub(props.club));
 const full = computed(() => ladder.value.shots.full);
 const sleeved = computed(() => ['driver', 'fairway', 'hybrid', 'driving iron'].includes(props.club.kind));
@@ -41,7 +43,7 @@ const effects = computed(() => {
   const shot = full.value;
   if (loftDeg === undefined || !shot || kind === 'putter' || kind === 'chipper') return [];
   try {
-    return TWEAKS.value.map(({ words, tweak }) => ({ words, effect: whatIf({ kind, loftDeg }, shot, tweak) }));
+    return TWEAKS.value.map(({ words, tweak }) => ({ words, effect: whatIf({ kind, loftDeg }, shot, tweak, baseline.value.conditions) }));
   } catch {
     return [];
   }
@@ -63,7 +65,7 @@ watch([ladder, () => store.ladderClubs], async ([{ kind, loftDeg }, clubs]) => {
   estimate.value = null;
   if (full.value || loftDeg === undefined || kind === 'putter' || kind === 'chipper') return;
   const others = [...clubs.values()].filter((one) => one.id !== props.club.id);
-  const answer = await conditionsWorker().foretell(others, kind, loftDeg).catch(() => null);
+  const answer = await conditionsWorker().foretell(others, baseline.value, kind, loftDeg).catch(() => null);
   if (ladder.value.loftDeg === loftDeg && ladder.value.kind === kind) estimate.value = answer;
 }, { immediate: true });
 const known = computed(() => [...store.ladderClubs.values()].filter((one) => one.id !== props.club.id && one.shots.full && one.shots.full.source !== 'modelled').length);

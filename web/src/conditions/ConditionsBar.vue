@@ -3,18 +3,17 @@ import { AREAS, CONDITION_BOUNDS, FIRMNESSES, GRASSES, type Conditions, type Dis
 import { ArrowDown } from 'lucide-vue-next';
 import { computed, nextTick, onMounted, ref } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
-import { airUnits, windWords, type AirPart } from './air-units';
+import { airUnits, airWords, windWords, type AirPart } from './air-units';
 import { usePlaces } from './places-store';
-import { HOME } from './setting-query';
 
 /** The air and the ground the ladder is read in: a place, or numbers of one's own. */
-const props = defineProps<{ setting: Setting | null; unit: DistanceUnit; complaints: readonly string[]; problem?: string }>();
+const props = defineProps<{ setting: Setting | null; baseline: Setting; unit: DistanceUnit; complaints: readonly string[]; problem?: string }>();
 const emit = defineEmits<{ set: [setting: Setting | null] }>();
 const store = usePlaces();
 const first = ref<HTMLSelectElement | null>(null);
 onMounted(() => void store.load());
 
-const shown = computed(() => props.setting ?? HOME);
+const shown = computed(() => props.setting ?? props.baseline);
 const units = computed(() => airUnits(props.unit));
 const FIELDS: readonly { part: AirPart; field: Exclude<keyof Conditions, 'pressureHpa'>; label: string; px: number }[] = [
   { part: 'temperature', field: 'temperatureC', label: 'Temperature', px: 62 },
@@ -53,14 +52,14 @@ function choose(part: keyof Surface, value: string): void {
 
 const same = (a: Setting, b: Setting) =>
   (Object.keys(CONDITION_BOUNDS) as (keyof Conditions)[]).every((field) => Math.abs((a.conditions[field] ?? -1) - (b.conditions[field] ?? -1)) < 0.006) &&
-  (Object.keys(HOME.surface) as (keyof Surface)[]).every((part) => a.surface[part] === b.surface[part]);
-const placeId = computed(() => (props.setting ? store.places.find((place) => same(place, shown.value))?.id ?? 'own' : 'home'));
+  (Object.keys(props.baseline.surface) as (keyof Surface)[]).every((part) => a.surface[part] === b.surface[part]);
+const placeId = computed(() => (props.setting ? store.places.find((place) => same(place, shown.value))?.id ?? 'own' : 'baseline'));
 const courses = computed(() => [...new Set(store.places.map((place) => place.course))]);
 
 function goTo(id: string): void {
   refused.value = '';
   const place = store.places.find((one) => one.id === id);
-  if (id === 'home') emit('set', null);
+  if (id === 'baseline') emit('set', null);
   else if (place) emit('set', { conditions: place.conditions, surface: place.surface });
 }
 
@@ -75,7 +74,7 @@ defineExpose({ focus });
   <section class="conditions card no-print" aria-label="Air and ground">
     <label class="place">Read in
       <select ref="first" :value="placeId" @change="goTo(($event.target as HTMLSelectElement).value)">
-        <option value="home">Baseline: calm, 21 °C, sea level</option>
+        <option value="baseline">Baseline: {{ airWords('temperature', baseline.conditions.temperatureC, unit) }}, {{ baseline.conditions.altitudeM === 0 ? 'sea level' : airWords('altitude', baseline.conditions.altitudeM, unit) }}, calm</option>
         <option v-if="placeId === 'own'" value="own">Air of my own</option>
         <optgroup v-for="course in courses" :key="course" :label="course">
           <option v-for="place in store.places.filter((one) => one.course === course)" :key="place.id" :value="place.id">{{ place.course }}, {{ place.season }}</option>

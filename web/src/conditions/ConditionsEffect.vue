@@ -7,18 +7,19 @@ import type { Moved } from './use-conditions';
 /** What this air does to the bag in a line or two: the shift from the longest club to the shortest, and the steps it opens or closes. */
 const props = defineProps<{
   clubs: readonly LadderClub[];
-  home: ReadonlyMap<string, number> | undefined;
+  /** Carries where they are known, by club. */
+  known: ReadonlyMap<string, number> | undefined;
   turned: readonly { before: StepReport; after: StepReport }[];
   movedOf: (club: LadderClub) => Moved | undefined;
-  /** Clubs as they are known at home, by id. */
-  known: ReadonlyMap<string, LadderClub>;
+  /** Clubs as the sheet has them, by id. */
+  sheet: ReadonlyMap<string, LadderClub>;
   unit: DistanceUnit;
 }>();
 
 const names = computed(() => new Map(props.clubs.map((club) => [club.id, club.name])));
 const shifts = computed(() => props.clubs.flatMap((club) => {
-  const known = props.known.get(club.id);
-  const moved = known && props.home?.has(club.id) ? props.movedOf(known) : undefined;
+  const own = props.sheet.get(club.id);
+  const moved = own && props.known?.has(club.id) ? props.movedOf(own) : undefined;
   return moved ? [{ club, moved }] : [];
 }).sort((a, b) => b.moved.carryM - a.moved.carryM));
 const few = computed(() => {
@@ -41,7 +42,7 @@ const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${na
       <span class="quiet"> ±{{ distanceNumber(moved.plusMinusM, unit) }}, total {{ distanceNumber(moved.totalM, unit) }} <span class="brass">{{ signedDistance(moved.shiftTotalM, unit) }}</span></span>
     </span>
     <span v-if="drift !== undefined" class="quiet">the wind drifts the {{ shifts[0]?.club.name }} {{ formatDistance(Math.abs(shifts[0]?.moved.lateralM ?? 0), unit) }} {{ drift < 0 ? 'left' : 'right' }}</span>
-    <span v-for="{ before, after } in said" :key="stepName(after)"><span class="verdict" :class="after.severity">{{ MARKS[after.severity] }} {{ stepName(after) }} {{ distanceNumber(before.carryM, unit) }} → {{ distanceNumber(after.carryM, unit) }}: {{ after.word }}</span><span v-if="after.word !== before.word" class="quiet"> (at home {{ before.word }})</span></span>
+    <span v-for="{ before, after } in said" :key="stepName(after)"><span class="verdict" :class="after.severity">{{ MARKS[after.severity] }} {{ stepName(after) }} {{ distanceNumber(before.carryM, unit) }} → {{ distanceNumber(after.carryM, unit) }}: {{ after.word }}</span><span v-if="after.word !== before.word" class="quiet"> (at the baseline {{ before.word }})</span></span>
     <span v-if="unsure > 0" class="quiet">{{ unsure }} {{ unsure === 1 ? 'step is' : 'steps are' }} less sure here.</span>
     <span v-if="said.length === 0 && shifts.length > 1" class="quiet">No step opens or closes because of it.</span>
     <span v-if="short > 0" class="verdict look">◆ {{ short }} {{ short === 1 ? 'shot does' : 'shots do' }} not get there: shown as known.</span>

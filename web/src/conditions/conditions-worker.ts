@@ -3,7 +3,6 @@ import {
   type CarryEstimate, type ClubKind, type LadderClub, type MovedShot, type PathPoint, type Setting, type Shot, type ShotKind, type SwungShot,
 } from '@tasche/core';
 import { expose } from 'comlink';
-import { HOME } from './setting-query';
 import { shotKey } from './shot-key';
 
 /** A shot as it is expected there, under the key of the shot it was. */
@@ -24,14 +23,14 @@ const swings = new Map<string, SwungShot | null>();
 const MOST_SWINGS = 5000;
 
 /** The swing behind a shot, found once; null where none is to be found. */
-function swingFor(club: LadderClub, shot: Shot): SwungShot | null {
-  const key = shotKey(club, shot);
+function swingFor(club: LadderClub, shot: Shot, from: Setting): SwungShot | null {
+  const key = `${JSON.stringify(from)} ${shotKey(club, shot)}`;
   const known = swings.get(key);
   if (known !== undefined) return known;
   if (swings.size > MOST_SWINGS) swings.clear();
   let swung: SwungShot | null;
   try {
-    swung = swingOf(club, shot, HOME);
+    swung = swingOf(club, shot, from);
   } catch {
     swung = null; // A carry no swing makes stays where it is; the sheet shows it as it was written.
   }
@@ -49,9 +48,9 @@ function movedTo(swung: SwungShot, to: Setting): MovedShot | null {
 
 const api = {
   /** Every full-swing shot of these clubs in other air and on other ground. */
-  move(clubs: readonly LadderClub[], to: Setting): MovedRow[] {
+  move(clubs: readonly LadderClub[], from: Setting, to: Setting): MovedRow[] {
     return clubs.filter((club) => isFullSwing(club.kind)).flatMap((club) => Object.entries(club.shots).flatMap(([kind, shot]) => {
-      const swung = swingFor(club, shot);
+      const swung = swingFor(club, shot, from);
       const there = swung && movedTo(swung, to);
       if (!there) return [];
       const { launch: _launch, ...moved } = there;
@@ -60,13 +59,13 @@ const api = {
   },
 
   /** The stock flights of these clubs, with their spread of 200. */
-  flights(clubs: readonly LadderClub[], to: Setting): FlightTrace[] {
+  flights(clubs: readonly LadderClub[], from: Setting, to: Setting): FlightTrace[] {
     const air = airOf(to.conditions);
     const ground = groundOf(to.surface);
     const { targetElevationM } = to.conditions;
     return clubs.flatMap((club) => {
       const { full } = club.shots;
-      const swung = full && swingFor(club, full);
+      const swung = full && swingFor(club, full, from);
       const there = swung && movedTo(swung, to);
       if (!full || !there) return [];
       const points: PathPoint[] = [];
@@ -81,9 +80,9 @@ const api = {
   },
 
   /** What a club of this kind and loft would carry for the player who owns these; null where nobody could say. */
-  foretell(clubs: readonly LadderClub[], kind: ClubKind, loftDeg: number): CarryEstimate | null {
+  foretell(clubs: readonly LadderClub[], from: Setting, kind: ClubKind, loftDeg: number): CarryEstimate | null {
     try {
-      return carryCurve(clubs).at(kind, loftDeg);
+      return carryCurve(clubs, from.conditions).at(kind, loftDeg);
     } catch {
       return null;
     }

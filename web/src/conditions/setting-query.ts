@@ -2,8 +2,10 @@ import { AREAS, BASELINE, CONDITION_BOUNDS, FIRMNESSES, GRASSES, MEDIUM_FAIRWAY,
 import { conditionsSchema, surfaceSchema } from '@tasche/contract';
 import type { LocationQuery } from 'vue-router';
 
-/** Where a carry is from when nobody says otherwise; shifts are against it. */
-export const HOME: Setting = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
+/** Where a player's carries are known from: their own air, or the usual one, and a medium fairway. Shifts are against it. */
+export function baselineOf(player: { baseline: Conditions | null }): Setting {
+  return { conditions: player.baseline ?? BASELINE, surface: MEDIUM_FAIRWAY };
+}
 
 /** The air and the ground as they stand in an address, in C, m, %, m/s and degrees. */
 const NUMBERS: Readonly<Record<string, keyof Conditions>> = {
@@ -14,8 +16,8 @@ const CHOICES: Readonly<Record<string, { part: keyof Surface; of: readonly strin
 };
 export const SETTING_KEYS = [...Object.keys(NUMBERS), ...Object.keys(CHOICES)];
 
-/** A setting read from an address; null where it names none. What cannot be is left at home, and said. */
-export function readSetting(query: LocationQuery): { setting: Setting | null; complaints: string[] } {
+/** A setting read from an address; null where it names none. What is not named, or cannot be, is the baseline's; what cannot be is said. */
+export function readSetting(query: LocationQuery, baseline: Setting): { setting: Setting | null; complaints: string[] } {
   const complaints: string[] = [];
   const conditions: Partial<Conditions> = {};
   const surface: Partial<Record<keyof Surface, string>> = {};
@@ -34,23 +36,23 @@ export function readSetting(query: LocationQuery): { setting: Setting | null; co
     else complaints.push(`${key}=${text} must be one of ${of.join(', ')}`);
   }
   if (Object.keys(conditions).length + Object.keys(surface).length === 0) return { setting: null, complaints };
-  const setting = { conditions: { ...HOME.conditions, ...conditions }, surface: { ...HOME.surface, ...surface } as Surface };
+  const setting = { conditions: { ...baseline.conditions, ...conditions }, surface: { ...baseline.surface, ...surface } as Surface };
   // The same schemas as at every other border; they agree with the checks above, or this throws in a test.
   conditionsSchema.validateSync(setting.conditions, { strict: true });
   surfaceSchema.validateSync(setting.surface, { strict: true });
   return { setting, complaints };
 }
 
-/** The part of an address that says a setting: what differs from home. */
-export function settingQuery(setting: Setting | null): Record<string, string | undefined> {
+/** The part of an address that says a setting: what differs from the baseline. */
+export function settingQuery(setting: Setting | null, baseline: Setting): Record<string, string | undefined> {
   const query: Record<string, string | undefined> = Object.fromEntries(SETTING_KEYS.map((key) => [key, undefined]));
   if (!setting) return query;
   for (const [key, field] of Object.entries(NUMBERS)) {
     const value = setting.conditions[field];
-    if (value !== undefined && value !== HOME.conditions[field]) query[key] = String(Math.round(value * 100) / 100);
+    if (value !== undefined && value !== baseline.conditions[field]) query[key] = String(Math.round(value * 100) / 100);
   }
   for (const [key, { part }] of Object.entries(CHOICES)) {
-    if (setting.surface[part] !== HOME.surface[part]) query[key] = setting.surface[part];
+    if (setting.surface[part] !== baseline.surface[part]) query[key] = setting.surface[part];
   }
   return query;
 }

@@ -1,20 +1,23 @@
 import { movedShot, type LadderClub, type MovedShot, type Setting, type Shot, type ShotKind } from '@tasche/core';
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { readSetting, settingQuery } from './setting-query';
+import { useSheet } from '../sheet/sheet-store';
+import { baselineOf, readSetting, settingQuery } from './setting-query';
 import { shotKey } from './shot-key';
 import { conditionsWorker } from './worker-link';
 
-/** The air and ground the ladder is read in. They are part of the address; null is home. */
+/** The air and ground the ladder is read in. They are part of the address; null is the player's baseline. */
 export function useSetting() {
+  const store = useSheet();
   const route = useRoute();
   const router = useRouter();
-  const read = computed(() => readSetting(route.query));
+  const baseline = computed(() => baselineOf(store.sheet!.player));
+  const read = computed(() => readSetting(route.query, baseline.value));
   const setting = computed<Setting | null>({
     get: () => read.value.setting,
-    set: (next) => void router.replace({ query: { ...route.query, ...settingQuery(next) } }),
+    set: (next) => void router.replace({ query: { ...route.query, ...settingQuery(next, baseline.value) } }),
   });
-  return { setting, complaints: computed(() => read.value.complaints) };
+  return { setting, baseline, complaints: computed(() => read.value.complaints) };
 }
 
 export type Moved = Omit<MovedShot, 'launch'>;
@@ -23,19 +26,19 @@ export type Moved = Omit<MovedShot, 'launch'>;
  * Clubs with their shots moved to a setting by the worker. Until it answers, a club stays where it was last known to be.
  * @param clubs everything that may be asked about; more than is shown does no harm
  */
-export function useMovedClubs(clubs: ComputedRef<readonly LadderClub[]>, setting: ComputedRef<Setting | null>) {
+export function useMovedClubs(clubs: ComputedRef<readonly LadderClub[]>, setting: ComputedRef<Setting | null>, baseline: ComputedRef<Setting>) {
   const rows = shallowRef<ReadonlyMap<string, Moved>>(new Map());
   const problem = shallowRef('');
   let turn = 0;
 
-  watch([clubs, setting], async ([all, to]) => {
+  watch([clubs, setting, baseline], async ([all, to, from]) => {
     const mine = ++turn;
     if (!to) {
       rows.value = new Map();
       return;
     }
     try {
-      const answer = await conditionsWorker().move(all, to);
+      const answer = await conditionsWorker().move(all, from, to);
       if (mine === turn) rows.value = new Map(answer.map(({ key, moved }) => [key, moved]));
       problem.value = '';
     } catch (error) {

@@ -7,7 +7,7 @@ import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
 import { airWords, windWords } from '../conditions/air-units';
 import type { FlightTrace } from '../conditions/conditions-worker';
-import { HOME, settingPart } from '../conditions/setting-query';
+import { settingPart } from '../conditions/setting-query';
 import { useMovedClubs, useSetting } from '../conditions/use-conditions';
 import { conditionsWorker } from '../conditions/worker-link';
 import { useSheet } from '../sheet/sheet-store';
@@ -21,13 +21,13 @@ const store = useSheet();
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
-const { setting, complaints } = useSetting();
+const { setting, baseline, complaints } = useSetting();
 
 const bag = computed(() => store.sheet!.bags.find((one) => one.id === props.bagId) ?? (props.bagId ? undefined : store.gamer ?? store.sheet!.bags[0]));
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const height = computed(() => (unit.value === 'yd' ? 'ft' : 'm'));
 const known = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
-const { move } = useMovedClubs(known, setting);
+const { move } = useMovedClubs(known, setting, baseline);
 const rungs = computed(() => carryLadder(known.value.map(move)));
 const pairs = computed(() => gaps(known.value.map(move), { settings: store.sheet!.player.gapSettings, unit: unit.value }).steps
   .filter((step) => step.word === 'either-or').map((step) => [step.upperId, step.lowerId] as const));
@@ -54,11 +54,11 @@ const traces = shallowRef<readonly FlightTrace[]>([]);
 const problem = ref('');
 const busy = ref(false);
 let turn = 0;
-watch([known, setting], async ([clubs, to]) => {
+watch([known, setting, baseline], async ([clubs, to, from]) => {
   const mine = ++turn;
   const slow = setTimeout(() => { if (mine === turn) busy.value = true; }, 300);
   try {
-    const answer = await conditionsWorker().flights(clubs, to ?? HOME);
+    const answer = await conditionsWorker().flights(clubs, from, to ?? from);
     if (mine === turn) { traces.value = answer; problem.value = ''; }
   } catch (error) {
     if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
@@ -78,7 +78,7 @@ const side = computed(() => sideView(shown.value, unit.value, ink.value));
 const above = computed(() => viewFromAbove(shown.value, unit.value, ink.value));
 const fullOf = (id: string) => store.ladderClubs.get(id)?.shots.full;
 const air = computed(() => {
-  const { conditions, surface } = setting.value ?? HOME;
+  const { conditions, surface } = setting.value ?? baseline.value;
   const wind = conditions.windMps > 0 ? `${airWords('wind', conditions.windMps, unit.value)} ${windWords(conditions.windFromDeg)}` : 'calm';
   return `${airWords('temperature', conditions.temperatureC, unit.value)}, ${airWords('altitude', conditions.altitudeM, unit.value)}, ${wind}, ${surface.firmness} ${surface.area}`;
 });
@@ -109,7 +109,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
         <RouterLink v-if="bag" class="plain-button" :to="{ name: 'bag', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }">To the bag</RouterLink>
       </div>
     </header>
-    <ConditionsBar ref="bar" :setting="setting" :unit="unit" :complaints="complaints" :problem="problem" @set="setting = $event" />
+    <ConditionsBar ref="bar" :setting="setting" :baseline="baseline" :unit="unit" :complaints="complaints" :problem="problem" @set="setting = $event" />
     <p v-if="rungs.length === 0" class="card empty quiet">A flight appears when a club of this bag has a carry.</p>
     <template v-else>
       <div class="chips no-print" role="group" aria-label="Clubs shown">
@@ -133,7 +133,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
           <caption class="unseen">Flights in this air</caption>
           <thead>
             <tr>
-              <th scope="col">Club</th><th scope="col">Carry</th><th v-if="setting" scope="col">against home</th><th scope="col">Sure to</th><th scope="col">Nine in ten past</th><th scope="col">Total</th>
+              <th scope="col">Club</th><th scope="col">Carry</th><th v-if="setting" scope="col">against baseline</th><th scope="col">Sure to</th><th scope="col">Nine in ten past</th><th scope="col">Total</th>
               <th scope="col">Run</th><th scope="col">Apex</th><th scope="col">Lands</th><th scope="col">Drift</th><th scope="col">Wide</th><th scope="col">In the air</th><th scope="col">Carry known by</th>
             </tr>
           </thead>

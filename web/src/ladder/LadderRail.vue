@@ -17,8 +17,8 @@ const props = defineProps<{
   /** Clubs that are new. */
   fresh?: ReadonlySet<string>;
   pointed?: StepReport | null;
-  /** Carries at home by club, while the ladder is read in other air. */
-  home?: ReadonlyMap<string, number> | undefined;
+  /** Carries where they are known, by club, while the ladder is read in other air. */
+  known?: ReadonlyMap<string, number> | undefined;
 }>();
 
 const box = ref<HTMLElement | null>(null);
@@ -29,12 +29,12 @@ const LOFT_X = 40;
 const RAIL_X = 116;
 const LANE_PX = 11;
 
-const homeOf = (rung: Rung): number | undefined => props.home?.get(rung.id);
+const knownOf = (rung: Rung): number | undefined => props.known?.get(rung.id);
 const rungs = computed(() => carryLadder(props.clubs));
 const goneRungs = computed(() => carryLadder(props.gone ?? []));
 const all = computed(() => [...rungs.value, ...goneRungs.value]);
 const range = computed(() => {
-  const carries = all.value.flatMap((rung) => [rung.carryM, homeOf(rung) ?? rung.carryM, ...Object.values(rung.shots).map((shot) => shot.carryM)]);
+  const carries = all.value.flatMap((rung) => [rung.carryM, knownOf(rung) ?? rung.carryM, ...Object.values(rung.shots).map((shot) => shot.carryM)]);
   return { low: Math.min(...carries) - 6, high: Math.max(...carries) + 6 };
 });
 const lofts = computed(() => {
@@ -98,7 +98,7 @@ const loftTicks = computed(() => Array.from({ length: 8 }, (_tick, i) => (i + 1)
   <div ref="box" class="rail">
     <svg v-if="width > 0 && rungs.length > 0" :width="width" :height="height" role="img" :aria-label="`Rail of ${rungs.length} clubs by carry; the table form lists them`">
       <text :x="LOFT_X" y="16" class="head" text-anchor="middle">degrees</text>
-      <text :x="RAIL_X" y="16" class="head" text-anchor="middle">{{ unit === 'yd' ? 'yards' : 'metres' }}{{ home ? ' here' : '' }}</text>
+      <text :x="RAIL_X" y="16" class="head" text-anchor="middle">{{ unit === 'yd' ? 'yards' : 'metres' }}{{ known ? ' here' : '' }}</text>
       <g v-for="hole in holes" :key="`${hole.step.upperId}${hole.step.lowerId}`">
         <rect :x="RAIL_X" :y="hole.top" :width="lanesWide + 2" :height="hole.height" class="hole" />
         <text v-if="holeLabelY(hole) !== undefined" :x="labelX" :y="holeLabelY(hole)" class="hole-label">{{ hole.text }}</text>
@@ -125,13 +125,13 @@ const loftTicks = computed(() => Array.from({ length: 8 }, (_tick, i) => (i + 1)
         <line
           v-for="(y, i) in peg.partials" :key="i" :x1="RAIL_X + 6 + peg.lane * LANE_PX" :x2="RAIL_X + 14 + peg.lane * LANE_PX" :y1="y" :y2="y" class="partial-mark" />
         <path :d="`M${RAIL_X} ${peg.y}H${RAIL_X + lanesWide}L${labelX - 4} ${peg.labelY}`" class="lead" />
-        <template v-if="homeOf(peg.rung) !== undefined">
-          <path :d="`M${RAIL_X - 7} ${yOf(homeOf(peg.rung)!)}H${RAIL_X - 1}`" class="home" />
+        <template v-if="knownOf(peg.rung) !== undefined">
+          <path :d="`M${RAIL_X - 7} ${yOf(knownOf(peg.rung)!)}H${RAIL_X - 1}`" class="known" />
         </template>
         <circle :cx="RAIL_X" :cy="peg.y" r="4.5" class="dot" />
         <text :x="labelX" :y="peg.labelY + 4.5" class="label">
           <tspan>{{ peg.rung.name }}</tspan><tspan dx="6" class="number">{{ distanceNumber(peg.rung.carryM, unit) }}</tspan>
-          <tspan v-if="homeOf(peg.rung) !== undefined" dx="6" class="shift-number">{{ signedDistance(peg.rung.carryM - homeOf(peg.rung)!, unit) }}</tspan>
+          <tspan v-if="knownOf(peg.rung) !== undefined" dx="6" class="shift-number">{{ signedDistance(peg.rung.carryM - knownOf(peg.rung)!, unit) }}</tspan>
         </text>
       </g>
       <g v-for="tick in ticks.filter((one) => one.tens % 5 === 0)" :key="`label ${tick.tens}`">
@@ -172,7 +172,7 @@ svg { display: block; }
 .fresh .label { text-decoration: underline; text-decoration-style: dotted; text-underline-offset: 3px; }
 .gone circle { fill: none; stroke: var(--quiet); stroke-dasharray: 2 2; }
 .gone line { stroke: var(--quiet); stroke-dasharray: 2 3; }
-.home { stroke: var(--brass); stroke-width: 3; }
+.known { stroke: var(--brass); stroke-width: 3; }
 .shift-number { fill: var(--brass-ink); font-size: 12px; }
 .hole { fill: var(--brick-soft); stroke: var(--brick); stroke-width: 1; stroke-dasharray: 4 3; opacity: 0.75; }
 .hole-label { font-size: 13px; font-weight: 600; fill: var(--brick-ink); }

@@ -6,13 +6,13 @@ import { MARKS } from './marks';
 const props = defineProps<{
   report: GapReport;
   unit: DistanceUnit;
-  /** Carries at home by club, while the ladder is read in other air. */
-  home?: ReadonlyMap<string, number> | undefined;
+  /** Carries where they are known, by club, while the ladder is read in other air. */
+  known?: ReadonlyMap<string, number> | undefined;
 }>();
 
 function shift(clubId: string, carryM: number): string {
-  const home = props.home?.get(clubId);
-  return home === undefined ? '' : signedDistance(carryM - home, props.unit);
+  const known = props.known?.get(clubId);
+  return known === undefined ? '' : signedDistance(carryM - known, props.unit);
 }
 </script>
 
@@ -20,14 +20,14 @@ function shift(clubId: string, carryM: number): string {
   <table class="ladder">
     <caption class="unseen">Ladder: each club with its loft and carry, and the step to the next club</caption>
     <thead>
-      <tr><th scope="col">Club</th><th scope="col">Loft</th><th scope="col">Carry</th><th v-if="home" scope="col">Against home</th><th scope="col">Loft step</th><th scope="col">Carry step</th><th scope="col">Target</th><th scope="col">Verdict</th></tr>
+      <tr><th scope="col">Club</th><th scope="col">Loft</th><th scope="col">Carry</th><th v-if="known" scope="col">Against baseline</th><th scope="col">Loft step</th><th scope="col">Carry step</th><th scope="col">Target</th><th scope="col">Verdict</th></tr>
     </thead>
     <tbody>
       <tr v-for="(rung, i) in report.rungs" :key="rung.clubId">
         <th scope="row">{{ rung.name }}</th>
         <td>{{ rung.loftDeg === undefined ? '' : formatDegrees(rung.loftDeg) }}</td>
         <td>{{ distanceNumber(rung.carryM, unit) }} {{ unit }}</td>
-        <td v-if="home">{{ shift(rung.clubId, rung.carryM) }}</td>
+        <td v-if="known">{{ shift(rung.clubId, rung.carryM) }}</td>
         <template v-if="report.steps[i]">
           <td>{{ report.steps[i].loftDeg === undefined ? '' : formatDegrees(report.steps[i].loftDeg) }}</td>
           <td>{{ distanceNumber(report.steps[i].carryM, unit) }}</td>

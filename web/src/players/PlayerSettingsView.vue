@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { GAP_SETTING_FIELDS, gapSettingUnit, readGapSetting, showGapSetting, type GapSettingField, type PlayerSet } from '@tasche/contract';
-import { COMMITTEE_DECIDES, DEFAULT_GAP_SETTINGS, type DistanceUnit } from '@tasche/core';
+import { BASELINE, COMMITTEE_DECIDES, CONDITION_BOUNDS, DEFAULT_GAP_SETTINGS, type Conditions, type DistanceUnit } from '@tasche/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import FieldInput from '../app/FieldInput.vue';
+import { airUnits, type AirPart } from '../conditions/air-units';
 import { useSheet } from '../sheet/sheet-store';
 
 /** Who the player is, what they read in, and from where on a step of theirs is worth a word. */
@@ -50,6 +51,26 @@ function write(field: GapSettingField, text: string): void {
   save({ gapSettings: usual ? others : { ...others, [field.key]: read.value } });
 }
 
+const AIR: readonly { field: 'temperatureC' | 'altitudeM' | 'humidityPct'; part: AirPart; label: string }[] = [
+  { field: 'temperatureC', part: 'temperature', label: 'Temperature' }, { field: 'altitudeM', part: 'altitude', label: 'Altitude' }, { field: 'humidityPct', part: 'humidity', label: 'Humidity' },
+];
+const air = computed(() => player.value.baseline ?? BASELINE);
+const shownAir = ({ field, part }: (typeof AIR)[number]) => complaints.value.get(field)?.text ?? String(Number(airUnits(unit.value)[part].show(air.value[field]).toFixed(0)));
+
+function writeAir({ field, part, label }: (typeof AIR)[number], text: string): void {
+  const { read, show, name } = airUnits(unit.value)[part];
+  const [least, most] = CONDITION_BOUNDS[field];
+  const value = text.trim() === '' ? BASELINE[field] : Math.round(read(Number(text.replace(',', '.'))) * 100) / 100;
+  if (!Number.isFinite(value) || value < least || value > most) {
+    complaints.value.set(field, { text, reason: `${label} must be between ${show(least).toFixed(0)} and ${show(most).toFixed(0)} ${name}` });
+    return;
+  }
+  complaints.value.delete(field);
+  const next: Conditions = { ...air.value, [field]: value };
+  const usual = AIR.every((one) => Math.abs(next[one.field] - BASELINE[one.field]) < 0.3);
+  save({ baseline: usual ? null : next });
+}
+
 function archive(): void {
   save({ archived: !player.value.archived });
   if (player.value.archived) void router.push('/roster');
@@ -82,6 +103,14 @@ function archive(): void {
           <label class="wide">Notes
             <FieldInput :value="player.notes" :rows="7" maxlength="4000" :disabled="store.readOnly" placeholder="Trusts the 7 wood. Never changes a putter in season." @write="save({ notes: $event })" />
           </label>
+          <fieldset class="wide">
+            <legend>The air the carries are known in</legend>
+            <label v-for="one in AIR" :key="one.field">{{ one.label }}, {{ airUnits(unit)[one.part].name }}
+              <FieldInput :value="shownAir(one)" :disabled="store.readOnly" inputmode="decimal" :class="{ bad: complaints.has(one.field), own: player.baseline }" @write="writeAir(one, $event)" />
+            </label>
+            <span v-for="one in AIR.filter(({ field }) => complaints.has(field))" :key="one.field" class="verdict fault small wide" role="alert">■ {{ complaints.get(one.field)!.reason }}</span>
+            <p class="quiet small wide">Calm. Carries read in other air are moved from here. An empty field is the usual: 21 °C, sea level, 50 %.</p>
+          </fieldset>
         </div>
       </section>
       <section>
@@ -119,7 +148,11 @@ function archive(): void {
 .head { display: flex; justify-content: space-between; align-items: center; min-height: 32px; }
 .who { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; margin-top: 12px; }
 .who label { display: grid; gap: 3px; font-size: 12.5px; color: var(--quiet); align-content: start; }
-.who label:first-child, .wide { grid-column: 1 / -1; }
+.who > label:first-child, .wide { grid-column: 1 / -1; }
+fieldset { border: 1px solid var(--line); border-radius: 4px; margin: 0; padding: 8px 12px 10px; display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px; }
+legend { font-size: 12.5px; color: var(--quiet); padding: 0 4px; }
+fieldset .wide { grid-column: 1 / -1; }
+fieldset label:first-of-type { grid-column: auto; }
 .tag { margin-left: 8px; font-size: 12px; border: 1px solid var(--line); border-radius: 3px; padding: 1px 6px; }
 input, select, textarea { font: inherit; font-size: 14px; color: var(--ink); background: var(--paper); border: 1px solid var(--line); border-radius: 4px; padding: 5px 8px; min-height: 34px; width: 100%; }
 textarea { resize: vertical; }
