@@ -3,7 +3,7 @@ import * as yup from 'yup';
 import {
   clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument,
 } from './schemas.js';
-import { conditionsSchema } from './setting-schemas.js';
+import { keptConditionsSchema } from './setting-schemas.js';
 
 /**
  * Everything that can be done to the data. One change holds one or more commands, happens whole or not at all,
@@ -78,7 +78,7 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
     playerId: required(idSchema), version,
     set: required(shape({
       name: nameSchema, hand: handSchema, distanceUnit: distanceUnitSchema, notes: textSchema(4000),
-      gapSettings: gapSettingsSchema.default(undefined), baseline: conditionsSchema.nullable().default(undefined), archived: yup.boolean().strict(),
+      gapSettings: gapSettingsSchema.default(undefined), baseline: keptConditionsSchema.nullable().default(undefined), archived: yup.boolean().strict(),
     })),
   }),
   addClub: shape({

@@ -20,6 +20,9 @@ export const conditionsSchema = yup.object({
   targetElevationM: required('targetElevationM'),
 }).strict().noUnknown(unknown);
 
+/** Air as it is kept: with its altitude, always. */
+export const keptConditionsSchema = conditionsSchema.shape({ altitudeM: required('altitudeM') });
+
 /** The conditions of a checked document. */
 export function conditionsOf(document: yup.InferType<typeof conditionsSchema>): Conditions {
   const { pressureHpa, altitudeM, ...rest } = document;

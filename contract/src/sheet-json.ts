@@ -2,7 +2,7 @@ import type { ClubKind, Reading } from '@tasche/core';
 import * as yup from 'yup';
 import { MOST_CLUBS_A_PLAYER, type Hand } from './changes.js';
 import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument } from './schemas.js';
-import { conditionsSchema } from './setting-schemas.js';
+import { keptConditionsSchema } from './setting-schemas.js';
 import type { PlayerView } from './views.js';
 
 /** A player's locker with its whole history, as docs/formats/locker.schema.json describes it. */
@@ -22,7 +22,7 @@ const lockerSchema = wholeDocument(yup.object({
   version: yup.number().strict().oneOf([1] as const, 'version must be 1').required('version is missing'),
   player: yup.object({
     name: nameSchema.required(), hand: handSchema.required(), distanceUnit: distanceUnitSchema.required(),
-    notes: textSchema(4000).defined(), gapSettings: gapSettingsSchema.required(), baseline: conditionsSchema.nullable().default(undefined),
+    notes: textSchema(4000).defined(), gapSettings: gapSettingsSchema.required(), baseline: keptConditionsSchema.nullable().default(undefined),
   }).strict().noUnknown('${path} has an unknown field: ${unknown}').required('player is missing'),
   clubs: yup.array(yup.object({
     id: idSchema.required(), name: nameSchema.required(), kind: clubKindSchema.required(),

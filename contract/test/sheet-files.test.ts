@@ -105,13 +105,14 @@ const schemaOf = (name: string) => JSON.parse(readFileSync(new URL(`../../docs/f
 describe('published schemas say what the code does', () => {
   const locker: LockerDocument = {
     format: 'tasche-locker', version: 1,
-    player: { name: 'Maren', hand: 'right', distanceUnit: 'm', notes: '', gapSettings: { clubLimit: 10 } },
+    player: { name: 'Maren', hand: 'right', distanceUnit: 'm', notes: '', gapSettings: { clubLimit: 10 }, baseline: { temperatureC: 12, altitudeM: 1520, humidityPct: 45, windMps: 0, windFromDeg: 0, targetElevationM: 0 } },
     clubs: [{ id: id(1), name: '7 iron', kind: 'iron', readings: [
       { key: 'loftStampedDeg', value: 33, takenOn: '2026-01-01' }, { key: 'swingWeight', value: 'D1', takenOn: '2026-01-01' }, { key: 'lieDeg', value: null, takenOn: '2026-01-02' },
       { key: 'shot.full', value: { carryM: 146, source: 'measured', shots: 30, spreadM: 3.6 }, takenOn: '2026-01-01' }] }],
     bags: [{ name: 'Gamer', note: '', gamer: true, ready: false, clubIds: [id(1)] }],
   };
   const broken: [string, unknown][] = [
+    ['a baseline without an altitude', { ...locker, player: { ...locker.player, baseline: { temperatureC: 12, humidityPct: 45, windMps: 0, windFromDeg: 0, targetElevationM: 0, pressureHpa: 900 } } }],
     ['another format', { ...locker, format: 'other' }], ['an unknown field', { ...locker, extra: 1 }], ['a wrong kind', { ...locker, clubs: [{ ...locker.clubs[0], kind: 'spoon' }] }],
     ['an impossible loft', { ...locker, clubs: [{ ...locker.clubs[0], readings: [{ key: 'loftStampedDeg', value: 200, takenOn: '2026-01-01' }] }] }],
     ['text for a number', { ...locker, clubs: [{ ...locker.clubs[0], readings: [{ key: 'lieDeg', value: '62', takenOn: '2026-01-01' }] }] }],
