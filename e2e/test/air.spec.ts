@@ -46,7 +46,8 @@ test('a bag is read in this week\'s air: by key, by place, by number; it is in t
   await saved(page);
 
   await page.keyboard.press('Alt+t');
-  await expect(page.getByRole('columnheader', { name: 'Against baseline' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Against baseline', exact: true })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Driver/ }).last()).toContainText(/\d+ yd\s*[+−]\d+\s*\d+ [+−]\d+/);
   await page.keyboard.press('Alt+t');
   await air.getByLabel('Read in').selectOption('baseline');
   await expect(shifts(page)).toHaveCount(0);

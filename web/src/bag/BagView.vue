@@ -226,7 +226,7 @@ const kindPick = ref<ClubKind | null>(null);
       <ConditionsBar
         v-if="airOpen || ladder.setting.value" ref="airBar" :setting="ladder.setting.value" :baseline="ladder.baseline.value" :unit="unit" :complaints="ladder.complaints.value" :problem="ladder.conditions.problem.value"
         @set="ladder.setting.value = $event">
-        <ConditionsEffect v-if="ladder.setting.value" :clubs="ladder.shown.value" :known="ladder.knownCarries.value" :turned="ladder.turned.value" :moved-of="ladder.conditions.movedOf" :sheet="store.ladderClubs" :unit="unit" />
+        <ConditionsEffect v-if="ladder.setting.value" :clubs="ladder.shown.value" :moved="ladder.moved.value" :turned="ladder.turned.value" :unit="unit" />
       </ConditionsBar>
       <div class="stage">
       <div ref="board" class="board" :class="{ table: asTable, wide: boardWidth > 1000 }">
@@ -236,9 +236,9 @@ const kindPick = ref<ClubKind | null>(null);
           @write="editing.write" @add="editing.add" @paste="paste" @open="openClubId = $event" @active="activeClub = $event" @dropped="putIn" @dragging="carrying = $event" />
         <template v-if="!asTable">
           <LadderRibs class="ribs" :report="report" :rows="ladder.rows.value.length" :row-px="ROW_PX" :head-px="HEAD_PX" :unit="unit" :fresh="ladder.freshSteps.value" @point="pointed = $event" />
-          <LadderRail class="rail" :clubs="ladder.shown.value" :report="report" :height="railHeight" :unit="unit" :gone="ladder.goneClubs.value" :fresh="ladder.freshClubs.value" :pointed="pointed" :known="ladder.knownCarries.value" />
+          <LadderRail class="rail" :clubs="ladder.shown.value" :report="report" :height="railHeight" :unit="unit" :gone="ladder.goneClubs.value" :fresh="ladder.freshClubs.value" :pointed="pointed" :moved="ladder.moved.value" />
         </template>
-        <LadderTable v-else class="as-table" :report="report" :unit="unit" :known="ladder.knownCarries.value" />
+        <LadderTable v-else class="as-table" :report="report" :unit="unit" :moved="ladder.moved.value" />
         <SwapPicker
           v-if="picking && bag" class="picker" :bag="bag" :in-bag="ladder.inBag.value" :left-out="leftOutClubs" :options="ladder.options.value" :unit="unit" :full="full"
           @trial="trial = $event" @choose="choose" @close="leave" />

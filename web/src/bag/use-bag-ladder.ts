@@ -5,7 +5,7 @@ import type { BagView, ClubView } from '@tasche/contract';
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
-import { useMovedClubs, useSetting } from '../conditions/use-conditions';
+import { useMovedClubs, useSetting, type Moved } from '../conditions/use-conditions';
 import { useSheet } from '../sheet/sheet-store';
 import type { Trial } from './trial';
 
@@ -60,9 +60,9 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const leftOut = computed(() => store.clubs
     .filter((club) => !bag.value?.clubIds.includes(club.id) && club.spec.state?.value !== 'retired'));
   const leftOutClubs = computed(() => leftOut.value.map(ladderClub).map(conditions.move));
-  /** What each club is known to carry, by id, while the ladder is read in other air. */
-  const knownCarries = computed(() => (setting.value
-    ? new Map(known.value.flatMap((club): [string, number][] => (club.shots.full ? [[club.id, club.shots.full.carryM]] : [])))
+  /** What the air did to each stock shot, by club, while the ladder is read in other air. */
+  const moved = computed(() => (setting.value
+    ? new Map(known.value.flatMap((club): [string, Moved][] => { const one = conditions.movedOf(club); return one ? [[club.id, one]] : []; }))
     : undefined));
   /** Steps that have another verdict in this air than where the carries are known. */
   const turned = computed(() => (setting.value && !trial.value ? turnedSteps(gaps(known.value, options.value), report.value) : []));
@@ -77,6 +77,6 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
 
   return {
     unit, school, options, limit, inBag, shown, report, before, difference, freshSteps, freshClubs, goneClubs, rows, leftOut, leftOutClubs, tooMany, trial, mark,
-    setting, baseline, complaints, conditions, knownCarries, turned,
+    setting, baseline, complaints, conditions, moved, turned,
   };
 }

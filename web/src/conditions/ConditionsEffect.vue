@@ -7,26 +7,21 @@ import type { Moved } from './use-conditions';
 /** What this air does to the bag in a line or two: the shift from the longest club to the shortest, and the steps it opens or closes. */
 const props = defineProps<{
   clubs: readonly LadderClub[];
-  /** Carries where they are known, by club. */
-  known: ReadonlyMap<string, number> | undefined;
+  moved: ReadonlyMap<string, Moved> | undefined;
   turned: readonly { before: StepReport; after: StepReport }[];
-  movedOf: (club: LadderClub) => Moved | undefined;
-  /** Clubs as the sheet has them, by id. */
-  sheet: ReadonlyMap<string, LadderClub>;
   unit: DistanceUnit;
 }>();
 
 const names = computed(() => new Map(props.clubs.map((club) => [club.id, club.name])));
 const shifts = computed(() => props.clubs.flatMap((club) => {
-  const own = props.sheet.get(club.id);
-  const moved = own && props.known?.has(club.id) ? props.movedOf(own) : undefined;
-  return moved ? [{ club, moved }] : [];
-}).sort((a, b) => b.moved.carryM - a.moved.carryM));
+  const there = props.moved?.get(club.id);
+  return there ? [{ club, there }] : [];
+}).sort((a, b) => b.there.carryM - a.there.carryM));
 const few = computed(() => {
   const all = shifts.value;
   return all.length <= 3 ? all : [all[0]!, all[Math.floor(all.length / 2)]!, all.at(-1)!];
 });
-const drift = computed(() => shifts.value.find(({ moved }) => Math.abs(moved.lateralM) >= 1)?.moved.lateralM);
+const drift = computed(() => shifts.value.find(({ there }) => Math.abs(there.lateralM) >= 1)?.there.lateralM);
 const short = computed(() => props.clubs.length - shifts.value.length - props.clubs.filter((club) => !club.shots.full).length);
 /** What becomes worth a word, or stops being; a step that is only less sure is counted. */
 const worth = (step: StepReport) => step.severity === 'fault' || step.severity === 'look' || step.word === 'either-or';
@@ -37,11 +32,11 @@ const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${na
 
 <template>
   <p class="effect small" role="status">
-    <span v-for="{ club, moved } in few" :key="club.id" class="shift" :title="`95 % of the time within ${formatDistance(moved.plusMinusM, unit)}`">
-      <b>{{ club.name }}</b> {{ distanceNumber(moved.carryM, unit) }} <span class="brass">{{ signedDistance(moved.shiftCarryM, unit) }}</span>
-      <span class="quiet"> ±{{ distanceNumber(moved.plusMinusM, unit) }}, total {{ distanceNumber(moved.totalM, unit) }} <span class="brass">{{ signedDistance(moved.shiftTotalM, unit) }}</span></span>
+    <span v-for="{ club, there } in few" :key="club.id" class="shift" :title="`95 % of the time within ${formatDistance(there.plusMinusM, unit)}`">
+      <b>{{ club.name }}</b> {{ distanceNumber(there.carryM, unit) }} <span class="brass">{{ signedDistance(there.shiftCarryM, unit) }}</span>
+      <span class="quiet"> ±{{ distanceNumber(there.plusMinusM, unit) }}, total {{ distanceNumber(there.totalM, unit) }} <span class="brass">{{ signedDistance(there.shiftTotalM, unit) }}</span></span>
     </span>
-    <span v-if="drift !== undefined" class="quiet">the wind drifts the {{ shifts[0]?.club.name }} {{ formatDistance(Math.abs(shifts[0]?.moved.lateralM ?? 0), unit) }} {{ drift < 0 ? 'left' : 'right' }}</span>
+    <span v-if="drift !== undefined" class="quiet">the wind drifts the {{ shifts[0]?.club.name }} {{ formatDistance(Math.abs(shifts[0]?.there.lateralM ?? 0), unit) }} {{ drift < 0 ? 'left' : 'right' }}</span>
     <span v-for="{ before, after } in said" :key="stepName(after)"><span class="verdict" :class="after.severity">{{ MARKS[after.severity] }} {{ stepName(after) }} {{ distanceNumber(before.carryM, unit) }} → {{ distanceNumber(after.carryM, unit) }}: {{ after.word }}</span><span v-if="after.word !== before.word" class="quiet"> (at the baseline {{ before.word }})</span></span>
     <span v-if="unsure > 0" class="quiet">{{ unsure }} {{ unsure === 1 ? 'step is' : 'steps are' }} less sure here.</span>
     <span v-if="said.length === 0 && shifts.length > 1" class="quiet">No step opens or closes because of it.</span>

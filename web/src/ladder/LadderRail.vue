@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import {
-  carryLadder, distanceNumber, formatDegrees, formatDistance, signedDistance, toMetres, type DistanceUnit, type GapReport, type LadderClub, type Rung, type StepReport,
+  carryLadder, distanceNumber, formatDegrees, formatDistance, signedDistance, sourceWords, toMetres, type DistanceUnit, type GapReport, type LadderClub, type Rung, type StepReport,
 } from '@tasche/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
+import type { Moved } from '../conditions/use-conditions';
 import { spanLanes, spreadLabels } from './spread-labels';
 
 /** The rail true to distance, joined to the rail of degrees: spans from soft to hard, spreads, holes, and what stood before. */
@@ -17,8 +18,8 @@ const props = defineProps<{
   /** Clubs that are new. */
   fresh?: ReadonlySet<string>;
   pointed?: StepReport | null;
-  /** Carries where they are known, by club, while the ladder is read in other air. */
-  known?: ReadonlyMap<string, number> | undefined;
+  /** What the air did to each club, while the ladder is read in other air. */
+  moved?: ReadonlyMap<string, Moved> | undefined;
 }>();
 
 const box = ref<HTMLElement | null>(null);
@@ -29,7 +30,17 @@ const LOFT_X = 40;
 const RAIL_X = 116;
 const LANE_PX = 11;
 
-const knownOf = (rung: Rung): number | undefined => props.known?.get(rung.id);
+/** The carry it is known by, where that was. */
+function knownOf(rung: Rung): number | undefined {
+  const moved = props.moved?.get(rung.id);
+  return moved && rung.carryM - moved.shiftCarryM;
+}
+/** Where the number comes from, in words. */
+function originOf(rung: Rung): string {
+  const own = `${rung.name}: carry ${formatDistance(rung.carryM, props.unit)}, ${sourceWords(rung.full, props.unit)}`;
+  const moved = props.moved?.get(rung.id);
+  return moved ? `${own}, moved by ${signedDistance(moved.shiftCarryM, props.unit)}, within ${formatDistance(moved.plusMinusM, props.unit)}; total ${distanceNumber(moved.totalM, props.unit)}, moved by ${signedDistance(moved.shiftTotalM, props.unit)}` : own;
+}
 const rungs = computed(() => carryLadder(props.clubs));
 const goneRungs = computed(() => carryLadder(props.gone ?? []));
 const all = computed(() => [...rungs.value, ...goneRungs.value]);
@@ -98,7 +109,7 @@ const loftTicks = computed(() => Array.from({ length: 8 }, (_tick, i) => (i + 1)
   <div ref="box" class="rail">
     <svg v-if="width > 0 && rungs.length > 0" :width="width" :height="height" role="img" :aria-label="`Rail of ${rungs.length} clubs by carry; the table form lists them`">
       <text :x="LOFT_X" y="16" class="head" text-anchor="middle">degrees</text>
-      <text :x="RAIL_X" y="16" class="head" text-anchor="middle">{{ unit === 'yd' ? 'yards' : 'metres' }}{{ known ? ' here' : '' }}</text>
+      <text :x="RAIL_X" y="16" class="head" text-anchor="middle">{{ unit === 'yd' ? 'yards' : 'metres' }}{{ moved ? ' here' : '' }}</text>
       <g v-for="hole in holes" :key="`${hole.step.upperId}${hole.step.lowerId}`">
         <rect :x="RAIL_X" :y="hole.top" :width="lanesWide + 2" :height="hole.height" class="hole" />
         <text v-if="holeLabelY(hole) !== undefined" :x="labelX" :y="holeLabelY(hole)" class="hole-label">{{ hole.text }}</text>
@@ -130,6 +141,7 @@ const loftTicks = computed(() => Array.from({ length: 8 }, (_tick, i) => (i + 1)
         </template>
         <circle :cx="RAIL_X" :cy="peg.y" r="4.5" class="dot" />
         <text :x="labelX" :y="peg.labelY + 4.5" class="label">
+          <title>{{ originOf(peg.rung) }}</title>
           <tspan>{{ peg.rung.name }}</tspan><tspan dx="6" class="number">{{ distanceNumber(peg.rung.carryM, unit) }}</tspan>
           <tspan v-if="knownOf(peg.rung) !== undefined" dx="6" class="shift-number">{{ signedDistance(peg.rung.carryM - knownOf(peg.rung)!, unit) }}</tspan>
         </text>

@@ -1,33 +1,39 @@
 <script setup lang="ts">
 import { distanceNumber, formatDegrees, signedDistance, type DistanceUnit, type GapReport } from '@tasche/core';
+import type { Moved } from '../conditions/use-conditions';
 import { MARKS } from './marks';
 
 /** The ladder for people who would rather read it, or hear it. */
 const props = defineProps<{
   report: GapReport;
   unit: DistanceUnit;
-  /** Carries where they are known, by club, while the ladder is read in other air. */
-  known?: ReadonlyMap<string, number> | undefined;
+  /** What the air did to each club, while the ladder is read in other air. */
+  moved?: ReadonlyMap<string, Moved> | undefined;
 }>();
 
-function shift(clubId: string, carryM: number): string {
-  const known = props.known?.get(clubId);
-  return known === undefined ? '' : signedDistance(carryM - known, props.unit);
-}
+/** "239 −13", where anything was moved. */
+const totalOf = (clubId: string): string => {
+  const moved = props.moved?.get(clubId);
+  return moved ? `${distanceNumber(moved.totalM, props.unit)} ${signedDistance(moved.shiftTotalM, props.unit)}` : '';
+};
+const shiftOf = (clubId: string): string => {
+  const moved = props.moved?.get(clubId);
+  return moved ? signedDistance(moved.shiftCarryM, props.unit) : '';
+};
 </script>
 
 <template>
   <table class="ladder">
     <caption class="unseen">Ladder: each club with its loft and carry, and the step to the next club</caption>
     <thead>
-      <tr><th scope="col">Club</th><th scope="col">Loft</th><th scope="col">Carry</th><th v-if="known" scope="col">Against baseline</th><th scope="col">Loft step</th><th scope="col">Carry step</th><th scope="col">Target</th><th scope="col">Verdict</th></tr>
+      <tr><th scope="col">Club</th><th scope="col">Loft</th><th scope="col">Carry</th><th v-if="moved" scope="col">Against baseline</th><th v-if="moved" scope="col">Total, against baseline</th><th scope="col">Loft step</th><th scope="col">Carry step</th><th scope="col">Target</th><th scope="col">Verdict</th></tr>
     </thead>
     <tbody>
       <tr v-for="(rung, i) in report.rungs" :key="rung.clubId">
         <th scope="row">{{ rung.name }}</th>
         <td>{{ rung.loftDeg === undefined ? '' : formatDegrees(rung.loftDeg) }}</td>
         <td>{{ distanceNumber(rung.carryM, unit) }} {{ unit }}</td>
-        <td v-if="known">{{ shift(rung.clubId, rung.carryM) }}</td>
+        <td v-if="moved">{{ shiftOf(rung.clubId) }}</td><td v-if="moved">{{ totalOf(rung.clubId) }}</td>
         <template v-if="report.steps[i]">
           <td>{{ report.steps[i].loftDeg === undefined ? '' : formatDegrees(report.steps[i].loftDeg) }}</td>
           <td>{{ distanceNumber(report.steps[i].carryM, unit) }}</td>
