@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { validation, validationPage } from '../core/validation/report.js';
+import { validation, validationPage } from '../core/test/validation/report.js';
 
 /** `./tasche validate`: holds the core to what is published and remembered, and writes docs/validation.md. */
 export function validate(): void {

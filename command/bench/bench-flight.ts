@@ -1,6 +1,6 @@
 import { airOf, fly, groundOf, moveShot, spreadOf, swingOf, BASELINE, MEDIUM_FAIRWAY, SHOT_KINDS, type LadderClub, type Setting, type Shot } from '@tasche/core';
-import { launchGrid } from '../../core/validation/launch-grid.js';
-import { odexFlight } from '../../core/validation/odex-flight.js';
+import { launchGrid } from '../../core/test/validation/launch-grid.js';
+import { odexFlight } from '../../core/test/validation/odex-flight.js';
 import { fortyClubs } from './bench-gaps.js';
 import { report } from './figure.js';
 

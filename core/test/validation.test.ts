@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { MISSES, validation, validationPage } from '../validation/report.js';
+import { MISSES, validation, validationPage } from './validation/report.js';
 // @ts-expect-error Vite hands over a file's text; the core has no types of Vite
 import page from '../../docs/validation.md?raw';
 

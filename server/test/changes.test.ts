@@ -213,3 +213,21 @@ describe('a plan', () => {
     expect((await bench.sheet(playerId)).plans).toEqual([]);
   });
 });
+
+describe('a player\'s baseline', () => {
+  it('is kept, shown, said in the history and undone; half an air is refused by name', async () => {
+    const bench = await workbench();
+    const playerId = await bench.player();
+    const high = { temperatureC: 12, altitudeM: 1520, humidityPct: 45, windMps: 0, windFromDeg: 0, targetElevationM: 0 };
+    expect((await bench.sheet(playerId)).player.baseline).toBeNull();
+    const { change } = await bench.done([{ do: 'editPlayer', playerId, version: 1, set: { baseline: high } }]);
+    expect(change.summary).toContain('carries are known at 12 °C and 1520 m');
+    expect((await bench.sheet(playerId)).player.baseline).toEqual(high);
+    const { altitudeM: _altitude, ...half } = high;
+    const refused = await bench.change([{ do: 'editPlayer', playerId, version: 2, set: { baseline: half as typeof high } }]);
+    expect(refused.status).toBe(400);
+    expect(JSON.stringify(refused.body)).toContain('set.baseline.altitudeM is missing');
+    await bench.undo(change.id).expect(200);
+    expect((await bench.sheet(playerId)).player.baseline).toBeNull();
+  });
+});

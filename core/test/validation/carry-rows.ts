@@ -1,6 +1,6 @@
 import {
   BASELINE, MEDIUM_FAIRWAY, SPREAD_SHOTS, airOf, carryCurve, fly, fromMetres, groundOf, run, scatteredLaunches, spreadOf, toMetres, type ClubKind, type LadderClub,
-} from '../src/index.js';
+} from '../../src/index.js';
 import { atMost, signed, type Row, type Section } from './row.js';
 import { HELD_OUT, STOCK, launchOf, type StockRow } from './stock-table.js';
 

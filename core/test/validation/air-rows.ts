@@ -1,4 +1,4 @@
-import { ZERO_CELSIUS_K, airDensity, standardAtmosphere } from '../src/index.js';
+import { ZERO_CELSIUS_K, airDensity, standardAtmosphere } from '../../src/index.js';
 import { nearBy, type Row, type Section } from './row.js';
 
 /**

@@ -1,4 +1,4 @@
-import { AERODYNAMICS, BALL, BASELINE, GRAVITY, airOf, fly, type Aerodynamics, type Air } from '../src/index.js';
+import { AERODYNAMICS, BALL, BASELINE, GRAVITY, airOf, fly, type Aerodynamics, type Air } from '../../src/index.js';
 import { launchGrid } from './launch-grid.js';
 import { odexFlight } from './odex-flight.js';
 import { atMost, nearBy, type Section } from './row.js';

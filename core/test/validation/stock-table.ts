@@ -1,4 +1,4 @@
-import { BASELINE, airOf, fly, fromMetres, type Flight, type Launch } from '../src/index.js';
+import { BASELINE, airOf, fly, fromMetres, type Flight, type Launch } from '../../src/index.js';
 import { signed, type Row, type Section } from './row.js';
 
 const MPS_PER_MPH = 0.44704;

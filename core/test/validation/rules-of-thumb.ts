@@ -1,7 +1,7 @@
 import {
   BASELINE, MEDIUM_FAIRWAY, TOUR_SEVEN_IRON_MPS, airOf, fly, fromMetres, groundOf, impact, moveShot, playsLike, run, solveRising, stockDelivery, swingOf, toMetres,
   whatIf, type ClubKind, type Conditions, type Flight, type Surface,
-} from '../src/index.js';
+} from '../../src/index.js';
 import { between, signed, type Row, type Section } from './row.js';
 import { STOCK, flown, launchOf } from './stock-table.js';
 

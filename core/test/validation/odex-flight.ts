@@ -1,4 +1,4 @@
-import { AERODYNAMICS, BALL, GRAVITY, dragCoefficient, liftCoefficient, windShare, type Air, type Flight, type Launch } from '../src/index.js';
+import { AERODYNAMICS, BALL, GRAVITY, dragCoefficient, liftCoefficient, windShare, type Air, type Flight, type Launch } from '../../src/index.js';
 
 /** What is used of `odex`, Hairer and Wanner's extrapolation code, from the registry. Its package ships sources the type checker would read. */
 interface OdexSolver {

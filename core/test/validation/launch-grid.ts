@@ -1,4 +1,4 @@
-import { BASELINE, type Conditions, type Launch } from '../src/index.js';
+import { BASELINE, type Conditions, type Launch } from '../../src/index.js';
 
 /**
  * A grid of launches and airs from lob wedge to driver, the same every time: points of the additive golden-ratio sequence, which fills a box
