@@ -10,7 +10,7 @@ export interface CarryAnswer {
   /** Clubs the curve stands on. */
   clubs: number;
   sevenIronSpeedMps: number;
-  estimates: readonly ({ kind: ClubKind; loftDeg: number } & CarryEstimate)[];
+  estimates: readonly ({ kind: ClubKind; loftDeg: number; longerIn: number } & CarryEstimate)[];
   tweaks: readonly ({ clubId: string } & TweakEffect)[];
 }
 
@@ -19,7 +19,7 @@ const carrySchema = wholeDocument(yup.object({
   clubs: ladderClubsSchema,
   conditions: conditionsSchema.default(undefined),
   lofts: yup.array(yup.object({
-    kind: clubKindSchema.required('${path} is missing'), loftDeg: finite(0, 80).required('${path} is missing'),
+    kind: clubKindSchema.required('${path} is missing'), loftDeg: finite(0, 80).required('${path} is missing'), longerIn: finite(-3, 3),
   }).strict().noUnknown(unknown)).max(200),
   tweaks: yup.array(yup.object({
     clubId: textSchema(80).required('${path} is missing'),
@@ -47,7 +47,7 @@ export function calcCarry(document: unknown): CarryAnswer {
   return {
     clubs: curve.clubs,
     sevenIronSpeedMps: curve.sevenIronSpeedMps,
-    estimates: asked(lofts, 'lofts', ({ kind, loftDeg }) => ({ kind, loftDeg, ...curve.at(kind, loftDeg) })),
+    estimates: asked(lofts, 'lofts', ({ kind, loftDeg, longerIn = 0 }) => ({ kind, loftDeg, longerIn, ...curve.at(kind, loftDeg, longerIn) })),
     tweaks: asked(tweaks, 'tweaks', ({ clubId, ...tweak }) => {
       const club = known.find((one) => one.id === clubId);
       const { loftDeg, shots } = club ?? { loftDeg: undefined, shots: {} as LadderClub['shots'] };

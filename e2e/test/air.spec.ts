@@ -81,6 +81,12 @@ test('flights of the bag and of an either-or pair, from the side and from above,
   await expect(rows).toHaveCount(2);
   await page.getByRole('button', { name: 'Whole bag' }).click();
   await expect(rows).toHaveCount(13);
+  const carry = async () => Number.parseInt((await rows.first().locator('td').first().textContent())!, 10);
+  const clean = await carry();
+  await page.getByLabel('Lie').selectOption('heavy rough');
+  await expect(page.getByText('grabs the hosel')).toBeVisible();
+  await expect.poll(carry).toBeLessThan(clean - 20);
+  await expect(page).toHaveURL(/lie=heavy/);
 });
 
 test('what half a degree would do is shown before it is done, and a club never hit gets a modelled carry that a measured one replaces', async ({ page }) => {

@@ -23,15 +23,19 @@ export interface CarryCurve {
   sevenIronSpeedMps: number;
   /**
    * The full shot of a club of this kind and loft.
+   * @param longerIn than such clubs usually are, inches; the head comes faster, and that is all that is known of it
    * @throws RefusedInput naming the field
    */
-  at(kind: ClubKind, loftDeg: number): CarryEstimate;
+  at(kind: ClubKind, loftDeg: number, longerIn?: number): CarryEstimate;
 }
 
 /** Lofts a curve speaks of, per kind; they end where a step more would say nothing. */
 const LOFTS: Record<Exclude<ClubKind, 'putter'>, readonly [number, number]> = {
   driver: [5, 20], fairway: [10, 32], hybrid: [13, 36], 'driving iron': [13, 30], iron: [13, 54], wedge: [40, 68], chipper: [25, 45],
 };
+
+/** How far a build's length may be from the usual. */
+const LONGER_IN = [-3, 3] as const;
 
 /*
  * How players differ from the stock swing, as standard deviations of the logarithm of carry. Ours: wide enough that the stock table's own
@@ -98,6 +102,8 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
     }
   }
 
+  const buildCarryM = (kind: ClubKind, loftDeg: number, longerIn: number) => fly(impact({ ...stockDelivery(kind, loftDeg, sevenIronSpeedMps), longerIn }), air).carryM;
+
   const curves = new Map<ClubKind, { lofts: number[]; logs: number[] }>();
   /** The curve of a kind at whole degrees, falling. */
   function curveOf(kind: Exclude<ClubKind, 'putter'>): { lofts: number[]; logs: number[] } {
@@ -117,14 +123,15 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
   return {
     clubs: known.length,
     sevenIronSpeedMps,
-    at(kind, loftDeg) {
+    at(kind, loftDeg, longerIn = 0) {
       if (kind === 'putter') throw new RefusedInput('kind', 'must be a club with a carry, not a putter');
       const [from, to] = LOFTS[kind];
-      requireWithin({ loftDeg }, { loftDeg: [from, to] });
+      requireWithin({ loftDeg, longerIn }, { loftDeg: [from, to], longerIn: LONGER_IN });
       const { logs } = curveOf(kind);
       const below = Math.min(Math.floor(loftDeg) - from, logs.length - 2);
       const share = loftDeg - from - below;
-      const carryM = Math.exp(logs[below]! * (1 - share) + logs[below + 1]! * share);
+      const usualM = Math.exp(logs[below]! * (1 - share) + logs[below + 1]! * share);
+      const carryM = longerIn === 0 ? usualM : usualM * (buildCarryM(kind, loftDeg, longerIn) / buildCarryM(kind, loftDeg, 0));
       const deviation = Math.sqrt(process.at({ kind, loftDeg }).variance + BUILD ** 2);
       const flight = flightOf({ kind, loftDeg }, carryM);
       const apexM = flight.apexM * Math.exp(apexOff.mean);

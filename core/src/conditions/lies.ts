@@ -22,6 +22,9 @@ export const LIES: Record<Lie, LieEffect> = {
   sand: { speed: 0.95, spin: 0.90, launchDeg: -0.5, spread: 1.6, words: 'ball first, or half of it stays there' },
 };
 
+/** As people choose among them. */
+export const LIE_NAMES = Object.keys(LIES) as readonly Lie[];
+
 /** Long-shafted heads without loft get through grass worse. Ours. */
 const GRASS_HURTS: Partial<Record<ClubKind, number>> = { driver: 1.4, fairway: 1.1, hybrid: 0.8, 'driving iron': 1.3, iron: 1, wedge: 0.85 };
 

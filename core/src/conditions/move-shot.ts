@@ -7,6 +7,7 @@ import { ballSpeedRatio } from '../impact/impact.js';
 import { run } from '../run-out/run-out.js';
 import { groundOf, type Surface } from '../run-out/surface.js';
 import { airOf, type Conditions } from './conditions.js';
+import { fromLie, type Lie } from './lies.js';
 
 /** Air and ground a shot is read in. */
 export interface Setting { conditions: Conditions; surface: Surface }
@@ -65,11 +66,13 @@ export function swingOf(club: { kind: ClubKind; loftDeg?: number | undefined }, 
 /**
  * A known shot in other air and on other ground: what it was known to do, and the model there less the model here.
  * The ball is taken to be as warm as the air.
+ * @param lie what it is hit off there; it is known from a good lie on the fairway
  */
-export function moveShot(swung: SwungShot, to: Setting): MovedShot {
+export function moveShot(swung: SwungShot, to: Setting, lie: Lie = 'fairway'): MovedShot {
   const { launch, here, shot, kind } = swung;
   const air = airOf(to.conditions);
-  const warm = { ...launch, ballSpeedMps: launch.ballSpeedMps * ballSpeedRatio(kind, to.conditions.temperatureC, swung.from.conditions.temperatureC) };
+  const warmth = ballSpeedRatio(kind, to.conditions.temperatureC, swung.from.conditions.temperatureC);
+  const warm = fromLie({ ...launch, ballSpeedMps: launch.ballSpeedMps * warmth }, kind, lie);
   const there = fly(warm, air, to.conditions.targetElevationM);
   const rest = run(there.landSpeedMps, there.landDeg, there.landSpinRpm, groundOf(to.surface));
   const shiftCarryM = there.carryM - here.carryM;

@@ -58,6 +58,15 @@ describe('a player\'s carry curve', () => {
     expect(one.at('wedge', 56).carryM.plusMinus).toBeGreaterThan(known.plusMinus);
   });
 
+  it('carries a longer build a little farther, and the usual one as ever', () => {
+    const usual = curve.at('iron', 34);
+    expect(curve.at('iron', 34, 0)).toEqual(usual);
+    const longer = curve.at('iron', 34, 1).carryM.value - usual.carryM.value;
+    expect(longer).toBeGreaterThan(0.5);
+    expect(longer).toBeLessThan(4);
+    expect(() => curve.at('iron', 34, 9)).toThrowError('longerIn must be between -3 and 3, not 9');
+  });
+
   it('never learns from what was itself modelled', () => {
     const modelled = club('9 iron', 'iron', 41, 90);
     const full = { ...modelled.shots.full!, source: 'modelled' as const, plusMinusM: 3 };

@@ -69,6 +69,13 @@ describe('lies', () => {
     expect(Object.keys(LIES)).toHaveLength(8);
   });
 
+  it('moves a shot from a lie as well as to other air', () => {
+    const swung = swingOf(seven, shot, home);
+    expect(moveShot(swung, home, 'fairway')).toEqual(moveShot(swung, home));
+    expect(moveShot(swung, home, 'heavy rough, wet').shiftCarryM).toBeLessThan(-15);
+    expect(moveShot(swung, home, 'light rough, wet').runM).toBeGreaterThan(moveShot(swung, home).runM + 3);
+  });
+
   it('grass holds a driver more than a wedge', () => {
     const lost = (kind: 'driver' | 'wedge') => 1 - fromLie(launch, kind, 'heavy rough').ballSpeedMps / launch.ballSpeedMps;
     expect(lost('driver')).toBeGreaterThan(lost('wedge'));

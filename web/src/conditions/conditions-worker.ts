@@ -1,6 +1,6 @@
 import {
-  airOf, carryCurve, fly, groundOf, isFullSwing, moveShot, spreadOf, swingOf,
-  type CarryEstimate, type ClubKind, type LadderClub, type MovedShot, type PathPoint, type Setting, type Shot, type ShotKind, type SwungShot,
+  LIES, airOf, carryCurve, fly, groundOf, isFullSwing, moveShot, spreadOf, swingOf,
+  type CarryEstimate, type ClubKind, type LadderClub, type Lie, type MovedShot, type PathPoint, type Setting, type Shot, type ShotKind, type SwungShot,
 } from '@tasche/core';
 import { expose } from 'comlink';
 import { shotKey } from './shot-key';
@@ -21,6 +21,8 @@ export interface FlightTrace {
 
 const swings = new Map<string, SwungShot | null>();
 const MOST_SWINGS = 5000;
+/** Of a shot whose spread is not known, as a share of its carry. From memory of good players. */
+const USUAL_SPREAD = 0.03;
 
 /** The swing behind a shot, found once; null where none is to be found. */
 function swingFor(club: LadderClub, shot: Shot, from: Setting): SwungShot | null {
@@ -38,9 +40,9 @@ function swingFor(club: LadderClub, shot: Shot, from: Setting): SwungShot | null
   return swung;
 }
 
-function movedTo(swung: SwungShot, to: Setting): MovedShot | null {
+function movedTo(swung: SwungShot, to: Setting, lie: Lie = 'fairway'): MovedShot | null {
   try {
-    return moveShot(swung, to);
+    return moveShot(swung, to, lie);
   } catch {
     return null; // It does not get up to the target.
   }
@@ -59,19 +61,19 @@ const api = {
   },
 
   /** The stock flights of these clubs, with their spread of 200. */
-  flights(clubs: readonly LadderClub[], from: Setting, to: Setting): FlightTrace[] {
+  flights(clubs: readonly LadderClub[], from: Setting, to: Setting, lie: Lie): FlightTrace[] {
     const air = airOf(to.conditions);
     const ground = groundOf(to.surface);
     const { targetElevationM } = to.conditions;
     return clubs.flatMap((club) => {
       const { full } = club.shots;
       const swung = full && swingFor(club, full, from);
-      const there = swung && movedTo(swung, to);
+      const there = swung && movedTo(swung, to, lie);
       if (!full || !there) return [];
       const points: PathPoint[] = [];
       const flown = fly(there.launch, air, targetElevationM, points);
       const { launch, ...moved } = there;
-      const { carrySdM, lateralSdM, lowEndM, shots } = spreadOf(launch, air, ground, full.spreadM, targetElevationM);
+      const { carrySdM, lateralSdM, lowEndM, shots } = spreadOf(launch, air, ground, (full.spreadM ?? full.carryM * USUAL_SPREAD) * LIES[lie].spread, targetElevationM);
       return [{
         clubId: club.id, path: Float64Array.from(points.flatMap(({ xM, yM, zM }) => [xM, yM, zM])), moved,
         flightS: flown.flightS, landSpeedMps: flown.landSpeedMps, spread: { carrySdM, lateralSdM, lowEndM, shots },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { carryLadder, distanceNumber, formatDistance, gaps, signedDistance, sourceWords, type LadderClub } from '@tasche/core';
+import { LIES, LIE_NAMES, carryLadder, distanceNumber, formatDistance, gaps, signedDistance, sourceWords, type LadderClub, type Lie } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -50,15 +50,23 @@ function press(id: string): void {
 }
 const isPair = (ids: readonly string[]) => ids.length === chosen.value.length && ids.every((id) => chosen.value.includes(id));
 
+/** What the ball lies on; part of the address too. */
+const lie = computed<Lie>({
+  get: () => LIE_NAMES.find((one) => one === route.query.lie) ?? 'fairway',
+  set: (next) => void router.replace({ query: { ...route.query, lie: next === 'fairway' ? undefined : next } }),
+});
+/** Something differs from where the carries are known. */
+const elsewhere = computed(() => setting.value !== null || lie.value !== 'fairway');
+
 const traces = shallowRef<readonly FlightTrace[]>([]);
 const problem = ref('');
 const busy = ref(false);
 let turn = 0;
-watch([known, setting, baseline], async ([clubs, to, from]) => {
+watch([known, setting, baseline, lie], async ([clubs, to, from, off]) => {
   const mine = ++turn;
   const slow = setTimeout(() => { if (mine === turn) busy.value = true; }, 300);
   try {
-    const answer = await conditionsWorker().flights(clubs, from, to ?? from);
+    const answer = await conditionsWorker().flights(clubs, from, to ?? from, off);
     if (mine === turn) { traces.value = answer; problem.value = ''; }
   } catch (error) {
     if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
@@ -99,7 +107,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
     <header class="page-head">
       <div class="grow">
         <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> flights of {{ bag?.name ?? 'no bag yet' }}</h1>
-        <p class="quiet small">{{ air }}. Modelled from each club’s own carry<span v-if="busy">; working…</span></p>
+        <p class="quiet small">{{ air }}. <template v-if="lie !== 'fairway'">Off {{ lie }}: {{ LIES[lie].words }}, by how much is uncertain by half. </template>Modelled from each club’s own carry<span v-if="busy">; working…</span></p>
       </div>
       <div class="bar no-print">
         <select v-if="bagOptions.length > 1" :value="bag?.id" aria-label="Bag" class="bags" @change="router.push({ name: 'flight', params: { playerId, bagId: ($event.target as HTMLSelectElement).value }, query: settingPart(route.query) })">
@@ -115,6 +123,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
       <div class="chips no-print" role="group" aria-label="Clubs shown">
         <button :aria-pressed="all" @click="choose([])">Whole bag</button>
         <button v-for="pair in pairs" :key="pair.join()" class="pair" :aria-pressed="isPair(pair)" @click="choose(pair)">{{ pair.map((id) => rungs.find((rung) => rung.id === id)?.name).join(' or ') }}</button>
+        <label class="lie">off <select v-model="lie" aria-label="Lie"><option v-for="one in LIE_NAMES" :key="one">{{ one }}</option></select></label>
         <span class="rule" />
         <button v-for="rung in rungs" :key="rung.id" :aria-pressed="!all && chosen.includes(rung.id)" @click="press(rung.id)">{{ rung.name }}</button>
       </div>
@@ -133,7 +142,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
           <caption class="unseen">Flights in this air</caption>
           <thead>
             <tr>
-              <th scope="col">Club</th><th scope="col">Carry</th><th v-if="setting" scope="col">against baseline</th><th scope="col">Sure to</th><th scope="col">Nine in ten past</th><th scope="col">Total</th>
+              <th scope="col">Club</th><th scope="col">Carry</th><th v-if="elsewhere" scope="col">against baseline</th><th scope="col">Sure to</th><th scope="col">Nine in ten past</th><th scope="col">Total</th>
               <th scope="col">Run</th><th scope="col">Apex</th><th scope="col">Lands</th><th scope="col">Drift</th><th scope="col">Wide</th><th scope="col">In the air</th><th scope="col">Carry known by</th>
             </tr>
           </thead>
@@ -141,7 +150,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
             <tr v-for="{ name, trace } in shown" :key="trace.clubId">
               <th scope="row">{{ name }}</th>
               <td>{{ distanceNumber(trace.moved.carryM, unit) }} {{ unit }}</td>
-              <td v-if="setting" class="brass">{{ signedDistance(trace.moved.shiftCarryM, unit) }}, total {{ signedDistance(trace.moved.shiftTotalM, unit) }}</td>
+              <td v-if="elsewhere" class="brass">{{ signedDistance(trace.moved.shiftCarryM, unit) }}, total {{ signedDistance(trace.moved.shiftTotalM, unit) }}</td>
               <td class="quiet">±{{ distanceNumber(trace.moved.plusMinusM, unit) }}</td>
               <td>{{ distanceNumber(trace.spread.lowEndM, unit) }}</td>
               <td>{{ distanceNumber(trace.moved.totalM, unit) }}</td>
@@ -169,6 +178,8 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 .chips button:hover { border-color: var(--petrol-mid); }
 .chips [aria-pressed='true'] { background: var(--petrol-soft); border-color: var(--petrol); color: var(--petrol); font-weight: 500; }
 .chips .pair { border-style: dashed; border-color: var(--petrol-mid); }
+.lie { font-size: 13px; color: var(--quiet); margin-left: 6px; }
+.lie select { font: inherit; min-height: 30px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); padding: 2px 4px; }
 .rule { width: 1px; align-self: stretch; background: var(--line); margin: 2px 6px; }
 .charts { display: grid; gap: 2px; }
 figure { margin: 0; min-width: 0; }
