@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 /** Drives the real thing: `./tasche test` starts a demo and says where it is in TASCHE_URL. */
 export default defineConfig({
   testDir: './test',
-  timeout: 45_000,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
   workers: 2,
   fullyParallel: false,
   reporter: [['list'], ['json', { outputFile: process.env.TASCHE_BROWSER_REPORT ?? '/tmp/tasche-browser.json' }]],

@@ -113,6 +113,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
         <select v-if="bagOptions.length > 1" :value="bag?.id" aria-label="Bag" class="bags" @change="router.push({ name: 'flight', params: { playerId, bagId: ($event.target as HTMLSelectElement).value }, query: settingPart(route.query) })">
           <option v-for="one in bagOptions" :key="one.id" :value="one.id">{{ one.name }}</option>
         </select>
+        <label class="lie small quiet">off <select v-model="lie" class="bags" aria-label="Lie"><option v-for="one in LIE_NAMES" :key="one">{{ one }}</option></select></label>
         <button class="plain-button" :title="`Show ${unit === 'yd' ? 'metres' : 'yards'} (Alt U)`" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
         <RouterLink v-if="bag" class="plain-button" :to="{ name: 'bag', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }">To the bag</RouterLink>
       </div>
@@ -123,7 +124,6 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
       <div class="chips no-print" role="group" aria-label="Clubs shown">
         <button :aria-pressed="all" @click="choose([])">Whole bag</button>
         <button v-for="pair in pairs" :key="pair.join()" class="pair" :aria-pressed="isPair(pair)" @click="choose(pair)">{{ pair.map((id) => rungs.find((rung) => rung.id === id)?.name).join(' or ') }}</button>
-        <label class="lie">off <select v-model="lie" aria-label="Lie"><option v-for="one in LIE_NAMES" :key="one">{{ one }}</option></select></label>
         <span class="rule" />
         <button v-for="rung in rungs" :key="rung.id" :aria-pressed="!all && chosen.includes(rung.id)" @click="press(rung.id)">{{ rung.name }}</button>
       </div>
@@ -178,8 +178,6 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 .chips button:hover { border-color: var(--petrol-mid); }
 .chips [aria-pressed='true'] { background: var(--petrol-soft); border-color: var(--petrol); color: var(--petrol); font-weight: 500; }
 .chips .pair { border-style: dashed; border-color: var(--petrol-mid); }
-.lie { font-size: 13px; color: var(--quiet); margin-left: 6px; }
-.lie select { font: inherit; min-height: 30px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); padding: 2px 4px; }
 .rule { width: 1px; align-self: stretch; background: var(--line); margin: 2px 6px; }
 .charts { display: grid; gap: 2px; }
 figure { margin: 0; min-width: 0; }
