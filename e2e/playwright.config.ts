@@ -6,6 +6,8 @@ export default defineConfig({
   timeout: 60_000,
   expect: { timeout: 10_000 },
   workers: 2,
+  // What takes the database away from everybody runs when everybody is done.
+  projects: [{ name: 'jobs', testIgnore: /faults/ }, { name: 'faults', testMatch: /faults/, dependencies: ['jobs'] }],
   fullyParallel: false,
   reporter: [['list'], ['json', { outputFile: process.env.TASCHE_BROWSER_REPORT ?? '/tmp/tasche-browser.json' }]],
   outputDir: '../test-results',

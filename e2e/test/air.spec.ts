@@ -81,6 +81,11 @@ test('flights of the bag and of an either-or pair, from the side and from above,
   await expect(rows).toHaveCount(2);
   await page.getByRole('button', { name: 'Whole bag' }).click();
   await expect(rows).toHaveCount(13);
+  await page.keyboard.press('Alt+b');
+  await expect(shifts(page).first()).toBeVisible();
+  await page.getByRole('navigation').getByRole('link', { name: 'Flights' }).click();
+  await expect(page).toHaveURL(/flight.*wind=6/);
+  await expect(rows).toHaveCount(13);
   const carry = async () => Number.parseInt((await rows.first().locator('td').first().textContent())!, 10);
   const clean = await carry();
   await page.getByLabel('Lie').selectOption('heavy rough');

@@ -1,6 +1,9 @@
+import { whatIf, type TweakEffect } from '../carry/what-if.js';
 import { isWedge } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
-import { toMetres, distanceNumber, type DistanceUnit } from '../units/distance.js';
+import type { Shot } from '../clubs/shot.js';
+import { RefusedInput } from '../refused-input.js';
+import { distanceNumber, type DistanceUnit } from '../units/distance.js';
 import { gaps, type GapOptions } from './gaps.js';
 import { carryLadder } from './ladder.js';
 import type { GapReport, StepReport } from './report.js';
@@ -21,8 +24,6 @@ export interface Remedy {
   bends?: readonly { clubId: string; fromDeg: number; toDeg: number }[];
 }
 
-/** Carry a degree of bend is worth in mid-irons and wedges: 2 to 3 yd. Common practice, no source. */
-const CARRY_PER_DEGREE_M = toMetres(2.5, 'yd');
 /** Half-degree steps are what a bench can hold; one degree is within what most heads allow. Common practice, no source. */
 const BEND_STEP_DEG = 0.5;
 const BEND_MOST_DEG = 1;
@@ -33,7 +34,7 @@ export const BENDING_CAUTION =
 /**
  * Remedies for the worst step of a bag, cheapest first: learn a partial shot, bend a loft, take a club out, swap in one that is owned.
  * Only remedies that leave the bag better are given: fewer faults, or as many faults and fewer looks, or a smaller evenness figure.
- * Carries after a bend are modelled by the rule of thumb above.
+ * Carries after a bend are modelled (`whatIf`).
  */
 export function remedies(bag: readonly LadderClub[], leftOut: readonly LadderClub[], options: GapOptions = {}): Remedy[] {
   const before = gaps(bag, options);
@@ -95,12 +96,19 @@ function bendsFor(bag: readonly LadderClub[], worst: StepReport, options: GapOpt
   const upper = bag.find((club) => club.id === worst.upperId)!;
   const lower = bag.find((club) => club.id === worst.lowerId)!;
   const remedies: Remedy[] = [];
+  const bentBy = new Map<string, LadderClub>();
+  const bend = (club: LadderClub, byDeg: number): LadderClub => {
+    const key = `${club.id} ${byDeg}`;
+    const bent = bentBy.get(key) ?? bentClub(club, byDeg);
+    bentBy.set(key, bent);
+    return bent;
+  };
   for (let weaker = 0; weaker <= BEND_MOST_DEG; weaker += BEND_STEP_DEG) {
     for (let stronger = 0; stronger <= BEND_MOST_DEG; stronger += BEND_STEP_DEG) {
       const bent = [{ club: upper, byDeg: weaker }, { club: lower, byDeg: -stronger }]
         .filter(({ byDeg }) => byDeg !== 0);
       if (bent.length === 0 || !bent.every(({ club }) => isBendable(club))) continue;
-      const bentBag = bag.map((club) => bentClub(club, bent.find((bend) => bend.club.id === club.id)?.byDeg ?? 0));
+      const bentBag = bag.map((club) => bend(club, bent.find((one) => one.club.id === club.id)?.byDeg ?? 0));
       const after = gaps(bentBag, options);
       remedies.push({
         kind: 'bend', bag: bentBag, after,
@@ -118,22 +126,37 @@ function isBendable(club: LadderClub): boolean {
   return (club.kind === 'iron' || club.kind === 'wedge') && club.loftDeg !== undefined;
 }
 
-/** The club bent by some degrees (positive is weaker), its full carry moved by the rule of thumb and marked as modelled. */
+/** The club bent by some degrees (positive is weaker), its full shot as the model expects it and marked as modelled. */
 export function bentClub(club: LadderClub, byDeg: number): LadderClub {
   if (byDeg === 0) return club;
-  const full = club.shots.full;
+  const { loftDeg, shots: { full } } = club;
+  if (loftDeg === undefined) return club;
+  const bent = { ...club, loftDeg: loftDeg + byDeg };
+  if (!full) return bent;
+  const effect = bendEffect(club.kind, loftDeg, full, byDeg);
+  if (!effect) return bent;
+  const { carryM, totalM, apexM, landDeg, conditions } = full;
   return {
-    ...club,
-    ...(club.loftDeg !== undefined && { loftDeg: club.loftDeg + byDeg }),
-    shots: full
-      ? { ...club.shots, full: { ...withoutSample(full), carryM: full.carryM - byDeg * CARRY_PER_DEGREE_M, source: 'modelled' } }
-      : club.shots,
+    ...bent,
+    shots: {
+      ...club.shots,
+      full: {
+        carryM: carryM + effect.carryM, source: 'modelled',
+        ...(totalM !== undefined && { totalM: totalM + effect.totalM }), ...(apexM !== undefined && { apexM: apexM + effect.apexM }),
+        ...(landDeg !== undefined && { landDeg: landDeg + effect.landDeg }), ...(conditions !== undefined && { conditions }),
+      },
+    },
   };
 }
 
-function withoutSample(shot: NonNullable<LadderClub['shots']['full']>) {
-  const { shots: _shots, spreadM: _spread, plusMinusM: _interval, ...rest } = shot;
-  return rest;
+/** The model's word on a bend; none for a carry that no swing of such a club makes. */
+function bendEffect(kind: LadderClub['kind'], loftDeg: number, shot: Shot, bendDeg: number): TweakEffect | undefined {
+  try {
+    return whatIf({ kind, loftDeg }, shot, { bendDeg });
+  } catch (error) {
+    if (error instanceof RefusedInput) return undefined;
+    throw error;
+  }
 }
 
 function takeOuts(bag: readonly LadderClub[], before: GapReport, options: GapOptions): Remedy[] {

@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router';
 import { useKeysHelp } from '../keys/keys-help';
 import { useSheet } from '../sheet/sheet-store';
 import { useSettings } from './settings';
+import { viewLink } from './view-link';
 
 const route = useRoute();
 const sheet = useSheet();
@@ -25,7 +26,7 @@ const views = [
     <template v-if="playerId">
       <RouterLink
         v-for="view in views" :key="view.name" class="view" :class="{ here: route.name === view.name }"
-        :to="{ name: view.name, params: { playerId } }">
+        :to="viewLink(view.name, playerId, route)">
         {{ view.label }}
       </RouterLink>
     </template>

@@ -94,7 +94,7 @@ function tryRemedy(remedy: Remedy | undefined): void {
   const inBag = ladder.inBag.value;
   const words = remedy.text.replace(/[.:].*$/, '');
   if (remedy.kind === 'bend') {
-    trial.value = { words: remedy.text.replace(/:.*$/, ''), clubs: remedy.bag, caution: `${BENDING_CAUTION} Carries after the bend are modelled at 2.5 yd a degree; write the new loft down when it is done.` };
+    trial.value = { words: remedy.text.replace(/:.*$/, ''), clubs: remedy.bag, caution: `${BENDING_CAUTION} Carries after the bend are modelled; write the new loft down when it is done.` };
     return;
   }
   const incoming = leftOutClubs.value.find((club) => club.id === remedy.inId);
@@ -161,7 +161,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     i: () => { if (canEdit.value && bag.value) picking.value = !picking.value; },
     m: () => ladder.mark(),
     a: () => { airOpen.value = true; void nextTick(() => airBar.value?.focus()); },
-    f: () => { void router.push({ name: 'flight', params: { playerId: props.playerId, bagId: bag.value?.id }, query: settingPart(route.query) }); },
     t: () => { asTable.value = !asTable.value; },
     y: () => tryRemedy(remediesNow().find((remedy) => remedy.kind === 'swap' || remedy.kind === 'take out')),
     s: () => { school.value = SCHOOLS[(SCHOOLS.findIndex((one) => one.id === school.value) + 1) % SCHOOLS.length]!.id; },

@@ -57,7 +57,7 @@ export function settingQuery(setting: Setting | null, baseline: Setting): Record
   return query;
 }
 
-/** The part of an address that goes along from one view of a bag to another. */
+/** The part of an address that says the air and the ground. */
 export function settingPart(query: LocationQuery): LocationQuery {
   return Object.fromEntries(SETTING_KEYS.flatMap((key) => (query[key] === undefined ? [] : [[key, query[key]]])));
 }

@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import { computed, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
+import { viewLink } from '../app/view-link';
 import { isTyping } from '../keys/is-typing';
 import { useSheet } from './sheet-store';
 
@@ -25,7 +26,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     event.preventDefault();
     store.redo();
   } else if (event.altKey && !command) {
-    const view = { b: 'bag', l: 'locker', p: 'plan' }[key];
+    const view = { b: 'bag', f: 'flight', l: 'locker', p: 'plan' }[key];
     if (key === 'u' && store.sheet) {
       event.preventDefault();
       settings.flipUnit(store.sheet.player.distanceUnit);
@@ -34,7 +35,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       void router.push('/roster');
     } else if (view) {
       event.preventDefault();
-      void router.push({ name: view, params: { playerId: props.playerId } });
+      void router.push(viewLink(view, props.playerId, route));
     }
   }
 });
