@@ -24,6 +24,7 @@ const PICTURES: readonly { file: string; address: string; scheme?: 'dark'; width
   { file: 'settings', address: `${DAVOR}/settings` },
   { file: 'locker', address: `${DAVOR}/locker` },
   { file: 'plan', address: `${DAVOR}/plan`, height: 1000 },
+  { file: 'plan-air', address: `${DAVOR}/plan?${SKARVOY}`, height: 1060 },
   { file: 'history', address: `${DAVOR}/history` },
 ];
 

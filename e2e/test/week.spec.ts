@@ -24,7 +24,14 @@ test('a week is planned, printed, made the gamer on the day, and undone', async 
   await saved(page);
   await page.goto(address);
   await expect(page.getByRole('textbox', { name: 'Why' })).toHaveValue('gets through wet rough');
+  // The week's air: the swap is judged in it, and the sheet says which it was.
+  const calm = await swap.textContent();
+  await page.keyboard.press('Alt+a');
+  await page.getByRole('region', { name: 'Air and ground' }).getByLabel('Read in').selectOption({ label: 'Lagoa Funda, spring' });
+  await expect(page.locator('.rail .shift-number').first()).toBeVisible();
+  await expect(swap).not.toHaveText(calm!);
   await page.emulateMedia({ media: 'print' });
+  await expect(page.getByText('Read in 24 °C, 40 m, 3 m/s from the left, soft fairway.')).toBeVisible();
   await expect(page.locator('nav')).toBeHidden();
   await expect(page.getByRole('button', { name: 'Make it the gamer' })).toBeHidden();
   await expect(swap).toBeVisible();

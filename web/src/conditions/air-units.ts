@@ -1,4 +1,4 @@
-import { fromMetres, toMetres, type DistanceUnit } from '@tasche/core';
+import { fromMetres, toMetres, type DistanceUnit, type Setting } from '@tasche/core';
 
 /** How people who think in yards, or in metres, say the air. */
 export interface AirUnit { name: string; show: (si: number) => number; read: (shown: number) => number; step: number; decimals: number }
@@ -33,4 +33,10 @@ const QUARTERS: readonly [number, string][] = [[22.5, 'in the face'], [67.5, 'in
 export function windWords(fromDeg: number): string {
   const turned = ((fromDeg % 360) + 360) % 360;
   return QUARTERS.find(([until]) => turned < until)?.[1] ?? 'in the face';
+}
+
+/** "46 °F, 20 ft, 18 mph in the face, firm fairway". */
+export function settingWords({ conditions, surface }: Setting, unit: DistanceUnit): string {
+  const wind = conditions.windMps > 0 ? `${airWords('wind', conditions.windMps, unit)} ${windWords(conditions.windFromDeg)}` : 'calm';
+  return `${airWords('temperature', conditions.temperatureC, unit)}, ${airWords('altitude', conditions.altitudeM, unit)}, ${wind}, ${surface.firmness} ${surface.area}`;
 }

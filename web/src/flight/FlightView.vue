@@ -5,7 +5,7 @@ import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
-import { airWords, windWords } from '../conditions/air-units';
+import { settingWords } from '../conditions/air-units';
 import type { FlightTrace } from '../conditions/conditions-worker';
 import { settingPart } from '../conditions/setting-query';
 import { useMovedClubs, useSetting } from '../conditions/use-conditions';
@@ -85,11 +85,7 @@ watch(() => settings.dark, () => void nextTick(() => { ink.value = chartInk(); }
 const side = computed(() => sideView(shown.value, unit.value, ink.value));
 const above = computed(() => viewFromAbove(shown.value, unit.value, ink.value));
 const fullOf = (id: string) => store.ladderClubs.get(id)?.shots.full;
-const air = computed(() => {
-  const { conditions, surface } = setting.value ?? baseline.value;
-  const wind = conditions.windMps > 0 ? `${airWords('wind', conditions.windMps, unit.value)} ${windWords(conditions.windFromDeg)}` : 'calm';
-  return `${airWords('temperature', conditions.temperatureC, unit.value)}, ${airWords('altitude', conditions.altitudeM, unit.value)}, ${wind}, ${surface.firmness} ${surface.area}`;
-});
+const air = computed(() => settingWords(setting.value ?? baseline.value, unit.value));
 const bagOptions = computed(() => store.sheet!.bags.filter((one) => !one.planId || one.gamer || one.id === props.bagId));
 const drift = (club: Pick<LadderClub, 'id'>, trace: FlightTrace) => (Math.abs(trace.moved.lateralM) < 0.3 ? '0' : `${distanceNumber(Math.abs(trace.moved.lateralM), unit.value)} ${trace.moved.lateralM < 0 ? 'left' : 'right'}`);
 
@@ -115,7 +111,8 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
         </select>
         <label class="lie small quiet">off <select v-model="lie" class="bags" aria-label="Lie"><option v-for="one in LIE_NAMES" :key="one">{{ one }}</option></select></label>
         <button class="plain-button" :title="`Show ${unit === 'yd' ? 'metres' : 'yards'} (Alt U)`" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
-        <RouterLink v-if="bag" class="plain-button" :to="{ name: 'bag', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }">To the bag</RouterLink>
+        <RouterLink v-if="bag?.planId && !bag.gamer" class="plain-button" :to="{ name: 'plan', params: { playerId, planId: bag.planId }, query: settingPart(route.query) }">To the plan</RouterLink>
+        <RouterLink v-else-if="bag" class="plain-button" :to="{ name: 'bag', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }">To the bag</RouterLink>
       </div>
     </header>
     <ConditionsBar ref="bar" :setting="setting" :baseline="baseline" :unit="unit" :complaints="complaints" :problem="problem" @set="setting = $event" />
@@ -154,7 +151,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
               <td class="quiet">±{{ distanceNumber(trace.moved.plusMinusM, unit) }}</td>
               <td>{{ distanceNumber(trace.spread.lowEndM, unit) }}</td>
               <td>{{ distanceNumber(trace.moved.totalM, unit) }}</td>
-              <td>{{ distanceNumber(trace.moved.runM, unit) }} <span class="quiet">{{ trace.moved.runWord }}</span></td>
+              <td>{{ distanceNumber(trace.moved.runM, unit).replace('-', '−') }} <span class="quiet">{{ trace.moved.runWord }}</span></td>
               <td>{{ formatDistance(trace.moved.apexM, height) }}</td>
               <td>{{ trace.moved.landDeg.toFixed(0) }}°</td>
               <td>{{ drift({ id: trace.clubId }, trace) }}</td>

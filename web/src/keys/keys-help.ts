@@ -16,6 +16,6 @@ export const KEYS: readonly { group: string; keys: readonly (readonly [string, s
   ] },
   { group: 'The bag', keys: [
     ['Alt O', 'this club out'], ['Alt I', 'put a club in'], ['Alt M', 'measure before and after from here'],
-    ['Alt T', 'ladder as a table'], ['Alt A', 'air and ground'], ['Alt 1 to 5', 'other columns'], ['Alt S', 'school'], ['Alt Y', 'try the remedy'],
+    ['Alt T', 'ladder as a table'], ['Alt A', 'air and ground (in the plan too)'], ['Alt 1 to 5', 'other columns'], ['Alt S', 'school'], ['Alt Y', 'try the remedy'],
   ] },
 ];

@@ -4,11 +4,15 @@ import type { PlanDetails } from '@tasche/contract';
 import { useEventListener } from '@vueuse/core';
 import { NSelect } from 'naive-ui';
 import { v4 as newId } from 'uuid';
-import { computed, ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
+import { computed, nextTick, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import { shortDay, today } from '../app/day';
 import LeftOut from '../bag/LeftOut.vue';
 import { useBagLadder } from '../bag/use-bag-ladder';
+import ConditionsBar from '../conditions/ConditionsBar.vue';
+import ConditionsEffect from '../conditions/ConditionsEffect.vue';
+import { settingWords } from '../conditions/air-units';
+import { settingPart } from '../conditions/setting-query';
 import { isTyping } from '../keys/is-typing';
 import LadderRail from '../ladder/LadderRail.vue';
 import LadderRibs from '../ladder/LadderRibs.vue';
@@ -21,6 +25,7 @@ import SwapCard from './SwapCard.vue';
 const props = defineProps<{ playerId: string; planId?: string }>();
 const store = useSheet();
 const settings = useSettings();
+const route = useRoute();
 const router = useRouter();
 
 const plans = computed(() => [...store.sheet!.plans].sort((a, b) => a.startsOn.localeCompare(b.startsOn)));
@@ -28,7 +33,9 @@ const plan = computed(() => plans.value.find((one) => one.id === props.planId) ?
   (props.planId ? undefined : plans.value.find((one) => one.endsOn >= today()) ?? plans.value.at(-1)));
 const bag = computed(() => store.sheet!.bags.find((one) => one.id === plan.value?.bagId));
 const ladder = useBagLadder(bag);
-const { unit, school, report, options } = ladder;
+const { unit, school, report, options, setting, moved } = ladder;
+const airBar = ref<InstanceType<typeof ConditionsBar> | null>(null);
+const airOpen = ref(false);
 const writing = ref<'new' | 'edit' | null>(null);
 const pointed = ref<StepReport | null>(null);
 const active = ref<string | null>(null);
@@ -36,12 +43,12 @@ watch(() => props.planId, () => { writing.value = null; active.value = null; });
 
 const ROW_PX = 36;
 const HEAD_PX = 46;
-const base = computed(() => (plan.value?.baseClubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
+const base = computed(() => (plan.value?.baseClubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []).map(ladder.conditions.move));
 const baseReport = computed(() => gaps(base.value, options.value));
 const effects = computed(() => {
   if (!plan.value) return [];
   try {
-    return swapEffects(plan.value.baseClubIds, plan.value.swaps, [...store.ladderClubs.values()], options.value);
+    return swapEffects(plan.value.baseClubIds, plan.value.swaps, [...store.ladderClubs.values()].map(ladder.conditions.move), options.value);
   } catch {
     return [];
   }
@@ -110,7 +117,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   if (isTyping(event) || !plan.value) return;
   const rows = ladder.rows.value;
   const at = rows.findIndex((club) => club.id === active.value);
-  if (event.altKey && event.key.toLowerCase() === 'o') {
+  if (event.altKey && event.key.toLowerCase() === 'a') {
+    event.preventDefault();
+    airOpen.value = true;
+    void nextTick(() => airBar.value?.focus());
+  } else if (event.altKey && event.key.toLowerCase() === 'o') {
     event.preventDefault();
     out(active.value);
   } else if ((event.key === 'ArrowDown' || event.key === 'ArrowUp') && (event.target as HTMLElement).closest('.planned')) {
@@ -141,6 +152,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
         <button v-if="plan" class="plain-button" @click="writing = 'edit'">Edit the week</button>
         <button v-if="store.gamer" class="plain-button" :class="{ main: !plan }" @click="writing = 'new'">Plan a week</button>
+        <button v-if="plan" class="plain-button" :aria-expanded="airOpen || Boolean(setting)" title="Alt A" @click="airOpen = !airOpen">Air and ground</button>
+        <RouterLink v-if="bag" class="plain-button" :to="{ name: 'flight', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }">Flights</RouterLink>
         <button v-if="plan" class="plain-button" @click="print">Print the swap sheet</button>
         <button v-if="plan && bag && !bag.gamer" class="plain-button main" :disabled="ladder.tooMany.value > 0" @click="store.change([{ do: 'makeGamer', bagId: bag.id }])">Make it the gamer</button>
       </div>
@@ -149,6 +162,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <p v-if="!store.gamer" class="quiet">A plan starts from the gamer bag, and there is none yet. <RouterLink :to="{ name: 'bag', params: { playerId } }">To the bag</RouterLink></p>
     <p v-if="props.planId && !plan" class="quiet">This plan is not here; it may have been deleted. History can bring it back.</p>
     <template v-if="plan && bag">
+      <ConditionsBar v-if="airOpen || setting" ref="airBar" :setting="setting" :baseline="ladder.baseline.value" :unit="unit" :complaints="ladder.complaints.value" :problem="ladder.conditions.problem.value" @set="setting = $event">
+        <ConditionsEffect v-if="setting" :clubs="ladder.inBag.value" :moved="moved" :turned="ladder.turned.value" :unit="unit" />
+      </ConditionsBar>
+      <p v-if="setting" class="print-only">Read in {{ settingWords(setting, unit) }}.</p>
       <section class="swaps">
         <h2>Swaps <span class="quiet small">uneven {{ evenness[0] }} → <b>{{ evenness[1] }}</b>, {{ SCHOOLS.find((one) => one.id === school)?.name.toLowerCase() }}; {{ baseReport.faults }} → {{ report.faults }} {{ report.faults === 1 ? 'fault' : 'faults' }}; {{ ladder.inBag.value.length }} clubs<template v-if="ladder.tooMany.value"> <span class="verdict look">◆ {{ ladder.tooMany.value }} must go</span></template></span></h2>
         <p v-if="bag.gamer" class="quiet small no-print">This bag is the gamer now; undo (Ctrl Z, or History) makes the old one the gamer again.</p>
@@ -159,18 +176,19 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </section>
       <div class="board">
         <table class="planned">
-          <thead><tr :style="{ height: `${HEAD_PX}px` }"><th>bag of the week</th><th>loft</th><th>carry</th><th class="no-print" /></tr></thead>
+          <thead><tr :style="{ height: `${HEAD_PX}px` }"><th>bag of the week</th><th>loft</th><th>carry</th><th v-if="moved">here</th><th class="no-print" /></tr></thead>
           <tbody>
             <tr v-for="club in ladder.rows.value" :key="club.id" :data-club="club.id" :data-name="club.name" :style="{ height: `${ROW_PX}px` }" tabindex="0" :class="{ on: active === club.id }" @focus="active = club.id" @click="active = club.id">
               <td class="name">{{ club.name }}<em v-if="fresh.has(club.id)" class="badge">in</em></td>
               <td>{{ playingLoft(club.spec) ? formatDegrees(playingLoft(club.spec)!.deg) : '' }}</td>
               <td :class="shotIn(club.spec, 'shot.full')?.source"><b>{{ shotIn(club.spec, 'shot.full') ? distanceNumber(shotIn(club.spec, 'shot.full')!.carryM, unit) : '' }}</b></td>
+              <td v-if="moved" class="here">{{ moved.get(club.id) ? distanceNumber(moved.get(club.id)!.carryM, unit) : '' }}</td>
               <td class="no-print"><button v-if="canEdit" class="plain-button slim" :aria-label="`Take ${club.name} out`" title="Alt O" @click.stop="out(club.id)">Out</button></td>
             </tr>
           </tbody>
         </table>
         <LadderRibs :report="report" :rows="ladder.rows.value.length" :row-px="ROW_PX" :head-px="HEAD_PX" :unit="unit" @point="pointed = $event" />
-        <LadderRail class="rail" :clubs="ladder.inBag.value" :report="report" :height="Math.max(420, HEAD_PX + ladder.rows.value.length * ROW_PX)" :unit="unit" :gone="gone" :fresh="fresh" :pointed="pointed" />
+        <LadderRail class="rail" :clubs="ladder.inBag.value" :report="report" :height="Math.max(420, HEAD_PX + ladder.rows.value.length * ROW_PX)" :unit="unit" :gone="gone" :fresh="fresh" :pointed="pointed" :moved="moved" />
       </div>
       <p class="card sentence" aria-live="polite"><template v-if="pointed">{{ pointed.reason }}</template><template v-else><b class="verdict" :class="report.headline.severity">{{ report.headline.title }}</b> {{ report.headline.text }}</template></p>
       <LeftOut v-if="canEdit" :clubs="leftOut" :unit="unit" @put-in="putIn" @dropped="out" />
@@ -184,6 +202,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 .dot { font-weight: 400; }
 .tag { font-size: 12px; font-weight: 500; color: var(--petrol); border: 1px solid var(--petrol-mid); border-radius: 3px; padding: 1px 6px; margin-left: 8px; vertical-align: 4px; }
 .meta { display: flex; flex-wrap: wrap; gap: 2px 18px; margin-top: 5px; }
+.here { color: var(--brass-ink); }
+.print-only { display: none; }
+@media print { .print-only { display: block; margin-bottom: 8px; } }
 .swaps h2 { margin-bottom: 8px; }
 .swaps h2 .small { font-weight: 400; margin-left: 10px; }
 ol { list-style: none; padding: 0; margin: 0 0 6px; display: grid; gap: 8px; }
