@@ -70,6 +70,26 @@ describe('tasche calc flight', () => {
   });
 });
 
+describe('tasche calc carry and calc conditions', () => {
+  const clubs = [{ id: '7', name: '7 iron', kind: 'iron', loftDeg: 32, shots: { full: { carryM: 147, source: 'measured', shots: 20, spreadM: 4 } } }];
+  const conditions = { temperatureC: 12, altitudeM: 1520, humidityPct: 50, windMps: 0, windFromDeg: 0, targetElevationM: 0 };
+
+  it('give an interval, and a shift with its own', () => {
+    const carry = run(['calc', 'carry'], { input: JSON.stringify({ clubs, lofts: [{ kind: 'iron', loftDeg: 36 }] }) });
+    const { estimates } = JSON.parse(carry.stdout) as { estimates: { carryM: { value: number; plusMinus: number } }[] };
+    expect(estimates[0]!.carryM.value).toBeLessThan(147);
+    expect(estimates[0]!.carryM.plusMinus).toBeGreaterThan(3);
+    const moved = run(['calc', 'conditions'], { input: JSON.stringify({ clubs, to: { conditions } }) });
+    const { shots } = JSON.parse(moved.stdout) as { shots: { shiftCarryM: number }[] };
+    expect(shots[0]!.shiftCarryM).toBeGreaterThan(2);
+  });
+
+  it('exit 2 and name the field', () => {
+    expect(run(['calc', 'carry'], { input: JSON.stringify({ clubs, lofts: [{ kind: 'iron', loftDeg: 80 }] }) })).toMatchObject({ status: 2, stderr: 'tasche: lofts[0].loftDeg must be between 13 and 54, not 80\n' });
+    expect(run(['calc', 'conditions'], { input: JSON.stringify({ clubs }) })).toMatchObject({ status: 2, stderr: 'tasche: to is missing\n' });
+  });
+});
+
 describe('tasche start', () => {
   it('says in one sentence what stands in the way, and the way out', async () => {
     const taken = createServer();
