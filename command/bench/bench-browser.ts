@@ -79,6 +79,7 @@ const TURN_THE_WIND = `(async () => {
     const before = said();
     const start = performance.now();
     input.value = String((i * 75) % 360);
+    input.dispatchEvent(new Event('input', { bubbles: true }));
     input.dispatchEvent(new Event('change', { bubbles: true }));
     await new Promise((resolve) => {
       const watch = () => (said() === before && performance.now() - start < 3000 ? setTimeout(watch) : requestAnimationFrame(() => setTimeout(resolve)));
