@@ -9,7 +9,7 @@ export default defineConfig({
   // What takes the database away from everybody runs when everybody is done.
   projects: [{ name: 'jobs', testIgnore: /faults/ }, { name: 'faults', testMatch: /faults/, dependencies: ['jobs'] }],
   fullyParallel: false,
-  reporter: [['list'], ['json', { outputFile: process.env.TASCHE_BROWSER_REPORT ?? '/tmp/tasche-browser.json' }]],
+  reporter: [['list'], ['json', { outputFile: process.env.TASCHE_BROWSER_REPORT ?? '../test-results/report.json' }]],
   outputDir: '../test-results',
   use: {
     baseURL: process.env.TASCHE_URL ?? 'http://127.0.0.1:4310',

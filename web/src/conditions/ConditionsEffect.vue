@@ -40,7 +40,7 @@ const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${na
     <span v-for="{ before, after } in said" :key="stepName(after)"><span class="verdict" :class="after.severity">{{ MARKS[after.severity] }} {{ stepName(after) }} {{ distanceNumber(before.carryM, unit) }} → {{ distanceNumber(after.carryM, unit) }}: {{ after.word }}</span><span v-if="after.word !== before.word" class="quiet"> (at the baseline {{ before.word }})</span></span>
     <span v-if="unsure > 0" class="quiet">{{ unsure }} {{ unsure === 1 ? 'step is' : 'steps are' }} less sure here.</span>
     <span v-if="said.length === 0 && shifts.length > 1" class="quiet">No step opens or closes because of it.</span>
-    <span v-if="short > 0" class="verdict look">◆ {{ short }} {{ short === 1 ? 'shot does' : 'shots do' }} not get there: shown as known.</span>
+    <span v-if="short > 0" class="verdict look">◆ {{ short }} {{ short === 1 ? 'shot has' : 'shots have' }} no flight here: shown as known.</span>
   </p>
 </template>
 

@@ -58,7 +58,8 @@ const lie = computed<Lie>({
 /** Something differs from where the carries are known. */
 const elsewhere = computed(() => setting.value !== null || lie.value !== 'fairway');
 
-const traces = shallowRef<readonly FlightTrace[]>([]);
+/** Null until the worker has answered. */
+const traces = shallowRef<readonly FlightTrace[] | null>(null);
 const problem = ref('');
 const busy = ref(false);
 let turn = 0;
@@ -78,8 +79,8 @@ watch([known, setting, baseline, lie], async ([clubs, to, from, off]) => {
 
 const shown = computed<NamedTrace[]>(() => rungs.value
   .filter((rung) => chosen.value.includes(rung.id))
-  .flatMap((rung) => { const trace = traces.value.find((one) => one.clubId === rung.id); return trace ? [{ name: rung.name, trace }] : []; }));
-const missing = computed(() => rungs.value.filter((rung) => traces.value.length > 0 && !traces.value.some((one) => one.clubId === rung.id)));
+  .flatMap((rung) => { const trace = traces.value?.find((one) => one.clubId === rung.id); return trace ? [{ name: rung.name, trace }] : []; }));
+const missing = computed(() => rungs.value.filter((rung) => traces.value && !traces.value.some((one) => one.clubId === rung.id)));
 const ink = shallowRef(chartInk());
 watch(() => settings.dark, () => void nextTick(() => { ink.value = chartInk(); }));
 const side = computed(() => sideView(shown.value, unit.value, ink.value));
@@ -124,7 +125,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
         <span class="rule" />
         <button v-for="rung in rungs" :key="rung.id" :aria-pressed="!all && chosen.includes(rung.id)" @click="press(rung.id)">{{ rung.name }}</button>
       </div>
-      <div class="charts">
+      <div v-if="shown.length > 0 || !traces" class="charts">
         <figure>
           <figcaption class="small quiet">From the side, height drawn larger; the dotted end is bounce and roll</figcaption>
           <FlightChart :option="side" :height="270" :label="`Side view of ${shown.length} flights; the table below lists them`" />
@@ -134,7 +135,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
           <FlightChart :option="above" :height="190" :label="`View from above of ${shown.length} flights; the table below lists them`" />
         </figure>
       </div>
-      <div class="scroll">
+      <div v-if="shown.length > 0" class="scroll">
         <table>
           <caption class="unseen">Flights in this air</caption>
           <thead>
@@ -162,7 +163,9 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
           </tbody>
         </table>
       </div>
-      <p v-for="rung in missing" :key="rung.id" class="verdict look small">◆ {{ rung.name }} has no flight here: no swing makes its carry in this air, or it does not get up to the target.</p>
+      <ul v-if="missing.length > 0" class="missing small">
+        <li v-for="rung in missing" :key="rung.id"><span class="verdict look">◆ {{ rung.name }} has no flight here: no swing makes its carry in this air, or it does not get up to the target.</span></li>
+      </ul>
     </template>
   </div>
 </template>
@@ -192,4 +195,5 @@ td:last-child, th:last-child { text-align: left; padding-left: 8px; }
 .stated { color: var(--brass-ink); }
 .modelled { font-style: italic; }
 .empty { padding: 24px; }
+.missing { list-style: none; margin: 8px 0; padding: 0; }
 </style>
