@@ -2,6 +2,7 @@ import { fly, type Flight } from '../flight/fly.js';
 import type { Launch } from '../flight/launch.js';
 import { run } from '../run-out/run-out.js';
 import type { Ground } from '../run-out/surface.js';
+import { normalFrom, randomFrom } from '../statistics/random.js';
 import type { Air } from './conditions.js';
 
 /** Where many shots with one swing come down and come to rest. Metres; lateral right of the line. */
@@ -91,20 +92,14 @@ function deviation(shots: Float64Array, part: number): number {
 }
 
 /**
- * Normal deviates, the same every time: a small generator of random numbers (mulberry32) through Box and Muller's transform. The second half
- * mirrors the first, so that every mean is nought, and each of the five parts is scaled to a deviation of one.
+ * Normal deviates, the same every time. The second half mirrors the first, so that every mean is nought, and each of the five parts is
+ * scaled to a deviation of one.
  */
 function normals(count: number): Float64Array {
-  let state = 20261125;
-  const uniform = () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
+  const normal = normalFrom(randomFrom(20261125));
   const values = new Float64Array(count);
   const half = count / 2;
-  for (let i = 0; i < half; i++) values[i] = Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
+  for (let i = 0; i < half; i++) values[i] = normal();
   for (let part = 0; part < 5; part++) {
     let squares = 0;
     for (let i = part; i < half; i += 5) squares += values[i]! ** 2;

@@ -1,0 +1,50 @@
+import type { StrikePart } from './strike.js';
+import type { Middle, StrikeSummary } from './summary.js';
+import { welchInterval } from '../statistics/welch.js';
+
+/** How one quantity moved between two times. */
+export interface Drifted {
+  part: DriftPart;
+  before: number;
+  after: number;
+  /** 95 % interval of after less before. */
+  low: number;
+  high: number;
+  /** The interval leaves out nought. */
+  told: boolean;
+}
+
+export type DriftPart = Extract<StrikePart, 'carryM' | 'ballSpeedMps' | 'launchDeg' | 'spinRpm'>;
+const PARTS: readonly DriftPart[] = ['carryM', 'ballSpeedMps', 'launchDeg', 'spinRpm'];
+
+/** A club against itself at two times. */
+export interface Drift {
+  parts: readonly Drifted[];
+  verdict: 'worn grooves' | 'slower' | 'faster' | 'changed' | 'as it was' | 'not known yet';
+}
+
+/** Strikes each side must have before anything is said. Ours. */
+const FEWEST = 5;
+
+/**
+ * What moved between two summaries of one club. Spin lost and launch gained at one ball speed are what worn grooves do (common practice,
+ * no source); anything that cannot be told from nought is "as it was".
+ */
+export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
+  if (before.n < FEWEST || after.n < FEWEST) return { parts: [], verdict: 'not known yet' };
+  const parts = PARTS.map((part): Drifted => {
+    const { low, high } = welchInterval(meanOf(after[part], after.n), meanOf(before[part], before.n), 0.95);
+    return { part, before: before[part].mean, after: after[part].mean, low, high, told: low > 0 || high < 0 };
+  });
+  const way = (part: DriftPart) => {
+    const { told, low } = parts.find((one) => one.part === part)!;
+    return told ? Math.sign(low) || -1 : 0;
+  };
+  const verdict = way('spinRpm') < 0 && way('launchDeg') > 0 ? 'worn grooves'
+    : way('ballSpeedMps') < 0 ? 'slower' : way('ballSpeedMps') > 0 ? 'faster' : parts.some(({ told }) => told) ? 'changed' : 'as it was';
+  return { parts, verdict };
+}
+
+function meanOf({ mean, spread }: Middle, n: number) {
+  return { mean, standardError: spread / Math.sqrt(n), n };
+}

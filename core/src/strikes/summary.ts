@@ -1,0 +1,85 @@
+import { ellipseOf, type Ellipse } from '../statistics/ellipse.js';
+import { meanHalfWidth, shotsForMean } from '../statistics/mean-interval.js';
+import { isOutlying, outlyingness, robustMeanOf } from '../statistics/robust.js';
+import { deviationOf, meanOf, quantileOf } from '../statistics/sample.js';
+import type { CompleteStrike } from './complete-strike.js';
+
+/** The middle of one quantity over a club's strikes. */
+export interface Middle {
+  mean: number;
+  /** Huber's: wild shots pull it little. */
+  robust: number;
+  /** Standard deviation. */
+  spread: number;
+  /** Half the 95 % interval of the mean; undefined for one strike. */
+  plusMinus: number | undefined;
+}
+
+/** What strikes of one club and shot kind show, in the baseline's air. Metres, m/s, degrees, rpm. */
+export interface StrikeSummary {
+  n: number;
+  carryM: Middle;
+  totalM: Middle;
+  sideM: Middle;
+  apexM: Middle;
+  landDeg: Middle;
+  ballSpeedMps: Middle;
+  launchDeg: Middle;
+  spinRpm: Middle;
+  /** The carry nine in ten get past, and the one only one in ten does: the mis-hit end and the hard-swing end. */
+  lowEndM: number;
+  highEndM: number;
+  /** What eight strikes in ten launch and spin within. */
+  launchWindowDeg: readonly [number, number];
+  spinWindowRpm: readonly [number, number];
+  /** Of the landing points: along is x, right of the line is y. */
+  ellipse: Ellipse | undefined;
+  /** Strikes still to be hit until the mean carry is known to `marginM`; 0 when it is, undefined when it cannot be told. */
+  moreShots: number | undefined;
+}
+
+/** The margin the trade asks a carry to be known to: 2 yd. Common practice, no source. */
+export const CARRY_MARGIN_M = 2 * 0.9144;
+const [LOW, HIGH] = [0.1, 0.9];
+
+/** @param strikes at least one; those left out are not among them */
+export function summariseStrikes(strikes: readonly CompleteStrike[], marginM = CARRY_MARGIN_M): StrikeSummary {
+  const carries = strikes.map(({ atBaseline }) => atBaseline.carryM);
+  const sides = strikes.map(({ atBaseline }) => atBaseline.sideM);
+  const launches = strikes.map(({ launchDeg }) => launchDeg);
+  const spins = strikes.map(({ spinRpm }) => spinRpm);
+  const carryM = middleOf(carries);
+  return {
+    n: strikes.length, carryM, totalM: middleOf(strikes.map(({ atBaseline }) => atBaseline.totalM)), sideM: middleOf(sides),
+    apexM: middleOf(strikes.map(({ atBaseline }) => atBaseline.apexM)), landDeg: middleOf(strikes.map(({ atBaseline }) => atBaseline.landDeg)),
+    ballSpeedMps: middleOf(strikes.map(({ ballSpeedMps }) => ballSpeedMps)), launchDeg: middleOf(launches), spinRpm: middleOf(spins),
+    lowEndM: quantileOf(carries, LOW), highEndM: quantileOf(carries, HIGH),
+    launchWindowDeg: [quantileOf(launches, LOW), quantileOf(launches, HIGH)], spinWindowRpm: [quantileOf(spins, LOW), quantileOf(spins, HIGH)],
+    ellipse: ellipseOf(carries, sides), moreShots: moreShotsFor(carryM.spread, strikes.length, marginM),
+  };
+}
+
+export function middleOf(values: readonly number[]): Middle {
+  const mean = meanOf(values);
+  const spread = deviationOf(values, mean);
+  return { mean, robust: robustMeanOf(values), spread, plusMinus: meanHalfWidth(spread, values.length) };
+}
+
+/** Fewer say too little of the spread to foretell from it. Ours. */
+const FEWEST_TO_FORETELL = 3;
+
+function moreShotsFor(spreadM: number, n: number, marginM: number): number | undefined {
+  if (n < FEWEST_TO_FORETELL) return undefined;
+  const needed = shotsForMean(spreadM, marginM);
+  return needed === undefined ? undefined : Math.max(0, needed - n);
+}
+
+/** Which strikes are far from the rest, in carry or sideways, and why; in the order given, undefined for the others. They stay in until somebody takes them out. */
+export function outliersOf(strikes: readonly CompleteStrike[]): (string | undefined)[] {
+  const along = outlyingness(strikes.map(({ atBaseline }) => atBaseline.carryM));
+  const across = outlyingness(strikes.map(({ atBaseline }) => atBaseline.sideM));
+  return strikes.map((_strike, i) => {
+    if (isOutlying(along[i]!)) return `carry ${along[i]!.toFixed(1)} deviations from the middle`;
+    return isOutlying(across[i]!) ? `${across[i]!.toFixed(1)} deviations off line` : undefined;
+  });
+}

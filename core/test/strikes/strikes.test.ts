@@ -1,0 +1,132 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  BASELINE, MEDIUM_FAIRWAY, RefusedInput, ballSpeedRatio, completeStrike, driftOf, flight, measuredShot, normalFrom, outliersOf, placesOf, randomFrom, summariseStrikes,
+  type CompleteStrike, type Setting, type Strike, type StrikeClub,
+} from '../../src/index.js';
+
+const USUAL: Setting = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
+const COLD: Setting = { conditions: { ...BASELINE, temperatureC: 6, windMps: 5, windFromDeg: 20 }, surface: { ...MEDIUM_FAIRWAY, firmness: 'firm' } };
+const SEVEN: StrikeClub = { kind: 'iron', loftDeg: 34 };
+const STOCK: Strike = { ballSpeedMps: 53.6, launchDeg: 16.3, spinRpm: 7097, azimuthDeg: 0.5, spinAxisDeg: 1 };
+
+const launches = fc.record({
+  ballSpeedMps: fc.double({ min: 30, max: 75, noNaN: true }), launchDeg: fc.double({ min: 9, max: 30, noNaN: true }), spinRpm: fc.double({ min: 2500, max: 10_000, noNaN: true }),
+  azimuthDeg: fc.double({ min: -6, max: 6, noNaN: true }), spinAxisDeg: fc.double({ min: -15, max: 15, noNaN: true }),
+});
+
+describe('a strike is filled in by the flight model', () => {
+  it('exactly as the flight says, and says what was filled in', () => {
+    const whole = completeStrike(STOCK, SEVEN, placesOf(USUAL, USUAL));
+    const flown = flight(STOCK as Required<Strike>, BASELINE);
+    expect(whole.carryM).toBeCloseTo(flown.carryM, 9);
+    expect(whole.sideM).toBeCloseTo(flown.lateralM, 9);
+    expect(whole.modelled).toEqual(['carryM', 'totalM', 'sideM', 'apexM', 'landDeg']);
+    expect(whole.atBaseline.carryM).toBe(whole.carryM);
+  });
+
+  it('keeps every number that was given', () => {
+    const given: Strike = { ...STOCK, carryM: 151, totalM: 158, sideM: -4, apexM: 28, landDeg: 47 };
+    const whole = completeStrike(given, SEVEN, placesOf(COLD, USUAL));
+    expect(whole).toMatchObject(given);
+    expect(whole.modelled).toEqual([]);
+  });
+
+  it('a strike moved to the baseline and back is where it was', () => {
+    fc.assert(fc.property(launches, (launch) => {
+      const there = completeStrike(launch, SEVEN, placesOf(COLD, USUAL));
+      const warmth = ballSpeedRatio('iron', BASELINE.temperatureC, COLD.conditions.temperatureC);
+      const home = completeStrike({ ...launch, ...there.atBaseline, ballSpeedMps: launch.ballSpeedMps * warmth }, SEVEN, placesOf(USUAL, COLD));
+      for (const part of ['carryM', 'totalM', 'sideM', 'apexM', 'landDeg'] as const) expect(home.atBaseline[part]).toBeCloseTo(there[part], 6);
+    }), { numRuns: 60 });
+  });
+
+  it('a cold headwind costs a seven iron carry, which the baseline gives back', () => {
+    const there = completeStrike(STOCK, SEVEN, placesOf(COLD, USUAL));
+    expect(there.atBaseline.carryM - there.carryM).toBeGreaterThan(10);
+    expect(there.atBaseline.carryM - there.carryM).toBeLessThan(35);
+  });
+
+  it('only a carry is enough, and its apex and landing follow', () => {
+    const whole = completeStrike({ carryM: 157 }, SEVEN, placesOf(USUAL, USUAL));
+    expect(whole.carryM).toBe(157);
+    expect(whole.ballSpeedMps).toBeGreaterThan(48);
+    expect(whole.apexM).toBeGreaterThan(20);
+    expect(whole.modelled).toContain('spinRpm');
+  });
+
+  it('only a total is enough: its carry is that less the run', () => {
+    const whole = completeStrike({ totalM: 165 }, SEVEN, placesOf(USUAL, USUAL));
+    const back = completeStrike({ carryM: whole.carryM }, SEVEN, placesOf(USUAL, USUAL));
+    expect(back.totalM).toBeCloseTo(165, 1);
+  });
+
+  it('a side without a direction starts the ball that way', () => {
+    const { azimuthDeg, atBaseline } = completeStrike({ carryM: 150, sideM: 8 }, SEVEN, placesOf(USUAL, USUAL));
+    expect(azimuthDeg).toBeCloseTo((Math.atan2(8, 150) * 180) / Math.PI, 1);
+    expect(atBaseline.sideM).toBe(8);
+  });
+
+  it('nothing to go by is refused by name, and so is a flight nobody makes', () => {
+    expect(() => completeStrike({ launchDeg: 12 }, SEVEN, placesOf(USUAL, USUAL))).toThrow(RefusedInput);
+    expect(() => completeStrike({ carryM: 400 }, SEVEN, placesOf(USUAL, USUAL))).toThrow(/carryM/);
+  });
+});
+
+/** A player’s seven-iron session, scattered. */
+function session(seed: number, n: number, more: Partial<Record<'ballSpeedMps' | 'launchDeg' | 'spinRpm', number>> = {}): CompleteStrike[] {
+  const normal = normalFrom(randomFrom(seed));
+  const places = placesOf(USUAL, USUAL);
+  return Array.from({ length: n }, () => completeStrike({
+    ballSpeedMps: 53.6 + (more.ballSpeedMps ?? 0) + 0.7 * normal(), launchDeg: 16.3 + (more.launchDeg ?? 0) + 0.8 * normal(), spinRpm: 7097 + (more.spinRpm ?? 0) + 350 * normal(),
+    azimuthDeg: 1.2 * normal(), spinAxisDeg: 2.5 * normal(),
+  }, SEVEN, places));
+}
+
+describe('a summary', () => {
+  const strikes = session(1, 30);
+  const summary = summariseStrikes(strikes);
+
+  it('brackets its mean by its ends and its interval', () => {
+    expect(summary.n).toBe(30);
+    expect(summary.lowEndM).toBeLessThan(summary.carryM.mean);
+    expect(summary.highEndM).toBeGreaterThan(summary.carryM.mean);
+    expect(summary.launchWindowDeg[0]).toBeLessThan(summary.launchWindowDeg[1]);
+    expect(summary.carryM.plusMinus).toBeGreaterThan(0);
+    expect(summary.ellipse!.x).toBeCloseTo(summary.carryM.mean, 9);
+  });
+
+  it('asks for more shots while the carry is not known to 2 yd, and for none after', () => {
+    const few = summariseStrikes(strikes.slice(0, 4));
+    expect(few.moreShots).toBeGreaterThan(0);
+    expect(summariseStrikes(session(1, 60)).moreShots).toBe(0);
+    expect(summariseStrikes(strikes.slice(0, 2)).moreShots).toBeUndefined();
+  });
+
+  it('a top among good shots is shown, pulls the mean, and hardly the robust mean', () => {
+    const topped = completeStrike({ carryM: 60 }, SEVEN, placesOf(USUAL, USUAL));
+    const wild = [...strikes, topped];
+    expect(outliersOf(wild).map((why) => why !== undefined)).toEqual([...strikes.map(() => false), true]);
+    const [before, after] = [summary.carryM, summariseStrikes(wild).carryM];
+    expect(before.mean - after.mean).toBeGreaterThan(2.5);
+    expect(Math.abs(before.robust - after.robust)).toBeLessThan(0.6);
+  });
+
+  it('becomes a measured shot of the club', () => {
+    expect(measuredShot(summary, 'range, 21 C')).toMatchObject({ source: 'measured', shots: 30, conditions: 'range, 21 C' });
+    expect(measuredShot(summariseStrikes(strikes.slice(0, 1)), '')).not.toHaveProperty('spreadM');
+  });
+});
+
+describe('drift', () => {
+  it('spin lost and launch gained are worn grooves', () => {
+    expect(driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 25, { spinRpm: -900, launchDeg: 1.2 }))).verdict).toBe('worn grooves');
+  });
+  it('a slower swing is not', () => {
+    expect(driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 25, { ballSpeedMps: -2 }))).verdict).toBe('slower');
+  });
+  it('the same swing is as it was, and three shots say nothing', () => {
+    expect(driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 25))).verdict).toBe('as it was');
+    expect(driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 3))).verdict).toBe('not known yet');
+  });
+});
