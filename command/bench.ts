@@ -3,6 +3,7 @@ import { cpus } from 'node:os';
 import { benchBrowser } from './bench/bench-browser.js';
 import { benchFlight } from './bench/bench-flight.js';
 import { benchGaps } from './bench/bench-gaps.js';
+import { benchRange } from './bench/bench-range.js';
 import { benchSheet, tenYears } from './bench/bench-sheet.js';
 import { freePort, throwAwayCluster } from './cluster.js';
 import { stopServer } from './test.js';
@@ -20,6 +21,7 @@ export async function bench(): Promise<void> {
     const address = `http://127.0.0.1:${port}`;
     await benchSheet(address, await tenYears(cluster.url));
     await benchBrowser(address);
+    await benchRange(address, server.pid!);
   } finally {
     await stopServer(server);
     cluster.stop();

@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { buildWeb } from './build-web.js';
 import { defaultDataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
+import { namedMonitor, startMonitor, type StartedMonitor } from './monitor.js';
 import { Stop } from './stop.js';
 
 export interface ServeOptions {
@@ -20,6 +21,8 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
   const folder = data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
   if (!given && reset) resetCluster(folder);
 
+  const named = namedMonitor();
+  let monitor: StartedMonitor | undefined;
   let cluster: Cluster | undefined;
   let closeServer: (() => Promise<void>) | undefined;
   let leaving = false;
@@ -27,6 +30,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     if (leaving) return;
     leaving = true;
     await closeServer?.().catch(() => undefined);
+    monitor?.stop();
     cluster?.stop();
     process.exit(code);
   };
@@ -36,10 +40,12 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     const [webFolder] = await Promise.all([
       buildWeb(root),
       given ? undefined : startCluster(folder).then((started) => { cluster = started; }),
+      demo && !named ? startMonitor().then((started) => { monitor = started; }) : undefined,
     ]);
     const { startServer } = await import('../server/src/start-server.js');
-    closeServer = await startServer({ databaseUrl: given ?? cluster!.url, host, port, webFolder, demo });
+    closeServer = await startServer({ databaseUrl: given ?? cluster!.url, host, port, webFolder, demo, ...((named ?? monitor) && { monitor: (named ?? monitor)! }) });
   } catch (error) {
+    monitor?.stop();
     cluster?.stop();
     if ((error as { name?: string }).name === 'UnfitDatabase') throw new Stop((error as Error).message);
     if (given && isUnreachable(error)) throw new Stop(`the database at DATABASE_URL does not answer (${(error as Error).message}); check the address and that it is up.`);

@@ -55,7 +55,7 @@ export async function benchSheet(address: string, player: string): Promise<void>
   await Promise.all(Array.from({ length: CLIENTS }, async () => {
     for (let i = 0; i < REQUESTS_EACH; i++) {
       const start = performance.now();
-      await get(`${address}/api/session`, agent);
+      await get(`${address}/api/signed-in`, agent);
       nothing.push(performance.now() - start);
     }
   }));

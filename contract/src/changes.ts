@@ -1,8 +1,9 @@
-import type { ClubKind, Conditions, DistanceUnit, GapSettings, Reading, Swap } from '@tasche/core';
+import type { ClubKind, Conditions, DistanceUnit, GapSettings, Reading, ShotKind, Strike, Swap } from '@tasche/core';
 import * as yup from 'yup';
 import {
   clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument,
 } from './schemas.js';
+import { MOST_STRIKES_A_CHANGE, aimSchema, leftOutSchema, sessionDetails, shotKindSchema, strikeSchema, type Aim, type SessionDetails } from './session-schemas.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 
 /**
@@ -30,7 +31,12 @@ export type Command =
   | { do: 'addPlan'; plan: { id: string; bagId: string; playerId: string } & PlanDetails }
   | { do: 'editPlan'; planId: string; version: number; set: Partial<PlanDetails> }
   | { do: 'setSwaps'; planId: string; version: number; swaps: readonly Swap[] }
-  | { do: 'removePlan'; planId: string; version: number };
+  | { do: 'removePlan'; planId: string; version: number }
+  | { do: 'addSession'; session: { id: string; playerId: string } & SessionDetails }
+  | { do: 'editSession'; sessionId: string; version: number; set: SessionSet }
+  | { do: 'removeSession'; sessionId: string; version: number }
+  | { do: 'addStrikes'; sessionId: string; strikes: readonly NewStrike[] }
+  | { do: 'editStrikes'; sessionId: string; strikeIds: readonly string[]; set: StrikeSet };
 
 export type CommandName = Command['do'];
 export type Hand = 'right' | 'left';
@@ -42,6 +48,12 @@ export interface BagSet { name?: string; note?: string; ready?: boolean }
 export interface PlanDetails {
   name: string; course: string; startsOn: string; endsOn: string; ground: string; weather: string;
 }
+
+/** A live session takes what the monitor sees; its aim is the club in hand. */
+export type SessionSet = Partial<SessionDetails> & { live?: boolean; aim?: Aim | null };
+export interface NewStrike { id: string; clubId: string; shot: ShotKind; given: Strike }
+/** `leftOut` is the reason, or null to count it again. */
+export interface StrikeSet { leftOut?: string | null; clubId?: string; shot?: ShotKind }
 
 /** A player owns 20 to 40 clubs; this is where a list stops being a locker. */
 export const MOST_CLUBS_A_PLAYER = 200;
@@ -122,6 +134,30 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
       .max(MOST_SWAPS).defined('${path} is missing'),
   }),
   removePlan: shape({ planId: required(idSchema), version }),
+  addSession: shape({
+    session: required(shape({
+      id: required(idSchema), playerId: required(idSchema), name: required(sessionDetails.name), heldOn: required(sessionDetails.heldOn),
+      conditions: required(sessionDetails.conditions), surface: required(sessionDetails.surface), hitOff: required(sessionDetails.hitOff),
+      ball: sessionDetails.ball.defined(), notes: sessionDetails.notes.defined(),
+    })),
+  }),
+  editSession: shape({
+    sessionId: required(idSchema), version,
+    set: required(shape({
+      ...sessionDetails, conditions: sessionDetails.conditions.default(undefined), surface: sessionDetails.surface.default(undefined), live: yup.boolean().strict(), aim: aimSchema.nullable().default(undefined),
+    })),
+  }),
+  removeSession: shape({ sessionId: required(idSchema), version }),
+  addStrikes: shape({
+    sessionId: required(idSchema),
+    strikes: yup.array(required(shape({ id: required(idSchema), clubId: required(idSchema), shot: required(shotKindSchema), given: required(strikeSchema) })))
+      .min(1, '${path} is empty').max(MOST_STRIKES_A_CHANGE, `\${path} holds more than ${MOST_STRIKES_A_CHANGE} shots`).required('${path} is missing'),
+  }),
+  editStrikes: shape({
+    sessionId: required(idSchema),
+    strikeIds: ids(MOST_STRIKES_A_CHANGE).min(1, '${path} is empty').required('${path} is missing'),
+    set: required(shape({ leftOut: leftOutSchema.nullable(), clubId: idSchema, shot: shotKindSchema })),
+  }),
 };
 
 const commandSchema = yup.lazy((command: unknown) => {

@@ -42,6 +42,13 @@ export const surfaceSchema = yup.lazy((value: unknown) => (typeof value === 'obj
   ? surfaceParts
   : yup.string().strict().oneOf(FIRMNESSES, `\${path} must be one of ${FIRMNESSES.join(', ')}, or an object with firmness, area and grass`)));
 
+/** A surface as it is kept: all of it. */
+export const keptSurfaceSchema = yup.object({
+  area: yup.string().strict().oneOf(AREAS).required('${path} is missing'),
+  firmness: yup.string().strict().oneOf(FIRMNESSES).required('${path} is missing'),
+  grass: yup.string().strict().oneOf(GRASSES).required('${path} is missing'),
+}).strict().noUnknown(unknown);
+
 export function surfaceOf(document: SurfaceDocument | undefined): Surface {
   if (document === undefined) return MEDIUM_FAIRWAY;
   return typeof document === 'string' ? { ...MEDIUM_FAIRWAY, firmness: document } : { ...MEDIUM_FAIRWAY, ...document };

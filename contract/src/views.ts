@@ -1,9 +1,10 @@
-import type { ClubKind, Conditions, DistanceUnit, Fact, GapSettings, ReadingKey, Severity, Spec, Surface, Swap } from '@tasche/core';
+import type { ClubKind, Conditions, DistanceUnit, Fact, GapSettings, ReadingKey, Severity, ShotKind, Spec, Strike, Surface, Swap } from '@tasche/core';
 import type { Hand, PlanDetails } from './changes.js';
+import type { Aim, SessionDetails } from './session-schemas.js';
 
 /** What the server answers with. Days are YYYY-MM-DD, moments ISO 8601 in UTC. */
 
-export interface SessionView {
+export interface SignedInView {
   workspace: { id: string; name: string };
   who: string;
 }
@@ -85,6 +86,59 @@ export interface ChangeResult {
   clubs: readonly ClubView[];
   bags: readonly BagView[];
   plans: readonly PlanView[];
+  sessions: readonly SessionView[];
+}
+
+export interface SessionView extends SessionDetails {
+  id: string;
+  playerId: string;
+  version: number;
+  /** Where its strikes came from: "by hand", a file's name, a monitor's. */
+  source: string;
+  /** Takes what the monitor sees. */
+  live: boolean;
+  aim: Aim | null;
+  removed: boolean;
+}
+
+/** A session with how many balls were hit in it. */
+export interface SessionEntry extends SessionView { strikes: number; clubs: number }
+
+/** One ball of a session, as it was given. */
+export interface StrikeView {
+  id: string;
+  sessionId: string;
+  clubId: string | null;
+  shot: ShotKind;
+  /** Its place in the session. */
+  number: number;
+  hitAt: string | null;
+  /** The day whose build of the club it was hit with. */
+  builtOn: string;
+  given: Strike;
+  /** Why it does not count, or null. */
+  leftOut: string | null;
+}
+
+/** A club as it was built on a day. */
+export interface BuildView { clubId: string; builtOn: string; spec: Spec }
+
+export interface StrikesView {
+  strikes: readonly StrikeView[];
+  builds: readonly BuildView[];
+  /** There are more than one answer holds: the oldest are not in it. */
+  more: boolean;
+}
+
+/** A line of a monitor, or a ball, that could not be taken, and why. */
+export interface SetAsideView { at: string; text: string; reason: string }
+
+/** How the launch monitor is. */
+export interface MonitorView {
+  state: 'none' | 'away' | 'here';
+  device: string | null;
+  /** It makes its shots up, and can be told to. */
+  simulated: boolean;
 }
 
 export interface RosterEntry {

@@ -2,6 +2,8 @@ import type { Server } from 'node:http';
 import { pino } from 'pino';
 import { migrate, openDatabase } from './database/database.js';
 import { createApp } from './http/app.js';
+import { linkMonitor } from './monitor/monitor-link.js';
+import { listenForStrikes } from './monitor/strike-news.js';
 import { signInAsOwner } from './workspaces/sign-in-as-owner.js';
 
 export interface ServerOptions {
@@ -10,21 +12,28 @@ export interface ServerOptions {
   port: number;
   webFolder?: string;
   demo: boolean;
+  /** Where a launch monitor listens. */
+  monitor?: { host: string; port: number };
 }
 
 /** Opens the database, brings it up to date, and listens. Answers with what closes it all again. */
-export async function startServer({ databaseUrl, host, port, webFolder, demo }: ServerOptions): Promise<() => Promise<void>> {
+export async function startServer({ databaseUrl, host, port, webFolder, demo, monitor: monitorAt }: ServerOptions): Promise<() => Promise<void>> {
   const log = pino({ level: process.env.TASCHE_LOG ?? 'error' });
   const orm = await openDatabase(databaseUrl);
   try {
     await migrate(orm);
     if (demo) await (await import('./demo/load-demo.js')).loadDemo(orm);
     const signIn = await signInAsOwner(orm);
-    const app = createApp({ orm, signIn, log, ...(webFolder !== undefined && { webFolder }) });
+    const news = listenForStrikes(databaseUrl, log);
+    // One van, one monitor: its balls go to the workspace everybody is signed in to.
+    const monitor = monitorAt && linkMonitor({ orm, log, workspaceId: signIn.workspaceId, ...monitorAt });
+    const app = createApp({ orm, signIn: signIn.signIn, log, news, ...(monitor && { monitor }), ...(webFolder !== undefined && { webFolder }) });
     const server = await new Promise<Server>((resolve, reject) => {
       const listening = app.listen(port, host, (error?: Error) => (error ? reject(error) : resolve(listening)));
     });
     return async () => {
+      await monitor?.close();
+      await news.close();
       server.closeAllConnections();
       await new Promise((resolve) => { server.close(resolve); });
       await orm.close(true);

@@ -56,7 +56,7 @@ describe('bad input', () => {
 
   it('another site\'s page may not write, and headers keep it out of frames', async () => {
     await bench.http.post('/api/changes').set('origin', 'http://elsewhere.example').send({ id: newId(), commands: [] }).expect(403);
-    const page = await bench.http.get('/api/session').expect(200);
+    const page = await bench.http.get('/api/signed-in').expect(200);
     expect(page.headers['content-security-policy']).toContain("frame-ancestors 'none'");
     expect(page.headers['x-powered-by']).toBeUndefined();
   });

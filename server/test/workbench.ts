@@ -1,12 +1,13 @@
 import type { ChangeResult, Command, SheetView } from '@tasche/contract';
 import type { Shot } from '@tasche/core';
+import type { Express } from 'express';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { pino } from 'pino';
 import request from 'supertest';
 import { v4 as newId } from 'uuid';
 import { inject } from 'vitest';
 import { migrate, openDatabase } from '../src/database/database.js';
-import { createApp } from '../src/http/app.js';
+import { createApp, type AppOptions } from '../src/http/app.js';
 import { Workspace } from '../src/workspaces/workspace.js';
 
 /** A server on the real database, with a workspace of its own, as its browser would see it. */
@@ -14,6 +15,8 @@ export interface Workbench {
   orm: MikroORM;
   workspaceId: string;
   http: ReturnType<typeof request>;
+  /** The same application anew, with what belongs to it. */
+  app: (more?: Partial<AppOptions>) => Express;
   change: (commands: readonly Command[], more?: { id?: string; why?: string }) => request.Test;
   done: (commands: readonly Command[], why?: string) => Promise<ChangeResult>;
   undo: (changeId: string, id?: string) => request.Test;
@@ -35,8 +38,8 @@ export async function workbench(who = 'Jonas Brandl'): Promise<Workbench> {
 
 /** Another person at the same workbench. */
 export function workbenchIn(orm: MikroORM, workspaceId: string, who: string): Workbench {
-  const app = createApp({ orm, signIn: () => Promise.resolve({ workspaceId, workspaceName: 'Test van', who }), log: pino({ level: 'silent' }) });
-  const http = request(app);
+  const app = (more: Partial<AppOptions> = {}) => createApp({ orm, signIn: () => Promise.resolve({ workspaceId, workspaceName: 'Test van', who }), log: pino({ level: 'silent' }), ...more });
+  const http = request(app());
   const change: Workbench['change'] = (commands, { id = newId(), why } = {}) => http.post('/api/changes').send({ id, commands, ...(why !== undefined && { why }) });
   const done: Workbench['done'] = async (commands, why) => {
     const response = await change(commands, why === undefined ? {} : { why });
@@ -44,7 +47,7 @@ export function workbenchIn(orm: MikroORM, workspaceId: string, who: string): Wo
     return response.body as ChangeResult;
   };
   return {
-    orm, workspaceId, http, change, done,
+    orm, workspaceId, http, app, change, done,
     undo: (changeId, id = newId()) => http.post(`/api/changes/${changeId}/undo`).send({ id }),
     sheet: async (playerId, asOf) => (await http.get(`/api/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`).expect(200)).body as SheetView,
     player: async (unit = 'yd') => {

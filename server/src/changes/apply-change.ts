@@ -9,12 +9,14 @@ import { planCommands } from '../plans/commands.js';
 import { Plan, planView } from '../plans/plan.js';
 import { playerCommands } from '../players/commands.js';
 import { Player, playerView } from '../players/player.js';
+import { sessionCommands } from '../sessions/commands.js';
+import { Session, sessionView } from '../sessions/session.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { Change, changeView, imagesOf } from './change.js';
 import type { ChangeContext, Done, Handlers } from './handlers.js';
-import { Trail, type EntityKind } from './trail.js';
+import { Trail, ofEveryKind, type EntityKind } from './trail.js';
 
-const HANDLERS: Handlers<CommandName> = { ...playerCommands, ...clubCommands, ...bagCommands, ...planCommands };
+const HANDLERS: Handlers<CommandName> = { ...playerCommands, ...clubCommands, ...bagCommands, ...planCommands, ...sessionCommands };
 
 /**
  * Does a change, whole or not at all. A change that was done already (its id is known) is answered, not done again.
@@ -63,16 +65,17 @@ function summaryOf(dones: readonly Done[]): string {
 }
 
 /** Somewhere it is already tomorrow: UTC+14. */
-function latestDayOnEarth(): string {
+export function latestDayOnEarth(): string {
   return new Date(Date.now() + 14 * 3600_000).toISOString().slice(0, 10);
 }
 
 type Touched = Record<EntityKind, ReadonlySet<string>>;
 
 export function touchedBy(change: Change): Touched {
-  const touched = { player: new Set<string>(), club: new Set<string>(), bag: new Set<string>(), plan: new Set<string>() };
+  const touched = ofEveryKind(() => new Set<string>());
   for (const image of imagesOf(change)) {
     if (image.of === 'bagClubs') touched.bag.add(image.id);
+    else if (image.of === 'strikes' || image.of === 'strikeMarks') touched.session.add(image.id);
     else if (image.of !== 'readings') touched[image.of].add(image.id);
   }
   return touched;
@@ -85,6 +88,7 @@ export async function resultOf(em: EntityManager, change: Change, touched: Touch
   const clubs = await some(touched.club, (ids) => em.find(Club, { id: { $in: ids } }, fresh));
   const bags = await some(touched.bag, (ids) => em.find(Bag, { id: { $in: ids } }, fresh));
   const plans = await some(touched.plan, (ids) => em.find(Plan, { id: { $in: ids } }, fresh));
+  const sessions = await some(touched.session, (ids) => em.find(Session, { id: { $in: ids } }, fresh));
   const bagClubs = await some(touched.bag, (ids) => em.find(BagClub, { bagId: { $in: ids } }, { orderBy: { place: 'asc', id: 'asc' } }));
   return {
     change: changeView(change),
@@ -92,5 +96,6 @@ export async function resultOf(em: EntityManager, change: Change, touched: Touch
     clubs: clubs.map(clubView),
     bags: bags.map((bag) => bagView(bag, bagClubs.filter((row) => row.bagId === bag.id).map((row) => row.clubId))),
     plans: plans.map(planView),
+    sessions: sessions.map(sessionView),
   };
 }

@@ -4,26 +4,39 @@ import { Bag, BagClub } from '../bags/bag.js';
 import { Club } from '../clubs/club.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
+import { Session } from '../sessions/session.js';
 
 /** What one change did to one row, enough to take it back. */
 export type RowImage =
   | { of: EntityKind; id: string; before: Record<string, unknown> | null; after: Record<string, unknown> }
   | { of: 'bagClubs'; id: string; before: readonly string[]; after: readonly string[] }
   /** The readings a change brought, by that change's id. */
-  | { of: 'readings'; id: string; withdrawn: boolean };
+  | { of: 'readings'; id: string; withdrawn: boolean }
+  /** The strikes a change brought to a session. */
+  | { of: 'strikes'; id: string; changeId: string; withdrawn: boolean }
+  /** What strikes of a session were marked as. */
+  | { of: 'strikeMarks'; id: string; before: readonly StrikeMark[]; after: readonly StrikeMark[] };
 
-const ENTITIES = { player: Player, club: Club, bag: Bag, plan: Plan } as const;
+/** What a person may change about a strike. */
+export interface StrikeMark { id: string; clubId: string | null; shot: string; leftOut: string | null }
+
+const ENTITIES = { player: Player, club: Club, bag: Bag, plan: Plan, session: Session } as const;
 export type EntityKind = keyof typeof ENTITIES;
-export type EntityOf = { player: Player; club: Club; bag: Bag; plan: Plan };
+export type EntityOf = { player: Player; club: Club; bag: Bag; plan: Plan; session: Session };
+
+/** Something of every kind of row. */
+export function ofEveryKind<T>(make: () => T): Record<EntityKind, T> {
+  return Object.fromEntries(Object.keys(ENTITIES).map((kind) => [kind, make()])) as Record<EntityKind, T>;
+}
 
 /** Writes rows and remembers what they were; one trail a change. */
 export class Trail {
   readonly images: RowImage[] = [];
-  readonly touched: Record<EntityKind, Set<string>> = { player: new Set(), club: new Set(), bag: new Set(), plan: new Set() };
+  readonly touched = ofEveryKind(() => new Set<string>());
   /** Clubs whose readings changed. */
   readonly reread = new Set<string>();
-  readonly #created: Record<EntityKind, number> = { player: 0, club: 0, bag: 0, plan: 0 };
-  readonly #rows = new Map<string, Player | Club | Bag | Plan>();
+  readonly #created = ofEveryKind(() => 0);
+  readonly #rows = new Map<string, Player | Club | Bag | Plan | Session>();
   readonly #ownedBefore = new Map<string, number>();
   readonly #bagClubs = new Map<string, BagClub[]>();
 
@@ -100,6 +113,16 @@ export class Trail {
     this.#bagClubs.set(bag.id, placed);
     this.images.push({ of: 'bagClubs', id: bag.id, before, after: [...after] });
     this.bump('bag', bag);
+  }
+
+  /** Marks strikes of a session anew. */
+  async setStrikes(session: Session, before: readonly StrikeMark[], after: readonly StrikeMark[]): Promise<void> {
+    await this.em.execute(
+      `update strike set club_id = mark."clubId", shot = mark.shot, left_out = mark."leftOut"
+       from jsonb_to_recordset(?::jsonb) as mark (id uuid, "clubId" uuid, shot text, "leftOut" text) where strike.id = mark.id and strike.session_id = ?`,
+      [JSON.stringify(after), session.id]);
+    this.images.push({ of: 'strikeMarks', id: session.id, before, after });
+    this.bump('session', session);
   }
 
   async #rowsOf(bag: Bag): Promise<BagClub[]> {

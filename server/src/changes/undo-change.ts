@@ -6,7 +6,7 @@ import { conflict, notFound } from '../http/refusal.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { finish, resultOf, touchedBy } from './apply-change.js';
 import { Change, imagesOf } from './change.js';
-import { Trail, plain, type RowImage } from './trail.js';
+import { Trail, plain, type RowImage, type StrikeMark } from './trail.js';
 
 /**
  * Takes a change back, as a change of its own; undoing that one is redo. What others did since stays:
@@ -39,6 +39,8 @@ async function revert(trail: Trail, image: RowImage, change: Change): Promise<vo
   switch (image.of) {
     case 'readings': return revertReadings(trail, image);
     case 'bagClubs': return revertBagClubs(trail, image, change);
+    case 'strikes': return revertStrikes(trail, image);
+    case 'strikeMarks': return revertStrikeMarks(trail, image, change);
     default: return revertRow(trail, image, change);
   }
 }
@@ -72,8 +74,27 @@ async function revertBagClubs(trail: Trail, image: Extract<RowImage, { of: 'bagC
   await trail.setBagClubs(bag, untouchedSince ? image.before : [...standing.filter((id) => !added.includes(id)), ...removed]);
 }
 
+async function revertStrikes(trail: Trail, { id, changeId, withdrawn }: Extract<RowImage, { of: 'strikes' }>): Promise<void> {
+  const session = await trail.load('session', id);
+  if (!session) throw notFound('session');
+  await trail.em.execute('update strike set removed_at = ? where change_id = ? and session_id = ?', [withdrawn ? null : new Date(), changeId, id]);
+  trail.bump('session', session);
+  trail.images.push({ of: 'strikes', id, changeId, withdrawn: !withdrawn });
+}
+
+async function revertStrikeMarks(trail: Trail, image: Extract<RowImage, { of: 'strikeMarks' }>, change: Change): Promise<void> {
+  const session = await trail.load('session', image.id);
+  if (!session) throw notFound('session');
+  const ids = `{${image.after.map(({ id }) => id).join(',')}}`;
+  const standing = await trail.em.execute<StrikeMark[]>(
+    'select id, club_id as "clubId", shot, left_out as "leftOut" from strike where session_id = ? and id = any(?::uuid[]) for update', [session.id, ids]);
+  const untouched = image.after.every((mark) => standing.some((one) => one.id === mark.id && one.clubId === mark.clubId && one.shot === mark.shot && one.leftOut === mark.leftOut));
+  if (!untouched) throw conflict(`"${change.summary}" can't be undone: the shots were changed since. Undo the later change first.`);
+  await trail.setStrikes(session, image.after, image.before);
+}
+
 async function revertRow(
-  trail: Trail, image: Exclude<RowImage, { of: 'readings' | 'bagClubs' }>, change: Change,
+  trail: Trail, image: Exclude<RowImage, { of: 'readings' | 'bagClubs' | 'strikes' | 'strikeMarks' }>, change: Change,
 ): Promise<void> {
   const row = await trail.load(image.of, image.id);
   if (!row) throw notFound(image.of);

@@ -5,21 +5,24 @@ import { Change } from '../changes/change.js';
 import { Club, ReadingRow } from '../clubs/club.js';
 import { Migration001FirstSlice } from '../migrations/migration-001-first-slice.js';
 import { Migration002Places } from '../migrations/migration-002-places.js';
+import { Migration003Sessions } from '../migrations/migration-003-sessions.js';
 import { Place } from '../places/place.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
+import { Session } from '../sessions/session.js';
 import { Workspace } from '../workspaces/workspace.js';
 
 /** Connects to PostgreSQL lazily: the server can start before its database does. */
 export async function openDatabase(url: string, options: Partial<Options> = {}): Promise<MikroORM> {
   return MikroORM.init({
     clientUrl: url,
-    entities: [Workspace, Player, Club, ReadingRow, Bag, BagClub, Plan, Change, Place],
+    entities: [Workspace, Player, Club, ReadingRow, Bag, BagClub, Plan, Change, Place, Session],
     extensions: [Migrator],
     migrations: {
       migrationsList: [
         { name: 'migration-001-first-slice', class: Migration001FirstSlice },
         { name: 'migration-002-places', class: Migration002Places },
+        { name: 'migration-003-sessions', class: Migration003Sessions },
       ],
       snapshot: false,
       silent: true,

@@ -1,7 +1,8 @@
 import {
-  dateSchema, distanceUnitSchema, idSchema, parseChangeRequest, wholeDocument, writeSheetCsv, type SessionView,
+  MOST_FILE_BYTES, MOST_ORDER_CHARACTERS, MOST_STRIKES_ANSWERED, dateSchema, distanceUnitSchema, idSchema, parseChangeRequest, shotKindSchema, wholeDocument, writeSheetCsv,
+  type KnownMapping, type SignedInView,
 } from '@tasche/contract';
-import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import type { EntityManager } from '@mikro-orm/postgresql';
 import express, { Router, type Request } from 'express';
 import * as yup from 'yup';
 import { applyChange } from '../changes/apply-change.js';
@@ -12,9 +13,14 @@ import { exportLocker } from '../sheet/export-locker.js';
 import { importSheet } from '../sheet/import-sheet.js';
 import { clubsOf, readChanges, readDifferences, readReadings, readSheet, knownSheetText } from '../sheet/read-sheet.js';
 import { specSheetPdf } from '../sheet/spec-sheet-pdf.js';
+import { importStrikes } from '../strikes/import-strikes.js';
+import { tooLarge } from '../strikes/file-rows.js';
+import { readSessions, readSetAside, readStrikesText } from '../strikes/read-strikes.js';
+import { streamStrikes } from '../monitor/live-stream.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
 import type { AppOptions } from './app.js';
-import { Refusal } from './refusal.js';
+import { Refusal, ruleBroken } from './refusal.js';
+import { hitOrder } from '../monitor/hit-order.js';
 
 const BODY_LIMIT = '2mb';
 
@@ -29,8 +35,15 @@ const importQuery = params({
   take: required(yup.string().oneOf(['none', 'good', 'all'] as const)), changeId: required(idSchema), takenOn: required(dateSchema),
 });
 
+const strikesQuery = params({ session: idSchema, club: idSchema, limit: yup.number().integer().min(1).max(MOST_STRIKES_ANSWERED) });
+const strikeImportQuery = params({ take: required(yup.string().oneOf(['none', 'good'] as const)), changeId: required(idSchema) });
+const mappingQuery = params({ heads: required(yup.string().max(2000)) });
+const sessionParams = params({ sessionId: required(idSchema) });
+const liveQuery = params({ after: yup.number().integer().min(0).default(0) });
+const hitSchema = wholeDocument(yup.object({ clubId: required(idSchema), shot: required(shotKindSchema), count: required(yup.number().strict().integer().min(1).max(50)) }).strict().noUnknown('unknown field: ${unknown}'));
+
 /** Every route: thin, checked at the border, scoped to the asker's workspace. */
-export function api(orm: MikroORM, signIn: AppOptions['signIn']): Router {
+export function api({ orm, signIn, news, monitor }: Pick<AppOptions, 'orm' | 'signIn'> & Partial<Pick<AppOptions, 'news' | 'monitor'>>): Router {
   const router = Router();
   const scoped = async <T>(request: Request, work: (em: EntityManager) => Promise<T>): Promise<T> =>
     inWorkspace(orm, (await signIn(request)).workspaceId, work);
@@ -40,9 +53,9 @@ export function api(orm: MikroORM, signIn: AppOptions['signIn']): Router {
     response.json({ database: 'here' });
   });
 
-  router.get('/session', async (request, response) => {
+  router.get('/signed-in', async (request, response) => {
     const { workspaceId, workspaceName, who } = await signIn(request);
-    response.json({ workspace: { id: workspaceId, name: workspaceName }, who } satisfies SessionView);
+    response.json({ workspace: { id: workspaceId, name: workspaceName }, who } satisfies SignedInView);
   });
 
   router.get('/players', async (request, response) => {
@@ -118,7 +131,53 @@ export function api(orm: MikroORM, signIn: AppOptions['signIn']): Router {
     response.json(await importSheet(orm, await signIn(request), { playerId, format, text: request.body, take, changeId, takenOn }));
   });
 
+  router.get('/players/:playerId/sessions', async (request, response) => {
+    const { playerId } = playerParams.validateSync(request.params);
+    response.json(await scoped(request, (em) => readSessions(em, playerId)));
+  });
+
+  router.get('/players/:playerId/strikes', async (request, response) => {
+    const { playerId } = playerParams.validateSync(request.params);
+    const { session, club, limit } = strikesQuery.validateSync(request.query);
+    response.type('json').send(await scoped(request, (em) => readStrikesText(em, { playerId, sessionId: session, clubId: club, limit })));
+  });
+
+  router.get('/file-mapping', async (request, response) => {
+    const { heads } = mappingQuery.validateSync(request.query);
+    const [known] = await scoped(request, (em) => em.execute<KnownMapping[]>('select mapping, clubs from file_mapping where heads_key = ?', [heads]));
+    response.json(known ?? null);
+  });
+
+  // The body is read as it arrives; nothing before this may touch it.
+  router.post('/players/:playerId/strikes/import', async (request, response) => {
+    const { playerId } = playerParams.validateSync(request.params);
+    const { take, changeId } = strikeImportQuery.validateSync(request.query);
+    if (!request.is('application/octet-stream')) throw wrongType('application/octet-stream: the order as one line of JSON, then the file');
+    if (Number(request.headers['content-length'] ?? 0) > MOST_FILE_BYTES + MOST_ORDER_CHARACTERS) throw tooLarge();
+    response.json(await importStrikes(orm, await signIn(request), { playerId, take, changeId, body: request }));
+  });
+
+  router.get('/sessions/:sessionId/live', async (request, response) => {
+    const { sessionId } = sessionParams.validateSync(request.params);
+    const { after } = liveQuery.validateSync({ after: request.get('last-event-id') ?? request.query.after });
+    const { workspaceId } = await signIn(request);
+    await streamStrikes(response, { orm, workspaceId, sessionId, after: after, news, monitor: () => monitor?.view() ?? { state: 'none', device: null, simulated: false } });
+  });
+
+  router.get('/sessions/:sessionId/set-aside', async (request, response) => {
+    const { sessionId } = sessionParams.validateSync(request.params);
+    response.json(await scoped(request, (em) => readSetAside(em, sessionId)));
+  });
+
   router.use(express.json({ limit: BODY_LIMIT }));
+
+  router.post('/sessions/:sessionId/hit', async (request, response) => {
+    const { sessionId } = sessionParams.validateSync(request.params);
+    const { clubId, shot, count } = hitSchema.validateSync(jsonBody(request), { strict: true });
+    const order = await scoped(request, (em) => hitOrder(em, sessionId, clubId, shot, count));
+    if (!monitor?.hit(order)) throw ruleBroken('No simulated launch monitor is here; a real one sees what is really hit.');
+    response.json({ count });
+  });
 
   router.post('/changes', async (request, response) => {
     response.json(await applyChange(orm, await signIn(request), parseChangeRequest(jsonBody(request))));

@@ -5,6 +5,8 @@ import helmet from 'helmet';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import type { Scope } from '../workspaces/in-workspace.js';
+import type { MonitorLink } from '../monitor/monitor-link.js';
+import type { StrikeNews } from '../monitor/strike-news.js';
 import { api } from './api.js';
 import { answerProblem, notForOthers } from './problems.js';
 
@@ -15,10 +17,14 @@ export interface AppOptions {
   log: Logger;
   /** The built web part; left out where only the API is wanted. */
   webFolder?: string;
+  /** Tells of strikes other servers took; without it live boards look by themselves. */
+  news?: StrikeNews;
+  /** The launch monitor, where there is one. */
+  monitor?: MonitorLink;
 }
 
 /** The whole web application. It keeps nothing in memory or on disk between requests. */
-export function createApp({ orm, signIn, log, webFolder }: AppOptions): Express {
+export function createApp({ orm, signIn, log, webFolder, news, monitor }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(helmet({
@@ -38,7 +44,7 @@ export function createApp({ orm, signIn, log, webFolder }: AppOptions): Express 
     },
     strictTransportSecurity: false,
   }));
-  app.use('/api', notForOthers, api(orm, signIn));
+  app.use('/api', notForOthers, api({ orm, signIn, news, monitor }));
   if (webFolder && existsSync(webFolder)) {
     app.use('/assets', express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
     app.use(express.static(webFolder, { index: false }));

@@ -57,7 +57,8 @@ const AWAY_CODES = new Set([
 ]);
 const AWAY_MESSAGES = /Connection terminated|connection timeout|timeout exceeded when trying to connect|Timeout acquiring a connection|Unable to acquire a connection|Client has encountered a connection error/i;
 
-function isAway(error: unknown): boolean {
+/** Whether the database, not what was asked of it, is at fault. */
+export function isAway(error: unknown): boolean {
   for (let cause = error as { code?: string; message?: string; cause?: unknown; errors?: unknown[] } | undefined, depth = 0; cause && depth < 5; depth++) {
     if (cause.code !== undefined && AWAY_CODES.has(cause.code)) return true;
     if (cause.message !== undefined && AWAY_MESSAGES.test(cause.message)) return true;

@@ -59,6 +59,8 @@ function withCommand(sheet: SheetView, command: Command): SheetView {
       const plan = sheet.plans.find((one) => one.id === command.planId);
       return { ...sheet, plans: sheet.plans.filter((one) => one !== plan), bags: sheet.bags.filter((bag) => bag.id !== plan?.bagId) };
     }
+    // Sessions stand beside the sheet, not on it.
+    case 'addSession': case 'editSession': case 'removeSession': case 'addStrikes': case 'editStrikes': return sheet;
   }
 }
 

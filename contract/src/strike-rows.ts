@@ -1,0 +1,118 @@
+import { SHOT_KINDS, STRIKE_BOUNDS, isEnough, type ShotKind, type Strike, type StrikePart } from '@tasche/core';
+import { STRIKE_UNIT_FACTORS, strikeField, type FileMapping, type StrikeField } from './strike-columns.js';
+
+/** A row of a launch monitor's file, read. */
+export interface StrikeRow {
+  /** As it stands in the file; empty where no column names the club. */
+  club: string;
+  shot: ShotKind | undefined;
+  /** YYYY-MM-DD and HH:MM:SS where the file gives them, in the clock of the place. */
+  day: string | undefined;
+  time: string | undefined;
+  given: Strike;
+}
+
+/** A row that cannot be taken: the column, what stands there, and why. */
+export interface RowRefusal { column: string; text: string; reason: string }
+
+export type ReadRow = { ok: true; row: StrikeRow } | { ok: false; refusal: RowRefusal };
+
+/** What devices write where they saw nothing. */
+const NOTHING = /^(|-+|–|—|n\/?a|nan|null|none|\?+)$/i;
+/** Bytes that were no text in the file's encoding, and signs no number, name or date holds. */
+const GARBAGE = /[\uFFFD\u0000-\u0008\u000b\u000c\u000e-\u001f]/;
+/** Longer is no cell of a device. */
+const MOST_CELL_CHARACTERS = 200;
+
+interface Reader { column: number; field: StrikeField; head: string; factor: number; unit: string; least: number; most: number }
+
+/**
+ * Makes the function that reads a file's rows; made once, called for each.
+ * @param heads of the columns, for naming what is refused
+ */
+export function strikeRowReader(mapping: FileMapping, heads: readonly string[]): (cells: readonly string[]) => ReadRow {
+  const readers = mapping.columns.map(({ column, field, unit }): Reader => {
+    const [least, most] = STRIKE_BOUNDS[field as StrikePart] ?? [0, 0];
+    return { column, field, head: heads[column] ?? strikeField(field).label, factor: (unit ? STRIKE_UNIT_FACTORS[unit] : 1) * (isSideways(field) && mapping.leftIsPositive ? -1 : 1), unit: unit ?? '', least, most };
+  });
+  return (cells) => {
+    const row: StrikeRow = { club: '', shot: undefined, day: undefined, time: undefined, given: {} };
+    for (const reader of readers) {
+      const text = (cells[reader.column] ?? '').trim();
+      const reason = take(row, reader, text, mapping);
+      if (reason) return { ok: false, refusal: { column: reader.head, text: text.slice(0, 80).replace(GARBAGE, '?'), reason } };
+    }
+    if (!isEnough(row.given)) return { ok: false, refusal: { column: '', text: '', reason: 'no carry, total, ball speed or club speed' } };
+    return { ok: true, row };
+  };
+}
+
+function isSideways(field: StrikeField): boolean {
+  return field === 'sideM' || field === 'azimuthDeg' || field === 'spinAxisDeg';
+}
+
+/** Puts a cell into the row, or says why it cannot be. */
+function take(row: StrikeRow, reader: Reader, text: string, mapping: FileMapping): string | undefined {
+  if (GARBAGE.test(text)) return 'holds bytes that are no text; another encoding?';
+  if (text.length > MOST_CELL_CHARACTERS) return `is longer than ${MOST_CELL_CHARACTERS} characters`;
+  switch (reader.field) {
+    case 'club': row.club = text; return undefined;
+    case 'shot': row.shot = SHOT_KINDS.find((kind) => kind === text.toLowerCase().replace(/\s+/g, '-')); return undefined;
+    case 'at': case 'time': return takeMoment(row, text, mapping);
+    default: return takeNumber(row, reader, reader.field, text, mapping.decimal);
+  }
+}
+
+const NUMBER_POINT = /^([LR])?\s*([-+−]?(?:\d+(?:,\d{3})*\.?\d*|\.\d+))\s*([a-z°/%]*)\s*$/i;
+const NUMBER_COMMA = /^([LR])?\s*([-+−]?(?:\d+(?:\.\d{3})*,?\d*|,\d+))\s*([a-z°/%]*)\s*$/i;
+
+function takeNumber(row: StrikeRow, { factor, unit, least, most }: Reader, field: StrikePart, text: string, decimal: '.' | ','): string | undefined {
+  if (NOTHING.test(text)) return undefined;
+  const match = (decimal === ',' ? NUMBER_COMMA : NUMBER_POINT).exec(text);
+  if (!match) return 'is not a number';
+  const plain = decimal === ',' ? match[2]!.replace(/\./g, '').replace(',', '.') : match[2]!.replace(/,/g, '');
+  let value = Number(plain.replace('−', '-')) * factor;
+  // "3.2 L": a side said by its letter is left or right whatever its sign.
+  const side = (match[1] ?? match[3] ?? '').toUpperCase();
+  if (side === 'L' || side === 'R') value = Math.abs(value) * (side === 'L' ? -1 : 1);
+  if (!(value >= least && value <= most)) return `must be between ${shown(least / Math.abs(factor))} and ${shown(most / Math.abs(factor))}${unit && ` ${unit}`}`;
+  // A tenth of a millimetre is more than any device sees.
+  row.given[field] = Math.round(value * 1e4) / 1e4;
+  return undefined;
+}
+
+function shown(value: number): string {
+  return String(Math.round(value * 10) / 10);
+}
+
+const YEAR_FIRST = /^(\d{4})[-./](\d{1,2})[-./](\d{1,2})/;
+const YEAR_LAST = /^(\d{1,2})[-./](\d{1,2})[-./](\d{4}|\d{2})(?!\d)/;
+const CLOCK = /(?:^|[ T])(\d{1,2}):(\d{2})(?::(\d{2}))?(?:\.\d+)?\s*([AP]M)?/i;
+
+function takeMoment(row: StrikeRow, text: string, { dates }: FileMapping): string | undefined {
+  if (NOTHING.test(text)) return undefined;
+  const first = YEAR_FIRST.exec(text);
+  const last = first ? null : YEAR_LAST.exec(text);
+  const clock = CLOCK.exec(text);
+  if (!first && !last && !clock) return 'is no date or time of day';
+  if (first || last) {
+    const [year, month, day] = first ? [first[1]!, first[2]!, first[3]!]
+      : [last![3]!.length === 2 ? `20${last![3]!}` : last![3]!, ...(dates === 'day first' ? [last![2]!, last![1]!] : [last![1]!, last![2]!])] as [string, string, string];
+    const written = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+    if (!isDayOfCalendar(Number(year), Number(month), Number(day))) return 'is no day of the calendar; day or month first?';
+    row.day = written;
+  }
+  if (clock) {
+    const hour = (Number(clock[1]) % (clock[4] ? 12 : 24)) + (clock[4]?.toUpperCase() === 'PM' ? 12 : 0);
+    if (Number(clock[2]) > 59) return 'is no time of day';
+    row.time = `${String(hour).padStart(2, '0')}:${clock[2]!}:${clock[3] ?? '00'}`;
+  }
+  return undefined;
+}
+
+const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+
+function isDayOfCalendar(year: number, month: number, day: number): boolean {
+  if (year < 1990 || year > 2199 || month < 1 || month > 12 || day < 1 || day > MONTH_DAYS[month - 1]!) return false;
+  return month !== 2 || day < 29 || (year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0));
+}

@@ -1,0 +1,51 @@
+import { guessClub, type MonitorLine } from '@tasche/contract';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { v4 as newId } from 'uuid';
+import { Club } from '../clubs/club.js';
+import { Session } from '../sessions/session.js';
+import { insertStrikes, knownKeys, lockStrikes } from '../strikes/insert-strikes.js';
+import { tellOfStrikes } from './strike-news.js';
+
+type StrikeLine = Extract<MonitorLine, { type: 'strike' }>;
+
+/** What a monitor's balls are all called. */
+export function monitorPrefix(device: string): string {
+  return `monitor:${encodeURIComponent(device)}:`;
+}
+
+/** What a monitor calls one ball, for ever. */
+export function monitorKey(device: string, number: number): string {
+  return `${monitorPrefix(device)}${number}`;
+}
+
+/** Keeps a ball in the live session, once however often it is sent. With no live session, or no club to give it to, it is set aside. */
+export async function takeStrike(em: EntityManager, workspaceId: string, device: string, { number, at, club, strike }: StrikeLine): Promise<void> {
+  const deviceKey = monitorKey(device, number);
+  const session = await em.findOne(Session, { live: true, removedAt: null });
+  if (!session) return setAside(em, workspaceId, null, JSON.stringify(strike), 'no session was open for it', deviceKey);
+  const target = await clubOf(em, session, club);
+  if (!target) return setAside(em, workspaceId, session.id, JSON.stringify(strike), club === null ? 'no club was in hand' : `no club of the locker is "${club}"`, deviceKey);
+  await lockStrikes(em, session.id);
+  // Sent again after another session was opened: it stands in the first.
+  if ((await knownKeys(em, session.playerId, [deviceKey])).size > 0) return;
+  const kept = await insertStrikes(em, session, [{ id: newId(), ...target, number, hitAt: at, builtOn: session.heldOn, given: strike, deviceKey, changeId: null }]);
+  if (kept > 0) await tellOfStrikes(em, session.id);
+}
+
+/** The club the monitor names, by its id or by what it looks like; where it names none, the one in hand. */
+async function clubOf(em: EntityManager, { playerId, aim }: Session, label: string | null) {
+  if (label === null) return aim;
+  const clubs = await em.find(Club, { playerId, removedAt: null }, { limit: 500 });
+  // Who told the monitor by the club's id knows the swing too.
+  if (clubs.some((one) => one.id === label)) return { clubId: label, shot: aim?.clubId === label ? aim.shot : 'full' as const };
+  return guessClub(label, clubs);
+}
+
+/** Keeps what could not be taken, for somebody to look at. */
+export async function setAside(em: EntityManager, workspaceId: string, sessionId: string | null, text: string, reason: string, deviceKey: string | null = null): Promise<void> {
+  await em.execute(
+    `insert into set_aside (workspace_id, session_id, device_key, text, reason) values (?, ?, ?, ?, ?) on conflict (workspace_id, device_key) where device_key is not null do nothing`,
+    [workspaceId, sessionId, deviceKey, text.slice(0, 500).replaceAll('\u0000', '?'), reason.slice(0, 300)]);
+  // A monitor gone mad fills no disk.
+  await em.execute('delete from set_aside where workspace_id = ? and id <= (select id from set_aside where workspace_id = ? order by id desc offset 2000 limit 1)', [workspaceId, workspaceId]);
+}

@@ -1,0 +1,34 @@
+import type { Conditions, Surface } from '@tasche/core';
+import type { Aim, HitOff, SessionView } from '@tasche/contract';
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { workspaceFilter } from '../workspaces/workspace.js';
+
+/** A range session: where, when, in what air, off what. */
+export const Session = defineEntity({
+  name: 'Session',
+  tableName: 'session',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    playerId: p.uuid(),
+    name: p.text(),
+    heldOn: p.date(),
+    conditions: p.json<Conditions>(),
+    surface: p.json<Surface>(),
+    hitOff: p.text().$type<HitOff>(),
+    ball: p.text(),
+    notes: p.text(),
+    source: p.text(),
+    live: p.boolean(),
+    aim: p.json<Aim>().nullable(),
+    version: p.integer(),
+    removedAt: p.datetime().nullable(),
+  },
+});
+export type Session = InferEntity<typeof Session>;
+
+export function sessionView(session: Session): SessionView {
+  const { id, playerId, version, name, heldOn, conditions, surface, hitOff, ball, notes, source, live, removedAt } = session;
+  return { id, playerId, version, name, heldOn, conditions, surface, hitOff, ball, notes, source, live, aim: session.aim ?? null, removed: removedAt != null };
+}

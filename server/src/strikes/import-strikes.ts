@@ -1,0 +1,227 @@
+import { hash } from 'node:crypto';
+import { setTimeout } from 'node:timers/promises';
+import {
+  MOST_FILE_DAYS, MOST_FILE_ROWS, MOST_LABELS, MOST_REFUSALS_NAMED, guessClub, headsKey, labelKey, parseStrikeImportOrder, strikeRowReader,
+  type ClubMatch, type RowRefusal, type StrikeImportOrder, type StrikeImportReport, type StrikeRow,
+} from '@tasche/contract';
+import { STRIKE_PARTS } from '@tasche/core';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import { v4 as newId } from 'uuid';
+import { finish, latestDayOnEarth } from '../changes/apply-change.js';
+import { Change } from '../changes/change.js';
+import { Trail } from '../changes/trail.js';
+import { Club } from '../clubs/club.js';
+import { badInput, notFound } from '../http/refusal.js';
+import type { Session } from '../sessions/session.js';
+import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
+import { fileRows, splitOrder } from './file-rows.js';
+import { insertStrikes, knownKeys, type KeptStrike } from './insert-strikes.js';
+
+export interface StrikeImportRequest {
+  playerId: string;
+  /** 'none' only looks; 'good' takes the good rows. */
+  take: 'none' | 'good';
+  /** Id of the change it becomes. */
+  changeId: string;
+  body: AsyncIterable<Buffer>;
+}
+
+/** Rows sent to the database at once. */
+const BATCH = 3000;
+/** For a batch to be on its way before the next is read: one thread cannot send while it reads. */
+const HEAD_START_MS = 5;
+/** A row that says this much of a ball, or when it was hit, is that ball and no other. */
+const TELLING_PARTS = 4;
+
+/**
+ * Takes in a launch monitor's file as it arrives: one transaction, one change, a session for each day. Hanging up in the middle leaves nothing.
+ * @throws Refusal, yup.ValidationError
+ */
+export async function importStrikes(orm: MikroORM, scope: Scope, { playerId, take, changeId, body }: StrikeImportRequest): Promise<StrikeImportReport> {
+  const { order: sent, file } = await splitOrder(body);
+  const order = parseStrikeImportOrder(sent);
+  return inWorkspace(orm, scope.workspaceId, async (em) => {
+    await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 4))', [playerId]);
+    if (await em.findOne(Change, { id: changeId })) throw badInput('This import was done already.', [{ field: 'changeId', message: 'used already' }]);
+    const trail = new Trail(em, scope.workspaceId);
+    const player = await trail.load('player', playerId);
+    if (!player) throw notFound('player');
+    const clubs = await em.find(Club, { playerId, removedAt: null }, { limit: 500 });
+    for (const match of Object.values(order.clubs)) if (match && !clubs.some((club) => club.id === match.clubId)) throw notFound('club');
+    const count = new Tally(clubs, order);
+    const known = await knownKeys(em, playerId);
+    const keeper = new Keeper(trail, playerId, order);
+    const read = strikeRowReader(order.mapping, order.heads);
+    const latestDay = latestDayOnEarth();
+    const occurrences = new Map<string, number>();
+    const keyOfLabel = remembered(labelKey);
+    let line = 0;
+    let waiting: { row: StrikeRow; match: NonNullable<ClubMatch>; day: string; key: string }[] = [];
+    // The database writes one batch while the next is read.
+    let writing = Promise.resolve();
+    const send = async () => {
+      const fresh = waiting.filter(({ key }) => !known.has(key) && known.add(key));
+      count.kept(waiting.length, fresh.length);
+      waiting = [];
+      await writing;
+      if (take === 'good') writing = keeper.keep(fresh);
+      // Whoever waits for it hears of its failure; until then it is nobody's.
+      writing.catch(() => undefined);
+      await setTimeout(HEAD_START_MS);
+    };
+    for await (const rows of fileRows(file, order.encoding, order.delimiter)) {
+      for (const cells of rows) {
+        line += 1;
+        if (line <= order.skipLines + 1 + order.mapping.unitRows || cells.every((cell) => cell.trim() === '')) continue;
+        count.rows += 1;
+        if (count.rows > MOST_FILE_ROWS) throw badInput(`The file has more than ${MOST_FILE_ROWS.toLocaleString('en')} rows; nothing was taken. Split it.`, [{ field: 'file', message: 'too many rows' }]);
+        const answer = read(cells);
+        if (!answer.ok) { count.refuse(line, answer.refusal); continue; }
+        const { row } = answer;
+        const day = row.day ?? order.session.heldOn;
+        if (day > latestDay) { count.refuse(line, { column: 'date', text: day, reason: 'is in the future' }); continue; }
+        const label = keyOfLabel(row.club);
+        const match = count.matchOf(row.club, label);
+        if (!match) continue;
+        count.on(day);
+        waiting.push({ row, match, day, key: keyOf(row, label, day, occurrences) });
+        if (waiting.length >= BATCH) await send();
+      }
+    }
+    await send();
+    await writing;
+    if (take === 'none' || count.taken === 0) return count.report(null);
+    await rememberMapping(em, scope.workspaceId, order);
+    const days = count.days.size;
+    await finish(trail, {
+      id: changeId, who: scope.who, why: '', playerId, undoesId: null,
+      summary: `${count.taken.toLocaleString('en')} shots on ${days} ${days === 1 ? 'day' : 'days'} from ${order.source}`,
+    });
+    return count.report(changeId);
+  });
+}
+
+/** What tells a ball of a file from every other. Where too little is said of it, it is the second of its kind, the third. */
+function keyOf({ time, given }: StrikeRow, label: string, day: string, occurrences: Map<string, number>): string {
+  let text = `${label}|${day}|${time ?? ''}`;
+  let told = 0;
+  for (const part of STRIKE_PARTS) {
+    const value = given[part];
+    text += value === undefined ? '|' : `|${value}`;
+    if (value !== undefined) told += 1;
+  }
+  if (time === undefined && told < TELLING_PARTS) {
+    const nth = (occurrences.get(text) ?? 0) + 1;
+    occurrences.set(text, nth);
+    text += `#${nth}`;
+  }
+  return `file:${hash('sha1', text, 'base64url')}`;
+}
+
+/** A function of few different texts, asked over and over. */
+function remembered(of: (text: string) => string): (text: string) => string {
+  const known = new Map<string, string>();
+  return (text) => {
+    let answer = known.get(text);
+    if (answer === undefined) known.set(text, answer = of(text));
+    return answer;
+  };
+}
+
+/** Counts what happens to a file's rows. */
+class Tally {
+  rows = 0;
+  taken = 0;
+  duplicates = 0;
+  otherClubs = 0;
+  refused = 0;
+  readonly days = new Map<string, number>();
+  readonly #refusals: ({ line: number } & RowRefusal)[] = [];
+  readonly #reasons = new Map<string, { column: string; reason: string; count: number }>();
+  readonly #labels = new Map<string, { label: string; rows: number; match: ClubMatch; known: boolean }>();
+
+  constructor(readonly clubs: readonly Club[], readonly order: StrikeImportOrder) {}
+
+  /** The club a label is: as the person said, or as it looks while nobody has; null where its rows are left out. */
+  matchOf(label: string, key: string): ClubMatch {
+    let entry = this.#labels.get(key);
+    if (!entry) {
+      if (this.#labels.size >= MOST_LABELS) throw badInput(`The club column holds more than ${MOST_LABELS} different names; is it the right column?`, [{ field: 'mapping.columns', message: 'club' }]);
+      const said = Object.hasOwn(this.order.clubs, key) ? this.order.clubs[key]! : undefined;
+      this.#labels.set(key, entry = { label, rows: 0, match: said === undefined ? guessClub(label, this.clubs) : said, known: said !== undefined });
+    }
+    entry.rows += 1;
+    if (!entry.match) this.otherClubs += 1;
+    return entry.match;
+  }
+
+  on(day: string): void {
+    if (!this.days.has(day) && this.days.size >= MOST_FILE_DAYS) throw badInput(`The file's shots fall on more than ${MOST_FILE_DAYS} days; split it.`, [{ field: 'file', message: 'too many days' }]);
+    this.days.set(day, (this.days.get(day) ?? 0) + 1);
+  }
+
+  kept(offered: number, fresh: number): void {
+    this.taken += fresh;
+    this.duplicates += offered - fresh;
+  }
+
+  refuse(line: number, refusal: RowRefusal): void {
+    this.refused += 1;
+    if (this.#refusals.length < MOST_REFUSALS_NAMED) this.#refusals.push({ line, ...refusal });
+    const key = `${refusal.column} ${refusal.reason}`;
+    const reason = this.#reasons.get(key) ?? { column: refusal.column, reason: refusal.reason, count: 0 };
+    reason.count += 1;
+    this.#reasons.set(key, reason);
+  }
+
+  report(changeId: string | null): StrikeImportReport {
+    const { rows, taken, duplicates, otherClubs, refused } = this;
+    return {
+      rows, taken, duplicates, otherClubs, refused, changeId, refusals: this.#refusals,
+      reasons: [...this.#reasons.values()].sort((a, b) => b.count - a.count),
+      labels: [...this.#labels.values()].map(({ label, rows: labelled, match }) => ({ label, rows: labelled, match })),
+      days: [...this.days].map(([day, count]) => ({ day, rows: count })).sort((a, b) => (a.day < b.day ? -1 : 1)),
+    };
+  }
+}
+
+type Waiting = readonly { row: StrikeRow; match: NonNullable<ClubMatch>; day: string; key: string }[];
+
+/** Keeps the balls, in a session for each day. */
+class Keeper {
+  readonly #sessions = new Map<string, Session>();
+  readonly #numbers = new Map<string, number>();
+
+  constructor(readonly trail: Trail, readonly playerId: string, readonly order: StrikeImportOrder) {}
+
+  async keep(waiting: Waiting): Promise<void> {
+    const byDay = new Map<string, KeptStrike[]>();
+    for (const { row, match, day, key } of waiting) {
+      const number = (this.#numbers.get(day) ?? 0) + 1;
+      this.#numbers.set(day, number);
+      const kept = byDay.get(day) ?? [];
+      kept.push({
+        clubId: match.clubId, shot: row.shot ?? match.shot, number, hitAt: row.time === undefined ? null : `${day}T${row.time}${zone(this.order.zoneMinutes)}`,
+        builtOn: day, given: row.given, deviceKey: key, changeId: null,
+      });
+      byDay.set(day, kept);
+    }
+    const fresh = [...byDay.keys()].filter((day) => !this.#sessions.has(day));
+    for (const day of fresh) this.#sessions.set(day, this.trail.create('session', { ...this.order.session, id: newId(), playerId: this.playerId, heldOn: day, source: this.order.source, live: false, aim: null }));
+    if (fresh.length > 0) await this.trail.em.flush();
+    for (const [day, strikes] of byDay) await insertStrikes(this.trail.em, this.#sessions.get(day)!, strikes);
+  }
+}
+
+function zone(minutes: number): string {
+  const part = (value: number) => String(Math.trunc(value)).padStart(2, '0');
+  return `${minutes < 0 ? '-' : '+'}${part(Math.abs(minutes) / 60)}:${part(Math.abs(minutes) % 60)}`;
+}
+
+/** The next file of this source is read like this one. */
+async function rememberMapping(em: EntityManager, workspaceId: string, { heads, mapping, clubs }: StrikeImportOrder): Promise<void> {
+  await em.execute(
+    `insert into file_mapping (workspace_id, heads_key, mapping, clubs) values (?, ?, ?::jsonb, ?::jsonb)
+     on conflict (workspace_id, heads_key) do update set mapping = excluded.mapping, clubs = file_mapping.clubs || excluded.clubs, used_at = now()`,
+    [workspaceId, headsKey(heads), JSON.stringify(mapping), JSON.stringify(clubs)]);
+}

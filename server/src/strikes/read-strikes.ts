@@ -1,0 +1,48 @@
+import { MOST_SESSIONS_LISTED, MOST_STRIKES_ANSWERED, type SessionEntry, type SetAsideView, type StrikeView } from '@tasche/contract';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { Session, sessionView } from '../sessions/session.js';
+
+/** A player's sessions, newest first, with what was hit in them. */
+export async function readSessions(em: EntityManager, playerId: string): Promise<SessionEntry[]> {
+  const sessions = await em.find(Session, { playerId, removedAt: null }, { orderBy: { heldOn: 'desc', id: 'asc' }, limit: MOST_SESSIONS_LISTED });
+  const counts = await em.execute<{ id: string; strikes: number; clubs: number }[]>(
+    `select session_id as id, count(*)::int as strikes, count(distinct club_id)::int as clubs from strike
+     where player_id = ? and removed_at is null group by session_id`, [playerId]);
+  const of = new Map(counts.map((count) => [count.id, count]));
+  return sessions.map((session) => ({ ...sessionView(session), strikes: of.get(session.id)?.strikes ?? 0, clubs: of.get(session.id)?.clubs ?? 0 }));
+}
+
+const STRIKE_JSON = `json_build_object('id', id, 'sessionId', session_id, 'clubId', club_id, 'shot', shot, 'number', number,
+  'hitAt', to_char(hit_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'builtOn', built_on, 'given', given, 'leftOut', left_out)`;
+
+/** Which strikes: of one session, or of one club, or of all that stand. */
+export interface StrikesWanted { playerId: string; sessionId?: string | undefined; clubId?: string | undefined; limit?: number | undefined }
+
+/** A StrikesView as JSON text, written by PostgreSQL whole: ten thousand strikes are answered without being looked at one by one. */
+export async function readStrikesText(em: EntityManager, { playerId, sessionId, clubId, limit = MOST_STRIKES_ANSWERED }: StrikesWanted): Promise<string> {
+  const where = ['strike.player_id = ?', 'strike.removed_at is null', 'exists (select 1 from session where session.id = strike.session_id and session.removed_at is null)'];
+  const values: unknown[] = [playerId];
+  if (sessionId) { where.push('strike.session_id = ?'); values.push(sessionId); }
+  if (clubId) { where.push('strike.club_id = ?'); values.push(clubId); }
+  const [row] = await em.execute<{ text: string }[]>(
+    `with wanted as (select * from strike where ${where.join(' and ')} order by built_on desc, session_id, number desc, arrival desc limit ${limit + 1}),
+       kept as (select * from wanted order by built_on desc, session_id, number desc, arrival desc limit ${limit})
+     select json_build_object(
+       'strikes', (select coalesce(json_agg(${STRIKE_JSON} order by built_on, session_id, number, arrival), '[]') from kept),
+       'builds', (select coalesce(json_agg(json_build_object('clubId', club_id, 'builtOn', built_on, 'spec', spec_as_of(club_id, built_on))), '[]')
+                  from (select distinct club_id, built_on from kept where club_id is not null limit 2000) build),
+       'more', (select count(*) > ${limit} from wanted))::text as text`, values);
+  return row!.text;
+}
+
+/** A session's strikes that arrived after one, in the order they arrived. */
+export async function readArrivals(em: EntityManager, sessionId: string, after: number): Promise<{ arrival: number; strike: StrikeView }[]> {
+  const rows = await em.execute<{ arrival: string; strike: StrikeView }[]>(
+    `select arrival, ${STRIKE_JSON} as strike from strike where session_id = ? and removed_at is null and arrival > ? order by arrival limit 500`, [sessionId, after]);
+  return rows.map(({ arrival, strike }) => ({ arrival: Number(arrival), strike }));
+}
+
+/** What could not be taken for a session, newest first. */
+export async function readSetAside(em: EntityManager, sessionId: string): Promise<SetAsideView[]> {
+  return em.execute<SetAsideView[]>(`select at, text, reason from set_aside where session_id = ? order by at desc, id desc limit 100`, [sessionId]);
+}

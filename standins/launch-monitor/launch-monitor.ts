@@ -1,0 +1,115 @@
+import { createServer, type Socket } from 'node:net';
+import { MOST_LINE_CHARACTERS, readServerLine, writeLine, type HitOrder, type MonitorLine } from '@tasche/contract';
+import { randomFrom, type StrikePart } from '@tasche/core';
+import { simulatedPlayer } from './simulated-player.js';
+
+/** What a device and its line do wrong, as chances for each ball. */
+export interface Faults {
+  /** A quantity is missing. */
+  dropout: number;
+  twice: number;
+  /** Sent after the ball that follows it. */
+  late: number;
+  /** A line of nonsense before it. */
+  garbage: number;
+  /** The line breaks after it. */
+  hangUp: number;
+}
+
+export const USUAL_FAULTS: Faults = { dropout: 0.08, twice: 0.08, late: 0.06, garbage: 0.02, hangUp: 0.02 };
+export const NO_FAULTS: Faults = { dropout: 0, twice: 0, late: 0, garbage: 0, hangUp: 0 };
+
+export interface LaunchMonitorOptions { port: number; device: string; seed: number; everyMs: number; faults: Faults }
+
+type StrikeLine = Extract<MonitorLine, { type: 'strike' }>;
+
+const BEAT_MS = 5000;
+const DROPPED: readonly StrikePart[] = ['spinRpm', 'spinAxisDeg', 'clubSpeedMps', 'azimuthDeg'];
+
+export interface LaunchMonitor { port: number; close(): Promise<void> }
+
+/**
+ * A launch monitor that makes its balls up, at the same line a real one would be at: keeps every ball until it is acknowledged, sends what is
+ * not when it is asked to resume, and gets things wrong as real ones do. Its count goes on from the clock, so a device started again never
+ * gives a number twice.
+ */
+export async function startLaunchMonitor({ port, device, seed, everyMs, faults }: LaunchMonitorOptions): Promise<LaunchMonitor> {
+  const uniform = randomFrom(seed ^ 0x5eed);
+  const play = simulatedPlayer(seed);
+  const kept = new Map<number, StrikeLine>();
+  const orders: HitOrder[] = [];
+  const sockets = new Set<Socket>();
+  let number = Math.floor(Date.now() / 1000) - 1_700_000_000;
+  let held: StrikeLine | undefined;
+  let timer: NodeJS.Timeout | undefined;
+
+  const all = (text: string) => { for (const socket of sockets) socket.write(text); };
+  const send = (line: StrikeLine) => {
+    if (uniform() < faults.garbage) all('{"type":"strike","number":"abc\u0007\n');
+    all(writeLine(line));
+    if (uniform() < faults.twice) all(writeLine(line));
+    if (uniform() < faults.hangUp) for (const socket of sockets) socket.destroy();
+  };
+
+  const hitOne = () => {
+    timer = undefined;
+    const order = orders[0];
+    if (!order) return;
+    number += 1;
+    const strike = play(order);
+    if (uniform() < faults.dropout) delete strike[DROPPED[Math.floor(uniform() * DROPPED.length)]!];
+    const line: StrikeLine = { type: 'strike', number, at: new Date().toISOString(), club: order.club, strike };
+    kept.set(number, line);
+    orders[0] = { ...order, count: order.count - 1 };
+    if (orders[0].count <= 0) orders.shift();
+    if (held === undefined && orders.length > 0 && uniform() < faults.late) held = line;
+    else {
+      send(line);
+      if (held) send(held);
+      held = undefined;
+    }
+    if (orders.length > 0) timer = setTimeout(hitOne, everyMs);
+  };
+
+  const onLine = (socket: Socket, text: string) => {
+    let line;
+    try {
+      line = readServerLine(text);
+    } catch {
+      return; // A device does not argue.
+    }
+    if (line.type === 'ack') kept.delete(line.number);
+    else if (line.type === 'resume') {
+      const { after } = line;
+      for (const one of [...kept.values()].sort((a, b) => a.number - b.number)) if (one.number > after && one !== held) socket.write(writeLine(one));
+    } else {
+      orders.push(line);
+      timer ??= setTimeout(hitOne, everyMs);
+    }
+  };
+
+  const server = createServer((socket) => {
+    sockets.add(socket);
+    let rest = '';
+    socket.setEncoding('utf8');
+    socket.on('data', (piece) => {
+      const lines = (rest + String(piece)).split('\n');
+      rest = lines.pop()!.slice(0, MOST_LINE_CHARACTERS);
+      for (const text of lines) onLine(socket, text);
+    });
+    socket.on('error', () => undefined);
+    socket.on('close', () => sockets.delete(socket));
+    socket.write(writeLine({ type: 'hello', device, simulated: true }));
+  });
+  const beat = setInterval(() => { all(writeLine({ type: 'beat' })); }, BEAT_MS);
+  await new Promise<void>((resolve, reject) => { server.once('error', reject).listen(port, '127.0.0.1', resolve); });
+  return {
+    port: (server.address() as { port: number }).port,
+    async close() {
+      clearInterval(beat);
+      clearTimeout(timer);
+      for (const socket of sockets) socket.destroy();
+      await new Promise((resolve) => { server.close(resolve); });
+    },
+  };
+}
