@@ -1,10 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { planImport, readSheetCsv, type Command } from '@tasche/contract';
+import { playingLoft, shotIn } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { applyChange } from '../changes/apply-change.js';
 import { Workspace } from '../workspaces/workspace.js';
 import { Place } from '../places/place.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
+import { readSheet } from '../sheet/read-sheet.js';
+import { DEMO_SESSIONS, demoStrikes } from './demo-sessions.js';
 import { DEMO_PLACES } from './meridian-places.js';
 import { DEMO_PLAYERS, REP, WORKSPACE_NAME, type DemoPlayer } from './meridian-swing.js';
 
@@ -73,6 +76,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
     });
     version.set(clubId, (version.get(clubId) ?? 1) + 1);
   }
+  await loadSessions(orm, player.name, index);
   if (!player.plan) return;
   const { swaps, inDays, lasts, ...plan } = player.plan;
   const planId = demoId(index, 50);
@@ -86,6 +90,30 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
       },
     ],
   });
+}
+
+/** What the player hit, through the same door as a session written down by hand. */
+async function loadSessions(orm: MikroORM, name: string, index: number): Promise<void> {
+  const playerId = demoId(index, 0);
+  const { clubs } = await readSheet(orm, DEMO_WORKSPACE, playerId, null);
+  for (const [i, session] of DEMO_SESSIONS.filter((one) => one.player === name).entries()) {
+    const sessionId = demoId(index, 700 + i);
+    const heldOn = dayFromNow(-session.daysAgo);
+    const strikes = demoStrikes(session, (club, shot) => {
+      const found = clubs.find((one) => one.name === club);
+      const known = found && (shotIn(found.spec, `shot.${shot}`) ?? shotIn(found.spec, 'shot.full'));
+      if (!found || !known) throw new Error(`${name} has no carry for the ${club}`);
+      return { id: found.id, kind: found.kind, loftDeg: playingLoft(found.spec)?.deg, carryM: known.carryM };
+    });
+    const { setting: { conditions, surface }, hitOff, ball, notes } = session;
+    await applyChange(orm, { workspaceId: DEMO_WORKSPACE, who: REP }, {
+      id: demoId(index, 750 + i), why: session.notes,
+      commands: [
+        { do: 'addSession', session: { id: sessionId, playerId, name: session.name, heldOn, conditions, surface, hitOff, ball, notes } },
+        { do: 'addStrikes', sessionId, strikes: strikes.map((strike, k) => ({ ...strike, id: demoId(index, 70_000 + i * 1000 + k) })) },
+      ],
+    });
+  }
 }
 
 function dayFromNow(days: number): string {

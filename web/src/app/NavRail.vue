@@ -14,7 +14,7 @@ const help = useKeysHelp();
 
 const playerId = computed(() => (route.params.playerId as string | undefined) ?? sheet.sheet?.player.id);
 const views = [
-  { name: 'bag', label: 'Bag' }, { name: 'flight', label: 'Flights' }, { name: 'locker', label: 'Locker' }, { name: 'plan', label: 'Plan' }, { name: 'history', label: 'History' },
+  { name: 'bag', label: 'Bag' }, { name: 'flight', label: 'Flights' }, { name: 'locker', label: 'Locker' }, { name: 'range', label: 'Range' }, { name: 'compare', label: 'Compare' }, { name: 'plan', label: 'Plan' }, { name: 'history', label: 'History' },
   { name: 'settings', label: 'Settings' },
 ] as const;
 </script>
@@ -25,7 +25,7 @@ const views = [
     <RouterLink to="/roster" class="view" :class="{ here: route.name === 'roster' }">Roster</RouterLink>
     <template v-if="playerId">
       <RouterLink
-        v-for="view in views" :key="view.name" class="view" :class="{ here: route.name === view.name }"
+        v-for="view in views" :key="view.name" class="view" :class="{ here: route.name === view.name || (view.name === 'range' && route.name === 'range-import') }"
         :to="viewLink(view.name, playerId, route)">
         {{ view.label }}
       </RouterLink>

@@ -13,12 +13,12 @@ export function chartInk(): ChartInk {
   return { ink: of('--ink'), quiet: of('--quiet'), line: of('--line'), linen: of('--linen'), lines: [of('--petrol'), of('--brass'), of('--brick'), of('--quiet')] };
 }
 
-type Point = [number, number];
+export type Point = [number, number];
 
 /** From this many flights on they share one colour and are told apart by their names. */
 const FEW = 4;
 
-function colourOf(i: number, of: number, ink: ChartInk): string {
+export function colourOf(i: number, of: number, ink: ChartInk): string {
   return of <= FEW ? ink.lines[i % ink.lines.length]! : ink.lines[0]!;
 }
 
@@ -40,7 +40,7 @@ export function landingEllipse(shots: Float64Array, steps = 48): Point[] {
   });
 }
 
-function frame(ink: ChartInk, xName: string, yName: string) {
+export function chartFrame(ink: ChartInk, xName: string, yName: string) {
   const axis = { nameTextStyle: { color: ink.quiet }, axisLabel: { color: ink.quiet }, axisLine: { lineStyle: { color: ink.quiet } }, splitLine: { lineStyle: { color: ink.line, opacity: 0.6 } } };
   return {
     animation: false,
@@ -77,7 +77,7 @@ export function sideView(flights: readonly NamedTrace[], unit: DistanceUnit, ink
       },
     ];
   });
-  return { ...frame(ink, unit === 'yd' ? 'yards' : 'metres', height), series };
+  return { ...chartFrame(ink, unit === 'yd' ? 'yards' : 'metres', height), series };
 }
 
 /** From above: drift, landing points and their ellipse. Left of the line is up, as one looks down it. */
@@ -103,7 +103,7 @@ export function viewFromAbove(flights: readonly NamedTrace[], unit: DistanceUnit
       },
     ];
   });
-  const base = frame(ink, unit === 'yd' ? 'yards' : 'metres', 'left');
+  const base = chartFrame(ink, unit === 'yd' ? 'yards' : 'metres', 'left');
   return {
     ...base,
     yAxis: { ...base.yAxis, inverse: true, nameLocation: 'start' as const, min: -Math.ceil(reach / 5) * 5, max: Math.ceil(reach / 5) * 5, axisLabel: { color: ink.quiet, formatter: (value: number) => String(Math.abs(value)) } },

@@ -7,7 +7,7 @@ export const useKeysHelp = defineStore('keys-help', () => ({ open: ref(false) })
 export const KEYS: readonly { group: string; keys: readonly (readonly [string, string])[] }[] = [
   { group: 'Anywhere', keys: [
     ['?', 'these keys'], ['Alt U', 'yards or metres'], ['Ctrl Z', 'undo'], ['Ctrl Shift Z', 'redo'],
-    ['Alt R', 'roster'], ['Alt B', 'bag'], ['Alt F', 'flights'], ['Alt L', 'locker'], ['Alt P', 'plan'],
+    ['Alt R', 'roster'], ['Alt B', 'bag'], ['Alt F', 'flights'], ['Alt L', 'locker'], ['Alt G', 'range'], ['Alt C', 'compare'], ['Alt P', 'plan'],
   ] },
   { group: 'In the sheet', keys: [
     ['← ↑ → ↓', 'move'], ['type', 'write over the cell'], ['Enter', 'save and go down'], ['Tab', 'save and go right'],
@@ -18,4 +18,5 @@ export const KEYS: readonly { group: string; keys: readonly (readonly [string, s
     ['Alt O', 'this club out'], ['Alt I', 'put a club in'], ['Alt M', 'measure before and after from here'],
     ['Alt T', 'ladder as a table'], ['Alt A', 'air and ground (in the plan too)'], ['Alt 1 to 5', 'other columns'], ['Alt S', 'school'], ['Alt Y', 'try the remedy'],
   ] },
+  { group: 'The range', keys: [['Alt N', 'new session'], ['Alt E', 'write shots down by hand'], ['Alt H', 'hit ten (simulated monitor)'], ['Alt A', 'air and ground of the session']] },
 ];

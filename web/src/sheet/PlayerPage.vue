@@ -26,7 +26,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     event.preventDefault();
     store.redo();
   } else if (event.altKey && !command) {
-    const view = { b: 'bag', f: 'flight', l: 'locker', p: 'plan' }[key];
+    const view = { b: 'bag', f: 'flight', l: 'locker', p: 'plan', g: 'range', c: 'compare' }[key];
     if (key === 'u' && store.sheet) {
       event.preventDefault();
       settings.flipUnit(store.sheet.player.distanceUnit);

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import type { StrikeView } from '@tasche/contract';
+import { SHOT_KINDS, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
+import { computed, ref } from 'vue';
+import { useSheet } from '../sheet/sheet-store';
+import type { StrikeRow } from './range-worker';
+import { strikeColumns } from './strike-units';
+
+/** The balls of a session one by one, as they were given; what was worked out is in italics. */
+const props = defineProps<{ strikes: readonly StrikeView[]; rows: ReadonlyMap<string, StrikeRow>; unit: DistanceUnit }>();
+const emit = defineEmits<{ leaveOut: [ids: readonly string[], reason: string]; count: [ids: readonly string[]]; give: [id: string, set: { clubId?: string; shot?: ShotKind }] }>();
+const store = useSheet();
+const columns = computed(() => strikeColumns(props.unit));
+const clubs = computed(() => store.clubs.filter((club) => isFullSwing(club.kind)));
+const MOST_SHOWN = 200;
+const all = ref(false);
+const shown = computed(() => (all.value ? props.strikes : props.strikes.slice(-MOST_SHOWN)));
+
+/** The strike somebody is giving a reason for. */
+const asking = ref<string | null>(null);
+const reason = ref('');
+const REASONS = ['mis-hit', 'wrong club', 'device misread', 'interrupted'];
+
+function leaveOut(id: string, why: string): void {
+  if (why.trim() === '') return;
+  emit('leaveOut', [id], why.trim());
+  asking.value = null;
+  reason.value = '';
+}
+</script>
+
+<template>
+  <div class="scroll">
+    <p v-if="strikes.length > shown.length" class="small quiet">The last {{ shown.length }} of {{ strikes.length }}. <button class="plain-button slim" @click="all = true">Show all</button></p>
+    <table>
+      <caption class="unseen">Shots one by one</caption>
+      <thead><tr><th scope="col">No.</th><th scope="col">Club</th><th scope="col">Shot</th><th v-for="column in columns" :key="column.head" scope="col">{{ column.head }}</th><th scope="col">Counts</th></tr></thead>
+      <tbody>
+        <tr v-for="(strike, i) in shown" :key="strike.id" :class="{ out: strike.leftOut !== null }">
+          <td class="quiet">{{ strikes.length - shown.length + i + 1 }}</td>
+          <td class="left"><select :value="strike.clubId ?? ''" :aria-label="`Club of shot ${i + 1}`" @change="emit('give', strike.id, { clubId: ($event.target as HTMLSelectElement).value })">
+            <option v-if="!strike.clubId" value="">no club</option><option v-for="club in clubs" :key="club.id" :value="club.id">{{ club.name }}</option>
+          </select></td>
+          <td class="left"><select :value="strike.shot" :aria-label="`Shot meant with shot ${i + 1}`" @change="emit('give', strike.id, { shot: ($event.target as HTMLSelectElement).value as ShotKind })"><option v-for="kind in SHOT_KINDS" :key="kind">{{ kind }}</option></select></td>
+          <template v-if="rows.get(strike.id)?.whole">
+            <td v-for="column in columns" :key="column.head" :class="{ modelled: strike.given[column.part] === undefined }" :title="strike.given[column.part] === undefined ? 'worked out by the flight model' : 'as it was given'">{{ column.show(rows.get(strike.id)!.whole!) }}</td>
+          </template>
+          <td v-else :colspan="columns.length" class="left brick">{{ rows.get(strike.id)?.refused || '…' }}</td>
+          <td class="left counts">
+            <template v-if="asking === strike.id">
+              <button v-for="one in REASONS" :key="one" class="plain-button slim" @click="leaveOut(strike.id, one)">{{ one }}</button>
+              <input v-model="reason" aria-label="Why it does not count" placeholder="another reason, Enter" @keydown.enter="leaveOut(strike.id, reason)" @keydown.esc="asking = null">
+            </template>
+            <template v-else-if="strike.leftOut !== null"><span class="quiet">left out: {{ strike.leftOut }}</span> <button class="plain-button slim" @click="emit('count', [strike.id])">Count it</button></template>
+            <template v-else><span v-if="rows.get(strike.id)?.outlier" class="verdict look" :title="rows.get(strike.id)!.outlier">◆ outlier</span> <button class="plain-button slim" :aria-label="`Leave out shot ${i + 1}`" @click="asking = strike.id">Leave out</button></template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.scroll { overflow-x: auto; }
+table { border-collapse: collapse; font-size: 13.5px; margin-top: 4px; }
+th { text-align: right; font-weight: 400; color: var(--quiet); font-size: 12.5px; }
+td, th { padding: 2px 14px 2px 0; border-top: 1px solid var(--line-soft); white-space: nowrap; text-align: right; height: 34px; }
+.left, th:nth-child(2), th:nth-child(3), th:last-child { text-align: left; }
+.out td:not(.counts) { color: var(--quiet); text-decoration: line-through; }
+.modelled { font-style: italic; color: var(--quiet); }
+.brick { color: var(--brick-ink); }
+select, input { font: inherit; color: inherit; background: none; border: 1px solid transparent; border-radius: 4px; min-height: 28px; padding: 1px 4px; max-width: 150px; }
+input { border-color: var(--line); }
+select:hover, select:focus-visible { border-color: var(--line); background: var(--paper); }
+.counts .plain-button { margin-right: 4px; }
+tr:not(:hover) .counts > .plain-button:last-child:not(:focus-visible) { opacity: 0.55; }
+</style>

@@ -1,0 +1,116 @@
+import type { Command, SessionEntry, StrikeView, StrikesView } from '@tasche/contract';
+import { playingLoft, type ClubKind, type Setting, type Spec, type StrikeClub } from '@tasche/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { Refused, request } from '../api/request';
+import { useOutbox } from '../changes/outbox';
+import { useSheet } from '../sheet/sheet-store';
+import type { SessionStrikes } from './range-worker';
+
+export const settingOf = (session: Pick<SessionEntry, 'conditions' | 'surface'>): Setting => ({ conditions: session.conditions, surface: session.surface });
+
+/** A player's range sessions and what was hit in them. */
+export const useRange = defineStore('range', () => {
+  const sheet = useSheet();
+  const outbox = useOutbox();
+  const sessions = shallowRef<readonly SessionEntry[]>([]);
+  const strikes = shallowRef<readonly StrikeView[]>([]);
+  const more = ref(false);
+  const state = ref<'empty' | 'loading' | 'ready' | 'away'>('empty');
+  const builds = shallowRef<ReadonlyMap<string, Spec>>(new Map());
+  let playerId = '';
+
+  async function load(id: string): Promise<void> {
+    if (id !== playerId) {
+      playerId = id;
+      sessions.value = [];
+      strikes.value = [];
+      state.value = 'loading';
+    }
+    try {
+      const [list, hit] = await Promise.all([request<SessionEntry[]>(`/players/${id}/sessions`), request<StrikesView>(`/players/${id}/strikes`)]);
+      if (id !== playerId) return;
+      sessions.value = list;
+      strikes.value = hit.strikes;
+      more.value = hit.more;
+      builds.value = new Map(hit.builds.map((build) => [`${build.clubId} ${build.builtOn}`, build.spec]));
+      state.value = 'ready';
+    } catch (error) {
+      if (error instanceof Refused) { state.value = 'ready'; return; }
+      state.value = state.value === 'ready' ? 'ready' : 'away';
+      setTimeout(() => { if (playerId === id) void load(id); }, 1500);
+    }
+  }
+
+  /** A ball that came by the live line; one that is known already changes nothing. */
+  function take(strike: StrikeView): boolean {
+    if (strikes.value.some(({ id }) => id === strike.id)) return false;
+    strikes.value = [...strikes.value, strike].sort((a, b) => (a.sessionId === b.sessionId ? a.number - b.number : 0));
+    sessions.value = sessions.value.map((session) => (session.id === strike.sessionId ? { ...session, strikes: session.strikes + 1 } : session));
+    return true;
+  }
+
+  const bySession = computed(() => {
+    const of = new Map<string, StrikeView[]>();
+    for (const strike of strikes.value) {
+      const list = of.get(strike.sessionId);
+      if (list) list.push(strike);
+      else of.set(strike.sessionId, [strike]);
+    }
+    return of;
+  });
+
+  /** The club a ball was hit with, as it was built then; where nothing was known of it that day, as it is now. */
+  function clubOf(strike: StrikeView): StrikeClub | null {
+    const club = strike.clubId === null ? undefined : sheet.clubsById.get(strike.clubId);
+    if (!club) return null;
+    const loft = playingLoft(specOf(strike) ?? {}) ?? playingLoft(club.spec);
+    return { kind: club.kind satisfies ClubKind, loftDeg: loft?.deg };
+  }
+  const specOf = (strike: StrikeView): Spec | undefined => builds.value.get(`${strike.clubId} ${strike.builtOn}`);
+
+  function strikesOf(session: SessionEntry, keep: (strike: StrikeView) => boolean = () => true): SessionStrikes {
+    return { setting: settingOf(session), strikes: (bySession.value.get(session.id) ?? []).filter(keep).map((strike) => ({ strike, club: clubOf(strike) })) };
+  }
+
+  /** Does something to sessions: on the screen now, on the server as soon as it can. */
+  function change(commands: readonly Command[], why = ''): void {
+    for (const command of commands) onScreen(command);
+    sheet.change(commands, why);
+  }
+
+  function onScreen(command: Command): void {
+    if (command.do === 'addSession') {
+      const { session } = command;
+      sessions.value = [{ ...session, version: 1, source: 'by hand', live: false, aim: null, removed: false, strikes: 0, clubs: 0 }, ...sessions.value];
+    } else if (command.do === 'editSession') {
+      sessions.value = sessions.value.map((session) => (session.id === command.sessionId ? { ...session, ...command.set } : command.set.live ? { ...session, live: false } : session));
+    } else if (command.do === 'removeSession') {
+      sessions.value = sessions.value.filter(({ id }) => id !== command.sessionId);
+      strikes.value = strikes.value.filter(({ sessionId }) => sessionId !== command.sessionId);
+    } else if (command.do === 'addStrikes') {
+      const session = sessions.value.find(({ id }) => id === command.sessionId);
+      const first = Math.max(0, ...(bySession.value.get(command.sessionId) ?? []).map(({ number }) => number)) + 1;
+      strikes.value = [...strikes.value, ...command.strikes.map((strike, i): StrikeView => ({
+        ...strike, sessionId: command.sessionId, number: first + i, hitAt: null, builtOn: session?.heldOn ?? '', leftOut: null,
+      }))];
+    } else if (command.do === 'editStrikes') {
+      const ids = new Set(command.strikeIds);
+      strikes.value = strikes.value.map((strike) => (ids.has(strike.id) ? { ...strike, ...command.set } : strike));
+    }
+  }
+
+  outbox.onSent((sent) => {
+    if (sent.outgoing.playerId !== playerId) return;
+    // An undo, a refusal, or a change of sessions: what the server says stands, once nothing is waiting to be sent any more.
+    const touched = 'problem' in sent || sent.outgoing.kind === 'undo' || sent.result.sessions.length > 0;
+    if (!touched) return;
+    if ('result' in sent) {
+      const fresh = new Map(sent.result.sessions.map((session) => [session.id, session]));
+      sessions.value = sessions.value.map((session) => { const one = fresh.get(session.id); return one ? { ...session, version: one.version } : session; });
+    }
+    if (outbox.waiting.length === 0) void load(playerId);
+  });
+
+  return { sessions, strikes, more, state, bySession, load, take, clubOf, specOf, strikesOf, change };
+});

@@ -1,0 +1,131 @@
+import type { StrikeView } from '@tasche/contract';
+import {
+  airOf, completeStrike, compareBuilds, coverage, driftOf, fly, meanOf, outliersOf, placesOf, strokesAfterApproach, strokesAfterDrive, summariseStrikes,
+  type BuildParts, type ClubKind, type CompleteStrike, type Comparison, type Drift, type DistanceCover, type LadderClub, type Margins, type PathPoint, type Question, type Setting, type ShotKind,
+  type StrikeClub, type StrikeSummary,
+} from '@tasche/core';
+import { expose } from 'comlink';
+
+/** A session's air with the balls hit in it, each with the club as it was built. */
+export interface SessionStrikes { setting: Setting; strikes: readonly { strike: StrikeView; club: StrikeClub | null }[] }
+
+/** A ball filled in, or why it could not be. */
+export interface StrikeRow { id: string; whole: CompleteStrike | null; refused: string; outlier: string | undefined }
+
+/** What one club does with one shot kind. */
+export interface GroupSummary { key: string; clubId: string; shot: ShotKind; n: number; leftOut: number; summary: StrikeSummary | null; points: { xs: number[]; ys: number[] }; path: Float64Array }
+
+/** Balls of one build, to be compared. */
+export interface BuildInput { id: string; name: string; kind: ClubKind; parts: BuildParts; sessions: readonly SessionStrikes[] }
+export interface ComparisonAnswer { comparison: Comparison | null; refused: string; strokes: readonly { id: string; strokes: number }[]; points: readonly { id: string; xs: number[]; ys: number[] }[] }
+
+const known = new Map<string, CompleteStrike | string>();
+const MOST_KNOWN = 60_000;
+
+function complete({ setting, strikes }: SessionStrikes, baseline: Setting): Map<string, CompleteStrike | string> {
+  const air = JSON.stringify([setting, baseline]);
+  const places = placesOf(setting, baseline);
+  const answer = new Map<string, CompleteStrike | string>();
+  for (const { strike, club } of strikes) {
+    const key = `${strike.id} ${club?.kind} ${club?.loftDeg} ${air}`;
+    let whole = known.get(key);
+    if (whole === undefined) {
+      if (known.size > MOST_KNOWN) known.clear();
+      try {
+        whole = club ? completeStrike(strike.given, club, places) : 'belongs to no club';
+      } catch (error) {
+        whole = (error as Error).message;
+      }
+      known.set(key, whole);
+    }
+    answer.set(strike.id, whole);
+  }
+  return answer;
+}
+
+export const groupKey = (clubId: string, shot: ShotKind) => `${clubId} ${shot}`;
+
+function groupsOf(sessions: readonly SessionStrikes[], baseline: Setting) {
+  const groups = new Map<string, { clubId: string; shot: ShotKind; counted: { id: string; whole: CompleteStrike }[]; leftOut: number }>();
+  const wholes = new Map<string, CompleteStrike | string>();
+  for (const session of sessions) {
+    const answer = complete(session, baseline);
+    for (const { strike } of session.strikes) {
+      const whole = answer.get(strike.id)!;
+      wholes.set(strike.id, whole);
+      if (strike.clubId === null) continue;
+      const key = groupKey(strike.clubId, strike.shot);
+      const group = groups.get(key) ?? { clubId: strike.clubId, shot: strike.shot, counted: [], leftOut: 0 };
+      groups.set(key, group);
+      if (strike.leftOut !== null || typeof whole === 'string') group.leftOut += 1;
+      else group.counted.push({ id: strike.id, whole });
+    }
+  }
+  return { groups, wholes };
+}
+
+function summaries(groups: ReturnType<typeof groupsOf>['groups'], baseline: Setting): GroupSummary[] {
+  return [...groups].map(([key, { clubId, shot, counted, leftOut }]) => ({
+    key, clubId, shot, n: counted.length, leftOut, summary: counted.length > 0 ? summariseStrikes(counted.map(({ whole }) => whole)) : null,
+    points: { xs: counted.map(({ whole }) => whole.atBaseline.carryM), ys: counted.map(({ whole }) => whole.atBaseline.sideM) },
+    path: counted.length > 0 ? pathOf(counted.map(({ whole }) => whole), baseline) : new Float64Array(),
+  }));
+}
+
+/** The flight of the average launch, in the baseline's air: along and up, one after the other. */
+function pathOf(wholes: readonly CompleteStrike[], baseline: Setting): Float64Array {
+  const mean = (part: 'ballSpeedMps' | 'launchDeg' | 'spinRpm') => meanOf(wholes.map((whole) => whole[part]));
+  const points: PathPoint[] = [];
+  fly({ ballSpeedMps: mean('ballSpeedMps'), launchDeg: mean('launchDeg'), spinRpm: mean('spinRpm') }, airOf(baseline.conditions), 0, points);
+  return Float64Array.from(points.flatMap(({ xM, yM }) => [xM, yM]));
+}
+
+/** A club at two times: the sessions before a day, and from it on. */
+export interface DriftRow { key: string; clubId: string; shot: ShotKind; drift: Drift; before: number; after: number }
+
+const api = {
+  /** Every ball of some sessions filled in, and what each club did. */
+  read(sessions: readonly SessionStrikes[], baseline: Setting): { rows: StrikeRow[]; groups: GroupSummary[] } {
+    const { groups, wholes } = groupsOf(sessions, baseline);
+    const outliers = new Map<string, string | undefined>();
+    for (const { counted } of groups.values()) outliersOf(counted.map(({ whole }) => whole)).forEach((why, i) => outliers.set(counted[i]!.id, why));
+    const rows = [...wholes].map(([id, whole]): StrikeRow => (typeof whole === 'string' ? { id, whole: null, refused: whole, outlier: undefined } : { id, whole, refused: '', outlier: outliers.get(id) }));
+    return { rows, groups: summaries(groups, baseline) };
+  },
+
+  /** Each club against itself: what was hit before, and what was hit in the sessions now looked at. */
+  drift(before: readonly SessionStrikes[], now: readonly SessionStrikes[], baseline: Setting): DriftRow[] {
+    const [then, today] = [groupsOf(before, baseline).groups, groupsOf(now, baseline).groups];
+    return [...today].flatMap(([key, { clubId, shot, counted }]) => {
+      const earlier = then.get(key);
+      if (!earlier || earlier.counted.length === 0 || counted.length === 0) return [];
+      const drift = driftOf(summariseStrikes(earlier.counted.map(({ whole }) => whole)), summariseStrikes(counted.map(({ whole }) => whole)));
+      return [{ key, clubId, shot, drift, before: earlier.counted.length, after: counted.length }];
+    });
+  },
+
+  compare(builds: readonly BuildInput[], question: Question, margins: Margins, baseline: Setting): ComparisonAnswer {
+    const filled = builds.map(({ id, name, kind, parts, sessions }) => {
+      const { groups } = groupsOf(sessions, baseline);
+      return { id, name, kind, parts, strikes: [...groups.values()].flatMap(({ counted }) => counted.map(({ whole }) => whole)) };
+    });
+    const points = filled.map(({ id, strikes }) => ({ id, xs: strikes.map(({ atBaseline }) => atBaseline.carryM), ys: strikes.map(({ atBaseline }) => atBaseline.sideM) }));
+    try {
+      const comparison = compareBuilds(filled, question, margins);
+      const strokes = comparison.summaries.map(({ id, carryM, sideM, totalM }, i) => {
+        const scatter = { alongM: carryM.spread, acrossM: sideM.spread };
+        return { id, strokes: filled[i]!.kind === 'driver' ? strokesAfterDrive(totalM.mean, scatter) : strokesAfterApproach(scatter) };
+      });
+      return { comparison, refused: '', strokes, points };
+    } catch (error) {
+      return { comparison: null, refused: (error as Error).message, strokes: [], points };
+    }
+  },
+
+  cover(clubs: readonly LadderClub[], fromM: number, toM: number, stepM: number): DistanceCover[] {
+    return coverage(clubs, fromM, toM, stepM);
+  },
+};
+
+export type RangeWorker = typeof api;
+expose(api);

@@ -1,0 +1,65 @@
+import { DELIMITERS, STRIKE_FIELDS, guessMapping, splitHead, type Delimiter, type FileEncoding, type MappingGuess } from '@tasche/contract';
+import Papa from 'papaparse';
+
+/** A launch monitor's file as far as its beginning shows it. */
+export interface FileLook {
+  encoding: FileEncoding;
+  delimiter: Delimiter;
+  /** Lines before the one with the heads. */
+  skipLines: number;
+  heads: readonly string[];
+  /** Rows under the heads, units and all. */
+  rows: readonly (readonly string[])[];
+  guess: MappingGuess;
+}
+
+/** As much of a file as is looked at before it is sent. */
+const SAMPLE_BYTES = 300_000;
+const SAMPLE_ROWS = 300;
+/** Devices write some lines about themselves before the heads; not more than this. */
+const MOST_LINES_BEFORE = 20;
+
+/**
+ * Reads the beginning of a file: its encoding, its columns, a guess at what they are.
+ * @throws Error with what is wrong with it
+ */
+export async function lookAtFile(file: Blob, distanceUnit: 'yd' | 'm'): Promise<FileLook> {
+  const bytes = new Uint8Array(await file.slice(0, SAMPLE_BYTES).arrayBuffer());
+  if (bytes.length === 0) throw new Error('The file is empty.');
+  const encoding = encodingOf(bytes);
+  const text = new TextDecoder(encoding).decode(bytes);
+  if (isNoText(text)) throw new Error('This is no text: not a CSV file, or in an encoding nobody reads.');
+  const { data, meta } = Papa.parse<string[]>(text.replace(/\r\n?/g, '\n'), { delimitersToGuess: [...DELIMITERS], newline: '\n', preview: SAMPLE_ROWS });
+  const delimiter = DELIMITERS.find((one) => one === meta.delimiter) ?? ',';
+  const skipLines = headLine(data);
+  const heads = (data[skipLines] ?? []).map((head) => head.trim().slice(0, 200));
+  if (heads.length < 1 || data.length < skipLines + 2) throw new Error('No rows under a line of heads were found.');
+  const rows = data.slice(skipLines + 1).filter((row) => row.some((cell) => cell.trim() !== ''));
+  return { encoding, delimiter, skipLines, heads, rows, guess: guessMapping(heads, rows, distanceUnit) };
+}
+
+/** The line that names most columns a launch monitor has. */
+function headLine(data: readonly (readonly string[])[]): number {
+  const known = (row: readonly string[]) => row.filter((cell) => STRIKE_FIELDS.some(({ heads }) => heads.test(splitHead(cell).words))).length;
+  let best = 0;
+  for (let line = 1; line < Math.min(MOST_LINES_BEFORE, data.length); line++) if (known(data[line]!) > known(data[best]!)) best = line;
+  return best;
+}
+
+function encodingOf(bytes: Uint8Array): FileEncoding {
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
+  if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
+  try {
+    new TextDecoder('utf-8', { fatal: true }).decode(bytes, { stream: true });
+    return 'utf-8';
+  } catch {
+    return 'windows-1252';
+  }
+}
+
+/** Letters and figures make up most of any table. */
+function isNoText(text: string): boolean {
+  const start = text.slice(0, 4000);
+  const strange = start.match(/[\u0000-\u0008\u000e-\u001f\uFFFD]/g)?.length ?? 0;
+  return strange > start.length / 50;
+}

@@ -1,0 +1,43 @@
+import { distanceNumber, type CompleteStrike, type DistanceUnit, type StrikePart } from '@tasche/core';
+
+const MPS_PER_MPH = 0.44704;
+
+/** How people who think in yards, or in metres, say speeds and heights. */
+export function speedUnit(unit: DistanceUnit): 'mph' | 'm/s' {
+  return unit === 'yd' ? 'mph' : 'm/s';
+}
+export function heightUnit(unit: DistanceUnit): 'ft' | 'm' {
+  return unit === 'yd' ? 'ft' : 'm';
+}
+export function speedNumber(mps: number, unit: DistanceUnit): string {
+  return (unit === 'yd' ? mps / MPS_PER_MPH : mps).toFixed(1);
+}
+
+/** "4 R", "11 L", "0". */
+export function sideWords(metres: number, unit: DistanceUnit): string {
+  const text = distanceNumber(Math.abs(metres), unit);
+  return Number(text) === 0 ? '0' : `${text} ${metres < 0 ? 'L' : 'R'}`;
+}
+
+/** The columns of a strike's row: what is in them, and which part of the strike says whether it was given or worked out. */
+export interface StrikeColumn { head: string; part: StrikePart; show: (whole: CompleteStrike) => string }
+
+export function strikeColumns(unit: DistanceUnit): readonly StrikeColumn[] {
+  const height = heightUnit(unit);
+  return [
+    { head: `Carry ${unit}`, part: 'carryM', show: (whole) => distanceNumber(whole.carryM, unit, 1) },
+    { head: `Total ${unit}`, part: 'totalM', show: (whole) => distanceNumber(whole.totalM, unit, 1) },
+    { head: 'Side', part: 'sideM', show: (whole) => sideWords(whole.sideM, unit) },
+    { head: `Ball ${speedUnit(unit)}`, part: 'ballSpeedMps', show: (whole) => speedNumber(whole.ballSpeedMps, unit) },
+    { head: 'Launch', part: 'launchDeg', show: (whole) => `${whole.launchDeg.toFixed(1)}°` },
+    { head: 'Spin', part: 'spinRpm', show: (whole) => whole.spinRpm.toFixed(0) },
+    { head: `Apex ${height}`, part: 'apexM', show: (whole) => distanceNumber(whole.apexM, height) },
+    { head: 'Lands', part: 'landDeg', show: (whole) => `${whole.landDeg.toFixed(0)}°` },
+  ];
+}
+
+/** "±2", or nothing where it cannot be told. */
+export function plusMinusWords(metres: number | undefined, unit: DistanceUnit): string {
+  return metres === undefined ? '' : `±${distanceNumber(metres, unit, 1)}`;
+}
+

@@ -1,0 +1,40 @@
+import type { SessionEntry, StrikeView } from '@tasche/contract';
+import type { Setting } from '@tasche/core';
+import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
+import { useRange } from './range-store';
+import { rangeWorker } from './range-link';
+import type { DriftRow, GroupSummary, StrikeRow } from './range-worker';
+
+/** One session filled in and summed up by the worker, and its clubs against what they did before. */
+export function useSession(session: ComputedRef<SessionEntry | undefined>, baseline: ComputedRef<Setting>) {
+  const range = useRange();
+  const strikes = computed<readonly StrikeView[]>(() => (session.value ? range.bySession.get(session.value.id) ?? [] : []));
+  const rows = shallowRef<ReadonlyMap<string, StrikeRow>>(new Map());
+  const groups = shallowRef<readonly GroupSummary[]>([]);
+  const drifts = shallowRef<readonly DriftRow[]>([]);
+  const problem = ref('');
+  let turn = 0;
+
+  watch([session, strikes, baseline], async ([current, , from]) => {
+    const mine = ++turn;
+    if (!current) {
+      rows.value = new Map();
+      groups.value = [];
+      return;
+    }
+    try {
+      const answer = await rangeWorker().read([range.strikesOf(current)], from);
+      if (mine !== turn) return;
+      rows.value = new Map(answer.rows.map((row) => [row.id, row]));
+      groups.value = answer.groups;
+      problem.value = '';
+      const earlier = range.sessions.filter(({ heldOn, id }) => heldOn < current.heldOn && id !== current.id).map((one) => range.strikesOf(one));
+      const drifted = await rangeWorker().drift(earlier, [range.strikesOf(current)], from);
+      if (mine === turn) drifts.value = drifted;
+    } catch (error) {
+      if (mine === turn) problem.value = `The shots could not be worked out: ${(error as Error).message}`;
+    }
+  }, { immediate: true });
+
+  return { strikes, rows, groups, drifts, problem };
+}
