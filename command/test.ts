@@ -92,7 +92,8 @@ async function browser(): Promise<Counts> {
 
 /** A demo of its own, as its users start it. */
 export async function startDemo(port: number, data: string): Promise<ChildProcess> {
-  const environment = { ...process.env };
+  // The simulated player of tests and pictures does not stop to think.
+  const environment: NodeJS.ProcessEnv = { TASCHE_MONITOR_EVERY: '80', ...process.env };
   delete environment.DATABASE_URL;
   const server = spawn(process.execPath, ['--import', 'tsx', 'command/main.ts', 'demo', '--port', String(port), '--data', data], { stdio: ['ignore', 'pipe', 'inherit'], env: environment });
   await new Promise<void>((resolve, reject) => {

@@ -18,6 +18,9 @@ const WEDGE_WORDS: Record<string, string> = { 'pitching wedge': 'pw', pitching: 
 /** Lofts these usually are, for finding the wedge that is meant by loft where none bears the name. Common practice, no source. */
 const WEDGE_LOFT_DEG: Record<string, number> = { pw: 46, gw: 50, aw: 50, uw: 50, sw: 56, lw: 60 };
 
+/** How devices and other tongues write what a locker calls otherwise. */
+const OTHER_WORDS: readonly [RegExp, string][] = [[/^drv?r?$/, 'driver'], [/(\d) ?eisen|eisen ?(\d)/, '$1$2 iron'], [/(\d) ?holz|holz ?(\d)/, '$1$2 wood'], [/^(\d+) ?wd$/, '$1 wood'], [/^(\d+) ?(ir|irn)$/, '$1 iron']];
+
 /** The shot a label names beside its club, and what is left of the label. */
 function shotIn(key: string): { shot: ShotKind; club: string } {
   for (const [pattern, shot] of SHOT_WORDS) if (pattern.test(key)) return { shot, club: key.replace(pattern, '').replace(/\s+/g, ' ').trim() };
@@ -29,7 +32,7 @@ function shotIn(key: string): { shot: ShotKind; club: string } {
  * A guess: a person can always say otherwise.
  */
 export function guessClub(label: string, clubs: readonly LabelledClub[]): ClubMatch {
-  const { shot, club } = shotIn(labelKey(label));
+  const { shot, club } = shotIn(OTHER_WORDS.reduce((key, [word, plain]) => key.replace(word, plain), labelKey(label)));
   const found = named(club, clubs) ?? byKindAndNumber(club, clubs) ?? byLoft(club, clubs);
   return found ? { clubId: found.id, shot } : null;
 }

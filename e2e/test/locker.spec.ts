@@ -67,7 +67,7 @@ async function complaints(page: Page): Promise<string[]> {
 for (const scheme of ['light', 'dark'] as const) {
   test(`every view passes axe (WCAG 2 A and AA), ${scheme}`, async ({ page }) => {
     await page.emulateMedia({ colorScheme: scheme });
-    for (const path of ['/roster', `${demo.davor}/bag`, `${demo.davor}/bag?ladder=table`, `${demo.davor}/bag?wind=8&temp=9&from=60`, `${demo.davor}/flight?wind=6&from=90`, `${demo.davor}/settings`, `${demo.davor}/locker`, `${demo.davor}/plan`, `${demo.davor}/history`]) {
+    for (const path of ['/roster', `${demo.davor}/bag`, `${demo.davor}/bag?ladder=table`, `${demo.davor}/bag?wind=8&temp=9&from=60`, `${demo.davor}/flight?wind=6&from=90`, `${demo.davor}/settings`, `${demo.davor}/locker`, `${demo.davor}/range`, `${demo.davor}/range/import`, `${demo.davor}/compare`, `${demo.davor}/plan`, `${demo.davor}/history`]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       await page.waitForLoadState('networkidle');

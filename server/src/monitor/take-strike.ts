@@ -2,7 +2,7 @@ import { guessClub, type MonitorLine } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import { Club } from '../clubs/club.js';
-import { Session } from '../sessions/session.js';
+import { BY_HAND, Session } from '../sessions/session.js';
 import { insertStrikes, knownKeys, lockStrikes } from '../strikes/insert-strikes.js';
 import { tellOfStrikes } from './strike-news.js';
 
@@ -29,7 +29,9 @@ export async function takeStrike(em: EntityManager, workspaceId: string, device:
   // Sent again after another session was opened: it stands in the first.
   if ((await knownKeys(em, session.playerId, [deviceKey])).size > 0) return;
   const kept = await insertStrikes(em, session, [{ id: newId(), ...target, number, hitAt: at, builtOn: session.heldOn, given: strike, deviceKey, changeId: null }]);
-  if (kept > 0) await tellOfStrikes(em, session.id);
+  if (kept === 0) return;
+  if (session.source === BY_HAND) await em.execute('update session set source = ? where id = ?', [device, session.id]);
+  await tellOfStrikes(em, session.id);
 }
 
 /** The club the monitor names, by its id or by what it looks like; where it names none, the one in hand. */

@@ -5,7 +5,7 @@ import { requireVersion, type Handlers } from '../changes/handlers.js';
 import { plain, type StrikeMark, type Trail } from '../changes/trail.js';
 import { badInput, notFound } from '../http/refusal.js';
 import { insertStrikes, lockStrikes } from '../strikes/insert-strikes.js';
-import { Session } from './session.js';
+import { BY_HAND, Session } from './session.js';
 
 export const sessionCommands: Handlers<'addSession' | 'editSession' | 'removeSession' | 'addStrikes' | 'editStrikes'> = {
   async addSession({ session }, { trail, latestDay }) {
@@ -13,7 +13,7 @@ export const sessionCommands: Handlers<'addSession' | 'editSession' | 'removeSes
     if (!player) throw notFound('player');
     if (await trail.load('session', session.id)) throw badInput('session.id: a session of that id exists already');
     requireNotAhead(session.heldOn, latestDay);
-    trail.create('session', { ...session, source: 'by hand', live: false, aim: null });
+    trail.create('session', { ...session, source: BY_HAND, live: false, aim: null });
     return { playerId: session.playerId, summary: `${session.name}: session of ${session.heldOn} opened` };
   },
 

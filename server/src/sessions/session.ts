@@ -3,6 +3,9 @@ import type { Aim, HitOff, SessionView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
+/** Where the strikes of a session are from until a monitor or a file brings some. */
+export const BY_HAND = 'by hand';
+
 /** A range session: where, when, in what air, off what. */
 export const Session = defineEntity({
   name: 'Session',

@@ -82,6 +82,7 @@ watch([chosen, question, margins, baseline], async ([builds, ask, within, from])
 const nameOf = (id: string) => chosen.value.find((build) => build.id === id)?.name ?? '';
 const first = computed(() => chosen.value[0]);
 const summaries = computed(() => answer.value?.comparison?.summaries ?? []);
+const outliers = (id: string) => answer.value?.points.find((one) => one.id === id)?.outliers ?? 0;
 const strokes = (id: string) => answer.value?.strokes.find((one) => one.id === id)?.strokes;
 const SEVERITY: Record<Pair['word'], readonly [string, string]> = {
   longer: ['fine', '●'], matches: ['fine', '●'], shorter: ['fault', '■'], 'does not match': ['fault', '■'], 'no longer': ['look', '◆'], 'not known yet': ['unknown', '○'],
@@ -129,18 +130,18 @@ const strokesWords = (id: string) => {
         <p v-else-if="answer?.refused" class="verdict look">◆ {{ answer.refused }} (at least {{ FEWEST_STRIKES }} that count)</p>
         <template v-else-if="answer?.comparison">
           <section v-for="pair in answer.comparison.pairs" :key="pair.id" class="card pair" aria-live="polite">
-            <p class="sentence"><span class="verdict" :class="SEVERITY[pair.word][0]">{{ SEVERITY[pair.word][1] }} {{ pair.word }}</span> {{ pairSentence(pair, nameOf(pair.id), first!.name, unit) }}</p>
+            <p class="sentence"><span class="verdict" :class="SEVERITY[pair.word][0]" :title="pair.word">{{ SEVERITY[pair.word][1] }}</span> {{ pairSentence(pair, nameOf(pair.id), first!.name, unit) }}</p>
             <p v-if="mixedWarning(pair, nameOf(pair.id))" class="verdict look small">◆ {{ mixedWarning(pair, nameOf(pair.id)) }}</p>
             <IntervalBars :differences="pair.differences" :margins="margins" :unit="unit" :open="pair.open" />
           </section>
-          <p class="small quiet">Intervals at {{ (answer.comparison.confidenceEach * 100).toFixed(answer.comparison.pairs.length > 1 ? 1 : 0) }} % each{{ question === 'matches' ? ', as two one-sided tests at 5 % ask' : '' }}{{ answer.comparison.pairs.length > 1 ? ', shared out so that all of them together keep to one in twenty' : '' }}.</p>
+          <p class="small quiet">Intervals at {{ (answer.comparison.confidenceEach * 100).toFixed(answer.comparison.pairs.length > 1 ? 1 : 0) }} % each{{ question === 'matches' ? `, as two one-sided tests at ${((1 - answer.comparison.confidenceEach) * 50).toFixed(1)} % ask` : '' }}{{ answer.comparison.pairs.length > 1 ? ', shared out so that all of them together keep to one in twenty' : '' }}.</p>
           <div class="scroll">
             <table>
               <caption class="unseen">The builds side by side</caption>
               <thead><tr><th scope="col">Build</th><th scope="col">Shots</th><th scope="col">Carry</th><th scope="col">Total</th><th scope="col">Along</th><th scope="col">Across</th><th scope="col">Mis-hit end</th><th scope="col">Ball {{ speedUnit(unit) }}</th><th scope="col">Launch</th><th scope="col">Spin</th><th scope="col">Apex</th><th scope="col" title="Strokes to hole out: drives on a usual par four of 390 m, anything else at a usual green of 13 m radius; Broadie’s table, from memory">Strokes to hole out</th><th class="no-print" /></tr></thead>
               <tbody>
                 <tr v-for="summary in summaries" :key="summary.id">
-                  <th scope="row">{{ nameOf(summary.id) }}</th><td>{{ summary.n }}</td>
+                  <th scope="row">{{ nameOf(summary.id) }}</th><td>{{ summary.n }}<span v-if="outliers(summary.id)" class="verdict look" title="Far from the rest; they count until they are left out on the range"> ◆{{ outliers(summary.id) }}</span></td>
                   <td><b>{{ distanceNumber(summary.carryM.mean, unit, 1) }}</b> <span class="quiet">{{ plusMinusWords(summary.carryM.plusMinus, unit) }}</span></td>
                   <td>{{ distanceNumber(summary.totalM.mean, unit) }}</td><td>{{ distanceNumber(summary.carryM.spread, unit, 1) }}</td><td>{{ distanceNumber(summary.sideM.spread, unit, 1) }}</td><td>{{ distanceNumber(summary.lowEndM, unit) }}</td>
                   <td>{{ speedNumber(summary.ballSpeedMps.mean, unit) }}</td><td>{{ summary.launchDeg.mean.toFixed(1) }}°</td><td>{{ summary.spinRpm.mean.toFixed(0) }}</td><td>{{ distanceNumber(summary.apexM.mean, heightUnit(unit)) }} <span class="quiet">{{ heightUnit(unit) }}</span></td>

@@ -40,7 +40,7 @@ const print = () => { window.print(); };
 <style scoped>
 .plan { margin-top: 22px; border-top: 1px solid var(--line); padding-top: 12px; display: grid; gap: 8px; }
 input { font: inherit; width: 68px; min-height: 32px; padding: 2px 6px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); }
-table { border-collapse: collapse; font-size: 14px; }
+table { border-collapse: collapse; font-size: 14px; justify-self: start; }
 th { text-align: left; font-weight: 400; color: var(--quiet); width: 60px; }
 td, th { padding: 6px 12px 6px 0; border-top: 1px solid var(--line-soft); }
 .turn { display: inline-block; margin-right: 26px; }

@@ -40,8 +40,8 @@ const drift = (group: GroupSummary) => {
       <caption class="unseen">What each club did, in the player’s own air</caption>
       <thead>
         <tr>
-          <th scope="col">Club</th><th scope="col">Shots</th><th scope="col">Carry</th><th scope="col" title="Huber’s mean: a wild shot pulls it little">Robust</th><th scope="col" title="One standard deviation, along and across">Along</th><th scope="col">Across</th>
-          <th scope="col" title="Nine in ten get past it">Mis-hit end</th><th scope="col" title="One in ten gets past it">Hard end</th><th scope="col">Total</th><th scope="col">Side</th><th scope="col" title="What eight in ten are within">Launch</th><th scope="col" title="What eight in ten are within">Spin</th><th scope="col">Apex</th>
+          <th scope="col">Club</th><th scope="col">Shots</th><th scope="col">Carry</th><th scope="col" title="Huber’s mean: a wild shot pulls it little">Robust</th><th scope="col" title="One standard deviation, along and across">Along × across</th>
+          <th scope="col" title="Nine in ten get past the first, one in ten past the second">Mis-hit to hard</th><th scope="col">Total</th><th scope="col">Side</th><th scope="col" title="What eight in ten are within">Launch</th><th scope="col" title="What eight in ten are within">Spin</th><th scope="col">Apex</th>
           <th scope="col" title="Until the mean carry is known to 2 yd, 19 times in 20">To ±{{ formatDistance(1.8288, unit) }}</th><th scope="col">On the sheet</th>
         </tr>
       </thead>
@@ -49,14 +49,12 @@ const drift = (group: GroupSummary) => {
         <template v-for="group in sorted" :key="group.key">
           <tr :class="{ shown: shown.includes(group.key) }">
             <th scope="row"><button class="name" :aria-pressed="shown.includes(group.key)" title="Show its shots and its ellipse" @click="emit('show', group.key)">{{ name(group) }}</button></th>
-            <td>{{ group.n }}<span v-if="group.leftOut" class="quiet"> of {{ group.n + group.leftOut }}</span></td>
+            <td>{{ group.n }}<span v-if="group.leftOut" class="quiet"> of {{ group.n + group.leftOut }}</span><span v-if="group.outliers" class="verdict look" :title="`${group.outliers} far from the rest; they count until you leave them out below`"> ◆{{ group.outliers }}</span></td>
             <template v-if="group.summary">
               <td><b>{{ n(group.summary.carryM.mean, 1) }}</b> <span class="quiet">{{ plusMinusWords(group.summary.carryM.plusMinus, unit) }}</span></td>
               <td>{{ n(group.summary.carryM.robust, 1) }}</td>
-              <td>{{ n(group.summary.carryM.spread, 1) }}</td>
-              <td>{{ n(group.summary.sideM.spread, 1) }}</td>
-              <td>{{ n(group.summary.lowEndM) }}</td>
-              <td>{{ n(group.summary.highEndM) }}</td>
+              <td>{{ n(group.summary.carryM.spread, 1) }} × {{ n(group.summary.sideM.spread, 1) }}</td>
+              <td>{{ n(group.summary.lowEndM) }}–{{ n(group.summary.highEndM) }}</td>
               <td>{{ n(group.summary.totalM.mean) }}</td>
               <td>{{ sideWords(group.summary.sideM.mean, unit) }}</td>
               <td>{{ group.summary.launchWindowDeg[0].toFixed(1) }}–{{ group.summary.launchWindowDeg[1].toFixed(1) }}°</td>
@@ -71,9 +69,9 @@ const drift = (group: GroupSummary) => {
                 </template>
               </td>
             </template>
-            <td v-else colspan="13" class="quiet">nothing that counts</td>
+            <td v-else colspan="11" class="quiet">nothing that counts</td>
           </tr>
-          <tr v-if="drift(group)" class="drift"><td colspan="15"><span class="verdict look">◆ {{ name(group) }}: {{ drift(group)!.words }}</span> <span class="quiet">({{ drift(group)!.numbers }}; {{ drift(group)!.before }} shots before)</span></td></tr>
+          <tr v-if="drift(group)" class="drift"><td colspan="13"><span class="verdict look">◆ {{ name(group) }}: {{ drift(group)!.words }}</span> <span class="quiet">({{ drift(group)!.numbers }}; {{ drift(group)!.before }} shots before)</span></td></tr>
         </template>
       </tbody>
     </table>
@@ -82,17 +80,19 @@ const drift = (group: GroupSummary) => {
 
 <style scoped>
 .scroll { overflow-x: auto; }
-table { border-collapse: collapse; width: 100%; font-size: 13.5px; }
+table { border-collapse: collapse; width: 100%; font-family: var(--narrow); font-size: 14px; }
 th { text-align: right; font-weight: 400; color: var(--quiet); font-size: 12.5px; }
 th:first-child { text-align: left; }
-td, th { padding: 4px 12px 4px 0; border-top: 1px solid var(--line-soft); white-space: nowrap; text-align: right; }
+td, th { padding: 4px 10px 4px 0; border-top: 1px solid var(--line-soft); white-space: nowrap; text-align: right; }
 tbody th { text-align: left; }
 .name { background: none; border: 0; border-left: 3px solid transparent; padding: 4px 8px 4px 7px; margin-left: -10px; color: var(--ink); font-weight: 600; font-size: 13.5px; cursor: pointer; min-height: 32px; }
 .name:hover { color: var(--petrol); }
 .shown .name { border-left-color: var(--petrol); color: var(--petrol); }
 .offer { text-align: left; }
-.offer > span { margin-right: 8px; }
+.offer > span { margin-right: 6px; }
 td:last-child, th:last-child, td:nth-last-child(2), th:nth-last-child(2) { text-align: left; }
+.offer .plain-button { padding: 2px 7px; }
+td:last-child, th:last-child { padding-right: 0; }
 .measured { color: var(--petrol); }
 .stated { color: var(--brass-ink); }
 .modelled { font-style: italic; }

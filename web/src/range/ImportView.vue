@@ -207,7 +207,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
             <caption>Cannot be taken</caption>
             <thead><tr><th scope="col">Line</th><th scope="col">Column</th><th scope="col">Found</th><th scope="col">Why</th></tr></thead>
             <tbody>
-              <tr v-for="one in report.reasons.slice(0, 12)" :key="`${one.column} ${one.reason}`" class="sum"><th scope="row">{{ one.count.toLocaleString('en') }} rows</th><td>{{ one.column }}</td><td /><td>{{ one.reason }}</td></tr>
+              <tr v-for="one in report.refused > 12 ? report.reasons.slice(0, 12) : []" :key="`${one.column} ${one.reason}`" class="sum"><th scope="row">{{ one.count.toLocaleString('en') }} {{ one.count === 1 ? 'row' : 'rows' }}</th><td>{{ one.column }}</td><td /><td>{{ one.reason }}</td></tr>
               <tr v-for="one in report.refusals.slice(0, 100)" :key="one.line"><th scope="row">{{ one.line }}</th><td>{{ one.column }}</td><td class="found">{{ one.text }}</td><td>{{ one.reason }}</td></tr>
               <tr v-if="report.refused > 100"><td colspan="4" class="quiet">and {{ (report.refused - 100).toLocaleString('en') }} more like these</td></tr>
             </tbody>

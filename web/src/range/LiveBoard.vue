@@ -49,7 +49,7 @@ defineExpose({ hitTen });
 <template>
   <section class="card board" aria-label="Live board">
     <div class="aim no-print">
-      <label>In hand
+      <label><span class="unseen">In hand</span>
         <select :value="session.aim?.clubId ?? ''" aria-label="Club in hand" @change="emit('aim', { clubId: ($event.target as HTMLSelectElement).value, shot: session.aim?.shot ?? 'full' })">
           <option value="" disabled>which club?</option>
           <option v-for="one in clubs" :key="one.id" :value="one.id">{{ one.name }}</option>
@@ -105,15 +105,15 @@ defineExpose({ hitTen });
 .state { color: var(--petrol); }
 .state.look { color: var(--brass-ink); }
 .main kbd { background: transparent; color: inherit; border-color: currentColor; opacity: 0.75; }
-.numbers { display: flex; flex-wrap: wrap; align-items: center; gap: 6px 40px; min-height: 168px; }
+.numbers { display: flex; flex-wrap: wrap; align-items: center; gap: 6px 34px; min-height: 178px; margin-top: 8px; }
 .big { display: grid; justify-items: start; }
 .big b { font-size: 148px; line-height: 0.92; font-weight: 600; letter-spacing: -0.04em; min-width: 2.4ch; }
 .what { color: var(--quiet); font-size: 18px; }
-dl { display: grid; grid-template-columns: repeat(3, auto); gap: 8px 34px; margin: 0; }
+dl { display: grid; grid-template-columns: repeat(3, auto); gap: 8px 26px; margin: 0; }
 dt { color: var(--quiet); font-size: 15px; }
 dd { margin: 0; font-size: 42px; line-height: 1.05; font-weight: 500; }
 .modelled { font-style: italic; color: var(--quiet); }
-.run { min-width: 0; flex: 1 1 220px; }
+.run { min-width: 0; flex: 1 1 160px; }
 .run ol { list-style: none; display: flex; flex-wrap: wrap; gap: 4px 14px; margin: 6px 0 0; padding: 0; font-size: 24px; }
 .run li:first-child { font-weight: 600; }
 .run .out { text-decoration: line-through; color: var(--quiet); }

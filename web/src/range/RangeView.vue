@@ -73,7 +73,7 @@ function show(key: string): void {
   const next = chosen.value.includes(key) ? chosen.value.filter((one) => one !== key) : [...chosen.value, key];
   void router.replace({ query: { ...route.query, clubs: next.length > 0 ? next.map((one) => one.replace(' ', '~')).join(',') : undefined } });
 }
-const looked = computed(() => groups.value.filter(({ key, n }) => n > 0 && (chosen.value.length === 0 || chosen.value.includes(key))));
+const looked = computed(() => groups.value.filter(({ key, n }) => n > 0 && (chosen.value.length === 0 || chosen.value.includes(key))).sort((a, b) => b.summary!.carryM.mean - a.summary!.carryM.mean));
 const listed = computed(() => strikes.value.filter((strike) => chosen.value.length === 0 || chosen.value.includes(`${strike.clubId} ${strike.shot}`)));
 const ink = shallowRef(chartInk());
 watch(() => settings.dark, () => void nextTick(() => { ink.value = chartInk(); }));
@@ -189,8 +189,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 <style scoped>
 .dot { font-weight: 400; }
-.split { display: flex; gap: 22px; align-items: flex-start; }
-.sessions { flex: none; width: 172px; display: grid; gap: 4px; max-height: calc(100vh - 130px); overflow-y: auto; position: sticky; top: 14px; }
+.split { display: flex; gap: 18px; align-items: flex-start; }
+.sessions { flex: none; width: 158px; display: grid; gap: 4px; max-height: calc(100vh - 130px); overflow-y: auto; position: sticky; top: 14px; }
 .session { display: block; padding: 7px 10px; border-left: 3px solid transparent; color: var(--ink); text-decoration: none; border-radius: 0 4px 4px 0; }
 .session:hover { background: var(--paper); }
 .session.here { border-left-color: var(--petrol); background: var(--paper); }

@@ -73,5 +73,5 @@ select, input { font: inherit; color: inherit; background: none; border: 1px sol
 input { border-color: var(--line); }
 select:hover, select:focus-visible { border-color: var(--line); background: var(--paper); }
 .counts .plain-button { margin-right: 4px; }
-tr:not(:hover) .counts > .plain-button:last-child:not(:focus-visible) { opacity: 0.55; }
+tr:not(:hover) .counts > .plain-button:last-child:not(:focus-visible) { border-color: transparent; background: none; color: var(--quiet); }
 </style>

@@ -12,26 +12,32 @@ export const HELD_SHARE = 0.8;
 export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: ChartInk) {
   const far = (metres: number) => Math.round(fromMetres(metres, unit) * 10) / 10;
   const xs = all.flatMap((one) => one.xs);
-  const reach = Math.max(10, ...all.flatMap(({ ys }) => ys.map((y) => Math.abs(far(y)) * 1.15)));
-  const [least, most] = [Math.min(...xs, Infinity), Math.max(...xs, -Infinity)];
-  const series = all.flatMap(({ name, xs: along, ys }, i) => {
+  const outlines = all.map(({ xs: carries, ys }) => {
+    const ellipse = ellipseOf(carries, ys);
+    return ellipse ? ellipseOutline(ellipse, holdingScale(carries.length, HELD_SHARE)).map(([x, y]): Point => [far(x), far(y)]) : [];
+  });
+  const reach = Math.max(10, ...all.flatMap(({ ys }) => ys.map((y) => Math.abs(far(y)) * 1.1)), ...outlines.flat().map(([, y]) => Math.abs(y) * 1.15));
+  const along = [...xs.map(far), ...outlines.flat().map(([x]) => x)];
+  const [least, most] = [Math.min(...along, Infinity), Math.max(...along, -Infinity)];
+  const series = all.flatMap(({ name, xs: carries, ys }, i) => {
     const colour = colourOf(i, all.length, ink);
-    const ellipse = ellipseOf(along, ys);
-    const outline = ellipse ? ellipseOutline(ellipse, holdingScale(along.length, HELD_SHARE)).map(([x, y]): Point => [far(x), far(y)]) : [];
-    const top = outline.reduce<Point | undefined>((best, point) => (!best || point[1] < best[1] ? point : best), undefined);
+    const outline = outlines[i]!;
+    // Neighbours are named at opposite ends, or their names would lie on each other.
+    const below = i % 2 === 1;
+    const end = outline.reduce<Point | undefined>((best, point) => (!best || (point[1] < best[1]) !== below ? point : best), undefined);
     return [
-      { name, type: 'scatter' as const, data: along.map((x, k): Point => [far(x), far(ys[k]!)]), symbolSize: 7, itemStyle: { color: colour, opacity: 0.6 } },
+      { name, type: 'scatter' as const, data: carries.map((x, k): Point => [far(x), far(ys[k]!)]), symbolSize: 7, itemStyle: { color: colour, opacity: 0.6 } },
       {
         name, type: 'line' as const, data: outline, showSymbol: false, lineStyle: { color: colour, width: 1.6, type: 'dashed' as const }, itemStyle: { color: colour },
-        markPoint: { symbol: 'circle', symbolSize: 1, data: top ? [{ coord: top }] : [], label: { show: true, position: 'top' as const, distance: 3, color: ink.ink, formatter: name } },
+        markPoint: { symbol: 'circle', symbolSize: 1, data: end ? [{ coord: end }] : [], label: { show: true, position: below ? 'bottom' as const : 'top' as const, distance: 3, color: ink.ink, formatter: name } },
       },
     ];
   });
   const base = chartFrame(ink, unit === 'yd' ? 'carry, yards' : 'carry, metres', 'left');
-  const room = Number.isFinite(least) ? { min: Math.floor((far(least) - 12) / 10) * 10, max: Math.ceil((far(most) + 12) / 10) * 10 } : {};
+  const room = Number.isFinite(least) ? { min: Math.floor((least - 5) / 10) * 10, max: Math.ceil((most + 5) / 10) * 10 } : {};
   return {
     ...base, xAxis: { ...base.xAxis, ...room },
-    yAxis: { ...base.yAxis, inverse: true, nameLocation: 'start' as const, min: -Math.ceil(reach / 5) * 5, max: Math.ceil(reach / 5) * 5, axisLabel: { color: ink.quiet, formatter: (value: number) => String(Math.abs(value)) } },
+    yAxis: { ...base.yAxis, inverse: true, nameLocation: 'start' as const, min: -Math.ceil(reach / 10) * 10, max: Math.ceil(reach / 10) * 10, axisLabel: { color: ink.quiet, formatter: (value: number) => String(Math.abs(value)) } },
     series,
   };
 }
@@ -43,11 +49,12 @@ export function averageFlights(all: readonly { name: string; path: Float64Array 
     const colour = colourOf(i, all.length, ink);
     const points: Point[] = [];
     for (let k = 0; k < path.length; k += 2) points.push([Math.round(fromMetres(path[k]!, unit) * 10) / 10, Math.round(fromMetres(path[k + 1]!, height) * 10) / 10]);
+    const top = points.reduce<Point | undefined>((best, point) => (!best || point[1] > best[1] ? point : best), undefined);
     return {
       name, type: 'line' as const, data: points, showSymbol: false, smooth: 0.3, lineStyle: { color: colour, width: 1.8 }, itemStyle: { color: colour },
-      endLabel: { show: true, formatter: name, color: ink.quiet, fontSize: 11, distance: 4 }, labelLayout: { moveOverlap: 'shiftY' as const },
+      markPoint: { symbol: 'circle', symbolSize: 1, data: top ? [{ coord: top }] : [], label: { show: true, position: 'top' as const, distance: 2 + (i % 2) * 12, color: ink.ink, formatter: name } },
     };
   });
   const base = chartFrame(ink, unit === 'yd' ? 'yards' : 'metres', height);
-  return { ...base, grid: { ...base.grid, right: 60 }, series };
+  return { ...base, grid: { ...base.grid, top: 40 }, series };
 }

@@ -13,11 +13,11 @@ export interface SessionStrikes { setting: Setting; strikes: readonly { strike: 
 export interface StrikeRow { id: string; whole: CompleteStrike | null; refused: string; outlier: string | undefined }
 
 /** What one club does with one shot kind. */
-export interface GroupSummary { key: string; clubId: string; shot: ShotKind; n: number; leftOut: number; summary: StrikeSummary | null; points: { xs: number[]; ys: number[] }; path: Float64Array }
+export interface GroupSummary { key: string; clubId: string; shot: ShotKind; n: number; leftOut: number; outliers: number; summary: StrikeSummary | null; points: { xs: number[]; ys: number[] }; path: Float64Array }
 
 /** Balls of one build, to be compared. */
 export interface BuildInput { id: string; name: string; kind: ClubKind; parts: BuildParts; sessions: readonly SessionStrikes[] }
-export interface ComparisonAnswer { comparison: Comparison | null; refused: string; strokes: readonly { id: string; strokes: number }[]; points: readonly { id: string; xs: number[]; ys: number[] }[] }
+export interface ComparisonAnswer { comparison: Comparison | null; refused: string; strokes: readonly { id: string; strokes: number }[]; points: readonly { id: string; xs: number[]; ys: number[]; outliers: number }[] }
 
 const known = new Map<string, CompleteStrike | string>();
 const MOST_KNOWN = 60_000;
@@ -66,7 +66,7 @@ function groupsOf(sessions: readonly SessionStrikes[], baseline: Setting) {
 
 function summaries(groups: ReturnType<typeof groupsOf>['groups'], baseline: Setting): GroupSummary[] {
   return [...groups].map(([key, { clubId, shot, counted, leftOut }]) => ({
-    key, clubId, shot, n: counted.length, leftOut, summary: counted.length > 0 ? summariseStrikes(counted.map(({ whole }) => whole)) : null,
+    key, clubId, shot, n: counted.length, leftOut, outliers: outliersOf(counted.map(({ whole }) => whole)).filter(Boolean).length, summary: counted.length > 0 ? summariseStrikes(counted.map(({ whole }) => whole)) : null,
     points: { xs: counted.map(({ whole }) => whole.atBaseline.carryM), ys: counted.map(({ whole }) => whole.atBaseline.sideM) },
     path: counted.length > 0 ? pathOf(counted.map(({ whole }) => whole), baseline) : new Float64Array(),
   }));
@@ -109,7 +109,7 @@ const api = {
       const { groups } = groupsOf(sessions, baseline);
       return { id, name, kind, parts, strikes: [...groups.values()].flatMap(({ counted }) => counted.map(({ whole }) => whole)) };
     });
-    const points = filled.map(({ id, strikes }) => ({ id, xs: strikes.map(({ atBaseline }) => atBaseline.carryM), ys: strikes.map(({ atBaseline }) => atBaseline.sideM) }));
+    const points = filled.map(({ id, strikes }) => ({ id, xs: strikes.map(({ atBaseline }) => atBaseline.carryM), ys: strikes.map(({ atBaseline }) => atBaseline.sideM), outliers: outliersOf(strikes).filter(Boolean).length }));
     try {
       const comparison = compareBuilds(filled, question, margins);
       const strokes = comparison.summaries.map(({ id, carryM, sideM, totalM }, i) => {

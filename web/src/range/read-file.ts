@@ -33,8 +33,8 @@ export async function lookAtFile(file: Blob, distanceUnit: 'yd' | 'm'): Promise<
   const delimiter = DELIMITERS.find((one) => one === meta.delimiter) ?? ',';
   const skipLines = headLine(data);
   const heads = (data[skipLines] ?? []).map((head) => head.trim().slice(0, 200));
-  if (heads.length < 1 || data.length < skipLines + 2) throw new Error('No rows under a line of heads were found.');
   const rows = data.slice(skipLines + 1).filter((row) => row.some((cell) => cell.trim() !== ''));
+  if (heads.length === 0 || rows.length === 0) throw new Error('No rows under a line of heads were found.');
   return { encoding, delimiter, skipLines, heads, rows, guess: guessMapping(heads, rows, distanceUnit) };
 }
 

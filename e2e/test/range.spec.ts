@@ -1,0 +1,194 @@
+import { expect, test, type Page } from '@playwright/test';
+import { cell, demo, newPlayer, paste, saved } from './workbench';
+
+const rows = (page: Page) => page.getByRole('table', { name: 'Shots one by one' }).locator('tbody tr');
+const clubs = (page: Page) => page.getByRole('table', { name: /What each club did/ });
+
+async function playerWithClubs(page: Page, name: string): Promise<string> {
+  const id = await newPlayer(page, name);
+  await cell(page, '', 'name').or(page.getByRole('grid').locator('td').first()).first().focus();
+  await paste(page, 'club\tkind\tmeasured loft\tcarry [yd]\n7 iron\tiron\t33\t165\n9 iron\tiron\t41\t140\nDriver\tdriver\t10\t250\n56\twedge\t56\t90\n');
+  await expect(page.getByRole('grid').locator('tr[data-name="56"]')).toBeVisible();
+  await saved(page);
+  return `/players/${id}`;
+}
+
+async function newSession(page: Page, where: string): Promise<void> {
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('range');
+  await page.keyboard.press('Alt+n');
+  await page.getByLabel('Where').fill(where);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(where);
+}
+
+test('ten are hit with the 7 iron before the monitor, none is lost while the page is closed, and the average is taken into the sheet and back', async ({ page, context }) => {
+  const player = await playerWithClubs(page, 'Live One');
+  await page.keyboard.press('Alt+g');
+  await newSession(page, 'Matting hall');
+  await page.getByRole('button', { name: 'Take shots from the monitor' }).click();
+  await expect(page.getByText(/stand-in is here/)).toBeVisible();
+  await page.getByLabel('Club in hand').selectOption({ label: '7 iron' });
+  await saved(page);
+  await page.keyboard.press('Alt+h');
+  await expect(rows(page)).toHaveCount(10, { timeout: 20_000 });
+  await expect(clubs(page)).toContainText(/7 iron\s*10/);
+
+  // Ten more, and the page is closed while they fly.
+  await page.keyboard.press('Alt+h');
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(`${player}/range`);
+  await expect(rows(again)).toHaveCount(20, { timeout: 20_000 });
+  await expect(again.getByRole('region', { name: 'Live board' })).toContainText(/last 10: average \d+/);
+
+  await clubs(again).getByRole('button', { name: /^Take \d+/ }).click();
+  await expect(clubs(again)).toContainText('● taken');
+  await again.keyboard.press('Alt+b');
+  await expect(cell(again, '7 iron', 'shot.full.carryM')).toHaveAttribute('title', /20 shots/);
+  await expect(cell(again, '7 iron', 'shot.full.carryM')).toHaveClass(/measured/);
+  await again.keyboard.press('ControlOrMeta+z');
+  await expect(cell(again, '7 iron', 'shot.full.carryM')).toHaveText('165');
+  await again.goto(`${player}/range`);
+  await again.getByRole('button', { name: 'Stop taking shots' }).click();
+  await expect(again.getByRole('region', { name: 'Live board' })).toHaveCount(0);
+  await saved(again);
+});
+
+test('shots are written down by hand, one is left out with its reason, given to another club, and a deleted session comes back', async ({ page }) => {
+  await playerWithClubs(page, 'By Hand');
+  await page.keyboard.press('Alt+g');
+  await newSession(page, 'Range-finder evening');
+  await page.getByLabel('Club of shots by hand').selectOption({ label: '9 iron' });
+  await page.keyboard.press('Alt+e');
+  await page.keyboard.type('140 14x 141');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('"14x" is neither a carry nor a side');
+  await expect(page.getByLabel('Carries by hand')).toHaveValue('140 14x 141');
+  await page.getByLabel('Carries by hand').fill('140 142 3L 141 95 139 143 2R');
+  await page.keyboard.press('Enter');
+  await expect(rows(page)).toHaveCount(6);
+  await expect(rows(page).nth(1)).toContainText('3 L');
+  await expect(rows(page).nth(3)).toContainText('outlier');
+  const before = await clubs(page).locator('tbody td b').first().textContent();
+  await page.getByRole('button', { name: 'Leave out shot 4' }).click();
+  await page.getByRole('button', { name: 'mis-hit' }).click();
+  await expect(rows(page).nth(3)).toContainText('left out: mis-hit');
+  await expect(clubs(page)).toContainText('5 of 6');
+  await expect(clubs(page).locator('tbody td b').first()).not.toHaveText(before!);
+  await page.getByLabel('Club of shot 1').selectOption({ label: '7 iron' });
+  await expect(clubs(page).getByRole('button', { name: '7 iron' })).toBeVisible();
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(clubs(page).getByRole('button', { name: '7 iron' })).toHaveCount(0);
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(rows(page).nth(3)).not.toContainText('left out');
+  await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await expect(page.getByText('Nothing was hit yet')).toBeVisible();
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(rows(page)).toHaveCount(6);
+  await saved(page);
+});
+
+const MESSY = ['Session export;;;;;;', 'Date;Club;Ball Speed (mph);Launch Angle;Spin Rate;Carry Distance;Lateral', ';;[mph];[deg];[rpm];[yds];[yds]',
+  '18.11.2026 10:01;7i;118,2;16,4;7010;171,5;3,1 L', '18.11.2026 10:02;7 Iron;119,0;16,0;6890;173,0;2 R', '18.11.2026 10:03;7i;117,1;15,8;n/a;168,9;0',
+  '18.11.2026 10:05;SW;87,6;29,7;fast;110,5;1 R', '19.11.2026 09:00;Drv;170,4;10,9;2600;301,0;14 L', '19.11.2026 09:01;Drv;171,0;11,2;2550;903;4 R', '19.11.2026 09:02;9er;122;21;8100;165;0'].join('\r\n');
+
+test('a messy file is mapped, looked at, corrected, taken, taken back, and known the next time', async ({ page }) => {
+  const player = await playerWithClubs(page, 'Messy File');
+  await page.goto(`${player}/range/import`);
+  const file = page.getByLabel('File of a launch monitor');
+  await file.setInputFiles({ name: 'picture.csv', mimeType: 'text/csv', buffer: Buffer.from(Array.from({ length: 3000 }, (_one, i) => (i * 89) % 256)) });
+  await expect(page.getByRole('alert')).toContainText('picture.csv: This is no text');
+  await file.setInputFiles({ name: 'messy.csv', mimeType: 'text/csv', buffer: Buffer.from(MESSY) });
+  await expect(page.getByLabel('What Ball Speed (mph) is')).toHaveValue('ballSpeedMps');
+  await expect(page.getByLabel('Unit of Carry Distance')).toHaveValue('yd');
+  await expect(page.getByLabel('Decimal sign')).toHaveValue(',');
+  await expect(page.getByText('7 rows on 2 days')).toBeVisible();
+  const refused = page.getByRole('table', { name: 'Cannot be taken' });
+  await expect(refused).toContainText('7Spin Ratefastis not a number');
+  await expect(refused).toContainText('9Carry Distance903must be between 1.1 and 449.5 yd');
+  await expect(page.getByLabel('Club Drv is')).toHaveValue(/.+/);
+  await expect(page.getByLabel('Club 9er is')).toHaveValue('');
+  await page.getByLabel('Club 9er is').selectOption({ label: '9 iron' });
+  await page.getByRole('button', { name: 'Take 5 shots' }).click();
+  await expect(page.getByRole('status').filter({ hasText: '5 shots taken, on 2 days' })).toBeVisible();
+  await page.getByRole('status').getByRole('link', { name: 'To the range' }).click();
+  await expect(page.getByRole('navigation', { name: 'Sessions' }).getByRole('link')).toHaveCount(2);
+
+  await page.goto(`${player}/range/import`);
+  await file.setInputFiles({ name: 'messy.csv', mimeType: 'text/csv', buffer: Buffer.from(MESSY) });
+  await expect(page.getByText('as this source was read the last time')).toBeVisible();
+  await expect(page.getByText('5 of them known already')).toBeVisible();
+  await page.getByRole('button', { name: 'Take 5 shots' }).click();
+  await expect(page.getByText('Nothing new in it.')).toBeVisible();
+
+  // Taken back from the history, it is gone, and comes in anew.
+  await page.getByRole('link', { name: 'History' }).click();
+  await page.getByRole('listitem').or(page.getByRole('row')).filter({ hasText: '5 shots on 2 days from messy.csv' }).getByRole('button', { name: /Undo/ }).click();
+  await page.getByRole('link', { name: 'Range' }).click();
+  await expect(page.getByText('Nothing was hit yet')).toBeVisible();
+});
+
+test('a long file shows its progress and can be cancelled: nothing is kept', async ({ page }) => {
+  const player = await playerWithClubs(page, 'Long File');
+  await page.goto(`${player}/range/import`);
+  const long = ['Club,Carry (yd),Ball Speed (mph),Launch,Spin', ...Array.from({ length: 60_000 }, (_one, i) => `7 iron,${(165 + (i % 90) / 10).toFixed(1)},${(115 + (i % 40) / 10).toFixed(1)},${(16 + (i % 17) / 10).toFixed(1)},${6800 + (i % 700)}`)].join('\n');
+  await page.getByLabel('File of a launch monitor').setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(long) });
+  await page.getByRole('button', { name: 'Take 60,000 shots' }).click({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('alert')).toContainText('Cancelled; nothing was taken.');
+  await page.getByRole('link', { name: 'To the range' }).first().click();
+  await expect(page.getByText('Nothing was hit yet')).toBeVisible();
+  // A file over the limit is refused before a byte of it goes.
+  await page.goto(`${player}/range/import`);
+  await page.evaluate(() => { Object.defineProperty(File.prototype, 'size', { get: () => 2_000_000_000 }); });
+  await page.getByLabel('File of a launch monitor').setInputFiles({ name: 'huge.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2\n') });
+  await expect(page.getByRole('alert')).toContainText('huge.csv is 2000 MB; 64 MB is the limit');
+});
+
+test('builds are compared: a verdict or none yet, the margin as the player sets it, a warning, an order for the test day; all of it in the address', async ({ page }) => {
+  await page.goto(`${demo.davor}/bag`);
+  await page.keyboard.press('Alt+c');
+  const pick = page.getByRole('group', { name: 'Builds' });
+  await pick.getByRole('button', { name: /^Driver/ }).click();
+  await pick.getByRole('button', { name: /^Old driver/ }).click();
+  await expect(page.getByRole('button', { name: 'Longer wins' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.locator('.pair')).toContainText(/Old driver .* Driver/);
+  await pick.getByRole('button', { name: /^Old driver/ }).click();
+  await pick.getByRole('button', { name: /^Driver/ }).click();
+
+  await pick.getByRole('button', { name: /^Hybrid 3/ }).click();
+  await pick.getByRole('button', { name: /^Driving iron/ }).click();
+  await expect(page.getByRole('button', { name: 'Matches the old one' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.locator('.pair')).toContainText('Driving iron does not match Hybrid 3: apex');
+  await expect(page.locator('.pair')).toContainText('changes head and shaft together');
+  for (const [label, value] of [['Margin of carry', '12'], ['Margin of apex', '40'], ['Margin of spin', '900']] as const) {
+    await page.getByLabel(label).fill(value);
+    await page.getByLabel(label).press('Enter');
+  }
+  await expect(page.locator('.pair')).toContainText('Driving iron matches Hybrid 3');
+  await page.getByLabel('Margin of carry').fill('900');
+  await page.getByLabel('Margin of carry').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('The margin of carry must be between 0.5 and 32.8 yd, not “900”.');
+  await expect(page.getByRole('table', { name: 'The builds side by side' })).toContainText(/Driving iron\s*12/);
+
+  await page.getByLabel('Shots with each').fill('20');
+  await page.getByLabel('Shots with each').press('Enter');
+  const order = page.locator('.plan tbody tr');
+  await expect(order).toHaveCount(4);
+  const drawn = await order.allTextContents();
+  const address = page.url();
+  await page.goto('/roster');
+  await page.goto(address);
+  await expect(page.locator('.pair')).toContainText('Driving iron matches Hybrid 3');
+  expect(await order.allTextContents()).toEqual(drawn);
+  expect(drawn.every((round) => round.includes('Hybrid 3') && round.includes('Driving iron'))).toBe(true);
+});
+
+test('the demo’s sessions show what they are meant to: worn grooves, an outlier, what the bag covers', async ({ page }) => {
+  await page.goto(`${demo.davor}/range`);
+  await expect(clubs(page)).toContainText('60: spin lost and launch gained against before');
+  await expect(page.getByRole('heading', { name: 'What the gamer covers' })).toBeVisible();
+  await clubs(page).getByRole('button', { name: '7 iron', exact: true }).click();
+  await expect(page).toHaveURL(/clubs=/);
+  await expect(rows(page)).toHaveCount(10);
+});
