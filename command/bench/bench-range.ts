@@ -79,10 +79,11 @@ export async function benchRange(address: string, serverPid: number): Promise<vo
   const big = await playerWith(address, ['7 iron', '8 iron']);
   const { ms, answer, megabytes } = await importing(100_000, big.playerId, big.ids);
   report(`file of 100,000 shots, ${megabytes.toFixed(1)} MB, taken in (${answer.taken.toLocaleString('en')} taken, ${answer.days.length} sessions)`, `${(ms / 1000).toFixed(2)} s`, 'under 5 s', ms < 5000);
+  const afterFirst = memoryMb(serverPid, 'VmHWM');
   const again = await importing(100_000, big.playerId, big.ids);
   console.log(`        the same file again (${again.answer.duplicates.toLocaleString('en')} recognised as known): ${(again.ms / 1000).toFixed(2)} s`);
   const peak = memoryMb(serverPid, 'VmHWM');
-  report(`memory of the server while importing, all of it (before: ${before.toFixed(0)} MB)`, `at most ${peak.toFixed(0)} MB`, 'under 300 MB', peak < 300);
+  report(`memory of the server while importing, all of it (before: ${before.toFixed(0)} MB)`, `at most ${afterFirst.toFixed(0)} MB with the first, ${peak.toFixed(0)} MB with both`, 'under 300 MB', peak < 300);
 
   const player = await playerWith(address, ['7 iron', '8 iron']);
   await importing(10_000, player.playerId, player.ids);

@@ -24,7 +24,10 @@ const GARBAGE = /[\uFFFD\u0000-\u0008\u000b\u000c\u000e-\u001f]/;
 /** Longer is no cell of a device. */
 const MOST_CELL_CHARACTERS = 200;
 
-interface Reader { column: number; field: StrikeField; head: string; factor: number; unit: string; least: number; most: number }
+/** Anything a number with a decimal point and no more does not hold. */
+const NOT_PLAIN = /[^\d.-]/;
+
+interface Reader { column: number; field: StrikeField; isNumber: boolean; head: string; factor: number; unit: string; least: number; most: number }
 
 /**
  * Makes the function that reads a file's rows; made once, called for each.
@@ -33,7 +36,7 @@ interface Reader { column: number; field: StrikeField; head: string; factor: num
 export function strikeRowReader(mapping: FileMapping, heads: readonly string[]): (cells: readonly string[]) => ReadRow {
   const readers = mapping.columns.map(({ column, field, unit }): Reader => {
     const [least, most] = STRIKE_BOUNDS[field as StrikePart] ?? [0, 0];
-    return { column, field, head: heads[column] ?? strikeField(field).label, factor: (unit ? STRIKE_UNIT_FACTORS[unit] : 1) * (isSideways(field) && mapping.leftIsPositive ? -1 : 1), unit: unit ?? '', least, most };
+    return { column, field, isNumber: field in STRIKE_BOUNDS, head: heads[column] ?? strikeField(field).label, factor: (unit ? STRIKE_UNIT_FACTORS[unit] : 1) * (isSideways(field) && mapping.leftIsPositive ? -1 : 1), unit: unit ?? '', least, most };
   });
   return (cells) => {
     const row: StrikeRow = { club: '', shot: undefined, day: undefined, time: undefined, given: {} };
@@ -53,6 +56,14 @@ function isSideways(field: StrikeField): boolean {
 
 /** Puts a cell into the row, or says why it cannot be. */
 function take(row: StrikeRow, reader: Reader, text: string, mapping: FileMapping): string | undefined {
+  // Most cells of most files are plain numbers; they need none of the questions below.
+  if (reader.isNumber && mapping.decimal === '.' && text !== '' && !NOT_PLAIN.test(text)) {
+    const value = Number(text) * reader.factor;
+    if (value >= reader.least && value <= reader.most) {
+      row.given[reader.field as StrikePart] = Math.round(value * 1e4) / 1e4;
+      return undefined;
+    }
+  }
   if (GARBAGE.test(text)) return 'holds bytes that are no text; another encoding?';
   if (text.length > MOST_CELL_CHARACTERS) return `is longer than ${MOST_CELL_CHARACTERS} characters`;
   switch (reader.field) {

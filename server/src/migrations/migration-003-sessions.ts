@@ -47,25 +47,26 @@ export class Migration003Sessions extends Migration {
       )`);
     this.addSql('create index session_player on session (player_id, held_on desc)');
     this.addSql('create unique index session_one_live on session (workspace_id) where live and removed_at is null');
+    // Read by session, in the order they arrived; a strike's own id is only ever asked for within its session.
     this.addSql(`
       create table strike (
-        id uuid primary key,
-        workspace_id uuid not null,
         session_id uuid not null,
+        arrival bigserial not null,
+        id uuid not null,
+        workspace_id uuid not null,
         player_id uuid not null,
         club_id uuid,
         shot text not null,
         number integer not null,
         hit_at timestamptz,
         built_on date not null,
-        given jsonb not null,
+        club_speed_mps double precision, ball_speed_mps double precision, launch_deg double precision, azimuth_deg double precision, spin_rpm double precision, spin_axis_deg double precision, carry_m double precision, total_m double precision, side_m double precision, apex_m double precision, land_deg double precision,
         left_out text,
         device_key text collate "C",
         change_id uuid,
-        arrival bigserial not null,
-        removed_at timestamptz
+        removed_at timestamptz,
+        primary key (session_id, arrival)
       )`);
-    this.addSql('create index strike_session on strike (session_id, arrival)');
     this.addSql('create unique index strike_once on strike (player_id, device_key, session_id) where device_key is not null');
     this.addSql('create index strike_change on strike (change_id) where change_id is not null');
     for (const sql of STRIKE_BELONGS) this.addSql(sql);

@@ -1,5 +1,5 @@
 import { hash } from 'node:crypto';
-import { setTimeout } from 'node:timers/promises';
+import { setImmediate } from 'node:timers/promises';
 import {
   MOST_FILE_DAYS, MOST_FILE_ROWS, MOST_LABELS, MOST_REFUSALS_NAMED, guessClub, headsKey, labelKey, parseStrikeImportOrder, strikeRowReader,
   type ClubMatch, type RowRefusal, type StrikeImportOrder, type StrikeImportReport, type StrikeRow,
@@ -27,9 +27,9 @@ export interface StrikeImportRequest {
 }
 
 /** Rows sent to the database at once. */
-const BATCH = 3000;
-/** For a batch to be on its way before the next is read: one thread cannot send while it reads. */
-const HEAD_START_MS = 5;
+const BATCH = 2000;
+/** Rows read without letting the sockets have a turn: the batch on its way to the database moves on only then. */
+const ROWS_A_TURN = 500;
 /** A row that says this much of a ball, or when it was hit, is that ball and no other. */
 const TELLING_PARTS = 4;
 
@@ -67,11 +67,11 @@ export async function importStrikes(orm: MikroORM, scope: Scope, { playerId, tak
       if (take === 'good') writing = keeper.keep(fresh);
       // Whoever waits for it hears of its failure; until then it is nobody's.
       writing.catch(() => undefined);
-      await setTimeout(HEAD_START_MS);
     };
     for await (const rows of fileRows(file, order.encoding, order.delimiter)) {
       for (const cells of rows) {
         line += 1;
+        if (line % ROWS_A_TURN === 0) await setImmediate();
         if (line <= order.skipLines + 1 + order.mapping.unitRows || cells.every((cell) => cell.trim() === '')) continue;
         count.rows += 1;
         if (count.rows > MOST_FILE_ROWS) throw badInput(`The file has more than ${MOST_FILE_ROWS.toLocaleString('en')} rows; nothing was taken. Split it.`, [{ field: 'file', message: 'too many rows' }]);

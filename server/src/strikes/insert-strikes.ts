@@ -1,6 +1,7 @@
-import type { ShotKind, Strike } from '@tasche/core';
+import { STRIKE_PARTS, type ShotKind, type Strike } from '@tasche/core';
 import type { EntityManager, Knex } from '@mikro-orm/postgresql';
 import type { Session } from '../sessions/session.js';
+import { GIVEN_COLUMNS } from './strike-columns.js';
 
 /** A ball to be kept. */
 export interface KeptStrike {
@@ -26,43 +27,36 @@ export async function lockStrikes(em: EntityManager, sessionId: string): Promise
   await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 3))', [sessionId]);
 }
 
-/** Keeps balls of one session; those it has under the same device key are left alone. @returns how many were new */
+/** Keeps balls of one session, all of one day's builds and one change; those it has under the same device key are left alone. @returns how many were new */
 export async function insertStrikes(em: EntityManager, { id, workspaceId, playerId }: Pick<Session, 'id' | 'workspaceId' | 'playerId'>, strikes: readonly KeptStrike[]): Promise<number> {
-  let kept = 0;
-  for (const alike of groupedBy(strikes, ({ clubId, shot, builtOn, changeId }) => `${clubId} ${shot} ${builtOn} ${changeId}`)) {
-    const { clubId, shot, builtOn, changeId } = alike[0]!;
-    // What all have in common is said once; the rest goes as lines of parts, which the database reads in less than half the time of a document.
-    const lines = alike.map((strike) => [strike.id ?? '', strike.number, strike.hitAt ?? '', strike.deviceKey ?? '', JSON.stringify(strike.given)].join('\t'));
-    const { rowCount } = await bulk(em,
-      `insert into strike (workspace_id, session_id, player_id, club_id, shot, built_on, change_id, id, number, hit_at, device_key, given)
-       select ?, ?, ?, ?::uuid, ?, ?::date, ?::uuid, coalesce(nullif(split_part(line, e'\\t', 1), '')::uuid, gen_random_uuid()), split_part(line, e'\\t', 2)::integer,
-         nullif(split_part(line, e'\\t', 3), '')::timestamptz, nullif(split_part(line, e'\\t', 4), ''), split_part(line, e'\\t', 5)::jsonb
-       from string_to_table(?, e'\\n') line
-       on conflict (player_id, device_key, session_id) where device_key is not null do nothing`,
-      [workspaceId, id, playerId, clubId, shot, builtOn, changeId, lines.join('\n')]);
-    kept += rowCount;
-  }
-  return kept;
+  // What all have in common is said once; the rest goes as a list a column, which the database reads several times as fast as a document.
+  const { builtOn, changeId } = strikes[0]!;
+  const { rowCount } = await bulk(em,
+    `insert into strike (workspace_id, session_id, player_id, built_on, change_id, id, club_id, shot, number, hit_at, device_key, ${GIVEN_COLUMNS})
+     select ?, ?, ?, ?::date, ?::uuid, coalesce(fresh.id, gen_random_uuid()), club_id, shot, number, hit_at, device_key, ${GIVEN_COLUMNS}
+     from unnest(?::uuid[], ?::uuid[], ?::text[], ?::integer[], ?::timestamptz[], ?::text[], ${STRIKE_PARTS.map(() => '?::double precision[]').join(', ')})
+       as fresh (id, club_id, shot, number, hit_at, device_key, ${GIVEN_COLUMNS})
+     on conflict (player_id, device_key, session_id) where device_key is not null do nothing`,
+    [workspaceId, id, playerId, builtOn, changeId,
+      list(strikes, (one) => one.id), list(strikes, (one) => one.clubId), list(strikes, (one) => one.shot), list(strikes, (one) => one.number), list(strikes, (one) => one.hitAt), list(strikes, (one) => one.deviceKey),
+      ...STRIKE_PARTS.map((part) => list(strikes, (one) => one.given[part]))]);
+  return rowCount;
 }
 
-function groupedBy<T>(list: readonly T[], keyOf: (one: T) => string): T[][] {
-  const groups = new Map<string, T[]>();
-  for (const one of list) {
-    const key = keyOf(one);
-    const group = groups.get(key);
-    if (group) group.push(one);
-    else groups.set(key, [one]);
-  }
-  return [...groups.values()];
+/** A column as the database's own way of writing a list. Nothing that goes through here holds a comma, a brace or white space: ids, numbers, moments, keys. */
+function list(strikes: readonly KeptStrike[], of: (strike: KeptStrike) => string | number | null | undefined): string {
+  return `{${strikes.map((strike) => of(strike) ?? 'NULL').join()}}`;
 }
 
 /** The device keys of a player's strikes that stand. */
 export async function knownKeys(em: EntityManager, playerId: string, only?: readonly string[]): Promise<Set<string>> {
-  const { rows } = await bulk<{ key: string }>(em,
-    `select device_key as key from strike join session on session.id = strike.session_id
-     where strike.player_id = ? and device_key is not null and strike.removed_at is null and session.removed_at is null${only ? ' and device_key = any(?::text[])' : ''} limit ${MOST_KEYS}`,
+  // One text rather than a row each: a hundred thousand rows are thirty megabytes of objects.
+  const { rows } = await bulk<{ keys: string | null }>(em,
+    `select string_agg(device_key, ',') as keys from (
+       select device_key from strike join session on session.id = strike.session_id
+       where strike.player_id = ? and device_key is not null and strike.removed_at is null and session.removed_at is null${only ? ' and device_key = any(?::text[])' : ''} limit ${MOST_KEYS}) known`,
     only ? [playerId, only] : [playerId]);
-  return new Set(rows.map(({ key }) => key));
+  return new Set(rows[0]?.keys?.split(',') ?? []);
 }
 
 /** Far more than a life of practice. */

@@ -1,5 +1,6 @@
 import { MOST_SESSIONS_LISTED, MOST_STRIKES_ANSWERED, type SessionEntry, type SetAsideView, type StrikeView } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
+import { GIVEN_JSON } from './strike-columns.js';
 import { Session, sessionView } from '../sessions/session.js';
 
 /** A player's sessions, newest first, with what was hit in them. */
@@ -13,7 +14,7 @@ export async function readSessions(em: EntityManager, playerId: string): Promise
 }
 
 const STRIKE_JSON = `json_build_object('id', id, 'sessionId', session_id, 'clubId', club_id, 'shot', shot, 'number', number,
-  'hitAt', to_char(hit_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'builtOn', built_on, 'given', given, 'leftOut', left_out)`;
+  'hitAt', to_char(hit_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'builtOn', built_on, 'given', ${GIVEN_JSON}, 'leftOut', left_out)`;
 
 /** Which strikes: of one session, or of one club, or of all that stand. */
 export interface StrikesWanted { playerId: string; sessionId?: string | undefined; clubId?: string | undefined; limit?: number | undefined }
