@@ -3,6 +3,7 @@ import { carryCurveSection, spreadSection } from './carry-rows.js';
 import { closedFormSection, integratorSection } from './integrator-rows.js';
 import type { Section } from './row.js';
 import { rulesSection } from './rules-of-thumb.js';
+import { coverageSection, referenceSection, strokesSection } from './statistics-rows.js';
 import { HELD_OUT, STOCK, stockSection } from './stock-table.js';
 
 /** What does not come out as the trade says, and why. A row not met and not here fails the tests; so does one here that is met. */
@@ -20,6 +21,7 @@ export function validation(): readonly Section[] {
     stockSection('Stock table', 'Men; common trade practice, remembered, no source; calm, 21 C, sea level. One set of coefficients, calibrated on this table’s carries (docs/numbers.md). Deviations are of carry, apex and landing angle.', STOCK),
     stockSection('Held-out table', 'Women; common trade practice, remembered, no source. Nothing was calibrated on it; it shows whether the fit is to the trade or to the first table’s noise.', HELD_OUT),
     rulesSection(), airSection(), atmosphereSection(), integratorSection(), closedFormSection(), carryCurveSection(), spreadSection(),
+    referenceSection(), coverageSection(), strokesSection(),
   ];
 }
 
