@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import type { Page } from '@playwright/test';
 import { openBrowser } from './browser.js';
 import { freePort, throwAwayFolder } from './cluster.js';
 import { ensureDebian } from './debian.js';
@@ -11,7 +12,7 @@ const DAVOR = '/players/7a5c4e00-0001-4000-8000-000000000000';
 const SKARVOY = 'temp=8&alt=6&hum=78&wind=8&ground=firm&grass=fescue';
 
 /** `open` opens the club of that name first; `click` presses the button that bears these words. */
-const PICTURES: readonly { file: string; address: string; scheme?: 'dark'; width?: number; height?: number; open?: string; click?: string }[] = [
+const PICTURES: readonly { file: string; address: string; scheme?: 'dark'; width?: number; height?: number; open?: string; click?: string; steps?: (page: Page) => Promise<void> }[] = [
   { file: 'roster', address: '/roster' },
   { file: 'bag', address: `${DAVOR}/bag` },
   { file: 'bag-dark', address: `${DAVOR}/bag`, scheme: 'dark' },
@@ -23,10 +24,39 @@ const PICTURES: readonly { file: string; address: string; scheme?: 'dark'; width
   { file: 'club', address: `${DAVOR}/bag`, open: '9 iron' },
   { file: 'settings', address: `${DAVOR}/settings` },
   { file: 'locker', address: `${DAVOR}/locker` },
+  { file: 'range', address: `${DAVOR}/range`, height: 1000 },
+  { file: 'range-live', address: `${DAVOR}/range`, steps: live },
+  { file: 'import', address: `${DAVOR}/range/import`, height: 1060, steps: bringFile },
+  { file: 'compare', address: `${DAVOR}/compare`, height: 1000, steps: compare },
   { file: 'plan', address: `${DAVOR}/plan`, height: 1000 },
   { file: 'plan-air', address: `${DAVOR}/plan?${SKARVOY}`, height: 1060 },
   { file: 'history', address: `${DAVOR}/history` },
 ];
+
+/** Ten balls with the 7 iron, seen by the simulated monitor. */
+async function live(page: Page): Promise<void> {
+  await page.keyboard.press('Alt+n');
+  await page.getByLabel('Where').fill('Skarvoy range');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Take shots from the monitor' }).click();
+  await page.getByLabel('Club in hand').selectOption({ label: '7 iron' });
+  await page.getByText('stand-in is here').waitFor();
+  await page.keyboard.press('Alt+h');
+  await page.getByRole('table', { name: 'Shots one by one' }).locator('tbody tr').nth(9).waitFor();
+}
+
+const FILE = ['Session export;;;;;;', 'Date;Club;Ball Speed;Launch Angle;Spin Rate;Carry Distance;Lateral', ';;[mph];[deg];[rpm];[yds];[yds]', '18.11.2026 10:01;7i;133,2;16,4;7010;195,5;3,1 L', '18.11.2026 10:02;7 Iron;134,0;16,0;6890;197,0;2 R',
+  '18.11.2026 10:05;SW;87,6;29,7;fast;110,5;1 R', '19.11.2026 09:00;Drv;190,4;9,9;2600;301,0;14 L', '19.11.2026 09:01;Drv;191,0;9,2;2550;903;4 R', '19.11.2026 09:02;club 9;122;21;8100;165;0'].join('\r\n');
+
+async function bringFile(page: Page): Promise<void> {
+  await page.getByLabel('File of a launch monitor').setInputFiles({ name: 'export.csv', mimeType: 'text/csv', buffer: Buffer.from(FILE) });
+  await page.getByRole('heading', { name: 'What would come of it' }).waitFor();
+}
+
+async function compare(page: Page): Promise<void> {
+  for (const build of ['Hybrid 3', 'Driving iron', '5 wood']) await page.getByRole('group', { name: 'Builds' }).getByRole('button', { name: new RegExp(`^${build}`) }).click();
+  await page.locator('.pair').nth(1).waitFor();
+}
 
 /** `./tasche screenshots`: one picture of each main view, from fresh demo data. */
 export async function screenshots(): Promise<void> {
@@ -38,7 +68,7 @@ export async function screenshots(): Promise<void> {
   const server = await startDemo(port, data);
   const browser = await openBrowser();
   try {
-    for (const { file, address, scheme, open, click, width = 1280, height = 800 } of PICTURES) {
+    for (const { file, address, scheme, open, click, steps, width = 1280, height = 800 } of PICTURES) {
       const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme ?? 'light' });
       await page.goto(`http://127.0.0.1:${port}${address}`);
       await page.getByRole('heading', { level: 1 }).waitFor();
@@ -48,6 +78,7 @@ export async function screenshots(): Promise<void> {
         await page.locator(`tr[data-name="${open}"] td`).first().focus();
         await page.keyboard.press('Alt+Enter');
       }
+      if (steps) await steps(page);
       if (click) await page.getByRole('button', { name: click }).click();
       // The worker's answer, a drawer sliding in.
       await page.waitForTimeout(700);

@@ -30,8 +30,8 @@ beforeEach(async () => {
 });
 afterEach(async () => { while (closing.length > 0) await closing.pop()!(); });
 
-const link = (port: number): MonitorLink => {
-  const linked = linkMonitor({ orm: bench.orm, workspaceId: bench.workspaceId, host: '127.0.0.1', port, log });
+const link = (port: number, silenceMs?: number): MonitorLink => {
+  const linked = linkMonitor({ orm: bench.orm, workspaceId: bench.workspaceId, host: '127.0.0.1', port, log, ...(silenceMs && { silenceMs }) });
   closing.push(() => linked.close());
   return linked;
 };
@@ -108,6 +108,19 @@ describe('the line to a launch monitor', () => {
     const aside = await until(setAside, (list) => list.length === 5);
     const reasons = aside.map(({ reason }) => reason).join(' | ');
     for (const told of [/not JSON/, /carryM must be between 1 and 411/, /at must be a moment/, /more than 8192 characters/, /no club of the locker is "banana"/]) expect(reasons).toMatch(told);
+  });
+
+  it('a monitor that falls silent is taken up anew, and a line that never ends costs no memory', async () => {
+    const one = await device();
+    link(one.port, 300);
+    await until(() => Promise.resolve(one.sockets.length), (count) => count >= 3);
+    await until(() => Promise.resolve(one.lines), (lines) => lines.length > 0);
+    const before = process.memoryUsage().heapUsed;
+    for (let i = 0; i < 200; i++) one.say('x'.repeat(100_000));
+    one.say(`\n${writeLine(ball(1))}`);
+    await until(strikes, (list) => list.length === 1);
+    expect(process.memoryUsage().heapUsed - before).toBeLessThan(60e6);
+    expect((await setAside()).map(({ reason }) => reason)).toEqual(['a line of more than 8192 characters']);
   });
 
   it('with no session open sets balls aside rather than lose or misplace them', async () => {

@@ -8,7 +8,7 @@ import { inWorkspace } from '../workspaces/in-workspace.js';
 import { lineSplitter } from './line-splitter.js';
 import { monitorKey, monitorPrefix, setAside, takeStrike } from './take-strike.js';
 
-export interface MonitorLinkOptions { orm: MikroORM; workspaceId: string; host: string; port: number; log: Logger }
+export interface MonitorLinkOptions { orm: MikroORM; workspaceId: string; host: string; port: number; log: Logger; silenceMs?: number }
 
 /** The server's side of a launch monitor. */
 export interface MonitorLink {
@@ -29,7 +29,7 @@ const MOST_WAITING = 200;
  * Holds a line to a launch monitor for as long as the server runs: takes it up again when it breaks or falls silent, keeps each ball in a
  * transaction of its own, and acknowledges it only then. Whatever happens in between, the monitor sends it again, and nothing is kept twice.
  */
-export function linkMonitor({ orm, workspaceId, host, port, log }: MonitorLinkOptions): MonitorLink {
+export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SILENCE_MS }: MonitorLinkOptions): MonitorLink {
   let socket: Socket | undefined;
   let device: string | null = null;
   let simulated = false;
@@ -106,7 +106,7 @@ export function linkMonitor({ orm, workspaceId, host, port, log }: MonitorLinkOp
   function open(): void {
     const fresh = connect({ host, port });
     socket = fresh;
-    fresh.setEncoding('utf8').setKeepAlive(true).setTimeout(SILENCE_MS);
+    fresh.setEncoding('utf8').setKeepAlive(true).setTimeout(silenceMs);
     const split = lineSplitter(MOST_LINE_CHARACTERS, (line) => { onLine(fresh, line); }, (start) => {
       queue(fresh, () => inWorkspace(orm, workspaceId, async (em) => {
         const session = await em.findOne(Session, { live: true, removedAt: null });

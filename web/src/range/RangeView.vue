@@ -22,7 +22,7 @@ import { averageFlights, landingView, HELD_SHARE } from './range-charts';
 import { settingOf, useRange } from './range-store';
 import type { GroupSummary } from './range-worker';
 import { useLive } from './use-live';
-import { useSession } from './use-session';
+import { DRIFT_SPANS, useSession, type DriftSpan } from './use-session';
 
 const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue'));
 
@@ -37,8 +37,10 @@ watch(() => props.playerId, (id) => void range.load(id), { immediate: true });
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const baseline = computed(() => baselineOf(store.sheet!.player));
+/** What each club is held against: itself before. Part of the address. */
+const span = computed<DriftSpan>(() => (Object.keys(DRIFT_SPANS) as DriftSpan[]).find((one) => one === route.query.against) ?? 'all before');
 const session = computed(() => range.sessions.find(({ id }) => id === props.sessionId) ?? (props.sessionId ? undefined : range.sessions[0]));
-const { strikes, rows, groups, drifts, problem } = useSession(session, baseline);
+const { strikes, rows, groups, drifts, problem } = useSession(session, baseline, computed(() => span.value));
 const name = (clubId: string, shot: ShotKind) => `${store.clubsById.get(clubId)?.name ?? '?'}${shot === 'full' ? '' : ` ${shot}`}`;
 
 const forming = ref<'new' | 'edit' | null>(null);
@@ -160,7 +162,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <ConditionsBar ref="bar" :setting="settingOf(session)" :baseline="baseline" :unit="unit" :complaints="[]" :problem="problem" @set="setAir" />
           </details>
           <template v-if="strikes.length > 0">
-            <p class="small quiet lead">Every number below is in {{ store.sheet!.player.name.split(' ')[0] }}’s own air ({{ settingWords(baseline, unit) }}); the shots further down are as they were hit.</p>
+            <p class="small quiet lead">Every number below is in {{ store.sheet!.player.name.split(' ')[0] }}’s own air ({{ settingWords(baseline, unit) }}); the shots further down are as they were hit. <label class="against">Each club against itself: <select :value="span" aria-label="Against" @change="router.replace({ query: { ...route.query, against: ($event.target as HTMLSelectElement).value } })"><option v-for="(_days, one) in DRIFT_SPANS" :key="one">{{ one }}</option></select></label></p>
             <GroupTable :session="session" :groups="groups" :drifts="drifts" :shown="chosen" :unit="unit" @take="take" @show="show" />
             <div v-if="looked.length > 0" class="charts">
               <figure>
@@ -206,6 +208,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 .air { margin-bottom: 6px; }
 summary { cursor: pointer; color: var(--quiet); padding: 4px 0; }
 .lead { margin: 8px 0 4px; }
+.against select { font: inherit; color: var(--ink); background: var(--paper); border: 1px solid var(--line); border-radius: 4px; min-height: 26px; }
 .charts { display: grid; grid-template-columns: 1fr 1fr; gap: 18px; margin: 14px 0 6px; }
 figure { margin: 0; min-width: 0; }
 h2 { margin: 14px 0 2px; }

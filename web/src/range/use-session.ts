@@ -1,12 +1,17 @@
 import type { SessionEntry, StrikeView } from '@tasche/contract';
 import type { Setting } from '@tasche/core';
+import { differenceInCalendarDays } from 'date-fns';
 import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import { useRange } from './range-store';
 import { rangeWorker } from './range-link';
 import type { DriftRow, GroupSummary, StrikeRow } from './range-worker';
 
+/** What a session is held against: how many days before it, from and to. */
+export const DRIFT_SPANS = { 'all before': [1, Infinity], 'the month before': [1, 31], 'a year before': [300, 430] } as const;
+export type DriftSpan = keyof typeof DRIFT_SPANS;
+
 /** One session filled in and summed up by the worker, and its clubs against what they did before. */
-export function useSession(session: ComputedRef<SessionEntry | undefined>, baseline: ComputedRef<Setting>) {
+export function useSession(session: ComputedRef<SessionEntry | undefined>, baseline: ComputedRef<Setting>, span: ComputedRef<DriftSpan>) {
   const range = useRange();
   const strikes = computed<readonly StrikeView[]>(() => (session.value ? range.bySession.get(session.value.id) ?? [] : []));
   const rows = shallowRef<ReadonlyMap<string, StrikeRow>>(new Map());
@@ -15,7 +20,7 @@ export function useSession(session: ComputedRef<SessionEntry | undefined>, basel
   const problem = ref('');
   let turn = 0;
 
-  watch([session, strikes, baseline], async ([current, , from]) => {
+  watch([session, strikes, baseline, span], async ([current, , from, against]) => {
     const mine = ++turn;
     if (!current) {
       rows.value = new Map();
@@ -28,7 +33,8 @@ export function useSession(session: ComputedRef<SessionEntry | undefined>, basel
       rows.value = new Map(answer.rows.map((row) => [row.id, row]));
       groups.value = answer.groups;
       problem.value = '';
-      const earlier = range.sessions.filter(({ heldOn, id }) => heldOn < current.heldOn && id !== current.id).map((one) => range.strikesOf(one));
+      const [near, far] = DRIFT_SPANS[against];
+      const earlier = range.sessions.filter(({ heldOn }) => { const days = differenceInCalendarDays(current.heldOn, heldOn); return days >= near && days <= far; }).map((one) => range.strikesOf(one));
       const drifted = await rangeWorker().drift(earlier, [range.strikesOf(current)], from);
       if (mine === turn) drifts.value = drifted;
     } catch (error) {
