@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { BASELINE, MEDIUM_FAIRWAY, completeStrike, compareBuilds, normalFrom, placesOf, randomFrom, summariseStrikes, type CompleteStrike } from '@tasche/core';
 import type { StrikeImportOrder, StrikeImportReport } from '@tasche/contract';
+import { openBrowser } from '../browser.js';
 import { percentile, report } from './figure.js';
 
 const HEADS = ['Date', 'Club', 'Club Speed (mph)', 'Ball Speed (mph)', 'Launch Angle', 'Launch Direction', 'Spin Rate', 'Spin Axis', 'Carry (yd)', 'Side (yd)', 'Apex (ft)'];
@@ -95,7 +96,26 @@ export async function benchRange(address: string, serverPid: number): Promise<vo
     times.push(performance.now() - start);
   }
   console.log(`        10,000 shots of a player answered (${(bytes / 1e6).toFixed(1)} MB): median ${percentile(times, 0.5).toFixed(0)} ms`);
+  await benchPage(`${address}/players/${player.playerId}/range`);
   benchStatistics();
+}
+
+/** The range of a player who hit ten thousand: a thousand in the session that is shown, nine before it. */
+async function benchPage(address: string): Promise<void> {
+  const browser = await openBrowser();
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.addInitScript('window.blocked = []; new PerformanceObserver((list) => list.getEntries().forEach((entry) => window.blocked.push(Math.round(entry.duration)))).observe({ type: "longtask", buffered: true });');
+    const start = performance.now();
+    await page.goto(address);
+    await page.getByRole('table', { name: /What each club did/ }).locator('tbody tr').first().waitFor();
+    const ms = performance.now() - start;
+    await page.waitForTimeout(2000);
+    const blocked = await page.evaluate<number[]>('window.blocked');
+    console.log(`        the range of a player with 10,000 shots, cold, until the clubs are summed up: ${ms.toFixed(0)} ms; the page was blocked over 50 ms ${blocked.length} times, longest ${Math.max(0, ...blocked)} ms`);
+  } finally {
+    await browser.close();
+  }
 }
 
 function benchStatistics(): void {

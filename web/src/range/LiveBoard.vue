@@ -62,7 +62,7 @@ defineExpose({ hitTen });
       <span class="space" />
       <span class="small state" :class="{ look: line === 'broken' || monitor.state === 'away' }" role="status">{{ line === 'open' && monitor.state === 'here' ? '●' : '◆' }} {{ state }}<template v-if="ordered > 0">, {{ ordered }} to come</template></span>
       <button class="plain-button slim" @click="lookAside">Set aside</button>
-      <button class="plain-button slim" @click="emit('end')">Stop taking shots</button>
+      <button class="plain-button slim" aria-label="Stop taking shots" title="Stop taking shots from the monitor" @click="emit('end')">Stop</button>
     </div>
     <p v-if="refused" class="verdict fault" role="alert">■ {{ refused }}</p>
     <ul v-if="setAside" class="aside small">
