@@ -64,3 +64,5 @@ export * from './compare/comparison-words.js';
 export * from './compare/test-order.js';
 export * from './strokes/expected-strokes.js';
 export * from './strokes/value-of-spread.js';
+export * from './choosing/choosing-model.js';
+export * from './choosing/choose.js';

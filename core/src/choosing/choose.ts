@@ -1,0 +1,219 @@
+import { RefusedInput } from '../refused-input.js';
+import { contradiction, costOf, requireModel, rulesBroken, type ChoosingModel } from './choosing-model.js';
+import { ladderPath, type Settled } from './ladder-path.js';
+
+/** A choice, its cost, and what was done to be sure of it. */
+export interface Choice {
+  /** Places in `clubs`, rising. */
+  chosen: readonly number[];
+  cost: number;
+  /** Nothing cheaper is possible: proved. False only when it was told to stop before. */
+  proved: boolean;
+  /** The lowest that anything not ruled out could cost: the cost itself, when proved. */
+  bound: number;
+  /** Sets of choices that were bounded. */
+  nodes: number;
+}
+
+export interface ChooseOptions {
+  /** Asked now and then; true stops the search with what there is. */
+  stop?: () => boolean;
+  /** Only choices cheaper than this are of interest. */
+  below?: number;
+  /** What is settled from the start. */
+  settled?: Settled;
+}
+
+/** Costs closer than this are the same. */
+const SAME = 1e-10;
+const ROOT_ROUNDS = 160;
+const NODE_ROUNDS = 24;
+/** The first step is this share of the gap; it is halved when so many rounds brought nothing. */
+const FIRST_STEP = 1.6;
+const PATIENCE = 7;
+
+/**
+ * The cheapest choice of clubs, exactly. Branch and bound; the bound relaxes "a need is met by one chosen club" with a price on each need
+ * (M. L. Fisher, The Lagrangian relaxation method, Management Science 27 (1981) 1-18; for the location problem inside, D. Erlenkotter and
+ * many after). With the prices fixed each club has a profit of its own, and what is left is the shortest path of `ladderPath`; prices are
+ * improved by subgradient steps (B. T. Polyak, 1969). What holds the bound against the best known settles clubs without branching.
+ * @returns undefined when nothing keeps the rules, or nothing is below `below`
+ * @throws RefusedInput for a model that does not fit together, or two rules that contradict each other, by their names
+ */
+export function choose(model: ChoosingModel, { stop, below = Infinity, settled: given }: ChooseOptions = {}): Choice | undefined {
+  requireModel(model);
+  const clash = contradiction(model);
+  if (clash) throw new RefusedInput('rules', `contradict each other: "${clash[0]}" and "${clash[1]}"`);
+  const n = model.clubs.length;
+  const m = model.needs.length;
+  const path = ladderPath(model);
+  const strokes = Float64Array.from(model.needs.flat());
+  const own = new Float64Array(n);
+  const met = new Int16Array(m);
+  let incumbent: number[] | undefined;
+  let best = below;
+  let nodes = 0;
+  let stopped = false;
+
+  const consider = (chosen: readonly number[]): void => {
+    if (chosen.length === 0 || rulesBroken(model, chosen).length > 0) return;
+    const { total } = costOf(model, chosen);
+    if (total < best - SAME) { best = total; incumbent = [...chosen]; }
+  };
+
+  /** One bound: each club's profit at these prices, and the cheapest path. */
+  const bound = (prices: Float64Array, settled: Settled): { value: number; count: number } => {
+    for (let c = 0; c < n; c++) own[c] = model.clubs[c]!.price;
+    let sum = 0;
+    for (let i = 0; i < m; i++) {
+      const price = prices[i]!;
+      sum += price;
+      const row = i * n;
+      for (let c = 0; c < n; c++) { const less = strokes[row + c]! - price; if (less < 0) own[c]! += less; }
+    }
+    const { cost, count } = path.cheapest(own, settled);
+    return { value: sum + cost, count };
+  };
+
+  /** Prices improved for one set of choices; true when nothing in it can be cheaper than the best known. */
+  const improve = (prices: Float64Array, settled: Settled, rounds: number, seen: Float64Array): { value: number; hopeless: boolean } => {
+    let value = -Infinity;
+    let step = FIRST_STEP;
+    let idle = 0;
+    const kept = Float64Array.from(prices);
+    for (let round = 0; round < rounds; round++) {
+      const { value: now, count } = bound(prices, settled);
+      if (now === Infinity) return { value: Infinity, hopeless: true };
+      const chosen = Array.from(path.chosen.subarray(0, count));
+      for (const c of chosen) seen[c]! += 1;
+      consider(chosen);
+      if (now > value + SAME) { value = now; kept.set(prices); idle = 0; } else if (++idle >= PATIENCE) { idle = 0; step /= 2; }
+      if (value >= best - SAME) return { value, hopeless: true };
+      let off = 0;
+      for (let i = 0; i < m; i++) {
+        let taken = 0;
+        for (const c of chosen) if (strokes[i * n + c]! < prices[i]!) taken += 1;
+        met[i] = 1 - taken;
+        off += met[i]! * met[i]!;
+      }
+      if (off === 0 || step < 1e-4) break;
+      const target = best === Infinity ? value + Math.abs(value) * 0.05 + 1 : best;
+      const length = (step * Math.max(1e-9, target - now)) / off;
+      for (let i = 0; i < m; i++) prices[i]! += length * met[i]!;
+    }
+    prices.set(kept);
+    return { value, hopeless: false };
+  };
+
+  /** Follows the rules to what they settle; false when they cannot be kept. */
+  const follow = (settled: Settled): boolean => {
+    for (let again = true; again;) {
+      again = false;
+      for (const { members, least, most } of model.rules) {
+        let inside = 0, open = 0;
+        for (const c of members) { if (settled[c] === 1) inside += 1; else if (settled[c] === 0) open += 1; }
+        if (inside > most || inside + open < least) return false;
+        if (open === 0) continue;
+        if (inside === most) { for (const c of members) if (settled[c] === 0) settled[c] = -1; again = true; }
+        else if (inside + open === least) { for (const c of members) if (settled[c] === 0) settled[c] = 1; again = true; }
+      }
+      let inside = 0;
+      for (let c = 0; c < n; c++) if (settled[c] === 1) inside += 1;
+      if (inside > model.limit) return false;
+    }
+    return true;
+  };
+
+  /** Swaps, additions and removals that lower the cost, until none does. */
+  const polish = (): void => {
+    for (let better = true; better && incumbent;) {
+      const before = best;
+      const base = incumbent;
+      const inside = new Set(base);
+      for (let c = 0; c < n; c++) {
+        if (given?.[c] === -1) continue;
+        if (!inside.has(c)) {
+          consider([...base, c].sort((a, b) => a - b));
+          for (const out of base) if (given?.[out] !== 1) consider([...base.filter((one) => one !== out), c].sort((a, b) => a - b));
+        } else if (given?.[c] !== 1 && base.length > 1) consider(base.filter((one) => one !== c));
+      }
+      better = best < before;
+    }
+  };
+
+  interface Open { settled: Settled; prices: Float64Array; value: number; branch: number }
+  const open: Open[] = [];
+
+  /** Bounds a set of choices, settles what the bound settles, and leaves what is open for later. */
+  const look = (settled: Settled, prices: Float64Array, rounds: number): void => {
+    nodes += 1;
+    if (!follow(settled)) return;
+    const seen = new Float64Array(n);
+    const { value, hopeless } = improve(prices, settled, rounds, seen);
+    if (hopeless) return;
+    if (rounds === ROOT_ROUNDS) polish();
+    // A club that makes the bound too dear in, or out, is settled the other way.
+    for (let c = 0; c < n; c++) {
+      if (settled[c] !== 0) continue;
+      for (const way of [1, -1] as const) {
+        settled[c] = way;
+        const tried = bound(prices, settled).value;
+        settled[c] = 0;
+        if (tried >= best - SAME) { settled[c] = -way as 1 | -1; break; }
+      }
+    }
+    if (!follow(settled)) return;
+    const { value: now, count } = bound(prices, settled);
+    if (now >= best - SAME) return;
+    consider(Array.from(path.chosen.subarray(0, count)));
+    const relaxed = new Set(path.chosen.subarray(0, count));
+    let branch = -1, nearest = Infinity;
+    const most = Math.max(1, ...seen);
+    const troubled = new Set(rulesBroken(model, [...relaxed].sort((a, b) => a - b)).flatMap(({ members }) => members));
+    for (let c = 0; c < n; c++) {
+      if (settled[c] !== 0) continue;
+      const undecided = Math.abs(seen[c]! / most - 0.5) - (troubled.has(c) ? 1 : 0);
+      if (undecided < nearest) { nearest = undecided; branch = c; }
+    }
+    if (branch === -1) {
+      const last: number[] = [];
+      for (let c = 0; c < n; c++) if (settled[c] === 1) last.push(c);
+      consider(last);
+      return;
+    }
+    open.push({ settled, prices, value: Math.max(value, now), branch });
+  };
+
+  const start = given ? Int8Array.from(given) : new Int8Array(n);
+  look(start, firstPrices(strokes, m, n), ROOT_ROUNDS);
+  while (open.length > 0) {
+    if (stop?.()) { stopped = true; break; }
+    // The most promising first, so that what is left is never far from the best.
+    let at = 0;
+    for (let i = 1; i < open.length; i++) if (open[i]!.value < open[at]!.value) at = i;
+    const { settled, prices, value, branch } = open.splice(at, 1)[0]!;
+    if (value >= best - SAME) continue;
+    for (const way of [1, -1] as const) {
+      const child = Int8Array.from(settled);
+      child[branch] = way;
+      look(child, Float64Array.from(prices), NODE_ROUNDS);
+    }
+  }
+  if (!incumbent) return undefined;
+  const left = stopped ? Math.min(best, ...open.map(({ value }) => value)) : best;
+  return { chosen: incumbent, cost: best, proved: !stopped, bound: left, nodes };
+}
+
+/** A need's price begins between its cheapest and its second cheapest club: what having one of its own would be worth. */
+function firstPrices(strokes: Float64Array, m: number, n: number): Float64Array {
+  const prices = new Float64Array(m);
+  for (let i = 0; i < m; i++) {
+    let [first, second] = [Infinity, Infinity];
+    for (let c = 0; c < n; c++) {
+      const value = strokes[i * n + c]!;
+      if (value < first) { second = first; first = value; } else if (value < second) second = value;
+    }
+    prices[i] = second === Infinity ? first : second;
+  }
+  return prices;
+}
