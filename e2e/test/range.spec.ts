@@ -147,6 +147,7 @@ test('a long file shows its progress and can be cancelled: nothing is kept', asy
 
 test('builds are compared: a verdict or none yet, the margin as the player sets it, a warning, an order for the test day; all of it in the address', async ({ page }) => {
   await page.goto(`${demo.davor}/bag`);
+  await expect(page.getByRole('grid')).toBeVisible();
   await page.keyboard.press('Alt+c');
   const pick = page.getByRole('group', { name: 'Builds' });
   await pick.getByRole('button', { name: /^Driver/ }).click();

@@ -20,7 +20,10 @@ export const useRange = defineStore('range', () => {
   const builds = shallowRef<ReadonlyMap<string, Spec>>(new Map());
   let playerId = '';
 
+  let turn = 0;
+
   async function load(id: string): Promise<void> {
+    const mine = ++turn;
     if (id !== playerId) {
       playerId = id;
       sessions.value = [];
@@ -29,13 +32,17 @@ export const useRange = defineStore('range', () => {
     }
     try {
       const [list, hit] = await Promise.all([request<SessionEntry[]>(`/players/${id}/sessions`), request<StrikesView>(`/players/${id}/strikes`)]);
-      if (id !== playerId) return;
+      // A later question is on its way, and knows more.
+      if (mine !== turn) return;
       sessions.value = list;
       strikes.value = hit.strikes;
       more.value = hit.more;
       builds.value = new Map(hit.builds.map((build) => [`${build.clubId} ${build.builtOn}`, build.spec]));
       state.value = 'ready';
+      // What still waits to be sent was done on top of what the server knows.
+      for (const one of outbox.waiting) if (one.kind === 'change' && one.playerId === id) for (const command of one.request.commands) onScreen(command);
     } catch (error) {
+      if (mine !== turn) return;
       if (error instanceof Refused) { state.value = 'ready'; return; }
       state.value = state.value === 'ready' ? 'ready' : 'away';
       setTimeout(() => { if (playerId === id) void load(id); }, 1500);
@@ -82,6 +89,7 @@ export const useRange = defineStore('range', () => {
   function onScreen(command: Command): void {
     if (command.do === 'addSession') {
       const { session } = command;
+      if (sessions.value.some(({ id }) => id === session.id)) return;
       sessions.value = [{ ...session, version: 1, source: 'by hand', live: false, aim: null, removed: false, strikes: 0, clubs: 0 }, ...sessions.value];
     } else if (command.do === 'editSession') {
       sessions.value = sessions.value.map((session) => (session.id === command.sessionId ? { ...session, ...command.set } : command.set.live ? { ...session, live: false } : session));
@@ -91,7 +99,8 @@ export const useRange = defineStore('range', () => {
     } else if (command.do === 'addStrikes') {
       const session = sessions.value.find(({ id }) => id === command.sessionId);
       const first = Math.max(0, ...(bySession.value.get(command.sessionId) ?? []).map(({ number }) => number)) + 1;
-      strikes.value = [...strikes.value, ...command.strikes.map((strike, i): StrikeView => ({
+      const known = new Set(strikes.value.map(({ id }) => id));
+      strikes.value = [...strikes.value, ...command.strikes.filter(({ id }) => !known.has(id)).map((strike, i): StrikeView => ({
         ...strike, sessionId: command.sessionId, number: first + i, hitAt: null, builtOn: session?.heldOn ?? '', leftOut: null,
       }))];
     } else if (command.do === 'editStrikes') {
