@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { cpus } from 'node:os';
 import { benchBrowser } from './bench/bench-browser.js';
+import { benchChoosing } from './bench/bench-choosing.js';
 import { benchFlight } from './bench/bench-flight.js';
 import { benchGaps } from './bench/bench-gaps.js';
 import { benchRange } from './bench/bench-range.js';
@@ -13,6 +14,7 @@ export async function bench(): Promise<void> {
   console.log(`tasche bench on ${cpus().length} cores, ${cpus()[0]?.model ?? ''}, Node.js ${process.version}\n`);
   benchGaps();
   benchFlight();
+  await benchChoosing();
   const cluster = await throwAwayCluster();
   const port = await freePort();
   const server = spawn(process.execPath, ['--import', 'tsx', 'command/main.ts', 'demo', '--port', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url } });

@@ -1,9 +1,9 @@
-import { calcCarry, calcConditions, calcFlight, calcGaps, fieldProblems } from '@tasche/contract';
+import { calcCarry, calcChoose, calcConditions, calcFlight, calcGaps, fieldProblems } from '@tasche/contract';
 import * as yup from 'yup';
 import { Stop } from './stop.js';
 
 const CALCULATIONS: Record<string, (document: unknown) => unknown> = {
-  gaps: calcGaps, flight: calcFlight, carry: calcCarry, conditions: calcConditions,
+  gaps: calcGaps, flight: calcFlight, carry: calcCarry, conditions: calcConditions, choose: calcChoose,
 };
 
 /**

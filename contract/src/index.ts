@@ -21,3 +21,4 @@ export * from './club-labels.js';
 export * from './strike-columns.js';
 export * from './strike-rows.js';
 export * from './strike-import.js';
+export * from './choose-document.js';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, it } from 'vitest';
-import { calcCarry, calcConditions, calcFlight, type FlightAnswer } from '../src/index.js';
+import { calcCarry, calcChoose, calcConditions, calcFlight, type FlightAnswer } from '../src/index.js';
 
 const ajv = new Ajv2020({ strict: true, strictRequired: false, allowUnionTypes: true });
 const schemaOf = (name: string) => ajv.compile(JSON.parse(readFileSync(new URL(`../../docs/formats/${name}.schema.json`, import.meta.url), 'utf8')) as object);
@@ -101,5 +101,56 @@ describe('calc conditions', () => {
     expect(() => calcConditions({ ...document, to: { conditions: { ...conditions, windMps: 90 } } })).toThrow('to.conditions.windMps must be between 0 and 30');
     expect(() => calcConditions({ ...document, playsLike: [{ kind: 'wedge', loftDeg: 60, distanceM: 300 }] })).toThrow('playsLike[0].distanceM is farther than any swing');
     expect(() => calcConditions({ ...document, clubs: [{ ...clubs[0], shots: { full: { carryM: 400, source: 'stated' } } }] })).toThrow('clubs[0].shots.full.carryM is farther than any swing');
+  });
+});
+
+describe('calc choose', () => {
+  const iron = (id: string, loftDeg: number, carryM: number, more: object = {}) => ({ id, name: `${id} iron`, kind: 'iron', loftDeg, shots: { full: { carryM, totalM: carryM + 6, source: 'measured', shots: 20, spreadM: 4, ...more } } });
+  const green = (name: string, distanceM: number, mustHold = true) => ({ name, to: 'green', distanceM, lie: 'fairway', mustHold, weight: 1 });
+  const locker = [iron('5', 26, 170), iron('6', 29, 160), iron('7', 33, 150), iron('8', 37, 140), iron('9', 41, 128), { id: 'p', name: 'Putter', kind: 'putter', shots: {} }, { id: 'q', name: 'Other putter', kind: 'putter', shots: {} }];
+  const document = { clubs: locker, needs: [green('the 2nd', 155), green('the 4th', 145), green('the 9th', 133)], limit: 4 };
+
+  it('takes a good document, and answers as published: three irons for the needs, and one putter', () => {
+    const [validInput, validOutput] = [schemaOf('choose-input'), schemaOf('choose-output')];
+    expect(validInput(document), JSON.stringify(validInput.errors)).toBe(true);
+    const answer = plain(calcChoose(document));
+    expect(validOutput(answer), JSON.stringify(validOutput.errors)).toBe(true);
+    expect(answer.best.ids).toEqual(['7', '8', '9', 'p']);
+    expect(answer.proof.proved).toBe(true);
+    expect(answer.runnersUp).toHaveLength(4);
+    for (const [i, bag] of answer.runnersUp.entries()) expect(bag.strokes).toBeGreaterThanOrEqual((answer.runnersUp[i - 1] ?? answer.best).strokes - 1e-9);
+    expect(answer.why.join(' ')).toMatch(/7 iron: best for 1 of the needs, most of all the 2nd\. Without it the round costs \d\.\d\d strokes more\./);
+    expect(answer.why.join(' ')).toMatch(/6 iron for the \d iron would cost \d\.\d\d strokes a round\./);
+  });
+
+  it('a lower running club for a green that may be run up, a higher one for a green that must hold', () => {
+    const pair = [iron('high', 33, 150, { totalM: 152 }), iron('low', 30, 135, { totalM: 152 })];
+    const best = (mustHold: boolean) => calcChoose({ clubs: pair, needs: [green('one', 152, mustHold)], limit: 1 }).best.ids[0];
+    expect(best(true)).toBe('high');
+    expect(['high', 'low']).toContain(best(false));
+    const cost = (id: string, mustHold: boolean) => calcChoose({ clubs: pair.filter((club) => club.id === id), needs: [green('one', 152, mustHold)], limit: 1 }).best.strokes;
+    expect(cost('low', true) - cost('low', false)).toBeGreaterThan(1);
+    expect(cost('high', true)).toBeCloseTo(cost('high', false), 1);
+  });
+
+  it('comfort, locks and groups are kept; doubling all weights changes nothing', () => {
+    const with_ = (more: object) => calcChoose({ ...document, ...more }).best;
+    expect(with_({ always: ['5'] }).ids).toContain('5');
+    expect(with_({ never: ['8'] }).ids).not.toContain('8');
+    expect(with_({ prices: { 6: -9 } }).ids).toContain('6');
+    expect(with_({ groups: [{ ids: ['7', '8', '9'], most: 1 }] }).ids.filter((id) => ['7', '8', '9'].includes(id)).length).toBeLessThan(2);
+    expect(with_({ kinds: [{ kind: 'iron', most: 1 }] }).ids).toHaveLength(2);
+    expect(with_({ mustCover: [{ distanceM: 171, withinM: 2 }] }).ids).toContain('5');
+    const doubled = with_({ needs: document.needs.map((need) => ({ ...need, weight: 2 })) });
+    expect(doubled.ids).toEqual(with_({}).ids);
+    expect(doubled.strokes).toBeCloseTo(with_({}).strokes, 9);
+  });
+
+  it.each([
+    [{ ...document, always: ['5'], never: ['5'] }, 'rules contradict each other: "always the 5 iron" and "never the 5 iron"'], [{ ...document, always: ['3'] }, 'clubs hold no "3", which a rule names'],
+    [{ ...document, needs: [{ ...green('x', 900) }] }, 'needs[0].distanceM must be between 1 and 400'], [{ ...document, mustCover: [{ distanceM: 300, withinM: 3 }] }, 'a shot within 3 m of 300 m'],
+    [{ ...document, limit: 0 }, 'limit must be between 1 and 60'], [{ ...document, clubs: [] }, 'clubs is empty'], [{ ...document, colour: 1 }, 'unknown field: colour'], [{ ...document, prices: { 5: 'much' } }, 'prices.5 must be a number'],
+  ])('refuses by name', (bad, message) => {
+    expect(() => calcChoose(bad)).toThrow(message);
   });
 });

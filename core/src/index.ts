@@ -66,3 +66,6 @@ export * from './strokes/expected-strokes.js';
 export * from './strokes/value-of-spread.js';
 export * from './choosing/choosing-model.js';
 export * from './choosing/choose.js';
+export * from './choosing/need.js';
+export * from './choosing/choose-bag.js';
+export * from './choosing/choosing-words.js';

@@ -9,7 +9,7 @@ const GREEN_RADIUS_M = 13;
 const FAIRWAY_HALF_M = 15;
 /** Length of a usual par four. Ours. */
 const PAR_FOUR_M = 390;
-/** Of the normal sum over scatter: 24 middles of equal shares each way. */
+/** Of the normal sum over scatter: the middles of so many equal shares each way. */
 const SHARES = 24;
 
 /**
@@ -28,16 +28,17 @@ export function strokesAfterDrive(totalM: number, scatter: Scatter): number {
   return overScatter(scatter, (along, across) => expectedStrokes(Math.abs(across) <= FAIRWAY_HALF_M ? 'fairway' : 'rough', Math.max(20, Math.hypot(PAR_FOUR_M - totalM - along, across))));
 }
 
-function overScatter({ alongM, acrossM }: Scatter, strokes: (along: number, across: number) => number): number {
+/** The mean of a function of where a ball comes to rest, its offsets along and across normal; the sum over equal shares each way. */
+export function overScatter({ alongM, acrossM }: Scatter, strokes: (along: number, across: number) => number, places = MIDDLES): number {
   let sum = 0;
-  for (const z of MIDDLES) for (const y of MIDDLES) sum += strokes(z * alongM, y * acrossM);
-  return sum / SHARES ** 2;
+  for (const z of places) for (const y of places) sum += strokes(z * alongM, y * acrossM);
+  return sum / places.length ** 2;
 }
 
 /** Normal quantiles of the middles of equal shares, by bisection: made once. */
-const MIDDLES = middles();
+const MIDDLES = middlesOf(SHARES);
 
-function middles(): readonly number[] {
+export function middlesOf(shares: number): readonly number[] {
   const bell = Array.from({ length: 8001 }, (_one, i) => -4 + i / 1000);
   const heights = bell.map((z) => Math.exp((-z * z) / 2));
   const whole = heights.reduce((sum, height) => sum + height, 0);
@@ -45,7 +46,7 @@ function middles(): readonly number[] {
   let below = 0;
   for (const [i, height] of heights.entries()) {
     below += height / whole;
-    while (places.length < SHARES && below >= (places.length + 0.5) / SHARES) places.push(bell[i]!);
+    while (places.length < shares && below >= (places.length + 0.5) / shares) places.push(bell[i]!);
   }
   return places;
 }

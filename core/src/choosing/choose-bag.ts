@@ -1,0 +1,198 @@
+import { isFullSwing, type ClubKind } from '../clubs/kinds.js';
+import type { LadderClub } from '../clubs/ladder-club.js';
+import type { ShotKind } from '../clubs/shot.js';
+import { carryLadder, ownedShots, stepsOf, widestHoleM, type Rung } from '../gaps/ladder.js';
+import { schoolOf, type SchoolId } from '../gaps/schools.js';
+import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
+import { RefusedInput } from '../refused-input.js';
+import { choose, type Choice } from './choose.js';
+import { costOf, rulesBroken, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
+import { requireNeed, strokesWith, type Need } from './need.js';
+
+/** What a player wants of the choice, beside the needs. */
+export interface ChoosingTaste {
+  school: SchoolId;
+  /** Clubs carried at most, the putter among them. */
+  limit: number;
+  /** Strokes a round that a step twice its target, or of nothing, costs. */
+  unevenStrokes: number;
+  /** What having a club costs, in strokes a round: comfort and trust below nought, a change from the gamer or money above it. */
+  prices: Readonly<Record<string, number>>;
+  always: readonly string[];
+  never: readonly string[];
+  /** So many of these; "one of a pair" is at most one. */
+  groups: readonly { ids: readonly string[]; least?: number; most?: number }[];
+  /** At most so many of a kind. */
+  kinds: readonly { kind: ClubKind; most: number }[];
+  /** Distances some shot must come within so many metres of. */
+  mustCover: readonly { distanceM: number; withinM: number }[];
+}
+
+/** Full swings of a round; the needs' weights are shares of it. Ours. */
+export const FULL_SWINGS_A_ROUND = 36;
+/** What one uneven step is worth where a player says nothing. Strokes a round; ours. */
+export const USUAL_UNEVEN_STROKES = 0.04;
+
+export const PLAIN_TASTE: ChoosingTaste = { school: 'even-carries', limit: 14, unevenStrokes: USUAL_UNEVEN_STROKES, prices: {}, always: [], never: [], groups: [], kinds: [], mustCover: [] };
+
+/** A locker, needs and a taste as a problem to be solved; `order` says which club stands where in it. */
+export interface BagChoosing { model: ChoosingModel; order: readonly LadderClub[]; needs: readonly Need[]; shots: readonly (readonly (ShotKind | undefined)[])[] }
+
+/**
+ * The choice of a bag written out. Needs weigh in proportion to their weights, together a round of full swings; a step costs the square of
+ * how far it is from its school's target, counted in targets. The target of a school that spaces carries is what the whole locker's reach
+ * would be cut into by as many clubs as may be carried, so that it does not change with what is chosen.
+ * @throws RefusedInput naming the field, or the club a rule names that is not there
+ */
+export function bagChoosing(clubs: readonly LadderClub[], needs: readonly Need[], taste: ChoosingTaste, settings: GapSettings = DEFAULT_GAP_SETTINGS): BagChoosing {
+  if (clubs.length === 0) throw new RefusedInput('clubs', 'are none; there is nothing to choose from');
+  needs.forEach(requireNeed);
+  const ladder = carryLadder(clubs);
+  const onLadder = new Set(ladder.map(({ id }) => id));
+  const order: LadderClub[] = [...ladder, ...clubs.filter(({ id }) => !onLadder.has(id))];
+  const weights = needs.reduce((sum, { weight }) => sum + weight, 0);
+  const costs = needs.map((need) => order.map((club) => strokesWith(need, club)));
+  const model: ChoosingModel = {
+    clubs: order.map(({ id }) => ({ id, price: taste.prices[id] ?? 0 })), ladderClubs: ladder.length,
+    needs: costs.map((row, i) => row.map(({ strokes }) => (weights > 0 ? (strokes * needs[i]!.weight * FULL_SWINGS_A_ROUND) / weights : 0))),
+    steps: stepCosts(ladder, clubs, taste, settings), begins: ladder.map(() => 0), ends: ladder.map(() => 0), limit: taste.limit, rules: rulesOf(order, taste),
+  };
+  return { model, order, needs, shots: costs.map((row) => row.map(({ shot }) => shot)) };
+}
+
+function stepCosts(ladder: readonly Rung[], clubs: readonly LadderClub[], { school: id, limit, unevenStrokes }: ChoosingTaste, settings: GapSettings): number[][] {
+  const school = schoolOf(id);
+  const putters = clubs.some(({ kind }) => kind === 'putter') ? 1 : 0;
+  const count = Math.max(2, Math.min(limit - putters, ladder.length));
+  const reachM = ladder.length > 1 ? ladder[0]!.carryM - ladder.at(-1)!.carryM : 1;
+  const evenM = Math.max(1, reachM / (count - 1));
+  return ladder.map((upper, i) => ladder.map((lower, j) => {
+    if (j <= i) return 0;
+    const [step] = stepsOf([upper, lower]);
+    const owned = school.measure === 'hole' ? ownedShots([upper, lower], settings.reliableShots) : [];
+    const [size, target] = school.measure === 'loft' && step!.loftDeg !== undefined ? [step!.loftDeg, school.targetDeg!]
+      : [school.measure === 'hole' ? widestHoleM(step!, owned) : step!.carryM, evenM * school.share(step!, settings)];
+    // With partial shots to bridge them, steps smaller than the target cost a minimal bag nothing.
+    const off = school.measure === 'hole' ? Math.max(0, size / target - 1) : size / target - 1;
+    return unevenStrokes * off * off;
+  }));
+}
+
+function rulesOf(order: readonly LadderClub[], { always, never, groups, kinds, mustCover }: ChoosingTaste): ChoosingRule[] {
+  const place = (id: string) => {
+    const at = order.findIndex((club) => club.id === id);
+    if (at === -1) throw new RefusedInput('clubs', `hold no "${id}", which a rule names`);
+    return at;
+  };
+  const name = (id: string) => order[place(id)]!.name;
+  const putters = order.flatMap(({ kind }, i) => (kind === 'putter' ? [i] : []));
+  return [
+    ...(putters.length > 0 ? [{ name: 'one putter', members: putters, least: 1, most: 1 }] : []),
+    ...always.map((id) => ({ name: `always the ${name(id)}`, members: [place(id)], least: 1, most: 1 })),
+    ...never.map((id) => ({ name: `never the ${name(id)}`, members: [place(id)], least: 0, most: 0 })),
+    ...groups.map(({ ids, least = 0, most = 1 }) => ({ name: `${least === most ? least : `${least} to ${most}`} of ${ids.map(name).join(', ')}`, members: [...new Set(ids.map(place))], least, most })),
+    ...kinds.map(({ kind, most }) => ({ name: `at most ${most} of kind ${kind}`, members: order.flatMap((club, i) => (club.kind === kind ? [i] : [])), least: 0, most })),
+    ...mustCover.map(({ distanceM, withinM }) => ({
+      name: `a shot within ${withinM} m of ${distanceM} m`, least: 1, most: order.length,
+      members: order.flatMap(({ shots }, i) => (Object.values(shots).some(({ carryM }) => Math.abs(carryM - distanceM) <= withinM) ? [i] : [])),
+    })),
+  ];
+}
+
+/** One bag, and what it costs, in strokes a round. */
+export interface ChosenBag { ids: readonly string[]; strokes: number; forNeeds: number; forSteps: number; price: number }
+
+/** Why a club is in it: what the bag would cost without it, the need that asks for it most, and with which shot. */
+export interface ClubReason { id: string; worth: number; need: string | undefined; shot: ShotKind | undefined; needsMet: number }
+/** What it would cost to have a left-out club in, and the club it would best take the place of; no club where there is room. */
+export interface LeftOut { id: string; costs: number; outId: string | undefined }
+
+export interface BagAnswer {
+  best: ChosenBag;
+  /** The next best bags, cheapest first. */
+  runnersUp: readonly ChosenBag[];
+  reasons: readonly ClubReason[];
+  leftOut: readonly LeftOut[];
+  proof: { proved: boolean; bound: number; nodes: number; /** Sets of at most so many clubs there are. */ sets: number };
+}
+
+/**
+ * The best bag, the next best, and why.
+ * @param runnersUp how many
+ * @returns undefined when the rules together allow no bag
+ * @throws RefusedInput
+ */
+export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boolean): BagAnswer | undefined {
+  const { model, order, needs, shots } = choosing;
+  const options = stop ? { stop } : {};
+  const best = choose(model, options);
+  if (!best) return undefined;
+  const bagOf = (chosen: readonly number[]): ChosenBag => {
+    const { total, needs: forNeeds, steps: forSteps, price } = costOf(model, chosen);
+    return { ids: chosen.map((c) => order[c]!.id), strokes: total, forNeeds, forSteps, price };
+  };
+  const allowed = (chosen: readonly number[]) => chosen.length > 0 && rulesBroken(model, chosen).length === 0;
+  const cost = (chosen: readonly number[]) => costOf(model, chosen).total;
+  const inside = new Set(best.chosen);
+  const metBy = needs.map((_need, i) => best.chosen.reduce((a, b) => (model.needs[i]![b]! < model.needs[i]![a]! ? b : a)));
+  const reasons = best.chosen.map((c): ClubReason => {
+    const rest = best.chosen.filter((one) => one !== c);
+    const gain = (i: number) => Math.min(...rest.map((one) => model.needs[i]![one]!)) - model.needs[i]![c]!;
+    const mine = needs.flatMap((_need, i) => (metBy[i] === c ? [i] : [])).sort((a, b) => gain(b) - gain(a));
+    const most = mine[0];
+    return { id: order[c]!.id, worth: rest.length > 0 ? cost(rest) - best.cost : Infinity, need: most === undefined ? undefined : needs[most]!.name, shot: most === undefined ? undefined : shots[most]![c], needsMet: mine.length };
+  });
+  const leftOut = order.flatMap(({ id }, c): LeftOut[] => {
+    if (inside.has(c)) return [];
+    const ways = [{ out: undefined as number | undefined, chosen: [...best.chosen, c].sort((a, b) => a - b) }, ...best.chosen.map((out) => ({ out, chosen: [...best.chosen.filter((one) => one !== out), c].sort((a, b) => a - b) }))]
+      .filter(({ chosen }) => allowed(chosen)).map(({ out, chosen }) => ({ out, costs: cost(chosen) - best.cost })).sort((a, b) => a.costs - b.costs);
+    const [way] = ways;
+    return way ? [{ id, costs: way.costs, outId: way.out === undefined ? undefined : order[way.out]!.id }] : [];
+  }).sort((a, b) => a.costs - b.costs);
+  return {
+    best: bagOf(best.chosen), runnersUp: nextBest(model, best, runnersUp, options).map(({ chosen }) => bagOf(chosen)), reasons, leftOut,
+    proof: { proved: best.proved, bound: best.bound, nodes: best.nodes, sets: setsOf(order.length, model.limit) },
+  };
+}
+
+/**
+ * The choices after the best, cheapest first. What is left after a choice is cut into parts that hold every other choice once, and the
+ * cheapest of each part is found: E. L. Lawler, Management Science 18 (1972) 401-405.
+ */
+export function nextBest(model: ChoosingModel, first: Choice, count: number, options: { stop?: () => boolean } = {}): Choice[] {
+  const found: Choice[] = [];
+  const parts: { settled: Int8Array; choice: Choice }[] = [];
+  const cut = (settled: Int8Array, { chosen }: Choice): void => {
+    const inside = new Set(chosen);
+    const sofar = Int8Array.from(settled);
+    for (let c = 0; c < model.clubs.length; c++) {
+      if (sofar[c] !== 0) continue;
+      const other = Int8Array.from(sofar);
+      other[c] = inside.has(c) ? -1 : 1;
+      const choice = choose(model, { ...options, settled: other });
+      if (choice) parts.push({ settled: other, choice });
+      sofar[c] = inside.has(c) ? 1 : -1;
+    }
+  };
+  let last: { settled: Int8Array; choice: Choice } = { settled: new Int8Array(model.clubs.length), choice: first };
+  while (found.length < count) {
+    cut(last.settled, last.choice);
+    if (parts.length === 0) break;
+    parts.sort((a, b) => a.choice.cost - b.choice.cost);
+    last = parts.shift()!;
+    found.push(last.choice);
+  }
+  return found;
+}
+
+/** How many sets of at least one and at most `limit` of n clubs there are. */
+function setsOf(n: number, limit: number): number {
+  let sets = 0, of = 1;
+  for (let k = 1; k <= Math.min(n, limit); k++) { of = (of * (n - k + 1)) / k; sets += of; }
+  return Math.round(sets);
+}
+
+/** Clubs that make full swings but have no carry: they stand on no ladder and answer no need. */
+export function withoutCarry(clubs: readonly LadderClub[]): LadderClub[] {
+  return clubs.filter(({ kind, shots }) => isFullSwing(kind) && !shots.full);
+}

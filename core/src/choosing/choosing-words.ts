@@ -1,0 +1,22 @@
+import type { ClubReason, LeftOut } from './choose-bag.js';
+
+/** A tenth of a stroke and less is told in hundredths; nought and less in its own words. */
+function strokesWords(strokes: number): string {
+  return `${strokes.toFixed(2)} ${strokes.toFixed(2) === '1.00' ? 'stroke' : 'strokes'}`;
+}
+
+/** Why a club is in the bag, with its numbers. */
+export function reasonSentence({ worth, need, shot, needsMet }: ClubReason, name: string): string {
+  if (need === undefined) {
+    return worth > 0.005 ? `${name}: no need asks for it first; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule asks for it, or for less than a hundredth of a stroke.`;
+  }
+  const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shot} shot`;
+  const without = worth === Infinity ? '' : ` Without it the round costs ${strokesWords(Math.max(0, worth))} more.`;
+  return `${name}: best for ${needsMet} of the needs, most of all ${need}${swing}.${without}`;
+}
+
+/** What it would cost to have a left-out club in. */
+export function leftOutSentence({ costs, outId }: LeftOut, name: string, nameOf: (id: string) => string): string {
+  const way = outId === undefined ? `${name} could come in beside the rest` : `${name} for the ${nameOf(outId)}`;
+  return costs < 0.005 ? `${way} would make no difference.` : `${way} would cost ${strokesWords(costs)} a round.`;
+}
