@@ -4,6 +4,7 @@ import {
   clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument,
 } from './schemas.js';
 import { MOST_STRIKES_A_CHANGE, aimSchema, leftOutSchema, sessionDetails, shotKindSchema, strikeSchema, type Aim, type SessionDetails } from './session-schemas.js';
+import { planChoosingSchema, type PlanChoosing } from './plan-choosing.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 
 /**
@@ -29,7 +30,7 @@ export type Command =
   | { do: 'takeOut'; bagId: string; clubId: string }
   | { do: 'makeGamer'; bagId: string }
   | { do: 'addPlan'; plan: { id: string; bagId: string; playerId: string } & PlanDetails }
-  | { do: 'editPlan'; planId: string; version: number; set: Partial<PlanDetails> }
+  | { do: 'editPlan'; planId: string; version: number; set: PlanSet }
   | { do: 'setSwaps'; planId: string; version: number; swaps: readonly Swap[] }
   | { do: 'removePlan'; planId: string; version: number }
   | { do: 'addSession'; session: { id: string; playerId: string } & SessionDetails }
@@ -45,6 +46,7 @@ export interface PlayerSet {
 }
 export interface ClubSet { name?: string; kind?: ClubKind }
 export interface BagSet { name?: string; note?: string; ready?: boolean }
+export type PlanSet = Partial<PlanDetails> & { choosing?: PlanChoosing | null };
 export interface PlanDetails {
   name: string; course: string; startsOn: string; endsOn: string; ground: string; weather: string;
 }
@@ -125,7 +127,7 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
   }),
   editPlan: shape({
     planId: required(idSchema), version,
-    set: required(shape(planDetails).test('dates', '${path}: the week ends before it starts', datesInOrder)),
+    set: required(shape({ ...planDetails, choosing: planChoosingSchema.nullable().default(undefined) }).test('dates', '${path}: the week ends before it starts', datesInOrder)),
   }),
   setSwaps: shape({
     planId: required(idSchema), version,

@@ -1,10 +1,11 @@
 import {
-  CHOOSING_BOUNDS, LIE_NAMES, NEED_BOUNDS, PLAIN_TASTE, RefusedInput, SCHOOLS, bagChoosing, chooseBag, leftOutSentence, reasonSentence,
+  CHOOSING_BOUNDS, PLAIN_TASTE, RefusedInput, SCHOOLS, bagChoosing, chooseBag, leftOutSentence, reasonSentence,
   type BagAnswer, type ChoosingTaste, type LadderClub, type Need,
 } from '@tasche/core';
 import * as yup from 'yup';
 import { ladderClubsSchema } from './ladder-clubs.js';
-import { clubKindSchema, finite, nameSchema, textSchema, wholeDocument } from './schemas.js';
+import { needSchema } from './plan-choosing.js';
+import { clubKindSchema, finite, textSchema, wholeDocument } from './schemas.js';
 
 /** What `tasche calc choose` writes: docs/formats/choose-output.schema.json. */
 export interface ChooseAnswer extends BagAnswer {
@@ -17,12 +18,6 @@ const required = <S extends yup.Schema>(schema: S) => schema.required('${path} i
 const clubId = () => required(textSchema(80));
 const clubIds = yup.array(clubId()).max(CHOOSING_BOUNDS.clubs[1]);
 const whole = (least: number, most: number) => finite(least, most).integer('${path} must be a whole number');
-
-const needSchema = yup.object({
-  name: required(nameSchema), to: required(yup.string().strict().oneOf(['green', 'fairway'] as const)), distanceM: required(finite(...NEED_BOUNDS.distanceM)),
-  lie: required(yup.string().strict().oneOf(LIE_NAMES)), mustHold: required(yup.boolean().strict()), weight: required(finite(...NEED_BOUNDS.weight)),
-  halfM: finite(...NEED_BOUNDS.halfM), leftM: finite(...NEED_BOUNDS.leftM),
-}).strict().noUnknown(unknown);
 
 const pricesSchema = yup.lazy((value: unknown) => yup.object(Object.fromEntries(Object.keys((value ?? {}) as object).map((id) => [id, required(finite(-20, 20))]))).strict().default(undefined)
   .test('few', '${path} names more clubs than can be chosen from', (prices) => Object.keys(prices ?? {}).length <= CHOOSING_BOUNDS.clubs[1]));

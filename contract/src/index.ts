@@ -21,4 +21,5 @@ export * from './club-labels.js';
 export * from './strike-columns.js';
 export * from './strike-rows.js';
 export * from './strike-import.js';
+export * from './plan-choosing.js';
 export * from './choose-document.js';

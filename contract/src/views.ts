@@ -1,5 +1,6 @@
 import type { ClubKind, Conditions, DistanceUnit, Fact, GapSettings, ReadingKey, Severity, ShotKind, Spec, Strike, Surface, Swap } from '@tasche/core';
 import type { Hand, PlanDetails } from './changes.js';
+import type { PlanChoosing } from './plan-choosing.js';
 import type { Aim, SessionDetails } from './session-schemas.js';
 
 /** What the server answers with. Days are YYYY-MM-DD, moments ISO 8601 in UTC. */
@@ -54,6 +55,8 @@ export interface PlanView extends PlanDetails {
   /** The gamer's clubs on the day the plan was made. */
   baseClubIds: readonly string[];
   swaps: readonly Swap[];
+  /** What its bag is chosen for; null until somebody says. */
+  choosing: PlanChoosing | null;
   removed: boolean;
 }
 

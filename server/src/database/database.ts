@@ -6,6 +6,7 @@ import { Club, ReadingRow } from '../clubs/club.js';
 import { Migration001FirstSlice } from '../migrations/migration-001-first-slice.js';
 import { Migration002Places } from '../migrations/migration-002-places.js';
 import { Migration003Sessions } from '../migrations/migration-003-sessions.js';
+import { Migration004PlanChoosing } from '../migrations/migration-004-plan-choosing.js';
 import { Place } from '../places/place.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
@@ -23,6 +24,7 @@ export async function openDatabase(url: string, options: Partial<Options> = {}):
         { name: 'migration-001-first-slice', class: Migration001FirstSlice },
         { name: 'migration-002-places', class: Migration002Places },
         { name: 'migration-003-sessions', class: Migration003Sessions },
+        { name: 'migration-004-plan-choosing', class: Migration004PlanChoosing },
       ],
       snapshot: false,
       silent: true,

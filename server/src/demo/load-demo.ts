@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { planImport, readSheetCsv, type Command } from '@tasche/contract';
-import { playingLoft, shotIn } from '@tasche/core';
+import { playingLoft, shotIn, toMetres, type Need } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { applyChange } from '../changes/apply-change.js';
 import { Workspace } from '../workspaces/workspace.js';
@@ -78,7 +78,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
   }
   await loadSessions(orm, player.name, index);
   if (!player.plan) return;
-  const { swaps, inDays, lasts, ...plan } = player.plan;
+  const { swaps, inDays, lasts, needs, ...plan } = player.plan;
   const planId = demoId(index, 50);
   await applyChange(orm, scope, {
     id: demoId(index, 60), why: '',
@@ -88,8 +88,17 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
         do: 'setSwaps', planId, version: 1,
         swaps: swaps.map((swap) => ({ why: swap.why, ...(swap.out && { outId: idOf(swap.out) }), ...(swap.in && { inId: idOf(swap.in) }) })),
       },
+      ...(needs ? [{ do: 'editPlan' as const, planId, version: 1, set: { choosing: { needs: needs.map(needOf), limit: 14, changeStrokes: 0.02, always: [], never: [] } } }] : []),
     ],
   });
+}
+
+function needOf([yd, weight, what, leftYd]: NonNullable<NonNullable<DemoPlayer['plan']>['needs']>[number]): Need {
+  const drive = what === 'drive';
+  return {
+    name: `${drive ? 'a drive of ' : ''}${yd} yd${what === 'rough' ? ' from heavy rough' : what === 'tee' ? ' from tee' : ''}${what === 'hold' ? ', to hold' : ''}`, to: drive ? 'fairway' : 'green', distanceM: toMetres(yd, 'yd'),
+    lie: what === 'rough' ? 'heavy rough' : drive || what === 'tee' ? 'tee' : 'fairway', mustHold: what === 'hold', weight, ...(leftYd !== undefined && { leftM: toMetres(leftYd, 'yd') }),
+  };
 }
 
 /** What the player hit, through the same door as a session written down by hand. */

@@ -20,6 +20,8 @@ export interface DemoPlayer {
   plan?: {
     name: string; course: string; inDays: number; lasts: number; ground: string; weather: string;
     swaps: readonly { out?: string; in?: string; why: string }[];
+    /** Yards, how often a round, and what of it: the shots the course asks. */
+    needs?: readonly (readonly [yd: number, times: number, what?: 'hold' | 'drive' | 'rough' | 'tee', leftYd?: number])[];
   };
 }
 
@@ -47,6 +49,11 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
       swaps: [
         { out: 'Hybrid 3', in: '48', why: 'Low one stays for the wind; the 48 closes the hole under the PW.' },
         { out: '60', in: '60 low', why: 'Tight turf: less bounce.' },
+      ],
+      // Firm and windy: most approaches may run, the short ones must hold; the tees ask for length twice and for the low club as often.
+      needs: [
+        [300, 6, 'drive', 135], [285, 4, 'drive', 150], [235, 4, 'drive', 165], [228, 1, 'tee'], [214, 1.5], [205, 1], [196, 1.5, 'tee'], [188, 1.5], [176, 2], [165, 2], [158, 1.5, 'hold'],
+        [150, 1.5, 'hold'], [141, 1.5, 'hold'], [133, 1.5, 'hold'], [124, 1, 'hold'], [112, 1, 'hold'], [98, 1, 'hold'], [86, 1, 'hold'], [160, 0.8, 'rough'], [120, 0.8, 'rough'],
       ],
     },
   },

@@ -18,7 +18,7 @@ export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'remov
     const bag = trail.create('bag', {
       id: bagId, playerId: plan.playerId, planId: plan.id, name: plan.name, note: '', ready: false, gamer: false,
     });
-    trail.create('plan', { ...plan, bagId, baseClubIds, swaps: [] });
+    trail.create('plan', { ...plan, bagId, baseClubIds, swaps: [], choosing: null });
     await fill(trail, bag, baseClubIds);
     return { playerId: plan.playerId, summary: `${plan.name} planned` };
   },

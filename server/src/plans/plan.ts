@@ -1,5 +1,5 @@
 import type { Swap } from '@tasche/core';
-import type { PlanView } from '@tasche/contract';
+import type { PlanChoosing, PlanView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
@@ -21,6 +21,7 @@ export const Plan = defineEntity({
     /** The gamer's clubs on the day the plan was made. */
     baseClubIds: p.json<string[]>(),
     swaps: p.json<Swap[]>(),
+    choosing: p.json<PlanChoosing>().nullable(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),
   },
@@ -29,5 +30,5 @@ export type Plan = InferEntity<typeof Plan>;
 
 export function planView(plan: Plan): PlanView {
   const { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps } = plan;
-  return { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps, removed: plan.removedAt != null };
+  return { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps, choosing: plan.choosing ?? null, removed: plan.removedAt != null };
 }

@@ -46,7 +46,7 @@ function withCommand(sheet: SheetView, command: Command): SheetView {
         id: bagId, playerId: plan.playerId, version: 1, name: plan.name, note: '', ready: false, gamer: false,
         planId: plan.id, clubIds: baseClubIds, removed: false,
       };
-      return { ...sheet, bags: [...sheet.bags, bag], plans: [{ ...plan, bagId, baseClubIds, swaps: [], version: 1, removed: false }, ...sheet.plans] };
+      return { ...sheet, bags: [...sheet.bags, bag], plans: [{ ...plan, bagId, baseClubIds, swaps: [], choosing: null, version: 1, removed: false }, ...sheet.plans] };
     }
     case 'editPlan': return mapPlan(sheet, command.planId, (plan) => ({ ...plan, ...command.set }));
     case 'setSwaps': {

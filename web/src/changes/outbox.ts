@@ -63,13 +63,19 @@ export const useOutbox = defineStore('outbox', () => {
     running = false;
   }
 
+  /** What of a player's is still to be sent, as plain as it was: what stands in the storage is watched, and nothing watched can go to a worker. */
+  function pending(playerId: string): Command[] {
+    const commands = waiting.value.flatMap((one) => (one.kind === 'change' && one.playerId === playerId ? one.request.commands : []));
+    return JSON.parse(JSON.stringify(commands)) as Command[];
+  }
+
   /** Tries now rather than at the next turn. */
   function tryNow(): void {
     wake?.();
     void run();
   }
 
-  return { waiting, away, count: computed(() => waiting.value.length), onSent, push, run, tryNow };
+  return { waiting, away, count: computed(() => waiting.value.length), onSent, push, pending, run, tryNow };
 });
 
 function send(outgoing: Outgoing): Promise<ChangeResult> {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { COMMITTEE_DECIDES, SCHOOLS, bagFindings, distanceNumber, evennessWords, formatDegrees, gaps, playingLoft, shotIn, swapEffects, type StepReport, type Swap } from '@tasche/core';
-import type { PlanDetails } from '@tasche/contract';
+import type { PlanChoosing, PlanDetails } from '@tasche/contract';
 import { useEventListener } from '@vueuse/core';
 import { NSelect } from 'naive-ui';
 import { v4 as newId } from 'uuid';
@@ -18,6 +18,7 @@ import LadderRail from '../ladder/LadderRail.vue';
 import LadderRibs from '../ladder/LadderRibs.vue';
 import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
+import ChoosePanel from './ChoosePanel.vue';
 import PlanForm from './PlanForm.vue';
 import SwapCard from './SwapCard.vue';
 
@@ -111,6 +112,12 @@ function remove(): void {
   void router.push({ name: 'plan', params: { playerId: props.playerId } });
 }
 
+/** Every club that could go, as it plays in the week's air. */
+const candidates = computed(() => store.clubs.filter((club) => club.spec.state?.value !== 'retired' && club.spec.state?.value !== 'on loan').flatMap((club) => store.ladderClubs.get(club.id) ?? []).map(ladder.conditions.move).sort((a, b) => (b.shots.full?.carryM ?? 0) - (a.shots.full?.carryM ?? 0)));
+function setChoosing(choosing: PlanChoosing): void {
+  store.change([{ do: 'editPlan', planId: plan.value!.id, version: plan.value!.version, set: { choosing } }]);
+}
+
 const print = () => window.print();
 
 useEventListener('keydown', (event: KeyboardEvent) => {
@@ -192,6 +199,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </div>
       <p class="card sentence" aria-live="polite"><template v-if="pointed">{{ pointed.reason }}</template><template v-else><b class="verdict" :class="report.headline.severity">{{ report.headline.title }}</b> {{ report.headline.text }}</template></p>
       <LeftOut v-if="canEdit" :clubs="leftOut" :unit="unit" @put-in="putIn" @dropped="out" />
+      <ChoosePanel v-if="!bag.gamer || plan.choosing" :plan="plan" :clubs="candidates" :planned="ladder.inBag.value.map((club) => club.id)" :school="school" :unit="unit" :read-only="!canEdit" :air="settingWords(setting ?? ladder.baseline.value, unit)" @choosing="setChoosing" @swaps="setSwaps" />
       <ul v-if="findings.length" class="findings small"><li v-for="(finding, i) in findings" :key="i" class="verdict look">◆ {{ finding.text }}<template v-if="finding.rule"> ({{ finding.rule }})</template></li><li class="quiet">{{ COMMITTEE_DECIDES }}</li></ul>
       <p v-if="!bag.gamer" class="no-print foot"><button class="plain-button slim" @click="remove">Delete this plan</button></p>
     </template>

@@ -40,7 +40,7 @@ export const useRange = defineStore('range', () => {
       builds.value = new Map(hit.builds.map((build) => [`${build.clubId} ${build.builtOn}`, build.spec]));
       state.value = 'ready';
       // What still waits to be sent was done on top of what the server knows.
-      for (const one of outbox.waiting) if (one.kind === 'change' && one.playerId === id) for (const command of one.request.commands) onScreen(command);
+      for (const command of outbox.pending(id)) onScreen(command);
     } catch (error) {
       if (mine !== turn) return;
       if (error instanceof Refused) { state.value = 'ready'; return; }

@@ -37,8 +37,7 @@ export const useSheet = defineStore('sheet', () => {
     try {
       const loaded = await request<SheetView>(`/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`);
       if (wanted.playerId !== playerId || wanted.asOf !== asOf) return;
-      const pending = outbox.waiting.flatMap((one) => (one.kind === 'change' && one.playerId === playerId ? one.request.commands : []));
-      sheet.value = asOf === null ? withCommands(loaded, pending) : loaded;
+      sheet.value = asOf === null ? withCommands(loaded, outbox.pending(playerId)) : loaded;
       state.value = 'ready';
     } catch (error) {
       if (error instanceof Refused) state.value = 'missing';
@@ -83,8 +82,7 @@ export const useSheet = defineStore('sheet', () => {
     if (!current || sent.outgoing.playerId !== current.player.id) return;
     if ('result' in sent) {
       // What is still waiting was typed later and stands over the answer.
-      const pending = outbox.waiting.flatMap((one) => (one.kind === 'change' && one.playerId === current.player.id ? one.request.commands : []));
-      sheet.value = withCommands(withResult(current, sent.result), pending);
+      sheet.value = withCommands(withResult(current, sent.result), outbox.pending(current.player.id));
       return;
     }
     const failedId = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;

@@ -1,0 +1,45 @@
+import { NEED_BOUNDS, distanceNumber, type DistanceUnit, type Lie, type Need } from '@tasche/core';
+import { storedMetres } from '@tasche/contract';
+
+/** Needs read off a line typed by hand, or what is wrong with it. */
+export type ReadNeeds = { ok: true; needs: Need[] } | { ok: false; reason: string };
+
+const LIE_WORDS: readonly [RegExp, Lie][] = [
+  [/\bwet heavy rough\b|\bheavy rough,? wet\b/, 'heavy rough, wet'], [/\bheavy rough\b/, 'heavy rough'], [/\bwet rough\b|\blight rough,? wet\b/, 'light rough, wet'], [/\b(light )?rough\b/, 'light rough'],
+  [/\bsand\b|\bbunker\b/, 'sand'], [/\btight\b/, 'tight'], [/\btee\b/, 'tee'], [/\bfairway\b/, 'fairway'],
+];
+
+/**
+ * "155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough": a distance to a green, whether it must hold there (else it may run), what it
+ * lies on, how often. "drive" is a tee shot with more to come, "left" what is left after it.
+ */
+export function readNeeds(text: string, unit: DistanceUnit): ReadNeeds {
+  const needs: Need[] = [];
+  for (const part of text.toLowerCase().split(/[,;\n]+/).map((one) => one.trim()).filter((one) => one !== '')) {
+    const times = /\bx\s?(\d+(?:\.\d+)?)\b/.exec(part);
+    const left = /\bleft (\d+(?:\.\d+)?)\b/.exec(part);
+    const rest = part.replace(/\bx\s?\d+(\.\d+)?\b/, '').replace(/\bleft \d+(\.\d+)?\b/, '');
+    const drive = /\bdrive\b/.test(rest);
+    const lie = LIE_WORDS.find(([pattern]) => pattern.test(rest))?.[1] ?? (drive ? 'tee' : 'fairway');
+    const distance = /\d+(?:\.\d+)?/.exec(rest);
+    const strange = rest.replace(/\d+(\.\d+)?/, '').replace(/\b(drive|hold|run|wet|heavy|light|rough|sand|bunker|tight|tee|fairway)\b/g, '').trim();
+    if (!distance) return { ok: false, reason: `"${part}" names no distance` };
+    if (strange !== '') return { ok: false, reason: `"${strange}" is not understood` };
+    const distanceM = storedMetres(Number(distance[0]), unit);
+    const [least, most] = NEED_BOUNDS.distanceM;
+    if (distanceM < least || distanceM > most) return { ok: false, reason: `${distance[0]} ${unit} is no shot` };
+    const leftM = left ? storedMetres(Number(left[1]), unit) : undefined;
+    if (leftM !== undefined && (leftM < NEED_BOUNDS.leftM[0] || leftM > NEED_BOUNDS.leftM[1])) return { ok: false, reason: `${left![1]} ${unit} cannot be left` };
+    const weight = times ? Number(times[1]) : 1;
+    if (weight > NEED_BOUNDS.weight[1]) return { ok: false, reason: `${times![1]} times is too often` };
+    const mustHold = !drive && /\bhold\b/.test(rest);
+    needs.push({ name: needName(drive, distanceM, lie, mustHold, unit), to: drive ? 'fairway' : 'green', distanceM, lie, mustHold, weight, ...(drive && leftM !== undefined && { leftM }) });
+  }
+  return needs.length > 0 ? { ok: true, needs } : { ok: false, reason: 'nothing written' };
+}
+
+function needName(drive: boolean, distanceM: number, lie: Lie, mustHold: boolean, unit: DistanceUnit): string {
+  const shown = `${distanceNumber(distanceM, unit)} ${unit}`;
+  if (drive) return `a drive of ${shown}`;
+  return `${shown}${lie === 'fairway' ? '' : ` from ${lie}`}${mustHold ? ', to hold' : ''}`;
+}
