@@ -29,7 +29,7 @@ const PICTURES: readonly { file: string; address: string; scheme?: 'dark'; width
   { file: 'import', address: `${DAVOR}/range/import`, height: 1060, steps: bringFile },
   { file: 'compare', address: `${DAVOR}/compare`, height: 1000, steps: compare },
   { file: 'plan', address: `${DAVOR}/plan`, height: 1000 },
-  { file: 'plan-air', address: `${DAVOR}/plan?${SKARVOY}`, height: 1060 },
+  { file: 'choose', address: `${DAVOR}/plan?${SKARVOY}`, height: 1000, steps: toChoosing },
   { file: 'history', address: `${DAVOR}/history` },
 ];
 
@@ -56,6 +56,11 @@ async function bringFile(page: Page): Promise<void> {
 async function compare(page: Page): Promise<void> {
   for (const build of ['Hybrid 3', 'Driving iron', '5 wood']) await page.getByRole('group', { name: 'Builds' }).getByRole('button', { name: new RegExp(`^${build}`) }).click();
   await page.locator('.pair').nth(1).waitFor();
+}
+
+async function toChoosing(page: Page): Promise<void> {
+  await page.locator('.choose .sentence').waitFor();
+  await page.locator('.choose').evaluate((panel) => { panel.scrollIntoView(); });
 }
 
 /** `./tasche screenshots`: one picture of each main view, from fresh demo data. */

@@ -231,3 +231,29 @@ describe('a player\'s baseline', () => {
     expect((await bench.sheet(playerId)).player.baseline).toBeNull();
   });
 });
+
+describe('what a week’s bag is chosen for', () => {
+  it('is kept with the plan, refused by name where it cannot be, and undone', async () => {
+    const bench = await workbench();
+    const playerId = await bench.player();
+    const clubId = await bench.club(playerId, '7 iron', [carry(157)]);
+    await bench.bag(playerId, 'Gamer', [clubId]);
+    const planId = newId();
+    await bench.done([{ do: 'addPlan', plan: { id: planId, bagId: newId(), playerId, name: 'Week', course: '', startsOn: '2026-12-01', endsOn: '2026-12-03', ground: '', weather: '' } }]);
+    const choosing = { needs: [{ name: '155, to hold', to: 'green' as const, distanceM: 155, lie: 'fairway' as const, mustHold: true, weight: 2 }], limit: 14, changeStrokes: 0.02, always: [clubId], never: [] };
+    const done = await bench.done([{ do: 'editPlan', planId, version: 1, set: { choosing } }]);
+    const kept = async () => (await bench.sheet(playerId)).plans[0]!.choosing;
+    expect(await kept()).toEqual(choosing);
+    const refuse = async (bad: object, message: RegExp) => {
+      const { body } = await bench.change([{ do: 'editPlan', planId, version: 2, set: { choosing: { ...choosing, ...bad } } }]).expect(400);
+      expect((body as { message: string }).message).toMatch(message);
+    };
+    await refuse({ limit: 40 }, /limit must be between 1 and 14/);
+    await refuse({ needs: [{ ...choosing.needs[0], distanceM: -5 }] }, /distanceM must be between 1 and 400/);
+    await refuse({ needs: Array.from({ length: 301 }, () => choosing.needs[0]) }, /more than 300 needs/);
+    await refuse({ always: ['me'] }, /must be an id/);
+    expect(await kept()).toEqual(choosing);
+    await bench.undo(done.change.id).expect(200);
+    expect(await kept()).toBeNull();
+  });
+});
