@@ -15,7 +15,7 @@ import { badInput, notFound } from '../http/refusal.js';
 import type { Session } from '../sessions/session.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { fileRows, splitOrder } from './file-rows.js';
-import { insertStrikes, knownKeys, type KeptStrike } from './insert-strikes.js';
+import { keepStrikes, knownKeys, strikesToKeep, type KeptStrike, type StrikesToKeep } from './insert-strikes.js';
 
 export interface StrikeImportRequest {
   playerId: string;
@@ -63,8 +63,10 @@ export async function importStrikes(orm: MikroORM, scope: Scope, { playerId, tak
       const fresh = waiting.filter(({ key }) => !known.has(key) && known.add(key));
       count.kept(waiting.length, fresh.length);
       waiting = [];
+      // Made ready while the last batch is still being written.
+      const ready = take === 'good' ? keeper.ready(fresh) : undefined;
       await writing;
-      if (take === 'good') writing = keeper.keep(fresh);
+      if (ready) writing = keeper.keep(ready);
       // Whoever waits for it hears of its failure; until then it is nobody's.
       writing.catch(() => undefined);
     };
@@ -115,7 +117,8 @@ function keyOf({ time, given }: StrikeRow, label: string, day: string, occurrenc
     occurrences.set(text, nth);
     text += `#${nth}`;
   }
-  return `file:${hash('sha1', text, 'base64url')}`;
+  // 96 bits of it: two balls in a million million million are taken for one.
+  return `file:${hash('sha1', text, 'base64url').slice(0, 16)}`;
 }
 
 /** A function of few different texts, asked over and over. */
@@ -194,22 +197,27 @@ class Keeper {
 
   constructor(readonly trail: Trail, readonly playerId: string, readonly order: StrikeImportOrder) {}
 
-  async keep(waiting: Waiting): Promise<void> {
+  /** The balls by day, numbered, made ready for the database. */
+  ready(waiting: Waiting): Map<string, StrikesToKeep> {
     const byDay = new Map<string, KeptStrike[]>();
     for (const { row, match, day, key } of waiting) {
       const number = (this.#numbers.get(day) ?? 0) + 1;
       this.#numbers.set(day, number);
       const kept = byDay.get(day) ?? [];
+      if (kept.length === 0) byDay.set(day, kept);
       kept.push({
         clubId: match.clubId, shot: row.shot ?? match.shot, number, hitAt: row.time === undefined ? null : `${day}T${row.time}${zone(this.order.zoneMinutes)}`,
         builtOn: day, given: row.given, deviceKey: key, changeId: null,
       });
-      byDay.set(day, kept);
     }
-    const fresh = [...byDay.keys()].filter((day) => !this.#sessions.has(day));
+    return new Map([...byDay].map(([day, strikes]) => [day, strikesToKeep(strikes)]));
+  }
+
+  async keep(ready: ReadonlyMap<string, StrikesToKeep>): Promise<void> {
+    const fresh = [...ready.keys()].filter((day) => !this.#sessions.has(day));
     for (const day of fresh) this.#sessions.set(day, this.trail.create('session', { ...this.order.session, id: newId(), playerId: this.playerId, heldOn: day, source: this.order.source, live: false, aim: null }));
     if (fresh.length > 0) await this.trail.em.flush();
-    for (const [day, strikes] of byDay) await insertStrikes(this.trail.em, this.#sessions.get(day)!, strikes);
+    for (const [day, strikes] of ready) await keepStrikes(this.trail.em, this.#sessions.get(day)!, strikes);
   }
 }
 

@@ -27,20 +27,37 @@ export async function lockStrikes(em: EntityManager, sessionId: string): Promise
   await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 3))', [sessionId]);
 }
 
-/** Keeps balls of one session, all of one day's builds and one change; those it has under the same device key are left alone. @returns how many were new */
-export async function insertStrikes(em: EntityManager, { id, workspaceId, playerId }: Pick<Session, 'id' | 'workspaceId' | 'playerId'>, strikes: readonly KeptStrike[]): Promise<number> {
-  // What all have in common is said once; the rest goes as a list a column, which the database reads several times as fast as a document.
+/** Balls made ready for the database, all of one day's builds and one change. */
+export interface StrikesToKeep { builtOn: string; changeId: string | null; lists: readonly string[] }
+
+/** @param strikes at least one */
+export function strikesToKeep(strikes: readonly KeptStrike[]): StrikesToKeep {
   const { builtOn, changeId } = strikes[0]!;
+  return {
+    builtOn, changeId,
+    lists: [
+      list(strikes, (one) => one.id), list(strikes, (one) => one.clubId), list(strikes, (one) => one.shot), list(strikes, (one) => one.number), list(strikes, (one) => one.hitAt), list(strikes, (one) => one.deviceKey),
+      ...STRIKE_PARTS.map((part) => list(strikes, (one) => one.given[part])),
+    ],
+  };
+}
+
+/** Keeps balls of one session; those it has under the same device key are left alone. @returns how many were new */
+export async function keepStrikes(em: EntityManager, { id, workspaceId, playerId }: Pick<Session, 'id' | 'workspaceId' | 'playerId'>, { builtOn, changeId, lists }: StrikesToKeep): Promise<number> {
+  // What all have in common is said once; the rest goes as a list a column, which the database reads several times as fast as a document.
   const { rowCount } = await bulk(em,
     `insert into strike (workspace_id, session_id, player_id, built_on, change_id, id, club_id, shot, number, hit_at, device_key, ${GIVEN_COLUMNS})
      select ?, ?, ?, ?::date, ?::uuid, coalesce(fresh.id, gen_random_uuid()), club_id, shot, number, hit_at, device_key, ${GIVEN_COLUMNS}
      from unnest(?::uuid[], ?::uuid[], ?::text[], ?::integer[], ?::timestamptz[], ?::text[], ${STRIKE_PARTS.map(() => '?::double precision[]').join(', ')})
        as fresh (id, club_id, shot, number, hit_at, device_key, ${GIVEN_COLUMNS})
      on conflict (player_id, device_key, session_id) where device_key is not null do nothing`,
-    [workspaceId, id, playerId, builtOn, changeId,
-      list(strikes, (one) => one.id), list(strikes, (one) => one.clubId), list(strikes, (one) => one.shot), list(strikes, (one) => one.number), list(strikes, (one) => one.hitAt), list(strikes, (one) => one.deviceKey),
-      ...STRIKE_PARTS.map((part) => list(strikes, (one) => one.given[part]))]);
+    [workspaceId, id, playerId, builtOn, changeId, ...lists]);
   return rowCount;
+}
+
+/** Both at once, for a few balls. */
+export async function insertStrikes(em: EntityManager, session: Pick<Session, 'id' | 'workspaceId' | 'playerId'>, strikes: readonly KeptStrike[]): Promise<number> {
+  return strikes.length === 0 ? 0 : keepStrikes(em, session, strikesToKeep(strikes));
 }
 
 /** A column as the database's own way of writing a list. Nothing that goes through here holds a comma, a brace or white space: ids, numbers, moments, keys. */
