@@ -9,7 +9,7 @@ import type { RowRefusal } from './strike-rows.js';
 export const MOST_FILE_BYTES = 64_000_000;
 export const MOST_FILE_ROWS = 200_000;
 /** Rows left out that the report names one by one; beyond them it counts. */
-export const MOST_REFUSALS_NAMED = 1000;
+export const MOST_REFUSALS_NAMED = 20_000;
 export const MOST_LABELS = 300;
 /** Days a file's shots may fall on: each becomes a session. */
 export const MOST_FILE_DAYS = 400;

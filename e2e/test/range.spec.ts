@@ -103,9 +103,12 @@ test('a messy file is mapped, looked at, corrected, taken, taken back, and known
   await expect(page.getByLabel('Unit of Carry Distance')).toHaveValue('yd');
   await expect(page.getByLabel('Decimal sign')).toHaveValue(',');
   await expect(page.getByText('7 rows on 2 days')).toBeVisible();
-  const refused = page.getByRole('table', { name: 'Cannot be taken' });
+  const refused = page.getByRole('table', { name: /Cannot be taken/ });
   await expect(refused).toContainText('7Spin Ratefastis not a number');
   await expect(refused).toContainText('9Carry Distance903must be between 1.1 and 449.5 yd');
+  const saving = page.waitForEvent('download');
+  await refused.getByRole('button', { name: 'Save the list' }).click();
+  expect((await saving).suggestedFilename()).toBe('left out of messy.csv.csv');
   await expect(page.getByLabel('Club Drv is')).toHaveValue(/.+/);
   await expect(page.getByLabel('Club 9er is')).toHaveValue('');
   await page.getByLabel('Club 9er is').selectOption({ label: '9 iron' });

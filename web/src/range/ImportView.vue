@@ -4,6 +4,7 @@ import {
   type ClubMatch, type ColumnMapping, type FileMapping, type KnownMapping, type SessionDetails, type StrikeField, type StrikeImportOrder, type StrikeImportReport, type StrikeUnit,
 } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, SHOT_KINDS, isFullSwing, type Setting, type ShotKind } from '@tasche/core';
+import Papa from 'papaparse';
 import { v4 as newId } from 'uuid';
 import { computed, reactive, ref, shallowRef } from 'vue';
 import { request } from '../api/request';
@@ -115,6 +116,16 @@ async function send(take: 'none' | 'good'): Promise<void> {
   }
 }
 
+/** Every row left out, as a file to go through. */
+function saveRefusals(refusals: StrikeImportReport['refusals']): void {
+  const csv = Papa.unparse({ fields: ['line', 'column', 'found', 'why'], data: refusals.map(({ line, column, text, reason }) => [line, column, text, reason]) }, { escapeFormulae: true });
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
+  link.download = `left out of ${file.value?.name ?? 'file'}.csv`;
+  link.click();
+  setTimeout(() => { URL.revokeObjectURL(link.href); }, 10_000);
+}
+
 const clubOf = (label: string) => clubs[labelKey(label)] ?? null;
 function setClub(label: string, clubId: string): void {
   clubs[labelKey(label)] = clubId === '' ? null : { clubId, shot: clubOf(label)?.shot ?? 'full' };
@@ -151,6 +162,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
       <p v-if="done.taken > 0" class="verdict fine">● {{ done.taken.toLocaleString('en') }} shots taken, on {{ done.days.length }} {{ done.days.length === 1 ? 'day' : 'days' }}.</p>
       <p v-else class="verdict look">◆ Nothing new in it.</p>
       <p class="small"><template v-if="done.duplicates">{{ done.duplicates.toLocaleString('en') }} were known already. </template><template v-if="done.otherClubs">{{ done.otherClubs.toLocaleString('en') }} of clubs left out. </template><template v-if="done.refused">{{ done.refused.toLocaleString('en') }} could not be taken. </template>Ctrl Z takes it back.</p>
+      <p v-if="done.refusals.length > 0"><button class="plain-button slim" @click="saveRefusals(done.refusals)">Save the list of rows left out</button></p>
       <p class="bar"><RouterLink class="plain-button main" :to="{ name: 'range', params: { playerId } }">To the range</RouterLink></p>
     </section>
     <template v-if="look && !done">
@@ -204,7 +216,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
             </tbody>
           </table>
           <table v-if="report.refused > 0">
-            <caption>Cannot be taken</caption>
+            <caption>Cannot be taken <button class="plain-button slim" @click="saveRefusals(report.refusals)">Save the list</button></caption>
             <thead><tr><th scope="col">Line</th><th scope="col">Column</th><th scope="col">Found</th><th scope="col">Why</th></tr></thead>
             <tbody>
               <tr v-for="one in report.refused > 12 ? report.reasons.slice(0, 12) : []" :key="`${one.column} ${one.reason}`" class="sum"><th scope="row">{{ one.count.toLocaleString('en') }} {{ one.count === 1 ? 'row' : 'rows' }}</th><td>{{ one.column }}</td><td /><td>{{ one.reason }}</td></tr>
