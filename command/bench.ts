@@ -17,7 +17,7 @@ export async function bench(): Promise<void> {
   await benchChoosing();
   const cluster = await throwAwayCluster();
   const port = await freePort();
-  const server = spawn(process.execPath, ['--import', 'tsx', 'command/main.ts', 'demo', '--port', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url } });
+  const server = spawn(process.execPath, [...process.execArgv, 'command/main.ts', 'demo', '--port', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url } });
   try {
     await new Promise<void>((resolve) => { server.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('ready on')) resolve(); }); });
     const address = `http://127.0.0.1:${port}`;

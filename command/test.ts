@@ -95,7 +95,7 @@ export async function startDemo(port: number, data: string): Promise<ChildProces
   // The simulated player of tests and pictures does not stop to think.
   const environment: NodeJS.ProcessEnv = { TASCHE_MONITOR_EVERY: '80', ...process.env };
   delete environment.DATABASE_URL;
-  const server = spawn(process.execPath, ['--import', 'tsx', 'command/main.ts', 'demo', '--port', String(port), '--data', data], { stdio: ['ignore', 'pipe', 'inherit'], env: environment });
+  const server = spawn(process.execPath, [...process.execArgv, 'command/main.ts', 'demo', '--port', String(port), '--data', data], { stdio: ['ignore', 'pipe', 'inherit'], env: environment });
   await new Promise<void>((resolve, reject) => {
     server.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('ready on')) resolve(); });
     server.once('exit', (code) => { reject(new Stop(`the demo did not start (exit ${code}).`)); });

@@ -77,7 +77,10 @@ export const useRange = defineStore('range', () => {
   const specOf = (strike: StrikeView): Spec | undefined => builds.value.get(`${strike.clubId} ${strike.builtOn}`);
 
   function strikesOf(session: SessionEntry, keep: (strike: StrikeView) => boolean = () => true): SessionStrikes {
-    return { setting: settingOf(session), strikes: (bySession.value.get(session.id) ?? []).filter(keep).map((strike) => ({ strike, club: clubOf(strike) })) };
+    return { setting: settingOf(session), strikes: (bySession.value.get(session.id) ?? []).filter(keep).map((strike) => {
+      const { id, clubId, shot, leftOut, given } = strike;
+      return { strike: { id, clubId, shot, leftOut, given }, club: clubOf(strike) };
+    }) };
   }
 
   /** Does something to sessions: on the screen now, on the server as soon as it can. */

@@ -7,7 +7,9 @@ import {
 import { expose } from 'comlink';
 
 /** A session's air with the balls hit in it, each with the club as it was built. */
-export interface SessionStrikes { setting: Setting; strikes: readonly { strike: StrikeView; club: StrikeClub | null }[] }
+export interface SessionStrikes { setting: Setting; strikes: readonly { strike: WorkedStrike; club: StrikeClub | null }[] }
+/** As much of a strike as the worker needs: ten thousand of them are copied on their way to it. */
+export type WorkedStrike = Pick<StrikeView, 'id' | 'clubId' | 'shot' | 'leftOut' | 'given'>;
 
 /** A ball filled in, or why it could not be. */
 export interface StrikeRow { id: string; whole: CompleteStrike | null; refused: string; outlier: string | undefined }
