@@ -1,4 +1,4 @@
-import { isFullSwing, type ClubKind } from '../clubs/kinds.js';
+import type { ClubKind } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { ShotKind } from '../clubs/shot.js';
 import { carryLadder, ownedShots, stepsOf, widestHoleM, type Rung } from '../gaps/ladder.js';
@@ -190,9 +190,4 @@ function setsOf(n: number, limit: number): number {
   let sets = 0, of = 1;
   for (let k = 1; k <= Math.min(n, limit); k++) { of = (of * (n - k + 1)) / k; sets += of; }
   return Math.round(sets);
-}
-
-/** Clubs that make full swings but have no carry: they stand on no ladder and answer no need. */
-export function withoutCarry(clubs: readonly LadderClub[]): LadderClub[] {
-  return clubs.filter(({ kind, shots }) => isFullSwing(kind) && !shots.full);
 }

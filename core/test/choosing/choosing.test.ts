@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { RefusedInput, choose, costOf, rulesBroken, type ChoosingModel } from '../../src/index.js';
+import { RefusedInput, choose, costOf, nextBest, rulesBroken, type ChoosingModel } from '../../src/index.js';
 import { integerProgram } from './integer-program.js';
 import { randomModel, triedAll } from './random-model.js';
 
@@ -45,6 +45,23 @@ describe('the cheapest choice', () => {
       if (locked) expect(locked.chosen).toContain(c);
       if (without && locked) expect(Math.min(without.cost, locked.cost)).toBeCloseTo(choice.cost, 9);
     }), { numRuns: 150 });
+  });
+
+  it('and the ones after it are the next cheapest of all, each another', () => {
+    fc.assert(fc.property(sizes, (model) => {
+      const first = chosenFrom(model);
+      if (!first) return;
+      const all: number[] = [];
+      for (let mask = 1; mask < 2 ** model.clubs.length; mask++) {
+        const chosen = model.clubs.flatMap((_club, c) => ((mask >> c) & 1 ? [c] : []));
+        if (rulesBroken(model, chosen).length === 0) all.push(costOf(model, chosen).total);
+      }
+      all.sort((a, b) => a - b);
+      const next = nextBest(model, first, 4);
+      expect(next).toHaveLength(Math.min(4, all.length - 1));
+      next.forEach(({ cost }, i) => expect(cost).toBeCloseTo(all[i + 1]!, 9));
+      expect(new Set([first, ...next].map(({ chosen }) => chosen.join())).size).toBe(next.length + 1);
+    }), { numRuns: 60 });
   });
 
   it('does not depend on the unit of cost', () => {
