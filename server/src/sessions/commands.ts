@@ -1,5 +1,4 @@
 import { MOST_STRIKES_A_CHANGE, type StrikeSet } from '@tasche/contract';
-
 import { loadClubFor } from '../bags/commands.js';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
 import { plain, type StrikeMark, type Trail } from '../changes/trail.js';
@@ -61,7 +60,7 @@ export const sessionCommands: Handlers<'addSession' | 'editSession' | 'removeSes
   },
 };
 
-export async function loadSession(trail: Trail, sessionId: string): Promise<Session> {
+async function loadSession(trail: Trail, sessionId: string): Promise<Session> {
   const session = await trail.load('session', sessionId);
   if (!session || session.removedAt) throw notFound('session');
   return session;

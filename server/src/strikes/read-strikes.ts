@@ -43,7 +43,7 @@ export async function readArrivals(em: EntityManager, sessionId: string, after: 
   return rows.map(({ arrival, strike }) => ({ arrival: Number(arrival), strike }));
 }
 
-/** What could not be taken for a session, newest first. */
+/** What could not be taken for a session, and what came while none was open, newest first. */
 export async function readSetAside(em: EntityManager, sessionId: string): Promise<SetAsideView[]> {
-  return em.execute<SetAsideView[]>(`select at, text, reason from set_aside where session_id = ? order by at desc, id desc limit 100`, [sessionId]);
+  return em.execute<SetAsideView[]>(`select at, text, reason from set_aside where session_id = ? or session_id is null order by at desc, id desc limit 100`, [sessionId]);
 }
