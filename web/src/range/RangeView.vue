@@ -132,6 +132,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </div>
     </header>
     <SessionForm v-if="forming" :key="forming" :session="forming === 'edit' ? session : undefined" :baseline="baseline" :action="forming === 'edit' ? 'Save' : 'Open it'" @save="save" @leave="forming = null" />
+    <p v-if="range.more" class="verdict look small">◆ Only the newest {{ range.strikes.length.toLocaleString('en') }} shots are here; averages and comparisons leave out the older ones.</p>
     <p v-if="range.state === 'away'" class="verdict look" role="status">◆ The server is away; this page fills by itself as soon as it is back.</p>
     <div class="split">
       <nav v-if="range.sessions.length > 0" class="sessions no-print" aria-label="Sessions">

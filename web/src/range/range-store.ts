@@ -52,7 +52,7 @@ export const useRange = defineStore('range', () => {
   /** A ball that came by the live line; one that is known already changes nothing. */
   function take(strike: StrikeView): boolean {
     if (strikes.value.some(({ id }) => id === strike.id)) return false;
-    strikes.value = [...strikes.value, strike].sort((a, b) => (a.sessionId === b.sessionId ? a.number - b.number : 0));
+    strikes.value = [...strikes.value, strike];
     sessions.value = sessions.value.map((session) => (session.id === strike.sessionId ? { ...session, strikes: session.strikes + 1 } : session));
     return true;
   }
@@ -64,6 +64,8 @@ export const useRange = defineStore('range', () => {
       if (list) list.push(strike);
       else of.set(strike.sessionId, [strike]);
     }
+    // A ball that came late by the live line stands where it was hit.
+    for (const list of of.values()) list.sort((a, b) => a.number - b.number);
     return of;
   });
 

@@ -19,14 +19,18 @@ export function useSession(session: ComputedRef<SessionEntry | undefined>, basel
   const drifts = shallowRef<readonly DriftRow[]>([]);
   const problem = ref('');
   let turn = 0;
+  let shownId: string | undefined;
 
   watch([session, strikes, baseline, span], async ([current, , from, against]) => {
     const mine = ++turn;
-    if (!current) {
+    // Another session's numbers are not shown, or taken, under this one's name while the worker works.
+    if (current?.id !== shownId) {
+      shownId = current?.id;
       rows.value = new Map();
       groups.value = [];
-      return;
+      drifts.value = [];
     }
+    if (!current) return;
     try {
       const answer = await rangeWorker().read([range.strikesOf(current)], from);
       if (mine !== turn) return;
