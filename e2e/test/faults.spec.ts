@@ -6,7 +6,7 @@ import { cell, demo, saved } from './workbench';
 
 test('with the database gone the page says so, keeps what is typed over a reload, and sends it when it is back', async ({ page }) => {
   const data = process.env.TASCHE_DATA;
-  test.skip(!data, 'needs the data folder of the server under test');
+  expect(data, 'TASCHE_DATA must name the data folder of the server under test').toBeTruthy();
   const folder = path.join(data!, 'postgres');
   const [pid, , , port] = readFileSync(path.join(folder, 'postmaster.pid'), 'utf8').split('\n');
   const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0').filter(Boolean);
