@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { cpus } from 'node:os';
 import { benchBrowser } from './bench/bench-browser.js';
-import { benchChoosing } from './bench/bench-choosing.js';
+import { benchChoosing, benchTravel } from './bench/bench-choosing.js';
 import { benchFlight } from './bench/bench-flight.js';
 import { benchGaps } from './bench/bench-gaps.js';
 import { benchRange } from './bench/bench-range.js';
@@ -15,6 +15,7 @@ export async function bench(): Promise<void> {
   benchGaps();
   benchFlight();
   await benchChoosing();
+  benchTravel();
   const cluster = await throwAwayCluster();
   const port = await freePort();
   const server = spawn(process.execPath, [...process.execArgv, 'command/main.ts', 'demo', '--port', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url } });

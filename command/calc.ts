@@ -1,9 +1,9 @@
-import { calcCarry, calcChoose, calcConditions, calcFlight, calcGaps, fieldProblems } from '@tasche/contract';
+import { calcCarry, calcChoose, calcConditions, calcFlight, calcGaps, calcNeeds, calcTravel, fieldProblems } from '@tasche/contract';
 import * as yup from 'yup';
 import { Stop } from './stop.js';
 
 const CALCULATIONS: Record<string, (document: unknown) => unknown> = {
-  gaps: calcGaps, flight: calcFlight, carry: calcCarry, conditions: calcConditions, choose: calcChoose,
+  gaps: calcGaps, flight: calcFlight, carry: calcCarry, conditions: calcConditions, choose: calcChoose, needs: calcNeeds, travel: calcTravel,
 };
 
 /**

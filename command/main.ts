@@ -10,7 +10,8 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --reset            empties the data folder first
   ./tasche test          every check; the last line counts them
       --only PART        types, lint, imports, unit or browser
-  ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps, flight, carry, conditions or choose
+  ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps, flight, carry, conditions, needs,
+                         choose or travel
   ./tasche bench         the speed figures
   ./tasche validate      holds the core to published and remembered numbers: docs/validation.md
   ./tasche screenshots   the pictures of docs/screenshots, from the demo data

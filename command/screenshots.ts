@@ -7,6 +7,7 @@ import { freePort, throwAwayFolder } from './cluster.js';
 import { ensureDebian } from './debian.js';
 import { startDemo, stopServer } from './test.js';
 
+const MAREN = '/players/7a5c4e00-0002-4000-8000-000000000000';
 const DAVOR = '/players/7a5c4e00-0001-4000-8000-000000000000';
 
 const SKARVOY = 'temp=8&alt=6&hum=78&wind=8&ground=firm&grass=fescue';
@@ -17,10 +18,7 @@ const PICTURES: readonly { file: string; address: string; scheme?: 'dark'; width
   { file: 'bag', address: `${DAVOR}/bag` },
   { file: 'bag-dark', address: `${DAVOR}/bag`, scheme: 'dark' },
   { file: 'bag-phone', address: `${DAVOR}/bag`, width: 390, height: 844 },
-  { file: 'bag-air', address: `${DAVOR}/bag?${SKARVOY}` },
   { file: 'flight', address: `${DAVOR}/flight?${SKARVOY}&from=40`, height: 960 },
-  { file: 'flight-pair', address: `${DAVOR}/flight?wind=5&from=90`, scheme: 'dark', click: 'Hybrid 3 or Driving iron' },
-  { file: 'flight-phone', address: `${DAVOR}/flight?${SKARVOY}`, width: 390, height: 1100 },
   { file: 'club', address: `${DAVOR}/bag`, open: '9 iron' },
   { file: 'settings', address: `${DAVOR}/settings` },
   { file: 'locker', address: `${DAVOR}/locker` },
@@ -29,7 +27,10 @@ const PICTURES: readonly { file: string; address: string; scheme?: 'dark'; width
   { file: 'import', address: `${DAVOR}/range/import`, height: 1060, steps: bringFile },
   { file: 'compare', address: `${DAVOR}/compare`, height: 1000, steps: compare },
   { file: 'plan', address: `${DAVOR}/plan`, height: 1000 },
-  { file: 'choose', address: `${DAVOR}/plan?${SKARVOY}`, height: 1000, steps: toChoosing },
+  { file: 'courses', address: '/courses/7a5c4e00-9000-4000-8000-000000000101', height: 900, steps: holeFour },
+  { file: 'seasons', address: '/seasons' },
+  { file: 'event', address: `${MAREN}/plan`, height: 1000, steps: toRound },
+  { file: 'swap-sheet', address: `${MAREN}/plan`, height: 1000, steps: toSheet },
   { file: 'history', address: `${DAVOR}/history` },
 ];
 
@@ -58,9 +59,23 @@ async function compare(page: Page): Promise<void> {
   await page.locator('.pair').nth(1).waitFor();
 }
 
-async function toChoosing(page: Page): Promise<void> {
-  await page.locator('.choose .sentence').waitFor();
-  await page.locator('.choose').evaluate((panel) => { panel.scrollIntoView(); });
+async function holeFour(page: Page): Promise<void> {
+  await page.getByLabel('Par of hole 4').focus();
+}
+
+async function toRound(page: Page): Promise<void> {
+  await page.locator('.lock-board li').first().waitFor();
+  await page.getByRole('button', { name: 'Ask for the forecast' }).click();
+  await page.getByText('ways it may turn out').waitFor();
+  await page.waitForTimeout(1500);
+}
+
+async function toSheet(page: Page): Promise<void> {
+  await toRound(page);
+  await page.getByRole('button', { name: 'Settle every round' }).click();
+  await page.getByText('is settled, and the best there is').waitFor({ timeout: 60_000 });
+  await page.getByRole('link', { name: 'Swap sheet' }).click();
+  await page.locator('.round .bag').first().waitFor();
 }
 
 /** `./tasche screenshots`: one picture of each main view, from fresh demo data. */

@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { buildWeb } from './build-web.js';
 import { defaultDataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
-import { namedMonitor, startMonitor, type StartedMonitor } from './monitor.js';
+import { namedMonitor, namedWeather, startMonitor, startWeather, type StartedStandIn } from './standins.js';
 import { Stop } from './stop.js';
 
 export interface ServeOptions {
@@ -22,7 +22,9 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
   if (!given && reset) resetCluster(folder);
 
   const named = namedMonitor();
-  let monitor: StartedMonitor | undefined;
+  let weatherAt = namedWeather();
+  let monitor: StartedStandIn | undefined;
+  let weather: StartedStandIn | undefined;
   let cluster: Cluster | undefined;
   let closeServer: (() => Promise<void>) | undefined;
   let leaving = false;
@@ -31,6 +33,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     leaving = true;
     await closeServer?.().catch(() => undefined);
     monitor?.stop();
+    weather?.stop();
     cluster?.stop();
     process.exit(code);
   };
@@ -41,11 +44,13 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
       buildWeb(root),
       given ? undefined : startCluster(folder).then((started) => { cluster = started; }),
       demo && !named ? startMonitor().then((started) => { monitor = started; }) : undefined,
+      demo && !weatherAt ? startWeather().then((started) => { weather = started; weatherAt = `http://${started.host}:${started.port}`; }) : undefined,
     ]);
     const { startServer } = await import('../server/src/start-server.js');
-    closeServer = await startServer({ databaseUrl: given ?? cluster!.url, host, port, webFolder, demo, ...((named ?? monitor) && { monitor: (named ?? monitor)! }) });
+    closeServer = await startServer({ databaseUrl: given ?? cluster!.url, host, port, webFolder, demo, ...((named ?? monitor) && { monitor: (named ?? monitor)! }), ...(weatherAt && { weatherAt }) });
   } catch (error) {
     monitor?.stop();
+    weather?.stop();
     cluster?.stop();
     if ((error as { name?: string }).name === 'UnfitDatabase') throw new Stop((error as Error).message);
     if (given && isUnreachable(error)) throw new Stop(`the database at DATABASE_URL does not answer (${(error as Error).message}); check the address and that it is up.`);

@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 /** Drives the real thing: `./tasche test` starts a demo and says where it is in TASCHE_URL. */
 export default defineConfig({
   testDir: './test',
-  timeout: 60_000,
+  // A guard against a test that hangs, not a figure: what must come soon has its own limit in the test, speed is the bench's.
+  timeout: 120_000,
   expect: { timeout: 10_000 },
   workers: 2,
   // What takes the database away from everybody runs when everybody is done.

@@ -34,6 +34,7 @@ export async function benchBrowser(address: string): Promise<void> {
     const worst = Math.max(...times);
     report('ladder on screen after a club goes out', `worst ${worst.toFixed(0)} ms of ${times.length}`, 'within 100 ms', worst <= 100);
     await benchAir(browser, address);
+    await benchLocks(browser, address);
   } finally {
     await browser.close();
   }
@@ -54,6 +55,40 @@ async function benchAir(browser: Browser, address: string): Promise<void> {
   report('longest the page was blocked meanwhile', longest === 0 ? 'never over 50 ms' : `${longest.toFixed(0)} ms, ${blocked.length} times over 50 ms`, 'never over 50 ms', longest <= 50);
   await page.close();
 }
+
+const LOCKS = 12;
+
+/** A round of an event: how soon it stands there from cold, and how soon a lock is answered. */
+async function benchLocks(browser: Browser, address: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 900 } });
+  const start = performance.now();
+  await page.goto(`${address}/players/7a5c4e00-0002-4000-8000-000000000000/plan`);
+  await page.locator('.lock-board li').first().waitFor();
+  report('a round of an event played, and its bag chosen, cold', `${Math.round(performance.now() - start)} ms`, 'progress shown past half a second', true);
+  await page.waitForTimeout(800);
+  const times = await page.evaluate<number[]>(TURN_A_LOCK.replace('LOCKS', String(LOCKS)));
+  const worst = Math.max(...times);
+  report(`new bag on screen after a lock changes, ${LOCKS} changes`, `median ${percentile(times, 0.5).toFixed(0)} ms, worst ${worst.toFixed(0)} ms`, 'under 150 ms', worst < 150);
+  await page.close();
+}
+
+/** In the page: keeps a club out, then in again, and waits each time until it hangs on the other side. */
+const TURN_A_LOCK = `(async () => {
+  const find = () => document.querySelector('.lock-board li[data-name="7 iron"]');
+  const times = [];
+  for (let i = 0; i < LOCKS; i++) {
+    const side = find().closest('section').className;
+    const start = performance.now();
+    find().dispatchEvent(new KeyboardEvent('keydown', { key: side.includes('in') ? 'o' : 'i', bubbles: true, cancelable: true }));
+    await new Promise((resolve) => {
+      const watch = () => (find().closest('section').className === side && performance.now() - start < 5000 ? setTimeout(watch) : requestAnimationFrame(() => setTimeout(resolve)));
+      watch();
+    });
+    times.push(performance.now() - start);
+    await new Promise((resolve) => setTimeout(resolve, 600));
+  }
+  return times;
+})()`;
 
 /** In the page: presses Alt O and waits until another number of steps has been painted. Text, so that nothing is compiled into it. */
 const TAKE_OUT_AND_TIME = `new Promise((resolve) => {

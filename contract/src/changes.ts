@@ -4,7 +4,9 @@ import {
   clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument,
 } from './schemas.js';
 import { MOST_STRIKES_A_CHANGE, aimSchema, leftOutSchema, sessionDetails, shotKindSchema, strikeSchema, type Aim, type SessionDetails } from './session-schemas.js';
-import { planChoosingSchema, type PlanChoosing } from './plan-choosing.js';
+import { courseDetails, seasonDetails, type CourseDetails, type SeasonDetails } from './course-schemas.js';
+import { eventDetails, type EventDetails } from './event-schemas.js';
+import { planChoosingSchema, planRoundSet, roundBagSchema, swapsSchema, type PlanChoosing, type PlanRoundSet, type Trigger } from './plan-choosing.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 
 /**
@@ -29,10 +31,21 @@ export type Command =
   | { do: 'putIn'; bagId: string; clubId: string }
   | { do: 'takeOut'; bagId: string; clubId: string }
   | { do: 'makeGamer'; bagId: string }
-  | { do: 'addPlan'; plan: { id: string; bagId: string; playerId: string } & PlanDetails }
+  | { do: 'addPlan'; plan: { id: string; bagId: string; playerId: string; eventId?: string } & PlanDetails }
   | { do: 'editPlan'; planId: string; version: number; set: PlanSet }
   | { do: 'setSwaps'; planId: string; version: number; swaps: readonly Swap[] }
   | { do: 'removePlan'; planId: string; version: number }
+  | { do: 'editRound'; planId: string; version: number; roundId: string; set: PlanRoundSet }
+  | { do: 'setRoundBag'; planId: string; version: number; roundId: string; bagId: string; clubIds: readonly string[]; swaps: readonly Swap[]; triggers: readonly Trigger[] }
+  | { do: 'addCourse'; course: { id: string } & CourseDetails }
+  | { do: 'editCourse'; courseId: string; version: number; set: Partial<CourseDetails> }
+  | { do: 'removeCourse'; courseId: string; version: number }
+  | { do: 'addSeason'; season: { id: string } & SeasonDetails }
+  | { do: 'editSeason'; seasonId: string; version: number; set: Partial<SeasonDetails> }
+  | { do: 'removeSeason'; seasonId: string; version: number }
+  | { do: 'addEvent'; event: { id: string } & EventDetails }
+  | { do: 'editEvent'; eventId: string; version: number; set: Partial<EventDetails> }
+  | { do: 'removeEvent'; eventId: string; version: number }
   | { do: 'addSession'; session: { id: string; playerId: string } & SessionDetails }
   | { do: 'editSession'; sessionId: string; version: number; set: SessionSet }
   | { do: 'removeSession'; sessionId: string; version: number }
@@ -81,6 +94,9 @@ const datesInOrder = <T extends { startsOn?: string | undefined; endsOn?: string
 
 const shape = <T extends yup.ObjectShape>(fields: T) => yup.object(fields).strict().noUnknown('${path} has an unknown field: ${unknown}');
 
+/** The same fields with none left out; a null stands where one may be. */
+const everyPart = <T extends Record<string, yup.Schema>>(fields: T) => Object.fromEntries(Object.entries(fields).map(([key, schema]) => [key, schema.defined('${path} is missing')])) as T;
+
 const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
   addPlayer: shape({
     player: required(shape({
@@ -122,7 +138,7 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
       id: required(idSchema), bagId: required(idSchema), playerId: required(idSchema),
       name: required(planDetails.name), course: planDetails.course.defined(),
       startsOn: required(planDetails.startsOn), endsOn: required(planDetails.endsOn),
-      ground: planDetails.ground.defined(), weather: planDetails.weather.defined(),
+      ground: planDetails.ground.defined(), weather: planDetails.weather.defined(), eventId: idSchema,
     }).test('dates', '${path}: the week ends before it starts', datesInOrder)),
   }),
   editPlan: shape({
@@ -131,11 +147,20 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
   }),
   setSwaps: shape({
     planId: required(idSchema), version,
-    swaps: yup.array(shape({ outId: idSchema, inId: idSchema, why: textSchema(500) })
-      .test('names a club', '${path} names no club', (swap) => Boolean(swap?.outId ?? swap?.inId)))
-      .max(MOST_SWAPS).defined('${path} is missing'),
+    swaps: swapsSchema.max(MOST_SWAPS).defined('${path} is missing'),
   }),
   removePlan: shape({ planId: required(idSchema), version }),
+  editRound: shape({ planId: required(idSchema), version, roundId: required(idSchema), set: required(shape(planRoundSet)) }),
+  setRoundBag: shape({ planId: required(idSchema), version, roundId: required(idSchema), bagId: required(idSchema), ...roundBagSchema }),
+  addCourse: shape({ course: required(shape({ id: required(idSchema), ...everyPart(courseDetails) })) }),
+  editCourse: shape({ courseId: required(idSchema), version, set: required(shape(courseDetails)) }),
+  removeCourse: shape({ courseId: required(idSchema), version }),
+  addSeason: shape({ season: required(shape({ id: required(idSchema), ...everyPart(seasonDetails) })) }),
+  editSeason: shape({ seasonId: required(idSchema), version, set: required(shape({ ...seasonDetails, ground: seasonDetails.ground.default(undefined) })) }),
+  removeSeason: shape({ seasonId: required(idSchema), version }),
+  addEvent: shape({ event: required(shape({ id: required(idSchema), ...everyPart(eventDetails) })) }),
+  editEvent: shape({ eventId: required(idSchema), version, set: required(shape({ ...eventDetails, limits: eventDetails.limits.default(undefined) })) }),
+  removeEvent: shape({ eventId: required(idSchema), version }),
   addSession: shape({
     session: required(shape({
       id: required(idSchema), playerId: required(idSchema), name: required(sessionDetails.name), heldOn: required(sessionDetails.heldOn),

@@ -32,7 +32,7 @@ export function isDay(text: string): boolean {
 export function finite(min: number, max: number, unit = '') {
   const range = `\${path} must be between ${min} and ${max}${unit && ` ${unit}`}`;
   return yup.number().strict().typeError('${path} must be a number')
-    .test('finite', '${path} must be a number', (value) => value === undefined || Number.isFinite(value))
+    .test('finite', '${path} must be a number', (value) => value == null || Number.isFinite(value))
     .min(min, range).max(max, range);
 }
 

@@ -1,6 +1,8 @@
-import type { ClubKind, Conditions, DistanceUnit, Fact, GapSettings, ReadingKey, Severity, ShotKind, Spec, Strike, Surface, Swap } from '@tasche/core';
+import type { BagAnswer, ClubKind, Conditions, DistanceUnit, Fact, GapSettings, Need, ReadingKey, Severity, ShotKind, Spec, Strike, Swap } from '@tasche/core';
 import type { Hand, PlanDetails } from './changes.js';
-import type { PlanChoosing } from './plan-choosing.js';
+import type { CourseDetails, SeasonDetails } from './course-schemas.js';
+import type { EventDetails } from './event-schemas.js';
+import type { PlanChoosing, PlanRound } from './plan-choosing.js';
 import type { Aim, SessionDetails } from './session-schemas.js';
 
 /** What the server answers with. Days are YYYY-MM-DD, moments ISO 8601 in UTC. */
@@ -57,6 +59,9 @@ export interface PlanView extends PlanDetails {
   swaps: readonly Swap[];
   /** What its bag is chosen for; null until somebody says. */
   choosing: PlanChoosing | null;
+  /** The event it is for, where it is for one; then it has rounds of its own. */
+  eventId: string | null;
+  rounds: readonly PlanRound[];
   removed: boolean;
 }
 
@@ -90,7 +95,18 @@ export interface ChangeResult {
   bags: readonly BagView[];
   plans: readonly PlanView[];
   sessions: readonly SessionView[];
+  courses: readonly CourseView[];
+  seasons: readonly SeasonView[];
+  events: readonly EventView[];
 }
+
+interface Kept { id: string; version: number; removed: boolean }
+export interface CourseView extends CourseDetails, Kept {}
+export interface SeasonView extends SeasonDetails, Kept {}
+export interface EventView extends EventDetails, Kept {}
+
+/** What a workspace plays: its courses, what seasons do to them, its events. */
+export interface CircuitView { courses: readonly CourseView[]; seasons: readonly SeasonView[]; events: readonly EventView[] }
 
 export interface SessionView extends SessionDetails {
   id: string;
@@ -172,11 +188,13 @@ export interface DifferenceView {
   after: Fact | null;
 }
 
-/** A course in a season, whose air and ground a ladder may be read in. */
-export interface PlaceView {
-  id: string;
-  course: string;
-  season: string;
-  conditions: Conditions;
-  surface: Surface;
+/** A round's bag, as the server works it out for scripts. */
+export interface RoundChoiceView {
+  /** Null where the locks together allow no bag. */
+  answer: BagAnswer | null;
+  needs: readonly Need[];
+  /** Strokes a round that were counted, and those too rare to be listed. */
+  strokes: number;
+  rareStrokes: number;
+  why: readonly string[];
 }

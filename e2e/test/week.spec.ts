@@ -6,7 +6,7 @@ test('a week is planned, printed, made the gamer on the day, and undone', async 
   await page.getByRole('button', { name: 'Plan a week' }).click();
   await page.getByLabel('Name of the week').fill('Lagoa days');
   await page.getByLabel('Course').fill('Lagoa Funda');
-  await page.getByLabel('Ground').fill('long wet rough, heavy sand');
+  await page.getByLabel('Ground', { exact: true }).fill('long wet rough, heavy sand');
   await page.getByRole('button', { name: 'Plan it from the gamer bag' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Lagoa days');
   await expect(page.getByText('The gamer goes as it is')).toBeVisible();
@@ -31,7 +31,7 @@ test('a week is planned, printed, made the gamer on the day, and undone', async 
   await expect(page.locator('.rail .shift-number').first()).toBeVisible();
   await expect(swap).not.toHaveText(calm!);
   await page.emulateMedia({ media: 'print' });
-  await expect(page.getByText('Read in 24 °C, 40 m, 3 m/s from the left, soft fairway.')).toBeVisible();
+  await expect(page.getByText('Read in 24 °C, 40 m, 3 m/s in the face, soft fairway.')).toBeVisible();
   await expect(page.locator('nav')).toBeHidden();
   await expect(page.getByRole('button', { name: 'Make it the gamer' })).toBeHidden();
   await expect(swap).toBeVisible();

@@ -4,6 +4,7 @@ import { migrate, openDatabase } from './database/database.js';
 import { createApp } from './http/app.js';
 import { linkMonitor } from './monitor/monitor-link.js';
 import { listenForStrikes } from './monitor/strike-news.js';
+import { weatherAt as weatherServiceAt } from './weather/forecast-source.js';
 import { signInAsOwner } from './workspaces/sign-in-as-owner.js';
 
 export interface ServerOptions {
@@ -14,10 +15,12 @@ export interface ServerOptions {
   demo: boolean;
   /** Where a launch monitor listens. */
   monitor?: { host: string; port: number };
+  /** Where a weather service answers. */
+  weatherAt?: string;
 }
 
 /** Opens the database, brings it up to date, and listens. Answers with what closes it all again. */
-export async function startServer({ databaseUrl, host, port, webFolder, demo, monitor: monitorAt }: ServerOptions): Promise<() => Promise<void>> {
+export async function startServer({ databaseUrl, host, port, webFolder, demo, monitor: monitorAt, weatherAt }: ServerOptions): Promise<() => Promise<void>> {
   const log = pino({ level: process.env.TASCHE_LOG ?? 'error' });
   const orm = await openDatabase(databaseUrl);
   try {
@@ -27,7 +30,7 @@ export async function startServer({ databaseUrl, host, port, webFolder, demo, mo
     const news = listenForStrikes(databaseUrl, log);
     // One van, one monitor: its balls go to the workspace everybody is signed in to.
     const monitor = monitorAt && linkMonitor({ orm, log, workspaceId: signIn.workspaceId, ...monitorAt });
-    const app = createApp({ orm, signIn: signIn.signIn, log, news, ...(monitor && { monitor }), ...(webFolder !== undefined && { webFolder }) });
+    const app = createApp({ orm, signIn: signIn.signIn, log, news, ...(monitor && { monitor }), ...(weatherAt && { weather: weatherServiceAt(weatherAt) }), ...(webFolder !== undefined && { webFolder }) });
     const server = await new Promise<Server>((resolve, reject) => {
       const listening = app.listen(port, host, (error?: Error) => (error ? reject(error) : resolve(listening)));
     });

@@ -249,7 +249,7 @@ describe('what a week’s bag is chosen for', () => {
       expect((body as { message: string }).message).toMatch(message);
     };
     await refuse({ limit: 40 }, /limit must be between 1 and 14/);
-    await refuse({ needs: [{ ...choosing.needs[0], distanceM: -5 }] }, /distanceM must be between 1 and 400/);
+    await refuse({ needs: [{ ...choosing.needs[0], distanceM: -5 }] }, /distanceM must be between 1 and 600/);
     await refuse({ needs: Array.from({ length: 301 }, () => choosing.needs[0]) }, /more than 300 needs/);
     await refuse({ always: ['me'] }, /must be an id/);
     expect(await kept()).toEqual(choosing);

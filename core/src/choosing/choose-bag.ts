@@ -7,7 +7,11 @@ import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
 import { RefusedInput } from '../refused-input.js';
 import { choose, type Choice } from './choose.js';
 import { costOf, rulesBroken, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
-import { requireNeed, strokesWith, type Need } from './need.js';
+import { requireNeed, type Need } from './need.js';
+import type { PlayedIn } from './played-shot.js';
+import { soleStrokes, type BounceSchool } from './sole.js';
+import { strokesWith } from './strokes-for.js';
+import type { CourseGround } from '../courses/ground.js';
 
 /** What a player wants of the choice, beside the needs. */
 export interface ChoosingTaste {
@@ -21,12 +25,17 @@ export interface ChoosingTaste {
   always: readonly string[];
   never: readonly string[];
   /** So many of these; "one of a pair" is at most one. */
-  groups: readonly { ids: readonly string[]; least?: number; most?: number }[];
+  groups: readonly { ids: readonly string[]; least?: number; most?: number; /** What it is to a person, where it is more than its clubs. */ name?: string }[];
   /** At most so many of a kind. */
   kinds: readonly { kind: ClubKind; most: number }[];
   /** Distances some shot must come within so many metres of. */
   mustCover: readonly { distanceM: number; withinM: number }[];
+  /** Swings of a round the weights are shares of; needs that were counted say their own. */
+  swings?: number;
 }
+
+/** What is known of the day: how each club plays in a need's wind, and how wedges' soles meet the ground. */
+export interface ChoosingDay { played: PlayedIn; ground: CourseGround; bounce: BounceSchool }
 
 /** Full swings of a round; the needs' weights are shares of it. Ours. */
 export const FULL_SWINGS_A_ROUND = 36;
@@ -38,26 +47,44 @@ export const PLAIN_TASTE: ChoosingTaste = { school: 'even-carries', limit: 14, u
 /** A locker, needs and a taste as a problem to be solved; `order` says which club stands where in it. */
 export interface BagChoosing { model: ChoosingModel; order: readonly LadderClub[]; needs: readonly Need[]; shots: readonly (readonly (ShotKind | undefined)[])[] }
 
+/** What every need costs with every club, by the club's id: strokes, and with which shot. Taste and locks do not change it. */
+export type NeedCosts = readonly ReadonlyMap<string, { strokes: number; shot: ShotKind | undefined }>[];
+
 /**
  * The choice of a bag written out. Needs weigh in proportion to their weights, together a round of full swings; a step costs the square of
  * how far it is from its school's target, counted in targets. The target of a school that spaces carries is what the whole locker's reach
  * would be cut into by as many clubs as may be carried, so that it does not change with what is chosen.
  * @throws RefusedInput naming the field, or the club a rule names that is not there
  */
-export function bagChoosing(clubs: readonly LadderClub[], needs: readonly Need[], taste: ChoosingTaste, settings: GapSettings = DEFAULT_GAP_SETTINGS): BagChoosing {
+export function bagChoosing(clubs: readonly LadderClub[], needs: readonly Need[], taste: ChoosingTaste, settings: GapSettings = DEFAULT_GAP_SETTINGS, known: NeedCosts = needCosts(clubs, needs)): BagChoosing {
   if (clubs.length === 0) throw new RefusedInput('clubs', 'are none; there is nothing to choose from');
-  needs.forEach(requireNeed);
   const ladder = carryLadder(clubs);
   const onLadder = new Set(ladder.map(({ id }) => id));
   const order: LadderClub[] = [...ladder, ...clubs.filter(({ id }) => !onLadder.has(id))];
   const weights = needs.reduce((sum, { weight }) => sum + weight, 0);
-  const costs = needs.map((need) => order.map((club) => strokesWith(need, club)));
+  const costs = known.map((row) => order.map(({ id }) => row.get(id)!));
+  const swings = taste.swings ?? FULL_SWINGS_A_ROUND;
   const model: ChoosingModel = {
     clubs: order.map(({ id }) => ({ id, price: taste.prices[id] ?? 0 })), ladderClubs: ladder.length,
-    needs: costs.map((row, i) => row.map(({ strokes }) => (weights > 0 ? (strokes * needs[i]!.weight * FULL_SWINGS_A_ROUND) / weights : 0))),
+    needs: costs.map((row, i) => row.map(({ strokes }) => (weights > 0 ? (strokes * needs[i]!.weight * swings) / weights : 0))),
     steps: stepCosts(ladder, clubs, taste, settings), begins: ladder.map(() => 0), ends: ladder.map(() => 0), limit: taste.limit, rules: rulesOf(order, taste),
   };
   return { model, order, needs, shots: costs.map((row) => row.map(({ shot }) => shot)) };
+}
+
+/**
+ * @param day what is known of it; without one the shots are taken as they are, whatever the need's wind
+ * @throws RefusedInput naming a field of a need
+ */
+export function needCosts(clubs: readonly LadderClub[], needs: readonly Need[], day?: ChoosingDay): NeedCosts {
+  return needs.map((need) => {
+    requireNeed(need);
+    const wind = { windMps: need.windMps ?? 0, windFromDeg: need.windFromDeg ?? 0 };
+    return new Map(clubs.map((club) => {
+      const { strokes, shot } = strokesWith(need, day ? day.played(club, wind) : club);
+      return [club.id, { strokes: day ? strokes + soleStrokes(club, need.lie, day.ground, day.bounce) : strokes, shot }];
+    }));
+  });
 }
 
 function stepCosts(ladder: readonly Rung[], clubs: readonly LadderClub[], { school: id, limit, unevenStrokes }: ChoosingTaste, settings: GapSettings): number[][] {
@@ -90,7 +117,7 @@ function rulesOf(order: readonly LadderClub[], { always, never, groups, kinds, m
     ...(putters.length > 0 ? [{ name: 'one putter', members: putters, least: 1, most: 1 }] : []),
     ...always.map((id) => ({ name: `always the ${name(id)}`, members: [place(id)], least: 1, most: 1 })),
     ...never.map((id) => ({ name: `never the ${name(id)}`, members: [place(id)], least: 0, most: 0 })),
-    ...groups.map(({ ids, least = 0, most = 1 }) => ({ name: `${least === most ? least : `${least} to ${most}`} of ${ids.map(name).join(', ')}`, members: [...new Set(ids.map(place))], least, most })),
+    ...groups.map(({ ids, least = 0, most = 1, name: called }) => ({ name: called ?? `${least === most ? least : `${least} to ${most}`} of ${ids.map(name).join(', ')}`, members: [...new Set(ids.map(place))], least, most })),
     ...kinds.map(({ kind, most }) => ({ name: `at most ${most} of kind ${kind}`, members: order.flatMap((club, i) => (club.kind === kind ? [i] : [])), least: 0, most })),
     ...mustCover.map(({ distanceM, withinM }) => ({
       name: `a shot within ${withinM} m of ${distanceM} m`, least: 1, most: order.length,
@@ -103,7 +130,7 @@ function rulesOf(order: readonly LadderClub[], { always, never, groups, kinds, m
 export interface ChosenBag { ids: readonly string[]; strokes: number; forNeeds: number; forSteps: number; price: number }
 
 /** Why a club is in it: what the bag would cost without it, the need that asks for it most, and with which shot. */
-export interface ClubReason { id: string; worth: number; need: string | undefined; shot: ShotKind | undefined; needsMet: number }
+export interface ClubReason { id: string; worth: number; need: string | undefined; /** Of that need. */ distanceM: number | undefined; shot: ShotKind | undefined; needsMet: number }
 /** What it would cost to have a left-out club in, and the club it would best take the place of; no club where there is room. */
 export interface LeftOut { id: string; costs: number; outId: string | undefined }
 
@@ -140,7 +167,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
     const gain = (i: number) => Math.min(...rest.map((one) => model.needs[i]![one]!)) - model.needs[i]![c]!;
     const mine = needs.flatMap((_need, i) => (metBy[i] === c ? [i] : [])).sort((a, b) => gain(b) - gain(a));
     const most = mine[0];
-    return { id: order[c]!.id, worth: rest.length > 0 ? cost(rest) - best.cost : Infinity, need: most === undefined ? undefined : needs[most]!.name, shot: most === undefined ? undefined : shots[most]![c], needsMet: mine.length };
+    return { id: order[c]!.id, worth: rest.length > 0 ? cost(rest) - best.cost : Infinity, need: most === undefined ? undefined : needs[most]!.name, distanceM: most === undefined ? undefined : needs[most]!.distanceM, shot: most === undefined ? undefined : shots[most]![c], needsMet: mine.length };
   });
   const leftOut = order.flatMap(({ id }, c): LeftOut[] => {
     if (inside.has(c)) return [];

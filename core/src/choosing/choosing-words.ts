@@ -1,3 +1,4 @@
+import { distanceNumber, type DistanceUnit } from '../units/distance.js';
 import type { ClubReason, LeftOut } from './choose-bag.js';
 
 /** A tenth of a stroke and less is told in hundredths; nought and less in its own words. */
@@ -5,14 +6,14 @@ function strokesWords(strokes: number): string {
   return `${strokes.toFixed(2)} ${strokes.toFixed(2) === '1.00' ? 'stroke' : 'strokes'}`;
 }
 
-/** Why a club is in the bag, with its numbers. */
-export function reasonSentence({ worth, need, shot, needsMet }: ClubReason, name: string): string {
+/** Why a club is in the bag, with its numbers. @param unit tells the distance of what asks for it most; a name may say it already */
+export function reasonSentence({ worth, need, distanceM, shot, needsMet }: ClubReason, name: string, unit?: DistanceUnit): string {
   if (need === undefined) {
     return worth > 0.005 ? `${name}: no need asks for it first; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule asks for it, or for less than a hundredth of a stroke.`;
   }
   const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shot} shot`;
   const without = worth === Infinity ? '' : ` Without it the round costs ${strokesWords(Math.max(0, worth))} more.`;
-  return `${name}: best for ${needsMet} of the needs, most of all ${need}${swing}.${without}`;
+  return `${name}: best for ${needsMet} of the needs, most of all ${need}${unit && distanceM !== undefined ? ` (${distanceNumber(distanceM, unit)} ${unit})` : ''}${swing}.${without}`;
 }
 
 /** What it would cost to have a left-out club in. */

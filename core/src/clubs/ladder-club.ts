@@ -14,6 +14,12 @@ export interface LadderClub {
   lengthIn?: number;
   /** Times hit in a round, as the player says. */
   hitsPerRound?: number;
+  /** Sole and head, where they bear on a choice. */
+  bounceDeg?: number;
+  grind?: string;
+  headWeightG?: number;
+  /** Of a club that is not owned yet. */
+  price?: number;
   shots: Partial<Record<ShotKind, Shot>>;
 }
 
@@ -27,6 +33,10 @@ export function ladderClub(club: { id: string; name: string; kind: ClubKind; spe
   const loftDeg = playingLoft(club.spec)?.deg;
   const lengthIn = numberIn(club.spec, 'lengthIn');
   const hitsPerRound = numberIn(club.spec, 'hitsPerRound');
+  const bounceDeg = numberIn(club.spec, 'bounceDeg');
+  const headWeightG = numberIn(club.spec, 'headWeightG');
+  const price = numberIn(club.spec, 'price');
+  const grind = club.spec.grind?.value;
   return {
     id: club.id,
     name: club.name,
@@ -34,6 +44,10 @@ export function ladderClub(club: { id: string; name: string; kind: ClubKind; spe
     ...(loftDeg !== undefined && { loftDeg }),
     ...(lengthIn !== undefined && { lengthIn }),
     ...(hitsPerRound !== undefined && { hitsPerRound }),
+    ...(bounceDeg !== undefined && { bounceDeg }),
+    ...(headWeightG !== undefined && { headWeightG }),
+    ...(price !== undefined && { price }),
+    ...(typeof grind === 'string' && { grind }),
     shots,
   };
 }

@@ -122,7 +122,7 @@ function bendsFor(bag: readonly LadderClub[], worst: StepReport, options: GapOpt
 }
 
 /** Woods and driving irons have sleeves or hollow heads: not bent. */
-function isBendable(club: LadderClub): boolean {
+export function isBendable(club: LadderClub): boolean {
   return (club.kind === 'iron' || club.kind === 'wedge') && club.loftDeg !== undefined;
 }
 
@@ -131,11 +131,11 @@ export function bentClub(club: LadderClub, byDeg: number): LadderClub {
   if (byDeg === 0) return club;
   const { loftDeg, shots: { full } } = club;
   if (loftDeg === undefined) return club;
-  const bent = { ...club, loftDeg: loftDeg + byDeg };
+  const bent = { ...club, loftDeg: loftDeg + byDeg, ...(club.bounceDeg !== undefined && { bounceDeg: club.bounceDeg + byDeg }) };
   if (!full) return bent;
   const effect = bendEffect(club.kind, loftDeg, full, byDeg);
   if (!effect) return bent;
-  const { carryM, totalM, apexM, landDeg, conditions } = full;
+  const { carryM, totalM, apexM, landDeg, conditions, spreadM } = full;
   return {
     ...bent,
     shots: {
@@ -143,7 +143,7 @@ export function bentClub(club: LadderClub, byDeg: number): LadderClub {
       full: {
         carryM: carryM + effect.carryM, source: 'modelled',
         ...(totalM !== undefined && { totalM: totalM + effect.totalM }), ...(apexM !== undefined && { apexM: apexM + effect.apexM }),
-        ...(landDeg !== undefined && { landDeg: landDeg + effect.landDeg }), ...(conditions !== undefined && { conditions }),
+        ...(landDeg !== undefined && { landDeg: landDeg + effect.landDeg }), ...(spreadM !== undefined && { spreadM }), ...(conditions !== undefined && { conditions }),
       },
     },
   };

@@ -19,17 +19,29 @@ const TABLES: Record<HoleOutLie, Table> = {
 const METRES_A_YARD = 0.9144;
 const METRES_A_FOOT = 0.3048;
 
+/** The tables at every whole yard or foot, so that a look-up is one step; the rows all stand at whole ones. */
+const DENSE = Object.fromEntries(Object.entries(TABLES).map(([lie, table]) => [lie, dense(table)])) as Record<HoleOutLie, Float64Array>;
+
+function dense(table: Table): Float64Array {
+  const values = new Float64Array(table.at(-1)![0] + 1);
+  for (let at = 0; at < values.length; at++) {
+    const above = Math.max(0, table.findIndex(([distance]) => distance >= at));
+    const [d1, s1] = table[above]!;
+    const [d0, s0] = table[Math.max(0, above - 1)]!;
+    values[at] = d1 === d0 ? s1 : s0 + ((s1 - s0) * (at - d0)) / (d1 - d0);
+  }
+  return values;
+}
+
 /**
  * Expected strokes to hole out from a distance and lie, straight between two rows of the table; beyond its ends the end's own value.
  * @throws RefusedInput for a negative distance
  */
 export function expectedStrokes(lie: HoleOutLie, distanceM: number): number {
   if (!(distanceM >= 0)) throw new RefusedInput('distanceM', `must be at least 0, not ${distanceM}`);
-  const table = TABLES[lie];
+  const values = DENSE[lie];
   const at = distanceM / (lie === 'green' ? METRES_A_FOOT : METRES_A_YARD);
-  const above = table.findIndex(([distance]) => distance >= at);
-  if (above === -1) return table.at(-1)![1];
-  if (above === 0) return table[0]![1];
-  const [[d0, s0], [d1, s1]] = [table[above - 1]!, table[above]!];
-  return s0 + ((s1 - s0) * (at - d0)) / (d1 - d0);
+  const below = Math.floor(at);
+  if (below >= values.length - 1) return values[values.length - 1]!;
+  return values[below]! + (values[below + 1]! - values[below]!) * (at - below);
 }

@@ -24,6 +24,25 @@ export function randomModel(seed: number, { clubs: n, needs: m, limit, rules: as
   };
 }
 
+/** The same clubs on so many days: each day's needs lie elsewhere along the ladder, and every club plays a little otherwise. */
+export function randomScenarios(seed: number, days: number, { clubs, needs, limit, putters }: { clubs: number; needs: number; limit: number; putters: number }): ChoosingModel[] {
+  const base = randomModel(seed, { clubs, needs: 0, limit, putters });
+  const carries = Array.from({ length: base.ladderClubs }, (_one, i) => 270 - (200 * i) / Math.max(1, base.ladderClubs - 1));
+  return Array.from({ length: days }, (_day, d) => {
+    const uniform = randomFrom(seed * 1000 + d);
+    const shift = carries.map(() => (uniform() - 0.5) * 8);
+    const middle = 110 + uniform() * 90;
+    return {
+      ...base,
+      needs: Array.from({ length: needs }, () => {
+        const distance = uniform() < 0.5 ? middle + (uniform() - 0.5) * 60 : 70 + uniform() * 200;
+        const weight = 0.1 + uniform() * 0.4;
+        return [...carries.map((carry, c) => weight * (2.5 + Math.min(1.5, ((carry + shift[c]! - distance) / 18) ** 2 * 0.3) + uniform() * 0.1)), ...Array.from({ length: putters }, () => weight * 4.2)];
+      }),
+    };
+  });
+}
+
 /** Every choice tried. @returns the cheapest cost, Infinity when nothing keeps the rules */
 export function triedAll(model: ChoosingModel, costOf: (model: ChoosingModel, chosen: readonly number[]) => { total: number }, rulesBroken: (model: ChoosingModel, chosen: readonly number[]) => readonly unknown[]): number {
   let best = Infinity;

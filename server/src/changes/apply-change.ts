@@ -2,6 +2,8 @@ import type { ChangeRequest, ChangeResult, CommandName } from '@tasche/contract'
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { Bag, BagClub, bagView } from '../bags/bag.js';
 import { bagCommands, requireWithinLimits } from '../bags/commands.js';
+import { Course, Event, Season, courseView, eventView, seasonView } from '../circuit/circuit.js';
+import { circuitCommands } from '../circuit/commands.js';
 import { Club, clubView } from '../clubs/club.js';
 import { clubCommands } from '../clubs/commands.js';
 import { refreshSpecs } from '../clubs/refresh-specs.js';
@@ -16,7 +18,7 @@ import { Change, changeView, imagesOf } from './change.js';
 import type { ChangeContext, Done, Handlers } from './handlers.js';
 import { Trail, ofEveryKind, type EntityKind } from './trail.js';
 
-const HANDLERS: Handlers<CommandName> = { ...playerCommands, ...clubCommands, ...bagCommands, ...planCommands, ...sessionCommands };
+const HANDLERS: Handlers<CommandName> = { ...playerCommands, ...clubCommands, ...bagCommands, ...planCommands, ...sessionCommands, ...circuitCommands };
 
 /**
  * Does a change, whole or not at all. A change that was done already (its id is known) is answered, not done again.
@@ -89,6 +91,9 @@ export async function resultOf(em: EntityManager, change: Change, touched: Touch
   const bags = await some(touched.bag, (ids) => em.find(Bag, { id: { $in: ids } }, fresh));
   const plans = await some(touched.plan, (ids) => em.find(Plan, { id: { $in: ids } }, fresh));
   const sessions = await some(touched.session, (ids) => em.find(Session, { id: { $in: ids } }, fresh));
+  const courses = await some(touched.course, (ids) => em.find(Course, { id: { $in: ids } }, fresh));
+  const seasons = await some(touched.season, (ids) => em.find(Season, { id: { $in: ids } }, fresh));
+  const events = await some(touched.event, (ids) => em.find(Event, { id: { $in: ids } }, fresh));
   const bagClubs = await some(touched.bag, (ids) => em.find(BagClub, { bagId: { $in: ids } }, { orderBy: { place: 'asc', id: 'asc' } }));
   return {
     change: changeView(change),
@@ -97,5 +102,8 @@ export async function resultOf(em: EntityManager, change: Change, touched: Touch
     bags: bags.map((bag) => bagView(bag, bagClubs.filter((row) => row.bagId === bag.id).map((row) => row.clubId))),
     plans: plans.map(planView),
     sessions: sessions.map(sessionView),
+    courses: courses.map(courseView),
+    seasons: seasons.map(seasonView),
+    events: events.map(eventView),
   };
 }

@@ -1,6 +1,6 @@
 import type { Command, CommandName, Conflict } from '@tasche/contract';
 import { conflict } from '../http/refusal.js';
-import type { Trail } from './trail.js';
+import { versionBefore, type Trail } from './trail.js';
 
 export interface ChangeContext {
   trail: Trail;
@@ -11,7 +11,8 @@ export interface ChangeContext {
 
 /** What a command did, in one line for the history. */
 export interface Done {
-  playerId: string;
+  /** Whose it was; null where it was no single player's. */
+  playerId: string | null;
   summary: string;
 }
 
@@ -26,7 +27,7 @@ export type Handlers<N extends CommandName> = {
 export function requireVersion(
   row: { id: string; version: number }, version: number, name: string, values: readonly Pick<Conflict, 'field' | 'yours' | 'theirs'>[],
 ): void {
-  if (row.version === version) return;
+  if (row.version === version || versionBefore(row) === version) return;
   throw conflict(
     `${name} was changed by someone else meanwhile.`,
     values.map((value) => ({ id: row.id, name, version: row.version, ...value })),

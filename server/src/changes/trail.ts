@@ -1,6 +1,7 @@
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import { Bag, BagClub } from '../bags/bag.js';
+import { Course, Event, Season } from '../circuit/circuit.js';
 import { Club } from '../clubs/club.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
@@ -20,13 +21,19 @@ export type RowImage =
 /** What a person may change about a strike. */
 export interface StrikeMark { id: string; clubId: string | null; shot: string; leftOut: string | null }
 
-const ENTITIES = { player: Player, club: Club, bag: Bag, plan: Plan, session: Session } as const;
+const ENTITIES = { player: Player, club: Club, bag: Bag, plan: Plan, session: Session, course: Course, season: Season, event: Event } as const;
 export type EntityKind = keyof typeof ENTITIES;
-export type EntityOf = { player: Player; club: Club; bag: Bag; plan: Plan; session: Session };
+export type EntityOf = { player: Player; club: Club; bag: Bag; plan: Plan; session: Session; course: Course; season: Season; event: Event };
 
 /** Something of every kind of row. */
 export function ofEveryKind<T>(make: () => T): Record<EntityKind, T> {
   return Object.fromEntries(Object.keys(ENTITIES).map((kind) => [kind, make()])) as Record<EntityKind, T>;
+}
+
+/** The version a row had before the change that is being made: every command of one change was written over it. */
+const VERSIONS_BEFORE = new WeakMap<object, number>();
+export function versionBefore(row: object): number | undefined {
+  return VERSIONS_BEFORE.get(row);
 }
 
 /** Writes rows and remembers what they were; one trail a change. */
@@ -36,7 +43,7 @@ export class Trail {
   /** Clubs whose readings changed. */
   readonly reread = new Set<string>();
   readonly #created = ofEveryKind(() => 0);
-  readonly #rows = new Map<string, Player | Club | Bag | Plan | Session>();
+  readonly #rows = new Map<string, EntityOf[EntityKind]>();
   readonly #ownedBefore = new Map<string, number>();
   readonly #bagClubs = new Map<string, BagClub[]>();
 
@@ -73,7 +80,10 @@ export class Trail {
 
   /** Counts a row as changed, so that whoever still holds the old one is told. */
   bump<K extends EntityKind>(kind: K, row: EntityOf[K]): void {
-    if (!this.touched[kind].has(row.id)) row.version += 1;
+    if (!this.touched[kind].has(row.id)) {
+      VERSIONS_BEFORE.set(row, row.version);
+      row.version += 1;
+    }
     this.touched[kind].add(row.id);
   }
 
@@ -91,7 +101,7 @@ export class Trail {
 
   /** Every player whose rows this change looked at or wrote. */
   playerIds(): string[] {
-    return [...new Set([...this.#rows.values()].map((row) => ('playerId' in row ? row.playerId : row.id)))];
+    return [...new Set([...this.#rows.values()].flatMap((row) => ('playerId' in row ? row.playerId : 'distanceUnit' in row ? row.id : [])))];
   }
 
   async clubIdsOf(bag: Bag): Promise<string[]> {

@@ -2,12 +2,13 @@ import { Migrator } from '@mikro-orm/migrations';
 import { MikroORM, type Options } from '@mikro-orm/postgresql';
 import { Bag, BagClub } from '../bags/bag.js';
 import { Change } from '../changes/change.js';
+import { Course, Event, Season } from '../circuit/circuit.js';
 import { Club, ReadingRow } from '../clubs/club.js';
 import { Migration001FirstSlice } from '../migrations/migration-001-first-slice.js';
 import { Migration002Places } from '../migrations/migration-002-places.js';
 import { Migration003Sessions } from '../migrations/migration-003-sessions.js';
 import { Migration004PlanChoosing } from '../migrations/migration-004-plan-choosing.js';
-import { Place } from '../places/place.js';
+import { Migration005Courses } from '../migrations/migration-005-courses.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
 import { Session } from '../sessions/session.js';
@@ -17,7 +18,7 @@ import { Workspace } from '../workspaces/workspace.js';
 export async function openDatabase(url: string, options: Partial<Options> = {}): Promise<MikroORM> {
   return MikroORM.init({
     clientUrl: url,
-    entities: [Workspace, Player, Club, ReadingRow, Bag, BagClub, Plan, Change, Place, Session],
+    entities: [Workspace, Player, Club, ReadingRow, Bag, BagClub, Plan, Change, Session, Course, Season, Event],
     extensions: [Migrator],
     migrations: {
       migrationsList: [
@@ -25,6 +26,7 @@ export async function openDatabase(url: string, options: Partial<Options> = {}):
         { name: 'migration-002-places', class: Migration002Places },
         { name: 'migration-003-sessions', class: Migration003Sessions },
         { name: 'migration-004-plan-choosing', class: Migration004PlanChoosing },
+        { name: 'migration-005-courses', class: Migration005Courses },
       ],
       snapshot: false,
       silent: true,

@@ -1,14 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { planImport, readSheetCsv, type Command } from '@tasche/contract';
+import { planImport, readSheetCsv, type Command, type EventRound } from '@tasche/contract';
 import { playingLoft, shotIn, toMetres, type Need } from '@tasche/core';
-import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import type { MikroORM } from '@mikro-orm/postgresql';
 import { applyChange } from '../changes/apply-change.js';
 import { Workspace } from '../workspaces/workspace.js';
-import { Place } from '../places/place.js';
-import { inWorkspace } from '../workspaces/in-workspace.js';
 import { readSheet } from '../sheet/read-sheet.js';
 import { DEMO_SESSIONS, demoStrikes } from './demo-sessions.js';
-import { DEMO_PLACES } from './meridian-places.js';
+import { DEMO_COURSES, DEMO_EVENTS, DEMO_SEASONS } from './meridian-courses.js';
 import { DEMO_PLAYERS, REP, WORKSPACE_NAME, type DemoPlayer } from './meridian-swing.js';
 
 const DEMO_WORKSPACE = '7a5c4e00-0000-4000-8000-00000000de30';
@@ -23,17 +21,42 @@ export async function loadDemo(orm: MikroORM): Promise<void> {
     if (await em.findOne(Workspace, { id: DEMO_WORKSPACE })) return;
     em.create(Workspace, { id: DEMO_WORKSPACE, name: WORKSPACE_NAME, person: REP, createdAt: new Date(0) }, { persist: true });
   });
-  await inWorkspace(orm, DEMO_WORKSPACE, loadPlaces);
+  await loadCircuit(orm);
   for (const [i, player] of DEMO_PLAYERS.entries()) await loadPlayer(orm, player, i);
 }
 
-async function loadPlaces(em: EntityManager): Promise<void> {
-  const known = new Set((await em.find(Place, {}, { fields: ['id'] })).map((place) => place.id));
-  DEMO_PLACES.forEach(({ course, season, conditions, surface }, i) => {
-    const id = demoId(8999, i);
-    if (known.has(id)) return;
-    em.create(Place, { id, workspaceId: DEMO_WORKSPACE, course, season, conditions: { ...conditions, targetElevationM: 0 }, surface: { area: 'fairway', ...surface }, place: i }, { persist: true });
+/** Where ids of what is no single player's begin. */
+const CIRCUIT = 8999;
+
+/** Courses, seasons and events, each as a change of its own. */
+async function loadCircuit(orm: MikroORM): Promise<void> {
+  const scope = { workspaceId: DEMO_WORKSPACE, who: REP };
+  const courseId = (name: string) => demoId(CIRCUIT, 100 + DEMO_COURSES.findIndex((course) => course.name === name));
+  await applyChange(orm, scope, {
+    id: demoId(CIRCUIT, 1), why: 'the courses of the swing, written down',
+    commands: [
+      ...DEMO_COURSES.map((course): Command => ({ do: 'addCourse', course: { id: courseId(course.name), ...course } })),
+      ...DEMO_SEASONS.map((season, i): Command => ({ do: 'addSeason', season: { id: demoId(CIRCUIT, 200 + i), ...season } })),
+    ],
   });
+  await applyChange(orm, scope, {
+    id: demoId(CIRCUIT, 2), why: '',
+    commands: DEMO_EVENTS.map(({ name, inDays, courses, season: seasonName, tee, clubs, lengthIn, notes, windShare }, e): Command => ({
+      do: 'addEvent',
+      event: {
+        id: eventId(name), name, notes, limits: { clubs, lengthIn },
+        rounds: courses.map((course, i): EventRound => {
+          const { seasons } = DEMO_COURSES.find((one) => one.name === course)!;
+          const { air, ground } = seasons.find((one) => one.name === seasonName) ?? seasons[0]!;
+          return { id: demoId(CIRCUIT, 1000 + e * 10 + i), name: `Round ${i + 1}`, day: dayFromNow(inDays + i), courseId: courseId(course), tee, air: { ...air, windMps: Math.round(air.windMps * (windShare?.[i] ?? 1) * 10) / 10 }, ground, forecast: null };
+        }),
+      },
+    })),
+  });
+}
+
+function eventId(name: string): string {
+  return demoId(CIRCUIT, 300 + DEMO_EVENTS.findIndex((event) => event.name === name));
 }
 
 /** Ids that are the same on every load, so that a second load does nothing and links into the demo keep working. */
@@ -78,17 +101,17 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
   }
   await loadSessions(orm, player.name, index);
   if (!player.plan) return;
-  const { swaps, inDays, lasts, needs, ...plan } = player.plan;
+  const { swaps, inDays, lasts, needs, event, choosing, ...plan } = player.plan;
   const planId = demoId(index, 50);
   await applyChange(orm, scope, {
     id: demoId(index, 60), why: '',
     commands: [
-      { do: 'addPlan', plan: { ...plan, id: planId, bagId: demoId(index, 25), playerId, startsOn: dayFromNow(inDays), endsOn: dayFromNow(inDays + lasts) } },
+      { do: 'addPlan', plan: { ...plan, id: planId, bagId: demoId(index, 25), playerId, startsOn: dayFromNow(inDays), endsOn: dayFromNow(inDays + lasts), ...(event && { eventId: eventId(event) }) } },
       {
         do: 'setSwaps', planId, version: 1,
         swaps: swaps.map((swap) => ({ why: swap.why, ...(swap.out && { outId: idOf(swap.out) }), ...(swap.in && { inId: idOf(swap.in) }) })),
       },
-      ...(needs ? [{ do: 'editPlan' as const, planId, version: 1, set: { choosing: { needs: needs.map(needOf), limit: 14, changeStrokes: 0.02, always: [], never: [] } } }] : []),
+      ...(needs || choosing ? [{ do: 'editPlan' as const, planId, version: 1, set: { choosing: { needs: (needs ?? []).map(needOf), limit: 14, changeStrokes: 0.02, always: [], never: [], ...choosing } } }] : []),
     ],
   });
 }

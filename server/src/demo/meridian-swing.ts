@@ -1,6 +1,6 @@
 import type { GapSettings } from '@tasche/core';
 import { toMetres } from '@tasche/core';
-import type { Hand } from '@tasche/contract';
+import type { Hand, PlanChoosing } from '@tasche/contract';
 
 /** The Meridian Swing: a circuit, a rep and four players, all invented. Clubs are in the CSV files beside this one. */
 export const REP = 'Jonas Brandl';
@@ -22,6 +22,9 @@ export interface DemoPlayer {
     swaps: readonly { out?: string; in?: string; why: string }[];
     /** Yards, how often a round, and what of it: the shots the course asks. */
     needs?: readonly (readonly [yd: number, times: number, what?: 'hold' | 'drive' | 'rough' | 'tee', leftYd?: number])[];
+    /** By name; its rounds are then worked out from its courses. */
+    event?: string;
+    choosing?: Partial<PlanChoosing>;
   };
 }
 
@@ -72,6 +75,7 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
       name: 'Hochfirn Open', course: 'Hochfirn, 1,520 m', inDays: 16, lasts: 3,
       ground: 'Soft, fluffy sand', weather: 'Thin dry air, 12 to 19 °C, little wind',
       swaps: [{ out: '58', in: '58 wide', why: 'Soft turf and fluffy sand want more bounce.' }],
+      event: 'Hochfirn Open',
     },
   },
   {
@@ -92,5 +96,8 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
       { name: 'Summer fourteen', clubs: ['Driver', '3 wood', '5 wood', 'Hybrid 4', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW', '50', '54', '58', 'Putter'] },
     ],
     changes: [{ club: '8 iron', key: 'loftMeasuredDeg', value: 36.5, daysAgo: 12, why: 'half a degree weak on the gauge; leave until spring' }],
+    plan: {
+      name: 'Winter fours', course: 'Skarvoy Links', inDays: 23, lasts: 0, ground: 'Soaked, short rough', weather: '4 °C, wind', swaps: [], event: 'Winter fours', choosing: { limit: 10, changeStrokes: 0 },
+    },
   },
 ];

@@ -1,5 +1,5 @@
 import {
-  MOST_FILE_BYTES, MOST_ORDER_CHARACTERS, MOST_STRIKES_ANSWERED, dateSchema, distanceUnitSchema, idSchema, parseChangeRequest, shotKindSchema, wholeDocument, writeSheetCsv,
+  MOST_FILE_BYTES, MOST_FORECAST_DAYS, MOST_ORDER_CHARACTERS, MOST_STRIKES_ANSWERED, dateSchema, distanceUnitSchema, idSchema, parseChangeRequest, shotKindSchema, wholeDocument, writeSheetCsv,
   type KnownMapping, type SignedInView,
 } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
@@ -7,7 +7,9 @@ import express, { Router, type Request } from 'express';
 import * as yup from 'yup';
 import { applyChange } from '../changes/apply-change.js';
 import { undoChange } from '../changes/undo-change.js';
-import { readPlaces } from '../places/place.js';
+import { coursePlace, readCircuit } from '../circuit/circuit.js';
+import { readForecast } from '../weather/read-forecast.js';
+import { chooseForRound } from '../plans/choose-for-round.js';
 import { readRoster } from '../players/read-roster.js';
 import { exportLocker } from '../sheet/export-locker.js';
 import { importSheet } from '../sheet/import-sheet.js';
@@ -31,6 +33,7 @@ const sheetQuery = params({ asOf: dateSchema, bag: idSchema, unit: distanceUnitS
 const rosterQuery = params({ today: dateSchema });
 const pageQuery = params({ limit: yup.number().integer().min(1).max(200).default(50), before: yup.string().max(40).matches(/^\d{4}-\d\d-\d\dT[\d:.]+Z$/) });
 const betweenQuery = params({ from: required(dateSchema), to: required(dateSchema) });
+const forecastQuery = params({ from: required(dateSchema), days: yup.number().integer().min(1).max(MOST_FORECAST_DAYS).default(1) });
 const importQuery = params({
   take: required(yup.string().oneOf(['none', 'good', 'all'] as const)), changeId: required(idSchema), takenOn: required(dateSchema),
 });
@@ -43,7 +46,7 @@ const liveQuery = params({ after: yup.number().integer().min(0).default(0) });
 const hitSchema = wholeDocument(yup.object({ clubId: required(idSchema), shot: required(shotKindSchema), count: required(yup.number().strict().integer().min(1).max(50)) }).strict().noUnknown('unknown field: ${unknown}'));
 
 /** Every route: thin, checked at the border, scoped to the asker's workspace. */
-export function api({ orm, signIn, news, monitor }: Pick<AppOptions, 'orm' | 'signIn'> & Partial<Pick<AppOptions, 'news' | 'monitor'>>): Router {
+export function api({ orm, signIn, news, monitor, weather }: Pick<AppOptions, 'orm' | 'signIn'> & Partial<Pick<AppOptions, 'news' | 'monitor' | 'weather'>>): Router {
   const router = Router();
   const scoped = async <T>(request: Request, work: (em: EntityManager) => Promise<T>): Promise<T> =>
     inWorkspace(orm, (await signIn(request)).workspaceId, work);
@@ -63,8 +66,22 @@ export function api({ orm, signIn, news, monitor }: Pick<AppOptions, 'orm' | 'si
     response.json(await scoped(request, (em) => readRoster(em, today ?? new Date().toISOString().slice(0, 10))));
   });
 
-  router.get('/places', async (request, response) => {
-    response.json(await scoped(request, readPlaces));
+  router.get('/circuit', async (request, response) => {
+    response.json(await scoped(request, readCircuit));
+  });
+
+  router.get('/courses/:courseId/forecast', async (request, response) => {
+    const { courseId } = params({ courseId: required(idSchema) }).validateSync(request.params);
+    const { from, days } = forecastQuery.validateSync(request.query);
+    const gone = new AbortController();
+    response.once('close', () => { gone.abort(); });
+    response.json(await readForecast(weather, await scoped(request, (em) => coursePlace(em, courseId)), from, days, gone.signal));
+  });
+
+  // What the page works out for itself, for scripts: the best bag of a round.
+  router.get('/plans/:planId/rounds/:roundId/choice', async (request, response) => {
+    const { planId, roundId } = params({ planId: required(idSchema), roundId: required(idSchema) }).validateSync(request.params);
+    response.json(await chooseForRound(orm, (await signIn(request)).workspaceId, planId, roundId));
   });
 
   router.get('/players/:playerId/sheet', async (request, response) => {

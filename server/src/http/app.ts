@@ -7,6 +7,7 @@ import type { Logger } from 'pino';
 import type { Scope } from '../workspaces/in-workspace.js';
 import type { MonitorLink } from '../monitor/monitor-link.js';
 import type { StrikeNews } from '../monitor/strike-news.js';
+import type { ForecastSource } from '../weather/forecast-source.js';
 import { api } from './api.js';
 import { answerProblem, notForOthers } from './problems.js';
 
@@ -21,10 +22,12 @@ export interface AppOptions {
   news?: StrikeNews;
   /** The launch monitor, where there is one. */
   monitor?: MonitorLink;
+  /** Who is asked for forecasts, where there is anybody. */
+  weather?: ForecastSource;
 }
 
 /** The whole web application. It keeps nothing in memory or on disk between requests. */
-export function createApp({ orm, signIn, log, webFolder, news, monitor }: AppOptions): Express {
+export function createApp({ orm, signIn, log, webFolder, news, monitor, weather }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(helmet({
@@ -44,7 +47,7 @@ export function createApp({ orm, signIn, log, webFolder, news, monitor }: AppOpt
     },
     strictTransportSecurity: false,
   }));
-  app.use('/api', notForOthers, api({ orm, signIn, news, monitor }));
+  app.use('/api', notForOthers, api({ orm, signIn, news, monitor, weather }));
   if (webFolder && existsSync(webFolder)) {
     app.use('/assets', express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
     app.use(express.static(webFolder, { index: false }));

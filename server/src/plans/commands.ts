@@ -1,3 +1,4 @@
+import { emptyRound, type PlanRound } from '@tasche/contract';
 import { SwapError, applySwaps } from '@tasche/core';
 import { Bag } from '../bags/bag.js';
 import { fill, loadClubFor } from '../bags/commands.js';
@@ -6,19 +7,20 @@ import type { Trail } from '../changes/trail.js';
 import { badInput, notFound, ruleBroken } from '../http/refusal.js';
 import type { Plan } from './plan.js';
 
-export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'removePlan'> = {
-  async addPlan({ plan: { bagId, ...plan } }, { trail }) {
+export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'removePlan' | 'editRound' | 'setRoundBag'> = {
+  async addPlan({ plan: { bagId, eventId = null, ...plan } }, { trail }) {
     const player = await trail.load('player', plan.playerId);
     if (!player) throw notFound('player');
     if (await trail.load('plan', plan.id)) throw badInput('plan.id: a plan of that id exists already');
     if (await trail.load('bag', bagId)) throw badInput('plan.bagId: a bag of that id exists already');
+    if (eventId !== null) { const event = await trail.load('event', eventId); if (!event || event.removedAt) throw notFound('event'); }
     const gamer = await trail.em.findOne(Bag, { playerId: plan.playerId, gamer: true, removedAt: null });
     if (!gamer) throw ruleBroken(`${player.name} has no gamer bag to plan from.`);
     const baseClubIds = await trail.clubIdsOf(gamer);
     const bag = trail.create('bag', {
       id: bagId, playerId: plan.playerId, planId: plan.id, name: plan.name, note: '', ready: false, gamer: false,
     });
-    trail.create('plan', { ...plan, bagId, baseClubIds, swaps: [], choosing: null });
+    trail.create('plan', { ...plan, bagId, baseClubIds, swaps: [], choosing: null, eventId, rounds: [] });
     await fill(trail, bag, baseClubIds);
     return { playerId: plan.playerId, summary: `${plan.name} planned` };
   },
@@ -49,12 +51,41 @@ export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'remov
     return { playerId: plan.playerId, summary: `${plan.name}: ${swaps.length} swap${swaps.length === 1 ? '' : 's'}` };
   },
 
+  async editRound({ planId, version, roundId, set }, { trail }) {
+    const plan = await loadPlan(trail, planId);
+    requireVersion(plan, version, plan.name, Object.entries(set).map(([field, yours]) => ({ field, yours, theirs: roundOf(plan, roundId)[field as keyof PlanRound] })));
+    await requireRound(trail, plan, roundId);
+    trail.edit('plan', plan, { rounds: withRound(plan, { ...roundOf(plan, roundId), ...set }) });
+    return { playerId: plan.playerId, summary: `${plan.name}: ${Object.keys(set).join(', ')} of a round changed` };
+  },
+
+  async setRoundBag({ planId, version, roundId, bagId, clubIds, swaps, triggers }, { trail }) {
+    const plan = await loadPlan(trail, planId);
+    requireVersion(plan, version, plan.name, [{ field: 'bag', yours: clubIds, theirs: roundOf(plan, roundId).bagId }]);
+    const name = await requireRound(trail, plan, roundId);
+    const round = roundOf(plan, roundId);
+    if (round.bagId !== null && round.bagId !== bagId) throw badInput(`${name} has a bag already, of another id.`, [{ field: 'bagId', message: 'is not the round\u2019s bag' }]);
+    if (new Set(clubIds).size !== clubIds.length) throw badInput('A club is in the bag twice.', [{ field: 'clubIds', message: 'holds one twice' }]);
+    const standing = await trail.load('bag', bagId);
+    if (standing && (standing.planId !== plan.id || standing.removedAt)) throw badInput('bagId: a bag of that id is something else');
+    const bag = standing ?? trail.create('bag', { id: bagId, playerId: plan.playerId, planId: plan.id, name: `${plan.name}, ${name}`.slice(0, 80), note: '', ready: false, gamer: false });
+    for (const id of clubIds) await loadClubFor(trail, bag, id);
+    await trail.setBagClubs(bag, clubIds);
+    trail.edit('plan', plan, { rounds: withRound(plan, { ...round, bagId, swaps, triggers }) });
+    return { playerId: plan.playerId, summary: `${plan.name}: the bag of ${name}, ${clubIds.length} clubs` };
+  },
+
   async removePlan({ planId, version }, { trail }) {
     const plan = await loadPlan(trail, planId);
     requireVersion(plan, version, plan.name, []);
     const bag = (await trail.load('bag', plan.bagId))!;
     if (bag.gamer) throw ruleBroken(`${bag.name} is the gamer. Make another bag the gamer first.`);
     trail.edit('bag', bag, { removedAt: new Date() });
+    for (const { bagId } of plan.rounds) {
+      const own = bagId === null ? undefined : await trail.load('bag', bagId);
+      if (own?.gamer) throw ruleBroken(`${own.name} is the gamer. Make another bag the gamer first.`);
+      if (own && !own.removedAt) trail.edit('bag', own, { removedAt: new Date() });
+    }
     trail.edit('plan', plan, { removedAt: new Date() });
     return { playerId: plan.playerId, summary: `${plan.name} deleted` };
   },
@@ -74,4 +105,20 @@ async function stillOwned(trail: Trail, clubIds: readonly string[]): Promise<str
     if (club && !club.removedAt) owned.push(id);
   }
   return owned;
+}
+
+function roundOf(plan: Plan, roundId: string): PlanRound {
+  return plan.rounds.find((round) => round.roundId === roundId) ?? emptyRound(roundId);
+}
+
+function withRound(plan: Plan, round: PlanRound): PlanRound[] {
+  return plan.rounds.some(({ roundId }) => roundId === round.roundId) ? plan.rounds.map((one) => (one.roundId === round.roundId ? round : one)) : [...plan.rounds, round];
+}
+
+/** The round is one of the plan's event. @returns its name */
+async function requireRound(trail: Trail, plan: Plan, roundId: string): Promise<string> {
+  const event = plan.eventId ? await trail.load('event', plan.eventId) : undefined;
+  const round = event?.rounds.find(({ id }) => id === roundId);
+  if (!round) throw badInput(`${plan.name} has no such round.`, [{ field: 'roundId', message: 'is no round of the event' }]);
+  return round.name;
 }

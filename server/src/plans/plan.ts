@@ -1,5 +1,5 @@
 import type { Swap } from '@tasche/core';
-import type { PlanChoosing, PlanView } from '@tasche/contract';
+import type { PlanChoosing, PlanRound, PlanView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
@@ -22,6 +22,8 @@ export const Plan = defineEntity({
     baseClubIds: p.json<string[]>(),
     swaps: p.json<Swap[]>(),
     choosing: p.json<PlanChoosing>().nullable(),
+    eventId: p.uuid().nullable(),
+    rounds: p.json<PlanRound[]>(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),
   },
@@ -29,6 +31,6 @@ export const Plan = defineEntity({
 export type Plan = InferEntity<typeof Plan>;
 
 export function planView(plan: Plan): PlanView {
-  const { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps } = plan;
-  return { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps, choosing: plan.choosing ?? null, removed: plan.removedAt != null };
+  const { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps, rounds } = plan;
+  return { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps, choosing: plan.choosing ?? null, eventId: plan.eventId ?? null, rounds, removed: plan.removedAt != null };
 }

@@ -23,9 +23,10 @@ const views = [
   <nav aria-label="Views">
     <RouterLink to="/roster" class="brand">tasche</RouterLink>
     <RouterLink to="/roster" class="view" :class="{ here: route.name === 'roster' }">Roster</RouterLink>
+    <RouterLink to="/courses" class="view" :class="{ here: route.name === 'courses' || route.name === 'seasons' }">Courses</RouterLink>
     <template v-if="playerId">
       <RouterLink
-        v-for="view in views" :key="view.name" class="view" :class="{ here: route.name === view.name || (view.name === 'range' && route.name === 'range-import') }"
+        v-for="view in views" :key="view.name" class="view" :class="{ here: route.name === view.name || (view.name === 'range' && route.name === 'range-import') || (view.name === 'plan' && route.name === 'swap-sheet') }"
         :to="viewLink(view.name, playerId, route)">
         {{ view.label }}
       </RouterLink>

@@ -16,7 +16,7 @@ function show(field: string, value: unknown): string {
   const quantity = quantityOf(field);
   if (quantity && (typeof value === 'number' || typeof value === 'string')) return showQuantity(quantity, value);
   if (typeof value === 'object' && 'carryM' in value) return `${(value as { carryM: number }).carryM.toFixed(1)} m`;
-  return Array.isArray(value) ? `${value.length} swaps` : JSON.stringify(value);
+  return Array.isArray(value) ? `${value.length} ${field === 'bag' ? 'clubs' : field}` : JSON.stringify(value);
 }
 </script>
 

@@ -1,4 +1,4 @@
-import type { BagView, ChangeResult, ClubView, Command, PlanView, SheetView } from '@tasche/contract';
+import { planRoundOf, type BagView, type ChangeResult, type ClubView, type Command, type PlanRound, type PlanView, type SheetView } from '@tasche/contract';
 import { applySwaps, type Fact, type Reading, type Spec } from '@tasche/core';
 
 /**
@@ -39,14 +39,14 @@ function withCommand(sheet: SheetView, command: Command): SheetView {
     case 'takeOut': return mapBag(sheet, command.bagId, (bag) => ({ ...bag, clubIds: bag.clubIds.filter((id) => id !== command.clubId) }));
     case 'makeGamer': return { ...sheet, bags: sheet.bags.map((bag) => ({ ...bag, gamer: bag.id === command.bagId })) };
     case 'addPlan': {
-      const { bagId, ...plan } = command.plan;
+      const { bagId, eventId = null, ...plan } = command.plan;
       if (sheet.plans.some((one) => one.id === plan.id)) return sheet;
       const baseClubIds = sheet.bags.find((bag) => bag.gamer)?.clubIds ?? [];
       const bag: BagView = {
         id: bagId, playerId: plan.playerId, version: 1, name: plan.name, note: '', ready: false, gamer: false,
         planId: plan.id, clubIds: baseClubIds, removed: false,
       };
-      return { ...sheet, bags: [...sheet.bags, bag], plans: [{ ...plan, bagId, baseClubIds, swaps: [], choosing: null, version: 1, removed: false }, ...sheet.plans] };
+      return { ...sheet, bags: [...sheet.bags, bag], plans: [{ ...plan, bagId, baseClubIds, swaps: [], choosing: null, eventId, rounds: [], version: 1, removed: false }, ...sheet.plans] };
     }
     case 'editPlan': return mapPlan(sheet, command.planId, (plan) => ({ ...plan, ...command.set }));
     case 'setSwaps': {
@@ -57,9 +57,19 @@ function withCommand(sheet: SheetView, command: Command): SheetView {
     }
     case 'removePlan': {
       const plan = sheet.plans.find((one) => one.id === command.planId);
-      return { ...sheet, plans: sheet.plans.filter((one) => one !== plan), bags: sheet.bags.filter((bag) => bag.id !== plan?.bagId) };
+      return { ...sheet, plans: sheet.plans.filter((one) => one !== plan), bags: sheet.bags.filter((bag) => bag.planId === null || bag.planId !== plan?.id) };
     }
-    // Sessions stand beside the sheet, not on it.
+    case 'editRound': return mapPlan(sheet, command.planId, (plan) => withRound(plan, { ...planRoundOf(plan, command.roundId), ...command.set }));
+    case 'setRoundBag': {
+      const plan = sheet.plans.find((one) => one.id === command.planId);
+      if (!plan) return sheet;
+      const { bagId, clubIds, swaps, triggers, roundId } = command;
+      const bag: BagView = { id: bagId, playerId: plan.playerId, version: 1, name: plan.name, note: '', ready: false, gamer: false, planId: plan.id, clubIds, removed: false };
+      const bags = sheet.bags.some((one) => one.id === bagId) ? sheet.bags.map((one) => (one.id === bagId ? { ...one, clubIds } : one)) : [...sheet.bags, bag];
+      return mapPlan({ ...sheet, bags }, plan.id, (one) => withRound(one, { ...planRoundOf(one, roundId), bagId, swaps, triggers }));
+    }
+    // Sessions, and what a whole workspace plays, stand beside the sheet, not on it.
+    case 'addCourse': case 'editCourse': case 'removeCourse': case 'addSeason': case 'editSeason': case 'removeSeason': case 'addEvent': case 'editEvent': case 'removeEvent':
     case 'addSession': case 'editSession': case 'removeSession': case 'addStrikes': case 'editStrikes': return sheet;
   }
 }
@@ -100,6 +110,10 @@ function mapClub(sheet: SheetView, id: string, change: (club: ClubView) => ClubV
 
 function mapBag(sheet: SheetView, id: string, change: (bag: BagView) => BagView): SheetView {
   return { ...sheet, bags: sheet.bags.map((bag) => (bag.id === id ? change(bag) : bag)) };
+}
+
+function withRound(plan: PlanView, round: PlanRound): PlanView {
+  return { ...plan, rounds: plan.rounds.some(({ roundId }) => roundId === round.roundId) ? plan.rounds.map((one) => (one.roundId === round.roundId ? round : one)) : [...plan.rounds, round] };
 }
 
 function mapPlan(sheet: SheetView, id: string, change: (plan: PlanView) => PlanView): SheetView {

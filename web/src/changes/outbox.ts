@@ -87,7 +87,7 @@ function send(outgoing: Outgoing): Promise<ChangeResult> {
 /** What was typed after `done` was sent but before it was answered was typed on top of it, so it carries on from its versions. */
 function renewed(next: Outgoing, done: Outgoing, result: ChangeResult): Outgoing {
   if (next.kind !== 'change' || done.kind !== 'change') return next;
-  const versions = new Map([...result.players, ...result.clubs, ...result.bags, ...result.plans, ...result.sessions].map((row) => [row.id, row.version]));
+  const versions = new Map([...result.players, ...result.clubs, ...result.bags, ...result.plans, ...result.sessions, ...result.courses, ...result.seasons, ...result.events].map((row) => [row.id, row.version]));
   const sentOn = new Map(done.request.commands.map((command) => [subjectOf(command), versionIn(command)]));
   const commands = next.request.commands.map((command) => {
     const subject = subjectOf(command);
@@ -112,7 +112,13 @@ export function subjectOf(command: Command): string | undefined {
     case 'addBag': return command.bag.id;
     case 'editBag': case 'removeBag': case 'putIn': case 'takeOut': case 'makeGamer': return command.bagId;
     case 'addPlan': return command.plan.id;
-    case 'editPlan': case 'setSwaps': case 'removePlan': return command.planId;
+    case 'editPlan': case 'setSwaps': case 'removePlan': case 'editRound': case 'setRoundBag': return command.planId;
+    case 'addCourse': return command.course.id;
+    case 'editCourse': case 'removeCourse': return command.courseId;
+    case 'addSeason': return command.season.id;
+    case 'editSeason': case 'removeSeason': return command.seasonId;
+    case 'addEvent': return command.event.id;
+    case 'editEvent': case 'removeEvent': return command.eventId;
     case 'addSession': return command.session.id;
     case 'editSession': case 'removeSession': case 'addStrikes': case 'editStrikes': return command.sessionId;
   }

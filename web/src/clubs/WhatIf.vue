@@ -2,7 +2,7 @@
 import { BENDING_CAUTION, formatDegrees, ladderClub, signedDistance, whatIf, type CarryEstimate, type DistanceUnit, type Tweak } from '@tasche/core';
 import type { ClubView } from '@tasche/contract';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { baselineOf } from '../conditions/setting-query';
+import { baselineOf } from '@tasche/contract';
 import { conditionsWorker } from '../conditions/worker-link';
 import { useSheet } from '../sheet/sheet-store';
 

@@ -7,7 +7,7 @@ import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
-import { baselineOf } from '../conditions/setting-query';
+import { baselineOf } from '@tasche/contract';
 import { chartInk } from '../flight/flight-charts';
 import { HELD_SHARE, landingView } from '../range/range-charts';
 import { rangeWorker } from '../range/range-link';

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { AREAS, CONDITION_BOUNDS, FIRMNESSES, GRASSES, type Conditions, type DistanceUnit, type Setting, type Surface } from '@tasche/core';
+import { AREAS, CONDITION_BOUNDS, FIRMNESSES, GRASSES, stillAir, type Conditions, type DistanceUnit, type Setting, type Surface } from '@tasche/core';
 import { ArrowDown } from 'lucide-vue-next';
 import { computed, nextTick, onMounted, ref } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
 import { airUnits, airWords, windWords, type AirPart } from './air-units';
-import { usePlaces } from './places-store';
+import { useCircuit } from '../courses/circuit-store';
 
 /** The air and the ground the ladder is read in: a place, or numbers of one's own. */
 const props = defineProps<{ setting: Setting | null; baseline: Setting; unit: DistanceUnit; complaints: readonly string[]; problem?: string }>();
 const emit = defineEmits<{ set: [setting: Setting | null] }>();
-const store = usePlaces();
+const store = useCircuit();
 const first = ref<HTMLSelectElement | null>(null);
 onMounted(() => void store.load());
 
@@ -53,12 +53,17 @@ function choose(part: keyof Surface, value: string): void {
 const same = (a: Setting, b: Setting) =>
   (Object.keys(CONDITION_BOUNDS) as (keyof Conditions)[]).every((field) => Math.abs((a.conditions[field] ?? -1) - (b.conditions[field] ?? -1)) < 0.006) &&
   (Object.keys(props.baseline.surface) as (keyof Surface)[]).every((part) => a.surface[part] === b.surface[part]);
-const placeId = computed(() => (props.setting ? store.places.find((place) => same(place, shown.value))?.id ?? 'own' : 'baseline'));
-const courses = computed(() => [...new Set(store.places.map((place) => place.course))]);
+/** Courses in their seasons. The wind of a season is put in the face: a ladder knows no bearing. */
+const places = computed(() => store.courses.flatMap((course) => course.seasons.map(({ name, air, ground }) => ({
+  id: `${course.id} ${name}`, course: course.name, season: name,
+  conditions: { ...stillAir(air, course), windMps: air.windMps }, surface: { area: 'fairway' as const, firmness: ground.fairways, grass: ground.grass },
+}))));
+const placeId = computed(() => (props.setting ? places.value.find((place) => same(place, shown.value))?.id ?? 'own' : 'baseline'));
+const courses = computed(() => [...new Set(places.value.map((place) => place.course))]);
 
 function goTo(id: string): void {
   refused.value = '';
-  const place = store.places.find((one) => one.id === id);
+  const place = places.value.find((one) => one.id === id);
   if (id === 'baseline') emit('set', null);
   else if (place) emit('set', { conditions: place.conditions, surface: place.surface });
 }
@@ -77,7 +82,7 @@ defineExpose({ focus });
         <option value="baseline">Baseline: {{ airWords('temperature', baseline.conditions.temperatureC, unit) }}, {{ baseline.conditions.altitudeM === 0 ? 'sea level' : airWords('altitude', baseline.conditions.altitudeM, unit) }}, calm</option>
         <option v-if="placeId === 'own'" value="own">Air of my own</option>
         <optgroup v-for="course in courses" :key="course" :label="course">
-          <option v-for="place in store.places.filter((one) => one.course === course)" :key="place.id" :value="place.id">{{ place.course }}, {{ place.season }}</option>
+          <option v-for="place in places.filter((one) => one.course === course)" :key="place.id" :value="place.id">{{ place.course }}, {{ place.season }}</option>
         </optgroup>
       </select>
     </label>

@@ -1,11 +1,6 @@
-import { AREAS, BASELINE, CONDITION_BOUNDS, FIRMNESSES, GRASSES, MEDIUM_FAIRWAY, type Conditions, type Setting, type Surface } from '@tasche/core';
+import { AREAS, CONDITION_BOUNDS, FIRMNESSES, GRASSES, type Conditions, type Setting, type Surface } from '@tasche/core';
 import { conditionsSchema, surfaceSchema } from '@tasche/contract';
 import type { LocationQuery } from 'vue-router';
-
-/** Where a player's carries are known from: their own air, or the usual one, and a medium fairway. Shifts are against it. */
-export function baselineOf(player: { baseline: Conditions | null }): Setting {
-  return { conditions: player.baseline ?? BASELINE, surface: MEDIUM_FAIRWAY };
-}
 
 /** The air and the ground as they stand in an address, in C, m, %, m/s and degrees. */
 const NUMBERS: Readonly<Record<string, keyof Conditions>> = {

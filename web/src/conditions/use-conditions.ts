@@ -2,7 +2,8 @@ import { movedShot, type LadderClub, type MovedShot, type Setting, type Shot, ty
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSheet } from '../sheet/sheet-store';
-import { baselineOf, readSetting, settingQuery } from './setting-query';
+import { baselineOf } from '@tasche/contract';
+import { readSetting, settingQuery } from './setting-query';
 import { shotKey } from './shot-key';
 import { conditionsWorker } from './worker-link';
 

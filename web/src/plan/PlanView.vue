@@ -6,7 +6,7 @@ import { NSelect } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { shortDay, today } from '../app/day';
+import { shortDay } from '../app/day';
 import LeftOut from '../bag/LeftOut.vue';
 import { useBagLadder } from '../bag/use-bag-ladder';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
@@ -20,7 +20,9 @@ import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
 import ChoosePanel from './ChoosePanel.vue';
 import PlanForm from './PlanForm.vue';
+import EventForm from './EventForm.vue';
 import SwapCard from './SwapCard.vue';
+import { usePlan } from './use-plan';
 
 /** A week from the gamer bag: what goes out, what comes in, why, and what each swap does; printed as a swap sheet. */
 const props = defineProps<{ playerId: string; planId?: string }>();
@@ -29,15 +31,13 @@ const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
 
-const plans = computed(() => [...store.sheet!.plans].sort((a, b) => a.startsOn.localeCompare(b.startsOn)));
-const plan = computed(() => plans.value.find((one) => one.id === props.planId) ??
-  (props.planId ? undefined : plans.value.find((one) => one.endsOn >= today()) ?? plans.value.at(-1)));
+const { plans, plan } = usePlan(props);
 const bag = computed(() => store.sheet!.bags.find((one) => one.id === plan.value?.bagId));
 const ladder = useBagLadder(bag);
 const { unit, school, report, options, setting, moved } = ladder;
 const airBar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 const airOpen = ref(false);
-const writing = ref<'new' | 'edit' | null>(null);
+const writing = ref<'new' | 'edit' | 'event' | null>(null);
 const pointed = ref<StepReport | null>(null);
 const active = ref<string | null>(null);
 watch(() => props.planId, () => { writing.value = null; active.value = null; });
@@ -158,14 +158,16 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <NSelect v-model:value="school" :options="SCHOOLS.map((one) => ({ value: one.id, label: one.name }))" style="width: 190px" :input-props="{ 'aria-label': 'School' }" />
         <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
         <button v-if="plan" class="plain-button" @click="writing = 'edit'">Edit the week</button>
-        <button v-if="store.gamer" class="plain-button" :class="{ main: !plan }" @click="writing = 'new'">Plan a week</button>
+        <button v-if="store.gamer" class="plain-button" @click="writing = 'new'">Plan a week</button>
+        <button v-if="store.gamer" class="plain-button" :class="{ main: !plan }" @click="writing = 'event'">Plan an event</button>
         <button v-if="plan" class="plain-button" :aria-expanded="airOpen || Boolean(setting)" title="Alt A" @click="airOpen = !airOpen">Air and ground</button>
         <RouterLink v-if="bag" class="plain-button" :to="{ name: 'flight', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }">Flights</RouterLink>
         <button v-if="plan" class="plain-button" @click="print">Print the swap sheet</button>
         <button v-if="plan && bag && !bag.gamer" class="plain-button main" :disabled="ladder.tooMany.value > 0" @click="store.change([{ do: 'makeGamer', bagId: bag.id }])">Make it the gamer</button>
       </div>
     </header>
-    <PlanForm v-if="writing" :key="writing" :plan="writing === 'edit' ? plan : undefined" :action="writing === 'edit' ? 'Save the week' : 'Plan it from the gamer bag'" @save="save" @leave="writing = null" />
+    <EventForm v-if="writing === 'event'" :player-id="playerId" @leave="writing = null" />
+    <PlanForm v-else-if="writing" :key="writing" :plan="writing === 'edit' ? plan : undefined" :action="writing === 'edit' ? 'Save the week' : 'Plan it from the gamer bag'" @save="save" @leave="writing = null" />
     <p v-if="!store.gamer" class="quiet">A plan starts from the gamer bag, and there is none yet. <RouterLink :to="{ name: 'bag', params: { playerId } }">To the bag</RouterLink></p>
     <p v-if="props.planId && !plan" class="quiet">This plan is not here; it may have been deleted. History can bring it back.</p>
     <template v-if="plan && bag">

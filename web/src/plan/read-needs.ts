@@ -11,7 +11,7 @@ const LIE_WORDS: readonly [RegExp, Lie][] = [
 
 /**
  * "155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough": a distance to a green, whether it must hold there (else it may run), what it
- * lies on, how often. "drive" is a tee shot with more to come, "left" what is left after it.
+ * lies on, how often. "drive" is a tee shot with more to come, "left" what is left after it. "230-250 x6" are six spread over these distances.
  */
 export function readNeeds(text: string, unit: DistanceUnit): ReadNeeds {
   const needs: Need[] = [];
@@ -21,19 +21,22 @@ export function readNeeds(text: string, unit: DistanceUnit): ReadNeeds {
     const rest = part.replace(/\bx\s?\d+(\.\d+)?\b/, '').replace(/\bleft \d+(\.\d+)?\b/, '');
     const drive = /\bdrive\b/.test(rest);
     const lie = LIE_WORDS.find(([pattern]) => pattern.test(rest))?.[1] ?? (drive ? 'tee' : 'fairway');
-    const distance = /\d+(?:\.\d+)?/.exec(rest);
-    const strange = rest.replace(/\d+(\.\d+)?/, '').replace(/\b(drive|hold|run|wet|heavy|light|rough|sand|bunker|tight|tee|fairway)\b/g, '').trim();
-    if (!distance) return { ok: false, reason: `"${part}" names no distance` };
+    const span = /(\d+(?:\.\d+)?)(?:\s?[-–]\s?(\d+(?:\.\d+)?))?/.exec(rest);
+    const strange = rest.replace(/\d+(\.\d+)?(\s?[-–]\s?\d+(\.\d+)?)?/, '').replace(/\b(drive|hold|run|wet|heavy|light|rough|sand|bunker|tight|tee|fairway)\b/g, '').trim();
+    if (!span) return { ok: false, reason: `"${part}" names no distance` };
     if (strange !== '') return { ok: false, reason: `"${strange}" is not understood` };
-    const distanceM = storedMetres(Number(distance[0]), unit);
+    const [from, to] = [Number(span[1]), Number(span[2] ?? span[1])];
+    if (to < from) return { ok: false, reason: `"${span[0]}" ends before it begins` };
+    // A span is cut in three, and each third stands at its middle.
+    const distances = (to > from ? [1, 3, 5].map((sixth) => from + ((to - from) * sixth) / 6) : [from]).map((value) => storedMetres(value, unit));
     const [least, most] = NEED_BOUNDS.distanceM;
-    if (distanceM < least || distanceM > most) return { ok: false, reason: `${distance[0]} ${unit} is no shot` };
+    if (distances.some((distanceM) => distanceM < least || distanceM > most)) return { ok: false, reason: `${span[0]} ${unit} is no shot` };
     const leftM = left ? storedMetres(Number(left[1]), unit) : undefined;
     if (leftM !== undefined && (leftM < NEED_BOUNDS.leftM[0] || leftM > NEED_BOUNDS.leftM[1])) return { ok: false, reason: `${left![1]} ${unit} cannot be left` };
     const weight = times ? Number(times[1]) : 1;
     if (weight > NEED_BOUNDS.weight[1]) return { ok: false, reason: `${times![1]} times is too often` };
     const mustHold = !drive && /\bhold\b/.test(rest);
-    needs.push({ name: needName(drive, distanceM, lie, mustHold, unit), to: drive ? 'fairway' : 'green', distanceM, lie, mustHold, weight, ...(drive && leftM !== undefined && { leftM }) });
+    for (const distanceM of distances) needs.push({ name: needName(drive, distanceM, lie, mustHold, unit), to: drive ? 'fairway' : 'green', distanceM, lie, mustHold, weight: weight / distances.length, ...(drive && leftM !== undefined && { leftM }) });
   }
   return needs.length > 0 ? { ok: true, needs } : { ok: false, reason: 'nothing written' };
 }

@@ -11,7 +11,7 @@ import { request } from '../api/request';
 import { shortDay, today } from '../app/day';
 import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
-import { baselineOf } from '../conditions/setting-query';
+import { baselineOf } from '@tasche/contract';
 import { useSheet } from '../sheet/sheet-store';
 import { lookAtFile, type FileLook } from './read-file';
 import { sendFile, type Sending } from './send-file';

@@ -9,7 +9,7 @@ import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
 import { settingWords } from '../conditions/air-units';
-import { baselineOf } from '../conditions/setting-query';
+import { baselineOf } from '@tasche/contract';
 import { chartInk } from '../flight/flight-charts';
 import { useSheet } from '../sheet/sheet-store';
 import GroupTable from './GroupTable.vue';

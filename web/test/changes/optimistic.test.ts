@@ -52,7 +52,7 @@ describe('the sheet before the server has answered', () => {
 
 describe('the server\'s answer over the sheet', () => {
   const change = { id: 'x', playerId: 'p', at: '2026-11-25T10:00:00Z', who: 'Jonas', why: '', summary: 'a out', undoes: null, undone: false };
-  const answer = (more: Partial<ChangeResult>): ChangeResult => ({ change, players: [], clubs: [], bags: [], plans: [], sessions: [], ...more });
+  const answer = (more: Partial<ChangeResult>): ChangeResult => ({ change, players: [], clubs: [], bags: [], plans: [], sessions: [], courses: [], seasons: [], events: [], ...more });
 
   it('replaces rows by id, drops removed ones, adds new ones, and leaves other players\' rows alone', () => {
     const after = withResult(start(), answer({

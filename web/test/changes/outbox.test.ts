@@ -10,7 +10,7 @@ let script: Answer[] = [];
 let asked: { path: string; body: ChangeRequest }[] = [];
 
 const change = { id: 'x', playerId: 'p', at: '2026-11-25T10:00:00Z', who: 'Jonas', why: '', summary: '', undoes: null, undone: false };
-const done = (more: Partial<ChangeResult> = {}): Answer => ({ status: 200, body: { change, players: [], clubs: [], bags: [], plans: [], sessions: [], ...more } });
+const done = (more: Partial<ChangeResult> = {}): Answer => ({ status: 200, body: { change, players: [], clubs: [], bags: [], plans: [], sessions: [], courses: [], seasons: [], events: [], ...more } });
 const edit = (id: string, version: number): { kind: 'change'; playerId: string; request: ChangeRequest } => ({
   kind: 'change', playerId: 'p',
   request: { id, commands: [{ do: 'editClub', clubId: 'a', version, readings: [{ key: 'loftSetDeg', value: 31, takenOn: '2026-11-25' }] }] },

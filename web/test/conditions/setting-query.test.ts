@@ -1,7 +1,8 @@
 import { AREAS, BASELINE, CONDITION_BOUNDS, FIRMNESSES, GRASSES, MEDIUM_FAIRWAY, type Setting } from '@tasche/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { baselineOf, readSetting, settingPart, settingQuery } from '../../src/conditions/setting-query';
+import { baselineOf } from '@tasche/contract';
+import { readSetting, settingPart, settingQuery } from '../../src/conditions/setting-query';
 
 const hundredths = ([least, most]: readonly [number, number]) => fc.integer({ min: Math.ceil(least * 100), max: Math.floor(most * 100) }).map((n) => n / 100);
 const setting: fc.Arbitrary<Setting> = fc.record({

@@ -1,0 +1,47 @@
+import {
+  BASELINE, DEFAULT_GAP_SETTINGS, MEDIUM_FAIRWAY, RefusedInput, ladderClub, type LadderClub, type Limits, type RoundDay, type RoundOrder, type RoundTaste, type SchoolId, type Setting,
+} from '@tasche/core';
+import type { EventRound } from './event-schemas.js';
+import { emptyRound, wishesOf, type PlanRound } from './plan-choosing.js';
+import type { ClubView, CourseView, PlanView, PlayerView } from './views.js';
+
+/** Where a player's carries are known from: their own air, or the usual one, and a medium fairway. */
+export function baselineOf({ baseline }: Pick<PlayerView, 'baseline'>): Setting {
+  return { conditions: baseline ?? BASELINE, surface: MEDIUM_FAIRWAY };
+}
+
+/** Clubs that could go: not retired, not on loan. */
+export function isCandidate({ spec, removed }: Pick<ClubView, 'spec' | 'removed'>): boolean {
+  return !removed && spec.state?.value !== 'retired' && spec.state?.value !== 'on loan';
+}
+
+/** The day of an event's round on its course. @throws RefusedInput where nobody has written down the holes */
+export function dayOf({ tee, air, ground }: Pick<EventRound, 'tee' | 'air' | 'ground'>, course: Pick<CourseView, 'name' | 'tees' | 'holes' | 'altitudeM'>): RoundDay {
+  if (course.holes.length === 0) throw new RefusedInput('holes', `of ${course.name} are not written down yet`);
+  return { course: { tees: course.tees, holes: course.holes, altitudeM: course.altitudeM }, tee, air, ground };
+}
+
+export function planRoundOf(plan: Pick<PlanView, 'rounds'>, roundId: string): PlanRound {
+  return plan.rounds.find((round) => round.roundId === roundId) ?? emptyRound(roundId);
+}
+
+export interface RoundParts {
+  player: PlayerView;
+  clubs: readonly ClubView[];
+  plan: Pick<PlanView, 'rounds' | 'choosing' | 'baseClubIds'>;
+  round: EventRound;
+  course: Pick<CourseView, 'name' | 'tees' | 'holes' | 'altitudeM'>;
+  limits: Limits;
+  school?: SchoolId;
+}
+
+/** A player's round of an event, as the core is asked for its bag. @throws RefusedInput */
+export function roundOrderOf({ player, clubs, plan, round, course, limits, school = 'even-carries' }: RoundParts): { order: RoundOrder; taste: RoundTaste } {
+  const { changes, notes } = planRoundOf(plan, round.id);
+  const wishes = wishesOf(plan.choosing);
+  const candidates: LadderClub[] = clubs.filter(isCandidate).map(ladderClub);
+  return {
+    order: { day: dayOf(round, course), clubs: candidates, from: baselineOf(player), wishes, changes, notes },
+    taste: { wishes, school, gamerIds: plan.baseClubIds, limits, settings: { ...DEFAULT_GAP_SETTINGS, ...player.gapSettings } },
+  };
+}

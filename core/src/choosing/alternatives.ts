@@ -1,0 +1,62 @@
+import type { LadderClub } from '../clubs/ladder-club.js';
+import { bagChoosing, nextBest, type ChosenBag } from './choose-bag.js';
+import { RefusedInput } from '../refused-input.js';
+import { choose, type Choice } from './choose.js';
+import { costOf, type ChoosingModel } from './choosing-model.js';
+import { choosingOfRound, stillClubs, type RoundChoosing, type RoundTaste } from './round-choosing.js';
+import { tasteOf, withinSwaps } from './wishes.js';
+
+/** Other bags for a round, each the best of its kind; undefined where the locks allow none. Strokes are all of the same round. */
+export interface Alternatives {
+  /** The best, and the four after it. */
+  five: readonly ChosenBag[];
+  withinOne: ChosenBag | undefined;
+  withinTwo: ChosenBag | undefined;
+  ten: ChosenBag | undefined;
+  /** The gamer as it is; undefined where it does not keep to the event's limits. */
+  gamer: ChosenBag | undefined;
+}
+
+export const TEN_CLUBS = 10;
+
+/** @throws RefusedInput */
+export function alternatives(round: RoundChoosing, asked: RoundTaste): Alternatives {
+  const choosing = choosingOfRound(round, asked);
+  const { model, order } = choosing;
+  const bagOf = (chosen: readonly number[]): ChosenBag => {
+    const { total, needs, steps, price } = costOf(model, chosen);
+    return { ids: chosen.map((c) => order[c]!.id), strokes: total, forNeeds: needs, forSteps: steps, price };
+  };
+  const first = choose(model);
+  const taste = tasteOf({ ...asked, clubs: round.clubs, ground: round.day.ground, swings: round.strokes, ...(asked.limits && { limits: asked.limits }) });
+  const still = stillClubs(round);
+  const bestWith = (more: typeof taste): ChosenBag | undefined => {
+    const other = bagChoosing(still, round.needs, more, asked.settings, round.costs);
+    const found = chosenOf(other.model);
+    // Told in the costs of the round's own model, so that bags of other limits can be held against it.
+    return found && bagOf(found.chosen.map((c) => order.findIndex(({ id }) => id === other.order[c]!.id)).sort((a, b) => a - b));
+  };
+  const gamer = order.flatMap(({ id }, c) => (asked.gamerIds.includes(id) ? [c] : []));
+  return {
+    five: first ? [bagOf(first.chosen), ...nextBest(model, first, 4).map(({ chosen }) => bagOf(chosen))] : [],
+    withinOne: asked.gamerIds.length > 0 ? bestWith(withinSwaps(taste, round.clubs, asked.gamerIds, 1)) : undefined,
+    withinTwo: asked.gamerIds.length > 0 ? bestWith(withinSwaps(taste, round.clubs, asked.gamerIds, 2)) : undefined,
+    ten: bestWith({ ...taste, limit: Math.min(taste.limit, TEN_CLUBS) }),
+    gamer: gamer.length > 0 && gamer.length <= model.limit ? bagOf(gamer) : undefined,
+  };
+}
+
+/** The best, or undefined where rules contradict each other: a lock and a swap limit may, though the locks alone do not. */
+function chosenOf(model: ChoosingModel): Choice | undefined {
+  try {
+    return choose(model);
+  } catch (error) {
+    if (error instanceof RefusedInput && error.field === 'rules') return undefined;
+    throw error;
+  }
+}
+
+/** Clubs of a list by ids, in the ids' order. */
+export function clubsOfIds(clubs: readonly LadderClub[], ids: readonly string[]): LadderClub[] {
+  return ids.flatMap((id) => clubs.find((club) => club.id === id) ?? []);
+}

@@ -1,0 +1,150 @@
+import type { ClubKind } from '../clubs/kinds.js';
+import type { ShotKind } from '../clubs/shot.js';
+import { LIES } from '../conditions/lies.js';
+import type { Slope, Trouble } from '../courses/course.js';
+import { expectedStrokes, type HoleOutLie } from '../strokes/expected-strokes.js';
+import { middlesOf } from '../strokes/value-of-spread.js';
+import { TOUCH_M, type Need } from './need.js';
+import type { PlayedClub, PlayedShot } from './played-shot.js';
+
+/** A usual green and fairway where a need says nothing of its own; ours. */
+const USUAL_HALF_M = { green: 13, fairway: 15 } as const;
+const USUAL_LEFT_M = 130;
+/** What is not known of a shot: spread as a share of the carry, scatter across against along, run. From memory of good players. */
+const USUAL_SPREAD = 0.03;
+const ACROSS_PER_ALONG = 1.3;
+const USUAL_RUN_M = 3;
+const USUAL_LAND_DEG = 47;
+/** A shot asked to do more, or less, than a full swing is a little likelier to go wrong. Strokes; ours. */
+const EFFORT: Record<ShotKind, number> = { full: 0, hard: 0.03, soft: 0.01, choked: 0.01, 'three-quarter': 0.02, half: 0.03 };
+/** How much worse than an iron a head gets out of grass and sand, as a factor of what the lie does. Ours. */
+const LIE_HURTS: Partial<Record<ClubKind, number>> = { driver: 1.6, fairway: 1.15, hybrid: 0.85, 'driving iron': 1.35, wedge: 0.85 };
+/** Speed lost is carry lost, and a little more. */
+const CARRY_PER_SPEED = 1.4;
+/** Nobody drives off the ground without losing something. Strokes; ours. */
+const DRIVER_OFF_THE_GROUND = 0.25;
+/** A strong deep-faced wood is for the tee: what each degree under this loft costs off the ground. Common practice, no source; the size is ours. */
+const GROUND_WOOD_DEG = 15;
+const STRONG_WOOD_STROKES = 0.03;
+/** A tilt towards the player holds a ball, one away lets it go: factors of the run. Ours. */
+const SLOPE_RUN: Record<Slope, number> = { towards: 0.65, flat: 1, away: 1.35 };
+/** What guards a green lies within so far of its edge; shorter than that, on line, is fairway. Ours. */
+const FRONT_M = 25;
+const APRON_HALF_M = 15;
+/** A ball dropped behind the water before a green. Ours. */
+const DROP_M = 20;
+/** Among trees a stroke is half lost. Ours. */
+const TREES_STROKES = 0.5;
+/** Trouble at a side begins with the edge of the corridor and is so deep. Ours. */
+const TROUBLE_DEEP_M = 30;
+/** Twelve places each way are within a hundredth of a stroke of the twenty-four a single figure is given with. */
+const PLACES = middlesOf(12);
+/** A club with no shot for it: as good as a stroke and a half lost. Ours. */
+const NO_SHOT_STROKES = 1.5;
+
+/** Where a shot leaves the ball: what it lies in, how far from the hole, and strokes lost besides. */
+export interface Outcome { lie: HoleOutLie; leftM: number; lost: number }
+
+/** A shot for a need: how far it carries and runs from that lie, and how it scatters. */
+export interface Aimed { carryM: number; fairwayRunM: number; greenRunM: number; alongM: number; acrossM: number; strokes: number }
+
+/** How a shot plays for a need. */
+export function aimed(need: Need, kind: ClubKind, loftDeg: number | undefined, shotKind: ShotKind, shot: PlayedShot): Aimed {
+  const { spread, speed } = LIES[need.lie];
+  const rough = need.lie !== 'tee' && need.lie !== 'fairway';
+  const hurt = rough ? LIE_HURTS[kind] ?? 1 : 1;
+  const land = Math.max(20, shot.landDeg ?? USUAL_LAND_DEG);
+  // Ground that is higher is met earlier on the way down.
+  const carryM = shot.carryM * (1 - (1 - speed) * hurt) ** CARRY_PER_SPEED - (need.riseM ?? 0) / Math.tan((land * Math.PI) / 180);
+  const fairwayRunM = Math.max(0, (shot.totalM ?? shot.carryM + USUAL_RUN_M) - shot.carryM);
+  const alongM = (shot.spreadM ?? shot.carryM * USUAL_SPREAD) * (1 + (spread - 1) * hurt);
+  const strong = kind === 'fairway' && loftDeg !== undefined && loftDeg < GROUND_WOOD_DEG ? STRONG_WOOD_STROKES * (GROUND_WOOD_DEG - loftDeg) : 0;
+  return {
+    carryM, fairwayRunM, greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[need.slope ?? 'flat'],
+    alongM: Math.hypot(alongM, shot.gustAlongM ?? 0), acrossM: Math.hypot(alongM * ACROSS_PER_ALONG, shot.gustAcrossM ?? 0),
+    strokes: 1 + EFFORT[shotKind] + (need.lie === 'tee' ? 0 : kind === 'driver' ? DRIVER_OFF_THE_GROUND : strong),
+  };
+}
+
+/** What becomes of an aimed shot that comes down `along` farther and `across` to the right of where it was meant to. */
+export function outcomeOf(need: Need, { carryM, fairwayRunM, greenRunM }: Aimed, along: number, across: number): Outcome {
+  const halfM = need.halfM ?? USUAL_HALF_M[need.to];
+  const missed = need.missStrokes ?? 0;
+  if (need.to === 'fairway') {
+    const landsM = carryM + along;
+    const restM = landsM + fairwayRunM;
+    const toHoleM = (need.leftM ?? USUAL_LEFT_M) + need.distanceM;
+    for (const trouble of need.trouble ?? []) if (isIn(trouble, landsM, restM, across, halfM)) return afterTrouble(trouble, toHoleM, restM, across);
+    const leftM = Math.max(1, Math.hypot(toHoleM - restM, across));
+    return Math.abs(across) <= halfM ? { lie: 'fairway', leftM, lost: 0 } : { lie: 'rough', leftM, lost: missed };
+  }
+  const lands = carryM + along - need.distanceM;
+  // What comes down before the green runs as the fairway lets it, what comes down on it as the green does.
+  const rest = lands + (lands < -halfM ? fairwayRunM : greenRunM);
+  if (need.mustHold && lands < -halfM && lands > -halfM - FRONT_M && Math.abs(across) <= halfM + FRONT_M) {
+    return need.front === 'water' ? { lie: 'rough', leftM: halfM + FRONT_M + DROP_M, lost: 1 } : { lie: 'sand', leftM: Math.hypot(lands, across), lost: 0 };
+  }
+  const off = Math.hypot(rest, across);
+  if (off <= halfM) return { lie: 'green', leftM: off, lost: 0 };
+  if (rest < -halfM && Math.abs(across) <= APRON_HALF_M) return { lie: 'fairway', leftM: off, lost: 0 };
+  return { lie: 'rough', leftM: off, lost: missed };
+}
+
+function isIn({ side, fromM, toM }: Trouble, landsM: number, restM: number, across: number, halfM: number): boolean {
+  if (side === 'across') return landsM < toM && restM > fromM;
+  const out = side === 'left' ? -across : across;
+  return out > halfM && out <= halfM + TROUBLE_DEEP_M && restM >= fromM && landsM <= toM;
+}
+
+function afterTrouble({ kind, fromM }: Trouble, toHoleM: number, restM: number, across: number): Outcome {
+  const leftM = Math.max(1, Math.hypot(toHoleM - restM, across));
+  switch (kind) {
+    case 'bunker': return { lie: 'sand', leftM, lost: 0 };
+    case 'trees': return { lie: 'rough', leftM, lost: TREES_STROKES };
+    case 'water': return { lie: 'rough', leftM: Math.max(1, toHoleM - Math.max(0, fromM - DROP_M)), lost: 1 };
+    case 'out of bounds': return { lie: 'tee', leftM: toHoleM, lost: 1 };
+  }
+}
+
+/** Strokes after an outcome to the hole. */
+export function strokesAfter({ lie, leftM, lost }: Outcome): number {
+  return lost + expectedStrokes(lie, leftM);
+}
+
+/**
+ * Strokes from this shot to the hole: the one that is hit, and what is expected after it, over where it may come to rest. Broadie's strokes
+ * to hole out (see `expectedStrokes`); the scatter is normal.
+ */
+export function strokesFor(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg'>, shotKind: ShotKind, shot: PlayedShot, places: readonly number[] = PLACES): number {
+  const aim = aimed(need, club.kind, club.loftDeg, shotKind, shot);
+  // Without trouble at one side, right is as good as left.
+  const halves = !need.trouble || need.trouble.every(({ side }) => side === 'across');
+  const first = halves ? places.length >> 1 : 0;
+  let sum = 0;
+  for (const z of places) for (let y = first; y < places.length; y++) sum += strokesAfter(outcomeOf(need, aim, z * aim.alongM, places[y]! * aim.acrossM));
+  return aim.strokes + sum / (places.length * (places.length - first));
+}
+
+/** Loft a short shot is best played with, by what it lies in. Common practice, no source; what a degree less costs is ours. */
+const TOUCH_LOFT = { sand: 57, rough: 58, fairway: 54 } as const;
+const TOUCH_DEGREE_STROKES = 0.008;
+/** Loft of a club nobody has written down one for, as far as chipping goes. */
+const SOME_LOFT_DEG = 35;
+
+/** A short shot by feel: Broadie's strokes from there, and what the wrong loft costs. */
+export function touchStrokes(need: Need, { loftDeg }: Pick<PlayedClub, 'loftDeg'>): number {
+  const lie = need.lie === 'sand' ? 'sand' : need.lie.includes('rough') ? 'rough' : 'fairway';
+  return expectedStrokes(lie, need.distanceM) + (lie === 'rough' ? need.missStrokes ?? 0 : 0) + TOUCH_DEGREE_STROKES * Math.max(0, TOUCH_LOFT[lie] - (loftDeg ?? SOME_LOFT_DEG));
+}
+
+/** What a need costs with a club: its best shot for it, or what is lost when it has none. A short shot is nobody's in particular. */
+export function strokesWith(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>, places: readonly number[] = PLACES): { strokes: number; shot: ShotKind | undefined } {
+  if (need.to === 'green' && need.distanceM <= TOUCH_M && club.kind !== 'putter') return { strokes: touchStrokes(need, club), shot: undefined };
+  let best: { strokes: number; shot: ShotKind | undefined } = { strokes: Infinity, shot: undefined };
+  for (const [shotKind, shot] of Object.entries(club.shots) as [ShotKind, PlayedShot][]) {
+    const strokes = strokesFor(need, club, shotKind, shot, places);
+    if (strokes < best.strokes) best = { strokes, shot: shotKind };
+  }
+  if (best.shot) return best;
+  return { strokes: 1 + NO_SHOT_STROKES + expectedStrokes('rough', need.to === 'green' ? need.distanceM : (need.leftM ?? USUAL_LEFT_M) + need.distanceM), shot: undefined };
+}

@@ -1,0 +1,100 @@
+import type { Place } from './hole-line.js';
+import { RefusedInput, requireWithin, type Bounds } from '../refused-input.js';
+
+/** What may spoil a shot from the tee, by its distance from the tee along the line. */
+export interface Trouble {
+  kind: TroubleKind;
+  side: 'left' | 'right' | 'across';
+  fromM: number;
+  toM: number;
+}
+export type TroubleKind = 'bunker' | 'water' | 'out of bounds' | 'trees';
+export const TROUBLE_KINDS: readonly TroubleKind[] = ['bunker', 'water', 'out of bounds', 'trees'];
+export const TROUBLE_SIDES = ['left', 'right', 'across'] as const;
+
+/** What lies before the green: nothing (a ball may run on), sand, or water. */
+export type Front = 'open' | 'sand' | 'water';
+export const FRONTS: readonly Front[] = ['open', 'sand', 'water'];
+
+/** How the green tilts, as the player sees it coming. */
+export type Slope = 'towards' | 'flat' | 'away';
+export const SLOPES: readonly Slope[] = ['towards', 'flat', 'away'];
+
+export interface Hole {
+  par: number;
+  /** One for each tee of the course, in their order; to the middle of the green, as it is walked. */
+  lengthsM: readonly number[];
+  /** From tee to green, clockwise from north; null where nobody has said. */
+  bearingDeg: number | null;
+  /** The green above the tee; negative below. */
+  riseM: number;
+  /** Width of what a tee shot may come down on. */
+  corridorM: number;
+  trouble: readonly Trouble[];
+  /** Depth of the green. */
+  greenM: number;
+  front: Front;
+  slope: Slope;
+  /** The line it is played along, tee to green, where it came from a map; length and bearing are its own. */
+  line?: readonly Place[];
+}
+
+/** A course as it lies there; what a season makes of it is a `Ground`. */
+export interface Course {
+  /** Names of the tees, longest first. */
+  tees: readonly string[];
+  holes: readonly Hole[];
+  altitudeM: number;
+}
+
+export const HOLE_BOUNDS: Bounds<'par' | 'lengthM' | 'bearingDeg' | 'riseM' | 'corridorM' | 'greenM'> = {
+  par: [3, 6], lengthM: [40, 700], bearingDeg: [0, 360], riseM: [-80, 80], corridorM: [8, 90], greenM: [6, 70],
+};
+export const TROUBLE_BOUNDS: Bounds<'fromM' | 'toM'> = { fromM: [0, 500], toM: [1, 600] };
+export const MOST_TEES = 6;
+export const MOST_TROUBLE = 12;
+/** A course is nine holes or eighteen. */
+export const COURSE_HOLES: readonly number[] = [9, 18];
+
+/**
+ * @throws RefusedInput naming the hole and the field
+ */
+export function requireCourse({ tees, holes }: Pick<Course, 'tees' | 'holes'>): void {
+  if (tees.length < 1 || tees.length > MOST_TEES) throw new RefusedInput('tees', `must be 1 to ${MOST_TEES}, not ${tees.length}`);
+  if (!COURSE_HOLES.includes(holes.length)) throw new RefusedInput('holes', `must be ${COURSE_HOLES.join(' or ')}, not ${holes.length}`);
+  holes.forEach((hole, i) => {
+    const named = <T>(check: () => T): T => {
+      try { return check(); } catch (error) {
+        if (error instanceof RefusedInput) throw new RefusedInput(`hole ${i + 1}: ${error.field}`, error.reason);
+        throw error;
+      }
+    };
+    named(() => { requireHole(hole, tees.length); });
+  });
+}
+
+/** @throws RefusedInput naming the field */
+export function requireHole(hole: Hole, tees: number): void {
+  const { par, bearingDeg, riseM, corridorM, greenM, lengthsM, trouble } = hole;
+  if (lengthsM.length !== tees) throw new RefusedInput('length', `must be given for each of the ${tees} tees`);
+  for (const lengthM of lengthsM) requireWithin<keyof typeof HOLE_BOUNDS>({ par, lengthM, bearingDeg: bearingDeg ?? undefined, riseM, corridorM, greenM }, HOLE_BOUNDS, ['bearingDeg']);
+  if (!Number.isInteger(par)) throw new RefusedInput('par', `must be a whole number, not ${par}`);
+  for (const { fromM, toM } of trouble) {
+    requireWithin({ fromM, toM }, TROUBLE_BOUNDS);
+    if (toM <= fromM) throw new RefusedInput('trouble', `ends at ${toM} m, before it begins at ${fromM} m`);
+  }
+}
+
+export function courseLengthM({ holes }: Pick<Course, 'holes'>, tee: number): number {
+  return holes.reduce((sum, { lengthsM }) => sum + (lengthsM[tee] ?? 0), 0);
+}
+
+/** The usual par of a length. Common practice, no source. */
+export function usualPar(lengthM: number): number {
+  return lengthM < 230 ? 3 : lengthM < 435 ? 4 : 5;
+}
+
+/** A hole to begin with, before anybody has written down its own: a usual one of that par. Ours. */
+export function usualHole(par: number, lengthsM: readonly number[]): Hole {
+  return { par, lengthsM, bearingDeg: null, riseM: 0, corridorM: 32, trouble: [], greenM: 28, front: 'open', slope: 'flat' };
+}

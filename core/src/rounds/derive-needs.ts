@@ -1,0 +1,104 @@
+import type { LadderClub } from '../clubs/ladder-club.js';
+import type { Setting } from '../conditions/move-shot.js';
+import type { Need } from '../choosing/need.js';
+import type { PlayedIn } from '../choosing/played-shot.js';
+import { isFullSwing } from '../clubs/kinds.js';
+import { dayShots, holePlayer, type AskedStroke, type RoundDay } from './play-hole.js';
+
+/** Times each hole is played to learn what it asks. */
+export const NEED_PLAYS = 60;
+export const NEED_SEED = 20_261_125;
+/** Strokes of one kind closer than this are one need. */
+const BIN_M = 12;
+/** What comes up less often than once in so many rounds is left out, and its weight given to the rest of its hole. */
+const RAREST = 0.05;
+
+/** What a round asks of a player, and how much of it was too rare to be listed. */
+export interface RoundNeeds { needs: readonly Need[]; /** Strokes a round, putts left out. */ strokes: number; rareStrokes: number }
+
+/**
+ * The shots a round will ask: every hole is played so many times with all the clubs there are, each stroke the best there is from where the
+ * ball lies, and what came up is gathered by hole, kind, lie and distance. The same for one seed.
+ * @param clubs all that may be carried; shots as they are known at `from`
+ * @throws RefusedInput
+ */
+export function deriveNeeds(day: RoundDay, clubs: readonly LadderClub[], from: Setting, { seed = NEED_SEED, plays = NEED_PLAYS, played = dayShots(day, from) }: { seed?: number; plays?: number; played?: PlayedIn } = {}): RoundNeeds {
+  const player = holePlayer(day, clubs, played);
+  const needs: Need[] = [];
+  let rareStrokes = 0;
+  for (let at = 0; at < player.holes; at++) {
+    const groups = new Map<string, AskedStroke[]>();
+    for (let round = 0; round < plays; round++) {
+      for (const stroke of player.play(at, seedOf(seed, round, at)).asked) {
+        const key = `${stroke.kind} ${stroke.need.lie}`;
+        const group = groups.get(key);
+        if (group) group.push(stroke); else groups.set(key, [stroke]);
+      }
+    }
+    const found: Need[] = [];
+    for (const group of groups.values()) {
+      const bins = binned(group);
+      bins.forEach((bin, i) => { found.push(needOf(bin, plays, bins.length > 1 ? ` ${'abcdefghijklmnopqrstuvwxyz'[i % 26]!}` : '', clubs, played)); });
+    }
+    const listed = found.filter(({ weight }) => weight >= RAREST);
+    rareStrokes += found.reduce((sum, { weight }) => sum + weight, 0) - listed.reduce((sum, { weight }) => sum + weight, 0);
+    needs.push(...listed);
+  }
+  // A nine-hole course goes round twice.
+  const rounds = player.holes === 9 ? 2 : 1;
+  const strokes = needs.reduce((sum, { weight }) => sum + weight, 0);
+  return { needs: rounds === 1 ? needs : needs.map((need) => ({ ...need, weight: need.weight * rounds })), strokes: (strokes + rareStrokes) * rounds, rareStrokes: rareStrokes * rounds };
+}
+
+/** One seed a hole and round, far from its neighbours'. */
+export function seedOf(seed: number, round: number, hole: number): number {
+  return (Math.imul(seed, 2_654_435_761) ^ Math.imul(round + 1, 40_503) ^ Math.imul(hole + 1, 2_246_822_519)) | 0;
+}
+
+/** Strokes in order of distance, cut where they spread wider than a bin. */
+function binned(strokes: readonly AskedStroke[]): AskedStroke[][] {
+  const sorted = [...strokes].sort((a, b) => b.need.distanceM - a.need.distanceM);
+  const bins: AskedStroke[][] = [];
+  for (const stroke of sorted) {
+    const bin = bins.at(-1);
+    if (bin && bin[0]!.need.distanceM - stroke.need.distanceM <= BIN_M) bin.push(stroke); else bins.push([stroke]);
+  }
+  return bins;
+}
+
+const ORDINALS: Record<number, string> = { 1: 'st', 2: 'nd', 3: 'rd' };
+function holeWords(hole: number): string {
+  return `${hole}${hole > 10 && hole < 14 ? 'th' : ORDINALS[hole % 10] ?? 'th'}`;
+}
+
+function needOf(bin: readonly AskedStroke[], plays: number, letter: string, clubs: readonly LadderClub[], played: PlayedIn): Need {
+  const [first] = bin;
+  const mean = (value: (stroke: AskedStroke) => number) => bin.reduce((sum, stroke) => sum + value(stroke), 0) / bin.length;
+  const { need, kind, hole } = first!;
+  const distanceM = Math.round(mean((stroke) => stroke.need.distanceM) * 10) / 10;
+  const leftM = need.to === 'fairway' ? Math.round(mean((stroke) => stroke.need.leftM ?? 1) * 10) / 10 : undefined;
+  const lie = need.lie === 'tee' || need.lie === 'fairway' || need.lie === 'tight' ? '' : ` from ${need.lie}`;
+  const merged: Need = { ...need, name: `${holeWords(hole)}, ${kind}${lie}${letter}`, distanceM, weight: Math.round((bin.length / plays) * 1000) / 1000, ...(leftM !== undefined && { leftM }), ...(need.riseM !== undefined && { riseM: Math.round(need.riseM * 10) / 10 }) };
+  const playsLikeM = playsLikeOf(merged, clubs, played);
+  return playsLikeM === undefined ? merged : { ...merged, playsLikeM };
+}
+
+/** The stock carry at home of the shot that comes to rest there, read off the player's own full shots; undefined with fewer than two. */
+export function playsLikeOf(need: Need, clubs: readonly LadderClub[], played: PlayedIn): number | undefined {
+  const wind = { windMps: need.windMps ?? 0, windFromDeg: need.windFromDeg ?? 0 };
+  const pairs = clubs.flatMap((club) => {
+    const home = club.shots.full;
+    const there = isFullSwing(club.kind) ? played(club, wind).shots.full : undefined;
+    if (!home || !there) return [];
+    const rise = (need.riseM ?? 0) / Math.tan((Math.max(20, there.landDeg ?? 47) * Math.PI) / 180);
+    const runM = need.to === 'green' ? there.greenRunM ?? 0 : (there.totalM ?? there.carryM) - there.carryM;
+    return [[there.carryM - rise + runM, home.carryM] as const];
+  }).sort((a, b) => a[0] - b[0]);
+  if (pairs.length < 2) return undefined;
+  const above = Math.min(pairs.length - 1, Math.max(1, pairs.findIndex(([rest]) => rest >= need.distanceM) === -1 ? pairs.length - 1 : pairs.findIndex(([rest]) => rest >= need.distanceM)));
+  const [[r0, c0], [r1, c1]] = [pairs[above - 1]!, pairs[above]!];
+  const share = r1 - r0 > 0.1 ? (need.distanceM - r0) / (r1 - r0) : 0;
+  // Below the shortest club and beyond the longest the two ends alone say little: in proportion to them.
+  const value = share < 0 ? (c0 * need.distanceM) / Math.max(1, r0) : share > 1 ? (c1 * need.distanceM) / Math.max(1, r1) : c0 + (c1 - c0) * share;
+  return Math.round(Math.min(500, Math.max(1, value)) * 10) / 10;
+}

@@ -1,0 +1,51 @@
+import { readFileSync } from 'node:fs';
+import type AxeBuilder from 'axe-core';
+import { expect, test, type Page } from '@playwright/test';
+import { cell, demo } from './workbench';
+
+const axeSource = readFileSync(new URL('../../node_modules/axe-core/axe.min.js', import.meta.url), 'utf8');
+
+async function complaints(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  return page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: typeof AxeBuilder };
+    const { violations } = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa'] });
+    return violations.map((violation) => `${violation.id}: ${violation.nodes.slice(0, 3).map((node) => node.html.slice(0, 120)).join(' | ')}`);
+  });
+}
+
+/** Maren's plan for an event. */
+const HOCHFIRN = `${demo.maren}/plan/7a5c4e00-0002-4000-8000-000000000050`;
+
+/** A view, and what says that it is all there. */
+async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  if (path === HOCHFIRN) await expect(page.locator('.lock-board')).toBeVisible();
+}
+
+const VIEWS = ['/roster', `${demo.davor}/bag`, `${demo.davor}/bag?ladder=table`, `${demo.davor}/bag?wind=8&temp=9&from=60`, `${demo.davor}/flight?wind=6&from=90`, `${demo.davor}/settings`, `${demo.davor}/locker`, `${demo.davor}/range`, `${demo.davor}/range/import`, `${demo.davor}/compare`, `${demo.davor}/plan`, `${demo.davor}/history`, '/courses', '/seasons', HOCHFIRN, `${HOCHFIRN}/sheet`];
+
+// A test a view: a slow machine then waits for one view, not for all of them in one test's time.
+for (const path of VIEWS) {
+  test(`${path} passes axe (WCAG 2 A and AA), light and dark`, async ({ page }) => {
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme });
+      await open(page, path);
+      expect(await complaints(page), colorScheme).toEqual([]);
+    }
+  });
+}
+
+test('a phone shows the sheet and its steps without scrolling sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${demo.davor}/bag`);
+  await expect(cell(page, 'PW', 'shot.full.carryM')).toBeVisible();
+  await expect(page.locator('.rib.fault')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  for (const path of [HOCHFIRN, `${HOCHFIRN}/sheet`, '/courses', '/seasons']) {
+    await open(page, path);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390);
+  }
+});

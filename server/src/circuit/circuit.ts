@@ -1,0 +1,102 @@
+import type { CourseGround, Hole, Limits } from '@tasche/core';
+import { MOST_COURSES, MOST_EVENTS, type CircuitView, type CourseSeason, type CourseView, type EventRound, type EventView, type SeasonDetails, type SeasonView } from '@tasche/contract';
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { notFound, ruleBroken } from '../http/refusal.js';
+import type { ForecastPlace } from '../weather/forecast-source.js';
+import { workspaceFilter } from '../workspaces/workspace.js';
+
+/** A course: its holes, and what its seasons do to it. */
+export const Course = defineEntity({
+  name: 'Course',
+  tableName: 'course',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    name: p.text(),
+    altitudeM: p.float(),
+    latitudeDeg: p.float().nullable(),
+    longitudeDeg: p.float().nullable(),
+    grass: p.text(),
+    sand: p.text(),
+    tees: p.json<string[]>(),
+    holes: p.json<Hole[]>(),
+    seasons: p.json<CourseSeason[]>(),
+    notes: p.text(),
+    version: p.integer(),
+    removedAt: p.datetime().nullable(),
+  },
+});
+export type Course = InferEntity<typeof Course>;
+
+/** What a season does to any course. */
+export const Season = defineEntity({
+  name: 'Season',
+  tableName: 'season',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    name: p.text(),
+    fromMonth: p.integer(),
+    temperatureC: p.float(),
+    humidityPct: p.float(),
+    windMps: p.float(),
+    ground: p.json<SeasonDetails['ground']>(),
+    version: p.integer(),
+    removedAt: p.datetime().nullable(),
+  },
+});
+export type Season = InferEntity<typeof Season>;
+
+/** An event: rounds on courses, and what its committee allows. */
+export const Event = defineEntity({
+  name: 'Event',
+  tableName: 'event',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    name: p.text(),
+    rounds: p.json<EventRound[]>(),
+    limits: p.json<Limits>(),
+    notes: p.text(),
+    version: p.integer(),
+    removedAt: p.datetime().nullable(),
+  },
+});
+export type Event = InferEntity<typeof Event>;
+
+export function courseView({ id, version, name, altitudeM, tees, holes, seasons, notes, removedAt, ...course }: Course): CourseView {
+  return {
+    id, version, name, altitudeM, tees, holes, seasons, notes, latitudeDeg: course.latitudeDeg ?? null, longitudeDeg: course.longitudeDeg ?? null,
+    grass: course.grass as CourseGround['grass'], sand: course.sand as CourseGround['sand'], removed: removedAt != null,
+  };
+}
+
+export function seasonView({ id, version, name, fromMonth, temperatureC, humidityPct, windMps, ground, removedAt }: Season): SeasonView {
+  return { id, version, name, fromMonth, temperatureC, humidityPct, windMps, ground, removed: removedAt != null };
+}
+
+export function eventView({ id, version, name, rounds, limits, notes, removedAt }: Event): EventView {
+  return { id, version, name, rounds, limits, notes, removed: removedAt != null };
+}
+
+/** Everything the workspace plays. */
+export async function readCircuit(em: EntityManager): Promise<CircuitView> {
+  const standing = { removedAt: null };
+  const courses = await em.find(Course, standing, { orderBy: { name: 'asc', id: 'asc' }, limit: MOST_COURSES });
+  const seasons = await em.find(Season, standing, { orderBy: { fromMonth: 'asc', name: 'asc' }, limit: 50 });
+  const events = await em.find(Event, standing, { orderBy: { name: 'asc', id: 'asc' }, limit: MOST_EVENTS });
+  return { courses: courses.map(courseView), seasons: seasons.map(seasonView), events: events.map(eventView) };
+}
+
+/** Where a course lies, for whoever forecasts its weather. @throws Refusal 404, or 422 for one nobody has placed */
+export async function coursePlace(em: EntityManager, id: string): Promise<ForecastPlace> {
+  const course = await em.findOne(Course, { id, removedAt: null });
+  if (!course) throw notFound('course');
+  const { name, altitudeM, latitudeDeg, longitudeDeg } = course;
+  if (latitudeDeg == null || longitudeDeg == null) throw ruleBroken(`Nobody has written down where ${name} lies: give it a latitude and a longitude, or write the air down by hand.`);
+  return { name, altitudeM, latitudeDeg, longitudeDeg };
+}

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { distanceNumber, formatDegrees, type BagAnswer, type DistanceUnit, type LadderClub } from '@tasche/core';
+import { computed } from 'vue';
+import { VueDraggable } from 'vue-draggable-plus';
+
+/** The chosen clubs and those left out. Dragged across, or by its key, a club is locked in or kept out; the answer follows at once. */
+const props = defineProps<{ clubs: readonly LadderClub[]; home: readonly LadderClub[]; chosen: readonly string[]; always: readonly string[]; never: readonly string[]; gamer: readonly string[]; modelled: readonly string[]; why: Readonly<Record<string, string>>; answer: BagAnswer; unit: DistanceUnit; readOnly: boolean }>();
+const emit = defineEmits<{ locks: [locks: { always: readonly string[]; never: readonly string[] }] }>();
+
+const carry = (club: LadderClub) => club.shots.full?.carryM ?? -1;
+const homeOf = (id: string) => props.home.find((club) => club.id === id);
+const inside = computed(() => props.clubs.filter(({ id }) => props.chosen.includes(id)).sort((a, b) => carry(b) - carry(a)));
+const outside = computed(() => props.clubs.filter(({ id }) => !props.chosen.includes(id)).sort((a, b) => carry(b) - carry(a)));
+const stateOf = (id: string) => (props.always.includes(id) ? 'always' : props.never.includes(id) ? 'never' : 'open');
+
+function lock(id: string, state: 'always' | 'never' | 'open'): void {
+  const without = (ids: readonly string[]) => ids.filter((one) => one !== id);
+  emit('locks', { always: state === 'always' ? [...without(props.always), id] : without(props.always), never: state === 'never' ? [...without(props.never), id] : without(props.never) });
+}
+const NEXT = { open: 'always', always: 'never', never: 'open' } as const;
+function key(event: KeyboardEvent, id: string): void {
+  const pressed = event.key.toLowerCase();
+  const state = pressed === 'i' ? 'always' : pressed === 'o' ? 'never' : pressed === 'f' ? 'open' : undefined;
+  if (event.altKey || event.ctrlKey || event.metaKey) return;
+  if (state) { event.preventDefault(); lock(id, state); return; }
+  if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
+  event.preventDefault();
+  const all = [...document.querySelectorAll<HTMLElement>('.lock-board [data-club]')];
+  all[all.indexOf(event.currentTarget as HTMLElement) + (event.key === 'ArrowDown' ? 1 : -1)]?.focus();
+}
+const draggable = (list: readonly LadderClub[]) => [...list];
+const inCopy = computed({ get: () => draggable(inside.value), set: () => undefined });
+const outCopy = computed({ get: () => draggable(outside.value), set: () => undefined });
+/** What is dropped in is always in, what is dropped out never. */
+function dropped(event: { data?: LadderClub; item: HTMLElement }, state: 'always' | 'never'): void {
+  event.item.remove();
+  if (event.data) lock(event.data.id, state);
+}
+/** What being without it, or with it, costs; told to the hundredth, and a hair not at all. */
+const reasons = computed(() => new Map(props.answer.reasons.map((one) => [one.id, one])));
+const lefts = computed(() => new Map(props.answer.leftOut.map((one) => [one.id, one])));
+const worth = (id: string) => { const value = reasons.value.get(id)?.worth ?? lefts.value.get(id)?.costs; return value === undefined || value === Infinity ? '' : value < 0.005 ? '=' : value.toFixed(2); };
+function shortly(id: string): string {
+  const reason = reasons.value.get(id);
+  if (reason) return reason.need === undefined ? (reason.worth > 0.005 && reason.worth < Infinity ? 'for even steps' : 'a rule asks for it') : `${reason.need}${reason.shot && reason.shot !== 'full' ? `, ${reason.shot}` : ''}`;
+  const left = lefts.value.get(id);
+  return left ? (left.outId ? `for the ${props.clubs.find((club) => club.id === left.outId)?.name ?? ''}` : 'beside the rest') : 'a lock keeps it out';
+}
+const words = (club: LadderClub) => [club.loftDeg === undefined ? '' : formatDegrees(club.loftDeg), club.shots.full ? `${distanceNumber(club.shots.full.carryM, props.unit)}` : ''].filter(Boolean).join(' · ');
+const says = (club: LadderClub) => `${club.name}: ${{ always: 'always in', never: 'never in', open: 'free' }[stateOf(club.id)]}, ${props.chosen.includes(club.id) ? 'chosen' : 'left out'}`;
+</script>
+
+<template>
+  <div class="lock-board">
+    <section v-for="side in ['in', 'out'] as const" :key="side" :aria-label="side === 'in' ? 'Chosen' : 'Left out'" :class="side">
+      <h2>{{ side === 'in' ? `Chosen, ${inside.length}` : `Left out, ${outside.length}` }} <span class="quiet small">{{ side === 'in' ? 'strokes a round it is worth, and what asks for it most' : 'strokes a round it would cost, and for which' }}</span></h2>
+      <VueDraggable :model-value="side === 'in' ? inCopy : outCopy" tag="ul" :disabled="readOnly" :group="{ name: 'locks', pull: 'clone', put: true }" :sort="false" :force-fallback="true" :animation="100" filter=".turn" :prevent-on-filter="false" @add="dropped($event, side === 'in' ? 'always' : 'never')">
+        <li v-for="club in side === 'in' ? inside : outside" :key="club.id" :data-club="club.id" :data-name="club.name" tabindex="0" :class="stateOf(club.id)" :title="why[club.id] ?? ''" :aria-label="`${says(club)}. ${why[club.id] ?? ''}`" @keydown="key($event, club.id)">
+          <button class="turn" :disabled="readOnly" :aria-label="`Lock of ${says(club)}`" @click="lock(club.id, NEXT[stateOf(club.id)])">{{ { always: '■', never: '✕', open: side === 'in' ? '●' : '○' }[stateOf(club.id)] }}</button>
+          <span class="name">{{ club.name }}<em v-if="side === 'in' && !gamer.includes(club.id)" class="badge">in</em><em v-if="side === 'out' && gamer.includes(club.id)" class="badge out">out</em></span>
+          <span class="small quiet numbers" :class="{ modelled: modelled.includes(club.id) }">{{ words(homeOf(club.id) ?? club) }}<i v-if="club.shots.full">&nbsp;→&nbsp;{{ distanceNumber(club.shots.full.carryM, unit) }}</i></span>
+          <b class="worth">{{ worth(club.id) }}</b><span class="why small quiet">{{ shortly(club.id) }}</span>
+        </li>
+      </VueDraggable>
+    </section>
+    <p class="small quiet no-print hint">■ always in (<kbd>I</kbd>) · ✕ never (<kbd>O</kbd>) · free again (<kbd>F</kbd>); drag across, or press the mark.</p>
+  </div>
+</template>
+
+<style scoped>
+.lock-board { display: grid; gap: 10px; min-width: 0; }
+h2 { font-size: 14px; font-weight: 500; margin-bottom: 4px; }
+ul { list-style: none; margin: 0; padding: 0; min-height: 40px; }
+.in ul { border-top: 2px solid var(--petrol); }
+.out ul { border-top: 2px solid var(--sand); max-height: 260px; overflow-y: auto; }
+li { display: grid; grid-template-columns: 28px minmax(90px, 1fr) 116px 36px minmax(0, 1.1fr); gap: 0 8px; align-items: center; border-bottom: 1px solid var(--line-soft); min-height: 32px; cursor: grab; padding: 1px 0; }
+li:focus-visible { outline-offset: -2px; }
+.turn { width: 28px; height: 28px; border: 0; background: none; color: var(--petrol); cursor: pointer; font-size: 14px; }
+.out .turn { color: var(--quiet); }
+.always .turn { color: var(--petrol); } .never .turn { color: var(--brick-ink); }
+.name { font-weight: 600; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.out .name { font-weight: 500; }
+.never .name { text-decoration: line-through; }
+.numbers { white-space: nowrap; } .numbers i { font-style: normal; color: var(--brass-ink); }
+.modelled { font-style: italic; }
+.worth { text-align: right; font-size: 13px; }
+.why { line-height: 1.25; }
+h2 .small { font-weight: 400; margin-left: 6px; }
+.badge { font-style: normal; font-weight: 500; font-size: 11.5px; color: var(--petrol); border: 1px solid var(--petrol-mid); border-radius: 3px; padding: 0 4px; margin-left: 6px; }
+.badge.out { color: var(--brick-ink); border-color: var(--brick); }
+@media (max-width: 520px) { li { grid-template-columns: 28px minmax(90px, 1fr) 116px 36px; } .why { grid-column: 2 / -1; padding-bottom: 3px; } }
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { distanceNumber, fromMetres, toMetres, type DistanceUnit, type LadderClub, type Need } from '@tasche/core';
+import { computed } from 'vue';
+import { spreadLabels } from '../ladder/spread-labels';
+
+/** One rail of distance: clubs hang on its left as they carry that day, what the round asks grows to its right. Where much is asked, steps should be small. */
+const props = defineProps<{ clubs: readonly LadderClub[]; home: readonly LadderClub[]; chosen: readonly string[]; needs: readonly Need[]; unit: DistanceUnit; pointed: Need | null; height: number }>();
+
+const WIDTH = 330;
+const RAIL = 150;
+const TOP = 16;
+const BOTTOM = 16;
+const BIN = 5;
+const MOST_BAR = 150;
+
+/** Both sides speak of the stock carry at home, which is what a club is known by. */
+const rungs = computed(() => props.home.flatMap((club) => (club.shots.full ? [{ id: club.id, name: club.name, carryM: club.shots.full.carryM, inBag: props.chosen.includes(club.id) }] : [])).filter(({ inBag }) => inBag).sort((a, b) => b.carryM - a.carryM));
+const out = computed(() => props.home.filter(({ id, shots }) => shots.full && !props.chosen.includes(id)));
+const asked = computed(() => props.needs.filter(({ playsLikeM }) => playsLikeM !== undefined));
+const ends = computed(() => {
+  const all = [...props.home.flatMap(({ shots }) => shots.full?.carryM ?? []), ...asked.value.map(({ playsLikeM }) => playsLikeM!)];
+  return all.length > 0 ? { most: Math.max(...all) + 8, least: 0 } : { most: 250, least: 0 };
+});
+const y = (m: number) => TOP + ((ends.value.most - m) / (ends.value.most - ends.value.least)) * (props.height - TOP - BOTTOM);
+const labels = computed(() => spreadLabels(rungs.value.map(({ carryM }) => y(carryM)), 17, TOP, props.height - BOTTOM));
+const ticks = computed(() => {
+  const step = 50;
+  const most = fromMetres(ends.value.most, props.unit);
+  return Array.from({ length: Math.floor(most / step) + 1 }, (_one, i) => ({ at: i * step, y: y(toMetres(i * step, props.unit)) }));
+});
+
+const kindOf = ({ to, distanceM }: Need) => (to === 'fairway' ? 'tee' : distanceM <= 35 ? 'short' : 'approach');
+const bars = computed(() => {
+  const bins = new Map<number, Record<'tee' | 'approach' | 'short', number>>();
+  for (const need of asked.value) {
+    const bin = Math.floor(need.playsLikeM! / BIN);
+    const row = bins.get(bin) ?? { tee: 0, approach: 0, short: 0 };
+    row[kindOf(need)] += need.weight;
+    bins.set(bin, row);
+  }
+  const most = Math.max(0.5, ...[...bins.values()].map(({ tee, approach, short }) => tee + approach + short));
+  return [...bins.entries()].map(([bin, row]) => {
+    let at = RAIL + 10;
+    const parts = (['tee', 'approach', 'short'] as const).flatMap((kind) => { const width = (row[kind] / most) * MOST_BAR; const part = { kind, x: at, width }; at += width; return width > 0 ? [part] : []; });
+    const total = row.tee + row.approach + row.short;
+    return { bin, parts, top: y((bin + 1) * BIN), height: Math.max(2, y(bin * BIN) - y((bin + 1) * BIN) - 1.5), total, says: `${distanceNumber(bin * BIN, props.unit)} to ${distanceNumber((bin + 1) * BIN, props.unit)} ${props.unit}: ${total.toFixed(1)} a round` };
+  });
+});
+</script>
+
+<template>
+  <figure>
+    <svg :viewBox="`0 0 ${WIDTH} ${height}`" :width="WIDTH" :height="height" role="img" :aria-label="`The ladder of ${rungs.length} clubs beside what the round asks`">
+      <g v-for="tick in ticks" :key="tick.at"><line :x1="RAIL" :x2="WIDTH - 4" :y1="tick.y" :y2="tick.y" class="grid" /><text :x="WIDTH - 4" :y="tick.y - 3" class="tick">{{ tick.at }}</text></g>
+      <line :x1="RAIL" :x2="RAIL" :y1="TOP" :y2="height - BOTTOM" class="rail" />
+      <g v-for="bar in bars" :key="bar.bin"><title>{{ bar.says }}</title><rect v-for="part in bar.parts" :key="part.kind" :x="part.x" :y="bar.top" :width="part.width" :height="bar.height" :class="['bar', part.kind]" rx="1" /></g>
+      <g v-for="club in out" :key="club.id"><title>{{ club.name }}, left out: {{ distanceNumber(club.shots.full!.carryM, unit) }} {{ unit }}</title><line :x1="RAIL - 5" :x2="RAIL" :y1="y(club.shots.full!.carryM)" :y2="y(club.shots.full!.carryM)" class="gone" /></g>
+      <g v-for="(rung, i) in rungs" :key="rung.id">
+        <path :d="`M ${RAIL} ${y(rung.carryM)} L ${RAIL - 12} ${y(rung.carryM)} L ${RAIL - 26} ${labels[i]} L ${RAIL - 32} ${labels[i]}`" class="peg" />
+        <text :x="RAIL - 36" :y="labels[i]! + 4" class="name">{{ rung.name }}</text><text :x="30" :y="labels[i]! + 4" class="carry">{{ distanceNumber(rung.carryM, unit) }}</text>
+      </g>
+      <g v-if="pointed?.playsLikeM"><line :x1="RAIL - 12" :x2="WIDTH - 30" :y1="y(pointed.playsLikeM)" :y2="y(pointed.playsLikeM)" class="pointed" /></g>
+    </svg>
+    <figcaption class="small quiet"><span><i class="key tee" /> off the tee, and laid up</span><span><i class="key approach" /> at a green</span><span><i class="key short" /> short game</span>; in stock carries at home</figcaption>
+  </figure>
+</template>
+
+<style scoped>
+figure { margin: 0; }
+svg { display: block; max-width: 100%; height: auto; }
+.grid { stroke: var(--line-soft); }
+.tick { font-size: 11px; fill: var(--quiet); text-anchor: end; }
+.rail { stroke: var(--ink); stroke-width: 2; }
+.peg { fill: none; stroke: var(--petrol); stroke-width: 1.3; }
+.gone { stroke: var(--sand); stroke-width: 1.5; }
+.name { font: 500 12.5px var(--narrow); fill: var(--ink); text-anchor: end; }
+.carry { font: 600 12.5px var(--narrow); fill: var(--quiet); text-anchor: end; }
+.bar.tee { fill: var(--sand); }
+.bar.approach { fill: var(--petrol-mid); }
+.bar.short { fill: var(--brass); opacity: 0.65; }
+.pointed { stroke: var(--brick); stroke-dasharray: 3 3; stroke-width: 1.5; }
+figcaption { display: flex; flex-wrap: wrap; gap: 2px 12px; margin-top: 4px; max-width: 330px; }
+.key { display: inline-block; width: 10px; height: 10px; border-radius: 2px; margin-right: 3px; }
+.key.tee { background: var(--sand); } .key.approach { background: var(--petrol-mid); } .key.short { background: var(--brass); opacity: 0.65; }
+</style>

@@ -1,0 +1,104 @@
+import {
+  alternatives, chooseBag, choosingOfRound, clubsOfIds, costOf, costOfBag, dayTriggers, choose, howSure, leftOutSentence, playRounds, reasonSentence, roundChoosing, roundRemedies, stillClubs, travelSet,
+  type Alternatives, type BagAnswer, type DayTrigger, type DistanceUnit, type HowSure, type LadderClub, type Need, type PlayedRounds, type RoundChoosing, type RoundOrder, type RoundRemedy, type RoundTaste, type TravelSet,
+} from '@tasche/core';
+import { expose } from 'comlink';
+
+/** A round worked out: its needs, and how every club hangs that day without its wind. */
+export interface WorkedRound { needs: readonly Need[]; takenAway: readonly Need[]; strokes: number; rareStrokes: number; still: readonly LadderClub[]; modelled: readonly string[]; refused: string }
+/** Its best bag, why, in sentences by club, and what another costs more. */
+export interface RoundAnswer { answer: BagAnswer | null; refused: string; why: Readonly<Record<string, string>>; against: number | null }
+
+/** Told now and then how far something long is; share of the whole. */
+export type Progress = (share: number) => void;
+
+const rounds = new Map<string, RoundChoosing>();
+const MOST_ROUNDS = 16;
+/** Between pieces of work, so that a word of progress gets out. */
+const breathe = () => new Promise<void>((resolve) => { setTimeout(resolve); });
+
+/** The long part of a round, done once for all that its needs and costs hang on. */
+function worked(order: RoundOrder): RoundChoosing {
+  const key = JSON.stringify([order.day, order.clubs, order.from, order.changes, order.notes, order.seed, order.wishes.bounce]);
+  const known = rounds.get(key);
+  if (known) return known;
+  const round = roundChoosing(order);
+  if (rounds.size >= MOST_ROUNDS) rounds.delete(rounds.keys().next().value!);
+  rounds.set(key, round);
+  return round;
+}
+
+const api = {
+  workOut(order: RoundOrder): WorkedRound {
+    try {
+      const round = worked(order);
+      const modelled = round.clubs.filter((club) => club.shots.full && !order.clubs.find(({ id }) => id === club.id)?.shots.full).map(({ id }) => id);
+      return { needs: round.needs, takenAway: round.takenAway, strokes: round.strokes, rareStrokes: round.rareStrokes, still: stillClubs(round), modelled, refused: '' };
+    } catch (error) {
+      return { needs: [], takenAway: [], strokes: 0, rareStrokes: 0, still: [], modelled: [], refused: (error as Error).message };
+    }
+  },
+
+  /** @param against a bag whose cost is told beside it; none where it is empty */
+  choose(order: RoundOrder, taste: RoundTaste, against: readonly string[], unit: DistanceUnit): RoundAnswer {
+    try {
+      const choosing = choosingOfRound(worked(order), taste);
+      const answer = chooseBag(choosing, 0);
+      if (!answer) return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
+      const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
+      const why = Object.fromEntries([...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id), unit)]), ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)])]) as Record<string, string>;
+      const places = choosing.order.flatMap(({ id }, c) => (against.includes(id) ? [c] : []));
+      return { answer, refused: '', why, against: places.length > 0 ? costOf(choosing.model, places).total - answer.best.strokes : null };
+    } catch (error) {
+      return { answer: null, refused: (error as Error).message, why: {}, against: null };
+    }
+  },
+
+  others(order: RoundOrder, taste: RoundTaste): Alternatives {
+    return alternatives(worked(order), taste);
+  },
+
+  remedies(order: RoundOrder, taste: RoundTaste, unit: DistanceUnit): Omit<RoundRemedy, 'clubs'>[] {
+    const round = worked(order);
+    const bag = clubsOfIds(round.clubs, taste.gamerIds);
+    return roundRemedies(bag, round.clubs.filter(({ id }) => !taste.gamerIds.includes(id)), costOfBag(round, taste), unit, order.from.conditions).map(({ kind, text, gain }) => ({ kind, text, gain }));
+  },
+
+  /** Chooses again with other carries within what is known of them. */
+  sure(order: RoundOrder, taste: RoundTaste, best: readonly string[], progress: Progress): Promise<HowSure> {
+    const { clubs } = worked(order);
+    const redraws = 20;
+    let done = 0;
+    return howSure(clubs, best, (drawn) => {
+      const choosing = choosingOfRound(roundChoosing({ ...order, clubs: drawn }), taste);
+      return choose(choosing.model)?.chosen.map((c) => choosing.order[c]!.id);
+    }, redraws, async () => { progress(done++ / redraws); await breathe(); return true; });
+  },
+
+  /** Whole rounds with two bags. */
+  playOut(order: RoundOrder, taste: RoundTaste, first: readonly string[], second: readonly string[], count: number, progress: Progress): Promise<PlayedRounds> {
+    const round = worked(order);
+    const { model } = choosingOfRound(round, taste);
+    const bagOf = (ids: readonly string[]) => ({ clubs: clubsOfIds(round.clubs, ids), besides: model.clubs.reduce((sum, { id, price }) => sum + (ids.includes(id) ? price : 0), 0) });
+    return playRounds(round.day, round.played, [bagOf(first), bagOf(second)], count, { bounce: taste.wishes.bounce, keepOn: async (done) => { progress(done / count); await breathe(); return true; } });
+  },
+
+  triggers(order: RoundOrder, taste: RoundTaste, best: readonly string[], progress: Progress): Promise<DayTrigger[]> {
+    return dayTriggers(order, taste, best, async (done, of) => { progress(done / of); await breathe(); return true; });
+  },
+
+  async travel(scenarios: readonly { name: string; weight: number; order: RoundOrder }[], taste: RoundTaste, size: number, progress: Progress): Promise<TravelSet> {
+    const made = [];
+    for (const [i, { name, weight, order }] of scenarios.entries()) {
+      progress((i / scenarios.length) * 0.6);
+      await breathe();
+      made.push({ name, weight, choosing: choosingOfRound(worked(order), taste) });
+    }
+    progress(0.6);
+    await breathe();
+    return travelSet(made, size);
+  },
+};
+
+export type RoundWorker = typeof api;
+expose(api);

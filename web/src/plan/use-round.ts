@@ -1,0 +1,118 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
+import type { DistanceUnit, RoundOrder, RoundTaste } from '@tasche/core';
+import type { RoundAnswer, RoundWorker, WorkedRound } from './round-worker';
+
+export interface AskedRound { /** Which round of the event it is. */ roundId: string; order: RoundOrder; taste: RoundTaste; against: readonly string[]; unit: DistanceUnit }
+
+function start(name: string): { worker: Worker; link: Remote<RoundWorker> } {
+  const worker = new Worker(new URL('./round-worker.ts', import.meta.url), { type: 'module', name });
+  return { worker, link: wrap<RoundWorker>(worker) };
+}
+
+/** What the needs and costs of a round hang on; locks and prices are not in it. */
+const dayKey = ({ order: { day, clubs, from, changes, notes, wishes } }: AskedRound) => JSON.stringify([day, clubs, from, changes, notes, wishes.bounce]);
+
+/** Shown as busy only past this, so that a quick answer does not flicker. */
+const SLOW_MS = 250;
+
+/**
+ * A round's needs and best bag, by a worker that keeps rounds it has worked out: another day takes a breath, another lock a blink.
+ * @param asked null while there is nothing to choose for
+ */
+export function useRound(asked: ComputedRef<AskedRound | null>) {
+  const worked = shallowRef<WorkedRound | null>(null);
+  const chosen = shallowRef<RoundAnswer | null>(null);
+  const busy = ref(false);
+  /** What is shown is not yet the answer to what is asked. */
+  const pending = ref(false);
+  const problem = ref('');
+  let running: ReturnType<typeof start> | undefined;
+  let turn = 0;
+  let day = '';
+  /** What was answered last: the same question asked again, because something else was saved, is no question. */
+  let answered = '';
+  let roundId = '';
+
+  function stop(): void {
+    turn += 1;
+    running?.worker.terminate();
+    running = undefined;
+    busy.value = false;
+    pending.value = false;
+  }
+
+  async function ask(question: AskedRound): Promise<void> {
+    const mine = ++turn;
+    const whole = JSON.stringify(question);
+    if (whole === answered) { pending.value = false; return; }
+    pending.value = true;
+    // One round's numbers never stand under another's name.
+    if (question.roundId !== roundId) { worked.value = null; chosen.value = null; day = ''; roundId = question.roundId; }
+    // What is being worked out for another day is of no use to anybody now.
+    const key = dayKey(question);
+    if (busy.value && key !== day) { running?.worker.terminate(); running = undefined; }
+    running ??= start('round');
+    const { link } = running;
+    const slow = setTimeout(() => { if (mine === turn) busy.value = true; }, SLOW_MS);
+    try {
+      if (key !== day || !worked.value) {
+        const round = await link.workOut(question.order);
+        if (mine !== turn) return;
+        worked.value = round;
+        day = key;
+      }
+      const answer = await link.choose(question.order, question.taste, question.against, question.unit);
+      if (mine === turn) { chosen.value = answer; problem.value = ''; answered = whole; }
+    } catch (error) {
+      if (mine === turn) problem.value = `The round could not be worked out: ${(error as Error).message}`;
+    } finally {
+      clearTimeout(slow);
+      if (mine === turn) { busy.value = false; pending.value = false; }
+    }
+  }
+  watch(asked, (question) => {
+    if (question) void ask(question);
+    else { stop(); worked.value = null; chosen.value = null; day = ''; answered = ''; }
+  }, { immediate: true });
+  onScopeDispose(stop);
+  return { worked, chosen, busy, pending, problem, stop };
+}
+
+/** Something long about a round, by a worker of its own, with how far it is and a way to stop it. */
+export function useLongWork<T>() {
+  const result = shallowRef<T | null>(null);
+  const share = ref<number | null>(null);
+  const problem = ref('');
+  let running: ReturnType<typeof start> | undefined;
+  let turn = 0;
+
+  function stop(): void {
+    turn += 1;
+    running?.worker.terminate();
+    running = undefined;
+    share.value = null;
+  }
+  /** @param work what the worker is asked; the second is told how far it is */
+  async function run(work: (link: Remote<RoundWorker>, progress: (share: number) => void) => Promise<T>): Promise<void> {
+    stop();
+    const mine = turn;
+    running = start('round, at length');
+    share.value = 0;
+    problem.value = '';
+    try {
+      const answer = await work(running.link, proxy((done: number) => { if (mine === turn) share.value = done; }) as unknown as (share: number) => void);
+      if (mine === turn) result.value = answer;
+    } catch (error) {
+      if (mine === turn) problem.value = (error as Error).message;
+    } finally {
+      if (mine === turn) stop();
+    }
+  }
+  function clear(): void {
+    stop();
+    result.value = null;
+  }
+  onScopeDispose(stop);
+  return { result, share, problem, run, stop, clear };
+}
