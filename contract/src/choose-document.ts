@@ -72,7 +72,7 @@ export function calcChoose(document: unknown): ChooseAnswer {
     const answer = chooseBag(choosingFor(locker, needs as unknown as Need[], day as Day, tasteIn(given)), runnersUp);
     if (!answer) throw new RefusedInput('rules', 'together allow no bag, though no two of them contradict each other');
     const nameOf = (id: string) => locker.find((club) => club.id === id)!.name;
-    return { ...answer, why: [...answer.reasons.map((reason) => reasonSentence(reason, nameOf(reason.id))), ...answer.leftOut.map((left) => leftOutSentence(left, nameOf(left.id), nameOf))] };
+    return { ...answer, why: [...answer.reasons.map((reason) => reasonSentence(reason, nameOf(reason.id), nameOf)), ...answer.leftOut.map((left) => leftOutSentence(left, nameOf(left.id), nameOf))] };
   });
 }
 

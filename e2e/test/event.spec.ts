@@ -1,8 +1,18 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from '@playwright/test';
 import { demo, saved } from './workbench';
 
 const chosen = (page: Page, name: string) => page.getByRole('region', { name: 'Chosen' }).locator(`li[data-name="${name}"]`);
 const leftOut = (page: Page, name: string) => page.getByRole('region', { name: 'Left out' }).locator(`li[data-name="${name}"]`);
+
+/** A club of the board, by its name, to somewhere else. */
+async function drag(page: Page, club: Locator, to: Locator): Promise<void> {
+  await club.scrollIntoViewIfNeeded();
+  const [from, there] = [await club.locator('.name').boundingBox(), await to.boundingBox()];
+  await page.mouse.move(from!.x + 10, from!.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(there!.x + 60, there!.y + 10, { steps: 12 });
+  await page.mouse.up();
+}
 
 test('from an event next week to a printed swap sheet for one player, in under three minutes', async ({ page }) => {
   test.setTimeout(180_000);
@@ -26,13 +36,7 @@ test('from an event next week to a printed swap sheet for one player, in under t
   await leftOut(page, '7 iron').focus();
   await page.keyboard.press('f');
   await expect(chosen(page, '7 iron')).toBeVisible();
-  const out = leftOut(page, '3 iron');
-  await out.scrollIntoViewIfNeeded();
-  const [from, to] = [await out.locator('.name').boundingBox(), await chosen(page, '5 iron').boundingBox()];
-  await page.mouse.move(from!.x + 10, from!.y + 8);
-  await page.mouse.down();
-  await page.mouse.move(to!.x + 60, to!.y + 10, { steps: 12 });
-  await page.mouse.up();
+  await drag(page, leftOut(page, '3 iron'), chosen(page, '5 iron'));
   await expect(chosen(page, '3 iron')).toHaveAccessibleName(/3 iron: always in, chosen/);
   await chosen(page, '3 iron').focus();
   await page.keyboard.press('f');
@@ -101,6 +105,43 @@ test('a round’s needs are the player’s: notes added, one changed and brought
   await expect(needs.getByText('changed')).toBeVisible();
   await needs.getByRole('button', { name: 'Take away 3rd, par three' }).click();
   await expect(needs.getByText('changed')).toHaveCount(0);
+});
+
+test('a club says why it is in and shows its need; groups and limits are set by key and answered live', async ({ page }) => {
+  await winterDay(page);
+  const board = page.getByRole('region', { name: 'Chosen' });
+  const row = board.locator('li').nth(2);
+  await row.focus();
+  await expect(row.locator('.told-why')).toContainText(/best for \d+ of the needs, most of all .+ \(\d+ m\).*Without it the round costs \d\.\d\d strokes more\. The .+ in its place (costs|would make)/);
+  await row.press('Enter');
+  await expect(page.locator('.needs .need.shown')).toBeVisible();
+  // What stands beside the ladder is all that is asked, heaped up.
+  const [asks] = (await page.getByRole('region', { name: 'Needs' }).getByRole('heading').innerText()).match(/\d+\.\d/)!;
+  const heaped = await page.locator('figure rect.bar').evaluateAll((bars) => [...new Set(bars.map((bar) => bar.parentElement!.querySelector('title')!.textContent!))].reduce((sum, says) => sum + Number(/: ([\d.]+) a round/.exec(says)![1]), 0));
+  expect(Math.abs(heaped - Number(asks))).toBeLessThan(1.5);
+
+  const names = await board.locator('li').evaluateAll((rows) => rows.slice(1, 3).map((one) => (one as HTMLElement).dataset.name!));
+  for (const name of names) { await chosen(page, name).focus(); await page.keyboard.press('g'); }
+  await page.keyboard.press('Enter');
+  const groups = page.getByRole('region', { name: 'One of a group' });
+  await expect(groups).toContainText(`one at most of ${names.join(', ')}`);
+  await expect.poll(async () => (await Promise.all(names.map((name) => chosen(page, name).count()))).reduce((a, b) => a + b)).toBe(1);
+  await groups.getByRole('button', { name: 'Forget group 1' }).click();
+  for (const name of names) await expect(chosen(page, name)).toHaveCount(1);
+  await chosen(page, names[0]!).focus();
+  await page.keyboard.press('-');
+  await expect(board.locator('li')).toHaveCount(9);
+  await chosen(page, 'Putter').focus();
+  await page.keyboard.press('+');
+  await expect(board.locator('li')).toHaveCount(10);
+  // By hand: two left-out clubs are dragged into a group.
+  for (const k of [0, 1]) await drag(page, page.getByRole('region', { name: 'Left out' }).locator('li').nth(k), groups.locator('.tray'));
+  await expect(groups.locator('.chip')).toHaveCount(2);
+  await groups.getByRole('button', { name: 'Set' }).click();
+  await expect(groups.getByRole('button', { name: 'Forget group 1' })).toBeVisible();
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(groups.getByRole('button', { name: 'Forget group 1' })).toHaveCount(0);
+  await saved(page);
 });
 
 test('a round is asked more: other bags, the cheapest remedy, rounds played and stopped, how sure it is', async ({ page }) => {

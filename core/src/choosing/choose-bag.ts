@@ -130,9 +130,15 @@ function rulesOf(order: readonly LadderClub[], { always, never, groups, kinds, m
 export interface ChosenBag { ids: readonly string[]; strokes: number; forNeeds: number; forSteps: number; price: number }
 
 /** Why a club is in it: what the bag would cost without it, the need that asks for it most, and with which shot. */
-export interface ClubReason { id: string; worth: number; need: string | undefined; /** Of that need. */ distanceM: number | undefined; shot: ShotKind | undefined; needsMet: number }
+export interface ClubReason {
+  id: string; worth: number; need: string | undefined; /** Of that need. */ distanceM: number | undefined; shot: ShotKind | undefined; needsMet: number;
+  /** The left-out club that would cost least in its place, and how much more that is; none where the rules allow none. */
+  runnerUp: { id: string; costs: number } | undefined;
+}
 /** What it would cost to have a left-out club in, and the club it would best take the place of; no club where there is room. */
 export interface LeftOut { id: string; costs: number; outId: string | undefined }
+/** One club in, one out: what the bag costs more then, over the best. */
+interface OneChange { in: number; out: number | undefined; costs: number }
 
 export interface BagAnswer {
   best: ChosenBag;
@@ -161,19 +167,23 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
   const allowed = (chosen: readonly number[]) => chosen.length > 0 && rulesBroken(model, chosen).length === 0;
   const cost = (chosen: readonly number[]) => costOf(model, chosen).total;
   const inside = new Set(best.chosen);
+  const sorted = (chosen: readonly number[]) => [...chosen].sort((a, b) => a - b);
+  const changes: OneChange[] = order.flatMap((_club, c) => (inside.has(c) ? [] : [undefined, ...best.chosen].flatMap((out): OneChange[] => {
+    const chosen = sorted([...best.chosen.filter((one) => one !== out), c]);
+    return allowed(chosen) ? [{ in: c, out, costs: cost(chosen) - best.cost }] : [];
+  })));
+  const cheapest = (which: (one: OneChange) => boolean) => changes.filter(which).reduce<OneChange | undefined>((least, one) => (least && least.costs <= one.costs ? least : one), undefined);
   const metBy = needs.map((_need, i) => best.chosen.reduce((a, b) => (model.needs[i]![b]! < model.needs[i]![a]! ? b : a)));
   const reasons = best.chosen.map((c): ClubReason => {
     const rest = best.chosen.filter((one) => one !== c);
     const gain = (i: number) => Math.min(...rest.map((one) => model.needs[i]![one]!)) - model.needs[i]![c]!;
     const mine = needs.flatMap((_need, i) => (metBy[i] === c ? [i] : [])).sort((a, b) => gain(b) - gain(a));
     const most = mine[0];
-    return { id: order[c]!.id, worth: rest.length > 0 ? cost(rest) - best.cost : Infinity, need: most === undefined ? undefined : needs[most]!.name, distanceM: most === undefined ? undefined : needs[most]!.distanceM, shot: most === undefined ? undefined : shots[most]![c], needsMet: mine.length };
+    const second = cheapest(({ out }) => out === c);
+    return { id: order[c]!.id, runnerUp: second && { id: order[second.in]!.id, costs: second.costs }, worth: rest.length > 0 ? cost(rest) - best.cost : Infinity, need: most === undefined ? undefined : needs[most]!.name, distanceM: most === undefined ? undefined : needs[most]!.distanceM, shot: most === undefined ? undefined : shots[most]![c], needsMet: mine.length };
   });
   const leftOut = order.flatMap(({ id }, c): LeftOut[] => {
-    if (inside.has(c)) return [];
-    const ways = [{ out: undefined as number | undefined, chosen: [...best.chosen, c].sort((a, b) => a - b) }, ...best.chosen.map((out) => ({ out, chosen: [...best.chosen.filter((one) => one !== out), c].sort((a, b) => a - b) }))]
-      .filter(({ chosen }) => allowed(chosen)).map(({ out, chosen }) => ({ out, costs: cost(chosen) - best.cost })).sort((a, b) => a.costs - b.costs);
-    const [way] = ways;
+    const way = inside.has(c) ? undefined : cheapest((one) => one.in === c);
     return way ? [{ id, costs: way.costs, outId: way.out === undefined ? undefined : order[way.out]!.id }] : [];
   }).sort((a, b) => a.costs - b.costs);
   return {

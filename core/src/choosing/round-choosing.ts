@@ -2,7 +2,7 @@ import type { LadderClub } from '../clubs/ladder-club.js';
 import type { Setting } from '../conditions/move-shot.js';
 import type { SchoolId } from '../gaps/schools.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
-import { deriveNeeds } from '../rounds/derive-needs.js';
+import { deriveNeeds, playsLikeOf } from '../rounds/derive-needs.js';
 import { dayShots, type RoundDay } from '../rounds/play-hole.js';
 import { stillAir } from '../rounds/round-air.js';
 import { movedClub } from './moved-club.js';
@@ -41,11 +41,18 @@ export function roundChoosing({ day, clubs: known, from, wishes, changes = {}, n
   const played = dayShots(day, from);
   const derived = deriveNeeds(day, clubs, from, { played, ...(seed !== undefined && { seed }) });
   const takenAway = derived.needs.filter(({ name }) => changes[name] === null);
-  const needs = [...derived.needs.filter((need) => !takenAway.includes(need)).map((need) => ({ ...need, ...changes[need.name] })), ...notes];
+  const told = (need: Need): Need => { const playsLikeM = playsLikeOf(need, clubs, played); return playsLikeM === undefined ? need : { ...need, playsLikeM }; };
+  const needs = [...derived.needs.filter((need) => !takenAway.includes(need)).map((need) => { const change = changes[need.name]; return change ? told(changedNeed(need, change)) : need; }), ...notes.map(told)];
   return {
     day, needs, takenAway, strokes: needs.reduce((sum, { weight }) => sum + weight, 0), rareStrokes: derived.rareStrokes, clubs, played,
     costs: needCosts(clubs, needs, { played, ground: day.ground, bounce: wishes.bounce }),
   };
+}
+
+/** What is laid up shorter leaves more, as long as nobody says how much is left. */
+function changedNeed(need: Need, change: NonNullable<NeedChanges[string]>): Need {
+  const leftM = change.distanceM !== undefined && need.leftM !== undefined ? Math.min(700, Math.max(1, need.leftM + need.distanceM - change.distanceM)) : undefined;
+  return { ...need, ...(leftM !== undefined && { leftM }), ...change };
 }
 
 export interface RoundTaste { wishes: Wishes; school: SchoolId; gamerIds: readonly string[]; limits?: Limits; settings?: GapSettings }

@@ -49,9 +49,9 @@ export function roundRemedies(bag: readonly LadderClub[], leftOut: readonly Ladd
     return [{ text: `learn a ${kind} ${club.name} at ${said(carryM)}`, clubs: instead(club, learnt) }];
   });
   const turned = full.filter(({ kind, loftDeg }) => SLEEVED.includes(kind) && loftDeg !== undefined).flatMap((club) => SLEEVE_DEG.map((deg) =>
-    ({ text: `turn the ${club.name}’s sleeve ${formatDegrees(Math.abs(deg))} ${deg > 0 ? 'up' : 'down'}, if it has one`, clubs: instead(club, bentClub(club, deg)) })));
+    ({ text: `turn the ${club.name}’s sleeve ${formatDegrees(Math.abs(deg))} ${deg > 0 ? 'weaker' : 'stronger'}, from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}, if it has one`, clubs: instead(club, bentClub(club, deg)) })));
   const bent = full.filter(isBendable).flatMap((club) => BENDS_DEG.map((deg) =>
-    ({ text: `bend the ${club.name} to ${formatDegrees(club.loftDeg! + deg)}`, clubs: instead(club, bentClub(club, deg)) })));
+    ({ text: `bend the ${club.name} from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}`, clubs: instead(club, bentClub(club, deg)) })));
   const swaps = leftOut.flatMap((club) => bag.filter((out) => (out.kind === 'putter') === (club.kind === 'putter')).map((out) => ({ text: `the ${club.name} for the ${out.name}`, clubs: instead(out, club) })));
   return [...best('learn a partial shot', partials), ...best('turn a sleeve', turned), ...best('bend', bent), ...best('swap', swaps), ...best('buy', buys())];
 

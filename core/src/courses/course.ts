@@ -1,7 +1,7 @@
 import type { Place } from './hole-line.js';
 import { RefusedInput, requireWithin, type Bounds } from '../refused-input.js';
 
-/** What may spoil a shot from the tee, by its distance from the tee along the line. */
+/** What may spoil a shot, by its distance from the first tee along the line; from another tee it is as much nearer as that one stands forward. */
 export interface Trouble {
   kind: TroubleKind;
   side: 'left' | 'right' | 'across';
@@ -26,7 +26,7 @@ export interface Hole {
   lengthsM: readonly number[];
   /** From tee to green, clockwise from north; null where nobody has said. */
   bearingDeg: number | null;
-  /** The green above the tee; negative below. */
+  /** The green above the first tee, negative below; the ground between is taken as one slope. */
   riseM: number;
   /** Width of what a tee shot may come down on. */
   corridorM: number;

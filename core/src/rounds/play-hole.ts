@@ -65,7 +65,8 @@ export function holePlayer(day: RoundDay, clubs: readonly LadderClub[], played: 
 
   /** What a ball so far from the hole, in that lie, asks of a shot that gets there, and of one that does not. */
   const needs = (hole: Hole, at: number, leftM: number, lie: Lie) => {
-    const lengthM = hole.lengthsM[tee]!;
+    // Trouble and rise are told from the first tee; from any other, as much nearer as it stands forward.
+    const lengthM = hole.lengthsM[0]!;
     const common = { hole: at + 1, lie, ...windOnHole(air, hole, at), missStrokes: roughStrokes(ground) };
     const gone = lengthM - leftM;
     const trouble = hole.trouble.map((one) => ({ ...one, fromM: one.fromM - gone, toM: one.toM - gone })).filter(({ toM }) => toM > 0);

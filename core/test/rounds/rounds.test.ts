@@ -63,6 +63,14 @@ describe('what a round asks', () => {
     expect(approach('water')).toMatchObject({ mustHold: true, front: 'water' });
   });
 
+  it('from a tee in front of the first one trouble and rise are as much nearer as it stands forward', () => {
+    const trouble = [{ kind: 'water', side: 'across', fromM: 205, toM: 250 }, { kind: 'bunker', side: 'left', fromM: 60, toM: 100 }] as const;
+    const forward = needsOf(day(nine(() => hole(4, 400, { lengthsM: [400, 350], riseM: 16, trouble })), { course: { tees: ['Back', 'Front'], holes: nine(() => hole(4, 400, { lengthsM: [400, 350], riseM: 16, trouble })), altitudeM: 0 }, tee: 1 }));
+    const alone = needsOf(day(nine(() => hole(4, 350, { riseM: 14, trouble: trouble.map((one) => ({ ...one, fromM: one.fromM - 50, toM: one.toM - 50 })) }))));
+    expect(forward.needs).toEqual(alone.needs);
+    expect(forward.needs).not.toEqual(needsOf(day(nine(() => hole(4, 350, { riseM: 14, trouble })))).needs);
+  });
+
   it('a long hole asks a player without reach for a lay-up, a player of reach for none', () => {
     const five = day(nine(() => hole(5, 440)));
     const kinds = (some: readonly LadderClub[]) => needsOf(five, some).needs.filter((need) => need.hole === 1).map(({ name }) => name).join();

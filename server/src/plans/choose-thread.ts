@@ -11,7 +11,7 @@ try {
   const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
   const view: RoundChoiceView = {
     answer, needs: round.needs, strokes: round.strokes, rareStrokes: round.rareStrokes,
-    why: answer ? [...answer.reasons.map((one) => reasonSentence(one, nameOf(one.id))), ...answer.leftOut.map((one) => leftOutSentence(one, nameOf(one.id), nameOf))] : ['The locks together allow no bag.'],
+    why: answer ? [...answer.reasons.map((one) => reasonSentence(one, nameOf(one.id), nameOf)), ...answer.leftOut.map((one) => leftOutSentence(one, nameOf(one.id), nameOf))] : ['The locks together allow no bag.'],
   };
   parentPort!.postMessage({ view });
 } catch (error) {

@@ -15,8 +15,11 @@ const scale = computed(() => (H - 2 * PAD) / Math.max(lengthM.value + hole.value
 const y = (m: number) => H - PAD - m * scale.value;
 const across = (m: number) => m * scale.value * WIDER;
 const halfPx = computed(() => Math.min(60, across(hole.value.corridorM / 2)));
-const ticks = computed(() => { const step = props.unit === 'yd' ? 50 : 50; return Array.from({ length: Math.floor(fromMetres(lengthM.value, props.unit) / step) }, (_one, i) => ({ at: (i + 1) * step, y: y(toMetres((i + 1) * step, props.unit)) })); });
-const boxes = computed(() => hole.value.trouble.map(({ kind, side, fromM, toM }) => {
+const ticks = computed(() => { const step = 50; return Array.from({ length: Math.floor(fromMetres(lengthM.value, props.unit) / step) }, (_one, i) => ({ at: (i + 1) * step, y: y(toMetres((i + 1) * step, props.unit)) })); });
+/** Trouble and rise are told from the first tee. */
+const forwardM = computed(() => hole.value.lengthsM[0]! - lengthM.value);
+const riseM = computed(() => (hole.value.riseM * lengthM.value) / hole.value.lengthsM[0]!);
+const boxes = computed(() => hole.value.trouble.map((one) => ({ ...one, fromM: Math.max(0, one.fromM - forwardM.value), toM: one.toM - forwardM.value })).filter(({ toM }) => toM > 0).map(({ kind, side, fromM, toM }) => {
   const top = y(Math.min(toM, lengthM.value + 20)), height = Math.max(4, y(fromM) - top);
   const [x, width] = side === 'across' ? [MID - halfPx.value - 16, 2 * halfPx.value + 32] : side === 'left' ? [MID - halfPx.value - 24, 22] : [MID + halfPx.value + 2, 22];
   return { kind, side, x, width, top, height, says: `${kind} ${side}, ${distanceNumber(fromM, props.unit)} to ${distanceNumber(toM, props.unit)} ${props.unit}` };
@@ -33,7 +36,7 @@ const unknown = computed(() => props.holes.flatMap(({ bearingDeg }, i) => (beari
 
 <template>
   <figure>
-    <figcaption><b>Hole {{ active + 1 }}</b>, par {{ hole.par }}, {{ distanceNumber(lengthM, unit) }} {{ unit }}<template v-if="hole.bearingDeg !== null">, to the {{ compassPoint(hole.bearingDeg) }}</template><template v-if="Math.round(hole.riseM) !== 0">, {{ hole.riseM > 0 ? 'up' : 'down' }} {{ distanceNumber(Math.abs(hole.riseM), unit) }}</template></figcaption>
+    <figcaption><b>Hole {{ active + 1 }}</b>, par {{ hole.par }}, {{ distanceNumber(lengthM, unit) }} {{ unit }}<template v-if="hole.bearingDeg !== null">, to the {{ compassPoint(hole.bearingDeg) }}</template><template v-if="Math.round(riseM) !== 0">, {{ riseM > 0 ? 'up' : 'down' }} {{ distanceNumber(Math.abs(riseM), unit) }}</template></figcaption>
     <svg :viewBox="`0 0 ${W} ${H}`" :width="W" :height="H" role="img" :aria-label="`Hole ${active + 1} from above`">
       <path :d="`M ${MID - 6} ${y(0)} L ${MID - halfPx} ${y(lengthM * 0.35)} L ${MID - halfPx} ${y(lengthM - hole.greenM)} L ${MID + halfPx} ${y(lengthM - hole.greenM)} L ${MID + halfPx} ${y(lengthM * 0.35)} L ${MID + 6} ${y(0)} Z`" class="corridor" :class="{ three: hole.par === 3 }" />
       <g v-for="(box, i) in boxes" :key="i"><title>{{ box.says }}</title><rect :x="box.x" :y="box.top" :width="box.width" :height="box.height" :class="['trouble', box.kind.replaceAll(' ', '-')]" rx="4" /><text v-if="box.height > 11" :x="box.x + box.width / 2" :y="box.top + box.height / 2 + 4" class="mark">{{ { bunker: '∴', water: '≈', 'out of bounds': '⊘', trees: '♣' }[box.kind] }}</text></g>

@@ -59,8 +59,8 @@ export function holeColumns(tees: readonly string[], unit: DistanceUnit): HoleCo
       read: ({ line: _line, ...hole }, text) => { const value = within(text, 'lengthM', `Length from ${tee}`, true); return typeof value === 'number' ? { ...hole, lengthsM: hole.lengthsM.with(i, value) } : value; },
     })),
     { id: 'bearing', label: 'Bearing', title: 'From tee to green, degrees clockwise from north', px: 62, show: ({ bearingDeg }) => (bearingDeg === null ? '' : String(Math.round(bearingDeg))), read: ({ line: _line, ...hole }, text) => { if (text.trim() === '') return { ...hole, bearingDeg: null }; const value = within(text, 'bearingDeg', 'Bearing', false); return typeof value === 'number' ? { ...hole, bearingDeg: value } : value; } },
-    metres('riseM', 'Rise', `The green above the tee, ${unit}`), metres('corridorM', 'Corridor', `Width of what a tee shot may come down on, ${unit}`), metres('greenM', 'Green', `Depth of the green, ${unit}`),
+    metres('riseM', 'Rise', `The green above the first tee, ${unit}`), metres('corridorM', 'Corridor', `Width of what a tee shot may come down on, ${unit}`), metres('greenM', 'Green', `Depth of the green, ${unit}`),
     words('front', 'Front', `What lies before the green: ${FRONTS.join(', ')}`, FRONTS), words('slope', 'Slope', `The green's tilt as the player sees it: ${SLOPES.join(', ')}`, SLOPES),
-    { id: 'trouble', label: 'Trouble', title: `From the tee, ${unit}: bunker left 225-260; water across 300-320`, px: 290, show: ({ trouble }) => troubleWords(trouble, unit), read: (hole, text) => { const trouble = readTrouble(text, unit); return 'problem' in trouble ? trouble : { ...hole, trouble }; } },
+    { id: 'trouble', label: 'Trouble', title: `From the first tee, ${unit}: bunker left 225-260; water across 300-320`, px: 290, show: ({ trouble }) => troubleWords(trouble, unit), read: (hole, text) => { const trouble = readTrouble(text, unit); return 'problem' in trouble ? trouble : { ...hole, trouble }; } },
   ];
 }

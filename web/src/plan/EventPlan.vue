@@ -54,6 +54,13 @@ const wishes = computed(() => wishesOf(props.plan.choosing));
 const readOnly = computed(() => store.readOnly);
 const writing = ref<'edit' | 'new' | 'week' | null>(null);
 const pointed = ref<Need | null>(null);
+/** What a club's reason named, and somebody asked to see. */
+const shown = ref<Need | null>(null);
+function showNeed(named: string): void {
+  const need = worked.value?.needs.find((one) => one.name === named) ?? null;
+  shown.value = need && { ...need };
+  pointed.value = need;
+}
 
 /** A round as the worker is asked it, or why it cannot be. */
 function ask(one: EventRound): AskedRound | string {
@@ -185,9 +192,9 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
             <button v-if="!readOnly && !same" class="plain-button main settle no-print" title="Alt Enter" :disabled="settling.share.value !== null" @click="settle([round])">Make it the bag of {{ round.name }}</button>
           </p>
           <div class="board">
-            <NeedsTable :needs="worked.needs" :taken-away="worked.takenAway" :changes="own.changes" :notes="own.notes" :strokes="worked.strokes" :rare-strokes="worked.rareStrokes" :unit="unit" :read-only="readOnly" @changes="editRound({ changes: $event })" @notes="editRound({ notes: $event })" @point="pointed = $event" />
-            <NeedsRail v-if="chosen?.answer" :clubs="worked.still" :home="asked.order.clubs" :chosen="chosen.answer.best.ids" :needs="worked.needs" :unit="unit" :pointed="pointed" :height="640" />
-            <LockBoard v-if="chosen?.answer" :clubs="worked.still" :home="asked.order.clubs" :chosen="chosen.answer.best.ids" :always="wishes.always" :never="wishes.never" :gamer="plan.baseClubIds" :modelled="worked.modelled" :why="chosen.why" :answer="chosen.answer" :unit="unit" :read-only="readOnly" @locks="setWishes($event)" />
+            <NeedsTable :needs="worked.needs" :taken-away="worked.takenAway" :shown="shown" :changes="own.changes" :notes="own.notes" :strokes="worked.strokes" :rare-strokes="worked.rareStrokes" :unit="unit" :read-only="readOnly" @changes="editRound({ changes: $event })" @notes="editRound({ notes: $event })" @point="pointed = $event" />
+            <NeedsRail v-if="chosen?.answer" :clubs="worked.still" :home="asked.order.clubs" :chosen="chosen.answer.best.ids" :needs="worked.needs" :school="school" :settings="asked.taste.settings" :unit="unit" :pointed="pointed" :height="760" />
+            <LockBoard v-if="chosen?.answer" :clubs="worked.still" :home="asked.order.clubs" :chosen="chosen.answer.best.ids" :always="wishes.always" :never="wishes.never" :one-of="wishes.oneOf" :kinds="wishes.kinds" :limit="wishes.limit" :allowed="event.limits.clubs" :gamer="plan.baseClubIds" :modelled="worked.modelled" :why="chosen.why" :answer="chosen.answer" :unit="unit" :read-only="readOnly" @set="setWishes($event)" @need="showNeed" />
           </div>
           <OtherBags v-if="chosen?.answer" :asked="asked" :chosen="chosen" :pending="pending" />
           <AfterRound :round="own" :carried="clubsOfIds(asked.order.clubs, settled?.clubIds ?? [])" :read-only="readOnly" @set="editRound({ after: $event })" @to-sheet="writeHits" />

@@ -37,10 +37,6 @@ function distrust(id: string): void {
   const { [id]: _gone, ...rest } = props.wishes.comfort;
   emit('set', { comfort: rest });
 }
-const pair = ref<[string, string]>(['', '']);
-function addPair(): void {
-  if (pair.value[0] && pair.value[1] && pair.value[0] !== pair.value[1]) { emit('set', { oneOf: [...props.wishes.oneOf, [...pair.value]] }); pair.value = ['', '']; }
-}
 const kind = ref<ClubKind>('wedge');
 const kindMost = ref(4);
 const addKind = () => emit('set', { kinds: [...props.wishes.kinds.filter((one) => one.kind !== kind.value), { kind: kind.value, most: kindMost.value }] });
@@ -57,7 +53,7 @@ const freezes = computed(() => [{ value: '', words: 'as many changes as it takes
 
 <template>
   <details class="wishes card">
-    <summary>What the player wants <span class="quiet small">{{ SCHOOLS.find((one) => one.id === school)?.name.toLowerCase() }}, {{ Math.min(wishes.limit, allowed) }} clubs, {{ BOUNCE_SCHOOL_WORDS[wishes.bounce] }}<template v-if="wishes.mostChanges !== null">, {{ wishes.mostChanges === 0 ? 'frozen' : `${wishes.mostChanges} changes at most` }}</template></span></summary>
+    <summary>What the player wants <span class="quiet small">{{ SCHOOLS.find((one) => one.id === school)?.name.toLowerCase() }}, {{ Math.min(wishes.limit, allowed) }} clubs, {{ BOUNCE_SCHOOL_WORDS[wishes.bounce] }}<template v-if="wishes.mostChanges !== null">, {{ wishes.mostChanges === 0 ? 'frozen' : `${wishes.mostChanges} changes at most` }}</template><template v-for="one in wishes.kinds.filter(({ kind }) => kind !== 'driver')" :key="one.kind">, {{ one.most }} of kind {{ one.kind }} at most</template></span></summary>
     <div class="grid">
       <label>Steps <select :value="school" :disabled="readOnly" @change="emit('school', ($event.target as HTMLSelectElement).value as SchoolId)"><option v-for="one in SCHOOLS" :key="one.id" :value="one.id">{{ one.name }}</option></select></label>
       <label>Bounce <select :value="wishes.bounce" :disabled="readOnly" @change="emit('set', { bounce: ($event.target as HTMLSelectElement).value as BounceSchool })"><option v-for="one in BOUNCE_SCHOOLS" :key="one" :value="one">{{ BOUNCE_SCHOOL_WORDS[one] }}</option></select></label>
@@ -68,8 +64,6 @@ const freezes = computed(() => [{ value: '', words: 'as many changes as it takes
     <div class="rows">
       <p><span class="quiet small">Trust</span> <span v-for="(strokes, id) in wishes.comfort" :key="id" class="chip">{{ name(id) }} {{ strokes }} <button :aria-label="`Forget trust in ${name(id)}`" @click="distrust(id)">×</button></span>
         <template v-if="!readOnly"><select v-model="trusted" aria-label="Club trusted"><option value="">a club…</option><option v-for="club in clubs" :key="club.id" :value="club.id">{{ club.name }}</option></select> is worth <input v-model="worth" class="number" inputmode="decimal" aria-label="What trust is worth"> strokes <button class="plain-button slim" :disabled="!trusted" @click="trust">Set</button></template></p>
-      <p><span class="quiet small">One of a pair</span> <span v-for="(ids, i) in wishes.oneOf" :key="i" class="chip">{{ ids.map(name).join(' or ') }} <button :aria-label="`Forget pair ${i + 1}`" @click="emit('set', { oneOf: wishes.oneOf.toSpliced(i, 1) })">×</button></span>
-        <template v-if="!readOnly"><select v-for="k in [0, 1] as const" :key="k" v-model="pair[k]" :aria-label="`Club ${k + 1} of a pair`"><option value="">a club…</option><option v-for="club in clubs" :key="club.id" :value="club.id">{{ club.name }}</option></select> <button class="plain-button slim" :disabled="!pair[0] || !pair[1] || pair[0] === pair[1]" @click="addPair">Add</button></template></p>
       <p><span class="quiet small">At most of a kind</span> <span v-for="(one, i) in wishes.kinds" :key="one.kind" class="chip">{{ one.most }} {{ one.kind }} <button :aria-label="`Forget limit of ${one.kind}`" @click="emit('set', { kinds: wishes.kinds.toSpliced(i, 1) })">×</button></span>
         <template v-if="!readOnly"><input v-model.number="kindMost" type="number" min="0" max="14" class="number" aria-label="How many of a kind"> <select v-model="kind" aria-label="Kind"><option v-for="one in CLUB_KINDS" :key="one">{{ one }}</option></select> <button class="plain-button slim" @click="addKind">Add</button></template></p>
       <p><span class="quiet small">Must cover</span> <span v-for="(one, i) in wishes.mustCover" :key="i" class="chip">{{ Math.round(fromMetres(one.distanceM, unit)) }} {{ unit }} <button :aria-label="`Forget distance ${i + 1}`" @click="emit('set', { mustCover: wishes.mustCover.toSpliced(i, 1) })">×</button></span>

@@ -12,7 +12,7 @@ const api = {
       const answer = chooseBag(choosing);
       if (!answer) return { answer: null, refused: 'The locks together allow no bag.', why: {}, loses: 0 };
       const nameOf = (id: string) => clubs.find((club) => club.id === id)?.name ?? id;
-      const why = Object.fromEntries([...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id))]), ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)])]) as Record<string, string>;
+      const why = Object.fromEntries([...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id), nameOf)]), ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)])]) as Record<string, string>;
       return { answer, refused: '', why, loses: costAgainst(choosing, against) - answer.best.strokes };
     } catch (error) {
       return { answer: null, refused: (error as Error).message, why: {}, loses: 0 };

@@ -46,7 +46,7 @@ const api = {
       const answer = chooseBag(choosing, 0);
       if (!answer) return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
       const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
-      const why = Object.fromEntries([...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id), unit)]), ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)])]) as Record<string, string>;
+      const why = Object.fromEntries([...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id), nameOf, unit)]), ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)])]) as Record<string, string>;
       const places = choosing.order.flatMap(({ id }, c) => (against.includes(id) ? [c] : []));
       return { answer, refused: '', why, against: places.length > 0 ? costOf(choosing.model, places).total - answer.best.strokes : null };
     } catch (error) {
