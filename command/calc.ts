@@ -21,7 +21,7 @@ export async function calc(name: string | undefined): Promise<void> {
     throw new Stop(`standard input is not one JSON document: ${(error as Error).message}`, 2);
   }
   try {
-    process.stdout.write(`${JSON.stringify(calculate(document), null, 2)}\n`);
+    process.stdout.write(`${JSON.stringify(await calculate(document), null, 2)}\n`);
   } catch (error) {
     if (!(error instanceof yup.ValidationError)) throw error;
     throw new Stop(fieldProblems(error).map(({ field, message }) => (field && !message.includes(field) ? `${field}: ${message}` : message)).join('\ntasche: '), 2);

@@ -1,6 +1,6 @@
 import {
-  BASELINE, BOUNCE_SCHOOLS, CHOOSING_BOUNDS, MEDIUM_FAIRWAY, PLAIN_TASTE, RefusedInput, SCHOOLS, bagChoosing, chooseBag, deriveNeeds, leftOutSentence, movedClub, needCosts, playedIn, reasonSentence, travelSet,
-  type BagAnswer, type BagChoosing, type BounceSchool, type ChoosingTaste, type CourseGround, type Hole, type LadderClub, type Need, type RoundAir, type RoundNeeds, type TravelSet,
+  BASELINE, BOUNCE_SCHOOLS, CHOOSING_BOUNDS, MEDIUM_FAIRWAY, PLAIN_TASTE, RefusedInput, SCHOOLS, bagChoosing, chooseBag, deriveNeeds, leftOutSentence, movedClub, needCosts, playedIn, reasonSentence, smallestTravelSet, travelSet,
+  type BagAnswer, type BagChoosing, type BounceSchool, type ChoosingTaste, type CourseGround, type Hole, type LadderClub, type Need, type RoundAir, type RoundNeeds, type TravelSet, type TravelSize,
 } from '@tasche/core';
 import * as yup from 'yup';
 import { courseGroundSchema, holesSchema, roundAirSchema } from './course-schemas.js';
@@ -94,15 +94,25 @@ export function calcNeeds(document: unknown): RoundNeeds {
 
 const MOST_SCENARIOS = 40;
 const travelDocument = wholeDocument(yup.object({
-  clubs: clubsSchema, size: required(whole(1, CHOOSING_BOUNDS.clubs[1])), ...tasteShape,
+  clubs: clubsSchema, size: whole(1, CHOOSING_BOUNDS.clubs[1]), loss: finite(0, 100), ...tasteShape,
   scenarios: yup.array(required(yup.object({ name: required(nameSchema), weight: finite(0.001, 1000), needs: needsSchema, day: daySchema }).strict().noUnknown(unknown))).min(1, '${path} is empty').max(MOST_SCENARIOS, `\${path} holds more than ${MOST_SCENARIOS}`).required('${path} is missing'),
-}).strict().noUnknown('unknown field: ${unknown}'));
+}).strict().noUnknown('unknown field: ${unknown}')
+  .test('how many', 'size or loss must be given, and not both', ({ size, loss }) => (size === undefined) !== (loss === undefined)));
+
+export interface TravelAnswer extends TravelSet { /** With a loss: every size looked at, and whether nothing smaller will do. */ sizes?: readonly TravelSize[]; smallest?: boolean }
 
 /**
- * The clubs to travel with, so that the best bags of all scenarios cost least.
+ * The clubs to travel with, so that the best bags of all scenarios cost least: so many of them, or as few as lose no more than is said.
  * @throws yup.ValidationError naming every bad field, or a scenario that allows no bag
  */
-export function calcTravel(document: unknown): TravelSet {
-  const { clubs, size, scenarios, ...given } = travelDocument.validateSync(document, { strict: true, abortEarly: false });
-  return refusing(() => travelSet(scenarios.map(({ name, weight = 1, needs, day }) => ({ name, weight, choosing: choosingFor(clubs as unknown as LadderClub[], needs as unknown as Need[], day as Day, tasteIn(given)) })), size));
+export async function calcTravel(document: unknown): Promise<TravelAnswer> {
+  const { clubs, size, loss, scenarios, ...given } = travelDocument.validateSync(document, { strict: true, abortEarly: false });
+  const all = refusing(() => scenarios.map(({ name, weight = 1, needs, day }) => ({ name, weight, choosing: choosingFor(clubs as unknown as LadderClub[], needs as unknown as Need[], day as Day, tasteIn(given)) })));
+  if (size !== undefined) return refusing(() => travelSet(all, size));
+  try {
+    const { set, smallest, sizes } = await smallestTravelSet(all, loss!);
+    return { ...set, smallest, sizes };
+  } catch (error) {
+    return refusing(() => { throw error; });
+  }
 }

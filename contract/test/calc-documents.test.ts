@@ -174,17 +174,26 @@ describe('calc needs and calc travel', () => {
     expect(answer.strokes).toBeGreaterThan(30);
   });
 
-  it('the clubs that travel are as published, and hold every scenario\'s bag', () => {
+  it('the clubs that travel are as published, and hold every scenario\'s bag; or as few as lose no more than is said', async () => {
     const { needs } = calcNeeds(document);
     const day = (windMps: number) => ({ air: { temperatureC: 12, altitudeM: 10, humidityPct: 70, windMps: 0, windFromDeg: 0, targetElevationM: 0 }, ground: { ...ground, fairways: windMps > 4 ? 'firm' : 'soft' } });
     const travel = { clubs, size: 5, limit: 4, scenarios: [{ name: 'calm', needs: needs.map((need) => ({ ...need, windMps: 0 })), day: day(0) }, { name: 'windy', needs, day: day(6), weight: 2 }] };
     const [validInput, validOutput] = [schemaOf('travel-input'), schemaOf('travel-output')];
     expect(validInput(plain(travel)), JSON.stringify(validInput.errors)).toBe(true);
-    const answer = plain(calcTravel(plain(travel)));
+    const answer = plain(await calcTravel(plain(travel)));
     expect(validOutput(answer), JSON.stringify(validOutput.errors)).toBe(true);
     expect(answer.ids).toHaveLength(5);
     for (const bag of answer.bags) { expect(bag.ids.length).toBeLessThanOrEqual(4); for (const id of bag.ids) expect(answer.ids).toContain(id); }
     expect(answer.bound).toBeLessThanOrEqual(answer.strokes + 1e-9);
+    const { size: _size, ...some } = travel;
+    const few = { ...some, loss: 0.05 };
+    expect(validInput(plain(few)), JSON.stringify(validInput.errors)).toBe(true);
+    const fewest = plain(await calcTravel(plain(few)));
+    expect(validOutput(fewest), JSON.stringify(validOutput.errors)).toBe(true);
+    expect(fewest.strokes - fewest.wholeLocker).toBeLessThanOrEqual(0.05);
+    expect(fewest.sizes!.slice(0, -1).every(({ loses }) => loses > 0.05)).toBe(true);
+    expect(fewest.ids).toHaveLength(fewest.sizes!.at(-1)!.size);
+    for (const bad of [some, { ...few, size: 5 }]) { expect(validInput(plain(bad))).toBe(false); await expect(calcTravel(plain(bad))).rejects.toThrow('size or loss must be given, and not both'); }
   });
 
   it.each([
@@ -195,8 +204,9 @@ describe('calc needs and calc travel', () => {
     expect(() => calcNeeds(bad)).toThrow(message);
   });
 
-  it('a travel set without scenarios, or too small for their rules, is refused', () => {
-    expect(() => calcTravel({ clubs, size: 3, scenarios: [] })).toThrow('scenarios is empty');
-    expect(() => calcTravel({ clubs, size: 1, limit: 4, always: ['Driver'], scenarios: [{ name: 'one', needs: [] }] })).toThrow(/leaves some scenario without a bag/);
+  it('a travel set without scenarios, or too small for their rules, is refused', async () => {
+    await expect(calcTravel({ clubs, size: 3, scenarios: [] })).rejects.toThrow('scenarios is empty');
+    await expect(calcTravel({ clubs, loss: -1, scenarios: [{ name: 'one', needs: [] }] })).rejects.toThrow('loss must be between 0 and 100');
+    await expect(calcTravel({ clubs, size: 1, limit: 4, always: ['Driver'], scenarios: [{ name: 'one', needs: [] }] })).rejects.toThrow(/leaves some scenario without a bag/);
   });
 });

@@ -82,6 +82,7 @@ export * from './choosing/wishes.js';
 export * from './choosing/modelled-carries.js';
 export * from './choosing/how-sure.js';
 export * from './choosing/travel-set.js';
+export * from './choosing/smallest-travel-set.js';
 export * from './choosing/moved-club.js';
 export * from './choosing/round-remedies.js';
 export * from './choosing/round-choosing.js';

@@ -199,8 +199,20 @@ test('the clubs that travel to two courses are found, with what is left unproved
   const travel = page.getByRole('region', { name: 'Travel set' });
   await travel.getByLabel('clubs that travel').fill('16');
   await travel.getByRole('button', { name: 'Find the set' }).click();
-  await expect(travel.locator('.clubs li')).toHaveCount(16, { timeout: 60_000 });
+  const rows = travel.locator('tbody tr');
+  await expect(rows).toHaveCount(16, { timeout: 60_000 });
+  // Each club's days are the marks in its row, and no day has more clubs than may be carried.
+  const table = await rows.evaluateAll((all) => all.map((row) => ({ said: row.querySelector('td')!.textContent!, days: [...row.querySelectorAll('td.day')].map((cell) => cell.textContent!.includes('carried')) })));
+  const of = table[0]!.days.length;
+  expect(of).toBeGreaterThan(5);
+  for (const { said, days } of table) { const carried = days.filter(Boolean).length; expect(said).toBe(carried === of ? 'every day' : carried === 0 ? 'in reserve' : `${carried} of ${of}`); }
+  for (let d = 0; d < of; d++) expect(table.filter(({ days }) => days[d]).length).toBeLessThanOrEqual(14);
   await expect(travel).toContainText(/Proved the best set of that size|No set of that size costs \d\.\d{3} strokes a round less/);
+  await travel.getByLabel('or as few as lose at most').fill('much');
+  await expect(travel.getByRole('alert')).toContainText('What it may lose must be between 0 and 10 strokes a round, not “much”');
+  await travel.getByLabel('or as few as lose at most').fill('0,1');
+  await travel.getByRole('button', { name: 'Find the fewest' }).click();
+  await expect(travel).toContainText(/\d+ clubs lose 0\.(0\d|10) strokes a round against the whole locker.*(Proved that fewer will not do|Whether fewer would do is not proved|The largest bag of the week is enough)/, { timeout: 60_000 });
   await page.getByRole('button', { name: 'Delete this plan' }).click();
   await saved(page);
 });

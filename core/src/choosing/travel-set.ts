@@ -10,6 +10,8 @@ export interface TravelSet {
   ids: readonly string[];
   /** Mean over the scenarios of each one's best bag from these clubs, in the scenarios' weights. */
   strokes: number;
+  /** The same with every club at hand. */
+  wholeLocker: number;
   /** Nothing that size can cost less than this. */
   bound: number;
   proved: boolean;
@@ -139,7 +141,7 @@ export function travelSet(scenarios: readonly Scenario[], size: number, stop: ()
   const { set, strokes, choices: made }: Tried = best;
   const inOrder = ids.filter((id) => set.includes(id));
   return {
-    ids: inOrder, strokes, bound: Math.min(bound, strokes), proved: strokes - bound < 1e-6, choices,
+    ids: inOrder, strokes, wholeLocker: freeStrokes, bound: Math.min(bound, strokes), proved: strokes - bound < 1e-6, choices,
     bags: scenarios.map(({ name }, s) => ({ name, ids: idsOf(s, made[s]!), strokes: made[s]!.cost, regret: Math.max(0, made[s]!.cost - free[s]!.cost) })),
   };
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  BASELINE, MEDIUM_FAIRWAY, PLAIN_WISHES, RefusedInput, USUAL_GROUND, choose, expectedStrokes, lockerFindings, outcomeOf, playedIn, playingBounceDeg, putterStrokes, soleStrokes, strokesFor, strokesWith, tasteOf, travelSet, wantedBounceDeg,
+  BASELINE, MEDIUM_FAIRWAY, PLAIN_WISHES, RefusedInput, USUAL_GROUND, choose, expectedStrokes, lockerFindings, outcomeOf, playedIn, playingBounceDeg, putterStrokes, soleStrokes, strokesFor, strokesWith, smallestTravelSet, tasteOf, travelSet, wantedBounceDeg,
   wantedHeadG, withModelledCarries, withinSwaps, type Aimed, type BagChoosing, type ChoosingModel, type CourseGround, type LadderClub, type Need, type PlayedClub, type Scenario,
 } from '../../src/index.js';
 import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
@@ -211,7 +211,26 @@ describe('the clubs that travel', () => {
     expect(set).toMatchObject({ proved: true });
     expect(set.bags.every(({ regret }) => regret === 0)).toBe(true);
   });
-  it('refuse no days and a set of nought, by name', () => {
+  it('as few as lose no more than is said: never fewer than there can be, and where it says so the fewest', async () => {
+    let proved = 0;
+    await fc.assert(fc.asyncProperty(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 2, max: 3 }), fc.double({ min: 0, max: 0.6, noNaN: true }), async (seed, count, loss) => {
+      const all = scenarios(seed, count, 7, 3);
+      const whole = triedAll(all, 7);
+      const fewest = [3, 4, 5, 6, 7].find((size) => triedAll(all, size) - whole <= loss + 1e-9)!;
+      const { set, sizes, smallest } = await smallestTravelSet(all, loss);
+      expect(set.wholeLocker).toBeCloseTo(whole, 9);
+      expect(set.strokes - set.wholeLocker).toBeLessThanOrEqual(loss + 1e-9);
+      expect(set.ids.length).toBeGreaterThanOrEqual(fewest);
+      if (smallest) { proved += 1; expect(set.ids).toHaveLength(fewest); }
+      expect(sizes.at(-1)!.size).toBe(set.ids.length);
+      for (const { size, loses, losesAtLeast } of sizes) { const best = triedAll(all, size) - whole; expect(losesAtLeast).toBeLessThanOrEqual(best + 1e-9); expect(loses).toBeGreaterThanOrEqual(best - 1e-9); }
+    }), { numRuns: 20, seed: 11 });
+    // Random ladders are the hardest to prove; some are.
+    expect(proved).toBeGreaterThan(0);
+  }, 60_000);
+  it('refuse no days and a set of nought, by name', async () => {
+    await expect(smallestTravelSet(scenarios(1, 2, 6, 3), -0.1)).rejects.toThrow('loss must be nought or more');
+    await expect(smallestTravelSet(scenarios(1, 2, 6, 3), 0.1, () => false)).rejects.toThrow('search was ended');
     expect(() => travelSet([], 4)).toThrow('scenarios are none');
     expect(() => travelSet(scenarios(1, 2, 6, 3), 0)).toThrow('size must be a whole number');
   });

@@ -1,6 +1,6 @@
 import {
-  alternatives, chooseBag, choosingOfRound, clubsOfIds, costOf, costOfBag, dayTriggers, choose, howSure, leftOutSentence, playRounds, reasonSentence, roundChoosing, roundRemedies, stillClubs, travelSet,
-  type Alternatives, type BagAnswer, type DayTrigger, type DistanceUnit, type HowSure, type LadderClub, type Need, type PlayedRounds, type RoundChoosing, type RoundOrder, type RoundRemedy, type RoundTaste, type TravelSet,
+  alternatives, chooseBag, choosingOfRound, clubsOfIds, costOf, costOfBag, dayTriggers, choose, howSure, leftOutSentence, playRounds, reasonSentence, roundChoosing, roundRemedies, smallestTravelSet, stillClubs, travelSet,
+  type Alternatives, type BagAnswer, type DayTrigger, type DistanceUnit, type HowSure, type LadderClub, type Need, type PlayedRounds, type RoundChoosing, type RoundOrder, type RoundRemedy, type RoundTaste, type Scenario, type SmallestTravelSet, type TravelSet,
 } from '@tasche/core';
 import { expose } from 'comlink';
 
@@ -26,6 +26,22 @@ function worked(order: RoundOrder): RoundChoosing {
   if (rounds.size >= MOST_ROUNDS) rounds.delete(rounds.keys().next().value!);
   rounds.set(key, round);
   return round;
+}
+
+/** A way a round may turn out. */
+export interface TravelDay { name: string; weight: number; order: RoundOrder }
+
+/** Every day worked out; that is more than half of the way. */
+async function scenariosOf(days: readonly TravelDay[], taste: RoundTaste, progress: Progress): Promise<Scenario[]> {
+  const made: Scenario[] = [];
+  for (const [i, { name, weight, order }] of days.entries()) {
+    progress((i / days.length) * 0.6);
+    await breathe();
+    made.push({ name, weight, choosing: choosingOfRound(worked(order), taste) });
+  }
+  progress(0.6);
+  await breathe();
+  return made;
 }
 
 const api = {
@@ -87,16 +103,16 @@ const api = {
     return dayTriggers(order, taste, best, async (done, of) => { progress(done / of); await breathe(); return true; });
   },
 
-  async travel(scenarios: readonly { name: string; weight: number; order: RoundOrder }[], taste: RoundTaste, size: number, progress: Progress): Promise<TravelSet> {
-    const made = [];
-    for (const [i, { name, weight, order }] of scenarios.entries()) {
-      progress((i / scenarios.length) * 0.6);
-      await breathe();
-      made.push({ name, weight, choosing: choosingOfRound(worked(order), taste) });
-    }
-    progress(0.6);
-    await breathe();
-    return travelSet(made, size);
+  async travel(days: readonly TravelDay[], taste: RoundTaste, size: number, progress: Progress): Promise<TravelSet> {
+    const scenarios = await scenariosOf(days, taste, progress);
+    return travelSet(scenarios, size);
+  },
+
+  /** As few as lose no more; each size is a step of the rest of the way, which may end before the last. */
+  async smallestTravel(days: readonly TravelDay[], taste: RoundTaste, loss: number, progress: Progress): Promise<SmallestTravelSet> {
+    const scenarios = await scenariosOf(days, taste, progress);
+    let tried = 0;
+    return smallestTravelSet(scenarios, loss, async () => { progress(1 - 0.4 * 0.7 ** tried++); await breathe(); return true; });
   },
 };
 

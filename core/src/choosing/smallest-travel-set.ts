@@ -1,0 +1,46 @@
+import { RefusedInput } from '../refused-input.js';
+import { travelSet, type Scenario, type TravelSet } from './travel-set.js';
+
+/** A size that was looked at: what its best known set loses against the whole locker, and what no set of that size can lose less than. */
+export interface TravelSize { size: number; /** Strokes a round. */ loses: number; losesAtLeast: number }
+
+export interface SmallestTravelSet {
+  set: TravelSet;
+  /** Nothing smaller that fills a bag loses as little: proved by the bound of the next smaller size. Fewer clubs than a full bag are not looked at. */
+  smallest: boolean;
+  /** Every size looked at, smallest first; the last is the set's. */
+  sizes: readonly TravelSize[];
+}
+
+/**
+ * The fewest clubs to travel with that lose no more than so much against the whole locker: sizes are tried one by one from the largest bag
+ * on, so that what each further club is worth is told as well.
+ * @param loss strokes a round, mean over the scenarios
+ * @param keepOn asked before each size; false ends with the refusal
+ * @throws RefusedInput as `travelSet` does, for a loss below nought, and where it was told to end
+ */
+export async function smallestTravelSet(scenarios: readonly Scenario[], loss: number, keepOn: (size: number) => boolean | Promise<boolean> = () => true): Promise<SmallestTravelSet> {
+  if (!(loss >= 0)) throw new RefusedInput('loss', `must be nought or more, not ${loss}`);
+  const clubs = scenarios[0]?.choosing.order.length ?? 0;
+  const sizes: TravelSize[] = [];
+  for (let size = Math.max(1, Math.min(clubs, ...scenarios.map(({ choosing: { model } }) => model.limit))); ; size++) {
+    if (!(await keepOn(size))) throw new RefusedInput('search', 'was ended before a set was found');
+    const set = sizeThatHolds(scenarios, size);
+    if (set) {
+      const [loses, losesAtLeast] = [set.strokes - set.wholeLocker, Math.max(0, set.bound - set.wholeLocker)];
+      const before = sizes.at(-1);
+      sizes.push({ size, loses, losesAtLeast });
+      if (loses <= loss + 1e-9 || size >= clubs) return { set, smallest: !before || before.losesAtLeast > loss + 1e-9, sizes };
+    }
+  }
+
+  /** Too small to hold a bag for every day is no error here, as long as there are more clubs. */
+  function sizeThatHolds(all: readonly Scenario[], size: number): TravelSet | undefined {
+    try {
+      return travelSet(all, size);
+    } catch (error) {
+      if (error instanceof RefusedInput && error.field === 'size' && size < clubs) return undefined;
+      throw error;
+    }
+  }
+}
