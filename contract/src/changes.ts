@@ -5,7 +5,7 @@ import {
 } from './schemas.js';
 import { MOST_STRIKES_A_CHANGE, aimSchema, leftOutSchema, sessionDetails, shotKindSchema, strikeSchema, type Aim, type SessionDetails } from './session-schemas.js';
 import { courseDetails, seasonDetails, type CourseDetails, type SeasonDetails } from './course-schemas.js';
-import { eventDetails, type EventDetails } from './event-schemas.js';
+import { eventDetails, eventRoundSet, type EventDetails, type EventRoundSet } from './event-schemas.js';
 import { planChoosingSchema, planRoundSet, roundBagSchema, swapsSchema, type PlanChoosing, type PlanRoundSet, type Trigger } from './plan-choosing.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 
@@ -45,6 +45,7 @@ export type Command =
   | { do: 'removeSeason'; seasonId: string; version: number }
   | { do: 'addEvent'; event: { id: string } & EventDetails }
   | { do: 'editEvent'; eventId: string; version: number; set: Partial<EventDetails> }
+  | { do: 'editEventRound'; eventId: string; version: number; roundId: string; set: EventRoundSet }
   | { do: 'removeEvent'; eventId: string; version: number }
   | { do: 'addSession'; session: { id: string; playerId: string } & SessionDetails }
   | { do: 'editSession'; sessionId: string; version: number; set: SessionSet }
@@ -160,6 +161,7 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
   removeSeason: shape({ seasonId: required(idSchema), version }),
   addEvent: shape({ event: required(shape({ id: required(idSchema), ...everyPart(eventDetails) })) }),
   editEvent: shape({ eventId: required(idSchema), version, set: required(shape({ ...eventDetails, limits: eventDetails.limits.default(undefined) })) }),
+  editEventRound: shape({ eventId: required(idSchema), version, roundId: required(idSchema), set: required(shape(eventRoundSet)) }),
   removeEvent: shape({ eventId: required(idSchema), version }),
   addSession: shape({
     session: required(shape({

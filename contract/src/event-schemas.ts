@@ -22,6 +22,9 @@ export interface EventRound {
 /** An event as it is kept; every player of the workspace may be planned for it. */
 export interface EventDetails { name: string; rounds: readonly EventRound[]; limits: Limits; notes: string }
 
+/** What may be set of one round. */
+export type EventRoundSet = Partial<Pick<EventRound, 'air' | 'ground' | 'forecast'>>;
+
 export const MOST_ROUNDS = 8;
 export const MOST_MEMBERS = 50;
 export const MOST_EVENTS = 200;
@@ -41,6 +44,8 @@ const eventRoundSchema = shape({
   id: required(idSchema), name: required(nameSchema), day: required(dateSchema), courseId: required(idSchema), tee: required(finite(0, 5).integer('${path} must be a whole number')),
   air: required(roundAirSchema), ground: required(courseGroundSchema), forecast: forecastSchema.nullable().default(undefined).defined('${path} is missing'),
 });
+
+export const eventRoundSet = { air: roundAirSchema.default(undefined), ground: courseGroundSchema.default(undefined), forecast: forecastSchema.nullable().default(undefined) };
 
 export const eventDetails = {
   name: nameSchema, notes: textSchema(2000),

@@ -1,5 +1,5 @@
 import { CALM, USUAL_GROUND, requireCourse, usualHole, type Hole } from '@tasche/core';
-import { courseGroundSchema, roundAirSchema, type CircuitView, type Command, type CourseDetails, type ForecastView, type RoundChoiceView, type SheetView } from '@tasche/contract';
+import { courseGroundSchema, roundAirSchema, type ChangeResult, type CircuitView, type Command, type CourseDetails, type ForecastView, type RoundChoiceView, type SheetView } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startWeather } from '../../standins/weather/weather.js';
@@ -94,18 +94,56 @@ describe('courses, seasons and events', () => {
     expect(sheet.plans[0]).toMatchObject({ eventId: event.id, rounds: [{ roundId: event.rounds[0]!.id, bagId, swaps: [{ inId: ids[4] }], triggers: [{ text: /over 9 m/ }] }] });
     await bench.done([{ do: 'editRound', planId, version: 2, roundId: event.rounds[0]!.id, set: { after: { hits: { [ids[1]!]: 6 }, says: 'The 7 iron was right.', keep: 'Keep it.' } } }]);
     expect((await bench.sheet(playerId)).plans[0]!.rounds[0]!.after).toMatchObject({ says: 'The 7 iron was right.' });
-    await bench.undo(change.id).expect(409);
     // Several rounds settled in one change were all written over the same plan.
     const two = event.rounds.map((one, i) => ({ do: 'setRoundBag', planId, version: 3, roundId: one.id, bagId: i === 0 ? bagId : newId(), clubIds: ids.slice(1), swaps: [], triggers: [] })) as Command[];
     const both = await bench.done(two);
     expect(both.plans[0]).toMatchObject({ version: 4, rounds: [{ bagId }, { swaps: [] }] });
-    await bench.change(two).expect(409);
+    await bench.change(two.map((one) => ({ ...one, swaps: [{ outId: ids[1]!, why: 'too long' }] }) as Command)).expect(409);
+    await bench.undo(change.id).expect(409);
     await bench.undo(both.change.id).expect(200);
     const { body: history } = await bench.http.get(`/api/players/${playerId}/changes`).expect(200);
     expect((history as { summary: string }[])[2]!.summary).toBe('Test Open: the bag of Round 1, 4 clubs');
-    await bench.undo((history as { id: string }[])[1]!.id).expect(200);
-    await bench.undo(change.id).expect(200);
+    // The bag goes back, what the player said since stays; then that goes back too.
+    const { change: undone } = (await bench.undo(change.id).expect(200)).body as ChangeResult;
     expect(bagOf(await bench.sheet(playerId))).toBeUndefined();
+    expect((await bench.sheet(playerId)).plans[0]!.rounds).toMatchObject([{ bagId: null, swaps: [], triggers: [], after: { says: 'The 7 iron was right.' } }]);
+    await bench.undo((history as { id: string }[])[1]!.id).expect(200);
+    expect((await bench.sheet(playerId)).plans[0]!.rounds).toMatchObject([{ bagId: null, after: null }]);
+    await bench.undo(undone.id).expect(200);
+    expect(bagOf(await bench.sheet(playerId))?.clubIds).toEqual(ids.slice(1));
+  });
+
+  it('two people at different rounds of one event are not in each other\'s way; at one round the second is shown both', async () => {
+    const bench = await workbench();
+    const caddie = workbenchIn(bench.orm, bench.workspaceId, 'Ruth');
+    const { event, planId, playerId } = await planned(bench);
+    const [first, second] = event.rounds.map(({ id }) => id) as [string, string];
+    const eventRound = (roundId: string, version: number, set: object) => ({ do: 'editEventRound', eventId: event.id, version, roundId, set }) as Command;
+    const windy = { ...CALM, windMps: 11, windFromDeg: 200 };
+    const { change: one } = await bench.done([eventRound(first, 1, { air: windy })]);
+    await caddie.done([eventRound(second, 1, { air: { ...CALM, temperatureC: 3 } })]);
+    const ground = { ...USUAL_GROUND, greens: 'firm' as const };
+    // Another part of the first round is nobody's either.
+    await caddie.done([eventRound(first, 1, { ground })]);
+    await caddie.change([eventRound(first, 1, { air: CALM, ground })]).expect(409).expect(({ body }) => { expect(body).toMatchObject({ conflicts: [{ field: 'air', yours: CALM, theirs: windy, version: 4 }] }); });
+    const roundsOf = async () => (await circuitOf(bench)).events[0]!.rounds;
+    expect(await roundsOf()).toMatchObject([{ air: windy, ground }, { air: { temperatureC: 3 } }]);
+    await bench.change([eventRound(newId(), 4, { air: CALM })]).expect(400);
+    await bench.change([eventRound(first, 4, { air: { ...CALM, windMps: 90 } })]).expect(400);
+    await bench.change([eventRound(first, 4, { name: 'Thursday' })]).expect(400);
+    // The first change goes back alone.
+    await bench.undo(one.id).expect(200);
+    expect(await roundsOf()).toMatchObject([{ air: { windMps: 6 }, ground }, { air: { temperatureC: 3 } }]);
+
+    const after = (says: string) => ({ after: { hits: {}, says, keep: '' } });
+    await bench.done([{ do: 'editRound', planId, version: 1, roundId: first, set: after('Right.') }]);
+    await caddie.done([{ do: 'editRound', planId, version: 1, roundId: second, set: after('Too long.') }]);
+    await caddie.done([{ do: 'editPlan', planId, version: 1, set: { name: 'Open week' } }]);
+    await caddie.change([{ do: 'editRound', planId, version: 1, roundId: first, set: after('Wrong.') }]).expect(409).expect(({ body }) => { expect(body).toMatchObject({ conflicts: [{ field: 'after', theirs: { says: 'Right.' } }] }); });
+    await caddie.change([{ do: 'removePlan', planId, version: 1 }]).expect(409);
+    expect((await bench.sheet(playerId)).plans[0]).toMatchObject({ name: 'Open week', rounds: [{ after: { says: 'Right.' } }, { after: { says: 'Too long.' } }] });
+    // Two things of one change over an old version are one person's own.
+    await bench.done([eventRound(second, 1, { forecast: null }), eventRound(second, 1, { forecast: { source: 'by hand', askedAt: '2026-11-25T10:00:00Z', members: [CALM] } })]);
   });
 
   it('says the choice of a round to a script, beside the server', async () => {

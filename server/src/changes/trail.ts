@@ -9,7 +9,7 @@ import { Session } from '../sessions/session.js';
 
 /** What one change did to one row, enough to take it back. */
 export type RowImage =
-  | { of: EntityKind; id: string; before: Record<string, unknown> | null; after: Record<string, unknown> }
+  | { of: EntityKind; id: string; before: Record<string, unknown> | null; after: Record<string, unknown>; /** The row's before the change. */ version?: number }
   | { of: 'bagClubs'; id: string; before: readonly string[]; after: readonly string[] }
   /** The readings a change brought, by that change's id. */
   | { of: 'readings'; id: string; withdrawn: boolean }
@@ -74,8 +74,8 @@ export class Trail {
     const before = Object.fromEntries(Object.keys(set).map((field) => [field, plain(row[field as keyof EntityOf[K]])]));
     const after = Object.fromEntries(Object.entries(set).map(([field, value]) => [field, plain(value)]));
     Object.assign(row, set);
-    this.images.push({ of: kind, id: row.id, before, after });
     this.bump(kind, row);
+    this.images.push({ of: kind, id: row.id, before, after, version: VERSIONS_BEFORE.get(row) ?? row.version });
   }
 
   /** Counts a row as changed, so that whoever still holds the old one is told. */

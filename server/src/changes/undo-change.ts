@@ -6,6 +6,7 @@ import { conflict, notFound } from '../http/refusal.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { finish, resultOf, touchedBy } from './apply-change.js';
 import { Change, imagesOf } from './change.js';
+import { takenBack } from './taken-back.js';
 import { Trail, plain, type RowImage, type StrikeMark } from './trail.js';
 
 /**
@@ -105,16 +106,15 @@ async function revertRow(
     return;
   }
   const values = row as unknown as Record<string, unknown>;
-  for (const [field, after] of Object.entries(image.after)) {
-    if (JSON.stringify(plain(values[field])) !== JSON.stringify(after) && field !== 'removedAt') {
-      throw conflict(
-        `"${change.summary}" can't be undone: ${row.name} was changed since. Undo the later change first.`,
-        [{ id: row.id, name: row.name, field, yours: image.before[field], theirs: plain(values[field]), version: row.version }],
-      );
-    }
-  }
-  const before = Object.fromEntries(Object.entries(image.before).map(([field, value]) =>
-    [field, field === 'removedAt' && value !== null ? new Date(value as string) : value]));
+  const before = Object.fromEntries(Object.entries(image.before).map(([field, value]) => {
+    if (field === 'removedAt') return [field, value === null ? null : new Date(value as string)];
+    const back = takenBack(image.of, field, value, image.after[field], plain(values[field]));
+    if (back) return [field, back.value];
+    throw conflict(
+      `"${change.summary}" can't be undone: ${row.name} was changed since. Undo the later change first.`,
+      [{ id: row.id, name: row.name, field, yours: value, theirs: plain(values[field]), version: row.version }],
+    );
+  }));
   trail.edit(image.of, row as never, before);
   // One gamer at a time: the row that gives it up is written before the row that takes it back.
   if (image.of === 'bag' && 'gamer' in before) await trail.em.flush();

@@ -1,10 +1,11 @@
 import { MOST_COURSES, MOST_EVENTS, holesProblem, type EventRound } from '@tasche/contract';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
+import { requireUntouched } from '../changes/since-seen.js';
 import type { EntityKind, EntityOf, Trail } from '../changes/trail.js';
 import { badInput, notFound, ruleBroken } from '../http/refusal.js';
 import { Course, Event, Season } from './circuit.js';
 
-type CircuitCommand = 'addCourse' | 'editCourse' | 'removeCourse' | 'addSeason' | 'editSeason' | 'removeSeason' | 'addEvent' | 'editEvent' | 'removeEvent';
+type CircuitCommand = 'addCourse' | 'editCourse' | 'removeCourse' | 'addSeason' | 'editSeason' | 'removeSeason' | 'addEvent' | 'editEvent' | 'editEventRound' | 'removeEvent';
 
 const MOST_SEASON_TEMPLATES = 50;
 
@@ -69,6 +70,16 @@ export const circuitCommands: Handlers<CircuitCommand> = {
     if (set.rounds) await requireCourses(trail, set.rounds);
     trail.edit('event', event, set as never);
     return { playerId: null, summary: `${event.name}: ${Object.keys(set).join(', ')} changed` };
+  },
+
+  async editEventRound({ eventId, version, roundId, set }, { trail }) {
+    const event = await standing(trail, 'event', eventId);
+    const roundIn = (rounds: unknown) => (rounds as EventRound[]).find(({ id }) => id === roundId);
+    const round = roundIn(event.rounds);
+    if (!round) throw badInput(`${event.name} has no such round.`, [{ field: 'roundId', message: 'is no round of the event' }]);
+    await requireUntouched(trail, 'event', event, version, Object.entries(set).map(([field, yours]) => ({ field, yours, column: 'rounds', part: (rounds) => roundIn(rounds)?.[field as 'air'] })));
+    trail.edit('event', event, { rounds: event.rounds.map((one) => (one.id === roundId ? { ...one, ...set } : one)) });
+    return { playerId: null, summary: `${event.name}, ${round.name}: ${Object.keys(set).join(', ')} changed` };
   },
 
   async removeEvent({ eventId, version }, { trail }) {

@@ -3,6 +3,7 @@ import { SwapError, applySwaps } from '@tasche/core';
 import { Bag } from '../bags/bag.js';
 import { fill, loadClubFor } from '../bags/commands.js';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
+import { requireUntouched } from '../changes/since-seen.js';
 import type { Trail } from '../changes/trail.js';
 import { badInput, notFound, ruleBroken } from '../http/refusal.js';
 import type { Plan } from './plan.js';
@@ -27,7 +28,7 @@ export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'remov
 
   async editPlan({ planId, version, set }, { trail }) {
     const plan = await loadPlan(trail, planId);
-    requireVersion(plan, version, plan.name, Object.entries(set).map(([field, yours]) => ({ field, yours, theirs: plan[field as 'name'] })));
+    await requireUntouched(trail, 'plan', plan, version, Object.entries(set).map(([field, yours]) => ({ field, yours, column: field })));
     const { startsOn, endsOn } = { ...plan, ...set };
     if (startsOn > endsOn) throw badInput('The week ends before it starts.', [{ field: 'endsOn', message: 'before startsOn' }]);
     if (set.name !== undefined) trail.edit('bag', (await trail.load('bag', plan.bagId))!, { name: set.name });
@@ -53,7 +54,7 @@ export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'remov
 
   async editRound({ planId, version, roundId, set }, { trail }) {
     const plan = await loadPlan(trail, planId);
-    requireVersion(plan, version, plan.name, Object.entries(set).map(([field, yours]) => ({ field, yours, theirs: roundOf(plan, roundId)[field as keyof PlanRound] })));
+    await requireUntouched(trail, 'plan', plan, version, Object.entries(set).map(([field, yours]) => ({ field, yours, column: 'rounds', part: (rounds) => roundIn(rounds, roundId)[field as keyof PlanRound] })));
     await requireRound(trail, plan, roundId);
     trail.edit('plan', plan, { rounds: withRound(plan, { ...roundOf(plan, roundId), ...set }) });
     return { playerId: plan.playerId, summary: `${plan.name}: ${Object.keys(set).join(', ')} of a round changed` };
@@ -61,7 +62,7 @@ export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'remov
 
   async setRoundBag({ planId, version, roundId, bagId, clubIds, swaps, triggers }, { trail }) {
     const plan = await loadPlan(trail, planId);
-    requireVersion(plan, version, plan.name, [{ field: 'bag', yours: clubIds, theirs: roundOf(plan, roundId).bagId }]);
+    await requireUntouched(trail, 'plan', plan, version, (['bagId', 'swaps', 'triggers'] as const).map((field) => ({ field, yours: { bagId, swaps, triggers }[field], column: 'rounds', part: (rounds) => roundIn(rounds, roundId)[field] })));
     const name = await requireRound(trail, plan, roundId);
     const round = roundOf(plan, roundId);
     if (round.bagId !== null && round.bagId !== bagId) throw badInput(`${name} has a bag already, of another id.`, [{ field: 'bagId', message: 'is not the round\u2019s bag' }]);
@@ -107,8 +108,12 @@ async function stillOwned(trail: Trail, clubIds: readonly string[]): Promise<str
   return owned;
 }
 
+function roundIn(rounds: unknown, roundId: string): PlanRound {
+  return (rounds as PlanRound[]).find((round) => round.roundId === roundId) ?? emptyRound(roundId);
+}
+
 function roundOf(plan: Plan, roundId: string): PlanRound {
-  return plan.rounds.find((round) => round.roundId === roundId) ?? emptyRound(roundId);
+  return roundIn(plan.rounds, roundId);
 }
 
 function withRound(plan: Plan, round: PlanRound): PlanRound[] {

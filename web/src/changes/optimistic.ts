@@ -69,7 +69,7 @@ function withCommand(sheet: SheetView, command: Command): SheetView {
       return mapPlan({ ...sheet, bags }, plan.id, (one) => withRound(one, { ...planRoundOf(one, roundId), bagId, swaps, triggers }));
     }
     // Sessions, and what a whole workspace plays, stand beside the sheet, not on it.
-    case 'addCourse': case 'editCourse': case 'removeCourse': case 'addSeason': case 'editSeason': case 'removeSeason': case 'addEvent': case 'editEvent': case 'removeEvent':
+    case 'addCourse': case 'editCourse': case 'removeCourse': case 'addSeason': case 'editSeason': case 'removeSeason': case 'addEvent': case 'editEvent': case 'editEventRound': case 'removeEvent':
     case 'addSession': case 'editSession': case 'removeSession': case 'addStrikes': case 'editStrikes': return sheet;
   }
 }

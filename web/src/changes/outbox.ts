@@ -118,7 +118,7 @@ export function subjectOf(command: Command): string | undefined {
     case 'addSeason': return command.season.id;
     case 'editSeason': case 'removeSeason': return command.seasonId;
     case 'addEvent': return command.event.id;
-    case 'editEvent': case 'removeEvent': return command.eventId;
+    case 'editEvent': case 'editEventRound': case 'removeEvent': return command.eventId;
     case 'addSession': return command.session.id;
     case 'editSession': case 'removeSession': case 'addStrikes': case 'editStrikes': return command.sessionId;
   }

@@ -83,6 +83,7 @@ function withCircuitCommand(circuit: CircuitView, command: Command): CircuitView
     case 'removeSeason': return { ...circuit, seasons: circuit.seasons.filter(({ id }) => id !== command.seasonId) };
     case 'addEvent': return { ...circuit, events: added(circuit.events, { ...command.event, ...fresh }) };
     case 'editEvent': return { ...circuit, events: edited(circuit.events, command.eventId, command.set) };
+    case 'editEventRound': return { ...circuit, events: circuit.events.map((event) => (event.id === command.eventId ? { ...event, rounds: event.rounds.map((round) => (round.id === command.roundId ? { ...round, ...command.set } : round)) } : event)) };
     case 'removeEvent': return { ...circuit, events: circuit.events.filter(({ id }) => id !== command.eventId) };
     default: return circuit;
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CourseView, EventRound, ForecastView } from '@tasche/contract';
+import type { CourseView, EventRound, EventRoundSet, ForecastView } from '@tasche/contract';
 import { meanOf, quantileOf, type DistanceUnit, type RoundAir } from '@tasche/core';
 import { computed, onScopeDispose, ref } from 'vue';
 import { request } from '../api/request';
@@ -10,8 +10,8 @@ import { compassPoint } from '../courses/ground-words';
 
 /** What a round is expected to be played in: written by hand, taken from a season of the course, or from a forecast. */
 const props = defineProps<{ round: EventRound; course: CourseView; unit: DistanceUnit; readOnly: boolean }>();
-const emit = defineEmits<{ set: [round: EventRound] }>();
-const set = (part: Partial<EventRound>) => emit('set', { ...props.round, ...part });
+const emit = defineEmits<{ set: [roundId: string, set: EventRoundSet] }>();
+const set = (part: EventRoundSet) => emit('set', props.round.id, part);
 
 const asking = ref<AbortController | null>(null);
 const problem = ref('');
@@ -27,13 +27,15 @@ function middle(members: readonly RoundAir[]): RoundAir {
 async function forecast(): Promise<void> {
   asking.value?.abort();
   const mine = new AbortController();
+  // Whatever round is looked at by the time it comes.
+  const { id, day } = props.round;
   asking.value = mine;
   problem.value = '';
   try {
-    const { source, askedAt, days } = await request<ForecastView>(`/courses/${props.course.id}/forecast?from=${props.round.day}&days=1`, { signal: mine.signal });
+    const { source, askedAt, days } = await request<ForecastView>(`/courses/${props.course.id}/forecast?from=${day}&days=1`, { signal: mine.signal });
     const members = days[0]?.members ?? [];
     if (members.length === 0) { problem.value = 'The forecast says nothing of this day. Write the air down by hand.'; return; }
-    set({ forecast: { source, askedAt, members }, air: middle(members) });
+    emit('set', id, { forecast: { source, askedAt, members }, air: middle(members) });
   } catch (error) {
     if (!mine.signal.aborted) problem.value = (error as Error).message;
   } finally {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { planRoundOf, roundOrderOf, wishesOf, type Command, type EventRound, type PlanDetails, type PlanView, type RoundAfter } from '@tasche/contract';
+import { planRoundOf, roundOrderOf, wishesOf, type Command, type EventRound, type EventRoundSet, type PlanDetails, type PlanView, type RoundAfter } from '@tasche/contract';
 import { RefusedInput, SCHOOLS, clubsOfIds, lockerFindings, type DayTrigger, type Need, type SchoolId, type Wishes } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { proxy } from 'comlink';
@@ -86,9 +86,8 @@ const swaps = computed(() => (chosen.value?.answer && asked.value ? swapsAgainst
 function setWishes(part: Partial<Wishes>): void {
   store.change([{ do: 'editPlan', planId: props.plan.id, version: props.plan.version, set: { choosing: { ...wishes.value, needs: props.plan.choosing?.needs ?? [], ...part } } }]);
 }
-function setDay(next: EventRound): void {
-  if (!event.value) return;
-  circuit.change([{ do: 'editEvent', eventId: event.value.id, version: event.value.version, set: { rounds: event.value.rounds.map((one) => (one.id === next.id ? next : one)) } }]);
+function setDay(roundId: string, set: EventRoundSet): void {
+  if (event.value) circuit.change([{ do: 'editEventRound', eventId: event.value.id, version: event.value.version, roundId, set }]);
 }
 const editRound = (set: Extract<Command, { do: 'editRound' }>['set']) => store.change([{ do: 'editRound', planId: props.plan.id, version: props.plan.version, roundId: tab.value, set }]);
 
