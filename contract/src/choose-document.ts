@@ -25,7 +25,8 @@ const pricesSchema = yup.lazy((value: unknown) => yup.object(Object.fromEntries(
   .test('few', '${path} names more clubs than can be chosen from', (prices) => Object.keys(prices ?? {}).length <= CHOOSING_BOUNDS.clubs[1]));
 
 const clubsSchema = ladderClubsSchema.min(1, '${path} is empty').max(CHOOSING_BOUNDS.clubs[1], `\${path} holds more than ${CHOOSING_BOUNDS.clubs[1]} clubs`);
-const needsSchema = yup.array(required(needSchema)).max(CHOOSING_BOUNDS.needs[1], `\${path} holds more than ${CHOOSING_BOUNDS.needs[1]} needs`).required('${path} is missing');
+const MOST_NEEDS = 1000;
+const needsSchema = yup.array(required(needSchema)).max(MOST_NEEDS, `\${path} holds more than ${MOST_NEEDS} needs`).required('${path} is missing');
 /** The day the needs are of: its still air and its ground; each need brings its own wind. */
 const daySchema = yup.object({ air: conditionsSchema.default(undefined).required('${path} is missing'), ground: courseGroundSchema.default(undefined).required('${path} is missing'), bounce: yup.string().strict().oneOf(BOUNCE_SCHOOLS) }).strict().noUnknown(unknown).default(undefined);
 const tasteShape = {

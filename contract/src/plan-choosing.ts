@@ -1,4 +1,4 @@
-import { BOUNCE_SCHOOLS, LIE_NAMES, NEED_BOUNDS, PLAIN_WISHES, PUTTER_SCHOOLS, SLOPES, TROUBLE_BOUNDS, TROUBLE_KINDS, TROUBLE_SIDES, type Need, type NeedChanges, type Swap, type Wishes } from '@tasche/core';
+import { BOUNCE_SCHOOLS, LIE_NAMES, MOST_HIT_FROM, NEED_BOUNDS, PLAIN_WISHES, PUTTER_SCHOOLS, SLOPES, TROUBLE_BOUNDS, TROUBLE_KINDS, TROUBLE_SIDES, type Need, type NeedChanges, type Swap, type Wishes } from '@tasche/core';
 import * as yup from 'yup';
 import { clubKindSchema, finite, idSchema, nameSchema, textSchema } from './schemas.js';
 
@@ -53,7 +53,7 @@ const editableNeed = { distanceM: finite(...NEED_BOUNDS.distanceM), lie: yup.str
 /** A need as it is kept and sent. */
 export const needSchema = shape({
   ...editableNeed, name: required(nameSchema), to: required(yup.string().strict().oneOf(['green', 'fairway'] as const)), distanceM: required(editableNeed.distanceM),
-  lie: required(editableNeed.lie), mustHold: required(editableNeed.mustHold), weight: required(editableNeed.weight), halfM: finite(...NEED_BOUNDS.halfM),
+  lie: required(editableNeed.lie), mustHold: required(editableNeed.mustHold), weight: required(editableNeed.weight), hitFromM: yup.array(required(finite(...NEED_BOUNDS.hitFromM))).max(MOST_HIT_FROM, `\${path} holds more than ${MOST_HIT_FROM} places`), halfM: finite(...NEED_BOUNDS.halfM),
   hole: whole(...NEED_BOUNDS.hole), windMps: finite(...NEED_BOUNDS.windMps), windFromDeg: finite(...NEED_BOUNDS.windFromDeg), riseM: finite(...NEED_BOUNDS.riseM), front: yup.string().strict().oneOf(['sand', 'water'] as const),
   slope: yup.string().strict().oneOf(SLOPES), trouble: yup.array(required(troubleSchema)).max(20).default(undefined), missStrokes: finite(...NEED_BOUNDS.missStrokes), playsLikeM: finite(...NEED_BOUNDS.playsLikeM),
 });

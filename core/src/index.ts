@@ -70,6 +70,7 @@ export * from './courses/ground.js';
 export * from './courses/course.js';
 export * from './courses/hole-line.js';
 export * from './choosing/need.js';
+export * from './choosing/need-rows.js';
 export * from './choosing/played-shot.js';
 export * from './choosing/sole.js';
 export * from './choosing/putter.js';

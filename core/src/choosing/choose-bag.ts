@@ -8,6 +8,7 @@ import { RefusedInput } from '../refused-input.js';
 import { choose, type Choice } from './choose.js';
 import { costOf, rulesBroken, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
 import { requireNeed, type Need } from './need.js';
+import { needRows } from './need-rows.js';
 import type { PlayedIn } from './played-shot.js';
 import { soleStrokes, type BounceSchool } from './sole.js';
 import { strokesWith } from './strokes-for.js';
@@ -44,10 +45,10 @@ export const USUAL_UNEVEN_STROKES = 0.04;
 
 export const PLAIN_TASTE: ChoosingTaste = { school: 'even-carries', limit: 14, unevenStrokes: USUAL_UNEVEN_STROKES, prices: {}, always: [], never: [], groups: [], kinds: [], mustCover: [] };
 
-/** A locker, needs and a taste as a problem to be solved; `order` says which club stands where in it. */
+/** A locker, needs and a taste as a problem to be solved; `order` says which club stands where in it. Needs are as `needRows` has them. */
 export interface BagChoosing { model: ChoosingModel; order: readonly LadderClub[]; needs: readonly Need[]; shots: readonly (readonly (ShotKind | undefined)[])[] }
 
-/** What every need costs with every club, by the club's id: strokes, and with which shot. Taste and locks do not change it. */
+/** What every row of the needs costs with every club, by the club's id: strokes, and with which shot. Taste and locks do not change it. */
 export type NeedCosts = readonly ReadonlyMap<string, { strokes: number; shot: ShotKind | undefined }>[];
 
 /**
@@ -56,7 +57,8 @@ export type NeedCosts = readonly ReadonlyMap<string, { strokes: number; shot: Sh
  * would be cut into by as many clubs as may be carried, so that it does not change with what is chosen.
  * @throws RefusedInput naming the field, or the club a rule names that is not there
  */
-export function bagChoosing(clubs: readonly LadderClub[], needs: readonly Need[], taste: ChoosingTaste, settings: GapSettings = DEFAULT_GAP_SETTINGS, known: NeedCosts = needCosts(clubs, needs)): BagChoosing {
+export function bagChoosing(clubs: readonly LadderClub[], asked: readonly Need[], taste: ChoosingTaste, settings: GapSettings = DEFAULT_GAP_SETTINGS, known: NeedCosts = needCosts(clubs, asked)): BagChoosing {
+  const needs = needRows(asked);
   if (clubs.length === 0) throw new RefusedInput('clubs', 'are none; there is nothing to choose from');
   const ladder = carryLadder(clubs);
   const onLadder = new Set(ladder.map(({ id }) => id));
@@ -77,8 +79,8 @@ export function bagChoosing(clubs: readonly LadderClub[], needs: readonly Need[]
  * @throws RefusedInput naming a field of a need
  */
 export function needCosts(clubs: readonly LadderClub[], needs: readonly Need[], day?: ChoosingDay): NeedCosts {
-  return needs.map((need) => {
-    requireNeed(need);
+  for (const need of needs) requireNeed(need);
+  return needRows(needs).map((need) => {
     const wind = { windMps: need.windMps ?? 0, windFromDeg: need.windFromDeg ?? 0 };
     return new Map(clubs.map((club) => {
       const { strokes, shot } = strokesWith(need, day ? day.played(club, wind) : club);
@@ -180,7 +182,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
     const mine = needs.flatMap((_need, i) => (metBy[i] === c ? [i] : [])).sort((a, b) => gain(b) - gain(a));
     const most = mine[0];
     const second = cheapest(({ out }) => out === c);
-    return { id: order[c]!.id, runnerUp: second && { id: order[second.in]!.id, costs: second.costs }, worth: rest.length > 0 ? cost(rest) - best.cost : Infinity, need: most === undefined ? undefined : needs[most]!.name, distanceM: most === undefined ? undefined : needs[most]!.distanceM, shot: most === undefined ? undefined : shots[most]![c], needsMet: mine.length };
+    return { id: order[c]!.id, runnerUp: second && { id: order[second.in]!.id, costs: second.costs }, worth: rest.length > 0 ? cost(rest) - best.cost : Infinity, need: most === undefined ? undefined : needs[most]!.name, distanceM: most === undefined ? undefined : needs[most]!.distanceM, shot: most === undefined ? undefined : shots[most]![c], needsMet: new Set(mine.map((i) => needs[i]!.name)).size };
   });
   const leftOut = order.flatMap(({ id }, c): LeftOut[] => {
     const way = inside.has(c) ? undefined : cheapest((one) => one.in === c);

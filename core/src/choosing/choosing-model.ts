@@ -31,7 +31,7 @@ export interface ChoosingModel {
 }
 
 /** The most of each that is taken on. */
-export const CHOOSING_BOUNDS = { clubs: [1, 60], needs: [0, 1000], limit: [1, 60] } as const;
+export const CHOOSING_BOUNDS = { clubs: [1, 60], needs: [0, 3000], limit: [1, 60] } as const;
 
 /** @throws RefusedInput naming what does not fit together */
 export function requireModel({ clubs, ladderClubs, needs, steps, begins, ends, limit, rules }: ChoosingModel): void {

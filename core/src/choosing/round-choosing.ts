@@ -49,10 +49,12 @@ export function roundChoosing({ day, clubs: known, from, wishes, changes = {}, n
   };
 }
 
-/** What is laid up shorter leaves more, as long as nobody says how much is left. */
+/** What is laid up shorter leaves more, as long as nobody says how much is left; an approach is hit from as much nearer or farther. */
 function changedNeed(need: Need, change: NonNullable<NeedChanges[string]>): Need {
   const leftM = change.distanceM !== undefined && need.leftM !== undefined ? Math.min(700, Math.max(1, need.leftM + need.distanceM - change.distanceM)) : undefined;
-  return { ...need, ...(leftM !== undefined && { leftM }), ...change };
+  const by = (change.distanceM ?? need.distanceM) - need.distanceM;
+  const hitFromM = need.to === 'green' ? need.hitFromM?.map((from) => Math.max(1, from + by)) : need.hitFromM;
+  return { ...need, ...(hitFromM && { hitFromM }), ...(leftM !== undefined && { leftM }), ...change };
 }
 
 export interface RoundTaste { wishes: Wishes; school: SchoolId; gamerIds: readonly string[]; limits?: Limits; settings?: GapSettings }
@@ -80,7 +82,7 @@ export function costOfBag(round: RoundChoosing, taste: RoundTaste): (clubs: read
   };
   return (clubs) => {
     const each = clubs.map(columnOf);
-    const costs: NeedCosts = needs.map((_need, i) => new Map(clubs.map(({ id }, c) => [id, each[c]![i]!.get(id)!])));
+    const costs: NeedCosts = (each[0] ?? []).map((_row, i) => new Map(clubs.map(({ id }, c) => [id, each[c]![i]!.get(id)!])));
     const priced = tasteOf({ ...taste, clubs, ground: day.ground, swings: strokes });
     const { model } = bagChoosing(clubs.map((club) => movedClub(played(club, { windMps: 0, windFromDeg: 0 }))), needs, { ...priced, always: [], never: [], groups: [], kinds: [], mustCover: [] }, taste.settings, costs);
     return costOf(model, model.clubs.map((_club, c) => c)).total;

@@ -1,17 +1,20 @@
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { Setting } from '../conditions/move-shot.js';
 import type { Need } from '../choosing/need.js';
+import { troubleFrom } from '../choosing/need-rows.js';
 import type { PlayedIn } from '../choosing/played-shot.js';
 import { isFullSwing } from '../clubs/kinds.js';
 import { dayShots, holePlayer, type AskedStroke, type RoundDay } from './play-hole.js';
 
 /** Times each hole is played to learn what it asks. */
-export const NEED_PLAYS = 60;
+export const NEED_PLAYS = 200;
 export const NEED_SEED = 20_261_125;
-/** Strokes of one kind closer than this are one need. */
+/** Strokes of one kind closer than this are one need, which is counted from places so far apart, so many at most. */
 const BIN_M = 12;
-/** What comes up less often than once in so many rounds is left out, and its weight given to the rest of its hole. */
-const RAREST = 0.05;
+const PLACES_APART_M = { green: 6, fairway: 20 } as const;
+const MOST_PLACES = 8;
+/** What comes up less often than once in so many rounds is put with its neighbour of the same kind and lie; where there is none it is left out. */
+const RAREST = 0.03;
 
 /** What a round asks of a player, and how much of it was too rare to be listed. */
 export interface RoundNeeds { needs: readonly Need[]; /** Strokes a round, putts left out. */ strokes: number; rareStrokes: number }
@@ -37,7 +40,7 @@ export function deriveNeeds(day: RoundDay, clubs: readonly LadderClub[], from: S
     }
     const found: Need[] = [];
     for (const group of groups.values()) {
-      const bins = binned(group);
+      const bins = withoutRare(binned(group), RAREST * plays);
       bins.forEach((bin, i) => { found.push(needOf(bin, plays, bins.length > 1 ? ` ${'abcdefghijklmnopqrstuvwxyz'[i % 26]!}` : '', clubs, played)); });
     }
     const listed = found.filter(({ weight }) => weight >= RAREST);
@@ -66,6 +69,28 @@ function binned(strokes: readonly AskedStroke[]): AskedStroke[][] {
   return bins;
 }
 
+/** As many strokes for each place: the means of equal shares of them in order, places so far apart. */
+function placesOf(fromM: readonly number[], apartM: number): number[] {
+  const sorted = [...fromM].sort((a, b) => a - b);
+  const count = Math.min(MOST_PLACES, sorted.length, Math.ceil((sorted.at(-1)! - sorted[0]!) / apartM) || 1);
+  return Array.from({ length: count }, (_one, i) => {
+    const share = sorted.slice(Math.floor((i * sorted.length) / count), Math.floor(((i + 1) * sorted.length) / count));
+    return Math.round((share.reduce((sum, from) => sum + from, 0) / share.length) * 10) / 10;
+  });
+}
+
+/** Bins of fewer strokes than that joined to the nearer of their neighbours, the lightest first. */
+function withoutRare(bins: readonly AskedStroke[][], fewest: number): AskedStroke[][] {
+  const left = [...bins];
+  const gap = (i: number) => (left[i] && left[i + 1] ? left[i]!.at(-1)!.need.distanceM - left[i + 1]![0]!.need.distanceM : Infinity);
+  for (;;) {
+    const [lightest] = [...left.keys()].sort((a, b) => left[a]!.length - left[b]!.length);
+    if (left.length < 2 || left[lightest!]!.length >= fewest) return left;
+    const first = gap(lightest! - 1) <= gap(lightest!) ? lightest! - 1 : lightest!;
+    left.splice(first, 2, [...left[first]!, ...left[first + 1]!]);
+  }
+}
+
 const ORDINALS: Record<number, string> = { 1: 'st', 2: 'nd', 3: 'rd' };
 function holeWords(hole: number): string {
   return `${hole}${hole > 10 && hole < 14 ? 'th' : ORDINALS[hole % 10] ?? 'th'}`;
@@ -78,7 +103,10 @@ function needOf(bin: readonly AskedStroke[], plays: number, letter: string, club
   const distanceM = Math.round(mean((stroke) => stroke.need.distanceM) * 10) / 10;
   const leftM = need.to === 'fairway' ? Math.round(mean((stroke) => stroke.need.leftM ?? 1) * 10) / 10 : undefined;
   const lie = need.lie === 'tee' || need.lie === 'fairway' || need.lie === 'tight' ? '' : ` from ${need.lie}`;
-  const merged: Need = { ...need, name: `${holeWords(hole)}, ${kind}${lie}${letter}`, distanceM, weight: Math.round((bin.length / plays) * 1000) / 1000, ...(leftM !== undefined && { leftM }), ...(need.riseM !== undefined && { riseM: Math.round(need.riseM * 10) / 10 }) };
+  const toHole = (stroke: AskedStroke) => stroke.need.distanceM + (stroke.need.to === 'green' ? 0 : stroke.need.leftM ?? 0);
+  const trouble = need.trouble && troubleFrom(need.trouble, mean(toHole) - toHole(first!));
+  const hitFromM = kind === 'short game' ? [] : placesOf(bin.map(toHole), PLACES_APART_M[need.to]);
+  const merged: Need = { ...need, ...(trouble && { trouble }), ...(hitFromM.length > 1 && { hitFromM }), name: `${holeWords(hole)}, ${kind}${lie}${letter}`, distanceM, weight: Math.round((bin.length / plays) * 1000) / 1000, ...(leftM !== undefined && { leftM }), ...(need.riseM !== undefined && { riseM: Math.round(need.riseM * 10) / 10 }) };
   const playsLikeM = playsLikeOf(merged, clubs, played);
   return playsLikeM === undefined ? merged : { ...merged, playsLikeM };
 }

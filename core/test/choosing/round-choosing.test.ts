@@ -53,7 +53,7 @@ describe('what would change the bag on the morning', () => {
     { id: 'high', name: 'Hybrid 4', kind: 'hybrid', loftDeg: 22, shots: { full: shot(32, 50, 5200, 14) } },
     { id: 'low', name: 'Driving iron', kind: 'driving iron', loftDeg: 19, shots: { full: shot(19, 38, 3600, 9) } },
   ];
-  const asked = order({ clubs: [...clubs.filter(({ id }) => !id.includes('4')), ...rivals], wishes: { ...PLAIN_WISHES, oneOf: [['high', 'low']] } });
+  const asked = order({ clubs: [...clubs.filter(({ id }) => id !== 'Hybrid'), ...rivals], wishes: { ...PLAIN_WISHES, oneOf: [['high', 'low']] } });
   const wished = { ...taste, wishes: asked.wishes };
 
   it('is told with what it gains, at least what is worth opening the boot for, and is the best bag of such a day', async () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import {
-  BASELINE, CALM, MEDIUM_FAIRWAY, USUAL_GROUND, bearingOf, dayShots, deriveNeeds, holePlayer, usualHole, windOnHole, type Hole, type LadderClub, type Need, type RoundDay,
+  BASELINE, CALM, MEDIUM_FAIRWAY, USUAL_GROUND, bearingOf, dayShots, deriveNeeds, holePlayer, needCosts, needRows, usualHole, windOnHole, type Hole, type LadderClub, type Need, type RoundDay,
 } from '../../src/index.js';
 import { club, strongSetWedge } from '../bag-of-clubs.js';
 
@@ -38,6 +38,36 @@ describe('what a round asks', () => {
     expect(strokes).toBeLessThan(50);
     expect(needsOf(day(mixed)).needs).toEqual(needs);
     expect(deriveNeeds(day(mixed), clubs, FROM, { seed: 3 }).needs).not.toEqual(needs);
+  });
+
+  it('a need stands for the places it was hit from, about its own distance, and hardly any stroke is too rare to be listed', () => {
+    const { needs, strokes, rareStrokes } = needsOf(day(mixed));
+    const gathered = needs.filter(({ hitFromM }) => hitFromM);
+    expect(gathered.length).toBeGreaterThan(10);
+    for (const { name, to, distanceM, leftM = 0, hitFromM } of gathered) {
+      const toHole = distanceM + (to === 'green' ? 0 : leftM);
+      const middle = hitFromM!.reduce((sum, from) => sum + from, 0) / hitFromM!.length;
+      expect(Math.abs(middle - toHole), name).toBeLessThan(Math.max(3, (hitFromM!.at(-1)! - hitFromM![0]!) / 4));
+      expect([...hitFromM!].sort((a, b) => a - b)).toEqual(hitFromM);
+      expect(hitFromM![0]).toBeLessThan(toHole);
+      expect(hitFromM!.at(-1)).toBeGreaterThan(toHole);
+    }
+    expect(rareStrokes / strokes).toBeLessThan(0.02);
+    // From a tee there is one place; a chip is by feel.
+    expect(needs.some(({ lie, name, hitFromM }) => hitFromM && (lie === 'tee' || name.includes('short game')))).toBe(false);
+  });
+
+  it('another seed tells the same of two bags to a few hundredths of a stroke', () => {
+    const told = [1, 2, 3].map((seed) => {
+      const { needs, strokes } = deriveNeeds(day(mixed), clubs, FROM, { seed });
+      const costs = needCosts(clubs, needs, { played: dayShots(day(mixed), FROM), ground: USUAL_GROUND, bounce: 'match' });
+      const rows = needRows(needs);
+      const whole = rows.reduce((sum, { weight }) => sum + weight, 0);
+      const without = (id: string) => rows.reduce((sum, { weight }, r) => sum + (weight * strokes) / whole * Math.min(...clubs.filter((one) => one.kind !== 'putter' && one.id !== id).map((one) => costs[r]!.get(one.id)!.strokes)), 0);
+      return without('7 iron') - without('');
+    });
+    expect(Math.min(...told)).toBeGreaterThan(0.05);
+    expect(Math.max(...told) - Math.min(...told)).toBeLessThan(0.08);
   });
 
   it('into the wind and uphill it plays longer, downwind and downhill shorter', () => {

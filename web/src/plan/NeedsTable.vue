@@ -21,6 +21,8 @@ const byHole = computed(() => {
 });
 const number = (m: number) => distanceNumber(m, props.unit);
 const what = ({ name }: Need) => name.replace(/^\d+(st|nd|rd|th), /, '').replace(/^tee shot/, 'tee');
+/** From where to where it is hit, when it was gathered from many. */
+const hitFrom = ({ hitFromM }: Need) => (hitFromM && hitFromM.length > 1 ? `Hit from ${number(hitFromM[0]!)} to ${number(hitFromM.at(-1)!)} ${props.unit} from the hole; the middle is written` : '');
 const wind = ({ windMps, windFromDeg }: Need) => (windMps && windFromDeg !== undefined ? `wind ${windWords(windFromDeg)}` : 'calm');
 
 function turn(hole: number): void {
@@ -85,7 +87,7 @@ function add(): void {
               <td />
               <td colspan="5">
                 <p><span class="name">{{ what(need) }}<em v-if="changes[need.name]" class="badge">changed</em></span>
-                  <span><FieldInput class="number" :value="number(need.distanceM)" :readonly="readOnly" inputmode="decimal" :aria-label="`Distance of ${need.name}`" @write="writeNumber(need, 'distanceM', $event)" /> {{ unit }}</span>
+                  <span :title="hitFrom(need)"><FieldInput class="number" :value="number(need.distanceM)" :readonly="readOnly" inputmode="decimal" :aria-label="`Distance of ${need.name}`" @write="writeNumber(need, 'distanceM', $event)" /> {{ unit }}</span>
                   <span class="often">×<FieldInput class="number" :value="String(need.weight)" :readonly="readOnly" inputmode="decimal" :aria-label="`How often ${need.name}`" @write="writeNumber(need, 'weight', $event)" /></span>
                   <select :value="need.lie" :disabled="readOnly" :aria-label="`Lie of ${need.name}`" @change="change(need, { lie: ($event.target as HTMLSelectElement).value as Lie })"><option v-for="lie in LIE_NAMES" :key="lie">{{ lie }}</option></select>
                   <label v-if="need.to === 'green'"><input type="checkbox" :checked="need.mustHold" :disabled="readOnly" :aria-label="`${need.name} must hold`" @change="change(need, { mustHold: ($event.target as HTMLInputElement).checked })"> holds</label>
