@@ -7,24 +7,31 @@ import { benchGaps } from './bench/bench-gaps.js';
 import { benchRange } from './bench/bench-range.js';
 import { benchSheet, tenYears } from './bench/bench-sheet.js';
 import { freePort, throwAwayCluster } from './cluster.js';
+import { Stop } from './stop.js';
 import { stopServer } from './test.js';
 
-/** `./tasche bench`: the speed figures, each with the size it was run at. */
-export async function bench(): Promise<void> {
+const ALONE: Record<string, () => void | Promise<void>> = { gaps: benchGaps, flight: benchFlight, choosing: benchChoosing, travel: benchTravel };
+const SERVED = ['sheet', 'browser', 'range'];
+
+/** `./tasche bench`: the speed figures, each with the size it was run at. @param only one part of them */
+export async function bench(only: string | undefined): Promise<void> {
+  if (only !== undefined && !Object.hasOwn(ALONE, only) && !SERVED.includes(only)) throw new Stop(`--only takes one of: ${[...Object.keys(ALONE), ...SERVED].join(', ')}.`, 2);
+  const asked = (part: string) => only === undefined || only === part;
   console.log(`tasche bench on ${cpus().length} cores, ${cpus()[0]?.model ?? ''}, Node.js ${process.version}\n`);
-  benchGaps();
-  benchFlight();
-  await benchChoosing();
-  benchTravel();
+  for (const [part, run] of Object.entries(ALONE)) if (asked(part)) await run();
+  if (SERVED.some(asked)) await benchServed(asked);
+}
+
+async function benchServed(asked: (part: string) => boolean): Promise<void> {
   const cluster = await throwAwayCluster();
   const port = await freePort();
   const server = spawn(process.execPath, [...process.execArgv, 'command/main.ts', 'demo', '--port', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url } });
   try {
     await new Promise<void>((resolve) => { server.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('ready on')) resolve(); }); });
     const address = `http://127.0.0.1:${port}`;
-    await benchSheet(address, await tenYears(cluster.url));
-    await benchBrowser(address);
-    await benchRange(address, server.pid!);
+    if (asked('sheet')) await benchSheet(address, await tenYears(cluster.url));
+    if (asked('browser')) await benchBrowser(address);
+    if (asked('range')) await benchRange(address, server.pid!);
   } finally {
     await stopServer(server);
     cluster.stop();

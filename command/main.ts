@@ -13,6 +13,7 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
   ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps, flight, carry, conditions, needs,
                          choose or travel
   ./tasche bench         the speed figures
+      --only PART        gaps, flight, choosing, travel, sheet, browser or range
   ./tasche validate      holds the core to published and remembered numbers: docs/validation.md
   ./tasche screenshots   the pictures of docs/screenshots, from the demo data
 
@@ -34,7 +35,7 @@ async function main(): Promise<void> {
     case 'calc': return (await import('./calc.js')).calc(rest[0]);
     case 'test': return (await import('./test.js')).test(values.only);
     case 'validate': return (await import('./validate.js')).validate();
-    case 'bench': return (await import('./bench.js')).bench();
+    case 'bench': return (await import('./bench.js')).bench(values.only);
     case 'screenshots': return (await import('./screenshots.js')).screenshots();
     default: throw new Stop(`there is no "${name}" here.\n\n${USAGE}`, 2);
   }

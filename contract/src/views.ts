@@ -164,7 +164,7 @@ export interface RosterEntry {
   player: PlayerView;
   gamer: { bagId: string; clubs: number; faults: number; looks: number; severity: Severity; headline: string } | null;
   clubsOwned: number;
-  nextPlan: { id: string; name: string; course: string; startsOn: string; endsOn: string; swaps: number } | null;
+  nextPlan: { id: string; name: string; course: string; startsOn: string; endsOn: string; swaps: number; /** Of an event: how many rounds there are, and how many have their bag. */ rounds: { of: number; settled: number } | null } | null;
   lastChange: ChangeView | null;
 }
 

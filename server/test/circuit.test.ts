@@ -1,5 +1,5 @@
 import { CALM, USUAL_GROUND, requireCourse, usualHole, type Hole } from '@tasche/core';
-import { courseGroundSchema, roundAirSchema, type ChangeResult, type CircuitView, type Command, type CourseDetails, type ForecastView, type RoundChoiceView, type SheetView } from '@tasche/contract';
+import { courseGroundSchema, roundAirSchema, type ChangeResult, type CircuitView, type Command, type CourseDetails, type ForecastView, type RosterEntry, type RoundChoiceView, type SheetView } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startWeather } from '../../standins/weather/weather.js';
@@ -116,7 +116,7 @@ describe('courses, seasons and events', () => {
   it('two people at different rounds of one event are not in each other\'s way; at one round the second is shown both', async () => {
     const bench = await workbench();
     const caddie = workbenchIn(bench.orm, bench.workspaceId, 'Ruth');
-    const { event, planId, playerId } = await planned(bench);
+    const { event, ids, planId, playerId } = await planned(bench);
     const [first, second] = event.rounds.map(({ id }) => id) as [string, string];
     const eventRound = (roundId: string, version: number, set: object) => ({ do: 'editEventRound', eventId: event.id, version, roundId, set }) as Command;
     const windy = { ...CALM, windMps: 11, windFromDeg: 200 };
@@ -142,6 +142,16 @@ describe('courses, seasons and events', () => {
     await caddie.change([{ do: 'editRound', planId, version: 1, roundId: first, set: after('Wrong.') }]).expect(409).expect(({ body }) => { expect(body).toMatchObject({ conflicts: [{ field: 'after', theirs: { says: 'Right.' } }] }); });
     await caddie.change([{ do: 'removePlan', planId, version: 1 }]).expect(409);
     expect((await bench.sheet(playerId)).plans[0]).toMatchObject({ name: 'Open week', rounds: [{ after: { says: 'Right.' } }, { after: { says: 'Too long.' } }] });
+    // Moved and renamed, the event takes the plan with it, but not a name of the plan's own; the roster says what is still to be settled.
+    const standing = (await circuitOf(bench)).events[0]!;
+    const other = await withCourse(bench, { name: 'Other Links' });
+    await bench.done([{ do: 'editEvent', eventId: event.id, version: standing.version, set: { name: 'Test Masters', rounds: standing.rounds.map((one, i) => ({ ...one, day: `2026-12-1${i}`, courseId: i === 0 ? one.courseId : other })) } }]);
+    expect((await bench.sheet(playerId)).plans[0]).toMatchObject({ name: 'Open week', startsOn: '2026-12-10', endsOn: '2026-12-11', course: 'Test Links, Other Links' });
+    const nextPlan = async () => ((await bench.http.get('/api/players?today=2026-11-25').expect(200)).body as RosterEntry[])[0]!.nextPlan;
+    expect(await nextPlan()).toMatchObject({ startsOn: '2026-12-10', rounds: { of: 2, settled: 0 } });
+    const { plans: [plan] } = await bench.sheet(playerId);
+    await bench.done([{ do: 'setRoundBag', planId, version: plan!.version, roundId: first, bagId: newId(), clubIds: ids.slice(0, 3), swaps: [], triggers: [] }]);
+    expect(await nextPlan()).toMatchObject({ rounds: { of: 2, settled: 1 } });
     // Two things of one change over an old version are one person's own.
     await bench.done([eventRound(second, 1, { forecast: null }), eventRound(second, 1, { forecast: { source: 'by hand', askedAt: '2026-11-25T10:00:00Z', members: [CALM] } })]);
   });

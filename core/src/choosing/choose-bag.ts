@@ -11,7 +11,7 @@ import { requireNeed, type Need } from './need.js';
 import { needRows } from './need-rows.js';
 import type { PlayedIn } from './played-shot.js';
 import { soleStrokes, type BounceSchool } from './sole.js';
-import { strokesWith } from './strokes-for.js';
+import { PLACES_OF_MANY, strokesWith } from './strokes-for.js';
 import type { CourseGround } from '../courses/ground.js';
 
 /** What a player wants of the choice, beside the needs. */
@@ -80,13 +80,15 @@ export function bagChoosing(clubs: readonly LadderClub[], asked: readonly Need[]
  */
 export function needCosts(clubs: readonly LadderClub[], needs: readonly Need[], day?: ChoosingDay): NeedCosts {
   for (const need of needs) requireNeed(need);
-  return needRows(needs).map((need) => {
+  return needs.flatMap((need) => needRows([need]).map((row) => costsOf(row, need.hitFromM && need.hitFromM.length > 1 ? PLACES_OF_MANY : undefined)));
+
+  function costsOf(need: Need, places: readonly number[] | undefined): NeedCosts[number] {
     const wind = { windMps: need.windMps ?? 0, windFromDeg: need.windFromDeg ?? 0 };
     return new Map(clubs.map((club) => {
-      const { strokes, shot } = strokesWith(need, day ? day.played(club, wind) : club);
+      const { strokes, shot } = strokesWith(need, day ? day.played(club, wind) : club, places);
       return [club.id, { strokes: day ? strokes + soleStrokes(club, need.lie, day.ground, day.bounce) : strokes, shot }];
     }));
-  });
+  }
 }
 
 function stepCosts(ladder: readonly Rung[], clubs: readonly LadderClub[], { school: id, limit, unevenStrokes }: ChoosingTaste, settings: GapSettings): number[][] {

@@ -47,9 +47,10 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
   const n = model.clubs.length;
   const m = model.needs.length;
   const path = ladderPath(model);
-  const strokes = Float64Array.from(model.needs.flat());
+  const { costs, clubs } = cheapestFirst(model.needs, n);
   const own = new Float64Array(n);
   const met = new Int16Array(m);
+  const isChosen = new Uint8Array(n);
   let incumbent: number[] | undefined;
   let best = below;
   let nodes = 0;
@@ -68,8 +69,8 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
     for (let i = 0; i < m; i++) {
       const price = prices[i]!;
       sum += price;
-      const row = i * n;
-      for (let c = 0; c < n; c++) { const less = strokes[row + c]! - price; if (less < 0) own[c]! += less; }
+      // Only clubs that cost less than the price matter, and they stand first.
+      for (let k = i * n; k < (i + 1) * n; k++) { const less = costs[k]! - price; if (less >= 0) break; own[clubs[k]!]! += less; }
     }
     const { cost, count } = path.cheapest(own, settled);
     return { value: sum + cost, count };
@@ -90,9 +91,11 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
       if (now > value + SAME) { value = now; kept.set(prices); idle = 0; } else if (++idle >= PATIENCE) { idle = 0; step /= 2; }
       if (value >= best - SAME) return { value, hopeless: true };
       let off = 0;
+      isChosen.fill(0);
+      for (const c of chosen) isChosen[c] = 1;
       for (let i = 0; i < m; i++) {
         let taken = 0;
-        for (const c of chosen) if (strokes[i * n + c]! < prices[i]!) taken += 1;
+        for (let k = i * n; k < (i + 1) * n && costs[k]! < prices[i]!; k++) taken += isChosen[clubs[k]!]!;
         met[i] = 1 - taken;
         off += met[i]! * met[i]!;
       }
@@ -185,7 +188,7 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
   };
 
   const start = given ? Int8Array.from(given) : new Int8Array(n);
-  look(start, firstPrices(strokes, m, n), ROOT_ROUNDS);
+  look(start, firstPrices(costs, m, n), ROOT_ROUNDS);
   while (open.length > 0) {
     if (stop?.()) { stopped = true; break; }
     // The most promising first, so that what is left is never far from the best.
@@ -204,16 +207,18 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
   return { chosen: incumbent, cost: best, proved: !stopped, bound: left, nodes };
 }
 
-/** A need's price begins between its cheapest and its second cheapest club: what having one of its own would be worth. */
-function firstPrices(strokes: Float64Array, m: number, n: number): Float64Array {
-  const prices = new Float64Array(m);
-  for (let i = 0; i < m; i++) {
-    let [first, second] = [Infinity, Infinity];
-    for (let c = 0; c < n; c++) {
-      const value = strokes[i * n + c]!;
-      if (value < first) { second = first; first = value; } else if (value < second) second = value;
-    }
-    prices[i] = second === Infinity ? first : second;
-  }
-  return prices;
+/** Each need's clubs and what they cost, cheapest first; a row of n each. */
+function cheapestFirst(needs: ChoosingModel['needs'], n: number): { costs: Float64Array; clubs: Int16Array } {
+  const costs = new Float64Array(needs.length * n);
+  const clubs = new Int16Array(needs.length * n);
+  needs.forEach((row, i) => {
+    const order = Array.from(row.keys()).sort((a, b) => row[a]! - row[b]!);
+    order.forEach((c, k) => { costs[i * n + k] = row[c]!; clubs[i * n + k] = c; });
+  });
+  return { costs, clubs };
+}
+
+/** A need's price begins at its second cheapest club: what having one of its own would be worth. */
+function firstPrices(costs: Float64Array, m: number, n: number): Float64Array {
+  return Float64Array.from({ length: m }, (_one, i) => costs[i * n + Math.min(1, n - 1)]!);
 }

@@ -39,6 +39,8 @@ const TREES_STROKES = 0.5;
 const TROUBLE_DEEP_M = 30;
 /** Twelve places each way are within a hundredth of a stroke of the twenty-four a single figure is given with. */
 const PLACES = middlesOf(12);
+/** Eight each way do where a need is counted from several places. */
+export const PLACES_OF_MANY = middlesOf(8);
 /** A club with no shot for it: as good as a stroke and a half lost. Ours. */
 const NO_SHOT_STROKES = 1.5;
 

@@ -3,11 +3,13 @@ import { requireVersion, type Handlers } from '../changes/handlers.js';
 import { requireUntouched } from '../changes/since-seen.js';
 import type { EntityKind, EntityOf, Trail } from '../changes/trail.js';
 import { badInput, notFound, ruleBroken } from '../http/refusal.js';
+import { Plan } from '../plans/plan.js';
 import { Course, Event, Season } from './circuit.js';
 
 type CircuitCommand = 'addCourse' | 'editCourse' | 'removeCourse' | 'addSeason' | 'editSeason' | 'removeSeason' | 'addEvent' | 'editEvent' | 'editEventRound' | 'removeEvent';
 
 const MOST_SEASON_TEMPLATES = 50;
+const MOST_PLANS_OF_AN_EVENT = 500;
 
 export const circuitCommands: Handlers<CircuitCommand> = {
   async addCourse({ course }, { trail }) {
@@ -68,7 +70,9 @@ export const circuitCommands: Handlers<CircuitCommand> = {
     const event = await standing(trail, 'event', eventId);
     requireVersion(event, version, event.name, fields(event, set));
     if (set.rounds) await requireCourses(trail, set.rounds);
+    const before = event.name;
     trail.edit('event', event, set as never);
+    if (set.rounds || set.name !== undefined) await carryOver(trail, event, before);
     return { playerId: null, summary: `${event.name}: ${Object.keys(set).join(', ')} changed` };
   },
 
@@ -91,6 +95,17 @@ export const circuitCommands: Handlers<CircuitCommand> = {
     return { playerId: null, summary: `${event.name} deleted` };
   },
 };
+
+/** Plans for an event go with it: its days and courses, and its name where the plan still has it. */
+async function carryOver(trail: Trail, event: Event, nameBefore: string): Promise<void> {
+  const days = event.rounds.map(({ day }) => day).sort();
+  const courses: string[] = [];
+  for (const id of new Set(event.rounds.map(({ courseId }) => courseId))) courses.push((await trail.load('course', id))?.name ?? '');
+  for (const { id } of await trail.em.find(Plan, { eventId: event.id, removedAt: null }, { fields: ['id'], limit: MOST_PLANS_OF_AN_EVENT })) {
+    const plan = (await trail.load('plan', id))!;
+    trail.edit('plan', plan, { startsOn: days[0]!, endsOn: days.at(-1)!, course: courses.filter(Boolean).join(', ').slice(0, 200), ...(plan.name === nameBefore && { name: event.name }) });
+  }
+}
 
 type Circuit = Extract<EntityKind, 'course' | 'season' | 'event'>;
 

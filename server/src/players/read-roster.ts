@@ -22,9 +22,11 @@ export async function readRoster(em: EntityManager, today: string): Promise<Rost
   const owned = await em.execute<{ playerId: string; count: number }[]>(
     `select player_id as "playerId", count(*)::int as count from club
      where removed_at is null and player_id = any(?::uuid[]) group by player_id`, [ids]);
-  const plans = await em.execute<{ id: string; playerId: string; name: string; course: string; startsOn: string; endsOn: string; swaps: number }[]>(
+  const plans = await em.execute<{ id: string; playerId: string; name: string; course: string; startsOn: string; endsOn: string; swaps: number; ofRounds: number | null; settled: number }[]>(
     `select distinct on (player_id) id, player_id as "playerId", name, course, starts_on::text as "startsOn", ends_on::text as "endsOn",
-       jsonb_array_length(swaps) as swaps
+       jsonb_array_length(swaps) as swaps, (select jsonb_array_length(event.rounds) from event where event.id = plan.event_id) as "ofRounds",
+       (select count(*) from event, jsonb_array_elements(plan.rounds) as own, jsonb_array_elements(event.rounds) as round
+        where event.id = plan.event_id and own ->> 'roundId' = round ->> 'id' and own ->> 'bagId' is not null)::int as settled
      from plan where removed_at is null and ends_on >= ? and player_id = any(?::uuid[]) order by player_id, starts_on, id`, [today, ids]);
   const changes = await em.execute<(Omit<Change, 'images' | 'workspaceId'>)[]>(
     `select last.* from unnest(?::uuid[]) as one(player_id), lateral (
@@ -40,7 +42,7 @@ export async function readRoster(em: EntityManager, today: string): Promise<Rost
       player: playerView(player),
       gamer: gamer ? verdictOf(gamer.bagId, clubs, player) : null,
       clubsOwned: owned.find((row) => row.playerId === player.id)?.count ?? 0,
-      nextPlan: plan ? { id: plan.id, name: plan.name, course: plan.course, startsOn: plan.startsOn, endsOn: plan.endsOn, swaps: plan.swaps } : null,
+      nextPlan: plan ? { id: plan.id, name: plan.name, course: plan.course, startsOn: plan.startsOn, endsOn: plan.endsOn, swaps: plan.swaps, rounds: plan.ofRounds === null ? null : { of: plan.ofRounds, settled: plan.settled } } : null,
       lastChange: last ? changeView(last) : null,
     };
   });

@@ -93,7 +93,7 @@ export function withResult(sheet: SheetView, result: ChangeResult): SheetView {
     clubs: merged(sheet.clubs, result.clubs.filter((club) => club.playerId === sheet.player.id)),
     bags: merged(sheet.bags, result.bags.filter((bag) => bag.playerId === sheet.player.id)),
     plans: merged(sheet.plans, result.plans.filter((plan) => plan.playerId === sheet.player.id)),
-    lastChange: result.change.undoes ? sheet.lastChange : result.change,
+    lastChange: result.change.undoes || result.change.playerId !== sheet.player.id ? sheet.lastChange : result.change,
   };
 }
 

@@ -49,6 +49,9 @@ async function add(): Promise<void> {
   }
 }
 
+function settledWords({ of, settled }: { of: number; settled: number }): string {
+  return settled === of ? (of === 1 ? 'its bag is settled' : 'every bag is settled') : settled === 0 ? 'no bag settled yet' : `${settled} of ${of} bags settled`;
+}
 function startsIn(day: string): string {
   const days = differenceInCalendarDays(parseISO(day), parseISO(today()));
   if (days < 0) return 'on now';
@@ -82,7 +85,7 @@ function startsIn(day: string): string {
         <dl>
           <div><dt>Gamer</dt><dd>{{ entry.gamer ? `${entry.gamer.clubs} clubs` : '–' }} of {{ entry.clubsOwned }}</dd></div>
           <div><dt>Faults</dt><dd :class="['verdict', entry.gamer?.faults ? 'fault' : 'fine']">{{ entry.gamer?.faults ?? '–' }}</dd></div>
-          <div><dt>Next</dt><dd><RouterLink v-if="entry.nextPlan" :to="{ name: 'plan', params: { playerId: entry.player.id, planId: entry.nextPlan.id } }">{{ entry.nextPlan.name }}</RouterLink><span v-else class="quiet">nothing planned</span><div v-if="entry.nextPlan" class="small quiet">{{ shortDay(entry.nextPlan.startsOn) }}, {{ startsIn(entry.nextPlan.startsOn) }}; {{ entry.nextPlan.swaps }} {{ entry.nextPlan.swaps === 1 ? 'swap' : 'swaps' }}</div></dd></div>
+          <div><dt>Next</dt><dd><RouterLink v-if="entry.nextPlan" :to="{ name: 'plan', params: { playerId: entry.player.id, planId: entry.nextPlan.id } }">{{ entry.nextPlan.name }}</RouterLink><span v-else class="quiet">nothing planned</span><div v-if="entry.nextPlan" class="small quiet">{{ shortDay(entry.nextPlan.startsOn) }}, {{ startsIn(entry.nextPlan.startsOn) }}; <span v-if="entry.nextPlan.rounds" class="verdict" :class="entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? 'fine' : 'look'">{{ entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? '●' : '◆' }} {{ settledWords(entry.nextPlan.rounds) }}</span><template v-else>{{ entry.nextPlan.swaps }} {{ entry.nextPlan.swaps === 1 ? 'swap' : 'swaps' }}</template></div></dd></div>
           <div><dt>Last change</dt><dd class="small"><template v-if="entry.lastChange">{{ shortMoment(entry.lastChange.at) }}, {{ entry.lastChange.who }}<div class="quiet clip" :title="entry.lastChange.summary">{{ entry.lastChange.summary }}</div></template></dd></div>
         </dl>
       </li>

@@ -79,7 +79,10 @@ export const useSheet = defineStore('sheet', () => {
 
   outbox.onSent((sent) => {
     const current = sheet.value;
-    if (!current || sent.outgoing.playerId !== current.player.id) return;
+    if (!current) return;
+    const mine = sent.outgoing.playerId === current.player.id;
+    // An event that is changed takes its plans with it.
+    if (!mine && !('result' in sent && sent.result.plans.some(({ playerId }) => playerId === current.player.id))) return;
     if ('result' in sent) {
       // What is still waiting was typed later and stands over the answer.
       sheet.value = withCommands(withResult(current, sent.result), outbox.pending(current.player.id));
