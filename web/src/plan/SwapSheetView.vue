@@ -29,6 +29,7 @@ const rounds = computed(() => (event.value && plan.value ? event.value.rounds.ma
 /** Rounds in a row with one bag are one morning's work. */
 const asBefore = (i: number) => i > 0 && rounds.value[i]!.bag !== undefined && rounds.value[i - 1]!.bag !== undefined && [...rounds.value[i]!.bag!.clubIds].sort().join() === [...rounds.value[i - 1]!.bag!.clubIds].sort().join();
 const dayName = (day: string) => format(parseISO(day), 'EEEE d MMMM');
+const days = computed(() => (event.value?.rounds ?? []).map(({ day }) => day).sort());
 const print = () => window.print();
 const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => name(id)).join(', '));
 </script>
@@ -37,7 +38,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
   <div class="page sheet">
     <header class="page-head">
       <div class="grow"><h1>Swap sheet <span class="quiet dot">·</span> {{ store.sheet!.player.name }}</h1>
-        <p v-if="event" class="quiet">{{ event.name }}, {{ shortDay(event.rounds.map(({ day }) => day).sort()[0]!) }}; {{ event.limits.clubs }} clubs, {{ event.limits.lengthIn }} in at most. Against the gamer: {{ gamerNames }}.</p></div>
+        <p v-if="event" class="quiet">{{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }}; {{ event.limits.clubs }} clubs, {{ event.limits.lengthIn }} in at most. Against the gamer: {{ gamerNames }}.</p></div>
       <div class="bar no-print">
         <RouterLink class="plain-button" :to="{ name: 'plan', params: { playerId, planId } }">To the plan</RouterLink>
         <button class="plain-button main" :disabled="!rounds.some(({ bag }) => bag)" @click="print">Print</button>

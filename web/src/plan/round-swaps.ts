@@ -9,9 +9,13 @@ export function swapsAgainst(gamerIds: readonly string[], best: readonly string[
   const byCarry = (a: string, b: string) => (owned.get(b) ?? 0) - (owned.get(a) ?? 0);
   const outs = gamerIds.filter((id) => owned.has(id) && !best.includes(id)).sort(byCarry);
   const ins = best.filter((id) => !gamerIds.includes(id)).sort(byCarry);
-  return Array.from({ length: Math.max(outs.length, ins.length) }, (_one, i): Swap => ({
-    ...(outs[i] && { outId: outs[i] }), ...(ins[i] && { inId: ins[i] }), why: [ins[i], outs[i]].flatMap((id) => (id && why[id] ? [why[id]] : [])).join(' ').slice(0, 500),
-  }));
+  const nameOf = new Map(clubs.map(({ id, name }) => [id, name]));
+  return Array.from({ length: Math.max(outs.length, ins.length) }, (_one, i): Swap => {
+    const [outId, inId] = [outs[i], ins[i]];
+    // Where the runner-up is the club that goes out, the price of keeping it is told already.
+    const told = inId !== undefined && outId !== undefined && why[inId]?.includes(`The ${nameOf.get(outId)!} in its place`);
+    return { ...(outId && { outId }), ...(inId && { inId }), why: [inId, told ? undefined : outId].flatMap((id) => (id && why[id] ? [why[id]] : [])).join(' ').slice(0, 500) };
+  });
 }
 
 /** "the Driving iron and the 48 for the Hybrid 3 and the 60". */

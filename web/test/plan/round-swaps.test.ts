@@ -9,6 +9,7 @@ const name = (id: string) => id;
 describe('a round against the gamer', () => {
   it('the longest goes for the longest, each with its reason; what is gone from the locker goes without a word', () => {
     expect(swapsAgainst(['H', '6', 'P', 'sold'], ['4', '48', 'P'], clubs, { 4: 'for the wind.', H: 'H would cost.', 48: 'for the 13th' })).toEqual([{ outId: 'H', inId: '4', why: 'for the wind. H would cost.' }, { outId: '6', inId: '48', why: 'for the 13th' }]);
+    expect(swapsAgainst(['H', 'P'], ['4', 'P'], clubs, { 4: '4: best for 3 of the needs. The H in its place costs 0.12 strokes.', H: 'H for the 4 would cost 0.12 strokes a round.' })).toEqual([{ outId: 'H', inId: '4', why: '4: best for 3 of the needs. The H in its place costs 0.12 strokes.' }]);
     expect(swapsAgainst(['H', 'P'], ['P'], clubs, { H: 'not asked for' })).toEqual([{ outId: 'H', why: 'not asked for' }]);
     expect(swapsAgainst(['P'], ['P'], clubs, {})).toEqual([]);
   });
