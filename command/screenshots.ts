@@ -71,7 +71,10 @@ async function toRound(page: Page): Promise<void> {
 }
 
 async function toSheet(page: Page): Promise<void> {
-  await toRound(page);
+  await page.locator('.lock-board li').first().waitFor();
+  await page.getByRole('button', { name: /^of all/ }).click();
+  await page.getByText('ways it may turn out').waitFor();
+  await page.waitForTimeout(1500);
   await page.getByRole('button', { name: 'Settle every round' }).click();
   await page.getByText('is settled, and the best there is').waitFor({ timeout: 60_000 });
   await page.getByRole('link', { name: 'Swap sheet' }).click();

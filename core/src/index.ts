@@ -76,6 +76,7 @@ export * from './choosing/sole.js';
 export * from './choosing/putter.js';
 export * from './choosing/strokes-for.js';
 export * from './rounds/round-air.js';
+export * from './rounds/middle-air.js';
 export * from './rounds/play-hole.js';
 export * from './rounds/derive-needs.js';
 export * from './rounds/play-rounds.js';

@@ -25,8 +25,12 @@ test('from an event next week to a printed swap sheet for one player, in under t
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Skarvoy Links Open');
   await expect(page.locator('.sentence').first()).toContainText(/The gamer (costs \d\.\d\d strokes a round more than|is) the best there is/);
   const before = await page.getByRole('table', { name: 'Needs by hole' }).innerText();
-  await page.keyboard.press('Alt+w');
+  // The forecast of every round at once.
+  await page.keyboard.press('Alt+Shift+w');
   await expect(page.getByText(/12 ways it may turn out: .* °F, wind .* mph from about the/)).toBeVisible();
+  await page.keyboard.press('Alt+3');
+  await expect(page.getByText(/12 ways it may turn out/)).toBeVisible();
+  await page.keyboard.press('Alt+1');
   await expect(page.getByRole('table', { name: 'Needs by hole' })).not.toHaveText(before);
 
   // A club kept out by its key, and one dragged in: the answer follows.
@@ -179,6 +183,24 @@ test('two locks that contradict each other are named; a forecast that does not c
   await page.getByRole('button', { name: 'Ask for the forecast' }).click();
   await expect(page.getByRole('region', { name: 'The day' }).getByRole('alert')).toContainText('does not answer');
   await page.context().setOffline(false);
+  // The day is changed, then a lock: they go back in that order, and forward again, wherever each is kept.
+  const grass = page.getByRole('region', { name: 'The day' }).getByLabel('Rough');
+  const was = await grass.inputValue();
+  await grass.selectOption(was === 'long' ? 'short' : 'long');
+  await saved(page);
+  await chosen(page, 'Putter').focus();
+  await page.keyboard.press('i');
+  await expect(chosen(page, 'Putter')).toHaveAccessibleName(/always in/);
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(chosen(page, 'Putter')).not.toHaveAccessibleName(/always in/);
+  await expect(grass).toHaveValue(was === 'long' ? 'short' : 'long');
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(grass).toHaveValue(was);
+  await saved(page);
+  await page.keyboard.press('ControlOrMeta+Shift+z');
+  await expect(grass).toHaveValue(was === 'long' ? 'short' : 'long');
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(grass).toHaveValue(was);
   const wind = page.getByRole('region', { name: 'The day' }).getByLabel('Wind', { exact: true });
   await wind.fill('99');
   await wind.press('Tab');
@@ -202,7 +224,7 @@ test('the clubs that travel to two courses are found, with what is left unproved
   const rows = travel.locator('tbody tr');
   await expect(rows).toHaveCount(16, { timeout: 60_000 });
   // Each club's days are the marks in its row, and no day has more clubs than may be carried.
-  const table = await rows.evaluateAll((all) => all.map((row) => ({ said: row.querySelector('td')!.textContent!, days: [...row.querySelectorAll('td.day')].map((cell) => cell.textContent!.includes('carried')) })));
+  const table = await rows.evaluateAll((all) => all.map((row) => ({ said: row.querySelector('td')!.textContent!, days: Array.from(row.querySelectorAll('td.day')).map((cell) => cell.textContent!.includes('carried')) })));
   const of = table[0]!.days.length;
   expect(of).toBeGreaterThan(5);
   for (const { said, days } of table) { const carried = days.filter(Boolean).length; expect(said).toBe(carried === of ? 'every day' : carried === 0 ? 'in reserve' : `${carried} of ${of}`); }

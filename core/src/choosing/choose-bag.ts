@@ -76,11 +76,16 @@ export function bagChoosing(clubs: readonly LadderClub[], asked: readonly Need[]
 
 /**
  * @param day what is known of it; without one the shots are taken as they are, whatever the need's wind
+ * @param told how much of it is done, after every need; a share of the whole
  * @throws RefusedInput naming a field of a need
  */
-export function needCosts(clubs: readonly LadderClub[], needs: readonly Need[], day?: ChoosingDay): NeedCosts {
+export function needCosts(clubs: readonly LadderClub[], needs: readonly Need[], day?: ChoosingDay, told?: (share: number) => void): NeedCosts {
   for (const need of needs) requireNeed(need);
-  return needs.flatMap((need) => needRows([need]).map((row) => costsOf(row, need.hitFromM && need.hitFromM.length > 1 ? PLACES_OF_MANY : undefined)));
+  return needs.flatMap((need, i) => {
+    const costs = needRows([need]).map((row) => costsOf(row, need.hitFromM && need.hitFromM.length > 1 ? PLACES_OF_MANY : undefined));
+    told?.((i + 1) / needs.length);
+    return costs;
+  });
 
   function costsOf(need: Need, places: readonly number[] | undefined): NeedCosts[number] {
     const wind = { windMps: need.windMps ?? 0, windFromDeg: need.windFromDeg ?? 0 };

@@ -30,22 +30,26 @@ export interface RoundChoosing {
   costs: NeedCosts;
 }
 
+/** How much of the work is playing the course; the rest is costing what it asks. */
+const PLAYING = 0.6;
+
 export interface RoundOrder { day: RoundDay; clubs: readonly LadderClub[]; from: Setting; wishes: Wishes; changes?: NeedChanges; notes?: readonly Need[]; seed?: number }
 
 /**
  * What a round asks and what every club would cost for it: the long part of choosing, done once for a day; locks and prices come after.
+ * @param told how much of it is done now and then; a share of the whole
  * @throws RefusedInput
  */
-export function roundChoosing({ day, clubs: known, from, wishes, changes = {}, notes = [], seed }: RoundOrder): RoundChoosing {
+export function roundChoosing({ day, clubs: known, from, wishes, changes = {}, notes = [], seed }: RoundOrder, told?: (share: number) => void): RoundChoosing {
   const clubs = withModelledCarries(known, from.conditions);
   const played = dayShots(day, from);
-  const derived = deriveNeeds(day, clubs, from, { played, ...(seed !== undefined && { seed }) });
+  const derived = deriveNeeds(day, clubs, from, { played, told: (share) => { told?.(share * PLAYING); }, ...(seed !== undefined && { seed }) });
   const takenAway = derived.needs.filter(({ name }) => changes[name] === null);
-  const told = (need: Need): Need => { const playsLikeM = playsLikeOf(need, clubs, played); return playsLikeM === undefined ? need : { ...need, playsLikeM }; };
-  const needs = [...derived.needs.filter((need) => !takenAway.includes(need)).map((need) => { const change = changes[need.name]; return change ? told(changedNeed(need, change)) : need; }), ...notes.map(told)];
+  const howFar = (need: Need): Need => { const playsLikeM = playsLikeOf(need, clubs, played); return playsLikeM === undefined ? need : { ...need, playsLikeM }; };
+  const needs = [...derived.needs.filter((need) => !takenAway.includes(need)).map((need) => { const change = changes[need.name]; return change ? howFar(changedNeed(need, change)) : need; }), ...notes.map(howFar)];
   return {
     day, needs, takenAway, strokes: needs.reduce((sum, { weight }) => sum + weight, 0), rareStrokes: derived.rareStrokes, clubs, played,
-    costs: needCosts(clubs, needs, { played, ground: day.ground, bounce: wishes.bounce }),
+    costs: needCosts(clubs, needs, { played, ground: day.ground, bounce: wishes.bounce }, (share) => { told?.(PLAYING + share * (1 - PLAYING)); }),
   };
 }
 

@@ -23,9 +23,10 @@ export interface RoundNeeds { needs: readonly Need[]; /** Strokes a round, putts
  * The shots a round will ask: every hole is played so many times with all the clubs there are, each stroke the best there is from where the
  * ball lies, and what came up is gathered by hole, kind, lie and distance. The same for one seed.
  * @param clubs all that may be carried; shots as they are known at `from`
+ * @param told how much of it is done, after every hole; a share of the whole
  * @throws RefusedInput
  */
-export function deriveNeeds(day: RoundDay, clubs: readonly LadderClub[], from: Setting, { seed = NEED_SEED, plays = NEED_PLAYS, played = dayShots(day, from) }: { seed?: number; plays?: number; played?: PlayedIn } = {}): RoundNeeds {
+export function deriveNeeds(day: RoundDay, clubs: readonly LadderClub[], from: Setting, { seed = NEED_SEED, plays = NEED_PLAYS, played = dayShots(day, from), told }: { seed?: number; plays?: number; played?: PlayedIn; told?: (share: number) => void } = {}): RoundNeeds {
   const player = holePlayer(day, clubs, played);
   const needs: Need[] = [];
   let rareStrokes = 0;
@@ -46,6 +47,7 @@ export function deriveNeeds(day: RoundDay, clubs: readonly LadderClub[], from: S
     const listed = found.filter(({ weight }) => weight >= RAREST);
     rareStrokes += found.reduce((sum, { weight }) => sum + weight, 0) - listed.reduce((sum, { weight }) => sum + weight, 0);
     needs.push(...listed);
+    told?.((at + 1) / player.holes);
   }
   // A nine-hole course goes round twice.
   const rounds = player.holes === 9 ? 2 : 1;

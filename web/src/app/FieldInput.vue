@@ -21,6 +21,6 @@ function leave(): void {
 </script>
 
 <template>
-  <textarea v-if="rows" v-model="text" :rows="rows" @input="typing = true" @change="leave" @blur="leave" />
-  <input v-else v-model="text" @input="typing = true" @change="leave" @blur="leave">
+  <textarea v-if="rows" v-model="text" :rows="rows" :data-untouched="typing ? undefined : ''" @input="typing = true" @change="leave" @blur="leave" />
+  <input v-else v-model="text" :data-untouched="typing ? undefined : ''" @input="typing = true" @change="leave" @blur="leave">
 </template>

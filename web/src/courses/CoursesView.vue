@@ -7,7 +7,7 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import FieldInput from '../app/FieldInput.vue';
 import { useSettings } from '../app/settings';
-import { isTyping } from '../keys/is-typing';
+import { isUndoOfField } from '../keys/is-typing';
 import { useCircuit } from './circuit-store';
 import GroundFields from './GroundFields.vue';
 import HolePicture from './HolePicture.vue';
@@ -109,7 +109,7 @@ function apply(id: string): void {
 }
 const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isTyping(event)) { event.preventDefault(); store.undo(); }
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isUndoOfField(event)) { event.preventDefault(); if (event.shiftKey) store.redo(); else store.undo(); }
 });
 </script>
 

@@ -6,7 +6,7 @@ import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
 import { useSettings } from '../app/settings';
-import { isTyping } from '../keys/is-typing';
+import { isUndoOfField } from '../keys/is-typing';
 import { useCircuit } from './circuit-store';
 import GroundFields from './GroundFields.vue';
 
@@ -35,7 +35,7 @@ function ground(season: SeasonView, { fairways, greens, rough, wet, greenSpeedM 
 const months = (s: number) => ((seasons.value[(s + 1) % seasons.value.length]!.fromMonth - seasons.value[s]!.fromMonth + 12) % 12) || 12;
 const used = (name: string) => store.courses.filter(({ seasons: of }) => of.some((one) => one.name === name)).map((one) => one.name);
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isTyping(event)) { event.preventDefault(); store.undo(); }
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isUndoOfField(event)) { event.preventDefault(); if (event.shiftKey) store.redo(); else store.undo(); }
 });
 </script>
 

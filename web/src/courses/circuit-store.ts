@@ -4,6 +4,7 @@ import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { Refused, request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
+import { undoLine } from '../changes/undo-line';
 
 /** Whose changes of courses, seasons and events are, in the outbox: no player's. */
 const NOBODY = 'circuit';
@@ -14,7 +15,7 @@ export const useCircuit = defineStore('circuit', () => {
   const circuit = shallowRef<CircuitView | null>(null);
   const state = ref<'empty' | 'loading' | 'ready' | 'away'>('empty');
   const refused = shallowRef<Problem | null>(null);
-  const undoable = ref<string[]>([]);
+  const line = undoLine((changeId, id) => { outbox.push({ kind: 'undo', playerId: NOBODY, changeId, id }); });
 
   const courses = computed(() => circuit.value?.courses ?? []);
   const seasons = computed(() => circuit.value?.seasons ?? []);
@@ -40,14 +41,7 @@ export const useCircuit = defineStore('circuit', () => {
     refused.value = null;
     circuit.value = withCircuitCommands(circuit.value, commands);
     outbox.push({ kind: 'change', playerId: NOBODY, request: { id, commands, ...(why && { why }) } });
-    undoable.value = [...undoable.value, id];
-  }
-
-  function undo(): void {
-    const changeId = undoable.value.at(-1);
-    if (!changeId) return;
-    undoable.value = undoable.value.slice(0, -1);
-    outbox.push({ kind: 'undo', playerId: NOBODY, changeId, id: newId() });
+    line.done(id);
   }
 
   outbox.onSent((sent) => {
@@ -57,12 +51,12 @@ export const useCircuit = defineStore('circuit', () => {
       return;
     }
     const failed = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
-    undoable.value = undoable.value.filter((id) => id !== failed);
+    line.forget(failed);
     refused.value = sent.problem;
     void load(true);
   });
 
-  return { circuit, state, refused, courses, seasons, events, undoable, load, change, undo };
+  return { circuit, state, refused, courses, seasons, events, load, change, undoable: line.undoable, redoable: line.redoable, undo: line.undo, redo: line.redo };
 });
 
 /** The circuit as it will be when the server has done these commands. */

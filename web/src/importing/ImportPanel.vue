@@ -49,7 +49,7 @@ async function send(take: 'none' | 'good' | 'all'): Promise<void> {
     plan.value = answer.plan;
     if (take !== 'none') {
       done.value = answer.result ? answer.result.change.summary : 'Nothing to change.';
-      if (answer.result) store.undoable.push(answer.result.change.id);
+      if (answer.result) store.done(answer.result.change.id);
       await store.load(store.sheet.player.id);
     }
   } catch (error) {

@@ -4,3 +4,13 @@ export function isTyping(event: Event): boolean {
   if (!(target instanceof HTMLElement)) return false;
   return target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName);
 }
+
+/**
+ * Whether undo belongs to the field: somebody has begun to write in it, or it is one that holds its text alone. A list, a tick, or a field
+ * that stands as it was written (`data-untouched`) has nothing of its own to take back.
+ */
+export function isUndoOfField(event: Event): boolean {
+  const target = event.target;
+  if (!isTyping(event) || !(target instanceof HTMLElement) || target.tagName === 'SELECT') return false;
+  return !('untouched' in target.dataset) && !(target instanceof HTMLInputElement && ['checkbox', 'radio'].includes(target.type));
+}

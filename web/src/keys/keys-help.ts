@@ -18,6 +18,6 @@ export const KEYS: readonly { group: string; keys: readonly (readonly [string, s
     ['Alt O', 'this club out'], ['Alt I', 'put a club in'], ['Alt M', 'measure before and after from here'],
     ['Alt T', 'ladder as a table'], ['Alt A', 'air and ground (in the plan too)'], ['Alt 1 to 5', 'other columns'], ['Alt S', 'school'], ['Alt Y', 'try the remedy'],
   ] },
-  { group: 'An event', keys: [['Alt 1 to 8', 'round'], ['Alt T', 'what travels'], ['Alt W', 'ask for the forecast'], ['I, O, F', 'on a club: always in, never, free'], ['G', 'on clubs: one of them at most; Enter sets it'], ['K', 'no more of its kind than now'], ['+ −', 'clubs at most'], ['Enter', 'on a club: the need that asks for it'], ['↑ ↓', 'from club to club'], ['Alt Enter', 'settle the bag of the round']] },
+  { group: 'An event', keys: [['Alt 1 to 8', 'round'], ['Alt T', 'what travels'], ['Alt W', 'ask for the forecast; with Shift of every round'], ['I, O, F', 'on a club: always in, never, free'], ['G', 'on clubs: one of them at most; Enter sets it'], ['K', 'no more of its kind than now'], ['+ −', 'clubs at most'], ['Enter', 'on a club: the need that asks for it'], ['↑ ↓', 'from club to club'], ['Alt Enter', 'settle the bag of the round']] },
   { group: 'The range', keys: [['Alt N', 'new session'], ['Alt E', 'write shots down by hand'], ['Alt H', 'hit ten (simulated monitor)'], ['Alt A', 'air and ground of the session']] },
 ];

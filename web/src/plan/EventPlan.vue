@@ -10,9 +10,10 @@ import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { today } from '../app/day';
 import { useSettings } from '../app/settings';
+import { changesDone, placeOf } from '../changes/undo-line';
 import { useCircuit } from '../courses/circuit-store';
 import { groundWords, roundAirWords } from '../courses/ground-words';
-import { isTyping } from '../keys/is-typing';
+import { isTyping, isUndoOfField } from '../keys/is-typing';
 import { useSheet } from '../sheet/sheet-store';
 import AfterRound from './AfterRound.vue';
 import DayBar from './DayBar.vue';
@@ -76,7 +77,7 @@ function ask(one: EventRound): AskedRound | string {
 }
 const told = computed(() => (round.value ? ask(round.value) : null));
 const asked = computed(() => (told.value && typeof told.value !== 'string' ? told.value : null));
-const { worked, chosen, busy, pending, problem, stop } = useRound(asked);
+const { worked, chosen, busy, share, pending, problem, stop } = useRound(asked);
 const findings = computed(() => (asked.value ? lockerFindings(asked.value.order.clubs) : []));
 const settled = computed(() => bagOf(tab.value));
 const same = computed(() => { const best = chosen.value?.answer?.best.ids; return best !== undefined && settled.value !== undefined && best.length === settled.value.clubIds.length && best.every((id) => settled.value!.clubIds.includes(id)); });
@@ -86,9 +87,11 @@ const swaps = computed(() => (chosen.value?.answer && asked.value ? swapsAgainst
 function setWishes(part: Partial<Wishes>): void {
   store.change([{ do: 'editPlan', planId: props.plan.id, version: props.plan.version, set: { choosing: { ...wishes.value, needs: props.plan.choosing?.needs ?? [], ...part } } }]);
 }
-function setDay(roundId: string, set: EventRoundSet): void {
-  if (event.value) circuit.change([{ do: 'editEventRound', eventId: event.value.id, version: event.value.version, roundId, set }]);
+function setDays(days: readonly { roundId: string; set: EventRoundSet }[]): void {
+  const { id: eventId, version } = event.value!;
+  circuit.change(days.map(({ roundId, set }) => ({ do: 'editEventRound', eventId, version, roundId, set })));
 }
+const onCourses = computed(() => rounds.value.flatMap((one) => { const on = circuit.courses.find(({ id }) => id === one.courseId); return on ? [{ round: one, course: on }] : []; }));
 const editRound = (set: Extract<Command, { do: 'editRound' }>['set']) => store.change([{ do: 'editRound', planId: props.plan.id, version: props.plan.version, roundId: tab.value, set }]);
 
 /** A round's bag, its swaps, and what would change it on the morning. */
@@ -131,12 +134,25 @@ function remove(): void {
 const go = (to: string) => void router.replace({ query: { ...route.query, round: to } });
 const dayName = (day: string) => format(parseISO(day), 'EEE d MMM');
 
+/** A day that was changed here is taken back here too, when it was changed after whatever else was. */
+const opened = changesDone();
+useEventListener('keydown', (pressed: KeyboardEvent) => {
+  if (!(pressed.ctrlKey || pressed.metaKey) || pressed.key.toLowerCase() !== 'z' || isUndoOfField(pressed)) return;
+  const [days, rest] = pressed.shiftKey ? [circuit.redoable, store.redoable] : [circuit.undoable, store.undoable];
+  const at = placeOf(days.at(-1));
+  if (at < opened || at < placeOf(rest.at(-1))) return;
+  pressed.preventDefault();
+  pressed.stopImmediatePropagation();
+  if (pressed.shiftKey) circuit.redo();
+  else circuit.undo();
+}, { capture: true });
+
 useEventListener('keydown', (pressed: KeyboardEvent) => {
   if (!pressed.altKey || pressed.ctrlKey || pressed.metaKey) return;
   const at = Number(pressed.key) - 1;
   if (rounds.value[at]) { pressed.preventDefault(); go(rounds.value[at].id); }
   else if (pressed.key.toLowerCase() === 't' && !isTyping(pressed)) { pressed.preventDefault(); go('travel'); }
-  else if (pressed.key.toLowerCase() === 'w') { pressed.preventDefault(); document.querySelector<HTMLButtonElement>('.day [title="Alt W"]')?.click(); }
+  else if (pressed.key.toLowerCase() === 'w') { pressed.preventDefault(); document.querySelector<HTMLButtonElement>(`.day [title="${pressed.shiftKey ? 'Alt Shift W' : 'Alt W'}"]`)?.click(); }
   else if (pressed.key === 'Enter' && round.value && !readOnly.value) { pressed.preventDefault(); void settle([round.value]); }
 });
 </script>
@@ -174,12 +190,12 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
       </nav>
       <TravelPanel v-if="tab === 'travel'" :event="event" :courses="circuit.courses" :asked-of="(id) => { const one = rounds.find((r) => r.id === id); const question = one && ask(one); return question && typeof question !== 'string' ? question : null; }" />
       <template v-else-if="round">
-        <DayBar v-if="course" :round="round" :course="course" :unit="unit" :read-only="readOnly" @set="setDay" />
+        <DayBar v-if="course" :round="round" :course="course" :rounds="onCourses" :unit="unit" :read-only="readOnly" @set="setDays" />
         <WishesPanel v-if="asked" :wishes="wishes" :school="school" :clubs="asked.order.clubs" :allowed="event.limits.clubs" :unit="unit" :read-only="readOnly" @set="setWishes" @school="school = $event" />
         <p v-if="typeof told === 'string'" class="verdict look" role="alert">◆ {{ told }} <RouterLink :to="{ name: 'courses', params: { courseId: round.courseId } }">To the course</RouterLink></p>
         <p v-for="finding in findings" :key="finding" class="verdict look small">◆ {{ finding }}</p>
         <p v-if="problem || worked?.refused || chosen?.refused" class="verdict fault" role="alert">■ {{ problem || worked?.refused || chosen?.refused }}</p>
-        <p v-if="busy" class="bar small" role="status">Playing the course… <button class="plain-button slim" @click="stop()">Cancel</button></p>
+        <p v-if="busy" class="bar small" role="status"><progress :value="share || undefined" max="1" /> Playing the course… <button class="plain-button slim" @click="stop()">Cancel</button></p>
         <template v-if="worked && !worked.refused && asked">
           <p v-if="chosen?.answer" class="card sentence" aria-live="polite">
             <template v-if="same"><span class="verdict fine">●</span> The bag of {{ round.name }} is settled, and the best there is: <b>{{ chosen.answer.best.ids.length }} clubs</b>.</template>

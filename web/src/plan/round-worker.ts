@@ -18,11 +18,12 @@ const MOST_ROUNDS = 16;
 const breathe = () => new Promise<void>((resolve) => { setTimeout(resolve); });
 
 /** The long part of a round, done once for all that its needs and costs hang on. */
-function worked(order: RoundOrder): RoundChoosing {
+function worked(order: RoundOrder, progress?: Progress): RoundChoosing {
   const key = JSON.stringify([order.day, order.clubs, order.from, order.changes, order.notes, order.seed, order.wishes.bounce]);
   const known = rounds.get(key);
   if (known) return known;
-  const round = roundChoosing(order);
+  let said = 0;
+  const round = roundChoosing(order, (share) => { if (share - said > 0.04) { said = share; progress?.(share); } });
   if (rounds.size >= MOST_ROUNDS) rounds.delete(rounds.keys().next().value!);
   rounds.set(key, round);
   return round;
@@ -45,9 +46,10 @@ async function scenariosOf(days: readonly TravelDay[], taste: RoundTaste, progre
 }
 
 const api = {
-  workOut(order: RoundOrder): WorkedRound {
+  /** @param progress called while it works; what is posted gets out though the worker is busy */
+  workOut(order: RoundOrder, progress: Progress): WorkedRound {
     try {
-      const round = worked(order);
+      const round = worked(order, progress);
       const modelled = round.clubs.filter((club) => club.shots.full && !order.clubs.find(({ id }) => id === club.id)?.shots.full).map(({ id }) => id);
       return { needs: round.needs, takenAway: round.takenAway, strokes: round.strokes, rareStrokes: round.rareStrokes, still: stillClubs(round), modelled, refused: '' };
     } catch (error) {

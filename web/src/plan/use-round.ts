@@ -24,6 +24,8 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   const worked = shallowRef<WorkedRound | null>(null);
   const chosen = shallowRef<RoundAnswer | null>(null);
   const busy = ref(false);
+  /** How much of a round is worked out, while it is. */
+  const share = ref(0);
   /** What is shown is not yet the answer to what is asked. */
   const pending = ref(false);
   const problem = ref('');
@@ -57,7 +59,8 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     const slow = setTimeout(() => { if (mine === turn) busy.value = true; }, SLOW_MS);
     try {
       if (key !== day || !worked.value) {
-        const round = await link.workOut(question.order);
+        share.value = 0;
+        const round = await link.workOut(question.order, proxy((done: number) => { if (mine === turn) share.value = done; }));
         if (mine !== turn) return;
         worked.value = round;
         day = key;
@@ -76,7 +79,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     else { stop(); worked.value = null; chosen.value = null; day = ''; answered = ''; }
   }, { immediate: true });
   onScopeDispose(stop);
-  return { worked, chosen, busy, pending, problem, stop };
+  return { worked, chosen, busy, share, pending, problem, stop };
 }
 
 /** Something long about a round, by a worker of its own, with how far it is and a way to stop it. */

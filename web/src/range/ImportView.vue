@@ -106,7 +106,7 @@ async function send(take: 'none' | 'good'): Promise<void> {
     } else {
       done.value = answer;
       report.value = null;
-      if (answer.changeId) store.undoable.push(answer.changeId);
+      if (answer.changeId) store.done(answer.changeId);
       await range.load(props.playerId);
     }
   } catch (error) {

@@ -4,7 +4,7 @@ import { computed, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import { viewLink } from '../app/view-link';
-import { isTyping } from '../keys/is-typing';
+import { isUndoOfField } from '../keys/is-typing';
 import { useSheet } from './sheet-store';
 
 const props = defineProps<{ playerId: string }>();
@@ -18,11 +18,11 @@ watch([() => props.playerId, asOf], ([playerId, day]) => void store.load(playerI
 useEventListener('keydown', (event: KeyboardEvent) => {
   const command = event.ctrlKey || event.metaKey;
   const key = event.key.toLowerCase();
-  if (command && key === 'z' && !isTyping(event)) {
+  if (command && key === 'z' && !isUndoOfField(event)) {
     event.preventDefault();
     if (event.shiftKey) store.redo();
     else store.undo();
-  } else if (command && key === 'y' && !isTyping(event)) {
+  } else if (command && key === 'y' && !isUndoOfField(event)) {
     event.preventDefault();
     store.redo();
   } else if (event.altKey && !command) {

@@ -6,6 +6,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { Refused, request } from '../api/request';
 import { withCommands, withResult } from '../changes/optimistic';
 import { subjectOf, useOutbox } from '../changes/outbox';
+import { undoLine } from '../changes/undo-line';
 
 /** One player's locker, bags and plans, and everything that can be done to them. */
 export const useSheet = defineStore('sheet', () => {
@@ -15,8 +16,7 @@ export const useSheet = defineStore('sheet', () => {
   /** What the server refused last, to be read and put away. */
   const refused = shallowRef<Problem | null>(null);
   const conflicted = shallowRef<readonly { request: ChangeRequest; conflicts: readonly Conflict[] }[]>([]);
-  const undoable = ref<string[]>([]);
-  const redoable = ref<string[]>([]);
+  const line = undoLine((changeId, id) => { if (sheet.value) outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id }); });
   let wanted: { playerId: string; asOf: string | null } | null = null;
 
   const clubs = computed(() => sheet.value?.clubs ?? []);
@@ -28,8 +28,7 @@ export const useSheet = defineStore('sheet', () => {
 
   async function load(playerId: string, asOf: string | null = null): Promise<void> {
     if (wanted?.playerId !== playerId) {
-      undoable.value = [];
-      redoable.value = [];
+      line.clear();
       sheet.value = null;
     }
     wanted = { playerId, asOf };
@@ -55,26 +54,8 @@ export const useSheet = defineStore('sheet', () => {
     if (!current || commands.length === 0) return id;
     sheet.value = withCommands(current, commands);
     outbox.push({ kind: 'change', playerId: current.player.id, request: { id, commands, ...(why && { why }) } });
-    undoable.value = [...undoable.value, id];
-    redoable.value = [];
+    line.done(id);
     return id;
-  }
-
-  function undo(changeId = undoable.value.at(-1)): void {
-    if (!changeId || !sheet.value) return;
-    undoable.value = undoable.value.filter((id) => id !== changeId);
-    const id = newId();
-    redoable.value = [...redoable.value, id];
-    outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id });
-  }
-
-  function redo(): void {
-    const changeId = redoable.value.at(-1);
-    if (!changeId || !sheet.value) return;
-    redoable.value = redoable.value.slice(0, -1);
-    const id = newId();
-    undoable.value = [...undoable.value, id];
-    outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id });
   }
 
   outbox.onSent((sent) => {
@@ -89,8 +70,7 @@ export const useSheet = defineStore('sheet', () => {
       return;
     }
     const failedId = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
-    undoable.value = undoable.value.filter((id) => id !== failedId);
-    redoable.value = redoable.value.filter((id) => id !== failedId);
+    line.forget(failedId);
     if (sent.problem.error === 'conflict' && sent.problem.conflicts?.length && sent.outgoing.kind === 'change') {
       conflicted.value = [...conflicted.value, { request: sent.outgoing.request, conflicts: sent.problem.conflicts }];
     } else refused.value = sent.problem;
@@ -115,7 +95,7 @@ export const useSheet = defineStore('sheet', () => {
   }
 
   return {
-    sheet, state, refused, conflicted, clubs, clubsById, ladderClubs, gamer, lastChangeId, readOnly, undoable, redoable,
-    load, change, undo, redo, saveMine, keepTheirs,
+    sheet, state, refused, conflicted, clubs, clubsById, ladderClubs, gamer, lastChangeId, readOnly,
+    load, change, saveMine, keepTheirs, undoable: line.undoable, redoable: line.redoable, done: line.done, undo: line.undo, redo: line.redo,
   };
 });
