@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { cell, newPlayer, saved } from './workbench';
+import { cell, demo, newPlayer, saved } from './workbench';
 
 test('two people change one club: the second is shown both values and chooses', async ({ page, browser }) => {
   const playerId = await newPlayer(page, 'Tom Twice');
@@ -25,4 +25,37 @@ test('two people change one club: the second is shown both values and chooses', 
   await saved(second);
   await page.reload();
   await expect(cell(page, '56', 'lengthIn')).toHaveText('35.50');
+});
+
+test('two people at two rounds of one event: neither is in the other’s way', async ({ page, browser }) => {
+  const plan = `${demo.davor}/plan`;
+  await page.goto(plan);
+  await page.getByRole('button', { name: 'Plan an event' }).click();
+  await page.getByRole('button', { name: 'Another event' }).click();
+  await page.getByLabel('Name of the event').fill('Two at once');
+  await page.getByLabel('Notes').fill('Trolleys only');
+  await page.getByRole('button', { name: 'Another round' }).click();
+  await page.getByRole('button', { name: 'Plan it from the gamer bag' }).click();
+  await expect(page.getByText('Trolleys only')).toBeVisible();
+  await expect(page.locator('.lock-board')).toBeVisible();
+  await saved(page);
+  const address = page.url();
+  const second = await (await browser.newContext()).newPage();
+  await second.goto(address);
+  await expect(second.locator('.lock-board')).toBeVisible();
+  await second.keyboard.press('Alt+2');
+  const windOf = (one: typeof page) => one.getByRole('region', { name: 'The day' }).getByLabel('Wind', { exact: true });
+  for (const [one, wind] of [[page, '11'], [second, '4']] as const) {
+    await windOf(one).fill(wind);
+    await windOf(one).press('Tab');
+    await saved(one);
+    await expect(one.getByRole('alert')).toHaveCount(0);
+  }
+  // Each finds the other's there.
+  await page.reload();
+  await expect(windOf(page)).toHaveValue('11');
+  await page.keyboard.press('Alt+2');
+  await expect(windOf(page)).toHaveValue('4');
+  await page.getByRole('button', { name: 'Delete this plan' }).click();
+  await saved(page);
 });

@@ -24,6 +24,7 @@ const own = ref(Boolean(props.event));
 const name = ref(props.event?.name ?? '');
 const clubs = ref(props.event?.limits.clubs ?? LIMIT_BOUNDS.clubs[1]);
 const lengthIn = ref(props.event?.limits.lengthIn ?? 48);
+const notes = ref(props.event?.notes ?? '');
 const rounds = ref<DraftRound[]>(props.event?.rounds.map(({ id, day, courseId, tee }) => ({ id, day, courseId, tee })) ?? []);
 const problem = ref('');
 
@@ -63,7 +64,7 @@ function save(): void {
   if (made.length === 0) { problem.value = 'An event has one round at least.'; return; }
   const [least, most] = LIMIT_BOUNDS.clubs;
   if (!(Number.isInteger(clubs.value) && clubs.value >= least && clubs.value <= most)) { problem.value = `Clubs must be a whole number between ${least} and ${most}, not “${clubs.value}”.`; return; }
-  const details = { name: name.value.trim(), rounds: made, limits: { clubs: clubs.value, lengthIn: lengthIn.value }, notes: props.event?.notes ?? '' };
+  const details = { name: name.value.trim(), rounds: made, limits: { clubs: clubs.value, lengthIn: lengthIn.value }, notes: notes.value.trim() };
   if (props.event) {
     circuit.change([{ do: 'editEvent', eventId: props.event.id, version: props.event.version, set: details }]);
     emit('leave');
@@ -110,6 +111,7 @@ const tees = (courseId: string) => circuit.courses.find(({ id }) => id === cours
         <label>Name of the event <input v-model="name" required maxlength="80" autofocus placeholder="Which event?"></label>
         <label>Clubs allowed <input v-model.number="clubs" type="number" min="1" max="14" required class="number"></label>
         <label>Longest club <select v-model.number="lengthIn"><option :value="48">48 in</option><option :value="46">46 in, local rule</option></select></label>
+        <label class="notes">Notes <input v-model="notes" maxlength="2000" placeholder="What the committee says"></label>
       </div>
       <table class="rounds">
         <thead><tr><th scope="col">Round</th><th scope="col">Day</th><th scope="col">Course</th><th scope="col">Tee</th><th /></tr></thead>
@@ -140,7 +142,7 @@ const tees = (courseId: string) => circuit.courses.find(({ id }) => id === cours
 .line { display: flex; flex-wrap: wrap; gap: 12px; }
 label { display: grid; gap: 3px; font-size: 12.5px; color: var(--quiet); }
 input, select { font: inherit; font-size: 14px; min-height: 36px; padding: 4px 8px; border: 1px solid var(--line); border-radius: 4px; background: var(--linen); color: var(--ink); }
-.number { width: 84px; }
+.number { width: 84px; } .notes { flex: 1 1 260px; }
 .rounds { border-collapse: collapse; width: max-content; }
 .rounds th { font-weight: 400; font-size: 12.5px; color: var(--quiet); text-align: left; padding-right: 14px; }
 .rounds td { padding: 3px 8px 3px 0; }
