@@ -151,7 +151,7 @@ describe('the cheapest remedy', () => {
     const { round, taste } = week('Davor Kolar', 'Hochfirn', 'summer');
     const costOfIt = costOfBag(round, taste);
     const bag = clubsOfIds(round.clubs, taste.gamerIds);
-    const found = roundRemedies(bag, round.clubs.filter(({ id }) => !taste.gamerIds.includes(id)), costOfIt, 'yd');
+    const found = roundRemedies(bag, round.clubs.filter(({ id }) => !taste.gamerIds.includes(id)), costOfIt, { limit: 14, unit: 'yd' });
     expect(found.length).toBeGreaterThan(1);
     const places = found.map(({ kind }) => ROUND_REMEDY_KINDS.indexOf(kind));
     expect(places).toEqual([...places].sort((a, b) => a - b));
@@ -160,6 +160,14 @@ describe('the cheapest remedy', () => {
       expect(gain, text).toBeGreaterThan(0);
       expect(clubs).toHaveLength(bag.length);
     }
+    // Where there is room nothing has to go.
+    const few = bag.filter(({ name }) => name !== '7 iron');
+    const roomy = roundRemedies(few, round.clubs.filter((club) => !few.includes(club)), costOfIt, { limit: 14, unit: 'yd' });
+    expect(roomy.find(({ kind }) => kind === 'swap')).toMatchObject({ text: 'the 7 iron as well' });
+    for (const { kind, clubs, text } of roomy) { expect(clubs, text).toHaveLength(few.length + (kind === 'swap' || kind === 'buy' ? 1 : 0)); expect(text).not.toMatch(/, for the/); }
+    // What is locked in does not go.
+    const keep = bag.map(({ id }) => id);
+    expect(roundRemedies(bag, round.clubs.filter(({ id }) => !keep.includes(id)), costOfIt, { limit: 14, unit: 'yd', keep }).map(({ kind }) => kind)).not.toContain('swap');
     // A partial shot learnt, or a loft bent, is no change from the gamer: the wish that a change must gain is not asked of it.
     const dear = costOfBag(round, { ...taste, wishes: { ...taste.wishes, changeStrokes: 1 } });
     for (const { kind, clubs, gain } of found) if (kind !== 'swap' && kind !== 'buy') expect(dear(bag) - dear(clubs)).toBeCloseTo(gain, 9);

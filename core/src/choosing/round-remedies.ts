@@ -18,6 +18,7 @@ export interface RoundRemedy { kind: RoundRemedyKind; text: string; /** Strokes 
 /** A partial carries this share of the full shot, scattered a little more for its length. Ours. */
 const PARTIAL_SHARE = { 'three-quarter': 0.86, soft: 0.95 } as const;
 const PARTIAL_SPREAD = 0.035;
+const A: Record<ClubKind, string> = { driver: 'a driver', fairway: 'a fairway wood', hybrid: 'a hybrid', 'driving iron': 'a driving iron', iron: 'an iron', wedge: 'a wedge', chipper: 'a chipper', putter: 'a putter' };
 const BENDS_DEG = [-1, -0.5, 0.5, 1] as const;
 const SLEEVE_DEG = [-1, 1] as const;
 const SLEEVED: readonly ClubKind[] = ['driver', 'fairway', 'hybrid'];
@@ -27,9 +28,11 @@ const SLEEVED: readonly ClubKind[] = ['driver', 'fairway', 'hybrid'];
  * bent or bought carries what the model says.
  * @param costOf strokes a round of a bag
  * @param leftOut owned, and not in it
+ * @param limit clubs there may be; while there is room nothing has to go for what comes in
+ * @param keep clubs that are not to go, by id
  * @param conditions the carries are known in
  */
-export function roundRemedies(bag: readonly LadderClub[], leftOut: readonly LadderClub[], costOf: (clubs: readonly LadderClub[]) => number, unit: DistanceUnit, conditions: Conditions = BASELINE): RoundRemedy[] {
+export function roundRemedies(bag: readonly LadderClub[], leftOut: readonly LadderClub[], costOf: (clubs: readonly LadderClub[]) => number, { limit, unit, keep = [], conditions = BASELINE }: { limit: number; unit: DistanceUnit; keep?: readonly string[]; conditions?: Conditions }): RoundRemedy[] {
   const now = costOf(bag);
   const instead = (club: LadderClub, other: LadderClub) => bag.map((one) => (one === club ? other : one));
   const best = (kind: RoundRemedyKind, ways: readonly { text: string; clubs: readonly LadderClub[] }[]): RoundRemedy[] => {
@@ -52,15 +55,16 @@ export function roundRemedies(bag: readonly LadderClub[], leftOut: readonly Ladd
     ({ text: `turn the ${club.name}’s sleeve ${formatDegrees(Math.abs(deg))} ${deg > 0 ? 'weaker' : 'stronger'}, from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}, if it has one`, clubs: instead(club, bentClub(club, deg)) })));
   const bent = full.filter(isBendable).flatMap((club) => BENDS_DEG.map((deg) =>
     ({ text: `bend the ${club.name} from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}`, clubs: instead(club, bentClub(club, deg)) })));
-  const swaps = leftOut.flatMap((club) => bag.filter((out) => (out.kind === 'putter') === (club.kind === 'putter')).map((out) => ({ text: `the ${club.name} for the ${out.name}`, clubs: instead(out, club) })));
+  const room = bag.length < limit;
+  const swaps = leftOut.flatMap((club) => room && club.kind !== 'putter' ? [{ text: `the ${club.name} as well`, clubs: [...bag, club] }] : bag.filter((out) => !keep.includes(out.id) && (out.kind === 'putter') === (club.kind === 'putter')).map((out) => ({ text: `the ${club.name} for the ${out.name}`, clubs: instead(out, club) })));
   return [...best('learn a partial shot', partials), ...best('turn a sleeve', turned), ...best('bend', bent), ...best('swap', swaps), ...best('buy', buys())];
 
-  /** A club for the middle of each of the widest steps, in the place of the one that would be missed least. */
+  /** A club for the middle of each of the widest steps; where there is no room, in the place of the one that would be missed least. */
   function buys(): { text: string; clubs: readonly LadderClub[] }[] {
     const ladder = carryLadder(bag);
     const steps = ladder.slice(1).map((lower, i) => ({ upper: ladder[i]!, lower, carryM: ladder[i]!.carryM - lower.carryM })).sort((a, b) => b.carryM - a.carryM).slice(0, 2);
     const curve = carryCurve([...bag, ...leftOut], conditions);
-    const least = full.filter(({ kind }) => kind !== 'putter').map((club) => ({ club, cost: costOf(bag.filter((one) => one !== club)) })).sort((a, b) => a.cost - b.cost)[0]?.club;
+    const least = full.filter(({ id, kind }) => kind !== 'putter' && !keep.includes(id)).map((club) => ({ club, cost: costOf(bag.filter((one) => one !== club)) })).sort((a, b) => a.cost - b.cost)[0]?.club;
     return steps.flatMap(({ upper, lower }) => {
       const clubs = [upper.id, lower.id].map((id) => bag.find((club) => club.id === id)!);
       const lofts = clubs.map(({ loftDeg }) => loftDeg);
@@ -69,8 +73,8 @@ export function roundRemedies(bag: readonly LadderClub[], leftOut: readonly Ladd
       return [...new Set(clubs.map(({ kind }) => kind).filter((kind) => kind !== 'driver'))].flatMap((kind) => {
         try {
           const { carryM, apexM, landDeg } = curve.at(kind, loftDeg);
-          const bought: LadderClub = { id: `a ${kind} of ${loftDeg}`, name: `a ${kind} of ${formatDegrees(loftDeg)}`, kind, loftDeg, shots: { full: { carryM: carryM.value, plusMinusM: carryM.plusMinus, apexM: apexM.value, landDeg: landDeg.value, source: 'modelled' } } };
-          return [{ text: `buy ${bought.name} (about ${said(carryM.value)}), for the ${least.name}`, clubs: instead(least, bought) }];
+          const bought: LadderClub = { id: `${A[kind]} of ${loftDeg}`, name: `${A[kind]} of ${formatDegrees(loftDeg)}`, kind, loftDeg, shots: { full: { carryM: carryM.value, plusMinusM: carryM.plusMinus, apexM: apexM.value, landDeg: landDeg.value, source: 'modelled' } } };
+          return [{ text: `buy ${bought.name} (about ${said(carryM.value)})${room ? '' : `, for the ${least.name}`}`, clubs: room ? [...bag, bought] : instead(least, bought) }];
         } catch (error) {
           if (error instanceof RefusedInput) return [];
           throw error;

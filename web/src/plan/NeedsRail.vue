@@ -12,7 +12,7 @@ const RAIL = 150;
 const TOP = 16;
 const BOTTOM = 16;
 const BIN = 5;
-const MOST_BAR = 150;
+const MOST_BAR = 134;
 
 /** Both sides speak of the stock carry at home, which is what a club is known by. */
 const rungs = computed(() => props.home.flatMap((club) => (club.shots.full ? [{ id: club.id, name: club.name, carryM: club.shots.full.carryM, inBag: props.chosen.includes(club.id) }] : [])).filter(({ inBag }) => inBag).sort((a, b) => b.carryM - a.carryM));

@@ -79,7 +79,9 @@ const api = {
   remedies(order: RoundOrder, taste: RoundTaste, unit: DistanceUnit): Omit<RoundRemedy, 'clubs'>[] {
     const round = worked(order);
     const bag = clubsOfIds(round.clubs, taste.gamerIds);
-    return roundRemedies(bag, round.clubs.filter(({ id }) => !taste.gamerIds.includes(id)), costOfBag(round, taste), unit, order.from.conditions).map(({ kind, text, gain }) => ({ kind, text, gain }));
+    const { wishes, limits } = taste;
+    const leftOut = round.clubs.filter(({ id }) => !taste.gamerIds.includes(id) && !wishes.never.includes(id));
+    return roundRemedies(bag, leftOut, costOfBag(round, taste), { limit: Math.min(wishes.limit, limits?.clubs ?? wishes.limit), unit, keep: wishes.always, conditions: order.from.conditions }).map(({ kind, text, gain }) => ({ kind, text, gain }));
   },
 
   /** Chooses again with other carries within what is known of them. */
