@@ -258,3 +258,54 @@ test('what the page says of a round is what the server says of it to a script: c
   await page.getByRole('button', { name: 'Hole 7', exact: true }).click();
   await expect(page.locator('.needs .need')).toHaveCount(needs.filter(({ hole }) => hole === 7).length);
 });
+
+test('what the player wants is entered, not argued with: a freeze, trust, money, a distance to cover; each answered at once', async ({ page }) => {
+  await page.goto(`${demo.maren}/plan/7a5c4e00-0002-4000-8000-000000000050`);
+  await expect(page.locator('.lock-board')).toBeVisible();
+  const wants = page.locator('details.wishes');
+  await wants.locator('summary').click();
+  const incoming = page.getByRole('region', { name: 'Chosen' }).locator('.badge');
+  const [fresh] = await incoming.evaluateAll((badges) => badges.map((badge) => badge.closest('li')!.dataset.name!));
+  expect(fresh).toBeTruthy();
+  await wants.getByLabel('Changes from the gamer').selectOption('0');
+  await expect(incoming).toHaveCount(0);
+  await expect(page.locator('.sentence').first()).toContainText('The gamer is the best there is');
+  await expect(wants.locator('summary')).toContainText('frozen');
+  await wants.getByLabel('Changes from the gamer').selectOption('1');
+  await expect(chosen(page, fresh!)).toBeVisible();
+  await wants.getByLabel('Changes from the gamer').selectOption('');
+  // What is loved is in, what is not is out.
+  const left = await page.getByRole('region', { name: 'Left out' }).locator('li').nth(1).getAttribute('data-name');
+  await wants.getByLabel('Club trusted').selectOption({ label: left! });
+  await wants.getByLabel('What trust is worth').fill('9');
+  await wants.getByRole('button', { name: 'Set' }).click();
+  await expect(wants.getByRole('alert')).toContainText('Trust must be between -5 and 5 strokes, not “9”');
+  await wants.getByLabel('What trust is worth').fill('2,5');
+  await wants.getByRole('button', { name: 'Set' }).click();
+  await expect(chosen(page, left!)).toBeVisible();
+  await wants.getByRole('button', { name: `Forget trust in ${left!}` }).click();
+  await expect(leftOut(page, left!)).toBeVisible();
+  await wants.getByLabel('A change must gain').fill('5');
+  await wants.getByLabel('A change must gain').press('Tab');
+  await expect(incoming).toHaveCount(0);
+  await wants.getByLabel('A change must gain').fill('0.02');
+  await wants.getByLabel('A change must gain').press('Tab');
+  await expect(chosen(page, fresh!)).toBeVisible();
+  // A distance nobody reaches allows no bag, and the wish is named; a kind may be cut short.
+  await wants.getByLabel('Distance to cover, m').fill('330');
+  await wants.getByRole('button', { name: 'Add' }).last().click();
+  await expect(page.getByRole('alert').filter({ hasText: /a shot within 5 m of 330 m/ })).toBeVisible();
+  await wants.getByRole('button', { name: 'Forget distance 1' }).click();
+  await expect(page.getByRole('region', { name: 'Chosen' }).locator('li')).toHaveCount(14);
+  const wedges = () => page.getByRole('region', { name: 'Chosen' }).locator('li').evaluateAll((rows) => rows.filter((row) => /^5\d/.test((row as HTMLElement).dataset.name!)).length);
+  expect(await wedges()).toBe(3);
+  await wants.getByLabel('How many of a kind').fill('2');
+  await wants.getByLabel('Kind', { exact: true }).selectOption('wedge');
+  await wants.getByRole('button', { name: 'Add' }).first().click();
+  await expect(wants.locator('summary')).toContainText('2 of kind wedge at most');
+  await expect.poll(wedges).toBeLessThanOrEqual(2);
+  await wants.getByRole('button', { name: 'Forget limit of wedge' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(chosen(page, fresh!)).toBeVisible();
+});
