@@ -15,8 +15,8 @@ export interface DayTrigger {
 /** Winds looked at, m/s, and how closely a change between two of them is told. Ours. */
 const WINDS = [0, 3, 6, 9, 12, 15] as const;
 const CLOSE_MPS = 1;
-/** Less than this is no reason to open the boot on the morning: the needs themselves are good to about that. Strokes a round; ours. */
-export const TRIGGER_STROKES = 0.05;
+/** Less than this is no reason to open the boot on the morning: the needs are good to half of it. Strokes a round; ours. */
+export const TRIGGER_STROKES = 0.1;
 
 /**
  * How the best bag changes when the day turns out otherwise: with less and more wind from the same side, a step of firmness either way, rain.

@@ -25,7 +25,7 @@ function onDropped(event: { data?: ClubView; item: HTMLElement }): void {
 <template>
   <section class="left-out no-print" aria-label="Left out">
     <h2>Left out <span class="quiet small">drag into the sheet, or press +</span></h2>
-    <VueDraggable v-model="dragCopy" tag="ul" :group="{ name: 'clubs', pull: 'clone', put: true }" :sort="false" :force-fallback="true" :animation="120" filter="button" :prevent-on-filter="false" @add="onDropped">
+    <VueDraggable v-model="dragCopy" tag="ul" :group="{ name: 'clubs', pull: 'clone', put: true }" :sort="false" :force-fallback="true" :delay="180" :delay-on-touch-only="true" :touch-start-threshold="6" :animation="120" filter="button" :prevent-on-filter="false" @add="onDropped">
       <li v-for="club in clubs" :key="club.id" :data-club="club.id" :data-name="club.name">
         <button class="add" :aria-label="`Put ${club.name} in`" :title="`Put ${club.name} in`" @click="emit('putIn', club.id)">+</button>
         <span class="name" :title="String(club.spec.state?.value ?? '')" @dblclick="emit('open', club.id)">{{ club.name }}</span>

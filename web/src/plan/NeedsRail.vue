@@ -34,6 +34,10 @@ const steps = computed(() => {
   });
 });
 const MARKS = { fine: '', look: '◆', fault: '■', unknown: '○' } as const;
+const said = computed(() => {
+  const count = (severity: 'fault' | 'look') => steps.value.filter((step) => step.severity === severity).length;
+  return `; ${count('fault')} steps at fault, ${count('look')} to look at`;
+});
 const ticks = computed(() => {
   const step = 50;
   const most = fromMetres(ends.value.most, props.unit);
@@ -53,7 +57,7 @@ const bars = computed(() => {
 
 <template>
   <figure>
-    <svg :viewBox="`0 0 ${WIDTH} ${height}`" :width="WIDTH" :height="height" role="img" :aria-label="`The ladder of ${rungs.length} clubs beside what the round asks`">
+    <svg :viewBox="`0 0 ${WIDTH} ${height}`" :width="WIDTH" :height="height" role="img" :aria-label="`The ladder of ${rungs.length} clubs beside what the round asks${said}`">
       <g v-for="tick in ticks" :key="tick.at"><line :x1="RAIL" :x2="WIDTH - 4" :y1="tick.y" :y2="tick.y" class="grid" /><text :x="WIDTH - 4" :y="tick.y - 3" class="tick">{{ tick.at }}</text></g>
       <line :x1="RAIL" :x2="RAIL" :y1="TOP" :y2="height - BOTTOM" class="rail" />
       <g v-for="bar in bars" :key="bar.fromM"><title>{{ bar.says }}</title><rect v-for="part in bar.parts" :key="part.kind" :x="part.x" :y="bar.top" :width="part.width" :height="bar.height" :class="['bar', part.kind]" rx="1" /></g>

@@ -8,6 +8,7 @@ import { shortDay, today } from '../app/day';
 import { useCircuit } from '../courses/circuit-store';
 import { groundWords, roundAirWords } from '../courses/ground-words';
 import { useSheet } from '../sheet/sheet-store';
+import { insteadWords } from './round-swaps';
 
 /** Round by round on one page: what goes out and in, why, what would change it on the morning, and the bag itself. Made to be printed, or sent as a link. */
 const props = defineProps<{ playerId: string; planId: string }>();
@@ -28,6 +29,11 @@ const rounds = computed(() => (event.value && plan.value ? event.value.rounds.ma
 }) : []));
 /** Rounds in a row with one bag are one morning's work. */
 const asBefore = (i: number) => i > 0 && rounds.value[i]!.bag !== undefined && rounds.value[i - 1]!.bag !== undefined && [...rounds.value[i]!.bag!.clubIds].sort().join() === [...rounds.value[i - 1]!.bag!.clubIds].sort().join();
+/** On the morning of a round the bag is the round's before. */
+const sinceBefore = (i: number): string => {
+  const [before, now] = [rounds.value[i - 1]?.bag?.clubIds, rounds.value[i]!.bag?.clubIds];
+  return before && now && !asBefore(i) ? insteadWords(now.filter((id) => !before.includes(id)), before.filter((id) => !now.includes(id)), (id) => name(id)!) : '';
+};
 const dayName = (day: string) => format(parseISO(day), 'EEEE d MMMM');
 const days = computed(() => (event.value?.rounds ?? []).map(({ day }) => day).sort());
 const print = () => window.print();
@@ -51,8 +57,9 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
       <p v-if="!bag" class="verdict look">◆ No bag is settled for this round yet. <RouterLink class="no-print" :to="{ name: 'plan', params: { playerId, planId }, query: { round: round.id } }">Settle it</RouterLink></p>
       <template v-else>
         <p v-if="asBefore(i)" class="same">The bag of {{ rounds[i - 1]!.round.name }} stays as it is.</p>
-        <p v-else-if="own.swaps.length === 0" class="same">The gamer goes as it is.</p>
-        <table v-else class="swaps"><thead><tr><th scope="col">Out</th><th scope="col">In</th><th scope="col">Why</th></tr></thead>
+        <p v-if="sinceBefore(i)" class="same">From the bag of {{ rounds[i - 1]!.round.name }}: <b>{{ sinceBefore(i) }}</b>.</p>
+        <p v-if="!asBefore(i) && own.swaps.length === 0" class="same">The gamer goes as it is.</p>
+        <table v-if="!asBefore(i) && own.swaps.length > 0" class="swaps"><thead><tr><th scope="col">Out</th><th scope="col">In</th><th scope="col">Why</th></tr></thead>
           <tbody><tr v-for="(swap, k) in own.swaps" :key="k"><td class="out">{{ name(swap.outId) ?? '–' }}</td><td class="in">{{ name(swap.inId) ?? '–' }}</td><td>{{ swap.why }}</td></tr></tbody></table>
         <ul v-if="own.triggers.length" class="triggers"><li v-for="(trigger, k) in own.triggers" :key="k">◇ {{ trigger.text }}</li></ul>
         <p class="bag"><b>{{ clubs.length }} clubs:</b> <span v-for="(club, k) in clubs" :key="club.id">{{ k ? ', ' : ' ' }}{{ club.name }}<span v-if="club.shots.full" class="quiet">&nbsp;{{ distanceNumber(club.shots.full.carryM, unit) }}</span></span> <span class="quiet">({{ unit }}, stock carry at home)</span></p>
@@ -75,7 +82,7 @@ h2 .small { font-weight: 400; margin-left: 8px; }
 .swaps td { border-top: 1px solid var(--line); padding: 6px 14px 6px 0; vertical-align: top; }
 .out { font-weight: 600; text-decoration: line-through; text-decoration-color: var(--brick); white-space: nowrap; }
 .in { font-weight: 600; color: var(--petrol); white-space: nowrap; }
-.same { font-size: 15px; }
+.same { margin-bottom: 4px; font-size: 15px; }
 .triggers { list-style: none; margin: 8px 0; padding: 6px 12px; background: var(--brass-soft); border-radius: 4px; display: grid; gap: 3px; }
 .bag { margin-top: 8px; line-height: 1.5; }
 .foot { margin-top: 14px; }
