@@ -7,6 +7,7 @@ import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
 import { RefusedInput } from '../refused-input.js';
 import { choose, type Choice } from './choose.js';
 import { costOf, rulesBroken, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
+import { oneChange } from './one-change.js';
 import { requireNeed, type Need } from './need.js';
 import { needRows } from './need-rows.js';
 import type { PlayedIn } from './played-shot.js';
@@ -174,22 +175,26 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
     return { ids: chosen.map((c) => order[c]!.id), strokes: total, forNeeds, forSteps, price };
   };
   const allowed = (chosen: readonly number[]) => chosen.length > 0 && rulesBroken(model, chosen).length === 0;
-  const cost = (chosen: readonly number[]) => costOf(model, chosen).total;
+  const changed = oneChange(model, best.chosen);
   const inside = new Set(best.chosen);
   const sorted = (chosen: readonly number[]) => [...chosen].sort((a, b) => a - b);
   const changes: OneChange[] = order.flatMap((_club, c) => (inside.has(c) ? [] : [undefined, ...best.chosen].flatMap((out): OneChange[] => {
     const chosen = sorted([...best.chosen.filter((one) => one !== out), c]);
-    return allowed(chosen) ? [{ in: c, out, costs: cost(chosen) - best.cost }] : [];
+    return allowed(chosen) ? [{ in: c, out, costs: changed(c, out) - best.cost }] : [];
   })));
   const cheapest = (which: (one: OneChange) => boolean) => changes.filter(which).reduce<OneChange | undefined>((least, one) => (least && least.costs <= one.costs ? least : one), undefined);
-  const metBy = needs.map((_need, i) => best.chosen.reduce((a, b) => (model.needs[i]![b]! < model.needs[i]![a]! ? b : a)));
+  /** Who meets each need, and what the next best of the bag would cost more for it. */
+  const met = model.needs.map((row) => {
+    let [by, cost, next] = [-1, Infinity, Infinity];
+    for (const c of best.chosen) { const value = row[c]!; if (value < cost) { next = cost; cost = value; by = c; } else if (value < next) next = value; }
+    return { by, gain: next - cost };
+  });
   const reasons = best.chosen.map((c): ClubReason => {
     const rest = best.chosen.filter((one) => one !== c);
-    const gain = (i: number) => Math.min(...rest.map((one) => model.needs[i]![one]!)) - model.needs[i]![c]!;
-    const mine = needs.flatMap((_need, i) => (metBy[i] === c ? [i] : [])).sort((a, b) => gain(b) - gain(a));
-    const most = mine[0];
+    const mine = met.flatMap(({ by }, i) => (by === c ? [i] : []));
+    const most = mine.length === 0 ? undefined : mine.reduce((a, b) => (met[b]!.gain > met[a]!.gain ? b : a));
     const second = cheapest(({ out }) => out === c);
-    return { id: order[c]!.id, runnerUp: second && { id: order[second.in]!.id, costs: second.costs }, worth: rest.length > 0 ? cost(rest) - best.cost : Infinity, need: most === undefined ? undefined : needs[most]!.name, distanceM: most === undefined ? undefined : needs[most]!.distanceM, shot: most === undefined ? undefined : shots[most]![c], needsMet: new Set(mine.map((i) => needs[i]!.name)).size };
+    return { id: order[c]!.id, runnerUp: second && { id: order[second.in]!.id, costs: second.costs }, worth: rest.length > 0 ? changed(undefined, c) - best.cost : Infinity, need: most === undefined ? undefined : needs[most]!.name, distanceM: most === undefined ? undefined : needs[most]!.distanceM, shot: most === undefined ? undefined : shots[most]![c], needsMet: new Set(mine.map((i) => needs[i]!.name)).size };
   });
   const leftOut = order.flatMap(({ id }, c): LeftOut[] => {
     const way = inside.has(c) ? undefined : cheapest((one) => one.in === c);

@@ -1,5 +1,6 @@
 import { RefusedInput } from '../refused-input.js';
 import { contradiction, costOf, requireModel, rulesBroken, type ChoosingModel } from './choosing-model.js';
+import { oneChange } from './one-change.js';
 import { ladderPath, type Settled } from './ladder-path.js';
 
 /** A choice, its cost, and what was done to be sure of it. */
@@ -133,12 +134,16 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
       const before = best;
       const base = incumbent;
       const inside = new Set(base);
+      const changed = oneChange(model, base);
+      const tryChange = (into: number | undefined, out: number | undefined) => {
+        if (changed(into, out) < best) consider([...base.filter((one) => one !== out), ...(into === undefined ? [] : [into])].sort((a, b) => a - b));
+      };
       for (let c = 0; c < n; c++) {
         if (given?.[c] === -1) continue;
         if (!inside.has(c)) {
-          consider([...base, c].sort((a, b) => a - b));
-          for (const out of base) if (given?.[out] !== 1) consider([...base.filter((one) => one !== out), c].sort((a, b) => a - b));
-        } else if (given?.[c] !== 1 && base.length > 1) consider(base.filter((one) => one !== c));
+          tryChange(c, undefined);
+          for (const out of base) if (given?.[out] !== 1) tryChange(c, out);
+        } else if (given?.[c] !== 1 && base.length > 1) tryChange(undefined, c);
       }
       better = best < before;
     }

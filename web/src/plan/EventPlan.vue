@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { planRoundOf, roundOrderOf, wishesOf, type Command, type EventRound, type EventRoundSet, type PlanDetails, type PlanView, type RoundAfter } from '@tasche/contract';
-import { RefusedInput, SCHOOLS, clubsOfIds, lockerFindings, type DayTrigger, type Need, type SchoolId, type Wishes } from '@tasche/core';
+import { RefusedInput, SCHOOLS, clubsOfIds, gaps, lockerFindings, type DayTrigger, type Need, type SchoolId, type Wishes } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { proxy } from 'comlink';
 import { format, parseISO } from 'date-fns';
@@ -79,6 +79,9 @@ const told = computed(() => (round.value ? ask(round.value) : null));
 const asked = computed(() => (told.value && typeof told.value !== 'string' ? told.value : null));
 const { worked, chosen, busy, share, pending, problem, stop } = useRound(asked);
 const findings = computed(() => (asked.value ? lockerFindings(asked.value.order.clubs) : []));
+/** The steps of the best bag: the fewest strokes may open one. */
+const report = computed(() => (chosen.value?.answer && asked.value ? gaps(clubsOfIds(asked.value.order.clubs, chosen.value.answer.best.ids), { school: school.value, unit: unit.value, ...(asked.value.taste.settings && { settings: asked.value.taste.settings }) }) : null));
+const faults = computed(() => report.value?.steps.filter(({ severity }) => severity === 'fault') ?? []);
 const settled = computed(() => bagOf(tab.value));
 const same = computed(() => { const best = chosen.value?.answer?.best.ids; return best !== undefined && settled.value !== undefined && best.length === settled.value.clubIds.length && best.every((id) => settled.value!.clubIds.includes(id)); });
 const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
@@ -206,9 +209,10 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
             <span class="small quiet proof">{{ chosen.answer.proof.proved ? 'Proved' : 'Not proved' }} of {{ chosen.answer.proof.sets.toLocaleString('en') }} sets.</span>
             <button v-if="!readOnly && !same" class="plain-button main settle no-print" title="Alt Enter" :disabled="settling.share.value !== null" @click="settle([round])">Make it the bag of {{ round.name }}</button>
           </p>
+          <p v-if="faults.length > 0" class="verdict fault small" role="note">■ {{ faults.length === 1 ? 'One step of this bag is at fault' : `${faults.length} steps of this bag are at fault` }}: {{ faults[0]!.reason }} <span class="quiet">Dearer uneven steps, or a lock, would mend it.</span></p>
           <div class="board">
             <NeedsTable :needs="worked.needs" :taken-away="worked.takenAway" :shown="shown" :changes="own.changes" :notes="own.notes" :strokes="worked.strokes" :rare-strokes="worked.rareStrokes" :unit="unit" :read-only="readOnly" @changes="editRound({ changes: $event })" @notes="editRound({ notes: $event })" @point="pointed = $event" />
-            <NeedsRail v-if="chosen?.answer" :clubs="worked.still" :home="asked.order.clubs" :chosen="chosen.answer.best.ids" :needs="worked.needs" :school="school" :settings="asked.taste.settings" :unit="unit" :pointed="pointed" :height="760" />
+            <NeedsRail v-if="chosen?.answer" :clubs="worked.still" :home="asked.order.clubs" :chosen="chosen.answer.best.ids" :needs="worked.needs" :report="report!" :unit="unit" :pointed="pointed" :height="760" />
             <LockBoard v-if="chosen?.answer" :clubs="worked.still" :home="asked.order.clubs" :chosen="chosen.answer.best.ids" :always="wishes.always" :never="wishes.never" :one-of="wishes.oneOf" :kinds="wishes.kinds" :limit="wishes.limit" :allowed="event.limits.clubs" :gamer="plan.baseClubIds" :modelled="worked.modelled" :why="chosen.why" :answer="chosen.answer" :unit="unit" :read-only="readOnly" @set="setWishes($event)" @need="showNeed" />
           </div>
           <OtherBags v-if="chosen?.answer" :asked="asked" :chosen="chosen" :pending="pending" />

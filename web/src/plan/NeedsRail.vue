@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { clubsOfIds, distanceNumber, fromMetres, gaps, toMetres, type DistanceUnit, type GapSettings, type LadderClub, type Need, type SchoolId } from '@tasche/core';
+import { distanceNumber, fromMetres, toMetres, type DistanceUnit, type GapReport, type LadderClub, type Need } from '@tasche/core';
 import { computed } from 'vue';
 import { spreadLabels } from '../ladder/spread-labels';
 import { NEED_BAR_KINDS, needBars } from './need-bars';
 
 /** One rail of distance: clubs hang on its left as they carry that day, what the round asks grows to its right. Where much is asked, steps should be small; each step stands between its clubs with its verdict. */
-const props = defineProps<{ clubs: readonly LadderClub[]; home: readonly LadderClub[]; chosen: readonly string[]; needs: readonly Need[]; school: SchoolId; settings: GapSettings | undefined; unit: DistanceUnit; pointed: Need | null; height: number }>();
+const props = defineProps<{ clubs: readonly LadderClub[]; home: readonly LadderClub[]; chosen: readonly string[]; needs: readonly Need[]; /** The steps of the chosen bag, as it hangs at home. */ report: GapReport; unit: DistanceUnit; pointed: Need | null; height: number }>();
 
 const WIDTH = 330;
 const RAIL = 150;
@@ -26,9 +26,8 @@ const y = (m: number) => TOP + ((ends.value.most - m) / (ends.value.most - ends.
 const labels = computed(() => spreadLabels(rungs.value.map(({ carryM }) => y(carryM)), 17, TOP, props.height - BOTTOM));
 /** The space between neighbours, in the middle between their names. */
 const steps = computed(() => {
-  const report = gaps(clubsOfIds(props.home, props.chosen), { school: props.school, unit: props.unit, ...(props.settings && { settings: props.settings }) });
   const at = new Map(rungs.value.map(({ id }, i) => [id, labels.value[i]!]));
-  return report.steps.flatMap((step) => {
+  return props.report.steps.flatMap((step) => {
     const [upper, lower] = [at.get(step.upperId), at.get(step.lowerId)];
     return upper === undefined || lower === undefined ? [] : [{ id: step.upperId, y: (upper + lower) / 2, size: distanceNumber(step.carryM, props.unit), severity: step.severity, reason: `${step.word}: ${step.reason}` }];
   });
