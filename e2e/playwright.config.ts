@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: './test',
   // A guard against a test that hangs, not a figure: what must come soon has its own limit in the test, speed is the bench's.
   timeout: 120_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   workers: 2,
   // What takes the database away from everybody runs when everybody is done.
   projects: [{ name: 'jobs', testIgnore: /faults/ }, { name: 'faults', testMatch: /faults/, dependencies: ['jobs'] }],

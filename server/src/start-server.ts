@@ -19,12 +19,25 @@ export interface ServerOptions {
   weatherAt?: string;
 }
 
+/** A machine that has just started may stand still for longer than a request should wait: its first connection is tried a few times. */
+const FIRST_TRIES = 5;
+async function patiently(work: () => Promise<void>): Promise<void> {
+  for (let tried = 1; ; tried++) {
+    try {
+      await work();
+      return;
+    } catch (error) {
+      if (tried >= FIRST_TRIES || !/timeout expired/.test((error as Error).message)) throw error;
+    }
+  }
+}
+
 /** Opens the database, brings it up to date, and listens. Answers with what closes it all again. */
 export async function startServer({ databaseUrl, host, port, webFolder, demo, monitor: monitorAt, weatherAt }: ServerOptions): Promise<() => Promise<void>> {
   const log = pino({ level: process.env.TASCHE_LOG ?? 'error' });
   const orm = await openDatabase(databaseUrl);
   try {
-    await migrate(orm);
+    await patiently(() => migrate(orm));
     if (demo) await (await import('./demo/load-demo.js')).loadDemo(orm);
     const signIn = await signInAsOwner(orm);
     const news = listenForStrikes(databaseUrl, log);

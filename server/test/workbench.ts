@@ -26,10 +26,13 @@ export interface Workbench {
   bag: (playerId: string, name: string, clubIds?: readonly string[]) => Promise<string>;
 }
 
+/** A machine that stands still for some seconds is no failure of what is tested. */
+const PATIENT_MS = 60_000;
+
 let shared: Promise<MikroORM> | undefined;
 
 export async function workbench(who = 'Jonas Brandl'): Promise<Workbench> {
-  shared ??= openDatabase(inject('databaseUrl')).then(async (orm) => { await migrate(orm); return orm; });
+  shared ??= openDatabase(inject('databaseUrl'), { driverOptions: { connection: { connectionTimeoutMillis: PATIENT_MS } } }).then(async (orm) => { await migrate(orm); return orm; });
   const orm = await shared;
   const workspaceId = newId();
   await orm.em.fork().transactional((em) => { em.create(Workspace, { id: workspaceId, name: 'Test van', person: who }, { persist: true }); return Promise.resolve(); });

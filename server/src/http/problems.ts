@@ -55,7 +55,7 @@ const AWAY_CODES = new Set([
   'ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', 'EHOSTUNREACH', 'ENOENT',
   '57P01', '57P02', '57P03', '53300', '08000', '08001', '08003', '08004', '08006',
 ]);
-const AWAY_MESSAGES = /Connection terminated|connection timeout|timeout exceeded when trying to connect|Timeout acquiring a connection|Unable to acquire a connection|Client has encountered a connection error/i;
+const AWAY_MESSAGES = /timeout expired|Connection terminated|connection timeout|timeout exceeded when trying to connect|Timeout acquiring a connection|Unable to acquire a connection|Client has encountered a connection error/i;
 
 /** Whether the database, not what was asked of it, is at fault. */
 export function isAway(error: unknown): boolean {

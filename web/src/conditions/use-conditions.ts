@@ -29,6 +29,8 @@ export type Moved = Omit<MovedShot, 'launch'>;
  */
 export function useMovedClubs(clubs: ComputedRef<readonly LadderClub[]>, setting: ComputedRef<Setting | null>, baseline: ComputedRef<Setting>) {
   const rows = shallowRef<ReadonlyMap<string, Moved>>(new Map());
+  /** The setting the clubs are moved to; null is none. */
+  const movedFor = shallowRef<Setting | null>(null);
   const problem = shallowRef('');
   let turn = 0;
 
@@ -36,11 +38,12 @@ export function useMovedClubs(clubs: ComputedRef<readonly LadderClub[]>, setting
     const mine = ++turn;
     if (!to) {
       rows.value = new Map();
+      movedFor.value = null;
       return;
     }
     try {
       const answer = await conditionsWorker().move(all, from, to);
-      if (mine === turn) rows.value = new Map(answer.map(({ key, moved }) => [key, moved]));
+      if (mine === turn) { rows.value = new Map(answer.map(({ key, moved }) => [key, moved])); movedFor.value = to; }
       problem.value = '';
     } catch (error) {
       if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
@@ -59,5 +62,7 @@ export function useMovedClubs(clubs: ComputedRef<readonly LadderClub[]>, setting
     }));
     return { ...club, shots };
   };
-  return { move, movedOf, problem };
+  /** Whether the clubs are where the setting has them, rather than where they were before. */
+  const settled = computed(() => movedFor.value === setting.value);
+  return { move, movedOf, settled, problem };
 }

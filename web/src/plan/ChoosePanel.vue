@@ -7,7 +7,7 @@ import { readNeeds } from './read-needs';
 import { useChoosing } from './use-choosing';
 
 /** The shots a week will ask, and the bag that costs the fewest strokes for them. */
-const props = defineProps<{ plan: PlanView; clubs: readonly LadderClub[]; planned: readonly string[]; school: SchoolId; unit: DistanceUnit; readOnly: boolean; air: string }>();
+const props = defineProps<{ plan: PlanView; clubs: readonly LadderClub[]; planned: readonly string[]; school: SchoolId; unit: DistanceUnit; readOnly: boolean; air: string; /** The clubs are on their way into that air. */ moving: boolean }>();
 const emit = defineEmits<{ choosing: [choosing: PlanChoosing]; swaps: [swaps: readonly Swap[]] }>();
 
 const choosing = computed<PlanChoosing>(() => props.plan.choosing ?? { needs: [], limit: PLAIN_TASTE.limit, changeStrokes: 0.02, always: [], never: [] });
@@ -48,7 +48,7 @@ function turn(id: string): void {
 }
 
 const owned = computed(() => new Set(props.clubs.map(({ id }) => id)));
-const asked = computed(() => (choosing.value.needs.length === 0 ? null : {
+const asked = computed(() => (choosing.value.needs.length === 0 || props.moving ? null : {
   clubs: props.clubs, needs: choosing.value.needs.map((need) => ({ ...need })), against: props.planned,
   taste: {
     ...PLAIN_TASTE, school: props.school, limit: choosing.value.limit, always: choosing.value.always.filter((id) => owned.value.has(id)), never: choosing.value.never.filter((id) => owned.value.has(id)),
@@ -105,6 +105,7 @@ const strokes = (value: number) => value.toFixed(2);
         </tbody>
       </table>
       <div class="answer" aria-live="polite">
+        <p v-if="moving" class="quiet" role="status">Flying the clubs in this air…</p>
         <p v-if="busy" class="bar" role="status">Choosing… <button class="plain-button slim" @click="stop()">Cancel</button></p>
         <p v-if="failed" class="verdict fault" role="alert">■ {{ failed }}</p>
         <p v-if="chosen?.refused" class="verdict fault" role="alert">■ {{ chosen.refused }}</p>
