@@ -209,7 +209,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
             <span class="small quiet proof">{{ chosen.answer.proof.proved ? 'Proved' : 'Not proved' }} of {{ chosen.answer.proof.sets.toLocaleString('en') }} sets.</span>
             <button v-if="!readOnly && !same" class="plain-button main settle no-print" title="Alt Enter" :disabled="settling.share.value !== null" @click="settle([round])">Make it the bag of {{ round.name }}</button>
           </p>
-          <p v-if="faults.length > 0" class="verdict fault small" role="note">■ {{ faults.length === 1 ? 'One step of this bag is at fault' : `${faults.length} steps of this bag are at fault` }}: {{ faults[0]!.reason }} <span class="quiet">Dearer uneven steps, or a lock, would mend it.</span></p>
+          <p v-if="faults.length > 0" class="at-fault small" role="note"><span class="verdict fault">■</span> {{ faults.length === 1 ? 'One step of this bag is at fault' : `${faults.length} steps of this bag are at fault` }}: {{ faults[0]!.reason }} <span class="quiet">Dearer uneven steps, or a lock, would mend it.</span></p>
           <div class="board">
             <NeedsTable :needs="worked.needs" :taken-away="worked.takenAway" :shown="shown" :changes="own.changes" :notes="own.notes" :strokes="worked.strokes" :rare-strokes="worked.rareStrokes" :unit="unit" :read-only="readOnly" @changes="editRound({ changes: $event })" @notes="editRound({ notes: $event })" @point="pointed = $event" />
             <NeedsRail v-if="chosen?.answer" :clubs="worked.still" :home="asked.order.clubs" :chosen="chosen.answer.best.ids" :needs="worked.needs" :report="report!" :unit="unit" :pointed="pointed" :height="760" />
@@ -233,6 +233,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
 .tabs button.here { border-bottom-color: var(--petrol); color: var(--petrol); }
 .sentence { padding: 10px 14px; margin-bottom: 12px; font-size: 15px; }
 .in { color: var(--petrol); }
+.at-fault { margin: -4px 0 12px; color: var(--brick-ink); }
 .settle { margin-left: 12px; }
 .proof { margin-left: 8px; }
 .board { display: grid; grid-template-columns: minmax(290px, 0.9fr) 330px minmax(390px, 1.2fr); gap: 8px 22px; align-items: start; }
