@@ -141,6 +141,11 @@ describe('courses, seasons and events', () => {
     await caddie.done([{ do: 'editPlan', planId, version: 1, set: { name: 'Open week' } }]);
     await caddie.change([{ do: 'editRound', planId, version: 1, roundId: first, set: after('Wrong.') }]).expect(409).expect(({ body }) => { expect(body).toMatchObject({ conflicts: [{ field: 'after', theirs: { says: 'Right.' } }] }); });
     await caddie.change([{ do: 'removePlan', planId, version: 1 }]).expect(409);
+    // What was nothing when it was seen, and is something now, was touched too.
+    const wishes = (limit: number) => ({ choosing: { needs: [], limit, changeStrokes: 0.02, always: [], never: [] } });
+    const seen = (await bench.sheet(playerId)).plans[0]!.version;
+    await bench.done([{ do: 'editPlan', planId, version: seen, set: wishes(13) }]);
+    await caddie.change([{ do: 'editPlan', planId, version: seen, set: wishes(12) }]).expect(409).expect(({ body }) => { expect(body).toMatchObject({ conflicts: [{ field: 'choosing', yours: { limit: 12 }, theirs: { limit: 13 } }] }); });
     expect((await bench.sheet(playerId)).plans[0]).toMatchObject({ name: 'Open week', rounds: [{ after: { says: 'Right.' } }, { after: { says: 'Too long.' } }] });
     // Moved and renamed, the event takes the plan with it, but not a name of the plan's own; the roster says what is still to be settled.
     const standing = (await circuitOf(bench)).events[0]!;
@@ -149,6 +154,10 @@ describe('courses, seasons and events', () => {
     expect((await bench.sheet(playerId)).plans[0]).toMatchObject({ name: 'Open week', startsOn: '2026-12-10', endsOn: '2026-12-11', course: 'Test Links, Other Links' });
     const nextPlan = async () => ((await bench.http.get('/api/players?today=2026-11-25').expect(200)).body as RosterEntry[])[0]!.nextPlan;
     expect(await nextPlan()).toMatchObject({ startsOn: '2026-12-10', rounds: { of: 2, settled: 0 } });
+    // A plan that has the event's name keeps having it.
+    await bench.done([{ do: 'editPlan', planId, version: (await bench.sheet(playerId)).plans[0]!.version, set: { name: 'Test Masters' } }]);
+    await bench.done([{ do: 'editEvent', eventId: event.id, version: standing.version + 1, set: { name: 'Test Cup' } }]);
+    expect((await bench.sheet(playerId)).plans[0]).toMatchObject({ name: 'Test Cup', startsOn: '2026-12-10' });
     const { plans: [plan] } = await bench.sheet(playerId);
     await bench.done([{ do: 'setRoundBag', planId, version: plan!.version, roundId: first, bagId: newId(), clubIds: ids.slice(0, 3), swaps: [], triggers: [] }]);
     expect(await nextPlan()).toMatchObject({ rounds: { of: 2, settled: 1 } });

@@ -20,7 +20,11 @@ export async function requireUntouched<K extends EntityKind>(trail: Trail, kind:
   const told = new Set(later.map((image) => image.version));
   const whole = before > version && Array.from({ length: before - version }, (_one, i) => version + i).every((one) => told.has(one));
   const own = trail.images.filter((image): image is Image => image.of === kind && image.id === row.id);
-  const asSeen = (images: readonly Image[], column: string, otherwise: unknown) => images.find((image) => image.before && column in image.before)?.before?.[column] ?? otherwise;
+  const asSeen = (images: readonly Image[], column: string, otherwise: unknown) => {
+    const first = images.find((image) => image.before && column in image.before);
+    // Nothing may have stood there: that is a value too.
+    return first ? first.before![column] : otherwise;
+  };
   const touched = values.flatMap(({ field, yours, column, part = (value) => value }) => {
     const theirs = part(asSeen(own, column, plain((row as unknown as Record<string, unknown>)[column])));
     const seen = part(asSeen([...later, ...own], column, plain((row as unknown as Record<string, unknown>)[column])));
