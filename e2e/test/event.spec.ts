@@ -124,6 +124,13 @@ test('a club says why it is in and shows its need; groups and limits are set by 
   const heaped = await page.locator('figure rect.bar').evaluateAll((bars) => [...new Set(bars.map((bar) => bar.parentElement!.querySelector('title')!.textContent!))].reduce((sum, says) => sum + Number(/: ([\d.]+) a round/.exec(says)![1]), 0));
   expect(Math.abs(heaped - Number(asks))).toBeLessThan(1.5);
 
+  // The step between two pegs of the rail is what their carries are apart.
+  const told = (which: string) => page.locator(`figure ${which}`).allTextContents().then((all) => all.map((text) => parseInt(text, 10)));
+  const [carries, steps] = [await told('text.carry'), await told('.step text')];
+  expect(carries).toHaveLength(9);
+  expect(steps).toHaveLength(8);
+  steps.forEach((step, i) => { expect(Math.abs(carries[i]! - carries[i + 1]! - step)).toBeLessThanOrEqual(1); });
+
   const names = await board.locator('li').evaluateAll((rows) => rows.slice(1, 3).map((one) => (one as HTMLElement).dataset.name!));
   for (const name of names) { await chosen(page, name).focus(); await page.keyboard.press('g'); }
   await page.keyboard.press('Enter');

@@ -23,14 +23,17 @@ export async function smallestTravelSet(scenarios: readonly Scenario[], loss: nu
   if (!(loss >= 0)) throw new RefusedInput('loss', `must be nought or more, not ${loss}`);
   const clubs = scenarios[0]?.choosing.order.length ?? 0;
   const sizes: TravelSize[] = [];
+  let unfound = false;
   for (let size = Math.max(1, Math.min(clubs, ...scenarios.map(({ choosing: { model } }) => model.limit))); ; size++) {
     if (!(await keepOn(size))) throw new RefusedInput('search', 'was ended before a set was found');
     const set = sizeThatHolds(scenarios, size);
-    if (set) {
+    // That no set of a size was found is no proof that there is none.
+    if (!set) unfound = true;
+    else {
       const [loses, losesAtLeast] = [set.strokes - set.wholeLocker, Math.max(0, set.bound - set.wholeLocker)];
       const before = sizes.at(-1);
       sizes.push({ size, loses, losesAtLeast });
-      if (loses <= loss + 1e-9 || size >= clubs) return { set, smallest: !before || before.losesAtLeast > loss + 1e-9, sizes };
+      if (loses <= loss + 1e-9 || size >= clubs) return { set, smallest: before ? before.losesAtLeast > loss + 1e-9 : !unfound, sizes };
     }
   }
 

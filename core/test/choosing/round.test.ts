@@ -228,6 +228,14 @@ describe('the clubs that travel', () => {
     // Random ladders are the hardest to prove; some are.
     expect(proved).toBeGreaterThan(0);
   }, 60_000);
+  it('of which smaller sets hold no bag for some day are not said to be proved the fewest', async () => {
+    const [day, other] = scenarios(5, 2, 7, 3) as [Scenario, Scenario];
+    const asking = (one: Scenario, members: readonly number[]): Scenario => ({ ...one, choosing: { ...one.choosing, model: { ...one.choosing.model, rules: [{ name: 'all of these', members, least: members.length, most: members.length }] } } });
+    // Six clubs are asked for by the rules of the two days together; three, four and five cannot hold both.
+    const { set, smallest } = await smallestTravelSet([asking(day, [0, 1, 2]), asking(other, [4, 5, 6])], 100);
+    expect([...set.ids].sort()).toEqual(['0', '1', '2', '4', '5', '6']);
+    expect(smallest).toBe(false);
+  });
   it('refuse no days and a set of nought, by name', async () => {
     await expect(smallestTravelSet(scenarios(1, 2, 6, 3), -0.1)).rejects.toThrow('loss must be nought or more');
     await expect(smallestTravelSet(scenarios(1, 2, 6, 3), 0.1, () => false)).rejects.toThrow('search was ended');

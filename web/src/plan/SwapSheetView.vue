@@ -8,7 +8,7 @@ import { shortDay, today } from '../app/day';
 import { useCircuit } from '../courses/circuit-store';
 import { groundWords, roundAirWords } from '../courses/ground-words';
 import { useSheet } from '../sheet/sheet-store';
-import { insteadWords } from './round-swaps';
+import { sinceWords } from './round-swaps';
 
 /** Round by round on one page: what goes out and in, why, what would change it on the morning, and the bag itself. Made to be printed, or sent as a link. */
 const props = defineProps<{ playerId: string; planId: string }>();
@@ -27,13 +27,8 @@ const rounds = computed(() => (event.value && plan.value ? event.value.rounds.ma
   const clubs = (bag?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []).sort((a, b) => (b.shots.full?.carryM ?? 0) - (a.shots.full?.carryM ?? 0));
   return { round, own, bag, clubs, course: circuit.courses.find(({ id }) => id === round.courseId), findings: bagFindings(clubs, { ...store.sheet!.player.gapSettings, clubLimit: event.value!.limits.clubs, lengthMaxIn: event.value!.limits.lengthIn }).filter(({ severity }) => severity === 'rule') };
 }) : []));
-/** Rounds in a row with one bag are one morning's work. */
-const asBefore = (i: number) => i > 0 && rounds.value[i]!.bag !== undefined && rounds.value[i - 1]!.bag !== undefined && [...rounds.value[i]!.bag!.clubIds].sort().join() === [...rounds.value[i - 1]!.bag!.clubIds].sort().join();
-/** On the morning of a round the bag is the round's before. */
-const sinceBefore = (i: number): string => {
-  const [before, now] = [rounds.value[i - 1]?.bag?.clubIds, rounds.value[i]!.bag?.clubIds];
-  return before && now && !asBefore(i) ? insteadWords(now.filter((id) => !before.includes(id)), before.filter((id) => !now.includes(id)), (id) => name(id)!) : '';
-};
+/** On the morning of a round the bag is the round's before; rounds in a row with one bag are one morning's work. */
+const since = (i: number) => sinceWords(rounds.value[i - 1]?.bag?.clubIds, rounds.value[i]!.bag?.clubIds, (id) => name(id)!);
 const dayName = (day: string) => format(parseISO(day), 'EEEE d MMMM');
 const days = computed(() => (event.value?.rounds ?? []).map(({ day }) => day).sort());
 const print = () => window.print();
@@ -56,10 +51,10 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
       <h2>{{ round.name }}, {{ dayName(round.day) }} <span class="quiet small">{{ course?.name }}<template v-if="course && course.tees.length > 1">, {{ course.tees[round.tee]?.toLowerCase() }} tees</template>. {{ roundAirWords(round.air, unit) }}; {{ groundWords(round.ground) }}.</span></h2>
       <p v-if="!bag" class="verdict look">◆ No bag is settled for this round yet. <RouterLink class="no-print" :to="{ name: 'plan', params: { playerId, planId }, query: { round: round.id } }">Settle it</RouterLink></p>
       <template v-else>
-        <p v-if="asBefore(i)" class="same">The bag of {{ rounds[i - 1]!.round.name }} stays as it is.</p>
-        <p v-if="sinceBefore(i)" class="same">From the bag of {{ rounds[i - 1]!.round.name }}: <b>{{ sinceBefore(i) }}</b>.</p>
-        <p v-if="!asBefore(i) && own.swaps.length === 0" class="same">The gamer goes as it is.</p>
-        <table v-if="!asBefore(i) && own.swaps.length > 0" class="swaps"><thead><tr><th scope="col">Out</th><th scope="col">In</th><th scope="col">Why</th></tr></thead>
+        <p v-if="since(i) === ''" class="same">The bag of {{ rounds[i - 1]!.round.name }} stays as it is.</p>
+        <p v-if="since(i)" class="same">From the bag of {{ rounds[i - 1]!.round.name }}: <b>{{ since(i) }}</b>.</p>
+        <p v-if="since(i) !== '' && own.swaps.length === 0" class="same">The gamer goes as it is.</p>
+        <table v-if="since(i) !== '' && own.swaps.length > 0" class="swaps"><thead><tr><th scope="col">Out</th><th scope="col">In</th><th scope="col">Why</th></tr></thead>
           <tbody><tr v-for="(swap, k) in own.swaps" :key="k"><td class="out">{{ name(swap.outId) ?? '–' }}</td><td class="in">{{ name(swap.inId) ?? '–' }}</td><td>{{ swap.why }}</td></tr></tbody></table>
         <ul v-if="own.triggers.length" class="triggers"><li v-for="(trigger, k) in own.triggers" :key="k">◇ {{ trigger.text }}</li></ul>
         <p class="bag"><b>{{ clubs.length }} clubs:</b> <span v-for="(club, k) in clubs" :key="club.id">{{ k ? ', ' : ' ' }}{{ club.name }}<span v-if="club.shots.full" class="quiet">&nbsp;{{ distanceNumber(club.shots.full.carryM, unit) }}</span></span> <span class="quiet">({{ unit }}, stock carry at home)</span></p>

@@ -57,7 +57,7 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
     <template v-if="set">
       <p class="card sentence" aria-live="polite"><b>{{ set.ids.length }} clubs</b> lose <b>{{ Math.max(0, set.strokes - set.wholeLocker).toFixed(2) }}</b> strokes a round against the whole locker.
         {{ set.proved ? 'Proved the best set of that size.' : `No set of that size costs ${unproved.toFixed(3)} strokes a round less than this one; whether one costs a little less is not proved.` }}
-        <template v-if="sizes.length">{{ sizes.length === 1 ? 'The largest bag of the week is enough.' : travel.result.value!.smallest ? 'Proved that fewer will not do.' : 'Whether fewer would do is not proved.' }}</template></p>
+        <template v-if="sizes.length">{{ !travel.result.value!.smallest ? 'Whether fewer would do is not proved.' : sizes.length === 1 ? 'The largest bag of the week is enough.' : 'Proved that fewer will not do.' }}</template></p>
       <dl v-if="sizes.length > 1" class="sizes small"><template v-for="one in sizes" :key="one.size"><dt>{{ one.size }} clubs lose</dt><dd><b>{{ one.loses.toFixed(2) }}</b><span v-if="one.loses - one.losesAtLeast > 0.005" class="quiet"> (at least {{ one.losesAtLeast.toFixed(2) }})</span></dd></template></dl>
       <div class="found">
         <div class="scroll" tabindex="0" role="group" aria-label="Clubs by day"><table>

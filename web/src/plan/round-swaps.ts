@@ -25,6 +25,13 @@ export function insteadWords(ins: readonly string[], outs: readonly string[], na
   return outs.length === 0 ? `${list(ins)} as well` : `${list(ins)} for ${list(outs)}`;
 }
 
+/** What a bag has changed from the one before it; "" where it is the same, null where there is none. */
+export function sinceWords(before: readonly string[] | undefined, now: readonly string[] | undefined, nameOf: (id: string) => string): string | null {
+  if (!before || !now) return null;
+  const [ins, outs] = [now.filter((id) => !before.includes(id)), before.filter((id) => !now.includes(id))];
+  return ins.length + outs.length === 0 ? '' : insteadWords(ins, outs, nameOf);
+}
+
 /** "If the wind on Friday is over 8 m/s: the Driving iron for the Hybrid 3, worth 0.12." */
 export function triggerOf({ when, ids, gain }: DayTrigger, best: readonly string[], day: string, unit: DistanceUnit, nameOf: (id: string) => string): Trigger {
   const outIds = best.filter((id) => !ids.includes(id));

@@ -1,6 +1,6 @@
 import type { LadderClub } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
-import { differsWords, insteadWords, swapsAgainst, triggerOf } from '../../src/plan/round-swaps';
+import { differsWords, insteadWords, sinceWords, swapsAgainst, triggerOf } from '../../src/plan/round-swaps';
 
 const club = (id: string, carryM: number): LadderClub => ({ id, name: id, kind: 'iron', shots: { full: { carryM, source: 'stated' } } });
 const clubs = [club('4', 180), club('H', 185), club('48', 125), club('6', 160), club('P', 0)];
@@ -21,6 +21,15 @@ describe('a round against the gamer', () => {
     const best = { ids: ['4', 'P'], strokes: 70, forNeeds: 0, forSteps: 0, price: 0 };
     expect(differsWords({ ids: ['H', 'P'], strokes: 70.25 }, best, name)).toBe('the H for the 4, +0.25');
     expect(differsWords(best, best, name)).toBe('the same bag');
+  });
+
+  it('a round’s bag against the round’s before: what changes, that nothing does, or that there is none', () => {
+    expect(sinceWords(['4', '6', 'P'], ['H', 'P', '6'], name)).toBe('the H for the 4');
+    expect(sinceWords(['4', '6', 'P'], ['P', '6', '4'], name)).toBe('');
+    expect(sinceWords(['4', '6'], ['4', '6', 'P'], name)).toBe('the P as well');
+    expect(sinceWords(['4', '6'], ['4'], name)).toBe('leave the 6 out');
+    expect(sinceWords(undefined, ['4'], name)).toBeNull();
+    expect(sinceWords(['4'], undefined, name)).toBeNull();
   });
 
   it('what would change it has its day, its number in the player\'s unit, and what it is worth', () => {
