@@ -1,4 +1,5 @@
 import vue from 'eslint-plugin-vue';
+import regexp from 'eslint-plugin-regexp';
 import globals from 'globals';
 import ts from 'typescript-eslint';
 
@@ -6,6 +7,15 @@ export default ts.config(
   { ignores: ['**/dist/**', '**/node_modules/**', 'test-results/**', '.tasche/**'] },
   ...ts.configs.recommended,
   ...vue.configs['flat/recommended'],
+  {
+    // A pattern must take time in proportion to its text: one that backtracks is a way to freeze the server or the page.
+    ignores: ['**/test/**'],
+    plugins: { regexp },
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'potential' }],
+    },
+  },
   {
     languageOptions: { globals: { ...globals.browser, ...globals.node }, parserOptions: { parser: ts.parser } },
     rules: {

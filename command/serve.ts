@@ -47,7 +47,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
       demo && !weatherAt ? startWeather().then((started) => { weather = started; weatherAt = `http://${started.host}:${started.port}`; }) : undefined,
     ]);
     const { startServer } = await import('../server/src/start-server.js');
-    closeServer = await startServer({ databaseUrl: given ?? cluster!.url, host, port, webFolder, demo, ...((named ?? monitor) && { monitor: (named ?? monitor)! }), ...(weatherAt && { weatherAt }) });
+    closeServer = await startServer({ databaseUrl: given ?? cluster!.url, host, port, webFolder, demo, ...((named ?? monitor) && { monitor: (named ?? monitor)! }), ...(weatherAt && { weatherAt }), hosts: namedHosts() });
   } catch (error) {
     monitor?.stop();
     weather?.stop();
@@ -62,4 +62,12 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
 function isUnreachable(error: unknown): boolean {
   const text = `${(error as { code?: string }).code ?? ''} ${(error as Error).message}`;
   return /ECONNREFUSED|ENOTFOUND|ETIMEDOUT|timeout|password authentication|does not exist/i.test(text);
+}
+
+/** Host names the server is told to serve besides loopback: TASCHE_HOSTS, parted by commas. */
+function namedHosts(): string[] {
+  const names = (process.env.TASCHE_HOSTS ?? '').split(',').map((name) => name.trim()).filter(Boolean);
+  const bad = names.find((name) => !/^[a-z0-9.[\]:-]+$/i.test(name));
+  if (bad !== undefined) throw new Stop(`TASCHE_HOSTS must be host names parted by commas, got "${bad}".`, 2);
+  return names;
 }

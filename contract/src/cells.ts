@@ -8,8 +8,15 @@ import { dateSchema, quantitySchema, shotSchema, textSchema } from './schemas.js
 
 export type CellValue = string | number;
 
+/** A cell that is longer is refused before its text is looked at. Notes are the longest thing a cell holds. */
+export const MAX_CELL_CHARACTERS = 4000;
+/** Cells that hold no free text are shorter still. */
+const MAX_VALUE_CHARACTERS = 80;
+
 /** Reads what was typed, pasted or found in a file into a column's value, checked as the server would. */
 export function readCell(column: Column, text: string, distanceUnit: DistanceUnit, units: Partial<ColumnUnits> = {}): Read<CellValue> {
+  const max = isFreeText(column) ? MAX_CELL_CHARACTERS : MAX_VALUE_CHARACTERS;
+  if (text.length > max) return { ok: false, reason: `is longer than ${max} characters` };
   const trimmed = unguarded(text.trim());
   const { distance, length } = { ...usualUnits(column, distanceUnit), ...units };
   if (column.type === 'club') {
@@ -78,18 +85,30 @@ export function writeCell(column: Column, value: CellValue, distanceUnit: Distan
   if (column.type === 'shot' && isDistancePart(column.part)) {
     return exactDistance(value as number, usualUnits(column, distanceUnit).distance);
   }
-  const free = column.type === 'club' || (column.type === 'quantity' && column.quantity.type === 'text') ||
-    (column.type === 'shot' && column.part === 'conditions');
-  return free ? guarded(String(value)) : String(value);
+  return isFreeText(column) ? guarded(String(value)) : String(value);
 }
 
-/** A spreadsheet would run a cell that starts like a formula; an apostrophe before it makes it text. */
-const FORMULA_START = /^[=+\-@\t\r]/;
-function guarded(text: string): string {
-  return FORMULA_START.test(text) || /^'[=+\-@\t\r']/.test(text) ? `'${text}` : text;
+function isFreeText(column: Column): boolean {
+  return column.type === 'club' || (column.type === 'quantity' && column.quantity.type === 'text') ||
+    (column.type === 'shot' && column.part === 'conditions');
 }
-function unguarded(text: string): string {
-  return /^'[=+\-@\t\r']/.test(text) ? text.slice(1) : text;
+
+/** Where a spreadsheet may begin a cell: at the start, and after whatever its reader's settings take for a separator. */
+const FORMULA = /(^|[,;|\t\r\n])('*)(?=[=+\-@\t\r])/g;
+const GUARDED = /(^|[,;|\t\r\n])'('*)(?=[=+\-@\t\r])/g;
+
+/**
+ * A text that no spreadsheet runs as a formula: an apostrophe before whatever starts like one, also after a semicolon or
+ * a bar, which other countries' spreadsheets take for the end of a cell. `unguarded` gives the text back as it was.
+ * @example guarded('=SUM(A1)') // "'=SUM(A1)"
+ */
+export function guarded(text: string): string {
+  return text.replace(FORMULA, "$1'$2");
+}
+
+/** The text that `guarded` was given. */
+export function unguarded(text: string): string {
+  return text.replace(GUARDED, '$1$2');
 }
 
 /** A quantity's value as a reader sees it: "44.5°", "37.25 in", "D3". */

@@ -1,6 +1,7 @@
 import {
   QUANTITIES, SHOT_KINDS, fromMetres, type DistanceUnit, type Quantity, type QuantityKey, type Shot, type ShotKind,
 } from '@tasche/core';
+import { MAX_HEAD_CHARACTERS, splitBracket } from './head-words.js';
 import { distanceUnitOf, type DistanceTextUnit } from './numbers-in-text.js';
 
 /** A column of the sheet, on screen, on the clipboard and in a file. */
@@ -135,18 +136,16 @@ function plainName(text: string): string {
   return text.toLowerCase().replace(/[_\s.:]+/g, ' ').trim();
 }
 
-const UNIT_IN_HEAD = /^(.*?)\s*(?:[[(]\s*([^\])]*?)\s*[\])])?$/;
-
 /**
  * The column a head names, in any wording known here, with its unit: "Carry (yds)", "full carry [m]", "Length cm".
  * Undefined when it is none of ours.
  */
 export function recogniseHead(head: string): RecognisedColumn | undefined {
-  const match = UNIT_IN_HEAD.exec(head.trim())!;
-  const bracketed = match[2] ?? '';
-  const exact = NAMES.get(plainName(match[1]!));
+  if (head.length > MAX_HEAD_CHARACTERS) return undefined;
+  const { words: name, bracketed } = splitBracket(head);
+  const exact = NAMES.get(plainName(name));
   if (exact) return { column: exact, units: unitsOf(bracketed) };
-  const words = plainName(match[1]!).split(' ');
+  const words = plainName(name).split(' ');
   const last = words.pop() ?? '';
   const units = unitsOf(last);
   const named = NAMES.get(words.join(' '));

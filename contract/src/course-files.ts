@@ -2,7 +2,11 @@ import {
   FRONTS, HOLE_BOUNDS, RefusedInput, SLOPES, TROUBLE_KINDS, TROUBLE_SIDES, lineOfHole, placeFrom, requireHole, toMetres, usualHole, usualPar, fromMetres, type DistanceUnit, type Front, type Hole, type Place, type Slope, type Trouble,
 } from '@tasche/core';
 import Papa from 'papaparse';
+import { MAX_CELL_CHARACTERS, guarded, unguarded } from './cells.js';
 import { MOST_LINE, type CourseDetails } from './course-schemas.js';
+import { MAX_HEAD_CHARACTERS, splitBracket, withoutBrackets } from './head-words.js';
+import { distanceUnitOf } from './numbers-in-text.js';
+import { inputShown } from './schemas.js';
 
 /** What a file says of a course's holes. Nothing of it is taken while it has problems. */
 export interface ReadHoles {
@@ -128,13 +132,14 @@ export function readHolesCsv(text: string, known: Known, unit: DistanceUnit): Re
   if (data.length < 2) return nothing('The list holds no rows under its heads.');
   if (data.length > 200) return nothing(`The list holds ${data.length} rows; a course has at most 18 holes.`);
   const columns = data[0]!.map((head) => {
-    const unitOf: DistanceUnit = /[[(]\s*m(et(er|re)s?)?\s*[\])]/i.test(head) ? 'm' : /[[(]\s*y(ar)?ds?\s*[\])]/i.test(head) ? 'yd' : unit;
-    const plain = head.replace(/[[(].*[\])]/, '').trim();
+    const said = distanceUnitOf(splitBracket(head).bracketed);
+    const unitOf: DistanceUnit = said === 'm' || said === 'yd' ? said : unit;
+    const plain = withoutBrackets(unguarded(head.slice(0, MAX_HEAD_CHARACTERS))).trim();
     const part = HEADS[plain.toLowerCase()];
     return { plain, part, unit: unitOf };
   });
   const holeAt = columns.findIndex(({ part }) => part === 'hole');
-  if (holeAt === -1) return nothing(`No column is headed "hole"; the heads are ${data[0]!.join(', ')}.`);
+  if (holeAt === -1) return nothing(`No column is headed "hole"; the heads are ${inputShown(data[0]!.join(', '))}.`);
   const teeColumns = columns.map((column, at) => ({ ...column, at })).filter(({ part, plain, at }) => part === undefined && plain !== '' && looksLikeLengths(data.slice(1).map((row) => numberIn(row[at]))));
   if (teeColumns.length === 0) return nothing('No column holds lengths; head one with the name of a tee.');
   const tees = teeColumns.map(({ plain }) => plain);
@@ -143,12 +148,12 @@ export function readHolesCsv(text: string, known: Known, unit: DistanceUnit): Re
   const found = new Map<number, Record<string, unknown>>();
   for (const row of data.slice(1)) {
     const number = numberIn(row[holeAt]);
-    if (number === undefined) { passed.push(`row "${row.slice(0, 3).join(' ')}"`); continue; } // Totals: out, in.
-    if (!Number.isInteger(number) || number < 1 || number > 18) { problems.push(`hole must be between 1 and 18, not ${row[holeAt]}`); continue; }
+    if (number === undefined) { passed.push(`row "${inputShown(row.slice(0, 3).join(' '))}"`); continue; } // Totals: out, in.
+    if (!Number.isInteger(number) || number < 1 || number > 18) { problems.push(`hole must be between 1 and 18, not ${inputShown(row[holeAt] ?? '')}`); continue; }
     if (found.has(number)) { problems.push(`hole ${number} is there twice`); continue; }
     const said: Record<string, unknown> = { lengths: teeColumns.map(({ at, unit: of, plain }) => {
       const value = numberIn(row[at]);
-      if (value === undefined) { problems.push(`hole ${number}: ${plain} must be a length, not "${row[at] ?? ''}"`); return 300; }
+      if (value === undefined) { problems.push(`hole ${number}: ${plain} must be a length, not "${inputShown(row[at] ?? '')}"`); return 300; }
       return round1(toMetres(value, of));
     }) };
     columns.forEach(({ part, unit: of }, at) => {
@@ -171,7 +176,7 @@ function looksLikeLengths(values: readonly (number | undefined)[]): boolean {
 }
 
 function numberIn(text: string | undefined): number | undefined {
-  const plain = (text ?? '').trim().replace(/\s*(m|yd|yds|°)$/i, '').replace(',', '.');
+  const plain = (text ?? '').slice(0, MAX_CELL_CHARACTERS).trim().replace(/(m|yds?|°)$/i, '').trim().replace(',', '.');
   return plain !== '' && Number.isFinite(Number(plain)) ? Number(plain) : undefined;
 }
 
@@ -179,7 +184,7 @@ function numberIn(text: string | undefined): number | undefined {
 export function writeHolesCsv({ tees, holes }: Known, unit: DistanceUnit): string {
   const shown = (m: number) => String(round1(fromMetres(m, unit)));
   return `${Papa.unparse({
-    fields: ['hole', 'par', ...tees.map((tee) => `${tee} [${unit}]`), 'bearing', `rise [${unit}]`, `corridor [${unit}]`, `green [${unit}]`, 'front', 'slope'],
+    fields: ['hole', 'par', ...tees.map((tee) => `${guarded(tee)} [${unit}]`), 'bearing', `rise [${unit}]`, `corridor [${unit}]`, `green [${unit}]`, 'front', 'slope'],
     data: holes.map(({ par, lengthsM, bearingDeg, riseM, corridorM, greenM, front, slope }, i) => [i + 1, par, ...lengthsM.map(shown), bearingDeg ?? '', shown(riseM), shown(corridorM), shown(greenM), front, slope]),
   }, { newline: '\n' })}\n`;
 }

@@ -1,8 +1,13 @@
+// First of all: schemas take their messages from it when they are made.
+import './validation-messages.js';
+
+export * from './json-limits.js';
 export * from './problem.js';
 export * from './schemas.js';
 export * from './changes.js';
 export * from './views.js';
 export * from './numbers-in-text.js';
+export * from './head-words.js';
 export * from './columns.js';
 export * from './cells.js';
 export * from './club-rows.js';

@@ -5,12 +5,16 @@ import { strikeSchema } from './session-schemas.js';
 
 /**
  * What a launch monitor and the server say to each other: a JSON object a line, either way, over TCP (docs/formats/monitor-link.md).
- * The monitor keeps a strike until it is acknowledged, and counts them from 1 without ever starting again.
+ * The monitor keeps a strike until it is acknowledged. It counts them from 1 within a session of its own, from being switched on to
+ * being switched off; a strike is known by that session, its number and its moment.
  */
 export type MonitorLine =
-  | { type: 'hello'; device: string; simulated: boolean }
+  | { type: 'hello'; device: string; simulated: boolean; session?: DeviceSession }
   | { type: 'strike'; number: number; at: string; club: string | null; strike: Strike }
   | { type: 'beat' };
+
+/** What a device counts its strikes within: an id that is never used again, and when it began. */
+export interface DeviceSession { id: string; startedAt: string }
 
 export type ServerLine =
   | { type: 'resume'; after: number }
@@ -29,8 +33,12 @@ const unknown = '${path} has an unknown field: ${unknown}';
 const moment = yup.string().strict().test('moment', '${path} must be a moment, ISO 8601 with its zone', (text) => text === undefined || (/^\d{4}-\d\d-\d\dT[\d:.]+(Z|[+-]\d\d:\d\d)$/.test(text) && !Number.isNaN(Date.parse(text))));
 const number = finite(1, 2 ** 31 - 1).integer('${path} must be a whole number').required('${path} is missing');
 
+const sessionSchema = yup.object({
+  id: textSchema(60).min(1).required('${path} is missing'), startedAt: moment.required('${path} is missing'),
+}).strict().noUnknown(unknown).default(undefined);
+
 const MONITOR_LINES: Record<MonitorLine['type'], yup.AnyObjectSchema> = {
-  hello: yup.object({ device: textSchema(60).min(1).required('${path} is missing'), simulated: yup.boolean().strict().required('${path} is missing') }),
+  hello: yup.object({ device: textSchema(60).min(1).required('${path} is missing'), simulated: yup.boolean().strict().required('${path} is missing'), session: sessionSchema }),
   strike: yup.object({ number, at: moment.required('${path} is missing'), club: textSchema(80).nullable().defined('${path} is missing') }),
   beat: yup.object({}),
 };

@@ -63,7 +63,7 @@ const VULGAR: Record<string, string> = { '¼': ' 1/4', '½': ' 1/2', '¾': ' 3/4
 /** Inches from '37.25', '37,25', '37 1/4', '37¼"', '94.6 cm'; without a unit in the text, `unit` is meant. */
 export function readInches(text: string, unit: 'in' | 'cm' = 'in'): Read<number> {
   const plain = text.replace(/[¼½¾⅛⅜⅝⅞]/g, (sign) => VULGAR[sign]!).trim();
-  const bare = plain.replace(/\s*("|″|in|in\.|inch|inches)$/i, '');
+  const bare = plain.replace(/("|″|in|in\.|inch|inches)$/i, '').trim();
   const fraction = FRACTION.exec(bare);
   if (fraction?.[2]) {
     const below = Number(fraction[3]);

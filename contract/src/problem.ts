@@ -2,7 +2,7 @@
 export interface Problem {
   error:
     | 'bad-input' | 'not-found' | 'conflict' | 'rule' | 'too-large' | 'wrong-type' | 'too-many-requests'
-    | 'database-away' | 'weather' | 'forbidden' | 'internal';
+    | 'database-away' | 'busy' | 'disk-full' | 'weather' | 'forbidden' | 'internal';
   message: string;
   fields?: readonly FieldProblem[];
   /** For a conflict: what each side wants. */

@@ -14,7 +14,7 @@ export function textSchema(maxLength: number) {
   return yup.string().strict()
     .max(maxLength, `\${path} must be at most ${maxLength} characters`)
     // Control characters are just what is refused here.
-    .matches(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]*$/, '${path} holds a control character');
+    .matches(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\p{Surrogate}]*$/u, '${path} holds a control character');
 }
 
 export const nameSchema = textSchema(80).trim().min(1, '${path} must not be empty');
@@ -105,8 +105,28 @@ export function wholeDocument<T extends yup.AnyObjectSchema>(schema: T): T {
   return schema.typeError('the document must be a JSON object').required('the document is missing') as T;
 }
 
-/** Every complaint of a failed validation, each with its path. */
+/** Problems of one document that an answer lists. */
+export const MAX_PROBLEMS_LISTED = 50;
+/** No message repeats more of the input than this. */
+export const MAX_INPUT_SHOWN = 80;
+const MAX_PATH_SHOWN = 200;
+const MAX_MESSAGE = 400;
+
+/** Problems of a failed check, each with its path: the first 50, and a last entry that counts the rest. */
 export function fieldProblems(error: yup.ValidationError): { field: string; message: string }[] {
   const inner = error.inner.length > 0 ? error.inner : [error];
-  return inner.map((one) => ({ field: one.path ?? '', message: one.errors[0] ?? one.message }));
+  const listed = inner.slice(0, MAX_PROBLEMS_LISTED).map((one) => ({
+    field: clipped(one.path ?? '', MAX_PATH_SHOWN), message: clipped(one.errors[0] ?? one.message, MAX_MESSAGE),
+  }));
+  const more = inner.length - listed.length;
+  return more > 0 ? [...listed, { field: '', message: `and ${more} more problems` }] : listed;
+}
+
+/** Text of the input as a message may repeat it: at most 80 characters. */
+export function inputShown(text: string): string {
+  return clipped(text, MAX_INPUT_SHOWN);
+}
+
+function clipped(text: string, max: number): string {
+  return text.length > max ? `${text.slice(0, max - 1)}\u2026` : text;
 }

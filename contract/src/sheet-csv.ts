@@ -12,6 +12,10 @@ export class TableError extends Error {
 }
 
 export const MOST_ROWS = 2000;
+/** Every column there is, and as many that are not ours. */
+const MAX_COLUMNS = 300;
+/** Lines of one quoted cell: a note may have some. */
+const MAX_CELL_LINES = 100;
 
 /**
  * The sheet as CSV: a row a club, a column for everything that is known of any, units in the heads.
@@ -49,6 +53,10 @@ export function splitTable(text: string): string[][] {
   const { data, errors } = Papa.parse<string[]>(clean, { skipEmptyLines: 'greedy', delimitersToGuess: ['\t', ';', ',', '|'] });
   const broken = errors.find((error) => error.type === 'Quotes');
   if (broken) throw new TableError(`row ${(broken.row ?? 0) + 1}: ${broken.message}`);
+  const wide = data.findIndex((row) => row.length > MAX_COLUMNS);
+  if (wide !== -1) throw new TableError(`row ${wide + 1} holds ${data[wide]!.length} cells, at most ${MAX_COLUMNS}`);
+  const long = data.findIndex((row) => row.some((cell) => cell.split('\n', MAX_CELL_LINES + 2).length > MAX_CELL_LINES));
+  if (long !== -1) throw new TableError(`row ${long + 1}: a quote is opened and not closed within ${MAX_CELL_LINES} lines`);
   return data;
 }
 

@@ -1,6 +1,6 @@
 import type { ClubKind, Reading } from '@tasche/core';
 import * as yup from 'yup';
-import { MOST_CLUBS_A_PLAYER, type Hand } from './changes.js';
+import { MAX_BAGS_A_PLAYER, MOST_CLUBS_A_PLAYER, type Hand } from './changes.js';
 import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument } from './schemas.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 import type { PlayerView } from './views.js';
@@ -31,7 +31,7 @@ const lockerSchema = wholeDocument(yup.object({
   bags: yup.array(yup.object({
     name: nameSchema.required(), note: textSchema(2000).defined(), gamer: yup.boolean().strict().required(),
     ready: yup.boolean().strict().required(), clubIds: yup.array(idSchema.required()).max(MOST_CLUBS_A_PLAYER).required(),
-  }).strict().noUnknown('${path} has an unknown field: ${unknown}')).max(50).required('bags is missing'),
+  }).strict().noUnknown('${path} has an unknown field: ${unknown}')).max(MAX_BAGS_A_PLAYER).required('bags is missing'),
 }).strict().noUnknown('unknown field: ${unknown}'));
 
 /**

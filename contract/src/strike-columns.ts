@@ -1,4 +1,5 @@
 import type { StrikePart } from '@tasche/core';
+import { MAX_HEAD_CHARACTERS, splitBracket, withoutBrackets } from './head-words.js';
 
 /** What a column of a launch monitor's file may hold. */
 export type StrikeField = StrikePart | 'club' | 'shot' | 'at' | 'time';
@@ -16,12 +17,12 @@ interface FieldKind { field: StrikeField; label: string; units: readonly StrikeU
 
 /** The first field whose pattern a head meets is the guess, so the narrower ones stand first. */
 export const STRIKE_FIELDS: readonly FieldKind[] = [
-  { field: 'clubSpeedMps', label: 'Club speed', units: SPEED, heads: /^(club|head|clubhead|swing|schl[äa]ger)\s*(head)?\s*(speed|velocity|vel|geschw.*)$/ },
+  { field: 'clubSpeedMps', label: 'Club speed', units: SPEED, heads: /^(club|head|clubhead|swing|schl[äa]ger) ?(head)? ?(speed|velocity|vel|geschw.*)$/ },
   { field: 'ballSpeedMps', label: 'Ball speed', units: SPEED, heads: /^(ball)\s*(speed|velocity|vel|geschw.*)$|^speed$/ },
   { field: 'spinAxisDeg', label: 'Spin axis', units: ['deg'], heads: /axis/ },
   { field: 'spinRpm', label: 'Spin', units: ['rpm'], heads: /^(total|back)?\s*spin\s*(rate)?$/ },
-  { field: 'azimuthDeg', label: 'Start direction', units: ['deg'], heads: /azimuth|^(launch|start|horizontal|ball)\s*(launch\s*)?(direction|dir|line|hla)$|^direction$|^hla$|^(horizontal|side) (launch )?angle$/ },
-  { field: 'launchDeg', label: 'Launch', units: ['deg'], heads: /^(launch|take ?off|vertical)\s*(launch)?\s*(angle|ang|v|vla)?$|^vla$/ },
+  { field: 'azimuthDeg', label: 'Start direction', units: ['deg'], heads: /azimuth|^(launch|start|horizontal|ball) ?(launch ?)?(direction|dir|line|hla)$|^direction$|^hla$|^(horizontal|side) (launch )?angle$/ },
+  { field: 'launchDeg', label: 'Launch', units: ['deg'], heads: /^(launch|take ?off|vertical) ?(launch)? ?(angle|ang|v|vla)?$|^vla$/ },
   { field: 'landDeg', label: 'Landing angle', units: ['deg'], heads: /(land|descent|attack on green).*(angle|ang)?$/ },
   { field: 'apexM', label: 'Apex', units: ['ft', 'yd', 'm'], heads: /apex|max\s*height|peak|^height$|h[öo]he/ },
   { field: 'sideM', label: 'Side', units: DISTANCE, heads: /^(carry )?(side|lateral|off ?line|offline|deviation|from (pin|line))( carry| total)?( distance)?$/ },
@@ -52,10 +53,20 @@ export function strikeUnitOf(word: string): StrikeUnit | undefined {
 
 /** A column's head without its unit, and that unit: "Carry Distance [yd]", "Ball Speed (mph)", "spin_rate, rpm". */
 export function splitHead(head: string): { words: string; unit: StrikeUnit | undefined } {
-  const match = /^(.*?)\s*(?:[([{]\s*([^)\]}]+?)\s*[)\]}]|[,/:-]\s*(yd|yds|m|ft|mph|rpm|deg|m\/s|km\/h))\s*$/i.exec(head.trim());
-  const unit = match && strikeUnitOf(match[2] ?? match[3] ?? '');
-  const words = (match && unit ? match[1]! : head.replace(/[([{].*[)\]}]/, '')).replace(/([a-z])([A-Z])/g, '$1 $2').replace(/[_.\-\s]+/g, ' ').trim().toLowerCase();
-  return { words, unit: unit ?? undefined };
+  const { words, bracketed } = splitBracket(head);
+  const unit = strikeUnitOf(bracketed);
+  if (unit) return { words: plainWords(words), unit };
+  // "spin_rate, rpm": the unit after a sign of its own.
+  for (const sign of [',', ':', '-', '/']) {
+    const cut = words.lastIndexOf(sign);
+    const last = cut === -1 ? undefined : strikeUnitOf(words.slice(cut + 1));
+    if (last) return { words: plainWords(words.slice(0, cut)), unit: last };
+  }
+  return { words: plainWords(withoutBrackets(head.slice(0, MAX_HEAD_CHARACTERS))), unit: undefined };
+}
+
+function plainWords(text: string): string {
+  return text.replace(/([a-z])([A-Z])/g, '$1 $2').replace(/[_.\-\s]+/g, ' ').trim().toLowerCase();
 }
 
 /** One column of a file, as it is to be read. */

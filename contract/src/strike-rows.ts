@@ -74,8 +74,8 @@ function take(row: StrikeRow, reader: Reader, text: string, mapping: FileMapping
   }
 }
 
-const NUMBER_POINT = /^([LR])?\s*([-+−]?(?:\d+(?:,\d{3})*\.?\d*|\.\d+))\s*([a-z°/%]*)\s*$/i;
-const NUMBER_COMMA = /^([LR])?\s*([-+−]?(?:\d+(?:\.\d{3})*,?\d*|,\d+))\s*([a-z°/%]*)\s*$/i;
+const NUMBER_POINT = /^([LR])?\s*([-+−]?(?:\d+(?:,\d{3})*(?:\.\d*)?|\.\d+))\s*([a-z°/%]*)$/i;
+const NUMBER_COMMA = /^([LR])?\s*([-+−]?(?:\d+(?:\.\d{3})*(?:,\d*)?|,\d+))\s*([a-z°/%]*)$/i;
 
 function takeNumber(row: StrikeRow, { factor, unit, least, most }: Reader, field: StrikePart, text: string, decimal: '.' | ','): string | undefined {
   if (NOTHING.test(text)) return undefined;
@@ -115,7 +115,7 @@ function takeMoment(row: StrikeRow, text: string, { dates }: FileMapping): strin
   }
   if (clock) {
     const hour = (Number(clock[1]) % (clock[4] ? 12 : 24)) + (clock[4]?.toUpperCase() === 'PM' ? 12 : 0);
-    if (Number(clock[2]) > 59) return 'is no time of day';
+    if (Number(clock[2]) > 59 || Number(clock[3] ?? 0) > 59) return 'is no time of day';
     row.time = `${String(hour).padStart(2, '0')}:${clock[2]!}:${clock[3] ?? '00'}`;
   }
   return undefined;

@@ -7,6 +7,18 @@ import type { Aim, SessionDetails } from './session-schemas.js';
 
 /** What the server answers with. Days are YYYY-MM-DD, moments ISO 8601 in UTC. */
 
+/** Part of a list. */
+export interface Page<T> {
+  rows: readonly T[];
+  /** Rows of the whole list. */
+  total: number;
+  /** What to ask for the rows after these with; null where there are none. */
+  next: string | null;
+}
+
+/** Older plans of a player, with the bags that belong to them. */
+export interface PlansPage extends Page<PlanView> { bags: readonly BagView[] }
+
 export interface SignedInView {
   workspace: { id: string; name: string };
   who: string;
@@ -71,6 +83,8 @@ export interface SheetView {
   clubs: readonly ClubView[];
   bags: readonly BagView[];
   plans: readonly PlanView[];
+  /** Plans there are; the sheet holds the newest of them. */
+  planCount: number;
   /** The day the specs are shown as of; null is now. */
   asOf: string | null;
   lastChange: ChangeView | null;

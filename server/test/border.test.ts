@@ -68,8 +68,8 @@ describe('workspaces', () => {
     const clubId = await bench.club(playerId, 'mine', [on('lieDeg', 62)]);
     const stranger = await workbench('Somebody else');
     await stranger.http.get(`/api/players/${playerId}/sheet`).expect(404);
-    expect((await stranger.http.get('/api/players')).body).toEqual([]);
-    expect((await stranger.http.get(`/api/clubs/${clubId}/readings`)).body).toEqual([]);
+    expect((await stranger.http.get('/api/players')).body).toEqual({ rows: [], total: 0, next: null });
+    expect((await stranger.http.get(`/api/clubs/${clubId}/readings`)).body).toEqual({ rows: [], total: 0, next: null });
     await stranger.change([{ do: 'editClub', clubId, version: 1, set: { name: 'theirs' } }]).expect(404);
     const change = await bench.done([{ do: 'editClub', clubId, version: 1, set: { name: 'still mine' } }]);
     await stranger.undo(change.change.id).expect(404);

@@ -15,7 +15,7 @@ describe('readings', () => {
     expect((await bench.sheet(playerId, '2026-01-01')).clubs[0]!.spec).toEqual({});
     const differences = await bench.http.get(`/api/players/${playerId}/differences?from=2026-04-01&to=2026-07-01`).expect(200);
     expect(differences.body).toEqual([{ clubId, clubName: '56', key: 'loftSetDeg', before: { value: 57, takenOn: '2026-03-01' }, after: { value: 56.5, takenOn: '2026-06-01' } }]);
-    const history = (await bench.http.get(`/api/clubs/${clubId}/readings`)).body as { value: unknown; who: string; why: string }[];
+    const history = (await bench.http.get(`/api/clubs/${clubId}/readings`)).body.rows as { value: unknown; who: string; why: string }[];
     expect(history.map((one) => one.value)).toEqual([56.5, 57, 56]);
     expect(history[0]).toMatchObject({ who: 'Jonas Brandl', why: 'sat too close' });
   });
@@ -83,7 +83,7 @@ describe('two people at one club', () => {
     const answers = await Promise.all([1, 2, 3].map(() => bench.change(commands, { id })));
     expect(answers.map((answer) => answer.status)).toEqual([200, 200, 200]);
     expect(new Set(answers.map((answer) => JSON.stringify(answer.body.clubs))).size).toBe(1);
-    expect((await bench.http.get(`/api/clubs/${clubId}/readings`)).body).toHaveLength(1);
+    expect((await bench.http.get(`/api/clubs/${clubId}/readings`)).body.rows).toHaveLength(1);
   });
 });
 
@@ -145,7 +145,7 @@ describe('undo', () => {
     expect((await bench.sheet(playerId)).bags[0]).toMatchObject({ id: bagId, clubIds: [clubId] });
     await bench.undo(undone.body.change.id).expect(200);
     expect((await bench.sheet(playerId)).clubs).toEqual([]);
-    const history = (await bench.http.get(`/api/players/${playerId}/changes`)).body as { summary: string; why: string; undone: boolean }[];
+    const history = (await bench.http.get(`/api/players/${playerId}/changes`)).body.rows as { summary: string; why: string; undone: boolean }[];
     expect(history[0]).toMatchObject({ summary: '56 deleted', why: 'by mistake', undone: false });
   });
 
@@ -158,7 +158,7 @@ describe('undo', () => {
     await bench.undo(bent.change.id, id).expect(200);
     await bench.undo(bent.change.id).expect(409);
     expect((await bench.sheet(playerId)).clubs[0]).toMatchObject({ name: '56', spec: { loftSetDeg: { value: 56 } } });
-    const readings = (await bench.http.get(`/api/clubs/${clubId}/readings`)).body as { value: number; undone: boolean }[];
+    const readings = (await bench.http.get(`/api/clubs/${clubId}/readings`)).body.rows as { value: number; undone: boolean }[];
     expect(readings.map((one) => [one.value, one.undone])).toEqual([[57, true], [56, false]]);
   });
 

@@ -1,5 +1,5 @@
 import { CALM, USUAL_GROUND, requireCourse, usualHole, type Hole } from '@tasche/core';
-import { courseGroundSchema, roundAirSchema, type ChangeResult, type CircuitView, type Command, type CourseDetails, type ForecastView, type RosterEntry, type RoundChoiceView, type SheetView } from '@tasche/contract';
+import { courseGroundSchema, roundAirSchema, type ChangeResult, type CircuitView, type Command, type CourseDetails, type ForecastView, type Page, type RosterEntry, type RoundChoiceView, type SheetView } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startWeather } from '../../standins/weather/weather.js';
@@ -101,7 +101,7 @@ describe('courses, seasons and events', () => {
     await bench.change(two.map((one) => ({ ...one, swaps: [{ outId: ids[1]!, why: 'too long' }] }) as Command)).expect(409);
     await bench.undo(change.id).expect(409);
     await bench.undo(both.change.id).expect(200);
-    const { body: history } = await bench.http.get(`/api/players/${playerId}/changes`).expect(200);
+    const { body: { rows: history } } = await bench.http.get(`/api/players/${playerId}/changes`).expect(200);
     expect((history as { summary: string }[])[2]!.summary).toBe('Test Open: the bag of Round 1, 4 clubs');
     // The bag goes back, what the player said since stays; then that goes back too.
     const { change: undone } = (await bench.undo(change.id).expect(200)).body as ChangeResult;
@@ -152,7 +152,7 @@ describe('courses, seasons and events', () => {
     const other = await withCourse(bench, { name: 'Other Links' });
     await bench.done([{ do: 'editEvent', eventId: event.id, version: standing.version, set: { name: 'Test Masters', rounds: standing.rounds.map((one, i) => ({ ...one, day: `2026-12-1${i}`, courseId: i === 0 ? one.courseId : other })) } }]);
     expect((await bench.sheet(playerId)).plans[0]).toMatchObject({ name: 'Open week', startsOn: '2026-12-10', endsOn: '2026-12-11', course: 'Test Links, Other Links' });
-    const nextPlan = async () => ((await bench.http.get('/api/players?today=2026-11-25').expect(200)).body as RosterEntry[])[0]!.nextPlan;
+    const nextPlan = async () => ((await bench.http.get('/api/players?today=2026-11-25').expect(200)).body as Page<RosterEntry>).rows[0]!.nextPlan;
     expect(await nextPlan()).toMatchObject({ startsOn: '2026-12-10', rounds: { of: 2, settled: 0 } });
     // A plan that has the event's name keeps having it.
     await bench.done([{ do: 'editPlan', planId, version: (await bench.sheet(playerId)).plans[0]!.version, set: { name: 'Test Masters' } }]);
@@ -240,7 +240,7 @@ describe('the demo', () => {
         expect(() => courseGroundSchema.validateSync(ground, { strict: true })).not.toThrow();
       }
     }
-    const roster = (await demo.http.get('/api/players?today=2026-11-25').expect(200)).body as { player: { id: string; name: string }; clubsOwned: number }[];
+    const { rows: roster } = (await demo.http.get('/api/players?today=2026-11-25').expect(200)).body as Page<RosterEntry>;
     expect(roster.map((entry) => entry.player.name)).toEqual(['Davor Kolar', 'Maren Tveit', 'Oluchi Nwosu', 'Pim Hoekstra']);
     expect(Math.min(...roster.map((entry) => entry.clubsOwned))).toBeGreaterThanOrEqual(20);
     const sheets: SheetView[] = await Promise.all(roster.map((entry) => demo.sheet(entry.player.id)));

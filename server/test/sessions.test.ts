@@ -9,7 +9,7 @@ const DETAILS = { name: 'Home range', heldOn: '2026-11-20', conditions: BASELINE
 const addSession = (playerId: string, id = newId()): Command & { do: 'addSession' } => ({ do: 'addSession', session: { id, playerId, ...DETAILS } });
 
 const strikesOf = async (bench: Workbench, playerId: string, query = '') => (await bench.http.get(`/api/players/${playerId}/strikes${query}`).expect(200)).body as StrikesView;
-const sessionsOf = async (bench: Workbench, playerId: string) => (await bench.http.get(`/api/players/${playerId}/sessions`).expect(200)).body as SessionEntry[];
+const sessionsOf = async (bench: Workbench, playerId: string) => (await bench.http.get(`/api/players/${playerId}/sessions`).expect(200)).body.rows as SessionEntry[];
 
 let bench: Workbench;
 let playerId: string;

@@ -1,5 +1,6 @@
+import { randomUUID } from 'node:crypto';
 import { createServer, type Socket } from 'node:net';
-import { MOST_LINE_CHARACTERS, readServerLine, writeLine, type HitOrder, type MonitorLine } from '@tasche/contract';
+import { MOST_LINE_CHARACTERS, readServerLine, writeLine, type DeviceSession, type HitOrder, type MonitorLine } from '@tasche/contract';
 import { randomFrom, type StrikePart } from '@tasche/core';
 import { simulatedPlayer } from './simulated-player.js';
 
@@ -30,8 +31,7 @@ export interface LaunchMonitor { port: number; close(): Promise<void> }
 
 /**
  * A launch monitor that makes its balls up, at the same line a real one would be at: keeps every ball until it is acknowledged, sends what is
- * not when it is asked to resume, and gets things wrong as real ones do. Its count goes on from the clock, so a device started again never
- * gives a number twice.
+ * not when it is asked to resume, and gets things wrong as real ones do. It counts from 1 within a session of its own each time it is started.
  */
 export async function startLaunchMonitor({ port, device, seed, everyMs, faults }: LaunchMonitorOptions): Promise<LaunchMonitor> {
   const uniform = randomFrom(seed ^ 0x5eed);
@@ -39,7 +39,8 @@ export async function startLaunchMonitor({ port, device, seed, everyMs, faults }
   const kept = new Map<number, StrikeLine>();
   const orders: HitOrder[] = [];
   const sockets = new Set<Socket>();
-  let number = Math.floor(Date.now() / 1000) - 1_700_000_000;
+  const session: DeviceSession = { id: randomUUID(), startedAt: new Date().toISOString() };
+  let number = 0;
   let held: StrikeLine | undefined;
   let timer: NodeJS.Timeout | undefined;
 
@@ -99,7 +100,7 @@ export async function startLaunchMonitor({ port, device, seed, everyMs, faults }
     });
     socket.on('error', () => undefined);
     socket.on('close', () => sockets.delete(socket));
-    socket.write(writeLine({ type: 'hello', device, simulated: true }));
+    socket.write(writeLine({ type: 'hello', device, simulated: true, session }));
   });
   const beat = setInterval(() => { all(writeLine({ type: 'beat' })); }, BEAT_MS);
   await new Promise<void>((resolve, reject) => { server.once('error', reject).listen(port, '127.0.0.1', resolve); });

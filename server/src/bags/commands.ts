@@ -1,4 +1,5 @@
 import { DEFAULT_GAP_SETTINGS, clubsTooMany } from '@tasche/core';
+import { MAX_BAGS_A_PLAYER } from '@tasche/contract';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
 import type { Trail } from '../changes/trail.js';
 import type { Club } from '../clubs/club.js';
@@ -10,6 +11,9 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
     const player = await trail.load('player', bag.playerId);
     if (!player) throw notFound('player');
     if (await trail.load('bag', bag.id)) throw badInput('bag.id: a bag of that id exists already');
+    if (await trail.em.count(Bag, { playerId: bag.playerId, planId: null, removedAt: null }) + trail.created('bag') >= MAX_BAGS_A_PLAYER) {
+      throw ruleBroken(`${player.name} has ${MAX_BAGS_A_PLAYER} bags, the limit. Delete one that is no longer used.`);
+    }
     const first = (await trail.em.count(Bag, { playerId: bag.playerId, removedAt: null })) === 0 && trail.created('bag') === 0;
     const row = trail.create('bag', { ...bag, planId: null, note: '', ready: false, gamer: first });
     await fill(trail, row, clubIds);

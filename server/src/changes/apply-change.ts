@@ -16,49 +16,61 @@ import { Session, sessionView } from '../sessions/session.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { Change, changeView, imagesOf } from './change.js';
 import type { ChangeContext, Done, Handlers } from './handlers.js';
+import { latestDay } from './latest-day.js';
+import { lockFirst, rowsOfCommands } from './lock-players.js';
 import { Trail, ofEveryKind, type EntityKind } from './trail.js';
 
 const HANDLERS: Handlers<CommandName> = { ...playerCommands, ...clubCommands, ...bagCommands, ...planCommands, ...sessionCommands, ...circuitCommands };
 
 /**
  * Does a change, whole or not at all. A change that was done already (its id is known) is answered, not done again.
+ * @param report kept with the change, for whoever asks for it again
  * @throws Refusal
  */
-export async function applyChange(orm: MikroORM, scope: Scope, request: ChangeRequest): Promise<ChangeResult> {
+export async function applyChange(
+  orm: MikroORM, scope: Scope, request: ChangeRequest, report: object | null = null,
+): Promise<ChangeResult> {
   return inWorkspace(orm, scope.workspaceId, async (em) => {
     // The same change sent twice at once: the second waits here and then finds it done.
     await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 0))', [request.id]);
     const done = await em.findOne(Change, { id: request.id });
-    if (done) return resultOf(em, done, touchedBy(done));
+    if (done) return resultOf(em, done, await touchedBy(em, done));
+    await lockFirst(em, scope.workspaceId, rowsOfCommands(request.commands));
     const trail = new Trail(em, scope.workspaceId);
-    const context: ChangeContext = { trail, changeId: request.id, latestDay: latestDayOnEarth() };
+    const context: ChangeContext = { trail, changeId: request.id, latestDay: await latestDay(em) };
     const dones: Done[] = [];
     for (const command of request.commands) {
       const handle = HANDLERS[command.do] as (command: unknown, context: ChangeContext) => Promise<Done>;
       dones.push(await handle(command, context));
     }
-    if (trail.reread.size > 0) trail.images.push({ of: 'readings', id: request.id, withdrawn: false });
+    if (trail.reread.size > 0) trail.images.push({ of: 'readings', id: request.id, withdrawn: false, clubIds: [...trail.reread] });
     return finish(trail, {
       id: request.id, who: scope.who, why: request.why ?? '', summary: summaryOf(dones), playerId: dones[0]!.playerId, undoesId: null,
+      report,
     });
   });
 }
 
 /** Writes the change itself and brings everything derived up to date. */
 export async function finish(
-  trail: Trail, about: Pick<Change, 'id' | 'who' | 'why' | 'summary' | 'playerId' | 'undoesId'>,
+  trail: Trail, about: Pick<Change, 'id' | 'who' | 'why' | 'summary' | 'playerId' | 'undoesId' | 'report'>,
 ): Promise<ChangeResult> {
   await requireWithinLimits(trail);
   const change = trail.em.create(Change, {
-    ...about, workspaceId: trail.workspaceId, at: new Date(), images: trail.images, undoneById: null,
+    ...about, workspaceId: trail.workspaceId, at: new Date(), images: trail.images, rowIds: trail.rowIds(), undoneById: null,
   }, { persist: true });
   await trail.em.flush();
   // The player's row is locked from here on, so that of two changes the later to commit has the higher number.
   await trail.em.execute('update player set revision = revision + 1 where id = any(?::uuid[])', [`{${trail.playerIds().join(',')}}`]);
+  if (CIRCUIT_KINDS.some((kind) => trail.touched[kind].size > 0)) {
+    await trail.em.execute('update workspace set circuit_revision = circuit_revision + 1 where id = ?', [trail.workspaceId]);
+  }
   await refreshSpecs(trail.em, [...trail.reread]);
   return resultOf(trail.em, change, trail.touched);
 }
 
+/** What a whole workspace plays. */
+const CIRCUIT_KINDS = ['course', 'season', 'event'] as const;
 const MOST_NAMED = 3;
 
 function summaryOf(dones: readonly Done[]): string {
@@ -66,21 +78,24 @@ function summaryOf(dones: readonly Done[]): string {
   return dones.length > MOST_NAMED ? `${named}; and ${dones.length - MOST_NAMED} more` : named;
 }
 
-/** Somewhere it is already tomorrow: UTC+14. */
-export function latestDayOnEarth(): string {
-  return new Date(Date.now() + 14 * 3600_000).toISOString().slice(0, 10);
-}
-
 type Touched = Record<EntityKind, ReadonlySet<string>>;
 
-export function touchedBy(change: Change): Touched {
+/** The rows a change touched, as it kept them. */
+export async function touchedBy(em: EntityManager, change: Change): Promise<Touched> {
   const touched = ofEveryKind(() => new Set<string>());
   for (const image of imagesOf(change)) {
     if (image.of === 'bagClubs') touched.bag.add(image.id);
     else if (image.of === 'strikes' || image.of === 'strikeMarks') touched.session.add(image.id);
-    else if (image.of !== 'readings') touched[image.of].add(image.id);
+    else if (image.of === 'readings') (image.clubIds ?? await clubsRead(em, image.id)).forEach((id) => touched.club.add(id));
+    else touched[image.of].add(image.id);
   }
   return touched;
+}
+
+/** The clubs a change of an earlier version brought readings to. */
+async function clubsRead(em: EntityManager, changeId: string): Promise<string[]> {
+  const rows = await em.execute<{ id: string }[]>('select distinct club_id as id from reading where change_id = ?', [changeId]);
+  return rows.map(({ id }) => id);
 }
 
 export async function resultOf(em: EntityManager, change: Change, touched: Touched): Promise<ChangeResult> {

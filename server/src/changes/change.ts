@@ -18,6 +18,10 @@ export const Change = defineEntity({
     summary: p.text(),
     /** A list of RowImage; the ORM's types do not carry unions, so `imagesOf` reads it. */
     images: p.json<object>(),
+    /** The rows it touched, so that a row's changes are found. */
+    rowIds: p.array().columnType('uuid[]'),
+    /** What an import answered, so that it can be answered again. */
+    report: p.json<object>().nullable(),
     undoesId: p.uuid().nullable(),
     undoneById: p.uuid().nullable(),
   },
@@ -28,7 +32,10 @@ export function imagesOf(change: Pick<Change, 'images'>): RowImage[] {
   return change.images as RowImage[];
 }
 
-export function changeView(change: Omit<Change, 'images' | 'workspaceId'>): ChangeView {
+/** A change as a list of changes reads it. */
+export type ChangeRow = Omit<Change, 'images' | 'workspaceId' | 'rowIds' | 'report'>;
+
+export function changeView(change: ChangeRow): ChangeView {
   const { id, at, who, why, summary } = change;
   return {
     id, playerId: change.playerId ?? null, at: new Date(at).toISOString(), who, why, summary,

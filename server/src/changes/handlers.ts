@@ -5,7 +5,7 @@ import { versionBefore, type Trail } from './trail.js';
 export interface ChangeContext {
   trail: Trail;
   changeId: string;
-  /** Today in the latest time zone on earth: a reading may not be dated after it. */
+  /** Nothing may be dated after it. */
   latestDay: string;
 }
 

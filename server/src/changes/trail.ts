@@ -12,7 +12,7 @@ export type RowImage =
   | { of: EntityKind; id: string; before: Record<string, unknown> | null; after: Record<string, unknown>; /** The row's before the change. */ version?: number }
   | { of: 'bagClubs'; id: string; before: readonly string[]; after: readonly string[] }
   /** The readings a change brought, by that change's id. */
-  | { of: 'readings'; id: string; withdrawn: boolean }
+  | { of: 'readings'; id: string; withdrawn: boolean; /** Left out by earlier versions. */ clubIds?: readonly string[] }
   /** The strikes a change brought to a session. */
   | { of: 'strikes'; id: string; changeId: string; withdrawn: boolean }
   /** What strikes of a session were marked as. */
@@ -97,6 +97,11 @@ export class Trail {
     const before = this.#ownedBefore.get(playerId) ?? await this.em.count(Club, { playerId, removedAt: null });
     this.#ownedBefore.set(playerId, before);
     return before + this.created('club');
+  }
+
+  /** Every row this change wrote. */
+  rowIds(): string[] {
+    return [...new Set(Object.values(this.touched).flatMap((ids) => [...ids]))];
   }
 
   /** Every player whose rows this change looked at or wrote. */

@@ -7,6 +7,7 @@ import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { finish, resultOf, touchedBy } from './apply-change.js';
 import { Change, imagesOf } from './change.js';
 import { takenBack } from './taken-back.js';
+import { lockFirst, rowsOfImages } from './lock-players.js';
 import { Trail, plain, type RowImage, type StrikeMark } from './trail.js';
 
 /**
@@ -17,11 +18,13 @@ import { Trail, plain, type RowImage, type StrikeMark } from './trail.js';
  */
 export async function undoChange(orm: MikroORM, scope: Scope, changeId: string, id: string): Promise<ChangeResult> {
   return inWorkspace(orm, scope.workspaceId, async (em) => {
-    const change = await em.findOne(Change, { id: changeId }, { lockMode: LockMode.PESSIMISTIC_WRITE });
-    if (!change) throw notFound('change');
+    const found = await em.findOne(Change, { id: changeId });
+    if (!found) throw notFound('change');
+    await lockFirst(em, scope.workspaceId, rowsOfImages(imagesOf(found)));
+    const change = (await em.findOne(Change, { id: changeId }, { lockMode: LockMode.PESSIMISTIC_WRITE, refresh: true }))!;
     if (change.undoneById === id) {
       const undoing = await em.findOneOrFail(Change, { id });
-      return resultOf(em, undoing, touchedBy(undoing));
+      return resultOf(em, undoing, await touchedBy(em, undoing));
     }
     if (change.undoneById) throw conflict(`"${change.summary}" is undone already.`);
     const trail = new Trail(em, scope.workspaceId);
@@ -32,7 +35,7 @@ export async function undoChange(orm: MikroORM, scope: Scope, changeId: string, 
       first.undoneById = null;
     }
     const summary = change.undoesId ? change.summary.replace(/^Undone: /, 'Redone: ') : `Undone: ${change.summary.replace(/^Redone: /, '')}`;
-    return finish(trail, { id, who: scope.who, why: '', summary, playerId: change.playerId ?? null, undoesId: change.id });
+    return finish(trail, { id, who: scope.who, why: '', summary, playerId: change.playerId ?? null, undoesId: change.id, report: null });
   });
 }
 
@@ -47,7 +50,7 @@ async function revert(trail: Trail, image: RowImage, change: Change): Promise<vo
 }
 
 async function revertReadings(trail: Trail, { id, withdrawn }: Extract<RowImage, { of: 'readings' }>): Promise<void> {
-  const rows = await trail.em.find(ReadingRow, { changeId: id }, { fields: ['clubId'], limit: 100_000 });
+  const rows = await trail.em.find(ReadingRow, { changeId: id }, { fields: ['clubId'] });
   await trail.em.execute('update reading set removed_at = ? where change_id = ?', [withdrawn ? null : new Date(), id]);
   for (const clubId of new Set(rows.map((row) => row.clubId))) {
     const club = await trail.load('club', clubId);
@@ -55,7 +58,7 @@ async function revertReadings(trail: Trail, { id, withdrawn }: Extract<RowImage,
     trail.reread.add(clubId);
     trail.bump('club', club);
   }
-  trail.images.push({ of: 'readings', id, withdrawn: !withdrawn });
+  trail.images.push({ of: 'readings', id, withdrawn: !withdrawn, clubIds: [...new Set(rows.map((row) => row.clubId))] });
 }
 
 async function revertBagClubs(trail: Trail, image: Extract<RowImage, { of: 'bagClubs' }>, change: Change): Promise<void> {

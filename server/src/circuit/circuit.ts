@@ -1,9 +1,11 @@
 import type { CourseGround, Hole, Limits } from '@tasche/core';
 import { MOST_COURSES, MOST_EVENTS, type CircuitView, type CourseSeason, type CourseView, type EventRound, type EventView, type SeasonDetails, type SeasonView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { EntityManager } from '@mikro-orm/postgresql';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import { knownText, type KnownText } from '../http/known-text.js';
 import { notFound, ruleBroken } from '../http/refusal.js';
 import type { ForecastPlace } from '../weather/forecast-source.js';
+import { inWorkspace } from '../workspaces/in-workspace.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
 /** A course: its holes, and what its seasons do to it. */
@@ -81,6 +83,14 @@ export function seasonView({ id, version, name, fromMonth, temperatureC, humidit
 
 export function eventView({ id, version, name, rounds, limits, notes, removedAt }: Event): EventView {
   return { id, version, name, rounds, limits, notes, removed: removedAt != null };
+}
+
+/** Everything the workspace plays, as JSON text, packed; read anew only when a change of it has been made since. */
+export async function knownCircuitText(orm: MikroORM, workspaceId: string): Promise<KnownText> {
+  const [row] = await orm.em.fork().execute<{ revision: string }[]>(
+    'select circuit_revision::text as revision from workspace where id = ?', [workspaceId]);
+  return knownText(`circuit ${workspaceId}`, row?.revision ?? '', async () =>
+    JSON.stringify(await inWorkspace(orm, workspaceId, readCircuit)));
 }
 
 /** Everything the workspace plays. */

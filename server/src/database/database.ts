@@ -9,6 +9,7 @@ import { Migration002Places } from '../migrations/migration-002-places.js';
 import { Migration003Sessions } from '../migrations/migration-003-sessions.js';
 import { Migration004PlanChoosing } from '../migrations/migration-004-plan-choosing.js';
 import { Migration005Courses } from '../migrations/migration-005-courses.js';
+import { Migration006NothingLost } from '../migrations/migration-006-nothing-lost.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
 import { Session } from '../sessions/session.js';
@@ -27,6 +28,7 @@ export async function openDatabase(url: string, options: Partial<Options> = {}):
         { name: 'migration-003-sessions', class: Migration003Sessions },
         { name: 'migration-004-plan-choosing', class: Migration004PlanChoosing },
         { name: 'migration-005-courses', class: Migration005Courses },
+        { name: 'migration-006-nothing-lost', class: Migration006NothingLost },
       ],
       snapshot: false,
       silent: true,
@@ -35,11 +37,24 @@ export async function openDatabase(url: string, options: Partial<Options> = {}):
     connect: false,
     // Every write goes through one transaction that flushes at its end or where it says so.
     flushMode: 'commit',
-    pool: { min: 2, max: 6, idleTimeoutMillis: 30_000 },
-    driverOptions: { connection: { connectionTimeoutMillis: 3000, application_name: 'tasche' } },
+    pool: { min: 2, max: MAX_CONNECTIONS, idleTimeoutMillis: 30_000, acquireTimeoutMillis: ACQUIRE_MS },
+    driverOptions: { connection: { ...CONNECTION, ...LIMITS } },
     ...options,
   });
 }
+
+/** As many as two cores can keep busy, and some for what waits on a lock. */
+const MAX_CONNECTIONS = 10;
+/** A request that gets no connection within this is answered 503. */
+const ACQUIRE_MS = 2000;
+const CONNECTION = { connectionTimeoutMillis: 2000, application_name: 'tasche' };
+/**
+ * Nothing waits for ever: the database ends a statement, a wait for a lock, a transaction that does nothing; and where
+ * the database itself stands still, the driver gives up. Milliseconds.
+ */
+const LIMITS = { statement_timeout: 15_000, lock_timeout: 5000, idle_in_transaction_session_timeout: 30_000, query_timeout: 20_000 };
+/** Bringing tables up to date may take long. */
+const PATIENT: Partial<Options> = { driverOptions: { connection: { ...CONNECTION, connectionTimeoutMillis: 5000 } }, pool: { min: 0, max: 2 } };
 
 export class UnfitDatabase extends Error {
   override readonly name = 'UnfitDatabase';
@@ -49,7 +64,16 @@ export class UnfitDatabase extends Error {
  * Brings the tables up to date. Safe to run from several servers at once: the second waits for the first.
  * @throws UnfitDatabase when the role would walk past row-level security
  */
-export async function migrate(orm: MikroORM): Promise<void> {
+export async function migrate(url: string): Promise<void> {
+  const orm = await openDatabase(url, PATIENT);
+  try {
+    await migrateWith(orm);
+  } finally {
+    await orm.close(true);
+  }
+}
+
+async function migrateWith(orm: MikroORM): Promise<void> {
   const [role] = await orm.em.fork().execute<{ rolname: string; walks_past: boolean }[]>(
     'select rolname, rolsuper or rolbypassrls as walks_past from pg_roles where rolname = current_user');
   if (role?.walks_past) {

@@ -13,16 +13,20 @@ const DEMO_WORKSPACE = '7a5c4e00-0000-4000-8000-00000000de30';
 const SHEET_WRITTEN_ON = '2026-09-26';
 
 /**
- * Loads the Meridian Swing once, through the same door as everybody's changes. Their ids are fixed and a known change is not
- * done again, so a second load does nothing and one cut short is finished by the next.
+ * Loads the Meridian Swing, through the same door as everybody's changes, and marks its workspace when all of it is there.
+ * Once marked it is never looked at again, whatever was renamed or deleted in it. Ids are fixed and a known change is not
+ * done again, so a load that was cut short is finished by the next.
  */
 export async function loadDemo(orm: MikroORM): Promise<void> {
-  await orm.em.fork().transactional(async (em) => {
-    if (await em.findOne(Workspace, { id: DEMO_WORKSPACE })) return;
-    em.create(Workspace, { id: DEMO_WORKSPACE, name: WORKSPACE_NAME, person: REP, createdAt: new Date(0) }, { persist: true });
+  const loaded = await orm.em.fork().transactional(async (em) => {
+    const standing = await em.findOne(Workspace, { id: DEMO_WORKSPACE });
+    if (!standing) em.create(Workspace, { id: DEMO_WORKSPACE, name: WORKSPACE_NAME, person: REP, createdAt: new Date(0), demoLoadedAt: null }, { persist: true });
+    return standing?.demoLoadedAt != null;
   });
+  if (loaded) return;
   await loadCircuit(orm);
   for (const [i, player] of DEMO_PLAYERS.entries()) await loadPlayer(orm, player, i);
+  await orm.em.fork().nativeUpdate(Workspace, { id: DEMO_WORKSPACE }, { demoLoadedAt: new Date() });
 }
 
 /** Where ids of what is no single player's begin. */
@@ -99,7 +103,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
     });
     version.set(clubId, (version.get(clubId) ?? 1) + 1);
   }
-  await loadSessions(orm, player.name, index);
+  await loadSessions(orm, player.name, index, idOf);
   if (!player.plan) return;
   const { swaps, inDays, lasts, needs, event, choosing, ...plan } = player.plan;
   const planId = demoId(index, 50);
@@ -125,14 +129,14 @@ function needOf([yd, weight, what, leftYd]: NonNullable<NonNullable<DemoPlayer['
 }
 
 /** What the player hit, through the same door as a session written down by hand. */
-async function loadSessions(orm: MikroORM, name: string, index: number): Promise<void> {
+async function loadSessions(orm: MikroORM, name: string, index: number, idOf: (club: string) => string): Promise<void> {
   const playerId = demoId(index, 0);
   const { clubs } = await readSheet(orm, DEMO_WORKSPACE, playerId, null);
   for (const [i, session] of DEMO_SESSIONS.filter((one) => one.player === name).entries()) {
     const sessionId = demoId(index, 700 + i);
     const heldOn = dayFromNow(-session.daysAgo);
     const strikes = demoStrikes(session, (club, shot) => {
-      const found = clubs.find((one) => one.name === club);
+      const found = clubs.find((one) => one.id === idOf(club));
       const known = found && (shotIn(found.spec, `shot.${shot}`) ?? shotIn(found.spec, 'shot.full'));
       if (!found || !known) throw new Error(`${name} has no carry for the ${club}`);
       return { id: found.id, kind: found.kind, loftDeg: playingLoft(found.spec)?.deg, carryM: known.carryM };

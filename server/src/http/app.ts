@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
+import compression from 'compression';
 import express, { type Express, type Request } from 'express';
 import helmet from 'helmet';
 import type { MikroORM } from '@mikro-orm/postgresql';
@@ -8,14 +9,17 @@ import type { Scope } from '../workspaces/in-workspace.js';
 import type { MonitorLink } from '../monitor/monitor-link.js';
 import type { StrikeNews } from '../monitor/strike-news.js';
 import type { ForecastSource } from '../weather/forecast-source.js';
+import { onlyForHosts } from './allowed-hosts.js';
 import { api } from './api.js';
-import { answerProblem, notForOthers } from './problems.js';
+import { answerProblem } from './problems.js';
 
 export interface AppOptions {
   orm: MikroORM;
   /** Who asks. The demo's answer is always the same; real sign-in will replace this. */
   signIn: (request: Request) => Promise<Scope & { workspaceName: string }>;
   log: Logger;
+  /** Host names this server is told to serve, besides loopback. */
+  hosts?: readonly string[];
   /** The built web part; left out where only the API is wanted. */
   webFolder?: string;
   /** Tells of strikes other servers took; without it live boards look by themselves. */
@@ -27,9 +31,12 @@ export interface AppOptions {
 }
 
 /** The whole web application. It keeps nothing in memory or on disk between requests. */
-export function createApp({ orm, signIn, log, webFolder, news, monitor, weather }: AppOptions): Express {
+export function createApp({ orm, signIn, log, hosts = [], webFolder, news, monitor, weather }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
+  // Parameters are read by `readQuery`, which knows which there are.
+  app.set('query parser', false);
+  app.use(onlyForHosts(hosts));
   app.use(helmet({
     contentSecurityPolicy: {
       useDefaults: false,
@@ -47,7 +54,11 @@ export function createApp({ orm, signIn, log, webFolder, news, monitor, weather 
     },
     strictTransportSecurity: false,
   }));
-  app.use('/api', notForOthers, api({ orm, signIn, news, monitor, weather }));
+  app.use(compression({ filter: (request, response) => response.getHeader('content-type') !== 'text/event-stream' && compression.filter(request, response) }));
+  app.use('/api', (_request, response, next) => {
+    response.setHeader('cache-control', 'no-store');
+    next();
+  }, api({ orm, signIn, news, monitor, weather }));
   if (webFolder && existsSync(webFolder)) {
     app.use('/assets', express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
     app.use(express.static(webFolder, { index: false }));

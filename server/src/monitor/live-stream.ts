@@ -8,10 +8,14 @@ import { inWorkspace } from '../workspaces/in-workspace.js';
 import type { StrikeNews } from './strike-news.js';
 
 /** Streams open at once; each is a phone or a laptop beside the mat. */
-const MOST_STREAMS = 200;
+const MAX_STREAMS = 200;
 let streams = 0;
 /** Looks by itself when no news came: news may be lost with a connection, strikes are not. */
 const LOOK_MS = 3000;
+/** Bytes that may wait for a board; past it nothing more is read for it. */
+const MAX_BUFFERED_BYTES = 256_000;
+/** A board that takes nothing for so long is cut off, and catches up when it comes back. */
+const DRAIN_MS = 10_000;
 
 export interface LiveStream {
   orm: MikroORM;
@@ -28,23 +32,31 @@ export interface LiveStream {
  * where it was, and gets what it missed.
  */
 export async function streamStrikes(response: Response, { orm, workspaceId, sessionId, after, news, monitor }: LiveStream): Promise<void> {
-  if (streams >= MOST_STREAMS) throw new Refusal(429, { error: 'too-many-requests', message: 'Too many live boards are open; close one.' });
-  if (!await inWorkspace(orm, workspaceId, (em) => em.findOne(Session, { id: sessionId, removedAt: null }))) throw notFound('session');
+  if (streams >= MAX_STREAMS) throw new Refusal(429, { error: 'too-many-requests', message: 'Too many live boards are open; close one.' });
   streams += 1;
-  let open = true;
+  try {
+    if (!await inWorkspace(orm, workspaceId, (em) => em.findOne(Session, { id: sessionId, removedAt: null }))) throw notFound('session');
+    await sendStrikes(response, { orm, workspaceId, sessionId, after, news, monitor });
+  } finally {
+    streams -= 1;
+  }
+}
+
+async function sendStrikes(response: Response, { orm, workspaceId, sessionId, after, news, monitor }: LiveStream): Promise<void> {
   let wake: (() => void) | undefined;
   let due = true;
   const stop = news?.on(sessionId, () => { due = true; wake?.(); });
-  response.on('close', () => { open = false; wake?.(); });
+  const isOpen = () => !response.destroyed && !response.closed;
+  response.on('close', () => { wake?.(); });
   response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' });
   response.write('retry: 1000\n\n');
   let cursor = after;
-  let told = '';
+  let monitorSent = '';
   try {
-    while (open) {
+    while (isOpen()) {
       due = false;
       const view = JSON.stringify(monitor());
-      if (view !== told) response.write(`event: monitor\ndata: ${told = view}\n\n`);
+      if (view !== monitorSent) response.write(`event: monitor\ndata: ${monitorSent = view}\n\n`);
       const arrivals = await inWorkspace(orm, workspaceId, (em) => readArrivals(em, sessionId, cursor)).catch(() => undefined);
       // The database is away: the browser's own retry asks again from where it is.
       if (!arrivals) break;
@@ -52,16 +64,34 @@ export async function streamStrikes(response: Response, { orm, workspaceId, sess
         cursor = arrival;
         response.write(eventOf(arrival, strike));
       }
+      // Nothing more is read for a board that does not read; what it misses is still in the database.
+      if (!await drained(response)) break;
       if (arrivals.length > 0) continue;
       response.write(': here\n\n');
-      if (!due && open) await new Promise<void>((resolve) => { wake = resolve; setTimeout(resolve, LOOK_MS); });
+      if (!due && isOpen()) await new Promise<void>((resolve) => { wake = resolve; setTimeout(resolve, LOOK_MS).unref(); });
       wake = undefined;
     }
   } finally {
-    streams -= 1;
     stop?.();
-    response.end();
+    if (response.writableLength > MAX_BUFFERED_BYTES) response.destroy();
+    else response.end('event: catch-up\ndata: {}\n\n');
   }
+}
+
+/** Whether what was written has gone out, or fits into a small buffer; false for a board that reads too slowly. */
+async function drained(response: Response): Promise<boolean> {
+  if (response.writableLength <= MAX_BUFFERED_BYTES) return true;
+  return new Promise<boolean>((resolve) => {
+    const timer = setTimeout(() => { done(false); }, DRAIN_MS);
+    const done = (isDrained: boolean) => {
+      clearTimeout(timer);
+      response.off('drain', onDrain).off('close', onClose);
+      resolve(isDrained);
+    };
+    const onDrain = () => { done(true); };
+    const onClose = () => { done(false); };
+    response.on('drain', onDrain).on('close', onClose);
+  });
 }
 
 function eventOf(arrival: number, strike: StrikeView): string {

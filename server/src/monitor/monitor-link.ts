@@ -2,11 +2,14 @@ import { connect, type Socket } from 'node:net';
 import { MOST_LINE_CHARACTERS, SILENCE_MS, readMonitorLine, writeLine, type HitOrder, type MonitorView, type ServerLine } from '@tasche/contract';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
-import { isAway } from '../http/problems.js';
+import { databaseState } from '../database/database-state.js';
 import { Session } from '../sessions/session.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
 import { lineSplitter } from './line-splitter.js';
-import { monitorKey, monitorPrefix, setAside, takeStrike } from './take-strike.js';
+import { knownUpTo, monitorKey, noteBall, setAside, takeStrike, type DeviceInSession } from './take-strike.js';
+
+/** The moment of a ball whose own cannot be read. */
+const NO_MOMENT = '1970-01-01T00:00:00Z';
 
 export interface MonitorLinkOptions { orm: MikroORM; workspaceId: string; host: string; port: number; log: Logger; silenceMs?: number }
 
@@ -20,10 +23,10 @@ export interface MonitorLink {
 
 const FIRST_WAIT_MS = 300;
 const LONGEST_WAIT_MS = 5000;
-/** Asked for again on every new connection: balls that came late, or out of order, when the last one broke. Those that are known are not kept twice. */
-const REPLAY = 100;
+/** The session of a device that names none. */
+const ONLY_SESSION = 'only';
 /** Lines waiting for the database; past it the monitor is left to wait. */
-const MOST_WAITING = 200;
+const MAX_WAITING = 200;
 
 /**
  * Holds a line to a launch monitor for as long as the server runs: takes it up again when it breaks or falls silent, keeps each ball in a
@@ -31,7 +34,7 @@ const MOST_WAITING = 200;
  */
 export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SILENCE_MS }: MonitorLinkOptions): MonitorLink {
   let socket: Socket | undefined;
-  let device: string | null = null;
+  let here: DeviceInSession | null = null;
   let simulated = false;
   let closed = false;
   let wait = FIRST_WAIT_MS;
@@ -41,24 +44,26 @@ export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SIL
 
   const again = () => {
     socket = undefined;
-    device = null;
+    here = null;
     if (closed || timer) return;
     timer = setTimeout(() => { timer = undefined; open(); }, wait);
     timer.unref();
     wait = Math.min(wait * 2, LONGEST_WAIT_MS);
   };
 
-  /** One line after the other, in the order they came. */
+  /**
+   * One line after the other, in the order they came. Once one could not be kept, those that came after it on the same
+   * connection are dropped too: the monitor has no answer to any of them, and sends them again.
+   */
   const queue = (of: Socket, job: () => Promise<void>) => {
     waiting += 1;
-    if (waiting > MOST_WAITING) of.pause();
-    work = work.then(job).catch((error: unknown) => {
-      // The database is away: the line is dropped, and the monitor sends again what it has no answer to.
-      log.warn({ error }, 'a line of the monitor could not be kept');
+    if (waiting > MAX_WAITING) of.pause();
+    work = work.then(() => (of.destroyed ? undefined : job())).catch((err: unknown) => {
+      log.warn({ err }, 'a line of the monitor could not be kept');
       of.destroy();
     }).finally(() => {
       waiting -= 1;
-      if (waiting <= MOST_WAITING / 2) of.resume();
+      if (waiting <= MAX_WAITING / 2) of.resume();
     });
   };
 
@@ -70,34 +75,42 @@ export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SIL
       line = readMonitorLine(text);
     } catch (error) {
       const reason = (error as Error).message;
-      queue(from, () => inWorkspace(orm, workspaceId, async (em) => {
-        const session = await em.findOne(Session, { live: true, removedAt: null });
-        await setAside(em, workspaceId, session?.id ?? null, text, reason);
-      }));
+      const of = here;
+      const number = numberIn(text);
+      queue(from, async () => {
+        await inWorkspace(orm, workspaceId, async (em) => {
+          // Sent again before its answer arrived: it lies aside already.
+          if (of && number !== undefined && !await noteBall(em, workspaceId, of, number, NO_MOMENT)) return;
+          const session = await em.findOne(Session, { live: true, removedAt: null });
+          await setAside(em, workspaceId, session?.id ?? null, text, reason);
+        });
+        if (number !== undefined) send(from, { type: 'ack', number });
+      });
       return;
     }
     if (line.type === 'beat') return;
     if (line.type === 'hello') {
-      const name = line.device;
-      ({ device, simulated } = line);
+      const of: DeviceInSession = { device: line.device, deviceSession: line.session?.id ?? ONLY_SESSION };
+      here = of;
+      ({ simulated } = line);
       wait = FIRST_WAIT_MS;
       queue(from, async () => {
-        const [row] = await inWorkspace(orm, workspaceId, (em) => em.execute<{ last: number | null }[]>(
-          `select max(split_part(device_key, ':', 3)::int) as last from (
-             select device_key from strike where starts_with(device_key, ?) union all select device_key from set_aside where starts_with(device_key, ?)) known`, [monitorPrefix(name), monitorPrefix(name)]));
-        send(from, { type: 'resume', after: Math.max(0, (row?.last ?? 0) - REPLAY) });
+        send(from, { type: 'resume', after: await inWorkspace(orm, workspaceId, (em) => knownUpTo(em, of)) });
       });
       return;
     }
-    if (device === null) return;
-    const [name, strike] = [device, line];
+    if (here === null) return;
+    const [of, strike] = [here, line];
     queue(from, async () => {
       try {
-        await inWorkspace(orm, workspaceId, (em) => takeStrike(em, workspaceId, name, strike));
-      } catch (error) {
-        if (isAway(error)) throw error;
-        log.error({ error, number: strike.number }, 'a ball the database refuses');
-        await inWorkspace(orm, workspaceId, (em) => setAside(em, workspaceId, null, text, 'the database refused it', monitorKey(name, strike.number)));
+        await inWorkspace(orm, workspaceId, (em) => takeStrike(em, workspaceId, of, strike));
+      } catch (err) {
+        if (databaseState(err)) throw err;
+        log.error({ err, number: strike.number }, 'a ball the database refuses');
+        await inWorkspace(orm, workspaceId, async (em) => {
+          await noteBall(em, workspaceId, of, strike.number, strike.at);
+          await setAside(em, workspaceId, null, text, 'the database refused it', monitorKey(of, strike.number, strike.at));
+        });
       }
       send(from, { type: 'ack', number: strike.number });
     });
@@ -121,9 +134,9 @@ export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SIL
   open();
 
   return {
-    view: () => ({ state: device === null ? 'away' : 'here', device, simulated }),
+    view: () => ({ state: here === null ? 'away' : 'here', device: here?.device ?? null, simulated }),
     hit(order) {
-      if (!socket || device === null || !simulated) return false;
+      if (!socket || here === null || !simulated) return false;
       send(socket, { type: 'hit', ...order });
       return true;
     },
@@ -134,4 +147,14 @@ export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SIL
       await work;
     },
   };
+}
+
+/** The number of a strike that cannot be taken otherwise, so that it is answered all the same. */
+function numberIn(text: string): number | undefined {
+  try {
+    const { type, number } = JSON.parse(text) as { type?: unknown; number?: unknown };
+    return type === 'strike' && Number.isInteger(number) && (number as number) >= 1 && (number as number) < 2 ** 31 ? number as number : undefined;
+  } catch {
+    return undefined;
+  }
 }

@@ -47,8 +47,8 @@ export function listenForStrikes(databaseUrl: string, log: Logger): StrikeNews {
       client = fresh;
       wait = FIRST_WAIT_MS;
       for (const name of events.eventNames()) events.emit(name);
-    } catch (error) {
-      log.warn({ error }, 'no news of strikes yet');
+    } catch (err) {
+      log.warn({ err }, 'no news of strikes yet');
       await fresh.end().catch(() => undefined);
       again();
     }

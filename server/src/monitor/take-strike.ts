@@ -3,31 +3,53 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import { Club } from '../clubs/club.js';
 import { BY_HAND, Session } from '../sessions/session.js';
-import { insertStrikes, knownKeys, lockStrikes } from '../strikes/insert-strikes.js';
+import { insertStrikes, lockStrikes } from '../strikes/insert-strikes.js';
 import { tellOfStrikes } from './strike-news.js';
 
 type StrikeLine = Extract<MonitorLine, { type: 'strike' }>;
 
-/** What a monitor's balls are all called. */
-export function monitorPrefix(device: string): string {
-  return `monitor:${encodeURIComponent(device)}:`;
+/** A device, and the session it counts its balls within; one that names none has one for ever. */
+export interface DeviceInSession { device: string; deviceSession: string }
+
+/**
+ * What tells a ball from every other: device, session, number and moment. A device that counts from 1 again within one
+ * session gives the same numbers at other moments, and they are other balls.
+ */
+export function monitorKey({ device, deviceSession }: DeviceInSession, number: number, at: string): string {
+  return `monitor:${encodeURIComponent(device)}:${encodeURIComponent(deviceSession)}:${number}:${Date.parse(at)}`;
 }
 
-/** What a monitor calls one ball, for ever. */
-export function monitorKey(device: string, number: number): string {
-  return `${monitorPrefix(device)}${number}`;
+/**
+ * The number up to which every ball of a device's session is here, kept or set aside. A gap, or one number far too high,
+ * makes it send again from the gap; what is known already is passed over.
+ */
+export async function knownUpTo(em: EntityManager, { device, deviceSession }: DeviceInSession): Promise<number> {
+  const [row] = await em.execute<{ last: number }[]>(
+    `select coalesce(max(number), 0) as last from (
+       select number, row_number() over (order by number) as place from (
+         select distinct number from monitor_ball where device = ? and device_session = ?) numbers
+     ) counted where number = place`, [device, deviceSession]);
+  return row!.last;
+}
+
+/** Notes a ball as answered. @returns false for one that was before */
+export async function noteBall(em: EntityManager, workspaceId: string, of: DeviceInSession, number: number, at: string): Promise<boolean> {
+  const rows = await em.execute<{ number: number }[]>(
+    `insert into monitor_ball (workspace_id, device, device_session, number, hit_at) values (?, ?, ?, ?, ?::timestamptz)
+     on conflict do nothing returning number`, [workspaceId, of.device, of.deviceSession, number, at]);
+  return rows.length > 0;
 }
 
 /** Keeps a ball in the live session, once however often it is sent. With no live session, or no club to give it to, it is set aside. */
-export async function takeStrike(em: EntityManager, workspaceId: string, device: string, { number, at, club, strike }: StrikeLine): Promise<void> {
-  const deviceKey = monitorKey(device, number);
+export async function takeStrike(em: EntityManager, workspaceId: string, of: DeviceInSession, { number, at, club, strike }: StrikeLine): Promise<void> {
+  if (!await noteBall(em, workspaceId, of, number, at)) return;
+  const { device } = of;
+  const deviceKey = monitorKey(of, number, at);
   const session = await em.findOne(Session, { live: true, removedAt: null });
   if (!session) return setAside(em, workspaceId, null, JSON.stringify(strike), 'no session was open for it', deviceKey);
   const target = await clubOf(em, session, club);
   if (!target) return setAside(em, workspaceId, session.id, JSON.stringify(strike), club === null ? 'no club was in hand' : `no club of the locker is "${club}"`, deviceKey);
   await lockStrikes(em, session.id);
-  // Sent again after another session was opened: it stands in the first.
-  if ((await knownKeys(em, session.playerId, [deviceKey])).size > 0) return;
   const kept = await insertStrikes(em, session, [{ id: newId(), ...target, number, hitAt: at, builtOn: session.heldOn, given: strike, deviceKey, changeId: null }]);
   if (kept === 0) return;
   if (session.source === BY_HAND) await em.execute('update session set source = ? where id = ?', [device, session.id]);

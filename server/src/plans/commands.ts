@@ -1,4 +1,4 @@
-import { emptyRound, type PlanRound } from '@tasche/contract';
+import { MAX_PLANS_A_PLAYER, emptyRound, type PlanRound } from '@tasche/contract';
 import { SwapError, applySwaps } from '@tasche/core';
 import { Bag } from '../bags/bag.js';
 import { fill, loadClubFor } from '../bags/commands.js';
@@ -6,12 +6,15 @@ import { requireVersion, type Handlers } from '../changes/handlers.js';
 import { requireUntouched } from '../changes/since-seen.js';
 import type { Trail } from '../changes/trail.js';
 import { badInput, notFound, ruleBroken } from '../http/refusal.js';
-import type { Plan } from './plan.js';
+import { Plan } from './plan.js';
 
 export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'removePlan' | 'editRound' | 'setRoundBag'> = {
   async addPlan({ plan: { bagId, eventId = null, ...plan } }, { trail }) {
     const player = await trail.load('player', plan.playerId);
     if (!player) throw notFound('player');
+    if (await trail.em.count(Plan, { playerId: plan.playerId, removedAt: null }) + trail.created('plan') >= MAX_PLANS_A_PLAYER) {
+      throw ruleBroken(`${player.name} has ${MAX_PLANS_A_PLAYER} plans, the limit. Delete old ones.`);
+    }
     if (await trail.load('plan', plan.id)) throw badInput('plan.id: a plan of that id exists already');
     if (await trail.load('bag', bagId)) throw badInput('plan.bagId: a bag of that id exists already');
     if (eventId !== null) { const event = await trail.load('event', eventId); if (!event || event.removedAt) throw notFound('event'); }

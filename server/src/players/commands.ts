@@ -1,10 +1,14 @@
-import type { Command } from '@tasche/contract';
+import { MAX_PLAYERS, type Command } from '@tasche/contract';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
 import { plain } from '../changes/trail.js';
-import { badInput, notFound } from '../http/refusal.js';
+import { badInput, notFound, ruleBroken } from '../http/refusal.js';
+import { Player } from './player.js';
 
 export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
   async addPlayer({ player }, { trail }) {
+    if (await trail.em.count(Player, { removedAt: null }) + trail.created('player') >= MAX_PLAYERS) {
+      throw ruleBroken(`A workspace holds at most ${MAX_PLAYERS} players.`);
+    }
     if (await trail.load('player', player.id)) throw badInput('player.id: a player of that id exists already');
     trail.create('player', { notes: '', ...player, gapSettings: {}, baseline: null, archived: false });
     return { playerId: player.id, summary: `${player.name} added to the roster` };

@@ -1,51 +1,102 @@
 import { gaps, ladderClub } from '@tasche/core';
-import type { RosterEntry } from '@tasche/contract';
+import type { Page, RosterEntry } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { changeView, type Change } from '../changes/change.js';
+import { LRUCache } from 'lru-cache';
+import { changeView, type ChangeRow } from '../changes/change.js';
 import type { Club } from '../clubs/club.js';
+import type { NameCursor } from '../http/cursors.js';
 import { Player, playerView } from './player.js';
 
-const MOST_PLAYERS = 200;
-
 type GamerClub = Pick<Club, 'id' | 'name' | 'kind' | 'spec'> & { playerId: string; bagId: string };
+/** What of an entry changes with the player's own rows alone. */
+type Known = Pick<RosterEntry, 'gamer' | 'clubsOwned' | 'lastChange'>;
 
-/** The rep's day: every player with the gamer's verdict, the next plan, the last change. */
-export async function readRoster(em: EntityManager, today: string): Promise<RosterEntry[]> {
-  const players = await em.find(Player, { removedAt: null }, { orderBy: { name: 'asc' }, limit: MOST_PLAYERS });
-  const ids = `{${players.map((player) => player.id).join(',')}}`;
+/** Verdicts as they were last worked out, by player and revision: any server may keep its own. */
+const known = new LRUCache<string, Known & { revision: string }>({ max: 5000 });
+
+interface NextPlan {
+  id: string; playerId: string; name: string; course: string; startsOn: string; endsOn: string; swaps: number;
+  ofRounds: number | null; settled: number;
+}
+
+/**
+ * The rep's day, a page of it: players by name with the gamer's verdict, the next plan, the last change.
+ * @param today YYYY-MM-DD where the reader is
+ */
+export async function readRoster(em: EntityManager, today: string, limit: number, after?: NameCursor): Promise<Page<RosterEntry>> {
+  const standing = { removedAt: null };
+  const where = after ? { ...standing, $or: [{ name: { $gt: after.name } }, { name: after.name, id: { $gt: after.id } }] } : standing;
+  const found = await em.find(Player, where, { orderBy: { name: 'asc', id: 'asc' }, limit: limit + 1 });
+  const players = found.slice(0, limit);
+  const last = players.at(-1);
+  await learn(em, players);
+  const plans = await nextPlans(em, today, players);
+  return {
+    rows: players.map((player): RosterEntry => {
+      const { gamer, clubsOwned, lastChange } = known.get(keyOf(player))!;
+      return { player: playerView(player), gamer, clubsOwned, nextPlan: plans.get(player.id) ?? null, lastChange };
+    }),
+    total: await em.count(Player, standing),
+    next: found.length > limit && last ? `${last.name}_${last.id}` : null,
+  };
+}
+
+function keyOf(player: Player): string {
+  return `${player.workspaceId} ${player.id}`;
+}
+
+/** Works out what is not known yet, or was changed since. */
+async function learn(em: EntityManager, players: readonly Player[]): Promise<void> {
+  const revisions = await em.execute<{ id: string; revision: string }[]>(
+    `select id, revision::text || case when exists (
+       select 1 from club where player_id = player.id and spec_due <= (now() at time zone 'UTC')::date and removed_at is null)
+       then ' ' || (now() at time zone 'UTC')::date::text else '' end as revision
+     from player where id = any(?::uuid[])`, [idList(players)]);
+  const revisionOf = new Map(revisions.map(({ id, revision }) => [id, revision]));
+  const changed = players.filter((player) => known.get(keyOf(player))?.revision !== revisionOf.get(player.id));
+  if (changed.length === 0) return;
+  const ids = idList(changed);
   const gamers = await em.execute<{ bagId: string; playerId: string }[]>(
     `select id as "bagId", player_id as "playerId" from bag where gamer and removed_at is null and player_id = any(?::uuid[])`, [ids]);
   const gamerClubs = await em.execute<GamerClub[]>(
-    `select club.id, club.name, club.kind, club.spec, bag.player_id as "playerId", bag.id as "bagId"
+    `select club.id, club.name, club.kind, case when spec_due <= (now() at time zone 'UTC')::date
+         then spec_as_of(club.id, (now() at time zone 'UTC')::date) else club.spec end as spec,
+       bag.player_id as "playerId", bag.id as "bagId"
      from bag join bag_club on bag_club.bag_id = bag.id join club on club.id = bag_club.club_id
      where bag.gamer and bag.removed_at is null and bag.player_id = any(?::uuid[]) order by bag_club.place`, [ids]);
   const owned = await em.execute<{ playerId: string; count: number }[]>(
     `select player_id as "playerId", count(*)::int as count from club
      where removed_at is null and player_id = any(?::uuid[]) group by player_id`, [ids]);
-  const plans = await em.execute<{ id: string; playerId: string; name: string; course: string; startsOn: string; endsOn: string; swaps: number; ofRounds: number | null; settled: number }[]>(
+  const changes = await em.execute<ChangeRow[]>(
+    `select last.* from unnest(?::uuid[]) as one(player_id), lateral (
+       select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId", undone_by_id as "undoneById"
+       from change where change.player_id = one.player_id and undoes_id is null and undone_by_id is null order by at desc, id limit 1
+     ) last`, [ids]);
+  for (const player of changed) {
+    const gamer = gamers.find((bag) => bag.playerId === player.id);
+    const lastChange = changes.find((change) => change.playerId === player.id);
+    known.set(keyOf(player), {
+      revision: revisionOf.get(player.id) ?? '',
+      gamer: gamer ? verdictOf(gamer.bagId, gamerClubs.filter((club) => club.playerId === player.id), player) : null,
+      clubsOwned: owned.find((row) => row.playerId === player.id)?.count ?? 0,
+      lastChange: lastChange ? changeView(lastChange) : null,
+    });
+  }
+}
+
+async function nextPlans(em: EntityManager, today: string, players: readonly Player[]): Promise<Map<string, NonNullable<RosterEntry['nextPlan']>>> {
+  const plans = await em.execute<NextPlan[]>(
     `select distinct on (player_id) id, player_id as "playerId", name, course, starts_on::text as "startsOn", ends_on::text as "endsOn",
        jsonb_array_length(swaps) as swaps, (select jsonb_array_length(event.rounds) from event where event.id = plan.event_id) as "ofRounds",
        (select count(*) from event, jsonb_array_elements(plan.rounds) as own, jsonb_array_elements(event.rounds) as round
         where event.id = plan.event_id and own ->> 'roundId' = round ->> 'id' and own ->> 'bagId' is not null)::int as settled
-     from plan where removed_at is null and ends_on >= ? and player_id = any(?::uuid[]) order by player_id, starts_on, id`, [today, ids]);
-  const changes = await em.execute<(Omit<Change, 'images' | 'workspaceId'>)[]>(
-    `select last.* from unnest(?::uuid[]) as one(player_id), lateral (
-       select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId", undone_by_id as "undoneById"
-       from change where change.player_id = one.player_id and undoes_id is null and undone_by_id is null order by at desc limit 1
-     ) last`, [ids]);
-  return players.map((player): RosterEntry => {
-    const gamer = gamers.find((bag) => bag.playerId === player.id);
-    const clubs = gamerClubs.filter((club) => club.playerId === player.id);
-    const plan = plans.find((one) => one.playerId === player.id);
-    const last = changes.find((change) => change.playerId === player.id);
-    return {
-      player: playerView(player),
-      gamer: gamer ? verdictOf(gamer.bagId, clubs, player) : null,
-      clubsOwned: owned.find((row) => row.playerId === player.id)?.count ?? 0,
-      nextPlan: plan ? { id: plan.id, name: plan.name, course: plan.course, startsOn: plan.startsOn, endsOn: plan.endsOn, swaps: plan.swaps, rounds: plan.ofRounds === null ? null : { of: plan.ofRounds, settled: plan.settled } } : null,
-      lastChange: last ? changeView(last) : null,
-    };
-  });
+     from plan where removed_at is null and ends_on >= ? and player_id = any(?::uuid[]) order by player_id, starts_on, id`, [today, idList(players)]);
+  return new Map(plans.map(({ playerId, ofRounds, settled, ...plan }) =>
+    [playerId, { ...plan, rounds: ofRounds === null ? null : { of: ofRounds, settled } }]));
+}
+
+function idList(players: readonly Player[]): string {
+  return `{${players.map((player) => player.id).join(',')}}`;
 }
 
 function verdictOf(bagId: string, clubs: readonly GamerClub[], player: Player): RosterEntry['gamer'] {

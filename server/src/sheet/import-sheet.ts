@@ -1,11 +1,12 @@
 import {
-  TableError, parseLockerDocument, planImport, readSheetCsv, type ChangeResult, type Command, type ImportPlan, type LockerDocument, type SheetView,
+  TableError, checkJsonLimits, fieldProblems, parseLockerDocument, planImport, readSheetCsv, type ChangeResult, type Command, type ImportPlan, type LockerDocument, type SheetView,
 } from '@tasche/contract';
 import { sameValue } from '@tasche/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import * as yup from 'yup';
-import { applyChange } from '../changes/apply-change.js';
+import { applyChange, resultOf, touchedBy } from '../changes/apply-change.js';
+import { Change } from '../changes/change.js';
 import { badInput, ruleBroken } from '../http/refusal.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { readSheet } from './read-sheet.js';
@@ -31,6 +32,8 @@ export interface ImportAnswer {
  * @throws Refusal when the file cannot be read, or has bad rows and only all of it would do
  */
 export async function importSheet(orm: MikroORM, scope: Scope, request: ImportRequest): Promise<ImportAnswer> {
+  const answered = request.take === 'none' ? null : await answeredBefore(orm, scope, request.changeId);
+  if (answered) return answered;
   const sheet = await readSheet(orm, scope.workspaceId, request.playerId, null);
   const { plan, extra } = request.format === 'csv' ? planCsv(request, sheet) : await planJson(orm, scope, request, sheet);
   if (request.take === 'none') return { plan, result: null };
@@ -42,8 +45,16 @@ export async function importSheet(orm: MikroORM, scope: Scope, request: ImportRe
   }
   const commands = [...commandsOf(plan, request), ...extra];
   if (commands.length === 0) return { plan, result: null };
-  const result = await applyChange(orm, scope, { id: request.changeId, why: `import of ${request.format.toUpperCase()}`, commands });
+  const result = await applyChange(orm, scope, { id: request.changeId, why: `import of ${request.format.toUpperCase()}`, commands }, plan);
   return { plan, result };
+}
+
+/** What an import answered when it was first sent. */
+async function answeredBefore(orm: MikroORM, scope: Scope, changeId: string): Promise<ImportAnswer | null> {
+  return inWorkspace(orm, scope.workspaceId, async (em) => {
+    const done = await em.findOne(Change, { id: changeId });
+    return done?.report ? { plan: done.report as unknown as ImportPlan, result: await resultOf(em, done, await touchedBy(em, done)) } : null;
+  });
 }
 
 function planCsv({ text, takenOn }: ImportRequest, sheet: SheetView): { plan: ImportPlan; extra: Command[] } {
@@ -76,7 +87,13 @@ async function planJson(
   const document = readDocument(request.text);
   const known = await inWorkspace(orm, scope.workspaceId, (em) => em.execute<{ clubId: string; key: string; value: never; takenOn: string }[]>(
     `select club_id as "clubId", key, value, taken_on::text as "takenOn" from reading
-     where removed_at is null and club_id in (select id from club where player_id = ? and removed_at is null) limit 500000`, [request.playerId]));
+     where removed_at is null and club_id in (select id from club where player_id = ? and removed_at is null)`, [request.playerId]));
+  const knownReadings = new Map<string, unknown[]>();
+  for (const { clubId, key, takenOn, value } of known) {
+    const place = `${clubId} ${key} ${takenOn}`;
+    const values = knownReadings.get(place);
+    if (values) values.push(value); else knownReadings.set(place, [value]);
+  }
   const adds: (ImportPlan['adds'][number] & { id: string })[] = [];
   const edits: ImportPlan['edits'][number][] = [];
   const same: ImportPlan['same'][number][] = [];
@@ -89,8 +106,8 @@ async function planJson(
       return;
     }
     const readings = club.readings
-      .filter(({ key, value, takenOn }) => !known.some((one) =>
-        one.clubId === here.id && one.key === key && one.takenOn === takenOn && sameValue(one.value, value)))
+      .filter(({ key, value, takenOn }) =>
+        !knownReadings.get(`${here.id} ${key} ${takenOn}`)?.some((one) => sameValue(one as never, value)))
       .map((reading) => ({ ...reading, before: here.spec[reading.key]?.value ?? null }));
     if (readings.length > 0) edits.push({ row, club: here, readings });
     else same.push({ row, club: here });
@@ -113,14 +130,15 @@ function readDocument(text: string): LockerDocument {
   let body: unknown;
   try {
     body = JSON.parse(text);
-  } catch (error) {
-    throw badInput(`The file is not JSON: ${(error as Error).message}`, [{ field: 'file', message: 'not JSON' }]);
+  } catch {
+    throw badInput('The file is not JSON.', [{ field: 'file', message: 'not JSON' }]);
   }
+  checkJsonLimits(body);
   try {
     return parseLockerDocument(body);
   } catch (error) {
     if (!(error instanceof yup.ValidationError)) throw error;
-    const fields = error.inner.map((one) => ({ field: one.path ?? '', message: one.message }));
-    throw badInput(error.errors[0] ?? error.message, fields);
+    const fields = fieldProblems(error);
+    throw badInput(fields[0]?.message ?? 'The file is no locker document.', fields);
   }
 }

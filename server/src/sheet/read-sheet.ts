@@ -1,41 +1,22 @@
-import { createHash } from 'node:crypto';
-import { promisify } from 'node:util';
-import { gzip } from 'node:zlib';
-import type { ClubView, DifferenceView, ReadingView, SheetView } from '@tasche/contract';
+import type { ChangeView, ClubView, DifferenceView, Page, PlansPage, ReadingView, SheetView } from '@tasche/contract';
 import { specDifferences, type Spec } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
-import { changeView, type Change } from '../changes/change.js';
-import { LRUCache } from 'lru-cache';
+import { Bag, BagClub, bagView } from '../bags/bag.js';
+import { changeView, type ChangeRow } from '../changes/change.js';
+import type { DayCursor, IdCursor, MomentCursor } from '../http/cursors.js';
+import { knownText, type KnownText } from '../http/known-text.js';
 import { notFound } from '../http/refusal.js';
+import { Plan, planView } from '../plans/plan.js';
 import { callInWorkspace } from '../workspaces/in-workspace.js';
-
-/** A sheet as bytes, packed for the wire and plain, and a tag of its contents for browsers that have it already. */
-export interface KnownSheet {
-  text: Buffer;
-  packed: Buffer;
-  etag: string;
-}
-
-const pack = promisify(gzip);
-
-/** Sheets as they were last read. Every use asks the database first whether they are still the newest, so many servers may share one. */
-const known = new LRUCache<string, KnownSheet & { revision: string }>({ max: 500, maxSize: 64_000_000, sizeCalculation: ({ text, packed }) => text.length + packed.length });
 
 /**
  * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
  * @throws Refusal 404
  */
-export async function knownSheetText(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<KnownSheet> {
+export async function knownSheetText(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<KnownText> {
   const revision = await revisionOf(orm, workspaceId, playerId);
   if (revision === null) throw notFound('player');
-  const key = `${workspaceId} ${playerId} ${asOf ?? ''}`;
-  const standing = known.get(key);
-  if (standing?.revision === revision) return standing;
-  const text = Buffer.from(await readSheetText(orm, workspaceId, playerId, asOf));
-  // A change may have come between the two questions: the older number only makes the next reader ask again.
-  const sheet = { revision, text, packed: await pack(text), etag: `"${createHash('sha256').update(text).digest('base64url')}"` };
-  known.set(key, sheet);
-  return sheet;
+  return knownText(`sheet ${workspaceId} ${playerId} ${asOf ?? ''}`, revision, () => readSheetText(orm, workspaceId, playerId, asOf));
 }
 
 /** Questions for a player's revision that wait for the one on its way; all of them share the next. */
@@ -78,29 +59,61 @@ export async function readSheet(orm: MikroORM, workspaceId: string, playerId: st
   return JSON.parse(await readSheetText(orm, workspaceId, playerId, asOf)) as SheetView;
 }
 
-/** The newest changes of a player; undone ones too, marked, but not the undoing itself. */
-export async function readChanges(em: EntityManager, playerId: string, limit: number, before?: string) {
-  const rows = await em.execute<Omit<Change, 'images' | 'workspaceId'>[]>(
-    `select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId", undone_by_id as "undoneById"
-     from change where player_id = ? and undoes_id is null and at < ? order by at desc, id limit ?`,
-    [playerId, before ?? '2999-01-01', limit]);
-  return rows.map(changeView);
+/** One page of a player's changes, the newest first; undone ones too, marked, but not the undoing itself. */
+export async function readChanges(em: EntityManager, playerId: string, limit: number, before?: MomentCursor): Promise<Page<ChangeView>> {
+  const [count] = await em.execute<{ total: number }[]>(
+    'select count(*)::int as total from change where player_id = ? and undoes_id is null', [playerId]);
+  const found = await em.execute<(ChangeRow & { cursorAt: string })[]>(
+    `select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId", undone_by_id as "undoneById",
+       to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as "cursorAt"
+     from change where player_id = ? and undoes_id is null ${before ? 'and (at < ?::timestamptz or (at = ?::timestamptz and id > ?))' : ''}
+     order by at desc, id limit ?`,
+    [playerId, ...(before ? [before.at, before.at, before.id] : []), limit + 1]);
+  const rows = found.slice(0, limit);
+  const last = rows.at(-1);
+  return { rows: rows.map(changeView), total: count!.total, next: found.length > limit && last ? `${last.cursorAt}_${last.id}` : null };
 }
 
-/** Every reading of a club, newest first. */
-export async function readReadings(em: EntityManager, clubId: string, limit: number): Promise<ReadingView[]> {
-  return em.execute<ReadingView[]>(
+/** One page of a club's readings, the newest first. */
+export async function readReadings(em: EntityManager, clubId: string, limit: number, before?: DayCursor): Promise<Page<ReadingView>> {
+  const [count] = await em.execute<{ total: number }[]>('select count(*)::int as total from reading where club_id = ?', [clubId]);
+  const found = await em.execute<(ReadingView & { seq: string })[]>(
     `select reading.id, club_id as "clubId", key, value, taken_on::text as "takenOn", recorded_at as "recordedAt",
-       change.who, change.why, reading.removed_at is not null as undone
+       change.who, change.why, reading.removed_at is not null as undone, reading.seq::text as seq
      from reading join change on change.id = reading.change_id
-     where club_id = ? order by taken_on desc, seq desc limit ?`, [clubId, limit]);
+     where club_id = ? ${before ? 'and (taken_on, seq) < (?::date, ?::bigint)' : ''} order by taken_on desc, seq desc limit ?`,
+    [clubId, ...(before ? [before.day, before.seq] : []), limit + 1]);
+  const rows = found.slice(0, limit);
+  const last = rows.at(-1);
+  return {
+    rows: rows.map(({ seq: _seq, ...row }) => row),
+    total: count!.total,
+    next: found.length > limit && last ? `${last.takenOn}_${last.seq}` : null,
+  };
+}
+
+/** One page of a player's plans, the newest first, with the bags that belong to them. */
+export async function readPlans(em: EntityManager, playerId: string, limit: number, after?: IdCursor): Promise<PlansPage> {
+  const standing = { playerId, removedAt: null };
+  const where = after ? { ...standing, $or: [{ startsOn: { $lt: after.day } }, { startsOn: after.day, id: { $gt: after.id } }] } : standing;
+  const found = await em.find(Plan, where, { orderBy: { startsOn: 'desc', id: 'asc' }, limit: limit + 1 });
+  const plans = found.slice(0, limit);
+  const bags = await em.find(Bag, { planId: { $in: plans.map(({ id }) => id) }, removedAt: null });
+  const bagClubs = await em.find(BagClub, { bagId: { $in: bags.map(({ id }) => id) } }, { orderBy: { place: 'asc', id: 'asc' } });
+  const last = plans.at(-1);
+  return {
+    rows: plans.map(planView),
+    bags: bags.map((bag) => bagView(bag, bagClubs.filter(({ bagId }) => bagId === bag.id).map(({ clubId }) => clubId))),
+    total: await em.count(Plan, standing),
+    next: found.length > limit && last ? `${last.startsOn}_${last.id}` : null,
+  };
 }
 
 /** What changed in a player's specs between the ends of two days: one query. */
 export async function readDifferences(em: EntityManager, playerId: string, from: string, to: string): Promise<DifferenceView[]> {
   const rows = await em.execute<{ id: string; name: string; before: Spec; after: Spec }[]>(
     `select id, name, spec_as_of(id, ?) as before, spec_as_of(id, ?) as after from club
-     where player_id = ? and removed_at is null order by place limit 500`, [from, to, playerId]);
+     where player_id = ? and removed_at is null order by place`, [from, to, playerId]);
   return rows.flatMap((club) => specDifferences(club.before, club.after).map(({ key, before, after }): DifferenceView =>
     ({ clubId: club.id, clubName: club.name, key, before: before ?? null, after: after ?? null })));
 }

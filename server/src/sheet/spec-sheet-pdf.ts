@@ -34,13 +34,14 @@ const MARKS = { fine: '', unknown: '? ', look: '◆ ', fault: '■ ' } as const;
 
 const SPEC_COLUMNS: readonly QuantityKey[] = ['lieDeg', 'lengthIn', 'swingWeight', 'bounceDeg', 'grind', 'grip'];
 
+export interface SpecSheet { player: PlayerView; clubs: readonly ClubView[]; bagName: string; unit: DistanceUnit; day: string }
+
 /**
  * One page to pin on the van's wall: the bag with its lofts, builds, carries and steps.
+ * Takes two seconds for 200 clubs, so it is run in a thread.
  * @param day the specs' day, YYYY-MM-DD, printed in the head
  */
-export async function specSheetPdf({ player, clubs, bagName, unit, day }: {
-  player: PlayerView; clubs: readonly ClubView[]; bagName: string; unit: DistanceUnit; day: string;
-}): Promise<Buffer> {
+export default async function specSheetPdf({ player, clubs, bagName, unit, day }: SpecSheet): Promise<Buffer> {
   const ladderClubs = clubs.map(ladderClub);
   const report = gaps(ladderClubs, { settings: player.gapSettings, unit });
   const findings = bagFindings(ladderClubs, player.gapSettings);

@@ -7,14 +7,16 @@ import {
 import { STRIKE_PARTS } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
-import { finish, latestDayOnEarth } from '../changes/apply-change.js';
+import { finish } from '../changes/apply-change.js';
 import { Change } from '../changes/change.js';
+import { latestDay } from '../changes/latest-day.js';
 import { Trail } from '../changes/trail.js';
 import { Club } from '../clubs/club.js';
 import { badInput, notFound } from '../http/refusal.js';
 import type { Session } from '../sessions/session.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { fileRows, splitOrder } from './file-rows.js';
+import type { ReceivedFile } from './received-file.js';
 import { keepStrikes, knownKeys, strikesToKeep, type KeptStrike, type StrikesToKeep } from './insert-strikes.js';
 
 export interface StrikeImportRequest {
@@ -23,7 +25,8 @@ export interface StrikeImportRequest {
   take: 'none' | 'good';
   /** Id of the change it becomes. */
   changeId: string;
-  body: AsyncIterable<Buffer>;
+  /** The order as one line of JSON, then the file; read once for each try of the transaction. */
+  received: Pick<ReceivedFile, 'read'>;
 }
 
 /** Rows sent to the database at once. */
@@ -34,15 +37,24 @@ const ROWS_A_TURN = 500;
 const TELLING_PARTS = 4;
 
 /**
- * Takes in a launch monitor's file as it arrives: one transaction, one change, a session for each day. Hanging up in the middle leaves nothing.
+ * Takes in a launch monitor's file: one transaction, one change, a session for each day. Sent again under the same id, it is
+ * answered with the first report.
  * @throws Refusal, yup.ValidationError
  */
-export async function importStrikes(orm: MikroORM, scope: Scope, { playerId, take, changeId, body }: StrikeImportRequest): Promise<StrikeImportReport> {
-  const { order: sent, file } = await splitOrder(body);
+export async function importStrikes(
+  orm: MikroORM, scope: Scope, { playerId, take, changeId, received }: StrikeImportRequest,
+): Promise<StrikeImportReport> {
+  const { order: sent, file: unread } = await splitOrder(received.read());
+  await unread[Symbol.asyncIterator]().return?.();
   const order = parseStrikeImportOrder(sent);
   return inWorkspace(orm, scope.workspaceId, async (em) => {
+    const { file } = await splitOrder(received.read());
     await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 4))', [playerId]);
-    if (await em.findOne(Change, { id: changeId })) throw badInput('This import was done already.', [{ field: 'changeId', message: 'used already' }]);
+    const done = await em.findOne(Change, { id: changeId });
+    if (done) {
+      if (done.report) return done.report as unknown as StrikeImportReport;
+      throw badInput('That id belongs to another change.', [{ field: 'changeId', message: 'used already' }]);
+    }
     const trail = new Trail(em, scope.workspaceId);
     const player = await trail.load('player', playerId);
     if (!player) throw notFound('player');
@@ -52,7 +64,7 @@ export async function importStrikes(orm: MikroORM, scope: Scope, { playerId, tak
     const known = await knownKeys(em, playerId);
     const keeper = new Keeper(trail, playerId, order);
     const read = strikeRowReader(order.mapping, order.heads);
-    const latestDay = latestDayOnEarth();
+    const lastDay = await latestDay(em);
     const occurrences = new Map<string, number>();
     const keyOfLabel = remembered(labelKey);
     let line = 0;
@@ -70,7 +82,7 @@ export async function importStrikes(orm: MikroORM, scope: Scope, { playerId, tak
       // Whoever waits for it hears of its failure; until then it is nobody's.
       writing.catch(() => undefined);
     };
-    for await (const rows of fileRows(file, order.encoding, order.delimiter)) {
+    const takeRows = async (rows: readonly string[][]) => {
       for (const cells of rows) {
         line += 1;
         if (line % ROWS_A_TURN === 0) await setImmediate();
@@ -81,7 +93,7 @@ export async function importStrikes(orm: MikroORM, scope: Scope, { playerId, tak
         if (!answer.ok) { count.refuse(line, answer.refusal); continue; }
         const { row } = answer;
         const day = row.day ?? order.session.heldOn;
-        if (day > latestDay) { count.refuse(line, { column: 'date', text: day, reason: 'is in the future' }); continue; }
+        if (day > lastDay) { count.refuse(line, { column: 'date', text: day, reason: 'is in the future' }); continue; }
         const label = keyOfLabel(row.club);
         const match = count.matchOf(row.club, label);
         if (!match) continue;
@@ -89,17 +101,24 @@ export async function importStrikes(orm: MikroORM, scope: Scope, { playerId, tak
         waiting.push({ row, match, day, key: keyOf(row, label, day, occurrences) });
         if (waiting.length >= BATCH) await send();
       }
+    };
+    try {
+      for await (const rows of fileRows(file, order.encoding, order.delimiter)) await takeRows(rows);
+      await send();
+    } finally {
+      // The connection is not given back while a batch is on its way.
+      await writing.catch(() => undefined);
     }
-    await send();
     await writing;
     if (take === 'none' || count.taken === 0) return count.report(null);
     await rememberMapping(em, scope.workspaceId, order);
     const days = count.days.size;
+    const report = count.report(changeId);
     await finish(trail, {
-      id: changeId, who: scope.who, why: '', playerId, undoesId: null,
+      id: changeId, who: scope.who, why: '', playerId, undoesId: null, report,
       summary: `${count.taken.toLocaleString('en')} shots on ${days} ${days === 1 ? 'day' : 'days'} from ${order.source}`,
     });
-    return count.report(changeId);
+    return report;
   });
 }
 

@@ -66,13 +66,13 @@ function list(strikes: readonly KeptStrike[], of: (strike: KeptStrike) => string
 }
 
 /** The device keys of a player's strikes that stand. */
-export async function knownKeys(em: EntityManager, playerId: string, only?: readonly string[]): Promise<Set<string>> {
+export async function knownKeys(em: EntityManager, playerId: string): Promise<Set<string>> {
   // One text rather than a row each: a hundred thousand rows are thirty megabytes of objects.
   const { rows } = await bulk<{ keys: string | null }>(em,
     `select string_agg(device_key, ',') as keys from (
        select device_key from strike join session on session.id = strike.session_id
-       where strike.player_id = ? and device_key is not null and strike.removed_at is null and session.removed_at is null${only ? ' and device_key = any(?::text[])' : ''} limit ${MOST_KEYS}) known`,
-    only ? [playerId, only] : [playerId]);
+       where strike.player_id = ? and device_key is not null and strike.removed_at is null and session.removed_at is null limit ${MOST_KEYS}) known`,
+    [playerId]);
   return new Set(rows[0]?.keys?.split(',') ?? []);
 }
 

@@ -1,16 +1,25 @@
-import { MOST_SESSIONS_LISTED, MOST_STRIKES_ANSWERED, type SessionEntry, type SetAsideView, type StrikeView } from '@tasche/contract';
+import { MOST_STRIKES_ANSWERED, type Page, type SessionEntry, type SetAsideView, type StrikeView } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
+import type { IdCursor } from '../http/cursors.js';
 import { GIVEN_JSON } from './strike-columns.js';
 import { Session, sessionView } from '../sessions/session.js';
 
-/** A player's sessions, newest first, with what was hit in them. */
-export async function readSessions(em: EntityManager, playerId: string): Promise<SessionEntry[]> {
-  const sessions = await em.find(Session, { playerId, removedAt: null }, { orderBy: { heldOn: 'desc', id: 'asc' }, limit: MOST_SESSIONS_LISTED });
+/** A page of a player's sessions, newest first, with what was hit in them. */
+export async function readSessions(em: EntityManager, playerId: string, limit: number, after?: IdCursor): Promise<Page<SessionEntry>> {
+  const standing = { playerId, removedAt: null };
+  const where = after ? { ...standing, $or: [{ heldOn: { $lt: after.day } }, { heldOn: after.day, id: { $gt: after.id } }] } : standing;
+  const found = await em.find(Session, where, { orderBy: { heldOn: 'desc', id: 'asc' }, limit: limit + 1 });
+  const sessions = found.slice(0, limit);
+  const last = sessions.at(-1);
   const counts = await em.execute<{ id: string; strikes: number; clubs: number }[]>(
     `select session_id as id, count(*)::int as strikes, count(distinct club_id)::int as clubs from strike
-     where player_id = ? and removed_at is null group by session_id`, [playerId]);
+     where session_id = any(?::uuid[]) and removed_at is null group by session_id`, [`{${sessions.map(({ id }) => id).join(',')}}`]);
   const of = new Map(counts.map((count) => [count.id, count]));
-  return sessions.map((session) => ({ ...sessionView(session), strikes: of.get(session.id)?.strikes ?? 0, clubs: of.get(session.id)?.clubs ?? 0 }));
+  return {
+    rows: sessions.map((session) => ({ ...sessionView(session), strikes: of.get(session.id)?.strikes ?? 0, clubs: of.get(session.id)?.clubs ?? 0 })),
+    total: await em.count(Session, standing),
+    next: found.length > limit && last ? `${last.heldOn}_${last.id}` : null,
+  };
 }
 
 const STRIKE_JSON = `json_build_object('id', id, 'sessionId', session_id, 'clubId', club_id, 'shot', shot, 'number', number,
@@ -21,7 +30,8 @@ export interface StrikesWanted { playerId: string; sessionId?: string | undefine
 
 /** A StrikesView as JSON text, written by PostgreSQL whole: ten thousand strikes are answered without being looked at one by one. */
 export async function readStrikesText(em: EntityManager, { playerId, sessionId, clubId, limit = MOST_STRIKES_ANSWERED }: StrikesWanted): Promise<string> {
-  const where = ['strike.player_id = ?', 'strike.removed_at is null', 'exists (select 1 from session where session.id = strike.session_id and session.removed_at is null)'];
+  // By session: that is the order strikes lie in.
+  const where = ['strike.session_id in (select id from session where player_id = ? and removed_at is null)', 'strike.removed_at is null'];
   const values: unknown[] = [playerId];
   if (sessionId) { where.push('strike.session_id = ?'); values.push(sessionId); }
   if (clubId) { where.push('strike.club_id = ?'); values.push(clubId); }
@@ -43,7 +53,14 @@ export async function readArrivals(em: EntityManager, sessionId: string, after: 
   return rows.map(({ arrival, strike }) => ({ arrival: Number(arrival), strike }));
 }
 
-/** What could not be taken for a session, and what came while none was open, newest first. */
-export async function readSetAside(em: EntityManager, sessionId: string): Promise<SetAsideView[]> {
-  return em.execute<SetAsideView[]>(`select at, text, reason from set_aside where session_id = ? or session_id is null order by at desc, id desc limit 100`, [sessionId]);
+/** A page of what could not be taken for a session, and of what came while none was open, newest first. */
+export async function readSetAside(em: EntityManager, sessionId: string, limit: number, before?: number): Promise<Page<SetAsideView>> {
+  const [count] = await em.execute<{ total: number }[]>(
+    'select count(*)::int as total from set_aside where session_id = ? or session_id is null', [sessionId]);
+  const found = await em.execute<(SetAsideView & { id: string })[]>(
+    `select id::text as id, at, text, reason from set_aside
+     where (session_id = ? or session_id is null) ${before ? 'and id < ?' : ''} order by id desc limit ?`,
+    [sessionId, ...(before ? [before] : []), limit + 1]);
+  const rows = found.slice(0, limit);
+  return { rows: rows.map(({ id: _id, ...row }) => row), total: count!.total, next: found.length > limit ? rows.at(-1)!.id : null };
 }

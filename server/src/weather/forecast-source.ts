@@ -1,4 +1,4 @@
-import { readWeather, type WeatherAnswer } from '@tasche/contract';
+import { checkJsonLimits, fieldProblems, readWeather, type WeatherAnswer } from '@tasche/contract';
 import * as yup from 'yup';
 import { Refusal } from '../http/refusal.js';
 
@@ -20,22 +20,49 @@ export function weatherAt(address: string, waitMs = FORECAST_MS): ForecastSource
     async forecast({ name, latitudeDeg, longitudeDeg, altitudeM }, from, days, signal) {
       const asked = new URL('/forecast', address);
       asked.search = new URLSearchParams({ name, latitude: String(latitudeDeg), longitude: String(longitudeDeg), altitude: String(altitudeM), from, days: String(days) }).toString();
-      let body: unknown;
-      try {
-        const response = await fetch(asked, { signal: AbortSignal.any([AbortSignal.timeout(waitMs), ...(signal ? [signal] : [])]) });
-        if (!response.ok) throw new Refusal(502, { error: 'weather', message: `The weather service answered ${response.status}. Write the air down by hand; ask again later.` });
-        body = await response.json();
-      } catch (error) {
-        if (error instanceof Refusal) throw error;
-        if (error instanceof SyntaxError) throw new Refusal(502, { error: 'weather', message: 'What the weather service answered is no JSON. Write the air down by hand.' });
-        throw new Refusal(504, { error: 'weather', message: `The forecast did not come within ${waitMs / 1000} s. Write the air down by hand; ask again later.` });
-      }
+      const body = parsed(await answerOf(asked, AbortSignal.any([AbortSignal.timeout(waitMs), ...(signal ? [signal] : [])]), waitMs));
       try {
         return readWeather(body);
       } catch (error) {
         if (!(error instanceof yup.ValidationError)) throw error;
-        throw new Refusal(502, { error: 'weather', message: `What the weather service answered is no forecast: ${error.errors[0]!}. Write the air down by hand.` });
+        throw new Refusal(502, { error: 'weather', message: `What the weather service answered is no forecast: ${fieldProblems(error)[0]!.message}. Write the air down by hand.` });
       }
     },
   };
+}
+
+/** A forecast of sixteen days with fifty members is a tenth of it. */
+const MAX_ANSWER_BYTES = 2_000_000;
+
+/** The whole answer as text, from the address that was named and no other, within its size and time. */
+async function answerOf(asked: URL, signal: AbortSignal, waitMs: number): Promise<string> {
+  try {
+    const response = await fetch(asked, { signal, redirect: 'manual' });
+    if (!response.ok || !response.body) throw badAnswer(`The weather service answered ${response.status}.`);
+    const chunks: Uint8Array[] = [];
+    let bytes = 0;
+    for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
+      bytes += chunk.length;
+      if (bytes > MAX_ANSWER_BYTES) throw badAnswer(`The weather service answered more than ${MAX_ANSWER_BYTES / 1e6} MB.`);
+      chunks.push(chunk);
+    }
+    return Buffer.concat(chunks).toString('utf8');
+  } catch (error) {
+    if (error instanceof Refusal) throw error;
+    throw new Refusal(504, { error: 'weather', message: `The forecast did not come within ${waitMs / 1000} s. Write the air down by hand; ask again later.` });
+  }
+}
+
+function parsed(text: string): unknown {
+  try {
+    const body: unknown = JSON.parse(text);
+    checkJsonLimits(body);
+    return body;
+  } catch {
+    throw badAnswer('What the weather service answered is no JSON that can be read.');
+  }
+}
+
+function badAnswer(what: string): Refusal {
+  return new Refusal(502, { error: 'weather', message: `${what} Write the air down by hand; ask again later.` });
 }

@@ -9,6 +9,8 @@ export const Workspace = defineEntity({
     name: p.text(),
     /** Who signs changes until people sign in by themselves. */
     person: p.text(),
+    /** When the demo data was put in, once and for all; null where none is. */
+    demoLoadedAt: p.datetime().nullable(),
     createdAt: p.datetime().onCreate(() => new Date()),
   },
 });

@@ -92,9 +92,9 @@ function tryRemedy(remedy: Remedy | undefined): void {
   if (!remedy || remedy.kind === 'partial' || !bag.value) return;
   const { id: bagId } = bag.value;
   const inBag = ladder.inBag.value;
-  const words = remedy.text.replace(/[.:].*$/, '');
+  const words = remedy.text.split(/[.:]/)[0]!;
   if (remedy.kind === 'bend') {
-    trial.value = { words: remedy.text.replace(/:.*$/, ''), clubs: remedy.bag, caution: `${BENDING_CAUTION} Carries after the bend are modelled; write the new loft down when it is done.` };
+    trial.value = { words: remedy.text.split(':')[0]!, clubs: remedy.bag, caution: `${BENDING_CAUTION} Carries after the bend are modelled; write the new loft down when it is done.` };
     return;
   }
   const incoming = leftOutClubs.value.find((club) => club.id === remedy.inId);

@@ -1,4 +1,5 @@
 import { FRONTS, HOLE_BOUNDS, SLOPES, TROUBLE_BOUNDS, distanceNumber, fromMetres, toMetres, type DistanceUnit, type Front, type Hole, type Slope, type Trouble, type TroubleKind } from '@tasche/core';
+import { oneBlank } from '@tasche/contract';
 
 /** A column of a course's holes: how a hole shows in it, and what a text typed there makes of the hole. */
 export interface HoleColumn {
@@ -15,15 +16,18 @@ const SIDES: readonly (readonly [RegExp, Trouble['side']])[] = [[/^(l|left)$/, '
 const numberIn = (text: string) => Number(text.replace(',', '.'));
 const tenth = (value: number) => Math.round(value * 10) / 10;
 
+const RANGE_AT_END = / (\d+(?:[.,]\d+)?) ?[-–] ?(\d+(?:[.,]\d+)?)$/;
+
 /** "bunker left 225-260; water across 300-320": kind, side, from and to, from the tee. */
 export function readTrouble(text: string, unit: DistanceUnit): readonly Trouble[] | { problem: string } {
   const found: Trouble[] = [];
-  for (const part of text.toLowerCase().split(/[;\n]+/).map((one) => one.trim()).filter(Boolean)) {
-    const match = /^(.+?)\s+(\S+)\s+(\d+(?:[.,]\d+)?)\s*[-–]\s*(\d+(?:[.,]\d+)?)$/.exec(part);
-    const kind = match && SHORT.find(([pattern]) => pattern.test(match[1]!))?.[1];
-    const side = match && SIDES.find(([pattern]) => pattern.test(match[2]!))?.[1];
-    if (!match || !kind || !side) return { problem: `“${part}” is not understood; write it like “bunker left 225-260”` };
-    const [fromM, toM] = [toMetres(numberIn(match[3]!), unit), toMetres(numberIn(match[4]!), unit)];
+  for (const part of text.toLowerCase().split(/[;\n]+/).map(oneBlank).filter(Boolean)) {
+    const range = RANGE_AT_END.exec(part);
+    const words = part.slice(0, range?.index ?? 0).split(' ');
+    const kind = SHORT.find(([pattern]) => pattern.test(words.slice(0, -1).join(' ')))?.[1];
+    const side = SIDES.find(([pattern]) => pattern.test(words.at(-1)!))?.[1];
+    if (!range || !kind || !side) return { problem: `“${part}” is not understood; write it like “bunker left 225-260”` };
+    const [fromM, toM] = [toMetres(numberIn(range[1]!), unit), toMetres(numberIn(range[2]!), unit)];
     if (!(toM > fromM)) return { problem: `“${part}” ends before it begins` };
     if (fromM < TROUBLE_BOUNDS.fromM[0] || toM > TROUBLE_BOUNDS.toM[1]) return { problem: `“${part}” lies beyond ${Math.round(fromMetres(TROUBLE_BOUNDS.toM[1], unit))} ${unit}` };
     found.push({ kind, side, fromM: tenth(fromM), toM: tenth(toM) });

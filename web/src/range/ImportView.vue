@@ -11,7 +11,7 @@ import { request } from '../api/request';
 import { shortDay, today } from '../app/day';
 import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
-import { baselineOf } from '@tasche/contract';
+import { guarded, baselineOf } from '@tasche/contract';
 import { useSheet } from '../sheet/sheet-store';
 import { lookAtFile, type FileLook } from './read-file';
 import { sendFile, type Sending } from './send-file';
@@ -118,7 +118,7 @@ async function send(take: 'none' | 'good'): Promise<void> {
 
 /** Every row left out, as a file to go through. */
 function saveRefusals(refusals: StrikeImportReport['refusals']): void {
-  const csv = Papa.unparse({ fields: ['line', 'column', 'found', 'why'], data: refusals.map(({ line, column, text, reason }) => [line, column, text, reason]) }, { escapeFormulae: true });
+  const csv = Papa.unparse({ fields: ['line', 'column', 'found', 'why'], data: refusals.map(({ line, column, text, reason }) => [line, guarded(column), guarded(text), reason]) });
   const link = document.createElement('a');
   link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
   link.download = `left out of ${file.value?.name ?? 'file'}.csv`;

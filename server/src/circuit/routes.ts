@@ -1,0 +1,29 @@
+import { MOST_FORECAST_DAYS, dateSchema } from '@tasche/contract';
+import { Router } from 'express';
+import * as yup from 'yup';
+import { readQuery } from '../http/read-query.js';
+import { hungUp, idIn, required, type RouteContext } from '../http/route-context.js';
+import { sendKnownText } from '../http/send-known-text.js';
+import { readForecast } from '../weather/read-forecast.js';
+import { coursePlace, knownCircuitText } from './circuit.js';
+
+const forecastQuery = yup.object({
+  from: required(dateSchema), days: yup.number().integer().min(1).max(MOST_FORECAST_DAYS).default(1),
+});
+
+export function circuitRoutes({ orm, weather, scopeOf, scoped }: RouteContext): Router {
+  const router = Router();
+
+  router.get('/circuit', async (request, response) => {
+    sendKnownText(request, response, await knownCircuitText(orm, (await scopeOf(request)).workspaceId));
+  });
+
+  router.get('/courses/:courseId/forecast', async (request, response) => {
+    const courseId = idIn(request, 'courseId');
+    const { from, days } = readQuery(request, forecastQuery);
+    const signal = hungUp(response);
+    const place = await scoped(request, (em) => coursePlace(em, courseId));
+    response.json(await readForecast(weather, place, from, days, signal));
+  });
+  return router;
+}

@@ -1,0 +1,66 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import type { Request, Response } from 'express';
+import { idSchema } from '@tasche/contract';
+import * as yup from 'yup';
+import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
+import type { AppOptions } from './app.js';
+import { Refusal } from './refusal.js';
+
+/** Of what is sent as one piece. */
+export const BODY_LIMIT = '2mb';
+
+export type ApiOptions = Pick<AppOptions, 'orm' | 'signIn'> & Partial<Pick<AppOptions, 'news' | 'monitor' | 'weather'>>;
+
+/** What every route works with. */
+export interface RouteContext extends ApiOptions {
+  /** Who asks. */
+  scopeOf: (request: Request) => Promise<Scope & { workspaceName: string }>;
+  /** Does something in the asker's workspace, in one transaction. */
+  scoped: <T>(request: Request, work: (em: EntityManager) => Promise<T>) => Promise<T>;
+}
+
+export function routeContext(options: ApiOptions): RouteContext {
+  const scopeOf = (request: Request) => options.signIn(request);
+  return {
+    ...options, scopeOf,
+    scoped: async (request, work) => inWorkspace(options.orm, (await scopeOf(request)).workspaceId, work),
+  };
+}
+
+export function required<S extends yup.Schema>(schema: S) {
+  return schema.required('${path} is missing');
+}
+
+/** The id in the address. @throws yup.ValidationError where it is none */
+export function idIn(request: Request, name: string): string {
+  const shape = yup.object({ [name]: required(idSchema) });
+  return (shape.validateSync(request.params) as Record<string, string>)[name]!;
+}
+
+/** The JSON that was sent. @throws Refusal 415 where something else was */
+export function jsonBody(request: Request): unknown {
+  if (!request.is('application/json')) throw wrongType('application/json');
+  return request.body as unknown;
+}
+
+export function wrongType(wanted: string): Refusal {
+  return new Refusal(415, { error: 'wrong-type', message: `Send ${wanted}.` });
+}
+
+/** Given when whoever asked hangs up. */
+export function hungUp(response: Response): AbortSignal {
+  const gone = new AbortController();
+  response.once('close', () => { if (!response.writableFinished) gone.abort(); });
+  return gone.signal;
+}
+
+/** A name as part of a file's name. */
+export function fileName(name: string): string {
+  return name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'sheet';
+}
+
+/** How many rows of a list are wanted, and after or before which. */
+export function pageQuery<C extends yup.StringSchema>(cursorName: string, cursor: C, usual = 50) {
+  return yup.object({ limit: yup.number().integer().min(1).max(200).default(usual), [cursorName]: cursor }) as unknown as
+    yup.ObjectSchema<{ limit: number; before?: string; after?: string }>;
+}

@@ -1,0 +1,26 @@
+import { Router } from 'express';
+import { idCursor, idCursorSchema } from '../http/cursors.js';
+import { readQuery } from '../http/read-query.js';
+import { hungUp, idIn, pageQuery, type RouteContext } from '../http/route-context.js';
+import { readPlans } from '../sheet/read-sheet.js';
+import { chooseForRound } from './choose-for-round.js';
+
+const plansQuery = pageQuery('after', idCursorSchema);
+
+export function planRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
+  const router = Router();
+
+  router.get('/players/:playerId/plans', async (request, response) => {
+    const playerId = idIn(request, 'playerId');
+    const { limit, after } = readQuery(request, plansQuery);
+    response.json(await scoped(request, (em) => readPlans(em, playerId, limit, idCursor(after))));
+  });
+
+  // What the page works out for itself, for scripts: the best bag of a round.
+  router.get('/plans/:planId/rounds/:roundId/choice', async (request, response) => {
+    const [planId, roundId] = [idIn(request, 'planId'), idIn(request, 'roundId')];
+    const signal = hungUp(response);
+    response.json(await chooseForRound(orm, (await scopeOf(request)).workspaceId, planId, roundId, signal));
+  });
+  return router;
+}

@@ -1,0 +1,52 @@
+import { createReadStream, createWriteStream } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { Transform, type Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Refusal } from '../http/refusal.js';
+
+/** A file that has arrived whole and lies on this machine's disk. */
+export interface ReceivedFile {
+  read: () => AsyncIterable<Buffer>;
+  remove: () => Promise<void>;
+}
+
+export interface ReceiveLimits { bytes: number; totalMs: number; silenceMs: number }
+
+/**
+ * Takes in what is sent, to a temporary file: no transaction waits for a slow sender. Hanging up leaves nothing.
+ * @throws Refusal 413 when it is too large, 408 when it takes too long or the sender falls silent
+ */
+export async function receiveFile(body: Readable, { bytes, totalMs, silenceMs }: ReceiveLimits): Promise<ReceivedFile> {
+  const folder = await mkdtemp(path.join(tmpdir(), 'tasche-received-'));
+  const file = path.join(folder, 'file');
+  const remove = () => rm(folder, { recursive: true, force: true });
+  const late = new AbortController();
+  let timer = setTimeout(() => { late.abort(); }, silenceMs);
+  const whole = setTimeout(() => { late.abort(); }, totalMs);
+  let received = 0;
+  const counted = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      clearTimeout(timer);
+      timer = setTimeout(() => { late.abort(); }, silenceMs);
+      received += chunk.length;
+      done(received > bytes ? tooLarge(bytes) : null, chunk);
+    },
+  });
+  try {
+    await pipeline(body, counted, createWriteStream(file, { mode: 0o600 }), { signal: late.signal });
+    return { read: () => createReadStream(file), remove };
+  } catch (error) {
+    await remove();
+    if (late.signal.aborted) throw new Refusal(408, { error: 'bad-input', message: 'The file did not arrive in time; nothing was taken. Send it again.' });
+    throw error;
+  } finally {
+    clearTimeout(timer);
+    clearTimeout(whole);
+  }
+}
+
+export function tooLarge(bytes: number): Refusal {
+  return new Refusal(413, { error: 'too-large', message: `That file is over ${bytes / 1e6} MB; nothing was taken. Split it, or export fewer sessions at once.` });
+}
