@@ -94,8 +94,8 @@ function isFreeText(column: Column): boolean {
 }
 
 /** Where a spreadsheet may begin a cell: at the start, and after whatever its reader's settings take for a separator. */
-const FORMULA = /(^|[,;|\t\r\n])('*)(?=[=+\-@\t\r])/g;
-const GUARDED = /(^|[,;|\t\r\n])'('*)(?=[=+\-@\t\r])/g;
+const FORMULA = /(^|[,;|\t\r\n])('*)(?=[=+\-@])/g;
+const GUARDED = /(^|[,;|\t\r\n])'('*)(?=[=+\-@])/g;
 
 /**
  * A text that no spreadsheet runs as a formula: an apostrophe before whatever starts like one, also after a semicolon or

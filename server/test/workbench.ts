@@ -32,9 +32,9 @@ const PATIENT_MS = 60_000;
 let shared: Promise<MikroORM> | undefined;
 
 export async function workbench(who = 'Jonas Brandl'): Promise<Workbench> {
-  shared ??= migrate(inject('databaseUrl')).then(() => openDatabase(inject('databaseUrl'), {
-    driverOptions: { connection: { connectionTimeoutMillis: PATIENT_MS } }, pool: { min: 2, max: 10, acquireTimeoutMillis: PATIENT_MS },
-  }));
+  shared ??= migrate(inject('databaseUrl')).then(() => openDatabase(
+    inject('databaseUrl'), { pool: { min: 2, max: 10, acquireTimeoutMillis: PATIENT_MS } }, { connectionTimeoutMillis: PATIENT_MS },
+  ));
   const orm = await shared;
   const workspaceId = newId();
   await orm.em.fork().transactional((em) => { em.create(Workspace, { id: workspaceId, name: 'Test van', person: who }, { persist: true }); return Promise.resolve(); });

@@ -14,6 +14,6 @@ export function sheetOf(clubs: readonly ClubView[], inBag: readonly string[]): S
   const bag: BagView = { id: 'gamer', playerId: 'p', version: 1, name: 'Gamer', note: '', ready: false, gamer: true, planId: null, clubIds: inBag, removed: false };
   return {
     player: { id: 'p', version: 1, name: 'Ana', hand: 'right', distanceUnit: 'yd', notes: '', gapSettings: {}, baseline: null, archived: false },
-    clubs, bags: [bag], plans: [], asOf: null, lastChange: null,
+    clubs, bags: [bag], plans: [], planCount: 0, asOf: null, lastChange: null,
   };
 }

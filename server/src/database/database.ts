@@ -15,8 +15,20 @@ import { Player } from '../players/player.js';
 import { Session } from '../sessions/session.js';
 import { Workspace } from '../workspaces/workspace.js';
 
-/** Connects to PostgreSQL lazily: the server can start before its database does. */
-export async function openDatabase(url: string, options: Partial<Options> = {}): Promise<MikroORM> {
+/** The driver's settings for a connection, in milliseconds; each ends a wait of its kind. */
+export interface ConnectionLimits {
+  connectionTimeoutMillis?: number;
+  statement_timeout?: number;
+  lock_timeout?: number;
+  idle_in_transaction_session_timeout?: number;
+  query_timeout?: number;
+}
+
+/**
+ * Connects to PostgreSQL lazily: the server can start before its database does.
+ * @param limits in place of the usual ones
+ */
+export async function openDatabase(url: string, options: Partial<Options> = {}, limits: ConnectionLimits = LIMITS): Promise<MikroORM> {
   return MikroORM.init({
     clientUrl: url,
     entities: [Workspace, Player, Club, ReadingRow, Bag, BagClub, Plan, Change, Session, Course, Season, Event],
@@ -38,7 +50,7 @@ export async function openDatabase(url: string, options: Partial<Options> = {}):
     // Every write goes through one transaction that flushes at its end or where it says so.
     flushMode: 'commit',
     pool: { min: 2, max: MAX_CONNECTIONS, idleTimeoutMillis: 30_000, acquireTimeoutMillis: ACQUIRE_MS },
-    driverOptions: { connection: { ...CONNECTION, ...LIMITS } },
+    driverOptions: { connection: { application_name: 'tasche', connectionTimeoutMillis: CONNECT_MS, ...limits } },
     ...options,
   });
 }
@@ -47,14 +59,14 @@ export async function openDatabase(url: string, options: Partial<Options> = {}):
 const MAX_CONNECTIONS = 10;
 /** A request that gets no connection within this is answered 503. */
 const ACQUIRE_MS = 2000;
-const CONNECTION = { connectionTimeoutMillis: 2000, application_name: 'tasche' };
+const CONNECT_MS = 2000;
 /**
  * Nothing waits for ever: the database ends a statement, a wait for a lock, a transaction that does nothing; and where
  * the database itself stands still, the driver gives up. Milliseconds.
  */
-const LIMITS = { statement_timeout: 15_000, lock_timeout: 5000, idle_in_transaction_session_timeout: 30_000, query_timeout: 20_000 };
+const LIMITS: ConnectionLimits = { statement_timeout: 15_000, lock_timeout: 5000, idle_in_transaction_session_timeout: 30_000, query_timeout: 20_000 };
 /** Bringing tables up to date may take long. */
-const PATIENT: Partial<Options> = { driverOptions: { connection: { ...CONNECTION, connectionTimeoutMillis: 5000 } }, pool: { min: 0, max: 2 } };
+const FOR_MIGRATIONS: ConnectionLimits = { connectionTimeoutMillis: 5000 };
 
 export class UnfitDatabase extends Error {
   override readonly name = 'UnfitDatabase';
@@ -65,7 +77,7 @@ export class UnfitDatabase extends Error {
  * @throws UnfitDatabase when the role would walk past row-level security
  */
 export async function migrate(url: string): Promise<void> {
-  const orm = await openDatabase(url, PATIENT);
+  const orm = await openDatabase(url, { pool: { min: 0, max: 2 } }, FOR_MIGRATIONS);
   try {
     await migrateWith(orm);
   } finally {

@@ -14,7 +14,6 @@ let streams = 0;
 const LOOK_MS = 3000;
 /** Bytes that may wait for a board; past it nothing more is read for it. */
 const MAX_BUFFERED_BYTES = 256_000;
-/** A board that takes nothing for so long is cut off, and catches up when it comes back. */
 const DRAIN_MS = 10_000;
 
 export interface LiveStream {
@@ -25,24 +24,29 @@ export interface LiveStream {
   after: number;
   news: StrikeNews | undefined;
   monitor: () => MonitorView;
+  /** A board that takes nothing for so long is cut off, and catches up when it comes back. */
+  drainMs?: number;
 }
 
 /**
  * Sends a session's strikes as they come, as server-sent events. An event's id is its strike's arrival, so a browser that comes back says
  * where it was, and gets what it missed.
  */
-export async function streamStrikes(response: Response, { orm, workspaceId, sessionId, after, news, monitor }: LiveStream): Promise<void> {
+export async function streamStrikes(response: Response, stream: LiveStream): Promise<void> {
   if (streams >= MAX_STREAMS) throw new Refusal(429, { error: 'too-many-requests', message: 'Too many live boards are open; close one.' });
   streams += 1;
   try {
+    const { orm, workspaceId, sessionId } = stream;
     if (!await inWorkspace(orm, workspaceId, (em) => em.findOne(Session, { id: sessionId, removedAt: null }))) throw notFound('session');
-    await sendStrikes(response, { orm, workspaceId, sessionId, after, news, monitor });
+    await sendStrikes(response, stream);
   } finally {
     streams -= 1;
   }
 }
 
-async function sendStrikes(response: Response, { orm, workspaceId, sessionId, after, news, monitor }: LiveStream): Promise<void> {
+async function sendStrikes(
+  response: Response, { orm, workspaceId, sessionId, after, news, monitor, drainMs = DRAIN_MS }: LiveStream,
+): Promise<void> {
   let wake: (() => void) | undefined;
   let due = true;
   const stop = news?.on(sessionId, () => { due = true; wake?.(); });
@@ -65,7 +69,7 @@ async function sendStrikes(response: Response, { orm, workspaceId, sessionId, af
         response.write(eventOf(arrival, strike));
       }
       // Nothing more is read for a board that does not read; what it misses is still in the database.
-      if (!await drained(response)) break;
+      if (!await drained(response, drainMs)) break;
       if (arrivals.length > 0) continue;
       response.write(': here\n\n');
       if (!due && isOpen()) await new Promise<void>((resolve) => { wake = resolve; setTimeout(resolve, LOOK_MS).unref(); });
@@ -79,10 +83,10 @@ async function sendStrikes(response: Response, { orm, workspaceId, sessionId, af
 }
 
 /** Whether what was written has gone out, or fits into a small buffer; false for a board that reads too slowly. */
-async function drained(response: Response): Promise<boolean> {
+async function drained(response: Response, drainMs: number): Promise<boolean> {
   if (response.writableLength <= MAX_BUFFERED_BYTES) return true;
   return new Promise<boolean>((resolve) => {
-    const timer = setTimeout(() => { done(false); }, DRAIN_MS);
+    const timer = setTimeout(() => { done(false); }, drainMs);
     const done = (isDrained: boolean) => {
       clearTimeout(timer);
       response.off('drain', onDrain).off('close', onClose);

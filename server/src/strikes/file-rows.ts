@@ -1,12 +1,9 @@
-import { Readable, pipeline } from 'node:stream';
 import { JsonLimitError, MOST_ORDER_CHARACTERS, checkJsonLimits, type FileEncoding } from '@tasche/contract';
-import { CsvError, parse } from 'csv-parse';
+import Papa from 'papaparse';
 import { badInput } from '../http/refusal.js';
 
 /** A row that is longer holds a quote that is never closed, or is no table. */
-const MAX_ROW_BYTES = 50_000;
-/** Rows handed on at once. */
-const ROWS_AT_ONCE = 500;
+const MAX_ROW_CHARACTERS = 50_000;
 const NEW_LINE = 0x0a;
 
 /**
@@ -60,43 +57,72 @@ function readOrder(text: string): unknown {
  * @throws Refusal when a row never ends
  */
 export async function* fileRows(file: AsyncIterable<Buffer>, encoding: FileEncoding, delimiter: string): AsyncGenerator<string[][]> {
-  const parser = parse({
-    delimiter,
-    record_delimiter: ['\r\n', '\n', '\r'],
-    // A stray sign of inches is a sign; rows are as long as they are.
-    relax_quotes: true,
-    relax_column_count: true,
-    max_record_size: MAX_ROW_BYTES,
-  });
-  // A failure on either side is met where the rows are read.
-  pipeline(Readable.from(fileText(file, encoding)), parser, () => undefined);
-  let rows: string[][] = [];
-  try {
-    for await (const row of parser as AsyncIterable<string[]>) {
-      rows.push(row);
-      if (rows.length < ROWS_AT_ONCE) continue;
-      yield rows;
-      rows = [];
+  const cut = rowCutter(delimiter);
+  let line = 0;
+  for await (const piece of fileText(file, encoding)) {
+    const { rows, heldLength } = cut(piece);
+    if (rows !== '') {
+      const read = rowsOf(rows, delimiter);
+      line += read.length;
+      yield read;
     }
-  } catch (error) {
-    const cause = error instanceof CsvError ? error : undefined;
-    if (!cause) throw error;
-    const where = `near line ${cause.lines ?? '?'}`;
-    throw badInput(
-      cause.code === 'CSV_MAX_RECORD_SIZE'
-        ? `A row of the file does not end (${where}): a quote is opened and never closed, or it is no table.`
-        : `The file could not be read as a table (${where}).`,
-      [{ field: 'file', message: `a row that cannot be read, ${where}` }]);
+    if (heldLength > MAX_ROW_CHARACTERS) {
+      throw badInput(
+        `Row ${line + 1} of the file does not end: a quote is opened and never closed, or it is no table.`,
+        [{ field: 'file', message: `row ${line + 1} has more than ${MAX_ROW_CHARACTERS} characters` }]);
+    }
   }
-  if (rows.length > 0) yield rows;
+  const { rows, held } = cut('\n');
+  if (rows + held !== '') yield rowsOf(rows + held, delimiter);
 }
 
+function rowsOf(text: string, delimiter: string): string[][] {
+  return Papa.parse<string[]>(text.endsWith('\n') ? text.slice(0, -1) : text, { delimiter, newline: '\n' }).data;
+}
+
+/**
+ * Cuts text that comes in pieces between rows, so that a parser may read each part whole. A quote opens a cell only at its
+ * start; a stray sign of inches is a sign. Every character is looked at once.
+ */
+function rowCutter(delimiter: string): (piece: string) => { rows: string; held: string; heldLength: number } {
+  let held = '';
+  let at = 0;
+  let isQuoted = false;
+  return (piece) => {
+    const text = held + piece;
+    let end = 0;
+    while (at < text.length) {
+      const quote = text.indexOf('"', at);
+      if (isQuoted) {
+        // The second of two may be in the next piece.
+        if (quote === -1 || quote === text.length - 1) { at = quote === -1 ? text.length : quote; break; }
+        isQuoted = text[quote + 1] === '"';
+        at = quote + (isQuoted ? 2 : 1);
+        if (isQuoted) continue;
+      } else {
+        const until = quote === -1 ? text.length : quote;
+        const newLine = text.lastIndexOf('\n', until - 1);
+        if (newLine >= at) end = newLine + 1;
+        if (quote === -1) { at = text.length; break; }
+        isQuoted = quote === 0 || text[quote - 1] === '\n' || text[quote - 1] === delimiter;
+        at = quote + 1;
+      }
+    }
+    held = text.slice(end);
+    at -= end;
+    return { rows: text.slice(0, end), held, heldLength: held.length };
+  };
+}
+
+/** The file as text with one kind of line end. */
 async function* fileText(file: AsyncIterable<Buffer>, encoding: FileEncoding): AsyncGenerator<string> {
   const decoder = new TextDecoder(encoding);
+  let carriage = '';
   for await (const chunk of file) {
-    const text = decoder.decode(chunk, { stream: true });
-    if (text !== '') yield text;
+    const piece = carriage + decoder.decode(chunk, { stream: true });
+    // A carriage return at the end may be half of a line end.
+    carriage = piece.endsWith('\r') ? '\r' : '';
+    yield (carriage ? piece.slice(0, -1) : piece).replace(/\r\n?/g, '\n');
   }
-  const rest = decoder.decode();
-  if (rest !== '') yield rest;
+  yield (carriage + decoder.decode()).replace(/\r\n?/g, '\n');
 }

@@ -29,6 +29,8 @@ export interface StrikeImportRequest {
   received: Pick<ReceivedFile, 'read'>;
 }
 
+/** Empty lines and all. */
+const MAX_LINES = 2 * MOST_FILE_ROWS;
 /** Rows sent to the database at once. */
 const BATCH = 2000;
 /** Rows read without letting the sockets have a turn: the batch on its way to the database moves on only then. */
@@ -85,6 +87,7 @@ export async function importStrikes(
     const takeRows = async (rows: readonly string[][]) => {
       for (const cells of rows) {
         line += 1;
+        if (line > MAX_LINES) throw badInput(`The file has more than ${MAX_LINES.toLocaleString('en')} lines; nothing was taken.`, [{ field: 'file', message: 'too many lines' }]);
         if (line % ROWS_A_TURN === 0) await setImmediate();
         if (line <= order.skipLines + 1 + order.mapping.unitRows || cells.every((cell) => cell.trim() === '')) continue;
         count.rows += 1;

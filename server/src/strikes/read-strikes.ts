@@ -49,7 +49,8 @@ export async function readStrikesText(em: EntityManager, { playerId, sessionId, 
 /** A session's strikes that arrived after one, in the order they arrived. */
 export async function readArrivals(em: EntityManager, sessionId: string, after: number): Promise<{ arrival: number; strike: StrikeView }[]> {
   const rows = await em.execute<{ arrival: string; strike: StrikeView }[]>(
-    `select arrival, ${STRIKE_JSON} as strike from strike where session_id = ? and removed_at is null and arrival > ? order by arrival limit 500`, [sessionId, after]);
+    `select arrival, ${STRIKE_JSON} as strike
+     from (select * from strike where session_id = ? and removed_at is null and arrival > ? order by arrival limit 500) next order by arrival`, [sessionId, after]);
   return rows.map(({ arrival, strike }) => ({ arrival: Number(arrival), strike }));
 }
 

@@ -9,28 +9,45 @@ export class Refused extends Error {
   }
 }
 
-/** Nobody answered, or the database behind the server is away: worth trying again. */
+/** Nobody answered, or not so that it can be understood, or the fault was not ours: worth trying again. */
 export class Away extends Error {
   override readonly name = 'Away';
 }
 
+/** An answer that takes longer does not come. */
+const MAX_WAIT_MS = 30_000;
+/** Statuses below 500 that say "not now" rather than "no". */
+const NOT_NOW = [408, 425, 429];
+
 /**
  * Asks the server.
- * @throws Refused when it answers no, Away when it does not answer or its database is away
+ * @throws Refused when it answers no and says why, Away when it does not answer, or its answer settles nothing
  */
 export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   let response: Response;
+  let answer: unknown;
   try {
-    response = await fetch(`/api${path}`, init);
+    response = await fetch(`/api${path}`, { signal: AbortSignal.timeout(MAX_WAIT_MS), ...init });
   } catch {
     throw new Away('The server does not answer.');
   }
-  if (response.ok) return await response.json() as T;
-  const problem = await response.json().catch(() => undefined) as Problem | undefined;
-  if (response.status === 503 || response.status === 502 || response.status === 504) {
-    throw new Away(problem?.message ?? 'The server is busy.');
+  try {
+    answer = await response.json();
+  } catch {
+    throw new Away('What the server answered could not be read.');
   }
-  throw new Refused(response.status, problem ?? { error: 'internal', message: `The server answered ${response.status}.` });
+  if (response.ok) return answer as T;
+  const problem = problemIn(answer);
+  if (!problem || response.status >= 500 || NOT_NOW.includes(response.status)) {
+    throw new Away(problem?.message ?? `The server answered ${response.status}.`);
+  }
+  throw new Refused(response.status, problem);
+}
+
+/** The problem an answer names; undefined for one some proxy wrote. */
+export function problemIn(answer: unknown): Problem | undefined {
+  const problem = answer as Problem | null;
+  return typeof problem?.error === 'string' && typeof problem.message === 'string' ? problem : undefined;
 }
 
 export function post<T>(path: string, body: unknown): Promise<T> {

@@ -2,9 +2,33 @@
 import { quantityOf } from '@tasche/core';
 import { showQuantity, type Conflict } from '@tasche/contract';
 import { computed } from 'vue';
+import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
+import { commandWords } from './command-words';
+import { idOfOutgoing, useOutbox, type Outgoing } from './outbox';
 
 const sheet = useSheet();
+const outbox = useOutbox();
+const settings = useSettings();
+const MAX_SHOWN = 3;
+
+/** What the server would not take, with what was wanted, so that it can be typed again. */
+const shownReturned = computed(() => outbox.returned.slice(0, MAX_SHOWN).map(({ outgoing, problem }) => ({
+  id: idOfOutgoing(outgoing), message: problem.message, wanted: wantedWords(outgoing),
+})));
+const hiddenReturned = computed(() => outbox.returned.length - shownReturned.value.length);
+
+function wantedWords(outgoing: Outgoing): string {
+  if (outgoing.kind === 'undo') return 'a change taken back';
+  const { commands } = outgoing.request;
+  const unit = settings.unitFor(sheet.sheet?.player.distanceUnit ?? 'm');
+  const words = commands.slice(0, MAX_SHOWN).map((command) => commandWords(command, nameOf, unit)).join('; ');
+  return commands.length > MAX_SHOWN ? `${words}; and ${commands.length - MAX_SHOWN} more` : words;
+}
+function nameOf(id: string): string | undefined {
+  return sheet.clubsById.get(id)?.name ?? sheet.sheet?.bags.find((bag) => bag.id === id)?.name;
+}
+
 const conflicts = computed(() => sheet.conflicted.flatMap((one) => one.conflicts));
 
 function label(conflict: Conflict): string {
@@ -32,10 +56,14 @@ function show(field: string, value: unknown): string {
     <button class="plain-button slim" @click="sheet.keepTheirs()">Keep theirs</button>
     <button class="plain-button slim main" @click="sheet.saveMine()">Save mine</button>
   </div>
-  <div v-if="sheet.refused" class="strip refused no-print" role="alert">
-    <div><strong>Not done.</strong> {{ sheet.refused.message }}</div>
-    <button class="plain-button slim" @click="sheet.refused = null">Put away</button>
+  <div v-for="one in shownReturned" :key="one.id" class="strip refused no-print" role="alert">
+    <div>
+      <strong>Not saved.</strong> {{ one.message }}
+      <span class="one">You wanted: <b>{{ one.wanted }}</b></span>
+    </div>
+    <button class="plain-button slim" @click="outbox.discard(one.id)">Discard</button>
   </div>
+  <div v-if="hiddenReturned > 0" class="strip refused no-print">and {{ hiddenReturned }} more that were not saved</div>
 </template>
 
 <style scoped>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ChangeView, DifferenceView } from '@tasche/contract';
+import type { ChangeView, DifferenceView, Page } from '@tasche/contract';
 import { distanceNumber, quantityOf, shotKindOf, sourceWords, type Fact } from '@tasche/core';
 import { showQuantity } from '@tasche/contract';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -18,7 +18,8 @@ const router = useRouter();
 const changes = shallowRef<ChangeView[] | null>(null);
 const differences = shallowRef<DifferenceView[] | null>(null);
 const problem = ref('');
-const more = ref(false);
+const total = ref(0);
+const next = ref<string | null>(null);
 const PAGE = 50;
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
@@ -31,19 +32,20 @@ const to = day('to', today());
 
 async function load(): Promise<void> {
   try {
-    changes.value = await request<ChangeView[]>(`/players/${props.playerId}/changes?limit=${PAGE}`);
-    more.value = changes.value.length === PAGE;
+    const page = await request<Page<ChangeView>>(`/players/${props.playerId}/changes?limit=${PAGE}`);
+    changes.value = [...page.rows];
+    total.value = page.total;
+    next.value = page.next;
     problem.value = '';
   } catch (error) {
     problem.value = (error as Error).message;
   }
 }
 async function loadMore(): Promise<void> {
-  const last = changes.value?.at(-1);
-  if (!last) return;
-  const older = await request<ChangeView[]>(`/players/${props.playerId}/changes?limit=${PAGE}&before=${last.at}`);
-  changes.value = [...changes.value!, ...older];
-  more.value = older.length === PAGE;
+  if (!changes.value || !next.value) return;
+  const page = await request<Page<ChangeView>>(`/players/${props.playerId}/changes?limit=${PAGE}&before=${next.value}`);
+  changes.value = [...changes.value, ...page.rows];
+  next.value = page.next;
 }
 watch(() => [props.playerId, store.lastChangeId, store.undoable.length, store.sheet] as const, load, { immediate: true });
 watch([from, to, () => store.lastChangeId], async () => {
@@ -78,7 +80,7 @@ function text(key: string, fact: Fact | null): string {
           </li>
         </ol>
         <p v-if="changes?.length === 0" class="quiet">Nothing has been changed yet.</p>
-        <button v-if="more" class="plain-button slim" @click="loadMore">Older</button>
+        <button v-if="next" class="plain-button slim" @click="loadMore">Older: {{ (changes?.length ?? 0) }} of {{ total }} shown</button>
       </section>
       <section>
         <h2>Between two days</h2>

@@ -74,11 +74,16 @@ function withCommand(sheet: SheetView, command: Command): SheetView {
   }
 }
 
-/** The facts in force once these readings are in. A reading dated before the one in force changes nothing. */
+/**
+ * The facts in force once these readings are in. A reading dated before the one in force changes nothing; of those dated
+ * today, wherever on earth today is later, the newest stands, as the server has it.
+ */
 function withReadings(spec: Spec, readings: readonly Reading[]): Spec {
   const next: Spec = { ...spec };
+  const todayInUtc = new Date().toISOString().slice(0, 10);
   for (const { key, value, takenOn } of readings) {
-    if ((next[key]?.takenOn ?? '') > takenOn) continue;
+    const standing = next[key]?.takenOn ?? '';
+    if ((standing > todayInUtc ? todayInUtc : standing) > takenOn) continue;
     if (value === null) delete next[key];
     else next[key] = { value, takenOn } satisfies Fact;
   }

@@ -1,8 +1,8 @@
 import type { ChangeRequest, ChangeResult, Command, Problem } from '@tasche/contract';
-import { useLocalStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { Away, Refused, post } from '../api/request';
+import { keptList } from './kept-list';
 
 /** Something to be sent: a change, or the undoing of one. */
 export type Outgoing =
@@ -12,17 +12,29 @@ export type Outgoing =
 /** What became of it. */
 export type Sent = { outgoing: Outgoing; result: ChangeResult } | { outgoing: Outgoing; problem: Problem };
 
+/** What the server would not take, with its reason; kept until somebody mends it or lets it go. */
+export interface Returned { outgoing: Outgoing; problem: Problem }
+
 const FIRST_WAIT_MS = 400;
-const LONGEST_WAIT_MS = 5000;
+const MAX_WAIT_MS = 5000;
+
+/** The id under which the server knows it. */
+export function idOfOutgoing(outgoing: Outgoing): string {
+  return outgoing.kind === 'change' ? outgoing.request.id : outgoing.id;
+}
 
 /**
  * Everything typed goes through here, one after the other, and stays here (and in this browser's storage) until the server
- * has it. Ids are made here, so what was sent twice is done once.
+ * has it. Ids are made here, so what was sent twice is done once. Only a refusal that says what is wrong ends an item, and
+ * what was refused is kept to be mended; whatever else goes wrong, it is sent again. Of several tabs one sends at a time.
  */
 export const useOutbox = defineStore('outbox', () => {
-  const waiting = useLocalStorage<Outgoing[]>('tasche.outbox', []);
+  const list = keptList<Outgoing>('tasche.outbox', idOfOutgoing);
+  const returnedList = keptList<Returned>('tasche.returned', ({ outgoing }) => idOfOutgoing(outgoing));
+  const waiting = list.entries;
   const away = ref<string | null>(null);
   const listeners = new Set<(sent: Sent) => void>();
+  const otherTabs = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('tasche.outbox');
   let running = false;
   let wake: (() => void) | undefined;
 
@@ -30,43 +42,74 @@ export const useOutbox = defineStore('outbox', () => {
     listeners.add(listener);
     return () => listeners.delete(listener);
   };
+  const tell = (sent: Sent) => { listeners.forEach((listener) => listener(sent)); };
+  otherTabs?.addEventListener('message', ({ data }: MessageEvent<Sent>) => {
+    list.refresh();
+    returnedList.refresh();
+    tell(data);
+  });
 
   function push(outgoing: Outgoing): void {
-    waiting.value = [...waiting.value, outgoing];
+    list.add(outgoing);
     void run();
   }
 
   async function run(): Promise<void> {
     if (running) return;
     running = true;
-    let wait = FIRST_WAIT_MS;
-    while (waiting.value.length > 0) {
-      const outgoing = waiting.value[0]!;
-      try {
-        const result = await send(outgoing);
-        away.value = null;
-        wait = FIRST_WAIT_MS;
-        waiting.value = waiting.value.slice(1).map((next) => renewed(next, outgoing, result));
-        listeners.forEach((listener) => listener({ outgoing, result }));
-      } catch (error) {
-        if (error instanceof Refused) {
-          away.value = null;
-          waiting.value = waiting.value.slice(1);
-          listeners.forEach((listener) => listener({ outgoing, problem: error.problem }));
-        } else {
-          away.value = error instanceof Away ? error.message : 'The server does not answer.';
-          await new Promise<void>((resolve) => { wake = resolve; setTimeout(resolve, wait); });
-          wait = Math.min(wait * 2, LONGEST_WAIT_MS);
-        }
-      }
+    try {
+      await oneTabAtATime(drain);
+    } finally {
+      running = false;
     }
-    running = false;
+    // What was pushed while the last of it was leaving.
+    if (list.entries.value.length > 0) void run();
   }
 
-  /** What of a player's is still to be sent, as plain as it was: what stands in the storage is watched, and nothing watched can go to a worker. */
+  async function drain(): Promise<void> {
+    let wait = FIRST_WAIT_MS;
+    list.refresh();
+    for (let outgoing = list.entries.value[0]; outgoing; outgoing = list.entries.value[0]) {
+      const sent = await sendOnce(outgoing);
+      if (sent) {
+        away.value = null;
+        wait = FIRST_WAIT_MS;
+        settle(sent);
+        continue;
+      }
+      await new Promise<void>((resolve) => { wake = resolve; setTimeout(resolve, wait); });
+      wait = Math.min(wait * 2, MAX_WAIT_MS);
+      list.refresh();
+    }
+  }
+
+  /** What came of sending; undefined where it must be sent again. */
+  async function sendOnce(outgoing: Outgoing): Promise<Sent | undefined> {
+    try {
+      return { outgoing, result: await send(outgoing) };
+    } catch (error) {
+      if (error instanceof Refused) return { outgoing, problem: error.problem };
+      away.value = error instanceof Away ? error.message : 'The server does not answer.';
+      return undefined;
+    }
+  }
+
+  function settle(sent: Sent): void {
+    if ('problem' in sent && sent.problem.error !== 'conflict') returnedList.add(sent);
+    list.remove(idOfOutgoing(sent.outgoing));
+    if ('result' in sent) {
+      for (const next of list.entries.value) {
+        const fresh = renewed(next, sent.outgoing, sent.result);
+        if (fresh !== next) list.replace(fresh);
+      }
+    }
+    otherTabs?.postMessage(JSON.parse(JSON.stringify(sent)));
+    tell(sent);
+  }
+
+  /** What of a player's is still to be sent. */
   function pending(playerId: string): Command[] {
-    const commands = waiting.value.flatMap((one) => (one.kind === 'change' && one.playerId === playerId ? one.request.commands : []));
-    return JSON.parse(JSON.stringify(commands)) as Command[];
+    return waiting.value.flatMap((one) => (one.kind === 'change' && one.playerId === playerId ? one.request.commands : []));
   }
 
   /** Tries now rather than at the next turn. */
@@ -75,8 +118,21 @@ export const useOutbox = defineStore('outbox', () => {
     void run();
   }
 
-  return { waiting, away, count: computed(() => waiting.value.length), onSent, push, pending, run, tryNow };
+  /** Lets go of something that was refused. */
+  function discard(id: string): void {
+    returnedList.remove(id);
+  }
+
+  return {
+    waiting, away, returned: returnedList.entries, count: computed(() => waiting.value.length), onSent, push, pending, run, tryNow, discard,
+  };
 });
+
+/** Runs it while no other tab of this browser runs the same. */
+async function oneTabAtATime(work: () => Promise<void>): Promise<void> {
+  if (typeof navigator === 'undefined' || !navigator.locks) return work();
+  await navigator.locks.request('tasche.outbox', work);
+}
 
 function send(outgoing: Outgoing): Promise<ChangeResult> {
   return outgoing.kind === 'change'
@@ -95,7 +151,7 @@ function renewed(next: Outgoing, done: Outgoing, result: ChangeResult): Outgoing
     const typedOnTop = subject !== undefined && sentOn.has(subject) && (sentOn.get(subject) ?? 1) <= (versionIn(command) ?? 0);
     return version !== undefined && typedOnTop && 'version' in command ? { ...command, version } : command;
   });
-  return { ...next, request: { ...next.request, commands } };
+  return commands.every((command, i) => command === next.request.commands[i]) ? next : { ...next, request: { ...next.request, commands } };
 }
 
 function versionIn(command: Command): number | undefined {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BENDING_CAUTION, CLUB_KINDS, QUANTITIES, SHOT_KINDS, quantityOf, shotIn, shotKindOf, sourceWords, distanceNumber, type CarryEstimate, type ClubKind, type Quantity, type Shot, type ShotKind } from '@tasche/core';
-import { SHOT_PARTS, columnOf, showQuantity, unitLabel, type Column, type ReadingView, type ShotPart } from '@tasche/contract';
+import { SHOT_PARTS, columnOf, showQuantity, unitLabel, type Column, type Page, type ReadingView, type ShotPart } from '@tasche/contract';
 import { NDrawer, NDrawerContent } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { request } from '../api/request';
@@ -22,7 +22,7 @@ const club = computed(() => store.clubsById.get(props.clubId)!);
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const takenOn = ref(today());
 const complaints = ref(new Map<string, { text: string; reason: string }>());
-const readings = shallowRef<ReadingView[] | null>(null);
+const readings = shallowRef<Page<ReadingView> | null>(null);
 
 const GROUPS: readonly { name: string; group: Quantity['group']; caution?: string }[] = [
   { name: 'Lofts and lie', group: 'lofts', caution: BENDING_CAUTION },
@@ -41,8 +41,15 @@ const parts = SHOT_PARTS.filter((part) => ['carryM', 'totalM', 'apexM', 'landDeg
 const PART_HEADS: Partial<Record<ShotPart, string>> = { carryM: 'carry', totalM: 'total', apexM: 'apex', landDeg: 'land', spreadM: '±', shots: 'shots' };
 
 watch([() => props.clubId, () => store.lastChangeId], async () => {
-  readings.value = await request<ReadingView[]>(`/clubs/${props.clubId}/readings?limit=100`).catch(() => null);
+  readings.value = await request<Page<ReadingView>>(`/clubs/${props.clubId}/readings?limit=50`).catch(() => null);
 }, { immediate: true });
+
+async function olderReadings(): Promise<void> {
+  const shown = readings.value;
+  if (!shown?.next) return;
+  const page = await request<Page<ReadingView>>(`/clubs/${props.clubId}/readings?limit=200&before=${shown.next}`);
+  readings.value = { ...page, rows: [...shown.rows, ...page.rows] };
+}
 
 function show(column: Column): string {
   const id = column.id;
@@ -135,13 +142,16 @@ function readingText(reading: ReadingView): string {
       </section>
       <section>
         <h3>Written down so far</h3>
-        <p v-if="readings === null" class="quiet small">The history is not to be had just now.</p>
+        <p v-if="readings === null" class="quiet small">The history could not be read.</p>
         <ol v-else class="readings small">
-          <li v-for="reading in readings" :key="reading.id" :class="{ undone: reading.undone }">
+          <li v-for="reading in readings.rows" :key="reading.id" :class="{ undone: reading.undone }">
             <span class="quiet">{{ shortDay(reading.takenOn) }}</span> {{ readingText(reading) }}
             <span class="quiet">{{ reading.who }}{{ reading.why ? `: ${reading.why}` : '' }}{{ reading.undone ? ' (undone)' : '' }}</span>
           </li>
         </ol>
+        <button v-if="readings?.next" class="plain-button slim" @click="olderReadings">
+          Older: {{ readings.rows.length }} of {{ readings.total }} shown
+        </button>
       </section>
       <button v-if="!store.readOnly" class="plain-button slim" @click="remove">Delete this club</button>
       <span v-if="!store.readOnly" class="quiet small"> Ctrl Z brings it back. A club that is worn out is better set to “retired”.</span>

@@ -123,7 +123,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <button class="plain-button main" @click="add">Add a course</button>
       </div>
     </header>
-    <p v-if="store.refused" class="verdict fault" role="alert">■ {{ store.refused.message }}</p>
     <p v-if="store.state === 'away'" class="quiet" role="status">The server is away. This page opens by itself as soon as it is back.</p>
     <div v-else-if="store.state !== 'ready'" class="waiting" role="status" aria-label="Loading"><span v-for="n in 6" :key="n" /></div>
     <p v-else-if="store.courses.length === 0" class="quiet">No course is written down yet. Add one, then bring its holes from a map (GeoJSON) or a yardage list (CSV), or type them.</p>

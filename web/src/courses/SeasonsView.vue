@@ -45,7 +45,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <div class="grow"><h1>Season templates</h1><p class="quiet small">What a season does to any course. On a course it takes on the course’s own grass and sand, and may be changed there. <RouterLink to="/courses">To the courses</RouterLink></p></div>
       <div class="bar"><button class="plain-button" @click="settings.flipUnit('m')"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button><button class="plain-button" :disabled="store.undoable.length === 0" title="Ctrl Z" @click="store.undo()">Undo</button><button class="plain-button main" @click="add">Add a season</button></div>
     </header>
-    <p v-if="store.refused" class="verdict fault" role="alert">■ {{ store.refused.message }}</p>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <p v-if="store.state === 'away'" class="quiet" role="status">The server is away. This page opens by itself as soon as it is back.</p>
     <div class="year" aria-hidden="true"><span v-for="(month, m) in MONTHS" :key="m" class="small quiet">{{ month.slice(0, 3) }}</span>

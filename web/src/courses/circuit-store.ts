@@ -1,4 +1,4 @@
-import type { ChangeResult, CircuitView, Command, Problem } from '@tasche/contract';
+import type { ChangeResult, CircuitView, Command } from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
@@ -14,7 +14,6 @@ export const useCircuit = defineStore('circuit', () => {
   const outbox = useOutbox();
   const circuit = shallowRef<CircuitView | null>(null);
   const state = ref<'empty' | 'loading' | 'ready' | 'away'>('empty');
-  const refused = shallowRef<Problem | null>(null);
   const line = undoLine((changeId, id) => { outbox.push({ kind: 'undo', playerId: NOBODY, changeId, id }); });
 
   const courses = computed(() => circuit.value?.courses ?? []);
@@ -38,7 +37,6 @@ export const useCircuit = defineStore('circuit', () => {
   function change(commands: readonly Command[], why = ''): void {
     if (!circuit.value || commands.length === 0) return;
     const id = newId();
-    refused.value = null;
     circuit.value = withCircuitCommands(circuit.value, commands);
     outbox.push({ kind: 'change', playerId: NOBODY, request: { id, commands, ...(why && { why }) } });
     line.done(id);
@@ -52,11 +50,10 @@ export const useCircuit = defineStore('circuit', () => {
     }
     const failed = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
     line.forget(failed);
-    refused.value = sent.problem;
     void load(true);
   });
 
-  return { circuit, state, refused, courses, seasons, events, load, change, undoable: line.undoable, redoable: line.redoable, undo: line.undo, redo: line.redo };
+  return { circuit, state, courses, seasons, events, load, change, undoable: line.undoable, redoable: line.redoable, undo: line.undo, redo: line.redo };
 });
 
 /** The circuit as it will be when the server has done these commands. */

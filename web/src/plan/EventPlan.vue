@@ -4,7 +4,6 @@ import { RefusedInput, SCHOOLS, clubsOfIds, gaps, lockerFindings, type DayTrigge
 import { useEventListener } from '@vueuse/core';
 import { proxy } from 'comlink';
 import { format, parseISO } from 'date-fns';
-import { NSelect } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -18,6 +17,7 @@ import { useSheet } from '../sheet/sheet-store';
 import AfterRound from './AfterRound.vue';
 import DayBar from './DayBar.vue';
 import EventForm from './EventForm.vue';
+import PlanPicker from './PlanPicker.vue';
 import LockBoard from './LockBoard.vue';
 import NeedsRail from './NeedsRail.vue';
 import NeedsTable from './NeedsTable.vue';
@@ -168,7 +168,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
         <p v-if="event" class="quiet small">{{ event.limits.clubs }} clubs, {{ event.limits.lengthIn }} in at most<template v-if="event.notes">. {{ event.notes }}</template></p>
       </div>
       <div class="bar no-print">
-        <NSelect v-if="plans.length > 1" :value="plan.id" :options="plans.map((one) => ({ value: one.id, label: one.name }))" style="width: 190px" @update:value="(id: string) => router.push({ name: 'plan', params: { playerId, planId: id } })" />
+        <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan.id" />
         <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
         <button v-if="event && !readOnly" class="plain-button" @click="writing = 'edit'">Edit the event</button>
         <button v-if="!readOnly" class="plain-button" @click="writing = 'week'">Plan a week</button>
@@ -179,7 +179,6 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
     </header>
     <PlanForm v-if="writing === 'week'" action="Plan it from the gamer bag" @save="planWeek" @leave="writing = null" />
     <EventForm v-else-if="writing" :key="writing" :player-id="playerId" :event="writing === 'edit' ? event : undefined" @leave="writing = null" />
-    <p v-if="circuit.refused" class="verdict fault" role="alert">■ {{ circuit.refused.message }}</p>
     <p v-if="settling.share.value !== null" class="bar" role="status"><progress :value="settling.share.value || undefined" max="1" /> Settling the bag, and looking what would change it on the morning… <button class="plain-button slim" @click="settling.stop()">Cancel</button></p>
     <p v-if="settling.problem.value" class="verdict fault" role="alert">■ {{ settling.problem.value }}</p>
     <p v-if="circuit.state === 'away'" class="quiet" role="status">The courses are away; this opens by itself as soon as they are back.</p>

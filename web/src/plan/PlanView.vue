@@ -20,6 +20,7 @@ import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
 import ChoosePanel from './ChoosePanel.vue';
 import PlanForm from './PlanForm.vue';
+import PlanPicker from './PlanPicker.vue';
 import EventForm from './EventForm.vue';
 import SwapCard from './SwapCard.vue';
 import { usePlan } from './use-plan';
@@ -154,7 +155,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <p v-else class="quiet small">From the gamer bag: clubs go out and in, and the page says what each swap does.</p>
       </div>
       <div class="bar no-print">
-        <NSelect v-if="plans.length > 1" :value="plan?.id" :options="plans.map((one) => ({ value: one.id, label: one.name }))" style="width: 190px" @update:value="(id: string) => router.push({ name: 'plan', params: { playerId, planId: id } })" />
+        <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan?.id" />
         <NSelect v-model:value="school" :options="SCHOOLS.map((one) => ({ value: one.id, label: one.name }))" style="width: 190px" :input-props="{ 'aria-label': 'School' }" />
         <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
         <button v-if="plan" class="plain-button" @click="writing = 'edit'">Edit the week</button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MonitorView, SessionEntry, SetAsideView, StrikeView } from '@tasche/contract';
+import type { MonitorView, Page, SessionEntry, SetAsideView, StrikeView } from '@tasche/contract';
 import { SHOT_KINDS, distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
 import { post, request } from '../api/request';
@@ -38,9 +38,9 @@ async function hitTen(): Promise<void> {
     refused.value = (error as Error).message;
   }
 }
-const setAside = ref<readonly SetAsideView[] | null>(null);
+const setAside = ref<Page<SetAsideView> | null>(null);
 async function lookAside(): Promise<void> {
-  setAside.value = setAside.value ? null : await request<SetAsideView[]>(`/sessions/${props.session.id}/set-aside`).catch(() => []);
+  setAside.value = setAside.value ? null : await request<Page<SetAsideView>>(`/sessions/${props.session.id}/set-aside?limit=200`).catch(() => ({ rows: [], total: 0, next: null }));
 }
 const state = computed(() => (props.line === 'broken' ? 'the server is away; taken up again by itself' : props.monitor.state === 'here' ? `${props.monitor.device} is here` : props.monitor.state === 'away' ? 'the monitor is away; taken up again by itself' : 'no monitor is set up; write shots down by hand, or bring a file'));
 defineExpose({ hitTen });
@@ -66,8 +66,9 @@ defineExpose({ hitTen });
     </div>
     <p v-if="refused" class="verdict fault" role="alert">■ {{ refused }}</p>
     <ul v-if="setAside" class="aside small">
-      <li v-if="setAside.length === 0" class="quiet">Nothing was set aside.</li>
-      <li v-for="(one, i) in setAside" :key="i"><span class="verdict look">◆ {{ one.reason }}</span> <code>{{ one.text.slice(0, 120) }}</code></li>
+      <li v-if="setAside.rows.length === 0" class="quiet">Nothing was set aside.</li>
+      <li v-for="(one, i) in setAside.rows" :key="i"><span class="verdict look">◆ {{ one.reason }}</span> <code>{{ one.text.slice(0, 120) }}</code></li>
+      <li v-if="setAside.next" class="quiet">The newest {{ setAside.rows.length }} of {{ setAside.total }}.</li>
     </ul>
     <div class="numbers" aria-live="polite">
       <template v-if="whole && last">

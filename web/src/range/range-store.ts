@@ -1,4 +1,4 @@
-import type { Command, SessionEntry, StrikeView, StrikesView } from '@tasche/contract';
+import type { Command, Page, SessionEntry, StrikeView, StrikesView } from '@tasche/contract';
 import { playingLoft, type ClubKind, type Setting, type Spec, type StrikeClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -8,6 +8,17 @@ import { useSheet } from '../sheet/sheet-store';
 import type { SessionStrikes } from './range-worker';
 
 export const settingOf = (session: Pick<SessionEntry, 'conditions' | 'surface'>): Setting => ({ conditions: session.conditions, surface: session.surface });
+
+/** Every session, page after page. */
+async function allSessions(playerId: string): Promise<SessionEntry[]> {
+  const sessions: SessionEntry[] = [];
+  for (let next: string | null = ''; next !== null;) {
+    const page: Page<SessionEntry> = await request(`/players/${playerId}/sessions?limit=200${next && `&after=${next}`}`);
+    sessions.push(...page.rows);
+    next = page.next;
+  }
+  return sessions;
+}
 
 /** A player's range sessions and what was hit in them. */
 export const useRange = defineStore('range', () => {
@@ -31,7 +42,7 @@ export const useRange = defineStore('range', () => {
       state.value = 'loading';
     }
     try {
-      const [list, hit] = await Promise.all([request<SessionEntry[]>(`/players/${id}/sessions`), request<StrikesView>(`/players/${id}/strikes`)]);
+      const [list, hit] = await Promise.all([allSessions(id), request<StrikesView>(`/players/${id}/strikes`)]);
       // A later question is on its way, and knows more.
       if (mine !== turn) return;
       sessions.value = list;

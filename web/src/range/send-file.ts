@@ -1,5 +1,5 @@
-import type { Problem, StrikeImportOrder, StrikeImportReport } from '@tasche/contract';
-import { Away, Refused } from '../api/request';
+import type { StrikeImportOrder, StrikeImportReport } from '@tasche/contract';
+import { Away, Refused, problemIn } from '../api/request';
 
 /** A file on its way to the server. */
 export interface Sending { report: Promise<StrikeImportReport>; cancel: () => void }
@@ -18,8 +18,11 @@ export function sendFile(playerId: string, file: Blob, order: StrikeImportOrder,
     call.upload.onprogress = ({ loaded, total }) => { onProgress(total > 0 ? loaded / total : 0); };
     call.onload = () => {
       if (call.status === 200) resolve(call.response as StrikeImportReport);
-      else if (call.status >= 502 && call.status <= 504) reject(new Away('The server or its database is away; nothing was taken.'));
-      else reject(new Refused(call.status, (call.response as Problem | null) ?? { error: 'internal', message: `The server answered ${call.status}.` }));
+      else {
+        const problem = problemIn(call.response);
+        if (problem && call.status < 500) reject(new Refused(call.status, problem));
+        else reject(new Away(`${problem?.message ?? 'The server or its database is away.'} Nothing was taken.`));
+      }
     };
     call.onerror = () => { reject(new Away('The server hung up; nothing was taken.')); };
     call.onabort = () => { reject(new Away('Cancelled; nothing was taken.')); };

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ChangeResult, RosterEntry } from '@tasche/contract';
+import type { ChangeResult, Page, RosterEntry } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
@@ -10,7 +10,9 @@ import { shortDay, shortMoment, today } from '../app/day';
 import { MARKS } from '../ladder/marks';
 
 const router = useRouter();
-const entries = shallowRef<RosterEntry[] | null>(null);
+const entries = shallowRef<readonly RosterEntry[] | null>(null);
+const total = ref(0);
+const next = ref<string | null>(null);
 const problem = ref('');
 const adding = ref(false);
 const name = ref('');
@@ -23,11 +25,24 @@ const faults = computed(() => shown.value.filter((entry) => (entry.gamer?.faults
 
 async function load(): Promise<void> {
   try {
-    entries.value = await request<RosterEntry[]>(`/players?today=${today()}`);
+    const page = await request<Page<RosterEntry>>(`/players?today=${today()}`);
+    entries.value = page.rows;
+    total.value = page.total;
+    next.value = page.next;
     problem.value = '';
   } catch (error) {
     problem.value = (error as Error).message;
     if (error instanceof Away) setTimeout(() => void load(), 1500);
+  }
+}
+async function loadMore(): Promise<void> {
+  if (next.value === null) return;
+  try {
+    const page = await request<Page<RosterEntry>>(`/players?today=${today()}&after=${encodeURIComponent(next.value)}`);
+    entries.value = [...entries.value ?? [], ...page.rows];
+    next.value = page.next;
+  } catch (error) {
+    problem.value = (error as Error).message;
   }
 }
 onMounted(load);
@@ -64,7 +79,7 @@ function startsIn(day: string): string {
     <header class="page-head">
       <div class="grow">
         <h1>Roster</h1>
-        <p class="quiet small">{{ shown.length }} {{ shown.length === 1 ? 'player' : 'players' }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template></p>
+        <p class="quiet small">{{ next ? `${entries?.length} of ${total}` : shown.length }} {{ total === 1 ? 'player' : 'players' }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template></p>
       </div>
       <button class="plain-button main" @click="adding = !adding">Add a player</button>
     </header>
@@ -90,6 +105,7 @@ function startsIn(day: string): string {
         </dl>
       </li>
     </ul>
+    <p v-if="next"><button class="plain-button" @click="loadMore">Show more players: {{ entries?.length }} of {{ total }} shown</button></p>
     <p v-if="away.length" class="off-roster small quiet">Off the roster: <RouterLink v-for="entry in away" :key="entry.player.id" :to="{ name: 'settings', params: { playerId: entry.player.id } }">{{ entry.player.name }}</RouterLink></p>
     <div v-if="!entries && !problem" class="waiting" role="status" aria-label="Loading"><span v-for="n in 4" :key="n" /></div>
   </div>

@@ -1,4 +1,4 @@
-import type { ChangeRequest, Command, Conflict, Problem, SheetView } from '@tasche/contract';
+import type { ChangeRequest, Command, Conflict, PlansPage, SheetView } from '@tasche/contract';
 import { ladderClub, type LadderClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
@@ -13,8 +13,6 @@ export const useSheet = defineStore('sheet', () => {
   const outbox = useOutbox();
   const sheet = shallowRef<SheetView | null>(null);
   const state = ref<'empty' | 'loading' | 'ready' | 'missing' | 'away'>('empty');
-  /** What the server refused last, to be read and put away. */
-  const refused = shallowRef<Problem | null>(null);
   const conflicted = shallowRef<readonly { request: ChangeRequest; conflicts: readonly Conflict[] }[]>([]);
   const line = undoLine((changeId, id) => { if (sheet.value) outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id }); });
   let wanted: { playerId: string; asOf: string | null } | null = null;
@@ -73,7 +71,7 @@ export const useSheet = defineStore('sheet', () => {
     line.forget(failedId);
     if (sent.problem.error === 'conflict' && sent.problem.conflicts?.length && sent.outgoing.kind === 'change') {
       conflicted.value = [...conflicted.value, { request: sent.outgoing.request, conflicts: sent.problem.conflicts }];
-    } else refused.value = sent.problem;
+    }
     void load(current.player.id);
   });
 
@@ -94,8 +92,23 @@ export const useSheet = defineStore('sheet', () => {
     conflicted.value = [];
   }
 
+  /** Older plans than the sheet came with, a page at a time. */
+  async function loadOlderPlans(): Promise<void> {
+    const last = sheet.value?.plans.toSorted((a, b) => b.startsOn.localeCompare(a.startsOn) || a.id.localeCompare(b.id)).at(-1);
+    if (!sheet.value || !last) return;
+    const { id } = sheet.value.player;
+    const page = await request<PlansPage>(`/players/${id}/plans?after=${last.startsOn}_${last.id}`);
+    const current = sheet.value;
+    if (current?.player.id !== id) return;
+    const isNew = <T extends { id: string }>(known: readonly T[]) => ({ id: one }: T) => !known.some((row) => row.id === one);
+    sheet.value = {
+      ...current, planCount: page.total, plans: [...current.plans, ...page.rows.filter(isNew(current.plans))],
+      bags: [...current.bags, ...page.bags.filter(isNew(current.bags))],
+    };
+  }
+
   return {
-    sheet, state, refused, conflicted, clubs, clubsById, ladderClubs, gamer, lastChangeId, readOnly,
-    load, change, saveMine, keepTheirs, undoable: line.undoable, redoable: line.redoable, done: line.done, undo: line.undo, redo: line.redo,
+    sheet, state, conflicted, clubs, clubsById, ladderClubs, gamer, lastChangeId, readOnly,
+    load, loadOlderPlans, change, saveMine, keepTheirs, undoable: line.undoable, redoable: line.redoable, done: line.done, undo: line.undo, redo: line.redo,
   };
 });

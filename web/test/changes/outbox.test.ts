@@ -5,7 +5,7 @@ import { useOutbox, type Sent } from '../../src/changes/outbox';
 import { clubView } from '../sheet';
 
 /** The network is played here; everything of ours is real. */
-type Answer = { status: number; body: unknown } | 'nobody';
+type Answer = { status: number; body: unknown } | { status: number; text: string } | 'nobody';
 let script: Answer[] = [];
 let asked: { path: string; body: ChangeRequest }[] = [];
 
@@ -18,13 +18,14 @@ const edit = (id: string, version: number): { kind: 'change'; playerId: string; 
 const versionOf = (body: ChangeRequest) => (body.commands[0] as Extract<Command, { do: 'editClub' }>).version;
 
 beforeEach(() => {
+  localStorage.clear();
   setActivePinia(createPinia());
   script = [];
   asked = [];
   vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
     asked.push({ path, body: JSON.parse(String(init.body)) as ChangeRequest });
     const answer = script.shift() ?? done();
-    return answer === 'nobody' ? Promise.reject(new TypeError('fetch failed')) : Promise.resolve(new Response(JSON.stringify(answer.body), { status: answer.status }));
+    return answer === 'nobody' ? Promise.reject(new TypeError('fetch failed')) : Promise.resolve(new Response('text' in answer ? answer.text : JSON.stringify(answer.body), { status: answer.status }));
   });
 });
 afterEach(() => { vi.unstubAllGlobals(); });
@@ -76,12 +77,55 @@ describe('the outbox', () => {
     expect(heard.map((sent) => 'problem' in sent && sent.problem.error)).toEqual([false, 'conflict']);
   });
 
-  it('drops what was refused and goes on with the rest', async () => {
+  it('keeps what was refused to be mended, with the reason, and goes on with the rest', async () => {
     const outbox = useOutbox();
     script = [{ status: 400, body: { error: 'bad-input', message: 'no' } }, done()];
     outbox.push(edit('1', 1));
     outbox.push({ kind: 'undo', playerId: 'p', changeId: '0', id: '2' });
     await emptied(outbox);
     expect(asked[1]).toEqual({ path: '/api/changes/0/undo', body: { id: '2' } });
+    expect(outbox.returned).toEqual([{ outgoing: edit('1', 1), problem: { error: 'bad-input', message: 'no' } }]);
+    setActivePinia(createPinia());
+    const afterReload = useOutbox();
+    expect(afterReload.returned).toHaveLength(1);
+    afterReload.discard('1');
+    expect(afterReload.returned).toEqual([]);
+  });
+
+  it.each<[string, Answer]>([
+    ['a fault of the server', { status: 500, body: { error: 'internal', message: 'Something went wrong on our side.' } }],
+    ['a refusal some proxy wrote', { status: 403, text: '<html>Forbidden</html>' }],
+    ['an answer that is no JSON', { status: 200, text: '<html>Sign in to the hotel\'s network</html>' }],
+    ['too many at once', { status: 429, body: { error: 'too-many-requests', message: 'Too many.' } }],
+    ['a problem without words', { status: 400, body: {} }],
+  ])('never drops a value on %s', async (_what, answer) => {
+    const outbox = useOutbox();
+    script = [answer, done()];
+    outbox.push(edit('1', 1));
+    await vi.waitFor(() => { expect(outbox.away).not.toBeNull(); });
+    expect(outbox.count).toBe(1);
+    outbox.tryNow();
+    await emptied(outbox);
+    expect(asked.map(({ body }) => body.id)).toEqual(['1', '1']);
+    expect(outbox.returned).toEqual([]);
+  });
+
+  it('of two tabs each keeps what it pushed, and nothing is overwritten', async () => {
+    const [one, other] = [createPinia(), createPinia()];
+    script = ['nobody', 'nobody', 'nobody', 'nobody'];
+    setActivePinia(one);
+    const first = useOutbox();
+    setActivePinia(other);
+    const second = useOutbox();
+    first.push(edit('1', 1));
+    second.push(edit('2', 1));
+    first.push(edit('3', 1));
+    const stored = Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/')).map((key) => key.split('/').at(-1)).sort();
+    expect(stored).toEqual(['1', '2', '3']);
+    await vi.waitFor(() => { expect(first.away).not.toBeNull(); });
+    script = [];
+    first.tryNow();
+    second.tryNow();
+    await vi.waitFor(() => { expect(Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/'))).toEqual([]); });
   });
 });
