@@ -9,11 +9,14 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --data DIR         another data folder (default .tasche beside this command)
       --reset            empties the data folder first
   ./tasche test          every check; the last line counts them
-      --only PART        types, lint, imports, unit or browser
+      --only PART        types, lint, imports, unit, fuzz or browser
   ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps, flight, carry, conditions, needs,
                          choose or travel
   ./tasche bench         the speed figures
-      --only PART        gaps, flight, choosing, travel, sheet, browser or range
+      --only PART        gaps, flight, choosing, travel, sheet, browser, range or large
+  ./tasche fuzz          20,000 requests made by chance against a server of its own
+      --kills            instead: ends server and database at random moments while clients write
+      --seed N           other chances
   ./tasche validate      holds the core to published and remembered numbers: docs/validation.md
   ./tasche screenshots   the pictures of docs/screenshots, from the demo data
 
@@ -36,6 +39,7 @@ async function main(): Promise<void> {
     case 'test': return (await import('./test.js')).test(values.only);
     case 'validate': return (await import('./validate.js')).validate();
     case 'bench': return (await import('./bench.js')).bench(values.only);
+    case 'fuzz': return (await import('./fuzz.js')).fuzz({ kills: values.kills ?? false, seed: Number(values.seed ?? 1) });
     case 'screenshots': return (await import('./screenshots.js')).screenshots();
     default: throw new Stop(`there is no "${name}" here.\n\n${USAGE}`, 2);
   }
@@ -46,7 +50,7 @@ function readArguments() {
     return parseArgs({
       allowPositionals: true,
       options: {
-        port: { type: 'string' }, data: { type: 'string' }, reset: { type: 'boolean' }, only: { type: 'string' }, help: { type: 'boolean', short: 'h' },
+        port: { type: 'string' }, data: { type: 'string' }, reset: { type: 'boolean' }, only: { type: 'string' }, kills: { type: 'boolean' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' },
       },
     });
   } catch (error) {

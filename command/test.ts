@@ -4,12 +4,14 @@ import os from 'node:os';
 import path from 'node:path';
 import { freePort, throwAwayFolder } from './cluster.js';
 import { ensureDebian } from './debian.js';
+import { fuzzWords } from './fuzz.js';
+import { fuzzRequests } from './fuzz/fuzz-requests.js';
 import { Stop } from './stop.js';
 
 interface Counts { passed: number; failed: number }
 type Part = () => Promise<Counts> | Counts;
 
-const PARTS: Record<string, Part> = { types, lint, imports, unit, browser };
+const PARTS: Record<string, Part> = { types, lint, imports, unit, fuzz, browser };
 
 /** `./tasche test`: every check, one after the other; the last line counts them. */
 export async function test(only: string | undefined): Promise<void> {
@@ -72,6 +74,15 @@ function unit(): Counts {
   const ok = tool('vitest', ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`]);
   const counts = readReport(report, (json: { numPassedTests: number; numFailedTests: number }) => ({ passed: json.numPassedTests, failed: json.numFailedTests }));
   return ok || counts.failed > 0 ? counts : { ...counts, failed: 1 };
+}
+
+const FUZZED_REQUESTS = 1500;
+
+/** A small share of `./tasche fuzz`, always the same. */
+async function fuzz(): Promise<Counts> {
+  const result = await fuzzRequests(FUZZED_REQUESTS, 1);
+  console.log(fuzzWords(result));
+  return { passed: result.failures.length === 0 ? 1 : 0, failed: result.failures.length };
 }
 
 async function browser(): Promise<Counts> {

@@ -57,11 +57,14 @@ export async function finish(
 ): Promise<ChangeResult> {
   await requireWithinLimits(trail);
   const change = trail.em.create(Change, {
-    ...about, workspaceId: trail.workspaceId, at: new Date(), images: trail.images, rowIds: trail.rowIds(), undoneById: null,
+    ...about, workspaceId: trail.workspaceId, at: new Date(), images: trail.images, undoneById: null,
   }, { persist: true });
   await trail.em.flush();
   // The player's row is locked from here on, so that of two changes the later to commit has the higher number.
   await trail.em.execute('update player set revision = revision + 1 where id = any(?::uuid[])', [`{${trail.playerIds().join(',')}}`]);
+  await trail.em.execute(
+    'insert into change_row (workspace_id, row_id, change_id) select ?, unnest(?::uuid[]), ? on conflict do nothing',
+    [trail.workspaceId, `{${trail.rowIds().join(',')}}`, about.id]);
   if (CIRCUIT_KINDS.some((kind) => trail.touched[kind].size > 0)) {
     await trail.em.execute('update workspace set circuit_revision = circuit_revision + 1 where id = ?', [trail.workspaceId]);
   }

@@ -18,8 +18,6 @@ export const Change = defineEntity({
     summary: p.text(),
     /** A list of RowImage; the ORM's types do not carry unions, so `imagesOf` reads it. */
     images: p.json<object>(),
-    /** The rows it touched, so that a row's changes are found. */
-    rowIds: p.array().columnType('uuid[]'),
     /** What an import answered, so that it can be answered again. */
     report: p.json<object>().nullable(),
     undoesId: p.uuid().nullable(),
@@ -33,7 +31,7 @@ export function imagesOf(change: Pick<Change, 'images'>): RowImage[] {
 }
 
 /** A change as a list of changes reads it. */
-export type ChangeRow = Omit<Change, 'images' | 'workspaceId' | 'rowIds' | 'report'>;
+export type ChangeRow = Omit<Change, 'images' | 'workspaceId' | 'report'>;
 
 export function changeView(change: ChangeRow): ChangeView {
   const { id, at, who, why, summary } = change;

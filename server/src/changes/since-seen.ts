@@ -38,7 +38,7 @@ export async function requireUntouched<K extends EntityKind>(trail: Trail, kind:
 async function imagesSince(trail: Trail, kind: EntityKind, id: string, version: number): Promise<Image[]> {
   const rows = await trail.em.execute<{ image: Image }[]>(
     `select image from change, jsonb_array_elements(change.images) with ordinality as one (image, place)
-     where change.workspace_id = ? and change.row_ids @> array[?]::uuid[] and image ->> 'of' = ? and image ->> 'id' = ? and (image ->> 'version')::integer >= ?
+     where change.workspace_id = ? and change.id in (select change_id from change_row where row_id = ?) and image ->> 'of' = ? and image ->> 'id' = ? and (image ->> 'version')::integer >= ?
      order by (image ->> 'version')::integer, place limit 2000`, [trail.workspaceId, id, kind, id, version]);
   return rows.map(({ image }) => image);
 }

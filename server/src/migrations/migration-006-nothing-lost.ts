@@ -38,12 +38,10 @@ const SHEET_REVISION = `
 const OWN_WORKSPACE = `workspace_id = nullif(current_setting('tasche.workspace', true), '')::uuid`;
 
 /** The rows each change touched, read off what it kept of them. */
-const ROW_IDS = `
-  update change set row_ids = touched.ids from (
-    select change.id, array_agg(distinct (image ->> 'id')::uuid) as ids
-    from change, jsonb_array_elements(change.images) as one (image)
-    where image ->> 'of' <> 'readings' group by change.id
-  ) touched where touched.id = change.id`;
+const ROWS_OF_CHANGES = `
+  insert into change_row (workspace_id, row_id, change_id)
+  select distinct change.workspace_id, (image ->> 'id')::uuid, change.id
+  from change, jsonb_array_elements(change.images) as one (image) where image ->> 'of' <> 'readings'`;
 
 /** Readings that wait for their day, changes found by row, reports that can be given again, balls a monitor was answered. */
 export class Migration006NothingLost extends Migration {
@@ -57,12 +55,18 @@ export class Migration006NothingLost extends Migration {
     this.addSql('create index club_spec_due on club (player_id) where spec_due is not null');
     this.addSql('create index player_name on player (workspace_id, name, id) where removed_at is null');
     this.addSql('create index plan_event on plan (event_id) where event_id is not null');
-    this.addSql(`alter table change add column row_ids uuid[] not null default '{}'`);
+    this.addSql(`
+      create table change_row (
+        workspace_id uuid not null,
+        row_id uuid not null,
+        change_id uuid not null,
+        primary key (row_id, change_id),
+        foreign key (workspace_id, change_id) references change (workspace_id, id) deferrable initially deferred
+      )`);
     this.addSql('alter table change add column report jsonb');
     this.addSql('alter table change no force row level security');
-    this.addSql(ROW_IDS);
+    this.addSql(ROWS_OF_CHANGES);
     this.addSql('alter table change force row level security');
-    this.addSql('create index change_rows on change using gin (row_ids)');
     this.addSql('drop index change_player');
     this.addSql('create index change_player on change (player_id, at desc, id)');
     this.addSql('create index session_day on session (player_id, held_on desc, id)');
@@ -80,9 +84,11 @@ export class Migration006NothingLost extends Migration {
         hit_at timestamptz not null,
         primary key (workspace_id, device, device_session, number, hit_at)
       )`);
-    this.addSql('alter table monitor_ball enable row level security');
-    this.addSql('alter table monitor_ball force row level security');
-    this.addSql(`create policy one_workspace on monitor_ball using (${OWN_WORKSPACE}) with check (${OWN_WORKSPACE})`);
+    for (const table of ['monitor_ball', 'change_row']) {
+      this.addSql(`alter table ${table} enable row level security`);
+      this.addSql(`alter table ${table} force row level security`);
+      this.addSql(`create policy one_workspace on ${table} using (${OWN_WORKSPACE}) with check (${OWN_WORKSPACE})`);
+    }
     this.addSql(SHEET_REVISION);
     this.addSql(SHEET_TEXT_SQL);
   }

@@ -18,6 +18,8 @@ export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'remov
     if (await trail.load('plan', plan.id)) throw badInput('plan.id: a plan of that id exists already');
     if (await trail.load('bag', bagId)) throw badInput('plan.bagId: a bag of that id exists already');
     if (eventId !== null) { const event = await trail.load('event', eventId); if (!event || event.removedAt) throw notFound('event'); }
+    // The gamer may have been made by the same change.
+    await trail.em.flush();
     const gamer = await trail.em.findOne(Bag, { playerId: plan.playerId, gamer: true, removedAt: null });
     if (!gamer) throw ruleBroken(`${player.name} has no gamer bag to plan from.`);
     const baseClubIds = await trail.clubIdsOf(gamer);

@@ -98,7 +98,7 @@ export async function readPlans(em: EntityManager, playerId: string, limit: numb
   const where = after ? { ...standing, $or: [{ startsOn: { $lt: after.day } }, { startsOn: after.day, id: { $gt: after.id } }] } : standing;
   const found = await em.find(Plan, where, { orderBy: { startsOn: 'desc', id: 'asc' }, limit: limit + 1 });
   const plans = found.slice(0, limit);
-  const bags = await em.find(Bag, { planId: { $in: plans.map(({ id }) => id) }, removedAt: null });
+  const bags = await em.find(Bag, { playerId, planId: { $in: plans.map(({ id }) => id) }, removedAt: null });
   const bagClubs = await em.find(BagClub, { bagId: { $in: bags.map(({ id }) => id) } }, { orderBy: { place: 'asc', id: 'asc' } });
   const last = plans.at(-1);
   return {
