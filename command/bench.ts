@@ -4,13 +4,14 @@ import { benchBrowser } from './bench/bench-browser.js';
 import { benchChoosing, benchTravel } from './bench/bench-choosing.js';
 import { benchFlight } from './bench/bench-flight.js';
 import { benchGaps } from './bench/bench-gaps.js';
+import { benchLarge } from './bench/bench-large.js';
 import { benchRange } from './bench/bench-range.js';
 import { benchSheet, tenYears } from './bench/bench-sheet.js';
 import { freePort, throwAwayCluster } from './cluster.js';
 import { Stop } from './stop.js';
 import { stopServer } from './test.js';
 
-const ALONE: Record<string, () => void | Promise<void>> = { gaps: benchGaps, flight: benchFlight, choosing: benchChoosing, travel: benchTravel };
+const ALONE: Record<string, () => void | Promise<void>> = { gaps: benchGaps, flight: benchFlight, choosing: benchChoosing, travel: benchTravel, large: benchLarge };
 const SERVED = ['sheet', 'browser', 'range'];
 
 /** `./tasche bench`: the speed figures, each with the size it was run at. @param only one part of them */

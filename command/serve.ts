@@ -16,7 +16,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
   const root = process.cwd();
   const host = process.env.TASCHE_HOST ?? '127.0.0.1';
   if (!(await isFree(port))) throw new Stop(`port ${port} is taken; stop what uses it, or choose another with --port.`);
-  const given = process.env.DATABASE_URL;
+  const given = process.env.DATABASE_URL || undefined;
   if (given && (data !== undefined || reset)) throw new Stop('--data and --reset are for Tasche\'s own database; DATABASE_URL names another.', 2);
   const folder = data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
   if (!given && reset) resetCluster(folder);

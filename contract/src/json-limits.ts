@@ -47,12 +47,20 @@ export function checkJsonLimits(document: unknown): void {
     if (values > MAX_JSON_VALUES) throw new JsonLimitError('', `the document holds more than ${MAX_JSON_VALUES} values`);
     for (const key of keys) {
       const at = isList ? `${path}[${key}]` : path ? `${path}.${key.slice(0, MAX_KEY_SHOWN)}` : key.slice(0, MAX_KEY_SHOWN);
-      if (!isList) checkText(key, `a field's name in ${path || 'the document'}`, path);
+      if (!isList) checkName(key, path);
       const inner = (value as Record<string, unknown>)[key];
       if (typeof inner === 'string') checkText(inner, at, at);
       else if (typeof inner === 'object' && inner !== null) open.push({ value: inner, path: at, depth: depth + 1 });
     }
   }
+}
+
+/** Fields that would take the place of what every object has: comparing or printing such a value runs into them. */
+const NO_NAMES = new Set(['__proto__', 'constructor', 'prototype', 'toString', 'valueOf', 'toJSON', 'hasOwnProperty', 'then']);
+
+function checkName(name: string, path: string): void {
+  if (NO_NAMES.has(name)) throw new JsonLimitError(path, `no field may be called ${name}${path && ` (in ${path})`}`);
+  checkText(name, `a field's name in ${path || 'the document'}`, path);
 }
 
 function checkText(text: string, what: string, field: string): void {

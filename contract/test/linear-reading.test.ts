@@ -50,6 +50,8 @@ describe('a JSON document', () => {
     ['too many values', Array.from({ length: 9000 }, () => Array.from({ length: 40 }, () => 1)), 'more than 300000 values'],
     ['NUL', { a: [{ b: 'x\u0000' }] }, 'a[0].b holds a character that is not text'],
     ['half a pair', { a: '\ud800' }, 'a holds a character that is not text'],
+    ['a method of its own', { a: { toString: 1 } }, 'no field may be called toString (in a)'],
+    ['a prototype of its own', JSON.parse('{"__proto__":{}}'), 'no field may be called __proto__'],
     ['NUL in a name', { 'a\u0000': 1 }, "a field's name in the document holds a character that is not text"],
   ])('%s is refused by place', (_what, document, message) => {
     expect(() => { checkJsonLimits(document); }).toThrow(JsonLimitError);

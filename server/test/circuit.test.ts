@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startWeather } from '../../standins/weather/weather.js';
 import { loadDemo } from '../src/demo/load-demo.js';
 import { inWorkspace } from '../src/workspaces/in-workspace.js';
+import { Workspace } from '../src/workspaces/workspace.js';
 import { weatherAt } from '../src/weather/forecast-source.js';
 import request from 'supertest';
 import { carry, on, workbench, workbenchIn, type Workbench } from './workbench.js';
@@ -251,6 +252,20 @@ describe('the demo', () => {
       if (player.name !== 'Oluchi Nwosu') expect((body as unknown[]).length, player.name).toBeGreaterThan(0);
     }
     expect(sheets.flatMap((sheet) => sheet.clubs).some((club) => club.spec.hitsPerRound?.value === 0)).toBe(true);
+  });
+
+  it('starts again whatever was renamed in it, and whether or not its load was cut short', async () => {
+    const { orm } = await workbench();
+    await loadDemo(orm);
+    const demo = workbenchIn(orm, DEMO, 'Jonas Brandl');
+    const { rows: [davor] } = (await demo.http.get('/api/players?limit=1').expect(200)).body as Page<RosterEntry>;
+    const { clubs } = await demo.sheet(davor!.player.id);
+    const renamed = await demo.done(clubs.slice(-3).map((club) => ({ do: 'editClub', clubId: club.id, version: club.version, set: { name: `was ${club.name}`.slice(0, 40) } })));
+    await loadDemo(orm);
+    await orm.em.fork().nativeUpdate(Workspace, { id: DEMO }, { demoLoadedAt: null });
+    await loadDemo(orm);
+    expect((await demo.sheet(davor!.player.id)).clubs.slice(-3).every(({ name }) => name.startsWith('was '))).toBe(true);
+    await demo.undo(renamed.change.id).expect(200);
   });
 });
 

@@ -6,8 +6,11 @@ import { pino } from 'pino';
 import { v4 as newId } from 'uuid';
 import { afterEach, beforeEach, describe, expect, inject, it } from 'vitest';
 import { NO_FAULTS, USUAL_FAULTS, startLaunchMonitor } from '../../standins/launch-monitor/launch-monitor.js';
+import { openDatabase } from '../src/database/database.js';
 import { linkMonitor, type MonitorLink } from '../src/monitor/monitor-link.js';
 import { listenForStrikes } from '../src/monitor/strike-news.js';
+import { lockStrikes } from '../src/strikes/insert-strikes.js';
+import { inWorkspace } from '../src/workspaces/in-workspace.js';
 import { carry, workbench, type Workbench } from './workbench.js';
 
 const log = pino({ level: 'silent' });
@@ -94,6 +97,49 @@ describe('the line to a launch monitor', () => {
     expect(resumed[1]).toEqual({ type: 'resume', after: 2 });
     one.say(writeLine(ball(4, null, 150)) + writeLine(ball(3, null, 151)));
     await until(strikes, (list) => list.length === 5);
+  });
+
+  it('takes the balls of a device that counts from 1 again, in a new session of its own or in none', async () => {
+    const one = await device();
+    link(one.port);
+    await until(() => Promise.resolve(one.lines), (lines) => lines.length > 0);
+    const numbers = Array.from({ length: 20 }, (_one, i) => i + 1);
+    const at = (minute: number, second: number) => `2026-11-20T10:${String(minute).padStart(2, '0')}:${String(second).padStart(2, '0')}Z`;
+    const say = (minute: number) => { for (const number of numbers) one.say(writeLine({ ...ball(number, null, 150), at: at(minute, number) })); };
+    say(1);
+    await until(strikes, (list) => list.length === 20);
+    // The same numbers at other moments, without a word of a new session.
+    say(2);
+    say(2);
+    await until(strikes, (list) => list.length === 40);
+    one.say(writeLine({ type: 'hello', device: 'test', simulated: false, session: { id: 'after lunch', startedAt: at(3, 0) } }));
+    await until(() => Promise.resolve(one.lines.filter((line) => line.type === 'resume')), (lines) => lines.length === 2);
+    expect(one.lines.filter((line) => line.type === 'resume')[1]).toEqual({ type: 'resume', after: 0 });
+    // Even at the very same moments: another session's balls are others.
+    say(2);
+    await until(strikes, (list) => list.length === 60);
+    expect(await setAside()).toEqual([]);
+  });
+
+  it('loses no ball while the database is not to be had, however many wait', async () => {
+    const impatient = await openDatabase(inject('databaseUrl'), {}, { lock_timeout: 200 });
+    closing.push(() => impatient.close(true));
+    const monitor = await startLaunchMonitor({ port: 0, device: 'stand-in', seed: 5, everyMs: 1, faults: NO_FAULTS });
+    closing.push(() => monitor.close());
+    const linked = linkMonitor({ orm: impatient, workspaceId: bench.workspaceId, host: '127.0.0.1', port: monitor.port, log });
+    closing.push(() => linked.close());
+    await until(() => Promise.resolve(linked.view().state), (state) => state === 'here');
+    let release = () => undefined as void;
+    const held = new Promise<void>((resolve) => { release = resolve; });
+    const holding = inWorkspace(bench.orm, bench.workspaceId, async (em) => { await lockStrikes(em, sessionId); await held; });
+    const orders = 7;
+    for (let i = 0; i < orders; i++) linked.hit({ count: 50, club: clubId, kind: 'iron', loftDeg: 34, carryM: 150 });
+    // Long enough for the line to break on the first ball that cannot be kept.
+    await until(() => Promise.resolve(linked.view().state), (state) => state === 'away');
+    release();
+    await holding;
+    const kept = await until(strikes, (list) => list.length === orders * 50, 50_000);
+    expect(new Set(kept.map(({ number }) => number)).size).toBe(orders * 50);
   });
 
   it('sets aside what it cannot take, by name, and keeps the rest', async () => {
