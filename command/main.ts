@@ -18,6 +18,7 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --kills            instead: ends server and database at random moments while clients write
       --seed N           other chances
   ./tasche validate      holds the core to published and remembered numbers: docs/validation.md
+  ./tasche fit           fits the ball's drag and lift to the stock tables anew, and says how well
   ./tasche screenshots   the pictures of docs/screenshots, from the demo data
 
 DATABASE_URL in the environment uses that PostgreSQL and starts none.`;
@@ -39,6 +40,7 @@ async function main(): Promise<void> {
     case 'test': return (await import('./test.js')).test(values.only);
     case 'validate': return (await import('./validate.js')).validate();
     case 'bench': return (await import('./bench.js')).bench(values.only);
+    case 'fit': return (await import('./fit-flight.js')).fitFlight();
     case 'fuzz': return (await import('./fuzz.js')).fuzz({ kills: values.kills ?? false, seed: Number(values.seed ?? 1) });
     case 'screenshots': return (await import('./screenshots.js')).screenshots();
     default: throw new Stop(`there is no "${name}" here.\n\n${USAGE}`, 2);

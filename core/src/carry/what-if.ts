@@ -23,8 +23,10 @@ export interface TweakEffect {
   bounceDeg: number;
   /** Where the ball starts against before; positive to the player's outside (right for a right-hander). */
   startLineDeg: number;
-  /** The same at the end of the carry. */
-  startLineM: number;
+  /** How far off the line it then comes down, curve and all; positive to the outside. */
+  offlineM: number;
+  /** Swing weight points it gains; half an inch of length is about three. Common practice, no source. */
+  swingWeightPoints: number;
 }
 
 /** Half an inch longer plays about a degree more upright. Common practice, no source. */
@@ -33,7 +35,19 @@ const UPRIGHT_DEG_PER_IN = 2;
 const SHUT_DEG_PER_SLEEVE_DEG = 1;
 /** The ball starts mostly where the face points. From memory: 0.85 for a driver, 0.75 for an iron. */
 const FACE_SHARE: Partial<Record<ClubKind, number>> = { driver: 0.85, fairway: 0.8, hybrid: 0.8 };
+const SWING_WEIGHT_PER_IN = 6;
 const DEG = Math.PI / 180;
+
+/**
+ * The tilt of the spin axis when a lofted face points off the line of the swing, degrees: the face's plane and the path's
+ * tilt with it. Derived from the plane of face normal and path; the ball curves the way the face points.
+ * @param faceDeg off the path, positive to the outside
+ * @param loftDeg delivered
+ * @param attackDeg of the path, up positive
+ */
+export function spinAxisOf(faceDeg: number, loftDeg: number, attackDeg: number): number {
+  return Math.atan((Math.sin(faceDeg * DEG) * Math.cos(loftDeg * DEG)) / Math.sin((loftDeg - attackDeg) * DEG)) / DEG;
+}
 
 /**
  * What a bend, a length or a turn of the sleeve is expected to do to a shot: the swing that makes the known carry, with the club changed.
@@ -55,6 +69,9 @@ export function whatIf(club: { kind: ClubKind; loftDeg: number }, shot: Pick<Sho
   const upright = (lieDeg + UPRIGHT_DEG_PER_IN * longerIn) * DEG;
   const faceDeg = -Math.atan(Math.tan(lofted) * Math.sin(upright)) / DEG - SHUT_DEG_PER_SLEEVE_DEG * sleeveDeg;
   const startLineDeg = faceDeg * (FACE_SHARE[club.kind] ?? 0.75);
+  const { shaftLeanDeg, attackDeg } = now.delivery;
+  const spinAxisDeg = spinAxisOf(faceDeg, club.loftDeg + bendDeg + sleeveDeg - shaftLeanDeg, attackDeg);
+  const offLine = faceDeg === 0 ? then : fly({ ...launch, azimuthDeg: startLineDeg, spinAxisDeg }, air);
   return {
     carryM: then.carryM - now.flight.carryM,
     totalM: then.carryM + run1 - now.flight.carryM - run0,
@@ -64,6 +81,7 @@ export function whatIf(club: { kind: ClubKind; loftDeg: number }, shot: Pick<Sho
     // Bending weaker adds bounce, degree for degree; turning the sleeve up does the same when the club is soled square to the line.
     bounceDeg: bendDeg + sleeveDeg,
     startLineDeg: startLineDeg === 0 ? 0 : startLineDeg,
-    startLineM: startLineDeg === 0 ? 0 : then.carryM * Math.tan(startLineDeg * DEG),
+    offlineM: faceDeg === 0 ? 0 : offLine.lateralM - then.lateralM,
+    swingWeightPoints: SWING_WEIGHT_PER_IN * longerIn,
   };
 }

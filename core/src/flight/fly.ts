@@ -25,11 +25,14 @@ export interface Flight {
 export interface PathPoint { xM: number; yM: number; zM: number; s: number }
 
 /** A flight long after the longest there is; past it the ball is a balloon and the input nonsense. */
-const MOST_SECONDS = 30;
-/** Step of the integrator, s; `fly` is within 2 cm of a tight reference with it (docs/validation.md). */
-const STEP_S = 0.2;
-/** Steps begin short and double, because the wind changes fastest in the first metres above the ground. */
-const FIRST_STEP_S = 0.0125;
+const MAX_SECONDS = 30;
+/**
+ * Step of the integrator, s; `fly` is within a centimetre of a tight reference with it (docs/validation.md). An embedded
+ * pair of orders 5 and 4 needs a third of the evaluations and takes half as long again: what it saves it spends on its sums.
+ */
+const STEP_S = 0.22;
+/** In wind steps begin short and double: it changes fastest in the first metres above the ground. */
+const FIRST_STEP_IN_WIND_S = 0.02;
 
 const DEG = Math.PI / 180;
 const RPM = (2 * Math.PI) / 60;
@@ -73,7 +76,7 @@ export function fly(launch: Launch, air: Air, targetElevationM = 0, path?: PathP
   let spin = launch.spinRpm * RPM;
   let time = 0;
   let apexM = 0;
-  let step = FIRST_STEP_S;
+  let step = windy ? FIRST_STEP_IN_WIND_S : STEP_S;
   /** True when the step now taken is the last one, cut to the ground. */
   let landing = false;
   path?.push({ xM: 0, yM: 0, zM: 0, s: 0 });
@@ -94,7 +97,7 @@ export function fly(launch: Launch, air: Air, targetElevationM = 0, path?: PathP
       const speed = Math.sqrt(rx * rx + uy * uy + rz * rz);
       const ratio = speed > 1e-9 ? (radiusM * omega) / speed : 0;
       const drag = k * dragCoefficient(ratio, reynoldsPerMps * speed, aero) * speed;
-      const lift = k * liftCoefficient(ratio, aero) * speed;
+      const lift = k * liftCoefficient(ratio, reynoldsPerMps * speed, aero) * speed;
       dx = ux; dy = uy; dz = uz;
       dvx = -drag * rx + lift * (axisY * rz - axisZ * uy);
       dvy = -drag * uy + lift * (axisZ * rx - axisX * rz) - GRAVITY;
@@ -122,7 +125,7 @@ export function fly(launch: Launch, air: Air, targetElevationM = 0, path?: PathP
     if (y > apexM) apexM = y;
     path?.push({ xM: x, yM: landing ? targetElevationM : y, zM: z, s: time });
     if (landing) break;
-    if (time > MOST_SECONDS) throw new RefusedInput('spinRpm', 'keeps the ball in the air for ever with this speed and launch');
+    if (time > MAX_SECONDS) throw new RefusedInput('spinRpm', 'keeps the ball in the air for ever with this speed and launch');
     step = Math.min(STEP_S, step * 2);
   }
   // What the cut step still missed by is a hair; the ball is carried over it in a straight line.
@@ -152,11 +155,23 @@ function crossing(y0: number, m0: number, y1: number, m1: number, level: number)
     if (at(top) <= level) return undefined;
     low = top;
   }
+  // Regula falsi, the end that stays weighted down (the Illinois rule): a handful of looks in place of forty halvings.
   let high = 1;
-  for (let i = 0; i < 40; i++) {
-    const middle = (low + high) / 2;
-    if (at(middle) > level) low = middle;
-    else high = middle;
+  let [over, under] = [at(low) - level, at(high) - level];
+  for (let i = 0; i < 20; i++) {
+    const chord = high - (under * (high - low)) / (under - over);
+    const share = chord > low && chord < high ? chord : (low + high) / 2;
+    const off = at(share) - level;
+    if (Math.abs(off) < 1e-7) return share;
+    if (off > 0) {
+      low = share;
+      over = off;
+      under /= 2;
+    } else {
+      high = share;
+      under = off;
+      over /= 2;
+    }
   }
   return (low + high) / 2;
 }

@@ -24,13 +24,16 @@ const DEG = Math.PI / 180;
 /** Bounces lower than this are rolling. m */
 const LOWEST_BOUNCE_M = 0.02;
 const MOST_BOUNCES = 40;
+/** Of the air along the ground, at sea level: half of density times area times a drag coefficient of 0.25, over mass. 1/m; it matters to balls that skid. */
+const DRAG_PER_M = 0.0047;
 
 /**
  * Bounce, slide and roll of a landed ball. A ball that digs in meets ground tilted against it, rebounds by a restitution that falls with the
  * speed of impact, slides or grips by friction, and at last rolls out.
- * Source: Penner, The run of a golf ball, Can. J. Phys. 80 (2002) 931-940; its numbers are from memory. Ours are the dent,
- * the spin lost in it, friction, and the factors of firmness and grass: they were set so that the trade's rules of thumb come out (docs/numbers.md).
- * The ground is level, the bounces are too short for the air to matter, and sidespin is left out.
+ * Source: Penner, The run of a golf ball, Can. J. Phys. 80 (2002) 931-940; its numbers are from memory. Ours are the dent, what tearing
+ * the turf costs, the spin lost in it, friction, and the factors of firmness and grass: they were set so that what the trade sees comes out
+ * (docs/numbers.md).
+ * The ground is level, and sidespin is left out.
  * @throws RefusedInput naming the field
  */
 export function runOut(landing: Landing, surface: Surface): RunOut {
@@ -68,24 +71,28 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
       spin = -off / radiusM;
     }
     spin *= 1 - SPIN_LOST * (1 - Math.exp(-down / SPIN_LOST_MPS));
+    off *= 1 - PLOUGH * ground.dig * (1 - Math.exp(-down / PLOUGH_FROM_MPS)) * (1 - Math.exp(-Math.abs(along) / PLOUGH_MPS));
     const up = e * hit;
     along = off * cos - up * sin;
     down = off * sin + up * cos;
     if ((down * down) / (2 * GRAVITY) < LOWEST_BOUNCE_M || down <= 0) break;
-    const leapM = (2 * along * down) / GRAVITY;
+    const leapS = (2 * down) / GRAVITY;
+    const slowed = 1 + DRAG_PER_M * Math.abs(along) * leapS;
+    const leapM = (Math.sign(along) * Math.log(slowed)) / DRAG_PER_M;
+    along /= slowed;
     if (bounces === 0) firstBounceM = leapM;
     bounces++;
     placeM += leapM;
     furthestM = Math.max(furthestM, placeM);
   }
-  // What slip is left is rubbed off, in grass that takes some of the spin for itself, then the ball rolls.
-  spin *= SPIN_KEPT_ROLLING;
+  // What slip is left is rubbed off, then the ball rolls.
   const slip = along + radiusM * spin;
   const rubS = (2 * Math.abs(slip)) / (7 * ground.friction * GRAVITY);
   const rolling = (5 * along - 2 * radiusM * spin) / 7;
-  placeM += ((along + rolling) / 2) * rubS;
+  placeM += (((along + rolling) / 2) * rubS) / (1 + (DRAG_PER_M * Math.abs(along) * rubS) / 2);
   furthestM = Math.max(furthestM, placeM);
-  placeM += (Math.sign(rolling) * rolling * rolling) / (2 * (5 / 7) * ground.rolling * GRAVITY);
+  const slowing = (5 / 7) * ground.rolling * GRAVITY;
+  placeM += (Math.sign(rolling) * Math.log(1 + (DRAG_PER_M * rolling * rolling) / slowing)) / (2 * DRAG_PER_M);
   furthestM = Math.max(furthestM, placeM);
   const back = furthestM - placeM;
   return { runM: placeM, word: back > 0.5 ? 'draws back' : placeM < CHECKS_WITHIN_M ? 'checks' : 'runs on', bounces, firstBounceM, furthestM };
@@ -94,28 +101,33 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
 /** A ball that stops this near its pitch mark is said to check. m; common practice, no source. */
 const CHECKS_WITHIN_M = 4;
 
-/** The tilt of the dent a landing ball makes on a medium fairway, degrees, and the speed downwards that makes most of it. */
-const DENT_DEG = 11.7;
-const DENT_MPS = 0.8;
+/** The tilt of the dent a landing ball would make at great speed on a medium fairway, degrees, and the speed downwards that makes most of it. */
+const DENT_DEG = 37.3;
+const DENT_MPS = 23.2;
 /** A ball from straight above makes a dent that faces straight up: from this much off it the tilt is whole. Degrees. */
-const STEEP_DEG = 30;
+const WHOLE_DENT_DEG = 60;
 
 /**
- * The tilt of the dent a ball meets, radians. Penner measured 15.4 degrees for one landing (18.6 m/s at 44.4 degrees; from memory) and took
- * it in proportion to speed and angle. Carried on to the 24 m/s of an iron from the air that makes steep shots stop dead and flat ones run
- * for ever, so here it levels off instead; docs/numbers.md has the figures of both.
+ * The tilt of the dent a ball meets, radians; it rises against the way the ball comes, whichever that is. Penner measured
+ * 15.4 degrees for one landing (18.6 m/s at 44.4 degrees; from memory) and took it in proportion to speed and angle. Here it
+ * grows with the square of the speed downwards, levels off, and turf torn open (`PLOUGH`) takes the rest of what he found;
+ * docs/numbers.md has the landings it was set against.
  */
 function tiltOf(along: number, down: number, ground: Ground): number {
   const offDeg = Math.atan2(Math.abs(along), down) / DEG;
-  return DENT_DEG * DEG * ground.dig * (1 - Math.exp(-down / DENT_MPS)) * Math.min(1, offDeg / STEEP_DEG);
+  const deep = 1 - Math.exp(-((down / DENT_MPS) ** 2));
+  return Math.sign(along) * DENT_DEG * DEG * ground.dig * deep * Math.min(1, offDeg / WHOLE_DENT_DEG);
 }
 
-/** Share of its spin a ball loses in ploughing out of a dent, and the speed downwards that costs most of it. Ours. */
-const SPIN_LOST = 0.4;
-const SPIN_LOST_MPS = 3;
-/** Share of its last spin that turns into rolling; the rest goes into the grass. Ours. */
-const SPIN_KEPT_ROLLING = 0.5;
+/** Share of its speed along the ground that a fast ball loses in the turf it tears open, and the speed that loses most of it. Ours. */
+const PLOUGH = 0.676;
+const PLOUGH_MPS = 47.4;
+/** A ball that comes down slower than this hardly tears anything. m/s */
+const PLOUGH_FROM_MPS = 1;
 
+/** Share of its spin a ball loses in ploughing out of a dent, and the speed downwards that costs most of it. Ours. */
+const SPIN_LOST = 0.571;
+const SPIN_LOST_MPS = 3;
 /** Of a ball on turf by the speed it meets it with. Penner 2002, from memory. */
 function restitution(hitMps: number): number {
   return hitMps > 20 ? 0.12 : 0.510 - 0.0375 * hitMps + 0.000903 * hitMps * hitMps;

@@ -28,11 +28,11 @@ export interface Ground {
 }
 
 const FIRMNESS: Record<Firmness, { dig: number; spring: number; rolling: number }> = {
-  soaked: { dig: 1.5, spring: 0.55, rolling: 1.7 },
-  soft: { dig: 1.22, spring: 0.8, rolling: 1.25 },
+  soaked: { dig: 1.8, spring: 0.51, rolling: 1.8 },
+  soft: { dig: 1.46, spring: 0.88, rolling: 1.3 },
   medium: { dig: 1, spring: 1, rolling: 1 },
-  firm: { dig: 0.84, spring: 1.1, rolling: 0.85 },
-  baked: { dig: 0.68, spring: 1.22, rolling: 0.7 },
+  firm: { dig: 0.962, spring: 1.01, rolling: 0.8 },
+  baked: { dig: 0.631, spring: 1.073, rolling: 0.617 },
 };
 /** Friction against bent grass, and rolling resistance against it where it is left longer and where it is cut to a green. */
 const GRASS: Record<Grass, { friction: number; rolling: Record<Area, number> }> = {
@@ -44,8 +44,8 @@ const GRASS: Record<Grass, { friction: number; rolling: Record<Area, number> }> 
 };
 /** Bent grass on medium ground. The green takes a deeper pitch mark; its rolling is a ball that goes 3.0 m from a speed of 1.83 m/s. */
 const AREA: Record<Area, { dig: number; friction: number; rolling: number }> = {
-  fairway: { dig: 1, friction: 0.261, rolling: 0.39 },
-  green: { dig: 1.6, friction: 0.234, rolling: 0.079 },
+  fairway: { dig: 1, friction: 0.188, rolling: 0.134 },
+  green: { dig: 1.724, friction: 0.17, rolling: 0.079 },
 };
 
 export function groundOf({ area, firmness, grass }: Surface): Ground {

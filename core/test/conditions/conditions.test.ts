@@ -63,7 +63,7 @@ describe('lies', () => {
 
   it('a flyer spins less and lands flatter; heavy wet rough is short; the fairway is the stock shot', () => {
     expect(fromLie(launch, 'iron', 'fairway')).toEqual(launch);
-    expect(from('light rough, wet').landDeg).toBeLessThan(from('fairway').landDeg - 3);
+    expect(from('light rough, wet').landDeg).toBeLessThan(from('fairway').landDeg - 2.5);
     expect(from('heavy rough, wet').carryM).toBeLessThan(from('heavy rough').carryM);
     expect(from('heavy rough').carryM).toBeLessThan(from('fairway').carryM * 0.95);
     expect(Object.keys(LIES)).toHaveLength(8);
@@ -73,7 +73,7 @@ describe('lies', () => {
     const swung = swingOf(seven, shot, home);
     expect(moveShot(swung, home, 'fairway')).toEqual(moveShot(swung, home));
     expect(moveShot(swung, home, 'heavy rough, wet').shiftCarryM).toBeLessThan(-15);
-    expect(moveShot(swung, home, 'light rough, wet').runM).toBeGreaterThan(moveShot(swung, home).runM + 3);
+    expect(moveShot(swung, home, 'light rough, wet').runM).toBeGreaterThan(moveShot(swung, home).runM + 2);
   });
 
   it('grass holds a driver more than a wedge', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  BALL, BASELINE, CONDITION_BOUNDS, GRAVITY, LAUNCH_BOUNDS, RefusedInput, airOf, dragCoefficient, flight, fly, impact, liftCoefficient, stockDelivery, windShare,
+  AERODYNAMICS, BALL, BASELINE, CONDITION_BOUNDS, GRAVITY, LAUNCH_BOUNDS, RefusedInput, airOf, dragCoefficient, flight, fly, impact, liftCoefficient, stockDelivery, windShare,
   type ClubKind, type Conditions, type Launch, type PathPoint,
 } from '../../src/index.js';
 
@@ -126,10 +126,11 @@ describe('flight', () => {
 describe('aerodynamics', () => {
   it('stays bounded for any spin ratio and Reynolds number (property)', () => {
     fc.assert(fc.property(fc.double({ min: 0, max: 1e6, noNaN: true }), fc.double({ min: 0, max: 1e7, noNaN: true }), (spinRatio, reynolds) => {
-      expect(dragCoefficient(spinRatio, reynolds)).toBeGreaterThan(0.2);
+      // A ball that does not spin, far past the crisis, is the least there is.
+      expect(dragCoefficient(spinRatio, reynolds)).toBeGreaterThanOrEqual(AERODYNAMICS.still);
       expect(dragCoefficient(spinRatio, reynolds)).toBeLessThan(0.7);
-      expect(liftCoefficient(spinRatio)).toBeGreaterThanOrEqual(0);
-      expect(liftCoefficient(spinRatio)).toBeLessThan(0.41);
+      expect(liftCoefficient(spinRatio, reynolds)).toBeGreaterThanOrEqual(0);
+      expect(liftCoefficient(spinRatio, reynolds)).toBeLessThan(0.41);
     }));
   });
 
@@ -137,8 +138,8 @@ describe('aerodynamics', () => {
     for (const spinRatio of [0.08, 0.15, 0.3]) {
       expect(dragCoefficient(spinRatio, 150_000)).toBeGreaterThan(0.22);
       expect(dragCoefficient(spinRatio, 150_000)).toBeLessThan(0.36);
-      expect(liftCoefficient(spinRatio)).toBeGreaterThan(0.13);
-      expect(liftCoefficient(spinRatio)).toBeLessThan(0.32);
+      expect(liftCoefficient(spinRatio, 150_000)).toBeGreaterThan(0.13);
+      expect(liftCoefficient(spinRatio, 150_000)).toBeLessThan(0.32);
     }
   });
 
@@ -150,7 +151,8 @@ describe('aerodynamics', () => {
   it('has no wind at the ground, the forecast\'s at 10 m, and more above', () => {
     expect(windShare(-1)).toBe(0);
     expect(windShare(0)).toBe(0);
-    expect(windShare(10)).toBeCloseTo(1, 12);
+    // Read off a table good to 0.0002.
+    expect(windShare(10)).toBeCloseTo(1, 4);
     expect(windShare(30)).toBeGreaterThan(1.1);
   });
 });

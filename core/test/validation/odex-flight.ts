@@ -1,4 +1,4 @@
-import { AERODYNAMICS, BALL, GRAVITY, dragCoefficient, liftCoefficient, windShare, type Air, type Flight, type Launch } from '../../src/index.js';
+import { AERODYNAMICS, BALL, GRAVITY, dragCoefficient, liftCoefficient, ROUGHNESS_M, type Air, type Flight, type Launch } from '../../src/index.js';
 
 /** What is used of `odex`, Hairer and Wanner's extrapolation code, from the registry. Its package ships sources the type checker would read. */
 interface OdexSolver {
@@ -14,6 +14,9 @@ interface OdexSolver {
 }
 const PACKAGE: string = 'odex';
 const { Solver } = (await import(PACKAGE)) as { Solver: new (components: number) => OdexSolver };
+
+/** The logarithmic profile itself; `fly` reads it off a table. */
+const exactWindShare = (heightM: number) => (heightM <= 0 ? 0 : Math.log((heightM + ROUGHNESS_M) / ROUGHNESS_M) / Math.log((10 + ROUGHNESS_M) / ROUGHNESS_M));
 
 type Vector = readonly [number, number, number];
 const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
@@ -33,14 +36,14 @@ export function odexFlight(launch: Launch, air: Air, targetElevationM = 0, toler
   const groundM = Math.min(0, targetElevationM);
 
   const derivative = (_t: number, [, y, , vx, vy, vz, omega]: number[]): number[] => {
-    const share = windShare(y! - groundM);
+    const share = exactWindShare(y! - groundM);
     const relative: Vector = [vx! - air.windAlongMps * share, vy!, vz! - air.windAcrossMps * share];
     const speed = Math.hypot(...relative);
     const spinRatio = (BALL.radiusM * omega!) / speed;
     const dynamic = (air.densityKgM3 * area * speed) / (2 * BALL.massKg);
     const reynolds = (air.densityKgM3 * speed * 2 * BALL.radiusM) / air.viscosityPaS;
     const drag = dynamic * dragCoefficient(spinRatio, reynolds);
-    const lift = cross(axis, relative).map((part) => part * dynamic * liftCoefficient(spinRatio));
+    const lift = cross(axis, relative).map((part) => part * dynamic * liftCoefficient(spinRatio, reynolds));
     return [
       vx!, vy!, vz!,
       lift[0]! - drag * relative[0], lift[1]! - drag * relative[1] - GRAVITY, lift[2]! - drag * relative[2],

@@ -55,6 +55,26 @@ function spinCosts(): Row[] {
   });
 }
 
+/** What a swing, a lie or a sleeve does, and one caddie's wedge in other air. */
+function swungRows(): Row[] {
+  const swung = (kind: ClubKind, loftDeg: number, mph: number) => fly(impact(stockDelivery(kind, loftDeg, mph * MPH)), airOf(BASELINE));
+  const attacked = (attackDeg: number) => fly(impact({ ...stockDelivery('driver', 10.5, TOUR_SEVEN_IRON_MPS, attackDeg), clubSpeedMps: 90 * MPH }), airOf(BASELINE)).carryM;
+  const fast = solveRising((speedMps) => fly(impact(stockDelivery('fairway', 15, speedMps)), airOf(BASELINE)).carryM, toMetres(270, 'yd'), 30, 52, 1e-3);
+  const wedge = swingOf({ kind: 'iron', loftDeg: 46 }, { carryM: toMetres(140, 'yd'), source: 'stated' }, { conditions: BASELINE, surface: MEDIUM_FAIRWAY });
+  const wedgeIn = (some: Partial<Conditions>) => 140 + yd(moveShot(wedge, { conditions: { ...BASELINE, ...some }, surface: MEDIUM_FAIRWAY }).shiftCarryM);
+  const offline = (kind: ClubKind, loftDeg: number, carryYd: number, tweak: { lieDeg?: number; sleeveDeg?: number }) =>
+    Math.abs(yd(whatIf({ kind, loftDeg }, { carryM: toMetres(carryYd, 'yd') }, tweak).offlineM));
+  return [
+    between('a lie 2° off, 7-iron at 155 yd, comes down off line by', offline('iron', 34, 155, { lieDeg: 2 }), 5, 7, 'yd', 1),
+    between('a driver’s sleeve turned up 1°, at 240 yd, comes down off line by', offline('driver', 10.5, 240, { sleeveDeg: 1 }), 9, 12, 'yd', 1),
+    between('hitting up on a driver by 5° against down by 5°, head at 90 mph, is worth', yd(attacked(5) - attacked(-5)), 15, 25, 'yd', 1),
+    between('apex of a 15° wood that carries 270 yd', fromMetres(fly(impact(stockDelivery('fairway', 15, fast)), airOf(BASELINE)).apexM, 'yd') * 3, 90, 110, 'ft', 0),
+    ...[78, 90].map((mph) => between(`a 60° lands steeper than a 56° at a 7-iron of ${mph} mph`, swung('wedge', 60, mph).landDeg - swung('wedge', 56, mph).landDeg, 0, 5, '°', 1)),
+    between('a pitching wedge of 140 yd at home in the desert, 86 F and 1,500 ft', wedgeIn({ temperatureC: 30, altitudeM: 457, humidityPct: 20 }), 142, 148, 'yd', 1),
+    between('the same on a cool shore, 55 F, a light breeze in the face', wedgeIn({ temperatureC: 12.8, humidityPct: 70, windMps: 1.5 }), 132, 138, 'yd', 1),
+  ];
+}
+
 /** The rules of thumb of the trade: common practice, no source. */
 export function rulesSection(): Section {
   const windPct = (windFromDeg: number) => ((inAir('7-iron', { windMps: 10 * MPH, windFromDeg }).carryM / home.carryM - 1) * 100) / 10;
@@ -68,6 +88,7 @@ export function rulesSection(): Section {
     rows: [
       between('headwind of 10 mph, 7-iron, cost per mph', -windPct(0), 0.7, 1.4, '%'),
       between('tailwind of 10 mph, 7-iron, gain per mph', windPct(180), 0.35, 0.75, '%'),
+      between('tailwind of 20 mph, 7-iron, gain', (inAir('7-iron', { windMps: 20 * MPH, windFromDeg: 180 }).carryM / home.carryM - 1) * 100, 9, 13, '%', 1),
       between('altitude of 5,000 ft, 7-iron, gain per 1,000 ft, the same temperature', altitudePct, 0.8, 1.4, '%'),
       between('the same, as much cooler as the standard atmosphere is there', cooler, 0.8, 1.4, '%'),
       between('10 F of air and ball, 7-iron', warmer('7-iron', 'iron', 34), 0.6, 2.0, 'yd'),
@@ -81,6 +102,7 @@ export function rulesSection(): Section {
         between(`a step of 5° (46 to 51) at a 7-iron of ${mph} mph`, yd(carryOf('wedge', 46, mph) - carryOf('wedge', 51, mph)), 12, 15, 'yd', 1),
       ]),
       ...[24, 40].map((loft) => between(`one degree weaker, ${loft}° iron at a 7-iron of 90 mph, costs`, -yd(whatIf({ kind: 'iron', loftDeg: loft }, { carryM: carryOf('iron', loft, 90) }, { bendDeg: 1 }).carryM), 1.5, 3, 'yd', 1)),
+      ...swungRows(),
       ...[75, 90].map((mph) => between(`a hybrid of 24° against an iron of 24° at a 7-iron of ${mph} mph`, yd(carryOf('hybrid', 24, mph) - carryOf('iron', 24, mph)), 5, 15, 'yd', 1)),
     ],
   };

@@ -17,7 +17,7 @@ import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { Change, changeView, imagesOf } from './change.js';
 import type { ChangeContext, Done, Handlers } from './handlers.js';
 import { latestDay } from './latest-day.js';
-import { lockFirst, rowsOfCommands } from './lock-players.js';
+import { lockFirst, rowsOfCommands, uuidList } from './lock-players.js';
 import { Trail, ofEveryKind, type EntityKind } from './trail.js';
 
 const HANDLERS: Handlers<CommandName> = { ...playerCommands, ...clubCommands, ...bagCommands, ...planCommands, ...sessionCommands, ...circuitCommands };
@@ -37,7 +37,8 @@ export async function applyChange(
     if (done) return resultOf(em, done, await touchedBy(em, done));
     await lockFirst(em, scope.workspaceId, rowsOfCommands(request.commands));
     const trail = new Trail(em, scope.workspaceId);
-    const context: ChangeContext = { trail, changeId: request.id, latestDay: await latestDay(em) };
+    let day: Promise<string> | undefined;
+    const context: ChangeContext = { trail, changeId: request.id, latestDay: () => (day ??= latestDay(em)) };
     const dones: Done[] = [];
     for (const command of request.commands) {
       const handle = HANDLERS[command.do] as (command: unknown, context: ChangeContext) => Promise<Done>;
@@ -60,14 +61,13 @@ export async function finish(
     ...about, workspaceId: trail.workspaceId, at: new Date(), images: trail.images, undoneById: null,
   }, { persist: true });
   await trail.em.flush();
-  // The player's row is locked from here on, so that of two changes the later to commit has the higher number.
-  await trail.em.execute('update player set revision = revision + 1 where id = any(?::uuid[])', [`{${trail.playerIds().join(',')}}`]);
+  // The players' rows are locked, so that of two changes the later to commit has the higher number.
+  const isCircuit = CIRCUIT_KINDS.some((kind) => trail.touched[kind].size > 0);
   await trail.em.execute(
-    'insert into change_row (workspace_id, row_id, change_id) select ?, unnest(?::uuid[]), ? on conflict do nothing',
-    [trail.workspaceId, `{${trail.rowIds().join(',')}}`, about.id]);
-  if (CIRCUIT_KINDS.some((kind) => trail.touched[kind].size > 0)) {
-    await trail.em.execute('update workspace set circuit_revision = circuit_revision + 1 where id = ?', [trail.workspaceId]);
-  }
+    `with counted as (update player set revision = revision + 1 where id = any(?::uuid[])),
+       circuit as (update workspace set circuit_revision = circuit_revision + 1 where id = ? and ?)
+     insert into change_row (workspace_id, row_id, change_id) select ?, unnest(?::uuid[]), ? on conflict do nothing`,
+    [uuidList(trail.playerIds()), trail.workspaceId, isCircuit, trail.workspaceId, uuidList(trail.rowIds()), about.id]);
   await refreshSpecs(trail.em, [...trail.reread]);
   return resultOf(trail.em, change, trail.touched);
 }

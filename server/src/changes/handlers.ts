@@ -5,8 +5,8 @@ import { versionBefore, type Trail } from './trail.js';
 export interface ChangeContext {
   trail: Trail;
   changeId: string;
-  /** Nothing may be dated after it. */
-  latestDay: string;
+  /** Nothing may be dated after it; asked of the database once, by the first who wants to know. */
+  latestDay: () => Promise<string>;
 }
 
 /** What a command did, in one line for the history. */

@@ -55,6 +55,8 @@ function noRows(): AboutRows {
  */
 export async function lockFirst(em: EntityManager, workspaceId: string, about: AboutRows): Promise<void> {
   if (about.circuit) await em.execute('select id from workspace where id = ? for update', [workspaceId]);
+  const lists = [about.players, about.clubs, about.bags, about.plans, about.events, about.sessions];
+  if (lists.every((ids) => ids.length === 0)) return;
   await em.execute(
     `select id from player where id = any(
        ?::uuid[]
@@ -63,9 +65,10 @@ export async function lockFirst(em: EntityManager, workspaceId: string, about: A
        || array(select player_id from plan where id = any(?::uuid[]) or event_id = any(?::uuid[]))
        || array(select player_id from session where id = any(?::uuid[])))
      order by id for update`,
-    [about.players, about.clubs, about.bags, about.plans, about.events, about.sessions].map(uuidList));
+    lists.map(uuidList));
 }
 
-function uuidList(ids: readonly string[]): string {
+/** Ids as PostgreSQL writes a list of them. */
+export function uuidList(ids: readonly string[]): string {
   return `{${[...new Set(ids)].join(',')}}`;
 }

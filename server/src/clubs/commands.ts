@@ -15,7 +15,7 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
       throw ruleBroken(`${player.name}'s locker holds ${MOST_CLUBS_A_PLAYER} clubs; that is the limit.`);
     }
     const row = trail.create('club', { ...club, spec: {} });
-    record(row, readings, context);
+    await record(row, readings, context);
     return { playerId: club.playerId, summary: `${club.name} added to ${player.name}'s locker` };
   },
 
@@ -32,7 +32,7 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
     if (set?.kind !== undefined && set.kind !== club.kind) words.unshift(`now a ${set.kind}`);
     const name = club.name;
     if (set && Object.keys(set).length > 0) trail.edit('club', club, set);
-    record(club, readings, context);
+    await record(club, readings, context);
     const told = words.length > 3 ? `${words.slice(0, 2).join(', ')} and ${words.length - 2} more` : words.join(', ');
     return { playerId: club.playerId, summary: `${name}: ${told || 'nothing changed'}` };
   },
@@ -53,15 +53,16 @@ export async function removeClub(trail: ChangeContext['trail'], club: Club): Pro
 }
 
 /** Appends readings to a club. */
-function record(club: Club, readings: readonly Reading[], { trail, changeId, latestDay }: ChangeContext): void {
+async function record(club: Club, readings: readonly Reading[], { trail, changeId, latestDay }: ChangeContext): Promise<void> {
+  if (readings.length === 0) return;
+  const lastDay = await latestDay();
   for (const { key, value, takenOn } of readings) {
-    if (takenOn > latestDay) throw badInput(`${club.name}: a reading dated ${takenOn} is in the future`, [{ field: 'takenOn', message: 'in the future' }]);
+    if (takenOn > lastDay) throw badInput(`${club.name}: a reading dated ${takenOn} is in the future`, [{ field: 'takenOn', message: 'in the future' }]);
     requireNoWorseSource(club, key, value);
     trail.em.create(ReadingRow, {
       id: newId(), workspaceId: trail.workspaceId, clubId: club.id, changeId, key, value, takenOn,
     }, { persist: true });
   }
-  if (readings.length === 0) return;
   trail.reread.add(club.id);
   trail.bump('club', club);
 }

@@ -6,6 +6,9 @@ export interface LargeSize {
   courses: number; events: number;
 }
 
+/** Rows to ask for: a player, a club, an old plan, a session of the first; an old plan of each. */
+export interface LargeIds { playerId: string; clubId: string; planId: string; sessionId: string; planIds: string[] }
+
 /** Two hundred players of a tour after some years. */
 export const TOUR_SIZE: LargeSize = {
   players: 200, clubsEach: 30, readingsEach: 500, changesEach: 980, plansEach: 60, sessionsEach: 40, strikesEach: 400, courses: 60, events: 150,
@@ -16,7 +19,7 @@ export const TOUR_SIZE: LargeSize = {
  * @param client connected as the application's role
  * @returns ids to ask for
  */
-export async function fillLarge(client: pg.Client, workspaceId: string, size: LargeSize): Promise<{ playerId: string; clubId: string; planId: string; sessionId: string }> {
+export async function fillLarge(client: pg.Client, workspaceId: string, size: LargeSize): Promise<LargeIds> {
   const run = (sql: string, values: unknown[] = []) => client.query<{ id: string }>(sql, values);
   await run(`select set_config('tasche.workspace', $1, false)`, [workspaceId]);
   await run('begin');
@@ -92,6 +95,7 @@ export async function fillLarge(client: pg.Client, workspaceId: string, size: La
     playerId: player!.id,
     clubId: await idIn('select id from club where player_id = $1 order by place limit 1'),
     planId: await idIn('select id from plan where player_id = $1 order by starts_on limit 1'),
+    planIds: (await run('select distinct on (player_id) id from plan where player_id in (select id from made) order by player_id, starts_on')).rows.map(({ id }) => id),
     sessionId: await idIn('select id from session where player_id = $1 order by held_on limit 1'),
   };
   await run('commit');

@@ -10,15 +10,25 @@ const STANDS_FROM = `
     case when taken_on <= ((recorded_at at time zone 'UTC') + interval '14 hours')::date
       then least(taken_on, (recorded_at at time zone 'UTC')::date) else taken_on end) stored`;
 
+/**
+ * The facts of a club in force on a day. From one key to the next and to its newest reading by index: a club of ten years
+ * has thousands of readings of a dozen keys.
+ */
 const SPEC_AS_OF = `
   create or replace function spec_as_of(of_club uuid, day date) returns jsonb language sql stable as $$
-    select coalesce(jsonb_object_agg(key, jsonb_build_object('value', value, 'takenOn', taken_on::text)), '{}')
-    from (
-      select distinct on (key) key, value, taken_on from reading
-      where club_id = of_club and removed_at is null and stands_from <= day
-      order by key, stands_from desc, seq desc
+    with recursive known as (
+      (select key from reading where club_id = of_club and removed_at is null order by key limit 1)
+      union all
+      select (select key from reading where club_id = of_club and removed_at is null and key > known.key order by key limit 1)
+      from known where known.key is not null
+    )
+    select coalesce(jsonb_object_agg(known.key, jsonb_build_object('value', newest.value, 'takenOn', newest.taken_on::text)), '{}')
+    from known, lateral (
+      select value, taken_on from reading
+      where club_id = of_club and key = known.key and removed_at is null and stands_from <= day
+      order by stands_from desc, seq desc limit 1
     ) newest
-    where value is not null and value <> 'null'::jsonb
+    where known.key is not null and newest.value is not null and newest.value <> 'null'::jsonb
   $$`;
 
 /** The state of a player's sheet; where a reading has come to its day since the last change, the day is part of it. */

@@ -1,10 +1,12 @@
 import { gaps, ladderClub } from '@tasche/core';
 import type { Page, RosterEntry } from '@tasche/contract';
-import type { EntityManager } from '@mikro-orm/postgresql';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { LRUCache } from 'lru-cache';
 import { changeView, type ChangeRow } from '../changes/change.js';
 import type { Club } from '../clubs/club.js';
 import type { NameCursor } from '../http/cursors.js';
+import { knownText, type KnownText } from '../http/known-text.js';
+import { inWorkspace } from '../workspaces/in-workspace.js';
 import { Player, playerView } from './player.js';
 
 type GamerClub = Pick<Club, 'id' | 'name' | 'kind' | 'spec'> & { playerId: string; bagId: string };
@@ -17,6 +19,16 @@ const known = new LRUCache<string, Known & { revision: string }>({ max: 5000 });
 interface NextPlan {
   id: string; playerId: string; name: string; course: string; startsOn: string; endsOn: string; swaps: number;
   ofRounds: number | null; settled: number;
+}
+
+/** A page of the roster as JSON text, packed; made anew only when something of any player, or of what is played, was changed. */
+export async function knownRosterText(orm: MikroORM, workspaceId: string, today: string, limit: number, after?: NameCursor): Promise<KnownText> {
+  const [row] = await inWorkspace(orm, workspaceId, (em) => em.execute<{ revision: string }[]>(
+    `select concat_ws(' ', count(*), sum(revision), (select circuit_revision from workspace where id = ?),
+       (select count(*) from club where spec_due <= (now() at time zone 'UTC')::date and removed_at is null)) as revision
+     from player where removed_at is null`, [workspaceId]));
+  const key = `roster ${workspaceId} ${today} ${limit} ${after ? `${after.name} ${after.id}` : ''}`;
+  return knownText(key, row!.revision, async () => JSON.stringify(await inWorkspace(orm, workspaceId, (em) => readRoster(em, today, limit, after))));
 }
 
 /**

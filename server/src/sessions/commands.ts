@@ -11,7 +11,7 @@ export const sessionCommands: Handlers<'addSession' | 'editSession' | 'removeSes
     const player = await trail.load('player', session.playerId);
     if (!player) throw notFound('player');
     if (await trail.load('session', session.id)) throw badInput('session.id: a session of that id exists already');
-    requireNotAhead(session.heldOn, latestDay);
+    requireNotAhead(session.heldOn, await latestDay());
     trail.create('session', { ...session, source: BY_HAND, live: false, aim: null });
     return { playerId: session.playerId, summary: `${session.name}: session of ${session.heldOn} opened` };
   },
@@ -19,7 +19,7 @@ export const sessionCommands: Handlers<'addSession' | 'editSession' | 'removeSes
   async editSession({ sessionId, version, set }, { trail, latestDay }) {
     const session = await loadSession(trail, sessionId);
     requireVersion(session, version, session.name, Object.entries(set).map(([field, yours]) => ({ field, yours, theirs: plain(session[field as keyof Session]) })));
-    if (set.heldOn !== undefined) requireNotAhead(set.heldOn, latestDay);
+    if (set.heldOn !== undefined) requireNotAhead(set.heldOn, await latestDay());
     if (set.aim) await loadClubFor(trail, session, set.aim.clubId);
     if (set.live) await endOtherLiveSession(trail, sessionId);
     trail.edit('session', session, set);

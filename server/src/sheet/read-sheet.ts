@@ -1,13 +1,12 @@
-import type { ChangeView, ClubView, DifferenceView, Page, PlansPage, ReadingView, SheetView } from '@tasche/contract';
+import type { BagView, ChangeView, ClubView, DifferenceView, Page, PlanView, PlansPage, ReadingView, SheetView } from '@tasche/contract';
 import { specDifferences, type Spec } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
-import { Bag, BagClub, bagView } from '../bags/bag.js';
 import { changeView, type ChangeRow } from '../changes/change.js';
 import type { DayCursor, IdCursor, MomentCursor } from '../http/cursors.js';
 import { knownText, type KnownText } from '../http/known-text.js';
 import { notFound } from '../http/refusal.js';
-import { Plan, planView } from '../plans/plan.js';
 import { callInWorkspace } from '../workspaces/in-workspace.js';
+import { BAG_JSON_SQL, PLAN_JSON_SQL } from './sheet-text-sql.js';
 
 /**
  * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
@@ -77,36 +76,38 @@ export async function readChanges(em: EntityManager, playerId: string, limit: nu
 /** One page of a club's readings, the newest first. */
 export async function readReadings(em: EntityManager, clubId: string, limit: number, before?: DayCursor): Promise<Page<ReadingView>> {
   const [count] = await em.execute<{ total: number }[]>('select count(*)::int as total from reading where club_id = ?', [clubId]);
-  const found = await em.execute<(ReadingView & { seq: string })[]>(
+  const found = await em.execute<(ReadingView & { cursorSeq: string })[]>(
     `select reading.id, club_id as "clubId", key, value, taken_on::text as "takenOn", recorded_at as "recordedAt",
-       change.who, change.why, reading.removed_at is not null as undone, reading.seq::text as seq
+       change.who, change.why, reading.removed_at is not null as undone, reading.seq::text as "cursorSeq"
      from reading join change on change.id = reading.change_id
-     where club_id = ? ${before ? 'and (taken_on, seq) < (?::date, ?::bigint)' : ''} order by taken_on desc, seq desc limit ?`,
+     where club_id = ? ${before ? 'and (taken_on, seq) < (?::date, ?::bigint)' : ''} order by reading.taken_on desc, reading.seq desc limit ?`,
     [clubId, ...(before ? [before.day, before.seq] : []), limit + 1]);
   const rows = found.slice(0, limit);
   const last = rows.at(-1);
   return {
-    rows: rows.map(({ seq: _seq, ...row }) => row),
+    rows: rows.map(({ cursorSeq: _seq, ...row }) => row),
     total: count!.total,
-    next: found.length > limit && last ? `${last.takenOn}_${last.seq}` : null,
+    next: found.length > limit && last ? `${last.takenOn}_${last.cursorSeq}` : null,
   };
 }
 
-/** One page of a player's plans, the newest first, with the bags that belong to them. */
+/** One page of a player's plans, the newest first, with the bags that belong to them; written by PostgreSQL, as a sheet is. */
 export async function readPlans(em: EntityManager, playerId: string, limit: number, after?: IdCursor): Promise<PlansPage> {
-  const standing = { playerId, removedAt: null };
-  const where = after ? { ...standing, $or: [{ startsOn: { $lt: after.day } }, { startsOn: after.day, id: { $gt: after.id } }] } : standing;
-  const found = await em.find(Plan, where, { orderBy: { startsOn: 'desc', id: 'asc' }, limit: limit + 1 });
-  const plans = found.slice(0, limit);
-  const bags = await em.find(Bag, { playerId, planId: { $in: plans.map(({ id }) => id) }, removedAt: null });
-  const bagClubs = await em.find(BagClub, { bagId: { $in: bags.map(({ id }) => id) } }, { orderBy: { place: 'asc', id: 'asc' } });
-  const last = plans.at(-1);
-  return {
-    rows: plans.map(planView),
-    bags: bags.map((bag) => bagView(bag, bagClubs.filter(({ bagId }) => bagId === bag.id).map(({ clubId }) => clubId))),
-    total: await em.count(Plan, standing),
-    next: found.length > limit && last ? `${last.startsOn}_${last.id}` : null,
-  };
+  const [row] = await em.execute<{ page: { rows: PlanView[]; bags: BagView[]; total: number; more: boolean } }[]>(
+    `with found as materialized (
+       select * from plan where player_id = ? and removed_at is null
+         ${after ? 'and (starts_on < ?::date or (starts_on = ?::date and id > ?::uuid))' : ''} order by starts_on desc, id limit ?),
+       shown as (select * from found order by starts_on desc, id limit ?)
+     select json_build_object(
+       'rows', (select coalesce(json_agg(${PLAN_JSON_SQL} order by starts_on desc, id), '[]') from shown),
+       'bags', (select coalesce(json_agg(${BAG_JSON_SQL} order by place), '[]') from bag
+                where player_id = ? and removed_at is null and plan_id in (select id from shown)),
+       'total', (select count(*) from plan where player_id = ? and removed_at is null),
+       'more', (select count(*) > ? from found)) as page`,
+    [playerId, ...(after ? [after.day, after.day, after.id] : []), limit + 1, limit, playerId, playerId, limit]);
+  const { rows, bags, total, more } = row!.page;
+  const last = rows.at(-1);
+  return { rows, bags, total, next: more && last ? `${last.startsOn}_${last.id}` : null };
 }
 
 /** What changed in a player's specs between the ends of two days: one query. */

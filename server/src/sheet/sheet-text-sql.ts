@@ -1,6 +1,16 @@
 /** Plans a sheet holds: the newest. Older ones are asked for page by page. */
 export const PLANS_ON_A_SHEET = 100;
 
+/** A PlanView of a row of `plan`. */
+export const PLAN_JSON_SQL = `json_build_object('id', id, 'playerId', player_id, 'version', version, 'bagId', bag_id, 'name', name, 'course', course,
+  'startsOn', starts_on, 'endsOn', ends_on, 'ground', ground, 'weather', weather, 'baseClubIds', base_club_ids, 'swaps', swaps,
+  'choosing', choosing, 'eventId', event_id, 'rounds', rounds, 'removed', false)`;
+
+/** A BagView of a row of `bag`. */
+export const BAG_JSON_SQL = `json_build_object('id', id, 'playerId', player_id, 'planId', plan_id, 'version', version, 'name', name, 'note', note,
+  'ready', ready, 'gamer', gamer, 'removed', false,
+  'clubIds', (select coalesce(json_agg(club_id order by bag_club.place, bag_club.id), '[]') from bag_club where bag_id = bag.id))`;
+
 /**
  * The function that writes a whole SheetView as text. A migration that changes what a sheet holds calls this anew, and the
  * function is made as the code then wants it. Row-level security holds inside; the setting ends with the transaction.
@@ -24,14 +34,10 @@ export const SHEET_TEXT_SQL = `
             'removed', false) order by place), '[]')
           from club where player_id = one.id and removed_at is null),
         'bags', (
-          select coalesce(json_agg(json_build_object('id', id, 'playerId', player_id, 'planId', plan_id, 'version', version, 'name', name, 'note', note,
-            'ready', ready, 'gamer', gamer, 'removed', false,
-            'clubIds', (select coalesce(json_agg(club_id order by bag_club.place, bag_club.id), '[]') from bag_club where bag_id = bag.id)) order by place), '[]')
+          select coalesce(json_agg(${BAG_JSON_SQL} order by place), '[]')
           from bag where player_id = one.id and removed_at is null and (plan_id is null or gamer or plan_id in (select id from shown))),
         'plans', (
-          select coalesce(json_agg(json_build_object('id', id, 'playerId', player_id, 'version', version, 'bagId', bag_id, 'name', name, 'course', course,
-            'startsOn', starts_on, 'endsOn', ends_on, 'ground', ground, 'weather', weather, 'baseClubIds', base_club_ids, 'swaps', swaps,
-            'choosing', choosing, 'eventId', event_id, 'rounds', rounds, 'removed', false) order by starts_on desc, id), '[]')
+          select coalesce(json_agg(${PLAN_JSON_SQL} order by starts_on desc, id), '[]')
           from shown),
         'planCount', (select count(*) from plan where player_id = one.id and removed_at is null),
         'asOf', day,

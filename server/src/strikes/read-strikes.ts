@@ -58,10 +58,10 @@ export async function readArrivals(em: EntityManager, sessionId: string, after: 
 export async function readSetAside(em: EntityManager, sessionId: string, limit: number, before?: number): Promise<Page<SetAsideView>> {
   const [count] = await em.execute<{ total: number }[]>(
     'select count(*)::int as total from set_aside where session_id = ? or session_id is null', [sessionId]);
-  const found = await em.execute<(SetAsideView & { id: string })[]>(
-    `select id::text as id, at, text, reason from set_aside
+  const found = await em.execute<(SetAsideView & { cursorId: string })[]>(
+    `select id::text as "cursorId", at, text, reason from set_aside
      where (session_id = ? or session_id is null) ${before ? 'and id < ?' : ''} order by id desc limit ?`,
     [sessionId, ...(before ? [before] : []), limit + 1]);
   const rows = found.slice(0, limit);
-  return { rows: rows.map(({ id: _id, ...row }) => row), total: count!.total, next: found.length > limit ? rows.at(-1)!.id : null };
+  return { rows: rows.map(({ cursorId: _id, ...row }) => row), total: count!.total, next: found.length > limit ? rows.at(-1)!.cursorId : null };
 }

@@ -54,9 +54,13 @@ function signedDegrees(degrees: number): string {
   return Number(text) === 0 ? '0' : `${degrees < 0 ? '−' : '+'}${text}°`;
 }
 
-function startWords(degrees: number, metres: number): string {
-  if (Math.abs(degrees) < 0.05) return 'the same';
-  const right = (degrees > 0) !== lefty.value;
+function swingWeightWords(points: number): string {
+  return points === 0 ? '–' : `${points > 0 ? '+' : '−'}${Math.abs(points)} points`;
+}
+
+function offlineWords(metres: number): string {
+  if (Math.abs(metres) < 0.05) return 'the same';
+  const right = (metres > 0) !== lefty.value;
   return `${signedDistance(Math.abs(metres), props.unit, 1).replace('+', '')} ${props.unit} ${right ? 'right' : 'left'}`;
 }
 
@@ -85,13 +89,14 @@ const known = computed(() => [...store.ladderClubs.values()].filter((one) => one
       <h3>Before you touch it <span class="quiet small">modelled, the swing staying the same</span></h3>
       <label v-if="bendable || sleeved" class="small by">by <select v-model.number="own"><option :value="0.5">half a degree</option><option :value="1">one degree</option><option :value="2">two degrees</option></select></label>
       <table>
-        <thead><tr><th /><th scope="col">carry</th><th scope="col">total</th><th scope="col">apex</th><th scope="col">lands</th><th scope="col">bounce</th><th scope="col">starts</th></tr></thead>
+        <thead><tr><th /><th scope="col">carry</th><th scope="col">total</th><th scope="col">apex</th><th scope="col">lands</th><th scope="col">bounce</th><th scope="col">off line</th><th scope="col">swing weight</th></tr></thead>
         <tbody>
           <tr v-for="{ words, effect } in effects" :key="words">
             <th scope="row">{{ words }}</th>
             <td>{{ signedDistance(effect.carryM, unit, 1) }}</td><td>{{ signedDistance(effect.totalM, unit, 1) }}</td><td>{{ signedDistance(effect.apexM, height, unit === 'yd' ? 0 : 1) }}</td>
             <td>{{ signedDegrees(effect.landDeg) }}</td><td>{{ signedDegrees(effect.bounceDeg) }}</td>
-            <td>{{ startWords(effect.startLineDeg, effect.startLineM) }}</td>
+            <td>{{ offlineWords(effect.offlineM) }}</td>
+            <td>{{ swingWeightWords(effect.swingWeightPoints) }}</td>
           </tr>
         </tbody>
       </table>
