@@ -25,6 +25,7 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
   { key: 'wideOfTarget', label: 'Wide of its target from', measure: 'times', says: 'A step this many times its target is worth a look.' },
   { key: 'narrowOfTarget', label: 'Narrow of its target below', measure: 'percent', says: 'A step below this share of its target is worth a look.' },
   { key: 'confidence', label: 'How sure a verdict must be', measure: 'percent', says: 'Below it the step is “not known yet”.' },
+  { key: 'indifferenceM', label: 'Too near a limit to matter', measure: 'distance', says: 'A step this near a limit that shots can’t settle is “at the limit”: no fault.' },
   { key: 'reliableShots', label: 'A partial shot is owned from', measure: 'count', says: 'Measured shots from which on a partial covers a hole.' },
   { key: 'clubLimit', label: 'Clubs at most', measure: 'count', says: 'Rule 4.1b allows fourteen; a winter bag may hold fewer.' },
   { key: 'lengthMaxIn', label: 'Longest club', measure: 'in', says: '48 in; a committee may limit it to 46 in.' },

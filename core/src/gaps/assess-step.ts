@@ -1,6 +1,6 @@
 import { isWedge } from '../clubs/kinds.js';
 import { formatDistance, type DistanceUnit } from '../units/distance.js';
-import { intervalOf, moreShotsFor } from './certainty.js';
+import { MAX_MORE_SHOTS, atLimit, intervalOf, moreShotsFor } from './certainty.js';
 import { flightDifference, type FlightDifference } from './flight-difference.js';
 import { coverOf, widestHoleM, type OwnedShot, type Step } from './ladder.js';
 import type { Flag, Severity, StepReport, StepWord } from './report.js';
@@ -33,9 +33,13 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   const unsettled = school.measure !== 'hole' && interval !== undefined &&
     (judgeCarry(interval.lowM, step, context, flight).severity !== carry.severity ||
       judgeCarry(interval.highM, step, context, flight).severity !== carry.severity);
-  const moreShots = unsettled ? moreShotsFor(step, distanceToLimit(sizeM, step, context, flight), settings.confidence) : undefined;
+  const offM = unsettled ? distanceToLimit(sizeM, step, context, flight) : Infinity;
+  const isAtLimit = unsettled && atLimit(step, offM, settings.indifferenceM, settings.confidence);
+  const moreShots = unsettled && !isAtLimit ? moreShotsFor(step, offM, settings.indifferenceM, settings.confidence) : undefined;
   const estimate = carry;
-  if (unsettled) carry = { word: 'not known yet', severity: 'unknown' };
+  if (unsettled) {
+    carry = isAtLimit ? { word: 'at the limit', severity: 'fine' } : { word: 'not known yet', severity: 'unknown' };
+  }
 
   const cover = carry.word === 'wide' ? coverOf(step, owned) : undefined;
   if (cover) carry = { ...carry, word: 'covered', severity: carry.severity === 'fault' ? 'look' : 'fine' };
@@ -179,11 +183,13 @@ function carryReason(
       return `${size}, over ${formatDistance(carry.limitM!, unit)}${carry.code === 'wide-of-target' ? ` (${settings.wideOfTarget} times the target)` : ''}.`;
     case 'narrow':
       return `${size}, under ${shareWords(settings.narrowOfTarget)} of its target ${formatDistance(targetM!, unit)}.`;
+    case 'at the limit':
+      return `${size}${target}: so near its limit that it is right either way.`;
     case 'not known yet': {
       const sure = `${Math.round(settings.confidence * 100)} %`;
       const range = `${formatDistance(interval!.lowM, unit)} to ${formatDistance(interval!.highM, unit)} at ${sure}`;
       const settle = moreShots === undefined
-        ? 'too close to its limit for shots to settle'
+        ? `hitting more will not tell: over ${MAX_MORE_SHOTS} shots with each would be needed`
         : `about ${moreShots} more shot${moreShots === 1 ? '' : 's'} with each would settle it`;
       return `${size}, somewhere from ${range}: not known yet whether it is ${estimate.word}; ${settle}.`;
     }

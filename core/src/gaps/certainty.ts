@@ -1,5 +1,6 @@
 import { carryStandardErrorM } from '../clubs/shot.js';
-import { roughNormalQuantile, studentTQuantile } from '../statistics/student-t.js';
+import { normalCdf } from '../statistics/normal.js';
+import { studentTQuantile } from '../statistics/student-t.js';
 import { welchInterval } from '../statistics/welch.js';
 import type { Step } from './ladder.js';
 
@@ -27,32 +28,56 @@ function sampleSize(shot: Step['upper']['full']): { n?: number } {
   return shot.source === 'measured' ? { n: shot.shots! } : {};
 }
 
-/** Past this many more shots a club, no range session settles it. */
-export const MOST_MORE_SHOTS = 200;
+/** Past this many more shots a club, hitting more will not tell. */
+export const MAX_MORE_SHOTS = 40;
+/** The chance that so many more shots settle a step. */
+const POWER = 0.8;
 
 /**
- * How many more shots with each club would bring a step's interval within `marginM` of its middle,
- * at the spreads seen so far; undefined when neither club was measured or `MOST_MORE_SHOTS` would not do.
+ * Whether a step is at its limit, either way: nearer to it than matters, and known well enough for that to be said.
+ * @param offM how far the step lies from its limit, metres
+ * @param halfM half its interval
+ * @param zoneM nearer than this it does not matter
  */
-export function moreShotsFor(step: Step, marginM: number, confidence: number): number | undefined {
+function isAtLimit(offM: number, halfM: number, zoneM: number): boolean {
+  return offM <= zoneM && halfM <= KNOWN_WITHIN_ZONES * zoneM;
+}
+/** A step whose interval is wider than so many zones may lie anywhere. Ours. */
+const KNOWN_WITHIN_ZONES = 2;
+
+/** Whether what was hit so far says that a step is at its limit, either way. */
+export function atLimit(step: Step, offM: number, zoneM: number, confidence: number): boolean {
+  const { standardErrorM, df } = errorAfter([step.upper.full, step.lower.full], 0);
+  return isAtLimit(offM, studentTQuantile(0.5 + confidence / 2, df) * standardErrorM, zoneM);
+}
+
+/**
+ * The fewest more shots with each club after which the verdict on a step is settled in four cases of five, at the spreads
+ * seen so far: its interval leaves the limit out, or it is at the limit, either way. Undefined when neither club was
+ * measured, or `MAX_MORE_SHOTS` would not do. The chance is that of the shots still to be hit, the true step being spread
+ * about what was seen as the shots so far leave it open.
+ * @param offM how far the step lies from its limit, metres
+ * @param zoneM nearer to the limit than this it does not matter
+ */
+export function moreShotsFor(step: Step, offM: number, zoneM: number, confidence: number): number | undefined {
   const both = [step.upper.full, step.lower.full];
   if (!both.some((shot) => shot.source === 'measured')) return undefined;
-  const p = 0.5 + confidence / 2;
-  const normal = roughNormalQuantile(p);
-  // Student's t is wider than the normal, so what is too few for the normal is too few.
-  let tooFew = 0;
-  let perhaps = MOST_MORE_SHOTS + 1;
-  while (perhaps - tooFew > 1) {
-    const middle = Math.floor((tooFew + perhaps) / 2);
-    if (normal * errorAfter(both, middle).standardErrorM <= marginM) perhaps = middle;
-    else tooFew = middle;
-  }
-  const surelyTooFew = Math.max(0, tooFew - 1);
-  for (let more = surelyTooFew + 1; more <= MOST_MORE_SHOTS; more++) {
+  const now = errorAfter(both, 0).standardErrorM;
+  const settles = (more: number) => {
     const { standardErrorM, df } = errorAfter(both, more);
-    if (studentTQuantile(p, df) * standardErrorM <= marginM) return more;
-  }
+    const half = studentTQuantile(0.5 + confidence / 2, df) * standardErrorM;
+    const moved = Math.sqrt(Math.max(1e-12, now ** 2 - standardErrorM ** 2));
+    const within = (reach: number) => normalCdf((reach - offM) / moved) - normalCdf((-reach - offM) / moved);
+    const leftOut = 1 - within(half);
+    return leftOut + (half <= KNOWN_WITHIN_ZONES * zoneM ? within(Math.min(half, zoneM)) : 0) >= POWER;
+  };
+  for (let more = 1; more <= MAX_MORE_SHOTS; more++) if (settles(more)) return more;
   return undefined;
+}
+
+/** Variance of a step's size from the shots it is known by, m2; 0 where nothing is known of it. */
+export function stepVariance(step: Pick<Step, 'upper' | 'lower'>): number {
+  return [step.upper.full, step.lower.full].reduce((sum, shot) => sum + (carryStandardErrorM(shot) ?? 0) ** 2, 0);
 }
 
 function errorAfter(both: readonly Step['upper']['full'][], more: number): { standardErrorM: number; df: number } {

@@ -1,3 +1,4 @@
+import { stepVariance } from './certainty.js';
 import { isFullSwing } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { DistanceUnit } from '../units/distance.js';
@@ -37,7 +38,7 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
     ...sameLoftFlags(lofts.steps, steps),
     ...neverHitFlags(clubs),
   ];
-  const evenness = evennessOf(steps, school);
+  const evenness = evennessOf(steps, school, raw.map(stepVariance));
   return {
     school: school.id,
     rungs: rungs.map(({ id, name, carryM, loftDeg }) => (loftDeg === undefined ? { clubId: id, name, carryM } : { clubId: id, name, carryM, loftDeg })),
@@ -89,16 +90,19 @@ function isIronOrWedge(club: LadderClub): boolean {
   return club.kind === 'iron' || club.kind === 'wedge';
 }
 
-function evennessOf(steps: readonly StepReport[], school: School): Evenness | undefined {
-  const off = steps.flatMap((step) => {
+/** How far the steps are off their targets; what the shots themselves scatter is taken out of it. */
+function evennessOf(steps: readonly StepReport[], school: School, variances: readonly number[]): Evenness | undefined {
+  let noise = 0;
+  const off = steps.flatMap((step, i) => {
     if (school.measure === 'loft') {
       return step.targetDeg === undefined || step.loftDeg === undefined ? [] : [step.loftDeg - step.targetDeg];
     }
     if (step.targetM === undefined) return [];
+    noise += variances[i]!;
     return [(school.measure === 'hole' ? step.holeM : step.carryM) - step.targetM];
   });
   if (off.length === 0) return undefined;
-  const rms = Math.sqrt(off.reduce((sum, d) => sum + d * d, 0) / off.length);
+  const rms = Math.sqrt(Math.max(0, off.reduce((sum, d) => sum + d * d, 0) - noise) / off.length);
   return { school: school.id, rms, unit: school.measure === 'loft' ? 'deg' : 'm', steps: off.length };
 }
 

@@ -7,7 +7,7 @@ import type { SchoolId } from './schools.js';
 export type Severity = 'fine' | 'unknown' | 'look' | 'fault';
 
 /** What a step is called. */
-export type StepWord = 'even' | 'wide' | 'narrow' | 'overlap' | 'either-or' | 'covered' | 'not known yet';
+export type StepWord = 'even' | 'wide' | 'narrow' | 'overlap' | 'either-or' | 'covered' | 'at the limit' | 'not known yet';
 
 export type FlagCode =
   | 'wedge-loft-wide' | 'wedge-loft-narrow' | 'scoring-carry-wide' | 'top-carry-wide' | 'wide-of-target'

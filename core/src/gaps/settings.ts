@@ -22,6 +22,8 @@ export interface GapSettings {
   narrowOfTarget: number;
   /** How sure a verdict must be, 0.5 to 0.99. */
   confidence: number;
+  /** Nearer to a limit than this a step that shots can't settle is at the limit, either way. */
+  indifferenceM: number;
   /** Measured shots from which on a partial shot counts as owned. */
   reliableShots: number;
   clubLimit: number;
@@ -41,6 +43,7 @@ export const DEFAULT_GAP_SETTINGS: GapSettings = {
   wideOfTarget: 1.5,
   narrowOfTarget: 0.5,
   confidence: 0.8,
+  indifferenceM: toMetres(2, 'yd'),
   reliableShots: 8,
   clubLimit: 14,
   lengthMaxIn: 48,
@@ -59,6 +62,7 @@ export const GAP_SETTING_BOUNDS: Record<keyof GapSettings, readonly [number, num
   wideOfTarget: [1, 4],
   narrowOfTarget: [0, 1],
   confidence: [0.5, 0.99],
+  indifferenceM: [0, 10],
   reliableShots: [1, 200],
   clubLimit: [1, 14],
   lengthMaxIn: [40, 48],

@@ -14,6 +14,8 @@ import { isEnough, type Strike, type StrikeClub, type StrikePart } from './strik
 export interface CompleteStrike extends Required<Omit<Strike, 'clubSpeedMps'>> {
   clubSpeedMps: number | undefined;
   modelled: readonly StrikePart[];
+  /** Whether anything was said of where it went sideways: its side, or the direction it started in. Else its side is the model's straight ball. */
+  isSideKnown: boolean;
   /** The same ball in the air and on the ground of the player's baseline. */
   atBaseline: { carryM: number; totalM: number; sideM: number; apexM: number; landDeg: number };
 }
@@ -63,6 +65,7 @@ export function completeStrike(strike: Strike, club: StrikeClub, { here, baselin
   const whole = { ballSpeedMps, launchDeg, azimuthDeg, spinRpm, spinAxisDeg, carryM, totalM, sideM, apexM, landDeg };
   return {
     ...whole, clubSpeedMps: strike.clubSpeedMps,
+    isSideKnown: strike.sideM !== undefined || strike.azimuthDeg !== undefined,
     modelled: (Object.keys(whole) as (keyof typeof whole)[]).filter((part) => strike[part] === undefined),
     atBaseline,
   };

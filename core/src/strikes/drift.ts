@@ -7,7 +7,7 @@ export interface Drifted {
   part: DriftPart;
   before: number;
   after: number;
-  /** 95 % interval of after less before. */
+  /** Interval of after less before, so wide that of all four together one in twenty is wrong at most. */
   low: number;
   high: number;
   /** The interval leaves out nought. */
@@ -23,6 +23,9 @@ export interface Drift {
   verdict: 'worn grooves' | 'slower' | 'faster' | 'changed' | 'as it was' | 'not known yet';
 }
 
+/** Four quantities are looked at: each has a quarter of the one chance in twenty to be wrong (Bonferroni). */
+const CONFIDENCE = 1 - 0.05 / PARTS.length;
+
 /** Strikes each side must have before anything is said. Ours. */
 const FEWEST = 5;
 
@@ -33,7 +36,7 @@ const FEWEST = 5;
 export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
   if (before.n < FEWEST || after.n < FEWEST) return { parts: [], verdict: 'not known yet' };
   const parts = PARTS.map((part): Drifted => {
-    const { low, high } = welchInterval(meanOf(after[part], after.n), meanOf(before[part], before.n), 0.95);
+    const { low, high } = welchInterval(meanOf(after[part], after.n), meanOf(before[part], before.n), CONFIDENCE);
     return { part, before: before[part].mean, after: after[part].mean, low, high, told: low > 0 || high < 0 };
   });
   const way = (part: DriftPart) => {

@@ -20,7 +20,8 @@ export interface StrikeSummary {
   n: number;
   carryM: Middle;
   totalM: Middle;
-  sideM: Middle;
+  /** Of those whose side is known; undefined where none is. */
+  sideM: Middle | undefined;
   apexM: Middle;
   landDeg: Middle;
   ballSpeedMps: Middle;
@@ -45,17 +46,18 @@ const [LOW, HIGH] = [0.1, 0.9];
 /** @param strikes at least one; those left out are not among them */
 export function summariseStrikes(strikes: readonly CompleteStrike[], marginM = CARRY_MARGIN_M): StrikeSummary {
   const carries = strikes.map(({ atBaseline }) => atBaseline.carryM);
-  const sides = strikes.map(({ atBaseline }) => atBaseline.sideM);
+  const sided = strikes.filter(({ isSideKnown }) => isSideKnown).map(({ atBaseline }) => atBaseline);
+  const sides = sided.map(({ sideM }) => sideM);
   const launches = strikes.map(({ launchDeg }) => launchDeg);
   const spins = strikes.map(({ spinRpm }) => spinRpm);
   const carryM = middleOf(carries);
   return {
-    n: strikes.length, carryM, totalM: middleOf(strikes.map(({ atBaseline }) => atBaseline.totalM)), sideM: middleOf(sides),
+    n: strikes.length, carryM, totalM: middleOf(strikes.map(({ atBaseline }) => atBaseline.totalM)), sideM: sides.length > 0 ? middleOf(sides) : undefined,
     apexM: middleOf(strikes.map(({ atBaseline }) => atBaseline.apexM)), landDeg: middleOf(strikes.map(({ atBaseline }) => atBaseline.landDeg)),
     ballSpeedMps: middleOf(strikes.map(({ ballSpeedMps }) => ballSpeedMps)), launchDeg: middleOf(launches), spinRpm: middleOf(spins),
     lowEndM: quantileOf(carries, LOW), highEndM: quantileOf(carries, HIGH),
     launchWindowDeg: [quantileOf(launches, LOW), quantileOf(launches, HIGH)], spinWindowRpm: [quantileOf(spins, LOW), quantileOf(spins, HIGH)],
-    ellipse: ellipseOf(carries, sides), moreShots: moreShotsFor(carryM.spread, strikes.length, marginM),
+    ellipse: ellipseOf(sided.map((one) => one.carryM), sides), moreShots: moreShotsFor(carryM.spread, strikes.length, marginM),
   };
 }
 
@@ -77,9 +79,16 @@ function moreShotsFor(spreadM: number, n: number, marginM: number): number | und
 /** Which strikes are far from the rest, in carry or sideways, and why; in the order given, undefined for the others. They stay in until somebody takes them out. */
 export function outliersOf(strikes: readonly CompleteStrike[]): (string | undefined)[] {
   const along = outlyingness(strikes.map(({ atBaseline }) => atBaseline.carryM));
-  const across = outlyingness(strikes.map(({ atBaseline }) => atBaseline.sideM));
+  const across = acrossOf(strikes);
   return strikes.map((_strike, i) => {
     if (isOutlying(along[i]!)) return `carry ${along[i]!.toFixed(1)} deviations from the middle`;
     return isOutlying(across[i]!) ? `${across[i]!.toFixed(1)} deviations off line` : undefined;
   });
+}
+
+/** How outlying each strike's side is among those that are known; 0 for one that is not. */
+function acrossOf(strikes: readonly CompleteStrike[]): number[] {
+  const known = outlyingness(strikes.filter(({ isSideKnown }) => isSideKnown).map(({ atBaseline }) => atBaseline.sideM));
+  let next = 0;
+  return strikes.map(({ isSideKnown }) => (isSideKnown ? known[next++]! : 0));
 }

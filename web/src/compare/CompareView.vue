@@ -143,7 +143,7 @@ const strokesWords = (id: string) => {
                 <tr v-for="summary in summaries" :key="summary.id">
                   <th scope="row">{{ nameOf(summary.id) }}</th><td>{{ summary.n }}<span v-if="outliers(summary.id)" class="verdict look" title="Far from the rest; they count until they are left out on the range"> ◆{{ outliers(summary.id) }}</span></td>
                   <td><b>{{ distanceNumber(summary.carryM.mean, unit, 1) }}</b> <span class="quiet">{{ plusMinusWords(summary.carryM.plusMinus, unit) }}</span></td>
-                  <td>{{ distanceNumber(summary.totalM.mean, unit) }}</td><td>{{ distanceNumber(summary.carryM.spread, unit, 1) }}</td><td>{{ distanceNumber(summary.sideM.spread, unit, 1) }}</td><td>{{ distanceNumber(summary.lowEndM, unit) }}</td>
+                  <td>{{ distanceNumber(summary.totalM.mean, unit) }}</td><td>{{ distanceNumber(summary.carryM.spread, unit, 1) }}</td><td>{{ summary.sideM ? distanceNumber(summary.sideM.spread, unit, 1) : '–' }}</td><td>{{ distanceNumber(summary.lowEndM, unit) }}</td>
                   <td>{{ speedNumber(summary.ballSpeedMps.mean, unit) }}</td><td>{{ summary.launchDeg.mean.toFixed(1) }}°</td><td>{{ summary.spinRpm.mean.toFixed(0) }}</td><td>{{ distanceNumber(summary.apexM.mean, heightUnit(unit)) }} <span class="quiet">{{ heightUnit(unit) }}</span></td>
                   <td>{{ strokesWords(summary.id) }}</td>
                   <td class="no-print"><button v-if="summary.id !== first!.id" class="plain-button slim" @click="makeFirst(summary.id)">hold against this</button></td>

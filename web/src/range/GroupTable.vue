@@ -53,10 +53,10 @@ const drift = (group: GroupSummary) => {
             <template v-if="group.summary">
               <td><b>{{ n(group.summary.carryM.mean, 1) }}</b> <span class="quiet">{{ plusMinusWords(group.summary.carryM.plusMinus, unit) }}</span></td>
               <td>{{ n(group.summary.carryM.robust, 1) }}</td>
-              <td>{{ n(group.summary.carryM.spread, 1) }} × {{ n(group.summary.sideM.spread, 1) }}</td>
+              <td>{{ n(group.summary.carryM.spread, 1) }} × {{ group.summary.sideM ? n(group.summary.sideM.spread, 1) : '–' }}</td>
               <td>{{ n(group.summary.lowEndM) }}–{{ n(group.summary.highEndM) }}</td>
               <td>{{ n(group.summary.totalM.mean) }}</td>
-              <td>{{ sideWords(group.summary.sideM.mean, unit) }}</td>
+              <td>{{ group.summary.sideM ? sideWords(group.summary.sideM.mean, unit) : '–' }}</td>
               <td>{{ group.summary.launchWindowDeg[0].toFixed(1) }}–{{ group.summary.launchWindowDeg[1].toFixed(1) }}°</td>
               <td>{{ group.summary.spinWindowRpm[0].toFixed(0) }}–{{ group.summary.spinWindowRpm[1].toFixed(0) }}</td>
               <td>{{ distanceNumber(group.summary.apexM.mean, height) }} <span class="quiet">{{ height }}</span></td>

@@ -69,9 +69,15 @@ function groupsOf(sessions: readonly SessionStrikes[], baseline: Setting) {
 function summaries(groups: ReturnType<typeof groupsOf>['groups'], baseline: Setting): GroupSummary[] {
   return [...groups].map(([key, { clubId, shot, counted, leftOut }]) => ({
     key, clubId, shot, n: counted.length, leftOut, outliers: outliersOf(counted.map(({ whole }) => whole)).filter(Boolean).length, summary: counted.length > 0 ? summariseStrikes(counted.map(({ whole }) => whole)) : null,
-    points: { xs: counted.map(({ whole }) => whole.atBaseline.carryM), ys: counted.map(({ whole }) => whole.atBaseline.sideM) },
+    points: landingsOf(counted.map(({ whole }) => whole)),
     path: counted.length > 0 ? pathOf(counted.map(({ whole }) => whole), baseline) : new Float64Array(),
   }));
+}
+
+/** Where balls came down, of those whose side is known. */
+function landingsOf(wholes: readonly CompleteStrike[]): { xs: number[]; ys: number[] } {
+  const known = wholes.filter(({ isSideKnown }) => isSideKnown);
+  return { xs: known.map(({ atBaseline }) => atBaseline.carryM), ys: known.map(({ atBaseline }) => atBaseline.sideM) };
 }
 
 /** The flight of the average launch, in the baseline's air: along and up, one after the other. */
@@ -111,10 +117,12 @@ const api = {
       const { groups } = groupsOf(sessions, baseline);
       return { id, name, kind, parts, strikes: [...groups.values()].flatMap(({ counted }) => counted.map(({ whole }) => whole)) };
     });
-    const points = filled.map(({ id, strikes }) => ({ id, xs: strikes.map(({ atBaseline }) => atBaseline.carryM), ys: strikes.map(({ atBaseline }) => atBaseline.sideM), outliers: outliersOf(strikes).filter(Boolean).length }));
+    const points = filled.map(({ id, strikes }) => ({ id, ...landingsOf(strikes), outliers: outliersOf(strikes).filter(Boolean).length }));
     try {
       const comparison = compareBuilds(filled, question, margins);
-      const strokes = comparison.summaries.map(({ id, carryM, sideM, totalM }, i) => {
+      // Without a side nothing can be said of where it is played from next.
+      const strokes = comparison.summaries.flatMap(({ id, carryM, sideM, totalM }, i) => {
+        if (!sideM) return [];
         const scatter = { alongM: carryM.spread, acrossM: sideM.spread };
         return { id, strokes: filled[i]!.kind === 'driver' ? strokesAfterDrive(totalM.mean, scatter) : strokesAfterApproach(scatter) };
       });

@@ -27,7 +27,7 @@ export function strikeColumns(unit: DistanceUnit): readonly StrikeColumn[] {
   return [
     { head: `Carry ${unit}`, part: 'carryM', show: (whole) => distanceNumber(whole.carryM, unit, 1) },
     { head: `Total ${unit}`, part: 'totalM', show: (whole) => distanceNumber(whole.totalM, unit, 1) },
-    { head: 'Side', part: 'sideM', show: (whole) => sideWords(whole.sideM, unit) },
+    { head: 'Side', part: 'sideM', show: (whole) => (whole.isSideKnown ? sideWords(whole.sideM, unit) : '–') },
     { head: `Ball ${speedUnit(unit)}`, part: 'ballSpeedMps', show: (whole) => speedNumber(whole.ballSpeedMps, unit) },
     { head: 'Launch', part: 'launchDeg', show: (whole) => `${whole.launchDeg.toFixed(1)}°` },
     { head: 'Spin', part: 'spinRpm', show: (whole) => whole.spinRpm.toFixed(0) },

@@ -12,7 +12,7 @@ describe('numbers of the range as people say them', () => {
   });
   it('a strike’s columns', () => {
     const whole = {
-      clubSpeedMps: undefined, ballSpeedMps: 44.704, launchDeg: 16.25, azimuthDeg: 0, spinRpm: 7001.4, spinAxisDeg: 0, carryM: 91.44, totalM: 96.012, sideM: -1.8288, apexM: 30.48, landDeg: 48.4, modelled: [],
+      clubSpeedMps: undefined, ballSpeedMps: 44.704, launchDeg: 16.25, azimuthDeg: 0, spinRpm: 7001.4, spinAxisDeg: 0, carryM: 91.44, totalM: 96.012, sideM: -1.8288, apexM: 30.48, landDeg: 48.4, modelled: [], isSideKnown: true,
       atBaseline: { carryM: 0, totalM: 0, sideM: 0, apexM: 0, landDeg: 0 },
     };
     expect(strikeColumns('yd').map(({ head, show }) => `${head} ${show(whole)}`)).toEqual(['Carry yd 100.0', 'Total yd 105.0', 'Side 2 L', 'Ball mph 100.0', 'Launch 16.3°', 'Spin 7001', 'Apex ft 100', 'Lands 48°']);
