@@ -11,7 +11,7 @@ import { knownUpTo } from '../src/monitor/take-strike.js';
 import { inWorkspace } from '../src/workspaces/in-workspace.js';
 import { on, workbench, type Workbench } from './workbench.js';
 
-const SIZE = { players: 60, clubsEach: 20, readingsEach: 60, changesEach: 150, plansEach: 12, sessionsEach: 10, strikesEach: 300, courses: 10, events: 20 };
+const SIZE = { players: 60, clubsEach: 20, readingsEach: 60, changesEach: 150, plansEach: 12, sessionsEach: 40, strikesEach: 400, courses: 10, events: 20 };
 /** Tables that grow with use; nothing may read one of them from end to end. */
 const GROWING = ['reading', 'change', 'strike', 'club', 'plan', 'bag', 'bag_club', 'session', 'monitor_ball'];
 

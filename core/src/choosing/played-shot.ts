@@ -15,6 +15,8 @@ export interface PlayedShot extends Shot {
   /** Standard deviations, along and across, of what the wind does beside what was expected of it. */
   gustAlongM?: number;
   gustAcrossM?: number;
+  /** Strokes by which a swing asked to do less is likelier to go wrong, where its kind does not say it. */
+  effortStrokes?: number;
 }
 export type PlayedClub = Omit<LadderClub, 'shots'> & { shots: Partial<Record<ShotKind, PlayedShot>> };
 

@@ -5,16 +5,25 @@ import type { Slope, Trouble } from '../courses/course.js';
 import { expectedStrokes, type HoleOutLie } from '../strokes/expected-strokes.js';
 import { middlesOf } from '../strokes/value-of-spread.js';
 import { TOUCH_M, type Need } from './need.js';
+import { partSwing } from './part-swing.js';
 import type { PlayedClub, PlayedShot } from './played-shot.js';
 
 /** A usual green and fairway where a need says nothing of its own; ours. */
 const USUAL_HALF_M = { green: 13, fairway: 15 } as const;
 const USUAL_LEFT_M = 130;
-/** What is not known of a shot: spread as a share of the carry, scatter across against along, run. From memory of good players. */
-const USUAL_SPREAD = 0.03;
-const ACROSS_PER_ALONG = 1.3;
+/** What is not known of a shot: spread as a share of the carry, run, descent. From memory of tour players. */
+const USUAL_SPREAD = 0.045;
 const USUAL_RUN_M = 3;
 const USUAL_LAND_DEG = 47;
+/** Direction of a tour player's shots about the line aimed at, one standard deviation, degrees. Common practice, no source. */
+const DIRECTION_DEG: Record<ClubKind, number> = {
+  driver: 3.4, fairway: 3.0, hybrid: 2.8, 'driving iron': 2.7, iron: 2.7, wedge: 2.2, chipper: 2.2, putter: 1,
+};
+/** Low-loft irons and driving irons are this much more crooked in slow hands. Common practice, no source; what carries they are told by is ours. */
+const SLOW_LONG_IRON = 1.25;
+const LONG_IRON_DEG = 24;
+const FAST_LONG_IRON_M = 175;
+const SLOW_LONG_IRON_M = 150;
 /** A shot asked to do more, or less, than a full swing is a little likelier to go wrong. Strokes; ours. */
 const EFFORT: Record<ShotKind, number> = { full: 0, hard: 0.03, soft: 0.01, choked: 0.01, 'three-quarter': 0.02, half: 0.03 };
 /** How much worse than an iron a head gets out of grass and sand, as a factor of what the lie does. Ours. */
@@ -50,21 +59,51 @@ export interface Outcome { lie: HoleOutLie; leftM: number; lost: number }
 /** A shot for a need: how far it carries and runs from that lie, and how it scatters. */
 export interface Aimed { carryM: number; fairwayRunM: number; greenRunM: number; alongM: number; acrossM: number; strokes: number }
 
-/** How a shot plays for a need. */
-export function aimed(need: Need, kind: ClubKind, loftDeg: number | undefined, shotKind: ShotKind, shot: PlayedShot): Aimed {
+/** What a lie leaves of a carry, what the rise of the ground takes off it, and by what factor it scatters more. */
+function fromLie(need: Pick<Need, 'lie' | 'riseM'>, kind: ClubKind, shot: PlayedShot): { carryShare: number; riseM: number; scatter: number } {
   const { spread, speed } = LIES[need.lie];
   const rough = need.lie !== 'tee' && need.lie !== 'fairway';
   const hurt = rough ? LIE_HURTS[kind] ?? 1 : 1;
   const land = Math.max(20, shot.landDeg ?? USUAL_LAND_DEG);
-  // Ground that is higher is met earlier on the way down.
-  const carryM = shot.carryM * (1 - (1 - speed) * hurt) ** CARRY_PER_SPEED - (need.riseM ?? 0) / Math.tan((land * Math.PI) / 180);
-  const fairwayRunM = Math.max(0, (shot.totalM ?? shot.carryM + USUAL_RUN_M) - shot.carryM);
-  const alongM = (shot.spreadM ?? shot.carryM * USUAL_SPREAD) * (1 + (spread - 1) * hurt);
+  return {
+    carryShare: (1 - (1 - speed) * hurt) ** CARRY_PER_SPEED, scatter: 1 + (spread - 1) * hurt,
+    // Ground that is higher is met earlier on the way down.
+    riseM: (need.riseM ?? 0) / Math.tan((land * Math.PI) / 180),
+  };
+}
+
+function fairwayRunOf(shot: PlayedShot): number {
+  return Math.max(0, (shot.totalM ?? shot.carryM + USUAL_RUN_M) - shot.carryM);
+}
+
+/** A slow swing hits an iron of little loft, which carries too short to be a fast one's, more crooked. */
+function directionDeg(kind: ClubKind, loftDeg: number | undefined, { carryM }: PlayedShot): number {
+  const long = kind === 'driving iron' || (kind === 'iron' && loftDeg !== undefined && loftDeg < LONG_IRON_DEG);
+  const slow = long ? Math.min(1, Math.max(0, (FAST_LONG_IRON_M - carryM) / (FAST_LONG_IRON_M - SLOW_LONG_IRON_M))) : 0;
+  return DIRECTION_DEG[kind] * (1 + (SLOW_LONG_IRON - 1) * slow);
+}
+
+/** The part swing that comes to rest as far as a need asks, or undefined where the club has none. */
+export function partSwingFor(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>): [ShotKind, PlayedShot] | undefined {
+  const { full } = club.shots;
+  if (!full) return undefined;
+  const { carryShare, riseM } = fromLie(need, club.kind, full);
+  const runM = need.to === 'green' ? (full.greenRunM ?? fairwayRunOf(full)) * SLOPE_RUN[need.slope ?? 'flat'] : fairwayRunOf(full);
+  return partSwing(club, (need.distanceM - runM + riseM) / carryShare, USUAL_SPREAD);
+}
+
+/** How a shot plays for a need. */
+export function aimed(need: Need, kind: ClubKind, loftDeg: number | undefined, shotKind: ShotKind, shot: PlayedShot): Aimed {
+  const { carryShare, riseM, scatter } = fromLie(need, kind, shot);
+  const carryM = shot.carryM * carryShare - riseM;
+  const fairwayRunM = fairwayRunOf(shot);
+  const alongM = (shot.spreadM ?? shot.carryM * USUAL_SPREAD) * scatter;
+  const acrossM = shot.carryM * Math.tan((directionDeg(kind, loftDeg, shot) * Math.PI) / 180) * scatter;
   const strong = kind === 'fairway' && loftDeg !== undefined && loftDeg < GROUND_WOOD_DEG ? STRONG_WOOD_STROKES * (GROUND_WOOD_DEG - loftDeg) : 0;
   return {
     carryM, fairwayRunM, greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[need.slope ?? 'flat'],
-    alongM: Math.hypot(alongM, shot.gustAlongM ?? 0), acrossM: Math.hypot(alongM * ACROSS_PER_ALONG, shot.gustAcrossM ?? 0),
-    strokes: 1 + EFFORT[shotKind] + (need.lie === 'tee' ? 0 : kind === 'driver' ? DRIVER_OFF_THE_GROUND : strong),
+    alongM: Math.hypot(alongM, shot.gustAlongM ?? 0), acrossM: Math.hypot(acrossM, shot.gustAcrossM ?? 0),
+    strokes: 1 + (shot.effortStrokes ?? EFFORT[shotKind]) + (need.lie === 'tee' ? 0 : kind === 'driver' ? DRIVER_OFF_THE_GROUND : strong),
   };
 }
 
@@ -143,7 +182,8 @@ export function touchStrokes(need: Need, { loftDeg }: Pick<PlayedClub, 'loftDeg'
 export function strokesWith(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>, places: readonly number[] = PLACES): { strokes: number; shot: ShotKind | undefined } {
   if (need.to === 'green' && need.distanceM <= TOUCH_M && club.kind !== 'putter') return { strokes: touchStrokes(need, club), shot: undefined };
   let best: { strokes: number; shot: ShotKind | undefined } = { strokes: Infinity, shot: undefined };
-  for (const [shotKind, shot] of Object.entries(club.shots) as [ShotKind, PlayedShot][]) {
+  const part = partSwingFor(need, club);
+  for (const [shotKind, shot] of [...Object.entries(club.shots) as [ShotKind, PlayedShot][], ...(part ? [part] : [])]) {
     const strokes = strokesFor(need, club, shotKind, shot, places);
     if (strokes < best.strokes) best = { strokes, shot: shotKind };
   }

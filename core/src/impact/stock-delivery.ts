@@ -14,13 +14,13 @@ export function stockDelivery(kind: ClubKind, loftDeg: number, sevenIronSpeedMps
     kind, loftDeg,
     clubSpeedMps: sevenIronSpeedMps * speedRatio(kind, loftDeg),
     attackDeg,
-    shaftLeanDeg: lean(kind, loftDeg) + LEAN_PER_MPS * Math.max(-MAX_SLOWER_MPS, faster) - LOFT_PER_ATTACK * (attackDeg - attack(kind, loftDeg)),
+    shaftLeanDeg: lean(kind, loftDeg) + LEAN_PER_MPS * Math.min(0, Math.max(-MAX_SLOWER_MPS, faster)) - LOFT_PER_ATTACK * (attackDeg - attack(kind, loftDeg)),
   };
 }
 
 /**
- * Degrees a faster swing leans the shaft more, per m/s of the 7 iron: the women's stock table is launched 1.4 to 2.7 degrees higher than the men's
- * from 5.5 m/s less. It ends where no table speaks any more.
+ * Degrees a slower swing leans the shaft less, per m/s of the 7 iron: the women's stock table is launched 1.4 to 2.7 degrees higher than the men's
+ * from 5.5 m/s less. It ends at both ends where no table speaks any more.
  */
 const LEAN_PER_MPS = 0.3;
 const MAX_SLOWER_MPS = 10;

@@ -5,7 +5,7 @@ import type { Setting } from '../conditions/move-shot.js';
 import { TOUCH_M, type Need } from '../choosing/need.js';
 import { playedIn, type PlayedClub, type PlayedIn, type PlayedShot } from '../choosing/played-shot.js';
 import { soleStrokes, type BounceSchool } from '../choosing/sole.js';
-import { aimed, outcomeOf, strokesAfter, strokesFor, touchStrokes, type Aimed } from '../choosing/strokes-for.js';
+import { aimed, outcomeOf, partSwingFor, strokesAfter, strokesFor, touchStrokes, type Aimed } from '../choosing/strokes-for.js';
 import { requireCourse, type Course, type Hole } from '../courses/course.js';
 import { requireGround, roughLie, roughStrokes, type CourseGround } from '../courses/ground.js';
 import { RefusedInput } from '../refused-input.js';
@@ -98,9 +98,10 @@ export function holePlayer(day: RoundDay, clubs: readonly LadderClub[], played: 
         consider({ club, shot: undefined, need: green, aim: undefined, strokes: touchStrokes({ ...green, name: '', weight: 1 }, club) + soleStrokes(club, lie, ground, bounce) });
         continue;
       }
-      for (const [shotKind, shot] of Object.entries(club.shots) as [ShotKind, PlayedShot][]) {
+      const part = partSwingFor({ ...green, name: '', weight: 1 }, club);
+      for (const [shotKind, shot] of [...Object.entries(club.shots) as [ShotKind, PlayedShot][], ...(part ? [part] : [])]) {
         const reach = shot.totalM ?? shot.carryM;
-        const asked = reach >= rounded - hole.greenM / 2 - AT_GREEN_M ? green : fairway(Math.max(1, Math.round(reach)));
+        const asked = shot === part?.[1] || reach >= rounded - hole.greenM / 2 - AT_GREEN_M ? green : fairway(Math.max(1, Math.round(reach)));
         const need = { ...asked, name: '', weight: 1 };
         const strokes = strokesFor(need, club, shotKind, shot, FEW_PLACES) + soleStrokes(club, lie, ground, bounce);
         if (!best || strokes < best.strokes) best = { club, shot: shotKind, need: asked, aim: aimed(need, club.kind, club.loftDeg, shotKind, shot), strokes };

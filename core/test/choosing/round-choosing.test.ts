@@ -4,7 +4,8 @@ import {
 } from '../../src/index.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
 
-const holes = Array.from({ length: 9 }, (_one, i) => ({ ...usualHole([4, 3, 5][i % 3]!, [[380, 155, 500][i % 3]!]), bearingDeg: i * 40 }));
+// The par threes are guarded, so that how high a ball comes down counts.
+const holes = Array.from({ length: 9 }, (_one, i) => ({ ...usualHole([4, 3, 5][i % 3]!, [[380, 170, 500][i % 3]!]), bearingDeg: i * 40, front: i % 3 === 1 ? 'sand' as const : 'open' as const }));
 const day: RoundDay = { course: { tees: ['Back'], holes, altitudeM: 0 }, tee: 0, air: { ...CALM, windMps: 4, windFromDeg: 270 }, ground: USUAL_GROUND };
 const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const clubs = strongSetWedge();

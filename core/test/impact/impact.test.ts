@@ -16,7 +16,7 @@ describe('impact', () => {
       expect(launchDeg).toBeGreaterThanOrEqual(delivery.attackDeg);
       expect(ballSpeedMps).toBeLessThan(1.6 * speed);
       expect(spinRpm).toBeGreaterThanOrEqual(0);
-    }));
+    }), { numRuns: 1000 });
   });
 
   it('scales with the speed of the head: rigid and sticking, it knows no speed of its own', () => {

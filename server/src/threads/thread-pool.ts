@@ -32,10 +32,9 @@ export async function runInThread<Input, Output>(file: URL, input: Input, signal
   }
 }
 
-/** A thread that runs TypeScript is told how, unless its process was and hands it on. */
+/** A thread that runs TypeScript is told how. Nothing else is handed on: a thread refuses flags that are for the process alone, such as those of the heap. */
 function threadArguments(file: URL): string[] {
-  const reads = process.execArgv.some((argument) => argument.includes('tsx'));
-  return file.pathname.endsWith('.ts') && !reads ? [...process.execArgv, '--import', 'tsx'] : process.execArgv;
+  return file.pathname.endsWith('.ts') ? ['--import', 'tsx'] : [];
 }
 
 /** Ends the threads there are; a later task starts new ones. */

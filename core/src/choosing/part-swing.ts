@@ -1,0 +1,37 @@
+import type { ClubKind } from '../clubs/kinds.js';
+import type { ShotKind } from '../clubs/shot.js';
+import type { PlayedClub, PlayedShot } from './played-shot.js';
+
+/** From this loft on an iron is a short iron, an 8 iron of today, and is swung less for a shorter shot. Common practice, no source. */
+const SHORT_IRON_DEG = 36;
+/** Nobody lands a part swing closer to where he meant to than that. Common practice, no source. */
+const CLOSEST_M = 3;
+/** What any part swing costs, and what one of nearly nothing costs besides. Strokes; ours. */
+const EFFORT_STROKES = 0.02;
+/** From here down a part swing is a half one, above it a three-quarter one. */
+const HALF_SHARE = 0.6;
+
+function isSwungInPart(kind: ClubKind, loftDeg: number | undefined): boolean {
+  return kind === 'wedge' || (kind === 'iron' && (loftDeg ?? 0) >= SHORT_IRON_DEG);
+}
+
+/**
+ * A wedge or short iron swung less than full, besides the part swings that are written down: any carry up to the full one, as widely spread
+ * in proportion. One that was practised is closer and costs less; a club nobody wrote any down for is not the better for it.
+ * @param carryM wanted
+ * @param spreadShare of the carry, where the full swing's spread is not known
+ */
+export function partSwing({ kind, loftDeg, shots }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>, carryM: number, spreadShare: number): [ShotKind, PlayedShot] | undefined {
+  const { full } = shots;
+  if (!full || !isSwungInPart(kind, loftDeg)) return undefined;
+  const share = carryM / full.carryM;
+  if (!(share > 0 && share < 1)) return undefined;
+  const scaled = (value: number | undefined) => (value === undefined ? undefined : value * share);
+  const { totalM, spreadM, gustAlongM, gustAcrossM, ...rest } = full;
+  const gusts = { gustAlongM: scaled(gustAlongM), gustAcrossM: scaled(gustAcrossM) };
+  return [share <= HALF_SHARE ? 'half' : 'three-quarter', {
+    ...rest, carryM, spreadM: Math.max(CLOSEST_M, (spreadM ?? full.carryM * spreadShare) * share), effortStrokes: EFFORT_STROKES * (2 - share),
+    ...(totalM !== undefined && { totalM: carryM + totalM - full.carryM }),
+    ...(gusts.gustAlongM !== undefined && { gustAlongM: gusts.gustAlongM }), ...(gusts.gustAcrossM !== undefined && { gustAcrossM: gusts.gustAcrossM }),
+  }];
+}
