@@ -89,6 +89,7 @@ export * from './choosing/moved-club.js';
 export * from './choosing/round-remedies.js';
 export * from './choosing/round-choosing.js';
 export * from './choosing/alternatives.js';
+export * from './choosing/tie.js';
 export * from './choosing/triggers.js';
 export * from './choosing/choose-bag.js';
 export * from './choosing/choosing-words.js';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LIE_NAMES, PLAIN_TASTE, distanceNumber, type DistanceUnit, type LadderClub, type Lie, type Need, type SchoolId, type Swap } from '@tasche/core';
+import { LIE_NAMES, PLAIN_TASTE, distanceNumber, isTie, lossWords, type DistanceUnit, type LadderClub, type Lie, type Need, type SchoolId, type Swap } from '@tasche/core';
 import { MOST_PLAN_NEEDS, PLAN_CHOOSING_BOUNDS, type PlanChoosing, type PlanView } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
@@ -112,6 +112,9 @@ const strokes = (value: number) => value.toFixed(2);
         <template v-if="chosen?.answer">
           <p class="sentence">
             <template v-if="same"><span class="verdict fine">●</span> The bag of the week is the best there is for these shots.</template>
+            <template v-else-if="planned.length > choosing.limit"><span class="verdict look">◆</span> The bag of the week holds {{ planned.length }} clubs, {{ choosing.limit }} {{ choosing.limit === 1 ? 'is' : 'are' }} wanted.</template>
+            <template v-else-if="isTie(chosen.loses)"><span class="verdict fine">●</span> The bag of the week and the best there is are a tie: {{ strokes(Math.abs(chosen.loses)) }} strokes a round is less than chance moves.</template>
+            <template v-else-if="chosen.loses < 0"><span class="verdict look">◆</span> The bag of the week does not keep to what is asked here; of those that do, this is the best.</template>
             <template v-else><span class="verdict look">◆</span> The bag of the week costs <b>{{ strokes(chosen.loses) }}</b> strokes a round more than the best there is.</template>
           </p>
           <ol v-if="swaps.length && !same" class="swap-list">
@@ -119,7 +122,7 @@ const strokes = (value: number) => value.toFixed(2);
           </ol>
           <p v-else-if="!same" class="small">The gamer as it is.</p>
           <p v-if="!same && !readOnly" class="no-print"><button class="plain-button main" @click="emit('swaps', swaps)">Put it into the plan</button></p>
-          <p class="small quiet">{{ chosen.answer.proof.proved ? 'Proved the best' : 'Not proved the best' }} of {{ chosen.answer.proof.sets.toLocaleString('en') }} sets of clubs. Next best: <template v-for="(bag, i) in chosen.answer.runnersUp" :key="i">{{ i ? '; ' : '' }}{{ differs(bag.ids) }} (+{{ strokes(bag.strokes - chosen.answer.best.strokes) }})</template>.</p>
+          <p class="small quiet">{{ chosen.answer.proof.proved ? 'Proved the best' : 'Not proved the best' }} of {{ chosen.answer.proof.sets.toLocaleString('en') }} sets of clubs. Next best: <template v-for="(bag, i) in chosen.answer.runnersUp" :key="i">{{ i ? '; ' : '' }}{{ differs(bag.ids) }} ({{ lossWords(bag.strokes - chosen.answer.best.strokes) }})</template>.</p>
         </template>
         <div class="chips no-print" role="group" aria-label="Locks">
           <button v-for="club in clubs" :key="club.id" :class="[stateOf(club.id), { chosen: chosen?.answer?.best.ids.includes(club.id) }]" :disabled="readOnly" :title="chosen?.why[club.id] ?? ''" :aria-label="`${club.name}: ${stateOf(club.id)}${chosen?.answer?.best.ids.includes(club.id) ? ', chosen' : ''}`" @click="turn(club.id)">

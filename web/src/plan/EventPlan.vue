@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { planRoundOf, roundOrderOf, wishesOf, type Command, type EventRound, type EventRoundSet, type PlanDetails, type PlanView, type RoundAfter } from '@tasche/contract';
-import { RefusedInput, SCHOOLS, clubsOfIds, gaps, lockerFindings, type DayTrigger, type Need, type SchoolId, type Wishes } from '@tasche/core';
+import { RefusedInput, SCHOOLS, clubsOfIds, gaps, isTie, lockerFindings, type DayTrigger, type Need, type SchoolId, type Wishes } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { proxy } from 'comlink';
 import { format, parseISO } from 'date-fns';
@@ -201,9 +201,12 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
         <template v-if="worked && !worked.refused && asked">
           <p v-if="chosen?.answer" class="card sentence" aria-live="polite">
             <template v-if="same"><span class="verdict fine">●</span> The bag of {{ round.name }} is settled, and the best there is: <b>{{ chosen.answer.best.ids.length }} clubs</b>.</template>
+            <template v-else-if="settled && isTie(chosen.against ?? 0)"><span class="verdict fine">●</span> The settled bag and the best there is now are a tie: {{ Math.abs(chosen.against ?? 0).toFixed(2) }} strokes a round is less than chance moves.</template>
             <template v-else-if="settled"><span class="verdict look">◆</span> The settled bag costs <b>{{ (chosen.against ?? 0).toFixed(2) }}</b> strokes more than the best there is now.</template>
             <template v-else-if="chosen.against !== null && asked.against.length > chosen.answer.best.ids.length && asked.against.length > Math.min(wishes.limit, event.limits.clubs)"><span class="verdict look">◆</span> The gamer holds {{ asked.against.length }} clubs, {{ Math.min(wishes.limit, event.limits.clubs) }} are wanted: the best {{ chosen.answer.best.ids.length }} are below.</template>
-            <template v-else-if="chosen.against !== null"><span class="verdict" :class="chosen.against > 0.005 ? 'look' : 'fine'">{{ chosen.against > 0.005 ? '◆' : '●' }}</span> {{ chosen.against > 0.005 ? 'The gamer costs' : 'The gamer is the best there is' }}<template v-if="chosen.against > 0.005">{{ ' ' }}<b>{{ chosen.against.toFixed(2) }}</b> strokes a round more than the best there is</template>.</template>
+            <template v-else-if="chosen.against !== null && chosen.against <= 0.005"><span class="verdict fine">●</span> The gamer is the best there is.</template>
+            <template v-else-if="chosen.against !== null && isTie(chosen.against)"><span class="verdict fine">●</span> The gamer and the best there is are a tie: {{ chosen.against.toFixed(2) }} strokes a round is less than chance moves.</template>
+            <template v-else-if="chosen.against !== null"><span class="verdict look">◆</span> The gamer costs <b>{{ chosen.against.toFixed(2) }}</b> strokes a round more than the best there is.</template>
             {{ ' ' }}<template v-for="(swap, i) in swaps" :key="i">{{ i ? '; ' : '' }}<b v-if="swap.inId" class="in">{{ name(swap.inId) }}</b>{{ swap.inId && swap.outId ? ' for ' : '' }}<span v-if="swap.outId">{{ swap.inId ? '' : 'without ' }}{{ name(swap.outId) }}</span><span v-else> as well</span></template><template v-if="swaps.length">.</template>
             <span class="small quiet proof">{{ chosen.answer.proof.proved ? 'Proved' : 'Not proved' }} of {{ chosen.answer.proof.sets.toLocaleString('en') }} sets.</span>
             <button v-if="!readOnly && !same" class="plain-button main settle no-print" title="Alt Enter" :disabled="settling.share.value !== null" @click="settle([round])">Make it the bag of {{ round.name }}</button>

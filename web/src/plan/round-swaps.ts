@@ -1,4 +1,4 @@
-import type { BagAnswer, ChosenBag, DayTrigger, DistanceUnit, LadderClub, Swap } from '@tasche/core';
+import { lossWords, type BagAnswer, type ChosenBag, type DayTrigger, type DistanceUnit, type LadderClub, type Swap } from '@tasche/core';
 import type { Trigger } from '@tasche/contract';
 import { format } from 'date-fns';
 import { airWords } from '../conditions/air-units';
@@ -45,5 +45,5 @@ export function triggerOf({ when, ids, gain }: DayTrigger, best: readonly string
 export function differsWords(bag: Pick<ChosenBag, 'ids' | 'strokes'>, best: BagAnswer['best'], nameOf: (id: string) => string): string {
   const words = insteadWords(bag.ids.filter((id) => !best.ids.includes(id)), best.ids.filter((id) => !bag.ids.includes(id)), nameOf);
   const more = bag.strokes - best.strokes;
-  return bag.ids.length === best.ids.length && bag.ids.every((id) => best.ids.includes(id)) ? 'the same bag' : `${words}, +${more.toFixed(2)}`;
+  return bag.ids.length === best.ids.length && bag.ids.every((id) => best.ids.includes(id)) ? 'the same bag' : `${words}, ${lossWords(more)}`;
 }

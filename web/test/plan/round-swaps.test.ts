@@ -20,6 +20,7 @@ describe('a round against the gamer', () => {
     expect(insteadWords([], ['H'], name)).toBe('leave the H out');
     const best = { ids: ['4', 'P'], strokes: 70, forNeeds: 0, forSteps: 0, price: 0 };
     expect(differsWords({ ids: ['H', 'P'], strokes: 70.25 }, best, name)).toBe('the H for the 4, +0.25');
+    expect(differsWords({ ids: ['H', 'P'], strokes: 70.02 }, best, name)).toBe('the H for the 4, a tie');
     expect(differsWords(best, best, name)).toBe('the same bag');
   });
 
