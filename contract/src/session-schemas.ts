@@ -24,8 +24,6 @@ export interface Aim { clubId: string; shot: ShotKind }
 
 /** Strikes sent by hand in one change. */
 export const MOST_STRIKES_A_CHANGE = 500;
-/** A session is an afternoon; a file of years becomes one a day. */
-export const MOST_SESSIONS_LISTED = 500;
 /** Strikes of a player that one answer holds. */
 export const MOST_STRIKES_ANSWERED = 20_000;
 
