@@ -16,10 +16,11 @@ function isSwungInPart(kind: ClubKind, loftDeg: number | undefined): boolean {
 }
 
 /**
- * A wedge or short iron swung less than full, besides the part swings that are written down: any carry up to the full one, as widely spread
- * in proportion. One that was practised is closer and costs less; a club nobody wrote any down for is not the better for it.
+ * A wedge or short iron swung less than full, besides the part swings that are written down: any carry up to the full one, spread
+ * as an unpractised shot is, or as the full one where that is wider. One that was practised is closer and costs less; a club nobody wrote any
+ * down for is not the better for it.
  * @param carryM wanted
- * @param spreadShare of the carry, where the full swing's spread is not known
+ * @param spreadShare of the carry, of a shot nothing is known of
  */
 export function partSwing({ kind, loftDeg, shots }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>, carryM: number, spreadShare: number): [ShotKind, PlayedShot] | undefined {
   const { full } = shots;
@@ -30,7 +31,7 @@ export function partSwing({ kind, loftDeg, shots }: Pick<PlayedClub, 'kind' | 'l
   const { totalM, spreadM, gustAlongM, gustAcrossM, ...rest } = full;
   const gusts = { gustAlongM: scaled(gustAlongM), gustAcrossM: scaled(gustAcrossM) };
   return [share <= HALF_SHARE ? 'half' : 'three-quarter', {
-    ...rest, carryM, spreadM: Math.max(CLOSEST_M, (spreadM ?? full.carryM * spreadShare) * share), effortStrokes: EFFORT_STROKES * (2 - share),
+    ...rest, carryM, spreadM: Math.max(CLOSEST_M, carryM * spreadShare, (spreadM ?? 0) * share), effortStrokes: EFFORT_STROKES * (2 - share),
     ...(totalM !== undefined && { totalM: carryM + totalM - full.carryM }),
     ...(gusts.gustAlongM !== undefined && { gustAlongM: gusts.gustAlongM }), ...(gusts.gustAcrossM !== undefined && { gustAcrossM: gusts.gustAcrossM }),
   }];

@@ -14,16 +14,17 @@ export function stockDelivery(kind: ClubKind, loftDeg: number, sevenIronSpeedMps
     kind, loftDeg,
     clubSpeedMps: sevenIronSpeedMps * speedRatio(kind, loftDeg),
     attackDeg,
-    shaftLeanDeg: lean(kind, loftDeg) + LEAN_PER_MPS * Math.min(0, Math.max(-MAX_SLOWER_MPS, faster)) - LOFT_PER_ATTACK * (attackDeg - attack(kind, loftDeg)),
+    shaftLeanDeg: lean(kind, loftDeg) + LEAN_PER_MPS * Math.min(MAX_FASTER_MPS, Math.max(-MAX_SLOWER_MPS, faster)) - LOFT_PER_ATTACK * (attackDeg - attack(kind, loftDeg)),
   };
 }
 
 /**
- * Degrees a slower swing leans the shaft less, per m/s of the 7 iron: the women's stock table is launched 1.4 to 2.7 degrees higher than the men's
- * from 5.5 m/s less. It ends at both ends where no table speaks any more.
+ * Degrees a faster swing leans the shaft more, per m/s of the 7 iron: the women's stock table is launched 1.4 to 2.7 degrees higher than the men's
+ * from 5.5 m/s less. It is carried a little beyond both tables and no farther: leant on for ever, a fast swing would drive the ball into the ground.
  */
 const LEAN_PER_MPS = 0.3;
 const MAX_SLOWER_MPS = 10;
+const MAX_FASTER_MPS = 4;
 /** Share of a change of attack that the delivered loft follows: who hits up on it has the ball farther forward. From memory. */
 const LOFT_PER_ATTACK = 0.6;
 

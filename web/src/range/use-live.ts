@@ -1,28 +1,39 @@
 import type { MonitorView, StrikeView } from '@tasche/contract';
 import { onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue';
 
+/** A line the server refused is asked for again after so long: the session itself may still be on its way there. */
+const AGAIN_MS = 1000;
+
 /**
- * What comes in while a session is live. The browser takes the line up again by itself and says where it was, so nothing is missed;
+ * What comes in while a session is live. The browser takes a broken line up again by itself and says where it was, so nothing is missed;
  * what was missed while the page was closed comes with the session itself.
  */
 export function useLive(sessionId: Ref<string | undefined>, onStrike: (strike: StrikeView) => void) {
   const monitor = shallowRef<MonitorView>({ state: 'none', device: null, simulated: false });
   const line = ref<'closed' | 'open' | 'broken'>('closed');
   let source: EventSource | undefined;
+  let again: ReturnType<typeof setTimeout> | undefined;
 
   const close = () => {
+    clearTimeout(again);
     source?.close();
     source = undefined;
     line.value = 'closed';
   };
+  const open = (id: string) => {
+    const opened = source = new EventSource(`/api/sessions/${id}/live`);
+    opened.onopen = () => { line.value = 'open'; };
+    opened.onerror = () => {
+      line.value = 'broken';
+      // The browser gives up on a line that was refused, and tries again only where one broke.
+      if (opened.readyState === EventSource.CLOSED) again = setTimeout(() => { open(id); }, AGAIN_MS);
+    };
+    opened.addEventListener('strike', (event) => { onStrike(JSON.parse((event as MessageEvent<string>).data) as StrikeView); });
+    opened.addEventListener('monitor', (event) => { monitor.value = JSON.parse((event as MessageEvent<string>).data) as MonitorView; });
+  };
   watch(sessionId, (id) => {
     close();
-    if (!id) return;
-    source = new EventSource(`/api/sessions/${id}/live`);
-    source.onopen = () => { line.value = 'open'; };
-    source.onerror = () => { line.value = 'broken'; };
-    source.addEventListener('strike', (event) => { onStrike(JSON.parse((event as MessageEvent<string>).data) as StrikeView); });
-    source.addEventListener('monitor', (event) => { monitor.value = JSON.parse((event as MessageEvent<string>).data) as MonitorView; });
+    if (id) open(id);
   }, { immediate: true });
   onScopeDispose(close);
   return { monitor, line };
