@@ -58,11 +58,13 @@ defineExpose({ hitTen });
       <div class="shots" role="group" aria-label="Shot meant">
         <button v-for="kind in SHOT_KINDS" :key="kind" :aria-pressed="(session.aim?.shot ?? 'full') === kind" :disabled="!session.aim" @click="session.aim && emit('aim', { ...session.aim, shot: kind })">{{ kind }}</button>
       </div>
-      <button v-if="monitor.simulated" class="plain-button main" :disabled="!session.aim" @click="hitTen">Hit ten with the {{ session.aim ? club(session.aim.clubId) : '…' }} <kbd>Alt H</kbd></button>
+      <button v-if="monitor.simulated" class="plain-button main" :disabled="!session.aim" @click="hitTen">Hit ten<template v-if="session.aim"> with the {{ club(session.aim.clubId) }}</template> <kbd>Alt H</kbd></button>
       <span class="space" />
       <span class="small state" :class="{ look: line === 'broken' || monitor.state === 'away' }" role="status">{{ line === 'open' && monitor.state === 'here' ? '●' : '◆' }} {{ state }}<template v-if="ordered > 0">, {{ ordered }} to come</template></span>
-      <button class="plain-button slim" @click="lookAside">Set aside</button>
-      <button class="plain-button slim" aria-label="Stop taking shots" title="Stop taking shots from the monitor" @click="emit('end')">Stop</button>
+      <span class="ends">
+        <button class="plain-button slim" @click="lookAside">Set aside</button>
+        <button class="plain-button slim" aria-label="Stop taking shots" title="Stop taking shots from the monitor" @click="emit('end')">Stop</button>
+      </span>
     </div>
     <p v-if="refused" class="verdict fault" role="alert">■ {{ refused }}</p>
     <ul v-if="setAside" class="aside small">
@@ -99,6 +101,7 @@ defineExpose({ hitTen });
 .board { padding: 12px 18px 14px; margin-bottom: 14px; border-color: var(--petrol-mid); }
 .aim { display: flex; flex-wrap: wrap; gap: 8px 12px; align-items: center; }
 .aim select { font: inherit; font-weight: 600; min-height: 36px; padding: 4px 8px; border: 1px solid var(--line); border-radius: 4px; background: var(--linen); color: var(--ink); }
+.ends { display: flex; gap: 8px; }
 .shots { display: flex; gap: 3px; flex-wrap: wrap; }
 .shots button { background: none; border: 1px solid var(--line); border-radius: 4px; color: var(--ink); padding: 3px 9px; min-height: 32px; font-size: 13px; cursor: pointer; }
 .shots [aria-pressed='true'] { background: var(--petrol-soft); border-color: var(--petrol); color: var(--petrol); font-weight: 500; }
