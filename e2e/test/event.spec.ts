@@ -305,12 +305,13 @@ test('what the player wants is entered, not argued with: a freeze, trust, money,
   await wants.getByRole('button', { name: 'Forget distance 1' }).click();
   await expect(page.getByRole('region', { name: 'Chosen' }).locator('li')).toHaveCount(14);
   const wedges = () => page.getByRole('region', { name: 'Chosen' }).locator('li').evaluateAll((rows) => rows.filter((row) => /^5\d/.test((row as HTMLElement).dataset.name!)).length);
-  expect(await wedges()).toBe(3);
-  await wants.getByLabel('How many of a kind').fill('2');
+  const most = await wedges() - 1;
+  expect(most).toBeGreaterThan(0);
+  await wants.getByLabel('How many of a kind').fill(String(most));
   await wants.getByLabel('Kind', { exact: true }).selectOption('wedge');
   await wants.getByRole('button', { name: 'Add' }).first().click();
-  await expect(wants.locator('summary')).toContainText('2 of kind wedge at most');
-  await expect.poll(wedges).toBeLessThanOrEqual(2);
+  await expect(wants.locator('summary')).toContainText(`${most} of kind wedge at most`);
+  await expect.poll(wedges).toBeLessThanOrEqual(most);
   await wants.getByRole('button', { name: 'Forget limit of wedge' }).click();
   await saved(page);
   await page.reload();

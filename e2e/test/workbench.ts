@@ -30,7 +30,7 @@ export async function paste(page: Page, text: string): Promise<void> {
 
 /** Everything typed has reached the server. */
 export async function saved(page: Page): Promise<void> {
-  await expect.poll(() => page.evaluate(() => JSON.parse(localStorage.getItem('tasche.outbox') ?? '[]').length as number)).toBe(0);
+  await expect.poll(() => page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/')).length)).toBe(0);
 }
 
 /** The clubs on the sheet, once there is a sheet. */

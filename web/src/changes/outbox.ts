@@ -15,6 +15,11 @@ export type Sent = { outgoing: Outgoing; result: ChangeResult } | { outgoing: Ou
 /** What the server would not take, with its reason; kept until somebody mends it or lets it go. */
 export interface Returned { outgoing: Outgoing; problem: Problem }
 
+/** Told what became of something; true where it shows what was refused, so that nobody else need. */
+export type SentListener = (sent: Sent) => unknown;
+
+/** Somebody who types without a pause is answered with what there is. */
+const MAX_READS = 4;
 const FIRST_WAIT_MS = 400;
 const MAX_WAIT_MS = 5000;
 
@@ -33,19 +38,21 @@ export const useOutbox = defineStore('outbox', () => {
   const returnedList = keptList<Returned>('tasche.returned', ({ outgoing }) => idOfOutgoing(outgoing));
   const waiting = list.entries;
   const away = ref<string | null>(null);
-  const listeners = new Set<(sent: Sent) => void>();
+  const listeners = new Set<SentListener>();
+  let settled = 0;
   const otherTabs = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('tasche.outbox');
   let running = false;
   let wake: (() => void) | undefined;
 
-  const onSent = (listener: (sent: Sent) => void) => {
+  const onSent = (listener: SentListener) => {
     listeners.add(listener);
     return () => listeners.delete(listener);
   };
-  const tell = (sent: Sent) => { listeners.forEach((listener) => listener(sent)); };
+  const tell = (sent: Sent): boolean => [...listeners].map((listener) => listener(sent)).includes(true);
   otherTabs?.addEventListener('message', ({ data }: MessageEvent<Sent>) => {
     list.refresh();
     returnedList.refresh();
+    settled += 1;
     tell(data);
   });
 
@@ -95,8 +102,8 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   function settle(sent: Sent): void {
-    if ('problem' in sent && sent.problem.error !== 'conflict') returnedList.add(sent);
     list.remove(idOfOutgoing(sent.outgoing));
+    settled += 1;
     if ('result' in sent) {
       for (const next of list.entries.value) {
         const fresh = renewed(next, sent.outgoing, sent.result);
@@ -104,7 +111,19 @@ export const useOutbox = defineStore('outbox', () => {
       }
     }
     otherTabs?.postMessage(JSON.parse(JSON.stringify(sent)));
-    tell(sent);
+    // What no page shows to be mended is kept where every page shows it.
+    if (!tell(sent) && 'problem' in sent) returnedList.add(sent);
+  }
+
+  /**
+   * Reads something of the server's, anew where a change was answered meanwhile: what was read may be older than the answer.
+   */
+  async function readCurrent<T>(read: () => Promise<T>): Promise<T> {
+    for (let left = MAX_READS; ; left--) {
+      const before = settled;
+      const found = await read();
+      if (settled === before || left <= 1) return found;
+    }
   }
 
   /** What of a player's is still to be sent. */
@@ -124,7 +143,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   return {
-    waiting, away, returned: returnedList.entries, count: computed(() => waiting.value.length), onSent, push, pending, run, tryNow, discard,
+    waiting, away, returned: returnedList.entries, count: computed(() => waiting.value.length), onSent, push, pending, readCurrent, run, tryNow, discard,
   };
 });
 

@@ -24,7 +24,7 @@ export const useCircuit = defineStore('circuit', () => {
     if (state.value === 'loading' || (circuit.value && !again)) return;
     state.value = circuit.value ? 'ready' : 'loading';
     try {
-      circuit.value = withCircuitCommands(await request<CircuitView>('/circuit'), outbox.pending(NOBODY));
+      circuit.value = withCircuitCommands(await outbox.readCurrent(() => request<CircuitView>('/circuit')), outbox.pending(NOBODY));
       state.value = 'ready';
     } catch (error) {
       if (circuit.value) return;
@@ -43,14 +43,15 @@ export const useCircuit = defineStore('circuit', () => {
   }
 
   outbox.onSent((sent) => {
-    if (sent.outgoing.playerId !== NOBODY || !circuit.value) return;
+    if (sent.outgoing.playerId !== NOBODY || !circuit.value) return undefined;
     if ('result' in sent) {
       circuit.value = withCircuitCommands(withCircuitResult(circuit.value, sent.result), outbox.pending(NOBODY));
-      return;
+      return undefined;
     }
     const failed = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
     line.forget(failed);
     void load(true);
+    return undefined;
   });
 
   return { circuit, state, courses, seasons, events, load, change, undoable: line.undoable, redoable: line.redoable, undo: line.undo, redo: line.redo };

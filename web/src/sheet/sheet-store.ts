@@ -32,7 +32,7 @@ export const useSheet = defineStore('sheet', () => {
     wanted = { playerId, asOf };
     if (!sheet.value) state.value = 'loading';
     try {
-      const loaded = await request<SheetView>(`/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`);
+      const loaded = await outbox.readCurrent(() => request<SheetView>(`/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`));
       if (wanted.playerId !== playerId || wanted.asOf !== asOf) return;
       sheet.value = asOf === null ? withCommands(loaded, outbox.pending(playerId)) : loaded;
       state.value = 'ready';
@@ -58,21 +58,21 @@ export const useSheet = defineStore('sheet', () => {
 
   outbox.onSent((sent) => {
     const current = sheet.value;
-    if (!current) return;
+    if (!current) return undefined;
     const mine = sent.outgoing.playerId === current.player.id;
     // An event that is changed takes its plans with it.
-    if (!mine && !('result' in sent && sent.result.plans.some(({ playerId }) => playerId === current.player.id))) return;
+    if (!mine && !('result' in sent && sent.result.plans.some(({ playerId }) => playerId === current.player.id))) return undefined;
     if ('result' in sent) {
       // What is still waiting was typed later and stands over the answer.
       sheet.value = withCommands(withResult(current, sent.result), outbox.pending(current.player.id));
-      return;
+      return undefined;
     }
     const failedId = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
     line.forget(failedId);
-    if (sent.problem.error === 'conflict' && sent.problem.conflicts?.length && sent.outgoing.kind === 'change') {
-      conflicted.value = [...conflicted.value, { request: sent.outgoing.request, conflicts: sent.problem.conflicts }];
-    }
     void load(current.player.id);
+    if (sent.problem.error !== 'conflict' || !sent.problem.conflicts?.length || sent.outgoing.kind !== 'change') return false;
+    conflicted.value = [...conflicted.value, { request: sent.outgoing.request, conflicts: sent.problem.conflicts }];
+    return true;
   });
 
   /** Saves the refused side of a conflict after all, over what the other person saved. */
