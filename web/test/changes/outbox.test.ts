@@ -77,6 +77,31 @@ describe('the outbox', () => {
     expect(heard.map((sent) => 'problem' in sent && sent.problem.error)).toEqual([false, 'conflict']);
   });
 
+  it('a conflict that no page shows is kept with what was not saved; one that a page shows is that page\'s', async () => {
+    const outbox = useOutbox();
+    const conflict: Answer = { status: 409, body: { error: 'conflict', message: 'Someone else changed this.' } };
+    script = [conflict, conflict];
+    outbox.push(edit('1', 1));
+    await emptied(outbox);
+    expect(outbox.returned.map(({ outgoing }) => outgoing)).toEqual([edit('1', 1)]);
+    outbox.onSent(() => true);
+    outbox.push(edit('2', 1));
+    await emptied(outbox);
+    expect(outbox.returned).toHaveLength(1);
+  });
+
+  it('reads anew what was read while a change was answered, and not for ever', async () => {
+    const outbox = useOutbox();
+    let reads = 0;
+    const read = async () => {
+      reads += 1;
+      if (reads === 1) { outbox.push(edit('1', 1)); await emptied(outbox); }
+      return reads;
+    };
+    expect(await outbox.readCurrent(read)).toBe(2);
+    expect(await outbox.readCurrent(async () => { outbox.push(edit(`again ${reads += 1}`, 1)); await emptied(outbox); return reads; })).toBe(6);
+  });
+
   it('keeps what was refused to be mended, with the reason, and goes on with the rest', async () => {
     const outbox = useOutbox();
     script = [{ status: 400, body: { error: 'bad-input', message: 'no' } }, done()];
