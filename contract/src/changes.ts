@@ -1,7 +1,7 @@
 import type { ClubKind, Conditions, DistanceUnit, GapSettings, Reading, ShotKind, Strike, Swap } from '@tasche/core';
 import * as yup from 'yup';
 import {
-  clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument,
+  clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, handicapSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument,
 } from './schemas.js';
 import { MOST_STRIKES_A_CHANGE, aimSchema, leftOutSchema, sessionDetails, shotKindSchema, strikeSchema, type Aim, type SessionDetails } from './session-schemas.js';
 import { courseDetails, seasonDetails, type CourseDetails, type SeasonDetails } from './course-schemas.js';
@@ -56,7 +56,7 @@ export type Command =
 export type CommandName = Command['do'];
 export type Hand = 'right' | 'left';
 export interface PlayerSet {
-  name?: string; hand?: Hand; distanceUnit?: DistanceUnit; notes?: string; gapSettings?: Partial<GapSettings>; baseline?: Conditions | null; archived?: boolean;
+  name?: string; hand?: Hand; distanceUnit?: DistanceUnit; notes?: string; handicap?: number | null; gapSettings?: Partial<GapSettings>; baseline?: Conditions | null; archived?: boolean;
 }
 export interface ClubSet { name?: string; kind?: ClubKind }
 export interface BagSet { name?: string; note?: string; ready?: boolean }
@@ -114,7 +114,7 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
     playerId: required(idSchema), version,
     set: required(shape({
       name: nameSchema, hand: handSchema, distanceUnit: distanceUnitSchema, notes: textSchema(4000),
-      gapSettings: gapSettingsSchema.default(undefined), baseline: keptConditionsSchema.nullable().default(undefined), archived: yup.boolean().strict(),
+      handicap: handicapSchema.nullable(), gapSettings: gapSettingsSchema.default(undefined), baseline: keptConditionsSchema.nullable().default(undefined), archived: yup.boolean().strict(),
     })),
   }),
   addClub: shape({

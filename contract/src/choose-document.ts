@@ -1,5 +1,5 @@
 import {
-  BASELINE, BOUNCE_SCHOOLS, CHOOSING_BOUNDS, MEDIUM_FAIRWAY, PLAIN_TASTE, RefusedInput, SCHOOLS, bagChoosing, chooseBag, deriveNeeds, leftOutSentence, movedClub, needCosts, playedIn, reasonSentence, smallestTravelSet, travelSet,
+  BASELINE, BOUNCE_SCHOOLS, CHOOSING_BOUNDS, MEDIUM_FAIRWAY, PLAIN_TASTE, RefusedInput, SCHOOLS, bagChoosing, chooseBag, deriveNeeds, leftOutSentence, movedClub, needCosts, playedIn, reasonSentence, skillOf, smallestTravelSet, travelSet,
   type BagAnswer, type BagChoosing, type BounceSchool, type ChoosingTaste, type CourseGround, type Hole, type LadderClub, type Need, type RoundAir, type RoundNeeds, type TravelSet, type TravelSize,
 } from '@tasche/core';
 import * as yup from 'yup';
@@ -7,7 +7,7 @@ import { courseGroundSchema, holesSchema, roundAirSchema } from './course-schema
 import { ladderClubsSchema } from './ladder-clubs.js';
 import { needSchema } from './plan-choosing.js';
 import { conditionsOf, conditionsSchema } from './setting-schemas.js';
-import { clubKindSchema, finite, nameSchema, textSchema, wholeDocument } from './schemas.js';
+import { clubKindSchema, finite, handicapSchema, nameSchema, textSchema, wholeDocument } from './schemas.js';
 
 /** What `tasche calc choose` writes: docs/formats/choose-output.schema.json. */
 export interface ChooseAnswer extends BagAnswer {
@@ -30,7 +30,7 @@ const needsSchema = yup.array(required(needSchema)).max(MOST_NEEDS, `\${path} ho
 /** The day the needs are of: its still air and its ground; each need brings its own wind. */
 const daySchema = yup.object({ air: conditionsSchema.default(undefined).required('${path} is missing'), ground: courseGroundSchema.default(undefined).required('${path} is missing'), bounce: yup.string().strict().oneOf(BOUNCE_SCHOOLS) }).strict().noUnknown(unknown).default(undefined);
 const tasteShape = {
-  school: yup.string().strict().oneOf(SCHOOLS.map(({ id }) => id)),
+  school: yup.string().strict().oneOf(SCHOOLS.map(({ id }) => id)), handicap: handicapSchema,
   limit: whole(1, 60), unevenStrokes: finite(0, 10), prices: pricesSchema, always: clubIds, never: clubIds, swings: finite(1, 500),
   groups: yup.array(yup.object({ ids: required(clubIds), least: whole(0, 60), most: whole(0, 60), name: textSchema(80) }).strict().noUnknown(unknown)).max(50),
   kinds: yup.array(yup.object({ kind: required(clubKindSchema), most: required(whole(0, 60)) }).strict().noUnknown(unknown)).max(8),
@@ -48,7 +48,7 @@ function tasteIn(given: Record<string, unknown>): ChoosingTaste {
 /** Shots are taken to be known in the usual air; with a day they are flown in it, without one they stand as they are. */
 function choosingFor(clubs: readonly LadderClub[], needs: readonly Need[], day: Day, taste: ChoosingTaste): BagChoosing {
   if (!day) return bagChoosing(clubs, needs, taste);
-  const played = playedIn({ conditions: BASELINE, surface: MEDIUM_FAIRWAY }, conditionsOf(day.air), day.ground);
+  const played = playedIn({ conditions: BASELINE, surface: MEDIUM_FAIRWAY }, conditionsOf(day.air), day.ground, taste.handicap ?? skillOf(clubs).handicap);
   return bagChoosing(clubs.map((club) => movedClub(played(club, { windMps: 0, windFromDeg: 0 }))), needs, taste, undefined, needCosts(clubs, needs, { played, ground: day.ground, bounce: day.bounce ?? 'match' }));
 }
 
@@ -80,7 +80,7 @@ export function calcChoose(document: unknown): ChooseAnswer {
 const needsDocument = wholeDocument(yup.object({
   clubs: clubsSchema,
   course: yup.object({ tees: yup.array(required(nameSchema)).min(1).max(6).required('${path} is missing'), holes: holesSchema.required('${path} is missing'), altitudeM: required(finite(-430, 4500)) }).strict().noUnknown(unknown).default(undefined).required('${path} is missing'),
-  tee: whole(0, 5), air: roundAirSchema.default(undefined).required('${path} is missing'), ground: courseGroundSchema.default(undefined).required('${path} is missing'), seed: whole(0, 2 ** 31 - 1), plays: whole(1, 1000),
+  tee: whole(0, 5), air: roundAirSchema.default(undefined).required('${path} is missing'), ground: courseGroundSchema.default(undefined).required('${path} is missing'), seed: whole(0, 2 ** 31 - 1), handicap: handicapSchema, plays: whole(1, 1000),
 }).strict().noUnknown('unknown field: ${unknown}'));
 
 /**
@@ -88,9 +88,9 @@ const needsDocument = wholeDocument(yup.object({
  * @throws yup.ValidationError naming every bad field
  */
 export function calcNeeds(document: unknown): RoundNeeds {
-  const { clubs, course: { tees, holes, altitudeM }, tee = 0, air, ground, seed, plays } = needsDocument.validateSync(document, { strict: true, abortEarly: false });
+  const { clubs, course: { tees, holes, altitudeM }, tee = 0, air, ground, seed, plays, handicap } = needsDocument.validateSync(document, { strict: true, abortEarly: false });
   return refusing(() => deriveNeeds({ course: { tees, holes: holes as unknown as Hole[], altitudeM }, tee, air: air as RoundAir, ground: ground as CourseGround }, clubs as unknown as LadderClub[], { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
-    { ...(seed !== undefined && { seed }), ...(plays !== undefined && { plays }) }));
+    { handicap: handicap ?? skillOf(clubs as unknown as LadderClub[]).handicap, ...(seed !== undefined && { seed }), ...(plays !== undefined && { plays }) }));
 }
 
 const MOST_SCENARIOS = 40;

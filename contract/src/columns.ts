@@ -15,11 +15,11 @@ export type ShotColumnId = `shot.${ShotKind}.${ShotPart}`;
 export type ColumnId = Column['id'];
 
 export const SHOT_PARTS: readonly ShotPart[] = [
-  'carryM', 'totalM', 'apexM', 'landDeg', 'spreadM', 'source', 'shots', 'plusMinusM', 'conditions', 'takenOn',
+  'carryM', 'totalM', 'apexM', 'landDeg', 'spreadM', 'sideSpreadM', 'source', 'shots', 'plusMinusM', 'conditions', 'takenOn',
 ];
 
 const PART_LABELS: Record<ShotPart, string> = {
-  carryM: 'carry', totalM: 'total', apexM: 'apex', landDeg: 'landing angle', spreadM: 'spread', source: 'source',
+  carryM: 'carry', totalM: 'total', apexM: 'apex', landDeg: 'landing angle', spreadM: 'spread', sideSpreadM: 'side spread', source: 'source',
   shots: 'shots', plusMinusM: 'plus-minus', conditions: 'conditions', takenOn: 'date',
 };
 
@@ -29,6 +29,7 @@ const PART_ALIASES: Record<ShotPart, readonly string[]> = {
   apexM: ['height', 'max height', 'peak height', 'apex height'],
   landDeg: ['land', 'landing', 'land angle', 'descent angle', 'descent'],
   spreadM: ['sd', 'std dev', 'standard deviation', 'dispersion', 'carry sd'],
+  sideSpreadM: ['side sd', 'lateral sd', 'offline sd', 'side dispersion', 'lateral dispersion'],
   source: ['from'],
   shots: ['n', 'count', 'number of shots', 'shot count'],
   plusMinusM: ['±', '+-', 'interval'],
@@ -86,7 +87,7 @@ export function unitLabel(column: Column, distanceUnit: DistanceUnit): string {
 }
 
 export function isDistancePart(part: ShotPart): boolean {
-  return part === 'carryM' || part === 'totalM' || part === 'apexM' || part === 'spreadM' || part === 'plusMinusM';
+  return part === 'carryM' || part === 'totalM' || part === 'apexM' || part === 'spreadM' || part === 'sideSpreadM' || part === 'plusMinusM';
 }
 
 /** The head of a column in a file. */

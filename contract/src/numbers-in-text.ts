@@ -1,4 +1,4 @@
-import { toMetres, type DistanceUnit } from '@tasche/core';
+import { HANDICAP_BOUNDS, toMetres, type DistanceUnit } from '@tasche/core';
 
 /** What a piece of typed text turned out to be. */
 export type Read<T> = { ok: true; value: T } | { ok: false; reason: string };
@@ -89,4 +89,15 @@ export function readDay(text: string): Read<string> {
     if (month > 12) [day, month] = [month, day];
   }
   return good(`${match[3]}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`);
+}
+
+/** A handicap index as golfers write it: "12", "7,4", "+4" for a plus handicap (stored as -4); nothing where it is empty. */
+export function readHandicap(text: string): Read<number | null> {
+  const written = text.trim().replace(/^hcp\s*/i, '');
+  if (written === '') return good(null);
+  const number = readPlainNumber(written, /^hcp$/i);
+  if (!number.ok) return bad(`“${text.trim()}” is no handicap; write 12, or +4 for a plus handicap`);
+  const value = written.startsWith('+') ? -number.value : number.value;
+  const [min, max] = HANDICAP_BOUNDS;
+  return value < min || value > max ? bad(`A handicap is between +${-min} and ${max}`) : good(Math.round(value * 10) / 10 || 0);
 }

@@ -1,5 +1,5 @@
 import {
-  BASELINE, DEFAULT_GAP_SETTINGS, MEDIUM_FAIRWAY, RefusedInput, ladderClub, type LadderClub, type Limits, type RoundDay, type RoundOrder, type RoundTaste, type SchoolId, type Setting,
+  BASELINE, DEFAULT_GAP_SETTINGS, MEDIUM_FAIRWAY, RefusedInput, ladderClub, skillOf, type LadderClub, type Limits, type RoundDay, type RoundOrder, type RoundTaste, type SchoolId, type Setting,
 } from '@tasche/core';
 import type { EventRound } from './event-schemas.js';
 import { emptyRound, wishesOf, type PlanRound } from './plan-choosing.js';
@@ -41,7 +41,7 @@ export function roundOrderOf({ player, clubs, plan, round, course, limits, schoo
   const wishes = wishesOf(plan.choosing);
   const candidates: LadderClub[] = clubs.filter(isCandidate).map(ladderClub);
   return {
-    order: { day: dayOf(round, course), clubs: candidates, from: baselineOf(player), wishes, changes, notes },
+    order: { day: dayOf(round, course), clubs: candidates, from: baselineOf(player), wishes, changes, notes, handicap: skillOf(candidates, player.handicap).handicap },
     taste: { wishes, school, gamerIds: plan.baseClubIds, limits, settings: { ...DEFAULT_GAP_SETTINGS, ...player.gapSettings } },
   };
 }

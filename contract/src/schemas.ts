@@ -1,5 +1,5 @@
 import {
-  CLUB_KINDS, DISTANCE_UNITS, GAP_SETTING_BOUNDS, QUANTITIES, SHOT_KEYS, SHOT_SOURCES, quantityOf, shotKindOf, swingWeightPoints,
+  CLUB_KINDS, DISTANCE_UNITS, GAP_SETTING_BOUNDS, HANDICAP_BOUNDS, QUANTITIES, SHOT_KEYS, SHOT_SOURCES, quantityOf, shotKindOf, swingWeightPoints,
   type GapSettings, type Quantity, type Shot,
 } from '@tasche/core';
 import * as yup from 'yup';
@@ -46,6 +46,7 @@ export const shotSchema: yup.ObjectSchema<Shot> = yup.object({
   apexM: finite(0, 80, 'm').optional(),
   landDeg: finite(0, 90, 'degrees').optional(),
   spreadM: finite(0, 80, 'm').optional(),
+  sideSpreadM: finite(0, 80, 'm').optional(),
   source: yup.string().strict().oneOf(SHOT_SOURCES).required('${path} is missing'),
   shots: finite(1, 10_000).integer('${path} must be a whole number').optional(),
   plusMinusM: finite(0, 100, 'm').optional(),
@@ -93,6 +94,8 @@ export const readingSchema = yup.object({
 
 export const clubKindSchema = yup.string().strict().oneOf(CLUB_KINDS);
 export const distanceUnitSchema = yup.string().strict().oneOf(DISTANCE_UNITS);
+/** A handicap index; a plus handicap is negative. */
+export const handicapSchema = finite(...HANDICAP_BOUNDS);
 export const handSchema = yup.string().strict().oneOf(['right', 'left'] as const);
 
 export const gapSettingsSchema = yup.object(

@@ -1,7 +1,7 @@
 import type { ClubKind, Reading } from '@tasche/core';
 import * as yup from 'yup';
 import { MAX_BAGS_A_PLAYER, MOST_CLUBS_A_PLAYER, type Hand } from './changes.js';
-import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, handSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument } from './schemas.js';
+import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, handSchema, handicapSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument } from './schemas.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 import type { PlayerView } from './views.js';
 
@@ -9,7 +9,7 @@ import type { PlayerView } from './views.js';
 export interface LockerDocument {
   format: 'tasche-locker';
   version: 1;
-  player: { name: string; hand: Hand; distanceUnit: PlayerView['distanceUnit']; notes: string; gapSettings: PlayerView['gapSettings']; baseline?: PlayerView['baseline'] };
+  player: { name: string; hand: Hand; distanceUnit: PlayerView['distanceUnit']; notes: string; handicap?: PlayerView['handicap']; gapSettings: PlayerView['gapSettings']; baseline?: PlayerView['baseline'] };
   clubs: { id: string; name: string; kind: ClubKind; readings: Reading[] }[];
   bags: { name: string; note: string; gamer: boolean; ready: boolean; clubIds: string[] }[];
 }
@@ -22,7 +22,7 @@ const lockerSchema = wholeDocument(yup.object({
   version: yup.number().strict().oneOf([1] as const, 'version must be 1').required('version is missing'),
   player: yup.object({
     name: nameSchema.required(), hand: handSchema.required(), distanceUnit: distanceUnitSchema.required(),
-    notes: textSchema(4000).defined(), gapSettings: gapSettingsSchema.required(), baseline: keptConditionsSchema.nullable().default(undefined),
+    notes: textSchema(4000).defined(), handicap: handicapSchema.nullable(), gapSettings: gapSettingsSchema.required(), baseline: keptConditionsSchema.nullable().default(undefined),
   }).strict().noUnknown('${path} has an unknown field: ${unknown}').required('player is missing'),
   clubs: yup.array(yup.object({
     id: idSchema.required(), name: nameSchema.required(), kind: clubKindSchema.required(),

@@ -31,6 +31,8 @@ export interface PlayerView {
   hand: Hand;
   distanceUnit: DistanceUnit;
   notes: string;
+  /** Stated by the player or rep; a plus handicap is negative. Null where nobody said: it is then read off the clubs. */
+  handicap: number | null;
   gapSettings: Partial<GapSettings>;
   /** The air this player's carries are known in; null is the usual one (calm, 21 C, sea level). */
   baseline: Conditions | null;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { COLUMNS, columnHead, columnOf, readCell, readHeads, recogniseHead, storedMetres, writeCell } from '../src/index.js';
+import { COLUMNS, columnHead, columnOf, readCell, readHandicap, readHeads, recogniseHead, storedMetres, writeCell } from '../src/index.js';
 
 const column = (id: string) => columnOf(id)!;
 const read = (id: string, text: string, unit: 'yd' | 'm' = 'yd') => {
@@ -35,6 +35,17 @@ describe('numbers as people type them', () => {
   it('reads a bare apex in feet from a yard player and in metres from a metre player', () => {
     expect(read('shot.full.apexM', '90', 'yd')).toBeCloseTo(27.432, 9);
     expect(read('shot.full.apexM', '27', 'm')).toBe(27);
+  });
+});
+
+describe('a handicap', () => {
+  it.each([['12', 12], ['7,4', 7.4], ['+4', -4], ['+ 0.5', -0.5], ['hcp 18', 18], ['', null], ['0', 0]] as const)('"%s" is %s', (text, value) => {
+    expect(readHandicap(text)).toEqual({ ok: true, value });
+  });
+
+  it.each(['scratch', '60', '+9', '12 clubs'])('"%s" is refused with what to write', (text) => {
+    const read = readHandicap(text);
+    expect(read.ok ? '' : read.reason).toMatch(/handicap/i);
   });
 });
 

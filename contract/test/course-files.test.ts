@@ -30,7 +30,7 @@ describe('holes as GeoJSON', () => {
     expect(problems).toEqual([]);
     expect(passed).toEqual(['feature 10 is no line']);
     expect(holes[0]).toMatchObject({ par: 4, lengthsM: [380], bearingDeg: 90, corridorM: 21 });
-    expect(holes[1]).toMatchObject({ par: 4, corridorM: 32 });
+    expect(holes[1]).toMatchObject({ par: 4, corridorM: 27 });
   });
 
   it.each<[string, string, RegExp]>([

@@ -214,6 +214,22 @@ describe('a plan', () => {
   });
 });
 
+describe('a player\'s handicap', () => {
+  it('is kept, said in the history as golfers write it, undone, and refused by name where it is none', async () => {
+    const bench = await workbench();
+    const playerId = await bench.player();
+    expect((await bench.sheet(playerId)).player.handicap).toBeNull();
+    const { change } = await bench.done([{ do: 'editPlayer', playerId, version: 1, set: { handicap: -2.3 } }]);
+    expect(change.summary).toContain('handicap +2.3');
+    expect((await bench.sheet(playerId)).player.handicap).toBe(-2.3);
+    const refused = await bench.change([{ do: 'editPlayer', playerId, version: 2, set: { handicap: 60 } }]);
+    expect(refused.status).toBe(400);
+    expect(JSON.stringify(refused.body)).toContain('set.handicap');
+    await bench.undo(change.id).expect(200);
+    expect((await bench.sheet(playerId)).player.handicap).toBeNull();
+  });
+});
+
 describe('a player\'s baseline', () => {
   it('is kept, shown, said in the history and undone; half an air is refused by name', async () => {
     const bench = await workbench();

@@ -13,7 +13,7 @@ export function clubView(id: string, full?: Partial<Shot> & { carryM: number }):
 export function sheetOf(clubs: readonly ClubView[], inBag: readonly string[]): SheetView {
   const bag: BagView = { id: 'gamer', playerId: 'p', version: 1, name: 'Gamer', note: '', ready: false, gamer: true, planId: null, clubIds: inBag, removed: false };
   return {
-    player: { id: 'p', version: 1, name: 'Ana', hand: 'right', distanceUnit: 'yd', notes: '', gapSettings: {}, baseline: null, archived: false },
+    player: { id: 'p', version: 1, name: 'Ana', hand: 'right', distanceUnit: 'yd', notes: '', handicap: null, gapSettings: {}, baseline: null, archived: false },
     clubs, bags: [bag], plans: [], planCount: 0, asOf: null, lastChange: null,
   };
 }

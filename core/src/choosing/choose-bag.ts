@@ -11,6 +11,7 @@ import { oneChange } from './one-change.js';
 import { requireNeed, type Need } from './need.js';
 import { needRows } from './need-rows.js';
 import type { PlayedIn } from './played-shot.js';
+import { skillOf } from '../skill/skill.js';
 import { soleStrokes, type BounceSchool } from './sole.js';
 import { PLACES_OF_MANY, strokesWith } from './strokes-for.js';
 import type { CourseGround } from '../courses/ground.js';
@@ -32,12 +33,17 @@ export interface ChoosingTaste {
   kinds: readonly { kind: ClubKind; most: number }[];
   /** Distances some shot must come within so many metres of. */
   mustCover: readonly { distanceM: number; withinM: number }[];
+  /** The player's, by which shots scatter where no day says it; read off the clubs where nothing is said. */
+  handicap?: number;
   /** Swings of a round the weights are shares of; needs that were counted say their own. */
   swings?: number;
 }
 
 /** What is known of the day: how each club plays in a need's wind, and how wedges' soles meet the ground. */
 export interface ChoosingDay { played: PlayedIn; ground: CourseGround; bounce: BounceSchool }
+
+/** How needs are costed: on a day, whose shots know their player, or as the shots are, by the player's handicap. */
+export type NeedCosting = ChoosingDay | { handicap?: number | undefined };
 
 /** Full swings of a round; the needs' weights are shares of it. Ours. */
 export const FULL_SWINGS_A_ROUND = 36;
@@ -58,7 +64,7 @@ export type NeedCosts = readonly ReadonlyMap<string, { strokes: number; shot: Sh
  * would be cut into by as many clubs as may be carried, so that it does not change with what is chosen.
  * @throws RefusedInput naming the field, or the club a rule names that is not there
  */
-export function bagChoosing(clubs: readonly LadderClub[], asked: readonly Need[], taste: ChoosingTaste, settings: GapSettings = DEFAULT_GAP_SETTINGS, known: NeedCosts = needCosts(clubs, asked)): BagChoosing {
+export function bagChoosing(clubs: readonly LadderClub[], asked: readonly Need[], taste: ChoosingTaste, settings: GapSettings = DEFAULT_GAP_SETTINGS, known: NeedCosts = needCosts(clubs, asked, { handicap: taste.handicap })): BagChoosing {
   const needs = needRows(asked);
   if (clubs.length === 0) throw new RefusedInput('clubs', 'are none; there is nothing to choose from');
   const ladder = carryLadder(clubs);
@@ -76,11 +82,13 @@ export function bagChoosing(clubs: readonly LadderClub[], asked: readonly Need[]
 }
 
 /**
- * @param day what is known of it; without one the shots are taken as they are, whatever the need's wind
+ * @param costing without a day the shots are taken as they are, whatever the need's wind; without a handicap it is read off the clubs
  * @param told how much of it is done, after every need; a share of the whole
  * @throws RefusedInput naming a field of a need
  */
-export function needCosts(clubs: readonly LadderClub[], needs: readonly Need[], day?: ChoosingDay, told?: (share: number) => void): NeedCosts {
+export function needCosts(clubs: readonly LadderClub[], needs: readonly Need[], costing: NeedCosting = {}, told?: (share: number) => void): NeedCosts {
+  const day = 'played' in costing ? costing : undefined;
+  const handicap = 'played' in costing ? undefined : costing.handicap ?? skillOf(clubs).handicap;
   for (const need of needs) requireNeed(need);
   return needs.flatMap((need, i) => {
     const costs = needRows([need]).map((row) => costsOf(row, need.hitFromM && need.hitFromM.length > 1 ? PLACES_OF_MANY : undefined));
@@ -88,10 +96,10 @@ export function needCosts(clubs: readonly LadderClub[], needs: readonly Need[], 
     return costs;
   });
 
-  function costsOf(need: Need, places: readonly number[] | undefined): NeedCosts[number] {
+  function costsOf(need: Need, places: number | undefined): NeedCosts[number] {
     const wind = { windMps: need.windMps ?? 0, windFromDeg: need.windFromDeg ?? 0 };
     return new Map(clubs.map((club) => {
-      const { strokes, shot } = strokesWith(need, day ? day.played(club, wind) : club, places);
+      const { strokes, shot } = strokesWith(need, day ? day.played(club, wind) : { ...club, handicap: handicap! }, places);
       return [club.id, { strokes: day ? strokes + soleStrokes(club, need.lie, day.ground, day.bounce) : strokes, shot }];
     }));
   }

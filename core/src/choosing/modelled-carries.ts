@@ -4,14 +4,12 @@ import type { LadderClub } from '../clubs/ladder-club.js';
 import type { Shot, ShotKind } from '../clubs/shot.js';
 import { BASELINE, type Conditions } from '../conditions/conditions.js';
 
-/** Spread of a carry as a share of it, of a player nobody has measured. From memory of good players. */
-const USUAL_SPREAD = 0.03;
 const TWIN_DEG = 1.5;
 
 /**
  * Clubs as a choice can hold them against each other: what is not known of a full shot is filled in from the player's own other clubs, so that
  * nothing gains by not being known. A carry that is missing is the one they foretell, marked as modelled, with its interval (with no club known
- * about a third either way); height from the same curve; the run and the spread, as a share, of the nearest club that has one. What is
+ * about a third either way); height from the same curve; the run of the nearest club that has one. What is
  * known stays as it is; a club without a loft and a carry stays without. A partial or hard shot is the player's, not the head's: a club that shows
  * none of its own is given those of another of its kind and loft, in proportion to their full shots, marked as modelled.
  */
@@ -30,13 +28,12 @@ export function withModelledCarries(clubs: readonly LadderClub[], conditions: Co
   };
   const known = clubs.flatMap(({ kind, shots }) => (isFullSwing(kind) && shots.full ? [shots.full] : []));
   const runs = known.filter(({ totalM }) => totalM !== undefined).map(({ carryM, totalM }) => ({ carryM, runM: totalM! - carryM }));
-  const shares = known.filter(({ spreadM }) => spreadM !== undefined).map(({ carryM, spreadM }) => ({ carryM, share: spreadM! / carryM }));
   const nearestTo = <T extends { carryM: number }>(list: readonly T[], carryM: number): T | undefined => [...list].sort((a, b) => Math.abs(a.carryM - carryM) - Math.abs(b.carryM - carryM))[0];
   let curve: CarryCurve | undefined;
   const curveOf = () => (curve ??= carryCurve(clubs, conditions));
   return clubs.map(withTwinsShots).map((club) => {
     const { kind, loftDeg, shots: { full } } = club;
-    if (!isFullSwing(kind) || (full && full.totalM !== undefined && full.apexM !== undefined && full.spreadM !== undefined)) return club;
+    if (!isFullSwing(kind) || (full && full.totalM !== undefined && full.apexM !== undefined)) return club;
     if (!full && loftDeg === undefined) return club;
     try {
       const foretold = loftDeg === undefined ? undefined : curveOf().at(kind, loftDeg);
@@ -44,7 +41,6 @@ export function withModelledCarries(clubs: readonly LadderClub[], conditions: Co
       const nearest = nearestTo(runs, carryM);
       const filled: Shot = {
         ...(full ?? { carryM, plusMinusM: foretold!.carryM.plusMinus, source: 'modelled' as const }),
-        spreadM: full?.spreadM ?? carryM * (nearestTo(shares, carryM)?.share ?? USUAL_SPREAD),
         ...(foretold && { apexM: full?.apexM ?? foretold.apexM.value, landDeg: full?.landDeg ?? foretold.landDeg.value }),
         ...(nearest && { totalM: full?.totalM ?? carryM + nearest.runM }),
       };

@@ -1,11 +1,10 @@
 import type { ClubKind } from '../clubs/kinds.js';
 import type { ShotKind } from '../clubs/shot.js';
+import { usualSpreadShare } from '../skill/scatter.js';
 import type { PlayedClub, PlayedShot } from './played-shot.js';
 
 /** From this loft on an iron is a short iron, an 8 iron of today, and is swung less for a shorter shot. Common practice, no source. */
 const SHORT_IRON_DEG = 36;
-/** Nobody lands a part swing closer to where he meant to than that. Common practice, no source. */
-const CLOSEST_M = 3;
 /** What any part swing costs, and what one of nearly nothing costs besides. Strokes; ours. */
 const EFFORT_STROKES = 0.02;
 /** From here down a part swing is a half one, above it a three-quarter one. */
@@ -20,18 +19,18 @@ function isSwungInPart(kind: ClubKind, loftDeg: number | undefined): boolean {
  * as an unpractised shot is, or as the full one where that is wider. One that was practised is closer and costs less; a club nobody wrote any
  * down for is not the better for it.
  * @param carryM wanted
- * @param spreadShare of the carry, of a shot nothing is known of
  */
-export function partSwing({ kind, loftDeg, shots }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>, carryM: number, spreadShare: number): [ShotKind, PlayedShot] | undefined {
+export function partSwing({ kind, loftDeg, shots }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>, carryM: number, handicap: number): [ShotKind, PlayedShot] | undefined {
   const { full } = shots;
   if (!full || !isSwungInPart(kind, loftDeg)) return undefined;
   const share = carryM / full.carryM;
   if (!(share > 0 && share < 1)) return undefined;
   const scaled = (value: number | undefined) => (value === undefined ? undefined : value * share);
-  const { totalM, spreadM, gustAlongM, gustAcrossM, ...rest } = full;
+  const { totalM, spreadM, sideSpreadM, gustAlongM, gustAcrossM, ...rest } = full;
   const gusts = { gustAlongM: scaled(gustAlongM), gustAcrossM: scaled(gustAcrossM) };
   return [share <= HALF_SHARE ? 'half' : 'three-quarter', {
-    ...rest, carryM, spreadM: Math.max(CLOSEST_M, carryM * spreadShare, (spreadM ?? 0) * share), effortStrokes: EFFORT_STROKES * (2 - share),
+    ...rest, carryM, source: 'modelled', spreadM: Math.max(carryM * usualSpreadShare(handicap), (spreadM ?? 0) * share), effortStrokes: EFFORT_STROKES * (2 - share),
+    ...(sideSpreadM !== undefined && { sideSpreadM: sideSpreadM * share }),
     ...(totalM !== undefined && { totalM: carryM + totalM - full.carryM }),
     ...(gusts.gustAlongM !== undefined && { gustAlongM: gusts.gustAlongM }), ...(gusts.gustAcrossM !== undefined && { gustAcrossM: gusts.gustAcrossM }),
   }];

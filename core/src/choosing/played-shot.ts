@@ -7,6 +7,7 @@ import type { CourseGround } from '../courses/ground.js';
 import { fly } from '../flight/fly.js';
 import { run } from '../run-out/run-out.js';
 import { groundOf } from '../run-out/surface.js';
+import { TOUR_HANDICAP } from '../skill/scatter.js';
 
 /** A shot as it plays on a day: what it runs on a green, and how far a gust moves it. Metres. */
 export interface PlayedShot extends Shot {
@@ -18,12 +19,16 @@ export interface PlayedShot extends Shot {
   /** Strokes by which a swing asked to do less is likelier to go wrong, where its kind does not say it. */
   effortStrokes?: number;
 }
-export type PlayedClub = Omit<LadderClub, 'shots'> & { shots: Partial<Record<ShotKind, PlayedShot>> };
+export type PlayedClub = Omit<LadderClub, 'shots'> & {
+  shots: Partial<Record<ShotKind, PlayedShot>>;
+  /** Of whoever swings it; the tour's where nothing is said. */
+  handicap?: number;
+};
 
 /** The wind a shot meets is within this share of the wind expected, one standard deviation. Ours. */
-const GUST_SHARE = 0.25;
+const GUST_SHARE = 0.3;
 /** A cross wind turns a little as it gusts: this share of it comes across, one standard deviation. Ours. */
-const TURN_SHARE = 0.15;
+const TURN_SHARE = 0.2;
 
 export interface Wind { windMps: number; windFromDeg: number }
 export type PlayedIn = (club: LadderClub, wind: Wind) => PlayedClub;
@@ -33,8 +38,9 @@ export type PlayedIn = (club: LadderClub, wind: Wind) => PlayedClub;
  * green and what gusts do to them. A high ball of much spin is moved farther by the same gust than a low one. Flown once a club (the object, not its id) and wind.
  * @param from where the shots are known from
  * @param still the day's air without its wind
+ * @param handicap of the player, by which shots scatter where they are not measured (see `skillOf`)
  */
-export function playedIn(from: Setting, still: Conditions, ground: CourseGround): PlayedIn {
+export function playedIn(from: Setting, still: Conditions, ground: CourseGround, handicap = TOUR_HANDICAP): PlayedIn {
   const swings = new Map<Shot, SwungShot | null>();
   const played = new WeakMap<LadderClub, Map<string, PlayedClub>>();
   const fairway = { area: 'fairway', firmness: ground.fairways, grass: ground.grass } as const;
@@ -64,13 +70,13 @@ export function playedIn(from: Setting, still: Conditions, ground: CourseGround)
     };
   };
   return (club, wind) => {
-    if (!isFullSwing(club.kind)) return club;
+    if (!isFullSwing(club.kind)) return { ...club, handicap };
     const key = `${wind.windMps} ${wind.windFromDeg}`;
     const winds = played.get(club) ?? new Map<string, PlayedClub>();
     played.set(club, winds);
     const known = winds.get(key);
     if (known) return known;
-    const there: PlayedClub = { ...club, shots: Object.fromEntries(Object.entries(club.shots).map(([kind, shot]) => [kind, shotIn(club, shot, wind)])) };
+    const there: PlayedClub = { ...club, handicap, shots: Object.fromEntries(Object.entries(club.shots).map(([kind, shot]) => [kind, shotIn(club, shot, wind)])) };
     winds.set(key, there);
     return there;
   };

@@ -9,6 +9,7 @@ import { movedClub } from './moved-club.js';
 import { bagChoosing, needCosts, type BagChoosing, type NeedCosts } from './choose-bag.js';
 import { costOf } from './choosing-model.js';
 import { withModelledCarries } from './modelled-carries.js';
+import { skillOf } from '../skill/skill.js';
 import type { Need } from './need.js';
 import type { PlayedIn } from './played-shot.js';
 import { tasteOf, type Limits, type Wishes } from './wishes.js';
@@ -33,16 +34,19 @@ export interface RoundChoosing {
 /** How much of the work is playing the course; the rest is costing what it asks. */
 const PLAYING = 0.6;
 
-export interface RoundOrder { day: RoundDay; clubs: readonly LadderClub[]; from: Setting; wishes: Wishes; changes?: NeedChanges; notes?: readonly Need[]; seed?: number }
+export interface RoundOrder { day: RoundDay; clubs: readonly LadderClub[]; from: Setting; wishes: Wishes; changes?: NeedChanges; notes?: readonly Need[]; seed?: number;
+  /** The player's (see `skillOf`); read off the clubs where nothing is said. */
+  handicap?: number;
+}
 
 /**
  * What a round asks and what every club would cost for it: the long part of choosing, done once for a day; locks and prices come after.
  * @param told how much of it is done now and then; a share of the whole
  * @throws RefusedInput
  */
-export function roundChoosing({ day, clubs: known, from, wishes, changes = {}, notes = [], seed }: RoundOrder, told?: (share: number) => void): RoundChoosing {
+export function roundChoosing({ day, clubs: known, from, wishes, changes = {}, notes = [], seed, handicap = skillOf(known).handicap }: RoundOrder, told?: (share: number) => void): RoundChoosing {
   const clubs = withModelledCarries(known, from.conditions);
-  const played = dayShots(day, from);
+  const played = dayShots(day, from, handicap);
   const derived = deriveNeeds(day, clubs, from, { played, told: (share) => { told?.(share * PLAYING); }, ...(seed !== undefined && { seed }) });
   const takenAway = derived.needs.filter(({ name }) => changes[name] === null);
   const howFar = (need: Need): Need => { const playsLikeM = playsLikeOf(need, clubs, played); return playsLikeM === undefined ? need : { ...need, playsLikeM }; };

@@ -15,9 +15,8 @@ export const ROUND_REMEDY_KINDS: readonly RoundRemedyKind[] = ['learn a partial 
 /** The best of its kind, and what it gains. */
 export interface RoundRemedy { kind: RoundRemedyKind; text: string; /** Strokes a round. */ gain: number; /** The bag it makes. */ clubs: readonly LadderClub[] }
 
-/** A partial carries this share of the full shot, scattered a little more for its length. Ours. */
+/** A partial carries this share of the full shot; it scatters as the player's unmeasured shots do. Ours. */
 const PARTIAL_SHARE = { 'three-quarter': 0.86, soft: 0.95 } as const;
-const PARTIAL_SPREAD = 0.035;
 const A: Record<ClubKind, string> = { driver: 'a driver', fairway: 'a fairway wood', hybrid: 'a hybrid', 'driving iron': 'a driving iron', iron: 'an iron', wedge: 'a wedge', chipper: 'a chipper', putter: 'a putter' };
 const BENDS_DEG = [-1, -0.5, 0.5, 1] as const;
 const SLEEVE_DEG = [-1, 1] as const;
@@ -45,10 +44,10 @@ export function roundRemedies(bag: readonly LadderClub[], leftOut: readonly Ladd
   const partials = full.flatMap((club) => {
     const kind = isWedge({ kind: club.kind, ...(club.loftDeg !== undefined && { loftDeg: club.loftDeg }) }) ? 'three-quarter' : 'soft';
     if (club.kind === 'driver' || club.shots[kind]) return [];
-    const { totalM, ...shot } = club.shots.full!;
+    const { totalM, spreadM: _spread, sideSpreadM: _side, ...shot } = club.shots.full!;
     const share = PARTIAL_SHARE[kind];
     const carryM = shot.carryM * share;
-    const learnt: LadderClub = { ...club, shots: { ...club.shots, [kind]: { ...shot, carryM, source: 'modelled', spreadM: carryM * PARTIAL_SPREAD, ...(totalM !== undefined && { totalM: totalM * share }) } } };
+    const learnt: LadderClub = { ...club, shots: { ...club.shots, [kind]: { ...shot, carryM, source: 'modelled', ...(totalM !== undefined && { totalM: totalM * share }) } } };
     return [{ text: `learn a ${kind} ${club.name} at ${said(carryM)}`, clubs: instead(club, learnt) }];
   });
   const turned = full.filter(({ kind, loftDeg }) => SLEEVED.includes(kind) && loftDeg !== undefined).flatMap((club) => SLEEVE_DEG.map((deg) =>

@@ -2,8 +2,9 @@ import type { ClubKind } from '../clubs/kinds.js';
 import type { ShotKind } from '../clubs/shot.js';
 import { LIES } from '../conditions/lies.js';
 import type { Slope, Trouble } from '../courses/course.js';
+import { TOUR_HANDICAP, scatterOf } from '../skill/scatter.js';
 import { expectedStrokes, type HoleOutLie } from '../strokes/expected-strokes.js';
-import { middlesOf } from '../strokes/value-of-spread.js';
+import { normalPlaces } from '../statistics/normal-places.js';
 import { TOUCH_M, type Need } from './need.js';
 import { partSwing } from './part-swing.js';
 import type { PlayedClub, PlayedShot } from './played-shot.js';
@@ -11,19 +12,9 @@ import type { PlayedClub, PlayedShot } from './played-shot.js';
 /** A usual green and fairway where a need says nothing of its own; ours. */
 const USUAL_HALF_M = { green: 13, fairway: 15 } as const;
 const USUAL_LEFT_M = 130;
-/** What is not known of a shot: spread as a share of the carry, run, descent. From memory of tour players. */
-const USUAL_SPREAD = 0.045;
+/** What is not known of a shot: run, descent. From memory of tour players. */
 const USUAL_RUN_M = 3;
 const USUAL_LAND_DEG = 47;
-/** Direction of a tour player's shots about the line aimed at, one standard deviation, degrees. Common practice, no source. */
-const DIRECTION_DEG: Record<ClubKind, number> = {
-  driver: 3.4, fairway: 3.0, hybrid: 2.8, 'driving iron': 2.7, iron: 2.7, wedge: 2.2, chipper: 2.2, putter: 1,
-};
-/** Low-loft irons and driving irons are this much more crooked in slow hands. Common practice, no source; what carries they are told by is ours. */
-const SLOW_LONG_IRON = 1.25;
-const LONG_IRON_DEG = 24;
-const FAST_LONG_IRON_M = 175;
-const SLOW_LONG_IRON_M = 150;
 /** A shot asked to do more, or less, than a full swing is a little likelier to go wrong. Strokes; ours. */
 const EFFORT: Record<ShotKind, number> = { full: 0, hard: 0.03, soft: 0.01, choked: 0.01, 'three-quarter': 0.02, half: 0.03 };
 /** How much worse than an iron a head gets out of grass and sand, as a factor of what the lie does. Ours. */
@@ -37,6 +28,8 @@ const GROUND_WOOD_DEG = 15;
 const STRONG_WOOD_STROKES = 0.03;
 /** A tilt towards the player holds a ball, one away lets it go: factors of the run. Ours. */
 const SLOPE_RUN: Record<Slope, number> = { towards: 0.65, flat: 1, away: 1.35 };
+/** Flags stand off the middle and are played at: so much of a green's half width is left around the shot, on average. Ours; held to whole rounds. */
+const GREEN_AROUND_FLAG = 0.78;
 /** What guards a green lies within so far of its edge; shorter than that, on line, is fairway. Ours. */
 const FRONT_M = 25;
 const APRON_HALF_M = 15;
@@ -46,18 +39,27 @@ const DROP_M = 20;
 const TREES_STROKES = 0.5;
 /** Trouble at a side begins with the edge of the corridor and is so deep. Ours. */
 const TROUBLE_DEEP_M = 30;
-/** Twelve places each way are within a hundredth of a stroke of the twenty-four a single figure is given with. */
-const PLACES = middlesOf(12);
-/** Eight each way do where a need is counted from several places. */
-export const PLACES_OF_MANY = middlesOf(8);
+/** Points a shot's scatter is summed over, twice as many where one side differs from the other: within about 0.01 strokes of 2,000. */
+const PLACES = 48;
+/** Fewer do where a need is counted from several places. */
+export const PLACES_OF_MANY = 24;
+/** Mis-hits are short of what was aimed at wherever they end: a quarter of the points. */
+const MISHIT_PLACES = 0.25;
 /** A club with no shot for it: as good as a stroke and a half lost. Ours. */
 const NO_SHOT_STROKES = 1.5;
 
 /** Where a shot leaves the ball: what it lies in, how far from the hole, and strokes lost besides. */
 export interface Outcome { lie: HoleOutLie; leftM: number; lost: number }
 
-/** A shot for a need: how far it carries and runs from that lie, and how it scatters. */
-export interface Aimed { carryM: number; fairwayRunM: number; greenRunM: number; alongM: number; acrossM: number; strokes: number }
+/**
+ * A shot for a need: how far a good strike carries and runs from that lie, how it scatters, what share of strikes is mis-hit and how much
+ * shorter those carry.
+ */
+export interface Aimed {
+  carryM: number; fairwayRunM: number; greenRunM: number; alongM: number; acrossM: number; mishitShare: number; mishitShortM: number; strokes: number;
+  /** Of whoever plays it, for the strokes that follow. */
+  handicap: number;
+}
 
 /** What a lie leaves of a carry, what the rise of the ground takes off it, and by what factor it scatters more. */
 function fromLie(need: Pick<Need, 'lie' | 'riseM'>, kind: ClubKind, shot: PlayedShot): { carryShare: number; riseM: number; scatter: number } {
@@ -76,33 +78,25 @@ function fairwayRunOf(shot: PlayedShot): number {
   return Math.max(0, (shot.totalM ?? shot.carryM + USUAL_RUN_M) - shot.carryM);
 }
 
-/** A slow swing hits an iron of little loft, which carries too short to be a fast one's, more crooked. */
-function directionDeg(kind: ClubKind, loftDeg: number | undefined, { carryM }: PlayedShot): number {
-  const long = kind === 'driving iron' || (kind === 'iron' && loftDeg !== undefined && loftDeg < LONG_IRON_DEG);
-  const slow = long ? Math.min(1, Math.max(0, (FAST_LONG_IRON_M - carryM) / (FAST_LONG_IRON_M - SLOW_LONG_IRON_M))) : 0;
-  return DIRECTION_DEG[kind] * (1 + (SLOW_LONG_IRON - 1) * slow);
-}
-
 /** The part swing that comes to rest as far as a need asks, or undefined where the club has none. */
-export function partSwingFor(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>): [ShotKind, PlayedShot] | undefined {
+export function partSwingFor(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>): [ShotKind, PlayedShot] | undefined {
   const { full } = club.shots;
   if (!full) return undefined;
   const { carryShare, riseM } = fromLie(need, club.kind, full);
   const runM = need.to === 'green' ? (full.greenRunM ?? fairwayRunOf(full)) * SLOPE_RUN[need.slope ?? 'flat'] : fairwayRunOf(full);
-  return partSwing(club, (need.distanceM - runM + riseM) / carryShare, USUAL_SPREAD);
+  return partSwing(club, (need.distanceM - runM + riseM) / carryShare, club.handicap ?? TOUR_HANDICAP);
 }
 
 /** How a shot plays for a need. */
-export function aimed(need: Need, kind: ClubKind, loftDeg: number | undefined, shotKind: ShotKind, shot: PlayedShot): Aimed {
+export function aimed(need: Need, { kind, loftDeg, handicap = TOUR_HANDICAP }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'handicap'>, shotKind: ShotKind, shot: PlayedShot): Aimed {
   const { carryShare, riseM, scatter } = fromLie(need, kind, shot);
-  const carryM = shot.carryM * carryShare - riseM;
+  const { middleM, alongM, acrossM, mishitShare, mishitShortM } = scatterOf(kind, loftDeg, shot, handicap);
   const fairwayRunM = fairwayRunOf(shot);
-  const alongM = (shot.spreadM ?? shot.carryM * USUAL_SPREAD) * scatter;
-  const acrossM = shot.carryM * Math.tan((directionDeg(kind, loftDeg, shot) * Math.PI) / 180) * scatter;
   const strong = kind === 'fairway' && loftDeg !== undefined && loftDeg < GROUND_WOOD_DEG ? STRONG_WOOD_STROKES * (GROUND_WOOD_DEG - loftDeg) : 0;
   return {
-    carryM, fairwayRunM, greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[need.slope ?? 'flat'],
-    alongM: Math.hypot(alongM, shot.gustAlongM ?? 0), acrossM: Math.hypot(acrossM, shot.gustAcrossM ?? 0),
+    carryM: middleM * carryShare - riseM, fairwayRunM, greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[need.slope ?? 'flat'],
+    alongM: Math.hypot(alongM * scatter, shot.gustAlongM ?? 0), acrossM: Math.hypot(acrossM * scatter, shot.gustAcrossM ?? 0),
+    mishitShare, mishitShortM, handicap,
     strokes: 1 + (shot.effortStrokes ?? EFFORT[shotKind]) + (need.lie === 'tee' ? 0 : kind === 'driver' ? DRIVER_OFF_THE_GROUND : strong),
   };
 }
@@ -126,7 +120,7 @@ export function outcomeOf(need: Need, { carryM, fairwayRunM, greenRunM }: Aimed,
     return need.front === 'water' ? { lie: 'rough', leftM: halfM + FRONT_M + DROP_M, lost: 1 } : { lie: 'sand', leftM: Math.hypot(lands, across), lost: 0 };
   }
   const off = Math.hypot(rest, across);
-  if (off <= halfM) return { lie: 'green', leftM: off, lost: 0 };
+  if (off <= halfM * GREEN_AROUND_FLAG) return { lie: 'green', leftM: off, lost: 0 };
   if (rest < -halfM && Math.abs(across) <= APRON_HALF_M) return { lie: 'fairway', leftM: off, lost: 0 };
   return { lie: 'rough', leftM: off, lost: missed };
 }
@@ -148,22 +142,27 @@ function afterTrouble({ kind, fromM }: Trouble, toHoleM: number, restM: number, 
 }
 
 /** Strokes after an outcome to the hole. */
-export function strokesAfter({ lie, leftM, lost }: Outcome): number {
-  return lost + expectedStrokes(lie, leftM);
+export function strokesAfter({ lie, leftM, lost }: Outcome, handicap: number): number {
+  return lost + expectedStrokes(lie, leftM, handicap);
 }
 
 /**
- * Strokes from this shot to the hole: the one that is hit, and what is expected after it, over where it may come to rest. Broadie's strokes
- * to hole out (see `expectedStrokes`); the scatter is normal.
+ * Strokes from this shot to the hole: the one that is hit, and what is expected after it, over where it may come to rest (see
+ * `expectedStrokes`); good strikes and mis-hits scatter normally, each about its own middle.
  */
-export function strokesFor(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg'>, shotKind: ShotKind, shot: PlayedShot, places: readonly number[] = PLACES): number {
-  const aim = aimed(need, club.kind, club.loftDeg, shotKind, shot);
+export function strokesFor(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'handicap'>, shotKind: ShotKind, shot: PlayedShot, places = PLACES): number {
+  const aim = aimed(need, club, shotKind, shot);
   // Without trouble at one side, right is as good as left.
   const halves = !need.trouble || need.trouble.every(({ side }) => side === 'across');
-  const first = halves ? places.length >> 1 : 0;
-  let sum = 0;
-  for (const z of places) for (let y = first; y < places.length; y++) sum += strokesAfter(outcomeOf(need, aim, z * aim.alongM, places[y]! * aim.acrossM));
-  return aim.strokes + sum / (places.length * (places.length - first));
+  const over = (count: number, shortM: number) => {
+    const points = normalPlaces(halves ? count : 2 * count, halves);
+    let sum = 0;
+    for (let i = 0; i < points.length; i += 2) sum += strokesAfter(outcomeOf(need, aim, points[i]! * aim.alongM - shortM, points[i + 1]! * aim.acrossM), aim.handicap);
+    return (2 * sum) / points.length;
+  };
+  const { mishitShare, mishitShortM } = aim;
+  const good = over(places, 0);
+  return aim.strokes + (mishitShortM > 0 ? good + mishitShare * (over(Math.ceil(places * MISHIT_PLACES), mishitShortM) - good) : good);
 }
 
 /** Loft a short shot is best played with, by what it lies in. Common practice, no source; what a degree less costs is ours. */
@@ -173,13 +172,13 @@ const TOUCH_DEGREE_STROKES = 0.008;
 const SOME_LOFT_DEG = 35;
 
 /** A short shot by feel: Broadie's strokes from there, and what the wrong loft costs. */
-export function touchStrokes(need: Need, { loftDeg }: Pick<PlayedClub, 'loftDeg'>): number {
+export function touchStrokes(need: Need, { loftDeg, handicap }: Pick<PlayedClub, 'loftDeg' | 'handicap'>): number {
   const lie = need.lie === 'sand' ? 'sand' : need.lie.includes('rough') ? 'rough' : 'fairway';
-  return expectedStrokes(lie, need.distanceM) + (lie === 'rough' ? need.missStrokes ?? 0 : 0) + TOUCH_DEGREE_STROKES * Math.max(0, TOUCH_LOFT[lie] - (loftDeg ?? SOME_LOFT_DEG));
+  return expectedStrokes(lie, need.distanceM, handicap) + (lie === 'rough' ? need.missStrokes ?? 0 : 0) + TOUCH_DEGREE_STROKES * Math.max(0, TOUCH_LOFT[lie] - (loftDeg ?? SOME_LOFT_DEG));
 }
 
 /** What a need costs with a club: its best shot for it, or what is lost when it has none. A short shot is nobody's in particular. */
-export function strokesWith(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>, places: readonly number[] = PLACES): { strokes: number; shot: ShotKind | undefined } {
+export function strokesWith(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>, places = PLACES): { strokes: number; shot: ShotKind | undefined } {
   if (need.to === 'green' && need.distanceM <= TOUCH_M && club.kind !== 'putter') return { strokes: touchStrokes(need, club), shot: undefined };
   let best: { strokes: number; shot: ShotKind | undefined } = { strokes: Infinity, shot: undefined };
   const part = partSwingFor(need, club);
@@ -188,5 +187,5 @@ export function strokesWith(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg
     if (strokes < best.strokes) best = { strokes, shot: shotKind };
   }
   if (best.shot) return best;
-  return { strokes: 1 + NO_SHOT_STROKES + expectedStrokes('rough', need.to === 'green' ? need.distanceM : (need.leftM ?? USUAL_LEFT_M) + need.distanceM), shot: undefined };
+  return { strokes: 1 + NO_SHOT_STROKES + expectedStrokes('rough', need.to === 'green' ? need.distanceM : (need.leftM ?? USUAL_LEFT_M) + need.distanceM, club.handicap), shot: undefined };
 }

@@ -3,6 +3,7 @@ import type { LadderClub } from '../clubs/ladder-club.js';
 import type { CourseGround } from '../courses/ground.js';
 import type { SchoolId } from '../gaps/schools.js';
 import { PLAIN_TASTE, USUAL_UNEVEN_STROKES, type ChoosingTaste } from './choose-bag.js';
+import { TIE_STROKES } from './tie.js';
 import { putterStrokes, type PutterSchool } from './putter.js';
 import type { BounceSchool } from './sole.js';
 
@@ -10,7 +11,7 @@ import type { BounceSchool } from './sole.js';
 export interface Wishes {
   /** Clubs carried at most. */
   limit: number;
-  /** Strokes a round that a change from the gamer must be worth. */
+  /** Strokes a round that a change from the gamer must be worth; usually what tells two bags apart. */
   changeStrokes: number;
   always: readonly string[];
   never: readonly string[];
@@ -33,7 +34,7 @@ export interface Wishes {
 const ONE_DRIVER: Wishes['kinds'] = [{ kind: 'driver', most: 1 }];
 
 export const PLAIN_WISHES: Wishes = {
-  limit: 14, changeStrokes: 0.02, always: [], never: [], oneOf: [], kinds: ONE_DRIVER, mustCover: [], comfort: {}, mostChanges: null, strokesPerHundred: 0,
+  limit: 14, changeStrokes: TIE_STROKES, always: [], never: [], oneOf: [], kinds: ONE_DRIVER, mustCover: [], comfort: {}, mostChanges: null, strokesPerHundred: 0,
   unevenStrokes: USUAL_UNEVEN_STROKES, bounce: 'match', putter: 'gamer',
 };
 

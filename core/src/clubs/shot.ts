@@ -18,6 +18,8 @@ export interface Shot {
   apexM?: number;
   landDeg?: number;
   spreadM?: number;
+  /** One standard deviation across the line. */
+  sideSpreadM?: number;
   source: ShotSource;
   /** How many shots were measured. */
   shots?: number;

@@ -19,6 +19,9 @@ export interface Spread {
 /** How a good player's launches scatter about their mean, one standard deviation. Ours, from memory of what good players show. */
 const SCATTER = { speedShare: 0.018, launchDeg: 1.0, spinShare: 0.07, azimuthDeg: 1.3, axisDeg: 3.5 };
 
+/** The parts of a launch from which on it is the direction that scatters: azimuth and axis. */
+const SIDE_PARTS = 3;
+
 /** Shots of a spread; the same every time, so that a number on the screen does not dance. */
 export const SPREAD_SHOTS = 200;
 const NORMALS = normals(SPREAD_SHOTS * 5);
@@ -27,8 +30,9 @@ const NORMALS = normals(SPREAD_SHOTS * 5);
  * 200 shots scattered about a launch, each with its bounce and roll. The flight is taken through a quadratic in each part of the launch,
  * fitted to eleven flights; docs/validation.md prints how far that is from flying all 200.
  * @param spreadM the carry's standard deviation to come out with, when it is known; the scatter is scaled to it
+ * @param sideSpreadM the same of the side; without one the directions scatter in proportion to the carry
  */
-export function spreadOf(launch: Launch, air: Air, ground: Ground, spreadM?: number, targetElevationM = 0): Spread {
+export function spreadOf(launch: Launch, air: Air, ground: Ground, spreadM?: number, targetElevationM = 0, sideSpreadM?: number): Spread {
   const bent = launchesAbout(launch);
   const middle = fly(launch, air, targetElevationM);
   const ends = bent.map(([less, more]) => [fly(less, air, targetElevationM), fly(more, air, targetElevationM)] as const);
@@ -36,11 +40,13 @@ export function spreadOf(launch: Launch, air: Air, ground: Ground, spreadM?: num
     slope: (more[part] - less[part]) / 2, curve: (more[part] + less[part]) / 2 - middle[part],
   }));
   const carry = surface('carryM'), lateral = surface('lateralM'), speed = surface('landSpeedMps'), angle = surface('landDeg'), spin = surface('landSpinRpm');
-  const scale = spreadM === undefined ? 1 : spreadM / Math.sqrt(carry.reduce((sum, { slope, curve }) => sum + slope ** 2 + 2 * curve ** 2, 0));
+  const deviationOfParts = (parts: readonly { slope: number; curve: number }[]) => Math.sqrt(parts.reduce((sum, { slope, curve }) => sum + slope ** 2 + 2 * curve ** 2, 0));
+  const scale = spreadM === undefined ? 1 : spreadM / deviationOfParts(carry);
+  const sideScale = sideSpreadM === undefined ? scale : sideSpreadM / deviationOfParts(lateral.slice(SIDE_PARTS));
   const at = (base: number, parts: readonly { slope: number; curve: number }[], shot: number) => {
     let value = base;
     for (let i = 0; i < 5; i++) {
-      const z = NORMALS[shot * 5 + i]! * scale;
+      const z = NORMALS[shot * 5 + i]! * (i < SIDE_PARTS ? scale : sideScale);
       value += parts[i]!.slope * z + parts[i]!.curve * z * z;
     }
     return value;

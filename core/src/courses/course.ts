@@ -96,5 +96,5 @@ export function usualPar(lengthM: number): number {
 
 /** A hole to begin with, before anybody has written down its own: a usual one of that par. Ours. */
 export function usualHole(par: number, lengthsM: readonly number[]): Hole {
-  return { par, lengthsM, bearingDeg: null, riseM: 0, corridorM: 32, trouble: [], greenM: 28, front: 'open', slope: 'flat' };
+  return { par, lengthsM, bearingDeg: null, riseM: 0, corridorM: 27, trouble: [], greenM: 28, front: 'open', slope: 'flat' };
 }

@@ -23,10 +23,11 @@ export interface RoundNeeds { needs: readonly Need[]; /** Strokes a round, putts
  * The shots a round will ask: every hole is played so many times with all the clubs there are, each stroke the best there is from where the
  * ball lies, and what came up is gathered by hole, kind, lie and distance. The same for one seed.
  * @param clubs all that may be carried; shots as they are known at `from`
+ * @param handicap of the player; the tour's where nothing is said, and what `played` says where that is given
  * @param told how much of it is done, after every hole; a share of the whole
  * @throws RefusedInput
  */
-export function deriveNeeds(day: RoundDay, clubs: readonly LadderClub[], from: Setting, { seed = NEED_SEED, plays = NEED_PLAYS, played = dayShots(day, from), told }: { seed?: number; plays?: number; played?: PlayedIn; told?: (share: number) => void } = {}): RoundNeeds {
+export function deriveNeeds(day: RoundDay, clubs: readonly LadderClub[], from: Setting, { seed = NEED_SEED, plays = NEED_PLAYS, handicap, played = dayShots(day, from, handicap), told }: { seed?: number; plays?: number; handicap?: number; played?: PlayedIn; told?: (share: number) => void } = {}): RoundNeeds {
   const player = holePlayer(day, clubs, played);
   const needs: Need[] = [];
   let rareStrokes = 0;

@@ -11,7 +11,6 @@ import { requireGround, roughLie, roughStrokes, type CourseGround } from '../cou
 import { RefusedInput } from '../refused-input.js';
 import { normalFrom, randomFrom } from '../statistics/random.js';
 import { expectedStrokes, type HoleOutLie } from '../strokes/expected-strokes.js';
-import { middlesOf } from '../strokes/value-of-spread.js';
 import { requireRoundAir, stillAir, windOnHole, type RoundAir } from './round-air.js';
 
 /** A day on a course: which tee, what air, how it plays underfoot. */
@@ -34,8 +33,8 @@ export function requireRoundDay({ course, tee, air, ground }: RoundDay): void {
 }
 
 /** The player's shots as they play that day, in whatever wind a hole has. */
-export function dayShots({ course, air, ground }: RoundDay, from: Setting): PlayedIn {
-  return playedIn(from, stillAir(air, course), ground);
+export function dayShots({ course, air, ground }: RoundDay, from: Setting, handicap?: number): PlayedIn {
+  return playedIn(from, stillAir(air, course), ground, handicap);
 }
 
 interface Choice { club: PlayedClub; shot: ShotKind | undefined; need: Omit<Need, 'name' | 'weight'>; aim: Aimed | undefined; strokes: number }
@@ -44,8 +43,8 @@ interface Choice { club: PlayedClub; shot: ShotKind | undefined; need: Omit<Need
 const GRID_M = 4;
 /** A shot that comes within this of a green's edge is at the green, a shorter one leaves another. Ours. */
 const AT_GREEN_M = 20;
-/** A decision is good enough on six places each way. */
-const FEW_PLACES = middlesOf(6);
+/** A decision is good enough on so many points of its scatter. */
+const FEW_PLACES = 20;
 /** Nobody counts on. */
 const MOST_STROKES = 9;
 
@@ -104,7 +103,7 @@ export function holePlayer(day: RoundDay, clubs: readonly LadderClub[], played: 
         const asked = shot === part?.[1] || reach >= rounded - hole.greenM / 2 - AT_GREEN_M ? green : fairway(Math.max(1, Math.round(reach)));
         const need = { ...asked, name: '', weight: 1 };
         const strokes = strokesFor(need, club, shotKind, shot, FEW_PLACES) + soleStrokes(club, lie, ground, bounce);
-        if (!best || strokes < best.strokes) best = { club, shot: shotKind, need: asked, aim: aimed(need, club.kind, club.loftDeg, shotKind, shot), strokes };
+        if (!best || strokes < best.strokes) best = { club, shot: shotKind, need: asked, aim: aimed(need, club, shotKind, shot), strokes };
       }
     }
     if (!best) throw new RefusedInput('clubs', 'hold none that has a carry; a round cannot be played with them');
@@ -121,7 +120,8 @@ export function holePlayer(day: RoundDay, clubs: readonly LadderClub[], played: 
   /** @param seed the same seed meets the same luck, whatever the clubs */
   const play = (at: number, seed: number): PlayedHole => {
     const hole = holes[at]!;
-    const normal = normalFrom(randomFrom(seed));
+    const uniform = randomFrom(seed);
+    const normal = normalFrom(uniform);
     const asked: AskedStroke[] = [];
     let leftM = hole.lengthsM[tee]!;
     let lie: Lie = 'tee';
@@ -132,15 +132,16 @@ export function holePlayer(day: RoundDay, clubs: readonly LadderClub[], played: 
       const need = choice.need.to === 'green' ? { ...choice.need, distanceM: leftM } : { ...choice.need, leftM: Math.max(1, leftM - choice.need.distanceM) };
       asked.push({ hole: at + 1, kind: kindOf(hole, stroke, choice), need, clubId: choice.club.id, shot: choice.shot });
       if (!choice.aim) return { strokes: strokes + choice.strokes, asked };
-      const [along, across] = [normal() * choice.aim.alongM, normal() * choice.aim.acrossM];
-      const after = outcomeOf({ ...need, name: '', weight: 1 }, choice.aim, along, across);
-      strokes += choice.aim.strokes + soleStrokes(choice.club, lie, ground, bounce);
-      if (after.lie === 'green') return { strokes: strokes + strokesAfter(after), asked };
+      const { aim } = choice;
+      const [along, across, isMishit] = [normal() * aim.alongM, normal() * aim.acrossM, uniform() < aim.mishitShare];
+      const after = outcomeOf({ ...need, name: '', weight: 1 }, aim, isMishit ? along - aim.mishitShortM : along, across);
+      strokes += aim.strokes + soleStrokes(choice.club, lie, ground, bounce);
+      if (after.lie === 'green') return { strokes: strokes + strokesAfter(after, aim.handicap), asked };
       strokes += after.lost;
       leftM = after.leftM;
       lie = lieOf[after.lie];
     }
-    return { strokes: strokes + expectedStrokes('rough', leftM), asked };
+    return { strokes: strokes + expectedStrokes('rough', leftM, bags[at]![0]!.handicap), asked };
   };
   return { play, holes: holes.length };
 }

@@ -10,6 +10,7 @@ export function measuredShot(summary: StrikeSummary, conditions: string): Shot {
   const carryM = tenth(summary.carryM.mean);
   return {
     carryM, totalM: Math.max(carryM - 20, tenth(summary.totalM.mean)), apexM: tenth(summary.apexM.mean), landDeg: tenth(summary.landDeg.mean),
-    ...(summary.n > 1 && { spreadM: tenth(summary.carryM.spread) }), source: 'measured', shots: summary.n, conditions,
+    ...(summary.n > 1 && { spreadM: tenth(summary.carryM.spread) }),
+    ...(summary.sideM?.plusMinus !== undefined && { sideSpreadM: tenth(summary.sideM.spread) }), source: 'measured', shots: summary.n, conditions,
   };
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bagChoosing, needCosts, needRows, PLACES_OF_MANY, PLAIN_TASTE, requireNeed, strokesWith, type Need } from '../../src/index.js';
+import { bagChoosing, needCosts, needRows, PLACES_OF_MANY, PLAIN_TASTE, TOUR_HANDICAP, requireNeed, strokesWith, type Need } from '../../src/index.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
 
 const approach: Need = { name: '6th, approach a', distanceM: 80, to: 'green', lie: 'fairway', mustHold: true, weight: 0.6, hitFromM: [75, 80, 85] };
@@ -22,7 +22,7 @@ describe('a need that stands for shots from several places', () => {
       const needs = asked.map(({ at, places, weight }, i): Need => ({ ...approach, name: `need ${i}`, distanceM: at, weight, hitFromM: places.map((by) => at + by) }));
       const rows = needRows(needs);
       expect(rows.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(asked.reduce((sum, { weight }) => sum + weight, 0), 9);
-      const { model, order } = bagChoosing(clubs, needs, { ...PLAIN_TASTE, swings: 10 });
+      const { model, order } = bagChoosing(clubs, needs, { ...PLAIN_TASTE, swings: 10, handicap: TOUR_HANDICAP });
       const weights = asked.reduce((sum, { weight }) => sum + weight, 0);
       // One of several places is looked at a little less closely than one alone.
       const placesOf = (row: Need) => (needs.find(({ name }) => name === row.name)!.hitFromM!.length > 1 ? PLACES_OF_MANY : undefined);

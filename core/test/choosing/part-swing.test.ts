@@ -5,18 +5,19 @@ import { aimed, partSwingFor, strokesWith } from '../../src/choosing/strokes-for
 import type { Need } from '../../src/choosing/need.js';
 import type { PlayedShot } from '../../src/choosing/played-shot.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
-import { BASELINE, CALM, MEDIUM_FAIRWAY, USUAL_GROUND, dayShots, holePlayer, usualHole, type RoundDay } from '../../src/index.js';
+import { BASELINE, CALM, MEDIUM_FAIRWAY, USUAL_GROUND, dayShots, holePlayer, scatterOf, usualHole, usualSpreadShare, type RoundDay } from '../../src/index.js';
 
 const full: PlayedShot = { carryM: 112, totalM: 115, spreadM: 4, source: 'measured', shots: 20 };
 const wedge = { kind: 'wedge' as const, loftDeg: 46, shots: { full } };
 const pitch = (distanceM: number): Need => ({ name: 'pitch', distanceM, to: 'green', lie: 'fairway', mustHold: false, weight: 1 });
 
 describe('a wedge or short iron swung less than full', () => {
-  it('carries whatever is asked up to its full carry, never closer than three metres, and costs more the shorter it is (property)', () => {
+  it('carries whatever is asked up to its full carry, no closer than any shot of the player, and costs more the shorter it is (property)', () => {
     fc.assert(fc.property(fc.double({ min: 10, max: 111, noNaN: true }), fc.double({ min: 10, max: 111, noNaN: true }), (a, b) => {
-      const [shorter, longer] = [partSwing(wedge, Math.min(a, b), 0.045)![1], partSwing(wedge, Math.max(a, b), 0.045)![1]];
+      const [shorter, longer] = [partSwing(wedge, Math.min(a, b), -4)![1], partSwing(wedge, Math.max(a, b), -4)![1]];
       expect(longer.carryM).toBe(Math.max(a, b));
-      expect(shorter.spreadM).toBeGreaterThanOrEqual(3);
+      expect(shorter.spreadM).toBeGreaterThanOrEqual(usualSpreadShare(-4) * shorter.carryM);
+      expect(scatterOf('wedge', 54, shorter, -4).alongM).toBeGreaterThanOrEqual(3);
       expect(shorter.spreadM).toBeLessThanOrEqual(longer.spreadM!);
       expect(shorter.effortStrokes).toBeGreaterThanOrEqual(longer.effortStrokes!);
       expect(longer.effortStrokes).toBeLessThan(0.04);
@@ -24,17 +25,17 @@ describe('a wedge or short iron swung less than full', () => {
   });
 
   it('is nothing a long iron or a wood is swung in, nor more than full, nor a club without a carry', () => {
-    expect(partSwing({ ...wedge, kind: 'iron', loftDeg: 30 }, 60, 0.045)).toBeUndefined();
-    expect(partSwing({ ...wedge, kind: 'fairway', loftDeg: 15 }, 60, 0.045)).toBeUndefined();
-    expect(partSwing(wedge, 113, 0.045)).toBeUndefined();
-    expect(partSwing({ ...wedge, shots: {} }, 60, 0.045)).toBeUndefined();
-    expect(partSwing({ ...wedge, kind: 'iron', loftDeg: 41 }, 60, 0.045)![0]).toBe('half');
+    expect(partSwing({ ...wedge, kind: 'iron', loftDeg: 30 }, 60, -4)).toBeUndefined();
+    expect(partSwing({ ...wedge, kind: 'fairway', loftDeg: 15 }, 60, -4)).toBeUndefined();
+    expect(partSwing(wedge, 113, -4)).toBeUndefined();
+    expect(partSwing({ ...wedge, shots: {} }, 60, -4)).toBeUndefined();
+    expect(partSwing({ ...wedge, kind: 'iron', loftDeg: 41 }, 60, -4)![0]).toBe('half');
   });
 
   it('comes to rest where the need is, out of rough and uphill too', () => {
     for (const need of [pitch(70), { ...pitch(70), lie: 'light rough' as const }, { ...pitch(70), riseM: 6 }]) {
       const [kind, shot] = partSwingFor(need, wedge)!;
-      const { carryM, greenRunM } = aimed(need, wedge.kind, wedge.loftDeg, kind, shot);
+      const { carryM, greenRunM } = aimed(need, wedge, kind, shot);
       expect(carryM + greenRunM).toBeCloseTo(70, 6);
     }
   });

@@ -9,7 +9,7 @@ import { randomModel } from './random-model.js';
 
 const green = (distanceM: number, more: Partial<Need> = {}): Need => ({ name: 'a green', to: 'green', distanceM, lie: 'fairway', mustHold: false, weight: 1, ...more });
 const drive = (more: Partial<Need> = {}): Need => ({ name: 'a drive', to: 'fairway', distanceM: 240, leftM: 130, lie: 'tee', mustHold: false, weight: 1, ...more });
-const aim = (carryM: number, more: Partial<Aimed> = {}): Aimed => ({ carryM, fairwayRunM: 5, greenRunM: 2, alongM: 5, acrossM: 6, strokes: 1, ...more });
+const aim = (carryM: number, more: Partial<Aimed> = {}): Aimed => ({ carryM, fairwayRunM: 5, greenRunM: 2, alongM: 5, acrossM: 6, mishitShare: 0, mishitShortM: 0, handicap: -4, strokes: 1, ...more });
 
 describe('expected strokes', () => {
   it.each([['tee', 400, 3.99], ['fairway', 100, 2.8], ['fairway', 200, 3.19], ['rough', 140, 3.15], ['sand', 20, 2.53]] as const)('from the %s at %i yd the table stands as it was published (Broadie 2012, from memory): %f', (lie, yd, strokes) => {
@@ -52,7 +52,7 @@ describe('where a shot leaves the ball', () => {
       const shot = { carryM, totalM: carryM + 15, spreadM, source: 'measured' as const };
       const cost = (need: Need) => strokesFor(need, { kind: 'driver' }, 'full', shot);
       // Broadie's sand is a hair easier than his rough at some distances.
-      expect(cost(drive({ trouble: [{ kind, side, fromM: 220, toM: 270 }] }))).toBeGreaterThanOrEqual(cost(drive()) - (kind === 'bunker' ? 0.08 : 1e-9));
+      expect(cost(drive({ trouble: [{ kind, side, fromM: 220, toM: 270 }] }))).toBeGreaterThanOrEqual(cost(drive()) - (kind === 'bunker' ? 0.08 : 0.01));
       expect(cost(drive({ halfM: 8 }))).toBeGreaterThanOrEqual(cost(drive({ halfM: 20 })) - 1e-9);
       expect(cost(drive({ lie: 'heavy rough' }))).toBeGreaterThan(cost(drive({ lie: 'fairway' })));
     }), { numRuns: 60 });
@@ -132,7 +132,7 @@ describe('what is not known', () => {
     expect(full('4 iron').carryM).toBeGreaterThan(full('5 iron').carryM);
     expect(full('stated')).toMatchObject({ carryM: yards(168), source: 'stated' });
     expect(full('stated').totalM! - full('stated').carryM).toBeCloseTo(yards(7), 6);
-    expect(full('stated').spreadM! / full('stated').carryM).toBeCloseTo(5 / yards(161), 6);
+    expect(full('stated').spreadM).toBeUndefined();
     expect(full('7 iron')).toEqual(bag.find((one) => one.id === '7 iron')!.shots.full);
   });
   it('a partial shot is the player\'s: another wedge of the loft has it too', () => {

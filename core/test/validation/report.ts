@@ -5,6 +5,7 @@ import type { Section } from './row.js';
 import { rulesSection } from './rules-of-thumb.js';
 import { coverageSection, referenceSection, strokesSection } from './statistics-rows.js';
 import { runOutSection } from './run-out-rows.js';
+import { roundSection } from './round-rows.js';
 import { STOCK, STOCK_WOMEN, stockSection } from './stock-table.js';
 
 /** What does not come out as the trade says, and why. A row not met and not here fails the tests; so does one here that is met. */
@@ -18,7 +19,7 @@ export function validation(): readonly Section[] {
     stockSection('Stock table, men', 'Common trade practice, remembered, no source; calm, 21 C, sea level. One set of coefficients for every club, fitted to the carries, apexes and landing angles of both tables together, to the altitude rule and to the launch of the best drive (`./tasche fit`, docs/numbers.md).', STOCK),
     stockSection('Stock table, women', 'Common trade practice, remembered, no source.', STOCK_WOMEN),
     rulesSection(), runOutSection(), airSection(), atmosphereSection(), integratorSection(), closedFormSection(), carryCurveSection(), spreadSection(),
-    referenceSection(), coverageSection(), strokesSection(),
+    referenceSection(), coverageSection(), strokesSection(), roundSection(),
   ];
 }
 

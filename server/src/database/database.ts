@@ -10,6 +10,7 @@ import { Migration003Sessions } from '../migrations/migration-003-sessions.js';
 import { Migration004PlanChoosing } from '../migrations/migration-004-plan-choosing.js';
 import { Migration005Courses } from '../migrations/migration-005-courses.js';
 import { Migration006NothingLost } from '../migrations/migration-006-nothing-lost.js';
+import { Migration007Handicap } from '../migrations/migration-007-handicap.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
 import { Session } from '../sessions/session.js';
@@ -41,6 +42,7 @@ export async function openDatabase(url: string, options: Partial<Options> = {}, 
         { name: 'migration-004-plan-choosing', class: Migration004PlanChoosing },
         { name: 'migration-005-courses', class: Migration005Courses },
         { name: 'migration-006-nothing-lost', class: Migration006NothingLost },
+        { name: 'migration-007-handicap', class: Migration007Handicap },
       ],
       snapshot: false,
       silent: true,

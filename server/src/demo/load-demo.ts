@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { planImport, readSheetCsv, type Command, type EventRound } from '@tasche/contract';
-import { playingLoft, shotIn, toMetres, type Need } from '@tasche/core';
+import { TIE_STROKES, playingLoft, shotIn, toMetres, type Need } from '@tasche/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { applyChange } from '../changes/apply-change.js';
 import { Workspace } from '../workspaces/workspace.js';
@@ -80,12 +80,12 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
     if (!id) throw new Error(`${player.file} has no club "${name}"`);
     return id;
   };
-  const { name, hand, distanceUnit, notes, gapSettings } = player;
+  const { name, hand, distanceUnit, notes, handicap, gapSettings } = player;
   await applyChange(orm, scope, {
     id: demoId(index, 10), why: 'the bag written down, driver to putter',
     commands: [
       { do: 'addPlayer', player: { id: playerId, name, hand, distanceUnit, notes } },
-      { do: 'editPlayer', playerId, version: 1, set: { gapSettings } },
+      { do: 'editPlayer', playerId, version: 1, set: { handicap, gapSettings } },
       ...adds.map((add): Command => ({ do: 'addClub', club: { id: idOf(add.name), playerId, name: add.name, kind: add.kind }, readings: add.readings })),
       ...player.bags.map((bag, i): Command => ({ do: 'addBag', bag: { id: demoId(index, 20 + i), playerId, name: bag.name }, clubIds: bag.clubs.map(idOf) })),
       ...player.bags.flatMap((bag, i): Command[] => (bag.note ? [{ do: 'editBag', bagId: demoId(index, 20 + i), version: 1, set: { note: bag.note } }] : [])),
@@ -115,7 +115,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
         do: 'setSwaps', planId, version: 1,
         swaps: swaps.map((swap) => ({ why: swap.why, ...(swap.out && { outId: idOf(swap.out) }), ...(swap.in && { inId: idOf(swap.in) }) })),
       },
-      ...(needs || choosing ? [{ do: 'editPlan' as const, planId, version: 1, set: { choosing: { needs: (needs ?? []).map(needOf), limit: 14, changeStrokes: 0.02, always: [], never: [], ...choosing } } }] : []),
+      ...(needs || choosing ? [{ do: 'editPlan' as const, planId, version: 1, set: { choosing: { needs: (needs ?? []).map(needOf), limit: 14, changeStrokes: TIE_STROKES, always: [], never: [], ...choosing } } }] : []),
     ],
   });
 }

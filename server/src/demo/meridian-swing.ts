@@ -12,6 +12,8 @@ export interface DemoPlayer {
   hand: Hand;
   distanceUnit: 'yd' | 'm';
   notes: string;
+  /** Null where nobody entered one. */
+  handicap: number | null;
   gapSettings: Partial<GapSettings>;
   /** The first is the gamer. */
   bags: readonly { name: string; note?: string; clubs: readonly string[] }[];
@@ -35,6 +37,7 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
     file: 'davor-kolar.csv', name: 'Davor Kolar', hand: 'right', distanceUnit: 'yd',
     notes: 'Long. Likes a low long club in wind. Wedges a touch heavier than the irons.',
     // His steps are wider all the way, so his limits are too.
+    handicap: -5,
     gapSettings: { topStepMaxM: yards(30), scoringStepMaxM: yards(18) },
     bags: [
       { name: 'Gamer', clubs: ['Driver', '3 wood', 'Hybrid 3', 'Driving iron', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW', '52', '56', '60', 'Putter'] },
@@ -63,6 +66,7 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
   {
     file: 'maren-tveit.csv', name: 'Maren Tveit', hand: 'right', distanceUnit: 'm',
     notes: 'Tour professional. Four degrees between the wedges. Nothing new in the week of an event.',
+    handicap: -4,
     gapSettings: {},
     bags: [
       { name: 'Gamer', clubs: ['Driver', '3 wood', '5 wood', 'Hybrid 4', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW', '50', '54', '58', 'Putter'] },
@@ -81,6 +85,7 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
   {
     file: 'oluchi-nwosu.csv', name: 'Oluchi Nwosu', hand: 'left', distanceUnit: 'yd',
     notes: 'Ambitious amateur. Budget of 250 for the winter: what would gain most?',
+    handicap: 13,
     gapSettings: {},
     bags: [
       { name: 'Gamer', clubs: ['Driver', '3 wood', '5 wood', 'Hybrid 3', '4 iron', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW', 'SW', '60', 'Putter'] },
@@ -90,6 +95,7 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
   {
     file: 'pim-hoekstra.csv', name: 'Pim Hoekstra', hand: 'right', distanceUnit: 'm',
     notes: 'Carries. Nine clubs from November to March, partial swings for the rest.',
+    handicap: null,
     gapSettings: {},
     bags: [
       { name: 'Winter nine', clubs: ['3 wood', 'Hybrid 4', '5 iron', '7 iron', '9 iron', '50', 'Winter 56', '58', 'Putter'] },

@@ -1,3 +1,4 @@
+import { handicapText } from '@tasche/core';
 import { MAX_PLAYERS, type Command } from '@tasche/contract';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
 import { plain } from '../changes/trail.js';
@@ -10,7 +11,7 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
       throw ruleBroken(`A workspace holds at most ${MAX_PLAYERS} players.`);
     }
     if (await trail.load('player', player.id)) throw badInput('player.id: a player of that id exists already');
-    trail.create('player', { notes: '', ...player, gapSettings: {}, baseline: null, archived: false });
+    trail.create('player', { notes: '', ...player, handicap: null, gapSettings: {}, baseline: null, archived: false });
     return { playerId: player.id, summary: `${player.name} added to the roster` };
   },
 
@@ -26,6 +27,7 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
 
 function summaryOf(name: string, set: Extract<Command, { do: 'editPlayer' }>['set']): string {
   if (set.archived !== undefined) return set.archived ? `${name} taken off the roster` : `${name} back on the roster`;
+  if (set.handicap !== undefined) return set.handicap === null ? `${name}: no handicap entered; it is read off the clubs` : `${name}: handicap ${handicapText(set.handicap)}`;
   if (set.gapSettings) return `${name}: gap settings changed`;
   if (set.baseline !== undefined) return set.baseline ? `${name}: carries are known at ${set.baseline.temperatureC.toFixed(0)} °C and ${set.baseline.altitudeM.toFixed(0)} m` : `${name}: carries are known in the usual air`;
   if (set.distanceUnit) return `${name} now reads ${set.distanceUnit === 'yd' ? 'yards' : 'metres'}`;

@@ -14,6 +14,7 @@ export const Player = defineEntity({
     hand: p.text().$type<Hand>(),
     distanceUnit: p.text().$type<DistanceUnit>(),
     notes: p.text(),
+    handicap: p.float().nullable(),
     gapSettings: p.json<Partial<GapSettings>>(),
     baseline: p.json<Conditions>().nullable(),
     archived: p.boolean(),
@@ -24,6 +25,6 @@ export const Player = defineEntity({
 export type Player = InferEntity<typeof Player>;
 
 export function playerView(player: Player): PlayerView {
-  const { id, version, name, hand, distanceUnit, notes, gapSettings, baseline, archived } = player;
-  return { id, version, name, hand, distanceUnit, notes, gapSettings, baseline: baseline ?? null, archived: archived || player.removedAt != null };
+  const { id, version, name, hand, distanceUnit, notes, handicap, gapSettings, baseline, archived } = player;
+  return { id, version, name, hand, distanceUnit, notes, handicap: handicap ?? null, gapSettings, baseline: baseline ?? null, archived: archived || player.removedAt != null };
 }

@@ -30,9 +30,9 @@ export async function streamLocker(orm: MikroORM, workspaceId: string, sheet: Sh
 }
 
 async function* lockerText(em: EntityManager, sheet: SheetView): AsyncGenerator<string> {
-  const { name, hand, distanceUnit, notes, gapSettings, baseline } = sheet.player;
+  const { name, hand, distanceUnit, notes, handicap, gapSettings, baseline } = sheet.player;
   const head: Pick<LockerDocument, 'format' | 'version' | 'player'> = {
-    format: 'tasche-locker', version: 1, player: { name, hand, distanceUnit, notes, gapSettings, baseline },
+    format: 'tasche-locker', version: 1, player: { name, hand, distanceUnit, notes, handicap, gapSettings, baseline },
   };
   yield `${JSON.stringify(head).slice(0, -1)},"clubs":[`;
   for (const [i, club] of sheet.clubs.entries()) {

@@ -27,7 +27,7 @@ export const SHEET_TEXT_SQL = `
       )
       select json_build_object(
         'player', json_build_object('id', id, 'version', version, 'name', name, 'hand', hand, 'distanceUnit', distance_unit, 'notes', notes,
-          'gapSettings', gap_settings, 'baseline', baseline, 'archived', archived or removed_at is not null),
+          'handicap', handicap, 'gapSettings', gap_settings, 'baseline', baseline, 'archived', archived or removed_at is not null),
         'clubs', (
           select coalesce(json_agg(json_build_object('id', id, 'playerId', player_id, 'version', version, 'name', name, 'kind', kind,
             'spec', case when day is not null then spec_as_of(id, day) when spec_due <= today then spec_as_of(id, today) else spec end,

@@ -1,5 +1,5 @@
 import {
-  LIES, airOf, carryCurve, fly, groundOf, isFullSwing, moveShot, spreadOf, swingOf,
+  LIES, airOf, carryCurve, fly, groundOf, isFullSwing, moveShot, scatterOf, spreadOf, swingOf, wholeAlongM,
   type CarryEstimate, type ClubKind, type LadderClub, type Lie, type MovedShot, type PathPoint, type Setting, type Shot, type ShotKind, type SwungShot,
 } from '@tasche/core';
 import { expose } from 'comlink';
@@ -21,8 +21,6 @@ export interface FlightTrace {
 
 const swings = new Map<string, SwungShot | null>();
 const MOST_SWINGS = 5000;
-/** Of a shot whose spread is not known, as a share of its carry. From memory of good players. */
-const USUAL_SPREAD = 0.03;
 
 /** The swing behind a shot, found once; null where none is to be found. */
 function swingFor(club: LadderClub, shot: Shot, from: Setting): SwungShot | null {
@@ -60,8 +58,8 @@ const api = {
     }));
   },
 
-  /** The stock flights of these clubs, with their spread of 200. */
-  flights(clubs: readonly LadderClub[], from: Setting, to: Setting, lie: Lie): FlightTrace[] {
+  /** The stock flights of these clubs, with their spread of 200: as measured, drawn towards what is usual for the handicap. */
+  flights(clubs: readonly LadderClub[], from: Setting, to: Setting, lie: Lie, handicap: number): FlightTrace[] {
     const air = airOf(to.conditions);
     const ground = groundOf(to.surface);
     const { targetElevationM } = to.conditions;
@@ -73,7 +71,9 @@ const api = {
       const points: PathPoint[] = [];
       const flown = fly(there.launch, air, targetElevationM, points);
       const { launch, ...moved } = there;
-      const { carrySdM, lateralSdM, lowEndM, shots } = spreadOf(launch, air, ground, (full.spreadM ?? full.carryM * USUAL_SPREAD) * LIES[lie].spread, targetElevationM);
+      const scatter = scatterOf(club.kind, club.loftDeg, full, handicap);
+      const wider = LIES[lie].spread;
+      const { carrySdM, lateralSdM, lowEndM, shots } = spreadOf(launch, air, ground, wholeAlongM(scatter) * wider, targetElevationM, scatter.acrossM * wider);
       return [{
         clubId: club.id, path: Float64Array.from(points.flatMap(({ xM, yM, zM }) => [xM, yM, zM])), moved,
         flightS: flown.flightS, landSpeedMps: flown.landSpeedMps, spread: { carrySdM, lateralSdM, lowEndM, shots },

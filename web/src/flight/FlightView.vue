@@ -63,11 +63,11 @@ const traces = shallowRef<readonly FlightTrace[] | null>(null);
 const problem = ref('');
 const busy = ref(false);
 let turn = 0;
-watch([known, setting, baseline, lie], async ([clubs, to, from, off]) => {
+watch([known, setting, baseline, lie, () => store.skill.handicap], async ([clubs, to, from, off, handicap]) => {
   const mine = ++turn;
   const slow = setTimeout(() => { if (mine === turn) busy.value = true; }, 300);
   try {
-    const answer = await conditionsWorker().flights(clubs, from, to ?? from, off);
+    const answer = await conditionsWorker().flights(clubs, from, to ?? from, off, handicap);
     if (mine === turn) { traces.value = answer; problem.value = ''; }
   } catch (error) {
     if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LIE_NAMES, PLAIN_TASTE, distanceNumber, isTie, lossWords, type DistanceUnit, type LadderClub, type Lie, type Need, type SchoolId, type Swap } from '@tasche/core';
+import { LIE_NAMES, PLAIN_TASTE, TIE_STROKES, distanceNumber, isTie, lossWords, type DistanceUnit, type LadderClub, type Lie, type Need, type SchoolId, type Swap } from '@tasche/core';
 import { MOST_PLAN_NEEDS, PLAN_CHOOSING_BOUNDS, type PlanChoosing, type PlanView } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
@@ -7,10 +7,10 @@ import { readNeeds } from './read-needs';
 import { useChoosing } from './use-choosing';
 
 /** The shots a week will ask, and the bag that costs the fewest strokes for them. */
-const props = defineProps<{ plan: PlanView; clubs: readonly LadderClub[]; planned: readonly string[]; school: SchoolId; unit: DistanceUnit; readOnly: boolean; air: string; /** The clubs are on their way into that air. */ moving: boolean }>();
+const props = defineProps<{ plan: PlanView; clubs: readonly LadderClub[]; planned: readonly string[]; school: SchoolId; unit: DistanceUnit; readOnly: boolean; air: string; /** The clubs are on their way into that air. */ moving: boolean; handicap: number }>();
 const emit = defineEmits<{ choosing: [choosing: PlanChoosing]; swaps: [swaps: readonly Swap[]] }>();
 
-const choosing = computed<PlanChoosing>(() => props.plan.choosing ?? { needs: [], limit: PLAIN_TASTE.limit, changeStrokes: 0.02, always: [], never: [] });
+const choosing = computed<PlanChoosing>(() => props.plan.choosing ?? { needs: [], limit: PLAIN_TASTE.limit, changeStrokes: TIE_STROKES, always: [], never: [] });
 const set = (part: Partial<PlanChoosing>) => emit('choosing', { ...choosing.value, ...part });
 
 const typed = ref('');
@@ -51,7 +51,7 @@ const owned = computed(() => new Set(props.clubs.map(({ id }) => id)));
 const asked = computed(() => (choosing.value.needs.length === 0 || props.moving ? null : {
   clubs: props.clubs, needs: choosing.value.needs.map((need) => ({ ...need })), against: props.planned,
   taste: {
-    ...PLAIN_TASTE, school: props.school, limit: choosing.value.limit, always: choosing.value.always.filter((id) => owned.value.has(id)), never: choosing.value.never.filter((id) => owned.value.has(id)),
+    ...PLAIN_TASTE, school: props.school, handicap: props.handicap, limit: choosing.value.limit, always: choosing.value.always.filter((id) => owned.value.has(id)), never: choosing.value.never.filter((id) => owned.value.has(id)),
     prices: Object.fromEntries(props.clubs.filter(({ id }) => !props.plan.baseClubIds.includes(id)).map(({ id }) => [id, choosing.value.changeStrokes])),
   },
 }));

@@ -202,7 +202,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </div>
       <p class="card sentence" aria-live="polite"><template v-if="pointed">{{ pointed.reason }}</template><template v-else><b class="verdict" :class="report.headline.severity">{{ report.headline.title }}</b> {{ report.headline.text }}</template></p>
       <LeftOut v-if="canEdit" :clubs="leftOut" :unit="unit" @put-in="putIn" @dropped="out" />
-      <ChoosePanel v-if="!bag.gamer || plan.choosing" :plan="plan" :clubs="candidates" :planned="ladder.inBag.value.map((club) => club.id)" :school="school" :unit="unit" :read-only="!canEdit" :air="settingWords(setting ?? ladder.baseline.value, unit)" :moving="!ladder.conditions.settled.value" @choosing="setChoosing" @swaps="setSwaps" />
+      <ChoosePanel v-if="!bag.gamer || plan.choosing" :plan="plan" :clubs="candidates" :planned="ladder.inBag.value.map((club) => club.id)" :school="school" :unit="unit" :read-only="!canEdit" :air="settingWords(setting ?? ladder.baseline.value, unit)" :moving="!ladder.conditions.settled.value" :handicap="store.skill.handicap" @choosing="setChoosing" @swaps="setSwaps" />
       <ul v-if="findings.length" class="findings small"><li v-for="(finding, i) in findings" :key="i" class="verdict look">◆ {{ finding.text }}<template v-if="finding.rule"> ({{ finding.rule }})</template></li><li class="quiet">{{ COMMITTEE_DECIDES }}</li></ul>
       <p v-if="!bag.gamer" class="no-print foot"><button class="plain-button slim" @click="remove">Delete this plan</button></p>
     </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { GAP_SETTING_FIELDS, gapSettingUnit, readGapSetting, showGapSetting, type GapSettingField, type PlayerSet } from '@tasche/contract';
-import { BASELINE, COMMITTEE_DECIDES, CONDITION_BOUNDS, DEFAULT_GAP_SETTINGS, type Conditions, type DistanceUnit } from '@tasche/core';
+import { GAP_SETTING_FIELDS, gapSettingUnit, readGapSetting, readHandicap, showGapSetting, type GapSettingField, type PlayerSet } from '@tasche/contract';
+import { BASELINE, COMMITTEE_DECIDES, CONDITION_BOUNDS, DEFAULT_GAP_SETTINGS, handicapText, skillWords, type Conditions, type DistanceUnit } from '@tasche/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import FieldInput from '../app/FieldInput.vue';
@@ -31,6 +31,13 @@ function rename(text: string): void {
     complaints.value.delete('name');
     if (name !== player.value.name) save({ name });
   }
+}
+
+function writeHandicap(text: string): void {
+  const read = readHandicap(text);
+  if (!read.ok) { complaints.value.set('handicap', { text, reason: read.reason }); return; }
+  complaints.value.delete('handicap');
+  if (read.value !== player.value.handicap) save({ handicap: read.value });
 }
 
 /** An empty field, or the usual figure, goes back to the usual figure. */
@@ -99,6 +106,11 @@ function archive(): void {
           </label>
           <label>Hand
             <select :value="player.hand" :disabled="store.readOnly" @change="save({ hand: ($event.target as HTMLSelectElement).value as 'right' | 'left' })"><option value="right">right</option><option value="left">left</option></select>
+          </label>
+          <label class="wide">Handicap
+            <FieldInput :value="complaints.get('handicap')?.text ?? (player.handicap === null ? '' : handicapText(player.handicap))" :disabled="store.readOnly" :class="{ bad: complaints.has('handicap') }" placeholder="12 or +4; empty where nobody knows" @write="writeHandicap" />
+            <span v-if="complaints.has('handicap')" class="verdict fault small" role="alert">■ {{ complaints.get('handicap')!.reason }}</span>
+            <span v-else class="small">{{ skillWords(store.skill) }} Shots that were not measured scatter by it.</span>
           </label>
           <label class="wide">Notes
             <FieldInput :value="player.notes" :rows="7" maxlength="4000" :disabled="store.readOnly" placeholder="Trusts the 7 wood. Never changes a putter in season." @write="save({ notes: $event })" />

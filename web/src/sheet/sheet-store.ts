@@ -1,5 +1,5 @@
 import type { ChangeRequest, Command, Conflict, PlansPage, SheetView } from '@tasche/contract';
-import { ladderClub, type LadderClub } from '@tasche/core';
+import { ladderClub, skillOf, type LadderClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
@@ -20,6 +20,7 @@ export const useSheet = defineStore('sheet', () => {
   const clubs = computed(() => sheet.value?.clubs ?? []);
   const clubsById = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
   const ladderClubs = computed(() => new Map(clubs.value.map((club): [string, LadderClub] => [club.id, ladderClub(club)])));
+  const skill = computed(() => skillOf([...ladderClubs.value.values()], sheet.value?.player.handicap));
   const gamer = computed(() => sheet.value?.bags.find((bag) => bag.gamer));
   const lastChangeId = computed(() => sheet.value?.lastChange?.id);
   const readOnly = computed(() => sheet.value?.asOf != null);
@@ -108,7 +109,7 @@ export const useSheet = defineStore('sheet', () => {
   }
 
   return {
-    sheet, state, conflicted, clubs, clubsById, ladderClubs, gamer, lastChangeId, readOnly,
+    sheet, state, conflicted, clubs, clubsById, ladderClubs, skill, gamer, lastChangeId, readOnly,
     load, loadOlderPlans, change, saveMine, keepTheirs, undoable: line.undoable, redoable: line.redoable, done: line.done, undo: line.undo, redo: line.redo,
   };
 });
