@@ -1,20 +1,69 @@
 /** One direction of imports: core <- contract <- server, web; the command may use them all. */
 module.exports = {
   forbidden: [
-    { name: 'core-imports-nothing-of-ours', severity: 'error', from: { path: '^core/' }, to: { path: '^(contract|server|web|standins|e2e|command)/' } },
-    { name: 'core-imports-no-packages', severity: 'error', from: { path: '^core/src' }, to: { dependencyTypes: ['npm', 'npm-dev', 'core'] } },
-    { name: 'contract-imports-core-only', severity: 'error', from: { path: '^contract/' }, to: { path: '^(server|web|standins|e2e|command)/' } },
-    { name: 'contract-runs-in-browsers-too', severity: 'error', from: { path: '^contract/src' }, to: { dependencyTypes: ['core'] } },
-    { name: 'server-and-web-apart', severity: 'error', from: { path: '^server/src' }, to: { path: '^(web|standins|e2e|command)/' } },
-    { name: 'web-and-server-apart', severity: 'error', from: { path: '^web/src' }, to: { path: '^(server|standins|e2e|command)/' } },
-    { name: 'stand-ins-know-only-the-line', severity: 'error', from: { path: '^standins/' }, to: { path: '^(server|web|e2e|command)/' } },
-    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
-    { name: 'nothing-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^pdfmake/interfaces' } },
+    {
+      name: 'core-imports-nothing-of-ours',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: { path: '^(contract|server|web|standins|e2e|command)/' },
+    },
+    {
+      name: 'core-imports-no-packages',
+      severity: 'error',
+      from: { path: '^core/src' },
+      to: { dependencyTypes: ['npm', 'npm-dev', 'core'] },
+    },
+    {
+      name: 'contract-imports-core-only',
+      severity: 'error',
+      from: { path: '^contract/' },
+      to: { path: '^(server|web|standins|e2e|command)/' },
+    },
+    {
+      name: 'contract-runs-in-browsers-too',
+      severity: 'error',
+      from: { path: '^contract/src' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'server-and-web-apart',
+      severity: 'error',
+      from: { path: '^server/src' },
+      to: { path: '^(web|standins|e2e|command)/' },
+    },
+    {
+      name: 'web-and-server-apart',
+      severity: 'error',
+      from: { path: '^web/src' },
+      to: { path: '^(server|standins|e2e|command)/' },
+    },
+    {
+      name: 'stand-ins-know-only-the-line',
+      severity: 'error',
+      from: { path: '^standins/' },
+      to: { path: '^(server|web|e2e|command)/' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'nothing-unresolved',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '^pdfmake/interfaces' },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'], extensions: ['.ts', '.js', '.vue', '.json'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+      extensions: ['.ts', '.js', '.vue', '.json'],
+    },
   },
 };

@@ -17,7 +17,10 @@ export default ts.config(
     },
   },
   {
-    languageOptions: { globals: { ...globals.browser, ...globals.node }, parserOptions: { parser: ts.parser } },
+    languageOptions: {
+      globals: { ...globals.browser, ...globals.node },
+      parserOptions: { parser: ts.parser },
+    },
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'error',

@@ -10,9 +10,20 @@ export default defineConfig({
     projects: [
       { extends: true, test: { ...guards, name: 'core', include: ['core/test/**/*.test.ts'] } },
       { extends: true, test: { ...guards, name: 'contract', include: ['contract/test/**/*.test.ts'] } },
-      { extends: true, test: { ...guards, name: 'web', environment: 'happy-dom', include: ['web/test/**/*.test.ts'] } },
+      {
+        extends: true,
+        test: { ...guards, name: 'web', environment: 'happy-dom', include: ['web/test/**/*.test.ts'] },
+      },
       { extends: true, test: { ...guards, name: 'command', include: ['command/test/**/*.test.ts'] } },
-      { extends: true, test: { ...guards, name: 'server', include: ['server/test/**/*.test.ts'], globalSetup: 'server/test/cluster.ts' } },
+      {
+        extends: true,
+        test: {
+          ...guards,
+          name: 'server',
+          include: ['server/test/**/*.test.ts'],
+          globalSetup: 'server/test/cluster.ts',
+        },
+      },
     ],
   },
 });

@@ -11,14 +11,23 @@ import { freePort, throwAwayCluster } from './cluster.js';
 import { Stop } from './stop.js';
 import { stopServer } from './test.js';
 
-const ALONE: Record<string, () => void | Promise<void>> = { gaps: benchGaps, flight: benchFlight, choosing: benchChoosing, travel: benchTravel, large: benchLarge };
+const ALONE: Record<string, () => void | Promise<void>> = {
+  gaps: benchGaps,
+  flight: benchFlight,
+  choosing: benchChoosing,
+  travel: benchTravel,
+  large: benchLarge,
+};
 const SERVED = ['sheet', 'browser', 'range'];
 
 /** `./tasche bench`: the speed figures, each with the size it was run at. @param only one part of them */
 export async function bench(only: string | undefined): Promise<void> {
-  if (only !== undefined && !Object.hasOwn(ALONE, only) && !SERVED.includes(only)) throw new Stop(`--only takes one of: ${[...Object.keys(ALONE), ...SERVED].join(', ')}.`, 2);
+  if (only !== undefined && !Object.hasOwn(ALONE, only) && !SERVED.includes(only))
+    throw new Stop(`--only takes one of: ${[...Object.keys(ALONE), ...SERVED].join(', ')}.`, 2);
   const asked = (part: string) => only === undefined || only === part;
-  console.log(`tasche bench on ${cpus().length} cores, ${cpus()[0]?.model ?? ''}, Node.js ${process.version}\n`);
+  console.log(
+    `tasche bench on ${cpus().length} cores, ${cpus()[0]?.model ?? ''}, Node.js ${process.version}\n`,
+  );
   for (const [part, run] of Object.entries(ALONE)) if (asked(part)) await run();
   if (SERVED.some(asked)) await benchServed(asked);
 }
@@ -26,9 +35,17 @@ export async function bench(only: string | undefined): Promise<void> {
 async function benchServed(asked: (part: string) => boolean): Promise<void> {
   const cluster = await throwAwayCluster();
   const port = await freePort();
-  const server = spawn(process.execPath, [...process.execArgv, 'command/main.ts', 'demo', '--port', String(port)], { stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url } });
+  const server = spawn(
+    process.execPath,
+    [...process.execArgv, 'command/main.ts', 'demo', '--port', String(port)],
+    { stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url } },
+  );
   try {
-    await new Promise<void>((resolve) => { server.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('ready on')) resolve(); }); });
+    await new Promise<void>((resolve) => {
+      server.stdout.on('data', (chunk: Buffer) => {
+        if (chunk.toString().includes('ready on')) resolve();
+      });
+    });
     const address = `http://127.0.0.1:${port}`;
     if (asked('sheet')) await benchSheet(address, await tenYears(cluster.url));
     if (asked('browser')) await benchBrowser(address);

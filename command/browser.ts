@@ -7,6 +7,13 @@ export async function openBrowser(): Promise<Browser> {
   ensureDebian('Chromium', 'chromium', () => existsSync('/usr/bin/chromium'));
   return chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+    ],
   });
 }

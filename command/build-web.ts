@@ -4,7 +4,14 @@ import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from '
 import path from 'node:path';
 import { Stop } from './stop.js';
 
-const SOURCES = ['web/src', 'web/index.html', 'web/vite.config.ts', 'core/src', 'contract/src', 'package-lock.json'];
+const SOURCES = [
+  'web/src',
+  'web/index.html',
+  'web/vite.config.ts',
+  'core/src',
+  'contract/src',
+  'package-lock.json',
+];
 
 /** Builds the web part unless the last build was made from the same sources; answers where it is. */
 export async function buildWeb(root: string): Promise<string> {
@@ -15,7 +22,13 @@ export async function buildWeb(root: string): Promise<string> {
   console.log('tasche: building the web part');
   // In a process of its own: it takes a gigabyte, which the server that comes after would hold on to.
   const done = await new Promise<number | null>((resolve, reject) => {
-    spawn(process.execPath, [path.join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: path.join(root, 'web'), stdio: ['ignore', 'inherit', 'inherit'] }).once('exit', resolve).once('error', reject);
+    spawn(
+      process.execPath,
+      [path.join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
+      { cwd: path.join(root, 'web'), stdio: ['ignore', 'inherit', 'inherit'] },
+    )
+      .once('exit', resolve)
+      .once('error', reject);
   });
   if (done !== 0) throw new Stop('the web part could not be built, as above.');
   writeFileSync(stamp, from);
@@ -30,7 +43,9 @@ function fingerprint(root: string): string {
       hash.update(entry).update(readFileSync(full));
       return;
     }
-    readdirSync(full).sort().forEach((name) => walk(path.join(entry, name)));
+    readdirSync(full)
+      .sort()
+      .forEach((name) => walk(path.join(entry, name)));
   };
   SOURCES.forEach(walk);
   return hash.digest('hex');

@@ -1,9 +1,24 @@
-import { calcCarry, calcChoose, calcConditions, calcFlight, calcGaps, calcNeeds, calcTravel, fieldProblems } from '@tasche/contract';
+import {
+  calcCarry,
+  calcChoose,
+  calcConditions,
+  calcFlight,
+  calcGaps,
+  calcNeeds,
+  calcTravel,
+  fieldProblems,
+} from '@tasche/contract';
 import * as yup from 'yup';
 import { Stop } from './stop.js';
 
 const CALCULATIONS: Record<string, (document: unknown) => unknown> = {
-  gaps: calcGaps, flight: calcFlight, carry: calcCarry, conditions: calcConditions, choose: calcChoose, needs: calcNeeds, travel: calcTravel,
+  gaps: calcGaps,
+  flight: calcFlight,
+  carry: calcCarry,
+  conditions: calcConditions,
+  choose: calcChoose,
+  needs: calcNeeds,
+  travel: calcTravel,
 };
 
 /**
@@ -12,7 +27,11 @@ const CALCULATIONS: Record<string, (document: unknown) => unknown> = {
  */
 export async function calc(name: string | undefined): Promise<void> {
   const calculate = name !== undefined && Object.hasOwn(CALCULATIONS, name) ? CALCULATIONS[name] : undefined;
-  if (!calculate) throw new Stop(`calc needs one of: ${Object.keys(CALCULATIONS).join(', ')}; got ${name === undefined ? 'nothing' : `"${name}"`}.`, 2);
+  if (!calculate)
+    throw new Stop(
+      `calc needs one of: ${Object.keys(CALCULATIONS).join(', ')}; got ${name === undefined ? 'nothing' : `"${name}"`}.`,
+      2,
+    );
   const text = await readStandardInput();
   let document: unknown;
   try {
@@ -24,7 +43,12 @@ export async function calc(name: string | undefined): Promise<void> {
     process.stdout.write(`${JSON.stringify(await calculate(document), null, 2)}\n`);
   } catch (error) {
     if (!(error instanceof yup.ValidationError)) throw error;
-    throw new Stop(fieldProblems(error).map(({ field, message }) => (field && !message.includes(field) ? `${field}: ${message}` : message)).join('\ntasche: '), 2);
+    throw new Stop(
+      fieldProblems(error)
+        .map(({ field, message }) => (field && !message.includes(field) ? `${field}: ${message}` : message))
+        .join('\ntasche: '),
+      2,
+    );
   }
 }
 

@@ -1,8 +1,21 @@
 import { spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import {
-  accessSync, chownSync, constants, existsSync, mkdirSync, readFileSync, readdirSync, readlinkSync, realpathSync, renameSync, rmSync, rmdirSync,
-  statSync, statfsSync, writeFileSync,
+  accessSync,
+  chownSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  readlinkSync,
+  realpathSync,
+  renameSync,
+  rmSync,
+  rmdirSync,
+  statSync,
+  statfsSync,
+  writeFileSync,
 } from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
@@ -18,7 +31,10 @@ export interface Cluster {
   stop: () => void;
 }
 
-interface Remembered { port: number; password: string }
+interface Remembered {
+  port: number;
+  password: string;
+}
 
 const DEBIAN_POSTGRES = '/usr/lib/postgresql';
 const LEAST_FREE_MB = 200;
@@ -63,10 +79,23 @@ export async function startCluster(folder: string): Promise<Cluster> {
 function startPostmaster(data: string, bin: string, port: number): void {
   const log = path.join(data, 'server.log');
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=128MB -c max_connections=60`;
-  const started = asPostgres(path.join(bin, 'pg_ctl'), ['start', '-w', '-t', '60', '-D', data, '-l', log, '-o', options]);
+  const started = asPostgres(path.join(bin, 'pg_ctl'), [
+    'start',
+    '-w',
+    '-t',
+    '60',
+    '-D',
+    data,
+    '-l',
+    log,
+    '-o',
+    options,
+  ]);
   if (started.status === 0) return;
   const said = asPostgres('tail', ['-n', '4', log]).stdout?.trim() ?? '';
-  throw new Stop(`the database in ${data} did not start: ${said || started.stderr}. If that can't be mended, --reset makes a new one (and loses its data).`);
+  throw new Stop(
+    `the database in ${data} did not start: ${said || started.stderr}. If that can't be mended, --reset makes a new one (and loses its data).`,
+  );
 }
 
 /** Stops the cluster, where it runs; never a process that is not its own. */
@@ -83,17 +112,24 @@ function clusterIn(folder: string): 'whole' | 'nothing' {
   const data = path.join(folder, 'postgres');
   const found = entriesOf(data);
   const isRemembered = existsSync(path.join(folder, 'cluster.json'));
-  const untouched = 'Nothing was touched. --reset empties the folder and makes a new one (and loses its data).';
+  const untouched =
+    'Nothing was touched. --reset empties the folder and makes a new one (and loses its data).';
   if (found === undefined || found.length === 0) {
     const cutShort = entriesOf(path.join(folder, UNFINISHED))?.includes(MARK) === true;
     if (!isRemembered || cutShort) return 'nothing';
-    throw new Stop(`${path.join(folder, 'cluster.json')} tells of a database, but ${data} is ${found ? 'empty' : 'missing'}. Is a disk not mounted? Put it back. ${untouched}`);
+    throw new Stop(
+      `${path.join(folder, 'cluster.json')} tells of a database, but ${data} is ${found ? 'empty' : 'missing'}. Is a disk not mounted? Put it back. ${untouched}`,
+    );
   }
   if (!found.includes('PG_VERSION')) {
-    throw new Stop(`${data} holds files, but no PG_VERSION, so it is no whole database. If only that file is lost, write the number of PostgreSQL's version into it (15); else put a backup back. ${untouched}`);
+    throw new Stop(
+      `${data} holds files, but no PG_VERSION, so it is no whole database. If only that file is lost, write the number of PostgreSQL's version into it (15); else put a backup back. ${untouched}`,
+    );
   }
   if (!isRemembered) {
-    throw new Stop(`${data} holds a database, but ${path.join(folder, 'cluster.json')}, which says how to reach it, is missing. Put it back, or choose another folder with --data. ${untouched}`);
+    throw new Stop(
+      `${data} holds a database, but ${path.join(folder, 'cluster.json')}, which says how to reach it, is missing. Put it back, or choose another folder with --data. ${untouched}`,
+    );
   }
   return 'whole';
 }
@@ -105,7 +141,9 @@ function entriesOf(folder: string): string[] | undefined {
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     if (code === 'ENOENT') return undefined;
-    throw new Stop(`${folder} can't be read (${code}), so nothing in it was touched. Make it readable, or choose another folder with --data.`);
+    throw new Stop(
+      `${folder} can't be read (${code}), so nothing in it was touched. Make it readable, or choose another folder with --data.`,
+    );
   }
 }
 
@@ -115,11 +153,19 @@ export function resetCluster(folder: string): void {
   requireNoOther(folder);
   const data = path.join(folder, 'postgres');
   const found = entriesOf(data) ?? [];
-  const isOurs = found.length === 0 || found.includes('PG_VERSION') || found.includes('global') || existsSync(path.join(folder, 'cluster.json'));
-  if (!isOurs) throw new Stop(`${data} holds files that are no database of Tasche's, so --reset leaves them alone. Choose another folder with --data.`);
+  const isOurs =
+    found.length === 0 ||
+    found.includes('PG_VERSION') ||
+    found.includes('global') ||
+    existsSync(path.join(folder, 'cluster.json'));
+  if (!isOurs)
+    throw new Stop(
+      `${data} holds files that are no database of Tasche's, so --reset leaves them alone. Choose another folder with --data.`,
+    );
   const bin = binFolder();
   if (bin) stopPostmaster(data, bin);
-  for (const name of ['postgres', UNFINISHED, 'cluster.json', 'owner.pid']) rmSync(path.join(folder, name), { recursive: true, force: true });
+  for (const name of ['postgres', UNFINISHED, 'cluster.json', 'owner.pid'])
+    rmSync(path.join(folder, name), { recursive: true, force: true });
 }
 
 /**
@@ -136,7 +182,10 @@ function runningPostmaster(data: string): { pid: number; port: number } | undefi
 /** A process that works in the cluster's folder. */
 function processIn(data: string): number | undefined {
   const real = realpathSync(data);
-  return readdirSync('/proc').map(Number).filter((pid) => pid > 1).find((pid) => workingFolder(pid) === real);
+  return readdirSync('/proc')
+    .map(Number)
+    .filter((pid) => pid > 1)
+    .find((pid) => workingFolder(pid) === real);
 }
 
 function readPostmasterFile(data: string): string[] {
@@ -160,9 +209,13 @@ async function forgetStalePostmaster(data: string): Promise<void> {
   const file = path.join(data, 'postmaster.pid');
   if (!existsSync(file)) return;
   // Its helpers end by themselves, a moment after a server that was killed.
-  for (const start = Date.now(); processIn(data) !== undefined && Date.now() - start < HELPERS_END_MS;) await wait(100);
+  for (const start = Date.now(); processIn(data) !== undefined && Date.now() - start < HELPERS_END_MS;)
+    await wait(100);
   const holder = processIn(data);
-  if (holder !== undefined) throw new Stop(`process ${holder} works in ${data}, though its postmaster.pid names another; end that process first.`);
+  if (holder !== undefined)
+    throw new Stop(
+      `process ${holder} works in ${data}, though its postmaster.pid names another; end that process first.`,
+    );
   console.log('tasche: the database was not stopped cleanly; it recovers by itself');
   rmSync(file);
 }
@@ -190,7 +243,9 @@ function asPostgres(program: string, args: readonly string[], input?: string) {
 
 function binFolder(): string | undefined {
   if (!existsSync(DEBIAN_POSTGRES)) return undefined;
-  const versions = readdirSync(DEBIAN_POSTGRES).filter((name) => existsSync(path.join(DEBIAN_POSTGRES, name, 'bin/initdb')));
+  const versions = readdirSync(DEBIAN_POSTGRES).filter((name) =>
+    existsSync(path.join(DEBIAN_POSTGRES, name, 'bin/initdb')),
+  );
   const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
   return newest && path.join(DEBIAN_POSTGRES, newest, 'bin');
 }
@@ -200,13 +255,20 @@ function prepareFolder(folder: string): void {
     mkdirSync(folder, { recursive: true, mode: 0o755 });
     accessSync(folder, constants.W_OK);
   } catch (error) {
-    throw new Stop(`the data folder ${folder} can't be written (${(error as NodeJS.ErrnoException).code}); choose another with --data.`);
+    throw new Stop(
+      `the data folder ${folder} can't be written (${(error as NodeJS.ErrnoException).code}); choose another with --data.`,
+    );
   }
   const { bavail, bsize } = statfsSync(folder);
   const freeMb = Math.floor((bavail * bsize) / 1024 / 1024);
-  if (freeMb < LEAST_FREE_MB) throw new Stop(`the disk under ${folder} has ${freeMb} MB left and the database needs ${LEAST_FREE_MB}; free some, or choose another with --data.`);
+  if (freeMb < LEAST_FREE_MB)
+    throw new Stop(
+      `the disk under ${folder} has ${freeMb} MB left and the database needs ${LEAST_FREE_MB}; free some, or choose another with --data.`,
+    );
   if (isRoot() && asPostgres('test', ['-x', folder]).status !== 0) {
-    throw new Stop(`the postgres user can't enter ${folder}; choose a folder it can reach with --data, such as /var/lib/tasche.`);
+    throw new Stop(
+      `the postgres user can't enter ${folder}; choose a folder it can reach with --data, such as /var/lib/tasche.`,
+    );
   }
 }
 
@@ -218,7 +280,9 @@ function requireNoOther(folder: string): void {
   if (!existsSync(ownerFile(folder))) return;
   const pid = Number(readFileSync(ownerFile(folder), 'utf8'));
   if (pid !== process.pid && isTasche(pid)) {
-    throw new Stop(`another Tasche (process ${pid}) is using ${folder}; stop it, or choose another folder with --data.`);
+    throw new Stop(
+      `another Tasche (process ${pid}) is using ${folder}; stop it, or choose another folder with --data.`,
+    );
   }
 }
 
@@ -236,7 +300,9 @@ async function makeCluster(folder: string, data: string, bin: string): Promise<R
   const aside = path.join(folder, UNFINISHED);
   const left = entriesOf(aside);
   if (left && left.length > 0 && !left.includes(MARK)) {
-    throw new Stop(`${aside} holds files Tasche did not make, so it was not touched. Move it away, or choose another folder with --data.`);
+    throw new Stop(
+      `${aside} holds files Tasche did not make, so it was not touched. Move it away, or choose another folder with --data.`,
+    );
   }
   if (left) rmSync(aside, { recursive: true, force: true });
   const making = path.join(aside, 'postgres');
@@ -255,7 +321,11 @@ async function makeCluster(folder: string, data: string, bin: string): Promise<R
     'create database tasche owner tasche',
   ];
   for (const statement of sql) {
-    const done = asPostgres(path.join(bin, 'postgres'), ['--single', '-D', making, 'postgres'], `${statement}\n`);
+    const done = asPostgres(
+      path.join(bin, 'postgres'),
+      ['--single', '-D', making, 'postgres'],
+      `${statement}\n`,
+    );
     if (done.status !== 0) throw new Stop(`PostgreSQL could not prepare its cluster: ${done.stderr}`);
   }
   remember(folder, remembered);
@@ -269,12 +339,23 @@ function initialise(aside: string, making: string, bin: string): void {
   const passwordFile = path.join(aside, 'initial-password');
   writeFileSync(passwordFile, randomBytes(18).toString('base64url'), { mode: 0o600 });
   if (isRoot()) chownSync(passwordFile, postgresUser().uid, postgresUser().gid);
-  const made = asPostgres(path.join(bin, 'initdb'),
-    ['-D', making, '-U', 'admin', '-E', 'UTF8', '--locale=C.UTF-8', '--auth=scram-sha-256', `--pwfile=${passwordFile}`]);
+  const made = asPostgres(path.join(bin, 'initdb'), [
+    '-D',
+    making,
+    '-U',
+    'admin',
+    '-E',
+    'UTF8',
+    '--locale=C.UTF-8',
+    '--auth=scram-sha-256',
+    `--pwfile=${passwordFile}`,
+  ]);
   rmSync(passwordFile, { force: true });
   if (made.status === 0) return;
   rmSync(aside, { recursive: true, force: true });
-  throw new Stop(`PostgreSQL could not make its cluster in ${making}: ${(made.stderr ?? '').trim().split('\n').slice(-1)[0]}`);
+  throw new Stop(
+    `PostgreSQL could not make its cluster in ${making}: ${(made.stderr ?? '').trim().split('\n').slice(-1)[0]}`,
+  );
 }
 
 function postgresUser(): { uid: number; gid: number } {
@@ -287,13 +368,21 @@ function recall(folder: string): Remembered {
   const file = path.join(folder, 'cluster.json');
   try {
     const { port, password } = JSON.parse(readFileSync(file, 'utf8')) as Partial<Remembered>;
-    if (Number.isInteger(port) && port! > 0 && port! <= 65_535 && typeof password === 'string' && /^[\w-]{8,200}$/.test(password)) {
+    if (
+      Number.isInteger(port) &&
+      port! > 0 &&
+      port! <= 65_535 &&
+      typeof password === 'string' &&
+      /^[\w-]{8,200}$/.test(password)
+    ) {
       return { port: port!, password };
     }
   } catch {
     // Said below, in the same words.
   }
-  throw new Stop(`${file}, which says how to reach the database, can't be read; put it back from a backup, or use --reset (which loses the data).`);
+  throw new Stop(
+    `${file}, which says how to reach the database, can't be read; put it back from a backup, or use --reset (which loses the data).`,
+  );
 }
 
 function remember(folder: string, remembered: Remembered): void {

@@ -11,11 +11,16 @@ export function ensureDebian(what: string, packageName: string, isThere: () => b
   }
   const isRoot = process.getuid?.() === 0;
   if (!isRoot && spawnSync('sudo', ['-n', 'true']).status !== 0) {
-    throw new Stop(`${what} is missing and only root can install it; run once: sudo apt-get install ${packageName}`);
+    throw new Stop(
+      `${what} is missing and only root can install it; run once: sudo apt-get install ${packageName}`,
+    );
   }
-  const run = (...args: string[]) => spawnSync(isRoot ? 'apt-get' : 'sudo', isRoot ? args : ['-n', 'apt-get', ...args], {
-    encoding: 'utf8', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }, maxBuffer: 64 * 1024 * 1024,
-  });
+  const run = (...args: string[]) =>
+    spawnSync(isRoot ? 'apt-get' : 'sudo', isRoot ? args : ['-n', 'apt-get', ...args], {
+      encoding: 'utf8',
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      maxBuffer: 64 * 1024 * 1024,
+    });
   const install = ['install', '-y', '--no-install-recommends', packageName];
   let done = run(...install);
   if (done.status !== 0) {

@@ -34,16 +34,32 @@ async function main(): Promise<void> {
     case 'demo':
     case 'start': {
       const { serve } = await import('./serve.js');
-      return serve({ demo: name === 'demo', port: readPort(values.port), data: values.data, reset: values.reset ?? false });
+      return serve({
+        demo: name === 'demo',
+        port: readPort(values.port),
+        data: values.data,
+        reset: values.reset ?? false,
+      });
     }
-    case 'calc': return (await import('./calc.js')).calc(rest[0]);
-    case 'test': return (await import('./test.js')).test(values.only);
-    case 'validate': return (await import('./validate.js')).validate();
-    case 'bench': return (await import('./bench.js')).bench(values.only);
-    case 'fit': return (await import('./fit-flight.js')).fitFlight();
-    case 'fuzz': return (await import('./fuzz.js')).fuzz({ kills: values.kills ?? false, seed: Number(values.seed ?? 1) });
-    case 'screenshots': return (await import('./screenshots.js')).screenshots();
-    default: throw new Stop(`there is no "${name}" here.\n\n${USAGE}`, 2);
+    case 'calc':
+      return (await import('./calc.js')).calc(rest[0]);
+    case 'test':
+      return (await import('./test.js')).test(values.only);
+    case 'validate':
+      return (await import('./validate.js')).validate();
+    case 'bench':
+      return (await import('./bench.js')).bench(values.only);
+    case 'fit':
+      return (await import('./fit-flight.js')).fitFlight();
+    case 'fuzz':
+      return (await import('./fuzz.js')).fuzz({
+        kills: values.kills ?? false,
+        seed: Number(values.seed ?? 1),
+      });
+    case 'screenshots':
+      return (await import('./screenshots.js')).screenshots();
+    default:
+      throw new Stop(`there is no "${name}" here.\n\n${USAGE}`, 2);
   }
 }
 
@@ -52,7 +68,13 @@ function readArguments() {
     return parseArgs({
       allowPositionals: true,
       options: {
-        port: { type: 'string' }, data: { type: 'string' }, reset: { type: 'boolean' }, only: { type: 'string' }, kills: { type: 'boolean' }, seed: { type: 'string' }, help: { type: 'boolean', short: 'h' },
+        port: { type: 'string' },
+        data: { type: 'string' },
+        reset: { type: 'boolean' },
+        only: { type: 'string' },
+        kills: { type: 'boolean' },
+        seed: { type: 'string' },
+        help: { type: 'boolean', short: 'h' },
       },
     });
   } catch (error) {
@@ -62,7 +84,8 @@ function readArguments() {
 
 function readPort(text: string | undefined): number {
   const port = Number(text ?? 4310);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Stop(`--port must be between 1 and 65535, got "${text}".`, 2);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Stop(`--port must be between 1 and 65535, got "${text}".`, 2);
   return port;
 }
 

@@ -13,7 +13,16 @@ const DAVOR = '/players/7a5c4e00-0001-4000-8000-000000000000';
 const SKARVOY = 'temp=8&alt=6&hum=78&wind=8&ground=firm&grass=fescue';
 
 /** `open` opens the club of that name first; `click` presses the button that bears these words. */
-const PICTURES: readonly { file: string; address: string; scheme?: 'dark'; width?: number; height?: number; open?: string; click?: string; steps?: (page: Page) => Promise<void> }[] = [
+const PICTURES: readonly {
+  file: string;
+  address: string;
+  scheme?: 'dark';
+  width?: number;
+  height?: number;
+  open?: string;
+  click?: string;
+  steps?: (page: Page) => Promise<void>;
+}[] = [
   { file: 'roster', address: '/roster' },
   { file: 'bag', address: `${DAVOR}/bag` },
   { file: 'bag-dark', address: `${DAVOR}/bag`, scheme: 'dark' },
@@ -46,16 +55,31 @@ async function live(page: Page): Promise<void> {
   await page.getByRole('table', { name: 'Shots one by one' }).locator('tbody tr').nth(9).waitFor();
 }
 
-const FILE = ['Session export;;;;;;', 'Date;Club;Ball Speed;Launch Angle;Spin Rate;Carry Distance;Lateral', ';;[mph];[deg];[rpm];[yds];[yds]', '18.11.2026 10:01;7i;133,2;16,4;7010;195,5;3,1 L', '18.11.2026 10:02;7 Iron;134,0;16,0;6890;197,0;2 R',
-  '18.11.2026 10:05;SW;87,6;29,7;fast;110,5;1 R', '19.11.2026 09:00;Drv;190,4;9,9;2600;301,0;14 L', '19.11.2026 09:01;Drv;191,0;9,2;2550;903;4 R', '19.11.2026 09:02;club 9;122;21;8100;165;0'].join('\r\n');
+const FILE = [
+  'Session export;;;;;;',
+  'Date;Club;Ball Speed;Launch Angle;Spin Rate;Carry Distance;Lateral',
+  ';;[mph];[deg];[rpm];[yds];[yds]',
+  '18.11.2026 10:01;7i;133,2;16,4;7010;195,5;3,1 L',
+  '18.11.2026 10:02;7 Iron;134,0;16,0;6890;197,0;2 R',
+  '18.11.2026 10:05;SW;87,6;29,7;fast;110,5;1 R',
+  '19.11.2026 09:00;Drv;190,4;9,9;2600;301,0;14 L',
+  '19.11.2026 09:01;Drv;191,0;9,2;2550;903;4 R',
+  '19.11.2026 09:02;club 9;122;21;8100;165;0',
+].join('\r\n');
 
 async function bringFile(page: Page): Promise<void> {
-  await page.getByLabel('File of a launch monitor').setInputFiles({ name: 'export.csv', mimeType: 'text/csv', buffer: Buffer.from(FILE) });
+  await page
+    .getByLabel('File of a launch monitor')
+    .setInputFiles({ name: 'export.csv', mimeType: 'text/csv', buffer: Buffer.from(FILE) });
   await page.getByRole('heading', { name: 'What would come of it' }).waitFor();
 }
 
 async function compare(page: Page): Promise<void> {
-  for (const build of ['Hybrid 3', 'Driving iron', '5 wood']) await page.getByRole('group', { name: 'Builds' }).getByRole('button', { name: new RegExp(`^${build}`) }).click();
+  for (const build of ['Hybrid 3', 'Driving iron', '5 wood'])
+    await page
+      .getByRole('group', { name: 'Builds' })
+      .getByRole('button', { name: new RegExp(`^${build}`) })
+      .click();
   await page.locator('.pair').nth(1).waitFor();
 }
 
@@ -111,7 +135,14 @@ export async function screenshots(): Promise<void> {
     }
     const pdf = await (await fetch(`http://127.0.0.1:${port}/api${DAVOR}/sheet.pdf`)).arrayBuffer();
     writeFileSync(path.join(data, 'sheet.pdf'), Buffer.from(pdf));
-    spawnSync('pdftoppm', ['-png', '-r', '110', '-singlefile', path.join(data, 'sheet.pdf'), path.join(folder, 'spec-sheet-pdf')]);
+    spawnSync('pdftoppm', [
+      '-png',
+      '-r',
+      '110',
+      '-singlefile',
+      path.join(data, 'sheet.pdf'),
+      path.join(folder, 'spec-sheet-pdf'),
+    ]);
     console.log('tasche: docs/screenshots/spec-sheet-pdf.png');
   } finally {
     await browser.close();

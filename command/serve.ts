@@ -15,10 +15,13 @@ export interface ServeOptions {
 export async function serve({ demo, port, data, reset }: ServeOptions): Promise<void> {
   const root = process.cwd();
   const host = process.env.TASCHE_HOST ?? '127.0.0.1';
-  if (!(await isFree(port))) throw new Stop(`port ${port} is taken; stop what uses it, or choose another with --port.`);
+  if (!(await isFree(port)))
+    throw new Stop(`port ${port} is taken; stop what uses it, or choose another with --port.`);
   const given = process.env.DATABASE_URL || undefined;
-  if (given && (data !== undefined || reset)) throw new Stop('--data and --reset are for Tasche\'s own database; DATABASE_URL names another.', 2);
-  const folder = data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
+  if (given && (data !== undefined || reset))
+    throw new Stop("--data and --reset are for Tasche's own database; DATABASE_URL names another.", 2);
+  const folder =
+    data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
   if (!given && reset) resetCluster(folder);
 
   const named = namedMonitor();
@@ -42,21 +45,48 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
   try {
     const [webFolder] = await Promise.all([
       buildWeb(root),
-      given ? undefined : startCluster(folder).then((started) => { cluster = started; }),
-      demo && !named ? startMonitor().then((started) => { monitor = started; }) : undefined,
-      demo && !weatherAt ? startWeather().then((started) => { weather = started; weatherAt = `http://${started.host}:${started.port}`; }) : undefined,
+      given
+        ? undefined
+        : startCluster(folder).then((started) => {
+            cluster = started;
+          }),
+      demo && !named
+        ? startMonitor().then((started) => {
+            monitor = started;
+          })
+        : undefined,
+      demo && !weatherAt
+        ? startWeather().then((started) => {
+            weather = started;
+            weatherAt = `http://${started.host}:${started.port}`;
+          })
+        : undefined,
     ]);
     const { startServer } = await import('../server/src/start-server.js');
-    closeServer = await startServer({ databaseUrl: given ?? cluster!.url, host, port, webFolder, demo, ...((named ?? monitor) && { monitor: (named ?? monitor)! }), ...(weatherAt && { weatherAt }), hosts: namedHosts() });
+    closeServer = await startServer({
+      databaseUrl: given ?? cluster!.url,
+      host,
+      port,
+      webFolder,
+      demo,
+      ...((named ?? monitor) && { monitor: (named ?? monitor)! }),
+      ...(weatherAt && { weatherAt }),
+      hosts: namedHosts(),
+    });
   } catch (error) {
     monitor?.stop();
     weather?.stop();
     cluster?.stop();
     if ((error as { name?: string }).name === 'UnfitDatabase') throw new Stop((error as Error).message);
-    if (given && isUnreachable(error)) throw new Stop(`the database at DATABASE_URL does not answer (${(error as Error).message}); check the address and that it is up.`);
+    if (given && isUnreachable(error))
+      throw new Stop(
+        `the database at DATABASE_URL does not answer (${(error as Error).message}); check the address and that it is up.`,
+      );
     throw error;
   }
-  console.log(`tasche: ready on http://${host}:${port}${demo ? '  (demo data: the Meridian Swing)' : ''}   Ctrl-C stops it`);
+  console.log(
+    `tasche: ready on http://${host}:${port}${demo ? '  (demo data: the Meridian Swing)' : ''}   Ctrl-C stops it`,
+  );
 }
 
 function isUnreachable(error: unknown): boolean {
@@ -66,7 +96,10 @@ function isUnreachable(error: unknown): boolean {
 
 /** Host names the server is told to serve besides loopback: TASCHE_HOSTS, parted by commas. */
 function namedHosts(): string[] {
-  const names = (process.env.TASCHE_HOSTS ?? '').split(',').map((name) => name.trim()).filter(Boolean);
+  const names = (process.env.TASCHE_HOSTS ?? '')
+    .split(',')
+    .map((name) => name.trim())
+    .filter(Boolean);
   const bad = names.find((name) => !/^[a-z0-9.[\]:-]+$/i.test(name));
   if (bad !== undefined) throw new Stop(`TASCHE_HOSTS must be host names parted by commas, got "${bad}".`, 2);
   return names;

@@ -1,17 +1,26 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { Stop } from './stop.js';
 
-export interface StartedStandIn { host: string; port: number; stop: () => void }
+export interface StartedStandIn {
+  host: string;
+  port: number;
+  stop: () => void;
+}
 
 /** Starts a stand-in as a program of its own; it ends with this one, however this one ends. */
 async function start(name: 'launch-monitor' | 'weather', args: readonly string[]): Promise<StartedStandIn> {
-  const child: ChildProcess = fork(`standins/${name}/main.ts`, [...args], { execArgv: ['--import', 'tsx'], stdio: ['ignore', 'pipe', 'inherit', 'ipc'] });
+  const child: ChildProcess = fork(`standins/${name}/main.ts`, [...args], {
+    execArgv: ['--import', 'tsx'],
+    stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
+  });
   const port = await new Promise<number>((resolve, reject) => {
     child.stdout!.on('data', (chunk: Buffer) => {
       const match = /listening on 127\.0\.0\.1:(\d+)/.exec(chunk.toString());
       if (match) resolve(Number(match[1]));
     });
-    child.once('exit', (code) => { reject(new Stop(`the stand-in ${name} did not start (exit ${code}).`)); });
+    child.once('exit', (code) => {
+      reject(new Stop(`the stand-in ${name} did not start (exit ${code}).`));
+    });
   });
   return { host: '127.0.0.1', port, stop: () => child.kill('SIGTERM') };
 }
@@ -30,7 +39,8 @@ export function namedMonitor(): { host: string; port: number } | undefined {
   const named = process.env.TASCHE_MONITOR;
   if (!named) return undefined;
   const match = /^(.+):(\d{1,5})$/.exec(named);
-  if (!match || Number(match[2]) > 65_535) throw new Stop(`TASCHE_MONITOR must be host:port, got "${named}".`, 2);
+  if (!match || Number(match[2]) > 65_535)
+    throw new Stop(`TASCHE_MONITOR must be host:port, got "${named}".`, 2);
   return { host: match[1]!, port: Number(match[2]) };
 }
 
@@ -38,6 +48,10 @@ export function namedMonitor(): { host: string; port: number } | undefined {
 export function namedWeather(): string | undefined {
   const named = process.env.TASCHE_WEATHER;
   if (!named) return undefined;
-  if (!/^https?:\/\//.test(named) || !URL.canParse(named)) throw new Stop(`TASCHE_WEATHER must be an address that begins with http:// or https://, got "${named}".`, 2);
+  if (!/^https?:\/\//.test(named) || !URL.canParse(named))
+    throw new Stop(
+      `TASCHE_WEATHER must be an address that begins with http:// or https://, got "${named}".`,
+      2,
+    );
   return named;
 }

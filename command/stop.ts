@@ -2,7 +2,10 @@
 export class Stop extends Error {
   override readonly name = 'Stop';
 
-  constructor(message: string, readonly exitCode = 1) {
+  constructor(
+    message: string,
+    readonly exitCode = 1,
+  ) {
     super(message);
   }
 }

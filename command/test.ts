@@ -8,21 +8,27 @@ import { fuzzWords } from './fuzz.js';
 import { fuzzRequests } from './fuzz/fuzz-requests.js';
 import { Stop } from './stop.js';
 
-interface Counts { passed: number; failed: number }
+interface Counts {
+  passed: number;
+  failed: number;
+}
 type Part = () => Promise<Counts> | Counts;
 
 const PARTS: Record<string, Part> = { types, lint, imports, unit, fuzz, browser };
 
 /** `./tasche test`: every check, one after the other; the last line counts them. */
 export async function test(only: string | undefined): Promise<void> {
-  if (only !== undefined && !Object.hasOwn(PARTS, only)) throw new Stop(`--only takes one of: ${Object.keys(PARTS).join(', ')}.`, 2);
+  if (only !== undefined && !Object.hasOwn(PARTS, only))
+    throw new Stop(`--only takes one of: ${Object.keys(PARTS).join(', ')}.`, 2);
   const total: Counts = { passed: 0, failed: 0 };
   for (const [name, part] of Object.entries(PARTS)) {
     if (only !== undefined && name !== only) continue;
     const started = Date.now();
     console.log(`\n== ${name}`);
     const { passed, failed } = await part();
-    console.log(`== ${name}: ${passed} passed, ${failed} failed, ${((Date.now() - started) / 1000).toFixed(0)} s`);
+    console.log(
+      `== ${name}: ${passed} passed, ${failed} failed, ${((Date.now() - started) / 1000).toFixed(0)} s`,
+    );
     total.passed += passed;
     total.failed += failed;
   }
@@ -32,7 +38,10 @@ export async function test(only: string | undefined): Promise<void> {
 
 /** Runs a tool of the packages, its output straight through. */
 function tool(name: string, args: readonly string[], env: NodeJS.ProcessEnv = {}): boolean {
-  const done = spawnSync(path.resolve('node_modules/.bin', name), args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } });
+  const done = spawnSync(path.resolve('node_modules/.bin', name), args, {
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
   return done.status === 0;
 }
 
@@ -49,7 +58,13 @@ async function tools(all: readonly (readonly [string, readonly string[]])[]): Pr
       const mine = next++;
       const [name, args] = all[mine]!;
       results[mine] = await new Promise<boolean>((resolve) => {
-        spawn(path.resolve('node_modules/.bin', name), args, { stdio: ['ignore', 'inherit', 'inherit'] }).once('exit', (code) => { resolve(code === 0); }).once('error', () => { resolve(false); });
+        spawn(path.resolve('node_modules/.bin', name), args, { stdio: ['ignore', 'inherit', 'inherit'] })
+          .once('exit', (code) => {
+            resolve(code === 0);
+          })
+          .once('error', () => {
+            resolve(false);
+          });
       });
     }
   };
@@ -58,7 +73,14 @@ async function tools(all: readonly (readonly [string, readonly string[]])[]): Pr
 }
 
 async function types(): Promise<Counts> {
-  return counted(await tools([['vue-tsc', ['-p', 'web']], ...['server', 'command', 'e2e', 'contract', 'standins', 'core'].map((part) => ['tsc', ['-p', part]] as const)]));
+  return counted(
+    await tools([
+      ['vue-tsc', ['-p', 'web']],
+      ...['server', 'command', 'e2e', 'contract', 'standins', 'core'].map(
+        (part) => ['tsc', ['-p', part]] as const,
+      ),
+    ]),
+  );
 }
 
 function lint(): Counts {
@@ -66,13 +88,28 @@ function lint(): Counts {
 }
 
 function imports(): Counts {
-  return counted([tool('depcruise', ['--config', '.dependency-cruiser.cjs', 'core/src', 'contract/src', 'server/src', 'web/src', 'standins/launch-monitor', 'standins/weather', 'command'])]);
+  return counted([
+    tool('depcruise', [
+      '--config',
+      '.dependency-cruiser.cjs',
+      'core/src',
+      'contract/src',
+      'server/src',
+      'web/src',
+      'standins/launch-monitor',
+      'standins/weather',
+      'command',
+    ]),
+  ]);
 }
 
 function unit(): Counts {
   const report = path.join(os.tmpdir(), `tasche-unit-${process.pid}.json`);
   const ok = tool('vitest', ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`]);
-  const counts = readReport(report, (json: { numPassedTests: number; numFailedTests: number }) => ({ passed: json.numPassedTests, failed: json.numFailedTests }));
+  const counts = readReport(report, (json: { numPassedTests: number; numFailedTests: number }) => ({
+    passed: json.numPassedTests,
+    failed: json.numFailedTests,
+  }));
   return ok || counts.failed > 0 ? counts : { ...counts, failed: 1 };
 }
 
@@ -92,8 +129,18 @@ async function browser(): Promise<Counts> {
   const port = await freePort();
   const server = await startDemo(port, data);
   try {
-    const ok = tool('playwright', ['test', '-c', 'e2e/playwright.config.ts'], { TASCHE_URL: `http://127.0.0.1:${port}`, TASCHE_DATA: data, TASCHE_BROWSER_REPORT: report });
-    const counts = readReport(report, ({ stats }: { stats: { expected: number; unexpected: number; flaky: number } }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }));
+    const ok = tool('playwright', ['test', '-c', 'e2e/playwright.config.ts'], {
+      TASCHE_URL: `http://127.0.0.1:${port}`,
+      TASCHE_DATA: data,
+      TASCHE_BROWSER_REPORT: report,
+    });
+    const counts = readReport(
+      report,
+      ({ stats }: { stats: { expected: number; unexpected: number; flaky: number } }) => ({
+        passed: stats.expected + stats.flaky,
+        failed: stats.unexpected,
+      }),
+    );
     return ok || counts.failed > 0 ? counts : { ...counts, failed: 1 };
   } finally {
     await stopServer(server);
@@ -106,16 +153,26 @@ export async function startDemo(port: number, data: string): Promise<ChildProces
   // The simulated player of tests and pictures does not stop to think.
   const environment: NodeJS.ProcessEnv = { TASCHE_MONITOR_EVERY: '80', ...process.env };
   delete environment.DATABASE_URL;
-  const server = spawn(process.execPath, [...process.execArgv, 'command/main.ts', 'demo', '--port', String(port), '--data', data], { stdio: ['ignore', 'pipe', 'inherit'], env: environment });
+  const server = spawn(
+    process.execPath,
+    [...process.execArgv, 'command/main.ts', 'demo', '--port', String(port), '--data', data],
+    { stdio: ['ignore', 'pipe', 'inherit'], env: environment },
+  );
   await new Promise<void>((resolve, reject) => {
-    server.stdout.on('data', (chunk: Buffer) => { if (chunk.toString().includes('ready on')) resolve(); });
-    server.once('exit', (code) => { reject(new Stop(`the demo did not start (exit ${code}).`)); });
+    server.stdout.on('data', (chunk: Buffer) => {
+      if (chunk.toString().includes('ready on')) resolve();
+    });
+    server.once('exit', (code) => {
+      reject(new Stop(`the demo did not start (exit ${code}).`));
+    });
   });
   return server;
 }
 
 export async function stopServer(server: ChildProcess): Promise<void> {
-  const gone = new Promise((resolve) => { server.once('exit', resolve); });
+  const gone = new Promise((resolve) => {
+    server.once('exit', resolve);
+  });
   server.kill('SIGTERM');
   await gone;
 }

@@ -7,5 +7,7 @@ export function validate(): void {
   const sections = validation();
   writeFileSync(path.resolve('docs/validation.md'), validationPage(sections));
   const rows = sections.flatMap((section) => section.rows);
-  console.log(`tasche: docs/validation.md, ${rows.filter((row) => row.met).length} of ${rows.length} rows met`);
+  console.log(
+    `tasche: docs/validation.md, ${rows.filter((row) => row.met).length} of ${rows.length} rows met`,
+  );
 }

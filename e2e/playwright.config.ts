@@ -8,16 +8,29 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   workers: 2,
   // What takes the database away from everybody runs when everybody is done.
-  projects: [{ name: 'jobs', testIgnore: /faults/ }, { name: 'faults', testMatch: /faults/, dependencies: ['jobs'] }],
+  projects: [
+    { name: 'jobs', testIgnore: /faults/ },
+    { name: 'faults', testMatch: /faults/, dependencies: ['jobs'] },
+  ],
   fullyParallel: false,
-  reporter: [['list'], ['json', { outputFile: process.env.TASCHE_BROWSER_REPORT ?? '../test-results/report.json' }]],
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.TASCHE_BROWSER_REPORT ?? '../test-results/report.json' }],
+  ],
   outputDir: '../test-results',
   use: {
     baseURL: process.env.TASCHE_URL ?? 'http://127.0.0.1:4310',
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
     },
     permissions: ['clipboard-read', 'clipboard-write'],
     screenshot: 'only-on-failure',

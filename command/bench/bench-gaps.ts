@@ -4,9 +4,19 @@ import { percentile, report } from './figure.js';
 /** A locker as large as they come, every club with a full and a soft shot. */
 export function fortyClubs(): LadderClub[] {
   return Array.from({ length: 40 }, (_club, i) => ({
-    id: `c${i}`, name: `club ${i}`, kind: (i < 10 ? 'fairway' : i < 30 ? 'iron' : 'wedge') as ClubKind, loftDeg: 9 + i * 1.3,
+    id: `c${i}`,
+    name: `club ${i}`,
+    kind: (i < 10 ? 'fairway' : i < 30 ? 'iron' : 'wedge') as ClubKind,
+    loftDeg: 9 + i * 1.3,
     shots: {
-      full: { carryM: 260 - i * 5.2, source: 'measured' as const, shots: 8 + (i % 20), spreadM: 4 + (i % 3), apexM: 28, landDeg: 45 },
+      full: {
+        carryM: 260 - i * 5.2,
+        source: 'measured' as const,
+        shots: 8 + (i % 20),
+        spreadM: 4 + (i % 3),
+        apexM: 28,
+        landDeg: 45,
+      },
       soft: { carryM: 254 - i * 5.2, source: 'measured' as const, shots: 12, spreadM: 4 },
     },
   }));
@@ -21,5 +31,10 @@ export function benchGaps(): void {
     return performance.now() - start;
   });
   const median = percentile(times, 0.5);
-  report('gaps on 40 measured clubs', `median ${median.toFixed(3)} ms, 95th ${percentile(times, 0.95).toFixed(3)} ms of 1000`, 'under 1 ms', median < 1);
+  report(
+    'gaps on 40 measured clubs',
+    `median ${median.toFixed(3)} ms, 95th ${percentile(times, 0.95).toFixed(3)} ms of 1000`,
+    'under 1 ms',
+    median < 1,
+  );
 }

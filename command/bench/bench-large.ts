@@ -11,30 +11,47 @@ const CLIENTS = 20;
 const REQUESTS_EACH = 30;
 const MAX_P95_MS = 100;
 
-interface Endpoint { name: string; method?: 'POST'; path: (i: number) => string; body?: (i: number) => object }
+interface Endpoint {
+  name: string;
+  method?: 'POST';
+  path: (i: number) => string;
+  body?: (i: number) => object;
+}
 
 /** Every endpoint a page waits for, in a workspace of a tour's size, asked by 20 clients without a pause. */
 export async function benchLarge(): Promise<void> {
   const cluster = await throwAwayCluster();
   const port = await freePort();
   const server = fork('command/fuzz/fuzz-server.ts', [cluster.url, String(port)], {
-    execArgv: [...process.execArgv, '--expose-gc'], stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    execArgv: [...process.execArgv, '--expose-gc'],
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });
   try {
-    await new Promise((resolve) => { server.once('message', resolve); });
+    await new Promise((resolve) => {
+      server.once('message', resolve);
+    });
     const address = `http://127.0.0.1:${port}/api`;
-    const { workspace } = await (await fetch(`${address}/signed-in`)).json() as { workspace: { id: string } };
+    const { workspace } = (await (await fetch(`${address}/signed-in`)).json()) as {
+      workspace: { id: string };
+    };
     const client = new pg.Client({ connectionString: cluster.url });
     await client.connect();
     const start = performance.now();
     // Checked row by row they would take minutes; nothing is deleted here.
-    await client.query('alter table reading drop constraint reading_workspace_id_club_id_fkey, drop constraint reading_workspace_id_change_id_fkey');
+    await client.query(
+      'alter table reading drop constraint reading_workspace_id_club_id_fkey, drop constraint reading_workspace_id_change_id_fkey',
+    );
     const ids = await fillLarge(client, workspace.id, TOUR_SIZE);
     await client.query('update workspace set circuit_revision = circuit_revision + 1');
-    const { rows: [size] } = await client.query<{ readings: string; changes: string }>(
-      `select (select count(*) from reading)::text as readings, (select count(*) from change)::text as changes`);
+    const {
+      rows: [size],
+    } = await client.query<{ readings: string; changes: string }>(
+      `select (select count(*) from reading)::text as readings, (select count(*) from change)::text as changes`,
+    );
     await client.end();
-    console.log(`        ${TOUR_SIZE.players} players of ${TOUR_SIZE.clubsEach} clubs, ${Number(size!.readings).toLocaleString('en')} readings, ${Number(size!.changes).toLocaleString('en')} changes, made in ${((performance.now() - start) / 1000).toFixed(0)} s`);
+    console.log(
+      `        ${TOUR_SIZE.players} players of ${TOUR_SIZE.clubsEach} clubs, ${Number(size!.readings).toLocaleString('en')} readings, ${Number(size!.changes).toLocaleString('en')} changes, made in ${((performance.now() - start) / 1000).toFixed(0)} s`,
+    );
     await askAll(address, ids);
   } finally {
     server.kill('SIGTERM');
@@ -46,7 +63,9 @@ async function askAll(address: string, ids: Awaited<ReturnType<typeof fillLarge>
   const players: string[] = [];
   let after = '';
   for (let page = 0; page < 4; page++) {
-    const { rows, next } = await (await fetch(`${address}/players?limit=50${after}`)).json() as Page<RosterEntry>;
+    const { rows, next } = (await (
+      await fetch(`${address}/players?limit=50${after}`)
+    ).json()) as Page<RosterEntry>;
     players.push(...rows.map(({ player }) => player.id));
     if (next) after = `&after=${encodeURIComponent(next)}`;
   }
@@ -57,34 +76,75 @@ async function askAll(address: string, ids: Awaited<ReturnType<typeof fillLarge>
     { name: 'sheet of another day', path: (i) => `/players/${player(i)}/sheet?asOf=2026-01-01` },
     { name: 'courses and events', path: () => '/circuit' },
     { name: 'changes, a page', path: (i) => `/players/${player(i)}/changes` },
-    { name: 'what differs between two days', path: (i) => `/players/${player(i)}/differences?from=2026-01-01&to=2026-06-01` },
+    {
+      name: 'what differs between two days',
+      path: (i) => `/players/${player(i)}/differences?from=2026-01-01&to=2026-06-01`,
+    },
     { name: 'readings of a club, a page', path: () => `/clubs/${ids.clubId}/readings` },
     { name: 'plans, a page', path: (i) => `/players/${player(i)}/plans` },
     { name: 'sessions, a page', path: (i) => `/players/${player(i)}/sessions` },
     { name: 'shots of a session', path: () => `/players/${ids.playerId}/strikes?session=${ids.sessionId}` },
-    { name: 'a new player, written', method: 'POST', path: () => '/changes', body: (i) => ({ id: randomUUID(), commands: [{ do: 'addPlayer', player: { id: randomUUID(), name: `New ${i}`, hand: 'right', distanceUnit: 'm' } }] }) },
-    { name: 'an old plan, edited', method: 'POST', path: () => '/changes', body: (i) => ({ id: randomUUID(), commands: [{ do: 'editPlan', planId: ids.planIds[i % ids.planIds.length], version: 1, set: { weather: `wind ${i}` } }] }) },
+    {
+      name: 'a new player, written',
+      method: 'POST',
+      path: () => '/changes',
+      body: (i) => ({
+        id: randomUUID(),
+        commands: [
+          {
+            do: 'addPlayer',
+            player: { id: randomUUID(), name: `New ${i}`, hand: 'right', distanceUnit: 'm' },
+          },
+        ],
+      }),
+    },
+    {
+      name: 'an old plan, edited',
+      method: 'POST',
+      path: () => '/changes',
+      body: (i) => ({
+        id: randomUUID(),
+        commands: [
+          {
+            do: 'editPlan',
+            planId: ids.planIds[i % ids.planIds.length],
+            version: 1,
+            set: { weather: `wind ${i}` },
+          },
+        ],
+      }),
+    },
   ];
   for (const endpoint of endpoints) {
     const { times, bytes } = await ask(address, endpoint);
     const p95 = percentile(times, 0.95);
-    report(`${endpoint.name} (${(bytes / 1000).toFixed(1)} kB packed)`, `median ${percentile(times, 0.5).toFixed(0)} ms, 95th ${p95.toFixed(0)} ms of ${times.length}`, `95th under ${MAX_P95_MS} ms with ${CLIENTS} clients`, p95 < MAX_P95_MS);
+    report(
+      `${endpoint.name} (${(bytes / 1000).toFixed(1)} kB packed)`,
+      `median ${percentile(times, 0.5).toFixed(0)} ms, 95th ${p95.toFixed(0)} ms of ${times.length}`,
+      `95th under ${MAX_P95_MS} ms with ${CLIENTS} clients`,
+      p95 < MAX_P95_MS,
+    );
   }
 }
 
-async function ask(address: string, { method, path, body }: Endpoint): Promise<{ times: number[]; bytes: number }> {
+async function ask(
+  address: string,
+  { method, path, body }: Endpoint,
+): Promise<{ times: number[]; bytes: number }> {
   const agent = new Agent({ keepAlive: true, maxSockets: CLIENTS });
   const times: number[] = [];
   let bytes = 0;
   const clientsAsk = async (each: number, keep: boolean) => {
-    await Promise.all(Array.from({ length: CLIENTS }, async (_one, c) => {
-      for (let i = 0; i < each; i++) {
-        const n = c * each + i;
-        const start = performance.now();
-        bytes = await send(`${address}${path(n)}`, method ?? 'GET', agent, body && JSON.stringify(body(n)));
-        if (keep) times.push(performance.now() - start);
-      }
-    }));
+    await Promise.all(
+      Array.from({ length: CLIENTS }, async (_one, c) => {
+        for (let i = 0; i < each; i++) {
+          const n = c * each + i;
+          const start = performance.now();
+          bytes = await send(`${address}${path(n)}`, method ?? 'GET', agent, body && JSON.stringify(body(n)));
+          if (keep) times.push(performance.now() - start);
+        }
+      }),
+    );
   };
   await clientsAsk(10, false);
   await clientsAsk(REQUESTS_EACH, true);
@@ -94,14 +154,24 @@ async function ask(address: string, { method, path, body }: Endpoint): Promise<{
 
 function send(address: string, method: string, agent: Agent, body?: string): Promise<number> {
   return new Promise((resolve, reject) => {
-    const headers = { 'accept-encoding': 'gzip', ...(body !== undefined && { 'content-type': 'application/json', 'content-length': String(Buffer.byteLength(body)) }) };
+    const headers = {
+      'accept-encoding': 'gzip',
+      ...(body !== undefined && {
+        'content-type': 'application/json',
+        'content-length': String(Buffer.byteLength(body)),
+      }),
+    };
     httpRequest(address, { method, agent, headers }, (response) => {
       let bytes = 0;
-      response.on('data', (chunk: Buffer) => { bytes += chunk.length; });
+      response.on('data', (chunk: Buffer) => {
+        bytes += chunk.length;
+      });
       response.on('end', () => {
         if ((response.statusCode ?? 500) < 500) resolve(bytes);
         else reject(new Error(`${address} answered ${response.statusCode}`));
       });
-    }).on('error', reject).end(body);
+    })
+      .on('error', reject)
+      .end(body);
   });
 }

@@ -1,12 +1,34 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { Agent, request } from 'node:http';
-import { BASELINE, MEDIUM_FAIRWAY, completeStrike, compareBuilds, normalFrom, placesOf, randomFrom, summariseStrikes, type CompleteStrike } from '@tasche/core';
+import {
+  BASELINE,
+  MEDIUM_FAIRWAY,
+  completeStrike,
+  compareBuilds,
+  normalFrom,
+  placesOf,
+  randomFrom,
+  summariseStrikes,
+  type CompleteStrike,
+} from '@tasche/core';
 import type { StrikeImportOrder, StrikeImportReport } from '@tasche/contract';
 import { openBrowser } from '../browser.js';
 import { percentile, report } from './figure.js';
 
-const HEADS = ['Date', 'Club', 'Club Speed (mph)', 'Ball Speed (mph)', 'Launch Angle', 'Launch Direction', 'Spin Rate', 'Spin Axis', 'Carry (yd)', 'Side (yd)', 'Apex (ft)'];
+const HEADS = [
+  'Date',
+  'Club',
+  'Club Speed (mph)',
+  'Ball Speed (mph)',
+  'Launch Angle',
+  'Launch Direction',
+  'Spin Rate',
+  'Spin Axis',
+  'Carry (yd)',
+  'Side (yd)',
+  'Apex (ft)',
+];
 
 /** A file of a launch monitor, its rows drawn at random from the same seed. */
 function file(rows: number): Buffer {
@@ -15,35 +37,93 @@ function file(rows: number): Buffer {
   for (let i = 0; i < rows; i++) {
     const day = `2026-${String(1 + (Math.floor(i / 2500) % 10)).padStart(2, '0')}-15`;
     const time = `${String(8 + Math.floor((i % 2500) / 300)).padStart(2, '0')}:${String(Math.floor((i % 300) / 5)).padStart(2, '0')}:${String((i % 5) * 12).padStart(2, '0')}`;
-    lines.push([`${day} ${time}`, i % 2 ? '7 iron' : '8 iron', (89 + normal()).toFixed(1), (118 + 1.5 * normal()).toFixed(1), (16.4 + normal()).toFixed(1), normal().toFixed(1), (7000 + 300 * normal()).toFixed(0), (2 * normal()).toFixed(1), (170 + 4 * normal()).toFixed(1), (4 * normal()).toFixed(1), (92 + 4 * normal()).toFixed(0)].join(','));
+    lines.push(
+      [
+        `${day} ${time}`,
+        i % 2 ? '7 iron' : '8 iron',
+        (89 + normal()).toFixed(1),
+        (118 + 1.5 * normal()).toFixed(1),
+        (16.4 + normal()).toFixed(1),
+        normal().toFixed(1),
+        (7000 + 300 * normal()).toFixed(0),
+        (2 * normal()).toFixed(1),
+        (170 + 4 * normal()).toFixed(1),
+        (4 * normal()).toFixed(1),
+        (92 + 4 * normal()).toFixed(0),
+      ].join(','),
+    );
   }
   return Buffer.from(lines.join('\r\n'));
 }
 
 const ORDER: Omit<StrikeImportOrder, 'clubs'> = {
-  source: 'bench.csv', encoding: 'utf-8', delimiter: ',', heads: HEADS, skipLines: 0, zoneMinutes: 0,
+  source: 'bench.csv',
+  encoding: 'utf-8',
+  delimiter: ',',
+  heads: HEADS,
+  skipLines: 0,
+  zoneMinutes: 0,
   mapping: {
     columns: [
-      { column: 0, field: 'at' }, { column: 1, field: 'club' }, { column: 2, field: 'clubSpeedMps', unit: 'mph' }, { column: 3, field: 'ballSpeedMps', unit: 'mph' }, { column: 4, field: 'launchDeg', unit: 'deg' },
-      { column: 5, field: 'azimuthDeg', unit: 'deg' }, { column: 6, field: 'spinRpm', unit: 'rpm' }, { column: 7, field: 'spinAxisDeg', unit: 'deg' }, { column: 8, field: 'carryM', unit: 'yd' }, { column: 9, field: 'sideM', unit: 'yd' }, { column: 10, field: 'apexM', unit: 'ft' },
-    ], decimal: '.', dates: 'day first', unitRows: 0, leftIsPositive: false,
+      { column: 0, field: 'at' },
+      { column: 1, field: 'club' },
+      { column: 2, field: 'clubSpeedMps', unit: 'mph' },
+      { column: 3, field: 'ballSpeedMps', unit: 'mph' },
+      { column: 4, field: 'launchDeg', unit: 'deg' },
+      { column: 5, field: 'azimuthDeg', unit: 'deg' },
+      { column: 6, field: 'spinRpm', unit: 'rpm' },
+      { column: 7, field: 'spinAxisDeg', unit: 'deg' },
+      { column: 8, field: 'carryM', unit: 'yd' },
+      { column: 9, field: 'sideM', unit: 'yd' },
+      { column: 10, field: 'apexM', unit: 'ft' },
+    ],
+    decimal: '.',
+    dates: 'day first',
+    unitRows: 0,
+    leftIsPositive: false,
   },
-  session: { name: 'Bench', heldOn: '2026-11-01', conditions: BASELINE, surface: MEDIUM_FAIRWAY, hitOff: 'grass', ball: '', notes: '' },
+  session: {
+    name: 'Bench',
+    heldOn: '2026-11-01',
+    conditions: BASELINE,
+    surface: MEDIUM_FAIRWAY,
+    hitOff: 'grass',
+    ball: '',
+    notes: '',
+  },
 };
 
 const agent = new Agent({ keepAlive: true });
 
-async function call<T>(address: string, method: 'GET' | 'POST', path: string, type = '', body?: Buffer): Promise<{ answer: T; bytes: number }> {
+async function call<T>(
+  address: string,
+  method: 'GET' | 'POST',
+  path: string,
+  type = '',
+  body?: Buffer,
+): Promise<{ answer: T; bytes: number }> {
   return new Promise((resolve, reject) => {
-    const sending = request(`${address}/api${path}`, { method, agent, headers: { ...(type && { 'content-type': type }), ...(body && { 'content-length': String(body.length) }) } }, (response) => {
-      const pieces: Buffer[] = [];
-      response.on('data', (piece: Buffer) => pieces.push(piece));
-      response.on('end', () => {
-        const text = Buffer.concat(pieces);
-        if (response.statusCode === 200) resolve({ answer: JSON.parse(text.toString()) as T, bytes: text.length });
-        else reject(new Error(`${path}: ${response.statusCode} ${text.toString().slice(0, 300)}`));
-      });
-    });
+    const sending = request(
+      `${address}/api${path}`,
+      {
+        method,
+        agent,
+        headers: {
+          ...(type && { 'content-type': type }),
+          ...(body && { 'content-length': String(body.length) }),
+        },
+      },
+      (response) => {
+        const pieces: Buffer[] = [];
+        response.on('data', (piece: Buffer) => pieces.push(piece));
+        response.on('end', () => {
+          const text = Buffer.concat(pieces);
+          if (response.statusCode === 200)
+            resolve({ answer: JSON.parse(text.toString()) as T, bytes: text.length });
+          else reject(new Error(`${path}: ${response.statusCode} ${text.toString().slice(0, 300)}`));
+        });
+      },
+    );
     sending.on('error', reject);
     sending.end(body);
   });
@@ -55,36 +135,73 @@ function memoryMb(pid: number, what: 'VmRSS' | 'VmHWM'): number {
   return Number(match?.[1] ?? 0) / 1024;
 }
 
-async function playerWith(address: string, clubs: readonly string[]): Promise<{ playerId: string; ids: string[] }> {
+async function playerWith(
+  address: string,
+  clubs: readonly string[],
+): Promise<{ playerId: string; ids: string[] }> {
   const playerId = randomUUID();
   const ids = clubs.map(() => randomUUID());
-  await call(address, 'POST', '/changes', 'application/json', Buffer.from(JSON.stringify({
-    id: randomUUID(), commands: [
-      { do: 'addPlayer', player: { id: playerId, name: 'Bench', hand: 'right', distanceUnit: 'yd' } },
-      ...clubs.map((name, i) => ({ do: 'addClub', club: { id: ids[i], playerId, name, kind: 'iron' }, readings: [] })),
-    ],
-  })));
+  await call(
+    address,
+    'POST',
+    '/changes',
+    'application/json',
+    Buffer.from(
+      JSON.stringify({
+        id: randomUUID(),
+        commands: [
+          { do: 'addPlayer', player: { id: playerId, name: 'Bench', hand: 'right', distanceUnit: 'yd' } },
+          ...clubs.map((name, i) => ({
+            do: 'addClub',
+            club: { id: ids[i], playerId, name, kind: 'iron' },
+            readings: [],
+          })),
+        ],
+      }),
+    ),
+  );
   return { playerId, ids };
 }
 
 /** Files in, strikes out, and what is computed from them. @param serverPid whose memory is watched */
 export async function benchRange(address: string, serverPid: number): Promise<void> {
   const importing = async (rows: number, playerId: string, ids: readonly string[]) => {
-    const order: StrikeImportOrder = { ...ORDER, clubs: { '7 iron': { clubId: ids[0]!, shot: 'full' }, '8 iron': { clubId: ids[1]!, shot: 'full' } } };
+    const order: StrikeImportOrder = {
+      ...ORDER,
+      clubs: { '7 iron': { clubId: ids[0]!, shot: 'full' }, '8 iron': { clubId: ids[1]!, shot: 'full' } },
+    };
     const body = Buffer.concat([Buffer.from(`${JSON.stringify(order)}\n`), file(rows)]);
     const start = performance.now();
-    const { answer } = await call<StrikeImportReport>(address, 'POST', `/players/${playerId}/strikes/import?take=good&changeId=${randomUUID()}`, 'application/octet-stream', body);
+    const { answer } = await call<StrikeImportReport>(
+      address,
+      'POST',
+      `/players/${playerId}/strikes/import?take=good&changeId=${randomUUID()}`,
+      'application/octet-stream',
+      body,
+    );
     return { ms: performance.now() - start, answer, megabytes: body.length / 1e6 };
   };
   const before = memoryMb(serverPid, 'VmRSS');
   const big = await playerWith(address, ['7 iron', '8 iron']);
   const { ms, answer, megabytes } = await importing(100_000, big.playerId, big.ids);
-  report(`file of 100,000 shots, ${megabytes.toFixed(1)} MB, taken in (${answer.taken.toLocaleString('en')} taken, ${answer.days.length} sessions)`, `${(ms / 1000).toFixed(2)} s`, 'under 5 s', ms < 5000);
+  report(
+    `file of 100,000 shots, ${megabytes.toFixed(1)} MB, taken in (${answer.taken.toLocaleString('en')} taken, ${answer.days.length} sessions)`,
+    `${(ms / 1000).toFixed(2)} s`,
+    'under 5 s',
+    ms < 5000,
+  );
   const afterFirst = memoryMb(serverPid, 'VmHWM');
   const again = await importing(100_000, big.playerId, big.ids);
-  console.log(`        the same file again (${again.answer.duplicates.toLocaleString('en')} recognised as known): ${(again.ms / 1000).toFixed(2)} s`);
+  console.log(
+    `        the same file again (${again.answer.duplicates.toLocaleString('en')} recognised as known): ${(again.ms / 1000).toFixed(2)} s`,
+  );
   const peak = memoryMb(serverPid, 'VmHWM');
-  report(`memory of the server while importing, all of it (before: ${before.toFixed(0)} MB)`, `at most ${afterFirst.toFixed(0)} MB with the first, ${peak.toFixed(0)} MB with both`, 'under 300 MB', peak < 300);
+  report(
+    `memory of the server while importing, all of it (before: ${before.toFixed(0)} MB)`,
+    `at most ${afterFirst.toFixed(0)} MB with the first, ${peak.toFixed(0)} MB with both`,
+    'under 300 MB',
+    peak < 300,
+  );
 
   const player = await playerWith(address, ['7 iron', '8 iron']);
   await importing(10_000, player.playerId, player.ids);
@@ -95,7 +212,9 @@ export async function benchRange(address: string, serverPid: number): Promise<vo
     ({ bytes } = await call(address, 'GET', `/players/${player.playerId}/strikes`));
     times.push(performance.now() - start);
   }
-  console.log(`        10,000 shots of a player answered (${(bytes / 1e6).toFixed(1)} MB): median ${percentile(times, 0.5).toFixed(0)} ms`);
+  console.log(
+    `        10,000 shots of a player answered (${(bytes / 1e6).toFixed(1)} MB): median ${percentile(times, 0.5).toFixed(0)} ms`,
+  );
   await benchPage(`${address}/players/${player.playerId}/range`);
   benchStatistics();
 }
@@ -105,14 +224,22 @@ async function benchPage(address: string): Promise<void> {
   const browser = await openBrowser();
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.addInitScript('window.blocked = []; new PerformanceObserver((list) => list.getEntries().forEach((entry) => window.blocked.push(Math.round(entry.duration)))).observe({ type: "longtask", buffered: true });');
+    await page.addInitScript(
+      'window.blocked = []; new PerformanceObserver((list) => list.getEntries().forEach((entry) => window.blocked.push(Math.round(entry.duration)))).observe({ type: "longtask", buffered: true });',
+    );
     const start = performance.now();
     await page.goto(address);
-    await page.getByRole('table', { name: /What each club did/ }).locator('tbody tr').first().waitFor();
+    await page
+      .getByRole('table', { name: /What each club did/ })
+      .locator('tbody tr')
+      .first()
+      .waitFor();
     const ms = performance.now() - start;
     await page.waitForTimeout(2000);
     const blocked = await page.evaluate<number[]>('window.blocked');
-    console.log(`        the range of a player with 10,000 shots, cold, until the clubs are summed up: ${ms.toFixed(0)} ms; the page was blocked over 50 ms ${blocked.length} times, longest ${Math.max(0, ...blocked)} ms`);
+    console.log(
+      `        the range of a player with 10,000 shots, cold, until the clubs are summed up: ${ms.toFixed(0)} ms; the page was blocked over 50 ms ${blocked.length} times, longest ${Math.max(0, ...blocked)} ms`,
+    );
   } finally {
     await browser.close();
   }
@@ -120,8 +247,17 @@ async function benchPage(address: string): Promise<void> {
 
 function benchStatistics(): void {
   const normal = normalFrom(randomFrom(5));
-  const here = placesOf({ conditions: { ...BASELINE, temperatureC: 9, windMps: 4 }, surface: MEDIUM_FAIRWAY }, { conditions: BASELINE, surface: MEDIUM_FAIRWAY });
-  const given = Array.from({ length: 10_000 }, () => ({ ballSpeedMps: 53 + normal() * 0.7, launchDeg: 16 + normal(), spinRpm: 7000 + normal() * 300, azimuthDeg: normal(), spinAxisDeg: 2 * normal() }));
+  const here = placesOf(
+    { conditions: { ...BASELINE, temperatureC: 9, windMps: 4 }, surface: MEDIUM_FAIRWAY },
+    { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
+  );
+  const given = Array.from({ length: 10_000 }, () => ({
+    ballSpeedMps: 53 + normal() * 0.7,
+    launchDeg: 16 + normal(),
+    spinRpm: 7000 + normal() * 300,
+    azimuthDeg: normal(),
+    spinAxisDeg: 2 * normal(),
+  }));
   const once = () => {
     const start = performance.now();
     const complete = given.map((strike) => completeStrike(strike, { kind: 'iron', loftDeg: 34 }, here));
@@ -129,10 +265,19 @@ function benchStatistics(): void {
   };
   once();
   const { complete, ms } = once();
-  console.log(`        10,000 shots filled in and moved to the baseline's air, two flights each: ${ms.toFixed(0)} ms`);
-  const time = (what: () => unknown) => { what(); const start = performance.now(); what(); return performance.now() - start; };
+  console.log(
+    `        10,000 shots filled in and moved to the baseline's air, two flights each: ${ms.toFixed(0)} ms`,
+  );
+  const time = (what: () => unknown) => {
+    what();
+    const start = performance.now();
+    what();
+    return performance.now() - start;
+  };
   console.log(`        10,000 shots summarised: ${time(() => summariseStrikes(complete)).toFixed(1)} ms`);
   const build = (id: string, strikes: readonly CompleteStrike[]) => ({ id, name: id, parts: {}, strikes });
   const six = Array.from({ length: 6 }, (_one, i) => build(`b${i}`, complete.slice(i * 200, i * 200 + 200)));
-  console.log(`        six builds of 200 shots compared: ${time(() => compareBuilds(six, 'matches')).toFixed(1)} ms`);
+  console.log(
+    `        six builds of 200 shots compared: ${time(() => compareBuilds(six, 'matches')).toFixed(1)} ms`,
+  );
 }

@@ -29,16 +29,26 @@ const TELLTALE = /node_modules|\/server\/src|\bat \S+ \(|postgresql:\/\//;
  * seconds, JSON where it is an error, no path or stack in it; and its memory comes back.
  * @param seed the same requests for the same seed, but for fresh ids
  */
-export async function fuzzRequests(count: number, seed: number, onProgress: (done: number) => void = () => undefined): Promise<FuzzResult> {
+export async function fuzzRequests(
+  count: number,
+  seed: number,
+  onProgress: (done: number) => void = () => undefined,
+): Promise<FuzzResult> {
   const cluster = await throwAwayCluster();
   const port = await freePort();
   const server = fork('command/fuzz/fuzz-server.ts', [cluster.url, String(port)], {
-    execArgv: ['--import', 'tsx', '--expose-gc'], stdio: ['ignore', 'inherit', 'ignore', 'ipc'], env: { ...process.env, TASCHE_LOG: 'silent' },
+    execArgv: ['--import', 'tsx', '--expose-gc'],
+    stdio: ['ignore', 'inherit', 'ignore', 'ipc'],
+    env: { ...process.env, TASCHE_LOG: 'silent' },
   });
   try {
     await new Promise<void>((resolve, reject) => {
-      server.once('message', () => { resolve(); });
-      server.once('exit', (code) => { reject(new Error(`the server ended (${code})`)); });
+      server.once('message', () => {
+        resolve();
+      });
+      server.once('exit', (code) => {
+        reject(new Error(`the server ended (${code})`));
+      });
     });
     return await run(server, port, count, seed, onProgress);
   } finally {
@@ -47,7 +57,13 @@ export async function fuzzRequests(count: number, seed: number, onProgress: (don
   }
 }
 
-async function run(server: ChildProcess, port: number, count: number, seed: number, onProgress: (done: number) => void): Promise<FuzzResult> {
+async function run(
+  server: ChildProcess,
+  port: number,
+  count: number,
+  seed: number,
+  onProgress: (done: number) => void,
+): Promise<FuzzResult> {
   const agent = new Agent({ keepAlive: true, maxSockets: CLIENTS });
   const ids = await makeRows(port, agent);
   const chance = chanceFrom(seed);
@@ -56,7 +72,9 @@ async function run(server: ChildProcess, port: number, count: number, seed: numb
   let slowestMs = 0;
   let sent = 0;
   let isGone = false;
-  server.once('exit', () => { isGone = true; });
+  server.once('exit', () => {
+    isGone = true;
+  });
 
   const one = async () => {
     const request = fuzzRequest(chance, ids);
@@ -66,16 +84,21 @@ async function run(server: ChildProcess, port: number, count: number, seed: numb
     byStatus.set(answer.status, (byStatus.get(answer.status) ?? 0) + 1);
     slowestMs = Math.max(slowestMs, ms);
     const fault = faultOf(answer, ms);
-    if (fault && failures.length < MAX_FAILURES) failures.push(`${fault}: ${request.method} ${request.path.slice(0, 200)} ${String(request.body ?? '').slice(0, 400)} -> ${answer.text.slice(0, 200)}`);
+    if (fault && failures.length < MAX_FAILURES)
+      failures.push(
+        `${fault}: ${request.method} ${request.path.slice(0, 200)} ${String(request.body ?? '').slice(0, 400)} -> ${answer.text.slice(0, 200)}`,
+      );
   };
   const some = async (until: number) => {
-    await Promise.all(Array.from({ length: CLIENTS }, async () => {
-      while (sent < until && !isGone) {
-        sent += 1;
-        if (sent % 500 === 0) onProgress(sent);
-        await one();
-      }
-    }));
+    await Promise.all(
+      Array.from({ length: CLIENTS }, async () => {
+        while (sent < until && !isGone) {
+          sent += 1;
+          if (sent % 500 === 0) onProgress(sent);
+          await one();
+        }
+      }),
+    );
   };
   await some(Math.ceil(count / 5));
   const before = await memoryOf(server);
@@ -83,12 +106,18 @@ async function run(server: ChildProcess, port: number, count: number, seed: numb
   const after = isGone ? before : await memoryOf(server);
   if (isGone) failures.push('the server ended');
   const memoryGrowth = (after - before) / before;
-  if (memoryGrowth > MAX_GROWTH && after - before > FREE_GROWTH_BYTES) failures.push(`memory grew by ${Math.round(memoryGrowth * 100)} %, to ${Math.round(after / 1e6)} MB`);
+  if (memoryGrowth > MAX_GROWTH && after - before > FREE_GROWTH_BYTES)
+    failures.push(`memory grew by ${Math.round(memoryGrowth * 100)} %, to ${Math.round(after / 1e6)} MB`);
   agent.destroy();
   return { requests: sent, byStatus, slowestMs, memoryGrowth, failures };
 }
 
-interface Answer { status: number; text: string; type: string; ms: number }
+interface Answer {
+  status: number;
+  text: string;
+  type: string;
+  ms: number;
+}
 
 function faultOf({ status, text, type }: Answer, ms: number): string | undefined {
   if (status === 0) return 'no answer';
@@ -102,16 +131,45 @@ function faultOf({ status, text, type }: Answer, ms: number): string | undefined
 function send(port: number, agent: Agent, { method, path, headers, body }: FuzzRequest): Promise<Answer> {
   const start = performance.now();
   return new Promise((resolve) => {
-    const done = (status: number, text: string, type: string) => { resolve({ status, text, type, ms: performance.now() - start }); };
+    const done = (status: number, text: string, type: string) => {
+      resolve({ status, text, type, ms: performance.now() - start });
+    };
     try {
-      const request = httpRequest({ host: '127.0.0.1', port, agent, method, path, headers: { ...headers, ...(body !== undefined && { 'content-length': String(Buffer.byteLength(body)) }) } }, (response) => {
-        const chunks: Buffer[] = [];
-        response.on('data', (chunk: Buffer) => { chunks.push(chunk); });
-        response.on('end', () => { done(response.statusCode ?? 0, Buffer.concat(chunks).toString('utf8').slice(0, 5000), response.headers['content-type'] ?? ''); });
-        response.on('error', () => { done(response.statusCode ?? 0, '', ''); });
+      const request = httpRequest(
+        {
+          host: '127.0.0.1',
+          port,
+          agent,
+          method,
+          path,
+          headers: {
+            ...headers,
+            ...(body !== undefined && { 'content-length': String(Buffer.byteLength(body)) }),
+          },
+        },
+        (response) => {
+          const chunks: Buffer[] = [];
+          response.on('data', (chunk: Buffer) => {
+            chunks.push(chunk);
+          });
+          response.on('end', () => {
+            done(
+              response.statusCode ?? 0,
+              Buffer.concat(chunks).toString('utf8').slice(0, 5000),
+              response.headers['content-type'] ?? '',
+            );
+          });
+          response.on('error', () => {
+            done(response.statusCode ?? 0, '', '');
+          });
+        },
+      );
+      request.setTimeout(60_000, () => {
+        request.destroy();
       });
-      request.setTimeout(60_000, () => { request.destroy(); });
-      request.on('error', (error) => { done(0, error.message, ''); });
+      request.on('error', (error) => {
+        done(0, error.message, '');
+      });
       request.end(body);
     } catch {
       // What Node.js itself will not send is nothing to ask of the server.
@@ -122,7 +180,9 @@ function send(port: number, agent: Agent, { method, path, headers, body }: FuzzR
 
 function memoryOf(server: ChildProcess): Promise<number> {
   return new Promise((resolve) => {
-    server.once('message', (message) => { resolve((message as { heapUsed: number }).heapUsed); });
+    server.once('message', (message) => {
+      resolve((message as { heapUsed: number }).heapUsed);
+    });
     server.send('memory');
   });
 }
@@ -130,25 +190,120 @@ function memoryOf(server: ChildProcess): Promise<number> {
 /** A player with something of everything, for the requests to name. */
 async function makeRows(port: number, agent: Agent): Promise<KnownIds> {
   const ids: KnownIds = {
-    playerId: randomUUID(), clubId: randomUUID(), bagId: randomUUID(), planId: randomUUID(), sessionId: randomUUID(),
-    courseId: randomUUID(), eventId: randomUUID(), roundId: randomUUID(), changeId: randomUUID(),
+    playerId: randomUUID(),
+    clubId: randomUUID(),
+    bagId: randomUUID(),
+    planId: randomUUID(),
+    sessionId: randomUUID(),
+    courseId: randomUUID(),
+    eventId: randomUUID(),
+    roundId: randomUUID(),
+    changeId: randomUUID(),
   };
   const air = { temperatureC: 15, humidityPct: 60, windMps: 4, windFromDeg: 90 };
-  const ground = { grass: 'rye', fairways: 'medium', greens: 'medium', rough: 'medium', wet: false, sand: 'medium', greenSpeedM: 3 };
-  const hole = { par: 4, lengthsM: [350], bearingDeg: 90, riseM: 0, corridorM: 30, greenM: 25, front: 'open', slope: 'flat', trouble: [] };
+  const ground = {
+    grass: 'rye',
+    fairways: 'medium',
+    greens: 'medium',
+    rough: 'medium',
+    wet: false,
+    sand: 'medium',
+    greenSpeedM: 3,
+  };
+  const hole = {
+    par: 4,
+    lengthsM: [350],
+    bearingDeg: 90,
+    riseM: 0,
+    corridorM: 30,
+    greenM: 25,
+    front: 'open',
+    slope: 'flat',
+    trouble: [],
+  };
   const commands: object[] = [
     { do: 'addPlayer', player: { id: ids.playerId, name: 'Fuzz', hand: 'right', distanceUnit: 'yd' } },
-    { do: 'addClub', club: { id: ids.clubId, playerId: ids.playerId, name: '7 iron', kind: 'iron' }, readings: [] },
+    {
+      do: 'addClub',
+      club: { id: ids.clubId, playerId: ids.playerId, name: '7 iron', kind: 'iron' },
+      readings: [],
+    },
     { do: 'addBag', bag: { id: ids.bagId, playerId: ids.playerId, name: 'Gamer' }, clubIds: [ids.clubId] },
-    { do: 'addSession', session: { id: ids.sessionId, playerId: ids.playerId, name: 'Range', heldOn: '2026-11-20', conditions: BASELINE, surface: MEDIUM_FAIRWAY, hitOff: 'mat', ball: '', notes: '' } },
-    { do: 'addPlan', plan: { id: ids.planId, bagId: randomUUID(), playerId: ids.playerId, name: 'Week', course: '', startsOn: '2026-12-01', endsOn: '2026-12-03', ground: '', weather: '' } },
+    {
+      do: 'addSession',
+      session: {
+        id: ids.sessionId,
+        playerId: ids.playerId,
+        name: 'Range',
+        heldOn: '2026-11-20',
+        conditions: BASELINE,
+        surface: MEDIUM_FAIRWAY,
+        hitOff: 'mat',
+        ball: '',
+        notes: '',
+      },
+    },
+    {
+      do: 'addPlan',
+      plan: {
+        id: ids.planId,
+        bagId: randomUUID(),
+        playerId: ids.playerId,
+        name: 'Week',
+        course: '',
+        startsOn: '2026-12-01',
+        endsOn: '2026-12-03',
+        ground: '',
+        weather: '',
+      },
+    },
   ];
   const circuit: object[] = [
-    { do: 'addCourse', course: { id: ids.courseId, name: 'Course', altitudeM: 5, latitudeDeg: null, longitudeDeg: null, grass: 'rye', sand: 'medium', tees: ['Back'], holes: Array.from({ length: 9 }, () => hole), seasons: [], notes: '' } },
-    { do: 'addEvent', event: { id: ids.eventId, name: 'Event', notes: '', limits: { clubs: 14, lengthIn: 48 }, rounds: [{ id: ids.roundId, name: 'Round 1', day: '2026-12-01', courseId: ids.courseId, tee: 0, air, ground, forecast: null }] } },
+    {
+      do: 'addCourse',
+      course: {
+        id: ids.courseId,
+        name: 'Course',
+        altitudeM: 5,
+        latitudeDeg: null,
+        longitudeDeg: null,
+        grass: 'rye',
+        sand: 'medium',
+        tees: ['Back'],
+        holes: Array.from({ length: 9 }, () => hole),
+        seasons: [],
+        notes: '',
+      },
+    },
+    {
+      do: 'addEvent',
+      event: {
+        id: ids.eventId,
+        name: 'Event',
+        notes: '',
+        limits: { clubs: 14, lengthIn: 48 },
+        rounds: [
+          {
+            id: ids.roundId,
+            name: 'Round 1',
+            day: '2026-12-01',
+            courseId: ids.courseId,
+            tee: 0,
+            air,
+            ground,
+            forecast: null,
+          },
+        ],
+      },
+    },
   ];
   const post = async (id: string, list: object[]) => {
-    const answer = await send(port, agent, { method: 'POST', path: '/api/changes', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id, commands: list }) });
+    const answer = await send(port, agent, {
+      method: 'POST',
+      path: '/api/changes',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id, commands: list }),
+    });
     if (answer.status !== 200) throw new Error(`the fuzzer's own rows were refused: ${answer.text}`);
   };
   await post(ids.changeId, commands);

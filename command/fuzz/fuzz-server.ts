@@ -8,5 +8,7 @@ process.on('message', (message) => {
   globalThis.gc?.();
   process.send!({ heapUsed: process.memoryUsage().heapUsed });
 });
-process.on('disconnect', () => { process.exit(0); });
+process.on('disconnect', () => {
+  process.exit(0);
+});
 process.send!('ready');

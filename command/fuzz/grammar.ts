@@ -2,10 +2,25 @@ import { randomUUID } from 'node:crypto';
 import { BASELINE, MEDIUM_FAIRWAY, randomFrom } from '@tasche/core';
 
 /** One request as it is sent. */
-export interface FuzzRequest { method: string; path: string; headers: Record<string, string>; body?: string | Buffer }
+export interface FuzzRequest {
+  method: string;
+  path: string;
+  headers: Record<string, string>;
+  body?: string | Buffer;
+}
 
 /** Rows there are, by what they are. */
-export interface KnownIds { playerId: string; clubId: string; bagId: string; planId: string; sessionId: string; courseId: string; eventId: string; roundId: string; changeId: string }
+export interface KnownIds {
+  playerId: string;
+  clubId: string;
+  bagId: string;
+  planId: string;
+  sessionId: string;
+  courseId: string;
+  eventId: string;
+  roundId: string;
+  changeId: string;
+}
 
 /** A source of chance whose every answer follows from its seed. */
 export interface Chance {
@@ -23,26 +38,105 @@ export function chanceFrom(seed: number): Chance {
 const DEEP = `${'['.repeat(300)}${']'.repeat(300)}`;
 /** What stands where something sensible should. As JSON text. */
 const NASTY_JSON = [
-  'null', 'true', '[]', '{}', '""', '0', '-1', '1e400', '-0', '1e-320', '9007199254740993', '"\\u0000"', '"\\ud800"', '"\\uffff"', '{"toString":1}', '{"toString":250}',
-  '{"__proto__":{"x":1}}', '{"constructor":{"prototype":1}}', '{"length":1e9}', '[[[[1]]]]', DEEP, `"${'x'.repeat(5000)}"`, '"2026-13-45"', '"9999-99-99"', '"=1+1"',
-  `"'); drop table club; --"`, '"${7*7}"', '"../../etc/passwd"', '[null,null]', `{"${'k'.repeat(300)}":1}`, '"\\u202e"', '1.7976931348623157e308', '"NaN"', '"Infinity"',
+  'null',
+  'true',
+  '[]',
+  '{}',
+  '""',
+  '0',
+  '-1',
+  '1e400',
+  '-0',
+  '1e-320',
+  '9007199254740993',
+  '"\\u0000"',
+  '"\\ud800"',
+  '"\\uffff"',
+  '{"toString":1}',
+  '{"toString":250}',
+  '{"__proto__":{"x":1}}',
+  '{"constructor":{"prototype":1}}',
+  '{"length":1e9}',
+  '[[[[1]]]]',
+  DEEP,
+  `"${'x'.repeat(5000)}"`,
+  '"2026-13-45"',
+  '"9999-99-99"',
+  '"=1+1"',
+  `"'); drop table club; --"`,
+  '"${7*7}"',
+  '"../../etc/passwd"',
+  '[null,null]',
+  `{"${'k'.repeat(300)}":1}`,
+  '"\\u202e"',
+  '1.7976931348623157e308',
+  '"NaN"',
+  '"Infinity"',
 ];
 const NASTY_TEXT = [
-  '', ' ', '%00', '%ff', '%2e%2e', '../..', '1 or 1=1', '__proto__', 'constructor', 'undefined', 'null', '-1', '0', '1e400', 'NaN', '%F0%9F%8F%8C', '2026-02-30', '9999-99-99T99:99:99Z',
-  'x'.repeat(3000), '{"a":1}', '[object Object]', '*', '%E0%A4%A', '00000000-0000-0000-0000-000000000000',
+  '',
+  ' ',
+  '%00',
+  '%ff',
+  '%2e%2e',
+  '../..',
+  '1 or 1=1',
+  '__proto__',
+  'constructor',
+  'undefined',
+  'null',
+  '-1',
+  '0',
+  '1e400',
+  'NaN',
+  '%F0%9F%8F%8C',
+  '2026-02-30',
+  '9999-99-99T99:99:99Z',
+  'x'.repeat(3000),
+  '{"a":1}',
+  '[object Object]',
+  '*',
+  '%E0%A4%A',
+  '00000000-0000-0000-0000-000000000000',
 ];
-const NASTY_PARAMETERS = ['__proto__=1', 'constructor=1', 'toString=1', 'a[b]=1', 'limit=1&limit=2', '=', '&&&', '%00=1', `x=${'y'.repeat(2000)}`];
+const NASTY_PARAMETERS = [
+  '__proto__=1',
+  'constructor=1',
+  'toString=1',
+  'a[b]=1',
+  'limit=1&limit=2',
+  '=',
+  '&&&',
+  '%00=1',
+  `x=${'y'.repeat(2000)}`,
+];
 
 const QUERIES: Record<string, readonly string[]> = {
-  today: ['2026-11-25'], limit: ['1', '50', '200', '201'], after: ['a_b', '2026-01-01_x', 'Name_7a5c4e00-0001-4000-8000-000000000000'], before: ['2026-11-20_12', '5'],
-  asOf: ['2026-01-01', '2199-12-31'], unit: ['m', 'yd', 'cm'], from: ['2026-01-01'], to: ['2026-11-25'], days: ['1', '16', '17'], heads: ['club|carry'],
-  take: ['none', 'good', 'all'], takenOn: ['2026-11-24'],
+  today: ['2026-11-25'],
+  limit: ['1', '50', '200', '201'],
+  after: ['a_b', '2026-01-01_x', 'Name_7a5c4e00-0001-4000-8000-000000000000'],
+  before: ['2026-11-20_12', '5'],
+  asOf: ['2026-01-01', '2199-12-31'],
+  unit: ['m', 'yd', 'cm'],
+  from: ['2026-01-01'],
+  to: ['2026-11-25'],
+  days: ['1', '16', '17'],
+  heads: ['club|carry'],
+  take: ['none', 'good', 'all'],
+  takenOn: ['2026-11-24'],
 };
 
-interface Route { method: 'GET' | 'POST'; path: string; query?: readonly string[]; body?: (chance: Chance, ids: KnownIds) => Pick<FuzzRequest, 'body'> & { type: string } }
+interface Route {
+  method: 'GET' | 'POST';
+  path: string;
+  query?: readonly string[];
+  body?: (chance: Chance, ids: KnownIds) => Pick<FuzzRequest, 'body'> & { type: string };
+}
 
 const ROUTES: readonly Route[] = [
-  { method: 'GET', path: '/health' }, { method: 'GET', path: '/signed-in' }, { method: 'GET', path: '/circuit' },
+  { method: 'GET', path: '/health' },
+  { method: 'GET', path: '/signed-in' },
+  { method: 'GET', path: '/circuit' },
   { method: 'GET', path: '/players', query: ['today', 'limit', 'after'] },
   { method: 'GET', path: '/players/:playerId/sheet', query: ['asOf'] },
   { method: 'GET', path: '/players/:playerId/sheet.csv', query: ['asOf', 'unit'] },
@@ -56,7 +150,11 @@ const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/courses/:courseId/forecast', query: ['from', 'days'] },
   { method: 'GET', path: '/file-mapping', query: ['heads'] },
   { method: 'GET', path: '/sessions/:sessionId/set-aside', query: ['limit', 'before'] },
-  { method: 'POST', path: '/sessions/:sessionId/hit', body: (chance, ids) => json(chance, { clubId: ids.clubId, shot: 'full', count: 3 }) },
+  {
+    method: 'POST',
+    path: '/sessions/:sessionId/hit',
+    body: (chance, ids) => json(chance, { clubId: ids.clubId, shot: 'full', count: 3 }),
+  },
   { method: 'POST', path: '/players/:playerId/import', query: ['take', 'takenOn'], body: sheetBody },
   { method: 'POST', path: '/players/:playerId/strikes/import', query: ['take'], body: strikesBody },
   { method: 'POST', path: '/changes/:changeId/undo', body: (chance) => json(chance, { id: randomUUID() }) },
@@ -68,20 +166,48 @@ const ROUTES: readonly Route[] = [
 export function fuzzRequest(chance: Chance, ids: KnownIds): FuzzRequest {
   const route = chance.one(ROUTES);
   const path = route.path.replace(/:(\w+)/g, (_all, name: string) =>
-    (chance.is(0.75) ? ids[name as keyof KnownIds] : chance.is(0.5) ? randomUUID() : encodeURI(chance.one(NASTY_TEXT)).replace(/%25/g, '%')));
-  const parameters = (route.query ?? []).filter(() => chance.is(0.6)).map((name) =>
-    `${name}=${chance.is(0.75) ? chance.one(QUERIES[name]!) : encodeURI(chance.one(NASTY_TEXT)).replace(/%25/g, '%')}`);
+    chance.is(0.75)
+      ? ids[name as keyof KnownIds]
+      : chance.is(0.5)
+        ? randomUUID()
+        : encodeURI(chance.one(NASTY_TEXT)).replace(/%25/g, '%'),
+  );
+  const parameters = (route.query ?? [])
+    .filter(() => chance.is(0.6))
+    .map(
+      (name) =>
+        `${name}=${chance.is(0.75) ? chance.one(QUERIES[name]!) : encodeURI(chance.one(NASTY_TEXT)).replace(/%25/g, '%')}`,
+    );
   if (route.path.includes('import')) parameters.push(`changeId=${randomUUID()}`);
   if (chance.is(0.1)) parameters.push(chance.one(NASTY_PARAMETERS));
   const headers: Record<string, string> = {};
   if (chance.is(0.03)) headers.host = chance.one(['evil.example', '127.0.0.1.evil.example', '[::1']);
   if (chance.is(0.03)) headers.origin = chance.one(['null', 'http://evil.example', 'not an address']);
-  if (chance.is(0.03)) headers['last-event-id'] = chance.one(NASTY_TEXT).slice(0, 50).replace(/[^\x20-\x7e]/g, '');
+  if (chance.is(0.03))
+    headers['last-event-id'] = chance
+      .one(NASTY_TEXT)
+      .slice(0, 50)
+      .replace(/[^\x20-\x7e]/g, '');
   const method = chance.is(0.03) ? chance.one(['PUT', 'DELETE', 'PATCH', 'OPTIONS', 'HEAD']) : route.method;
-  const request: FuzzRequest = { method, path: `/api${path}${parameters.length > 0 ? `?${parameters.join('&')}` : ''}`.replace(/[^\x21-\x7e]/g, ''), headers };
+  const request: FuzzRequest = {
+    method,
+    path: `/api${path}${parameters.length > 0 ? `?${parameters.join('&')}` : ''}`.replace(
+      /[^\x21-\x7e]/g,
+      '',
+    ),
+    headers,
+  };
   if (!route.body) return request;
   const { body, type } = route.body(chance, ids);
-  request.headers['content-type'] = chance.is(0.04) ? chance.one(['text/plain', 'application/xml', 'application/json; charset=utf-16', 'multipart/form-data', '']) : type;
+  request.headers['content-type'] = chance.is(0.04)
+    ? chance.one([
+        'text/plain',
+        'application/xml',
+        'application/json; charset=utf-16',
+        'multipart/form-data',
+        '',
+      ])
+    : type;
   return { ...request, ...(body !== undefined && { body }) };
 }
 
@@ -96,60 +222,174 @@ function json(chance: Chance, document: unknown): { body: string; type: string }
     return value;
   }).replace(/"\\u0001(\d+)\\u0001"/g, (_all, at: string) => slots[Number(at)]!);
   if (chance.is(0.03)) return { body: text.slice(0, chance.below(text.length)), type: 'application/json' };
-  if (chance.is(0.03)) return { body: text.replace('{', `{"${chance.one(['__proto__', 'toString', 'extra'])}":${chance.one(NASTY_JSON)},`), type: 'application/json' };
+  if (chance.is(0.03))
+    return {
+      body: text.replace(
+        '{',
+        `{"${chance.one(['__proto__', 'toString', 'extra'])}":${chance.one(NASTY_JSON)},`,
+      ),
+      type: 'application/json',
+    };
   return { body: chance.is(0.02) ? chance.one(NASTY_JSON) : text, type: 'application/json' };
 }
 
 function changeBody(chance: Chance, ids: KnownIds) {
   const count = 1 + chance.below(3);
-  return json(chance, { id: randomUUID(), ...(chance.is(0.3) && { why: 'fuzzed' }), commands: Array.from({ length: count }, () => command(chance, ids)) });
+  return json(chance, {
+    id: randomUUID(),
+    ...(chance.is(0.3) && { why: 'fuzzed' }),
+    commands: Array.from({ length: count }, () => command(chance, ids)),
+  });
 }
 
 function command(chance: Chance, ids: KnownIds): object {
   const version = 1 + chance.below(4);
-  const reading = () => chance.one([
-    { key: 'lieDeg', value: 55 + chance.below(40) / 4, takenOn: '2026-11-01' }, { key: 'swingWeight', value: 'D3', takenOn: '2026-11-02' },
-    { key: 'shot.full', value: { carryM: 100 + chance.below(100), source: 'stated' }, takenOn: '2026-11-03' }, { key: 'lieDeg', value: null, takenOn: '2026-11-26' },
-  ]);
+  const reading = () =>
+    chance.one([
+      { key: 'lieDeg', value: 55 + chance.below(40) / 4, takenOn: '2026-11-01' },
+      { key: 'swingWeight', value: 'D3', takenOn: '2026-11-02' },
+      {
+        key: 'shot.full',
+        value: { carryM: 100 + chance.below(100), source: 'stated' },
+        takenOn: '2026-11-03',
+      },
+      { key: 'lieDeg', value: null, takenOn: '2026-11-26' },
+    ]);
   const { playerId, clubId, bagId, planId, sessionId, courseId, eventId, roundId } = ids;
   return chance.one<() => object>([
     () => ({ do: 'addPlayer', player: { id: randomUUID(), name: 'Fuzz', hand: 'left', distanceUnit: 'm' } }),
-    () => ({ do: 'editPlayer', playerId, version, set: chance.one<object>([{ notes: 'x' }, { gapSettings: { clubLimit: 13 } }, { baseline: BASELINE }, { baseline: null }]) }),
-    () => ({ do: 'addClub', club: { id: randomUUID(), playerId, name: '7 iron', kind: 'iron' }, readings: [reading()] }),
+    () => ({
+      do: 'editPlayer',
+      playerId,
+      version,
+      set: chance.one<object>([
+        { notes: 'x' },
+        { gapSettings: { clubLimit: 13 } },
+        { baseline: BASELINE },
+        { baseline: null },
+      ]),
+    }),
+    () => ({
+      do: 'addClub',
+      club: { id: randomUUID(), playerId, name: '7 iron', kind: 'iron' },
+      readings: [reading()],
+    }),
     () => ({ do: 'editClub', clubId, version, readings: [reading(), reading()] }),
     () => ({ do: 'editClub', clubId, version, set: { name: '8 iron' } }),
     () => ({ do: 'addBag', bag: { id: randomUUID(), playerId, name: 'Bag' }, clubIds: [clubId] }),
     () => ({ do: 'editBag', bagId, version, set: { ready: true } }),
-    () => ({ do: 'putIn', bagId, clubId }), () => ({ do: 'takeOut', bagId, clubId }), () => ({ do: 'makeGamer', bagId }), () => ({ do: 'removeBag', bagId, version }),
-    () => ({ do: 'addPlan', plan: { id: randomUUID(), bagId: randomUUID(), playerId, name: 'Week', course: '', startsOn: '2026-12-01', endsOn: '2026-12-03', ground: '', weather: '', eventId } }),
+    () => ({ do: 'putIn', bagId, clubId }),
+    () => ({ do: 'takeOut', bagId, clubId }),
+    () => ({ do: 'makeGamer', bagId }),
+    () => ({ do: 'removeBag', bagId, version }),
+    () => ({
+      do: 'addPlan',
+      plan: {
+        id: randomUUID(),
+        bagId: randomUUID(),
+        playerId,
+        name: 'Week',
+        course: '',
+        startsOn: '2026-12-01',
+        endsOn: '2026-12-03',
+        ground: '',
+        weather: '',
+        eventId,
+      },
+    }),
     () => ({ do: 'editPlan', planId, version, set: { ground: 'firm', endsOn: '2026-12-09' } }),
     () => ({ do: 'setSwaps', planId, version, swaps: [{ outId: clubId, why: '' }] }),
     () => ({ do: 'editRound', planId, version, roundId, set: { notes: [] } }),
-    () => ({ do: 'setRoundBag', planId, version, roundId, bagId: randomUUID(), clubIds: [clubId], swaps: [], triggers: [] }),
+    () => ({
+      do: 'setRoundBag',
+      planId,
+      version,
+      roundId,
+      bagId: randomUUID(),
+      clubIds: [clubId],
+      swaps: [],
+      triggers: [],
+    }),
     () => ({ do: 'editCourse', courseId, version, set: { notes: 'y' } }),
     () => ({ do: 'editEvent', eventId, version, set: { notes: 'z' } }),
     () => ({ do: 'editEventRound', eventId, version, roundId, set: { day: '2026-12-05' } }),
-    () => ({ do: 'addSession', session: { id: randomUUID(), playerId, name: 'Range', heldOn: '2026-11-20', conditions: BASELINE, surface: MEDIUM_FAIRWAY, hitOff: 'mat', ball: '', notes: '' } }),
+    () => ({
+      do: 'addSession',
+      session: {
+        id: randomUUID(),
+        playerId,
+        name: 'Range',
+        heldOn: '2026-11-20',
+        conditions: BASELINE,
+        surface: MEDIUM_FAIRWAY,
+        hitOff: 'mat',
+        ball: '',
+        notes: '',
+      },
+    }),
     () => ({ do: 'editSession', sessionId, version, set: { live: true } }),
-    () => ({ do: 'addStrikes', sessionId, strikes: [{ id: randomUUID(), clubId, shot: 'full', given: { carryM: 150 } }] }),
+    () => ({
+      do: 'addStrikes',
+      sessionId,
+      strikes: [{ id: randomUUID(), clubId, shot: 'full', given: { carryM: 150 } }],
+    }),
     () => ({ do: chance.one(['toString', 'nothing', '__proto__']) }),
   ])();
 }
 
 function sheetBody(chance: Chance): { body: string; type: string } {
-  const cell = () => (chance.is(0.7) ? chance.one(['7 iron', '32', '161', 'D3', '37 1/4', '250-255', '2 flat']) : chance.one(NASTY_TEXT.concat(['"', '""', "'=1", `1${' '.repeat(2000)}x`, '\u0000'])));
-  const rows = Array.from({ length: chance.below(8) }, () => Array.from({ length: 4 }, cell).join(chance.is(0.9) ? ',' : ';'));
+  const cell = () =>
+    chance.is(0.7)
+      ? chance.one(['7 iron', '32', '161', 'D3', '37 1/4', '250-255', '2 flat'])
+      : chance.one(NASTY_TEXT.concat(['"', '""', "'=1", `1${' '.repeat(2000)}x`, '\u0000']));
+  const rows = Array.from({ length: chance.below(8) }, () =>
+    Array.from({ length: 4 }, cell).join(chance.is(0.9) ? ',' : ';'),
+  );
   const head = chance.is(0.8) ? 'club,loft,carry [yd],swing weight' : `${'a('.repeat(200)},club`;
-  if (chance.is(0.2)) return json(chance, { format: 'tasche-locker', version: 1, player: { name: 'A', hand: 'right', distanceUnit: 'm', notes: '', gapSettings: {} }, clubs: [{ id: randomUUID(), name: '7', kind: 'iron', readings: [] }], bags: [] });
+  if (chance.is(0.2))
+    return json(chance, {
+      format: 'tasche-locker',
+      version: 1,
+      player: { name: 'A', hand: 'right', distanceUnit: 'm', notes: '', gapSettings: {} },
+      clubs: [{ id: randomUUID(), name: '7', kind: 'iron', readings: [] }],
+      bags: [],
+    });
   return { body: [head, ...rows].join('\n'), type: 'text/csv' };
 }
 
 function strikesBody(chance: Chance): { body: string; type: string } {
   const order = json(chance, {
-    source: 'fuzz.csv', encoding: 'utf-8', delimiter: ',', heads: ['club', 'carry'], skipLines: 0, zoneMinutes: 0, clubs: {},
-    mapping: { columns: [{ column: 0, field: 'club' }, { column: 1, field: 'carryM', unit: 'm' }], decimal: '.', dates: 'day first', unitRows: 0, leftIsPositive: false },
-    session: { name: 'Range', heldOn: '2026-11-20', conditions: BASELINE, surface: MEDIUM_FAIRWAY, hitOff: 'grass', ball: '', notes: '' },
+    source: 'fuzz.csv',
+    encoding: 'utf-8',
+    delimiter: ',',
+    heads: ['club', 'carry'],
+    skipLines: 0,
+    zoneMinutes: 0,
+    clubs: {},
+    mapping: {
+      columns: [
+        { column: 0, field: 'club' },
+        { column: 1, field: 'carryM', unit: 'm' },
+      ],
+      decimal: '.',
+      dates: 'day first',
+      unitRows: 0,
+      leftIsPositive: false,
+    },
+    session: {
+      name: 'Range',
+      heldOn: '2026-11-20',
+      conditions: BASELINE,
+      surface: MEDIUM_FAIRWAY,
+      hitOff: 'grass',
+      ball: '',
+      notes: '',
+    },
   }).body;
-  const rows = Array.from({ length: chance.below(30) }, () => `${chance.one(['7 iron', '8 iron', '"', 'x'])},${chance.one(['150', '1e9', '45"', '', '-1', '150,0'])}`);
+  const rows = Array.from(
+    { length: chance.below(30) },
+    () =>
+      `${chance.one(['7 iron', '8 iron', '"', 'x'])},${chance.one(['150', '1e9', '45"', '', '-1', '150,0'])}`,
+  );
   return { body: `${order}\nclub,carry\n${rows.join('\n')}`, type: 'application/octet-stream' };
 }

@@ -11,7 +11,9 @@ const newFolder = () => {
   folders.push(folder);
   return folder;
 };
-afterEach(() => { for (const folder of folders.splice(0)) rmSync(folder, { recursive: true, force: true }); });
+afterEach(() => {
+  for (const folder of folders.splice(0)) rmSync(folder, { recursive: true, force: true });
+});
 
 const ask = async (url: string, sql: string) => {
   const client = new pg.Client({ connectionString: url });
@@ -55,11 +57,15 @@ describe('a data folder', () => {
     renameSync(...aside('cluster.json'));
     await expect(startCluster(folder)).rejects.toThrow(/holds a database, but .*cluster\.json.* is missing/);
     writeFileSync(path.join(folder, 'cluster.json'), '{"port":"a lot","password":3}');
-    await expect(startCluster(folder)).rejects.toThrow(/cluster\.json, which says how to reach the database, can't be read/);
+    await expect(startCluster(folder)).rejects.toThrow(
+      /cluster\.json, which says how to reach the database, can't be read/,
+    );
     renameSync(path.join(folder, 'elsewhere'), path.join(folder, 'cluster.json'));
 
     renameSync(...aside('postgres'));
-    await expect(startCluster(folder)).rejects.toThrow(/tells of a database, but .* is missing. Is a disk not mounted\?/);
+    await expect(startCluster(folder)).rejects.toThrow(
+      /tells of a database, but .* is missing. Is a disk not mounted\?/,
+    );
     renameSync(path.join(folder, 'elsewhere'), data);
 
     expect(readdirSync(data)).toEqual(before);
@@ -85,7 +91,9 @@ describe('a data folder', () => {
     const folder = newFolder();
     mkdirSync(path.join(folder, 'postgres'));
     writeFileSync(path.join(folder, 'postgres', 'thesis.txt'), 'all of it');
-    expect(() => { resetCluster(folder); }).toThrow(/no database of Tasche's/);
+    expect(() => {
+      resetCluster(folder);
+    }).toThrow(/no database of Tasche's/);
     expect(readFileSync(path.join(folder, 'postgres', 'thesis.txt'), 'utf8')).toBe('all of it');
   });
 
@@ -93,12 +101,20 @@ describe('a data folder', () => {
     const folder = await withOneRow();
     const stranger = spawn('sleep', ['600']);
     let ended = false;
-    stranger.once('exit', () => { ended = true; });
+    stranger.once('exit', () => {
+      ended = true;
+    });
     try {
       const data = path.join(folder, 'postgres');
-      writeFileSync(path.join(data, 'postmaster.pid'), `${stranger.pid}\n${data}\n1700000000\n5432\n\n127.0.0.1\n0 0\nready   \n`);
+      writeFileSync(
+        path.join(data, 'postmaster.pid'),
+        `${stranger.pid}\n${data}\n1700000000\n5432\n\n127.0.0.1\n0 0\nready   \n`,
+      );
       await rowIsThere(folder);
-      writeFileSync(path.join(data, 'postmaster.pid'), `${stranger.pid}\n${data}\n1700000000\n5432\n\n127.0.0.1\n0 0\nready   \n`);
+      writeFileSync(
+        path.join(data, 'postmaster.pid'),
+        `${stranger.pid}\n${data}\n1700000000\n5432\n\n127.0.0.1\n0 0\nready   \n`,
+      );
       resetCluster(folder);
       expect(ended).toBe(false);
       expect(existsSync(data)).toBe(false);

@@ -1,4 +1,14 @@
-import { BASELINE, TWEAK_BOUNDS, carryCurve, whatIf, type CarryEstimate, type ClubKind, type LadderClub, type Tweak, type TweakEffect } from '@tasche/core';
+import {
+  BASELINE,
+  TWEAK_BOUNDS,
+  carryCurve,
+  whatIf,
+  type CarryEstimate,
+  type ClubKind,
+  type LadderClub,
+  type Tweak,
+  type TweakEffect,
+} from '@tasche/core';
 import * as yup from 'yup';
 import { named } from './flight-document.js';
 import { ladderClubsSchema } from './ladder-clubs.js';
@@ -15,43 +25,82 @@ export interface CarryAnswer {
 }
 
 const unknown = '${path} has an unknown field: ${unknown}';
-const carrySchema = wholeDocument(yup.object({
-  clubs: ladderClubsSchema,
-  conditions: conditionsSchema.default(undefined),
-  lofts: yup.array(yup.object({
-    kind: clubKindSchema.required('${path} is missing'), loftDeg: finite(0, 80).required('${path} is missing'), longerIn: finite(-3, 3),
-  }).strict().noUnknown(unknown)).max(200),
-  tweaks: yup.array(yup.object({
-    clubId: textSchema(80).required('${path} is missing'),
-    bendDeg: finite(...TWEAK_BOUNDS.bendDeg), longerIn: finite(...TWEAK_BOUNDS.longerIn),
-    sleeveDeg: finite(...TWEAK_BOUNDS.sleeveDeg), lieDeg: finite(...TWEAK_BOUNDS.lieDeg),
-  }).strict().noUnknown(unknown)).max(200),
-}).strict().noUnknown('unknown field: ${unknown}'));
+const carrySchema = wholeDocument(
+  yup
+    .object({
+      clubs: ladderClubsSchema,
+      conditions: conditionsSchema.default(undefined),
+      lofts: yup
+        .array(
+          yup
+            .object({
+              kind: clubKindSchema.required('${path} is missing'),
+              loftDeg: finite(0, 80).required('${path} is missing'),
+              longerIn: finite(-3, 3),
+            })
+            .strict()
+            .noUnknown(unknown),
+        )
+        .max(200),
+      tweaks: yup
+        .array(
+          yup
+            .object({
+              clubId: textSchema(80).required('${path} is missing'),
+              bendDeg: finite(...TWEAK_BOUNDS.bendDeg),
+              longerIn: finite(...TWEAK_BOUNDS.longerIn),
+              sleeveDeg: finite(...TWEAK_BOUNDS.sleeveDeg),
+              lieDeg: finite(...TWEAK_BOUNDS.lieDeg),
+            })
+            .strict()
+            .noUnknown(unknown),
+        )
+        .max(200),
+    })
+    .strict()
+    .noUnknown('unknown field: ${unknown}'),
+);
 
 /**
  * A player's carry curve from the clubs whose carry is known: what lofts not yet hit are expected to do, and what a tweak of a known club would.
  * @throws yup.ValidationError naming every bad field
  */
 export function calcCarry(document: unknown): CarryAnswer {
-  const { clubs, conditions, lofts = [], tweaks = [] } = carrySchema.validateSync(document, { strict: true, abortEarly: false });
+  const {
+    clubs,
+    conditions,
+    lofts = [],
+    tweaks = [],
+  } = carrySchema.validateSync(document, { strict: true, abortEarly: false });
   const known = clubs as unknown as LadderClub[];
   const air = conditions ? conditionsOf(conditions) : BASELINE;
   const curve = carryCurve(known, air);
-  const asked = <T, R>(list: readonly T[], name: string, answer: (one: T) => R): R[] => list.map((one, i) => {
-    try {
-      return answer(one);
-    } catch (error) {
-      throw named(error, `${name}[${i}].`);
-    }
-  });
+  const asked = <T, R>(list: readonly T[], name: string, answer: (one: T) => R): R[] =>
+    list.map((one, i) => {
+      try {
+        return answer(one);
+      } catch (error) {
+        throw named(error, `${name}[${i}].`);
+      }
+    });
   return {
     clubs: curve.clubs,
     sevenIronSpeedMps: curve.sevenIronSpeedMps,
-    estimates: asked(lofts, 'lofts', ({ kind, loftDeg, longerIn = 0 }) => ({ kind, loftDeg, longerIn, ...curve.at(kind, loftDeg, longerIn) })),
+    estimates: asked(lofts, 'lofts', ({ kind, loftDeg, longerIn = 0 }) => ({
+      kind,
+      loftDeg,
+      longerIn,
+      ...curve.at(kind, loftDeg, longerIn),
+    })),
     tweaks: asked(tweaks, 'tweaks', ({ clubId, ...tweak }) => {
       const club = known.find((one) => one.id === clubId);
       const { loftDeg, shots } = club ?? { loftDeg: undefined, shots: {} as LadderClub['shots'] };
-      if (!club || loftDeg === undefined || !shots.full) throw new yup.ValidationError('tweaks name a club without a loft or a full carry', clubId, 'tweaks.clubId');
+      if (!club || loftDeg === undefined || !shots.full)
+        throw new yup.ValidationError(
+          'tweaks name a club without a loft or a full carry',
+          clubId,
+          'tweaks.clubId',
+        );
       return { clubId, ...whatIf({ kind: club.kind, loftDeg }, shots.full, tweak as Tweak, air) };
     }),
   };

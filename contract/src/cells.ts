@@ -1,5 +1,12 @@
 import {
-  CLUB_KINDS, SHOT_SOURCES, formatSwingWeight, swingWeightPoints, type ClubKind, type DistanceUnit, type Fact, type Quantity,
+  CLUB_KINDS,
+  SHOT_SOURCES,
+  formatSwingWeight,
+  swingWeightPoints,
+  type ClubKind,
+  type DistanceUnit,
+  type Fact,
+  type Quantity,
 } from '@tasche/core';
 import * as yup from 'yup';
 import { exactDistance, isDistancePart, usualUnits, type Column, type ColumnUnits } from './columns.js';
@@ -14,52 +21,76 @@ export const MAX_CELL_CHARACTERS = 4000;
 const MAX_VALUE_CHARACTERS = 80;
 
 /** Reads what was typed, pasted or found in a file into a column's value, checked as the server would. */
-export function readCell(column: Column, text: string, distanceUnit: DistanceUnit, units: Partial<ColumnUnits> = {}): Read<CellValue> {
+export function readCell(
+  column: Column,
+  text: string,
+  distanceUnit: DistanceUnit,
+  units: Partial<ColumnUnits> = {},
+): Read<CellValue> {
   const max = isFreeText(column) ? MAX_CELL_CHARACTERS : MAX_VALUE_CHARACTERS;
   if (text.length > max) return { ok: false, reason: `is longer than ${max} characters` };
   const trimmed = unguarded(text.trim());
   const { distance, length } = { ...usualUnits(column, distanceUnit), ...units };
   if (column.type === 'club') {
     if (column.id !== 'kind') return checked(textSchema(80), trimmed, column.label);
-    const kind = CLUB_KINDS.find((known) => known === trimmed.toLowerCase()) ?? KIND_WORDS[trimmed.toLowerCase()];
-    return kind ? { ok: true, value: kind } : { ok: false, reason: `"${trimmed}" is no kind of club; use one of: ${CLUB_KINDS.join(', ')}` };
+    const kind =
+      CLUB_KINDS.find((known) => known === trimmed.toLowerCase()) ?? KIND_WORDS[trimmed.toLowerCase()];
+    return kind
+      ? { ok: true, value: kind }
+      : { ok: false, reason: `"${trimmed}" is no kind of club; use one of: ${CLUB_KINDS.join(', ')}` };
   }
   if (column.type === 'quantity') {
     const read = readQuantity(column.quantity, trimmed, length);
     return read.ok ? checked(quantitySchema(column.quantity), read.value, column.quantity.label) : read;
   }
   const { part } = column;
-  const read: Read<CellValue> =
-    isDistancePart(part) ? readDistance(trimmed, distance)
-    : part === 'landDeg' ? readPlainNumber(trimmed, /^(°|deg|degrees?)$/i)
-    : part === 'shots' ? readPlainNumber(trimmed, /^shots?$/i)
-    : part === 'takenOn' ? readDay(trimmed)
-    : part === 'source' ? readChoice(trimmed, SHOT_SOURCES)
-    : { ok: true, value: trimmed };
+  const read: Read<CellValue> = isDistancePart(part)
+    ? readDistance(trimmed, distance)
+    : part === 'landDeg'
+      ? readPlainNumber(trimmed, /^(°|deg|degrees?)$/i)
+      : part === 'shots'
+        ? readPlainNumber(trimmed, /^shots?$/i)
+        : part === 'takenOn'
+          ? readDay(trimmed)
+          : part === 'source'
+            ? readChoice(trimmed, SHOT_SOURCES)
+            : { ok: true, value: trimmed };
   if (!read.ok) return read;
   const schema = part === 'takenOn' ? dateSchema : (yup.reach(shotSchema, part) as yup.Schema);
   return checked(schema, read.value, column.label);
 }
 
 const KIND_WORDS: Record<string, ClubKind> = {
-  wood: 'fairway', 'fairway wood': 'fairway', irons: 'iron', wedges: 'wedge', hybrids: 'hybrid', utility: 'driving iron',
+  wood: 'fairway',
+  'fairway wood': 'fairway',
+  irons: 'iron',
+  wedges: 'wedge',
+  hybrids: 'hybrid',
+  utility: 'driving iron',
 };
 
 function readQuantity(quantity: Quantity, text: string, length: 'in' | 'cm'): Read<CellValue> {
   switch (quantity.type) {
     case 'number':
       if (quantity.unit === 'in') return readInches(text, length);
-      if (quantity.unit === 'money') return readPlainNumber(text.replace(/^[^\d.,\-+]+/, ''), /^\D{1,4}$/, true);
-      return readPlainNumber(text, quantity.unit === 'deg' ? /^(°|deg|degrees?)$/i : /^(g|gr|grams?|layers?|wraps?|x)$/i);
-    case 'choice': return readChoice(text, quantity.choices);
-    case 'date': return readDay(text);
+      if (quantity.unit === 'money')
+        return readPlainNumber(text.replace(/^[^\d.,\-+]+/, ''), /^\D{1,4}$/, true);
+      return readPlainNumber(
+        text,
+        quantity.unit === 'deg' ? /^(°|deg|degrees?)$/i : /^(g|gr|grams?|layers?|wraps?|x)$/i,
+      );
+    case 'choice':
+      return readChoice(text, quantity.choices);
+    case 'date':
+      return readDay(text);
     case 'swingWeight': {
       const points = swingWeightPoints(text);
       return points === undefined
         ? { ok: false, reason: `"${text}" is not a swing weight; write it like D3` }
         : { ok: true, value: formatSwingWeight(points) };
     }
-    case 'text': return { ok: true, value: text };
+    case 'text':
+      return { ok: true, value: text };
   }
 }
 
@@ -67,7 +98,9 @@ function readChoice(text: string, choices: readonly string[]): Read<string> {
   const wanted = text.toLowerCase();
   const starting = choices.filter((choice) => choice.startsWith(wanted));
   const choice = choices.find((one) => one === wanted) ?? (starting.length === 1 ? starting[0] : undefined);
-  return choice ? { ok: true, value: choice } : { ok: false, reason: `"${text}" is none of: ${choices.join(', ')}` };
+  return choice
+    ? { ok: true, value: choice }
+    : { ok: false, reason: `"${text}" is none of: ${choices.join(', ')}` };
 }
 
 function checked(schema: yup.Schema, value: CellValue, label: string): Read<CellValue> {
@@ -89,8 +122,11 @@ export function writeCell(column: Column, value: CellValue, distanceUnit: Distan
 }
 
 function isFreeText(column: Column): boolean {
-  return column.type === 'club' || (column.type === 'quantity' && column.quantity.type === 'text') ||
-    (column.type === 'shot' && column.part === 'conditions');
+  return (
+    column.type === 'club' ||
+    (column.type === 'quantity' && column.quantity.type === 'text') ||
+    (column.type === 'shot' && column.part === 'conditions')
+  );
 }
 
 /** Where a spreadsheet may begin a cell: at the start, and after whatever its reader's settings take for a separator. */
@@ -113,10 +149,13 @@ export function unguarded(text: string): string {
 
 /** A quantity's value as a reader sees it: "44.5°", "37.25 in", "D3". */
 export function showQuantity(quantity: Quantity, value: Fact['value'], withUnit = true): string {
-  if (quantity.type !== 'number' || typeof value !== 'number') return typeof value === 'object' ? '' : String(value);
+  if (quantity.type !== 'number' || typeof value !== 'number')
+    return typeof value === 'object' ? '' : String(value);
   const shown = trimZeros(value, quantity.decimals);
   if (!withUnit) return shown;
-  const unit = { deg: '°', in: ' in', g: ' g', Nm: ' Nm', layers: '', 'per round': '', money: '' }[quantity.unit];
+  const unit = { deg: '°', in: ' in', g: ' g', Nm: ' Nm', layers: '', 'per round': '', money: '' }[
+    quantity.unit
+  ];
   return `${shown}${unit}`;
 }
 

@@ -1,12 +1,48 @@
-import type { ClubKind, Conditions, DistanceUnit, GapSettings, Reading, ShotKind, Strike, Swap } from '@tasche/core';
+import type {
+  ClubKind,
+  Conditions,
+  DistanceUnit,
+  GapSettings,
+  Reading,
+  ShotKind,
+  Strike,
+  Swap,
+} from '@tasche/core';
 import * as yup from 'yup';
 import {
-  clubKindSchema, dateSchema, distanceUnitSchema, gapSettingsSchema, handSchema, handicapSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument,
+  clubKindSchema,
+  dateSchema,
+  distanceUnitSchema,
+  gapSettingsSchema,
+  handSchema,
+  handicapSchema,
+  idSchema,
+  nameSchema,
+  readingSchema,
+  textSchema,
+  wholeDocument,
 } from './schemas.js';
-import { MOST_STRIKES_A_CHANGE, aimSchema, leftOutSchema, sessionDetails, shotKindSchema, strikeSchema, type Aim, type SessionDetails } from './session-schemas.js';
+import {
+  MOST_STRIKES_A_CHANGE,
+  aimSchema,
+  leftOutSchema,
+  sessionDetails,
+  shotKindSchema,
+  strikeSchema,
+  type Aim,
+  type SessionDetails,
+} from './session-schemas.js';
 import { courseDetails, seasonDetails, type CourseDetails, type SeasonDetails } from './course-schemas.js';
 import { eventDetails, eventRoundSet, type EventDetails, type EventRoundSet } from './event-schemas.js';
-import { planChoosingSchema, planRoundSet, roundBagSchema, swapsSchema, type PlanChoosing, type PlanRoundSet, type Trigger } from './plan-choosing.js';
+import {
+  planChoosingSchema,
+  planRoundSet,
+  roundBagSchema,
+  swapsSchema,
+  type PlanChoosing,
+  type PlanRoundSet,
+  type Trigger,
+} from './plan-choosing.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 
 /**
@@ -20,9 +56,16 @@ export interface ChangeRequest {
 }
 
 export type Command =
-  | { do: 'addPlayer'; player: { id: string; name: string; hand: Hand; distanceUnit: DistanceUnit; notes?: string } }
+  | {
+      do: 'addPlayer';
+      player: { id: string; name: string; hand: Hand; distanceUnit: DistanceUnit; notes?: string };
+    }
   | { do: 'editPlayer'; playerId: string; version: number; set: PlayerSet }
-  | { do: 'addClub'; club: { id: string; playerId: string; name: string; kind: ClubKind }; readings: readonly Reading[] }
+  | {
+      do: 'addClub';
+      club: { id: string; playerId: string; name: string; kind: ClubKind };
+      readings: readonly Reading[];
+    }
   | { do: 'editClub'; clubId: string; version: number; set?: ClubSet; readings?: readonly Reading[] }
   | { do: 'removeClub'; clubId: string; version: number }
   | { do: 'addBag'; bag: { id: string; playerId: string; name: string }; clubIds: readonly string[] }
@@ -36,7 +79,16 @@ export type Command =
   | { do: 'setSwaps'; planId: string; version: number; swaps: readonly Swap[] }
   | { do: 'removePlan'; planId: string; version: number }
   | { do: 'editRound'; planId: string; version: number; roundId: string; set: PlanRoundSet }
-  | { do: 'setRoundBag'; planId: string; version: number; roundId: string; bagId: string; clubIds: readonly string[]; swaps: readonly Swap[]; triggers: readonly Trigger[] }
+  | {
+      do: 'setRoundBag';
+      planId: string;
+      version: number;
+      roundId: string;
+      bagId: string;
+      clubIds: readonly string[];
+      swaps: readonly Swap[];
+      triggers: readonly Trigger[];
+    }
   | { do: 'addCourse'; course: { id: string } & CourseDetails }
   | { do: 'editCourse'; courseId: string; version: number; set: Partial<CourseDetails> }
   | { do: 'removeCourse'; courseId: string; version: number }
@@ -56,20 +108,48 @@ export type Command =
 export type CommandName = Command['do'];
 export type Hand = 'right' | 'left';
 export interface PlayerSet {
-  name?: string; hand?: Hand; distanceUnit?: DistanceUnit; notes?: string; handicap?: number | null; gapSettings?: Partial<GapSettings>; baseline?: Conditions | null; archived?: boolean;
+  name?: string;
+  hand?: Hand;
+  distanceUnit?: DistanceUnit;
+  notes?: string;
+  handicap?: number | null;
+  gapSettings?: Partial<GapSettings>;
+  baseline?: Conditions | null;
+  archived?: boolean;
 }
-export interface ClubSet { name?: string; kind?: ClubKind }
-export interface BagSet { name?: string; note?: string; ready?: boolean }
+export interface ClubSet {
+  name?: string;
+  kind?: ClubKind;
+}
+export interface BagSet {
+  name?: string;
+  note?: string;
+  ready?: boolean;
+}
 export type PlanSet = Partial<PlanDetails> & { choosing?: PlanChoosing | null };
 export interface PlanDetails {
-  name: string; course: string; startsOn: string; endsOn: string; ground: string; weather: string;
+  name: string;
+  course: string;
+  startsOn: string;
+  endsOn: string;
+  ground: string;
+  weather: string;
 }
 
 /** A live session takes what the monitor sees; its aim is the club in hand. */
 export type SessionSet = Partial<SessionDetails> & { live?: boolean; aim?: Aim | null };
-export interface NewStrike { id: string; clubId: string; shot: ShotKind; given: Strike }
+export interface NewStrike {
+  id: string;
+  clubId: string;
+  shot: ShotKind;
+  given: Strike;
+}
 /** `leftOut` is the reason, or null to count it again. */
-export interface StrikeSet { leftOut?: string | null; clubId?: string; shot?: ShotKind }
+export interface StrikeSet {
+  leftOut?: string | null;
+  clubId?: string;
+  shot?: ShotKind;
+}
 
 /** A player owns 20 to 40 clubs; this is where a list stops being a locker. */
 export const MOST_CLUBS_A_PLAYER = 200;
@@ -85,7 +165,9 @@ export const MOST_SWAPS = 40;
 const version = yup.number().strict().integer().min(1).required('${path} is missing');
 const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
 const ids = (max: number) => yup.array(required(idSchema)).max(max);
-const readings = yup.array(readingSchema.required()).max(MOST_READINGS, `\${path} holds more than ${MOST_READINGS} readings`);
+const readings = yup
+  .array(readingSchema.required())
+  .max(MOST_READINGS, `\${path} holds more than ${MOST_READINGS} readings`);
 
 const planDetails = {
   name: nameSchema,
@@ -95,44 +177,74 @@ const planDetails = {
   ground: textSchema(500),
   weather: textSchema(500),
 };
-const datesInOrder = <T extends { startsOn?: string | undefined; endsOn?: string | undefined }>(plan: T | undefined) =>
-  !plan?.startsOn || !plan.endsOn || plan.startsOn <= plan.endsOn;
+const datesInOrder = <T extends { startsOn?: string | undefined; endsOn?: string | undefined }>(
+  plan: T | undefined,
+) => !plan?.startsOn || !plan.endsOn || plan.startsOn <= plan.endsOn;
 
-const shape = <T extends yup.ObjectShape>(fields: T) => yup.object(fields).strict().noUnknown('${path} has an unknown field: ${unknown}');
+const shape = <T extends yup.ObjectShape>(fields: T) =>
+  yup.object(fields).strict().noUnknown('${path} has an unknown field: ${unknown}');
 
 /** The same fields with none left out; a null stands where one may be. */
-const everyPart = <T extends Record<string, yup.Schema>>(fields: T) => Object.fromEntries(Object.entries(fields).map(([key, schema]) => [key, schema.defined('${path} is missing')])) as T;
+const everyPart = <T extends Record<string, yup.Schema>>(fields: T) =>
+  Object.fromEntries(
+    Object.entries(fields).map(([key, schema]) => [key, schema.defined('${path} is missing')]),
+  ) as T;
 
 const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
   addPlayer: shape({
-    player: required(shape({
-      id: required(idSchema), name: required(nameSchema), hand: required(handSchema),
-      distanceUnit: required(distanceUnitSchema), notes: textSchema(4000),
-    })),
+    player: required(
+      shape({
+        id: required(idSchema),
+        name: required(nameSchema),
+        hand: required(handSchema),
+        distanceUnit: required(distanceUnitSchema),
+        notes: textSchema(4000),
+      }),
+    ),
   }),
   editPlayer: shape({
-    playerId: required(idSchema), version,
-    set: required(shape({
-      name: nameSchema, hand: handSchema, distanceUnit: distanceUnitSchema, notes: textSchema(4000),
-      handicap: handicapSchema.nullable(), gapSettings: gapSettingsSchema.default(undefined), baseline: keptConditionsSchema.nullable().default(undefined), archived: yup.boolean().strict(),
-    })),
+    playerId: required(idSchema),
+    version,
+    set: required(
+      shape({
+        name: nameSchema,
+        hand: handSchema,
+        distanceUnit: distanceUnitSchema,
+        notes: textSchema(4000),
+        handicap: handicapSchema.nullable(),
+        gapSettings: gapSettingsSchema.default(undefined),
+        baseline: keptConditionsSchema.nullable().default(undefined),
+        archived: yup.boolean().strict(),
+      }),
+    ),
   }),
   addClub: shape({
-    club: required(shape({ id: required(idSchema), playerId: required(idSchema), name: required(nameSchema), kind: required(clubKindSchema) })),
+    club: required(
+      shape({
+        id: required(idSchema),
+        playerId: required(idSchema),
+        name: required(nameSchema),
+        kind: required(clubKindSchema),
+      }),
+    ),
     readings: required(readings),
   }),
   editClub: shape({
-    clubId: required(idSchema), version,
+    clubId: required(idSchema),
+    version,
     set: shape({ name: nameSchema, kind: clubKindSchema }).default(undefined),
     readings,
   }),
   removeClub: shape({ clubId: required(idSchema), version }),
   addBag: shape({
-    bag: required(shape({ id: required(idSchema), playerId: required(idSchema), name: required(nameSchema) })),
+    bag: required(
+      shape({ id: required(idSchema), playerId: required(idSchema), name: required(nameSchema) }),
+    ),
     clubIds: ids(MOST_CLUBS_A_PLAYER).defined(),
   }),
   editBag: shape({
-    bagId: required(idSchema), version,
+    bagId: required(idSchema),
+    version,
     set: required(shape({ name: nameSchema, note: textSchema(2000), ready: yup.boolean().strict() })),
   }),
   removeBag: shape({ bagId: required(idSchema), version }),
@@ -140,52 +252,119 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
   takeOut: shape({ bagId: required(idSchema), clubId: required(idSchema) }),
   makeGamer: shape({ bagId: required(idSchema) }),
   addPlan: shape({
-    plan: required(shape({
-      id: required(idSchema), bagId: required(idSchema), playerId: required(idSchema),
-      name: required(planDetails.name), course: planDetails.course.defined(),
-      startsOn: required(planDetails.startsOn), endsOn: required(planDetails.endsOn),
-      ground: planDetails.ground.defined(), weather: planDetails.weather.defined(), eventId: idSchema,
-    }).test('dates', '${path}: the week ends before it starts', datesInOrder)),
+    plan: required(
+      shape({
+        id: required(idSchema),
+        bagId: required(idSchema),
+        playerId: required(idSchema),
+        name: required(planDetails.name),
+        course: planDetails.course.defined(),
+        startsOn: required(planDetails.startsOn),
+        endsOn: required(planDetails.endsOn),
+        ground: planDetails.ground.defined(),
+        weather: planDetails.weather.defined(),
+        eventId: idSchema,
+      }).test('dates', '${path}: the week ends before it starts', datesInOrder),
+    ),
   }),
   editPlan: shape({
-    planId: required(idSchema), version,
-    set: required(shape({ ...planDetails, choosing: planChoosingSchema.nullable().default(undefined) }).test('dates', '${path}: the week ends before it starts', datesInOrder)),
+    planId: required(idSchema),
+    version,
+    set: required(
+      shape({ ...planDetails, choosing: planChoosingSchema.nullable().default(undefined) }).test(
+        'dates',
+        '${path}: the week ends before it starts',
+        datesInOrder,
+      ),
+    ),
   }),
   setSwaps: shape({
-    planId: required(idSchema), version,
+    planId: required(idSchema),
+    version,
     swaps: swapsSchema.max(MOST_SWAPS).defined('${path} is missing'),
   }),
   removePlan: shape({ planId: required(idSchema), version }),
-  editRound: shape({ planId: required(idSchema), version, roundId: required(idSchema), set: required(shape(planRoundSet)) }),
-  setRoundBag: shape({ planId: required(idSchema), version, roundId: required(idSchema), bagId: required(idSchema), ...roundBagSchema }),
+  editRound: shape({
+    planId: required(idSchema),
+    version,
+    roundId: required(idSchema),
+    set: required(shape(planRoundSet)),
+  }),
+  setRoundBag: shape({
+    planId: required(idSchema),
+    version,
+    roundId: required(idSchema),
+    bagId: required(idSchema),
+    ...roundBagSchema,
+  }),
   addCourse: shape({ course: required(shape({ id: required(idSchema), ...everyPart(courseDetails) })) }),
   editCourse: shape({ courseId: required(idSchema), version, set: required(shape(courseDetails)) }),
   removeCourse: shape({ courseId: required(idSchema), version }),
   addSeason: shape({ season: required(shape({ id: required(idSchema), ...everyPart(seasonDetails) })) }),
-  editSeason: shape({ seasonId: required(idSchema), version, set: required(shape({ ...seasonDetails, ground: seasonDetails.ground.default(undefined) })) }),
+  editSeason: shape({
+    seasonId: required(idSchema),
+    version,
+    set: required(shape({ ...seasonDetails, ground: seasonDetails.ground.default(undefined) })),
+  }),
   removeSeason: shape({ seasonId: required(idSchema), version }),
   addEvent: shape({ event: required(shape({ id: required(idSchema), ...everyPart(eventDetails) })) }),
-  editEvent: shape({ eventId: required(idSchema), version, set: required(shape({ ...eventDetails, limits: eventDetails.limits.default(undefined) })) }),
-  editEventRound: shape({ eventId: required(idSchema), version, roundId: required(idSchema), set: required(shape(eventRoundSet)) }),
+  editEvent: shape({
+    eventId: required(idSchema),
+    version,
+    set: required(shape({ ...eventDetails, limits: eventDetails.limits.default(undefined) })),
+  }),
+  editEventRound: shape({
+    eventId: required(idSchema),
+    version,
+    roundId: required(idSchema),
+    set: required(shape(eventRoundSet)),
+  }),
   removeEvent: shape({ eventId: required(idSchema), version }),
   addSession: shape({
-    session: required(shape({
-      id: required(idSchema), playerId: required(idSchema), name: required(sessionDetails.name), heldOn: required(sessionDetails.heldOn),
-      conditions: required(sessionDetails.conditions), surface: required(sessionDetails.surface), hitOff: required(sessionDetails.hitOff),
-      ball: sessionDetails.ball.defined(), notes: sessionDetails.notes.defined(),
-    })),
+    session: required(
+      shape({
+        id: required(idSchema),
+        playerId: required(idSchema),
+        name: required(sessionDetails.name),
+        heldOn: required(sessionDetails.heldOn),
+        conditions: required(sessionDetails.conditions),
+        surface: required(sessionDetails.surface),
+        hitOff: required(sessionDetails.hitOff),
+        ball: sessionDetails.ball.defined(),
+        notes: sessionDetails.notes.defined(),
+      }),
+    ),
   }),
   editSession: shape({
-    sessionId: required(idSchema), version,
-    set: required(shape({
-      ...sessionDetails, conditions: sessionDetails.conditions.default(undefined), surface: sessionDetails.surface.default(undefined), live: yup.boolean().strict(), aim: aimSchema.nullable().default(undefined),
-    })),
+    sessionId: required(idSchema),
+    version,
+    set: required(
+      shape({
+        ...sessionDetails,
+        conditions: sessionDetails.conditions.default(undefined),
+        surface: sessionDetails.surface.default(undefined),
+        live: yup.boolean().strict(),
+        aim: aimSchema.nullable().default(undefined),
+      }),
+    ),
   }),
   removeSession: shape({ sessionId: required(idSchema), version }),
   addStrikes: shape({
     sessionId: required(idSchema),
-    strikes: yup.array(required(shape({ id: required(idSchema), clubId: required(idSchema), shot: required(shotKindSchema), given: required(strikeSchema) })))
-      .min(1, '${path} is empty').max(MOST_STRIKES_A_CHANGE, `\${path} holds more than ${MOST_STRIKES_A_CHANGE} shots`).required('${path} is missing'),
+    strikes: yup
+      .array(
+        required(
+          shape({
+            id: required(idSchema),
+            clubId: required(idSchema),
+            shot: required(shotKindSchema),
+            given: required(strikeSchema),
+          }),
+        ),
+      )
+      .min(1, '${path} is empty')
+      .max(MOST_STRIKES_A_CHANGE, `\${path} holds more than ${MOST_STRIKES_A_CHANGE} shots`)
+      .required('${path} is missing'),
   }),
   editStrikes: shape({
     sessionId: required(idSchema),
@@ -196,23 +375,34 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
 
 const commandSchema = yup.lazy((command: unknown) => {
   const name = (command as { do?: unknown } | null)?.do;
-  const schema = typeof name === 'string' && Object.hasOwn(COMMAND_SCHEMAS, name) ? COMMAND_SCHEMAS[name as CommandName] : undefined;
+  const schema =
+    typeof name === 'string' && Object.hasOwn(COMMAND_SCHEMAS, name)
+      ? COMMAND_SCHEMAS[name as CommandName]
+      : undefined;
   return schema
     ? schema.shape({ do: yup.string().strict().required() })
     : yup.mixed().test('do', '${path}.do is not something that can be done', () => false);
 });
 
-export const changeRequestSchema = wholeDocument(shape({
-  id: required(idSchema),
-  why: textSchema(500),
-  commands: yup.array(commandSchema as unknown as yup.Schema).min(1, '${path} is empty')
-    .max(MOST_COMMANDS, `\${path} holds more than ${MOST_COMMANDS} commands`).required('${path} is missing'),
-}));
+export const changeRequestSchema = wholeDocument(
+  shape({
+    id: required(idSchema),
+    why: textSchema(500),
+    commands: yup
+      .array(commandSchema as unknown as yup.Schema)
+      .min(1, '${path} is empty')
+      .max(MOST_COMMANDS, `\${path} holds more than ${MOST_COMMANDS} commands`)
+      .required('${path} is missing'),
+  }),
+);
 
 /**
  * The change request in `body`, checked.
  * @throws yup.ValidationError naming every bad field
  */
 export function parseChangeRequest(body: unknown): ChangeRequest {
-  return changeRequestSchema.validateSync(body, { abortEarly: false, strict: true }) as unknown as ChangeRequest;
+  return changeRequestSchema.validateSync(body, {
+    abortEarly: false,
+    strict: true,
+  }) as unknown as ChangeRequest;
 }

@@ -1,6 +1,34 @@
 import {
-  BASELINE, BOUNCE_SCHOOLS, CHOOSING_BOUNDS, MEDIUM_FAIRWAY, PLAIN_TASTE, RefusedInput, SCHOOLS, bagChoosing, chooseBag, deriveNeeds, leftOutSentence, movedClub, needCosts, playedIn, reasonSentence, skillOf, smallestTravelSet, travelSet,
-  type BagAnswer, type BagChoosing, type BounceSchool, type ChoosingTaste, type CourseGround, type Hole, type LadderClub, type Need, type RoundAir, type RoundNeeds, type TravelSet, type TravelSize,
+  BASELINE,
+  BOUNCE_SCHOOLS,
+  CHOOSING_BOUNDS,
+  MEDIUM_FAIRWAY,
+  PLAIN_TASTE,
+  RefusedInput,
+  SCHOOLS,
+  bagChoosing,
+  chooseBag,
+  deriveNeeds,
+  leftOutSentence,
+  movedClub,
+  needCosts,
+  playedIn,
+  reasonSentence,
+  skillOf,
+  smallestTravelSet,
+  travelSet,
+  type BagAnswer,
+  type BagChoosing,
+  type BounceSchool,
+  type ChoosingTaste,
+  type CourseGround,
+  type Hole,
+  type LadderClub,
+  type Need,
+  type RoundAir,
+  type RoundNeeds,
+  type TravelSet,
+  type TravelSize,
 } from '@tasche/core';
 import * as yup from 'yup';
 import { courseGroundSchema, holesSchema, roundAirSchema } from './course-schemas.js';
@@ -21,35 +49,125 @@ const clubId = () => required(textSchema(80));
 const clubIds = yup.array(clubId()).max(CHOOSING_BOUNDS.clubs[1]);
 const whole = (least: number, most: number) => finite(least, most).integer('${path} must be a whole number');
 
-const pricesSchema = yup.lazy((value: unknown) => yup.object(Object.fromEntries(Object.keys((value ?? {}) as object).map((id) => [id, required(finite(-20, 20))]))).strict().default(undefined)
-  .test('few', '${path} names more clubs than can be chosen from', (prices) => Object.keys(prices ?? {}).length <= CHOOSING_BOUNDS.clubs[1]));
+const pricesSchema = yup.lazy((value: unknown) =>
+  yup
+    .object(
+      Object.fromEntries(Object.keys((value ?? {}) as object).map((id) => [id, required(finite(-20, 20))])),
+    )
+    .strict()
+    .default(undefined)
+    .test(
+      'few',
+      '${path} names more clubs than can be chosen from',
+      (prices) => Object.keys(prices ?? {}).length <= CHOOSING_BOUNDS.clubs[1],
+    ),
+);
 
-const clubsSchema = ladderClubsSchema.min(1, '${path} is empty').max(CHOOSING_BOUNDS.clubs[1], `\${path} holds more than ${CHOOSING_BOUNDS.clubs[1]} clubs`);
+const clubsSchema = ladderClubsSchema
+  .min(1, '${path} is empty')
+  .max(CHOOSING_BOUNDS.clubs[1], `\${path} holds more than ${CHOOSING_BOUNDS.clubs[1]} clubs`);
 const MOST_NEEDS = 1000;
-const needsSchema = yup.array(required(needSchema)).max(MOST_NEEDS, `\${path} holds more than ${MOST_NEEDS} needs`).required('${path} is missing');
+const needsSchema = yup
+  .array(required(needSchema))
+  .max(MOST_NEEDS, `\${path} holds more than ${MOST_NEEDS} needs`)
+  .required('${path} is missing');
 /** The day the needs are of: its still air and its ground; each need brings its own wind. */
-const daySchema = yup.object({ air: conditionsSchema.default(undefined).required('${path} is missing'), ground: courseGroundSchema.default(undefined).required('${path} is missing'), bounce: yup.string().strict().oneOf(BOUNCE_SCHOOLS) }).strict().noUnknown(unknown).default(undefined);
+const daySchema = yup
+  .object({
+    air: conditionsSchema.default(undefined).required('${path} is missing'),
+    ground: courseGroundSchema.default(undefined).required('${path} is missing'),
+    bounce: yup.string().strict().oneOf(BOUNCE_SCHOOLS),
+  })
+  .strict()
+  .noUnknown(unknown)
+  .default(undefined);
 const tasteShape = {
-  school: yup.string().strict().oneOf(SCHOOLS.map(({ id }) => id)), handicap: handicapSchema,
-  limit: whole(1, 60), unevenStrokes: finite(0, 10), prices: pricesSchema, always: clubIds, never: clubIds, swings: finite(1, 500),
-  groups: yup.array(yup.object({ ids: required(clubIds), least: whole(0, 60), most: whole(0, 60), name: textSchema(80) }).strict().noUnknown(unknown)).max(50),
-  kinds: yup.array(yup.object({ kind: required(clubKindSchema), most: required(whole(0, 60)) }).strict().noUnknown(unknown)).max(8),
-  mustCover: yup.array(yup.object({ distanceM: required(finite(1, 400)), withinM: required(finite(0.5, 50)) }).strict().noUnknown(unknown)).max(50),
+  school: yup
+    .string()
+    .strict()
+    .oneOf(SCHOOLS.map(({ id }) => id)),
+  handicap: handicapSchema,
+  limit: whole(1, 60),
+  unevenStrokes: finite(0, 10),
+  prices: pricesSchema,
+  always: clubIds,
+  never: clubIds,
+  swings: finite(1, 500),
+  groups: yup
+    .array(
+      yup
+        .object({ ids: required(clubIds), least: whole(0, 60), most: whole(0, 60), name: textSchema(80) })
+        .strict()
+        .noUnknown(unknown),
+    )
+    .max(50),
+  kinds: yup
+    .array(
+      yup
+        .object({ kind: required(clubKindSchema), most: required(whole(0, 60)) })
+        .strict()
+        .noUnknown(unknown),
+    )
+    .max(8),
+  mustCover: yup
+    .array(
+      yup
+        .object({ distanceM: required(finite(1, 400)), withinM: required(finite(0.5, 50)) })
+        .strict()
+        .noUnknown(unknown),
+    )
+    .max(50),
 };
 
-const chooseSchema = wholeDocument(yup.object({ clubs: clubsSchema, needs: needsSchema, day: daySchema, ...tasteShape, runnersUp: whole(0, 20) }).strict().noUnknown('unknown field: ${unknown}'));
+const chooseSchema = wholeDocument(
+  yup
+    .object({
+      clubs: clubsSchema,
+      needs: needsSchema,
+      day: daySchema,
+      ...tasteShape,
+      runnersUp: whole(0, 20),
+    })
+    .strict()
+    .noUnknown('unknown field: ${unknown}'),
+);
 
-type Day = { air: Parameters<typeof conditionsOf>[0]; ground: CourseGround; bounce?: BounceSchool | undefined } | undefined;
+type Day =
+  | { air: Parameters<typeof conditionsOf>[0]; ground: CourseGround; bounce?: BounceSchool | undefined }
+  | undefined;
 
 function tasteIn(given: Record<string, unknown>): ChoosingTaste {
-  return { ...PLAIN_TASTE, ...Object.fromEntries(Object.keys(tasteShape).map((key) => [key, given[key]]).filter(([, value]) => value !== undefined)) } as ChoosingTaste;
+  return {
+    ...PLAIN_TASTE,
+    ...Object.fromEntries(
+      Object.keys(tasteShape)
+        .map((key) => [key, given[key]])
+        .filter(([, value]) => value !== undefined),
+    ),
+  } as ChoosingTaste;
 }
 
 /** Shots are taken to be known in the usual air; with a day they are flown in it, without one they stand as they are. */
-function choosingFor(clubs: readonly LadderClub[], needs: readonly Need[], day: Day, taste: ChoosingTaste): BagChoosing {
+function choosingFor(
+  clubs: readonly LadderClub[],
+  needs: readonly Need[],
+  day: Day,
+  taste: ChoosingTaste,
+): BagChoosing {
   if (!day) return bagChoosing(clubs, needs, taste);
-  const played = playedIn({ conditions: BASELINE, surface: MEDIUM_FAIRWAY }, conditionsOf(day.air), day.ground, taste.handicap ?? skillOf(clubs).handicap);
-  return bagChoosing(clubs.map((club) => movedClub(played(club, { windMps: 0, windFromDeg: 0 }))), needs, taste, undefined, needCosts(clubs, needs, { played, ground: day.ground, bounce: day.bounce ?? 'match' }));
+  const played = playedIn(
+    { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
+    conditionsOf(day.air),
+    day.ground,
+    taste.handicap ?? skillOf(clubs).handicap,
+  );
+  return bagChoosing(
+    clubs.map((club) => movedClub(played(club, { windMps: 0, windFromDeg: 0 }))),
+    needs,
+    taste,
+    undefined,
+    needCosts(clubs, needs, { played, ground: day.ground, bounce: day.bounce ?? 'match' }),
+  );
 }
 
 /** What the core refuses, as every border says it. */
@@ -67,53 +185,159 @@ function refusing<T>(work: () => T): T {
  * @throws yup.ValidationError naming every bad field, two rules that contradict each other, or that the rules together allow nothing
  */
 export function calcChoose(document: unknown): ChooseAnswer {
-  const { clubs, needs, day, runnersUp = 4, ...given } = chooseSchema.validateSync(document, { strict: true, abortEarly: false });
+  const {
+    clubs,
+    needs,
+    day,
+    runnersUp = 4,
+    ...given
+  } = chooseSchema.validateSync(document, { strict: true, abortEarly: false });
   const locker = clubs as unknown as LadderClub[];
   return refusing(() => {
-    const answer = chooseBag(choosingFor(locker, needs as unknown as Need[], day as Day, tasteIn(given)), runnersUp);
-    if (!answer) throw new RefusedInput('rules', 'together allow no bag, though no two of them contradict each other');
+    const answer = chooseBag(
+      choosingFor(locker, needs as unknown as Need[], day as Day, tasteIn(given)),
+      runnersUp,
+    );
+    if (!answer)
+      throw new RefusedInput('rules', 'together allow no bag, though no two of them contradict each other');
     const nameOf = (id: string) => locker.find((club) => club.id === id)!.name;
-    return { ...answer, why: [...answer.reasons.map((reason) => reasonSentence(reason, nameOf(reason.id), nameOf)), ...answer.leftOut.map((left) => leftOutSentence(left, nameOf(left.id), nameOf))] };
+    return {
+      ...answer,
+      why: [
+        ...answer.reasons.map((reason) => reasonSentence(reason, nameOf(reason.id), nameOf)),
+        ...answer.leftOut.map((left) => leftOutSentence(left, nameOf(left.id), nameOf)),
+      ],
+    };
   });
 }
 
-const needsDocument = wholeDocument(yup.object({
-  clubs: clubsSchema,
-  course: yup.object({ tees: yup.array(required(nameSchema)).min(1).max(6).required('${path} is missing'), holes: holesSchema.required('${path} is missing'), altitudeM: required(finite(-430, 4500)) }).strict().noUnknown(unknown).default(undefined).required('${path} is missing'),
-  tee: whole(0, 5), air: roundAirSchema.default(undefined).required('${path} is missing'), ground: courseGroundSchema.default(undefined).required('${path} is missing'), seed: whole(0, 2 ** 31 - 1), handicap: handicapSchema, plays: whole(1, 1000),
-}).strict().noUnknown('unknown field: ${unknown}'));
+const needsDocument = wholeDocument(
+  yup
+    .object({
+      clubs: clubsSchema,
+      course: yup
+        .object({
+          tees: yup.array(required(nameSchema)).min(1).max(6).required('${path} is missing'),
+          holes: holesSchema.required('${path} is missing'),
+          altitudeM: required(finite(-430, 4500)),
+        })
+        .strict()
+        .noUnknown(unknown)
+        .default(undefined)
+        .required('${path} is missing'),
+      tee: whole(0, 5),
+      air: roundAirSchema.default(undefined).required('${path} is missing'),
+      ground: courseGroundSchema.default(undefined).required('${path} is missing'),
+      seed: whole(0, 2 ** 31 - 1),
+      handicap: handicapSchema,
+      plays: whole(1, 1000),
+    })
+    .strict()
+    .noUnknown('unknown field: ${unknown}'),
+);
 
 /**
  * The shots a round on a course will ask of these clubs' player. Shots are taken to be known in the usual air.
  * @throws yup.ValidationError naming every bad field
  */
 export function calcNeeds(document: unknown): RoundNeeds {
-  const { clubs, course: { tees, holes, altitudeM }, tee = 0, air, ground, seed, plays, handicap } = needsDocument.validateSync(document, { strict: true, abortEarly: false });
-  return refusing(() => deriveNeeds({ course: { tees, holes: holes as unknown as Hole[], altitudeM }, tee, air: air as RoundAir, ground: ground as CourseGround }, clubs as unknown as LadderClub[], { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
-    { handicap: handicap ?? skillOf(clubs as unknown as LadderClub[]).handicap, ...(seed !== undefined && { seed }), ...(plays !== undefined && { plays }) }));
+  const {
+    clubs,
+    course: { tees, holes, altitudeM },
+    tee = 0,
+    air,
+    ground,
+    seed,
+    plays,
+    handicap,
+  } = needsDocument.validateSync(document, { strict: true, abortEarly: false });
+  return refusing(() =>
+    deriveNeeds(
+      {
+        course: { tees, holes: holes as unknown as Hole[], altitudeM },
+        tee,
+        air: air as RoundAir,
+        ground: ground as CourseGround,
+      },
+      clubs as unknown as LadderClub[],
+      { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
+      {
+        handicap: handicap ?? skillOf(clubs as unknown as LadderClub[]).handicap,
+        ...(seed !== undefined && { seed }),
+        ...(plays !== undefined && { plays }),
+      },
+    ),
+  );
 }
 
 const MOST_SCENARIOS = 40;
-const travelDocument = wholeDocument(yup.object({
-  clubs: clubsSchema, size: whole(1, CHOOSING_BOUNDS.clubs[1]), loss: finite(0, 100), ...tasteShape,
-  scenarios: yup.array(required(yup.object({ name: required(nameSchema), weight: finite(0.001, 1000), needs: needsSchema, day: daySchema }).strict().noUnknown(unknown))).min(1, '${path} is empty').max(MOST_SCENARIOS, `\${path} holds more than ${MOST_SCENARIOS}`).required('${path} is missing'),
-}).strict().noUnknown('unknown field: ${unknown}')
-  .test('how many', 'size or loss must be given, and not both', ({ size, loss }) => (size === undefined) !== (loss === undefined)));
+const travelDocument = wholeDocument(
+  yup
+    .object({
+      clubs: clubsSchema,
+      size: whole(1, CHOOSING_BOUNDS.clubs[1]),
+      loss: finite(0, 100),
+      ...tasteShape,
+      scenarios: yup
+        .array(
+          required(
+            yup
+              .object({
+                name: required(nameSchema),
+                weight: finite(0.001, 1000),
+                needs: needsSchema,
+                day: daySchema,
+              })
+              .strict()
+              .noUnknown(unknown),
+          ),
+        )
+        .min(1, '${path} is empty')
+        .max(MOST_SCENARIOS, `\${path} holds more than ${MOST_SCENARIOS}`)
+        .required('${path} is missing'),
+    })
+    .strict()
+    .noUnknown('unknown field: ${unknown}')
+    .test(
+      'how many',
+      'size or loss must be given, and not both',
+      ({ size, loss }) => (size === undefined) !== (loss === undefined),
+    ),
+);
 
-export interface TravelAnswer extends TravelSet { /** With a loss: every size looked at, and whether nothing smaller will do. */ sizes?: readonly TravelSize[]; smallest?: boolean }
+export interface TravelAnswer extends TravelSet {
+  /** With a loss: every size looked at, and whether nothing smaller will do. */ sizes?: readonly TravelSize[];
+  smallest?: boolean;
+}
 
 /**
  * The clubs to travel with, so that the best bags of all scenarios cost least: so many of them, or as few as lose no more than is said.
  * @throws yup.ValidationError naming every bad field, or a scenario that allows no bag
  */
 export async function calcTravel(document: unknown): Promise<TravelAnswer> {
-  const { clubs, size, loss, scenarios, ...given } = travelDocument.validateSync(document, { strict: true, abortEarly: false });
-  const all = refusing(() => scenarios.map(({ name, weight = 1, needs, day }) => ({ name, weight, choosing: choosingFor(clubs as unknown as LadderClub[], needs as unknown as Need[], day as Day, tasteIn(given)) })));
+  const { clubs, size, loss, scenarios, ...given } = travelDocument.validateSync(document, {
+    strict: true,
+    abortEarly: false,
+  });
+  const all = refusing(() =>
+    scenarios.map(({ name, weight = 1, needs, day }) => ({
+      name,
+      weight,
+      choosing: choosingFor(
+        clubs as unknown as LadderClub[],
+        needs as unknown as Need[],
+        day as Day,
+        tasteIn(given),
+      ),
+    })),
+  );
   if (size !== undefined) return refusing(() => travelSet(all, size));
   try {
     const { set, smallest, sizes } = await smallestTravelSet(all, loss!);
     return { ...set, smallest, sizes };
   } catch (error) {
-    return refusing(() => { throw error; });
+    return refusing(() => {
+      throw error;
+    });
   }
 }

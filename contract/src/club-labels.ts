@@ -1,29 +1,58 @@
 import { kindFromName, playingLoft, type ClubKind, type ShotKind, type Spec } from '@tasche/core';
 
 /** A club of the locker, as a label of a file may mean it. */
-export interface LabelledClub { id: string; name: string; kind: ClubKind; spec: Spec }
+export interface LabelledClub {
+  id: string;
+  name: string;
+  kind: ClubKind;
+  spec: Spec;
+}
 
 /** What the clubs of a file are in the locker: a club and a shot, or null to leave its rows out. */
 export type ClubMatch = { clubId: string; shot: ShotKind } | null;
 
 /** A label as it is compared: lower case, the signs of degrees and quotes gone. */
 export function labelKey(label: string): string {
-  return label.toLowerCase().replace(/[°"'’]/g, '').replace(/[\s_-]+/g, ' ').trim();
+  return label
+    .toLowerCase()
+    .replace(/[°"'’]/g, '')
+    .replace(/[\s_-]+/g, ' ')
+    .trim();
 }
 
 const SHOT_WORDS: readonly [RegExp, ShotKind][] = [
-  [/\b(three quarter|3 ?\/ ?4|¾)\b/, 'three-quarter'], [/\b(half|1 ?\/ ?2|½)\b/, 'half'], [/\b(choked?|choked down|grip down)\b/, 'choked'], [/\b(soft|easy)\b/, 'soft'], [/\b(hard)\b/, 'hard'], [/\b(full|stock)\b/, 'full'],
+  [/\b(three quarter|3 ?\/ ?4|¾)\b/, 'three-quarter'],
+  [/\b(half|1 ?\/ ?2|½)\b/, 'half'],
+  [/\b(choked?|choked down|grip down)\b/, 'choked'],
+  [/\b(soft|easy)\b/, 'soft'],
+  [/\b(hard)\b/, 'hard'],
+  [/\b(full|stock)\b/, 'full'],
 ];
-const WEDGE_WORDS: Record<string, string> = { 'pitching wedge': 'pw', pitching: 'pw', 'gap wedge': 'gw', 'approach wedge': 'aw', 'sand wedge': 'sw', 'sand iron': 'sw', 'lob wedge': 'lw' };
+const WEDGE_WORDS: Record<string, string> = {
+  'pitching wedge': 'pw',
+  pitching: 'pw',
+  'gap wedge': 'gw',
+  'approach wedge': 'aw',
+  'sand wedge': 'sw',
+  'sand iron': 'sw',
+  'lob wedge': 'lw',
+};
 /** Lofts these usually are, for finding the wedge that is meant by loft where none bears the name. Common practice, no source. */
 const WEDGE_LOFT_DEG: Record<string, number> = { pw: 46, gw: 50, aw: 50, uw: 50, sw: 56, lw: 60 };
 
 /** How devices and other tongues write what a locker calls otherwise. */
-const OTHER_WORDS: readonly [RegExp, string][] = [[/^drv?r?$/, 'driver'], [/(\d) ?eisen|eisen ?(\d)/, '$1$2 iron'], [/(\d) ?holz|holz ?(\d)/, '$1$2 wood'], [/^(\d+) ?wd$/, '$1 wood'], [/^(\d+) ?(ir|irn)$/, '$1 iron']];
+const OTHER_WORDS: readonly [RegExp, string][] = [
+  [/^drv?r?$/, 'driver'],
+  [/(\d) ?eisen|eisen ?(\d)/, '$1$2 iron'],
+  [/(\d) ?holz|holz ?(\d)/, '$1$2 wood'],
+  [/^(\d+) ?wd$/, '$1 wood'],
+  [/^(\d+) ?(ir|irn)$/, '$1 iron'],
+];
 
 /** The shot a label names beside its club, and what is left of the label. */
 function shotIn(key: string): { shot: ShotKind; club: string } {
-  for (const [pattern, shot] of SHOT_WORDS) if (pattern.test(key)) return { shot, club: key.replace(pattern, '').replace(/\s+/g, ' ').trim() };
+  for (const [pattern, shot] of SHOT_WORDS)
+    if (pattern.test(key)) return { shot, club: key.replace(pattern, '').replace(/\s+/g, ' ').trim() };
   return { shot: 'full', club: key };
 }
 
@@ -32,7 +61,9 @@ function shotIn(key: string): { shot: ShotKind; club: string } {
  * A guess: a person can always say otherwise.
  */
 export function guessClub(label: string, clubs: readonly LabelledClub[]): ClubMatch {
-  const { shot, club } = shotIn(OTHER_WORDS.reduce((key, [word, plain]) => key.replace(word, plain), labelKey(label)));
+  const { shot, club } = shotIn(
+    OTHER_WORDS.reduce((key, [word, plain]) => key.replace(word, plain), labelKey(label)),
+  );
   const found = named(club, clubs) ?? byKindAndNumber(club, clubs) ?? byLoft(club, clubs);
   return found ? { clubId: found.id, shot } : null;
 }
@@ -43,14 +74,19 @@ function only<T>(list: readonly T[]): T | undefined {
 
 function named(key: string, clubs: readonly LabelledClub[]): LabelledClub | undefined {
   const words = WEDGE_WORDS[key] ?? key;
-  return only(clubs.filter((club) => labelKey(club.name) === key)) ?? only(clubs.filter((club) => (WEDGE_WORDS[labelKey(club.name)] ?? labelKey(club.name)) === words));
+  return (
+    only(clubs.filter((club) => labelKey(club.name) === key)) ??
+    only(clubs.filter((club) => (WEDGE_WORDS[labelKey(club.name)] ?? labelKey(club.name)) === words))
+  );
 }
 
 function byKindAndNumber(key: string, clubs: readonly LabelledClub[]): LabelledClub | undefined {
   const kind = kindFromName(key);
   if (!kind || kind === 'wedge') return undefined;
   const number = /\d+/.exec(key)?.[0];
-  const same = clubs.filter((club) => club.kind === kind && (number === undefined || /\d+/.exec(club.name)?.[0] === number));
+  const same = clubs.filter(
+    (club) => club.kind === kind && (number === undefined || /\d+/.exec(club.name)?.[0] === number),
+  );
   // Of several, the one in play.
   return only(same) ?? only(same.filter((club) => club.spec.state?.value === 'gamer'));
 }
@@ -59,7 +95,10 @@ function byLoft(key: string, clubs: readonly LabelledClub[]): LabelledClub | und
   const word = WEDGE_WORDS[key] ?? key;
   const loft = WEDGE_LOFT_DEG[word] ?? Number(/^(\d{2}(\.\d+)?)( wedge| deg)?$/.exec(key)?.[1] ?? NaN);
   if (Number.isNaN(loft)) return undefined;
-  const near = (within: number) => clubs.filter((club) => club.kind === 'wedge' && Math.abs((playingLoft(club.spec)?.deg ?? NaN) - loft) <= within);
+  const near = (within: number) =>
+    clubs.filter(
+      (club) => club.kind === 'wedge' && Math.abs((playingLoft(club.spec)?.deg ?? NaN) - loft) <= within,
+    );
   const gamers = (list: readonly LabelledClub[]) => list.filter((club) => club.spec.state?.value === 'gamer');
   return only(near(1)) ?? only(gamers(near(1))) ?? only(gamers(near(2)));
 }

@@ -1,5 +1,13 @@
 import {
-  SHOT_KINDS, kindFromName, sameValue, type ClubKind, type DistanceUnit, type Reading, type Shot, type ShotKind, type Spec,
+  SHOT_KINDS,
+  kindFromName,
+  sameValue,
+  type ClubKind,
+  type DistanceUnit,
+  type Reading,
+  type Shot,
+  type ShotKind,
+  type Spec,
 } from '@tasche/core';
 import { readCell, type CellValue } from './cells.js';
 import { recogniseHead, type Column, type RecognisedColumn, type ShotPart } from './columns.js';
@@ -42,7 +50,9 @@ export interface TableOptions {
 export function readHeads(cells: readonly string[]): (RecognisedColumn | undefined)[] | undefined {
   const columns = cells.map((cell) => (cell.trim() === '' ? undefined : recogniseHead(cell)));
   const known = columns.filter(Boolean).length;
-  return known >= 2 || (known === 1 && columns.some((found) => found?.column.id === 'name')) ? columns : undefined;
+  return known >= 2 || (known === 1 && columns.some((found) => found?.column.id === 'name'))
+    ? columns
+    : undefined;
 }
 
 /**
@@ -51,16 +61,23 @@ export function readHeads(cells: readonly string[]): (RecognisedColumn | undefin
  * @param columns what each column is; undefined columns are left out
  */
 export function readClubTable(
-  cells: readonly (readonly string[])[], columns: readonly (RecognisedColumn | undefined)[], heads: readonly string[], options: TableOptions,
+  cells: readonly (readonly string[])[],
+  columns: readonly (RecognisedColumn | undefined)[],
+  heads: readonly string[],
+  options: TableOptions,
 ): ClubTable {
   const rows = cells.flatMap((line, row) =>
-    line.every((cell) => cell.trim() === '') ? [] : [readRow(line, row, columns, heads, options)]);
+    line.every((cell) => cell.trim() === '') ? [] : [readRow(line, row, columns, heads, options)],
+  );
   const unknownColumns = heads.filter((head, i) => head.trim() !== '' && !columns[i]);
   return { rows, unknownColumns };
 }
 
 function readRow(
-  line: readonly string[], row: number, columns: readonly (RecognisedColumn | undefined)[], heads: readonly string[],
+  line: readonly string[],
+  row: number,
+  columns: readonly (RecognisedColumn | undefined)[],
+  heads: readonly string[],
   { distanceUnit, takenOn }: TableOptions,
 ): ClubRow {
   const club: { clubId?: string; name?: string; kind?: ClubKind } = {};
@@ -73,7 +90,14 @@ function readRow(
     const { column, units } = found;
     const read = readCell(column, text, distanceUnit, units);
     if (!read.ok) {
-      rejected.push({ row, column: index, head: heads[index] ?? column.label, columnId: column.id, text, reason: read.reason });
+      rejected.push({
+        row,
+        column: index,
+        head: heads[index] ?? column.label,
+        columnId: column.id,
+        text,
+        reason: read.reason,
+      });
     } else if (column.type === 'club') {
       Object.assign(club, { [column.id]: read.value });
     } else if (column.type === 'quantity') {
@@ -92,7 +116,14 @@ function readRow(
     if (reason !== undefined) {
       const rejectedAlready = rejected.some((cell) => cell.columnId === `shot.${shotKind}.carryM`);
       if (!rejectedAlready) {
-        rejected.push({ row, column: shot.column, head: heads[shot.column] ?? shotKind, columnId: `shot.${shotKind}.carryM`, text: line[shot.column] ?? '', reason });
+        rejected.push({
+          row,
+          column: shot.column,
+          head: heads[shot.column] ?? shotKind,
+          columnId: `shot.${shotKind}.carryM`,
+          text: line[shot.column] ?? '',
+          reason,
+        });
       }
     } else readings.push(reading as Reading);
   }
@@ -100,7 +131,11 @@ function readRow(
   return { row, ...club, ...(kind && { kind }), readings, rejected };
 }
 
-function shotReading(shotKind: ShotKind, parts: Partial<Record<ShotPart, CellValue>>, today: string): Reading | { reason: string } {
+function shotReading(
+  shotKind: ShotKind,
+  parts: Partial<Record<ShotPart, CellValue>>,
+  today: string,
+): Reading | { reason: string } {
   const { takenOn, ...shotParts } = parts;
   if (shotParts.carryM === undefined) return { reason: `a ${shotKind} shot needs its carry` };
   const source = shotParts.source ?? (shotParts.shots === undefined ? 'stated' : 'measured');
@@ -143,7 +178,8 @@ export function planImport(table: ClubTable, clubs: readonly ClubView[]): Import
   const seen = new Set<string>();
   for (const row of table.rows) {
     rejected.push(...row.rejected);
-    const refuse = (reason: string) => rejected.push({ row: row.row, column: 0, head: 'club', text: row.name ?? '', reason });
+    const refuse = (reason: string) =>
+      rejected.push({ row: row.row, column: 0, head: 'club', text: row.name ?? '', reason });
     const match = matchClub(row, clubs);
     if ('reason' in match) {
       refuse(match.reason);
@@ -179,13 +215,18 @@ function matchClub(row: ClubRow, clubs: readonly ClubView[]): { club?: ClubView 
   if (byId) return { club: byId };
   if (row.name === undefined) return {};
   const wanted = row.name.trim().toLowerCase();
-  const named = clubs.filter((club) =>
-    club.name.trim().toLowerCase() === wanted && (row.kind === undefined || row.kind === club.kind));
+  const named = clubs.filter(
+    (club) => club.name.trim().toLowerCase() === wanted && (row.kind === undefined || row.kind === club.kind),
+  );
   if (named.length <= 1) return named[0] ? { club: named[0] } : {};
-  const told = named.filter((club) => (['serial', 'head'] as const).some((key) => {
-    const said = row.readings.find((reading) => reading.key === key)?.value;
-    return said !== undefined && said === club.spec[key]?.value;
-  }));
+  const told = named.filter((club) =>
+    (['serial', 'head'] as const).some((key) => {
+      const said = row.readings.find((reading) => reading.key === key)?.value;
+      return said !== undefined && said === club.spec[key]?.value;
+    }),
+  );
   if (told.length === 1) return { club: told[0]! };
-  return { reason: `${named.length} clubs are called ${row.name}; add a column "club id", "serial" or "head" that tells them apart` };
+  return {
+    reason: `${named.length} clubs are called ${row.name}; add a column "club id", "serial" or "head" that tells them apart`,
+  };
 }

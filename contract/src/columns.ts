@@ -1,5 +1,12 @@
 import {
-  QUANTITIES, SHOT_KINDS, fromMetres, type DistanceUnit, type Quantity, type QuantityKey, type Shot, type ShotKind,
+  QUANTITIES,
+  SHOT_KINDS,
+  fromMetres,
+  type DistanceUnit,
+  type Quantity,
+  type QuantityKey,
+  type Shot,
+  type ShotKind,
 } from '@tasche/core';
 import { MAX_HEAD_CHARACTERS, splitBracket } from './head-words.js';
 import { distanceUnitOf, type DistanceTextUnit } from './numbers-in-text.js';
@@ -15,12 +22,31 @@ export type ShotColumnId = `shot.${ShotKind}.${ShotPart}`;
 export type ColumnId = Column['id'];
 
 export const SHOT_PARTS: readonly ShotPart[] = [
-  'carryM', 'totalM', 'apexM', 'landDeg', 'spreadM', 'sideSpreadM', 'source', 'shots', 'plusMinusM', 'conditions', 'takenOn',
+  'carryM',
+  'totalM',
+  'apexM',
+  'landDeg',
+  'spreadM',
+  'sideSpreadM',
+  'source',
+  'shots',
+  'plusMinusM',
+  'conditions',
+  'takenOn',
 ];
 
 const PART_LABELS: Record<ShotPart, string> = {
-  carryM: 'carry', totalM: 'total', apexM: 'apex', landDeg: 'landing angle', spreadM: 'spread', sideSpreadM: 'side spread', source: 'source',
-  shots: 'shots', plusMinusM: 'plus-minus', conditions: 'conditions', takenOn: 'date',
+  carryM: 'carry',
+  totalM: 'total',
+  apexM: 'apex',
+  landDeg: 'landing angle',
+  spreadM: 'spread',
+  sideSpreadM: 'side spread',
+  source: 'source',
+  shots: 'shots',
+  plusMinusM: 'plus-minus',
+  conditions: 'conditions',
+  takenOn: 'date',
 };
 
 const PART_ALIASES: Record<ShotPart, readonly string[]> = {
@@ -51,10 +77,21 @@ export const CLUB_COLUMNS: readonly Column[] = [
 
 export const COLUMNS: readonly Column[] = [
   ...CLUB_COLUMNS,
-  ...QUANTITIES.map((quantity): Column => ({ id: quantity.key, type: 'quantity', label: quantity.label.toLowerCase(), quantity })),
-  ...SHOT_KINDS.flatMap((shotKind) => SHOT_PARTS.map((part): Column => ({
-    id: `shot.${shotKind}.${part}`, type: 'shot', label: `${shotKind} ${PART_LABELS[part]}`, shotKind, part,
-  }))),
+  ...QUANTITIES.map((quantity): Column => ({
+    id: quantity.key,
+    type: 'quantity',
+    label: quantity.label.toLowerCase(),
+    quantity,
+  })),
+  ...SHOT_KINDS.flatMap((shotKind) =>
+    SHOT_PARTS.map((part): Column => ({
+      id: `shot.${shotKind}.${part}`,
+      type: 'shot',
+      label: `${shotKind} ${PART_LABELS[part]}`,
+      shotKind,
+      part,
+    })),
+  ),
 ];
 
 const BY_ID = new Map(COLUMNS.map((column) => [column.id as string, column]));
@@ -87,7 +124,14 @@ export function unitLabel(column: Column, distanceUnit: DistanceUnit): string {
 }
 
 export function isDistancePart(part: ShotPart): boolean {
-  return part === 'carryM' || part === 'totalM' || part === 'apexM' || part === 'spreadM' || part === 'sideSpreadM' || part === 'plusMinusM';
+  return (
+    part === 'carryM' ||
+    part === 'totalM' ||
+    part === 'apexM' ||
+    part === 'spreadM' ||
+    part === 'sideSpreadM' ||
+    part === 'plusMinusM'
+  );
 }
 
 /** The head of a column in a file. */
@@ -134,7 +178,10 @@ function namesOfColumns(): Map<string, Column> {
 }
 
 function plainName(text: string): string {
-  return text.toLowerCase().replace(/[_\s.:]+/g, ' ').trim();
+  return text
+    .toLowerCase()
+    .replace(/[_\s.:]+/g, ' ')
+    .trim();
 }
 
 /**

@@ -1,11 +1,27 @@
 import {
-  BASELINE, SHOT_KINDS, isFullSwing, moveShot, playsLike, swingOf, type LadderClub, type MovedShot, type PlaysLike, type Setting, type ShotKind,
+  BASELINE,
+  SHOT_KINDS,
+  isFullSwing,
+  moveShot,
+  playsLike,
+  swingOf,
+  type LadderClub,
+  type MovedShot,
+  type PlaysLike,
+  type Setting,
+  type ShotKind,
 } from '@tasche/core';
 import * as yup from 'yup';
 import { named } from './flight-document.js';
 import { ladderClubsSchema } from './ladder-clubs.js';
 import { clubKindSchema, finite, wholeDocument } from './schemas.js';
-import { conditionsOf, conditionsSchema, surfaceOf, surfaceSchema, type SurfaceDocument } from './setting-schemas.js';
+import {
+  conditionsOf,
+  conditionsSchema,
+  surfaceOf,
+  surfaceSchema,
+  type SurfaceDocument,
+} from './setting-schemas.js';
 
 /** What `tasche calc conditions` writes: docs/formats/conditions-output.schema.json. */
 export interface ConditionsAnswer {
@@ -14,38 +30,66 @@ export interface ConditionsAnswer {
 }
 
 const unknown = '${path} has an unknown field: ${unknown}';
-const settingSchema = yup.object({
-  conditions: conditionsSchema.default(undefined).required('${path} is missing'),
-  surface: surfaceSchema as unknown as yup.Schema<SurfaceDocument | undefined>,
-}).strict().noUnknown(unknown);
+const settingSchema = yup
+  .object({
+    conditions: conditionsSchema.default(undefined).required('${path} is missing'),
+    surface: surfaceSchema as unknown as yup.Schema<SurfaceDocument | undefined>,
+  })
+  .strict()
+  .noUnknown(unknown);
 
-const conditionsDocument = wholeDocument(yup.object({
-  clubs: ladderClubsSchema,
-  from: settingSchema.default(undefined),
-  to: settingSchema.default(undefined).required('${path} is missing'),
-  playsLike: yup.array(yup.object({
-    kind: clubKindSchema.required('${path} is missing'), loftDeg: finite(0, 80), distanceM: finite(5, 350).required('${path} is missing'),
-  }).strict().noUnknown(unknown)).max(200),
-}).strict().noUnknown('unknown field: ${unknown}'));
+const conditionsDocument = wholeDocument(
+  yup
+    .object({
+      clubs: ladderClubsSchema,
+      from: settingSchema.default(undefined),
+      to: settingSchema.default(undefined).required('${path} is missing'),
+      playsLike: yup
+        .array(
+          yup
+            .object({
+              kind: clubKindSchema.required('${path} is missing'),
+              loftDeg: finite(0, 80),
+              distanceM: finite(5, 350).required('${path} is missing'),
+            })
+            .strict()
+            .noUnknown(unknown),
+        )
+        .max(200),
+    })
+    .strict()
+    .noUnknown('unknown field: ${unknown}'),
+);
 
 /**
  * Moves every shot of the clubs to other air and ground, and says what distances play like there.
  * @throws yup.ValidationError naming every bad field
  */
 export function calcConditions(document: unknown): ConditionsAnswer {
-  const { clubs, from, to, playsLike: distances = [] } = conditionsDocument.validateSync(document, { strict: true, abortEarly: false });
+  const {
+    clubs,
+    from,
+    to,
+    playsLike: distances = [],
+  } = conditionsDocument.validateSync(document, { strict: true, abortEarly: false });
   const there: Setting = { conditions: conditionsOf(to.conditions), surface: surfaceOf(to.surface) };
-  const here: Setting = from ? { conditions: conditionsOf(from.conditions), surface: surfaceOf(from.surface) } : { conditions: BASELINE, surface: surfaceOf(undefined) };
-  const shots = (clubs as unknown as LadderClub[]).filter((club) => isFullSwing(club.kind)).flatMap((club, i) => SHOT_KINDS.flatMap((kind) => {
-    const shot = club.shots[kind];
-    if (!shot) return [];
-    try {
-      const { launch: _launch, ...moved } = moveShot(swingOf(club, shot, here), there);
-      return [{ clubId: club.id, shot: kind, ...moved }];
-    } catch (error) {
-      throw named(error, `clubs[${i}].shots.${kind}.`);
-    }
-  }));
+  const here: Setting = from
+    ? { conditions: conditionsOf(from.conditions), surface: surfaceOf(from.surface) }
+    : { conditions: BASELINE, surface: surfaceOf(undefined) };
+  const shots = (clubs as unknown as LadderClub[])
+    .filter((club) => isFullSwing(club.kind))
+    .flatMap((club, i) =>
+      SHOT_KINDS.flatMap((kind) => {
+        const shot = club.shots[kind];
+        if (!shot) return [];
+        try {
+          const { launch: _launch, ...moved } = moveShot(swingOf(club, shot, here), there);
+          return [{ clubId: club.id, shot: kind, ...moved }];
+        } catch (error) {
+          throw named(error, `clubs[${i}].shots.${kind}.`);
+        }
+      }),
+    );
   return {
     shots,
     playsLike: distances.map(({ distanceM, kind, loftDeg }, i) => {

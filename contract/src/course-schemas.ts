@@ -1,12 +1,39 @@
 import {
-  COURSE_HOLES, FIRMNESSES, FRONTS, GRASSES, GREEN_SPEED_M, HOLE_BOUNDS, MOST_TEES, MOST_TROUBLE, ROUGH_LENGTHS, ROUND_AIR_BOUNDS, RefusedInput, SANDS, SLOPES, TROUBLE_BOUNDS, TROUBLE_KINDS, TROUBLE_SIDES, requireHole,
-  CONDITION_BOUNDS, type CourseGround, type Course, type Grass, type Hole, type RoundAir, type Sand,
+  COURSE_HOLES,
+  FIRMNESSES,
+  FRONTS,
+  GRASSES,
+  GREEN_SPEED_M,
+  HOLE_BOUNDS,
+  MOST_TEES,
+  MOST_TROUBLE,
+  ROUGH_LENGTHS,
+  ROUND_AIR_BOUNDS,
+  RefusedInput,
+  SANDS,
+  SLOPES,
+  TROUBLE_BOUNDS,
+  TROUBLE_KINDS,
+  TROUBLE_SIDES,
+  requireHole,
+  CONDITION_BOUNDS,
+  type CourseGround,
+  type Course,
+  type Grass,
+  type Hole,
+  type RoundAir,
+  type Sand,
 } from '@tasche/core';
 import * as yup from 'yup';
 import { finite, nameSchema, textSchema } from './schemas.js';
 
 /** A course in a season: its usual air and how it plays underfoot, from a month on. */
-export interface CourseSeason { name: string; fromMonth: number; air: RoundAir; ground: CourseGround }
+export interface CourseSeason {
+  name: string;
+  fromMonth: number;
+  air: RoundAir;
+  ground: CourseGround;
+}
 
 /** A course as it is kept. One without holes is only a place yet. */
 export interface CourseDetails extends Course {
@@ -36,53 +63,121 @@ export const MOST_COURSES = 200;
 
 const unknown = '${path} has an unknown field: ${unknown}';
 const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
-const oneOf = <T extends string>(of: readonly T[]) => required(yup.string().strict().oneOf(of, `\${path} must be one of ${of.join(', ')}`));
+const oneOf = <T extends string>(of: readonly T[]) =>
+  required(
+    yup
+      .string()
+      .strict()
+      .oneOf(of, `\${path} must be one of ${of.join(', ')}`),
+  );
 const shape = <T extends yup.ObjectShape>(fields: T) => yup.object(fields).strict().noUnknown(unknown);
 const month = required(finite(1, 12).integer('${path} must be a whole number'));
 
 export const roundAirSchema = shape({
-  temperatureC: required(finite(...ROUND_AIR_BOUNDS.temperatureC)), humidityPct: required(finite(...ROUND_AIR_BOUNDS.humidityPct)),
-  windMps: required(finite(...ROUND_AIR_BOUNDS.windMps)), windFromDeg: required(finite(...ROUND_AIR_BOUNDS.windFromDeg)), pressureHpa: finite(...ROUND_AIR_BOUNDS.pressureHpa),
+  temperatureC: required(finite(...ROUND_AIR_BOUNDS.temperatureC)),
+  humidityPct: required(finite(...ROUND_AIR_BOUNDS.humidityPct)),
+  windMps: required(finite(...ROUND_AIR_BOUNDS.windMps)),
+  windFromDeg: required(finite(...ROUND_AIR_BOUNDS.windFromDeg)),
+  pressureHpa: finite(...ROUND_AIR_BOUNDS.pressureHpa),
 });
 
-const groundOfSeason = { fairways: oneOf(FIRMNESSES), greens: oneOf(FIRMNESSES), rough: oneOf(ROUGH_LENGTHS), wet: required(yup.boolean().strict()), greenSpeedM: required(finite(...GREEN_SPEED_M)) };
+const groundOfSeason = {
+  fairways: oneOf(FIRMNESSES),
+  greens: oneOf(FIRMNESSES),
+  rough: oneOf(ROUGH_LENGTHS),
+  wet: required(yup.boolean().strict()),
+  greenSpeedM: required(finite(...GREEN_SPEED_M)),
+};
 export const courseGroundSchema = shape({ ...groundOfSeason, grass: oneOf(GRASSES), sand: oneOf(SANDS) });
 
 const troubleSchema = shape({
-  kind: oneOf(TROUBLE_KINDS), side: oneOf(TROUBLE_SIDES), fromM: required(finite(...TROUBLE_BOUNDS.fromM)), toM: required(finite(...TROUBLE_BOUNDS.toM)),
-}).test('order', '${path} ends before it begins', (one) => one?.fromM === undefined || one.toM === undefined || one.toM > one.fromM);
+  kind: oneOf(TROUBLE_KINDS),
+  side: oneOf(TROUBLE_SIDES),
+  fromM: required(finite(...TROUBLE_BOUNDS.fromM)),
+  toM: required(finite(...TROUBLE_BOUNDS.toM)),
+}).test(
+  'order',
+  '${path} ends before it begins',
+  (one) => one?.fromM === undefined || one.toM === undefined || one.toM > one.fromM,
+);
 
 export const holeSchema = shape({
   par: required(finite(...HOLE_BOUNDS.par).integer('${path} must be a whole number')),
-  lengthsM: yup.array(required(finite(...HOLE_BOUNDS.lengthM, 'm'))).min(1).max(MOST_TEES).required('${path} is missing'),
-  bearingDeg: finite(...HOLE_BOUNDS.bearingDeg).nullable().defined('${path} is missing'), riseM: required(finite(...HOLE_BOUNDS.riseM, 'm')), corridorM: required(finite(...HOLE_BOUNDS.corridorM, 'm')),
-  trouble: yup.array(required(troubleSchema)).max(MOST_TROUBLE).required('${path} is missing'), greenM: required(finite(...HOLE_BOUNDS.greenM, 'm')), front: oneOf(FRONTS), slope: oneOf(SLOPES),
-  line: yup.array(required(yup.tuple([required(finite(-180, 180)), required(finite(-90, 90))]))).min(2).max(MOST_LINE).default(undefined),
+  lengthsM: yup
+    .array(required(finite(...HOLE_BOUNDS.lengthM, 'm')))
+    .min(1)
+    .max(MOST_TEES)
+    .required('${path} is missing'),
+  bearingDeg: finite(...HOLE_BOUNDS.bearingDeg)
+    .nullable()
+    .defined('${path} is missing'),
+  riseM: required(finite(...HOLE_BOUNDS.riseM, 'm')),
+  corridorM: required(finite(...HOLE_BOUNDS.corridorM, 'm')),
+  trouble: yup.array(required(troubleSchema)).max(MOST_TROUBLE).required('${path} is missing'),
+  greenM: required(finite(...HOLE_BOUNDS.greenM, 'm')),
+  front: oneOf(FRONTS),
+  slope: oneOf(SLOPES),
+  line: yup
+    .array(required(yup.tuple([required(finite(-180, 180)), required(finite(-90, 90))])))
+    .min(2)
+    .max(MOST_LINE)
+    .default(undefined),
 });
 
 /** Nine holes or eighteen; none while nobody has written them down. */
-export const holesSchema = yup.array(required(holeSchema))
-  .test('count', `\${path} must be ${COURSE_HOLES.join(' or ')}, or none yet`, (holes) => holes === undefined || holes.length === 0 || COURSE_HOLES.includes(holes.length));
+export const holesSchema = yup
+  .array(required(holeSchema))
+  .test(
+    'count',
+    `\${path} must be ${COURSE_HOLES.join(' or ')}, or none yet`,
+    (holes) => holes === undefined || holes.length === 0 || COURSE_HOLES.includes(holes.length),
+  );
 
-export const courseSeasonSchema = shape({ name: required(nameSchema), fromMonth: month, air: required(roundAirSchema), ground: required(courseGroundSchema) });
+export const courseSeasonSchema = shape({
+  name: required(nameSchema),
+  fromMonth: month,
+  air: required(roundAirSchema),
+  ground: required(courseGroundSchema),
+});
 
 export const courseDetails = {
   name: nameSchema,
-  tees: yup.array(required(nameSchema)).min(1, '${path} must name one tee at least').max(MOST_TEES, `\${path} must be at most ${MOST_TEES}`),
-  holes: holesSchema, altitudeM: finite(...CONDITION_BOUNDS.altitudeM, 'm'),
-  latitudeDeg: finite(-90, 90).nullable(), longitudeDeg: finite(-180, 180).nullable(),
-  grass: yup.string().strict().oneOf(GRASSES), sand: yup.string().strict().oneOf(SANDS),
-  seasons: yup.array(required(courseSeasonSchema)).max(MOST_SEASONS, `\${path} must be at most ${MOST_SEASONS}`), notes: textSchema(2000),
+  tees: yup
+    .array(required(nameSchema))
+    .min(1, '${path} must name one tee at least')
+    .max(MOST_TEES, `\${path} must be at most ${MOST_TEES}`),
+  holes: holesSchema,
+  altitudeM: finite(...CONDITION_BOUNDS.altitudeM, 'm'),
+  latitudeDeg: finite(-90, 90).nullable(),
+  longitudeDeg: finite(-180, 180).nullable(),
+  grass: yup.string().strict().oneOf(GRASSES),
+  sand: yup.string().strict().oneOf(SANDS),
+  seasons: yup
+    .array(required(courseSeasonSchema))
+    .max(MOST_SEASONS, `\${path} must be at most ${MOST_SEASONS}`),
+  notes: textSchema(2000),
 };
 
 export const seasonDetails = {
-  name: nameSchema, fromMonth: finite(1, 12).integer('${path} must be a whole number'), temperatureC: finite(...ROUND_AIR_BOUNDS.temperatureC), humidityPct: finite(...ROUND_AIR_BOUNDS.humidityPct),
-  windMps: finite(...ROUND_AIR_BOUNDS.windMps), ground: shape(groundOfSeason),
+  name: nameSchema,
+  fromMonth: finite(1, 12).integer('${path} must be a whole number'),
+  temperatureC: finite(...ROUND_AIR_BOUNDS.temperatureC),
+  humidityPct: finite(...ROUND_AIR_BOUNDS.humidityPct),
+  windMps: finite(...ROUND_AIR_BOUNDS.windMps),
+  ground: shape(groundOfSeason),
 };
 
 /** A season as it comes to a course: with its grass and its sand, the wind from the north until somebody says better. */
-export function seasonOnCourse({ name, fromMonth, temperatureC, humidityPct, windMps, ground }: SeasonDetails, { grass, sand }: Pick<CourseDetails, 'grass' | 'sand'>): CourseSeason {
-  return { name, fromMonth, air: { temperatureC, humidityPct, windMps, windFromDeg: 0 }, ground: { ...ground, grass, sand } };
+export function seasonOnCourse(
+  { name, fromMonth, temperatureC, humidityPct, windMps, ground }: SeasonDetails,
+  { grass, sand }: Pick<CourseDetails, 'grass' | 'sand'>,
+): CourseSeason {
+  return {
+    name,
+    fromMonth,
+    air: { temperatureC, humidityPct, windMps, windFromDeg: 0 },
+    ground: { ...ground, grass, sand },
+  };
 }
 
 /** The season a day falls in: the last to begin before it, round the year. */
@@ -95,7 +190,9 @@ export function seasonOn<S extends { fromMonth: number }>(seasons: readonly S[],
 /** Every hole has a length for every tee, and nothing on it contradicts itself. @returns what is wrong, naming the hole and field */
 export function holesProblem(holes: readonly Hole[], tees: readonly string[]): string | undefined {
   for (const [i, hole] of holes.entries()) {
-    try { requireHole(hole, tees.length); } catch (error) {
+    try {
+      requireHole(hole, tees.length);
+    } catch (error) {
       if (error instanceof RefusedInput) return `hole ${i + 1}: ${error.message}`;
       throw error;
     }

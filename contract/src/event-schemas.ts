@@ -4,7 +4,11 @@ import { courseGroundSchema, roundAirSchema } from './course-schemas.js';
 import { dateSchema, finite, idSchema, nameSchema, textSchema } from './schemas.js';
 
 /** What a forecast says of a day, many times over: members of an ensemble, all as likely. */
-export interface Forecast { source: string; askedAt: string; members: readonly RoundAir[] }
+export interface Forecast {
+  source: string;
+  askedAt: string;
+  members: readonly RoundAir[];
+}
 
 /** A round of an event: where, when, and in what it is expected to be played. */
 export interface EventRound {
@@ -20,7 +24,12 @@ export interface EventRound {
 }
 
 /** An event as it is kept; every player of the workspace may be planned for it. */
-export interface EventDetails { name: string; rounds: readonly EventRound[]; limits: Limits; notes: string }
+export interface EventDetails {
+  name: string;
+  rounds: readonly EventRound[];
+  limits: Limits;
+  notes: string;
+}
 
 /** What may be set of one round. */
 export type EventRoundSet = Partial<Pick<EventRound, 'air' | 'ground' | 'forecast'>>;
@@ -29,27 +38,56 @@ export const MOST_ROUNDS = 8;
 export const MOST_MEMBERS = 50;
 export const MOST_EVENTS = 200;
 /** A committee may allow fewer than fourteen, and cut the length to 46 in (Model Local Rule G-10). */
-export const LIMIT_BOUNDS = { clubs: [1, USUAL_LIMITS.clubs], lengthIn: [18, USUAL_LIMITS.lengthIn] } as const;
+export const LIMIT_BOUNDS = {
+  clubs: [1, USUAL_LIMITS.clubs],
+  lengthIn: [18, USUAL_LIMITS.lengthIn],
+} as const;
 
 const unknown = '${path} has an unknown field: ${unknown}';
 const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
 const shape = <T extends yup.ObjectShape>(fields: T) => yup.object(fields).strict().noUnknown(unknown);
 
 export const forecastSchema = shape({
-  source: required(textSchema(80)), askedAt: required(textSchema(40)),
-  members: yup.array(required(roundAirSchema)).min(1, '${path} is empty').max(MOST_MEMBERS, `\${path} holds more than ${MOST_MEMBERS}`).required('${path} is missing'),
+  source: required(textSchema(80)),
+  askedAt: required(textSchema(40)),
+  members: yup
+    .array(required(roundAirSchema))
+    .min(1, '${path} is empty')
+    .max(MOST_MEMBERS, `\${path} holds more than ${MOST_MEMBERS}`)
+    .required('${path} is missing'),
 });
 
 const eventRoundSchema = shape({
-  id: required(idSchema), name: required(nameSchema), day: required(dateSchema), courseId: required(idSchema), tee: required(finite(0, 5).integer('${path} must be a whole number')),
-  air: required(roundAirSchema), ground: required(courseGroundSchema), forecast: forecastSchema.nullable().default(undefined).defined('${path} is missing'),
+  id: required(idSchema),
+  name: required(nameSchema),
+  day: required(dateSchema),
+  courseId: required(idSchema),
+  tee: required(finite(0, 5).integer('${path} must be a whole number')),
+  air: required(roundAirSchema),
+  ground: required(courseGroundSchema),
+  forecast: forecastSchema.nullable().default(undefined).defined('${path} is missing'),
 });
 
-export const eventRoundSet = { air: roundAirSchema.default(undefined), ground: courseGroundSchema.default(undefined), forecast: forecastSchema.nullable().default(undefined) };
+export const eventRoundSet = {
+  air: roundAirSchema.default(undefined),
+  ground: courseGroundSchema.default(undefined),
+  forecast: forecastSchema.nullable().default(undefined),
+};
 
 export const eventDetails = {
-  name: nameSchema, notes: textSchema(2000),
-  rounds: yup.array(required(eventRoundSchema)).min(1, '${path} must hold one round at least').max(MOST_ROUNDS, `\${path} must be at most ${MOST_ROUNDS}`)
-    .test('ids', '${path} holds one round twice', (rounds) => new Set(rounds?.map((round) => round?.id)).size === (rounds?.length ?? 0)),
-  limits: shape({ clubs: required(finite(...LIMIT_BOUNDS.clubs).integer('${path} must be a whole number')), lengthIn: required(finite(...LIMIT_BOUNDS.lengthIn, 'in')) }),
+  name: nameSchema,
+  notes: textSchema(2000),
+  rounds: yup
+    .array(required(eventRoundSchema))
+    .min(1, '${path} must hold one round at least')
+    .max(MOST_ROUNDS, `\${path} must be at most ${MOST_ROUNDS}`)
+    .test(
+      'ids',
+      '${path} holds one round twice',
+      (rounds) => new Set(rounds?.map((round) => round?.id)).size === (rounds?.length ?? 0),
+    ),
+  limits: shape({
+    clubs: required(finite(...LIMIT_BOUNDS.clubs).integer('${path} must be a whole number')),
+    lengthIn: required(finite(...LIMIT_BOUNDS.lengthIn, 'in')),
+  }),
 };

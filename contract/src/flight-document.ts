@@ -1,7 +1,13 @@
 import { LAUNCH_BOUNDS, RefusedInput, flight, runOut, type Launch } from '@tasche/core';
 import * as yup from 'yup';
 import { finite, wholeDocument } from './schemas.js';
-import { conditionsOf, conditionsSchema, surfaceOf, surfaceSchema, type SurfaceDocument } from './setting-schemas.js';
+import {
+  conditionsOf,
+  conditionsSchema,
+  surfaceOf,
+  surfaceSchema,
+  type SurfaceDocument,
+} from './setting-schemas.js';
 
 /** What `tasche calc flight` writes: docs/formats/flight-output.schema.json. The lateral is at the end of the carry, right of the line positive. */
 export interface FlightAnswer {
@@ -17,15 +23,20 @@ export interface FlightAnswer {
 const within = (field: keyof Launch) => finite(...LAUNCH_BOUNDS[field]);
 const required = (field: keyof Launch) => within(field).required('${path} is missing');
 
-const launchSchema = wholeDocument(yup.object({
-  ballSpeedMps: required('ballSpeedMps'),
-  launchDeg: required('launchDeg'),
-  azimuthDeg: within('azimuthDeg'),
-  spinRpm: required('spinRpm'),
-  spinAxisDeg: within('spinAxisDeg'),
-  conditions: conditionsSchema.default(undefined).required('${path} is missing'),
-  surface: surfaceSchema as unknown as yup.Schema<SurfaceDocument | undefined>,
-}).strict().noUnknown('unknown field: ${unknown}'));
+const launchSchema = wholeDocument(
+  yup
+    .object({
+      ballSpeedMps: required('ballSpeedMps'),
+      launchDeg: required('launchDeg'),
+      azimuthDeg: within('azimuthDeg'),
+      spinRpm: required('spinRpm'),
+      spinAxisDeg: within('spinAxisDeg'),
+      conditions: conditionsSchema.default(undefined).required('${path} is missing'),
+      surface: surfaceSchema as unknown as yup.Schema<SurfaceDocument | undefined>,
+    })
+    .strict()
+    .noUnknown('unknown field: ${unknown}'),
+);
 
 export const MOST_FLIGHTS = 10_000;
 
@@ -34,8 +45,11 @@ export const MOST_FLIGHTS = 10_000;
  * @throws yup.ValidationError naming every bad field, in a list with its place ("[3].spinRpm")
  */
 export function calcFlight(document: unknown): FlightAnswer | FlightAnswer[] {
-  if (!Array.isArray(document)) return flown(launchSchema.validateSync(document, { strict: true, abortEarly: false }), '');
-  const checked = yup.array(launchSchema).max(MOST_FLIGHTS, `a list holds at most ${MOST_FLIGHTS} launches`)
+  if (!Array.isArray(document))
+    return flown(launchSchema.validateSync(document, { strict: true, abortEarly: false }), '');
+  const checked = yup
+    .array(launchSchema)
+    .max(MOST_FLIGHTS, `a list holds at most ${MOST_FLIGHTS} launches`)
     .validateSync(document, { strict: true, abortEarly: false }) as yup.InferType<typeof launchSchema>[];
   return checked.map((one, i) => flown(one, `[${i}].`));
 }
@@ -44,9 +58,23 @@ function flown(document: yup.InferType<typeof launchSchema>, place: string): Fli
   const { conditions, surface, ...launch } = document;
   try {
     const air = conditionsOf(conditions);
-    const { carryM, lateralM, apexM, landDeg, landSpeedMps, landAzimuthDeg, landSpinRpm, flightS } = flight(launch as Launch, air);
-    const { runM } = runOut({ landSpeedMps, landDeg, landSpinRpm: Math.max(0, landSpinRpm) }, surfaceOf(surface));
-    return { carryM, totalM: carryM + runM * Math.cos((landAzimuthDeg * Math.PI) / 180), lateralM, apexM, landDeg, landSpeedMps, flightS };
+    const { carryM, lateralM, apexM, landDeg, landSpeedMps, landAzimuthDeg, landSpinRpm, flightS } = flight(
+      launch as Launch,
+      air,
+    );
+    const { runM } = runOut(
+      { landSpeedMps, landDeg, landSpinRpm: Math.max(0, landSpinRpm) },
+      surfaceOf(surface),
+    );
+    return {
+      carryM,
+      totalM: carryM + runM * Math.cos((landAzimuthDeg * Math.PI) / 180),
+      lateralM,
+      apexM,
+      landDeg,
+      landSpeedMps,
+      flightS,
+    };
   } catch (error) {
     throw named(error, place);
   }

@@ -8,18 +8,29 @@ export interface GapsDocument extends GapOptions {
   clubs: readonly LadderClub[];
 }
 
-const gapsSchema = wholeDocument(yup.object({
-  school: yup.string().strict().oneOf(SCHOOLS.map((school) => school.id)),
-  settings: gapSettingsSchema.default(undefined),
-  unit: distanceUnitSchema,
-  clubs: ladderClubsSchema,
-}).strict().noUnknown('unknown field: ${unknown}'));
+const gapsSchema = wholeDocument(
+  yup
+    .object({
+      school: yup
+        .string()
+        .strict()
+        .oneOf(SCHOOLS.map((school) => school.id)),
+      settings: gapSettingsSchema.default(undefined),
+      unit: distanceUnitSchema,
+      clubs: ladderClubsSchema,
+    })
+    .strict()
+    .noUnknown('unknown field: ${unknown}'),
+);
 
 /**
  * Checks a document and computes its gap report.
  * @throws yup.ValidationError naming every bad field
  */
 export function calcGaps(document: unknown): GapReport {
-  const { clubs, ...options } = gapsSchema.validateSync(document, { strict: true, abortEarly: false }) as unknown as GapsDocument;
+  const { clubs, ...options } = gapsSchema.validateSync(document, {
+    strict: true,
+    abortEarly: false,
+  }) as unknown as GapsDocument;
   return gaps(clubs, options);
 }

@@ -15,12 +15,19 @@ export class JsonLimitError extends Error {
   override readonly name = 'JsonLimitError';
 
   /** @param field where in the document, such as `commands[0].set` */
-  constructor(readonly field: string, message: string) {
+  constructor(
+    readonly field: string,
+    message: string,
+  ) {
     super(message);
   }
 }
 
-interface Place { value: object; path: string; depth: number }
+interface Place {
+  value: object;
+  path: string;
+  depth: number;
+}
 
 /**
  * Refuses parsed JSON that no schema should be let loose on: nested too deep, too large, or with text a database cannot
@@ -38,28 +45,48 @@ export function checkJsonLimits(document: unknown): void {
     const { value, path, depth } = place;
     const isList = Array.isArray(value);
     const keys = Object.keys(value);
-    if (depth > MAX_JSON_DEPTH) throw new JsonLimitError(path, `the document is nested more than ${MAX_JSON_DEPTH} deep`);
+    if (depth > MAX_JSON_DEPTH)
+      throw new JsonLimitError(path, `the document is nested more than ${MAX_JSON_DEPTH} deep`);
     const most = isList ? MAX_JSON_LIST : MAX_JSON_FIELDS;
     if (keys.length > most) {
-      throw new JsonLimitError(path, `${path || 'the document'} holds more than ${most} ${isList ? 'entries' : 'fields'}`);
+      throw new JsonLimitError(
+        path,
+        `${path || 'the document'} holds more than ${most} ${isList ? 'entries' : 'fields'}`,
+      );
     }
     values += keys.length;
-    if (values > MAX_JSON_VALUES) throw new JsonLimitError('', `the document holds more than ${MAX_JSON_VALUES} values`);
+    if (values > MAX_JSON_VALUES)
+      throw new JsonLimitError('', `the document holds more than ${MAX_JSON_VALUES} values`);
     for (const key of keys) {
-      const at = isList ? `${path}[${key}]` : path ? `${path}.${key.slice(0, MAX_KEY_SHOWN)}` : key.slice(0, MAX_KEY_SHOWN);
+      const at = isList
+        ? `${path}[${key}]`
+        : path
+          ? `${path}.${key.slice(0, MAX_KEY_SHOWN)}`
+          : key.slice(0, MAX_KEY_SHOWN);
       if (!isList) checkName(key, path);
       const inner = (value as Record<string, unknown>)[key];
       if (typeof inner === 'string') checkText(inner, at, at);
-      else if (typeof inner === 'object' && inner !== null) open.push({ value: inner, path: at, depth: depth + 1 });
+      else if (typeof inner === 'object' && inner !== null)
+        open.push({ value: inner, path: at, depth: depth + 1 });
     }
   }
 }
 
 /** Fields that would take the place of what every object has: comparing or printing such a value runs into them. */
-const NO_NAMES = new Set(['__proto__', 'constructor', 'prototype', 'toString', 'valueOf', 'toJSON', 'hasOwnProperty', 'then']);
+const NO_NAMES = new Set([
+  '__proto__',
+  'constructor',
+  'prototype',
+  'toString',
+  'valueOf',
+  'toJSON',
+  'hasOwnProperty',
+  'then',
+]);
 
 function checkName(name: string, path: string): void {
-  if (NO_NAMES.has(name)) throw new JsonLimitError(path, `no field may be called ${name}${path && ` (in ${path})`}`);
+  if (NO_NAMES.has(name))
+    throw new JsonLimitError(path, `no field may be called ${name}${path && ` (in ${path})`}`);
   checkText(name, `a field's name in ${path || 'the document'}`, path);
 }
 

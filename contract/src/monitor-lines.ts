@@ -14,15 +14,23 @@ export type MonitorLine =
   | { type: 'beat' };
 
 /** What a device counts its strikes within: an id that is never used again, and when it began. */
-export interface DeviceSession { id: string; startedAt: string }
+export interface DeviceSession {
+  id: string;
+  startedAt: string;
+}
 
 export type ServerLine =
-  | { type: 'resume'; after: number }
-  | { type: 'ack'; number: number }
-  | ({ type: 'hit' } & HitOrder);
+  { type: 'resume'; after: number } | { type: 'ack'; number: number } | ({ type: 'hit' } & HitOrder);
 
 /** Balls a simulated monitor is told to have hit. */
-export interface HitOrder { count: number; club: string; kind: ClubKind; loftDeg?: number; carryM: number; spreadM?: number }
+export interface HitOrder {
+  count: number;
+  club: string;
+  kind: ClubKind;
+  loftDeg?: number;
+  carryM: number;
+  spreadM?: number;
+}
 
 /** A line longer than this is no line of a monitor. */
 export const MOST_LINE_CHARACTERS = 8192;
@@ -30,25 +38,57 @@ export const MOST_LINE_CHARACTERS = 8192;
 export const SILENCE_MS = 15_000;
 
 const unknown = '${path} has an unknown field: ${unknown}';
-const moment = yup.string().strict().test('moment', '${path} must be a moment, ISO 8601 with its zone', (text) => text === undefined || (/^\d{4}-\d\d-\d\dT[\d:.]+(Z|[+-]\d\d:\d\d)$/.test(text) && !Number.isNaN(Date.parse(text))));
-const number = finite(1, 2 ** 31 - 1).integer('${path} must be a whole number').required('${path} is missing');
+const moment = yup
+  .string()
+  .strict()
+  .test(
+    'moment',
+    '${path} must be a moment, ISO 8601 with its zone',
+    (text) =>
+      text === undefined ||
+      (/^\d{4}-\d\d-\d\dT[\d:.]+(Z|[+-]\d\d:\d\d)$/.test(text) && !Number.isNaN(Date.parse(text))),
+  );
+const number = finite(1, 2 ** 31 - 1)
+  .integer('${path} must be a whole number')
+  .required('${path} is missing');
 
-const sessionSchema = yup.object({
-  id: textSchema(60).min(1).required('${path} is missing'), startedAt: moment.required('${path} is missing'),
-}).strict().noUnknown(unknown).default(undefined);
+const sessionSchema = yup
+  .object({
+    id: textSchema(60).min(1).required('${path} is missing'),
+    startedAt: moment.required('${path} is missing'),
+  })
+  .strict()
+  .noUnknown(unknown)
+  .default(undefined);
 
 const MONITOR_LINES: Record<MonitorLine['type'], yup.AnyObjectSchema> = {
-  hello: yup.object({ device: textSchema(60).min(1).required('${path} is missing'), simulated: yup.boolean().strict().required('${path} is missing'), session: sessionSchema }),
-  strike: yup.object({ number, at: moment.required('${path} is missing'), club: textSchema(80).nullable().defined('${path} is missing') }),
+  hello: yup.object({
+    device: textSchema(60).min(1).required('${path} is missing'),
+    simulated: yup.boolean().strict().required('${path} is missing'),
+    session: sessionSchema,
+  }),
+  strike: yup.object({
+    number,
+    at: moment.required('${path} is missing'),
+    club: textSchema(80).nullable().defined('${path} is missing'),
+  }),
   beat: yup.object({}),
 };
 
 const SERVER_LINES: Record<ServerLine['type'], yup.AnyObjectSchema> = {
-  resume: yup.object({ after: finite(0, 2 ** 31 - 1).integer().required('${path} is missing') }),
+  resume: yup.object({
+    after: finite(0, 2 ** 31 - 1)
+      .integer()
+      .required('${path} is missing'),
+  }),
   ack: yup.object({ number }),
   hit: yup.object({
-    count: finite(1, 50).integer().required('${path} is missing'), club: textSchema(80).required('${path} is missing'), kind: clubKindSchema.required('${path} is missing'),
-    loftDeg: finite(0, 80), carryM: finite(1, 411).required('${path} is missing'), spreadM: finite(0, 80),
+    count: finite(1, 50).integer().required('${path} is missing'),
+    club: textSchema(80).required('${path} is missing'),
+    kind: clubKindSchema.required('${path} is missing'),
+    loftDeg: finite(0, 80),
+    carryM: finite(1, 411).required('${path} is missing'),
+    spreadM: finite(0, 80),
   }),
 };
 
@@ -59,9 +99,19 @@ const SERVER_LINES: Record<ServerLine['type'], yup.AnyObjectSchema> = {
 export function readMonitorLine(text: string): MonitorLine {
   const { type, rest } = lineOf(text, MONITOR_LINES);
   if (type !== 'strike') return { type, ...check(MONITOR_LINES[type], rest) } as MonitorLine;
-  const given = Object.fromEntries(STRIKE_PARTS.flatMap((part) => (rest[part] === undefined || rest[part] === null ? [] : [[part, rest[part]]])));
-  const about = Object.fromEntries(Object.entries(rest).filter(([key]) => !(STRIKE_PARTS as readonly string[]).includes(key)));
-  return { type, ...check(MONITOR_LINES.strike, about), strike: strikeSchema.validateSync(given, { strict: true }) } as MonitorLine;
+  const given = Object.fromEntries(
+    STRIKE_PARTS.flatMap((part) =>
+      rest[part] === undefined || rest[part] === null ? [] : [[part, rest[part]]],
+    ),
+  );
+  const about = Object.fromEntries(
+    Object.entries(rest).filter(([key]) => !(STRIKE_PARTS as readonly string[]).includes(key)),
+  );
+  return {
+    type,
+    ...check(MONITOR_LINES.strike, about),
+    strike: strikeSchema.validateSync(given, { strict: true }),
+  } as MonitorLine;
 }
 
 /** A line from the server, read and checked by a monitor. @throws as `readMonitorLine` */
@@ -76,16 +126,21 @@ export function writeLine(line: MonitorLine | ServerLine): string {
   return `${JSON.stringify({ ...about, ...strike })}\n`;
 }
 
-function lineOf<T extends string>(text: string, known: Record<T, unknown>): { type: T; rest: Record<string, unknown> } {
+function lineOf<T extends string>(
+  text: string,
+  known: Record<T, unknown>,
+): { type: T; rest: Record<string, unknown> } {
   let line: unknown;
   try {
     line = JSON.parse(text);
   } catch {
     throw new Error('is not JSON');
   }
-  if (typeof line !== 'object' || line === null || Array.isArray(line)) throw new Error('is not a JSON object');
+  if (typeof line !== 'object' || line === null || Array.isArray(line))
+    throw new Error('is not a JSON object');
   const { type, ...rest } = line as Record<string, unknown>;
-  if (typeof type !== 'string' || !Object.hasOwn(known, type)) throw new Error(`type must be one of ${Object.keys(known).join(', ')}`);
+  if (typeof type !== 'string' || !Object.hasOwn(known, type))
+    throw new Error(`type must be one of ${Object.keys(known).join(', ')}`);
   return { type: type as T, rest };
 }
 

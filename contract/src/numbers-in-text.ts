@@ -54,11 +54,21 @@ export function readDistance(text: string, unit: DistanceTextUnit): Read<number>
   const number = leadingNumber(text);
   if (!number) return notANumber(text);
   const said = number.rest === '' ? unit : distanceUnitOf(number.rest);
-  return said ? good(storedMetres(number.value, said)) : bad(`"${number.rest}" is no unit of distance; use yd, m or ft`);
+  return said
+    ? good(storedMetres(number.value, said))
+    : bad(`"${number.rest}" is no unit of distance; use yd, m or ft`);
 }
 
 const FRACTION = /^(\d+)(?:[\s-]+(\d+)\/(\d+))?$/;
-const VULGAR: Record<string, string> = { '¼': ' 1/4', '½': ' 1/2', '¾': ' 3/4', '⅛': ' 1/8', '⅜': ' 3/8', '⅝': ' 5/8', '⅞': ' 7/8' };
+const VULGAR: Record<string, string> = {
+  '¼': ' 1/4',
+  '½': ' 1/2',
+  '¾': ' 3/4',
+  '⅛': ' 1/8',
+  '⅜': ' 3/8',
+  '⅝': ' 5/8',
+  '⅞': ' 7/8',
+};
 
 /** Inches from '37.25', '37,25', '37 1/4', '37¼"', '94.6 cm'; without a unit in the text, `unit` is meant. */
 export function readInches(text: string, unit: 'in' | 'cm' = 'in'): Read<number> {
@@ -85,7 +95,8 @@ export function readDay(text: string): Read<string> {
   if (!match) return bad(`"${text}" is not a day; write it as YYYY-MM-DD`);
   let [day, month] = [Number(match[1]), Number(match[2])];
   if (text.includes('/')) {
-    if (day <= 12 && month <= 12 && day !== month) return bad(`"${text}" could be two days; write it as YYYY-MM-DD`);
+    if (day <= 12 && month <= 12 && day !== month)
+      return bad(`"${text}" could be two days; write it as YYYY-MM-DD`);
     if (month > 12) [day, month] = [month, day];
   }
   return good(`${match[3]}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`);
@@ -99,5 +110,7 @@ export function readHandicap(text: string): Read<number | null> {
   if (!number.ok) return bad(`“${text.trim()}” is no handicap; write 12, or +4 for a plus handicap`);
   const value = written.startsWith('+') ? -number.value : number.value;
   const [min, max] = HANDICAP_BOUNDS;
-  return value < min || value > max ? bad(`A handicap is between +${-min} and ${max}`) : good(Math.round(value * 10) / 10 || 0);
+  return value < min || value > max
+    ? bad(`A handicap is between +${-min} and ${max}`)
+    : good(Math.round(value * 10) / 10 || 0);
 }

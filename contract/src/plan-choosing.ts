@@ -1,9 +1,27 @@
-import { BOUNCE_SCHOOLS, LIE_NAMES, MOST_HIT_FROM, NEED_BOUNDS, PLAIN_WISHES, PUTTER_SCHOOLS, SLOPES, TROUBLE_BOUNDS, TROUBLE_KINDS, TROUBLE_SIDES, type Need, type NeedChanges, type Swap, type Wishes } from '@tasche/core';
+import {
+  BOUNCE_SCHOOLS,
+  LIE_NAMES,
+  MOST_HIT_FROM,
+  NEED_BOUNDS,
+  PLAIN_WISHES,
+  PUTTER_SCHOOLS,
+  SLOPES,
+  TROUBLE_BOUNDS,
+  TROUBLE_KINDS,
+  TROUBLE_SIDES,
+  type Need,
+  type NeedChanges,
+  type Swap,
+  type Wishes,
+} from '@tasche/core';
 import * as yup from 'yup';
 import { clubKindSchema, finite, idSchema, nameSchema, textSchema } from './schemas.js';
 
 /** What a week's bag is chosen for: the shots it will ask, where they are typed, and what the player insists on. */
-export interface PlanChoosing extends Pick<Wishes, 'limit' | 'changeStrokes' | 'always' | 'never'>, Partial<Omit<Wishes, 'limit' | 'changeStrokes' | 'always' | 'never'>> {
+export interface PlanChoosing
+  extends
+    Pick<Wishes, 'limit' | 'changeStrokes' | 'always' | 'never'>,
+    Partial<Omit<Wishes, 'limit' | 'changeStrokes' | 'always' | 'never'>> {
   needs: readonly Need[];
 }
 
@@ -14,9 +32,17 @@ export function wishesOf(choosing: PlanChoosing | null): Wishes {
 }
 
 /** What was seen after a round: to be kept for the next time. */
-export interface RoundAfter { /** Times each club was hit. */ hits: Readonly<Record<string, number>>; says: string; keep: string }
+export interface RoundAfter {
+  /** Times each club was hit. */ hits: Readonly<Record<string, number>>;
+  says: string;
+  keep: string;
+}
 /** A swap to be made on the morning if the day is not as expected. */
-export interface Trigger { text: string; outIds: readonly string[]; inIds: readonly string[] }
+export interface Trigger {
+  text: string;
+  outIds: readonly string[];
+  inIds: readonly string[];
+}
 
 /** A player's round of an event: what was changed of its needs, what was chosen, what came of it. */
 export interface PlanRound {
@@ -33,7 +59,14 @@ export interface PlanRound {
 
 export const MOST_PLAN_NEEDS = 300;
 export const MOST_NEED_CHANGES = 200;
-export const PLAN_CHOOSING_BOUNDS = { limit: [1, 14], changeStrokes: [0, 5], unevenStrokes: [0, 5], strokesPerHundred: [0, 5], comfort: [-5, 5], mostChanges: [0, 14] } as const;
+export const PLAN_CHOOSING_BOUNDS = {
+  limit: [1, 14],
+  changeStrokes: [0, 5],
+  unevenStrokes: [0, 5],
+  strokesPerHundred: [0, 5],
+  comfort: [-5, 5],
+  mostChanges: [0, 14],
+} as const;
 
 const unknown = '${path} has an unknown field: ${unknown}';
 const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
@@ -41,47 +74,130 @@ const shape = <T extends yup.ObjectShape>(fields: T) => yup.object(fields).stric
 const whole = (least: number, most: number) => finite(least, most).integer('${path} must be a whole number');
 /** A record by names nobody knows beforehand, so many at most. */
 function record(each: yup.Schema, most: number) {
-  return yup.lazy((value: unknown) => shape(Object.fromEntries(Object.keys((value ?? {}) as object).map((key) => [key, each]))).default(undefined)
-    .test('few', `\${path} holds more than ${most}`, (all) => Object.keys(all ?? {}).length <= most));
+  return yup.lazy((value: unknown) =>
+    shape(Object.fromEntries(Object.keys((value ?? {}) as object).map((key) => [key, each])))
+      .default(undefined)
+      .test('few', `\${path} holds more than ${most}`, (all) => Object.keys(all ?? {}).length <= most),
+  );
 }
 
 const troubleSchema = shape({
-  kind: required(yup.string().strict().oneOf(TROUBLE_KINDS)), side: required(yup.string().strict().oneOf(TROUBLE_SIDES)), fromM: required(finite(-500, TROUBLE_BOUNDS.fromM[1])), toM: required(finite(...TROUBLE_BOUNDS.toM)),
+  kind: required(yup.string().strict().oneOf(TROUBLE_KINDS)),
+  side: required(yup.string().strict().oneOf(TROUBLE_SIDES)),
+  fromM: required(finite(-500, TROUBLE_BOUNDS.fromM[1])),
+  toM: required(finite(...TROUBLE_BOUNDS.toM)),
 });
-const editableNeed = { distanceM: finite(...NEED_BOUNDS.distanceM), lie: yup.string().strict().oneOf(LIE_NAMES), mustHold: yup.boolean().strict(), weight: finite(...NEED_BOUNDS.weight), leftM: finite(...NEED_BOUNDS.leftM) };
+const editableNeed = {
+  distanceM: finite(...NEED_BOUNDS.distanceM),
+  lie: yup.string().strict().oneOf(LIE_NAMES),
+  mustHold: yup.boolean().strict(),
+  weight: finite(...NEED_BOUNDS.weight),
+  leftM: finite(...NEED_BOUNDS.leftM),
+};
 
 /** A need as it is kept and sent. */
 export const needSchema = shape({
-  ...editableNeed, name: required(nameSchema), to: required(yup.string().strict().oneOf(['green', 'fairway'] as const)), distanceM: required(editableNeed.distanceM),
-  lie: required(editableNeed.lie), mustHold: required(editableNeed.mustHold), weight: required(editableNeed.weight), hitFromM: yup.array(required(finite(...NEED_BOUNDS.hitFromM))).max(MOST_HIT_FROM, `\${path} holds more than ${MOST_HIT_FROM} places`), halfM: finite(...NEED_BOUNDS.halfM),
-  hole: whole(...NEED_BOUNDS.hole), windMps: finite(...NEED_BOUNDS.windMps), windFromDeg: finite(...NEED_BOUNDS.windFromDeg), riseM: finite(...NEED_BOUNDS.riseM), front: yup.string().strict().oneOf(['sand', 'water'] as const),
-  slope: yup.string().strict().oneOf(SLOPES), trouble: yup.array(required(troubleSchema)).max(20).default(undefined), missStrokes: finite(...NEED_BOUNDS.missStrokes), playsLikeM: finite(...NEED_BOUNDS.playsLikeM),
+  ...editableNeed,
+  name: required(nameSchema),
+  to: required(
+    yup
+      .string()
+      .strict()
+      .oneOf(['green', 'fairway'] as const),
+  ),
+  distanceM: required(editableNeed.distanceM),
+  lie: required(editableNeed.lie),
+  mustHold: required(editableNeed.mustHold),
+  weight: required(editableNeed.weight),
+  hitFromM: yup
+    .array(required(finite(...NEED_BOUNDS.hitFromM)))
+    .max(MOST_HIT_FROM, `\${path} holds more than ${MOST_HIT_FROM} places`),
+  halfM: finite(...NEED_BOUNDS.halfM),
+  hole: whole(...NEED_BOUNDS.hole),
+  windMps: finite(...NEED_BOUNDS.windMps),
+  windFromDeg: finite(...NEED_BOUNDS.windFromDeg),
+  riseM: finite(...NEED_BOUNDS.riseM),
+  front: yup
+    .string()
+    .strict()
+    .oneOf(['sand', 'water'] as const),
+  slope: yup.string().strict().oneOf(SLOPES),
+  trouble: yup.array(required(troubleSchema)).max(20).default(undefined),
+  missStrokes: finite(...NEED_BOUNDS.missStrokes),
+  playsLikeM: finite(...NEED_BOUNDS.playsLikeM),
 });
 
 const clubIds = yup.array(required(idSchema)).max(60);
 
 export const planChoosingSchema = shape({
-  needs: yup.array(required(needSchema)).max(MOST_PLAN_NEEDS, `\${path} holds more than ${MOST_PLAN_NEEDS} needs`).required('${path} is missing'),
-  limit: required(whole(...PLAN_CHOOSING_BOUNDS.limit)), changeStrokes: required(finite(...PLAN_CHOOSING_BOUNDS.changeStrokes)),
-  always: clubIds.required('${path} is missing'), never: clubIds.required('${path} is missing'),
-  oneOf: yup.array(required(clubIds.min(2, '${path} must name two clubs at least'))).max(20), kinds: yup.array(required(shape({ kind: required(clubKindSchema), most: required(whole(0, 14)) }))).max(8),
-  mustCover: yup.array(required(shape({ distanceM: required(finite(1, 400)), withinM: required(finite(0.5, 50)) }))).max(20), comfort: record(finite(...PLAN_CHOOSING_BOUNDS.comfort), 60),
-  mostChanges: whole(...PLAN_CHOOSING_BOUNDS.mostChanges).nullable(), strokesPerHundred: finite(...PLAN_CHOOSING_BOUNDS.strokesPerHundred), unevenStrokes: finite(...PLAN_CHOOSING_BOUNDS.unevenStrokes),
-  bounce: yup.string().strict().oneOf(BOUNCE_SCHOOLS), putter: yup.string().strict().oneOf(PUTTER_SCHOOLS),
+  needs: yup
+    .array(required(needSchema))
+    .max(MOST_PLAN_NEEDS, `\${path} holds more than ${MOST_PLAN_NEEDS} needs`)
+    .required('${path} is missing'),
+  limit: required(whole(...PLAN_CHOOSING_BOUNDS.limit)),
+  changeStrokes: required(finite(...PLAN_CHOOSING_BOUNDS.changeStrokes)),
+  always: clubIds.required('${path} is missing'),
+  never: clubIds.required('${path} is missing'),
+  oneOf: yup.array(required(clubIds.min(2, '${path} must name two clubs at least'))).max(20),
+  kinds: yup.array(required(shape({ kind: required(clubKindSchema), most: required(whole(0, 14)) }))).max(8),
+  mustCover: yup
+    .array(required(shape({ distanceM: required(finite(1, 400)), withinM: required(finite(0.5, 50)) })))
+    .max(20),
+  comfort: record(finite(...PLAN_CHOOSING_BOUNDS.comfort), 60),
+  mostChanges: whole(...PLAN_CHOOSING_BOUNDS.mostChanges).nullable(),
+  strokesPerHundred: finite(...PLAN_CHOOSING_BOUNDS.strokesPerHundred),
+  unevenStrokes: finite(...PLAN_CHOOSING_BOUNDS.unevenStrokes),
+  bounce: yup.string().strict().oneOf(BOUNCE_SCHOOLS),
+  putter: yup.string().strict().oneOf(PUTTER_SCHOOLS),
 });
 
-export const swapsSchema = yup.array(shape({ outId: idSchema, inId: idSchema, why: textSchema(500) })
-  .test('names a club', '${path} names no club', (swap) => Boolean(swap?.outId ?? swap?.inId)));
+export const swapsSchema = yup.array(
+  shape({ outId: idSchema, inId: idSchema, why: textSchema(500) }).test(
+    'names a club',
+    '${path} names no club',
+    (swap) => Boolean(swap?.outId ?? swap?.inId),
+  ),
+);
 
-const triggersSchema = yup.array(required(shape({ text: required(textSchema(300)), outIds: clubIds.required('${path} is missing'), inIds: clubIds.required('${path} is missing') }))).max(12);
-const afterSchema = shape({ hits: record(finite(0, 60), 60), says: textSchema(2000).defined('${path} is missing'), keep: textSchema(2000).defined('${path} is missing') });
+const triggersSchema = yup
+  .array(
+    required(
+      shape({
+        text: required(textSchema(300)),
+        outIds: clubIds.required('${path} is missing'),
+        inIds: clubIds.required('${path} is missing'),
+      }),
+    ),
+  )
+  .max(12);
+const afterSchema = shape({
+  hits: record(finite(0, 60), 60),
+  says: textSchema(2000).defined('${path} is missing'),
+  keep: textSchema(2000).defined('${path} is missing'),
+});
 
 /** What may be set of a player's round; its bag is set by `setRoundBag`. */
 export const planRoundSet = {
-  changes: record(shape(editableNeed).nullable().default(undefined) as unknown as yup.Schema, MOST_NEED_CHANGES), notes: yup.array(required(needSchema)).max(MOST_PLAN_NEEDS, `\${path} holds more than ${MOST_PLAN_NEEDS} needs`), after: afterSchema.nullable().default(undefined),
+  changes: record(
+    shape(editableNeed).nullable().default(undefined) as unknown as yup.Schema,
+    MOST_NEED_CHANGES,
+  ),
+  notes: yup
+    .array(required(needSchema))
+    .max(MOST_PLAN_NEEDS, `\${path} holds more than ${MOST_PLAN_NEEDS} needs`),
+  after: afterSchema.nullable().default(undefined),
 };
 export type PlanRoundSet = Partial<Pick<PlanRound, 'changes' | 'notes' | 'after'>>;
-export const roundBagSchema = { clubIds: required(yup.array(required(idSchema)).min(1, '${path} is empty').max(14, '${path} holds more than fourteen clubs')), swaps: required(swapsSchema.max(40)), triggers: required(triggersSchema) };
+export const roundBagSchema = {
+  clubIds: required(
+    yup
+      .array(required(idSchema))
+      .min(1, '${path} is empty')
+      .max(14, '${path} holds more than fourteen clubs'),
+  ),
+  swaps: required(swapsSchema.max(40)),
+  triggers: required(triggersSchema),
+};
 
 export function emptyRound(roundId: string): PlanRound {
   return { roundId, changes: {}, notes: [], swaps: [], triggers: [], bagId: null, after: null };

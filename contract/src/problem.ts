@@ -1,8 +1,19 @@
 /** How every refusal looks on the wire. `fields` names each bad input by its path. */
 export interface Problem {
   error:
-    | 'bad-input' | 'not-found' | 'conflict' | 'rule' | 'too-large' | 'wrong-type' | 'too-many-requests'
-    | 'database-away' | 'busy' | 'disk-full' | 'weather' | 'forbidden' | 'internal';
+    | 'bad-input'
+    | 'not-found'
+    | 'conflict'
+    | 'rule'
+    | 'too-large'
+    | 'wrong-type'
+    | 'too-many-requests'
+    | 'database-away'
+    | 'busy'
+    | 'disk-full'
+    | 'weather'
+    | 'forbidden'
+    | 'internal';
   message: string;
   fields?: readonly FieldProblem[];
   /** For a conflict: what each side wants. */

@@ -1,5 +1,17 @@
 import {
-  BASELINE, DEFAULT_GAP_SETTINGS, MEDIUM_FAIRWAY, RefusedInput, ladderClub, skillOf, type LadderClub, type Limits, type RoundDay, type RoundOrder, type RoundTaste, type SchoolId, type Setting,
+  BASELINE,
+  DEFAULT_GAP_SETTINGS,
+  MEDIUM_FAIRWAY,
+  RefusedInput,
+  ladderClub,
+  skillOf,
+  type LadderClub,
+  type Limits,
+  type RoundDay,
+  type RoundOrder,
+  type RoundTaste,
+  type SchoolId,
+  type Setting,
 } from '@tasche/core';
 import type { EventRound } from './event-schemas.js';
 import { emptyRound, wishesOf, type PlanRound } from './plan-choosing.js';
@@ -16,9 +28,18 @@ export function isCandidate({ spec, removed }: Pick<ClubView, 'spec' | 'removed'
 }
 
 /** The day of an event's round on its course. @throws RefusedInput where nobody has written down the holes */
-export function dayOf({ tee, air, ground }: Pick<EventRound, 'tee' | 'air' | 'ground'>, course: Pick<CourseView, 'name' | 'tees' | 'holes' | 'altitudeM'>): RoundDay {
-  if (course.holes.length === 0) throw new RefusedInput('holes', `of ${course.name} are not written down yet`);
-  return { course: { tees: course.tees, holes: course.holes, altitudeM: course.altitudeM }, tee, air, ground };
+export function dayOf(
+  { tee, air, ground }: Pick<EventRound, 'tee' | 'air' | 'ground'>,
+  course: Pick<CourseView, 'name' | 'tees' | 'holes' | 'altitudeM'>,
+): RoundDay {
+  if (course.holes.length === 0)
+    throw new RefusedInput('holes', `of ${course.name} are not written down yet`);
+  return {
+    course: { tees: course.tees, holes: course.holes, altitudeM: course.altitudeM },
+    tee,
+    air,
+    ground,
+  };
 }
 
 export function planRoundOf(plan: Pick<PlanView, 'rounds'>, roundId: string): PlanRound {
@@ -36,12 +57,34 @@ export interface RoundParts {
 }
 
 /** A player's round of an event, as the core is asked for its bag. @throws RefusedInput */
-export function roundOrderOf({ player, clubs, plan, round, course, limits, school = 'even-carries' }: RoundParts): { order: RoundOrder; taste: RoundTaste } {
+export function roundOrderOf({
+  player,
+  clubs,
+  plan,
+  round,
+  course,
+  limits,
+  school = 'even-carries',
+}: RoundParts): { order: RoundOrder; taste: RoundTaste } {
   const { changes, notes } = planRoundOf(plan, round.id);
   const wishes = wishesOf(plan.choosing);
   const candidates: LadderClub[] = clubs.filter(isCandidate).map(ladderClub);
   return {
-    order: { day: dayOf(round, course), clubs: candidates, from: baselineOf(player), wishes, changes, notes, handicap: skillOf(candidates, player.handicap).handicap },
-    taste: { wishes, school, gamerIds: plan.baseClubIds, limits, settings: { ...DEFAULT_GAP_SETTINGS, ...player.gapSettings } },
+    order: {
+      day: dayOf(round, course),
+      clubs: candidates,
+      from: baselineOf(player),
+      wishes,
+      changes,
+      notes,
+      handicap: skillOf(candidates, player.handicap).handicap,
+    },
+    taste: {
+      wishes,
+      school,
+      gamerIds: plan.baseClubIds,
+      limits,
+      settings: { ...DEFAULT_GAP_SETTINGS, ...player.gapSettings },
+    },
   };
 }

@@ -1,6 +1,17 @@
 import {
-  CLUB_KINDS, DISTANCE_UNITS, GAP_SETTING_BOUNDS, HANDICAP_BOUNDS, QUANTITIES, SHOT_KEYS, SHOT_SOURCES, quantityOf, shotKindOf, swingWeightPoints,
-  type GapSettings, type Quantity, type Shot,
+  CLUB_KINDS,
+  DISTANCE_UNITS,
+  GAP_SETTING_BOUNDS,
+  HANDICAP_BOUNDS,
+  QUANTITIES,
+  SHOT_KEYS,
+  SHOT_SOURCES,
+  quantityOf,
+  shotKindOf,
+  swingWeightPoints,
+  type GapSettings,
+  type Quantity,
+  type Shot,
 } from '@tasche/core';
 import * as yup from 'yup';
 
@@ -11,15 +22,25 @@ export const idSchema = yup.string().strict().matches(UUID, '${path} must be an 
 
 /** Names and notes hold any text a person may type, markup and quotes too, but no control characters. */
 export function textSchema(maxLength: number) {
-  return yup.string().strict()
-    .max(maxLength, `\${path} must be at most ${maxLength} characters`)
-    // Control characters are just what is refused here.
-    .matches(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\p{Surrogate}]*$/u, '${path} holds a control character');
+  return (
+    yup
+      .string()
+      .strict()
+      .max(maxLength, `\${path} must be at most ${maxLength} characters`)
+      // Control characters are just what is refused here.
+      .matches(
+        /^[^\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\p{Surrogate}]*$/u,
+        '${path} holds a control character',
+      )
+  );
 }
 
 export const nameSchema = textSchema(80).trim().min(1, '${path} must not be empty');
 
-export const dateSchema = yup.string().strict().test('date', '${path} must be a day, YYYY-MM-DD', (text) => text === undefined || isDay(text));
+export const dateSchema = yup
+  .string()
+  .strict()
+  .test('date', '${path} must be a day, YYYY-MM-DD', (text) => text === undefined || isDay(text));
 
 /** A real day of the calendar between 1900 and 2200, as YYYY-MM-DD. */
 export function isDay(text: string): boolean {
@@ -31,77 +52,117 @@ export function isDay(text: string): boolean {
 /** A finite number within its bounds; the message names the field and the bounds. */
 export function finite(min: number, max: number, unit = '') {
   const range = `\${path} must be between ${min} and ${max}${unit && ` ${unit}`}`;
-  return yup.number().strict().typeError('${path} must be a number')
+  return yup
+    .number()
+    .strict()
+    .typeError('${path} must be a number')
     .test('finite', '${path} must be a number', (value) => value == null || Number.isFinite(value))
-    .min(min, range).max(max, range);
+    .min(min, range)
+    .max(max, range);
 }
 
 /** 450 yd is longer than any golf shot carries on flat ground. From memory. */
 const CARRY_MOST_M = 411;
 const TOTAL_MOST_M = 500;
 
-export const shotSchema: yup.ObjectSchema<Shot> = yup.object({
-  carryM: finite(1, CARRY_MOST_M, 'm').required('${path} is missing'),
-  totalM: finite(1, TOTAL_MOST_M, 'm').optional(),
-  apexM: finite(0, 80, 'm').optional(),
-  landDeg: finite(0, 90, 'degrees').optional(),
-  spreadM: finite(0, 80, 'm').optional(),
-  sideSpreadM: finite(0, 80, 'm').optional(),
-  source: yup.string().strict().oneOf(SHOT_SOURCES).required('${path} is missing'),
-  shots: finite(1, 10_000).integer('${path} must be a whole number').optional(),
-  plusMinusM: finite(0, 100, 'm').optional(),
-  conditions: textSchema(120).optional(),
-}).strict().noUnknown('${path} has an unknown field: ${unknown}')
-  .test('total', '${path}: the total is shorter than the carry', (shot) =>
-    shot?.totalM === undefined || shot.carryM === undefined || shot.totalM >= shot.carryM - 20);
+export const shotSchema: yup.ObjectSchema<Shot> = yup
+  .object({
+    carryM: finite(1, CARRY_MOST_M, 'm').required('${path} is missing'),
+    totalM: finite(1, TOTAL_MOST_M, 'm').optional(),
+    apexM: finite(0, 80, 'm').optional(),
+    landDeg: finite(0, 90, 'degrees').optional(),
+    spreadM: finite(0, 80, 'm').optional(),
+    sideSpreadM: finite(0, 80, 'm').optional(),
+    source: yup.string().strict().oneOf(SHOT_SOURCES).required('${path} is missing'),
+    shots: finite(1, 10_000).integer('${path} must be a whole number').optional(),
+    plusMinusM: finite(0, 100, 'm').optional(),
+    conditions: textSchema(120).optional(),
+  })
+  .strict()
+  .noUnknown('${path} has an unknown field: ${unknown}')
+  .test(
+    'total',
+    '${path}: the total is shorter than the carry',
+    (shot) => shot?.totalM === undefined || shot.carryM === undefined || shot.totalM >= shot.carryM - 20,
+  );
 
 /** The values a quantity may take. */
 export function quantitySchema(quantity: Quantity): yup.Schema {
   switch (quantity.type) {
-    case 'number': return finite(quantity.min, quantity.max, quantity.unit === 'money' ? '' : quantity.unit);
-    case 'text': return textSchema(quantity.maxLength);
-    case 'choice': return yup.string().strict().oneOf(quantity.choices, `\${path} must be one of: ${quantity.choices.join(', ')}`);
-    case 'date': return dateSchema;
+    case 'number':
+      return finite(quantity.min, quantity.max, quantity.unit === 'money' ? '' : quantity.unit);
+    case 'text':
+      return textSchema(quantity.maxLength);
+    case 'choice':
+      return yup
+        .string()
+        .strict()
+        .oneOf(quantity.choices, `\${path} must be one of: ${quantity.choices.join(', ')}`);
+    case 'date':
+      return dateSchema;
     case 'swingWeight':
-      return yup.string().strict().test('swing weight', '${path} must be a swing weight such as D3 or C9.5', (text) =>
-        text === undefined || swingWeightPoints(text) !== undefined);
+      return yup
+        .string()
+        .strict()
+        .test(
+          'swing weight',
+          '${path} must be a swing weight such as D3 or C9.5',
+          (text) => text === undefined || swingWeightPoints(text) !== undefined,
+        );
   }
 }
 
 const READING_KEYS = [...QUANTITIES.map((quantity) => quantity.key), ...SHOT_KEYS];
 
 /** One reading as it is sent: `{ key, value, takenOn }`. Null takes the quantity back to "not known". */
-export const readingSchema = yup.object({
-  key: yup.string().strict().oneOf(READING_KEYS, '${path} is not a quantity this sheet keeps').required('${path} is missing'),
-  value: yup.mixed().nullable().defined('${path} is missing')
-    .test('value', '', (value, context) => {
-      const key = (context.parent as { key?: string }).key ?? '';
-      if (value === null) return true;
-      const quantity = quantityOf(key);
-      const schema = quantity ? quantitySchema(quantity) : shotKindOf(key) ? shotSchema : undefined;
-      if (!schema) return true;
-      try {
-        schema.validateSync(value, { strict: true });
-        return true;
-      } catch (error) {
-        if (!(error instanceof yup.ValidationError)) throw error;
-        const label = quantity?.label ?? `${shotKindOf(key)} shot`;
-        return context.createError({ message: error.errors[0]!.replace(/^this/, label) });
-      }
-    }),
-  takenOn: dateSchema.required('${path} is missing'),
-}).strict().noUnknown();
+export const readingSchema = yup
+  .object({
+    key: yup
+      .string()
+      .strict()
+      .oneOf(READING_KEYS, '${path} is not a quantity this sheet keeps')
+      .required('${path} is missing'),
+    value: yup
+      .mixed()
+      .nullable()
+      .defined('${path} is missing')
+      .test('value', '', (value, context) => {
+        const key = (context.parent as { key?: string }).key ?? '';
+        if (value === null) return true;
+        const quantity = quantityOf(key);
+        const schema = quantity ? quantitySchema(quantity) : shotKindOf(key) ? shotSchema : undefined;
+        if (!schema) return true;
+        try {
+          schema.validateSync(value, { strict: true });
+          return true;
+        } catch (error) {
+          if (!(error instanceof yup.ValidationError)) throw error;
+          const label = quantity?.label ?? `${shotKindOf(key)} shot`;
+          return context.createError({ message: error.errors[0]!.replace(/^this/, label) });
+        }
+      }),
+    takenOn: dateSchema.required('${path} is missing'),
+  })
+  .strict()
+  .noUnknown();
 
 export const clubKindSchema = yup.string().strict().oneOf(CLUB_KINDS);
 export const distanceUnitSchema = yup.string().strict().oneOf(DISTANCE_UNITS);
 /** A handicap index; a plus handicap is negative. */
 export const handicapSchema = finite(...HANDICAP_BOUNDS);
-export const handSchema = yup.string().strict().oneOf(['right', 'left'] as const);
+export const handSchema = yup
+  .string()
+  .strict()
+  .oneOf(['right', 'left'] as const);
 
-export const gapSettingsSchema = yup.object(
-  Object.fromEntries(Object.entries(GAP_SETTING_BOUNDS).map(([key, [min, max]]) => [key, finite(min, max).optional()])) as
-    Record<keyof GapSettings, yup.NumberSchema>,
-).strict().noUnknown('${path} has an unknown setting: ${unknown}');
+export const gapSettingsSchema = yup
+  .object(
+    Object.fromEntries(
+      Object.entries(GAP_SETTING_BOUNDS).map(([key, [min, max]]) => [key, finite(min, max).optional()]),
+    ) as Record<keyof GapSettings, yup.NumberSchema>,
+  )
+  .strict()
+  .noUnknown('${path} has an unknown setting: ${unknown}');
 
 /** A whole JSON document: never nothing, never a list. */
 export function wholeDocument<T extends yup.AnyObjectSchema>(schema: T): T {
@@ -119,7 +180,8 @@ const MAX_MESSAGE = 400;
 export function fieldProblems(error: yup.ValidationError): { field: string; message: string }[] {
   const inner = error.inner.length > 0 ? error.inner : [error];
   const listed = inner.slice(0, MAX_PROBLEMS_LISTED).map((one) => ({
-    field: clipped(one.path ?? '', MAX_PATH_SHOWN), message: clipped(one.errors[0] ?? one.message, MAX_MESSAGE),
+    field: clipped(one.path ?? '', MAX_PATH_SHOWN),
+    message: clipped(one.errors[0] ?? one.message, MAX_MESSAGE),
   }));
   const more = inner.length - listed.length;
   return more > 0 ? [...listed, { field: '', message: `and ${more} more problems` }] : listed;

@@ -1,4 +1,14 @@
-import { ENOUGH_FOR_A_FLIGHT, SHOT_KINDS, STRIKE_BOUNDS, isEnough, type Conditions, type ShotKind, type Strike, type StrikePart, type Surface } from '@tasche/core';
+import {
+  ENOUGH_FOR_A_FLIGHT,
+  SHOT_KINDS,
+  STRIKE_BOUNDS,
+  isEnough,
+  type Conditions,
+  type ShotKind,
+  type Strike,
+  type StrikePart,
+  type Surface,
+} from '@tasche/core';
 import * as yup from 'yup';
 import { dateSchema, finite, idSchema, nameSchema, textSchema } from './schemas.js';
 import { keptConditionsSchema, keptSurfaceSchema } from './setting-schemas.js';
@@ -20,20 +30,35 @@ export interface SessionDetails {
 }
 
 /** What is being hit next in a live session. */
-export interface Aim { clubId: string; shot: ShotKind }
+export interface Aim {
+  clubId: string;
+  shot: ShotKind;
+}
 
 /** Strikes sent by hand in one change. */
 export const MOST_STRIKES_A_CHANGE = 500;
 /** Strikes of a player that one answer holds. */
 export const MOST_STRIKES_ANSWERED = 20_000;
 
-export const shotKindSchema = yup.string().strict().oneOf(SHOT_KINDS, `\${path} must be one of: ${SHOT_KINDS.join(', ')}`);
+export const shotKindSchema = yup
+  .string()
+  .strict()
+  .oneOf(SHOT_KINDS, `\${path} must be one of: ${SHOT_KINDS.join(', ')}`);
 
-const parts = Object.fromEntries(Object.entries(STRIKE_BOUNDS).map(([part, [least, most]]) => [part, finite(least, most)])) as Record<StrikePart, yup.NumberSchema>;
+const parts = Object.fromEntries(
+  Object.entries(STRIKE_BOUNDS).map(([part, [least, most]]) => [part, finite(least, most)]),
+) as Record<StrikePart, yup.NumberSchema>;
 
 /** What a device or a person gave of one ball. */
-export const strikeSchema: yup.ObjectSchema<Strike> = yup.object(parts).strict().noUnknown('${path} has an unknown field: ${unknown}')
-  .test('enough', `\${path} must hold one of ${ENOUGH_FOR_A_FLIGHT.join(', ')}`, (strike) => strike === undefined || isEnough(strike as Strike));
+export const strikeSchema: yup.ObjectSchema<Strike> = yup
+  .object(parts)
+  .strict()
+  .noUnknown('${path} has an unknown field: ${unknown}')
+  .test(
+    'enough',
+    `\${path} must hold one of ${ENOUGH_FOR_A_FLIGHT.join(', ')}`,
+    (strike) => strike === undefined || isEnough(strike as Strike),
+  );
 
 export const sessionDetails = {
   name: nameSchema,
@@ -45,9 +70,13 @@ export const sessionDetails = {
   notes: textSchema(4000),
 };
 
-export const aimSchema = yup.object({
-  clubId: idSchema.required('${path} is missing'), shot: shotKindSchema.required('${path} is missing'),
-}).strict().noUnknown('${path} has an unknown field: ${unknown}');
+export const aimSchema = yup
+  .object({
+    clubId: idSchema.required('${path} is missing'),
+    shot: shotKindSchema.required('${path} is missing'),
+  })
+  .strict()
+  .noUnknown('${path} has an unknown field: ${unknown}');
 
 /** Why a strike does not count; a strike is never left out without a reason. */
 export const leftOutSchema = textSchema(200).trim().min(1, '${path} must give a reason');

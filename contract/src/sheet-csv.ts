@@ -1,4 +1,4 @@
-import type { numberIn} from '@tasche/core';
+import type { numberIn } from '@tasche/core';
 import { shotIn, type DistanceUnit, type Spec } from '@tasche/core';
 import Papa from 'papaparse';
 import { writeCell, type CellValue } from './cells.js';
@@ -23,18 +23,28 @@ const MAX_CELL_LINES = 100;
  */
 export function writeSheetCsv(clubs: readonly ClubView[], distanceUnit: DistanceUnit): string {
   const columns = COLUMNS.filter((column) => clubs.some((club) => cellOf(club, column) !== undefined));
-  const rows = clubs.map((club) => columns.map((column) => {
-    const value = cellOf(club, column);
-    return value === undefined ? '' : writeCell(column, value, distanceUnit);
-  }));
-  return Papa.unparse({ fields: columns.map((column) => columnHead(column, distanceUnit)), data: rows }, { newline: '\r\n' });
+  const rows = clubs.map((club) =>
+    columns.map((column) => {
+      const value = cellOf(club, column);
+      return value === undefined ? '' : writeCell(column, value, distanceUnit);
+    }),
+  );
+  return Papa.unparse(
+    { fields: columns.map((column) => columnHead(column, distanceUnit)), data: rows },
+    { newline: '\r\n' },
+  );
 }
 
 /** What a club says in a column, or undefined. */
-export function cellOf(club: Pick<ClubView, 'id' | 'name' | 'kind' | 'spec'>, column: Column): CellValue | undefined {
+export function cellOf(
+  club: Pick<ClubView, 'id' | 'name' | 'kind' | 'spec'>,
+  column: Column,
+): CellValue | undefined {
   switch (column.type) {
-    case 'club': return column.id === 'clubId' ? club.id : club[column.id as 'name' | 'kind'];
-    case 'quantity': return quantityCell(club.spec, column.id);
+    case 'club':
+      return column.id === 'clubId' ? club.id : club[column.id as 'name' | 'kind'];
+    case 'quantity':
+      return quantityCell(club.spec, column.id);
     case 'shot': {
       const key = `shot.${column.shotKind}` as const;
       return column.part === 'takenOn' ? club.spec[key]?.takenOn : shotIn(club.spec, key)?.[column.part];
@@ -50,13 +60,20 @@ function quantityCell(spec: Spec, key: Parameters<typeof numberIn>[1]): CellValu
 /** Cells of a comma-, semicolon- or tab-separated text. */
 export function splitTable(text: string): string[][] {
   const clean = text.replace(/^\uFEFF/, '');
-  const { data, errors } = Papa.parse<string[]>(clean, { skipEmptyLines: 'greedy', delimitersToGuess: ['\t', ';', ',', '|'] });
+  const { data, errors } = Papa.parse<string[]>(clean, {
+    skipEmptyLines: 'greedy',
+    delimitersToGuess: ['\t', ';', ',', '|'],
+  });
   const broken = errors.find((error) => error.type === 'Quotes');
   if (broken) throw new TableError(`row ${(broken.row ?? 0) + 1}: ${broken.message}`);
   const wide = data.findIndex((row) => row.length > MAX_COLUMNS);
-  if (wide !== -1) throw new TableError(`row ${wide + 1} holds ${data[wide]!.length} cells, at most ${MAX_COLUMNS}`);
-  const long = data.findIndex((row) => row.some((cell) => cell.split('\n', MAX_CELL_LINES + 2).length > MAX_CELL_LINES));
-  if (long !== -1) throw new TableError(`row ${long + 1}: a quote is opened and not closed within ${MAX_CELL_LINES} lines`);
+  if (wide !== -1)
+    throw new TableError(`row ${wide + 1} holds ${data[wide]!.length} cells, at most ${MAX_COLUMNS}`);
+  const long = data.findIndex((row) =>
+    row.some((cell) => cell.split('\n', MAX_CELL_LINES + 2).length > MAX_CELL_LINES),
+  );
+  if (long !== -1)
+    throw new TableError(`row ${long + 1}: a quote is opened and not closed within ${MAX_CELL_LINES} lines`);
   return data;
 }
 
@@ -71,7 +88,9 @@ export function readSheetCsv(text: string, options: TableOptions): ClubTable {
   if (!columns.some((found) => found?.column.id === 'name' || found?.column.id === 'clubId')) {
     throw new TableError('no column names the club; call one "club"');
   }
-  const twice = columns.find((found, i) => found && columns.findIndex((other) => other?.column.id === found.column.id) !== i);
+  const twice = columns.find(
+    (found, i) => found && columns.findIndex((other) => other?.column.id === found.column.id) !== i,
+  );
   if (twice) throw new TableError(`two columns are the ${twice.column.label}`);
   if (rows.length > MOST_ROWS) throw new TableError(`${rows.length} rows, at most ${MOST_ROWS} at a time`);
   return readClubTable(rows, columns, heads, options);

@@ -1,7 +1,18 @@
 import type { ClubKind, Reading } from '@tasche/core';
 import * as yup from 'yup';
 import { MAX_BAGS_A_PLAYER, MOST_CLUBS_A_PLAYER, type Hand } from './changes.js';
-import { clubKindSchema, distanceUnitSchema, gapSettingsSchema, handSchema, handicapSchema, idSchema, nameSchema, readingSchema, textSchema, wholeDocument } from './schemas.js';
+import {
+  clubKindSchema,
+  distanceUnitSchema,
+  gapSettingsSchema,
+  handSchema,
+  handicapSchema,
+  idSchema,
+  nameSchema,
+  readingSchema,
+  textSchema,
+  wholeDocument,
+} from './schemas.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 import type { PlayerView } from './views.js';
 
@@ -9,7 +20,15 @@ import type { PlayerView } from './views.js';
 export interface LockerDocument {
   format: 'tasche-locker';
   version: 1;
-  player: { name: string; hand: Hand; distanceUnit: PlayerView['distanceUnit']; notes: string; handicap?: PlayerView['handicap']; gapSettings: PlayerView['gapSettings']; baseline?: PlayerView['baseline'] };
+  player: {
+    name: string;
+    hand: Hand;
+    distanceUnit: PlayerView['distanceUnit'];
+    notes: string;
+    handicap?: PlayerView['handicap'];
+    gapSettings: PlayerView['gapSettings'];
+    baseline?: PlayerView['baseline'];
+  };
   clubs: { id: string; name: string; kind: ClubKind; readings: Reading[] }[];
   bags: { name: string; note: string; gamer: boolean; ready: boolean; clubIds: string[] }[];
 }
@@ -17,22 +36,65 @@ export interface LockerDocument {
 /** Ten years of weekly gauge readings of two quantities, and room to spare. */
 const MOST_READINGS_A_CLUB = 5000;
 
-const lockerSchema = wholeDocument(yup.object({
-  format: yup.string().strict().oneOf(['tasche-locker'] as const, 'format must be "tasche-locker"').required('format is missing'),
-  version: yup.number().strict().oneOf([1] as const, 'version must be 1').required('version is missing'),
-  player: yup.object({
-    name: nameSchema.required(), hand: handSchema.required(), distanceUnit: distanceUnitSchema.required(),
-    notes: textSchema(4000).defined(), handicap: handicapSchema.nullable(), gapSettings: gapSettingsSchema.required(), baseline: keptConditionsSchema.nullable().default(undefined),
-  }).strict().noUnknown('${path} has an unknown field: ${unknown}').required('player is missing'),
-  clubs: yup.array(yup.object({
-    id: idSchema.required(), name: nameSchema.required(), kind: clubKindSchema.required(),
-    readings: yup.array(readingSchema.required()).max(MOST_READINGS_A_CLUB).required(),
-  }).strict().noUnknown('${path} has an unknown field: ${unknown}')).max(MOST_CLUBS_A_PLAYER).required('clubs is missing'),
-  bags: yup.array(yup.object({
-    name: nameSchema.required(), note: textSchema(2000).defined(), gamer: yup.boolean().strict().required(),
-    ready: yup.boolean().strict().required(), clubIds: yup.array(idSchema.required()).max(MOST_CLUBS_A_PLAYER).required(),
-  }).strict().noUnknown('${path} has an unknown field: ${unknown}')).max(MAX_BAGS_A_PLAYER).required('bags is missing'),
-}).strict().noUnknown('unknown field: ${unknown}'));
+const lockerSchema = wholeDocument(
+  yup
+    .object({
+      format: yup
+        .string()
+        .strict()
+        .oneOf(['tasche-locker'] as const, 'format must be "tasche-locker"')
+        .required('format is missing'),
+      version: yup
+        .number()
+        .strict()
+        .oneOf([1] as const, 'version must be 1')
+        .required('version is missing'),
+      player: yup
+        .object({
+          name: nameSchema.required(),
+          hand: handSchema.required(),
+          distanceUnit: distanceUnitSchema.required(),
+          notes: textSchema(4000).defined(),
+          handicap: handicapSchema.nullable(),
+          gapSettings: gapSettingsSchema.required(),
+          baseline: keptConditionsSchema.nullable().default(undefined),
+        })
+        .strict()
+        .noUnknown('${path} has an unknown field: ${unknown}')
+        .required('player is missing'),
+      clubs: yup
+        .array(
+          yup
+            .object({
+              id: idSchema.required(),
+              name: nameSchema.required(),
+              kind: clubKindSchema.required(),
+              readings: yup.array(readingSchema.required()).max(MOST_READINGS_A_CLUB).required(),
+            })
+            .strict()
+            .noUnknown('${path} has an unknown field: ${unknown}'),
+        )
+        .max(MOST_CLUBS_A_PLAYER)
+        .required('clubs is missing'),
+      bags: yup
+        .array(
+          yup
+            .object({
+              name: nameSchema.required(),
+              note: textSchema(2000).defined(),
+              gamer: yup.boolean().strict().required(),
+              ready: yup.boolean().strict().required(),
+              clubIds: yup.array(idSchema.required()).max(MOST_CLUBS_A_PLAYER).required(),
+            })
+            .strict()
+            .noUnknown('${path} has an unknown field: ${unknown}'),
+        )
+        .max(MAX_BAGS_A_PLAYER)
+        .required('bags is missing'),
+    })
+    .strict()
+    .noUnknown('unknown field: ${unknown}'),
+);
 
 /**
  * The locker document in parsed JSON.

@@ -8,29 +8,95 @@ export type StrikeField = StrikePart | 'club' | 'shot' | 'at' | 'time';
 export type StrikeUnit = 'yd' | 'm' | 'ft' | 'mph' | 'm/s' | 'km/h' | 'deg' | 'rpm';
 
 /** The factor from a unit to what is kept. Mile and yard are exact (international yard and pound agreement of 1959). */
-export const STRIKE_UNIT_FACTORS: Record<StrikeUnit, number> = { yd: 0.9144, m: 1, ft: 0.3048, mph: 0.44704, 'm/s': 1, 'km/h': 1 / 3.6, deg: 1, rpm: 1 };
+export const STRIKE_UNIT_FACTORS: Record<StrikeUnit, number> = {
+  yd: 0.9144,
+  m: 1,
+  ft: 0.3048,
+  mph: 0.44704,
+  'm/s': 1,
+  'km/h': 1 / 3.6,
+  deg: 1,
+  rpm: 1,
+};
 
 const DISTANCE: readonly StrikeUnit[] = ['yd', 'm', 'ft'];
 const SPEED: readonly StrikeUnit[] = ['mph', 'm/s', 'km/h'];
 
-interface FieldKind { field: StrikeField; label: string; units: readonly StrikeUnit[]; heads: RegExp }
+interface FieldKind {
+  field: StrikeField;
+  label: string;
+  units: readonly StrikeUnit[];
+  heads: RegExp;
+}
 
 /** The first field whose pattern a head meets is the guess, so the narrower ones stand first. */
 export const STRIKE_FIELDS: readonly FieldKind[] = [
-  { field: 'clubSpeedMps', label: 'Club speed', units: SPEED, heads: /^(club|head|clubhead|swing|schl[äa]ger) ?(head)? ?(speed|velocity|vel|geschw.*)$/ },
-  { field: 'ballSpeedMps', label: 'Ball speed', units: SPEED, heads: /^(ball)\s*(speed|velocity|vel|geschw.*)$|^speed$/ },
+  {
+    field: 'clubSpeedMps',
+    label: 'Club speed',
+    units: SPEED,
+    heads: /^(club|head|clubhead|swing|schl[äa]ger) ?(head)? ?(speed|velocity|vel|geschw.*)$/,
+  },
+  {
+    field: 'ballSpeedMps',
+    label: 'Ball speed',
+    units: SPEED,
+    heads: /^(ball)\s*(speed|velocity|vel|geschw.*)$|^speed$/,
+  },
   { field: 'spinAxisDeg', label: 'Spin axis', units: ['deg'], heads: /axis/ },
   { field: 'spinRpm', label: 'Spin', units: ['rpm'], heads: /^(total|back)?\s*spin\s*(rate)?$/ },
-  { field: 'azimuthDeg', label: 'Start direction', units: ['deg'], heads: /azimuth|^(launch|start|horizontal|ball) ?(launch ?)?(direction|dir|line|hla)$|^direction$|^hla$|^(horizontal|side) (launch )?angle$/ },
-  { field: 'launchDeg', label: 'Launch', units: ['deg'], heads: /^(launch|take ?off|vertical) ?(launch)? ?(angle|ang|v|vla)?$|^vla$/ },
-  { field: 'landDeg', label: 'Landing angle', units: ['deg'], heads: /(land|descent|attack on green).*(angle|ang)?$/ },
-  { field: 'apexM', label: 'Apex', units: ['ft', 'yd', 'm'], heads: /apex|max\s*height|peak|^height$|h[öo]he/ },
-  { field: 'sideM', label: 'Side', units: DISTANCE, heads: /^(carry )?(side|lateral|off ?line|offline|deviation|from (pin|line))( carry| total)?( distance)?$/ },
-  { field: 'totalM', label: 'Total', units: DISTANCE, heads: /^total(\s*(dist|distance|length|yards|m))?$|gesamt/ },
-  { field: 'carryM', label: 'Carry', units: DISTANCE, heads: /^carry(\s*(dist|distance|flat|length|yards))?$|^distance$|^weite$/ },
+  {
+    field: 'azimuthDeg',
+    label: 'Start direction',
+    units: ['deg'],
+    heads:
+      /azimuth|^(launch|start|horizontal|ball) ?(launch ?)?(direction|dir|line|hla)$|^direction$|^hla$|^(horizontal|side) (launch )?angle$/,
+  },
+  {
+    field: 'launchDeg',
+    label: 'Launch',
+    units: ['deg'],
+    heads: /^(launch|take ?off|vertical) ?(launch)? ?(angle|ang|v|vla)?$|^vla$/,
+  },
+  {
+    field: 'landDeg',
+    label: 'Landing angle',
+    units: ['deg'],
+    heads: /(land|descent|attack on green).*(angle|ang)?$/,
+  },
+  {
+    field: 'apexM',
+    label: 'Apex',
+    units: ['ft', 'yd', 'm'],
+    heads: /apex|max\s*height|peak|^height$|h[öo]he/,
+  },
+  {
+    field: 'sideM',
+    label: 'Side',
+    units: DISTANCE,
+    heads:
+      /^(carry )?(side|lateral|off ?line|offline|deviation|from (pin|line))( carry| total)?( distance)?$/,
+  },
+  {
+    field: 'totalM',
+    label: 'Total',
+    units: DISTANCE,
+    heads: /^total(\s*(dist|distance|length|yards|m))?$|gesamt/,
+  },
+  {
+    field: 'carryM',
+    label: 'Carry',
+    units: DISTANCE,
+    heads: /^carry(\s*(dist|distance|flat|length|yards))?$|^distance$|^weite$/,
+  },
   { field: 'shot', label: 'Shot kind', units: [], heads: /^(shot|swing)\s*(type|kind)$/ },
   { field: 'club', label: 'Club', units: [], heads: /^club(\s*(name|type|id|used))?$|^schl[äa]ger$/ },
-  { field: 'at', label: 'Date (and time)', units: [], heads: /^(date|day|datum|time ?stamp|date ?time|shot (date|time))$/ },
+  {
+    field: 'at',
+    label: 'Date (and time)',
+    units: [],
+    heads: /^(date|day|datum|time ?stamp|date ?time|shot (date|time))$/,
+  },
   { field: 'time', label: 'Time of day', units: [], heads: /^(time|uhrzeit|hour)$/ },
 ];
 
@@ -41,8 +107,14 @@ export function strikeField(field: StrikeField): FieldKind {
 }
 
 const UNIT_WORDS: readonly [RegExp, StrikeUnit][] = [
-  [/^(yd|yds|yard|yards|y)$/, 'yd'], [/^(ft|feet|foot)$/, 'ft'], [/^(mph|mi\/h|miles per hour)$/, 'mph'], [/^(m\/s|mps|m s-1)$/, 'm/s'], [/^(km\/h|kmh|kph)$/, 'km/h'],
-  [/^(rpm|1\/min|u\/min)$/, 'rpm'], [/^(deg|degrees?|°|grad)$/, 'deg'], [/^(m|mtr|metres?|meters?)$/, 'm'],
+  [/^(yd|yds|yard|yards|y)$/, 'yd'],
+  [/^(ft|feet|foot)$/, 'ft'],
+  [/^(mph|mi\/h|miles per hour)$/, 'mph'],
+  [/^(m\/s|mps|m s-1)$/, 'm/s'],
+  [/^(km\/h|kmh|kph)$/, 'km/h'],
+  [/^(rpm|1\/min|u\/min)$/, 'rpm'],
+  [/^(deg|degrees?|°|grad)$/, 'deg'],
+  [/^(m|mtr|metres?|meters?)$/, 'm'],
 ];
 
 /** The unit a word means, or undefined. */
@@ -66,11 +138,19 @@ export function splitHead(head: string): { words: string; unit: StrikeUnit | und
 }
 
 function plainWords(text: string): string {
-  return text.replace(/([a-z])([A-Z])/g, '$1 $2').replace(/[_.\-\s]+/g, ' ').trim().toLowerCase();
+  return text
+    .replace(/([a-z])([A-Z])/g, '$1 $2')
+    .replace(/[_.\-\s]+/g, ' ')
+    .trim()
+    .toLowerCase();
 }
 
 /** One column of a file, as it is to be read. */
-export interface ColumnMapping { column: number; field: StrikeField; unit?: StrikeUnit }
+export interface ColumnMapping {
+  column: number;
+  field: StrikeField;
+  unit?: StrikeUnit;
+}
 
 /** How a file is to be read, apart from what its clubs are. */
 export interface FileMapping {
@@ -103,7 +183,11 @@ const SIZE_GUESSES: Partial<Record<StrikeField, (median: number) => StrikeUnit>>
  * A first reading of a file: which column is what, in which unit, with which decimal sign, from its heads and some of its rows.
  * @param distanceUnit for distances whose unit nothing gives away
  */
-export function guessMapping(heads: readonly string[], rows: readonly (readonly string[])[], distanceUnit: 'yd' | 'm'): MappingGuess {
+export function guessMapping(
+  heads: readonly string[],
+  rows: readonly (readonly string[])[],
+  distanceUnit: 'yd' | 'm',
+): MappingGuess {
   const unitRows = rows[0] && isUnitRow(rows[0]) ? 1 : 0;
   const body = rows.slice(unitRows);
   const decimal = guessDecimal(body);
@@ -111,24 +195,40 @@ export function guessMapping(heads: readonly string[], rows: readonly (readonly 
   const unsure: StrikeField[] = [];
   for (const [column, head] of heads.entries()) {
     const { words, unit } = splitHead(head);
-    const kind = STRIKE_FIELDS.find(({ field, heads: pattern }) => pattern.test(words) && !columns.some((one) => one.field === field));
+    const kind = STRIKE_FIELDS.find(
+      ({ field, heads: pattern }) => pattern.test(words) && !columns.some((one) => one.field === field),
+    );
     if (!kind) continue;
     if (kind.units.length === 0) {
       columns.push({ column, field: kind.field });
       continue;
     }
-    const said = unit ?? (unitRows > 0 ? strikeUnitOf(rows[0]![column]?.replace(/[[\]()]/g, '') ?? '') : undefined);
+    const said =
+      unit ?? (unitRows > 0 ? strikeUnitOf(rows[0]![column]?.replace(/[[\]()]/g, '') ?? '') : undefined);
     if (said && kind.units.includes(said)) {
       columns.push({ column, field: kind.field, unit: said });
       continue;
     }
     const fromSize = SIZE_GUESSES[kind.field];
     const median = medianIn(body, column, decimal);
-    const guess = kind.units.length === 1 ? kind.units[0]! : fromSize && median !== undefined ? fromSize(median) : distanceUnit;
+    const guess =
+      kind.units.length === 1
+        ? kind.units[0]!
+        : fromSize && median !== undefined
+          ? fromSize(median)
+          : distanceUnit;
     if (kind.units.length > 1) unsure.push(kind.field);
     columns.push({ column, field: kind.field, unit: kind.units.includes(guess) ? guess : kind.units[0]! });
   }
-  return { heads, columns, decimal, dates: guessDates(body, columns), unitRows, leftIsPositive: false, unsure };
+  return {
+    heads,
+    columns,
+    decimal,
+    dates: guessDates(body, columns),
+    unitRows,
+    leftIsPositive: false,
+    unsure,
+  };
 }
 
 function isUnitRow(row: readonly string[]): boolean {
@@ -142,15 +242,31 @@ function guessDecimal(rows: readonly (readonly string[])[]): '.' | ',' {
   return count(/^[-+−]?\d+,\d{1,2}$|^[-+−]?\d{1,3},\d+$/) > count(/^[-+−]?\d*\.\d+$/) ? ',' : '.';
 }
 
-function medianIn(rows: readonly (readonly string[])[], column: number, decimal: '.' | ','): number | undefined {
-  const numbers = rows.slice(0, 200).map((row) => Number((row[column] ?? '').replace(decimal === ',' ? ',' : /[, ]/g, decimal === ',' ? '.' : ''))).filter((value) => Number.isFinite(value) && value !== 0).sort((a, b) => a - b);
+function medianIn(
+  rows: readonly (readonly string[])[],
+  column: number,
+  decimal: '.' | ',',
+): number | undefined {
+  const numbers = rows
+    .slice(0, 200)
+    .map((row) =>
+      Number((row[column] ?? '').replace(decimal === ',' ? ',' : /[, ]/g, decimal === ',' ? '.' : '')),
+    )
+    .filter((value) => Number.isFinite(value) && value !== 0)
+    .sort((a, b) => a - b);
   return numbers[Math.floor(numbers.length / 2)];
 }
 
-function guessDates(rows: readonly (readonly string[])[], columns: readonly ColumnMapping[]): FileMapping['dates'] {
+function guessDates(
+  rows: readonly (readonly string[])[],
+  columns: readonly ColumnMapping[],
+): FileMapping['dates'] {
   const at = columns.find(({ field }) => field === 'at')?.column;
   if (at === undefined) return 'day first';
-  const parts = rows.slice(0, 200).flatMap((row) => { const match = /^(\d{1,2})[./-](\d{1,2})[./-]\d{2,4}/.exec(row[at] ?? ''); return match ? [[Number(match[1]), Number(match[2]), row[at]!.includes('/') ? 1 : 0] as const] : []; });
+  const parts = rows.slice(0, 200).flatMap((row) => {
+    const match = /^(\d{1,2})[./-](\d{1,2})[./-]\d{2,4}/.exec(row[at] ?? '');
+    return match ? [[Number(match[1]), Number(match[2]), row[at]!.includes('/') ? 1 : 0] as const] : [];
+  });
   if (parts.some(([first]) => first > 12)) return 'day first';
   if (parts.some(([, second]) => second > 12)) return 'month first';
   return 'day first';

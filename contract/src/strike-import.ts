@@ -3,7 +3,13 @@ import * as yup from 'yup';
 import { idSchema, finite, textSchema } from './schemas.js';
 import { sessionDetails, shotKindSchema, type SessionDetails } from './session-schemas.js';
 import { labelKey, type ClubMatch } from './club-labels.js';
-import { STRIKE_FIELDS, STRIKE_UNIT_FACTORS, type FileMapping, type StrikeField, type StrikeUnit } from './strike-columns.js';
+import {
+  STRIKE_FIELDS,
+  STRIKE_UNIT_FACTORS,
+  type FileMapping,
+  type StrikeField,
+  type StrikeUnit,
+} from './strike-columns.js';
 import type { RowRefusal } from './strike-rows.js';
 
 export const MOST_FILE_BYTES = 64_000_000;
@@ -63,38 +69,100 @@ const required = <S extends yup.Schema>(schema: S) => schema.required('${path} i
 const whole = (most: number) => finite(0, most).integer('${path} must be a whole number');
 const unknown = '${path} has an unknown field: ${unknown}';
 
-const mappingSchema = yup.object({
-  columns: yup.array(yup.object({
-    column: required(whole(500)), field: required(yup.string().strict().oneOf(fields)), unit: yup.string().strict().oneOf(units),
-  }).strict().noUnknown(unknown)).max(fields.length).required('${path} is missing')
-    .test('once', '${path}: two columns are the same thing', (columns) => new Set((columns ?? []).map(({ field }) => field)).size === (columns ?? []).length)
-    .test('enough', '${path}: no column is the carry, the total, the ball speed or the club speed; without one there is no flight', (columns) =>
-      (columns ?? []).some(({ field }) => (['carryM', 'totalM', 'ballSpeedMps', 'clubSpeedMps'] as StrikeField[]).includes(field as StrikeField))),
-  decimal: required(yup.string().strict().oneOf(['.', ','] as const)),
-  dates: required(yup.string().strict().oneOf(['day first', 'month first'] as const)),
-  unitRows: required(whole(2)),
-  leftIsPositive: required(yup.boolean().strict()),
-}).strict().noUnknown(unknown);
+const mappingSchema = yup
+  .object({
+    columns: yup
+      .array(
+        yup
+          .object({
+            column: required(whole(500)),
+            field: required(yup.string().strict().oneOf(fields)),
+            unit: yup.string().strict().oneOf(units),
+          })
+          .strict()
+          .noUnknown(unknown),
+      )
+      .max(fields.length)
+      .required('${path} is missing')
+      .test(
+        'once',
+        '${path}: two columns are the same thing',
+        (columns) => new Set((columns ?? []).map(({ field }) => field)).size === (columns ?? []).length,
+      )
+      .test(
+        'enough',
+        '${path}: no column is the carry, the total, the ball speed or the club speed; without one there is no flight',
+        (columns) =>
+          (columns ?? []).some(({ field }) =>
+            (['carryM', 'totalM', 'ballSpeedMps', 'clubSpeedMps'] as StrikeField[]).includes(
+              field as StrikeField,
+            ),
+          ),
+      ),
+    decimal: required(
+      yup
+        .string()
+        .strict()
+        .oneOf(['.', ','] as const),
+    ),
+    dates: required(
+      yup
+        .string()
+        .strict()
+        .oneOf(['day first', 'month first'] as const),
+    ),
+    unitRows: required(whole(2)),
+    leftIsPositive: required(yup.boolean().strict()),
+  })
+  .strict()
+  .noUnknown(unknown);
 
-const matchSchema = yup.object({ clubId: required(idSchema), shot: required(shotKindSchema) as yup.Schema<ShotKind> }).strict().noUnknown(unknown).nullable().default(undefined);
+const matchSchema = yup
+  .object({ clubId: required(idSchema), shot: required(shotKindSchema) as yup.Schema<ShotKind> })
+  .strict()
+  .noUnknown(unknown)
+  .nullable()
+  .default(undefined);
 
-const clubsSchema = yup.lazy((value: unknown) => yup.object(Object.fromEntries(Object.keys((value ?? {}) as object).map((label) => [label, matchSchema]))).strict().required('${path} is missing')
-  .test('few', `\${path} names more than ${MOST_LABELS} clubs`, (clubs) => Object.keys(clubs).length <= MOST_LABELS));
+const clubsSchema = yup.lazy((value: unknown) =>
+  yup
+    .object(Object.fromEntries(Object.keys((value ?? {}) as object).map((label) => [label, matchSchema])))
+    .strict()
+    .required('${path} is missing')
+    .test(
+      'few',
+      `\${path} names more than ${MOST_LABELS} clubs`,
+      (clubs) => Object.keys(clubs).length <= MOST_LABELS,
+    ),
+);
 
-const orderSchema = yup.object({
-  source: required(textSchema(200)),
-  encoding: required(yup.string().strict().oneOf(FILE_ENCODINGS)),
-  delimiter: yup.string().strict().oneOf(DELIMITERS).required('${path} is missing'),
-  heads: yup.array(yup.string().strict().max(200).defined()).max(500).required('${path} is missing'),
-  skipLines: required(whole(50)),
-  mapping: required(mappingSchema),
-  clubs: clubsSchema,
-  session: required(yup.object({
-    name: required(sessionDetails.name), heldOn: required(sessionDetails.heldOn), conditions: required(sessionDetails.conditions), surface: required(sessionDetails.surface),
-    hitOff: required(sessionDetails.hitOff), ball: sessionDetails.ball.defined(), notes: sessionDetails.notes.defined(),
-  }).strict().noUnknown(unknown)),
-  zoneMinutes: required(finite(-14 * 60, 14 * 60)),
-}).strict().noUnknown(unknown);
+const orderSchema = yup
+  .object({
+    source: required(textSchema(200)),
+    encoding: required(yup.string().strict().oneOf(FILE_ENCODINGS)),
+    delimiter: yup.string().strict().oneOf(DELIMITERS).required('${path} is missing'),
+    heads: yup.array(yup.string().strict().max(200).defined()).max(500).required('${path} is missing'),
+    skipLines: required(whole(50)),
+    mapping: required(mappingSchema),
+    clubs: clubsSchema,
+    session: required(
+      yup
+        .object({
+          name: required(sessionDetails.name),
+          heldOn: required(sessionDetails.heldOn),
+          conditions: required(sessionDetails.conditions),
+          surface: required(sessionDetails.surface),
+          hitOff: required(sessionDetails.hitOff),
+          ball: sessionDetails.ball.defined(),
+          notes: sessionDetails.notes.defined(),
+        })
+        .strict()
+        .noUnknown(unknown),
+    ),
+    zoneMinutes: required(finite(-14 * 60, 14 * 60)),
+  })
+  .strict()
+  .noUnknown(unknown);
 
 /** @throws yup.ValidationError naming every bad field */
 export function parseStrikeImportOrder(body: unknown): StrikeImportOrder {
@@ -107,4 +175,7 @@ export function headsKey(heads: readonly string[]): string {
 }
 
 /** How a source's files were read the last time. */
-export interface KnownMapping { mapping: FileMapping; clubs: Readonly<Record<string, ClubMatch>> }
+export interface KnownMapping {
+  mapping: FileMapping;
+  clubs: Readonly<Record<string, ClubMatch>>;
+}

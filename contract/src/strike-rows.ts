@@ -1,4 +1,11 @@
-import { SHOT_KINDS, STRIKE_BOUNDS, isEnough, type ShotKind, type Strike, type StrikePart } from '@tasche/core';
+import {
+  SHOT_KINDS,
+  STRIKE_BOUNDS,
+  isEnough,
+  type ShotKind,
+  type Strike,
+  type StrikePart,
+} from '@tasche/core';
 import { STRIKE_UNIT_FACTORS, strikeField, type FileMapping, type StrikeField } from './strike-columns.js';
 
 /** A row of a launch monitor's file, read. */
@@ -13,7 +20,11 @@ export interface StrikeRow {
 }
 
 /** A row that cannot be taken: the column, what stands there, and why. */
-export interface RowRefusal { column: string; text: string; reason: string }
+export interface RowRefusal {
+  column: string;
+  text: string;
+  reason: string;
+}
 
 export type ReadRow = { ok: true; row: StrikeRow } | { ok: false; refusal: RowRefusal };
 
@@ -27,25 +38,54 @@ const MOST_CELL_CHARACTERS = 200;
 /** Anything a number with a decimal point and no more does not hold. */
 const NOT_PLAIN = /[^\d.-]/;
 
-interface Reader { column: number; field: StrikeField; isNumber: boolean; head: string; factor: number; unit: string; least: number; most: number }
+interface Reader {
+  column: number;
+  field: StrikeField;
+  isNumber: boolean;
+  head: string;
+  factor: number;
+  unit: string;
+  least: number;
+  most: number;
+}
 
 /**
  * Makes the function that reads a file's rows; made once, called for each.
  * @param heads of the columns, for naming what is refused
  */
-export function strikeRowReader(mapping: FileMapping, heads: readonly string[]): (cells: readonly string[]) => ReadRow {
+export function strikeRowReader(
+  mapping: FileMapping,
+  heads: readonly string[],
+): (cells: readonly string[]) => ReadRow {
   const readers = mapping.columns.map(({ column, field, unit }): Reader => {
     const [least, most] = STRIKE_BOUNDS[field as StrikePart] ?? [0, 0];
-    return { column, field, isNumber: field in STRIKE_BOUNDS, head: heads[column] ?? strikeField(field).label, factor: (unit ? STRIKE_UNIT_FACTORS[unit] : 1) * (isSideways(field) && mapping.leftIsPositive ? -1 : 1), unit: unit ?? '', least, most };
+    return {
+      column,
+      field,
+      isNumber: field in STRIKE_BOUNDS,
+      head: heads[column] ?? strikeField(field).label,
+      factor: (unit ? STRIKE_UNIT_FACTORS[unit] : 1) * (isSideways(field) && mapping.leftIsPositive ? -1 : 1),
+      unit: unit ?? '',
+      least,
+      most,
+    };
   });
   return (cells) => {
     const row: StrikeRow = { club: '', shot: undefined, day: undefined, time: undefined, given: {} };
     for (const reader of readers) {
       const text = (cells[reader.column] ?? '').trim();
       const reason = take(row, reader, text, mapping);
-      if (reason) return { ok: false, refusal: { column: reader.head, text: text.slice(0, 80).replace(GARBAGE, '?'), reason } };
+      if (reason)
+        return {
+          ok: false,
+          refusal: { column: reader.head, text: text.slice(0, 80).replace(GARBAGE, '?'), reason },
+        };
     }
-    if (!isEnough(row.given)) return { ok: false, refusal: { column: '', text: '', reason: 'no carry, total, ball speed or club speed' } };
+    if (!isEnough(row.given))
+      return {
+        ok: false,
+        refusal: { column: '', text: '', reason: 'no carry, total, ball speed or club speed' },
+      };
     return { ok: true, row };
   };
 }
@@ -67,26 +107,41 @@ function take(row: StrikeRow, reader: Reader, text: string, mapping: FileMapping
   if (GARBAGE.test(text)) return 'holds bytes that are no text; another encoding?';
   if (text.length > MOST_CELL_CHARACTERS) return `is longer than ${MOST_CELL_CHARACTERS} characters`;
   switch (reader.field) {
-    case 'club': row.club = text; return undefined;
-    case 'shot': row.shot = SHOT_KINDS.find((kind) => kind === text.toLowerCase().replace(/\s+/g, '-')); return undefined;
-    case 'at': case 'time': return takeMoment(row, text, mapping);
-    default: return takeNumber(row, reader, reader.field, text, mapping.decimal);
+    case 'club':
+      row.club = text;
+      return undefined;
+    case 'shot':
+      row.shot = SHOT_KINDS.find((kind) => kind === text.toLowerCase().replace(/\s+/g, '-'));
+      return undefined;
+    case 'at':
+    case 'time':
+      return takeMoment(row, text, mapping);
+    default:
+      return takeNumber(row, reader, reader.field, text, mapping.decimal);
   }
 }
 
 const NUMBER_POINT = /^([LR])?\s*([-+−]?(?:\d+(?:,\d{3})*(?:\.\d*)?|\.\d+))\s*([a-z°/%]*)$/i;
 const NUMBER_COMMA = /^([LR])?\s*([-+−]?(?:\d+(?:\.\d{3})*(?:,\d*)?|,\d+))\s*([a-z°/%]*)$/i;
 
-function takeNumber(row: StrikeRow, { factor, unit, least, most }: Reader, field: StrikePart, text: string, decimal: '.' | ','): string | undefined {
+function takeNumber(
+  row: StrikeRow,
+  { factor, unit, least, most }: Reader,
+  field: StrikePart,
+  text: string,
+  decimal: '.' | ',',
+): string | undefined {
   if (NOTHING.test(text)) return undefined;
   const match = (decimal === ',' ? NUMBER_COMMA : NUMBER_POINT).exec(text);
   if (!match) return 'is not a number';
-  const plain = decimal === ',' ? match[2]!.replace(/\./g, '').replace(',', '.') : match[2]!.replace(/,/g, '');
+  const plain =
+    decimal === ',' ? match[2]!.replace(/\./g, '').replace(',', '.') : match[2]!.replace(/,/g, '');
   let value = Number(plain.replace('−', '-')) * factor;
   // "3.2 L": a side said by its letter is left or right whatever its sign.
   const side = (match[1] ?? match[3] ?? '').toUpperCase();
   if (side === 'L' || side === 'R') value = Math.abs(value) * (side === 'L' ? -1 : 1);
-  if (!(value >= least && value <= most)) return `must be between ${shown(least / Math.abs(factor))} and ${shown(most / Math.abs(factor))}${unit && ` ${unit}`}`;
+  if (!(value >= least && value <= most))
+    return `must be between ${shown(least / Math.abs(factor))} and ${shown(most / Math.abs(factor))}${unit && ` ${unit}`}`;
   // A tenth of a millimetre is more than any device sees.
   row.given[field] = Math.round(value * 1e4) / 1e4;
   return undefined;
@@ -107,10 +162,15 @@ function takeMoment(row: StrikeRow, text: string, { dates }: FileMapping): strin
   const clock = CLOCK.exec(text);
   if (!first && !last && !clock) return 'is no date or time of day';
   if (first || last) {
-    const [year, month, day] = first ? [first[1]!, first[2]!, first[3]!]
-      : [last![3]!.length === 2 ? `20${last![3]!}` : last![3]!, ...(dates === 'day first' ? [last![2]!, last![1]!] : [last![1]!, last![2]!])] as [string, string, string];
+    const [year, month, day] = first
+      ? [first[1]!, first[2]!, first[3]!]
+      : ([
+          last![3]!.length === 2 ? `20${last![3]!}` : last![3]!,
+          ...(dates === 'day first' ? [last![2]!, last![1]!] : [last![1]!, last![2]!]),
+        ] as [string, string, string]);
     const written = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
-    if (!isDayOfCalendar(Number(year), Number(month), Number(day))) return 'is no day of the calendar; day or month first?';
+    if (!isDayOfCalendar(Number(year), Number(month), Number(day)))
+      return 'is no day of the calendar; day or month first?';
     row.day = written;
   }
   if (clock) {
@@ -124,6 +184,7 @@ function takeMoment(row: StrikeRow, text: string, { dates }: FileMapping): strin
 const MONTH_DAYS = [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
 function isDayOfCalendar(year: number, month: number, day: number): boolean {
-  if (year < 1990 || year > 2199 || month < 1 || month > 12 || day < 1 || day > MONTH_DAYS[month - 1]!) return false;
+  if (year < 1990 || year > 2199 || month < 1 || month > 12 || day < 1 || day > MONTH_DAYS[month - 1]!)
+    return false;
   return month !== 2 || day < 29 || (year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0));
 }

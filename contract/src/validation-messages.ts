@@ -13,5 +13,11 @@ yup.setLocale({
 });
 
 const ARTICLES: Record<string, string> = {
-  string: 'text', number: 'a number', boolean: 'true or false', object: 'an object', array: 'a list', date: 'a day', mixed: 'something else',
+  string: 'text',
+  number: 'a number',
+  boolean: 'true or false',
+  object: 'an object',
+  array: 'a list',
+  date: 'a day',
+  mixed: 'something else',
 };

@@ -1,4 +1,18 @@
-import type { BagAnswer, ClubKind, Conditions, DistanceUnit, Fact, GapSettings, Need, ReadingKey, Severity, ShotKind, Spec, Strike, Swap } from '@tasche/core';
+import type {
+  BagAnswer,
+  ClubKind,
+  Conditions,
+  DistanceUnit,
+  Fact,
+  GapSettings,
+  Need,
+  ReadingKey,
+  Severity,
+  ShotKind,
+  Spec,
+  Strike,
+  Swap,
+} from '@tasche/core';
 import type { Hand, PlanDetails } from './changes.js';
 import type { CourseDetails, SeasonDetails } from './course-schemas.js';
 import type { EventDetails } from './event-schemas.js';
@@ -17,7 +31,9 @@ export interface Page<T> {
 }
 
 /** Older plans of a player, with the bags that belong to them. */
-export interface PlansPage extends Page<PlanView> { bags: readonly BagView[] }
+export interface PlansPage extends Page<PlanView> {
+  bags: readonly BagView[];
+}
 
 export interface SignedInView {
   workspace: { id: string; name: string };
@@ -116,13 +132,21 @@ export interface ChangeResult {
   events: readonly EventView[];
 }
 
-interface Kept { id: string; version: number; removed: boolean }
+interface Kept {
+  id: string;
+  version: number;
+  removed: boolean;
+}
 export interface CourseView extends CourseDetails, Kept {}
 export interface SeasonView extends SeasonDetails, Kept {}
 export interface EventView extends EventDetails, Kept {}
 
 /** What a workspace plays: its courses, what seasons do to them, its events. */
-export interface CircuitView { courses: readonly CourseView[]; seasons: readonly SeasonView[]; events: readonly EventView[] }
+export interface CircuitView {
+  courses: readonly CourseView[];
+  seasons: readonly SeasonView[];
+  events: readonly EventView[];
+}
 
 export interface SessionView extends SessionDetails {
   id: string;
@@ -137,7 +161,10 @@ export interface SessionView extends SessionDetails {
 }
 
 /** A session with how many balls were hit in it. */
-export interface SessionEntry extends SessionView { strikes: number; clubs: number }
+export interface SessionEntry extends SessionView {
+  strikes: number;
+  clubs: number;
+}
 
 /** One ball of a session, as it was given. */
 export interface StrikeView {
@@ -156,7 +183,11 @@ export interface StrikeView {
 }
 
 /** A club as it was built on a day. */
-export interface BuildView { clubId: string; builtOn: string; spec: Spec }
+export interface BuildView {
+  clubId: string;
+  builtOn: string;
+  spec: Spec;
+}
 
 export interface StrikesView {
   strikes: readonly StrikeView[];
@@ -166,7 +197,11 @@ export interface StrikesView {
 }
 
 /** A line of a monitor, or a ball, that could not be taken, and why. */
-export interface SetAsideView { at: string; text: string; reason: string }
+export interface SetAsideView {
+  at: string;
+  text: string;
+  reason: string;
+}
 
 /** How the launch monitor is. */
 export interface MonitorView {
@@ -178,9 +213,27 @@ export interface MonitorView {
 
 export interface RosterEntry {
   player: PlayerView;
-  gamer: { bagId: string; clubs: number; faults: number; looks: number; severity: Severity; headline: string } | null;
+  gamer: {
+    bagId: string;
+    clubs: number;
+    faults: number;
+    looks: number;
+    severity: Severity;
+    headline: string;
+  } | null;
   clubsOwned: number;
-  nextPlan: { id: string; name: string; course: string; startsOn: string; endsOn: string; swaps: number; /** Of an event: how many rounds there are, and how many have their bag. */ rounds: { of: number; settled: number } | null } | null;
+  nextPlan: {
+    id: string;
+    name: string;
+    course: string;
+    startsOn: string;
+    endsOn: string;
+    swaps: number;
+    /** Of an event: how many rounds there are, and how many have their bag. */ rounds: {
+      of: number;
+      settled: number;
+    } | null;
+  } | null;
   lastChange: ChangeView | null;
 }
 

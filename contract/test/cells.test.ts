@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { COLUMNS, columnHead, columnOf, readCell, readHandicap, readHeads, recogniseHead, storedMetres, writeCell } from '../src/index.js';
+import {
+  COLUMNS,
+  columnHead,
+  columnOf,
+  readCell,
+  readHandicap,
+  readHeads,
+  recogniseHead,
+  storedMetres,
+  writeCell,
+} from '../src/index.js';
 
 const column = (id: string) => columnOf(id)!;
 const read = (id: string, text: string, unit: 'yd' | 'm' = 'yd') => {
@@ -10,22 +20,51 @@ const read = (id: string, text: string, unit: 'yd' | 'm' = 'yd') => {
 
 describe('numbers as people type them', () => {
   it.each([
-    ['loftStampedDeg', '44', 44], ['loftStampedDeg', '44,5', 44.5], ['loftStampedDeg', ' 44.5° ', 44.5], ['loftStampedDeg', '10.5 deg', 10.5],
-    ['lengthIn', '37.25', 37.25], ['lengthIn', '37 1/4', 37.25], ['lengthIn', '37-1/2', 37.5], ['lengthIn', '37¼"', 37.25], ['lengthIn', '37,25 in', 37.25],
-    ['lengthIn', '94 cm', 37.0079], ['shaftWeightG', '120 g', 120], ['price', '249,90', 249.9], ['price', '€ 310', 310],
-    ['swingWeight', 'd3', 'D3'], ['swingWeight', 'C9,5', 'C9.5'], ['grooveDate', '5.10.2026', '2026-10-05'], ['grooveDate', '25/12/2025', '2025-12-25'],
-    ['state', 'Back', 'backup'], ['stepping', 'SOFT-STEPPED', 'soft-stepped'], ['kind', 'Fairway wood', 'fairway'],
-    ['shot.full.carryM', '150', 137.16], ['shot.full.carryM', '150 yds', 137.16], ['shot.full.carryM', '137,16m', 137.16], ['shot.full.apexM', '100', 30.48],
-    ['shot.full.landDeg', '48°', 48], ['shot.full.shots', '24 shots', 24],
+    ['loftStampedDeg', '44', 44],
+    ['loftStampedDeg', '44,5', 44.5],
+    ['loftStampedDeg', ' 44.5° ', 44.5],
+    ['loftStampedDeg', '10.5 deg', 10.5],
+    ['lengthIn', '37.25', 37.25],
+    ['lengthIn', '37 1/4', 37.25],
+    ['lengthIn', '37-1/2', 37.5],
+    ['lengthIn', '37¼"', 37.25],
+    ['lengthIn', '37,25 in', 37.25],
+    ['lengthIn', '94 cm', 37.0079],
+    ['shaftWeightG', '120 g', 120],
+    ['price', '249,90', 249.9],
+    ['price', '€ 310', 310],
+    ['swingWeight', 'd3', 'D3'],
+    ['swingWeight', 'C9,5', 'C9.5'],
+    ['grooveDate', '5.10.2026', '2026-10-05'],
+    ['grooveDate', '25/12/2025', '2025-12-25'],
+    ['state', 'Back', 'backup'],
+    ['stepping', 'SOFT-STEPPED', 'soft-stepped'],
+    ['kind', 'Fairway wood', 'fairway'],
+    ['shot.full.carryM', '150', 137.16],
+    ['shot.full.carryM', '150 yds', 137.16],
+    ['shot.full.carryM', '137,16m', 137.16],
+    ['shot.full.apexM', '100', 30.48],
+    ['shot.full.landDeg', '48°', 48],
+    ['shot.full.shots', '24 shots', 24],
   ])('%s "%s" is %s', (id, text, value) => expect(read(id, text)).toBe(value));
 
   it.each([
-    ['loftStampedDeg', 'abc', '"abc" is not a number'], ['loftStampedDeg', '444', 'Stamped loft must be between -2 and 80 deg'], ['lengthIn', '-3', 'Length must be between 10 and 60 in'],
-    ['shot.full.carryM', '900', 'full carry must be between 1 and 411 m'], ['shot.full.carryM', '150 chains', '"chains" is no unit of distance; use yd, m or ft'],
-    ['price', '1,500', '"1,500" could be thousands or decimals; write it without the separator'], ['swingWeight', '33', '"33" is not a swing weight; write it like D3'],
-    ['grooveDate', '5/10/2026', '"5/10/2026" could be two days; write it as YYYY-MM-DD'], ['grooveDate', '2026-02-30', 'Grooves since must be a day, YYYY-MM-DD'],
-    ['kind', 'spoon', '"spoon" is no kind of club; use one of: driver, fairway, hybrid, driving iron, iron, wedge, chipper, putter'],
-    ['shot.full.shots', '2.5', 'full shots must be a whole number'], ['state', 're', undefined],
+    ['loftStampedDeg', 'abc', '"abc" is not a number'],
+    ['loftStampedDeg', '444', 'Stamped loft must be between -2 and 80 deg'],
+    ['lengthIn', '-3', 'Length must be between 10 and 60 in'],
+    ['shot.full.carryM', '900', 'full carry must be between 1 and 411 m'],
+    ['shot.full.carryM', '150 chains', '"chains" is no unit of distance; use yd, m or ft'],
+    ['price', '1,500', '"1,500" could be thousands or decimals; write it without the separator'],
+    ['swingWeight', '33', '"33" is not a swing weight; write it like D3'],
+    ['grooveDate', '5/10/2026', '"5/10/2026" could be two days; write it as YYYY-MM-DD'],
+    ['grooveDate', '2026-02-30', 'Grooves since must be a day, YYYY-MM-DD'],
+    [
+      'kind',
+      'spoon',
+      '"spoon" is no kind of club; use one of: driver, fairway, hybrid, driving iron, iron, wedge, chipper, putter',
+    ],
+    ['shot.full.shots', '2.5', 'full shots must be a whole number'],
+    ['state', 're', undefined],
   ])('%s "%s" is refused', (id, text, reason) => {
     const result = readCell(column(id), text, 'yd');
     if (reason === undefined) expect(result).toEqual({ ok: true, value: 'retired' });
@@ -39,7 +78,15 @@ describe('numbers as people type them', () => {
 });
 
 describe('a handicap', () => {
-  it.each([['12', 12], ['7,4', 7.4], ['+4', -4], ['+ 0.5', -0.5], ['hcp 18', 18], ['', null], ['0', 0]] as const)('"%s" is %s', (text, value) => {
+  it.each([
+    ['12', 12],
+    ['7,4', 7.4],
+    ['+4', -4],
+    ['+ 0.5', -0.5],
+    ['hcp 18', 18],
+    ['', null],
+    ['0', 0],
+  ] as const)('"%s" is %s', (text, value) => {
     expect(readHandicap(text)).toEqual({ ok: true, value });
   });
 
@@ -51,28 +98,53 @@ describe('a handicap', () => {
 
 describe('a distance', () => {
   it('survives any number of trips through yards, feet and metres (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 5, max: 400, noNaN: true }), fc.constantFrom('yd' as const, 'm' as const), (value, unit) => {
-      const stored = storedMetres(value, unit);
-      for (const id of ['shot.full.carryM', 'shot.full.totalM']) {
-        for (const through of ['yd', 'm'] as const) expect(readCell(column(id), writeCell(column(id), stored, through), through)).toEqual({ ok: true, value: stored });
-      }
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 5, max: 400, noNaN: true }),
+        fc.constantFrom('yd' as const, 'm' as const),
+        (value, unit) => {
+          const stored = storedMetres(value, unit);
+          for (const id of ['shot.full.carryM', 'shot.full.totalM']) {
+            for (const through of ['yd', 'm'] as const)
+              expect(readCell(column(id), writeCell(column(id), stored, through), through)).toEqual({
+                ok: true,
+                value: stored,
+              });
+          }
+        },
+      ),
+    );
   });
 
   it('is never read as anything but a finite number or a refusal, whatever is typed (property)', () => {
-    fc.assert(fc.property(fc.string(), fc.constantFrom('shot.full.carryM', 'loftStampedDeg', 'lengthIn', 'price'), (text, id) => {
-      const result = readCell(column(id), text, 'yd');
-      if (result.ok) expect(Number.isFinite(result.value)).toBe(true);
-      else expect(result.reason).not.toBe('');
-    }));
+    fc.assert(
+      fc.property(
+        fc.string(),
+        fc.constantFrom('shot.full.carryM', 'loftStampedDeg', 'lengthIn', 'price'),
+        (text, id) => {
+          const result = readCell(column(id), text, 'yd');
+          if (result.ok) expect(Number.isFinite(result.value)).toBe(true);
+          else expect(result.reason).not.toBe('');
+        },
+      ),
+    );
   });
 });
 
 describe('heads', () => {
   it.each([
-    ['Carry (yds)', 'shot.full.carryM', { distance: 'yd' }], ['full carry [m]', 'shot.full.carryM', { distance: 'm' }], ['CARRY', 'shot.full.carryM', {}], ['Carry yards', 'shot.full.carryM', { distance: 'yd' }],
-    ['Soft', 'shot.soft.carryM', {}], ['3/4 carry', 'shot.three-quarter.carryM', {}], ['Length cm', 'lengthIn', { length: 'cm' }], ['Loft', 'loftStampedDeg', {}],
-    ['Club Name', 'name', {}], ['Shots', 'shot.full.shots', {}], ['Peak height (ft)', 'shot.full.apexM', { distance: 'ft' }], ['SW', 'swingWeight', {}],
+    ['Carry (yds)', 'shot.full.carryM', { distance: 'yd' }],
+    ['full carry [m]', 'shot.full.carryM', { distance: 'm' }],
+    ['CARRY', 'shot.full.carryM', {}],
+    ['Carry yards', 'shot.full.carryM', { distance: 'yd' }],
+    ['Soft', 'shot.soft.carryM', {}],
+    ['3/4 carry', 'shot.three-quarter.carryM', {}],
+    ['Length cm', 'lengthIn', { length: 'cm' }],
+    ['Loft', 'loftStampedDeg', {}],
+    ['Club Name', 'name', {}],
+    ['Shots', 'shot.full.shots', {}],
+    ['Peak height (ft)', 'shot.full.apexM', { distance: 'ft' }],
+    ['SW', 'swingWeight', {}],
   ])('%s', (head, id, units) => {
     const found = recogniseHead(head);
     expect(found?.column.id).toBe(id);
@@ -85,7 +157,7 @@ describe('heads', () => {
     expect(readHeads(['Club', 'Smash'])).toHaveLength(2);
   });
 
-  it('every column\'s own head is recognised as itself', () => {
+  it("every column's own head is recognised as itself", () => {
     for (const one of COLUMNS) expect(recogniseHead(columnHead(one, 'yd'))?.column.id).toBe(one.id);
   });
 });

@@ -1,14 +1,40 @@
 import { lineOfHole, usualHole } from '@tasche/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readHolesCsv, readHolesGeoJson, seasonOn, seasonOnCourse, writeHolesCsv, writeHolesGeoJson } from '../src/index.js';
+import {
+  readHolesCsv,
+  readHolesGeoJson,
+  seasonOn,
+  seasonOnCourse,
+  writeHolesCsv,
+  writeHolesGeoJson,
+} from '../src/index.js';
 
-const eighteen = Array.from({ length: 18 }, (_one, i) => ({ ...usualHole([4, 3, 5][i % 3]!, [[380, 165, 500][i % 3]!, [350, 140, 460][i % 3]!]), bearingDeg: (i * 35) % 360, riseM: i - 9, trouble: i % 4 === 0 ? [{ kind: 'water' as const, side: 'left' as const, fromM: 200, toM: 240 }] : [] }));
-const course = { name: 'Here', tees: ['Back', 'Middle'], holes: eighteen, latitudeDeg: 63.1, longitudeDeg: -8.9 };
+const eighteen = Array.from({ length: 18 }, (_one, i) => ({
+  ...usualHole([4, 3, 5][i % 3]!, [[380, 165, 500][i % 3]!, [350, 140, 460][i % 3]!]),
+  bearingDeg: (i * 35) % 360,
+  riseM: i - 9,
+  trouble: i % 4 === 0 ? [{ kind: 'water' as const, side: 'left' as const, fromM: 200, toM: 240 }] : [],
+}));
+const course = {
+  name: 'Here',
+  tees: ['Back', 'Middle'],
+  holes: eighteen,
+  latitudeDeg: 63.1,
+  longitudeDeg: -8.9,
+};
 const none = { tees: ['Back'], holes: [] };
-const lineFeature = (properties: object, coordinates: unknown) => ({ type: 'Feature', properties, geometry: { type: 'LineString', coordinates } });
+const lineFeature = (properties: object, coordinates: unknown) => ({
+  type: 'Feature',
+  properties,
+  geometry: { type: 'LineString', coordinates },
+});
 const collection = (features: readonly object[]) => JSON.stringify({ type: 'FeatureCollection', features });
-const east = (hole: number, metres = 380) => lineFeature({ hole }, [[hole, 0], [hole + metres / 111_195.08, 0]]);
+const east = (hole: number, metres = 380) =>
+  lineFeature({ hole }, [
+    [hole, 0],
+    [hole + metres / 111_195.08, 0],
+  ]);
 
 describe('holes as GeoJSON', () => {
   it('out and in again are the same holes; a drawn line has the length and bearing of its hole', () => {
@@ -21,12 +47,22 @@ describe('holes as GeoJSON', () => {
       expect(hole).toEqual(rest);
       expect(Math.abs(((bearingDeg! - before + 540) % 360) - 180)).toBeLessThan(0.2);
     });
-    const { features } = JSON.parse(text) as { features: { geometry: { coordinates: [number, number][] } }[] };
-    features.forEach(({ geometry }, i) => { expect(lineOfHole(geometry.coordinates).lengthM).toBeCloseTo(eighteen[i]!.lengthsM[0]!, 0); });
+    const { features } = JSON.parse(text) as {
+      features: { geometry: { coordinates: [number, number][] } }[];
+    };
+    features.forEach(({ geometry }, i) => {
+      expect(lineOfHole(geometry.coordinates).lengthM).toBeCloseTo(eighteen[i]!.lengthsM[0]!, 0);
+    });
   });
 
   it('a line alone is enough: length, bearing and the usual par come of it, and what a course has of its own stays', () => {
-    const { holes, problems, passed } = readHolesGeoJson(collection([...Array.from({ length: 9 }, (_one, i) => east(i + 1)), { type: 'Feature', geometry: { type: 'Point', coordinates: [0, 0] } }]), { tees: ['Back'], holes: [{ ...usualHole(4, [300]), corridorM: 21 }] });
+    const { holes, problems, passed } = readHolesGeoJson(
+      collection([
+        ...Array.from({ length: 9 }, (_one, i) => east(i + 1)),
+        { type: 'Feature', geometry: { type: 'Point', coordinates: [0, 0] } },
+      ]),
+      { tees: ['Back'], holes: [{ ...usualHole(4, [300]), corridorM: 21 }] },
+    );
     expect(problems).toEqual([]);
     expect(passed).toEqual(['feature 10 is no line']);
     expect(holes[0]).toMatchObject({ par: 4, lengthsM: [380], bearingDeg: 90, corridorM: 21 });
@@ -34,34 +70,111 @@ describe('holes as GeoJSON', () => {
   });
 
   it.each<[string, string, RegExp]>([
-    ['what is no JSON', '{oops', /is not JSON/], ['what is no collection', '{"type":"Feature"}', /no GeoJSON FeatureCollection/], ['a list', '[]', /no GeoJSON/], ['nothing', 'null', /no GeoJSON/],
-    ['seven holes', collection(Array.from({ length: 7 }, (_one, i) => east(i + 1))), /holes must be 9 or 18, not 7/],
-    ['a gap in the numbers', collection([1, 2, 3, 4, 5, 6, 7, 8, 10].map((hole) => east(hole))), /numbered 1 to 9; 10 is the last/],
-    ['a hole twice', collection([...Array.from({ length: 9 }, (_one, i) => east(i + 1)), east(3)]), /hole 3 has two lines/],
-    ['hole 40', collection([east(40)]), /hole must be between 1 and 18, not 40/], ['a hole of nothing', collection(Array.from({ length: 9 }, (_one, i) => east(i + 1, 0))), /hole 1: lengthM must be between 40 and 700/],
-    ['a place that is none', collection(Array.from({ length: 9 }, (_one, i) => (i === 4 ? lineFeature({ hole: 5 }, [[0, 0], ['x', 1]]) : east(i + 1)))), /hole 5: line holds a place that is none/],
-    ['a front nobody knows', collection(Array.from({ length: 9 }, (_one, i) => { const one = east(i + 1); return i === 1 ? { ...one, properties: { hole: 2, front: 'lava' } } : one; })), /hole 2: front must be one of open, sand, water/],
-    ['trouble that is no list', collection(Array.from({ length: 9 }, (_one, i) => { const one = east(i + 1); return i === 1 ? { ...one, properties: { hole: 2, trouble: 'much' } } : one; })), /hole 2: trouble must be a list/],
+    ['what is no JSON', '{oops', /is not JSON/],
+    ['what is no collection', '{"type":"Feature"}', /no GeoJSON FeatureCollection/],
+    ['a list', '[]', /no GeoJSON/],
+    ['nothing', 'null', /no GeoJSON/],
+    [
+      'seven holes',
+      collection(Array.from({ length: 7 }, (_one, i) => east(i + 1))),
+      /holes must be 9 or 18, not 7/,
+    ],
+    [
+      'a gap in the numbers',
+      collection([1, 2, 3, 4, 5, 6, 7, 8, 10].map((hole) => east(hole))),
+      /numbered 1 to 9; 10 is the last/,
+    ],
+    [
+      'a hole twice',
+      collection([...Array.from({ length: 9 }, (_one, i) => east(i + 1)), east(3)]),
+      /hole 3 has two lines/,
+    ],
+    ['hole 40', collection([east(40)]), /hole must be between 1 and 18, not 40/],
+    [
+      'a hole of nothing',
+      collection(Array.from({ length: 9 }, (_one, i) => east(i + 1, 0))),
+      /hole 1: lengthM must be between 40 and 700/,
+    ],
+    [
+      'a place that is none',
+      collection(
+        Array.from({ length: 9 }, (_one, i) =>
+          i === 4
+            ? lineFeature({ hole: 5 }, [
+                [0, 0],
+                ['x', 1],
+              ])
+            : east(i + 1),
+        ),
+      ),
+      /hole 5: line holds a place that is none/,
+    ],
+    [
+      'a front nobody knows',
+      collection(
+        Array.from({ length: 9 }, (_one, i) => {
+          const one = east(i + 1);
+          return i === 1 ? { ...one, properties: { hole: 2, front: 'lava' } } : one;
+        }),
+      ),
+      /hole 2: front must be one of open, sand, water/,
+    ],
+    [
+      'trouble that is no list',
+      collection(
+        Array.from({ length: 9 }, (_one, i) => {
+          const one = east(i + 1);
+          return i === 1 ? { ...one, properties: { hole: 2, trouble: 'much' } } : one;
+        }),
+      ),
+      /hole 2: trouble must be a list/,
+    ],
   ])('%s is said by name', (_what, text, message) => {
     expect(readHolesGeoJson(text, none).problems.join('; ')).toMatch(message);
   });
 
   it('never throws, whatever it is given', () => {
-    fc.assert(fc.property(fc.oneof(fc.string(), fc.json(), fc.array(fc.record({ properties: fc.anything(), geometry: fc.record({ type: fc.constant('LineString'), coordinates: fc.anything() }) })).map((features) => JSON.stringify({ type: 'FeatureCollection', features }))), (text) => {
-      const { holes, problems } = readHolesGeoJson(text, none);
-      expect(problems.length > 0 || holes.length === 9 || holes.length === 18).toBe(true);
-    }));
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string(),
+          fc.json(),
+          fc
+            .array(
+              fc.record({
+                properties: fc.anything(),
+                geometry: fc.record({ type: fc.constant('LineString'), coordinates: fc.anything() }),
+              }),
+            )
+            .map((features) => JSON.stringify({ type: 'FeatureCollection', features })),
+        ),
+        (text) => {
+          const { holes, problems } = readHolesGeoJson(text, none);
+          expect(problems.length > 0 || holes.length === 9 || holes.length === 18).toBe(true);
+        },
+      ),
+    );
   });
 });
 
 describe('holes as a yardage list', () => {
   it('out and in again are the same, in yards and in metres', () => {
     for (const unit of ['yd', 'm'] as const) {
-      const { holes, tees, problems } = readHolesCsv(writeHolesCsv(course, unit), { tees: course.tees, holes: eighteen }, 'm');
+      const { holes, tees, problems } = readHolesCsv(
+        writeHolesCsv(course, unit),
+        { tees: course.tees, holes: eighteen },
+        'm',
+      );
       expect(problems).toEqual([]);
       expect(tees).toEqual(course.tees);
       holes.forEach((hole, i) => {
-        expect(hole).toMatchObject({ par: eighteen[i]!.par, front: 'open', slope: 'flat', bearingDeg: eighteen[i]!.bearingDeg, trouble: eighteen[i]!.trouble });
+        expect(hole).toMatchObject({
+          par: eighteen[i]!.par,
+          front: 'open',
+          slope: 'flat',
+          bearingDeg: eighteen[i]!.bearingDeg,
+          trouble: eighteen[i]!.trouble,
+        });
         hole.lengthsM.forEach((m, t) => expect(m).toBeCloseTo(eighteen[i]!.lengthsM[t]!, 0));
         expect(hole.riseM).toBeCloseTo(eighteen[i]!.riseM, 0);
       });
@@ -72,29 +185,69 @@ describe('holes as a yardage list', () => {
   const list = (head: string, rows: readonly string[]) => [head, ...rows].join('\n');
   const nine = Array.from({ length: 9 }, (_one, i) => row(i + 1));
   it('semicolons, decimal commas, totals, a stroke index and an empty column are taken in stride', () => {
-    const { holes, tees, problems, passed } = readHolesCsv(list('Hole;Par;White (m);Index;Notes', [...Array.from({ length: 9 }, (_one, i) => `${i + 1};4;${380 + i},5;${9 - i};`), 'Out;36;3460;;']), none, 'yd');
+    const { holes, tees, problems, passed } = readHolesCsv(
+      list('Hole;Par;White (m);Index;Notes', [
+        ...Array.from({ length: 9 }, (_one, i) => `${i + 1};4;${380 + i},5;${9 - i};`),
+        'Out;36;3460;;',
+      ]),
+      none,
+      'yd',
+    );
     expect(problems).toEqual([]);
     expect(tees).toEqual(['White']);
     expect(holes[0]!.lengthsM).toEqual([380.5]);
     expect(passed.join()).toMatch(/column "Index",column "Notes",row "Out/);
   });
   it.each<[string, string, RegExp]>([
-    ['no head "hole"', 'a;b\n1;2', /No column is headed "hole"/], ['no lengths', 'hole;par\n1;4', /No column holds lengths/], ['seven holes', list('hole;par;Back', nine.slice(0, 7)), /holes must be 9 or 18, not 7/],
-    ['a length that is none', list('hole;par;Back', nine.with(2, '3;4;long')), /hole 3: Back must be a length, not "long"/], ['a hole of nothing', list('hole;par;Back', nine.with(2, '3;4;0')), /hole 3: lengthM must be between 40 and 700, not 0/],
-    ['par nine', list('hole;par;Back', nine.with(2, '3;9;380')), /hole 3: par must be between 3 and 6/], ['hole 3 twice', list('hole;par;Back', [...nine, row(3)]), /hole 3 is there twice/], ['nothing', '', /no rows under its heads/],
+    ['no head "hole"', 'a;b\n1;2', /No column is headed "hole"/],
+    ['no lengths', 'hole;par\n1;4', /No column holds lengths/],
+    ['seven holes', list('hole;par;Back', nine.slice(0, 7)), /holes must be 9 or 18, not 7/],
+    [
+      'a length that is none',
+      list('hole;par;Back', nine.with(2, '3;4;long')),
+      /hole 3: Back must be a length, not "long"/,
+    ],
+    [
+      'a hole of nothing',
+      list('hole;par;Back', nine.with(2, '3;4;0')),
+      /hole 3: lengthM must be between 40 and 700, not 0/,
+    ],
+    ['par nine', list('hole;par;Back', nine.with(2, '3;9;380')), /hole 3: par must be between 3 and 6/],
+    ['hole 3 twice', list('hole;par;Back', [...nine, row(3)]), /hole 3 is there twice/],
+    ['nothing', '', /no rows under its heads/],
   ])('%s is said by name', (_what, text, message) => {
     expect(readHolesCsv(text, none, 'm').problems.join('; ')).toMatch(message);
   });
 });
 
 describe('seasons', () => {
-  const seasons = [{ name: 'spring', fromMonth: 3 }, { name: 'summer', fromMonth: 6 }, { name: 'winter', fromMonth: 12 }];
+  const seasons = [
+    { name: 'spring', fromMonth: 3 },
+    { name: 'summer', fromMonth: 6 },
+    { name: 'winter', fromMonth: 12 },
+  ];
   it('a day falls in the last to begin before it, round the year', () => {
-    expect(['2026-01-10', '2026-03-01', '2026-08-31', '2026-12-01'].map((day) => seasonOn(seasons, day)!.name)).toEqual(['winter', 'spring', 'summer', 'winter']);
+    expect(
+      ['2026-01-10', '2026-03-01', '2026-08-31', '2026-12-01'].map((day) => seasonOn(seasons, day)!.name),
+    ).toEqual(['winter', 'spring', 'summer', 'winter']);
     expect(seasonOn([], '2026-01-10')).toBeUndefined();
   });
-  it('a template takes on a course\'s grass and sand', () => {
-    const made = seasonOnCourse({ name: 'winter', fromMonth: 12, temperatureC: 4, humidityPct: 80, windMps: 5, ground: { fairways: 'soft', greens: 'soft', rough: 'short', wet: true, greenSpeedM: 2.4 } }, { grass: 'fescue', sand: 'hard' });
-    expect(made).toMatchObject({ name: 'winter', air: { temperatureC: 4, windFromDeg: 0 }, ground: { grass: 'fescue', sand: 'hard', wet: true } });
+  it("a template takes on a course's grass and sand", () => {
+    const made = seasonOnCourse(
+      {
+        name: 'winter',
+        fromMonth: 12,
+        temperatureC: 4,
+        humidityPct: 80,
+        windMps: 5,
+        ground: { fairways: 'soft', greens: 'soft', rough: 'short', wet: true, greenSpeedM: 2.4 },
+      },
+      { grass: 'fescue', sand: 'hard' },
+    );
+    expect(made).toMatchObject({
+      name: 'winter',
+      air: { temperatureC: 4, windFromDeg: 0 },
+      ground: { grass: 'fescue', sand: 'hard', wet: true },
+    });
   });
 });

@@ -25,23 +25,39 @@ describe('the thresholds of a player as text', () => {
     expect(readGapSetting(field('lengthMaxIn'), '46 in', 'm')).toEqual({ ok: true, value: 46 });
   });
 
-  it('names the field and its bounds in the reader\'s unit when it refuses', () => {
+  it("names the field and its bounds in the reader's unit when it refuses", () => {
     const refused = readGapSetting(field('scoringStepMaxM'), '99', 'yd');
-    expect(refused).toEqual({ ok: false, reason: 'Carry step there, most must be between 4.37 and 65.62 yd' });
-    expect(readGapSetting(field('clubLimit'), '15', 'yd')).toMatchObject({ ok: false, reason: expect.stringContaining('between 1 and 14 clubs') as string });
-    expect(readGapSetting(field('clubLimit'), '9.5', 'yd')).toMatchObject({ ok: false, reason: expect.stringContaining('whole number') as string });
+    expect(refused).toEqual({
+      ok: false,
+      reason: 'Carry step there, most must be between 4.37 and 65.62 yd',
+    });
+    expect(readGapSetting(field('clubLimit'), '15', 'yd')).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('between 1 and 14 clubs') as string,
+    });
+    expect(readGapSetting(field('clubLimit'), '9.5', 'yd')).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('whole number') as string,
+    });
     expect(readGapSetting(field('confidence'), 'quite', 'yd')).toMatchObject({ ok: false });
   });
 
   it('comes back as it was shown, for every field, in either unit', () => {
-    fc.assert(fc.property(fc.constantFrom(...GAP_SETTING_FIELDS), fc.constantFrom(...DISTANCE_UNITS), fc.double({ min: 0, max: 1, noNaN: true }), (one, unit, share) => {
-      const [least, most] = GAP_SETTING_BOUNDS[one.key];
-      const value = least + share * (most - least);
-      const shown = showGapSetting(one, one.measure === 'count' ? Math.round(value) : value, unit);
-      const read = readGapSetting(one, shown, unit);
-      if (read.ok) expect(showGapSetting(one, read.value, unit)).toBe(shown);
-      // A shown edge may be rounded past its bound by less than the last figure shown.
-      else expect(Math.min(share, 1 - share)).toBeLessThan(0.01);
-    }));
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...GAP_SETTING_FIELDS),
+        fc.constantFrom(...DISTANCE_UNITS),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (one, unit, share) => {
+          const [least, most] = GAP_SETTING_BOUNDS[one.key];
+          const value = least + share * (most - least);
+          const shown = showGapSetting(one, one.measure === 'count' ? Math.round(value) : value, unit);
+          const read = readGapSetting(one, shown, unit);
+          if (read.ok) expect(showGapSetting(one, read.value, unit)).toBe(shown);
+          // A shown edge may be rounded past its bound by less than the last figure shown.
+          else expect(Math.min(share, 1 - share)).toBeLessThan(0.01);
+        },
+      ),
+    );
   });
 });

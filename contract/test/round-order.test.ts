@@ -1,21 +1,102 @@
-import { BASELINE, CALM, DEFAULT_GAP_SETTINGS, MEDIUM_FAIRWAY, PLAIN_WISHES, USUAL_GROUND, usualHole, type Need } from '@tasche/core';
+import {
+  BASELINE,
+  CALM,
+  DEFAULT_GAP_SETTINGS,
+  MEDIUM_FAIRWAY,
+  PLAIN_WISHES,
+  USUAL_GROUND,
+  usualHole,
+  type Need,
+} from '@tasche/core';
 import { describe, expect, it } from 'vitest';
-import { baselineOf, emptyRound, isCandidate, planChoosingSchema, planRoundOf, roundOrderOf, wishesOf, type ClubView, type CourseView, type EventRound, type PlanView, type PlayerView } from '../src/index.js';
+import {
+  baselineOf,
+  emptyRound,
+  isCandidate,
+  planChoosingSchema,
+  planRoundOf,
+  roundOrderOf,
+  wishesOf,
+  type ClubView,
+  type CourseView,
+  type EventRound,
+  type PlanView,
+  type PlayerView,
+} from '../src/index.js';
 
-const note: Need = { name: 'practice: 150', distanceM: 150, to: 'green', lie: 'fairway', mustHold: false, weight: 3 };
+const note: Need = {
+  name: 'practice: 150',
+  distanceM: 150,
+  to: 'green',
+  lie: 'fairway',
+  mustHold: false,
+  weight: 3,
+};
 const player = { gapSettings: { scoringStepMaxM: 12 }, baseline: null } as Partial<PlayerView> as PlayerView;
-const club = (id: string, state?: string, removed = false) => ({ id, name: id, kind: 'iron', removed, spec: { 'shot.full': { value: { carryM: 150, source: 'stated' }, takenOn: '2026-10-01' }, ...(state && { state: { value: state, takenOn: '2026-10-01' } }) } }) as unknown as ClubView;
-const course: Pick<CourseView, 'name' | 'tees' | 'holes' | 'altitudeM'> = { name: 'Hochfirn', tees: ['Back'], holes: Array.from({ length: 9 }, () => usualHole(4, [360])), altitudeM: 1520 };
-const round: EventRound = { id: 'r1', name: 'Round 1', day: '2026-12-11', courseId: 'c', tee: 0, air: { ...CALM, windMps: 3 }, ground: USUAL_GROUND, forecast: null };
-const plan: Pick<PlanView, 'rounds' | 'choosing' | 'baseClubIds'> = { rounds: [{ ...emptyRound('r1'), notes: [note], changes: { '1st, tee shot': null } }], choosing: { needs: [], limit: 12, changeStrokes: 0.1, always: ['7'], never: [] }, baseClubIds: ['7', '9'] };
+const club = (id: string, state?: string, removed = false) =>
+  ({
+    id,
+    name: id,
+    kind: 'iron',
+    removed,
+    spec: {
+      'shot.full': { value: { carryM: 150, source: 'stated' }, takenOn: '2026-10-01' },
+      ...(state && { state: { value: state, takenOn: '2026-10-01' } }),
+    },
+  }) as unknown as ClubView;
+const course: Pick<CourseView, 'name' | 'tees' | 'holes' | 'altitudeM'> = {
+  name: 'Hochfirn',
+  tees: ['Back'],
+  holes: Array.from({ length: 9 }, () => usualHole(4, [360])),
+  altitudeM: 1520,
+};
+const round: EventRound = {
+  id: 'r1',
+  name: 'Round 1',
+  day: '2026-12-11',
+  courseId: 'c',
+  tee: 0,
+  air: { ...CALM, windMps: 3 },
+  ground: USUAL_GROUND,
+  forecast: null,
+};
+const plan: Pick<PlanView, 'rounds' | 'choosing' | 'baseClubIds'> = {
+  rounds: [{ ...emptyRound('r1'), notes: [note], changes: { '1st, tee shot': null } }],
+  choosing: { needs: [], limit: 12, changeStrokes: 0.1, always: ['7'], never: [] },
+  baseClubIds: ['7', '9'],
+};
 
 describe('a round as the core is asked for its bag', () => {
   it('is the day on the course, the clubs that could go, what was changed and noted, the wishes, and the event’s limits', () => {
-    const { order, taste } = roundOrderOf({ player, clubs: [club('7'), club('old', 'retired'), club('lent', 'on loan'), club('9', 'backup'), club('gone', undefined, true)], plan, round, course, limits: { clubs: 14, lengthIn: 46 } });
+    const { order, taste } = roundOrderOf({
+      player,
+      clubs: [
+        club('7'),
+        club('old', 'retired'),
+        club('lent', 'on loan'),
+        club('9', 'backup'),
+        club('gone', undefined, true),
+      ],
+      plan,
+      round,
+      course,
+      limits: { clubs: 14, lengthIn: 46 },
+    });
     expect(order.clubs.map(({ id }) => id)).toEqual(['7', '9']);
-    expect(order).toMatchObject({ day: { course: { altitudeM: 1520 }, tee: 0, air: { windMps: 3 }, ground: USUAL_GROUND }, from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY }, notes: [note], changes: { '1st, tee shot': null } });
+    expect(order).toMatchObject({
+      day: { course: { altitudeM: 1520 }, tee: 0, air: { windMps: 3 }, ground: USUAL_GROUND },
+      from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
+      notes: [note],
+      changes: { '1st, tee shot': null },
+    });
     expect(order.wishes).toEqual({ ...PLAIN_WISHES, limit: 12, changeStrokes: 0.1, always: ['7'] });
-    expect(taste).toEqual({ wishes: order.wishes, school: 'even-carries', gamerIds: ['7', '9'], limits: { clubs: 14, lengthIn: 46 }, settings: { ...DEFAULT_GAP_SETTINGS, scoringStepMaxM: 12 } });
+    expect(taste).toEqual({
+      wishes: order.wishes,
+      school: 'even-carries',
+      gamerIds: ['7', '9'],
+      limits: { clubs: 14, lengthIn: 46 },
+      settings: { ...DEFAULT_GAP_SETTINGS, scoringStepMaxM: 12 },
+    });
   });
 
   it('of a round nobody touched is plain; on a course without holes it cannot be asked', () => {
@@ -23,7 +104,16 @@ describe('a round as the core is asked for its bag', () => {
     expect(wishesOf(null)).toEqual(PLAIN_WISHES);
     expect(baselineOf({ baseline: { ...BASELINE, altitudeM: 900 } }).conditions.altitudeM).toBe(900);
     expect(isCandidate({ removed: false, spec: {} })).toBe(true);
-    expect(() => roundOrderOf({ player, clubs: [], plan, round, course: { ...course, holes: [] }, limits: { clubs: 14, lengthIn: 46 } })).toThrow('holes of Hochfirn are not written down yet');
+    expect(() =>
+      roundOrderOf({
+        player,
+        clubs: [],
+        plan,
+        round,
+        course: { ...course, holes: [] },
+        limits: { clubs: 14, lengthIn: 46 },
+      }),
+    ).toThrow('holes of Hochfirn are not written down yet');
   });
 });
 
@@ -31,14 +121,41 @@ describe('what a player wants, at the border', () => {
   const plain = { needs: [], limit: 14, changeStrokes: 0.02, always: [], never: [] };
   it.each<[string, object, RegExp | null]>([
     ['plain wishes', {}, null],
-    ['everything said', { oneOf: [['7a5c4e00-0002-4000-8000-000000000001', '7a5c4e00-0002-4000-8000-000000000002']], kinds: [{ kind: 'wedge', most: 3 }], mustCover: [{ distanceM: 210, withinM: 5 }], mostChanges: null, bounce: 'low', putter: 'gamer' }, null],
+    [
+      'everything said',
+      {
+        oneOf: [['7a5c4e00-0002-4000-8000-000000000001', '7a5c4e00-0002-4000-8000-000000000002']],
+        kinds: [{ kind: 'wedge', most: 3 }],
+        mustCover: [{ distanceM: 210, withinM: 5 }],
+        mostChanges: null,
+        bounce: 'low',
+        putter: 'gamer',
+      },
+      null,
+    ],
     ['a need with its places', { needs: [{ ...note, hitFromM: [145, 150, 155] }] }, null],
-    ['more places than there may be', { needs: [{ ...note, hitFromM: Array.from({ length: 13 }, () => 150) }] }, /hitFromM holds more than 12 places/],
-    ['a place that is none', { needs: [{ ...note, hitFromM: [0] }] }, /hitFromM\[0\] must be between 1 and 1300/],
+    [
+      'more places than there may be',
+      { needs: [{ ...note, hitFromM: Array.from({ length: 13 }, () => 150) }] },
+      /hitFromM holds more than 12 places/,
+    ],
+    [
+      'a place that is none',
+      { needs: [{ ...note, hitFromM: [0] }] },
+      /hitFromM\[0\] must be between 1 and 1300/,
+    ],
     ['fifteen clubs', { limit: 15 }, /limit must be between 1 and 14/],
     ['half a club', { limit: 12.5 }, /limit must be a whole number/],
-    ['a group of one', { oneOf: [['7a5c4e00-0002-4000-8000-000000000001']] }, /oneOf\[0\] must name two clubs at least/],
-    ['a distance nobody hits', { mustCover: [{ distanceM: 900, withinM: 5 }] }, /mustCover\[0\]\.distanceM must be between 1 and 400/],
+    [
+      'a group of one',
+      { oneOf: [['7a5c4e00-0002-4000-8000-000000000001']] },
+      /oneOf\[0\] must name two clubs at least/,
+    ],
+    [
+      'a distance nobody hits',
+      { mustCover: [{ distanceM: 900, withinM: 5 }] },
+      /mustCover\[0\]\.distanceM must be between 1 and 400/,
+    ],
     ['a school nobody has', { bounce: 'sideways' }, /bounce must be one of/],
     ['something unknown', { lucky: true }, /unknown field: lucky/],
   ])('%s', (_what, more, message) => {

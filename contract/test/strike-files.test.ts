@@ -1,31 +1,108 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { STRIKE_FIELDS, guessClub, guessMapping, headsKey, readMonitorLine, splitHead, strikeRowReader, writeLine, type FileMapping, type LabelledClub, type StrikeField } from '../src/index.js';
+import {
+  STRIKE_FIELDS,
+  guessClub,
+  guessMapping,
+  headsKey,
+  readMonitorLine,
+  splitHead,
+  strikeRowReader,
+  writeLine,
+  type FileMapping,
+  type LabelledClub,
+  type StrikeField,
+} from '../src/index.js';
 
 const club = (name: string, kind: LabelledClub['kind'], loft?: number, state = 'gamer'): LabelledClub => ({
-  id: name, name, kind, spec: { ...(loft !== undefined && { loftMeasuredDeg: { value: loft, takenOn: '2026-01-01' } }), state: { value: state, takenOn: '2026-01-01' } },
+  id: name,
+  name,
+  kind,
+  spec: {
+    ...(loft !== undefined && { loftMeasuredDeg: { value: loft, takenOn: '2026-01-01' } }),
+    state: { value: state, takenOn: '2026-01-01' },
+  },
 });
-const LOCKER = [club('Driver', 'driver', 9), club('Old driver', 'driver', 10, 'retired'), club('3 wood', 'fairway', 15), club('Hybrid 3', 'hybrid', 19), club('7 iron', 'iron', 33), club('7 iron old', 'iron', 31, 'retired'), club('PW', 'wedge', 45), club('52', 'wedge', 52), club('56', 'wedge', 56.5), club('60', 'wedge', 60), club('60 low', 'wedge', 60, 'backup')];
+const LOCKER = [
+  club('Driver', 'driver', 9),
+  club('Old driver', 'driver', 10, 'retired'),
+  club('3 wood', 'fairway', 15),
+  club('Hybrid 3', 'hybrid', 19),
+  club('7 iron', 'iron', 33),
+  club('7 iron old', 'iron', 31, 'retired'),
+  club('PW', 'wedge', 45),
+  club('52', 'wedge', 52),
+  club('56', 'wedge', 56.5),
+  club('60', 'wedge', 60),
+  club('60 low', 'wedge', 60, 'backup'),
+];
 
 describe('clubs by what files call them', () => {
-  it.each([['7i', '7 iron', 'full'], ['7 Iron', '7 iron', 'full'], ['I7', '7 iron', 'full'], ['7-Eisen', '7 iron', 'full'], ['DR', 'Driver', 'full'], ['Drv', 'Driver', 'full'], ['3W', '3 wood', 'full'], ['3H', 'Hybrid 3', 'full'],
-    ['Pitching Wedge', 'PW', 'full'], ['SW', '56', 'full'], ['LW', '60', 'full'], ['56°', '56', 'full'], ['52 deg', '52', 'full'], ['7 iron soft', '7 iron', 'soft'], ['PW 3/4', 'PW', 'three-quarter'], ['60 low', '60 low', 'full']] as const)('%s is the %s, %s', (label, name, shot) => {
+  it.each([
+    ['7i', '7 iron', 'full'],
+    ['7 Iron', '7 iron', 'full'],
+    ['I7', '7 iron', 'full'],
+    ['7-Eisen', '7 iron', 'full'],
+    ['DR', 'Driver', 'full'],
+    ['Drv', 'Driver', 'full'],
+    ['3W', '3 wood', 'full'],
+    ['3H', 'Hybrid 3', 'full'],
+    ['Pitching Wedge', 'PW', 'full'],
+    ['SW', '56', 'full'],
+    ['LW', '60', 'full'],
+    ['56°', '56', 'full'],
+    ['52 deg', '52', 'full'],
+    ['7 iron soft', '7 iron', 'soft'],
+    ['PW 3/4', 'PW', 'three-quarter'],
+    ['60 low', '60 low', 'full'],
+  ] as const)('%s is the %s, %s', (label, name, shot) => {
     expect(guessClub(label, LOCKER)).toEqual({ clubId: name, shot });
   });
-  it.each(['banana', '', '4 iron', '2'])('"%s" could be none, or several, and is left to the person', (label) => {
-    expect(guessClub(label, LOCKER)).toBeNull();
-  });
+  it.each(['banana', '', '4 iron', '2'])(
+    '"%s" could be none, or several, and is left to the person',
+    (label) => {
+      expect(guessClub(label, LOCKER)).toBeNull();
+    },
+  );
 });
 
 describe('columns by their heads', () => {
-  it.each([['Ball Speed (mph)', 'ballSpeedMps', 'mph'], ['Club Speed [m/s]', 'clubSpeedMps', 'm/s'], ['Carry Distance (yd)', 'carryM', 'yd'], ['Total Distance', 'totalM', undefined], ['Launch Angle', 'launchDeg', undefined], ['Launch Direction', 'azimuthDeg', undefined], ['Spin Rate (rpm)', 'spinRpm', 'rpm'],
-    ['Spin Axis', 'spinAxisDeg', undefined], ['Apex Height, ft', 'apexM', 'ft'], ['Land. Angle', 'landDeg', undefined], ['Lateral (m)', 'sideM', 'm'], ['total_spin', 'spinRpm', undefined], ['ballSpeed', 'ballSpeedMps', undefined], ['Club Type', 'club', undefined], ['Date', 'at', undefined]] as const)('%s is %s in %s', (head, field, unit) => {
+  it.each([
+    ['Ball Speed (mph)', 'ballSpeedMps', 'mph'],
+    ['Club Speed [m/s]', 'clubSpeedMps', 'm/s'],
+    ['Carry Distance (yd)', 'carryM', 'yd'],
+    ['Total Distance', 'totalM', undefined],
+    ['Launch Angle', 'launchDeg', undefined],
+    ['Launch Direction', 'azimuthDeg', undefined],
+    ['Spin Rate (rpm)', 'spinRpm', 'rpm'],
+    ['Spin Axis', 'spinAxisDeg', undefined],
+    ['Apex Height, ft', 'apexM', 'ft'],
+    ['Land. Angle', 'landDeg', undefined],
+    ['Lateral (m)', 'sideM', 'm'],
+    ['total_spin', 'spinRpm', undefined],
+    ['ballSpeed', 'ballSpeedMps', undefined],
+    ['Club Type', 'club', undefined],
+    ['Date', 'at', undefined],
+  ] as const)('%s is %s in %s', (head, field, unit) => {
     const split = splitHead(head);
     expect(STRIKE_FIELDS.find(({ heads }) => heads.test(split.words))?.field).toBe(field);
     expect(split.unit).toBe(unit);
   });
   it('a row of units under the heads is a row of units', () => {
-    expect(guessMapping(['Club', 'Carry'], [['', '[m]'], ['7i', '150']], 'yd')).toMatchObject({ unitRows: 1, columns: [{ field: 'club' }, { field: 'carryM', unit: 'm' }], unsure: [] });
+    expect(
+      guessMapping(
+        ['Club', 'Carry'],
+        [
+          ['', '[m]'],
+          ['7i', '150'],
+        ],
+        'yd',
+      ),
+    ).toMatchObject({
+      unitRows: 1,
+      columns: [{ field: 'club' }, { field: 'carryM', unit: 'm' }],
+      unsure: [],
+    });
   });
   it('month or day first is told from a day that can be no month', () => {
     const dates = (cell: string) => guessMapping(['Date', 'Carry'], [[cell, '150']], 'yd').dates;
@@ -37,17 +114,42 @@ describe('columns by their heads', () => {
   });
 });
 
-const mapping = (field: StrikeField, more: Partial<FileMapping> = {}, unit?: 'yd' | 'm'): FileMapping => ({ columns: [{ column: 0, field, ...(unit && { unit }) }, ...(field === 'carryM' ? [] : [{ column: 1, field: 'carryM' as const, unit: 'm' as const }])], decimal: '.', dates: 'day first', unitRows: 0, leftIsPositive: false, ...more });
+const mapping = (field: StrikeField, more: Partial<FileMapping> = {}, unit?: 'yd' | 'm'): FileMapping => ({
+  columns: [
+    { column: 0, field, ...(unit && { unit }) },
+    ...(field === 'carryM' ? [] : [{ column: 1, field: 'carryM' as const, unit: 'm' as const }]),
+  ],
+  decimal: '.',
+  dates: 'day first',
+  unitRows: 0,
+  leftIsPositive: false,
+  ...more,
+});
 
 describe('cells of a file', () => {
   it('any carry goes through yards, and a decimal comma, and comes back', () => {
-    fc.assert(fc.property(fc.double({ min: 5, max: 350, noNaN: true }), fc.constantFrom('.', ',' ), (carryM, decimal) => {
-      const text = (carryM / 0.9144).toFixed(3).replace('.', decimal);
-      const read = strikeRowReader(mapping('carryM', { decimal: decimal as '.' }, 'yd'), ['carry'])([text]);
-      expect(read.ok && read.row.given.carryM).toBeCloseTo(carryM, 2);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 5, max: 350, noNaN: true }),
+        fc.constantFrom('.', ','),
+        (carryM, decimal) => {
+          const text = (carryM / 0.9144).toFixed(3).replace('.', decimal);
+          const read = strikeRowReader(mapping('carryM', { decimal: decimal as '.' }, 'yd'), ['carry'])([
+            text,
+          ]);
+          expect(read.ok && read.row.given.carryM).toBeCloseTo(carryM, 2);
+        },
+      ),
+    );
   });
-  it.each([['3.1 L', -3.1], ['L 3.1', -3.1], ['2R', 2], ['-4', -4], ['−4', -4], ['0', 0]])('a side of %s is %s m', (text, sideM) => {
+  it.each([
+    ['3.1 L', -3.1],
+    ['L 3.1', -3.1],
+    ['2R', 2],
+    ['-4', -4],
+    ['−4', -4],
+    ['0', 0],
+  ])('a side of %s is %s m', (text, sideM) => {
     const read = strikeRowReader(mapping('sideM', {}, 'm'), ['side', 'carry'])([text, '150']);
     expect(read).toMatchObject({ ok: true, row: { given: { sideM } } });
   });
@@ -56,11 +158,28 @@ describe('cells of a file', () => {
     expect(read(['4', '150'])).toMatchObject({ row: { given: { sideM: -4 } } });
     expect(read(['4 R', '150'])).toMatchObject({ row: { given: { sideM: 4 } } });
   });
-  it.each([['', true], ['n/a', true], ['--', true], ['1,234.5', true], ['12;3', false], ['1e5', false], ['ten', false], ['15 000', false]])('spin of "%s" is %s', (text, ok) => {
+  it.each([
+    ['', true],
+    ['n/a', true],
+    ['--', true],
+    ['1,234.5', true],
+    ['12;3', false],
+    ['1e5', false],
+    ['ten', false],
+    ['15 000', false],
+  ])('spin of "%s" is %s', (text, ok) => {
     expect(strikeRowReader(mapping('spinRpm'), ['spin', 'carry'])([text, '150']).ok).toBe(ok);
   });
-  it.each([['2026-11-18T10:01:00', '2026-11-18', '10:01:00'], ['18.11.2026 7:05', '2026-11-18', '07:05:00'], ['18/11/26 12:30 AM', '2026-11-18', '00:30:00'], ['18-11-2026', '2026-11-18', undefined]])('%s is %s at %s', (text, day, time) => {
-    expect(strikeRowReader(mapping('at'), ['at', 'carry'])([text, '150'])).toMatchObject({ ok: true, row: { day, time } });
+  it.each([
+    ['2026-11-18T10:01:00', '2026-11-18', '10:01:00'],
+    ['18.11.2026 7:05', '2026-11-18', '07:05:00'],
+    ['18/11/26 12:30 AM', '2026-11-18', '00:30:00'],
+    ['18-11-2026', '2026-11-18', undefined],
+  ])('%s is %s at %s', (text, day, time) => {
+    expect(strikeRowReader(mapping('at'), ['at', 'carry'])([text, '150'])).toMatchObject({
+      ok: true,
+      row: { day, time },
+    });
   });
   it.each(['31.02.2026', '2026-13-01', 'yesterday', '10:75'])('%s is refused', (text) => {
     expect(strikeRowReader(mapping('at'), ['at', 'carry'])([text, '150']).ok).toBe(false);
@@ -69,12 +188,28 @@ describe('cells of a file', () => {
 
 describe('lines of a launch monitor', () => {
   it('go there and back', () => {
-    const line = { type: 'strike' as const, number: 7, at: '2026-11-20T10:00:00.000Z', club: null, strike: { ballSpeedMps: 53.6, launchDeg: 16.3 } };
+    const line = {
+      type: 'strike' as const,
+      number: 7,
+      at: '2026-11-20T10:00:00.000Z',
+      club: null,
+      strike: { ballSpeedMps: 53.6, launchDeg: 16.3 },
+    };
     expect(readMonitorLine(writeLine(line))).toEqual(line);
-    expect(readMonitorLine('{"type":"strike","number":7,"at":"2026-11-20T10:00:00+01:00","club":"7i","carryM":150,"spinRpm":null}')).toMatchObject({ strike: { carryM: 150 } });
+    expect(
+      readMonitorLine(
+        '{"type":"strike","number":7,"at":"2026-11-20T10:00:00+01:00","club":"7i","carryM":150,"spinRpm":null}',
+      ),
+    ).toMatchObject({ strike: { carryM: 150 } });
   });
-  it.each([['[]', 'not a JSON object'], ['{"type":"shout"}', 'type must be one of'], ['{"type":"beat","loud":1}', 'unknown field: loud'], ['{"type":"strike","number":1.5,"at":"2026-11-20T10:00:00Z","club":null,"carryM":150}', 'whole number'],
-    ['{"type":"strike","number":1,"at":"2026-11-20T10:00:00Z","club":null}', 'must hold one of'], ['{"type":"hello","device":"","simulated":true}', 'device']])('%s: %s', (text, reason) => {
+  it.each([
+    ['[]', 'not a JSON object'],
+    ['{"type":"shout"}', 'type must be one of'],
+    ['{"type":"beat","loud":1}', 'unknown field: loud'],
+    ['{"type":"strike","number":1.5,"at":"2026-11-20T10:00:00Z","club":null,"carryM":150}', 'whole number'],
+    ['{"type":"strike","number":1,"at":"2026-11-20T10:00:00Z","club":null}', 'must hold one of'],
+    ['{"type":"hello","device":"","simulated":true}', 'device'],
+  ])('%s: %s', (text, reason) => {
     expect(() => readMonitorLine(text)).toThrow(reason);
   });
 });

@@ -2,7 +2,10 @@
  * Input the model refuses, by the name of the field. Nothing is ever computed from it, so nothing is ever NaN.
  */
 export class RefusedInput extends RangeError {
-  constructor(readonly field: string, readonly reason: string) {
+  constructor(
+    readonly field: string,
+    readonly reason: string,
+  ) {
     super(`${field} ${reason}`);
     this.name = 'RefusedInput';
   }
@@ -15,12 +18,18 @@ export type Bounds<K extends string> = Readonly<Record<K, readonly [least: numbe
  * Every field that is there lies within its bounds.
  * @throws RefusedInput naming the first field that is not a number or lies outside
  */
-export function requireWithin<K extends string>(values: Partial<Record<K, number | undefined>>, bounds: Bounds<K>, optional: readonly K[] = []): void {
+export function requireWithin<K extends string>(
+  values: Partial<Record<K, number | undefined>>,
+  bounds: Bounds<K>,
+  optional: readonly K[] = [],
+): void {
   for (const field of Object.keys(bounds) as K[]) {
     const value = values[field];
     if (value === undefined && optional.includes(field)) continue;
     const [least, most] = bounds[field];
-    if (typeof value !== 'number' || !Number.isFinite(value)) throw new RefusedInput(field, value === undefined ? 'is missing' : 'must be a number');
-    if (value < least || value > most) throw new RefusedInput(field, `must be between ${least} and ${most}, not ${value}`);
+    if (typeof value !== 'number' || !Number.isFinite(value))
+      throw new RefusedInput(field, value === undefined ? 'is missing' : 'must be a number');
+    if (value < least || value > most)
+      throw new RefusedInput(field, `must be between ${least} and ${most}, not ${value}`);
   }
 }

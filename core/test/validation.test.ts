@@ -6,16 +6,21 @@ import page from '../../docs/validation.md?raw';
 const sections = validation();
 
 describe('validation', () => {
-  it.each(sections.map((section) => [section.title, section] as const))('%s: every row is met, or is a miss that is said and explained', (title, { rows }) => {
-    expect(rows.length).toBeGreaterThan(0);
-    for (const row of rows) {
-      const key = `${title}: ${row.what}`;
-      expect(row.met, `${key}: ${row.got}, ${row.deviation}`).toBe(MISSES[key] === undefined);
-    }
-  });
+  it.each(sections.map((section) => [section.title, section] as const))(
+    '%s: every row is met, or is a miss that is said and explained',
+    (title, { rows }) => {
+      expect(rows.length).toBeGreaterThan(0);
+      for (const row of rows) {
+        const key = `${title}: ${row.what}`;
+        expect(row.met, `${key}: ${row.got}, ${row.deviation}`).toBe(MISSES[key] === undefined);
+      }
+    },
+  );
 
   it('names no miss that is none', () => {
-    const missed = sections.flatMap(({ title, rows }) => rows.filter((row) => !row.met).map((row) => `${title}: ${row.what}`));
+    const missed = sections.flatMap(({ title, rows }) =>
+      rows.filter((row) => !row.met).map((row) => `${title}: ${row.what}`),
+    );
     expect(Object.keys(MISSES).sort()).toEqual(missed.sort());
   });
 

@@ -3,7 +3,9 @@ import { cell, demo, newPlayer, paste, saved } from './workbench';
 
 const shifts = (page: Page) => page.locator('.rail .shift-number');
 
-test('a bag is read in this week\'s air: by key, by place, by number; it is in the address, and measured carries stay as they were', async ({ page }) => {
+test("a bag is read in this week's air: by key, by place, by number; it is in the address, and measured carries stay as they were", async ({
+  page,
+}) => {
   await page.goto(`${demo.davor}/bag`);
   await expect(page.locator('.rib').first()).toBeVisible();
   const stated = await cell(page, '7 iron', 'shot.full.carryM').textContent();
@@ -47,7 +49,9 @@ test('a bag is read in this week\'s air: by key, by place, by number; it is in t
 
   await page.keyboard.press('Alt+t');
   await expect(page.getByRole('columnheader', { name: 'Against baseline', exact: true })).toBeVisible();
-  await expect(page.getByRole('row', { name: /^Driver/ }).last()).toContainText(/\d+ yd\s*[+−]\d+\s*\d+ [+−]\d+/);
+  await expect(page.getByRole('row', { name: /^Driver/ }).last()).toContainText(
+    /\d+ yd\s*[+−]\d+\s*\d+ [+−]\d+/,
+  );
   await page.keyboard.press('Alt+t');
   await air.getByLabel('Read in').selectOption('baseline');
   await expect(shifts(page)).toHaveCount(0);
@@ -56,11 +60,15 @@ test('a bag is read in this week\'s air: by key, by place, by number; it is in t
 
 test('an address with air that cannot be says what it left out', async ({ page }) => {
   await page.goto(`${demo.davor}/bag?wind=900&temp=10&ground=lava`);
-  await expect(page.getByRole('alert')).toContainText('wind=900 must be between 0 and 30; ground=lava must be one of soaked');
+  await expect(page.getByRole('alert')).toContainText(
+    'wind=900 must be between 0 and 30; ground=lava must be one of soaked',
+  );
   await expect(shifts(page).first()).toBeVisible();
 });
 
-test('flights of the bag and of an either-or pair, from the side and from above, as pictures and as a table', async ({ page }) => {
+test('flights of the bag and of an either-or pair, from the side and from above, as pictures and as a table', async ({
+  page,
+}) => {
   await page.goto(`${demo.davor}/bag?wind=6&from=90`);
   await expect(page.locator('.rib').first()).toBeVisible();
   await page.keyboard.press('Alt+f');
@@ -68,14 +76,23 @@ test('flights of the bag and of an either-or pair, from the side and from above,
   await expect(page).toHaveURL(/wind=6.*from=90/);
   const rows = page.getByRole('table', { name: 'Flights in this air' }).locator('tbody tr');
   await expect(rows).toHaveCount(13);
-  await expect(page.getByRole('img', { name: /Side view of 13 flights/ }).locator('text').filter({ hasText: 'Driving iron' })).toHaveCount(1);
+  await expect(
+    page
+      .getByRole('img', { name: /Side view of 13 flights/ })
+      .locator('text')
+      .filter({ hasText: 'Driving iron' }),
+  ).toHaveCount(1);
   await expect(rows.first()).toContainText(/\d+ left/);
   await page.getByRole('button', { name: /Hybrid 3 or Driving iron|Driving iron or Hybrid 3/ }).click();
   await expect(rows).toHaveCount(2);
   await expect(page).toHaveURL(/clubs=/);
   const apexes = (await rows.allTextContents()).map((text) => Number(/(\d+) ft/.exec(text)![1]));
   expect(Math.abs(apexes[0]! - apexes[1]!)).toBeGreaterThanOrEqual(30);
-  const runs = (await rows.evaluateAll((all) => all.map((row) => (row as HTMLTableRowElement).cells[6]!.textContent ?? ''))).map((text) => Number.parseInt(text, 10));
+  const runs = (
+    await rows.evaluateAll((all) =>
+      all.map((row) => (row as HTMLTableRowElement).cells[6]!.textContent ?? ''),
+    )
+  ).map((text) => Number.parseInt(text, 10));
   expect(Math.max(...runs)).toBeGreaterThan(Math.min(...runs) * 1.3);
   await page.reload();
   await expect(rows).toHaveCount(2);
@@ -94,7 +111,9 @@ test('flights of the bag and of an either-or pair, from the side and from above,
   await expect(page).toHaveURL(/lie=heavy/);
 });
 
-test('what half a degree would do is shown before it is done, and a club never hit gets a modelled carry that a measured one replaces', async ({ page }) => {
+test('what half a degree would do is shown before it is done, and a club never hit gets a modelled carry that a measured one replaces', async ({
+  page,
+}) => {
   await page.goto(`${demo.maren}/bag`);
   await cell(page, '8 iron', 'name').focus();
   await page.keyboard.press('Alt+Enter');
@@ -108,12 +127,19 @@ test('what half a degree would do is shown before it is done, and a club never h
   await page.keyboard.press('Escape');
 
   const player = await newPlayer(page, 'Half a Bag', 'metres');
-  for (const [name, loft, carry] of [['7 iron', '33', '146'], ['9 iron', '41', '124'], ['8 iron', '37', '']]) {
+  for (const [name, loft, carry] of [
+    ['7 iron', '33', '146'],
+    ['9 iron', '41', '124'],
+    ['8 iron', '37', ''],
+  ]) {
     await page.locator('td[data-column="new"]').focus();
     await page.keyboard.type(name!);
     await page.keyboard.press('Enter');
     await expect(cell(page, name!, 'name')).toBeVisible();
-    for (const [column, text] of [['loft', loft], ['shot.full.carryM', carry]] as const) {
+    for (const [column, text] of [
+      ['loft', loft],
+      ['shot.full.carryM', carry],
+    ] as const) {
       if (!text) continue;
       await cell(page, name!, column).focus();
       await page.keyboard.type(text);
@@ -150,7 +176,9 @@ test('a player whose carries are known up high has them moved from there', async
   await saved(page);
   await page.goto(`/players/${id}/bag?alt=0`);
   await expect(shifts(page).first()).toHaveText(/^−[4-9]$/);
-  await expect(page.getByRole('region', { name: 'Air and ground' }).getByLabel('Read in').locator('option').first()).toHaveText('Baseline: 21 °C, 1520 m, calm');
+  await expect(
+    page.getByRole('region', { name: 'Air and ground' }).getByLabel('Read in').locator('option').first(),
+  ).toHaveText('Baseline: 21 °C, 1520 m, calm');
   await page.goto(`/players/${id}/history`);
   await expect(page.getByText('carries are known at 21 °C and 1520 m')).toBeVisible();
 });

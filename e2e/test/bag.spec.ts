@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { cell, demo, names, newPlayer, paste, saved, verdict } from './workbench';
 
-test('a bag is written down with the keyboard alone, its hole is named, and the units flip without changing it', async ({ page }) => {
+test('a bag is written down with the keyboard alone, its hole is named, and the units flip without changing it', async ({
+  page,
+}) => {
   await newPlayer(page, 'Ana Quick');
   await page.locator('td[data-column="new"]').focus();
   for (const name of ['driver', '5w', '7 iron', 'pw', '56', 'putter']) {
@@ -57,10 +59,15 @@ test('undo and redo by key bring a value back and away again', async ({ page }) 
   await expect(cell(page, '7 iron', 'loft')).toContainText('33.0°');
 });
 
-test('a messy paste fills what it can, marks each bad cell in place, and says what it left out', async ({ page }) => {
+test('a messy paste fills what it can, marks each bad cell in place, and says what it left out', async ({
+  page,
+}) => {
   await newPlayer(page, 'Pat Paste');
   await page.locator('td[data-column="new"]').focus();
-  await paste(page, 'Carry (m)\tClub\tSmash\tLoft\tLength\tSW\n137,5\t7 iron\t1,4\t32,5\t37 1/4\td2\n\t8 iron\t\tsteep\t36.5\tD2\nlong\t9 iron\t\t41\t36\tZZ\n100\tMystery\t\t50\t\t\n');
+  await paste(
+    page,
+    'Carry (m)\tClub\tSmash\tLoft\tLength\tSW\n137,5\t7 iron\t1,4\t32,5\t37 1/4\td2\n\t8 iron\t\tsteep\t36.5\tD2\nlong\t9 iron\t\t41\t36\tZZ\n100\tMystery\t\t50\t\t\n',
+  );
   await expect(page.getByRole('status').filter({ hasText: 'Pasted:' })).toContainText('3 new, 0 changed');
   await expect(page.getByText('Left out, no such column: Smash')).toBeVisible();
   await expect(page.getByText('what kind of club is "Mystery"')).toBeVisible();
@@ -82,7 +89,9 @@ test('a messy paste fills what it can, marks each bad cell in place, and says wh
   await saved(page);
 });
 
-test('the demo\'s hole is closed by trying the remedy, keeping it, and undone; before and after are shown', async ({ page }) => {
+test("the demo's hole is closed by trying the remedy, keeping it, and undone; before and after are shown", async ({
+  page,
+}) => {
   await page.goto(`${demo.davor}/bag`);
   await expect(verdict(page)).toContainText('One hole. PW to 52 is 8.0° and 28 yd');
   await expect(page.getByText('either-or · 37 ft')).toBeVisible();
@@ -135,24 +144,30 @@ test('clubs go out by key, in by picker and by drag; a full gamer asks which goe
   await saved(page);
 });
 
-test('the ladder can be read as a table, the school is in the address, and every key is listed', async ({ page }) => {
+test('the ladder can be read as a table, the school is in the address, and every key is listed', async ({
+  page,
+}) => {
   await page.goto(`${demo.davor}/bag?school=even-lofts-4`);
   await expect(page.getByText('Even lofts, 4°').first()).toBeVisible();
   await expect(verdict(page)).toContainText('uneven by');
   await page.getByRole('grid').locator('td').first().focus();
   await page.keyboard.press('Alt+t');
   const table = page.getByRole('table', { name: /Ladder/ });
-  await expect(table.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'PW' }) })).toContainText('over 18 yd');
+  await expect(
+    table.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'PW' }) }),
+  ).toContainText('over 18 yd');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('paste rows from a spreadsheet');
 });
 
-test('a gamer never holds a fifteenth club, and the server\'s no is shown', async ({ page }) => {
+test("a gamer never holds a fifteenth club, and the server's no is shown", async ({ page }) => {
   await page.goto(`${demo.maren}/bag`);
   await page.locator('td[data-column="new"]').click();
   await page.keyboard.type('2 iron');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Gamer holds 14 clubs, the limit: 2 iron went into the locker only.')).toBeVisible();
+  await expect(
+    page.getByText('Gamer holds 14 clubs, the limit: 2 iron went into the locker only.'),
+  ).toBeVisible();
   await saved(page);
   await page.keyboard.press('ControlOrMeta+z');
   await page.locator('.left-out [data-name="58 low"]').getByRole('button').click();

@@ -2,13 +2,43 @@ import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { saved } from './workbench';
 
-const file = (page: Page, name: string, text: string) => page.getByLabel('File of a course').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+const file = (page: Page, name: string, text: string) =>
+  page
+    .getByLabel('File of a course')
+    .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
 /** A hole of so many metres to the east, as a map would draw it. */
-const line = (hole: number, metres: number) => ({ type: 'Feature', properties: { ref: String(hole), par: metres > 400 ? 5 : 4 }, geometry: { type: 'LineString', coordinates: [[hole, 0], [hole + metres / 111_195.08, 0]] } });
-const map = (count: number, metres = 380) => JSON.stringify({ type: 'FeatureCollection', features: [...Array.from({ length: count }, (_one, i) => line(i + 1, metres)), { type: 'Feature', properties: { natural: 'water' }, geometry: { type: 'Polygon', coordinates: [] } }] });
-const LIST = ['\uFEFFHole;White (yds);Par;Red [yd];SI', ...Array.from({ length: 18 }, (_one, i) => `${i + 1};${i % 3 === 1 ? '172,5' : '401'};${i % 3 === 1 ? 3 : 4};${i % 3 === 1 ? 150 : 360};${18 - i}`), 'Total;5900;66;5300;'].join('\r\n');
+const line = (hole: number, metres: number) => ({
+  type: 'Feature',
+  properties: { ref: String(hole), par: metres > 400 ? 5 : 4 },
+  geometry: {
+    type: 'LineString',
+    coordinates: [
+      [hole, 0],
+      [hole + metres / 111_195.08, 0],
+    ],
+  },
+});
+const map = (count: number, metres = 380) =>
+  JSON.stringify({
+    type: 'FeatureCollection',
+    features: [
+      ...Array.from({ length: count }, (_one, i) => line(i + 1, metres)),
+      { type: 'Feature', properties: { natural: 'water' }, geometry: { type: 'Polygon', coordinates: [] } },
+    ],
+  });
+const LIST = [
+  '\uFEFFHole;White (yds);Par;Red [yd];SI',
+  ...Array.from(
+    { length: 18 },
+    (_one, i) =>
+      `${i + 1};${i % 3 === 1 ? '172,5' : '401'};${i % 3 === 1 ? 3 : 4};${i % 3 === 1 ? 150 : 360};${18 - i}`,
+  ),
+  'Total;5900;66;5300;',
+].join('\r\n');
 
-test('a course is written down from a messy list and from a map, mended by hand, given a season, saved and deleted; nothing wrong is taken', async ({ page }) => {
+test('a course is written down from a messy list and from a map, mended by hand, given a season, saved and deleted; nothing wrong is taken', async ({
+  page,
+}) => {
   await page.goto('/courses');
   await page.getByRole('button', { name: 'Add a course' }).click();
   await expect(page.getByText('No holes are written down yet.')).toBeVisible();
@@ -28,14 +58,17 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await expect(holds).toContainText('18 holes');
   await expect(holds).toContainText('Passed over: ');
   await holds.getByRole('button', { name: /^Take it/ }).click();
-  const cell = (column: string, hole: number) => page.getByLabel(`${column} of hole ${hole}`, { exact: true });
+  const cell = (column: string, hole: number) =>
+    page.getByLabel(`${column} of hole ${hole}`, { exact: true });
   await expect(cell('White', 2)).toHaveValue('158');
   await expect(cell('Par', 2)).toHaveValue('3');
 
   // By hand: a hole of nothing is refused by name and stays as typed; trouble in words; rows of a spreadsheet.
   await cell('White', 4).fill('0');
   await cell('White', 4).press('Tab');
-  await expect(page.getByRole('alert')).toContainText('Hole 4: Length from White must be between 40 and 700 m, not “0”.');
+  await expect(page.getByRole('alert')).toContainText(
+    'Hole 4: Length from White must be between 40 and 700 m, not “0”.',
+  );
   await expect(cell('White', 4)).toHaveValue('0');
   await cell('White', 4).fill('372');
   await cell('White', 4).press('Enter');
@@ -55,10 +88,15 @@ test('a course is written down from a messy list and from a map, mended by hand,
 
   await page.getByRole('button', { name: /^Seasons/ }).click();
   await page.getByLabel('Template').selectOption('winter');
-  await expect(page.getByRole('group', { name: 'Air and ground of winter' }).getByLabel('Fairways')).toHaveValue('soaked');
+  await expect(
+    page.getByRole('group', { name: 'Air and ground of winter' }).getByLabel('Fairways'),
+  ).toHaveValue('soaked');
   await page.getByRole('button', { name: 'Holes', exact: true }).click();
 
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as GeoJSON' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as GeoJSON' }).click(),
+  ]);
   const written = readFileSync((await download.path())!, 'utf8');
   expect(JSON.parse(written)).toMatchObject({ type: 'FeatureCollection', features: { length: 18 } });
   await file(page, 'again.geojson', written);
@@ -84,7 +122,9 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await saved(page);
 });
 
-test('a season template is made, refused where it cannot be, and taken back; a course that is played cannot be deleted', async ({ page }) => {
+test('a season template is made, refused where it cannot be, and taken back; a course that is played cannot be deleted', async ({
+  page,
+}) => {
   await page.goto('/seasons');
   await expect(page.getByRole('group', { name: 'Air and ground of summer' })).toBeVisible();
   await page.getByRole('button', { name: 'Add a season' }).click();
@@ -107,6 +147,8 @@ test('a season template is made, refused where it cannot be, and taken back; a c
   await page.goto('/courses');
   await page.getByRole('link', { name: /^Hochfirn/ }).click();
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
-  await expect(page.getByRole('alert')).toContainText('Hochfirn is played at Hochfirn Open. Take it off that event first.');
+  await expect(page.getByRole('alert')).toContainText(
+    'Hochfirn is played at Hochfirn Open. Take it off that event first.',
+  );
   await expect(page.getByRole('navigation', { name: 'Courses' })).toContainText('Hochfirn');
 });

@@ -1,8 +1,10 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { demo, saved } from './workbench';
 
-const chosen = (page: Page, name: string) => page.getByRole('region', { name: 'Chosen' }).locator(`li[data-name="${name}"]`);
-const leftOut = (page: Page, name: string) => page.getByRole('region', { name: 'Left out' }).locator(`li[data-name="${name}"]`);
+const chosen = (page: Page, name: string) =>
+  page.getByRole('region', { name: 'Chosen' }).locator(`li[data-name="${name}"]`);
+const leftOut = (page: Page, name: string) =>
+  page.getByRole('region', { name: 'Left out' }).locator(`li[data-name="${name}"]`);
 
 /** A club of the board, by its name, to somewhere else. */
 async function drag(page: Page, club: Locator, to: Locator): Promise<void> {
@@ -14,7 +16,9 @@ async function drag(page: Page, club: Locator, to: Locator): Promise<void> {
   await page.mouse.up();
 }
 
-test('from an event next week to a printed swap sheet for one player, in under three minutes', async ({ page }) => {
+test('from an event next week to a printed swap sheet for one player, in under three minutes', async ({
+  page,
+}) => {
   test.setTimeout(180_000);
   await page.goto('/roster');
   await page.getByRole('heading', { level: 2, name: 'Oluchi Nwosu' }).click();
@@ -23,7 +27,9 @@ test('from an event next week to a printed swap sheet for one player, in under t
   await page.getByRole('button', { name: 'Plan an event' }).click();
   await page.getByRole('button', { name: 'Skarvoy Links Open' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Skarvoy Links Open');
-  await expect(page.locator('.sentence').first()).toContainText(/The gamer (costs \d\.\d\d strokes a round more than|is|and) the best there is/);
+  await expect(page.locator('.sentence').first()).toContainText(
+    /The gamer (costs \d\.\d\d strokes a round more than|is|and) the best there is/,
+  );
   const before = await page.getByRole('table', { name: 'Needs by hole' }).innerText();
   // The forecast of every round at once.
   await page.keyboard.press('Alt+Shift+w');
@@ -46,7 +52,9 @@ test('from an event next week to a printed swap sheet for one player, in under t
   await page.keyboard.press('f');
 
   await page.getByRole('button', { name: 'Settle every round' }).click();
-  await expect(page.getByText(/The bag of Round 1 is settled, and the best there is: 14 clubs/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/The bag of Round 1 is settled, and the best there is: 14 clubs/)).toBeVisible({
+    timeout: 60_000,
+  });
   await saved(page);
   await page.getByRole('link', { name: 'Swap sheet' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Swap sheet');
@@ -59,7 +67,11 @@ test('from an event next week to a printed swap sheet for one player, in under t
   await page.goto(address);
   await expect(page.locator('.round').first()).toContainText(/14 clubs:/);
   expect(await page.locator('.sheet').innerText()).toBe(words);
-  await page.evaluate(() => { window.print = () => { document.title = 'printed'; }; });
+  await page.evaluate(() => {
+    window.print = () => {
+      document.title = 'printed';
+    };
+  });
   await page.getByRole('button', { name: 'Print' }).click();
   await expect.poll(() => page.title()).toBe('printed');
   await page.emulateMedia({ media: 'print' });
@@ -87,7 +99,9 @@ async function winterDay(page: Page): Promise<void> {
   await expect(page.getByRole('region', { name: 'Chosen' }).locator('li')).toHaveCount(10);
 }
 
-test('a round’s needs are the player’s: notes added, one changed and brought back, what is not understood named', async ({ page }) => {
+test('a round’s needs are the player’s: notes added, one changed and brought back, what is not understood named', async ({
+  page,
+}) => {
   await winterDay(page);
   const needs = page.getByRole('region', { name: 'Needs' });
   const notes = needs.getByLabel('Practice-round notes');
@@ -102,7 +116,9 @@ test('a round’s needs are the player’s: notes added, one changed and brought
   const often = needs.getByLabel('How often 3rd, par three');
   await often.fill('lots');
   await often.press('Tab');
-  await expect(needs.getByRole('alert')).toContainText('3rd, par three: how often must be between 0 and 1000, not “lots”');
+  await expect(needs.getByRole('alert')).toContainText(
+    '3rd, par three: how often must be between 0 and 1000, not “lots”',
+  );
   await often.fill('3');
   await often.press('Tab');
   await expect(needs.getByRole('heading')).not.toHaveText(asks);
@@ -111,32 +127,60 @@ test('a round’s needs are the player’s: notes added, one changed and brought
   await expect(needs.getByText('changed')).toHaveCount(0);
 });
 
-test('a club says why it is in and shows its need; groups and limits are set by key and answered live', async ({ page }) => {
+test('a club says why it is in and shows its need; groups and limits are set by key and answered live', async ({
+  page,
+}) => {
   await winterDay(page);
   const board = page.getByRole('region', { name: 'Chosen' });
   const row = board.locator('li').nth(2);
   await row.focus();
-  await expect(row.locator('.told-why')).toContainText(/best for \d+ of the needs, most of all .+ \(\d+ m\).*Without it the round costs \d\.\d\d strokes more\. The .+ in its place (costs|would make)/);
+  await expect(row.locator('.told-why')).toContainText(
+    /best for \d+ of the needs, most of all .+ \(\d+ m\).*Without it the round costs \d\.\d\d strokes more\. The .+ in its place (costs|would make)/,
+  );
   await row.press('Enter');
   await expect(page.locator('.needs .need.shown')).toBeVisible();
   // What stands beside the ladder is all that is asked, heaped up.
-  const [asks] = (await page.getByRole('region', { name: 'Needs' }).getByRole('heading').innerText()).match(/\d+\.\d/)!;
-  const heaped = await page.locator('figure rect.bar').evaluateAll((bars) => [...new Set(bars.map((bar) => bar.parentElement!.querySelector('title')!.textContent!))].reduce((sum, says) => sum + Number(/: ([\d.]+) a round/.exec(says)![1]), 0));
+  const [asks] = (await page.getByRole('region', { name: 'Needs' }).getByRole('heading').innerText()).match(
+    /\d+\.\d/,
+  )!;
+  const heaped = await page
+    .locator('figure rect.bar')
+    .evaluateAll((bars) =>
+      [...new Set(bars.map((bar) => bar.parentElement!.querySelector('title')!.textContent!))].reduce(
+        (sum, says) => sum + Number(/: ([\d.]+) a round/.exec(says)![1]),
+        0,
+      ),
+    );
   expect(Math.abs(heaped - Number(asks))).toBeLessThan(1.5);
 
   // The step between two pegs of the rail is what their carries are apart.
-  const told = (which: string) => page.locator(`figure ${which}`).allTextContents().then((all) => all.map((text) => parseInt(text, 10)));
+  const told = (which: string) =>
+    page
+      .locator(`figure ${which}`)
+      .allTextContents()
+      .then((all) => all.map((text) => parseInt(text, 10)));
   const [carries, steps] = [await told('text.carry'), await told('.step text')];
   expect(carries).toHaveLength(9);
   expect(steps).toHaveLength(8);
-  steps.forEach((step, i) => { expect(Math.abs(carries[i]! - carries[i + 1]! - step)).toBeLessThanOrEqual(1); });
+  steps.forEach((step, i) => {
+    expect(Math.abs(carries[i]! - carries[i + 1]! - step)).toBeLessThanOrEqual(1);
+  });
 
-  const names = await board.locator('li').evaluateAll((rows) => rows.slice(1, 3).map((one) => (one as HTMLElement).dataset.name!));
-  for (const name of names) { await chosen(page, name).focus(); await page.keyboard.press('g'); }
+  const names = await board
+    .locator('li')
+    .evaluateAll((rows) => rows.slice(1, 3).map((one) => (one as HTMLElement).dataset.name!));
+  for (const name of names) {
+    await chosen(page, name).focus();
+    await page.keyboard.press('g');
+  }
   await page.keyboard.press('Enter');
   const groups = page.getByRole('region', { name: 'One of a group' });
   await expect(groups).toContainText(`one at most of ${names.join(', ')}`);
-  await expect.poll(async () => (await Promise.all(names.map((name) => chosen(page, name).count()))).reduce((a, b) => a + b)).toBe(1);
+  await expect
+    .poll(async () =>
+      (await Promise.all(names.map((name) => chosen(page, name).count()))).reduce((a, b) => a + b),
+    )
+    .toBe(1);
   await groups.getByRole('button', { name: 'Forget group 1' }).click();
   for (const name of names) await expect(chosen(page, name)).toHaveCount(1);
   await chosen(page, names[0]!).focus();
@@ -146,7 +190,12 @@ test('a club says why it is in and shows its need; groups and limits are set by 
   await page.keyboard.press('+');
   await expect(board.locator('li')).toHaveCount(10);
   // By hand: two left-out clubs are dragged into a group.
-  for (const k of [0, 1]) await drag(page, page.getByRole('region', { name: 'Left out' }).locator('li').nth(k), groups.locator('.tray'));
+  for (const k of [0, 1])
+    await drag(
+      page,
+      page.getByRole('region', { name: 'Left out' }).locator('li').nth(k),
+      groups.locator('.tray'),
+    );
   await expect(groups.locator('.chip')).toHaveCount(2);
   await groups.getByRole('button', { name: 'Set' }).click();
   await expect(groups.getByRole('button', { name: 'Forget group 1' })).toBeVisible();
@@ -155,21 +204,30 @@ test('a club says why it is in and shows its need; groups and limits are set by 
   await saved(page);
 });
 
-test('a round is asked more: other bags, the cheapest remedy, rounds played and stopped, how sure it is', async ({ page }) => {
+test('a round is asked more: other bags, the cheapest remedy, rounds played and stopped, how sure it is', async ({
+  page,
+}) => {
   await winterDay(page);
   const others = page.getByRole('region', { name: 'Other bags' });
   await others.getByRole('button', { name: 'Other bags' }).click();
   await expect(others).toContainText(/second best.*\+\d\.\d\d.*best of ten clubs/s, { timeout: 30_000 });
   await others.getByRole('button', { name: 'Cheapest remedy' }).click();
-  await expect(others.locator('.remedies')).toContainText(/strokes a round|Nothing done/, { timeout: 30_000 });
+  await expect(others.locator('.remedies')).toContainText(/strokes a round|Nothing done/, {
+    timeout: 30_000,
+  });
   await others.getByRole('button', { name: /^Play 2,000 rounds/ }).click();
   await others.getByRole('button', { name: 'Cancel' }).click();
   await expect(others.getByRole('progressbar')).toHaveCount(0);
   await others.getByRole('button', { name: 'How sure?' }).click();
-  await expect(others).toContainText(/Redrawn 20 times within what is known of them, the same bag came out \d+ times?\./, { timeout: 60_000 });
+  await expect(others).toContainText(
+    /Redrawn 20 times within what is known of them, the same bag came out \d+ times?\./,
+    { timeout: 60_000 },
+  );
 });
 
-test('two locks that contradict each other are named; a forecast that does not come is said, and the air is written by hand', async ({ page }) => {
+test('two locks that contradict each other are named; a forecast that does not come is said, and the air is written by hand', async ({
+  page,
+}) => {
   await winterDay(page);
   await page.getByText('What the player wants').click();
   await page.getByLabel('Clubs at most').fill('2');
@@ -180,7 +238,9 @@ test('two locks that contradict each other are named; a forecast that does not c
     await row.focus();
     await page.keyboard.press('i');
   }
-  await expect(page.getByRole('alert').filter({ hasText: /contradict each other|allow no bag/ })).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: /contradict each other|allow no bag/ }),
+  ).toBeVisible();
   await page.getByLabel('Clubs at most').fill('10');
   await page.getByLabel('Clubs at most').press('Tab');
   await expect(page.getByRole('region', { name: 'Chosen' }).locator('li')).toHaveCount(10);
@@ -188,7 +248,9 @@ test('two locks that contradict each other are named; a forecast that does not c
   // The forecast does not come: it is said, and the air is written by hand.
   await page.context().setOffline(true);
   await page.getByRole('button', { name: 'Ask for the forecast' }).click();
-  await expect(page.getByRole('region', { name: 'The day' }).getByRole('alert')).toContainText('does not answer');
+  await expect(page.getByRole('region', { name: 'The day' }).getByRole('alert')).toContainText(
+    'does not answer',
+  );
   await page.context().setOffline(false);
   // The day is changed, then a lock: they go back in that order, and forward again, wherever each is kept.
   const grass = page.getByRole('region', { name: 'The day' }).getByLabel('Rough');
@@ -211,12 +273,16 @@ test('two locks that contradict each other are named; a forecast that does not c
   const wind = page.getByRole('region', { name: 'The day' }).getByLabel('Wind', { exact: true });
   await wind.fill('99');
   await wind.press('Tab');
-  await expect(page.getByRole('region', { name: 'The day' })).toContainText('Wind must be between 0 and 30 m/s, not “99”.');
+  await expect(page.getByRole('region', { name: 'The day' })).toContainText(
+    'Wind must be between 0 and 30 m/s, not “99”.',
+  );
   await wind.fill('3');
   await wind.press('Tab');
   await saved(page);
   await page.reload();
-  await expect(page.getByRole('region', { name: 'The day' }).getByLabel('Wind', { exact: true })).toHaveValue('3');
+  await expect(page.getByRole('region', { name: 'The day' }).getByLabel('Wind', { exact: true })).toHaveValue(
+    '3',
+  );
 });
 
 test('the clubs that travel to two courses are found, with what is left unproved', async ({ page }) => {
@@ -231,48 +297,87 @@ test('the clubs that travel to two courses are found, with what is left unproved
   const rows = travel.locator('tbody tr');
   await expect(rows).toHaveCount(16, { timeout: 60_000 });
   // Each club's days are the marks in its row, and no day has more clubs than may be carried.
-  const table = await rows.evaluateAll((all) => all.map((row) => ({ said: row.querySelector('td')!.textContent!, days: Array.from(row.querySelectorAll('td.day')).map((cell) => cell.textContent!.includes('carried')) })));
+  const table = await rows.evaluateAll((all) =>
+    all.map((row) => ({
+      said: row.querySelector('td')!.textContent!,
+      days: Array.from(row.querySelectorAll('td.day')).map((cell) => cell.textContent!.includes('carried')),
+    })),
+  );
   const of = table[0]!.days.length;
   expect(of).toBeGreaterThan(5);
-  for (const { said, days } of table) { const carried = days.filter(Boolean).length; expect(said).toBe(carried === of ? 'every day' : carried === 0 ? 'in reserve' : `${carried} of ${of}`); }
+  for (const { said, days } of table) {
+    const carried = days.filter(Boolean).length;
+    expect(said).toBe(carried === of ? 'every day' : carried === 0 ? 'in reserve' : `${carried} of ${of}`);
+  }
   for (let d = 0; d < of; d++) expect(table.filter(({ days }) => days[d]).length).toBeLessThanOrEqual(14);
-  await expect(travel).toContainText(/Proved the best set of that size|No set of that size costs \d\.\d{3} strokes a round less/);
+  await expect(travel).toContainText(
+    /Proved the best set of that size|No set of that size costs \d\.\d{3} strokes a round less/,
+  );
   await travel.getByLabel('or as few as lose at most').fill('much');
-  await expect(travel.getByRole('alert')).toContainText('What it may lose must be between 0 and 10 strokes a round, not “much”');
+  await expect(travel.getByRole('alert')).toContainText(
+    'What it may lose must be between 0 and 10 strokes a round, not “much”',
+  );
   await travel.getByLabel('or as few as lose at most').fill('0,3');
   await travel.getByRole('button', { name: 'Find the fewest' }).click();
-  await expect(travel).toContainText(/\d+ clubs lose 0\.[0-3]\d strokes a round against the whole locker.*(Proved that fewer will not do|Whether fewer would do is not proved|The largest bag of the week is enough)/, { timeout: 100_000 });
+  await expect(travel).toContainText(
+    /\d+ clubs lose 0\.[0-3]\d strokes a round against the whole locker.*(Proved that fewer will not do|Whether fewer would do is not proved|The largest bag of the week is enough)/,
+    { timeout: 100_000 },
+  );
   await page.getByRole('button', { name: 'Delete this plan' }).click();
   await saved(page);
 });
 
-test('what the page says of a round is what the server says of it to a script: clubs, what each is worth, strokes, needs', async ({ page, request }) => {
+test('what the page says of a round is what the server says of it to a script: clubs, what each is worth, strokes, needs', async ({
+  page,
+  request,
+}) => {
   const plan = '7a5c4e00-0002-4000-8000-000000000050';
   await page.goto(`${demo.maren}/plan/${plan}`);
   await expect(page.locator('.lock-board')).toBeVisible();
-  const { events } = await (await request.get('/api/circuit')).json() as { events: { name: string; rounds: { id: string }[] }[] };
-  const { clubs } = await (await request.get(`/api${demo.maren}/sheet`)).json() as { clubs: { id: string; name: string }[] };
+  const { events } = (await (await request.get('/api/circuit')).json()) as {
+    events: { name: string; rounds: { id: string }[] }[];
+  };
+  const { clubs } = (await (await request.get(`/api${demo.maren}/sheet`)).json()) as {
+    clubs: { id: string; name: string }[];
+  };
   const nameOf = (id: string) => clubs.find((club) => club.id === id)!.name;
   const rounds = events.find(({ name }) => name === 'Hochfirn Open')!.rounds;
   // Another round is worked out for itself: nothing of the first stands under its name.
   await page.keyboard.press('Alt+2');
   await expect(page.getByRole('button', { name: 'Make it the bag of Round 2' })).toBeVisible();
-  const { answer, needs, strokes } = await (await request.get(`/api/plans/${plan}/rounds/${rounds[1]!.id}/choice`)).json() as { answer: { reasons: { id: string; worth: number }[] }; needs: { hole: number; name: string }[]; strokes: number };
-  const shown = await page.getByRole('region', { name: 'Chosen' }).locator('li').evaluateAll((rows) => rows.map((row) => [(row as HTMLElement).dataset.name, row.querySelector('.worth')!.textContent]));
+  const { answer, needs, strokes } = (await (
+    await request.get(`/api/plans/${plan}/rounds/${rounds[1]!.id}/choice`)
+  ).json()) as {
+    answer: { reasons: { id: string; worth: number }[] };
+    needs: { hole: number; name: string }[];
+    strokes: number;
+  };
+  const shown = await page
+    .getByRole('region', { name: 'Chosen' })
+    .locator('li')
+    .evaluateAll((rows) =>
+      rows.map((row) => [(row as HTMLElement).dataset.name, row.querySelector('.worth')!.textContent]),
+    );
   const said = answer.reasons.map(({ id, worth }) => [nameOf(id), worth < 0.005 ? '=' : worth.toFixed(2)]);
   expect(Object.fromEntries(shown)).toEqual(Object.fromEntries(said));
-  await expect(page.getByRole('region', { name: 'Needs' }).getByRole('heading')).toContainText(`${strokes.toFixed(1)} strokes`);
+  await expect(page.getByRole('region', { name: 'Needs' }).getByRole('heading')).toContainText(
+    `${strokes.toFixed(1)} strokes`,
+  );
   await page.getByRole('button', { name: 'Hole 7', exact: true }).click();
   await expect(page.locator('.needs .need')).toHaveCount(needs.filter(({ hole }) => hole === 7).length);
 });
 
-test('what the player wants is entered, not argued with: a freeze, trust, money, a distance to cover; each answered at once', async ({ page }) => {
+test('what the player wants is entered, not argued with: a freeze, trust, money, a distance to cover; each answered at once', async ({
+  page,
+}) => {
   await page.goto(`${demo.maren}/plan/7a5c4e00-0002-4000-8000-000000000050`);
   await expect(page.locator('.lock-board')).toBeVisible();
   const wants = page.locator('details.wishes');
   await wants.locator('summary').click();
   const incoming = page.getByRole('region', { name: 'Chosen' }).locator('.badge');
-  const [fresh] = await incoming.evaluateAll((badges) => badges.map((badge) => badge.closest('li')!.dataset.name!));
+  const [fresh] = await incoming.evaluateAll((badges) =>
+    badges.map((badge) => badge.closest('li')!.dataset.name!),
+  );
   expect(fresh).toBeTruthy();
   await wants.getByLabel('Changes from the gamer').selectOption('0');
   await expect(incoming).toHaveCount(0);
@@ -282,7 +387,11 @@ test('what the player wants is entered, not argued with: a freeze, trust, money,
   await expect(incoming).toHaveCount(1);
   await wants.getByLabel('Changes from the gamer').selectOption('');
   // What is loved is in, what is not is out.
-  const left = await page.getByRole('region', { name: 'Left out' }).locator('li').nth(1).getAttribute('data-name');
+  const left = await page
+    .getByRole('region', { name: 'Left out' })
+    .locator('li')
+    .nth(1)
+    .getAttribute('data-name');
   await wants.getByLabel('Club trusted').selectOption({ label: left! });
   await wants.getByLabel('What trust is worth').fill('9');
   await wants.getByRole('button', { name: 'Set' }).click();
@@ -304,8 +413,12 @@ test('what the player wants is entered, not argued with: a freeze, trust, money,
   await expect(page.getByRole('alert').filter({ hasText: /a shot within 5 m of 330 m/ })).toBeVisible();
   await wants.getByRole('button', { name: 'Forget distance 1' }).click();
   await expect(page.getByRole('region', { name: 'Chosen' }).locator('li')).toHaveCount(14);
-  const wedges = () => page.getByRole('region', { name: 'Chosen' }).locator('li').evaluateAll((rows) => rows.filter((row) => /^5\d/.test((row as HTMLElement).dataset.name!)).length);
-  const most = await wedges() - 1;
+  const wedges = () =>
+    page
+      .getByRole('region', { name: 'Chosen' })
+      .locator('li')
+      .evaluateAll((rows) => rows.filter((row) => /^5\d/.test((row as HTMLElement).dataset.name!)).length);
+  const most = (await wedges()) - 1;
   expect(most).toBeGreaterThan(0);
   await wants.getByLabel('How many of a kind').fill(String(most));
   await wants.getByLabel('Kind', { exact: true }).selectOption('wedge');

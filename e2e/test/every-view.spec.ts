@@ -10,7 +10,13 @@ async function complaints(page: Page): Promise<string[]> {
   return page.evaluate(async () => {
     const { axe } = window as unknown as { axe: typeof AxeBuilder };
     const { violations } = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa'] });
-    return violations.map((violation) => `${violation.id}: ${violation.nodes.slice(0, 3).map((node) => node.html.slice(0, 120)).join(' | ')}`);
+    return violations.map(
+      (violation) =>
+        `${violation.id}: ${violation.nodes
+          .slice(0, 3)
+          .map((node) => node.html.slice(0, 120))
+          .join(' | ')}`,
+    );
   });
 }
 
@@ -25,7 +31,25 @@ async function open(page: Page, path: string): Promise<void> {
   if (path === HOCHFIRN) await expect(page.locator('.lock-board')).toBeVisible();
 }
 
-const VIEWS = ['/roster', `${demo.davor}/bag`, `${demo.davor}/bag?ladder=table`, `${demo.davor}/bag?wind=8&temp=9&from=60`, `${demo.davor}/flight?wind=6&from=90`, `${demo.davor}/settings`, `${demo.davor}/locker`, `${demo.davor}/range`, `${demo.davor}/range/import`, `${demo.davor}/compare`, `${demo.davor}/plan`, `${demo.davor}/history`, '/courses', '/seasons', HOCHFIRN, `${HOCHFIRN}?round=travel`, `${HOCHFIRN}/sheet`];
+const VIEWS = [
+  '/roster',
+  `${demo.davor}/bag`,
+  `${demo.davor}/bag?ladder=table`,
+  `${demo.davor}/bag?wind=8&temp=9&from=60`,
+  `${demo.davor}/flight?wind=6&from=90`,
+  `${demo.davor}/settings`,
+  `${demo.davor}/locker`,
+  `${demo.davor}/range`,
+  `${demo.davor}/range/import`,
+  `${demo.davor}/compare`,
+  `${demo.davor}/plan`,
+  `${demo.davor}/history`,
+  '/courses',
+  '/seasons',
+  HOCHFIRN,
+  `${HOCHFIRN}?round=travel`,
+  `${HOCHFIRN}/sheet`,
+];
 
 // A test a view: a slow machine then waits for one view, not for all of them in one test's time.
 for (const path of VIEWS) {

@@ -4,7 +4,9 @@ import path from 'node:path';
 import { expect, test } from '@playwright/test';
 import { cell, demo, saved } from './workbench';
 
-test('with the database gone the page says so, keeps what is typed over a reload, and sends it when it is back', async ({ page }) => {
+test('with the database gone the page says so, keeps what is typed over a reload, and sends it when it is back', async ({
+  page,
+}) => {
   const data = process.env.TASCHE_DATA;
   expect(data, 'TASCHE_DATA must name the data folder of the server under test').toBeTruthy();
   const folder = path.join(data!, 'postgres');
@@ -17,11 +19,17 @@ test('with the database gone the page says so, keeps what is typed over a reload
   await cell(page, '9 iron', 'lengthIn').focus();
   await page.keyboard.type('36.25');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('status').filter({ hasText: 'The database is away' })).toContainText('1 change is kept here');
+  await expect(page.getByRole('status').filter({ hasText: 'The database is away' })).toContainText(
+    '1 change is kept here',
+  );
   await page.reload();
   await expect(page.getByRole('heading', { name: 'The server is away' })).toBeVisible();
   const asRoot = process.getuid?.() === 0;
-  const child = spawn(asRoot ? 'runuser' : command[0]!, asRoot ? ['-u', 'postgres', '--', ...command] : command.slice(1), { detached: true, stdio: 'ignore', cwd: '/' });
+  const child = spawn(
+    asRoot ? 'runuser' : command[0]!,
+    asRoot ? ['-u', 'postgres', '--', ...command] : command.slice(1),
+    { detached: true, stdio: 'ignore', cwd: '/' },
+  );
   child.unref();
   expect(Number(port)).toBeGreaterThan(0);
   await expect(cell(page, '9 iron', 'lengthIn')).toHaveText('36.25', { timeout: 20_000 });

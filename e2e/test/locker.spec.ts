@@ -33,18 +33,36 @@ test('a club is opened, bent, read back as of an earlier day, deleted and brough
   await expect(cell(page, 'Old 56', 'name')).toHaveCount(1);
 });
 
-test('a file shows what it would change, refuses bad rows by name, and comes in whole; the sheet goes out as CSV and PDF', async ({ page, request }) => {
+test('a file shows what it would change, refuses bad rows by name, and comes in whole; the sheet goes out as CSV and PDF', async ({
+  page,
+  request,
+}) => {
   const playerId = await newPlayer(page, 'Ivo Import', 'metres');
   await page.getByRole('button', { name: 'Print, export, import, and more' }).click();
   await page.getByText('Import a file…').click();
-  await page.getByLabel('File').setInputFiles({ name: 'bag.csv', mimeType: 'text/csv', buffer: Buffer.from('club;loft;carry\n7 iron;33;146\n9 iron;flat;124\n=SUM(A1);40;130\n') });
+  await page
+    .getByLabel('File')
+    .setInputFiles({
+      name: 'bag.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('club;loft;carry\n7 iron;33;146\n9 iron;flat;124\n=SUM(A1);40;130\n'),
+    });
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('"flat" is not a number');
   await expect(dialog).toContainText('what kind of club is "=SUM(A1)"');
   await dialog.getByRole('button', { name: 'Import the 1 good rows only' }).click();
   await expect(dialog).toContainText('Imported: 7 iron added');
   await page.keyboard.press('Escape');
-  await expect.poll(async () => (await request.get(`/api/players/${playerId}/sheet`).then((response) => response.json()) as { clubs: unknown[] }).clubs.length).toBe(1);
+  await expect
+    .poll(
+      async () =>
+        (
+          (await request.get(`/api/players/${playerId}/sheet`).then((response) => response.json())) as {
+            clubs: unknown[];
+          }
+        ).clubs.length,
+    )
+    .toBe(1);
   const csv = await request.get(`/api/players/${playerId}/sheet.csv`);
   expect(await csv.text()).toContain('full carry [m]');
   const pdf = await request.get(`/api/players/${playerId}/sheet.pdf`);

@@ -7,7 +7,10 @@ const clubs = (page: Page) => page.getByRole('table', { name: /What each club di
 async function playerWithClubs(page: Page, name: string): Promise<string> {
   const id = await newPlayer(page, name);
   await cell(page, '', 'name').or(page.getByRole('grid').locator('td').first()).first().focus();
-  await paste(page, 'club\tkind\tmeasured loft\tcarry [yd]\n7 iron\tiron\t33\t165\n9 iron\tiron\t41\t140\nDriver\tdriver\t10\t250\n56\twedge\t56\t90\n');
+  await paste(
+    page,
+    'club\tkind\tmeasured loft\tcarry [yd]\n7 iron\tiron\t33\t165\n9 iron\tiron\t41\t140\nDriver\tdriver\t10\t250\n56\twedge\t56\t90\n',
+  );
   await expect(page.getByRole('grid').locator('tr[data-name="56"]')).toBeVisible();
   await saved(page);
   return `/players/${id}`;
@@ -21,7 +24,10 @@ async function newSession(page: Page, where: string): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toContainText(where);
 }
 
-test('ten are hit with the 7 iron before the monitor, none is lost while the page is closed, and the average is taken into the sheet and back', async ({ page, context }) => {
+test('ten are hit with the 7 iron before the monitor, none is lost while the page is closed, and the average is taken into the sheet and back', async ({
+  page,
+  context,
+}) => {
   const player = await playerWithClubs(page, 'Live One');
   await page.keyboard.press('Alt+g');
   await newSession(page, 'Matting hall');
@@ -41,7 +47,9 @@ test('ten are hit with the 7 iron before the monitor, none is lost while the pag
   await expect(rows(again)).toHaveCount(20, { timeout: 20_000 });
   await expect(again.getByRole('region', { name: 'Live board' })).toContainText(/last 10: average \d+/);
 
-  await clubs(again).getByRole('button', { name: /^Take \d+/ }).click();
+  await clubs(again)
+    .getByRole('button', { name: /^Take \d+/ })
+    .click();
   await expect(clubs(again)).toContainText('● taken');
   await again.keyboard.press('Alt+b');
   await expect(cell(again, '7 iron', 'shot.full.carryM')).toHaveAttribute('title', /20 shots/);
@@ -54,7 +62,9 @@ test('ten are hit with the 7 iron before the monitor, none is lost while the pag
   await saved(again);
 });
 
-test('shots are written down by hand, one is left out with its reason, given to another club, and a deleted session comes back', async ({ page }) => {
+test('shots are written down by hand, one is left out with its reason, given to another club, and a deleted session comes back', async ({
+  page,
+}) => {
   await playerWithClubs(page, 'By Hand');
   await page.keyboard.press('Alt+g');
   await newSession(page, 'Range-finder evening');
@@ -88,15 +98,30 @@ test('shots are written down by hand, one is left out with its reason, given to 
   await saved(page);
 });
 
-const MESSY = ['Session export;;;;;;', 'Date;Club;Ball Speed (mph);Launch Angle;Spin Rate;Carry Distance;Lateral', ';;[mph];[deg];[rpm];[yds];[yds]',
-  '18.11.2026 10:01;7i;118,2;16,4;7010;171,5;3,1 L', '18.11.2026 10:02;7 Iron;119,0;16,0;6890;173,0;2 R', '18.11.2026 10:03;7i;117,1;15,8;n/a;168,9;0',
-  '18.11.2026 10:05;SW;87,6;29,7;fast;110,5;1 R', '19.11.2026 09:00;Drv;170,4;10,9;2600;301,0;14 L', '19.11.2026 09:01;Drv;171,0;11,2;2550;903;4 R', '19.11.2026 09:02;9er;122;21;8100;165;0'].join('\r\n');
+const MESSY = [
+  'Session export;;;;;;',
+  'Date;Club;Ball Speed (mph);Launch Angle;Spin Rate;Carry Distance;Lateral',
+  ';;[mph];[deg];[rpm];[yds];[yds]',
+  '18.11.2026 10:01;7i;118,2;16,4;7010;171,5;3,1 L',
+  '18.11.2026 10:02;7 Iron;119,0;16,0;6890;173,0;2 R',
+  '18.11.2026 10:03;7i;117,1;15,8;n/a;168,9;0',
+  '18.11.2026 10:05;SW;87,6;29,7;fast;110,5;1 R',
+  '19.11.2026 09:00;Drv;170,4;10,9;2600;301,0;14 L',
+  '19.11.2026 09:01;Drv;171,0;11,2;2550;903;4 R',
+  '19.11.2026 09:02;9er;122;21;8100;165;0',
+].join('\r\n');
 
-test('a messy file is mapped, looked at, corrected, taken, taken back, and known the next time', async ({ page }) => {
+test('a messy file is mapped, looked at, corrected, taken, taken back, and known the next time', async ({
+  page,
+}) => {
   const player = await playerWithClubs(page, 'Messy File');
   await page.goto(`${player}/range/import`);
   const file = page.getByLabel('File of a launch monitor');
-  await file.setInputFiles({ name: 'picture.csv', mimeType: 'text/csv', buffer: Buffer.from(Array.from({ length: 3000 }, (_one, i) => (i * 89) % 256)) });
+  await file.setInputFiles({
+    name: 'picture.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(Array.from({ length: 3000 }, (_one, i) => (i * 89) % 256)),
+  });
   await expect(page.getByRole('alert')).toContainText('picture.csv: This is no text');
   await file.setInputFiles({ name: 'messy.csv', mimeType: 'text/csv', buffer: Buffer.from(MESSY) });
   await expect(page.getByLabel('What Ball Speed (mph) is')).toHaveValue('ballSpeedMps');
@@ -126,7 +151,12 @@ test('a messy file is mapped, looked at, corrected, taken, taken back, and known
 
   // Taken back from the history, it is gone, and comes in anew.
   await page.getByRole('link', { name: 'History' }).click();
-  await page.getByRole('listitem').or(page.getByRole('row')).filter({ hasText: '5 shots on 2 days from messy.csv' }).getByRole('button', { name: /Undo/ }).click();
+  await page
+    .getByRole('listitem')
+    .or(page.getByRole('row'))
+    .filter({ hasText: '5 shots on 2 days from messy.csv' })
+    .getByRole('button', { name: /Undo/ })
+    .click();
   await page.getByRole('link', { name: 'Range' }).click();
   await expect(page.getByText('Nothing was hit yet')).toBeVisible();
 });
@@ -134,8 +164,17 @@ test('a messy file is mapped, looked at, corrected, taken, taken back, and known
 test('a long file shows its progress and can be cancelled: nothing is kept', async ({ page }) => {
   const player = await playerWithClubs(page, 'Long File');
   await page.goto(`${player}/range/import`);
-  const long = ['Club,Carry (yd),Ball Speed (mph),Launch,Spin', ...Array.from({ length: 60_000 }, (_one, i) => `7 iron,${(165 + (i % 90) / 10).toFixed(1)},${(115 + (i % 40) / 10).toFixed(1)},${(16 + (i % 17) / 10).toFixed(1)},${6800 + (i % 700)}`)].join('\n');
-  await page.getByLabel('File of a launch monitor').setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(long) });
+  const long = [
+    'Club,Carry (yd),Ball Speed (mph),Launch,Spin',
+    ...Array.from(
+      { length: 60_000 },
+      (_one, i) =>
+        `7 iron,${(165 + (i % 90) / 10).toFixed(1)},${(115 + (i % 40) / 10).toFixed(1)},${(16 + (i % 17) / 10).toFixed(1)},${6800 + (i % 700)}`,
+    ),
+  ].join('\n');
+  await page
+    .getByLabel('File of a launch monitor')
+    .setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(long) });
   await page.getByRole('button', { name: 'Take 60,000 shots' }).click({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('alert')).toContainText('Cancelled; nothing was taken.');
@@ -143,12 +182,18 @@ test('a long file shows its progress and can be cancelled: nothing is kept', asy
   await expect(page.getByText('Nothing was hit yet')).toBeVisible();
   // A file over the limit is refused before a byte of it goes.
   await page.goto(`${player}/range/import`);
-  await page.evaluate(() => { Object.defineProperty(File.prototype, 'size', { get: () => 2_000_000_000 }); });
-  await page.getByLabel('File of a launch monitor').setInputFiles({ name: 'huge.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2\n') });
+  await page.evaluate(() => {
+    Object.defineProperty(File.prototype, 'size', { get: () => 2_000_000_000 });
+  });
+  await page
+    .getByLabel('File of a launch monitor')
+    .setInputFiles({ name: 'huge.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2\n') });
   await expect(page.getByRole('alert')).toContainText('huge.csv is 2000 MB; 64 MB is the limit');
 });
 
-test('builds are compared: a verdict or none yet, the margin as the player sets it, a warning, an order for the test day; all of it in the address', async ({ page }) => {
+test('builds are compared: a verdict or none yet, the margin as the player sets it, a warning, an order for the test day; all of it in the address', async ({
+  page,
+}) => {
   await page.goto(`${demo.davor}/bag`);
   await expect(page.getByRole('grid')).toBeVisible();
   await page.keyboard.press('Alt+c');
@@ -162,18 +207,29 @@ test('builds are compared: a verdict or none yet, the margin as the player sets 
 
   await pick.getByRole('button', { name: /^Hybrid 3/ }).click();
   await pick.getByRole('button', { name: /^Driving iron/ }).click();
-  await expect(page.getByRole('button', { name: 'Matches the old one' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Matches the old one' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await expect(page.locator('.pair')).toContainText('Driving iron does not match Hybrid 3: apex');
   await expect(page.locator('.pair')).toContainText('changes head and shaft together');
-  for (const [label, value] of [['Margin of carry', '12'], ['Margin of apex', '40'], ['Margin of spin', '900']] as const) {
+  for (const [label, value] of [
+    ['Margin of carry', '12'],
+    ['Margin of apex', '40'],
+    ['Margin of spin', '900'],
+  ] as const) {
     await page.getByLabel(label).fill(value);
     await page.getByLabel(label).press('Enter');
   }
   await expect(page.locator('.pair')).toContainText('Driving iron matches Hybrid 3');
   await page.getByLabel('Margin of carry').fill('900');
   await page.getByLabel('Margin of carry').press('Enter');
-  await expect(page.getByRole('alert')).toContainText('The margin of carry must be between 0.5 and 32.8 yd, not “900”.');
-  await expect(page.getByRole('table', { name: 'The builds side by side' })).toContainText(/Driving iron\s*12/);
+  await expect(page.getByRole('alert')).toContainText(
+    'The margin of carry must be between 0.5 and 32.8 yd, not “900”.',
+  );
+  await expect(page.getByRole('table', { name: 'The builds side by side' })).toContainText(
+    /Driving iron\s*12/,
+  );
 
   await page.getByLabel('Shots with each').fill('20');
   await page.getByLabel('Shots with each').press('Enter');
@@ -188,7 +244,9 @@ test('builds are compared: a verdict or none yet, the margin as the player sets 
   expect(drawn.every((round) => round.includes('Hybrid 3') && round.includes('Driving iron'))).toBe(true);
 });
 
-test('the demo’s sessions show what they are meant to: worn grooves, an outlier, what the bag covers', async ({ page }) => {
+test('the demo’s sessions show what they are meant to: worn grooves, an outlier, what the bag covers', async ({
+  page,
+}) => {
   await page.goto(`${demo.davor}/range`);
   await expect(clubs(page)).toContainText('60: spin lost and launch gained against before');
   await expect(page.getByRole('heading', { name: 'What the gamer covers' })).toBeVisible();

@@ -44,8 +44,12 @@ test('two people at two rounds of one event: neither is in the other’s way', a
   await second.goto(address);
   await expect(second.locator('.lock-board')).toBeVisible();
   await second.keyboard.press('Alt+2');
-  const windOf = (one: typeof page) => one.getByRole('region', { name: 'The day' }).getByLabel('Wind', { exact: true });
-  for (const [one, wind] of [[page, '11'], [second, '4']] as const) {
+  const windOf = (one: typeof page) =>
+    one.getByRole('region', { name: 'The day' }).getByLabel('Wind', { exact: true });
+  for (const [one, wind] of [
+    [page, '11'],
+    [second, '4'],
+  ] as const) {
     await windOf(one).fill(wind);
     await windOf(one).press('Tab');
     await saved(one);

@@ -27,7 +27,10 @@ test('a week is planned, printed, made the gamer on the day, and undone', async 
   // The week's air: the swap is judged in it, and the sheet says which it was.
   const calm = await swap.textContent();
   await page.keyboard.press('Alt+a');
-  await page.getByRole('region', { name: 'Air and ground' }).getByLabel('Read in').selectOption({ label: 'Lagoa Funda, spring' });
+  await page
+    .getByRole('region', { name: 'Air and ground' })
+    .getByLabel('Read in')
+    .selectOption({ label: 'Lagoa Funda, spring' });
   await expect(page.locator('.rail .shift-number').first()).toBeVisible();
   await expect(swap).not.toHaveText(calm!);
   await page.emulateMedia({ media: 'print' });
@@ -47,17 +50,26 @@ test('a week is planned, printed, made the gamer on the day, and undone', async 
   await page.getByRole('button', { name: 'Delete this plan' }).click();
   await saved(page);
   await page.goto(`${demo.pim}/history`);
-  await page.getByRole('listitem').filter({ hasText: 'Lagoa days deleted' }).getByRole('button', { name: 'Undo' }).click();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Lagoa days deleted' })
+    .getByRole('button', { name: 'Undo' })
+    .click();
   await saved(page);
   await page.goto(address);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Lagoa days');
 });
 
-test('a player\'s thresholds move the verdict, bad ones are refused by name, and nothing typed is lost', async ({ page }) => {
+test("a player's thresholds move the verdict, bad ones are refused by name, and nothing typed is lost", async ({
+  page,
+}) => {
   const id = await newPlayer(page, 'Thresholds Thea');
   const bag = `/players/${id}/bag`;
   await page.locator('td[data-column="new"]').focus();
-  await paste(page, 'club\tloft\tcarry\n6 iron\t28\t180\n7 iron\t32\t168\n8 iron\t36\t156\n9 iron\t40\t144\n');
+  await paste(
+    page,
+    'club\tloft\tcarry\n6 iron\t28\t180\n7 iron\t32\t168\n8 iron\t36\t156\n9 iron\t40\t144\n',
+  );
   await expect(page.locator('.rib')).toHaveCount(3);
   await expect(page.locator('.rib.fault')).toHaveCount(0);
   await saved(page);
@@ -65,12 +77,16 @@ test('a player\'s thresholds move the verdict, bad ones are refused by name, and
   const widest = page.getByLabel('Carry step there, most');
   await widest.fill('0.5');
   await widest.press('Tab');
-  await expect(page.getByRole('alert')).toContainText('Carry step there, most must be between 4.37 and 65.62 yd');
+  await expect(page.getByRole('alert')).toContainText(
+    'Carry step there, most must be between 4.37 and 65.62 yd',
+  );
   await expect(widest).toHaveValue('0.5');
   await widest.fill('8 m');
   await widest.press('Tab');
   // The answer to that comes while this is being typed.
-  await page.getByLabel('Notes').pressSequentially('Trusts the 7 wood <b>only</b> in the wind', { delay: 15 });
+  await page
+    .getByLabel('Notes')
+    .pressSequentially('Trusts the 7 wood <b>only</b> in the wind', { delay: 15 });
   await page.getByLabel('Notes').press('Tab');
   await expect(widest).toHaveValue('8.75');
   await expect(page.getByRole('alert')).toHaveCount(0);

@@ -8,7 +8,11 @@ export const demo = {
   pim: '/players/7a5c4e00-0004-4000-8000-000000000000',
 };
 
-export async function newPlayer(page: Page, name: string, unit: 'yards' | 'metres' = 'yards'): Promise<string> {
+export async function newPlayer(
+  page: Page,
+  name: string,
+  unit: 'yards' | 'metres' = 'yards',
+): Promise<string> {
   await page.goto('/roster');
   await page.getByRole('button', { name: 'Add a player' }).click();
   await page.getByLabel('Name').fill(name);
@@ -30,7 +34,11 @@ export async function paste(page: Page, text: string): Promise<void> {
 
 /** Everything typed has reached the server. */
 export async function saved(page: Page): Promise<void> {
-  await expect.poll(() => page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/')).length)).toBe(0);
+  await expect
+    .poll(() =>
+      page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/')).length),
+    )
+    .toBe(0);
 }
 
 /** The clubs on the sheet, once there is a sheet. */

@@ -36,9 +36,16 @@ async function patiently(work: () => Promise<void>): Promise<void> {
 }
 
 /** Opens the database, brings it up to date, and listens. Answers with what closes it all again. */
-export async function startServer(
-  { databaseUrl, host, port, webFolder, demo, monitor: monitorAt, weatherAt, hosts = [] }: ServerOptions,
-): Promise<() => Promise<void>> {
+export async function startServer({
+  databaseUrl,
+  host,
+  port,
+  webFolder,
+  demo,
+  monitor: monitorAt,
+  weatherAt,
+  hosts = [],
+}: ServerOptions): Promise<() => Promise<void>> {
   const log = pino({ level: process.env.TASCHE_LOG ?? 'error' });
   const orm = await openDatabase(databaseUrl);
   try {
@@ -48,9 +55,20 @@ export async function startServer(
     const news = listenForStrikes(databaseUrl, log);
     // One van, one monitor: its balls go to the workspace everybody is signed in to.
     const monitor = monitorAt && linkMonitor({ orm, log, workspaceId: signIn.workspaceId, ...monitorAt });
-    const app = createApp({ orm, signIn: signIn.signIn, log, news, hosts: [host, ...hosts], ...(monitor && { monitor }), ...(weatherAt && { weather: weatherServiceAt(weatherAt) }), ...(webFolder !== undefined && { webFolder }) });
+    const app = createApp({
+      orm,
+      signIn: signIn.signIn,
+      log,
+      news,
+      hosts: [host, ...hosts],
+      ...(monitor && { monitor }),
+      ...(weatherAt && { weather: weatherServiceAt(weatherAt) }),
+      ...(webFolder !== undefined && { webFolder }),
+    });
     const server = await new Promise<Server>((resolve, reject) => {
-      const listening = app.listen(port, host, (error?: Error) => (error ? reject(error) : resolve(listening)));
+      const listening = app.listen(port, host, (error?: Error) =>
+        error ? reject(error) : resolve(listening),
+      );
       // A sender that dawdles holds a socket, and no more than a socket, for no longer than this.
       listening.headersTimeout = 15_000;
       listening.requestTimeout = 240_000;
@@ -59,7 +77,9 @@ export async function startServer(
       await monitor?.close();
       await news.close();
       server.closeAllConnections();
-      await new Promise((resolve) => { server.close(resolve); });
+      await new Promise((resolve) => {
+        server.close(resolve);
+      });
       await closeThreads();
       await orm.close(true);
     };

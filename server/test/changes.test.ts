@@ -3,19 +3,44 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { carry, on, workbench, workbenchIn, type Workbench } from './workbench.js';
 
 let bench: Workbench;
-beforeAll(async () => { bench = await workbench(); });
+beforeAll(async () => {
+  bench = await workbench();
+});
 
 describe('readings', () => {
   it('are appended: the sheet can be shown as of any day, and two days compared', async () => {
     const playerId = await bench.player();
-    const clubId = await bench.club(playerId, '56', [on('loftStampedDeg', 56, '2026-01-10'), on('loftSetDeg', 57, '2026-03-01')]);
-    await bench.done([{ do: 'editClub', clubId, version: 1, readings: [on('loftSetDeg', 56.5, '2026-06-01')] }], 'sat too close');
-    expect((await bench.sheet(playerId)).clubs[0]!.spec.loftSetDeg).toEqual({ value: 56.5, takenOn: '2026-06-01' });
+    const clubId = await bench.club(playerId, '56', [
+      on('loftStampedDeg', 56, '2026-01-10'),
+      on('loftSetDeg', 57, '2026-03-01'),
+    ]);
+    await bench.done(
+      [{ do: 'editClub', clubId, version: 1, readings: [on('loftSetDeg', 56.5, '2026-06-01')] }],
+      'sat too close',
+    );
+    expect((await bench.sheet(playerId)).clubs[0]!.spec.loftSetDeg).toEqual({
+      value: 56.5,
+      takenOn: '2026-06-01',
+    });
     expect((await bench.sheet(playerId, '2026-05-31')).clubs[0]!.spec.loftSetDeg!.value).toBe(57);
     expect((await bench.sheet(playerId, '2026-01-01')).clubs[0]!.spec).toEqual({});
-    const differences = await bench.http.get(`/api/players/${playerId}/differences?from=2026-04-01&to=2026-07-01`).expect(200);
-    expect(differences.body).toEqual([{ clubId, clubName: '56', key: 'loftSetDeg', before: { value: 57, takenOn: '2026-03-01' }, after: { value: 56.5, takenOn: '2026-06-01' } }]);
-    const history = (await bench.http.get(`/api/clubs/${clubId}/readings`)).body.rows as { value: unknown; who: string; why: string }[];
+    const differences = await bench.http
+      .get(`/api/players/${playerId}/differences?from=2026-04-01&to=2026-07-01`)
+      .expect(200);
+    expect(differences.body).toEqual([
+      {
+        clubId,
+        clubName: '56',
+        key: 'loftSetDeg',
+        before: { value: 57, takenOn: '2026-03-01' },
+        after: { value: 56.5, takenOn: '2026-06-01' },
+      },
+    ]);
+    const history = (await bench.http.get(`/api/clubs/${clubId}/readings`)).body.rows as {
+      value: unknown;
+      who: string;
+      why: string;
+    }[];
     expect(history.map((one) => one.value)).toEqual([56.5, 57, 56]);
     expect(history[0]).toMatchObject({ who: 'Jonas Brandl', why: 'sat too close' });
   });
@@ -32,15 +57,29 @@ describe('readings', () => {
 
   it('keep texts that look like numbers as texts', async () => {
     const playerId = await bench.player();
-    await bench.club(playerId, '56', [on('serial', '0042'), on('swingWeight', 'D3'), on('head', '"quoted" null')]);
+    await bench.club(playerId, '56', [
+      on('serial', '0042'),
+      on('swingWeight', 'D3'),
+      on('head', '"quoted" null'),
+    ]);
     const { spec } = (await bench.sheet(playerId)).clubs[0]!;
-    expect([spec.serial!.value, spec.swingWeight!.value, spec.head!.value]).toEqual(['0042', 'D3', '"quoted" null']);
+    expect([spec.serial!.value, spec.swingWeight!.value, spec.head!.value]).toEqual([
+      '0042',
+      'D3',
+      '"quoted" null',
+    ]);
   });
 
   it('a modelled carry never takes the place of a measured one', async () => {
     const playerId = await bench.player();
-    const clubId = await bench.club(playerId, '7 iron', [carry(146, { source: 'measured', shots: 20, spreadM: 4 })]);
-    const refused = await bench.change([{ do: 'editClub', clubId, version: 1, readings: [carry(150, { source: 'modelled', plusMinusM: 5 })] }]).expect(422);
+    const clubId = await bench.club(playerId, '7 iron', [
+      carry(146, { source: 'measured', shots: 20, spreadM: 4 }),
+    ]);
+    const refused = await bench
+      .change([
+        { do: 'editClub', clubId, version: 1, readings: [carry(150, { source: 'modelled', plusMinusM: 5 })] },
+      ])
+      .expect(422);
     expect(refused.body.message).toContain('is measured; a modelled number does not replace it');
     expect((await bench.sheet(playerId)).clubs[0]!.spec['shot.full']!.value).toMatchObject({ carryM: 146 });
   });
@@ -48,7 +87,9 @@ describe('readings', () => {
   it('are not dated into the future', async () => {
     const playerId = await bench.player();
     const clubId = await bench.club(playerId, '7 iron');
-    const refused = await bench.change([{ do: 'editClub', clubId, version: 1, readings: [on('lieDeg', 62, '2199-01-01')] }]).expect(400);
+    const refused = await bench
+      .change([{ do: 'editClub', clubId, version: 1, readings: [on('lieDeg', 62, '2199-01-01')] }])
+      .expect(400);
     expect(refused.body.message).toContain('in the future');
   });
 });
@@ -59,19 +100,33 @@ describe('two people at one club', () => {
     const clubId = await bench.club(playerId, '56', [on('loftSetDeg', 56)]);
     const other = workbenchIn(bench.orm, bench.workspaceId, 'Maren Tveit');
     await bench.done([{ do: 'editClub', clubId, version: 1, readings: [on('loftSetDeg', 56.5)] }]);
-    const second = await other.change([{ do: 'editClub', clubId, version: 1, readings: [on('loftSetDeg', 57), on('lieDeg', 64)] }]).expect(409);
+    const second = await other
+      .change([{ do: 'editClub', clubId, version: 1, readings: [on('loftSetDeg', 57), on('lieDeg', 64)] }])
+      .expect(409);
     expect(second.body.conflicts).toEqual([
-      { id: clubId, name: '56', version: 2, field: 'loftSetDeg', yours: 57, theirs: 56.5 }, { id: clubId, name: '56', version: 2, field: 'lieDeg', yours: 64, theirs: null },
+      { id: clubId, name: '56', version: 2, field: 'loftSetDeg', yours: 57, theirs: 56.5 },
+      { id: clubId, name: '56', version: 2, field: 'lieDeg', yours: 64, theirs: null },
     ]);
     expect((await bench.sheet(playerId)).clubs[0]!.spec.lieDeg).toBeUndefined();
-    await other.done([{ do: 'editClub', clubId, version: second.body.conflicts[0].version, readings: [on('loftSetDeg', 57), on('lieDeg', 64)] }]);
+    await other.done([
+      {
+        do: 'editClub',
+        clubId,
+        version: second.body.conflicts[0].version,
+        readings: [on('loftSetDeg', 57), on('lieDeg', 64)],
+      },
+    ]);
     expect((await bench.sheet(playerId)).clubs[0]!.spec.loftSetDeg!.value).toBe(57);
   });
 
   it('at the same moment: one saves, one is told', async () => {
     const playerId = await bench.player();
     const clubId = await bench.club(playerId, '7 iron');
-    const both = await Promise.all([61, 62].map((lie) => bench.change([{ do: 'editClub', clubId, version: 1, readings: [on('lieDeg', lie)] }])));
+    const both = await Promise.all(
+      [61, 62].map((lie) =>
+        bench.change([{ do: 'editClub', clubId, version: 1, readings: [on('lieDeg', lie)] }]),
+      ),
+    );
     expect(both.map((response) => response.status).sort()).toEqual([200, 409]);
   });
 
@@ -79,7 +134,13 @@ describe('two people at one club', () => {
     const playerId = await bench.player();
     const id = newId();
     const clubId = newId();
-    const commands = [{ do: 'addClub', club: { id: clubId, playerId, name: '7 iron', kind: 'iron' }, readings: [on('lieDeg', 62)] }] as const;
+    const commands = [
+      {
+        do: 'addClub',
+        club: { id: clubId, playerId, name: '7 iron', kind: 'iron' },
+        readings: [on('lieDeg', 62)],
+      },
+    ] as const;
     const answers = await Promise.all([1, 2, 3].map(() => bench.change(commands, { id })));
     expect(answers.map((answer) => answer.status)).toEqual([200, 200, 200]);
     expect(new Set(answers.map((answer) => JSON.stringify(answer.body.clubs))).size).toBe(1);
@@ -90,7 +151,12 @@ describe('two people at one club', () => {
 describe('bags', () => {
   async function clubs(playerId: string, count: number) {
     const ids = Array.from({ length: count }, () => newId());
-    await bench.done(ids.map((id, i) => ({ do: 'addClub', club: { id, playerId, name: `club ${i}`, kind: 'iron' }, readings: [] }) as const));
+    await bench.done(
+      ids.map(
+        (id, i) =>
+          ({ do: 'addClub', club: { id, playerId, name: `club ${i}`, kind: 'iron' }, readings: [] }) as const,
+      ),
+    );
     return ids;
   }
 
@@ -101,13 +167,26 @@ describe('bags', () => {
     const travel = await bench.bag(playerId, 'Travel', ids);
     const sheet = await bench.sheet(playerId);
     expect(sheet.bags.map((bag) => bag.gamer)).toEqual([true, false]);
-    const ready = await bench.change([{ do: 'editBag', bagId: travel, version: 1, set: { ready: true } }]).expect(422);
-    expect(ready.body.message).toBe('Travel is marked ready and would hold 16 clubs, 14 allowed: 2 must go (Rule 4.1b; the committee decides).');
+    const ready = await bench
+      .change([{ do: 'editBag', bagId: travel, version: 1, set: { ready: true } }])
+      .expect(422);
+    expect(ready.body.message).toBe(
+      'Travel is marked ready and would hold 16 clubs, 14 allowed: 2 must go (Rule 4.1b; the committee decides).',
+    );
     await bench.change([{ do: 'makeGamer', bagId: travel }]).expect(422);
     await bench.change([{ do: 'putIn', bagId: gamer, clubId: ids[14]! }]).expect(422);
-    expect((await bench.sheet(playerId)).bags.map((bag) => [bag.gamer, bag.clubIds.length])).toEqual([[true, 14], [false, 16]]);
-    await bench.done([{ do: 'putIn', bagId: gamer, clubId: ids[14]! }, { do: 'takeOut', bagId: gamer, clubId: ids[0]! }]);
-    await bench.done([{ do: 'takeOut', bagId: travel, clubId: ids[0]! }, { do: 'takeOut', bagId: travel, clubId: ids[1]! }]);
+    expect((await bench.sheet(playerId)).bags.map((bag) => [bag.gamer, bag.clubIds.length])).toEqual([
+      [true, 14],
+      [false, 16],
+    ]);
+    await bench.done([
+      { do: 'putIn', bagId: gamer, clubId: ids[14]! },
+      { do: 'takeOut', bagId: gamer, clubId: ids[0]! },
+    ]);
+    await bench.done([
+      { do: 'takeOut', bagId: travel, clubId: ids[0]! },
+      { do: 'takeOut', bagId: travel, clubId: ids[1]! },
+    ]);
     await bench.done([{ do: 'makeGamer', bagId: travel }]);
     expect((await bench.sheet(playerId)).bags.map((bag) => bag.gamer)).toEqual([false, true]);
   });
@@ -116,17 +195,23 @@ describe('bags', () => {
     const playerId = await bench.player();
     const ids = await clubs(playerId, 16);
     const gamer = await bench.bag(playerId, 'Gamer', ids.slice(0, 13));
-    const both = await Promise.all([13, 14, 15].map((i) => bench.change([{ do: 'putIn', bagId: gamer, clubId: ids[i]! }])));
+    const both = await Promise.all(
+      [13, 14, 15].map((i) => bench.change([{ do: 'putIn', bagId: gamer, clubId: ids[i]! }])),
+    );
     expect(both.map((response) => response.status).sort()).toEqual([200, 422, 422]);
     expect((await bench.sheet(playerId)).bags[0]!.clubIds).toHaveLength(14);
   });
 
-  it('hold a club once, and only the player\'s own', async () => {
+  it("hold a club once, and only the player's own", async () => {
     const playerId = await bench.player();
     const [a] = await clubs(playerId, 1);
     const bagId = await bench.bag(playerId, 'Gamer', [a!]);
-    expect((await bench.change([{ do: 'putIn', bagId, clubId: a! }]).expect(422)).body.message).toContain('a club is in a bag once');
-    await bench.change([{ do: 'addBag', bag: { id: newId(), playerId, name: 'Two' }, clubIds: [a!, a!] }]).expect(422);
+    expect((await bench.change([{ do: 'putIn', bagId, clubId: a! }]).expect(422)).body.message).toContain(
+      'a club is in a bag once',
+    );
+    await bench
+      .change([{ do: 'addBag', bag: { id: newId(), playerId, name: 'Two' }, clubIds: [a!, a!] }])
+      .expect(422);
     const foreign = await bench.club(await bench.player(), 'theirs');
     await bench.change([{ do: 'putIn', bagId, clubId: foreign }]).expect(404);
   });
@@ -145,21 +230,36 @@ describe('undo', () => {
     expect((await bench.sheet(playerId)).bags[0]).toMatchObject({ id: bagId, clubIds: [clubId] });
     await bench.undo(undone.body.change.id).expect(200);
     expect((await bench.sheet(playerId)).clubs).toEqual([]);
-    const history = (await bench.http.get(`/api/players/${playerId}/changes`)).body.rows as { summary: string; why: string; undone: boolean }[];
+    const history = (await bench.http.get(`/api/players/${playerId}/changes`)).body.rows as {
+      summary: string;
+      why: string;
+      undone: boolean;
+    }[];
     expect(history[0]).toMatchObject({ summary: '56 deleted', why: 'by mistake', undone: false });
   });
 
   it('withdraws readings without wiping them, and twice is once', async () => {
     const playerId = await bench.player();
     const clubId = await bench.club(playerId, '56', [on('loftSetDeg', 56)]);
-    const bent = await bench.done([{ do: 'editClub', clubId, version: 1, readings: [on('loftSetDeg', 57)], set: { name: '56 bent' } }]);
+    const bent = await bench.done([
+      { do: 'editClub', clubId, version: 1, readings: [on('loftSetDeg', 57)], set: { name: '56 bent' } },
+    ]);
     const id = newId();
     await bench.undo(bent.change.id, id).expect(200);
     await bench.undo(bent.change.id, id).expect(200);
     await bench.undo(bent.change.id).expect(409);
-    expect((await bench.sheet(playerId)).clubs[0]).toMatchObject({ name: '56', spec: { loftSetDeg: { value: 56 } } });
-    const readings = (await bench.http.get(`/api/clubs/${clubId}/readings`)).body.rows as { value: number; undone: boolean }[];
-    expect(readings.map((one) => [one.value, one.undone])).toEqual([[57, true], [56, false]]);
+    expect((await bench.sheet(playerId)).clubs[0]).toMatchObject({
+      name: '56',
+      spec: { loftSetDeg: { value: 56 } },
+    });
+    const readings = (await bench.http.get(`/api/clubs/${clubId}/readings`)).body.rows as {
+      value: number;
+      undone: boolean;
+    }[];
+    expect(readings.map((one) => [one.value, one.undone])).toEqual([
+      [57, true],
+      [56, false],
+    ]);
   });
 
   it('is refused where later work stands in the way, and says which', async () => {
@@ -174,7 +274,12 @@ describe('undo', () => {
   it('keeps the limit: a club put back into a full gamer is refused', async () => {
     const playerId = await bench.player();
     const ids = Array.from({ length: 15 }, () => newId());
-    await bench.done(ids.map((id, i) => ({ do: 'addClub', club: { id, playerId, name: `c${i}`, kind: 'iron' }, readings: [] }) as const));
+    await bench.done(
+      ids.map(
+        (id, i) =>
+          ({ do: 'addClub', club: { id, playerId, name: `c${i}`, kind: 'iron' }, readings: [] }) as const,
+      ),
+    );
     const bagId = await bench.bag(playerId, 'Gamer', ids.slice(0, 14));
     const out = await bench.done([{ do: 'takeOut', bagId, clubId: ids[0]! }]);
     await bench.done([{ do: 'putIn', bagId, clubId: ids[14]! }]);
@@ -193,17 +298,40 @@ describe('undo', () => {
 describe('a plan', () => {
   it('starts as the gamer, changes by swaps, becomes the gamer on the day, and is undone after', async () => {
     const playerId = await bench.player('m');
-    const ids = await Promise.all(['7 iron', '8 iron', '48'].map((name, i) => bench.club(playerId, name, [carry(150 - 12 * i)])));
+    const ids = await Promise.all(
+      ['7 iron', '8 iron', '48'].map((name, i) => bench.club(playerId, name, [carry(150 - 12 * i)])),
+    );
     const gamerId = await bench.bag(playerId, 'Gamer', ids.slice(0, 2));
     const [planId, bagId] = [newId(), newId()];
-    await bench.done([{ do: 'addPlan', plan: { id: planId, bagId, playerId, name: 'Skarvoy week', course: 'Skarvoy Links', startsOn: '2026-12-03', endsOn: '2026-12-06', ground: 'firm', weather: 'wind' } }]);
+    await bench.done([
+      {
+        do: 'addPlan',
+        plan: {
+          id: planId,
+          bagId,
+          playerId,
+          name: 'Skarvoy week',
+          course: 'Skarvoy Links',
+          startsOn: '2026-12-03',
+          endsOn: '2026-12-06',
+          ground: 'firm',
+          weather: 'wind',
+        },
+      },
+    ]);
     expect((await bench.sheet(playerId)).bags[1]).toMatchObject({ planId, clubIds: ids.slice(0, 2) });
     await bench.change([{ do: 'putIn', bagId, clubId: ids[2]! }]).expect(422);
     await bench.change([{ do: 'setSwaps', planId, version: 1, swaps: [{ outId: ids[2]! }] }]).expect(400);
-    await bench.done([{ do: 'setSwaps', planId, version: 1, swaps: [{ outId: ids[0]!, inId: ids[2]!, why: 'low wind' }] }]);
+    await bench.done([
+      { do: 'setSwaps', planId, version: 1, swaps: [{ outId: ids[0]!, inId: ids[2]!, why: 'low wind' }] },
+    ]);
     expect((await bench.sheet(playerId)).bags[1]!.clubIds).toEqual([ids[2], ids[1]]);
     const stale = await bench.change([{ do: 'setSwaps', planId, version: 1, swaps: [] }]).expect(409);
-    expect(stale.body.conflicts[0]).toMatchObject({ field: 'swaps', yours: [], theirs: [{ why: 'low wind' }] });
+    expect(stale.body.conflicts[0]).toMatchObject({
+      field: 'swaps',
+      yours: [],
+      theirs: [{ why: 'low wind' }],
+    });
     const made = await bench.done([{ do: 'makeGamer', bagId }]);
     expect((await bench.sheet(playerId)).bags.find((bag) => bag.gamer)!.id).toBe(bagId);
     await bench.change([{ do: 'removePlan', planId, version: 2 }]).expect(422);
@@ -214,12 +342,14 @@ describe('a plan', () => {
   });
 });
 
-describe('a player\'s handicap', () => {
+describe("a player's handicap", () => {
   it('is kept, said in the history as golfers write it, undone, and refused by name where it is none', async () => {
     const bench = await workbench();
     const playerId = await bench.player();
     expect((await bench.sheet(playerId)).player.handicap).toBeNull();
-    const { change } = await bench.done([{ do: 'editPlayer', playerId, version: 1, set: { handicap: -2.3 } }]);
+    const { change } = await bench.done([
+      { do: 'editPlayer', playerId, version: 1, set: { handicap: -2.3 } },
+    ]);
     expect(change.summary).toContain('handicap +2.3');
     expect((await bench.sheet(playerId)).player.handicap).toBe(-2.3);
     const refused = await bench.change([{ do: 'editPlayer', playerId, version: 2, set: { handicap: 60 } }]);
@@ -230,17 +360,28 @@ describe('a player\'s handicap', () => {
   });
 });
 
-describe('a player\'s baseline', () => {
+describe("a player's baseline", () => {
   it('is kept, shown, said in the history and undone; half an air is refused by name', async () => {
     const bench = await workbench();
     const playerId = await bench.player();
-    const high = { temperatureC: 12, altitudeM: 1520, humidityPct: 45, windMps: 0, windFromDeg: 0, targetElevationM: 0 };
+    const high = {
+      temperatureC: 12,
+      altitudeM: 1520,
+      humidityPct: 45,
+      windMps: 0,
+      windFromDeg: 0,
+      targetElevationM: 0,
+    };
     expect((await bench.sheet(playerId)).player.baseline).toBeNull();
-    const { change } = await bench.done([{ do: 'editPlayer', playerId, version: 1, set: { baseline: high } }]);
+    const { change } = await bench.done([
+      { do: 'editPlayer', playerId, version: 1, set: { baseline: high } },
+    ]);
     expect(change.summary).toContain('carries are known at 12 °C and 1520 m');
     expect((await bench.sheet(playerId)).player.baseline).toEqual(high);
     const { altitudeM: _altitude, ...half } = high;
-    const refused = await bench.change([{ do: 'editPlayer', playerId, version: 2, set: { baseline: half as typeof high } }]);
+    const refused = await bench.change([
+      { do: 'editPlayer', playerId, version: 2, set: { baseline: half as typeof high } },
+    ]);
     expect(refused.status).toBe(400);
     expect(JSON.stringify(refused.body)).toContain('set.baseline.altitudeM is missing');
     await bench.undo(change.id).expect(200);
@@ -255,13 +396,45 @@ describe('what a week’s bag is chosen for', () => {
     const clubId = await bench.club(playerId, '7 iron', [carry(157)]);
     await bench.bag(playerId, 'Gamer', [clubId]);
     const planId = newId();
-    await bench.done([{ do: 'addPlan', plan: { id: planId, bagId: newId(), playerId, name: 'Week', course: '', startsOn: '2026-12-01', endsOn: '2026-12-03', ground: '', weather: '' } }]);
-    const choosing = { needs: [{ name: '155, to hold', to: 'green' as const, distanceM: 155, lie: 'fairway' as const, mustHold: true, weight: 2 }], limit: 14, changeStrokes: 0.02, always: [clubId], never: [] };
+    await bench.done([
+      {
+        do: 'addPlan',
+        plan: {
+          id: planId,
+          bagId: newId(),
+          playerId,
+          name: 'Week',
+          course: '',
+          startsOn: '2026-12-01',
+          endsOn: '2026-12-03',
+          ground: '',
+          weather: '',
+        },
+      },
+    ]);
+    const choosing = {
+      needs: [
+        {
+          name: '155, to hold',
+          to: 'green' as const,
+          distanceM: 155,
+          lie: 'fairway' as const,
+          mustHold: true,
+          weight: 2,
+        },
+      ],
+      limit: 14,
+      changeStrokes: 0.02,
+      always: [clubId],
+      never: [],
+    };
     const done = await bench.done([{ do: 'editPlan', planId, version: 1, set: { choosing } }]);
     const kept = async () => (await bench.sheet(playerId)).plans[0]!.choosing;
     expect(await kept()).toEqual(choosing);
     const refuse = async (bad: object, message: RegExp) => {
-      const { body } = await bench.change([{ do: 'editPlan', planId, version: 2, set: { choosing: { ...choosing, ...bad } } }]).expect(400);
+      const { body } = await bench
+        .change([{ do: 'editPlan', planId, version: 2, set: { choosing: { ...choosing, ...bad } } }])
+        .expect(400);
       expect((body as { message: string }).message).toMatch(message);
     };
     await refuse({ limit: 40 }, /limit must be between 1 and 14/);

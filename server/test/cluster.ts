@@ -2,7 +2,9 @@ import type { TestProject } from 'vitest/node';
 import { throwAwayCluster } from '../../command/cluster.js';
 
 declare module 'vitest' {
-  interface ProvidedContext { databaseUrl: string }
+  interface ProvidedContext {
+    databaseUrl: string;
+  }
 }
 
 /** One real PostgreSQL for all server tests; every test file makes its own workspaces in it. */

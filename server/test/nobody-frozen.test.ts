@@ -29,43 +29,98 @@ beforeAll(async () => {
 });
 
 const closing: (() => Promise<unknown> | unknown)[] = [];
-afterEach(async () => { while (closing.length > 0) await closing.pop()!(); });
+afterEach(async () => {
+  while (closing.length > 0) await closing.pop()!();
+});
 
 async function listening(server: Server): Promise<number> {
-  await new Promise<void>((resolve) => { server.listen(0, '127.0.0.1', resolve); });
-  closing.push(() => new Promise((resolve) => { server.closeAllConnections(); server.close(resolve); }));
+  await new Promise<void>((resolve) => {
+    server.listen(0, '127.0.0.1', resolve);
+  });
+  closing.push(
+    () =>
+      new Promise((resolve) => {
+        server.closeAllConnections();
+        server.close(resolve);
+      }),
+  );
   return (server.address() as AddressInfo).port;
 }
 const until = async (done: () => boolean | Promise<boolean>) => {
-  for (const start = Date.now(); !await done();) {
+  for (const start = Date.now(); !(await done());) {
     if (Date.now() - start > 50_000) throw new Error('did not come to be');
-    await new Promise((resolve) => { setTimeout(resolve, 20); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 20);
+    });
   }
 };
 
 const ORDER = {
-  source: 'a.csv', encoding: 'utf-8', delimiter: ',', heads: ['club', 'carry'], skipLines: 0, zoneMinutes: 0, clubs: {},
+  source: 'a.csv',
+  encoding: 'utf-8',
+  delimiter: ',',
+  heads: ['club', 'carry'],
+  skipLines: 0,
+  zoneMinutes: 0,
+  clubs: {},
   mapping: {
-    columns: [{ column: 0, field: 'club' }, { column: 1, field: 'carryM', unit: 'm' }], decimal: '.', dates: 'day first', unitRows: 0, leftIsPositive: false,
+    columns: [
+      { column: 0, field: 'club' },
+      { column: 1, field: 'carryM', unit: 'm' },
+    ],
+    decimal: '.',
+    dates: 'day first',
+    unitRows: 0,
+    leftIsPositive: false,
   },
-  session: { name: 'Range', heldOn: '2026-11-20', conditions: BASELINE, surface: MEDIUM_FAIRWAY, hitOff: 'grass', ball: '', notes: '' },
+  session: {
+    name: 'Range',
+    heldOn: '2026-11-20',
+    conditions: BASELINE,
+    surface: MEDIUM_FAIRWAY,
+    hitOff: 'grass',
+    ball: '',
+    notes: '',
+  },
 };
-const importStrikes = (file: string | Buffer) => bench.http.post(`/api/players/${playerId}/strikes/import?take=good&changeId=${newId()}`)
-  .type('application/octet-stream').send(Buffer.concat([Buffer.from(`${JSON.stringify(ORDER)}\n`), Buffer.from(file)]));
-const importSheet = (text: string) => bench.http.post(`/api/players/${playerId}/import?take=none&changeId=${newId()}&takenOn=2026-11-24`)
-  .type('text/csv').send(text);
+const importStrikes = (file: string | Buffer) =>
+  bench.http
+    .post(`/api/players/${playerId}/strikes/import?take=good&changeId=${newId()}`)
+    .type('application/octet-stream')
+    .send(Buffer.concat([Buffer.from(`${JSON.stringify(ORDER)}\n`), Buffer.from(file)]));
+const importSheet = (text: string) =>
+  bench.http
+    .post(`/api/players/${playerId}/import?take=none&changeId=${newId()}&takenOn=2026-11-24`)
+    .type('text/csv')
+    .send(text);
 
 describe('a file made to be slow', () => {
   it.each([
-    ['a head of opened brackets and blanks', () => importSheet(`club,a(${' '.repeat(4000)}\n7 iron,1\n`), 200],
+    [
+      'a head of opened brackets and blanks',
+      () => importSheet(`club,a(${' '.repeat(4000)}\n7 iron,1\n`),
+      200,
+    ],
     ['a head of 1.9 MB', () => importSheet(`club,${'a('.repeat(950_000)}\n7 iron,1\n`), 200],
-    ['a length of one and 120,000 blanks', () => importSheet(`club,length\n7 iron,"1${' '.repeat(120_000)}x"\n`), 200],
+    [
+      'a length of one and 120,000 blanks',
+      () => importSheet(`club,length\n7 iron,"1${' '.repeat(120_000)}x"\n`),
+      200,
+    ],
     ['600,000 columns', () => importSheet(`${'club,'.repeat(380_000)}\n`), 400],
     ['a quote that is never closed', () => importSheet(`club,notes\n7 iron,"${'a\n'.repeat(500_000)}`), 400],
     ['a quoted cell of 2,000 lines', () => importSheet(`club,notes\n7 iron,"${'a\n'.repeat(2000)}"\n`), 400],
     ['shots: quotes and line ends', () => importStrikes(`club,carry\n${'"\n'.repeat(2_000_000)}`), 400],
-    ['shots: a quote that is never closed', () => importStrikes(`club,carry\n7 iron,"${'150\n'.repeat(1_000_000)}`), 400],
-    ['shots: one stray sign of inches in 4 MB', () => importStrikes(`club,carry\n${'x,150\n'.repeat(90_000)}45",150\n${'x,150\n'.repeat(90_000)}`), 200],
+    [
+      'shots: a quote that is never closed',
+      () => importStrikes(`club,carry\n7 iron,"${'150\n'.repeat(1_000_000)}`),
+      400,
+    ],
+    [
+      'shots: one stray sign of inches in 4 MB',
+      () => importStrikes(`club,carry\n${'x,150\n'.repeat(90_000)}45",150\n${'x,150\n'.repeat(90_000)}`),
+      200,
+    ],
     ['shots: a row of 4 MB', () => importStrikes('x'.repeat(4_000_000)), 400],
   ])('%s', async (_what, send, status) => {
     const response = await send();
@@ -78,12 +133,28 @@ describe('a file made to be slow', () => {
   it('a locker of ten years is taken in again by looking readings up, not by searching for each', async () => {
     const start = Date.UTC(2016, 0, 1);
     const clubs = Array.from({ length: 6 }, (_one, c) => ({
-      id: newId(), name: `club ${c}`, kind: 'iron',
-      readings: Array.from({ length: 3000 }, (_two, i) => ({ key: 'lieDeg', value: 55 + (i % 40) / 4, takenOn: new Date(start + i * 86_400_000).toISOString().slice(0, 10) })),
+      id: newId(),
+      name: `club ${c}`,
+      kind: 'iron',
+      readings: Array.from({ length: 3000 }, (_two, i) => ({
+        key: 'lieDeg',
+        value: 55 + (i % 40) / 4,
+        takenOn: new Date(start + i * 86_400_000).toISOString().slice(0, 10),
+      })),
     }));
     const me = await bench.player();
-    const locker = JSON.stringify({ format: 'tasche-locker', version: 1, player: { name: 'Davor', hand: 'right', distanceUnit: 'yd', notes: '', gapSettings: {} }, clubs, bags: [] });
-    const send = (text: string) => bench.http.post(`/api/players/${me}/import?take=all&changeId=${newId()}&takenOn=2026-11-24`).type('application/json').send(text);
+    const locker = JSON.stringify({
+      format: 'tasche-locker',
+      version: 1,
+      player: { name: 'Davor', hand: 'right', distanceUnit: 'yd', notes: '', gapSettings: {} },
+      clubs,
+      bags: [],
+    });
+    const send = (text: string) =>
+      bench.http
+        .post(`/api/players/${me}/import?take=all&changeId=${newId()}&takenOn=2026-11-24`)
+        .type('application/json')
+        .send(text);
     await send(locker).expect(200);
     const exported = await bench.http.get(`/api/players/${me}/locker.json`).expect(200);
     const again = await send(exported.text).expect(200);
@@ -98,29 +169,50 @@ describe('a slow sender', () => {
     const sockets = Array.from({ length: 14 }, (): Socket => {
       const socket = connect(port, '127.0.0.1');
       socket.on('error', () => undefined);
-      socket.write([
-        `POST /api/players/${playerId}/strikes/import?take=good&changeId=${newId()} HTTP/1.1`, 'Host: 127.0.0.1',
-        'Content-Type: application/octet-stream', 'Content-Length: 1000000', '', JSON.stringify(ORDER), 'club,carry', '7 iron,1',
-      ].join('\r\n').replace('}\r\n', '}\n'));
+      socket.write(
+        [
+          `POST /api/players/${playerId}/strikes/import?take=good&changeId=${newId()} HTTP/1.1`,
+          'Host: 127.0.0.1',
+          'Content-Type: application/octet-stream',
+          'Content-Length: 1000000',
+          '',
+          JSON.stringify(ORDER),
+          'club,carry',
+          '7 iron,1',
+        ]
+          .join('\r\n')
+          .replace('}\r\n', '}\n'),
+      );
       return socket;
     });
-    closing.push(() => { sockets.forEach((socket) => socket.destroy()); });
+    closing.push(() => {
+      sockets.forEach((socket) => socket.destroy());
+    });
     await until(() => sockets.every((socket) => socket.bytesWritten > 500));
-    for (let i = 0; i < 5; i++) await request(`http://127.0.0.1:${port}`).get(`/api/players/${playerId}/sheet`).expect(200);
+    for (let i = 0; i < 5; i++)
+      await request(`http://127.0.0.1:${port}`).get(`/api/players/${playerId}/sheet`).expect(200);
   });
 
   it('that falls silent is answered, and leaves no file', async () => {
     const app = express();
     app.post('/', async (sent, response) => {
       await receiveFile(sent, { bytes: 1000, totalMs: 5000, silenceMs: 150 }).then(
-        async (received) => { await received.remove(); response.sendStatus(200); },
-        (error: { status?: number }) => { response.sendStatus(error.status ?? 500); });
+        async (received) => {
+          await received.remove();
+          response.sendStatus(200);
+        },
+        (error: { status?: number }) => {
+          response.sendStatus(error.status ?? 500);
+        },
+      );
     });
     const port = await listening(createServer(app));
     const socket = connect(port, '127.0.0.1');
     closing.push(() => socket.destroy());
     let heard = '';
-    socket.on('data', (piece) => { heard += piece.toString(); });
+    socket.on('data', (piece) => {
+      heard += piece.toString();
+    });
     socket.write('POST / HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 500\r\n\r\nhalf');
     await until(() => heard.includes('408'));
     await request(`http://127.0.0.1:${port}`).post('/').send('x'.repeat(2000)).expect(413);
@@ -129,7 +221,8 @@ describe('a slow sender', () => {
 
   it('a refused import leaves its connection to the next', async () => {
     const rows = Array.from({ length: 5000 }, (_one, i) => `7 iron,${100 + (i % 100)}.${i}`).join('\n');
-    for (let i = 0; i < 4; i++) expect((await importStrikes(`club,carry\n${rows}\n"${'x\n'.repeat(60_000)}`)).status).toBe(400);
+    for (let i = 0; i < 4; i++)
+      expect((await importStrikes(`club,carry\n${rows}\n"${'x\n'.repeat(60_000)}`)).status).toBe(400);
     for (let i = 0; i < 12; i++) await bench.http.get('/api/players').expect(200);
   });
 });
@@ -139,7 +232,11 @@ describe('the database', () => {
     const cluster = await throwAwayCluster();
     closing.push(() => cluster.stop());
     await migrate(cluster.url);
-    const orm = await openDatabase(cluster.url, { pool: { min: 1, max: 3, acquireTimeoutMillis: 500 } }, { connectionTimeoutMillis: 500, query_timeout: 1500 });
+    const orm = await openDatabase(
+      cluster.url,
+      { pool: { min: 1, max: 3, acquireTimeoutMillis: 500 } },
+      { connectionTimeoutMillis: 500, query_timeout: 1500 },
+    );
     closing.push(() => orm.close(true));
     const { signIn } = await signInAsOwner(orm);
     const http = request(createApp({ orm, signIn, log: pino({ level: 'silent' }) }));
@@ -164,7 +261,7 @@ describe('the database', () => {
     await until(async () => (await http.get('/api/health')).status === 200);
   });
 
-  it('whose disk is full, that meets itself, or is nobody\'s any more, is told from a fault of ours', () => {
+  it("whose disk is full, that meets itself, or is nobody's any more, is told from a fault of ours", () => {
     expect(databaseState({ code: '53100', message: 'could not extend file' })).toBe('full');
     expect(databaseState({ message: 'x', cause: { code: 'ENOSPC' } })).toBe('full');
     expect(databaseState({ code: '40P01' })).toBe('busy');
@@ -185,10 +282,20 @@ describe('the database', () => {
 /** The processes of a cluster, by the folder they work in. */
 function postgresOf(url: string): number[] {
   const { port } = new URL(url);
-  const cwd = (pid: string) => { try { return readlinkSync(`/proc/${pid}/cwd`); } catch { return ''; } };
+  const cwd = (pid: string) => {
+    try {
+      return readlinkSync(`/proc/${pid}/cwd`);
+    } catch {
+      return '';
+    }
+  };
   const pids = readdirSync('/proc').filter((name) => /^\d+$/.test(name));
   const folder = pids.map(cwd).find((one) => {
-    try { return one.includes('tasche-') && readFileSync(`${one}/postmaster.pid`, 'utf8').split('\n')[3] === port; } catch { return false; }
+    try {
+      return one.includes('tasche-') && readFileSync(`${one}/postmaster.pid`, 'utf8').split('\n')[3] === port;
+    } catch {
+      return false;
+    }
   });
   return folder ? pids.filter((pid) => cwd(pid) === folder).map(Number) : [];
 }
@@ -196,20 +303,47 @@ function postgresOf(url: string): number[] {
 describe('streams', () => {
   it('a board that does not read is cut off before it costs memory, and catches up when it comes back', async () => {
     const sessionId = newId();
-    await bench.done([{ do: 'addSession', session: { id: sessionId, playerId, name: 'Range', heldOn: '2026-11-20', conditions: BASELINE, surface: MEDIUM_FAIRWAY, hitOff: 'grass', ball: '', notes: '' } }]);
+    await bench.done([
+      {
+        do: 'addSession',
+        session: {
+          id: sessionId,
+          playerId,
+          name: 'Range',
+          heldOn: '2026-11-20',
+          conditions: BASELINE,
+          surface: MEDIUM_FAIRWAY,
+          hitOff: 'grass',
+          ball: '',
+          notes: '',
+        },
+      },
+    ]);
     const shots = 40_000;
-    await inWorkspace(bench.orm, bench.workspaceId, (em) => em.execute(
-      `insert into strike (workspace_id, session_id, player_id, built_on, id, shot, number, carry_m)
-       select ?, ?, ?, '2026-11-20', gen_random_uuid(), 'full', n, 150 from generate_series(1, ?::int) n`, [bench.workspaceId, sessionId, playerId, shots]));
+    await inWorkspace(bench.orm, bench.workspaceId, (em) =>
+      em.execute(
+        `insert into strike (workspace_id, session_id, player_id, built_on, id, shot, number, carry_m)
+       select ?, ?, ?, '2026-11-20', gen_random_uuid(), 'full', n, 150 from generate_series(1, ?::int) n`,
+        [bench.workspaceId, sessionId, playerId, shots],
+      ),
+    );
     let written = 0;
     let ended = 0;
     const app = express();
     app.get('/', async (sent, response) => {
       const write = response.write.bind(response) as (text: string) => boolean;
-      response.write = ((text: string) => { written += text.length; return write(text); }) as never;
+      response.write = ((text: string) => {
+        written += text.length;
+        return write(text);
+      }) as never;
       await streamStrikes(response, {
-        orm: bench.orm, workspaceId: bench.workspaceId, sessionId, after: Number(sent.query.after ?? 0), news: undefined,
-        monitor: () => ({ state: 'none', device: null, simulated: false }), drainMs: 300,
+        orm: bench.orm,
+        workspaceId: bench.workspaceId,
+        sessionId,
+        after: Number(sent.query.after ?? 0),
+        news: undefined,
+        monitor: () => ({ state: 'none', device: null, simulated: false }),
+        drainMs: 300,
       });
       ended += 1;
     });
@@ -227,32 +361,59 @@ describe('streams', () => {
     closing.push(() => hearing.destroy());
     let heard = 0;
     let last = '';
-    hearing.on('data', (piece) => { const text = last + piece.toString(); heard += text.split('event: strike\n').length - 1; last = text.slice(-14).includes('event: strike\n') ? '' : text.slice(-13); });
+    hearing.on('data', (piece) => {
+      const text = last + piece.toString();
+      heard += text.split('event: strike\n').length - 1;
+      last = text.slice(-14).includes('event: strike\n') ? '' : text.slice(-13);
+    });
     hearing.write('GET / HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n');
     await until(() => heard >= shots);
   });
 
   it('a weather service that never ends, or sends elsewhere, is told so', async () => {
     const place = { name: 'Skarvoy', latitudeDeg: 60, longitudeDeg: 5, altitudeM: 6 };
-    const endless = await listening(createServer((_request, response) => {
-      response.writeHead(200, { 'content-type': 'application/json' });
-      const more = () => { while (!response.destroyed && response.write('x'.repeat(65_536))) { /* as much as it takes */ } };
-      response.on('drain', more);
-      more();
-    }));
-    await expect(weatherAt(`http://127.0.0.1:${endless}`, 30_000).forecast(place, '2026-12-01', 1)).rejects.toThrow(/more than 2 MB/);
+    const endless = await listening(
+      createServer((_request, response) => {
+        response.writeHead(200, { 'content-type': 'application/json' });
+        const more = () => {
+          while (!response.destroyed && response.write('x'.repeat(65_536))) {
+            /* as much as it takes */
+          }
+        };
+        response.on('drain', more);
+        more();
+      }),
+    );
+    await expect(
+      weatherAt(`http://127.0.0.1:${endless}`, 30_000).forecast(place, '2026-12-01', 1),
+    ).rejects.toThrow(/more than 2 MB/);
     let asked = 0;
-    const secret = await listening(createServer((_request, response) => { asked += 1; response.end('{}'); }));
-    const elsewhere = await listening(createServer((_request, response) => { response.writeHead(302, { location: `http://127.0.0.1:${secret}/` }).end(); }));
-    await expect(weatherAt(`http://127.0.0.1:${elsewhere}`).forecast(place, '2026-12-01', 1)).rejects.toThrow(/answered 302/);
+    const secret = await listening(
+      createServer((_request, response) => {
+        asked += 1;
+        response.end('{}');
+      }),
+    );
+    const elsewhere = await listening(
+      createServer((_request, response) => {
+        response.writeHead(302, { location: `http://127.0.0.1:${secret}/` }).end();
+      }),
+    );
+    await expect(weatherAt(`http://127.0.0.1:${elsewhere}`).forecast(place, '2026-12-01', 1)).rejects.toThrow(
+      /answered 302/,
+    );
     expect(asked).toBe(0);
   });
 
   it('work nobody waits for any more leaves its queue', async () => {
     const spin = new URL('./spin-task.ts', import.meta.url);
     const gone = new AbortController();
-    const running = Array.from({ length: 6 }, () => runInThread<number, number>(spin, 60_000, gone.signal).catch((error: Error) => error.name));
-    setImmediate(() => { gone.abort(); });
+    const running = Array.from({ length: 6 }, () =>
+      runInThread<number, number>(spin, 60_000, gone.signal).catch((error: Error) => error.name),
+    );
+    setImmediate(() => {
+      gone.abort();
+    });
     expect(await Promise.all(running)).toEqual(Array.from({ length: 6 }, () => 'AbortError'));
     expect(await runInThread<number, number>(spin, 0, new AbortController().signal)).toBe(0);
   });

@@ -1,15 +1,34 @@
-import type { Command, SessionEntry, StrikeImportOrder, StrikeImportReport, StrikesView } from '@tasche/contract';
+import type {
+  Command,
+  SessionEntry,
+  StrikeImportOrder,
+  StrikeImportReport,
+  StrikesView,
+} from '@tasche/contract';
 import { BASELINE, MEDIUM_FAIRWAY, type Strike } from '@tasche/core';
 import { request } from 'node:http';
 import { v4 as newId } from 'uuid';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { carry, on, workbench, workbenchIn, type Workbench } from './workbench.js';
 
-const DETAILS = { name: 'Home range', heldOn: '2026-11-20', conditions: BASELINE, surface: MEDIUM_FAIRWAY, hitOff: 'mat' as const, ball: 'Perl 3', notes: '' };
-const addSession = (playerId: string, id = newId()): Command & { do: 'addSession' } => ({ do: 'addSession', session: { id, playerId, ...DETAILS } });
+const DETAILS = {
+  name: 'Home range',
+  heldOn: '2026-11-20',
+  conditions: BASELINE,
+  surface: MEDIUM_FAIRWAY,
+  hitOff: 'mat' as const,
+  ball: 'Perl 3',
+  notes: '',
+};
+const addSession = (playerId: string, id = newId()): Command & { do: 'addSession' } => ({
+  do: 'addSession',
+  session: { id, playerId, ...DETAILS },
+});
 
-const strikesOf = async (bench: Workbench, playerId: string, query = '') => (await bench.http.get(`/api/players/${playerId}/strikes${query}`).expect(200)).body as StrikesView;
-const sessionsOf = async (bench: Workbench, playerId: string) => (await bench.http.get(`/api/players/${playerId}/sessions`).expect(200)).body.rows as SessionEntry[];
+const strikesOf = async (bench: Workbench, playerId: string, query = '') =>
+  (await bench.http.get(`/api/players/${playerId}/strikes${query}`).expect(200)).body as StrikesView;
+const sessionsOf = async (bench: Workbench, playerId: string) =>
+  (await bench.http.get(`/api/players/${playerId}/sessions`).expect(200)).body.rows as SessionEntry[];
 
 let bench: Workbench;
 let playerId: string;
@@ -18,7 +37,11 @@ let eight: string;
 beforeAll(async () => {
   bench = await workbench();
   playerId = await bench.player();
-  seven = await bench.club(playerId, '7 iron', [on('loftStampedDeg', 34, '2026-01-01'), on('shaft', 'Rohr 120', '2026-01-01'), carry(157)]);
+  seven = await bench.club(playerId, '7 iron', [
+    on('loftStampedDeg', 34, '2026-01-01'),
+    on('shaft', 'Rohr 120', '2026-01-01'),
+    carry(157),
+  ]);
   eight = await bench.club(playerId, '8 iron', [carry(146)]);
 });
 
@@ -26,26 +49,47 @@ async function opened(strikes: readonly Strike[] = []): Promise<{ sessionId: str
   const session = addSession(playerId);
   await bench.done([session]);
   const strikeIds = strikes.map(() => newId());
-  if (strikes.length > 0) await bench.done([{ do: 'addStrikes', sessionId: session.session.id, strikes: strikes.map((given, i) => ({ id: strikeIds[i]!, clubId: seven, shot: 'full', given })) }]);
+  if (strikes.length > 0)
+    await bench.done([
+      {
+        do: 'addStrikes',
+        sessionId: session.session.id,
+        strikes: strikes.map((given, i) => ({ id: strikeIds[i]!, clubId: seven, shot: 'full', given })),
+      },
+    ]);
   return { sessionId: session.session.id, strikeIds };
 }
 
 describe('a session by hand', () => {
   it('holds its shots in order, each with the club as it was built that day', async () => {
     const { sessionId } = await opened([{ carryM: 155 }, { carryM: 158, sideM: -4 }]);
-    await bench.done([{ do: 'editClub', clubId: seven, version: 1, readings: [on('shaft', 'Siv 90', '2026-11-22')] }]);
+    await bench.done([
+      { do: 'editClub', clubId: seven, version: 1, readings: [on('shaft', 'Siv 90', '2026-11-22')] },
+    ]);
     const { strikes, builds } = await strikesOf(bench, playerId, `?session=${sessionId}`);
-    expect(strikes.map(({ number, given }) => [number, given.carryM])).toEqual([[1, 155], [2, 158]]);
+    expect(strikes.map(({ number, given }) => [number, given.carryM])).toEqual([
+      [1, 155],
+      [2, 158],
+    ]);
     expect(builds).toHaveLength(1);
-    expect(builds[0]).toMatchObject({ clubId: seven, builtOn: '2026-11-20', spec: { shaft: { value: 'Rohr 120' } } });
+    expect(builds[0]).toMatchObject({
+      clubId: seven,
+      builtOn: '2026-11-20',
+      spec: { shaft: { value: 'Rohr 120' } },
+    });
   });
 
   it('a shot is left out with a reason, counts again, and both are undone in order', async () => {
     const { sessionId, strikeIds } = await opened([{ carryM: 155 }, { carryM: 60 }]);
-    const out = await bench.done([{ do: 'editStrikes', sessionId, strikeIds: [strikeIds[1]!], set: { leftOut: 'topped' } }]);
-    const state = async () => (await strikesOf(bench, playerId, `?session=${sessionId}`)).strikes.map(({ leftOut }) => leftOut);
+    const out = await bench.done([
+      { do: 'editStrikes', sessionId, strikeIds: [strikeIds[1]!], set: { leftOut: 'topped' } },
+    ]);
+    const state = async () =>
+      (await strikesOf(bench, playerId, `?session=${sessionId}`)).strikes.map(({ leftOut }) => leftOut);
     expect(await state()).toEqual([null, 'topped']);
-    const moved = await bench.done([{ do: 'editStrikes', sessionId, strikeIds: [strikeIds[1]!], set: { clubId: eight, leftOut: null } }]);
+    const moved = await bench.done([
+      { do: 'editStrikes', sessionId, strikeIds: [strikeIds[1]!], set: { clubId: eight, leftOut: null } },
+    ]);
     await bench.undo(out.change.id).expect(409);
     await bench.undo(moved.change.id).expect(200);
     await bench.undo(out.change.id).expect(200);
@@ -54,7 +98,13 @@ describe('a session by hand', () => {
 
   it('shots written down are undone and redone; a deleted session comes back with them', async () => {
     const { sessionId } = await opened();
-    const added = await bench.done([{ do: 'addStrikes', sessionId, strikes: [{ id: newId(), clubId: seven, shot: 'soft', given: { carryM: 140 } }] }]);
+    const added = await bench.done([
+      {
+        do: 'addStrikes',
+        sessionId,
+        strikes: [{ id: newId(), clubId: seven, shot: 'soft', given: { carryM: 140 } }],
+      },
+    ]);
     const count = async () => (await sessionsOf(bench, playerId)).find(({ id }) => id === sessionId)?.strikes;
     expect(await count()).toBe(1);
     const undo = await bench.undo(added.change.id).expect(200);
@@ -70,39 +120,89 @@ describe('a session by hand', () => {
 
   it('nonsense is refused by name, and a shot of 900 yards too', async () => {
     const { sessionId } = await opened();
-    const send = (given: object) => bench.change([{ do: 'addStrikes', sessionId, strikes: [{ id: newId(), clubId: seven, shot: 'full', given: given as Strike }] }]);
-    for (const [given, field] of [[{ carryM: 823 }, /carryM must be between 1 and 411/], [{ ballSpeedMps: -3, carryM: 150 }, /ballSpeedMps/], [{ launchDeg: 12 }, /must hold one of carryM/], [{ carryM: 150, colour: 1 }, /unknown field: colour/], [{ carryM: 'far' }, /carryM must be a number/]] as const) {
+    const send = (given: object) =>
+      bench.change([
+        {
+          do: 'addStrikes',
+          sessionId,
+          strikes: [{ id: newId(), clubId: seven, shot: 'full', given: given as Strike }],
+        },
+      ]);
+    for (const [given, field] of [
+      [{ carryM: 823 }, /carryM must be between 1 and 411/],
+      [{ ballSpeedMps: -3, carryM: 150 }, /ballSpeedMps/],
+      [{ launchDeg: 12 }, /must hold one of carryM/],
+      [{ carryM: 150, colour: 1 }, /unknown field: colour/],
+      [{ carryM: 'far' }, /carryM must be a number/],
+    ] as const) {
       const { body } = await send(given).expect(400);
       expect((body as { message: string }).message).toMatch(field);
     }
     const stranger = await workbench();
     const theirs = await stranger.club(await stranger.player(), '7 iron');
-    await bench.change([{ do: 'addStrikes', sessionId, strikes: [{ id: newId(), clubId: theirs, shot: 'full', given: { carryM: 150 } }] }]).expect(404);
+    await bench
+      .change([
+        {
+          do: 'addStrikes',
+          sessionId,
+          strikes: [{ id: newId(), clubId: theirs, shot: 'full', given: { carryM: 150 } }],
+        },
+      ])
+      .expect(404);
     await stranger.change([{ do: 'removeSession', sessionId, version: 1 }]).expect(404);
     expect((await strikesOf(bench, playerId, `?session=${sessionId}`)).strikes).toHaveLength(0);
-    await bench.change([{ ...addSession(playerId), session: { ...addSession(playerId).session, heldOn: '2032-01-01' } }]).expect(400);
+    await bench
+      .change([
+        { ...addSession(playerId), session: { ...addSession(playerId).session, heldOn: '2032-01-01' } },
+      ])
+      .expect(400);
   });
 
   it('of two people editing one session the second is told what the first saved', async () => {
     const { sessionId } = await opened();
     const other = workbenchIn(bench.orm, bench.workspaceId, 'Maren');
     await other.done([{ do: 'editSession', sessionId, version: 1, set: { ball: 'Perl 5' } }]);
-    const { body } = await bench.change([{ do: 'editSession', sessionId, version: 1, set: { ball: 'Perl 1' } }]).expect(409);
-    expect((body as { conflicts: object[] }).conflicts[0]).toMatchObject({ field: 'ball', yours: 'Perl 1', theirs: 'Perl 5' });
+    const { body } = await bench
+      .change([{ do: 'editSession', sessionId, version: 1, set: { ball: 'Perl 1' } }])
+      .expect(409);
+    expect((body as { conflicts: object[] }).conflicts[0]).toMatchObject({
+      field: 'ball',
+      yours: 'Perl 1',
+      theirs: 'Perl 5',
+    });
   });
 });
 
 const HEADS = ['Date', 'Club', 'Ball Speed (mph)', 'Launch Angle', 'Spin Rate', 'Carry (yd)', 'Side (yd)'];
 const MAPPING: StrikeImportOrder['mapping'] = {
   columns: [
-    { column: 0, field: 'at' }, { column: 1, field: 'club' }, { column: 2, field: 'ballSpeedMps', unit: 'mph' }, { column: 3, field: 'launchDeg', unit: 'deg' },
-    { column: 4, field: 'spinRpm', unit: 'rpm' }, { column: 5, field: 'carryM', unit: 'yd' }, { column: 6, field: 'sideM', unit: 'yd' },
+    { column: 0, field: 'at' },
+    { column: 1, field: 'club' },
+    { column: 2, field: 'ballSpeedMps', unit: 'mph' },
+    { column: 3, field: 'launchDeg', unit: 'deg' },
+    { column: 4, field: 'spinRpm', unit: 'rpm' },
+    { column: 5, field: 'carryM', unit: 'yd' },
+    { column: 6, field: 'sideM', unit: 'yd' },
   ],
-  decimal: '.', dates: 'day first', unitRows: 0, leftIsPositive: false,
+  decimal: '.',
+  dates: 'day first',
+  unitRows: 0,
+  leftIsPositive: false,
 };
 
 function order(clubs: StrikeImportOrder['clubs'], more: Partial<StrikeImportOrder> = {}): StrikeImportOrder {
-  return { source: 'range.csv', encoding: 'utf-8', delimiter: ',', heads: HEADS, skipLines: 0, mapping: MAPPING, clubs, session: DETAILS, zoneMinutes: 60, ...more };
+  return {
+    source: 'range.csv',
+    encoding: 'utf-8',
+    delimiter: ',',
+    heads: HEADS,
+    skipLines: 0,
+    mapping: MAPPING,
+    clubs,
+    session: DETAILS,
+    zoneMinutes: 60,
+    ...more,
+  };
 }
 
 function csv(rows: readonly string[]): string {
@@ -110,11 +210,24 @@ function csv(rows: readonly string[]): string {
 }
 
 describe('a launch monitor’s file', () => {
-  const send = (player: string, body: StrikeImportOrder | object, file: string | Buffer, take: 'none' | 'good' = 'good', changeId = newId()) =>
-    bench.http.post(`/api/players/${player}/strikes/import?take=${take}&changeId=${changeId}`).set('content-type', 'application/octet-stream')
+  const send = (
+    player: string,
+    body: StrikeImportOrder | object,
+    file: string | Buffer,
+    take: 'none' | 'good' = 'good',
+    changeId = newId(),
+  ) =>
+    bench.http
+      .post(`/api/players/${player}/strikes/import?take=${take}&changeId=${changeId}`)
+      .set('content-type', 'application/octet-stream')
       .send(Buffer.concat([Buffer.from(`${JSON.stringify(body)}\n`), Buffer.from(file)]));
-  const report = async (response: ReturnType<typeof send>) => (await response.expect(200)).body as StrikeImportReport;
-  const GOOD = ['2026-11-18 10:01:00,7 iron,118.2,16.4,7010,171.5,-3', '2026-11-18 10:02:00,7i,119.0,16.0,6890,173.0,R 2', '2026-11-19 09:00:00,8 Iron,113.9,18.2,7900,160.1,0'];
+  const report = async (response: ReturnType<typeof send>) =>
+    (await response.expect(200)).body as StrikeImportReport;
+  const GOOD = [
+    '2026-11-18 10:01:00,7 iron,118.2,16.4,7010,171.5,-3',
+    '2026-11-18 10:02:00,7i,119.0,16.0,6890,173.0,R 2',
+    '2026-11-19 09:00:00,8 Iron,113.9,18.2,7900,160.1,0',
+  ];
 
   it('is looked at first, then taken: a session a day, clubs found by what they are called, units kept in metres', async () => {
     const me = await bench.player();
@@ -122,30 +235,76 @@ describe('a launch monitor’s file', () => {
     const his = await bench.club(me, '8 iron');
     const look = await report(send(me, order({}), csv(GOOD), 'none'));
     expect(look).toMatchObject({ rows: 3, taken: 3, duplicates: 0, refused: 0, changeId: null });
-    expect(look.labels.map(({ label, match }) => [label, match?.clubId])).toEqual([['7 iron', mine], ['7i', mine], ['8 Iron', his]]);
+    expect(look.labels.map(({ label, match }) => [label, match?.clubId])).toEqual([
+      ['7 iron', mine],
+      ['7i', mine],
+      ['8 Iron', his],
+    ]);
     expect(await sessionsOf(bench, me)).toHaveLength(0);
     const changeId = newId();
-    expect(await report(send(me, order({}), csv(GOOD), 'good', changeId))).toMatchObject({ taken: 3, changeId, days: [{ day: '2026-11-18', rows: 2 }, { day: '2026-11-19', rows: 1 }] });
+    expect(await report(send(me, order({}), csv(GOOD), 'good', changeId))).toMatchObject({
+      taken: 3,
+      changeId,
+      days: [
+        { day: '2026-11-18', rows: 2 },
+        { day: '2026-11-19', rows: 1 },
+      ],
+    });
     const { strikes } = await strikesOf(bench, me);
-    expect(strikes[0]).toMatchObject({ clubId: mine, builtOn: '2026-11-18', hitAt: '2026-11-18T09:01:00.000Z', given: { carryM: 156.8196, sideM: -2.7432, spinRpm: 7010 } });
+    expect(strikes[0]).toMatchObject({
+      clubId: mine,
+      builtOn: '2026-11-18',
+      hitAt: '2026-11-18T09:01:00.000Z',
+      given: { carryM: 156.8196, sideM: -2.7432, spinRpm: 7010 },
+    });
     expect(strikes[1]!.given.sideM).toBeCloseTo(1.8288, 4);
     // The same file again brings nothing; taken back, it comes in anew.
-    expect(await report(send(me, order({}), csv(GOOD)))).toMatchObject({ taken: 0, duplicates: 3, changeId: null });
+    expect(await report(send(me, order({}), csv(GOOD)))).toMatchObject({
+      taken: 0,
+      duplicates: 3,
+      changeId: null,
+    });
     await bench.undo(changeId).expect(200);
     expect(await sessionsOf(bench, me)).toHaveLength(0);
-    expect(await report(send(me, order({}), csv([...GOOD, GOOD[0]!])))).toMatchObject({ taken: 3, duplicates: 1 });
-    const known = (await bench.http.get(`/api/file-mapping?heads=${encodeURIComponent(HEADS.map((head) => head.toLowerCase()).join('|'))}`).expect(200)).body as object;
+    expect(await report(send(me, order({}), csv([...GOOD, GOOD[0]!])))).toMatchObject({
+      taken: 3,
+      duplicates: 1,
+    });
+    const known = (
+      await bench.http
+        .get(
+          `/api/file-mapping?heads=${encodeURIComponent(HEADS.map((head) => head.toLowerCase()).join('|'))}`,
+        )
+        .expect(200)
+    ).body as object;
     expect(known).toMatchObject({ mapping: { decimal: '.' } });
   });
 
   it('leaves out bad rows by name and keeps the rest', async () => {
     const me = await bench.player();
     await bench.club(me, '7 iron');
-    const bad = ['2026-11-18 10:03:00,7i,-4,16,7000,170,0', '2026-11-18 10:04:00,7i,118,16,n/a,900,0', '2026-11-18 10:05:00,7i,118,sixteen,7000,170,0', '2026-31-18,7i,118,16,7000,170,0', ',7i,,,,,', '2026-11-18 10:06:00,driver,160,12,2500,270,0',
-      '2031-11-18 10:06:00,7i,118,16,7000,170,0', '2026-11-18 10:07:00,7i,11\u00008,16,7000,170,0', '2026-11-18 10:08:00,<script>alert(1)</script>,118,16,7000,171,0'];
+    const bad = [
+      '2026-11-18 10:03:00,7i,-4,16,7000,170,0',
+      '2026-11-18 10:04:00,7i,118,16,n/a,900,0',
+      '2026-11-18 10:05:00,7i,118,sixteen,7000,170,0',
+      '2026-31-18,7i,118,16,7000,170,0',
+      ',7i,,,,,',
+      '2026-11-18 10:06:00,driver,160,12,2500,270,0',
+      '2031-11-18 10:06:00,7i,118,16,7000,170,0',
+      '2026-11-18 10:07:00,7i,11\u00008,16,7000,170,0',
+      '2026-11-18 10:08:00,<script>alert(1)</script>,118,16,7000,171,0',
+    ];
     const answer = await report(send(me, order({}), csv([...GOOD.slice(0, 2), ...bad])));
     expect(answer).toMatchObject({ rows: 11, taken: 2, otherClubs: 2, refused: 7 });
-    expect(answer.refusals.map(({ line, column }) => [line, column])).toEqual([[4, 'Ball Speed (mph)'], [5, 'Carry (yd)'], [6, 'Launch Angle'], [7, 'Date'], [8, ''], [10, 'date'], [11, 'Ball Speed (mph)']]);
+    expect(answer.refusals.map(({ line, column }) => [line, column])).toEqual([
+      [4, 'Ball Speed (mph)'],
+      [5, 'Carry (yd)'],
+      [6, 'Launch Angle'],
+      [7, 'Date'],
+      [8, ''],
+      [10, 'date'],
+      [11, 'Ball Speed (mph)'],
+    ]);
     expect(answer.refusals[1]!.reason).toBe('must be between 1.1 and 449.5 yd');
     expect(answer.refusals[6]!.reason).toMatch(/no text/);
   });
@@ -154,50 +313,103 @@ describe('a launch monitor’s file', () => {
     const me = await bench.player();
     await bench.club(me, 'Eisen 7', [], newId());
     const heads = ['Schläger', 'Carry'];
-    const mapping = { ...MAPPING, decimal: ',' as const, columns: [{ column: 0, field: 'club' as const }, { column: 1, field: 'carryM' as const, unit: 'm' as const }] };
+    const mapping = {
+      ...MAPPING,
+      decimal: ',' as const,
+      columns: [
+        { column: 0, field: 'club' as const },
+        { column: 1, field: 'carryM' as const, unit: 'm' as const },
+      ],
+    };
     const text = 'Schläger;Carry\nEisen 7;155,5\nEisen 7;157,25\nEisen 7;155,5\n';
     const body = order({}, { heads, mapping, delimiter: ';' });
-    const utf16 = await report(send(me, { ...body, encoding: 'utf-16le' }, Buffer.from(`\uFEFF${text}`, 'utf16le'), 'none'));
+    const utf16 = await report(
+      send(me, { ...body, encoding: 'utf-16le' }, Buffer.from(`\uFEFF${text}`, 'utf16le'), 'none'),
+    );
     // Three rows that say no more than a carry are three shots, though two look alike.
     expect(utf16).toMatchObject({ rows: 3, taken: 3 });
-    expect(await report(send(me, { ...body, encoding: 'windows-1252' }, Buffer.from(text, 'latin1')))).toMatchObject({ taken: 3 });
-    expect((await strikesOf(bench, me)).strikes.map(({ given }) => given.carryM)).toEqual([155.5, 157.25, 155.5]);
+    expect(
+      await report(send(me, { ...body, encoding: 'windows-1252' }, Buffer.from(text, 'latin1'))),
+    ).toMatchObject({ taken: 3 });
+    expect((await strikesOf(bench, me)).strikes.map(({ given }) => given.carryM)).toEqual([
+      155.5, 157.25, 155.5,
+    ]);
     expect(await report(send(me, body, text))).toMatchObject({ taken: 0, duplicates: 3 });
   });
 
   it('refuses what is no order, no table, too large, or of another type, and writes nothing', async () => {
-    const post = (query: string, type: string, body: string) => bench.http.post(`/api/players/${playerId}/strikes/import?${query}`).set('content-type', type).send(body);
+    const post = (query: string, type: string, body: string) =>
+      bench.http
+        .post(`/api/players/${playerId}/strikes/import?${query}`)
+        .set('content-type', type)
+        .send(body);
     const query = `take=good&changeId=${newId()}`;
     await post(query, 'text/csv', 'x').expect(415);
     await post(query, 'application/octet-stream', 'no order').expect(400);
     await post(query, 'application/octet-stream', '{"source":1}\nx').expect(400);
-    const { body: none } = await send(playerId, order({}, { mapping: { ...MAPPING, columns: MAPPING.columns.slice(0, 2) } }), csv(GOOD)).expect(400);
+    const { body: none } = await send(
+      playerId,
+      order({}, { mapping: { ...MAPPING, columns: MAPPING.columns.slice(0, 2) } }),
+      csv(GOOD),
+    ).expect(400);
     expect((none as { message: string }).message).toMatch(/without one there is no flight/);
-    const { body: endless } = await send(playerId, order({}), `${csv(GOOD)}\n"${'x'.repeat(1_500_000)}`).expect(400);
+    const { body: endless } = await send(
+      playerId,
+      order({}),
+      `${csv(GOOD)}\n"${'x'.repeat(1_500_000)}`,
+    ).expect(400);
     expect((endless as { message: string }).message).toMatch(/quote is opened and never closed/);
-    const large = await bench.http.post(`/api/players/${playerId}/strikes/import?${query}`).set('content-type', 'application/octet-stream').set('content-length', '2000000000').send('x').catch(() => ({ status: 413 }));
+    const large = await bench.http
+      .post(`/api/players/${playerId}/strikes/import?${query}`)
+      .set('content-type', 'application/octet-stream')
+      .set('content-length', '2000000000')
+      .send('x')
+      .catch(() => ({ status: 413 }));
     expect(large.status).toBe(413);
     const stranger = await workbench();
     const theirs = await stranger.club(await stranger.player(), '7 iron');
     await send(playerId, order({ '7 iron': { clubId: theirs, shot: 'full' } }), csv(GOOD)).expect(404);
-    expect(await report(send(playerId, order({}), Buffer.from(Array.from({ length: 5000 }, (_one, i) => (i * 197) % 256)), 'none'))).toMatchObject({ taken: 0 });
+    expect(
+      await report(
+        send(
+          playerId,
+          order({}),
+          Buffer.from(Array.from({ length: 5000 }, (_one, i) => (i * 197) % 256)),
+          'none',
+        ),
+      ),
+    ).toMatchObject({ taken: 0 });
   });
 
   it('hung up on in the middle it leaves nothing', async () => {
     const me = await bench.player();
     await bench.club(me, '7 iron');
     const listening = bench.app().listen(0, '127.0.0.1');
-    await new Promise((resolve) => { listening.once('listening', resolve); });
-    const rows = Array.from({ length: 6000 }, (_one, i) => `2026-11-18 10:${String(i % 60).padStart(2, '0')}:00,7i,118,16,${7000 + i},170,0`);
+    await new Promise((resolve) => {
+      listening.once('listening', resolve);
+    });
+    const rows = Array.from(
+      { length: 6000 },
+      (_one, i) => `2026-11-18 10:${String(i % 60).padStart(2, '0')}:00,7i,118,16,${7000 + i},170,0`,
+    );
     await new Promise<void>((resolve) => {
-      const sending = request({ port: (listening.address() as { port: number }).port, method: 'POST', path: `/api/players/${me}/strikes/import?take=good&changeId=${newId()}`, headers: { 'content-type': 'application/octet-stream' } });
-      sending.on('error', () => { resolve(); });
+      const sending = request({
+        port: (listening.address() as { port: number }).port,
+        method: 'POST',
+        path: `/api/players/${me}/strikes/import?take=good&changeId=${newId()}`,
+        headers: { 'content-type': 'application/octet-stream' },
+      });
+      sending.on('error', () => {
+        resolve();
+      });
       sending.write(`${JSON.stringify(order({}))}\n${csv(rows)}`);
       setTimeout(() => sending.destroy(new Error('hung up')), 400);
     });
     // A second import waits for the first to be over, whichever way.
     await report(send(me, order({}), csv(GOOD.slice(0, 1)), 'none'));
     expect(await sessionsOf(bench, me)).toHaveLength(0);
-    await new Promise((resolve) => { listening.close(resolve); });
+    await new Promise((resolve) => {
+      listening.close(resolve);
+    });
   });
 });

@@ -5,7 +5,8 @@ import { takenBack } from '../src/changes/taken-back.js';
 
 const round = (id: string, more: Partial<PlanRound> = {}): PlanRound => ({ ...emptyRound(id), ...more });
 const said = (says: string) => ({ hits: {}, says, keep: '' });
-const rounds = (before: readonly PlanRound[], after: readonly PlanRound[], now: readonly PlanRound[]) => takenBack('plan', 'rounds', before, after, now);
+const rounds = (before: readonly PlanRound[], after: readonly PlanRound[], now: readonly PlanRound[]) =>
+  takenBack('plan', 'rounds', before, after, now);
 
 describe('a change taken back', () => {
   it('a plain field goes back where it stands as it was written, and not where it does not', () => {
@@ -18,8 +19,12 @@ describe('a change taken back', () => {
     const [one, two] = [round('1', { bagId: 'bag' }), round('2', { after: said('Long.') })];
     expect(rounds([], [one], [one, two])).toEqual({ value: [two] });
     // The part was made by the change, and somebody wrote more into it since.
-    expect(rounds([], [one], [{ ...one, after: said('Right.') }])).toEqual({ value: [round('1', { after: said('Right.') })] });
-    expect(rounds([one], [{ ...one, after: said('Right.') }], [{ ...one, after: said('Wrong.') }])).toBeNull();
+    expect(rounds([], [one], [{ ...one, after: said('Right.') }])).toEqual({
+      value: [round('1', { after: said('Right.') })],
+    });
+    expect(
+      rounds([one], [{ ...one, after: said('Right.') }], [{ ...one, after: said('Wrong.') }]),
+    ).toBeNull();
     expect(rounds([one, two], [two], [two])).toEqual({ value: [one, two] });
     expect(rounds([one], [], [one])).toBeNull();
     // It is gone since.
@@ -29,29 +34,60 @@ describe('a change taken back', () => {
   it('an event’s round that a change made and others wrote into since cannot be made not to have been', () => {
     const event = { id: '1', name: 'Round 1', day: '2026-12-04' };
     expect(takenBack('event', 'rounds', [], [event], [{ ...event, day: '2026-12-05' }])).toBeNull();
-    expect(takenBack('event', 'rounds', [event], [{ ...event, day: '2026-12-05' }], [{ ...event, day: '2026-12-05', name: 'Thursday' }])).toEqual({ value: [{ ...event, name: 'Thursday' }] });
+    expect(
+      takenBack(
+        'event',
+        'rounds',
+        [event],
+        [{ ...event, day: '2026-12-05' }],
+        [{ ...event, day: '2026-12-05', name: 'Thursday' }],
+      ),
+    ).toEqual({ value: [{ ...event, name: 'Thursday' }] });
   });
 
   it('leaves what it would be if it had never been, whenever nobody wrote over it', () => {
     const fields = ['bagId', 'after', 'notes'] as const;
-    const values = { bagId: ['a', 'b', null], after: [said('x'), said('y'), null], notes: [[], [{ name: 'n' }]] } as unknown as Record<(typeof fields)[number], unknown[]>;
-    const edit = fc.record({ round: fc.constantFrom('1', '2', '3'), field: fc.constantFrom(...fields), pick: fc.nat(2) });
+    const values = {
+      bagId: ['a', 'b', null],
+      after: [said('x'), said('y'), null],
+      notes: [[], [{ name: 'n' }]],
+    } as unknown as Record<(typeof fields)[number], unknown[]>;
+    const edit = fc.record({
+      round: fc.constantFrom('1', '2', '3'),
+      field: fc.constantFrom(...fields),
+      pick: fc.nat(2),
+    });
     type Edit = { round: string; field: (typeof fields)[number]; pick: number };
-    const apply = (all: readonly PlanRound[], edits: readonly Edit[]): PlanRound[] => edits.reduce<PlanRound[]>((list, { round: id, field, pick }) => {
-      const value = values[field][pick % values[field].length];
-      return list.some(({ roundId }) => roundId === id) ? list.map((one) => (one.roundId === id ? { ...one, [field]: value } : one)) : [...list, round(id, { [field]: value })];
-    }, [...all]);
+    const apply = (all: readonly PlanRound[], edits: readonly Edit[]): PlanRound[] =>
+      edits.reduce<PlanRound[]>(
+        (list, { round: id, field, pick }) => {
+          const value = values[field][pick % values[field].length];
+          return list.some(({ roundId }) => roundId === id)
+            ? list.map((one) => (one.roundId === id ? { ...one, [field]: value } : one))
+            : [...list, round(id, { [field]: value })];
+        },
+        [...all],
+      );
     const byId = (all: readonly PlanRound[]) => [...all].sort((a, b) => a.roundId.localeCompare(b.roundId));
-    fc.assert(fc.property(fc.array(edit, { maxLength: 4 }), fc.array(edit, { minLength: 1, maxLength: 4 }), fc.array(edit, { maxLength: 4 }), (first, change, later) => {
-      const touched = new Set(change.map(({ round: id, field }) => `${id} ${field}`));
-      const others = later.filter(({ round: id, field }) => !touched.has(`${id} ${field}`));
-      const before = apply([], first);
-      const after = apply(before, change);
-      const back = rounds(before, after, apply(after, others));
-      expect(back).not.toBeNull();
-      // An empty round is the same as none.
-      const told = (all: readonly PlanRound[]) => byId(all).filter((one) => JSON.stringify(one) !== JSON.stringify(emptyRound(one.roundId)));
-      expect(told(back!.value as PlanRound[])).toEqual(told(apply(before, others)));
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(
+        fc.array(edit, { maxLength: 4 }),
+        fc.array(edit, { minLength: 1, maxLength: 4 }),
+        fc.array(edit, { maxLength: 4 }),
+        (first, change, later) => {
+          const touched = new Set(change.map(({ round: id, field }) => `${id} ${field}`));
+          const others = later.filter(({ round: id, field }) => !touched.has(`${id} ${field}`));
+          const before = apply([], first);
+          const after = apply(before, change);
+          const back = rounds(before, after, apply(after, others));
+          expect(back).not.toBeNull();
+          // An empty round is the same as none.
+          const told = (all: readonly PlanRound[]) =>
+            byId(all).filter((one) => JSON.stringify(one) !== JSON.stringify(emptyRound(one.roundId)));
+          expect(told(back!.value as PlanRound[])).toEqual(told(apply(before, others)));
+        },
+      ),
+      { numRuns: 300 },
+    );
   });
 });

@@ -22,7 +22,12 @@ export interface Workbench {
   undo: (changeId: string, id?: string) => request.Test;
   sheet: (playerId: string, asOf?: string) => Promise<SheetView>;
   player: (unit?: 'yd' | 'm') => Promise<string>;
-  club: (playerId: string, name: string, readings?: Extract<Command, { do: 'addClub' }>['readings'], id?: string) => Promise<string>;
+  club: (
+    playerId: string,
+    name: string,
+    readings?: Extract<Command, { do: 'addClub' }>['readings'],
+    id?: string,
+  ) => Promise<string>;
   bag: (playerId: string, name: string, clubIds?: readonly string[]) => Promise<string>;
 }
 
@@ -32,29 +37,50 @@ const PATIENT_MS = 60_000;
 let shared: Promise<MikroORM> | undefined;
 
 export async function workbench(who = 'Jonas Brandl'): Promise<Workbench> {
-  shared ??= migrate(inject('databaseUrl')).then(() => openDatabase(
-    inject('databaseUrl'), { pool: { min: 2, max: 10, acquireTimeoutMillis: PATIENT_MS } }, { connectionTimeoutMillis: PATIENT_MS },
-  ));
+  shared ??= migrate(inject('databaseUrl')).then(() =>
+    openDatabase(
+      inject('databaseUrl'),
+      { pool: { min: 2, max: 10, acquireTimeoutMillis: PATIENT_MS } },
+      { connectionTimeoutMillis: PATIENT_MS },
+    ),
+  );
   const orm = await shared;
   const workspaceId = newId();
-  await orm.em.fork().transactional((em) => { em.create(Workspace, { id: workspaceId, name: 'Test van', person: who }, { persist: true }); return Promise.resolve(); });
+  await orm.em.fork().transactional((em) => {
+    em.create(Workspace, { id: workspaceId, name: 'Test van', person: who }, { persist: true });
+    return Promise.resolve();
+  });
   return workbenchIn(orm, workspaceId, who);
 }
 
 /** Another person at the same workbench. */
 export function workbenchIn(orm: MikroORM, workspaceId: string, who: string): Workbench {
-  const app = (more: Partial<AppOptions> = {}) => createApp({ orm, signIn: () => Promise.resolve({ workspaceId, workspaceName: 'Test van', who }), log: pino({ level: 'silent' }), ...more });
+  const app = (more: Partial<AppOptions> = {}) =>
+    createApp({
+      orm,
+      signIn: () => Promise.resolve({ workspaceId, workspaceName: 'Test van', who }),
+      log: pino({ level: 'silent' }),
+      ...more,
+    });
   const http = request(app());
-  const change: Workbench['change'] = (commands, { id = newId(), why } = {}) => http.post('/api/changes').send({ id, commands, ...(why !== undefined && { why }) });
+  const change: Workbench['change'] = (commands, { id = newId(), why } = {}) =>
+    http.post('/api/changes').send({ id, commands, ...(why !== undefined && { why }) });
   const done: Workbench['done'] = async (commands, why) => {
     const response = await change(commands, why === undefined ? {} : { why });
     if (response.status !== 200) throw new Error(`${response.status}: ${JSON.stringify(response.body)}`);
     return response.body as ChangeResult;
   };
   return {
-    orm, workspaceId, http, app, change, done,
+    orm,
+    workspaceId,
+    http,
+    app,
+    change,
+    done,
     undo: (changeId, id = newId()) => http.post(`/api/changes/${changeId}/undo`).send({ id }),
-    sheet: async (playerId, asOf) => (await http.get(`/api/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`).expect(200)).body as SheetView,
+    sheet: async (playerId, asOf) =>
+      (await http.get(`/api/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`).expect(200))
+        .body as SheetView,
     player: async (unit = 'yd') => {
       const id = newId();
       await done([{ do: 'addPlayer', player: { id, name: 'Davor', hand: 'right', distanceUnit: unit } }]);
@@ -72,5 +98,10 @@ export function workbenchIn(orm: MikroORM, workspaceId: string, who: string): Wo
   };
 }
 
-export const on = (key: Extract<Command, { do: 'addClub' }>['readings'][number]['key'], value: number | string | Shot | null, takenOn = '2026-11-01') => ({ key, value, takenOn });
-export const carry = (carryM: number, more: Partial<Shot> = {}) => on('shot.full', { carryM, source: 'stated', ...more });
+export const on = (
+  key: Extract<Command, { do: 'addClub' }>['readings'][number]['key'],
+  value: number | string | Shot | null,
+  takenOn = '2026-11-01',
+) => ({ key, value, takenOn });
+export const carry = (carryM: number, more: Partial<Shot> = {}) =>
+  on('shot.full', { carryM, source: 'stated', ...more });

@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { createServer, type Socket } from 'node:net';
-import { MOST_LINE_CHARACTERS, readServerLine, writeLine, type DeviceSession, type HitOrder, type MonitorLine } from '@tasche/contract';
+import {
+  MOST_LINE_CHARACTERS,
+  readServerLine,
+  writeLine,
+  type DeviceSession,
+  type HitOrder,
+  type MonitorLine,
+} from '@tasche/contract';
 import { randomFrom, type StrikePart } from '@tasche/core';
 import { simulatedPlayer } from './simulated-player.js';
 
@@ -20,20 +27,35 @@ export interface Faults {
 export const USUAL_FAULTS: Faults = { dropout: 0.08, twice: 0.08, late: 0.06, garbage: 0.02, hangUp: 0.02 };
 export const NO_FAULTS: Faults = { dropout: 0, twice: 0, late: 0, garbage: 0, hangUp: 0 };
 
-export interface LaunchMonitorOptions { port: number; device: string; seed: number; everyMs: number; faults: Faults }
+export interface LaunchMonitorOptions {
+  port: number;
+  device: string;
+  seed: number;
+  everyMs: number;
+  faults: Faults;
+}
 
 type StrikeLine = Extract<MonitorLine, { type: 'strike' }>;
 
 const BEAT_MS = 5000;
 const DROPPED: readonly StrikePart[] = ['spinRpm', 'spinAxisDeg', 'clubSpeedMps', 'azimuthDeg'];
 
-export interface LaunchMonitor { port: number; close(): Promise<void> }
+export interface LaunchMonitor {
+  port: number;
+  close(): Promise<void>;
+}
 
 /**
  * A launch monitor that makes its balls up, at the same line a real one would be at: keeps every ball until it is acknowledged, sends what is
  * not when it is asked to resume, and gets things wrong as real ones do. It counts from 1 within a session of its own each time it is started.
  */
-export async function startLaunchMonitor({ port, device, seed, everyMs, faults }: LaunchMonitorOptions): Promise<LaunchMonitor> {
+export async function startLaunchMonitor({
+  port,
+  device,
+  seed,
+  everyMs,
+  faults,
+}: LaunchMonitorOptions): Promise<LaunchMonitor> {
   const uniform = randomFrom(seed ^ 0x5eed);
   const play = simulatedPlayer(seed);
   const kept = new Map<number, StrikeLine>();
@@ -44,7 +66,9 @@ export async function startLaunchMonitor({ port, device, seed, everyMs, faults }
   let held: StrikeLine | undefined;
   let timer: NodeJS.Timeout | undefined;
 
-  const all = (text: string) => { for (const socket of sockets) socket.write(text); };
+  const all = (text: string) => {
+    for (const socket of sockets) socket.write(text);
+  };
   const send = (line: StrikeLine) => {
     if (uniform() < faults.garbage) all('{"type":"strike","number":"abc\u0007\n');
     all(writeLine(line));
@@ -59,7 +83,13 @@ export async function startLaunchMonitor({ port, device, seed, everyMs, faults }
     number += 1;
     const strike = play(order);
     if (uniform() < faults.dropout) delete strike[DROPPED[Math.floor(uniform() * DROPPED.length)]!];
-    const line: StrikeLine = { type: 'strike', number, at: new Date().toISOString(), club: order.club, strike };
+    const line: StrikeLine = {
+      type: 'strike',
+      number,
+      at: new Date().toISOString(),
+      club: order.club,
+      strike,
+    };
     kept.set(number, line);
     orders[0] = { ...order, count: order.count - 1 };
     if (orders[0].count <= 0) orders.shift();
@@ -82,7 +112,8 @@ export async function startLaunchMonitor({ port, device, seed, everyMs, faults }
     if (line.type === 'ack') kept.delete(line.number);
     else if (line.type === 'resume') {
       const { after } = line;
-      for (const one of [...kept.values()].sort((a, b) => a.number - b.number)) if (one.number > after && one !== held) socket.write(writeLine(one));
+      for (const one of [...kept.values()].sort((a, b) => a.number - b.number))
+        if (one.number > after && one !== held) socket.write(writeLine(one));
     } else {
       orders.push(line);
       timer ??= setTimeout(hitOne, everyMs);
@@ -102,15 +133,21 @@ export async function startLaunchMonitor({ port, device, seed, everyMs, faults }
     socket.on('close', () => sockets.delete(socket));
     socket.write(writeLine({ type: 'hello', device, simulated: true, session }));
   });
-  const beat = setInterval(() => { all(writeLine({ type: 'beat' })); }, BEAT_MS);
-  await new Promise<void>((resolve, reject) => { server.once('error', reject).listen(port, '127.0.0.1', resolve); });
+  const beat = setInterval(() => {
+    all(writeLine({ type: 'beat' }));
+  }, BEAT_MS);
+  await new Promise<void>((resolve, reject) => {
+    server.once('error', reject).listen(port, '127.0.0.1', resolve);
+  });
   return {
     port: (server.address() as { port: number }).port,
     async close() {
       clearInterval(beat);
       clearTimeout(timer);
       for (const socket of sockets) socket.destroy();
-      await new Promise((resolve) => { server.close(resolve); });
+      await new Promise((resolve) => {
+        server.close(resolve);
+      });
     },
   };
 }

@@ -4,22 +4,36 @@ import { NO_FAULTS, USUAL_FAULTS, startLaunchMonitor } from './launch-monitor.js
 /** The simulated launch monitor as a program of its own: `--port`, `--device`, `--seed`, `--every` milliseconds between balls, `--faultless`. */
 const { values } = parseArgs({
   options: {
-    port: { type: 'string', default: '0' }, device: { type: 'string', default: 'stand-in' }, seed: { type: 'string', default: '1' },
-    every: { type: 'string', default: '700' }, faultless: { type: 'boolean', default: false },
+    port: { type: 'string', default: '0' },
+    device: { type: 'string', default: 'stand-in' },
+    seed: { type: 'string', default: '1' },
+    every: { type: 'string', default: '700' },
+    faultless: { type: 'boolean', default: false },
   },
 });
 
 const number = (name: 'port' | 'seed' | 'every', least: number, most: number): number => {
   const value = Number(values[name]);
   if (Number.isInteger(value) && value >= least && value <= most) return value;
-  console.error(`launch-monitor: --${name} must be a whole number between ${least} and ${most}, got "${values[name]}".`);
+  console.error(
+    `launch-monitor: --${name} must be a whole number between ${least} and ${most}, got "${values[name]}".`,
+  );
   process.exit(2);
 };
 
 const monitor = await startLaunchMonitor({
-  port: number('port', 0, 65_535), device: values.device, seed: number('seed', 0, 2 ** 31 - 1), everyMs: number('every', 1, 60_000), faults: values.faultless ? NO_FAULTS : USUAL_FAULTS,
+  port: number('port', 0, 65_535),
+  device: values.device,
+  seed: number('seed', 0, 2 ** 31 - 1),
+  everyMs: number('every', 1, 60_000),
+  faults: values.faultless ? NO_FAULTS : USUAL_FAULTS,
 });
 console.log(`launch-monitor: listening on 127.0.0.1:${monitor.port}`);
-for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => { void monitor.close().then(() => process.exit(0)); });
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.once(signal, () => {
+    void monitor.close().then(() => process.exit(0));
+  });
 // Started by a demo that is gone, it has nothing to live for.
-process.on('disconnect', () => { void monitor.close().then(() => process.exit(0)); });
+process.on('disconnect', () => {
+  void monitor.close().then(() => process.exit(0));
+});

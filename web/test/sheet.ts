@@ -5,15 +5,50 @@ const ON = '2026-10-01';
 
 export function clubView(id: string, full?: Partial<Shot> & { carryM: number }): ClubView {
   return {
-    id, playerId: 'p', version: 3, name: id, kind: 'iron', removed: false,
-    spec: { loftStampedDeg: { value: 30, takenOn: ON }, ...(full && { 'shot.full': { value: { source: 'stated' as const, ...full }, takenOn: ON } }) },
+    id,
+    playerId: 'p',
+    version: 3,
+    name: id,
+    kind: 'iron',
+    removed: false,
+    spec: {
+      loftStampedDeg: { value: 30, takenOn: ON },
+      ...(full && { 'shot.full': { value: { source: 'stated' as const, ...full }, takenOn: ON } }),
+    },
   };
 }
 
 export function sheetOf(clubs: readonly ClubView[], inBag: readonly string[]): SheetView {
-  const bag: BagView = { id: 'gamer', playerId: 'p', version: 1, name: 'Gamer', note: '', ready: false, gamer: true, planId: null, clubIds: inBag, removed: false };
+  const bag: BagView = {
+    id: 'gamer',
+    playerId: 'p',
+    version: 1,
+    name: 'Gamer',
+    note: '',
+    ready: false,
+    gamer: true,
+    planId: null,
+    clubIds: inBag,
+    removed: false,
+  };
   return {
-    player: { id: 'p', version: 1, name: 'Ana', hand: 'right', distanceUnit: 'yd', notes: '', handicap: null, gapSettings: {}, baseline: null, archived: false },
-    clubs, bags: [bag], plans: [], planCount: 0, asOf: null, lastChange: null,
+    player: {
+      id: 'p',
+      version: 1,
+      name: 'Ana',
+      hand: 'right',
+      distanceUnit: 'yd',
+      notes: '',
+      handicap: null,
+      gapSettings: {},
+      baseline: null,
+      archived: false,
+    },
+    clubs,
+    bags: [bag],
+    plans: [],
+    planCount: 0,
+    asOf: null,
+    lastChange: null,
   };
 }

@@ -11,14 +11,17 @@ export const ZERO_CELSIUS_K = 273.15;
  */
 export function airDensity(temperatureK: number, pressurePa: number, humidity: number): number {
   const t = temperatureK - ZERO_CELSIUS_K;
-  const vapour = humidity * enhancementFactor(t, pressurePa) * saturationPressurePa(temperatureK) / pressurePa;
+  const vapour =
+    (humidity * enhancementFactor(t, pressurePa) * saturationPressurePa(temperatureK)) / pressurePa;
   const z = compressibility(temperatureK, pressurePa, vapour);
-  return (3.483740e-3 * pressurePa * (1 - 0.3780 * vapour)) / (z * temperatureK);
+  return (3.48374e-3 * pressurePa * (1 - 0.378 * vapour)) / (z * temperatureK);
 }
 
 /** Pressure of saturated water vapour, Pa: CIPM-2007, equation A1.1. */
 export function saturationPressurePa(temperatureK: number): number {
-  return Math.exp(1.2378847e-5 * temperatureK ** 2 - 1.9121316e-2 * temperatureK + 33.93711047 - 6.3431645e3 / temperatureK);
+  return Math.exp(
+    1.2378847e-5 * temperatureK ** 2 - 1.9121316e-2 * temperatureK + 33.93711047 - 6.3431645e3 / temperatureK,
+  );
 }
 
 /** How much more vapour air holds than empty space would: CIPM-2007, equation A1.2. `t` in C. */
@@ -30,9 +33,16 @@ function enhancementFactor(t: number, pressurePa: number): number {
 function compressibility(temperatureK: number, pressurePa: number, vapour: number): number {
   const t = temperatureK - ZERO_CELSIUS_K;
   const ratio = pressurePa / temperatureK;
-  return 1
-    - ratio * (1.58123e-6 - 2.9331e-8 * t + 1.1043e-10 * t ** 2 + (5.707e-6 - 2.051e-8 * t) * vapour + (1.9898e-4 - 2.376e-6 * t) * vapour ** 2)
-    + ratio ** 2 * (1.83e-11 - 0.765e-8 * vapour ** 2);
+  return (
+    1 -
+    ratio *
+      (1.58123e-6 -
+        2.9331e-8 * t +
+        1.1043e-10 * t ** 2 +
+        (5.707e-6 - 2.051e-8 * t) * vapour +
+        (1.9898e-4 - 2.376e-6 * t) * vapour ** 2) +
+    ratio ** 2 * (1.83e-11 - 0.765e-8 * vapour ** 2)
+  );
 }
 
 /**

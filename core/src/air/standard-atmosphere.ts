@@ -14,9 +14,14 @@ const EARTH_M = 6_356_766;
  * @param altitudeM geometric altitude above sea level, m
  * @returns temperature (K), pressure (Pa) and density (kg/m3) of dry air
  */
-export function standardAtmosphere(altitudeM: number): { temperatureK: number; pressurePa: number; densityKgM3: number } {
+export function standardAtmosphere(altitudeM: number): {
+  temperatureK: number;
+  pressurePa: number;
+  densityKgM3: number;
+} {
   const geopotentialM = (EARTH_M * altitudeM) / (EARTH_M + altitudeM);
   const temperatureK = SEA_LEVEL_K - LAPSE_K_PER_M * geopotentialM;
-  const pressurePa = SEA_LEVEL_PA * (temperatureK / SEA_LEVEL_K) ** (GRAVITY / (LAPSE_K_PER_M * GAS_CONSTANT));
+  const pressurePa =
+    SEA_LEVEL_PA * (temperatureK / SEA_LEVEL_K) ** (GRAVITY / (LAPSE_K_PER_M * GAS_CONSTANT));
   return { temperatureK, pressurePa, densityKgM3: pressurePa / (GAS_CONSTANT * temperatureK) };
 }

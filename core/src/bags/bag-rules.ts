@@ -35,7 +35,10 @@ export function bagFindings(clubs: readonly LadderClub[], settings: Partial<GapS
   const tooMany = clubsTooMany(clubs.length, clubLimit);
   if (tooMany > 0) {
     findings.push({
-      code: 'over-limit', severity: 'rule', clubIds: [], rule: '4.1b',
+      code: 'over-limit',
+      severity: 'rule',
+      clubIds: [],
+      rule: '4.1b',
       text: `${clubs.length} clubs, ${clubLimit} allowed: ${tooMany} must go.`,
     });
   }
@@ -43,13 +46,19 @@ export function bagFindings(clubs: readonly LadderClub[], settings: Partial<GapS
     if (lengthIn === undefined) continue;
     if (lengthIn > lengthMaxIn && kind !== 'putter') {
       findings.push({
-        code: 'too-long', severity: 'rule', clubIds: [id], rule: 'Equipment Rules, length',
+        code: 'too-long',
+        severity: 'rule',
+        clubIds: [id],
+        rule: 'Equipment Rules, length',
         text: `${name} is ${lengthIn} in long, over ${lengthMaxIn} in.`,
       });
     }
     if (lengthIn < LENGTH_MIN_IN) {
       findings.push({
-        code: 'too-short', severity: 'rule', clubIds: [id], rule: 'Equipment Rules, length',
+        code: 'too-short',
+        severity: 'rule',
+        clubIds: [id],
+        rule: 'Equipment Rules, length',
         text: `${name} is ${lengthIn} in long, under ${LENGTH_MIN_IN} in.`,
       });
     }
@@ -63,12 +72,19 @@ export function bagFindings(clubs: readonly LadderClub[], settings: Partial<GapS
 
 function duplicates(clubs: readonly LadderClub[]): BagFinding[] {
   return clubs.flatMap((club, i) =>
-    clubs.slice(i + 1)
-      .filter((other) =>
-        other.kind === club.kind && other.name.trim().toLowerCase() === club.name.trim().toLowerCase() &&
-        Math.abs((other.loftDeg ?? 0) - (club.loftDeg ?? 0)) <= SAME_LOFT_DEG)
+    clubs
+      .slice(i + 1)
+      .filter(
+        (other) =>
+          other.kind === club.kind &&
+          other.name.trim().toLowerCase() === club.name.trim().toLowerCase() &&
+          Math.abs((other.loftDeg ?? 0) - (club.loftDeg ?? 0)) <= SAME_LOFT_DEG,
+      )
       .map((other): BagFinding => ({
-        code: 'duplicate', severity: 'reminder', clubIds: [club.id, other.id],
+        code: 'duplicate',
+        severity: 'reminder',
+        clubIds: [club.id, other.id],
         text: `${club.name} is in the bag twice${club.loftDeg === undefined ? '' : ` at ${club.loftDeg}°`}: by mistake?`,
-      })));
+      })),
+  );
 }

@@ -19,10 +19,17 @@ export interface SwapEffect {
  * @throws SwapError as `applySwaps`
  */
 export function swapEffects(
-  bagIds: readonly string[], swaps: readonly Swap[], lockerClubs: readonly LadderClub[], options: GapOptions,
+  bagIds: readonly string[],
+  swaps: readonly Swap[],
+  lockerClubs: readonly LadderClub[],
+  options: GapOptions,
 ): SwapEffect[] {
   const byId = new Map(lockerClubs.map((club) => [club.id, club]));
-  const report = (ids: readonly string[]) => gaps(ids.flatMap((id) => byId.get(id) ?? []), options);
+  const report = (ids: readonly string[]) =>
+    gaps(
+      ids.flatMap((id) => byId.get(id) ?? []),
+      options,
+    );
   let ids = [...bagIds];
   let before = report(ids);
   return swaps.map((swap) => {
@@ -40,11 +47,16 @@ export function changedSteps(before: GapReport, after: GapReport): Pick<SwapEffe
 }
 
 /** Steps between the same neighbours whose verdict is another now: what opened and what closed without a club moving. */
-export function turnedSteps(before: GapReport, after: GapReport): { before: StepReport; after: StepReport }[] {
+export function turnedSteps(
+  before: GapReport,
+  after: GapReport,
+): { before: StepReport; after: StepReport }[] {
   const then = new Map(before.steps.map((step) => [`${step.upperId} ${step.lowerId}`, step]));
   return after.steps.flatMap((step) => {
     const was = then.get(`${step.upperId} ${step.lowerId}`);
-    return was && (was.word !== step.word || was.severity !== step.severity) ? [{ before: was, after: step }] : [];
+    return was && (was.word !== step.word || was.severity !== step.severity)
+      ? [{ before: was, after: step }]
+      : [];
   });
 }
 

@@ -7,7 +7,10 @@ export interface Swap {
 
 /** A swap that cannot be made, by its place in the list. */
 export class SwapError extends Error {
-  constructor(readonly index: number, message: string) {
+  constructor(
+    readonly index: number,
+    message: string,
+  ) {
     super(message);
     this.name = 'SwapError';
   }
@@ -20,10 +23,12 @@ export class SwapError extends Error {
 export function applySwaps(clubIds: readonly string[], swaps: readonly Swap[]): string[] {
   const bag = [...clubIds];
   swaps.forEach(({ outId, inId }, index) => {
-    if (outId === undefined && inId === undefined) throw new SwapError(index, `swap ${index + 1} names no club`);
+    if (outId === undefined && inId === undefined)
+      throw new SwapError(index, `swap ${index + 1} names no club`);
     const place = outId === undefined ? bag.length : bag.indexOf(outId);
     if (place < 0) throw new SwapError(index, `swap ${index + 1} takes out a club that is not in the bag`);
-    if (inId !== undefined && bag.includes(inId)) throw new SwapError(index, `swap ${index + 1} puts in a club that is in the bag already`);
+    if (inId !== undefined && bag.includes(inId))
+      throw new SwapError(index, `swap ${index + 1} puts in a club that is in the bag already`);
     bag.splice(place, outId === undefined ? 0 : 1, ...(inId === undefined ? [] : [inId]));
   });
   return bag;

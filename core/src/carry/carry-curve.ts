@@ -11,10 +11,17 @@ import { falling } from '../statistics/isotonic.js';
 import { SWING_SPEEDS_MPS, launchOfShot } from './launch-of-shot.js';
 
 /** A number with half its 95 % interval. */
-export interface Estimate { value: number; plusMinus: number }
+export interface Estimate {
+  value: number;
+  plusMinus: number;
+}
 
 /** What a club not yet hit is expected to do. Metres and degrees. */
-export interface CarryEstimate { carryM: Estimate; apexM: Estimate; landDeg: Estimate }
+export interface CarryEstimate {
+  carryM: Estimate;
+  apexM: Estimate;
+  landDeg: Estimate;
+}
 
 export interface CarryCurve {
   /** Clubs it stands on. */
@@ -31,7 +38,13 @@ export interface CarryCurve {
 
 /** Lofts a curve speaks of, per kind; they end where a step more would say nothing. */
 const LOFTS: Record<Exclude<ClubKind, 'putter'>, readonly [number, number]> = {
-  driver: [5, 20], fairway: [10, 32], hybrid: [13, 36], 'driving iron': [13, 30], iron: [13, 54], wedge: [40, 68], chipper: [25, 45],
+  driver: [5, 20],
+  fairway: [10, 32],
+  hybrid: [13, 36],
+  'driving iron': [13, 30],
+  iron: [13, 54],
+  wedge: [40, 68],
+  chipper: [25, 45],
 };
 
 /** How far a build's length may be from the usual. */
@@ -42,8 +55,8 @@ const LONGER_IN = [-3, 3] as const;
  * scatter about the flight model (1.7 %) is well inside; docs/validation.md prints how often the interval held in leave-one-out.
  */
 const WHOLE = 0.16;
-const PER_KIND = 0.030;
-const PER_TEN_DEGREES = 0.020;
+const PER_KIND = 0.03;
+const PER_TEN_DEGREES = 0.02;
 const WAVE = 0.025;
 const WAVE_DEG = 8;
 /** Two builds of one kind and loft differ by this much. */
@@ -58,11 +71,14 @@ const KIND_MEAN: Partial<Record<ClubKind, number>> = { driver: 0.065, hybrid: 0.
 const STATED = 0.04;
 const LEAST_MEASURED = 0.004;
 /** Apex and landing angle at one carry, between players and between clubs of one. */
-const APEX = { player: 0.10, club: 0.07 };
+const APEX = { player: 0.1, club: 0.07 };
 const LAND = { player: 2.5, club: 2 };
 const NORMAL_95 = 1.96;
 
-interface Place { kind: ClubKind; loftDeg: number }
+interface Place {
+  kind: ClubKind;
+  loftDeg: number;
+}
 
 /**
  * A player's own curve of carry over loft: the stock swing at the player's speed, bent to the clubs whose carry is known by a Gaussian
@@ -73,20 +89,33 @@ interface Place { kind: ClubKind; loftDeg: number }
 export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions = BASELINE): CarryCurve {
   const air = airOf(conditions);
   const known = clubs.flatMap(({ kind, loftDeg, shots: { full } }) =>
-    (kind === 'putter' || loftDeg === undefined || !full || full.source === 'modelled' ? [] : [{ kind, loftDeg, full }]));
+    kind === 'putter' || loftDeg === undefined || !full || full.source === 'modelled'
+      ? []
+      : [{ kind, loftDeg, full }],
+  );
   const stockCarryM = (place: Place, speedMps: number) =>
-    fly(impact(stockDelivery(place.kind, place.loftDeg, speedMps)), air).carryM * Math.exp(KIND_MEAN[place.kind] ?? 0);
-  const sevenIronSpeedMps = speedOf(known.map((club) => ({ place: club, carryM: club.full.carryM })), stockCarryM);
+    fly(impact(stockDelivery(place.kind, place.loftDeg, speedMps)), air).carryM *
+    Math.exp(KIND_MEAN[place.kind] ?? 0);
+  const sevenIronSpeedMps = speedOf(
+    known.map((club) => ({ place: club, carryM: club.full.carryM })),
+    stockCarryM,
+  );
 
   const process = gaussianProcess<Place>(
     known,
     known.map((club) => Math.log(club.full.carryM / stockCarryM(club, sevenIronSpeedMps))),
     known.map(({ full }) => {
       const error = carryStandardErrorM(full);
-      const relative = full.source === 'stated' ? STATED : Math.max(LEAST_MEASURED, error === undefined ? STATED / 2 : error / full.carryM);
+      const relative =
+        full.source === 'stated'
+          ? STATED
+          : Math.max(LEAST_MEASURED, error === undefined ? STATED / 2 : error / full.carryM);
       return relative ** 2 + BUILD ** 2;
     }),
-    (a, b) => WHOLE ** 2 + (a.kind === b.kind ? PER_KIND ** 2 : 0) + PER_TEN_DEGREES ** 2 * ((a.loftDeg - 32) / 10) * ((b.loftDeg - 32) / 10) +
+    (a, b) =>
+      WHOLE ** 2 +
+      (a.kind === b.kind ? PER_KIND ** 2 : 0) +
+      PER_TEN_DEGREES ** 2 * ((a.loftDeg - 32) / 10) * ((b.loftDeg - 32) / 10) +
       WAVE ** 2 * Math.exp(-((a.loftDeg - b.loftDeg) ** 2) / (2 * WAVE_DEG ** 2)),
   );
 
@@ -94,10 +123,23 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
     const { apexM, landDeg } = club.full;
     if (apexM === undefined && landDeg === undefined) return [];
     const flight = flightOf(club, club.full.carryM);
-    return [{ apex: apexM === undefined ? undefined : Math.log(apexM / flight.apexM), land: landDeg === undefined ? undefined : landDeg - flight.landDeg }];
+    return [
+      {
+        apex: apexM === undefined ? undefined : Math.log(apexM / flight.apexM),
+        land: landDeg === undefined ? undefined : landDeg - flight.landDeg,
+      },
+    ];
   });
-  const apexOff = shrunk(flights.map((one) => one.apex), APEX.player, APEX.club);
-  const landOff = shrunk(flights.map((one) => one.land), LAND.player, LAND.club);
+  const apexOff = shrunk(
+    flights.map((one) => one.apex),
+    APEX.player,
+    APEX.club,
+  );
+  const landOff = shrunk(
+    flights.map((one) => one.land),
+    LAND.player,
+    LAND.club,
+  );
 
   /** The stock flight that carries so far, or the fastest there is where a few odd carries have bent the curve past it. */
   function flightOf(place: Place, carryM: number): Flight {
@@ -109,7 +151,8 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
     }
   }
 
-  const buildCarryM = (kind: ClubKind, loftDeg: number, longerIn: number) => fly(impact({ ...stockDelivery(kind, loftDeg, sevenIronSpeedMps), longerIn }), air).carryM;
+  const buildCarryM = (kind: ClubKind, loftDeg: number, longerIn: number) =>
+    fly(impact({ ...stockDelivery(kind, loftDeg, sevenIronSpeedMps), longerIn }), air).carryM;
 
   const curves = new Map<ClubKind, { lofts: number[]; logs: number[] }>();
   /** The curve of a kind at whole degrees, falling. */
@@ -120,9 +163,18 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
     const lofts = Array.from({ length: to - from + 1 }, (_one, i) => from + i);
     const guesses = lofts.map((loftDeg) => {
       const { mean, variance } = process.at({ kind, loftDeg });
-      return { log: Math.log(stockCarryM({ kind, loftDeg }, sevenIronSpeedMps)) + mean, weight: 1 / (variance + BUILD ** 2) };
+      return {
+        log: Math.log(stockCarryM({ kind, loftDeg }, sevenIronSpeedMps)) + mean,
+        weight: 1 / (variance + BUILD ** 2),
+      };
     });
-    const curve = { lofts, logs: falling(guesses.map((one) => one.log), guesses.map((one) => one.weight)) };
+    const curve = {
+      lofts,
+      logs: falling(
+        guesses.map((one) => one.log),
+        guesses.map((one) => one.weight),
+      ),
+    };
     curves.set(kind, curve);
     return curve;
   }
@@ -138,7 +190,10 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
       const below = Math.min(Math.floor(loftDeg) - from, logs.length - 2);
       const share = loftDeg - from - below;
       const usualM = Math.exp(logs[below]! * (1 - share) + logs[below + 1]! * share);
-      const carryM = longerIn === 0 ? usualM : usualM * (buildCarryM(kind, loftDeg, longerIn) / buildCarryM(kind, loftDeg, 0));
+      const carryM =
+        longerIn === 0
+          ? usualM
+          : usualM * (buildCarryM(kind, loftDeg, longerIn) / buildCarryM(kind, loftDeg, 0));
       const deviation = Math.sqrt(process.at({ kind, loftDeg }).variance + BUILD ** 2);
       const flight = flightOf({ kind, loftDeg }, carryM);
       const apexM = flight.apexM * Math.exp(apexOff.mean);
@@ -153,9 +208,13 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
 }
 
 /** The 7-iron speed whose stock carries are nearest the known ones, in logarithms; the tour's slower half when nothing is known. */
-function speedOf(known: readonly { place: Place; carryM: number }[], stockCarryM: (place: Place, speedMps: number) => number): number {
+function speedOf(
+  known: readonly { place: Place; carryM: number }[],
+  stockCarryM: (place: Place, speedMps: number) => number,
+): number {
   if (known.length === 0) return NOBODY_KNOWN_MPS;
-  const off = (speedMps: number) => known.reduce((sum, { place, carryM }) => sum + Math.log(stockCarryM(place, speedMps) / carryM), 0);
+  const off = (speedMps: number) =>
+    known.reduce((sum, { place, carryM }) => sum + Math.log(stockCarryM(place, speedMps) / carryM), 0);
   let [low, high] = [12, 56];
   for (let i = 0; i < 24; i++) {
     const middle = (low + high) / 2;
@@ -168,8 +227,15 @@ function speedOf(known: readonly { place: Place; carryM: number }[], stockCarryM
 const NOBODY_KNOWN_MPS = TOUR_SEVEN_IRON_MPS * 0.91;
 
 /** Mean offset of a player, drawn towards nought while there are few clubs, and the deviation of a new club from the model. */
-function shrunk(offsets: readonly (number | undefined)[], player: number, club: number): { mean: number; deviation: number } {
+function shrunk(
+  offsets: readonly (number | undefined)[],
+  player: number,
+  club: number,
+): { mean: number; deviation: number } {
   const known = offsets.filter((one): one is number => one !== undefined);
   const weight = 1 / player ** 2 + known.length / club ** 2;
-  return { mean: known.reduce((sum, one) => sum + one, 0) / club ** 2 / weight, deviation: Math.sqrt(1 / weight + club ** 2) };
+  return {
+    mean: known.reduce((sum, one) => sum + one, 0) / club ** 2 / weight,
+    deviation: Math.sqrt(1 / weight + club ** 2),
+  };
 }

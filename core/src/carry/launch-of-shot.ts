@@ -8,7 +8,11 @@ import { RefusedInput } from '../refused-input.js';
 import { solveRising } from '../statistics/solve-rising.js';
 
 /** The swing behind a known carry, and the flight it makes. */
-export interface KnownShot { delivery: Delivery; launch: Launch; flight: Flight }
+export interface KnownShot {
+  delivery: Delivery;
+  launch: Launch;
+  flight: Flight;
+}
 
 /** 7-iron speeds of a swing, from a chip to faster than anybody. m/s */
 export const SWING_SPEEDS_MPS = [5, 58] as const;
@@ -21,7 +25,14 @@ const LEAN_MOST_DEG = 7;
 
 /** A loft for a club whose own is not known. Common practice, no source. */
 export const USUAL_LOFT_DEG: Record<ClubKind, number> = {
-  driver: 10.5, fairway: 16, hybrid: 21, 'driving iron': 18, iron: 30, wedge: 54, chipper: 36, putter: 3,
+  driver: 10.5,
+  fairway: 16,
+  hybrid: 21,
+  'driving iron': 18,
+  iron: 30,
+  wedge: 54,
+  chipper: 36,
+  putter: 3,
 };
 
 /**
@@ -30,7 +41,13 @@ export const USUAL_LOFT_DEG: Record<ClubKind, number> = {
  * @param apexM met as nearly as a believable lean allows
  * @throws RefusedInput where no swing carries so far
  */
-export function launchOfShot(kind: ClubKind, loftDeg: number | undefined, carryM: number, air: Air, apexM?: number): KnownShot {
+export function launchOfShot(
+  kind: ClubKind,
+  loftDeg: number | undefined,
+  carryM: number,
+  air: Air,
+  apexM?: number,
+): KnownShot {
   const loft = loftDeg ?? USUAL_LOFT_DEG[kind];
   const at = (speedMps: number, leanMoreDeg: number): KnownShot => {
     const stock = stockDelivery(kind, loft, speedMps);
@@ -47,16 +64,28 @@ export function launchOfShot(kind: ClubKind, loftDeg: number | undefined, carryM
       const off = shot.flight.carryM - carryM;
       if (Math.abs(off) <= NEAR_M) return shot;
       const slope = before && (off - before.off) / (speedMps - before.speed);
-      const next = slope !== undefined && slope > 0 ? speedMps - off / slope : speedMps * (carryM / Math.max(1, shot.flight.carryM)) ** SPEED_PER_CARRY;
+      const next =
+        slope !== undefined && slope > 0
+          ? speedMps - off / slope
+          : speedMps * (carryM / Math.max(1, shot.flight.carryM)) ** SPEED_PER_CARRY;
       if (!(next > SWING_SPEEDS_MPS[0] && next < SWING_SPEEDS_MPS[1])) break;
       before = { speed: speedMps, off };
       speedMps = next;
     }
-    speedMps = solveRising((speed) => at(speed, leanMoreDeg).flight.carryM, carryM, ...SWING_SPEEDS_MPS, NEAR_M);
+    speedMps = solveRising(
+      (speed) => at(speed, leanMoreDeg).flight.carryM,
+      carryM,
+      ...SWING_SPEEDS_MPS,
+      NEAR_M,
+    );
     return at(speedMps, leanMoreDeg);
   };
   const plain = withLean(0);
-  if (plain.flight.carryM < carryM - 0.5) throw new RefusedInput('carryM', `is farther than any swing carries a ${kind} of ${loft} degrees in this air`);
+  if (plain.flight.carryM < carryM - 0.5)
+    throw new RefusedInput(
+      'carryM',
+      `is farther than any swing carries a ${kind} of ${loft} degrees in this air`,
+    );
   if (apexM === undefined || plain.flight.carryM > carryM + 0.5) return plain;
   // More lean flies lower at the same carry; four steps of the secant are within centimetres.
   let [a, b] = [plain, withLean(plain.flight.apexM > apexM ? 2 : -2)];

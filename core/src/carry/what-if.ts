@@ -9,9 +9,19 @@ import { groundOf, MEDIUM_FAIRWAY, type Surface } from '../run-out/surface.js';
 import { launchOfShot } from './launch-of-shot.js';
 
 /** What might be done to a club. Degrees and inches; positive is weaker, longer, lofted up, more upright. */
-export interface Tweak { bendDeg?: number; longerIn?: number; sleeveDeg?: number; lieDeg?: number }
+export interface Tweak {
+  bendDeg?: number;
+  longerIn?: number;
+  sleeveDeg?: number;
+  lieDeg?: number;
+}
 
-export const TWEAK_BOUNDS: Bounds<keyof Tweak> = { bendDeg: [-6, 6], longerIn: [-3, 3], sleeveDeg: [-3, 3], lieDeg: [-6, 6] };
+export const TWEAK_BOUNDS: Bounds<keyof Tweak> = {
+  bendDeg: [-6, 6],
+  longerIn: [-3, 3],
+  sleeveDeg: [-3, 3],
+  lieDeg: [-6, 6],
+};
 
 /** The change a tweak is expected to make. */
 export interface TweakEffect {
@@ -46,7 +56,10 @@ const DEG = Math.PI / 180;
  * @param attackDeg of the path, up positive
  */
 export function spinAxisOf(faceDeg: number, loftDeg: number, attackDeg: number): number {
-  return Math.atan((Math.sin(faceDeg * DEG) * Math.cos(loftDeg * DEG)) / Math.sin((loftDeg - attackDeg) * DEG)) / DEG;
+  return (
+    Math.atan((Math.sin(faceDeg * DEG) * Math.cos(loftDeg * DEG)) / Math.sin((loftDeg - attackDeg) * DEG)) /
+    DEG
+  );
 }
 
 /**
@@ -54,7 +67,13 @@ export function spinAxisOf(faceDeg: number, loftDeg: number, attackDeg: number):
  * The swing is taken to stay the same; people adapt, so it is measured again afterwards.
  * @throws RefusedInput naming the field
  */
-export function whatIf(club: { kind: ClubKind; loftDeg: number }, shot: Pick<Shot, 'carryM' | 'apexM'>, tweak: Tweak, conditions: Conditions = BASELINE, surface: Surface = MEDIUM_FAIRWAY): TweakEffect {
+export function whatIf(
+  club: { kind: ClubKind; loftDeg: number },
+  shot: Pick<Shot, 'carryM' | 'apexM'>,
+  tweak: Tweak,
+  conditions: Conditions = BASELINE,
+  surface: Surface = MEDIUM_FAIRWAY,
+): TweakEffect {
   requireWithin(tweak, TWEAK_BOUNDS, ['bendDeg', 'longerIn', 'sleeveDeg', 'lieDeg']);
   const { bendDeg = 0, longerIn = 0, sleeveDeg = 0, lieDeg = 0 } = tweak;
   const air = airOf(conditions);
@@ -67,7 +86,8 @@ export function whatIf(club: { kind: ClubKind; loftDeg: number }, shot: Pick<Sho
   // Too upright points the face to the player's inside: atan(tan(loft) sin(lie error)).
   const lofted = (club.loftDeg + bendDeg + sleeveDeg) * DEG;
   const upright = (lieDeg + UPRIGHT_DEG_PER_IN * longerIn) * DEG;
-  const faceDeg = -Math.atan(Math.tan(lofted) * Math.sin(upright)) / DEG - SHUT_DEG_PER_SLEEVE_DEG * sleeveDeg;
+  const faceDeg =
+    -Math.atan(Math.tan(lofted) * Math.sin(upright)) / DEG - SHUT_DEG_PER_SLEEVE_DEG * sleeveDeg;
   const startLineDeg = faceDeg * (FACE_SHARE[club.kind] ?? 0.75);
   const { shaftLeanDeg, attackDeg } = now.delivery;
   const spinAxisDeg = spinAxisOf(faceDeg, club.loftDeg + bendDeg + sleeveDeg - shaftLeanDeg, attackDeg);

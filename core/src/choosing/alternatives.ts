@@ -28,19 +28,32 @@ export function alternatives(round: RoundChoosing, asked: RoundTaste): Alternati
     return { ids: chosen.map((c) => order[c]!.id), strokes: total, forNeeds: needs, forSteps: steps, price };
   };
   const first = choose(model);
-  const taste = tasteOf({ ...asked, clubs: round.clubs, ground: round.day.ground, swings: round.strokes, ...(asked.limits && { limits: asked.limits }) });
+  const taste = tasteOf({
+    ...asked,
+    clubs: round.clubs,
+    ground: round.day.ground,
+    swings: round.strokes,
+    ...(asked.limits && { limits: asked.limits }),
+  });
   const still = stillClubs(round);
   const bestWith = (more: typeof taste): ChosenBag | undefined => {
     const other = bagChoosing(still, round.needs, more, asked.settings, round.costs);
     const found = chosenOf(other.model);
     // Told in the costs of the round's own model, so that bags of other limits can be held against it.
-    return found && bagOf(found.chosen.map((c) => order.findIndex(({ id }) => id === other.order[c]!.id)).sort((a, b) => a - b));
+    return (
+      found &&
+      bagOf(
+        found.chosen.map((c) => order.findIndex(({ id }) => id === other.order[c]!.id)).sort((a, b) => a - b),
+      )
+    );
   };
   const gamer = order.flatMap(({ id }, c) => (asked.gamerIds.includes(id) ? [c] : []));
   return {
     five: first ? [bagOf(first.chosen), ...nextBest(model, first, 4).map(({ chosen }) => bagOf(chosen))] : [],
-    withinOne: asked.gamerIds.length > 0 ? bestWith(withinSwaps(taste, round.clubs, asked.gamerIds, 1)) : undefined,
-    withinTwo: asked.gamerIds.length > 0 ? bestWith(withinSwaps(taste, round.clubs, asked.gamerIds, 2)) : undefined,
+    withinOne:
+      asked.gamerIds.length > 0 ? bestWith(withinSwaps(taste, round.clubs, asked.gamerIds, 1)) : undefined,
+    withinTwo:
+      asked.gamerIds.length > 0 ? bestWith(withinSwaps(taste, round.clubs, asked.gamerIds, 2)) : undefined,
     ten: bestWith({ ...taste, limit: Math.min(taste.limit, TEN_CLUBS) }),
     gamer: gamer.length > 0 && gamer.length <= model.limit ? bagOf(gamer) : undefined,
   };

@@ -28,7 +28,12 @@ export interface ChoosingTaste {
   always: readonly string[];
   never: readonly string[];
   /** So many of these; "one of a pair" is at most one. */
-  groups: readonly { ids: readonly string[]; least?: number; most?: number; /** What it is to a person, where it is more than its clubs. */ name?: string }[];
+  groups: readonly {
+    ids: readonly string[];
+    least?: number;
+    most?: number;
+    /** What it is to a person, where it is more than its clubs. */ name?: string;
+  }[];
   /** At most so many of a kind. */
   kinds: readonly { kind: ClubKind; most: number }[];
   /** Distances some shot must come within so many metres of. */
@@ -40,7 +45,11 @@ export interface ChoosingTaste {
 }
 
 /** What is known of the day: how each club plays in a need's wind, and how wedges' soles meet the ground. */
-export interface ChoosingDay { played: PlayedIn; ground: CourseGround; bounce: BounceSchool }
+export interface ChoosingDay {
+  played: PlayedIn;
+  ground: CourseGround;
+  bounce: BounceSchool;
+}
 
 /** How needs are costed: on a day, whose shots know their player, or as the shots are, by the player's handicap. */
 export type NeedCosting = ChoosingDay | { handicap?: number | undefined };
@@ -50,10 +59,25 @@ export const FULL_SWINGS_A_ROUND = 36;
 /** What one uneven step is worth where a player says nothing. Strokes a round; ours. */
 export const USUAL_UNEVEN_STROKES = 0.04;
 
-export const PLAIN_TASTE: ChoosingTaste = { school: 'even-carries', limit: 14, unevenStrokes: USUAL_UNEVEN_STROKES, prices: {}, always: [], never: [], groups: [], kinds: [], mustCover: [] };
+export const PLAIN_TASTE: ChoosingTaste = {
+  school: 'even-carries',
+  limit: 14,
+  unevenStrokes: USUAL_UNEVEN_STROKES,
+  prices: {},
+  always: [],
+  never: [],
+  groups: [],
+  kinds: [],
+  mustCover: [],
+};
 
 /** A locker, needs and a taste as a problem to be solved; `order` says which club stands where in it. Needs are as `needRows` has them. */
-export interface BagChoosing { model: ChoosingModel; order: readonly LadderClub[]; needs: readonly Need[]; shots: readonly (readonly (ShotKind | undefined)[])[] }
+export interface BagChoosing {
+  model: ChoosingModel;
+  order: readonly LadderClub[];
+  needs: readonly Need[];
+  shots: readonly (readonly (ShotKind | undefined)[])[];
+}
 
 /** What every row of the needs costs with every club, by the club's id: strokes, and with which shot. Taste and locks do not change it. */
 export type NeedCosts = readonly ReadonlyMap<string, { strokes: number; shot: ShotKind | undefined }>[];
@@ -64,7 +88,13 @@ export type NeedCosts = readonly ReadonlyMap<string, { strokes: number; shot: Sh
  * would be cut into by as many clubs as may be carried, so that it does not change with what is chosen.
  * @throws RefusedInput naming the field, or the club a rule names that is not there
  */
-export function bagChoosing(clubs: readonly LadderClub[], asked: readonly Need[], taste: ChoosingTaste, settings: GapSettings = DEFAULT_GAP_SETTINGS, known: NeedCosts = needCosts(clubs, asked, { handicap: taste.handicap })): BagChoosing {
+export function bagChoosing(
+  clubs: readonly LadderClub[],
+  asked: readonly Need[],
+  taste: ChoosingTaste,
+  settings: GapSettings = DEFAULT_GAP_SETTINGS,
+  known: NeedCosts = needCosts(clubs, asked, { handicap: taste.handicap }),
+): BagChoosing {
   const needs = needRows(asked);
   if (clubs.length === 0) throw new RefusedInput('clubs', 'are none; there is nothing to choose from');
   const ladder = carryLadder(clubs);
@@ -74,9 +104,16 @@ export function bagChoosing(clubs: readonly LadderClub[], asked: readonly Need[]
   const costs = known.map((row) => order.map(({ id }) => row.get(id)!));
   const swings = taste.swings ?? FULL_SWINGS_A_ROUND;
   const model: ChoosingModel = {
-    clubs: order.map(({ id }) => ({ id, price: taste.prices[id] ?? 0 })), ladderClubs: ladder.length,
-    needs: costs.map((row, i) => row.map(({ strokes }) => (weights > 0 ? (strokes * needs[i]!.weight * swings) / weights : 0))),
-    steps: stepCosts(ladder, clubs, taste, settings), begins: ladder.map(() => 0), ends: ladder.map(() => 0), limit: taste.limit, rules: rulesOf(order, taste),
+    clubs: order.map(({ id }) => ({ id, price: taste.prices[id] ?? 0 })),
+    ladderClubs: ladder.length,
+    needs: costs.map((row, i) =>
+      row.map(({ strokes }) => (weights > 0 ? (strokes * needs[i]!.weight * swings) / weights : 0)),
+    ),
+    steps: stepCosts(ladder, clubs, taste, settings),
+    begins: ladder.map(() => 0),
+    ends: ladder.map(() => 0),
+    limit: taste.limit,
+    rules: rulesOf(order, taste),
   };
   return { model, order, needs, shots: costs.map((row) => row.map(({ shot }) => shot)) };
 }
@@ -86,44 +123,75 @@ export function bagChoosing(clubs: readonly LadderClub[], asked: readonly Need[]
  * @param told how much of it is done, after every need; a share of the whole
  * @throws RefusedInput naming a field of a need
  */
-export function needCosts(clubs: readonly LadderClub[], needs: readonly Need[], costing: NeedCosting = {}, told?: (share: number) => void): NeedCosts {
+export function needCosts(
+  clubs: readonly LadderClub[],
+  needs: readonly Need[],
+  costing: NeedCosting = {},
+  told?: (share: number) => void,
+): NeedCosts {
   const day = 'played' in costing ? costing : undefined;
-  const handicap = 'played' in costing ? undefined : costing.handicap ?? skillOf(clubs).handicap;
+  const handicap = 'played' in costing ? undefined : (costing.handicap ?? skillOf(clubs).handicap);
   for (const need of needs) requireNeed(need);
   return needs.flatMap((need, i) => {
-    const costs = needRows([need]).map((row) => costsOf(row, need.hitFromM && need.hitFromM.length > 1 ? PLACES_OF_MANY : undefined));
+    const costs = needRows([need]).map((row) =>
+      costsOf(row, need.hitFromM && need.hitFromM.length > 1 ? PLACES_OF_MANY : undefined),
+    );
     told?.((i + 1) / needs.length);
     return costs;
   });
 
   function costsOf(need: Need, places: number | undefined): NeedCosts[number] {
     const wind = { windMps: need.windMps ?? 0, windFromDeg: need.windFromDeg ?? 0 };
-    return new Map(clubs.map((club) => {
-      const { strokes, shot } = strokesWith(need, day ? day.played(club, wind) : { ...club, handicap: handicap! }, places);
-      return [club.id, { strokes: day ? strokes + soleStrokes(club, need.lie, day.ground, day.bounce) : strokes, shot }];
-    }));
+    return new Map(
+      clubs.map((club) => {
+        const { strokes, shot } = strokesWith(
+          need,
+          day ? day.played(club, wind) : { ...club, handicap: handicap! },
+          places,
+        );
+        return [
+          club.id,
+          { strokes: day ? strokes + soleStrokes(club, need.lie, day.ground, day.bounce) : strokes, shot },
+        ];
+      }),
+    );
   }
 }
 
-function stepCosts(ladder: readonly Rung[], clubs: readonly LadderClub[], { school: id, limit, unevenStrokes }: ChoosingTaste, settings: GapSettings): number[][] {
+function stepCosts(
+  ladder: readonly Rung[],
+  clubs: readonly LadderClub[],
+  { school: id, limit, unevenStrokes }: ChoosingTaste,
+  settings: GapSettings,
+): number[][] {
   const school = schoolOf(id);
   const putters = clubs.some(({ kind }) => kind === 'putter') ? 1 : 0;
   const count = Math.max(2, Math.min(limit - putters, ladder.length));
   const reachM = ladder.length > 1 ? ladder[0]!.carryM - ladder.at(-1)!.carryM : 1;
   const evenM = Math.max(1, reachM / (count - 1));
-  return ladder.map((upper, i) => ladder.map((lower, j) => {
-    if (j <= i) return 0;
-    const [step] = stepsOf([upper, lower]);
-    const owned = school.measure === 'hole' ? ownedShots([upper, lower], settings.reliableShots) : [];
-    const [size, target] = school.measure === 'loft' && step!.loftDeg !== undefined ? [step!.loftDeg, school.targetDeg!]
-      : [school.measure === 'hole' ? widestHoleM(step!, owned) : step!.carryM, evenM * school.share(step!, settings)];
-    // With partial shots to bridge them, steps smaller than the target cost a minimal bag nothing.
-    const off = school.measure === 'hole' ? Math.max(0, size / target - 1) : size / target - 1;
-    return unevenStrokes * off * off;
-  }));
+  return ladder.map((upper, i) =>
+    ladder.map((lower, j) => {
+      if (j <= i) return 0;
+      const [step] = stepsOf([upper, lower]);
+      const owned = school.measure === 'hole' ? ownedShots([upper, lower], settings.reliableShots) : [];
+      const [size, target] =
+        school.measure === 'loft' && step!.loftDeg !== undefined
+          ? [step!.loftDeg, school.targetDeg!]
+          : [
+              school.measure === 'hole' ? widestHoleM(step!, owned) : step!.carryM,
+              evenM * school.share(step!, settings),
+            ];
+      // With partial shots to bridge them, steps smaller than the target cost a minimal bag nothing.
+      const off = school.measure === 'hole' ? Math.max(0, size / target - 1) : size / target - 1;
+      return unevenStrokes * off * off;
+    }),
+  );
 }
 
-function rulesOf(order: readonly LadderClub[], { always, never, groups, kinds, mustCover }: ChoosingTaste): ChoosingRule[] {
+function rulesOf(
+  order: readonly LadderClub[],
+  { always, never, groups, kinds, mustCover }: ChoosingTaste,
+): ChoosingRule[] {
   const place = (id: string) => {
     const at = order.findIndex((club) => club.id === id);
     if (at === -1) throw new RefusedInput('clubs', `hold no "${id}", which a rule names`);
@@ -135,28 +203,61 @@ function rulesOf(order: readonly LadderClub[], { always, never, groups, kinds, m
     ...(putters.length > 0 ? [{ name: 'one putter', members: putters, least: 1, most: 1 }] : []),
     ...always.map((id) => ({ name: `always the ${name(id)}`, members: [place(id)], least: 1, most: 1 })),
     ...never.map((id) => ({ name: `never the ${name(id)}`, members: [place(id)], least: 0, most: 0 })),
-    ...groups.map(({ ids, least = 0, most = 1, name: called }) => ({ name: called ?? `${least === most ? least : `${least} to ${most}`} of ${ids.map(name).join(', ')}`, members: [...new Set(ids.map(place))], least, most })),
-    ...kinds.map(({ kind, most }) => ({ name: `at most ${most} of kind ${kind}`, members: order.flatMap((club, i) => (club.kind === kind ? [i] : [])), least: 0, most })),
+    ...groups.map(({ ids, least = 0, most = 1, name: called }) => ({
+      name: called ?? `${least === most ? least : `${least} to ${most}`} of ${ids.map(name).join(', ')}`,
+      members: [...new Set(ids.map(place))],
+      least,
+      most,
+    })),
+    ...kinds.map(({ kind, most }) => ({
+      name: `at most ${most} of kind ${kind}`,
+      members: order.flatMap((club, i) => (club.kind === kind ? [i] : [])),
+      least: 0,
+      most,
+    })),
     ...mustCover.map(({ distanceM, withinM }) => ({
-      name: `a shot within ${withinM} m of ${distanceM} m`, least: 1, most: order.length,
-      members: order.flatMap(({ shots }, i) => (Object.values(shots).some(({ carryM }) => Math.abs(carryM - distanceM) <= withinM) ? [i] : [])),
+      name: `a shot within ${withinM} m of ${distanceM} m`,
+      least: 1,
+      most: order.length,
+      members: order.flatMap(({ shots }, i) =>
+        Object.values(shots).some(({ carryM }) => Math.abs(carryM - distanceM) <= withinM) ? [i] : [],
+      ),
     })),
   ];
 }
 
 /** One bag, and what it costs, in strokes a round. */
-export interface ChosenBag { ids: readonly string[]; strokes: number; forNeeds: number; forSteps: number; price: number }
+export interface ChosenBag {
+  ids: readonly string[];
+  strokes: number;
+  forNeeds: number;
+  forSteps: number;
+  price: number;
+}
 
 /** Why a club is in it: what the bag would cost without it, the need that asks for it most, and with which shot. */
 export interface ClubReason {
-  id: string; worth: number; need: string | undefined; /** Of that need. */ distanceM: number | undefined; shot: ShotKind | undefined; needsMet: number;
+  id: string;
+  worth: number;
+  need: string | undefined;
+  /** Of that need. */ distanceM: number | undefined;
+  shot: ShotKind | undefined;
+  needsMet: number;
   /** The left-out club that would cost least in its place, and how much more that is; none where the rules allow none. */
   runnerUp: { id: string; costs: number } | undefined;
 }
 /** What it would cost to have a left-out club in, and the club it would best take the place of; no club where there is room. */
-export interface LeftOut { id: string; costs: number; outId: string | undefined }
+export interface LeftOut {
+  id: string;
+  costs: number;
+  outId: string | undefined;
+}
 /** One club in, one out: what the bag costs more then, over the best. */
-interface OneChange { in: number; out: number | undefined; costs: number }
+interface OneChange {
+  in: number;
+  out: number | undefined;
+  costs: number;
+}
 
 export interface BagAnswer {
   best: ChosenBag;
@@ -164,7 +265,12 @@ export interface BagAnswer {
   runnersUp: readonly ChosenBag[];
   reasons: readonly ClubReason[];
   leftOut: readonly LeftOut[];
-  proof: { proved: boolean; bound: number; nodes: number; /** Sets of at most so many clubs there are. */ sets: number };
+  proof: {
+    proved: boolean;
+    bound: number;
+    nodes: number;
+    /** Sets of at most so many clubs there are. */ sets: number;
+  };
 }
 
 /**
@@ -186,15 +292,32 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
   const changed = oneChange(model, best.chosen);
   const inside = new Set(best.chosen);
   const sorted = (chosen: readonly number[]) => [...chosen].sort((a, b) => a - b);
-  const changes: OneChange[] = order.flatMap((_club, c) => (inside.has(c) ? [] : [undefined, ...best.chosen].flatMap((out): OneChange[] => {
-    const chosen = sorted([...best.chosen.filter((one) => one !== out), c]);
-    return allowed(chosen) ? [{ in: c, out, costs: changed(c, out) - best.cost }] : [];
-  })));
-  const cheapest = (which: (one: OneChange) => boolean) => changes.filter(which).reduce<OneChange | undefined>((least, one) => (least && least.costs <= one.costs ? least : one), undefined);
+  const changes: OneChange[] = order.flatMap((_club, c) =>
+    inside.has(c)
+      ? []
+      : [undefined, ...best.chosen].flatMap((out): OneChange[] => {
+          const chosen = sorted([...best.chosen.filter((one) => one !== out), c]);
+          return allowed(chosen) ? [{ in: c, out, costs: changed(c, out) - best.cost }] : [];
+        }),
+  );
+  const cheapest = (which: (one: OneChange) => boolean) =>
+    changes
+      .filter(which)
+      .reduce<OneChange | undefined>(
+        (least, one) => (least && least.costs <= one.costs ? least : one),
+        undefined,
+      );
   /** Who meets each need, and what the next best of the bag would cost more for it. */
   const met = model.needs.map((row) => {
     let [by, cost, next] = [-1, Infinity, Infinity];
-    for (const c of best.chosen) { const value = row[c]!; if (value < cost) { next = cost; cost = value; by = c; } else if (value < next) next = value; }
+    for (const c of best.chosen) {
+      const value = row[c]!;
+      if (value < cost) {
+        next = cost;
+        cost = value;
+        by = c;
+      } else if (value < next) next = value;
+    }
     return { by, gain: next - cost };
   });
   const reasons = best.chosen.map((c): ClubReason => {
@@ -202,15 +325,35 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
     const mine = met.flatMap(({ by }, i) => (by === c ? [i] : []));
     const most = mine.length === 0 ? undefined : mine.reduce((a, b) => (met[b]!.gain > met[a]!.gain ? b : a));
     const second = cheapest(({ out }) => out === c);
-    return { id: order[c]!.id, runnerUp: second && { id: order[second.in]!.id, costs: second.costs }, worth: rest.length > 0 ? changed(undefined, c) - best.cost : Infinity, need: most === undefined ? undefined : needs[most]!.name, distanceM: most === undefined ? undefined : needs[most]!.distanceM, shot: most === undefined ? undefined : shots[most]![c], needsMet: new Set(mine.map((i) => needs[i]!.name)).size };
+    return {
+      id: order[c]!.id,
+      runnerUp: second && { id: order[second.in]!.id, costs: second.costs },
+      worth: rest.length > 0 ? changed(undefined, c) - best.cost : Infinity,
+      need: most === undefined ? undefined : needs[most]!.name,
+      distanceM: most === undefined ? undefined : needs[most]!.distanceM,
+      shot: most === undefined ? undefined : shots[most]![c],
+      needsMet: new Set(mine.map((i) => needs[i]!.name)).size,
+    };
   });
-  const leftOut = order.flatMap(({ id }, c): LeftOut[] => {
-    const way = inside.has(c) ? undefined : cheapest((one) => one.in === c);
-    return way ? [{ id, costs: way.costs, outId: way.out === undefined ? undefined : order[way.out]!.id }] : [];
-  }).sort((a, b) => a.costs - b.costs);
+  const leftOut = order
+    .flatMap(({ id }, c): LeftOut[] => {
+      const way = inside.has(c) ? undefined : cheapest((one) => one.in === c);
+      return way
+        ? [{ id, costs: way.costs, outId: way.out === undefined ? undefined : order[way.out]!.id }]
+        : [];
+    })
+    .sort((a, b) => a.costs - b.costs);
   return {
-    best: bagOf(best.chosen), runnersUp: nextBest(model, best, runnersUp, options).map(({ chosen }) => bagOf(chosen)), reasons, leftOut,
-    proof: { proved: best.proved, bound: best.bound, nodes: best.nodes, sets: setsOf(order.length, model.limit) },
+    best: bagOf(best.chosen),
+    runnersUp: nextBest(model, best, runnersUp, options).map(({ chosen }) => bagOf(chosen)),
+    reasons,
+    leftOut,
+    proof: {
+      proved: best.proved,
+      bound: best.bound,
+      nodes: best.nodes,
+      sets: setsOf(order.length, model.limit),
+    },
   };
 }
 
@@ -218,7 +361,12 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
  * The choices after the best, cheapest first. What is left after a choice is cut into parts that hold every other choice once, and the
  * cheapest of each part is found: E. L. Lawler, Management Science 18 (1972) 401-405.
  */
-export function nextBest(model: ChoosingModel, first: Choice, count: number, options: { stop?: () => boolean } = {}): Choice[] {
+export function nextBest(
+  model: ChoosingModel,
+  first: Choice,
+  count: number,
+  options: { stop?: () => boolean } = {},
+): Choice[] {
   const found: Choice[] = [];
   const parts: { settled: Int8Array; choice: Choice }[] = [];
   const cut = (settled: Int8Array, { chosen }: Choice): void => {
@@ -233,7 +381,10 @@ export function nextBest(model: ChoosingModel, first: Choice, count: number, opt
       sofar[c] = inside.has(c) ? 1 : -1;
     }
   };
-  let last: { settled: Int8Array; choice: Choice } = { settled: new Int8Array(model.clubs.length), choice: first };
+  let last: { settled: Int8Array; choice: Choice } = {
+    settled: new Int8Array(model.clubs.length),
+    choice: first,
+  };
   while (found.length < count) {
     cut(last.settled, last.choice);
     if (parts.length === 0) break;
@@ -246,7 +397,11 @@ export function nextBest(model: ChoosingModel, first: Choice, count: number, opt
 
 /** How many sets of at least one and at most `limit` of n clubs there are. */
 function setsOf(n: number, limit: number): number {
-  let sets = 0, of = 1;
-  for (let k = 1; k <= Math.min(n, limit); k++) { of = (of * (n - k + 1)) / k; sets += of; }
+  let sets = 0,
+    of = 1;
+  for (let k = 1; k <= Math.min(n, limit); k++) {
+    of = (of * (n - k + 1)) / k;
+    sets += of;
+  }
   return Math.round(sets);
 }

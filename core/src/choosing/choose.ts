@@ -41,7 +41,10 @@ const PATIENCE = 7;
  * @returns undefined when nothing keeps the rules, or nothing is below `below`
  * @throws RefusedInput for a model that does not fit together, or two rules that contradict each other, by their names
  */
-export function choose(model: ChoosingModel, { stop, below = Infinity, settled: given }: ChooseOptions = {}): Choice | undefined {
+export function choose(
+  model: ChoosingModel,
+  { stop, below = Infinity, settled: given }: ChooseOptions = {},
+): Choice | undefined {
   requireModel(model);
   const clash = contradiction(model);
   if (clash) throw new RefusedInput('rules', `contradict each other: "${clash[0]}" and "${clash[1]}"`);
@@ -60,7 +63,10 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
   const consider = (chosen: readonly number[]): void => {
     if (chosen.length === 0 || rulesBroken(model, chosen).length > 0) return;
     const { total } = costOf(model, chosen);
-    if (total < best - SAME) { best = total; incumbent = [...chosen]; }
+    if (total < best - SAME) {
+      best = total;
+      incumbent = [...chosen];
+    }
   };
 
   /** One bound: each club's profit at these prices, and the cheapest path. */
@@ -71,14 +77,23 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
       const price = prices[i]!;
       sum += price;
       // Only clubs that cost less than the price matter, and they stand first.
-      for (let k = i * n; k < (i + 1) * n; k++) { const less = costs[k]! - price; if (less >= 0) break; own[clubs[k]!]! += less; }
+      for (let k = i * n; k < (i + 1) * n; k++) {
+        const less = costs[k]! - price;
+        if (less >= 0) break;
+        own[clubs[k]!]! += less;
+      }
     }
     const { cost, count } = path.cheapest(own, settled);
     return { value: sum + cost, count };
   };
 
   /** Prices improved for one set of choices; true when nothing in it can be cheaper than the best known. */
-  const improve = (prices: Float64Array, settled: Settled, rounds: number, seen: Float64Array): { value: number; hopeless: boolean } => {
+  const improve = (
+    prices: Float64Array,
+    settled: Settled,
+    rounds: number,
+    seen: Float64Array,
+  ): { value: number; hopeless: boolean } => {
     let value = -Infinity;
     let step = FIRST_STEP;
     let idle = 0;
@@ -89,7 +104,14 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
       const chosen = Array.from(path.chosen.subarray(0, count));
       for (const c of chosen) seen[c]! += 1;
       consider(chosen);
-      if (now > value + SAME) { value = now; kept.set(prices); idle = 0; } else if (++idle >= PATIENCE) { idle = 0; step /= 2; }
+      if (now > value + SAME) {
+        value = now;
+        kept.set(prices);
+        idle = 0;
+      } else if (++idle >= PATIENCE) {
+        idle = 0;
+        step /= 2;
+      }
       if (value >= best - SAME) return { value, hopeless: true };
       let off = 0;
       isChosen.fill(0);
@@ -114,12 +136,21 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
     for (let again = true; again;) {
       again = false;
       for (const { members, least, most } of model.rules) {
-        let inside = 0, open = 0;
-        for (const c of members) { if (settled[c] === 1) inside += 1; else if (settled[c] === 0) open += 1; }
+        let inside = 0,
+          open = 0;
+        for (const c of members) {
+          if (settled[c] === 1) inside += 1;
+          else if (settled[c] === 0) open += 1;
+        }
         if (inside > most || inside + open < least) return false;
         if (open === 0) continue;
-        if (inside === most) { for (const c of members) if (settled[c] === 0) settled[c] = -1; again = true; }
-        else if (inside + open === least) { for (const c of members) if (settled[c] === 0) settled[c] = 1; again = true; }
+        if (inside === most) {
+          for (const c of members) if (settled[c] === 0) settled[c] = -1;
+          again = true;
+        } else if (inside + open === least) {
+          for (const c of members) if (settled[c] === 0) settled[c] = 1;
+          again = true;
+        }
       }
       let inside = 0;
       for (let c = 0; c < n; c++) if (settled[c] === 1) inside += 1;
@@ -136,7 +167,12 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
       const inside = new Set(base);
       const changed = oneChange(model, base);
       const tryChange = (into: number | undefined, out: number | undefined) => {
-        if (changed(into, out) < best) consider([...base.filter((one) => one !== out), ...(into === undefined ? [] : [into])].sort((a, b) => a - b));
+        if (changed(into, out) < best)
+          consider(
+            [...base.filter((one) => one !== out), ...(into === undefined ? [] : [into])].sort(
+              (a, b) => a - b,
+            ),
+          );
       };
       for (let c = 0; c < n; c++) {
         if (given?.[c] === -1) continue;
@@ -149,7 +185,12 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
     }
   };
 
-  interface Open { settled: Settled; prices: Float64Array; value: number; branch: number }
+  interface Open {
+    settled: Settled;
+    prices: Float64Array;
+    value: number;
+    branch: number;
+  }
   const open: Open[] = [];
 
   /** Bounds a set of choices, settles what the bound settles, and leaves what is open for later. */
@@ -167,7 +208,10 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
         settled[c] = way;
         const tried = bound(prices, settled).value;
         settled[c] = 0;
-        if (tried >= best - SAME) { settled[c] = -way as 1 | -1; break; }
+        if (tried >= best - SAME) {
+          settled[c] = -way as 1 | -1;
+          break;
+        }
       }
     }
     if (!follow(settled)) return;
@@ -175,13 +219,22 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
     if (now >= best - SAME) return;
     consider(Array.from(path.chosen.subarray(0, count)));
     const relaxed = new Set(path.chosen.subarray(0, count));
-    let branch = -1, nearest = Infinity;
+    let branch = -1,
+      nearest = Infinity;
     const most = Math.max(1, ...seen);
-    const troubled = new Set(rulesBroken(model, [...relaxed].sort((a, b) => a - b)).flatMap(({ members }) => members));
+    const troubled = new Set(
+      rulesBroken(
+        model,
+        [...relaxed].sort((a, b) => a - b),
+      ).flatMap(({ members }) => members),
+    );
     for (let c = 0; c < n; c++) {
       if (settled[c] !== 0) continue;
       const undecided = Math.abs(seen[c]! / most - 0.5) - (troubled.has(c) ? 1 : 0);
-      if (undecided < nearest) { nearest = undecided; branch = c; }
+      if (undecided < nearest) {
+        nearest = undecided;
+        branch = c;
+      }
     }
     if (branch === -1) {
       const last: number[] = [];
@@ -195,7 +248,10 @@ export function choose(model: ChoosingModel, { stop, below = Infinity, settled: 
   const start = given ? Int8Array.from(given) : new Int8Array(n);
   look(start, firstPrices(costs, m, n), ROOT_ROUNDS);
   while (open.length > 0) {
-    if (stop?.()) { stopped = true; break; }
+    if (stop?.()) {
+      stopped = true;
+      break;
+    }
     // The most promising first, so that what is left is never far from the best.
     let at = 0;
     for (let i = 1; i < open.length; i++) if (open[i]!.value < open[at]!.value) at = i;
@@ -218,7 +274,10 @@ function cheapestFirst(needs: ChoosingModel['needs'], n: number): { costs: Float
   const clubs = new Int16Array(needs.length * n);
   needs.forEach((row, i) => {
     const order = Array.from(row.keys()).sort((a, b) => row[a]! - row[b]!);
-    order.forEach((c, k) => { costs[i * n + k] = row[c]!; clubs[i * n + k] = c; });
+    order.forEach((c, k) => {
+      costs[i * n + k] = row[c]!;
+      clubs[i * n + k] = c;
+    });
   });
   return { costs, clubs };
 }

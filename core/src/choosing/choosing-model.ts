@@ -34,22 +34,44 @@ export interface ChoosingModel {
 export const CHOOSING_BOUNDS = { clubs: [1, 60], needs: [0, 3000], limit: [1, 60] } as const;
 
 /** @throws RefusedInput naming what does not fit together */
-export function requireModel({ clubs, ladderClubs, needs, steps, begins, ends, limit, rules }: ChoosingModel): void {
+export function requireModel({
+  clubs,
+  ladderClubs,
+  needs,
+  steps,
+  begins,
+  ends,
+  limit,
+  rules,
+}: ChoosingModel): void {
   const finite = (values: readonly number[]) => values.every(Number.isFinite);
-  if (clubs.length < 1 || clubs.length > CHOOSING_BOUNDS.clubs[1]) throw new RefusedInput('clubs', `must be 1 to ${CHOOSING_BOUNDS.clubs[1]}, not ${clubs.length}`);
-  if (needs.length > CHOOSING_BOUNDS.needs[1]) throw new RefusedInput('needs', `must be at most ${CHOOSING_BOUNDS.needs[1]}, not ${needs.length}`);
-  if (!Number.isInteger(limit) || limit < 1) throw new RefusedInput('limit', `must be a whole number of at least 1, not ${limit}`);
-  if (!(ladderClubs >= 0 && ladderClubs <= clubs.length)) throw new RefusedInput('ladderClubs', 'must be some of the clubs');
-  if (needs.some((need) => need.length !== clubs.length || !finite(need))) throw new RefusedInput('needs', 'must hold a number for each club');
-  if (steps.length !== ladderClubs || steps.some((row) => row.length !== ladderClubs || !finite(row))) throw new RefusedInput('steps', 'must hold a number for each pair of the ladder');
-  if (begins.length !== ladderClubs || ends.length !== ladderClubs || !finite(begins) || !finite(ends)) throw new RefusedInput('begins', 'and ends must hold a number for each club of the ladder');
+  if (clubs.length < 1 || clubs.length > CHOOSING_BOUNDS.clubs[1])
+    throw new RefusedInput('clubs', `must be 1 to ${CHOOSING_BOUNDS.clubs[1]}, not ${clubs.length}`);
+  if (needs.length > CHOOSING_BOUNDS.needs[1])
+    throw new RefusedInput('needs', `must be at most ${CHOOSING_BOUNDS.needs[1]}, not ${needs.length}`);
+  if (!Number.isInteger(limit) || limit < 1)
+    throw new RefusedInput('limit', `must be a whole number of at least 1, not ${limit}`);
+  if (!(ladderClubs >= 0 && ladderClubs <= clubs.length))
+    throw new RefusedInput('ladderClubs', 'must be some of the clubs');
+  if (needs.some((need) => need.length !== clubs.length || !finite(need)))
+    throw new RefusedInput('needs', 'must hold a number for each club');
+  if (steps.length !== ladderClubs || steps.some((row) => row.length !== ladderClubs || !finite(row)))
+    throw new RefusedInput('steps', 'must hold a number for each pair of the ladder');
+  if (begins.length !== ladderClubs || ends.length !== ladderClubs || !finite(begins) || !finite(ends))
+    throw new RefusedInput('begins', 'and ends must hold a number for each club of the ladder');
   if (!finite(clubs.map(({ price }) => price))) throw new RefusedInput('price', 'must be a number');
-  if (rules.some(({ members }) => members.some((member) => !(member >= 0 && member < clubs.length)))) throw new RefusedInput('rules', 'name a club that is not there');
+  if (rules.some(({ members }) => members.some((member) => !(member >= 0 && member < clubs.length))))
+    throw new RefusedInput('rules', 'name a club that is not there');
 }
 
 /** What a choice costs. @param chosen places in `clubs`, rising; at least one */
-export function costOf({ clubs, ladderClubs, needs, steps, begins, ends }: ChoosingModel, chosen: readonly number[]): { total: number; needs: number; steps: number; price: number } {
-  let forNeeds = 0, forSteps = 0, price = 0;
+export function costOf(
+  { clubs, ladderClubs, needs, steps, begins, ends }: ChoosingModel,
+  chosen: readonly number[],
+): { total: number; needs: number; steps: number; price: number } {
+  let forNeeds = 0,
+    forSteps = 0,
+    price = 0;
   for (const need of needs) {
     let best = Infinity;
     for (const club of chosen) if (need[club]! < best) best = need[club]!;
@@ -67,15 +89,32 @@ export function costOf({ clubs, ladderClubs, needs, steps, begins, ends }: Choos
 }
 
 /** The rules a choice breaks. */
-export function rulesBroken({ rules, limit }: Pick<ChoosingModel, 'rules' | 'limit'>, chosen: readonly number[]): ChoosingRule[] {
+export function rulesBroken(
+  { rules, limit }: Pick<ChoosingModel, 'rules' | 'limit'>,
+  chosen: readonly number[],
+): ChoosingRule[] {
   const inside = new Set(chosen);
-  const broken = rules.filter(({ members, least, most }) => { const count = members.filter((member) => inside.has(member)).length; return count < least || count > most; });
-  return chosen.length > limit ? [...broken, { name: `at most ${limit} clubs`, members: [], least: 0, most: limit }] : broken;
+  const broken = rules.filter(({ members, least, most }) => {
+    const count = members.filter((member) => inside.has(member)).length;
+    return count < least || count > most;
+  });
+  return chosen.length > limit
+    ? [...broken, { name: `at most ${limit} clubs`, members: [], least: 0, most: limit }]
+    : broken;
 }
 
 /** Two rules (or a rule and the limit) that no choice can keep together, the first found; undefined when every pair can be kept. */
-export function contradiction({ clubs, limit, rules }: Pick<ChoosingModel, 'clubs' | 'limit' | 'rules'>): readonly [string, string] | undefined {
-  const whole: ChoosingRule = { name: `at most ${limit} clubs`, members: clubs.map((_club, i) => i), least: 1, most: limit };
+export function contradiction({
+  clubs,
+  limit,
+  rules,
+}: Pick<ChoosingModel, 'clubs' | 'limit' | 'rules'>): readonly [string, string] | undefined {
+  const whole: ChoosingRule = {
+    name: `at most ${limit} clubs`,
+    members: clubs.map((_club, i) => i),
+    least: 1,
+    most: limit,
+  };
   const all = [whole, ...rules];
   for (const [i, a] of all.entries()) {
     for (const b of all.slice(i + 1)) if (!canBothHold(a, b, limit, clubs.length)) return [a.name, b.name];
@@ -93,7 +132,13 @@ function canBothHold(a: ChoosingRule, b: ChoosingRule, limit: number, clubs: num
       if (both + first < a.least || both + first > a.most) continue;
       for (let second = 0; second <= onlyB; second++) {
         const count = both + first + second;
-        if (both + second >= b.least && both + second <= b.most && count <= limit && (count > 0 || clubs > shared + onlyA + onlyB)) return true;
+        if (
+          both + second >= b.least &&
+          both + second <= b.most &&
+          count <= limit &&
+          (count > 0 || clubs > shared + onlyA + onlyB)
+        )
+          return true;
       }
     }
   }

@@ -7,18 +7,32 @@ function strokesWords(strokes: number): string {
 }
 
 /** Why a club is in the bag, with its numbers. @param unit tells the distance of what asks for it most; a name may say it already */
-export function reasonSentence({ worth, need, distanceM, shot, needsMet, runnerUp }: ClubReason, name: string, nameOf: (id: string) => string, unit?: DistanceUnit): string {
-  const second = runnerUp ? ` ${runnerUp.costs < 0.005 ? `The ${nameOf(runnerUp.id)} in its place would make no difference.` : `The ${nameOf(runnerUp.id)} in its place costs ${strokesWords(runnerUp.costs)}.`}` : '';
+export function reasonSentence(
+  { worth, need, distanceM, shot, needsMet, runnerUp }: ClubReason,
+  name: string,
+  nameOf: (id: string) => string,
+  unit?: DistanceUnit,
+): string {
+  const second = runnerUp
+    ? ` ${runnerUp.costs < 0.005 ? `The ${nameOf(runnerUp.id)} in its place would make no difference.` : `The ${nameOf(runnerUp.id)} in its place costs ${strokesWords(runnerUp.costs)}.`}`
+    : '';
   if (need === undefined) {
     return `${worth > 0.005 ? `${name}: no need asks for it first; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule asks for it, or for less than a hundredth of a stroke.`}${second}`;
   }
   const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shot} shot`;
-  const without = worth === Infinity ? '' : ` Without it the round costs ${strokesWords(Math.max(0, worth))} more.`;
+  const without =
+    worth === Infinity ? '' : ` Without it the round costs ${strokesWords(Math.max(0, worth))} more.`;
   return `${name}: best for ${needsMet} of the needs, most of all ${need}${unit && distanceM !== undefined ? ` (${distanceNumber(distanceM, unit)} ${unit})` : ''}${swing}.${without}${second}`;
 }
 
 /** What it would cost to have a left-out club in. */
-export function leftOutSentence({ costs, outId }: LeftOut, name: string, nameOf: (id: string) => string): string {
+export function leftOutSentence(
+  { costs, outId }: LeftOut,
+  name: string,
+  nameOf: (id: string) => string,
+): string {
   const way = outId === undefined ? `${name} beside the rest` : `${name} for the ${nameOf(outId)}`;
-  return costs < 0.005 ? `${way} would make no difference.` : `${way} would cost ${strokesWords(costs)} a round.`;
+  return costs < 0.005
+    ? `${way} would make no difference.`
+    : `${way} would cost ${strokesWords(costs)} a round.`;
 }

@@ -6,7 +6,14 @@ import { normalFrom, randomFrom } from '../statistics/random.js';
 const STATED_SHARE = 0.03;
 
 /** How firmly a choice stands: of so many redraws of the carries within what is known of them, how often the same bag, and each club, came out best. */
-export interface HowSure { redraws: number; same: number; share: Readonly<Record<string, number>>; modelled: number; stated: number; measured: number }
+export interface HowSure {
+  redraws: number;
+  same: number;
+  share: Readonly<Record<string, number>>;
+  modelled: number;
+  stated: number;
+  measured: number;
+}
 
 /**
  * Chooses again with carries drawn from what is known of each: a measured mean by its standard error, a stated or modelled one by its own.
@@ -14,12 +21,20 @@ export interface HowSure { redraws: number; same: number; share: Readonly<Record
  * @param chooseFrom the best bag of such clubs, ids; undefined when there is none
  * @param keepOn asked between redraws; false ends with what there is
  */
-export async function howSure(clubs: readonly LadderClub[], best: readonly string[], chooseFrom: (clubs: readonly LadderClub[]) => readonly string[] | undefined, redraws = 20, keepOn: () => boolean | Promise<boolean> = () => true, seed = 7): Promise<HowSure> {
+export async function howSure(
+  clubs: readonly LadderClub[],
+  best: readonly string[],
+  chooseFrom: (clubs: readonly LadderClub[]) => readonly string[] | undefined,
+  redraws = 20,
+  keepOn: () => boolean | Promise<boolean> = () => true,
+  seed = 7,
+): Promise<HowSure> {
   const normal = normalFrom(randomFrom(seed));
   const counts = new Map<string, number>();
   const whole = [...best].sort().join();
-  let same = 0, done = 0;
-  while (done < redraws && await keepOn()) {
+  let same = 0,
+    done = 0;
+  while (done < redraws && (await keepOn())) {
     const drawn = clubs.map((club) => moved(club, normal()));
     const ids = chooseFrom(drawn) ?? [];
     done += 1;
@@ -28,19 +43,50 @@ export async function howSure(clubs: readonly LadderClub[], best: readonly strin
   }
   const inBest = clubs.filter(({ id, shots }) => best.includes(id) && shots.full);
   const from = (source: Shot['source']) => inBest.filter(({ shots }) => shots.full!.source === source).length;
-  return { redraws: done, same, share: Object.fromEntries(clubs.map(({ id }) => [id, done > 0 ? (counts.get(id) ?? 0) / done : 0])), modelled: from('modelled'), stated: from('stated'), measured: from('measured') };
+  return {
+    redraws: done,
+    same,
+    share: Object.fromEntries(clubs.map(({ id }) => [id, done > 0 ? (counts.get(id) ?? 0) / done : 0])),
+    modelled: from('modelled'),
+    stated: from('stated'),
+    measured: from('measured'),
+  };
 }
 
 function moved(club: LadderClub, z: number): LadderClub {
   const { full } = club.shots;
   if (!full) return club;
   const byM = z * (carryStandardErrorM(full) ?? full.carryM * STATED_SHARE);
-  return { ...club, shots: Object.fromEntries(Object.entries(club.shots).map(([kind, shot]) => [kind, { ...shot, carryM: Math.max(1, shot.carryM + byM), ...(shot.totalM !== undefined && { totalM: shot.totalM + byM }) }])) };
+  return {
+    ...club,
+    shots: Object.fromEntries(
+      Object.entries(club.shots).map(([kind, shot]) => [
+        kind,
+        {
+          ...shot,
+          carryM: Math.max(1, shot.carryM + byM),
+          ...(shot.totalM !== undefined && { totalM: shot.totalM + byM }),
+        },
+      ]),
+    ),
+  };
 }
 
 /** "Carries: 3 measured, 10 modelled. Redrawn 20 times within what is known, the same bag came out 4 times." */
 export function howSureSentence({ redraws, same, modelled, stated, measured }: HowSure): string {
-  const parts = [[measured, 'measured'], [stated, 'stated'], [modelled, 'modelled']].filter(([count]) => (count as number) > 0).map(([count, word]) => `${count as number} ${word as string}`).join(', ');
-  const firm = same >= redraws * 0.8 ? 'It stands firmly.' : same >= redraws * 0.4 ? 'Its edge over the next best is within what is known of the carries.' : 'It is unsure: measure before trusting it.';
+  const parts = [
+    [measured, 'measured'],
+    [stated, 'stated'],
+    [modelled, 'modelled'],
+  ]
+    .filter(([count]) => (count as number) > 0)
+    .map(([count, word]) => `${count as number} ${word as string}`)
+    .join(', ');
+  const firm =
+    same >= redraws * 0.8
+      ? 'It stands firmly.'
+      : same >= redraws * 0.4
+        ? 'Its edge over the next best is within what is known of the carries.'
+        : 'It is unsure: measure before trusting it.';
   return `Carries of the bag: ${parts || 'none'}. Redrawn ${redraws} times within what is known of them, the same bag came out ${same} ${same === 1 ? 'time' : 'times'}. ${firm}`;
 }

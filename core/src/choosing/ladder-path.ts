@@ -25,22 +25,34 @@ export function ladderPath({ clubs, ladderClubs, steps, begins, ends, limit }: C
    * @returns its cost and how many clubs there are, the first so many of `chosen`; the cost is Infinity where nothing fits
    */
   function cheapest(own: Float64Array, settled: Settled): { cost: number; count: number } {
-    let firstIn = n, lastIn = -1, laddersIn = 0;
-    for (let c = 0; c < n; c++) if (settled[c] === 1) { if (firstIn === n) firstIn = c; lastIn = c; laddersIn += 1; }
+    let firstIn = n,
+      lastIn = -1,
+      laddersIn = 0;
+    for (let c = 0; c < n; c++)
+      if (settled[c] === 1) {
+        if (firstIn === n) firstIn = c;
+        lastIn = c;
+        laddersIn += 1;
+      }
     endCost.fill(Infinity);
     endCost[0] = laddersIn === 0 ? 0 : Infinity;
     cost.fill(Infinity);
     for (let c = 0; c < n; c++) if (settled[c] !== -1 && c <= firstIn) cost[width + c] = begins[c]! + own[c]!;
     for (let j = 1; j <= limit; j++) {
-      const row = j * width, above = row - width;
+      const row = j * width,
+        above = row - width;
       if (j > 1) {
         for (let c = j - 1; c < n; c++) {
           if (settled[c] === -1) continue;
-          let best = Infinity, came = -1;
+          let best = Infinity,
+            came = -1;
           // Back to the last club that must be on the path, and no farther.
           for (let p = c - 1; p >= j - 2; p--) {
             const through = cost[above + p]! + stepOf[p * n + c]!;
-            if (through < best) { best = through; came = p; }
+            if (through < best) {
+              best = through;
+              came = p;
+            }
             if (settled[p] === 1) break;
           }
           cost[row + c] = best + own[c]!;
@@ -49,26 +61,36 @@ export function ladderPath({ clubs, ladderClubs, steps, begins, ends, limit }: C
       }
       for (let c = Math.max(lastIn, 0); c < n; c++) {
         const ended = cost[row + c]! + ends[c]!;
-        if (ended < endCost[j]!) { endCost[j] = ended; endClub[j] = c; }
+        if (ended < endCost[j]!) {
+          endCost[j] = ended;
+          endClub[j] = c;
+        }
       }
     }
     // Clubs on no ladder: those that must be in, then the cheapest while they lower the cost.
     const must = others.filter((c) => settled[c] === 1);
     const may = others.filter((c) => settled[c] === 0).sort((a, b) => own[a]! - own[b]!);
     let besideCost = must.reduce((sum, c) => sum + own[c]!, 0);
-    let best = Infinity, bestLadder = -1, bestBeside = -1;
+    let best = Infinity,
+      bestLadder = -1,
+      bestBeside = -1;
     for (let beside = 0; beside <= may.length; beside++) {
       if (beside > 0) besideCost += own[may[beside - 1]!]!;
       const room = limit - must.length - beside;
       if (room < 0) break;
       for (let j = 0; j <= room; j++) {
         const total = endCost[j]! + besideCost;
-        if (total < best && j + must.length + beside > 0) { best = total; bestLadder = j; bestBeside = beside; }
+        if (total < best && j + must.length + beside > 0) {
+          best = total;
+          bestLadder = j;
+          bestBeside = beside;
+        }
       }
     }
     if (best === Infinity) return { cost: Infinity, count: 0 };
     let count = 0;
-    for (let j = bestLadder, c = j > 0 ? endClub[j]! : -1; j > 0; c = from[j * width + c]!, j--) chosen[bestLadder - 1 - count++] = c;
+    for (let j = bestLadder, c = j > 0 ? endClub[j]! : -1; j > 0; c = from[j * width + c]!, j--)
+      chosen[bestLadder - 1 - count++] = c;
     for (const c of [...must, ...may.slice(0, bestBeside)].sort((a, b) => a - b)) chosen[count++] = c;
     return { cost: best, count };
   }

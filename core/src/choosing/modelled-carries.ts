@@ -13,26 +13,51 @@ const TWIN_DEG = 1.5;
  * known stays as it is; a club without a loft and a carry stays without. A partial or hard shot is the player's, not the head's: a club that shows
  * none of its own is given those of another of its kind and loft, in proportion to their full shots, marked as modelled.
  */
-export function withModelledCarries(clubs: readonly LadderClub[], conditions: Conditions = BASELINE): LadderClub[] {
+export function withModelledCarries(
+  clubs: readonly LadderClub[],
+  conditions: Conditions = BASELINE,
+): LadderClub[] {
   /** Heads of one kind within a degree and a half are swung alike. Ours. */
   const withTwinsShots = (club: LadderClub): LadderClub => {
     const { full } = club.shots;
     if (!full || club.loftDeg === undefined || Object.keys(club.shots).length > 1) return club;
-    const twin = clubs.find((one) => one !== club && one.kind === club.kind && one.shots.full && Object.keys(one.shots).length > 1 && Math.abs((one.loftDeg ?? Infinity) - club.loftDeg!) <= TWIN_DEG);
+    const twin = clubs.find(
+      (one) =>
+        one !== club &&
+        one.kind === club.kind &&
+        one.shots.full &&
+        Object.keys(one.shots).length > 1 &&
+        Math.abs((one.loftDeg ?? Infinity) - club.loftDeg!) <= TWIN_DEG,
+    );
     if (!twin) return club;
     const share = full.carryM / twin.shots.full!.carryM;
-    const lent = Object.entries(twin.shots).filter(([kind]) => kind !== 'full').map(([kind, { carryM, totalM, spreadM }]): [string, Shot] => [kind, {
-      carryM: carryM * share, source: 'modelled', ...(totalM !== undefined && { totalM: totalM * share }), ...(spreadM !== undefined && { spreadM: spreadM * share }),
-    }]);
-    return { ...club, shots: { full, ...Object.fromEntries(lent) as Partial<Record<ShotKind, Shot>> } };
+    const lent = Object.entries(twin.shots)
+      .filter(([kind]) => kind !== 'full')
+      .map(([kind, { carryM, totalM, spreadM }]): [string, Shot] => [
+        kind,
+        {
+          carryM: carryM * share,
+          source: 'modelled',
+          ...(totalM !== undefined && { totalM: totalM * share }),
+          ...(spreadM !== undefined && { spreadM: spreadM * share }),
+        },
+      ]);
+    return { ...club, shots: { full, ...(Object.fromEntries(lent) as Partial<Record<ShotKind, Shot>>) } };
   };
   const known = clubs.flatMap(({ kind, shots }) => (isFullSwing(kind) && shots.full ? [shots.full] : []));
-  const runs = known.filter(({ totalM }) => totalM !== undefined).map(({ carryM, totalM }) => ({ carryM, runM: totalM! - carryM }));
-  const nearestTo = <T extends { carryM: number }>(list: readonly T[], carryM: number): T | undefined => [...list].sort((a, b) => Math.abs(a.carryM - carryM) - Math.abs(b.carryM - carryM))[0];
+  const runs = known
+    .filter(({ totalM }) => totalM !== undefined)
+    .map(({ carryM, totalM }) => ({ carryM, runM: totalM! - carryM }));
+  const nearestTo = <T extends { carryM: number }>(list: readonly T[], carryM: number): T | undefined =>
+    [...list].sort((a, b) => Math.abs(a.carryM - carryM) - Math.abs(b.carryM - carryM))[0];
   let curve: CarryCurve | undefined;
   const curveOf = () => (curve ??= carryCurve(clubs, conditions));
   return clubs.map(withTwinsShots).map((club) => {
-    const { kind, loftDeg, shots: { full } } = club;
+    const {
+      kind,
+      loftDeg,
+      shots: { full },
+    } = club;
     if (!isFullSwing(kind) || (full && full.totalM !== undefined && full.apexM !== undefined)) return club;
     if (!full && loftDeg === undefined) return club;
     try {
@@ -41,7 +66,10 @@ export function withModelledCarries(clubs: readonly LadderClub[], conditions: Co
       const nearest = nearestTo(runs, carryM);
       const filled: Shot = {
         ...(full ?? { carryM, plusMinusM: foretold!.carryM.plusMinus, source: 'modelled' as const }),
-        ...(foretold && { apexM: full?.apexM ?? foretold.apexM.value, landDeg: full?.landDeg ?? foretold.landDeg.value }),
+        ...(foretold && {
+          apexM: full?.apexM ?? foretold.apexM.value,
+          landDeg: full?.landDeg ?? foretold.landDeg.value,
+        }),
         ...(nearest && { totalM: full?.totalM ?? carryM + nearest.runM }),
       };
       return { ...club, shots: { ...club.shots, full: filled } };

@@ -42,14 +42,54 @@ export const TOUCH_M = 35;
 
 export const MOST_HIT_FROM = 12;
 
-export const NEED_BOUNDS: Bounds<'distanceM' | 'weight' | 'halfM' | 'leftM' | 'hitFromM' | 'hole' | 'windMps' | 'windFromDeg' | 'riseM' | 'missStrokes' | 'playsLikeM'> = {
-  distanceM: [1, 600], weight: [0, 1000], halfM: [3, 60], leftM: [1, 700], hitFromM: [1, 1300], hole: [1, 18], windMps: [0, 30], windFromDeg: [0, 360], riseM: [-80, 80], missStrokes: [-1, 2], playsLikeM: [1, 500],
+export const NEED_BOUNDS: Bounds<
+  | 'distanceM'
+  | 'weight'
+  | 'halfM'
+  | 'leftM'
+  | 'hitFromM'
+  | 'hole'
+  | 'windMps'
+  | 'windFromDeg'
+  | 'riseM'
+  | 'missStrokes'
+  | 'playsLikeM'
+> = {
+  distanceM: [1, 600],
+  weight: [0, 1000],
+  halfM: [3, 60],
+  leftM: [1, 700],
+  hitFromM: [1, 1300],
+  hole: [1, 18],
+  windMps: [0, 30],
+  windFromDeg: [0, 360],
+  riseM: [-80, 80],
+  missStrokes: [-1, 2],
+  playsLikeM: [1, 500],
 };
 
 /** @throws RefusedInput naming the field */
-export function requireNeed({ distanceM, weight, halfM, leftM, hole, windMps, windFromDeg, riseM, missStrokes, playsLikeM, hitFromM = [], lie }: Need): void {
-  requireWithin<keyof typeof NEED_BOUNDS>({ distanceM, weight, halfM, leftM, hole, windMps, windFromDeg, riseM, missStrokes, playsLikeM }, NEED_BOUNDS, ['halfM', 'leftM', 'hitFromM', 'hole', 'windMps', 'windFromDeg', 'riseM', 'missStrokes', 'playsLikeM']);
-  if (hitFromM.length > MOST_HIT_FROM) throw new RefusedInput('hitFromM', `must be at most ${MOST_HIT_FROM} places, not ${hitFromM.length}`);
+export function requireNeed({
+  distanceM,
+  weight,
+  halfM,
+  leftM,
+  hole,
+  windMps,
+  windFromDeg,
+  riseM,
+  missStrokes,
+  playsLikeM,
+  hitFromM = [],
+  lie,
+}: Need): void {
+  requireWithin<keyof typeof NEED_BOUNDS>(
+    { distanceM, weight, halfM, leftM, hole, windMps, windFromDeg, riseM, missStrokes, playsLikeM },
+    NEED_BOUNDS,
+    ['halfM', 'leftM', 'hitFromM', 'hole', 'windMps', 'windFromDeg', 'riseM', 'missStrokes', 'playsLikeM'],
+  );
+  if (hitFromM.length > MOST_HIT_FROM)
+    throw new RefusedInput('hitFromM', `must be at most ${MOST_HIT_FROM} places, not ${hitFromM.length}`);
   for (const from of hitFromM) requireWithin({ hitFromM: from }, { hitFromM: NEED_BOUNDS.hitFromM });
   if (!LIES[lie]) throw new RefusedInput('lie', `must be one of ${Object.keys(LIES).join(', ')}`);
 }

@@ -5,7 +5,10 @@ import { costOf, type ChoosingModel } from './choosing-model.js';
  * change is one look at each need, whatever the number of clubs. Rules are not asked.
  * @param chosen places in `clubs`, rising; at least one
  */
-export function oneChange(model: ChoosingModel, chosen: readonly number[]): (into: number | undefined, out: number | undefined) => number {
+export function oneChange(
+  model: ChoosingModel,
+  chosen: readonly number[],
+): (into: number | undefined, out: number | undefined) => number {
   const bare: ChoosingModel = { ...model, needs: [] };
   const m = model.needs.length;
   const first = new Float64Array(m).fill(Infinity);
@@ -14,12 +17,19 @@ export function oneChange(model: ChoosingModel, chosen: readonly number[]): (int
   model.needs.forEach((row, i) => {
     for (const c of chosen) {
       const cost = row[c]!;
-      if (cost < first[i]!) { second[i] = first[i]!; first[i] = cost; holder[i] = c; } else if (cost < second[i]!) second[i] = cost;
+      if (cost < first[i]!) {
+        second[i] = first[i]!;
+        first[i] = cost;
+        holder[i] = c;
+      } else if (cost < second[i]!) second[i] = cost;
     }
   });
   return (into, out) => {
     const next = chosen.filter((c) => c !== out);
-    if (into !== undefined) { next.push(into); next.sort((a, b) => a - b); }
+    if (into !== undefined) {
+      next.push(into);
+      next.sort((a, b) => a - b);
+    }
     let needs = 0;
     for (let i = 0; i < m; i++) {
       const kept = holder[i] === out ? second[i]! : first[i]!;

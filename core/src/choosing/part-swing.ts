@@ -20,7 +20,11 @@ function isSwungInPart(kind: ClubKind, loftDeg: number | undefined): boolean {
  * down for is not the better for it.
  * @param carryM wanted
  */
-export function partSwing({ kind, loftDeg, shots }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>, carryM: number, handicap: number): [ShotKind, PlayedShot] | undefined {
+export function partSwing(
+  { kind, loftDeg, shots }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots'>,
+  carryM: number,
+  handicap: number,
+): [ShotKind, PlayedShot] | undefined {
   const { full } = shots;
   if (!full || !isSwungInPart(kind, loftDeg)) return undefined;
   const share = carryM / full.carryM;
@@ -28,10 +32,18 @@ export function partSwing({ kind, loftDeg, shots }: Pick<PlayedClub, 'kind' | 'l
   const scaled = (value: number | undefined) => (value === undefined ? undefined : value * share);
   const { totalM, spreadM, sideSpreadM, gustAlongM, gustAcrossM, ...rest } = full;
   const gusts = { gustAlongM: scaled(gustAlongM), gustAcrossM: scaled(gustAcrossM) };
-  return [share <= HALF_SHARE ? 'half' : 'three-quarter', {
-    ...rest, carryM, source: 'modelled', spreadM: Math.max(carryM * usualSpreadShare(handicap), (spreadM ?? 0) * share), effortStrokes: EFFORT_STROKES * (2 - share),
-    ...(sideSpreadM !== undefined && { sideSpreadM: sideSpreadM * share }),
-    ...(totalM !== undefined && { totalM: carryM + totalM - full.carryM }),
-    ...(gusts.gustAlongM !== undefined && { gustAlongM: gusts.gustAlongM }), ...(gusts.gustAcrossM !== undefined && { gustAcrossM: gusts.gustAcrossM }),
-  }];
+  return [
+    share <= HALF_SHARE ? 'half' : 'three-quarter',
+    {
+      ...rest,
+      carryM,
+      source: 'modelled',
+      spreadM: Math.max(carryM * usualSpreadShare(handicap), (spreadM ?? 0) * share),
+      effortStrokes: EFFORT_STROKES * (2 - share),
+      ...(sideSpreadM !== undefined && { sideSpreadM: sideSpreadM * share }),
+      ...(totalM !== undefined && { totalM: carryM + totalM - full.carryM }),
+      ...(gusts.gustAlongM !== undefined && { gustAlongM: gusts.gustAlongM }),
+      ...(gusts.gustAcrossM !== undefined && { gustAcrossM: gusts.gustAcrossM }),
+    },
+  ];
 }

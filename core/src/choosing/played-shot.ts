@@ -30,7 +30,10 @@ const GUST_SHARE = 0.3;
 /** A cross wind turns a little as it gusts: this share of it comes across, one standard deviation. Ours. */
 const TURN_SHARE = 0.2;
 
-export interface Wind { windMps: number; windFromDeg: number }
+export interface Wind {
+  windMps: number;
+  windFromDeg: number;
+}
 export type PlayedIn = (club: LadderClub, wind: Wind) => PlayedClub;
 
 /**
@@ -40,7 +43,12 @@ export type PlayedIn = (club: LadderClub, wind: Wind) => PlayedClub;
  * @param still the day's air without its wind
  * @param handicap of the player, by which shots scatter where they are not measured (see `skillOf`)
  */
-export function playedIn(from: Setting, still: Conditions, ground: CourseGround, handicap = TOUR_HANDICAP): PlayedIn {
+export function playedIn(
+  from: Setting,
+  still: Conditions,
+  ground: CourseGround,
+  handicap = TOUR_HANDICAP,
+): PlayedIn {
   const swings = new Map<Shot, SwungShot | null>();
   const played = new WeakMap<LadderClub, Map<string, PlayedClub>>();
   const fairway = { area: 'fairway', firmness: ground.fairways, grass: ground.grass } as const;
@@ -51,7 +59,11 @@ export function playedIn(from: Setting, still: Conditions, ground: CourseGround,
     if (known !== undefined) return known;
     let swung: SwungShot | null = null;
     // A carry no swing makes stays as it was written.
-    try { swung = swingOf(club, shot, from); } catch { swung = null; }
+    try {
+      swung = swingOf(club, shot, from);
+    } catch {
+      swung = null;
+    }
     swings.set(shot, swung);
     return swung;
   };
@@ -61,7 +73,8 @@ export function playedIn(from: Setting, still: Conditions, ground: CourseGround,
     const conditions: Conditions = { ...still, windMps, windFromDeg, targetElevationM: 0 };
     const moved = moveShot(swung, { conditions, surface: fairway });
     const there = fly(moved.launch, airOf(conditions));
-    const gusty = windMps > 0 ? fly(moved.launch, airOf({ ...conditions, windMps: windMps * (1 + GUST_SHARE) })) : there;
+    const gusty =
+      windMps > 0 ? fly(moved.launch, airOf({ ...conditions, windMps: windMps * (1 + GUST_SHARE) })) : there;
     return {
       ...movedShot(shot, moved),
       greenRunM: run(there.landSpeedMps, there.landDeg, there.landSpinRpm, green).runM,
@@ -76,13 +89,22 @@ export function playedIn(from: Setting, still: Conditions, ground: CourseGround,
     played.set(club, winds);
     const known = winds.get(key);
     if (known) return known;
-    const there: PlayedClub = { ...club, handicap, shots: Object.fromEntries(Object.entries(club.shots).map(([kind, shot]) => [kind, shotIn(club, shot, wind)])) };
+    const there: PlayedClub = {
+      ...club,
+      handicap,
+      shots: Object.fromEntries(
+        Object.entries(club.shots).map(([kind, shot]) => [kind, shotIn(club, shot, wind)]),
+      ),
+    };
     winds.set(key, there);
     return there;
   };
 }
 
 /** What the whole wind moves the ball, one way or another: in proportion to what a gust does. */
-function wholeShift(gusty: { carryM: number; lateralM: number }, there: { carryM: number; lateralM: number }): number {
+function wholeShift(
+  gusty: { carryM: number; lateralM: number },
+  there: { carryM: number; lateralM: number },
+): number {
   return Math.hypot(gusty.carryM - there.carryM, gusty.lateralM - there.lateralM) / GUST_SHARE;
 }

@@ -17,14 +17,27 @@ const MOST_STROKES = 0.25;
 const STRANGER_STROKES = 0.3;
 
 /** The head weight greens of this speed ask for, grams. */
-export function wantedHeadG({ greenSpeedM }: Pick<CourseGround, 'greenSpeedM'>, school: Exclude<PutterSchool, 'gamer'>): number {
+export function wantedHeadG(
+  { greenSpeedM }: Pick<CourseGround, 'greenSpeedM'>,
+  school: Exclude<PutterSchool, 'gamer'>,
+): number {
   const fast = Math.min(1, Math.max(0, (greenSpeedM - SLOW_M) / (FAST_M - SLOW_M)));
-  return school === 'heavy on fast' ? LIGHT_G + fast * (HEAVY_G - LIGHT_G) : HEAVY_G - fast * (HEAVY_G - LIGHT_G);
+  return school === 'heavy on fast'
+    ? LIGHT_G + fast * (HEAVY_G - LIGHT_G)
+    : HEAVY_G - fast * (HEAVY_G - LIGHT_G);
 }
 
 /** What a putter costs on these greens, strokes a round; a head nobody has weighed costs nothing. */
-export function putterStrokes(putter: LadderClub, ground: CourseGround, school: PutterSchool, inGamer: boolean): number {
+export function putterStrokes(
+  putter: LadderClub,
+  ground: CourseGround,
+  school: PutterSchool,
+  inGamer: boolean,
+): number {
   if (school === 'gamer') return inGamer ? 0 : STRANGER_STROKES;
   if (putter.headWeightG === undefined) return 0;
-  return Math.min(MOST_STROKES, TWENTY_GRAMS_STROKES * ((putter.headWeightG - wantedHeadG(ground, school)) / 20) ** 2);
+  return Math.min(
+    MOST_STROKES,
+    TWENTY_GRAMS_STROKES * ((putter.headWeightG - wantedHeadG(ground, school)) / 20) ** 2,
+  );
 }

@@ -2,7 +2,11 @@ import { RefusedInput } from '../refused-input.js';
 import { travelSet, type Scenario, type TravelSet } from './travel-set.js';
 
 /** A size that was looked at: what its best known set loses against the whole locker, and what no set of that size can lose less than. */
-export interface TravelSize { size: number; /** Strokes a round. */ loses: number; losesAtLeast: number }
+export interface TravelSize {
+  size: number;
+  /** Strokes a round. */ loses: number;
+  losesAtLeast: number;
+}
 
 export interface SmallestTravelSet {
   set: TravelSet;
@@ -19,12 +23,20 @@ export interface SmallestTravelSet {
  * @param keepOn asked before each size; false ends with the refusal
  * @throws RefusedInput as `travelSet` does, for a loss below nought, and where it was told to end
  */
-export async function smallestTravelSet(scenarios: readonly Scenario[], loss: number, keepOn: (size: number) => boolean | Promise<boolean> = () => true): Promise<SmallestTravelSet> {
+export async function smallestTravelSet(
+  scenarios: readonly Scenario[],
+  loss: number,
+  keepOn: (size: number) => boolean | Promise<boolean> = () => true,
+): Promise<SmallestTravelSet> {
   if (!(loss >= 0)) throw new RefusedInput('loss', `must be nought or more, not ${loss}`);
   const clubs = scenarios[0]?.choosing.order.length ?? 0;
   const sizes: TravelSize[] = [];
   let unfound = false;
-  for (let size = Math.max(1, Math.min(clubs, ...scenarios.map(({ choosing: { model } }) => model.limit))); ; size++) {
+  for (
+    let size = Math.max(1, Math.min(clubs, ...scenarios.map(({ choosing: { model } }) => model.limit)));
+    ;
+    size++
+  ) {
     if (!(await keepOn(size))) throw new RefusedInput('search', 'was ended before a set was found');
     const set = sizeThatHolds(scenarios, size);
     // That no set of a size was found is no proof that there is none.
@@ -33,7 +45,8 @@ export async function smallestTravelSet(scenarios: readonly Scenario[], loss: nu
       const [loses, losesAtLeast] = [set.strokes - set.wholeLocker, Math.max(0, set.bound - set.wholeLocker)];
       const before = sizes.at(-1);
       sizes.push({ size, loses, losesAtLeast });
-      if (loses <= loss + 1e-9 || size >= clubs) return { set, smallest: before ? before.losesAtLeast > loss + 1e-9 : !unfound, sizes };
+      if (loses <= loss + 1e-9 || size >= clubs)
+        return { set, smallest: before ? before.losesAtLeast > loss + 1e-9 : !unfound, sizes };
     }
   }
 

@@ -7,7 +7,11 @@ import type { Firmness } from '../run-out/surface.js';
 /** What a player holds of bounce: matched to turf and sand; always low, because hands make it versatile; one in the middle for everywhere. */
 export type BounceSchool = 'match' | 'low' | 'middle';
 export const BOUNCE_SCHOOLS: readonly BounceSchool[] = ['match', 'low', 'middle'];
-export const BOUNCE_SCHOOL_WORDS: Record<BounceSchool, string> = { match: 'bounce by turf and sand', low: 'always low bounce', middle: 'one bounce for everywhere' };
+export const BOUNCE_SCHOOL_WORDS: Record<BounceSchool, string> = {
+  match: 'bounce by turf and sand',
+  low: 'always low bounce',
+  middle: 'one bounce for everywhere',
+};
 
 /* Firm and tight turf wants less bounce, soft turf and fluffy sand more: common practice, no source. The degrees are ours. */
 const TURF_BOUNCE: Record<Firmness, number> = { soaked: 14, soft: 12, medium: 10, firm: 7, baked: 5 };
@@ -16,12 +20,20 @@ const MIDDLE_BOUNCE = 10;
 /** Up to here bounce is low enough for who wants it low. */
 const LOW_BOUNCE = 6;
 /** What a grind adds to the bounce a player meets. Ours. */
-const GRINDS: readonly (readonly [RegExp, number])[] = [[/wide/i, 2], [/full/i, 1], [/heel and toe/i, -2], [/heel|toe/i, -1]];
+const GRINDS: readonly (readonly [RegExp, number])[] = [
+  [/wide/i, 2],
+  [/full/i, 1],
+  [/heel and toe/i, -2],
+  [/heel|toe/i, -1],
+];
 /** A shot with five degrees too much or too little costs this much; as the square, and never more than four times it. Strokes; ours. */
 const FIVE_DEGREES_STROKES = 0.012;
 
 /** The bounce a sole plays with: what is stamped, and what its grind adds or takes. */
-export function playingBounceDeg({ bounceDeg, grind }: Pick<LadderClub, 'bounceDeg' | 'grind'>): number | undefined {
+export function playingBounceDeg({
+  bounceDeg,
+  grind,
+}: Pick<LadderClub, 'bounceDeg' | 'grind'>): number | undefined {
   if (bounceDeg === undefined) return undefined;
   return bounceDeg + (GRINDS.find(([pattern]) => pattern.test(grind ?? ''))?.[1] ?? 0);
 }
@@ -37,7 +49,12 @@ export function wantedBounceDeg(lie: Lie, ground: CourseGround, school: BounceSc
 /** What a wedge's sole costs a shot from this lie; nothing where its bounce is not known, or it stands on a tee. */
 export function soleStrokes(club: LadderClub, lie: Lie, ground: CourseGround, school: BounceSchool): number {
   const bounce = playingBounceDeg(club);
-  if (bounce === undefined || lie === 'tee' || !isWedge({ kind: club.kind, ...(club.loftDeg !== undefined && { loftDeg: club.loftDeg }) })) return 0;
+  if (
+    bounce === undefined ||
+    lie === 'tee' ||
+    !isWedge({ kind: club.kind, ...(club.loftDeg !== undefined && { loftDeg: club.loftDeg }) })
+  )
+    return 0;
   const off = bounce - wantedBounceDeg(lie, ground, school);
   if (school === 'low' && off < 0) return 0;
   return FIVE_DEGREES_STROKES * Math.min(4, (off / 5) ** 2);

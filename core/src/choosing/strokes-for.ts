@@ -16,9 +16,22 @@ const USUAL_LEFT_M = 130;
 const USUAL_RUN_M = 3;
 const USUAL_LAND_DEG = 47;
 /** A shot asked to do more, or less, than a full swing is a little likelier to go wrong. Strokes; ours. */
-const EFFORT: Record<ShotKind, number> = { full: 0, hard: 0.03, soft: 0.01, choked: 0.01, 'three-quarter': 0.02, half: 0.03 };
+const EFFORT: Record<ShotKind, number> = {
+  full: 0,
+  hard: 0.03,
+  soft: 0.01,
+  choked: 0.01,
+  'three-quarter': 0.02,
+  half: 0.03,
+};
 /** How much worse than an iron a head gets out of grass and sand, as a factor of what the lie does. Ours. */
-const LIE_HURTS: Partial<Record<ClubKind, number>> = { driver: 1.6, fairway: 1.15, hybrid: 0.85, 'driving iron': 1.35, wedge: 0.85 };
+const LIE_HURTS: Partial<Record<ClubKind, number>> = {
+  driver: 1.6,
+  fairway: 1.15,
+  hybrid: 0.85,
+  'driving iron': 1.35,
+  wedge: 0.85,
+};
 /** Speed lost is carry lost, and a little more. */
 const CARRY_PER_SPEED = 1.4;
 /** Nobody drives off the ground without losing something. Strokes; ours. */
@@ -49,26 +62,42 @@ const MISHIT_PLACES = 0.25;
 const NO_SHOT_STROKES = 1.5;
 
 /** Where a shot leaves the ball: what it lies in, how far from the hole, and strokes lost besides. */
-export interface Outcome { lie: HoleOutLie; leftM: number; lost: number }
+export interface Outcome {
+  lie: HoleOutLie;
+  leftM: number;
+  lost: number;
+}
 
 /**
  * A shot for a need: how far a good strike carries and runs from that lie, how it scatters, what share of strikes is mis-hit and how much
  * shorter those carry.
  */
 export interface Aimed {
-  carryM: number; fairwayRunM: number; greenRunM: number; alongM: number; acrossM: number; mishitShare: number; mishitShortM: number; strokes: number;
+  carryM: number;
+  fairwayRunM: number;
+  greenRunM: number;
+  alongM: number;
+  acrossM: number;
+  mishitShare: number;
+  mishitShortM: number;
+  strokes: number;
   /** Of whoever plays it, for the strokes that follow. */
   handicap: number;
 }
 
 /** What a lie leaves of a carry, what the rise of the ground takes off it, and by what factor it scatters more. */
-function fromLie(need: Pick<Need, 'lie' | 'riseM'>, kind: ClubKind, shot: PlayedShot): { carryShare: number; riseM: number; scatter: number } {
+function fromLie(
+  need: Pick<Need, 'lie' | 'riseM'>,
+  kind: ClubKind,
+  shot: PlayedShot,
+): { carryShare: number; riseM: number; scatter: number } {
   const { spread, speed } = LIES[need.lie];
   const rough = need.lie !== 'tee' && need.lie !== 'fairway';
-  const hurt = rough ? LIE_HURTS[kind] ?? 1 : 1;
+  const hurt = rough ? (LIE_HURTS[kind] ?? 1) : 1;
   const land = Math.max(20, shot.landDeg ?? USUAL_LAND_DEG);
   return {
-    carryShare: (1 - (1 - speed) * hurt) ** CARRY_PER_SPEED, scatter: 1 + (spread - 1) * hurt,
+    carryShare: (1 - (1 - speed) * hurt) ** CARRY_PER_SPEED,
+    scatter: 1 + (spread - 1) * hurt,
     // Ground that is higher is met earlier on the way down.
     riseM: (need.riseM ?? 0) / Math.tan((land * Math.PI) / 180),
   };
@@ -79,45 +108,77 @@ function fairwayRunOf(shot: PlayedShot): number {
 }
 
 /** The part swing that comes to rest as far as a need asks, or undefined where the club has none. */
-export function partSwingFor(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>): [ShotKind, PlayedShot] | undefined {
+export function partSwingFor(
+  need: Need,
+  club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>,
+): [ShotKind, PlayedShot] | undefined {
   const { full } = club.shots;
   if (!full) return undefined;
   const { carryShare, riseM } = fromLie(need, club.kind, full);
-  const runM = need.to === 'green' ? (full.greenRunM ?? fairwayRunOf(full)) * SLOPE_RUN[need.slope ?? 'flat'] : fairwayRunOf(full);
+  const runM =
+    need.to === 'green'
+      ? (full.greenRunM ?? fairwayRunOf(full)) * SLOPE_RUN[need.slope ?? 'flat']
+      : fairwayRunOf(full);
   return partSwing(club, (need.distanceM - runM + riseM) / carryShare, club.handicap ?? TOUR_HANDICAP);
 }
 
 /** How a shot plays for a need. */
-export function aimed(need: Need, { kind, loftDeg, handicap = TOUR_HANDICAP }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'handicap'>, shotKind: ShotKind, shot: PlayedShot): Aimed {
+export function aimed(
+  need: Need,
+  { kind, loftDeg, handicap = TOUR_HANDICAP }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'handicap'>,
+  shotKind: ShotKind,
+  shot: PlayedShot,
+): Aimed {
   const { carryShare, riseM, scatter } = fromLie(need, kind, shot);
   const { middleM, alongM, acrossM, mishitShare, mishitShortM } = scatterOf(kind, loftDeg, shot, handicap);
   const fairwayRunM = fairwayRunOf(shot);
-  const strong = kind === 'fairway' && loftDeg !== undefined && loftDeg < GROUND_WOOD_DEG ? STRONG_WOOD_STROKES * (GROUND_WOOD_DEG - loftDeg) : 0;
+  const strong =
+    kind === 'fairway' && loftDeg !== undefined && loftDeg < GROUND_WOOD_DEG
+      ? STRONG_WOOD_STROKES * (GROUND_WOOD_DEG - loftDeg)
+      : 0;
   return {
-    carryM: middleM * carryShare - riseM, fairwayRunM, greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[need.slope ?? 'flat'],
-    alongM: Math.hypot(alongM * scatter, shot.gustAlongM ?? 0), acrossM: Math.hypot(acrossM * scatter, shot.gustAcrossM ?? 0),
-    mishitShare, mishitShortM, handicap,
-    strokes: 1 + (shot.effortStrokes ?? EFFORT[shotKind]) + (need.lie === 'tee' ? 0 : kind === 'driver' ? DRIVER_OFF_THE_GROUND : strong),
+    carryM: middleM * carryShare - riseM,
+    fairwayRunM,
+    greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[need.slope ?? 'flat'],
+    alongM: Math.hypot(alongM * scatter, shot.gustAlongM ?? 0),
+    acrossM: Math.hypot(acrossM * scatter, shot.gustAcrossM ?? 0),
+    mishitShare,
+    mishitShortM,
+    handicap,
+    strokes:
+      1 +
+      (shot.effortStrokes ?? EFFORT[shotKind]) +
+      (need.lie === 'tee' ? 0 : kind === 'driver' ? DRIVER_OFF_THE_GROUND : strong),
   };
 }
 
 /** What becomes of an aimed shot that comes down `along` farther and `across` to the right of where it was meant to. */
-export function outcomeOf(need: Need, { carryM, fairwayRunM, greenRunM }: Aimed, along: number, across: number): Outcome {
+export function outcomeOf(
+  need: Need,
+  { carryM, fairwayRunM, greenRunM }: Aimed,
+  along: number,
+  across: number,
+): Outcome {
   const halfM = need.halfM ?? USUAL_HALF_M[need.to];
   const missed = need.missStrokes ?? 0;
   if (need.to === 'fairway') {
     const landsM = carryM + along;
     const restM = landsM + fairwayRunM;
     const toHoleM = (need.leftM ?? USUAL_LEFT_M) + need.distanceM;
-    for (const trouble of need.trouble ?? []) if (isIn(trouble, landsM, restM, across, halfM)) return afterTrouble(trouble, toHoleM, restM, across);
+    for (const trouble of need.trouble ?? [])
+      if (isIn(trouble, landsM, restM, across, halfM)) return afterTrouble(trouble, toHoleM, restM, across);
     const leftM = Math.max(1, Math.hypot(toHoleM - restM, across));
-    return Math.abs(across) <= halfM ? { lie: 'fairway', leftM, lost: 0 } : { lie: 'rough', leftM, lost: missed };
+    return Math.abs(across) <= halfM
+      ? { lie: 'fairway', leftM, lost: 0 }
+      : { lie: 'rough', leftM, lost: missed };
   }
   const lands = carryM + along - need.distanceM;
   // What comes down before the green runs as the fairway lets it, what comes down on it as the green does.
   const rest = lands + (lands < -halfM ? fairwayRunM : greenRunM);
   if (need.mustHold && lands < -halfM && lands > -halfM - FRONT_M && Math.abs(across) <= halfM + FRONT_M) {
-    return need.front === 'water' ? { lie: 'rough', leftM: halfM + FRONT_M + DROP_M, lost: 1 } : { lie: 'sand', leftM: Math.hypot(lands, across), lost: 0 };
+    return need.front === 'water'
+      ? { lie: 'rough', leftM: halfM + FRONT_M + DROP_M, lost: 1 }
+      : { lie: 'sand', leftM: Math.hypot(lands, across), lost: 0 };
   }
   const off = Math.hypot(rest, across);
   if (off <= halfM * GREEN_AROUND_FLAG) return { lie: 'green', leftM: off, lost: 0 };
@@ -125,7 +186,13 @@ export function outcomeOf(need: Need, { carryM, fairwayRunM, greenRunM }: Aimed,
   return { lie: 'rough', leftM: off, lost: missed };
 }
 
-function isIn({ side, fromM, toM }: Trouble, landsM: number, restM: number, across: number, halfM: number): boolean {
+function isIn(
+  { side, fromM, toM }: Trouble,
+  landsM: number,
+  restM: number,
+  across: number,
+  halfM: number,
+): boolean {
   if (side === 'across') return landsM < toM && restM > fromM;
   const out = side === 'left' ? -across : across;
   return out > halfM && out <= halfM + TROUBLE_DEEP_M && restM >= fromM && landsM <= toM;
@@ -134,10 +201,14 @@ function isIn({ side, fromM, toM }: Trouble, landsM: number, restM: number, acro
 function afterTrouble({ kind, fromM }: Trouble, toHoleM: number, restM: number, across: number): Outcome {
   const leftM = Math.max(1, Math.hypot(toHoleM - restM, across));
   switch (kind) {
-    case 'bunker': return { lie: 'sand', leftM, lost: 0 };
-    case 'trees': return { lie: 'rough', leftM, lost: TREES_STROKES };
-    case 'water': return { lie: 'rough', leftM: Math.max(1, toHoleM - Math.max(0, fromM - DROP_M)), lost: 1 };
-    case 'out of bounds': return { lie: 'tee', leftM: toHoleM, lost: 1 };
+    case 'bunker':
+      return { lie: 'sand', leftM, lost: 0 };
+    case 'trees':
+      return { lie: 'rough', leftM, lost: TREES_STROKES };
+    case 'water':
+      return { lie: 'rough', leftM: Math.max(1, toHoleM - Math.max(0, fromM - DROP_M)), lost: 1 };
+    case 'out of bounds':
+      return { lie: 'tee', leftM: toHoleM, lost: 1 };
   }
 }
 
@@ -150,19 +221,34 @@ export function strokesAfter({ lie, leftM, lost }: Outcome, handicap: number): n
  * Strokes from this shot to the hole: the one that is hit, and what is expected after it, over where it may come to rest (see
  * `expectedStrokes`); good strikes and mis-hits scatter normally, each about its own middle.
  */
-export function strokesFor(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'handicap'>, shotKind: ShotKind, shot: PlayedShot, places = PLACES): number {
+export function strokesFor(
+  need: Need,
+  club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'handicap'>,
+  shotKind: ShotKind,
+  shot: PlayedShot,
+  places = PLACES,
+): number {
   const aim = aimed(need, club, shotKind, shot);
   // Without trouble at one side, right is as good as left.
   const halves = !need.trouble || need.trouble.every(({ side }) => side === 'across');
   const over = (count: number, shortM: number) => {
     const points = normalPlaces(halves ? count : 2 * count, halves);
     let sum = 0;
-    for (let i = 0; i < points.length; i += 2) sum += strokesAfter(outcomeOf(need, aim, points[i]! * aim.alongM - shortM, points[i + 1]! * aim.acrossM), aim.handicap);
+    for (let i = 0; i < points.length; i += 2)
+      sum += strokesAfter(
+        outcomeOf(need, aim, points[i]! * aim.alongM - shortM, points[i + 1]! * aim.acrossM),
+        aim.handicap,
+      );
     return (2 * sum) / points.length;
   };
   const { mishitShare, mishitShortM } = aim;
   const good = over(places, 0);
-  return aim.strokes + (mishitShortM > 0 ? good + mishitShare * (over(Math.ceil(places * MISHIT_PLACES), mishitShortM) - good) : good);
+  return (
+    aim.strokes +
+    (mishitShortM > 0
+      ? good + mishitShare * (over(Math.ceil(places * MISHIT_PLACES), mishitShortM) - good)
+      : good)
+  );
 }
 
 /** Loft a short shot is best played with, by what it lies in. Common practice, no source; what a degree less costs is ours. */
@@ -172,20 +258,45 @@ const TOUCH_DEGREE_STROKES = 0.008;
 const SOME_LOFT_DEG = 35;
 
 /** A short shot by feel: Broadie's strokes from there, and what the wrong loft costs. */
-export function touchStrokes(need: Need, { loftDeg, handicap }: Pick<PlayedClub, 'loftDeg' | 'handicap'>): number {
+export function touchStrokes(
+  need: Need,
+  { loftDeg, handicap }: Pick<PlayedClub, 'loftDeg' | 'handicap'>,
+): number {
   const lie = need.lie === 'sand' ? 'sand' : need.lie.includes('rough') ? 'rough' : 'fairway';
-  return expectedStrokes(lie, need.distanceM, handicap) + (lie === 'rough' ? need.missStrokes ?? 0 : 0) + TOUCH_DEGREE_STROKES * Math.max(0, TOUCH_LOFT[lie] - (loftDeg ?? SOME_LOFT_DEG));
+  return (
+    expectedStrokes(lie, need.distanceM, handicap) +
+    (lie === 'rough' ? (need.missStrokes ?? 0) : 0) +
+    TOUCH_DEGREE_STROKES * Math.max(0, TOUCH_LOFT[lie] - (loftDeg ?? SOME_LOFT_DEG))
+  );
 }
 
 /** What a need costs with a club: its best shot for it, or what is lost when it has none. A short shot is nobody's in particular. */
-export function strokesWith(need: Need, club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>, places = PLACES): { strokes: number; shot: ShotKind | undefined } {
-  if (need.to === 'green' && need.distanceM <= TOUCH_M && club.kind !== 'putter') return { strokes: touchStrokes(need, club), shot: undefined };
+export function strokesWith(
+  need: Need,
+  club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>,
+  places = PLACES,
+): { strokes: number; shot: ShotKind | undefined } {
+  if (need.to === 'green' && need.distanceM <= TOUCH_M && club.kind !== 'putter')
+    return { strokes: touchStrokes(need, club), shot: undefined };
   let best: { strokes: number; shot: ShotKind | undefined } = { strokes: Infinity, shot: undefined };
   const part = partSwingFor(need, club);
-  for (const [shotKind, shot] of [...Object.entries(club.shots) as [ShotKind, PlayedShot][], ...(part ? [part] : [])]) {
+  for (const [shotKind, shot] of [
+    ...(Object.entries(club.shots) as [ShotKind, PlayedShot][]),
+    ...(part ? [part] : []),
+  ]) {
     const strokes = strokesFor(need, club, shotKind, shot, places);
     if (strokes < best.strokes) best = { strokes, shot: shotKind };
   }
   if (best.shot) return best;
-  return { strokes: 1 + NO_SHOT_STROKES + expectedStrokes('rough', need.to === 'green' ? need.distanceM : (need.leftM ?? USUAL_LEFT_M) + need.distanceM, club.handicap), shot: undefined };
+  return {
+    strokes:
+      1 +
+      NO_SHOT_STROKES +
+      expectedStrokes(
+        'rough',
+        need.to === 'green' ? need.distanceM : (need.leftM ?? USUAL_LEFT_M) + need.distanceM,
+        club.handicap,
+      ),
+    shot: undefined,
+  };
 }

@@ -24,49 +24,79 @@ export const TRIGGER_STROKES = 0.1;
  * @param best the bag of the day as it is expected
  * @param keepOn asked before each; false ends with what there is
  */
-export async function dayTriggers(order: RoundOrder, taste: RoundTaste, best: readonly string[], keepOn: (done: number, of: number) => boolean | Promise<boolean> = () => true): Promise<DayTrigger[]> {
+export async function dayTriggers(
+  order: RoundOrder,
+  taste: RoundTaste,
+  best: readonly string[],
+  keepOn: (done: number, of: number) => boolean | Promise<boolean> = () => true,
+): Promise<DayTrigger[]> {
   const { air, ground } = order.day;
   const bagOn = (day: Partial<RoundOrder['day']>): { ids: readonly string[]; gain: number } => {
-    const { model, order: clubs } = choosingOfRound(roundChoosing({ ...order, day: { ...order.day, ...day } }), taste);
+    const { model, order: clubs } = choosingOfRound(
+      roundChoosing({ ...order, day: { ...order.day, ...day } }),
+      taste,
+    );
     const there = choose(model);
     const kept = clubs.flatMap(({ id }, c) => (best.includes(id) ? [c] : []));
-    return there && kept.length > 0 ? { ids: there.chosen.map((c) => clubs[c]!.id), gain: costOf(model, kept).total - there.cost } : { ids: best, gain: 0 };
+    return there && kept.length > 0
+      ? { ids: there.chosen.map((c) => clubs[c]!.id), gain: costOf(model, kept).total - there.cost }
+      : { ids: best, gain: 0 };
   };
   const differs = ({ gain }: { gain: number }) => gain >= TRIGGER_STROKES;
   const inWind = (windMps: number) => bagOn({ air: { ...air, windMps } });
-  const stepped = (firmness: Firmness, by: number) => FIRMNESSES[Math.min(FIRMNESSES.length - 1, Math.max(0, FIRMNESSES.indexOf(firmness) + by))]!;
+  const stepped = (firmness: Firmness, by: number) =>
+    FIRMNESSES[Math.min(FIRMNESSES.length - 1, Math.max(0, FIRMNESSES.indexOf(firmness) + by))]!;
   const found: DayTrigger[] = [];
   const over = WINDS.filter((wind) => wind > air.windMps + CLOSE_MPS);
   const under = WINDS.filter((wind) => wind < air.windMps - CLOSE_MPS).reverse();
   const of = over.length + under.length + 3;
   let done = 0;
-  for (const [way, winds] of [['over', over], ['under', under]] as const) {
+  for (const [way, winds] of [
+    ['over', over],
+    ['under', under],
+  ] as const) {
     let last = air.windMps;
     for (const wind of winds) {
       if (!(await keepOn(done++, of))) return found;
       const bag0 = inWind(wind);
-      if (!differs(bag0)) { last = wind; continue; }
+      if (!differs(bag0)) {
+        last = wind;
+        continue;
+      }
       // Somewhere between the two: halved until it is close enough to say.
       let [same, other, bag]: [number, number, ReturnType<typeof bagOn>] = [last, wind, bag0];
       while (Math.abs(other - same) > CLOSE_MPS) {
         const middle = (same + other) / 2;
         const there = inWind(middle);
-        if (differs(there)) { other = middle; bag = there; } else same = middle;
+        if (differs(there)) {
+          other = middle;
+          bag = there;
+        } else same = middle;
       }
       found.push({ when: { wind: way, mps: Math.round(((same + other) / 2) * 2) / 2 }, ...bag });
       break;
     }
     done = way === 'over' ? over.length : over.length + under.length;
   }
-  for (const [way, by] of [['firmer', 1], ['softer', -1]] as const) {
+  for (const [way, by] of [
+    ['firmer', 1],
+    ['softer', -1],
+  ] as const) {
     if (!(await keepOn(done++, of))) return found;
     const turned = { fairways: stepped(ground.fairways, by), greens: stepped(ground.greens, by) };
     if (turned.fairways === ground.fairways && turned.greens === ground.greens) continue;
     const there = bagOn({ ground: { ...ground, ...turned } });
     if (differs(there)) found.push({ when: { ground: way }, ...there });
   }
-  if (!ground.wet && await keepOn(done, of)) {
-    const there = bagOn({ ground: { ...ground, wet: true, fairways: stepped(ground.fairways, -1), greens: stepped(ground.greens, -1) } });
+  if (!ground.wet && (await keepOn(done, of))) {
+    const there = bagOn({
+      ground: {
+        ...ground,
+        wet: true,
+        fairways: stepped(ground.fairways, -1),
+        greens: stepped(ground.greens, -1),
+      },
+    });
     if (differs(there)) found.push({ when: { rain: true }, ...there });
   }
   return found;

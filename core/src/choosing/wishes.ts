@@ -34,16 +34,34 @@ export interface Wishes {
 const ONE_DRIVER: Wishes['kinds'] = [{ kind: 'driver', most: 1 }];
 
 export const PLAIN_WISHES: Wishes = {
-  limit: 14, changeStrokes: TIE_STROKES, always: [], never: [], oneOf: [], kinds: ONE_DRIVER, mustCover: [], comfort: {}, mostChanges: null, strokesPerHundred: 0,
-  unevenStrokes: USUAL_UNEVEN_STROKES, bounce: 'match', putter: 'gamer',
+  limit: 14,
+  changeStrokes: TIE_STROKES,
+  always: [],
+  never: [],
+  oneOf: [],
+  kinds: ONE_DRIVER,
+  mustCover: [],
+  comfort: {},
+  mostChanges: null,
+  strokesPerHundred: 0,
+  unevenStrokes: USUAL_UNEVEN_STROKES,
+  bounce: 'match',
+  putter: 'gamer',
 };
 
 /** What an event allows. */
-export interface Limits { clubs: number; lengthIn: number }
+export interface Limits {
+  clubs: number;
+  lengthIn: number;
+}
 export const USUAL_LIMITS: Limits = { clubs: 14, lengthIn: 48 };
 
 export interface WishesFor {
-  wishes: Wishes; school: SchoolId; clubs: readonly LadderClub[]; gamerIds: readonly string[]; limits?: Limits;
+  wishes: Wishes;
+  school: SchoolId;
+  clubs: readonly LadderClub[];
+  gamerIds: readonly string[];
+  limits?: Limits;
   /** The day's, where there is one; putters are judged on its greens. */
   ground?: CourseGround | undefined;
   swings?: number | undefined;
@@ -52,42 +70,101 @@ export interface WishesFor {
 /**
  * Wishes as prices and rules of a choice. A club an event does not allow is never in it, whoever loves it.
  */
-export function tasteOf({ wishes, school, clubs, gamerIds, limits = USUAL_LIMITS, ground, swings }: WishesFor): ChoosingTaste {
+export function tasteOf({
+  wishes,
+  school,
+  clubs,
+  gamerIds,
+  limits = USUAL_LIMITS,
+  ground,
+  swings,
+}: WishesFor): ChoosingTaste {
   const owned = new Set(clubs.map(({ id }) => id));
   const here = (ids: readonly string[]) => ids.filter((id) => owned.has(id));
   const gamer = new Set(here(gamerIds));
   const strangers = clubs.filter(({ id }) => !gamer.has(id)).map(({ id }) => id);
-  const tooLong = clubs.filter(({ kind, lengthIn }) => kind !== 'putter' && lengthIn !== undefined && lengthIn > limits.lengthIn).map(({ id }) => id);
-  const prices = Object.fromEntries(clubs.map((club) => [club.id,
-    (gamer.has(club.id) ? 0 : wishes.changeStrokes) - (wishes.comfort[club.id] ?? 0) + (wishes.strokesPerHundred * (club.price ?? 0)) / 100 +
-    (club.kind === 'putter' && ground ? putterStrokes(club, ground, wishes.putter, gamer.has(club.id) || gamer.size === 0) : 0)]));
+  const tooLong = clubs
+    .filter(({ kind, lengthIn }) => kind !== 'putter' && lengthIn !== undefined && lengthIn > limits.lengthIn)
+    .map(({ id }) => id);
+  const prices = Object.fromEntries(
+    clubs.map((club) => [
+      club.id,
+      (gamer.has(club.id) ? 0 : wishes.changeStrokes) -
+        (wishes.comfort[club.id] ?? 0) +
+        (wishes.strokesPerHundred * (club.price ?? 0)) / 100 +
+        (club.kind === 'putter' && ground
+          ? putterStrokes(club, ground, wishes.putter, gamer.has(club.id) || gamer.size === 0)
+          : 0),
+    ]),
+  );
   return {
-    ...PLAIN_TASTE, school, limit: Math.min(wishes.limit, limits.clubs), unevenStrokes: wishes.unevenStrokes, prices,
-    always: here(wishes.always).filter((id) => !tooLong.includes(id)), never: [...new Set([...here(wishes.never), ...tooLong])],
+    ...PLAIN_TASTE,
+    school,
+    limit: Math.min(wishes.limit, limits.clubs),
+    unevenStrokes: wishes.unevenStrokes,
+    prices,
+    always: here(wishes.always).filter((id) => !tooLong.includes(id)),
+    never: [...new Set([...here(wishes.never), ...tooLong])],
     groups: [
-      ...wishes.oneOf.map(here).filter((ids) => ids.length > 1).map((ids) => ({ ids, least: 0, most: 1 })),
-      ...(wishes.mostChanges !== null && gamer.size > 0 && strangers.length > 0 ? [{ ids: strangers, least: 0, most: wishes.mostChanges, name: wishes.mostChanges === 0 ? 'a freeze on the gamer' : `at most ${wishes.mostChanges} changed from the gamer` }] : []),
+      ...wishes.oneOf
+        .map(here)
+        .filter((ids) => ids.length > 1)
+        .map((ids) => ({ ids, least: 0, most: 1 })),
+      ...(wishes.mostChanges !== null && gamer.size > 0 && strangers.length > 0
+        ? [
+            {
+              ids: strangers,
+              least: 0,
+              most: wishes.mostChanges,
+              name:
+                wishes.mostChanges === 0
+                  ? 'a freeze on the gamer'
+                  : `at most ${wishes.mostChanges} changed from the gamer`,
+            },
+          ]
+        : []),
     ],
-    kinds: wishes.kinds, mustCover: wishes.mustCover, ...(swings !== undefined && { swings }),
+    kinds: wishes.kinds,
+    mustCover: wishes.mustCover,
+    ...(swings !== undefined && { swings }),
   };
 }
 
 /** The same wishes, held to so many swaps from the gamer: so many in, so many out. */
-export function withinSwaps(taste: ChoosingTaste, clubs: readonly LadderClub[], gamerIds: readonly string[], swaps: number): ChoosingTaste {
+export function withinSwaps(
+  taste: ChoosingTaste,
+  clubs: readonly LadderClub[],
+  gamerIds: readonly string[],
+  swaps: number,
+): ChoosingTaste {
   const gamer = clubs.map(({ id }) => id).filter((id) => gamerIds.includes(id));
   const strangers = clubs.map(({ id }) => id).filter((id) => !gamerIds.includes(id));
   const least = Math.max(0, Math.min(gamer.length, taste.limit) - swaps);
   return {
-    ...taste, groups: [...taste.groups, ...(strangers.length > 0 ? [{ ids: strangers, least: 0, most: swaps, name: `${swaps} in at most` }] : []), ...(gamer.length > 0 ? [{ ids: gamer, least, most: gamer.length, name: `${swaps} out at most` }] : [])],
+    ...taste,
+    groups: [
+      ...taste.groups,
+      ...(strangers.length > 0
+        ? [{ ids: strangers, least: 0, most: swaps, name: `${swaps} in at most` }]
+        : []),
+      ...(gamer.length > 0 ? [{ ids: gamer, least, most: gamer.length, name: `${swaps} out at most` }] : []),
+    ],
   };
 }
 
 /** No wedge can be chosen where there is none: said, because a round without one is mostly a slip of the pen. */
 export function lockerFindings(clubs: readonly LadderClub[]): string[] {
   const findings: string[] = [];
-  if (!clubs.some(({ kind, loftDeg }) => kind === 'wedge' || (loftDeg ?? 0) >= 42)) findings.push('There is no wedge in the locker: short shots are counted with the club of the most loft there is.');
-  if (!clubs.some(({ kind }) => kind === 'putter')) findings.push('There is no putter in the locker; the bag is chosen without one.');
+  if (!clubs.some(({ kind, loftDeg }) => kind === 'wedge' || (loftDeg ?? 0) >= 42))
+    findings.push(
+      'There is no wedge in the locker: short shots are counted with the club of the most loft there is.',
+    );
+  if (!clubs.some(({ kind }) => kind === 'putter'))
+    findings.push('There is no putter in the locker; the bag is chosen without one.');
   const silent = clubs.filter(({ kind, shots }) => isFullSwing(kind) && !shots.full);
-  if (silent.length > 0) findings.push(`${silent.length === 1 ? `The ${silent[0]!.name} has` : `${silent.length} clubs have`} no carry of ${silent.length === 1 ? 'its' : 'their'} own.`);
+  if (silent.length > 0)
+    findings.push(
+      `${silent.length === 1 ? `The ${silent[0]!.name} has` : `${silent.length} clubs have`} no carry of ${silent.length === 1 ? 'its' : 'their'} own.`,
+    );
   return findings;
 }

@@ -1,8 +1,16 @@
 /** What a club is. A driving iron is kept apart from an iron because it competes with hybrids for a slot. */
-export type ClubKind = 'driver' | 'fairway' | 'hybrid' | 'driving iron' | 'iron' | 'wedge' | 'chipper' | 'putter';
+export type ClubKind =
+  'driver' | 'fairway' | 'hybrid' | 'driving iron' | 'iron' | 'wedge' | 'chipper' | 'putter';
 
 export const CLUB_KINDS: readonly ClubKind[] = [
-  'driver', 'fairway', 'hybrid', 'driving iron', 'iron', 'wedge', 'chipper', 'putter',
+  'driver',
+  'fairway',
+  'hybrid',
+  'driving iron',
+  'iron',
+  'wedge',
+  'chipper',
+  'putter',
 ];
 
 /** Set wedges are often sold as irons; from this loft on an iron does a wedge's work. Common practice, no source. */

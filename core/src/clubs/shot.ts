@@ -31,7 +31,12 @@ export interface Shot {
 /** Standard error of a shot's mean carry in metres, or undefined when nothing is known of it. */
 export function carryStandardErrorM(shot: Shot): number | undefined {
   if (shot.source !== 'stated' && shot.plusMinusM !== undefined) return shot.plusMinusM / NORMAL_95;
-  if (shot.source === 'measured' && shot.spreadM !== undefined && shot.shots !== undefined && shot.shots > 1) {
+  if (
+    shot.source === 'measured' &&
+    shot.spreadM !== undefined &&
+    shot.shots !== undefined &&
+    shot.shots > 1
+  ) {
     return shot.spreadM / Math.sqrt(shot.shots);
   }
   return undefined;

@@ -2,7 +2,12 @@ import { distanceNumber, formatDistance, signedDistance, type DistanceUnit } fro
 import type { Difference, MarginPart, Pair } from './compare-builds.js';
 
 const HEIGHT: Record<DistanceUnit, 'ft' | 'm'> = { yd: 'ft', m: 'm' };
-const PART_WORDS: Record<Difference['part'], string> = { carryM: 'carry', totalM: 'total', apexM: 'apex', spinRpm: 'spin' };
+const PART_WORDS: Record<Difference['part'], string> = {
+  carryM: 'carry',
+  totalM: 'total',
+  apexM: 'apex',
+  spinRpm: 'spin',
+};
 
 /** "carry", "carry and spin". */
 export function partWords(parts: readonly MarginPart[]): string {
@@ -26,14 +31,26 @@ function signed(value: number): string {
 /** The verdict on a pair as a sentence with its numbers. */
 export function pairSentence(pair: Pair, name: string, firstName: string, unit: DistanceUnit): string {
   const told = differenceWords(pair.differences[0]!, unit);
-  const more = pair.moreShots === undefined ? 'too close for shots to settle' : `about ${pair.moreShots} more ${pair.moreShots === 1 ? 'shot' : 'shots'} with each would likely settle it`;
+  const more =
+    pair.moreShots === undefined
+      ? 'too close for shots to settle'
+      : `about ${pair.moreShots} more ${pair.moreShots === 1 ? 'shot' : 'shots'} with each would likely settle it`;
   switch (pair.word) {
-    case 'longer': return `${name} is longer than ${firstName}: ${told}.`;
-    case 'shorter': return `${name} is shorter than ${firstName}: ${told}.`;
-    case 'no longer': return `${name} is no longer than ${firstName}, nor shorter, by more than anybody would notice: ${told}.`;
-    case 'matches': return `${name} matches ${firstName}: ${pair.differences.map((one) => differenceWords(one, unit)).join(', ')}, all within the margins.`;
-    case 'does not match': return `${name} does not match ${firstName}: ${pair.differences.filter(({ part }) => (pair.open as readonly string[]).includes(part)).map((one) => differenceWords(one, unit)).join(', ')}, outside the margin.`;
-    case 'not known yet': return `No verdict yet on ${name} against ${firstName} (${partWords(pair.open)} not settled): ${told}; ${more}.`;
+    case 'longer':
+      return `${name} is longer than ${firstName}: ${told}.`;
+    case 'shorter':
+      return `${name} is shorter than ${firstName}: ${told}.`;
+    case 'no longer':
+      return `${name} is no longer than ${firstName}, nor shorter, by more than anybody would notice: ${told}.`;
+    case 'matches':
+      return `${name} matches ${firstName}: ${pair.differences.map((one) => differenceWords(one, unit)).join(', ')}, all within the margins.`;
+    case 'does not match':
+      return `${name} does not match ${firstName}: ${pair.differences
+        .filter(({ part }) => (pair.open as readonly string[]).includes(part))
+        .map((one) => differenceWords(one, unit))
+        .join(', ')}, outside the margin.`;
+    case 'not known yet':
+      return `No verdict yet on ${name} against ${firstName} (${partWords(pair.open)} not settled): ${told}; ${more}.`;
   }
 }
 

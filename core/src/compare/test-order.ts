@@ -2,7 +2,11 @@ import { randomFrom, shuffled } from '../statistics/random.js';
 import { RefusedInput } from '../refused-input.js';
 
 /** One turn of a test day: so many shots with one build. */
-export interface Turn { block: number; id: string; shots: number }
+export interface Turn {
+  block: number;
+  id: string;
+  shots: number;
+}
 
 export const TEST_ORDER_BOUNDS = { shotsEach: [1, 200], shotsATurn: [1, 20] } as const;
 
@@ -12,15 +16,22 @@ export const TEST_ORDER_BOUNDS = { shotsEach: [1, 200], shotsATurn: [1, 20] } as
  * @param shotsATurn shots before the club is changed; the last block is shorter where they do not come out even
  * @throws RefusedInput naming the field
  */
-export function testOrder(ids: readonly string[], shotsEach: number, shotsATurn: number, seed: number): Turn[] {
+export function testOrder(
+  ids: readonly string[],
+  shotsEach: number,
+  shotsATurn: number,
+  seed: number,
+): Turn[] {
   for (const [field, value] of Object.entries({ shotsEach, shotsATurn })) {
     const [least, most] = TEST_ORDER_BOUNDS[field as keyof typeof TEST_ORDER_BOUNDS];
-    if (!Number.isInteger(value) || value < least || value > most) throw new RefusedInput(field, `must be a whole number between ${least} and ${most}, not ${value}`);
+    if (!Number.isInteger(value) || value < least || value > most)
+      throw new RefusedInput(field, `must be a whole number between ${least} and ${most}, not ${value}`);
   }
   const uniform = randomFrom(seed);
   const turns: Turn[] = [];
   for (let block = 0, left = shotsEach; left > 0; block++, left -= shotsATurn) {
-    for (const id of shuffled(ids, uniform)) turns.push({ block: block + 1, id, shots: Math.min(left, shotsATurn) });
+    for (const id of shuffled(ids, uniform))
+      turns.push({ block: block + 1, id, shots: Math.min(left, shotsATurn) });
   }
   return turns;
 }

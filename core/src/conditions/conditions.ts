@@ -21,7 +21,12 @@ export interface Conditions {
 
 /** Where a number is from when nobody said: calm, 21 C, sea level, half humid, level. The stock tables' air. */
 export const BASELINE: Conditions = {
-  temperatureC: 21, altitudeM: 0, humidityPct: 50, windMps: 0, windFromDeg: 0, targetElevationM: 0,
+  temperatureC: 21,
+  altitudeM: 0,
+  humidityPct: 50,
+  windMps: 0,
+  windFromDeg: 0,
+  targetElevationM: 0,
 };
 
 export const CONDITION_BOUNDS: Bounds<keyof Conditions> = {
@@ -52,7 +57,10 @@ export interface Air {
 /** The air of these conditions. Density is taken at the ball and kept over the flight: 40 m up it is 0.4 % thinner. */
 export function airOf(conditions: Conditions): Air {
   const temperatureK = conditions.temperatureC + ZERO_CELSIUS_K;
-  const pressurePa = conditions.pressureHpa === undefined ? standardAtmosphere(conditions.altitudeM).pressurePa : conditions.pressureHpa * 100;
+  const pressurePa =
+    conditions.pressureHpa === undefined
+      ? standardAtmosphere(conditions.altitudeM).pressurePa
+      : conditions.pressureHpa * 100;
   const from = (conditions.windFromDeg * Math.PI) / 180;
   return {
     densityKgM3: airDensity(temperatureK, pressurePa, conditions.humidityPct / 100),

@@ -2,36 +2,93 @@ import type { Launch } from '../flight/launch.js';
 import type { ClubKind } from '../clubs/kinds.js';
 
 /** What the ball lies on. */
-export type Lie = 'tee' | 'fairway' | 'tight' | 'light rough' | 'light rough, wet' | 'heavy rough' | 'heavy rough, wet' | 'sand';
+export type Lie =
+  | 'tee'
+  | 'fairway'
+  | 'tight'
+  | 'light rough'
+  | 'light rough, wet'
+  | 'heavy rough'
+  | 'heavy rough, wet'
+  | 'sand';
 
 /**
  * What a lie does to the launch against a good fairway lie, as factors of ball speed and spin and degrees of launch. Grass between ball and
  * face takes friction and so spin: from light rough the ball flies out with less spin (the flyer) at nearly full speed; wet takes more.
  * Common practice, no source; the sizes are ours and uncertain by about half of themselves.
  */
-export interface LieEffect { speed: number; spin: number; launchDeg: number; /** Spread against that from the fairway. */ spread: number; words: string }
+export interface LieEffect {
+  speed: number;
+  spin: number;
+  launchDeg: number;
+  /** Spread against that from the fairway. */ spread: number;
+  words: string;
+}
 
 export const LIES: Record<Lie, LieEffect> = {
   tee: { speed: 1, spin: 0.95, launchDeg: 0.5, spread: 0.95, words: 'clean, a little higher' },
   fairway: { speed: 1, spin: 1, launchDeg: 0, spread: 1, words: 'the stock shot' },
-  tight: { speed: 0.99, spin: 1.05, launchDeg: -0.5, spread: 1.1, words: 'low and spinning; little room under the ball' },
-  'light rough': { speed: 0.985, spin: 0.70, launchDeg: 1, spread: 1.3, words: 'may jump: less spin, more run' },
-  'light rough, wet': { speed: 0.97, spin: 0.50, launchDeg: 1.5, spread: 1.5, words: 'a flyer: half the spin' },
-  'heavy rough': { speed: 0.86, spin: 0.55, launchDeg: 1.5, spread: 1.9, words: 'grabs the hosel; take loft' },
-  'heavy rough, wet': { speed: 0.78, spin: 0.40, launchDeg: 2, spread: 2.3, words: 'out first, distance second' },
-  sand: { speed: 0.95, spin: 0.90, launchDeg: -0.5, spread: 1.6, words: 'ball first, or half of it stays there' },
+  tight: {
+    speed: 0.99,
+    spin: 1.05,
+    launchDeg: -0.5,
+    spread: 1.1,
+    words: 'low and spinning; little room under the ball',
+  },
+  'light rough': {
+    speed: 0.985,
+    spin: 0.7,
+    launchDeg: 1,
+    spread: 1.3,
+    words: 'may jump: less spin, more run',
+  },
+  'light rough, wet': {
+    speed: 0.97,
+    spin: 0.5,
+    launchDeg: 1.5,
+    spread: 1.5,
+    words: 'a flyer: half the spin',
+  },
+  'heavy rough': {
+    speed: 0.86,
+    spin: 0.55,
+    launchDeg: 1.5,
+    spread: 1.9,
+    words: 'grabs the hosel; take loft',
+  },
+  'heavy rough, wet': {
+    speed: 0.78,
+    spin: 0.4,
+    launchDeg: 2,
+    spread: 2.3,
+    words: 'out first, distance second',
+  },
+  sand: {
+    speed: 0.95,
+    spin: 0.9,
+    launchDeg: -0.5,
+    spread: 1.6,
+    words: 'ball first, or half of it stays there',
+  },
 };
 
 /** As people choose among them. */
 export const LIE_NAMES = Object.keys(LIES) as readonly Lie[];
 
 /** Long-shafted heads without loft get through grass worse. Ours. */
-const GRASS_HURTS: Partial<Record<ClubKind, number>> = { driver: 1.4, fairway: 1.1, hybrid: 0.8, 'driving iron': 1.3, iron: 1, wedge: 0.85 };
+const GRASS_HURTS: Partial<Record<ClubKind, number>> = {
+  driver: 1.4,
+  fairway: 1.1,
+  hybrid: 0.8,
+  'driving iron': 1.3,
+  iron: 1,
+  wedge: 0.85,
+};
 
 /** A launch from this lie. */
 export function fromLie(launch: Launch, kind: ClubKind, lie: Lie): Launch {
   const effect = LIES[lie];
-  const hurt = lie.includes('rough') || lie === 'sand' ? GRASS_HURTS[kind] ?? 1 : 1;
+  const hurt = lie.includes('rough') || lie === 'sand' ? (GRASS_HURTS[kind] ?? 1) : 1;
   return {
     ...launch,
     ballSpeedMps: launch.ballSpeedMps * (1 - (1 - effect.speed) * hurt),

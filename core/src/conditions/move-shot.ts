@@ -10,7 +10,10 @@ import { airOf, type Conditions } from './conditions.js';
 import { fromLie, type Lie } from './lies.js';
 
 /** Air and ground a shot is read in. */
-export interface Setting { conditions: Conditions; surface: Surface }
+export interface Setting {
+  conditions: Conditions;
+  surface: Surface;
+}
 
 /** A shot as it is expected elsewhere, and what that moved. Metres and degrees. */
 export interface MovedShot {
@@ -54,11 +57,19 @@ export interface SwungShot {
 }
 
 /** Finds the swing behind a shot; done once, for many places. */
-export function swingOf(club: { kind: ClubKind; loftDeg?: number | undefined }, shot: Shot, from: Setting): SwungShot {
+export function swingOf(
+  club: { kind: ClubKind; loftDeg?: number | undefined },
+  shot: Shot,
+  from: Setting,
+): SwungShot {
   const known = launchOfShot(club.kind, club.loftDeg, shot.carryM, airOf(from.conditions), shot.apexM);
   const { landSpeedMps, landDeg, landSpinRpm } = known.flight;
   return {
-    kind: club.kind, shot, launch: known.launch, here: known.flight, from,
+    kind: club.kind,
+    shot,
+    launch: known.launch,
+    here: known.flight,
+    from,
     hereRunM: run(landSpeedMps, landDeg, landSpinRpm, groundOf(from.surface)).runM,
   };
 }
@@ -76,18 +87,26 @@ export function moveShot(swung: SwungShot, to: Setting, lie: Lie = 'fairway'): M
   const there = fly(warm, air, to.conditions.targetElevationM);
   const rest = run(there.landSpeedMps, there.landDeg, there.landSpinRpm, groundOf(to.surface));
   const shiftCarryM = there.carryM - here.carryM;
-  const error = shot.source === 'measured' && shot.spreadM !== undefined && (shot.shots ?? 0) > 1 ? shot.spreadM / Math.sqrt(shot.shots!)
-    : shot.source === 'modelled' && shot.plusMinusM !== undefined ? shot.plusMinusM / NORMAL_95 : shot.carryM * STATED_ERROR;
+  const error =
+    shot.source === 'measured' && shot.spreadM !== undefined && (shot.shots ?? 0) > 1
+      ? shot.spreadM / Math.sqrt(shot.shots!)
+      : shot.source === 'modelled' && shot.plusMinusM !== undefined
+        ? shot.plusMinusM / NORMAL_95
+        : shot.carryM * STATED_ERROR;
   const carryM = shot.carryM + shiftCarryM;
   const knownTotalM = shot.totalM ?? shot.carryM + swung.hereRunM;
   const runM = runThere(knownTotalM - shot.carryM, swung.hereRunM, rest.runM);
   const totalM = carryM + runM;
   return {
-    carryM, totalM,
+    carryM,
+    totalM,
     apexM: (shot.apexM ?? here.apexM) + there.apexM - here.apexM,
     landDeg: (shot.landDeg ?? here.landDeg) + there.landDeg - here.landDeg,
-    lateralM: there.lateralM, runM, runWord: rest.word,
-    shiftCarryM, shiftTotalM: totalM - knownTotalM,
+    lateralM: there.lateralM,
+    runM,
+    runWord: rest.word,
+    shiftCarryM,
+    shiftTotalM: totalM - knownTotalM,
     plusMinusM: NORMAL_95 * Math.hypot(error, SHIFT_ERROR * shiftCarryM),
     ownPlusMinusM: NORMAL_95 * Math.hypot(error, OWN_SHIFT_ERROR * shiftCarryM),
     launch: warm,
@@ -107,7 +126,17 @@ function runThere(knownM: number, modelM: number, thereM: number): number {
 }
 
 /** A club's shot as its ladder shows it there: where it came from stays, and so do its spread and number of shots. */
-export function movedShot(shot: Shot, moved: Pick<MovedShot, 'carryM' | 'totalM' | 'apexM' | 'landDeg' | 'ownPlusMinusM'>): Shot {
+export function movedShot(
+  shot: Shot,
+  moved: Pick<MovedShot, 'carryM' | 'totalM' | 'apexM' | 'landDeg' | 'ownPlusMinusM'>,
+): Shot {
   const { carryM, totalM, apexM, landDeg, ownPlusMinusM } = moved;
-  return { ...shot, carryM: Math.max(1, carryM), totalM, apexM, landDeg, ...(shot.source !== 'stated' && { plusMinusM: ownPlusMinusM }) };
+  return {
+    ...shot,
+    carryM: Math.max(1, carryM),
+    totalM,
+    apexM,
+    landDeg,
+    ...(shot.source !== 'stated' && { plusMinusM: ownPlusMinusM }),
+  };
 }

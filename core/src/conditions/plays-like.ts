@@ -20,10 +20,16 @@ export interface PlaysLike {
  * @param club whose flight it is; a low ball loses less to the wind than a high one
  * @throws RefusedInput naming the field, or `distanceM` where no swing of the club carries so far
  */
-export function playsLike(club: { kind: ClubKind; loftDeg?: number | undefined }, distanceM: number, conditions: Conditions, baseline: Conditions = BASELINE): PlaysLike {
+export function playsLike(
+  club: { kind: ClubKind; loftDeg?: number | undefined },
+  distanceM: number,
+  conditions: Conditions,
+  baseline: Conditions = BASELINE,
+): PlaysLike {
   requireConditions(conditions);
   const level = { ...baseline, targetElevationM: 0 };
-  const launchAt = (speedMps: number) => impact(stockDelivery(club.kind, club.loftDeg ?? USUAL_LOFT_DEG[club.kind], speedMps));
+  const launchAt = (speedMps: number) =>
+    impact(stockDelivery(club.kind, club.loftDeg ?? USUAL_LOFT_DEG[club.kind], speedMps));
   const home = airOf(level);
 
   /** The same swing at home as carries the distance there. */
@@ -33,14 +39,19 @@ export function playsLike(club: { kind: ClubKind; loftDeg?: number | undefined }
     const carryThere = (speedMps: number): number => {
       const launch = launchAt(speedMps);
       try {
-        return fly({ ...launch, ballSpeedMps: launch.ballSpeedMps * warmth }, air, there.targetElevationM).carryM;
+        return fly({ ...launch, ballSpeedMps: launch.ballSpeedMps * warmth }, air, there.targetElevationM)
+          .carryM;
       } catch (error) {
         if (error instanceof RefusedInput && error.field === 'targetElevationM') return 0;
         throw error;
       }
     };
     const speedMps = solveRising(carryThere, distanceM, ...SWING_SPEEDS_MPS, 0.01);
-    if (carryThere(speedMps) < distanceM - 1) throw new RefusedInput('distanceM', `is farther than any swing carries a ${club.kind} in these conditions`);
+    if (carryThere(speedMps) < distanceM - 1)
+      throw new RefusedInput(
+        'distanceM',
+        `is farther than any swing carries a ${club.kind} in these conditions`,
+      );
     return fly(launchAt(speedMps), home).carryM;
   };
   const part = (some: Partial<Conditions>) => swung({ ...level, ...some }) - distanceM;

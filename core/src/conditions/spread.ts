@@ -32,17 +32,34 @@ const NORMALS = normals(SPREAD_SHOTS * 5);
  * @param spreadM the carry's standard deviation to come out with, when it is known; the scatter is scaled to it
  * @param sideSpreadM the same of the side; without one the directions scatter in proportion to the carry
  */
-export function spreadOf(launch: Launch, air: Air, ground: Ground, spreadM?: number, targetElevationM = 0, sideSpreadM?: number): Spread {
+export function spreadOf(
+  launch: Launch,
+  air: Air,
+  ground: Ground,
+  spreadM?: number,
+  targetElevationM = 0,
+  sideSpreadM?: number,
+): Spread {
   const bent = launchesAbout(launch);
   const middle = fly(launch, air, targetElevationM);
-  const ends = bent.map(([less, more]) => [fly(less, air, targetElevationM), fly(more, air, targetElevationM)] as const);
-  const surface = (part: keyof Flight) => ends.map(([less, more]) => ({
-    slope: (more[part] - less[part]) / 2, curve: (more[part] + less[part]) / 2 - middle[part],
-  }));
-  const carry = surface('carryM'), lateral = surface('lateralM'), speed = surface('landSpeedMps'), angle = surface('landDeg'), spin = surface('landSpinRpm');
-  const deviationOfParts = (parts: readonly { slope: number; curve: number }[]) => Math.sqrt(parts.reduce((sum, { slope, curve }) => sum + slope ** 2 + 2 * curve ** 2, 0));
+  const ends = bent.map(
+    ([less, more]) => [fly(less, air, targetElevationM), fly(more, air, targetElevationM)] as const,
+  );
+  const surface = (part: keyof Flight) =>
+    ends.map(([less, more]) => ({
+      slope: (more[part] - less[part]) / 2,
+      curve: (more[part] + less[part]) / 2 - middle[part],
+    }));
+  const carry = surface('carryM'),
+    lateral = surface('lateralM'),
+    speed = surface('landSpeedMps'),
+    angle = surface('landDeg'),
+    spin = surface('landSpinRpm');
+  const deviationOfParts = (parts: readonly { slope: number; curve: number }[]) =>
+    Math.sqrt(parts.reduce((sum, { slope, curve }) => sum + slope ** 2 + 2 * curve ** 2, 0));
   const scale = spreadM === undefined ? 1 : spreadM / deviationOfParts(carry);
-  const sideScale = sideSpreadM === undefined ? scale : sideSpreadM / deviationOfParts(lateral.slice(SIDE_PARTS));
+  const sideScale =
+    sideSpreadM === undefined ? scale : sideSpreadM / deviationOfParts(lateral.slice(SIDE_PARTS));
   const at = (base: number, parts: readonly { slope: number; curve: number }[], shot: number) => {
     let value = base;
     for (let i = 0; i < 5; i++) {
@@ -57,10 +74,23 @@ export function spreadOf(launch: Launch, air: Air, ground: Ground, spreadM?: num
     const landDeg = Math.min(89, Math.max(1, at(middle.landDeg, angle, shot)));
     shots[shot * 3] = carryM;
     shots[shot * 3 + 1] = at(middle.lateralM, lateral, shot);
-    shots[shot * 3 + 2] = carryM + run(Math.max(0, at(middle.landSpeedMps, speed, shot)), landDeg, Math.max(0, at(middle.landSpinRpm, spin, shot)), ground).runM;
+    shots[shot * 3 + 2] =
+      carryM +
+      run(
+        Math.max(0, at(middle.landSpeedMps, speed, shot)),
+        landDeg,
+        Math.max(0, at(middle.landSpinRpm, spin, shot)),
+        ground,
+      ).runM;
   }
   const carries = Array.from({ length: SPREAD_SHOTS }, (_one, i) => shots[i * 3]!).sort((a, b) => a - b);
-  return { shots, carrySdM: deviation(shots, 0), lateralSdM: deviation(shots, 1), totalSdM: deviation(shots, 2), lowEndM: carries[Math.floor(SPREAD_SHOTS / 10)]! };
+  return {
+    shots,
+    carrySdM: deviation(shots, 0),
+    lateralSdM: deviation(shots, 1),
+    totalSdM: deviation(shots, 2),
+    lowEndM: carries[Math.floor(SPREAD_SHOTS / 10)]!,
+  };
 }
 
 /** The launch one deviation less and more in each of its parts. */
@@ -82,15 +112,18 @@ export function scatteredLaunches(launch: Launch, scale = 1): Launch[] {
   return Array.from({ length: SPREAD_SHOTS }, (_one, shot) => {
     const z = (i: number) => NORMALS[shot * 5 + i]! * scale;
     return {
-      ballSpeedMps: launch.ballSpeedMps * (1 + z(0) * SCATTER.speedShare), launchDeg: launch.launchDeg + z(1) * SCATTER.launchDeg,
-      spinRpm: launch.spinRpm * (1 + z(2) * SCATTER.spinShare), azimuthDeg: (launch.azimuthDeg ?? 0) + z(3) * SCATTER.azimuthDeg,
+      ballSpeedMps: launch.ballSpeedMps * (1 + z(0) * SCATTER.speedShare),
+      launchDeg: launch.launchDeg + z(1) * SCATTER.launchDeg,
+      spinRpm: launch.spinRpm * (1 + z(2) * SCATTER.spinShare),
+      azimuthDeg: (launch.azimuthDeg ?? 0) + z(3) * SCATTER.azimuthDeg,
       spinAxisDeg: (launch.spinAxisDeg ?? 0) + z(4) * SCATTER.axisDeg,
     };
   });
 }
 
 function deviation(shots: Float64Array, part: number): number {
-  let sum = 0, squares = 0;
+  let sum = 0,
+    squares = 0;
   for (let i = part; i < shots.length; i += 3) sum += shots[i]!;
   const mean = sum / SPREAD_SHOTS;
   for (let i = part; i < shots.length; i += 3) squares += (shots[i]! - mean) ** 2;

@@ -48,7 +48,12 @@ export interface Course {
 }
 
 export const HOLE_BOUNDS: Bounds<'par' | 'lengthM' | 'bearingDeg' | 'riseM' | 'corridorM' | 'greenM'> = {
-  par: [3, 6], lengthM: [40, 700], bearingDeg: [0, 360], riseM: [-80, 80], corridorM: [8, 90], greenM: [6, 70],
+  par: [3, 6],
+  lengthM: [40, 700],
+  bearingDeg: [0, 360],
+  riseM: [-80, 80],
+  corridorM: [8, 90],
+  greenM: [6, 70],
 };
 export const TROUBLE_BOUNDS: Bounds<'fromM' | 'toM'> = { fromM: [0, 500], toM: [1, 600] };
 export const MOST_TEES = 6;
@@ -60,24 +65,37 @@ export const COURSE_HOLES: readonly number[] = [9, 18];
  * @throws RefusedInput naming the hole and the field
  */
 export function requireCourse({ tees, holes }: Pick<Course, 'tees' | 'holes'>): void {
-  if (tees.length < 1 || tees.length > MOST_TEES) throw new RefusedInput('tees', `must be 1 to ${MOST_TEES}, not ${tees.length}`);
-  if (!COURSE_HOLES.includes(holes.length)) throw new RefusedInput('holes', `must be ${COURSE_HOLES.join(' or ')}, not ${holes.length}`);
+  if (tees.length < 1 || tees.length > MOST_TEES)
+    throw new RefusedInput('tees', `must be 1 to ${MOST_TEES}, not ${tees.length}`);
+  if (!COURSE_HOLES.includes(holes.length))
+    throw new RefusedInput('holes', `must be ${COURSE_HOLES.join(' or ')}, not ${holes.length}`);
   holes.forEach((hole, i) => {
     const named = <T>(check: () => T): T => {
-      try { return check(); } catch (error) {
-        if (error instanceof RefusedInput) throw new RefusedInput(`hole ${i + 1}: ${error.field}`, error.reason);
+      try {
+        return check();
+      } catch (error) {
+        if (error instanceof RefusedInput)
+          throw new RefusedInput(`hole ${i + 1}: ${error.field}`, error.reason);
         throw error;
       }
     };
-    named(() => { requireHole(hole, tees.length); });
+    named(() => {
+      requireHole(hole, tees.length);
+    });
   });
 }
 
 /** @throws RefusedInput naming the field */
 export function requireHole(hole: Hole, tees: number): void {
   const { par, bearingDeg, riseM, corridorM, greenM, lengthsM, trouble } = hole;
-  if (lengthsM.length !== tees) throw new RefusedInput('length', `must be given for each of the ${tees} tees`);
-  for (const lengthM of lengthsM) requireWithin<keyof typeof HOLE_BOUNDS>({ par, lengthM, bearingDeg: bearingDeg ?? undefined, riseM, corridorM, greenM }, HOLE_BOUNDS, ['bearingDeg']);
+  if (lengthsM.length !== tees)
+    throw new RefusedInput('length', `must be given for each of the ${tees} tees`);
+  for (const lengthM of lengthsM)
+    requireWithin<keyof typeof HOLE_BOUNDS>(
+      { par, lengthM, bearingDeg: bearingDeg ?? undefined, riseM, corridorM, greenM },
+      HOLE_BOUNDS,
+      ['bearingDeg'],
+    );
   if (!Number.isInteger(par)) throw new RefusedInput('par', `must be a whole number, not ${par}`);
   for (const { fromM, toM } of trouble) {
     requireWithin({ fromM, toM }, TROUBLE_BOUNDS);
@@ -96,5 +114,15 @@ export function usualPar(lengthM: number): number {
 
 /** A hole to begin with, before anybody has written down its own: a usual one of that par. Ours. */
 export function usualHole(par: number, lengthsM: readonly number[]): Hole {
-  return { par, lengthsM, bearingDeg: null, riseM: 0, corridorM: 27, trouble: [], greenM: 28, front: 'open', slope: 'flat' };
+  return {
+    par,
+    lengthsM,
+    bearingDeg: null,
+    riseM: 0,
+    corridorM: 27,
+    trouble: [],
+    greenM: 28,
+    front: 'open',
+    slope: 'flat',
+  };
 }

@@ -22,20 +22,40 @@ export interface CourseGround {
 }
 
 export const GREEN_SPEED_M = [1.5, 4.5] as const;
-export const USUAL_GROUND: CourseGround = { grass: 'bent', fairways: 'medium', greens: 'medium', rough: 'medium', wet: false, sand: 'medium', greenSpeedM: 3 };
+export const USUAL_GROUND: CourseGround = {
+  grass: 'bent',
+  fairways: 'medium',
+  greens: 'medium',
+  rough: 'medium',
+  wet: false,
+  sand: 'medium',
+  greenSpeedM: 3,
+};
 
 /** @throws RefusedInput naming the part that is not known, or out of bounds */
 export function requireGround(ground: CourseGround): void {
-  const known: readonly (readonly [keyof CourseGround, readonly string[]])[] = [['grass', GRASSES], ['fairways', FIRMNESSES], ['greens', FIRMNESSES], ['rough', ROUGH_LENGTHS], ['sand', SANDS]];
-  for (const [part, of] of known) if (!of.includes(ground[part] as string)) throw new RefusedInput(`ground.${part}`, `must be one of ${of.join(', ')}`);
+  const known: readonly (readonly [keyof CourseGround, readonly string[]])[] = [
+    ['grass', GRASSES],
+    ['fairways', FIRMNESSES],
+    ['greens', FIRMNESSES],
+    ['rough', ROUGH_LENGTHS],
+    ['sand', SANDS],
+  ];
+  for (const [part, of] of known)
+    if (!of.includes(ground[part] as string))
+      throw new RefusedInput(`ground.${part}`, `must be one of ${of.join(', ')}`);
   const [least, most] = GREEN_SPEED_M;
-  if (!(ground.greenSpeedM >= least && ground.greenSpeedM <= most)) throw new RefusedInput('ground.greenSpeedM', `must be between ${least} and ${most}, not ${ground.greenSpeedM}`);
+  if (!(ground.greenSpeedM >= least && ground.greenSpeedM <= most))
+    throw new RefusedInput(
+      'ground.greenSpeedM',
+      `must be between ${least} and ${most}, not ${ground.greenSpeedM}`,
+    );
 }
 
 /** What a ball off the fairway lies in. */
 export function roughLie({ rough, wet }: Pick<CourseGround, 'rough' | 'wet'>): Lie {
   const lie: Lie = rough === 'long' ? 'heavy rough' : 'light rough';
-  return wet ? `${lie}, wet` as Lie : lie;
+  return wet ? (`${lie}, wet` as Lie) : lie;
 }
 
 /** What missing into this rough costs beyond the rough of Broadie's table. Strokes; ours. */

@@ -11,7 +11,12 @@ export interface DistanceCover {
 }
 
 /** A shot whose spread is known. */
-interface KnownShot { clubId: string; shot: ShotKind; carryM: number; spreadM: number }
+interface KnownShot {
+  clubId: string;
+  shot: ShotKind;
+  carryM: number;
+  spreadM: number;
+}
 
 /** Within this of the distance asked for, either way: 5 yd. Ours. */
 export const COVER_WINDOW_M = 5 * 0.9144;
@@ -21,17 +26,30 @@ export const COVER_WINDOW_M = 5 * 0.9144;
  * as normal with the spread known for it. Shots without a known spread cover nothing.
  * @param stepM between the distances looked at
  */
-export function coverage(clubs: readonly LadderClub[], fromM: number, toM: number, stepM: number, windowM = COVER_WINDOW_M): DistanceCover[] {
-  const shots = clubs.flatMap((club) => SHOT_KINDS.flatMap((kind): KnownShot[] => {
-    const shot = club.shots[kind];
-    return shot?.spreadM ? [{ clubId: club.id, shot: kind, carryM: shot.carryM, spreadM: shot.spreadM }] : [];
-  }));
+export function coverage(
+  clubs: readonly LadderClub[],
+  fromM: number,
+  toM: number,
+  stepM: number,
+  windowM = COVER_WINDOW_M,
+): DistanceCover[] {
+  const shots = clubs.flatMap((club) =>
+    SHOT_KINDS.flatMap((kind): KnownShot[] => {
+      const shot = club.shots[kind];
+      return shot?.spreadM
+        ? [{ clubId: club.id, shot: kind, carryM: shot.carryM, spreadM: shot.spreadM }]
+        : [];
+    }),
+  );
   const covers: DistanceCover[] = [];
   for (let carryM = fromM; carryM <= toM + 1e-9; carryM += stepM) {
     let cover: DistanceCover = { carryM, reliability: 0, best: undefined };
     for (const shot of shots) {
-      const reliability = normalCdf((carryM + windowM - shot.carryM) / shot.spreadM) - normalCdf((carryM - windowM - shot.carryM) / shot.spreadM);
-      if (reliability > cover.reliability) cover = { carryM, reliability, best: { clubId: shot.clubId, shot: shot.shot } };
+      const reliability =
+        normalCdf((carryM + windowM - shot.carryM) / shot.spreadM) -
+        normalCdf((carryM - windowM - shot.carryM) / shot.spreadM);
+      if (reliability > cover.reliability)
+        cover = { carryM, reliability, best: { clubId: shot.clubId, shot: shot.shot } };
     }
     covers.push(cover);
   }

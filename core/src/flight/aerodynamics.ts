@@ -35,22 +35,41 @@ export interface Aerodynamics {
 }
 
 export const AERODYNAMICS: Readonly<Aerodynamics> = {
-  still: 0.1841, spun: 0.9005, spunHalf: 0.2069, crisis: 0.2394, crisisRe: 72_440, crisisWidth: 12_200,
-  liftMost: 0.3239, liftHalf: 0.08975, liftRe: -0.3536, spinDecay: 2e-5,
+  still: 0.1841,
+  spun: 0.9005,
+  spunHalf: 0.2069,
+  crisis: 0.2394,
+  crisisRe: 72_440,
+  crisisWidth: 12_200,
+  liftMost: 0.3239,
+  liftHalf: 0.08975,
+  liftRe: -0.3536,
+  spinDecay: 2e-5,
 };
 
 /** The Reynolds number of a middle of a mid-iron's flight: what lift is told at. */
 const LIFT_RE = 120_000;
 
 /** @param spinRatio r omega / V @param reynolds rho V D / mu */
-export function dragCoefficient(spinRatio: number, reynolds: number, aero: Aerodynamics = AERODYNAMICS): number {
+export function dragCoefficient(
+  spinRatio: number,
+  reynolds: number,
+  aero: Aerodynamics = AERODYNAMICS,
+): number {
   const past = (reynolds - aero.crisisRe) / aero.crisisWidth;
-  return aero.still + (aero.spun * spinRatio * aero.spunHalf) / (aero.spunHalf + spinRatio)
-    + 0.5 * aero.crisis * (1 - past / Math.sqrt(1 + past * past));
+  return (
+    aero.still +
+    (aero.spun * spinRatio * aero.spunHalf) / (aero.spunHalf + spinRatio) +
+    0.5 * aero.crisis * (1 - past / Math.sqrt(1 + past * past))
+  );
 }
 
 /** @param spinRatio r omega / V @param reynolds rho V D / mu */
-export function liftCoefficient(spinRatio: number, reynolds: number, aero: Aerodynamics = AERODYNAMICS): number {
+export function liftCoefficient(
+  spinRatio: number,
+  reynolds: number,
+  aero: Aerodynamics = AERODYNAMICS,
+): number {
   const spun = spinRatio * spinRatio;
   const x = reynolds / LIFT_RE - 1;
   const fast = 1 + (aero.liftRe * x) / (1 + Math.abs(x));

@@ -22,7 +22,12 @@ export interface Flight {
 }
 
 /** A place on the way: along the target line, up, right, metres, and the time, seconds. */
-export interface PathPoint { xM: number; yM: number; zM: number; s: number }
+export interface PathPoint {
+  xM: number;
+  yM: number;
+  zM: number;
+  s: number;
+}
 
 /** A flight long after the longest there is; past it the ball is a balloon and the input nonsense. */
 const MAX_SECONDS = 30;
@@ -53,7 +58,13 @@ export function flight(launch: Launch, conditions: Conditions): Flight {
  * Nothing is allocated in the loop: bags of spreads fly through here.
  * @param path filled with the places on the way, when given
  */
-export function fly(launch: Launch, air: Air, targetElevationM = 0, path?: PathPoint[], aero: Aerodynamics = AERODYNAMICS): Flight {
+export function fly(
+  launch: Launch,
+  air: Air,
+  targetElevationM = 0,
+  path?: PathPoint[],
+  aero: Aerodynamics = AERODYNAMICS,
+): Flight {
   const { radiusM, massKg } = BALL;
   const k = (air.densityKgM3 * Math.PI * radiusM * radiusM) / (2 * massKg);
   const reynoldsPerMps = (air.densityKgM3 * 2 * radiusM) / air.viscosityPaS;
@@ -69,7 +80,9 @@ export function fly(launch: Launch, air: Air, targetElevationM = 0, path?: PathP
   const axisY = -Math.sin(tilt) * Math.cos(theta);
   const axisZ = Math.cos(tilt) * Math.cos(azimuth) + Math.sin(tilt) * Math.sin(theta) * Math.sin(azimuth);
 
-  let x = 0, y = 0, z = 0;
+  let x = 0,
+    y = 0,
+    z = 0;
   let vx = launch.ballSpeedMps * Math.cos(theta) * Math.cos(azimuth);
   let vy = launch.ballSpeedMps * Math.sin(theta);
   let vz = launch.ballSpeedMps * Math.cos(theta) * Math.sin(azimuth);
@@ -83,58 +96,93 @@ export function fly(launch: Launch, air: Air, targetElevationM = 0, path?: PathP
 
   for (;;) {
     // One step: four stages, each at the state the one before leads to.
-    let sx = 0, sy = 0, sz = 0, svx = 0, svy = 0, svz = 0, sSpin = 0;
+    let sx = 0,
+      sy = 0,
+      sz = 0,
+      svx = 0,
+      svy = 0,
+      svz = 0,
+      sSpin = 0;
     let firstAy = 0;
-    let dx = 0, dy = 0, dz = 0, dvx = 0, dvy = 0, dvz = 0, dSpin = 0;
+    let dx = 0,
+      dy = 0,
+      dz = 0,
+      dvx = 0,
+      dvy = 0,
+      dvz = 0,
+      dSpin = 0;
     for (let stage = 0; stage < 4; stage++) {
       const ahead = stage === 0 ? 0 : stage === 3 ? step : step / 2;
       const weight = stage === 0 || stage === 3 ? step / 6 : step / 3;
       const h = y + dy * ahead;
-      const ux = vx + dvx * ahead, uy = vy + dvy * ahead, uz = vz + dvz * ahead;
+      const ux = vx + dvx * ahead,
+        uy = vy + dvy * ahead,
+        uz = vz + dvz * ahead;
       const omega = spin + dSpin * ahead;
       const share = windy ? windShare(h - groundM) : 0;
-      const rx = ux - air.windAlongMps * share, rz = uz - air.windAcrossMps * share;
+      const rx = ux - air.windAlongMps * share,
+        rz = uz - air.windAcrossMps * share;
       const speed = Math.sqrt(rx * rx + uy * uy + rz * rz);
       const ratio = speed > 1e-9 ? (radiusM * omega) / speed : 0;
       const drag = k * dragCoefficient(ratio, reynoldsPerMps * speed, aero) * speed;
       const lift = k * liftCoefficient(ratio, reynoldsPerMps * speed, aero) * speed;
-      dx = ux; dy = uy; dz = uz;
+      dx = ux;
+      dy = uy;
+      dz = uz;
       dvx = -drag * rx + lift * (axisY * rz - axisZ * uy);
       dvy = -drag * uy + lift * (axisZ * rx - axisX * rz) - GRAVITY;
       dvz = -drag * rz + lift * (axisX * uy - axisY * rx);
       dSpin = (-aero.spinDecay * omega * speed) / radiusM;
       if (stage === 0) firstAy = dvy;
-      sx += weight * dx; sy += weight * dy; sz += weight * dz;
-      svx += weight * dvx; svy += weight * dvy; svz += weight * dvz;
+      sx += weight * dx;
+      sy += weight * dy;
+      sz += weight * dz;
+      svx += weight * dvx;
+      svy += weight * dvy;
+      svz += weight * dvz;
       sSpin += weight * dSpin;
     }
     const nextY = y + sy;
     const nextVy = vy + svy;
     if (!landing && nextY < targetElevationM && nextVy < 0) {
       const share = crossing(y, vy * step, nextY, nextVy * step, targetElevationM);
-      if (share === undefined) throw new RefusedInput('targetElevationM', `is never reached: the ball gets up to ${Math.max(apexM, y).toFixed(1)} m`);
+      if (share === undefined)
+        throw new RefusedInput(
+          'targetElevationM',
+          `is never reached: the ball gets up to ${Math.max(apexM, y).toFixed(1)} m`,
+        );
       step *= share;
       landing = true;
       continue;
     }
     if (vy > 0 && nextVy <= 0) apexM = Math.max(apexM, highest(y, vy, firstAy, nextY, nextVy, step));
-    x += sx; y = nextY; z += sz;
-    vx += svx; vy = nextVy; vz += svz;
+    x += sx;
+    y = nextY;
+    z += sz;
+    vx += svx;
+    vy = nextVy;
+    vz += svz;
     spin += sSpin;
     time += step;
     if (y > apexM) apexM = y;
     path?.push({ xM: x, yM: landing ? targetElevationM : y, zM: z, s: time });
     if (landing) break;
-    if (time > MAX_SECONDS) throw new RefusedInput('spinRpm', 'keeps the ball in the air for ever with this speed and launch');
+    if (time > MAX_SECONDS)
+      throw new RefusedInput('spinRpm', 'keeps the ball in the air for ever with this speed and launch');
     step = Math.min(STEP_S, step * 2);
   }
   // What the cut step still missed by is a hair; the ball is carried over it in a straight line.
   const rest = (targetElevationM - y) / vy;
   const across = Math.sqrt(vx * vx + vz * vz);
   return {
-    carryM: x + vx * rest, lateralM: z + vz * rest, apexM,
-    landDeg: Math.atan2(-vy, across) / DEG, landSpeedMps: Math.sqrt(across * across + vy * vy), landAzimuthDeg: Math.atan2(vz, vx) / DEG,
-    landSpinRpm: spin / RPM, flightS: time + rest,
+    carryM: x + vx * rest,
+    lateralM: z + vz * rest,
+    apexM,
+    landDeg: Math.atan2(-vy, across) / DEG,
+    landSpeedMps: Math.sqrt(across * across + vy * vy),
+    landAzimuthDeg: Math.atan2(vz, vx) / DEG,
+    landSpinRpm: spin / RPM,
+    flightS: time + rest,
   };
 }
 
@@ -182,5 +230,7 @@ function highest(y0: number, v0: number, a0: number, y1: number, v1: number, ste
   const b = (v1 - v0 - a0 * step) / (step * step);
   let t = (step * v0) / (v0 - v1);
   for (let i = 0; i < 3; i++) t -= (v0 + a0 * t + b * t * t) / (a0 + 2 * b * t);
-  return Number.isFinite(t) && t >= 0 && t <= step ? y0 + v0 * t + (a0 * t * t) / 2 + (b * t * t * t) / 3 : Math.max(y0, y1);
+  return Number.isFinite(t) && t >= 0 && t <= step
+    ? y0 + v0 * t + (a0 * t * t) / 2 + (b * t * t * t) / 3
+    : Math.max(y0, y1);
 }

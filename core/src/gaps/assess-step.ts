@@ -19,7 +19,12 @@ export interface StepContext {
   targetDeg?: number;
 }
 
-interface CarryVerdict { word: StepWord; severity: Severity; code?: Flag['code']; limitM?: number }
+interface CarryVerdict {
+  word: StepWord;
+  severity: Severity;
+  code?: Flag['code'];
+  limitM?: number;
+}
 
 /** The verdict on one step: its word, its flags, how sure they are, and one sentence. */
 export function assessStep(step: Step, context: StepContext): StepReport {
@@ -30,15 +35,22 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   const sizeM = school.measure === 'hole' ? holeM : step.carryM;
   const interval = intervalOf(step, settings.confidence);
   let carry = judgeCarry(sizeM, step, context, flight);
-  const unsettled = school.measure !== 'hole' && interval !== undefined &&
+  const unsettled =
+    school.measure !== 'hole' &&
+    interval !== undefined &&
     (judgeCarry(interval.lowM, step, context, flight).severity !== carry.severity ||
       judgeCarry(interval.highM, step, context, flight).severity !== carry.severity);
   const offM = unsettled ? distanceToLimit(sizeM, step, context, flight) : Infinity;
   const isAtLimit = unsettled && atLimit(step, offM, settings.indifferenceM, settings.confidence);
-  const moreShots = unsettled && !isAtLimit ? moreShotsFor(step, offM, settings.indifferenceM, settings.confidence) : undefined;
+  const moreShots =
+    unsettled && !isAtLimit
+      ? moreShotsFor(step, offM, settings.indifferenceM, settings.confidence)
+      : undefined;
   const estimate = carry;
   if (unsettled) {
-    carry = isAtLimit ? { word: 'at the limit', severity: 'fine' } : { word: 'not known yet', severity: 'unknown' };
+    carry = isAtLimit
+      ? { word: 'at the limit', severity: 'fine' }
+      : { word: 'not known yet', severity: 'unknown' };
   }
 
   const cover = carry.word === 'wide' ? coverOf(step, owned) : undefined;
@@ -48,8 +60,13 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   const flags: Flag[] = [];
   if (carry.code && (carry.severity === 'look' || carry.severity === 'fault')) {
     flags.push({
-      code: carry.code, severity: carry.severity, clubIds: [step.upper.id, step.lower.id],
-      value: sizeM, limit: carry.limitM!, unit: 'm', reason,
+      code: carry.code,
+      severity: carry.severity,
+      clubIds: [step.upper.id, step.lower.id],
+      value: sizeM,
+      limit: carry.limitM!,
+      unit: 'm',
+      reason,
     });
   }
   flags.push(...loftFlags(step, context, carry.word === 'either-or'));
@@ -86,18 +103,36 @@ function judgeCarry(sizeM: number, step: Step, context: StepContext, flight: Fli
   if ((byHole ? step.carryM : sizeM) < settings.overlapBelowM) {
     if (flight.verdict === 'differ') return { word: 'either-or', severity: 'fine' };
     return {
-      word: 'overlap', severity: flight.verdict === 'same' ? 'fault' : 'look', code: 'overlap', limitM: settings.overlapBelowM,
+      word: 'overlap',
+      severity: flight.verdict === 'same' ? 'fault' : 'look',
+      code: 'overlap',
+      limitM: settings.overlapBelowM,
     };
   }
   const limitM = carryLimitM(step, settings);
   if (sizeM > limitM + ROUNDING) {
-    return { word: 'wide', severity: 'fault', code: isScoringEnd(step, settings) ? 'scoring-carry-wide' : 'top-carry-wide', limitM };
+    return {
+      word: 'wide',
+      severity: 'fault',
+      code: isScoringEnd(step, settings) ? 'scoring-carry-wide' : 'top-carry-wide',
+      limitM,
+    };
   }
   if (targetM !== undefined && sizeM > settings.wideOfTarget * targetM) {
-    return { word: 'wide', severity: 'look', code: 'wide-of-target', limitM: settings.wideOfTarget * targetM };
+    return {
+      word: 'wide',
+      severity: 'look',
+      code: 'wide-of-target',
+      limitM: settings.wideOfTarget * targetM,
+    };
   }
   if (!byHole && targetM !== undefined && sizeM < settings.narrowOfTarget * targetM) {
-    return { word: 'narrow', severity: 'look', code: 'narrow-of-target', limitM: settings.narrowOfTarget * targetM };
+    return {
+      word: 'narrow',
+      severity: 'look',
+      code: 'narrow-of-target',
+      limitM: settings.narrowOfTarget * targetM,
+    };
   }
   return { word: 'even', severity: 'fine' };
 }
@@ -119,7 +154,10 @@ function distanceToLimit(sizeM: number, step: Step, context: StepContext, flight
   const { settings, targetM } = context;
   let nearestM = Infinity;
   for (const limitM of [
-    settings.overlapBelowM, carryLimitM(step, settings), (targetM ?? NaN) * settings.wideOfTarget, (targetM ?? NaN) * settings.narrowOfTarget,
+    settings.overlapBelowM,
+    carryLimitM(step, settings),
+    (targetM ?? NaN) * settings.wideOfTarget,
+    (targetM ?? NaN) * settings.narrowOfTarget,
   ]) {
     const under = judgeCarry(limitM - 2 * ROUNDING, step, context, flight);
     const over = judgeCarry(limitM + 2 * ROUNDING, step, context, flight);
@@ -133,26 +171,72 @@ function loftFlags(step: Step, { settings, school, targetDeg }: StepContext, eit
   const { loftDeg } = step;
   if (loftDeg === undefined) return [];
   if (loftDeg < -REVERSED_DEG) {
-    return [loftFlag(step, loftDeg, 'reversed', 'look', 0, `${formatDegrees(-loftDeg)} the wrong way: the weaker loft carries farther`)];
+    return [
+      loftFlag(
+        step,
+        loftDeg,
+        'reversed',
+        'look',
+        0,
+        `${formatDegrees(-loftDeg)} the wrong way: the weaker loft carries farther`,
+      ),
+    ];
   }
   if (isWedge(step.upper) && step.lower.kind === 'wedge') {
     const { wedgeLoftStepMaxDeg: most, wedgeLoftStepMinDeg: least } = settings;
     if (loftDeg > most + ROUNDING) {
-      return [loftFlag(step, loftDeg, 'wedge-loft-wide', 'fault', most, `${formatDegrees(loftDeg)} in the wedges, over ${formatDegrees(most)}`)];
+      return [
+        loftFlag(
+          step,
+          loftDeg,
+          'wedge-loft-wide',
+          'fault',
+          most,
+          `${formatDegrees(loftDeg)} in the wedges, over ${formatDegrees(most)}`,
+        ),
+      ];
     }
     if (loftDeg < least - ROUNDING && !eitherOr) {
-      return [loftFlag(step, loftDeg, 'wedge-loft-narrow', 'look', least, `${formatDegrees(loftDeg)} in the wedges, under ${formatDegrees(least)}`)];
+      return [
+        loftFlag(
+          step,
+          loftDeg,
+          'wedge-loft-narrow',
+          'look',
+          least,
+          `${formatDegrees(loftDeg)} in the wedges, under ${formatDegrees(least)}`,
+        ),
+      ];
     }
   }
   if (school.measure !== 'loft' || targetDeg === undefined || eitherOr) return [];
   const [wide, narrow] = [settings.wideOfTarget * targetDeg, settings.narrowOfTarget * targetDeg];
   if (loftDeg <= wide && loftDeg >= narrow) return [];
   const words = `${formatDegrees(loftDeg)} against a target of ${formatDegrees(targetDeg)}`;
-  return [loftDeg > wide ? loftFlag(step, loftDeg, 'wide-of-target', 'look', wide, words) : loftFlag(step, loftDeg, 'narrow-of-target', 'look', narrow, words)];
+  return [
+    loftDeg > wide
+      ? loftFlag(step, loftDeg, 'wide-of-target', 'look', wide, words)
+      : loftFlag(step, loftDeg, 'narrow-of-target', 'look', narrow, words),
+  ];
 }
 
-function loftFlag(step: Step, value: number, code: Flag['code'], severity: 'look' | 'fault', limit: number, words: string): Flag {
-  return { code, severity, clubIds: [step.upper.id, step.lower.id], value, limit, unit: 'deg', reason: `${pairName(step)} is ${words}.` };
+function loftFlag(
+  step: Step,
+  value: number,
+  code: Flag['code'],
+  severity: 'look' | 'fault',
+  limit: number,
+  words: string,
+): Flag {
+  return {
+    code,
+    severity,
+    clubIds: [step.upper.id, step.lower.id],
+    value,
+    limit,
+    unit: 'deg',
+    reason: `${pairName(step)} is ${words}.`,
+  };
 }
 
 /** A gauge repeats to about a quarter of a degree, so a smaller reversal may be the gauge's. Common practice, no source. */
@@ -165,8 +249,16 @@ function worseOf(a: Severity, b: Severity | 'note'): Severity {
 }
 
 function carryReason(
-  step: Step, carry: CarryVerdict, estimate: CarryVerdict, { unit, targetM, settings }: StepContext,
-  { flight, cover, interval, moreShots }: { flight: FlightDifference } & { [K in 'cover' | 'interval' | 'moreShots']: StepReport[K] | undefined },
+  step: Step,
+  carry: CarryVerdict,
+  estimate: CarryVerdict,
+  { unit, targetM, settings }: StepContext,
+  {
+    flight,
+    cover,
+    interval,
+    moreShots,
+  }: { flight: FlightDifference } & { [K in 'cover' | 'interval' | 'moreShots']: StepReport[K] | undefined },
 ): string {
   const size = `${pairName(step)} is ${stepSize(step, unit)}`;
   const target = targetM === undefined ? '' : `, target ${formatDistance(targetM, unit)}`;
@@ -188,9 +280,10 @@ function carryReason(
     case 'not known yet': {
       const sure = `${Math.round(settings.confidence * 100)} %`;
       const range = `${formatDistance(interval!.lowM, unit)} to ${formatDistance(interval!.highM, unit)} at ${sure}`;
-      const settle = moreShots === undefined
-        ? `hitting more will not tell: over ${MAX_MORE_SHOTS} shots with each would be needed`
-        : `about ${moreShots} more shot${moreShots === 1 ? '' : 's'} with each would settle it`;
+      const settle =
+        moreShots === undefined
+          ? `hitting more will not tell: over ${MAX_MORE_SHOTS} shots with each would be needed`
+          : `about ${moreShots} more shot${moreShots === 1 ? '' : 's'} with each would settle it`;
       return `${size}, somewhere from ${range}: not known yet whether it is ${estimate.word}; ${settle}.`;
     }
     default:

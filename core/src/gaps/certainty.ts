@@ -59,7 +59,12 @@ export function atLimit(step: Step, offM: number, zoneM: number, confidence: num
  * @param offM how far the step lies from its limit, metres
  * @param zoneM nearer to the limit than this it does not matter
  */
-export function moreShotsFor(step: Step, offM: number, zoneM: number, confidence: number): number | undefined {
+export function moreShotsFor(
+  step: Step,
+  offM: number,
+  zoneM: number,
+  confidence: number,
+): number | undefined {
   const both = [step.upper.full, step.lower.full];
   if (!both.some((shot) => shot.source === 'measured')) return undefined;
   const now = errorAfter(both, 0).standardErrorM;
@@ -77,10 +82,16 @@ export function moreShotsFor(step: Step, offM: number, zoneM: number, confidence
 
 /** Variance of a step's size from the shots it is known by, m2; 0 where nothing is known of it. */
 export function stepVariance(step: Pick<Step, 'upper' | 'lower'>): number {
-  return [step.upper.full, step.lower.full].reduce((sum, shot) => sum + (carryStandardErrorM(shot) ?? 0) ** 2, 0);
+  return [step.upper.full, step.lower.full].reduce(
+    (sum, shot) => sum + (carryStandardErrorM(shot) ?? 0) ** 2,
+    0,
+  );
 }
 
-function errorAfter(both: readonly Step['upper']['full'][], more: number): { standardErrorM: number; df: number } {
+function errorAfter(
+  both: readonly Step['upper']['full'][],
+  more: number,
+): { standardErrorM: number; df: number } {
   let variance = 0;
   let df = 0;
   for (const shot of both) {

@@ -10,11 +10,15 @@ export interface FlightDifference {
 }
 
 /** Compares the full shots' apex and landing angle against the player's either-or thresholds. */
-export function flightDifference({ upper, lower }: Pick<Step, 'upper' | 'lower'>, settings: GapSettings): FlightDifference {
+export function flightDifference(
+  { upper, lower }: Pick<Step, 'upper' | 'lower'>,
+  settings: GapSettings,
+): FlightDifference {
   const apexM = difference(upper.full.apexM, lower.full.apexM);
   const landDeg = difference(upper.full.landDeg, lower.full.landDeg);
   const differ =
-    Math.abs(apexM ?? 0) >= settings.eitherOrApexM - ROUNDING || Math.abs(landDeg ?? 0) >= settings.eitherOrLandDeg - ROUNDING;
+    Math.abs(apexM ?? 0) >= settings.eitherOrApexM - ROUNDING ||
+    Math.abs(landDeg ?? 0) >= settings.eitherOrLandDeg - ROUNDING;
   // One of the two measures is enough to find a difference, but both are needed to say there is none.
   const known = apexM !== undefined && landDeg !== undefined;
   const result: FlightDifference = { verdict: differ ? 'differ' : known ? 'same' : 'unknown' };

@@ -5,7 +5,16 @@ import type { DistanceUnit } from '../units/distance.js';
 import { assessStep } from './assess-step.js';
 import { flightDifference } from './flight-difference.js';
 import { headlineOf } from './headline.js';
-import { carryLadder, loftLadder, ownedShots, stepsOf, widestHoleM, type LoftStep, type OwnedShot, type Step } from './ladder.js';
+import {
+  carryLadder,
+  loftLadder,
+  ownedShots,
+  stepsOf,
+  widestHoleM,
+  type LoftStep,
+  type OwnedShot,
+  type Step,
+} from './ladder.js';
 import type { Evenness, Flag, GapReport, StepReport } from './report.js';
 import { schoolOf, type School, type SchoolId } from './schools.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from './settings.js';
@@ -41,10 +50,16 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
   const evenness = evennessOf(steps, school, raw.map(stepVariance));
   return {
     school: school.id,
-    rungs: rungs.map(({ id, name, carryM, loftDeg }) => (loftDeg === undefined ? { clubId: id, name, carryM } : { clubId: id, name, carryM, loftDeg })),
+    rungs: rungs.map(({ id, name, carryM, loftDeg }) =>
+      loftDeg === undefined ? { clubId: id, name, carryM } : { clubId: id, name, carryM, loftDeg },
+    ),
     steps,
     loftRungs: lofts.rungs.map(({ id, name, loftDeg }) => ({ clubId: id, name, loftDeg: loftDeg! })),
-    loftSteps: lofts.steps.map(({ upper, lower, loftDeg }) => ({ upperId: upper.id, lowerId: lower.id, loftDeg })),
+    loftSteps: lofts.steps.map(({ upper, lower, loftDeg }) => ({
+      upperId: upper.id,
+      lowerId: lower.id,
+      loftDeg,
+    })),
     unplaced: clubs
       .filter((club) => isFullSwing(club.kind) && !club.shots.full)
       .map(({ id, name }) => ({ clubId: id, name, reason: 'no full carry recorded yet' })),
@@ -58,19 +73,27 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
 
 /** A hole that is wide in loft and in carry has two flags and is one fault. */
 function placesOf(flags: readonly Flag[], severity: Flag['severity']): number {
-  return new Set(flags.filter((flag) => flag.severity === severity).map((flag) => flag.clubIds.join(' '))).size;
+  return new Set(flags.filter((flag) => flag.severity === severity).map((flag) => flag.clubIds.join(' ')))
+    .size;
 }
 
 /** The target of every step. Either-or pairs count as one rung, so they get none. */
 function targetsOf(
-  steps: readonly Step[], owned: readonly OwnedShot[], school: School, settings: GapSettings,
+  steps: readonly Step[],
+  owned: readonly OwnedShot[],
+  school: School,
+  settings: GapSettings,
 ): { targetM?: number; targetDeg?: number }[] {
   if (school.measure === 'loft') {
-    return steps.map((step) => (isIronOrWedge(step.upper) && isIronOrWedge(step.lower) ? { targetDeg: school.targetDeg! } : {}));
+    return steps.map((step) =>
+      isIronOrWedge(step.upper) && isIronOrWedge(step.lower) ? { targetDeg: school.targetDeg! } : {},
+    );
   }
   const spanM = steps.reduce((sum, step) => sum + step.carryM, 0);
-  const regular = steps.map((step) =>
-    !(step.carryM < settings.overlapBelowM && flightDifference(step, settings).verdict === 'differ'));
+  const regular = steps.map(
+    (step) =>
+      !(step.carryM < settings.overlapBelowM && flightDifference(step, settings).verdict === 'differ'),
+  );
   if (school.measure === 'hole') {
     // Partial shots divide a step, so the even hole is smaller than the even step.
     const holes = steps.reduce((sum, step, i) => (regular[i] ? sum + dividedInto(step, owned) : sum), 0);
@@ -91,11 +114,17 @@ function isIronOrWedge(club: LadderClub): boolean {
 }
 
 /** How far the steps are off their targets; what the shots themselves scatter is taken out of it. */
-function evennessOf(steps: readonly StepReport[], school: School, variances: readonly number[]): Evenness | undefined {
+function evennessOf(
+  steps: readonly StepReport[],
+  school: School,
+  variances: readonly number[],
+): Evenness | undefined {
   let noise = 0;
   const off = steps.flatMap((step, i) => {
     if (school.measure === 'loft') {
-      return step.targetDeg === undefined || step.loftDeg === undefined ? [] : [step.loftDeg - step.targetDeg];
+      return step.targetDeg === undefined || step.loftDeg === undefined
+        ? []
+        : [step.loftDeg - step.targetDeg];
     }
     if (step.targetM === undefined) return [];
     noise += variances[i]!;
@@ -111,12 +140,21 @@ const SAME_LOFT_DEG = 0.5;
 
 /** Two clubs at one loft that carry apart are worth knowing of, not a fault; where they carry alike the overlap says so. */
 function sameLoftFlags(loftSteps: readonly LoftStep[], steps: readonly StepReport[]): Flag[] {
-  const alreadySaid = (a: string, b: string) => steps.some((step) =>
-    (step.word === 'overlap' || step.word === 'either-or') && [step.upperId, step.lowerId].every((id) => id === a || id === b));
+  const alreadySaid = (a: string, b: string) =>
+    steps.some(
+      (step) =>
+        (step.word === 'overlap' || step.word === 'either-or') &&
+        [step.upperId, step.lowerId].every((id) => id === a || id === b),
+    );
   return loftSteps
     .filter(({ upper, lower, loftDeg }) => loftDeg < SAME_LOFT_DEG && !alreadySaid(upper.id, lower.id))
     .map(({ upper, lower, loftDeg }) => ({
-      code: 'same-loft', severity: 'note', clubIds: [upper.id, lower.id], value: loftDeg, limit: SAME_LOFT_DEG, unit: 'deg',
+      code: 'same-loft',
+      severity: 'note',
+      clubIds: [upper.id, lower.id],
+      value: loftDeg,
+      limit: SAME_LOFT_DEG,
+      unit: 'deg',
       reason: `${upper.name} and ${lower.name} both sit at ${formatDegrees(upper.loftDeg!)}.`,
     }));
 }
@@ -125,7 +163,12 @@ function neverHitFlags(clubs: readonly LadderClub[]): Flag[] {
   return clubs
     .filter((club) => club.hitsPerRound === 0)
     .map(({ id, name }) => ({
-      code: 'never-hit', severity: 'look', clubIds: [id], value: 0, limit: 0, unit: 'per round',
+      code: 'never-hit',
+      severity: 'look',
+      clubIds: [id],
+      value: 0,
+      limit: 0,
+      unit: 'per round',
       reason: `${name} is never hit: its slot is free.`,
     }));
 }

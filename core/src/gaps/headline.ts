@@ -4,11 +4,25 @@ import type { Evenness, Flag, GapReport, StepReport } from './report.js';
 import { evennessWords } from './words.js';
 
 /** The one sentence that matters most about a bag. */
-export function headlineOf({ steps, flags, rungs, evenness, unit }: {
-  steps: readonly StepReport[]; flags: readonly Flag[]; rungs: number; evenness: Evenness | undefined; unit: DistanceUnit;
+export function headlineOf({
+  steps,
+  flags,
+  rungs,
+  evenness,
+  unit,
+}: {
+  steps: readonly StepReport[];
+  flags: readonly Flag[];
+  rungs: number;
+  evenness: Evenness | undefined;
+  unit: DistanceUnit;
 }): GapReport['headline'] {
   if (rungs < 2) {
-    return { severity: 'unknown', title: 'No ladder yet.', text: 'Give two clubs a carry and the steps between them appear.' };
+    return {
+      severity: 'unknown',
+      title: 'No ladder yet.',
+      text: 'Give two clubs a carry and the steps between them appear.',
+    };
   }
   const faults = byWeight(flags, 'fault');
   const looks = byWeight(flags, 'look');
@@ -26,14 +40,17 @@ export function headlineOf({ steps, flags, rungs, evenness, unit }: {
   if (unknown.length > 0) {
     return {
       severity: 'unknown',
-      title: unknown.length === 1 ? 'One step not known yet.' : `${count(unknown.length)} steps not known yet.`,
+      title:
+        unknown.length === 1 ? 'One step not known yet.' : `${count(unknown.length)} steps not known yet.`,
       text: unknown[0]!.reason,
     };
   }
   return {
     severity: 'fine',
     title: 'An even bag.',
-    text: evenness ? `Its ${evenness.steps} steps are within ${evennessWords(evenness, unit)} of their targets, root mean square.` : '',
+    text: evenness
+      ? `Its ${evenness.steps} steps are within ${evennessWords(evenness, unit)} of their targets, root mean square.`
+      : '',
   };
 }
 
@@ -44,13 +61,22 @@ function byWeight(flags: readonly Flag[], severity: Flag['severity']): Flag[] {
 
 function titleOf(flag: Flag, many: number): string {
   const noun = NOUNS[flag.code];
-  return many === 1 ? `One ${noun}.` : `${count(many)} ${flag.severity === 'fault' ? 'faults' : 'things to look at'}; first, one ${noun}.`;
+  return many === 1
+    ? `One ${noun}.`
+    : `${count(many)} ${flag.severity === 'fault' ? 'faults' : 'things to look at'}; first, one ${noun}.`;
 }
 
 const NOUNS: Record<Flag['code'], string> = {
-  'wedge-loft-wide': 'hole', 'scoring-carry-wide': 'hole', 'top-carry-wide': 'hole', 'wide-of-target': 'wide step',
-  'wedge-loft-narrow': 'narrow step', 'narrow-of-target': 'narrow step', overlap: 'dead overlap',
-  reversed: 'pair the wrong way round', 'same-loft': 'loft twice', 'never-hit': 'idle club',
+  'wedge-loft-wide': 'hole',
+  'scoring-carry-wide': 'hole',
+  'top-carry-wide': 'hole',
+  'wide-of-target': 'wide step',
+  'wedge-loft-narrow': 'narrow step',
+  'narrow-of-target': 'narrow step',
+  overlap: 'dead overlap',
+  reversed: 'pair the wrong way round',
+  'same-loft': 'loft twice',
+  'never-hit': 'idle club',
 };
 
 const COUNTS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine'];
@@ -62,8 +88,11 @@ function count(n: number): string {
 /** What the other steps are, so that the worst can be seen against them. */
 function othersAverage(worst: Flag, steps: readonly StepReport[], unit: DistanceUnit): string {
   if (worst.unit === 'per round') return '';
-  const others = steps.filter((step) =>
-    step.word !== 'either-or' && !(worst.clubIds.includes(step.upperId) && worst.clubIds.includes(step.lowerId)));
+  const others = steps.filter(
+    (step) =>
+      step.word !== 'either-or' &&
+      !(worst.clubIds.includes(step.upperId) && worst.clubIds.includes(step.lowerId)),
+  );
   if (others.length < 2) return '';
   const mean = others.reduce((sum, step) => sum + step.carryM, 0) / others.length;
   return ` The other steps average ${formatDistance(mean, unit, 1)}.`;

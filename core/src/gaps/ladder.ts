@@ -30,16 +30,20 @@ export function carryLadder(clubs: readonly LadderClub[]): Rung[] {
   for (const { id, name, kind, loftDeg, lengthIn, hitsPerRound, shots } of clubs) {
     const { full } = shots;
     // Written out: a spread of every club of every bag that is tried costs more than the rest of the ladder.
-    if (full && isFullSwing(kind)) rungs.push({ id, name, kind, loftDeg, lengthIn, hitsPerRound, shots, full, carryM: full.carryM });
+    if (full && isFullSwing(kind))
+      rungs.push({ id, name, kind, loftDeg, lengthIn, hitsPerRound, shots, full, carryM: full.carryM });
   }
-  return rungs.sort((a, b) => b.carryM - a.carryM || (a.loftDeg ?? 0) - (b.loftDeg ?? 0) || a.name.localeCompare(b.name));
+  return rungs.sort(
+    (a, b) => b.carryM - a.carryM || (a.loftDeg ?? 0) - (b.loftDeg ?? 0) || a.name.localeCompare(b.name),
+  );
 }
 
 /** Steps between neighbours of the carry ladder; one fewer than rungs. */
 export function stepsOf(rungs: readonly Rung[]): Step[] {
   return rungs.slice(1).map((lower, i) => {
     const upper = rungs[i]!;
-    const loftDeg = lower.loftDeg !== undefined && upper.loftDeg !== undefined ? lower.loftDeg - upper.loftDeg : undefined;
+    const loftDeg =
+      lower.loftDeg !== undefined && upper.loftDeg !== undefined ? lower.loftDeg - upper.loftDeg : undefined;
     return { upper, lower, carryM: upper.carryM - lower.carryM, loftDeg };
   });
 }
@@ -50,7 +54,9 @@ export function loftLadder(clubs: readonly LadderClub[]): { rungs: LadderClub[];
     .filter((club) => isFullSwing(club.kind) && club.loftDeg !== undefined)
     .sort((a, b) => a.loftDeg! - b.loftDeg! || a.name.localeCompare(b.name));
   const steps = rungs.slice(1).map((lower, i) => ({
-    upper: rungs[i]!, lower, loftDeg: lower.loftDeg! - rungs[i]!.loftDeg!,
+    upper: rungs[i]!,
+    lower,
+    loftDeg: lower.loftDeg! - rungs[i]!.loftDeg!,
   }));
   return { rungs, steps };
 }
@@ -79,7 +85,10 @@ export function coverOf(step: Step, owned: readonly OwnedShot[]): Cover | undefi
     if (shotKind === 'full' || Math.abs(shot.carryM - middleM) > (step.carryM * MIDDLE_SHARE) / 2) continue;
     if (best && Math.abs(best.carryM - middleM) <= Math.abs(shot.carryM - middleM)) continue;
     best = {
-      clubId: club.id, clubName: club.name, shotKind, carryM: shot.carryM,
+      clubId: club.id,
+      clubName: club.name,
+      shotKind,
+      carryM: shot.carryM,
       leavesM: [step.upper.carryM - shot.carryM, shot.carryM - step.lower.carryM],
     };
   }
@@ -111,7 +120,8 @@ export function ownedShots(clubs: readonly LadderClub[], reliableShots: number):
   for (const club of clubs) {
     for (const shotKind of SHOT_KINDS) {
       const shot = club.shots[shotKind];
-      if (shot?.source === 'measured' && (shot.shots ?? 0) >= reliableShots) owned.push({ club, shotKind, shot });
+      if (shot?.source === 'measured' && (shot.shots ?? 0) >= reliableShots)
+        owned.push({ club, shotKind, shot });
     }
   }
   return owned.sort((a, b) => b.shot.carryM - a.shot.carryM);

@@ -36,7 +36,11 @@ export const BENDING_CAUTION =
  * Only remedies that leave the bag better are given: fewer faults, or as many faults and fewer looks, or a smaller evenness figure.
  * Carries after a bend are modelled (`whatIf`).
  */
-export function remedies(bag: readonly LadderClub[], leftOut: readonly LadderClub[], options: GapOptions = {}): Remedy[] {
+export function remedies(
+  bag: readonly LadderClub[],
+  leftOut: readonly LadderClub[],
+  options: GapOptions = {},
+): Remedy[] {
   const before = gaps(bag, options);
   const worst = worstStep(before);
   const settings = { ...DEFAULT_GAP_SETTINGS, ...options.settings };
@@ -74,12 +78,19 @@ function bestOf(candidates: readonly Remedy[], before: GapReport): Remedy | unde
 }
 
 function worstStep(report: GapReport): StepReport | undefined {
-  const wide = report.steps.filter((step) => step.word === 'wide' && (step.severity === 'fault' || step.severity === 'look'));
+  const wide = report.steps.filter(
+    (step) => step.word === 'wide' && (step.severity === 'fault' || step.severity === 'look'),
+  );
   const weight = (step: StepReport) => (step.severity === 'fault' ? 1000 : 0) + step.carryM;
   return [...wide].sort((a, b) => weight(b) - weight(a))[0];
 }
 
-function learnPartial(bag: readonly LadderClub[], worst: StepReport, before: GapReport, unit: DistanceUnit): Remedy | undefined {
+function learnPartial(
+  bag: readonly LadderClub[],
+  worst: StepReport,
+  before: GapReport,
+  unit: DistanceUnit,
+): Remedy | undefined {
   const upper = bag.find((club) => club.id === worst.upperId);
   if (!upper || worst.cover) return undefined;
   const middleM = (upper.shots.full!.carryM * 2 - worst.carryM) / 2;
@@ -105,15 +116,24 @@ function bendsFor(bag: readonly LadderClub[], worst: StepReport, options: GapOpt
   };
   for (let weaker = 0; weaker <= BEND_MOST_DEG; weaker += BEND_STEP_DEG) {
     for (let stronger = 0; stronger <= BEND_MOST_DEG; stronger += BEND_STEP_DEG) {
-      const bent = [{ club: upper, byDeg: weaker }, { club: lower, byDeg: -stronger }]
-        .filter(({ byDeg }) => byDeg !== 0);
+      const bent = [
+        { club: upper, byDeg: weaker },
+        { club: lower, byDeg: -stronger },
+      ].filter(({ byDeg }) => byDeg !== 0);
       if (bent.length === 0 || !bent.every(({ club }) => isBendable(club))) continue;
       const bentBag = bag.map((club) => bend(club, bent.find((one) => one.club.id === club.id)?.byDeg ?? 0));
       const after = gaps(bentBag, options);
       remedies.push({
-        kind: 'bend', bag: bentBag, after,
-        bends: bent.map(({ club, byDeg }) => ({ clubId: club.id, fromDeg: club.loftDeg!, toDeg: club.loftDeg! + byDeg })),
-        text: `Bend ${bent.map(({ club, byDeg }) => `${club.name} to ${formatDegrees(club.loftDeg! + byDeg)}`).join(' and ')}` +
+        kind: 'bend',
+        bag: bentBag,
+        after,
+        bends: bent.map(({ club, byDeg }) => ({
+          clubId: club.id,
+          fromDeg: club.loftDeg!,
+          toDeg: club.loftDeg! + byDeg,
+        })),
+        text:
+          `Bend ${bent.map(({ club, byDeg }) => `${club.name} to ${formatDegrees(club.loftDeg! + byDeg)}`).join(' and ')}` +
           `${evennessChange(after, options)}.`,
       });
     }
@@ -129,9 +149,16 @@ export function isBendable(club: LadderClub): boolean {
 /** The club bent by some degrees (positive is weaker), its full shot as the model expects it and marked as modelled. */
 export function bentClub(club: LadderClub, byDeg: number): LadderClub {
   if (byDeg === 0) return club;
-  const { loftDeg, shots: { full } } = club;
+  const {
+    loftDeg,
+    shots: { full },
+  } = club;
   if (loftDeg === undefined) return club;
-  const bent = { ...club, loftDeg: loftDeg + byDeg, ...(club.bounceDeg !== undefined && { bounceDeg: club.bounceDeg + byDeg }) };
+  const bent = {
+    ...club,
+    loftDeg: loftDeg + byDeg,
+    ...(club.bounceDeg !== undefined && { bounceDeg: club.bounceDeg + byDeg }),
+  };
   if (!full) return bent;
   const effect = bendEffect(club.kind, loftDeg, full, byDeg);
   if (!effect) return bent;
@@ -141,16 +168,25 @@ export function bentClub(club: LadderClub, byDeg: number): LadderClub {
     shots: {
       ...club.shots,
       full: {
-        carryM: carryM + effect.carryM, source: 'modelled',
-        ...(totalM !== undefined && { totalM: totalM + effect.totalM }), ...(apexM !== undefined && { apexM: apexM + effect.apexM }),
-        ...(landDeg !== undefined && { landDeg: landDeg + effect.landDeg }), ...(spreadM !== undefined && { spreadM }), ...(conditions !== undefined && { conditions }),
+        carryM: carryM + effect.carryM,
+        source: 'modelled',
+        ...(totalM !== undefined && { totalM: totalM + effect.totalM }),
+        ...(apexM !== undefined && { apexM: apexM + effect.apexM }),
+        ...(landDeg !== undefined && { landDeg: landDeg + effect.landDeg }),
+        ...(spreadM !== undefined && { spreadM }),
+        ...(conditions !== undefined && { conditions }),
       },
     },
   };
 }
 
 /** The model's word on a bend; none for a carry that no swing of such a club makes. */
-function bendEffect(kind: LadderClub['kind'], loftDeg: number, shot: Shot, bendDeg: number): TweakEffect | undefined {
+function bendEffect(
+  kind: LadderClub['kind'],
+  loftDeg: number,
+  shot: Shot,
+  bendDeg: number,
+): TweakEffect | undefined {
   try {
     return whatIf({ kind, loftDeg }, shot, { bendDeg });
   } catch (error) {
@@ -160,30 +196,51 @@ function bendEffect(kind: LadderClub['kind'], loftDeg: number, shot: Shot, bendD
 }
 
 function takeOuts(bag: readonly LadderClub[], before: GapReport, options: GapOptions): Remedy[] {
-  const suspects = new Set(before.flags
-    .filter((flag) => flag.code === 'overlap' || flag.code === 'never-hit')
-    .flatMap((flag) => flag.clubIds));
-  return bag.filter((club) => suspects.has(club.id)).map((club) => {
-    const without = bag.filter((other) => other.id !== club.id);
-    const after = gaps(without, options);
-    return { kind: 'take out', bag: without, outId: club.id, after, text: `Take ${club.name} out${evennessChange(after, options)}.` };
-  });
-}
-
-function swapsFrom(bag: readonly LadderClub[], leftOut: readonly LadderClub[], clubLimit: number, options: GapOptions): Remedy[] {
-  const full = bag.length >= clubLimit;
-  const ends = ladderEnds(bag);
-  return leftOut.filter((club) => club.shots.full).flatMap((incoming) => {
-    const outgoing = full ? bag.filter((club) => club.shots.full && !ends.has(club.id)) : [undefined];
-    return outgoing.map((out): Remedy => {
-      const swapped = [...bag.filter((club) => club !== out), incoming];
-      const after = gaps(swapped, options);
+  const suspects = new Set(
+    before.flags
+      .filter((flag) => flag.code === 'overlap' || flag.code === 'never-hit')
+      .flatMap((flag) => flag.clubIds),
+  );
+  return bag
+    .filter((club) => suspects.has(club.id))
+    .map((club) => {
+      const without = bag.filter((other) => other.id !== club.id);
+      const after = gaps(without, options);
       return {
-        kind: 'swap', bag: swapped, inId: incoming.id, after, ...(out && { outId: out.id }),
-        text: `Put ${incoming.name} in${out ? ` for ${out.name}` : ''}${evennessChange(after, options)}.`,
+        kind: 'take out',
+        bag: without,
+        outId: club.id,
+        after,
+        text: `Take ${club.name} out${evennessChange(after, options)}.`,
       };
     });
-  });
+}
+
+function swapsFrom(
+  bag: readonly LadderClub[],
+  leftOut: readonly LadderClub[],
+  clubLimit: number,
+  options: GapOptions,
+): Remedy[] {
+  const full = bag.length >= clubLimit;
+  const ends = ladderEnds(bag);
+  return leftOut
+    .filter((club) => club.shots.full)
+    .flatMap((incoming) => {
+      const outgoing = full ? bag.filter((club) => club.shots.full && !ends.has(club.id)) : [undefined];
+      return outgoing.map((out): Remedy => {
+        const swapped = [...bag.filter((club) => club !== out), incoming];
+        const after = gaps(swapped, options);
+        return {
+          kind: 'swap',
+          bag: swapped,
+          inId: incoming.id,
+          after,
+          ...(out && { outId: out.id }),
+          text: `Put ${incoming.name} in${out ? ` for ${out.name}` : ''}${evennessChange(after, options)}.`,
+        };
+      });
+    });
 }
 
 function evennessChange(after: GapReport, options: GapOptions): string {

@@ -7,11 +7,20 @@ import type { SchoolId } from './schools.js';
 export type Severity = 'fine' | 'unknown' | 'look' | 'fault';
 
 /** What a step is called. */
-export type StepWord = 'even' | 'wide' | 'narrow' | 'overlap' | 'either-or' | 'covered' | 'at the limit' | 'not known yet';
+export type StepWord =
+  'even' | 'wide' | 'narrow' | 'overlap' | 'either-or' | 'covered' | 'at the limit' | 'not known yet';
 
 export type FlagCode =
-  | 'wedge-loft-wide' | 'wedge-loft-narrow' | 'scoring-carry-wide' | 'top-carry-wide' | 'wide-of-target'
-  | 'narrow-of-target' | 'overlap' | 'reversed' | 'same-loft' | 'never-hit';
+  | 'wedge-loft-wide'
+  | 'wedge-loft-narrow'
+  | 'scoring-carry-wide'
+  | 'top-carry-wide'
+  | 'wide-of-target'
+  | 'narrow-of-target'
+  | 'overlap'
+  | 'reversed'
+  | 'same-loft'
+  | 'never-hit';
 
 /** One finding, with its number, its limit and its reason. */
 export interface Flag {

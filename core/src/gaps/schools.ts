@@ -5,7 +5,13 @@ import type { Step } from './ladder.js';
 
 /** A way of spacing a bag that good players defend. Each is supported, none is preached. */
 export type SchoolId =
-  | 'even-carries' | 'even-lofts-4' | 'even-lofts-5' | 'even-lofts-6' | 'compressed' | 'strong-long-end' | 'minimal';
+  | 'even-carries'
+  | 'even-lofts-4'
+  | 'even-lofts-5'
+  | 'even-lofts-6'
+  | 'compressed'
+  | 'strong-long-end'
+  | 'minimal';
 
 export interface School {
   id: SchoolId;
@@ -35,26 +41,42 @@ const LONG_END_SHARE = 0.6;
 const FEWER_WEDGES_SHARE = 1.3;
 
 function evenLofts(deg: 4 | 5 | 6, creed: string): School {
-  return { id: `even-lofts-${deg}`, name: `Even lofts, ${deg}°`, creed, measure: 'loft', targetDeg: deg, share: evenShare };
+  return {
+    id: `even-lofts-${deg}`,
+    name: `Even lofts, ${deg}°`,
+    creed,
+    measure: 'loft',
+    targetDeg: deg,
+    share: evenShare,
+  };
 }
 
 export const SCHOOLS: readonly School[] = [
   {
-    id: 'even-carries', name: 'Even carries', measure: 'carry', share: evenShare,
+    id: 'even-carries',
+    name: 'Even carries',
+    measure: 'carry',
+    share: evenShare,
     creed: 'The same distance between neighbours all the way down.',
   },
   evenLofts(4, 'Four degrees between irons and wedges, the traditional wedge set.'),
   evenLofts(5, 'Five degrees: a strong set wedge, then 50, 55, 60.'),
   evenLofts(6, 'Six degrees: fewer wedges, one more club at the top.'),
   {
-    id: 'compressed', name: 'Compressed where you score', measure: 'carry',
+    id: 'compressed',
+    name: 'Compressed where you score',
+    measure: 'carry',
     creed: 'Tight from about the 8 iron to the gap wedge, wider elsewhere.',
     share: ({ upper, lower }, settings) =>
       inLoftRange(upper, settings.scoringFromLoftDeg, COMPRESSED_TO_DEG) &&
-      inLoftRange(lower, settings.scoringFromLoftDeg, COMPRESSED_TO_DEG) ? COMPRESSED_SHARE : 1,
+      inLoftRange(lower, settings.scoringFromLoftDeg, COMPRESSED_TO_DEG)
+        ? COMPRESSED_SHARE
+        : 1,
   },
   {
-    id: 'strong-long-end', name: 'Strong at the long end', measure: 'carry',
+    id: 'strong-long-end',
+    name: 'Strong at the long end',
+    measure: 'carry',
     creed: 'Overlap between 180 and 220 yards, where scores are lost; wedges are played by hand.',
     share: ({ upper, lower }, settings) => {
       const middleM = (upper.carryM + lower.carryM) / 2;
@@ -63,7 +85,10 @@ export const SCHOOLS: readonly School[] = [
     },
   },
   {
-    id: 'minimal', name: 'Minimal', measure: 'hole', share: evenShare,
+    id: 'minimal',
+    name: 'Minimal',
+    measure: 'hole',
+    share: evenShare,
     creed: 'Eight to eleven clubs; partial swings bridge the rest.',
   },
 ];

@@ -29,8 +29,10 @@ export function shotName(shotKind: ShotKind, clubName: string): string {
 /** "soft PW at 113 covers its middle, leaving 12 and 11 yd". */
 export function coverWords(cover: Cover, unit: DistanceUnit): string {
   const [above, below] = cover.leavesM;
-  return `${shotName(cover.shotKind, cover.clubName)} at ${distanceNumber(cover.carryM, unit)} covers its middle, ` +
-    `leaving ${distanceNumber(above, unit)} and ${formatDistance(below, unit)}`;
+  return (
+    `${shotName(cover.shotKind, cover.clubName)} at ${distanceNumber(cover.carryM, unit)} covers its middle, ` +
+    `leaving ${distanceNumber(above, unit)} and ${formatDistance(below, unit)}`
+  );
 }
 
 /** "31 ft and 6° apart". */
@@ -55,5 +57,7 @@ export function sourceWords(shot: Shot, unit: DistanceUnit): string {
 
 /** "3.4 yd" or "0.8°". */
 export function evennessWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: DistanceUnit): string {
-  return evenness.unit === 'deg' ? `${evenness.rms.toFixed(1)}°` : `${fromMetres(evenness.rms, unit).toFixed(1)} ${unit}`;
+  return evenness.unit === 'deg'
+    ? `${evenness.rms.toFixed(1)}°`
+    : `${fromMetres(evenness.rms, unit).toFixed(1)} ${unit}`;
 }

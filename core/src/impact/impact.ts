@@ -23,7 +23,13 @@ export interface Delivery {
 }
 
 export const DELIVERY_BOUNDS: Bounds<Exclude<keyof Delivery, 'kind'>> = {
-  clubSpeedMps: [1, 80], loftDeg: [0, 80], attackDeg: [-20, 15], shaftLeanDeg: [-20, 30], longerIn: [-6, 6], friction: [0, 1], ballTemperatureC: [-20, 50],
+  clubSpeedMps: [1, 80],
+  loftDeg: [0, 80],
+  attackDeg: [-20, 15],
+  shaftLeanDeg: [-20, 30],
+  longerIn: [-6, 6],
+  friction: [0, 1],
+  ballTemperatureC: [-20, 50],
 };
 
 /** What a rigid ball that stops sliding on the face takes of the head's tangential speed. */
@@ -32,7 +38,7 @@ const GRIPPING = 2 / 7;
 const DRY_FRICTION = 0.22;
 const USUAL_BALL_C = 21;
 /** Share of its restitution a ball gains per kelvin near room temperature. From memory; it moves carries by the amounts of the rule of thumb. */
-const RESTITUTION_PER_K = 0.0010;
+const RESTITUTION_PER_K = 0.001;
 const DEG = Math.PI / 180;
 
 /**
@@ -52,7 +58,8 @@ export function impact(delivery: Delivery): Launch {
   const across = ((1 + restitution) * speed * Math.cos(spinLoft)) / (1 + BALL.massKg / head.massKg);
   const gripped = head.tangential * GRIPPING * speed * Math.sin(spinLoft);
   // Friction can give along the face no more than its share of what was given across it.
-  const along = Math.sign(gripped) * Math.min(Math.abs(gripped), (delivery.friction ?? DRY_FRICTION) * across);
+  const along =
+    Math.sign(gripped) * Math.min(Math.abs(gripped), (delivery.friction ?? DRY_FRICTION) * across);
   return {
     ballSpeedMps: Math.hypot(across, along),
     launchDeg: dynamicLoft / DEG - Math.atan2(along, across) / DEG,

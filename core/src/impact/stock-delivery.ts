@@ -8,13 +8,22 @@ import type { Delivery } from './impact.js';
  * @param sevenIronSpeedMps head speed of the player's 7 iron, m/s
  * @param attackDeg of a player who comes at the ball otherwise; up is positive
  */
-export function stockDelivery(kind: ClubKind, loftDeg: number, sevenIronSpeedMps: number, attackDeg = attack(kind, loftDeg)): Delivery {
+export function stockDelivery(
+  kind: ClubKind,
+  loftDeg: number,
+  sevenIronSpeedMps: number,
+  attackDeg = attack(kind, loftDeg),
+): Delivery {
   const faster = sevenIronSpeedMps - TOUR_SEVEN_IRON_MPS;
   return {
-    kind, loftDeg,
+    kind,
+    loftDeg,
     clubSpeedMps: sevenIronSpeedMps * speedRatio(kind, loftDeg),
     attackDeg,
-    shaftLeanDeg: lean(kind, loftDeg) + LEAN_PER_MPS * Math.min(MAX_FASTER_MPS, Math.max(-MAX_SLOWER_MPS, faster)) - LOFT_PER_ATTACK * (attackDeg - attack(kind, loftDeg)),
+    shaftLeanDeg:
+      lean(kind, loftDeg) +
+      LEAN_PER_MPS * Math.min(MAX_FASTER_MPS, Math.max(-MAX_SLOWER_MPS, faster)) -
+      LOFT_PER_ATTACK * (attackDeg - attack(kind, loftDeg)),
   };
 }
 
@@ -34,30 +43,44 @@ export const TOUR_SEVEN_IRON_MPS = 40.2;
 /** Against a 7 iron of 34 degrees. */
 function speedRatio(kind: ClubKind, loftDeg: number): number {
   switch (kind) {
-    case 'driver': return 1.256 - 0.004 * (loftDeg - 10.5);
-    case 'fairway': return 1.189 - 0.0115 * (loftDeg - 15);
-    case 'hybrid': return 1.111 - 0.0040 * (loftDeg - 18);
-    case 'driving iron': return 1.105 - 0.0080 * (loftDeg - 18);
-    case 'wedge': return 0.947 - 0.0030 * (loftDeg - 46);
-    default: return 1 - (loftDeg < 34 ? 0.0067 : 0.0043) * (loftDeg - 34);
+    case 'driver':
+      return 1.256 - 0.004 * (loftDeg - 10.5);
+    case 'fairway':
+      return 1.189 - 0.0115 * (loftDeg - 15);
+    case 'hybrid':
+      return 1.111 - 0.004 * (loftDeg - 18);
+    case 'driving iron':
+      return 1.105 - 0.008 * (loftDeg - 18);
+    case 'wedge':
+      return 0.947 - 0.003 * (loftDeg - 46);
+    default:
+      return 1 - (loftDeg < 34 ? 0.0067 : 0.0043) * (loftDeg - 34);
   }
 }
 
 function attack(kind: ClubKind, loftDeg: number): number {
   switch (kind) {
-    case 'driver': return -1.3;
-    case 'fairway': return -3.1;
-    case 'hybrid': return -3.5;
-    default: return -4.1 - 0.06 * (loftDeg - 34);
+    case 'driver':
+      return -1.3;
+    case 'fairway':
+      return -3.1;
+    case 'hybrid':
+      return -3.5;
+    default:
+      return -4.1 - 0.06 * (loftDeg - 34);
   }
 }
 
 /** Long irons are leant less, or nobody could get them up; wedges more, to keep them down. */
 function lean(kind: ClubKind, loftDeg: number): number {
   switch (kind) {
-    case 'driver': return -2.2;
-    case 'fairway': return 4.2 + 0.25 * (loftDeg - 16.5);
-    case 'hybrid': return 4.3 + 0.50 * (loftDeg - 18);
-    default: return 11.4 - 3.4 * Math.exp(-(loftDeg - 22) / 8) + 0.13 * Math.max(0, loftDeg - 34);
+    case 'driver':
+      return -2.2;
+    case 'fairway':
+      return 4.2 + 0.25 * (loftDeg - 16.5);
+    case 'hybrid':
+      return 4.3 + 0.5 * (loftDeg - 18);
+    default:
+      return 11.4 - 3.4 * Math.exp(-(loftDeg - 22) / 8) + 0.13 * Math.max(0, loftDeg - 34);
   }
 }

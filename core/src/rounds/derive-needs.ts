@@ -17,7 +17,11 @@ const MOST_PLACES = 8;
 const RAREST = 0.03;
 
 /** What a round asks of a player, and how much of it was too rare to be listed. */
-export interface RoundNeeds { needs: readonly Need[]; /** Strokes a round, putts left out. */ strokes: number; rareStrokes: number }
+export interface RoundNeeds {
+  needs: readonly Need[];
+  /** Strokes a round, putts left out. */ strokes: number;
+  rareStrokes: number;
+}
 
 /**
  * The shots a round will ask: every hole is played so many times with all the clubs there are, each stroke the best there is from where the
@@ -27,7 +31,24 @@ export interface RoundNeeds { needs: readonly Need[]; /** Strokes a round, putts
  * @param told how much of it is done, after every hole; a share of the whole
  * @throws RefusedInput
  */
-export function deriveNeeds(day: RoundDay, clubs: readonly LadderClub[], from: Setting, { seed = NEED_SEED, plays = NEED_PLAYS, handicap, played = dayShots(day, from, handicap), told }: { seed?: number; plays?: number; handicap?: number; played?: PlayedIn; told?: (share: number) => void } = {}): RoundNeeds {
+export function deriveNeeds(
+  day: RoundDay,
+  clubs: readonly LadderClub[],
+  from: Setting,
+  {
+    seed = NEED_SEED,
+    plays = NEED_PLAYS,
+    handicap,
+    played = dayShots(day, from, handicap),
+    told,
+  }: {
+    seed?: number;
+    plays?: number;
+    handicap?: number;
+    played?: PlayedIn;
+    told?: (share: number) => void;
+  } = {},
+): RoundNeeds {
   const player = holePlayer(day, clubs, played);
   const needs: Need[] = [];
   let rareStrokes = 0;
@@ -37,28 +58,47 @@ export function deriveNeeds(day: RoundDay, clubs: readonly LadderClub[], from: S
       for (const stroke of player.play(at, seedOf(seed, round, at)).asked) {
         const key = `${stroke.kind} ${stroke.need.lie}`;
         const group = groups.get(key);
-        if (group) group.push(stroke); else groups.set(key, [stroke]);
+        if (group) group.push(stroke);
+        else groups.set(key, [stroke]);
       }
     }
     const found: Need[] = [];
     for (const group of groups.values()) {
       const bins = withoutRare(binned(group), RAREST * plays);
-      bins.forEach((bin, i) => { found.push(needOf(bin, plays, bins.length > 1 ? ` ${'abcdefghijklmnopqrstuvwxyz'[i % 26]!}` : '', clubs, played)); });
+      bins.forEach((bin, i) => {
+        found.push(
+          needOf(
+            bin,
+            plays,
+            bins.length > 1 ? ` ${'abcdefghijklmnopqrstuvwxyz'[i % 26]!}` : '',
+            clubs,
+            played,
+          ),
+        );
+      });
     }
     const listed = found.filter(({ weight }) => weight >= RAREST);
-    rareStrokes += found.reduce((sum, { weight }) => sum + weight, 0) - listed.reduce((sum, { weight }) => sum + weight, 0);
+    rareStrokes +=
+      found.reduce((sum, { weight }) => sum + weight, 0) -
+      listed.reduce((sum, { weight }) => sum + weight, 0);
     needs.push(...listed);
     told?.((at + 1) / player.holes);
   }
   // A nine-hole course goes round twice.
   const rounds = player.holes === 9 ? 2 : 1;
   const strokes = needs.reduce((sum, { weight }) => sum + weight, 0);
-  return { needs: rounds === 1 ? needs : needs.map((need) => ({ ...need, weight: need.weight * rounds })), strokes: (strokes + rareStrokes) * rounds, rareStrokes: rareStrokes * rounds };
+  return {
+    needs: rounds === 1 ? needs : needs.map((need) => ({ ...need, weight: need.weight * rounds })),
+    strokes: (strokes + rareStrokes) * rounds,
+    rareStrokes: rareStrokes * rounds,
+  };
 }
 
 /** One seed a hole and round, far from its neighbours'. */
 export function seedOf(seed: number, round: number, hole: number): number {
-  return (Math.imul(seed, 2_654_435_761) ^ Math.imul(round + 1, 40_503) ^ Math.imul(hole + 1, 2_246_822_519)) | 0;
+  return (
+    (Math.imul(seed, 2_654_435_761) ^ Math.imul(round + 1, 40_503) ^ Math.imul(hole + 1, 2_246_822_519)) | 0
+  );
 }
 
 /** Strokes in order of distance, cut where they spread wider than a bin. */
@@ -67,7 +107,8 @@ function binned(strokes: readonly AskedStroke[]): AskedStroke[][] {
   const bins: AskedStroke[][] = [];
   for (const stroke of sorted) {
     const bin = bins.at(-1);
-    if (bin && bin[0]!.need.distanceM - stroke.need.distanceM <= BIN_M) bin.push(stroke); else bins.push([stroke]);
+    if (bin && bin[0]!.need.distanceM - stroke.need.distanceM <= BIN_M) bin.push(stroke);
+    else bins.push([stroke]);
   }
   return bins;
 }
@@ -77,7 +118,10 @@ function placesOf(fromM: readonly number[], apartM: number): number[] {
   const sorted = [...fromM].sort((a, b) => a - b);
   const count = Math.min(MOST_PLACES, sorted.length, Math.ceil((sorted.at(-1)! - sorted[0]!) / apartM) || 1);
   return Array.from({ length: count }, (_one, i) => {
-    const share = sorted.slice(Math.floor((i * sorted.length) / count), Math.floor(((i + 1) * sorted.length) / count));
+    const share = sorted.slice(
+      Math.floor((i * sorted.length) / count),
+      Math.floor(((i + 1) * sorted.length) / count),
+    );
     return Math.round((share.reduce((sum, from) => sum + from, 0) / share.length) * 10) / 10;
   });
 }
@@ -85,7 +129,8 @@ function placesOf(fromM: readonly number[], apartM: number): number[] {
 /** Bins of fewer strokes than that joined to the nearer of their neighbours, the lightest first. */
 function withoutRare(bins: readonly AskedStroke[][], fewest: number): AskedStroke[][] {
   const left = [...bins];
-  const gap = (i: number) => (left[i] && left[i + 1] ? left[i]!.at(-1)!.need.distanceM - left[i + 1]![0]!.need.distanceM : Infinity);
+  const gap = (i: number) =>
+    left[i] && left[i + 1] ? left[i]!.at(-1)!.need.distanceM - left[i + 1]![0]!.need.distanceM : Infinity;
   for (;;) {
     const [lightest] = [...left.keys()].sort((a, b) => left[a]!.length - left[b]!.length);
     if (left.length < 2 || left[lightest!]!.length >= fewest) return left;
@@ -96,20 +141,38 @@ function withoutRare(bins: readonly AskedStroke[][], fewest: number): AskedStrok
 
 const ORDINALS: Record<number, string> = { 1: 'st', 2: 'nd', 3: 'rd' };
 function holeWords(hole: number): string {
-  return `${hole}${hole > 10 && hole < 14 ? 'th' : ORDINALS[hole % 10] ?? 'th'}`;
+  return `${hole}${hole > 10 && hole < 14 ? 'th' : (ORDINALS[hole % 10] ?? 'th')}`;
 }
 
-function needOf(bin: readonly AskedStroke[], plays: number, letter: string, clubs: readonly LadderClub[], played: PlayedIn): Need {
+function needOf(
+  bin: readonly AskedStroke[],
+  plays: number,
+  letter: string,
+  clubs: readonly LadderClub[],
+  played: PlayedIn,
+): Need {
   const [first] = bin;
-  const mean = (value: (stroke: AskedStroke) => number) => bin.reduce((sum, stroke) => sum + value(stroke), 0) / bin.length;
+  const mean = (value: (stroke: AskedStroke) => number) =>
+    bin.reduce((sum, stroke) => sum + value(stroke), 0) / bin.length;
   const { need, kind, hole } = first!;
   const distanceM = Math.round(mean((stroke) => stroke.need.distanceM) * 10) / 10;
-  const leftM = need.to === 'fairway' ? Math.round(mean((stroke) => stroke.need.leftM ?? 1) * 10) / 10 : undefined;
+  const leftM =
+    need.to === 'fairway' ? Math.round(mean((stroke) => stroke.need.leftM ?? 1) * 10) / 10 : undefined;
   const lie = need.lie === 'tee' || need.lie === 'fairway' || need.lie === 'tight' ? '' : ` from ${need.lie}`;
-  const toHole = (stroke: AskedStroke) => stroke.need.distanceM + (stroke.need.to === 'green' ? 0 : stroke.need.leftM ?? 0);
+  const toHole = (stroke: AskedStroke) =>
+    stroke.need.distanceM + (stroke.need.to === 'green' ? 0 : (stroke.need.leftM ?? 0));
   const trouble = need.trouble && troubleFrom(need.trouble, mean(toHole) - toHole(first!));
   const hitFromM = kind === 'short game' ? [] : placesOf(bin.map(toHole), PLACES_APART_M[need.to]);
-  const merged: Need = { ...need, ...(trouble && { trouble }), ...(hitFromM.length > 1 && { hitFromM }), name: `${holeWords(hole)}, ${kind}${lie}${letter}`, distanceM, weight: Math.round((bin.length / plays) * 1000) / 1000, ...(leftM !== undefined && { leftM }), ...(need.riseM !== undefined && { riseM: Math.round(need.riseM * 10) / 10 }) };
+  const merged: Need = {
+    ...need,
+    ...(trouble && { trouble }),
+    ...(hitFromM.length > 1 && { hitFromM }),
+    name: `${holeWords(hole)}, ${kind}${lie}${letter}`,
+    distanceM,
+    weight: Math.round((bin.length / plays) * 1000) / 1000,
+    ...(leftM !== undefined && { leftM }),
+    ...(need.riseM !== undefined && { riseM: Math.round(need.riseM * 10) / 10 }),
+  };
   const playsLikeM = playsLikeOf(merged, clubs, played);
   return playsLikeM === undefined ? merged : { ...merged, playsLikeM };
 }
@@ -117,19 +180,35 @@ function needOf(bin: readonly AskedStroke[], plays: number, letter: string, club
 /** The stock carry at home of the shot that comes to rest there, read off the player's own full shots; undefined with fewer than two. */
 export function playsLikeOf(need: Need, clubs: readonly LadderClub[], played: PlayedIn): number | undefined {
   const wind = { windMps: need.windMps ?? 0, windFromDeg: need.windFromDeg ?? 0 };
-  const pairs = clubs.flatMap((club) => {
-    const home = club.shots.full;
-    const there = isFullSwing(club.kind) ? played(club, wind).shots.full : undefined;
-    if (!home || !there) return [];
-    const rise = (need.riseM ?? 0) / Math.tan((Math.max(20, there.landDeg ?? 47) * Math.PI) / 180);
-    const runM = need.to === 'green' ? there.greenRunM ?? 0 : (there.totalM ?? there.carryM) - there.carryM;
-    return [[there.carryM - rise + runM, home.carryM] as const];
-  }).sort((a, b) => a[0] - b[0]);
+  const pairs = clubs
+    .flatMap((club) => {
+      const home = club.shots.full;
+      const there = isFullSwing(club.kind) ? played(club, wind).shots.full : undefined;
+      if (!home || !there) return [];
+      const rise = (need.riseM ?? 0) / Math.tan((Math.max(20, there.landDeg ?? 47) * Math.PI) / 180);
+      const runM =
+        need.to === 'green' ? (there.greenRunM ?? 0) : (there.totalM ?? there.carryM) - there.carryM;
+      return [[there.carryM - rise + runM, home.carryM] as const];
+    })
+    .sort((a, b) => a[0] - b[0]);
   if (pairs.length < 2) return undefined;
-  const above = Math.min(pairs.length - 1, Math.max(1, pairs.findIndex(([rest]) => rest >= need.distanceM) === -1 ? pairs.length - 1 : pairs.findIndex(([rest]) => rest >= need.distanceM)));
+  const above = Math.min(
+    pairs.length - 1,
+    Math.max(
+      1,
+      pairs.findIndex(([rest]) => rest >= need.distanceM) === -1
+        ? pairs.length - 1
+        : pairs.findIndex(([rest]) => rest >= need.distanceM),
+    ),
+  );
   const [[r0, c0], [r1, c1]] = [pairs[above - 1]!, pairs[above]!];
   const share = r1 - r0 > 0.1 ? (need.distanceM - r0) / (r1 - r0) : 0;
   // Below the shortest club and beyond the longest the two ends alone say little: in proportion to them.
-  const value = share < 0 ? (c0 * need.distanceM) / Math.max(1, r0) : share > 1 ? (c1 * need.distanceM) / Math.max(1, r1) : c0 + (c1 - c0) * share;
+  const value =
+    share < 0
+      ? (c0 * need.distanceM) / Math.max(1, r0)
+      : share > 1
+        ? (c1 * need.distanceM) / Math.max(1, r1)
+        : c0 + (c1 - c0) * share;
   return Math.round(Math.min(500, Math.max(1, value)) * 10) / 10;
 }

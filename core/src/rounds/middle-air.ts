@@ -9,9 +9,21 @@ import type { RoundAir } from './round-air.js';
  */
 export function middleAir(members: readonly RoundAir[]): RoundAir {
   if (members.length === 0) throw new RefusedInput('members', 'are none');
-  const of = (part: 'temperatureC' | 'humidityPct' | 'windMps') => quantileOf(members.map((one) => one[part]), 0.5);
+  const of = (part: 'temperatureC' | 'humidityPct' | 'windMps') =>
+    quantileOf(
+      members.map((one) => one[part]),
+      0.5,
+    );
   const radians = ({ windFromDeg }: RoundAir) => (windFromDeg * Math.PI) / 180;
-  const from = Math.atan2(meanOf(members.map((one) => one.windMps * Math.sin(radians(one)))), meanOf(members.map((one) => one.windMps * Math.cos(radians(one)))));
+  const from = Math.atan2(
+    meanOf(members.map((one) => one.windMps * Math.sin(radians(one)))),
+    meanOf(members.map((one) => one.windMps * Math.cos(radians(one)))),
+  );
   const tenth = (value: number) => Math.round(value * 10) / 10;
-  return { temperatureC: tenth(of('temperatureC')), humidityPct: Math.round(of('humidityPct')), windMps: tenth(of('windMps')), windFromDeg: Math.round((((from * 180) / Math.PI) + 360) % 360) % 360 };
+  return {
+    temperatureC: tenth(of('temperatureC')),
+    humidityPct: Math.round(of('humidityPct')),
+    windMps: tenth(of('windMps')),
+    windFromDeg: Math.round(((from * 180) / Math.PI + 360) % 360) % 360,
+  };
 }

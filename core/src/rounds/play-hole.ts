@@ -5,7 +5,15 @@ import type { Setting } from '../conditions/move-shot.js';
 import { TOUCH_M, type Need } from '../choosing/need.js';
 import { playedIn, type PlayedClub, type PlayedIn, type PlayedShot } from '../choosing/played-shot.js';
 import { soleStrokes, type BounceSchool } from '../choosing/sole.js';
-import { aimed, outcomeOf, partSwingFor, strokesAfter, strokesFor, touchStrokes, type Aimed } from '../choosing/strokes-for.js';
+import {
+  aimed,
+  outcomeOf,
+  partSwingFor,
+  strokesAfter,
+  strokesFor,
+  touchStrokes,
+  type Aimed,
+} from '../choosing/strokes-for.js';
 import { requireCourse, type Course, type Hole } from '../courses/course.js';
 import { requireGround, roughLie, roughStrokes, type CourseGround } from '../courses/ground.js';
 import { RefusedInput } from '../refused-input.js';
@@ -14,22 +22,37 @@ import { expectedStrokes, type HoleOutLie } from '../strokes/expected-strokes.js
 import { requireRoundAir, stillAir, windOnHole, type RoundAir } from './round-air.js';
 
 /** A day on a course: which tee, what air, how it plays underfoot. */
-export interface RoundDay { course: Course; tee: number; air: RoundAir; ground: CourseGround }
+export interface RoundDay {
+  course: Course;
+  tee: number;
+  air: RoundAir;
+  ground: CourseGround;
+}
 
 /** What a stroke was, among those of its hole. */
 export type StrokeKind = 'tee shot' | 'par three' | 'lay-up' | 'approach' | 'short game';
 
 /** A stroke as it came up in play: what it asked, and what it was played with. */
-export interface AskedStroke { hole: number; kind: StrokeKind; need: Omit<Need, 'name' | 'weight'>; clubId: string; shot: ShotKind | undefined }
+export interface AskedStroke {
+  hole: number;
+  kind: StrokeKind;
+  need: Omit<Need, 'name' | 'weight'>;
+  clubId: string;
+  shot: ShotKind | undefined;
+}
 
-export interface PlayedHole { strokes: number; asked: readonly AskedStroke[] }
+export interface PlayedHole {
+  strokes: number;
+  asked: readonly AskedStroke[];
+}
 
 /** @throws RefusedInput naming what of the day is refused */
 export function requireRoundDay({ course, tee, air, ground }: RoundDay): void {
   requireCourse(course);
   requireRoundAir(air);
   requireGround(ground);
-  if (!(Number.isInteger(tee) && tee >= 0 && tee < course.tees.length)) throw new RefusedInput('tee', `must be one of ${course.tees.join(', ')}`);
+  if (!(Number.isInteger(tee) && tee >= 0 && tee < course.tees.length))
+    throw new RefusedInput('tee', `must be one of ${course.tees.join(', ')}`);
 }
 
 /** The player's shots as they play that day, in whatever wind a hole has. */
@@ -37,7 +60,13 @@ export function dayShots({ course, air, ground }: RoundDay, from: Setting, handi
   return playedIn(from, stillAir(air, course), ground, handicap);
 }
 
-interface Choice { club: PlayedClub; shot: ShotKind | undefined; need: Omit<Need, 'name' | 'weight'>; aim: Aimed | undefined; strokes: number }
+interface Choice {
+  club: PlayedClub;
+  shot: ShotKind | undefined;
+  need: Omit<Need, 'name' | 'weight'>;
+  aim: Aimed | undefined;
+  strokes: number;
+}
 
 /** Distances are told apart to this, so that a situation met again is not thought about again. */
 const GRID_M = 4;
@@ -54,12 +83,28 @@ const MOST_STROKES = 9;
  * @param played from `dayShots`; share it between players of one day
  * @throws RefusedInput
  */
-export function holePlayer(day: RoundDay, clubs: readonly LadderClub[], played: PlayedIn, bounce: BounceSchool = 'match') {
+export function holePlayer(
+  day: RoundDay,
+  clubs: readonly LadderClub[],
+  played: PlayedIn,
+  bounce: BounceSchool = 'match',
+) {
   requireRoundDay(day);
-  const { course: { holes }, tee, air, ground } = day;
+  const {
+    course: { holes },
+    tee,
+    air,
+    ground,
+  } = day;
   const known = new Map<string, Choice>();
   const offFairway: Lie = ground.fairways === 'baked' ? 'tight' : 'fairway';
-  const lieOf: Record<HoleOutLie, Lie> = { tee: 'tee', fairway: offFairway, rough: roughLie(ground), sand: 'sand', green: offFairway };
+  const lieOf: Record<HoleOutLie, Lie> = {
+    tee: 'tee',
+    fairway: offFairway,
+    rough: roughLie(ground),
+    sand: 'sand',
+    green: offFairway,
+  };
   const bags = holes.map((hole, at) => clubs.map((club) => played(club, windOnHole(air, hole, at))));
 
   /** What a ball so far from the hole, in that lie, asks of a shot that gets there, and of one that does not. */
@@ -68,14 +113,28 @@ export function holePlayer(day: RoundDay, clubs: readonly LadderClub[], played: 
     const lengthM = hole.lengthsM[0]!;
     const common = { hole: at + 1, lie, ...windOnHole(air, hole, at), missStrokes: roughStrokes(ground) };
     const gone = lengthM - leftM;
-    const trouble = hole.trouble.map((one) => ({ ...one, fromM: one.fromM - gone, toM: one.toM - gone })).filter(({ toM }) => toM > 0);
+    const trouble = hole.trouble
+      .map((one) => ({ ...one, fromM: one.fromM - gone, toM: one.toM - gone }))
+      .filter(({ toM }) => toM > 0);
     const green = {
-      ...common, to: 'green' as const, distanceM: leftM, mustHold: hole.front !== 'open', halfM: hole.greenM / 2,
-      riseM: (hole.riseM * leftM) / lengthM, slope: hole.slope, ...(hole.front === 'water' && { front: 'water' as const }),
+      ...common,
+      to: 'green' as const,
+      distanceM: leftM,
+      mustHold: hole.front !== 'open',
+      halfM: hole.greenM / 2,
+      riseM: (hole.riseM * leftM) / lengthM,
+      slope: hole.slope,
+      ...(hole.front === 'water' && { front: 'water' as const }),
     };
     const fairway = (totalM: number) => ({
-      ...common, to: 'fairway' as const, distanceM: totalM, leftM: Math.max(1, leftM - totalM), mustHold: false, halfM: hole.corridorM / 2,
-      riseM: (hole.riseM * totalM) / lengthM, ...(trouble.length > 0 && { trouble }),
+      ...common,
+      to: 'fairway' as const,
+      distanceM: totalM,
+      leftM: Math.max(1, leftM - totalM),
+      mustHold: false,
+      halfM: hole.corridorM / 2,
+      riseM: (hole.riseM * totalM) / lengthM,
+      ...(trouble.length > 0 && { trouble }),
     });
     return { green, fairway };
   };
@@ -84,29 +143,49 @@ export function holePlayer(day: RoundDay, clubs: readonly LadderClub[], played: 
   const choose = (at: number, leftM: number, lie: Lie): Choice => {
     const hole = holes[at]!;
     const short = leftM <= TOUCH_M && lie !== 'tee';
-    const rounded = short ? Math.max(1, Math.round(leftM)) : Math.max(TOUCH_M + 1, Math.round(leftM / GRID_M) * GRID_M);
+    const rounded = short
+      ? Math.max(1, Math.round(leftM))
+      : Math.max(TOUCH_M + 1, Math.round(leftM / GRID_M) * GRID_M);
     const key = `${at} ${lie} ${rounded}`;
     const before = known.get(key);
     if (before) return before;
     const { green, fairway } = needs(hole, at, rounded, lie);
     let best: Choice | undefined;
-    const consider = (choice: Choice) => { if (!best || choice.strokes < best.strokes) best = choice; };
+    const consider = (choice: Choice) => {
+      if (!best || choice.strokes < best.strokes) best = choice;
+    };
     for (const club of bags[at]!) {
       if (club.kind === 'putter') continue;
       if (short) {
-        consider({ club, shot: undefined, need: green, aim: undefined, strokes: touchStrokes({ ...green, name: '', weight: 1 }, club) + soleStrokes(club, lie, ground, bounce) });
+        consider({
+          club,
+          shot: undefined,
+          need: green,
+          aim: undefined,
+          strokes:
+            touchStrokes({ ...green, name: '', weight: 1 }, club) + soleStrokes(club, lie, ground, bounce),
+        });
         continue;
       }
       const part = partSwingFor({ ...green, name: '', weight: 1 }, club);
-      for (const [shotKind, shot] of [...Object.entries(club.shots) as [ShotKind, PlayedShot][], ...(part ? [part] : [])]) {
+      for (const [shotKind, shot] of [
+        ...(Object.entries(club.shots) as [ShotKind, PlayedShot][]),
+        ...(part ? [part] : []),
+      ]) {
         const reach = shot.totalM ?? shot.carryM;
-        const asked = shot === part?.[1] || reach >= rounded - hole.greenM / 2 - AT_GREEN_M ? green : fairway(Math.max(1, Math.round(reach)));
+        const asked =
+          shot === part?.[1] || reach >= rounded - hole.greenM / 2 - AT_GREEN_M
+            ? green
+            : fairway(Math.max(1, Math.round(reach)));
         const need = { ...asked, name: '', weight: 1 };
-        const strokes = strokesFor(need, club, shotKind, shot, FEW_PLACES) + soleStrokes(club, lie, ground, bounce);
-        if (!best || strokes < best.strokes) best = { club, shot: shotKind, need: asked, aim: aimed(need, club, shotKind, shot), strokes };
+        const strokes =
+          strokesFor(need, club, shotKind, shot, FEW_PLACES) + soleStrokes(club, lie, ground, bounce);
+        if (!best || strokes < best.strokes)
+          best = { club, shot: shotKind, need: asked, aim: aimed(need, club, shotKind, shot), strokes };
       }
     }
-    if (!best) throw new RefusedInput('clubs', 'hold none that has a carry; a round cannot be played with them');
+    if (!best)
+      throw new RefusedInput('clubs', 'hold none that has a carry; a round cannot be played with them');
     known.set(key, best);
     return best;
   };
@@ -129,12 +208,30 @@ export function holePlayer(day: RoundDay, clubs: readonly LadderClub[], played: 
     for (let stroke = 0; stroke < MOST_STROKES; stroke++) {
       const choice = choose(at, leftM, lie);
       // The grid is for deciding; the ball lies where it lies.
-      const need = choice.need.to === 'green' ? { ...choice.need, distanceM: leftM } : { ...choice.need, leftM: Math.max(1, leftM - choice.need.distanceM) };
-      asked.push({ hole: at + 1, kind: kindOf(hole, stroke, choice), need, clubId: choice.club.id, shot: choice.shot });
+      const need =
+        choice.need.to === 'green'
+          ? { ...choice.need, distanceM: leftM }
+          : { ...choice.need, leftM: Math.max(1, leftM - choice.need.distanceM) };
+      asked.push({
+        hole: at + 1,
+        kind: kindOf(hole, stroke, choice),
+        need,
+        clubId: choice.club.id,
+        shot: choice.shot,
+      });
       if (!choice.aim) return { strokes: strokes + choice.strokes, asked };
       const { aim } = choice;
-      const [along, across, isMishit] = [normal() * aim.alongM, normal() * aim.acrossM, uniform() < aim.mishitShare];
-      const after = outcomeOf({ ...need, name: '', weight: 1 }, aim, isMishit ? along - aim.mishitShortM : along, across);
+      const [along, across, isMishit] = [
+        normal() * aim.alongM,
+        normal() * aim.acrossM,
+        uniform() < aim.mishitShare,
+      ];
+      const after = outcomeOf(
+        { ...need, name: '', weight: 1 },
+        aim,
+        isMishit ? along - aim.mishitShortM : along,
+        across,
+      );
       strokes += aim.strokes + soleStrokes(choice.club, lie, ground, bounce);
       if (after.lie === 'green') return { strokes: strokes + strokesAfter(after, aim.handicap), asked };
       strokes += after.lost;

@@ -15,7 +15,11 @@ export interface RoundAir {
 }
 
 export const ROUND_AIR_BOUNDS: Bounds<keyof RoundAir> = {
-  temperatureC: CONDITION_BOUNDS.temperatureC, humidityPct: CONDITION_BOUNDS.humidityPct, windMps: CONDITION_BOUNDS.windMps, windFromDeg: [0, 360], pressureHpa: CONDITION_BOUNDS.pressureHpa,
+  temperatureC: CONDITION_BOUNDS.temperatureC,
+  humidityPct: CONDITION_BOUNDS.humidityPct,
+  windMps: CONDITION_BOUNDS.windMps,
+  windFromDeg: [0, 360],
+  pressureHpa: CONDITION_BOUNDS.pressureHpa,
 };
 
 export const CALM: RoundAir = { temperatureC: 21, humidityPct: 50, windMps: 0, windFromDeg: 0 };
@@ -33,11 +37,29 @@ export function bearingOf(hole: Pick<Hole, 'bearingDeg'>, at: number): number {
 }
 
 /** The air at the height of the course, still. */
-export function stillAir({ temperatureC, humidityPct, pressureHpa }: RoundAir, { altitudeM }: Pick<Course, 'altitudeM'>): Conditions {
-  return { temperatureC, humidityPct, altitudeM, windMps: 0, windFromDeg: 0, targetElevationM: 0, ...(pressureHpa !== undefined && { pressureHpa }) };
+export function stillAir(
+  { temperatureC, humidityPct, pressureHpa }: RoundAir,
+  { altitudeM }: Pick<Course, 'altitudeM'>,
+): Conditions {
+  return {
+    temperatureC,
+    humidityPct,
+    altitudeM,
+    windMps: 0,
+    windFromDeg: 0,
+    targetElevationM: 0,
+    ...(pressureHpa !== undefined && { pressureHpa }),
+  };
 }
 
 /** Where the wind comes from as the player on that hole sees it: 0 in the face, 90 from the right. */
-export function windOnHole(air: RoundAir, hole: Pick<Hole, 'bearingDeg'>, at: number): { windMps: number; windFromDeg: number } {
-  return { windMps: air.windMps, windFromDeg: Math.round((((air.windFromDeg - bearingOf(hole, at)) % 360) + 360) % 360) };
+export function windOnHole(
+  air: RoundAir,
+  hole: Pick<Hole, 'bearingDeg'>,
+  at: number,
+): { windMps: number; windFromDeg: number } {
+  return {
+    windMps: air.windMps,
+    windFromDeg: Math.round((((air.windFromDeg - bearingOf(hole, at)) % 360) + 360) % 360),
+  };
 }

@@ -4,7 +4,11 @@ import { requireWithin, type Bounds } from '../refused-input.js';
 import { groundOf, requireSurface, type Ground, type Surface } from './surface.js';
 
 /** How a ball comes down: speed, angle below the horizontal, backspin. */
-export interface Landing { landSpeedMps: number; landDeg: number; landSpinRpm: number }
+export interface Landing {
+  landSpeedMps: number;
+  landDeg: number;
+  landSpinRpm: number;
+}
 
 export interface RunOut {
   /** From the first touch to rest, along the line of landing; negative when the ball ends behind its pitch mark. */
@@ -18,7 +22,11 @@ export interface RunOut {
   furthestM: number;
 }
 
-export const LANDING_BOUNDS: Bounds<keyof Landing> = { landSpeedMps: [0, 90], landDeg: [0, 90], landSpinRpm: [0, 15_000] };
+export const LANDING_BOUNDS: Bounds<keyof Landing> = {
+  landSpeedMps: [0, 90],
+  landDeg: [0, 90],
+  landSpinRpm: [0, 15_000],
+};
 
 const DEG = Math.PI / 180;
 /** Bounces lower than this are rolling. m */
@@ -55,7 +63,8 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
   let bounces = 0;
   while (bounces < MOST_BOUNCES) {
     const tilt = tiltOf(along, down, ground);
-    const cos = Math.cos(tilt), sin = Math.sin(tilt);
+    const cos = Math.cos(tilt),
+      sin = Math.sin(tilt);
     const slide = along * cos - down * sin;
     const hit = along * sin + down * cos;
     const e = restitution(hit) * ground.spring;
@@ -71,7 +80,12 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
       spin = -off / radiusM;
     }
     spin *= 1 - SPIN_LOST * (1 - Math.exp(-down / SPIN_LOST_MPS));
-    off *= 1 - PLOUGH * ground.dig * (1 - Math.exp(-down / PLOUGH_FROM_MPS)) * (1 - Math.exp(-Math.abs(along) / PLOUGH_MPS));
+    off *=
+      1 -
+      PLOUGH *
+        ground.dig *
+        (1 - Math.exp(-down / PLOUGH_FROM_MPS)) *
+        (1 - Math.exp(-Math.abs(along) / PLOUGH_MPS));
     const up = e * hit;
     along = off * cos - up * sin;
     down = off * sin + up * cos;
@@ -92,10 +106,17 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
   placeM += (((along + rolling) / 2) * rubS) / (1 + (DRAG_PER_M * Math.abs(along) * rubS) / 2);
   furthestM = Math.max(furthestM, placeM);
   const slowing = (5 / 7) * ground.rolling * GRAVITY;
-  placeM += (Math.sign(rolling) * Math.log(1 + (DRAG_PER_M * rolling * rolling) / slowing)) / (2 * DRAG_PER_M);
+  placeM +=
+    (Math.sign(rolling) * Math.log(1 + (DRAG_PER_M * rolling * rolling) / slowing)) / (2 * DRAG_PER_M);
   furthestM = Math.max(furthestM, placeM);
   const back = furthestM - placeM;
-  return { runM: placeM, word: back > 0.5 ? 'draws back' : placeM < CHECKS_WITHIN_M ? 'checks' : 'runs on', bounces, firstBounceM, furthestM };
+  return {
+    runM: placeM,
+    word: back > 0.5 ? 'draws back' : placeM < CHECKS_WITHIN_M ? 'checks' : 'runs on',
+    bounces,
+    firstBounceM,
+    furthestM,
+  };
 }
 
 /** A ball that stops this near its pitch mark is said to check. m; common practice, no source. */
@@ -130,5 +151,5 @@ const SPIN_LOST = 0.571;
 const SPIN_LOST_MPS = 3;
 /** Of a ball on turf by the speed it meets it with. Penner 2002, from memory. */
 function restitution(hitMps: number): number {
-  return hitMps > 20 ? 0.12 : 0.510 - 0.0375 * hitMps + 0.000903 * hitMps * hitMps;
+  return hitMps > 20 ? 0.12 : 0.51 - 0.0375 * hitMps + 0.000903 * hitMps * hitMps;
 }

@@ -11,7 +11,11 @@ export const FIRMNESSES: readonly Firmness[] = ['soaked', 'soft', 'medium', 'fir
 export type Grass = 'fescue' | 'bent' | 'rye' | 'bermuda' | 'kikuyu';
 export const GRASSES: readonly Grass[] = ['fescue', 'bent', 'rye', 'bermuda', 'kikuyu'];
 
-export interface Surface { area: Area; firmness: Firmness; grass: Grass }
+export interface Surface {
+  area: Area;
+  firmness: Firmness;
+  grass: Grass;
+}
 
 export const MEDIUM_FAIRWAY: Surface = { area: 'fairway', firmness: 'medium', grass: 'bent' };
 
@@ -61,6 +65,7 @@ export function groundOf({ area, firmness, grass }: Surface): Ground {
 export function requireSurface(surface: Surface): void {
   const known = { area: AREAS, firmness: FIRMNESSES, grass: GRASSES } as const;
   for (const part of Object.keys(known) as (keyof Surface)[]) {
-    if (!(known[part] as readonly string[]).includes(surface[part])) throw new RefusedInput(`surface.${part}`, `must be one of ${known[part].join(', ')}`);
+    if (!(known[part] as readonly string[]).includes(surface[part]))
+      throw new RefusedInput(`surface.${part}`, `must be one of ${known[part].join(', ')}`);
   }
 }

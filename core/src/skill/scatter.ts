@@ -20,7 +20,14 @@ const CLUB_HANDICAP = 15;
 
 /** Direction of shots about the line aimed at, one standard deviation, degrees, tour. Common practice, no source. */
 const DIRECTION_DEG: Record<ClubKind, number> = {
-  driver: 3.4, fairway: 3.0, hybrid: 2.8, 'driving iron': 2.7, iron: 2.7, wedge: 2.2, chipper: 2.2, putter: 1,
+  driver: 3.4,
+  fairway: 3.0,
+  hybrid: 2.8,
+  'driving iron': 2.7,
+  iron: 2.7,
+  wedge: 2.2,
+  chipper: 2.2,
+  putter: 1,
 };
 /** Times as crooked at 15. Common practice, no source. */
 const DIRECTION_TIMES = 2;
@@ -30,7 +37,14 @@ const ALONG_SHARE = [0.045, 0.08] as const;
 const MISHIT_SHARE = [0.08, 0.15] as const;
 /** What a mis-hit loses of its carry: 12 % with an iron; deep heads forgive more, a driving iron less. Common practice, no source; the differences are ours. */
 const MISHIT_SHORT: Record<ClubKind, number> = {
-  driver: 0.11, fairway: 0.11, hybrid: 0.1, 'driving iron': 0.14, iron: 0.12, wedge: 0.12, chipper: 0.12, putter: 0.12,
+  driver: 0.11,
+  fairway: 0.11,
+  hybrid: 0.1,
+  'driving iron': 0.14,
+  iron: 0.12,
+  wedge: 0.12,
+  chipper: 0.12,
+  putter: 0.12,
 };
 const MISHIT_SHARE_MAX = 0.25;
 /** Nobody lands the ball closer to where they meant to than this. Common practice, no source. */
@@ -55,10 +69,20 @@ function between([tour, club]: readonly [number, number], handicap: number): num
 }
 
 /** Usual direction of a player's shots with a club, one standard deviation, degrees. */
-export function usualDirectionDeg(kind: ClubKind, loftDeg: number | undefined, carryM: number, handicap: number): number {
-  const isLongIron = kind === 'driving iron' || (kind === 'iron' && loftDeg !== undefined && loftDeg < LONG_IRON_DEG);
-  const slowness = isLongIron ? Math.min(1, Math.max(0, (FAST_LONG_IRON_M - carryM) / (FAST_LONG_IRON_M - SLOW_LONG_IRON_M))) : 0;
-  return DIRECTION_DEG[kind] * between([1, DIRECTION_TIMES], handicap) * (1 + (SLOW_LONG_IRON - 1) * slowness);
+export function usualDirectionDeg(
+  kind: ClubKind,
+  loftDeg: number | undefined,
+  carryM: number,
+  handicap: number,
+): number {
+  const isLongIron =
+    kind === 'driving iron' || (kind === 'iron' && loftDeg !== undefined && loftDeg < LONG_IRON_DEG);
+  const slowness = isLongIron
+    ? Math.min(1, Math.max(0, (FAST_LONG_IRON_M - carryM) / (FAST_LONG_IRON_M - SLOW_LONG_IRON_M)))
+    : 0;
+  return (
+    DIRECTION_DEG[kind] * between([1, DIRECTION_TIMES], handicap) * (1 + (SLOW_LONG_IRON - 1) * slowness)
+  );
 }
 
 function usualMishitShare(handicap: number): number {
@@ -87,17 +111,36 @@ export function wholeAlongM({ alongM, mishitShare, mishitShortM }: ShotScatter):
  * How a shot scatters: what was measured of it, drawn towards what is usual for the player by how few shots there were. A carry somebody
  * stated is that of a good strike; a measured mean has the mis-hits in it.
  */
-export function scatterOf(kind: ClubKind, loftDeg: number | undefined, shot: Shot, handicap: number): ShotScatter {
+export function scatterOf(
+  kind: ClubKind,
+  loftDeg: number | undefined,
+  shot: Shot,
+  handicap: number,
+): ShotScatter {
   const { carryM, source, shots } = shot;
   const known = source === 'modelled' ? Infinity : shots;
-  const alongM = shot.spreadM !== undefined && known === Infinity ? shot.spreadM : joined(shot.spreadM, known, carryM * usualSpreadShare(handicap, kind));
-  const acrossM = joined(shot.sideSpreadM, source === 'modelled' ? undefined : shots, carryM * Math.tan((usualDirectionDeg(kind, loftDeg, carryM, handicap) * Math.PI) / 180));
+  const alongM =
+    shot.spreadM !== undefined && known === Infinity
+      ? shot.spreadM
+      : joined(shot.spreadM, known, carryM * usualSpreadShare(handicap, kind));
+  const acrossM = joined(
+    shot.sideSpreadM,
+    source === 'modelled' ? undefined : shots,
+    carryM * Math.tan((usualDirectionDeg(kind, loftDeg, carryM, handicap) * Math.PI) / 180),
+  );
   const mishitShare = usualMishitShare(handicap);
   const mishitVariance = mishitShare * (1 - mishitShare);
-  const goodM = Math.max(CLOSEST_M, GOOD_SHARE_MIN * alongM, Math.sqrt(Math.max(0, alongM ** 2 - mishitVariance * (MISHIT_SHORT[kind] * carryM) ** 2)));
+  const goodM = Math.max(
+    CLOSEST_M,
+    GOOD_SHARE_MIN * alongM,
+    Math.sqrt(Math.max(0, alongM ** 2 - mishitVariance * (MISHIT_SHORT[kind] * carryM) ** 2)),
+  );
   const mishitShortM = Math.sqrt(Math.max(0, alongM ** 2 - goodM ** 2) / mishitVariance);
   return {
     middleM: source === 'measured' ? carryM + mishitShare * mishitShortM : carryM,
-    alongM: goodM, acrossM: Math.max(CLOSEST_M, acrossM), mishitShare, mishitShortM,
+    alongM: goodM,
+    acrossM: Math.max(CLOSEST_M, acrossM),
+    mishitShare,
+    mishitShortM,
   };
 }

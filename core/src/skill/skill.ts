@@ -20,7 +20,11 @@ export interface Skill {
 /** Handicaps a player may state: +8 to 54, the most the World Handicap System gives. */
 export const HANDICAP_BOUNDS = [-8, 54] as const;
 
-interface Evidence { source: SkillSource; handicap: number; variance: number }
+interface Evidence {
+  source: SkillSource;
+  handicap: number;
+  variance: number;
+}
 
 /** Players of one handicap strike as differently as those so many strokes apart, one standard deviation. Ours. */
 const STATED_ERROR = 2;
@@ -30,8 +34,15 @@ const LENGTH_ERROR = 8;
 const TOUR_DRIVER_M = 252;
 const DRIVER_PER_STROKE_M = 3;
 /** A club other than a driver tells length by its share of the tour's stock carry with it, metres. Common practice, no source. */
-const TOUR_CARRY_M: Partial<Record<ClubKind, readonly [loftDeg: number, carryM: number, perDegreeM: number]>> = {
-  driver: [10.5, 252, 2], fairway: [15, 222, 3], hybrid: [19, 204, 3], 'driving iron': [19, 200, 3], iron: [33, 157, 2.9], wedge: [46, 124, 2.4],
+const TOUR_CARRY_M: Partial<
+  Record<ClubKind, readonly [loftDeg: number, carryM: number, perDegreeM: number]>
+> = {
+  driver: [10.5, 252, 2],
+  fairway: [15, 222, 3],
+  hybrid: [19, 204, 3],
+  'driving iron': [19, 200, 3],
+  iron: [33, 157, 2.9],
+  wedge: [46, 124, 2.4],
 };
 /** Nothing known: a club player. */
 const ANYBODY: Evidence = { source: 'nothing', handicap: 12, variance: 10 ** 2 };
@@ -50,7 +61,8 @@ const NORMAL_95 = 1.96;
 export function skillOf(clubs: readonly LadderClub[], statedHandicap?: number | null): Skill {
   const measured = measuredEvidence(clubs);
   const evidence: Evidence[] = [];
-  if (statedHandicap != null) evidence.push({ source: 'stated', handicap: statedHandicap, variance: STATED_ERROR ** 2 });
+  if (statedHandicap != null)
+    evidence.push({ source: 'stated', handicap: statedHandicap, variance: STATED_ERROR ** 2 });
   if (measured) evidence.push(measured);
   if (statedHandicap == null) evidence.push(lengthEvidence(clubs) ?? ANYBODY);
   const information = evidence.reduce((sum, { variance }) => sum + 1 / variance, 0);
@@ -58,29 +70,52 @@ export function skillOf(clubs: readonly LadderClub[], statedHandicap?: number | 
   return {
     handicap: Math.round(Math.min(HANDICAP_BOUNDS[1], Math.max(HANDICAP_BOUNDS[0], handicap)) * 10) / 10 || 0,
     plusMinus: NORMAL_95 / Math.sqrt(information),
-    sources: evidence.sort((a, b) => a.variance - b.variance).map(({ source }) => source), shots: measured?.shots ?? 0,
+    sources: evidence.sort((a, b) => a.variance - b.variance).map(({ source }) => source),
+    shots: measured?.shots ?? 0,
   };
 }
 
 /** Every measured club's spread along and across as the handicap it is usual for, together. */
 function measuredEvidence(clubs: readonly LadderClub[]): (Evidence & { shots: number }) | undefined {
-  let sum = 0, information = 0, counted = 0;
+  let sum = 0,
+    information = 0,
+    counted = 0;
   const take = (measured: number, usualTour: number, usualClub: number, shots: number) => {
     const strokesPerShare = HANDICAP_SPAN / (usualClub - usualTour);
-    const error = strokesPerShare * Math.max(measured, usualTour) * Math.hypot(1 / Math.sqrt(2 * (shots - 1)), CLUBS_DIFFER);
+    const error =
+      strokesPerShare *
+      Math.max(measured, usualTour) *
+      Math.hypot(1 / Math.sqrt(2 * (shots - 1)), CLUBS_DIFFER);
     sum += (TOUR_HANDICAP + strokesPerShare * (measured - usualTour)) / error ** 2;
     information += 1 / error ** 2;
   };
-  for (const { kind, loftDeg, shots: { full } } of clubs) {
+  for (const {
+    kind,
+    loftDeg,
+    shots: { full },
+  } of clubs) {
     if (!isMeasured(kind, full)) continue;
     const [tour, club] = [TOUR_HANDICAP, TOUR_HANDICAP + HANDICAP_SPAN];
-    const tangent = (handicap: number) => Math.tan((usualDirectionDeg(kind, loftDeg, full.carryM, handicap) * Math.PI) / 180);
-    if (full.spreadM !== undefined) take(full.spreadM / full.carryM, usualSpreadShare(tour, kind), usualSpreadShare(club, kind), full.shots!);
-    if (full.sideSpreadM !== undefined) take(full.sideSpreadM / full.carryM, tangent(tour), tangent(club), full.shots!);
+    const tangent = (handicap: number) =>
+      Math.tan((usualDirectionDeg(kind, loftDeg, full.carryM, handicap) * Math.PI) / 180);
+    if (full.spreadM !== undefined)
+      take(
+        full.spreadM / full.carryM,
+        usualSpreadShare(tour, kind),
+        usualSpreadShare(club, kind),
+        full.shots!,
+      );
+    if (full.sideSpreadM !== undefined)
+      take(full.sideSpreadM / full.carryM, tangent(tour), tangent(club), full.shots!);
     if (full.spreadM !== undefined || full.sideSpreadM !== undefined) counted += full.shots!;
   }
   if (information === 0) return undefined;
-  return { source: 'measured', handicap: Math.max(HANDICAP_BOUNDS[0], sum / information), variance: 1 / information + RANGE_ERROR ** 2, shots: counted };
+  return {
+    source: 'measured',
+    handicap: Math.max(HANDICAP_BOUNDS[0], sum / information),
+    variance: 1 / information + RANGE_ERROR ** 2,
+    shots: counted,
+  };
 }
 
 function isMeasured(kind: ClubKind, full: Shot | undefined): full is Shot {
@@ -89,15 +124,21 @@ function isMeasured(kind: ClubKind, full: Shot | undefined): full is Shot {
 
 /** How far the clubs carry against the tour's, the middle club's share. */
 function lengthEvidence(clubs: readonly LadderClub[]): Evidence | undefined {
-  const shares = clubs.flatMap(({ kind, loftDeg, shots: { full } }) => {
-    const tour = TOUR_CARRY_M[kind];
-    if (!tour || !full || full.source === 'modelled') return [];
-    const [usualLoft, carryM, perDegreeM] = tour;
-    return [full.carryM / Math.max(40, carryM - perDegreeM * ((loftDeg ?? usualLoft) - usualLoft))];
-  }).sort((a, b) => a - b);
+  const shares = clubs
+    .flatMap(({ kind, loftDeg, shots: { full } }) => {
+      const tour = TOUR_CARRY_M[kind];
+      if (!tour || !full || full.source === 'modelled') return [];
+      const [usualLoft, carryM, perDegreeM] = tour;
+      return [full.carryM / Math.max(40, carryM - perDegreeM * ((loftDeg ?? usualLoft) - usualLoft))];
+    })
+    .sort((a, b) => a - b);
   if (shares.length === 0) return undefined;
   const driverM = shares[shares.length >> 1]! * TOUR_DRIVER_M;
-  return { source: 'length', handicap: TOUR_HANDICAP + (TOUR_DRIVER_M - driverM) / DRIVER_PER_STROKE_M, variance: LENGTH_ERROR ** 2 };
+  return {
+    source: 'length',
+    handicap: TOUR_HANDICAP + (TOUR_DRIVER_M - driverM) / DRIVER_PER_STROKE_M,
+    variance: LENGTH_ERROR ** 2,
+  };
 }
 
 /** A handicap as golfers write it: "12", "+4". */
@@ -109,7 +150,10 @@ export function handicapText(handicap: number): string {
 export function skillWords({ handicap, sources, shots }: Skill): string {
   const figure = handicapText(Math.round(handicap) || 0);
   const words: Record<SkillSource, string> = {
-    stated: 'the handicap that was entered', measured: `the spread of ${shots} measured shots`, length: 'how far the clubs carry', nothing: 'nothing yet: a usual club player',
+    stated: 'the handicap that was entered',
+    measured: `the spread of ${shots} measured shots`,
+    length: 'how far the clubs carry',
+    nothing: 'nothing yet: a usual club player',
   };
   return `Plays like a ${figure}, taken from ${sources.map((source) => words[source]).join(' and ')}.`;
 }

@@ -13,7 +13,11 @@ export function specDifferences(before: Spec, after: Spec): SpecDifference[] {
   const keys = new Set([...Object.keys(before), ...Object.keys(after)] as ReadingKey[]);
   return [...keys]
     .filter((key) => !sameValue(before[key]?.value, after[key]?.value))
-    .map((key) => ({ key, ...(before[key] && { before: before[key] }), ...(after[key] && { after: after[key] }) }));
+    .map((key) => ({
+      key,
+      ...(before[key] && { before: before[key] }),
+      ...(after[key] && { after: after[key] }),
+    }));
 }
 
 /** What readings changed between the ends of two days. */

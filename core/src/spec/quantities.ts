@@ -24,54 +24,327 @@ export interface NumberQuantity extends QuantityBase {
   /** Decimals shown; what is stored is what was typed. */
   decimals: number;
 }
-export interface TextQuantity extends QuantityBase { type: 'text'; maxLength: number }
-export interface ChoiceQuantity extends QuantityBase { type: 'choice'; choices: readonly string[] }
-export interface DateQuantity extends QuantityBase { type: 'date' }
-export interface SwingWeightQuantity extends QuantityBase { type: 'swingWeight' }
+export interface TextQuantity extends QuantityBase {
+  type: 'text';
+  maxLength: number;
+}
+export interface ChoiceQuantity extends QuantityBase {
+  type: 'choice';
+  choices: readonly string[];
+}
+export interface DateQuantity extends QuantityBase {
+  type: 'date';
+}
+export interface SwingWeightQuantity extends QuantityBase {
+  type: 'swingWeight';
+}
 
 export type QuantityGroup = 'lofts' | 'build' | 'shaft' | 'grip' | 'sole' | 'weights' | 'putter' | 'record';
 
 export type QuantityKey =
-  | 'loftStampedDeg' | 'loftSetDeg' | 'loftMeasuredDeg' | 'lieDeg' | 'setting'
-  | 'head' | 'lengthIn' | 'swingWeight' | 'totalWeightG'
-  | 'shaft' | 'shaftWeightG' | 'flex' | 'torqueDeg' | 'tipTrimIn' | 'stepping'
-  | 'grip' | 'gripWraps'
-  | 'bounceDeg' | 'grind' | 'grooveDate'
-  | 'headWeightG' | 'leadG' | 'weights' | 'toeHangDeg'
-  | 'serial' | 'state' | 'price' | 'hitsPerRound';
+  | 'loftStampedDeg'
+  | 'loftSetDeg'
+  | 'loftMeasuredDeg'
+  | 'lieDeg'
+  | 'setting'
+  | 'head'
+  | 'lengthIn'
+  | 'swingWeight'
+  | 'totalWeightG'
+  | 'shaft'
+  | 'shaftWeightG'
+  | 'flex'
+  | 'torqueDeg'
+  | 'tipTrimIn'
+  | 'stepping'
+  | 'grip'
+  | 'gripWraps'
+  | 'bounceDeg'
+  | 'grind'
+  | 'grooveDate'
+  | 'headWeightG'
+  | 'leadG'
+  | 'weights'
+  | 'toeHangDeg'
+  | 'serial'
+  | 'state'
+  | 'price'
+  | 'hitsPerRound';
 
 export const CLUB_STATES = ['gamer', 'backup', 'testing', 'on loan', 'retired'] as const;
 export type ClubState = (typeof CLUB_STATES)[number];
 
 export const QUANTITIES: readonly Quantity[] = [
-  { key: 'head', label: 'Head', short: 'head', group: 'build', type: 'text', maxLength: 80, aliases: ['model', 'club head', 'make'] },
-  { key: 'loftStampedDeg', label: 'Stamped loft', short: 'stamp', group: 'lofts', type: 'number', unit: 'deg', min: -2, max: 80, decimals: 1, aliases: ['loft', 'stamped', 'nominal loft', 'loft stamped'] },
-  { key: 'loftSetDeg', label: 'Set loft', short: 'set', group: 'lofts', type: 'number', unit: 'deg', min: -2, max: 80, decimals: 1, aliases: ['loft set', 'bent to', 'adjusted loft'] },
-  { key: 'loftMeasuredDeg', label: 'Measured loft', short: 'gauge', group: 'lofts', type: 'number', unit: 'deg', min: -2, max: 80, decimals: 2, aliases: ['loft measured', 'gauge loft', 'actual loft'] },
-  { key: 'lieDeg', label: 'Lie', short: 'lie', group: 'lofts', type: 'number', unit: 'deg', min: 45, max: 82, decimals: 1, aliases: ['lie angle'] },
-  { key: 'setting', label: 'Sleeve or face setting', short: 'sleeve', group: 'lofts', type: 'text', maxLength: 40, aliases: ['sleeve', 'face setting', 'setting'] },
-  { key: 'lengthIn', label: 'Length', short: 'length', group: 'build', type: 'number', unit: 'in', min: 10, max: 60, decimals: 2, aliases: ['len', 'club length'] },
-  { key: 'shaft', label: 'Shaft', short: 'shaft', group: 'shaft', type: 'text', maxLength: 80, aliases: ['shaft model'] },
-  { key: 'shaftWeightG', label: 'Shaft weight', short: 'shaft g', group: 'shaft', type: 'number', unit: 'g', min: 20, max: 200, decimals: 0, aliases: ['shaft wt', 'shaft weight'] },
+  {
+    key: 'head',
+    label: 'Head',
+    short: 'head',
+    group: 'build',
+    type: 'text',
+    maxLength: 80,
+    aliases: ['model', 'club head', 'make'],
+  },
+  {
+    key: 'loftStampedDeg',
+    label: 'Stamped loft',
+    short: 'stamp',
+    group: 'lofts',
+    type: 'number',
+    unit: 'deg',
+    min: -2,
+    max: 80,
+    decimals: 1,
+    aliases: ['loft', 'stamped', 'nominal loft', 'loft stamped'],
+  },
+  {
+    key: 'loftSetDeg',
+    label: 'Set loft',
+    short: 'set',
+    group: 'lofts',
+    type: 'number',
+    unit: 'deg',
+    min: -2,
+    max: 80,
+    decimals: 1,
+    aliases: ['loft set', 'bent to', 'adjusted loft'],
+  },
+  {
+    key: 'loftMeasuredDeg',
+    label: 'Measured loft',
+    short: 'gauge',
+    group: 'lofts',
+    type: 'number',
+    unit: 'deg',
+    min: -2,
+    max: 80,
+    decimals: 2,
+    aliases: ['loft measured', 'gauge loft', 'actual loft'],
+  },
+  {
+    key: 'lieDeg',
+    label: 'Lie',
+    short: 'lie',
+    group: 'lofts',
+    type: 'number',
+    unit: 'deg',
+    min: 45,
+    max: 82,
+    decimals: 1,
+    aliases: ['lie angle'],
+  },
+  {
+    key: 'setting',
+    label: 'Sleeve or face setting',
+    short: 'sleeve',
+    group: 'lofts',
+    type: 'text',
+    maxLength: 40,
+    aliases: ['sleeve', 'face setting', 'setting'],
+  },
+  {
+    key: 'lengthIn',
+    label: 'Length',
+    short: 'length',
+    group: 'build',
+    type: 'number',
+    unit: 'in',
+    min: 10,
+    max: 60,
+    decimals: 2,
+    aliases: ['len', 'club length'],
+  },
+  {
+    key: 'shaft',
+    label: 'Shaft',
+    short: 'shaft',
+    group: 'shaft',
+    type: 'text',
+    maxLength: 80,
+    aliases: ['shaft model'],
+  },
+  {
+    key: 'shaftWeightG',
+    label: 'Shaft weight',
+    short: 'shaft g',
+    group: 'shaft',
+    type: 'number',
+    unit: 'g',
+    min: 20,
+    max: 200,
+    decimals: 0,
+    aliases: ['shaft wt', 'shaft weight'],
+  },
   { key: 'flex', label: 'Flex', short: 'flex', group: 'shaft', type: 'text', maxLength: 12 },
-  { key: 'torqueDeg', label: 'Torque', short: 'torque', group: 'shaft', type: 'number', unit: 'deg', min: 0.5, max: 12, decimals: 1 },
-  { key: 'tipTrimIn', label: 'Tip trim', short: 'tip', group: 'shaft', type: 'number', unit: 'in', min: 0, max: 10, decimals: 2, aliases: ['tipping', 'tipped', 'tip'] },
-  { key: 'stepping', label: 'Stepping', short: 'step', group: 'shaft', type: 'choice', choices: ['standard', 'soft-stepped', 'soft-stepped twice', 'hard-stepped', 'hard-stepped twice'] },
+  {
+    key: 'torqueDeg',
+    label: 'Torque',
+    short: 'torque',
+    group: 'shaft',
+    type: 'number',
+    unit: 'deg',
+    min: 0.5,
+    max: 12,
+    decimals: 1,
+  },
+  {
+    key: 'tipTrimIn',
+    label: 'Tip trim',
+    short: 'tip',
+    group: 'shaft',
+    type: 'number',
+    unit: 'in',
+    min: 0,
+    max: 10,
+    decimals: 2,
+    aliases: ['tipping', 'tipped', 'tip'],
+  },
+  {
+    key: 'stepping',
+    label: 'Stepping',
+    short: 'step',
+    group: 'shaft',
+    type: 'choice',
+    choices: ['standard', 'soft-stepped', 'soft-stepped twice', 'hard-stepped', 'hard-stepped twice'],
+  },
   { key: 'grip', label: 'Grip', short: 'grip', group: 'grip', type: 'text', maxLength: 80 },
-  { key: 'gripWraps', label: 'Wraps', short: 'wraps', group: 'grip', type: 'number', unit: 'layers', min: 0, max: 12, decimals: 0, aliases: ['tape', 'wraps'] },
-  { key: 'swingWeight', label: 'Swing weight', short: 'sw', group: 'weights', type: 'swingWeight', aliases: ['swingweight', 'sw', 'swing wt'] },
-  { key: 'totalWeightG', label: 'Total weight', short: 'weight', group: 'weights', type: 'number', unit: 'g', min: 150, max: 1000, decimals: 0, aliases: ['weight', 'total wt'] },
-  { key: 'headWeightG', label: 'Head weight', short: 'head g', group: 'weights', type: 'number', unit: 'g', min: 100, max: 600, decimals: 0, aliases: ['head wt'] },
-  { key: 'leadG', label: 'Lead', short: 'lead', group: 'weights', type: 'number', unit: 'g', min: 0, max: 60, decimals: 1, aliases: ['lead tape'] },
-  { key: 'weights', label: 'Weights', short: 'weights', group: 'weights', type: 'text', maxLength: 80, aliases: ['screws'] },
-  { key: 'bounceDeg', label: 'Bounce', short: 'bounce', group: 'sole', type: 'number', unit: 'deg', min: -5, max: 30, decimals: 1 },
+  {
+    key: 'gripWraps',
+    label: 'Wraps',
+    short: 'wraps',
+    group: 'grip',
+    type: 'number',
+    unit: 'layers',
+    min: 0,
+    max: 12,
+    decimals: 0,
+    aliases: ['tape', 'wraps'],
+  },
+  {
+    key: 'swingWeight',
+    label: 'Swing weight',
+    short: 'sw',
+    group: 'weights',
+    type: 'swingWeight',
+    aliases: ['swingweight', 'sw', 'swing wt'],
+  },
+  {
+    key: 'totalWeightG',
+    label: 'Total weight',
+    short: 'weight',
+    group: 'weights',
+    type: 'number',
+    unit: 'g',
+    min: 150,
+    max: 1000,
+    decimals: 0,
+    aliases: ['weight', 'total wt'],
+  },
+  {
+    key: 'headWeightG',
+    label: 'Head weight',
+    short: 'head g',
+    group: 'weights',
+    type: 'number',
+    unit: 'g',
+    min: 100,
+    max: 600,
+    decimals: 0,
+    aliases: ['head wt'],
+  },
+  {
+    key: 'leadG',
+    label: 'Lead',
+    short: 'lead',
+    group: 'weights',
+    type: 'number',
+    unit: 'g',
+    min: 0,
+    max: 60,
+    decimals: 1,
+    aliases: ['lead tape'],
+  },
+  {
+    key: 'weights',
+    label: 'Weights',
+    short: 'weights',
+    group: 'weights',
+    type: 'text',
+    maxLength: 80,
+    aliases: ['screws'],
+  },
+  {
+    key: 'bounceDeg',
+    label: 'Bounce',
+    short: 'bounce',
+    group: 'sole',
+    type: 'number',
+    unit: 'deg',
+    min: -5,
+    max: 30,
+    decimals: 1,
+  },
   { key: 'grind', label: 'Grind', short: 'grind', group: 'sole', type: 'text', maxLength: 40 },
-  { key: 'grooveDate', label: 'Grooves since', short: 'grooves', group: 'sole', type: 'date', aliases: ['groove date', 'grooves'] },
-  { key: 'toeHangDeg', label: 'Toe hang', short: 'toe hang', group: 'putter', type: 'number', unit: 'deg', min: 0, max: 90, decimals: 0 },
-  { key: 'serial', label: 'Serial number', short: 'serial', group: 'record', type: 'text', maxLength: 60, aliases: ['serial no', 's/n'] },
-  { key: 'state', label: 'State', short: 'state', group: 'record', type: 'choice', choices: CLUB_STATES, aliases: ['status'] },
-  { key: 'price', label: 'Price', short: 'price', group: 'record', type: 'number', unit: 'money', min: 0, max: 100000, decimals: 2, aliases: ['cost'] },
-  { key: 'hitsPerRound', label: 'Times hit a round', short: 'hits', group: 'record', type: 'number', unit: 'per round', min: 0, max: 60, decimals: 1, aliases: ['hits', 'uses per round'] },
+  {
+    key: 'grooveDate',
+    label: 'Grooves since',
+    short: 'grooves',
+    group: 'sole',
+    type: 'date',
+    aliases: ['groove date', 'grooves'],
+  },
+  {
+    key: 'toeHangDeg',
+    label: 'Toe hang',
+    short: 'toe hang',
+    group: 'putter',
+    type: 'number',
+    unit: 'deg',
+    min: 0,
+    max: 90,
+    decimals: 0,
+  },
+  {
+    key: 'serial',
+    label: 'Serial number',
+    short: 'serial',
+    group: 'record',
+    type: 'text',
+    maxLength: 60,
+    aliases: ['serial no', 's/n'],
+  },
+  {
+    key: 'state',
+    label: 'State',
+    short: 'state',
+    group: 'record',
+    type: 'choice',
+    choices: CLUB_STATES,
+    aliases: ['status'],
+  },
+  {
+    key: 'price',
+    label: 'Price',
+    short: 'price',
+    group: 'record',
+    type: 'number',
+    unit: 'money',
+    min: 0,
+    max: 100000,
+    decimals: 2,
+    aliases: ['cost'],
+  },
+  {
+    key: 'hitsPerRound',
+    label: 'Times hit a round',
+    short: 'hits',
+    group: 'record',
+    type: 'number',
+    unit: 'per round',
+    min: 0,
+    max: 60,
+    decimals: 1,
+    aliases: ['hits', 'uses per round'],
+  },
 ];
 
 const BY_KEY = new Map(QUANTITIES.map((quantity) => [quantity.key as string, quantity]));

@@ -58,7 +58,8 @@ export function shotIn(spec: Spec, key: ReadingKey): Shot | undefined {
 
 /** Whether two readings say the same; a shot is the same when all its parts are, in any order. */
 export function sameValue(a: ReadingValue | undefined, b: ReadingValue | undefined): boolean {
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return (a ?? null) === (b ?? null);
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null)
+    return (a ?? null) === (b ?? null);
   const parts = new Set([...Object.keys(a), ...Object.keys(b)] as (keyof Shot)[]);
   return [...parts].every((part) => a[part] === b[part]);
 }

@@ -19,13 +19,18 @@ export function ellipseOf(xs: readonly number[], ys: readonly number[]): Ellipse
   let [xx, xy, yy] = [0, 0, 0];
   for (let i = 0; i < n; i++) {
     const [dx, dy] = [xs[i]! - x, ys[i]! - y];
-    xx += dx * dx; xy += dx * dy; yy += dy * dy;
+    xx += dx * dx;
+    xy += dx * dy;
+    yy += dy * dy;
   }
   [xx, xy, yy] = [xx / (n - 1), xy / (n - 1), yy / (n - 1)];
   const middle = (xx + yy) / 2;
   const apart = Math.hypot((xx - yy) / 2, xy);
   return {
-    x, y, major: Math.sqrt(middle + apart), minor: Math.sqrt(Math.max(0, middle - apart)),
+    x,
+    y,
+    major: Math.sqrt(middle + apart),
+    minor: Math.sqrt(Math.max(0, middle - apart)),
     turn: Math.atan2(2 * xy, xx - yy) / 2,
   };
 }
@@ -44,10 +49,17 @@ export function holdingScale(n: number, share: number): number {
 }
 
 /** Points around an ellipse at a scale, first and last the same. */
-export function ellipseOutline({ x, y, major, minor, turn }: Ellipse, scale: number, steps = 60): (readonly [number, number])[] {
+export function ellipseOutline(
+  { x, y, major, minor, turn }: Ellipse,
+  scale: number,
+  steps = 60,
+): (readonly [number, number])[] {
   return Array.from({ length: steps + 1 }, (_one, i) => {
     const t = (i / steps) * 2 * Math.PI;
     const [a, b] = [major * scale * Math.cos(t), minor * scale * Math.sin(t)];
-    return [x + a * Math.cos(turn) - b * Math.sin(turn), y + a * Math.sin(turn) + b * Math.cos(turn)] as const;
+    return [
+      x + a * Math.cos(turn) - b * Math.sin(turn),
+      y + a * Math.sin(turn) + b * Math.cos(turn),
+    ] as const;
   });
 }

@@ -22,7 +22,10 @@ export function equivalence(a: MeanWithError, b: MeanWithError, margin: number, 
   const error = Math.hypot(a.standardError, b.standardError);
   const difference = a.mean - b.mean;
   if (error === 0) return { p: Math.abs(difference) < margin ? 0 : 1, low, high, df };
-  const p = Math.max(studentTCdf((difference - margin) / error, df), 1 - studentTCdf((difference + margin) / error, df));
+  const p = Math.max(
+    studentTCdf((difference - margin) / error, df),
+    1 - studentTCdf((difference + margin) / error, df),
+  );
   return { p, low, high, df };
 }
 

@@ -13,8 +13,15 @@ export interface GaussianProcess<X> {
  * @param noise variance of each measurement, positive
  * @param kernel covariance of the function at two places
  */
-export function gaussianProcess<X>(places: readonly X[], values: readonly number[], noise: readonly number[], kernel: (a: X, b: X) => number): GaussianProcess<X> {
-  const factor = cholesky(places.map((a, i) => places.map((b, k) => kernel(a, b) + (i === k ? noise[i]! : 0))));
+export function gaussianProcess<X>(
+  places: readonly X[],
+  values: readonly number[],
+  noise: readonly number[],
+  kernel: (a: X, b: X) => number,
+): GaussianProcess<X> {
+  const factor = cholesky(
+    places.map((a, i) => places.map((b, k) => kernel(a, b) + (i === k ? noise[i]! : 0))),
+  );
   const weights = backward(factor, forward(factor, values));
   return {
     at(place) {

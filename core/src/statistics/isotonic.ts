@@ -10,7 +10,11 @@ export function falling(values: readonly number[], weights: readonly number[]): 
     for (let before = blocks.at(-1); before && before.mean < block.mean; before = blocks.at(-1)) {
       blocks.pop();
       const weight = before.weight + block.weight;
-      block = { mean: (before.mean * before.weight + block.mean * block.weight) / weight, weight, size: before.size + block.size };
+      block = {
+        mean: (before.mean * before.weight + block.mean * block.weight) / weight,
+        weight,
+        size: before.size + block.size,
+      };
     }
     blocks.push(block);
   });

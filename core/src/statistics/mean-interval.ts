@@ -28,6 +28,6 @@ const known = new Map<string, number>();
 function tOf(confidence: number, df: number): number {
   const key = `${confidence} ${df}`;
   let t = known.get(key);
-  if (t === undefined) known.set(key, t = studentTQuantile(0.5 + confidence / 2, df));
+  if (t === undefined) known.set(key, (t = studentTQuantile(0.5 + confidence / 2, df)));
   return t;
 }

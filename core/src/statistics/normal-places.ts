@@ -8,7 +8,8 @@ export function normalQuantile(share: number): number {
   let [low, high] = [-9, 9];
   while (high - low > 1e-10) {
     const middle = (low + high) / 2;
-    if (normalCdf(middle) < share) low = middle; else high = middle;
+    if (normalCdf(middle) < share) low = middle;
+    else high = middle;
   }
   return (low + high) / 2;
 }

@@ -3,7 +3,13 @@
  * @param low,high an interval; the answer is its end when the value lies outside what the function takes on it
  * @param tolerance in the units of the function's value
  */
-export function solveRising(f: (x: number) => number, value: number, low: number, high: number, tolerance: number): number {
+export function solveRising(
+  f: (x: number) => number,
+  value: number,
+  low: number,
+  high: number,
+  tolerance: number,
+): number {
   let [a, b] = [low, high];
   let fa = f(a) - value;
   if (fa >= 0) return a;
@@ -16,11 +22,13 @@ export function solveRising(f: (x: number) => number, value: number, low: number
     const fx = f(x) - value;
     if (Math.abs(fx) <= tolerance) return x;
     if (fx > 0) {
-      b = x; fb = fx;
+      b = x;
+      fb = fx;
       if (side === 1) fa /= 2;
       side = 1;
     } else {
-      a = x; fa = fx;
+      a = x;
+      fa = fx;
       if (side === -1) fb /= 2;
       side = -1;
     }

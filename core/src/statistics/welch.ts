@@ -13,10 +13,15 @@ export interface MeanWithError {
  * Degrees of freedom after B. L. Welch, Biometrika 34 (1947) 28-35, and F. E. Satterthwaite, Biometrics Bulletin 2 (1946) 110-114.
  * @param confidence such as 0.8 or 0.95
  */
-export function welchInterval(a: MeanWithError, b: MeanWithError, confidence: number): { low: number; high: number; df: number } {
+export function welchInterval(
+  a: MeanWithError,
+  b: MeanWithError,
+  confidence: number,
+): { low: number; high: number; df: number } {
   const varianceA = a.standardError ** 2;
   const varianceB = b.standardError ** 2;
-  const spread = (varianceA: number, n: number | undefined) => (n === undefined ? 0 : varianceA ** 2 / (n - 1));
+  const spread = (varianceA: number, n: number | undefined) =>
+    n === undefined ? 0 : varianceA ** 2 / (n - 1);
   const below = spread(varianceA, a.n) + spread(varianceB, b.n);
   const df = below === 0 ? KNOWN_ERROR_DF : Math.min(KNOWN_ERROR_DF, (varianceA + varianceB) ** 2 / below);
   const half = studentTQuantile(0.5 + confidence / 2, df) * Math.sqrt(varianceA + varianceB);

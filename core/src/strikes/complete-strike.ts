@@ -21,14 +21,30 @@ export interface CompleteStrike extends Required<Omit<Strike, 'clubSpeedMps'>> {
 }
 
 /** The air and ground of a session and of the baseline, worked out once for all its strikes. */
-export interface Places { here: Place; baseline: Place; same: boolean }
-interface Place { air: Air; ground: Ground; temperatureC: number; elevationM: number }
+export interface Places {
+  here: Place;
+  baseline: Place;
+  same: boolean;
+}
+interface Place {
+  air: Air;
+  ground: Ground;
+  temperatureC: number;
+  elevationM: number;
+}
 
 export function placesOf(here: Setting, baseline: Setting): Places {
   const place = ({ conditions, surface }: Setting): Place => ({
-    air: airOf(conditions), ground: groundOf(surface), temperatureC: conditions.temperatureC, elevationM: conditions.targetElevationM,
+    air: airOf(conditions),
+    ground: groundOf(surface),
+    temperatureC: conditions.temperatureC,
+    elevationM: conditions.targetElevationM,
   });
-  return { here: place(here), baseline: place(baseline), same: JSON.stringify(here) === JSON.stringify(baseline) };
+  return {
+    here: place(here),
+    baseline: place(baseline),
+    same: JSON.stringify(here) === JSON.stringify(baseline),
+  };
 }
 
 const DEG = Math.PI / 180;
@@ -39,8 +55,16 @@ const TOTAL_ROUNDS = 3;
  * Fills in what a device did not give and moves the ball to the player's baseline: what was measured, and the model there less the model here.
  * @throws RefusedInput when there is nothing to work a flight out from, or no flight does what was given
  */
-export function completeStrike(strike: Strike, club: StrikeClub, { here, baseline, same }: Places): CompleteStrike {
-  if (!isEnough(strike)) throw new RefusedInput('carryM', 'is missing, and so are total, ball speed and club speed: nothing to work a flight out from');
+export function completeStrike(
+  strike: Strike,
+  club: StrikeClub,
+  { here, baseline, same }: Places,
+): CompleteStrike {
+  if (!isEnough(strike))
+    throw new RefusedInput(
+      'carryM',
+      'is missing, and so are total, ball speed and club speed: nothing to work a flight out from',
+    );
   const launch = launchOfStrike(strike, club, here);
   const flown = fly(launch, here.air, here.elevationM);
   const rested = runOf(flown, here.ground);
@@ -52,19 +76,38 @@ export function completeStrike(strike: Strike, club: StrikeClub, { here, baselin
   let atBaseline = { carryM, totalM, sideM, apexM, landDeg };
   if (!same) {
     const warmth = ballSpeedRatio(club.kind, baseline.temperatureC, here.temperatureC);
-    const there = fly({ ...launch, ballSpeedMps: launch.ballSpeedMps * warmth }, baseline.air, baseline.elevationM);
+    const there = fly(
+      { ...launch, ballSpeedMps: launch.ballSpeedMps * warmth },
+      baseline.air,
+      baseline.elevationM,
+    );
     const moved = carryM + there.carryM - flown.carryM;
     atBaseline = {
-      carryM: moved, totalM: moved + (totalM - carryM) + runOf(there, baseline.ground) - rested, sideM: sideM + there.lateralM - flown.lateralM,
-      apexM: apexM + there.apexM - flown.apexM, landDeg: landDeg + there.landDeg - flown.landDeg,
+      carryM: moved,
+      totalM: moved + (totalM - carryM) + runOf(there, baseline.ground) - rested,
+      sideM: sideM + there.lateralM - flown.lateralM,
+      apexM: apexM + there.apexM - flown.apexM,
+      landDeg: landDeg + there.landDeg - flown.landDeg,
     };
   }
   const { ballSpeedMps, launchDeg, spinRpm } = launch;
   const azimuthDeg = launch.azimuthDeg ?? 0;
   const spinAxisDeg = launch.spinAxisDeg ?? 0;
-  const whole = { ballSpeedMps, launchDeg, azimuthDeg, spinRpm, spinAxisDeg, carryM, totalM, sideM, apexM, landDeg };
+  const whole = {
+    ballSpeedMps,
+    launchDeg,
+    azimuthDeg,
+    spinRpm,
+    spinAxisDeg,
+    carryM,
+    totalM,
+    sideM,
+    apexM,
+    landDeg,
+  };
   return {
-    ...whole, clubSpeedMps: strike.clubSpeedMps,
+    ...whole,
+    clubSpeedMps: strike.clubSpeedMps,
     isSideKnown: strike.sideM !== undefined || strike.azimuthDeg !== undefined,
     modelled: (Object.keys(whole) as (keyof typeof whole)[]).filter((part) => strike[part] === undefined),
     atBaseline,
@@ -84,26 +127,47 @@ function launchOfStrike(strike: Strike, club: StrikeClub, here: Place): Launch {
   // Where only the side is known, the ball is taken to have started there, but for what the wind and the axis do to it.
   const flown = fly({ ...straight, spinAxisDeg: strike.spinAxisDeg ?? 0 }, here.air, here.elevationM);
   const azimuthDeg = Math.atan2(strike.sideM - flown.lateralM, flown.carryM) / DEG;
-  return { ...straight, azimuthDeg: Math.min(60, Math.max(-60, azimuthDeg)), spinAxisDeg: strike.spinAxisDeg ?? 0 };
+  return {
+    ...straight,
+    azimuthDeg: Math.min(60, Math.max(-60, azimuthDeg)),
+    spinAxisDeg: strike.spinAxisDeg ?? 0,
+  };
 }
 
 function launchAhead(strike: Strike, { kind, loftDeg }: StrikeClub, here: Place): Launch {
   const loft = loftDeg ?? USUAL_LOFT_DEG[kind];
-  const ballSpeedMps = strike.ballSpeedMps ?? (strike.carryM === undefined && strike.totalM === undefined ? strike.clubSpeedMps! * stockOf(kind, loft).smash : undefined);
+  const ballSpeedMps =
+    strike.ballSpeedMps ??
+    (strike.carryM === undefined && strike.totalM === undefined
+      ? strike.clubSpeedMps! * stockOf(kind, loft).smash
+      : undefined);
   if (ballSpeedMps !== undefined) {
     // Launch and spin of an impact do not, and do in proportion, depend on its speed.
     const stock = stockOf(kind, loft);
-    return { ballSpeedMps, launchDeg: strike.launchDeg ?? stock.launchDeg, spinRpm: strike.spinRpm ?? Math.min(15_000, stock.rpmPerMps * ballSpeedMps) };
+    return {
+      ballSpeedMps,
+      launchDeg: strike.launchDeg ?? stock.launchDeg,
+      spinRpm: strike.spinRpm ?? Math.min(15_000, stock.rpmPerMps * ballSpeedMps),
+    };
   }
   let carryM = strike.carryM ?? strike.totalM!;
   for (let round = 0; ; round++) {
     const { launch, flight } = launchOfShot(kind, loft, carryM, here.air, strike.apexM);
-    if (strike.carryM !== undefined || round === TOTAL_ROUNDS) return { ...launch, ...(strike.launchDeg !== undefined && { launchDeg: strike.launchDeg }), ...(strike.spinRpm !== undefined && { spinRpm: strike.spinRpm }) };
+    if (strike.carryM !== undefined || round === TOTAL_ROUNDS)
+      return {
+        ...launch,
+        ...(strike.launchDeg !== undefined && { launchDeg: strike.launchDeg }),
+        ...(strike.spinRpm !== undefined && { spinRpm: strike.spinRpm }),
+      };
     carryM = Math.max(1, strike.totalM! - runOf(flight, here.ground));
   }
 }
 
-interface Stock { smash: number; launchDeg: number; rpmPerMps: number }
+interface Stock {
+  smash: number;
+  launchDeg: number;
+  rpmPerMps: number;
+}
 const stocks = new Map<string, Stock>();
 
 function stockOf(kind: StrikeClub['kind'], loft: number): Stock {
@@ -112,7 +176,10 @@ function stockOf(kind: StrikeClub['kind'], loft: number): Stock {
   if (!stock) {
     const delivery = stockDelivery(kind, loft, TOUR_SEVEN_IRON_MPS);
     const { ballSpeedMps, launchDeg, spinRpm } = impact(delivery);
-    stocks.set(key, stock = { smash: ballSpeedMps / delivery.clubSpeedMps, launchDeg, rpmPerMps: spinRpm / ballSpeedMps });
+    stocks.set(
+      key,
+      (stock = { smash: ballSpeedMps / delivery.clubSpeedMps, launchDeg, rpmPerMps: spinRpm / ballSpeedMps }),
+    );
   }
   return stock;
 }

@@ -36,15 +36,27 @@ const FEWEST = 5;
 export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
   if (before.n < FEWEST || after.n < FEWEST) return { parts: [], verdict: 'not known yet' };
   const parts = PARTS.map((part): Drifted => {
-    const { low, high } = welchInterval(meanOf(after[part], after.n), meanOf(before[part], before.n), CONFIDENCE);
+    const { low, high } = welchInterval(
+      meanOf(after[part], after.n),
+      meanOf(before[part], before.n),
+      CONFIDENCE,
+    );
     return { part, before: before[part].mean, after: after[part].mean, low, high, told: low > 0 || high < 0 };
   });
   const way = (part: DriftPart) => {
     const { told, low } = parts.find((one) => one.part === part)!;
     return told ? Math.sign(low) || -1 : 0;
   };
-  const verdict = way('spinRpm') < 0 && way('launchDeg') > 0 ? 'worn grooves'
-    : way('ballSpeedMps') < 0 ? 'slower' : way('ballSpeedMps') > 0 ? 'faster' : parts.some(({ told }) => told) ? 'changed' : 'as it was';
+  const verdict =
+    way('spinRpm') < 0 && way('launchDeg') > 0
+      ? 'worn grooves'
+      : way('ballSpeedMps') < 0
+        ? 'slower'
+        : way('ballSpeedMps') > 0
+          ? 'faster'
+          : parts.some(({ told }) => told)
+            ? 'changed'
+            : 'as it was';
   return { parts, verdict };
 }
 

@@ -9,8 +9,14 @@ export function measuredShot(summary: StrikeSummary, conditions: string): Shot {
   const tenth = (value: number) => Math.round(value * 10) / 10;
   const carryM = tenth(summary.carryM.mean);
   return {
-    carryM, totalM: Math.max(carryM - 20, tenth(summary.totalM.mean)), apexM: tenth(summary.apexM.mean), landDeg: tenth(summary.landDeg.mean),
+    carryM,
+    totalM: Math.max(carryM - 20, tenth(summary.totalM.mean)),
+    apexM: tenth(summary.apexM.mean),
+    landDeg: tenth(summary.landDeg.mean),
     ...(summary.n > 1 && { spreadM: tenth(summary.carryM.spread) }),
-    ...(summary.sideM?.plusMinus !== undefined && { sideSpreadM: tenth(summary.sideM.spread) }), source: 'measured', shots: summary.n, conditions,
+    ...(summary.sideM?.plusMinus !== undefined && { sideSpreadM: tenth(summary.sideM.spread) }),
+    source: 'measured',
+    shots: summary.n,
+    conditions,
   };
 }

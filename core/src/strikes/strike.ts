@@ -24,18 +24,35 @@ export type StrikePart = keyof Strike;
 
 /** Outside these a number is a slip of a device or of a finger: 900 yd is no shot. From memory of what is possible, and then some. */
 export const STRIKE_BOUNDS: Bounds<StrikePart> = {
-  clubSpeedMps: [1, 75], ballSpeedMps: [1, 110], launchDeg: [-10, 80], azimuthDeg: [-60, 60], spinRpm: [0, 15_000], spinAxisDeg: [-90, 90],
-  carryM: [1, 411], totalM: [1, 500], sideM: [-200, 200], apexM: [0, 80], landDeg: [0, 90],
+  clubSpeedMps: [1, 75],
+  ballSpeedMps: [1, 110],
+  launchDeg: [-10, 80],
+  azimuthDeg: [-60, 60],
+  spinRpm: [0, 15_000],
+  spinAxisDeg: [-90, 90],
+  carryM: [1, 411],
+  totalM: [1, 500],
+  sideM: [-200, 200],
+  apexM: [0, 80],
+  landDeg: [0, 90],
 };
 
 export const STRIKE_PARTS = Object.keys(STRIKE_BOUNDS) as readonly StrikePart[];
 
 /** What a flight can be worked out from: one of these is enough. */
-export const ENOUGH_FOR_A_FLIGHT: readonly StrikePart[] = ['carryM', 'totalM', 'ballSpeedMps', 'clubSpeedMps'];
+export const ENOUGH_FOR_A_FLIGHT: readonly StrikePart[] = [
+  'carryM',
+  'totalM',
+  'ballSpeedMps',
+  'clubSpeedMps',
+];
 
 export function isEnough(strike: Strike): boolean {
   return ENOUGH_FOR_A_FLIGHT.some((part) => strike[part] !== undefined);
 }
 
 /** The club that hit it, as the flight model needs to know it. */
-export interface StrikeClub { kind: ClubKind; loftDeg?: number | undefined }
+export interface StrikeClub {
+  kind: ClubKind;
+  loftDeg?: number | undefined;
+}

@@ -44,7 +44,10 @@ export const CARRY_MARGIN_M = 2 * 0.9144;
 const [LOW, HIGH] = [0.1, 0.9];
 
 /** @param strikes at least one; those left out are not among them */
-export function summariseStrikes(strikes: readonly CompleteStrike[], marginM = CARRY_MARGIN_M): StrikeSummary {
+export function summariseStrikes(
+  strikes: readonly CompleteStrike[],
+  marginM = CARRY_MARGIN_M,
+): StrikeSummary {
   const carries = strikes.map(({ atBaseline }) => atBaseline.carryM);
   const sided = strikes.filter(({ isSideKnown }) => isSideKnown).map(({ atBaseline }) => atBaseline);
   const sides = sided.map(({ sideM }) => sideM);
@@ -52,12 +55,24 @@ export function summariseStrikes(strikes: readonly CompleteStrike[], marginM = C
   const spins = strikes.map(({ spinRpm }) => spinRpm);
   const carryM = middleOf(carries);
   return {
-    n: strikes.length, carryM, totalM: middleOf(strikes.map(({ atBaseline }) => atBaseline.totalM)), sideM: sides.length > 0 ? middleOf(sides) : undefined,
-    apexM: middleOf(strikes.map(({ atBaseline }) => atBaseline.apexM)), landDeg: middleOf(strikes.map(({ atBaseline }) => atBaseline.landDeg)),
-    ballSpeedMps: middleOf(strikes.map(({ ballSpeedMps }) => ballSpeedMps)), launchDeg: middleOf(launches), spinRpm: middleOf(spins),
-    lowEndM: quantileOf(carries, LOW), highEndM: quantileOf(carries, HIGH),
-    launchWindowDeg: [quantileOf(launches, LOW), quantileOf(launches, HIGH)], spinWindowRpm: [quantileOf(spins, LOW), quantileOf(spins, HIGH)],
-    ellipse: ellipseOf(sided.map((one) => one.carryM), sides), moreShots: moreShotsFor(carryM.spread, strikes.length, marginM),
+    n: strikes.length,
+    carryM,
+    totalM: middleOf(strikes.map(({ atBaseline }) => atBaseline.totalM)),
+    sideM: sides.length > 0 ? middleOf(sides) : undefined,
+    apexM: middleOf(strikes.map(({ atBaseline }) => atBaseline.apexM)),
+    landDeg: middleOf(strikes.map(({ atBaseline }) => atBaseline.landDeg)),
+    ballSpeedMps: middleOf(strikes.map(({ ballSpeedMps }) => ballSpeedMps)),
+    launchDeg: middleOf(launches),
+    spinRpm: middleOf(spins),
+    lowEndM: quantileOf(carries, LOW),
+    highEndM: quantileOf(carries, HIGH),
+    launchWindowDeg: [quantileOf(launches, LOW), quantileOf(launches, HIGH)],
+    spinWindowRpm: [quantileOf(spins, LOW), quantileOf(spins, HIGH)],
+    ellipse: ellipseOf(
+      sided.map((one) => one.carryM),
+      sides,
+    ),
+    moreShots: moreShotsFor(carryM.spread, strikes.length, marginM),
   };
 }
 
@@ -88,7 +103,9 @@ export function outliersOf(strikes: readonly CompleteStrike[]): (string | undefi
 
 /** How outlying each strike's side is among those that are known; 0 for one that is not. */
 function acrossOf(strikes: readonly CompleteStrike[]): number[] {
-  const known = outlyingness(strikes.filter(({ isSideKnown }) => isSideKnown).map(({ atBaseline }) => atBaseline.sideM));
+  const known = outlyingness(
+    strikes.filter(({ isSideKnown }) => isSideKnown).map(({ atBaseline }) => atBaseline.sideM),
+  );
   let next = 0;
   return strikes.map(({ isSideKnown }) => (isSideKnown ? known[next++]! : 0));
 }

@@ -1,7 +1,10 @@
 import { expectedStrokes } from './expected-strokes.js';
 
 /** How shots scatter about what they are aimed at. Standard deviations along and across, metres. */
-export interface Scatter { alongM: number; acrossM: number }
+export interface Scatter {
+  alongM: number;
+  acrossM: number;
+}
 
 /** A usual green and the ground about it, for putting a value on scatter; no course's own. Ours. */
 const GREEN_RADIUS_M = 13;
@@ -25,11 +28,20 @@ export function strokesAfterApproach(scatter: Scatter): number {
 
 /** Strokes to hole out after a drive on a usual par four, from the fairway or the rough beside it; the length of the drive counts too. */
 export function strokesAfterDrive(totalM: number, scatter: Scatter): number {
-  return overScatter(scatter, (along, across) => expectedStrokes(Math.abs(across) <= FAIRWAY_HALF_M ? 'fairway' : 'rough', Math.max(20, Math.hypot(PAR_FOUR_M - totalM - along, across))));
+  return overScatter(scatter, (along, across) =>
+    expectedStrokes(
+      Math.abs(across) <= FAIRWAY_HALF_M ? 'fairway' : 'rough',
+      Math.max(20, Math.hypot(PAR_FOUR_M - totalM - along, across)),
+    ),
+  );
 }
 
 /** The mean of a function of where a ball comes to rest, its offsets along and across normal; the sum over equal shares each way. */
-export function overScatter({ alongM, acrossM }: Scatter, strokes: (along: number, across: number) => number, places = MIDDLES): number {
+export function overScatter(
+  { alongM, acrossM }: Scatter,
+  strokes: (along: number, across: number) => number,
+  places = MIDDLES,
+): number {
   let sum = 0;
   for (const z of places) for (const y of places) sum += strokes(z * alongM, y * acrossM);
   return sum / places.length ** 2;

@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { BASELINE, CONDITION_BOUNDS, airDensity, airOf, airViscosity, requireConditions, saturationPressurePa, standardAtmosphere, type Conditions } from '../../src/index.js';
+import {
+  BASELINE,
+  CONDITION_BOUNDS,
+  airDensity,
+  airOf,
+  airViscosity,
+  requireConditions,
+  saturationPressurePa,
+  standardAtmosphere,
+  type Conditions,
+} from '../../src/index.js';
 
 const kelvin = fc.double({ min: 253, max: 323, noNaN: true });
 const pascal = fc.double({ min: 60_000, max: 105_000, noNaN: true });
@@ -8,18 +18,29 @@ const share = fc.double({ min: 0, max: 1, noNaN: true });
 
 describe('air', () => {
   it('is thinner the warmer, the damper and the higher it is (property)', () => {
-    fc.assert(fc.property(kelvin, pascal, share, fc.double({ min: 0.5, max: 20, noNaN: true }), (t, p, humidity, more) => {
-      expect(airDensity(t + more, p, humidity)).toBeLessThan(airDensity(t, p, humidity));
-      expect(airDensity(t, p + 100 * more, humidity)).toBeGreaterThan(airDensity(t, p, humidity));
-      if (humidity < 0.97) expect(airDensity(t, p, humidity + 0.02)).toBeLessThan(airDensity(t, p, humidity));
-    }));
+    fc.assert(
+      fc.property(
+        kelvin,
+        pascal,
+        share,
+        fc.double({ min: 0.5, max: 20, noNaN: true }),
+        (t, p, humidity, more) => {
+          expect(airDensity(t + more, p, humidity)).toBeLessThan(airDensity(t, p, humidity));
+          expect(airDensity(t, p + 100 * more, humidity)).toBeGreaterThan(airDensity(t, p, humidity));
+          if (humidity < 0.97)
+            expect(airDensity(t, p, humidity + 0.02)).toBeLessThan(airDensity(t, p, humidity));
+        },
+      ),
+    );
   });
 
   it('is within a hair of an ideal gas when it is dry: p M / R T (textbook; M of CIPM-2007)', () => {
-    fc.assert(fc.property(kelvin, pascal, (t, p) => {
-      expect(airDensity(t, p, 0) / ((p * 28.96546e-3) / (8.314472 * t)) - 1).toBeLessThan(0.002);
-      expect(airDensity(t, p, 0)).toBeGreaterThan((p * 28.96546e-3) / (8.314472 * t));
-    }));
+    fc.assert(
+      fc.property(kelvin, pascal, (t, p) => {
+        expect(airDensity(t, p, 0) / ((p * 28.96546e-3) / (8.314472 * t)) - 1).toBeLessThan(0.002);
+        expect(airDensity(t, p, 0)).toBeGreaterThan((p * 28.96546e-3) / (8.314472 * t));
+      }),
+    );
   });
 
   it('holds as much vapour as the steam tables say: 2,339 Pa at 20 C, 611 Pa at 0 C (from memory)', () => {
@@ -38,7 +59,10 @@ describe('air', () => {
 
 describe('conditions', () => {
   it('take a pressure over an altitude, and the wind apart into along and across', () => {
-    expect(airOf({ ...BASELINE, altitudeM: 2000, pressureHpa: 1013.25 }).densityKgM3).toBeCloseTo(airOf({ ...BASELINE, pressureHpa: 1013.25 }).densityKgM3, 12);
+    expect(airOf({ ...BASELINE, altitudeM: 2000, pressureHpa: 1013.25 }).densityKgM3).toBeCloseTo(
+      airOf({ ...BASELINE, pressureHpa: 1013.25 }).densityKgM3,
+      12,
+    );
     expect(airOf({ ...BASELINE, windMps: 5, windFromDeg: 0 })).toMatchObject({ windAlongMps: -5 });
     const right = airOf({ ...BASELINE, windMps: 5, windFromDeg: 90 });
     expect(right.windAcrossMps).toBeCloseTo(-5, 12);
@@ -46,19 +70,33 @@ describe('conditions', () => {
   });
 
   it('turned by a whole turn are the same (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 30, noNaN: true }), fc.double({ min: -360, max: 0, noNaN: true }), (windMps, windFromDeg) => {
-      const [one, other] = [airOf({ ...BASELINE, windMps, windFromDeg }), airOf({ ...BASELINE, windMps, windFromDeg: windFromDeg + 360 })];
-      expect(one.windAlongMps).toBeCloseTo(other.windAlongMps, 9);
-      expect(one.windAcrossMps).toBeCloseTo(other.windAcrossMps, 9);
-      expect(Math.hypot(one.windAlongMps, one.windAcrossMps)).toBeCloseTo(windMps, 9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 30, noNaN: true }),
+        fc.double({ min: -360, max: 0, noNaN: true }),
+        (windMps, windFromDeg) => {
+          const [one, other] = [
+            airOf({ ...BASELINE, windMps, windFromDeg }),
+            airOf({ ...BASELINE, windMps, windFromDeg: windFromDeg + 360 }),
+          ];
+          expect(one.windAlongMps).toBeCloseTo(other.windAlongMps, 9);
+          expect(one.windAcrossMps).toBeCloseTo(other.windAcrossMps, 9);
+          expect(Math.hypot(one.windAlongMps, one.windAcrossMps)).toBeCloseTo(windMps, 9);
+        },
+      ),
+    );
   });
 
-  it.each(Object.entries(CONDITION_BOUNDS))('refuse %s outside its bounds by name', (field, [least, most]) => {
-    for (const value of [least - 1, most + 1, Number.NaN, Number.POSITIVE_INFINITY, '5']) {
-      expect(() => requireConditions({ ...BASELINE, [field]: value } as Conditions)).toThrowError(new RegExp(`^${field} must be`));
-    }
-    expect(() => requireConditions({ ...BASELINE, [field]: least } as Conditions)).not.toThrow();
-    expect(() => requireConditions({ ...BASELINE, [field]: most } as Conditions)).not.toThrow();
-  });
+  it.each(Object.entries(CONDITION_BOUNDS))(
+    'refuse %s outside its bounds by name',
+    (field, [least, most]) => {
+      for (const value of [least - 1, most + 1, Number.NaN, Number.POSITIVE_INFINITY, '5']) {
+        expect(() => requireConditions({ ...BASELINE, [field]: value } as Conditions)).toThrowError(
+          new RegExp(`^${field} must be`),
+        );
+      }
+      expect(() => requireConditions({ ...BASELINE, [field]: least } as Conditions)).not.toThrow();
+      expect(() => requireConditions({ ...BASELINE, [field]: most } as Conditions)).not.toThrow();
+    },
+  );
 });

@@ -1,20 +1,40 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { SwapError, applySwaps, bagFindings, formatDistance, fromMetres, gaps, kindFromName, swapEffects, toMetres } from '../../src/index.js';
+import {
+  SwapError,
+  applySwaps,
+  bagFindings,
+  formatDistance,
+  fromMetres,
+  gaps,
+  kindFromName,
+  swapEffects,
+  toMetres,
+} from '../../src/index.js';
 import { club, strongSetWedge } from '../bag-of-clubs.js';
 
 describe('a bag against the rules', () => {
   it('counts to fourteen, Rule 4.1b', () => {
     expect(bagFindings(strongSetWedge())).toEqual([]);
     const over = [...strongSetWedge(), club('2i', 'iron', 18, 215), club('48', 'wedge', 48, 113)];
-    expect(bagFindings(over)).toContainEqual({ code: 'over-limit', severity: 'rule', clubIds: [], rule: '4.1b', text: '16 clubs, 14 allowed: 2 must go.' });
-    expect(bagFindings(strongSetWedge(), { clubLimit: 10 })[0]!.text).toBe('14 clubs, 10 allowed: 4 must go.');
+    expect(bagFindings(over)).toContainEqual({
+      code: 'over-limit',
+      severity: 'rule',
+      clubIds: [],
+      rule: '4.1b',
+      text: '16 clubs, 14 allowed: 2 must go.',
+    });
+    expect(bagFindings(strongSetWedge(), { clubLimit: 10 })[0]!.text).toBe(
+      '14 clubs, 10 allowed: 4 must go.',
+    );
   });
 
   // Equipment Rules, Part 2: at least 18 in, at most 48 in except putters; Model Local Rule: 46 in.
   it('measures lengths: 18 to 48 in, a putter longer, 46 by local rule', () => {
     const codes = (length: number, kind: 'driver' | 'putter' = 'driver', lengthMaxIn = 48) =>
-      bagFindings([club('X', kind, 9, 250, { lengthIn: length }), club('P', 'putter', 3, undefined)], { lengthMaxIn }).map((finding) => finding.code);
+      bagFindings([club('X', kind, 9, 250, { lengthIn: length }), club('P', 'putter', 3, undefined)], {
+        lengthMaxIn,
+      }).map((finding) => finding.code);
     expect(codes(48)).toEqual([]);
     expect(codes(48.25)).toEqual(['too-long']);
     expect(codes(50, 'putter')).not.toContain('too-long');
@@ -23,7 +43,10 @@ describe('a bag against the rules', () => {
   });
 
   it('misses a putter, and sees one club written twice', () => {
-    const codes = bagFindings([club('7 iron', 'iron', 32, 161), { ...club('7 Iron ', 'iron', 32.1, 160), id: 'other' }]).map((finding) => finding.code);
+    const codes = bagFindings([
+      club('7 iron', 'iron', 32, 161),
+      { ...club('7 Iron ', 'iron', 32.1, 160), id: 'other' },
+    ]).map((finding) => finding.code);
     expect(codes).toEqual(['no-putter', 'duplicate']);
     expect(bagFindings([])).toEqual([]);
   });
@@ -31,37 +54,77 @@ describe('a bag against the rules', () => {
 
 describe('swaps', () => {
   it('put the newcomer in the place of the one that goes', () => {
-    expect(applySwaps(['a', 'b', 'c'], [{ outId: 'b', inId: 'x' }, { inId: 'y' }, { outId: 'a' }])).toEqual(['x', 'c', 'y']);
+    expect(applySwaps(['a', 'b', 'c'], [{ outId: 'b', inId: 'x' }, { inId: 'y' }, { outId: 'a' }])).toEqual([
+      'x',
+      'c',
+      'y',
+    ]);
   });
 
   it('are refused by number when they cannot be made', () => {
-    expect(() => applySwaps(['a'], [{ outId: 'z' }])).toThrow(new SwapError(0, 'swap 1 takes out a club that is not in the bag'));
-    expect(() => applySwaps(['a', 'b'], [{ outId: 'b' }, { inId: 'a' }])).toThrow('swap 2 puts in a club that is in the bag already');
+    expect(() => applySwaps(['a'], [{ outId: 'z' }])).toThrow(
+      new SwapError(0, 'swap 1 takes out a club that is not in the bag'),
+    );
+    expect(() => applySwaps(['a', 'b'], [{ outId: 'b' }, { inId: 'a' }])).toThrow(
+      'swap 2 puts in a club that is in the bag already',
+    );
     expect(() => applySwaps(['a'], [{}])).toThrow('swap 1 names no club');
   });
 
   it('say what each does to the ladder, given those before it', () => {
     const locker = [...strongSetWedge(), club('48', 'wedge', 48, 113)];
     const ids = strongSetWedge().map((one) => one.id);
-    const [first, second] = swapEffects(ids, [{ outId: '5 wood', inId: '48' }, { outId: '48', inId: '5 wood' }], locker, {});
-    expect(first!.closed.map((step) => `${step.upperId}>${step.lowerId}`)).toEqual(['3 wood>5 wood', '5 wood>Hybrid', 'PW>52']);
-    expect(first!.opened.map((step) => `${step.upperId}>${step.lowerId}`)).toEqual(['3 wood>Hybrid', 'PW>48', '48>52']);
+    const [first, second] = swapEffects(
+      ids,
+      [
+        { outId: '5 wood', inId: '48' },
+        { outId: '48', inId: '5 wood' },
+      ],
+      locker,
+      {},
+    );
+    expect(first!.closed.map((step) => `${step.upperId}>${step.lowerId}`)).toEqual([
+      '3 wood>5 wood',
+      '5 wood>Hybrid',
+      'PW>52',
+    ]);
+    expect(first!.opened.map((step) => `${step.upperId}>${step.lowerId}`)).toEqual([
+      '3 wood>Hybrid',
+      'PW>48',
+      '48>52',
+    ]);
     expect(second!.after.evenness).toEqual(first!.before.evenness);
     expect(second!.before).toEqual(first!.after);
   });
 
   it('never lose or double a club (property)', () => {
     const ids = ['a', 'b', 'c', 'd', 'e', 'f'];
-    fc.assert(fc.property(fc.array(fc.record({ outId: fc.option(fc.constantFrom(...ids), { nil: undefined }), inId: fc.option(fc.constantFrom(...ids), { nil: undefined }) }), { maxLength: 8 }), (raw) => {
-      const swaps = raw.map((swap) => ({ ...(swap.outId && { outId: swap.outId }), ...(swap.inId && { inId: swap.inId }) }));
-      try {
-        const after = applySwaps(ids.slice(0, 3), swaps);
-        expect(new Set(after).size).toBe(after.length);
-        expect(after.length).toBe(3 + swaps.filter((swap) => swap.inId).length - swaps.filter((swap) => swap.outId).length);
-      } catch (error) {
-        expect(error).toBeInstanceOf(SwapError);
-      }
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            outId: fc.option(fc.constantFrom(...ids), { nil: undefined }),
+            inId: fc.option(fc.constantFrom(...ids), { nil: undefined }),
+          }),
+          { maxLength: 8 },
+        ),
+        (raw) => {
+          const swaps = raw.map((swap) => ({
+            ...(swap.outId && { outId: swap.outId }),
+            ...(swap.inId && { inId: swap.inId }),
+          }));
+          try {
+            const after = applySwaps(ids.slice(0, 3), swaps);
+            expect(new Set(after).size).toBe(after.length);
+            expect(after.length).toBe(
+              3 + swaps.filter((swap) => swap.inId).length - swaps.filter((swap) => swap.outId).length,
+            );
+          } catch (error) {
+            expect(error).toBeInstanceOf(SwapError);
+          }
+        },
+      ),
+    );
   });
 
   it('are a pure function: the bag handed in is not touched', () => {
@@ -82,8 +145,22 @@ describe('distances', () => {
 
 describe('what a name says of a club', () => {
   it.each([
-    ['Driver', 'driver'], ['3w', 'fairway'], ['5 wood', 'fairway'], ['Hybrid 3', 'hybrid'], ['4h', 'hybrid'], ['Driving iron', 'driving iron'],
-    ['7 iron', 'iron'], ['7i', 'iron'], ['PW', 'wedge'], ['56', 'wedge'], ['58.5°', 'wedge'], ['Lob wedge', 'wedge'], ['Putter', 'putter'], ['Chipper', 'chipper'],
+    ['Driver', 'driver'],
+    ['3w', 'fairway'],
+    ['5 wood', 'fairway'],
+    ['Hybrid 3', 'hybrid'],
+    ['4h', 'hybrid'],
+    ['Driving iron', 'driving iron'],
+    ['7 iron', 'iron'],
+    ['7i', 'iron'],
+    ['PW', 'wedge'],
+    ['56', 'wedge'],
+    ['58.5°', 'wedge'],
+    ['Lob wedge', 'wedge'],
+    ['Putter', 'putter'],
+    ['Chipper', 'chipper'],
   ])('%s is a %s', (name, kind) => expect(kindFromName(name)).toBe(kind));
-  it.each(['', 'Bertha', '99', '12'])('"%s" says nothing', (name) => expect(kindFromName(name)).toBeUndefined());
+  it.each(['', 'Bertha', '99', '12'])('"%s" says nothing', (name) =>
+    expect(kindFromName(name)).toBeUndefined(),
+  );
 });

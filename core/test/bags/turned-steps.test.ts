@@ -1,11 +1,32 @@
 import { describe, expect, it } from 'vitest';
-import { BASELINE, MEDIUM_FAIRWAY, formatDistance, gaps, moveShot, movedShot, signedDistance, swingOf, turnedSteps, type LadderClub } from '../../src/index.js';
+import {
+  BASELINE,
+  MEDIUM_FAIRWAY,
+  formatDistance,
+  gaps,
+  moveShot,
+  movedShot,
+  signedDistance,
+  swingOf,
+  turnedSteps,
+  type LadderClub,
+} from '../../src/index.js';
 import { strongSetWedge, yards } from '../bag-of-clubs.js';
 
 const home = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const there = (club: LadderClub, windMps: number): LadderClub => {
   const { full } = club.shots;
-  return full ? { ...club, shots: { full: movedShot(full, moveShot(swingOf(club, full, home), { ...home, conditions: { ...BASELINE, windMps } })) } } : club;
+  return full
+    ? {
+        ...club,
+        shots: {
+          full: movedShot(
+            full,
+            moveShot(swingOf(club, full, home), { ...home, conditions: { ...BASELINE, windMps } }),
+          ),
+        },
+      }
+    : club;
 };
 
 describe('steps that turn', () => {
@@ -26,7 +47,13 @@ describe('steps that turn', () => {
 
   it('keeps where a shot came from and how often it was hit, and takes on its own part of the doubt', () => {
     const full = { carryM: yards(161), source: 'measured' as const, shots: 20, spreadM: 4 };
-    const moved = movedShot(full, moveShot(swingOf({ kind: 'iron', loftDeg: 32 }, full, home), { ...home, conditions: { ...BASELINE, windMps: 6 } }));
+    const moved = movedShot(
+      full,
+      moveShot(swingOf({ kind: 'iron', loftDeg: 32 }, full, home), {
+        ...home,
+        conditions: { ...BASELINE, windMps: 6 },
+      }),
+    );
     expect(moved).toMatchObject({ source: 'measured', shots: 20, spreadM: 4 });
     expect(moved.carryM).toBeLessThan(full.carryM - 10);
     expect(moved.plusMinusM).toBeGreaterThan((1.96 * 4) / Math.sqrt(20));
@@ -34,7 +61,13 @@ describe('steps that turn', () => {
 });
 
 describe('a shift in words', () => {
-  it.each([[4.4, 'm', '+4'], [-12.6, 'm', '−13'], [0.3, 'm', '0'], [-0.3, 'm', '0'], [9.144, 'yd', '+10'], [-3.048, 'ft', '−10']] as const)('%f in %s is %s', (metres, unit, words) =>
-    expect(signedDistance(metres, unit)).toBe(words));
+  it.each([
+    [4.4, 'm', '+4'],
+    [-12.6, 'm', '−13'],
+    [0.3, 'm', '0'],
+    [-0.3, 'm', '0'],
+    [9.144, 'yd', '+10'],
+    [-3.048, 'ft', '−10'],
+  ] as const)('%f in %s is %s', (metres, unit, words) => expect(signedDistance(metres, unit)).toBe(words));
   it('never says minus nought', () => expect(formatDistance(-0.2, 'm')).toBe('0 m'));
 });

@@ -1,31 +1,58 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { BASELINE, airOf, carryCurve, fromMetres, launchOfShot, toMetres, whatIf, type ClubKind } from '../../src/index.js';
+import {
+  BASELINE,
+  airOf,
+  carryCurve,
+  fromMetres,
+  launchOfShot,
+  toMetres,
+  whatIf,
+  type ClubKind,
+} from '../../src/index.js';
 import { club, strongSetWedge } from '../bag-of-clubs.js';
 
 const bag = strongSetWedge();
-const RANGE: readonly (readonly [ClubKind, number, number])[] = [['driver', 6, 18], ['fairway', 11, 31], ['hybrid', 14, 35], ['iron', 14, 53], ['wedge', 41, 67]];
+const RANGE: readonly (readonly [ClubKind, number, number])[] = [
+  ['driver', 6, 18],
+  ['fairway', 11, 31],
+  ['hybrid', 14, 35],
+  ['iron', 14, 53],
+  ['wedge', 41, 67],
+];
 
-describe('a player\'s carry curve', () => {
+describe("a player's carry curve", () => {
   const curve = carryCurve(bag);
 
   it('falls with loft within a kind, whatever the player owns (property)', () => {
-    const owned = fc.array(fc.record({ kind: fc.constantFrom<ClubKind>('driver', 'fairway', 'hybrid', 'iron', 'wedge'), share: fc.double({ min: 0, max: 1, noNaN: true }), carryYd: fc.double({ min: 60, max: 290, noNaN: true }) }), { maxLength: 8 });
-    fc.assert(fc.property(owned, (some) => {
-      const messy = carryCurve(some.map(({ kind, share, carryYd }, i) => {
-        const [, from, to] = RANGE.find(([one]) => one === kind)!;
-        return club(`${i}`, kind, from + share * (to - from), carryYd, { shots: 10, spreadYd: 5 });
-      }));
-      for (const [kind, from, to] of RANGE) {
-        let before = Infinity;
-        for (let loft = from; loft <= to; loft += 2.5) {
-          const { carryM } = messy.at(kind, loft);
-          expect(Number.isFinite(carryM.value) && carryM.plusMinus > 0).toBe(true);
-          expect(carryM.value).toBeLessThanOrEqual(before + 1e-9);
-          before = carryM.value;
+    const owned = fc.array(
+      fc.record({
+        kind: fc.constantFrom<ClubKind>('driver', 'fairway', 'hybrid', 'iron', 'wedge'),
+        share: fc.double({ min: 0, max: 1, noNaN: true }),
+        carryYd: fc.double({ min: 60, max: 290, noNaN: true }),
+      }),
+      { maxLength: 8 },
+    );
+    fc.assert(
+      fc.property(owned, (some) => {
+        const messy = carryCurve(
+          some.map(({ kind, share, carryYd }, i) => {
+            const [, from, to] = RANGE.find(([one]) => one === kind)!;
+            return club(`${i}`, kind, from + share * (to - from), carryYd, { shots: 10, spreadYd: 5 });
+          }),
+        );
+        for (const [kind, from, to] of RANGE) {
+          let before = Infinity;
+          for (let loft = from; loft <= to; loft += 2.5) {
+            const { carryM } = messy.at(kind, loft);
+            expect(Number.isFinite(carryM.value) && carryM.plusMinus > 0).toBe(true);
+            expect(carryM.value).toBeLessThanOrEqual(before + 1e-9);
+            before = carryM.value;
+          }
         }
-      }
-    }), { numRuns: 25 });
+      }),
+      { numRuns: 25 },
+    );
   });
 
   it('goes through what was measured often, and says between', () => {
@@ -40,7 +67,10 @@ describe('a player\'s carry curve', () => {
 
   it('widens away from the data', () => {
     const irons = carryCurve(bag.filter(({ kind }) => kind === 'iron'));
-    const share = (kind: ClubKind, loft: number) => { const { carryM } = irons.at(kind, loft); return carryM.plusMinus / carryM.value; };
+    const share = (kind: ClubKind, loft: number) => {
+      const { carryM } = irons.at(kind, loft);
+      return carryM.plusMinus / carryM.value;
+    };
     expect(share('iron', 20)).toBeGreaterThan(share('iron', 34));
     expect(share('wedge', 60)).toBeGreaterThan(share('wedge', 48));
     expect(share('driver', 10)).toBeGreaterThan(share('iron', 34));
@@ -70,7 +100,9 @@ describe('a player\'s carry curve', () => {
   it('never learns from what was itself modelled', () => {
     const modelled = club('9 iron', 'iron', 41, 90);
     const full = { ...modelled.shots.full!, source: 'modelled' as const, plusMinusM: 3 };
-    expect(carryCurve([...bag, { ...modelled, shots: { full } }]).at('iron', 41)).toEqual(curve.at('iron', 41));
+    expect(carryCurve([...bag, { ...modelled, shots: { full } }]).at('iron', 41)).toEqual(
+      curve.at('iron', 41),
+    );
   });
 
   it('refuses a loft no such club has, by name', () => {
@@ -81,16 +113,25 @@ describe('a player\'s carry curve', () => {
 
 describe('the launch behind a carry', () => {
   it('carries what it was asked to, and as high where that is known (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 30, max: 150, noNaN: true }), fc.double({ min: -3, max: 3, noNaN: true }), (carryM, higher) => {
-      const plain = launchOfShot('iron', 34, carryM, airOf(BASELINE));
-      expect(plain.flight.carryM).toBeCloseTo(carryM, 2);
-      const apexM = plain.flight.apexM * (1 + higher / 40);
-      expect(launchOfShot('iron', 34, carryM, airOf(BASELINE), apexM).flight.apexM).toBeCloseTo(apexM, 0);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 30, max: 150, noNaN: true }),
+        fc.double({ min: -3, max: 3, noNaN: true }),
+        (carryM, higher) => {
+          const plain = launchOfShot('iron', 34, carryM, airOf(BASELINE));
+          expect(plain.flight.carryM).toBeCloseTo(carryM, 2);
+          const apexM = plain.flight.apexM * (1 + higher / 40);
+          expect(launchOfShot('iron', 34, carryM, airOf(BASELINE), apexM).flight.apexM).toBeCloseTo(apexM, 0);
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 
   it('refuses a carry nobody reaches', () => {
-    expect(() => launchOfShot('wedge', 60, 300, airOf(BASELINE))).toThrowError('carryM is farther than any swing carries a wedge of 60 degrees');
+    expect(() => launchOfShot('wedge', 60, 300, airOf(BASELINE))).toThrowError(
+      'carryM is farther than any swing carries a wedge of 60 degrees',
+    );
   });
 });
 

@@ -5,8 +5,18 @@ import { RefusedInput, choose, costOf, nextBest, rulesBroken, type ChoosingModel
 import { integerProgram } from './integer-program.js';
 import { randomModel, triedAll } from './random-model.js';
 
-const sizes = fc.record({ seed: fc.integer({ min: 0, max: 2 ** 30 }), clubs: fc.integer({ min: 2, max: 10 }), needs: fc.integer({ min: 0, max: 12 }), limit: fc.integer({ min: 1, max: 7 }), rules: fc.integer({ min: 0, max: 3 }), putters: fc.integer({ min: 0, max: 2 }) })
-  .map(({ seed, ...size }) => randomModel(seed, { ...size, putters: Math.min(size.putters, size.clubs - 1) }));
+const sizes = fc
+  .record({
+    seed: fc.integer({ min: 0, max: 2 ** 30 }),
+    clubs: fc.integer({ min: 2, max: 10 }),
+    needs: fc.integer({ min: 0, max: 12 }),
+    limit: fc.integer({ min: 1, max: 7 }),
+    rules: fc.integer({ min: 0, max: 3 }),
+    putters: fc.integer({ min: 0, max: 2 }),
+  })
+  .map(({ seed, ...size }) =>
+    randomModel(seed, { ...size, putters: Math.min(size.putters, size.clubs - 1) }),
+  );
 
 /** What is chosen, or undefined where the rules allow nothing. */
 function chosenFrom(model: ChoosingModel) {
@@ -20,69 +30,119 @@ function chosenFrom(model: ChoosingModel) {
 
 describe('the cheapest choice', () => {
   it('is the cheapest of all choices tried one by one, rules and putters and all', () => {
-    fc.assert(fc.property(sizes, (model) => {
-      const best = triedAll(model, costOf, rulesBroken);
-      const choice = chosenFrom(model);
-      if (best === Infinity) { expect(choice).toBeUndefined(); return; }
-      expect(choice!.cost).toBeCloseTo(best, 9);
-      expect(costOf(model, choice!.chosen).total).toBeCloseTo(choice!.cost, 9);
-      expect(choice).toMatchObject({ proved: true });
-      expect(rulesBroken(model, choice!.chosen)).toEqual([]);
-    }), { numRuns: 250 });
+    fc.assert(
+      fc.property(sizes, (model) => {
+        const best = triedAll(model, costOf, rulesBroken);
+        const choice = chosenFrom(model);
+        if (best === Infinity) {
+          expect(choice).toBeUndefined();
+          return;
+        }
+        expect(choice!.cost).toBeCloseTo(best, 9);
+        expect(costOf(model, choice!.chosen).total).toBeCloseTo(choice!.cost, 9);
+        expect(choice).toMatchObject({ proved: true });
+        expect(rulesBroken(model, choice!.chosen)).toEqual([]);
+      }),
+      { numRuns: 250 },
+    );
   });
 
   it('another club in the locker never makes it dearer, a banned club is never in it, a locked one always', () => {
-    fc.assert(fc.property(sizes, fc.nat(), (model, pick) => {
-      const choice = chosenFrom(model);
-      if (!choice) return;
-      const c = pick % model.clubs.length;
-      const without = chosenFrom({ ...model, rules: [...model.rules, { name: 'never', members: [c], least: 0, most: 0 }] });
-      if (without) {
-        expect(without.chosen).not.toContain(c);
-        expect(without.cost).toBeGreaterThanOrEqual(choice.cost - 1e-9);
-      }
-      const locked = chosenFrom({ ...model, rules: [...model.rules, { name: 'always', members: [c], least: 1, most: 1 }] });
-      if (locked) expect(locked.chosen).toContain(c);
-      if (without && locked) expect(Math.min(without.cost, locked.cost)).toBeCloseTo(choice.cost, 9);
-    }), { numRuns: 150 });
+    fc.assert(
+      fc.property(sizes, fc.nat(), (model, pick) => {
+        const choice = chosenFrom(model);
+        if (!choice) return;
+        const c = pick % model.clubs.length;
+        const without = chosenFrom({
+          ...model,
+          rules: [...model.rules, { name: 'never', members: [c], least: 0, most: 0 }],
+        });
+        if (without) {
+          expect(without.chosen).not.toContain(c);
+          expect(without.cost).toBeGreaterThanOrEqual(choice.cost - 1e-9);
+        }
+        const locked = chosenFrom({
+          ...model,
+          rules: [...model.rules, { name: 'always', members: [c], least: 1, most: 1 }],
+        });
+        if (locked) expect(locked.chosen).toContain(c);
+        if (without && locked) expect(Math.min(without.cost, locked.cost)).toBeCloseTo(choice.cost, 9);
+      }),
+      { numRuns: 150 },
+    );
   });
 
   it('and the ones after it are the next cheapest of all, each another', () => {
-    fc.assert(fc.property(sizes, (model) => {
-      const first = chosenFrom(model);
-      if (!first) return;
-      const all: number[] = [];
-      for (let mask = 1; mask < 2 ** model.clubs.length; mask++) {
-        const chosen = model.clubs.flatMap((_club, c) => ((mask >> c) & 1 ? [c] : []));
-        if (rulesBroken(model, chosen).length === 0) all.push(costOf(model, chosen).total);
-      }
-      all.sort((a, b) => a - b);
-      const next = nextBest(model, first, 4);
-      expect(next).toHaveLength(Math.min(4, all.length - 1));
-      next.forEach(({ cost }, i) => expect(cost).toBeCloseTo(all[i + 1]!, 9));
-      expect(new Set([first, ...next].map(({ chosen }) => chosen.join())).size).toBe(next.length + 1);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(sizes, (model) => {
+        const first = chosenFrom(model);
+        if (!first) return;
+        const all: number[] = [];
+        for (let mask = 1; mask < 2 ** model.clubs.length; mask++) {
+          const chosen = model.clubs.flatMap((_club, c) => ((mask >> c) & 1 ? [c] : []));
+          if (rulesBroken(model, chosen).length === 0) all.push(costOf(model, chosen).total);
+        }
+        all.sort((a, b) => a - b);
+        const next = nextBest(model, first, 4);
+        expect(next).toHaveLength(Math.min(4, all.length - 1));
+        next.forEach(({ cost }, i) => expect(cost).toBeCloseTo(all[i + 1]!, 9));
+        expect(new Set([first, ...next].map(({ chosen }) => chosen.join())).size).toBe(next.length + 1);
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('does not depend on the unit of cost', () => {
-    fc.assert(fc.property(sizes, (model) => {
-      const choice = chosenFrom(model);
-      if (!choice) return;
-      const twice = (values: readonly number[]) => values.map((value) => 2 * value);
-      const doubled = chosenFrom({ ...model, clubs: model.clubs.map((club) => ({ ...club, price: 2 * club.price })), needs: model.needs.map(twice), steps: model.steps.map(twice), begins: twice(model.begins), ends: twice(model.ends) })!;
-      expect(doubled.cost).toBeCloseTo(2 * choice.cost, 8);
-    }), { numRuns: 80 });
+    fc.assert(
+      fc.property(sizes, (model) => {
+        const choice = chosenFrom(model);
+        if (!choice) return;
+        const twice = (values: readonly number[]) => values.map((value) => 2 * value);
+        const doubled = chosenFrom({
+          ...model,
+          clubs: model.clubs.map((club) => ({ ...club, price: 2 * club.price })),
+          needs: model.needs.map(twice),
+          steps: model.steps.map(twice),
+          begins: twice(model.begins),
+          ends: twice(model.ends),
+        })!;
+        expect(doubled.cost).toBeCloseTo(2 * choice.cost, 8);
+      }),
+      { numRuns: 80 },
+    );
   });
 
   it('names two rules that contradict each other, and refuses a model that does not fit together', () => {
     const model = randomModel(1, { clubs: 8, needs: 5, limit: 4 });
-    const rule = (name: string, members: number[], least: number, most: number) => ({ name, members, least, most });
-    expect(() => choose({ ...model, rules: [rule('always the Driver', [0], 1, 1), rule('never the Driver', [0], 0, 0)] })).toThrow(/"always the Driver" and "never the Driver"/);
-    expect(() => choose({ ...model, rules: [rule('five wedges', [3, 4, 5, 6, 7], 5, 5)] })).toThrow(/"at most 4 clubs" and "five wedges"/);
+    const rule = (name: string, members: number[], least: number, most: number) => ({
+      name,
+      members,
+      least,
+      most,
+    });
+    expect(() =>
+      choose({
+        ...model,
+        rules: [rule('always the Driver', [0], 1, 1), rule('never the Driver', [0], 0, 0)],
+      }),
+    ).toThrow(/"always the Driver" and "never the Driver"/);
+    expect(() => choose({ ...model, rules: [rule('five wedges', [3, 4, 5, 6, 7], 5, 5)] })).toThrow(
+      /"at most 4 clubs" and "five wedges"/,
+    );
     expect(() => choose({ ...model, needs: [[1, 2]] })).toThrow(/needs must hold a number for each club/);
     expect(() => choose({ ...model, limit: 0 })).toThrow(/limit/);
     // Three rules that only together allow nothing: there is no choice, and no two are to blame.
-    expect(choose({ ...model, rules: [rule('a', [0, 1], 1, 1), rule('b', [1, 2], 1, 1), rule('c', [0, 2], 1, 1), rule('d', [0, 1, 2], 1, 1)] })).toBeUndefined();
+    expect(
+      choose({
+        ...model,
+        rules: [
+          rule('a', [0, 1], 1, 1),
+          rule('b', [1, 2], 1, 1),
+          rule('c', [0, 2], 1, 1),
+          rule('d', [0, 1, 2], 1, 1),
+        ],
+      }),
+    ).toBeUndefined();
   });
 
   it('told to stop it gives what it has, unproved, with what is left to prove', () => {
@@ -99,12 +159,20 @@ const INSTANCES = 300;
 
 describe('against HiGHS, a general integer-programming solver', () => {
   let highs: Awaited<ReturnType<typeof loadHighs>>;
-  beforeAll(async () => { highs = await loadHighs(); });
+  beforeAll(async () => {
+    highs = await loadHighs();
+  });
 
   it(`has the same optimum to 1e-9 on ${INSTANCES} random choices with rules and putters`, () => {
     let none = 0;
     for (let seed = 0; seed < INSTANCES; seed++) {
-      const model = randomModel(seed, { clubs: 6 + (seed % 8), needs: 4 + (seed % 10), limit: 3 + (seed % 5), rules: seed % 3, putters: seed % 2 });
+      const model = randomModel(seed, {
+        clubs: 6 + (seed % 8),
+        needs: 4 + (seed % 10),
+        limit: 3 + (seed % 5),
+        rules: seed % 3,
+        putters: seed % 2,
+      });
       const choice = chosenFrom(model);
       const solved = highs.solve(integerProgram(model), { mip_rel_gap: 0, mip_abs_gap: 0 });
       if (!choice) {
@@ -114,7 +182,9 @@ describe('against HiGHS, a general integer-programming solver', () => {
       }
       expect(solved.Status, `seed ${seed}`).toBe('Optimal');
       // The solver rounds to its own tolerance; the cost of what it chose is worked out here.
-      const chosen = model.clubs.flatMap((_club, c) => ((solved.Columns[`y${c}`] as { Primal: number }).Primal > 0.5 ? [c] : []));
+      const chosen = model.clubs.flatMap((_club, c) =>
+        (solved.Columns[`y${c}`] as { Primal: number }).Primal > 0.5 ? [c] : [],
+      );
       expect(Math.abs(costOf(model, chosen).total - choice.cost), `seed ${seed}`).toBeLessThan(1e-9);
     }
     expect(none).toBeLessThan(INSTANCES / 5);

@@ -5,23 +5,50 @@ import { aimed, partSwingFor, strokesWith } from '../../src/choosing/strokes-for
 import type { Need } from '../../src/choosing/need.js';
 import type { PlayedShot } from '../../src/choosing/played-shot.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
-import { BASELINE, CALM, MEDIUM_FAIRWAY, USUAL_GROUND, dayShots, holePlayer, scatterOf, usualHole, usualSpreadShare, type RoundDay } from '../../src/index.js';
+import {
+  BASELINE,
+  CALM,
+  MEDIUM_FAIRWAY,
+  USUAL_GROUND,
+  dayShots,
+  holePlayer,
+  scatterOf,
+  usualHole,
+  usualSpreadShare,
+  type RoundDay,
+} from '../../src/index.js';
 
 const full: PlayedShot = { carryM: 112, totalM: 115, spreadM: 4, source: 'measured', shots: 20 };
 const wedge = { kind: 'wedge' as const, loftDeg: 46, shots: { full } };
-const pitch = (distanceM: number): Need => ({ name: 'pitch', distanceM, to: 'green', lie: 'fairway', mustHold: false, weight: 1 });
+const pitch = (distanceM: number): Need => ({
+  name: 'pitch',
+  distanceM,
+  to: 'green',
+  lie: 'fairway',
+  mustHold: false,
+  weight: 1,
+});
 
 describe('a wedge or short iron swung less than full', () => {
   it('carries whatever is asked up to its full carry, no closer than any shot of the player, and costs more the shorter it is (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 10, max: 111, noNaN: true }), fc.double({ min: 10, max: 111, noNaN: true }), (a, b) => {
-      const [shorter, longer] = [partSwing(wedge, Math.min(a, b), -4)![1], partSwing(wedge, Math.max(a, b), -4)![1]];
-      expect(longer.carryM).toBe(Math.max(a, b));
-      expect(shorter.spreadM).toBeGreaterThanOrEqual(usualSpreadShare(-4) * shorter.carryM);
-      expect(scatterOf('wedge', 54, shorter, -4).alongM).toBeGreaterThanOrEqual(3);
-      expect(shorter.spreadM).toBeLessThanOrEqual(longer.spreadM!);
-      expect(shorter.effortStrokes).toBeGreaterThanOrEqual(longer.effortStrokes!);
-      expect(longer.effortStrokes).toBeLessThan(0.04);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 10, max: 111, noNaN: true }),
+        fc.double({ min: 10, max: 111, noNaN: true }),
+        (a, b) => {
+          const [shorter, longer] = [
+            partSwing(wedge, Math.min(a, b), -4)![1],
+            partSwing(wedge, Math.max(a, b), -4)![1],
+          ];
+          expect(longer.carryM).toBe(Math.max(a, b));
+          expect(shorter.spreadM).toBeGreaterThanOrEqual(usualSpreadShare(-4) * shorter.carryM);
+          expect(scatterOf('wedge', 54, shorter, -4).alongM).toBeGreaterThanOrEqual(3);
+          expect(shorter.spreadM).toBeLessThanOrEqual(longer.spreadM!);
+          expect(shorter.effortStrokes).toBeGreaterThanOrEqual(longer.effortStrokes!);
+          expect(longer.effortStrokes).toBeLessThan(0.04);
+        },
+      ),
+    );
   });
 
   it('is nothing a long iron or a wood is swung in, nor more than full, nor a club without a carry', () => {
@@ -33,7 +60,11 @@ describe('a wedge or short iron swung less than full', () => {
   });
 
   it('comes to rest where the need is, out of rough and uphill too', () => {
-    for (const need of [pitch(70), { ...pitch(70), lie: 'light rough' as const }, { ...pitch(70), riseM: 6 }]) {
+    for (const need of [
+      pitch(70),
+      { ...pitch(70), lie: 'light rough' as const },
+      { ...pitch(70), riseM: 6 },
+    ]) {
       const [kind, shot] = partSwingFor(need, wedge)!;
       const { carryM, greenRunM } = aimed(need, wedge, kind, shot);
       expect(carryM + greenRunM).toBeCloseTo(70, 6);
@@ -41,12 +72,23 @@ describe('a wedge or short iron swung less than full', () => {
   });
 
   it('a club somebody wrote a part swing down for is never the worse for it', () => {
-    const practised = { ...wedge, shots: { full, 'three-quarter': { carryM: 95, spreadM: 3, source: 'measured' as const, shots: 20 } } };
-    for (const distanceM of [50, 70, 90, 97, 110]) expect(strokesWith(pitch(distanceM), practised).strokes).toBeLessThanOrEqual(strokesWith(pitch(distanceM), wedge).strokes + 1e-12);
+    const practised = {
+      ...wedge,
+      shots: { full, 'three-quarter': { carryM: 95, spreadM: 3, source: 'measured' as const, shots: 20 } },
+    };
+    for (const distanceM of [50, 70, 90, 97, 110])
+      expect(strokesWith(pitch(distanceM), practised).strokes).toBeLessThanOrEqual(
+        strokesWith(pitch(distanceM), wedge).strokes + 1e-12,
+      );
   });
 
   it('whoever wrote down full carries alone gets home from inside the shortest club without playing back and forth', () => {
-    const day: RoundDay = { course: { tees: ['Back'], holes: Array.from({ length: 9 }, () => usualHole(4, [330])), altitudeM: 0 }, tee: 0, air: CALM, ground: USUAL_GROUND };
+    const day: RoundDay = {
+      course: { tees: ['Back'], holes: Array.from({ length: 9 }, () => usualHole(4, [330])), altitudeM: 0 },
+      tee: 0,
+      air: CALM,
+      ground: USUAL_GROUND,
+    };
     const from = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
     const clubs = strongSetWedge();
     const player = holePlayer(day, clubs, dayShots(day, from));

@@ -1,7 +1,16 @@
 import { randomFrom, type ChoosingModel, type ChoosingRule } from '../../src/index.js';
 
 /** A made-up choice: clubs down a ladder, needs somewhere along it, steps as even as can be, rules drawn at random. The same for one seed. */
-export function randomModel(seed: number, { clubs: n, needs: m, limit, rules: asked = 0, putters = 0 }: { clubs: number; needs: number; limit: number; rules?: number; putters?: number }): ChoosingModel {
+export function randomModel(
+  seed: number,
+  {
+    clubs: n,
+    needs: m,
+    limit,
+    rules: asked = 0,
+    putters = 0,
+  }: { clubs: number; needs: number; limit: number; rules?: number; putters?: number },
+): ChoosingModel {
   const uniform = randomFrom(seed);
   const ladderClubs = n - putters;
   const carries = Array.from({ length: ladderClubs }, () => 70 + uniform() * 200).sort((a, b) => b - a);
@@ -9,7 +18,9 @@ export function randomModel(seed: number, { clubs: n, needs: m, limit, rules: as
   const needs = Array.from({ length: m }, () => {
     const distance = 70 + uniform() * 200;
     const weight = 0.1 + uniform() * 0.4;
-    const onLadder = carries.map((carry) => weight * (2.5 + Math.min(1.5, ((carry - distance) / 18) ** 2 * 0.3) + uniform() * 0.15));
+    const onLadder = carries.map(
+      (carry) => weight * (2.5 + Math.min(1.5, ((carry - distance) / 18) ** 2 * 0.3) + uniform() * 0.15),
+    );
     return [...onLadder, ...Array.from({ length: putters }, () => weight * (4.2 + uniform() * 0.1))];
   });
   const rules = Array.from({ length: asked }, (_one, i): ChoosingRule => {
@@ -18,16 +29,30 @@ export function randomModel(seed: number, { clubs: n, needs: m, limit, rules: as
     return { name: `rule ${i + 1}`, members, least, most: Math.max(least, Math.floor(uniform() * 4)) };
   });
   return {
-    clubs: Array.from({ length: n }, (_one, i) => ({ id: String(i), price: 0.02 * uniform() })), ladderClubs, needs,
-    steps: carries.map((upper, i) => carries.map((lower, j) => (j > i ? 0.05 * ((upper - lower) / target - 1) ** 2 : 0))),
-    begins: carries.map((carry) => (carries[0]! - carry) * 0.001), ends: carries.map((carry) => (carry - carries.at(-1)!) * 0.001), limit, rules,
+    clubs: Array.from({ length: n }, (_one, i) => ({ id: String(i), price: 0.02 * uniform() })),
+    ladderClubs,
+    needs,
+    steps: carries.map((upper, i) =>
+      carries.map((lower, j) => (j > i ? 0.05 * ((upper - lower) / target - 1) ** 2 : 0)),
+    ),
+    begins: carries.map((carry) => (carries[0]! - carry) * 0.001),
+    ends: carries.map((carry) => (carry - carries.at(-1)!) * 0.001),
+    limit,
+    rules,
   };
 }
 
 /** The same clubs on so many days: each day's needs lie elsewhere along the ladder, and every club plays a little otherwise. */
-export function randomScenarios(seed: number, days: number, { clubs, needs, limit, putters }: { clubs: number; needs: number; limit: number; putters: number }): ChoosingModel[] {
+export function randomScenarios(
+  seed: number,
+  days: number,
+  { clubs, needs, limit, putters }: { clubs: number; needs: number; limit: number; putters: number },
+): ChoosingModel[] {
   const base = randomModel(seed, { clubs, needs: 0, limit, putters });
-  const carries = Array.from({ length: base.ladderClubs }, (_one, i) => 270 - (200 * i) / Math.max(1, base.ladderClubs - 1));
+  const carries = Array.from(
+    { length: base.ladderClubs },
+    (_one, i) => 270 - (200 * i) / Math.max(1, base.ladderClubs - 1),
+  );
   return Array.from({ length: days }, (_day, d) => {
     const uniform = randomFrom(seed * 1000 + d);
     const shift = carries.map(() => (uniform() - 0.5) * 8);
@@ -37,14 +62,25 @@ export function randomScenarios(seed: number, days: number, { clubs, needs, limi
       needs: Array.from({ length: needs }, () => {
         const distance = uniform() < 0.5 ? middle + (uniform() - 0.5) * 60 : 70 + uniform() * 200;
         const weight = 0.1 + uniform() * 0.4;
-        return [...carries.map((carry, c) => weight * (2.5 + Math.min(1.5, ((carry + shift[c]! - distance) / 18) ** 2 * 0.3) + uniform() * 0.1)), ...Array.from({ length: putters }, () => weight * 4.2)];
+        return [
+          ...carries.map(
+            (carry, c) =>
+              weight *
+              (2.5 + Math.min(1.5, ((carry + shift[c]! - distance) / 18) ** 2 * 0.3) + uniform() * 0.1),
+          ),
+          ...Array.from({ length: putters }, () => weight * 4.2),
+        ];
       }),
     };
   });
 }
 
 /** Every choice tried. @returns the cheapest cost, Infinity when nothing keeps the rules */
-export function triedAll(model: ChoosingModel, costOf: (model: ChoosingModel, chosen: readonly number[]) => { total: number }, rulesBroken: (model: ChoosingModel, chosen: readonly number[]) => readonly unknown[]): number {
+export function triedAll(
+  model: ChoosingModel,
+  costOf: (model: ChoosingModel, chosen: readonly number[]) => { total: number },
+  rulesBroken: (model: ChoosingModel, chosen: readonly number[]) => readonly unknown[],
+): number {
   let best = Infinity;
   const n = model.clubs.length;
   for (let mask = 1; mask < 2 ** n; mask++) {

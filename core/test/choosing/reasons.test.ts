@@ -1,51 +1,119 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { chooseBag, costOf, leftOutSentence, reasonSentence, rulesBroken, type BagChoosing, type ClubReason } from '../../src/index.js';
+import {
+  chooseBag,
+  costOf,
+  leftOutSentence,
+  reasonSentence,
+  rulesBroken,
+  type BagChoosing,
+  type ClubReason,
+} from '../../src/index.js';
 import { club } from '../bag-of-clubs.js';
 import { randomModel } from './random-model.js';
 
 const named: Record<string, string> = { a: '4 iron', b: '58 low' };
 const nameOf = (id: string) => named[id] ?? id;
-const reason = (part: Partial<ClubReason>): ClubReason => ({ id: 'x', worth: 1.532, need: '6th, par three', distanceM: 203, shot: 'full', needsMet: 5, runnerUp: { id: 'a', costs: 0.841 }, ...part });
+const reason = (part: Partial<ClubReason>): ClubReason => ({
+  id: 'x',
+  worth: 1.532,
+  need: '6th, par three',
+  distanceM: 203,
+  shot: 'full',
+  needsMet: 5,
+  runnerUp: { id: 'a', costs: 0.841 },
+  ...part,
+});
 
 describe('why a club is in the bag', () => {
   it('is said with its numbers: what asks for it, what it is worth, what the runner-up would cost', () => {
-    expect(reasonSentence(reason({}), '5 iron', nameOf, 'm')).toBe('5 iron: best for 5 of the needs, most of all 6th, par three (203 m). Without it the round costs 1.53 strokes more. The 4 iron in its place costs 0.84 strokes.');
-    expect(reasonSentence(reason({ shot: 'three-quarter', runnerUp: undefined }), '5 iron', nameOf, 'yd')).toBe('5 iron: best for 5 of the needs, most of all 6th, par three (222 yd), as a three-quarter shot. Without it the round costs 1.53 strokes more.');
-    expect(reasonSentence(reason({ worth: 1, runnerUp: { id: 'b', costs: 0.001 } }), '58', nameOf)).toMatch(/costs 1\.00 stroke more\. The 58 low in its place would make no difference\.$/);
+    expect(reasonSentence(reason({}), '5 iron', nameOf, 'm')).toBe(
+      '5 iron: best for 5 of the needs, most of all 6th, par three (203 m). Without it the round costs 1.53 strokes more. The 4 iron in its place costs 0.84 strokes.',
+    );
+    expect(
+      reasonSentence(reason({ shot: 'three-quarter', runnerUp: undefined }), '5 iron', nameOf, 'yd'),
+    ).toBe(
+      '5 iron: best for 5 of the needs, most of all 6th, par three (222 yd), as a three-quarter shot. Without it the round costs 1.53 strokes more.',
+    );
+    expect(reasonSentence(reason({ worth: 1, runnerUp: { id: 'b', costs: 0.001 } }), '58', nameOf)).toMatch(
+      /costs 1\.00 stroke more\. The 58 low in its place would make no difference\.$/,
+    );
   });
 
   it('a club nothing asks for is there for even steps, or by a rule', () => {
-    expect(reasonSentence(reason({ need: undefined, worth: 0.04 }), '50', nameOf)).toBe('50: no need asks for it first; it is in for even steps, worth 0.04 strokes a round. The 4 iron in its place costs 0.84 strokes.');
-    expect(reasonSentence(reason({ need: undefined, worth: 0, runnerUp: undefined }), 'Putter', nameOf)).toBe('Putter: in because a rule asks for it, or for less than a hundredth of a stroke.');
-    expect(leftOutSentence({ id: 'b', costs: 0.081, outId: 'a' }, '58 low', nameOf)).toBe('58 low for the 4 iron would cost 0.08 strokes a round.');
-    expect(leftOutSentence({ id: 'b', costs: 0.002, outId: undefined }, '58 low', nameOf)).toBe('58 low beside the rest would make no difference.');
+    expect(reasonSentence(reason({ need: undefined, worth: 0.04 }), '50', nameOf)).toBe(
+      '50: no need asks for it first; it is in for even steps, worth 0.04 strokes a round. The 4 iron in its place costs 0.84 strokes.',
+    );
+    expect(reasonSentence(reason({ need: undefined, worth: 0, runnerUp: undefined }), 'Putter', nameOf)).toBe(
+      'Putter: in because a rule asks for it, or for less than a hundredth of a stroke.',
+    );
+    expect(leftOutSentence({ id: 'b', costs: 0.081, outId: 'a' }, '58 low', nameOf)).toBe(
+      '58 low for the 4 iron would cost 0.08 strokes a round.',
+    );
+    expect(leftOutSentence({ id: 'b', costs: 0.002, outId: undefined }, '58 low', nameOf)).toBe(
+      '58 low beside the rest would make no difference.',
+    );
   });
 
   it('the runner-up is the left-out club whose bag costs least of all bags with that club out, within the rules; a left-out club’s place is where it costs least', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 2 ** 30 }), fc.integer({ min: 3, max: 9 }), fc.integer({ min: 1, max: 5 }), fc.integer({ min: 0, max: 2 }), (seed, clubs, limit, rules) => {
-      const model = randomModel(seed, { clubs, needs: 8, limit, rules });
-      const choosing: BagChoosing = { model, order: model.clubs.map(({ id }) => club(id, 'iron', 30, 150)), needs: model.needs.map((_row, i) => ({ name: `need ${i}`, distanceM: 100, to: 'green', lie: 'fairway', mustHold: false, weight: 1 })), shots: model.needs.map((row) => row.map(() => 'full')) };
-      let answer;
-      try { answer = chooseBag(choosing, 0); } catch { return; }
-      if (!answer) return;
-      const inside = answer.best.ids;
-      const outside = model.clubs.map(({ id }) => id).filter((id) => !inside.includes(id));
-      const costs = (ids: readonly string[]): number => { const chosen = ids.map(Number).sort((a, b) => a - b); return rulesBroken(model, chosen).length > 0 ? Infinity : costOf(model, chosen).total - answer.best.strokes; };
-      for (const { id, runnerUp } of answer.reasons) {
-        const ways = outside.map((other) => costs([...inside.filter((one) => one !== id), other]));
-        const least = Math.min(Infinity, ...ways);
-        expect(runnerUp?.costs ?? Infinity).toBeCloseTo(least, 9);
-        if (runnerUp) expect(ways[outside.indexOf(runnerUp.id)]).toBeCloseTo(least, 9);
-        // The best is the best: nobody else in its place is better.
-        expect(least).toBeGreaterThanOrEqual(-1e-9);
-      }
-      for (const { id, costs: told, outId } of answer.leftOut) {
-        const ways = [costs([...inside, id]), ...inside.map((out) => costs([...inside.filter((one) => one !== out), id]))];
-        expect(told).toBeCloseTo(Math.min(...ways), 9);
-        expect(costs([...inside.filter((one) => one !== outId), id])).toBeCloseTo(told, 9);
-      }
-      expect(answer.leftOut.map((one) => one.costs)).toEqual([...answer.leftOut.map((one) => one.costs)].sort((a, b) => a - b));
-    }), { numRuns: 120 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 2 ** 30 }),
+        fc.integer({ min: 3, max: 9 }),
+        fc.integer({ min: 1, max: 5 }),
+        fc.integer({ min: 0, max: 2 }),
+        (seed, clubs, limit, rules) => {
+          const model = randomModel(seed, { clubs, needs: 8, limit, rules });
+          const choosing: BagChoosing = {
+            model,
+            order: model.clubs.map(({ id }) => club(id, 'iron', 30, 150)),
+            needs: model.needs.map((_row, i) => ({
+              name: `need ${i}`,
+              distanceM: 100,
+              to: 'green',
+              lie: 'fairway',
+              mustHold: false,
+              weight: 1,
+            })),
+            shots: model.needs.map((row) => row.map(() => 'full')),
+          };
+          let answer;
+          try {
+            answer = chooseBag(choosing, 0);
+          } catch {
+            return;
+          }
+          if (!answer) return;
+          const inside = answer.best.ids;
+          const outside = model.clubs.map(({ id }) => id).filter((id) => !inside.includes(id));
+          const costs = (ids: readonly string[]): number => {
+            const chosen = ids.map(Number).sort((a, b) => a - b);
+            return rulesBroken(model, chosen).length > 0
+              ? Infinity
+              : costOf(model, chosen).total - answer.best.strokes;
+          };
+          for (const { id, runnerUp } of answer.reasons) {
+            const ways = outside.map((other) => costs([...inside.filter((one) => one !== id), other]));
+            const least = Math.min(Infinity, ...ways);
+            expect(runnerUp?.costs ?? Infinity).toBeCloseTo(least, 9);
+            if (runnerUp) expect(ways[outside.indexOf(runnerUp.id)]).toBeCloseTo(least, 9);
+            // The best is the best: nobody else in its place is better.
+            expect(least).toBeGreaterThanOrEqual(-1e-9);
+          }
+          for (const { id, costs: told, outId } of answer.leftOut) {
+            const ways = [
+              costs([...inside, id]),
+              ...inside.map((out) => costs([...inside.filter((one) => one !== out), id])),
+            ];
+            expect(told).toBeCloseTo(Math.min(...ways), 9);
+            expect(costs([...inside.filter((one) => one !== outId), id])).toBeCloseTo(told, 9);
+          }
+          expect(answer.leftOut.map((one) => one.costs)).toEqual(
+            [...answer.leftOut.map((one) => one.costs)].sort((a, b) => a - b),
+          );
+        },
+      ),
+      { numRuns: 120 },
+    );
   });
 });

@@ -1,24 +1,71 @@
 import { describe, expect, it } from 'vitest';
 import {
-  BASELINE, CALM, MEDIUM_FAIRWAY, PLAIN_WISHES, TRIGGER_STROKES, USUAL_GROUND, chooseBag, choosingOfRound, costOfBag, dayTriggers, playsLikeOf, roundChoosing, usualHole, type LadderClub, type Need, type RoundDay, type RoundOrder,
+  BASELINE,
+  CALM,
+  MEDIUM_FAIRWAY,
+  PLAIN_WISHES,
+  TRIGGER_STROKES,
+  USUAL_GROUND,
+  chooseBag,
+  choosingOfRound,
+  costOfBag,
+  dayTriggers,
+  playsLikeOf,
+  roundChoosing,
+  usualHole,
+  type LadderClub,
+  type Need,
+  type RoundDay,
+  type RoundOrder,
 } from '../../src/index.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
 
 // The par threes are guarded, so that how high a ball comes down counts.
-const holes = Array.from({ length: 9 }, (_one, i) => ({ ...usualHole([4, 3, 5][i % 3]!, [[380, 170, 500][i % 3]!]), bearingDeg: i * 40, front: i % 3 === 1 ? 'sand' as const : 'open' as const }));
-const day: RoundDay = { course: { tees: ['Back'], holes, altitudeM: 0 }, tee: 0, air: { ...CALM, windMps: 4, windFromDeg: 270 }, ground: USUAL_GROUND };
+const holes = Array.from({ length: 9 }, (_one, i) => ({
+  ...usualHole([4, 3, 5][i % 3]!, [[380, 170, 500][i % 3]!]),
+  bearingDeg: i * 40,
+  front: i % 3 === 1 ? ('sand' as const) : ('open' as const),
+}));
+const day: RoundDay = {
+  course: { tees: ['Back'], holes, altitudeM: 0 },
+  tee: 0,
+  air: { ...CALM, windMps: 4, windFromDeg: 270 },
+  ground: USUAL_GROUND,
+};
 const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const clubs = strongSetWedge();
-const order = (more: Partial<RoundOrder> = {}): RoundOrder => ({ day, clubs, from: FROM, wishes: PLAIN_WISHES, ...more });
+const order = (more: Partial<RoundOrder> = {}): RoundOrder => ({
+  day,
+  clubs,
+  from: FROM,
+  wishes: PLAIN_WISHES,
+  ...more,
+});
 const taste = { wishes: PLAIN_WISHES, school: 'even-carries' as const, gamerIds: clubs.map(({ id }) => id) };
 const plain = roundChoosing(order());
-const note: Need = { name: 'practice: 150-170', distanceM: 160, to: 'green', lie: 'fairway', mustHold: false, weight: 6 };
+const note: Need = {
+  name: 'practice: 150-170',
+  distanceM: 160,
+  to: 'green',
+  lie: 'fairway',
+  mustHold: false,
+  weight: 6,
+};
 
 describe('a round as its bag is chosen', () => {
   it('has the needs of the course as they were changed, without those taken away, and with what practice showed; each with how far it plays', () => {
     const [first, second] = plain.needs.filter(({ to }) => to === 'green');
     const lay = plain.needs.find(({ to, lie }) => to === 'fairway' && lie === 'tee')!;
-    const round = roundChoosing(order({ changes: { [first!.name]: { distanceM: first!.distanceM - 40, weight: 3 }, [second!.name]: null, [lay.name]: { distanceM: lay.distanceM - 25 } }, notes: [note] }));
+    const round = roundChoosing(
+      order({
+        changes: {
+          [first!.name]: { distanceM: first!.distanceM - 40, weight: 3 },
+          [second!.name]: null,
+          [lay.name]: { distanceM: lay.distanceM - 25 },
+        },
+        notes: [note],
+      }),
+    );
     const named = (name: string) => round.needs.find((need) => need.name === name);
     expect(named(first!.name)).toMatchObject({ distanceM: first!.distanceM - 40, weight: 3 });
     expect(named(first!.name)!.playsLikeM!).toBeLessThan(first!.playsLikeM! - 30);
@@ -28,19 +75,30 @@ describe('a round as its bag is chosen', () => {
     expect(named(lay.name)!.leftM).toBeCloseTo(lay.leftM! + 25, 6);
     expect(named(note.name)!.playsLikeM).toBe(playsLikeOf(note, round.clubs, round.played));
     expect(Math.abs(named(note.name)!.playsLikeM! - 160)).toBeLessThan(25);
-    expect(round.strokes).toBeCloseTo(round.needs.reduce((sum, { weight }) => sum + weight, 0), 9);
-    expect(round.needs.filter(({ name }) => ![first!.name, lay.name, note.name].includes(name))).toEqual(plain.needs.filter(({ name }) => ![first!.name, second!.name, lay.name].includes(name)));
+    expect(round.strokes).toBeCloseTo(
+      round.needs.reduce((sum, { weight }) => sum + weight, 0),
+      9,
+    );
+    expect(round.needs.filter(({ name }) => ![first!.name, lay.name, note.name].includes(name))).toEqual(
+      plain.needs.filter(({ name }) => ![first!.name, second!.name, lay.name].includes(name)),
+    );
   });
 
   it('a bag costs the same told as a bag of any clubs and as one of the locker’s', () => {
     const answer = chooseBag(choosingOfRound(plain, taste), 0)!;
-    expect(costOfBag(plain, taste)(plain.clubs.filter(({ id }) => answer.best.ids.includes(id)))).toBeCloseTo(answer.best.strokes, 9);
+    expect(costOfBag(plain, taste)(plain.clubs.filter(({ id }) => answer.best.ids.includes(id)))).toBeCloseTo(
+      answer.best.strokes,
+      9,
+    );
   });
 
   it('the more a shot is asked for, the more the club for it is worth', () => {
     const worth = (weight: number) => {
       const round = roundChoosing(order({ notes: [{ ...note, weight }] }));
-      const { reasons } = chooseBag(choosingOfRound(round, { ...taste, wishes: { ...PLAIN_WISHES, unevenStrokes: 0 } }), 0)!;
+      const { reasons } = chooseBag(
+        choosingOfRound(round, { ...taste, wishes: { ...PLAIN_WISHES, unevenStrokes: 0 } }),
+        0,
+      )!;
       return Math.max(...reasons.filter(({ need }) => need === note.name).map(({ worth: value }) => value));
     };
     expect(worth(12)).toBeGreaterThan(worth(6) + 0.01);
@@ -49,12 +107,31 @@ describe('a round as its bag is chosen', () => {
 
 describe('what would change the bag on the morning', () => {
   // Of one carry: one flies high and stops, one bores under the wind.
-  const shot = (apexM: number, landDeg: number, spinRpm: number, launchDeg: number) => ({ carryM: 180, spreadM: 7, apexM, landDeg, spinRpm, launchDeg, ballSpeedMps: 62, source: 'measured' as const, shots: 30 });
+  const shot = (apexM: number, landDeg: number, spinRpm: number, launchDeg: number) => ({
+    carryM: 180,
+    spreadM: 7,
+    apexM,
+    landDeg,
+    spinRpm,
+    launchDeg,
+    ballSpeedMps: 62,
+    source: 'measured' as const,
+    shots: 30,
+  });
   const rivals: LadderClub[] = [
     { id: 'high', name: 'Hybrid 4', kind: 'hybrid', loftDeg: 22, shots: { full: shot(32, 50, 5200, 14) } },
-    { id: 'low', name: 'Driving iron', kind: 'driving iron', loftDeg: 19, shots: { full: shot(19, 38, 3600, 9) } },
+    {
+      id: 'low',
+      name: 'Driving iron',
+      kind: 'driving iron',
+      loftDeg: 19,
+      shots: { full: shot(19, 38, 3600, 9) },
+    },
   ];
-  const asked = order({ clubs: [...clubs.filter(({ id }) => id !== 'Hybrid'), ...rivals], wishes: { ...PLAIN_WISHES, oneOf: [['high', 'low']] } });
+  const asked = order({
+    clubs: [...clubs.filter(({ id }) => id !== 'Hybrid'), ...rivals],
+    wishes: { ...PLAIN_WISHES, oneOf: [['high', 'low']] },
+  });
   const wished = { ...taste, wishes: asked.wishes };
 
   it('is told with what it gains, at least what is worth opening the boot for, and is the best bag of such a day', async () => {
@@ -70,13 +147,17 @@ describe('what would change the bag on the morning', () => {
       const gainAt = (windMps: number) => {
         const round = roundChoosing({ ...asked, day: { ...asked.day, air: { ...asked.day.air, windMps } } });
         const there = chooseBag(choosingOfRound(round, wished), 0)!;
-        return costOfBag(round, wished)(round.clubs.filter(({ id }) => best.includes(id))) - there.best.strokes;
+        return (
+          costOfBag(round, wished)(round.clubs.filter(({ id }) => best.includes(id))) - there.best.strokes
+        );
       };
       const past = when.wind === 'over' ? 1 : -1;
       expect(gainAt(when.mps + past)).toBeGreaterThan(TRIGGER_STROKES * 0.8);
       expect(gainAt(when.mps - past)).toBeLessThan(TRIGGER_STROKES * 1.2);
     }
-    expect(new Set(triggers.map(({ when }) => JSON.stringify('wind' in when ? when.wind : when))).size).toBe(triggers.length);
+    expect(new Set(triggers.map(({ when }) => JSON.stringify('wind' in when ? when.wind : when))).size).toBe(
+      triggers.length,
+    );
   }, 60_000);
 
   it('ends at once where it is told to, with what it has', async () => {

@@ -1,21 +1,86 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  BASELINE, MEDIUM_FAIRWAY, PLAIN_WISHES, RefusedInput, USUAL_GROUND, choose, expectedStrokes, lockerFindings, outcomeOf, playedIn, playingBounceDeg, putterStrokes, soleStrokes, strokesFor, strokesWith, smallestTravelSet, tasteOf, travelSet, wantedBounceDeg,
-  wantedHeadG, withModelledCarries, withinSwaps, type Aimed, type BagChoosing, type ChoosingModel, type CourseGround, type LadderClub, type Need, type PlayedClub, type Scenario,
+  BASELINE,
+  MEDIUM_FAIRWAY,
+  PLAIN_WISHES,
+  RefusedInput,
+  USUAL_GROUND,
+  choose,
+  expectedStrokes,
+  lockerFindings,
+  outcomeOf,
+  playedIn,
+  playingBounceDeg,
+  putterStrokes,
+  soleStrokes,
+  strokesFor,
+  strokesWith,
+  smallestTravelSet,
+  tasteOf,
+  travelSet,
+  wantedBounceDeg,
+  wantedHeadG,
+  withModelledCarries,
+  withinSwaps,
+  type Aimed,
+  type BagChoosing,
+  type ChoosingModel,
+  type CourseGround,
+  type LadderClub,
+  type Need,
+  type PlayedClub,
+  type Scenario,
 } from '../../src/index.js';
 import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
 import { randomModel } from './random-model.js';
 
-const green = (distanceM: number, more: Partial<Need> = {}): Need => ({ name: 'a green', to: 'green', distanceM, lie: 'fairway', mustHold: false, weight: 1, ...more });
-const drive = (more: Partial<Need> = {}): Need => ({ name: 'a drive', to: 'fairway', distanceM: 240, leftM: 130, lie: 'tee', mustHold: false, weight: 1, ...more });
-const aim = (carryM: number, more: Partial<Aimed> = {}): Aimed => ({ carryM, fairwayRunM: 5, greenRunM: 2, alongM: 5, acrossM: 6, mishitShare: 0, mishitShortM: 0, handicap: -4, strokes: 1, ...more });
+const green = (distanceM: number, more: Partial<Need> = {}): Need => ({
+  name: 'a green',
+  to: 'green',
+  distanceM,
+  lie: 'fairway',
+  mustHold: false,
+  weight: 1,
+  ...more,
+});
+const drive = (more: Partial<Need> = {}): Need => ({
+  name: 'a drive',
+  to: 'fairway',
+  distanceM: 240,
+  leftM: 130,
+  lie: 'tee',
+  mustHold: false,
+  weight: 1,
+  ...more,
+});
+const aim = (carryM: number, more: Partial<Aimed> = {}): Aimed => ({
+  carryM,
+  fairwayRunM: 5,
+  greenRunM: 2,
+  alongM: 5,
+  acrossM: 6,
+  mishitShare: 0,
+  mishitShortM: 0,
+  handicap: -4,
+  strokes: 1,
+  ...more,
+});
 
 describe('expected strokes', () => {
-  it.each([['tee', 400, 3.99], ['fairway', 100, 2.8], ['fairway', 200, 3.19], ['rough', 140, 3.15], ['sand', 20, 2.53]] as const)('from the %s at %i yd the table stands as it was published (Broadie 2012, from memory): %f', (lie, yd, strokes) => {
-    expect(expectedStrokes(lie, yards(yd))).toBeCloseTo(strokes, 9);
-  });
-  it('between two rows it is straight, beyond the ends the end\'s own; putts by the foot', () => {
+  it.each([
+    ['tee', 400, 3.99],
+    ['fairway', 100, 2.8],
+    ['fairway', 200, 3.19],
+    ['rough', 140, 3.15],
+    ['sand', 20, 2.53],
+  ] as const)(
+    'from the %s at %i yd the table stands as it was published (Broadie 2012, from memory): %f',
+    (lie, yd, strokes) => {
+      expect(expectedStrokes(lie, yards(yd))).toBeCloseTo(strokes, 9);
+    },
+  );
+  it("between two rows it is straight, beyond the ends the end's own; putts by the foot", () => {
     expect(expectedStrokes('fairway', yards(110))).toBeCloseTo((2.8 + 2.85) / 2, 9);
     expect(expectedStrokes('green', 0.3048 * 8)).toBeCloseTo(1.5, 9);
     expect(expectedStrokes('green', 0.3048 * 17.5)).toBeCloseTo((1.78 + 1.87) / 2, 9);
@@ -30,37 +95,69 @@ describe('where a shot leaves the ball', () => {
     expect(outcomeOf(green(150), aim(148), 0, 3)).toMatchObject({ lie: 'green', leftM: 3 });
     expect(outcomeOf(green(150), aim(148), 0, 20)).toMatchObject({ lie: 'rough' });
     expect(outcomeOf(green(150), aim(110), 0, 0)).toMatchObject({ lie: 'fairway', leftM: 35 });
-    expect(outcomeOf(green(150, { mustHold: true }), aim(132), 0, 0)).toMatchObject({ lie: 'sand', leftM: 18 });
-    expect(outcomeOf(green(150, { mustHold: true, front: 'water' }), aim(132), 0, 0)).toMatchObject({ lie: 'rough', lost: 1 });
+    expect(outcomeOf(green(150, { mustHold: true }), aim(132), 0, 0)).toMatchObject({
+      lie: 'sand',
+      leftM: 18,
+    });
+    expect(outcomeOf(green(150, { mustHold: true, front: 'water' }), aim(132), 0, 0)).toMatchObject({
+      lie: 'rough',
+      lost: 1,
+    });
     // An open front lets it run up.
-    expect(outcomeOf(green(150), aim(132, { fairwayRunM: 12 }), 0, 0)).toMatchObject({ lie: 'green', leftM: 6 });
+    expect(outcomeOf(green(150), aim(132, { fairwayRunM: 12 }), 0, 0)).toMatchObject({
+      lie: 'green',
+      leftM: 6,
+    });
   });
 
   it('a drive into trouble is in it: carried over it is not, at the other side neither', () => {
-    const trouble = (kind: 'bunker' | 'water' | 'out of bounds' | 'trees', side: 'left' | 'right' | 'across') => drive({ trouble: [{ kind, side, fromM: 230, toM: 260 }] });
+    const trouble = (
+      kind: 'bunker' | 'water' | 'out of bounds' | 'trees',
+      side: 'left' | 'right' | 'across',
+    ) => drive({ trouble: [{ kind, side, fromM: 230, toM: 260 }] });
     expect(outcomeOf(trouble('bunker', 'right'), aim(235), 0, 20)).toMatchObject({ lie: 'sand' });
     expect(outcomeOf(trouble('bunker', 'right'), aim(235), 0, -20)).toMatchObject({ lie: 'rough', lost: 0 });
     expect(outcomeOf(trouble('bunker', 'right'), aim(235), 0, 5)).toMatchObject({ lie: 'fairway' });
-    expect(outcomeOf(trouble('water', 'across'), aim(240), 0, 0)).toMatchObject({ lie: 'rough', lost: 1, leftM: 160 });
+    expect(outcomeOf(trouble('water', 'across'), aim(240), 0, 0)).toMatchObject({
+      lie: 'rough',
+      lost: 1,
+      leftM: 160,
+    });
     expect(outcomeOf(trouble('water', 'across'), aim(265), 0, 0)).toMatchObject({ lie: 'fairway' });
-    expect(outcomeOf(trouble('out of bounds', 'left'), aim(240), 0, -25)).toEqual({ lie: 'tee', leftM: 370, lost: 1 });
+    expect(outcomeOf(trouble('out of bounds', 'left'), aim(240), 0, -25)).toEqual({
+      lie: 'tee',
+      leftM: 370,
+      lost: 1,
+    });
     expect(outcomeOf(trouble('trees', 'left'), aim(240), 0, -25)).toMatchObject({ lie: 'rough', lost: 0.5 });
   });
 
   it('trouble never helps, nor narrower, nor a lie that is worse', () => {
-    fc.assert(fc.property(fc.double({ min: 180, max: 280, noNaN: true }), fc.double({ min: 3, max: 10, noNaN: true }), fc.constantFrom('left' as const, 'right' as const, 'across' as const), fc.constantFrom('bunker' as const, 'water' as const, 'trees' as const), (carryM, spreadM, side, kind) => {
-      const shot = { carryM, totalM: carryM + 15, spreadM, source: 'measured' as const };
-      const cost = (need: Need) => strokesFor(need, { kind: 'driver' }, 'full', shot);
-      // Broadie's sand is a hair easier than his rough at some distances.
-      expect(cost(drive({ trouble: [{ kind, side, fromM: 220, toM: 270 }] }))).toBeGreaterThanOrEqual(cost(drive()) - (kind === 'bunker' ? 0.08 : 0.01));
-      expect(cost(drive({ halfM: 8 }))).toBeGreaterThanOrEqual(cost(drive({ halfM: 20 })) - 1e-9);
-      expect(cost(drive({ lie: 'heavy rough' }))).toBeGreaterThan(cost(drive({ lie: 'fairway' })));
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 180, max: 280, noNaN: true }),
+        fc.double({ min: 3, max: 10, noNaN: true }),
+        fc.constantFrom('left' as const, 'right' as const, 'across' as const),
+        fc.constantFrom('bunker' as const, 'water' as const, 'trees' as const),
+        (carryM, spreadM, side, kind) => {
+          const shot = { carryM, totalM: carryM + 15, spreadM, source: 'measured' as const };
+          const cost = (need: Need) => strokesFor(need, { kind: 'driver' }, 'full', shot);
+          // Broadie's sand is a hair easier than his rough at some distances.
+          expect(cost(drive({ trouble: [{ kind, side, fromM: 220, toM: 270 }] }))).toBeGreaterThanOrEqual(
+            cost(drive()) - (kind === 'bunker' ? 0.08 : 0.01),
+          );
+          expect(cost(drive({ halfM: 8 }))).toBeGreaterThanOrEqual(cost(drive({ halfM: 20 })) - 1e-9);
+          expect(cost(drive({ lie: 'heavy rough' }))).toBeGreaterThan(cost(drive({ lie: 'fairway' })));
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 
   it('a strong wood is for the tee, a driver off the ground for nobody', () => {
     const shot = { carryM: 220, totalM: 235, spreadM: 6, source: 'measured' as const };
-    const off = (lie: Need['lie'], kind: 'fairway' | 'driver', loftDeg: number) => strokesFor(green(235, { lie }), { kind, loftDeg }, 'full', shot);
+    const off = (lie: Need['lie'], kind: 'fairway' | 'driver', loftDeg: number) =>
+      strokesFor(green(235, { lie }), { kind, loftDeg }, 'full', shot);
     expect(off('fairway', 'fairway', 13.5) - off('fairway', 'fairway', 15)).toBeCloseTo(0.045, 9);
     expect(off('tee', 'fairway', 13.5)).toBeCloseTo(off('tee', 'fairway', 15), 9);
     expect(off('fairway', 'driver', 10)).toBeGreaterThan(off('fairway', 'fairway', 15) + 0.2);
@@ -69,13 +166,18 @@ describe('where a shot leaves the ball', () => {
 
 describe('height against wind', () => {
   const from = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
-  const [high, low] = [club('high', 'hybrid', 19, 220, { shots: 20, spreadYd: 6, apexFt: 105, landDeg: 49 }), club('low', 'driving iron', 19, 220, { shots: 20, spreadYd: 6, apexFt: 75, landDeg: 42 })];
+  const [high, low] = [
+    club('high', 'hybrid', 19, 220, { shots: 20, spreadYd: 6, apexFt: 105, landDeg: 49 }),
+    club('low', 'driving iron', 19, 220, { shots: 20, spreadYd: 6, apexFt: 75, landDeg: 42 }),
+  ];
   const play = (ground: CourseGround) => playedIn(from, BASELINE, ground);
   it('gusts move the high ball farther than the low one; on a firm green it stops sooner', () => {
     const windy = { windMps: 9, windFromDeg: 0 };
     const shots = [high, low].map((one) => play({ ...USUAL_GROUND, greens: 'firm' })(one, windy).shots.full!);
     expect(shots[0]!.gustAlongM!).toBeGreaterThan(shots[1]!.gustAlongM!);
-    const calm = [high, low].map((one) => play({ ...USUAL_GROUND, greens: 'firm' })(one, { windMps: 0, windFromDeg: 0 }).shots.full!);
+    const calm = [high, low].map(
+      (one) => play({ ...USUAL_GROUND, greens: 'firm' })(one, { windMps: 0, windFromDeg: 0 }).shots.full!,
+    );
     expect(calm[0]!.greenRunM!).toBeLessThan(calm[1]!.greenRunM!);
     expect(calm[0]!.gustAlongM).toBe(0);
   });
@@ -83,7 +185,11 @@ describe('height against wind', () => {
     const ground = { ...USUAL_GROUND, greens: 'firm' as const };
     const apart = (windMps: number) => {
       const wind = { windMps, windFromDeg: 0 };
-      const cost = (one: LadderClub) => { const there: PlayedClub = play(ground)(one, wind); const rest = there.shots.full!.carryM + there.shots.full!.greenRunM!; return strokesWith(green(Math.max(20, rest), { mustHold: true }), there).strokes; };
+      const cost = (one: LadderClub) => {
+        const there: PlayedClub = play(ground)(one, wind);
+        const rest = there.shots.full!.carryM + there.shots.full!.greenRunM!;
+        return strokesWith(green(Math.max(20, rest), { mustHold: true }), there).strokes;
+      };
       return cost(low) - cost(high);
     };
     expect(apart(10)).toBeLessThan(apart(0));
@@ -91,13 +197,22 @@ describe('height against wind', () => {
 });
 
 describe('soles and putters', () => {
-  const wedge = (bounceDeg: number, grind?: string): LadderClub => ({ ...club('58', 'wedge', 58, 80), bounceDeg, ...(grind && { grind }) });
-  const firm = { ...USUAL_GROUND, fairways: 'firm' as const, sand: 'hard' as const }, soft = { ...USUAL_GROUND, fairways: 'soft' as const, sand: 'fluffy' as const };
+  const wedge = (bounceDeg: number, grind?: string): LadderClub => ({
+    ...club('58', 'wedge', 58, 80),
+    bounceDeg,
+    ...(grind && { grind }),
+  });
+  const firm = { ...USUAL_GROUND, fairways: 'firm' as const, sand: 'hard' as const },
+    soft = { ...USUAL_GROUND, fairways: 'soft' as const, sand: 'fluffy' as const };
   it('firm turf and hard sand want less bounce, soft turf and fluffy sand more; a wide sole plays with more', () => {
     for (const lie of ['fairway', 'sand', 'light rough'] as const) {
       expect(wantedBounceDeg(lie, firm, 'match')).toBeLessThan(wantedBounceDeg(lie, soft, 'match'));
-      expect(soleStrokes(wedge(6), lie, firm, 'match')).toBeLessThan(soleStrokes(wedge(14), lie, firm, 'match'));
-      expect(soleStrokes(wedge(14), lie, soft, 'match')).toBeLessThan(soleStrokes(wedge(6), lie, soft, 'match'));
+      expect(soleStrokes(wedge(6), lie, firm, 'match')).toBeLessThan(
+        soleStrokes(wedge(14), lie, firm, 'match'),
+      );
+      expect(soleStrokes(wedge(14), lie, soft, 'match')).toBeLessThan(
+        soleStrokes(wedge(6), lie, soft, 'match'),
+      );
     }
     expect(playingBounceDeg(wedge(12, 'wide sole'))).toBe(14);
     expect(playingBounceDeg(wedge(8, 'heel and toe relief'))).toBe(6);
@@ -111,20 +226,36 @@ describe('soles and putters', () => {
     expect(soleStrokes(club('58', 'wedge', 58, 80), 'sand', soft, 'match')).toBe(0);
   });
   it('putters by green speed, each school its own way; who putts with one only pays for another', () => {
-    const putter = (headWeightG: number): LadderClub => ({ ...club('p', 'putter', 3, undefined), headWeightG });
-    const slow = { ...USUAL_GROUND, greenSpeedM: 2.3 }, fast = { ...USUAL_GROUND, greenSpeedM: 3.8 };
+    const putter = (headWeightG: number): LadderClub => ({
+      ...club('p', 'putter', 3, undefined),
+      headWeightG,
+    });
+    const slow = { ...USUAL_GROUND, greenSpeedM: 2.3 },
+      fast = { ...USUAL_GROUND, greenSpeedM: 3.8 };
     expect(wantedHeadG(slow, 'heavy on slow')).toBe(375);
     expect(wantedHeadG(fast, 'heavy on slow')).toBe(340);
-    expect(putterStrokes(putter(380), slow, 'heavy on slow', false)).toBeLessThan(putterStrokes(putter(340), slow, 'heavy on slow', true));
-    expect(putterStrokes(putter(380), fast, 'heavy on fast', false)).toBeLessThan(putterStrokes(putter(340), fast, 'heavy on fast', true));
+    expect(putterStrokes(putter(380), slow, 'heavy on slow', false)).toBeLessThan(
+      putterStrokes(putter(340), slow, 'heavy on slow', true),
+    );
+    expect(putterStrokes(putter(380), fast, 'heavy on fast', false)).toBeLessThan(
+      putterStrokes(putter(340), fast, 'heavy on fast', true),
+    );
     expect(putterStrokes(putter(340), slow, 'gamer', true)).toBe(0);
     expect(putterStrokes(putter(380), slow, 'gamer', false)).toBeGreaterThan(0);
   });
 });
 
 describe('what is not known', () => {
-  it('is filled in from the player\'s own clubs, marked, and never over what is known', () => {
-    const bag = [...strongSetWedge(), club('4 iron', 'iron', 22, undefined), club('stated', 'iron', 30, 168)].map((one) => (one.id === '7 iron' ? { ...one, shots: { full: { ...one.shots.full!, totalM: yards(168), spreadM: 5, apexM: 28 } } } : one));
+  it("is filled in from the player's own clubs, marked, and never over what is known", () => {
+    const bag = [
+      ...strongSetWedge(),
+      club('4 iron', 'iron', 22, undefined),
+      club('stated', 'iron', 30, 168),
+    ].map((one) =>
+      one.id === '7 iron'
+        ? { ...one, shots: { full: { ...one.shots.full!, totalM: yards(168), spreadM: 5, apexM: 28 } } }
+        : one,
+    );
     const filled = withModelledCarries(bag);
     const full = (id: string) => filled.find((one) => one.id === id)!.shots.full!;
     expect(full('4 iron')).toMatchObject({ source: 'modelled' });
@@ -135,19 +266,32 @@ describe('what is not known', () => {
     expect(full('stated').spreadM).toBeUndefined();
     expect(full('7 iron')).toEqual(bag.find((one) => one.id === '7 iron')!.shots.full);
   });
-  it('a partial shot is the player\'s: another wedge of the loft has it too', () => {
+  it("a partial shot is the player's: another wedge of the loft has it too", () => {
     const shots = { carryM: 60, spreadM: 2, source: 'measured' as const };
-    const filled = withModelledCarries([club('58', 'wedge', 58, 80, { shots: 20, spreadYd: 3, partials: { 'three-quarter': shots } }), club('58 wide', 'wedge', 58, 84), club('50', 'wedge', 50, 100), club('9', 'iron', 41, 130)]);
-    expect(filled.find(({ id }) => id === '58 wide')!.shots['three-quarter']).toMatchObject({ source: 'modelled', carryM: 63 });
+    const filled = withModelledCarries([
+      club('58', 'wedge', 58, 80, { shots: 20, spreadYd: 3, partials: { 'three-quarter': shots } }),
+      club('58 wide', 'wedge', 58, 84),
+      club('50', 'wedge', 50, 100),
+      club('9', 'iron', 41, 130),
+    ]);
+    expect(filled.find(({ id }) => id === '58 wide')!.shots['three-quarter']).toMatchObject({
+      source: 'modelled',
+      carryM: 63,
+    });
     expect(filled.find(({ id }) => id === '50')!.shots['three-quarter']).toBeUndefined();
   });
 });
 
 describe('wishes', () => {
-  const clubs = [...strongSetWedge(), club('4 iron', 'iron', 22, 190), { ...club('Long driver', 'driver', 8, 260, { lengthIn: 47 }), price: 400 }];
+  const clubs = [
+    ...strongSetWedge(),
+    club('4 iron', 'iron', 22, 190),
+    { ...club('Long driver', 'driver', 8, 260, { lengthIn: 47 }), price: 400 },
+  ];
   const gamerIds = strongSetWedge().map(({ id }) => id);
-  const taste = (wishes: Partial<typeof PLAIN_WISHES>, more: object = {}) => tasteOf({ wishes: { ...PLAIN_WISHES, ...wishes }, school: 'even-carries', clubs, gamerIds, ...more });
-  it('trust, change and money are prices; an event\'s limits are rules nobody\'s love is over', () => {
+  const taste = (wishes: Partial<typeof PLAIN_WISHES>, more: object = {}) =>
+    tasteOf({ wishes: { ...PLAIN_WISHES, ...wishes }, school: 'even-carries', clubs, gamerIds, ...more });
+  it("trust, change and money are prices; an event's limits are rules nobody's love is over", () => {
     const prices = taste({ changeStrokes: 0.05, comfort: { '4 iron': 0.3 }, strokesPerHundred: 0.1 }).prices;
     expect(prices['4 iron']).toBeCloseTo(0.05 - 0.3, 9);
     expect(prices['Long driver']).toBeCloseTo(0.05 + 0.4, 9);
@@ -158,21 +302,49 @@ describe('wishes', () => {
     expect(taste({ never: ['gone long since'] }).never).toEqual([]);
   });
   it('a freeze lets nothing in; so many swaps let so many in and out', () => {
-    expect(taste({ mostChanges: 0 }).groups).toEqual([{ ids: ['4 iron', 'Long driver'], least: 0, most: 0, name: 'a freeze on the gamer' }]);
-    expect(withinSwaps(taste({}), clubs, gamerIds, 2).groups.map(({ least, most }) => [least, most])).toEqual([[0, 2], [gamerIds.length - 2, gamerIds.length]]);
+    expect(taste({ mostChanges: 0 }).groups).toEqual([
+      { ids: ['4 iron', 'Long driver'], least: 0, most: 0, name: 'a freeze on the gamer' },
+    ]);
+    expect(withinSwaps(taste({}), clubs, gamerIds, 2).groups.map(({ least, most }) => [least, most])).toEqual(
+      [
+        [0, 2],
+        [gamerIds.length - 2, gamerIds.length],
+      ],
+    );
   });
   it('a locker without a wedge, a putter or carries says so', () => {
-    expect(lockerFindings([club('7', 'iron', 32, 150)])).toEqual([expect.stringMatching(/no wedge/), expect.stringMatching(/no putter/)]);
-    expect(lockerFindings([club('56', 'wedge', 56, undefined), club('p', 'putter', 3, undefined)])).toEqual(['The 56 has no carry of its own.']);
+    expect(lockerFindings([club('7', 'iron', 32, 150)])).toEqual([
+      expect.stringMatching(/no wedge/),
+      expect.stringMatching(/no putter/),
+    ]);
+    expect(lockerFindings([club('56', 'wedge', 56, undefined), club('p', 'putter', 3, undefined)])).toEqual([
+      'The 56 has no carry of its own.',
+    ]);
     expect(lockerFindings(clubs)).toEqual([]);
   });
 });
 
 describe('the clubs that travel', () => {
-  const choosingOf = (model: ChoosingModel): BagChoosing => ({ model, order: model.clubs.map(({ id }) => club(id, 'iron', 30, 150)), needs: [], shots: [] });
-  const scenarios = (seed: number, count: number, clubs: number, limit: number): Scenario[] => Array.from({ length: count }, (_one, s) => ({ name: `day ${s + 1}`, weight: 1 + (s % 2), choosing: choosingOf(ruled(randomModel(seed * 100 + s, { clubs, needs: 10, limit }))) }));
+  const choosingOf = (model: ChoosingModel): BagChoosing => ({
+    model,
+    order: model.clubs.map(({ id }) => club(id, 'iron', 30, 150)),
+    needs: [],
+    shots: [],
+  });
+  const scenarios = (seed: number, count: number, clubs: number, limit: number): Scenario[] =>
+    Array.from({ length: count }, (_one, s) => ({
+      name: `day ${s + 1}`,
+      weight: 1 + (s % 2),
+      choosing: choosingOf(ruled(randomModel(seed * 100 + s, { clubs, needs: 10, limit }))),
+    }));
   /** One of three at most, and one of two at least: what the first bound chooses often breaks them. */
-  const ruled = (model: ChoosingModel): ChoosingModel => ({ ...model, rules: [{ name: 'one of three', members: [2, 3, 4], least: 0, most: 1 }, { name: 'one of two', members: [0, 5], least: 1, most: 1 }] });
+  const ruled = (model: ChoosingModel): ChoosingModel => ({
+    ...model,
+    rules: [
+      { name: 'one of three', members: [2, 3, 4], least: 0, most: 1 },
+      { name: 'one of two', members: [0, 5], least: 1, most: 1 },
+    ],
+  });
   /** Every set of so many clubs tried, every scenario's best bag from it. */
   function triedAll(all: readonly Scenario[], size: number): number {
     const n = all[0]!.choosing.order.length;
@@ -182,63 +354,110 @@ describe('the clubs that travel', () => {
       const inside = Array.from({ length: n }, (_one, c) => (mask >> c) & 1);
       if (inside.reduce((sum, one) => sum + one, 0) !== size) continue;
       let strokes = 0;
-      for (const { choosing: { model }, weight } of all) strokes += (weight / whole) * (choose(model, { settled: Int8Array.from(inside.map((one) => (one ? 0 : -1))) })?.cost ?? Infinity);
+      for (const {
+        choosing: { model },
+        weight,
+      } of all)
+        strokes +=
+          (weight / whole) *
+          (choose(model, { settled: Int8Array.from(inside.map((one) => (one ? 0 : -1))) })?.cost ?? Infinity);
       best = Math.min(best, strokes);
     }
     return best;
   }
   it('never beat the best there is, are never under their bound, and are it where they say they are proved', () => {
-    let proved = 0, near = 0, runs = 0;
-    fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 2, max: 4 }), fc.integer({ min: 4, max: 6 }), (seed, count, size) => {
-      const all = scenarios(seed, count, 8, 4);
-      const best = triedAll(all, size);
-      const set = travelSet(all, size);
-      runs += 1;
-      if (set.proved) proved += 1;
-      if (set.strokes - best < 0.02) near += 1;
-      expect(set.ids).toHaveLength(size);
-      expect(set.strokes).toBeGreaterThanOrEqual(best - 1e-9);
-      expect(set.bound).toBeLessThanOrEqual(best + 1e-9);
-      if (set.proved) expect(set.strokes).toBeCloseTo(best, 6);
-      for (const bag of set.bags) for (const id of bag.ids) expect(set.ids).toContain(id);
-    }), { numRuns: 25, seed: 7 });
+    let proved = 0,
+      near = 0,
+      runs = 0;
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 5000 }),
+        fc.integer({ min: 2, max: 4 }),
+        fc.integer({ min: 4, max: 6 }),
+        (seed, count, size) => {
+          const all = scenarios(seed, count, 8, 4);
+          const best = triedAll(all, size);
+          const set = travelSet(all, size);
+          runs += 1;
+          if (set.proved) proved += 1;
+          if (set.strokes - best < 0.02) near += 1;
+          expect(set.ids).toHaveLength(size);
+          expect(set.strokes).toBeGreaterThanOrEqual(best - 1e-9);
+          expect(set.bound).toBeLessThanOrEqual(best + 1e-9);
+          if (set.proved) expect(set.strokes).toBeCloseTo(best, 6);
+          for (const bag of set.bags) for (const id of bag.ids) expect(set.ids).toContain(id);
+        },
+      ),
+      { numRuns: 25, seed: 7 },
+    );
     // Random ladders that share no order are the hardest there are; the set found is nearly always the best even so.
     expect(near / runs).toBeGreaterThan(0.8);
     expect(proved).toBeGreaterThan(0);
   }, 60_000);
-  it('enough to hold every day\'s bag are proved at once', () => {
+  it("enough to hold every day's bag are proved at once", () => {
     const set = travelSet(scenarios(3, 3, 8, 3), 8);
     expect(set).toMatchObject({ proved: true });
     expect(set.bags.every(({ regret }) => regret === 0)).toBe(true);
   });
   it('as few as lose no more than is said: never fewer than there can be, and where it says so the fewest', async () => {
     let proved = 0;
-    await fc.assert(fc.asyncProperty(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 2, max: 3 }), fc.double({ min: 0, max: 0.6, noNaN: true }), async (seed, count, loss) => {
-      const all = scenarios(seed, count, 7, 3);
-      const whole = triedAll(all, 7);
-      const fewest = [3, 4, 5, 6, 7].find((size) => triedAll(all, size) - whole <= loss + 1e-9)!;
-      const { set, sizes, smallest } = await smallestTravelSet(all, loss);
-      expect(set.wholeLocker).toBeCloseTo(whole, 9);
-      expect(set.strokes - set.wholeLocker).toBeLessThanOrEqual(loss + 1e-9);
-      expect(set.ids.length).toBeGreaterThanOrEqual(fewest);
-      if (smallest) { proved += 1; expect(set.ids).toHaveLength(fewest); }
-      expect(sizes.at(-1)!.size).toBe(set.ids.length);
-      for (const { size, loses, losesAtLeast } of sizes) { const best = triedAll(all, size) - whole; expect(losesAtLeast).toBeLessThanOrEqual(best + 1e-9); expect(loses).toBeGreaterThanOrEqual(best - 1e-9); }
-    }), { numRuns: 20, seed: 11 });
+    await fc.assert(
+      fc.asyncProperty(
+        fc.integer({ min: 1, max: 5000 }),
+        fc.integer({ min: 2, max: 3 }),
+        fc.double({ min: 0, max: 0.6, noNaN: true }),
+        async (seed, count, loss) => {
+          const all = scenarios(seed, count, 7, 3);
+          const whole = triedAll(all, 7);
+          const fewest = [3, 4, 5, 6, 7].find((size) => triedAll(all, size) - whole <= loss + 1e-9)!;
+          const { set, sizes, smallest } = await smallestTravelSet(all, loss);
+          expect(set.wholeLocker).toBeCloseTo(whole, 9);
+          expect(set.strokes - set.wholeLocker).toBeLessThanOrEqual(loss + 1e-9);
+          expect(set.ids.length).toBeGreaterThanOrEqual(fewest);
+          if (smallest) {
+            proved += 1;
+            expect(set.ids).toHaveLength(fewest);
+          }
+          expect(sizes.at(-1)!.size).toBe(set.ids.length);
+          for (const { size, loses, losesAtLeast } of sizes) {
+            const best = triedAll(all, size) - whole;
+            expect(losesAtLeast).toBeLessThanOrEqual(best + 1e-9);
+            expect(loses).toBeGreaterThanOrEqual(best - 1e-9);
+          }
+        },
+      ),
+      { numRuns: 20, seed: 11 },
+    );
     // Random ladders are the hardest to prove; some are.
     expect(proved).toBeGreaterThan(0);
   }, 60_000);
   it('of which smaller sets hold no bag for some day are not said to be proved the fewest', async () => {
     const [day, other] = scenarios(5, 2, 7, 3) as [Scenario, Scenario];
-    const asking = (one: Scenario, members: readonly number[]): Scenario => ({ ...one, choosing: { ...one.choosing, model: { ...one.choosing.model, rules: [{ name: 'all of these', members, least: members.length, most: members.length }] } } });
+    const asking = (one: Scenario, members: readonly number[]): Scenario => ({
+      ...one,
+      choosing: {
+        ...one.choosing,
+        model: {
+          ...one.choosing.model,
+          rules: [{ name: 'all of these', members, least: members.length, most: members.length }],
+        },
+      },
+    });
     // Six clubs are asked for by the rules of the two days together; three, four and five cannot hold both.
-    const { set, smallest } = await smallestTravelSet([asking(day, [0, 1, 2]), asking(other, [4, 5, 6])], 100);
+    const { set, smallest } = await smallestTravelSet(
+      [asking(day, [0, 1, 2]), asking(other, [4, 5, 6])],
+      100,
+    );
     expect([...set.ids].sort()).toEqual(['0', '1', '2', '4', '5', '6']);
     expect(smallest).toBe(false);
   });
   it('refuse no days and a set of nought, by name', async () => {
-    await expect(smallestTravelSet(scenarios(1, 2, 6, 3), -0.1)).rejects.toThrow('loss must be nought or more');
-    await expect(smallestTravelSet(scenarios(1, 2, 6, 3), 0.1, () => false)).rejects.toThrow('search was ended');
+    await expect(smallestTravelSet(scenarios(1, 2, 6, 3), -0.1)).rejects.toThrow(
+      'loss must be nought or more',
+    );
+    await expect(smallestTravelSet(scenarios(1, 2, 6, 3), 0.1, () => false)).rejects.toThrow(
+      'search was ended',
+    );
     expect(() => travelSet([], 4)).toThrow('scenarios are none');
     expect(() => travelSet(scenarios(1, 2, 6, 3), 0)).toThrow('size must be a whole number');
   });

@@ -1,23 +1,49 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  BASELINE, LIES, MEDIUM_FAIRWAY, airOf, fly, fromLie, groundOf, moveShot, playsLike, spreadOf, swingOf, type Conditions, type Lie, type Setting, type Shot,
+  BASELINE,
+  LIES,
+  MEDIUM_FAIRWAY,
+  airOf,
+  fly,
+  fromLie,
+  groundOf,
+  moveShot,
+  playsLike,
+  spreadOf,
+  swingOf,
+  type Conditions,
+  type Lie,
+  type Setting,
+  type Shot,
 } from '../../src/index.js';
 
 const home: Setting = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const seven = { kind: 'iron' as const, loftDeg: 34 };
-const shot: Shot = { carryM: 150, totalM: 158, apexM: 27, landDeg: 47, spreadM: 5, shots: 16, source: 'measured' };
-const moved = (some: Partial<Conditions>, one = shot) => moveShot(swingOf(seven, one, home), { ...home, conditions: { ...BASELINE, ...some } });
+const shot: Shot = {
+  carryM: 150,
+  totalM: 158,
+  apexM: 27,
+  landDeg: 47,
+  spreadM: 5,
+  shots: 16,
+  source: 'measured',
+};
+const moved = (some: Partial<Conditions>, one = shot) =>
+  moveShot(swingOf(seven, one, home), { ...home, conditions: { ...BASELINE, ...some } });
 
 describe('a shot moved to other air', () => {
   it('stays what it was where it was measured, for any shot (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 40, max: 170, noNaN: true }), (carryM) => {
-      const { shots: _shots, ...rest } = shot;
-      const same = moved({}, { ...rest, carryM, totalM: carryM + 6 });
-      expect(same.carryM).toBeCloseTo(carryM, 6);
-      expect(same.totalM).toBeCloseTo(carryM + 6, 6);
-      expect(same.shiftCarryM).toBeCloseTo(0, 6);
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(fc.double({ min: 40, max: 170, noNaN: true }), (carryM) => {
+        const { shots: _shots, ...rest } = shot;
+        const same = moved({}, { ...rest, carryM, totalM: carryM + 6 });
+        expect(same.carryM).toBeCloseTo(carryM, 6);
+        expect(same.totalM).toBeCloseTo(carryM + 6, 6);
+        expect(same.shiftCarryM).toBeCloseTo(0, 6);
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('is what was measured and the model there less the model here', () => {
@@ -38,7 +64,11 @@ describe('a shot moved to other air', () => {
 describe('what a distance plays like', () => {
   it('is itself at home, and longer uphill, into the wind, in the cold; shorter the other way', () => {
     expect(playsLike(seven, 140, BASELINE).playsLikeM).toBeCloseTo(140, 1);
-    for (const [some, part] of [[{ targetElevationM: 8 }, 'elevationM'], [{ windMps: 4 }, 'windM'], [{ temperatureC: 5 }, 'temperatureM']] as const) {
+    for (const [some, part] of [
+      [{ targetElevationM: 8 }, 'elevationM'],
+      [{ windMps: 4 }, 'windM'],
+      [{ temperatureC: 5 }, 'temperatureM'],
+    ] as const) {
       const { playsLikeM, parts } = playsLike(seven, 140, { ...BASELINE, ...some });
       expect(playsLikeM).toBeGreaterThan(141);
       expect(parts[part]).toBeCloseTo(playsLikeM - 140, 1);
@@ -53,7 +83,9 @@ describe('what a distance plays like', () => {
   });
 
   it('refuses a distance no swing carries', () => {
-    expect(() => playsLike({ kind: 'wedge', loftDeg: 60 }, 260, BASELINE)).toThrowError('distanceM is farther than any swing carries a wedge');
+    expect(() => playsLike({ kind: 'wedge', loftDeg: 60 }, 260, BASELINE)).toThrowError(
+      'distanceM is farther than any swing carries a wedge',
+    );
   });
 });
 
@@ -77,7 +109,8 @@ describe('lies', () => {
   });
 
   it('grass holds a driver more than a wedge', () => {
-    const lost = (kind: 'driver' | 'wedge') => 1 - fromLie(launch, kind, 'heavy rough').ballSpeedMps / launch.ballSpeedMps;
+    const lost = (kind: 'driver' | 'wedge') =>
+      1 - fromLie(launch, kind, 'heavy rough').ballSpeedMps / launch.ballSpeedMps;
     expect(lost('driver')).toBeGreaterThan(lost('wedge'));
   });
 });

@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { SCHOOLS, deviationOf, fromMetres, gaps, meanOf, normalFrom, randomFrom, type LadderClub } from '../../src/index.js';
+import {
+  SCHOOLS,
+  deviationOf,
+  fromMetres,
+  gaps,
+  meanOf,
+  normalFrom,
+  randomFrom,
+  type LadderClub,
+} from '../../src/index.js';
 import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
 
 const step = (clubs: LadderClub[], upper: string, lower: string, options = {}) =>
@@ -8,7 +17,12 @@ const step = (clubs: LadderClub[], upper: string, lower: string, options = {}) =
 
 describe('the carry ladder', () => {
   it('sorts by stock carry, longest first, and leaves putter and chipper off', () => {
-    const report = gaps([club('9', 'iron', 41, 137), club('Chipper', 'chipper', 36, 40), club('7', 'iron', 32, 161), club('P', 'putter', 3, undefined)]);
+    const report = gaps([
+      club('9', 'iron', 41, 137),
+      club('Chipper', 'chipper', 36, 40),
+      club('7', 'iron', 32, 161),
+      club('P', 'putter', 3, undefined),
+    ]);
     expect(report.rungs.map((rung) => rung.name)).toEqual(['7', '9']);
     expect(report.steps).toHaveLength(1);
     expect(fromMetres(report.steps[0]!.carryM, 'yd')).toBeCloseTo(24, 9);
@@ -21,7 +35,11 @@ describe('the carry ladder', () => {
   });
 
   it('keeps a loft ladder of its own, with clubs whose carry is not known', () => {
-    const report = gaps([club('PW', 'wedge', 46, 110), club('52', 'wedge', 52, undefined), club('9', 'iron', 41, 125)]);
+    const report = gaps([
+      club('PW', 'wedge', 46, 110),
+      club('52', 'wedge', 52, undefined),
+      club('9', 'iron', 41, 125),
+    ]);
     expect(report.loftRungs.map((rung) => rung.loftDeg)).toEqual([41, 46, 52]);
     expect(report.loftSteps.map((one) => one.loftDeg)).toEqual([5, 6]);
   });
@@ -44,7 +62,12 @@ describe('targets', () => {
   });
 
   it('counts an either-or pair as one rung', () => {
-    const clubs = [club('D', 'driver', 9, 250), club('H', 'hybrid', 19, 210, { apexFt: 120, landDeg: 50 }), club('U', 'driving iron', 19, 208, { apexFt: 85, landDeg: 43 }), club('5', 'iron', 25, 180)];
+    const clubs = [
+      club('D', 'driver', 9, 250),
+      club('H', 'hybrid', 19, 210, { apexFt: 120, landDeg: 50 }),
+      club('U', 'driving iron', 19, 208, { apexFt: 85, landDeg: 43 }),
+      club('5', 'iron', 25, 180),
+    ];
     const report = gaps(clubs);
     expect(report.steps[1]!.word).toBe('either-or');
     expect(report.steps[1]!.targetM).toBeUndefined();
@@ -79,27 +102,39 @@ describe('targets', () => {
 
   it('measures the holes left by partial shots under the minimal school', () => {
     const soft = { soft: { carryM: yards(140), source: 'measured', shots: 12 } as const };
-    const clubs = [club('5', 'iron', 25, 180), club('7', 'iron', 32, 160, { partials: soft }), club('9', 'iron', 41, 120), club('56', 'wedge', 56, 80)];
+    const clubs = [
+      club('5', 'iron', 25, 180),
+      club('7', 'iron', 32, 160, { partials: soft }),
+      club('9', 'iron', 41, 120),
+      club('56', 'wedge', 56, 80),
+    ];
     const report = gaps(clubs, { school: 'minimal' });
     expect(fromMetres(report.steps[1]!.holeM, 'yd')).toBeCloseTo(20, 9);
     expect(fromMetres(report.steps[2]!.holeM, 'yd')).toBeCloseTo(40, 9);
   });
 
   it('targets of a carry school add up to the ladder, whatever the school (property)', () => {
-    fc.assert(fc.property(bags, fc.constantFrom('even-carries', 'compressed', 'strong-long-end' as const), (clubs, school) => {
-      const report = gaps(clubs, { school: school as 'compressed' });
-      const targets = report.steps.flatMap((one) => one.targetM ?? []);
-      if (targets.length === 0) return;
-      const span = report.rungs[0]!.carryM - report.rungs.at(-1)!.carryM;
-      expect(targets.reduce((a, b) => a + b)).toBeCloseTo(span, 6);
-    }));
+    fc.assert(
+      fc.property(
+        bags,
+        fc.constantFrom('even-carries', 'compressed', 'strong-long-end' as const),
+        (clubs, school) => {
+          const report = gaps(clubs, { school: school as 'compressed' });
+          const targets = report.steps.flatMap((one) => one.targetM ?? []);
+          if (targets.length === 0) return;
+          const span = report.rungs[0]!.carryM - report.rungs.at(-1)!.carryM;
+          expect(targets.reduce((a, b) => a + b)).toBeCloseTo(span, 6);
+        },
+      ),
+    );
   });
 });
 
 describe('flags', () => {
   // 2-the-numbers, Gaps: "wedge loft step over 6 deg or under 3"; common practice, no source.
   it('finds a wedge loft step over 6 degrees and under 3, and none at the limits', () => {
-    const wedges = (a: number, b: number) => step([club('A', 'wedge', a, 110), club('B', 'wedge', b, 100)], 'A', 'B').flags.map((flag) => flag.code);
+    const wedges = (a: number, b: number) =>
+      step([club('A', 'wedge', a, 110), club('B', 'wedge', b, 100)], 'A', 'B').flags.map((flag) => flag.code);
     expect(wedges(44, 50.5)).toContain('wedge-loft-wide');
     expect(wedges(44, 50)).toEqual([]);
     expect(wedges(50, 52.5)).toContain('wedge-loft-narrow');
@@ -114,7 +149,16 @@ describe('flags', () => {
 
   // "scoring-end carry step over 15 yd; top-end step over 25 yd; step under 6 yd"; common practice, no source.
   it('holds the scoring end to 15 yd and the top end to 25', () => {
-    const at = (loft: number, gap: number) => step([club('A', 'iron', loft, 200), club('B', 'iron', loft + 4, 200 - gap), club('C', 'iron', loft + 8, 200 - 2 * gap)], 'A', 'B');
+    const at = (loft: number, gap: number) =>
+      step(
+        [
+          club('A', 'iron', loft, 200),
+          club('B', 'iron', loft + 4, 200 - gap),
+          club('C', 'iron', loft + 8, 200 - 2 * gap),
+        ],
+        'A',
+        'B',
+      );
     expect(at(36, 15).severity).toBe('fine');
     expect(at(36, 15.1).flags[0]!.code).toBe('scoring-carry-wide');
     expect(at(20, 25).severity).toBe('fine');
@@ -122,9 +166,17 @@ describe('flags', () => {
   });
 
   it('calls a step under 6 yd a fault when the flights are alike, an either-or pair when they differ, and asks when they are not known', () => {
-    const pair = (a: object, b: object) => step([club('H', 'hybrid', 19, 209, a), club('U', 'driving iron', 19.5, 205, b)], 'H', 'U');
-    expect(pair({ apexFt: 90, landDeg: 46 }, { apexFt: 85, landDeg: 45 })).toMatchObject({ word: 'overlap', severity: 'fault' });
-    expect(pair({ apexFt: 120, landDeg: 46 }, { apexFt: 90, landDeg: 46 })).toMatchObject({ word: 'either-or', severity: 'fine', flags: [] });
+    const pair = (a: object, b: object) =>
+      step([club('H', 'hybrid', 19, 209, a), club('U', 'driving iron', 19.5, 205, b)], 'H', 'U');
+    expect(pair({ apexFt: 90, landDeg: 46 }, { apexFt: 85, landDeg: 45 })).toMatchObject({
+      word: 'overlap',
+      severity: 'fault',
+    });
+    expect(pair({ apexFt: 120, landDeg: 46 }, { apexFt: 90, landDeg: 46 })).toMatchObject({
+      word: 'either-or',
+      severity: 'fine',
+      flags: [],
+    });
     expect(pair({ apexFt: 90, landDeg: 50 }, { apexFt: 90, landDeg: 45 }).word).toBe('either-or');
     expect(pair({}, {})).toMatchObject({ word: 'overlap', severity: 'look' });
     expect(pair({}, {}).reason).toContain('record apex and landing angle');
@@ -132,7 +184,11 @@ describe('flags', () => {
 
   it('softens a wide step whose middle an owned partial shot covers, and not by a shot only hoped for', () => {
     const bag = (source: 'measured' | 'stated', shots?: number) => [
-      club('PW', 'wedge', 46, 125, { partials: { soft: { carryM: yards(114), source, ...(shots && { shots }) } } }), club('52', 'wedge', 52, 101), club('58', 'wedge', 58, 90),
+      club('PW', 'wedge', 46, 125, {
+        partials: { soft: { carryM: yards(114), source, ...(shots && { shots }) } },
+      }),
+      club('52', 'wedge', 52, 101),
+      club('58', 'wedge', 58, 90),
     ];
     const covered = step(bag('measured', 12), 'PW', '52');
     expect(covered).toMatchObject({ word: 'covered', severity: 'look' });
@@ -142,13 +198,21 @@ describe('flags', () => {
   });
 
   it('notes two clubs at one loft, a club never hit, and a pair the wrong way round', () => {
-    const report = gaps([club('5w', 'fairway', 19, 214), club('3h', 'hybrid', 19, 204), club('3i', 'iron', 18, 190, { hitsPerRound: 0 })]);
-    expect(report.flags.map((flag) => flag.code)).toEqual(expect.arrayContaining(['same-loft', 'never-hit', 'reversed']));
+    const report = gaps([
+      club('5w', 'fairway', 19, 214),
+      club('3h', 'hybrid', 19, 204),
+      club('3i', 'iron', 18, 190, { hitsPerRound: 0 }),
+    ]);
+    expect(report.flags.map((flag) => flag.code)).toEqual(
+      expect.arrayContaining(['same-loft', 'never-hit', 'reversed']),
+    );
     expect(report.flags.find((flag) => flag.code === 'same-loft')!.severity).toBe('note');
   });
 
-  it('obeys the player\'s own thresholds', () => {
-    expect(gaps(strongSetWedge(), { settings: { scoringStepMaxM: yards(25), wedgeLoftStepMaxDeg: 9 } }).faults).toBe(0);
+  it("obeys the player's own thresholds", () => {
+    expect(
+      gaps(strongSetWedge(), { settings: { scoringStepMaxM: yards(25), wedgeLoftStepMaxDeg: 9 } }).faults,
+    ).toBe(0);
   });
 
   it('counts a hole that is wide in loft and in carry once', () => {
@@ -157,9 +221,16 @@ describe('flags', () => {
 });
 
 describe('how sure', () => {
-  const two = (shots: number, spreadYd: number, gap = 13) => step([
-    club('8', 'iron', 36, 150, { shots, spreadYd }), club('9', 'iron', 40, 150 - gap, { shots, spreadYd }), club('PW', 'iron', 44, 150 - 2 * gap, { shots, spreadYd }),
-  ], '8', '9');
+  const two = (shots: number, spreadYd: number, gap = 13) =>
+    step(
+      [
+        club('8', 'iron', 36, 150, { shots, spreadYd }),
+        club('9', 'iron', 40, 150 - gap, { shots, spreadYd }),
+        club('PW', 'iron', 44, 150 - 2 * gap, { shots, spreadYd }),
+      ],
+      '8',
+      '9',
+    );
 
   it('says "not known yet" with few shots and how many more would settle it', () => {
     const unsure = two(4, 6);
@@ -179,7 +250,14 @@ describe('how sure', () => {
     // Four shots each say nothing of that kind.
     expect(two(4, 6, 14.99).word).toBe('not known yet');
     // Where nearness does not count, it is only not known.
-    const strict = gaps([club('8', 'iron', 36, 150, { shots: 30, spreadYd: 5 }), club('9', 'iron', 40, 135.01, { shots: 30, spreadYd: 5 }), club('PW', 'iron', 44, 120.02, { shots: 30, spreadYd: 5 })], { settings: { indifferenceM: 0 } });
+    const strict = gaps(
+      [
+        club('8', 'iron', 36, 150, { shots: 30, spreadYd: 5 }),
+        club('9', 'iron', 40, 135.01, { shots: 30, spreadYd: 5 }),
+        club('PW', 'iron', 44, 120.02, { shots: 30, spreadYd: 5 }),
+      ],
+      { settings: { indifferenceM: 0 } },
+    );
     expect(strict.steps[0]).toMatchObject({ word: 'not known yet' });
     expect(strict.steps[0]!.reason).toContain('hitting more will not tell');
   });
@@ -194,13 +272,27 @@ describe('how sure', () => {
       const n = 6 + Math.floor(14 * uniform());
       // The true step lies anywhere about the limit of 15 yd.
       const trueStep = yards(15 + 14 * (uniform() - 0.5));
-      const draw = (count: number, mean: number) => Array.from({ length: count }, () => mean + spread * normal());
+      const draw = (count: number, mean: number) =>
+        Array.from({ length: count }, () => mean + spread * normal());
       const hit = { a: draw(n, 130), b: draw(n, 130 - trueStep) };
       const judged = () => {
         const shot = (id: string, loftDeg: number, carries: readonly number[]): LadderClub => ({
-          id, name: id, kind: 'iron', loftDeg, shots: { full: { carryM: meanOf(carries), spreadM: deviationOf(carries, meanOf(carries)), shots: carries.length, source: 'measured' } },
+          id,
+          name: id,
+          kind: 'iron',
+          loftDeg,
+          shots: {
+            full: {
+              carryM: meanOf(carries),
+              spreadM: deviationOf(carries, meanOf(carries)),
+              shots: carries.length,
+              source: 'measured',
+            },
+          },
         });
-        return gaps([shot('a', 38, hit.a), shot('b', 42, hit.b)], { settings: { wideOfTarget: 4, narrowOfTarget: 0 } }).steps[0]!;
+        return gaps([shot('a', 38, hit.a), shot('b', 42, hit.b)], {
+          settings: { wideOfTarget: 4, narrowOfTarget: 0 },
+        }).steps[0]!;
       };
       const before = judged();
       if (before.word !== 'not known yet' || before.moreShots === undefined) continue;
@@ -220,7 +312,13 @@ describe('how sure', () => {
     const rms = Array.from({ length: 200 }, () => {
       const clubs = Array.from({ length: 8 }, (_one, i): LadderClub => {
         const carries = Array.from({ length: 12 }, () => yards(160 - 12 * i + 5 * normal()));
-        return { id: `${i}`, name: `${i}`, kind: 'iron', loftDeg: 30 + 4 * i, shots: { full: { carryM: meanOf(carries), spreadM: yards(5), shots: 12, source: 'measured' } } };
+        return {
+          id: `${i}`,
+          name: `${i}`,
+          kind: 'iron',
+          loftDeg: 30 + 4 * i,
+          shots: { full: { carryM: meanOf(carries), spreadM: yards(5), shots: 12, source: 'measured' } },
+        };
       });
       return gaps(clubs).evenness!.rms;
     });
@@ -236,12 +334,17 @@ describe('how sure', () => {
 describe('the headline', () => {
   it('names the worst fault with its numbers and what the others are', () => {
     expect(gaps(strongSetWedge()).headline).toEqual({
-      severity: 'fault', title: 'One hole.', text: 'PW to 52 is 8.0° and 24 yd, over 15 yd. The other steps average 13.8 yd.',
+      severity: 'fault',
+      title: 'One hole.',
+      text: 'PW to 52 is 8.0° and 24 yd, over 15 yd. The other steps average 13.8 yd.',
     });
   });
 
   it('speaks metres to those who play in them, and computes the same', () => {
-    const [inYards, inMetres] = [gaps(strongSetWedge(), { unit: 'yd' }), gaps(strongSetWedge(), { unit: 'm' })];
+    const [inYards, inMetres] = [
+      gaps(strongSetWedge(), { unit: 'yd' }),
+      gaps(strongSetWedge(), { unit: 'm' }),
+    ];
     expect(inMetres.headline.text).toContain('22 m, over 14 m');
     expect(inMetres.evenness).toEqual(inYards.evenness);
   });
@@ -253,33 +356,60 @@ describe('the headline', () => {
   });
 });
 
-const bags = fc.array(fc.record({ carry: fc.integer({ min: 40, max: 320 }), loft: fc.integer({ min: 8, max: 64 }) }), { minLength: 0, maxLength: 20 })
+const bags = fc
+  .array(fc.record({ carry: fc.integer({ min: 40, max: 320 }), loft: fc.integer({ min: 8, max: 64 }) }), {
+    minLength: 0,
+    maxLength: 20,
+  })
   .map((list) => list.map(({ carry, loft }, i) => club(`c${i}`, 'iron', loft, carry)));
 
 describe('laws', () => {
   it('the order clubs are written in changes nothing', () => {
-    fc.assert(fc.property(bags.chain((clubs) => fc.tuple(fc.constant(clubs), fc.shuffledSubarray(clubs, { minLength: clubs.length }))), ([clubs, shuffled]) => {
-      expect(gaps(shuffled).evenness?.rms ?? 0).toBeCloseTo(gaps(clubs).evenness?.rms ?? 0, 6);
-      expect(gaps(shuffled).rungs.map((rung) => rung.carryM)).toEqual(gaps(clubs).rungs.map((rung) => rung.carryM));
-    }));
+    fc.assert(
+      fc.property(
+        bags.chain((clubs) =>
+          fc.tuple(fc.constant(clubs), fc.shuffledSubarray(clubs, { minLength: clubs.length })),
+        ),
+        ([clubs, shuffled]) => {
+          expect(gaps(shuffled).evenness?.rms ?? 0).toBeCloseTo(gaps(clubs).evenness?.rms ?? 0, 6);
+          expect(gaps(shuffled).rungs.map((rung) => rung.carryM)).toEqual(
+            gaps(clubs).rungs.map((rung) => rung.carryM),
+          );
+        },
+      ),
+    );
   });
 
   it('steps are one fewer than rungs, never negative, and add up to the ladder, under every school', () => {
-    fc.assert(fc.property(bags, fc.constantFrom(...SCHOOLS.map((school) => school.id)), (clubs, school) => {
-      const { rungs, steps, evenness } = gaps(clubs, { school });
-      expect(steps).toHaveLength(Math.max(0, rungs.length - 1));
-      expect(steps.every((one) => one.carryM >= 0 && Number.isFinite(one.holeM))).toBe(true);
-      if (rungs.length > 1) expect(steps.reduce((sum, one) => sum + one.carryM, 0)).toBeCloseTo(rungs[0]!.carryM - rungs.at(-1)!.carryM, 6);
-      if (evenness) expect(evenness.rms).toBeGreaterThanOrEqual(0);
-    }));
+    fc.assert(
+      fc.property(bags, fc.constantFrom(...SCHOOLS.map((school) => school.id)), (clubs, school) => {
+        const { rungs, steps, evenness } = gaps(clubs, { school });
+        expect(steps).toHaveLength(Math.max(0, rungs.length - 1));
+        expect(steps.every((one) => one.carryM >= 0 && Number.isFinite(one.holeM))).toBe(true);
+        if (rungs.length > 1)
+          expect(steps.reduce((sum, one) => sum + one.carryM, 0)).toBeCloseTo(
+            rungs[0]!.carryM - rungs.at(-1)!.carryM,
+            6,
+          );
+        if (evenness) expect(evenness.rms).toBeGreaterThanOrEqual(0);
+      }),
+    );
   });
 
   it('taking a club out and putting it back gives the same report', () => {
-    fc.assert(fc.property(bags.filter((clubs) => clubs.length > 2), fc.nat(), (clubs, n) => {
-      const i = n % clubs.length;
-      const before = gaps(clubs);
-      gaps(clubs.toSpliced(i, 1));
-      expect(gaps([...clubs.toSpliced(i, 1), clubs[i]!]).rungs.map((rung) => rung.carryM)).toEqual(before.rungs.map((rung) => rung.carryM));
-    }));
+    fc.assert(
+      fc.property(
+        bags.filter((clubs) => clubs.length > 2),
+        fc.nat(),
+        (clubs, n) => {
+          const i = n % clubs.length;
+          const before = gaps(clubs);
+          gaps(clubs.toSpliced(i, 1));
+          expect(gaps([...clubs.toSpliced(i, 1), clubs[i]!]).rungs.map((rung) => rung.carryM)).toEqual(
+            before.rungs.map((rung) => rung.carryM),
+          );
+        },
+      ),
+    );
   });
 });

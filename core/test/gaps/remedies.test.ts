@@ -20,23 +20,38 @@ describe('remedies for a hole under a strong set wedge', () => {
     const bend = found().find((remedy) => remedy.kind === 'bend')!;
     for (const { fromDeg, toDeg } of bend.bends!) {
       expect(Math.abs(toDeg - fromDeg)).toBeLessThanOrEqual(1);
-      expect(Math.abs(toDeg - fromDeg) * 2 % 1).toBe(0);
+      expect((Math.abs(toDeg - fromDeg) * 2) % 1).toBe(0);
     }
   });
 
   it('are only given when they leave a better bag', () => {
     const before = gaps(strongSetWedge());
-    for (const remedy of found().filter((one) => one.kind !== 'partial')) expect(compareReports(remedy.after, before)).toBeLessThan(0);
-    expect(found([club('Same', 'wedge', 52, 101, { apexFt: 90, landDeg: 50 })]).some((remedy) => remedy.kind === 'swap')).toBe(false);
+    for (const remedy of found().filter((one) => one.kind !== 'partial'))
+      expect(compareReports(remedy.after, before)).toBeLessThan(0);
+    expect(
+      found([club('Same', 'wedge', 52, 101, { apexFt: 90, landDeg: 50 })]).some(
+        (remedy) => remedy.kind === 'swap',
+      ),
+    ).toBe(false);
   });
 
   it('put in without taking out while there is room', () => {
-    const swap = remedies(strongSetWedge().filter((one) => one.name !== '5 wood'), [club('48', 'wedge', 48, 113)]).find((remedy) => remedy.kind === 'swap')!;
+    const swap = remedies(
+      strongSetWedge().filter((one) => one.name !== '5 wood'),
+      [club('48', 'wedge', 48, 113)],
+    ).find((remedy) => remedy.kind === 'swap')!;
     expect(swap.outId).toBeUndefined();
   });
 
   it('take out one of two clubs with one job, or one never hit', () => {
-    const twins = [club('D', 'driver', 9, 230), club('3w', 'fairway', 15, 212), club('5w', 'fairway', 18, 200, { apexFt: 80, landDeg: 45 }), club('3h', 'hybrid', 19, 199, { apexFt: 80, landDeg: 45 }), club('4h', 'hybrid', 22, 186), club('6', 'iron', 28, 172)];
+    const twins = [
+      club('D', 'driver', 9, 230),
+      club('3w', 'fairway', 15, 212),
+      club('5w', 'fairway', 18, 200, { apexFt: 80, landDeg: 45 }),
+      club('3h', 'hybrid', 19, 199, { apexFt: 80, landDeg: 45 }),
+      club('4h', 'hybrid', 22, 186),
+      club('6', 'iron', 28, 172),
+    ];
     const out = remedies(twins, []).find((remedy) => remedy.kind === 'take out')!;
     expect(['5w', '3h']).toContain(out.outId);
   });

@@ -1,13 +1,38 @@
 import { describe, expect, it } from 'vitest';
 import {
-  BASELINE, CALM, MEDIUM_FAIRWAY, USUAL_GROUND, bearingOf, dayShots, deriveNeeds, holePlayer, needCosts, needRows, usualHole, windOnHole, type Hole, type LadderClub, type Need, type RoundDay,
+  BASELINE,
+  CALM,
+  MEDIUM_FAIRWAY,
+  USUAL_GROUND,
+  bearingOf,
+  dayShots,
+  deriveNeeds,
+  holePlayer,
+  needCosts,
+  needRows,
+  usualHole,
+  windOnHole,
+  type Hole,
+  type LadderClub,
+  type Need,
+  type RoundDay,
 } from '../../src/index.js';
 import { club, strongSetWedge } from '../bag-of-clubs.js';
 
 const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
-const hole = (par: number, lengthM: number, more: Partial<Hole> = {}): Hole => ({ ...usualHole(par, [lengthM]), bearingDeg: 0, ...more });
+const hole = (par: number, lengthM: number, more: Partial<Hole> = {}): Hole => ({
+  ...usualHole(par, [lengthM]),
+  bearingDeg: 0,
+  ...more,
+});
 const nine = (make: (i: number) => Hole) => Array.from({ length: 9 }, (_one, i) => make(i));
-const day = (holes: readonly Hole[], more: Partial<RoundDay> = {}): RoundDay => ({ course: { tees: ['Back'], holes, altitudeM: 0 }, tee: 0, air: CALM, ground: USUAL_GROUND, ...more });
+const day = (holes: readonly Hole[], more: Partial<RoundDay> = {}): RoundDay => ({
+  course: { tees: ['Back'], holes, altitudeM: 0 },
+  tee: 0,
+  air: CALM,
+  ground: USUAL_GROUND,
+  ...more,
+});
 const clubs = strongSetWedge();
 const needsOf = (one: RoundDay, some: readonly LadderClub[] = clubs) => deriveNeeds(one, some, FROM);
 
@@ -20,8 +45,10 @@ describe('the wind of a hole', () => {
   });
 
   it('of holes nobody has turned to the compass goes round evenly', () => {
-    const bearings = Array.from({ length: 18 }, (_one, i) => bearingOf({ bearingDeg: null }, i)).sort((a, b) => a - b);
-    const steps = bearings.map((one, i) => ((bearings[(i + 1) % 18]! - one + 360) % 360) || 360);
+    const bearings = Array.from({ length: 18 }, (_one, i) => bearingOf({ bearingDeg: null }, i)).sort(
+      (a, b) => a - b,
+    );
+    const steps = bearings.map((one, i) => (bearings[(i + 1) % 18]! - one + 360) % 360 || 360);
     expect(Math.max(...steps)).toBeLessThan(45);
   });
 });
@@ -31,8 +58,17 @@ describe('what a round asks', () => {
 
   it('one shot from every tee twice round a nine, a par three of its own length; the same for one seed, another for another', () => {
     const { needs, strokes, rareStrokes } = needsOf(day(mixed));
-    for (let at = 1; at <= 9; at++) expect(needs.filter((need) => need.hole === at && need.lie === 'tee').reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(2, 6);
-    expect(needs.find((need) => need.hole === 2 && need.lie === 'tee')).toMatchObject({ to: 'green', distanceM: 150, name: '2nd, par three' });
+    for (let at = 1; at <= 9; at++)
+      expect(
+        needs
+          .filter((need) => need.hole === at && need.lie === 'tee')
+          .reduce((sum, { weight }) => sum + weight, 0),
+      ).toBeCloseTo(2, 6);
+    expect(needs.find((need) => need.hole === 2 && need.lie === 'tee')).toMatchObject({
+      to: 'green',
+      distanceM: 150,
+      name: '2nd, par three',
+    });
     expect(strokes).toBeCloseTo(needs.reduce((sum, { weight }) => sum + weight, 0) + rareStrokes, 9);
     expect(strokes).toBeGreaterThan(28);
     expect(strokes).toBeLessThan(50);
@@ -47,23 +83,42 @@ describe('what a round asks', () => {
     for (const { name, to, distanceM, leftM = 0, hitFromM } of gathered) {
       const toHole = distanceM + (to === 'green' ? 0 : leftM);
       const middle = hitFromM!.reduce((sum, from) => sum + from, 0) / hitFromM!.length;
-      expect(Math.abs(middle - toHole), name).toBeLessThan(Math.max(3, (hitFromM!.at(-1)! - hitFromM![0]!) / 4));
+      expect(Math.abs(middle - toHole), name).toBeLessThan(
+        Math.max(3, (hitFromM!.at(-1)! - hitFromM![0]!) / 4),
+      );
       expect([...hitFromM!].sort((a, b) => a - b)).toEqual(hitFromM);
       expect(hitFromM![0]).toBeLessThan(toHole);
       expect(hitFromM!.at(-1)).toBeGreaterThan(toHole);
     }
     expect(rareStrokes / strokes).toBeLessThan(0.02);
     // From a tee there is one place; a chip is by feel.
-    expect(needs.some(({ lie, name, hitFromM }) => hitFromM && (lie === 'tee' || name.includes('short game')))).toBe(false);
+    expect(
+      needs.some(({ lie, name, hitFromM }) => hitFromM && (lie === 'tee' || name.includes('short game'))),
+    ).toBe(false);
   });
 
   it('another seed tells the same of two bags to a few hundredths of a stroke', () => {
     const told = [1, 2, 3].map((seed) => {
       const { needs, strokes } = deriveNeeds(day(mixed), clubs, FROM, { seed });
-      const costs = needCosts(clubs, needs, { played: dayShots(day(mixed), FROM), ground: USUAL_GROUND, bounce: 'match' });
+      const costs = needCosts(clubs, needs, {
+        played: dayShots(day(mixed), FROM),
+        ground: USUAL_GROUND,
+        bounce: 'match',
+      });
       const rows = needRows(needs);
       const whole = rows.reduce((sum, { weight }) => sum + weight, 0);
-      const without = (id: string) => rows.reduce((sum, { weight }, r) => sum + (weight * strokes) / whole * Math.min(...clubs.filter((one) => one.kind !== 'putter' && one.id !== id).map((one) => costs[r]!.get(one.id)!.strokes)), 0);
+      const without = (id: string) =>
+        rows.reduce(
+          (sum, { weight }, r) =>
+            sum +
+            ((weight * strokes) / whole) *
+              Math.min(
+                ...clubs
+                  .filter((one) => one.kind !== 'putter' && one.id !== id)
+                  .map((one) => costs[r]!.get(one.id)!.strokes),
+              ),
+          0,
+        );
       return without('7 iron') - without('');
     });
     expect(Math.min(...told)).toBeGreaterThan(0.05);
@@ -71,7 +126,13 @@ describe('what a round asks', () => {
   });
 
   it('into the wind and uphill it plays longer, downwind and downhill shorter', () => {
-    const par3 = (more: Partial<Hole>, windMps: number) => needsOf(day(nine(() => hole(3, 150, more)), { air: { ...CALM, windMps, windFromDeg: 0 } })).needs.find((need) => need.hole === 1 && need.lie === 'tee')!.playsLikeM!;
+    const par3 = (more: Partial<Hole>, windMps: number) =>
+      needsOf(
+        day(
+          nine(() => hole(3, 150, more)),
+          { air: { ...CALM, windMps, windFromDeg: 0 } },
+        ),
+      ).needs.find((need) => need.hole === 1 && need.lie === 'tee')!.playsLikeM!;
     const calm = par3({}, 0);
     expect(par3({ bearingDeg: 0 }, 8)).toBeGreaterThan(calm + 8);
     expect(par3({ bearingDeg: 180 }, 8)).toBeLessThan(calm - 3);
@@ -84,32 +145,69 @@ describe('what a round asks', () => {
   it('water where a drive ends is laid up short of; sand before a green makes it one to hold', () => {
     const tee = (needs: readonly Need[]) => needs.filter((need) => need.hole === 1 && need.lie === 'tee');
     const open = tee(needsOf(day(nine(() => hole(4, 400)))).needs)[0]!;
-    const water = tee(needsOf(day(nine(() => hole(4, 400, { trouble: [{ kind: 'water', side: 'across', fromM: 205, toM: 330 }] })))).needs)[0]!;
+    const water = tee(
+      needsOf(
+        day(nine(() => hole(4, 400, { trouble: [{ kind: 'water', side: 'across', fromM: 205, toM: 330 }] }))),
+      ).needs,
+    )[0]!;
     expect(open.distanceM).toBeGreaterThan(230);
     expect(water.distanceM).toBeLessThan(206);
-    const approach = (front: Hole['front']) => needsOf(day(nine(() => hole(4, 400, { front })))).needs.find((need) => need.name.includes('approach'))!;
+    const approach = (front: Hole['front']) =>
+      needsOf(day(nine(() => hole(4, 400, { front })))).needs.find((need) => need.name.includes('approach'))!;
     expect(approach('open').mustHold).toBe(false);
     expect(approach('sand')).toMatchObject({ mustHold: true });
     expect(approach('water')).toMatchObject({ mustHold: true, front: 'water' });
   });
 
   it('from a tee in front of the first one trouble and rise are as much nearer as it stands forward', () => {
-    const trouble = [{ kind: 'water', side: 'across', fromM: 205, toM: 250 }, { kind: 'bunker', side: 'left', fromM: 60, toM: 100 }] as const;
-    const forward = needsOf(day(nine(() => hole(4, 400, { lengthsM: [400, 350], riseM: 16, trouble })), { course: { tees: ['Back', 'Front'], holes: nine(() => hole(4, 400, { lengthsM: [400, 350], riseM: 16, trouble })), altitudeM: 0 }, tee: 1 }));
-    const alone = needsOf(day(nine(() => hole(4, 350, { riseM: 14, trouble: trouble.map((one) => ({ ...one, fromM: one.fromM - 50, toM: one.toM - 50 })) }))));
+    const trouble = [
+      { kind: 'water', side: 'across', fromM: 205, toM: 250 },
+      { kind: 'bunker', side: 'left', fromM: 60, toM: 100 },
+    ] as const;
+    const forward = needsOf(
+      day(
+        nine(() => hole(4, 400, { lengthsM: [400, 350], riseM: 16, trouble })),
+        {
+          course: {
+            tees: ['Back', 'Front'],
+            holes: nine(() => hole(4, 400, { lengthsM: [400, 350], riseM: 16, trouble })),
+            altitudeM: 0,
+          },
+          tee: 1,
+        },
+      ),
+    );
+    const alone = needsOf(
+      day(
+        nine(() =>
+          hole(4, 350, {
+            riseM: 14,
+            trouble: trouble.map((one) => ({ ...one, fromM: one.fromM - 50, toM: one.toM - 50 })),
+          }),
+        ),
+      ),
+    );
     expect(forward.needs).toEqual(alone.needs);
     expect(forward.needs).not.toEqual(needsOf(day(nine(() => hole(4, 350, { riseM: 14, trouble })))).needs);
   });
 
   it('a long hole asks a player without reach for a lay-up, a player of reach for none', () => {
     const five = day(nine(() => hole(5, 440)));
-    const kinds = (some: readonly LadderClub[]) => needsOf(five, some).needs.filter((need) => need.hole === 1).map(({ name }) => name).join();
+    const kinds = (some: readonly LadderClub[]) =>
+      needsOf(five, some)
+        .needs.filter((need) => need.hole === 1)
+        .map(({ name }) => name)
+        .join();
     expect(kinds(clubs)).not.toMatch(/lay-up/);
-    expect(kinds([club('7 iron', 'iron', 32, 150), club('PW', 'wedge', 46, 110), club('56', 'wedge', 56, 80)])).toMatch(/lay-up/);
+    expect(
+      kinds([club('7 iron', 'iron', 32, 150), club('PW', 'wedge', 46, 110), club('56', 'wedge', 56, 80)]),
+    ).toMatch(/lay-up/);
   });
 
   it('refuses clubs without a carry, and a tee that is not there', () => {
-    expect(() => needsOf(day(mixed), [club('Putter', 'putter', 3, undefined)])).toThrow('clubs hold none that has a carry');
+    expect(() => needsOf(day(mixed), [club('Putter', 'putter', 3, undefined)])).toThrow(
+      'clubs hold none that has a carry',
+    );
     expect(() => needsOf(day(mixed, { tee: 2 }))).toThrow('tee must be one of Back');
     expect(() => needsOf(day(mixed.slice(1)))).toThrow('holes must be 9 or 18');
   });
@@ -128,9 +226,21 @@ describe('a hole played', () => {
   });
 
   it('narrower costs more, and so does long wet rough', () => {
-    const mean = (one: RoundDay) => { const player = holePlayer(one, clubs, dayShots(one, FROM)); let sum = 0; for (let i = 0; i < 400; i++) sum += player.play(0, i * 977).strokes; return sum / 400; };
+    const mean = (one: RoundDay) => {
+      const player = holePlayer(one, clubs, dayShots(one, FROM));
+      let sum = 0;
+      for (let i = 0; i < 400; i++) sum += player.play(0, i * 977).strokes;
+      return sum / 400;
+    };
     const wide = mean(day(nine(() => hole(4, 400, { corridorM: 45 }))));
     expect(mean(day(nine(() => hole(4, 400, { corridorM: 18 }))))).toBeGreaterThan(wide + 0.03);
-    expect(mean(day(nine(() => hole(4, 400, { corridorM: 18 })), { ground: { ...USUAL_GROUND, rough: 'long', wet: true } }))).toBeGreaterThan(wide + 0.1);
+    expect(
+      mean(
+        day(
+          nine(() => hole(4, 400, { corridorM: 18 })),
+          { ground: { ...USUAL_GROUND, rough: 'long', wet: true } },
+        ),
+      ),
+    ).toBeGreaterThan(wide + 0.1);
   });
 });

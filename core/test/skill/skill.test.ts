@@ -1,14 +1,34 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  HANDICAP_BOUNDS, TOUR_HANDICAP, expectedStrokes, handicapText, normalFrom, randomFrom, scatterOf, skillOf, skillWords, strokesFor, usualDirectionDeg, usualSpreadShare, wholeAlongM,
-  type LadderClub, type Need, type Shot,
+  HANDICAP_BOUNDS,
+  TOUR_HANDICAP,
+  expectedStrokes,
+  handicapText,
+  normalFrom,
+  randomFrom,
+  scatterOf,
+  skillOf,
+  skillWords,
+  strokesFor,
+  usualDirectionDeg,
+  usualSpreadShare,
+  wholeAlongM,
+  type LadderClub,
+  type Need,
+  type Shot,
 } from '../../src/index.js';
 
 const handicaps = fc.double({ min: HANDICAP_BOUNDS[0], max: HANDICAP_BOUNDS[1], noNaN: true });
 const carries = fc.double({ min: 40, max: 260, noNaN: true });
 const stated = (carryM: number): Shot => ({ carryM, source: 'stated' });
-const iron = (name: string, loftDeg: number, full?: Shot): LadderClub => ({ id: name, name, kind: 'iron', loftDeg, shots: full ? { full } : {} });
+const iron = (name: string, loftDeg: number, full?: Shot): LadderClub => ({
+  id: name,
+  name,
+  kind: 'iron',
+  loftDeg,
+  shots: full ? { full } : {},
+});
 
 describe('how a shot scatters', () => {
   it('as is usual at tour and at 15, where nothing was measured (common practice, no source)', () => {
@@ -23,16 +43,24 @@ describe('how a shot scatters', () => {
   });
 
   it('wider for a higher handicap, and no closer than three metres (property)', () => {
-    fc.assert(fc.property(handicaps, handicaps, carries, (a, b, carryM) => {
-      const [better, worse] = [scatterOf('iron', 30, stated(carryM), Math.min(a, b)), scatterOf('iron', 30, stated(carryM), Math.max(a, b))];
-      expect(wholeAlongM(worse)).toBeGreaterThanOrEqual(wholeAlongM(better) - 1e-9);
-      expect(worse.acrossM).toBeGreaterThanOrEqual(better.acrossM - 1e-9);
-      expect(Math.min(better.alongM, better.acrossM)).toBeGreaterThanOrEqual(3);
-    }));
+    fc.assert(
+      fc.property(handicaps, handicaps, carries, (a, b, carryM) => {
+        const [better, worse] = [
+          scatterOf('iron', 30, stated(carryM), Math.min(a, b)),
+          scatterOf('iron', 30, stated(carryM), Math.max(a, b)),
+        ];
+        expect(wholeAlongM(worse)).toBeGreaterThanOrEqual(wholeAlongM(better) - 1e-9);
+        expect(worse.acrossM).toBeGreaterThanOrEqual(better.acrossM - 1e-9);
+        expect(Math.min(better.alongM, better.acrossM)).toBeGreaterThanOrEqual(3);
+      }),
+    );
   });
 
   it('eight measured shots do not erase what is usual, and what is usual does not hide eighty', () => {
-    const at = (shots: number) => wholeAlongM(scatterOf('iron', 33, { carryM: 150, source: 'measured', shots, spreadM: 4, sideSpreadM: 4 }, 15));
+    const at = (shots: number) =>
+      wholeAlongM(
+        scatterOf('iron', 33, { carryM: 150, source: 'measured', shots, spreadM: 4, sideSpreadM: 4 }, 15),
+      );
     const usual = 150 * usualSpreadShare(15);
     expect(at(8)).toBeGreaterThan((usual + 4) / 2);
     expect(at(80)).toBeLessThan(6.5);
@@ -43,14 +71,23 @@ describe('how a shot scatters', () => {
     const shot: Shot = { carryM: 150, source: 'measured', shots: 100_000, spreadM: 12 };
     const { middleM, alongM, mishitShare, mishitShortM } = scatterOf('iron', 33, shot, 15);
     const [uniform, normal] = [randomFrom(5), normalFrom(randomFrom(6))];
-    const drawn = Array.from({ length: 40_000 }, () => middleM + alongM * normal() - (uniform() < mishitShare ? mishitShortM : 0));
+    const drawn = Array.from(
+      { length: 40_000 },
+      () => middleM + alongM * normal() - (uniform() < mishitShare ? mishitShortM : 0),
+    );
     const mean = drawn.reduce((sum, value) => sum + value, 0) / drawn.length;
     expect(mean).toBeCloseTo(150, 0);
-    expect(Math.sqrt(drawn.reduce((sum, value) => sum + (value - mean) ** 2, 0) / drawn.length)).toBeCloseTo(12, 0);
+    expect(Math.sqrt(drawn.reduce((sum, value) => sum + (value - mean) ** 2, 0) / drawn.length)).toBeCloseTo(
+      12,
+      0,
+    );
   });
 
   it('a slow swing hits its long irons a quarter more crooked, a fast one does not', () => {
-    expect(usualDirectionDeg('iron', 21, 150, 10) / usualDirectionDeg('iron', 21, 180, 10)).toBeCloseTo(1.25, 6);
+    expect(usualDirectionDeg('iron', 21, 150, 10) / usualDirectionDeg('iron', 21, 180, 10)).toBeCloseTo(
+      1.25,
+      6,
+    );
     expect(usualDirectionDeg('iron', 33, 120, 10)).toBe(usualDirectionDeg('iron', 33, 160, 10));
   });
 });
@@ -58,22 +95,50 @@ describe('how a shot scatters', () => {
 describe('strokes by handicap', () => {
   it('Broadie’s table is the tour’s; everyone else takes more, the more the higher the handicap (property)', () => {
     expect(expectedStrokes('fairway', 91.44, TOUR_HANDICAP)).toBeCloseTo(2.8, 9);
-    fc.assert(fc.property(handicaps, handicaps, fc.constantFrom('tee', 'fairway', 'rough', 'sand', 'green'), fc.double({ min: 0, max: 500, noNaN: true }), (a, b, lie, m) => {
-      expect(expectedStrokes(lie, m, Math.max(a, b))).toBeGreaterThanOrEqual(expectedStrokes(lie, m, Math.min(a, b)) - 1e-12);
-    }));
+    fc.assert(
+      fc.property(
+        handicaps,
+        handicaps,
+        fc.constantFrom('tee', 'fairway', 'rough', 'sand', 'green'),
+        fc.double({ min: 0, max: 500, noNaN: true }),
+        (a, b, lie, m) => {
+          expect(expectedStrokes(lie, m, Math.max(a, b))).toBeGreaterThanOrEqual(
+            expectedStrokes(lie, m, Math.min(a, b)) - 1e-12,
+          );
+        },
+      ),
+    );
   });
 
   it('a shot costs more from worse hands (property)', () => {
-    const need: Need = { name: 'green', to: 'green', distanceM: 150, lie: 'fairway', mustHold: false, weight: 1 };
-    fc.assert(fc.property(handicaps, handicaps, (a, b) => {
-      const cost = (handicap: number) => strokesFor(need, { kind: 'iron', loftDeg: 33, handicap }, 'full', stated(148));
-      expect(cost(Math.max(a, b))).toBeGreaterThanOrEqual(cost(Math.min(a, b)) - 1e-9);
-    }));
+    const need: Need = {
+      name: 'green',
+      to: 'green',
+      distanceM: 150,
+      lie: 'fairway',
+      mustHold: false,
+      weight: 1,
+    };
+    fc.assert(
+      fc.property(handicaps, handicaps, (a, b) => {
+        const cost = (handicap: number) =>
+          strokesFor(need, { kind: 'iron', loftDeg: 33, handicap }, 'full', stated(148));
+        expect(cost(Math.max(a, b))).toBeGreaterThanOrEqual(cost(Math.min(a, b)) - 1e-9);
+      }),
+    );
   });
 });
 
 describe('a player’s skill', () => {
-  const measuredAt = (share: number, shots: number): LadderClub[] => [21, 25, 29, 33, 37, 41].map((loft, i) => iron(`${i + 4}`, loft, { carryM: 190 - 12 * i, source: 'measured', shots, spreadM: (190 - 12 * i) * share }));
+  const measuredAt = (share: number, shots: number): LadderClub[] =>
+    [21, 25, 29, 33, 37, 41].map((loft, i) =>
+      iron(`${i + 4}`, loft, {
+        carryM: 190 - 12 * i,
+        source: 'measured',
+        shots,
+        spreadM: (190 - 12 * i) * share,
+      }),
+    );
 
   it('nothing known is a usual club player, loosely; length says a little; a stated handicap a good deal', () => {
     const nobody = skillOf([]);
@@ -108,12 +173,31 @@ describe('a player’s skill', () => {
   });
 
   it('is always within what a handicap may be (property)', () => {
-    fc.assert(fc.property(fc.array(fc.record({ loft: fc.double({ min: 8, max: 64, noNaN: true }), carryM: fc.double({ min: 5, max: 330, noNaN: true }), spread: fc.double({ min: 0, max: 60, noNaN: true }), shots: fc.integer({ min: 1, max: 400 }) }), { maxLength: 30 }), fc.option(handicaps), (some, said) => {
-      const { handicap, plusMinus } = skillOf(some.map(({ loft, carryM, spread, shots }, i) => iron(String(i), loft, { carryM, source: 'measured', shots, spreadM: spread })), said);
-      expect(handicap).toBeGreaterThanOrEqual(HANDICAP_BOUNDS[0]);
-      expect(handicap).toBeLessThanOrEqual(HANDICAP_BOUNDS[1]);
-      expect(plusMinus).toBeGreaterThan(0);
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            loft: fc.double({ min: 8, max: 64, noNaN: true }),
+            carryM: fc.double({ min: 5, max: 330, noNaN: true }),
+            spread: fc.double({ min: 0, max: 60, noNaN: true }),
+            shots: fc.integer({ min: 1, max: 400 }),
+          }),
+          { maxLength: 30 },
+        ),
+        fc.option(handicaps),
+        (some, said) => {
+          const { handicap, plusMinus } = skillOf(
+            some.map(({ loft, carryM, spread, shots }, i) =>
+              iron(String(i), loft, { carryM, source: 'measured', shots, spreadM: spread }),
+            ),
+            said,
+          );
+          expect(handicap).toBeGreaterThanOrEqual(HANDICAP_BOUNDS[0]);
+          expect(handicap).toBeLessThanOrEqual(HANDICAP_BOUNDS[1]);
+          expect(plusMinus).toBeGreaterThan(0);
+        },
+      ),
+    );
   });
 
   it('is said as golfers write it', () => {

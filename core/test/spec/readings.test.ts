@@ -1,13 +1,28 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { changedBetween, formatSwingWeight, playingLoft, specAsOf, swingWeightInOz, swingWeightPoints, type Reading } from '../../src/index.js';
+import {
+  changedBetween,
+  formatSwingWeight,
+  playingLoft,
+  specAsOf,
+  swingWeightInOz,
+  swingWeightPoints,
+  type Reading,
+} from '../../src/index.js';
 
-const reading = (key: Reading['key'], value: Reading['value'], takenOn: string): Reading => ({ key, value, takenOn });
+const reading = (key: Reading['key'], value: Reading['value'], takenOn: string): Reading => ({
+  key,
+  value,
+  takenOn,
+});
 
 describe('a spec as of a day', () => {
   const readings = [
-    reading('loftStampedDeg', 56, '2026-01-10'), reading('loftSetDeg', 57, '2026-03-01'), reading('lieDeg', 64, '2026-03-01'),
-    reading('loftSetDeg', 56.5, '2026-06-01'), reading('lieDeg', null, '2026-07-01'),
+    reading('loftStampedDeg', 56, '2026-01-10'),
+    reading('loftSetDeg', 57, '2026-03-01'),
+    reading('lieDeg', 64, '2026-03-01'),
+    reading('loftSetDeg', 56.5, '2026-06-01'),
+    reading('lieDeg', null, '2026-07-01'),
   ];
 
   it('holds the newest reading of each quantity up to that day', () => {
@@ -28,38 +43,54 @@ describe('a spec as of a day', () => {
   });
 
   it('lets the later arrival win on one day', () => {
-    expect(specAsOf([reading('lieDeg', 63, '2026-01-01'), reading('lieDeg', 64, '2026-01-01')]).lieDeg!.value).toBe(64);
+    expect(
+      specAsOf([reading('lieDeg', 63, '2026-01-01'), reading('lieDeg', 64, '2026-01-01')]).lieDeg!.value,
+    ).toBe(64);
   });
 
   it('says what changed between two days', () => {
     expect(changedBetween(readings, '2026-03-15', '2026-06-15')).toEqual([
-      { key: 'loftSetDeg', before: { value: 57, takenOn: '2026-03-01' }, after: { value: 56.5, takenOn: '2026-06-01' } },
+      {
+        key: 'loftSetDeg',
+        before: { value: 57, takenOn: '2026-03-01' },
+        after: { value: 56.5, takenOn: '2026-06-01' },
+      },
     ]);
     expect(changedBetween(readings, '2026-03-15', '2026-03-20')).toEqual([]);
   });
 
   it('does not depend on the order in which days were written down (property)', () => {
     const days = fc.uniqueArray(fc.integer({ min: 1, max: 28 }), { minLength: 1, maxLength: 12 });
-    fc.assert(fc.property(days, fc.integer(), (list, seed) => {
-      const written = list.map((day) => reading('lieDeg', 60 + day / 10, `2026-02-${String(day).padStart(2, '0')}`));
-      const rotated = written.map((_one, i) => written[(i + Math.abs(seed)) % written.length]!);
-      expect(specAsOf(rotated)).toEqual(specAsOf(written));
-    }));
+    fc.assert(
+      fc.property(days, fc.integer(), (list, seed) => {
+        const written = list.map((day) =>
+          reading('lieDeg', 60 + day / 10, `2026-02-${String(day).padStart(2, '0')}`),
+        );
+        const rotated = written.map((_one, i) => written[(i + Math.abs(seed)) % written.length]!);
+        expect(specAsOf(rotated)).toEqual(specAsOf(written));
+      }),
+    );
   });
 });
 
 describe('the loft a club is at', () => {
   const at = (...readings: Reading[]) => playingLoft(specAsOf(readings));
 
-  it('is the gauge\'s, then the setting\'s, then the stamp\'s', () => {
+  it("is the gauge's, then the setting's, then the stamp's", () => {
     expect(at(reading('loftStampedDeg', 44, '2026-01-01'))).toMatchObject({ deg: 44, from: 'stamped' });
-    expect(at(reading('loftStampedDeg', 44, '2026-01-01'), reading('loftSetDeg', 45, '2026-01-02'))).toMatchObject({ deg: 45, from: 'set', stampedDeg: 44 });
-    expect(at(reading('loftSetDeg', 45, '2026-01-02'), reading('loftMeasuredDeg', 44.75, '2026-01-02'))).toMatchObject({ deg: 44.75, from: 'measured' });
+    expect(
+      at(reading('loftStampedDeg', 44, '2026-01-01'), reading('loftSetDeg', 45, '2026-01-02')),
+    ).toMatchObject({ deg: 45, from: 'set', stampedDeg: 44 });
+    expect(
+      at(reading('loftSetDeg', 45, '2026-01-02'), reading('loftMeasuredDeg', 44.75, '2026-01-02')),
+    ).toMatchObject({ deg: 44.75, from: 'measured' });
     expect(at()).toBeUndefined();
   });
 
   it('is what it was bent to once it was bent after the gauge', () => {
-    expect(at(reading('loftMeasuredDeg', 44, '2026-01-02'), reading('loftSetDeg', 45, '2026-02-01'))).toMatchObject({ deg: 45, from: 'set' });
+    expect(
+      at(reading('loftMeasuredDeg', 44, '2026-01-02'), reading('loftSetDeg', 45, '2026-02-01')),
+    ).toMatchObject({ deg: 45, from: 'set' });
   });
 });
 

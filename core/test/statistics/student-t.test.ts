@@ -4,12 +4,16 @@ import jstat from 'jstat';
 import { describe, expect, it } from 'vitest';
 import { incompleteBeta, logGamma, studentTCdf, studentTQuantile, welchInterval } from '../../src/index.js';
 
-const { jStat } = jstat as unknown as { jStat: {
-  studentt: { inv(p: number, df: number): number; cdf(t: number, df: number): number }; ibeta(x: number, a: number, b: number): number; gammaln(x: number): number;
-} };
+const { jStat } = jstat as unknown as {
+  jStat: {
+    studentt: { inv(p: number, df: number): number; cdf(t: number, df: number): number };
+    ibeta(x: number, a: number, b: number): number;
+    gammaln(x: number): number;
+  };
+};
 
-describe('Student\'s t, against jstat 1.9', () => {
-  it('has jstat\'s quantiles', () => {
+describe("Student's t, against jstat 1.9", () => {
+  it("has jstat's quantiles", () => {
     for (const df of [1, 2, 3.7, 5, 12, 29, 120]) {
       for (const p of [0.6, 0.9, 0.95, 0.975, 0.995]) {
         const expected = jStat.studentt.inv(p, df);
@@ -27,9 +31,14 @@ describe('Student\'s t, against jstat 1.9', () => {
     }
   });
 
-  it('has jstat\'s incomplete beta and log gamma', () => {
+  it("has jstat's incomplete beta and log gamma", () => {
     // jstat stops its continued fraction at 3e-7.
-    for (const [a, b, x] of [[0.5, 0.5, 0.2], [2, 3, 0.7], [14.5, 0.5, 0.93], [60, 0.5, 0.99]] as const) {
+    for (const [a, b, x] of [
+      [0.5, 0.5, 0.2],
+      [2, 3, 0.7],
+      [14.5, 0.5, 0.93],
+      [60, 0.5, 0.99],
+    ] as const) {
       expect(incompleteBeta(a, b, x)).toBeCloseTo(jStat.ibeta(x, a, b), 7);
     }
     for (const x of [0.5, 1, 3.3, 14.5, 200]) expect(logGamma(x)).toBeCloseTo(jStat.gammaln(x), 9);
@@ -43,9 +52,15 @@ describe('Student\'s t, against jstat 1.9', () => {
   });
 
   it('the quantile undoes the distribution (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 0.001, max: 0.999, noNaN: true }), fc.double({ min: 1, max: 500, noNaN: true }), (p, df) => {
-      expect(studentTCdf(studentTQuantile(p, df), df)).toBeCloseTo(p, 8);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.001, max: 0.999, noNaN: true }),
+        fc.double({ min: 1, max: 500, noNaN: true }),
+        (p, df) => {
+          expect(studentTCdf(studentTQuantile(p, df), df)).toBeCloseTo(p, 8);
+        },
+      ),
+    );
   });
 
   it('refuses what has no answer by name', () => {
@@ -54,10 +69,14 @@ describe('Student\'s t, against jstat 1.9', () => {
   });
 });
 
-describe('Welch\'s interval', () => {
+describe("Welch's interval", () => {
   // Worked by hand: s1 = 4, n1 = 9, s2 = 3, n2 = 16; df = (16/9 + 9/16)^2 / ((16/9)^2/8 + (9/16)^2/15) = 13.14.
-  it('has Satterthwaite\'s degrees of freedom and the t of jstat', () => {
-    const { low, high, df } = welchInterval({ mean: 10, standardError: 4 / 3, n: 9 }, { mean: 6, standardError: 3 / 4, n: 16 }, 0.95);
+  it("has Satterthwaite's degrees of freedom and the t of jstat", () => {
+    const { low, high, df } = welchInterval(
+      { mean: 10, standardError: 4 / 3, n: 9 },
+      { mean: 6, standardError: 3 / 4, n: 16 },
+      0.95,
+    );
     const expectedDf = (16 / 9 + 9 / 16) ** 2 / ((16 / 9) ** 2 / 8 + (9 / 16) ** 2 / 15);
     expect(df).toBeCloseTo(expectedDf, 9);
     const half = jStat.studentt.inv(0.975, expectedDf) * Math.sqrt(16 / 9 + 9 / 16);
@@ -67,7 +86,8 @@ describe('Welch\'s interval', () => {
 
   it('covers the true difference as often as it claims, over 10,000 simulated pairs of sessions', () => {
     let seed = 20261124;
-    const random = () => { // mulberry32, so that the run is the same every time
+    const random = () => {
+      // mulberry32, so that the run is the same every time
       seed = (seed + 0x6d2b79f5) | 0;
       let t = Math.imul(seed ^ (seed >>> 15), 1 | seed);
       t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;

@@ -1,18 +1,39 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  BASELINE, MEDIUM_FAIRWAY, RefusedInput, ballSpeedRatio, completeStrike, driftOf, flight, measuredShot, normalFrom, outliersOf, placesOf, randomFrom, summariseStrikes,
-  type CompleteStrike, type Setting, type Strike, type StrikeClub,
+  BASELINE,
+  MEDIUM_FAIRWAY,
+  RefusedInput,
+  ballSpeedRatio,
+  completeStrike,
+  driftOf,
+  flight,
+  measuredShot,
+  normalFrom,
+  outliersOf,
+  placesOf,
+  randomFrom,
+  summariseStrikes,
+  type CompleteStrike,
+  type Setting,
+  type Strike,
+  type StrikeClub,
 } from '../../src/index.js';
 
 const USUAL: Setting = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
-const COLD: Setting = { conditions: { ...BASELINE, temperatureC: 6, windMps: 5, windFromDeg: 20 }, surface: { ...MEDIUM_FAIRWAY, firmness: 'firm' } };
+const COLD: Setting = {
+  conditions: { ...BASELINE, temperatureC: 6, windMps: 5, windFromDeg: 20 },
+  surface: { ...MEDIUM_FAIRWAY, firmness: 'firm' },
+};
 const SEVEN: StrikeClub = { kind: 'iron', loftDeg: 34 };
 const STOCK: Strike = { ballSpeedMps: 53.6, launchDeg: 16.3, spinRpm: 7097, azimuthDeg: 0.5, spinAxisDeg: 1 };
 
 const launches = fc.record({
-  ballSpeedMps: fc.double({ min: 30, max: 75, noNaN: true }), launchDeg: fc.double({ min: 9, max: 30, noNaN: true }), spinRpm: fc.double({ min: 2500, max: 10_000, noNaN: true }),
-  azimuthDeg: fc.double({ min: -6, max: 6, noNaN: true }), spinAxisDeg: fc.double({ min: -15, max: 15, noNaN: true }),
+  ballSpeedMps: fc.double({ min: 30, max: 75, noNaN: true }),
+  launchDeg: fc.double({ min: 9, max: 30, noNaN: true }),
+  spinRpm: fc.double({ min: 2500, max: 10_000, noNaN: true }),
+  azimuthDeg: fc.double({ min: -6, max: 6, noNaN: true }),
+  spinAxisDeg: fc.double({ min: -15, max: 15, noNaN: true }),
 });
 
 describe('a strike is filled in by the flight model', () => {
@@ -33,12 +54,20 @@ describe('a strike is filled in by the flight model', () => {
   });
 
   it('a strike moved to the baseline and back is where it was', () => {
-    fc.assert(fc.property(launches, (launch) => {
-      const there = completeStrike(launch, SEVEN, placesOf(COLD, USUAL));
-      const warmth = ballSpeedRatio('iron', BASELINE.temperatureC, COLD.conditions.temperatureC);
-      const home = completeStrike({ ...launch, ...there.atBaseline, ballSpeedMps: launch.ballSpeedMps * warmth }, SEVEN, placesOf(USUAL, COLD));
-      for (const part of ['carryM', 'totalM', 'sideM', 'apexM', 'landDeg'] as const) expect(home.atBaseline[part]).toBeCloseTo(there[part], 6);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(launches, (launch) => {
+        const there = completeStrike(launch, SEVEN, placesOf(COLD, USUAL));
+        const warmth = ballSpeedRatio('iron', BASELINE.temperatureC, COLD.conditions.temperatureC);
+        const home = completeStrike(
+          { ...launch, ...there.atBaseline, ballSpeedMps: launch.ballSpeedMps * warmth },
+          SEVEN,
+          placesOf(USUAL, COLD),
+        );
+        for (const part of ['carryM', 'totalM', 'sideM', 'apexM', 'landDeg'] as const)
+          expect(home.atBaseline[part]).toBeCloseTo(there[part], 6);
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('a cold headwind costs a seven iron carry, which the baseline gives back', () => {
@@ -62,7 +91,11 @@ describe('a strike is filled in by the flight model', () => {
   });
 
   it('a side without a direction starts the ball that way', () => {
-    const { azimuthDeg, atBaseline } = completeStrike({ carryM: 150, sideM: 8 }, SEVEN, placesOf(USUAL, USUAL));
+    const { azimuthDeg, atBaseline } = completeStrike(
+      { carryM: 150, sideM: 8 },
+      SEVEN,
+      placesOf(USUAL, USUAL),
+    );
     expect(azimuthDeg).toBeCloseTo((Math.atan2(8, 150) * 180) / Math.PI, 1);
     expect(atBaseline.sideM).toBe(8);
   });
@@ -74,13 +107,26 @@ describe('a strike is filled in by the flight model', () => {
 });
 
 /** A player’s seven-iron session, scattered. */
-function session(seed: number, n: number, more: Partial<Record<'ballSpeedMps' | 'launchDeg' | 'spinRpm', number>> = {}): CompleteStrike[] {
+function session(
+  seed: number,
+  n: number,
+  more: Partial<Record<'ballSpeedMps' | 'launchDeg' | 'spinRpm', number>> = {},
+): CompleteStrike[] {
   const normal = normalFrom(randomFrom(seed));
   const places = placesOf(USUAL, USUAL);
-  return Array.from({ length: n }, () => completeStrike({
-    ballSpeedMps: 53.6 + (more.ballSpeedMps ?? 0) + 0.7 * normal(), launchDeg: 16.3 + (more.launchDeg ?? 0) + 0.8 * normal(), spinRpm: 7097 + (more.spinRpm ?? 0) + 350 * normal(),
-    azimuthDeg: 1.2 * normal(), spinAxisDeg: 2.5 * normal(),
-  }, SEVEN, places));
+  return Array.from({ length: n }, () =>
+    completeStrike(
+      {
+        ballSpeedMps: 53.6 + (more.ballSpeedMps ?? 0) + 0.7 * normal(),
+        launchDeg: 16.3 + (more.launchDeg ?? 0) + 0.8 * normal(),
+        spinRpm: 7097 + (more.spinRpm ?? 0) + 350 * normal(),
+        azimuthDeg: 1.2 * normal(),
+        spinAxisDeg: 2.5 * normal(),
+      },
+      SEVEN,
+      places,
+    ),
+  );
 }
 
 describe('a summary', () => {
@@ -122,25 +168,45 @@ describe('a summary', () => {
   });
 
   it('becomes a measured shot of the club', () => {
-    expect(measuredShot(summary, 'range, 21 C')).toMatchObject({ source: 'measured', shots: 30, conditions: 'range, 21 C' });
+    expect(measuredShot(summary, 'range, 21 C')).toMatchObject({
+      source: 'measured',
+      shots: 30,
+      conditions: 'range, 21 C',
+    });
     expect(measuredShot(summariseStrikes(strikes.slice(0, 1)), '')).not.toHaveProperty('spreadM');
   });
 });
 
 describe('drift', () => {
   it('spin lost and launch gained are worn grooves', () => {
-    expect(driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 25, { spinRpm: -900, launchDeg: 1.2 }))).verdict).toBe('worn grooves');
+    expect(
+      driftOf(
+        summariseStrikes(session(1, 25)),
+        summariseStrikes(session(2, 25, { spinRpm: -900, launchDeg: 1.2 })),
+      ).verdict,
+    ).toBe('worn grooves');
   });
   it('a slower swing is not', () => {
-    expect(driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 25, { ballSpeedMps: -2 }))).verdict).toBe('slower');
+    expect(
+      driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 25, { ballSpeedMps: -2 })))
+        .verdict,
+    ).toBe('slower');
   });
   it('the same swing is as it was, and three shots say nothing', () => {
-    expect(driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 25))).verdict).toBe('as it was');
-    expect(driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 3))).verdict).toBe('not known yet');
+    expect(driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 25))).verdict).toBe(
+      'as it was',
+    );
+    expect(driftOf(summariseStrikes(session(1, 25)), summariseStrikes(session(2, 3))).verdict).toBe(
+      'not known yet',
+    );
   });
   it('calls a club changed that is not in one case of twenty at most (1,500 simulated)', () => {
-    const alarms = Array.from({ length: 1500 }, (_one, i) => driftOf(summariseStrikes(session(1000 + 2 * i, 15)), summariseStrikes(session(1001 + 2 * i, 15))).verdict)
-      .filter((verdict) => verdict !== 'as it was').length;
+    const alarms = Array.from(
+      { length: 1500 },
+      (_one, i) =>
+        driftOf(summariseStrikes(session(1000 + 2 * i, 15)), summariseStrikes(session(1001 + 2 * i, 15)))
+          .verdict,
+    ).filter((verdict) => verdict !== 'as it was').length;
     expect(alarms / 1500).toBeLessThanOrEqual(0.05);
   });
 });

@@ -38,5 +38,16 @@ export type BagClub = InferEntity<typeof BagClub>;
 
 export function bagView(bag: Bag, clubIds: readonly string[]): BagView {
   const { id, playerId, version, name, note, ready, gamer } = bag;
-  return { id, playerId, version, name, note, ready, gamer, planId: bag.planId ?? null, clubIds, removed: bag.removedAt != null };
+  return {
+    id,
+    playerId,
+    version,
+    name,
+    note,
+    ready,
+    gamer,
+    planId: bag.planId ?? null,
+    clubIds,
+    removed: bag.removedAt != null,
+  };
 }

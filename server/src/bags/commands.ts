@@ -11,10 +11,18 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
     const player = await trail.load('player', bag.playerId);
     if (!player) throw notFound('player');
     if (await trail.load('bag', bag.id)) throw badInput('bag.id: a bag of that id exists already');
-    if (await trail.em.count(Bag, { playerId: bag.playerId, planId: null, removedAt: null }) + trail.created('bag') >= MAX_BAGS_A_PLAYER) {
-      throw ruleBroken(`${player.name} has ${MAX_BAGS_A_PLAYER} bags, the limit. Delete one that is no longer used.`);
+    if (
+      (await trail.em.count(Bag, { playerId: bag.playerId, planId: null, removedAt: null })) +
+        trail.created('bag') >=
+      MAX_BAGS_A_PLAYER
+    ) {
+      throw ruleBroken(
+        `${player.name} has ${MAX_BAGS_A_PLAYER} bags, the limit. Delete one that is no longer used.`,
+      );
     }
-    const first = (await trail.em.count(Bag, { playerId: bag.playerId, removedAt: null })) === 0 && trail.created('bag') === 0;
+    const first =
+      (await trail.em.count(Bag, { playerId: bag.playerId, removedAt: null })) === 0 &&
+      trail.created('bag') === 0;
     const row = trail.create('bag', { ...bag, planId: null, note: '', ready: false, gamer: first });
     await fill(trail, row, clubIds);
     return { playerId: bag.playerId, summary: `${bag.name} made, ${clubIds.length} clubs` };
@@ -22,9 +30,21 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
 
   async editBag({ bagId, version, set }, { trail }) {
     const bag = await loadBag(trail, bagId);
-    requireVersion(bag, version, bag.name, Object.entries(set).map(([field, yours]) => ({ field, yours, theirs: bag[field as 'name'] })));
+    requireVersion(
+      bag,
+      version,
+      bag.name,
+      Object.entries(set).map(([field, yours]) => ({ field, yours, theirs: bag[field as 'name'] })),
+    );
     trail.edit('bag', bag, set);
-    const what = set.ready === undefined ? (set.name === undefined ? 'note changed' : 'renamed') : set.ready ? 'marked ready' : 'back to work';
+    const what =
+      set.ready === undefined
+        ? set.name === undefined
+          ? 'note changed'
+          : 'renamed'
+        : set.ready
+          ? 'marked ready'
+          : 'back to work';
     return { playerId: bag.playerId, summary: `${bag.name} ${what}` };
   },
 
@@ -41,7 +61,8 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
     const bag = await loadOwnBag(trail, bagId);
     const club = await loadClubFor(trail, bag, clubId);
     const clubIds = await trail.clubIdsOf(bag);
-    if (clubIds.includes(clubId)) throw ruleBroken(`${club.name} is in ${bag.name} already; a club is in a bag once.`);
+    if (clubIds.includes(clubId))
+      throw ruleBroken(`${club.name} is in ${bag.name} already; a club is in a bag once.`);
     await trail.setBagClubs(bag, [...clubIds, clubId]);
     return { playerId: bag.playerId, summary: `${club.name} into ${bag.name}` };
   },
@@ -51,7 +72,10 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
     const club = await loadClubFor(trail, bag, clubId);
     const clubIds = await trail.clubIdsOf(bag);
     if (!clubIds.includes(clubId)) throw ruleBroken(`${club.name} is not in ${bag.name}.`);
-    await trail.setBagClubs(bag, clubIds.filter((id) => id !== clubId));
+    await trail.setBagClubs(
+      bag,
+      clubIds.filter((id) => id !== clubId),
+    );
     return { playerId: bag.playerId, summary: `${club.name} out of ${bag.name}` };
   },
 
@@ -72,7 +96,8 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
 
 /** Fills a new bag. */
 export async function fill(trail: Trail, bag: Bag, clubIds: readonly string[]): Promise<void> {
-  if (new Set(clubIds).size !== clubIds.length) throw ruleBroken(`One club stands in ${bag.name} twice; a club is in a bag once.`);
+  if (new Set(clubIds).size !== clubIds.length)
+    throw ruleBroken(`One club stands in ${bag.name} twice; a club is in a bag once.`);
   for (const clubId of clubIds) await loadClubFor(trail, bag, clubId);
   await trail.setBagClubs(bag, clubIds);
 }
@@ -93,7 +118,8 @@ export async function requireWithinLimits(trail: Trail): Promise<void> {
     if (tooMany === 0) continue;
     const what = bag.gamer ? 'the gamer' : 'marked ready';
     throw ruleBroken(
-      `${bag.name} is ${what} and would hold ${count} clubs, ${limit} allowed: ${tooMany} must go (Rule 4.1b; the committee decides).`);
+      `${bag.name} is ${what} and would hold ${count} clubs, ${limit} allowed: ${tooMany} must go (Rule 4.1b; the committee decides).`,
+    );
   }
 }
 
@@ -101,7 +127,10 @@ export async function takeOutOfEveryBag(trail: Trail, club: Club): Promise<void>
   const rows = await trail.em.find(BagClub, { clubId: club.id }, { limit: 500 });
   for (const { bagId } of rows) {
     const bag = (await trail.load('bag', bagId))!;
-    await trail.setBagClubs(bag, (await trail.clubIdsOf(bag)).filter((id) => id !== club.id));
+    await trail.setBagClubs(
+      bag,
+      (await trail.clubIdsOf(bag)).filter((id) => id !== club.id),
+    );
   }
 }
 
@@ -113,7 +142,8 @@ async function loadBag(trail: Trail, bagId: string): Promise<Bag> {
 
 async function loadOwnBag(trail: Trail, bagId: string): Promise<Bag> {
   const bag = await loadBag(trail, bagId);
-  if (bag.planId && !bag.gamer) throw ruleBroken(`${bag.name} belongs to a plan; its clubs change by the plan's swaps.`);
+  if (bag.planId && !bag.gamer)
+    throw ruleBroken(`${bag.name} belongs to a plan; its clubs change by the plan's swaps.`);
   return bag;
 }
 

@@ -20,7 +20,14 @@ import { latestDay } from './latest-day.js';
 import { lockFirst, rowsOfCommands, uuidList } from './lock-players.js';
 import { Trail, ofEveryKind, type EntityKind } from './trail.js';
 
-const HANDLERS: Handlers<CommandName> = { ...playerCommands, ...clubCommands, ...bagCommands, ...planCommands, ...sessionCommands, ...circuitCommands };
+const HANDLERS: Handlers<CommandName> = {
+  ...playerCommands,
+  ...clubCommands,
+  ...bagCommands,
+  ...planCommands,
+  ...sessionCommands,
+  ...circuitCommands,
+};
 
 /**
  * Does a change, whole or not at all. A change that was done already (its id is known) is answered, not done again.
@@ -28,7 +35,10 @@ const HANDLERS: Handlers<CommandName> = { ...playerCommands, ...clubCommands, ..
  * @throws Refusal
  */
 export async function applyChange(
-  orm: MikroORM, scope: Scope, request: ChangeRequest, report: object | null = null,
+  orm: MikroORM,
+  scope: Scope,
+  request: ChangeRequest,
+  report: object | null = null,
 ): Promise<ChangeResult> {
   return inWorkspace(orm, scope.workspaceId, async (em) => {
     // The same change sent twice at once: the second waits here and then finds it done.
@@ -44,9 +54,15 @@ export async function applyChange(
       const handle = HANDLERS[command.do] as (command: unknown, context: ChangeContext) => Promise<Done>;
       dones.push(await handle(command, context));
     }
-    if (trail.reread.size > 0) trail.images.push({ of: 'readings', id: request.id, withdrawn: false, clubIds: [...trail.reread] });
+    if (trail.reread.size > 0)
+      trail.images.push({ of: 'readings', id: request.id, withdrawn: false, clubIds: [...trail.reread] });
     return finish(trail, {
-      id: request.id, who: scope.who, why: request.why ?? '', summary: summaryOf(dones), playerId: dones[0]!.playerId, undoesId: null,
+      id: request.id,
+      who: scope.who,
+      why: request.why ?? '',
+      summary: summaryOf(dones),
+      playerId: dones[0]!.playerId,
+      undoesId: null,
       report,
     });
   });
@@ -54,12 +70,21 @@ export async function applyChange(
 
 /** Writes the change itself and brings everything derived up to date. */
 export async function finish(
-  trail: Trail, about: Pick<Change, 'id' | 'who' | 'why' | 'summary' | 'playerId' | 'undoesId' | 'report'>,
+  trail: Trail,
+  about: Pick<Change, 'id' | 'who' | 'why' | 'summary' | 'playerId' | 'undoesId' | 'report'>,
 ): Promise<ChangeResult> {
   await requireWithinLimits(trail);
-  const change = trail.em.create(Change, {
-    ...about, workspaceId: trail.workspaceId, at: new Date(), images: trail.images, undoneById: null,
-  }, { persist: true });
+  const change = trail.em.create(
+    Change,
+    {
+      ...about,
+      workspaceId: trail.workspaceId,
+      at: new Date(),
+      images: trail.images,
+      undoneById: null,
+    },
+    { persist: true },
+  );
   await trail.em.flush();
   // The players' rows are locked, so that of two changes the later to commit has the higher number.
   const isCircuit = CIRCUIT_KINDS.some((kind) => trail.touched[kind].size > 0);
@@ -67,7 +92,15 @@ export async function finish(
     `with counted as (update player set revision = revision + 1 where id = any(?::uuid[])),
        circuit as (update workspace set circuit_revision = circuit_revision + 1 where id = ? and ?)
      insert into change_row (workspace_id, row_id, change_id) select ?, unnest(?::uuid[]), ? on conflict do nothing`,
-    [uuidList(trail.playerIds()), trail.workspaceId, isCircuit, trail.workspaceId, uuidList(trail.rowIds()), about.id]);
+    [
+      uuidList(trail.playerIds()),
+      trail.workspaceId,
+      isCircuit,
+      trail.workspaceId,
+      uuidList(trail.rowIds()),
+      about.id,
+    ],
+  );
   await refreshSpecs(trail.em, [...trail.reread]);
   return resultOf(trail.em, change, trail.touched);
 }
@@ -77,7 +110,10 @@ const CIRCUIT_KINDS = ['course', 'season', 'event'] as const;
 const MOST_NAMED = 3;
 
 function summaryOf(dones: readonly Done[]): string {
-  const named = dones.slice(0, MOST_NAMED).map((done) => done.summary).join('; ');
+  const named = dones
+    .slice(0, MOST_NAMED)
+    .map((done) => done.summary)
+    .join('; ');
   return dones.length > MOST_NAMED ? `${named}; and ${dones.length - MOST_NAMED} more` : named;
 }
 
@@ -89,7 +125,8 @@ export async function touchedBy(em: EntityManager, change: Change): Promise<Touc
   for (const image of imagesOf(change)) {
     if (image.of === 'bagClubs') touched.bag.add(image.id);
     else if (image.of === 'strikes' || image.of === 'strikeMarks') touched.session.add(image.id);
-    else if (image.of === 'readings') (image.clubIds ?? await clubsRead(em, image.id)).forEach((id) => touched.club.add(id));
+    else if (image.of === 'readings')
+      (image.clubIds ?? (await clubsRead(em, image.id))).forEach((id) => touched.club.add(id));
     else touched[image.of].add(image.id);
   }
   return touched;
@@ -97,13 +134,17 @@ export async function touchedBy(em: EntityManager, change: Change): Promise<Touc
 
 /** The clubs a change of an earlier version brought readings to. */
 async function clubsRead(em: EntityManager, changeId: string): Promise<string[]> {
-  const rows = await em.execute<{ id: string }[]>('select distinct club_id as id from reading where change_id = ?', [changeId]);
+  const rows = await em.execute<{ id: string }[]>(
+    'select distinct club_id as id from reading where change_id = ?',
+    [changeId],
+  );
   return rows.map(({ id }) => id);
 }
 
 export async function resultOf(em: EntityManager, change: Change, touched: Touched): Promise<ChangeResult> {
   const fresh = { refresh: true } as const;
-  const some = <T>(ids: ReadonlySet<string>, find: (ids: string[]) => Promise<T[]>) => (ids.size > 0 ? find([...ids]) : Promise.resolve<T[]>([]));
+  const some = <T>(ids: ReadonlySet<string>, find: (ids: string[]) => Promise<T[]>) =>
+    ids.size > 0 ? find([...ids]) : Promise.resolve<T[]>([]);
   const players = await some(touched.player, (ids) => em.find(Player, { id: { $in: ids } }, fresh));
   const clubs = await some(touched.club, (ids) => em.find(Club, { id: { $in: ids } }, fresh));
   const bags = await some(touched.bag, (ids) => em.find(Bag, { id: { $in: ids } }, fresh));
@@ -112,12 +153,19 @@ export async function resultOf(em: EntityManager, change: Change, touched: Touch
   const courses = await some(touched.course, (ids) => em.find(Course, { id: { $in: ids } }, fresh));
   const seasons = await some(touched.season, (ids) => em.find(Season, { id: { $in: ids } }, fresh));
   const events = await some(touched.event, (ids) => em.find(Event, { id: { $in: ids } }, fresh));
-  const bagClubs = await some(touched.bag, (ids) => em.find(BagClub, { bagId: { $in: ids } }, { orderBy: { place: 'asc', id: 'asc' } }));
+  const bagClubs = await some(touched.bag, (ids) =>
+    em.find(BagClub, { bagId: { $in: ids } }, { orderBy: { place: 'asc', id: 'asc' } }),
+  );
   return {
     change: changeView(change),
     players: players.map(playerView),
     clubs: clubs.map(clubView),
-    bags: bags.map((bag) => bagView(bag, bagClubs.filter((row) => row.bagId === bag.id).map((row) => row.clubId))),
+    bags: bags.map((bag) =>
+      bagView(
+        bag,
+        bagClubs.filter((row) => row.bagId === bag.id).map((row) => row.clubId),
+      ),
+    ),
     plans: plans.map(planView),
     sessions: sessions.map(sessionView),
     courses: courses.map(courseView),

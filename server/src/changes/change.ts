@@ -36,7 +36,13 @@ export type ChangeRow = Omit<Change, 'images' | 'workspaceId' | 'report'>;
 export function changeView(change: ChangeRow): ChangeView {
   const { id, at, who, why, summary } = change;
   return {
-    id, playerId: change.playerId ?? null, at: new Date(at).toISOString(), who, why, summary,
-    undoes: change.undoesId ?? null, undone: change.undoneById != null,
+    id,
+    playerId: change.playerId ?? null,
+    at: new Date(at).toISOString(),
+    who,
+    why,
+    summary,
+    undoes: change.undoesId ?? null,
+    undone: change.undoneById != null,
   };
 }

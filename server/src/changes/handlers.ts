@@ -25,7 +25,10 @@ export type Handlers<N extends CommandName> = {
  * @throws Refusal 409 with both values of everything that was to be set
  */
 export function requireVersion(
-  row: { id: string; version: number }, version: number, name: string, values: readonly Pick<Conflict, 'field' | 'yours' | 'theirs'>[],
+  row: { id: string; version: number },
+  version: number,
+  name: string,
+  values: readonly Pick<Conflict, 'field' | 'yours' | 'theirs'>[],
 ): void {
   if (row.version === version || versionBefore(row) === version) return;
   throw conflict(

@@ -6,6 +6,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
  */
 export async function latestDay(em: EntityManager): Promise<string> {
   const [row] = await em.execute<{ day: string }[]>(
-    `select ((now() at time zone 'UTC' + interval '14 hours')::date + 1)::text as day`);
+    `select ((now() at time zone 'UTC' + interval '14 hours')::date + 1)::text as day`,
+  );
   return row!.day;
 }

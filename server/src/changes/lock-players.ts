@@ -3,25 +3,68 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import type { RowImage } from './trail.js';
 
 /** Rows a change is about, before anything of it is done. */
-export interface AboutRows { players: string[]; clubs: string[]; bags: string[]; plans: string[]; sessions: string[]; events: string[]; circuit: boolean }
+export interface AboutRows {
+  players: string[];
+  clubs: string[];
+  bags: string[];
+  plans: string[];
+  sessions: string[];
+  events: string[];
+  circuit: boolean;
+}
 
 /** The rows some commands name. */
 export function rowsOfCommands(commands: readonly Command[]): AboutRows {
   const about = noRows();
   for (const command of commands) {
     switch (command.do) {
-      case 'addPlayer': break;
-      case 'editPlayer': about.players.push(command.playerId); break;
-      case 'addClub': about.players.push(command.club.playerId); break;
-      case 'editClub': case 'removeClub': about.clubs.push(command.clubId); break;
-      case 'addBag': about.players.push(command.bag.playerId); break;
-      case 'editBag': case 'removeBag': case 'putIn': case 'takeOut': case 'makeGamer': about.bags.push(command.bagId); break;
-      case 'addPlan': about.players.push(command.plan.playerId); break;
-      case 'editPlan': case 'setSwaps': case 'removePlan': case 'editRound': case 'setRoundBag': about.plans.push(command.planId); break;
-      case 'addSession': about.players.push(command.session.playerId); break;
-      case 'editSession': case 'removeSession': case 'addStrikes': case 'editStrikes': about.sessions.push(command.sessionId); break;
-      case 'editEvent': about.events.push(command.eventId); about.circuit = true; break;
-      default: about.circuit = true;
+      case 'addPlayer':
+        break;
+      case 'editPlayer':
+        about.players.push(command.playerId);
+        break;
+      case 'addClub':
+        about.players.push(command.club.playerId);
+        break;
+      case 'editClub':
+      case 'removeClub':
+        about.clubs.push(command.clubId);
+        break;
+      case 'addBag':
+        about.players.push(command.bag.playerId);
+        break;
+      case 'editBag':
+      case 'removeBag':
+      case 'putIn':
+      case 'takeOut':
+      case 'makeGamer':
+        about.bags.push(command.bagId);
+        break;
+      case 'addPlan':
+        about.players.push(command.plan.playerId);
+        break;
+      case 'editPlan':
+      case 'setSwaps':
+      case 'removePlan':
+      case 'editRound':
+      case 'setRoundBag':
+        about.plans.push(command.planId);
+        break;
+      case 'addSession':
+        about.players.push(command.session.playerId);
+        break;
+      case 'editSession':
+      case 'removeSession':
+      case 'addStrikes':
+      case 'editStrikes':
+        about.sessions.push(command.sessionId);
+        break;
+      case 'editEvent':
+        about.events.push(command.eventId);
+        about.circuit = true;
+        break;
+      default:
+        about.circuit = true;
     }
   }
   return about;
@@ -32,14 +75,33 @@ export function rowsOfImages(images: readonly RowImage[]): AboutRows {
   const about = noRows();
   for (const image of images) {
     switch (image.of) {
-      case 'player': about.players.push(image.id); break;
-      case 'club': about.clubs.push(image.id); break;
-      case 'readings': about.clubs.push(...image.clubIds ?? []); break;
-      case 'bag': case 'bagClubs': about.bags.push(image.id); break;
-      case 'plan': about.plans.push(image.id); break;
-      case 'session': case 'strikes': case 'strikeMarks': about.sessions.push(image.id); break;
-      case 'event': about.events.push(image.id); about.circuit = true; break;
-      default: about.circuit = true;
+      case 'player':
+        about.players.push(image.id);
+        break;
+      case 'club':
+        about.clubs.push(image.id);
+        break;
+      case 'readings':
+        about.clubs.push(...(image.clubIds ?? []));
+        break;
+      case 'bag':
+      case 'bagClubs':
+        about.bags.push(image.id);
+        break;
+      case 'plan':
+        about.plans.push(image.id);
+        break;
+      case 'session':
+      case 'strikes':
+      case 'strikeMarks':
+        about.sessions.push(image.id);
+        break;
+      case 'event':
+        about.events.push(image.id);
+        about.circuit = true;
+        break;
+      default:
+        about.circuit = true;
     }
   }
   return about;
@@ -65,7 +127,8 @@ export async function lockFirst(em: EntityManager, workspaceId: string, about: A
        || array(select player_id from plan where id = any(?::uuid[]) or event_id = any(?::uuid[]))
        || array(select player_id from session where id = any(?::uuid[])))
      order by id for update`,
-    lists.map(uuidList));
+    lists.map(uuidList),
+  );
 }
 
 /** Ids as PostgreSQL writes a list of them. */

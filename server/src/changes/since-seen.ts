@@ -3,7 +3,12 @@ import { conflict } from '../http/refusal.js';
 import { plain, versionBefore, type EntityKind, type EntityOf, type RowImage, type Trail } from './trail.js';
 
 /** A value somebody sets, and where it stands in its row: a whole column, or a part of one. */
-export interface SetValue { field: string; yours: unknown; column: string; /** The part of the column; all of it where nothing is said. */ part?: (column: unknown) => unknown }
+export interface SetValue {
+  field: string;
+  yours: unknown;
+  column: string;
+  /** The part of the column; all of it where nothing is said. */ part?: (column: unknown) => unknown;
+}
 
 type Image = Extract<RowImage, { of: EntityKind }>;
 
@@ -12,13 +17,21 @@ type Image = Extract<RowImage, { of: EntityKind }>;
  * as it is not what is set now. What stood there at the version seen is read off the changes made since.
  * @throws Refusal 409 with both values of everything that was changed by both
  */
-export async function requireUntouched<K extends EntityKind>(trail: Trail, kind: K, row: EntityOf[K], version: number, values: readonly SetValue[]): Promise<void> {
+export async function requireUntouched<K extends EntityKind>(
+  trail: Trail,
+  kind: K,
+  row: EntityOf[K],
+  version: number,
+  values: readonly SetValue[],
+): Promise<void> {
   const before = versionBefore(row) ?? row.version;
   if (before === version) return;
   const later = await imagesSince(trail, kind, row.id, version);
   // A version nobody wrote down is taken to have touched everything.
   const told = new Set(later.map((image) => image.version));
-  const whole = before > version && Array.from({ length: before - version }, (_one, i) => version + i).every((one) => told.has(one));
+  const whole =
+    before > version &&
+    Array.from({ length: before - version }, (_one, i) => version + i).every((one) => told.has(one));
   const own = trail.images.filter((image): image is Image => image.of === kind && image.id === row.id);
   const asSeen = (images: readonly Image[], column: string, otherwise: unknown) => {
     const first = images.find((image) => image.before && column in image.before);
@@ -27,9 +40,13 @@ export async function requireUntouched<K extends EntityKind>(trail: Trail, kind:
   };
   const touched = values.flatMap(({ field, yours, column, part = (value) => value }) => {
     const theirs = part(asSeen(own, column, plain((row as unknown as Record<string, unknown>)[column])));
-    const seen = part(asSeen([...later, ...own], column, plain((row as unknown as Record<string, unknown>)[column])));
+    const seen = part(
+      asSeen([...later, ...own], column, plain((row as unknown as Record<string, unknown>)[column])),
+    );
     // Nor is it a hindrance that both wrote the same.
-    return isDeepStrictEqual(plain(yours), theirs) || (whole && isDeepStrictEqual(seen, theirs)) ? [] : [{ id: row.id, name: row.name, version: before, field, yours, theirs: theirs ?? null }];
+    return isDeepStrictEqual(plain(yours), theirs) || (whole && isDeepStrictEqual(seen, theirs))
+      ? []
+      : [{ id: row.id, name: row.name, version: before, field, yours, theirs: theirs ?? null }];
   });
   if (touched.length > 0) throw conflict(`${row.name} was changed by someone else meanwhile.`, touched);
 }
@@ -39,6 +56,8 @@ async function imagesSince(trail: Trail, kind: EntityKind, id: string, version: 
   const rows = await trail.em.execute<{ image: Image }[]>(
     `select image from change, jsonb_array_elements(change.images) with ordinality as one (image, place)
      where change.workspace_id = ? and change.id in (select change_id from change_row where row_id = ?) and image ->> 'of' = ? and image ->> 'id' = ? and (image ->> 'version')::integer >= ?
-     order by (image ->> 'version')::integer, place limit 2000`, [trail.workspaceId, id, kind, id, version]);
+     order by (image ->> 'version')::integer, place limit 2000`,
+    [trail.workspaceId, id, kind, id, version],
+  );
   return rows.map(({ image }) => image);
 }

@@ -4,7 +4,10 @@ import type { EntityKind } from './trail.js';
 
 type Part = Record<string, unknown>;
 /** A column that is a list of parts, each known by a key; a part nobody has written yet may stand for one that is not there. */
-interface Parts { key: string; empty?: (key: string) => Part }
+interface Parts {
+  key: string;
+  empty?: (key: string) => Part;
+}
 const PARTS: Partial<Record<`${EntityKind}.${string}`, Parts>> = {
   'plan.rounds': { key: 'roundId', empty: (roundId) => ({ ...emptyRound(roundId) }) },
   'event.rounds': { key: 'id' },
@@ -16,13 +19,26 @@ const PARTS: Partial<Record<`${EntityKind}.${string}`, Parts>> = {
  * @param now as it stands
  * @returns null where what the change wrote is not what stands there any more
  */
-export function takenBack(kind: EntityKind, field: string, before: unknown, after: unknown, now: unknown): { value: unknown } | null {
+export function takenBack(
+  kind: EntityKind,
+  field: string,
+  before: unknown,
+  after: unknown,
+  now: unknown,
+): { value: unknown } | null {
   if (isDeepStrictEqual(now, after)) return { value: before };
   const parts = PARTS[`${kind}.${field}`];
-  return parts && [before, after, now].every(Array.isArray) ? partsTakenBack(parts, before as Part[], after as Part[], now as Part[]) : null;
+  return parts && [before, after, now].every(Array.isArray)
+    ? partsTakenBack(parts, before as Part[], after as Part[], now as Part[])
+    : null;
 }
 
-function partsTakenBack({ key, empty }: Parts, before: readonly Part[], after: readonly Part[], now: readonly Part[]): { value: Part[] } | null {
+function partsTakenBack(
+  { key, empty }: Parts,
+  before: readonly Part[],
+  after: readonly Part[],
+  now: readonly Part[],
+): { value: Part[] } | null {
   const of = (list: readonly Part[], id: unknown) => list.find((part) => part[key] === id);
   let value = [...now];
   for (const id of new Set([...before, ...after].map((part) => part[key]))) {
@@ -34,12 +50,19 @@ function partsTakenBack({ key, empty }: Parts, before: readonly Part[], after: r
       continue;
     }
     if (!stands) return null;
-    if (!was && isDeepStrictEqual(stands, became)) { value = value.filter((part) => part !== stands); continue; }
+    if (!was && isDeepStrictEqual(stands, became)) {
+      value = value.filter((part) => part !== stands);
+      continue;
+    }
     const from = was ?? empty?.(id as string);
     if (!from) return null;
     const touched = Object.keys(became!).filter((field) => !isDeepStrictEqual(from[field], became![field]));
     if (touched.some((field) => !isDeepStrictEqual(stands[field], became![field]))) return null;
-    value = value.map((part) => (part === stands ? { ...part, ...Object.fromEntries(touched.map((field) => [field, from[field] ?? null])) } : part));
+    value = value.map((part) =>
+      part === stands
+        ? { ...part, ...Object.fromEntries(touched.map((field) => [field, from[field] ?? null])) }
+        : part,
+    );
   }
   return { value };
 }

@@ -9,21 +9,55 @@ import { Session } from '../sessions/session.js';
 
 /** What one change did to one row, enough to take it back. */
 export type RowImage =
-  | { of: EntityKind; id: string; before: Record<string, unknown> | null; after: Record<string, unknown>; /** The row's before the change. */ version?: number }
+  | {
+      of: EntityKind;
+      id: string;
+      before: Record<string, unknown> | null;
+      after: Record<string, unknown>;
+      /** The row's before the change. */ version?: number;
+    }
   | { of: 'bagClubs'; id: string; before: readonly string[]; after: readonly string[] }
   /** The readings a change brought, by that change's id. */
-  | { of: 'readings'; id: string; withdrawn: boolean; /** Left out by earlier versions. */ clubIds?: readonly string[] }
+  | {
+      of: 'readings';
+      id: string;
+      withdrawn: boolean;
+      /** Left out by earlier versions. */ clubIds?: readonly string[];
+    }
   /** The strikes a change brought to a session. */
   | { of: 'strikes'; id: string; changeId: string; withdrawn: boolean }
   /** What strikes of a session were marked as. */
   | { of: 'strikeMarks'; id: string; before: readonly StrikeMark[]; after: readonly StrikeMark[] };
 
 /** What a person may change about a strike. */
-export interface StrikeMark { id: string; clubId: string | null; shot: string; leftOut: string | null }
+export interface StrikeMark {
+  id: string;
+  clubId: string | null;
+  shot: string;
+  leftOut: string | null;
+}
 
-const ENTITIES = { player: Player, club: Club, bag: Bag, plan: Plan, session: Session, course: Course, season: Season, event: Event } as const;
+const ENTITIES = {
+  player: Player,
+  club: Club,
+  bag: Bag,
+  plan: Plan,
+  session: Session,
+  course: Course,
+  season: Season,
+  event: Event,
+} as const;
 export type EntityKind = keyof typeof ENTITIES;
-export type EntityOf = { player: Player; club: Club; bag: Bag; plan: Plan; session: Session; course: Course; season: Season; event: Event };
+export type EntityOf = {
+  player: Player;
+  club: Club;
+  bag: Bag;
+  plan: Plan;
+  session: Session;
+  course: Course;
+  season: Season;
+  event: Event;
+};
 
 /** Something of every kind of row. */
 export function ofEveryKind<T>(make: () => T): Record<EntityKind, T> {
@@ -47,20 +81,33 @@ export class Trail {
   readonly #ownedBefore = new Map<string, number>();
   readonly #bagClubs = new Map<string, BagClub[]>();
 
-  constructor(readonly em: EntityManager, readonly workspaceId: string) {}
+  constructor(
+    readonly em: EntityManager,
+    readonly workspaceId: string,
+  ) {}
 
   /** A row by its id, locked until the change is done; undefined when this workspace has none. */
   async load<K extends EntityKind>(kind: K, id: string): Promise<EntityOf[K] | undefined> {
     const known = this.#rows.get(id);
     if (known) return known as EntityOf[K];
-    const found = await this.em.findOne(ENTITIES[kind] as typeof Player, { id }, { lockMode: LockMode.PESSIMISTIC_WRITE });
+    const found = await this.em.findOne(
+      ENTITIES[kind] as typeof Player,
+      { id },
+      { lockMode: LockMode.PESSIMISTIC_WRITE },
+    );
     if (found) this.#rows.set(id, found);
     return (found ?? undefined) as EntityOf[K] | undefined;
   }
 
-  create<K extends EntityKind>(kind: K, data: Omit<EntityOf[K], 'workspaceId' | 'version' | 'removedAt'>): EntityOf[K] {
+  create<K extends EntityKind>(
+    kind: K,
+    data: Omit<EntityOf[K], 'workspaceId' | 'version' | 'removedAt'>,
+  ): EntityOf[K] {
     const row = this.em.create(ENTITIES[kind] as typeof Player, {
-      ...(data as unknown as Player), workspaceId: this.workspaceId, version: 1, removedAt: null,
+      ...(data as unknown as Player),
+      workspaceId: this.workspaceId,
+      version: 1,
+      removedAt: null,
     });
     this.em.persist(row);
     this.#rows.set(row.id, row);
@@ -71,11 +118,19 @@ export class Trail {
   }
 
   edit<K extends EntityKind>(kind: K, row: EntityOf[K], set: Partial<EntityOf[K]>): void {
-    const before = Object.fromEntries(Object.keys(set).map((field) => [field, plain(row[field as keyof EntityOf[K]])]));
+    const before = Object.fromEntries(
+      Object.keys(set).map((field) => [field, plain(row[field as keyof EntityOf[K]])]),
+    );
     const after = Object.fromEntries(Object.entries(set).map(([field, value]) => [field, plain(value)]));
     Object.assign(row, set);
     this.bump(kind, row);
-    this.images.push({ of: kind, id: row.id, before, after, version: VERSIONS_BEFORE.get(row) ?? row.version });
+    this.images.push({
+      of: kind,
+      id: row.id,
+      before,
+      after,
+      version: VERSIONS_BEFORE.get(row) ?? row.version,
+    });
   }
 
   /** Counts a row as changed, so that whoever still holds the old one is told. */
@@ -94,7 +149,8 @@ export class Trail {
 
   /** Clubs a player owns, this change's own among them; counted in the database once. */
   async clubsOwned(playerId: string): Promise<number> {
-    const before = this.#ownedBefore.get(playerId) ?? await this.em.count(Club, { playerId, removedAt: null });
+    const before =
+      this.#ownedBefore.get(playerId) ?? (await this.em.count(Club, { playerId, removedAt: null }));
     this.#ownedBefore.set(playerId, before);
     return before + this.created('club');
   }
@@ -106,7 +162,13 @@ export class Trail {
 
   /** Every player whose rows this change looked at or wrote. */
   playerIds(): string[] {
-    return [...new Set([...this.#rows.values()].flatMap((row) => ('playerId' in row ? row.playerId : 'distanceUnit' in row ? row.id : [])))];
+    return [
+      ...new Set(
+        [...this.#rows.values()].flatMap((row) =>
+          'playerId' in row ? row.playerId : 'distanceUnit' in row ? row.id : [],
+        ),
+      ),
+    ];
   }
 
   async clubIdsOf(bag: Bag): Promise<string[]> {
@@ -120,8 +182,13 @@ export class Trail {
     const kept = rows.filter((row) => after.includes(row.clubId));
     rows.filter((row) => !after.includes(row.clubId)).forEach((row) => this.em.remove(row));
     const placed = after.map((clubId, place) => {
-      const row = kept.find((one) => one.clubId === clubId) ??
-        this.em.create(BagClub, { id: newId(), workspaceId: this.workspaceId, bagId: bag.id, clubId, place }, { persist: true });
+      const row =
+        kept.find((one) => one.clubId === clubId) ??
+        this.em.create(
+          BagClub,
+          { id: newId(), workspaceId: this.workspaceId, bagId: bag.id, clubId, place },
+          { persist: true },
+        );
       row.place = place;
       return row;
     });
@@ -131,11 +198,16 @@ export class Trail {
   }
 
   /** Marks strikes of a session anew. */
-  async setStrikes(session: Session, before: readonly StrikeMark[], after: readonly StrikeMark[]): Promise<void> {
+  async setStrikes(
+    session: Session,
+    before: readonly StrikeMark[],
+    after: readonly StrikeMark[],
+  ): Promise<void> {
     await this.em.execute(
       `update strike set club_id = mark."clubId", shot = mark.shot, left_out = mark."leftOut"
        from jsonb_to_recordset(?::jsonb) as mark (id uuid, "clubId" uuid, shot text, "leftOut" text) where strike.id = mark.id and strike.session_id = ?`,
-      [JSON.stringify(after), session.id]);
+      [JSON.stringify(after), session.id],
+    );
     this.images.push({ of: 'strikeMarks', id: session.id, before, after });
     this.bump('session', session);
   }
@@ -143,7 +215,11 @@ export class Trail {
   async #rowsOf(bag: Bag): Promise<BagClub[]> {
     const known = this.#bagClubs.get(bag.id);
     if (known) return known;
-    const rows = await this.em.find(BagClub, { bagId: bag.id }, { orderBy: { place: 'asc', id: 'asc' }, limit: 500 });
+    const rows = await this.em.find(
+      BagClub,
+      { bagId: bag.id },
+      { orderBy: { place: 'asc', id: 'asc' }, limit: 500 },
+    );
     this.#bagClubs.set(bag.id, rows);
     return rows;
   }
@@ -151,5 +227,5 @@ export class Trail {
 
 /** As JSON would keep it, so that an image can be compared with a row. */
 export function plain(value: unknown): unknown {
-  return value === undefined ? null : JSON.parse(JSON.stringify(value)) as unknown;
+  return value === undefined ? null : (JSON.parse(JSON.stringify(value)) as unknown);
 }

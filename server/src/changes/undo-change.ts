@@ -16,12 +16,21 @@ import { Trail, plain, type RowImage, type StrikeMark } from './trail.js';
  * @param id of the change that undoes; sending it twice undoes once
  * @throws Refusal 404 or 409
  */
-export async function undoChange(orm: MikroORM, scope: Scope, changeId: string, id: string): Promise<ChangeResult> {
+export async function undoChange(
+  orm: MikroORM,
+  scope: Scope,
+  changeId: string,
+  id: string,
+): Promise<ChangeResult> {
   return inWorkspace(orm, scope.workspaceId, async (em) => {
     const found = await em.findOne(Change, { id: changeId });
     if (!found) throw notFound('change');
     await lockFirst(em, scope.workspaceId, rowsOfImages(imagesOf(found)));
-    const change = (await em.findOne(Change, { id: changeId }, { lockMode: LockMode.PESSIMISTIC_WRITE, refresh: true }))!;
+    const change = (await em.findOne(
+      Change,
+      { id: changeId },
+      { lockMode: LockMode.PESSIMISTIC_WRITE, refresh: true },
+    ))!;
     if (change.undoneById === id) {
       const undoing = await em.findOneOrFail(Change, { id });
       return resultOf(em, undoing, await touchedBy(em, undoing));
@@ -34,71 +43,134 @@ export async function undoChange(orm: MikroORM, scope: Scope, changeId: string, 
       const first = await em.findOneOrFail(Change, { id: change.undoesId });
       first.undoneById = null;
     }
-    const summary = change.undoesId ? change.summary.replace(/^Undone: /, 'Redone: ') : `Undone: ${change.summary.replace(/^Redone: /, '')}`;
-    return finish(trail, { id, who: scope.who, why: '', summary, playerId: change.playerId ?? null, undoesId: change.id, report: null });
+    const summary = change.undoesId
+      ? change.summary.replace(/^Undone: /, 'Redone: ')
+      : `Undone: ${change.summary.replace(/^Redone: /, '')}`;
+    return finish(trail, {
+      id,
+      who: scope.who,
+      why: '',
+      summary,
+      playerId: change.playerId ?? null,
+      undoesId: change.id,
+      report: null,
+    });
   });
 }
 
 async function revert(trail: Trail, image: RowImage, change: Change): Promise<void> {
   switch (image.of) {
-    case 'readings': return revertReadings(trail, image);
-    case 'bagClubs': return revertBagClubs(trail, image, change);
-    case 'strikes': return revertStrikes(trail, image);
-    case 'strikeMarks': return revertStrikeMarks(trail, image, change);
-    default: return revertRow(trail, image, change);
+    case 'readings':
+      return revertReadings(trail, image);
+    case 'bagClubs':
+      return revertBagClubs(trail, image, change);
+    case 'strikes':
+      return revertStrikes(trail, image);
+    case 'strikeMarks':
+      return revertStrikeMarks(trail, image, change);
+    default:
+      return revertRow(trail, image, change);
   }
 }
 
-async function revertReadings(trail: Trail, { id, withdrawn }: Extract<RowImage, { of: 'readings' }>): Promise<void> {
+async function revertReadings(
+  trail: Trail,
+  { id, withdrawn }: Extract<RowImage, { of: 'readings' }>,
+): Promise<void> {
   const rows = await trail.em.find(ReadingRow, { changeId: id }, { fields: ['clubId'] });
-  await trail.em.execute('update reading set removed_at = ? where change_id = ?', [withdrawn ? null : new Date(), id]);
+  await trail.em.execute('update reading set removed_at = ? where change_id = ?', [
+    withdrawn ? null : new Date(),
+    id,
+  ]);
   for (const clubId of new Set(rows.map((row) => row.clubId))) {
     const club = await trail.load('club', clubId);
     if (!club) continue;
     trail.reread.add(clubId);
     trail.bump('club', club);
   }
-  trail.images.push({ of: 'readings', id, withdrawn: !withdrawn, clubIds: [...new Set(rows.map((row) => row.clubId))] });
+  trail.images.push({
+    of: 'readings',
+    id,
+    withdrawn: !withdrawn,
+    clubIds: [...new Set(rows.map((row) => row.clubId))],
+  });
 }
 
-async function revertBagClubs(trail: Trail, image: Extract<RowImage, { of: 'bagClubs' }>, change: Change): Promise<void> {
+async function revertBagClubs(
+  trail: Trail,
+  image: Extract<RowImage, { of: 'bagClubs' }>,
+  change: Change,
+): Promise<void> {
   const bag = await trail.load('bag', image.id);
   if (!bag) throw notFound('bag');
   const standing = await trail.clubIdsOf(bag);
   const added = image.after.filter((id) => !image.before.includes(id));
   const removed = image.before.filter((id) => !image.after.includes(id));
   if (added.some((id) => !standing.includes(id)) || removed.some((id) => standing.includes(id))) {
-    throw conflict(`"${change.summary}" can't be undone: ${bag.name} was changed since. Undo the later change first.`);
+    throw conflict(
+      `"${change.summary}" can't be undone: ${bag.name} was changed since. Undo the later change first.`,
+    );
   }
   for (const id of removed) {
     const club = await trail.load('club', id);
-    if (!club || club.removedAt) throw conflict(`"${change.summary}" can't be undone: a club it took out was deleted since.`);
+    if (!club || club.removedAt)
+      throw conflict(`"${change.summary}" can't be undone: a club it took out was deleted since.`);
   }
-  const untouchedSince = image.after.length === standing.length && image.after.every((id, i) => id === standing[i]);
-  await trail.setBagClubs(bag, untouchedSince ? image.before : [...standing.filter((id) => !added.includes(id)), ...removed]);
+  const untouchedSince =
+    image.after.length === standing.length && image.after.every((id, i) => id === standing[i]);
+  await trail.setBagClubs(
+    bag,
+    untouchedSince ? image.before : [...standing.filter((id) => !added.includes(id)), ...removed],
+  );
 }
 
-async function revertStrikes(trail: Trail, { id, changeId, withdrawn }: Extract<RowImage, { of: 'strikes' }>): Promise<void> {
+async function revertStrikes(
+  trail: Trail,
+  { id, changeId, withdrawn }: Extract<RowImage, { of: 'strikes' }>,
+): Promise<void> {
   const session = await trail.load('session', id);
   if (!session) throw notFound('session');
-  await trail.em.execute('update strike set removed_at = ? where change_id = ? and session_id = ?', [withdrawn ? null : new Date(), changeId, id]);
+  await trail.em.execute('update strike set removed_at = ? where change_id = ? and session_id = ?', [
+    withdrawn ? null : new Date(),
+    changeId,
+    id,
+  ]);
   trail.bump('session', session);
   trail.images.push({ of: 'strikes', id, changeId, withdrawn: !withdrawn });
 }
 
-async function revertStrikeMarks(trail: Trail, image: Extract<RowImage, { of: 'strikeMarks' }>, change: Change): Promise<void> {
+async function revertStrikeMarks(
+  trail: Trail,
+  image: Extract<RowImage, { of: 'strikeMarks' }>,
+  change: Change,
+): Promise<void> {
   const session = await trail.load('session', image.id);
   if (!session) throw notFound('session');
   const ids = `{${image.after.map(({ id }) => id).join(',')}}`;
   const standing = await trail.em.execute<StrikeMark[]>(
-    'select id, club_id as "clubId", shot, left_out as "leftOut" from strike where session_id = ? and id = any(?::uuid[]) for update', [session.id, ids]);
-  const untouched = image.after.every((mark) => standing.some((one) => one.id === mark.id && one.clubId === mark.clubId && one.shot === mark.shot && one.leftOut === mark.leftOut));
-  if (!untouched) throw conflict(`"${change.summary}" can't be undone: the shots were changed since. Undo the later change first.`);
+    'select id, club_id as "clubId", shot, left_out as "leftOut" from strike where session_id = ? and id = any(?::uuid[]) for update',
+    [session.id, ids],
+  );
+  const untouched = image.after.every((mark) =>
+    standing.some(
+      (one) =>
+        one.id === mark.id &&
+        one.clubId === mark.clubId &&
+        one.shot === mark.shot &&
+        one.leftOut === mark.leftOut,
+    ),
+  );
+  if (!untouched)
+    throw conflict(
+      `"${change.summary}" can't be undone: the shots were changed since. Undo the later change first.`,
+    );
   await trail.setStrikes(session, image.after, image.before);
 }
 
 async function revertRow(
-  trail: Trail, image: Exclude<RowImage, { of: 'readings' | 'bagClubs' | 'strikes' | 'strikeMarks' }>, change: Change,
+  trail: Trail,
+  image: Exclude<RowImage, { of: 'readings' | 'bagClubs' | 'strikes' | 'strikeMarks' }>,
+  change: Change,
 ): Promise<void> {
   const row = await trail.load(image.of, image.id);
   if (!row) throw notFound(image.of);
@@ -109,15 +181,26 @@ async function revertRow(
     return;
   }
   const values = row as unknown as Record<string, unknown>;
-  const before = Object.fromEntries(Object.entries(image.before).map(([field, value]) => {
-    if (field === 'removedAt') return [field, value === null ? null : new Date(value as string)];
-    const back = takenBack(image.of, field, value, image.after[field], plain(values[field]));
-    if (back) return [field, back.value];
-    throw conflict(
-      `"${change.summary}" can't be undone: ${row.name} was changed since. Undo the later change first.`,
-      [{ id: row.id, name: row.name, field, yours: value, theirs: plain(values[field]), version: row.version }],
-    );
-  }));
+  const before = Object.fromEntries(
+    Object.entries(image.before).map(([field, value]) => {
+      if (field === 'removedAt') return [field, value === null ? null : new Date(value as string)];
+      const back = takenBack(image.of, field, value, image.after[field], plain(values[field]));
+      if (back) return [field, back.value];
+      throw conflict(
+        `"${change.summary}" can't be undone: ${row.name} was changed since. Undo the later change first.`,
+        [
+          {
+            id: row.id,
+            name: row.name,
+            field,
+            yours: value,
+            theirs: plain(values[field]),
+            version: row.version,
+          },
+        ],
+      );
+    }),
+  );
   trail.edit(image.of, row as never, before);
   // One gamer at a time: the row that gives it up is written before the row that takes it back.
   if (image.of === 'bag' && 'gamer' in before) await trail.em.flush();

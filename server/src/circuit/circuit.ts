@@ -1,5 +1,15 @@
 import type { CourseGround, Hole, Limits } from '@tasche/core';
-import { MOST_COURSES, MOST_EVENTS, type CircuitView, type CourseSeason, type CourseView, type EventRound, type EventView, type SeasonDetails, type SeasonView } from '@tasche/contract';
+import {
+  MOST_COURSES,
+  MOST_EVENTS,
+  type CircuitView,
+  type CourseSeason,
+  type CourseView,
+  type EventRound,
+  type EventView,
+  type SeasonDetails,
+  type SeasonView,
+} from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { knownText, type KnownText } from '../http/known-text.js';
@@ -70,15 +80,57 @@ export const Event = defineEntity({
 });
 export type Event = InferEntity<typeof Event>;
 
-export function courseView({ id, version, name, altitudeM, tees, holes, seasons, notes, removedAt, ...course }: Course): CourseView {
+export function courseView({
+  id,
+  version,
+  name,
+  altitudeM,
+  tees,
+  holes,
+  seasons,
+  notes,
+  removedAt,
+  ...course
+}: Course): CourseView {
   return {
-    id, version, name, altitudeM, tees, holes, seasons, notes, latitudeDeg: course.latitudeDeg ?? null, longitudeDeg: course.longitudeDeg ?? null,
-    grass: course.grass as CourseGround['grass'], sand: course.sand as CourseGround['sand'], removed: removedAt != null,
+    id,
+    version,
+    name,
+    altitudeM,
+    tees,
+    holes,
+    seasons,
+    notes,
+    latitudeDeg: course.latitudeDeg ?? null,
+    longitudeDeg: course.longitudeDeg ?? null,
+    grass: course.grass as CourseGround['grass'],
+    sand: course.sand as CourseGround['sand'],
+    removed: removedAt != null,
   };
 }
 
-export function seasonView({ id, version, name, fromMonth, temperatureC, humidityPct, windMps, ground, removedAt }: Season): SeasonView {
-  return { id, version, name, fromMonth, temperatureC, humidityPct, windMps, ground, removed: removedAt != null };
+export function seasonView({
+  id,
+  version,
+  name,
+  fromMonth,
+  temperatureC,
+  humidityPct,
+  windMps,
+  ground,
+  removedAt,
+}: Season): SeasonView {
+  return {
+    id,
+    version,
+    name,
+    fromMonth,
+    temperatureC,
+    humidityPct,
+    windMps,
+    ground,
+    removed: removedAt != null,
+  };
 }
 
 export function eventView({ id, version, name, rounds, limits, notes, removedAt }: Event): EventView {
@@ -87,19 +139,31 @@ export function eventView({ id, version, name, rounds, limits, notes, removedAt 
 
 /** Everything the workspace plays, as JSON text, packed; read anew only when a change of it has been made since. */
 export async function knownCircuitText(orm: MikroORM, workspaceId: string): Promise<KnownText> {
-  const [row] = await orm.em.fork().execute<{ revision: string }[]>(
-    'select circuit_revision::text as revision from workspace where id = ?', [workspaceId]);
+  const [row] = await orm.em
+    .fork()
+    .execute<{ revision: string }[]>(
+      'select circuit_revision::text as revision from workspace where id = ?',
+      [workspaceId],
+    );
   return knownText(`circuit ${workspaceId}`, row?.revision ?? '', async () =>
-    JSON.stringify(await inWorkspace(orm, workspaceId, readCircuit)));
+    JSON.stringify(await inWorkspace(orm, workspaceId, readCircuit)),
+  );
 }
 
 /** Everything the workspace plays. */
 export async function readCircuit(em: EntityManager): Promise<CircuitView> {
   const standing = { removedAt: null };
-  const courses = await em.find(Course, standing, { orderBy: { name: 'asc', id: 'asc' }, limit: MOST_COURSES });
+  const courses = await em.find(Course, standing, {
+    orderBy: { name: 'asc', id: 'asc' },
+    limit: MOST_COURSES,
+  });
   const seasons = await em.find(Season, standing, { orderBy: { fromMonth: 'asc', name: 'asc' }, limit: 50 });
   const events = await em.find(Event, standing, { orderBy: { name: 'asc', id: 'asc' }, limit: MOST_EVENTS });
-  return { courses: courses.map(courseView), seasons: seasons.map(seasonView), events: events.map(eventView) };
+  return {
+    courses: courses.map(courseView),
+    seasons: seasons.map(seasonView),
+    events: events.map(eventView),
+  };
 }
 
 /** Where a course lies, for whoever forecasts its weather. @throws Refusal 404, or 422 for one nobody has placed */
@@ -107,6 +171,9 @@ export async function coursePlace(em: EntityManager, id: string): Promise<Foreca
   const course = await em.findOne(Course, { id, removedAt: null });
   if (!course) throw notFound('course');
   const { name, altitudeM, latitudeDeg, longitudeDeg } = course;
-  if (latitudeDeg == null || longitudeDeg == null) throw ruleBroken(`Nobody has written down where ${name} lies: give it a latitude and a longitude, or write the air down by hand.`);
+  if (latitudeDeg == null || longitudeDeg == null)
+    throw ruleBroken(
+      `Nobody has written down where ${name} lies: give it a latitude and a longitude, or write the air down by hand.`,
+    );
   return { name, altitudeM, latitudeDeg, longitudeDeg };
 }

@@ -6,7 +6,17 @@ import { badInput, notFound, ruleBroken } from '../http/refusal.js';
 import { Plan } from '../plans/plan.js';
 import { Course, Event, Season } from './circuit.js';
 
-type CircuitCommand = 'addCourse' | 'editCourse' | 'removeCourse' | 'addSeason' | 'editSeason' | 'removeSeason' | 'addEvent' | 'editEvent' | 'editEventRound' | 'removeEvent';
+type CircuitCommand =
+  | 'addCourse'
+  | 'editCourse'
+  | 'removeCourse'
+  | 'addSeason'
+  | 'editSeason'
+  | 'removeSeason'
+  | 'addEvent'
+  | 'editEvent'
+  | 'editEventRound'
+  | 'removeEvent';
 
 const MOST_SEASON_TEMPLATES = 50;
 const MOST_PLANS_OF_AN_EVENT = 500;
@@ -14,9 +24,15 @@ const MOST_PLANS_OF_AN_EVENT = 500;
 export const circuitCommands: Handlers<CircuitCommand> = {
   async addCourse({ course }, { trail }) {
     await requireNew(trail, 'course', course.id);
-    if (await trail.em.count(Course, { removedAt: null }) >= MOST_COURSES) throw ruleBroken(`A workspace holds at most ${MOST_COURSES} courses.`);
+    if ((await trail.em.count(Course, { removedAt: null })) >= MOST_COURSES)
+      throw ruleBroken(`A workspace holds at most ${MOST_COURSES} courses.`);
     requireHoles(course.holes, course.tees);
-    trail.create('course', { ...course, tees: [...course.tees], holes: [...course.holes], seasons: [...course.seasons] });
+    trail.create('course', {
+      ...course,
+      tees: [...course.tees],
+      holes: [...course.holes],
+      seasons: [...course.seasons],
+    });
     return { playerId: null, summary: `${course.name} added` };
   },
 
@@ -31,7 +47,10 @@ export const circuitCommands: Handlers<CircuitCommand> = {
   async removeCourse({ courseId, version }, { trail }) {
     const course = await standing(trail, 'course', courseId);
     requireVersion(course, version, course.name, []);
-    const [used] = await trail.em.execute<{ name: string }[]>(`select name from event where removed_at is null and rounds @> ?::jsonb limit 1`, [JSON.stringify([{ courseId }])]);
+    const [used] = await trail.em.execute<{ name: string }[]>(
+      `select name from event where removed_at is null and rounds @> ?::jsonb limit 1`,
+      [JSON.stringify([{ courseId }])],
+    );
     if (used) throw ruleBroken(`${course.name} is played at ${used.name}. Take it off that event first.`);
     trail.edit('course', course, { removedAt: new Date() });
     return { playerId: null, summary: `${course.name} deleted` };
@@ -39,7 +58,8 @@ export const circuitCommands: Handlers<CircuitCommand> = {
 
   async addSeason({ season }, { trail }) {
     await requireNew(trail, 'season', season.id);
-    if (await trail.em.count(Season, { removedAt: null }) >= MOST_SEASON_TEMPLATES) throw ruleBroken(`A workspace holds at most ${MOST_SEASON_TEMPLATES} season templates.`);
+    if ((await trail.em.count(Season, { removedAt: null })) >= MOST_SEASON_TEMPLATES)
+      throw ruleBroken(`A workspace holds at most ${MOST_SEASON_TEMPLATES} season templates.`);
     trail.create('season', season);
     return { playerId: null, summary: `Season ${season.name} added` };
   },
@@ -60,7 +80,8 @@ export const circuitCommands: Handlers<CircuitCommand> = {
 
   async addEvent({ event }, { trail }) {
     await requireNew(trail, 'event', event.id);
-    if (await trail.em.count(Event, { removedAt: null }) >= MOST_EVENTS) throw ruleBroken(`A workspace holds at most ${MOST_EVENTS} events.`);
+    if ((await trail.em.count(Event, { removedAt: null })) >= MOST_EVENTS)
+      throw ruleBroken(`A workspace holds at most ${MOST_EVENTS} events.`);
     await requireCourses(trail, event.rounds);
     trail.create('event', { ...event, rounds: [...event.rounds] });
     return { playerId: null, summary: `${event.name} added` };
@@ -80,16 +101,38 @@ export const circuitCommands: Handlers<CircuitCommand> = {
     const event = await standing(trail, 'event', eventId);
     const roundIn = (rounds: unknown) => (rounds as EventRound[]).find(({ id }) => id === roundId);
     const round = roundIn(event.rounds);
-    if (!round) throw badInput(`${event.name} has no such round.`, [{ field: 'roundId', message: 'is no round of the event' }]);
-    await requireUntouched(trail, 'event', event, version, Object.entries(set).map(([field, yours]) => ({ field, yours, column: 'rounds', part: (rounds) => roundIn(rounds)?.[field as 'air'] })));
-    trail.edit('event', event, { rounds: event.rounds.map((one) => (one.id === roundId ? { ...one, ...set } : one)) });
-    return { playerId: null, summary: `${event.name}, ${round.name}: ${Object.keys(set).join(', ')} changed` };
+    if (!round)
+      throw badInput(`${event.name} has no such round.`, [
+        { field: 'roundId', message: 'is no round of the event' },
+      ]);
+    await requireUntouched(
+      trail,
+      'event',
+      event,
+      version,
+      Object.entries(set).map(([field, yours]) => ({
+        field,
+        yours,
+        column: 'rounds',
+        part: (rounds) => roundIn(rounds)?.[field as 'air'],
+      })),
+    );
+    trail.edit('event', event, {
+      rounds: event.rounds.map((one) => (one.id === roundId ? { ...one, ...set } : one)),
+    });
+    return {
+      playerId: null,
+      summary: `${event.name}, ${round.name}: ${Object.keys(set).join(', ')} changed`,
+    };
   },
 
   async removeEvent({ eventId, version }, { trail }) {
     const event = await standing(trail, 'event', eventId);
     requireVersion(event, version, event.name, []);
-    const [used] = await trail.em.execute<{ name: string }[]>('select player.name from plan join player on player.id = plan.player_id where plan.removed_at is null and event_id = ? limit 1', [eventId]);
+    const [used] = await trail.em.execute<{ name: string }[]>(
+      'select player.name from plan join player on player.id = plan.player_id where plan.removed_at is null and event_id = ? limit 1',
+      [eventId],
+    );
     if (used) throw ruleBroken(`${used.name} is planned for ${event.name}. Delete that plan first.`);
     trail.edit('event', event, { removedAt: new Date() });
     return { playerId: null, summary: `${event.name} deleted` };
@@ -100,10 +143,20 @@ export const circuitCommands: Handlers<CircuitCommand> = {
 async function carryOver(trail: Trail, event: Event, nameBefore: string): Promise<void> {
   const days = event.rounds.map(({ day }) => day).sort();
   const courses: string[] = [];
-  for (const id of new Set(event.rounds.map(({ courseId }) => courseId))) courses.push((await trail.load('course', id))?.name ?? '');
-  for (const { id } of await trail.em.find(Plan, { eventId: event.id, removedAt: null }, { fields: ['id'], limit: MOST_PLANS_OF_AN_EVENT })) {
+  for (const id of new Set(event.rounds.map(({ courseId }) => courseId)))
+    courses.push((await trail.load('course', id))?.name ?? '');
+  for (const { id } of await trail.em.find(
+    Plan,
+    { eventId: event.id, removedAt: null },
+    { fields: ['id'], limit: MOST_PLANS_OF_AN_EVENT },
+  )) {
     const plan = (await trail.load('plan', id))!;
-    trail.edit('plan', plan, { startsOn: days[0]!, endsOn: days.at(-1)!, course: courses.filter(Boolean).join(', ').slice(0, 200), ...(plan.name === nameBefore && { name: event.name }) });
+    trail.edit('plan', plan, {
+      startsOn: days[0]!,
+      endsOn: days.at(-1)!,
+      course: courses.filter(Boolean).join(', ').slice(0, 200),
+      ...(plan.name === nameBefore && { name: event.name }),
+    });
   }
 }
 
@@ -120,7 +173,11 @@ async function standing<K extends Circuit>(trail: Trail, kind: K, id: string): P
 }
 
 function fields(row: object, set: object) {
-  return Object.entries(set).map(([field, yours]) => ({ field, yours: yours as unknown, theirs: row[field as keyof typeof row] as unknown }));
+  return Object.entries(set).map(([field, yours]) => ({
+    field,
+    yours: yours as unknown,
+    theirs: row[field as keyof typeof row] as unknown,
+  }));
 }
 
 function requireHoles(holes: Parameters<typeof holesProblem>[0], tees: readonly string[]): void {
@@ -132,7 +189,14 @@ function requireHoles(holes: Parameters<typeof holesProblem>[0], tees: readonly 
 async function requireCourses(trail: Trail, rounds: readonly EventRound[]): Promise<void> {
   for (const [i, { courseId, tee, name }] of rounds.entries()) {
     const course = await trail.load('course', courseId);
-    if (!course || course.removedAt) throw badInput(`${name} is on a course that is not here.`, [{ field: `rounds[${i}].courseId`, message: 'is not here' }]);
-    if (tee >= course.tees.length) throw badInput(`${name}: ${course.name} has ${course.tees.length} ${course.tees.length === 1 ? 'tee' : 'tees'}.`, [{ field: `rounds[${i}].tee`, message: 'is not there' }]);
+    if (!course || course.removedAt)
+      throw badInput(`${name} is on a course that is not here.`, [
+        { field: `rounds[${i}].courseId`, message: 'is not here' },
+      ]);
+    if (tee >= course.tees.length)
+      throw badInput(
+        `${name}: ${course.name} has ${course.tees.length} ${course.tees.length === 1 ? 'tee' : 'tees'}.`,
+        [{ field: `rounds[${i}].tee`, message: 'is not there' }],
+      );
   }
 }

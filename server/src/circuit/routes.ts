@@ -8,7 +8,8 @@ import { readForecast } from '../weather/read-forecast.js';
 import { coursePlace, knownCircuitText } from './circuit.js';
 
 const forecastQuery = yup.object({
-  from: required(dateSchema), days: yup.number().integer().min(1).max(MOST_FORECAST_DAYS).default(1),
+  from: required(dateSchema),
+  days: yup.number().integer().min(1).max(MOST_FORECAST_DAYS).default(1),
 });
 
 export function circuitRoutes({ orm, weather, scopeOf, scoped }: RouteContext): Router {

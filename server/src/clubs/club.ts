@@ -37,7 +37,9 @@ export const ReadingRow = defineEntity({
   },
 });
 
-export function clubView(club: Pick<Club, 'id' | 'playerId' | 'version' | 'name' | 'kind' | 'spec'> & { removedAt?: Date | null }): ClubView {
+export function clubView(
+  club: Pick<Club, 'id' | 'playerId' | 'version' | 'name' | 'kind' | 'spec'> & { removedAt?: Date | null },
+): ClubView {
   const { id, playerId, version, name, kind, spec } = club;
   return { id, playerId, version, name, kind, spec, removed: club.removedAt != null };
 }

@@ -1,4 +1,12 @@
-import { formatDistance, quantityOf, shotIn, shotKindOf, type Reading, type ReadingValue, type Shot } from '@tasche/core';
+import {
+  formatDistance,
+  quantityOf,
+  shotIn,
+  shotKindOf,
+  type Reading,
+  type ReadingValue,
+  type Shot,
+} from '@tasche/core';
 import { MOST_CLUBS_A_PLAYER, showQuantity } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { takeOutOfEveryBag } from '../bags/commands.js';
@@ -11,7 +19,7 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
     const { trail } = context;
     const player = await trail.load('player', club.playerId);
     if (!player) throw notFound('player');
-    if (await trail.clubsOwned(club.playerId) >= MOST_CLUBS_A_PLAYER) {
+    if ((await trail.clubsOwned(club.playerId)) >= MOST_CLUBS_A_PLAYER) {
       throw ruleBroken(`${player.name}'s locker holds ${MOST_CLUBS_A_PLAYER} clubs; that is the limit.`);
     }
     const row = trail.create('club', { ...club, spec: {} });
@@ -24,8 +32,16 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
     const club = await trail.load('club', clubId);
     if (!club || club.removedAt) throw notFound('club');
     requireVersion(club, version, club.name, [
-      ...Object.entries(set ?? {}).map(([field, yours]) => ({ field, yours, theirs: club[field as 'name' | 'kind'] })),
-      ...readings.map(({ key, value }) => ({ field: key, yours: value, theirs: club.spec[key]?.value ?? null })),
+      ...Object.entries(set ?? {}).map(([field, yours]) => ({
+        field,
+        yours,
+        theirs: club[field as 'name' | 'kind'],
+      })),
+      ...readings.map(({ key, value }) => ({
+        field: key,
+        yours: value,
+        theirs: club.spec[key]?.value ?? null,
+      })),
     ]);
     const words = readings.map((reading) => readingWords(reading, club.spec[reading.key]?.value));
     if (set?.name !== undefined && set.name !== club.name) words.unshift(`renamed ${set.name}`);
@@ -33,7 +49,8 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
     const name = club.name;
     if (set && Object.keys(set).length > 0) trail.edit('club', club, set);
     await record(club, readings, context);
-    const told = words.length > 3 ? `${words.slice(0, 2).join(', ')} and ${words.length - 2} more` : words.join(', ');
+    const told =
+      words.length > 3 ? `${words.slice(0, 2).join(', ')} and ${words.length - 2} more` : words.join(', ');
     return { playerId: club.playerId, summary: `${name}: ${told || 'nothing changed'}` };
   },
 
@@ -53,15 +70,32 @@ export async function removeClub(trail: ChangeContext['trail'], club: Club): Pro
 }
 
 /** Appends readings to a club. */
-async function record(club: Club, readings: readonly Reading[], { trail, changeId, latestDay }: ChangeContext): Promise<void> {
+async function record(
+  club: Club,
+  readings: readonly Reading[],
+  { trail, changeId, latestDay }: ChangeContext,
+): Promise<void> {
   if (readings.length === 0) return;
   const lastDay = await latestDay();
   for (const { key, value, takenOn } of readings) {
-    if (takenOn > lastDay) throw badInput(`${club.name}: a reading dated ${takenOn} is in the future`, [{ field: 'takenOn', message: 'in the future' }]);
+    if (takenOn > lastDay)
+      throw badInput(`${club.name}: a reading dated ${takenOn} is in the future`, [
+        { field: 'takenOn', message: 'in the future' },
+      ]);
     requireNoWorseSource(club, key, value);
-    trail.em.create(ReadingRow, {
-      id: newId(), workspaceId: trail.workspaceId, clubId: club.id, changeId, key, value, takenOn,
-    }, { persist: true });
+    trail.em.create(
+      ReadingRow,
+      {
+        id: newId(),
+        workspaceId: trail.workspaceId,
+        clubId: club.id,
+        changeId,
+        key,
+        value,
+        takenOn,
+      },
+      { persist: true },
+    );
   }
   trail.reread.add(club.id);
   trail.bump('club', club);
@@ -81,11 +115,14 @@ function readingWords({ key, value }: Reading, before: ReadingValue | undefined)
   const quantity = quantityOf(key);
   if (!quantity) {
     const kind = shotKindOf(key)!;
-    return value === null ? `${kind} carry cleared` : `${kind} carry ${formatDistance((value as Shot).carryM, 'm', 1)}, ${(value as Shot).source}`;
+    return value === null
+      ? `${kind} carry cleared`
+      : `${kind} carry ${formatDistance((value as Shot).carryM, 'm', 1)}, ${(value as Shot).source}`;
   }
   if (value === null) return `${quantity.label.toLowerCase()} cleared`;
   const shown = showQuantity(quantity, value);
-  if (key === 'loftSetDeg') return `${before == null ? '' : `${showQuantity(quantity, before)} `}bent or set to ${shown}`;
+  if (key === 'loftSetDeg')
+    return `${before == null ? '' : `${showQuantity(quantity, before)} `}bent or set to ${shown}`;
   const from = before == null ? '' : ` from ${showQuantity(quantity, before)}`;
   return `${quantity.label.toLowerCase()} ${shown}${from}`;
 }

@@ -6,5 +6,7 @@ export async function refreshSpecs(em: EntityManager, clubIds: readonly string[]
   await em.execute(
     `update club set spec = spec_as_of(club.id, today.day), spec_due = (
        select min(stands_from) from reading where club_id = club.id and removed_at is null and stands_from > today.day)
-     from (select (now() at time zone 'UTC')::date as day) today where club.id = any(?::uuid[])`, [`{${clubIds.join(',')}}`]);
+     from (select (now() at time zone 'UTC')::date as day) today where club.id = any(?::uuid[])`,
+    [`{${clubIds.join(',')}}`],
+  );
 }

@@ -1,7 +1,21 @@
 /** PostgreSQL's codes for "not now" (Appendix A of its manual), and the network's for "nobody there". */
 const AWAY_CODES = new Set([
-  'ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOTFOUND', 'EHOSTUNREACH',
-  '57P01', '57P02', '57P03', '53300', '08000', '08001', '08003', '08004', '08006', '25P03',
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOTFOUND',
+  'EHOSTUNREACH',
+  '57P01',
+  '57P02',
+  '57P03',
+  '53300',
+  '08000',
+  '08001',
+  '08003',
+  '08004',
+  '08006',
+  '25P03',
 ]);
 /** A primary that has become a replica refuses to write. */
 const READ_ONLY = '25006';
@@ -33,11 +47,20 @@ export function isRetryable(error: unknown): boolean {
   return causesOf(error).some(({ code }) => code === '40001' || code === '40P01');
 }
 
-interface Cause { code?: string; message?: string; cause?: unknown; errors?: unknown[] }
+interface Cause {
+  code?: string;
+  message?: string;
+  cause?: unknown;
+  errors?: unknown[];
+}
 
 function causesOf(error: unknown): Cause[] {
   const causes: Cause[] = [];
-  for (let next = error as Cause | undefined | null; next && causes.length < MAX_CAUSES; next = (next.cause ?? next.errors?.[0]) as Cause | undefined) {
+  for (
+    let next = error as Cause | undefined | null;
+    next && causes.length < MAX_CAUSES;
+    next = (next.cause ?? next.errors?.[0]) as Cause | undefined
+  ) {
     causes.push(next);
   }
   return causes;

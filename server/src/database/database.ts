@@ -29,10 +29,27 @@ export interface ConnectionLimits {
  * Connects to PostgreSQL lazily: the server can start before its database does.
  * @param limits in place of the usual ones
  */
-export async function openDatabase(url: string, options: Partial<Options> = {}, limits: ConnectionLimits = LIMITS): Promise<MikroORM> {
+export async function openDatabase(
+  url: string,
+  options: Partial<Options> = {},
+  limits: ConnectionLimits = LIMITS,
+): Promise<MikroORM> {
   return MikroORM.init({
     clientUrl: url,
-    entities: [Workspace, Player, Club, ReadingRow, Bag, BagClub, Plan, Change, Session, Course, Season, Event],
+    entities: [
+      Workspace,
+      Player,
+      Club,
+      ReadingRow,
+      Bag,
+      BagClub,
+      Plan,
+      Change,
+      Session,
+      Course,
+      Season,
+      Event,
+    ],
     extensions: [Migrator],
     migrations: {
       migrationsList: [
@@ -52,7 +69,9 @@ export async function openDatabase(url: string, options: Partial<Options> = {}, 
     // Every write goes through one transaction that flushes at its end or where it says so.
     flushMode: 'commit',
     pool: { min: 2, max: MAX_CONNECTIONS, idleTimeoutMillis: 30_000, acquireTimeoutMillis: ACQUIRE_MS },
-    driverOptions: { connection: { application_name: 'tasche', connectionTimeoutMillis: CONNECT_MS, ...limits } },
+    driverOptions: {
+      connection: { application_name: 'tasche', connectionTimeoutMillis: CONNECT_MS, ...limits },
+    },
     ...options,
   });
 }
@@ -66,7 +85,12 @@ const CONNECT_MS = 2000;
  * Nothing waits for ever: the database ends a statement, a wait for a lock, a transaction that does nothing; and where
  * the database itself stands still, the driver gives up. Milliseconds.
  */
-const LIMITS: ConnectionLimits = { statement_timeout: 15_000, lock_timeout: 5000, idle_in_transaction_session_timeout: 30_000, query_timeout: 20_000 };
+const LIMITS: ConnectionLimits = {
+  statement_timeout: 15_000,
+  lock_timeout: 5000,
+  idle_in_transaction_session_timeout: 30_000,
+  query_timeout: 20_000,
+};
 /** Bringing tables up to date may take long. */
 const FOR_MIGRATIONS: ConnectionLimits = { connectionTimeoutMillis: 5000 };
 
@@ -88,12 +112,16 @@ export async function migrate(url: string): Promise<void> {
 }
 
 async function migrateWith(orm: MikroORM): Promise<void> {
-  const [role] = await orm.em.fork().execute<{ rolname: string; walks_past: boolean }[]>(
-    'select rolname, rolsuper or rolbypassrls as walks_past from pg_roles where rolname = current_user');
+  const [role] = await orm.em
+    .fork()
+    .execute<{ rolname: string; walks_past: boolean }[]>(
+      'select rolname, rolsuper or rolbypassrls as walks_past from pg_roles where rolname = current_user',
+    );
   if (role?.walks_past) {
     throw new UnfitDatabase(
       `The database role "${role.rolname}" ignores row-level security. Give Tasche an ordinary one: ` +
-      'CREATE ROLE tasche LOGIN PASSWORD \'...\'; CREATE DATABASE tasche OWNER tasche;');
+        "CREATE ROLE tasche LOGIN PASSWORD '...'; CREATE DATABASE tasche OWNER tasche;",
+    );
   }
   const lock = 4_310_001;
   await orm.em.fork().transactional(async (em) => {

@@ -20,7 +20,12 @@ const SHEET_WRITTEN_ON = '2026-09-26';
 export async function loadDemo(orm: MikroORM): Promise<void> {
   const loaded = await orm.em.fork().transactional(async (em) => {
     const standing = await em.findOne(Workspace, { id: DEMO_WORKSPACE });
-    if (!standing) em.create(Workspace, { id: DEMO_WORKSPACE, name: WORKSPACE_NAME, person: REP, createdAt: new Date(0), demoLoadedAt: null }, { persist: true });
+    if (!standing)
+      em.create(
+        Workspace,
+        { id: DEMO_WORKSPACE, name: WORKSPACE_NAME, person: REP, createdAt: new Date(0), demoLoadedAt: null },
+        { persist: true },
+      );
     return standing?.demoLoadedAt != null;
   });
   if (loaded) return;
@@ -35,27 +40,53 @@ const CIRCUIT = 8999;
 /** Courses, seasons and events, each as a change of its own. */
 async function loadCircuit(orm: MikroORM): Promise<void> {
   const scope = { workspaceId: DEMO_WORKSPACE, who: REP };
-  const courseId = (name: string) => demoId(CIRCUIT, 100 + DEMO_COURSES.findIndex((course) => course.name === name));
+  const courseId = (name: string) =>
+    demoId(CIRCUIT, 100 + DEMO_COURSES.findIndex((course) => course.name === name));
   await applyChange(orm, scope, {
-    id: demoId(CIRCUIT, 1), why: 'the courses of the swing, written down',
+    id: demoId(CIRCUIT, 1),
+    why: 'the courses of the swing, written down',
     commands: [
-      ...DEMO_COURSES.map((course): Command => ({ do: 'addCourse', course: { id: courseId(course.name), ...course } })),
-      ...DEMO_SEASONS.map((season, i): Command => ({ do: 'addSeason', season: { id: demoId(CIRCUIT, 200 + i), ...season } })),
+      ...DEMO_COURSES.map((course): Command => ({
+        do: 'addCourse',
+        course: { id: courseId(course.name), ...course },
+      })),
+      ...DEMO_SEASONS.map((season, i): Command => ({
+        do: 'addSeason',
+        season: { id: demoId(CIRCUIT, 200 + i), ...season },
+      })),
     ],
   });
   await applyChange(orm, scope, {
-    id: demoId(CIRCUIT, 2), why: '',
-    commands: DEMO_EVENTS.map(({ name, inDays, courses, season: seasonName, tee, clubs, lengthIn, notes, windShare }, e): Command => ({
-      do: 'addEvent',
-      event: {
-        id: eventId(name), name, notes, limits: { clubs, lengthIn },
-        rounds: courses.map((course, i): EventRound => {
-          const { seasons } = DEMO_COURSES.find((one) => one.name === course)!;
-          const { air, ground } = seasons.find((one) => one.name === seasonName) ?? seasons[0]!;
-          return { id: demoId(CIRCUIT, 1000 + e * 10 + i), name: `Round ${i + 1}`, day: dayFromNow(inDays + i), courseId: courseId(course), tee, air: { ...air, windMps: Math.round(air.windMps * (windShare?.[i] ?? 1) * 10) / 10 }, ground, forecast: null };
-        }),
-      },
-    })),
+    id: demoId(CIRCUIT, 2),
+    why: '',
+    commands: DEMO_EVENTS.map(
+      (
+        { name, inDays, courses, season: seasonName, tee, clubs, lengthIn, notes, windShare },
+        e,
+      ): Command => ({
+        do: 'addEvent',
+        event: {
+          id: eventId(name),
+          name,
+          notes,
+          limits: { clubs, lengthIn },
+          rounds: courses.map((course, i): EventRound => {
+            const { seasons } = DEMO_COURSES.find((one) => one.name === course)!;
+            const { air, ground } = seasons.find((one) => one.name === seasonName) ?? seasons[0]!;
+            return {
+              id: demoId(CIRCUIT, 1000 + e * 10 + i),
+              name: `Round ${i + 1}`,
+              day: dayFromNow(inDays + i),
+              courseId: courseId(course),
+              tee,
+              air: { ...air, windMps: Math.round(air.windMps * (windShare?.[i] ?? 1) * 10) / 10 },
+              ground,
+              forecast: null,
+            };
+          }),
+        },
+      }),
+    ),
   });
 }
 
@@ -72,8 +103,14 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
   const scope = { workspaceId: DEMO_WORKSPACE, who: REP };
   const playerId = demoId(index, 0);
   const text = readFileSync(new URL(player.file, import.meta.url), 'utf8');
-  const { adds, rejected } = planImport(readSheetCsv(text, { distanceUnit: player.distanceUnit, takenOn: SHEET_WRITTEN_ON }), []);
-  if (rejected.length > 0) throw new Error(`${player.file}: row ${rejected[0]!.row + 2}, ${rejected[0]!.head}: ${rejected[0]!.reason}`);
+  const { adds, rejected } = planImport(
+    readSheetCsv(text, { distanceUnit: player.distanceUnit, takenOn: SHEET_WRITTEN_ON }),
+    [],
+  );
+  if (rejected.length > 0)
+    throw new Error(
+      `${player.file}: row ${rejected[0]!.row + 2}, ${rejected[0]!.head}: ${rejected[0]!.reason}`,
+    );
   const clubIds = new Map(adds.map((add, i) => [add.name, demoId(index, 100 + i)]));
   const idOf = (name: string) => {
     const id = clubIds.get(name);
@@ -82,24 +119,42 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
   };
   const { name, hand, distanceUnit, notes, handicap, gapSettings } = player;
   await applyChange(orm, scope, {
-    id: demoId(index, 10), why: 'the bag written down, driver to putter',
+    id: demoId(index, 10),
+    why: 'the bag written down, driver to putter',
     commands: [
       { do: 'addPlayer', player: { id: playerId, name, hand, distanceUnit, notes } },
       { do: 'editPlayer', playerId, version: 1, set: { handicap, gapSettings } },
-      ...adds.map((add): Command => ({ do: 'addClub', club: { id: idOf(add.name), playerId, name: add.name, kind: add.kind }, readings: add.readings })),
-      ...player.bags.map((bag, i): Command => ({ do: 'addBag', bag: { id: demoId(index, 20 + i), playerId, name: bag.name }, clubIds: bag.clubs.map(idOf) })),
-      ...player.bags.flatMap((bag, i): Command[] => (bag.note ? [{ do: 'editBag', bagId: demoId(index, 20 + i), version: 1, set: { note: bag.note } }] : [])),
+      ...adds.map((add): Command => ({
+        do: 'addClub',
+        club: { id: idOf(add.name), playerId, name: add.name, kind: add.kind },
+        readings: add.readings,
+      })),
+      ...player.bags.map((bag, i): Command => ({
+        do: 'addBag',
+        bag: { id: demoId(index, 20 + i), playerId, name: bag.name },
+        clubIds: bag.clubs.map(idOf),
+      })),
+      ...player.bags.flatMap((bag, i): Command[] =>
+        bag.note
+          ? [{ do: 'editBag', bagId: demoId(index, 20 + i), version: 1, set: { note: bag.note } }]
+          : [],
+      ),
     ],
   });
   const version = new Map<string, number>();
   for (const [i, one] of player.changes.entries()) {
     const clubId = idOf(one.club);
     await applyChange(orm, scope, {
-      id: demoId(index, 30 + i), why: one.why,
-      commands: [{
-        do: 'editClub', clubId, version: version.get(clubId) ?? 1,
-        readings: [{ key: one.key, value: one.value, takenOn: dayFromNow(-one.daysAgo) }],
-      }],
+      id: demoId(index, 30 + i),
+      why: one.why,
+      commands: [
+        {
+          do: 'editClub',
+          clubId,
+          version: version.get(clubId) ?? 1,
+          readings: [{ key: one.key, value: one.value, takenOn: dayFromNow(-one.daysAgo) }],
+        },
+      ],
     });
     version.set(clubId, (version.get(clubId) ?? 1) + 1);
   }
@@ -108,28 +163,76 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
   const { swaps, inDays, lasts, needs, event, choosing, ...plan } = player.plan;
   const planId = demoId(index, 50);
   await applyChange(orm, scope, {
-    id: demoId(index, 60), why: '',
+    id: demoId(index, 60),
+    why: '',
     commands: [
-      { do: 'addPlan', plan: { ...plan, id: planId, bagId: demoId(index, 25), playerId, startsOn: dayFromNow(inDays), endsOn: dayFromNow(inDays + lasts), ...(event && { eventId: eventId(event) }) } },
       {
-        do: 'setSwaps', planId, version: 1,
-        swaps: swaps.map((swap) => ({ why: swap.why, ...(swap.out && { outId: idOf(swap.out) }), ...(swap.in && { inId: idOf(swap.in) }) })),
+        do: 'addPlan',
+        plan: {
+          ...plan,
+          id: planId,
+          bagId: demoId(index, 25),
+          playerId,
+          startsOn: dayFromNow(inDays),
+          endsOn: dayFromNow(inDays + lasts),
+          ...(event && { eventId: eventId(event) }),
+        },
       },
-      ...(needs || choosing ? [{ do: 'editPlan' as const, planId, version: 1, set: { choosing: { needs: (needs ?? []).map(needOf), limit: 14, changeStrokes: TIE_STROKES, always: [], never: [], ...choosing } } }] : []),
+      {
+        do: 'setSwaps',
+        planId,
+        version: 1,
+        swaps: swaps.map((swap) => ({
+          why: swap.why,
+          ...(swap.out && { outId: idOf(swap.out) }),
+          ...(swap.in && { inId: idOf(swap.in) }),
+        })),
+      },
+      ...(needs || choosing
+        ? [
+            {
+              do: 'editPlan' as const,
+              planId,
+              version: 1,
+              set: {
+                choosing: {
+                  needs: (needs ?? []).map(needOf),
+                  limit: 14,
+                  changeStrokes: TIE_STROKES,
+                  always: [],
+                  never: [],
+                  ...choosing,
+                },
+              },
+            },
+          ]
+        : []),
     ],
   });
 }
 
-function needOf([yd, weight, what, leftYd]: NonNullable<NonNullable<DemoPlayer['plan']>['needs']>[number]): Need {
+function needOf([yd, weight, what, leftYd]: NonNullable<
+  NonNullable<DemoPlayer['plan']>['needs']
+>[number]): Need {
   const drive = what === 'drive';
   return {
-    name: `${drive ? 'a drive of ' : ''}${yd} yd${what === 'rough' ? ' from heavy rough' : what === 'tee' ? ' from tee' : ''}${what === 'hold' ? ', to hold' : ''}`, to: drive ? 'fairway' : 'green', distanceM: toMetres(yd, 'yd'),
-    lie: what === 'rough' ? 'heavy rough' : drive || what === 'tee' ? 'tee' : 'fairway', mustHold: what === 'hold', weight, ...(leftYd !== undefined && { leftM: toMetres(leftYd, 'yd') }),
+    name: `${drive ? 'a drive of ' : ''}${yd} yd${what === 'rough' ? ' from heavy rough' : what === 'tee' ? ' from tee' : ''}${what === 'hold' ? ', to hold' : ''}`,
+    to: drive ? 'fairway' : 'green',
+    distanceM: toMetres(yd, 'yd'),
+    lie: what === 'rough' ? 'heavy rough' : drive || what === 'tee' ? 'tee' : 'fairway',
+    mustHold: what === 'hold',
+    weight,
+    ...(leftYd !== undefined && { leftM: toMetres(leftYd, 'yd') }),
   };
 }
 
 /** What the player hit, through the same door as a session written down by hand. */
-async function loadSessions(orm: MikroORM, name: string, index: number, idOf: (club: string) => string): Promise<void> {
+async function loadSessions(
+  orm: MikroORM,
+  name: string,
+  index: number,
+  idOf: (club: string) => string,
+): Promise<void> {
   const playerId = demoId(index, 0);
   const { clubs } = await readSheet(orm, DEMO_WORKSPACE, playerId, null);
   for (const [i, session] of DEMO_SESSIONS.filter((one) => one.player === name).entries()) {
@@ -141,14 +244,41 @@ async function loadSessions(orm: MikroORM, name: string, index: number, idOf: (c
       if (!found || !known) throw new Error(`${name} has no carry for the ${club}`);
       return { id: found.id, kind: found.kind, loftDeg: playingLoft(found.spec)?.deg, carryM: known.carryM };
     });
-    const { setting: { conditions, surface }, hitOff, ball, notes } = session;
-    await applyChange(orm, { workspaceId: DEMO_WORKSPACE, who: REP }, {
-      id: demoId(index, 750 + i), why: session.notes,
-      commands: [
-        { do: 'addSession', session: { id: sessionId, playerId, name: session.name, heldOn, conditions, surface, hitOff, ball, notes } },
-        { do: 'addStrikes', sessionId, strikes: strikes.map((strike, k) => ({ ...strike, id: demoId(index, 70_000 + i * 1000 + k) })) },
-      ],
-    });
+    const {
+      setting: { conditions, surface },
+      hitOff,
+      ball,
+      notes,
+    } = session;
+    await applyChange(
+      orm,
+      { workspaceId: DEMO_WORKSPACE, who: REP },
+      {
+        id: demoId(index, 750 + i),
+        why: session.notes,
+        commands: [
+          {
+            do: 'addSession',
+            session: {
+              id: sessionId,
+              playerId,
+              name: session.name,
+              heldOn,
+              conditions,
+              surface,
+              hitOff,
+              ball,
+              notes,
+            },
+          },
+          {
+            do: 'addStrikes',
+            sessionId,
+            strikes: strikes.map((strike, k) => ({ ...strike, id: demoId(index, 70_000 + i * 1000 + k) })),
+          },
+        ],
+      },
+    );
   }
 }
 

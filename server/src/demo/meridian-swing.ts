@@ -18,12 +18,28 @@ export interface DemoPlayer {
   /** The first is the gamer. */
   bags: readonly { name: string; note?: string; clubs: readonly string[] }[];
   /** What was done since the sheet was written down, oldest first. */
-  changes: readonly { club: string; key: 'loftSetDeg' | 'loftMeasuredDeg' | 'swingWeight' | 'lieDeg'; value: number | string; daysAgo: number; why: string }[];
+  changes: readonly {
+    club: string;
+    key: 'loftSetDeg' | 'loftMeasuredDeg' | 'swingWeight' | 'lieDeg';
+    value: number | string;
+    daysAgo: number;
+    why: string;
+  }[];
   plan?: {
-    name: string; course: string; inDays: number; lasts: number; ground: string; weather: string;
+    name: string;
+    course: string;
+    inDays: number;
+    lasts: number;
+    ground: string;
+    weather: string;
     swaps: readonly { out?: string; in?: string; why: string }[];
     /** Yards, how often a round, and what of it: the shots the course asks. */
-    needs?: readonly (readonly [yd: number, times: number, what?: 'hold' | 'drive' | 'rough' | 'tee', leftYd?: number])[];
+    needs?: readonly (readonly [
+      yd: number,
+      times: number,
+      what?: 'hold' | 'drive' | 'rough' | 'tee',
+      leftYd?: number,
+    ])[];
     /** By name; its rounds are then worked out from its courses. */
     event?: string;
     choosing?: Partial<PlanChoosing>;
@@ -34,76 +50,238 @@ const yards = (value: number) => toMetres(value, 'yd');
 
 export const DEMO_PLAYERS: readonly DemoPlayer[] = [
   {
-    file: 'davor-kolar.csv', name: 'Davor Kolar', hand: 'right', distanceUnit: 'yd',
+    file: 'davor-kolar.csv',
+    name: 'Davor Kolar',
+    hand: 'right',
+    distanceUnit: 'yd',
     notes: 'Long. Likes a low long club in wind. Wedges a touch heavier than the irons.',
     // His steps are wider all the way, so his limits are too.
     handicap: -5,
     gapSettings: { topStepMaxM: yards(30), scoringStepMaxM: yards(18) },
     bags: [
-      { name: 'Gamer', clubs: ['Driver', '3 wood', 'Hybrid 3', 'Driving iron', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW', '52', '56', '60', 'Putter'] },
-      { name: 'Travel', note: 'What flies with him; fourteen make the cut on the first morning.', clubs: ['Driver', '3 wood', '3 wood tour', 'Hybrid 3', 'Driving iron', '4 iron', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW', '48', '52', '56', '60', '60 low', 'Putter'] },
+      {
+        name: 'Gamer',
+        clubs: [
+          'Driver',
+          '3 wood',
+          'Hybrid 3',
+          'Driving iron',
+          '5 iron',
+          '6 iron',
+          '7 iron',
+          '8 iron',
+          '9 iron',
+          'PW',
+          '52',
+          '56',
+          '60',
+          'Putter',
+        ],
+      },
+      {
+        name: 'Travel',
+        note: 'What flies with him; fourteen make the cut on the first morning.',
+        clubs: [
+          'Driver',
+          '3 wood',
+          '3 wood tour',
+          'Hybrid 3',
+          'Driving iron',
+          '4 iron',
+          '5 iron',
+          '6 iron',
+          '7 iron',
+          '8 iron',
+          '9 iron',
+          'PW',
+          '48',
+          '52',
+          '56',
+          '60',
+          '60 low',
+          'Putter',
+        ],
+      },
     ],
     changes: [
       { club: '9 iron', key: 'loftMeasuredDeg', value: 40.5, daysAgo: 24, why: 'weekly gauge check' },
-      { club: '60', key: 'swingWeight', value: 'D6', daysAgo: 16, why: 'two grams of lead taken off the head' },
+      {
+        club: '60',
+        key: 'swingWeight',
+        value: 'D6',
+        daysAgo: 16,
+        why: 'two grams of lead taken off the head',
+      },
       { club: '56', key: 'loftSetDeg', value: 56.5, daysAgo: 3, why: 'sat too close to the 52' },
       { club: '56', key: 'loftMeasuredDeg', value: 56.5, daysAgo: 3, why: 'on the gauge after bending' },
     ],
     plan: {
-      name: 'Skarvoy Links week', course: 'Skarvoy Links', inDays: 9, lasts: 3,
-      ground: 'Firm, tight turf; greens run out', weather: '9 °C, wind about 8 m/s off the sea, gusts',
+      name: 'Skarvoy Links week',
+      course: 'Skarvoy Links',
+      inDays: 9,
+      lasts: 3,
+      ground: 'Firm, tight turf; greens run out',
+      weather: '9 °C, wind about 8 m/s off the sea, gusts',
       swaps: [
-        { out: 'Hybrid 3', in: '48', why: 'Low one stays for the wind; the 48 closes the hole under the PW.' },
+        {
+          out: 'Hybrid 3',
+          in: '48',
+          why: 'Low one stays for the wind; the 48 closes the hole under the PW.',
+        },
         { out: '60', in: '60 low', why: 'Tight turf: less bounce.' },
       ],
       // Firm and windy: most approaches may run, the short ones must hold; the tees ask for length twice and for the low club as often.
       needs: [
-        [300, 6, 'drive', 135], [285, 4, 'drive', 150], [235, 4, 'drive', 165], [228, 1, 'tee'], [214, 1.5], [205, 1], [196, 1.5, 'tee'], [188, 1.5], [176, 2], [165, 2], [158, 1.5, 'hold'],
-        [150, 1.5, 'hold'], [141, 1.5, 'hold'], [133, 1.5, 'hold'], [124, 1, 'hold'], [112, 1, 'hold'], [98, 1, 'hold'], [86, 1, 'hold'], [160, 0.8, 'rough'], [120, 0.8, 'rough'],
+        [300, 6, 'drive', 135],
+        [285, 4, 'drive', 150],
+        [235, 4, 'drive', 165],
+        [228, 1, 'tee'],
+        [214, 1.5],
+        [205, 1],
+        [196, 1.5, 'tee'],
+        [188, 1.5],
+        [176, 2],
+        [165, 2],
+        [158, 1.5, 'hold'],
+        [150, 1.5, 'hold'],
+        [141, 1.5, 'hold'],
+        [133, 1.5, 'hold'],
+        [124, 1, 'hold'],
+        [112, 1, 'hold'],
+        [98, 1, 'hold'],
+        [86, 1, 'hold'],
+        [160, 0.8, 'rough'],
+        [120, 0.8, 'rough'],
       ],
     },
   },
   {
-    file: 'maren-tveit.csv', name: 'Maren Tveit', hand: 'right', distanceUnit: 'm',
+    file: 'maren-tveit.csv',
+    name: 'Maren Tveit',
+    hand: 'right',
+    distanceUnit: 'm',
     notes: 'Tour professional. Four degrees between the wedges. Nothing new in the week of an event.',
     handicap: -4,
     gapSettings: {},
     bags: [
-      { name: 'Gamer', clubs: ['Driver', '3 wood', '5 wood', 'Hybrid 4', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW', '50', '54', '58', 'Putter'] },
+      {
+        name: 'Gamer',
+        clubs: [
+          'Driver',
+          '3 wood',
+          '5 wood',
+          'Hybrid 4',
+          '5 iron',
+          '6 iron',
+          '7 iron',
+          '8 iron',
+          '9 iron',
+          'PW',
+          '50',
+          '54',
+          '58',
+          'Putter',
+        ],
+      },
     ],
     changes: [
       { club: '58', key: 'loftSetDeg', value: 57.5, daysAgo: 40, why: 'drifted weak; back by half a degree' },
       { club: '54', key: 'loftMeasuredDeg', value: 54.25, daysAgo: 6, why: 'weekly gauge check' },
     ],
     plan: {
-      name: 'Hochfirn Open', course: 'Hochfirn, 1,520 m', inDays: 16, lasts: 3,
-      ground: 'Soft, fluffy sand', weather: 'Thin dry air, 12 to 19 °C, little wind',
+      name: 'Hochfirn Open',
+      course: 'Hochfirn, 1,520 m',
+      inDays: 16,
+      lasts: 3,
+      ground: 'Soft, fluffy sand',
+      weather: 'Thin dry air, 12 to 19 °C, little wind',
       swaps: [{ out: '58', in: '58 wide', why: 'Soft turf and fluffy sand want more bounce.' }],
       event: 'Hochfirn Open',
     },
   },
   {
-    file: 'oluchi-nwosu.csv', name: 'Oluchi Nwosu', hand: 'left', distanceUnit: 'yd',
+    file: 'oluchi-nwosu.csv',
+    name: 'Oluchi Nwosu',
+    hand: 'left',
+    distanceUnit: 'yd',
     notes: 'Ambitious amateur. Budget of 250 for the winter: what would gain most?',
     handicap: 13,
     gapSettings: {},
     bags: [
-      { name: 'Gamer', clubs: ['Driver', '3 wood', '5 wood', 'Hybrid 3', '4 iron', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW', 'SW', '60', 'Putter'] },
+      {
+        name: 'Gamer',
+        clubs: [
+          'Driver',
+          '3 wood',
+          '5 wood',
+          'Hybrid 3',
+          '4 iron',
+          '5 iron',
+          '6 iron',
+          '7 iron',
+          '8 iron',
+          '9 iron',
+          'PW',
+          'SW',
+          '60',
+          'Putter',
+        ],
+      },
     ],
     changes: [],
   },
   {
-    file: 'pim-hoekstra.csv', name: 'Pim Hoekstra', hand: 'right', distanceUnit: 'm',
+    file: 'pim-hoekstra.csv',
+    name: 'Pim Hoekstra',
+    hand: 'right',
+    distanceUnit: 'm',
     notes: 'Carries. Nine clubs from November to March, partial swings for the rest.',
     handicap: null,
     gapSettings: {},
     bags: [
-      { name: 'Winter nine', clubs: ['3 wood', 'Hybrid 4', '5 iron', '7 iron', '9 iron', '50', 'Winter 56', '58', 'Putter'] },
-      { name: 'Summer fourteen', clubs: ['Driver', '3 wood', '5 wood', 'Hybrid 4', '5 iron', '6 iron', '7 iron', '8 iron', '9 iron', 'PW', '50', '54', '58', 'Putter'] },
+      {
+        name: 'Winter nine',
+        clubs: ['3 wood', 'Hybrid 4', '5 iron', '7 iron', '9 iron', '50', 'Winter 56', '58', 'Putter'],
+      },
+      {
+        name: 'Summer fourteen',
+        clubs: [
+          'Driver',
+          '3 wood',
+          '5 wood',
+          'Hybrid 4',
+          '5 iron',
+          '6 iron',
+          '7 iron',
+          '8 iron',
+          '9 iron',
+          'PW',
+          '50',
+          '54',
+          '58',
+          'Putter',
+        ],
+      },
     ],
-    changes: [{ club: '8 iron', key: 'loftMeasuredDeg', value: 36.5, daysAgo: 12, why: 'half a degree weak on the gauge; leave until spring' }],
+    changes: [
+      {
+        club: '8 iron',
+        key: 'loftMeasuredDeg',
+        value: 36.5,
+        daysAgo: 12,
+        why: 'half a degree weak on the gauge; leave until spring',
+      },
+    ],
     plan: {
-      name: 'Winter fours', course: 'Skarvoy Links', inDays: 23, lasts: 0, ground: 'Soaked, short rough', weather: '4 °C, wind', swaps: [], event: 'Winter fours', choosing: { limit: 10, changeStrokes: 0 },
+      name: 'Winter fours',
+      course: 'Skarvoy Links',
+      inDays: 23,
+      lasts: 0,
+      ground: 'Soaked, short rough',
+      weather: '4 °C, wind',
+      swaps: [],
+      event: 'Winter fours',
+      choosing: { limit: 10, changeStrokes: 0 },
     },
   },
 ];

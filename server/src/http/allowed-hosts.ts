@@ -14,11 +14,21 @@ export function onlyForHosts(names: readonly string[]): RequestHandler {
   return (request, _response, next) => {
     const { origin, host } = request.headers;
     if (!allowed.has(hostName(host))) {
-      next(new Refusal(403, { error: 'forbidden', message: 'This server does not serve that name. TASCHE_HOSTS lists the names it serves.' }));
+      next(
+        new Refusal(403, {
+          error: 'forbidden',
+          message: 'This server does not serve that name. TASCHE_HOSTS lists the names it serves.',
+        }),
+      );
       return;
     }
     // A page of another site may not write here; one of another port of this machine is another site.
-    if (origin !== undefined && request.method !== 'GET' && request.method !== 'HEAD' && hostOf(origin) !== host?.toLowerCase()) {
+    if (
+      origin !== undefined &&
+      request.method !== 'GET' &&
+      request.method !== 'HEAD' &&
+      hostOf(origin) !== host?.toLowerCase()
+    ) {
       next(new Refusal(403, { error: 'forbidden', message: 'Requests from other sites are refused.' }));
       return;
     }

@@ -1,4 +1,10 @@
-import { checkJsonLimits, idSchema, parseChangeRequest, wholeDocument, type SignedInView } from '@tasche/contract';
+import {
+  checkJsonLimits,
+  idSchema,
+  parseChangeRequest,
+  wholeDocument,
+  type SignedInView,
+} from '@tasche/contract';
 import express, { Router } from 'express';
 import * as yup from 'yup';
 import { applyChange } from '../changes/apply-change.js';
@@ -11,7 +17,15 @@ import { sheetRoutes } from '../sheet/routes.js';
 import { strikeImportRoutes } from '../strikes/routes.js';
 import { readHealth } from './read-health.js';
 import { Refusal } from './refusal.js';
-import { BODY_LIMIT, idIn, jsonBody, required, routeContext, type ApiOptions, type RouteContext } from './route-context.js';
+import {
+  BODY_LIMIT,
+  idIn,
+  jsonBody,
+  required,
+  routeContext,
+  type ApiOptions,
+  type RouteContext,
+} from './route-context.js';
 
 /** Every route: thin, checked at the border, scoped to the asker's workspace. */
 export function api(options: ApiOptions): Router {
@@ -42,7 +56,12 @@ export function api(options: ApiOptions): Router {
   return router;
 }
 
-const undoSchema = wholeDocument(yup.object({ id: required(idSchema) }).strict().noUnknown('unknown field: ${unknown}'));
+const undoSchema = wholeDocument(
+  yup
+    .object({ id: required(idSchema) })
+    .strict()
+    .noUnknown('unknown field: ${unknown}'),
+);
 
 function changeRoutes({ orm, scopeOf }: RouteContext): Router {
   const router = Router();

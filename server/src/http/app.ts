@@ -31,36 +31,59 @@ export interface AppOptions {
 }
 
 /** The whole web application. It keeps nothing in memory or on disk between requests. */
-export function createApp({ orm, signIn, log, hosts = [], webFolder, news, monitor, weather }: AppOptions): Express {
+export function createApp({
+  orm,
+  signIn,
+  log,
+  hosts = [],
+  webFolder,
+  news,
+  monitor,
+  weather,
+}: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   // Parameters are read by `readQuery`, which knows which there are.
   app.set('query parser', false);
   app.use(onlyForHosts(hosts));
-  app.use(helmet({
-    contentSecurityPolicy: {
-      useDefaults: false,
-      directives: {
-        defaultSrc: ["'self'"],
-        // The component library writes its style sheets at run time.
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        fontSrc: ["'self'", 'data:'],
-        objectSrc: ["'none'"],
-        frameAncestors: ["'none'"],
-        baseUri: ["'self'"],
-        formAction: ["'self'"],
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          // The component library writes its style sheets at run time.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'", 'data:'],
+          objectSrc: ["'none'"],
+          frameAncestors: ["'none'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+        },
       },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(
+    compression({
+      filter: (request, response) =>
+        response.getHeader('content-type') !== 'text/event-stream' && compression.filter(request, response),
+    }),
+  );
+  app.use(
+    '/api',
+    (_request, response, next) => {
+      response.setHeader('cache-control', 'no-store');
+      next();
     },
-    strictTransportSecurity: false,
-  }));
-  app.use(compression({ filter: (request, response) => response.getHeader('content-type') !== 'text/event-stream' && compression.filter(request, response) }));
-  app.use('/api', (_request, response, next) => {
-    response.setHeader('cache-control', 'no-store');
-    next();
-  }, api({ orm, signIn, news, monitor, weather }));
+    api({ orm, signIn, news, monitor, weather }),
+  );
   if (webFolder && existsSync(webFolder)) {
-    app.use('/assets', express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+    app.use(
+      '/assets',
+      express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    );
     app.use(express.static(webFolder, { index: false }));
     app.get(/^\/(?!api\/)/, (_request, response) => {
       response.sendFile(path.join(webFolder, 'index.html'), { headers: { 'cache-control': 'no-cache' } });

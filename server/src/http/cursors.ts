@@ -2,10 +2,22 @@ import { idSchema, isDay } from '@tasche/contract';
 import * as yup from 'yup';
 
 /** Where a page of a list ends, as the next one is asked for. Rows are told by a day or a moment, and by an id or a count. */
-export interface MomentCursor { at: string; id: string }
-export interface DayCursor { day: string; seq: string }
-export interface IdCursor { day: string; id: string }
-export interface NameCursor { name: string; id: string }
+export interface MomentCursor {
+  at: string;
+  id: string;
+}
+export interface DayCursor {
+  day: string;
+  seq: string;
+}
+export interface IdCursor {
+  day: string;
+  id: string;
+}
+export interface NameCursor {
+  name: string;
+  id: string;
+}
 
 const MOMENT = /^(\d{4}-\d\d-\d\d)T([01]\d|2[0-3]):[0-5]\d:[0-5]\d\.\d{6}Z$/;
 
@@ -15,17 +27,22 @@ function halves(text: string): { head: string; tail: string } {
 }
 
 function cursorSchema(isGood: (head: string, tail: string) => boolean) {
-  return yup.string().max(400).test('cursor', '${path} is not what an answer gave as next', (text) => {
-    if (text === undefined) return true;
-    const { head, tail } = halves(text);
-    return isGood(head, tail);
-  });
+  return yup
+    .string()
+    .max(400)
+    .test('cursor', '${path} is not what an answer gave as next', (text) => {
+      if (text === undefined) return true;
+      const { head, tail } = halves(text);
+      return isGood(head, tail);
+    });
 }
 
 const isId = (text: string) => idSchema.isValidSync(text, { strict: true });
 
 /** `before=2026-11-20T10:00:00.123456Z_<id>` */
-export const momentCursorSchema = cursorSchema((head, tail) => isDay(MOMENT.exec(head)?.[1] ?? '') && isId(tail));
+export const momentCursorSchema = cursorSchema(
+  (head, tail) => isDay(MOMENT.exec(head)?.[1] ?? '') && isId(tail),
+);
 /** `before=2026-11-20_123` */
 export const dayCursorSchema = cursorSchema((head, tail) => isDay(head) && /^\d{1,18}$/.test(tail));
 /** `after=2026-11-20_<id>` */

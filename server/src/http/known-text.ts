@@ -17,19 +17,30 @@ export interface KnownText {
  * their own.
  */
 const known = new LRUCache<string, KnownText & { revision: string }>({
-  max: 500, maxSize: 64_000_000, sizeCalculation: ({ text, packed }) => text.length + packed.length,
+  max: 500,
+  maxSize: 64_000_000,
+  sizeCalculation: ({ text, packed }) => text.length + packed.length,
 });
 
 /**
  * The answer of that key: the known one where it is of this revision, else made anew.
  * @param make gives the whole answer as JSON text
  */
-export async function knownText(key: string, revision: string, make: () => Promise<string>): Promise<KnownText> {
+export async function knownText(
+  key: string,
+  revision: string,
+  make: () => Promise<string>,
+): Promise<KnownText> {
   const standing = known.get(key);
   if (standing?.revision === revision) return standing;
   const text = Buffer.from(await make());
   // A change may have come between the two questions: the older number only makes the next reader ask again.
-  const answer = { revision, text, packed: await pack(text), etag: `"${createHash('sha256').update(text).digest('base64url')}"` };
+  const answer = {
+    revision,
+    text,
+    packed: await pack(text),
+    etag: `"${createHash('sha256').update(text).digest('base64url')}"`,
+  };
   known.set(key, answer);
   return answer;
 }

@@ -21,7 +21,8 @@ export function answerProblem(log: Logger): ErrorRequestHandler {
       answer = INTERNAL;
     }
     const { status, problem } = answer;
-    if (status >= 500 && status !== 503) log.error({ err: error, method: request.method, path: request.path });
+    if (status >= 500 && status !== 503)
+      log.error({ err: error, method: request.method, path: request.path });
     if (response.headersSent) {
       next(error);
       return;
@@ -33,29 +34,68 @@ export function answerProblem(log: Logger): ErrorRequestHandler {
   };
 }
 
-interface Answer { status: number; problem: Problem }
+interface Answer {
+  status: number;
+  problem: Problem;
+}
 
 const INTERNAL: Answer = {
-  status: 500, problem: { error: 'internal', message: 'Something went wrong on our side; nothing was saved.' },
+  status: 500,
+  problem: { error: 'internal', message: 'Something went wrong on our side; nothing was saved.' },
 };
 
 const DATABASE_PROBLEMS: Record<NonNullable<ReturnType<typeof databaseState>>, Answer> = {
-  away: { status: 503, problem: { error: 'database-away', message: 'The database is away. Nothing was lost; try again in a moment.' } },
-  busy: { status: 503, problem: { error: 'busy', message: 'The database is busy. Nothing was lost; try again in a moment.' } },
-  full: { status: 503, problem: { error: 'disk-full', message: 'The disk of the database is full; nothing was saved. Free some space, then try again.' } },
+  away: {
+    status: 503,
+    problem: {
+      error: 'database-away',
+      message: 'The database is away. Nothing was lost; try again in a moment.',
+    },
+  },
+  busy: {
+    status: 503,
+    problem: { error: 'busy', message: 'The database is busy. Nothing was lost; try again in a moment.' },
+  },
+  full: {
+    status: 503,
+    problem: {
+      error: 'disk-full',
+      message: 'The disk of the database is full; nothing was saved. Free some space, then try again.',
+    },
+  },
 };
 
 function problemOf(error: unknown): Answer {
   if (error instanceof Refusal) return { status: error.status, problem: error.problem };
   if (error instanceof yup.ValidationError) {
     const fields = fieldProblems(error);
-    return { status: 400, problem: { error: 'bad-input', message: fields[0]?.message ?? 'The request could not be read.', fields } };
+    return {
+      status: 400,
+      problem: {
+        error: 'bad-input',
+        message: fields[0]?.message ?? 'The request could not be read.',
+        fields,
+      },
+    };
   }
   if (error instanceof JsonLimitError) {
-    return { status: 400, problem: { error: 'bad-input', message: error.message, fields: [{ field: error.field, message: error.message }] } };
+    return {
+      status: 400,
+      problem: {
+        error: 'bad-input',
+        message: error.message,
+        fields: [{ field: error.field, message: error.message }],
+      },
+    };
   }
   if (error instanceof UniqueConstraintViolationException) {
-    return { status: 409, problem: { error: 'conflict', message: 'Something of that id, or in that place, exists already; nothing was saved.' } };
+    return {
+      status: 409,
+      problem: {
+        error: 'conflict',
+        message: 'Something of that id, or in that place, exists already; nothing was saved.',
+      },
+    };
   }
   const requested = requestProblem(error as { type?: string; status?: number });
   if (requested) return requested;
@@ -66,12 +106,28 @@ function problemOf(error: unknown): Answer {
 /** What express and its body readers say of a request they could not read. */
 function requestProblem({ type, status }: { type?: string; status?: number }): Answer | undefined {
   switch (type) {
-    case 'entity.too.large': return { status: 413, problem: { error: 'too-large', message: 'That is more than 2 MB; nothing was taken.' } };
-    case 'entity.parse.failed': return { status: 400, problem: { error: 'bad-input', message: 'The body is not JSON.', fields: [{ field: 'body', message: 'not JSON' }] } };
-    case 'charset.unsupported': case 'encoding.unsupported': return { status: 415, problem: { error: 'wrong-type', message: 'Send UTF-8 text.' } };
+    case 'entity.too.large':
+      return {
+        status: 413,
+        problem: { error: 'too-large', message: 'That is more than 2 MB; nothing was taken.' },
+      };
+    case 'entity.parse.failed':
+      return {
+        status: 400,
+        problem: {
+          error: 'bad-input',
+          message: 'The body is not JSON.',
+          fields: [{ field: 'body', message: 'not JSON' }],
+        },
+      };
+    case 'charset.unsupported':
+    case 'encoding.unsupported':
+      return { status: 415, problem: { error: 'wrong-type', message: 'Send UTF-8 text.' } };
   }
-  if (status === 404) return { status, problem: { error: 'not-found', message: 'There is nothing at this address.' } };
-  if (status !== undefined && status >= 400 && status < 500) return { status, problem: { error: 'bad-input', message: 'The request could not be read.' } };
+  if (status === 404)
+    return { status, problem: { error: 'not-found', message: 'There is nothing at this address.' } };
+  if (status !== undefined && status >= 400 && status < 500)
+    return { status, problem: { error: 'bad-input', message: 'The request could not be read.' } };
   return undefined;
 }
 

@@ -4,7 +4,10 @@ import type { Conflict, FieldProblem, Problem } from '@tasche/contract';
 export class Refusal extends Error {
   override readonly name = 'Refusal';
 
-  constructor(readonly status: number, readonly problem: Problem) {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
     super(problem.message);
   }
 }

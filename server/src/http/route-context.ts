@@ -9,7 +9,8 @@ import { Refusal } from './refusal.js';
 /** Of what is sent as one piece. */
 export const BODY_LIMIT = '2mb';
 
-export type ApiOptions = Pick<AppOptions, 'orm' | 'signIn'> & Partial<Pick<AppOptions, 'news' | 'monitor' | 'weather'>>;
+export type ApiOptions = Pick<AppOptions, 'orm' | 'signIn'> &
+  Partial<Pick<AppOptions, 'news' | 'monitor' | 'weather'>>;
 
 /** What every route works with. */
 export interface RouteContext extends ApiOptions {
@@ -22,7 +23,8 @@ export interface RouteContext extends ApiOptions {
 export function routeContext(options: ApiOptions): RouteContext {
   const scopeOf = (request: Request) => options.signIn(request);
   return {
-    ...options, scopeOf,
+    ...options,
+    scopeOf,
     scoped: async (request, work) => inWorkspace(options.orm, (await scopeOf(request)).workspaceId, work),
   };
 }
@@ -50,17 +52,26 @@ export function wrongType(wanted: string): Refusal {
 /** Given when whoever asked hangs up. */
 export function hungUp(response: Response): AbortSignal {
   const gone = new AbortController();
-  response.once('close', () => { if (!response.writableFinished) gone.abort(); });
+  response.once('close', () => {
+    if (!response.writableFinished) gone.abort();
+  });
   return gone.signal;
 }
 
 /** A name as part of a file's name. */
 export function fileName(name: string): string {
-  return name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'sheet';
+  return (
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'sheet'
+  );
 }
 
 /** How many rows of a list are wanted, and after or before which. */
 export function pageQuery<C extends yup.StringSchema>(cursorName: string, cursor: C, usual = 50) {
-  return yup.object({ limit: yup.number().integer().min(1).max(200).default(usual), [cursorName]: cursor }) as unknown as
-    yup.ObjectSchema<{ limit: number; before?: string; after?: string }>;
+  return yup.object({
+    limit: yup.number().integer().min(1).max(200).default(usual),
+    [cursorName]: cursor,
+  }) as unknown as yup.ObjectSchema<{ limit: number; before?: string; after?: string }>;
 }

@@ -5,5 +5,9 @@ import type { KnownText } from './known-text.js';
 export function sendKnownText(request: Request, response: Response, { text, packed, etag }: KnownText): void {
   const takesPacked = request.acceptsEncodings('gzip') === 'gzip';
   if (takesPacked) response.set('content-encoding', 'gzip');
-  response.set('etag', etag).vary('accept-encoding').type('json').send(takesPacked ? packed : text);
+  response
+    .set('etag', etag)
+    .vary('accept-encoding')
+    .type('json')
+    .send(takesPacked ? packed : text);
 }

@@ -124,7 +124,9 @@ export class Migration001FirstSlice extends Migration {
         foreign key (workspace_id, player_id) references player (workspace_id, id) deferrable initially deferred,
         foreign key (workspace_id, plan_id) references plan (workspace_id, id) deferrable initially deferred
       )`);
-    this.addSql('alter table plan add foreign key (workspace_id, bag_id) references bag (workspace_id, id) deferrable initially deferred');
+    this.addSql(
+      'alter table plan add foreign key (workspace_id, bag_id) references bag (workspace_id, id) deferrable initially deferred',
+    );
     this.addSql('create unique index bag_one_gamer on bag (player_id) where gamer and removed_at is null');
     this.addSql('create index bag_player on bag (player_id, place)');
     this.addSql(`
@@ -171,7 +173,9 @@ export class Migration001FirstSlice extends Migration {
         foreign key (workspace_id, club_id) references club (workspace_id, id) deferrable initially deferred,
         foreign key (workspace_id, change_id) references change (workspace_id, id) deferrable initially deferred
       )`);
-    this.addSql('create index reading_newest on reading (club_id, key, taken_on desc, seq desc) where removed_at is null');
+    this.addSql(
+      'create index reading_newest on reading (club_id, key, taken_on desc, seq desc) where removed_at is null',
+    );
     this.addSql('create index reading_change on reading (change_id)');
     this.addSql(`
       create function spec_as_of(of_club uuid, day date) returns jsonb language sql stable as $$

@@ -46,7 +46,9 @@ export class Migration003Sessions extends Migration {
         foreign key (workspace_id, player_id) references player (workspace_id, id) deferrable initially deferred
       )`);
     this.addSql('create index session_player on session (player_id, held_on desc)');
-    this.addSql('create unique index session_one_live on session (workspace_id) where live and removed_at is null');
+    this.addSql(
+      'create unique index session_one_live on session (workspace_id) where live and removed_at is null',
+    );
     // Read by session, in the order they arrived; a strike's own id is only ever asked for within its session.
     this.addSql(`
       create table strike (
@@ -67,7 +69,9 @@ export class Migration003Sessions extends Migration {
         removed_at timestamptz,
         primary key (session_id, arrival)
       )`);
-    this.addSql('create unique index strike_once on strike (player_id, device_key, session_id) where device_key is not null');
+    this.addSql(
+      'create unique index strike_once on strike (player_id, device_key, session_id) where device_key is not null',
+    );
     this.addSql('create index strike_change on strike (change_id) where change_id is not null');
     for (const sql of STRIKE_BELONGS) this.addSql(sql);
     this.addSql(`
@@ -81,7 +85,9 @@ export class Migration003Sessions extends Migration {
         reason text not null
       )`);
     this.addSql('create index set_aside_session on set_aside (workspace_id, session_id, at desc)');
-    this.addSql('create unique index set_aside_once on set_aside (workspace_id, device_key) where device_key is not null');
+    this.addSql(
+      'create unique index set_aside_once on set_aside (workspace_id, device_key) where device_key is not null',
+    );
     this.addSql(`
       create table file_mapping (
         workspace_id uuid not null references workspace (id),

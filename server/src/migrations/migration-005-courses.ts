@@ -66,8 +66,10 @@ export class Migration005Courses extends Migration {
     this.addSql(COURSES_FROM_PLACES);
     this.addSql('drop table place');
     this.addSql('alter table plan add column event_id uuid');
-    this.addSql('alter table plan add column rounds jsonb not null default \'[]\'');
-    this.addSql('alter table plan add foreign key (workspace_id, event_id) references event (workspace_id, id) deferrable initially deferred');
+    this.addSql("alter table plan add column rounds jsonb not null default '[]'");
+    this.addSql(
+      'alter table plan add foreign key (workspace_id, event_id) references event (workspace_id, id) deferrable initially deferred',
+    );
     // The sheet's function as it stands, with what a plan has gained.
     this.addSql(`
       do $$ begin

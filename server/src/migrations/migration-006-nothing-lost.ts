@@ -59,7 +59,9 @@ export class Migration006NothingLost extends Migration {
     this.addSql(STANDS_FROM);
     this.addSql(SPEC_AS_OF);
     this.addSql('drop index reading_newest');
-    this.addSql('create index reading_newest on reading (club_id, key, stands_from desc, seq desc) where removed_at is null');
+    this.addSql(
+      'create index reading_newest on reading (club_id, key, stands_from desc, seq desc) where removed_at is null',
+    );
     this.addSql('create index reading_of_club on reading (club_id, taken_on desc, seq desc)');
     this.addSql('alter table club add column spec_due date');
     this.addSql('create index club_spec_due on club (player_id) where spec_due is not null');
@@ -84,7 +86,9 @@ export class Migration006NothingLost extends Migration {
     this.addSql('alter table workspace add column circuit_revision bigint not null default 0');
     this.addSql('alter table workspace add column demo_loaded_at timestamptz');
     // A demo of an earlier version is there already, whatever was renamed in it since.
-    this.addSql(`update workspace set demo_loaded_at = now() where id = '7a5c4e00-0000-4000-8000-00000000de30'`);
+    this.addSql(
+      `update workspace set demo_loaded_at = now() where id = '7a5c4e00-0000-4000-8000-00000000de30'`,
+    );
     this.addSql(`
       create table monitor_ball (
         workspace_id uuid not null references workspace (id),
@@ -97,7 +101,9 @@ export class Migration006NothingLost extends Migration {
     for (const table of ['monitor_ball', 'change_row']) {
       this.addSql(`alter table ${table} enable row level security`);
       this.addSql(`alter table ${table} force row level security`);
-      this.addSql(`create policy one_workspace on ${table} using (${OWN_WORKSPACE}) with check (${OWN_WORKSPACE})`);
+      this.addSql(
+        `create policy one_workspace on ${table} using (${OWN_WORKSPACE}) with check (${OWN_WORKSPACE})`,
+      );
     }
     this.addSql(SHEET_REVISION);
     this.addSql(SHEET_TEXT_SQL);

@@ -6,13 +6,29 @@ import { badInput, notFound } from '../http/refusal.js';
 import { Session } from '../sessions/session.js';
 
 /** What a simulated monitor needs to know to have a player hit a club: how it is built, and how far it goes. */
-export async function hitOrder(em: EntityManager, sessionId: string, clubId: string, shot: ShotKind, count: number): Promise<HitOrder> {
+export async function hitOrder(
+  em: EntityManager,
+  sessionId: string,
+  clubId: string,
+  shot: ShotKind,
+  count: number,
+): Promise<HitOrder> {
   const session = await em.findOne(Session, { id: sessionId, removedAt: null });
   if (!session) throw notFound('session');
   const row = await em.findOne(Club, { id: clubId, playerId: session.playerId, removedAt: null });
   if (!row) throw notFound('club');
   const club = ladderClub(row);
   const known = club.shots[shot] ?? club.shots.full;
-  if (!known) throw badInput(`${row.name} has no carry to make shots up from; write one down first.`, [{ field: 'clubId', message: 'no carry known' }]);
-  return { count, club: clubId, kind: row.kind, loftDeg: club.loftDeg ?? USUAL_LOFT_DEG[row.kind], carryM: known.carryM, ...(known.spreadM !== undefined && { spreadM: known.spreadM }) };
+  if (!known)
+    throw badInput(`${row.name} has no carry to make shots up from; write one down first.`, [
+      { field: 'clubId', message: 'no carry known' },
+    ]);
+  return {
+    count,
+    club: clubId,
+    kind: row.kind,
+    loftDeg: club.loftDeg ?? USUAL_LOFT_DEG[row.kind],
+    carryM: known.carryM,
+    ...(known.spreadM !== undefined && { spreadM: known.spreadM }),
+  };
 }

@@ -1,5 +1,9 @@
 /** Cuts what arrives into lines; a line that grows past the limit is thrown away up to its end, and told of once. */
-export function lineSplitter(most: number, onLine: (line: string) => void, onTooLong: (start: string) => void): (piece: string) => void {
+export function lineSplitter(
+  most: number,
+  onLine: (line: string) => void,
+  onTooLong: (start: string) => void,
+): (piece: string) => void {
   let held = '';
   let skipping = false;
   return (piece) => {

@@ -33,11 +33,18 @@ export interface LiveStream {
  * where it was, and gets what it missed.
  */
 export async function streamStrikes(response: Response, stream: LiveStream): Promise<void> {
-  if (streams >= MAX_STREAMS) throw new Refusal(429, { error: 'too-many-requests', message: 'Too many live boards are open; close one.' });
+  if (streams >= MAX_STREAMS)
+    throw new Refusal(429, {
+      error: 'too-many-requests',
+      message: 'Too many live boards are open; close one.',
+    });
   streams += 1;
   try {
     const { orm, workspaceId, sessionId } = stream;
-    if (!await inWorkspace(orm, workspaceId, (em) => em.findOne(Session, { id: sessionId, removedAt: null }))) throw notFound('session');
+    if (
+      !(await inWorkspace(orm, workspaceId, (em) => em.findOne(Session, { id: sessionId, removedAt: null })))
+    )
+      throw notFound('session');
     await sendStrikes(response, stream);
   } finally {
     streams -= 1;
@@ -45,14 +52,24 @@ export async function streamStrikes(response: Response, stream: LiveStream): Pro
 }
 
 async function sendStrikes(
-  response: Response, { orm, workspaceId, sessionId, after, news, monitor, drainMs = DRAIN_MS }: LiveStream,
+  response: Response,
+  { orm, workspaceId, sessionId, after, news, monitor, drainMs = DRAIN_MS }: LiveStream,
 ): Promise<void> {
   let wake: (() => void) | undefined;
   let due = true;
-  const stop = news?.on(sessionId, () => { due = true; wake?.(); });
+  const stop = news?.on(sessionId, () => {
+    due = true;
+    wake?.();
+  });
   const isOpen = () => !response.destroyed && !response.closed;
-  response.on('close', () => { wake?.(); });
-  response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' });
+  response.on('close', () => {
+    wake?.();
+  });
+  response.writeHead(200, {
+    'content-type': 'text/event-stream',
+    'cache-control': 'no-store',
+    'x-accel-buffering': 'no',
+  });
   response.write('retry: 1000\n\n');
   let cursor = after;
   let monitorSent = '';
@@ -60,8 +77,10 @@ async function sendStrikes(
     while (isOpen()) {
       due = false;
       const view = JSON.stringify(monitor());
-      if (view !== monitorSent) response.write(`event: monitor\ndata: ${monitorSent = view}\n\n`);
-      const arrivals = await inWorkspace(orm, workspaceId, (em) => readArrivals(em, sessionId, cursor)).catch(() => undefined);
+      if (view !== monitorSent) response.write(`event: monitor\ndata: ${(monitorSent = view)}\n\n`);
+      const arrivals = await inWorkspace(orm, workspaceId, (em) => readArrivals(em, sessionId, cursor)).catch(
+        () => undefined,
+      );
       // The database is away: the browser's own retry asks again from where it is.
       if (!arrivals) break;
       for (const { arrival, strike } of arrivals) {
@@ -69,10 +88,14 @@ async function sendStrikes(
         response.write(eventOf(arrival, strike));
       }
       // Nothing more is read for a board that does not read; what it misses is still in the database.
-      if (!await drained(response, drainMs)) break;
+      if (!(await drained(response, drainMs))) break;
       if (arrivals.length > 0) continue;
       response.write(': here\n\n');
-      if (!due && isOpen()) await new Promise<void>((resolve) => { wake = resolve; setTimeout(resolve, LOOK_MS).unref(); });
+      if (!due && isOpen())
+        await new Promise<void>((resolve) => {
+          wake = resolve;
+          setTimeout(resolve, LOOK_MS).unref();
+        });
       wake = undefined;
     }
   } finally {
@@ -86,14 +109,20 @@ async function sendStrikes(
 async function drained(response: Response, drainMs: number): Promise<boolean> {
   if (response.writableLength <= MAX_BUFFERED_BYTES) return true;
   return new Promise<boolean>((resolve) => {
-    const timer = setTimeout(() => { done(false); }, drainMs);
+    const timer = setTimeout(() => {
+      done(false);
+    }, drainMs);
     const done = (isDrained: boolean) => {
       clearTimeout(timer);
       response.off('drain', onDrain).off('close', onClose);
       resolve(isDrained);
     };
-    const onDrain = () => { done(true); };
-    const onClose = () => { done(false); };
+    const onDrain = () => {
+      done(true);
+    };
+    const onClose = () => {
+      done(false);
+    };
     response.on('drain', onDrain).on('close', onClose);
   });
 }

@@ -1,17 +1,39 @@
 import { connect, type Socket } from 'node:net';
-import { MOST_LINE_CHARACTERS, SILENCE_MS, readMonitorLine, writeLine, type HitOrder, type MonitorView, type ServerLine } from '@tasche/contract';
+import {
+  MOST_LINE_CHARACTERS,
+  SILENCE_MS,
+  readMonitorLine,
+  writeLine,
+  type HitOrder,
+  type MonitorView,
+  type ServerLine,
+} from '@tasche/contract';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { databaseState } from '../database/database-state.js';
 import { Session } from '../sessions/session.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
 import { lineSplitter } from './line-splitter.js';
-import { knownUpTo, monitorKey, noteBall, setAside, takeStrike, type DeviceInSession } from './take-strike.js';
+import {
+  knownUpTo,
+  monitorKey,
+  noteBall,
+  setAside,
+  takeStrike,
+  type DeviceInSession,
+} from './take-strike.js';
 
 /** The moment of a ball whose own cannot be read. */
 const NO_MOMENT = '1970-01-01T00:00:00Z';
 
-export interface MonitorLinkOptions { orm: MikroORM; workspaceId: string; host: string; port: number; log: Logger; silenceMs?: number }
+export interface MonitorLinkOptions {
+  orm: MikroORM;
+  workspaceId: string;
+  host: string;
+  port: number;
+  log: Logger;
+  silenceMs?: number;
+}
 
 /** The server's side of a launch monitor. */
 export interface MonitorLink {
@@ -32,7 +54,14 @@ const MAX_WAITING = 200;
  * Holds a line to a launch monitor for as long as the server runs: takes it up again when it breaks or falls silent, keeps each ball in a
  * transaction of its own, and acknowledges it only then. Whatever happens in between, the monitor sends it again, and nothing is kept twice.
  */
-export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SILENCE_MS }: MonitorLinkOptions): MonitorLink {
+export function linkMonitor({
+  orm,
+  workspaceId,
+  host,
+  port,
+  log,
+  silenceMs = SILENCE_MS,
+}: MonitorLinkOptions): MonitorLink {
   let socket: Socket | undefined;
   let here: DeviceInSession | null = null;
   let simulated = false;
@@ -46,7 +75,10 @@ export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SIL
     socket = undefined;
     here = null;
     if (closed || timer) return;
-    timer = setTimeout(() => { timer = undefined; open(); }, wait);
+    timer = setTimeout(() => {
+      timer = undefined;
+      open();
+    }, wait);
     timer.unref();
     wait = Math.min(wait * 2, LONGEST_WAIT_MS);
   };
@@ -58,16 +90,21 @@ export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SIL
   const queue = (of: Socket, job: () => Promise<void>) => {
     waiting += 1;
     if (waiting > MAX_WAITING) of.pause();
-    work = work.then(() => (of.destroyed ? undefined : job())).catch((err: unknown) => {
-      log.warn({ err }, 'a line of the monitor could not be kept');
-      of.destroy();
-    }).finally(() => {
-      waiting -= 1;
-      if (waiting <= MAX_WAITING / 2) of.resume();
-    });
+    work = work
+      .then(() => (of.destroyed ? undefined : job()))
+      .catch((err: unknown) => {
+        log.warn({ err }, 'a line of the monitor could not be kept');
+        of.destroy();
+      })
+      .finally(() => {
+        waiting -= 1;
+        if (waiting <= MAX_WAITING / 2) of.resume();
+      });
   };
 
-  const send = (to: Socket, line: ServerLine) => { if (!to.destroyed) to.write(writeLine(line)); };
+  const send = (to: Socket, line: ServerLine) => {
+    if (!to.destroyed) to.write(writeLine(line));
+  };
 
   const onLine = (from: Socket, text: string) => {
     let line;
@@ -80,7 +117,7 @@ export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SIL
       queue(from, async () => {
         await inWorkspace(orm, workspaceId, async (em) => {
           // Sent again before its answer arrived: it lies aside already.
-          if (of && number !== undefined && !await noteBall(em, workspaceId, of, number, NO_MOMENT)) return;
+          if (of && number !== undefined && !(await noteBall(em, workspaceId, of, number, NO_MOMENT))) return;
           const session = await em.findOne(Session, { live: true, removedAt: null });
           await setAside(em, workspaceId, session?.id ?? null, text, reason);
         });
@@ -109,7 +146,14 @@ export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SIL
         log.error({ err, number: strike.number }, 'a ball the database refuses');
         await inWorkspace(orm, workspaceId, async (em) => {
           await noteBall(em, workspaceId, of, strike.number, strike.at);
-          await setAside(em, workspaceId, null, text, 'the database refused it', monitorKey(of, strike.number, strike.at));
+          await setAside(
+            em,
+            workspaceId,
+            null,
+            text,
+            'the database refused it',
+            monitorKey(of, strike.number, strike.at),
+          );
         });
       }
       send(from, { type: 'ack', number: strike.number });
@@ -120,16 +164,36 @@ export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SIL
     const fresh = connect({ host, port });
     socket = fresh;
     fresh.setEncoding('utf8').setKeepAlive(true).setTimeout(silenceMs);
-    const split = lineSplitter(MOST_LINE_CHARACTERS, (line) => { onLine(fresh, line); }, (start) => {
-      queue(fresh, () => inWorkspace(orm, workspaceId, async (em) => {
-        const session = await em.findOne(Session, { live: true, removedAt: null });
-        await setAside(em, workspaceId, session?.id ?? null, start, `a line of more than ${MOST_LINE_CHARACTERS} characters`);
-      }));
+    const split = lineSplitter(
+      MOST_LINE_CHARACTERS,
+      (line) => {
+        onLine(fresh, line);
+      },
+      (start) => {
+        queue(fresh, () =>
+          inWorkspace(orm, workspaceId, async (em) => {
+            const session = await em.findOne(Session, { live: true, removedAt: null });
+            await setAside(
+              em,
+              workspaceId,
+              session?.id ?? null,
+              start,
+              `a line of more than ${MOST_LINE_CHARACTERS} characters`,
+            );
+          }),
+        );
+      },
+    );
+    fresh.on('data', (piece: Buffer | string) => {
+      split(String(piece));
     });
-    fresh.on('data', (piece: Buffer | string) => { split(String(piece)); });
-    fresh.on('timeout', () => { fresh.destroy(); });
+    fresh.on('timeout', () => {
+      fresh.destroy();
+    });
     fresh.on('error', () => undefined);
-    fresh.on('close', () => { if (socket === fresh) again(); });
+    fresh.on('close', () => {
+      if (socket === fresh) again();
+    });
   }
   open();
 
@@ -153,7 +217,12 @@ export function linkMonitor({ orm, workspaceId, host, port, log, silenceMs = SIL
 function numberIn(text: string): number | undefined {
   try {
     const { type, number } = JSON.parse(text) as { type?: unknown; number?: unknown };
-    return type === 'strike' && Number.isInteger(number) && (number as number) >= 1 && (number as number) < 2 ** 31 ? number as number : undefined;
+    return type === 'strike' &&
+      Number.isInteger(number) &&
+      (number as number) >= 1 &&
+      (number as number) < 2 ** 31
+      ? (number as number)
+      : undefined;
   } catch {
     return undefined;
   }

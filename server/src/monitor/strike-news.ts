@@ -31,19 +31,41 @@ export function listenForStrikes(databaseUrl: string, log: Logger): StrikeNews {
 
   const again = () => {
     if (closed || timer) return;
-    timer = setTimeout(() => { timer = undefined; void connect(); }, wait);
+    timer = setTimeout(() => {
+      timer = undefined;
+      void connect();
+    }, wait);
     timer.unref();
     wait = Math.min(wait * 2, LONGEST_WAIT_MS);
   };
   const connect = async () => {
-    const fresh = new pg.Client({ connectionString: databaseUrl, application_name: 'tasche news', connectionTimeoutMillis: 3000 });
-    fresh.on('error', () => { if (client === fresh) { client = undefined; again(); } });
-    fresh.on('end', () => { if (client === fresh) { client = undefined; again(); } });
-    fresh.on('notification', ({ payload }) => { if (payload) events.emit(payload); });
+    const fresh = new pg.Client({
+      connectionString: databaseUrl,
+      application_name: 'tasche news',
+      connectionTimeoutMillis: 3000,
+    });
+    fresh.on('error', () => {
+      if (client === fresh) {
+        client = undefined;
+        again();
+      }
+    });
+    fresh.on('end', () => {
+      if (client === fresh) {
+        client = undefined;
+        again();
+      }
+    });
+    fresh.on('notification', ({ payload }) => {
+      if (payload) events.emit(payload);
+    });
     try {
       await fresh.connect();
       await fresh.query(`listen ${CHANNEL}`);
-      if (closed) { await fresh.end(); return; }
+      if (closed) {
+        await fresh.end();
+        return;
+      }
       client = fresh;
       wait = FIRST_WAIT_MS;
       for (const name of events.eventNames()) events.emit(name);

@@ -9,7 +9,10 @@ import { tellOfStrikes } from './strike-news.js';
 type StrikeLine = Extract<MonitorLine, { type: 'strike' }>;
 
 /** A device, and the session it counts its balls within; one that names none has one for ever. */
-export interface DeviceInSession { device: string; deviceSession: string }
+export interface DeviceInSession {
+  device: string;
+  deviceSession: string;
+}
 
 /**
  * What tells a ball from every other: device, session, number and moment. A device that counts from 1 again within one
@@ -23,36 +26,75 @@ export function monitorKey({ device, deviceSession }: DeviceInSession, number: n
  * The number up to which every ball of a device's session is here, kept or set aside. A gap, or one number far too high,
  * makes it send again from the gap; what is known already is passed over.
  */
-export async function knownUpTo(em: EntityManager, { device, deviceSession }: DeviceInSession): Promise<number> {
+export async function knownUpTo(
+  em: EntityManager,
+  { device, deviceSession }: DeviceInSession,
+): Promise<number> {
   const [row] = await em.execute<{ last: number }[]>(
     `select coalesce(max(number), 0) as last from (
        select number, row_number() over (order by number) as place from (
          select distinct number from monitor_ball where device = ? and device_session = ?) numbers
-     ) counted where number = place`, [device, deviceSession]);
+     ) counted where number = place`,
+    [device, deviceSession],
+  );
   return row!.last;
 }
 
 /** Notes a ball as answered. @returns false for one that was before */
-export async function noteBall(em: EntityManager, workspaceId: string, of: DeviceInSession, number: number, at: string): Promise<boolean> {
+export async function noteBall(
+  em: EntityManager,
+  workspaceId: string,
+  of: DeviceInSession,
+  number: number,
+  at: string,
+): Promise<boolean> {
   const rows = await em.execute<{ number: number }[]>(
     `insert into monitor_ball (workspace_id, device, device_session, number, hit_at) values (?, ?, ?, ?, ?::timestamptz)
-     on conflict do nothing returning number`, [workspaceId, of.device, of.deviceSession, number, at]);
+     on conflict do nothing returning number`,
+    [workspaceId, of.device, of.deviceSession, number, at],
+  );
   return rows.length > 0;
 }
 
 /** Keeps a ball in the live session, once however often it is sent. With no live session, or no club to give it to, it is set aside. */
-export async function takeStrike(em: EntityManager, workspaceId: string, of: DeviceInSession, { number, at, club, strike }: StrikeLine): Promise<void> {
-  if (!await noteBall(em, workspaceId, of, number, at)) return;
+export async function takeStrike(
+  em: EntityManager,
+  workspaceId: string,
+  of: DeviceInSession,
+  { number, at, club, strike }: StrikeLine,
+): Promise<void> {
+  if (!(await noteBall(em, workspaceId, of, number, at))) return;
   const { device } = of;
   const deviceKey = monitorKey(of, number, at);
   const session = await em.findOne(Session, { live: true, removedAt: null });
-  if (!session) return setAside(em, workspaceId, null, JSON.stringify(strike), 'no session was open for it', deviceKey);
+  if (!session)
+    return setAside(em, workspaceId, null, JSON.stringify(strike), 'no session was open for it', deviceKey);
   const target = await clubOf(em, session, club);
-  if (!target) return setAside(em, workspaceId, session.id, JSON.stringify(strike), club === null ? 'no club was in hand' : `no club of the locker is "${club}"`, deviceKey);
+  if (!target)
+    return setAside(
+      em,
+      workspaceId,
+      session.id,
+      JSON.stringify(strike),
+      club === null ? 'no club was in hand' : `no club of the locker is "${club}"`,
+      deviceKey,
+    );
   await lockStrikes(em, session.id);
-  const kept = await insertStrikes(em, session, [{ id: newId(), ...target, number, hitAt: at, builtOn: session.heldOn, given: strike, deviceKey, changeId: null }]);
+  const kept = await insertStrikes(em, session, [
+    {
+      id: newId(),
+      ...target,
+      number,
+      hitAt: at,
+      builtOn: session.heldOn,
+      given: strike,
+      deviceKey,
+      changeId: null,
+    },
+  ]);
   if (kept === 0) return;
-  if (session.source === BY_HAND) await em.execute('update session set source = ? where id = ?', [device, session.id]);
+  if (session.source === BY_HAND)
+    await em.execute('update session set source = ? where id = ?', [device, session.id]);
   await tellOfStrikes(em, session.id);
 }
 
@@ -61,15 +103,27 @@ async function clubOf(em: EntityManager, { playerId, aim }: Session, label: stri
   if (label === null) return aim;
   const clubs = await em.find(Club, { playerId, removedAt: null }, { limit: 500 });
   // Who told the monitor by the club's id knows the swing too.
-  if (clubs.some((one) => one.id === label)) return { clubId: label, shot: aim?.clubId === label ? aim.shot : 'full' as const };
+  if (clubs.some((one) => one.id === label))
+    return { clubId: label, shot: aim?.clubId === label ? aim.shot : ('full' as const) };
   return guessClub(label, clubs);
 }
 
 /** Keeps what could not be taken, for somebody to look at. */
-export async function setAside(em: EntityManager, workspaceId: string, sessionId: string | null, text: string, reason: string, deviceKey: string | null = null): Promise<void> {
+export async function setAside(
+  em: EntityManager,
+  workspaceId: string,
+  sessionId: string | null,
+  text: string,
+  reason: string,
+  deviceKey: string | null = null,
+): Promise<void> {
   await em.execute(
     `insert into set_aside (workspace_id, session_id, device_key, text, reason) values (?, ?, ?, ?, ?) on conflict (workspace_id, device_key) where device_key is not null do nothing`,
-    [workspaceId, sessionId, deviceKey, text.slice(0, 500).replaceAll('\u0000', '?'), reason.slice(0, 300)]);
+    [workspaceId, sessionId, deviceKey, text.slice(0, 500).replaceAll('\u0000', '?'), reason.slice(0, 300)],
+  );
   // A monitor gone mad fills no disk.
-  await em.execute('delete from set_aside where workspace_id = ? and id <= (select id from set_aside where workspace_id = ? order by id desc offset 2000 limit 1)', [workspaceId, workspaceId]);
+  await em.execute(
+    'delete from set_aside where workspace_id = ? and id <= (select id from set_aside where workspace_id = ? order by id desc offset 2000 limit 1)',
+    [workspaceId, workspaceId],
+  );
 }

@@ -15,13 +15,21 @@ import { Plan } from './plan.js';
  * @throws Refusal 404, 400 where the round cannot be worked out, 429 where too many wait
  */
 export async function chooseForRound(
-  orm: MikroORM, workspaceId: string, planId: string, roundId: string, signal: AbortSignal,
+  orm: MikroORM,
+  workspaceId: string,
+  planId: string,
+  roundId: string,
+  signal: AbortSignal,
 ): Promise<RoundChoiceView> {
   const { plan, event, courses } = await inWorkspace(orm, workspaceId, async (em) => {
     const found = await em.findOne(Plan, { id: planId, removedAt: null });
     if (!found?.eventId) throw notFound('plan for an event');
     const played = await em.findOneOrFail(Event, { id: found.eventId });
-    return { plan: found, event: eventView(played), courses: await em.find(Course, { id: { $in: played.rounds.map((one) => one.courseId) } }) };
+    return {
+      plan: found,
+      event: eventView(played),
+      courses: await em.find(Course, { id: { $in: played.rounds.map((one) => one.courseId) } }),
+    };
   });
   const round = event.rounds.find(({ id }) => id === roundId);
   if (!round) throw notFound('round');
@@ -30,13 +38,25 @@ export async function chooseForRound(
   const { player, clubs } = await readSheet(orm, workspaceId, plan.playerId, null);
   const asked = (() => {
     try {
-      return roundOrderOf({ player, clubs, plan: { rounds: plan.rounds, choosing: plan.choosing ?? null, baseClubIds: plan.baseClubIds }, round, course: courseView(course), limits: event.limits });
+      return roundOrderOf({
+        player,
+        clubs,
+        plan: { rounds: plan.rounds, choosing: plan.choosing ?? null, baseClubIds: plan.baseClubIds },
+        round,
+        course: courseView(course),
+        limits: event.limits,
+      });
     } catch (error) {
-      if (error instanceof RefusedInput) throw badInput(error.message, [{ field: error.field, message: error.reason }]);
+      if (error instanceof RefusedInput)
+        throw badInput(error.message, [{ field: error.field, message: error.reason }]);
       throw error;
     }
   })();
-  const { view, refused } = await runInThread<typeof asked, ChooseAnswer>(new URL('./choose-thread.ts', import.meta.url), asked, signal);
+  const { view, refused } = await runInThread<typeof asked, ChooseAnswer>(
+    new URL('./choose-thread.ts', import.meta.url),
+    asked,
+    signal,
+  );
   if (!view) throw badInput(refused ?? 'The round could not be worked out.');
   return view;
 }

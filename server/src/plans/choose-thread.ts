@@ -1,23 +1,41 @@
 import {
-  RefusedInput, chooseBag, choosingOfRound, leftOutSentence, reasonSentence, roundChoosing, type RoundOrder, type RoundTaste,
+  RefusedInput,
+  chooseBag,
+  choosingOfRound,
+  leftOutSentence,
+  reasonSentence,
+  roundChoosing,
+  type RoundOrder,
+  type RoundTaste,
 } from '@tasche/core';
 import type { RoundChoiceView } from '@tasche/contract';
 
-export interface ChooseAnswer { view?: RoundChoiceView; refused?: string }
+export interface ChooseAnswer {
+  view?: RoundChoiceView;
+  refused?: string;
+}
 
 /** Works a round out; run in a thread beside the server. */
-export default function chooseInThread({ order, taste }: { order: RoundOrder; taste: RoundTaste }): ChooseAnswer {
+export default function chooseInThread({
+  order,
+  taste,
+}: {
+  order: RoundOrder;
+  taste: RoundTaste;
+}): ChooseAnswer {
   try {
     const round = roundChoosing(order);
     const answer = chooseBag(choosingOfRound(round, taste)) ?? null;
     const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
     const why = answer
       ? [
-        ...answer.reasons.map((one) => reasonSentence(one, nameOf(one.id), nameOf)),
-        ...answer.leftOut.map((one) => leftOutSentence(one, nameOf(one.id), nameOf)),
-      ]
+          ...answer.reasons.map((one) => reasonSentence(one, nameOf(one.id), nameOf)),
+          ...answer.leftOut.map((one) => leftOutSentence(one, nameOf(one.id), nameOf)),
+        ]
       : ['The locks together allow no bag.'];
-    return { view: { answer, needs: round.needs, strokes: round.strokes, rareStrokes: round.rareStrokes, why } };
+    return {
+      view: { answer, needs: round.needs, strokes: round.strokes, rareStrokes: round.rareStrokes, why },
+    };
   } catch (error) {
     if (error instanceof RefusedInput) return { refused: error.message };
     throw error;

@@ -8,23 +8,37 @@ import type { Trail } from '../changes/trail.js';
 import { badInput, notFound, ruleBroken } from '../http/refusal.js';
 import { Plan } from './plan.js';
 
-export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'removePlan' | 'editRound' | 'setRoundBag'> = {
+export const planCommands: Handlers<
+  'addPlan' | 'editPlan' | 'setSwaps' | 'removePlan' | 'editRound' | 'setRoundBag'
+> = {
   async addPlan({ plan: { bagId, eventId = null, ...plan } }, { trail }) {
     const player = await trail.load('player', plan.playerId);
     if (!player) throw notFound('player');
-    if (await trail.em.count(Plan, { playerId: plan.playerId, removedAt: null }) + trail.created('plan') >= MAX_PLANS_A_PLAYER) {
+    if (
+      (await trail.em.count(Plan, { playerId: plan.playerId, removedAt: null })) + trail.created('plan') >=
+      MAX_PLANS_A_PLAYER
+    ) {
       throw ruleBroken(`${player.name} has ${MAX_PLANS_A_PLAYER} plans, the limit. Delete old ones.`);
     }
     if (await trail.load('plan', plan.id)) throw badInput('plan.id: a plan of that id exists already');
     if (await trail.load('bag', bagId)) throw badInput('plan.bagId: a bag of that id exists already');
-    if (eventId !== null) { const event = await trail.load('event', eventId); if (!event || event.removedAt) throw notFound('event'); }
+    if (eventId !== null) {
+      const event = await trail.load('event', eventId);
+      if (!event || event.removedAt) throw notFound('event');
+    }
     // The gamer may have been made by the same change.
     await trail.em.flush();
     const gamer = await trail.em.findOne(Bag, { playerId: plan.playerId, gamer: true, removedAt: null });
     if (!gamer) throw ruleBroken(`${player.name} has no gamer bag to plan from.`);
     const baseClubIds = await trail.clubIdsOf(gamer);
     const bag = trail.create('bag', {
-      id: bagId, playerId: plan.playerId, planId: plan.id, name: plan.name, note: '', ready: false, gamer: false,
+      id: bagId,
+      playerId: plan.playerId,
+      planId: plan.id,
+      name: plan.name,
+      note: '',
+      ready: false,
+      gamer: false,
     });
     trail.create('plan', { ...plan, bagId, baseClubIds, swaps: [], choosing: null, eventId, rounds: [] });
     await fill(trail, bag, baseClubIds);
@@ -33,9 +47,16 @@ export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'remov
 
   async editPlan({ planId, version, set }, { trail }) {
     const plan = await loadPlan(trail, planId);
-    await requireUntouched(trail, 'plan', plan, version, Object.entries(set).map(([field, yours]) => ({ field, yours, column: field })));
+    await requireUntouched(
+      trail,
+      'plan',
+      plan,
+      version,
+      Object.entries(set).map(([field, yours]) => ({ field, yours, column: field })),
+    );
     const { startsOn, endsOn } = { ...plan, ...set };
-    if (startsOn > endsOn) throw badInput('The week ends before it starts.', [{ field: 'endsOn', message: 'before startsOn' }]);
+    if (startsOn > endsOn)
+      throw badInput('The week ends before it starts.', [{ field: 'endsOn', message: 'before startsOn' }]);
     if (set.name !== undefined) trail.edit('bag', (await trail.load('bag', plan.bagId))!, { name: set.name });
     trail.edit('plan', plan, set);
     return { playerId: plan.playerId, summary: `${plan.name}: ${Object.keys(set).join(', ')} changed` };
@@ -51,30 +72,74 @@ export const planCommands: Handlers<'addPlan' | 'editPlan' | 'setSwaps' | 'remov
       trail.edit('plan', plan, { swaps: [...swaps] });
       await trail.setBagClubs(bag, await stillOwned(trail, clubIds));
     } catch (error) {
-      if (error instanceof SwapError) throw badInput(error.message, [{ field: `swaps[${error.index}]`, message: error.message }]);
+      if (error instanceof SwapError)
+        throw badInput(error.message, [{ field: `swaps[${error.index}]`, message: error.message }]);
       throw error;
     }
-    return { playerId: plan.playerId, summary: `${plan.name}: ${swaps.length} swap${swaps.length === 1 ? '' : 's'}` };
+    return {
+      playerId: plan.playerId,
+      summary: `${plan.name}: ${swaps.length} swap${swaps.length === 1 ? '' : 's'}`,
+    };
   },
 
   async editRound({ planId, version, roundId, set }, { trail }) {
     const plan = await loadPlan(trail, planId);
-    await requireUntouched(trail, 'plan', plan, version, Object.entries(set).map(([field, yours]) => ({ field, yours, column: 'rounds', part: (rounds) => roundIn(rounds, roundId)[field as keyof PlanRound] })));
+    await requireUntouched(
+      trail,
+      'plan',
+      plan,
+      version,
+      Object.entries(set).map(([field, yours]) => ({
+        field,
+        yours,
+        column: 'rounds',
+        part: (rounds) => roundIn(rounds, roundId)[field as keyof PlanRound],
+      })),
+    );
     await requireRound(trail, plan, roundId);
     trail.edit('plan', plan, { rounds: withRound(plan, { ...roundOf(plan, roundId), ...set }) });
-    return { playerId: plan.playerId, summary: `${plan.name}: ${Object.keys(set).join(', ')} of a round changed` };
+    return {
+      playerId: plan.playerId,
+      summary: `${plan.name}: ${Object.keys(set).join(', ')} of a round changed`,
+    };
   },
 
   async setRoundBag({ planId, version, roundId, bagId, clubIds, swaps, triggers }, { trail }) {
     const plan = await loadPlan(trail, planId);
-    await requireUntouched(trail, 'plan', plan, version, (['bagId', 'swaps', 'triggers'] as const).map((field) => ({ field, yours: { bagId, swaps, triggers }[field], column: 'rounds', part: (rounds) => roundIn(rounds, roundId)[field] })));
+    await requireUntouched(
+      trail,
+      'plan',
+      plan,
+      version,
+      (['bagId', 'swaps', 'triggers'] as const).map((field) => ({
+        field,
+        yours: { bagId, swaps, triggers }[field],
+        column: 'rounds',
+        part: (rounds) => roundIn(rounds, roundId)[field],
+      })),
+    );
     const name = await requireRound(trail, plan, roundId);
     const round = roundOf(plan, roundId);
-    if (round.bagId !== null && round.bagId !== bagId) throw badInput(`${name} has a bag already, of another id.`, [{ field: 'bagId', message: 'is not the round\u2019s bag' }]);
-    if (new Set(clubIds).size !== clubIds.length) throw badInput('A club is in the bag twice.', [{ field: 'clubIds', message: 'holds one twice' }]);
+    if (round.bagId !== null && round.bagId !== bagId)
+      throw badInput(`${name} has a bag already, of another id.`, [
+        { field: 'bagId', message: 'is not the round\u2019s bag' },
+      ]);
+    if (new Set(clubIds).size !== clubIds.length)
+      throw badInput('A club is in the bag twice.', [{ field: 'clubIds', message: 'holds one twice' }]);
     const standing = await trail.load('bag', bagId);
-    if (standing && (standing.planId !== plan.id || standing.removedAt)) throw badInput('bagId: a bag of that id is something else');
-    const bag = standing ?? trail.create('bag', { id: bagId, playerId: plan.playerId, planId: plan.id, name: `${plan.name}, ${name}`.slice(0, 80), note: '', ready: false, gamer: false });
+    if (standing && (standing.planId !== plan.id || standing.removedAt))
+      throw badInput('bagId: a bag of that id is something else');
+    const bag =
+      standing ??
+      trail.create('bag', {
+        id: bagId,
+        playerId: plan.playerId,
+        planId: plan.id,
+        name: `${plan.name}, ${name}`.slice(0, 80),
+        note: '',
+        ready: false,
+        gamer: false,
+      });
     for (const id of clubIds) await loadClubFor(trail, bag, id);
     await trail.setBagClubs(bag, clubIds);
     trail.edit('plan', plan, { rounds: withRound(plan, { ...round, bagId, swaps, triggers }) });
@@ -122,13 +187,18 @@ function roundOf(plan: Plan, roundId: string): PlanRound {
 }
 
 function withRound(plan: Plan, round: PlanRound): PlanRound[] {
-  return plan.rounds.some(({ roundId }) => roundId === round.roundId) ? plan.rounds.map((one) => (one.roundId === round.roundId ? round : one)) : [...plan.rounds, round];
+  return plan.rounds.some(({ roundId }) => roundId === round.roundId)
+    ? plan.rounds.map((one) => (one.roundId === round.roundId ? round : one))
+    : [...plan.rounds, round];
 }
 
 /** The round is one of the plan's event. @returns its name */
 async function requireRound(trail: Trail, plan: Plan, roundId: string): Promise<string> {
   const event = plan.eventId ? await trail.load('event', plan.eventId) : undefined;
   const round = event?.rounds.find(({ id }) => id === roundId);
-  if (!round) throw badInput(`${plan.name} has no such round.`, [{ field: 'roundId', message: 'is no round of the event' }]);
+  if (!round)
+    throw badInput(`${plan.name} has no such round.`, [
+      { field: 'roundId', message: 'is no round of the event' },
+    ]);
   return round.name;
 }

@@ -31,6 +31,37 @@ export const Plan = defineEntity({
 export type Plan = InferEntity<typeof Plan>;
 
 export function planView(plan: Plan): PlanView {
-  const { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps, rounds } = plan;
-  return { id, playerId, version, bagId, name, course, startsOn, endsOn, ground, weather, baseClubIds, swaps, choosing: plan.choosing ?? null, eventId: plan.eventId ?? null, rounds, removed: plan.removedAt != null };
+  const {
+    id,
+    playerId,
+    version,
+    bagId,
+    name,
+    course,
+    startsOn,
+    endsOn,
+    ground,
+    weather,
+    baseClubIds,
+    swaps,
+    rounds,
+  } = plan;
+  return {
+    id,
+    playerId,
+    version,
+    bagId,
+    name,
+    course,
+    startsOn,
+    endsOn,
+    ground,
+    weather,
+    baseClubIds,
+    swaps,
+    choosing: plan.choosing ?? null,
+    eventId: plan.eventId ?? null,
+    rounds,
+    removed: plan.removedAt != null,
+  };
 }

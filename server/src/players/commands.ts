@@ -7,29 +7,52 @@ import { Player } from './player.js';
 
 export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
   async addPlayer({ player }, { trail }) {
-    if (await trail.em.count(Player, { removedAt: null }) + trail.created('player') >= MAX_PLAYERS) {
+    if ((await trail.em.count(Player, { removedAt: null })) + trail.created('player') >= MAX_PLAYERS) {
       throw ruleBroken(`A workspace holds at most ${MAX_PLAYERS} players.`);
     }
-    if (await trail.load('player', player.id)) throw badInput('player.id: a player of that id exists already');
-    trail.create('player', { notes: '', ...player, handicap: null, gapSettings: {}, baseline: null, archived: false });
+    if (await trail.load('player', player.id))
+      throw badInput('player.id: a player of that id exists already');
+    trail.create('player', {
+      notes: '',
+      ...player,
+      handicap: null,
+      gapSettings: {},
+      baseline: null,
+      archived: false,
+    });
     return { playerId: player.id, summary: `${player.name} added to the roster` };
   },
 
   async editPlayer({ playerId, version, set }, { trail }) {
     const player = await trail.load('player', playerId);
     if (!player) throw notFound('player');
-    requireVersion(player, version, player.name, Object.entries(set).map(([field, yours]) =>
-      ({ field, yours, theirs: plain(player[field as keyof typeof player]) })));
+    requireVersion(
+      player,
+      version,
+      player.name,
+      Object.entries(set).map(([field, yours]) => ({
+        field,
+        yours,
+        theirs: plain(player[field as keyof typeof player]),
+      })),
+    );
     trail.edit('player', player, set);
     return { playerId, summary: summaryOf(player.name, set) };
   },
 };
 
 function summaryOf(name: string, set: Extract<Command, { do: 'editPlayer' }>['set']): string {
-  if (set.archived !== undefined) return set.archived ? `${name} taken off the roster` : `${name} back on the roster`;
-  if (set.handicap !== undefined) return set.handicap === null ? `${name}: no handicap entered; it is read off the clubs` : `${name}: handicap ${handicapText(set.handicap)}`;
+  if (set.archived !== undefined)
+    return set.archived ? `${name} taken off the roster` : `${name} back on the roster`;
+  if (set.handicap !== undefined)
+    return set.handicap === null
+      ? `${name}: no handicap entered; it is read off the clubs`
+      : `${name}: handicap ${handicapText(set.handicap)}`;
   if (set.gapSettings) return `${name}: gap settings changed`;
-  if (set.baseline !== undefined) return set.baseline ? `${name}: carries are known at ${set.baseline.temperatureC.toFixed(0)} °C and ${set.baseline.altitudeM.toFixed(0)} m` : `${name}: carries are known in the usual air`;
+  if (set.baseline !== undefined)
+    return set.baseline
+      ? `${name}: carries are known at ${set.baseline.temperatureC.toFixed(0)} °C and ${set.baseline.altitudeM.toFixed(0)} m`
+      : `${name}: carries are known in the usual air`;
   if (set.distanceUnit) return `${name} now reads ${set.distanceUnit === 'yd' ? 'yards' : 'metres'}`;
   return `${name}: ${Object.keys(set).join(', ')} changed`;
 }

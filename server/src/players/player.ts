@@ -26,5 +26,16 @@ export type Player = InferEntity<typeof Player>;
 
 export function playerView(player: Player): PlayerView {
   const { id, version, name, hand, distanceUnit, notes, handicap, gapSettings, baseline, archived } = player;
-  return { id, version, name, hand, distanceUnit, notes, handicap: handicap ?? null, gapSettings, baseline: baseline ?? null, archived: archived || player.removedAt != null };
+  return {
+    id,
+    version,
+    name,
+    hand,
+    distanceUnit,
+    notes,
+    handicap: handicap ?? null,
+    gapSettings,
+    baseline: baseline ?? null,
+    archived: archived || player.removedAt != null,
+  };
 }

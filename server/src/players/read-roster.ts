@@ -17,27 +17,53 @@ type Known = Pick<RosterEntry, 'gamer' | 'clubsOwned' | 'lastChange'>;
 const known = new LRUCache<string, Known & { revision: string }>({ max: 5000 });
 
 interface NextPlan {
-  id: string; playerId: string; name: string; course: string; startsOn: string; endsOn: string; swaps: number;
-  ofRounds: number | null; settled: number;
+  id: string;
+  playerId: string;
+  name: string;
+  course: string;
+  startsOn: string;
+  endsOn: string;
+  swaps: number;
+  ofRounds: number | null;
+  settled: number;
 }
 
 /** A page of the roster as JSON text, packed; made anew only when something of any player, or of what is played, was changed. */
-export async function knownRosterText(orm: MikroORM, workspaceId: string, today: string, limit: number, after?: NameCursor): Promise<KnownText> {
-  const [row] = await inWorkspace(orm, workspaceId, (em) => em.execute<{ revision: string }[]>(
-    `select concat_ws(' ', count(*), sum(revision), (select circuit_revision from workspace where id = ?),
+export async function knownRosterText(
+  orm: MikroORM,
+  workspaceId: string,
+  today: string,
+  limit: number,
+  after?: NameCursor,
+): Promise<KnownText> {
+  const [row] = await inWorkspace(orm, workspaceId, (em) =>
+    em.execute<{ revision: string }[]>(
+      `select concat_ws(' ', count(*), sum(revision), (select circuit_revision from workspace where id = ?),
        (select count(*) from club where spec_due <= (now() at time zone 'UTC')::date and removed_at is null)) as revision
-     from player where removed_at is null`, [workspaceId]));
+     from player where removed_at is null`,
+      [workspaceId],
+    ),
+  );
   const key = `roster ${workspaceId} ${today} ${limit} ${after ? `${after.name} ${after.id}` : ''}`;
-  return knownText(key, row!.revision, async () => JSON.stringify(await inWorkspace(orm, workspaceId, (em) => readRoster(em, today, limit, after))));
+  return knownText(key, row!.revision, async () =>
+    JSON.stringify(await inWorkspace(orm, workspaceId, (em) => readRoster(em, today, limit, after))),
+  );
 }
 
 /**
  * The rep's day, a page of it: players by name with the gamer's verdict, the next plan, the last change.
  * @param today YYYY-MM-DD where the reader is
  */
-export async function readRoster(em: EntityManager, today: string, limit: number, after?: NameCursor): Promise<Page<RosterEntry>> {
+export async function readRoster(
+  em: EntityManager,
+  today: string,
+  limit: number,
+  after?: NameCursor,
+): Promise<Page<RosterEntry>> {
   const standing = { removedAt: null };
-  const where = after ? { ...standing, $or: [{ name: { $gt: after.name } }, { name: after.name, id: { $gt: after.id } }] } : standing;
+  const where = after
+    ? { ...standing, $or: [{ name: { $gt: after.name } }, { name: after.name, id: { $gt: after.id } }] }
+    : standing;
   const found = await em.find(Player, where, { orderBy: { name: 'asc', id: 'asc' }, limit: limit + 1 });
   const players = found.slice(0, limit);
   const last = players.at(-1);
@@ -46,7 +72,13 @@ export async function readRoster(em: EntityManager, today: string, limit: number
   return {
     rows: players.map((player): RosterEntry => {
       const { gamer, clubsOwned, lastChange } = known.get(keyOf(player))!;
-      return { player: playerView(player), gamer, clubsOwned, nextPlan: plans.get(player.id) ?? null, lastChange };
+      return {
+        player: playerView(player),
+        gamer,
+        clubsOwned,
+        nextPlan: plans.get(player.id) ?? null,
+        lastChange,
+      };
     }),
     total: await em.count(Player, standing),
     next: found.length > limit && last ? `${last.name}_${last.id}` : null,
@@ -63,48 +95,76 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
     `select id, revision::text || case when exists (
        select 1 from club where player_id = player.id and spec_due <= (now() at time zone 'UTC')::date and removed_at is null)
        then ' ' || (now() at time zone 'UTC')::date::text else '' end as revision
-     from player where id = any(?::uuid[])`, [idList(players)]);
+     from player where id = any(?::uuid[])`,
+    [idList(players)],
+  );
   const revisionOf = new Map(revisions.map(({ id, revision }) => [id, revision]));
-  const changed = players.filter((player) => known.get(keyOf(player))?.revision !== revisionOf.get(player.id));
+  const changed = players.filter(
+    (player) => known.get(keyOf(player))?.revision !== revisionOf.get(player.id),
+  );
   if (changed.length === 0) return;
   const ids = idList(changed);
   const gamers = await em.execute<{ bagId: string; playerId: string }[]>(
-    `select id as "bagId", player_id as "playerId" from bag where gamer and removed_at is null and player_id = any(?::uuid[])`, [ids]);
+    `select id as "bagId", player_id as "playerId" from bag where gamer and removed_at is null and player_id = any(?::uuid[])`,
+    [ids],
+  );
   const gamerClubs = await em.execute<GamerClub[]>(
     `select club.id, club.name, club.kind, case when spec_due <= (now() at time zone 'UTC')::date
          then spec_as_of(club.id, (now() at time zone 'UTC')::date) else club.spec end as spec,
        bag.player_id as "playerId", bag.id as "bagId"
      from bag join bag_club on bag_club.bag_id = bag.id join club on club.id = bag_club.club_id
-     where bag.gamer and bag.removed_at is null and bag.player_id = any(?::uuid[]) order by bag_club.place`, [ids]);
+     where bag.gamer and bag.removed_at is null and bag.player_id = any(?::uuid[]) order by bag_club.place`,
+    [ids],
+  );
   const owned = await em.execute<{ playerId: string; count: number }[]>(
     `select player_id as "playerId", count(*)::int as count from club
-     where removed_at is null and player_id = any(?::uuid[]) group by player_id`, [ids]);
+     where removed_at is null and player_id = any(?::uuid[]) group by player_id`,
+    [ids],
+  );
   const changes = await em.execute<ChangeRow[]>(
     `select last.* from unnest(?::uuid[]) as one(player_id), lateral (
        select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId", undone_by_id as "undoneById"
        from change where change.player_id = one.player_id and undoes_id is null and undone_by_id is null order by at desc, id limit 1
-     ) last`, [ids]);
+     ) last`,
+    [ids],
+  );
   for (const player of changed) {
     const gamer = gamers.find((bag) => bag.playerId === player.id);
     const lastChange = changes.find((change) => change.playerId === player.id);
     known.set(keyOf(player), {
       revision: revisionOf.get(player.id) ?? '',
-      gamer: gamer ? verdictOf(gamer.bagId, gamerClubs.filter((club) => club.playerId === player.id), player) : null,
+      gamer: gamer
+        ? verdictOf(
+            gamer.bagId,
+            gamerClubs.filter((club) => club.playerId === player.id),
+            player,
+          )
+        : null,
       clubsOwned: owned.find((row) => row.playerId === player.id)?.count ?? 0,
       lastChange: lastChange ? changeView(lastChange) : null,
     });
   }
 }
 
-async function nextPlans(em: EntityManager, today: string, players: readonly Player[]): Promise<Map<string, NonNullable<RosterEntry['nextPlan']>>> {
+async function nextPlans(
+  em: EntityManager,
+  today: string,
+  players: readonly Player[],
+): Promise<Map<string, NonNullable<RosterEntry['nextPlan']>>> {
   const plans = await em.execute<NextPlan[]>(
     `select distinct on (player_id) id, player_id as "playerId", name, course, starts_on::text as "startsOn", ends_on::text as "endsOn",
        jsonb_array_length(swaps) as swaps, (select jsonb_array_length(event.rounds) from event where event.id = plan.event_id) as "ofRounds",
        (select count(*) from event, jsonb_array_elements(plan.rounds) as own, jsonb_array_elements(event.rounds) as round
         where event.id = plan.event_id and own ->> 'roundId' = round ->> 'id' and own ->> 'bagId' is not null)::int as settled
-     from plan where removed_at is null and ends_on >= ? and player_id = any(?::uuid[]) order by player_id, starts_on, id`, [today, idList(players)]);
-  return new Map(plans.map(({ playerId, ofRounds, settled, ...plan }) =>
-    [playerId, { ...plan, rounds: ofRounds === null ? null : { of: ofRounds, settled } }]));
+     from plan where removed_at is null and ends_on >= ? and player_id = any(?::uuid[]) order by player_id, starts_on, id`,
+    [today, idList(players)],
+  );
+  return new Map(
+    plans.map(({ playerId, ofRounds, settled, ...plan }) => [
+      playerId,
+      { ...plan, rounds: ofRounds === null ? null : { of: ofRounds, settled } },
+    ]),
+  );
 }
 
 function idList(players: readonly Player[]): string {
@@ -112,6 +172,16 @@ function idList(players: readonly Player[]): string {
 }
 
 function verdictOf(bagId: string, clubs: readonly GamerClub[], player: Player): RosterEntry['gamer'] {
-  const { faults, looks, headline } = gaps(clubs.map(ladderClub), { settings: player.gapSettings, unit: player.distanceUnit });
-  return { bagId, clubs: clubs.length, faults, looks, severity: headline.severity, headline: `${headline.title} ${headline.text}` };
+  const { faults, looks, headline } = gaps(clubs.map(ladderClub), {
+    settings: player.gapSettings,
+    unit: player.distanceUnit,
+  });
+  return {
+    bagId,
+    clubs: clubs.length,
+    faults,
+    looks,
+    severity: headline.severity,
+    headline: `${headline.title} ${headline.text}`,
+  };
 }

@@ -10,11 +10,23 @@ import { streamStrikes } from '../monitor/live-stream.js';
 import { readSessions, readSetAside } from '../strikes/read-strikes.js';
 
 const sessionsQuery = pageQuery('after', idCursorSchema, 100);
-const setAsideQuery = yup.object({ limit: yup.number().integer().min(1).max(200).default(100), before: yup.number().integer().min(1).max(Number.MAX_SAFE_INTEGER) });
-const liveQuery = yup.object({ after: yup.number().integer().min(0).max(Number.MAX_SAFE_INTEGER).default(0) });
-const hitSchema = wholeDocument(yup.object({
-  clubId: required(idSchema), shot: required(shotKindSchema), count: required(yup.number().strict().integer().min(1).max(50)),
-}).strict().noUnknown('unknown field: ${unknown}'));
+const setAsideQuery = yup.object({
+  limit: yup.number().integer().min(1).max(200).default(100),
+  before: yup.number().integer().min(1).max(Number.MAX_SAFE_INTEGER),
+});
+const liveQuery = yup.object({
+  after: yup.number().integer().min(0).max(Number.MAX_SAFE_INTEGER).default(0),
+});
+const hitSchema = wholeDocument(
+  yup
+    .object({
+      clubId: required(idSchema),
+      shot: required(shotKindSchema),
+      count: required(yup.number().strict().integer().min(1).max(50)),
+    })
+    .strict()
+    .noUnknown('unknown field: ${unknown}'),
+);
 
 export function sessionRoutes({ orm, news, monitor, scopeOf, scoped }: RouteContext): Router {
   const router = Router();
@@ -45,7 +57,8 @@ export function sessionRoutes({ orm, news, monitor, scopeOf, scoped }: RouteCont
     const sessionId = idIn(request, 'sessionId');
     const { clubId, shot, count } = hitSchema.validateSync(jsonBody(request), { strict: true });
     const order = await scoped(request, (em) => hitOrder(em, sessionId, clubId, shot, count));
-    if (!monitor?.hit(order)) throw ruleBroken('No simulated launch monitor is here; a real one sees what is really hit.');
+    if (!monitor?.hit(order))
+      throw ruleBroken('No simulated launch monitor is here; a real one sees what is really hit.');
     response.json({ count });
   });
   return router;

@@ -32,6 +32,35 @@ export const Session = defineEntity({
 export type Session = InferEntity<typeof Session>;
 
 export function sessionView(session: Session): SessionView {
-  const { id, playerId, version, name, heldOn, conditions, surface, hitOff, ball, notes, source, live, removedAt } = session;
-  return { id, playerId, version, name, heldOn, conditions, surface, hitOff, ball, notes, source, live, aim: session.aim ?? null, removed: removedAt != null };
+  const {
+    id,
+    playerId,
+    version,
+    name,
+    heldOn,
+    conditions,
+    surface,
+    hitOff,
+    ball,
+    notes,
+    source,
+    live,
+    removedAt,
+  } = session;
+  return {
+    id,
+    playerId,
+    version,
+    name,
+    heldOn,
+    conditions,
+    surface,
+    hitOff,
+    ball,
+    notes,
+    source,
+    live,
+    aim: session.aim ?? null,
+    removed: removedAt != null,
+  };
 }

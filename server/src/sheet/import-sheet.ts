@@ -1,5 +1,15 @@
 import {
-  TableError, checkJsonLimits, fieldProblems, parseLockerDocument, planImport, readSheetCsv, type ChangeResult, type Command, type ImportPlan, type LockerDocument, type SheetView,
+  TableError,
+  checkJsonLimits,
+  fieldProblems,
+  parseLockerDocument,
+  planImport,
+  readSheetCsv,
+  type ChangeResult,
+  type Command,
+  type ImportPlan,
+  type LockerDocument,
+  type SheetView,
 } from '@tasche/contract';
 import { sameValue } from '@tasche/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
@@ -31,21 +41,32 @@ export interface ImportAnswer {
  * Reads a file, says what it would change, and changes it when told to; the whole import is one change.
  * @throws Refusal when the file cannot be read, or has bad rows and only all of it would do
  */
-export async function importSheet(orm: MikroORM, scope: Scope, request: ImportRequest): Promise<ImportAnswer> {
+export async function importSheet(
+  orm: MikroORM,
+  scope: Scope,
+  request: ImportRequest,
+): Promise<ImportAnswer> {
   const answered = request.take === 'none' ? null : await answeredBefore(orm, scope, request.changeId);
   if (answered) return answered;
   const sheet = await readSheet(orm, scope.workspaceId, request.playerId, null);
-  const { plan, extra } = request.format === 'csv' ? planCsv(request, sheet) : await planJson(orm, scope, request, sheet);
+  const { plan, extra } =
+    request.format === 'csv' ? planCsv(request, sheet) : await planJson(orm, scope, request, sheet);
   if (request.take === 'none') return { plan, result: null };
   if (plan.rejected.length > 0 && request.take === 'all') {
     const [first] = plan.rejected;
     throw badInput(
       `${plan.rejected.length} cell${plan.rejected.length === 1 ? '' : 's'} can't be taken; nothing was imported. First: row ${first!.row + 2}, ${first!.head}: ${first!.reason}.`,
-      plan.rejected.map((cell) => ({ field: `row ${cell.row + 2}, ${cell.head}`, message: cell.reason })));
+      plan.rejected.map((cell) => ({ field: `row ${cell.row + 2}, ${cell.head}`, message: cell.reason })),
+    );
   }
   const commands = [...commandsOf(plan, request), ...extra];
   if (commands.length === 0) return { plan, result: null };
-  const result = await applyChange(orm, scope, { id: request.changeId, why: `import of ${request.format.toUpperCase()}`, commands }, plan);
+  const result = await applyChange(
+    orm,
+    scope,
+    { id: request.changeId, why: `import of ${request.format.toUpperCase()}`, commands },
+    plan,
+  );
   return { plan, result };
 }
 
@@ -53,7 +74,12 @@ export async function importSheet(orm: MikroORM, scope: Scope, request: ImportRe
 async function answeredBefore(orm: MikroORM, scope: Scope, changeId: string): Promise<ImportAnswer | null> {
   return inWorkspace(orm, scope.workspaceId, async (em) => {
     const done = await em.findOne(Change, { id: changeId });
-    return done?.report ? { plan: done.report as unknown as ImportPlan, result: await resultOf(em, done, await touchedBy(em, done)) } : null;
+    return done?.report
+      ? {
+          plan: done.report as unknown as ImportPlan,
+          result: await resultOf(em, done, await touchedBy(em, done)),
+        }
+      : null;
   });
 }
 
@@ -62,7 +88,8 @@ function planCsv({ text, takenOn }: ImportRequest, sheet: SheetView): { plan: Im
     const table = readSheetCsv(text, { distanceUnit: sheet.player.distanceUnit, takenOn });
     return { plan: planImport(table, sheet.clubs), extra: [] };
   } catch (error) {
-    if (error instanceof TableError) throw badInput(error.message, [{ field: 'file', message: error.message }]);
+    if (error instanceof TableError)
+      throw badInput(error.message, [{ field: 'file', message: error.message }]);
     throw error;
   }
 }
@@ -71,28 +98,45 @@ function planCsv({ text, takenOn }: ImportRequest, sheet: SheetView): { plan: Im
 function commandsOf(plan: ImportPlan, { playerId }: ImportRequest): Command[] {
   const badRows = new Set(plan.rejected.map((cell) => cell.row));
   return [
-    ...plan.adds.filter((add) => !badRows.has(add.row)).map(({ id, name, kind, readings }: ImportPlan['adds'][number] & { id?: string }): Command =>
-      ({ do: 'addClub', club: { id: id ?? newId(), playerId, name, kind }, readings })),
-    ...plan.edits.filter((edit) => !badRows.has(edit.row)).map(({ club, readings }): Command => ({
-      do: 'editClub', clubId: club.id, version: club.version,
-      readings: readings.map(({ key, value, takenOn }) => ({ key, value, takenOn })),
-    })),
+    ...plan.adds
+      .filter((add) => !badRows.has(add.row))
+      .map(({ id, name, kind, readings }: ImportPlan['adds'][number] & { id?: string }): Command => ({
+        do: 'addClub',
+        club: { id: id ?? newId(), playerId, name, kind },
+        readings,
+      })),
+    ...plan.edits
+      .filter((edit) => !badRows.has(edit.row))
+      .map(({ club, readings }): Command => ({
+        do: 'editClub',
+        clubId: club.id,
+        version: club.version,
+        readings: readings.map(({ key, value, takenOn }) => ({ key, value, takenOn })),
+      })),
   ];
 }
 
 /** A locker document brings histories: readings already known are left alone, whole clubs and bags that are missing are added. */
 async function planJson(
-  orm: MikroORM, scope: Scope, request: ImportRequest, sheet: SheetView,
+  orm: MikroORM,
+  scope: Scope,
+  request: ImportRequest,
+  sheet: SheetView,
 ): Promise<{ plan: ImportPlan; extra: Command[] }> {
   const document = readDocument(request.text);
-  const known = await inWorkspace(orm, scope.workspaceId, (em) => em.execute<{ clubId: string; key: string; value: never; takenOn: string }[]>(
-    `select club_id as "clubId", key, value, taken_on::text as "takenOn" from reading
-     where removed_at is null and club_id in (select id from club where player_id = ? and removed_at is null)`, [request.playerId]));
+  const known = await inWorkspace(orm, scope.workspaceId, (em) =>
+    em.execute<{ clubId: string; key: string; value: never; takenOn: string }[]>(
+      `select club_id as "clubId", key, value, taken_on::text as "takenOn" from reading
+     where removed_at is null and club_id in (select id from club where player_id = ? and removed_at is null)`,
+      [request.playerId],
+    ),
+  );
   const knownReadings = new Map<string, unknown[]>();
   for (const { clubId, key, takenOn, value } of known) {
     const place = `${clubId} ${key} ${takenOn}`;
     const values = knownReadings.get(place);
-    if (values) values.push(value); else knownReadings.set(place, [value]);
+    if (values) values.push(value);
+    else knownReadings.set(place, [value]);
   }
   const adds: (ImportPlan['adds'][number] & { id: string })[] = [];
   const edits: ImportPlan['edits'][number][] = [];
@@ -106,24 +150,37 @@ async function planJson(
       return;
     }
     const readings = club.readings
-      .filter(({ key, value, takenOn }) =>
-        !knownReadings.get(`${here.id} ${key} ${takenOn}`)?.some((one) => sameValue(one as never, value)))
+      .filter(
+        ({ key, value, takenOn }) =>
+          !knownReadings.get(`${here.id} ${key} ${takenOn}`)?.some((one) => sameValue(one as never, value)),
+      )
       .map((reading) => ({ ...reading, before: here.spec[reading.key]?.value ?? null }));
     if (readings.length > 0) edits.push({ row, club: here, readings });
     else same.push({ row, club: here });
   });
-  return { plan: { adds, edits, same, rejected: [], unknownColumns: [] }, extra: bagsOf(document, sheet, idHere, request.playerId) };
+  return {
+    plan: { adds, edits, same, rejected: [], unknownColumns: [] },
+    extra: bagsOf(document, sheet, idHere, request.playerId),
+  };
 }
 
-function bagsOf(document: LockerDocument, sheet: SheetView, idHere: ReadonlyMap<string, string>, playerId: string): Command[] {
-  return document.bags.filter((bag) => !sheet.bags.some((one) => one.name === bag.name)).map((bag): Command => ({
-    do: 'addBag', bag: { id: newId(), playerId, name: bag.name },
-    clubIds: bag.clubIds.map((id) => {
-      const here = idHere.get(id);
-      if (!here) throw ruleBroken(`Bag "${bag.name}" names a club the document does not hold: ${id}.`);
-      return here;
-    }),
-  }));
+function bagsOf(
+  document: LockerDocument,
+  sheet: SheetView,
+  idHere: ReadonlyMap<string, string>,
+  playerId: string,
+): Command[] {
+  return document.bags
+    .filter((bag) => !sheet.bags.some((one) => one.name === bag.name))
+    .map((bag): Command => ({
+      do: 'addBag',
+      bag: { id: newId(), playerId, name: bag.name },
+      clubIds: bag.clubIds.map((id) => {
+        const here = idHere.get(id);
+        if (!here) throw ruleBroken(`Bag "${bag.name}" names a club the document does not hold: ${id}.`);
+        return here;
+      }),
+    }));
 }
 
 function readDocument(text: string): LockerDocument {

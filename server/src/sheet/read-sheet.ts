@@ -1,4 +1,14 @@
-import type { BagView, ChangeView, ClubView, DifferenceView, Page, PlanView, PlansPage, ReadingView, SheetView } from '@tasche/contract';
+import type {
+  BagView,
+  ChangeView,
+  ClubView,
+  DifferenceView,
+  Page,
+  PlanView,
+  PlansPage,
+  ReadingView,
+  SheetView,
+} from '@tasche/contract';
 import { specDifferences, type Spec } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { changeView, type ChangeRow } from '../changes/change.js';
@@ -12,10 +22,17 @@ import { BAG_JSON_SQL, PLAN_JSON_SQL } from './sheet-text-sql.js';
  * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
  * @throws Refusal 404
  */
-export async function knownSheetText(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<KnownText> {
+export async function knownSheetText(
+  orm: MikroORM,
+  workspaceId: string,
+  playerId: string,
+  asOf: string | null,
+): Promise<KnownText> {
   const revision = await revisionOf(orm, workspaceId, playerId);
   if (revision === null) throw notFound('player');
-  return knownText(`sheet ${workspaceId} ${playerId} ${asOf ?? ''}`, revision, () => readSheetText(orm, workspaceId, playerId, asOf));
+  return knownText(`sheet ${workspaceId} ${playerId} ${asOf ?? ''}`, revision, () =>
+    readSheetText(orm, workspaceId, playerId, asOf),
+  );
 }
 
 /** Questions for a player's revision that wait for the one on its way; all of them share the next. */
@@ -29,14 +46,20 @@ function revisionOf(orm: MikroORM, workspaceId: string, playerId: string): Promi
   const key = `${workspaceId} ${playerId}`;
   const ask = () => callInWorkspace<string | null>(orm, workspaceId, 'sheet_revision', [playerId]);
   const standing = nextQuestion.get(key);
-  if (standing) return standing.next ??= standing.running.then(() => start(), () => start());
+  if (standing)
+    return (standing.next ??= standing.running.then(
+      () => start(),
+      () => start(),
+    ));
   return start();
 
   function start(): Promise<string | null> {
     const running = ask();
     const entry = { running };
     nextQuestion.set(key, entry);
-    const leave = () => { if (nextQuestion.get(key) === entry && !('next' in entry)) nextQuestion.delete(key); };
+    const leave = () => {
+      if (nextQuestion.get(key) === entry && !('next' in entry)) nextQuestion.delete(key);
+    };
     running.then(leave, leave);
     return running;
   }
@@ -47,41 +70,72 @@ function revisionOf(orm: MikroORM, workspaceId: string, playerId: string): Promi
  * PostgreSQL writes the whole of it (`sheet_text`, made by the first migration): this is the page everyone waits for.
  * @throws Refusal 404
  */
-export async function readSheetText(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<string> {
+export async function readSheetText(
+  orm: MikroORM,
+  workspaceId: string,
+  playerId: string,
+  asOf: string | null,
+): Promise<string> {
   const text = await callInWorkspace<string | null>(orm, workspaceId, 'sheet_text', [playerId, asOf]);
   if (text === null) throw notFound('player');
   return text;
 }
 
 /** The same, read. */
-export async function readSheet(orm: MikroORM, workspaceId: string, playerId: string, asOf: string | null): Promise<SheetView> {
+export async function readSheet(
+  orm: MikroORM,
+  workspaceId: string,
+  playerId: string,
+  asOf: string | null,
+): Promise<SheetView> {
   return JSON.parse(await readSheetText(orm, workspaceId, playerId, asOf)) as SheetView;
 }
 
 /** One page of a player's changes, the newest first; undone ones too, marked, but not the undoing itself. */
-export async function readChanges(em: EntityManager, playerId: string, limit: number, before?: MomentCursor): Promise<Page<ChangeView>> {
+export async function readChanges(
+  em: EntityManager,
+  playerId: string,
+  limit: number,
+  before?: MomentCursor,
+): Promise<Page<ChangeView>> {
   const [count] = await em.execute<{ total: number }[]>(
-    'select count(*)::int as total from change where player_id = ? and undoes_id is null', [playerId]);
+    'select count(*)::int as total from change where player_id = ? and undoes_id is null',
+    [playerId],
+  );
   const found = await em.execute<(ChangeRow & { cursorAt: string })[]>(
     `select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId", undone_by_id as "undoneById",
        to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as "cursorAt"
      from change where player_id = ? and undoes_id is null ${before ? 'and (at < ?::timestamptz or (at = ?::timestamptz and id > ?))' : ''}
      order by at desc, id limit ?`,
-    [playerId, ...(before ? [before.at, before.at, before.id] : []), limit + 1]);
+    [playerId, ...(before ? [before.at, before.at, before.id] : []), limit + 1],
+  );
   const rows = found.slice(0, limit);
   const last = rows.at(-1);
-  return { rows: rows.map(changeView), total: count!.total, next: found.length > limit && last ? `${last.cursorAt}_${last.id}` : null };
+  return {
+    rows: rows.map(changeView),
+    total: count!.total,
+    next: found.length > limit && last ? `${last.cursorAt}_${last.id}` : null,
+  };
 }
 
 /** One page of a club's readings, the newest first. */
-export async function readReadings(em: EntityManager, clubId: string, limit: number, before?: DayCursor): Promise<Page<ReadingView>> {
-  const [count] = await em.execute<{ total: number }[]>('select count(*)::int as total from reading where club_id = ?', [clubId]);
+export async function readReadings(
+  em: EntityManager,
+  clubId: string,
+  limit: number,
+  before?: DayCursor,
+): Promise<Page<ReadingView>> {
+  const [count] = await em.execute<{ total: number }[]>(
+    'select count(*)::int as total from reading where club_id = ?',
+    [clubId],
+  );
   const found = await em.execute<(ReadingView & { cursorSeq: string })[]>(
     `select reading.id, club_id as "clubId", key, value, taken_on::text as "takenOn", recorded_at as "recordedAt",
        change.who, change.why, reading.removed_at is not null as undone, reading.seq::text as "cursorSeq"
      from reading join change on change.id = reading.change_id
      where club_id = ? ${before ? 'and (taken_on, seq) < (?::date, ?::bigint)' : ''} order by reading.taken_on desc, reading.seq desc limit ?`,
-    [clubId, ...(before ? [before.day, before.seq] : []), limit + 1]);
+    [clubId, ...(before ? [before.day, before.seq] : []), limit + 1],
+  );
   const rows = found.slice(0, limit);
   const last = rows.at(-1);
   return {
@@ -92,8 +146,15 @@ export async function readReadings(em: EntityManager, clubId: string, limit: num
 }
 
 /** One page of a player's plans, the newest first, with the bags that belong to them; written by PostgreSQL, as a sheet is. */
-export async function readPlans(em: EntityManager, playerId: string, limit: number, after?: IdCursor): Promise<PlansPage> {
-  const [row] = await em.execute<{ page: { rows: PlanView[]; bags: BagView[]; total: number; more: boolean } }[]>(
+export async function readPlans(
+  em: EntityManager,
+  playerId: string,
+  limit: number,
+  after?: IdCursor,
+): Promise<PlansPage> {
+  const [row] = await em.execute<
+    { page: { rows: PlanView[]; bags: BagView[]; total: number; more: boolean } }[]
+  >(
     `with found as materialized (
        select * from plan where player_id = ? and removed_at is null
          ${after ? 'and (starts_on < ?::date or (starts_on = ?::date and id > ?::uuid))' : ''} order by starts_on desc, id limit ?),
@@ -104,19 +165,42 @@ export async function readPlans(em: EntityManager, playerId: string, limit: numb
                 where player_id = ? and removed_at is null and plan_id in (select id from shown)),
        'total', (select count(*) from plan where player_id = ? and removed_at is null),
        'more', (select count(*) > ? from found)) as page`,
-    [playerId, ...(after ? [after.day, after.day, after.id] : []), limit + 1, limit, playerId, playerId, limit]);
+    [
+      playerId,
+      ...(after ? [after.day, after.day, after.id] : []),
+      limit + 1,
+      limit,
+      playerId,
+      playerId,
+      limit,
+    ],
+  );
   const { rows, bags, total, more } = row!.page;
   const last = rows.at(-1);
   return { rows, bags, total, next: more && last ? `${last.startsOn}_${last.id}` : null };
 }
 
 /** What changed in a player's specs between the ends of two days: one query. */
-export async function readDifferences(em: EntityManager, playerId: string, from: string, to: string): Promise<DifferenceView[]> {
+export async function readDifferences(
+  em: EntityManager,
+  playerId: string,
+  from: string,
+  to: string,
+): Promise<DifferenceView[]> {
   const rows = await em.execute<{ id: string; name: string; before: Spec; after: Spec }[]>(
     `select id, name, spec_as_of(id, ?) as before, spec_as_of(id, ?) as after from club
-     where player_id = ? and removed_at is null order by place`, [from, to, playerId]);
-  return rows.flatMap((club) => specDifferences(club.before, club.after).map(({ key, before, after }): DifferenceView =>
-    ({ clubId: club.id, clubName: club.name, key, before: before ?? null, after: after ?? null })));
+     where player_id = ? and removed_at is null order by place`,
+    [from, to, playerId],
+  );
+  return rows.flatMap((club) =>
+    specDifferences(club.before, club.after).map(({ key, before, after }): DifferenceView => ({
+      clubId: club.id,
+      clubName: club.name,
+      key,
+      before: before ?? null,
+      after: after ?? null,
+    })),
+  );
 }
 
 /** The clubs of one bag in its order, or the whole locker. */

@@ -3,12 +3,28 @@ import express, { Router } from 'express';
 import * as yup from 'yup';
 import { dayCursor, dayCursorSchema, momentCursor, momentCursorSchema } from '../http/cursors.js';
 import { readQuery } from '../http/read-query.js';
-import { BODY_LIMIT, fileName, hungUp, idIn, pageQuery, required, wrongType, type RouteContext } from '../http/route-context.js';
+import {
+  BODY_LIMIT,
+  fileName,
+  hungUp,
+  idIn,
+  pageQuery,
+  required,
+  wrongType,
+  type RouteContext,
+} from '../http/route-context.js';
 import { sendKnownText } from '../http/send-known-text.js';
 import { runInThread } from '../threads/thread-pool.js';
 import { streamLocker } from './export-locker.js';
 import { importSheet } from './import-sheet.js';
-import { clubsOf, knownSheetText, readChanges, readDifferences, readReadings, readSheet } from './read-sheet.js';
+import {
+  clubsOf,
+  knownSheetText,
+  readChanges,
+  readDifferences,
+  readReadings,
+  readSheet,
+} from './read-sheet.js';
 import type { SpecSheet } from './spec-sheet-pdf.js';
 
 const sheetQuery = yup.object({ asOf: dateSchema });
@@ -17,7 +33,9 @@ const changesQuery = pageQuery('before', momentCursorSchema);
 const readingsQuery = pageQuery('before', dayCursorSchema);
 const betweenQuery = yup.object({ from: required(dateSchema), to: required(dateSchema) });
 const importQuery = yup.object({
-  take: required(yup.string().oneOf(['none', 'good', 'all'] as const)), changeId: required(idSchema), takenOn: required(dateSchema),
+  take: required(yup.string().oneOf(['none', 'good', 'all'] as const)),
+  changeId: required(idSchema),
+  takenOn: required(dateSchema),
 });
 
 export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
@@ -26,14 +44,20 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   router.get('/players/:playerId/sheet', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { asOf } = readQuery(request, sheetQuery);
-    sendKnownText(request, response, await knownSheetText(orm, (await scopeOf(request)).workspaceId, playerId, asOf ?? null));
+    sendKnownText(
+      request,
+      response,
+      await knownSheetText(orm, (await scopeOf(request)).workspaceId, playerId, asOf ?? null),
+    );
   });
 
   router.get('/players/:playerId/sheet.csv', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { asOf, bag, unit } = readQuery(request, printQuery);
     const sheet = await readSheet(orm, (await scopeOf(request)).workspaceId, playerId, asOf ?? null);
-    response.attachment(`${fileName(sheet.player.name)}.csv`).type('text/csv')
+    response
+      .attachment(`${fileName(sheet.player.name)}.csv`)
+      .type('text/csv')
       .send(writeSheetCsv(clubsOf(sheet, bag), unit ?? sheet.player.distanceUnit));
   });
 
@@ -57,8 +81,14 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
       unit: unit ?? sheet.player.distanceUnit,
       day: asOf ?? new Date().toISOString().slice(0, 10),
     };
-    const pdf = await runInThread<SpecSheet, Uint8Array>(new URL('./spec-sheet-pdf.ts', import.meta.url), spec, hungUp(response));
-    response.type('application/pdf').setHeader('content-disposition', `inline; filename="${fileName(sheet.player.name)}.pdf"`);
+    const pdf = await runInThread<SpecSheet, Uint8Array>(
+      new URL('./spec-sheet-pdf.ts', import.meta.url),
+      spec,
+      hungUp(response),
+    );
+    response
+      .type('application/pdf')
+      .setHeader('content-disposition', `inline; filename="${fileName(sheet.player.name)}.pdf"`);
     response.send(Buffer.from(pdf));
   });
 
@@ -87,7 +117,16 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
     const format = request.is('text/csv') ? 'csv' : request.is('application/json') ? 'json' : undefined;
     if (!format || typeof request.body !== 'string') throw wrongType('text/csv or application/json');
     if (request.body.includes('\uFFFD')) throw wrongType('text in UTF-8');
-    response.json(await importSheet(orm, await scopeOf(request), { playerId, format, text: request.body, take, changeId, takenOn }));
+    response.json(
+      await importSheet(orm, await scopeOf(request), {
+        playerId,
+        format,
+        text: request.body,
+        take,
+        changeId,
+        takenOn,
+      }),
+    );
   });
   return router;
 }

@@ -3,8 +3,22 @@ import path from 'node:path';
 import type { ClubView, PlayerView } from '@tasche/contract';
 import { showQuantity } from '@tasche/contract';
 import {
-  COMMITTEE_DECIDES, bagFindings, distanceNumber, evennessWords, formatDegrees, gaps, isFullSwing, ladderClub, playingLoft, quantityOf,
-  shotIn, sourceWords, type DistanceUnit, type GapReport, type QuantityKey, type StepReport,
+  COMMITTEE_DECIDES,
+  bagFindings,
+  distanceNumber,
+  evennessWords,
+  formatDegrees,
+  gaps,
+  isFullSwing,
+  ladderClub,
+  playingLoft,
+  quantityOf,
+  shotIn,
+  sourceWords,
+  type DistanceUnit,
+  type GapReport,
+  type QuantityKey,
+  type StepReport,
 } from '@tasche/core';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 
@@ -22,8 +36,10 @@ maker.setUrlAccessPolicy(() => false);
 maker.setLocalAccessPolicy((file) => path.resolve(file).startsWith(fontFolder));
 maker.setFonts({
   Roboto: {
-    normal: path.join(fontFolder, 'Roboto-Regular.ttf'), bold: path.join(fontFolder, 'Roboto-Medium.ttf'),
-    italics: path.join(fontFolder, 'Roboto-Italic.ttf'), bolditalics: path.join(fontFolder, 'Roboto-MediumItalic.ttf'),
+    normal: path.join(fontFolder, 'Roboto-Regular.ttf'),
+    bold: path.join(fontFolder, 'Roboto-Medium.ttf'),
+    italics: path.join(fontFolder, 'Roboto-Italic.ttf'),
+    bolditalics: path.join(fontFolder, 'Roboto-MediumItalic.ttf'),
   },
 });
 
@@ -32,16 +48,35 @@ const QUIET = '#6b6558';
 const COLOURS = { fine: '#1d5a63', unknown: QUIET, look: '#8a5f0a', fault: '#a03325' } as const;
 const MARKS = { fine: '', unknown: '? ', look: '◆ ', fault: '■ ' } as const;
 
-const SPEC_COLUMNS: readonly QuantityKey[] = ['lieDeg', 'lengthIn', 'swingWeight', 'bounceDeg', 'grind', 'grip'];
+const SPEC_COLUMNS: readonly QuantityKey[] = [
+  'lieDeg',
+  'lengthIn',
+  'swingWeight',
+  'bounceDeg',
+  'grind',
+  'grip',
+];
 
-export interface SpecSheet { player: PlayerView; clubs: readonly ClubView[]; bagName: string; unit: DistanceUnit; day: string }
+export interface SpecSheet {
+  player: PlayerView;
+  clubs: readonly ClubView[];
+  bagName: string;
+  unit: DistanceUnit;
+  day: string;
+}
 
 /**
  * One page to pin on the van's wall: the bag with its lofts, builds, carries and steps.
  * Takes two seconds for 200 clubs, so it is run in a thread.
  * @param day the specs' day, YYYY-MM-DD, printed in the head
  */
-export default async function specSheetPdf({ player, clubs, bagName, unit, day }: SpecSheet): Promise<Buffer> {
+export default async function specSheetPdf({
+  player,
+  clubs,
+  bagName,
+  unit,
+  day,
+}: SpecSheet): Promise<Buffer> {
   const ladderClubs = clubs.map(ladderClub);
   const report = gaps(ladderClubs, { settings: player.gapSettings, unit });
   const findings = bagFindings(ladderClubs, player.gapSettings);
@@ -52,16 +87,45 @@ export default async function specSheetPdf({ player, clubs, bagName, unit, day }
     info: { title: `${player.name}: ${bagName}`, creator: 'Tasche' },
     defaultStyle: { font: 'Roboto', fontSize: clubs.length > 16 ? 7.5 : 9, color: INK },
     content: [
-      { columns: [
-        { text: [{ text: player.name, bold: true }, `   ${bagName}`], fontSize: 18 },
-        { text: `${clubs.length} clubs · as of ${day} · carries in ${unit === 'yd' ? 'yards' : 'metres'} · ${player.hand}-handed`, alignment: 'right', color: QUIET, margin: [0, 7, 0, 0] },
-      ], margin: [0, 0, 0, 10] },
+      {
+        columns: [
+          { text: [{ text: player.name, bold: true }, `   ${bagName}`], fontSize: 18 },
+          {
+            text: `${clubs.length} clubs · as of ${day} · carries in ${unit === 'yd' ? 'yards' : 'metres'} · ${player.hand}-handed`,
+            alignment: 'right',
+            color: QUIET,
+            margin: [0, 7, 0, 0],
+          },
+        ],
+        margin: [0, 0, 0, 10],
+      },
       sheetTable(clubs, report, unit),
-      { text: [{ text: `${report.headline.title} `, bold: true, color: COLOURS[report.headline.severity] }, report.headline.text], margin: [0, 10, 0, 2] },
-      ...(report.evenness ? [{ text: `Even carries: steps are off their target by ${evennessWords(report.evenness, unit)}, root mean square.`, color: QUIET }] : []),
-      ...findings.map((finding): Content => ({ text: `${finding.text}${finding.rule ? ` (${finding.rule})` : ''}`, color: COLOURS.look })),
+      {
+        text: [
+          { text: `${report.headline.title} `, bold: true, color: COLOURS[report.headline.severity] },
+          report.headline.text,
+        ],
+        margin: [0, 10, 0, 2],
+      },
+      ...(report.evenness
+        ? [
+            {
+              text: `Even carries: steps are off their target by ${evennessWords(report.evenness, unit)}, root mean square.`,
+              color: QUIET,
+            },
+          ]
+        : []),
+      ...findings.map((finding): Content => ({
+        text: `${finding.text}${finding.rule ? ` (${finding.rule})` : ''}`,
+        color: COLOURS.look,
+      })),
     ],
-    footer: { text: `Stamped lofts in brackets where the club is not at its stamp. ${COMMITTEE_DECIDES}`, margin: [32, 8, 32, 0], fontSize: 7, color: QUIET },
+    footer: {
+      text: `Stamped lofts in brackets where the club is not at its stamp. ${COMMITTEE_DECIDES}`,
+      margin: [32, 8, 32, 0],
+      fontSize: 7,
+      color: QUIET,
+    },
   };
   return maker.createPdf(document).getBuffer();
 }
@@ -71,19 +135,60 @@ function sheetTable(clubs: readonly ClubView[], report: GapReport, unit: Distanc
   const last = report.rungs.length;
   const place = (club: ClubView) => order.get(club.id) ?? (isFullSwing(club.kind) ? last : last + 1);
   const sorted = [...clubs].sort((a, b) => place(a) - place(b));
-  const heads = ['Club', 'Loft', 'Lie', 'Length', 'SW', 'Bounce', 'Grind', 'Grip', 'Head', 'Shaft', `Carry ${unit}`, 'Source', 'Step to next', ''];
+  const heads = [
+    'Club',
+    'Loft',
+    'Lie',
+    'Length',
+    'SW',
+    'Bounce',
+    'Grind',
+    'Grip',
+    'Head',
+    'Shaft',
+    `Carry ${unit}`,
+    'Source',
+    'Step to next',
+    '',
+  ];
   return {
     table: {
       headerRows: 1,
-      widths: ['auto', 'auto', 'auto', 'auto', 'auto', 'auto', 'auto', 'auto', '*', '*', 'auto', 'auto', 78, 'auto'],
+      widths: [
+        'auto',
+        'auto',
+        'auto',
+        'auto',
+        'auto',
+        'auto',
+        'auto',
+        'auto',
+        '*',
+        '*',
+        'auto',
+        'auto',
+        78,
+        'auto',
+      ],
       body: [
         heads.map((text): TableCell => ({ text, color: QUIET, fontSize: 7.5 })),
-        ...sorted.map((club) => clubRow(club, report.steps.find((step) => step.upperId === club.id), unit)),
+        ...sorted.map((club) =>
+          clubRow(
+            club,
+            report.steps.find((step) => step.upperId === club.id),
+            unit,
+          ),
+        ),
       ],
     },
     layout: {
-      hLineWidth: (i: number) => (i === 0 ? 0 : 0.5), vLineWidth: () => 0, hLineColor: () => '#d8cfbc',
-      paddingTop: () => 3.2, paddingBottom: () => 3.2, paddingLeft: () => 3, paddingRight: () => 5,
+      hLineWidth: (i: number) => (i === 0 ? 0 : 0.5),
+      vLineWidth: () => 0,
+      hLineColor: () => '#d8cfbc',
+      paddingTop: () => 3.2,
+      paddingBottom: () => 3.2,
+      paddingLeft: () => 3,
+      paddingRight: () => 5,
     },
   };
 }
@@ -99,7 +204,10 @@ function clubRow(club: ClubView, step: StepReport | undefined, unit: DistanceUni
   const shaft = [show('shaft'), show('flex'), show('shaftWeightG')].filter(Boolean).join(' ');
   return [
     { text: club.name, bold: true, noWrap: true },
-    { text: loft ? `${formatDegrees(loft.deg)}${moved ? ` (${formatDegrees(loft.stampedDeg!)})` : ''}` : '', noWrap: true },
+    {
+      text: loft ? `${formatDegrees(loft.deg)}${moved ? ` (${formatDegrees(loft.stampedDeg!)})` : ''}` : '',
+      noWrap: true,
+    },
     ...SPEC_COLUMNS.map((key): TableCell => ({ text: show(key), noWrap: key !== 'grip' })),
     show('head'),
     shaft,
@@ -117,7 +225,10 @@ function stepBar(step: StepReport, unit: DistanceUnit): TableCell {
   const width = Math.max(1, Math.min(BAR_POINTS, (step.carryM / BAR_METRES) * BAR_POINTS));
   return {
     columns: [
-      { canvas: [{ type: 'rect', x: 0, y: 2, w: width, h: 6, color: COLOURS[step.severity] }], width: BAR_POINTS + 4 },
+      {
+        canvas: [{ type: 'rect', x: 0, y: 2, w: width, h: 6, color: COLOURS[step.severity] }],
+        width: BAR_POINTS + 4,
+      },
       { text: distanceNumber(step.carryM, unit), width: 'auto' },
     ],
   };

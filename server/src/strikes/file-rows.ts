@@ -10,7 +10,9 @@ const NEW_LINE = 0x0a;
  * Takes the order off the front of what was sent: its first line.
  * @throws Refusal when there is none, or it is not JSON
  */
-export async function splitOrder(body: AsyncIterable<Buffer>): Promise<{ order: unknown; file: AsyncIterable<Buffer> }> {
+export async function splitOrder(
+  body: AsyncIterable<Buffer>,
+): Promise<{ order: unknown; file: AsyncIterable<Buffer> }> {
   const chunks = body[Symbol.asyncIterator]();
   let head = Buffer.alloc(0);
   for (;;) {
@@ -24,7 +26,9 @@ export async function splitOrder(body: AsyncIterable<Buffer>): Promise<{ order: 
     if (next.done) break;
     head = Buffer.concat([head, next.value]);
   }
-  throw badInput('The first line must be the order of the import, as JSON.', [{ field: 'body', message: 'no order in its first line' }]);
+  throw badInput('The first line must be the order of the import, as JSON.', [
+    { field: 'body', message: 'no order in its first line' },
+  ]);
 }
 
 async function* restOf(rest: Buffer, chunks: AsyncIterator<Buffer>): AsyncGenerator<Buffer> {
@@ -41,12 +45,15 @@ function readOrder(text: string): unknown {
   try {
     order = JSON.parse(text);
   } catch {
-    throw badInput('The order in the first line is not JSON.', [{ field: 'body', message: 'first line is not JSON' }]);
+    throw badInput('The order in the first line is not JSON.', [
+      { field: 'body', message: 'first line is not JSON' },
+    ]);
   }
   try {
     checkJsonLimits(order);
   } catch (error) {
-    if (error instanceof JsonLimitError) throw badInput(error.message, [{ field: error.field, message: error.message }]);
+    if (error instanceof JsonLimitError)
+      throw badInput(error.message, [{ field: error.field, message: error.message }]);
     throw error;
   }
   return order;
@@ -56,7 +63,11 @@ function readOrder(text: string): unknown {
  * The rows of a file, some at a time; no more of it is held than a row and a piece.
  * @throws Refusal when a row never ends
  */
-export async function* fileRows(file: AsyncIterable<Buffer>, encoding: FileEncoding, delimiter: string): AsyncGenerator<string[][]> {
+export async function* fileRows(
+  file: AsyncIterable<Buffer>,
+  encoding: FileEncoding,
+  delimiter: string,
+): AsyncGenerator<string[][]> {
   const cut = rowCutter(delimiter);
   let line = 0;
   for await (const piece of fileText(file, encoding)) {
@@ -69,7 +80,8 @@ export async function* fileRows(file: AsyncIterable<Buffer>, encoding: FileEncod
     if (heldLength > MAX_ROW_CHARACTERS) {
       throw badInput(
         `Row ${line + 1} of the file does not end: a quote is opened and never closed, or it is no table.`,
-        [{ field: 'file', message: `row ${line + 1} has more than ${MAX_ROW_CHARACTERS} characters` }]);
+        [{ field: 'file', message: `row ${line + 1} has more than ${MAX_ROW_CHARACTERS} characters` }],
+      );
     }
   }
   const { rows, held } = cut('\n');
@@ -77,7 +89,8 @@ export async function* fileRows(file: AsyncIterable<Buffer>, encoding: FileEncod
 }
 
 function rowsOf(text: string, delimiter: string): string[][] {
-  return Papa.parse<string[]>(text.endsWith('\n') ? text.slice(0, -1) : text, { delimiter, newline: '\n' }).data;
+  return Papa.parse<string[]>(text.endsWith('\n') ? text.slice(0, -1) : text, { delimiter, newline: '\n' })
+    .data;
 }
 
 /**
@@ -95,7 +108,10 @@ function rowCutter(delimiter: string): (piece: string) => { rows: string; held: 
       const quote = text.indexOf('"', at);
       if (isQuoted) {
         // The second of two may be in the next piece.
-        if (quote === -1 || quote === text.length - 1) { at = quote === -1 ? text.length : quote; break; }
+        if (quote === -1 || quote === text.length - 1) {
+          at = quote === -1 ? text.length : quote;
+          break;
+        }
         isQuoted = text[quote + 1] === '"';
         at = quote + (isQuoted ? 2 : 1);
         if (isQuoted) continue;
@@ -103,7 +119,10 @@ function rowCutter(delimiter: string): (piece: string) => { rows: string; held: 
         const until = quote === -1 ? text.length : quote;
         const newLine = text.lastIndexOf('\n', until - 1);
         if (newLine >= at) end = newLine + 1;
-        if (quote === -1) { at = text.length; break; }
+        if (quote === -1) {
+          at = text.length;
+          break;
+        }
         isQuoted = quote === 0 || text[quote - 1] === '\n' || text[quote - 1] === delimiter;
         at = quote + 1;
       }

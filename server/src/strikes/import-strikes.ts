@@ -1,8 +1,20 @@
 import { hash } from 'node:crypto';
 import { setImmediate } from 'node:timers/promises';
 import {
-  MOST_FILE_DAYS, MOST_FILE_ROWS, MOST_LABELS, MOST_REFUSALS_NAMED, guessClub, headsKey, labelKey, parseStrikeImportOrder, strikeRowReader,
-  type ClubMatch, type RowRefusal, type StrikeImportOrder, type StrikeImportReport, type StrikeRow,
+  MOST_FILE_DAYS,
+  MOST_FILE_ROWS,
+  MOST_LABELS,
+  MOST_REFUSALS_NAMED,
+  guessClub,
+  headsKey,
+  labelKey,
+  parseStrikeImportOrder,
+  strikeRowReader,
+  type ClubMatch,
+  type RowRefusal,
+  type StrikeImportOrder,
+  type StrikeImportReport,
+  type StrikeRow,
 } from '@tasche/contract';
 import { STRIKE_PARTS } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
@@ -17,7 +29,13 @@ import type { Session } from '../sessions/session.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { fileRows, splitOrder } from './file-rows.js';
 import type { ReceivedFile } from './received-file.js';
-import { keepStrikes, knownKeys, strikesToKeep, type KeptStrike, type StrikesToKeep } from './insert-strikes.js';
+import {
+  keepStrikes,
+  knownKeys,
+  strikesToKeep,
+  type KeptStrike,
+  type StrikesToKeep,
+} from './insert-strikes.js';
 
 export interface StrikeImportRequest {
   playerId: string;
@@ -44,7 +62,9 @@ const TELLING_PARTS = 4;
  * @throws Refusal, yup.ValidationError
  */
 export async function importStrikes(
-  orm: MikroORM, scope: Scope, { playerId, take, changeId, received }: StrikeImportRequest,
+  orm: MikroORM,
+  scope: Scope,
+  { playerId, take, changeId, received }: StrikeImportRequest,
 ): Promise<StrikeImportReport> {
   const { order: sent, file: unread } = await splitOrder(received.read());
   await unread[Symbol.asyncIterator]().return?.();
@@ -61,7 +81,8 @@ export async function importStrikes(
     const player = await trail.load('player', playerId);
     if (!player) throw notFound('player');
     const clubs = await em.find(Club, { playerId, removedAt: null }, { limit: 500 });
-    for (const match of Object.values(order.clubs)) if (match && !clubs.some((club) => club.id === match.clubId)) throw notFound('club');
+    for (const match of Object.values(order.clubs))
+      if (match && !clubs.some((club) => club.id === match.clubId)) throw notFound('club');
     const count = new Tally(clubs, order);
     const known = await knownKeys(em, playerId);
     const keeper = new Keeper(trail, playerId, order);
@@ -87,16 +108,31 @@ export async function importStrikes(
     const takeRows = async (rows: readonly string[][]) => {
       for (const cells of rows) {
         line += 1;
-        if (line > MAX_LINES) throw badInput(`The file has more than ${MAX_LINES.toLocaleString('en')} lines; nothing was taken.`, [{ field: 'file', message: 'too many lines' }]);
+        if (line > MAX_LINES)
+          throw badInput(
+            `The file has more than ${MAX_LINES.toLocaleString('en')} lines; nothing was taken.`,
+            [{ field: 'file', message: 'too many lines' }],
+          );
         if (line % ROWS_A_TURN === 0) await setImmediate();
-        if (line <= order.skipLines + 1 + order.mapping.unitRows || cells.every((cell) => cell.trim() === '')) continue;
+        if (line <= order.skipLines + 1 + order.mapping.unitRows || cells.every((cell) => cell.trim() === ''))
+          continue;
         count.rows += 1;
-        if (count.rows > MOST_FILE_ROWS) throw badInput(`The file has more than ${MOST_FILE_ROWS.toLocaleString('en')} rows; nothing was taken. Split it.`, [{ field: 'file', message: 'too many rows' }]);
+        if (count.rows > MOST_FILE_ROWS)
+          throw badInput(
+            `The file has more than ${MOST_FILE_ROWS.toLocaleString('en')} rows; nothing was taken. Split it.`,
+            [{ field: 'file', message: 'too many rows' }],
+          );
         const answer = read(cells);
-        if (!answer.ok) { count.refuse(line, answer.refusal); continue; }
+        if (!answer.ok) {
+          count.refuse(line, answer.refusal);
+          continue;
+        }
         const { row } = answer;
         const day = row.day ?? order.session.heldOn;
-        if (day > lastDay) { count.refuse(line, { column: 'date', text: day, reason: 'is in the future' }); continue; }
+        if (day > lastDay) {
+          count.refuse(line, { column: 'date', text: day, reason: 'is in the future' });
+          continue;
+        }
         const label = keyOfLabel(row.club);
         const match = count.matchOf(row.club, label);
         if (!match) continue;
@@ -118,7 +154,12 @@ export async function importStrikes(
     const days = count.days.size;
     const report = count.report(changeId);
     await finish(trail, {
-      id: changeId, who: scope.who, why: '', playerId, undoesId: null, report,
+      id: changeId,
+      who: scope.who,
+      why: '',
+      playerId,
+      undoesId: null,
+      report,
       summary: `${count.taken.toLocaleString('en')} shots on ${days} ${days === 1 ? 'day' : 'days'} from ${order.source}`,
     });
     return report;
@@ -126,7 +167,12 @@ export async function importStrikes(
 }
 
 /** What tells a ball of a file from every other. Where too little is said of it, it is the second of its kind, the third. */
-function keyOf({ time, given }: StrikeRow, label: string, day: string, occurrences: Map<string, number>): string {
+function keyOf(
+  { time, given }: StrikeRow,
+  label: string,
+  day: string,
+  occurrences: Map<string, number>,
+): string {
   let text = `${label}|${day}|${time ?? ''}`;
   let told = 0;
   for (const part of STRIKE_PARTS) {
@@ -148,7 +194,7 @@ function remembered(of: (text: string) => string): (text: string) => string {
   const known = new Map<string, string>();
   return (text) => {
     let answer = known.get(text);
-    if (answer === undefined) known.set(text, answer = of(text));
+    if (answer === undefined) known.set(text, (answer = of(text)));
     return answer;
   };
 }
@@ -165,15 +211,30 @@ class Tally {
   readonly #reasons = new Map<string, { column: string; reason: string; count: number }>();
   readonly #labels = new Map<string, { label: string; rows: number; match: ClubMatch; known: boolean }>();
 
-  constructor(readonly clubs: readonly Club[], readonly order: StrikeImportOrder) {}
+  constructor(
+    readonly clubs: readonly Club[],
+    readonly order: StrikeImportOrder,
+  ) {}
 
   /** The club a label is: as the person said, or as it looks while nobody has; null where its rows are left out. */
   matchOf(label: string, key: string): ClubMatch {
     let entry = this.#labels.get(key);
     if (!entry) {
-      if (this.#labels.size >= MOST_LABELS) throw badInput(`The club column holds more than ${MOST_LABELS} different names; is it the right column?`, [{ field: 'mapping.columns', message: 'club' }]);
+      if (this.#labels.size >= MOST_LABELS)
+        throw badInput(
+          `The club column holds more than ${MOST_LABELS} different names; is it the right column?`,
+          [{ field: 'mapping.columns', message: 'club' }],
+        );
       const said = Object.hasOwn(this.order.clubs, key) ? this.order.clubs[key]! : undefined;
-      this.#labels.set(key, entry = { label, rows: 0, match: said === undefined ? guessClub(label, this.clubs) : said, known: said !== undefined });
+      this.#labels.set(
+        key,
+        (entry = {
+          label,
+          rows: 0,
+          match: said === undefined ? guessClub(label, this.clubs) : said,
+          known: said !== undefined,
+        }),
+      );
     }
     entry.rows += 1;
     if (!entry.match) this.otherClubs += 1;
@@ -181,7 +242,10 @@ class Tally {
   }
 
   on(day: string): void {
-    if (!this.days.has(day) && this.days.size >= MOST_FILE_DAYS) throw badInput(`The file's shots fall on more than ${MOST_FILE_DAYS} days; split it.`, [{ field: 'file', message: 'too many days' }]);
+    if (!this.days.has(day) && this.days.size >= MOST_FILE_DAYS)
+      throw badInput(`The file's shots fall on more than ${MOST_FILE_DAYS} days; split it.`, [
+        { field: 'file', message: 'too many days' },
+      ]);
     this.days.set(day, (this.days.get(day) ?? 0) + 1);
   }
 
@@ -202,10 +266,22 @@ class Tally {
   report(changeId: string | null): StrikeImportReport {
     const { rows, taken, duplicates, otherClubs, refused } = this;
     return {
-      rows, taken, duplicates, otherClubs, refused, changeId, refusals: this.#refusals,
+      rows,
+      taken,
+      duplicates,
+      otherClubs,
+      refused,
+      changeId,
+      refusals: this.#refusals,
       reasons: [...this.#reasons.values()].sort((a, b) => b.count - a.count),
-      labels: [...this.#labels.values()].map(({ label, rows: labelled, match }) => ({ label, rows: labelled, match })),
-      days: [...this.days].map(([day, count]) => ({ day, rows: count })).sort((a, b) => (a.day < b.day ? -1 : 1)),
+      labels: [...this.#labels.values()].map(({ label, rows: labelled, match }) => ({
+        label,
+        rows: labelled,
+        match,
+      })),
+      days: [...this.days]
+        .map(([day, count]) => ({ day, rows: count }))
+        .sort((a, b) => (a.day < b.day ? -1 : 1)),
     };
   }
 }
@@ -217,7 +293,11 @@ class Keeper {
   readonly #sessions = new Map<string, Session>();
   readonly #numbers = new Map<string, number>();
 
-  constructor(readonly trail: Trail, readonly playerId: string, readonly order: StrikeImportOrder) {}
+  constructor(
+    readonly trail: Trail,
+    readonly playerId: string,
+    readonly order: StrikeImportOrder,
+  ) {}
 
   /** The balls by day, numbered, made ready for the database. */
   ready(waiting: Waiting): Map<string, StrikesToKeep> {
@@ -228,8 +308,14 @@ class Keeper {
       const kept = byDay.get(day) ?? [];
       if (kept.length === 0) byDay.set(day, kept);
       kept.push({
-        clubId: match.clubId, shot: row.shot ?? match.shot, number, hitAt: row.time === undefined ? null : `${day}T${row.time}${zone(this.order.zoneMinutes)}`,
-        builtOn: day, given: row.given, deviceKey: key, changeId: null,
+        clubId: match.clubId,
+        shot: row.shot ?? match.shot,
+        number,
+        hitAt: row.time === undefined ? null : `${day}T${row.time}${zone(this.order.zoneMinutes)}`,
+        builtOn: day,
+        given: row.given,
+        deviceKey: key,
+        changeId: null,
       });
     }
     return new Map([...byDay].map(([day, strikes]) => [day, strikesToKeep(strikes)]));
@@ -237,7 +323,19 @@ class Keeper {
 
   async keep(ready: ReadonlyMap<string, StrikesToKeep>): Promise<void> {
     const fresh = [...ready.keys()].filter((day) => !this.#sessions.has(day));
-    for (const day of fresh) this.#sessions.set(day, this.trail.create('session', { ...this.order.session, id: newId(), playerId: this.playerId, heldOn: day, source: this.order.source, live: false, aim: null }));
+    for (const day of fresh)
+      this.#sessions.set(
+        day,
+        this.trail.create('session', {
+          ...this.order.session,
+          id: newId(),
+          playerId: this.playerId,
+          heldOn: day,
+          source: this.order.source,
+          live: false,
+          aim: null,
+        }),
+      );
     if (fresh.length > 0) await this.trail.em.flush();
     for (const [day, strikes] of ready) await keepStrikes(this.trail.em, this.#sessions.get(day)!, strikes);
   }
@@ -249,9 +347,14 @@ function zone(minutes: number): string {
 }
 
 /** The next file of this source is read like this one. */
-async function rememberMapping(em: EntityManager, workspaceId: string, { heads, mapping, clubs }: StrikeImportOrder): Promise<void> {
+async function rememberMapping(
+  em: EntityManager,
+  workspaceId: string,
+  { heads, mapping, clubs }: StrikeImportOrder,
+): Promise<void> {
   await em.execute(
     `insert into file_mapping (workspace_id, heads_key, mapping, clubs) values (?, ?, ?::jsonb, ?::jsonb)
      on conflict (workspace_id, heads_key) do update set mapping = excluded.mapping, clubs = file_mapping.clubs || excluded.clubs, used_at = now()`,
-    [workspaceId, headsKey(heads), JSON.stringify(mapping), JSON.stringify(clubs)]);
+    [workspaceId, headsKey(heads), JSON.stringify(mapping), JSON.stringify(clubs)],
+  );
 }

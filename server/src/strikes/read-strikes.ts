@@ -1,22 +1,41 @@
-import { MOST_STRIKES_ANSWERED, type Page, type SessionEntry, type SetAsideView, type StrikeView } from '@tasche/contract';
+import {
+  MOST_STRIKES_ANSWERED,
+  type Page,
+  type SessionEntry,
+  type SetAsideView,
+  type StrikeView,
+} from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { IdCursor } from '../http/cursors.js';
 import { GIVEN_JSON } from './strike-columns.js';
 import { Session, sessionView } from '../sessions/session.js';
 
 /** A page of a player's sessions, newest first, with what was hit in them. */
-export async function readSessions(em: EntityManager, playerId: string, limit: number, after?: IdCursor): Promise<Page<SessionEntry>> {
+export async function readSessions(
+  em: EntityManager,
+  playerId: string,
+  limit: number,
+  after?: IdCursor,
+): Promise<Page<SessionEntry>> {
   const standing = { playerId, removedAt: null };
-  const where = after ? { ...standing, $or: [{ heldOn: { $lt: after.day } }, { heldOn: after.day, id: { $gt: after.id } }] } : standing;
+  const where = after
+    ? { ...standing, $or: [{ heldOn: { $lt: after.day } }, { heldOn: after.day, id: { $gt: after.id } }] }
+    : standing;
   const found = await em.find(Session, where, { orderBy: { heldOn: 'desc', id: 'asc' }, limit: limit + 1 });
   const sessions = found.slice(0, limit);
   const last = sessions.at(-1);
   const counts = await em.execute<{ id: string; strikes: number; clubs: number }[]>(
     `select session_id as id, count(*)::int as strikes, count(distinct club_id)::int as clubs from strike
-     where session_id = any(?::uuid[]) and removed_at is null group by session_id`, [`{${sessions.map(({ id }) => id).join(',')}}`]);
+     where session_id = any(?::uuid[]) and removed_at is null group by session_id`,
+    [`{${sessions.map(({ id }) => id).join(',')}}`],
+  );
   const of = new Map(counts.map((count) => [count.id, count]));
   return {
-    rows: sessions.map((session) => ({ ...sessionView(session), strikes: of.get(session.id)?.strikes ?? 0, clubs: of.get(session.id)?.clubs ?? 0 })),
+    rows: sessions.map((session) => ({
+      ...sessionView(session),
+      strikes: of.get(session.id)?.strikes ?? 0,
+      clubs: of.get(session.id)?.clubs ?? 0,
+    })),
     total: await em.count(Session, standing),
     next: found.length > limit && last ? `${last.heldOn}_${last.id}` : null,
   };
@@ -26,15 +45,32 @@ const STRIKE_JSON = `json_build_object('id', id, 'sessionId', session_id, 'clubI
   'hitAt', to_char(hit_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'builtOn', built_on, 'given', ${GIVEN_JSON}, 'leftOut', left_out)`;
 
 /** Which strikes: of one session, or of one club, or of all that stand. */
-export interface StrikesWanted { playerId: string; sessionId?: string | undefined; clubId?: string | undefined; limit?: number | undefined }
+export interface StrikesWanted {
+  playerId: string;
+  sessionId?: string | undefined;
+  clubId?: string | undefined;
+  limit?: number | undefined;
+}
 
 /** A StrikesView as JSON text, written by PostgreSQL whole: ten thousand strikes are answered without being looked at one by one. */
-export async function readStrikesText(em: EntityManager, { playerId, sessionId, clubId, limit = MOST_STRIKES_ANSWERED }: StrikesWanted): Promise<string> {
+export async function readStrikesText(
+  em: EntityManager,
+  { playerId, sessionId, clubId, limit = MOST_STRIKES_ANSWERED }: StrikesWanted,
+): Promise<string> {
   // By session: that is the order strikes lie in.
-  const where = ['strike.session_id in (select id from session where player_id = ? and removed_at is null)', 'strike.removed_at is null'];
+  const where = [
+    'strike.session_id in (select id from session where player_id = ? and removed_at is null)',
+    'strike.removed_at is null',
+  ];
   const values: unknown[] = [playerId];
-  if (sessionId) { where.push('strike.session_id = ?'); values.push(sessionId); }
-  if (clubId) { where.push('strike.club_id = ?'); values.push(clubId); }
+  if (sessionId) {
+    where.push('strike.session_id = ?');
+    values.push(sessionId);
+  }
+  if (clubId) {
+    where.push('strike.club_id = ?');
+    values.push(clubId);
+  }
   const [row] = await em.execute<{ text: string }[]>(
     `with wanted as (select * from strike where ${where.join(' and ')} order by built_on desc, session_id, number desc, arrival desc limit ${limit + 1}),
        kept as (select * from wanted order by built_on desc, session_id, number desc, arrival desc limit ${limit})
@@ -42,26 +78,46 @@ export async function readStrikesText(em: EntityManager, { playerId, sessionId, 
        'strikes', (select coalesce(json_agg(${STRIKE_JSON} order by built_on, session_id, number, arrival), '[]') from kept),
        'builds', (select coalesce(json_agg(json_build_object('clubId', club_id, 'builtOn', built_on, 'spec', spec_as_of(club_id, built_on))), '[]')
                   from (select distinct club_id, built_on from kept where club_id is not null limit 2000) build),
-       'more', (select count(*) > ${limit} from wanted))::text as text`, values);
+       'more', (select count(*) > ${limit} from wanted))::text as text`,
+    values,
+  );
   return row!.text;
 }
 
 /** A session's strikes that arrived after one, in the order they arrived. */
-export async function readArrivals(em: EntityManager, sessionId: string, after: number): Promise<{ arrival: number; strike: StrikeView }[]> {
+export async function readArrivals(
+  em: EntityManager,
+  sessionId: string,
+  after: number,
+): Promise<{ arrival: number; strike: StrikeView }[]> {
   const rows = await em.execute<{ arrival: string; strike: StrikeView }[]>(
     `select arrival, ${STRIKE_JSON} as strike
-     from (select * from strike where session_id = ? and removed_at is null and arrival > ? order by arrival limit 500) next order by arrival`, [sessionId, after]);
+     from (select * from strike where session_id = ? and removed_at is null and arrival > ? order by arrival limit 500) next order by arrival`,
+    [sessionId, after],
+  );
   return rows.map(({ arrival, strike }) => ({ arrival: Number(arrival), strike }));
 }
 
 /** A page of what could not be taken for a session, and of what came while none was open, newest first. */
-export async function readSetAside(em: EntityManager, sessionId: string, limit: number, before?: number): Promise<Page<SetAsideView>> {
+export async function readSetAside(
+  em: EntityManager,
+  sessionId: string,
+  limit: number,
+  before?: number,
+): Promise<Page<SetAsideView>> {
   const [count] = await em.execute<{ total: number }[]>(
-    'select count(*)::int as total from set_aside where session_id = ? or session_id is null', [sessionId]);
+    'select count(*)::int as total from set_aside where session_id = ? or session_id is null',
+    [sessionId],
+  );
   const found = await em.execute<(SetAsideView & { cursorId: string })[]>(
     `select id::text as "cursorId", at, text, reason from set_aside
      where (session_id = ? or session_id is null) ${before ? 'and id < ?' : ''} order by id desc limit ?`,
-    [sessionId, ...(before ? [before] : []), limit + 1]);
+    [sessionId, ...(before ? [before] : []), limit + 1],
+  );
   const rows = found.slice(0, limit);
-  return { rows: rows.map(({ cursorId: _id, ...row }) => row), total: count!.total, next: found.length > limit ? rows.at(-1)!.cursorId : null };
+  return {
+    rows: rows.map(({ cursorId: _id, ...row }) => row),
+    total: count!.total,
+    next: found.length > limit ? rows.at(-1)!.cursorId : null,
+  };
 }

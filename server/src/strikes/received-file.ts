@@ -12,24 +12,37 @@ export interface ReceivedFile {
   remove: () => Promise<void>;
 }
 
-export interface ReceiveLimits { bytes: number; totalMs: number; silenceMs: number }
+export interface ReceiveLimits {
+  bytes: number;
+  totalMs: number;
+  silenceMs: number;
+}
 
 /**
  * Takes in what is sent, to a temporary file: no transaction waits for a slow sender. Hanging up leaves nothing.
  * @throws Refusal 413 when it is too large, 408 when it takes too long or the sender falls silent
  */
-export async function receiveFile(body: Readable, { bytes, totalMs, silenceMs }: ReceiveLimits): Promise<ReceivedFile> {
+export async function receiveFile(
+  body: Readable,
+  { bytes, totalMs, silenceMs }: ReceiveLimits,
+): Promise<ReceivedFile> {
   const folder = await mkdtemp(path.join(tmpdir(), 'tasche-received-'));
   const file = path.join(folder, 'file');
   const remove = () => rm(folder, { recursive: true, force: true });
   const late = new AbortController();
-  let timer = setTimeout(() => { late.abort(); }, silenceMs);
-  const whole = setTimeout(() => { late.abort(); }, totalMs);
+  let timer = setTimeout(() => {
+    late.abort();
+  }, silenceMs);
+  const whole = setTimeout(() => {
+    late.abort();
+  }, totalMs);
   let received = 0;
   const counted = new Transform({
     transform(chunk: Buffer, _encoding, done) {
       clearTimeout(timer);
-      timer = setTimeout(() => { late.abort(); }, silenceMs);
+      timer = setTimeout(() => {
+        late.abort();
+      }, silenceMs);
       received += chunk.length;
       done(received > bytes ? tooLarge(bytes) : null, chunk);
     },
@@ -39,7 +52,11 @@ export async function receiveFile(body: Readable, { bytes, totalMs, silenceMs }:
     return { read: () => createReadStream(file), remove };
   } catch (error) {
     await remove();
-    if (late.signal.aborted) throw new Refusal(408, { error: 'bad-input', message: 'The file did not arrive in time; nothing was taken. Send it again.' });
+    if (late.signal.aborted)
+      throw new Refusal(408, {
+        error: 'bad-input',
+        message: 'The file did not arrive in time; nothing was taken. Send it again.',
+      });
     throw error;
   } finally {
     clearTimeout(timer);
@@ -48,5 +65,8 @@ export async function receiveFile(body: Readable, { bytes, totalMs, silenceMs }:
 }
 
 export function tooLarge(bytes: number): Refusal {
-  return new Refusal(413, { error: 'too-large', message: `That file is over ${bytes / 1e6} MB; nothing was taken. Split it, or export fewer sessions at once.` });
+  return new Refusal(413, {
+    error: 'too-large',
+    message: `That file is over ${bytes / 1e6} MB; nothing was taken. Split it, or export fewer sessions at once.`,
+  });
 }

@@ -1,5 +1,10 @@
 import {
-  MOST_FILE_BYTES, MOST_ORDER_CHARACTERS, MOST_STRIKES_ANSWERED, idSchema, textSchema, type KnownMapping,
+  MOST_FILE_BYTES,
+  MOST_ORDER_CHARACTERS,
+  MOST_STRIKES_ANSWERED,
+  idSchema,
+  textSchema,
+  type KnownMapping,
 } from '@tasche/contract';
 import { Router } from 'express';
 import * as yup from 'yup';
@@ -10,13 +15,22 @@ import { readStrikesText } from './read-strikes.js';
 import { receiveFile, tooLarge, type ReceiveLimits } from './received-file.js';
 
 const strikesQuery = yup.object({
-  session: idSchema, club: idSchema, limit: yup.number().integer().min(1).max(MOST_STRIKES_ANSWERED),
+  session: idSchema,
+  club: idSchema,
+  limit: yup.number().integer().min(1).max(MOST_STRIKES_ANSWERED),
 });
-const importQuery = yup.object({ take: required(yup.string().oneOf(['none', 'good'] as const)), changeId: required(idSchema) });
+const importQuery = yup.object({
+  take: required(yup.string().oneOf(['none', 'good'] as const)),
+  changeId: required(idSchema),
+});
 const mappingQuery = yup.object({ heads: required(textSchema(2000)) });
 
 /** A slow line gets three minutes for a file; one that stands still, ten seconds. */
-const RECEIVE: ReceiveLimits = { bytes: MOST_FILE_BYTES + MOST_ORDER_CHARACTERS, totalMs: 180_000, silenceMs: 10_000 };
+const RECEIVE: ReceiveLimits = {
+  bytes: MOST_FILE_BYTES + MOST_ORDER_CHARACTERS,
+  totalMs: 180_000,
+  silenceMs: 10_000,
+};
 
 export function strikeImportRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   const router = Router();
@@ -24,20 +38,28 @@ export function strikeImportRoutes({ orm, scopeOf, scoped }: RouteContext): Rout
   router.get('/players/:playerId/strikes', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { session, club, limit } = readQuery(request, strikesQuery);
-    response.type('json').send(await scoped(request, (em) => readStrikesText(em, { playerId, sessionId: session, clubId: club, limit })));
+    response
+      .type('json')
+      .send(
+        await scoped(request, (em) =>
+          readStrikesText(em, { playerId, sessionId: session, clubId: club, limit }),
+        ),
+      );
   });
 
   router.get('/file-mapping', async (request, response) => {
     const { heads } = readQuery(request, mappingQuery);
     const [known] = await scoped(request, (em) =>
-      em.execute<KnownMapping[]>('select mapping, clubs from file_mapping where heads_key = ?', [heads]));
+      em.execute<KnownMapping[]>('select mapping, clubs from file_mapping where heads_key = ?', [heads]),
+    );
     response.json(known ?? null);
   });
 
   router.post('/players/:playerId/strikes/import', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { take, changeId } = readQuery(request, importQuery);
-    if (!request.is('application/octet-stream')) throw wrongType('application/octet-stream: the order as one line of JSON, then the file');
+    if (!request.is('application/octet-stream'))
+      throw wrongType('application/octet-stream: the order as one line of JSON, then the file');
     if (Number(request.headers['content-length'] ?? 0) > RECEIVE.bytes) throw tooLarge(MOST_FILE_BYTES);
     const scope = await scopeOf(request);
     const received = await receiveFile(request, RECEIVE);

@@ -18,16 +18,35 @@ let pool: Piscina | undefined;
  * @param signal gives it up, in the queue or while it runs, once nobody waits for it any more
  * @throws Refusal 429 where too many wait, 422 where it took longer than 30 s; AbortError when given up
  */
-export async function runInThread<Input, Output>(file: URL, input: Input, signal: AbortSignal): Promise<Output> {
-  pool ??= new Piscina({ minThreads: 0, maxThreads: MAX_THREADS, idleTimeout: IDLE_MS, execArgv: threadArguments(file) });
+export async function runInThread<Input, Output>(
+  file: URL,
+  input: Input,
+  signal: AbortSignal,
+): Promise<Output> {
+  pool ??= new Piscina({
+    minThreads: 0,
+    maxThreads: MAX_THREADS,
+    idleTimeout: IDLE_MS,
+    execArgv: threadArguments(file),
+  });
   if (pool.queueSize >= MAX_WAITING) {
-    throw new Refusal(429, { error: 'too-many-requests', message: 'Too much is being worked out already; ask again in a moment.' });
+    throw new Refusal(429, {
+      error: 'too-many-requests',
+      message: 'Too much is being worked out already; ask again in a moment.',
+    });
   }
   const tooLong = AbortSignal.timeout(MAX_MS);
   try {
-    return await pool.run(input, { filename: file.href, signal: AbortSignal.any([signal, tooLong]) }) as Output;
+    return (await pool.run(input, {
+      filename: file.href,
+      signal: AbortSignal.any([signal, tooLong]),
+    })) as Output;
   } catch (error) {
-    if (tooLong.aborted) throw new Refusal(422, { error: 'rule', message: `That took longer than ${MAX_MS / 1000} s to work out and was given up.` });
+    if (tooLong.aborted)
+      throw new Refusal(422, {
+        error: 'rule',
+        message: `That took longer than ${MAX_MS / 1000} s to work out and was given up.`,
+      });
     throw error;
   }
 }

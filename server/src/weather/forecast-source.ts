@@ -3,7 +3,12 @@ import * as yup from 'yup';
 import { Refusal } from '../http/refusal.js';
 
 /** Where a forecast is for. */
-export interface ForecastPlace { name: string; latitudeDeg: number; longitudeDeg: number; altitudeM: number }
+export interface ForecastPlace {
+  name: string;
+  latitudeDeg: number;
+  longitudeDeg: number;
+  altitudeM: number;
+}
 
 /** Says what the air may be on some days at a place, as an ensemble. */
 export interface ForecastSource {
@@ -19,13 +24,29 @@ export function weatherAt(address: string, waitMs = FORECAST_MS): ForecastSource
   return {
     async forecast({ name, latitudeDeg, longitudeDeg, altitudeM }, from, days, signal) {
       const asked = new URL('/forecast', address);
-      asked.search = new URLSearchParams({ name, latitude: String(latitudeDeg), longitude: String(longitudeDeg), altitude: String(altitudeM), from, days: String(days) }).toString();
-      const body = parsed(await answerOf(asked, AbortSignal.any([AbortSignal.timeout(waitMs), ...(signal ? [signal] : [])]), waitMs));
+      asked.search = new URLSearchParams({
+        name,
+        latitude: String(latitudeDeg),
+        longitude: String(longitudeDeg),
+        altitude: String(altitudeM),
+        from,
+        days: String(days),
+      }).toString();
+      const body = parsed(
+        await answerOf(
+          asked,
+          AbortSignal.any([AbortSignal.timeout(waitMs), ...(signal ? [signal] : [])]),
+          waitMs,
+        ),
+      );
       try {
         return readWeather(body);
       } catch (error) {
         if (!(error instanceof yup.ValidationError)) throw error;
-        throw new Refusal(502, { error: 'weather', message: `What the weather service answered is no forecast: ${fieldProblems(error)[0]!.message}. Write the air down by hand.` });
+        throw new Refusal(502, {
+          error: 'weather',
+          message: `What the weather service answered is no forecast: ${fieldProblems(error)[0]!.message}. Write the air down by hand.`,
+        });
       }
     },
   };
@@ -43,13 +64,17 @@ async function answerOf(asked: URL, signal: AbortSignal, waitMs: number): Promis
     let bytes = 0;
     for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
       bytes += chunk.length;
-      if (bytes > MAX_ANSWER_BYTES) throw badAnswer(`The weather service answered more than ${MAX_ANSWER_BYTES / 1e6} MB.`);
+      if (bytes > MAX_ANSWER_BYTES)
+        throw badAnswer(`The weather service answered more than ${MAX_ANSWER_BYTES / 1e6} MB.`);
       chunks.push(chunk);
     }
     return Buffer.concat(chunks).toString('utf8');
   } catch (error) {
     if (error instanceof Refusal) throw error;
-    throw new Refusal(504, { error: 'weather', message: `The forecast did not come within ${waitMs / 1000} s. Write the air down by hand; ask again later.` });
+    throw new Refusal(504, {
+      error: 'weather',
+      message: `The forecast did not come within ${waitMs / 1000} s. Write the air down by hand; ask again later.`,
+    });
   }
 }
 
@@ -64,5 +89,8 @@ function parsed(text: string): unknown {
 }
 
 function badAnswer(what: string): Refusal {
-  return new Refusal(502, { error: 'weather', message: `${what} Write the air down by hand; ask again later.` });
+  return new Refusal(502, {
+    error: 'weather',
+    message: `${what} Write the air down by hand; ask again later.`,
+  });
 }

@@ -20,16 +20,22 @@ const FIRST_WAIT_MS = 15;
  * @param work done within the transaction; done anew from its start where the transaction is
  */
 export async function inWorkspace<T>(
-  orm: MikroORM, workspaceId: string, work: (em: EntityManager) => Promise<T>, isolationLevel?: IsolationLevel,
+  orm: MikroORM,
+  workspaceId: string,
+  work: (em: EntityManager) => Promise<T>,
+  isolationLevel?: IsolationLevel,
 ): Promise<T> {
   for (let tried = 1; ; tried++) {
     try {
-      return await orm.em.fork().transactional(async (em) => {
-        const inner = em as EntityManager;
-        await inner.execute(`select set_config('tasche.workspace', ?, true)`, [workspaceId]);
-        inner.setFilterParams('workspace', { id: workspaceId });
-        return work(inner);
-      }, isolationLevel ? { isolationLevel } : {});
+      return await orm.em.fork().transactional(
+        async (em) => {
+          const inner = em as EntityManager;
+          await inner.execute(`select set_config('tasche.workspace', ?, true)`, [workspaceId]);
+          inner.setFilterParams('workspace', { id: workspaceId });
+          return work(inner);
+        },
+        isolationLevel ? { isolationLevel } : {},
+      );
     } catch (error) {
       if (tried >= MAX_TRIES || !isRetryable(error)) throw error;
       await wait(FIRST_WAIT_MS * 2 ** (tried - 1) * (0.5 + Math.random()));
@@ -42,8 +48,15 @@ export async function inWorkspace<T>(
  * Its first parameter is the workspace, and the first thing it does is what `inWorkspace` does.
  * @param name of a function made by a migration, never from outside
  */
-export async function callInWorkspace<T>(orm: MikroORM, workspaceId: string, name: 'sheet_text' | 'sheet_revision', values: readonly (string | null)[]): Promise<T> {
+export async function callInWorkspace<T>(
+  orm: MikroORM,
+  workspaceId: string,
+  name: 'sheet_text' | 'sheet_revision',
+  values: readonly (string | null)[],
+): Promise<T> {
   const marks = ['?', ...values.map(() => '?')].join(', ');
-  const [row] = await orm.em.getConnection().execute<{ answer: T }[]>(`select ${name}(${marks}) as answer`, [workspaceId, ...values]);
+  const [row] = await orm.em
+    .getConnection()
+    .execute<{ answer: T }[]>(`select ${name}(${marks}) as answer`, [workspaceId, ...values]);
   return row!.answer;
 }

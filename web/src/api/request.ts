@@ -4,7 +4,10 @@ import type { Problem } from '@tasche/contract';
 export class Refused extends Error {
   override readonly name = 'Refused';
 
-  constructor(readonly status: number, readonly problem: Problem) {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
     super(problem.message);
   }
 }
@@ -51,5 +54,9 @@ export function problemIn(answer: unknown): Problem | undefined {
 }
 
 export function post<T>(path: string, body: unknown): Promise<T> {
-  return request<T>(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+  return request<T>(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
 }

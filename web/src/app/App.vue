@@ -12,17 +12,25 @@ const settings = useSettings();
 const outbox = useOutbox();
 const naive = computed(() => naiveTheme(settings.dark));
 watchEffect(() => document.documentElement.classList.toggle('dark', settings.dark));
-onMounted(() => { void outbox.run(); });
+onMounted(() => {
+  void outbox.run();
+});
 </script>
 
 <template>
-  <NConfigProvider :theme="naive.theme" :theme-overrides="naive.overrides" class="shell" inline-theme-disabled>
+  <NConfigProvider
+    :theme="naive.theme"
+    :theme-overrides="naive.overrides"
+    class="shell"
+    inline-theme-disabled
+  >
     <a class="skip" href="#main">To the sheet</a>
     <NavRail class="no-print" />
     <main id="main" tabindex="-1">
       <div v-if="outbox.away" class="away no-print" role="status">
         <strong>{{ outbox.away }}</strong>
-        {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be sent as soon as it is back.
+        {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be sent
+        as soon as it is back.
         <button class="plain-button slim" @click="outbox.tryNow()">Try now</button>
       </div>
       <ConflictBar />
@@ -33,10 +41,41 @@ onMounted(() => { void outbox.run(); });
 </template>
 
 <style scoped>
-.shell { display: flex; min-height: 100%; }
-main { flex: 1; min-width: 0; outline: none; }
-.skip { position: absolute; left: -999px; top: 4px; background: var(--paper); padding: 8px; z-index: 10; }
-.skip:focus { left: 4px; }
-.away { background: var(--brass-soft); border-bottom: 1px solid var(--brass); padding: 8px 24px; display: flex; gap: 10px; align-items: center; flex-wrap: wrap; }
-@media (max-width: 700px) { .shell { flex-direction: column; } .away { padding: 8px 12px; } }
+.shell {
+  display: flex;
+  min-height: 100%;
+}
+main {
+  flex: 1;
+  min-width: 0;
+  outline: none;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+  top: 4px;
+  background: var(--paper);
+  padding: 8px;
+  z-index: 10;
+}
+.skip:focus {
+  left: 4px;
+}
+.away {
+  background: var(--brass-soft);
+  border-bottom: 1px solid var(--brass);
+  padding: 8px 24px;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+@media (max-width: 700px) {
+  .shell {
+    flex-direction: column;
+  }
+  .away {
+    padding: 8px 12px;
+  }
+}
 </style>

@@ -12,7 +12,12 @@ defineOptions({ inheritAttrs: true });
 
 const text = ref(props.value);
 const typing = ref(false);
-watch(() => props.value, (value) => { if (!typing.value) text.value = value; });
+watch(
+  () => props.value,
+  (value) => {
+    if (!typing.value) text.value = value;
+  },
+);
 
 function leave(): void {
   if (typing.value && text.value !== props.value) emit('write', text.value);
@@ -21,6 +26,21 @@ function leave(): void {
 </script>
 
 <template>
-  <textarea v-if="rows" v-model="text" :rows="rows" :data-untouched="typing ? undefined : ''" @input="typing = true" @change="leave" @blur="leave" />
-  <input v-else v-model="text" :data-untouched="typing ? undefined : ''" @input="typing = true" @change="leave" @blur="leave">
+  <textarea
+    v-if="rows"
+    v-model="text"
+    :rows="rows"
+    :data-untouched="typing ? undefined : ''"
+    @input="typing = true"
+    @change="leave"
+    @blur="leave"
+  />
+  <input
+    v-else
+    v-model="text"
+    :data-untouched="typing ? undefined : ''"
+    @input="typing = true"
+    @change="leave"
+    @blur="leave"
+  />
 </template>

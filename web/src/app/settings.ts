@@ -6,7 +6,12 @@ import { computed } from 'vue';
 /** How this reader likes to look at things. Never sent anywhere. */
 export const useSettings = defineStore('settings', () => {
   /** Null shows every player in their own unit. */
-  const unitOverride = useLocalStorage<DistanceUnit | null>('tasche.unit', null, { serializer: { read: (text) => (text === 'yd' || text === 'm' ? text : null), write: (unit) => unit ?? '' } });
+  const unitOverride = useLocalStorage<DistanceUnit | null>('tasche.unit', null, {
+    serializer: {
+      read: (text) => (text === 'yd' || text === 'm' ? text : null),
+      write: (unit) => unit ?? '',
+    },
+  });
   const theme = useLocalStorage<'auto' | 'light' | 'dark'>('tasche.theme', 'auto');
   const prefersDark = usePreferredDark();
   const dark = computed(() => (theme.value === 'auto' ? prefersDark.value : theme.value === 'dark'));
@@ -16,6 +21,8 @@ export const useSettings = defineStore('settings', () => {
     const next = unitFor(own) === 'yd' ? 'm' : 'yd';
     unitOverride.value = next === own ? null : next;
   };
-  const flipTheme = () => { theme.value = dark.value ? 'light' : 'dark'; };
+  const flipTheme = () => {
+    theme.value = dark.value ? 'light' : 'dark';
+  };
   return { unitOverride, theme, dark, unitFor, flipUnit, flipTheme };
 });

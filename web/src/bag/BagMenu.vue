@@ -14,39 +14,67 @@ const store = useSheet();
 const importing = ref(false);
 
 const address = computed(() => `/api/players/${store.sheet!.player.id}`);
-const query = computed(() => new URLSearchParams({
-  unit: props.unit, ...(props.bag && { bag: props.bag.id }), ...(store.sheet!.asOf && { asOf: store.sheet!.asOf }),
-}));
+const query = computed(
+  () =>
+    new URLSearchParams({
+      unit: props.unit,
+      ...(props.bag && { bag: props.bag.id }),
+      ...(store.sheet!.asOf && { asOf: store.sheet!.asOf }),
+    }),
+);
 
 const options = computed(() => [
   { key: 'pdf', label: 'Spec sheet as PDF' },
   { key: 'csv', label: 'This bag as CSV' },
   { key: 'csv-all', label: 'Whole locker as CSV' },
   { key: 'json', label: 'Whole locker with history as JSON' },
-  ...(store.readOnly ? [] : [
-    { key: 'import', label: 'Import a file…' },
-    { key: 'line', type: 'divider' },
-    ...(props.bag ? [
-      { key: 'ready', label: props.bag.ready ? 'Back to work' : 'Mark ready' },
-      ...(props.bag.gamer ? [] : [{ key: 'gamer', label: 'Make this the gamer' }]),
-      { key: 'copy', label: 'New bag from this one' },
-      ...(props.bag.gamer ? [] : [{ key: 'remove', label: 'Delete this bag' }]),
-    ] : []),
-  ]),
+  ...(store.readOnly
+    ? []
+    : [
+        { key: 'import', label: 'Import a file…' },
+        { key: 'line', type: 'divider' },
+        ...(props.bag
+          ? [
+              { key: 'ready', label: props.bag.ready ? 'Back to work' : 'Mark ready' },
+              ...(props.bag.gamer ? [] : [{ key: 'gamer', label: 'Make this the gamer' }]),
+              { key: 'copy', label: 'New bag from this one' },
+              ...(props.bag.gamer ? [] : [{ key: 'remove', label: 'Delete this bag' }]),
+            ]
+          : []),
+      ]),
 ]);
 
 function select(key: string): void {
-  const open = (file: string, withQuery = true) => window.open(`${address.value}/${file}${withQuery ? `?${query.value}` : ''}`, '_blank');
+  const open = (file: string, withQuery = true) =>
+    window.open(`${address.value}/${file}${withQuery ? `?${query.value}` : ''}`, '_blank');
   switch (key) {
-    case 'pdf': open('sheet.pdf'); break;
-    case 'csv': open('sheet.csv'); break;
-    case 'csv-all': window.open(`${address.value}/sheet.csv?unit=${props.unit}`, '_blank'); break;
-    case 'json': open('locker.json', false); break;
-    case 'import': importing.value = true; break;
-    case 'ready': emit('ready'); break;
-    case 'gamer': emit('gamer'); break;
-    case 'copy': emit('copy'); break;
-    case 'remove': emit('remove'); break;
+    case 'pdf':
+      open('sheet.pdf');
+      break;
+    case 'csv':
+      open('sheet.csv');
+      break;
+    case 'csv-all':
+      window.open(`${address.value}/sheet.csv?unit=${props.unit}`, '_blank');
+      break;
+    case 'json':
+      open('locker.json', false);
+      break;
+    case 'import':
+      importing.value = true;
+      break;
+    case 'ready':
+      emit('ready');
+      break;
+    case 'gamer':
+      emit('gamer');
+      break;
+    case 'copy':
+      emit('copy');
+      break;
+    case 'remove':
+      emit('remove');
+      break;
   }
 }
 </script>

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { BENDING_CAUTION, COMMITTEE_DECIDES, CLUB_KINDS, SCHOOLS, bagFindings, remedies as findRemedies, type ClubKind, type Remedy, type StepReport } from '@tasche/core';
+import {
+  BENDING_CAUTION,
+  COMMITTEE_DECIDES,
+  CLUB_KINDS,
+  SCHOOLS,
+  bagFindings,
+  remedies as findRemedies,
+  type ClubKind,
+  type Remedy,
+  type StepReport,
+} from '@tasche/core';
 import type { Command } from '@tasche/contract';
 import { useEventListener, useElementSize, watchDebounced } from '@vueuse/core';
 import { NSelect } from 'naive-ui';
@@ -34,7 +44,11 @@ const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
 
-const bag = computed(() => store.sheet!.bags.find((one) => one.id === props.bagId) ?? (props.bagId ? undefined : store.gamer ?? store.sheet!.bags[0]));
+const bag = computed(
+  () =>
+    store.sheet!.bags.find((one) => one.id === props.bagId) ??
+    (props.bagId ? undefined : (store.gamer ?? store.sheet!.bags[0])),
+);
 const ladder = useBagLadder(bag);
 const { unit, school, report, trial } = ladder;
 const editing = useSheetEditing(bag);
@@ -50,9 +64,17 @@ const picking = ref(false);
 const carrying = ref(false);
 const airBar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 const airOpen = ref(false);
-const asTable = computed({ get: () => route.query.ladder === 'table', set: (on) => setQuery('ladder', on ? 'table' : undefined) });
-const columnSet = computed(() => COLUMN_SETS.find((set) => set.id === route.query.columns) ?? COLUMN_SETS[0]!);
-const openClubId = computed({ get: () => (typeof route.query.club === 'string' ? route.query.club : null), set: (id) => setQuery('club', id ?? undefined) });
+const asTable = computed({
+  get: () => route.query.ladder === 'table',
+  set: (on) => setQuery('ladder', on ? 'table' : undefined),
+});
+const columnSet = computed(
+  () => COLUMN_SETS.find((set) => set.id === route.query.columns) ?? COLUMN_SETS[0]!,
+);
+const openClubId = computed({
+  get: () => (typeof route.query.club === 'string' ? route.query.club : null),
+  set: (id) => setQuery('club', id ?? undefined),
+});
 const board = ref<HTMLElement | null>(null);
 const { width: boardWidth } = useElementSize(board);
 
@@ -66,12 +88,27 @@ const { leftOutClubs } = ladder;
 const remediesNow = () => findRemedies(ladder.inBag.value, leftOutClubs.value, ladder.options.value);
 /** Some hundred bags are tried for these, so they come once the ladder has been painted. */
 const remedies = shallowRef<Remedy[]>([]);
-watchDebounced([ladder.inBag, leftOutClubs, ladder.options], () => { remedies.value = remediesNow(); }, { debounce: 150, immediate: true });
+watchDebounced(
+  [ladder.inBag, leftOutClubs, ladder.options],
+  () => {
+    remedies.value = remediesNow();
+  },
+  { debounce: 150, immediate: true },
+);
 const findings = computed(() => bagFindings(ladder.shown.value, store.sheet!.player.gapSettings));
 const locked = computed(() => Boolean(bag.value?.gamer || bag.value?.ready));
 const full = computed(() => locked.value && ladder.inBag.value.length >= ladder.limit.value);
-const badges = computed(() => new Map([...ladder.freshClubs.value].map((id) => [id, trial.value ? 'in' : 'new'])));
-const bagOptions = computed(() => store.sheet!.bags.filter((one) => !one.planId || one.gamer || one.id === props.bagId).map((one) => ({ value: one.id, label: one.gamer && one.name.toLowerCase() !== 'gamer' ? `${one.name} (gamer)` : one.name })));
+const badges = computed(
+  () => new Map([...ladder.freshClubs.value].map((id) => [id, trial.value ? 'in' : 'new'])),
+);
+const bagOptions = computed(() =>
+  store
+    .sheet!.bags.filter((one) => !one.planId || one.gamer || one.id === props.bagId)
+    .map((one) => ({
+      value: one.id,
+      label: one.gamer && one.name.toLowerCase() !== 'gamer' ? `${one.name} (gamer)` : one.name,
+    })),
+);
 const lastChange = computed(() => store.sheet!.lastChange);
 
 function takeOut(clubId: string | null): void {
@@ -94,7 +131,11 @@ function tryRemedy(remedy: Remedy | undefined): void {
   const inBag = ladder.inBag.value;
   const words = remedy.text.split(/[.:]/)[0]!;
   if (remedy.kind === 'bend') {
-    trial.value = { words: remedy.text.split(':')[0]!, clubs: remedy.bag, caution: `${BENDING_CAUTION} Carries after the bend are modelled; write the new loft down when it is done.` };
+    trial.value = {
+      words: remedy.text.split(':')[0]!,
+      clubs: remedy.bag,
+      caution: `${BENDING_CAUTION} Carries after the bend are modelled; write the new loft down when it is done.`,
+    };
     return;
   }
   const incoming = leftOutClubs.value.find((club) => club.id === remedy.inId);
@@ -102,7 +143,11 @@ function tryRemedy(remedy: Remedy | undefined): void {
     ...(remedy.outId ? [{ do: 'takeOut', bagId, clubId: remedy.outId } as const] : []),
     ...(remedy.inId ? [{ do: 'putIn', bagId, clubId: remedy.inId } as const] : []),
   ];
-  trial.value = { words, commands, clubs: [...inBag.filter((club) => club.id !== remedy.outId), ...(incoming ? [incoming] : [])] };
+  trial.value = {
+    words,
+    commands,
+    clubs: [...inBag.filter((club) => club.id !== remedy.outId), ...(incoming ? [incoming] : [])],
+  };
 }
 
 function keep(): void {
@@ -129,13 +174,17 @@ function choose(commands: readonly Command[]): void {
 
 function markReady(): void {
   if (!bag.value) return;
-  store.change([{ do: 'editBag', bagId: bag.value.id, version: bag.value.version, set: { ready: !bag.value.ready } }]);
+  store.change([
+    { do: 'editBag', bagId: bag.value.id, version: bag.value.version, set: { ready: !bag.value.ready } },
+  ]);
 }
 
 function makeBag(copyOf?: readonly string[]): void {
   const id = newId();
   const bagName = copyOf ? `${bag.value?.name ?? 'Bag'} copy` : 'Gamer';
-  store.change([{ do: 'addBag', bag: { id, playerId: props.playerId, name: bagName }, clubIds: copyOf ?? [] }]);
+  store.change([
+    { do: 'addBag', bag: { id, playerId: props.playerId, name: bagName }, clubIds: copyOf ?? [] },
+  ]);
   void router.push({ name: 'bag', params: { playerId: props.playerId, bagId: id } });
 }
 
@@ -149,7 +198,13 @@ function paste(text: string, row: number, column: number): void {
 
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (event.key === 'Escape' && trial.value) return leave();
-  if (event.key === 'Enter' && trial.value?.commands && !isTyping(event) && !picking.value && !(event.target instanceof HTMLButtonElement)) {
+  if (
+    event.key === 'Enter' &&
+    trial.value?.commands &&
+    !isTyping(event) &&
+    !picking.value &&
+    !(event.target instanceof HTMLButtonElement)
+  ) {
     event.preventDefault();
     return keep();
   }
@@ -158,12 +213,21 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   const set = COLUMN_SETS[Number(key) - 1];
   const actions: Record<string, () => void> = {
     o: () => takeOut(activeClub.value),
-    i: () => { if (canEdit.value && bag.value) picking.value = !picking.value; },
+    i: () => {
+      if (canEdit.value && bag.value) picking.value = !picking.value;
+    },
     m: () => ladder.mark(),
-    a: () => { airOpen.value = true; void nextTick(() => airBar.value?.focus()); },
-    t: () => { asTable.value = !asTable.value; },
+    a: () => {
+      airOpen.value = true;
+      void nextTick(() => airBar.value?.focus());
+    },
+    t: () => {
+      asTable.value = !asTable.value;
+    },
     y: () => tryRemedy(remediesNow().find((remedy) => remedy.kind === 'swap' || remedy.kind === 'take out')),
-    s: () => { school.value = SCHOOLS[(SCHOOLS.findIndex((one) => one.id === school.value) + 1) % SCHOOLS.length]!.id; },
+    s: () => {
+      school.value = SCHOOLS[(SCHOOLS.findIndex((one) => one.id === school.value) + 1) % SCHOOLS.length]!.id;
+    },
     ...(set && { [key]: () => setQuery('columns', set.id === 'gaps' ? undefined : set.id) }),
   };
   const action = actions[key];
@@ -180,31 +244,85 @@ const kindPick = ref<ClubKind | null>(null);
   <div class="page bag">
     <header class="page-head">
       <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="dot">·</span> {{ bag?.name ?? 'no bag yet' }}<span v-if="bag?.gamer && bag.name.toLowerCase() !== 'gamer'" class="tag">gamer</span><span v-if="bag?.ready" class="tag">ready</span></h1>
+        <h1>
+          {{ store.sheet!.player.name }} <span class="dot">·</span> {{ bag?.name ?? 'no bag yet'
+          }}<span v-if="bag?.gamer && bag.name.toLowerCase() !== 'gamer'" class="tag">gamer</span
+          ><span v-if="bag?.ready" class="tag">ready</span>
+        </h1>
         <p class="quiet small meta">
           <span v-if="bag">{{ ladder.inBag.value.length }} clubs</span>
-          <span v-if="ladder.tooMany.value > 0" class="verdict look">◆ {{ ladder.tooMany.value }} must go: {{ ladder.limit.value }} is the limit (Rule 4.1b)</span>
+          <span v-if="ladder.tooMany.value > 0" class="verdict look"
+            >◆ {{ ladder.tooMany.value }} must go: {{ ladder.limit.value }} is the limit (Rule 4.1b)</span
+          >
           <span>as of {{ shortDay(store.sheet!.asOf ?? today()) }}</span>
-          <span v-if="lastChange && !store.readOnly" class="last">last change by {{ lastChange.who }}, {{ shortMoment(lastChange.at) }}: {{ lastChange.summary }}</span>
-          <RouterLink v-if="store.readOnly" :to="{ query: { ...route.query, asOf: undefined } }">Back to today</RouterLink>
+          <span v-if="lastChange && !store.readOnly" class="last"
+            >last change by {{ lastChange.who }}, {{ shortMoment(lastChange.at) }}:
+            {{ lastChange.summary }}</span
+          >
+          <RouterLink v-if="store.readOnly" :to="{ query: { ...route.query, asOf: undefined } }"
+            >Back to today</RouterLink
+          >
         </p>
       </div>
       <div class="bar no-print">
-        <NSelect v-if="bagOptions.length > 1" :value="bag?.id" :options="bagOptions" aria-label="Bag" style="width: 172px" @update:value="(id: string) => router.push({ name: 'bag', params: { playerId, bagId: id }, query: route.query })" />
-        <NSelect v-model:value="school" :options="SCHOOLS.map((one) => ({ value: one.id, label: one.name }))" style="width: 200px" :input-props="{ 'aria-label': 'School' }" />
-        <button class="plain-button" :title="`Show ${unit === 'yd' ? 'metres' : 'yards'} (Alt U)`" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
-        <BagMenu :bag="bag" :unit="unit" @ready="markReady" @gamer="bag && store.change([{ do: 'makeGamer', bagId: bag.id }])" @copy="makeBag(bag?.clubIds ?? [])" @remove="bag && store.change([{ do: 'removeBag', bagId: bag.id, version: bag.version }])" />
+        <NSelect
+          v-if="bagOptions.length > 1"
+          :value="bag?.id"
+          :options="bagOptions"
+          aria-label="Bag"
+          style="width: 172px"
+          @update:value="
+            (id: string) => router.push({ name: 'bag', params: { playerId, bagId: id }, query: route.query })
+          "
+        />
+        <NSelect
+          v-model:value="school"
+          :options="SCHOOLS.map((one) => ({ value: one.id, label: one.name }))"
+          style="width: 200px"
+          :input-props="{ 'aria-label': 'School' }"
+        />
+        <button
+          class="plain-button"
+          :title="`Show ${unit === 'yd' ? 'metres' : 'yards'} (Alt U)`"
+          @click="settings.flipUnit(store.sheet!.player.distanceUnit)"
+        >
+          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
+        </button>
+        <BagMenu
+          :bag="bag"
+          :unit="unit"
+          @ready="markReady"
+          @gamer="bag && store.change([{ do: 'makeGamer', bagId: bag.id }])"
+          @copy="makeBag(bag?.clubIds ?? [])"
+          @remove="bag && store.change([{ do: 'removeBag', bagId: bag.id, version: bag.version }])"
+        />
       </div>
     </header>
 
-    <div v-if="editing.notice.value" class="card notice" role="status">{{ editing.notice.value }} <button class="plain-button slim" @click="editing.notice.value = ''">Put away</button></div>
-    <PasteNotice v-if="editing.pasteReport.value" :report="editing.pasteReport.value" @close="editing.pasteReport.value = null" />
-    <form v-if="editing.kindWanted.value" class="card notice" @submit.prevent="kindPick && editing.add(editing.kindWanted.value!, kindPick)">
-      <label>What kind of club is “{{ editing.kindWanted.value }}”?
-        <select v-model="kindPick" required autofocus><option v-for="kind in CLUB_KINDS" :key="kind" :value="kind">{{ kind }}</option></select>
+    <div v-if="editing.notice.value" class="card notice" role="status">
+      {{ editing.notice.value }}
+      <button class="plain-button slim" @click="editing.notice.value = ''">Put away</button>
+    </div>
+    <PasteNotice
+      v-if="editing.pasteReport.value"
+      :report="editing.pasteReport.value"
+      @close="editing.pasteReport.value = null"
+    />
+    <form
+      v-if="editing.kindWanted.value"
+      class="card notice"
+      @submit.prevent="kindPick && editing.add(editing.kindWanted.value!, kindPick)"
+    >
+      <label
+        >What kind of club is “{{ editing.kindWanted.value }}”?
+        <select v-model="kindPick" required autofocus>
+          <option v-for="kind in CLUB_KINDS" :key="kind" :value="kind">{{ kind }}</option>
+        </select>
       </label>
       <button class="plain-button slim main">Add it</button>
-      <button type="button" class="plain-button slim" @click="editing.kindWanted.value = null">Leave it</button>
+      <button type="button" class="plain-button slim" @click="editing.kindWanted.value = null">
+        Leave it
+      </button>
     </form>
 
     <div v-if="!bag" class="card empty">
@@ -214,82 +332,359 @@ const kindPick = ref<ClubKind | null>(null);
     </div>
     <template v-else>
       <div class="sets no-print" role="group" aria-label="Columns and ladder">
-        <button v-for="(set, i) in COLUMN_SETS" :key="set.id" class="set" :aria-pressed="set.id === columnSet.id" :title="`Alt ${i + 1}`" @click="setQuery('columns', set.id === 'gaps' ? undefined : set.id)">{{ set.name }}</button>
+        <button
+          v-for="(set, i) in COLUMN_SETS"
+          :key="set.id"
+          class="set"
+          :aria-pressed="set.id === columnSet.id"
+          :title="`Alt ${i + 1}`"
+          @click="setQuery('columns', set.id === 'gaps' ? undefined : set.id)"
+        >
+          {{ set.name }}
+        </button>
         <span class="push" />
-        <button :aria-pressed="Boolean(ladder.setting.value)" :aria-expanded="airOpen || Boolean(ladder.setting.value)" title="Alt A" @click="airOpen = !airOpen">{{ ladder.setting.value ? 'In this air' : 'Air and ground' }}</button>
-        <RouterLink v-if="bag" class="flights" title="Alt F" :to="{ name: 'flight', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }">Flights</RouterLink>
-        <button :aria-pressed="asTable" title="Alt T" @click="asTable = !asTable">{{ asTable ? 'Ladder as a picture' : 'Ladder as a table' }}</button>
+        <button
+          :aria-pressed="Boolean(ladder.setting.value)"
+          :aria-expanded="airOpen || Boolean(ladder.setting.value)"
+          title="Alt A"
+          @click="airOpen = !airOpen"
+        >
+          {{ ladder.setting.value ? 'In this air' : 'Air and ground' }}
+        </button>
+        <RouterLink
+          v-if="bag"
+          class="flights"
+          title="Alt F"
+          :to="{ name: 'flight', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }"
+          >Flights</RouterLink
+        >
+        <button :aria-pressed="asTable" title="Alt T" @click="asTable = !asTable">
+          {{ asTable ? 'Ladder as a picture' : 'Ladder as a table' }}
+        </button>
         <button v-if="!store.readOnly" title="Alt I" @click="picking = !picking">Put a club in</button>
-        <button v-if="!store.readOnly" title="Alt O" :disabled="!activeClub" @click="takeOut(activeClub)">Take out {{ activeClub ? store.clubsById.get(activeClub)?.name : '' }}</button>
+        <button v-if="!store.readOnly" title="Alt O" :disabled="!activeClub" @click="takeOut(activeClub)">
+          Take out {{ activeClub ? store.clubsById.get(activeClub)?.name : '' }}
+        </button>
       </div>
       <ConditionsBar
-        v-if="airOpen || ladder.setting.value" ref="airBar" :setting="ladder.setting.value" :baseline="ladder.baseline.value" :unit="unit" :complaints="ladder.complaints.value" :problem="ladder.conditions.problem.value"
-        @set="ladder.setting.value = $event">
-        <ConditionsEffect v-if="ladder.setting.value" :clubs="ladder.shown.value" :moved="ladder.moved.value" :turned="ladder.turned.value" :unit="unit" />
+        v-if="airOpen || ladder.setting.value"
+        ref="airBar"
+        :setting="ladder.setting.value"
+        :baseline="ladder.baseline.value"
+        :unit="unit"
+        :complaints="ladder.complaints.value"
+        :problem="ladder.conditions.problem.value"
+        @set="ladder.setting.value = $event"
+      >
+        <ConditionsEffect
+          v-if="ladder.setting.value"
+          :clubs="ladder.shown.value"
+          :moved="ladder.moved.value"
+          :turned="ladder.turned.value"
+          :unit="unit"
+        />
       </ConditionsBar>
       <div class="stage">
-      <div ref="board" class="board" :class="{ table: asTable, wide: boardWidth > 1000 }">
-        <SheetGrid
-          ref="grid" class="sheet" :clubs="ladder.rows.value" :columns="columnSet.columns" :unit="unit" :read-only="!canEdit" :rejected="editing.rejected.value"
-          :row-px="ROW_PX" :head-px="HEAD_PX" :label="`Spec sheet of ${store.sheet!.player.name}, ${bag.name}`" :badges="badges" drag-group="clubs"
-          @write="editing.write" @add="editing.add" @paste="paste" @open="openClubId = $event" @active="activeClub = $event" @dropped="putIn" @dragging="carrying = $event" />
-        <template v-if="!asTable">
-          <LadderRibs class="ribs" :report="report" :rows="ladder.rows.value.length" :row-px="ROW_PX" :head-px="HEAD_PX" :unit="unit" :fresh="ladder.freshSteps.value" @point="pointed = $event" />
-          <LadderRail class="rail" :clubs="ladder.shown.value" :report="report" :height="railHeight" :unit="unit" :gone="ladder.goneClubs.value" :fresh="ladder.freshClubs.value" :pointed="pointed" :moved="ladder.moved.value" />
-        </template>
-        <LadderTable v-else class="as-table" :report="report" :unit="unit" :moved="ladder.moved.value" />
-        <SwapPicker
-          v-if="picking && bag" class="picker" :bag="bag" :in-bag="ladder.inBag.value" :left-out="leftOutClubs" :options="ladder.options.value" :unit="unit" :full="full"
-          @trial="trial = $event" @choose="choose" @close="leave" />
+        <div ref="board" class="board" :class="{ table: asTable, wide: boardWidth > 1000 }">
+          <SheetGrid
+            ref="grid"
+            class="sheet"
+            :clubs="ladder.rows.value"
+            :columns="columnSet.columns"
+            :unit="unit"
+            :read-only="!canEdit"
+            :rejected="editing.rejected.value"
+            :row-px="ROW_PX"
+            :head-px="HEAD_PX"
+            :label="`Spec sheet of ${store.sheet!.player.name}, ${bag.name}`"
+            :badges="badges"
+            drag-group="clubs"
+            @write="editing.write"
+            @add="editing.add"
+            @paste="paste"
+            @open="openClubId = $event"
+            @active="activeClub = $event"
+            @dropped="putIn"
+            @dragging="carrying = $event"
+          />
+          <template v-if="!asTable">
+            <LadderRibs
+              class="ribs"
+              :report="report"
+              :rows="ladder.rows.value.length"
+              :row-px="ROW_PX"
+              :head-px="HEAD_PX"
+              :unit="unit"
+              :fresh="ladder.freshSteps.value"
+              @point="pointed = $event"
+            />
+            <LadderRail
+              class="rail"
+              :clubs="ladder.shown.value"
+              :report="report"
+              :height="railHeight"
+              :unit="unit"
+              :gone="ladder.goneClubs.value"
+              :fresh="ladder.freshClubs.value"
+              :pointed="pointed"
+              :moved="ladder.moved.value"
+            />
+          </template>
+          <LadderTable v-else class="as-table" :report="report" :unit="unit" :moved="ladder.moved.value" />
+          <SwapPicker
+            v-if="picking && bag"
+            class="picker"
+            :bag="bag"
+            :in-bag="ladder.inBag.value"
+            :left-out="leftOutClubs"
+            :options="ladder.options.value"
+            :unit="unit"
+            :full="full"
+            @trial="trial = $event"
+            @choose="choose"
+            @close="leave"
+          />
+        </div>
+        <VerdictCard
+          class="card-below"
+          :class="{ away: carrying }"
+          :report="report"
+          :before="ladder.before.value"
+          :opened="ladder.difference.value.opened"
+          :closed="ladder.difference.value.closed"
+          :pointed="pointed"
+          :remedies="remedies"
+          :trial="trial"
+          :unit="unit"
+          :read-only="store.readOnly"
+          @try="tryRemedy"
+          @keep="keep"
+          @leave="leave"
+          @mark="ladder.mark()"
+        />
       </div>
-      <VerdictCard
-        class="card-below" :class="{ away: carrying }" :report="report" :before="ladder.before.value" :opened="ladder.difference.value.opened" :closed="ladder.difference.value.closed" :pointed="pointed" :remedies="remedies" :trial="trial"
-        :unit="unit" :read-only="store.readOnly" @try="tryRemedy" @keep="keep" @leave="leave" @mark="ladder.mark()" />
-      </div>
-      <LeftOut v-if="!store.readOnly" :class="{ docked: carrying }" :clubs="ladder.leftOut.value" :unit="unit" @put-in="putIn" @dropped="takeOut" @open="openClubId = $event" />
-      <ul v-if="findings.length || report.flags.some((flag) => flag.severity === 'note' || flag.code === 'never-hit') || report.unplaced.length" class="findings small">
-        <li v-for="(finding, i) in findings" :key="i" :class="finding.severity === 'rule' ? 'verdict look' : 'quiet'">{{ finding.severity === 'rule' ? '◆' : '·' }} {{ finding.text }}<template v-if="finding.rule"> ({{ finding.rule }})</template></li>
-        <li v-for="flag in report.flags.filter((one) => one.severity === 'note' || one.code === 'never-hit')" :key="flag.reason" class="quiet">· {{ flag.reason }}</li>
-        <li v-for="club in report.unplaced" :key="club.clubId" class="quiet">· {{ club.name }}: {{ club.reason }}.</li>
-        <li v-if="findings.some((finding) => finding.severity === 'rule')" class="quiet">{{ COMMITTEE_DECIDES }}</li>
+      <LeftOut
+        v-if="!store.readOnly"
+        :class="{ docked: carrying }"
+        :clubs="ladder.leftOut.value"
+        :unit="unit"
+        @put-in="putIn"
+        @dropped="takeOut"
+        @open="openClubId = $event"
+      />
+      <ul
+        v-if="
+          findings.length ||
+          report.flags.some((flag) => flag.severity === 'note' || flag.code === 'never-hit') ||
+          report.unplaced.length
+        "
+        class="findings small"
+      >
+        <li
+          v-for="(finding, i) in findings"
+          :key="i"
+          :class="finding.severity === 'rule' ? 'verdict look' : 'quiet'"
+        >
+          {{ finding.severity === 'rule' ? '◆' : '·' }} {{ finding.text
+          }}<template v-if="finding.rule"> ({{ finding.rule }})</template>
+        </li>
+        <li
+          v-for="flag in report.flags.filter((one) => one.severity === 'note' || one.code === 'never-hit')"
+          :key="flag.reason"
+          class="quiet"
+        >
+          · {{ flag.reason }}
+        </li>
+        <li v-for="club in report.unplaced" :key="club.clubId" class="quiet">
+          · {{ club.name }}: {{ club.reason }}.
+        </li>
+        <li v-if="findings.some((finding) => finding.severity === 'rule')" class="quiet">
+          {{ COMMITTEE_DECIDES }}
+        </li>
       </ul>
     </template>
-    <ClubPanel v-if="openClubId && store.clubsById.has(openClubId)" :club-id="openClubId" @close="openClubId = null" />
+    <ClubPanel
+      v-if="openClubId && store.clubsById.has(openClubId)"
+      :club-id="openClubId"
+      @close="openClubId = null"
+    />
   </div>
 </template>
 
 <style scoped>
-.dot { color: var(--quiet); font-weight: 400; }
-.tag { font-size: 12px; font-weight: 500; color: var(--petrol); border: 1px solid var(--petrol-mid); border-radius: 3px; padding: 1px 6px; margin-left: 8px; vertical-align: 4px; letter-spacing: 0; }
-.meta { display: flex; flex-wrap: wrap; gap: 2px 16px; margin-top: 4px; }
-.last { max-width: 62ch; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.notice { padding: 8px 12px; margin-bottom: 10px; display: flex; gap: 12px; align-items: center; flex-wrap: wrap; }
-.notice select { font: inherit; padding: 4px 6px; margin-left: 6px; background: var(--linen); color: var(--ink); border: 1px solid var(--line); border-radius: 4px; }
-.empty { padding: 28px; display: grid; gap: 10px; justify-items: start; max-width: 560px; }
-.sets { display: flex; flex-wrap: wrap; gap: 2px; border-bottom: 1px solid var(--line); margin-bottom: 4px; }
-.sets button, .flights { background: none; border: 0; border-bottom: 3px solid transparent; color: var(--quiet); padding: 7px 10px 5px; cursor: pointer; font-size: 13px; }
-.flights { text-decoration: none; }
-.sets button:hover, .flights:hover { color: var(--ink); }
-.sets button:disabled { opacity: 0.45; cursor: default; }
-.sets [aria-pressed='true'] { color: var(--petrol); border-bottom-color: var(--petrol); font-weight: 500; }
-.push { flex: 1; }
-.board { position: relative; display: grid; grid-template-columns: max-content minmax(230px, 1fr); align-items: start; gap: 0 14px; }
-.board.wide { grid-template-columns: max-content minmax(240px, 1fr) minmax(250px, 300px); }
-.board.table { grid-template-columns: max-content minmax(300px, 1fr); }
-.board:not(.wide) .rail { grid-column: 1 / -1; margin-top: 18px; max-width: 520px; }
-.stage { display: contents; }
-.as-table { padding-top: 14px; }
-.picker { position: absolute; right: 0; top: 8px; z-index: 6; }
-.card-below { margin-top: 10px; position: sticky; bottom: 8px; z-index: 4; box-shadow: 0 2px 14px rgb(30 25 15 / 12%); }
-.card-below.away { visibility: hidden; }
-.docked { position: fixed; left: 16px; right: 16px; bottom: 8px; z-index: 8; max-height: 45vh; overflow: auto; padding: 12px 16px 16px; background: var(--paper); border: 2px dashed var(--petrol); border-radius: 6px; }
-.findings { list-style: none; padding: 0; margin: 12px 0 0; display: flex; flex-wrap: wrap; gap: 2px 18px; }
+.dot {
+  color: var(--quiet);
+  font-weight: 400;
+}
+.tag {
+  font-size: 12px;
+  font-weight: 500;
+  color: var(--petrol);
+  border: 1px solid var(--petrol-mid);
+  border-radius: 3px;
+  padding: 1px 6px;
+  margin-left: 8px;
+  vertical-align: 4px;
+  letter-spacing: 0;
+}
+.meta {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  margin-top: 4px;
+}
+.last {
+  max-width: 62ch;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.notice {
+  padding: 8px 12px;
+  margin-bottom: 10px;
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.notice select {
+  font: inherit;
+  padding: 4px 6px;
+  margin-left: 6px;
+  background: var(--linen);
+  color: var(--ink);
+  border: 1px solid var(--line);
+  border-radius: 4px;
+}
+.empty {
+  padding: 28px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+  max-width: 560px;
+}
+.sets {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px;
+  border-bottom: 1px solid var(--line);
+  margin-bottom: 4px;
+}
+.sets button,
+.flights {
+  background: none;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  color: var(--quiet);
+  padding: 7px 10px 5px;
+  cursor: pointer;
+  font-size: 13px;
+}
+.flights {
+  text-decoration: none;
+}
+.sets button:hover,
+.flights:hover {
+  color: var(--ink);
+}
+.sets button:disabled {
+  opacity: 0.45;
+  cursor: default;
+}
+.sets [aria-pressed='true'] {
+  color: var(--petrol);
+  border-bottom-color: var(--petrol);
+  font-weight: 500;
+}
+.push {
+  flex: 1;
+}
+.board {
+  position: relative;
+  display: grid;
+  grid-template-columns: max-content minmax(230px, 1fr);
+  align-items: start;
+  gap: 0 14px;
+}
+.board.wide {
+  grid-template-columns: max-content minmax(240px, 1fr) minmax(250px, 300px);
+}
+.board.table {
+  grid-template-columns: max-content minmax(300px, 1fr);
+}
+.board:not(.wide) .rail {
+  grid-column: 1 / -1;
+  margin-top: 18px;
+  max-width: 520px;
+}
+.stage {
+  display: contents;
+}
+.as-table {
+  padding-top: 14px;
+}
+.picker {
+  position: absolute;
+  right: 0;
+  top: 8px;
+  z-index: 6;
+}
+.card-below {
+  margin-top: 10px;
+  position: sticky;
+  bottom: 8px;
+  z-index: 4;
+  box-shadow: 0 2px 14px rgb(30 25 15 / 12%);
+}
+.card-below.away {
+  visibility: hidden;
+}
+.docked {
+  position: fixed;
+  left: 16px;
+  right: 16px;
+  bottom: 8px;
+  z-index: 8;
+  max-height: 45vh;
+  overflow: auto;
+  padding: 12px 16px 16px;
+  background: var(--paper);
+  border: 2px dashed var(--petrol);
+  border-radius: 6px;
+}
+.findings {
+  list-style: none;
+  padding: 0;
+  margin: 12px 0 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+}
 @media (max-width: 700px) {
-  .stage { display: flex; flex-direction: column; }
-  .card-below { position: static; order: -1; margin: 8px 0 4px; }
-  .board, .board.table { grid-template-columns: minmax(0, max-content) minmax(84px, 1fr); gap: 0 6px; }
-  .board.table { grid-template-columns: 1fr; }
-  .picker { left: 0; right: 0; width: auto; }
-  .last { white-space: normal; }
+  .stage {
+    display: flex;
+    flex-direction: column;
+  }
+  .card-below {
+    position: static;
+    order: -1;
+    margin: 8px 0 4px;
+  }
+  .board,
+  .board.table {
+    grid-template-columns: minmax(0, max-content) minmax(84px, 1fr);
+    gap: 0 6px;
+  }
+  .board.table {
+    grid-template-columns: 1fr;
+  }
+  .picker {
+    left: 0;
+    right: 0;
+    width: auto;
+  }
+  .last {
+    white-space: normal;
+  }
 }
 </style>

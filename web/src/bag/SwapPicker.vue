@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import type { BagView, Command } from '@tasche/contract';
-import { compareReports, evennessWords, gaps, ladderEnds, type DistanceUnit, type GapOptions, type GapReport, type LadderClub } from '@tasche/core';
+import {
+  compareReports,
+  evennessWords,
+  gaps,
+  ladderEnds,
+  type DistanceUnit,
+  type GapOptions,
+  type GapReport,
+  type LadderClub,
+} from '@tasche/core';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { MARKS } from '../ladder/marks';
 import type { Trial } from './trial';
@@ -15,7 +24,11 @@ const props = defineProps<{
   /** The bag may hold no more. */
   full: boolean;
 }>();
-const emit = defineEmits<{ trial: [trial: Trial | null]; choose: [commands: readonly Command[]]; close: [] }>();
+const emit = defineEmits<{
+  trial: [trial: Trial | null];
+  choose: [commands: readonly Command[]];
+  close: [];
+}>();
 
 const filter = ref('');
 const incoming = ref<LadderClub | null>(null);
@@ -23,26 +36,55 @@ const pointed = ref(0);
 const input = ref<HTMLInputElement | null>(null);
 const list = ref<HTMLElement | null>(null);
 
-interface Choice { report: GapReport; club: LadderClub; clubs: LadderClub[]; verdict: string; severity: string; commands: Command[]; words: string }
+interface Choice {
+  report: GapReport;
+  club: LadderClub;
+  clubs: LadderClub[];
+  verdict: string;
+  severity: string;
+  commands: Command[];
+  words: string;
+}
 
 const choices = computed<Choice[]>(() => {
   const wanted = filter.value.trim().toLowerCase();
   const named = (club: LadderClub) => club.name.toLowerCase().includes(wanted);
   if (!incoming.value) {
-    return props.leftOut.filter(named).map((club) => choice(club, [...props.inBag, club], [{ do: 'putIn', bagId: props.bag.id, clubId: club.id }], `${club.name} in`));
+    return props.leftOut
+      .filter(named)
+      .map((club) =>
+        choice(
+          club,
+          [...props.inBag, club],
+          [{ do: 'putIn', bagId: props.bag.id, clubId: club.id }],
+          `${club.name} in`,
+        ),
+      );
   }
   const comingIn = incoming.value;
-  return props.inBag.filter(named).map((club) => choice(
-    club, [...props.inBag.filter((one) => one.id !== club.id), comingIn],
-    [{ do: 'takeOut', bagId: props.bag.id, clubId: club.id }, { do: 'putIn', bagId: props.bag.id, clubId: comingIn.id }],
-    `${comingIn.name} in for ${club.name}`));
+  return props.inBag.filter(named).map((club) =>
+    choice(
+      club,
+      [...props.inBag.filter((one) => one.id !== club.id), comingIn],
+      [
+        { do: 'takeOut', bagId: props.bag.id, clubId: club.id },
+        { do: 'putIn', bagId: props.bag.id, clubId: comingIn.id },
+      ],
+      `${comingIn.name} in for ${club.name}`,
+    ),
+  );
 });
 
 function choice(club: LadderClub, clubs: LadderClub[], commands: Command[], words: string): Choice {
   const report = gaps(clubs, props.options);
   const faults = report.faults > 0 ? `${report.faults} fault${report.faults > 1 ? 's' : ''}, ` : '';
   return {
-    report, club, clubs, commands, words, severity: report.headline.severity,
+    report,
+    club,
+    clubs,
+    commands,
+    words,
+    severity: report.headline.severity,
     verdict: `${MARKS[report.headline.severity]} ${faults}${report.evenness ? `uneven ${evennessWords(report.evenness, props.unit)}` : ''}`,
   };
 }
@@ -53,11 +95,22 @@ const sorted = computed(() => {
   const last = ({ club }: Choice) => (incoming.value && (ends.has(club.id) || !club.shots.full) ? 1 : 0);
   return [...choices.value].sort((a, b) => last(a) - last(b) || compareReports(a.report, b.report));
 });
-watch([sorted, pointed], () => {
-  const one = sorted.value[Math.min(pointed.value, sorted.value.length - 1)];
-  emit('trial', one && (!props.full || incoming.value) ? { words: one.words, clubs: one.clubs, commands: one.commands } : null);
-}, { immediate: true });
-watch(filter, () => { pointed.value = 0; });
+watch(
+  [sorted, pointed],
+  () => {
+    const one = sorted.value[Math.min(pointed.value, sorted.value.length - 1)];
+    emit(
+      'trial',
+      one && (!props.full || incoming.value)
+        ? { words: one.words, clubs: one.clubs, commands: one.commands }
+        : null,
+    );
+  },
+  { immediate: true },
+);
+watch(filter, () => {
+  pointed.value = 0;
+});
 
 function take(one: Choice | undefined): void {
   if (!one) return;
@@ -74,8 +127,13 @@ function take(one: Choice | undefined): void {
 function onKey(event: KeyboardEvent): void {
   if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
     event.preventDefault();
-    pointed.value = Math.max(0, Math.min(sorted.value.length - 1, pointed.value + (event.key === 'ArrowDown' ? 1 : -1)));
-    void nextTick(() => list.value?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' }));
+    pointed.value = Math.max(
+      0,
+      Math.min(sorted.value.length - 1, pointed.value + (event.key === 'ArrowDown' ? 1 : -1)),
+    );
+    void nextTick(() =>
+      list.value?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' }),
+    );
   } else if (event.key === 'Enter') {
     event.preventDefault();
     take(sorted.value[pointed.value]);
@@ -97,29 +155,80 @@ onMounted(() => input.value?.focus());
       <button class="plain-button slim" @click="emit('close')">Close</button>
     </header>
     <input
-      ref="input" v-model="filter" role="combobox" aria-expanded="true" aria-controls="picker-list" :aria-activedescendant="`pick-${sorted[pointed]?.club.id}`"
-      :placeholder="incoming ? 'Type the club that goes out' : 'Type a club of the locker'" @keydown="onKey">
+      ref="input"
+      v-model="filter"
+      role="combobox"
+      aria-expanded="true"
+      aria-controls="picker-list"
+      :aria-activedescendant="`pick-${sorted[pointed]?.club.id}`"
+      :placeholder="incoming ? 'Type the club that goes out' : 'Type a club of the locker'"
+      @keydown="onKey"
+    />
     <ul id="picker-list" ref="list" role="listbox">
       <li
-        v-for="(one, i) in sorted" :id="`pick-${one.club.id}`" :key="one.club.id" role="option" :aria-selected="i === pointed"
-        @mouseenter="pointed = i" @click="take(one)">
+        v-for="(one, i) in sorted"
+        :id="`pick-${one.club.id}`"
+        :key="one.club.id"
+        role="option"
+        :aria-selected="i === pointed"
+        @mouseenter="pointed = i"
+        @click="take(one)"
+      >
         <span class="name">{{ one.club.name }}</span>
         <span v-if="!full || incoming" class="verdict small" :class="one.severity">{{ one.verdict }}</span>
         <span v-else class="small quiet">{{ one.club.kind }}</span>
       </li>
-      <li v-if="sorted.length === 0" class="quiet none">{{ leftOut.length === 0 ? 'Every club of the locker is in this bag.' : 'No club of that name.' }}</li>
+      <li v-if="sorted.length === 0" class="quiet none">
+        {{ leftOut.length === 0 ? 'Every club of the locker is in this bag.' : 'No club of that name.' }}
+      </li>
     </ul>
     <p class="small quiet">Best for the ladder first. Enter takes it, Esc leaves it.</p>
   </section>
 </template>
 
 <style scoped>
-.picker { padding: 12px; width: 330px; display: grid; gap: 8px; box-shadow: 0 8px 24px rgb(30 25 15 / 18%); }
-header { display: flex; justify-content: space-between; align-items: center; }
-input { font: inherit; padding: 7px 9px; border: 1px solid var(--line); border-radius: 4px; background: var(--linen); color: var(--ink); }
-ul { list-style: none; margin: 0; padding: 0; max-height: 320px; overflow-y: auto; }
-li { display: flex; justify-content: space-between; gap: 10px; padding: 7px 8px; cursor: pointer; border-radius: 3px; }
-li[aria-selected='true'] { background: var(--petrol-soft); }
-.name { font-weight: 500; }
-.none { cursor: default; }
+.picker {
+  padding: 12px;
+  width: 330px;
+  display: grid;
+  gap: 8px;
+  box-shadow: 0 8px 24px rgb(30 25 15 / 18%);
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+input {
+  font: inherit;
+  padding: 7px 9px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--linen);
+  color: var(--ink);
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  max-height: 320px;
+  overflow-y: auto;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  padding: 7px 8px;
+  cursor: pointer;
+  border-radius: 3px;
+}
+li[aria-selected='true'] {
+  background: var(--petrol-soft);
+}
+.name {
+  font-weight: 500;
+}
+.none {
+  cursor: default;
+}
 </style>

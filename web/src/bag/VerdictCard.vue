@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { evennessWords, formatDegrees, distanceNumber, schoolOf, type DistanceUnit, type GapReport, type Remedy, type StepReport } from '@tasche/core';
+import {
+  evennessWords,
+  formatDegrees,
+  distanceNumber,
+  schoolOf,
+  type DistanceUnit,
+  type GapReport,
+  type Remedy,
+  type StepReport,
+} from '@tasche/core';
 import { computed } from 'vue';
 import { MARKS, SEVERITY_WORDS } from '../ladder/marks';
 import type { Trial } from './trial';
@@ -19,9 +28,15 @@ const props = defineProps<{
 const emit = defineEmits<{ try: [remedy: Remedy]; keep: []; leave: []; mark: [] }>();
 
 const evenness = computed(() => props.report.evenness && evennessWords(props.report.evenness, props.unit));
-const evennessBefore = computed(() => props.before.evenness && evennessWords(props.before.evenness, props.unit));
-const changed = computed(() => props.opened.length > 0 || props.closed.length > 0 || evenness.value !== evennessBefore.value);
-const names = computed(() => new Map([...props.before.rungs, ...props.report.rungs].map((rung) => [rung.clubId, rung.name])));
+const evennessBefore = computed(
+  () => props.before.evenness && evennessWords(props.before.evenness, props.unit),
+);
+const changed = computed(
+  () => props.opened.length > 0 || props.closed.length > 0 || evenness.value !== evennessBefore.value,
+);
+const names = computed(
+  () => new Map([...props.before.rungs, ...props.report.rungs].map((rung) => [rung.clubId, rung.name])),
+);
 const school = computed(() => schoolOf(props.report.school));
 
 function stepWords(step: StepReport): string {
@@ -41,41 +56,124 @@ function stepWords(step: StepReport): string {
       <span v-if="trial.caution" class="caution small">{{ trial.caution }}</span>
     </p>
     <div class="said">
-    <p v-if="pointed" class="sentence">
-      <span class="verdict" :class="pointed.severity">{{ MARKS[pointed.severity] }} {{ pointed.word }}.</span> {{ pointed.reason }}
-    </p>
-    <p v-else class="sentence">
-      <span class="verdict" :class="report.headline.severity" :title="SEVERITY_WORDS[report.headline.severity]">{{ MARKS[report.headline.severity] }} {{ report.headline.title }}</span>
-      {{ report.headline.text }}
-    </p>
-    <p class="figure small" :title="school.creed">{{ school.name }}: <b v-if="evenness">uneven by {{ evenness }}</b><template v-else>nothing to measure yet</template><span v-if="changed && evennessBefore" class="quiet">, before {{ evennessBefore }}</span></p>
+      <p v-if="pointed" class="sentence">
+        <span class="verdict" :class="pointed.severity"
+          >{{ MARKS[pointed.severity] }} {{ pointed.word }}.</span
+        >
+        {{ pointed.reason }}
+      </p>
+      <p v-else class="sentence">
+        <span
+          class="verdict"
+          :class="report.headline.severity"
+          :title="SEVERITY_WORDS[report.headline.severity]"
+          >{{ MARKS[report.headline.severity] }} {{ report.headline.title }}</span
+        >
+        {{ report.headline.text }}
+      </p>
+      <p class="figure small" :title="school.creed">
+        {{ school.name }}: <b v-if="evenness">uneven by {{ evenness }}</b
+        ><template v-else>nothing to measure yet</template
+        ><span v-if="changed && evennessBefore" class="quiet">, before {{ evennessBefore }}</span>
+      </p>
     </div>
     <p v-if="!trial && remedies.length > 0 && !readOnly" class="remedies">
       <span v-for="remedy in remedies" :key="remedy.text" class="remedy">
         {{ remedy.text }}
-        <button v-if="remedy.kind !== 'partial'" class="plain-button slim" @click="emit('try', remedy)">Try it</button>
+        <button v-if="remedy.kind !== 'partial'" class="plain-button slim" @click="emit('try', remedy)">
+          Try it
+        </button>
       </span>
     </p>
     <p v-if="changed" class="figures small">
-        <span v-if="opened.length > 0">new: <template v-for="(step, i) in opened" :key="i"><i v-if="i"> · </i><span class="verdict" :class="step.severity">{{ MARKS[step.severity] }} {{ stepWords(step) }}</span></template></span>
-        <span v-if="closed.length > 0" class="quiet">gone: <template v-for="(step, i) in closed" :key="i"><i v-if="i"> · </i>{{ stepWords(step) }}</template></span>
-        <button v-if="!trial" class="plain-button slim" title="Alt M" @click="emit('mark')">Compare from here on</button>
+      <span v-if="opened.length > 0"
+        >new:
+        <template v-for="(step, i) in opened" :key="i"
+          ><i v-if="i"> · </i
+          ><span class="verdict" :class="step.severity"
+            >{{ MARKS[step.severity] }} {{ stepWords(step) }}</span
+          ></template
+        ></span
+      >
+      <span v-if="closed.length > 0" class="quiet"
+        >gone:
+        <template v-for="(step, i) in closed" :key="i"
+          ><i v-if="i"> · </i>{{ stepWords(step) }}</template
+        ></span
+      >
+      <button v-if="!trial" class="plain-button slim" title="Alt M" @click="emit('mark')">
+        Compare from here on
+      </button>
     </p>
   </section>
 </template>
 
 <style scoped>
-.verdict-card { padding: 10px 16px; display: grid; gap: 7px; }
-.said { display: flex; flex-wrap: wrap; gap: 2px 18px; justify-content: space-between; align-items: baseline; }
-.figure { white-space: nowrap; }
-.sentence { font-size: 15px; }
-.sentence .verdict { font-weight: 600; }
-.trial { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; background: var(--petrol-soft); margin: -4px -8px 0; padding: 6px 8px; border-radius: 4px; }
-.caution { flex-basis: 100%; color: var(--brass-ink); }
-.remedies { display: flex; flex-wrap: wrap; gap: 6px 22px; }
-.remedy { display: inline-flex; gap: 8px; align-items: center; }
-.figures { display: flex; flex-wrap: wrap; gap: 4px 16px; align-items: center; }
-i { font-style: normal; color: var(--quiet); }
-kbd { font-size: 10.5px; background: none; border-color: currentcolor; opacity: 0.75; color: inherit; }
-@media (max-width: 700px) { kbd { display: none; } }
+.verdict-card {
+  padding: 10px 16px;
+  display: grid;
+  gap: 7px;
+}
+.said {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  justify-content: space-between;
+  align-items: baseline;
+}
+.figure {
+  white-space: nowrap;
+}
+.sentence {
+  font-size: 15px;
+}
+.sentence .verdict {
+  font-weight: 600;
+}
+.trial {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  background: var(--petrol-soft);
+  margin: -4px -8px 0;
+  padding: 6px 8px;
+  border-radius: 4px;
+}
+.caution {
+  flex-basis: 100%;
+  color: var(--brass-ink);
+}
+.remedies {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 22px;
+}
+.remedy {
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+}
+i {
+  font-style: normal;
+  color: var(--quiet);
+}
+kbd {
+  font-size: 10.5px;
+  background: none;
+  border-color: currentcolor;
+  opacity: 0.75;
+  color: inherit;
+}
+@media (max-width: 700px) {
+  kbd {
+    display: none;
+  }
+}
 </style>

@@ -1,5 +1,16 @@
 import {
-  DEFAULT_GAP_SETTINGS, SCHOOLS, carryLadder, changedSteps, clubsTooMany, gaps, isFullSwing, ladderClub, turnedSteps, type GapOptions, type LadderClub, type SchoolId,
+  DEFAULT_GAP_SETTINGS,
+  SCHOOLS,
+  carryLadder,
+  changedSteps,
+  clubsTooMany,
+  gaps,
+  isFullSwing,
+  ladderClub,
+  turnedSteps,
+  type GapOptions,
+  type LadderClub,
+  type SchoolId,
 } from '@tasche/core';
 import type { BagView, ClubView } from '@tasche/contract';
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
@@ -24,14 +35,23 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
   const school = computed<SchoolId>({
     get: () => SCHOOLS.find((one) => one.id === route.query.school)?.id ?? 'even-carries',
-    set: (id) => void router.replace({ query: { ...route.query, school: id === 'even-carries' ? undefined : id } }),
+    set: (id) =>
+      void router.replace({ query: { ...route.query, school: id === 'even-carries' ? undefined : id } }),
   });
   const gapSettings = computed(() => store.sheet!.player.gapSettings);
-  const options = computed<GapOptions>(() => ({ school: school.value, settings: gapSettings.value, unit: unit.value }));
+  const options = computed<GapOptions>(() => ({
+    school: school.value,
+    settings: gapSettings.value,
+    unit: unit.value,
+  }));
   const limit = computed(() => gapSettings.value.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit);
 
   const { setting, baseline, complaints } = useSetting();
-  const conditions = useMovedClubs(computed(() => [...store.ladderClubs.values()]), setting, baseline);
+  const conditions = useMovedClubs(
+    computed(() => [...store.ladderClubs.values()]),
+    setting,
+    baseline,
+  );
   /** As they are known, wherever that was. */
   const known = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
   const inBag = computed(() => known.value.map(conditions.move));
@@ -39,44 +59,101 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const report = computed(() => gaps(shown.value, options.value));
   const before = computed(() => {
     if (trial.value) return gaps(inBag.value, options.value);
-    return marked.value && marked.value.bagId === bag.value?.id ? gaps(marked.value.clubs.map(conditions.move), options.value) : report.value;
+    return marked.value && marked.value.bagId === bag.value?.id
+      ? gaps(marked.value.clubs.map(conditions.move), options.value)
+      : report.value;
   });
-  const beforeClubs = computed(() => (trial.value ? inBag.value : marked.value?.clubs.map(conditions.move) ?? inBag.value));
+  const beforeClubs = computed(() =>
+    trial.value ? inBag.value : (marked.value?.clubs.map(conditions.move) ?? inBag.value),
+  );
   const difference = computed(() => changedSteps(before.value, report.value));
-  const freshSteps = computed(() => new Set(difference.value.opened.map((step) => `${step.upperId} ${step.lowerId}`)));
-  const freshClubs = computed(() => new Set(shown.value.map((club) => club.id).filter((id) => !beforeClubs.value.some((club) => club.id === id))));
-  const goneClubs = computed(() => beforeClubs.value.filter((club) => !shown.value.some((one) => one.id === club.id)));
+  const freshSteps = computed(
+    () => new Set(difference.value.opened.map((step) => `${step.upperId} ${step.lowerId}`)),
+  );
+  const freshClubs = computed(
+    () =>
+      new Set(
+        shown.value.map((club) => club.id).filter((id) => !beforeClubs.value.some((club) => club.id === id)),
+      ),
+  );
+  const goneClubs = computed(() =>
+    beforeClubs.value.filter((club) => !shown.value.some((one) => one.id === club.id)),
+  );
 
   /** Clubs in the order of the ladder, then those without a carry in the bag's order, then the short game. */
   const rows = computed<ClubView[]>(() => {
     const order = new Map(carryLadder(shown.value).map((rung, i) => [rung.id, i]));
-    const place = (club: LadderClub, i: number) => order.get(club.id) ?? (isFullSwing(club.kind) ? 1000 : 2000) + i;
+    const place = (club: LadderClub, i: number) =>
+      order.get(club.id) ?? (isFullSwing(club.kind) ? 1000 : 2000) + i;
     return shown.value
       .map((club, i) => ({ club: store.clubsById.get(club.id), place: place(club, i) }))
       .filter((row): row is { club: ClubView; place: number } => row.club !== undefined)
       .sort((a, b) => a.place - b.place)
       .map((row) => row.club);
   });
-  const leftOut = computed(() => store.clubs
-    .filter((club) => !bag.value?.clubIds.includes(club.id) && club.spec.state?.value !== 'retired'));
+  const leftOut = computed(() =>
+    store.clubs.filter(
+      (club) => !bag.value?.clubIds.includes(club.id) && club.spec.state?.value !== 'retired',
+    ),
+  );
   const leftOutClubs = computed(() => leftOut.value.map(ladderClub).map(conditions.move));
   /** What the air did to each stock shot, by club, while the ladder is read in other air. */
-  const moved = computed(() => (setting.value
-    ? new Map(known.value.flatMap((club): [string, Moved][] => { const one = conditions.movedOf(club); return one ? [[club.id, one]] : []; }))
-    : undefined));
+  const moved = computed(() =>
+    setting.value
+      ? new Map(
+          known.value.flatMap((club): [string, Moved][] => {
+            const one = conditions.movedOf(club);
+            return one ? [[club.id, one]] : [];
+          }),
+        )
+      : undefined,
+  );
   /** Steps that have another verdict in this air than where the carries are known. */
-  const turned = computed(() => (setting.value && !trial.value ? turnedSteps(gaps(known.value, options.value), report.value) : []));
+  const turned = computed(() =>
+    setting.value && !trial.value ? turnedSteps(gaps(known.value, options.value), report.value) : [],
+  );
   const tooMany = computed(() => clubsTooMany(inBag.value.length, limit.value));
 
   function mark(): void {
     marked.value = bag.value ? { bagId: bag.value.id, clubs: known.value } : null;
   }
-  watch(() => bag.value?.id, () => { trial.value = null; mark(); }, { immediate: true });
+  watch(
+    () => bag.value?.id,
+    () => {
+      trial.value = null;
+      mark();
+    },
+    { immediate: true },
+  );
   // What is tried is tried in the air it was looked at in.
-  watch(setting, () => { trial.value = null; });
+  watch(setting, () => {
+    trial.value = null;
+  });
 
   return {
-    unit, school, options, limit, inBag, shown, report, before, difference, freshSteps, freshClubs, goneClubs, rows, leftOut, leftOutClubs, tooMany, trial, mark,
-    setting, baseline, complaints, conditions, moved, turned,
+    unit,
+    school,
+    options,
+    limit,
+    inBag,
+    shown,
+    report,
+    before,
+    difference,
+    freshSteps,
+    freshClubs,
+    goneClubs,
+    rows,
+    leftOut,
+    leftOutClubs,
+    tooMany,
+    trial,
+    mark,
+    setting,
+    baseline,
+    complaints,
+    conditions,
+    moved,
+    turned,
   };
 }

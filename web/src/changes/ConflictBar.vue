@@ -13,16 +13,23 @@ const settings = useSettings();
 const MAX_SHOWN = 3;
 
 /** What the server would not take, with what was wanted, so that it can be typed again. */
-const shownReturned = computed(() => outbox.returned.slice(0, MAX_SHOWN).map(({ outgoing, problem }) => ({
-  id: idOfOutgoing(outgoing), message: problem.message, wanted: wantedWords(outgoing),
-})));
+const shownReturned = computed(() =>
+  outbox.returned.slice(0, MAX_SHOWN).map(({ outgoing, problem }) => ({
+    id: idOfOutgoing(outgoing),
+    message: problem.message,
+    wanted: wantedWords(outgoing),
+  })),
+);
 const hiddenReturned = computed(() => outbox.returned.length - shownReturned.value.length);
 
 function wantedWords(outgoing: Outgoing): string {
   if (outgoing.kind === 'undo') return 'a change taken back';
   const { commands } = outgoing.request;
   const unit = settings.unitFor(sheet.sheet?.player.distanceUnit ?? 'm');
-  const words = commands.slice(0, MAX_SHOWN).map((command) => commandWords(command, nameOf, unit)).join('; ');
+  const words = commands
+    .slice(0, MAX_SHOWN)
+    .map((command) => commandWords(command, nameOf, unit))
+    .join('; ');
   return commands.length > MAX_SHOWN ? `${words}; and ${commands.length - MAX_SHOWN} more` : words;
 }
 function nameOf(id: string): string | undefined {
@@ -38,9 +45,13 @@ function label(conflict: Conflict): string {
 function show(field: string, value: unknown): string {
   if (value === null || value === undefined) return 'nothing';
   const quantity = quantityOf(field);
-  if (quantity && (typeof value === 'number' || typeof value === 'string')) return showQuantity(quantity, value);
-  if (typeof value === 'object' && 'carryM' in value) return `${(value as { carryM: number }).carryM.toFixed(1)} m`;
-  return Array.isArray(value) ? `${value.length} ${field === 'bag' ? 'clubs' : field}` : JSON.stringify(value);
+  if (quantity && (typeof value === 'number' || typeof value === 'string'))
+    return showQuantity(quantity, value);
+  if (typeof value === 'object' && 'carryM' in value)
+    return `${(value as { carryM: number }).carryM.toFixed(1)} m`;
+  return Array.isArray(value)
+    ? `${value.length} ${field === 'bag' ? 'clubs' : field}`
+    : JSON.stringify(value);
 }
 </script>
 
@@ -59,16 +70,34 @@ function show(field: string, value: unknown): string {
   <div v-for="one in shownReturned" :key="one.id" class="strip refused no-print" role="alert">
     <div>
       <strong>Not saved.</strong> {{ one.message }}
-      <span class="one">You wanted: <b>{{ one.wanted }}</b></span>
+      <span class="one"
+        >You wanted: <b>{{ one.wanted }}</b></span
+      >
     </div>
     <button class="plain-button slim" @click="outbox.discard(one.id)">Discard</button>
   </div>
-  <div v-if="hiddenReturned > 0" class="strip refused no-print">and {{ hiddenReturned }} more that were not saved</div>
+  <div v-if="hiddenReturned > 0" class="strip refused no-print">
+    and {{ hiddenReturned }} more that were not saved
+  </div>
 </template>
 
 <style scoped>
-.strip { padding: 8px 24px; display: flex; gap: 10px; align-items: center; flex-wrap: wrap; }
-.conflict { background: var(--brass-soft); border-bottom: 1px solid var(--brass); }
-.refused { background: var(--brick-soft); border-bottom: 1px solid var(--brick); }
-.one { margin-left: 8px; }
+.strip {
+  padding: 8px 24px;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.conflict {
+  background: var(--brass-soft);
+  border-bottom: 1px solid var(--brass);
+}
+.refused {
+  background: var(--brick-soft);
+  border-bottom: 1px solid var(--brick);
+}
+.one {
+  margin-left: 8px;
+}
 </style>

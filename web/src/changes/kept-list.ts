@@ -22,9 +22,14 @@ export function keptList<T>(name: string, idOf: (entry: T) => string): KeptList<
   const prefix = `${name}/`;
   const entries = shallowRef<readonly T[]>([]);
 
-  const keys = () => Object.keys(localStorage).filter((key) => key.startsWith(prefix)).sort();
+  const keys = () =>
+    Object.keys(localStorage)
+      .filter((key) => key.startsWith(prefix))
+      .sort();
   const keyOf = (id: string) => keys().find((key) => key.endsWith(`/${id}`));
-  const refresh = () => { entries.value = keys().flatMap((key) => parsed<T>(localStorage.getItem(key))); };
+  const refresh = () => {
+    entries.value = keys().flatMap((key) => parsed<T>(localStorage.getItem(key)));
+  };
 
   function add(entry: T): void {
     // The clock orders tabs, the count what one of them does within a millisecond.

@@ -13,7 +13,10 @@ export type Outgoing =
 export type Sent = { outgoing: Outgoing; result: ChangeResult } | { outgoing: Outgoing; problem: Problem };
 
 /** What the server would not take, with its reason; kept until somebody mends it or lets it go. */
-export interface Returned { outgoing: Outgoing; problem: Problem }
+export interface Returned {
+  outgoing: Outgoing;
+  problem: Problem;
+}
 
 /** Told what became of something; true where it shows what was refused, so that nobody else need. */
 export type SentListener = (sent: Sent) => unknown;
@@ -40,7 +43,8 @@ export const useOutbox = defineStore('outbox', () => {
   const away = ref<string | null>(null);
   const listeners = new Set<SentListener>();
   let settled = 0;
-  const otherTabs = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('tasche.outbox');
+  const otherTabs =
+    typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('tasche.outbox');
   let running = false;
   let wake: (() => void) | undefined;
 
@@ -84,7 +88,10 @@ export const useOutbox = defineStore('outbox', () => {
         settle(sent);
         continue;
       }
-      await new Promise<void>((resolve) => { wake = resolve; setTimeout(resolve, wait); });
+      await new Promise<void>((resolve) => {
+        wake = resolve;
+        setTimeout(resolve, wait);
+      });
       wait = Math.min(wait * 2, MAX_WAIT_MS);
       list.refresh();
     }
@@ -128,7 +135,9 @@ export const useOutbox = defineStore('outbox', () => {
 
   /** What of a player's is still to be sent. */
   function pending(playerId: string): Command[] {
-    return waiting.value.flatMap((one) => (one.kind === 'change' && one.playerId === playerId ? one.request.commands : []));
+    return waiting.value.flatMap((one) =>
+      one.kind === 'change' && one.playerId === playerId ? one.request.commands : [],
+    );
   }
 
   /** Tries now rather than at the next turn. */
@@ -143,7 +152,17 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   return {
-    waiting, away, returned: returnedList.entries, count: computed(() => waiting.value.length), onSent, push, pending, readCurrent, run, tryNow, discard,
+    waiting,
+    away,
+    returned: returnedList.entries,
+    count: computed(() => waiting.value.length),
+    onSent,
+    push,
+    pending,
+    readCurrent,
+    run,
+    tryNow,
+    discard,
   };
 });
 
@@ -162,15 +181,29 @@ function send(outgoing: Outgoing): Promise<ChangeResult> {
 /** What was typed after `done` was sent but before it was answered was typed on top of it, so it carries on from its versions. */
 function renewed(next: Outgoing, done: Outgoing, result: ChangeResult): Outgoing {
   if (next.kind !== 'change' || done.kind !== 'change') return next;
-  const versions = new Map([...result.players, ...result.clubs, ...result.bags, ...result.plans, ...result.sessions, ...result.courses, ...result.seasons, ...result.events].map((row) => [row.id, row.version]));
+  const versions = new Map(
+    [
+      ...result.players,
+      ...result.clubs,
+      ...result.bags,
+      ...result.plans,
+      ...result.sessions,
+      ...result.courses,
+      ...result.seasons,
+      ...result.events,
+    ].map((row) => [row.id, row.version]),
+  );
   const sentOn = new Map(done.request.commands.map((command) => [subjectOf(command), versionIn(command)]));
   const commands = next.request.commands.map((command) => {
     const subject = subjectOf(command);
     const version = subject === undefined ? undefined : versions.get(subject);
-    const typedOnTop = subject !== undefined && sentOn.has(subject) && (sentOn.get(subject) ?? 1) <= (versionIn(command) ?? 0);
+    const typedOnTop =
+      subject !== undefined && sentOn.has(subject) && (sentOn.get(subject) ?? 1) <= (versionIn(command) ?? 0);
     return version !== undefined && typedOnTop && 'version' in command ? { ...command, version } : command;
   });
-  return commands.every((command, i) => command === next.request.commands[i]) ? next : { ...next, request: { ...next.request, commands } };
+  return commands.every((command, i) => command === next.request.commands[i])
+    ? next
+    : { ...next, request: { ...next.request, commands } };
 }
 
 function versionIn(command: Command): number | undefined {
@@ -180,21 +213,53 @@ function versionIn(command: Command): number | undefined {
 /** The id of the row a command is about. */
 export function subjectOf(command: Command): string | undefined {
   switch (command.do) {
-    case 'addPlayer': return command.player.id;
-    case 'editPlayer': return command.playerId;
-    case 'addClub': return command.club.id;
-    case 'editClub': case 'removeClub': return command.clubId;
-    case 'addBag': return command.bag.id;
-    case 'editBag': case 'removeBag': case 'putIn': case 'takeOut': case 'makeGamer': return command.bagId;
-    case 'addPlan': return command.plan.id;
-    case 'editPlan': case 'setSwaps': case 'removePlan': case 'editRound': case 'setRoundBag': return command.planId;
-    case 'addCourse': return command.course.id;
-    case 'editCourse': case 'removeCourse': return command.courseId;
-    case 'addSeason': return command.season.id;
-    case 'editSeason': case 'removeSeason': return command.seasonId;
-    case 'addEvent': return command.event.id;
-    case 'editEvent': case 'editEventRound': case 'removeEvent': return command.eventId;
-    case 'addSession': return command.session.id;
-    case 'editSession': case 'removeSession': case 'addStrikes': case 'editStrikes': return command.sessionId;
+    case 'addPlayer':
+      return command.player.id;
+    case 'editPlayer':
+      return command.playerId;
+    case 'addClub':
+      return command.club.id;
+    case 'editClub':
+    case 'removeClub':
+      return command.clubId;
+    case 'addBag':
+      return command.bag.id;
+    case 'editBag':
+    case 'removeBag':
+    case 'putIn':
+    case 'takeOut':
+    case 'makeGamer':
+      return command.bagId;
+    case 'addPlan':
+      return command.plan.id;
+    case 'editPlan':
+    case 'setSwaps':
+    case 'removePlan':
+    case 'editRound':
+    case 'setRoundBag':
+      return command.planId;
+    case 'addCourse':
+      return command.course.id;
+    case 'editCourse':
+    case 'removeCourse':
+      return command.courseId;
+    case 'addSeason':
+      return command.season.id;
+    case 'editSeason':
+    case 'removeSeason':
+      return command.seasonId;
+    case 'addEvent':
+      return command.event.id;
+    case 'editEvent':
+    case 'editEventRound':
+    case 'removeEvent':
+      return command.eventId;
+    case 'addSession':
+      return command.session.id;
+    case 'editSession':
+    case 'removeSession':
+    case 'addStrikes':
+    case 'editStrikes':
+      return command.sessionId;
   }
 }

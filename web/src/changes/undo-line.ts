@@ -11,7 +11,7 @@ export function changesDone(): number {
 
 /** A change's place among all that were done; none where there is no change. */
 export function placeOf(changeId: string | undefined): number {
-  return changeId === undefined ? -1 : doneAt.get(changeId) ?? -1;
+  return changeId === undefined ? -1 : (doneAt.get(changeId) ?? -1);
 }
 
 /**
@@ -21,7 +21,9 @@ export function placeOf(changeId: string | undefined): number {
 export function undoLine(send: (changeId: string, id: string) => void) {
   const undoable = ref<string[]>([]);
   const redoable = ref<string[]>([]);
-  const note = (id: string) => { doneAt.set(id, doneAt.size); };
+  const note = (id: string) => {
+    doneAt.set(id, doneAt.size);
+  };
 
   function done(id: string): void {
     note(id);

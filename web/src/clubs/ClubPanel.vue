@@ -1,6 +1,30 @@
 <script setup lang="ts">
-import { BENDING_CAUTION, CLUB_KINDS, QUANTITIES, SHOT_KINDS, quantityOf, shotIn, shotKindOf, sourceWords, distanceNumber, type CarryEstimate, type ClubKind, type Quantity, type Shot, type ShotKind } from '@tasche/core';
-import { SHOT_PARTS, columnOf, showQuantity, unitLabel, type Column, type Page, type ReadingView, type ShotPart } from '@tasche/contract';
+import {
+  BENDING_CAUTION,
+  CLUB_KINDS,
+  QUANTITIES,
+  SHOT_KINDS,
+  quantityOf,
+  shotIn,
+  shotKindOf,
+  sourceWords,
+  distanceNumber,
+  type CarryEstimate,
+  type ClubKind,
+  type Quantity,
+  type Shot,
+  type ShotKind,
+} from '@tasche/core';
+import {
+  SHOT_PARTS,
+  columnOf,
+  showQuantity,
+  unitLabel,
+  type Column,
+  type Page,
+  type ReadingView,
+  type ShotPart,
+} from '@tasche/contract';
 import { NDrawer, NDrawerContent } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { request } from '../api/request';
@@ -26,7 +50,12 @@ const readings = shallowRef<Page<ReadingView> | null>(null);
 
 const GROUPS: readonly { name: string; group: Quantity['group']; caution?: string }[] = [
   { name: 'Lofts and lie', group: 'lofts', caution: BENDING_CAUTION },
-  { name: 'Head and length', group: 'build', caution: 'Cutting graphite: dust mask. Heat and solvents: fresh air. The maker and a qualified builder decide.' },
+  {
+    name: 'Head and length',
+    group: 'build',
+    caution:
+      'Cutting graphite: dust mask. Heat and solvents: fresh air. The maker and a qualified builder decide.',
+  },
   { name: 'Shaft', group: 'shaft' },
   { name: 'Grip', group: 'grip' },
   { name: 'Sole', group: 'sole' },
@@ -34,26 +63,53 @@ const GROUPS: readonly { name: string; group: Quantity['group']; caution?: strin
   { name: 'Putter', group: 'putter' },
   { name: 'Record', group: 'record' },
 ];
-const groups = computed(() => GROUPS
-  .filter(({ group }) => group !== 'putter' || club.value.kind === 'putter')
-  .map((one) => ({ ...one, quantities: QUANTITIES.filter((quantity) => quantity.group === one.group) })));
-const parts = SHOT_PARTS.filter((part) => ['carryM', 'totalM', 'apexM', 'landDeg', 'spreadM', 'shots'].includes(part));
-const PART_HEADS: Partial<Record<ShotPart, string>> = { carryM: 'carry', totalM: 'total', apexM: 'apex', landDeg: 'land', spreadM: '±', shots: 'shots' };
+const groups = computed(() =>
+  GROUPS.filter(({ group }) => group !== 'putter' || club.value.kind === 'putter').map((one) => ({
+    ...one,
+    quantities: QUANTITIES.filter((quantity) => quantity.group === one.group),
+  })),
+);
+const parts = SHOT_PARTS.filter((part) =>
+  ['carryM', 'totalM', 'apexM', 'landDeg', 'spreadM', 'shots'].includes(part),
+);
+const PART_HEADS: Partial<Record<ShotPart, string>> = {
+  carryM: 'carry',
+  totalM: 'total',
+  apexM: 'apex',
+  landDeg: 'land',
+  spreadM: '±',
+  shots: 'shots',
+};
 
-watch([() => props.clubId, () => store.lastChangeId], async () => {
-  readings.value = await request<Page<ReadingView>>(`/clubs/${props.clubId}/readings?limit=50`).catch(() => null);
-}, { immediate: true });
+watch(
+  [() => props.clubId, () => store.lastChangeId],
+  async () => {
+    readings.value = await request<Page<ReadingView>>(`/clubs/${props.clubId}/readings?limit=50`).catch(
+      () => null,
+    );
+  },
+  { immediate: true },
+);
 
 async function olderReadings(): Promise<void> {
   const shown = readings.value;
   if (!shown?.next) return;
-  const page = await request<Page<ReadingView>>(`/clubs/${props.clubId}/readings?limit=200&before=${shown.next}`);
+  const page = await request<Page<ReadingView>>(
+    `/clubs/${props.clubId}/readings?limit=200&before=${shown.next}`,
+  );
   readings.value = { ...page, rows: [...shown.rows, ...page.rows] };
 }
 
 function show(column: Column): string {
   const id = column.id;
-  return complaints.value.get(id)?.text ?? showCell(club.value, { id, writes: () => column, head: '', align: 'left', px: 0 }, unit.value).text.replace(/°$/, '');
+  return (
+    complaints.value.get(id)?.text ??
+    showCell(
+      club.value,
+      { id, writes: () => column, head: '', align: 'left', px: 0 },
+      unit.value,
+    ).text.replace(/°$/, '')
+  );
 }
 
 function write(column: Column, text: string): void {
@@ -65,7 +121,14 @@ function write(column: Column, text: string): void {
 }
 
 function setKind(event: Event): void {
-  store.change([{ do: 'editClub', clubId: club.value.id, version: club.value.version, set: { kind: (event.target as HTMLSelectElement).value as ClubKind } }]);
+  store.change([
+    {
+      do: 'editClub',
+      clubId: club.value.id,
+      version: club.value.version,
+      set: { kind: (event.target as HTMLSelectElement).value as ClubKind },
+    },
+  ]);
 }
 
 /** A modelled carry is written down as one; it never takes the place of one that was measured or stated. */
@@ -73,9 +136,23 @@ function useModel(estimate: CarryEstimate): void {
   if (shotIn(club.value.spec, 'shot.full')) return;
   const rounded = (value: number) => Math.round(value * 100) / 100;
   const shot: Shot = {
-    carryM: rounded(estimate.carryM.value), plusMinusM: rounded(estimate.carryM.plusMinus), apexM: rounded(estimate.apexM.value), landDeg: rounded(estimate.landDeg.value), source: 'modelled',
+    carryM: rounded(estimate.carryM.value),
+    plusMinusM: rounded(estimate.carryM.plusMinus),
+    apexM: rounded(estimate.apexM.value),
+    landDeg: rounded(estimate.landDeg.value),
+    source: 'modelled',
   };
-  store.change([{ do: 'editClub', clubId: club.value.id, version: club.value.version, readings: [{ key: 'shot.full', value: shot, takenOn: takenOn.value }] }], 'modelled from the other clubs');
+  store.change(
+    [
+      {
+        do: 'editClub',
+        clubId: club.value.id,
+        version: club.value.version,
+        readings: [{ key: 'shot.full', value: shot, takenOn: takenOn.value }],
+      },
+    ],
+    'modelled from the other clubs',
+  );
 }
 
 function remove(): void {
@@ -93,7 +170,9 @@ function readingText(reading: ReadingView): string {
   const { value } = reading;
   if (value === null) return `${label}: not known`;
   if (quantity) return `${label} ${showQuantity(quantity, value)}`;
-  return typeof value === 'object' ? `${label} ${distanceNumber(value.carryM, unit.value)} ${unit.value}, ${sourceWords(value, unit.value)}` : label;
+  return typeof value === 'object'
+    ? `${label} ${distanceNumber(value.carryM, unit.value)} ${unit.value}, ${sourceWords(value, unit.value)}`
+    : label;
 }
 </script>
 
@@ -101,27 +180,64 @@ function readingText(reading: ReadingView): string {
   <NDrawer :show="true" :width="'min(560px, 100vw)'" placement="right" @update:show="emit('close')">
     <NDrawerContent :title="club.name" closable :native-scrollbar="true">
       <div class="top">
-        <label>Name <FieldInput :value="club.name" :disabled="store.readOnly" @write="write(columnOf('name')!, $event)" /></label>
-        <label>Kind <select :value="club.kind" :disabled="store.readOnly" @change="setKind"><option v-for="kind in CLUB_KINDS" :key="kind">{{ kind }}</option></select></label>
-        <label>True on <input v-model="takenOn" type="date" :max="today()" :disabled="store.readOnly"></label>
+        <label
+          >Name
+          <FieldInput :value="club.name" :disabled="store.readOnly" @write="write(columnOf('name')!, $event)"
+        /></label>
+        <label
+          >Kind
+          <select :value="club.kind" :disabled="store.readOnly" @change="setKind">
+            <option v-for="kind in CLUB_KINDS" :key="kind">{{ kind }}</option>
+          </select></label
+        >
+        <label
+          >True on <input v-model="takenOn" type="date" :max="today()" :disabled="store.readOnly"
+        /></label>
       </div>
       <section v-if="club.kind !== 'putter'">
-        <h3>Shots <span class="quiet small">in {{ unit }}; apex in {{ unit === 'yd' ? 'ft' : 'm' }}</span></h3>
+        <h3>
+          Shots <span class="quiet small">in {{ unit }}; apex in {{ unit === 'yd' ? 'ft' : 'm' }}</span>
+        </h3>
         <table class="shots">
-          <thead><tr><th /><th v-for="part in parts" :key="part">{{ PART_HEADS[part] }}</th><th>source</th></tr></thead>
+          <thead>
+            <tr>
+              <th />
+              <th v-for="part in parts" :key="part">{{ PART_HEADS[part] }}</th>
+              <th>source</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="kind in SHOT_KINDS" :key="kind">
               <th scope="row">{{ kind }}</th>
               <td v-for="part in parts" :key="part">
                 <FieldInput
-                  :value="show(shotColumn(kind, part))" :aria-label="`${kind} ${PART_HEADS[part]}`" :disabled="store.readOnly" inputmode="decimal"
-                  :class="{ bad: complaints.has(shotColumn(kind, part).id) }" :title="complaints.get(shotColumn(kind, part).id)?.reason" @write="write(shotColumn(kind, part), $event)" />
+                  :value="show(shotColumn(kind, part))"
+                  :aria-label="`${kind} ${PART_HEADS[part]}`"
+                  :disabled="store.readOnly"
+                  inputmode="decimal"
+                  :class="{ bad: complaints.has(shotColumn(kind, part).id) }"
+                  :title="complaints.get(shotColumn(kind, part).id)?.reason"
+                  @write="write(shotColumn(kind, part), $event)"
+                />
               </td>
-              <td class="small" :class="shotIn(club.spec, `shot.${kind}`)?.source">{{ shotIn(club.spec, `shot.${kind}`) ? sourceWords(shotIn(club.spec, `shot.${kind}`)!, unit) : '' }}</td>
+              <td class="small" :class="shotIn(club.spec, `shot.${kind}`)?.source">
+                {{
+                  shotIn(club.spec, `shot.${kind}`)
+                    ? sourceWords(shotIn(club.spec, `shot.${kind}`)!, unit)
+                    : ''
+                }}
+              </td>
             </tr>
           </tbody>
         </table>
-        <p v-for="[id, one] in [...complaints].filter(([key]) => key.startsWith('shot.'))" :key="id" class="verdict fault small" role="alert">■ {{ one.reason }}</p>
+        <p
+          v-for="[id, one] in [...complaints].filter(([key]) => key.startsWith('shot.'))"
+          :key="id"
+          class="verdict fault small"
+          role="alert"
+        >
+          ■ {{ one.reason }}
+        </p>
       </section>
       <WhatIf :club="club" :unit="unit" :read-only="store.readOnly" @model="useModel" />
       <section v-for="{ name, quantities, caution } in groups" :key="name">
@@ -129,14 +245,30 @@ function readingText(reading: ReadingView): string {
         <p v-if="caution" class="caution small">{{ caution }}</p>
         <div class="fields">
           <label v-for="quantity in quantities" :key="quantity.key">
-            <span>{{ quantity.label }} <i class="quiet">{{ unitLabel(columnOf(quantity.key)!, unit) }}</i></span>
-            <select v-if="quantity.type === 'choice'" :value="show(columnOf(quantity.key)!)" :disabled="store.readOnly" @change="write(columnOf(quantity.key)!, ($event.target as HTMLSelectElement).value)">
-              <option value="" /><option v-for="choice in quantity.choices" :key="choice">{{ choice }}</option>
+            <span
+              >{{ quantity.label }} <i class="quiet">{{ unitLabel(columnOf(quantity.key)!, unit) }}</i></span
+            >
+            <select
+              v-if="quantity.type === 'choice'"
+              :value="show(columnOf(quantity.key)!)"
+              :disabled="store.readOnly"
+              @change="write(columnOf(quantity.key)!, ($event.target as HTMLSelectElement).value)"
+            >
+              <option value="" />
+              <option v-for="choice in quantity.choices" :key="choice">{{ choice }}</option>
             </select>
             <FieldInput
-              v-else :value="show(columnOf(quantity.key)!)" :disabled="store.readOnly" :type="quantity.type === 'date' ? 'date' : 'text'" :class="{ bad: complaints.has(quantity.key) }"
-              :aria-invalid="complaints.has(quantity.key) || undefined" @write="write(columnOf(quantity.key)!, $event)" />
-            <span v-if="complaints.has(quantity.key)" class="verdict fault small" role="alert">{{ complaints.get(quantity.key)!.reason }}</span>
+              v-else
+              :value="show(columnOf(quantity.key)!)"
+              :disabled="store.readOnly"
+              :type="quantity.type === 'date' ? 'date' : 'text'"
+              :class="{ bad: complaints.has(quantity.key) }"
+              :aria-invalid="complaints.has(quantity.key) || undefined"
+              @write="write(columnOf(quantity.key)!, $event)"
+            />
+            <span v-if="complaints.has(quantity.key)" class="verdict fault small" role="alert">{{
+              complaints.get(quantity.key)!.reason
+            }}</span>
           </label>
         </div>
       </section>
@@ -146,7 +278,10 @@ function readingText(reading: ReadingView): string {
         <ol v-else class="readings small">
           <li v-for="reading in readings.rows" :key="reading.id" :class="{ undone: reading.undone }">
             <span class="quiet">{{ shortDay(reading.takenOn) }}</span> {{ readingText(reading) }}
-            <span class="quiet">{{ reading.who }}{{ reading.why ? `: ${reading.why}` : '' }}{{ reading.undone ? ' (undone)' : '' }}</span>
+            <span class="quiet"
+              >{{ reading.who }}{{ reading.why ? `: ${reading.why}` : ''
+              }}{{ reading.undone ? ' (undone)' : '' }}</span
+            >
           </li>
         </ol>
         <button v-if="readings?.next" class="plain-button slim" @click="olderReadings">
@@ -154,29 +289,102 @@ function readingText(reading: ReadingView): string {
         </button>
       </section>
       <button v-if="!store.readOnly" class="plain-button slim" @click="remove">Delete this club</button>
-      <span v-if="!store.readOnly" class="quiet small"> Ctrl Z brings it back. A club that is worn out is better set to “retired”.</span>
+      <span v-if="!store.readOnly" class="quiet small">
+        Ctrl Z brings it back. A club that is worn out is better set to “retired”.</span
+      >
     </NDrawerContent>
   </NDrawer>
 </template>
 
 <style scoped>
-section { margin: 16px 0; }
-h3 { font-size: 14px; font-weight: 600; margin-bottom: 6px; }
-h3 .quiet { font-weight: 400; }
-.top { display: grid; grid-template-columns: 1.4fr 1fr 1fr; gap: 10px; }
-.fields { display: grid; grid-template-columns: repeat(auto-fill, minmax(150px, 1fr)); gap: 8px 12px; }
-label { display: grid; gap: 2px; font-size: 12.5px; color: var(--quiet); }
-i { font-style: normal; }
-input, select { font: inherit; font-size: 14px; color: var(--ink); background: var(--linen); border: 1px solid var(--line); border-radius: 4px; padding: 5px 7px; min-width: 0; width: 100%; min-height: 32px; }
-.bad { border-color: var(--brick); }
-.shots { border-collapse: collapse; width: 100%; }
-.shots th { font-weight: 400; font-size: 12.5px; color: var(--quiet); text-align: left; padding: 2px 6px 2px 0; white-space: nowrap; }
-.shots td { padding: 2px 3px 2px 0; white-space: nowrap; }
-.shots input { text-align: right; padding: 4px 5px; }
-.measured { color: var(--petrol); }
-.stated { color: var(--brass-ink); }
-.modelled { font-style: italic; }
-.caution { color: var(--brass-ink); margin-bottom: 6px; }
-.readings { list-style: none; padding: 0; margin: 0; display: grid; gap: 3px; }
-.undone { text-decoration: line-through; opacity: 0.6; }
+section {
+  margin: 16px 0;
+}
+h3 {
+  font-size: 14px;
+  font-weight: 600;
+  margin-bottom: 6px;
+}
+h3 .quiet {
+  font-weight: 400;
+}
+.top {
+  display: grid;
+  grid-template-columns: 1.4fr 1fr 1fr;
+  gap: 10px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 8px 12px;
+}
+label {
+  display: grid;
+  gap: 2px;
+  font-size: 12.5px;
+  color: var(--quiet);
+}
+i {
+  font-style: normal;
+}
+input,
+select {
+  font: inherit;
+  font-size: 14px;
+  color: var(--ink);
+  background: var(--linen);
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  padding: 5px 7px;
+  min-width: 0;
+  width: 100%;
+  min-height: 32px;
+}
+.bad {
+  border-color: var(--brick);
+}
+.shots {
+  border-collapse: collapse;
+  width: 100%;
+}
+.shots th {
+  font-weight: 400;
+  font-size: 12.5px;
+  color: var(--quiet);
+  text-align: left;
+  padding: 2px 6px 2px 0;
+  white-space: nowrap;
+}
+.shots td {
+  padding: 2px 3px 2px 0;
+  white-space: nowrap;
+}
+.shots input {
+  text-align: right;
+  padding: 4px 5px;
+}
+.measured {
+  color: var(--petrol);
+}
+.stated {
+  color: var(--brass-ink);
+}
+.modelled {
+  font-style: italic;
+}
+.caution {
+  color: var(--brass-ink);
+  margin-bottom: 6px;
+}
+.readings {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 3px;
+}
+.undone {
+  text-decoration: line-through;
+  opacity: 0.6;
+}
 </style>

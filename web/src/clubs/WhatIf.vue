@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { BENDING_CAUTION, formatDegrees, ladderClub, signedDistance, whatIf, type CarryEstimate, type DistanceUnit, type Tweak } from '@tasche/core';
+import {
+  BENDING_CAUTION,
+  formatDegrees,
+  ladderClub,
+  signedDistance,
+  whatIf,
+  type CarryEstimate,
+  type DistanceUnit,
+  type Tweak,
+} from '@tasche/core';
 import type { ClubView } from '@tasche/contract';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { baselineOf } from '@tasche/contract';
@@ -24,15 +33,19 @@ const TWEAKS = computed<{ words: string; tweak: Tweak }[]>(() => {
   const loft = ladder.value.loftDeg ?? 0;
   const by = own.value;
   return [
-    ...(bendable.value ? [
-      { words: `bent to ${formatDegrees(loft - by)}`, tweak: { bendDeg: -by } },
-      { words: `bent to ${formatDegrees(loft + by)}`, tweak: { bendDeg: by } },
-      { words: `${by}° more upright`, tweak: { lieDeg: by } },
-    ] : []),
-    ...(sleeved.value ? [
-      { words: `sleeve ${by}° down`, tweak: { sleeveDeg: -by } },
-      { words: `sleeve ${by}° up`, tweak: { sleeveDeg: by } },
-    ] : []),
+    ...(bendable.value
+      ? [
+          { words: `bent to ${formatDegrees(loft - by)}`, tweak: { bendDeg: -by } },
+          { words: `bent to ${formatDegrees(loft + by)}`, tweak: { bendDeg: by } },
+          { words: `${by}° more upright`, tweak: { lieDeg: by } },
+        ]
+      : []),
+    ...(sleeved.value
+      ? [
+          { words: `sleeve ${by}° down`, tweak: { sleeveDeg: -by } },
+          { words: `sleeve ${by}° up`, tweak: { sleeveDeg: by } },
+        ]
+      : []),
     { words: 'half an inch longer', tweak: { longerIn: 0.5 } },
     { words: 'half an inch shorter', tweak: { longerIn: -0.5 } },
   ];
@@ -43,7 +56,10 @@ const effects = computed(() => {
   const shot = full.value;
   if (loftDeg === undefined || !shot || kind === 'putter' || kind === 'chipper') return [];
   try {
-    return TWEAKS.value.map(({ words, tweak }) => ({ words, effect: whatIf({ kind, loftDeg }, shot, tweak, baseline.value.conditions) }));
+    return TWEAKS.value.map(({ words, tweak }) => ({
+      words,
+      effect: whatIf({ kind, loftDeg }, shot, tweak, baseline.value.conditions),
+    }));
   } catch {
     return [];
   }
@@ -60,19 +76,30 @@ function swingWeightWords(points: number): string {
 
 function offlineWords(metres: number): string {
   if (Math.abs(metres) < 0.05) return 'the same';
-  const right = (metres > 0) !== lefty.value;
+  const right = metres > 0 !== lefty.value;
   return `${signedDistance(Math.abs(metres), props.unit, 1).replace('+', '')} ${props.unit} ${right ? 'right' : 'left'}`;
 }
 
 const estimate = shallowRef<CarryEstimate | null>(null);
-watch([ladder, () => store.ladderClubs], async ([{ kind, loftDeg }, clubs]) => {
-  estimate.value = null;
-  if (full.value || loftDeg === undefined || kind === 'putter' || kind === 'chipper') return;
-  const others = [...clubs.values()].filter((one) => one.id !== props.club.id);
-  const answer = await conditionsWorker().foretell(others, baseline.value, kind, loftDeg).catch(() => null);
-  if (ladder.value.loftDeg === loftDeg && ladder.value.kind === kind) estimate.value = answer;
-}, { immediate: true });
-const known = computed(() => [...store.ladderClubs.values()].filter((one) => one.id !== props.club.id && one.shots.full && one.shots.full.source !== 'modelled').length);
+watch(
+  [ladder, () => store.ladderClubs],
+  async ([{ kind, loftDeg }, clubs]) => {
+    estimate.value = null;
+    if (full.value || loftDeg === undefined || kind === 'putter' || kind === 'chipper') return;
+    const others = [...clubs.values()].filter((one) => one.id !== props.club.id);
+    const answer = await conditionsWorker()
+      .foretell(others, baseline.value, kind, loftDeg)
+      .catch(() => null);
+    if (ladder.value.loftDeg === loftDeg && ladder.value.kind === kind) estimate.value = answer;
+  },
+  { immediate: true },
+);
+const known = computed(
+  () =>
+    [...store.ladderClubs.values()].filter(
+      (one) => one.id !== props.club.id && one.shots.full && one.shots.full.source !== 'modelled',
+    ).length,
+);
 </script>
 
 <template>
@@ -80,43 +107,124 @@ const known = computed(() => [...store.ladderClubs.values()].filter((one) => one
     <template v-if="estimate && !full">
       <h3>Not hit yet</h3>
       <p class="modelled">
-        Modelled from {{ known }} known {{ known === 1 ? 'club' : 'clubs' }}: carry {{ signedDistance(estimate.carryM.value, unit).replace('+', '') }} ± {{ signedDistance(estimate.carryM.plusMinus, unit).replace('+', '') }} {{ unit }},
-        apex {{ signedDistance(estimate.apexM.value, height).replace('+', '') }} ± {{ signedDistance(estimate.apexM.plusMinus, height).replace('+', '') }} {{ height }}, landing {{ estimate.landDeg.value.toFixed(0) }} ± {{ estimate.landDeg.plusMinus.toFixed(0) }}°.
+        Modelled from {{ known }} known {{ known === 1 ? 'club' : 'clubs' }}: carry
+        {{ signedDistance(estimate.carryM.value, unit).replace('+', '') }} ±
+        {{ signedDistance(estimate.carryM.plusMinus, unit).replace('+', '') }} {{ unit }}, apex
+        {{ signedDistance(estimate.apexM.value, height).replace('+', '') }} ±
+        {{ signedDistance(estimate.apexM.plusMinus, height).replace('+', '') }} {{ height }}, landing
+        {{ estimate.landDeg.value.toFixed(0) }} ± {{ estimate.landDeg.plusMinus.toFixed(0) }}°.
       </p>
-      <button v-if="!readOnly" class="plain-button slim" @click="emit('model', estimate)">Use it until it is measured</button>
+      <button v-if="!readOnly" class="plain-button slim" @click="emit('model', estimate)">
+        Use it until it is measured
+      </button>
     </template>
     <template v-if="effects.length > 0">
       <h3>Before you touch it <span class="quiet small">modelled, the swing staying the same</span></h3>
-      <label v-if="bendable || sleeved" class="small by">by <select v-model.number="own"><option :value="0.5">half a degree</option><option :value="1">one degree</option><option :value="2">two degrees</option></select></label>
+      <label v-if="bendable || sleeved" class="small by"
+        >by
+        <select v-model.number="own">
+          <option :value="0.5">half a degree</option>
+          <option :value="1">one degree</option>
+          <option :value="2">two degrees</option>
+        </select></label
+      >
       <table>
-        <thead><tr><th /><th scope="col">carry</th><th scope="col">total</th><th scope="col">apex</th><th scope="col">lands</th><th scope="col">bounce</th><th scope="col">off line</th><th scope="col">swing weight</th></tr></thead>
+        <thead>
+          <tr>
+            <th />
+            <th scope="col">carry</th>
+            <th scope="col">total</th>
+            <th scope="col">apex</th>
+            <th scope="col">lands</th>
+            <th scope="col">bounce</th>
+            <th scope="col">off line</th>
+            <th scope="col">swing weight</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="{ words, effect } in effects" :key="words">
             <th scope="row">{{ words }}</th>
-            <td>{{ signedDistance(effect.carryM, unit, 1) }}</td><td>{{ signedDistance(effect.totalM, unit, 1) }}</td><td>{{ signedDistance(effect.apexM, height, unit === 'yd' ? 0 : 1) }}</td>
-            <td>{{ signedDegrees(effect.landDeg) }}</td><td>{{ signedDegrees(effect.bounceDeg) }}</td>
+            <td>{{ signedDistance(effect.carryM, unit, 1) }}</td>
+            <td>{{ signedDistance(effect.totalM, unit, 1) }}</td>
+            <td>{{ signedDistance(effect.apexM, height, unit === 'yd' ? 0 : 1) }}</td>
+            <td>{{ signedDegrees(effect.landDeg) }}</td>
+            <td>{{ signedDegrees(effect.bounceDeg) }}</td>
             <td>{{ offlineWords(effect.offlineM) }}</td>
             <td>{{ swingWeightWords(effect.swingWeightPoints) }}</td>
           </tr>
         </tbody>
       </table>
-      <p class="caution small">{{ bendable ? BENDING_CAUTION : 'Sleeves differ: the maker says what a click does. Cutting graphite: dust mask.' }} Measure again, and write down what it became.</p>
+      <p class="caution small">
+        {{
+          bendable
+            ? BENDING_CAUTION
+            : 'Sleeves differ: the maker says what a click does. Cutting graphite: dust mask.'
+        }}
+        Measure again, and write down what it became.
+      </p>
     </template>
   </section>
 </template>
 
 <style scoped>
-.what-if { margin: 16px 0; }
-h3 { font-size: 14px; font-weight: 600; margin-bottom: 4px; }
-h3 .quiet { font-weight: 400; }
-.modelled { font-style: italic; margin-bottom: 6px; }
-table { border-collapse: collapse; width: 100%; font-size: 13px; }
-th { font-weight: 400; text-align: left; color: var(--quiet); font-size: 12.5px; }
-tbody th { color: var(--ink); white-space: nowrap; }
-td, thead th:not(:first-child) { text-align: right; white-space: nowrap; }
-td, th { padding: 3px 0 3px 8px; border-top: 1px solid var(--line-soft); }
-th:first-child { padding-left: 0; }
-thead th { border-top: 0; }
-.caution { color: var(--brass-ink); margin-top: 6px; }
-.by select { font: inherit; font-size: 13px; background: var(--linen); color: var(--ink); border: 1px solid var(--line); border-radius: 4px; padding: 3px 5px; margin-bottom: 4px; }
+.what-if {
+  margin: 16px 0;
+}
+h3 {
+  font-size: 14px;
+  font-weight: 600;
+  margin-bottom: 4px;
+}
+h3 .quiet {
+  font-weight: 400;
+}
+.modelled {
+  font-style: italic;
+  margin-bottom: 6px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 13px;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+tbody th {
+  color: var(--ink);
+  white-space: nowrap;
+}
+td,
+thead th:not(:first-child) {
+  text-align: right;
+  white-space: nowrap;
+}
+td,
+th {
+  padding: 3px 0 3px 8px;
+  border-top: 1px solid var(--line-soft);
+}
+th:first-child {
+  padding-left: 0;
+}
+thead th {
+  border-top: 0;
+}
+.caution {
+  color: var(--brass-ink);
+  margin-top: 6px;
+}
+.by select {
+  font: inherit;
+  font-size: 13px;
+  background: var(--linen);
+  color: var(--ink);
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  padding: 3px 5px;
+  margin-bottom: 4px;
+}
 </style>

@@ -1,7 +1,21 @@
 <script setup lang="ts">
 import {
-  FEWEST_STRIKES, MARGIN_BOUNDS, MOST_BUILDS, SHOT_KINDS, USUAL_MARGINS, distanceNumber, fromMetres, mixedWarning, pairSentence, toMetres,
-  type DistanceUnit, type MarginPart, type Margins, type Pair, type Question, type ShotKind,
+  FEWEST_STRIKES,
+  MARGIN_BOUNDS,
+  MOST_BUILDS,
+  SHOT_KINDS,
+  USUAL_MARGINS,
+  distanceNumber,
+  fromMetres,
+  mixedWarning,
+  pairSentence,
+  toMetres,
+  type DistanceUnit,
+  type MarginPart,
+  type Margins,
+  type Pair,
+  type Question,
+  type ShotKind,
 } from '@tasche/core';
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -28,56 +42,113 @@ const range = useRange();
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
-watch(() => props.playerId, (id) => void range.load(id), { immediate: true });
+watch(
+  () => props.playerId,
+  (id) => void range.load(id),
+  { immediate: true },
+);
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const baseline = computed(() => baselineOf(store.sheet!.player));
 
 const text = (key: string) => (typeof route.query[key] === 'string' ? route.query[key] : undefined);
-const set = (query: Record<string, string | undefined>) => void router.replace({ query: { ...route.query, ...query } });
+const set = (query: Record<string, string | undefined>) =>
+  void router.replace({ query: { ...route.query, ...query } });
 const shot = computed<ShotKind>(() => SHOT_KINDS.find((kind) => kind === text('shot')) ?? 'full');
-const all = computed(() => hitBuilds(range.sessions, range.bySession, store.clubsById, (strike) => { const then = range.specOf(strike); return then && Object.keys(then).length > 0 ? then : store.clubsById.get(strike.clubId!)!.spec; }, shot.value));
-const chosen = computed<HitBuild[]>(() => (text('builds') ?? '').split(',').flatMap((id) => all.value.find((build) => build.id === id) ?? []).slice(0, MOST_BUILDS));
+const all = computed(() =>
+  hitBuilds(
+    range.sessions,
+    range.bySession,
+    store.clubsById,
+    (strike) => {
+      const then = range.specOf(strike);
+      return then && Object.keys(then).length > 0 ? then : store.clubsById.get(strike.clubId!)!.spec;
+    },
+    shot.value,
+  ),
+);
+const chosen = computed<HitBuild[]>(() =>
+  (text('builds') ?? '')
+    .split(',')
+    .flatMap((id) => all.value.find((build) => build.id === id) ?? [])
+    .slice(0, MOST_BUILDS),
+);
 function choose(id: string): void {
   const ids = chosen.value.map((build) => build.id);
   const next = ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id];
   set({ builds: next.length > 0 ? next.join(',') : undefined });
 }
 /** Against the first of them all are held. */
-const makeFirst = (id: string) => set({ builds: [id, ...chosen.value.map((build) => build.id).filter((one) => one !== id)].join(',') });
+const makeFirst = (id: string) =>
+  set({ builds: [id, ...chosen.value.map((build) => build.id).filter((one) => one !== id)].join(',') });
 /** Drivers race; everything else is to match. Either can be asked of anything. */
-const question = computed<Question>(() => (text('ask') === 'longer' || text('ask') === 'matches' ? text('ask') as Question : chosen.value.some(({ kind }) => kind === 'driver') ? 'longer' : 'matches'));
+const question = computed<Question>(() =>
+  text('ask') === 'longer' || text('ask') === 'matches'
+    ? (text('ask') as Question)
+    : chosen.value.some(({ kind }) => kind === 'driver')
+      ? 'longer'
+      : 'matches',
+);
 
-const MARGINS: readonly { part: MarginPart; key: string; label: string }[] = [{ part: 'carryM', key: 'carry', label: 'carry' }, { part: 'apexM', key: 'apex', label: 'apex' }, { part: 'spinRpm', key: 'spin', label: 'spin' }];
-const shownUnit = (part: MarginPart): DistanceUnit | 'ft' | 'rpm' => (part === 'spinRpm' ? 'rpm' : part === 'apexM' ? heightUnit(unit.value) : unit.value);
-const margins = computed<Margins>(() => Object.fromEntries(MARGINS.map(({ part, key }) => {
-  const value = Number(text(key) ?? NaN);
-  const [least, most] = MARGIN_BOUNDS[part];
-  return [part, value >= least && value <= most ? value : USUAL_MARGINS[part]];
-})) as unknown as Margins);
+const MARGINS: readonly { part: MarginPart; key: string; label: string }[] = [
+  { part: 'carryM', key: 'carry', label: 'carry' },
+  { part: 'apexM', key: 'apex', label: 'apex' },
+  { part: 'spinRpm', key: 'spin', label: 'spin' },
+];
+const shownUnit = (part: MarginPart): DistanceUnit | 'ft' | 'rpm' =>
+  part === 'spinRpm' ? 'rpm' : part === 'apexM' ? heightUnit(unit.value) : unit.value;
+const margins = computed<Margins>(
+  () =>
+    Object.fromEntries(
+      MARGINS.map(({ part, key }) => {
+        const value = Number(text(key) ?? NaN);
+        const [least, most] = MARGIN_BOUNDS[part];
+        return [part, value >= least && value <= most ? value : USUAL_MARGINS[part]];
+      }),
+    ) as unknown as Margins,
+);
 const refused = ref('');
 function writeMargin({ part, key, label }: (typeof MARGINS)[number], typed: string): void {
   const shown = shownUnit(part);
   const number = Number(typed.replace(',', '.'));
   const value = shown === 'rpm' ? number : toMetres(number, shown);
   const [least, most] = MARGIN_BOUNDS[part];
-  if (!(value >= least && value <= most)) { refused.value = `The margin of ${label} must be between ${inUnit(least, shown)} and ${inUnit(most, shown)} ${shown}, not “${typed}”.`; return; }
+  if (!(value >= least && value <= most)) {
+    refused.value = `The margin of ${label} must be between ${inUnit(least, shown)} and ${inUnit(most, shown)} ${shown}, not “${typed}”.`;
+    return;
+  }
   refused.value = '';
   set({ [key]: String(Math.round(value * 1000) / 1000) });
 }
-const inUnit = (value: number, shown: DistanceUnit | 'ft' | 'rpm') => Number((shown === 'rpm' ? value : fromMetres(value, shown)).toFixed(1));
+const inUnit = (value: number, shown: DistanceUnit | 'ft' | 'rpm') =>
+  Number((shown === 'rpm' ? value : fromMetres(value, shown)).toFixed(1));
 
 const answer = shallowRef<ComparisonAnswer | null>(null);
 let turn = 0;
-watch([chosen, question, margins, baseline], async ([builds, ask, within, from]) => {
-  const mine = ++turn;
-  if (builds.length < 2) { answer.value = null; return; }
-  const input = builds.map(({ id, name, kind, parts, strikes }) => {
-    const ids = new Set(strikes.map((strike) => strike.id));
-    return { id, name, kind, parts: { ...parts }, sessions: range.sessions.map((session) => range.strikesOf(session, (strike) => ids.has(strike.id))).filter((session) => session.strikes.length > 0) };
-  });
-  const compared = await rangeWorker().compare(input, ask, within, from);
-  if (mine === turn) answer.value = compared;
-}, { immediate: true });
+watch(
+  [chosen, question, margins, baseline],
+  async ([builds, ask, within, from]) => {
+    const mine = ++turn;
+    if (builds.length < 2) {
+      answer.value = null;
+      return;
+    }
+    const input = builds.map(({ id, name, kind, parts, strikes }) => {
+      const ids = new Set(strikes.map((strike) => strike.id));
+      return {
+        id,
+        name,
+        kind,
+        parts: { ...parts },
+        sessions: range.sessions
+          .map((session) => range.strikesOf(session, (strike) => ids.has(strike.id)))
+          .filter((session) => session.strikes.length > 0),
+      };
+    });
+    const compared = await rangeWorker().compare(input, ask, within, from);
+    if (mine === turn) answer.value = compared;
+  },
+  { immediate: true },
+);
 
 const nameOf = (id: string) => chosen.value.find((build) => build.id === id)?.name ?? '';
 const first = computed(() => chosen.value[0]);
@@ -85,16 +156,38 @@ const summaries = computed(() => answer.value?.comparison?.summaries ?? []);
 const outliers = (id: string) => answer.value?.points.find((one) => one.id === id)?.outliers ?? 0;
 const strokes = (id: string) => answer.value?.strokes.find((one) => one.id === id)?.strokes;
 const SEVERITY: Record<Pair['word'], readonly [string, string]> = {
-  longer: ['fine', '●'], matches: ['fine', '●'], shorter: ['fault', '■'], 'does not match': ['fault', '■'], 'no longer': ['look', '◆'], 'not known yet': ['unknown', '○'],
+  longer: ['fine', '●'],
+  matches: ['fine', '●'],
+  shorter: ['fault', '■'],
+  'does not match': ['fault', '■'],
+  'no longer': ['look', '◆'],
+  'not known yet': ['unknown', '○'],
 };
 const ink = shallowRef(chartInk());
-watch(() => settings.dark, () => void nextTick(() => { ink.value = chartInk(); }));
-const above = computed(() => landingView((answer.value?.points ?? []).map(({ id, xs, ys }) => ({ name: nameOf(id), xs, ys })), unit.value, ink.value));
-const number = (key: string, usual: number) => { const value = Number(text(key) ?? NaN); return Number.isFinite(value) ? value : usual; };
+watch(
+  () => settings.dark,
+  () =>
+    void nextTick(() => {
+      ink.value = chartInk();
+    }),
+);
+const above = computed(() =>
+  landingView(
+    (answer.value?.points ?? []).map(({ id, xs, ys }) => ({ name: nameOf(id), xs, ys })),
+    unit.value,
+    ink.value,
+  ),
+);
+const number = (key: string, usual: number) => {
+  const value = Number(text(key) ?? NaN);
+  return Number.isFinite(value) ? value : usual;
+};
 const strokesWords = (id: string) => {
   const [mine, base] = [strokes(id), first.value && strokes(first.value.id)];
   if (mine === undefined || base === undefined) return '';
-  return id === first.value!.id ? mine.toFixed(2) : `${mine.toFixed(2)} (${mine - base < 0 ? '−' : '+'}${Math.abs(mine - base).toFixed(2)})`;
+  return id === first.value!.id
+    ? mine.toFixed(2)
+    : `${mine.toFixed(2)} (${mine - base < 0 ? '−' : '+'}${Math.abs(mine - base).toFixed(2)})`;
 };
 </script>
 
@@ -102,90 +195,355 @@ const strokesWords = (id: string) => {
   <div class="page">
     <header class="page-head">
       <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> compare<template v-if="first">, against the {{ first.name }}</template></h1>
-        <p class="quiet small">Two to six builds on the same task. A new driver must beat the old one; anything else must match it.</p>
+        <h1>
+          {{ store.sheet!.player.name }} <span class="quiet dot">·</span> compare<template v-if="first"
+            >, against the {{ first.name }}</template
+          >
+        </h1>
+        <p class="quiet small">
+          Two to six builds on the same task. A new driver must beat the old one; anything else must match it.
+        </p>
       </div>
       <div class="bar no-print">
-        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
+        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
+          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
+        </button>
       </div>
     </header>
     <p v-if="range.state === 'loading'" class="quiet" role="status">Loading…</p>
-    <p v-else-if="all.length === 0" class="card empty quiet">Nothing was hit yet with a {{ shot }} swing. <RouterLink :to="{ name: 'range', params: { playerId } }">To the range</RouterLink></p>
+    <p v-else-if="all.length === 0" class="card empty quiet">
+      Nothing was hit yet with a {{ shot }} swing.
+      <RouterLink :to="{ name: 'range', params: { playerId } }">To the range</RouterLink>
+    </p>
     <div v-else class="split">
       <aside class="no-print">
         <div class="pick" role="group" aria-label="Builds">
-          <button v-for="build in all" :key="build.id" :aria-pressed="chosen.includes(build)" :disabled="!chosen.includes(build) && chosen.length >= MOST_BUILDS" @click="choose(build.id)">
-            <b>{{ build.name }}</b><span class="quiet small">{{ build.strikes.length }} shots, {{ shortDay(build.days[0]) }}<template v-if="build.days[1] !== build.days[0]"> to {{ shortDay(build.days[1]) }}</template></span>
+          <button
+            v-for="build in all"
+            :key="build.id"
+            :aria-pressed="chosen.includes(build)"
+            :disabled="!chosen.includes(build) && chosen.length >= MOST_BUILDS"
+            @click="choose(build.id)"
+          >
+            <b>{{ build.name }}</b><span class="quiet small"
+              >{{ build.strikes.length }} shots, {{ shortDay(build.days[0])
+              }}<template v-if="build.days[1] !== build.days[0]">
+                to {{ shortDay(build.days[1]) }}</template
+              ></span
+            >
           </button>
         </div>
-        <label class="small quiet">Swing <select :value="shot" aria-label="Swing compared" @change="set({ shot: ($event.target as HTMLSelectElement).value, builds: undefined })"><option v-for="kind in SHOT_KINDS" :key="kind">{{ kind }}</option></select></label>
+        <label class="small quiet"
+          >Swing
+          <select
+            :value="shot"
+            aria-label="Swing compared"
+            @change="set({ shot: ($event.target as HTMLSelectElement).value, builds: undefined })"
+          >
+            <option v-for="kind in SHOT_KINDS" :key="kind">{{ kind }}</option>
+          </select></label
+        >
       </aside>
       <div class="main">
         <div class="bar ask no-print">
-          <span role="group" aria-label="Question" class="group"><button :aria-pressed="question === 'longer'" @click="set({ ask: 'longer' })">Longer wins</button><button :aria-pressed="question === 'matches'" @click="set({ ask: 'matches' })">Matches the old one</button></span>
-          <label v-for="margin in MARGINS" :key="margin.part" class="small quiet">within <input :value="inUnit(margins[margin.part], shownUnit(margin.part))" inputmode="decimal" :aria-label="`Margin of ${margin.label}`" @change="writeMargin(margin, ($event.target as HTMLInputElement).value)"> {{ shownUnit(margin.part) }} of {{ margin.label }}</label>
+          <span role="group" aria-label="Question" class="group"
+            ><button :aria-pressed="question === 'longer'" @click="set({ ask: 'longer' })">Longer wins</button
+            ><button :aria-pressed="question === 'matches'" @click="set({ ask: 'matches' })">
+              Matches the old one
+            </button></span
+          >
+          <label v-for="margin in MARGINS" :key="margin.part" class="small quiet"
+            >within
+            <input
+              :value="inUnit(margins[margin.part], shownUnit(margin.part))"
+              inputmode="decimal"
+              :aria-label="`Margin of ${margin.label}`"
+              @change="writeMargin(margin, ($event.target as HTMLInputElement).value)"
+            />
+            {{ shownUnit(margin.part) }} of {{ margin.label }}</label
+          >
         </div>
         <p v-if="refused" class="verdict fault" role="alert">■ {{ refused }}</p>
-        <p v-if="chosen.length < 2" class="card empty quiet">Choose two or more on the left; the first one chosen is what the others are held against.</p>
-        <p v-else-if="answer?.refused" class="verdict look">◆ {{ answer.refused }} (at least {{ FEWEST_STRIKES }} that count)</p>
+        <p v-if="chosen.length < 2" class="card empty quiet">
+          Choose two or more on the left; the first one chosen is what the others are held against.
+        </p>
+        <p v-else-if="answer?.refused" class="verdict look">
+          ◆ {{ answer.refused }} (at least {{ FEWEST_STRIKES }} that count)
+        </p>
         <template v-else-if="answer?.comparison">
-          <section v-for="pair in answer.comparison.pairs" :key="pair.id" class="card pair" aria-live="polite">
-            <p class="sentence"><span class="verdict" :class="SEVERITY[pair.word][0]" :title="pair.word">{{ SEVERITY[pair.word][1] }}</span> {{ pairSentence(pair, nameOf(pair.id), first!.name, unit) }}</p>
-            <p v-if="mixedWarning(pair, nameOf(pair.id))" class="verdict look small">◆ {{ mixedWarning(pair, nameOf(pair.id)) }}</p>
+          <section
+            v-for="pair in answer.comparison.pairs"
+            :key="pair.id"
+            class="card pair"
+            aria-live="polite"
+          >
+            <p class="sentence">
+              <span class="verdict" :class="SEVERITY[pair.word][0]" :title="pair.word">{{
+                SEVERITY[pair.word][1]
+              }}</span>
+              {{ pairSentence(pair, nameOf(pair.id), first!.name, unit) }}
+            </p>
+            <p v-if="mixedWarning(pair, nameOf(pair.id))" class="verdict look small">
+              ◆ {{ mixedWarning(pair, nameOf(pair.id)) }}
+            </p>
             <IntervalBars :differences="pair.differences" :margins="margins" :unit="unit" :open="pair.open" />
           </section>
-          <p class="small quiet">Intervals at {{ (answer.comparison.confidenceEach * 100).toFixed(answer.comparison.pairs.length > 1 ? 1 : 0) }} % each{{ question === 'matches' ? `, as two one-sided tests at ${((1 - answer.comparison.confidenceEach) * 50).toFixed(1)} % ask` : '' }}{{ answer.comparison.pairs.length > 1 ? ', shared out so that all of them together keep to one in twenty' : '' }}.</p>
+          <p class="small quiet">
+            Intervals at
+            {{
+              (answer.comparison.confidenceEach * 100).toFixed(answer.comparison.pairs.length > 1 ? 1 : 0)
+            }}
+            % each{{
+              question === 'matches'
+                ? `, as two one-sided tests at ${((1 - answer.comparison.confidenceEach) * 50).toFixed(1)} % ask`
+                : ''
+            }}{{
+              answer.comparison.pairs.length > 1
+                ? ', shared out so that all of them together keep to one in twenty'
+                : ''
+            }}.
+          </p>
           <div class="scroll">
             <table>
-              <caption class="unseen">The builds side by side</caption>
-              <thead><tr><th scope="col">Build</th><th scope="col">Shots</th><th scope="col">Carry</th><th scope="col">Total</th><th scope="col">Along</th><th scope="col">Across</th><th scope="col">Mis-hit end</th><th scope="col">Ball {{ speedUnit(unit) }}</th><th scope="col">Launch</th><th scope="col">Spin</th><th scope="col">Apex</th><th scope="col" title="Strokes to hole out: drives on a usual par four of 390 m, anything else at a usual green of 13 m radius; Broadie’s table, from memory">Strokes to hole out</th><th class="no-print" /></tr></thead>
+              <caption class="unseen">
+                The builds side by side
+              </caption>
+              <thead>
+                <tr>
+                  <th scope="col">Build</th>
+                  <th scope="col">Shots</th>
+                  <th scope="col">Carry</th>
+                  <th scope="col">Total</th>
+                  <th scope="col">Along</th>
+                  <th scope="col">Across</th>
+                  <th scope="col">Mis-hit end</th>
+                  <th scope="col">Ball {{ speedUnit(unit) }}</th>
+                  <th scope="col">Launch</th>
+                  <th scope="col">Spin</th>
+                  <th scope="col">Apex</th>
+                  <th
+                    scope="col"
+                    title="Strokes to hole out: drives on a usual par four of 390 m, anything else at a usual green of 13 m radius; Broadie’s table, from memory"
+                  >
+                    Strokes to hole out
+                  </th>
+                  <th class="no-print" />
+                </tr>
+              </thead>
               <tbody>
                 <tr v-for="summary in summaries" :key="summary.id">
-                  <th scope="row">{{ nameOf(summary.id) }}</th><td>{{ summary.n }}<span v-if="outliers(summary.id)" class="verdict look" title="Far from the rest; they count until they are left out on the range"> ◆{{ outliers(summary.id) }}</span></td>
-                  <td><b>{{ distanceNumber(summary.carryM.mean, unit, 1) }}</b> <span class="quiet">{{ plusMinusWords(summary.carryM.plusMinus, unit) }}</span></td>
-                  <td>{{ distanceNumber(summary.totalM.mean, unit) }}</td><td>{{ distanceNumber(summary.carryM.spread, unit, 1) }}</td><td>{{ summary.sideM ? distanceNumber(summary.sideM.spread, unit, 1) : '–' }}</td><td>{{ distanceNumber(summary.lowEndM, unit) }}</td>
-                  <td>{{ speedNumber(summary.ballSpeedMps.mean, unit) }}</td><td>{{ summary.launchDeg.mean.toFixed(1) }}°</td><td>{{ summary.spinRpm.mean.toFixed(0) }}</td><td>{{ distanceNumber(summary.apexM.mean, heightUnit(unit)) }} <span class="quiet">{{ heightUnit(unit) }}</span></td>
+                  <th scope="row">{{ nameOf(summary.id) }}</th>
+                  <td>
+                    {{ summary.n
+                    }}<span
+                      v-if="outliers(summary.id)"
+                      class="verdict look"
+                      title="Far from the rest; they count until they are left out on the range"
+                    >
+                      ◆{{ outliers(summary.id) }}</span
+                    >
+                  </td>
+                  <td>
+                    <b>{{ distanceNumber(summary.carryM.mean, unit, 1) }}</b>
+                    <span class="quiet">{{ plusMinusWords(summary.carryM.plusMinus, unit) }}</span>
+                  </td>
+                  <td>{{ distanceNumber(summary.totalM.mean, unit) }}</td>
+                  <td>{{ distanceNumber(summary.carryM.spread, unit, 1) }}</td>
+                  <td>{{ summary.sideM ? distanceNumber(summary.sideM.spread, unit, 1) : '–' }}</td>
+                  <td>{{ distanceNumber(summary.lowEndM, unit) }}</td>
+                  <td>{{ speedNumber(summary.ballSpeedMps.mean, unit) }}</td>
+                  <td>{{ summary.launchDeg.mean.toFixed(1) }}°</td>
+                  <td>{{ summary.spinRpm.mean.toFixed(0) }}</td>
+                  <td>
+                    {{ distanceNumber(summary.apexM.mean, heightUnit(unit)) }}
+                    <span class="quiet">{{ heightUnit(unit) }}</span>
+                  </td>
                   <td>{{ strokesWords(summary.id) }}</td>
-                  <td class="no-print"><button v-if="summary.id !== first!.id" class="plain-button slim" @click="makeFirst(summary.id)">hold against this</button></td>
+                  <td class="no-print">
+                    <button
+                      v-if="summary.id !== first!.id"
+                      class="plain-button slim"
+                      @click="makeFirst(summary.id)"
+                    >
+                      hold against this
+                    </button>
+                  </td>
                 </tr>
               </tbody>
             </table>
           </div>
-          <figure><figcaption class="small quiet">Where they came down in the player’s own air; a dashed ellipse is to hold {{ HELD_SHARE * 10 }} of the next ten</figcaption><FlightChart :option="above" :height="280" :label="`Landing points of ${chosen.length} builds; the table sums them up`" /></figure>
+          <figure>
+            <figcaption class="small quiet">
+              Where they came down in the player’s own air; a dashed ellipse is to hold
+              {{ HELD_SHARE * 10 }} of the next ten
+            </figcaption>
+            <FlightChart
+              :option="above"
+              :height="280"
+              :label="`Landing points of ${chosen.length} builds; the table sums them up`"
+            />
+          </figure>
         </template>
-        <TestPlan v-if="chosen.length >= 2" :builds="chosen" :shots-each="number('each', 15)" :shots-a-turn="number('turn', 5)" :seed="number('seed', 1)" @set="(key, value) => set({ [key]: String(value) })" />
+        <TestPlan
+          v-if="chosen.length >= 2"
+          :builds="chosen"
+          :shots-each="number('each', 15)"
+          :shots-a-turn="number('turn', 5)"
+          :seed="number('seed', 1)"
+          @set="(key, value) => set({ [key]: String(value) })"
+        />
       </div>
     </div>
   </div>
 </template>
 
 <style scoped>
-.dot { font-weight: 400; }
-.split { display: flex; gap: 24px; align-items: flex-start; }
-aside { flex: none; width: 212px; display: grid; gap: 10px; position: sticky; top: 14px; }
-.pick { display: grid; gap: 3px; max-height: calc(100vh - 180px); overflow-y: auto; }
-.pick button { text-align: left; background: none; border: 0; border-left: 3px solid transparent; padding: 7px 10px; color: var(--ink); cursor: pointer; display: grid; border-radius: 0 4px 4px 0; }
-.pick button:hover:not(:disabled) { background: var(--paper); }
-.pick button:disabled { opacity: 0.5; cursor: default; }
-.pick [aria-pressed='true'] { border-left-color: var(--petrol); background: var(--petrol-soft); }
-.main { flex: 1; min-width: 0; }
-.ask { gap: 8px 18px; margin-bottom: 10px; }
-.group { display: flex; }
-.group button { background: var(--paper); border: 1px solid var(--line); padding: 5px 12px; min-height: 36px; color: var(--ink); cursor: pointer; }
-.group button:first-child { border-radius: 4px 0 0 4px; }
-.group button:last-child { border-radius: 0 4px 4px 0; border-left: 0; }
-.group [aria-pressed='true'] { background: var(--petrol-soft); color: var(--petrol); font-weight: 500; }
-.ask input, aside select { font: inherit; width: 60px; min-height: 32px; padding: 2px 6px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); }
-aside select { width: auto; }
-.pair { padding: 12px 16px 8px; margin-bottom: 8px; }
-.sentence { font-size: 15.5px; }
-.scroll { overflow-x: auto; margin: 10px 0; }
-table { border-collapse: collapse; width: 100%; font-size: 13.5px; }
-th { text-align: right; font-weight: 400; color: var(--quiet); font-size: 12.5px; }
-th:first-child { text-align: left; }
-tbody th { color: var(--ink); font-weight: 600; font-size: 13.5px; }
-td, th { padding: 5px 12px 5px 0; border-top: 1px solid var(--line-soft); white-space: nowrap; text-align: right; }
-figure { margin: 8px 0 0; }
-.empty { padding: 24px; }
-@media (max-width: 700px) { .split { flex-direction: column; } aside { width: 100%; position: static; } .pick { grid-auto-flow: column; overflow-x: auto; } .main { width: 100%; } }
+.dot {
+  font-weight: 400;
+}
+.split {
+  display: flex;
+  gap: 24px;
+  align-items: flex-start;
+}
+aside {
+  flex: none;
+  width: 212px;
+  display: grid;
+  gap: 10px;
+  position: sticky;
+  top: 14px;
+}
+.pick {
+  display: grid;
+  gap: 3px;
+  max-height: calc(100vh - 180px);
+  overflow-y: auto;
+}
+.pick button {
+  text-align: left;
+  background: none;
+  border: 0;
+  border-left: 3px solid transparent;
+  padding: 7px 10px;
+  color: var(--ink);
+  cursor: pointer;
+  display: grid;
+  border-radius: 0 4px 4px 0;
+}
+.pick button:hover:not(:disabled) {
+  background: var(--paper);
+}
+.pick button:disabled {
+  opacity: 0.5;
+  cursor: default;
+}
+.pick [aria-pressed='true'] {
+  border-left-color: var(--petrol);
+  background: var(--petrol-soft);
+}
+.main {
+  flex: 1;
+  min-width: 0;
+}
+.ask {
+  gap: 8px 18px;
+  margin-bottom: 10px;
+}
+.group {
+  display: flex;
+}
+.group button {
+  background: var(--paper);
+  border: 1px solid var(--line);
+  padding: 5px 12px;
+  min-height: 36px;
+  color: var(--ink);
+  cursor: pointer;
+}
+.group button:first-child {
+  border-radius: 4px 0 0 4px;
+}
+.group button:last-child {
+  border-radius: 0 4px 4px 0;
+  border-left: 0;
+}
+.group [aria-pressed='true'] {
+  background: var(--petrol-soft);
+  color: var(--petrol);
+  font-weight: 500;
+}
+.ask input,
+aside select {
+  font: inherit;
+  width: 60px;
+  min-height: 32px;
+  padding: 2px 6px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+}
+aside select {
+  width: auto;
+}
+.pair {
+  padding: 12px 16px 8px;
+  margin-bottom: 8px;
+}
+.sentence {
+  font-size: 15.5px;
+}
+.scroll {
+  overflow-x: auto;
+  margin: 10px 0;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 13.5px;
+}
+th {
+  text-align: right;
+  font-weight: 400;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+th:first-child {
+  text-align: left;
+}
+tbody th {
+  color: var(--ink);
+  font-weight: 600;
+  font-size: 13.5px;
+}
+td,
+th {
+  padding: 5px 12px 5px 0;
+  border-top: 1px solid var(--line-soft);
+  white-space: nowrap;
+  text-align: right;
+}
+figure {
+  margin: 8px 0 0;
+}
+.empty {
+  padding: 24px;
+}
+@media (max-width: 700px) {
+  .split {
+    flex-direction: column;
+  }
+  aside {
+    width: 100%;
+    position: static;
+  }
+  .pick {
+    grid-auto-flow: column;
+    overflow-x: auto;
+  }
+  .main {
+    width: 100%;
+  }
+}
 </style>

@@ -1,5 +1,13 @@
 import type { SessionEntry, StrikeView } from '@tasche/contract';
-import { numberIn, playingLoft, textIn, type BuildParts, type ClubKind, type ShotKind, type Spec } from '@tasche/core';
+import {
+  numberIn,
+  playingLoft,
+  textIn,
+  type BuildParts,
+  type ClubKind,
+  type ShotKind,
+  type Spec,
+} from '@tasche/core';
 
 /** Everything hit with one club in one build and one ball. */
 export interface HitBuild {
@@ -18,7 +26,12 @@ const PARTS = ['head', 'shaft', 'setting', 'loftDeg', 'lengthIn', 'ball'] as con
 /** The build of a club on a day, with the ball of the session. What the sheet does not say of it is not part of it. */
 export function partsOf(spec: Spec, ball: string): BuildParts {
   return {
-    head: textIn(spec, 'head'), shaft: textIn(spec, 'shaft'), setting: textIn(spec, 'setting'), loftDeg: playingLoft(spec)?.deg, lengthIn: numberIn(spec, 'lengthIn'), ball: ball.trim() || undefined,
+    head: textIn(spec, 'head'),
+    shaft: textIn(spec, 'shaft'),
+    setting: textIn(spec, 'setting'),
+    loftDeg: playingLoft(spec)?.deg,
+    lengthIn: numberIn(spec, 'lengthIn'),
+    ball: ball.trim() || undefined,
   };
 }
 
@@ -28,31 +41,58 @@ export function partsOf(spec: Spec, ball: string): BuildParts {
  * @param specOf the club as it was built when the strike was hit, or as it is now
  */
 export function hitBuilds(
-  sessions: readonly SessionEntry[], strikesOf: ReadonlyMap<string, readonly StrikeView[]>, clubs: ReadonlyMap<string, { name: string; kind: ClubKind }>, specOf: (strike: StrikeView) => Spec, shot: ShotKind,
+  sessions: readonly SessionEntry[],
+  strikesOf: ReadonlyMap<string, readonly StrikeView[]>,
+  clubs: ReadonlyMap<string, { name: string; kind: ClubKind }>,
+  specOf: (strike: StrikeView) => Spec,
+  shot: ShotKind,
 ): HitBuild[] {
-  const builds = new Map<string, { clubId: string; parts: BuildParts; strikes: StrikeView[]; days: [string, string] }>();
+  const builds = new Map<
+    string,
+    { clubId: string; parts: BuildParts; strikes: StrikeView[]; days: [string, string] }
+  >();
   for (const session of sessions) {
     for (const strike of strikesOf.get(session.id) ?? []) {
       if (strike.shot !== shot || strike.clubId === null || !clubs.has(strike.clubId)) continue;
       const parts = partsOf(specOf(strike), session.ball);
       const id = `${strike.clubId}~${shortHash(JSON.stringify(PARTS.map((part) => parts[part] ?? null)))}`;
-      const build = builds.get(id) ?? { clubId: strike.clubId, parts, strikes: [], days: [session.heldOn, session.heldOn] };
+      const build = builds.get(id) ?? {
+        clubId: strike.clubId,
+        parts,
+        strikes: [],
+        days: [session.heldOn, session.heldOn],
+      };
       builds.set(id, build);
       build.strikes.push(strike);
-      build.days = [session.heldOn < build.days[0] ? session.heldOn : build.days[0], session.heldOn > build.days[1] ? session.heldOn : build.days[1]];
+      build.days = [
+        session.heldOn < build.days[0] ? session.heldOn : build.days[0],
+        session.heldOn > build.days[1] ? session.heldOn : build.days[1],
+      ];
     }
   }
   const all = [...builds];
-  return all.map(([id, build]): HitBuild => {
-    const club = clubs.get(build.clubId)!;
-    const others = all.filter(([other, one]) => other !== id && one.clubId === build.clubId).map(([, one]) => one.parts);
-    const telling = PARTS.filter((part) => others.some((one) => one[part] !== build.parts[part])).map((part) => partWords(part, build.parts[part]));
-    return { ...build, id, name: telling.length > 0 ? `${club.name}, ${telling.join(', ')}` : club.name, kind: club.kind };
-  }).sort((a, b) => a.days[0].localeCompare(b.days[0]) || b.strikes.length - a.strikes.length);
+  return all
+    .map(([id, build]): HitBuild => {
+      const club = clubs.get(build.clubId)!;
+      const others = all
+        .filter(([other, one]) => other !== id && one.clubId === build.clubId)
+        .map(([, one]) => one.parts);
+      const telling = PARTS.filter((part) => others.some((one) => one[part] !== build.parts[part])).map(
+        (part) => partWords(part, build.parts[part]),
+      );
+      return {
+        ...build,
+        id,
+        name: telling.length > 0 ? `${club.name}, ${telling.join(', ')}` : club.name,
+        kind: club.kind,
+      };
+    })
+    .sort((a, b) => a.days[0].localeCompare(b.days[0]) || b.strikes.length - a.strikes.length);
 }
 
 function partWords(part: (typeof PARTS)[number], value: string | number | undefined): string {
-  if (value === undefined) return `${part === 'loftDeg' ? 'loft' : part === 'lengthIn' ? 'length' : part} not known`;
+  if (value === undefined)
+    return `${part === 'loftDeg' ? 'loft' : part === 'lengthIn' ? 'length' : part} not known`;
   return part === 'loftDeg' ? `${value}°` : part === 'lengthIn' ? `${value} in` : String(value);
 }
 

@@ -1,12 +1,36 @@
 import {
-  LIES, airOf, carryCurve, fly, groundOf, isFullSwing, moveShot, scatterOf, spreadOf, swingOf, wholeAlongM,
-  type CarryEstimate, type ClubKind, type LadderClub, type Lie, type MovedShot, type PathPoint, type Setting, type Shot, type ShotKind, type SwungShot,
+  LIES,
+  airOf,
+  carryCurve,
+  fly,
+  groundOf,
+  isFullSwing,
+  moveShot,
+  scatterOf,
+  spreadOf,
+  swingOf,
+  wholeAlongM,
+  type CarryEstimate,
+  type ClubKind,
+  type LadderClub,
+  type Lie,
+  type MovedShot,
+  type PathPoint,
+  type Setting,
+  type Shot,
+  type ShotKind,
+  type SwungShot,
 } from '@tasche/core';
 import { expose } from 'comlink';
 import { shotKey } from './shot-key';
 
 /** A shot as it is expected there, under the key of the shot it was. */
-export interface MovedRow { key: string; clubId: string; shot: ShotKind; moved: Omit<MovedShot, 'launch'> }
+export interface MovedRow {
+  key: string;
+  clubId: string;
+  shot: ShotKind;
+  moved: Omit<MovedShot, 'launch'>;
+}
 
 /** A flight to be drawn: along, up and right of the line, metres, one after the other; then the run on the ground. */
 export interface FlightTrace {
@@ -49,17 +73,27 @@ function movedTo(swung: SwungShot, to: Setting, lie: Lie = 'fairway'): MovedShot
 const api = {
   /** Every full-swing shot of these clubs in other air and on other ground. */
   move(clubs: readonly LadderClub[], from: Setting, to: Setting): MovedRow[] {
-    return clubs.filter((club) => isFullSwing(club.kind)).flatMap((club) => Object.entries(club.shots).flatMap(([kind, shot]) => {
-      const swung = swingFor(club, shot, from);
-      const there = swung && movedTo(swung, to);
-      if (!there) return [];
-      const { launch: _launch, ...moved } = there;
-      return [{ key: shotKey(club, shot), clubId: club.id, shot: kind as ShotKind, moved }];
-    }));
+    return clubs
+      .filter((club) => isFullSwing(club.kind))
+      .flatMap((club) =>
+        Object.entries(club.shots).flatMap(([kind, shot]) => {
+          const swung = swingFor(club, shot, from);
+          const there = swung && movedTo(swung, to);
+          if (!there) return [];
+          const { launch: _launch, ...moved } = there;
+          return [{ key: shotKey(club, shot), clubId: club.id, shot: kind as ShotKind, moved }];
+        }),
+      );
   },
 
   /** The stock flights of these clubs, with their spread of 200: as measured, drawn towards what is usual for the handicap. */
-  flights(clubs: readonly LadderClub[], from: Setting, to: Setting, lie: Lie, handicap: number): FlightTrace[] {
+  flights(
+    clubs: readonly LadderClub[],
+    from: Setting,
+    to: Setting,
+    lie: Lie,
+    handicap: number,
+  ): FlightTrace[] {
     const air = airOf(to.conditions);
     const ground = groundOf(to.surface);
     const { targetElevationM } = to.conditions;
@@ -73,16 +107,34 @@ const api = {
       const { launch, ...moved } = there;
       const scatter = scatterOf(club.kind, club.loftDeg, full, handicap);
       const wider = LIES[lie].spread;
-      const { carrySdM, lateralSdM, lowEndM, shots } = spreadOf(launch, air, ground, wholeAlongM(scatter) * wider, targetElevationM, scatter.acrossM * wider);
-      return [{
-        clubId: club.id, path: Float64Array.from(points.flatMap(({ xM, yM, zM }) => [xM, yM, zM])), moved,
-        flightS: flown.flightS, landSpeedMps: flown.landSpeedMps, spread: { carrySdM, lateralSdM, lowEndM, shots },
-      }];
+      const { carrySdM, lateralSdM, lowEndM, shots } = spreadOf(
+        launch,
+        air,
+        ground,
+        wholeAlongM(scatter) * wider,
+        targetElevationM,
+        scatter.acrossM * wider,
+      );
+      return [
+        {
+          clubId: club.id,
+          path: Float64Array.from(points.flatMap(({ xM, yM, zM }) => [xM, yM, zM])),
+          moved,
+          flightS: flown.flightS,
+          landSpeedMps: flown.landSpeedMps,
+          spread: { carrySdM, lateralSdM, lowEndM, shots },
+        },
+      ];
     });
   },
 
   /** What a club of this kind and loft would carry for the player who owns these; null where nobody could say. */
-  foretell(clubs: readonly LadderClub[], from: Setting, kind: ClubKind, loftDeg: number): CarryEstimate | null {
+  foretell(
+    clubs: readonly LadderClub[],
+    from: Setting,
+    kind: ClubKind,
+    loftDeg: number,
+  ): CarryEstimate | null {
     try {
       return carryCurve(clubs, from.conditions).at(kind, loftDeg);
     } catch {

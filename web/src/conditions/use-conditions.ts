@@ -1,4 +1,11 @@
-import { movedShot, type LadderClub, type MovedShot, type Setting, type Shot, type ShotKind } from '@tasche/core';
+import {
+  movedShot,
+  type LadderClub,
+  type MovedShot,
+  type Setting,
+  type Shot,
+  type ShotKind,
+} from '@tasche/core';
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSheet } from '../sheet/sheet-store';
@@ -27,28 +34,39 @@ export type Moved = Omit<MovedShot, 'launch'>;
  * Clubs with their shots moved to a setting by the worker. Until it answers, a club stays where it was last known to be.
  * @param clubs everything that may be asked about; more than is shown does no harm
  */
-export function useMovedClubs(clubs: ComputedRef<readonly LadderClub[]>, setting: ComputedRef<Setting | null>, baseline: ComputedRef<Setting>) {
+export function useMovedClubs(
+  clubs: ComputedRef<readonly LadderClub[]>,
+  setting: ComputedRef<Setting | null>,
+  baseline: ComputedRef<Setting>,
+) {
   const rows = shallowRef<ReadonlyMap<string, Moved>>(new Map());
   /** The setting the clubs are moved to; null is none. */
   const movedFor = shallowRef<Setting | null>(null);
   const problem = shallowRef('');
   let turn = 0;
 
-  watch([clubs, setting, baseline], async ([all, to, from]) => {
-    const mine = ++turn;
-    if (!to) {
-      rows.value = new Map();
-      movedFor.value = null;
-      return;
-    }
-    try {
-      const answer = await conditionsWorker().move(all, from, to);
-      if (mine === turn) { rows.value = new Map(answer.map(({ key, moved }) => [key, moved])); movedFor.value = to; }
-      problem.value = '';
-    } catch (error) {
-      if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
-    }
-  }, { immediate: true });
+  watch(
+    [clubs, setting, baseline],
+    async ([all, to, from]) => {
+      const mine = ++turn;
+      if (!to) {
+        rows.value = new Map();
+        movedFor.value = null;
+        return;
+      }
+      try {
+        const answer = await conditionsWorker().move(all, from, to);
+        if (mine === turn) {
+          rows.value = new Map(answer.map(({ key, moved }) => [key, moved]));
+          movedFor.value = to;
+        }
+        problem.value = '';
+      } catch (error) {
+        if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
+      }
+    },
+    { immediate: true },
+  );
 
   const movedOf = (club: LadderClub, kind: ShotKind = 'full'): Moved | undefined => {
     const shot = club.shots[kind];
@@ -56,10 +74,12 @@ export function useMovedClubs(clubs: ComputedRef<readonly LadderClub[]>, setting
   };
   const move = (club: LadderClub): LadderClub => {
     if (!setting.value || rows.value.size === 0) return club;
-    const shots = Object.fromEntries(Object.entries(club.shots).map(([kind, shot]): [string, Shot] => {
-      const moved = rows.value.get(shotKey(club, shot));
-      return [kind, moved ? movedShot(shot, moved) : shot];
-    }));
+    const shots = Object.fromEntries(
+      Object.entries(club.shots).map(([kind, shot]): [string, Shot] => {
+        const moved = rows.value.get(shotKey(club, shot));
+        return [kind, moved ? movedShot(shot, moved) : shot];
+      }),
+    );
     return { ...club, shots };
   };
   /** Whether the clubs are where the setting has them, rather than where they were before. */

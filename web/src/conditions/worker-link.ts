@@ -5,6 +5,8 @@ let link: Remote<ConditionsWorker> | undefined;
 
 /** The one worker of the page, started when it is first asked. */
 export function conditionsWorker(): Remote<ConditionsWorker> {
-  link ??= wrap<ConditionsWorker>(new Worker(new URL('./conditions-worker.ts', import.meta.url), { type: 'module', name: 'conditions' }));
+  link ??= wrap<ConditionsWorker>(
+    new Worker(new URL('./conditions-worker.ts', import.meta.url), { type: 'module', name: 'conditions' }),
+  );
   return link;
 }

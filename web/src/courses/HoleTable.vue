@@ -5,25 +5,37 @@ import FieldInput from '../app/FieldInput.vue';
 import { holeColumns } from './hole-columns';
 
 /** The holes of a course as a sheet: arrows move, rows of a spreadsheet can be pasted at any cell. */
-const props = defineProps<{ holes: readonly Hole[]; tees: readonly string[]; unit: DistanceUnit; active: number }>();
+const props = defineProps<{
+  holes: readonly Hole[];
+  tees: readonly string[];
+  unit: DistanceUnit;
+  active: number;
+}>();
 const emit = defineEmits<{ holes: [holes: readonly Hole[]]; active: [hole: number] }>();
 const columns = computed(() => holeColumns(props.tees, props.unit));
 const problem = ref<{ hole: number; column: string; text: string } | null>(null);
 
 function write(hole: number, column: string, text: string): void {
   const read = columns.value.find(({ id }) => id === column)!.read(props.holes[hole]!, text);
-  if ('problem' in read) { problem.value = { hole, column, text: `Hole ${hole + 1}: ${read.problem}.` }; return; }
+  if ('problem' in read) {
+    problem.value = { hole, column, text: `Hole ${hole + 1}: ${read.problem}.` };
+    return;
+  }
   problem.value = null;
   emit('holes', props.holes.with(hole, read));
 }
 
 function move(event: KeyboardEvent, hole: number, column: number): void {
-  const by = event.key === 'ArrowDown' || event.key === 'Enter' ? [1, 0] : event.key === 'ArrowUp' ? [-1, 0] : null;
+  const by =
+    event.key === 'ArrowDown' || event.key === 'Enter' ? [1, 0] : event.key === 'ArrowUp' ? [-1, 0] : null;
   if (!by) return;
   event.preventDefault();
   const next = document.querySelector<HTMLInputElement>(`.holes [data-cell="${hole + by[0]!} ${column}"]`);
   (event.target as HTMLInputElement).blur();
-  void nextTick(() => { next?.focus(); next?.select(); });
+  void nextTick(() => {
+    next?.focus();
+    next?.select();
+  });
 }
 
 /** Rows of a spreadsheet, from this cell on down and to the right; taken whole or not at all. */
@@ -38,7 +50,14 @@ function paste(event: ClipboardEvent, hole: number, column: number): void {
       const before = holes[hole + r];
       if (!target || !before) continue;
       const read = target.read(before, cell);
-      if ('problem' in read) { problem.value = { hole: hole + r, column: target.id, text: `Row ${r + 1} of what was pasted: ${read.problem}; nothing was taken.` }; return; }
+      if ('problem' in read) {
+        problem.value = {
+          hole: hole + r,
+          column: target.id,
+          text: `Row ${r + 1} of what was pasted: ${read.problem}; nothing was taken.`,
+        };
+        return;
+      }
       holes = holes.with(hole + r, read);
     }
   }
@@ -51,30 +70,109 @@ const par = (from: number, to: number) => props.holes.slice(from, to).reduce((su
 <template>
   <div class="scroll">
     <table class="holes">
-      <caption class="unseen">Holes</caption>
-      <thead><tr><th scope="col">Hole</th><th v-for="column in columns" :key="column.id" scope="col" :title="column.title">{{ column.label }}</th></tr></thead>
+      <caption class="unseen">
+        Holes
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Hole</th>
+          <th v-for="column in columns" :key="column.id" scope="col" :title="column.title">
+            {{ column.label }}
+          </th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="(hole, h) in holes" :key="h" :class="{ on: active === h }" @focusin="emit('active', h)" @mouseenter="emit('active', h)">
+        <tr
+          v-for="(hole, h) in holes"
+          :key="h"
+          :class="{ on: active === h }"
+          @focusin="emit('active', h)"
+          @mouseenter="emit('active', h)"
+        >
           <th scope="row">{{ h + 1 }}</th>
-          <td v-for="(column, c) in columns" :key="column.id"><FieldInput :value="column.show(hole)" :data-cell="`${h} ${c}`" :class="{ bad: problem?.hole === h && problem.column === column.id, words: column.px > 70 }" :style="{ width: `${column.px}px` }" :aria-label="`${column.label} of hole ${h + 1}`" autocomplete="off" @keydown="move($event, h, c)" @paste="paste($event, h, c)" @write="write(h, column.id, $event)" /></td>
+          <td v-for="(column, c) in columns" :key="column.id">
+            <FieldInput
+              :value="column.show(hole)"
+              :data-cell="`${h} ${c}`"
+              :class="{ bad: problem?.hole === h && problem.column === column.id, words: column.px > 70 }"
+              :style="{ width: `${column.px}px` }"
+              :aria-label="`${column.label} of hole ${h + 1}`"
+              autocomplete="off"
+              @keydown="move($event, h, c)"
+              @paste="paste($event, h, c)"
+              @write="write(h, column.id, $event)"
+            />
+          </td>
         </tr>
       </tbody>
-      <tfoot><tr><th scope="row">{{ holes.length }}</th><td><b>{{ par(0, 18) }}</b></td><td v-for="t in tees.length" :key="t"><b>{{ distanceNumber(courseLengthM({ holes }, t - 1), unit) }}</b></td></tr></tfoot>
+      <tfoot>
+        <tr>
+          <th scope="row">{{ holes.length }}</th>
+          <td>
+            <b>{{ par(0, 18) }}</b>
+          </td>
+          <td v-for="t in tees.length" :key="t">
+            <b>{{ distanceNumber(courseLengthM({ holes }, t - 1), unit) }}</b>
+          </td>
+        </tr>
+      </tfoot>
     </table>
   </div>
   <p v-if="problem" class="verdict fault" role="alert">■ {{ problem.text }}</p>
 </template>
 
 <style scoped>
-.scroll { overflow-x: auto; }
-table { border-collapse: collapse; font-size: 13.5px; }
-th { font-weight: 400; color: var(--quiet); font-size: 12.5px; text-align: left; padding: 2px 8px 2px 2px; }
-tbody th { color: var(--ink); font-weight: 600; font-size: 13.5px; }
-td { border-top: 1px solid var(--line-soft); padding: 0 2px; }
-tr.on td, tr.on th { background: var(--paper); }
-input { font: inherit; min-height: 28px; padding: 1px 6px; border: 1px solid transparent; border-radius: 3px; background: none; color: var(--ink); text-align: right; }
-input.words { text-align: left; }
-input:hover, input:focus { border-color: var(--line); background: var(--paper); }
-input.bad { border-color: var(--brick); background: var(--brick-soft); }
-tfoot td { text-align: right; padding-right: 9px; }
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
+}
+th {
+  font-weight: 400;
+  color: var(--quiet);
+  font-size: 12.5px;
+  text-align: left;
+  padding: 2px 8px 2px 2px;
+}
+tbody th {
+  color: var(--ink);
+  font-weight: 600;
+  font-size: 13.5px;
+}
+td {
+  border-top: 1px solid var(--line-soft);
+  padding: 0 2px;
+}
+tr.on td,
+tr.on th {
+  background: var(--paper);
+}
+input {
+  font: inherit;
+  min-height: 28px;
+  padding: 1px 6px;
+  border: 1px solid transparent;
+  border-radius: 3px;
+  background: none;
+  color: var(--ink);
+  text-align: right;
+}
+input.words {
+  text-align: left;
+}
+input:hover,
+input:focus {
+  border-color: var(--line);
+  background: var(--paper);
+}
+input.bad {
+  border-color: var(--brick);
+  background: var(--brick-soft);
+}
+tfoot td {
+  text-align: right;
+  padding-right: 9px;
+}
 </style>

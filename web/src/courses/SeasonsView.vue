@@ -16,56 +16,243 @@ const settings = useSettings();
 const unit = computed<DistanceUnit>(() => settings.unitFor('m'));
 const problem = ref('');
 onMounted(() => void store.load());
-const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'];
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+];
 const seasons = computed(() => [...store.seasons].sort((a, b) => a.fromMonth - b.fromMonth));
-const set = ({ id, version }: SeasonView, part: Partial<SeasonDetails>) => store.change([{ do: 'editSeason', seasonId: id, version, set: part }]);
+const set = ({ id, version }: SeasonView, part: Partial<SeasonDetails>) =>
+  store.change([{ do: 'editSeason', seasonId: id, version, set: part }]);
 function add(): void {
   const { fairways, greens, rough, wet, greenSpeedM } = USUAL_GROUND;
-  store.change([{ do: 'addSeason', season: { id: newId(), name: 'new season', fromMonth: new Date().getMonth() + 1, temperatureC: 15, humidityPct: 65, windMps: 4, ground: { fairways, greens, rough, wet, greenSpeedM } } }]);
+  store.change([
+    {
+      do: 'addSeason',
+      season: {
+        id: newId(),
+        name: 'new season',
+        fromMonth: new Date().getMonth() + 1,
+        temperatureC: 15,
+        humidityPct: 65,
+        windMps: 4,
+        ground: { fairways, greens, rough, wet, greenSpeedM },
+      },
+    },
+  ]);
 }
 function rename(season: SeasonView, text: string): void {
-  if (text.trim() === '') { problem.value = 'Name must not be empty.'; return; }
+  if (text.trim() === '') {
+    problem.value = 'Name must not be empty.';
+    return;
+  }
   problem.value = '';
   set(season, { name: text.trim().slice(0, 80) });
 }
-function ground(season: SeasonView, { fairways, greens, rough, wet, greenSpeedM }: Partial<CourseGround>): void {
-  set(season, { ground: { fairways: fairways!, greens: greens!, rough: rough!, wet: wet!, greenSpeedM: greenSpeedM! } });
+function ground(
+  season: SeasonView,
+  { fairways, greens, rough, wet, greenSpeedM }: Partial<CourseGround>,
+): void {
+  set(season, {
+    ground: { fairways: fairways!, greens: greens!, rough: rough!, wet: wet!, greenSpeedM: greenSpeedM! },
+  });
 }
 /** How many months a season lasts until the next begins. */
-const months = (s: number) => ((seasons.value[(s + 1) % seasons.value.length]!.fromMonth - seasons.value[s]!.fromMonth + 12) % 12) || 12;
-const used = (name: string) => store.courses.filter(({ seasons: of }) => of.some((one) => one.name === name)).map((one) => one.name);
+const months = (s: number) =>
+  (seasons.value[(s + 1) % seasons.value.length]!.fromMonth - seasons.value[s]!.fromMonth + 12) % 12 || 12;
+const used = (name: string) =>
+  store.courses.filter(({ seasons: of }) => of.some((one) => one.name === name)).map((one) => one.name);
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isUndoOfField(event)) { event.preventDefault(); if (event.shiftKey) store.redo(); else store.undo(); }
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isUndoOfField(event)) {
+    event.preventDefault();
+    if (event.shiftKey) store.redo();
+    else store.undo();
+  }
 });
 </script>
 
 <template>
   <div class="page">
     <header class="page-head">
-      <div class="grow"><h1>Season templates</h1><p class="quiet small">What a season does to any course. On a course it takes on the course’s own grass and sand, and may be changed there. <RouterLink to="/courses">To the courses</RouterLink></p></div>
-      <div class="bar"><button class="plain-button" @click="settings.flipUnit('m')"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button><button class="plain-button" :disabled="store.undoable.length === 0" title="Ctrl Z" @click="store.undo()">Undo</button><button class="plain-button main" @click="add">Add a season</button></div>
+      <div class="grow">
+        <h1>Season templates</h1>
+        <p class="quiet small">
+          What a season does to any course. On a course it takes on the course’s own grass and sand, and may
+          be changed there. <RouterLink to="/courses">To the courses</RouterLink>
+        </p>
+      </div>
+      <div class="bar">
+        <button class="plain-button" @click="settings.flipUnit('m')">
+          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button
+        ><button
+          class="plain-button"
+          :disabled="store.undoable.length === 0"
+          title="Ctrl Z"
+          @click="store.undo()"
+        >
+          Undo</button
+        ><button class="plain-button main" @click="add">Add a season</button>
+      </div>
     </header>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
-    <p v-if="store.state === 'away'" class="quiet" role="status">The server is away. This page opens by itself as soon as it is back.</p>
-    <div class="year" aria-hidden="true"><span v-for="(month, m) in MONTHS" :key="m" class="small quiet">{{ month.slice(0, 3) }}</span>
-      <template v-for="(season, s) in seasons" :key="season.id"><i v-for="from in [season.fromMonth - 1, season.fromMonth - 13]" :key="from" :style="{ left: `${(from / 12) * 100}%`, width: `${(months(s) / 12) * 100}%` }" :class="season.ground.fairways">{{ from < 0 ? '' : season.name }}</i></template></div>
+    <p v-if="store.state === 'away'" class="quiet" role="status">
+      The server is away. This page opens by itself as soon as it is back.
+    </p>
+    <div class="year" aria-hidden="true">
+      <span v-for="(month, m) in MONTHS" :key="m" class="small quiet">{{ month.slice(0, 3) }}</span>
+      <template v-for="(season, s) in seasons" :key="season.id"
+        ><i
+          v-for="from in [season.fromMonth - 1, season.fromMonth - 13]"
+          :key="from"
+          :style="{ left: `${(from / 12) * 100}%`, width: `${(months(s) / 12) * 100}%` }"
+          :class="season.ground.fairways"
+          >{{ from < 0 ? '' : season.name }}</i
+        ></template
+      >
+    </div>
     <article v-for="season in seasons" :key="season.id" class="card">
-      <h2><FieldInput :value="season.name" class="name" maxlength="80" aria-label="Name of the season" @write="rename(season, $event)" />
-        <label class="small quiet">from <select :value="season.fromMonth" :aria-label="`${season.name} begins`" @change="set(season, { fromMonth: Number(($event.target as HTMLSelectElement).value) })"><option v-for="(month, m) in MONTHS" :key="m" :value="m + 1">{{ month }}</option></select></label>
-        <span class="small quiet grow">{{ used(season.name).length ? `a season of that name is on ${used(season.name).join(', ')}` : 'on no course by that name' }}</span>
-        <button class="plain-button slim" :aria-label="`Delete ${season.name}`" @click="store.change([{ do: 'removeSeason', seasonId: season.id, version: season.version }])">Delete</button></h2>
-      <GroundFields template :air="{ temperatureC: season.temperatureC, humidityPct: season.humidityPct, windMps: season.windMps, windFromDeg: 0 }" :ground="season.ground" :unit="unit" :of="season.name" @air="set(season, { temperatureC: $event.temperatureC, humidityPct: $event.humidityPct, windMps: $event.windMps })" @ground="ground(season, $event)" />
+      <h2>
+        <FieldInput
+          :value="season.name"
+          class="name"
+          maxlength="80"
+          aria-label="Name of the season"
+          @write="rename(season, $event)"
+        />
+        <label class="small quiet"
+          >from
+          <select
+            :value="season.fromMonth"
+            :aria-label="`${season.name} begins`"
+            @change="set(season, { fromMonth: Number(($event.target as HTMLSelectElement).value) })"
+          >
+            <option v-for="(month, m) in MONTHS" :key="m" :value="m + 1">{{ month }}</option>
+          </select></label
+        >
+        <span class="small quiet grow">{{
+          used(season.name).length
+            ? `a season of that name is on ${used(season.name).join(', ')}`
+            : 'on no course by that name'
+        }}</span>
+        <button
+          class="plain-button slim"
+          :aria-label="`Delete ${season.name}`"
+          @click="store.change([{ do: 'removeSeason', seasonId: season.id, version: season.version }])"
+        >
+          Delete
+        </button>
+      </h2>
+      <GroundFields
+        template
+        :air="{
+          temperatureC: season.temperatureC,
+          humidityPct: season.humidityPct,
+          windMps: season.windMps,
+          windFromDeg: 0,
+        }"
+        :ground="season.ground"
+        :unit="unit"
+        :of="season.name"
+        @air="
+          set(season, {
+            temperatureC: $event.temperatureC,
+            humidityPct: $event.humidityPct,
+            windMps: $event.windMps,
+          })
+        "
+        @ground="ground(season, $event)"
+      />
     </article>
     <p v-if="store.state === 'ready' && seasons.length === 0" class="quiet">No season yet.</p>
   </div>
 </template>
 
 <style scoped>
-article { padding: 10px 14px; display: grid; gap: 8px; margin-bottom: 10px; }
-h2 { display: flex; flex-wrap: wrap; gap: 10px; align-items: baseline; } .grow { flex: 1; font-weight: 400; } h2 label, h2 button, h2 select { font-weight: 400; }
-.name { font: inherit; font-weight: 600; width: 170px; border: 1px solid transparent; background: none; color: var(--ink); border-radius: 4px; padding: 2px 6px; } .name:hover, .name:focus { border-color: var(--line); background: var(--linen); }
-select { font: inherit; font-size: 13px; min-height: 28px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); }
-.year { position: relative; display: grid; grid-template-columns: repeat(12, 1fr); height: 50px; margin-bottom: 14px; border-top: 1px solid var(--line); padding-top: 3px; overflow: hidden; }
-.year i { position: absolute; top: 22px; height: 24px; font-style: normal; font-size: 12.5px; padding: 3px 8px; border-radius: 4px; border: 1px solid var(--line); background: var(--paper); white-space: nowrap; overflow: hidden; }
-.year i.firm, .year i.baked { background: var(--brass-soft); border-color: var(--brass); } .year i.soft, .year i.soaked { background: var(--petrol-soft); border-color: var(--petrol-mid); }
+article {
+  padding: 10px 14px;
+  display: grid;
+  gap: 8px;
+  margin-bottom: 10px;
+}
+h2 {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: baseline;
+}
+.grow {
+  flex: 1;
+  font-weight: 400;
+}
+h2 label,
+h2 button,
+h2 select {
+  font-weight: 400;
+}
+.name {
+  font: inherit;
+  font-weight: 600;
+  width: 170px;
+  border: 1px solid transparent;
+  background: none;
+  color: var(--ink);
+  border-radius: 4px;
+  padding: 2px 6px;
+}
+.name:hover,
+.name:focus {
+  border-color: var(--line);
+  background: var(--linen);
+}
+select {
+  font: inherit;
+  font-size: 13px;
+  min-height: 28px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+}
+.year {
+  position: relative;
+  display: grid;
+  grid-template-columns: repeat(12, 1fr);
+  height: 50px;
+  margin-bottom: 14px;
+  border-top: 1px solid var(--line);
+  padding-top: 3px;
+  overflow: hidden;
+}
+.year i {
+  position: absolute;
+  top: 22px;
+  height: 24px;
+  font-style: normal;
+  font-size: 12.5px;
+  padding: 3px 8px;
+  border-radius: 4px;
+  border: 1px solid var(--line);
+  background: var(--paper);
+  white-space: nowrap;
+  overflow: hidden;
+}
+.year i.firm,
+.year i.baked {
+  background: var(--brass-soft);
+  border-color: var(--brass);
+}
+.year i.soft,
+.year i.soaked {
+  background: var(--petrol-soft);
+  border-color: var(--petrol-mid);
+}
 </style>

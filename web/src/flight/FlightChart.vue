@@ -12,9 +12,20 @@ defineProps<{ option: Record<string, unknown>; height: number; label: string }>(
 </script>
 
 <template>
-  <VChart class="chart" :option="option" :style="{ height: `${height}px` }" :init-options="{ renderer: 'svg' }" :update-options="{ notMerge: true }" autoresize role="img" :aria-label="label" />
+  <VChart
+    class="chart"
+    :option="option"
+    :style="{ height: `${height}px` }"
+    :init-options="{ renderer: 'svg' }"
+    :update-options="{ notMerge: true }"
+    autoresize
+    role="img"
+    :aria-label="label"
+  />
 </template>
 
 <style scoped>
-.chart { width: 100%; }
+.chart {
+  width: 100%;
+}
 </style>

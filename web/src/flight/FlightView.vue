@@ -1,5 +1,16 @@
 <script setup lang="ts">
-import { LIES, LIE_NAMES, carryLadder, distanceNumber, formatDistance, gaps, signedDistance, sourceWords, type LadderClub, type Lie } from '@tasche/core';
+import {
+  LIES,
+  LIE_NAMES,
+  carryLadder,
+  distanceNumber,
+  formatDistance,
+  gaps,
+  signedDistance,
+  sourceWords,
+  type LadderClub,
+  type Lie,
+} from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -23,14 +34,21 @@ const route = useRoute();
 const router = useRouter();
 const { setting, baseline, complaints } = useSetting();
 
-const bag = computed(() => store.sheet!.bags.find((one) => one.id === props.bagId) ?? (props.bagId ? undefined : store.gamer ?? store.sheet!.bags[0]));
+const bag = computed(
+  () =>
+    store.sheet!.bags.find((one) => one.id === props.bagId) ??
+    (props.bagId ? undefined : (store.gamer ?? store.sheet!.bags[0])),
+);
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const height = computed(() => (unit.value === 'yd' ? 'ft' : 'm'));
 const known = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
 const { move } = useMovedClubs(known, setting, baseline);
 const rungs = computed(() => carryLadder(known.value.map(move)));
-const pairs = computed(() => gaps(known.value.map(move), { settings: store.sheet!.player.gapSettings, unit: unit.value }).steps
-  .filter((step) => step.word === 'either-or').map((step) => [step.upperId, step.lowerId] as const));
+const pairs = computed(() =>
+  gaps(known.value.map(move), { settings: store.sheet!.player.gapSettings, unit: unit.value })
+    .steps.filter((step) => step.word === 'either-or')
+    .map((step) => [step.upperId, step.lowerId] as const),
+);
 
 const chosen = computed(() => {
   const ids = typeof route.query.clubs === 'string' ? route.query.clubs.split(',') : [];
@@ -48,12 +66,14 @@ function press(id: string): void {
   if (all.value) choose([id]);
   else choose(chosen.value.includes(id) ? chosen.value.filter((one) => one !== id) : [...chosen.value, id]);
 }
-const isPair = (ids: readonly string[]) => ids.length === chosen.value.length && ids.every((id) => chosen.value.includes(id));
+const isPair = (ids: readonly string[]) =>
+  ids.length === chosen.value.length && ids.every((id) => chosen.value.includes(id));
 
 /** What the ball lies on; part of the address too. */
 const lie = computed<Lie>({
   get: () => LIE_NAMES.find((one) => one === route.query.lie) ?? 'fairway',
-  set: (next) => void router.replace({ query: { ...route.query, lie: next === 'fairway' ? undefined : next } }),
+  set: (next) =>
+    void router.replace({ query: { ...route.query, lie: next === 'fairway' ? undefined : next } }),
 });
 /** Something differs from where the carries are known. */
 const elsewhere = computed(() => setting.value !== null || lie.value !== 'fairway');
@@ -63,32 +83,59 @@ const traces = shallowRef<readonly FlightTrace[] | null>(null);
 const problem = ref('');
 const busy = ref(false);
 let turn = 0;
-watch([known, setting, baseline, lie, () => store.skill.handicap], async ([clubs, to, from, off, handicap]) => {
-  const mine = ++turn;
-  const slow = setTimeout(() => { if (mine === turn) busy.value = true; }, 300);
-  try {
-    const answer = await conditionsWorker().flights(clubs, from, to ?? from, off, handicap);
-    if (mine === turn) { traces.value = answer; problem.value = ''; }
-  } catch (error) {
-    if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
-  } finally {
-    clearTimeout(slow);
-    if (mine === turn) busy.value = false;
-  }
-}, { immediate: true });
+watch(
+  [known, setting, baseline, lie, () => store.skill.handicap],
+  async ([clubs, to, from, off, handicap]) => {
+    const mine = ++turn;
+    const slow = setTimeout(() => {
+      if (mine === turn) busy.value = true;
+    }, 300);
+    try {
+      const answer = await conditionsWorker().flights(clubs, from, to ?? from, off, handicap);
+      if (mine === turn) {
+        traces.value = answer;
+        problem.value = '';
+      }
+    } catch (error) {
+      if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
+    } finally {
+      clearTimeout(slow);
+      if (mine === turn) busy.value = false;
+    }
+  },
+  { immediate: true },
+);
 
-const shown = computed<NamedTrace[]>(() => rungs.value
-  .filter((rung) => chosen.value.includes(rung.id))
-  .flatMap((rung) => { const trace = traces.value?.find((one) => one.clubId === rung.id); return trace ? [{ name: rung.name, trace }] : []; }));
-const missing = computed(() => rungs.value.filter((rung) => traces.value && !traces.value.some((one) => one.clubId === rung.id)));
+const shown = computed<NamedTrace[]>(() =>
+  rungs.value
+    .filter((rung) => chosen.value.includes(rung.id))
+    .flatMap((rung) => {
+      const trace = traces.value?.find((one) => one.clubId === rung.id);
+      return trace ? [{ name: rung.name, trace }] : [];
+    }),
+);
+const missing = computed(() =>
+  rungs.value.filter((rung) => traces.value && !traces.value.some((one) => one.clubId === rung.id)),
+);
 const ink = shallowRef(chartInk());
-watch(() => settings.dark, () => void nextTick(() => { ink.value = chartInk(); }));
+watch(
+  () => settings.dark,
+  () =>
+    void nextTick(() => {
+      ink.value = chartInk();
+    }),
+);
 const side = computed(() => sideView(shown.value, unit.value, ink.value));
 const above = computed(() => viewFromAbove(shown.value, unit.value, ink.value));
 const fullOf = (id: string) => store.ladderClubs.get(id)?.shots.full;
 const air = computed(() => settingWords(setting.value ?? baseline.value, unit.value));
-const bagOptions = computed(() => store.sheet!.bags.filter((one) => !one.planId || one.gamer || one.id === props.bagId));
-const drift = (club: Pick<LadderClub, 'id'>, trace: FlightTrace) => (Math.abs(trace.moved.lateralM) < 0.3 ? '0' : `${distanceNumber(Math.abs(trace.moved.lateralM), unit.value)} ${trace.moved.lateralM < 0 ? 'left' : 'right'}`);
+const bagOptions = computed(() =>
+  store.sheet!.bags.filter((one) => !one.planId || one.gamer || one.id === props.bagId),
+);
+const drift = (club: Pick<LadderClub, 'id'>, trace: FlightTrace) =>
+  Math.abs(trace.moved.lateralM) < 0.3
+    ? '0'
+    : `${distanceNumber(Math.abs(trace.moved.lateralM), unit.value)} ${trace.moved.lateralM < 0 ? 'left' : 'right'}`;
 
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (event.altKey && !event.ctrlKey && !event.metaKey && event.key.toLowerCase() === 'a') {
@@ -103,97 +150,290 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
   <div class="page">
     <header class="page-head">
       <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> flights of {{ bag?.name ?? 'no bag yet' }}</h1>
-        <p class="quiet small">{{ air }}. <template v-if="lie !== 'fairway'">Off {{ lie }}: {{ LIES[lie].words }}, by how much is uncertain by half. </template>Modelled from each club’s own carry<span v-if="busy">; working…</span></p>
+        <h1>
+          {{ store.sheet!.player.name }} <span class="quiet dot">·</span> flights of
+          {{ bag?.name ?? 'no bag yet' }}
+        </h1>
+        <p class="quiet small">
+          {{ air }}.
+          <template v-if="lie !== 'fairway'"
+            >Off {{ lie }}: {{ LIES[lie].words }}, by how much is uncertain by half. </template
+          >Modelled from each club’s own carry<span v-if="busy">; working…</span>
+        </p>
       </div>
       <div class="bar no-print">
-        <select v-if="bagOptions.length > 1" :value="bag?.id" aria-label="Bag" class="bags" @change="router.push({ name: 'flight', params: { playerId, bagId: ($event.target as HTMLSelectElement).value }, query: settingPart(route.query) })">
+        <select
+          v-if="bagOptions.length > 1"
+          :value="bag?.id"
+          aria-label="Bag"
+          class="bags"
+          @change="
+            router.push({
+              name: 'flight',
+              params: { playerId, bagId: ($event.target as HTMLSelectElement).value },
+              query: settingPart(route.query),
+            })
+          "
+        >
           <option v-for="one in bagOptions" :key="one.id" :value="one.id">{{ one.name }}</option>
         </select>
-        <label class="lie small quiet">off <select v-model="lie" class="bags" aria-label="Lie"><option v-for="one in LIE_NAMES" :key="one">{{ one }}</option></select></label>
-        <button class="plain-button" :title="`Show ${unit === 'yd' ? 'metres' : 'yards'} (Alt U)`" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
-        <RouterLink v-if="bag?.planId && !bag.gamer" class="plain-button" :to="{ name: 'plan', params: { playerId, planId: bag.planId }, query: settingPart(route.query) }">To the plan</RouterLink>
-        <RouterLink v-else-if="bag" class="plain-button" :to="{ name: 'bag', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }">To the bag</RouterLink>
+        <label class="lie small quiet"
+          >off
+          <select v-model="lie" class="bags" aria-label="Lie">
+            <option v-for="one in LIE_NAMES" :key="one">{{ one }}</option>
+          </select></label
+        >
+        <button
+          class="plain-button"
+          :title="`Show ${unit === 'yd' ? 'metres' : 'yards'} (Alt U)`"
+          @click="settings.flipUnit(store.sheet!.player.distanceUnit)"
+        >
+          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
+        </button>
+        <RouterLink
+          v-if="bag?.planId && !bag.gamer"
+          class="plain-button"
+          :to="{ name: 'plan', params: { playerId, planId: bag.planId }, query: settingPart(route.query) }"
+          >To the plan</RouterLink
+        >
+        <RouterLink
+          v-else-if="bag"
+          class="plain-button"
+          :to="{ name: 'bag', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }"
+          >To the bag</RouterLink
+        >
       </div>
     </header>
-    <ConditionsBar ref="bar" :setting="setting" :baseline="baseline" :unit="unit" :complaints="complaints" :problem="problem" @set="setting = $event" />
-    <p v-if="rungs.length === 0" class="card empty quiet">A flight appears when a club of this bag has a carry.</p>
+    <ConditionsBar
+      ref="bar"
+      :setting="setting"
+      :baseline="baseline"
+      :unit="unit"
+      :complaints="complaints"
+      :problem="problem"
+      @set="setting = $event"
+    />
+    <p v-if="rungs.length === 0" class="card empty quiet">
+      A flight appears when a club of this bag has a carry.
+    </p>
     <template v-else>
       <div class="chips no-print" role="group" aria-label="Clubs shown">
         <button :aria-pressed="all" @click="choose([])">Whole bag</button>
-        <button v-for="pair in pairs" :key="pair.join()" class="pair" :aria-pressed="isPair(pair)" @click="choose(pair)">{{ pair.map((id) => rungs.find((rung) => rung.id === id)?.name).join(' or ') }}</button>
+        <button
+          v-for="pair in pairs"
+          :key="pair.join()"
+          class="pair"
+          :aria-pressed="isPair(pair)"
+          @click="choose(pair)"
+        >
+          {{ pair.map((id) => rungs.find((rung) => rung.id === id)?.name).join(' or ') }}
+        </button>
         <span class="rule" />
-        <button v-for="rung in rungs" :key="rung.id" :aria-pressed="!all && chosen.includes(rung.id)" @click="press(rung.id)">{{ rung.name }}</button>
+        <button
+          v-for="rung in rungs"
+          :key="rung.id"
+          :aria-pressed="!all && chosen.includes(rung.id)"
+          @click="press(rung.id)"
+        >
+          {{ rung.name }}
+        </button>
       </div>
       <div v-if="shown.length > 0 || !traces" class="charts">
         <figure>
-          <figcaption class="small quiet">From the side, height drawn larger; the dotted end is bounce and roll</figcaption>
-          <FlightChart :option="side" :height="270" :label="`Side view of ${shown.length} flights; the table below lists them`" />
+          <figcaption class="small quiet">
+            From the side, height drawn larger; the dotted end is bounce and roll
+          </figcaption>
+          <FlightChart
+            :option="side"
+            :height="270"
+            :label="`Side view of ${shown.length} flights; the table below lists them`"
+          />
         </figure>
         <figure>
           <figcaption class="small quiet">From above; ellipses hold one spread of where they land</figcaption>
-          <FlightChart :option="above" :height="190" :label="`View from above of ${shown.length} flights; the table below lists them`" />
+          <FlightChart
+            :option="above"
+            :height="190"
+            :label="`View from above of ${shown.length} flights; the table below lists them`"
+          />
         </figure>
       </div>
       <div v-if="shown.length > 0" class="scroll">
         <table>
-          <caption class="unseen">Flights in this air</caption>
+          <caption class="unseen">
+            Flights in this air
+          </caption>
           <thead>
             <tr>
-              <th scope="col">Club</th><th scope="col">Carry</th><th v-if="elsewhere" scope="col">against baseline</th><th scope="col">Sure to</th><th scope="col">Nine in ten past</th><th scope="col">Total</th>
-              <th scope="col">Run</th><th scope="col">Apex</th><th scope="col">Lands</th><th scope="col">Drift</th><th scope="col">Wide</th><th scope="col">In the air</th><th scope="col">Carry known by</th>
+              <th scope="col">Club</th>
+              <th scope="col">Carry</th>
+              <th v-if="elsewhere" scope="col">against baseline</th>
+              <th scope="col">Sure to</th>
+              <th scope="col">Nine in ten past</th>
+              <th scope="col">Total</th>
+              <th scope="col">Run</th>
+              <th scope="col">Apex</th>
+              <th scope="col">Lands</th>
+              <th scope="col">Drift</th>
+              <th scope="col">Wide</th>
+              <th scope="col">In the air</th>
+              <th scope="col">Carry known by</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="{ name, trace } in shown" :key="trace.clubId">
               <th scope="row">{{ name }}</th>
               <td>{{ distanceNumber(trace.moved.carryM, unit) }} {{ unit }}</td>
-              <td v-if="elsewhere" class="brass">{{ signedDistance(trace.moved.shiftCarryM, unit) }}, total {{ signedDistance(trace.moved.shiftTotalM, unit) }}</td>
+              <td v-if="elsewhere" class="brass">
+                {{ signedDistance(trace.moved.shiftCarryM, unit) }}, total
+                {{ signedDistance(trace.moved.shiftTotalM, unit) }}
+              </td>
               <td class="quiet">±{{ distanceNumber(trace.moved.plusMinusM, unit) }}</td>
               <td>{{ distanceNumber(trace.spread.lowEndM, unit) }}</td>
               <td>{{ distanceNumber(trace.moved.totalM, unit) }}</td>
-              <td>{{ distanceNumber(trace.moved.runM, unit).replace('-', '−') }} <span class="quiet">{{ trace.moved.runWord }}</span></td>
+              <td>
+                {{ distanceNumber(trace.moved.runM, unit).replace('-', '−') }}
+                <span class="quiet">{{ trace.moved.runWord }}</span>
+              </td>
               <td>{{ formatDistance(trace.moved.apexM, height) }}</td>
               <td>{{ trace.moved.landDeg.toFixed(0) }}°</td>
               <td>{{ drift({ id: trace.clubId }, trace) }}</td>
               <td class="quiet">±{{ distanceNumber(trace.spread.lateralSdM, unit) }}</td>
               <td class="quiet">{{ trace.flightS.toFixed(1) }} s</td>
-              <td :class="fullOf(trace.clubId)?.source">{{ fullOf(trace.clubId) ? sourceWords(fullOf(trace.clubId)!, unit) : '' }}</td>
+              <td :class="fullOf(trace.clubId)?.source">
+                {{ fullOf(trace.clubId) ? sourceWords(fullOf(trace.clubId)!, unit) : '' }}
+              </td>
             </tr>
           </tbody>
         </table>
       </div>
       <ul v-if="missing.length > 0" class="missing small">
-        <li v-for="rung in missing" :key="rung.id"><span class="verdict look">◆ {{ rung.name }} has no flight here: no swing makes its carry in this air, or it does not get up to the target.</span></li>
+        <li v-for="rung in missing" :key="rung.id">
+          <span class="verdict look"
+            >◆ {{ rung.name }} has no flight here: no swing makes its carry in this air, or it does not get up
+            to the target.</span
+          >
+        </li>
       </ul>
     </template>
   </div>
 </template>
 
 <style scoped>
-.dot { font-weight: 400; }
-.bags { font: inherit; min-height: 36px; padding: 4px 8px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); }
-.chips { display: flex; flex-wrap: wrap; gap: 4px; align-items: center; margin: 2px 0 8px; }
-.chips button { background: none; border: 1px solid var(--line); border-radius: 4px; color: var(--ink); padding: 3px 9px; min-height: 30px; font-size: 13px; cursor: pointer; }
-.chips button:hover { border-color: var(--petrol-mid); }
-.chips [aria-pressed='true'] { background: var(--petrol-soft); border-color: var(--petrol); color: var(--petrol); font-weight: 500; }
-.chips .pair { border-style: dashed; border-color: var(--petrol-mid); }
-.rule { width: 1px; align-self: stretch; background: var(--line); margin: 2px 6px; }
-.charts { display: grid; gap: 2px; }
-figure { margin: 0; min-width: 0; }
-figcaption { padding-left: 46px; }
-.scroll { overflow-x: auto; }
-table { border-collapse: collapse; width: 100%; font-size: 13.5px; margin-top: 6px; }
-th { text-align: right; font-weight: 400; color: var(--quiet); font-size: 12.5px; }
-th:first-child { text-align: left; }
-tbody th { color: var(--ink); font-weight: 600; font-size: 13.5px; }
-td, th { padding: 5px 12px 5px 0; border-top: 1px solid var(--line-soft); white-space: nowrap; }
-td { text-align: right; }
-td:last-child, th:last-child { text-align: left; padding-left: 8px; }
-.brass { color: var(--brass-ink); }
-.measured { color: var(--petrol); }
-.stated { color: var(--brass-ink); }
-.modelled { font-style: italic; }
-.empty { padding: 24px; }
-.missing { list-style: none; margin: 8px 0; padding: 0; }
+.dot {
+  font-weight: 400;
+}
+.bags {
+  font: inherit;
+  min-height: 36px;
+  padding: 4px 8px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+}
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  align-items: center;
+  margin: 2px 0 8px;
+}
+.chips button {
+  background: none;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  color: var(--ink);
+  padding: 3px 9px;
+  min-height: 30px;
+  font-size: 13px;
+  cursor: pointer;
+}
+.chips button:hover {
+  border-color: var(--petrol-mid);
+}
+.chips [aria-pressed='true'] {
+  background: var(--petrol-soft);
+  border-color: var(--petrol);
+  color: var(--petrol);
+  font-weight: 500;
+}
+.chips .pair {
+  border-style: dashed;
+  border-color: var(--petrol-mid);
+}
+.rule {
+  width: 1px;
+  align-self: stretch;
+  background: var(--line);
+  margin: 2px 6px;
+}
+.charts {
+  display: grid;
+  gap: 2px;
+}
+figure {
+  margin: 0;
+  min-width: 0;
+}
+figcaption {
+  padding-left: 46px;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 13.5px;
+  margin-top: 6px;
+}
+th {
+  text-align: right;
+  font-weight: 400;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+th:first-child {
+  text-align: left;
+}
+tbody th {
+  color: var(--ink);
+  font-weight: 600;
+  font-size: 13.5px;
+}
+td,
+th {
+  padding: 5px 12px 5px 0;
+  border-top: 1px solid var(--line-soft);
+  white-space: nowrap;
+}
+td {
+  text-align: right;
+}
+td:last-child,
+th:last-child {
+  text-align: left;
+  padding-left: 8px;
+}
+.brass {
+  color: var(--brass-ink);
+}
+.measured {
+  color: var(--petrol);
+}
+.stated {
+  color: var(--brass-ink);
+}
+.modelled {
+  font-style: italic;
+}
+.empty {
+  padding: 24px;
+}
+.missing {
+  list-style: none;
+  margin: 8px 0;
+  padding: 0;
+}
 </style>

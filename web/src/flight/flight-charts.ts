@@ -2,15 +2,30 @@ import { fromMetres, type DistanceUnit } from '@tasche/core';
 import type { FlightTrace } from '../conditions/conditions-worker';
 
 /** A flight with its club's name, as a chart shows it. */
-export interface NamedTrace { name: string; trace: FlightTrace }
+export interface NamedTrace {
+  name: string;
+  trace: FlightTrace;
+}
 
 /** The workbench's colours as they are now, for charts that know no style sheets. */
-export interface ChartInk { ink: string; quiet: string; line: string; linen: string; lines: readonly string[] }
+export interface ChartInk {
+  ink: string;
+  quiet: string;
+  line: string;
+  linen: string;
+  lines: readonly string[];
+}
 
 export function chartInk(): ChartInk {
   const style = getComputedStyle(document.documentElement);
   const of = (name: string) => style.getPropertyValue(name).trim();
-  return { ink: of('--ink'), quiet: of('--quiet'), line: of('--line'), linen: of('--linen'), lines: [of('--petrol'), of('--brass'), of('--brick'), of('--quiet')] };
+  return {
+    ink: of('--ink'),
+    quiet: of('--quiet'),
+    line: of('--line'),
+    linen: of('--linen'),
+    lines: [of('--petrol'), of('--brass'), of('--brick'), of('--quiet')],
+  };
 }
 
 export type Point = [number, number];
@@ -26,14 +41,21 @@ export function colourOf(i: number, of: number, ink: ChartInk): string {
 export function landingEllipse(shots: Float64Array, steps = 48): Point[] {
   const count = shots.length / 3;
   let [x, z] = [0, 0];
-  for (let i = 0; i < count; i++) { x += shots[i * 3]! / count; z += shots[i * 3 + 1]! / count; }
+  for (let i = 0; i < count; i++) {
+    x += shots[i * 3]! / count;
+    z += shots[i * 3 + 1]! / count;
+  }
   let [xx, xz, zz] = [0, 0, 0];
   for (let i = 0; i < count; i++) {
     const [dx, dz] = [shots[i * 3]! - x, shots[i * 3 + 1]! - z];
-    xx += (dx * dx) / (count - 1); xz += (dx * dz) / (count - 1); zz += (dz * dz) / (count - 1);
+    xx += (dx * dx) / (count - 1);
+    xz += (dx * dz) / (count - 1);
+    zz += (dz * dz) / (count - 1);
   }
   // The factor of Cholesky turns a circle into the ellipse.
-  const a = Math.sqrt(xx), b = a > 0 ? xz / a : 0, c = Math.sqrt(Math.max(0, zz - b * b));
+  const a = Math.sqrt(xx),
+    b = a > 0 ? xz / a : 0,
+    c = Math.sqrt(Math.max(0, zz - b * b));
   return Array.from({ length: steps + 1 }, (_one, i) => {
     const turn = (i / steps) * 2 * Math.PI;
     return [x + a * Math.cos(turn), z + b * Math.cos(turn) + c * Math.sin(turn)];
@@ -41,13 +63,32 @@ export function landingEllipse(shots: Float64Array, steps = 48): Point[] {
 }
 
 export function chartFrame(ink: ChartInk, xName: string, yName: string) {
-  const axis = { nameTextStyle: { color: ink.quiet }, axisLabel: { color: ink.quiet }, axisLine: { lineStyle: { color: ink.quiet } }, splitLine: { lineStyle: { color: ink.line, opacity: 0.6 } } };
+  const axis = {
+    nameTextStyle: { color: ink.quiet },
+    axisLabel: { color: ink.quiet },
+    axisLine: { lineStyle: { color: ink.quiet } },
+    splitLine: { lineStyle: { color: ink.line, opacity: 0.6 } },
+  };
   return {
     animation: false,
     textStyle: { fontFamily: 'IBM Plex Sans', fontSize: 12.5 },
     grid: { left: 46, right: 26, top: 28, bottom: 34 },
-    xAxis: { type: 'value' as const, name: xName, nameLocation: 'middle' as const, nameGap: 22, min: 0, ...axis, splitLine: { show: false } },
-    yAxis: { type: 'value' as const, name: yName, nameGap: 10, ...axis, nameTextStyle: { color: ink.quiet, align: 'left' as const } },
+    xAxis: {
+      type: 'value' as const,
+      name: xName,
+      nameLocation: 'middle' as const,
+      nameGap: 22,
+      min: 0,
+      ...axis,
+      splitLine: { show: false },
+    },
+    yAxis: {
+      type: 'value' as const,
+      name: yName,
+      nameGap: 10,
+      ...axis,
+      nameTextStyle: { color: ink.quiet, align: 'left' as const },
+    },
   };
 }
 
@@ -65,14 +106,50 @@ export function sideView(flights: readonly NamedTrace[], unit: DistanceUnit, ink
     const few = flights.length <= FEW;
     return [
       {
-        name, type: 'line' as const, data: points, showSymbol: false, smooth: 0.3, lineStyle: { color: colour, width: few ? 2.4 : 1.4 }, itemStyle: { color: colour },
-        emphasis: { focus: 'series' as const, lineStyle: { width: 3.4 } }, triggerLineEvent: true,
-        markPoint: { symbol: 'circle', symbolSize: 5, silent: true, itemStyle: { color: colour }, label: { show: few, position: 'top' as const, color: ink.ink, formatter: `${name} ${Math.round(up(trace.moved.apexM))} ${height}` }, data: [{ coord: top }] },
+        name,
+        type: 'line' as const,
+        data: points,
+        showSymbol: false,
+        smooth: 0.3,
+        lineStyle: { color: colour, width: few ? 2.4 : 1.4 },
+        itemStyle: { color: colour },
+        emphasis: { focus: 'series' as const, lineStyle: { width: 3.4 } },
+        triggerLineEvent: true,
+        markPoint: {
+          symbol: 'circle',
+          symbolSize: 5,
+          silent: true,
+          itemStyle: { color: colour },
+          label: {
+            show: few,
+            position: 'top' as const,
+            color: ink.ink,
+            formatter: `${name} ${Math.round(up(trace.moved.apexM))} ${height}`,
+          },
+          data: [{ coord: top }],
+        },
       },
       {
-        name, type: 'line' as const, symbol: 'circle', data: [{ value: land, symbolSize: 0 }, { value: [far(trace.moved.carryM + trace.moved.runM), land[1]], symbolSize: 5 }], showSymbol: true,
-        lineStyle: { color: colour, width: few ? 2.4 : 1.4, type: 'dotted' as const }, itemStyle: { color: colour },
-        endLabel: { show: !few, formatter: name, color: ink.quiet, fontSize: 11, rotate: 90, distance: 8, verticalAlign: 'middle' as const, align: 'left' as const },
+        name,
+        type: 'line' as const,
+        symbol: 'circle',
+        data: [
+          { value: land, symbolSize: 0 },
+          { value: [far(trace.moved.carryM + trace.moved.runM), land[1]], symbolSize: 5 },
+        ],
+        showSymbol: true,
+        lineStyle: { color: colour, width: few ? 2.4 : 1.4, type: 'dotted' as const },
+        itemStyle: { color: colour },
+        endLabel: {
+          show: !few,
+          formatter: name,
+          color: ink.quiet,
+          fontSize: 11,
+          rotate: 90,
+          distance: 8,
+          verticalAlign: 'middle' as const,
+          align: 'left' as const,
+        },
         emphasis: { focus: 'series' as const },
       },
     ];
@@ -84,21 +161,61 @@ export function sideView(flights: readonly NamedTrace[], unit: DistanceUnit, ink
 export function viewFromAbove(flights: readonly NamedTrace[], unit: DistanceUnit, ink: ChartInk) {
   const far = (metres: number) => Math.round(fromMetres(metres, unit) * 10) / 10;
   const few = flights.length <= FEW;
-  const reach = Math.max(8, ...flights.flatMap(({ trace }) => (few ? Array.from(trace.spread.shots).filter((_v, i) => i % 3 === 1) : landingEllipse(trace.spread.shots).map(([, z]) => z)).map((z) => Math.abs(far(z)) * 1.1)));
+  const reach = Math.max(
+    8,
+    ...flights.flatMap(({ trace }) =>
+      (few
+        ? Array.from(trace.spread.shots).filter((_v, i) => i % 3 === 1)
+        : landingEllipse(trace.spread.shots).map(([, z]) => z)
+      ).map((z) => Math.abs(far(z)) * 1.1),
+    ),
+  );
   const series = flights.flatMap(({ name, trace }, i) => {
     const colour = colourOf(i, flights.length, ink);
     const line: Point[] = [];
     for (let k = 0; k < trace.path.length; k += 3) line.push([far(trace.path[k]!), far(trace.path[k + 2]!)]);
     const { shots } = trace.spread;
-    const dots = few ? Array.from({ length: shots.length / 3 }, (_one, k): Point => [far(shots[k * 3]!), far(shots[k * 3 + 1]!)]) : [];
+    const dots = few
+      ? Array.from({ length: shots.length / 3 }, (_one, k): Point => [
+          far(shots[k * 3]!),
+          far(shots[k * 3 + 1]!),
+        ])
+      : [];
     return [
       {
-        name, type: 'line' as const, data: line, showSymbol: false, smooth: 0.3, lineStyle: { color: colour, width: few ? 2.2 : 1.2 }, itemStyle: { color: colour }, emphasis: { focus: 'series' as const },
-        endLabel: { show: true, formatter: name, color: few ? ink.ink : ink.quiet, fontSize: few ? 12.5 : 11, distance: few ? 8 : 2, offset: [0, few && i % 2 === 1 ? 11 : -9] }, labelLayout: { hideOverlap: true },
+        name,
+        type: 'line' as const,
+        data: line,
+        showSymbol: false,
+        smooth: 0.3,
+        lineStyle: { color: colour, width: few ? 2.2 : 1.2 },
+        itemStyle: { color: colour },
+        emphasis: { focus: 'series' as const },
+        endLabel: {
+          show: true,
+          formatter: name,
+          color: few ? ink.ink : ink.quiet,
+          fontSize: few ? 12.5 : 11,
+          distance: few ? 8 : 2,
+          offset: [0, few && i % 2 === 1 ? 11 : -9],
+        },
+        labelLayout: { hideOverlap: true },
       },
-      { name, type: 'scatter' as const, data: dots, symbolSize: 3.5, itemStyle: { color: colour, opacity: 0.35 }, silent: true },
       {
-        name, type: 'line' as const, data: landingEllipse(shots).map(([x, z]): Point => [far(x), far(z)]), showSymbol: false, lineStyle: { color: colour, width: 1.4, type: 'dashed' as const }, itemStyle: { color: colour },
+        name,
+        type: 'scatter' as const,
+        data: dots,
+        symbolSize: 3.5,
+        itemStyle: { color: colour, opacity: 0.35 },
+        silent: true,
+      },
+      {
+        name,
+        type: 'line' as const,
+        data: landingEllipse(shots).map(([x, z]): Point => [far(x), far(z)]),
+        showSymbol: false,
+        lineStyle: { color: colour, width: 1.4, type: 'dashed' as const },
+        itemStyle: { color: colour },
         emphasis: { focus: 'series' as const },
       },
     ];
@@ -106,7 +223,14 @@ export function viewFromAbove(flights: readonly NamedTrace[], unit: DistanceUnit
   const base = chartFrame(ink, unit === 'yd' ? 'yards' : 'metres', 'left');
   return {
     ...base,
-    yAxis: { ...base.yAxis, inverse: true, nameLocation: 'start' as const, min: -Math.ceil(reach / 5) * 5, max: Math.ceil(reach / 5) * 5, axisLabel: { color: ink.quiet, formatter: (value: number) => String(Math.abs(value)) } },
+    yAxis: {
+      ...base.yAxis,
+      inverse: true,
+      nameLocation: 'start' as const,
+      min: -Math.ceil(reach / 5) * 5,
+      max: Math.ceil(reach / 5) * 5,
+      axisLabel: { color: ink.quiet, formatter: (value: number) => String(Math.abs(value)) },
+    },
     series,
   };
 }

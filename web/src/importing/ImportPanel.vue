@@ -20,7 +20,9 @@ let changeId = newId();
 
 const badRows = computed(() => new Set(plan.value?.rejected.map((cell) => cell.row)));
 const goodAdds = computed(() => plan.value?.adds.filter((add) => !badRows.value.has(add.row)).length ?? 0);
-const goodEdits = computed(() => plan.value?.edits.filter((edit) => !badRows.value.has(edit.row)).length ?? 0);
+const goodEdits = computed(
+  () => plan.value?.edits.filter((edit) => !badRows.value.has(edit.row)).length ?? 0,
+);
 
 async function choose(event: Event): Promise<void> {
   const chosen = (event.target as HTMLInputElement).files?.[0];
@@ -32,7 +34,11 @@ async function choose(event: Event): Promise<void> {
     problem.value = `${chosen.name} is ${(chosen.size / 1e6).toFixed(1)} MB; 2 MB is the limit.`;
     return;
   }
-  file.value = { name: chosen.name, text: await chosen.text(), type: /\.json$/i.test(chosen.name) ? 'application/json' : 'text/csv' };
+  file.value = {
+    name: chosen.name,
+    text: await chosen.text(),
+    type: /\.json$/i.test(chosen.name) ? 'application/json' : 'text/csv',
+  };
   changeId = newId();
   await send('none');
 }
@@ -43,9 +49,14 @@ async function send(take: 'none' | 'good' | 'all'): Promise<void> {
   problem.value = '';
   try {
     const query = new URLSearchParams({ take, changeId, takenOn: today() });
-    const answer = await request<{ plan: ImportPlan; result: ChangeResult | null }>(`/players/${store.sheet.player.id}/import?${query}`, {
-      method: 'POST', headers: { 'content-type': file.value.type }, body: file.value.text,
-    });
+    const answer = await request<{ plan: ImportPlan; result: ChangeResult | null }>(
+      `/players/${store.sheet.player.id}/import?${query}`,
+      {
+        method: 'POST',
+        headers: { 'content-type': file.value.type },
+        body: file.value.text,
+      },
+    );
     plan.value = answer.plan;
     if (take !== 'none') {
       done.value = answer.result ? answer.result.change.summary : 'Nothing to change.';
@@ -69,39 +80,123 @@ function readingText(value: Reading['value']): string {
 </script>
 
 <template>
-  <NModal :show="true" preset="card" title="Import a file" style="width: min(820px, 96vw)" @update:show="emit('close')">
-    <p>CSV (a row a club, heads in the first row) or a Tasche locker as JSON. You see what would change before it does.</p>
-    <p class="pick"><input type="file" accept=".csv,.json,.txt,text/csv,application/json" aria-label="File" :disabled="busy" @change="choose"></p>
+  <NModal
+    :show="true"
+    preset="card"
+    title="Import a file"
+    style="width: min(820px, 96vw)"
+    @update:show="emit('close')"
+  >
+    <p>
+      CSV (a row a club, heads in the first row) or a Tasche locker as JSON. You see what would change before
+      it does.
+    </p>
+    <p class="pick">
+      <input
+        type="file"
+        accept=".csv,.json,.txt,text/csv,application/json"
+        aria-label="File"
+        :disabled="busy"
+        @change="choose"
+      />
+    </p>
     <p v-if="busy" role="status" class="quiet">Reading…</p>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <p v-if="done" class="verdict fine" role="status">● Imported: {{ done }}</p>
     <template v-if="plan && !done">
-      <p role="status"><b>{{ plan.adds.length }}</b> new clubs, <b>{{ plan.edits.length }}</b> changed, <b>{{ plan.same.length }}</b> as they were<template v-if="plan.rejected.length">, <b class="verdict fault">{{ plan.rejected.length }} cells that can't be taken</b></template>.</p>
-      <p v-if="plan.unknownColumns.length" class="verdict look">◆ Columns left out: {{ plan.unknownColumns.join(', ') }}</p>
+      <p role="status">
+        <b>{{ plan.adds.length }}</b> new clubs, <b>{{ plan.edits.length }}</b> changed,
+        <b>{{ plan.same.length }}</b> as they were<template v-if="plan.rejected.length"
+          >, <b class="verdict fault">{{ plan.rejected.length }} cells that can't be taken</b></template
+        >.
+      </p>
+      <p v-if="plan.unknownColumns.length" class="verdict look">
+        ◆ Columns left out: {{ plan.unknownColumns.join(', ') }}
+      </p>
       <div class="lists">
         <table v-if="plan.rejected.length">
-          <caption>Can't be taken</caption>
-          <thead><tr><th>Row</th><th>Column</th><th>Found</th><th>Why</th></tr></thead>
-          <tbody><tr v-for="(cell, i) in plan.rejected.slice(0, 200)" :key="i"><td>{{ cell.row + 2 }}</td><td>{{ cell.head }}</td><td>{{ cell.text }}</td><td>{{ cell.reason }}</td></tr></tbody>
+          <caption>
+            Can't be taken
+          </caption>
+          <thead>
+            <tr>
+              <th>Row</th>
+              <th>Column</th>
+              <th>Found</th>
+              <th>Why</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(cell, i) in plan.rejected.slice(0, 200)" :key="i">
+              <td>{{ cell.row + 2 }}</td>
+              <td>{{ cell.head }}</td>
+              <td>{{ cell.text }}</td>
+              <td>{{ cell.reason }}</td>
+            </tr>
+          </tbody>
         </table>
         <table v-if="plan.edits.length">
-          <caption>Would change</caption>
-          <thead><tr><th>Club</th><th>What</th><th>From</th><th>To</th></tr></thead>
+          <caption>
+            Would change
+          </caption>
+          <thead>
+            <tr>
+              <th>Club</th>
+              <th>What</th>
+              <th>From</th>
+              <th>To</th>
+            </tr>
+          </thead>
           <tbody>
             <template v-for="edit in plan.edits.slice(0, 200)" :key="edit.club.id">
-              <tr v-for="(reading, i) in edit.readings" :key="reading.key + i"><td>{{ i === 0 ? edit.club.name : '' }}</td><td>{{ readingName(reading) }}</td><td>{{ readingText(reading.before) }}</td><td>{{ readingText(reading.value) }}</td></tr>
+              <tr v-for="(reading, i) in edit.readings" :key="reading.key + i">
+                <td>{{ i === 0 ? edit.club.name : '' }}</td>
+                <td>{{ readingName(reading) }}</td>
+                <td>{{ readingText(reading.before) }}</td>
+                <td>{{ readingText(reading.value) }}</td>
+              </tr>
             </template>
           </tbody>
         </table>
         <table v-if="plan.adds.length">
-          <caption>Would be new</caption>
-          <thead><tr><th>Row</th><th>Club</th><th>Kind</th><th>Readings</th></tr></thead>
-          <tbody><tr v-for="add in plan.adds.slice(0, 200)" :key="add.row"><td>{{ add.row + 2 }}</td><td>{{ add.name }}</td><td>{{ add.kind }}</td><td>{{ add.readings.length }}</td></tr></tbody>
+          <caption>
+            Would be new
+          </caption>
+          <thead>
+            <tr>
+              <th>Row</th>
+              <th>Club</th>
+              <th>Kind</th>
+              <th>Readings</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="add in plan.adds.slice(0, 200)" :key="add.row">
+              <td>{{ add.row + 2 }}</td>
+              <td>{{ add.name }}</td>
+              <td>{{ add.kind }}</td>
+              <td>{{ add.readings.length }}</td>
+            </tr>
+          </tbody>
         </table>
       </div>
       <div class="bar">
-        <button v-if="plan.rejected.length === 0" class="plain-button main" :disabled="busy || plan.adds.length + plan.edits.length === 0" @click="send('all')">Import</button>
-        <button v-else class="plain-button main" :disabled="busy || goodAdds + goodEdits === 0" @click="send('good')">Import the {{ goodAdds + goodEdits }} good rows only</button>
+        <button
+          v-if="plan.rejected.length === 0"
+          class="plain-button main"
+          :disabled="busy || plan.adds.length + plan.edits.length === 0"
+          @click="send('all')"
+        >
+          Import
+        </button>
+        <button
+          v-else
+          class="plain-button main"
+          :disabled="busy || goodAdds + goodEdits === 0"
+          @click="send('good')"
+        >
+          Import the {{ goodAdds + goodEdits }} good rows only
+        </button>
         <button class="plain-button" @click="emit('close')">Leave it</button>
       </div>
     </template>
@@ -109,10 +204,35 @@ function readingText(value: Reading['value']): string {
 </template>
 
 <style scoped>
-p { margin-bottom: 10px; }
-.lists { max-height: 46vh; overflow: auto; display: grid; gap: 14px; margin-bottom: 14px; }
-table { border-collapse: collapse; width: 100%; font-size: 13.5px; }
-caption { text-align: left; font-weight: 600; padding-bottom: 4px; }
-th { text-align: left; color: var(--quiet); font-weight: 400; }
-td, th { padding: 4px 10px 4px 0; border-bottom: 1px solid var(--line-soft); vertical-align: top; }
+p {
+  margin-bottom: 10px;
+}
+.lists {
+  max-height: 46vh;
+  overflow: auto;
+  display: grid;
+  gap: 14px;
+  margin-bottom: 14px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 13.5px;
+}
+caption {
+  text-align: left;
+  font-weight: 600;
+  padding-bottom: 4px;
+}
+th {
+  text-align: left;
+  color: var(--quiet);
+  font-weight: 400;
+}
+td,
+th {
+  padding: 4px 10px 4px 0;
+  border-bottom: 1px solid var(--line-soft);
+  vertical-align: top;
+}
 </style>

@@ -14,12 +14,23 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <NModal v-model:show="help.open" preset="card" title="Keys" style="width: min(760px, 94vw)" :auto-focus="true">
+  <NModal
+    v-model:show="help.open"
+    preset="card"
+    title="Keys"
+    style="width: min(760px, 94vw)"
+    :auto-focus="true"
+  >
     <div class="groups">
       <section v-for="{ group, keys } in KEYS" :key="group">
         <h3>{{ group }}</h3>
         <dl>
-          <template v-for="[key, what] in keys" :key="key"><dt><kbd>{{ key }}</kbd></dt><dd>{{ what }}</dd></template>
+          <template v-for="[key, what] in keys" :key="key"
+            ><dt>
+              <kbd>{{ key }}</kbd>
+            </dt>
+            <dd>{{ what }}</dd></template
+          >
         </dl>
       </section>
     </div>
@@ -27,8 +38,24 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </template>
 
 <style scoped>
-.groups { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 18px 24px; }
-h3 { font-size: 14px; margin-bottom: 8px; color: var(--quiet); font-weight: 500; }
-dl { display: grid; grid-template-columns: auto 1fr; gap: 6px 10px; margin: 0; }
-dd { margin: 0; }
+.groups {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 18px 24px;
+}
+h3 {
+  font-size: 14px;
+  margin-bottom: 8px;
+  color: var(--quiet);
+  font-weight: 500;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 6px 10px;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
 </style>

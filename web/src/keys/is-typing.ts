@@ -12,5 +12,8 @@ export function isTyping(event: Event): boolean {
 export function isUndoOfField(event: Event): boolean {
   const target = event.target;
   if (!isTyping(event) || !(target instanceof HTMLElement) || target.tagName === 'SELECT') return false;
-  return !('untouched' in target.dataset) && !(target instanceof HTMLInputElement && ['checkbox', 'radio'].includes(target.type));
+  return (
+    !('untouched' in target.dataset) &&
+    !(target instanceof HTMLInputElement && ['checkbox', 'radio'].includes(target.type))
+  );
 }

@@ -5,19 +5,72 @@ export const useKeysHelp = defineStore('keys-help', () => ({ open: ref(false) })
 
 /** Every key there is, as the help shows them. */
 export const KEYS: readonly { group: string; keys: readonly (readonly [string, string])[] }[] = [
-  { group: 'Anywhere', keys: [
-    ['?', 'these keys'], ['Alt U', 'yards or metres'], ['Ctrl Z', 'undo'], ['Ctrl Shift Z', 'redo'],
-    ['Alt R', 'roster'], ['Alt B', 'bag'], ['Alt F', 'flights'], ['Alt L', 'locker'], ['Alt G', 'range'], ['Alt C', 'compare'], ['Alt P', 'plan'],
-  ] },
-  { group: 'In the sheet', keys: [
-    ['← ↑ → ↓', 'move'], ['type', 'write over the cell'], ['Enter', 'save and go down'], ['Tab', 'save and go right'],
-    ['F2', 'change what is there'], ['Esc', 'leave it as it was'], ['Delete', 'back to "not known"'],
-    ['Ctrl V', 'paste rows from a spreadsheet'], ['Ctrl C', 'copy the cell'], ['Alt Enter', 'open the club'],
-  ] },
-  { group: 'The bag', keys: [
-    ['Alt O', 'this club out'], ['Alt I', 'put a club in'], ['Alt M', 'measure before and after from here'],
-    ['Alt T', 'ladder as a table'], ['Alt A', 'air and ground (in the plan too)'], ['Alt 1 to 5', 'other columns'], ['Alt S', 'school'], ['Alt Y', 'try the remedy'],
-  ] },
-  { group: 'An event', keys: [['Alt 1 to 8', 'round'], ['Alt T', 'what travels'], ['Alt W', 'ask for the forecast; with Shift of every round'], ['I, O, F', 'on a club: always in, never, free'], ['G', 'on clubs: one of them at most; Enter sets it'], ['K', 'no more of its kind than now'], ['+ −', 'clubs at most'], ['Enter', 'on a club: the need that asks for it'], ['↑ ↓', 'from club to club'], ['Alt Enter', 'settle the bag of the round']] },
-  { group: 'The range', keys: [['Alt N', 'new session'], ['Alt E', 'write shots down by hand'], ['Alt H', 'hit ten (simulated monitor)'], ['Alt A', 'air and ground of the session']] },
+  {
+    group: 'Anywhere',
+    keys: [
+      ['?', 'these keys'],
+      ['Alt U', 'yards or metres'],
+      ['Ctrl Z', 'undo'],
+      ['Ctrl Shift Z', 'redo'],
+      ['Alt R', 'roster'],
+      ['Alt B', 'bag'],
+      ['Alt F', 'flights'],
+      ['Alt L', 'locker'],
+      ['Alt G', 'range'],
+      ['Alt C', 'compare'],
+      ['Alt P', 'plan'],
+    ],
+  },
+  {
+    group: 'In the sheet',
+    keys: [
+      ['← ↑ → ↓', 'move'],
+      ['type', 'write over the cell'],
+      ['Enter', 'save and go down'],
+      ['Tab', 'save and go right'],
+      ['F2', 'change what is there'],
+      ['Esc', 'leave it as it was'],
+      ['Delete', 'back to "not known"'],
+      ['Ctrl V', 'paste rows from a spreadsheet'],
+      ['Ctrl C', 'copy the cell'],
+      ['Alt Enter', 'open the club'],
+    ],
+  },
+  {
+    group: 'The bag',
+    keys: [
+      ['Alt O', 'this club out'],
+      ['Alt I', 'put a club in'],
+      ['Alt M', 'measure before and after from here'],
+      ['Alt T', 'ladder as a table'],
+      ['Alt A', 'air and ground (in the plan too)'],
+      ['Alt 1 to 5', 'other columns'],
+      ['Alt S', 'school'],
+      ['Alt Y', 'try the remedy'],
+    ],
+  },
+  {
+    group: 'An event',
+    keys: [
+      ['Alt 1 to 8', 'round'],
+      ['Alt T', 'what travels'],
+      ['Alt W', 'ask for the forecast; with Shift of every round'],
+      ['I, O, F', 'on a club: always in, never, free'],
+      ['G', 'on clubs: one of them at most; Enter sets it'],
+      ['K', 'no more of its kind than now'],
+      ['+ −', 'clubs at most'],
+      ['Enter', 'on a club: the need that asks for it'],
+      ['↑ ↓', 'from club to club'],
+      ['Alt Enter', 'settle the bag of the round'],
+    ],
+  },
+  {
+    group: 'The range',
+    keys: [
+      ['Alt N', 'new session'],
+      ['Alt E', 'write shots down by hand'],
+      ['Alt H', 'hit ten (simulated monitor)'],
+      ['Alt A', 'air and ground of the session'],
+    ],
+  },
 ];

@@ -1,6 +1,17 @@
 <script setup lang="ts">
 import {
-  carryLadder, distanceNumber, formatDegrees, formatDistance, signedDistance, sourceWords, toMetres, type DistanceUnit, type GapReport, type LadderClub, type Rung, type StepReport,
+  carryLadder,
+  distanceNumber,
+  formatDegrees,
+  formatDistance,
+  signedDistance,
+  sourceWords,
+  toMetres,
+  type DistanceUnit,
+  type GapReport,
+  type LadderClub,
+  type Rung,
+  type StepReport,
 } from '@tasche/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -39,13 +50,19 @@ function knownOf(rung: Rung): number | undefined {
 function originOf(rung: Rung): string {
   const own = `${rung.name}: carry ${formatDistance(rung.carryM, props.unit)}, ${sourceWords(rung.full, props.unit)}`;
   const moved = props.moved?.get(rung.id);
-  return moved ? `${own}, moved by ${signedDistance(moved.shiftCarryM, props.unit)}, within ${formatDistance(moved.plusMinusM, props.unit)}; total ${distanceNumber(moved.totalM, props.unit)}, moved by ${signedDistance(moved.shiftTotalM, props.unit)}` : own;
+  return moved
+    ? `${own}, moved by ${signedDistance(moved.shiftCarryM, props.unit)}, within ${formatDistance(moved.plusMinusM, props.unit)}; total ${distanceNumber(moved.totalM, props.unit)}, moved by ${signedDistance(moved.shiftTotalM, props.unit)}`
+    : own;
 }
 const rungs = computed(() => carryLadder(props.clubs));
 const goneRungs = computed(() => carryLadder(props.gone ?? []));
 const all = computed(() => [...rungs.value, ...goneRungs.value]);
 const range = computed(() => {
-  const carries = all.value.flatMap((rung) => [rung.carryM, knownOf(rung) ?? rung.carryM, ...Object.values(rung.shots).map((shot) => shot.carryM)]);
+  const carries = all.value.flatMap((rung) => [
+    rung.carryM,
+    knownOf(rung) ?? rung.carryM,
+    ...Object.values(rung.shots).map((shot) => shot.carryM),
+  ]);
   return { low: Math.min(...carries) - 6, high: Math.max(...carries) + 6 };
 });
 const lofts = computed(() => {
@@ -62,7 +79,10 @@ const ticks = computed(() => {
   const stepM = toMetres(10, props.unit);
   const first = Math.ceil(range.value.low / stepM);
   const last = Math.floor(range.value.high / stepM);
-  return Array.from({ length: Math.max(0, last - first + 1) }, (_tick, i) => ({ tens: first + i, y: yOf((first + i) * stepM) }));
+  return Array.from({ length: Math.max(0, last - first + 1) }, (_tick, i) => ({
+    tens: first + i,
+    y: yOf((first + i) * stepM),
+  }));
 });
 
 /** From the shortest to the longest shot the player owns with it, or one spread either way of the stock shot. */
@@ -70,49 +90,83 @@ function spanOf(rung: Rung): { from: number; to: number; partial: boolean } {
   const carries = Object.values(rung.shots).map((shot) => shot.carryM);
   const spreadM = rung.full.spreadM ?? rung.full.plusMinusM ?? 0;
   return {
-    from: yOf(Math.max(...carries, rung.carryM + spreadM)), to: yOf(Math.min(...carries, rung.carryM - spreadM)), partial: carries.length > 1,
+    from: yOf(Math.max(...carries, rung.carryM + spreadM)),
+    to: yOf(Math.min(...carries, rung.carryM - spreadM)),
+    partial: carries.length > 1,
   };
 }
 
 const pegs = computed(() => {
   const spans = rungs.value.map(spanOf);
   const lanes = spanLanes(spans, 2);
-  const labelYs = spreadLabels(rungs.value.map((rung) => yOf(rung.carryM)), 18, TOP, props.height - BOTTOM);
+  const labelYs = spreadLabels(
+    rungs.value.map((rung) => yOf(rung.carryM)),
+    18,
+    TOP,
+    props.height - BOTTOM,
+  );
   return rungs.value.map((rung, i) => ({
-    rung, span: spans[i]!, lane: lanes[i]!, y: yOf(rung.carryM), labelY: labelYs[i]!,
+    rung,
+    span: spans[i]!,
+    lane: lanes[i]!,
+    y: yOf(rung.carryM),
+    labelY: labelYs[i]!,
     loftY: rung.loftDeg === undefined ? undefined : yOfLoft(rung.loftDeg),
-    partials: Object.entries(rung.shots).filter(([kind]) => kind !== 'full').map(([, shot]) => yOf(shot.carryM)),
+    partials: Object.entries(rung.shots)
+      .filter(([kind]) => kind !== 'full')
+      .map(([, shot]) => yOf(shot.carryM)),
     lit: props.pointed?.upperId === rung.id || props.pointed?.lowerId === rung.id,
   }));
 });
 const lanesWide = computed(() => 10 + (Math.max(0, ...pegs.value.map((peg) => peg.lane)) + 1) * LANE_PX);
 const labelX = computed(() => RAIL_X + lanesWide.value + 14);
 const carryOf = computed(() => new Map(rungs.value.map((rung) => [rung.id, rung.carryM])));
-const holes = computed(() => props.report.steps
-  .filter((step) => step.severity === 'fault' && step.word === 'wide' && carryOf.value.has(step.upperId) && carryOf.value.has(step.lowerId))
-  .map((step) => {
-    const top = yOf(carryOf.value.get(step.upperId)!);
-    const bottom = yOf(carryOf.value.get(step.lowerId)!);
-    return { step, top, height: bottom - top, text: `${formatDistance(step.carryM, props.unit)}: no club` };
-  }));
+const holes = computed(() =>
+  props.report.steps
+    .filter(
+      (step) =>
+        step.severity === 'fault' &&
+        step.word === 'wide' &&
+        carryOf.value.has(step.upperId) &&
+        carryOf.value.has(step.lowerId),
+    )
+    .map((step) => {
+      const top = yOf(carryOf.value.get(step.upperId)!);
+      const bottom = yOf(carryOf.value.get(step.lowerId)!);
+      return { step, top, height: bottom - top, text: `${formatDistance(step.carryM, props.unit)}: no club` };
+    }),
+);
 /** Room for the hole's words between the labels of the clubs either side. */
 function holeLabelY(hole: { step: StepReport; top: number; height: number }): number | undefined {
   const above = pegs.value.find((peg) => peg.rung.id === hole.step.upperId)!.labelY;
   const below = pegs.value.find((peg) => peg.rung.id === hole.step.lowerId)!.labelY;
   return below - above >= 34 ? (above + below) / 2 + 4 : undefined;
 }
-const loftTicks = computed(() => Array.from({ length: 8 }, (_tick, i) => (i + 1) * 10)
-  .filter((deg) => deg > lofts.value.low && deg < lofts.value.high));
+const loftTicks = computed(() =>
+  Array.from({ length: 8 }, (_tick, i) => (i + 1) * 10).filter(
+    (deg) => deg > lofts.value.low && deg < lofts.value.high,
+  ),
+);
 </script>
 
 <template>
   <div ref="box" class="rail">
-    <svg v-if="width > 0 && rungs.length > 0" :width="width" :height="height" role="img" :aria-label="`Rail of ${rungs.length} clubs by carry; the table form lists them`">
+    <svg
+      v-if="width > 0 && rungs.length > 0"
+      :width="width"
+      :height="height"
+      role="img"
+      :aria-label="`Rail of ${rungs.length} clubs by carry; the table form lists them`"
+    >
       <text :x="LOFT_X" y="16" class="head" text-anchor="middle">degrees</text>
-      <text :x="RAIL_X" y="16" class="head" text-anchor="middle">{{ unit === 'yd' ? 'yards' : 'metres' }}{{ moved ? ' here' : '' }}</text>
+      <text :x="RAIL_X" y="16" class="head" text-anchor="middle">
+        {{ unit === 'yd' ? 'yards' : 'metres' }}{{ moved ? ' here' : '' }}
+      </text>
       <g v-for="hole in holes" :key="`${hole.step.upperId}${hole.step.lowerId}`">
         <rect :x="RAIL_X" :y="hole.top" :width="lanesWide + 2" :height="hole.height" class="hole" />
-        <text v-if="holeLabelY(hole) !== undefined" :x="labelX" :y="holeLabelY(hole)" class="hole-label">{{ hole.text }}</text>
+        <text v-if="holeLabelY(hole) !== undefined" :x="labelX" :y="holeLabelY(hole)" class="hole-label">
+          {{ hole.text }}
+        </text>
       </g>
       <line :x1="LOFT_X" :x2="LOFT_X" :y1="TOP - 14" :y2="height - 6" class="loft-rail" />
       <g v-for="deg in loftTicks" :key="deg">
@@ -121,20 +175,49 @@ const loftTicks = computed(() => Array.from({ length: 8 }, (_tick, i) => (i + 1)
       </g>
       <line :x1="RAIL_X" :x2="RAIL_X" :y1="TOP - 14" :y2="height - 6" class="distance-rail" />
       <g v-for="tick in ticks" :key="tick.tens">
-        <line :x1="RAIL_X - (tick.tens % 5 === 0 ? 9 : 4)" :x2="RAIL_X" :y1="tick.y" :y2="tick.y" class="tick" />
+        <line
+          :x1="RAIL_X - (tick.tens % 5 === 0 ? 9 : 4)"
+          :x2="RAIL_X"
+          :y1="tick.y"
+          :y2="tick.y"
+          class="tick"
+        />
       </g>
       <g v-for="peg in goneRungs" :key="`gone ${peg.id}`" class="gone">
         <circle :cx="RAIL_X" :cy="yOf(peg.carryM)" r="4" />
         <line :x1="RAIL_X" :x2="RAIL_X + lanesWide" :y1="yOf(peg.carryM)" :y2="yOf(peg.carryM)" />
       </g>
-      <g v-for="peg in pegs" :key="peg.rung.id" :class="['peg', peg.rung.full.source, { lit: peg.lit, fresh: fresh?.has(peg.rung.id) }]">
-        <line v-if="peg.loftY !== undefined" :x1="LOFT_X" :x2="RAIL_X" :y1="peg.loftY" :y2="peg.y" class="join" />
+      <g
+        v-for="peg in pegs"
+        :key="peg.rung.id"
+        :class="['peg', peg.rung.full.source, { lit: peg.lit, fresh: fresh?.has(peg.rung.id) }]"
+      >
+        <line
+          v-if="peg.loftY !== undefined"
+          :x1="LOFT_X"
+          :x2="RAIL_X"
+          :y1="peg.loftY"
+          :y2="peg.y"
+          class="join"
+        />
         <circle v-if="peg.loftY !== undefined" :cx="LOFT_X" :cy="peg.loftY" r="2.6" class="loft-dot" />
         <line
-          :x1="RAIL_X + 10 + peg.lane * LANE_PX" :x2="RAIL_X + 10 + peg.lane * LANE_PX" :y1="peg.span.from" :y2="peg.span.to"
-          class="span" :class="{ partial: peg.span.partial }" />
+          :x1="RAIL_X + 10 + peg.lane * LANE_PX"
+          :x2="RAIL_X + 10 + peg.lane * LANE_PX"
+          :y1="peg.span.from"
+          :y2="peg.span.to"
+          class="span"
+          :class="{ partial: peg.span.partial }"
+        />
         <line
-          v-for="(y, i) in peg.partials" :key="i" :x1="RAIL_X + 6 + peg.lane * LANE_PX" :x2="RAIL_X + 14 + peg.lane * LANE_PX" :y1="y" :y2="y" class="partial-mark" />
+          v-for="(y, i) in peg.partials"
+          :key="i"
+          :x1="RAIL_X + 6 + peg.lane * LANE_PX"
+          :x2="RAIL_X + 14 + peg.lane * LANE_PX"
+          :y1="y"
+          :y2="y"
+          class="partial-mark"
+        />
         <path :d="`M${RAIL_X} ${peg.y}H${RAIL_X + lanesWide}L${labelX - 4} ${peg.labelY}`" class="lead" />
         <template v-if="knownOf(peg.rung) !== undefined">
           <path :d="`M${RAIL_X - 7} ${yOf(knownOf(peg.rung)!)}H${RAIL_X - 1}`" class="known" />
@@ -142,51 +225,171 @@ const loftTicks = computed(() => Array.from({ length: 8 }, (_tick, i) => (i + 1)
         <circle :cx="RAIL_X" :cy="peg.y" r="4.5" class="dot" />
         <text :x="labelX" :y="peg.labelY + 4.5" class="label">
           <title>{{ originOf(peg.rung) }}</title>
-          <tspan>{{ peg.rung.name }}</tspan><tspan dx="6" class="number">{{ distanceNumber(peg.rung.carryM, unit) }}</tspan>
-          <tspan v-if="knownOf(peg.rung) !== undefined" dx="6" class="shift-number">{{ signedDistance(peg.rung.carryM - knownOf(peg.rung)!, unit) }}</tspan>
+          <tspan>{{ peg.rung.name }}</tspan>
+          <tspan dx="6" class="number">{{ distanceNumber(peg.rung.carryM, unit) }}</tspan>
+          <tspan v-if="knownOf(peg.rung) !== undefined" dx="6" class="shift-number">
+            {{ signedDistance(peg.rung.carryM - knownOf(peg.rung)!, unit) }}
+          </tspan>
         </text>
       </g>
       <g v-for="tick in ticks.filter((one) => one.tens % 5 === 0)" :key="`label ${tick.tens}`">
-        <text :x="RAIL_X - 12" :y="tick.y + 4" class="tick-label on-rail" text-anchor="end">{{ tick.tens * 10 }}</text>
+        <text :x="RAIL_X - 12" :y="tick.y + 4" class="tick-label on-rail" text-anchor="end">
+          {{ tick.tens * 10 }}
+        </text>
       </g>
-      <text v-if="pointed?.loftDeg !== undefined" :x="LOFT_X" :y="height - 2" class="tick-label" text-anchor="middle">{{ formatDegrees(pointed.loftDeg) }}</text>
+      <text
+        v-if="pointed?.loftDeg !== undefined"
+        :x="LOFT_X"
+        :y="height - 2"
+        class="tick-label"
+        text-anchor="middle"
+      >
+        {{ formatDegrees(pointed.loftDeg) }}
+      </text>
     </svg>
     <p v-else class="quiet small nothing">The rail appears when two clubs have a carry.</p>
   </div>
 </template>
 
 <style scoped>
-.rail { min-width: 0; overflow: hidden; }
-svg { display: block; }
-.head { font-size: 12.5px; fill: var(--quiet); }
-.distance-rail { stroke: var(--ink); stroke-width: 2; }
-.loft-rail { stroke: var(--sand); stroke-width: 2; }
-.tick { stroke: var(--ink); stroke-width: 1; opacity: 0.7; }
-.tick-label { font-size: 11.5px; fill: var(--quiet); }
-.on-rail { paint-order: stroke; stroke: var(--linen); stroke-width: 4px; stroke-linejoin: round; }
-.join { stroke: var(--sand); stroke-width: 1; opacity: 0.8; }
-.loft-dot { fill: var(--sand); }
-.span { stroke: var(--petrol-mid); stroke-width: 2.5; opacity: 0.75; }
-.span.partial { stroke-width: 6; }
-.partial-mark { stroke: var(--paper); stroke-width: 1.6; }
-.lead { fill: none; stroke: var(--quiet); stroke-width: 0.8; opacity: 0.6; }
-.dot { fill: var(--petrol); stroke: var(--linen); stroke-width: 1.5; }
-.stated .dot { fill: var(--brass); }
-.stated .span { stroke: var(--brass); opacity: 0.6; }
-.modelled .dot { fill: var(--linen); stroke: var(--quiet); stroke-width: 1.6; }
-.modelled .span { stroke: var(--quiet); stroke-dasharray: 2 2.5; }
-.label { font-size: 13px; fill: var(--ink); }
-.number { fill: var(--quiet); }
-.stated .number { fill: var(--brass-ink); }
-.modelled .number { font-style: italic; }
-.lit .join { stroke: var(--petrol); stroke-width: 2; opacity: 1; }
-.lit .label { font-weight: 600; fill: var(--petrol); }
-.fresh .label { text-decoration: underline; text-decoration-style: dotted; text-underline-offset: 3px; }
-.gone circle { fill: none; stroke: var(--quiet); stroke-dasharray: 2 2; }
-.gone line { stroke: var(--quiet); stroke-dasharray: 2 3; }
-.known { stroke: var(--brass); stroke-width: 3; }
-.shift-number { fill: var(--brass-ink); font-size: 12px; }
-.hole { fill: var(--brick-soft); stroke: var(--brick); stroke-width: 1; stroke-dasharray: 4 3; opacity: 0.75; }
-.hole-label { font-size: 13px; font-weight: 600; fill: var(--brick-ink); }
-.nothing { padding: 60px 16px; }
+.rail {
+  min-width: 0;
+  overflow: hidden;
+}
+svg {
+  display: block;
+}
+.head {
+  font-size: 12.5px;
+  fill: var(--quiet);
+}
+.distance-rail {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.loft-rail {
+  stroke: var(--sand);
+  stroke-width: 2;
+}
+.tick {
+  stroke: var(--ink);
+  stroke-width: 1;
+  opacity: 0.7;
+}
+.tick-label {
+  font-size: 11.5px;
+  fill: var(--quiet);
+}
+.on-rail {
+  paint-order: stroke;
+  stroke: var(--linen);
+  stroke-width: 4px;
+  stroke-linejoin: round;
+}
+.join {
+  stroke: var(--sand);
+  stroke-width: 1;
+  opacity: 0.8;
+}
+.loft-dot {
+  fill: var(--sand);
+}
+.span {
+  stroke: var(--petrol-mid);
+  stroke-width: 2.5;
+  opacity: 0.75;
+}
+.span.partial {
+  stroke-width: 6;
+}
+.partial-mark {
+  stroke: var(--paper);
+  stroke-width: 1.6;
+}
+.lead {
+  fill: none;
+  stroke: var(--quiet);
+  stroke-width: 0.8;
+  opacity: 0.6;
+}
+.dot {
+  fill: var(--petrol);
+  stroke: var(--linen);
+  stroke-width: 1.5;
+}
+.stated .dot {
+  fill: var(--brass);
+}
+.stated .span {
+  stroke: var(--brass);
+  opacity: 0.6;
+}
+.modelled .dot {
+  fill: var(--linen);
+  stroke: var(--quiet);
+  stroke-width: 1.6;
+}
+.modelled .span {
+  stroke: var(--quiet);
+  stroke-dasharray: 2 2.5;
+}
+.label {
+  font-size: 13px;
+  fill: var(--ink);
+}
+.number {
+  fill: var(--quiet);
+}
+.stated .number {
+  fill: var(--brass-ink);
+}
+.modelled .number {
+  font-style: italic;
+}
+.lit .join {
+  stroke: var(--petrol);
+  stroke-width: 2;
+  opacity: 1;
+}
+.lit .label {
+  font-weight: 600;
+  fill: var(--petrol);
+}
+.fresh .label {
+  text-decoration: underline;
+  text-decoration-style: dotted;
+  text-underline-offset: 3px;
+}
+.gone circle {
+  fill: none;
+  stroke: var(--quiet);
+  stroke-dasharray: 2 2;
+}
+.gone line {
+  stroke: var(--quiet);
+  stroke-dasharray: 2 3;
+}
+.known {
+  stroke: var(--brass);
+  stroke-width: 3;
+}
+.shift-number {
+  fill: var(--brass-ink);
+  font-size: 12px;
+}
+.hole {
+  fill: var(--brick-soft);
+  stroke: var(--brick);
+  stroke-width: 1;
+  stroke-dasharray: 4 3;
+  opacity: 0.75;
+}
+.hole-label {
+  font-size: 13px;
+  font-weight: 600;
+  fill: var(--brick-ink);
+}
+.nothing {
+  padding: 60px 16px;
+}
 </style>

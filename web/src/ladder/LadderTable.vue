@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { distanceNumber, formatDegrees, signedDistance, type DistanceUnit, type GapReport } from '@tasche/core';
+import {
+  distanceNumber,
+  formatDegrees,
+  signedDistance,
+  type DistanceUnit,
+  type GapReport,
+} from '@tasche/core';
 import type { Moved } from '../conditions/use-conditions';
 import { MARKS } from './marks';
 
@@ -14,7 +20,9 @@ const props = defineProps<{
 /** "239 −13", where anything was moved. */
 const totalOf = (clubId: string): string => {
   const moved = props.moved?.get(clubId);
-  return moved ? `${distanceNumber(moved.totalM, props.unit)} ${signedDistance(moved.shiftTotalM, props.unit)}` : '';
+  return moved
+    ? `${distanceNumber(moved.totalM, props.unit)} ${signedDistance(moved.shiftTotalM, props.unit)}`
+    : '';
 };
 const shiftOf = (clubId: string): string => {
   const moved = props.moved?.get(clubId);
@@ -24,21 +32,47 @@ const shiftOf = (clubId: string): string => {
 
 <template>
   <table class="ladder">
-    <caption class="unseen">Ladder: each club with its loft and carry, and the step to the next club</caption>
+    <caption class="unseen">
+      Ladder: each club with its loft and carry, and the step to the next club
+    </caption>
     <thead>
-      <tr><th scope="col">Club</th><th scope="col">Loft</th><th scope="col">Carry</th><th v-if="moved" scope="col">Against baseline</th><th v-if="moved" scope="col">Total, against baseline</th><th scope="col">Loft step</th><th scope="col">Carry step</th><th scope="col">Target</th><th scope="col">Verdict</th></tr>
+      <tr>
+        <th scope="col">Club</th>
+        <th scope="col">Loft</th>
+        <th scope="col">Carry</th>
+        <th v-if="moved" scope="col">Against baseline</th>
+        <th v-if="moved" scope="col">Total, against baseline</th>
+        <th scope="col">Loft step</th>
+        <th scope="col">Carry step</th>
+        <th scope="col">Target</th>
+        <th scope="col">Verdict</th>
+      </tr>
     </thead>
     <tbody>
       <tr v-for="(rung, i) in report.rungs" :key="rung.clubId">
         <th scope="row">{{ rung.name }}</th>
         <td>{{ rung.loftDeg === undefined ? '' : formatDegrees(rung.loftDeg) }}</td>
         <td>{{ distanceNumber(rung.carryM, unit) }} {{ unit }}</td>
-        <td v-if="moved">{{ shiftOf(rung.clubId) }}</td><td v-if="moved">{{ totalOf(rung.clubId) }}</td>
+        <td v-if="moved">{{ shiftOf(rung.clubId) }}</td>
+        <td v-if="moved">{{ totalOf(rung.clubId) }}</td>
         <template v-if="report.steps[i]">
           <td>{{ report.steps[i].loftDeg === undefined ? '' : formatDegrees(report.steps[i].loftDeg) }}</td>
           <td>{{ distanceNumber(report.steps[i].carryM, unit) }}</td>
-          <td>{{ report.steps[i].targetM !== undefined ? distanceNumber(report.steps[i].targetM, unit, 1) : report.steps[i].targetDeg !== undefined ? formatDegrees(report.steps[i].targetDeg) : '' }}</td>
-          <td><span class="verdict" :class="report.steps[i].severity">{{ MARKS[report.steps[i].severity] }} {{ report.steps[i].word }}</span><div class="small quiet">{{ report.steps[i].reason }}</div></td>
+          <td>
+            {{
+              report.steps[i].targetM !== undefined
+                ? distanceNumber(report.steps[i].targetM, unit, 1)
+                : report.steps[i].targetDeg !== undefined
+                  ? formatDegrees(report.steps[i].targetDeg)
+                  : ''
+            }}
+          </td>
+          <td>
+            <span class="verdict" :class="report.steps[i].severity"
+              >{{ MARKS[report.steps[i].severity] }} {{ report.steps[i].word }}</span
+            >
+            <div class="small quiet">{{ report.steps[i].reason }}</div>
+          </td>
         </template>
         <td v-else colspan="4" />
       </tr>
@@ -47,8 +81,25 @@ const shiftOf = (clubId: string): string => {
 </template>
 
 <style scoped>
-.ladder { border-collapse: collapse; width: 100%; font-size: 13.5px; }
-th, td { text-align: left; padding: 6px 10px 6px 0; border-bottom: 1px solid var(--line-soft); vertical-align: top; }
-thead th { color: var(--quiet); font-weight: 400; font-size: 12.5px; }
-td:not(:last-child) { text-align: right; white-space: nowrap; }
+.ladder {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 13.5px;
+}
+th,
+td {
+  text-align: left;
+  padding: 6px 10px 6px 0;
+  border-bottom: 1px solid var(--line-soft);
+  vertical-align: top;
+}
+thead th {
+  color: var(--quiet);
+  font-weight: 400;
+  font-size: 12.5px;
+}
+td:not(:last-child) {
+  text-align: right;
+  white-space: nowrap;
+}
 </style>

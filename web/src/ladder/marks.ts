@@ -2,4 +2,9 @@ import type { Severity } from '@tasche/core';
 
 /** Colour never speaks alone: each verdict has a shape and a word too. */
 export const MARKS: Record<Severity, string> = { fine: '●', unknown: '?', look: '◆', fault: '■' };
-export const SEVERITY_WORDS: Record<Severity, string> = { fine: 'even', unknown: 'not known yet', look: 'look here', fault: 'fault' };
+export const SEVERITY_WORDS: Record<Severity, string> = {
+  fine: 'even',
+  unknown: 'not known yet',
+  look: 'look here',
+  fault: 'fault',
+};

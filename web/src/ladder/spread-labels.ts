@@ -13,7 +13,11 @@ export function spreadLabels(wishes: readonly number[], gap: number, low: number
   const clusters: { start: number; sum: number; size: number }[] = [];
   for (const index of order) {
     let cluster = { start: wishes[index]!, sum: wishes[index]!, size: 1 };
-    for (let before = clusters.at(-1); before && before.start + before.size * step > cluster.start; before = clusters.at(-1)) {
+    for (
+      let before = clusters.at(-1);
+      before && before.start + before.size * step > cluster.start;
+      before = clusters.at(-1)
+    ) {
       clusters.pop();
       const sum = before.sum + cluster.sum - cluster.size * before.size * step;
       cluster = { start: sum / (before.size + cluster.size), sum, size: before.size + cluster.size };
@@ -22,12 +26,17 @@ export function spreadLabels(wishes: readonly number[], gap: number, low: number
     cluster.start = Math.max(low, Math.min(cluster.start, furthest));
     clusters.push(cluster);
   }
-  const sorted = clusters.flatMap((cluster) => Array.from({ length: cluster.size }, (_one, i) => cluster.start + i * step));
+  const sorted = clusters.flatMap((cluster) =>
+    Array.from({ length: cluster.size }, (_one, i) => cluster.start + i * step),
+  );
   // Clamping to the ends may have pushed clusters into each other again.
   for (let i = 1; i < sorted.length; i++) sorted[i] = Math.max(sorted[i]!, sorted[i - 1]! + step);
-  for (let i = sorted.length - 1, most = high; i >= 0; i--, most -= step) sorted[i] = Math.min(sorted[i]!, most);
+  for (let i = sorted.length - 1, most = high; i >= 0; i--, most -= step)
+    sorted[i] = Math.min(sorted[i]!, most);
   const placed = new Array<number>(wishes.length);
-  order.forEach((index, i) => { placed[index] = sorted[i]!; });
+  order.forEach((index, i) => {
+    placed[index] = sorted[i]!;
+  });
   return placed;
 }
 

@@ -24,25 +24,55 @@ const state = computed(() => (typeof route.query.state === 'string' ? route.quer
 const wide = { id: 'all', name: 'Everything', columns: ALL_COLUMNS };
 const sets = [LOCKER_COLUMNS, ...COLUMN_SETS.slice(1), wide];
 const columnSet = computed(() => sets.find((set) => set.id === route.query.columns) ?? LOCKER_COLUMNS);
-const openClubId = computed({ get: () => (typeof route.query.club === 'string' ? route.query.club : null), set: (id) => setQuery('club', id ?? undefined) });
+const openClubId = computed({
+  get: () => (typeof route.query.club === 'string' ? route.query.club : null),
+  set: (id) => setQuery('club', id ?? undefined),
+});
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const kindPick = ref<ClubKind | null>(null);
 
-const states = computed(() => [
-  { id: 'all', name: 'All', count: store.clubs.length },
-  ...CLUB_STATES.map((one) => ({ id: one, name: one, count: store.clubs.filter((club) => club.spec.state?.value === one).length })),
-  { id: 'none', name: 'no state', count: store.clubs.filter((club) => !club.spec.state).length },
-].filter((one) => one.id === 'all' || one.count > 0));
+const states = computed(() =>
+  [
+    { id: 'all', name: 'All', count: store.clubs.length },
+    ...CLUB_STATES.map((one) => ({
+      id: one,
+      name: one,
+      count: store.clubs.filter((club) => club.spec.state?.value === one).length,
+    })),
+    { id: 'none', name: 'no state', count: store.clubs.filter((club) => !club.spec.state).length },
+  ].filter((one) => one.id === 'all' || one.count > 0),
+);
 
-const rows = computed(() => store.clubs
-  .filter((club) => state.value === 'all' || (state.value === 'none' ? !club.spec.state : club.spec.state?.value === state.value))
-  .filter((club) => `${club.name} ${club.kind} ${String(club.spec.head?.value ?? '')}`.toLowerCase().includes(filter.value.trim().toLowerCase()))
-  .sort((a, b) => CLUB_KINDS.indexOf(a.kind) - CLUB_KINDS.indexOf(b.kind) || (playingLoft(a.spec)?.deg ?? 99) - (playingLoft(b.spec)?.deg ?? 99)));
+const rows = computed(() =>
+  store.clubs
+    .filter(
+      (club) =>
+        state.value === 'all' ||
+        (state.value === 'none' ? !club.spec.state : club.spec.state?.value === state.value),
+    )
+    .filter((club) =>
+      `${club.name} ${club.kind} ${String(club.spec.head?.value ?? '')}`
+        .toLowerCase()
+        .includes(filter.value.trim().toLowerCase()),
+    )
+    .sort(
+      (a, b) =>
+        CLUB_KINDS.indexOf(a.kind) - CLUB_KINDS.indexOf(b.kind) ||
+        (playingLoft(a.spec)?.deg ?? 99) - (playingLoft(b.spec)?.deg ?? 99),
+    ),
+);
 /** The bags a club is in, said beside its name. */
-const badges = computed(() => new Map(store.clubs.flatMap((club): [string, string][] => {
-  const inBags = store.sheet!.bags.filter((bag) => bag.clubIds.includes(club.id) && (!bag.planId || bag.gamer));
-  return inBags.length === 0 ? [] : [[club.id, inBags.map((bag) => bag.name).join(', ')]];
-})));
+const badges = computed(
+  () =>
+    new Map(
+      store.clubs.flatMap((club): [string, string][] => {
+        const inBags = store.sheet!.bags.filter(
+          (bag) => bag.clubIds.includes(club.id) && (!bag.planId || bag.gamer),
+        );
+        return inBags.length === 0 ? [] : [[club.id, inBags.map((bag) => bag.name).join(', ')]];
+      }),
+    ),
+);
 
 function setQuery(key: string, value: string | undefined): void {
   void router.replace({ query: { ...route.query, [key]: value } });
@@ -62,45 +92,158 @@ function paste(text: string, row: number, column: number): void {
     <header class="page-head">
       <div class="grow">
         <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> locker</h1>
-        <p class="quiet small">{{ store.clubs.length }} clubs owned. Type, paste, or open one with Alt Enter.</p>
+        <p class="quiet small">
+          {{ store.clubs.length }} clubs owned. Type, paste, or open one with Alt Enter.
+        </p>
       </div>
       <div class="bar">
-        <input v-model="filter" class="filter" type="search" placeholder="Find a club" aria-label="Find a club">
-        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
+        <input
+          v-model="filter"
+          class="filter"
+          type="search"
+          placeholder="Find a club"
+          aria-label="Find a club"
+        />
+        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
+          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
+        </button>
         <BagMenu :bag="undefined" :unit="unit" />
       </div>
     </header>
-    <div v-if="editing.notice.value" class="card notice">{{ editing.notice.value }} <button class="plain-button slim" @click="editing.notice.value = ''">Put away</button></div>
-    <PasteNotice v-if="editing.pasteReport.value" :report="editing.pasteReport.value" @close="editing.pasteReport.value = null" />
-    <form v-if="editing.kindWanted.value" class="card notice" @submit.prevent="kindPick && editing.add(editing.kindWanted.value!, kindPick)">
-      <label>What kind of club is “{{ editing.kindWanted.value }}”? <select v-model="kindPick" required autofocus><option v-for="kind in CLUB_KINDS" :key="kind" :value="kind">{{ kind }}</option></select></label>
+    <div v-if="editing.notice.value" class="card notice">
+      {{ editing.notice.value }}
+      <button class="plain-button slim" @click="editing.notice.value = ''">Put away</button>
+    </div>
+    <PasteNotice
+      v-if="editing.pasteReport.value"
+      :report="editing.pasteReport.value"
+      @close="editing.pasteReport.value = null"
+    />
+    <form
+      v-if="editing.kindWanted.value"
+      class="card notice"
+      @submit.prevent="kindPick && editing.add(editing.kindWanted.value!, kindPick)"
+    >
+      <label
+        >What kind of club is “{{ editing.kindWanted.value }}”?
+        <select v-model="kindPick" required autofocus>
+          <option v-for="kind in CLUB_KINDS" :key="kind" :value="kind">{{ kind }}</option>
+        </select></label
+      >
       <button class="plain-button slim main">Add it</button>
     </form>
     <div class="filters">
       <div role="group" aria-label="State">
-        <button v-for="one in states" :key="one.id" :aria-pressed="state === one.id" @click="setQuery('state', one.id === 'all' ? undefined : one.id)">{{ one.name }} <span class="quiet">{{ one.count }}</span></button>
+        <button
+          v-for="one in states"
+          :key="one.id"
+          :aria-pressed="state === one.id"
+          @click="setQuery('state', one.id === 'all' ? undefined : one.id)"
+        >
+          {{ one.name }} <span class="quiet">{{ one.count }}</span>
+        </button>
       </div>
       <div role="group" aria-label="Columns">
-        <button v-for="set in sets" :key="set.id" :aria-pressed="set.id === columnSet.id" @click="setQuery('columns', set.id === 'overview' ? undefined : set.id)">{{ set.name }}</button>
+        <button
+          v-for="set in sets"
+          :key="set.id"
+          :aria-pressed="set.id === columnSet.id"
+          @click="setQuery('columns', set.id === 'overview' ? undefined : set.id)"
+        >
+          {{ set.name }}
+        </button>
       </div>
     </div>
     <div class="sheet-scroll">
       <SheetGrid
-        :key="columnSet.id" :clubs="rows" :columns="columnSet.columns.map((column) => (column.id === 'name' ? { ...column, px: 200 } : column))" :unit="unit" :read-only="store.readOnly" :rejected="editing.rejected.value" :row-px="38" :head-px="34"
-        :label="`Locker of ${store.sheet!.player.name}`" :badges="badges" @write="editing.write" @add="editing.add" @paste="paste" @open="openClubId = $event" />
+        :key="columnSet.id"
+        :clubs="rows"
+        :columns="columnSet.columns.map((column) => (column.id === 'name' ? { ...column, px: 200 } : column))"
+        :unit="unit"
+        :read-only="store.readOnly"
+        :rejected="editing.rejected.value"
+        :row-px="38"
+        :head-px="34"
+        :label="`Locker of ${store.sheet!.player.name}`"
+        :badges="badges"
+        @write="editing.write"
+        @add="editing.add"
+        @paste="paste"
+        @open="openClubId = $event"
+      />
     </div>
-    <p v-if="rows.length === 0 && store.clubs.length > 0" class="quiet">No club fits. <button class="plain-button slim" @click="filter = ''; setQuery('state', undefined)">Show all</button></p>
-    <ClubPanel v-if="openClubId && store.clubsById.has(openClubId)" :club-id="openClubId" @close="openClubId = null" />
+    <p v-if="rows.length === 0 && store.clubs.length > 0" class="quiet">
+      No club fits.
+      <button
+        class="plain-button slim"
+        @click="
+          filter = '';
+          setQuery('state', undefined);
+        "
+      >
+        Show all
+      </button>
+    </p>
+    <ClubPanel
+      v-if="openClubId && store.clubsById.has(openClubId)"
+      :club-id="openClubId"
+      @close="openClubId = null"
+    />
   </div>
 </template>
 
 <style scoped>
-.dot { font-weight: 400; }
-.filter { font: inherit; min-height: 36px; padding: 4px 10px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); width: 170px; }
-.filters { display: flex; flex-wrap: wrap; gap: 4px 26px; justify-content: space-between; border-bottom: 1px solid var(--line); }
-.filters button { background: none; border: 0; border-bottom: 3px solid transparent; padding: 7px 10px 5px; cursor: pointer; color: var(--ink); font-size: 13px; }
-.filters [aria-pressed='true'] { border-bottom-color: var(--petrol); color: var(--petrol); font-weight: 500; }
-.sheet-scroll { overflow-x: auto; padding-bottom: 60px; }
-.notice { padding: 8px 12px; margin-bottom: 10px; display: flex; gap: 12px; align-items: center; flex-wrap: wrap; }
-.notice select { font: inherit; padding: 4px 6px; background: var(--linen); color: var(--ink); border: 1px solid var(--line); }
+.dot {
+  font-weight: 400;
+}
+.filter {
+  font: inherit;
+  min-height: 36px;
+  padding: 4px 10px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+  width: 170px;
+}
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 26px;
+  justify-content: space-between;
+  border-bottom: 1px solid var(--line);
+}
+.filters button {
+  background: none;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  padding: 7px 10px 5px;
+  cursor: pointer;
+  color: var(--ink);
+  font-size: 13px;
+}
+.filters [aria-pressed='true'] {
+  border-bottom-color: var(--petrol);
+  color: var(--petrol);
+  font-weight: 500;
+}
+.sheet-scroll {
+  overflow-x: auto;
+  padding-bottom: 60px;
+}
+.notice {
+  padding: 8px 12px;
+  margin-bottom: 10px;
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.notice select {
+  font: inherit;
+  padding: 4px 6px;
+  background: var(--linen);
+  color: var(--ink);
+  border: 1px solid var(--line);
+}
 </style>

@@ -1,5 +1,18 @@
 <script setup lang="ts">
-import { LIE_NAMES, PLAIN_TASTE, TIE_STROKES, distanceNumber, isTie, lossWords, type DistanceUnit, type LadderClub, type Lie, type Need, type SchoolId, type Swap } from '@tasche/core';
+import {
+  LIE_NAMES,
+  PLAIN_TASTE,
+  TIE_STROKES,
+  distanceNumber,
+  isTie,
+  lossWords,
+  type DistanceUnit,
+  type LadderClub,
+  type Lie,
+  type Need,
+  type SchoolId,
+  type Swap,
+} from '@tasche/core';
 import { MOST_PLAN_NEEDS, PLAN_CHOOSING_BOUNDS, type PlanChoosing, type PlanView } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
@@ -7,54 +20,109 @@ import { readNeeds } from './read-needs';
 import { useChoosing } from './use-choosing';
 
 /** The shots a week will ask, and the bag that costs the fewest strokes for them. */
-const props = defineProps<{ plan: PlanView; clubs: readonly LadderClub[]; planned: readonly string[]; school: SchoolId; unit: DistanceUnit; readOnly: boolean; air: string; /** The clubs are on their way into that air. */ moving: boolean; handicap: number }>();
+const props = defineProps<{
+  plan: PlanView;
+  clubs: readonly LadderClub[];
+  planned: readonly string[];
+  school: SchoolId;
+  unit: DistanceUnit;
+  readOnly: boolean;
+  air: string;
+  /** The clubs are on their way into that air. */ moving: boolean;
+  handicap: number;
+}>();
 const emit = defineEmits<{ choosing: [choosing: PlanChoosing]; swaps: [swaps: readonly Swap[]] }>();
 
-const choosing = computed<PlanChoosing>(() => props.plan.choosing ?? { needs: [], limit: PLAIN_TASTE.limit, changeStrokes: TIE_STROKES, always: [], never: [] });
+const choosing = computed<PlanChoosing>(
+  () =>
+    props.plan.choosing ?? {
+      needs: [],
+      limit: PLAIN_TASTE.limit,
+      changeStrokes: TIE_STROKES,
+      always: [],
+      never: [],
+    },
+);
 const set = (part: Partial<PlanChoosing>) => emit('choosing', { ...choosing.value, ...part });
 
 const typed = ref('');
 const problem = ref('');
 function add(): void {
   const read = readNeeds(typed.value, props.unit);
-  if (!read.ok) { problem.value = `${read.reason}; nothing was added yet.`; return; }
-  if (choosing.value.needs.length + read.needs.length > MOST_PLAN_NEEDS) { problem.value = `A week holds at most ${MOST_PLAN_NEEDS} needs.`; return; }
+  if (!read.ok) {
+    problem.value = `${read.reason}; nothing was added yet.`;
+    return;
+  }
+  if (choosing.value.needs.length + read.needs.length > MOST_PLAN_NEEDS) {
+    problem.value = `A week holds at most ${MOST_PLAN_NEEDS} needs.`;
+    return;
+  }
   problem.value = '';
   typed.value = '';
   set({ needs: [...choosing.value.needs, ...read.needs].sort((a, b) => b.distanceM - a.distanceM) });
 }
-const edit = (i: number, part: Partial<Need>) => set({ needs: choosing.value.needs.map((need, k) => (k === i ? { ...need, ...part } : need)) });
+const edit = (i: number, part: Partial<Need>) =>
+  set({ needs: choosing.value.needs.map((need, k) => (k === i ? { ...need, ...part } : need)) });
 const remove = (i: number) => set({ needs: choosing.value.needs.toSpliced(i, 1) });
 function weigh(i: number, text: string): void {
   const weight = Number(text.replace(',', '.'));
-  if (!(weight >= 0 && weight <= 1000) || text.trim() === '') { problem.value = `How often must be between 0 and 1000, not “${text}”.`; return; }
+  if (!(weight >= 0 && weight <= 1000) || text.trim() === '') {
+    problem.value = `How often must be between 0 and 1000, not “${text}”.`;
+    return;
+  }
   problem.value = '';
   edit(i, { weight });
 }
 function writeNumber(key: 'limit' | 'changeStrokes', label: string, text: string): void {
   const value = Number(text.replace(',', '.'));
   const [least, most] = PLAN_CHOOSING_BOUNDS[key];
-  if (!(value >= least && value <= most) || text.trim() === '' || (key === 'limit' && !Number.isInteger(value))) { problem.value = `${label} must be ${key === 'limit' ? 'a whole number ' : ''}between ${least} and ${most}, not “${text}”.`; return; }
+  if (
+    !(value >= least && value <= most) ||
+    text.trim() === '' ||
+    (key === 'limit' && !Number.isInteger(value))
+  ) {
+    problem.value = `${label} must be ${key === 'limit' ? 'a whole number ' : ''}between ${least} and ${most}, not “${text}”.`;
+    return;
+  }
   problem.value = '';
   set({ [key]: value });
 }
 
 /** Each club is open, always in, or never in; a press goes round. */
-const stateOf = (id: string) => (choosing.value.always.includes(id) ? 'always' : choosing.value.never.includes(id) ? 'never' : 'open');
+const stateOf = (id: string) =>
+  choosing.value.always.includes(id) ? 'always' : choosing.value.never.includes(id) ? 'never' : 'open';
 function turn(id: string): void {
   const { always, never } = choosing.value;
   const state = stateOf(id);
-  set({ always: state === 'open' ? [...always, id] : always.filter((one) => one !== id), never: state === 'always' ? [...never, id] : never.filter((one) => one !== id) });
+  set({
+    always: state === 'open' ? [...always, id] : always.filter((one) => one !== id),
+    never: state === 'always' ? [...never, id] : never.filter((one) => one !== id),
+  });
 }
 
 const owned = computed(() => new Set(props.clubs.map(({ id }) => id)));
-const asked = computed(() => (choosing.value.needs.length === 0 || props.moving ? null : {
-  clubs: props.clubs, needs: choosing.value.needs.map((need) => ({ ...need })), against: props.planned,
-  taste: {
-    ...PLAIN_TASTE, school: props.school, handicap: props.handicap, limit: choosing.value.limit, always: choosing.value.always.filter((id) => owned.value.has(id)), never: choosing.value.never.filter((id) => owned.value.has(id)),
-    prices: Object.fromEntries(props.clubs.filter(({ id }) => !props.plan.baseClubIds.includes(id)).map(({ id }) => [id, choosing.value.changeStrokes])),
-  },
-}));
+const asked = computed(() =>
+  choosing.value.needs.length === 0 || props.moving
+    ? null
+    : {
+        clubs: props.clubs,
+        needs: choosing.value.needs.map((need) => ({ ...need })),
+        against: props.planned,
+        taste: {
+          ...PLAIN_TASTE,
+          school: props.school,
+          handicap: props.handicap,
+          limit: choosing.value.limit,
+          always: choosing.value.always.filter((id) => owned.value.has(id)),
+          never: choosing.value.never.filter((id) => owned.value.has(id)),
+          prices: Object.fromEntries(
+            props.clubs
+              .filter(({ id }) => !props.plan.baseClubIds.includes(id))
+              .map(({ id }) => [id, choosing.value.changeStrokes]),
+          ),
+        },
+      },
+);
 const { chosen, busy, problem: failed, stop } = useChoosing(asked);
 const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
 const carry = (id: string) => props.clubs.find((club) => club.id === id)?.shots.full?.carryM ?? 0;
@@ -67,10 +135,19 @@ const swaps = computed<Swap[]>(() => {
   const outs = props.plan.baseClubIds.filter((id) => owned.value.has(id) && !best.includes(id)).sort(byCarry);
   const ins = best.filter((id) => !props.plan.baseClubIds.includes(id)).sort(byCarry);
   return Array.from({ length: Math.max(outs.length, ins.length) }, (_one, i): Swap => ({
-    ...(outs[i] && { outId: outs[i] }), ...(ins[i] && { inId: ins[i] }), why: (chosen.value!.why[ins[i] ?? outs[i]!] ?? '').slice(0, 500),
+    ...(outs[i] && { outId: outs[i] }),
+    ...(ins[i] && { inId: ins[i] }),
+    why: (chosen.value!.why[ins[i] ?? outs[i]!] ?? '').slice(0, 500),
   }));
 });
-const same = computed(() => { const best = chosen.value?.answer?.best.ids; return best !== undefined && best.length === props.planned.length && best.every((id) => props.planned.includes(id)); });
+const same = computed(() => {
+  const best = chosen.value?.answer?.best.ids;
+  return (
+    best !== undefined &&
+    best.length === props.planned.length &&
+    best.every((id) => props.planned.includes(id))
+  );
+});
 const differs = (ids: readonly string[]) => {
   const best = chosen.value!.answer!.best.ids;
   const [outs, ins] = [best.filter((id) => !ids.includes(id)), ids.filter((id) => !best.includes(id))];
@@ -81,85 +158,340 @@ const strokes = (value: number) => value.toFixed(2);
 
 <template>
   <section class="choose">
-    <h2>Choose the bag <span class="quiet small">for the shots this week will ask, in {{ air }}; the fewest strokes, proved</span></h2>
+    <h2>
+      Choose the bag
+      <span class="quiet small"
+        >for the shots this week will ask, in {{ air }}; the fewest strokes, proved</span
+      >
+    </h2>
     <form v-if="!readOnly" class="bar no-print" @submit.prevent="add">
-      <input v-model="typed" class="line" aria-label="Needs" :placeholder="`155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough (${unit})`" autocomplete="off">
+      <input
+        v-model="typed"
+        class="line"
+        aria-label="Needs"
+        :placeholder="`155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough (${unit})`"
+        autocomplete="off"
+      />
       <button class="plain-button" :disabled="typed.trim() === ''">Add</button>
-      <label class="small quiet">clubs at most <FieldInput :value="String(choosing.limit)" class="number" inputmode="numeric" aria-label="Clubs at most" @write="writeNumber('limit', 'Clubs at most', $event)" /></label>
-      <label class="small quiet" title="Strokes a round by which a club that is not in the gamer must be better">a change must gain <FieldInput :value="String(choosing.changeStrokes)" class="number" inputmode="decimal" aria-label="A change must gain" @write="writeNumber('changeStrokes', 'A change must gain', $event)" /> strokes</label>
+      <label class="small quiet"
+        >clubs at most
+        <FieldInput
+          :value="String(choosing.limit)"
+          class="number"
+          inputmode="numeric"
+          aria-label="Clubs at most"
+          @write="writeNumber('limit', 'Clubs at most', $event)"
+      /></label>
+      <label
+        class="small quiet"
+        title="Strokes a round by which a club that is not in the gamer must be better"
+        >a change must gain
+        <FieldInput
+          :value="String(choosing.changeStrokes)"
+          class="number"
+          inputmode="decimal"
+          aria-label="A change must gain"
+          @write="writeNumber('changeStrokes', 'A change must gain', $event)"
+        />
+        strokes</label
+      >
     </form>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <div v-if="choosing.needs.length > 0" class="two">
       <table class="needs">
-        <caption class="unseen">Needs of the week</caption>
-        <thead><tr><th scope="col">{{ unit }}</th><th scope="col">To</th><th scope="col">Off</th><th scope="col">Holds</th><th scope="col">Times</th><th class="no-print" /></tr></thead>
+        <caption class="unseen">
+          Needs of the week
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">{{ unit }}</th>
+            <th scope="col">To</th>
+            <th scope="col">Off</th>
+            <th scope="col">Holds</th>
+            <th scope="col">Times</th>
+            <th class="no-print" />
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(need, i) in choosing.needs" :key="i">
             <th scope="row">{{ distanceNumber(need.distanceM, unit) }}</th>
-            <td>{{ need.to }}<span v-if="need.leftM" class="quiet">, {{ distanceNumber(need.leftM, unit) }} left</span></td>
-            <td><select :value="need.lie" :aria-label="`Lie of need ${i + 1}`" :disabled="readOnly" @change="edit(i, { lie: ($event.target as HTMLSelectElement).value as Lie })"><option v-for="lie in LIE_NAMES" :key="lie">{{ lie }}</option></select></td>
-            <td><input v-if="need.to === 'green'" type="checkbox" :checked="need.mustHold" :aria-label="`Need ${i + 1} must hold`" :disabled="readOnly" @change="edit(i, { mustHold: ($event.target as HTMLInputElement).checked })"></td>
-            <td><FieldInput class="number" :value="String(need.weight)" inputmode="decimal" :aria-label="`How often need ${i + 1}`" :disabled="readOnly" @write="weigh(i, $event)" /></td>
-            <td class="no-print"><button v-if="!readOnly" class="plain-button slim" :aria-label="`Remove need ${i + 1}`" @click="remove(i)">×</button></td>
+            <td>
+              {{ need.to
+              }}<span v-if="need.leftM" class="quiet">, {{ distanceNumber(need.leftM, unit) }} left</span>
+            </td>
+            <td>
+              <select
+                :value="need.lie"
+                :aria-label="`Lie of need ${i + 1}`"
+                :disabled="readOnly"
+                @change="edit(i, { lie: ($event.target as HTMLSelectElement).value as Lie })"
+              >
+                <option v-for="lie in LIE_NAMES" :key="lie">{{ lie }}</option>
+              </select>
+            </td>
+            <td>
+              <input
+                v-if="need.to === 'green'"
+                type="checkbox"
+                :checked="need.mustHold"
+                :aria-label="`Need ${i + 1} must hold`"
+                :disabled="readOnly"
+                @change="edit(i, { mustHold: ($event.target as HTMLInputElement).checked })"
+              />
+            </td>
+            <td>
+              <FieldInput
+                class="number"
+                :value="String(need.weight)"
+                inputmode="decimal"
+                :aria-label="`How often need ${i + 1}`"
+                :disabled="readOnly"
+                @write="weigh(i, $event)"
+              />
+            </td>
+            <td class="no-print">
+              <button
+                v-if="!readOnly"
+                class="plain-button slim"
+                :aria-label="`Remove need ${i + 1}`"
+                @click="remove(i)"
+              >
+                ×
+              </button>
+            </td>
           </tr>
         </tbody>
       </table>
       <div class="answer" aria-live="polite">
         <p v-if="moving" class="quiet" role="status">Flying the clubs in this air…</p>
-        <p v-if="busy" class="bar" role="status">Choosing… <button class="plain-button slim" @click="stop()">Cancel</button></p>
+        <p v-if="busy" class="bar" role="status">
+          Choosing… <button class="plain-button slim" @click="stop()">Cancel</button>
+        </p>
         <p v-if="failed" class="verdict fault" role="alert">■ {{ failed }}</p>
         <p v-if="chosen?.refused" class="verdict fault" role="alert">■ {{ chosen.refused }}</p>
         <template v-if="chosen?.answer">
           <p class="sentence">
-            <template v-if="same"><span class="verdict fine">●</span> The bag of the week is the best there is for these shots.</template>
-            <template v-else-if="planned.length > choosing.limit"><span class="verdict look">◆</span> The bag of the week holds {{ planned.length }} clubs, {{ choosing.limit }} {{ choosing.limit === 1 ? 'is' : 'are' }} wanted.</template>
-            <template v-else-if="isTie(chosen.loses)"><span class="verdict fine">●</span> The bag of the week and the best there is are a tie: {{ strokes(Math.abs(chosen.loses)) }} strokes a round is less than chance moves.</template>
-            <template v-else-if="chosen.loses < 0"><span class="verdict look">◆</span> The bag of the week does not keep to what is asked here; of those that do, this is the best.</template>
-            <template v-else><span class="verdict look">◆</span> The bag of the week costs <b>{{ strokes(chosen.loses) }}</b> strokes a round more than the best there is.</template>
+            <template v-if="same"
+              ><span class="verdict fine">●</span> The bag of the week is the best there is for these
+              shots.</template
+            >
+            <template v-else-if="planned.length > choosing.limit"
+              ><span class="verdict look">◆</span> The bag of the week holds {{ planned.length }} clubs,
+              {{ choosing.limit }} {{ choosing.limit === 1 ? 'is' : 'are' }} wanted.</template
+            >
+            <template v-else-if="isTie(chosen.loses)"
+              ><span class="verdict fine">●</span> The bag of the week and the best there is are a tie:
+              {{ strokes(Math.abs(chosen.loses)) }} strokes a round is less than chance moves.</template
+            >
+            <template v-else-if="chosen.loses < 0"
+              ><span class="verdict look">◆</span> The bag of the week does not keep to what is asked here; of
+              those that do, this is the best.</template
+            >
+            <template v-else
+              ><span class="verdict look">◆</span> The bag of the week costs
+              <b>{{ strokes(chosen.loses) }}</b> strokes a round more than the best there is.</template
+            >
           </p>
           <ol v-if="swaps.length && !same" class="swap-list">
-            <li v-for="(swap, i) in swaps" :key="i"><b v-if="swap.inId" class="in">{{ name(swap.inId) }} in</b><span v-if="swap.inId && swap.outId">, </span><span v-if="swap.outId">{{ name(swap.outId) }} out</span><span class="quiet small why">{{ swap.why }}</span></li>
+            <li v-for="(swap, i) in swaps" :key="i">
+              <b v-if="swap.inId" class="in">{{ name(swap.inId) }} in</b
+              ><span v-if="swap.inId && swap.outId">, </span
+              ><span v-if="swap.outId">{{ name(swap.outId) }} out</span
+              ><span class="quiet small why">{{ swap.why }}</span>
+            </li>
           </ol>
           <p v-else-if="!same" class="small">The gamer as it is.</p>
-          <p v-if="!same && !readOnly" class="no-print"><button class="plain-button main" @click="emit('swaps', swaps)">Put it into the plan</button></p>
-          <p class="small quiet">{{ chosen.answer.proof.proved ? 'Proved the best' : 'Not proved the best' }} of {{ chosen.answer.proof.sets.toLocaleString('en') }} sets of clubs. Next best: <template v-for="(bag, i) in chosen.answer.runnersUp" :key="i">{{ i ? '; ' : '' }}{{ differs(bag.ids) }} ({{ lossWords(bag.strokes - chosen.answer.best.strokes) }})</template>.</p>
+          <p v-if="!same && !readOnly" class="no-print">
+            <button class="plain-button main" @click="emit('swaps', swaps)">Put it into the plan</button>
+          </p>
+          <p class="small quiet">
+            {{ chosen.answer.proof.proved ? 'Proved the best' : 'Not proved the best' }} of
+            {{ chosen.answer.proof.sets.toLocaleString('en') }} sets of clubs. Next best:
+            <template v-for="(bag, i) in chosen.answer.runnersUp" :key="i"
+              >{{ i ? '; ' : '' }}{{ differs(bag.ids) }} ({{
+                lossWords(bag.strokes - chosen.answer.best.strokes)
+              }})</template
+            >.
+          </p>
         </template>
         <div class="chips no-print" role="group" aria-label="Locks">
-          <button v-for="club in clubs" :key="club.id" :class="[stateOf(club.id), { chosen: chosen?.answer?.best.ids.includes(club.id) }]" :disabled="readOnly" :title="chosen?.why[club.id] ?? ''" :aria-label="`${club.name}: ${stateOf(club.id)}${chosen?.answer?.best.ids.includes(club.id) ? ', chosen' : ''}`" @click="turn(club.id)">
-            {{ stateOf(club.id) === 'always' ? '■ ' : stateOf(club.id) === 'never' ? '✕ ' : chosen?.answer?.best.ids.includes(club.id) ? '● ' : '○ ' }}{{ club.name }}
+          <button
+            v-for="club in clubs"
+            :key="club.id"
+            :class="[stateOf(club.id), { chosen: chosen?.answer?.best.ids.includes(club.id) }]"
+            :disabled="readOnly"
+            :title="chosen?.why[club.id] ?? ''"
+            :aria-label="`${club.name}: ${stateOf(club.id)}${chosen?.answer?.best.ids.includes(club.id) ? ', chosen' : ''}`"
+            @click="turn(club.id)"
+          >
+            {{
+              stateOf(club.id) === 'always'
+                ? '■ '
+                : stateOf(club.id) === 'never'
+                  ? '✕ '
+                  : chosen?.answer?.best.ids.includes(club.id)
+                    ? '● '
+                    : '○ '
+            }}{{ club.name }}
           </button>
         </div>
-        <p class="small quiet no-print">● chosen, ○ left out; a press locks a club in (■), the next keeps it out (✕). Point at one to read why.</p>
-        <details v-if="chosen?.answer" class="small"><summary>Why, club by club</summary><ul><li v-for="(sentence, id) in chosen.why" :key="id">{{ sentence }}</li></ul></details>
+        <p class="small quiet no-print">
+          ● chosen, ○ left out; a press locks a club in (■), the next keeps it out (✕). Point at one to read
+          why.
+        </p>
+        <details v-if="chosen?.answer" class="small">
+          <summary>Why, club by club</summary>
+          <ul>
+            <li v-for="(sentence, id) in chosen.why" :key="id">{{ sentence }}</li>
+          </ul>
+        </details>
       </div>
     </div>
-    <p v-else class="quiet small">Write down the shots of the week, as in a practice round’s notes, and the bag for them is found among all clubs of the locker.</p>
+    <p v-else class="quiet small">
+      Write down the shots of the week, as in a practice round’s notes, and the bag for them is found among
+      all clubs of the locker.
+    </p>
   </section>
 </template>
 
 <style scoped>
-.choose { margin-top: 22px; border-top: 1px solid var(--line); padding-top: 12px; }
-h2 { margin-bottom: 8px; }
-h2 .small { font-weight: 400; margin-left: 8px; }
-input.line { font: inherit; min-height: 36px; flex: 1 1 380px; max-width: 560px; padding: 4px 10px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); }
-input.number { font: inherit; width: 58px; min-height: 30px; padding: 2px 6px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); }
-.two { display: grid; grid-template-columns: max-content minmax(0, 1fr); gap: 8px 34px; margin-top: 10px; align-items: start; }
-.needs { border-collapse: collapse; font-size: 13.5px; max-height: 60vh; }
-th { font-weight: 400; font-size: 12.5px; color: var(--quiet); text-align: left; }
-tbody th { color: var(--ink); font-weight: 600; font-size: 14px; text-align: right; padding-right: 14px; }
-td, th { padding: 2px 12px 2px 0; border-top: 1px solid var(--line-soft); white-space: nowrap; }
-select { font: inherit; font-size: 13.5px; color: var(--ink); background: none; border: 1px solid transparent; border-radius: 4px; min-height: 28px; }
-select:hover, select:focus-visible { border-color: var(--line); background: var(--paper); }
-.answer { display: grid; gap: 8px; }
-.sentence { font-size: 16px; }
-.swap-list { margin: 0; padding-left: 20px; display: grid; gap: 4px; }
-.in { color: var(--petrol); }
-.why { display: block; }
-.chips { display: flex; flex-wrap: wrap; gap: 4px; }
-.chips button { background: none; border: 1px solid var(--line); border-radius: 4px; color: var(--quiet); padding: 3px 9px; min-height: 32px; font-size: 13px; cursor: pointer; }
-.chips .chosen { color: var(--petrol); border-color: var(--petrol-mid); background: var(--petrol-soft); }
-.chips .always { font-weight: 600; border-color: var(--petrol); }
-.chips .never { text-decoration: line-through; }
-details ul { padding-left: 18px; margin: 6px 0; display: grid; gap: 2px; }
-@media (max-width: 900px) { .two { grid-template-columns: minmax(0, 1fr); } .needs { display: block; overflow-x: auto; } }
+.choose {
+  margin-top: 22px;
+  border-top: 1px solid var(--line);
+  padding-top: 12px;
+}
+h2 {
+  margin-bottom: 8px;
+}
+h2 .small {
+  font-weight: 400;
+  margin-left: 8px;
+}
+input.line {
+  font: inherit;
+  min-height: 36px;
+  flex: 1 1 380px;
+  max-width: 560px;
+  padding: 4px 10px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+}
+input.number {
+  font: inherit;
+  width: 58px;
+  min-height: 30px;
+  padding: 2px 6px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+}
+.two {
+  display: grid;
+  grid-template-columns: max-content minmax(0, 1fr);
+  gap: 8px 34px;
+  margin-top: 10px;
+  align-items: start;
+}
+.needs {
+  border-collapse: collapse;
+  font-size: 13.5px;
+  max-height: 60vh;
+}
+th {
+  font-weight: 400;
+  font-size: 12.5px;
+  color: var(--quiet);
+  text-align: left;
+}
+tbody th {
+  color: var(--ink);
+  font-weight: 600;
+  font-size: 14px;
+  text-align: right;
+  padding-right: 14px;
+}
+td,
+th {
+  padding: 2px 12px 2px 0;
+  border-top: 1px solid var(--line-soft);
+  white-space: nowrap;
+}
+select {
+  font: inherit;
+  font-size: 13.5px;
+  color: var(--ink);
+  background: none;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  min-height: 28px;
+}
+select:hover,
+select:focus-visible {
+  border-color: var(--line);
+  background: var(--paper);
+}
+.answer {
+  display: grid;
+  gap: 8px;
+}
+.sentence {
+  font-size: 16px;
+}
+.swap-list {
+  margin: 0;
+  padding-left: 20px;
+  display: grid;
+  gap: 4px;
+}
+.in {
+  color: var(--petrol);
+}
+.why {
+  display: block;
+}
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+.chips button {
+  background: none;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  color: var(--quiet);
+  padding: 3px 9px;
+  min-height: 32px;
+  font-size: 13px;
+  cursor: pointer;
+}
+.chips .chosen {
+  color: var(--petrol);
+  border-color: var(--petrol-mid);
+  background: var(--petrol-soft);
+}
+.chips .always {
+  font-weight: 600;
+  border-color: var(--petrol);
+}
+.chips .never {
+  text-decoration: line-through;
+}
+details ul {
+  padding-left: 18px;
+  margin: 6px 0;
+  display: grid;
+  gap: 2px;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .needs {
+    display: block;
+    overflow-x: auto;
+  }
+}
 </style>

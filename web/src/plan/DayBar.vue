@@ -9,15 +9,32 @@ import { compassPoint } from '../courses/ground-words';
 import { useForecast, type RoundOnCourse } from './use-forecast';
 
 /** What a round is expected to be played in: written by hand, taken from a season of the course, or from a forecast. */
-const props = defineProps<{ round: EventRound; course: CourseView; /** Every round of the event, this one too. */ rounds: readonly RoundOnCourse[]; unit: DistanceUnit; readOnly: boolean }>();
+const props = defineProps<{
+  round: EventRound;
+  course: CourseView;
+  /** Every round of the event, this one too. */ rounds: readonly RoundOnCourse[];
+  unit: DistanceUnit;
+  readOnly: boolean;
+}>();
 const emit = defineEmits<{ set: [days: readonly { roundId: string; set: EventRoundSet }[]] }>();
-const set = (part: EventRoundSet) => { emit('set', [{ roundId: props.round.id, set: part }]); };
-const { share, problem, ask, stop } = useForecast((came) => { emit('set', came); });
+const set = (part: EventRoundSet) => {
+  emit('set', [{ roundId: props.round.id, set: part }]);
+};
+const { share, problem, ask, stop } = useForecast((came) => {
+  emit('set', came);
+});
 const range = computed(() => {
   const members = props.round.forecast?.members;
   if (!members) return '';
-  const span = (part: 'temperature' | 'wind', values: readonly number[]) => `${airWords(part, quantileOf(values, 0.1), props.unit).split(' ')[0]!} to ${airWords(part, quantileOf(values, 0.9), props.unit)}`;
-  return `${members.length} ways it may turn out: ${span('temperature', members.map((one) => one.temperatureC))}, wind ${span('wind', members.map((one) => one.windMps))} from about the ${compassPoint(middleAir(members).windFromDeg)}`;
+  const span = (part: 'temperature' | 'wind', values: readonly number[]) =>
+    `${airWords(part, quantileOf(values, 0.1), props.unit).split(' ')[0]!} to ${airWords(part, quantileOf(values, 0.9), props.unit)}`;
+  return `${members.length} ways it may turn out: ${span(
+    'temperature',
+    members.map((one) => one.temperatureC),
+  )}, wind ${span(
+    'wind',
+    members.map((one) => one.windMps),
+  )} from about the ${compassPoint(middleAir(members).windFromDeg)}`;
 });
 function takeSeason(name: string): void {
   const season = props.course.seasons.find((one) => one.name === name);
@@ -27,24 +44,79 @@ function takeSeason(name: string): void {
 
 <template>
   <section class="card day no-print" aria-label="The day">
-    <GroundFields :air="round.air" :ground="round.ground" :unit="unit" :read-only="readOnly" :of="round.name" @air="set({ air: $event })" @ground="set({ ground: { ...round.ground, ...$event } })">
-      <label v-if="course.seasons.length && !readOnly" class="season">Season of the course
-        <select :value="''" aria-label="Take a season" @change="takeSeason(($event.target as HTMLSelectElement).value); ($event.target as HTMLSelectElement).value = ''"><option value="">take one…</option><option v-for="season in course.seasons" :key="season.name">{{ season.name }}</option></select>
+    <GroundFields
+      :air="round.air"
+      :ground="round.ground"
+      :unit="unit"
+      :read-only="readOnly"
+      :of="round.name"
+      @air="set({ air: $event })"
+      @ground="set({ ground: { ...round.ground, ...$event } })"
+    >
+      <label v-if="course.seasons.length && !readOnly" class="season"
+        >Season of the course
+        <select
+          :value="''"
+          aria-label="Take a season"
+          @change="
+            takeSeason(($event.target as HTMLSelectElement).value);
+            ($event.target as HTMLSelectElement).value = '';
+          "
+        >
+          <option value="">take one…</option>
+          <option v-for="season in course.seasons" :key="season.name">{{ season.name }}</option>
+        </select>
       </label>
       <template v-if="share === null && !readOnly">
-        <button type="button" class="plain-button" title="Alt W" @click="ask([{ round, course }])">Ask for the forecast</button>
-        <button v-if="rounds.length > 1" type="button" class="plain-button" title="Alt Shift W" @click="ask(rounds)">of all {{ rounds.length }} rounds</button>
+        <button type="button" class="plain-button" title="Alt W" @click="ask([{ round, course }])">
+          Ask for the forecast
+        </button>
+        <button
+          v-if="rounds.length > 1"
+          type="button"
+          class="plain-button"
+          title="Alt Shift W"
+          @click="ask(rounds)"
+        >
+          of all {{ rounds.length }} rounds
+        </button>
       </template>
     </GroundFields>
-    <p v-if="share !== null" class="bar small" role="status"><progress :value="share || undefined" max="1" /> Asking for the forecast… <button type="button" class="plain-button slim" @click="stop">Cancel</button></p>
+    <p v-if="share !== null" class="bar small" role="status">
+      <progress :value="share || undefined" max="1" /> Asking for the forecast…
+      <button type="button" class="plain-button slim" @click="stop">Cancel</button>
+    </p>
     <p v-if="problem" class="verdict look small" role="alert">◆ {{ problem }}</p>
-    <p v-if="round.forecast" class="small quiet">{{ range }}. {{ round.forecast.source }}, {{ shortMoment(round.forecast.askedAt) }}.</p>
+    <p v-if="round.forecast" class="small quiet">
+      {{ range }}. {{ round.forecast.source }}, {{ shortMoment(round.forecast.askedAt) }}.
+    </p>
   </section>
 </template>
 
 <style scoped>
-.day { padding: 10px 14px; display: grid; gap: 6px; margin-bottom: 12px; }
-progress { width: 120px; accent-color: var(--petrol); }
-.season { display: grid; gap: 2px; font-size: 12px; color: var(--quiet); }
-.season select { font: inherit; font-size: 14px; min-height: 34px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); }
+.day {
+  padding: 10px 14px;
+  display: grid;
+  gap: 6px;
+  margin-bottom: 12px;
+}
+progress {
+  width: 120px;
+  accent-color: var(--petrol);
+}
+.season {
+  display: grid;
+  gap: 2px;
+  font-size: 12px;
+  color: var(--quiet);
+}
+.season select {
+  font: inherit;
+  font-size: 14px;
+  min-height: 34px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+}
 </style>

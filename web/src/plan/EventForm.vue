@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { LIMIT_BOUNDS, MOST_ROUNDS, seasonOn, type CourseView, type EventDetails, type EventRound, type EventView } from '@tasche/contract';
+import {
+  LIMIT_BOUNDS,
+  MOST_ROUNDS,
+  seasonOn,
+  type CourseView,
+  type EventDetails,
+  type EventRound,
+  type EventView,
+} from '@tasche/contract';
 import { CALM, USUAL_GROUND } from '@tasche/core';
 import { addDays, format, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
@@ -19,25 +27,50 @@ const outbox = useOutbox();
 const router = useRouter();
 onMounted(() => void circuit.load());
 
-interface DraftRound { id: string; day: string; courseId: string; tee: number }
+interface DraftRound {
+  id: string;
+  day: string;
+  courseId: string;
+  tee: number;
+}
 const own = ref(Boolean(props.event));
 const name = ref(props.event?.name ?? '');
 const clubs = ref(props.event?.limits.clubs ?? LIMIT_BOUNDS.clubs[1]);
 const lengthIn = ref(props.event?.limits.lengthIn ?? 48);
 const notes = ref(props.event?.notes ?? '');
-const rounds = ref<DraftRound[]>(props.event?.rounds.map(({ id, day, courseId, tee }) => ({ id, day, courseId, tee })) ?? []);
+const rounds = ref<DraftRound[]>(
+  props.event?.rounds.map(({ id, day, courseId, tee }) => ({ id, day, courseId, tee })) ?? [],
+);
 const problem = ref('');
 
 /** Courses a round can be worked out on. */
 const playable = computed(() => circuit.courses.filter(({ holes }) => holes.length > 0));
 const planned = computed(() => new Set(store.sheet!.plans.map(({ eventId }) => eventId)));
 const firstDay = ({ rounds: all }: Pick<EventDetails, 'rounds'>) => all.map(({ day }) => day).sort()[0]!;
-const coming = computed(() => circuit.events.filter((event) => event.rounds.some(({ day }) => day >= today())).sort((a, b) => firstDay(a).localeCompare(firstDay(b))));
-const courseNames = (event: EventView) => [...new Set(event.rounds.map(({ courseId }) => circuit.courses.find(({ id }) => id === courseId)?.name ?? 'a course that is gone'))].join(', ');
+const coming = computed(() =>
+  circuit.events
+    .filter((event) => event.rounds.some(({ day }) => day >= today()))
+    .sort((a, b) => firstDay(a).localeCompare(firstDay(b))),
+);
+const courseNames = (event: EventView) =>
+  [
+    ...new Set(
+      event.rounds.map(
+        ({ courseId }) => circuit.courses.find(({ id }) => id === courseId)?.name ?? 'a course that is gone',
+      ),
+    ),
+  ].join(', ');
 
 function more(): void {
   const last = rounds.value.at(-1);
-  rounds.value.push({ id: newId(), day: last ? format(addDays(parseISO(last.day), 1), 'yyyy-MM-dd') : format(addDays(new Date(), 7), 'yyyy-MM-dd'), courseId: last?.courseId ?? playable.value[0]?.id ?? '', tee: last?.tee ?? 0 });
+  rounds.value.push({
+    id: newId(),
+    day: last
+      ? format(addDays(parseISO(last.day), 1), 'yyyy-MM-dd')
+      : format(addDays(new Date(), 7), 'yyyy-MM-dd'),
+    courseId: last?.courseId ?? playable.value[0]?.id ?? '',
+    tee: last?.tee ?? 0,
+  });
 }
 function begin(): void {
   own.value = true;
@@ -48,25 +81,51 @@ function begin(): void {
 function roundOf(draft: DraftRound, i: number, course: CourseView): EventRound {
   const before = props.event?.rounds.find(({ id }) => id === draft.id);
   const named = `Round ${i + 1}`;
-  if (before && before.courseId === draft.courseId && before.day === draft.day) return { ...before, name: named, tee: draft.tee };
+  if (before && before.courseId === draft.courseId && before.day === draft.day)
+    return { ...before, name: named, tee: draft.tee };
   const season = seasonOn(course.seasons, draft.day);
-  return { ...draft, name: named, air: season?.air ?? CALM, ground: season?.ground ?? { ...USUAL_GROUND, grass: course.grass, sand: course.sand }, forecast: null };
+  return {
+    ...draft,
+    name: named,
+    air: season?.air ?? CALM,
+    ground: season?.ground ?? { ...USUAL_GROUND, grass: course.grass, sand: course.sand },
+    forecast: null,
+  };
 }
 
 function save(): void {
   const made: EventRound[] = [];
   for (const [i, draft] of rounds.value.entries()) {
     const course = circuit.courses.find(({ id }) => id === draft.courseId);
-    if (!course) { problem.value = `Round ${i + 1}: choose a course.`; return; }
-    if (!/^\d{4}-\d\d-\d\d$/.test(draft.day)) { problem.value = `Round ${i + 1}: give it a day.`; return; }
+    if (!course) {
+      problem.value = `Round ${i + 1}: choose a course.`;
+      return;
+    }
+    if (!/^\d{4}-\d\d-\d\d$/.test(draft.day)) {
+      problem.value = `Round ${i + 1}: give it a day.`;
+      return;
+    }
     made.push(roundOf({ ...draft, tee: Math.min(draft.tee, course.tees.length - 1) }, i, course));
   }
-  if (made.length === 0) { problem.value = 'An event has one round at least.'; return; }
+  if (made.length === 0) {
+    problem.value = 'An event has one round at least.';
+    return;
+  }
   const [least, most] = LIMIT_BOUNDS.clubs;
-  if (!(Number.isInteger(clubs.value) && clubs.value >= least && clubs.value <= most)) { problem.value = `Clubs must be a whole number between ${least} and ${most}, not “${clubs.value}”.`; return; }
-  const details = { name: name.value.trim(), rounds: made, limits: { clubs: clubs.value, lengthIn: lengthIn.value }, notes: notes.value.trim() };
+  if (!(Number.isInteger(clubs.value) && clubs.value >= least && clubs.value <= most)) {
+    problem.value = `Clubs must be a whole number between ${least} and ${most}, not “${clubs.value}”.`;
+    return;
+  }
+  const details = {
+    name: name.value.trim(),
+    rounds: made,
+    limits: { clubs: clubs.value, lengthIn: lengthIn.value },
+    notes: notes.value.trim(),
+  };
   if (props.event) {
-    circuit.change([{ do: 'editEvent', eventId: props.event.id, version: props.event.version, set: details }]);
+    circuit.change([
+      { do: 'editEvent', eventId: props.event.id, version: props.event.version, set: details },
+    ]);
     emit('leave');
     return;
   }
@@ -79,12 +138,30 @@ function plan(event: EventView): void {
   const id = newId();
   const days = event.rounds.map(({ day }) => day).sort();
   // The event is in the outbox before the plan that is for it, and is sent before it.
-  store.change([{ do: 'addPlan', plan: { id, bagId: newId(), playerId: props.playerId, eventId: event.id, name: event.name, course: courseNames(event), startsOn: days[0]!, endsOn: days.at(-1)!, ground: '', weather: '' } }]);
+  store.change([
+    {
+      do: 'addPlan',
+      plan: {
+        id,
+        bagId: newId(),
+        playerId: props.playerId,
+        eventId: event.id,
+        name: event.name,
+        course: courseNames(event),
+        startsOn: days[0]!,
+        endsOn: days.at(-1)!,
+        ground: '',
+        weather: '',
+      },
+    },
+  ]);
   void outbox.run();
   emit('leave');
   void router.push({ name: 'plan', params: { playerId: props.playerId, planId: id } });
 }
-const remove = (i: number) => { rounds.value = rounds.value.toSpliced(i, 1); };
+const remove = (i: number) => {
+  rounds.value = rounds.value.toSpliced(i, 1);
+};
 const tees = (courseId: string) => circuit.courses.find(({ id }) => id === courseId)?.tees ?? [];
 </script>
 
@@ -96,39 +173,104 @@ const tees = (courseId: string) => circuit.courses.find(({ id }) => id === cours
         <h2>Which event?</h2>
         <ul class="events">
           <li v-for="one in coming" :key="one.id">
-            <button type="button" class="plain-button" :disabled="planned.has(one.id)" @click="plan(one)"><b>{{ one.name }}</b></button>
-            <span>{{ shortDay(firstDay(one)) }}, {{ one.rounds.length }} {{ one.rounds.length === 1 ? 'round' : 'rounds' }}</span><span class="quiet">{{ courseNames(one) }}</span>
-            <span class="quiet small">{{ one.limits.clubs }} clubs, {{ one.limits.lengthIn }} in<template v-if="planned.has(one.id)">; planned already</template></span>
+            <button type="button" class="plain-button" :disabled="planned.has(one.id)" @click="plan(one)">
+              <b>{{ one.name }}</b>
+            </button>
+            <span
+              >{{ shortDay(firstDay(one)) }}, {{ one.rounds.length }}
+              {{ one.rounds.length === 1 ? 'round' : 'rounds' }}</span
+            ><span class="quiet">{{ courseNames(one) }}</span>
+            <span class="quiet small"
+              >{{ one.limits.clubs }} clubs, {{ one.limits.lengthIn }} in<template v-if="planned.has(one.id)"
+                >; planned already</template
+              ></span
+            >
           </li>
           <li v-if="coming.length === 0" class="quiet">No event is to come.</li>
         </ul>
-        <div class="bar"><button type="button" class="plain-button" :disabled="playable.length === 0" @click="begin">Another event</button><button type="button" class="plain-button" @click="emit('leave')">Leave it</button>
-          <span v-if="playable.length === 0" class="quiet small">First write down a course with its holes: <RouterLink to="/courses">Courses</RouterLink></span></div>
+        <div class="bar">
+          <button type="button" class="plain-button" :disabled="playable.length === 0" @click="begin">
+            Another event</button
+          ><button type="button" class="plain-button" @click="emit('leave')">Leave it</button>
+          <span v-if="playable.length === 0" class="quiet small"
+            >First write down a course with its holes: <RouterLink to="/courses">Courses</RouterLink></span
+          >
+        </div>
       </template>
     </template>
     <template v-else>
       <div class="line">
-        <label>Name of the event <input v-model="name" required maxlength="80" autofocus placeholder="Which event?"></label>
-        <label>Clubs allowed <input v-model.number="clubs" type="number" min="1" max="14" required class="number"></label>
-        <label>Longest club <select v-model.number="lengthIn"><option :value="48">48 in</option><option :value="46">46 in, local rule</option></select></label>
-        <label class="notes">Notes <input v-model="notes" maxlength="2000" placeholder="What the committee says"></label>
+        <label
+          >Name of the event
+          <input v-model="name" required maxlength="80" autofocus placeholder="Which event?"
+        /></label>
+        <label
+          >Clubs allowed <input v-model.number="clubs" type="number" min="1" max="14" required class="number"
+        /></label>
+        <label
+          >Longest club
+          <select v-model.number="lengthIn">
+            <option :value="48">48 in</option>
+            <option :value="46">46 in, local rule</option>
+          </select></label
+        >
+        <label class="notes"
+          >Notes <input v-model="notes" maxlength="2000" placeholder="What the committee says"
+        /></label>
       </div>
       <table class="rounds">
-        <thead><tr><th scope="col">Round</th><th scope="col">Day</th><th scope="col">Course</th><th scope="col">Tee</th><th /></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">Round</th>
+            <th scope="col">Day</th>
+            <th scope="col">Course</th>
+            <th scope="col">Tee</th>
+            <th />
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(round, i) in rounds" :key="round.id">
             <th scope="row">{{ i + 1 }}</th>
-            <td><input v-model="round.day" type="date" required :aria-label="`Day of round ${i + 1}`"></td>
-            <td><select v-model="round.courseId" required :aria-label="`Course of round ${i + 1}`" @change="round.tee = 0"><option v-for="course in playable" :key="course.id" :value="course.id">{{ course.name }}</option></select></td>
-            <td><select v-model.number="round.tee" :aria-label="`Tee of round ${i + 1}`"><option v-for="(tee, t) in tees(round.courseId)" :key="t" :value="t">{{ tee }}</option></select></td>
-            <td><button v-if="rounds.length > 1" type="button" class="plain-button slim" :aria-label="`Remove round ${i + 1}`" @click="remove(i)">×</button></td>
+            <td><input v-model="round.day" type="date" required :aria-label="`Day of round ${i + 1}`" /></td>
+            <td>
+              <select
+                v-model="round.courseId"
+                required
+                :aria-label="`Course of round ${i + 1}`"
+                @change="round.tee = 0"
+              >
+                <option v-for="course in playable" :key="course.id" :value="course.id">
+                  {{ course.name }}
+                </option>
+              </select>
+            </td>
+            <td>
+              <select v-model.number="round.tee" :aria-label="`Tee of round ${i + 1}`">
+                <option v-for="(tee, t) in tees(round.courseId)" :key="t" :value="t">{{ tee }}</option>
+              </select>
+            </td>
+            <td>
+              <button
+                v-if="rounds.length > 1"
+                type="button"
+                class="plain-button slim"
+                :aria-label="`Remove round ${i + 1}`"
+                @click="remove(i)"
+              >
+                ×
+              </button>
+            </td>
           </tr>
         </tbody>
       </table>
       <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
       <div class="bar">
-        <button class="plain-button main">{{ event ? 'Save the event' : 'Plan it from the gamer bag' }}</button>
-        <button type="button" class="plain-button" :disabled="rounds.length >= MOST_ROUNDS" @click="more">Another round</button>
+        <button class="plain-button main">
+          {{ event ? 'Save the event' : 'Plan it from the gamer bag' }}
+        </button>
+        <button type="button" class="plain-button" :disabled="rounds.length >= MOST_ROUNDS" @click="more">
+          Another round
+        </button>
         <button type="button" class="plain-button" @click="emit('leave')">Leave it</button>
       </div>
     </template>
@@ -136,15 +278,76 @@ const tees = (courseId: string) => circuit.courses.find(({ id }) => id === cours
 </template>
 
 <style scoped>
-.form { padding: 14px 18px; margin-bottom: 14px; max-width: 900px; display: grid; gap: 12px; }
-.events { list-style: none; margin: 0; padding: 0; display: grid; gap: 8px; }
-.events li { display: grid; grid-template-columns: 220px 150px 1fr auto; gap: 4px 14px; align-items: center; }
-.line { display: flex; flex-wrap: wrap; gap: 12px; }
-label { display: grid; gap: 3px; font-size: 12.5px; color: var(--quiet); }
-input, select { font: inherit; font-size: 14px; min-height: 36px; padding: 4px 8px; border: 1px solid var(--line); border-radius: 4px; background: var(--linen); color: var(--ink); }
-.number { width: 84px; } .notes { flex: 1 1 260px; }
-.rounds { border-collapse: collapse; width: max-content; }
-.rounds th { font-weight: 400; font-size: 12.5px; color: var(--quiet); text-align: left; padding-right: 14px; }
-.rounds td { padding: 3px 8px 3px 0; }
-@media (max-width: 700px) { .events li { grid-template-columns: 1fr; } .rounds { width: 100%; display: block; overflow-x: auto; } }
+.form {
+  padding: 14px 18px;
+  margin-bottom: 14px;
+  max-width: 900px;
+  display: grid;
+  gap: 12px;
+}
+.events {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 8px;
+}
+.events li {
+  display: grid;
+  grid-template-columns: 220px 150px 1fr auto;
+  gap: 4px 14px;
+  align-items: center;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+label {
+  display: grid;
+  gap: 3px;
+  font-size: 12.5px;
+  color: var(--quiet);
+}
+input,
+select {
+  font: inherit;
+  font-size: 14px;
+  min-height: 36px;
+  padding: 4px 8px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--linen);
+  color: var(--ink);
+}
+.number {
+  width: 84px;
+}
+.notes {
+  flex: 1 1 260px;
+}
+.rounds {
+  border-collapse: collapse;
+  width: max-content;
+}
+.rounds th {
+  font-weight: 400;
+  font-size: 12.5px;
+  color: var(--quiet);
+  text-align: left;
+  padding-right: 14px;
+}
+.rounds td {
+  padding: 3px 8px 3px 0;
+}
+@media (max-width: 700px) {
+  .events li {
+    grid-template-columns: 1fr;
+  }
+  .rounds {
+    width: 100%;
+    display: block;
+    overflow-x: auto;
+  }
+}
 </style>

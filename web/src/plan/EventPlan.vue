@@ -1,6 +1,27 @@
 <script setup lang="ts">
-import { planRoundOf, roundOrderOf, wishesOf, type Command, type EventRound, type EventRoundSet, type PlanDetails, type PlanView, type RoundAfter } from '@tasche/contract';
-import { RefusedInput, SCHOOLS, clubsOfIds, gaps, isTie, lockerFindings, type DayTrigger, type Need, type SchoolId, type Wishes } from '@tasche/core';
+import {
+  planRoundOf,
+  roundOrderOf,
+  wishesOf,
+  type Command,
+  type EventRound,
+  type EventRoundSet,
+  type PlanDetails,
+  type PlanView,
+  type RoundAfter,
+} from '@tasche/contract';
+import {
+  RefusedInput,
+  SCHOOLS,
+  clubsOfIds,
+  gaps,
+  isTie,
+  lockerFindings,
+  type DayTrigger,
+  type Need,
+  type SchoolId,
+  type Wishes,
+} from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { proxy } from 'comlink';
 import { format, parseISO } from 'date-fns';
@@ -42,15 +63,24 @@ const { plans } = usePlan({ planId: props.plan.id });
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const school = computed<SchoolId>({
   get: () => SCHOOLS.find((one) => one.id === route.query.school)?.id ?? 'even-carries',
-  set: (id) => void router.replace({ query: { ...route.query, school: id === 'even-carries' ? undefined : id } }),
+  set: (id) =>
+    void router.replace({ query: { ...route.query, school: id === 'even-carries' ? undefined : id } }),
 });
 const event = computed(() => circuit.events.find(({ id }) => id === props.plan.eventId));
 const rounds = computed(() => event.value?.rounds ?? []);
-const tab = computed(() => (route.query.round === 'travel' ? 'travel' : rounds.value.find(({ id }) => id === route.query.round)?.id ?? rounds.value.find(({ day }) => day >= today())?.id ?? rounds.value[0]?.id ?? ''));
+const tab = computed(() =>
+  route.query.round === 'travel'
+    ? 'travel'
+    : (rounds.value.find(({ id }) => id === route.query.round)?.id ??
+      rounds.value.find(({ day }) => day >= today())?.id ??
+      rounds.value[0]?.id ??
+      ''),
+);
 const round = computed(() => rounds.value.find(({ id }) => id === tab.value));
 const course = computed(() => circuit.courses.find(({ id }) => id === round.value?.courseId));
 const own = computed(() => planRoundOf(props.plan, tab.value));
-const bagOf = (roundId: string) => store.sheet!.bags.find(({ id }) => id === planRoundOf(props.plan, roundId).bagId);
+const bagOf = (roundId: string) =>
+  store.sheet!.bags.find(({ id }) => id === planRoundOf(props.plan, roundId).bagId);
 const wishes = computed(() => wishesOf(props.plan.choosing));
 const readOnly = computed(() => store.readOnly);
 const writing = ref<'edit' | 'new' | 'week' | null>(null);
@@ -68,8 +98,22 @@ function ask(one: EventRound): AskedRound | string {
   const on = circuit.courses.find(({ id }) => id === one.courseId);
   if (!event.value || !on) return 'Its course is gone.';
   try {
-    const { order, taste } = roundOrderOf({ player: store.sheet!.player, clubs: store.clubs, plan: props.plan, round: one, course: on, limits: event.value.limits, school: school.value });
-    return { roundId: one.id, order, taste, against: bagOf(one.id)?.clubIds ?? props.plan.baseClubIds, unit: unit.value };
+    const { order, taste } = roundOrderOf({
+      player: store.sheet!.player,
+      clubs: store.clubs,
+      plan: props.plan,
+      round: one,
+      course: on,
+      limits: event.value.limits,
+      school: school.value,
+    });
+    return {
+      roundId: one.id,
+      order,
+      taste,
+      against: bagOf(one.id)?.clubIds ?? props.plan.baseClubIds,
+      unit: unit.value,
+    };
   } catch (error) {
     if (error instanceof RefusedInput) return `The ${error.message}.`;
     throw error;
@@ -80,50 +124,129 @@ const asked = computed(() => (told.value && typeof told.value !== 'string' ? tol
 const { worked, chosen, busy, share, pending, problem, stop } = useRound(asked);
 const findings = computed(() => (asked.value ? lockerFindings(asked.value.order.clubs) : []));
 /** The steps of the best bag: the fewest strokes may open one. */
-const report = computed(() => (chosen.value?.answer && asked.value ? gaps(clubsOfIds(asked.value.order.clubs, chosen.value.answer.best.ids), { school: school.value, unit: unit.value, ...(asked.value.taste.settings && { settings: asked.value.taste.settings }) }) : null));
+const report = computed(() =>
+  chosen.value?.answer && asked.value
+    ? gaps(clubsOfIds(asked.value.order.clubs, chosen.value.answer.best.ids), {
+        school: school.value,
+        unit: unit.value,
+        ...(asked.value.taste.settings && { settings: asked.value.taste.settings }),
+      })
+    : null,
+);
 const faults = computed(() => report.value?.steps.filter(({ severity }) => severity === 'fault') ?? []);
 const settled = computed(() => bagOf(tab.value));
-const same = computed(() => { const best = chosen.value?.answer?.best.ids; return best !== undefined && settled.value !== undefined && best.length === settled.value.clubIds.length && best.every((id) => settled.value!.clubIds.includes(id)); });
+const same = computed(() => {
+  const best = chosen.value?.answer?.best.ids;
+  return (
+    best !== undefined &&
+    settled.value !== undefined &&
+    best.length === settled.value.clubIds.length &&
+    best.every((id) => settled.value!.clubIds.includes(id))
+  );
+});
 const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
-const swaps = computed(() => (chosen.value?.answer && asked.value ? swapsAgainst(props.plan.baseClubIds, chosen.value.answer.best.ids, asked.value.order.clubs, chosen.value.why) : []));
+const swaps = computed(() =>
+  chosen.value?.answer && asked.value
+    ? swapsAgainst(
+        props.plan.baseClubIds,
+        chosen.value.answer.best.ids,
+        asked.value.order.clubs,
+        chosen.value.why,
+      )
+    : [],
+);
 
 function setWishes(part: Partial<Wishes>): void {
-  store.change([{ do: 'editPlan', planId: props.plan.id, version: props.plan.version, set: { choosing: { ...wishes.value, needs: props.plan.choosing?.needs ?? [], ...part } } }]);
+  store.change([
+    {
+      do: 'editPlan',
+      planId: props.plan.id,
+      version: props.plan.version,
+      set: { choosing: { ...wishes.value, needs: props.plan.choosing?.needs ?? [], ...part } },
+    },
+  ]);
 }
 function setDays(days: readonly { roundId: string; set: EventRoundSet }[]): void {
   const { id: eventId, version } = event.value!;
   circuit.change(days.map(({ roundId, set }) => ({ do: 'editEventRound', eventId, version, roundId, set })));
 }
-const onCourses = computed(() => rounds.value.flatMap((one) => { const on = circuit.courses.find(({ id }) => id === one.courseId); return on ? [{ round: one, course: on }] : []; }));
-const editRound = (set: Extract<Command, { do: 'editRound' }>['set']) => store.change([{ do: 'editRound', planId: props.plan.id, version: props.plan.version, roundId: tab.value, set }]);
+const onCourses = computed(() =>
+  rounds.value.flatMap((one) => {
+    const on = circuit.courses.find(({ id }) => id === one.courseId);
+    return on ? [{ round: one, course: on }] : [];
+  }),
+);
+const editRound = (set: Extract<Command, { do: 'editRound' }>['set']) =>
+  store.change([
+    { do: 'editRound', planId: props.plan.id, version: props.plan.version, roundId: tab.value, set },
+  ]);
 
 /** A round's bag, its swaps, and what would change it on the morning. */
 const settling = useLongWork<true>();
 async function settle(which: readonly EventRound[]): Promise<void> {
-  const questions = which.flatMap((one) => { const question = ask(one); return typeof question === 'string' ? [] : [{ one, question }]; });
+  const questions = which.flatMap((one) => {
+    const question = ask(one);
+    return typeof question === 'string' ? [] : [{ one, question }];
+  });
   const commands: Command[] = [];
   await settling.run(async (link, progress) => {
-    for (const [i, { one, question: { order, taste } }] of questions.entries()) {
+    for (const [
+      i,
+      {
+        one,
+        question: { order, taste },
+      },
+    ] of questions.entries()) {
       const answer = await link.choose(order, taste, [], unit.value);
       if (!answer.answer) throw new Error(`${one.name}: ${answer.refused}`);
       const best = answer.answer.best.ids;
-      const triggers: DayTrigger[] = await link.triggers(order, taste, best, proxy((share: number) => progress((i + share) / questions.length)));
+      const triggers: DayTrigger[] = await link.triggers(
+        order,
+        taste,
+        best,
+        proxy((share: number) => progress((i + share) / questions.length)),
+      );
       commands.push({
-        do: 'setRoundBag', planId: props.plan.id, version: props.plan.version, roundId: one.id, bagId: planRoundOf(props.plan, one.id).bagId ?? newId(), clubIds: best,
-        swaps: swapsAgainst(props.plan.baseClubIds, best, order.clubs, answer.why), triggers: triggers.map((trigger) => triggerOf(trigger, best, one.day, unit.value, name)),
+        do: 'setRoundBag',
+        planId: props.plan.id,
+        version: props.plan.version,
+        roundId: one.id,
+        bagId: planRoundOf(props.plan, one.id).bagId ?? newId(),
+        clubIds: best,
+        swaps: swapsAgainst(props.plan.baseClubIds, best, order.clubs, answer.why),
+        triggers: triggers.map((trigger) => triggerOf(trigger, best, one.day, unit.value, name)),
       });
     }
     return true;
   });
-  if (settling.result.value && commands.length > 0) store.change(commands.map((command) => ({ ...command, version: props.plan.version } as Command)));
+  if (settling.result.value && commands.length > 0)
+    store.change(commands.map((command) => ({ ...command, version: props.plan.version }) as Command));
   settling.clear();
 }
 
 function writeHits(hits: RoundAfter['hits']): void {
-  store.change(Object.entries(hits).flatMap(([clubId, value]): Command[] => {
-    const club = store.clubsById.get(clubId);
-    return club ? [{ do: 'editClub', clubId, version: club.version, readings: [{ key: 'hitsPerRound', value, takenOn: round.value && round.value.day < today() ? round.value.day : today() }] }] : [];
-  }), `hit at ${props.plan.name}`);
+  store.change(
+    Object.entries(hits).flatMap(([clubId, value]): Command[] => {
+      const club = store.clubsById.get(clubId);
+      return club
+        ? [
+            {
+              do: 'editClub',
+              clubId,
+              version: club.version,
+              readings: [
+                {
+                  key: 'hitsPerRound',
+                  value,
+                  takenOn: round.value && round.value.day < today() ? round.value.day : today(),
+                },
+              ],
+            },
+          ]
+        : [];
+    }),
+    `hit at ${props.plan.name}`,
+  );
 }
 function planWeek(details: PlanDetails): void {
   const id = newId();
@@ -139,24 +262,42 @@ const dayName = (day: string) => format(parseISO(day), 'EEE d MMM');
 
 /** A day that was changed here is taken back here too, when it was changed after whatever else was. */
 const opened = changesDone();
-useEventListener('keydown', (pressed: KeyboardEvent) => {
-  if (!(pressed.ctrlKey || pressed.metaKey) || pressed.key.toLowerCase() !== 'z' || isUndoOfField(pressed)) return;
-  const [days, rest] = pressed.shiftKey ? [circuit.redoable, store.redoable] : [circuit.undoable, store.undoable];
-  const at = placeOf(days.at(-1));
-  if (at < opened || at < placeOf(rest.at(-1))) return;
-  pressed.preventDefault();
-  pressed.stopImmediatePropagation();
-  if (pressed.shiftKey) circuit.redo();
-  else circuit.undo();
-}, { capture: true });
+useEventListener(
+  'keydown',
+  (pressed: KeyboardEvent) => {
+    if (!(pressed.ctrlKey || pressed.metaKey) || pressed.key.toLowerCase() !== 'z' || isUndoOfField(pressed))
+      return;
+    const [days, rest] = pressed.shiftKey
+      ? [circuit.redoable, store.redoable]
+      : [circuit.undoable, store.undoable];
+    const at = placeOf(days.at(-1));
+    if (at < opened || at < placeOf(rest.at(-1))) return;
+    pressed.preventDefault();
+    pressed.stopImmediatePropagation();
+    if (pressed.shiftKey) circuit.redo();
+    else circuit.undo();
+  },
+  { capture: true },
+);
 
 useEventListener('keydown', (pressed: KeyboardEvent) => {
   if (!pressed.altKey || pressed.ctrlKey || pressed.metaKey) return;
   const at = Number(pressed.key) - 1;
-  if (rounds.value[at]) { pressed.preventDefault(); go(rounds.value[at].id); }
-  else if (pressed.key.toLowerCase() === 't' && !isTyping(pressed)) { pressed.preventDefault(); go('travel'); }
-  else if (pressed.key.toLowerCase() === 'w') { pressed.preventDefault(); document.querySelector<HTMLButtonElement>(`.day [title="${pressed.shiftKey ? 'Alt Shift W' : 'Alt W'}"]`)?.click(); }
-  else if (pressed.key === 'Enter' && round.value && !readOnly.value) { pressed.preventDefault(); void settle([round.value]); }
+  if (rounds.value[at]) {
+    pressed.preventDefault();
+    go(rounds.value[at].id);
+  } else if (pressed.key.toLowerCase() === 't' && !isTyping(pressed)) {
+    pressed.preventDefault();
+    go('travel');
+  } else if (pressed.key.toLowerCase() === 'w') {
+    pressed.preventDefault();
+    document
+      .querySelector<HTMLButtonElement>(`.day [title="${pressed.shiftKey ? 'Alt Shift W' : 'Alt W'}"]`)
+      ?.click();
+  } else if (pressed.key === 'Enter' && round.value && !readOnly.value) {
+    pressed.preventDefault();
+    void settle([round.value]);
+  }
 });
 </script>
 
@@ -165,85 +306,354 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
     <header class="page-head">
       <div class="grow">
         <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> {{ plan.name }}</h1>
-        <p v-if="event" class="quiet small">{{ event.limits.clubs }} clubs, {{ event.limits.lengthIn }} in at most<template v-if="event.notes">. {{ event.notes }}</template></p>
+        <p v-if="event" class="quiet small">
+          {{ event.limits.clubs }} clubs, {{ event.limits.lengthIn }} in at most<template v-if="event.notes"
+            >. {{ event.notes }}</template
+          >
+        </p>
       </div>
       <div class="bar no-print">
         <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan.id" />
-        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
-        <button v-if="event && !readOnly" class="plain-button" @click="writing = 'edit'">Edit the event</button>
+        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
+          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
+        </button>
+        <button v-if="event && !readOnly" class="plain-button" @click="writing = 'edit'">
+          Edit the event
+        </button>
         <button v-if="!readOnly" class="plain-button" @click="writing = 'week'">Plan a week</button>
         <button v-if="!readOnly" class="plain-button" @click="writing = 'new'">Plan an event</button>
-        <button v-if="event && !readOnly" class="plain-button" :disabled="settling.share.value !== null" @click="settle(rounds)">Settle every round</button>
-        <RouterLink class="plain-button main" :to="{ name: 'swap-sheet', params: { playerId, planId: plan.id } }">Swap sheet</RouterLink>
+        <button
+          v-if="event && !readOnly"
+          class="plain-button"
+          :disabled="settling.share.value !== null"
+          @click="settle(rounds)"
+        >
+          Settle every round
+        </button>
+        <RouterLink
+          class="plain-button main"
+          :to="{ name: 'swap-sheet', params: { playerId, planId: plan.id } }"
+          >Swap sheet</RouterLink
+        >
       </div>
     </header>
-    <PlanForm v-if="writing === 'week'" action="Plan it from the gamer bag" @save="planWeek" @leave="writing = null" />
-    <EventForm v-else-if="writing" :key="writing" :player-id="playerId" :event="writing === 'edit' ? event : undefined" @leave="writing = null" />
-    <p v-if="settling.share.value !== null" class="bar" role="status"><progress :value="settling.share.value || undefined" max="1" /> Settling the bag, and looking what would change it on the morning… <button class="plain-button slim" @click="settling.stop()">Cancel</button></p>
+    <PlanForm
+      v-if="writing === 'week'"
+      action="Plan it from the gamer bag"
+      @save="planWeek"
+      @leave="writing = null"
+    />
+    <EventForm
+      v-else-if="writing"
+      :key="writing"
+      :player-id="playerId"
+      :event="writing === 'edit' ? event : undefined"
+      @leave="writing = null"
+    />
+    <p v-if="settling.share.value !== null" class="bar" role="status">
+      <progress :value="settling.share.value || undefined" max="1" /> Settling the bag, and looking what would
+      change it on the morning… <button class="plain-button slim" @click="settling.stop()">Cancel</button>
+    </p>
     <p v-if="settling.problem.value" class="verdict fault" role="alert">■ {{ settling.problem.value }}</p>
-    <p v-if="circuit.state === 'away'" class="quiet" role="status">The courses are away; this opens by itself as soon as they are back.</p>
-    <p v-else-if="circuit.state === 'ready' && !event" class="quiet">This event was deleted. <button class="plain-button slim" @click="remove">Delete this plan</button></p>
+    <p v-if="circuit.state === 'away'" class="quiet" role="status">
+      The courses are away; this opens by itself as soon as they are back.
+    </p>
+    <p v-else-if="circuit.state === 'ready' && !event" class="quiet">
+      This event was deleted. <button class="plain-button slim" @click="remove">Delete this plan</button>
+    </p>
     <template v-if="event">
       <nav class="tabs no-print" aria-label="Rounds">
-        <button v-for="(one, i) in rounds" :key="one.id" :class="{ here: tab === one.id }" :aria-current="tab === one.id" :title="`Alt ${i + 1}`" @click="go(one.id)">
-          <b>{{ one.name }}</b> <span>{{ dayName(one.day) }}</span> <span class="quiet">{{ circuit.courses.find(({ id }) => id === one.courseId)?.name }}</span> <span v-if="bagOf(one.id)" class="verdict fine" title="Its bag is settled">●</span>
+        <button
+          v-for="(one, i) in rounds"
+          :key="one.id"
+          :class="{ here: tab === one.id }"
+          :aria-current="tab === one.id"
+          :title="`Alt ${i + 1}`"
+          @click="go(one.id)"
+        >
+          <b>{{ one.name }}</b> <span>{{ dayName(one.day) }}</span>
+          <span class="quiet">{{ circuit.courses.find(({ id }) => id === one.courseId)?.name }}</span>
+          <span v-if="bagOf(one.id)" class="verdict fine" title="Its bag is settled">●</span>
         </button>
-        <button :class="{ here: tab === 'travel' }" :aria-current="tab === 'travel'" title="Alt T" @click="go('travel')"><b>What travels</b></button>
+        <button
+          :class="{ here: tab === 'travel' }"
+          :aria-current="tab === 'travel'"
+          title="Alt T"
+          @click="go('travel')"
+        >
+          <b>What travels</b>
+        </button>
       </nav>
-      <TravelPanel v-if="tab === 'travel'" :event="event" :courses="circuit.courses" :asked-of="(id) => { const one = rounds.find((r) => r.id === id); const question = one && ask(one); return question && typeof question !== 'string' ? question : null; }" />
+      <TravelPanel
+        v-if="tab === 'travel'"
+        :event="event"
+        :courses="circuit.courses"
+        :asked-of="
+          (id) => {
+            const one = rounds.find((r) => r.id === id);
+            const question = one && ask(one);
+            return question && typeof question !== 'string' ? question : null;
+          }
+        "
+      />
       <template v-else-if="round">
-        <DayBar v-if="course" :round="round" :course="course" :rounds="onCourses" :unit="unit" :read-only="readOnly" @set="setDays" />
-        <WishesPanel v-if="asked" :wishes="wishes" :school="school" :clubs="asked.order.clubs" :allowed="event.limits.clubs" :unit="unit" :read-only="readOnly" @set="setWishes" @school="school = $event" />
-        <p v-if="typeof told === 'string'" class="verdict look" role="alert">◆ {{ told }} <RouterLink :to="{ name: 'courses', params: { courseId: round.courseId } }">To the course</RouterLink></p>
+        <DayBar
+          v-if="course"
+          :round="round"
+          :course="course"
+          :rounds="onCourses"
+          :unit="unit"
+          :read-only="readOnly"
+          @set="setDays"
+        />
+        <WishesPanel
+          v-if="asked"
+          :wishes="wishes"
+          :school="school"
+          :clubs="asked.order.clubs"
+          :allowed="event.limits.clubs"
+          :unit="unit"
+          :read-only="readOnly"
+          @set="setWishes"
+          @school="school = $event"
+        />
+        <p v-if="typeof told === 'string'" class="verdict look" role="alert">
+          ◆ {{ told }}
+          <RouterLink :to="{ name: 'courses', params: { courseId: round.courseId } }"
+            >To the course</RouterLink
+          >
+        </p>
         <p v-for="finding in findings" :key="finding" class="verdict look small">◆ {{ finding }}</p>
-        <p v-if="problem || worked?.refused || chosen?.refused" class="verdict fault" role="alert">■ {{ problem || worked?.refused || chosen?.refused }}</p>
-        <p v-if="busy" class="bar small" role="status"><progress :value="share || undefined" max="1" /> Playing the course… <button class="plain-button slim" @click="stop()">Cancel</button></p>
+        <p v-if="problem || worked?.refused || chosen?.refused" class="verdict fault" role="alert">
+          ■ {{ problem || worked?.refused || chosen?.refused }}
+        </p>
+        <p v-if="busy" class="bar small" role="status">
+          <progress :value="share || undefined" max="1" /> Playing the course…
+          <button class="plain-button slim" @click="stop()">Cancel</button>
+        </p>
         <template v-if="worked && !worked.refused && asked">
           <p v-if="chosen?.answer" class="card sentence" aria-live="polite">
-            <template v-if="same"><span class="verdict fine">●</span> The bag of {{ round.name }} is settled, and the best there is: <b>{{ chosen.answer.best.ids.length }} clubs</b>.</template>
-            <template v-else-if="settled && isTie(chosen.against ?? 0)"><span class="verdict fine">●</span> The settled bag and the best there is now are a tie: {{ Math.abs(chosen.against ?? 0).toFixed(2) }} strokes a round is less than chance moves.</template>
-            <template v-else-if="settled"><span class="verdict look">◆</span> The settled bag costs <b>{{ (chosen.against ?? 0).toFixed(2) }}</b> strokes more than the best there is now.</template>
-            <template v-else-if="chosen.against !== null && asked.against.length > chosen.answer.best.ids.length && asked.against.length > Math.min(wishes.limit, event.limits.clubs)"><span class="verdict look">◆</span> The gamer holds {{ asked.against.length }} clubs, {{ Math.min(wishes.limit, event.limits.clubs) }} are wanted: the best {{ chosen.answer.best.ids.length }} are below.</template>
-            <template v-else-if="chosen.against !== null && chosen.against <= 0.005"><span class="verdict fine">●</span> The gamer is the best there is.</template>
-            <template v-else-if="chosen.against !== null && isTie(chosen.against)"><span class="verdict fine">●</span> The gamer and the best there is are a tie: {{ chosen.against.toFixed(2) }} strokes a round is less than chance moves.</template>
-            <template v-else-if="chosen.against !== null"><span class="verdict look">◆</span> The gamer costs <b>{{ chosen.against.toFixed(2) }}</b> strokes a round more than the best there is.</template>
-            {{ ' ' }}<template v-for="(swap, i) in swaps" :key="i">{{ i ? '; ' : '' }}<b v-if="swap.inId" class="in">{{ name(swap.inId) }}</b>{{ swap.inId && swap.outId ? ' for ' : '' }}<span v-if="swap.outId">{{ swap.inId ? '' : 'without ' }}{{ name(swap.outId) }}</span><span v-else> as well</span></template><template v-if="swaps.length">.</template>
-            <span class="small quiet proof">{{ chosen.answer.proof.proved ? 'Proved' : 'Not proved' }} of {{ chosen.answer.proof.sets.toLocaleString('en') }} sets.</span>
-            <button v-if="!readOnly && !same" class="plain-button main settle no-print" title="Alt Enter" :disabled="settling.share.value !== null" @click="settle([round])">Make it the bag of {{ round.name }}</button>
+            <template v-if="same"
+              ><span class="verdict fine">●</span> The bag of {{ round.name }} is settled, and the best there
+              is: <b>{{ chosen.answer.best.ids.length }} clubs</b>.</template
+            >
+            <template v-else-if="settled && isTie(chosen.against ?? 0)"
+              ><span class="verdict fine">●</span> The settled bag and the best there is now are a tie:
+              {{ Math.abs(chosen.against ?? 0).toFixed(2) }} strokes a round is less than chance
+              moves.</template
+            >
+            <template v-else-if="settled"
+              ><span class="verdict look">◆</span> The settled bag costs
+              <b>{{ (chosen.against ?? 0).toFixed(2) }}</b> strokes more than the best there is now.</template
+            >
+            <template
+              v-else-if="
+                chosen.against !== null &&
+                asked.against.length > chosen.answer.best.ids.length &&
+                asked.against.length > Math.min(wishes.limit, event.limits.clubs)
+              "
+              ><span class="verdict look">◆</span> The gamer holds {{ asked.against.length }} clubs,
+              {{ Math.min(wishes.limit, event.limits.clubs) }} are wanted: the best
+              {{ chosen.answer.best.ids.length }} are below.</template
+            >
+            <template v-else-if="chosen.against !== null && chosen.against <= 0.005"
+              ><span class="verdict fine">●</span> The gamer is the best there is.</template
+            >
+            <template v-else-if="chosen.against !== null && isTie(chosen.against)"
+              ><span class="verdict fine">●</span> The gamer and the best there is are a tie:
+              {{ chosen.against.toFixed(2) }} strokes a round is less than chance moves.</template
+            >
+            <template v-else-if="chosen.against !== null"
+              ><span class="verdict look">◆</span> The gamer costs
+              <b>{{ chosen.against.toFixed(2) }}</b> strokes a round more than the best there is.</template
+            >
+            {{ ' '
+            }}<template v-for="(swap, i) in swaps" :key="i"
+              >{{ i ? '; ' : '' }}<b v-if="swap.inId" class="in">{{ name(swap.inId) }}</b
+              >{{ swap.inId && swap.outId ? ' for ' : ''
+              }}<span v-if="swap.outId">{{ swap.inId ? '' : 'without ' }}{{ name(swap.outId) }}</span
+              ><span v-else> as well</span></template
+            ><template v-if="swaps.length">.</template>
+            <span class="small quiet proof"
+              >{{ chosen.answer.proof.proved ? 'Proved' : 'Not proved' }} of
+              {{ chosen.answer.proof.sets.toLocaleString('en') }} sets.</span
+            >
+            <button
+              v-if="!readOnly && !same"
+              class="plain-button main settle no-print"
+              title="Alt Enter"
+              :disabled="settling.share.value !== null"
+              @click="settle([round])"
+            >
+              Make it the bag of {{ round.name }}
+            </button>
           </p>
-          <p v-if="faults.length > 0" class="at-fault small" role="note"><span class="verdict fault">■</span> {{ faults.length === 1 ? 'One step of this bag is at fault' : `${faults.length} steps of this bag are at fault` }}: {{ faults[0]!.reason }} <span class="quiet">Dearer uneven steps, or a lock, would mend it.</span></p>
+          <p v-if="faults.length > 0" class="at-fault small" role="note">
+            <span class="verdict fault">■</span>
+            {{
+              faults.length === 1
+                ? 'One step of this bag is at fault'
+                : `${faults.length} steps of this bag are at fault`
+            }}: {{ faults[0]!.reason }}
+            <span class="quiet">Dearer uneven steps, or a lock, would mend it.</span>
+          </p>
           <div class="board">
-            <NeedsTable :needs="worked.needs" :taken-away="worked.takenAway" :shown="shown" :changes="own.changes" :notes="own.notes" :strokes="worked.strokes" :rare-strokes="worked.rareStrokes" :unit="unit" :read-only="readOnly" @changes="editRound({ changes: $event })" @notes="editRound({ notes: $event })" @point="pointed = $event" />
-            <NeedsRail v-if="chosen?.answer" :clubs="worked.still" :home="asked.order.clubs" :chosen="chosen.answer.best.ids" :needs="worked.needs" :report="report!" :unit="unit" :pointed="pointed" :height="760" />
-            <LockBoard v-if="chosen?.answer" :clubs="worked.still" :home="asked.order.clubs" :chosen="chosen.answer.best.ids" :always="wishes.always" :never="wishes.never" :one-of="wishes.oneOf" :kinds="wishes.kinds" :limit="wishes.limit" :allowed="event.limits.clubs" :gamer="plan.baseClubIds" :modelled="worked.modelled" :why="chosen.why" :answer="chosen.answer" :unit="unit" :read-only="readOnly" @set="setWishes($event)" @need="showNeed" />
+            <NeedsTable
+              :needs="worked.needs"
+              :taken-away="worked.takenAway"
+              :shown="shown"
+              :changes="own.changes"
+              :notes="own.notes"
+              :strokes="worked.strokes"
+              :rare-strokes="worked.rareStrokes"
+              :unit="unit"
+              :read-only="readOnly"
+              @changes="editRound({ changes: $event })"
+              @notes="editRound({ notes: $event })"
+              @point="pointed = $event"
+            />
+            <NeedsRail
+              v-if="chosen?.answer"
+              :clubs="worked.still"
+              :home="asked.order.clubs"
+              :chosen="chosen.answer.best.ids"
+              :needs="worked.needs"
+              :report="report!"
+              :unit="unit"
+              :pointed="pointed"
+              :height="760"
+            />
+            <LockBoard
+              v-if="chosen?.answer"
+              :clubs="worked.still"
+              :home="asked.order.clubs"
+              :chosen="chosen.answer.best.ids"
+              :always="wishes.always"
+              :never="wishes.never"
+              :one-of="wishes.oneOf"
+              :kinds="wishes.kinds"
+              :limit="wishes.limit"
+              :allowed="event.limits.clubs"
+              :gamer="plan.baseClubIds"
+              :modelled="worked.modelled"
+              :why="chosen.why"
+              :answer="chosen.answer"
+              :unit="unit"
+              :read-only="readOnly"
+              @set="setWishes($event)"
+              @need="showNeed"
+            />
           </div>
           <OtherBags v-if="chosen?.answer" :asked="asked" :chosen="chosen" :pending="pending" />
-          <AfterRound :round="own" :carried="clubsOfIds(asked.order.clubs, settled?.clubIds ?? [])" :read-only="readOnly" @set="editRound({ after: $event })" @to-sheet="writeHits" />
-          <p class="print-only small">{{ roundAirWords(round.air, unit) }}; {{ groundWords(round.ground) }}.</p>
+          <AfterRound
+            :round="own"
+            :carried="clubsOfIds(asked.order.clubs, settled?.clubIds ?? [])"
+            :read-only="readOnly"
+            @set="editRound({ after: $event })"
+            @to-sheet="writeHits"
+          />
+          <p class="print-only small">
+            {{ roundAirWords(round.air, unit) }}; {{ groundWords(round.ground) }}.
+          </p>
         </template>
-        <div v-else-if="busy" class="waiting" role="status" aria-label="Working"><span v-for="n in 6" :key="n" /></div>
+        <div v-else-if="busy" class="waiting" role="status" aria-label="Working">
+          <span v-for="n in 6" :key="n" />
+        </div>
       </template>
-      <p v-if="!readOnly" class="no-print foot"><button class="plain-button slim" @click="remove">Delete this plan</button></p>
+      <p v-if="!readOnly" class="no-print foot">
+        <button class="plain-button slim" @click="remove">Delete this plan</button>
+      </p>
     </template>
   </div>
 </template>
 
 <style scoped>
-.dot { font-weight: 400; }
-.tabs { display: flex; flex-wrap: wrap; gap: 4px; margin-bottom: 10px; border-bottom: 1px solid var(--line); }
-.tabs button { border: 0; border-bottom: 3px solid transparent; background: none; color: var(--ink); padding: 8px 12px 7px; cursor: pointer; display: inline-flex; gap: 7px; align-items: baseline; min-height: 40px; }
-.tabs button.here { border-bottom-color: var(--petrol); color: var(--petrol); }
-.sentence { padding: 10px 14px; margin-bottom: 12px; font-size: 15px; }
-.in { color: var(--petrol); }
-.at-fault { margin: -4px 0 12px; color: var(--brick-ink); }
-.settle { margin-left: 12px; }
-.proof { margin-left: 8px; }
-.board { display: grid; grid-template-columns: minmax(290px, 0.9fr) 330px minmax(390px, 1.2fr); gap: 8px 22px; align-items: start; }
-progress { width: 160px; accent-color: var(--petrol); }
-.foot { margin-top: 18px; }
-.print-only { display: none; }
-.waiting { display: grid; gap: 10px; max-width: 700px; } .waiting span { height: 24px; background: var(--linen-deep); border-radius: 3px; }
-@media (max-width: 1100px) { .board { grid-template-columns: minmax(0, 1fr) 330px; } .board > :last-child { grid-column: 1 / -1; } }
-@media (max-width: 760px) { .board { grid-template-columns: minmax(0, 1fr); } }
-@media print { .print-only { display: block; } }
+.dot {
+  font-weight: 400;
+}
+.tabs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  margin-bottom: 10px;
+  border-bottom: 1px solid var(--line);
+}
+.tabs button {
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  color: var(--ink);
+  padding: 8px 12px 7px;
+  cursor: pointer;
+  display: inline-flex;
+  gap: 7px;
+  align-items: baseline;
+  min-height: 40px;
+}
+.tabs button.here {
+  border-bottom-color: var(--petrol);
+  color: var(--petrol);
+}
+.sentence {
+  padding: 10px 14px;
+  margin-bottom: 12px;
+  font-size: 15px;
+}
+.in {
+  color: var(--petrol);
+}
+.at-fault {
+  margin: -4px 0 12px;
+  color: var(--brick-ink);
+}
+.settle {
+  margin-left: 12px;
+}
+.proof {
+  margin-left: 8px;
+}
+.board {
+  display: grid;
+  grid-template-columns: minmax(290px, 0.9fr) 330px minmax(390px, 1.2fr);
+  gap: 8px 22px;
+  align-items: start;
+}
+progress {
+  width: 160px;
+  accent-color: var(--petrol);
+}
+.foot {
+  margin-top: 18px;
+}
+.print-only {
+  display: none;
+}
+.waiting {
+  display: grid;
+  gap: 10px;
+  max-width: 700px;
+}
+.waiting span {
+  height: 24px;
+  background: var(--linen-deep);
+  border-radius: 3px;
+}
+@media (max-width: 1100px) {
+  .board {
+    grid-template-columns: minmax(0, 1fr) 330px;
+  }
+  .board > :last-child {
+    grid-column: 1 / -1;
+  }
+}
+@media (max-width: 760px) {
+  .board {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media print {
+  .print-only {
+    display: block;
+  }
+}
 </style>

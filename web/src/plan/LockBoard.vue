@@ -1,47 +1,123 @@
 <script setup lang="ts">
-import { distanceNumber, formatDegrees, type BagAnswer, type DistanceUnit, type LadderClub, type Wishes } from '@tasche/core';
+import {
+  distanceNumber,
+  formatDegrees,
+  type BagAnswer,
+  type DistanceUnit,
+  type LadderClub,
+  type Wishes,
+} from '@tasche/core';
 import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
 import OneOfBoard from './OneOfBoard.vue';
 
 /** The chosen clubs and those left out. Dragged across, or by its key, a club is locked in, kept out or grouped; the answer follows at once. The club one stands on says why. */
-const props = defineProps<{ clubs: readonly LadderClub[]; home: readonly LadderClub[]; chosen: readonly string[]; always: readonly string[]; never: readonly string[]; oneOf: readonly (readonly string[])[]; kinds: Wishes['kinds']; limit: number; allowed: number; gamer: readonly string[]; modelled: readonly string[]; why: Readonly<Record<string, string>>; answer: BagAnswer; unit: DistanceUnit; readOnly: boolean }>();
-const emit = defineEmits<{ set: [part: Partial<Pick<Wishes, 'always' | 'never' | 'oneOf' | 'kinds' | 'limit'>>]; need: [name: string] }>();
+const props = defineProps<{
+  clubs: readonly LadderClub[];
+  home: readonly LadderClub[];
+  chosen: readonly string[];
+  always: readonly string[];
+  never: readonly string[];
+  oneOf: readonly (readonly string[])[];
+  kinds: Wishes['kinds'];
+  limit: number;
+  allowed: number;
+  gamer: readonly string[];
+  modelled: readonly string[];
+  why: Readonly<Record<string, string>>;
+  answer: BagAnswer;
+  unit: DistanceUnit;
+  readOnly: boolean;
+}>();
+const emit = defineEmits<{
+  set: [part: Partial<Pick<Wishes, 'always' | 'never' | 'oneOf' | 'kinds' | 'limit'>>];
+  need: [name: string];
+}>();
 
 const carry = (club: LadderClub) => club.shots.full?.carryM ?? -1;
 const homeOf = (id: string) => props.home.find((club) => club.id === id);
-const inside = computed(() => props.clubs.filter(({ id }) => props.chosen.includes(id)).sort((a, b) => carry(b) - carry(a)));
-const outside = computed(() => props.clubs.filter(({ id }) => !props.chosen.includes(id)).sort((a, b) => carry(b) - carry(a)));
-const stateOf = (id: string) => (props.always.includes(id) ? 'always' : props.never.includes(id) ? 'never' : 'open');
+const inside = computed(() =>
+  props.clubs.filter(({ id }) => props.chosen.includes(id)).sort((a, b) => carry(b) - carry(a)),
+);
+const outside = computed(() =>
+  props.clubs.filter(({ id }) => !props.chosen.includes(id)).sort((a, b) => carry(b) - carry(a)),
+);
+const stateOf = (id: string) =>
+  props.always.includes(id) ? 'always' : props.never.includes(id) ? 'never' : 'open';
 
 function lock(id: string, state: 'always' | 'never' | 'open'): void {
   const without = (ids: readonly string[]) => ids.filter((one) => one !== id);
-  emit('set', { always: state === 'always' ? [...without(props.always), id] : without(props.always), never: state === 'never' ? [...without(props.never), id] : without(props.never) });
+  emit('set', {
+    always: state === 'always' ? [...without(props.always), id] : without(props.always),
+    never: state === 'never' ? [...without(props.never), id] : without(props.never),
+  });
 }
 /** Clubs on their way into a group. */
 const marked = ref<readonly string[]>([]);
-const mark = (id: string) => { marked.value = marked.value.includes(id) ? marked.value.filter((one) => one !== id) : [...marked.value, id]; };
+const mark = (id: string) => {
+  marked.value = marked.value.includes(id) ? marked.value.filter((one) => one !== id) : [...marked.value, id];
+};
 function setGroup(): void {
   if (marked.value.length < 2) return;
   emit('set', { oneOf: [...props.oneOf, marked.value] });
   marked.value = [];
 }
-const limitBy = (by: number) => { const next = Math.min(props.limit, props.allowed) + by; if (next >= 1 && next <= props.allowed) emit('set', { limit: next }); };
+const limitBy = (by: number) => {
+  const next = Math.min(props.limit, props.allowed) + by;
+  if (next >= 1 && next <= props.allowed) emit('set', { limit: next });
+};
 /** No more of a club's kind than are chosen now; again, and that is forgotten. */
 function limitKind(id: string): void {
   const kind = props.clubs.find((club) => club.id === id)!.kind;
   const others = props.kinds.filter((one) => one.kind !== kind);
-  emit('set', { kinds: others.length < props.kinds.length ? others : [...others, { kind, most: inside.value.filter((club) => club.kind === kind).length }] });
+  emit('set', {
+    kinds:
+      others.length < props.kinds.length
+        ? others
+        : [...others, { kind, most: inside.value.filter((club) => club.kind === kind).length }],
+  });
 }
 const NEXT = { open: 'always', always: 'never', never: 'open' } as const;
 function key(event: KeyboardEvent, id: string): void {
   const pressed = event.key.toLowerCase();
   if (event.altKey || event.ctrlKey || event.metaKey) return;
   const does: Record<string, () => void> = {
-    i: () => { lock(id, 'always'); }, o: () => { lock(id, 'never'); }, f: () => { lock(id, 'open'); }, g: () => { mark(id); }, k: () => { limitKind(id); },
-    '+': () => { limitBy(1); }, '-': () => { limitBy(-1); }, ...(event.target === event.currentTarget && { enter: () => { if (marked.value.length > 1) setGroup(); else showNeed(id); }, escape: () => { marked.value = []; } }),
+    i: () => {
+      lock(id, 'always');
+    },
+    o: () => {
+      lock(id, 'never');
+    },
+    f: () => {
+      lock(id, 'open');
+    },
+    g: () => {
+      mark(id);
+    },
+    k: () => {
+      limitKind(id);
+    },
+    '+': () => {
+      limitBy(1);
+    },
+    '-': () => {
+      limitBy(-1);
+    },
+    ...(event.target === event.currentTarget && {
+      enter: () => {
+        if (marked.value.length > 1) setGroup();
+        else showNeed(id);
+      },
+      escape: () => {
+        marked.value = [];
+      },
+    }),
   };
-  if (does[pressed]) { event.preventDefault(); if (!props.readOnly || pressed === 'enter') does[pressed](); return; }
+  if (does[pressed]) {
+    event.preventDefault();
+    if (!props.readOnly || pressed === 'enter') does[pressed]();
+    return;
+  }
   if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return;
   event.preventDefault();
   const all = [...document.querySelectorAll<HTMLElement>('.lock-board [data-club]')];
@@ -58,12 +134,24 @@ function dropped(event: { data?: LadderClub; item: HTMLElement }, state: 'always
 /** What being without it, or with it, costs; told to the hundredth, and a hair not at all. */
 const reasons = computed(() => new Map(props.answer.reasons.map((one) => [one.id, one])));
 const lefts = computed(() => new Map(props.answer.leftOut.map((one) => [one.id, one])));
-const worth = (id: string) => { const value = reasons.value.get(id)?.worth ?? lefts.value.get(id)?.costs; return value === undefined || value === Infinity ? '' : value < 0.005 ? '=' : value.toFixed(2); };
+const worth = (id: string) => {
+  const value = reasons.value.get(id)?.worth ?? lefts.value.get(id)?.costs;
+  return value === undefined || value === Infinity ? '' : value < 0.005 ? '=' : value.toFixed(2);
+};
 function shortly(id: string): string {
   const reason = reasons.value.get(id);
-  if (reason) return reason.need === undefined ? (reason.worth > 0.005 && reason.worth < Infinity ? 'for even steps' : 'a rule asks for it') : `${reason.need}${reason.shot && reason.shot !== 'full' ? `, ${reason.shot}` : ''}`;
+  if (reason)
+    return reason.need === undefined
+      ? reason.worth > 0.005 && reason.worth < Infinity
+        ? 'for even steps'
+        : 'a rule asks for it'
+      : `${reason.need}${reason.shot && reason.shot !== 'full' ? `, ${reason.shot}` : ''}`;
   const left = lefts.value.get(id);
-  return left ? (left.outId ? `for the ${props.clubs.find((club) => club.id === left.outId)?.name ?? ''}` : 'beside the rest') : 'a lock keeps it out';
+  return left
+    ? left.outId
+      ? `for the ${props.clubs.find((club) => club.id === left.outId)?.name ?? ''}`
+      : 'beside the rest'
+    : 'a lock keeps it out';
 }
 /** The club that is told about in full: the one that was stood on last. */
 const told = ref('');
@@ -74,54 +162,259 @@ function showNeed(id: string): void {
 }
 const nameOf = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
 const sentence = (club: LadderClub) => (props.why[club.id] ?? '').replace(`${club.name}: `, '');
-const words = (club: LadderClub) => [club.loftDeg === undefined ? '' : formatDegrees(club.loftDeg), club.shots.full ? `${distanceNumber(club.shots.full.carryM, props.unit)}` : ''].filter(Boolean).join(' · ');
-const says = (club: LadderClub) => `${club.name}: ${{ always: 'always in', never: 'never in', open: 'free' }[stateOf(club.id)]}, ${props.chosen.includes(club.id) ? 'chosen' : 'left out'}`;
+const words = (club: LadderClub) =>
+  [
+    club.loftDeg === undefined ? '' : formatDegrees(club.loftDeg),
+    club.shots.full ? `${distanceNumber(club.shots.full.carryM, props.unit)}` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
+const says = (club: LadderClub) =>
+  `${club.name}: ${{ always: 'always in', never: 'never in', open: 'free' }[stateOf(club.id)]}, ${props.chosen.includes(club.id) ? 'chosen' : 'left out'}`;
 </script>
 
 <template>
   <div class="lock-board">
-    <section v-for="side in ['in', 'out'] as const" :key="side" :aria-label="side === 'in' ? 'Chosen' : 'Left out'" :class="side">
-      <h2>{{ side === 'in' ? `Chosen, ${inside.length}` : `Left out, ${outside.length}` }} <span v-if="side === 'in' && !readOnly" class="most no-print small quiet">of <button class="turn" aria-label="One club fewer at most" title="−" @click="limitBy(-1)">−</button><b>{{ Math.min(limit, allowed) }}</b><button class="turn" aria-label="One club more at most" title="+" @click="limitBy(1)">+</button></span><span class="quiet small">{{ side === 'in' ? 'strokes a round it is worth, and what asks for it most' : 'strokes a round it would cost, and for which' }}</span></h2>
-      <VueDraggable :model-value="side === 'in' ? inCopy : outCopy" tag="ul" :disabled="readOnly" :group="{ name: 'locks', pull: 'clone', put: true }" :sort="false" :force-fallback="true" :delay="180" :delay-on-touch-only="true" :touch-start-threshold="6" :animation="100" filter=".turn, .link" :prevent-on-filter="false" @add="dropped($event, side === 'in' ? 'always' : 'never')">
-        <li v-for="club in side === 'in' ? inside : outside" :key="club.id" :data-club="club.id" :data-name="club.name" tabindex="0" :class="[stateOf(club.id), { told: told === club.id, marked: marked.includes(club.id) }]" :aria-label="`${says(club)}. ${why[club.id] ?? ''}`" @focusin="told = club.id" @keydown="key($event, club.id)">
-          <button class="turn" :disabled="readOnly" :aria-label="`Lock of ${says(club)}`" @click="lock(club.id, NEXT[stateOf(club.id)])">{{ { always: '■', never: '✕', open: side === 'in' ? '●' : '○' }[stateOf(club.id)] }}</button>
-          <span class="name">{{ club.name }}<em v-if="side === 'in' && !gamer.includes(club.id)" class="badge">in</em><em v-if="side === 'out' && gamer.includes(club.id)" class="badge out">out</em></span>
-          <span class="small quiet numbers" :class="{ modelled: modelled.includes(club.id) }">{{ words(homeOf(club.id) ?? club) }}<i v-if="club.shots.full">&nbsp;→&nbsp;{{ distanceNumber(club.shots.full.carryM, unit) }}</i></span>
+    <section
+      v-for="side in ['in', 'out'] as const"
+      :key="side"
+      :aria-label="side === 'in' ? 'Chosen' : 'Left out'"
+      :class="side"
+    >
+      <h2>
+        {{ side === 'in' ? `Chosen, ${inside.length}` : `Left out, ${outside.length}` }}
+        <span v-if="side === 'in' && !readOnly" class="most no-print small quiet"
+          >of
+          <button class="turn" aria-label="One club fewer at most" title="−" @click="limitBy(-1)">−</button
+          ><b>{{ Math.min(limit, allowed) }}</b
+          ><button class="turn" aria-label="One club more at most" title="+" @click="limitBy(1)">
+            +
+          </button></span
+        ><span class="quiet small">{{
+          side === 'in'
+            ? 'strokes a round it is worth, and what asks for it most'
+            : 'strokes a round it would cost, and for which'
+        }}</span>
+      </h2>
+      <VueDraggable
+        :model-value="side === 'in' ? inCopy : outCopy"
+        tag="ul"
+        :disabled="readOnly"
+        :group="{ name: 'locks', pull: 'clone', put: true }"
+        :sort="false"
+        :force-fallback="true"
+        :delay="180"
+        :delay-on-touch-only="true"
+        :touch-start-threshold="6"
+        :animation="100"
+        filter=".turn, .link"
+        :prevent-on-filter="false"
+        @add="dropped($event, side === 'in' ? 'always' : 'never')"
+      >
+        <li
+          v-for="club in side === 'in' ? inside : outside"
+          :key="club.id"
+          :data-club="club.id"
+          :data-name="club.name"
+          tabindex="0"
+          :class="[stateOf(club.id), { told: told === club.id, marked: marked.includes(club.id) }]"
+          :aria-label="`${says(club)}. ${why[club.id] ?? ''}`"
+          @focusin="told = club.id"
+          @keydown="key($event, club.id)"
+        >
+          <button
+            class="turn"
+            :disabled="readOnly"
+            :aria-label="`Lock of ${says(club)}`"
+            @click="lock(club.id, NEXT[stateOf(club.id)])"
+          >
+            {{ { always: '■', never: '✕', open: side === 'in' ? '●' : '○' }[stateOf(club.id)] }}
+          </button>
+          <span class="name"
+            >{{ club.name }}<em v-if="side === 'in' && !gamer.includes(club.id)" class="badge">in</em
+            ><em v-if="side === 'out' && gamer.includes(club.id)" class="badge out">out</em></span
+          >
+          <span class="small quiet numbers" :class="{ modelled: modelled.includes(club.id) }"
+            >{{ words(homeOf(club.id) ?? club)
+            }}<i v-if="club.shots.full"
+              >&nbsp;→&nbsp;{{ distanceNumber(club.shots.full.carryM, unit) }}</i
+            ></span
+          >
           <b class="worth">{{ worth(club.id) }}</b><span class="why small quiet">{{ shortly(club.id) }}</span>
-          <p v-if="told === club.id && why[club.id]" class="told-why small"><span aria-hidden="true">{{ sentence(club) }}</span> <button v-if="needOf(club.id)" class="link no-print" title="Enter" @click="showNeed(club.id)">show it</button></p>
+          <p v-if="told === club.id && why[club.id]" class="told-why small">
+            <span aria-hidden="true">{{ sentence(club) }}</span>
+            <button v-if="needOf(club.id)" class="link no-print" title="Enter" @click="showNeed(club.id)">
+              show it
+            </button>
+          </p>
         </li>
       </VueDraggable>
     </section>
-    <OneOfBoard :marked="marked" :groups="oneOf" :name-of="nameOf" :read-only="readOnly" @mark="mark" @unmark="mark" @groups="emit('set', { oneOf: $event })" @clear="marked = []" />
-    <p v-if="!readOnly" class="small quiet no-print hint">■ always in <kbd>I</kbd> · ✕ never <kbd>O</kbd> · free again <kbd>F</kbd> · one of a group <kbd>G</kbd> · no more of its kind than now <kbd>K</kbd> · clubs at most <kbd>+</kbd> <kbd>−</kbd> · its need <kbd>Enter</kbd>. Or drag, or press the mark.</p>
+    <OneOfBoard
+      :marked="marked"
+      :groups="oneOf"
+      :name-of="nameOf"
+      :read-only="readOnly"
+      @mark="mark"
+      @unmark="mark"
+      @groups="emit('set', { oneOf: $event })"
+      @clear="marked = []"
+    />
+    <p v-if="!readOnly" class="small quiet no-print hint">
+      ■ always in <kbd>I</kbd> · ✕ never <kbd>O</kbd> · free again <kbd>F</kbd> · one of a group
+      <kbd>G</kbd> · no more of its kind than now <kbd>K</kbd> · clubs at most <kbd>+</kbd> <kbd>−</kbd> · its
+      need <kbd>Enter</kbd>. Or drag, or press the mark.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.lock-board { display: grid; gap: 10px; min-width: 0; }
-h2 { font-size: 14px; font-weight: 500; margin-bottom: 4px; }
-ul { list-style: none; margin: 0; padding: 0; min-height: 40px; }
-.in ul { border-top: 2px solid var(--petrol); }
-.out ul { border-top: 2px solid var(--sand); max-height: 330px; overflow-y: auto; }
-li { display: grid; grid-template-columns: 28px minmax(90px, 1fr) 116px 36px minmax(0, 1.1fr); gap: 0 8px; align-items: center; border-bottom: 1px solid var(--line-soft); min-height: 32px; cursor: grab; padding: 1px 0; }
-li:focus-visible { outline-offset: -2px; }
-.turn { width: 28px; height: 28px; border: 0; background: none; color: var(--petrol); cursor: pointer; font-size: 14px; }
-.out .turn { color: var(--quiet); }
-.always .turn { color: var(--petrol); } .never .turn { color: var(--brick-ink); }
-.name { font-weight: 600; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-.out .name { font-weight: 500; }
-.never .name { text-decoration: line-through; }
-.numbers { white-space: nowrap; } .numbers i { font-style: normal; color: var(--brass-ink); }
-.modelled { font-style: italic; }
-.marked { box-shadow: inset 3px 0 0 var(--brass); }
-li.told { background: var(--paper); }
-.told-why { grid-column: 2 / -1; padding: 0 0 6px; line-height: 1.4; cursor: auto; }
-.link { background: none; border: 0; padding: 0; color: var(--petrol); text-decoration: underline; cursor: pointer; font: inherit; }
-.most { display: inline-flex; align-items: center; gap: 2px; } .most .turn { border: 1px solid var(--line); border-radius: 4px; width: 26px; height: 26px; } .most b { min-width: 18px; text-align: center; color: var(--ink); }
-.worth { text-align: right; font-size: 13px; }
-.why { line-height: 1.25; }
-h2 .small { font-weight: 400; margin-left: 6px; }
-.badge { font-style: normal; font-weight: 500; font-size: 11.5px; color: var(--petrol); border: 1px solid var(--petrol-mid); border-radius: 3px; padding: 0 4px; margin-left: 6px; }
-.badge.out { color: var(--brick-ink); border-color: var(--brick); }
-@media (max-width: 520px) { li { grid-template-columns: 28px minmax(90px, 1fr) 116px 36px; } .why { grid-column: 2 / -1; padding-bottom: 3px; } }
+.lock-board {
+  display: grid;
+  gap: 10px;
+  min-width: 0;
+}
+h2 {
+  font-size: 14px;
+  font-weight: 500;
+  margin-bottom: 4px;
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  min-height: 40px;
+}
+.in ul {
+  border-top: 2px solid var(--petrol);
+}
+.out ul {
+  border-top: 2px solid var(--sand);
+  max-height: 330px;
+  overflow-y: auto;
+}
+li {
+  display: grid;
+  grid-template-columns: 28px minmax(90px, 1fr) 116px 36px minmax(0, 1.1fr);
+  gap: 0 8px;
+  align-items: center;
+  border-bottom: 1px solid var(--line-soft);
+  min-height: 32px;
+  cursor: grab;
+  padding: 1px 0;
+}
+li:focus-visible {
+  outline-offset: -2px;
+}
+.turn {
+  width: 28px;
+  height: 28px;
+  border: 0;
+  background: none;
+  color: var(--petrol);
+  cursor: pointer;
+  font-size: 14px;
+}
+.out .turn {
+  color: var(--quiet);
+}
+.always .turn {
+  color: var(--petrol);
+}
+.never .turn {
+  color: var(--brick-ink);
+}
+.name {
+  font-weight: 600;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.out .name {
+  font-weight: 500;
+}
+.never .name {
+  text-decoration: line-through;
+}
+.numbers {
+  white-space: nowrap;
+}
+.numbers i {
+  font-style: normal;
+  color: var(--brass-ink);
+}
+.modelled {
+  font-style: italic;
+}
+.marked {
+  box-shadow: inset 3px 0 0 var(--brass);
+}
+li.told {
+  background: var(--paper);
+}
+.told-why {
+  grid-column: 2 / -1;
+  padding: 0 0 6px;
+  line-height: 1.4;
+  cursor: auto;
+}
+.link {
+  background: none;
+  border: 0;
+  padding: 0;
+  color: var(--petrol);
+  text-decoration: underline;
+  cursor: pointer;
+  font: inherit;
+}
+.most {
+  display: inline-flex;
+  align-items: center;
+  gap: 2px;
+}
+.most .turn {
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  width: 26px;
+  height: 26px;
+}
+.most b {
+  min-width: 18px;
+  text-align: center;
+  color: var(--ink);
+}
+.worth {
+  text-align: right;
+  font-size: 13px;
+}
+.why {
+  line-height: 1.25;
+}
+h2 .small {
+  font-weight: 400;
+  margin-left: 6px;
+}
+.badge {
+  font-style: normal;
+  font-weight: 500;
+  font-size: 11.5px;
+  color: var(--petrol);
+  border: 1px solid var(--petrol-mid);
+  border-radius: 3px;
+  padding: 0 4px;
+  margin-left: 6px;
+}
+.badge.out {
+  color: var(--brick-ink);
+  border-color: var(--brick);
+}
+@media (max-width: 520px) {
+  li {
+    grid-template-columns: 28px minmax(90px, 1fr) 116px 36px;
+  }
+  .why {
+    grid-column: 2 / -1;
+    padding-bottom: 3px;
+  }
+}
 </style>

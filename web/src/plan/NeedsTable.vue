@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { LIE_NAMES, NEED_BOUNDS, distanceNumber, type DistanceUnit, type Lie, type Need, type NeedChanges } from '@tasche/core';
+import {
+  LIE_NAMES,
+  NEED_BOUNDS,
+  distanceNumber,
+  type DistanceUnit,
+  type Lie,
+  type Need,
+  type NeedChanges,
+} from '@tasche/core';
 import { storedMetres } from '@tasche/contract';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
@@ -7,8 +15,22 @@ import { windWords } from '../conditions/air-units';
 import { readNeeds } from './read-needs';
 
 /** The shots of a round, hole by hole: what was derived, what was changed of it, and what practice rounds showed. */
-const props = defineProps<{ needs: readonly Need[]; takenAway: readonly Need[]; /** A need somebody asked to see: its hole opens. */ shown: Need | null; changes: NeedChanges; notes: readonly Need[]; strokes: number; rareStrokes: number; unit: DistanceUnit; readOnly: boolean }>();
-const emit = defineEmits<{ changes: [changes: NeedChanges]; notes: [notes: readonly Need[]]; point: [need: Need | null] }>();
+const props = defineProps<{
+  needs: readonly Need[];
+  takenAway: readonly Need[];
+  /** A need somebody asked to see: its hole opens. */ shown: Need | null;
+  changes: NeedChanges;
+  notes: readonly Need[];
+  strokes: number;
+  rareStrokes: number;
+  unit: DistanceUnit;
+  readOnly: boolean;
+}>();
+const emit = defineEmits<{
+  changes: [changes: NeedChanges];
+  notes: [notes: readonly Need[]];
+  point: [need: Need | null];
+}>();
 
 const problem = ref('');
 const typed = ref('');
@@ -16,14 +38,26 @@ const open = ref<ReadonlySet<number>>(new Set());
 const noted = computed(() => new Set(props.notes.map(({ name }) => name)));
 const byHole = computed(() => {
   const holes = new Map<number, Need[]>();
-  for (const need of props.needs) if (need.hole !== undefined && !noted.value.has(need.name)) holes.set(need.hole, [...holes.get(need.hole) ?? [], need]);
-  return [...holes.entries()].sort((a, b) => a[0] - b[0]).map(([hole, needs]) => ({ hole, needs, main: needs.filter(({ weight }) => weight >= 0.35).slice(0, 3) }));
+  for (const need of props.needs)
+    if (need.hole !== undefined && !noted.value.has(need.name))
+      holes.set(need.hole, [...(holes.get(need.hole) ?? []), need]);
+  return [...holes.entries()]
+    .sort((a, b) => a[0] - b[0])
+    .map(([hole, needs]) => ({
+      hole,
+      needs,
+      main: needs.filter(({ weight }) => weight >= 0.35).slice(0, 3),
+    }));
 });
 const number = (m: number) => distanceNumber(m, props.unit);
 const what = ({ name }: Need) => name.replace(/^\d+(st|nd|rd|th), /, '').replace(/^tee shot/, 'tee');
 /** From where to where it is hit, when it was gathered from many. */
-const hitFrom = ({ hitFromM }: Need) => (hitFromM && hitFromM.length > 1 ? `Hit from ${number(hitFromM[0]!)} to ${number(hitFromM.at(-1)!)} ${props.unit} from the hole; the middle is written` : '');
-const wind = ({ windMps, windFromDeg }: Need) => (windMps && windFromDeg !== undefined ? `wind ${windWords(windFromDeg)}` : 'calm');
+const hitFrom = ({ hitFromM }: Need) =>
+  hitFromM && hitFromM.length > 1
+    ? `Hit from ${number(hitFromM[0]!)} to ${number(hitFromM.at(-1)!)} ${props.unit} from the hole; the middle is written`
+    : '';
+const wind = ({ windMps, windFromDeg }: Need) =>
+  windMps && windFromDeg !== undefined ? `wind ${windWords(windFromDeg)}` : 'calm';
 
 function turn(hole: number): void {
   const next = new Set(open.value);
@@ -31,15 +65,19 @@ function turn(hole: number): void {
   open.value = next;
 }
 const table = useTemplateRef<HTMLElement>('table');
-watch(() => props.shown, async (need) => {
-  if (need?.hole === undefined) return;
-  open.value = new Set([...open.value, need.hole]);
-  await nextTick();
-  const fold = table.value?.querySelector<HTMLElement>(`[data-hole="${need.hole}"]`);
-  fold?.scrollIntoView({ block: 'nearest' });
-  fold?.focus({ preventScroll: true });
-});
-const change = (need: Need, part: NonNullable<NeedChanges[string]>) => emit('changes', { ...props.changes, [need.name]: { ...props.changes[need.name], ...part } });
+watch(
+  () => props.shown,
+  async (need) => {
+    if (need?.hole === undefined) return;
+    open.value = new Set([...open.value, need.hole]);
+    await nextTick();
+    const fold = table.value?.querySelector<HTMLElement>(`[data-hole="${need.hole}"]`);
+    fold?.scrollIntoView({ block: 'nearest' });
+    fold?.focus({ preventScroll: true });
+  },
+);
+const change = (need: Need, part: NonNullable<NeedChanges[string]>) =>
+  emit('changes', { ...props.changes, [need.name]: { ...props.changes[need.name], ...part } });
 const takeAway = (need: Need) => emit('changes', { ...props.changes, [need.name]: null });
 function bringBack(name: string): void {
   const { [name]: _gone, ...rest } = props.changes;
@@ -49,82 +87,320 @@ function writeNumber(need: Need, key: 'weight' | 'distanceM', text: string): voi
   const [least, most] = NEED_BOUNDS[key];
   const value = Number(text.replace(',', '.'));
   const metres = key === 'distanceM' ? storedMetres(value, props.unit) : value;
-  if (text.trim() === '' || !(metres >= least && metres <= most)) { problem.value = `${need.name}: ${key === 'weight' ? 'how often' : 'the distance'} must be between ${key === 'weight' ? least : number(least)} and ${key === 'weight' ? most : number(most)}, not “${text}”.`; return; }
+  if (text.trim() === '' || !(metres >= least && metres <= most)) {
+    problem.value = `${need.name}: ${key === 'weight' ? 'how often' : 'the distance'} must be between ${key === 'weight' ? least : number(least)} and ${key === 'weight' ? most : number(most)}, not “${text}”.`;
+    return;
+  }
   problem.value = '';
   change(need, { [key]: metres });
 }
 function add(): void {
   const read = readNeeds(typed.value, props.unit);
-  if (!read.ok) { problem.value = `${read.reason}; nothing was added yet.`; return; }
+  if (!read.ok) {
+    problem.value = `${read.reason}; nothing was added yet.`;
+    return;
+  }
   problem.value = '';
   typed.value = '';
   const known = new Set(props.notes.map(({ name }) => name));
-  emit('notes', [...props.notes, ...read.needs.map((need) => { let name = `practice: ${need.name}`; while (known.has(name)) name += '’'; known.add(name); return { ...need, name: name.slice(0, 80) }; })]);
+  emit('notes', [
+    ...props.notes,
+    ...read.needs.map((need) => {
+      let name = `practice: ${need.name}`;
+      while (known.has(name)) name += '’';
+      known.add(name);
+      return { ...need, name: name.slice(0, 80) };
+    }),
+  ]);
 }
 </script>
 
 <template>
   <section class="needs" aria-label="Needs">
-    <h2>What the round asks <span class="quiet small">{{ strokes.toFixed(1) }} strokes, putts left out<template v-if="rareStrokes > 0.05">; {{ rareStrokes.toFixed(1) }} too rare to list</template></span></h2>
+    <h2>
+      What the round asks
+      <span class="quiet small"
+        >{{ strokes.toFixed(1) }} strokes, putts left out<template v-if="rareStrokes > 0.05"
+          >; {{ rareStrokes.toFixed(1) }} too rare to list</template
+        ></span
+      >
+    </h2>
     <form v-if="!readOnly" class="bar no-print" @submit.prevent="add">
-      <input v-model="typed" class="line" aria-label="Practice-round notes" :placeholder="`Practice round: 230-250 x6, 155 hold x3 (${unit})`" autocomplete="off">
+      <input
+        v-model="typed"
+        class="line"
+        aria-label="Practice-round notes"
+        :placeholder="`Practice round: 230-250 x6, 155 hold x3 (${unit})`"
+        autocomplete="off"
+      />
       <button class="plain-button" :disabled="typed.trim() === ''">Add</button>
     </form>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <ul v-if="notes.length" class="notes">
-      <li v-for="(need, i) in notes" :key="need.name"><span>{{ need.name }} <b>×{{ need.weight }}</b></span> <button v-if="!readOnly" class="plain-button slim" :aria-label="`Remove ${need.name}`" @click="emit('notes', notes.toSpliced(i, 1))">×</button></li>
+      <li v-for="(need, i) in notes" :key="need.name">
+        <span
+          >{{ need.name }} <b>×{{ need.weight }}</b></span
+        >
+        <button
+          v-if="!readOnly"
+          class="plain-button slim"
+          :aria-label="`Remove ${need.name}`"
+          @click="emit('notes', notes.toSpliced(i, 1))"
+        >
+          ×
+        </button>
+      </li>
     </ul>
     <div ref="table" class="scroll">
       <table>
-        <caption class="unseen">Needs by hole</caption>
+        <caption class="unseen">
+          Needs by hole
+        </caption>
         <tbody v-for="{ hole, needs: all, main } in byHole" :key="hole">
           <tr class="hole" @mouseenter="emit('point', main[0] ?? all[0]!)" @mouseleave="emit('point', null)">
-            <th scope="row"><button class="fold" :data-hole="hole" :aria-expanded="open.has(hole)" :aria-label="`Hole ${hole}`" @click="turn(hole)">{{ open.has(hole) ? '▾' : '▸' }} {{ hole }}</button></th>
-            <td colspan="5"><span v-for="need in main" :key="need.name" class="piece">{{ what(need) }} <b>{{ number(need.distanceM) }}</b><span v-if="need.playsLikeM && need.to === 'green' && Math.abs(need.playsLikeM - need.distanceM) > 2" class="quiet">&nbsp;plays {{ number(need.playsLikeM) }}</span></span><span class="piece quiet small">{{ wind(main[0] ?? all[0]!) }}</span></td>
+            <th scope="row">
+              <button
+                class="fold"
+                :data-hole="hole"
+                :aria-expanded="open.has(hole)"
+                :aria-label="`Hole ${hole}`"
+                @click="turn(hole)"
+              >
+                {{ open.has(hole) ? '▾' : '▸' }} {{ hole }}
+              </button>
+            </th>
+            <td colspan="5">
+              <span v-for="need in main" :key="need.name" class="piece"
+                >{{ what(need) }} <b>{{ number(need.distanceM) }}</b><span
+                  v-if="
+                    need.playsLikeM && need.to === 'green' && Math.abs(need.playsLikeM - need.distanceM) > 2
+                  "
+                  class="quiet"
+                  >&nbsp;plays {{ number(need.playsLikeM) }}</span
+                ></span
+              ><span class="piece quiet small">{{ wind(main[0] ?? all[0]!) }}</span>
+            </td>
           </tr>
           <template v-if="open.has(hole)">
-            <tr v-for="need in all" :key="need.name" class="need" :class="{ changed: changes[need.name], shown: shown?.name === need.name }" @mouseenter="emit('point', need)" @mouseleave="emit('point', null)">
+            <tr
+              v-for="need in all"
+              :key="need.name"
+              class="need"
+              :class="{ changed: changes[need.name], shown: shown?.name === need.name }"
+              @mouseenter="emit('point', need)"
+              @mouseleave="emit('point', null)"
+            >
               <td />
               <td colspan="5">
-                <p><span class="name">{{ what(need) }}<em v-if="changes[need.name]" class="badge">changed</em></span>
-                  <span :title="hitFrom(need)"><FieldInput class="number" :value="number(need.distanceM)" :readonly="readOnly" inputmode="decimal" :aria-label="`Distance of ${need.name}`" @write="writeNumber(need, 'distanceM', $event)" /> {{ unit }}</span>
-                  <span class="often">×<FieldInput class="number" :value="String(need.weight)" :readonly="readOnly" inputmode="decimal" :aria-label="`How often ${need.name}`" @write="writeNumber(need, 'weight', $event)" /></span>
-                  <select :value="need.lie" :disabled="readOnly" :aria-label="`Lie of ${need.name}`" @change="change(need, { lie: ($event.target as HTMLSelectElement).value as Lie })"><option v-for="lie in LIE_NAMES" :key="lie">{{ lie }}</option></select>
-                  <label v-if="need.to === 'green'"><input type="checkbox" :checked="need.mustHold" :disabled="readOnly" :aria-label="`${need.name} must hold`" @change="change(need, { mustHold: ($event.target as HTMLInputElement).checked })"> holds</label>
-                  <button v-if="!readOnly" class="plain-button slim no-print" :aria-label="`Take away ${need.name}`" @click="changes[need.name] ? bringBack(need.name) : takeAway(need)">{{ changes[need.name] ? '↺' : '×' }}</button></p>
+                <p>
+                  <span class="name"
+                    >{{ what(need) }}<em v-if="changes[need.name]" class="badge">changed</em></span
+                  >
+                  <span :title="hitFrom(need)"
+                    ><FieldInput
+                      class="number"
+                      :value="number(need.distanceM)"
+                      :readonly="readOnly"
+                      inputmode="decimal"
+                      :aria-label="`Distance of ${need.name}`"
+                      @write="writeNumber(need, 'distanceM', $event)"
+                    />
+                    {{ unit }}</span
+                  >
+                  <span class="often"
+                    >×<FieldInput
+                      class="number"
+                      :value="String(need.weight)"
+                      :readonly="readOnly"
+                      inputmode="decimal"
+                      :aria-label="`How often ${need.name}`"
+                      @write="writeNumber(need, 'weight', $event)"
+                  /></span>
+                  <select
+                    :value="need.lie"
+                    :disabled="readOnly"
+                    :aria-label="`Lie of ${need.name}`"
+                    @change="change(need, { lie: ($event.target as HTMLSelectElement).value as Lie })"
+                  >
+                    <option v-for="lie in LIE_NAMES" :key="lie">{{ lie }}</option>
+                  </select>
+                  <label v-if="need.to === 'green'"
+                    ><input
+                      type="checkbox"
+                      :checked="need.mustHold"
+                      :disabled="readOnly"
+                      :aria-label="`${need.name} must hold`"
+                      @change="change(need, { mustHold: ($event.target as HTMLInputElement).checked })"
+                    />
+                    holds</label
+                  >
+                  <button
+                    v-if="!readOnly"
+                    class="plain-button slim no-print"
+                    :aria-label="`Take away ${need.name}`"
+                    @click="changes[need.name] ? bringBack(need.name) : takeAway(need)"
+                  >
+                    {{ changes[need.name] ? '↺' : '×' }}
+                  </button>
+                </p>
               </td>
             </tr>
           </template>
         </tbody>
       </table>
     </div>
-    <p v-if="takenAway.length" class="small quiet no-print">Taken away: <template v-for="(need, i) in takenAway" :key="need.name">{{ i ? ', ' : '' }}<button class="link" @click="bringBack(need.name)">{{ need.name }}</button></template> (press to bring back)</p>
+    <p v-if="takenAway.length" class="small quiet no-print">
+      Taken away:
+      <template v-for="(need, i) in takenAway" :key="need.name"
+        >{{ i ? ', ' : ''
+        }}<button class="link" @click="bringBack(need.name)">{{ need.name }}</button></template
+      >
+      (press to bring back)
+    </p>
   </section>
 </template>
 
 <style scoped>
-.needs { min-width: 0; }
-h2 .small { font-weight: 400; margin-left: 6px; }
-.bar { margin: 8px 0; }
-input.line { font: inherit; min-height: 34px; flex: 1 1 220px; min-width: 0; padding: 4px 9px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); }
-.notes { list-style: none; margin: 0 0 6px; padding: 0; display: flex; flex-wrap: wrap; gap: 5px 12px; font-size: 13px; }
-.scroll { max-height: 800px; overflow-y: auto; border-top: 1px solid var(--line); }
-table { border-collapse: collapse; width: 100%; font-size: 13.5px; }
-.hole > * { border-top: 1px solid var(--line-soft); padding: 5px 6px 5px 0; text-align: left; font-weight: 400; }
-.hole b { font-weight: 600; }
-.piece { display: inline-block; margin-right: 10px; }
-.hole:hover { background: var(--paper); }
-.fold { background: none; border: 0; color: var(--ink); font-weight: 600; padding: 2px 4px; cursor: pointer; min-width: 44px; text-align: left; min-height: 26px; }
-.need td { padding: 2px 0; font-size: 13px; color: var(--quiet); }
-.need p { display: flex; flex-wrap: wrap; gap: 0 8px; align-items: center; }
-.need .name { flex: 1 0 100%; } .need label { white-space: nowrap; }
-.need.changed td { color: var(--brass-ink); }
-.need.shown .name { color: var(--petrol); font-weight: 600; }
-.badge { font-style: normal; font-size: 11px; border: 1px solid var(--brass); border-radius: 3px; padding: 0 4px; margin-left: 6px; }
-.number { font: inherit; font-size: 13px; width: 52px; min-height: 26px; padding: 1px 5px; border: 1px solid transparent; border-radius: 4px; background: none; color: var(--ink); text-align: right; }
-.number:hover, .number:focus { border-color: var(--line); background: var(--paper); }
-select { font: inherit; font-size: 13px; border: 1px solid transparent; background: none; color: var(--ink); max-width: 104px; }
-.often { white-space: nowrap; }
-.link { background: none; border: 0; padding: 0; color: var(--petrol); text-decoration: underline; cursor: pointer; font-size: 12.5px; }
-@media print { .scroll { max-height: none; overflow: visible; } }
+.needs {
+  min-width: 0;
+}
+h2 .small {
+  font-weight: 400;
+  margin-left: 6px;
+}
+.bar {
+  margin: 8px 0;
+}
+input.line {
+  font: inherit;
+  min-height: 34px;
+  flex: 1 1 220px;
+  min-width: 0;
+  padding: 4px 9px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+}
+.notes {
+  list-style: none;
+  margin: 0 0 6px;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px 12px;
+  font-size: 13px;
+}
+.scroll {
+  max-height: 800px;
+  overflow-y: auto;
+  border-top: 1px solid var(--line);
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 13.5px;
+}
+.hole > * {
+  border-top: 1px solid var(--line-soft);
+  padding: 5px 6px 5px 0;
+  text-align: left;
+  font-weight: 400;
+}
+.hole b {
+  font-weight: 600;
+}
+.piece {
+  display: inline-block;
+  margin-right: 10px;
+}
+.hole:hover {
+  background: var(--paper);
+}
+.fold {
+  background: none;
+  border: 0;
+  color: var(--ink);
+  font-weight: 600;
+  padding: 2px 4px;
+  cursor: pointer;
+  min-width: 44px;
+  text-align: left;
+  min-height: 26px;
+}
+.need td {
+  padding: 2px 0;
+  font-size: 13px;
+  color: var(--quiet);
+}
+.need p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
+  align-items: center;
+}
+.need .name {
+  flex: 1 0 100%;
+}
+.need label {
+  white-space: nowrap;
+}
+.need.changed td {
+  color: var(--brass-ink);
+}
+.need.shown .name {
+  color: var(--petrol);
+  font-weight: 600;
+}
+.badge {
+  font-style: normal;
+  font-size: 11px;
+  border: 1px solid var(--brass);
+  border-radius: 3px;
+  padding: 0 4px;
+  margin-left: 6px;
+}
+.number {
+  font: inherit;
+  font-size: 13px;
+  width: 52px;
+  min-height: 26px;
+  padding: 1px 5px;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  background: none;
+  color: var(--ink);
+  text-align: right;
+}
+.number:hover,
+.number:focus {
+  border-color: var(--line);
+  background: var(--paper);
+}
+select {
+  font: inherit;
+  font-size: 13px;
+  border: 1px solid transparent;
+  background: none;
+  color: var(--ink);
+  max-width: 104px;
+}
+.often {
+  white-space: nowrap;
+}
+.link {
+  background: none;
+  border: 0;
+  padding: 0;
+  color: var(--petrol);
+  text-decoration: underline;
+  cursor: pointer;
+  font-size: 12.5px;
+}
+@media print {
+  .scroll {
+    max-height: none;
+    overflow: visible;
+  }
+}
 </style>

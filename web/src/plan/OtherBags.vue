@@ -1,13 +1,25 @@
 <script setup lang="ts">
-import { BENDING_CAUTION, howSureSentence, type Alternatives, type HowSure, type PlayedRounds, type RoundRemedy } from '@tasche/core';
+import {
+  BENDING_CAUTION,
+  howSureSentence,
+  type Alternatives,
+  type HowSure,
+  type PlayedRounds,
+  type RoundRemedy,
+} from '@tasche/core';
 import { computed, watch } from 'vue';
 import { differsWords } from './round-swaps';
 import type { RoundAnswer } from './round-worker';
 import { useLongWork, type AskedRound } from './use-round';
 
 /** Beside the best bag: the next ones, the best near the gamer, the best ten, the cheapest remedy, how sure it is, and the course's own word. */
-const props = defineProps<{ asked: AskedRound; chosen: RoundAnswer; /** Another answer is on its way. */ pending: boolean }>();
-const name = (id: string) => props.asked.order.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
+const props = defineProps<{
+  asked: AskedRound;
+  chosen: RoundAnswer;
+  /** Another answer is on its way. */ pending: boolean;
+}>();
+const name = (id: string) =>
+  props.asked.order.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
 const best = computed(() => props.chosen.answer!.best);
 const differs = (bag: Parameters<typeof differsWords>[0]) => differsWords(bag, best.value, name);
 
@@ -17,64 +29,200 @@ const sure = useLongWork<HowSure>();
 const played = useLongWork<PlayedRounds & { against: string; claim: number }>();
 const ROUNDS = 2000;
 /** With no player's data a bag is only as good as its guesses, and that is said without being asked. */
-const unsure = computed(() => props.asked.order.clubs.filter((club) => best.value.ids.includes(club.id) && club.kind !== 'putter' && club.shots.full?.source !== 'measured').length);
+const unsure = computed(
+  () =>
+    props.asked.order.clubs.filter(
+      (club) =>
+        best.value.ids.includes(club.id) && club.kind !== 'putter' && club.shots.full?.source !== 'measured',
+    ).length,
+);
 
-watch(() => props.chosen, () => { for (const one of [others, remedies, sure, played]) one.clear(); });
+watch(
+  () => props.chosen,
+  () => {
+    for (const one of [others, remedies, sure, played]) one.clear();
+  },
+);
 
 const findOthers = () => others.run((link) => link.others(props.asked.order, props.asked.taste));
-const findRemedies = () => remedies.run((link) => link.remedies(props.asked.order, props.asked.taste, props.asked.unit));
-const askSure = () => sure.run((link, progress) => link.sure(props.asked.order, props.asked.taste, best.value.ids, progress));
-const playOut = () => played.run(async (link, progress) => {
-  const second = (await link.others(props.asked.order, props.asked.taste)).five[1];
-  if (!second) throw new Error('There is no other bag to play against.');
-  const outcome = await link.playOut(props.asked.order, props.asked.taste, best.value.ids, second.ids, ROUNDS, progress);
-  return { ...outcome, against: differs(second), claim: second.forNeeds - best.value.forNeeds };
-});
+const findRemedies = () =>
+  remedies.run((link) => link.remedies(props.asked.order, props.asked.taste, props.asked.unit));
+const askSure = () =>
+  sure.run((link, progress) => link.sure(props.asked.order, props.asked.taste, best.value.ids, progress));
+const playOut = () =>
+  played.run(async (link, progress) => {
+    const second = (await link.others(props.asked.order, props.asked.taste)).five[1];
+    if (!second) throw new Error('There is no other bag to play against.');
+    const outcome = await link.playOut(
+      props.asked.order,
+      props.asked.taste,
+      best.value.ids,
+      second.ids,
+      ROUNDS,
+      progress,
+    );
+    return { ...outcome, against: differs(second), claim: second.forNeeds - best.value.forNeeds };
+  });
 const verdict = computed(() => {
   const one = played.result.value;
   if (!one) return '';
   const plusMinus = one.plusMinus ?? Infinity;
   const apart = Math.abs(one.difference) > plusMinus;
-  return apart ? (Math.sign(one.difference) === Math.sign(one.claim) ? 'The course agrees.' : 'The course disagrees: trust neither by this much.') : 'The course does not tell them apart.';
+  return apart
+    ? Math.sign(one.difference) === Math.sign(one.claim)
+      ? 'The course agrees.'
+      : 'The course disagrees: trust neither by this much.'
+    : 'The course does not tell them apart.';
 });
 const works = [
-  { key: 'others', label: 'Other bags', of: others, run: findOthers }, { key: 'remedies', label: 'Cheapest remedy', of: remedies, run: findRemedies }, { key: 'sure', label: 'How sure?', of: sure, run: askSure }, { key: 'played', label: `Play ${ROUNDS.toLocaleString('en')} rounds against the next best`, of: played, run: playOut },
+  { key: 'others', label: 'Other bags', of: others, run: findOthers },
+  { key: 'remedies', label: 'Cheapest remedy', of: remedies, run: findRemedies },
+  { key: 'sure', label: 'How sure?', of: sure, run: askSure },
+  {
+    key: 'played',
+    label: `Play ${ROUNDS.toLocaleString('en')} rounds against the next best`,
+    of: played,
+    run: playOut,
+  },
 ] as const;
 </script>
 
 <template>
   <section class="others" aria-label="Other bags">
     <div class="bar no-print">
-      <button v-for="work in works" :key="work.key" class="plain-button" :disabled="pending || work.of.share.value !== null" @click="work.run()">{{ work.label }}</button>
+      <button
+        v-for="work in works"
+        :key="work.key"
+        class="plain-button"
+        :disabled="pending || work.of.share.value !== null"
+        @click="work.run()"
+      >
+        {{ work.label }}
+      </button>
     </div>
     <template v-for="work in works" :key="work.key">
-      <p v-if="work.of.share.value !== null" class="bar small" role="status"><progress :value="work.of.share.value || undefined" max="1" /> {{ work.label }}… <button class="plain-button slim" @click="work.of.stop()">Cancel</button></p>
+      <p v-if="work.of.share.value !== null" class="bar small" role="status">
+        <progress :value="work.of.share.value || undefined" max="1" /> {{ work.label }}…
+        <button class="plain-button slim" @click="work.of.stop()">Cancel</button>
+      </p>
       <p v-if="work.of.problem.value" class="verdict fault" role="alert">■ {{ work.of.problem.value }}</p>
     </template>
-    <p v-if="unsure > 0 && !sure.result.value" class="small verdict look">◆ {{ unsure }} of these carries {{ unsure === 1 ? 'is' : 'are' }} not measured. Ask how sure the choice is.</p>
-    <p v-if="sure.result.value" class="sentence"><span class="verdict" :class="sure.result.value.same >= sure.result.value.redraws * 0.8 ? 'fine' : 'look'">{{ sure.result.value.same >= sure.result.value.redraws * 0.8 ? '●' : '◆' }}</span> {{ howSureSentence(sure.result.value) }}
-      <span class="small quiet">Least sure of its place: {{ best.ids.filter((id) => sure.result.value!.share[id]! < 0.95).sort((a, b) => sure.result.value!.share[a]! - sure.result.value!.share[b]!).slice(0, 4).map((id) => `${name(id)} (${Math.round(sure.result.value!.share[id]! * 100)} %)`).join(', ') || 'none' }}.</span></p>
+    <p v-if="unsure > 0 && !sure.result.value" class="small verdict look">
+      ◆ {{ unsure }} of these carries {{ unsure === 1 ? 'is' : 'are' }} not measured. Ask how sure the choice
+      is.
+    </p>
+    <p v-if="sure.result.value" class="sentence">
+      <span
+        class="verdict"
+        :class="sure.result.value.same >= sure.result.value.redraws * 0.8 ? 'fine' : 'look'"
+        >{{ sure.result.value.same >= sure.result.value.redraws * 0.8 ? '●' : '◆' }}</span
+      >
+      {{ howSureSentence(sure.result.value) }}
+      <span class="small quiet"
+        >Least sure of its place:
+        {{
+          best.ids
+            .filter((id) => sure.result.value!.share[id]! < 0.95)
+            .sort((a, b) => sure.result.value!.share[a]! - sure.result.value!.share[b]!)
+            .slice(0, 4)
+            .map((id) => `${name(id)} (${Math.round(sure.result.value!.share[id]! * 100)} %)`)
+            .join(', ') || 'none'
+        }}.</span
+      >
+    </p>
     <dl v-if="others.result.value" class="bags">
-      <template v-for="(bag, i) in others.result.value.five.slice(1)" :key="i"><dt>{{ ['second', 'third', 'fourth', 'fifth'][i] }} best</dt><dd>{{ differs(bag) }}</dd></template>
-      <template v-if="others.result.value.gamer"><dt>the gamer as it is</dt><dd>{{ differs(others.result.value.gamer) }}</dd></template>
-      <template v-if="others.result.value.withinOne"><dt>one swap from the gamer</dt><dd>{{ differs(others.result.value.withinOne) }}</dd></template>
-      <template v-if="others.result.value.withinTwo"><dt>two swaps from the gamer</dt><dd>{{ differs(others.result.value.withinTwo) }}</dd></template>
-      <template v-if="others.result.value.ten"><dt>best of ten clubs</dt><dd>{{ others.result.value.ten.ids.map(name).join(', ') }} (+{{ (others.result.value.ten.strokes - best.strokes).toFixed(2) }})</dd></template>
+      <template v-for="(bag, i) in others.result.value.five.slice(1)" :key="i"
+        ><dt>{{ ['second', 'third', 'fourth', 'fifth'][i] }} best</dt>
+        <dd>{{ differs(bag) }}</dd></template
+      >
+      <template v-if="others.result.value.gamer"
+        ><dt>the gamer as it is</dt>
+        <dd>{{ differs(others.result.value.gamer) }}</dd></template
+      >
+      <template v-if="others.result.value.withinOne"
+        ><dt>one swap from the gamer</dt>
+        <dd>{{ differs(others.result.value.withinOne) }}</dd></template
+      >
+      <template v-if="others.result.value.withinTwo"
+        ><dt>two swaps from the gamer</dt>
+        <dd>{{ differs(others.result.value.withinTwo) }}</dd></template
+      >
+      <template v-if="others.result.value.ten"
+        ><dt>best of ten clubs</dt>
+        <dd>
+          {{ others.result.value.ten.ids.map(name).join(', ') }} (+{{
+            (others.result.value.ten.strokes - best.strokes).toFixed(2)
+          }})
+        </dd></template
+      >
     </dl>
     <div v-if="remedies.result.value" class="remedies">
-      <p v-if="remedies.result.value.length === 0">Nothing done to the gamer gains a hundredth of a stroke here.</p>
-      <ol v-else><li v-for="(one, i) in remedies.result.value" :key="one.kind"><b>{{ one.kind }}</b><span v-if="i === 0" class="badge">cheapest</span>: {{ one.text }}, gains <b>{{ one.gain.toFixed(2) }}</b> strokes a round.</li></ol>
-      <p v-if="remedies.result.value.some(({ kind }) => kind === 'bend' || kind === 'turn a sleeve')" class="small quiet">{{ BENDING_CAUTION }}</p>
+      <p v-if="remedies.result.value.length === 0">
+        Nothing done to the gamer gains a hundredth of a stroke here.
+      </p>
+      <ol v-else>
+        <li v-for="(one, i) in remedies.result.value" :key="one.kind">
+          <b>{{ one.kind }}</b
+          ><span v-if="i === 0" class="badge">cheapest</span>: {{ one.text }}, gains
+          <b>{{ one.gain.toFixed(2) }}</b> strokes a round.
+        </li>
+      </ol>
+      <p
+        v-if="remedies.result.value.some(({ kind }) => kind === 'bend' || kind === 'turn a sleeve')"
+        class="small quiet"
+      >
+        {{ BENDING_CAUTION }}
+      </p>
     </div>
-    <p v-if="played.result.value" class="sentence">Over {{ played.result.value.rounds.toLocaleString('en') }} rounds played stroke by stroke with the same luck, the next best ({{ played.result.value.against }}) took <b>{{ played.result.value.difference.toFixed(3) }} ± {{ played.result.value.plusMinus?.toFixed(3) ?? '?' }}</b> strokes more; the plan’s needs say {{ played.result.value.claim.toFixed(3) }}, uneven steps and the price of change left out. {{ verdict }}</p>
+    <p v-if="played.result.value" class="sentence">
+      Over {{ played.result.value.rounds.toLocaleString('en') }} rounds played stroke by stroke with the same
+      luck, the next best ({{ played.result.value.against }}) took
+      <b
+        >{{ played.result.value.difference.toFixed(3) }} ±
+        {{ played.result.value.plusMinus?.toFixed(3) ?? '?' }}</b
+      >
+      strokes more; the plan’s needs say {{ played.result.value.claim.toFixed(3) }}, uneven steps and the
+      price of change left out. {{ verdict }}
+    </p>
   </section>
 </template>
 
 <style scoped>
-.others { display: grid; gap: 8px; margin-top: 16px; border-top: 1px solid var(--line); padding-top: 12px; }
-.bags { display: grid; grid-template-columns: max-content minmax(0, 1fr); gap: 3px 16px; margin: 0; }
-.bags dt { color: var(--quiet); } .bags dd { margin: 0; }
-.remedies ol { margin: 0; padding-left: 20px; display: grid; gap: 3px; }
-.badge { font-size: 11.5px; color: var(--petrol); border: 1px solid var(--petrol-mid); border-radius: 3px; padding: 0 4px; margin-left: 6px; }
-progress { width: 140px; accent-color: var(--petrol); }
+.others {
+  display: grid;
+  gap: 8px;
+  margin-top: 16px;
+  border-top: 1px solid var(--line);
+  padding-top: 12px;
+}
+.bags {
+  display: grid;
+  grid-template-columns: max-content minmax(0, 1fr);
+  gap: 3px 16px;
+  margin: 0;
+}
+.bags dt {
+  color: var(--quiet);
+}
+.bags dd {
+  margin: 0;
+}
+.remedies ol {
+  margin: 0;
+  padding-left: 20px;
+  display: grid;
+  gap: 3px;
+}
+.badge {
+  font-size: 11.5px;
+  color: var(--petrol);
+  border: 1px solid var(--petrol-mid);
+  border-radius: 3px;
+  padding: 0 4px;
+  margin-left: 6px;
+}
+progress {
+  width: 140px;
+  accent-color: var(--petrol);
+}
 </style>

@@ -1,5 +1,18 @@
 <script setup lang="ts">
-import { COMMITTEE_DECIDES, SCHOOLS, bagFindings, distanceNumber, evennessWords, formatDegrees, gaps, playingLoft, shotIn, swapEffects, type StepReport, type Swap } from '@tasche/core';
+import {
+  COMMITTEE_DECIDES,
+  SCHOOLS,
+  bagFindings,
+  distanceNumber,
+  evennessWords,
+  formatDegrees,
+  gaps,
+  playingLoft,
+  shotIn,
+  swapEffects,
+  type StepReport,
+  type Swap,
+} from '@tasche/core';
 import type { PlanChoosing, PlanDetails } from '@tasche/contract';
 import { useEventListener } from '@vueuse/core';
 import { NSelect } from 'naive-ui';
@@ -41,24 +54,48 @@ const airOpen = ref(false);
 const writing = ref<'new' | 'edit' | 'event' | null>(null);
 const pointed = ref<StepReport | null>(null);
 const active = ref<string | null>(null);
-watch(() => props.planId, () => { writing.value = null; active.value = null; });
+watch(
+  () => props.planId,
+  () => {
+    writing.value = null;
+    active.value = null;
+  },
+);
 
 const ROW_PX = 36;
 const HEAD_PX = 46;
-const base = computed(() => (plan.value?.baseClubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []).map(ladder.conditions.move));
+const base = computed(() =>
+  (plan.value?.baseClubIds ?? [])
+    .flatMap((id) => store.ladderClubs.get(id) ?? [])
+    .map(ladder.conditions.move),
+);
 const baseReport = computed(() => gaps(base.value, options.value));
 const effects = computed(() => {
   if (!plan.value) return [];
   try {
-    return swapEffects(plan.value.baseClubIds, plan.value.swaps, [...store.ladderClubs.values()].map(ladder.conditions.move), options.value);
+    return swapEffects(
+      plan.value.baseClubIds,
+      plan.value.swaps,
+      [...store.ladderClubs.values()].map(ladder.conditions.move),
+      options.value,
+    );
   } catch {
     return [];
   }
 });
-const gone = computed(() => base.value.filter((club) => !ladder.inBag.value.some((one) => one.id === club.id)));
-const fresh = computed(() => new Set(ladder.inBag.value.map((club) => club.id).filter((id) => !plan.value?.baseClubIds.includes(id))));
+const gone = computed(() =>
+  base.value.filter((club) => !ladder.inBag.value.some((one) => one.id === club.id)),
+);
+const fresh = computed(
+  () =>
+    new Set(ladder.inBag.value.map((club) => club.id).filter((id) => !plan.value?.baseClubIds.includes(id))),
+);
 const findings = computed(() => bagFindings(ladder.inBag.value, store.sheet!.player.gapSettings));
-const evenness = computed(() => [baseReport.value.evenness, report.value.evenness].map((one) => (one ? evennessWords(one, unit.value) : '–')));
+const evenness = computed(() =>
+  [baseReport.value.evenness, report.value.evenness].map((one) =>
+    one ? evennessWords(one, unit.value) : '–',
+  ),
+);
 const canEdit = computed(() => Boolean(plan.value && bag.value && !bag.value.gamer && !store.readOnly));
 const leftOut = computed(() => ladder.leftOut.value);
 
@@ -114,7 +151,13 @@ function remove(): void {
 }
 
 /** Every club that could go, as it plays in the week's air. */
-const candidates = computed(() => store.clubs.filter((club) => club.spec.state?.value !== 'retired' && club.spec.state?.value !== 'on loan').flatMap((club) => store.ladderClubs.get(club.id) ?? []).map(ladder.conditions.move).sort((a, b) => (b.shots.full?.carryM ?? 0) - (a.shots.full?.carryM ?? 0)));
+const candidates = computed(() =>
+  store.clubs
+    .filter((club) => club.spec.state?.value !== 'retired' && club.spec.state?.value !== 'on loan')
+    .flatMap((club) => store.ladderClubs.get(club.id) ?? [])
+    .map(ladder.conditions.move)
+    .sort((a, b) => (b.shots.full?.carryM ?? 0) - (a.shots.full?.carryM ?? 0)),
+);
 function setChoosing(choosing: PlanChoosing): void {
   store.change([{ do: 'editPlan', planId: plan.value!.id, version: plan.value!.version, set: { choosing } }]);
 }
@@ -132,7 +175,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   } else if (event.altKey && event.key.toLowerCase() === 'o') {
     event.preventDefault();
     out(active.value);
-  } else if ((event.key === 'ArrowDown' || event.key === 'ArrowUp') && (event.target as HTMLElement).closest('.planned')) {
+  } else if (
+    (event.key === 'ArrowDown' || event.key === 'ArrowUp') &&
+    (event.target as HTMLElement).closest('.planned')
+  ) {
     event.preventDefault();
     const next = rows[Math.max(0, Math.min(rows.length - 1, at + (event.key === 'ArrowDown' ? 1 : -1)))];
     if (next) {
@@ -147,93 +193,374 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   <div class="page">
     <header class="page-head">
       <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> {{ plan?.name ?? 'plan a week' }}<span v-if="bag?.gamer" class="tag">now the gamer</span></h1>
+        <h1>
+          {{ store.sheet!.player.name }} <span class="quiet dot">·</span> {{ plan?.name ?? 'plan a week'
+          }}<span v-if="bag?.gamer" class="tag">now the gamer</span>
+        </h1>
         <p v-if="plan" class="meta">
-          <b v-if="plan.course">{{ plan.course }}</b><span>{{ shortDay(plan.startsOn) }} to {{ shortDay(plan.endsOn) }}</span>
-          <span v-if="plan.ground">Ground: {{ plan.ground }}</span><span v-if="plan.weather">Weather: {{ plan.weather }}</span>
+          <b v-if="plan.course">{{ plan.course }}</b><span
+            >{{ shortDay(plan.startsOn) }} to {{ shortDay(plan.endsOn) }}</span
+          >
+          <span v-if="plan.ground">Ground: {{ plan.ground }}</span
+          ><span v-if="plan.weather">Weather: {{ plan.weather }}</span>
         </p>
-        <p v-else class="quiet small">From the gamer bag: clubs go out and in, and the page says what each swap does.</p>
+        <p v-else class="quiet small">
+          From the gamer bag: clubs go out and in, and the page says what each swap does.
+        </p>
       </div>
       <div class="bar no-print">
         <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan?.id" />
-        <NSelect v-model:value="school" :options="SCHOOLS.map((one) => ({ value: one.id, label: one.name }))" style="width: 190px" :input-props="{ 'aria-label': 'School' }" />
-        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
+        <NSelect
+          v-model:value="school"
+          :options="SCHOOLS.map((one) => ({ value: one.id, label: one.name }))"
+          style="width: 190px"
+          :input-props="{ 'aria-label': 'School' }"
+        />
+        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
+          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
+        </button>
         <button v-if="plan" class="plain-button" @click="writing = 'edit'">Edit the week</button>
         <button v-if="store.gamer" class="plain-button" @click="writing = 'new'">Plan a week</button>
-        <button v-if="store.gamer" class="plain-button" :class="{ main: !plan }" @click="writing = 'event'">Plan an event</button>
-        <button v-if="plan" class="plain-button" :aria-expanded="airOpen || Boolean(setting)" title="Alt A" @click="airOpen = !airOpen">Air and ground</button>
-        <RouterLink v-if="bag" class="plain-button" :to="{ name: 'flight', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }">Flights</RouterLink>
+        <button v-if="store.gamer" class="plain-button" :class="{ main: !plan }" @click="writing = 'event'">
+          Plan an event
+        </button>
+        <button
+          v-if="plan"
+          class="plain-button"
+          :aria-expanded="airOpen || Boolean(setting)"
+          title="Alt A"
+          @click="airOpen = !airOpen"
+        >
+          Air and ground
+        </button>
+        <RouterLink
+          v-if="bag"
+          class="plain-button"
+          :to="{ name: 'flight', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }"
+          >Flights</RouterLink
+        >
         <button v-if="plan" class="plain-button" @click="print">Print the swap sheet</button>
-        <button v-if="plan && bag && !bag.gamer" class="plain-button main" :disabled="ladder.tooMany.value > 0" @click="store.change([{ do: 'makeGamer', bagId: bag.id }])">Make it the gamer</button>
+        <button
+          v-if="plan && bag && !bag.gamer"
+          class="plain-button main"
+          :disabled="ladder.tooMany.value > 0"
+          @click="store.change([{ do: 'makeGamer', bagId: bag.id }])"
+        >
+          Make it the gamer
+        </button>
       </div>
     </header>
     <EventForm v-if="writing === 'event'" :player-id="playerId" @leave="writing = null" />
-    <PlanForm v-else-if="writing" :key="writing" :plan="writing === 'edit' ? plan : undefined" :action="writing === 'edit' ? 'Save the week' : 'Plan it from the gamer bag'" @save="save" @leave="writing = null" />
-    <p v-if="!store.gamer" class="quiet">A plan starts from the gamer bag, and there is none yet. <RouterLink :to="{ name: 'bag', params: { playerId } }">To the bag</RouterLink></p>
-    <p v-if="props.planId && !plan" class="quiet">This plan is not here; it may have been deleted. History can bring it back.</p>
+    <PlanForm
+      v-else-if="writing"
+      :key="writing"
+      :plan="writing === 'edit' ? plan : undefined"
+      :action="writing === 'edit' ? 'Save the week' : 'Plan it from the gamer bag'"
+      @save="save"
+      @leave="writing = null"
+    />
+    <p v-if="!store.gamer" class="quiet">
+      A plan starts from the gamer bag, and there is none yet.
+      <RouterLink :to="{ name: 'bag', params: { playerId } }">To the bag</RouterLink>
+    </p>
+    <p v-if="props.planId && !plan" class="quiet">
+      This plan is not here; it may have been deleted. History can bring it back.
+    </p>
     <template v-if="plan && bag">
-      <ConditionsBar v-if="airOpen || setting" ref="airBar" :setting="setting" :baseline="ladder.baseline.value" :unit="unit" :complaints="ladder.complaints.value" :problem="ladder.conditions.problem.value" @set="setting = $event">
-        <ConditionsEffect v-if="setting" :clubs="ladder.inBag.value" :moved="moved" :turned="ladder.turned.value" :unit="unit" />
+      <ConditionsBar
+        v-if="airOpen || setting"
+        ref="airBar"
+        :setting="setting"
+        :baseline="ladder.baseline.value"
+        :unit="unit"
+        :complaints="ladder.complaints.value"
+        :problem="ladder.conditions.problem.value"
+        @set="setting = $event"
+      >
+        <ConditionsEffect
+          v-if="setting"
+          :clubs="ladder.inBag.value"
+          :moved="moved"
+          :turned="ladder.turned.value"
+          :unit="unit"
+        />
       </ConditionsBar>
       <p v-if="setting" class="print-only">Read in {{ settingWords(setting, unit) }}.</p>
       <section class="swaps">
-        <h2>Swaps <span class="quiet small">uneven {{ evenness[0] }} → <b>{{ evenness[1] }}</b>, {{ SCHOOLS.find((one) => one.id === school)?.name.toLowerCase() }}; {{ baseReport.faults }} → {{ report.faults }} {{ report.faults === 1 ? 'fault' : 'faults' }}; {{ ladder.inBag.value.length }} clubs<template v-if="ladder.tooMany.value"> <span class="verdict look">◆ {{ ladder.tooMany.value }} must go</span></template></span></h2>
-        <p v-if="bag.gamer" class="quiet small no-print">This bag is the gamer now; undo (Ctrl Z, or History) makes the old one the gamer again.</p>
+        <h2>
+          Swaps
+          <span class="quiet small"
+            >uneven {{ evenness[0] }} → <b>{{ evenness[1] }}</b>,
+            {{ SCHOOLS.find((one) => one.id === school)?.name.toLowerCase() }}; {{ baseReport.faults }} →
+            {{ report.faults }} {{ report.faults === 1 ? 'fault' : 'faults' }};
+            {{ ladder.inBag.value.length }} clubs<template v-if="ladder.tooMany.value">
+              <span class="verdict look">◆ {{ ladder.tooMany.value }} must go</span></template
+            ></span
+          >
+        </h2>
+        <p v-if="bag.gamer" class="quiet small no-print">
+          This bag is the gamer now; undo (Ctrl Z, or History) makes the old one the gamer again.
+        </p>
         <ol v-if="plan.swaps.length">
-          <SwapCard v-for="(swap, i) in plan.swaps" :key="i" :swap="swap" :number="i + 1" :effect="effects[i]" :clubs="store.clubsById" :unit="unit" :read-only="!canEdit" @why="setWhy(i, $event)" @remove="setSwaps(plan.swaps.toSpliced(i, 1))" />
+          <SwapCard
+            v-for="(swap, i) in plan.swaps"
+            :key="i"
+            :swap="swap"
+            :number="i + 1"
+            :effect="effects[i]"
+            :clubs="store.clubsById"
+            :unit="unit"
+            :read-only="!canEdit"
+            @why="setWhy(i, $event)"
+            @remove="setSwaps(plan.swaps.toSpliced(i, 1))"
+          />
         </ol>
         <p v-else class="quiet">The gamer goes as it is. Take a club out below, or put one in.</p>
       </section>
       <div class="board">
         <table class="planned">
-          <thead><tr :style="{ height: `${HEAD_PX}px` }"><th>bag of the week</th><th>loft</th><th>carry</th><th v-if="moved">here</th><th class="no-print" /></tr></thead>
+          <thead>
+            <tr :style="{ height: `${HEAD_PX}px` }">
+              <th>bag of the week</th>
+              <th>loft</th>
+              <th>carry</th>
+              <th v-if="moved">here</th>
+              <th class="no-print" />
+            </tr>
+          </thead>
           <tbody>
-            <tr v-for="club in ladder.rows.value" :key="club.id" :data-club="club.id" :data-name="club.name" :style="{ height: `${ROW_PX}px` }" tabindex="0" :class="{ on: active === club.id }" @focus="active = club.id" @click="active = club.id">
+            <tr
+              v-for="club in ladder.rows.value"
+              :key="club.id"
+              :data-club="club.id"
+              :data-name="club.name"
+              :style="{ height: `${ROW_PX}px` }"
+              tabindex="0"
+              :class="{ on: active === club.id }"
+              @focus="active = club.id"
+              @click="active = club.id"
+            >
               <td class="name">{{ club.name }}<em v-if="fresh.has(club.id)" class="badge">in</em></td>
               <td>{{ playingLoft(club.spec) ? formatDegrees(playingLoft(club.spec)!.deg) : '' }}</td>
-              <td :class="shotIn(club.spec, 'shot.full')?.source"><b>{{ shotIn(club.spec, 'shot.full') ? distanceNumber(shotIn(club.spec, 'shot.full')!.carryM, unit) : '' }}</b></td>
-              <td v-if="moved" class="here">{{ moved.get(club.id) ? distanceNumber(moved.get(club.id)!.carryM, unit) : '' }}</td>
-              <td class="no-print"><button v-if="canEdit" class="plain-button slim" :aria-label="`Take ${club.name} out`" title="Alt O" @click.stop="out(club.id)">Out</button></td>
+              <td :class="shotIn(club.spec, 'shot.full')?.source">
+                <b>{{
+                  shotIn(club.spec, 'shot.full')
+                    ? distanceNumber(shotIn(club.spec, 'shot.full')!.carryM, unit)
+                    : ''
+                }}</b>
+              </td>
+              <td v-if="moved" class="here">
+                {{ moved.get(club.id) ? distanceNumber(moved.get(club.id)!.carryM, unit) : '' }}
+              </td>
+              <td class="no-print">
+                <button
+                  v-if="canEdit"
+                  class="plain-button slim"
+                  :aria-label="`Take ${club.name} out`"
+                  title="Alt O"
+                  @click.stop="out(club.id)"
+                >
+                  Out
+                </button>
+              </td>
             </tr>
           </tbody>
         </table>
-        <LadderRibs :report="report" :rows="ladder.rows.value.length" :row-px="ROW_PX" :head-px="HEAD_PX" :unit="unit" @point="pointed = $event" />
-        <LadderRail class="rail" :clubs="ladder.inBag.value" :report="report" :height="Math.max(420, HEAD_PX + ladder.rows.value.length * ROW_PX)" :unit="unit" :gone="gone" :fresh="fresh" :pointed="pointed" :moved="moved" />
+        <LadderRibs
+          :report="report"
+          :rows="ladder.rows.value.length"
+          :row-px="ROW_PX"
+          :head-px="HEAD_PX"
+          :unit="unit"
+          @point="pointed = $event"
+        />
+        <LadderRail
+          class="rail"
+          :clubs="ladder.inBag.value"
+          :report="report"
+          :height="Math.max(420, HEAD_PX + ladder.rows.value.length * ROW_PX)"
+          :unit="unit"
+          :gone="gone"
+          :fresh="fresh"
+          :pointed="pointed"
+          :moved="moved"
+        />
       </div>
-      <p class="card sentence" aria-live="polite"><template v-if="pointed">{{ pointed.reason }}</template><template v-else><b class="verdict" :class="report.headline.severity">{{ report.headline.title }}</b> {{ report.headline.text }}</template></p>
+      <p class="card sentence" aria-live="polite">
+        <template v-if="pointed">{{ pointed.reason }}</template
+        ><template v-else
+          ><b class="verdict" :class="report.headline.severity">{{ report.headline.title }}</b>
+          {{ report.headline.text }}</template
+        >
+      </p>
       <LeftOut v-if="canEdit" :clubs="leftOut" :unit="unit" @put-in="putIn" @dropped="out" />
-      <ChoosePanel v-if="!bag.gamer || plan.choosing" :plan="plan" :clubs="candidates" :planned="ladder.inBag.value.map((club) => club.id)" :school="school" :unit="unit" :read-only="!canEdit" :air="settingWords(setting ?? ladder.baseline.value, unit)" :moving="!ladder.conditions.settled.value" :handicap="store.skill.handicap" @choosing="setChoosing" @swaps="setSwaps" />
-      <ul v-if="findings.length" class="findings small"><li v-for="(finding, i) in findings" :key="i" class="verdict look">◆ {{ finding.text }}<template v-if="finding.rule"> ({{ finding.rule }})</template></li><li class="quiet">{{ COMMITTEE_DECIDES }}</li></ul>
-      <p v-if="!bag.gamer" class="no-print foot"><button class="plain-button slim" @click="remove">Delete this plan</button></p>
+      <ChoosePanel
+        v-if="!bag.gamer || plan.choosing"
+        :plan="plan"
+        :clubs="candidates"
+        :planned="ladder.inBag.value.map((club) => club.id)"
+        :school="school"
+        :unit="unit"
+        :read-only="!canEdit"
+        :air="settingWords(setting ?? ladder.baseline.value, unit)"
+        :moving="!ladder.conditions.settled.value"
+        :handicap="store.skill.handicap"
+        @choosing="setChoosing"
+        @swaps="setSwaps"
+      />
+      <ul v-if="findings.length" class="findings small">
+        <li v-for="(finding, i) in findings" :key="i" class="verdict look">
+          ◆ {{ finding.text }}<template v-if="finding.rule"> ({{ finding.rule }})</template>
+        </li>
+        <li class="quiet">{{ COMMITTEE_DECIDES }}</li>
+      </ul>
+      <p v-if="!bag.gamer" class="no-print foot">
+        <button class="plain-button slim" @click="remove">Delete this plan</button>
+      </p>
     </template>
   </div>
 </template>
 
 <style scoped>
-.dot { font-weight: 400; }
-.tag { font-size: 12px; font-weight: 500; color: var(--petrol); border: 1px solid var(--petrol-mid); border-radius: 3px; padding: 1px 6px; margin-left: 8px; vertical-align: 4px; }
-.meta { display: flex; flex-wrap: wrap; gap: 2px 18px; margin-top: 5px; }
-.here { color: var(--brass-ink); }
-.print-only { display: none; }
-@media print { .print-only { display: block; margin-bottom: 8px; } }
-.swaps h2 { margin-bottom: 8px; }
-.swaps h2 .small { font-weight: 400; margin-left: 10px; }
-ol { list-style: none; padding: 0; margin: 0 0 6px; display: grid; gap: 8px; }
-.board { display: grid; grid-template-columns: max-content minmax(220px, 1fr) minmax(260px, 330px); gap: 0 16px; margin-top: 10px; }
-.planned { border-collapse: collapse; align-self: start; }
-.planned th { font-weight: 400; font-size: 12.5px; color: var(--quiet); text-align: left; vertical-align: bottom; padding: 0 10px 6px 2px; }
-.planned td { border-top: 1px solid var(--line); padding: 0 10px 0 2px; }
-.planned th:nth-child(2), .planned th:nth-child(3), .planned td:nth-child(2), .planned td:nth-child(3) { text-align: right; padding-left: 14px; }
-.planned .name { font-weight: 600; min-width: 120px; }
-.planned tr { outline: none; }
-.planned tr.on td { background: var(--paper); }
-.planned tr:focus-visible td { box-shadow: inset 0 2px var(--petrol), inset 0 -2px var(--petrol); }
-.badge { font-style: normal; font-weight: 500; font-size: 11.5px; color: var(--petrol); border: 1px solid var(--petrol-mid); border-radius: 3px; padding: 0 4px; margin-left: 7px; }
-.stated { color: var(--brass-ink); }
-.modelled { font-style: italic; }
-.sentence { padding: 10px 14px; margin-top: 12px; }
-.findings { list-style: none; padding: 0; display: flex; flex-wrap: wrap; gap: 2px 18px; }
-.foot { margin-top: 18px; }
-@media (max-width: 980px) { .board { grid-template-columns: max-content minmax(90px, 1fr); gap: 0 8px; } .rail { grid-column: 1 / -1; max-width: 480px; } }
-@media print { .board { grid-template-columns: max-content 1fr; } .rail { display: none; } .sentence { border: 0; padding: 0; } }
+.dot {
+  font-weight: 400;
+}
+.tag {
+  font-size: 12px;
+  font-weight: 500;
+  color: var(--petrol);
+  border: 1px solid var(--petrol-mid);
+  border-radius: 3px;
+  padding: 1px 6px;
+  margin-left: 8px;
+  vertical-align: 4px;
+}
+.meta {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  margin-top: 5px;
+}
+.here {
+  color: var(--brass-ink);
+}
+.print-only {
+  display: none;
+}
+@media print {
+  .print-only {
+    display: block;
+    margin-bottom: 8px;
+  }
+}
+.swaps h2 {
+  margin-bottom: 8px;
+}
+.swaps h2 .small {
+  font-weight: 400;
+  margin-left: 10px;
+}
+ol {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 6px;
+  display: grid;
+  gap: 8px;
+}
+.board {
+  display: grid;
+  grid-template-columns: max-content minmax(220px, 1fr) minmax(260px, 330px);
+  gap: 0 16px;
+  margin-top: 10px;
+}
+.planned {
+  border-collapse: collapse;
+  align-self: start;
+}
+.planned th {
+  font-weight: 400;
+  font-size: 12.5px;
+  color: var(--quiet);
+  text-align: left;
+  vertical-align: bottom;
+  padding: 0 10px 6px 2px;
+}
+.planned td {
+  border-top: 1px solid var(--line);
+  padding: 0 10px 0 2px;
+}
+.planned th:nth-child(2),
+.planned th:nth-child(3),
+.planned td:nth-child(2),
+.planned td:nth-child(3) {
+  text-align: right;
+  padding-left: 14px;
+}
+.planned .name {
+  font-weight: 600;
+  min-width: 120px;
+}
+.planned tr {
+  outline: none;
+}
+.planned tr.on td {
+  background: var(--paper);
+}
+.planned tr:focus-visible td {
+  box-shadow:
+    inset 0 2px var(--petrol),
+    inset 0 -2px var(--petrol);
+}
+.badge {
+  font-style: normal;
+  font-weight: 500;
+  font-size: 11.5px;
+  color: var(--petrol);
+  border: 1px solid var(--petrol-mid);
+  border-radius: 3px;
+  padding: 0 4px;
+  margin-left: 7px;
+}
+.stated {
+  color: var(--brass-ink);
+}
+.modelled {
+  font-style: italic;
+}
+.sentence {
+  padding: 10px 14px;
+  margin-top: 12px;
+}
+.findings {
+  list-style: none;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+}
+.foot {
+  margin-top: 18px;
+}
+@media (max-width: 980px) {
+  .board {
+    grid-template-columns: max-content minmax(90px, 1fr);
+    gap: 0 8px;
+  }
+  .rail {
+    grid-column: 1 / -1;
+    max-width: 480px;
+  }
+}
+@media print {
+  .board {
+    grid-template-columns: max-content 1fr;
+  }
+  .rail {
+    display: none;
+  }
+  .sentence {
+    border: 0;
+    padding: 0;
+  }
+}
 </style>

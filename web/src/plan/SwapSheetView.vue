@@ -20,15 +20,34 @@ onMounted(() => void circuit.load());
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const plan = computed(() => store.sheet!.plans.find(({ id }) => id === props.planId));
 const event = computed(() => circuit.events.find(({ id }) => id === plan.value?.eventId));
-const name = (id: string | undefined) => (id === undefined ? undefined : store.clubsById.get(id)?.name ?? 'a club deleted since');
-const rounds = computed(() => (event.value && plan.value ? event.value.rounds.map((round) => {
-  const own = planRoundOf(plan.value!, round.id);
-  const bag = store.sheet!.bags.find(({ id }) => id === own.bagId);
-  const clubs = (bag?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []).sort((a, b) => (b.shots.full?.carryM ?? 0) - (a.shots.full?.carryM ?? 0));
-  return { round, own, bag, clubs, course: circuit.courses.find(({ id }) => id === round.courseId), findings: bagFindings(clubs, { ...store.sheet!.player.gapSettings, clubLimit: event.value!.limits.clubs, lengthMaxIn: event.value!.limits.lengthIn }).filter(({ severity }) => severity === 'rule') };
-}) : []));
+const name = (id: string | undefined) =>
+  id === undefined ? undefined : (store.clubsById.get(id)?.name ?? 'a club deleted since');
+const rounds = computed(() =>
+  event.value && plan.value
+    ? event.value.rounds.map((round) => {
+        const own = planRoundOf(plan.value!, round.id);
+        const bag = store.sheet!.bags.find(({ id }) => id === own.bagId);
+        const clubs = (bag?.clubIds ?? [])
+          .flatMap((id) => store.ladderClubs.get(id) ?? [])
+          .sort((a, b) => (b.shots.full?.carryM ?? 0) - (a.shots.full?.carryM ?? 0));
+        return {
+          round,
+          own,
+          bag,
+          clubs,
+          course: circuit.courses.find(({ id }) => id === round.courseId),
+          findings: bagFindings(clubs, {
+            ...store.sheet!.player.gapSettings,
+            clubLimit: event.value!.limits.clubs,
+            lengthMaxIn: event.value!.limits.lengthIn,
+          }).filter(({ severity }) => severity === 'rule'),
+        };
+      })
+    : [],
+);
 /** On the morning of a round the bag is the round's before; rounds in a row with one bag are one morning's work. */
-const since = (i: number) => sinceWords(rounds.value[i - 1]?.bag?.clubIds, rounds.value[i]!.bag?.clubIds, (id) => name(id)!);
+const since = (i: number) =>
+  sinceWords(rounds.value[i - 1]?.bag?.clubIds, rounds.value[i]!.bag?.clubIds, (id) => name(id)!);
 const dayName = (day: string) => format(parseISO(day), 'EEEE d MMMM');
 const days = computed(() => (event.value?.rounds ?? []).map(({ day }) => day).sort());
 const print = () => window.print();
@@ -38,48 +57,173 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
 <template>
   <div class="page sheet">
     <header class="page-head">
-      <div class="grow"><h1>Swap sheet <span class="quiet dot">·</span> {{ store.sheet!.player.name }}</h1>
-        <p v-if="event" class="quiet">{{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }}; {{ event.limits.clubs }} clubs, {{ event.limits.lengthIn }} in at most. Against the gamer: {{ gamerNames }}.</p></div>
+      <div class="grow">
+        <h1>Swap sheet <span class="quiet dot">·</span> {{ store.sheet!.player.name }}</h1>
+        <p v-if="event" class="quiet">
+          {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }};
+          {{ event.limits.clubs }} clubs, {{ event.limits.lengthIn }} in at most. Against the gamer:
+          {{ gamerNames }}.
+        </p>
+      </div>
       <div class="bar no-print">
-        <RouterLink class="plain-button" :to="{ name: 'plan', params: { playerId, planId } }">To the plan</RouterLink>
-        <button class="plain-button main" :disabled="!rounds.some(({ bag }) => bag)" @click="print">Print</button>
+        <RouterLink class="plain-button" :to="{ name: 'plan', params: { playerId, planId } }"
+          >To the plan</RouterLink
+        >
+        <button class="plain-button main" :disabled="!rounds.some(({ bag }) => bag)" @click="print">
+          Print
+        </button>
       </div>
     </header>
-    <p v-if="!plan" class="quiet">This plan is not here; it may have been deleted. History can bring it back.</p>
-    <p v-else-if="!plan.eventId" class="quiet">This plan is for a week, not for an event; it prints from its own page. <RouterLink :to="{ name: 'plan', params: { playerId, planId } }">To the plan</RouterLink></p>
-    <section v-for="({ round, own, bag, clubs, course, findings }, i) in rounds" :key="round.id" class="round">
-      <h2>{{ round.name }}, {{ dayName(round.day) }} <span class="quiet small">{{ course?.name }}<template v-if="course && course.tees.length > 1">, {{ course.tees[round.tee]?.toLowerCase() }} tees</template>. {{ roundAirWords(round.air, unit) }}; {{ groundWords(round.ground) }}.</span></h2>
-      <p v-if="!bag" class="verdict look">◆ No bag is settled for this round yet. <RouterLink class="no-print" :to="{ name: 'plan', params: { playerId, planId }, query: { round: round.id } }">Settle it</RouterLink></p>
+    <p v-if="!plan" class="quiet">
+      This plan is not here; it may have been deleted. History can bring it back.
+    </p>
+    <p v-else-if="!plan.eventId" class="quiet">
+      This plan is for a week, not for an event; it prints from its own page.
+      <RouterLink :to="{ name: 'plan', params: { playerId, planId } }">To the plan</RouterLink>
+    </p>
+    <section
+      v-for="({ round, own, bag, clubs, course, findings }, i) in rounds"
+      :key="round.id"
+      class="round"
+    >
+      <h2>
+        {{ round.name }}, {{ dayName(round.day) }}
+        <span class="quiet small"
+          >{{ course?.name
+          }}<template v-if="course && course.tees.length > 1"
+            >, {{ course.tees[round.tee]?.toLowerCase() }} tees</template
+          >. {{ roundAirWords(round.air, unit) }}; {{ groundWords(round.ground) }}.</span
+        >
+      </h2>
+      <p v-if="!bag" class="verdict look">
+        ◆ No bag is settled for this round yet.
+        <RouterLink
+          class="no-print"
+          :to="{ name: 'plan', params: { playerId, planId }, query: { round: round.id } }"
+          >Settle it</RouterLink
+        >
+      </p>
       <template v-else>
         <p v-if="since(i) === ''" class="same">The bag of {{ rounds[i - 1]!.round.name }} stays as it is.</p>
-        <p v-if="since(i)" class="same">From the bag of {{ rounds[i - 1]!.round.name }}: <b>{{ since(i) }}</b>.</p>
+        <p v-if="since(i)" class="same">
+          From the bag of {{ rounds[i - 1]!.round.name }}: <b>{{ since(i) }}</b>.
+        </p>
         <p v-if="since(i) !== '' && own.swaps.length === 0" class="same">The gamer goes as it is.</p>
-        <table v-if="since(i) !== '' && own.swaps.length > 0" class="swaps"><thead><tr><th scope="col">Out</th><th scope="col">In</th><th scope="col">Why</th></tr></thead>
-          <tbody><tr v-for="(swap, k) in own.swaps" :key="k"><td class="out">{{ name(swap.outId) ?? '–' }}</td><td class="in">{{ name(swap.inId) ?? '–' }}</td><td>{{ swap.why }}</td></tr></tbody></table>
-        <ul v-if="own.triggers.length" class="triggers"><li v-for="(trigger, k) in own.triggers" :key="k">◇ {{ trigger.text }}</li></ul>
-        <p class="bag"><b>{{ clubs.length }} clubs:</b> <span v-for="(club, k) in clubs" :key="club.id">{{ k ? ', ' : ' ' }}{{ club.name }}<span v-if="club.shots.full" class="quiet">&nbsp;{{ distanceNumber(club.shots.full.carryM, unit) }}</span></span> <span class="quiet">({{ unit }}, stock carry at home)</span></p>
+        <table v-if="since(i) !== '' && own.swaps.length > 0" class="swaps">
+          <thead>
+            <tr>
+              <th scope="col">Out</th>
+              <th scope="col">In</th>
+              <th scope="col">Why</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(swap, k) in own.swaps" :key="k">
+              <td class="out">{{ name(swap.outId) ?? '–' }}</td>
+              <td class="in">{{ name(swap.inId) ?? '–' }}</td>
+              <td>{{ swap.why }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <ul v-if="own.triggers.length" class="triggers">
+          <li v-for="(trigger, k) in own.triggers" :key="k">◇ {{ trigger.text }}</li>
+        </ul>
+        <p class="bag">
+          <b>{{ clubs.length }} clubs:</b>
+          <span v-for="(club, k) in clubs" :key="club.id"
+            >{{ k ? ', ' : ' ' }}{{ club.name
+            }}<span v-if="club.shots.full" class="quiet"
+              >&nbsp;{{ distanceNumber(club.shots.full.carryM, unit) }}</span
+            ></span
+          >
+          <span class="quiet">({{ unit }}, stock carry at home)</span>
+        </p>
         <p v-for="finding in findings" :key="finding.text" class="verdict look">◆ {{ finding.text }}</p>
-        <p v-if="own.after" class="small quiet">After it: {{ [own.after.says, own.after.keep && `keep: ${own.after.keep}`].filter(Boolean).join(' ') }}</p>
+        <p v-if="own.after" class="small quiet">
+          After it:
+          {{ [own.after.says, own.after.keep && `keep: ${own.after.keep}`].filter(Boolean).join(' ') }}
+        </p>
       </template>
     </section>
-    <p class="small quiet foot">{{ COMMITTEE_DECIDES }} Printed {{ shortDay(today()) }} from Tasche; the numbers behind each reason are strokes a round.</p>
+    <p class="small quiet foot">
+      {{ COMMITTEE_DECIDES }} Printed {{ shortDay(today()) }} from Tasche; the numbers behind each reason are
+      strokes a round.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.dot { font-weight: 400; }
-.sheet { max-width: 980px; }
-.round { border-top: 2px solid var(--ink); padding: 10px 0 14px; break-inside: avoid; }
-h2 { font-size: 17px; margin-bottom: 8px; }
-h2 .small { font-weight: 400; margin-left: 8px; }
-.swaps { border-collapse: collapse; width: 100%; font-size: 14.5px; }
-.swaps th { font-weight: 400; font-size: 12.5px; color: var(--quiet); text-align: left; padding: 0 14px 4px 0; }
-.swaps td { border-top: 1px solid var(--line); padding: 6px 14px 6px 0; vertical-align: top; }
-.out { font-weight: 600; text-decoration: line-through; text-decoration-color: var(--brick); white-space: nowrap; }
-.in { font-weight: 600; color: var(--petrol); white-space: nowrap; }
-.same { margin-bottom: 4px; font-size: 15px; }
-.triggers { list-style: none; margin: 8px 0; padding: 6px 12px; background: var(--brass-soft); border-radius: 4px; display: grid; gap: 3px; }
-.bag { margin-top: 8px; line-height: 1.5; }
-.foot { margin-top: 14px; }
-@media print { .triggers { border: 1px solid var(--line); background: none; } }
+.dot {
+  font-weight: 400;
+}
+.sheet {
+  max-width: 980px;
+}
+.round {
+  border-top: 2px solid var(--ink);
+  padding: 10px 0 14px;
+  break-inside: avoid;
+}
+h2 {
+  font-size: 17px;
+  margin-bottom: 8px;
+}
+h2 .small {
+  font-weight: 400;
+  margin-left: 8px;
+}
+.swaps {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 14.5px;
+}
+.swaps th {
+  font-weight: 400;
+  font-size: 12.5px;
+  color: var(--quiet);
+  text-align: left;
+  padding: 0 14px 4px 0;
+}
+.swaps td {
+  border-top: 1px solid var(--line);
+  padding: 6px 14px 6px 0;
+  vertical-align: top;
+}
+.out {
+  font-weight: 600;
+  text-decoration: line-through;
+  text-decoration-color: var(--brick);
+  white-space: nowrap;
+}
+.in {
+  font-weight: 600;
+  color: var(--petrol);
+  white-space: nowrap;
+}
+.same {
+  margin-bottom: 4px;
+  font-size: 15px;
+}
+.triggers {
+  list-style: none;
+  margin: 8px 0;
+  padding: 6px 12px;
+  background: var(--brass-soft);
+  border-radius: 4px;
+  display: grid;
+  gap: 3px;
+}
+.bag {
+  margin-top: 8px;
+  line-height: 1.5;
+}
+.foot {
+  margin-top: 14px;
+}
+@media print {
+  .triggers {
+    border: 1px solid var(--line);
+    background: none;
+  }
+}
 </style>

@@ -8,30 +8,63 @@ import { daysWords, travelDays } from './travel-days';
 import { useLongWork, type AskedRound } from './use-round';
 
 /** The clubs that travel: one set that serves every round of the event under every way the forecast may turn out; of a size, or as small as will do. */
-const props = defineProps<{ event: EventView; courses: readonly CourseView[]; askedOf: (roundId: string) => AskedRound | null }>();
+const props = defineProps<{
+  event: EventView;
+  courses: readonly CourseView[];
+  askedOf: (roundId: string) => AskedRound | null;
+}>();
 const size = ref(18);
 const loss = ref('0.05');
 const MOST_SCENARIOS = 12;
 const travel = useLongWork<Pick<SmallestTravelSet, 'set'> & Partial<SmallestTravelSet>>();
-watch(() => props.event, () => travel.clear());
+watch(
+  () => props.event,
+  () => travel.clear(),
+);
 
 /** Rounds times members, thinned evenly to so many; a round without a forecast stands for itself, calmer and windier. */
-const scenarios = computed(() => props.event.rounds.flatMap((round, at, rounds) => {
-  const asked = props.askedOf(round.id);
-  const course = props.courses.find(({ id }) => id === round.courseId);
-  if (!asked || !course || course.holes.length === 0) return [];
-  const each = Math.max(1, Math.floor(MOST_SCENARIOS / rounds.length));
-  const scaled = [1, 0.5, 1.5].slice(0, each).map((share): RoundAir => ({ ...round.air, windMps: Math.min(30, Math.round(round.air.windMps * share * 10) / 10) }));
-  const members = round.forecast ? Array.from({ length: Math.min(each, round.forecast.members.length) }, (_m, k) => round.forecast!.members[Math.floor((k * round.forecast!.members.length) / each)]!) : scaled;
-  return members.map((air, k) => ({ name: `${round.name}, ${k + 1}: ${roundAirWords(air, asked.unit)}`, weight: 1 / members.length, order: { ...asked.order, day: dayOf({ ...round, air }, course) }, taste: asked.taste, round: round.id, head: `${at + 1}${'abcdefghijkl'[k]!}` }));
-}));
-const names = computed(() => new Map(scenarios.value[0]?.order.clubs.map((club) => [club.id, club.name]) ?? []));
+const scenarios = computed(() =>
+  props.event.rounds.flatMap((round, at, rounds) => {
+    const asked = props.askedOf(round.id);
+    const course = props.courses.find(({ id }) => id === round.courseId);
+    if (!asked || !course || course.holes.length === 0) return [];
+    const each = Math.max(1, Math.floor(MOST_SCENARIOS / rounds.length));
+    const scaled = [1, 0.5, 1.5]
+      .slice(0, each)
+      .map((share): RoundAir => ({
+        ...round.air,
+        windMps: Math.min(30, Math.round(round.air.windMps * share * 10) / 10),
+      }));
+    const members = round.forecast
+      ? Array.from(
+          { length: Math.min(each, round.forecast.members.length) },
+          (_m, k) => round.forecast!.members[Math.floor((k * round.forecast!.members.length) / each)]!,
+        )
+      : scaled;
+    return members.map((air, k) => ({
+      name: `${round.name}, ${k + 1}: ${roundAirWords(air, asked.unit)}`,
+      weight: 1 / members.length,
+      order: { ...asked.order, day: dayOf({ ...round, air }, course) },
+      taste: asked.taste,
+      round: round.id,
+      head: `${at + 1}${'abcdefghijkl'[k]!}`,
+    }));
+  }),
+);
+const names = computed(
+  () => new Map(scenarios.value[0]?.order.clubs.map((club) => [club.id, club.name]) ?? []),
+);
 const name = (id: string) => names.value.get(id) ?? 'a club that is gone';
 const asked = () => scenarios.value.map(({ name: named, weight, order }) => ({ name: named, weight, order }));
 const taste = () => scenarios.value[0]!.taste;
-const find = () => travel.run(async (link, progress) => ({ set: await link.travel(asked(), taste(), size.value, progress) }));
-const lossStrokes = computed(() => { const value = Number(loss.value.replace(',', '.')); return loss.value.trim() !== '' && value >= 0 && value <= 10 ? value : null; });
-const findSmallest = () => travel.run((link, progress) => link.smallestTravel(asked(), taste(), lossStrokes.value!, progress));
+const find = () =>
+  travel.run(async (link, progress) => ({ set: await link.travel(asked(), taste(), size.value, progress) }));
+const lossStrokes = computed(() => {
+  const value = Number(loss.value.replace(',', '.'));
+  return loss.value.trim() !== '' && value >= 0 && value <= 10 ? value : null;
+});
+const findSmallest = () =>
+  travel.run((link, progress) => link.smallestTravel(asked(), taste(), lossStrokes.value!, progress));
 
 const set = computed<TravelSet | null>(() => travel.result.value?.set ?? null);
 const sizes = computed(() => travel.result.value?.sizes ?? []);
@@ -43,54 +76,256 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
 
 <template>
   <section class="travel" aria-label="Travel set">
-    <h2>What travels <span class="quiet small">one set for {{ scenarios.length }} ways the {{ event.rounds.length }} {{ event.rounds.length === 1 ? 'round' : 'rounds' }} may turn out</span></h2>
+    <h2>
+      What travels
+      <span class="quiet small"
+        >one set for {{ scenarios.length }} ways the {{ event.rounds.length }}
+        {{ event.rounds.length === 1 ? 'round' : 'rounds' }} may turn out</span
+      >
+    </h2>
     <div class="bar no-print">
-      <label class="small quiet">clubs that travel <input v-model.number="size" type="number" min="1" max="40" class="number" @keydown.enter="idle && find()"></label>
-      <button class="plain-button main" :disabled="!idle || !(size >= 1 && size <= 40)" @click="find">Find the set</button>
-      <label class="small quiet or">or as few as lose at most <input v-model="loss" class="number" inputmode="decimal" @keydown.enter="idle && lossStrokes !== null && findSmallest()"> strokes a round</label>
-      <button class="plain-button" :disabled="!idle || lossStrokes === null" @click="findSmallest">Find the fewest</button>
+      <label class="small quiet"
+        >clubs that travel
+        <input
+          v-model.number="size"
+          type="number"
+          min="1"
+          max="40"
+          class="number"
+          @keydown.enter="idle && find()"
+      /></label>
+      <button class="plain-button main" :disabled="!idle || !(size >= 1 && size <= 40)" @click="find">
+        Find the set
+      </button>
+      <label class="small quiet or"
+        >or as few as lose at most
+        <input
+          v-model="loss"
+          class="number"
+          inputmode="decimal"
+          @keydown.enter="idle && lossStrokes !== null && findSmallest()"
+        />
+        strokes a round</label
+      >
+      <button class="plain-button" :disabled="!idle || lossStrokes === null" @click="findSmallest">
+        Find the fewest
+      </button>
     </div>
-    <p v-if="lossStrokes === null" class="verdict fault small" role="alert">■ What it may lose must be between 0 and 10 strokes a round, not “{{ loss }}”.</p>
-    <p v-if="scenarios.every(({ round }) => !event.rounds.find(({ id }) => id === round)?.forecast)" class="small quiet">No round has a forecast yet: each is looked at as it is, at half its wind and at half as much again.</p>
-    <p v-if="travel.share.value !== null" class="bar small" role="status"><progress :value="travel.share.value || undefined" max="1" /> Working {{ scenarios.length }} days out… <button class="plain-button slim" @click="travel.stop()">Cancel</button></p>
+    <p v-if="lossStrokes === null" class="verdict fault small" role="alert">
+      ■ What it may lose must be between 0 and 10 strokes a round, not “{{ loss }}”.
+    </p>
+    <p
+      v-if="scenarios.every(({ round }) => !event.rounds.find(({ id }) => id === round)?.forecast)"
+      class="small quiet"
+    >
+      No round has a forecast yet: each is looked at as it is, at half its wind and at half as much again.
+    </p>
+    <p v-if="travel.share.value !== null" class="bar small" role="status">
+      <progress :value="travel.share.value || undefined" max="1" /> Working {{ scenarios.length }} days out…
+      <button class="plain-button slim" @click="travel.stop()">Cancel</button>
+    </p>
     <p v-if="travel.problem.value" class="verdict fault" role="alert">■ {{ travel.problem.value }}</p>
     <template v-if="set">
-      <p class="card sentence" aria-live="polite"><b>{{ set.ids.length }} clubs</b> lose <b>{{ Math.max(0, set.strokes - set.wholeLocker).toFixed(2) }}</b> strokes a round against the whole locker.
-        {{ set.proved ? 'Proved the best set of that size.' : `No set of that size costs ${unproved.toFixed(3)} strokes a round less than this one; whether one costs a little less is not proved.` }}
-        <template v-if="sizes.length">{{ !travel.result.value!.smallest ? 'Whether fewer would do is not proved.' : sizes.length === 1 ? 'The largest bag of the week is enough.' : 'Proved that fewer will not do.' }}</template></p>
-      <dl v-if="sizes.length > 1" class="sizes small"><template v-for="one in sizes" :key="one.size"><dt>{{ one.size }} clubs lose</dt><dd><b>{{ one.loses.toFixed(2) }}</b><span v-if="one.loses - one.losesAtLeast > 0.005" class="quiet"> (at least {{ one.losesAtLeast.toFixed(2) }})</span></dd></template></dl>
+      <p class="card sentence" aria-live="polite">
+        <b>{{ set.ids.length }} clubs</b> lose
+        <b>{{ Math.max(0, set.strokes - set.wholeLocker).toFixed(2) }}</b> strokes a round against the whole
+        locker.
+        {{
+          set.proved
+            ? 'Proved the best set of that size.'
+            : `No set of that size costs ${unproved.toFixed(3)} strokes a round less than this one; whether one costs a little less is not proved.`
+        }}
+        <template v-if="sizes.length">{{
+          !travel.result.value!.smallest
+            ? 'Whether fewer would do is not proved.'
+            : sizes.length === 1
+              ? 'The largest bag of the week is enough.'
+              : 'Proved that fewer will not do.'
+        }}</template>
+      </p>
+      <dl v-if="sizes.length > 1" class="sizes small">
+        <template v-for="one in sizes" :key="one.size"
+          ><dt>{{ one.size }} clubs lose</dt>
+          <dd>
+            <b>{{ one.loses.toFixed(2) }}</b
+            ><span v-if="one.loses - one.losesAtLeast > 0.005" class="quiet">
+              (at least {{ one.losesAtLeast.toFixed(2) }})</span
+            >
+          </dd></template
+        >
+      </dl>
       <div class="found">
-        <div class="scroll" tabindex="0" role="group" aria-label="Clubs by day"><table>
-          <caption class="unseen">Which club is carried on which day</caption>
-          <thead><tr><th scope="col">Club</th><th scope="col">Carried</th><th v-for="(one, s) in scenarios" :key="one.name" scope="col" class="day" :class="{ first: s === 0 || scenarios[s - 1]!.round !== one.round }" :title="one.name">{{ one.head }}</th></tr></thead>
-          <tbody>
-            <tr v-for="one in days" :key="one.id" :class="{ always: one.days === one.carried.length, never: one.days === 0 }">
-              <th scope="row">{{ name(one.id) }}</th><td class="small">{{ daysWords(one) }}</td>
-              <td v-for="(carried, s) in one.carried" :key="s" class="day" :class="{ first: s === 0 || scenarios[s - 1]!.round !== scenarios[s]!.round }"><span v-if="carried" class="in">●</span><span v-else class="quiet">–</span><span class="unseen">{{ carried ? 'carried' : 'left' }}</span></td>
-            </tr>
-          </tbody>
-        </table></div>
-        <ol class="small day-by-day" aria-label="Day by day"><li v-for="(bag, s) in set.bags" :key="bag.name"><b>{{ scenarios[s]?.head }}</b> <span class="quiet">{{ bag.name }}</span> – {{ bag === set.bags[0] ? bag.ids.map(name).join(', ') : bag.ids.every((id) => base.includes(id)) && bag.ids.length === base.length ? 'the same clubs' : insteadWords(bag.ids.filter((id) => !base.includes(id)), base.filter((id) => !bag.ids.includes(id)), name) }}<template v-if="bag.regret > 0.005"> (the whole locker would save {{ bag.regret.toFixed(2) }})</template></li></ol>
+        <div class="scroll" tabindex="0" role="group" aria-label="Clubs by day">
+          <table>
+            <caption class="unseen">
+              Which club is carried on which day
+            </caption>
+            <thead>
+              <tr>
+                <th scope="col">Club</th>
+                <th scope="col">Carried</th>
+                <th
+                  v-for="(one, s) in scenarios"
+                  :key="one.name"
+                  scope="col"
+                  class="day"
+                  :class="{ first: s === 0 || scenarios[s - 1]!.round !== one.round }"
+                  :title="one.name"
+                >
+                  {{ one.head }}
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr
+                v-for="one in days"
+                :key="one.id"
+                :class="{ always: one.days === one.carried.length, never: one.days === 0 }"
+              >
+                <th scope="row">{{ name(one.id) }}</th>
+                <td class="small">{{ daysWords(one) }}</td>
+                <td
+                  v-for="(carried, s) in one.carried"
+                  :key="s"
+                  class="day"
+                  :class="{ first: s === 0 || scenarios[s - 1]!.round !== scenarios[s]!.round }"
+                >
+                  <span v-if="carried" class="in">●</span><span v-else class="quiet">–</span
+                  ><span class="unseen">{{ carried ? 'carried' : 'left' }}</span>
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <ol class="small day-by-day" aria-label="Day by day">
+          <li v-for="(bag, s) in set.bags" :key="bag.name">
+            <b>{{ scenarios[s]?.head }}</b> <span class="quiet">{{ bag.name }}</span> –
+            {{
+              bag === set.bags[0]
+                ? bag.ids.map(name).join(', ')
+                : bag.ids.every((id) => base.includes(id)) && bag.ids.length === base.length
+                  ? 'the same clubs'
+                  : insteadWords(
+                      bag.ids.filter((id) => !base.includes(id)),
+                      base.filter((id) => !bag.ids.includes(id)),
+                      name,
+                    )
+            }}<template v-if="bag.regret > 0.005">
+              (the whole locker would save {{ bag.regret.toFixed(2) }})</template
+            >
+          </li>
+        </ol>
       </div>
     </template>
   </section>
 </template>
 
 <style scoped>
-.travel { display: grid; gap: 8px; min-width: 0; }
-h2 .small { font-weight: 400; margin-left: 8px; }
-.or { margin-left: 10px; }
-.number { font: inherit; width: 64px; min-height: 32px; padding: 2px 6px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); }
-.sentence { padding: 10px 14px; font-size: 15px; }
-.sizes { display: flex; flex-wrap: wrap; gap: 2px 6px; margin: 0; } .sizes dt { color: var(--quiet); } .sizes dd { margin: 0 16px 0 0; }
-.scroll { overflow-x: auto; }
-table { border-collapse: collapse; font-size: 13.5px; }
-th { text-align: left; font-weight: 600; padding: 3px 16px 3px 4px; white-space: nowrap; } thead th { font-weight: 400; color: var(--quiet); font-size: 12.5px; }
-td { padding: 3px 14px 3px 0; white-space: nowrap; } tbody tr > * { border-top: 1px solid var(--line-soft); }
-.day { text-align: center; padding: 3px 0; min-width: 34px; } .day.first { border-left: 1px solid var(--line); }
-.in { color: var(--petrol); } .always th { color: var(--petrol); } .never th { font-weight: 400; color: var(--quiet); }
-progress { width: 140px; accent-color: var(--petrol); }
-.found { display: grid; grid-template-columns: minmax(0, max-content) minmax(280px, 1fr); gap: 12px 32px; align-items: start; }
-.day-by-day { list-style: none; margin: 0; padding: 4px 0 0; display: grid; gap: 5px; } .day-by-day b { display: inline-block; min-width: 24px; }
-@media (max-width: 1000px) { .found { grid-template-columns: minmax(0, 1fr); } }
+.travel {
+  display: grid;
+  gap: 8px;
+  min-width: 0;
+}
+h2 .small {
+  font-weight: 400;
+  margin-left: 8px;
+}
+.or {
+  margin-left: 10px;
+}
+.number {
+  font: inherit;
+  width: 64px;
+  min-height: 32px;
+  padding: 2px 6px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+}
+.sentence {
+  padding: 10px 14px;
+  font-size: 15px;
+}
+.sizes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 6px;
+  margin: 0;
+}
+.sizes dt {
+  color: var(--quiet);
+}
+.sizes dd {
+  margin: 0 16px 0 0;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
+}
+th {
+  text-align: left;
+  font-weight: 600;
+  padding: 3px 16px 3px 4px;
+  white-space: nowrap;
+}
+thead th {
+  font-weight: 400;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+td {
+  padding: 3px 14px 3px 0;
+  white-space: nowrap;
+}
+tbody tr > * {
+  border-top: 1px solid var(--line-soft);
+}
+.day {
+  text-align: center;
+  padding: 3px 0;
+  min-width: 34px;
+}
+.day.first {
+  border-left: 1px solid var(--line);
+}
+.in {
+  color: var(--petrol);
+}
+.always th {
+  color: var(--petrol);
+}
+.never th {
+  font-weight: 400;
+  color: var(--quiet);
+}
+progress {
+  width: 140px;
+  accent-color: var(--petrol);
+}
+.found {
+  display: grid;
+  grid-template-columns: minmax(0, max-content) minmax(280px, 1fr);
+  gap: 12px 32px;
+  align-items: start;
+}
+.day-by-day {
+  list-style: none;
+  margin: 0;
+  padding: 4px 0 0;
+  display: grid;
+  gap: 5px;
+}
+.day-by-day b {
+  display: inline-block;
+  min-width: 24px;
+}
+@media (max-width: 1000px) {
+  .found {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

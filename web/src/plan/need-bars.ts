@@ -3,11 +3,17 @@ import type { Need } from '@tasche/core';
 export const NEED_BAR_KINDS = ['tee', 'approach', 'short'] as const;
 export type NeedBarKind = (typeof NEED_BAR_KINDS)[number];
 /** What a round asks between two distances, in stock carries; shots a round. */
-export interface NeedBar { fromM: number; toM: number; asked: Record<NeedBarKind, number>; total: number }
+export interface NeedBar {
+  fromM: number;
+  toM: number;
+  asked: Record<NeedBarKind, number>;
+  total: number;
+}
 
 /** As far as a shot is of the short game. */
 const SHORT_M = 35;
-const kindOf = ({ to, distanceM }: Need): NeedBarKind => (to === 'fairway' ? 'tee' : distanceM <= SHORT_M ? 'short' : 'approach');
+const kindOf = ({ to, distanceM }: Need): NeedBarKind =>
+  to === 'fairway' ? 'tee' : distanceM <= SHORT_M ? 'short' : 'approach';
 
 /** The needs heaped up by how far they play, longest first; those nobody could tell a distance of are left out. @param widthM of a bar */
 export function needBars(needs: readonly Need[], widthM: number): NeedBar[] {
@@ -15,7 +21,12 @@ export function needBars(needs: readonly Need[], widthM: number): NeedBar[] {
   for (const need of needs) {
     if (need.playsLikeM === undefined) continue;
     const at = Math.floor(need.playsLikeM / widthM);
-    const bar = bars.get(at) ?? { fromM: at * widthM, toM: (at + 1) * widthM, asked: { tee: 0, approach: 0, short: 0 }, total: 0 };
+    const bar = bars.get(at) ?? {
+      fromM: at * widthM,
+      toM: (at + 1) * widthM,
+      asked: { tee: 0, approach: 0, short: 0 },
+      total: 0,
+    };
     bar.asked[kindOf(need)] += need.weight;
     bar.total += need.weight;
     bars.set(at, bar);

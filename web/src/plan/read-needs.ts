@@ -5,8 +5,14 @@ import { storedMetres } from '@tasche/contract';
 export type ReadNeeds = { ok: true; needs: Need[] } | { ok: false; reason: string };
 
 const LIE_WORDS: readonly [RegExp, Lie][] = [
-  [/\bwet heavy rough\b|\bheavy rough,? wet\b/, 'heavy rough, wet'], [/\bheavy rough\b/, 'heavy rough'], [/\bwet rough\b|\blight rough,? wet\b/, 'light rough, wet'], [/\b(light )?rough\b/, 'light rough'],
-  [/\bsand\b|\bbunker\b/, 'sand'], [/\btight\b/, 'tight'], [/\btee\b/, 'tee'], [/\bfairway\b/, 'fairway'],
+  [/\bwet heavy rough\b|\bheavy rough,? wet\b/, 'heavy rough, wet'],
+  [/\bheavy rough\b/, 'heavy rough'],
+  [/\bwet rough\b|\blight rough,? wet\b/, 'light rough, wet'],
+  [/\b(light )?rough\b/, 'light rough'],
+  [/\bsand\b|\bbunker\b/, 'sand'],
+  [/\btight\b/, 'tight'],
+  [/\btee\b/, 'tee'],
+  [/\bfairway\b/, 'fairway'],
 ];
 
 /**
@@ -15,33 +21,59 @@ const LIE_WORDS: readonly [RegExp, Lie][] = [
  */
 export function readNeeds(text: string, unit: DistanceUnit): ReadNeeds {
   const needs: Need[] = [];
-  for (const part of text.toLowerCase().split(/[,;\n]+/).map((one) => one.trim()).filter((one) => one !== '')) {
+  for (const part of text
+    .toLowerCase()
+    .split(/[,;\n]+/)
+    .map((one) => one.trim())
+    .filter((one) => one !== '')) {
     const times = /\bx\s?(\d+(?:\.\d+)?)\b/.exec(part);
     const left = /\bleft (\d+(?:\.\d+)?)\b/.exec(part);
     const rest = part.replace(/\bx\s?\d+(\.\d+)?\b/, '').replace(/\bleft \d+(\.\d+)?\b/, '');
     const drive = /\bdrive\b/.test(rest);
     const lie = LIE_WORDS.find(([pattern]) => pattern.test(rest))?.[1] ?? (drive ? 'tee' : 'fairway');
     const span = /(\d+(?:\.\d+)?)(?:\s?[-–]\s?(\d+(?:\.\d+)?))?/.exec(rest);
-    const strange = rest.replace(/\d+(\.\d+)?(\s?[-–]\s?\d+(\.\d+)?)?/, '').replace(/\b(drive|hold|run|wet|heavy|light|rough|sand|bunker|tight|tee|fairway)\b/g, '').trim();
+    const strange = rest
+      .replace(/\d+(\.\d+)?(\s?[-–]\s?\d+(\.\d+)?)?/, '')
+      .replace(/\b(drive|hold|run|wet|heavy|light|rough|sand|bunker|tight|tee|fairway)\b/g, '')
+      .trim();
     if (!span) return { ok: false, reason: `"${part}" names no distance` };
     if (strange !== '') return { ok: false, reason: `"${strange}" is not understood` };
     const [from, to] = [Number(span[1]), Number(span[2] ?? span[1])];
     if (to < from) return { ok: false, reason: `"${span[0]}" ends before it begins` };
     // A span is cut in three, and each third stands at its middle.
-    const distances = (to > from ? [1, 3, 5].map((sixth) => from + ((to - from) * sixth) / 6) : [from]).map((value) => storedMetres(value, unit));
+    const distances = (to > from ? [1, 3, 5].map((sixth) => from + ((to - from) * sixth) / 6) : [from]).map(
+      (value) => storedMetres(value, unit),
+    );
     const [least, most] = NEED_BOUNDS.distanceM;
-    if (distances.some((distanceM) => distanceM < least || distanceM > most)) return { ok: false, reason: `${span[0]} ${unit} is no shot` };
+    if (distances.some((distanceM) => distanceM < least || distanceM > most))
+      return { ok: false, reason: `${span[0]} ${unit} is no shot` };
     const leftM = left ? storedMetres(Number(left[1]), unit) : undefined;
-    if (leftM !== undefined && (leftM < NEED_BOUNDS.leftM[0] || leftM > NEED_BOUNDS.leftM[1])) return { ok: false, reason: `${left![1]} ${unit} cannot be left` };
+    if (leftM !== undefined && (leftM < NEED_BOUNDS.leftM[0] || leftM > NEED_BOUNDS.leftM[1]))
+      return { ok: false, reason: `${left![1]} ${unit} cannot be left` };
     const weight = times ? Number(times[1]) : 1;
     if (weight > NEED_BOUNDS.weight[1]) return { ok: false, reason: `${times![1]} times is too often` };
     const mustHold = !drive && /\bhold\b/.test(rest);
-    for (const distanceM of distances) needs.push({ name: needName(drive, distanceM, lie, mustHold, unit), to: drive ? 'fairway' : 'green', distanceM, lie, mustHold, weight: weight / distances.length, ...(drive && leftM !== undefined && { leftM }) });
+    for (const distanceM of distances)
+      needs.push({
+        name: needName(drive, distanceM, lie, mustHold, unit),
+        to: drive ? 'fairway' : 'green',
+        distanceM,
+        lie,
+        mustHold,
+        weight: weight / distances.length,
+        ...(drive && leftM !== undefined && { leftM }),
+      });
   }
   return needs.length > 0 ? { ok: true, needs } : { ok: false, reason: 'nothing written' };
 }
 
-function needName(drive: boolean, distanceM: number, lie: Lie, mustHold: boolean, unit: DistanceUnit): string {
+function needName(
+  drive: boolean,
+  distanceM: number,
+  lie: Lie,
+  mustHold: boolean,
+  unit: DistanceUnit,
+): string {
   const shown = `${distanceNumber(distanceM, unit)} ${unit}`;
   if (drive) return `a drive of ${shown}`;
   return `${shown}${lie === 'fairway' ? '' : ` from ${lie}`}${mustHold ? ', to hold' : ''}`;

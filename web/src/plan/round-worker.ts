@@ -1,13 +1,56 @@
 import {
-  alternatives, chooseBag, choosingOfRound, clubsOfIds, costOf, costOfBag, dayTriggers, choose, howSure, leftOutSentence, playRounds, reasonSentence, roundChoosing, roundRemedies, smallestTravelSet, stillClubs, travelSet,
-  type Alternatives, type BagAnswer, type DayTrigger, type DistanceUnit, type HowSure, type LadderClub, type Need, type PlayedRounds, type RoundChoosing, type RoundOrder, type RoundRemedy, type RoundTaste, type Scenario, type SmallestTravelSet, type TravelSet,
+  alternatives,
+  chooseBag,
+  choosingOfRound,
+  clubsOfIds,
+  costOf,
+  costOfBag,
+  dayTriggers,
+  choose,
+  howSure,
+  leftOutSentence,
+  playRounds,
+  reasonSentence,
+  roundChoosing,
+  roundRemedies,
+  smallestTravelSet,
+  stillClubs,
+  travelSet,
+  type Alternatives,
+  type BagAnswer,
+  type DayTrigger,
+  type DistanceUnit,
+  type HowSure,
+  type LadderClub,
+  type Need,
+  type PlayedRounds,
+  type RoundChoosing,
+  type RoundOrder,
+  type RoundRemedy,
+  type RoundTaste,
+  type Scenario,
+  type SmallestTravelSet,
+  type TravelSet,
 } from '@tasche/core';
 import { expose } from 'comlink';
 
 /** A round worked out: its needs, and how every club hangs that day without its wind. */
-export interface WorkedRound { needs: readonly Need[]; takenAway: readonly Need[]; strokes: number; rareStrokes: number; still: readonly LadderClub[]; modelled: readonly string[]; refused: string }
+export interface WorkedRound {
+  needs: readonly Need[];
+  takenAway: readonly Need[];
+  strokes: number;
+  rareStrokes: number;
+  still: readonly LadderClub[];
+  modelled: readonly string[];
+  refused: string;
+}
 /** Its best bag, why, in sentences by club, and what another costs more. */
-export interface RoundAnswer { answer: BagAnswer | null; refused: string; why: Readonly<Record<string, string>>; against: number | null }
+export interface RoundAnswer {
+  answer: BagAnswer | null;
+  refused: string;
+  why: Readonly<Record<string, string>>;
+  against: number | null;
+}
 
 /** Told now and then how far something long is; share of the whole. */
 export type Progress = (share: number) => void;
@@ -15,25 +58,49 @@ export type Progress = (share: number) => void;
 const rounds = new Map<string, RoundChoosing>();
 const MOST_ROUNDS = 16;
 /** Between pieces of work, so that a word of progress gets out. */
-const breathe = () => new Promise<void>((resolve) => { setTimeout(resolve); });
+const breathe = () =>
+  new Promise<void>((resolve) => {
+    setTimeout(resolve);
+  });
 
 /** The long part of a round, done once for all that its needs and costs hang on. */
 function worked(order: RoundOrder, progress?: Progress): RoundChoosing {
-  const key = JSON.stringify([order.day, order.clubs, order.from, order.changes, order.notes, order.seed, order.wishes.bounce]);
+  const key = JSON.stringify([
+    order.day,
+    order.clubs,
+    order.from,
+    order.changes,
+    order.notes,
+    order.seed,
+    order.wishes.bounce,
+  ]);
   const known = rounds.get(key);
   if (known) return known;
   let said = 0;
-  const round = roundChoosing(order, (share) => { if (share - said > 0.04) { said = share; progress?.(share); } });
+  const round = roundChoosing(order, (share) => {
+    if (share - said > 0.04) {
+      said = share;
+      progress?.(share);
+    }
+  });
   if (rounds.size >= MOST_ROUNDS) rounds.delete(rounds.keys().next().value!);
   rounds.set(key, round);
   return round;
 }
 
 /** A way a round may turn out. */
-export interface TravelDay { name: string; weight: number; order: RoundOrder }
+export interface TravelDay {
+  name: string;
+  weight: number;
+  order: RoundOrder;
+}
 
 /** Every day worked out; that is more than half of the way. */
-async function scenariosOf(days: readonly TravelDay[], taste: RoundTaste, progress: Progress): Promise<Scenario[]> {
+async function scenariosOf(
+  days: readonly TravelDay[],
+  taste: RoundTaste,
+  progress: Progress,
+): Promise<Scenario[]> {
   const made: Scenario[] = [];
   for (const [i, { name, weight, order }] of days.entries()) {
     progress((i / days.length) * 0.6);
@@ -50,10 +117,28 @@ const api = {
   workOut(order: RoundOrder, progress: Progress): WorkedRound {
     try {
       const round = worked(order, progress);
-      const modelled = round.clubs.filter((club) => club.shots.full && !order.clubs.find(({ id }) => id === club.id)?.shots.full).map(({ id }) => id);
-      return { needs: round.needs, takenAway: round.takenAway, strokes: round.strokes, rareStrokes: round.rareStrokes, still: stillClubs(round), modelled, refused: '' };
+      const modelled = round.clubs
+        .filter((club) => club.shots.full && !order.clubs.find(({ id }) => id === club.id)?.shots.full)
+        .map(({ id }) => id);
+      return {
+        needs: round.needs,
+        takenAway: round.takenAway,
+        strokes: round.strokes,
+        rareStrokes: round.rareStrokes,
+        still: stillClubs(round),
+        modelled,
+        refused: '',
+      };
     } catch (error) {
-      return { needs: [], takenAway: [], strokes: 0, rareStrokes: 0, still: [], modelled: [], refused: (error as Error).message };
+      return {
+        needs: [],
+        takenAway: [],
+        strokes: 0,
+        rareStrokes: 0,
+        still: [],
+        modelled: [],
+        refused: (error as Error).message,
+      };
     }
   },
 
@@ -62,11 +147,20 @@ const api = {
     try {
       const choosing = choosingOfRound(worked(order), taste);
       const answer = chooseBag(choosing, 0);
-      if (!answer) return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
+      if (!answer)
+        return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
       const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
-      const why = Object.fromEntries([...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id), nameOf, unit)]), ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)])]) as Record<string, string>;
+      const why = Object.fromEntries([
+        ...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id), nameOf, unit)]),
+        ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)]),
+      ]) as Record<string, string>;
       const places = choosing.order.flatMap(({ id }, c) => (against.includes(id) ? [c] : []));
-      return { answer, refused: '', why, against: places.length > 0 ? costOf(choosing.model, places).total - answer.best.strokes : null };
+      return {
+        answer,
+        refused: '',
+        why,
+        against: places.length > 0 ? costOf(choosing.model, places).total - answer.best.strokes : null,
+      };
     } catch (error) {
       return { answer: null, refused: (error as Error).message, why: {}, against: null };
     }
@@ -80,8 +174,15 @@ const api = {
     const round = worked(order);
     const bag = clubsOfIds(round.clubs, taste.gamerIds);
     const { wishes, limits } = taste;
-    const leftOut = round.clubs.filter(({ id }) => !taste.gamerIds.includes(id) && !wishes.never.includes(id));
-    return roundRemedies(bag, leftOut, costOfBag(round, taste), { limit: Math.min(wishes.limit, limits?.clubs ?? wishes.limit), unit, keep: wishes.always, conditions: order.from.conditions }).map(({ kind, text, gain }) => ({ kind, text, gain }));
+    const leftOut = round.clubs.filter(
+      ({ id }) => !taste.gamerIds.includes(id) && !wishes.never.includes(id),
+    );
+    return roundRemedies(bag, leftOut, costOfBag(round, taste), {
+      limit: Math.min(wishes.limit, limits?.clubs ?? wishes.limit),
+      unit,
+      keep: wishes.always,
+      conditions: order.from.conditions,
+    }).map(({ kind, text, gain }) => ({ kind, text, gain }));
   },
 
   /** Chooses again with other carries within what is known of them. */
@@ -89,34 +190,84 @@ const api = {
     const { clubs } = worked(order);
     const redraws = 20;
     let done = 0;
-    return howSure(clubs, best, (drawn) => {
-      const choosing = choosingOfRound(roundChoosing({ ...order, clubs: drawn }), taste);
-      return choose(choosing.model)?.chosen.map((c) => choosing.order[c]!.id);
-    }, redraws, async () => { progress(done++ / redraws); await breathe(); return true; });
+    return howSure(
+      clubs,
+      best,
+      (drawn) => {
+        const choosing = choosingOfRound(roundChoosing({ ...order, clubs: drawn }), taste);
+        return choose(choosing.model)?.chosen.map((c) => choosing.order[c]!.id);
+      },
+      redraws,
+      async () => {
+        progress(done++ / redraws);
+        await breathe();
+        return true;
+      },
+    );
   },
 
   /** Whole rounds with two bags. */
-  playOut(order: RoundOrder, taste: RoundTaste, first: readonly string[], second: readonly string[], count: number, progress: Progress): Promise<PlayedRounds> {
+  playOut(
+    order: RoundOrder,
+    taste: RoundTaste,
+    first: readonly string[],
+    second: readonly string[],
+    count: number,
+    progress: Progress,
+  ): Promise<PlayedRounds> {
     const round = worked(order);
     const { model } = choosingOfRound(round, taste);
-    const bagOf = (ids: readonly string[]) => ({ clubs: clubsOfIds(round.clubs, ids), besides: model.clubs.reduce((sum, { id, price }) => sum + (ids.includes(id) ? price : 0), 0) });
-    return playRounds(round.day, round.played, [bagOf(first), bagOf(second)], count, { bounce: taste.wishes.bounce, keepOn: async (done) => { progress(done / count); await breathe(); return true; } });
+    const bagOf = (ids: readonly string[]) => ({
+      clubs: clubsOfIds(round.clubs, ids),
+      besides: model.clubs.reduce((sum, { id, price }) => sum + (ids.includes(id) ? price : 0), 0),
+    });
+    return playRounds(round.day, round.played, [bagOf(first), bagOf(second)], count, {
+      bounce: taste.wishes.bounce,
+      keepOn: async (done) => {
+        progress(done / count);
+        await breathe();
+        return true;
+      },
+    });
   },
 
-  triggers(order: RoundOrder, taste: RoundTaste, best: readonly string[], progress: Progress): Promise<DayTrigger[]> {
-    return dayTriggers(order, taste, best, async (done, of) => { progress(done / of); await breathe(); return true; });
+  triggers(
+    order: RoundOrder,
+    taste: RoundTaste,
+    best: readonly string[],
+    progress: Progress,
+  ): Promise<DayTrigger[]> {
+    return dayTriggers(order, taste, best, async (done, of) => {
+      progress(done / of);
+      await breathe();
+      return true;
+    });
   },
 
-  async travel(days: readonly TravelDay[], taste: RoundTaste, size: number, progress: Progress): Promise<TravelSet> {
+  async travel(
+    days: readonly TravelDay[],
+    taste: RoundTaste,
+    size: number,
+    progress: Progress,
+  ): Promise<TravelSet> {
     const scenarios = await scenariosOf(days, taste, progress);
     return travelSet(scenarios, size);
   },
 
   /** As few as lose no more; each size is a step of the rest of the way, which may end before the last. */
-  async smallestTravel(days: readonly TravelDay[], taste: RoundTaste, loss: number, progress: Progress): Promise<SmallestTravelSet> {
+  async smallestTravel(
+    days: readonly TravelDay[],
+    taste: RoundTaste,
+    loss: number,
+    progress: Progress,
+  ): Promise<SmallestTravelSet> {
     const scenarios = await scenariosOf(days, taste, progress);
     let tried = 0;
-    return smallestTravelSet(scenarios, loss, async () => { progress(1 - 0.4 * 0.7 ** tried++); await breathe(); return true; });
+    return smallestTravelSet(scenarios, loss, async () => {
+      progress(1 - 0.4 * 0.7 ** tried++);
+      await breathe();
+      return true;
+    });
   },
 };
 

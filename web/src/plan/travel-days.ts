@@ -1,7 +1,11 @@
 import type { TravelSet } from '@tasche/core';
 
 /** A club that travels, and the days it is carried; in the order of the set. */
-export interface TravelDays { id: string; carried: readonly boolean[]; days: number }
+export interface TravelDays {
+  id: string;
+  carried: readonly boolean[];
+  days: number;
+}
 
 /** Which club of the set is in which day's bag. */
 export function travelDays({ ids, bags }: Pick<TravelSet, 'ids' | 'bags'>): TravelDays[] {

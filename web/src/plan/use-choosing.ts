@@ -3,7 +3,12 @@ import { wrap, type Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import type { ChosenAnswer, ChoosingWorker } from './choosing-worker';
 
-export interface Asked { clubs: readonly LadderClub[]; needs: readonly Need[]; taste: ChoosingTaste; against: readonly string[] }
+export interface Asked {
+  clubs: readonly LadderClub[];
+  needs: readonly Need[];
+  taste: ChoosingTaste;
+  against: readonly string[];
+}
 
 /** Enough for two changes in one breath to be one question. */
 const SETTLE_MS = 40;
@@ -30,21 +35,37 @@ export function useChoosing(asked: ComputedRef<Asked | null>) {
     link = undefined;
     busy.value = false;
   }
-  watch(asked, (question) => {
-    clearTimeout(timer);
-    if (!question) { stop(); chosen.value = null; return; }
-    timer = setTimeout(() => void ask(question), SETTLE_MS);
-  }, { immediate: true, deep: false });
+  watch(
+    asked,
+    (question) => {
+      clearTimeout(timer);
+      if (!question) {
+        stop();
+        chosen.value = null;
+        return;
+      }
+      timer = setTimeout(() => void ask(question), SETTLE_MS);
+    },
+    { immediate: true, deep: false },
+  );
 
   async function ask({ clubs, needs, taste, against }: Asked): Promise<void> {
     if (busy.value) stop();
     const mine = ++turn;
-    worker ??= new Worker(new URL('./choosing-worker.ts', import.meta.url), { type: 'module', name: 'choosing' });
+    worker ??= new Worker(new URL('./choosing-worker.ts', import.meta.url), {
+      type: 'module',
+      name: 'choosing',
+    });
     link ??= wrap<ChoosingWorker>(worker);
-    const slow = setTimeout(() => { if (mine === turn) busy.value = true; }, SLOW_MS);
+    const slow = setTimeout(() => {
+      if (mine === turn) busy.value = true;
+    }, SLOW_MS);
     try {
       const answer = await link.choose(clubs, needs, taste, against);
-      if (mine === turn) { chosen.value = answer; problem.value = ''; }
+      if (mine === turn) {
+        chosen.value = answer;
+        problem.value = '';
+      }
     } catch (error) {
       if (mine === turn) problem.value = `The bag could not be chosen: ${(error as Error).message}`;
     } finally {
@@ -52,6 +73,9 @@ export function useChoosing(asked: ComputedRef<Asked | null>) {
       if (mine === turn) busy.value = false;
     }
   }
-  onScopeDispose(() => { clearTimeout(timer); stop(); });
+  onScopeDispose(() => {
+    clearTimeout(timer);
+    stop();
+  });
   return { chosen, busy, problem, stop };
 }

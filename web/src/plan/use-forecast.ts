@@ -4,7 +4,10 @@ import { onScopeDispose, ref } from 'vue';
 import { request } from '../api/request';
 
 /** A round and the course it is on. */
-export interface RoundOnCourse { round: EventRound; course: CourseView }
+export interface RoundOnCourse {
+  round: EventRound;
+  course: CourseView;
+}
 
 /**
  * Asks for what the days of some rounds will be like, one after the other, with how far it is and a way to stop it.
@@ -30,14 +33,28 @@ export function useForecast(take: (came: readonly { roundId: string; set: EventR
     const came: { roundId: string; set: EventRoundSet }[] = [];
     const silent: string[] = [];
     try {
-      for (const [i, { round: { id, day, name }, course }] of rounds.entries()) {
-        const { source, askedAt, days } = await request<ForecastView>(`/courses/${course.id}/forecast?from=${day}&days=1`, { signal: mine.signal });
+      for (const [
+        i,
+        {
+          round: { id, day, name },
+          course,
+        },
+      ] of rounds.entries()) {
+        const { source, askedAt, days } = await request<ForecastView>(
+          `/courses/${course.id}/forecast?from=${day}&days=1`,
+          { signal: mine.signal },
+        );
         const members = days[0]?.members ?? [];
-        if (members.length > 0) came.push({ roundId: id, set: { forecast: { source, askedAt, members }, air: middleAir(members) } });
+        if (members.length > 0)
+          came.push({
+            roundId: id,
+            set: { forecast: { source, askedAt, members }, air: middleAir(members) },
+          });
         else silent.push(name);
         if (asking === mine) share.value = (i + 1) / rounds.length;
       }
-      if (silent.length > 0) problem.value = `The forecast says nothing of ${silent.join(', ')}. Write the air down by hand.`;
+      if (silent.length > 0)
+        problem.value = `The forecast says nothing of ${silent.join(', ')}. Write the air down by hand.`;
     } catch (error) {
       if (!mine.signal.aborted) problem.value = (error as Error).message;
     }

@@ -3,7 +3,13 @@ import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import type { DistanceUnit, RoundOrder, RoundTaste } from '@tasche/core';
 import type { RoundAnswer, RoundWorker, WorkedRound } from './round-worker';
 
-export interface AskedRound { /** Which round of the event it is. */ roundId: string; order: RoundOrder; taste: RoundTaste; against: readonly string[]; unit: DistanceUnit }
+export interface AskedRound {
+  /** Which round of the event it is. */ roundId: string;
+  order: RoundOrder;
+  taste: RoundTaste;
+  against: readonly string[];
+  unit: DistanceUnit;
+}
 
 function start(name: string): { worker: Worker; link: Remote<RoundWorker> } {
   const worker = new Worker(new URL('./round-worker.ts', import.meta.url), { type: 'module', name });
@@ -11,7 +17,8 @@ function start(name: string): { worker: Worker; link: Remote<RoundWorker> } {
 }
 
 /** What the needs and costs of a round hang on; locks and prices are not in it. */
-const dayKey = ({ order: { day, clubs, from, changes, notes, wishes } }: AskedRound) => JSON.stringify([day, clubs, from, changes, notes, wishes.bounce]);
+const dayKey = ({ order: { day, clubs, from, changes, notes, wishes } }: AskedRound) =>
+  JSON.stringify([day, clubs, from, changes, notes, wishes.bounce]);
 
 /** Shown as busy only past this, so that a quick answer does not flicker. */
 const SLOW_MS = 250;
@@ -47,37 +54,72 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   async function ask(question: AskedRound): Promise<void> {
     const mine = ++turn;
     const whole = JSON.stringify(question);
-    if (whole === answered) { pending.value = false; return; }
+    if (whole === answered) {
+      pending.value = false;
+      return;
+    }
     pending.value = true;
     // One round's numbers never stand under another's name.
-    if (question.roundId !== roundId) { worked.value = null; chosen.value = null; day = ''; roundId = question.roundId; }
+    if (question.roundId !== roundId) {
+      worked.value = null;
+      chosen.value = null;
+      day = '';
+      roundId = question.roundId;
+    }
     // What is being worked out for another day is of no use to anybody now.
     const key = dayKey(question);
-    if (busy.value && key !== day) { running?.worker.terminate(); running = undefined; }
+    if (busy.value && key !== day) {
+      running?.worker.terminate();
+      running = undefined;
+    }
     running ??= start('round');
     const { link } = running;
-    const slow = setTimeout(() => { if (mine === turn) busy.value = true; }, SLOW_MS);
+    const slow = setTimeout(() => {
+      if (mine === turn) busy.value = true;
+    }, SLOW_MS);
     try {
       if (key !== day || !worked.value) {
         share.value = 0;
-        const round = await link.workOut(question.order, proxy((done: number) => { if (mine === turn) share.value = done; }));
+        const round = await link.workOut(
+          question.order,
+          proxy((done: number) => {
+            if (mine === turn) share.value = done;
+          }),
+        );
         if (mine !== turn) return;
         worked.value = round;
         day = key;
       }
       const answer = await link.choose(question.order, question.taste, question.against, question.unit);
-      if (mine === turn) { chosen.value = answer; problem.value = ''; answered = whole; }
+      if (mine === turn) {
+        chosen.value = answer;
+        problem.value = '';
+        answered = whole;
+      }
     } catch (error) {
       if (mine === turn) problem.value = `The round could not be worked out: ${(error as Error).message}`;
     } finally {
       clearTimeout(slow);
-      if (mine === turn) { busy.value = false; pending.value = false; }
+      if (mine === turn) {
+        busy.value = false;
+        pending.value = false;
+      }
     }
   }
-  watch(asked, (question) => {
-    if (question) void ask(question);
-    else { stop(); worked.value = null; chosen.value = null; day = ''; answered = ''; }
-  }, { immediate: true });
+  watch(
+    asked,
+    (question) => {
+      if (question) void ask(question);
+      else {
+        stop();
+        worked.value = null;
+        chosen.value = null;
+        day = '';
+        answered = '';
+      }
+    },
+    { immediate: true },
+  );
   onScopeDispose(stop);
   return { worked, chosen, busy, share, pending, problem, stop };
 }
@@ -97,14 +139,21 @@ export function useLongWork<T>() {
     share.value = null;
   }
   /** @param work what the worker is asked; the second is told how far it is */
-  async function run(work: (link: Remote<RoundWorker>, progress: (share: number) => void) => Promise<T>): Promise<void> {
+  async function run(
+    work: (link: Remote<RoundWorker>, progress: (share: number) => void) => Promise<T>,
+  ): Promise<void> {
     stop();
     const mine = turn;
     running = start('round, at length');
     share.value = 0;
     problem.value = '';
     try {
-      const answer = await work(running.link, proxy((done: number) => { if (mine === turn) share.value = done; }) as unknown as (share: number) => void);
+      const answer = await work(
+        running.link,
+        proxy((done: number) => {
+          if (mine === turn) share.value = done;
+        }) as unknown as (share: number) => void,
+      );
       if (mine === turn) result.value = answer;
     } catch (error) {
       if (mine === turn) problem.value = (error as Error).message;

@@ -1,6 +1,23 @@
 <script setup lang="ts">
-import { GAP_SETTING_FIELDS, gapSettingUnit, readGapSetting, readHandicap, showGapSetting, type GapSettingField, type PlayerSet } from '@tasche/contract';
-import { BASELINE, COMMITTEE_DECIDES, CONDITION_BOUNDS, DEFAULT_GAP_SETTINGS, handicapText, skillWords, type Conditions, type DistanceUnit } from '@tasche/core';
+import {
+  GAP_SETTING_FIELDS,
+  gapSettingUnit,
+  readGapSetting,
+  readHandicap,
+  showGapSetting,
+  type GapSettingField,
+  type PlayerSet,
+} from '@tasche/contract';
+import {
+  BASELINE,
+  COMMITTEE_DECIDES,
+  CONDITION_BOUNDS,
+  DEFAULT_GAP_SETTINGS,
+  handicapText,
+  skillWords,
+  type Conditions,
+  type DistanceUnit,
+} from '@tasche/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import FieldInput from '../app/FieldInput.vue';
@@ -15,10 +32,12 @@ const complaints = ref(new Map<string, { text: string; reason: string }>());
 
 const player = computed(() => store.sheet!.player);
 const unit = computed(() => player.value.distanceUnit);
-const valueOf = (field: GapSettingField) => player.value.gapSettings[field.key] ?? DEFAULT_GAP_SETTINGS[field.key];
+const valueOf = (field: GapSettingField) =>
+  player.value.gapSettings[field.key] ?? DEFAULT_GAP_SETTINGS[field.key];
 const isOwn = (field: GapSettingField) => player.value.gapSettings[field.key] !== undefined;
 const anyOwn = computed(() => GAP_SETTING_FIELDS.some(isOwn));
-const shown = (field: GapSettingField) => complaints.value.get(field.key)?.text ?? showGapSetting(field, valueOf(field), unit.value);
+const shown = (field: GapSettingField) =>
+  complaints.value.get(field.key)?.text ?? showGapSetting(field, valueOf(field), unit.value);
 
 function save(set: PlayerSet): void {
   store.change([{ do: 'editPlayer', playerId: player.value.id, version: player.value.version, set }]);
@@ -26,7 +45,11 @@ function save(set: PlayerSet): void {
 
 function rename(text: string): void {
   const name = text.trim();
-  if (name === '' || name.length > 80) complaints.value.set('name', { text, reason: name === '' ? 'A player needs a name.' : 'A name has at most 80 characters.' });
+  if (name === '' || name.length > 80)
+    complaints.value.set('name', {
+      text,
+      reason: name === '' ? 'A player needs a name.' : 'A name has at most 80 characters.',
+    });
   else {
     complaints.value.delete('name');
     if (name !== player.value.name) save({ name });
@@ -35,7 +58,10 @@ function rename(text: string): void {
 
 function writeHandicap(text: string): void {
   const read = readHandicap(text);
-  if (!read.ok) { complaints.value.set('handicap', { text, reason: read.reason }); return; }
+  if (!read.ok) {
+    complaints.value.set('handicap', { text, reason: read.reason });
+    return;
+  }
   complaints.value.delete('handicap');
   if (read.value !== player.value.handicap) save({ handicap: read.value });
 }
@@ -58,18 +84,27 @@ function write(field: GapSettingField, text: string): void {
   save({ gapSettings: usual ? others : { ...others, [field.key]: read.value } });
 }
 
-const AIR: readonly { field: 'temperatureC' | 'altitudeM' | 'humidityPct'; part: AirPart; label: string }[] = [
-  { field: 'temperatureC', part: 'temperature', label: 'Temperature' }, { field: 'altitudeM', part: 'altitude', label: 'Altitude' }, { field: 'humidityPct', part: 'humidity', label: 'Humidity' },
-];
+const AIR: readonly { field: 'temperatureC' | 'altitudeM' | 'humidityPct'; part: AirPart; label: string }[] =
+  [
+    { field: 'temperatureC', part: 'temperature', label: 'Temperature' },
+    { field: 'altitudeM', part: 'altitude', label: 'Altitude' },
+    { field: 'humidityPct', part: 'humidity', label: 'Humidity' },
+  ];
 const air = computed(() => player.value.baseline ?? BASELINE);
-const shownAir = ({ field, part }: (typeof AIR)[number]) => complaints.value.get(field)?.text ?? String(Number(airUnits(unit.value)[part].show(air.value[field]).toFixed(0)));
+const shownAir = ({ field, part }: (typeof AIR)[number]) =>
+  complaints.value.get(field)?.text ??
+  String(Number(airUnits(unit.value)[part].show(air.value[field]).toFixed(0)));
 
 function writeAir({ field, part, label }: (typeof AIR)[number], text: string): void {
   const { read, show, name } = airUnits(unit.value)[part];
   const [least, most] = CONDITION_BOUNDS[field];
-  const value = text.trim() === '' ? BASELINE[field] : Math.round(read(Number(text.replace(',', '.'))) * 100) / 100;
+  const value =
+    text.trim() === '' ? BASELINE[field] : Math.round(read(Number(text.replace(',', '.'))) * 100) / 100;
   if (!Number.isFinite(value) || value < least || value > most) {
-    complaints.value.set(field, { text, reason: `${label} must be between ${show(least).toFixed(0)} and ${show(most).toFixed(0)} ${name}` });
+    complaints.value.set(field, {
+      text,
+      reason: `${label} must be between ${show(least).toFixed(0)} and ${show(most).toFixed(0)} ${name}`,
+    });
     return;
   }
   complaints.value.delete(field);
@@ -89,61 +124,157 @@ function archive(): void {
     <header class="page-head">
       <div class="grow">
         <h1>{{ player.name }} <span class="quiet dot">·</span> settings</h1>
-        <p class="quiet small">Every field saves as it is left; Ctrl Z takes it back.<span v-if="player.archived" class="tag">off the roster</span></p>
+        <p class="quiet small">
+          Every field saves as it is left; Ctrl Z takes it back.<span v-if="player.archived" class="tag"
+            >off the roster</span
+          >
+        </p>
       </div>
-      <button v-if="!store.readOnly" class="plain-button" @click="archive">{{ player.archived ? 'Back on the roster' : 'Take off the roster' }}</button>
+      <button v-if="!store.readOnly" class="plain-button" @click="archive">
+        {{ player.archived ? 'Back on the roster' : 'Take off the roster' }}
+      </button>
     </header>
     <div class="columns">
       <section>
         <h2>Player</h2>
         <div class="who">
-          <label>Name
-            <FieldInput :value="complaints.get('name')?.text ?? player.name" :disabled="store.readOnly" :class="{ bad: complaints.has('name') }" maxlength="81" @write="rename" />
-            <span v-if="complaints.has('name')" class="verdict fault small" role="alert">■ {{ complaints.get('name')!.reason }}</span>
+          <label
+            >Name
+            <FieldInput
+              :value="complaints.get('name')?.text ?? player.name"
+              :disabled="store.readOnly"
+              :class="{ bad: complaints.has('name') }"
+              maxlength="81"
+              @write="rename"
+            />
+            <span v-if="complaints.has('name')" class="verdict fault small" role="alert"
+              >■ {{ complaints.get('name')!.reason }}</span
+            >
           </label>
-          <label>Carries in
-            <select :value="player.distanceUnit" :disabled="store.readOnly" @change="save({ distanceUnit: ($event.target as HTMLSelectElement).value as DistanceUnit })"><option value="yd">yards</option><option value="m">metres</option></select>
+          <label
+            >Carries in
+            <select
+              :value="player.distanceUnit"
+              :disabled="store.readOnly"
+              @change="save({ distanceUnit: ($event.target as HTMLSelectElement).value as DistanceUnit })"
+            >
+              <option value="yd">yards</option>
+              <option value="m">metres</option>
+            </select>
           </label>
-          <label>Hand
-            <select :value="player.hand" :disabled="store.readOnly" @change="save({ hand: ($event.target as HTMLSelectElement).value as 'right' | 'left' })"><option value="right">right</option><option value="left">left</option></select>
+          <label
+            >Hand
+            <select
+              :value="player.hand"
+              :disabled="store.readOnly"
+              @change="save({ hand: ($event.target as HTMLSelectElement).value as 'right' | 'left' })"
+            >
+              <option value="right">right</option>
+              <option value="left">left</option>
+            </select>
           </label>
-          <label class="wide">Handicap
-            <FieldInput :value="complaints.get('handicap')?.text ?? (player.handicap === null ? '' : handicapText(player.handicap))" :disabled="store.readOnly" :class="{ bad: complaints.has('handicap') }" placeholder="12 or +4; empty where nobody knows" @write="writeHandicap" />
-            <span v-if="complaints.has('handicap')" class="verdict fault small" role="alert">■ {{ complaints.get('handicap')!.reason }}</span>
-            <span v-else class="small">{{ skillWords(store.skill) }} Shots that were not measured scatter by it.</span>
+          <label class="wide"
+            >Handicap
+            <FieldInput
+              :value="
+                complaints.get('handicap')?.text ??
+                (player.handicap === null ? '' : handicapText(player.handicap))
+              "
+              :disabled="store.readOnly"
+              :class="{ bad: complaints.has('handicap') }"
+              placeholder="12 or +4; empty where nobody knows"
+              @write="writeHandicap"
+            />
+            <span v-if="complaints.has('handicap')" class="verdict fault small" role="alert"
+              >■ {{ complaints.get('handicap')!.reason }}</span
+            >
+            <span v-else class="small"
+              >{{ skillWords(store.skill) }} Shots that were not measured scatter by it.</span
+            >
           </label>
-          <label class="wide">Notes
-            <FieldInput :value="player.notes" :rows="7" maxlength="4000" :disabled="store.readOnly" placeholder="Trusts the 7 wood. Never changes a putter in season." @write="save({ notes: $event })" />
+          <label class="wide"
+            >Notes
+            <FieldInput
+              :value="player.notes"
+              :rows="7"
+              maxlength="4000"
+              :disabled="store.readOnly"
+              placeholder="Trusts the 7 wood. Never changes a putter in season."
+              @write="save({ notes: $event })"
+            />
           </label>
           <fieldset class="wide">
             <legend>The air the carries are known in</legend>
-            <label v-for="one in AIR" :key="one.field">{{ one.label }}, {{ airUnits(unit)[one.part].name }}
-              <FieldInput :value="shownAir(one)" :disabled="store.readOnly" inputmode="decimal" :class="{ bad: complaints.has(one.field), own: player.baseline }" @write="writeAir(one, $event)" />
+            <label v-for="one in AIR" :key="one.field"
+              >{{ one.label }}, {{ airUnits(unit)[one.part].name }}
+              <FieldInput
+                :value="shownAir(one)"
+                :disabled="store.readOnly"
+                inputmode="decimal"
+                :class="{ bad: complaints.has(one.field), own: player.baseline }"
+                @write="writeAir(one, $event)"
+              />
             </label>
-            <span v-for="one in AIR.filter(({ field }) => complaints.has(field))" :key="one.field" class="verdict fault small wide" role="alert">■ {{ complaints.get(one.field)!.reason }}</span>
-            <p class="quiet small wide">Calm. Carries read in other air are moved from here. An empty field is the usual: 21 °C, sea level, 50 %.</p>
+            <span
+              v-for="one in AIR.filter(({ field }) => complaints.has(field))"
+              :key="one.field"
+              class="verdict fault small wide"
+              role="alert"
+              >■ {{ complaints.get(one.field)!.reason }}</span
+            >
+            <p class="quiet small wide">
+              Calm. Carries read in other air are moved from here. An empty field is the usual: 21 °C, sea
+              level, 50 %.
+            </p>
           </fieldset>
         </div>
       </section>
       <section>
         <div class="head">
           <h2>When a step is worth a word</h2>
-          <button v-if="anyOwn && !store.readOnly" class="plain-button slim" @click="complaints.clear(); save({ gapSettings: {} })">All back to usual</button>
+          <button
+            v-if="anyOwn && !store.readOnly"
+            class="plain-button slim"
+            @click="
+              complaints.clear();
+              save({ gapSettings: {} });
+            "
+          >
+            All back to usual
+          </button>
         </div>
-        <p class="quiet small">The usual figures are common practice, no source. An empty field is the usual figure.</p>
+        <p class="quiet small">
+          The usual figures are common practice, no source. An empty field is the usual figure.
+        </p>
         <table>
           <tbody>
             <tr v-for="field in GAP_SETTING_FIELDS" :key="field.key">
-              <th scope="row"><label :for="field.key">{{ field.label }}</label></th>
+              <th scope="row">
+                <label :for="field.key">{{ field.label }}</label>
+              </th>
               <td class="number">
                 <FieldInput
-                  :id="field.key" :value="shown(field)" :disabled="store.readOnly" inputmode="decimal" :class="{ bad: complaints.has(field.key), own: isOwn(field) }"
-                  :aria-invalid="complaints.has(field.key) || undefined" :aria-describedby="`${field.key}-says`" @write="write(field, $event)" />
+                  :id="field.key"
+                  :value="shown(field)"
+                  :disabled="store.readOnly"
+                  inputmode="decimal"
+                  :class="{ bad: complaints.has(field.key), own: isOwn(field) }"
+                  :aria-invalid="complaints.has(field.key) || undefined"
+                  :aria-describedby="`${field.key}-says`"
+                  @write="write(field, $event)"
+                />
                 <span class="unit">{{ gapSettingUnit(field, unit) }}</span>
               </td>
               <td :id="`${field.key}-says`" class="small">
-                <span v-if="complaints.has(field.key)" class="verdict fault" role="alert">■ {{ complaints.get(field.key)!.reason }}</span>
-                <template v-else><span class="quiet">{{ field.says }}</span> <span v-if="isOwn(field)" class="usual">usually {{ showGapSetting(field, DEFAULT_GAP_SETTINGS[field.key], unit) }}</span></template>
+                <span v-if="complaints.has(field.key)" class="verdict fault" role="alert"
+                  >■ {{ complaints.get(field.key)!.reason }}</span
+                >
+                <template v-else
+                  ><span class="quiet">{{ field.says }}</span>
+                  <span v-if="isOwn(field)" class="usual"
+                    >usually {{ showGapSetting(field, DEFAULT_GAP_SETTINGS[field.key], unit) }}</span
+                  ></template
+                >
               </td>
             </tr>
           </tbody>
@@ -155,33 +286,142 @@ function archive(): void {
 </template>
 
 <style scoped>
-.dot { font-weight: 400; }
-.columns { display: grid; grid-template-columns: minmax(260px, 340px) minmax(420px, 1fr); gap: 40px; max-width: 1160px; }
-.head { display: flex; justify-content: space-between; align-items: center; min-height: 32px; }
-.who { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; margin-top: 12px; }
-.who label { display: grid; gap: 3px; font-size: 12.5px; color: var(--quiet); align-content: start; }
-.who > label:first-child, .wide { grid-column: 1 / -1; }
-fieldset { border: 1px solid var(--line); border-radius: 4px; margin: 0; padding: 8px 12px 10px; display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px; }
-legend { font-size: 12.5px; color: var(--quiet); padding: 0 4px; }
-fieldset .wide { grid-column: 1 / -1; }
-fieldset label:first-of-type { grid-column: auto; }
-.tag { margin-left: 8px; font-size: 12px; border: 1px solid var(--line); border-radius: 3px; padding: 1px 6px; }
-input, select, textarea { font: inherit; font-size: 14px; color: var(--ink); background: var(--paper); border: 1px solid var(--line); border-radius: 4px; padding: 5px 8px; min-height: 34px; width: 100%; }
-textarea { resize: vertical; }
-table { border-collapse: collapse; width: 100%; margin: 8px 0 12px; }
-th { font-weight: 400; text-align: left; }
-th, td { border-top: 1px solid var(--line-soft); padding: 4px 14px 4px 0; vertical-align: middle; }
-.number { white-space: nowrap; width: 132px; }
-.number input { width: 76px; text-align: right; }
-.unit { color: var(--quiet); padding-left: 7px; }
-.own { border-color: var(--petrol); font-weight: 600; }
-.bad { border-color: var(--brick); }
-.usual { color: var(--petrol); white-space: nowrap; }
-@media (max-width: 980px) { .columns { grid-template-columns: 1fr; gap: 24px; } }
+.dot {
+  font-weight: 400;
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(260px, 340px) minmax(420px, 1fr);
+  gap: 40px;
+  max-width: 1160px;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  min-height: 32px;
+}
+.who {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  margin-top: 12px;
+}
+.who label {
+  display: grid;
+  gap: 3px;
+  font-size: 12.5px;
+  color: var(--quiet);
+  align-content: start;
+}
+.who > label:first-child,
+.wide {
+  grid-column: 1 / -1;
+}
+fieldset {
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  margin: 0;
+  padding: 8px 12px 10px;
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
+}
+legend {
+  font-size: 12.5px;
+  color: var(--quiet);
+  padding: 0 4px;
+}
+fieldset .wide {
+  grid-column: 1 / -1;
+}
+fieldset label:first-of-type {
+  grid-column: auto;
+}
+.tag {
+  margin-left: 8px;
+  font-size: 12px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  padding: 1px 6px;
+}
+input,
+select,
+textarea {
+  font: inherit;
+  font-size: 14px;
+  color: var(--ink);
+  background: var(--paper);
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  padding: 5px 8px;
+  min-height: 34px;
+  width: 100%;
+}
+textarea {
+  resize: vertical;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  margin: 8px 0 12px;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+th,
+td {
+  border-top: 1px solid var(--line-soft);
+  padding: 4px 14px 4px 0;
+  vertical-align: middle;
+}
+.number {
+  white-space: nowrap;
+  width: 132px;
+}
+.number input {
+  width: 76px;
+  text-align: right;
+}
+.unit {
+  color: var(--quiet);
+  padding-left: 7px;
+}
+.own {
+  border-color: var(--petrol);
+  font-weight: 600;
+}
+.bad {
+  border-color: var(--brick);
+}
+.usual {
+  color: var(--petrol);
+  white-space: nowrap;
+}
+@media (max-width: 980px) {
+  .columns {
+    grid-template-columns: 1fr;
+    gap: 24px;
+  }
+}
 @media (max-width: 700px) {
-  tr { display: grid; grid-template-columns: 1fr auto; border-top: 1px solid var(--line-soft); padding: 5px 0; }
-  th, td { border: 0; padding: 0; }
-  td:last-child { grid-column: 1 / -1; }
-  .columns { grid-template-columns: minmax(0, 1fr); }
+  tr {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    border-top: 1px solid var(--line-soft);
+    padding: 5px 0;
+  }
+  th,
+  td {
+    border: 0;
+    padding: 0;
+  }
+  td:last-child {
+    grid-column: 1 / -1;
+  }
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { COVER_WINDOW_M, distanceNumber, formatDistance, fromMetres, isFullSwing, type DistanceCover, type DistanceUnit } from '@tasche/core';
+import {
+  COVER_WINDOW_M,
+  distanceNumber,
+  formatDistance,
+  fromMetres,
+  isFullSwing,
+  type DistanceCover,
+  type DistanceUnit,
+} from '@tasche/core';
 import { computed, defineAsyncComponent, nextTick, shallowRef, watch } from 'vue';
 import { useSettings } from '../app/settings';
 import { chartFrame, chartInk } from '../flight/flight-charts';
@@ -16,23 +24,53 @@ const STEP_M = 1;
 /** Below this chance a distance is a hole. Ours. */
 const HOLE = 0.4;
 const covers = shallowRef<readonly DistanceCover[]>([]);
-const clubs = computed(() => (store.gamer?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []).filter(({ kind }) => isFullSwing(kind)));
-const known = computed(() => clubs.value.flatMap(({ shots }) => Object.values(shots)).filter(({ spreadM }) => spreadM));
-watch(clubs, async (all) => {
-  const carries = known.value.map(({ carryM }) => carryM);
-  covers.value = carries.length < 2 ? [] : await rangeWorker().cover(all, Math.floor(Math.min(...carries)), Math.ceil(Math.max(...carries)), STEP_M);
-}, { immediate: true });
+const clubs = computed(() =>
+  (store.gamer?.clubIds ?? [])
+    .flatMap((id) => store.ladderClubs.get(id) ?? [])
+    .filter(({ kind }) => isFullSwing(kind)),
+);
+const known = computed(() =>
+  clubs.value.flatMap(({ shots }) => Object.values(shots)).filter(({ spreadM }) => spreadM),
+);
+watch(
+  clubs,
+  async (all) => {
+    const carries = known.value.map(({ carryM }) => carryM);
+    covers.value =
+      carries.length < 2
+        ? []
+        : await rangeWorker().cover(
+            all,
+            Math.floor(Math.min(...carries)),
+            Math.ceil(Math.max(...carries)),
+            STEP_M,
+          );
+  },
+  { immediate: true },
+);
 const ink = shallowRef(chartInk());
-watch(() => settings.dark, () => void nextTick(() => { ink.value = chartInk(); }));
-const nameOf = (cover: DistanceCover) => (cover.best ? `${store.clubsById.get(cover.best.clubId)?.name ?? '?'}${cover.best.shot === 'full' ? '' : ` ${cover.best.shot}`}` : '');
+watch(
+  () => settings.dark,
+  () =>
+    void nextTick(() => {
+      ink.value = chartInk();
+    }),
+);
+const nameOf = (cover: DistanceCover) =>
+  cover.best
+    ? `${store.clubsById.get(cover.best.clubId)?.name ?? '?'}${cover.best.shot === 'full' ? '' : ` ${cover.best.shot}`}`
+    : '';
 
 /** Stretches nothing covers well. */
 const holes = computed(() => {
   const found: { from: number; to: number; worst: number }[] = [];
   let open: { from: number; to: number; worst: number } | undefined;
   for (const { carryM, reliability } of covers.value) {
-    if (reliability >= HOLE) { open = undefined; continue; }
-    if (!open) found.push(open = { from: carryM, to: carryM, worst: reliability });
+    if (reliability >= HOLE) {
+      open = undefined;
+      continue;
+    }
+    if (!open) found.push((open = { from: carryM, to: carryM, worst: reliability }));
     open.to = carryM;
     open.worst = Math.min(open.worst, reliability);
   }
@@ -40,15 +78,46 @@ const holes = computed(() => {
 });
 const option = computed(() => {
   const base = chartFrame(ink.value, props.unit === 'yd' ? 'yards' : 'metres', 'chance, %');
-  const first = covers.value[0], last = covers.value.at(-1);
+  const first = covers.value[0],
+    last = covers.value.at(-1);
   const at = (metres: number) => Math.round(fromMetres(metres, props.unit) * 10) / 10;
   return {
-    ...base, xAxis: { ...base.xAxis, min: Math.floor(at(first?.carryM ?? 0)), max: Math.ceil(at(last?.carryM ?? 100)) }, yAxis: { ...base.yAxis, min: 0, max: 100 },
-    series: [{
-      type: 'line' as const, showSymbol: false, data: covers.value.map(({ carryM, reliability }) => [at(carryM), Math.round(reliability * 100)]), lineStyle: { color: ink.value.lines[0], width: 1.8 }, areaStyle: { color: ink.value.lines[0], opacity: 0.12 },
-      markPoint: { symbol: 'circle', symbolSize: 1, label: { show: true, color: ink.value.quiet, fontSize: 11, position: 'top' as const, formatter: '{b}' },
-        data: clubs.value.flatMap((club) => { const shot = club.shots.full; const cover = shot?.spreadM && covers.value.find(({ carryM }) => Math.abs(carryM - shot.carryM) <= STEP_M / 2 + 1e-9); return cover ? [{ name: club.name, coord: [at(cover.carryM), Math.round(cover.reliability * 100)] }] : []; }) },
-    }],
+    ...base,
+    xAxis: {
+      ...base.xAxis,
+      min: Math.floor(at(first?.carryM ?? 0)),
+      max: Math.ceil(at(last?.carryM ?? 100)),
+    },
+    yAxis: { ...base.yAxis, min: 0, max: 100 },
+    series: [
+      {
+        type: 'line' as const,
+        showSymbol: false,
+        data: covers.value.map(({ carryM, reliability }) => [at(carryM), Math.round(reliability * 100)]),
+        lineStyle: { color: ink.value.lines[0], width: 1.8 },
+        areaStyle: { color: ink.value.lines[0], opacity: 0.12 },
+        markPoint: {
+          symbol: 'circle',
+          symbolSize: 1,
+          label: {
+            show: true,
+            color: ink.value.quiet,
+            fontSize: 11,
+            position: 'top' as const,
+            formatter: '{b}',
+          },
+          data: clubs.value.flatMap((club) => {
+            const shot = club.shots.full;
+            const cover =
+              shot?.spreadM &&
+              covers.value.find(({ carryM }) => Math.abs(carryM - shot.carryM) <= STEP_M / 2 + 1e-9);
+            return cover
+              ? [{ name: club.name, coord: [at(cover.carryM), Math.round(cover.reliability * 100)] }]
+              : [];
+          }),
+        },
+      },
+    ],
   };
 });
 </script>
@@ -56,13 +125,33 @@ const option = computed(() => {
 <template>
   <section v-if="covers.length > 0" class="cover">
     <h2>What the gamer covers</h2>
-    <p class="small quiet">The chance that the best shot for a distance, of all the player owns with a known spread, comes down within {{ formatDistance(COVER_WINDOW_M, unit) }} of it.</p>
-    <FlightChart :option="option" :height="190" label="Chance of covering each distance; the holes are listed below" />
-    <p v-for="hole in holes" :key="hole.from" class="small"><span class="verdict look">◆ {{ distanceNumber(hole.from, unit) }} to {{ formatDistance(hole.to, unit) }}</span> is covered {{ Math.round(hole.worst * 100) }} times in a hundred at worst; nearest is the {{ nameOf(covers.find(({ carryM }) => carryM === hole.from)!) }}.</p>
-    <p v-if="holes.length === 0" class="small verdict fine">● No distance between the shortest and the longest is covered less than {{ HOLE * 100 }} times in a hundred.</p>
+    <p class="small quiet">
+      The chance that the best shot for a distance, of all the player owns with a known spread, comes down
+      within {{ formatDistance(COVER_WINDOW_M, unit) }} of it.
+    </p>
+    <FlightChart
+      :option="option"
+      :height="190"
+      label="Chance of covering each distance; the holes are listed below"
+    />
+    <p v-for="hole in holes" :key="hole.from" class="small">
+      <span class="verdict look"
+        >◆ {{ distanceNumber(hole.from, unit) }} to {{ formatDistance(hole.to, unit) }}</span
+      >
+      is covered {{ Math.round(hole.worst * 100) }} times in a hundred at worst; nearest is the
+      {{ nameOf(covers.find(({ carryM }) => carryM === hole.from)!) }}.
+    </p>
+    <p v-if="holes.length === 0" class="small verdict fine">
+      ● No distance between the shortest and the longest is covered less than {{ HOLE * 100 }} times in a
+      hundred.
+    </p>
   </section>
 </template>
 
 <style scoped>
-.cover { margin-top: 22px; border-top: 1px solid var(--line); padding-top: 14px; }
+.cover {
+  margin-top: 22px;
+  border-top: 1px solid var(--line);
+  padding-top: 14px;
+}
 </style>

@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import type { SessionEntry } from '@tasche/contract';
-import { distanceNumber, formatDistance, measuredShot, shotIn, sourceWords, type DistanceUnit, type Shot, type ShotKey } from '@tasche/core';
+import {
+  distanceNumber,
+  formatDistance,
+  measuredShot,
+  shotIn,
+  sourceWords,
+  type DistanceUnit,
+  type Shot,
+  type ShotKey,
+} from '@tasche/core';
 import { computed } from 'vue';
 import { settingWords } from '../conditions/air-units';
 import { useSheet } from '../sheet/sheet-store';
@@ -9,69 +18,191 @@ import type { DriftRow, GroupSummary } from './range-worker';
 import { heightUnit, plusMinusWords, sideWords, speedNumber, speedUnit } from './strike-units';
 
 /** What each club did in a session, in the player's own air; and the offer to take it into the sheet. */
-const props = defineProps<{ session: SessionEntry; groups: readonly GroupSummary[]; drifts: readonly DriftRow[]; shown: readonly string[]; unit: DistanceUnit }>();
+const props = defineProps<{
+  session: SessionEntry;
+  groups: readonly GroupSummary[];
+  drifts: readonly DriftRow[];
+  shown: readonly string[];
+  unit: DistanceUnit;
+}>();
 const emit = defineEmits<{ take: [group: GroupSummary, shot: Shot]; show: [key: string] }>();
 const store = useSheet();
 const height = computed(() => heightUnit(props.unit));
 const n = (metres: number, decimals = 0) => distanceNumber(metres, props.unit, decimals);
 const place = (group: GroupSummary) => store.clubs.findIndex(({ id }) => id === group.clubId);
-const sorted = computed(() => [...props.groups].sort((a, b) => (b.summary?.carryM.mean ?? 0) - (a.summary?.carryM.mean ?? 0) || place(a) - place(b)));
-const name = (group: GroupSummary) => `${store.clubsById.get(group.clubId)?.name ?? 'a club that is gone'}${group.shot === 'full' ? '' : ` ${group.shot}`}`;
-const standing = (group: GroupSummary): Shot | undefined => { const club = store.clubsById.get(group.clubId); return club && shotIn(club.spec, `shot.${group.shot}` as ShotKey); };
-const standingDay = (group: GroupSummary) => store.clubsById.get(group.clubId)?.spec[`shot.${group.shot}` as ShotKey]?.takenOn;
-const offer = (group: GroupSummary) => measuredShot(group.summary!, settingWords(settingOf(props.session), 'm').slice(0, 120));
-const taken = (group: GroupSummary) => { const shot = standing(group); return shot?.source === 'measured' && shot.shots === group.n && Math.abs(shot.carryM - offer(group).carryM) < 0.06; };
-const later = (group: GroupSummary) => { const day = standingDay(group); return day !== undefined && day > props.session.heldOn ? day : undefined; };
-const settle = (more: number | undefined) => (more === undefined ? 'a few more shots say' : more === 0 ? 'known' : `${more} more`);
+const sorted = computed(() =>
+  [...props.groups].sort(
+    (a, b) => (b.summary?.carryM.mean ?? 0) - (a.summary?.carryM.mean ?? 0) || place(a) - place(b),
+  ),
+);
+const name = (group: GroupSummary) =>
+  `${store.clubsById.get(group.clubId)?.name ?? 'a club that is gone'}${group.shot === 'full' ? '' : ` ${group.shot}`}`;
+const standing = (group: GroupSummary): Shot | undefined => {
+  const club = store.clubsById.get(group.clubId);
+  return club && shotIn(club.spec, `shot.${group.shot}` as ShotKey);
+};
+const standingDay = (group: GroupSummary) =>
+  store.clubsById.get(group.clubId)?.spec[`shot.${group.shot}` as ShotKey]?.takenOn;
+const offer = (group: GroupSummary) =>
+  measuredShot(group.summary!, settingWords(settingOf(props.session), 'm').slice(0, 120));
+const taken = (group: GroupSummary) => {
+  const shot = standing(group);
+  return (
+    shot?.source === 'measured' &&
+    shot.shots === group.n &&
+    Math.abs(shot.carryM - offer(group).carryM) < 0.06
+  );
+};
+const later = (group: GroupSummary) => {
+  const day = standingDay(group);
+  return day !== undefined && day > props.session.heldOn ? day : undefined;
+};
+const settle = (more: number | undefined) =>
+  more === undefined ? 'a few more shots say' : more === 0 ? 'known' : `${more} more`;
 
-const DRIFT_WORDS = { 'worn grooves': 'spin lost and launch gained against before: what worn grooves do', slower: 'slower than before', faster: 'faster than before', changed: 'changed against before' } as const;
+const DRIFT_WORDS = {
+  'worn grooves': 'spin lost and launch gained against before: what worn grooves do',
+  slower: 'slower than before',
+  faster: 'faster than before',
+  changed: 'changed against before',
+} as const;
 const drift = (group: GroupSummary) => {
   const row = props.drifts.find(({ key }) => key === group.key);
   if (!row || row.drift.verdict === 'as it was' || row.drift.verdict === 'not known yet') return undefined;
-  const told = row.drift.parts.filter((part) => part.told).map(({ part, before, after }) => (part === 'spinRpm' ? `spin ${Math.round(after - before)} rpm` : part === 'launchDeg' ? `launch ${(after - before).toFixed(1)}°`
-    : part === 'carryM' ? `carry ${n(after - before, 1)} ${props.unit}` : `ball ${speedNumber(after - before, props.unit)} ${speedUnit(props.unit)}`));
-  return { words: DRIFT_WORDS[row.drift.verdict], numbers: told.join(', ').replaceAll('-', '−'), before: row.before };
+  const told = row.drift.parts
+    .filter((part) => part.told)
+    .map(({ part, before, after }) =>
+      part === 'spinRpm'
+        ? `spin ${Math.round(after - before)} rpm`
+        : part === 'launchDeg'
+          ? `launch ${(after - before).toFixed(1)}°`
+          : part === 'carryM'
+            ? `carry ${n(after - before, 1)} ${props.unit}`
+            : `ball ${speedNumber(after - before, props.unit)} ${speedUnit(props.unit)}`,
+    );
+  return {
+    words: DRIFT_WORDS[row.drift.verdict],
+    numbers: told.join(', ').replaceAll('-', '−'),
+    before: row.before,
+  };
 };
 </script>
 
 <template>
   <div class="scroll">
     <table>
-      <caption class="unseen">What each club did, in the player’s own air</caption>
+      <caption class="unseen">
+        What each club did, in the player’s own air
+      </caption>
       <thead>
         <tr>
-          <th scope="col">Club</th><th scope="col">Shots</th><th scope="col">Carry</th><th scope="col" title="Huber’s mean: a wild shot pulls it little">Robust</th><th scope="col" title="One standard deviation, along and across">Along × across</th>
-          <th scope="col" title="Nine in ten get past the first, one in ten past the second">Mis-hit to hard</th><th scope="col">Total</th><th scope="col">Side</th><th scope="col" title="What eight in ten are within">Launch</th><th scope="col" title="What eight in ten are within">Spin</th><th scope="col">Apex</th>
-          <th scope="col" title="Until the mean carry is known to 2 yd, 19 times in 20">To ±{{ formatDistance(1.8288, unit) }}</th><th scope="col">On the sheet</th>
+          <th scope="col">Club</th>
+          <th scope="col">Shots</th>
+          <th scope="col">Carry</th>
+          <th scope="col" title="Huber’s mean: a wild shot pulls it little">Robust</th>
+          <th scope="col" title="One standard deviation, along and across">Along × across</th>
+          <th scope="col" title="Nine in ten get past the first, one in ten past the second">
+            Mis-hit to hard
+          </th>
+          <th scope="col">Total</th>
+          <th scope="col">Side</th>
+          <th scope="col" title="What eight in ten are within">Launch</th>
+          <th scope="col" title="What eight in ten are within">Spin</th>
+          <th scope="col">Apex</th>
+          <th scope="col" title="Until the mean carry is known to 2 yd, 19 times in 20">
+            To ±{{ formatDistance(1.8288, unit) }}
+          </th>
+          <th scope="col">On the sheet</th>
         </tr>
       </thead>
       <tbody>
         <template v-for="group in sorted" :key="group.key">
           <tr :class="{ shown: shown.includes(group.key) }">
-            <th scope="row"><button class="name" :aria-pressed="shown.includes(group.key)" title="Show its shots and its ellipse" @click="emit('show', group.key)">{{ name(group) }}</button></th>
-            <td>{{ group.n }}<span v-if="group.leftOut" class="quiet"> of {{ group.n + group.leftOut }}</span><span v-if="group.outliers" class="verdict look" :title="`${group.outliers} far from the rest; they count until you leave them out below`"> ◆{{ group.outliers }}</span></td>
+            <th scope="row">
+              <button
+                class="name"
+                :aria-pressed="shown.includes(group.key)"
+                title="Show its shots and its ellipse"
+                @click="emit('show', group.key)"
+              >
+                {{ name(group) }}
+              </button>
+            </th>
+            <td>
+              {{ group.n }}<span v-if="group.leftOut" class="quiet"> of {{ group.n + group.leftOut }}</span
+              ><span
+                v-if="group.outliers"
+                class="verdict look"
+                :title="`${group.outliers} far from the rest; they count until you leave them out below`"
+              >
+                ◆{{ group.outliers }}</span
+              >
+            </td>
             <template v-if="group.summary">
-              <td><b>{{ n(group.summary.carryM.mean, 1) }}</b> <span class="quiet">{{ plusMinusWords(group.summary.carryM.plusMinus, unit) }}</span></td>
+              <td>
+                <b>{{ n(group.summary.carryM.mean, 1) }}</b>
+                <span class="quiet">{{ plusMinusWords(group.summary.carryM.plusMinus, unit) }}</span>
+              </td>
               <td>{{ n(group.summary.carryM.robust, 1) }}</td>
-              <td>{{ n(group.summary.carryM.spread, 1) }} × {{ group.summary.sideM ? n(group.summary.sideM.spread, 1) : '–' }}</td>
+              <td>
+                {{ n(group.summary.carryM.spread, 1) }} ×
+                {{ group.summary.sideM ? n(group.summary.sideM.spread, 1) : '–' }}
+              </td>
               <td>{{ n(group.summary.lowEndM) }}–{{ n(group.summary.highEndM) }}</td>
               <td>{{ n(group.summary.totalM.mean) }}</td>
               <td>{{ group.summary.sideM ? sideWords(group.summary.sideM.mean, unit) : '–' }}</td>
-              <td>{{ group.summary.launchWindowDeg[0].toFixed(1) }}–{{ group.summary.launchWindowDeg[1].toFixed(1) }}°</td>
-              <td>{{ group.summary.spinWindowRpm[0].toFixed(0) }}–{{ group.summary.spinWindowRpm[1].toFixed(0) }}</td>
-              <td>{{ distanceNumber(group.summary.apexM.mean, height) }} <span class="quiet">{{ height }}</span></td>
-              <td><span class="verdict" :class="group.summary.moreShots === 0 ? 'fine' : 'unknown'">{{ group.summary.moreShots === 0 ? '●' : '○' }} {{ settle(group.summary.moreShots) }}</span></td>
+              <td>
+                {{ group.summary.launchWindowDeg[0].toFixed(1) }}–{{
+                  group.summary.launchWindowDeg[1].toFixed(1)
+                }}°
+              </td>
+              <td>
+                {{ group.summary.spinWindowRpm[0].toFixed(0) }}–{{
+                  group.summary.spinWindowRpm[1].toFixed(0)
+                }}
+              </td>
+              <td>
+                {{ distanceNumber(group.summary.apexM.mean, height) }} <span class="quiet">{{ height }}</span>
+              </td>
+              <td>
+                <span class="verdict" :class="group.summary.moreShots === 0 ? 'fine' : 'unknown'"
+                  >{{ group.summary.moreShots === 0 ? '●' : '○' }} {{ settle(group.summary.moreShots) }}</span
+                >
+              </td>
               <td class="offer">
                 <span v-if="taken(group)" class="verdict fine">● taken</span>
                 <template v-else-if="store.clubsById.has(group.clubId)">
-                  <span v-if="standing(group)" :class="standing(group)!.source" :title="sourceWords(standing(group)!, unit)">{{ n(standing(group)!.carryM) }} {{ standing(group)!.source }}</span><span v-else class="quiet">nothing yet</span>
-                  <button class="plain-button slim" :disabled="later(group) !== undefined" :title="later(group) ? `The sheet has a newer one, of ${later(group)}` : 'The old number stays in the history'" @click="emit('take', group, offer(group))">Take {{ n(offer(group).carryM) }}</button>
+                  <span
+                    v-if="standing(group)"
+                    :class="standing(group)!.source"
+                    :title="sourceWords(standing(group)!, unit)"
+                    >{{ n(standing(group)!.carryM) }} {{ standing(group)!.source }}</span
+                  ><span v-else class="quiet">nothing yet</span>
+                  <button
+                    class="plain-button slim"
+                    :disabled="later(group) !== undefined"
+                    :title="
+                      later(group)
+                        ? `The sheet has a newer one, of ${later(group)}`
+                        : 'The old number stays in the history'
+                    "
+                    @click="emit('take', group, offer(group))"
+                  >
+                    Take {{ n(offer(group).carryM) }}
+                  </button>
                 </template>
               </td>
             </template>
             <td v-else colspan="11" class="quiet">nothing that counts</td>
           </tr>
-          <tr v-if="drift(group)" class="drift"><td colspan="13"><span class="verdict look">◆ {{ name(group) }}: {{ drift(group)!.words }}</span> <span class="quiet">({{ drift(group)!.numbers }}; {{ drift(group)!.before }} shots before)</span></td></tr>
+          <tr v-if="drift(group)" class="drift">
+            <td colspan="13">
+              <span class="verdict look">◆ {{ name(group) }}: {{ drift(group)!.words }}</span>
+              <span class="quiet"
+                >({{ drift(group)!.numbers }}; {{ drift(group)!.before }} shots before)</span
+              >
+            </td>
+          </tr>
         </template>
       </tbody>
     </table>
@@ -79,22 +210,84 @@ const drift = (group: GroupSummary) => {
 </template>
 
 <style scoped>
-.scroll { overflow-x: auto; }
-table { border-collapse: collapse; width: 100%; font-family: var(--narrow); font-size: 14px; }
-th { text-align: right; font-weight: 400; color: var(--quiet); font-size: 12.5px; }
-th:first-child { text-align: left; }
-td, th { padding: 4px 10px 4px 0; border-top: 1px solid var(--line-soft); white-space: nowrap; text-align: right; }
-tbody th { text-align: left; }
-.name { background: none; border: 0; border-left: 3px solid transparent; padding: 4px 8px 4px 7px; margin-left: -10px; color: var(--ink); font-weight: 600; font-size: 13.5px; cursor: pointer; min-height: 32px; }
-.name:hover { color: var(--petrol); }
-.shown .name { border-left-color: var(--petrol); color: var(--petrol); }
-.offer { text-align: left; }
-.offer > span { margin-right: 6px; }
-td:last-child, th:last-child, td:nth-last-child(2), th:nth-last-child(2) { text-align: left; }
-.offer .plain-button { padding: 2px 7px; }
-td:last-child, th:last-child { padding-right: 0; }
-.measured { color: var(--petrol); }
-.stated { color: var(--brass-ink); }
-.modelled { font-style: italic; }
-.drift td { border-top: 0; text-align: left; padding-top: 0; }
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-family: var(--narrow);
+  font-size: 14px;
+}
+th {
+  text-align: right;
+  font-weight: 400;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+th:first-child {
+  text-align: left;
+}
+td,
+th {
+  padding: 4px 10px 4px 0;
+  border-top: 1px solid var(--line-soft);
+  white-space: nowrap;
+  text-align: right;
+}
+tbody th {
+  text-align: left;
+}
+.name {
+  background: none;
+  border: 0;
+  border-left: 3px solid transparent;
+  padding: 4px 8px 4px 7px;
+  margin-left: -10px;
+  color: var(--ink);
+  font-weight: 600;
+  font-size: 13.5px;
+  cursor: pointer;
+  min-height: 32px;
+}
+.name:hover {
+  color: var(--petrol);
+}
+.shown .name {
+  border-left-color: var(--petrol);
+  color: var(--petrol);
+}
+.offer {
+  text-align: left;
+}
+.offer > span {
+  margin-right: 6px;
+}
+td:last-child,
+th:last-child,
+td:nth-last-child(2),
+th:nth-last-child(2) {
+  text-align: left;
+}
+.offer .plain-button {
+  padding: 2px 7px;
+}
+td:last-child,
+th:last-child {
+  padding-right: 0;
+}
+.measured {
+  color: var(--petrol);
+}
+.stated {
+  color: var(--brass-ink);
+}
+.modelled {
+  font-style: italic;
+}
+.drift td {
+  border-top: 0;
+  text-align: left;
+  padding-top: 0;
+}
 </style>

@@ -1,7 +1,20 @@
 <script setup lang="ts">
 import {
-  MOST_FILE_BYTES, STRIKE_FIELDS, headsKey, labelKey, strikeField, strikeRowReader,
-  type ClubMatch, type ColumnMapping, type FileMapping, type KnownMapping, type SessionDetails, type StrikeField, type StrikeImportOrder, type StrikeImportReport, type StrikeUnit,
+  MOST_FILE_BYTES,
+  STRIKE_FIELDS,
+  headsKey,
+  labelKey,
+  strikeField,
+  strikeRowReader,
+  type ClubMatch,
+  type ColumnMapping,
+  type FileMapping,
+  type KnownMapping,
+  type SessionDetails,
+  type StrikeField,
+  type StrikeImportOrder,
+  type StrikeImportReport,
+  type StrikeUnit,
 } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, SHOT_KINDS, isFullSwing, type Setting, type ShotKind } from '@tasche/core';
 import Papa from 'papaparse';
@@ -27,9 +40,23 @@ const baseline = computed(() => baselineOf(store.sheet!.player));
 
 const file = shallowRef<File | null>(null);
 const look = shallowRef<FileLook | null>(null);
-const mapping = reactive<{ columns: ColumnMapping[] } & Omit<FileMapping, 'columns'>>({ columns: [], decimal: '.', dates: 'day first', unitRows: 0, leftIsPositive: false });
+const mapping = reactive<{ columns: ColumnMapping[] } & Omit<FileMapping, 'columns'>>({
+  columns: [],
+  decimal: '.',
+  dates: 'day first',
+  unitRows: 0,
+  leftIsPositive: false,
+});
 const remembered = ref(false);
-const session = reactive<SessionDetails>({ name: 'Range', heldOn: today(), conditions: baseline.value.conditions, surface: MEDIUM_FAIRWAY, hitOff: 'grass', ball: '', notes: '' });
+const session = reactive<SessionDetails>({
+  name: 'Range',
+  heldOn: today(),
+  conditions: baseline.value.conditions,
+  surface: MEDIUM_FAIRWAY,
+  hitOff: 'grass',
+  ball: '',
+  notes: '',
+});
 const clubs = reactive<Record<string, ClubMatch>>({});
 const report = shallowRef<StrikeImportReport | null>(null);
 const done = shallowRef<StrikeImportReport | null>(null);
@@ -40,7 +67,10 @@ const over = ref(false);
 
 async function choose(chosen: File | undefined): Promise<void> {
   if (!chosen) return;
-  look.value = null; report.value = null; done.value = null; problem.value = '';
+  look.value = null;
+  report.value = null;
+  done.value = null;
+  problem.value = '';
   if (chosen.size > MOST_FILE_BYTES) {
     problem.value = `${chosen.name} is ${(chosen.size / 1e6).toFixed(0)} MB; ${MOST_FILE_BYTES / 1e6} MB is the limit. Split it, or export fewer sessions at once.`;
     return;
@@ -48,13 +78,16 @@ async function choose(chosen: File | undefined): Promise<void> {
   try {
     const seen = await lookAtFile(chosen, unit.value);
     file.value = chosen;
-    const known = await request<KnownMapping | null>(`/file-mapping?heads=${encodeURIComponent(headsKey(seen.heads))}`).catch(() => null);
+    const known = await request<KnownMapping | null>(
+      `/file-mapping?heads=${encodeURIComponent(headsKey(seen.heads))}`,
+    ).catch(() => null);
     remembered.value = known !== null;
     const { columns, decimal, dates, unitRows, leftIsPositive } = known?.mapping ?? seen.guess;
     Object.assign(mapping, { columns: [...columns], decimal, dates, unitRows, leftIsPositive });
     for (const key of Object.keys(clubs)) delete clubs[key];
     // What the clubs of this source were the last time, as far as the locker still has them.
-    for (const [label, match] of Object.entries(known?.clubs ?? {})) if (match === null || store.clubsById.has(match.clubId)) clubs[label] = match;
+    for (const [label, match] of Object.entries(known?.clubs ?? {}))
+      if (match === null || store.clubsById.has(match.clubId)) clubs[label] = match;
     look.value = seen;
     if (ready.value) await send('none');
   } catch (error) {
@@ -65,31 +98,62 @@ async function choose(chosen: File | undefined): Promise<void> {
 const columnOf = (column: number) => mapping.columns.find((one) => one.column === column);
 function setField(column: number, field: StrikeField | ''): void {
   mapping.columns = mapping.columns.filter((one) => one.column !== column && one.field !== field);
-  if (field) mapping.columns.push({ column, field, ...(strikeField(field).units[0] && { unit: strikeField(field).units[0]! }) });
+  if (field)
+    mapping.columns.push({
+      column,
+      field,
+      ...(strikeField(field).units[0] && { unit: strikeField(field).units[0]! }),
+    });
   report.value = null;
 }
 function setUnit(column: number, chosen: StrikeUnit): void {
   mapping.columns = mapping.columns.map((one) => (one.column === column ? { ...one, unit: chosen } : one));
   report.value = null;
 }
-const unsure = (column: number) => { const one = columnOf(column); return !remembered.value && one !== undefined && look.value!.guess.unsure.includes(one.field) && look.value!.guess.columns.some(({ column: at, unit: guessed }) => at === column && guessed === one.unit); };
+const unsure = (column: number) => {
+  const one = columnOf(column);
+  return (
+    !remembered.value &&
+    one !== undefined &&
+    look.value!.guess.unsure.includes(one.field) &&
+    look.value!.guess.columns.some(({ column: at, unit: guessed }) => at === column && guessed === one.unit)
+  );
+};
 const body = computed(() => look.value?.rows.slice(mapping.unitRows) ?? []);
 /** How many cells of a column cannot be read as what it is said to be, of those looked at. */
 function unread(column: number): number {
   const one = columnOf(column);
   if (!one || !look.value) return 0;
   const read = strikeRowReader({ ...mapping, columns: [one] }, look.value.heads);
-  return body.value.filter((row) => { const answer = read(row); return !answer.ok && answer.refusal.column !== ''; }).length;
+  return body.value.filter((row) => {
+    const answer = read(row);
+    return !answer.ok && answer.refusal.column !== '';
+  }).length;
 }
-const ready = computed(() => mapping.columns.some(({ field }) => ['carryM', 'totalM', 'ballSpeedMps', 'clubSpeedMps'].includes(field)));
-const samples = (column: number) => body.value.slice(0, 3).map((row) => row[column]?.trim() ?? '').filter((cell) => cell !== '').join(' · ').slice(0, 60);
+const ready = computed(() =>
+  mapping.columns.some(({ field }) => ['carryM', 'totalM', 'ballSpeedMps', 'clubSpeedMps'].includes(field)),
+);
+const samples = (column: number) =>
+  body.value
+    .slice(0, 3)
+    .map((row) => row[column]?.trim() ?? '')
+    .filter((cell) => cell !== '')
+    .join(' · ')
+    .slice(0, 60);
 const clubOptions = computed(() => store.clubs.filter((club) => isFullSwing(club.kind)));
 
 function order(): StrikeImportOrder {
   const { encoding, delimiter, heads, skipLines } = look.value!;
   return {
-    source: file.value!.name.slice(0, 200), encoding, delimiter, heads, skipLines, mapping: { ...mapping, columns: mapping.columns.map((one) => ({ ...one })) },
-    clubs: { ...clubs }, session: { ...session, name: session.name.trim() || 'Range' }, zoneMinutes: -new Date().getTimezoneOffset(),
+    source: file.value!.name.slice(0, 200),
+    encoding,
+    delimiter,
+    heads,
+    skipLines,
+    mapping: { ...mapping, columns: mapping.columns.map((one) => ({ ...one })) },
+    clubs: { ...clubs },
+    session: { ...session, name: session.name.trim() || 'Range' },
+    zoneMinutes: -new Date().getTimezoneOffset(),
   };
 }
 
@@ -97,12 +161,15 @@ async function send(take: 'none' | 'good'): Promise<void> {
   problem.value = '';
   share.value = 0;
   const changeId = newId();
-  sending.value = sendFile(props.playerId, file.value!, order(), take, changeId, (now) => { share.value = now; });
+  sending.value = sendFile(props.playerId, file.value!, order(), take, changeId, (now) => {
+    share.value = now;
+  });
   try {
     const answer = await sending.value.report;
     if (take === 'none') {
       report.value = answer;
-      for (const { label, match } of answer.labels) if (!Object.hasOwn(clubs, labelKey(label))) clubs[labelKey(label)] = match;
+      for (const { label, match } of answer.labels)
+        if (!Object.hasOwn(clubs, labelKey(label))) clubs[labelKey(label)] = match;
     } else {
       done.value = answer;
       report.value = null;
@@ -118,12 +185,17 @@ async function send(take: 'none' | 'good'): Promise<void> {
 
 /** Every row left out, as a file to go through. */
 function saveRefusals(refusals: StrikeImportReport['refusals']): void {
-  const csv = Papa.unparse({ fields: ['line', 'column', 'found', 'why'], data: refusals.map(({ line, column, text, reason }) => [line, guarded(column), guarded(text), reason]) });
+  const csv = Papa.unparse({
+    fields: ['line', 'column', 'found', 'why'],
+    data: refusals.map(({ line, column, text, reason }) => [line, guarded(column), guarded(text), reason]),
+  });
   const link = document.createElement('a');
   link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
   link.download = `left out of ${file.value?.name ?? 'file'}.csv`;
   link.click();
-  setTimeout(() => { URL.revokeObjectURL(link.href); }, 10_000);
+  setTimeout(() => {
+    URL.revokeObjectURL(link.href);
+  }, 10_000);
 }
 
 const clubOf = (label: string) => clubs[labelKey(label)] ?? null;
@@ -135,7 +207,11 @@ function setShot(label: string, shot: ShotKind): void {
   if (match) clubs[labelKey(label)] = { ...match, shot };
 }
 /** What would be taken with the clubs as they are said now. */
-const wouldTake = computed(() => (report.value ? report.value.labels.reduce((sum, { label, rows }) => sum + (clubOf(label) ? rows : 0), 0) : 0));
+const wouldTake = computed(() =>
+  report.value
+    ? report.value.labels.reduce((sum, { label, rows }) => sum + (clubOf(label) ? rows : 0), 0)
+    : 0,
+);
 const setAir = (setting: Setting | null) => Object.assign(session, setting ?? baseline.value);
 const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field === 'club'));
 </script>
@@ -145,115 +221,415 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
     <header class="page-head">
       <div class="grow">
         <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> bring a file</h1>
-        <p class="quiet small">A CSV of any launch monitor. You say what its columns and clubs are, and see what would come of it, before anything is kept.</p>
+        <p class="quiet small">
+          A CSV of any launch monitor. You say what its columns and clubs are, and see what would come of it,
+          before anything is kept.
+        </p>
       </div>
-      <div class="bar"><RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }">To the range</RouterLink></div>
+      <div class="bar">
+        <RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }"
+          >To the range</RouterLink
+        >
+      </div>
     </header>
-    <label class="drop card" :class="{ over }" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="over = false; choose($event.dataTransfer?.files[0])">
-      <span><b>{{ file?.name ?? 'Choose a file' }}</b> <span class="quiet">or drop it here</span></span>
-      <input type="file" accept=".csv,.txt,.tsv,text/csv,text/plain" aria-label="File of a launch monitor" :disabled="sending !== null" @change="choose(($event.target as HTMLInputElement).files?.[0])">
+    <label
+      class="drop card"
+      :class="{ over }"
+      @dragover.prevent="over = true"
+      @dragleave="over = false"
+      @drop.prevent="
+        over = false;
+        choose($event.dataTransfer?.files[0]);
+      "
+    >
+      <span
+        ><b>{{ file?.name ?? 'Choose a file' }}</b> <span class="quiet">or drop it here</span></span
+      >
+      <input
+        type="file"
+        accept=".csv,.txt,.tsv,text/csv,text/plain"
+        aria-label="File of a launch monitor"
+        :disabled="sending !== null"
+        @change="choose(($event.target as HTMLInputElement).files?.[0])"
+      />
     </label>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <p v-if="sending" class="bar progress" role="status">
-      <progress :value="share" max="1" aria-label="Progress" /> <span>{{ share < 1 ? `${Math.round(share * 100)} % sent and read` : 'finishing…' }}</span>
+      <progress :value="share" max="1" aria-label="Progress" />
+      <span>{{ share < 1 ? `${Math.round(share * 100)} % sent and read` : 'finishing…' }}</span>
       <button class="plain-button slim" @click="sending.cancel()">Cancel</button>
     </p>
     <section v-if="done" class="card result" role="status">
-      <p v-if="done.taken > 0" class="verdict fine">● {{ done.taken.toLocaleString('en') }} shots taken, on {{ done.days.length }} {{ done.days.length === 1 ? 'day' : 'days' }}.</p>
+      <p v-if="done.taken > 0" class="verdict fine">
+        ● {{ done.taken.toLocaleString('en') }} shots taken, on {{ done.days.length }}
+        {{ done.days.length === 1 ? 'day' : 'days' }}.
+      </p>
       <p v-else class="verdict look">◆ Nothing new in it.</p>
-      <p class="small"><template v-if="done.duplicates">{{ done.duplicates.toLocaleString('en') }} were known already. </template><template v-if="done.otherClubs">{{ done.otherClubs.toLocaleString('en') }} of clubs left out. </template><template v-if="done.refused">{{ done.refused.toLocaleString('en') }} could not be taken. </template>Ctrl Z takes it back.</p>
-      <p v-if="done.refusals.length > 0"><button class="plain-button slim" @click="saveRefusals(done.refusals)">Save the list of rows left out</button></p>
-      <p class="bar"><RouterLink class="plain-button main" :to="{ name: 'range', params: { playerId } }">To the range</RouterLink></p>
+      <p class="small">
+        <template v-if="done.duplicates"
+          >{{ done.duplicates.toLocaleString('en') }} were known already. </template
+        ><template v-if="done.otherClubs"
+          >{{ done.otherClubs.toLocaleString('en') }} of clubs left out. </template
+        ><template v-if="done.refused">{{ done.refused.toLocaleString('en') }} could not be taken. </template
+        >Ctrl Z takes it back.
+      </p>
+      <p v-if="done.refusals.length > 0">
+        <button class="plain-button slim" @click="saveRefusals(done.refusals)">
+          Save the list of rows left out
+        </button>
+      </p>
+      <p class="bar">
+        <RouterLink class="plain-button main" :to="{ name: 'range', params: { playerId } }"
+          >To the range</RouterLink
+        >
+      </p>
     </section>
     <template v-if="look && !done">
-      <h2>Columns <span v-if="remembered" class="small quiet">as this source was read the last time</span></h2>
+      <h2>
+        Columns <span v-if="remembered" class="small quiet">as this source was read the last time</span>
+      </h2>
       <div class="scroll">
         <table class="columns">
-          <thead><tr><th scope="col">In the file</th><th scope="col">Looks like</th><th scope="col">Is</th><th scope="col">In</th><th scope="col" /></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">In the file</th>
+              <th scope="col">Looks like</th>
+              <th scope="col">Is</th>
+              <th scope="col">In</th>
+              <th scope="col" />
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="(head, column) in look.heads" :key="column" :class="{ unused: !columnOf(column) }">
               <th scope="row">{{ head || `column ${column + 1}` }}</th>
               <td class="quiet">{{ samples(column) }}</td>
-              <td><select :value="columnOf(column)?.field ?? ''" :aria-label="`What ${head} is`" @change="setField(column, ($event.target as HTMLSelectElement).value as StrikeField)"><option value="">left out</option><option v-for="one in STRIKE_FIELDS" :key="one.field" :value="one.field">{{ one.label }}</option></select></td>
-              <td><select v-if="columnOf(column) && strikeField(columnOf(column)!.field).units.length > 0" :value="columnOf(column)!.unit" :aria-label="`Unit of ${head}`" @change="setUnit(column, ($event.target as HTMLSelectElement).value as StrikeUnit)"><option v-for="one in strikeField(columnOf(column)!.field).units" :key="one">{{ one }}</option></select></td>
+              <td>
+                <select
+                  :value="columnOf(column)?.field ?? ''"
+                  :aria-label="`What ${head} is`"
+                  @change="setField(column, ($event.target as HTMLSelectElement).value as StrikeField)"
+                >
+                  <option value="">left out</option>
+                  <option v-for="one in STRIKE_FIELDS" :key="one.field" :value="one.field">
+                    {{ one.label }}
+                  </option>
+                </select>
+              </td>
+              <td>
+                <select
+                  v-if="columnOf(column) && strikeField(columnOf(column)!.field).units.length > 0"
+                  :value="columnOf(column)!.unit"
+                  :aria-label="`Unit of ${head}`"
+                  @change="setUnit(column, ($event.target as HTMLSelectElement).value as StrikeUnit)"
+                >
+                  <option v-for="one in strikeField(columnOf(column)!.field).units" :key="one">
+                    {{ one }}
+                  </option>
+                </select>
+              </td>
               <td class="small">
                 <span v-if="unsure(column)" class="verdict look">◆ unit guessed; look at the numbers</span>
-                <span v-if="unread(column) > 0" class="verdict fault">■ {{ unread(column) }} of {{ body.length }} cells cannot be read; their rows are left out unless the column is</span>
+                <span v-if="unread(column) > 0" class="verdict fault"
+                  >■ {{ unread(column) }} of {{ body.length }} cells cannot be read; their rows are left out
+                  unless the column is</span
+                >
               </td>
             </tr>
           </tbody>
         </table>
       </div>
       <div class="bar choices small">
-        <label>Decimal sign <select v-model="mapping.decimal" @change="report = null"><option value=".">point</option><option value=",">comma</option></select></label>
-        <label>Dates <select v-model="mapping.dates" @change="report = null"><option>day first</option><option>month first</option></select></label>
-        <label><input v-model="mapping.leftIsPositive" type="checkbox" @change="report = null"> left is positive in this file</label>
-        <span v-if="!ready" class="verdict fault">■ Say which column is the carry, the total, the ball speed or the club speed.</span>
+        <label
+          >Decimal sign
+          <select v-model="mapping.decimal" @change="report = null">
+            <option value=".">point</option>
+            <option value=",">comma</option>
+          </select></label
+        >
+        <label
+          >Dates
+          <select v-model="mapping.dates" @change="report = null">
+            <option>day first</option>
+            <option>month first</option>
+          </select></label
+        >
+        <label
+          ><input v-model="mapping.leftIsPositive" type="checkbox" @change="report = null" /> left is positive
+          in this file</label
+        >
+        <span v-if="!ready" class="verdict fault"
+          >■ Say which column is the carry, the total, the ball speed or the club speed.</span
+        >
       </div>
       <h2>Where and off what</h2>
       <div class="bar choices small">
-        <label>Where <input v-model="session.name" maxlength="80"></label>
-        <label title="For rows that have no date">Day <input v-model="session.heldOn" type="date" @change="report = null"></label>
-        <label>Off <select v-model="session.hitOff"><option>grass</option><option>mat</option></select></label>
-        <label>Ball <input v-model="session.ball" maxlength="80" placeholder="which ball?"></label>
+        <label>Where <input v-model="session.name" maxlength="80" /></label>
+        <label title="For rows that have no date"
+          >Day <input v-model="session.heldOn" type="date" @change="report = null"
+        /></label>
+        <label
+          >Off
+          <select v-model="session.hitOff">
+            <option>grass</option>
+            <option>mat</option>
+          </select></label
+        >
+        <label>Ball <input v-model="session.ball" maxlength="80" placeholder="which ball?" /></label>
       </div>
-      <ConditionsBar :setting="{ conditions: session.conditions, surface: session.surface }" :baseline="baseline" :unit="unit" :complaints="[]" @set="setAir" />
-      <p v-if="!report && !sending" class="bar"><button class="plain-button main" :disabled="!ready" @click="send('none')">See what would come of it</button></p>
+      <ConditionsBar
+        :setting="{ conditions: session.conditions, surface: session.surface }"
+        :baseline="baseline"
+        :unit="unit"
+        :complaints="[]"
+        @set="setAir"
+      />
+      <p v-if="!report && !sending" class="bar">
+        <button class="plain-button main" :disabled="!ready" @click="send('none')">
+          See what would come of it
+        </button>
+      </p>
       <template v-if="report">
         <h2>What would come of it</h2>
-        <p><b>{{ report.rows.toLocaleString('en') }}</b> rows on {{ report.days.length }} {{ report.days.length === 1 ? 'day' : 'days' }}<template v-if="report.days.length"> ({{ shortDay(report.days[0]!.day) }}<template v-if="report.days.length > 1"> to {{ shortDay(report.days.at(-1)!.day) }}</template>)</template>:
-          <b>{{ wouldTake.toLocaleString('en') }}</b> to take<template v-if="report.duplicates">, {{ report.duplicates.toLocaleString('en') }} of them known already</template><template v-if="report.refused">, <span class="verdict fault">■ {{ report.refused.toLocaleString('en') }} that cannot be</span></template>.</p>
+        <p>
+          <b>{{ report.rows.toLocaleString('en') }}</b> rows on {{ report.days.length }}
+          {{ report.days.length === 1 ? 'day' : 'days'
+          }}<template v-if="report.days.length">
+            ({{ shortDay(report.days[0]!.day)
+            }}<template v-if="report.days.length > 1"> to {{ shortDay(report.days.at(-1)!.day) }}</template
+            >)</template
+          >: <b>{{ wouldTake.toLocaleString('en') }}</b> to take<template v-if="report.duplicates"
+            >, {{ report.duplicates.toLocaleString('en') }} of them known already</template
+          ><template v-if="report.refused"
+            >,
+            <span class="verdict fault"
+              >■ {{ report.refused.toLocaleString('en') }} that cannot be</span
+            ></template
+          >.
+        </p>
         <div class="two">
           <table>
-            <caption>{{ noClubColumn ? 'No column names the club; all of it is one' : 'Clubs' }}</caption>
-            <thead><tr><th scope="col">In the file</th><th scope="col">Rows</th><th scope="col">Is</th><th scope="col">Shot</th></tr></thead>
+            <caption>
+              {{
+                noClubColumn ? 'No column names the club; all of it is one' : 'Clubs'
+              }}
+            </caption>
+            <thead>
+              <tr>
+                <th scope="col">In the file</th>
+                <th scope="col">Rows</th>
+                <th scope="col">Is</th>
+                <th scope="col">Shot</th>
+              </tr>
+            </thead>
             <tbody>
               <tr v-for="{ label, rows } in report.labels" :key="label">
-                <th scope="row">{{ label || 'every row' }}</th><td>{{ rows.toLocaleString('en') }}</td>
-                <td><select :value="clubOf(label)?.clubId ?? ''" :aria-label="`Club ${label} is`" :class="{ none: !clubOf(label) }" @change="setClub(label, ($event.target as HTMLSelectElement).value)"><option value="">left out</option><option v-for="club in clubOptions" :key="club.id" :value="club.id">{{ club.name }}</option></select></td>
-                <td><select v-if="clubOf(label)" :value="clubOf(label)!.shot" :aria-label="`Shot of ${label}`" @change="setShot(label, ($event.target as HTMLSelectElement).value as ShotKind)"><option v-for="kind in SHOT_KINDS" :key="kind">{{ kind }}</option></select></td>
+                <th scope="row">{{ label || 'every row' }}</th>
+                <td>{{ rows.toLocaleString('en') }}</td>
+                <td>
+                  <select
+                    :value="clubOf(label)?.clubId ?? ''"
+                    :aria-label="`Club ${label} is`"
+                    :class="{ none: !clubOf(label) }"
+                    @change="setClub(label, ($event.target as HTMLSelectElement).value)"
+                  >
+                    <option value="">left out</option>
+                    <option v-for="club in clubOptions" :key="club.id" :value="club.id">
+                      {{ club.name }}
+                    </option>
+                  </select>
+                </td>
+                <td>
+                  <select
+                    v-if="clubOf(label)"
+                    :value="clubOf(label)!.shot"
+                    :aria-label="`Shot of ${label}`"
+                    @change="setShot(label, ($event.target as HTMLSelectElement).value as ShotKind)"
+                  >
+                    <option v-for="kind in SHOT_KINDS" :key="kind">{{ kind }}</option>
+                  </select>
+                </td>
               </tr>
             </tbody>
           </table>
           <table v-if="report.refused > 0">
-            <caption>Cannot be taken <button class="plain-button slim" @click="saveRefusals(report.refusals)">Save the list</button></caption>
-            <thead><tr><th scope="col">Line</th><th scope="col">Column</th><th scope="col">Found</th><th scope="col">Why</th></tr></thead>
+            <caption>
+              Cannot be taken
+              <button class="plain-button slim" @click="saveRefusals(report.refusals)">Save the list</button>
+            </caption>
+            <thead>
+              <tr>
+                <th scope="col">Line</th>
+                <th scope="col">Column</th>
+                <th scope="col">Found</th>
+                <th scope="col">Why</th>
+              </tr>
+            </thead>
             <tbody>
-              <tr v-for="one in report.refused > 12 ? report.reasons.slice(0, 12) : []" :key="`${one.column} ${one.reason}`" class="sum"><th scope="row">{{ one.count.toLocaleString('en') }} {{ one.count === 1 ? 'row' : 'rows' }}</th><td>{{ one.column }}</td><td /><td>{{ one.reason }}</td></tr>
-              <tr v-for="one in report.refusals.slice(0, 100)" :key="one.line"><th scope="row">{{ one.line }}</th><td>{{ one.column }}</td><td class="found">{{ one.text }}</td><td>{{ one.reason }}</td></tr>
-              <tr v-if="report.refused > 100"><td colspan="4" class="quiet">and {{ (report.refused - 100).toLocaleString('en') }} more like these</td></tr>
+              <tr
+                v-for="one in report.refused > 12 ? report.reasons.slice(0, 12) : []"
+                :key="`${one.column} ${one.reason}`"
+                class="sum"
+              >
+                <th scope="row">
+                  {{ one.count.toLocaleString('en') }} {{ one.count === 1 ? 'row' : 'rows' }}
+                </th>
+                <td>{{ one.column }}</td>
+                <td />
+                <td>{{ one.reason }}</td>
+              </tr>
+              <tr v-for="one in report.refusals.slice(0, 100)" :key="one.line">
+                <th scope="row">{{ one.line }}</th>
+                <td>{{ one.column }}</td>
+                <td class="found">{{ one.text }}</td>
+                <td>{{ one.reason }}</td>
+              </tr>
+              <tr v-if="report.refused > 100">
+                <td colspan="4" class="quiet">
+                  and {{ (report.refused - 100).toLocaleString('en') }} more like these
+                </td>
+              </tr>
             </tbody>
           </table>
         </div>
-        <p class="bar take"><button class="plain-button main" :disabled="sending !== null || wouldTake === 0" @click="send('good')">Take {{ wouldTake.toLocaleString('en') }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</button><RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }">Leave it</RouterLink></p>
+        <p class="bar take">
+          <button
+            class="plain-button main"
+            :disabled="sending !== null || wouldTake === 0"
+            @click="send('good')"
+          >
+            Take {{ wouldTake.toLocaleString('en') }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</button
+          ><RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }"
+            >Leave it</RouterLink
+          >
+        </p>
       </template>
     </template>
   </div>
 </template>
 
 <style scoped>
-.dot { font-weight: 400; }
-.drop { display: flex; flex-wrap: wrap; gap: 10px 20px; align-items: center; justify-content: space-between; padding: 14px 18px; margin-bottom: 12px; border-style: dashed; max-width: 900px; cursor: pointer; }
-.drop.over { border-color: var(--petrol); background: var(--petrol-soft); }
-.drop input { font: inherit; color: var(--quiet); }
-h2 { margin: 16px 0 4px; }
-.progress { margin: 10px 0; }
-progress { width: 260px; accent-color: var(--petrol); }
-.result { padding: 14px 18px; max-width: 900px; display: grid; gap: 8px; }
-.scroll { overflow-x: auto; }
-table { border-collapse: collapse; font-size: 13.5px; }
-caption { text-align: left; font-weight: 600; padding-bottom: 4px; }
-th { text-align: left; font-weight: 400; color: var(--quiet); font-size: 12.5px; }
-tbody th { color: var(--ink); font-weight: 500; font-size: 13.5px; }
-td, th { padding: 3px 16px 3px 0; border-bottom: 1px solid var(--line-soft); vertical-align: baseline; }
-.unused th, .unused td { color: var(--quiet); font-weight: 400; }
-select, .choices input:not([type='checkbox']) { font: inherit; font-size: 13.5px; color: var(--ink); background: var(--paper); border: 1px solid var(--line); border-radius: 4px; min-height: 32px; padding: 2px 6px; }
-select.none { color: var(--brass-ink); border-color: var(--brass); }
-.choices { gap: 8px 18px; margin: 10px 0; }
-.choices label { display: inline-flex; gap: 6px; align-items: center; color: var(--quiet); }
-.two { display: grid; grid-template-columns: auto 1fr; gap: 20px 40px; align-items: start; max-height: 60vh; overflow: auto; }
-.sum th, .sum td { font-weight: 600; }
-.found { max-width: 180px; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.take { margin-top: 14px; }
-@media (max-width: 700px) { .two { grid-template-columns: 1fr; } }
+.dot {
+  font-weight: 400;
+}
+.drop {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 14px 18px;
+  margin-bottom: 12px;
+  border-style: dashed;
+  max-width: 900px;
+  cursor: pointer;
+}
+.drop.over {
+  border-color: var(--petrol);
+  background: var(--petrol-soft);
+}
+.drop input {
+  font: inherit;
+  color: var(--quiet);
+}
+h2 {
+  margin: 16px 0 4px;
+}
+.progress {
+  margin: 10px 0;
+}
+progress {
+  width: 260px;
+  accent-color: var(--petrol);
+}
+.result {
+  padding: 14px 18px;
+  max-width: 900px;
+  display: grid;
+  gap: 8px;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
+}
+caption {
+  text-align: left;
+  font-weight: 600;
+  padding-bottom: 4px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+tbody th {
+  color: var(--ink);
+  font-weight: 500;
+  font-size: 13.5px;
+}
+td,
+th {
+  padding: 3px 16px 3px 0;
+  border-bottom: 1px solid var(--line-soft);
+  vertical-align: baseline;
+}
+.unused th,
+.unused td {
+  color: var(--quiet);
+  font-weight: 400;
+}
+select,
+.choices input:not([type='checkbox']) {
+  font: inherit;
+  font-size: 13.5px;
+  color: var(--ink);
+  background: var(--paper);
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  min-height: 32px;
+  padding: 2px 6px;
+}
+select.none {
+  color: var(--brass-ink);
+  border-color: var(--brass);
+}
+.choices {
+  gap: 8px 18px;
+  margin: 10px 0;
+}
+.choices label {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  color: var(--quiet);
+}
+.two {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 20px 40px;
+  align-items: start;
+  max-height: 60vh;
+  overflow: auto;
+}
+.sum th,
+.sum td {
+  font-weight: 600;
+}
+.found {
+  max-width: 180px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.take {
+  margin-top: 14px;
+}
+@media (max-width: 700px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import type { SessionDetails, SessionEntry } from '@tasche/contract';
-import { distanceNumber, isFullSwing, shotIn, type Setting, type Shot, type ShotKey, type ShotKind } from '@tasche/core';
+import {
+  distanceNumber,
+  isFullSwing,
+  shotIn,
+  type Setting,
+  type Shot,
+  type ShotKey,
+  type ShotKind,
+} from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { v4 as newId } from 'uuid';
 import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue';
@@ -33,21 +41,43 @@ const range = useRange();
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
-watch(() => props.playerId, (id) => void range.load(id), { immediate: true });
+watch(
+  () => props.playerId,
+  (id) => void range.load(id),
+  { immediate: true },
+);
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const baseline = computed(() => baselineOf(store.sheet!.player));
 /** What each club is held against: itself before. Part of the address. */
-const span = computed<DriftSpan>(() => (Object.keys(DRIFT_SPANS) as DriftSpan[]).find((one) => one === route.query.against) ?? 'all before');
-const session = computed(() => range.sessions.find(({ id }) => id === props.sessionId) ?? (props.sessionId ? undefined : range.sessions[0]));
-const { strikes, rows, groups, drifts, problem } = useSession(session, baseline, computed(() => span.value));
-const name = (clubId: string, shot: ShotKind) => `${store.clubsById.get(clubId)?.name ?? '?'}${shot === 'full' ? '' : ` ${shot}`}`;
+const span = computed<DriftSpan>(
+  () => (Object.keys(DRIFT_SPANS) as DriftSpan[]).find((one) => one === route.query.against) ?? 'all before',
+);
+const session = computed(
+  () =>
+    range.sessions.find(({ id }) => id === props.sessionId) ??
+    (props.sessionId ? undefined : range.sessions[0]),
+);
+const { strikes, rows, groups, drifts, problem } = useSession(
+  session,
+  baseline,
+  computed(() => span.value),
+);
+const name = (clubId: string, shot: ShotKind) =>
+  `${store.clubsById.get(clubId)?.name ?? '?'}${shot === 'full' ? '' : ` ${shot}`}`;
 
 const forming = ref<'new' | 'edit' | null>(null);
 function save(details: SessionDetails): void {
   if (forming.value === 'edit' && session.value) {
     const { name: place, heldOn, hitOff, ball, notes } = details;
-    range.change([{ do: 'editSession', sessionId: session.value.id, version: session.value.version, set: { name: place, heldOn, hitOff, ball, notes } }]);
+    range.change([
+      {
+        do: 'editSession',
+        sessionId: session.value.id,
+        version: session.value.version,
+        set: { name: place, heldOn, hitOff, ball, notes },
+      },
+    ]);
   } else {
     const id = newId();
     range.change([{ do: 'addSession', session: { id, playerId: props.playerId, ...details } }]);
@@ -55,40 +85,101 @@ function save(details: SessionDetails): void {
   }
   forming.value = null;
 }
-const open = (id: string | undefined) => router.push({ name: 'range', params: { playerId: props.playerId, ...(id && { sessionId: id }) }, query: {} });
-const edit = (set: Partial<SessionEntry>) => { if (session.value) range.change([{ do: 'editSession', sessionId: session.value.id, version: session.value.version, set }]); };
+const open = (id: string | undefined) =>
+  router.push({
+    name: 'range',
+    params: { playerId: props.playerId, ...(id && { sessionId: id }) },
+    query: {},
+  });
+const edit = (set: Partial<SessionEntry>) => {
+  if (session.value)
+    range.change([{ do: 'editSession', sessionId: session.value.id, version: session.value.version, set }]);
+};
 function remove(): void {
   const gone = session.value;
   if (!gone) return;
   range.change([{ do: 'removeSession', sessionId: gone.id, version: gone.version }]);
   void open(undefined);
 }
-const setAir = (setting: Setting | null) => { const { conditions, surface } = setting ?? baseline.value; edit({ conditions, surface }); };
+const setAir = (setting: Setting | null) => {
+  const { conditions, surface } = setting ?? baseline.value;
+  edit({ conditions, surface });
+};
 
 const liveId = computed(() => (session.value?.live ? session.value.id : undefined));
-const { monitor, line } = useLive(liveId, (strike) => { range.take(strike); });
-
+const { monitor, line } = useLive(liveId, (strike) => {
+  range.take(strike);
+});
 
 /** The clubs whose shots and ellipses are looked at; all of them until one is chosen. Part of the address. */
-const chosen = computed(() => (typeof route.query.clubs === 'string' ? route.query.clubs.split(',').filter((key) => groups.value.some((group) => group.key.replace(' ', '~') === key)).map((key) => key.replace('~', ' ')) : []));
+const chosen = computed(() =>
+  typeof route.query.clubs === 'string'
+    ? route.query.clubs
+        .split(',')
+        .filter((key) => groups.value.some((group) => group.key.replace(' ', '~') === key))
+        .map((key) => key.replace('~', ' '))
+    : [],
+);
 function show(key: string): void {
-  const next = chosen.value.includes(key) ? chosen.value.filter((one) => one !== key) : [...chosen.value, key];
-  void router.replace({ query: { ...route.query, clubs: next.length > 0 ? next.map((one) => one.replace(' ', '~')).join(',') : undefined } });
+  const next = chosen.value.includes(key)
+    ? chosen.value.filter((one) => one !== key)
+    : [...chosen.value, key];
+  void router.replace({
+    query: {
+      ...route.query,
+      clubs: next.length > 0 ? next.map((one) => one.replace(' ', '~')).join(',') : undefined,
+    },
+  });
 }
-const looked = computed(() => groups.value.filter(({ key, n }) => n > 0 && (chosen.value.length === 0 || chosen.value.includes(key))).sort((a, b) => b.summary!.carryM.mean - a.summary!.carryM.mean));
-const listed = computed(() => strikes.value.filter((strike) => chosen.value.length === 0 || chosen.value.includes(`${strike.clubId} ${strike.shot}`)));
+const looked = computed(() =>
+  groups.value
+    .filter(({ key, n }) => n > 0 && (chosen.value.length === 0 || chosen.value.includes(key)))
+    .sort((a, b) => b.summary!.carryM.mean - a.summary!.carryM.mean),
+);
+const listed = computed(() =>
+  strikes.value.filter(
+    (strike) => chosen.value.length === 0 || chosen.value.includes(`${strike.clubId} ${strike.shot}`),
+  ),
+);
 const ink = shallowRef(chartInk());
-watch(() => settings.dark, () => void nextTick(() => { ink.value = chartInk(); }));
-const above = computed(() => landingView(looked.value.map(({ clubId, shot, points }) => ({ name: name(clubId, shot), ...points })), unit.value, ink.value));
-const side = computed(() => averageFlights(looked.value.map(({ clubId, shot, path }) => ({ name: name(clubId, shot), path })), unit.value, ink.value));
+watch(
+  () => settings.dark,
+  () =>
+    void nextTick(() => {
+      ink.value = chartInk();
+    }),
+);
+const above = computed(() =>
+  landingView(
+    looked.value.map(({ clubId, shot, points }) => ({ name: name(clubId, shot), ...points })),
+    unit.value,
+    ink.value,
+  ),
+);
+const side = computed(() =>
+  averageFlights(
+    looked.value.map(({ clubId, shot, path }) => ({ name: name(clubId, shot), path })),
+    unit.value,
+    ink.value,
+  ),
+);
 
 function take(group: GroupSummary, shot: Shot): void {
   const club = store.clubsById.get(group.clubId);
   if (!club || !session.value) return;
   const key = `shot.${group.shot}` as ShotKey;
   const before = shotIn(club.spec, key);
-  store.change([{ do: 'editClub', clubId: club.id, version: club.version, readings: [{ key, value: shot, takenOn: session.value.heldOn }] }],
-    `measured, ${group.n} shots at ${session.value.name}${before ? `; was ${distanceNumber(before.carryM, unit.value)} ${unit.value} ${before.source}` : ''}`);
+  store.change(
+    [
+      {
+        do: 'editClub',
+        clubId: club.id,
+        version: club.version,
+        readings: [{ key, value: shot, takenOn: session.value.heldOn }],
+      },
+    ],
+    `measured, ${group.n} shots at ${session.value.name}${before ? `; was ${distanceNumber(before.carryM, unit.value)} ${unit.value} ${before.source}` : ''}`,
+  );
 }
 
 const hand = ref('');
@@ -96,21 +187,49 @@ const handProblem = ref('');
 const handField = ref<HTMLInputElement | null>(null);
 const handClub = ref<string>('');
 const handShot = ref<ShotKind>('full');
-const handClubs = computed(() => store.clubs.filter((club) => isFullSwing(club.kind) && club.spec.state?.value !== 'retired'));
+const handClubs = computed(() =>
+  store.clubs.filter((club) => isFullSwing(club.kind) && club.spec.state?.value !== 'retired'),
+);
 function writeDown(): void {
   const read = readHandShots(hand.value, unit.value);
-  if (!read.ok) { handProblem.value = `${read.reason}; nothing was written down yet.`; return; }
-  if (!handClub.value) { handProblem.value = 'Choose the club first.'; return; }
+  if (!read.ok) {
+    handProblem.value = `${read.reason}; nothing was written down yet.`;
+    return;
+  }
+  if (!handClub.value) {
+    handProblem.value = 'Choose the club first.';
+    return;
+  }
   handProblem.value = '';
   hand.value = '';
-  range.change([{ do: 'addStrikes', sessionId: session.value!.id, strikes: read.strikes.map((given) => ({ id: newId(), clubId: handClub.value, shot: handShot.value, given })) }]);
+  range.change([
+    {
+      do: 'addStrikes',
+      sessionId: session.value!.id,
+      strikes: read.strikes.map((given) => ({
+        id: newId(),
+        clubId: handClub.value,
+        shot: handShot.value,
+        given,
+      })),
+    },
+  ]);
 }
 
 const board = ref<InstanceType<typeof LiveBoard> | null>(null);
 const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (!event.altKey || event.ctrlKey || event.metaKey) return;
-  const action = ({ h: () => void board.value?.hitTen(), n: () => { forming.value = 'new'; }, e: () => handField.value?.focus(), a: () => bar.value?.focus() } as Record<string, () => void>)[event.key.toLowerCase()];
+  const action = (
+    {
+      h: () => void board.value?.hitTen(),
+      n: () => {
+        forming.value = 'new';
+      },
+      e: () => handField.value?.focus(),
+      a: () => bar.value?.focus(),
+    } as Record<string, () => void>
+  )[event.key.toLowerCase()];
   if (!action) return;
   event.preventDefault();
   action();
@@ -121,37 +240,98 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   <div class="page">
     <header class="page-head">
       <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> range<template v-if="session">, {{ session.name }}</template></h1>
-        <p v-if="session" class="quiet small">{{ shortDay(session.heldOn) }}, off {{ session.hitOff }}<template v-if="session.ball">, ball {{ session.ball }}</template>, {{ settingWords(settingOf(session), unit) }}; {{ session.source }}. <template v-if="session.notes">{{ session.notes }}</template></p>
-        <p v-else class="quiet small">Nothing was hit yet. Open a session, or bring a launch monitor’s file.</p>
+        <h1>
+          {{ store.sheet!.player.name }} <span class="quiet dot">·</span> range<template v-if="session"
+            >, {{ session.name }}</template
+          >
+        </h1>
+        <p v-if="session" class="quiet small">
+          {{ shortDay(session.heldOn) }}, off {{ session.hitOff
+          }}<template v-if="session.ball">, ball {{ session.ball }}</template
+          >, {{ settingWords(settingOf(session), unit) }}; {{ session.source }}.
+          <template v-if="session.notes">{{ session.notes }}</template>
+        </p>
+        <p v-else class="quiet small">
+          Nothing was hit yet. Open a session, or bring a launch monitor’s file.
+        </p>
       </div>
       <div class="bar no-print">
-        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)"><b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button>
-        <RouterLink class="plain-button" :to="{ name: 'range-import', params: { playerId } }">Bring a file</RouterLink>
+        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
+          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
+        </button>
+        <RouterLink class="plain-button" :to="{ name: 'range-import', params: { playerId } }"
+          >Bring a file</RouterLink
+        >
         <button class="plain-button main" @click="forming = 'new'">New session <kbd>Alt N</kbd></button>
       </div>
     </header>
-    <SessionForm v-if="forming" :key="forming" :session="forming === 'edit' ? session : undefined" :baseline="baseline" :action="forming === 'edit' ? 'Save' : 'Open it'" @save="save" @leave="forming = null" />
-    <p v-if="range.more" class="verdict look small">◆ Only the newest {{ range.strikes.length.toLocaleString('en') }} shots are here; averages and comparisons leave out the older ones.</p>
-    <p v-if="range.state === 'away'" class="verdict look" role="status">◆ The server is away; this page fills by itself as soon as it is back.</p>
+    <SessionForm
+      v-if="forming"
+      :key="forming"
+      :session="forming === 'edit' ? session : undefined"
+      :baseline="baseline"
+      :action="forming === 'edit' ? 'Save' : 'Open it'"
+      @save="save"
+      @leave="forming = null"
+    />
+    <p v-if="range.more" class="verdict look small">
+      ◆ Only the newest {{ range.strikes.length.toLocaleString('en') }} shots are here; averages and
+      comparisons leave out the older ones.
+    </p>
+    <p v-if="range.state === 'away'" class="verdict look" role="status">
+      ◆ The server is away; this page fills by itself as soon as it is back.
+    </p>
     <div class="split">
       <nav v-if="range.sessions.length > 0" class="sessions no-print" aria-label="Sessions">
-        <RouterLink v-for="one in range.sessions" :key="one.id" :to="{ name: 'range', params: { playerId, sessionId: one.id } }" class="session" :class="{ here: one.id === session?.id }">
+        <RouterLink
+          v-for="one in range.sessions"
+          :key="one.id"
+          :to="{ name: 'range', params: { playerId, sessionId: one.id } }"
+          class="session"
+          :class="{ here: one.id === session?.id }"
+        >
           <b>{{ shortDay(one.heldOn) }}</b> <span v-if="one.live" class="verdict fine">● live</span>
           <span class="place">{{ one.name }}</span>
-          <span class="quiet small">{{ one.strikes }} shots<template v-if="one.clubs">, {{ one.clubs }} clubs</template></span>
+          <span class="quiet small"
+            >{{ one.strikes }} shots<template v-if="one.clubs">, {{ one.clubs }} clubs</template></span
+          >
         </RouterLink>
       </nav>
       <p v-else-if="range.state === 'loading'" class="quiet" role="status">Loading…</p>
       <div class="main">
-        <p v-if="sessionId && !session && range.state === 'ready'" class="card empty quiet">There is no such session; it may have been deleted. Ctrl Z brings it back.</p>
+        <p v-if="sessionId && !session && range.state === 'ready'" class="card empty quiet">
+          There is no such session; it may have been deleted. Ctrl Z brings it back.
+        </p>
         <template v-if="session">
-          <LiveBoard v-if="session.live" ref="board" :session="session" :strikes="strikes" :rows="rows" :monitor="monitor" :line="line" :unit="unit" @aim="edit({ aim: $event })" @end="edit({ live: false })" />
+          <LiveBoard
+            v-if="session.live"
+            ref="board"
+            :session="session"
+            :strikes="strikes"
+            :rows="rows"
+            :monitor="monitor"
+            :line="line"
+            :unit="unit"
+            @aim="edit({ aim: $event })"
+            @end="edit({ live: false })"
+          />
           <div class="hand bar no-print">
-            <button v-if="!session.live" class="plain-button" @click="edit({ live: true })">Take shots from the monitor</button>
+            <button v-if="!session.live" class="plain-button" @click="edit({ live: true })">
+              Take shots from the monitor
+            </button>
             <form class="bar" @submit.prevent="writeDown">
-              <select v-model="handClub" aria-label="Club of shots by hand"><option value="" disabled>by hand: which club?</option><option v-for="club in handClubs" :key="club.id" :value="club.id">{{ club.name }}</option></select>
-              <input ref="handField" v-model="hand" aria-label="Carries by hand" :placeholder="`carries in ${unit}: 152 148 3L 150`" title="Alt E" autocomplete="off">
+              <select v-model="handClub" aria-label="Club of shots by hand">
+                <option value="" disabled>by hand: which club?</option>
+                <option v-for="club in handClubs" :key="club.id" :value="club.id">{{ club.name }}</option>
+              </select>
+              <input
+                ref="handField"
+                v-model="hand"
+                aria-label="Carries by hand"
+                :placeholder="`carries in ${unit}: 152 148 3L 150`"
+                title="Alt E"
+                autocomplete="off"
+              />
               <button class="plain-button" :disabled="hand.trim() === ''">Write down</button>
             </form>
             <span class="space" />
@@ -159,30 +339,98 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <button class="plain-button slim" @click="remove">Delete</button>
           </div>
           <p v-if="handProblem" class="verdict fault" role="alert">■ {{ handProblem }}</p>
-          <details class="air no-print"><summary class="small">The air and ground of this session</summary>
-            <ConditionsBar ref="bar" :setting="settingOf(session)" :baseline="baseline" :unit="unit" :complaints="[]" :problem="problem" @set="setAir" />
+          <details class="air no-print">
+            <summary class="small">The air and ground of this session</summary>
+            <ConditionsBar
+              ref="bar"
+              :setting="settingOf(session)"
+              :baseline="baseline"
+              :unit="unit"
+              :complaints="[]"
+              :problem="problem"
+              @set="setAir"
+            />
           </details>
           <template v-if="strikes.length > 0">
-            <p class="small quiet lead">Every number below is in {{ store.sheet!.player.name.split(' ')[0] }}’s own air ({{ settingWords(baseline, unit) }}); the shots further down are as they were hit. <label class="against">Each club against itself: <select :value="span" aria-label="Against" @change="router.replace({ query: { ...route.query, against: ($event.target as HTMLSelectElement).value } })"><option v-for="(_days, one) in DRIFT_SPANS" :key="one">{{ one }}</option></select></label></p>
-            <GroupTable :session="session" :groups="groups" :drifts="drifts" :shown="chosen" :unit="unit" @take="take" @show="show" />
+            <p class="small quiet lead">
+              Every number below is in {{ store.sheet!.player.name.split(' ')[0] }}’s own air ({{
+                settingWords(baseline, unit)
+              }}); the shots further down are as they were hit.
+              <label class="against"
+                >Each club against itself:
+                <select
+                  :value="span"
+                  aria-label="Against"
+                  @change="
+                    router.replace({
+                      query: { ...route.query, against: ($event.target as HTMLSelectElement).value },
+                    })
+                  "
+                >
+                  <option v-for="(_days, one) in DRIFT_SPANS" :key="one">{{ one }}</option>
+                </select></label
+              >
+            </p>
+            <GroupTable
+              :session="session"
+              :groups="groups"
+              :drifts="drifts"
+              :shown="chosen"
+              :unit="unit"
+              @take="take"
+              @show="show"
+            />
             <div v-if="looked.length > 0" class="charts">
               <figure>
-                <figcaption class="small quiet">Where they came down, from above; a dashed ellipse is to hold {{ HELD_SHARE * 10 }} of the next ten</figcaption>
-                <FlightChart :option="above" :height="300" :label="`Landing points of ${looked.length} clubs; the table above sums them up`" />
+                <figcaption class="small quiet">
+                  Where they came down, from above; a dashed ellipse is to hold {{ HELD_SHARE * 10 }} of the
+                  next ten
+                </figcaption>
+                <FlightChart
+                  :option="above"
+                  :height="300"
+                  :label="`Landing points of ${looked.length} clubs; the table above sums them up`"
+                />
               </figure>
               <figure>
-                <figcaption class="small quiet">The flight of each average launch, height drawn larger</figcaption>
-                <FlightChart :option="side" :height="300" :label="`Side view of ${looked.length} average flights`" />
+                <figcaption class="small quiet">
+                  The flight of each average launch, height drawn larger
+                </figcaption>
+                <FlightChart
+                  :option="side"
+                  :height="300"
+                  :label="`Side view of ${looked.length} average flights`"
+                />
               </figure>
             </div>
-            <h2>Shots, as they were hit <span class="quiet small">italics: worked out by the flight model</span></h2>
+            <h2>
+              Shots, as they were hit <span class="quiet small">italics: worked out by the flight model</span>
+            </h2>
             <StrikeTable
-              :strikes="listed" :rows="rows" :unit="unit"
-              @leave-out="(ids, reason) => range.change([{ do: 'editStrikes', sessionId: session!.id, strikeIds: ids, set: { leftOut: reason } }])"
-              @count="(ids) => range.change([{ do: 'editStrikes', sessionId: session!.id, strikeIds: ids, set: { leftOut: null } }])"
-              @give="(id, set) => range.change([{ do: 'editStrikes', sessionId: session!.id, strikeIds: [id], set }])" />
+              :strikes="listed"
+              :rows="rows"
+              :unit="unit"
+              @leave-out="
+                (ids, reason) =>
+                  range.change([
+                    { do: 'editStrikes', sessionId: session!.id, strikeIds: ids, set: { leftOut: reason } },
+                  ])
+              "
+              @count="
+                (ids) =>
+                  range.change([
+                    { do: 'editStrikes', sessionId: session!.id, strikeIds: ids, set: { leftOut: null } },
+                  ])
+              "
+              @give="
+                (id, set) =>
+                  range.change([{ do: 'editStrikes', sessionId: session!.id, strikeIds: [id], set }])
+              "
+            />
           </template>
-          <p v-else-if="!session.live" class="card empty quiet">Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file.</p>
+          <p v-else-if="!session.live" class="card empty quiet">
+            Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file.
+          </p>
         </template>
         <CoverChart v-if="range.state === 'ready' && !session?.live" :unit="unit" />
       </div>
@@ -191,35 +439,140 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </template>
 
 <style scoped>
-.dot { font-weight: 400; }
-.split { display: flex; gap: 18px; align-items: flex-start; }
-.sessions { flex: none; width: 158px; display: grid; gap: 4px; max-height: calc(100vh - 130px); overflow-y: auto; position: sticky; top: 14px; }
-.session { display: block; padding: 7px 10px; border-left: 3px solid transparent; color: var(--ink); text-decoration: none; border-radius: 0 4px 4px 0; }
-.session:hover { background: var(--paper); }
-.session.here { border-left-color: var(--petrol); background: var(--paper); }
-.session span { display: block; }
-.session .verdict { display: inline-flex; font-size: 12.5px; }
-.place { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.main { flex: 1; min-width: 0; }
-.hand { margin-bottom: 8px; }
-.hand .space { flex: 1; }
-.hand input, .hand select { font: inherit; min-height: 36px; padding: 4px 8px; border: 1px solid var(--line); border-radius: 4px; background: var(--paper); color: var(--ink); }
-.hand input { width: 240px; }
-.plain-button.main kbd { background: transparent; color: inherit; border-color: currentColor; opacity: 0.75; }
-.air { margin-bottom: 6px; }
-summary { cursor: pointer; color: var(--quiet); padding: 4px 0; }
-.lead { margin: 8px 0 4px; }
-.against select { font: inherit; color: var(--ink); background: var(--paper); border: 1px solid var(--line); border-radius: 4px; min-height: 26px; }
-.charts { display: grid; grid-template-columns: 1fr 1fr; gap: 18px; margin: 14px 0 6px; }
-figure { margin: 0; min-width: 0; }
-h2 { margin: 14px 0 2px; }
-.empty { padding: 24px; }
-@media (max-width: 1000px) { .charts { grid-template-columns: 1fr; } }
+.dot {
+  font-weight: 400;
+}
+.split {
+  display: flex;
+  gap: 18px;
+  align-items: flex-start;
+}
+.sessions {
+  flex: none;
+  width: 158px;
+  display: grid;
+  gap: 4px;
+  max-height: calc(100vh - 130px);
+  overflow-y: auto;
+  position: sticky;
+  top: 14px;
+}
+.session {
+  display: block;
+  padding: 7px 10px;
+  border-left: 3px solid transparent;
+  color: var(--ink);
+  text-decoration: none;
+  border-radius: 0 4px 4px 0;
+}
+.session:hover {
+  background: var(--paper);
+}
+.session.here {
+  border-left-color: var(--petrol);
+  background: var(--paper);
+}
+.session span {
+  display: block;
+}
+.session .verdict {
+  display: inline-flex;
+  font-size: 12.5px;
+}
+.place {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.main {
+  flex: 1;
+  min-width: 0;
+}
+.hand {
+  margin-bottom: 8px;
+}
+.hand .space {
+  flex: 1;
+}
+.hand input,
+.hand select {
+  font: inherit;
+  min-height: 36px;
+  padding: 4px 8px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
+  color: var(--ink);
+}
+.hand input {
+  width: 240px;
+}
+.plain-button.main kbd {
+  background: transparent;
+  color: inherit;
+  border-color: currentColor;
+  opacity: 0.75;
+}
+.air {
+  margin-bottom: 6px;
+}
+summary {
+  cursor: pointer;
+  color: var(--quiet);
+  padding: 4px 0;
+}
+.lead {
+  margin: 8px 0 4px;
+}
+.against select {
+  font: inherit;
+  color: var(--ink);
+  background: var(--paper);
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  min-height: 26px;
+}
+.charts {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 18px;
+  margin: 14px 0 6px;
+}
+figure {
+  margin: 0;
+  min-width: 0;
+}
+h2 {
+  margin: 14px 0 2px;
+}
+.empty {
+  padding: 24px;
+}
+@media (max-width: 1000px) {
+  .charts {
+    grid-template-columns: 1fr;
+  }
+}
 @media (max-width: 700px) {
-  .split { flex-direction: column; }
-  .sessions { width: 100%; display: flex; overflow-x: auto; position: static; }
-  .session { border-left: 0; border-bottom: 3px solid transparent; white-space: nowrap; }
-  .session.here { border-bottom-color: var(--petrol); }
-  .main { width: 100%; }
+  .split {
+    flex-direction: column;
+  }
+  .sessions {
+    width: 100%;
+    display: flex;
+    overflow-x: auto;
+    position: static;
+  }
+  .session {
+    border-left: 0;
+    border-bottom: 3px solid transparent;
+    white-space: nowrap;
+  }
+  .session.here {
+    border-bottom-color: var(--petrol);
+  }
+  .main {
+    width: 100%;
+  }
 }
 </style>

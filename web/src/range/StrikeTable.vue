@@ -7,8 +7,16 @@ import type { StrikeRow } from './range-worker';
 import { strikeColumns } from './strike-units';
 
 /** The balls of a session one by one, as they were given; what was worked out is in italics. */
-const props = defineProps<{ strikes: readonly StrikeView[]; rows: ReadonlyMap<string, StrikeRow>; unit: DistanceUnit }>();
-const emit = defineEmits<{ leaveOut: [ids: readonly string[], reason: string]; count: [ids: readonly string[]]; give: [id: string, set: { clubId?: string; shot?: ShotKind }] }>();
+const props = defineProps<{
+  strikes: readonly StrikeView[];
+  rows: ReadonlyMap<string, StrikeRow>;
+  unit: DistanceUnit;
+}>();
+const emit = defineEmits<{
+  leaveOut: [ids: readonly string[], reason: string];
+  count: [ids: readonly string[]];
+  give: [id: string, set: { clubId?: string; shot?: ShotKind }];
+}>();
 const store = useSheet();
 const columns = computed(() => strikeColumns(props.unit));
 const clubs = computed(() => store.clubs.filter((club) => isFullSwing(club.kind)));
@@ -31,28 +39,101 @@ function leaveOut(id: string, why: string): void {
 
 <template>
   <div class="scroll">
-    <p v-if="strikes.length > shown.length" class="small quiet">The last {{ shown.length }} of {{ strikes.length }}. <button class="plain-button slim" @click="all = true">Show all</button></p>
+    <p v-if="strikes.length > shown.length" class="small quiet">
+      The last {{ shown.length }} of {{ strikes.length }}.
+      <button class="plain-button slim" @click="all = true">Show all</button>
+    </p>
     <table>
-      <caption class="unseen">Shots one by one</caption>
-      <thead><tr><th scope="col">No.</th><th scope="col">Club</th><th scope="col">Shot</th><th v-for="column in columns" :key="column.head" scope="col">{{ column.head }}</th><th scope="col">Counts</th></tr></thead>
+      <caption class="unseen">
+        Shots one by one
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">No.</th>
+          <th scope="col">Club</th>
+          <th scope="col">Shot</th>
+          <th v-for="column in columns" :key="column.head" scope="col">{{ column.head }}</th>
+          <th scope="col">Counts</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="(strike, i) in shown" :key="strike.id" :class="{ out: strike.leftOut !== null }">
           <td class="quiet">{{ strikes.length - shown.length + i + 1 }}</td>
-          <td class="left"><select :value="strike.clubId ?? ''" :aria-label="`Club of shot ${i + 1}`" @change="emit('give', strike.id, { clubId: ($event.target as HTMLSelectElement).value })">
-            <option v-if="!strike.clubId" value="">no club</option><option v-for="club in clubs" :key="club.id" :value="club.id">{{ club.name }}</option>
-          </select></td>
-          <td class="left"><select :value="strike.shot" :aria-label="`Shot meant with shot ${i + 1}`" @change="emit('give', strike.id, { shot: ($event.target as HTMLSelectElement).value as ShotKind })"><option v-for="kind in SHOT_KINDS" :key="kind">{{ kind }}</option></select></td>
+          <td class="left">
+            <select
+              :value="strike.clubId ?? ''"
+              :aria-label="`Club of shot ${i + 1}`"
+              @change="emit('give', strike.id, { clubId: ($event.target as HTMLSelectElement).value })"
+            >
+              <option v-if="!strike.clubId" value="">no club</option>
+              <option v-for="club in clubs" :key="club.id" :value="club.id">{{ club.name }}</option>
+            </select>
+          </td>
+          <td class="left">
+            <select
+              :value="strike.shot"
+              :aria-label="`Shot meant with shot ${i + 1}`"
+              @change="
+                emit('give', strike.id, { shot: ($event.target as HTMLSelectElement).value as ShotKind })
+              "
+            >
+              <option v-for="kind in SHOT_KINDS" :key="kind">{{ kind }}</option>
+            </select>
+          </td>
           <template v-if="rows.get(strike.id)?.whole">
-            <td v-for="column in columns" :key="column.head" :class="{ modelled: strike.given[column.part] === undefined }" :title="strike.given[column.part] === undefined ? 'worked out by the flight model' : 'as it was given'">{{ column.show(rows.get(strike.id)!.whole!) }}</td>
+            <td
+              v-for="column in columns"
+              :key="column.head"
+              :class="{ modelled: strike.given[column.part] === undefined }"
+              :title="
+                strike.given[column.part] === undefined ? 'worked out by the flight model' : 'as it was given'
+              "
+            >
+              {{ column.show(rows.get(strike.id)!.whole!) }}
+            </td>
           </template>
-          <td v-else :colspan="columns.length" class="left brick">{{ rows.get(strike.id)?.refused || '…' }}</td>
+          <td v-else :colspan="columns.length" class="left brick">
+            {{ rows.get(strike.id)?.refused || '…' }}
+          </td>
           <td class="left counts">
             <template v-if="asking === strike.id">
-              <button v-for="one in REASONS" :key="one" class="plain-button slim" @click="leaveOut(strike.id, one)">{{ one }}</button>
-              <input v-model="reason" aria-label="Why it does not count" placeholder="another reason, Enter" @keydown.enter="leaveOut(strike.id, reason)" @keydown.esc="asking = null">
+              <button
+                v-for="one in REASONS"
+                :key="one"
+                class="plain-button slim"
+                @click="leaveOut(strike.id, one)"
+              >
+                {{ one }}
+              </button>
+              <input
+                v-model="reason"
+                aria-label="Why it does not count"
+                placeholder="another reason, Enter"
+                @keydown.enter="leaveOut(strike.id, reason)"
+                @keydown.esc="asking = null"
+              />
             </template>
-            <template v-else-if="strike.leftOut !== null"><span class="quiet">left out: {{ strike.leftOut }}</span> <button class="plain-button slim" @click="emit('count', [strike.id])">Count it</button></template>
-            <template v-else><span v-if="rows.get(strike.id)?.outlier" class="verdict look" :title="rows.get(strike.id)!.outlier">◆ outlier</span> <button class="plain-button slim" :aria-label="`Leave out shot ${i + 1}`" @click="asking = strike.id">Leave out</button></template>
+            <template v-else-if="strike.leftOut !== null"
+              ><span class="quiet">left out: {{ strike.leftOut }}</span>
+              <button class="plain-button slim" @click="emit('count', [strike.id])">
+                Count it
+              </button></template
+            >
+            <template v-else
+              ><span
+                v-if="rows.get(strike.id)?.outlier"
+                class="verdict look"
+                :title="rows.get(strike.id)!.outlier"
+                >◆ outlier</span
+              >
+              <button
+                class="plain-button slim"
+                :aria-label="`Leave out shot ${i + 1}`"
+                @click="asking = strike.id"
+              >
+                Leave out
+              </button></template
+            >
           </td>
         </tr>
       </tbody>
@@ -61,17 +142,70 @@ function leaveOut(id: string, why: string): void {
 </template>
 
 <style scoped>
-.scroll { overflow-x: auto; }
-table { border-collapse: collapse; font-size: 13.5px; margin-top: 4px; }
-th { text-align: right; font-weight: 400; color: var(--quiet); font-size: 12.5px; }
-td, th { padding: 2px 14px 2px 0; border-top: 1px solid var(--line-soft); white-space: nowrap; text-align: right; height: 34px; }
-.left, th:nth-child(2), th:nth-child(3), th:last-child { text-align: left; }
-.out td:not(.counts) { color: var(--quiet); text-decoration: line-through; }
-.modelled { font-style: italic; color: var(--quiet); }
-.brick { color: var(--brick-ink); }
-select, input { font: inherit; color: inherit; background: none; border: 1px solid transparent; border-radius: 4px; min-height: 28px; padding: 1px 4px; max-width: 150px; }
-input { border-color: var(--line); }
-select:hover, select:focus-visible { border-color: var(--line); background: var(--paper); }
-.counts .plain-button { margin-right: 4px; }
-tr:not(:hover) .counts > .plain-button:last-child:not(:focus-visible) { border-color: transparent; background: none; color: var(--quiet); }
+.scroll {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
+  margin-top: 4px;
+}
+th {
+  text-align: right;
+  font-weight: 400;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+td,
+th {
+  padding: 2px 14px 2px 0;
+  border-top: 1px solid var(--line-soft);
+  white-space: nowrap;
+  text-align: right;
+  height: 34px;
+}
+.left,
+th:nth-child(2),
+th:nth-child(3),
+th:last-child {
+  text-align: left;
+}
+.out td:not(.counts) {
+  color: var(--quiet);
+  text-decoration: line-through;
+}
+.modelled {
+  font-style: italic;
+  color: var(--quiet);
+}
+.brick {
+  color: var(--brick-ink);
+}
+select,
+input {
+  font: inherit;
+  color: inherit;
+  background: none;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  min-height: 28px;
+  padding: 1px 4px;
+  max-width: 150px;
+}
+input {
+  border-color: var(--line);
+}
+select:hover,
+select:focus-visible {
+  border-color: var(--line);
+  background: var(--paper);
+}
+.counts .plain-button {
+  margin-right: 4px;
+}
+tr:not(:hover) .counts > .plain-button:last-child:not(:focus-visible) {
+  border-color: transparent;
+  background: none;
+  color: var(--quiet);
+}
 </style>

@@ -12,7 +12,10 @@ export function readHandShots(text: string, unit: DistanceUnit): HandShots {
   const strikes: Strike[] = [];
   const [least, most] = STRIKE_BOUNDS.carryM;
   const number = (part: string) => storedMetres(Number(part.replace(',', '.')), unit);
-  for (const word of text.trim().split(/[;\s]+|,\s+/).filter((part) => part !== '')) {
+  for (const word of text
+    .trim()
+    .split(/[;\s]+|,\s+/)
+    .filter((part) => part !== '')) {
     const carry = CARRY.exec(word);
     const side = SIDE.exec(word);
     if (carry) {

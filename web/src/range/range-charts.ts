@@ -3,7 +3,11 @@ import { chartFrame, colourOf, type ChartInk, type Point } from '../flight/fligh
 import { heightUnit } from './strike-units';
 
 /** Balls of one name, by where they landed. Metres along and right of the line. */
-export interface Landings { name: string; xs: readonly number[]; ys: readonly number[] }
+export interface Landings {
+  name: string;
+  xs: readonly number[];
+  ys: readonly number[];
+}
 
 /** The share of balls to come that the drawn ellipse is meant to hold. */
 export const HELD_SHARE = 0.8;
@@ -14,9 +18,18 @@ export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: C
   const xs = all.flatMap((one) => one.xs);
   const outlines = all.map(({ xs: carries, ys }) => {
     const ellipse = ellipseOf(carries, ys);
-    return ellipse ? ellipseOutline(ellipse, holdingScale(carries.length, HELD_SHARE)).map(([x, y]): Point => [far(x), far(y)]) : [];
+    return ellipse
+      ? ellipseOutline(ellipse, holdingScale(carries.length, HELD_SHARE)).map(([x, y]): Point => [
+          far(x),
+          far(y),
+        ])
+      : [];
   });
-  const reach = Math.max(10, ...all.flatMap(({ ys }) => ys.map((y) => Math.abs(far(y)) * 1.1)), ...outlines.flat().map(([, y]) => Math.abs(y) * 1.15));
+  const reach = Math.max(
+    10,
+    ...all.flatMap(({ ys }) => ys.map((y) => Math.abs(far(y)) * 1.1)),
+    ...outlines.flat().map(([, y]) => Math.abs(y) * 1.15),
+  );
   const along = [...xs.map(far), ...outlines.flat().map(([x]) => x)];
   const [least, most] = [Math.min(...along, Infinity), Math.max(...along, -Infinity)];
   const series = all.flatMap(({ name, xs: carries, ys }, i) => {
@@ -24,35 +37,98 @@ export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: C
     const outline = outlines[i]!;
     // Neighbours are named at opposite ends, or their names would lie on each other.
     const below = i % 2 === 1;
-    const end = outline.reduce<Point | undefined>((best, point) => (!best || (point[1] < best[1]) !== below ? point : best), undefined);
+    const end = outline.reduce<Point | undefined>(
+      (best, point) => (!best || point[1] < best[1] !== below ? point : best),
+      undefined,
+    );
     return [
-      { name, type: 'scatter' as const, data: carries.map((x, k): Point => [far(x), far(ys[k]!)]), symbolSize: 7, itemStyle: { color: colour, opacity: 0.6 } },
       {
-        name, type: 'line' as const, data: outline, showSymbol: false, lineStyle: { color: colour, width: 1.6, type: 'dashed' as const }, itemStyle: { color: colour },
-        markPoint: { symbol: 'circle', symbolSize: 1, data: end ? [{ coord: end }] : [], label: { show: true, position: below ? 'bottom' as const : 'top' as const, distance: 3, color: ink.ink, formatter: name } },
+        name,
+        type: 'scatter' as const,
+        data: carries.map((x, k): Point => [far(x), far(ys[k]!)]),
+        symbolSize: 7,
+        itemStyle: { color: colour, opacity: 0.6 },
+      },
+      {
+        name,
+        type: 'line' as const,
+        data: outline,
+        showSymbol: false,
+        lineStyle: { color: colour, width: 1.6, type: 'dashed' as const },
+        itemStyle: { color: colour },
+        markPoint: {
+          symbol: 'circle',
+          symbolSize: 1,
+          data: end ? [{ coord: end }] : [],
+          label: {
+            show: true,
+            position: below ? ('bottom' as const) : ('top' as const),
+            distance: 3,
+            color: ink.ink,
+            formatter: name,
+          },
+        },
       },
     ];
   });
   const base = chartFrame(ink, unit === 'yd' ? 'carry, yards' : 'carry, metres', 'left');
-  const room = Number.isFinite(least) ? { min: Math.floor((least - 5) / 10) * 10, max: Math.ceil((most + 5) / 10) * 10 } : {};
+  const room = Number.isFinite(least)
+    ? { min: Math.floor((least - 5) / 10) * 10, max: Math.ceil((most + 5) / 10) * 10 }
+    : {};
   return {
-    ...base, xAxis: { ...base.xAxis, ...room },
-    yAxis: { ...base.yAxis, inverse: true, nameLocation: 'start' as const, min: -Math.ceil(reach / 10) * 10, max: Math.ceil(reach / 10) * 10, axisLabel: { color: ink.quiet, formatter: (value: number) => String(Math.abs(value)) } },
+    ...base,
+    xAxis: { ...base.xAxis, ...room },
+    yAxis: {
+      ...base.yAxis,
+      inverse: true,
+      nameLocation: 'start' as const,
+      min: -Math.ceil(reach / 10) * 10,
+      max: Math.ceil(reach / 10) * 10,
+      axisLabel: { color: ink.quiet, formatter: (value: number) => String(Math.abs(value)) },
+    },
     series,
   };
 }
 
 /** The flights of average launches, from the side. */
-export function averageFlights(all: readonly { name: string; path: Float64Array }[], unit: DistanceUnit, ink: ChartInk) {
+export function averageFlights(
+  all: readonly { name: string; path: Float64Array }[],
+  unit: DistanceUnit,
+  ink: ChartInk,
+) {
   const height = heightUnit(unit);
   const series = all.map(({ name, path }, i) => {
     const colour = colourOf(i, all.length, ink);
     const points: Point[] = [];
-    for (let k = 0; k < path.length; k += 2) points.push([Math.round(fromMetres(path[k]!, unit) * 10) / 10, Math.round(fromMetres(path[k + 1]!, height) * 10) / 10]);
-    const top = points.reduce<Point | undefined>((best, point) => (!best || point[1] > best[1] ? point : best), undefined);
+    for (let k = 0; k < path.length; k += 2)
+      points.push([
+        Math.round(fromMetres(path[k]!, unit) * 10) / 10,
+        Math.round(fromMetres(path[k + 1]!, height) * 10) / 10,
+      ]);
+    const top = points.reduce<Point | undefined>(
+      (best, point) => (!best || point[1] > best[1] ? point : best),
+      undefined,
+    );
     return {
-      name, type: 'line' as const, data: points, showSymbol: false, smooth: 0.3, lineStyle: { color: colour, width: 1.8 }, itemStyle: { color: colour },
-      markPoint: { symbol: 'circle', symbolSize: 1, data: top ? [{ coord: top }] : [], label: { show: true, position: 'top' as const, distance: 2 + (i % 2) * 12, color: ink.ink, formatter: name } },
+      name,
+      type: 'line' as const,
+      data: points,
+      showSymbol: false,
+      smooth: 0.3,
+      lineStyle: { color: colour, width: 1.8 },
+      itemStyle: { color: colour },
+      markPoint: {
+        symbol: 'circle',
+        symbolSize: 1,
+        data: top ? [{ coord: top }] : [],
+        label: {
+          show: true,
+          position: 'top' as const,
+          distance: 2 + (i % 2) * 12,
+          color: ink.ink,
+          formatter: name,
+        },
+      },
     };
   });
   const base = chartFrame(ink, unit === 'yd' ? 'yards' : 'metres', height);

@@ -5,6 +5,8 @@ let link: Remote<RangeWorker> | undefined;
 
 /** The worker that fills in and sums up what was hit, started when it is first asked. */
 export function rangeWorker(): Remote<RangeWorker> {
-  link ??= wrap<RangeWorker>(new Worker(new URL('./range-worker.ts', import.meta.url), { type: 'module', name: 'range' }));
+  link ??= wrap<RangeWorker>(
+    new Worker(new URL('./range-worker.ts', import.meta.url), { type: 'module', name: 'range' }),
+  );
   return link;
 }

@@ -7,13 +7,18 @@ import { useOutbox } from '../changes/outbox';
 import { useSheet } from '../sheet/sheet-store';
 import type { SessionStrikes } from './range-worker';
 
-export const settingOf = (session: Pick<SessionEntry, 'conditions' | 'surface'>): Setting => ({ conditions: session.conditions, surface: session.surface });
+export const settingOf = (session: Pick<SessionEntry, 'conditions' | 'surface'>): Setting => ({
+  conditions: session.conditions,
+  surface: session.surface,
+});
 
 /** Every session, page after page. */
 async function allSessions(playerId: string): Promise<SessionEntry[]> {
   const sessions: SessionEntry[] = [];
   for (let next: string | null = ''; next !== null;) {
-    const page: Page<SessionEntry> = await request(`/players/${playerId}/sessions?limit=200${next && `&after=${next}`}`);
+    const page: Page<SessionEntry> = await request(
+      `/players/${playerId}/sessions?limit=200${next && `&after=${next}`}`,
+    );
     sessions.push(...page.rows);
     next = page.next;
   }
@@ -42,7 +47,10 @@ export const useRange = defineStore('range', () => {
       state.value = 'loading';
     }
     try {
-      const [list, hit] = await Promise.all([allSessions(id), request<StrikesView>(`/players/${id}/strikes`)]);
+      const [list, hit] = await Promise.all([
+        allSessions(id),
+        request<StrikesView>(`/players/${id}/strikes`),
+      ]);
       // A later question is on its way, and knows more.
       if (mine !== turn) return;
       sessions.value = list;
@@ -54,9 +62,14 @@ export const useRange = defineStore('range', () => {
       for (const command of outbox.pending(id)) onScreen(command);
     } catch (error) {
       if (mine !== turn) return;
-      if (error instanceof Refused) { state.value = 'ready'; return; }
+      if (error instanceof Refused) {
+        state.value = 'ready';
+        return;
+      }
       state.value = state.value === 'ready' ? 'ready' : 'away';
-      setTimeout(() => { if (playerId === id) void load(id); }, 1500);
+      setTimeout(() => {
+        if (playerId === id) void load(id);
+      }, 1500);
     }
   }
 
@@ -64,7 +77,9 @@ export const useRange = defineStore('range', () => {
   function take(strike: StrikeView): boolean {
     if (strikes.value.some(({ id }) => id === strike.id)) return false;
     strikes.value = [...strikes.value, strike];
-    sessions.value = sessions.value.map((session) => (session.id === strike.sessionId ? { ...session, strikes: session.strikes + 1 } : session));
+    sessions.value = sessions.value.map((session) =>
+      session.id === strike.sessionId ? { ...session, strikes: session.strikes + 1 } : session,
+    );
     return true;
   }
 
@@ -87,13 +102,20 @@ export const useRange = defineStore('range', () => {
     const loft = playingLoft(specOf(strike) ?? {}) ?? playingLoft(club.spec);
     return { kind: club.kind satisfies ClubKind, loftDeg: loft?.deg };
   }
-  const specOf = (strike: StrikeView): Spec | undefined => builds.value.get(`${strike.clubId} ${strike.builtOn}`);
+  const specOf = (strike: StrikeView): Spec | undefined =>
+    builds.value.get(`${strike.clubId} ${strike.builtOn}`);
 
-  function strikesOf(session: SessionEntry, keep: (strike: StrikeView) => boolean = () => true): SessionStrikes {
-    return { setting: settingOf(session), strikes: (bySession.value.get(session.id) ?? []).filter(keep).map((strike) => {
-      const { id, clubId, shot, leftOut, given } = strike;
-      return { strike: { id, clubId, shot, leftOut, given }, club: clubOf(strike) };
-    }) };
+  function strikesOf(
+    session: SessionEntry,
+    keep: (strike: StrikeView) => boolean = () => true,
+  ): SessionStrikes {
+    return {
+      setting: settingOf(session),
+      strikes: (bySession.value.get(session.id) ?? []).filter(keep).map((strike) => {
+        const { id, clubId, shot, leftOut, given } = strike;
+        return { strike: { id, clubId, shot, leftOut, given }, club: clubOf(strike) };
+      }),
+    };
   }
 
   /** Does something to sessions: on the screen now, on the server as soon as it can. */
@@ -106,22 +128,53 @@ export const useRange = defineStore('range', () => {
     if (command.do === 'addSession') {
       const { session } = command;
       if (sessions.value.some(({ id }) => id === session.id)) return;
-      sessions.value = [{ ...session, version: 1, source: 'by hand', live: false, aim: null, removed: false, strikes: 0, clubs: 0 }, ...sessions.value];
+      sessions.value = [
+        {
+          ...session,
+          version: 1,
+          source: 'by hand',
+          live: false,
+          aim: null,
+          removed: false,
+          strikes: 0,
+          clubs: 0,
+        },
+        ...sessions.value,
+      ];
     } else if (command.do === 'editSession') {
-      sessions.value = sessions.value.map((session) => (session.id === command.sessionId ? { ...session, ...command.set } : command.set.live ? { ...session, live: false } : session));
+      sessions.value = sessions.value.map((session) =>
+        session.id === command.sessionId
+          ? { ...session, ...command.set }
+          : command.set.live
+            ? { ...session, live: false }
+            : session,
+      );
     } else if (command.do === 'removeSession') {
       sessions.value = sessions.value.filter(({ id }) => id !== command.sessionId);
       strikes.value = strikes.value.filter(({ sessionId }) => sessionId !== command.sessionId);
     } else if (command.do === 'addStrikes') {
       const session = sessions.value.find(({ id }) => id === command.sessionId);
-      const first = Math.max(0, ...(bySession.value.get(command.sessionId) ?? []).map(({ number }) => number)) + 1;
+      const first =
+        Math.max(0, ...(bySession.value.get(command.sessionId) ?? []).map(({ number }) => number)) + 1;
       const known = new Set(strikes.value.map(({ id }) => id));
-      strikes.value = [...strikes.value, ...command.strikes.filter(({ id }) => !known.has(id)).map((strike, i): StrikeView => ({
-        ...strike, sessionId: command.sessionId, number: first + i, hitAt: null, builtOn: session?.heldOn ?? '', leftOut: null,
-      }))];
+      strikes.value = [
+        ...strikes.value,
+        ...command.strikes
+          .filter(({ id }) => !known.has(id))
+          .map((strike, i): StrikeView => ({
+            ...strike,
+            sessionId: command.sessionId,
+            number: first + i,
+            hitAt: null,
+            builtOn: session?.heldOn ?? '',
+            leftOut: null,
+          })),
+      ];
     } else if (command.do === 'editStrikes') {
       const ids = new Set(command.strikeIds);
-      strikes.value = strikes.value.map((strike) => (ids.has(strike.id) ? { ...strike, ...command.set } : strike));
+      strikes.value = strikes.value.map((strike) =>
+        ids.has(strike.id) ? { ...strike, ...command.set } : strike,
+      );
     }
   }
 
@@ -132,7 +185,10 @@ export const useRange = defineStore('range', () => {
     if (!touched) return;
     if ('result' in sent) {
       const fresh = new Map(sent.result.sessions.map((session) => [session.id, session]));
-      sessions.value = sessions.value.map((session) => { const one = fresh.get(session.id); return one ? { ...session, version: one.version } : session; });
+      sessions.value = sessions.value.map((session) => {
+        const one = fresh.get(session.id);
+        return one ? { ...session, version: one.version } : session;
+      });
     }
     if (outbox.waiting.length === 0) void load(playerId);
   });

@@ -1,30 +1,85 @@
 import type { StrikeView } from '@tasche/contract';
 import {
-  airOf, completeStrike, compareBuilds, coverage, driftOf, fly, meanOf, outliersOf, placesOf, strokesAfterApproach, strokesAfterDrive, summariseStrikes,
-  type BuildParts, type ClubKind, type CompleteStrike, type Comparison, type Drift, type DistanceCover, type LadderClub, type Margins, type PathPoint, type Question, type Setting, type ShotKind,
-  type StrikeClub, type StrikeSummary,
+  airOf,
+  completeStrike,
+  compareBuilds,
+  coverage,
+  driftOf,
+  fly,
+  meanOf,
+  outliersOf,
+  placesOf,
+  strokesAfterApproach,
+  strokesAfterDrive,
+  summariseStrikes,
+  type BuildParts,
+  type ClubKind,
+  type CompleteStrike,
+  type Comparison,
+  type Drift,
+  type DistanceCover,
+  type LadderClub,
+  type Margins,
+  type PathPoint,
+  type Question,
+  type Setting,
+  type ShotKind,
+  type StrikeClub,
+  type StrikeSummary,
 } from '@tasche/core';
 import { expose } from 'comlink';
 
 /** A session's air with the balls hit in it, each with the club as it was built. */
-export interface SessionStrikes { setting: Setting; strikes: readonly { strike: WorkedStrike; club: StrikeClub | null }[] }
+export interface SessionStrikes {
+  setting: Setting;
+  strikes: readonly { strike: WorkedStrike; club: StrikeClub | null }[];
+}
 /** As much of a strike as the worker needs: ten thousand of them are copied on their way to it. */
 export type WorkedStrike = Pick<StrikeView, 'id' | 'clubId' | 'shot' | 'leftOut' | 'given'>;
 
 /** A ball filled in, or why it could not be. */
-export interface StrikeRow { id: string; whole: CompleteStrike | null; refused: string; outlier: string | undefined }
+export interface StrikeRow {
+  id: string;
+  whole: CompleteStrike | null;
+  refused: string;
+  outlier: string | undefined;
+}
 
 /** What one club does with one shot kind. */
-export interface GroupSummary { key: string; clubId: string; shot: ShotKind; n: number; leftOut: number; outliers: number; summary: StrikeSummary | null; points: { xs: number[]; ys: number[] }; path: Float64Array }
+export interface GroupSummary {
+  key: string;
+  clubId: string;
+  shot: ShotKind;
+  n: number;
+  leftOut: number;
+  outliers: number;
+  summary: StrikeSummary | null;
+  points: { xs: number[]; ys: number[] };
+  path: Float64Array;
+}
 
 /** Balls of one build, to be compared. */
-export interface BuildInput { id: string; name: string; kind: ClubKind; parts: BuildParts; sessions: readonly SessionStrikes[] }
-export interface ComparisonAnswer { comparison: Comparison | null; refused: string; strokes: readonly { id: string; strokes: number }[]; points: readonly { id: string; xs: number[]; ys: number[]; outliers: number }[] }
+export interface BuildInput {
+  id: string;
+  name: string;
+  kind: ClubKind;
+  parts: BuildParts;
+  sessions: readonly SessionStrikes[];
+}
+export interface ComparisonAnswer {
+  comparison: Comparison | null;
+  refused: string;
+  strokes: readonly { id: string; strokes: number }[];
+  points: readonly { id: string; xs: number[]; ys: number[]; outliers: number }[];
+}
 
 const known = new Map<string, CompleteStrike | string>();
 const MOST_KNOWN = 60_000;
 
-function complete({ setting, strikes }: SessionStrikes, baseline: Setting): Map<string, CompleteStrike | string> {
+function complete(
+  { setting, strikes }: SessionStrikes,
+  baseline: Setting,
+): Map<string, CompleteStrike | string> {
   const air = JSON.stringify([setting, baseline]);
   const places = placesOf(setting, baseline);
   const answer = new Map<string, CompleteStrike | string>();
@@ -48,7 +103,10 @@ function complete({ setting, strikes }: SessionStrikes, baseline: Setting): Map<
 export const groupKey = (clubId: string, shot: ShotKind) => `${clubId} ${shot}`;
 
 function groupsOf(sessions: readonly SessionStrikes[], baseline: Setting) {
-  const groups = new Map<string, { clubId: string; shot: ShotKind; counted: { id: string; whole: CompleteStrike }[]; leftOut: number }>();
+  const groups = new Map<
+    string,
+    { clubId: string; shot: ShotKind; counted: { id: string; whole: CompleteStrike }[]; leftOut: number }
+  >();
   const wholes = new Map<string, CompleteStrike | string>();
   for (const session of sessions) {
     const answer = complete(session, baseline);
@@ -68,36 +126,71 @@ function groupsOf(sessions: readonly SessionStrikes[], baseline: Setting) {
 
 function summaries(groups: ReturnType<typeof groupsOf>['groups'], baseline: Setting): GroupSummary[] {
   return [...groups].map(([key, { clubId, shot, counted, leftOut }]) => ({
-    key, clubId, shot, n: counted.length, leftOut, outliers: outliersOf(counted.map(({ whole }) => whole)).filter(Boolean).length, summary: counted.length > 0 ? summariseStrikes(counted.map(({ whole }) => whole)) : null,
+    key,
+    clubId,
+    shot,
+    n: counted.length,
+    leftOut,
+    outliers: outliersOf(counted.map(({ whole }) => whole)).filter(Boolean).length,
+    summary: counted.length > 0 ? summariseStrikes(counted.map(({ whole }) => whole)) : null,
     points: landingsOf(counted.map(({ whole }) => whole)),
-    path: counted.length > 0 ? pathOf(counted.map(({ whole }) => whole), baseline) : new Float64Array(),
+    path:
+      counted.length > 0
+        ? pathOf(
+            counted.map(({ whole }) => whole),
+            baseline,
+          )
+        : new Float64Array(),
   }));
 }
 
 /** Where balls came down, of those whose side is known. */
 function landingsOf(wholes: readonly CompleteStrike[]): { xs: number[]; ys: number[] } {
   const known = wholes.filter(({ isSideKnown }) => isSideKnown);
-  return { xs: known.map(({ atBaseline }) => atBaseline.carryM), ys: known.map(({ atBaseline }) => atBaseline.sideM) };
+  return {
+    xs: known.map(({ atBaseline }) => atBaseline.carryM),
+    ys: known.map(({ atBaseline }) => atBaseline.sideM),
+  };
 }
 
 /** The flight of the average launch, in the baseline's air: along and up, one after the other. */
 function pathOf(wholes: readonly CompleteStrike[], baseline: Setting): Float64Array {
   const mean = (part: 'ballSpeedMps' | 'launchDeg' | 'spinRpm') => meanOf(wholes.map((whole) => whole[part]));
   const points: PathPoint[] = [];
-  fly({ ballSpeedMps: mean('ballSpeedMps'), launchDeg: mean('launchDeg'), spinRpm: mean('spinRpm') }, airOf(baseline.conditions), 0, points);
+  fly(
+    { ballSpeedMps: mean('ballSpeedMps'), launchDeg: mean('launchDeg'), spinRpm: mean('spinRpm') },
+    airOf(baseline.conditions),
+    0,
+    points,
+  );
   return Float64Array.from(points.flatMap(({ xM, yM }) => [xM, yM]));
 }
 
 /** A club at two times: the sessions before a day, and from it on. */
-export interface DriftRow { key: string; clubId: string; shot: ShotKind; drift: Drift; before: number; after: number }
+export interface DriftRow {
+  key: string;
+  clubId: string;
+  shot: ShotKind;
+  drift: Drift;
+  before: number;
+  after: number;
+}
 
 const api = {
   /** Every ball of some sessions filled in, and what each club did. */
-  read(sessions: readonly SessionStrikes[], baseline: Setting): { rows: StrikeRow[]; groups: GroupSummary[] } {
+  read(
+    sessions: readonly SessionStrikes[],
+    baseline: Setting,
+  ): { rows: StrikeRow[]; groups: GroupSummary[] } {
     const { groups, wholes } = groupsOf(sessions, baseline);
     const outliers = new Map<string, string | undefined>();
-    for (const { counted } of groups.values()) outliersOf(counted.map(({ whole }) => whole)).forEach((why, i) => outliers.set(counted[i]!.id, why));
-    const rows = [...wholes].map(([id, whole]): StrikeRow => (typeof whole === 'string' ? { id, whole: null, refused: whole, outlier: undefined } : { id, whole, refused: '', outlier: outliers.get(id) }));
+    for (const { counted } of groups.values())
+      outliersOf(counted.map(({ whole }) => whole)).forEach((why, i) => outliers.set(counted[i]!.id, why));
+    const rows = [...wholes].map(([id, whole]): StrikeRow =>
+      typeof whole === 'string'
+        ? { id, whole: null, refused: whole, outlier: undefined }
+        : { id, whole, refused: '', outlier: outliers.get(id) },
+    );
     return { rows, groups: summaries(groups, baseline) };
   },
 
@@ -107,24 +200,48 @@ const api = {
     return [...today].flatMap(([key, { clubId, shot, counted }]) => {
       const earlier = then.get(key);
       if (!earlier || earlier.counted.length === 0 || counted.length === 0) return [];
-      const drift = driftOf(summariseStrikes(earlier.counted.map(({ whole }) => whole)), summariseStrikes(counted.map(({ whole }) => whole)));
+      const drift = driftOf(
+        summariseStrikes(earlier.counted.map(({ whole }) => whole)),
+        summariseStrikes(counted.map(({ whole }) => whole)),
+      );
       return [{ key, clubId, shot, drift, before: earlier.counted.length, after: counted.length }];
     });
   },
 
-  compare(builds: readonly BuildInput[], question: Question, margins: Margins, baseline: Setting): ComparisonAnswer {
+  compare(
+    builds: readonly BuildInput[],
+    question: Question,
+    margins: Margins,
+    baseline: Setting,
+  ): ComparisonAnswer {
     const filled = builds.map(({ id, name, kind, parts, sessions }) => {
       const { groups } = groupsOf(sessions, baseline);
-      return { id, name, kind, parts, strikes: [...groups.values()].flatMap(({ counted }) => counted.map(({ whole }) => whole)) };
+      return {
+        id,
+        name,
+        kind,
+        parts,
+        strikes: [...groups.values()].flatMap(({ counted }) => counted.map(({ whole }) => whole)),
+      };
     });
-    const points = filled.map(({ id, strikes }) => ({ id, ...landingsOf(strikes), outliers: outliersOf(strikes).filter(Boolean).length }));
+    const points = filled.map(({ id, strikes }) => ({
+      id,
+      ...landingsOf(strikes),
+      outliers: outliersOf(strikes).filter(Boolean).length,
+    }));
     try {
       const comparison = compareBuilds(filled, question, margins);
       // Without a side nothing can be said of where it is played from next.
       const strokes = comparison.summaries.flatMap(({ id, carryM, sideM, totalM }, i) => {
         if (!sideM) return [];
         const scatter = { alongM: carryM.spread, acrossM: sideM.spread };
-        return { id, strokes: filled[i]!.kind === 'driver' ? strokesAfterDrive(totalM.mean, scatter) : strokesAfterApproach(scatter) };
+        return {
+          id,
+          strokes:
+            filled[i]!.kind === 'driver'
+              ? strokesAfterDrive(totalM.mean, scatter)
+              : strokesAfterApproach(scatter),
+        };
       });
       return { comparison, refused: '', strokes, points };
     } catch (error) {

@@ -1,4 +1,12 @@
-import { DELIMITERS, STRIKE_FIELDS, guessMapping, splitHead, type Delimiter, type FileEncoding, type MappingGuess } from '@tasche/contract';
+import {
+  DELIMITERS,
+  STRIKE_FIELDS,
+  guessMapping,
+  splitHead,
+  type Delimiter,
+  type FileEncoding,
+  type MappingGuess,
+} from '@tasche/contract';
 import Papa from 'papaparse';
 
 /** A launch monitor's file as far as its beginning shows it. */
@@ -29,7 +37,11 @@ export async function lookAtFile(file: Blob, distanceUnit: 'yd' | 'm'): Promise<
   const encoding = encodingOf(bytes);
   const text = new TextDecoder(encoding).decode(bytes);
   if (isNoText(text)) throw new Error('This is no text: not a CSV file, or in an encoding nobody reads.');
-  const { data, meta } = Papa.parse<string[]>(text.replace(/\r\n?/g, '\n'), { delimitersToGuess: [...DELIMITERS], newline: '\n', preview: SAMPLE_ROWS });
+  const { data, meta } = Papa.parse<string[]>(text.replace(/\r\n?/g, '\n'), {
+    delimitersToGuess: [...DELIMITERS],
+    newline: '\n',
+    preview: SAMPLE_ROWS,
+  });
   const delimiter = DELIMITERS.find((one) => one === meta.delimiter) ?? ',';
   const skipLines = headLine(data);
   const heads = (data[skipLines] ?? []).map((head) => head.trim().slice(0, 200));
@@ -40,9 +52,11 @@ export async function lookAtFile(file: Blob, distanceUnit: 'yd' | 'm'): Promise<
 
 /** The line that names most columns a launch monitor has. */
 function headLine(data: readonly (readonly string[])[]): number {
-  const known = (row: readonly string[]) => row.filter((cell) => STRIKE_FIELDS.some(({ heads }) => heads.test(splitHead(cell).words))).length;
+  const known = (row: readonly string[]) =>
+    row.filter((cell) => STRIKE_FIELDS.some(({ heads }) => heads.test(splitHead(cell).words))).length;
   let best = 0;
-  for (let line = 1; line < Math.min(MOST_LINES_BEFORE, data.length); line++) if (known(data[line]!) > known(data[best]!)) best = line;
+  for (let line = 1; line < Math.min(MOST_LINES_BEFORE, data.length); line++)
+    if (known(data[line]!) > known(data[best]!)) best = line;
   return best;
 }
 

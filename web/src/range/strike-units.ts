@@ -20,15 +20,27 @@ export function sideWords(metres: number, unit: DistanceUnit): string {
 }
 
 /** The columns of a strike's row: what is in them, and which part of the strike says whether it was given or worked out. */
-export interface StrikeColumn { head: string; part: StrikePart; show: (whole: CompleteStrike) => string }
+export interface StrikeColumn {
+  head: string;
+  part: StrikePart;
+  show: (whole: CompleteStrike) => string;
+}
 
 export function strikeColumns(unit: DistanceUnit): readonly StrikeColumn[] {
   const height = heightUnit(unit);
   return [
     { head: `Carry ${unit}`, part: 'carryM', show: (whole) => distanceNumber(whole.carryM, unit, 1) },
     { head: `Total ${unit}`, part: 'totalM', show: (whole) => distanceNumber(whole.totalM, unit, 1) },
-    { head: 'Side', part: 'sideM', show: (whole) => (whole.isSideKnown ? sideWords(whole.sideM, unit) : '–') },
-    { head: `Ball ${speedUnit(unit)}`, part: 'ballSpeedMps', show: (whole) => speedNumber(whole.ballSpeedMps, unit) },
+    {
+      head: 'Side',
+      part: 'sideM',
+      show: (whole) => (whole.isSideKnown ? sideWords(whole.sideM, unit) : '–'),
+    },
+    {
+      head: `Ball ${speedUnit(unit)}`,
+      part: 'ballSpeedMps',
+      show: (whole) => speedNumber(whole.ballSpeedMps, unit),
+    },
     { head: 'Launch', part: 'launchDeg', show: (whole) => `${whole.launchDeg.toFixed(1)}°` },
     { head: 'Spin', part: 'spinRpm', show: (whole) => whole.spinRpm.toFixed(0) },
     { head: `Apex ${height}`, part: 'apexM', show: (whole) => distanceNumber(whole.apexM, height) },
@@ -40,4 +52,3 @@ export function strikeColumns(unit: DistanceUnit): readonly StrikeColumn[] {
 export function plusMinusWords(metres: number | undefined, unit: DistanceUnit): string {
   return metres === undefined ? '' : `±${distanceNumber(metres, unit, 1)}`;
 }
-

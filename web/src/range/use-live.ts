@@ -21,20 +21,33 @@ export function useLive(sessionId: Ref<string | undefined>, onStrike: (strike: S
     line.value = 'closed';
   };
   const open = (id: string) => {
-    const opened = source = new EventSource(`/api/sessions/${id}/live`);
-    opened.onopen = () => { line.value = 'open'; };
+    const opened = (source = new EventSource(`/api/sessions/${id}/live`));
+    opened.onopen = () => {
+      line.value = 'open';
+    };
     opened.onerror = () => {
       line.value = 'broken';
       // The browser gives up on a line that was refused, and tries again only where one broke.
-      if (opened.readyState === EventSource.CLOSED) again = setTimeout(() => { open(id); }, AGAIN_MS);
+      if (opened.readyState === EventSource.CLOSED)
+        again = setTimeout(() => {
+          open(id);
+        }, AGAIN_MS);
     };
-    opened.addEventListener('strike', (event) => { onStrike(JSON.parse((event as MessageEvent<string>).data) as StrikeView); });
-    opened.addEventListener('monitor', (event) => { monitor.value = JSON.parse((event as MessageEvent<string>).data) as MonitorView; });
+    opened.addEventListener('strike', (event) => {
+      onStrike(JSON.parse((event as MessageEvent<string>).data) as StrikeView);
+    });
+    opened.addEventListener('monitor', (event) => {
+      monitor.value = JSON.parse((event as MessageEvent<string>).data) as MonitorView;
+    });
   };
-  watch(sessionId, (id) => {
-    close();
-    if (id) open(id);
-  }, { immediate: true });
+  watch(
+    sessionId,
+    (id) => {
+      close();
+      if (id) open(id);
+    },
+    { immediate: true },
+  );
   onScopeDispose(close);
   return { monitor, line };
 }

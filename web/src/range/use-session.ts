@@ -7,13 +7,23 @@ import { rangeWorker } from './range-link';
 import type { DriftRow, GroupSummary, StrikeRow } from './range-worker';
 
 /** What a session is held against: how many days before it, from and to. */
-export const DRIFT_SPANS = { 'all before': [1, Infinity], 'the month before': [1, 31], 'a year before': [300, 430] } as const;
+export const DRIFT_SPANS = {
+  'all before': [1, Infinity],
+  'the month before': [1, 31],
+  'a year before': [300, 430],
+} as const;
 export type DriftSpan = keyof typeof DRIFT_SPANS;
 
 /** One session filled in and summed up by the worker, and its clubs against what they did before. */
-export function useSession(session: ComputedRef<SessionEntry | undefined>, baseline: ComputedRef<Setting>, span: ComputedRef<DriftSpan>) {
+export function useSession(
+  session: ComputedRef<SessionEntry | undefined>,
+  baseline: ComputedRef<Setting>,
+  span: ComputedRef<DriftSpan>,
+) {
   const range = useRange();
-  const strikes = computed<readonly StrikeView[]>(() => (session.value ? range.bySession.get(session.value.id) ?? [] : []));
+  const strikes = computed<readonly StrikeView[]>(() =>
+    session.value ? (range.bySession.get(session.value.id) ?? []) : [],
+  );
   const rows = shallowRef<ReadonlyMap<string, StrikeRow>>(new Map());
   const groups = shallowRef<readonly GroupSummary[]>([]);
   const drifts = shallowRef<readonly DriftRow[]>([]);
@@ -21,30 +31,39 @@ export function useSession(session: ComputedRef<SessionEntry | undefined>, basel
   let turn = 0;
   let shownId: string | undefined;
 
-  watch([session, strikes, baseline, span], async ([current, , from, against]) => {
-    const mine = ++turn;
-    // Another session's numbers are not shown, or taken, under this one's name while the worker works.
-    if (current?.id !== shownId) {
-      shownId = current?.id;
-      rows.value = new Map();
-      groups.value = [];
-      drifts.value = [];
-    }
-    if (!current) return;
-    try {
-      const answer = await rangeWorker().read([range.strikesOf(current)], from);
-      if (mine !== turn) return;
-      rows.value = new Map(answer.rows.map((row) => [row.id, row]));
-      groups.value = answer.groups;
-      problem.value = '';
-      const [near, far] = DRIFT_SPANS[against];
-      const earlier = range.sessions.filter(({ heldOn }) => { const days = differenceInCalendarDays(current.heldOn, heldOn); return days >= near && days <= far; }).map((one) => range.strikesOf(one));
-      const drifted = await rangeWorker().drift(earlier, [range.strikesOf(current)], from);
-      if (mine === turn) drifts.value = drifted;
-    } catch (error) {
-      if (mine === turn) problem.value = `The shots could not be worked out: ${(error as Error).message}`;
-    }
-  }, { immediate: true });
+  watch(
+    [session, strikes, baseline, span],
+    async ([current, , from, against]) => {
+      const mine = ++turn;
+      // Another session's numbers are not shown, or taken, under this one's name while the worker works.
+      if (current?.id !== shownId) {
+        shownId = current?.id;
+        rows.value = new Map();
+        groups.value = [];
+        drifts.value = [];
+      }
+      if (!current) return;
+      try {
+        const answer = await rangeWorker().read([range.strikesOf(current)], from);
+        if (mine !== turn) return;
+        rows.value = new Map(answer.rows.map((row) => [row.id, row]));
+        groups.value = answer.groups;
+        problem.value = '';
+        const [near, far] = DRIFT_SPANS[against];
+        const earlier = range.sessions
+          .filter(({ heldOn }) => {
+            const days = differenceInCalendarDays(current.heldOn, heldOn);
+            return days >= near && days <= far;
+          })
+          .map((one) => range.strikesOf(one));
+        const drifted = await rangeWorker().drift(earlier, [range.strikesOf(current)], from);
+        if (mine === turn) drifts.value = drifted;
+      } catch (error) {
+        if (mine === turn) problem.value = `The shots could not be worked out: ${(error as Error).message}`;
+      }
+    },
+    { immediate: true },
+  );
 
   return { strikes, rows, groups, drifts, problem };
 }

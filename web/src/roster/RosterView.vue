@@ -38,8 +38,10 @@ async function load(): Promise<void> {
 async function loadMore(): Promise<void> {
   if (next.value === null) return;
   try {
-    const page = await request<Page<RosterEntry>>(`/players?today=${today()}&after=${encodeURIComponent(next.value)}`);
-    entries.value = [...entries.value ?? [], ...page.rows];
+    const page = await request<Page<RosterEntry>>(
+      `/players?today=${today()}&after=${encodeURIComponent(next.value)}`,
+    );
+    entries.value = [...(entries.value ?? []), ...page.rows];
     next.value = page.next;
   } catch (error) {
     problem.value = (error as Error).message;
@@ -54,7 +56,10 @@ async function add(): Promise<void> {
     await post<ChangeResult>('/changes', {
       id: newId(),
       commands: [
-        { do: 'addPlayer', player: { id: playerId, name: name.value.trim(), hand: hand.value, distanceUnit: unit.value } },
+        {
+          do: 'addPlayer',
+          player: { id: playerId, name: name.value.trim(), hand: hand.value, distanceUnit: unit.value },
+        },
         { do: 'addBag', bag: { id: newId(), playerId, name: 'Gamer' }, clubIds: [] },
       ],
     });
@@ -65,7 +70,13 @@ async function add(): Promise<void> {
 }
 
 function settledWords({ of, settled }: { of: number; settled: number }): string {
-  return settled === of ? (of === 1 ? 'its bag is settled' : 'every bag is settled') : settled === 0 ? 'no bag settled yet' : `${settled} of ${of} bags settled`;
+  return settled === of
+    ? of === 1
+      ? 'its bag is settled'
+      : 'every bag is settled'
+    : settled === 0
+      ? 'no bag settled yet'
+      : `${settled} of ${of} bags settled`;
 }
 function startsIn(day: string): string {
   const days = differenceInCalendarDays(parseISO(day), parseISO(today()));
@@ -79,57 +90,205 @@ function startsIn(day: string): string {
     <header class="page-head">
       <div class="grow">
         <h1>Roster</h1>
-        <p class="quiet small">{{ next ? `${entries?.length} of ${total}` : shown.length }} {{ total === 1 ? 'player' : 'players' }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template></p>
+        <p class="quiet small">
+          {{ next ? `${entries?.length} of ${total}` : shown.length }} {{ total === 1 ? 'player' : 'players'
+          }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template>
+        </p>
       </div>
       <button class="plain-button main" @click="adding = !adding">Add a player</button>
     </header>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <form v-if="adding || (entries && shown.length === 0)" class="card add" @submit.prevent="add">
-      <label>Name <input v-model="name" required maxlength="80" autofocus placeholder="Who plays?"></label>
-      <label>Carries in <select v-model="unit"><option value="yd">yards</option><option value="m">metres</option></select></label>
-      <label>Hand <select v-model="hand"><option value="right">right</option><option value="left">left</option></select></label>
+      <label>Name <input v-model="name" required maxlength="80" autofocus placeholder="Who plays?" /></label>
+      <label
+        >Carries in
+        <select v-model="unit">
+          <option value="yd">yards</option>
+          <option value="m">metres</option>
+        </select></label
+      >
+      <label
+        >Hand
+        <select v-model="hand">
+          <option value="right">right</option>
+          <option value="left">left</option>
+        </select></label
+      >
       <button class="plain-button main">Add and write the bag down</button>
     </form>
     <ul v-if="entries" class="roster">
       <li v-for="entry in shown" :key="entry.player.id" class="card">
         <RouterLink :to="{ name: 'bag', params: { playerId: entry.player.id } }" class="player">
           <h2>{{ entry.player.name }}</h2>
-          <p v-if="entry.gamer" class="headline"><span class="verdict" :class="entry.gamer.severity">{{ MARKS[entry.gamer.severity] }}</span> {{ entry.gamer.headline }}</p>
+          <p v-if="entry.gamer" class="headline">
+            <span class="verdict" :class="entry.gamer.severity">{{ MARKS[entry.gamer.severity] }}</span>
+            {{ entry.gamer.headline }}
+          </p>
           <p v-else class="quiet">No gamer bag yet.</p>
         </RouterLink>
         <dl>
-          <div><dt>Gamer</dt><dd>{{ entry.gamer ? `${entry.gamer.clubs} clubs` : '–' }} of {{ entry.clubsOwned }}</dd></div>
-          <div><dt>Faults</dt><dd :class="['verdict', entry.gamer?.faults ? 'fault' : 'fine']">{{ entry.gamer?.faults ?? '–' }}</dd></div>
-          <div><dt>Next</dt><dd><RouterLink v-if="entry.nextPlan" :to="{ name: 'plan', params: { playerId: entry.player.id, planId: entry.nextPlan.id } }">{{ entry.nextPlan.name }}</RouterLink><span v-else class="quiet">nothing planned</span><div v-if="entry.nextPlan" class="small quiet">{{ shortDay(entry.nextPlan.startsOn) }}, {{ startsIn(entry.nextPlan.startsOn) }}; <span v-if="entry.nextPlan.rounds" class="verdict" :class="entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? 'fine' : 'look'">{{ entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? '●' : '◆' }} {{ settledWords(entry.nextPlan.rounds) }}</span><template v-else>{{ entry.nextPlan.swaps }} {{ entry.nextPlan.swaps === 1 ? 'swap' : 'swaps' }}</template></div></dd></div>
-          <div><dt>Last change</dt><dd class="small"><template v-if="entry.lastChange">{{ shortMoment(entry.lastChange.at) }}, {{ entry.lastChange.who }}<div class="quiet clip" :title="entry.lastChange.summary">{{ entry.lastChange.summary }}</div></template></dd></div>
+          <div>
+            <dt>Gamer</dt>
+            <dd>{{ entry.gamer ? `${entry.gamer.clubs} clubs` : '–' }} of {{ entry.clubsOwned }}</dd>
+          </div>
+          <div>
+            <dt>Faults</dt>
+            <dd :class="['verdict', entry.gamer?.faults ? 'fault' : 'fine']">
+              {{ entry.gamer?.faults ?? '–' }}
+            </dd>
+          </div>
+          <div>
+            <dt>Next</dt>
+            <dd>
+              <RouterLink
+                v-if="entry.nextPlan"
+                :to="{ name: 'plan', params: { playerId: entry.player.id, planId: entry.nextPlan.id } }"
+                >{{ entry.nextPlan.name }}</RouterLink
+              ><span v-else class="quiet">nothing planned</span>
+              <div v-if="entry.nextPlan" class="small quiet">
+                {{ shortDay(entry.nextPlan.startsOn) }}, {{ startsIn(entry.nextPlan.startsOn) }};
+                <span
+                  v-if="entry.nextPlan.rounds"
+                  class="verdict"
+                  :class="entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? 'fine' : 'look'"
+                  >{{ entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? '●' : '◆' }}
+                  {{ settledWords(entry.nextPlan.rounds) }}</span
+                ><template v-else
+                  >{{ entry.nextPlan.swaps }} {{ entry.nextPlan.swaps === 1 ? 'swap' : 'swaps' }}</template
+                >
+              </div>
+            </dd>
+          </div>
+          <div>
+            <dt>Last change</dt>
+            <dd class="small">
+              <template v-if="entry.lastChange"
+                >{{ shortMoment(entry.lastChange.at) }}, {{ entry.lastChange.who }}
+                <div class="quiet clip" :title="entry.lastChange.summary">
+                  {{ entry.lastChange.summary }}
+                </div></template
+              >
+            </dd>
+          </div>
         </dl>
       </li>
     </ul>
-    <p v-if="next"><button class="plain-button" @click="loadMore">Show more players: {{ entries?.length }} of {{ total }} shown</button></p>
-    <p v-if="away.length" class="off-roster small quiet">Off the roster: <RouterLink v-for="entry in away" :key="entry.player.id" :to="{ name: 'settings', params: { playerId: entry.player.id } }">{{ entry.player.name }}</RouterLink></p>
-    <div v-if="!entries && !problem" class="waiting" role="status" aria-label="Loading"><span v-for="n in 4" :key="n" /></div>
+    <p v-if="next">
+      <button class="plain-button" @click="loadMore">
+        Show more players: {{ entries?.length }} of {{ total }} shown
+      </button>
+    </p>
+    <p v-if="away.length" class="off-roster small quiet">
+      Off the roster:
+      <RouterLink
+        v-for="entry in away"
+        :key="entry.player.id"
+        :to="{ name: 'settings', params: { playerId: entry.player.id } }"
+        >{{ entry.player.name }}</RouterLink
+      >
+    </p>
+    <div v-if="!entries && !problem" class="waiting" role="status" aria-label="Loading">
+      <span v-for="n in 4" :key="n" />
+    </div>
   </div>
 </template>
 
 <style scoped>
-.roster { list-style: none; margin: 0; padding: 0; display: grid; gap: 10px; }
-.roster li { display: grid; grid-template-columns: minmax(300px, 1.2fr) minmax(420px, 1fr); gap: 12px 28px; padding: 14px 18px; }
-.player { text-decoration: none; color: inherit; }
-.player:hover h2 { text-decoration: underline; text-underline-offset: 3px; }
-h2 { font-size: 18px; margin-bottom: 4px; }
-.headline { line-height: 1.45; }
-dl { display: grid; grid-template-columns: 92px 56px minmax(120px, 1fr) minmax(120px, 1fr); gap: 0 14px; margin: 0; align-content: center; }
-dt { font-size: 12px; color: var(--quiet); }
-dd { margin: 0; }
-.clip { max-width: 24ch; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.add { display: flex; flex-wrap: wrap; gap: 14px; align-items: end; padding: 14px 18px; margin-bottom: 14px; }
-.add label { display: grid; gap: 3px; font-size: 12.5px; color: var(--quiet); }
-.add input, .add select { font: inherit; font-size: 14px; min-height: 36px; padding: 4px 8px; border: 1px solid var(--line); border-radius: 4px; background: var(--linen); color: var(--ink); }
-.off-roster { display: flex; flex-wrap: wrap; gap: 4px 12px; margin-top: 14px; }
-.waiting { display: grid; gap: 10px; }
-.waiting span { height: 86px; background: var(--linen-deep); border-radius: 6px; }
+.roster {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 10px;
+}
+.roster li {
+  display: grid;
+  grid-template-columns: minmax(300px, 1.2fr) minmax(420px, 1fr);
+  gap: 12px 28px;
+  padding: 14px 18px;
+}
+.player {
+  text-decoration: none;
+  color: inherit;
+}
+.player:hover h2 {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+h2 {
+  font-size: 18px;
+  margin-bottom: 4px;
+}
+.headline {
+  line-height: 1.45;
+}
+dl {
+  display: grid;
+  grid-template-columns: 92px 56px minmax(120px, 1fr) minmax(120px, 1fr);
+  gap: 0 14px;
+  margin: 0;
+  align-content: center;
+}
+dt {
+  font-size: 12px;
+  color: var(--quiet);
+}
+dd {
+  margin: 0;
+}
+.clip {
+  max-width: 24ch;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  align-items: end;
+  padding: 14px 18px;
+  margin-bottom: 14px;
+}
+.add label {
+  display: grid;
+  gap: 3px;
+  font-size: 12.5px;
+  color: var(--quiet);
+}
+.add input,
+.add select {
+  font: inherit;
+  font-size: 14px;
+  min-height: 36px;
+  padding: 4px 8px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--linen);
+  color: var(--ink);
+}
+.off-roster {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  margin-top: 14px;
+}
+.waiting {
+  display: grid;
+  gap: 10px;
+}
+.waiting span {
+  height: 86px;
+  background: var(--linen-deep);
+  border-radius: 6px;
+}
 @media (max-width: 980px) {
-  .roster li { grid-template-columns: 1fr; }
-  dl { grid-template-columns: repeat(auto-fit, minmax(120px, 1fr)); gap: 8px 14px; }
+  .roster li {
+    grid-template-columns: 1fr;
+  }
+  dl {
+    grid-template-columns: repeat(auto-fit, minmax(120px, 1fr));
+    gap: 8px 14px;
+  }
 }
 </style>

@@ -12,7 +12,11 @@ const store = useSheet();
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
-const asOf = computed(() => (typeof route.query.asOf === 'string' && /^\d{4}-\d\d-\d\d$/.test(route.query.asOf) ? route.query.asOf : null));
+const asOf = computed(() =>
+  typeof route.query.asOf === 'string' && /^\d{4}-\d\d-\d\d$/.test(route.query.asOf)
+    ? route.query.asOf
+    : null,
+);
 watch([() => props.playerId, asOf], ([playerId, day]) => void store.load(playerId, day), { immediate: true });
 
 useEventListener('keydown', (event: KeyboardEvent) => {
@@ -59,6 +63,16 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </template>
 
 <style scoped>
-.waiting { display: grid; gap: 14px; padding-top: 60px; max-width: 520px; }
-.waiting span { height: 26px; background: var(--linen-deep); border-radius: 3px; opacity: 0.8; }
+.waiting {
+  display: grid;
+  gap: 14px;
+  padding-top: 60px;
+  max-width: 520px;
+}
+.waiting span {
+  height: 26px;
+  background: var(--linen-deep);
+  border-radius: 3px;
+  opacity: 0.8;
+}
 </style>

@@ -40,9 +40,17 @@ const draft = ref('');
 
 const rowIds = computed(() => [...props.clubs.map((club) => club.id), ...(props.readOnly ? [] : [NEW_ROW])]);
 const rowIndex = computed(() => Math.max(0, rowIds.value.indexOf(activeRow.value)));
-watch(rowIds, (ids) => { if (!ids.includes(activeRow.value)) activeRow.value = ids[Math.min(rowIndex.value, ids.length - 1)] ?? NEW_ROW; });
+watch(rowIds, (ids) => {
+  if (!ids.includes(activeRow.value))
+    activeRow.value = ids[Math.min(rowIndex.value, ids.length - 1)] ?? NEW_ROW;
+});
 watch(activeRow, (id) => emit('active', id === NEW_ROW ? null : id), { immediate: true });
-watch(() => props.columns, () => { activeColumn.value = Math.min(activeColumn.value, props.columns.length - 1); });
+watch(
+  () => props.columns,
+  () => {
+    activeColumn.value = Math.min(activeColumn.value, props.columns.length - 1);
+  },
+);
 
 /** The library moves what is dragged in a copy; the clubs themselves move when the bag says so. */
 const dragCopy = computed({ get: () => [...props.clubs], set: () => undefined });
@@ -98,9 +106,15 @@ const known = new Set(props.clubs.map((club) => club.id));
 function addedRow(): string | undefined {
   return props.clubs.find((club) => !known.has(club.id))?.id;
 }
-watch(() => props.clubs, (clubs, before) => {
-  if (before.length !== clubs.length) void nextTick(() => { clubs.forEach((club) => known.add(club.id)); });
-});
+watch(
+  () => props.clubs,
+  (clubs, before) => {
+    if (before.length !== clubs.length)
+      void nextTick(() => {
+        clubs.forEach((club) => known.add(club.id));
+      });
+  },
+);
 
 function cancel(): void {
   editing.value = false;
@@ -111,7 +125,12 @@ function onCellKey(event: KeyboardEvent): void {
   if (editing.value || event.isComposing) return;
   const command = event.ctrlKey || event.metaKey;
   const moves: Record<string, [number, number]> = {
-    ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1], PageUp: [-10, 0], PageDown: [10, 0],
+    ArrowUp: [-1, 0],
+    ArrowDown: [1, 0],
+    ArrowLeft: [0, -1],
+    ArrowRight: [0, 1],
+    PageUp: [-10, 0],
+    PageDown: [10, 0],
   };
   const move = moves[event.key];
   if (event.altKey) {
@@ -141,7 +160,8 @@ function onCellKey(event: KeyboardEvent): void {
     startEditing();
   } else if (event.key === 'Delete' || event.key === 'Backspace') {
     event.preventDefault();
-    if (!props.readOnly && activeRow.value !== NEW_ROW && activeColumn.value > 0) emit('write', activeRow.value, props.columns[activeColumn.value]!, '');
+    if (!props.readOnly && activeRow.value !== NEW_ROW && activeColumn.value > 0)
+      emit('write', activeRow.value, props.columns[activeColumn.value]!, '');
   } else if (event.key === 'Tab') {
     // Tab goes on along the row and leaves the sheet at its end.
     const next = activeColumn.value + (event.shiftKey ? -1 : 1);
@@ -220,7 +240,13 @@ function onDropped(event: { data?: ClubView; item: HTMLElement }): void {
   if (event.data) emit('dropped', event.data.id);
 }
 
-defineExpose({ focus: focusCell, goTo: (clubId: string) => { activeRow.value = clubId; return focusCell(); } });
+defineExpose({
+  focus: focusCell,
+  goTo: (clubId: string) => {
+    activeRow.value = clubId;
+    return focusCell();
+  },
+});
 </script>
 
 <template>
@@ -228,24 +254,77 @@ defineExpose({ focus: focusCell, goTo: (clubId: string) => { activeRow.value = c
     <table role="grid" :aria-label="label" :aria-readonly="readOnly" :aria-rowcount="rowIds.length + 1">
       <thead>
         <tr :style="{ height: `${headPx}px` }">
-          <th v-for="column in columns" :key="column.id" scope="col" :class="[column.align, { essential: column.essential }]" :style="{ width: `${column.px}px` }">{{ column.head }}</th>
+          <th
+            v-for="column in columns"
+            :key="column.id"
+            scope="col"
+            :class="[column.align, { essential: column.essential }]"
+            :style="{ width: `${column.px}px` }"
+          >
+            {{ column.head }}
+          </th>
         </tr>
       </thead>
-      <VueDraggable v-model="dragCopy" tag="tbody" :group="dragGroup ? { name: dragGroup, pull: 'clone', put: true } : undefined" :sort="false" :disabled="!dragGroup || readOnly" handle=".grab" :force-fallback="true" :animation="120" @add="onDropped" @start="emit('dragging', true)" @end="emit('dragging', false)">
-        <tr v-for="club in clubs" :key="club.id" :data-club="club.id" :data-name="club.name" :style="{ height: `${rowPx}px` }" :class="{ on: activeRow === club.id }">
+      <VueDraggable
+        v-model="dragCopy"
+        tag="tbody"
+        :group="dragGroup ? { name: dragGroup, pull: 'clone', put: true } : undefined"
+        :sort="false"
+        :disabled="!dragGroup || readOnly"
+        handle=".grab"
+        :force-fallback="true"
+        :animation="120"
+        @add="onDropped"
+        @start="emit('dragging', true)"
+        @end="emit('dragging', false)"
+      >
+        <tr
+          v-for="club in clubs"
+          :key="club.id"
+          :data-club="club.id"
+          :data-name="club.name"
+          :style="{ height: `${rowPx}px` }"
+          :class="{ on: activeRow === club.id }"
+        >
           <td
-            v-for="(column, i) in columns" :key="column.id" role="gridcell"
-            :class="[column.align, showCell(club, column, unit).source, { essential: column.essential, first: i === 0, rejected: rejected.has(`${club.id} ${column.id}`), editing: editing && isActive(club.id, i) }]"
-            :tabindex="isActive(club.id, i) ? 0 : -1" :data-active="isActive(club.id, i)" :data-column="column.id"
+            v-for="(column, i) in columns"
+            :key="column.id"
+            role="gridcell"
+            :class="[
+              column.align,
+              showCell(club, column, unit).source,
+              {
+                essential: column.essential,
+                first: i === 0,
+                rejected: rejected.has(`${club.id} ${column.id}`),
+                editing: editing && isActive(club.id, i),
+              },
+            ]"
+            :tabindex="isActive(club.id, i) ? 0 : -1"
+            :data-active="isActive(club.id, i)"
+            :data-column="column.id"
             :title="rejected.get(`${club.id} ${column.id}`)?.reason ?? showCell(club, column, unit).origin"
             :aria-invalid="rejected.has(`${club.id} ${column.id}`) || undefined"
-            @keydown="onCellKey" @focus="onCellFocus(club.id, i)" @mousedown.left="onCellDown(club.id, i)" @dblclick="onCellDouble(club.id, i)">
+            @keydown="onCellKey"
+            @focus="onCellFocus(club.id, i)"
+            @mousedown.left="onCellDown(club.id, i)"
+            @dblclick="onCellDouble(club.id, i)"
+          >
             <input
-              v-if="editing && isActive(club.id, i)" v-model="draft" class="editor" :aria-label="`${club.name}, ${column.head}`" autocomplete="off" spellcheck="false"
-              @keydown="onEditorKey" @blur="commit(0, 0)">
+              v-if="editing && isActive(club.id, i)"
+              v-model="draft"
+              class="editor"
+              :aria-label="`${club.name}, ${column.head}`"
+              autocomplete="off"
+              spellcheck="false"
+              @keydown="onEditorKey"
+              @blur="commit(0, 0)"
+            />
             <template v-else-if="rejected.has(`${club.id} ${column.id}`)">
               <span class="bad">{{ rejected.get(`${club.id} ${column.id}`)!.text }}</span>
-              <span v-if="isActive(club.id, i)" class="why" role="alert">{{ rejected.get(`${club.id} ${column.id}`)!.reason }}</span>
+              <span v-if="isActive(club.id, i)" class="why" role="alert">{{
+                rejected.get(`${club.id} ${column.id}`)!.reason
+              }}</span>
             </template>
             <template v-else>
               <span v-if="i === 0 && dragGroup" class="grab" aria-hidden="true">⠿</span>
@@ -259,11 +338,27 @@ defineExpose({ focus: focusCell, goTo: (clubId: string) => { activeRow.value = c
       <tfoot v-if="!readOnly">
         <tr :style="{ height: `${rowPx}px` }" class="new-row">
           <td
-            :colspan="columns.length" role="gridcell" class="first essential" :tabindex="activeRow === NEW_ROW ? 0 : -1" :data-active="activeRow === NEW_ROW" data-column="new"
-            @keydown="onCellKey" @focus="onCellFocus(NEW_ROW, 0)" @mousedown.left="onCellDown(NEW_ROW, 0)" @click="startEditing()">
+            :colspan="columns.length"
+            role="gridcell"
+            class="first essential"
+            :tabindex="activeRow === NEW_ROW ? 0 : -1"
+            :data-active="activeRow === NEW_ROW"
+            data-column="new"
+            @keydown="onCellKey"
+            @focus="onCellFocus(NEW_ROW, 0)"
+            @mousedown.left="onCellDown(NEW_ROW, 0)"
+            @click="startEditing()"
+          >
             <input
-              v-if="editing && activeRow === NEW_ROW" v-model="draft" class="editor" aria-label="Name of the new club" autocomplete="off" spellcheck="false"
-              @keydown="onEditorKey" @blur="commit(0, 0)">
+              v-if="editing && activeRow === NEW_ROW"
+              v-model="draft"
+              class="editor"
+              aria-label="Name of the new club"
+              autocomplete="off"
+              spellcheck="false"
+              @keydown="onEditorKey"
+              @blur="commit(0, 0)"
+            />
             <span v-else class="quiet">Type a club: 7 iron, 3w, PW, 56…</span>
           </td>
         </tr>
@@ -273,33 +368,159 @@ defineExpose({ focus: focusCell, goTo: (clubId: string) => { activeRow.value = c
 </template>
 
 <style scoped>
-.grid { min-width: 0; }
-table { border-collapse: collapse; table-layout: fixed; }
-th { font-weight: 400; font-size: 12.5px; color: var(--quiet); padding: 0 7px; vertical-align: bottom; padding-bottom: 6px; text-align: left; white-space: nowrap; }
-td { padding: 0 7px; border-top: 1px solid var(--line); white-space: nowrap; overflow: hidden; text-overflow: ellipsis; position: relative; outline: none; font-size: 14px; }
-.right { text-align: right; }
-tr.on td { background: color-mix(in srgb, var(--paper) 75%, transparent); }
-td:focus { box-shadow: inset 0 0 0 2px var(--petrol); background: var(--paper); overflow: visible; z-index: 2; }
-.first { font-weight: 600; padding-left: 2px; }
-.first .text { display: inline-block; max-width: 100%; overflow: hidden; text-overflow: ellipsis; vertical-align: bottom; }
-.grab { color: var(--sand); cursor: grab; margin-right: 3px; font-weight: 400; font-size: 13px; opacity: 0.55; touch-action: none; }
-tr:hover .grab { opacity: 1; color: var(--quiet); }
-s { color: var(--quiet); font-size: 12px; margin-right: 6px; }
-td[data-column='shot.full.carryM'] { font-weight: 600; }
-td[data-column='shot.full.source'], td[data-column='shaft'], td[data-column='grip'], td[data-column='grind'] { font-family: var(--narrow); font-size: 13.5px; }
-td[data-column='shot.full.source'].measured { color: var(--petrol); }
-td.stated { color: var(--brass-ink); }
-td.modelled { font-style: italic; color: var(--quiet); }
-.editor { width: 100%; height: calc(100% - 4px); font: inherit; color: var(--ink); background: var(--paper); border: 0; outline: none; text-align: inherit; padding: 0; min-height: 26px; }
-td.editing { box-shadow: inset 0 0 0 2px var(--petrol); background: var(--paper); }
-.rejected { background: var(--brick-soft) !important; overflow: visible; }
-.bad { color: var(--brick-ink); text-decoration: underline wavy; text-underline-offset: 3px; }
-.why { position: absolute; top: 100%; left: 0; z-index: 5; background: var(--paper); border: 1px solid var(--brick); color: var(--brick-ink); padding: 4px 8px; font: 400 12.5px/1.35 var(--font); white-space: normal; width: 230px; text-align: left; border-radius: 0 4px 4px 4px; }
-.badge { font-style: normal; font-weight: 500; font-size: 11.5px; color: var(--petrol); border: 1px solid var(--petrol-mid); border-radius: 3px; padding: 0 4px; margin-left: 6px; }
-.new-row td { border-bottom: 1px solid var(--line); cursor: text; }
-.new-row .quiet { font-weight: 400; }
+.grid {
+  min-width: 0;
+}
+table {
+  border-collapse: collapse;
+  table-layout: fixed;
+}
+th {
+  font-weight: 400;
+  font-size: 12.5px;
+  color: var(--quiet);
+  padding: 0 7px;
+  vertical-align: bottom;
+  padding-bottom: 6px;
+  text-align: left;
+  white-space: nowrap;
+}
+td {
+  padding: 0 7px;
+  border-top: 1px solid var(--line);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  position: relative;
+  outline: none;
+  font-size: 14px;
+}
+.right {
+  text-align: right;
+}
+tr.on td {
+  background: color-mix(in srgb, var(--paper) 75%, transparent);
+}
+td:focus {
+  box-shadow: inset 0 0 0 2px var(--petrol);
+  background: var(--paper);
+  overflow: visible;
+  z-index: 2;
+}
+.first {
+  font-weight: 600;
+  padding-left: 2px;
+}
+.first .text {
+  display: inline-block;
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  vertical-align: bottom;
+}
+.grab {
+  color: var(--sand);
+  cursor: grab;
+  margin-right: 3px;
+  font-weight: 400;
+  font-size: 13px;
+  opacity: 0.55;
+  touch-action: none;
+}
+tr:hover .grab {
+  opacity: 1;
+  color: var(--quiet);
+}
+s {
+  color: var(--quiet);
+  font-size: 12px;
+  margin-right: 6px;
+}
+td[data-column='shot.full.carryM'] {
+  font-weight: 600;
+}
+td[data-column='shot.full.source'],
+td[data-column='shaft'],
+td[data-column='grip'],
+td[data-column='grind'] {
+  font-family: var(--narrow);
+  font-size: 13.5px;
+}
+td[data-column='shot.full.source'].measured {
+  color: var(--petrol);
+}
+td.stated {
+  color: var(--brass-ink);
+}
+td.modelled {
+  font-style: italic;
+  color: var(--quiet);
+}
+.editor {
+  width: 100%;
+  height: calc(100% - 4px);
+  font: inherit;
+  color: var(--ink);
+  background: var(--paper);
+  border: 0;
+  outline: none;
+  text-align: inherit;
+  padding: 0;
+  min-height: 26px;
+}
+td.editing {
+  box-shadow: inset 0 0 0 2px var(--petrol);
+  background: var(--paper);
+}
+.rejected {
+  background: var(--brick-soft) !important;
+  overflow: visible;
+}
+.bad {
+  color: var(--brick-ink);
+  text-decoration: underline wavy;
+  text-underline-offset: 3px;
+}
+.why {
+  position: absolute;
+  top: 100%;
+  left: 0;
+  z-index: 5;
+  background: var(--paper);
+  border: 1px solid var(--brick);
+  color: var(--brick-ink);
+  padding: 4px 8px;
+  font: 400 12.5px/1.35 var(--font);
+  white-space: normal;
+  width: 230px;
+  text-align: left;
+  border-radius: 0 4px 4px 4px;
+}
+.badge {
+  font-style: normal;
+  font-weight: 500;
+  font-size: 11.5px;
+  color: var(--petrol);
+  border: 1px solid var(--petrol-mid);
+  border-radius: 3px;
+  padding: 0 4px;
+  margin-left: 6px;
+}
+.new-row td {
+  border-bottom: 1px solid var(--line);
+  cursor: text;
+}
+.new-row .quiet {
+  font-weight: 400;
+}
 @media (max-width: 700px) {
-  th:not(.essential), td:not(.essential) { display: none; }
-  th, td { padding: 0 5px; }
+  th:not(.essential),
+  td:not(.essential) {
+    display: none;
+  }
+  th,
+  td {
+    padding: 0 5px;
+  }
 }
 </style>

@@ -5,19 +5,35 @@ import { readCell, readingSchema, type ClubView, type Column, type Command } fro
 export type CellChange = { ok: true; commands: Command[] } | { ok: false; reason: string };
 
 /** The change that a text in a cell stands for; an empty text takes the quantity back to "not known". */
-export function cellChange(club: ClubView, column: Column, text: string, unit: DistanceUnit, takenOn: string): CellChange {
+export function cellChange(
+  club: ClubView,
+  column: Column,
+  text: string,
+  unit: DistanceUnit,
+  takenOn: string,
+): CellChange {
   const trimmed = text.trim();
   if (column.type === 'club') {
     if (trimmed === '') return { ok: false, reason: 'a club needs a name; delete it to be rid of it' };
     const read = readCell(column, trimmed, unit);
     if (!read.ok) return read;
-    return { ok: true, commands: read.value === club[column.id as 'name'] ? [] : [edit(club, { set: { [column.id]: read.value } })] };
+    return {
+      ok: true,
+      commands:
+        read.value === club[column.id as 'name'] ? [] : [edit(club, { set: { [column.id]: read.value } })],
+    };
   }
   if (trimmed === '') return cleared(club, column, takenOn);
   const read = readCell(column, trimmed, unit);
   if (!read.ok) return read;
   if (column.type === 'quantity') {
-    return { ok: true, commands: read.value === club.spec[column.id]?.value ? [] : [edit(club, { readings: [{ key: column.id, value: read.value, takenOn }] })] };
+    return {
+      ok: true,
+      commands:
+        read.value === club.spec[column.id]?.value
+          ? []
+          : [edit(club, { readings: [{ key: column.id, value: read.value, takenOn }] })],
+    };
   }
   const key = `shot.${column.shotKind}` as const;
   const standing = shotIn(club.spec, key);
@@ -36,10 +52,19 @@ export function cellChange(club: ClubView, column: Column, text: string, unit: D
  * A shot with one part typed in. A new carry is a new statement: the sample and the total of the old one do not speak for it.
  * @returns the reason, where the part says nothing without a carry
  */
-function shotWith(standing: Shot | undefined, part: keyof Shot | 'takenOn', value: string | number): Shot | string {
+function shotWith(
+  standing: Shot | undefined,
+  part: keyof Shot | 'takenOn',
+  value: string | number,
+): Shot | string {
   if (part === 'carryM') {
     const { apexM, landDeg } = standing ?? {};
-    return { carryM: value as number, ...(apexM !== undefined && { apexM }), ...(landDeg !== undefined && { landDeg }), source: 'stated' };
+    return {
+      carryM: value as number,
+      ...(apexM !== undefined && { apexM }),
+      ...(landDeg !== undefined && { landDeg }),
+      source: 'stated',
+    };
   }
   if (!standing) return 'give the carry first';
   if (part === 'takenOn') return standing;
@@ -47,21 +72,35 @@ function shotWith(standing: Shot | undefined, part: keyof Shot | 'takenOn', valu
   return { ...standing, ...measured, [part]: value };
 }
 
-function cleared(club: ClubView, column: Extract<Column, { type: 'quantity' | 'shot' }>, takenOn: string): CellChange {
+function cleared(
+  club: ClubView,
+  column: Extract<Column, { type: 'quantity' | 'shot' }>,
+  takenOn: string,
+): CellChange {
   if (column.type === 'quantity') {
-    return { ok: true, commands: club.spec[column.id] ? [edit(club, { readings: [{ key: column.id, value: null, takenOn }] })] : [] };
+    return {
+      ok: true,
+      commands: club.spec[column.id]
+        ? [edit(club, { readings: [{ key: column.id, value: null, takenOn }] })]
+        : [],
+    };
   }
   const key = `shot.${column.shotKind}` as const;
   const standing = shotIn(club.spec, key);
   if (!standing) return { ok: true, commands: [] };
-  if (column.part === 'carryM') return { ok: true, commands: [edit(club, { readings: [{ key, value: null, takenOn }] })] };
-  if (column.part === 'source' || column.part === 'takenOn') return { ok: false, reason: 'clear the carry to clear this' };
+  if (column.part === 'carryM')
+    return { ok: true, commands: [edit(club, { readings: [{ key, value: null, takenOn }] })] };
+  if (column.part === 'source' || column.part === 'takenOn')
+    return { ok: false, reason: 'clear the carry to clear this' };
   const { [column.part]: _gone, ...rest } = standing;
-  const source = column.part === 'shots' && standing.source === 'measured' ? { source: 'stated' as const } : {};
-  return { ok: true, commands: [edit(club, { readings: [{ key, value: { ...rest, ...source } as Shot, takenOn }] })] };
+  const source =
+    column.part === 'shots' && standing.source === 'measured' ? { source: 'stated' as const } : {};
+  return {
+    ok: true,
+    commands: [edit(club, { readings: [{ key, value: { ...rest, ...source } as Shot, takenOn }] })],
+  };
 }
 
 function edit(club: ClubView, what: Pick<Extract<Command, { do: 'editClub' }>, 'set' | 'readings'>): Command {
   return { do: 'editClub', clubId: club.id, version: club.version, ...what };
 }
-

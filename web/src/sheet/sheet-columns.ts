@@ -1,5 +1,23 @@
-import { playingLoft, quantityOf, shotIn, sourceWords, distanceNumber, type DistanceUnit, type QuantityKey, type ShotKind } from '@tasche/core';
-import { columnOf, isDistancePart, showQuantity, unitLabel, usualUnits, type ClubView, type Column, type ShotPart } from '@tasche/contract';
+import {
+  playingLoft,
+  quantityOf,
+  shotIn,
+  sourceWords,
+  distanceNumber,
+  type DistanceUnit,
+  type QuantityKey,
+  type ShotKind,
+} from '@tasche/core';
+import {
+  columnOf,
+  isDistancePart,
+  showQuantity,
+  unitLabel,
+  usualUnits,
+  type ClubView,
+  type Column,
+  type ShotPart,
+} from '@tasche/contract';
 import { shortDay } from '../app/day';
 
 /** A column as the screen shows it. The loft it is really at is shown with the stamp struck through. */
@@ -16,11 +34,22 @@ export interface SheetColumn {
 
 const fixed = (id: string): Column => columnOf(id)!;
 
-const nameColumn: SheetColumn = { id: 'name', writes: () => fixed('name'), head: 'club', align: 'left', px: 106, essential: true };
+const nameColumn: SheetColumn = {
+  id: 'name',
+  writes: () => fixed('name'),
+  head: 'club',
+  align: 'left',
+  px: 106,
+  essential: true,
+};
 
 /** Where a stamp is written down, a new loft is what the club was set to; otherwise it is the stamp. */
 const loftColumn: SheetColumn = {
-  id: 'loft', head: 'loft', align: 'right', px: 84, essential: true,
+  id: 'loft',
+  head: 'loft',
+  align: 'right',
+  px: 84,
+  essential: true,
   writes: (club) => fixed(club.spec.loftStampedDeg ? 'loftSetDeg' : 'loftStampedDeg'),
 };
 
@@ -30,12 +59,24 @@ function quantityColumn(key: QuantityKey, px: number): SheetColumn {
   return { id: key, writes: () => fixed(key), head: quantity.short, align: right ? 'right' : 'left', px };
 }
 
-function shotColumn(shotKind: ShotKind, part: ShotPart, head: string, px: number, essential = false): SheetColumn {
+function shotColumn(
+  shotKind: ShotKind,
+  part: ShotPart,
+  head: string,
+  px: number,
+  essential = false,
+): SheetColumn {
   const id = `shot.${shotKind}.${part}`;
   return { id, writes: () => fixed(id), head, align: part === 'source' ? 'left' : 'right', px, essential };
 }
 
-const sourceColumn: SheetColumn = { id: 'shot.full.source', writes: () => fixed('shot.full.shots'), head: 'source', align: 'left', px: 76 };
+const sourceColumn: SheetColumn = {
+  id: 'shot.full.source',
+  writes: () => fixed('shot.full.shots'),
+  head: 'source',
+  align: 'left',
+  px: 76,
+};
 const carryColumn = shotColumn('full', 'carryM', 'carry', 50, true);
 
 export interface ColumnSet {
@@ -46,24 +87,102 @@ export interface ColumnSet {
 
 /** Ways to look at the sheet, each narrow enough to stand beside the ladder. */
 export const COLUMN_SETS: readonly ColumnSet[] = [
-  { id: 'gaps', name: 'Gaps', columns: [nameColumn, loftColumn, quantityColumn('lengthIn', 56), quantityColumn('shaft', 66), quantityColumn('swingWeight', 36), carryColumn, sourceColumn] },
-  { id: 'lofts', name: 'Lofts and soles', columns: [nameColumn, quantityColumn('loftStampedDeg', 60), quantityColumn('loftSetDeg', 54), quantityColumn('loftMeasuredDeg', 62), quantityColumn('lieDeg', 54), quantityColumn('setting', 96), quantityColumn('bounceDeg', 62), quantityColumn('grind', 100)] },
-  { id: 'build', name: 'Build', columns: [nameColumn, quantityColumn('head', 96), quantityColumn('lengthIn', 62), quantityColumn('shaft', 84), quantityColumn('shaftWeightG', 62), quantityColumn('flex', 42), quantityColumn('swingWeight', 42), quantityColumn('grip', 92)] },
-  { id: 'shots', name: 'Shots', columns: [nameColumn, carryColumn, shotColumn('full', 'totalM', 'total', 56), shotColumn('full', 'apexM', 'apex', 54), shotColumn('full', 'landDeg', 'land', 50), shotColumn('full', 'spreadM', '±', 46), shotColumn('soft', 'carryM', 'soft', 50), shotColumn('three-quarter', 'carryM', '¾', 46)] },
-  { id: 'record', name: 'Record', columns: [nameColumn, quantityColumn('state', 78), quantityColumn('totalWeightG', 68), quantityColumn('serial', 96), quantityColumn('grooveDate', 90), quantityColumn('price', 60), quantityColumn('hitsPerRound', 50), carryColumn] },
+  {
+    id: 'gaps',
+    name: 'Gaps',
+    columns: [
+      nameColumn,
+      loftColumn,
+      quantityColumn('lengthIn', 56),
+      quantityColumn('shaft', 66),
+      quantityColumn('swingWeight', 36),
+      carryColumn,
+      sourceColumn,
+    ],
+  },
+  {
+    id: 'lofts',
+    name: 'Lofts and soles',
+    columns: [
+      nameColumn,
+      quantityColumn('loftStampedDeg', 60),
+      quantityColumn('loftSetDeg', 54),
+      quantityColumn('loftMeasuredDeg', 62),
+      quantityColumn('lieDeg', 54),
+      quantityColumn('setting', 96),
+      quantityColumn('bounceDeg', 62),
+      quantityColumn('grind', 100),
+    ],
+  },
+  {
+    id: 'build',
+    name: 'Build',
+    columns: [
+      nameColumn,
+      quantityColumn('head', 96),
+      quantityColumn('lengthIn', 62),
+      quantityColumn('shaft', 84),
+      quantityColumn('shaftWeightG', 62),
+      quantityColumn('flex', 42),
+      quantityColumn('swingWeight', 42),
+      quantityColumn('grip', 92),
+    ],
+  },
+  {
+    id: 'shots',
+    name: 'Shots',
+    columns: [
+      nameColumn,
+      carryColumn,
+      shotColumn('full', 'totalM', 'total', 56),
+      shotColumn('full', 'apexM', 'apex', 54),
+      shotColumn('full', 'landDeg', 'land', 50),
+      shotColumn('full', 'spreadM', '±', 46),
+      shotColumn('soft', 'carryM', 'soft', 50),
+      shotColumn('three-quarter', 'carryM', '¾', 46),
+    ],
+  },
+  {
+    id: 'record',
+    name: 'Record',
+    columns: [
+      nameColumn,
+      quantityColumn('state', 78),
+      quantityColumn('totalWeightG', 68),
+      quantityColumn('serial', 96),
+      quantityColumn('grooveDate', 90),
+      quantityColumn('price', 60),
+      quantityColumn('hitsPerRound', 50),
+      carryColumn,
+    ],
+  },
 ];
 
 /** What a locker is looked through by. */
 export const LOCKER_COLUMNS: ColumnSet = {
-  id: 'overview', name: 'Overview',
+  id: 'overview',
+  name: 'Overview',
   columns: [
-    { ...nameColumn, px: 200 }, quantityColumn('state', 70), loftColumn, quantityColumn('lieDeg', 56), quantityColumn('lengthIn', 56), quantityColumn('head', 100),
-    quantityColumn('shaft', 76), quantityColumn('flex', 40), quantityColumn('swingWeight', 40), quantityColumn('bounceDeg', 58), quantityColumn('grind', 128), carryColumn, sourceColumn,
+    { ...nameColumn, px: 200 },
+    quantityColumn('state', 70),
+    loftColumn,
+    quantityColumn('lieDeg', 56),
+    quantityColumn('lengthIn', 56),
+    quantityColumn('head', 100),
+    quantityColumn('shaft', 76),
+    quantityColumn('flex', 40),
+    quantityColumn('swingWeight', 40),
+    quantityColumn('bounceDeg', 58),
+    quantityColumn('grind', 128),
+    carryColumn,
+    sourceColumn,
   ],
 };
 
 /** Every column there is, for the locker's wide sheet. */
-export const ALL_COLUMNS: readonly SheetColumn[] = [...new Map(COLUMN_SETS.flatMap((set) => set.columns).map((column) => [column.id, column])).values()];
+export const ALL_COLUMNS: readonly SheetColumn[] = [
+  ...new Map(COLUMN_SETS.flatMap((set) => set.columns).map((column) => [column.id, column])).values(),
+];
 
 export interface CellShown {
   text: string;
@@ -86,9 +205,13 @@ export function showCell(club: ClubView, column: SheetColumn, unit: DistanceUnit
     return fact === undefined
       ? { text: '', origin: `${written.quantity.label}: not known` }
       : {
-        text: showQuantity(written.quantity, fact.value, written.quantity.type === 'number' && written.quantity.unit === 'deg'),
-        origin: `${written.quantity.label}, as of ${shortDay(fact.takenOn)}`,
-      };
+          text: showQuantity(
+            written.quantity,
+            fact.value,
+            written.quantity.type === 'number' && written.quantity.unit === 'deg',
+          ),
+          origin: `${written.quantity.label}, as of ${shortDay(fact.takenOn)}`,
+        };
   }
   return { text: '', origin: '' };
 }
@@ -96,31 +219,52 @@ export function showCell(club: ClubView, column: SheetColumn, unit: DistanceUnit
 function showLoft(club: ClubView): CellShown {
   const loft = playingLoft(club.spec);
   if (!loft) return { text: '', origin: 'Loft: not known' };
-  const text = showQuantity(quantityOf(loft.from === 'measured' ? 'loftMeasuredDeg' : 'loftSetDeg')!, loft.deg).replace(/(\.\d)0°$/, '$1°');
+  const text = showQuantity(
+    quantityOf(loft.from === 'measured' ? 'loftMeasuredDeg' : 'loftSetDeg')!,
+    loft.deg,
+  ).replace(/(\.\d)0°$/, '$1°');
   const moved = loft.stampedDeg !== undefined && Math.abs(loft.stampedDeg - loft.deg) > 0.01;
   const how = { measured: 'measured on a gauge', set: 'bent or set', stamped: 'as stamped' }[loft.from];
   return {
-    text, origin: `Loft ${how}, ${shortDay(loft.takenOn)}${moved ? `; stamped ${loft.stampedDeg}°` : ''}`,
+    text,
+    origin: `Loft ${how}, ${shortDay(loft.takenOn)}${moved ? `; stamped ${loft.stampedDeg}°` : ''}`,
     ...(moved && { struck: loft.stampedDeg!.toFixed(1) }),
   };
 }
 
-function showShot(club: ClubView, shotKind: ShotKind, part: ShotPart, unit: DistanceUnit, column: Column): CellShown {
+function showShot(
+  club: ClubView,
+  shotKind: ShotKind,
+  part: ShotPart,
+  unit: DistanceUnit,
+  column: Column,
+): CellShown {
   const shot = shotIn(club.spec, `shot.${shotKind}`);
   const value = part === 'takenOn' ? club.spec[`shot.${shotKind}`]?.takenOn : shot?.[part];
   if (shot === undefined || value === undefined) return { text: '', origin: `${column.label}: not known` };
   const day = shortDay(club.spec[`shot.${shotKind}`]!.takenOn);
   const origin = `${column.label} [${unitLabel(column, unit) || 'as said'}], ${sourceWords(shot, unit)}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`;
-  const text = isDistancePart(part) ? distanceNumber(value as number, usualUnits(column, unit).distance) : `${value}${part === 'landDeg' ? '°' : ''}`;
+  const text = isDistancePart(part)
+    ? distanceNumber(value as number, usualUnits(column, unit).distance)
+    : `${value}${part === 'landDeg' ? '°' : ''}`;
   return { text, origin, source: shot.source };
 }
 
 function showSource(club: ClubView, unit: DistanceUnit): CellShown {
   const shot = shotIn(club.spec, 'shot.full');
   if (!shot) return { text: '', origin: 'No carry yet' };
-  const text = shot.source === 'modelled' ? sourceWords(shot, unit).replace('modelled', 'model').replace(/ (yd|m)$/, '') : sourceWords(shot, unit);
+  const text =
+    shot.source === 'modelled'
+      ? sourceWords(shot, unit)
+          .replace('modelled', 'model')
+          .replace(/ (yd|m)$/, '')
+      : sourceWords(shot, unit);
   const day = shortDay(club.spec['shot.full']!.takenOn);
-  return { text, origin: `Carry ${sourceWords(shot, unit)}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`, source: shot.source };
+  return {
+    text,
+    origin: `Carry ${sourceWords(shot, unit)}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`,
+    source: shot.source,
+  };
 }
 
 /** What an editor opens with: the exact value in the reader's unit. */

@@ -14,12 +14,16 @@ export const useSheet = defineStore('sheet', () => {
   const sheet = shallowRef<SheetView | null>(null);
   const state = ref<'empty' | 'loading' | 'ready' | 'missing' | 'away'>('empty');
   const conflicted = shallowRef<readonly { request: ChangeRequest; conflicts: readonly Conflict[] }[]>([]);
-  const line = undoLine((changeId, id) => { if (sheet.value) outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id }); });
+  const line = undoLine((changeId, id) => {
+    if (sheet.value) outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id });
+  });
   let wanted: { playerId: string; asOf: string | null } | null = null;
 
   const clubs = computed(() => sheet.value?.clubs ?? []);
   const clubsById = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
-  const ladderClubs = computed(() => new Map(clubs.value.map((club): [string, LadderClub] => [club.id, ladderClub(club)])));
+  const ladderClubs = computed(
+    () => new Map(clubs.value.map((club): [string, LadderClub] => [club.id, ladderClub(club)])),
+  );
   const skill = computed(() => skillOf([...ladderClubs.value.values()], sheet.value?.player.handicap));
   const gamer = computed(() => sheet.value?.bags.find((bag) => bag.gamer));
   const lastChangeId = computed(() => sheet.value?.lastChange?.id);
@@ -33,7 +37,9 @@ export const useSheet = defineStore('sheet', () => {
     wanted = { playerId, asOf };
     if (!sheet.value) state.value = 'loading';
     try {
-      const loaded = await outbox.readCurrent(() => request<SheetView>(`/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`));
+      const loaded = await outbox.readCurrent(() =>
+        request<SheetView>(`/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`),
+      );
       if (wanted.playerId !== playerId || wanted.asOf !== asOf) return;
       sheet.value = asOf === null ? withCommands(loaded, outbox.pending(playerId)) : loaded;
       state.value = 'ready';
@@ -41,7 +47,9 @@ export const useSheet = defineStore('sheet', () => {
       if (error instanceof Refused) state.value = 'missing';
       else if (sheet.value === null) {
         state.value = 'away';
-        setTimeout(() => { if (state.value === 'away' && wanted?.playerId === playerId) void load(playerId, asOf); }, 1500);
+        setTimeout(() => {
+          if (state.value === 'away' && wanted?.playerId === playerId) void load(playerId, asOf);
+        }, 1500);
       }
     }
   }
@@ -52,7 +60,11 @@ export const useSheet = defineStore('sheet', () => {
     const current = sheet.value;
     if (!current || commands.length === 0) return id;
     sheet.value = withCommands(current, commands);
-    outbox.push({ kind: 'change', playerId: current.player.id, request: { id, commands, ...(why && { why }) } });
+    outbox.push({
+      kind: 'change',
+      playerId: current.player.id,
+      request: { id, commands, ...(why && { why }) },
+    });
     line.done(id);
     return id;
   }
@@ -62,7 +74,11 @@ export const useSheet = defineStore('sheet', () => {
     if (!current) return undefined;
     const mine = sent.outgoing.playerId === current.player.id;
     // An event that is changed takes its plans with it.
-    if (!mine && !('result' in sent && sent.result.plans.some(({ playerId }) => playerId === current.player.id))) return undefined;
+    if (
+      !mine &&
+      !('result' in sent && sent.result.plans.some(({ playerId }) => playerId === current.player.id))
+    )
+      return undefined;
     if ('result' in sent) {
       // What is still waiting was typed later and stands over the answer.
       sheet.value = withCommands(withResult(current, sent.result), outbox.pending(current.player.id));
@@ -71,8 +87,16 @@ export const useSheet = defineStore('sheet', () => {
     const failedId = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
     line.forget(failedId);
     void load(current.player.id);
-    if (sent.problem.error !== 'conflict' || !sent.problem.conflicts?.length || sent.outgoing.kind !== 'change') return false;
-    conflicted.value = [...conflicted.value, { request: sent.outgoing.request, conflicts: sent.problem.conflicts }];
+    if (
+      sent.problem.error !== 'conflict' ||
+      !sent.problem.conflicts?.length ||
+      sent.outgoing.kind !== 'change'
+    )
+      return false;
+    conflicted.value = [
+      ...conflicted.value,
+      { request: sent.outgoing.request, conflicts: sent.problem.conflicts },
+    ];
     return true;
   });
 
@@ -80,12 +104,18 @@ export const useSheet = defineStore('sheet', () => {
   function saveMine(): void {
     const refusedChanges = conflicted.value;
     conflicted.value = [];
-    for (const { request: { commands, why }, conflicts } of refusedChanges) {
+    for (const {
+      request: { commands, why },
+      conflicts,
+    } of refusedChanges) {
       const versions = new Map(conflicts.map((one) => [one.id, one.version]));
-      change(commands.map((command) => {
-        const version = versions.get(subjectOf(command) ?? '');
-        return version !== undefined && 'version' in command ? { ...command, version } : command;
-      }), why);
+      change(
+        commands.map((command) => {
+          const version = versions.get(subjectOf(command) ?? '');
+          return version !== undefined && 'version' in command ? { ...command, version } : command;
+        }),
+        why,
+      );
     }
   }
 
@@ -95,21 +125,46 @@ export const useSheet = defineStore('sheet', () => {
 
   /** Older plans than the sheet came with, a page at a time. */
   async function loadOlderPlans(): Promise<void> {
-    const last = sheet.value?.plans.toSorted((a, b) => b.startsOn.localeCompare(a.startsOn) || a.id.localeCompare(b.id)).at(-1);
+    const last = sheet.value?.plans
+      .toSorted((a, b) => b.startsOn.localeCompare(a.startsOn) || a.id.localeCompare(b.id))
+      .at(-1);
     if (!sheet.value || !last) return;
     const { id } = sheet.value.player;
     const page = await request<PlansPage>(`/players/${id}/plans?after=${last.startsOn}_${last.id}`);
     const current = sheet.value;
     if (current?.player.id !== id) return;
-    const isNew = <T extends { id: string }>(known: readonly T[]) => ({ id: one }: T) => !known.some((row) => row.id === one);
+    const isNew =
+      <T extends { id: string }>(known: readonly T[]) =>
+      ({ id: one }: T) =>
+        !known.some((row) => row.id === one);
     sheet.value = {
-      ...current, planCount: page.total, plans: [...current.plans, ...page.rows.filter(isNew(current.plans))],
+      ...current,
+      planCount: page.total,
+      plans: [...current.plans, ...page.rows.filter(isNew(current.plans))],
       bags: [...current.bags, ...page.bags.filter(isNew(current.bags))],
     };
   }
 
   return {
-    sheet, state, conflicted, clubs, clubsById, ladderClubs, skill, gamer, lastChangeId, readOnly,
-    load, loadOlderPlans, change, saveMine, keepTheirs, undoable: line.undoable, redoable: line.redoable, done: line.done, undo: line.undo, redo: line.redo,
+    sheet,
+    state,
+    conflicted,
+    clubs,
+    clubsById,
+    ladderClubs,
+    skill,
+    gamer,
+    lastChangeId,
+    readOnly,
+    load,
+    loadOlderPlans,
+    change,
+    saveMine,
+    keepTheirs,
+    undoable: line.undoable,
+    redoable: line.redoable,
+    done: line.done,
+    undo: line.undo,
+    redo: line.redo,
   };
 });

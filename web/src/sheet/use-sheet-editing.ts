@@ -1,6 +1,15 @@
 import { kindFromName, DEFAULT_GAP_SETTINGS, type ClubKind } from '@tasche/core';
 import {
-  columnOf, planImport, readClubTable, readHeads, splitTable, type BagView, type ClubView, type Command, type RecognisedColumn, type RejectedCell,
+  columnOf,
+  planImport,
+  readClubTable,
+  readHeads,
+  splitTable,
+  type BagView,
+  type ClubView,
+  type Command,
+  type RecognisedColumn,
+  type RejectedCell,
 } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { ref, shallowRef, type ComputedRef } from 'vue';
@@ -54,7 +63,13 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
   }
 
   /** A new club goes into the bag too, unless the bag is the gamer, or ready, and full. */
-  function addCommands(id: string, name: string, kind: ClubKind, readings: readonly Extract<Command, { do: 'addClub' }>['readings'][number][], already = 0): Command[] {
+  function addCommands(
+    id: string,
+    name: string,
+    kind: ClubKind,
+    readings: readonly Extract<Command, { do: 'addClub' }>['readings'][number][],
+    already = 0,
+  ): Command[] {
     const player = store.sheet!.player;
     const commands: Command[] = [{ do: 'addClub', club: { id, playerId: player.id, name, kind }, readings }];
     const into = bag.value;
@@ -68,7 +83,13 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
   }
 
   /** Rows with heads fill the columns they name; rows without fill the sheet from the active cell on. */
-  function paste(text: string, row: number, column: number, rows: readonly ClubView[], columns: readonly SheetColumn[]): void {
+  function paste(
+    text: string,
+    row: number,
+    column: number,
+    rows: readonly ClubView[],
+    columns: readonly SheetColumn[],
+  ): void {
     const cells = splitTable(text);
     const heads = readHeads(cells[0] ?? []);
     const options = { distanceUnit: unit(), takenOn: today() };
@@ -88,7 +109,12 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     }
     for (const { row: at, club, readings } of plan.edits) {
       clubOfRow.set(at, club.id);
-      commands.push({ do: 'editClub', clubId: club.id, version: club.version, readings: readings.map(({ key, value, takenOn }) => ({ key, value, takenOn })) });
+      commands.push({
+        do: 'editClub',
+        clubId: club.id,
+        version: club.version,
+        readings: readings.map(({ key, value, takenOn }) => ({ key, value, takenOn })),
+      });
     }
     plan.same.forEach(({ row: at, club }) => clubOfRow.set(at, club.id));
     store.change(commands, 'pasted from a spreadsheet');
@@ -98,14 +124,25 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
       if (markInPlace(cell, clubOfRow.get(cell.row))) inPlace += 1;
       else left.push({ row: cell.row + (heads ? 2 : 1), reason: `${cell.head}: ${cell.reason}` });
     }
-    pasteReport.value = { added: plan.adds.length, changed: plan.edits.length, same: plan.same.length, unknownColumns: plan.unknownColumns, left, inPlace };
+    pasteReport.value = {
+      added: plan.adds.length,
+      changed: plan.edits.length,
+      same: plan.same.length,
+      unknownColumns: plan.unknownColumns,
+      left,
+      inPlace,
+    };
   }
 
   function markInPlace(cell: RejectedCell, clubId: string | undefined): boolean {
     if (!clubId || !cell.columnId) return false;
     const club = store.clubsById.get(clubId);
-    const loftCell = club && (cell.columnId === 'loftStampedDeg' || cell.columnId === 'loftSetDeg') ? [`${clubId} loft`] : [];
-    for (const key of [`${clubId} ${cell.columnId}`, ...loftCell]) rejected.value.set(key, { text: cell.text, reason: cell.reason });
+    const loftCell =
+      club && (cell.columnId === 'loftStampedDeg' || cell.columnId === 'loftSetDeg')
+        ? [`${clubId} loft`]
+        : [];
+    for (const key of [`${clubId} ${cell.columnId}`, ...loftCell])
+      rejected.value.set(key, { text: cell.text, reason: cell.reason });
     return true;
   }
 
@@ -115,11 +152,18 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
 type TableArguments = [string[][], (RecognisedColumn | undefined)[], string[]];
 
 /** Lines up bare cells with the columns on screen; rows that name no club belong to the clubs they were pasted over. */
-function withoutHeads(cells: string[][], row: number, column: number, rows: readonly ClubView[], columns: readonly SheetColumn[]): TableArguments {
+function withoutHeads(
+  cells: string[][],
+  row: number,
+  column: number,
+  rows: readonly ClubView[],
+  columns: readonly SheetColumn[],
+): TableArguments {
   const shown = columns.slice(column);
   const club = rows[row] ?? rows[0];
   const pasted = shown.map((one): RecognisedColumn | undefined => {
-    const written = one.id === 'loft' ? columnOf('loftStampedDeg') : club ? one.writes(club) : columnOf(one.id);
+    const written =
+      one.id === 'loft' ? columnOf('loftStampedDeg') : club ? one.writes(club) : columnOf(one.id);
     return written && { column: written, units: {} };
   });
   const heads = shown.map((one) => one.head);

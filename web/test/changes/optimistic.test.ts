@@ -8,56 +8,147 @@ const gamerOf = (sheet: SheetView) => sheet.bags.find((bag) => bag.gamer)!.clubI
 
 describe('the sheet before the server has answered', () => {
   it('takes out and puts in', () => {
-    const after = withCommands(start(), [{ do: 'takeOut', bagId: 'gamer', clubId: 'a' }, { do: 'putIn', bagId: 'gamer', clubId: 'c' }]);
+    const after = withCommands(start(), [
+      { do: 'takeOut', bagId: 'gamer', clubId: 'a' },
+      { do: 'putIn', bagId: 'gamer', clubId: 'c' },
+    ]);
     expect(gamerOf(after)).toEqual(['b', 'c']);
   });
 
   it('changes nothing in what it was given', () => {
     const before = start();
-    withCommands(before, [{ do: 'takeOut', bagId: 'gamer', clubId: 'a' }, { do: 'removeClub', clubId: 'b', version: 3 }]);
+    withCommands(before, [
+      { do: 'takeOut', bagId: 'gamer', clubId: 'a' },
+      { do: 'removeClub', clubId: 'b', version: 3 },
+    ]);
     expect(before).toEqual(start());
   });
 
   it('comes to the same when commands are laid over an answer that holds them already', () => {
     const commands: Command[] = [
-      { do: 'addClub', club: { id: 'd', playerId: 'p', name: 'd', kind: 'wedge' }, readings: [{ key: 'loftStampedDeg', value: 56, takenOn: '2026-11-01' }] },
+      {
+        do: 'addClub',
+        club: { id: 'd', playerId: 'p', name: 'd', kind: 'wedge' },
+        readings: [{ key: 'loftStampedDeg', value: 56, takenOn: '2026-11-01' }],
+      },
       { do: 'putIn', bagId: 'gamer', clubId: 'd' },
       { do: 'takeOut', bagId: 'gamer', clubId: 'b' },
       { do: 'editPlayer', playerId: 'p', version: 1, set: { gapSettings: { clubLimit: 10 } } },
-      { do: 'addPlan', plan: { id: 'week', bagId: 'week-bag', playerId: 'p', name: 'Week', course: '', startsOn: '2026-12-01', endsOn: '2026-12-04', ground: '', weather: '' } },
+      {
+        do: 'addPlan',
+        plan: {
+          id: 'week',
+          bagId: 'week-bag',
+          playerId: 'p',
+          name: 'Week',
+          course: '',
+          startsOn: '2026-12-01',
+          endsOn: '2026-12-04',
+          ground: '',
+          weather: '',
+        },
+      },
       { do: 'setSwaps', planId: 'week', version: 1, swaps: [{ outId: 'a', inId: 'c', why: 'wind' }] },
     ];
     const once = withCommands(start(), commands);
     expect(withCommands(once, commands)).toEqual(once);
-    expect(once.bags.find((bag) => bag.id === 'week-bag')!.clubIds).toEqual(expect.arrayContaining(['c', 'd']));
+    expect(once.bags.find((bag) => bag.id === 'week-bag')!.clubIds).toEqual(
+      expect.arrayContaining(['c', 'd']),
+    );
     expect(once.bags.find((bag) => bag.id === 'week-bag')!.clubIds).not.toContain('a');
   });
 
   it('keeps a newer reading when an older one is written down late', () => {
-    const newer = withCommands(start(), [{ do: 'editClub', clubId: 'a', version: 3, readings: [{ key: 'loftSetDeg', value: 29, takenOn: '2026-11-01' }] }]);
-    const late = withCommands(newer, [{ do: 'editClub', clubId: 'a', version: 4, readings: [{ key: 'loftSetDeg', value: 31, takenOn: '2026-09-01' }] }]);
+    const newer = withCommands(start(), [
+      {
+        do: 'editClub',
+        clubId: 'a',
+        version: 3,
+        readings: [{ key: 'loftSetDeg', value: 29, takenOn: '2026-11-01' }],
+      },
+    ]);
+    const late = withCommands(newer, [
+      {
+        do: 'editClub',
+        clubId: 'a',
+        version: 4,
+        readings: [{ key: 'loftSetDeg', value: 31, takenOn: '2026-09-01' }],
+      },
+    ]);
     expect(late.clubs[0]!.spec.loftSetDeg?.value).toBe(29);
   });
 
   it('takes a quantity back to not known', () => {
-    const after = withCommands(start(), [{ do: 'editClub', clubId: 'a', version: 3, readings: [{ key: 'loftStampedDeg', value: null, takenOn: '2026-11-01' }] }]);
+    const after = withCommands(start(), [
+      {
+        do: 'editClub',
+        clubId: 'a',
+        version: 3,
+        readings: [{ key: 'loftStampedDeg', value: null, takenOn: '2026-11-01' }],
+      },
+    ]);
     expect(after.clubs[0]!.spec.loftStampedDeg).toBeUndefined();
   });
 
-  it('takes a deleted plan\'s bag along', () => {
-    const planned = withCommands(start(), [{ do: 'addPlan', plan: { id: 'week', bagId: 'week-bag', playerId: 'p', name: 'Week', course: '', startsOn: '2026-12-01', endsOn: '2026-12-04', ground: '', weather: '' } }]);
-    expect(withCommands(planned, [{ do: 'removePlan', planId: 'week', version: 1 }]).bags.map((bag) => bag.id)).toEqual(['gamer']);
+  it("takes a deleted plan's bag along", () => {
+    const planned = withCommands(start(), [
+      {
+        do: 'addPlan',
+        plan: {
+          id: 'week',
+          bagId: 'week-bag',
+          playerId: 'p',
+          name: 'Week',
+          course: '',
+          startsOn: '2026-12-01',
+          endsOn: '2026-12-04',
+          ground: '',
+          weather: '',
+        },
+      },
+    ]);
+    expect(
+      withCommands(planned, [{ do: 'removePlan', planId: 'week', version: 1 }]).bags.map((bag) => bag.id),
+    ).toEqual(['gamer']);
   });
 });
 
-describe('the server\'s answer over the sheet', () => {
-  const change = { id: 'x', playerId: 'p', at: '2026-11-25T10:00:00Z', who: 'Jonas', why: '', summary: 'a out', undoes: null, undone: false };
-  const answer = (more: Partial<ChangeResult>): ChangeResult => ({ change, players: [], clubs: [], bags: [], plans: [], sessions: [], courses: [], seasons: [], events: [], ...more });
+describe("the server's answer over the sheet", () => {
+  const change = {
+    id: 'x',
+    playerId: 'p',
+    at: '2026-11-25T10:00:00Z',
+    who: 'Jonas',
+    why: '',
+    summary: 'a out',
+    undoes: null,
+    undone: false,
+  };
+  const answer = (more: Partial<ChangeResult>): ChangeResult => ({
+    change,
+    players: [],
+    clubs: [],
+    bags: [],
+    plans: [],
+    sessions: [],
+    courses: [],
+    seasons: [],
+    events: [],
+    ...more,
+  });
 
-  it('replaces rows by id, drops removed ones, adds new ones, and leaves other players\' rows alone', () => {
-    const after = withResult(start(), answer({
-      clubs: [{ ...clubView('a'), name: 'renamed' }, { ...clubView('b'), removed: true }, clubView('d'), { ...clubView('z'), playerId: 'somebody else' }],
-    }));
+  it("replaces rows by id, drops removed ones, adds new ones, and leaves other players' rows alone", () => {
+    const after = withResult(
+      start(),
+      answer({
+        clubs: [
+          { ...clubView('a'), name: 'renamed' },
+          { ...clubView('b'), removed: true },
+          clubView('d'),
+          { ...clubView('z'), playerId: 'somebody else' },
+        ],
+      }),
+    );
     expect(after.clubs.map((club) => club.name)).toEqual(['renamed', 'c', 'd']);
     expect(after.lastChange).toEqual(change);
   });

@@ -9,11 +9,45 @@ type Answer = { status: number; body: unknown } | { status: number; text: string
 let script: Answer[] = [];
 let asked: { path: string; body: ChangeRequest }[] = [];
 
-const change = { id: 'x', playerId: 'p', at: '2026-11-25T10:00:00Z', who: 'Jonas', why: '', summary: '', undoes: null, undone: false };
-const done = (more: Partial<ChangeResult> = {}): Answer => ({ status: 200, body: { change, players: [], clubs: [], bags: [], plans: [], sessions: [], courses: [], seasons: [], events: [], ...more } });
+const change = {
+  id: 'x',
+  playerId: 'p',
+  at: '2026-11-25T10:00:00Z',
+  who: 'Jonas',
+  why: '',
+  summary: '',
+  undoes: null,
+  undone: false,
+};
+const done = (more: Partial<ChangeResult> = {}): Answer => ({
+  status: 200,
+  body: {
+    change,
+    players: [],
+    clubs: [],
+    bags: [],
+    plans: [],
+    sessions: [],
+    courses: [],
+    seasons: [],
+    events: [],
+    ...more,
+  },
+});
 const edit = (id: string, version: number): { kind: 'change'; playerId: string; request: ChangeRequest } => ({
-  kind: 'change', playerId: 'p',
-  request: { id, commands: [{ do: 'editClub', clubId: 'a', version, readings: [{ key: 'loftSetDeg', value: 31, takenOn: '2026-11-25' }] }] },
+  kind: 'change',
+  playerId: 'p',
+  request: {
+    id,
+    commands: [
+      {
+        do: 'editClub',
+        clubId: 'a',
+        version,
+        readings: [{ key: 'loftSetDeg', value: 31, takenOn: '2026-11-25' }],
+      },
+    ],
+  },
 });
 const versionOf = (body: ChangeRequest) => (body.commands[0] as Extract<Command, { do: 'editClub' }>).version;
 
@@ -25,19 +59,33 @@ beforeEach(() => {
   vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
     asked.push({ path, body: JSON.parse(String(init.body)) as ChangeRequest });
     const answer = script.shift() ?? done();
-    return answer === 'nobody' ? Promise.reject(new TypeError('fetch failed')) : Promise.resolve(new Response('text' in answer ? answer.text : JSON.stringify(answer.body), { status: answer.status }));
+    return answer === 'nobody'
+      ? Promise.reject(new TypeError('fetch failed'))
+      : Promise.resolve(
+          new Response('text' in answer ? answer.text : JSON.stringify(answer.body), {
+            status: answer.status,
+          }),
+        );
   });
 });
-afterEach(() => { vi.unstubAllGlobals(); });
+afterEach(() => {
+  vi.unstubAllGlobals();
+});
 
 async function emptied(outbox: ReturnType<typeof useOutbox>): Promise<void> {
-  await vi.waitFor(() => { expect(outbox.count).toBe(0); }, { timeout: 4000 });
+  await vi.waitFor(
+    () => {
+      expect(outbox.count).toBe(0);
+    },
+    { timeout: 4000 },
+  );
 }
 
 describe('the outbox', () => {
   it('sends one after the other, in the order things were done', async () => {
     const outbox = useOutbox();
-    for (const id of ['1', '2', '3']) outbox.push({ ...edit(id, 1), request: { id, commands: [{ do: 'putIn', bagId: id, clubId: 'a' }] } });
+    for (const id of ['1', '2', '3'])
+      outbox.push({ ...edit(id, 1), request: { id, commands: [{ do: 'putIn', bagId: id, clubId: 'a' }] } });
     await emptied(outbox);
     expect(asked.map(({ body }) => body.id)).toEqual(['1', '2', '3']);
   });
@@ -46,10 +94,14 @@ describe('the outbox', () => {
     const outbox = useOutbox();
     script = ['nobody', { status: 503, body: { error: 'away', message: 'The database is away.' } }, done()];
     outbox.push(edit('1', 1));
-    await vi.waitFor(() => { expect(outbox.away).toBe('The server does not answer.'); });
+    await vi.waitFor(() => {
+      expect(outbox.away).toBe('The server does not answer.');
+    });
     expect(outbox.count).toBe(1);
     outbox.tryNow();
-    await vi.waitFor(() => { expect(outbox.away).toBe('The database is away.'); });
+    await vi.waitFor(() => {
+      expect(outbox.away).toBe('The database is away.');
+    });
     outbox.tryNow();
     await emptied(outbox);
     expect(outbox.away).toBeNull();
@@ -58,7 +110,10 @@ describe('the outbox', () => {
 
   it('carries on from the version the answer gave, for what was typed on top', async () => {
     const outbox = useOutbox();
-    script = [done({ clubs: [{ ...clubView('a'), version: 4 }] }), done({ clubs: [{ ...clubView('a'), version: 5 }] })];
+    script = [
+      done({ clubs: [{ ...clubView('a'), version: 4 }] }),
+      done({ clubs: [{ ...clubView('a'), version: 5 }] }),
+    ];
     outbox.push(edit('1', 3));
     outbox.push(edit('2', 3));
     await emptied(outbox);
@@ -67,7 +122,10 @@ describe('the outbox', () => {
 
   it('does not lift what stood on an older version than was sent: that is a conflict to be shown', async () => {
     const outbox = useOutbox();
-    script = [done({ clubs: [{ ...clubView('a'), version: 8 }] }), { status: 409, body: { error: 'conflict', message: 'Someone else changed this.' } }];
+    script = [
+      done({ clubs: [{ ...clubView('a'), version: 8 }] }),
+      { status: 409, body: { error: 'conflict', message: 'Someone else changed this.' } },
+    ];
     const heard: Sent[] = [];
     outbox.onSent((sent) => heard.push(sent));
     outbox.push(edit('1', 7));
@@ -77,9 +135,12 @@ describe('the outbox', () => {
     expect(heard.map((sent) => 'problem' in sent && sent.problem.error)).toEqual([false, 'conflict']);
   });
 
-  it('a conflict that no page shows is kept with what was not saved; one that a page shows is that page\'s', async () => {
+  it("a conflict that no page shows is kept with what was not saved; one that a page shows is that page's", async () => {
     const outbox = useOutbox();
-    const conflict: Answer = { status: 409, body: { error: 'conflict', message: 'Someone else changed this.' } };
+    const conflict: Answer = {
+      status: 409,
+      body: { error: 'conflict', message: 'Someone else changed this.' },
+    };
     script = [conflict, conflict];
     outbox.push(edit('1', 1));
     await emptied(outbox);
@@ -95,11 +156,20 @@ describe('the outbox', () => {
     let reads = 0;
     const read = async () => {
       reads += 1;
-      if (reads === 1) { outbox.push(edit('1', 1)); await emptied(outbox); }
+      if (reads === 1) {
+        outbox.push(edit('1', 1));
+        await emptied(outbox);
+      }
       return reads;
     };
     expect(await outbox.readCurrent(read)).toBe(2);
-    expect(await outbox.readCurrent(async () => { outbox.push(edit(`again ${reads += 1}`, 1)); await emptied(outbox); return reads; })).toBe(6);
+    expect(
+      await outbox.readCurrent(async () => {
+        outbox.push(edit(`again ${(reads += 1)}`, 1));
+        await emptied(outbox);
+        return reads;
+      }),
+    ).toBe(6);
   });
 
   it('keeps what was refused to be mended, with the reason, and goes on with the rest', async () => {
@@ -109,7 +179,9 @@ describe('the outbox', () => {
     outbox.push({ kind: 'undo', playerId: 'p', changeId: '0', id: '2' });
     await emptied(outbox);
     expect(asked[1]).toEqual({ path: '/api/changes/0/undo', body: { id: '2' } });
-    expect(outbox.returned).toEqual([{ outgoing: edit('1', 1), problem: { error: 'bad-input', message: 'no' } }]);
+    expect(outbox.returned).toEqual([
+      { outgoing: edit('1', 1), problem: { error: 'bad-input', message: 'no' } },
+    ]);
     setActivePinia(createPinia());
     const afterReload = useOutbox();
     expect(afterReload.returned).toHaveLength(1);
@@ -118,16 +190,21 @@ describe('the outbox', () => {
   });
 
   it.each<[string, Answer]>([
-    ['a fault of the server', { status: 500, body: { error: 'internal', message: 'Something went wrong on our side.' } }],
+    [
+      'a fault of the server',
+      { status: 500, body: { error: 'internal', message: 'Something went wrong on our side.' } },
+    ],
     ['a refusal some proxy wrote', { status: 403, text: '<html>Forbidden</html>' }],
-    ['an answer that is no JSON', { status: 200, text: '<html>Sign in to the hotel\'s network</html>' }],
+    ['an answer that is no JSON', { status: 200, text: "<html>Sign in to the hotel's network</html>" }],
     ['too many at once', { status: 429, body: { error: 'too-many-requests', message: 'Too many.' } }],
     ['a problem without words', { status: 400, body: {} }],
   ])('never drops a value on %s', async (_what, answer) => {
     const outbox = useOutbox();
     script = [answer, done()];
     outbox.push(edit('1', 1));
-    await vi.waitFor(() => { expect(outbox.away).not.toBeNull(); });
+    await vi.waitFor(() => {
+      expect(outbox.away).not.toBeNull();
+    });
     expect(outbox.count).toBe(1);
     outbox.tryNow();
     await emptied(outbox);
@@ -145,12 +222,19 @@ describe('the outbox', () => {
     first.push(edit('1', 1));
     second.push(edit('2', 1));
     first.push(edit('3', 1));
-    const stored = Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/')).map((key) => key.split('/').at(-1)).sort();
+    const stored = Object.keys(localStorage)
+      .filter((key) => key.startsWith('tasche.outbox/'))
+      .map((key) => key.split('/').at(-1))
+      .sort();
     expect(stored).toEqual(['1', '2', '3']);
-    await vi.waitFor(() => { expect(first.away).not.toBeNull(); });
+    await vi.waitFor(() => {
+      expect(first.away).not.toBeNull();
+    });
     script = [];
     first.tryNow();
     second.tryNow();
-    await vi.waitFor(() => { expect(Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/'))).toEqual([]); });
+    await vi.waitFor(() => {
+      expect(Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/'))).toEqual([]);
+    });
   });
 });

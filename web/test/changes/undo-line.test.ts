@@ -3,7 +3,12 @@ import { changesDone, placeOf, undoLine } from '../../src/changes/undo-line';
 
 function line() {
   const sent: [string, string][] = [];
-  return { sent, ...undoLine((changeId, id) => { sent.push([changeId, id]); }) };
+  return {
+    sent,
+    ...undoLine((changeId, id) => {
+      sent.push([changeId, id]);
+    }),
+  };
 }
 
 describe('what can be taken back', () => {

@@ -3,39 +3,129 @@ import type { ChangeResult, CircuitView, CourseView, EventView, SeasonView } fro
 import { describe, expect, it } from 'vitest';
 import { withCircuitCommands, withCircuitResult } from '../../src/courses/circuit-store';
 
-const course = (id: string, name: string): CourseView => ({ id, version: 1, removed: false, name, altitudeM: 0, latitudeDeg: null, longitudeDeg: null, grass: 'bent', sand: 'medium', tees: ['Back'], holes: [], seasons: [], notes: '' });
-const season = (id: string): SeasonView => ({ id, version: 1, removed: false, name: id, fromMonth: 3, temperatureC: 12, humidityPct: 70, windMps: 4, ground: { fairways: 'soft', greens: 'soft', rough: 'short', wet: true, greenSpeedM: 2.6 } });
-const round = (id: string) => ({ id, name: id, day: '2026-12-04', courseId: 'a', tee: 0, air: CALM, ground: USUAL_GROUND, forecast: null });
-const event = (id: string): EventView => ({ id, version: 1, removed: false, name: id, rounds: [round('r1'), round('r2')], limits: { clubs: 14, lengthIn: 46 }, notes: '' });
-const standing: CircuitView = { courses: [course('a', 'Skarvoy Links'), course('b', 'Hochfirn')], seasons: [season('winter')], events: [event('open')] };
+const course = (id: string, name: string): CourseView => ({
+  id,
+  version: 1,
+  removed: false,
+  name,
+  altitudeM: 0,
+  latitudeDeg: null,
+  longitudeDeg: null,
+  grass: 'bent',
+  sand: 'medium',
+  tees: ['Back'],
+  holes: [],
+  seasons: [],
+  notes: '',
+});
+const season = (id: string): SeasonView => ({
+  id,
+  version: 1,
+  removed: false,
+  name: id,
+  fromMonth: 3,
+  temperatureC: 12,
+  humidityPct: 70,
+  windMps: 4,
+  ground: { fairways: 'soft', greens: 'soft', rough: 'short', wet: true, greenSpeedM: 2.6 },
+});
+const round = (id: string) => ({
+  id,
+  name: id,
+  day: '2026-12-04',
+  courseId: 'a',
+  tee: 0,
+  air: CALM,
+  ground: USUAL_GROUND,
+  forecast: null,
+});
+const event = (id: string): EventView => ({
+  id,
+  version: 1,
+  removed: false,
+  name: id,
+  rounds: [round('r1'), round('r2')],
+  limits: { clubs: 14, lengthIn: 46 },
+  notes: '',
+});
+const standing: CircuitView = {
+  courses: [course('a', 'Skarvoy Links'), course('b', 'Hochfirn')],
+  seasons: [season('winter')],
+  events: [event('open')],
+};
 
 describe('the circuit as it will be', () => {
   it('when the server has done what was asked: added once, edited, removed', () => {
     const { id: _id, version: _version, removed: _removed, ...details } = course('c', 'Lagoa Funda');
-    const added = withCircuitCommands(standing, [{ do: 'addCourse', course: { id: 'c', ...details } }, { do: 'addCourse', course: { id: 'c', ...details } }]);
+    const added = withCircuitCommands(standing, [
+      { do: 'addCourse', course: { id: 'c', ...details } },
+      { do: 'addCourse', course: { id: 'c', ...details } },
+    ]);
     expect(added.courses.map(({ id }) => id)).toEqual(['a', 'b', 'c']);
     expect(added.courses[2]).toMatchObject({ version: 1, removed: false, name: 'Lagoa Funda' });
-    expect(withCircuitCommands(standing, [{ do: 'editCourse', courseId: 'b', version: 1, set: { altitudeM: 1520 } }, { do: 'removeCourse', courseId: 'a', version: 1 }]).courses).toEqual([{ ...standing.courses[1], altitudeM: 1520 }]);
-    expect(withCircuitCommands(standing, [{ do: 'editSeason', seasonId: 'winter', version: 1, set: { windMps: 9 } }]).seasons[0]).toMatchObject({ windMps: 9, temperatureC: 12 });
-    expect(withCircuitCommands(standing, [{ do: 'removeSeason', seasonId: 'winter', version: 1 }]).seasons).toEqual([]);
-    expect(withCircuitCommands(standing, [{ do: 'editEvent', eventId: 'open', version: 1, set: { name: 'Masters' } }]).events[0]!.name).toBe('Masters');
-    expect(withCircuitCommands(standing, [{ do: 'removeEvent', eventId: 'open', version: 1 }]).events).toEqual([]);
+    expect(
+      withCircuitCommands(standing, [
+        { do: 'editCourse', courseId: 'b', version: 1, set: { altitudeM: 1520 } },
+        { do: 'removeCourse', courseId: 'a', version: 1 },
+      ]).courses,
+    ).toEqual([{ ...standing.courses[1], altitudeM: 1520 }]);
+    expect(
+      withCircuitCommands(standing, [
+        { do: 'editSeason', seasonId: 'winter', version: 1, set: { windMps: 9 } },
+      ]).seasons[0],
+    ).toMatchObject({ windMps: 9, temperatureC: 12 });
+    expect(
+      withCircuitCommands(standing, [{ do: 'removeSeason', seasonId: 'winter', version: 1 }]).seasons,
+    ).toEqual([]);
+    expect(
+      withCircuitCommands(standing, [
+        { do: 'editEvent', eventId: 'open', version: 1, set: { name: 'Masters' } },
+      ]).events[0]!.name,
+    ).toBe('Masters');
+    expect(
+      withCircuitCommands(standing, [{ do: 'removeEvent', eventId: 'open', version: 1 }]).events,
+    ).toEqual([]);
     // What is no matter of the circuit leaves it alone.
     expect(withCircuitCommands(standing, [{ do: 'removePlan', planId: 'p', version: 1 }])).toBe(standing);
   });
 
   it('one round of an event is changed and no other, in what is said and no more', () => {
     const windy = { ...CALM, windMps: 9 };
-    const { rounds } = withCircuitCommands(standing, [{ do: 'editEventRound', eventId: 'open', version: 1, roundId: 'r2', set: { air: windy } }]).events[0]!;
+    const { rounds } = withCircuitCommands(standing, [
+      { do: 'editEventRound', eventId: 'open', version: 1, roundId: 'r2', set: { air: windy } },
+    ]).events[0]!;
     expect(rounds).toEqual([round('r1'), { ...round('r2'), air: windy }]);
-    expect(withCircuitCommands(standing, [{ do: 'editEventRound', eventId: 'other', version: 1, roundId: 'r2', set: { air: windy } }]).events).toEqual(standing.events);
+    expect(
+      withCircuitCommands(standing, [
+        { do: 'editEventRound', eventId: 'other', version: 1, roundId: 'r2', set: { air: windy } },
+      ]).events,
+    ).toEqual(standing.events);
   });
 
   it('what the server says is put over it, in the order it had; what is removed goes', () => {
-    const result = (part: Partial<ChangeResult>) => ({ players: [], clubs: [], bags: [], plans: [], sessions: [], courses: [], seasons: [], events: [], ...part }) as unknown as ChangeResult;
+    const result = (part: Partial<ChangeResult>) =>
+      ({
+        players: [],
+        clubs: [],
+        bags: [],
+        plans: [],
+        sessions: [],
+        courses: [],
+        seasons: [],
+        events: [],
+        ...part,
+      }) as unknown as ChangeResult;
     const renamed = { ...standing.courses[0]!, version: 2, name: 'Skarvoy' };
-    expect(withCircuitResult(standing, result({ courses: [course('d', 'Erg Chebka'), renamed] })).courses.map(({ name }) => name)).toEqual(['Skarvoy', 'Hochfirn', 'Erg Chebka']);
-    expect(withCircuitResult(standing, result({ courses: [{ ...renamed, removed: true }] })).courses.map(({ id }) => id)).toEqual(['b']);
+    expect(
+      withCircuitResult(standing, result({ courses: [course('d', 'Erg Chebka'), renamed] })).courses.map(
+        ({ name }) => name,
+      ),
+    ).toEqual(['Skarvoy', 'Hochfirn', 'Erg Chebka']);
+    expect(
+      withCircuitResult(standing, result({ courses: [{ ...renamed, removed: true }] })).courses.map(
+        ({ id }) => id,
+      ),
+    ).toEqual(['b']);
     expect(withCircuitResult(standing, result({}))).toEqual(standing);
   });
 });

@@ -1,28 +1,62 @@
-import { BASELINE, MEDIUM_FAIRWAY, airOf, fly, groundOf, moveShot, spreadOf, swingOf, toMetres, type PathPoint, type Shot } from '@tasche/core';
+import {
+  BASELINE,
+  MEDIUM_FAIRWAY,
+  airOf,
+  fly,
+  groundOf,
+  moveShot,
+  spreadOf,
+  swingOf,
+  toMetres,
+  type PathPoint,
+  type Shot,
+} from '@tasche/core';
 import { describe, expect, it } from 'vitest';
 import type { FlightTrace } from '../../src/conditions/conditions-worker';
 import { landingEllipse, sideView, viewFromAbove, type ChartInk } from '../../src/flight/flight-charts';
 
-const ink: ChartInk = { ink: '#000', quiet: '#666', line: '#ddd', linen: '#fff', lines: ['#1', '#2', '#3', '#4'] };
+const ink: ChartInk = {
+  ink: '#000',
+  quiet: '#666',
+  line: '#ddd',
+  linen: '#fff',
+  lines: ['#1', '#2', '#3', '#4'],
+};
 const home = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const shot: Shot = { carryM: 150, apexM: 28, source: 'stated', spreadM: 5 };
 
 function trace(windMps: number): FlightTrace {
   const conditions = { ...BASELINE, windMps, windFromDeg: 90 };
-  const { launch, ...moved } = moveShot(swingOf({ kind: 'iron', loftDeg: 34 }, shot, home), { ...home, conditions });
+  const { launch, ...moved } = moveShot(swingOf({ kind: 'iron', loftDeg: 34 }, shot, home), {
+    ...home,
+    conditions,
+  });
   const points: PathPoint[] = [];
   const { flightS, landSpeedMps } = fly(launch, airOf(conditions), 0, points);
-  return { clubId: 'a', path: Float64Array.from(points.flatMap(({ xM, yM, zM }) => [xM, yM, zM])), moved, flightS, landSpeedMps, spread: spreadOf(launch, airOf(conditions), groundOf(MEDIUM_FAIRWAY), 5) };
+  return {
+    clubId: 'a',
+    path: Float64Array.from(points.flatMap(({ xM, yM, zM }) => [xM, yM, zM])),
+    moved,
+    flightS,
+    landSpeedMps,
+    spread: spreadOf(launch, airOf(conditions), groundOf(MEDIUM_FAIRWAY), 5),
+  };
 }
 
 describe('the ellipse of landing points', () => {
   it('is one deviation of the points in every direction', () => {
     const { shots } = trace(6).spread;
     const ellipse = landingEllipse(shots, 360);
-    const mean = (part: number) => Array.from(shots).filter((_v, i) => i % 3 === part).reduce((sum, v) => sum + v, 0) / 200;
+    const mean = (part: number) =>
+      Array.from(shots)
+        .filter((_v, i) => i % 3 === part)
+        .reduce((sum, v) => sum + v, 0) / 200;
     for (const turn of [0, 0.5, 1, 2]) {
       const [ux, uz] = [Math.cos(turn), Math.sin(turn)];
-      const along = Array.from({ length: 200 }, (_one, i) => (shots[i * 3]! - mean(0)) * ux + (shots[i * 3 + 1]! - mean(1)) * uz);
+      const along = Array.from(
+        { length: 200 },
+        (_one, i) => (shots[i * 3]! - mean(0)) * ux + (shots[i * 3 + 1]! - mean(1)) * uz,
+      );
       const deviation = Math.sqrt(along.reduce((sum, v) => sum + v * v, 0) / 199);
       const reach = Math.max(...ellipse.map(([x, z]) => (x - mean(0)) * ux + (z - mean(1)) * uz));
       expect(reach).toBeCloseTo(deviation, 2);
@@ -33,21 +67,37 @@ describe('the ellipse of landing points', () => {
 describe('the pictures of a flight', () => {
   const named = [{ name: '7 iron', trace: trace(6) }];
 
-  it('from the side ends where the ball stops, in the reader\'s unit', () => {
+  it("from the side ends where the ball stops, in the reader's unit", () => {
     const { series } = sideView(named, 'yd', ink);
-    const [flight, roll] = series as unknown as [{ data: [number, number][] }, { data: { value: [number, number] }[] }];
+    const [flight, roll] = series as unknown as [
+      { data: [number, number][] },
+      { data: { value: [number, number] }[] },
+    ];
     expect(flight.data[0]).toEqual([0, 0]);
     const carryYd = named[0]!.trace.moved.carryM / toMetres(1, 'yd');
     expect(flight.data.at(-1)![0]).toBeCloseTo(carryYd, 0);
-    expect(roll.data[1]!.value[0]).toBeCloseTo((named[0]!.trace.moved.carryM + named[0]!.trace.moved.runM) / toMetres(1, 'yd'), 0);
-    expect(Math.max(...flight.data.map(([, y]) => y))).toBeCloseTo(named[0]!.trace.moved.apexM / toMetres(1, 'ft'), -1);
+    expect(roll.data[1]!.value[0]).toBeCloseTo(
+      (named[0]!.trace.moved.carryM + named[0]!.trace.moved.runM) / toMetres(1, 'yd'),
+      0,
+    );
+    expect(Math.max(...flight.data.map(([, y]) => y))).toBeCloseTo(
+      named[0]!.trace.moved.apexM / toMetres(1, 'ft'),
+      -1,
+    );
   });
 
   it('from above shows the drift, every shot of one club, and only ellipses of many', () => {
-    const one = viewFromAbove(named, 'm', ink).series as unknown as { type: string; data: [number, number][] }[];
+    const one = viewFromAbove(named, 'm', ink).series as unknown as {
+      type: string;
+      data: [number, number][];
+    }[];
     expect(one[0]!.data.at(-1)![1]).toBeLessThan(-8);
     expect(one.find((each) => each.type === 'scatter')!.data).toHaveLength(200);
-    const many = viewFromAbove(Array.from({ length: 6 }, () => named[0]!), 'm', ink).series as unknown as { type: string; data: unknown[] }[];
+    const many = viewFromAbove(
+      Array.from({ length: 6 }, () => named[0]!),
+      'm',
+      ink,
+    ).series as unknown as { type: string; data: unknown[] }[];
     expect(many.filter((each) => each.type === 'scatter').every((each) => each.data.length === 0)).toBe(true);
   });
 });

@@ -3,18 +3,46 @@ import { readNeeds } from '../../src/plan/read-needs';
 
 describe('the shots of a week, written down', () => {
   it('are greens that hold or may be run at, drives with what is left, lies and how often', () => {
-    const read = readNeeds('155 hold x3, 210 run; drive 285 left 140 x14\n160 heavy rough, 190 tee hold, 40 sand', 'm');
+    const read = readNeeds(
+      '155 hold x3, 210 run; drive 285 left 140 x14\n160 heavy rough, 190 tee hold, 40 sand',
+      'm',
+    );
     expect(read.ok && read.needs).toEqual([
       { name: '155 m, to hold', to: 'green', distanceM: 155, lie: 'fairway', mustHold: true, weight: 3 },
       { name: '210 m', to: 'green', distanceM: 210, lie: 'fairway', mustHold: false, weight: 1 },
-      { name: 'a drive of 285 m', to: 'fairway', distanceM: 285, lie: 'tee', mustHold: false, weight: 14, leftM: 140 },
-      { name: '160 m from heavy rough', to: 'green', distanceM: 160, lie: 'heavy rough', mustHold: false, weight: 1 },
+      {
+        name: 'a drive of 285 m',
+        to: 'fairway',
+        distanceM: 285,
+        lie: 'tee',
+        mustHold: false,
+        weight: 14,
+        leftM: 140,
+      },
+      {
+        name: '160 m from heavy rough',
+        to: 'green',
+        distanceM: 160,
+        lie: 'heavy rough',
+        mustHold: false,
+        weight: 1,
+      },
       { name: '190 m from tee, to hold', to: 'green', distanceM: 190, lie: 'tee', mustHold: true, weight: 1 },
       { name: '40 m from sand', to: 'green', distanceM: 40, lie: 'sand', mustHold: false, weight: 1 },
     ]);
     expect(readNeeds('100', 'yd')).toMatchObject({ needs: [{ distanceM: 91.44, name: '100 yd' }] });
   });
-  it.each([['', 'nothing written'], ['hold x3', 'names no distance'], ['155 banana', '"banana" is not understood'], ['900', 'is no shot'], ['155 x5000', 'too often'], ['drive 250 left 900', 'cannot be left']])('%s is refused: %s', (text, reason) => {
-    expect(readNeeds(text, 'yd')).toMatchObject({ ok: false, reason: expect.stringContaining(reason) as string });
+  it.each([
+    ['', 'nothing written'],
+    ['hold x3', 'names no distance'],
+    ['155 banana', '"banana" is not understood'],
+    ['900', 'is no shot'],
+    ['155 x5000', 'too often'],
+    ['drive 250 left 900', 'cannot be left'],
+  ])('%s is refused: %s', (text, reason) => {
+    expect(readNeeds(text, 'yd')).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining(reason) as string,
+    });
   });
 });

@@ -2,15 +2,38 @@ import type { LadderClub } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
 import { differsWords, insteadWords, sinceWords, swapsAgainst, triggerOf } from '../../src/plan/round-swaps';
 
-const club = (id: string, carryM: number): LadderClub => ({ id, name: id, kind: 'iron', shots: { full: { carryM, source: 'stated' } } });
+const club = (id: string, carryM: number): LadderClub => ({
+  id,
+  name: id,
+  kind: 'iron',
+  shots: { full: { carryM, source: 'stated' } },
+});
 const clubs = [club('4', 180), club('H', 185), club('48', 125), club('6', 160), club('P', 0)];
 const name = (id: string) => id;
 
 describe('a round against the gamer', () => {
   it('the longest goes for the longest, each with its reason; what is gone from the locker goes without a word', () => {
-    expect(swapsAgainst(['H', '6', 'P', 'sold'], ['4', '48', 'P'], clubs, { 4: 'for the wind.', H: 'H would cost.', 48: 'for the 13th' })).toEqual([{ outId: 'H', inId: '4', why: 'for the wind. H would cost.' }, { outId: '6', inId: '48', why: 'for the 13th' }]);
-    expect(swapsAgainst(['H', 'P'], ['4', 'P'], clubs, { 4: '4: best for 3 of the needs. The H in its place costs 0.12 strokes.', H: 'H for the 4 would cost 0.12 strokes a round.' })).toEqual([{ outId: 'H', inId: '4', why: '4: best for 3 of the needs. The H in its place costs 0.12 strokes.' }]);
-    expect(swapsAgainst(['H', 'P'], ['P'], clubs, { H: 'not asked for' })).toEqual([{ outId: 'H', why: 'not asked for' }]);
+    expect(
+      swapsAgainst(['H', '6', 'P', 'sold'], ['4', '48', 'P'], clubs, {
+        4: 'for the wind.',
+        H: 'H would cost.',
+        48: 'for the 13th',
+      }),
+    ).toEqual([
+      { outId: 'H', inId: '4', why: 'for the wind. H would cost.' },
+      { outId: '6', inId: '48', why: 'for the 13th' },
+    ]);
+    expect(
+      swapsAgainst(['H', 'P'], ['4', 'P'], clubs, {
+        4: '4: best for 3 of the needs. The H in its place costs 0.12 strokes.',
+        H: 'H for the 4 would cost 0.12 strokes a round.',
+      }),
+    ).toEqual([
+      { outId: 'H', inId: '4', why: '4: best for 3 of the needs. The H in its place costs 0.12 strokes.' },
+    ]);
+    expect(swapsAgainst(['H', 'P'], ['P'], clubs, { H: 'not asked for' })).toEqual([
+      { outId: 'H', why: 'not asked for' },
+    ]);
     expect(swapsAgainst(['P'], ['P'], clubs, {})).toEqual([]);
   });
 
@@ -33,10 +56,18 @@ describe('a round against the gamer', () => {
     expect(sinceWords(['4'], undefined, name)).toBeNull();
   });
 
-  it('what would change it has its day, its number in the player\'s unit, and what it is worth', () => {
-    const of = (when: Parameters<typeof triggerOf>[0]['when']) => triggerOf({ when, ids: ['H', 'P'], gain: 0.123 }, ['4', 'P'], '2026-12-04', 'm', name);
-    expect(of({ wind: 'over', mps: 8 })).toEqual({ text: 'If the wind on Friday is over 8 m/s: the H for the 4, worth 0.12.', outIds: ['4'], inIds: ['H'] });
-    expect(triggerOf({ when: { wind: 'under', mps: 8 }, ids: ['H'], gain: 0.1 }, ['4'], '2026-12-04', 'yd', name).text).toMatch(/under 18 mph/);
+  it("what would change it has its day, its number in the player's unit, and what it is worth", () => {
+    const of = (when: Parameters<typeof triggerOf>[0]['when']) =>
+      triggerOf({ when, ids: ['H', 'P'], gain: 0.123 }, ['4', 'P'], '2026-12-04', 'm', name);
+    expect(of({ wind: 'over', mps: 8 })).toEqual({
+      text: 'If the wind on Friday is over 8 m/s: the H for the 4, worth 0.12.',
+      outIds: ['4'],
+      inIds: ['H'],
+    });
+    expect(
+      triggerOf({ when: { wind: 'under', mps: 8 }, ids: ['H'], gain: 0.1 }, ['4'], '2026-12-04', 'yd', name)
+        .text,
+    ).toMatch(/under 18 mph/);
     expect(of({ ground: 'softer' }).text).toMatch(/the ground on Friday is a step softer/);
     expect(of({ rain: true }).text).toMatch(/it rains on Friday/);
   });

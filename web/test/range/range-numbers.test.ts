@@ -12,18 +12,46 @@ describe('numbers of the range as people say them', () => {
   });
   it('a strike’s columns', () => {
     const whole = {
-      clubSpeedMps: undefined, ballSpeedMps: 44.704, launchDeg: 16.25, azimuthDeg: 0, spinRpm: 7001.4, spinAxisDeg: 0, carryM: 91.44, totalM: 96.012, sideM: -1.8288, apexM: 30.48, landDeg: 48.4, modelled: [], isSideKnown: true,
+      clubSpeedMps: undefined,
+      ballSpeedMps: 44.704,
+      launchDeg: 16.25,
+      azimuthDeg: 0,
+      spinRpm: 7001.4,
+      spinAxisDeg: 0,
+      carryM: 91.44,
+      totalM: 96.012,
+      sideM: -1.8288,
+      apexM: 30.48,
+      landDeg: 48.4,
+      modelled: [],
+      isSideKnown: true,
       atBaseline: { carryM: 0, totalM: 0, sideM: 0, apexM: 0, landDeg: 0 },
     };
-    expect(strikeColumns('yd').map(({ head, show }) => `${head} ${show(whole)}`)).toEqual(['Carry yd 100.0', 'Total yd 105.0', 'Side 2 L', 'Ball mph 100.0', 'Launch 16.3°', 'Spin 7001', 'Apex ft 100', 'Lands 48°']);
+    expect(strikeColumns('yd').map(({ head, show }) => `${head} ${show(whole)}`)).toEqual([
+      'Carry yd 100.0',
+      'Total yd 105.0',
+      'Side 2 L',
+      'Ball mph 100.0',
+      'Launch 16.3°',
+      'Spin 7001',
+      'Apex ft 100',
+      'Lands 48°',
+    ]);
   });
 });
 
 describe('the view from above', () => {
   it('shows every ball where it landed, left up, and an ellipse about them that is inside the picture', () => {
-    const xs = [91.44, 96.012, 100.584, 93, 97], ys = [-9.144, 0, 4.572, 2, -3];
+    const xs = [91.44, 96.012, 100.584, 93, 97],
+      ys = [-9.144, 0, 4.572, 2, -3];
     const { series, xAxis, yAxis } = landingView([{ name: '7 iron', xs, ys }], 'yd', INK);
-    expect(series[0]!.data).toEqual([[100, -10], [105, 0], [110, 5], [101.7, 2.2], [106.1, -3.3]]);
+    expect(series[0]!.data).toEqual([
+      [100, -10],
+      [105, 0],
+      [110, 5],
+      [101.7, 2.2],
+      [106.1, -3.3],
+    ]);
     expect(yAxis.inverse).toBe(true);
     const outline = series[1]!.data as [number, number][];
     expect(outline.length).toBeGreaterThan(30);
@@ -39,7 +67,15 @@ describe('the view from above', () => {
     expect(landingView([], 'm', INK).series).toEqual([]);
   });
   it('average flights are drawn in yards and feet', () => {
-    const { series } = averageFlights([{ name: 'a', path: Float64Array.from([0, 0, 45.72, 15.24, 91.44, 0]) }], 'yd', INK);
-    expect(series[0]!.data).toEqual([[0, 0], [50, 50], [100, 0]]);
+    const { series } = averageFlights(
+      [{ name: 'a', path: Float64Array.from([0, 0, 45.72, 15.24, 91.44, 0]) }],
+      'yd',
+      INK,
+    );
+    expect(series[0]!.data).toEqual([
+      [0, 0],
+      [50, 50],
+      [100, 0],
+    ]);
   });
 });

@@ -1,23 +1,40 @@
 import { describe, expect, it } from 'vitest';
 import { lookAtFile } from '../../src/range/read-file';
 
-const TABLE = 'About the device\nplayer;someone\nSchläger;Ball Speed;Carry\nEisen 7;118,2;171,5\nEisen 7;117,9;170,2\n';
+const TABLE =
+  'About the device\nplayer;someone\nSchläger;Ball Speed;Carry\nEisen 7;118,2;171,5\nEisen 7;117,9;170,2\n';
 const look = (part: BlobPart) => lookAtFile(new Blob([part]), 'yd');
 
 describe('the beginning of a file', () => {
   it('gives away its encoding, its delimiter, and the line with the heads', async () => {
-    expect(await look(TABLE)).toMatchObject({ encoding: 'utf-8', delimiter: ';', skipLines: 2, heads: ['Schläger', 'Ball Speed', 'Carry'] });
-    expect(await look(Buffer.from(TABLE, 'latin1'))).toMatchObject({ encoding: 'windows-1252', heads: ['Schläger', 'Ball Speed', 'Carry'] });
-    expect(await look(Buffer.from(`\uFEFF${TABLE}`, 'utf16le'))).toMatchObject({ encoding: 'utf-16le', skipLines: 2 });
+    expect(await look(TABLE)).toMatchObject({
+      encoding: 'utf-8',
+      delimiter: ';',
+      skipLines: 2,
+      heads: ['Schläger', 'Ball Speed', 'Carry'],
+    });
+    expect(await look(Buffer.from(TABLE, 'latin1'))).toMatchObject({
+      encoding: 'windows-1252',
+      heads: ['Schläger', 'Ball Speed', 'Carry'],
+    });
+    expect(await look(Buffer.from(`\uFEFF${TABLE}`, 'utf16le'))).toMatchObject({
+      encoding: 'utf-16le',
+      skipLines: 2,
+    });
   });
   it('is guessed at: decimal comma, and a unit from the size of the numbers, which is said to be a guess', async () => {
     const { guess } = await look(TABLE);
-    expect(guess).toMatchObject({ decimal: ',', columns: [{ field: 'club' }, { field: 'ballSpeedMps', unit: 'mph' }, { field: 'carryM', unit: 'yd' }] });
+    expect(guess).toMatchObject({
+      decimal: ',',
+      columns: [{ field: 'club' }, { field: 'ballSpeedMps', unit: 'mph' }, { field: 'carryM', unit: 'yd' }],
+    });
     expect(guess.unsure).toEqual(['ballSpeedMps', 'carryM']);
   });
   it('that is empty, no text, or has no rows is refused in words', async () => {
     await expect(look('')).rejects.toThrow('empty');
-    await expect(look(new Uint8Array(Array.from({ length: 4000 }, (_one, i) => (i * 37) % 256)))).rejects.toThrow('no text');
+    await expect(
+      look(new Uint8Array(Array.from({ length: 4000 }, (_one, i) => (i * 37) % 256))),
+    ).rejects.toThrow('no text');
     await expect(look('Club,Carry\n')).rejects.toThrow('No rows');
   });
 });

@@ -9,14 +9,30 @@ class Line {
   readyState = 0;
   onopen: (() => void) | undefined;
   onerror: (() => void) | undefined;
-  constructor(readonly address: string) { Line.opened.push(this); }
-  addEventListener(): void { /* nothing is said here */ }
-  close(): void { this.readyState = Line.CLOSED; }
-  fail(readyState: number): void { this.readyState = readyState; this.onerror?.(); }
+  constructor(readonly address: string) {
+    Line.opened.push(this);
+  }
+  addEventListener(): void {
+    /* nothing is said here */
+  }
+  close(): void {
+    this.readyState = Line.CLOSED;
+  }
+  fail(readyState: number): void {
+    this.readyState = readyState;
+    this.onerror?.();
+  }
 }
 
-beforeEach(() => { vi.useFakeTimers(); vi.stubGlobal('EventSource', Line); Line.opened.length = 0; });
-afterEach(() => { vi.useRealTimers(); vi.unstubAllGlobals(); });
+beforeEach(() => {
+  vi.useFakeTimers();
+  vi.stubGlobal('EventSource', Line);
+  Line.opened.length = 0;
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
 
 it('a live line that was refused is asked for again, one that broke is left to the browser, one nobody looks at to nobody', async () => {
   const scope = effectScope();
@@ -26,7 +42,10 @@ it('a live line that was refused is asked for again, one that broke is left to t
   Line.opened[0]!.fail(Line.CLOSED);
   expect(line.value).toBe('broken');
   vi.advanceTimersByTime(1000);
-  expect(Line.opened.map(({ address }) => address)).toEqual(['/api/sessions/s1/live', '/api/sessions/s1/live']);
+  expect(Line.opened.map(({ address }) => address)).toEqual([
+    '/api/sessions/s1/live',
+    '/api/sessions/s1/live',
+  ]);
   Line.opened[1]!.onopen!();
   expect(line.value).toBe('open');
   Line.opened[1]!.fail(0);

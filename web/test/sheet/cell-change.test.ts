@@ -5,7 +5,15 @@ import { cellChange } from '../../src/sheet/cell-change';
 import { clubView } from '../sheet';
 
 const ON = '2026-11-25';
-const measured = clubView('7 iron', { carryM: 150, totalM: 156, apexM: 30, landDeg: 48, spreadM: 4, shots: 12, source: 'measured' });
+const measured = clubView('7 iron', {
+  carryM: 150,
+  totalM: 156,
+  apexM: 30,
+  landDeg: 48,
+  spreadM: 4,
+  shots: 12,
+  source: 'measured',
+});
 
 function typed(club: ReturnType<typeof clubView>, column: string, text: string, unit: 'yd' | 'm' = 'm') {
   return cellChange(club, columnOf(column)!, text, unit, ON);
@@ -19,7 +27,15 @@ function reading(change: ReturnType<typeof typed>): unknown {
 describe('what typing into a cell comes to', () => {
   it('dates a reading and names the version it was typed over', () => {
     expect(typed(measured, 'loftSetDeg', '31,5')).toEqual({
-      ok: true, commands: [{ do: 'editClub', clubId: '7 iron', version: 3, readings: [{ key: 'loftSetDeg', value: 31.5, takenOn: ON }] }],
+      ok: true,
+      commands: [
+        {
+          do: 'editClub',
+          clubId: '7 iron',
+          version: 3,
+          readings: [{ key: 'loftSetDeg', value: 31.5, takenOn: ON }],
+        },
+      ],
     });
   });
 
@@ -36,11 +52,15 @@ describe('what typing into a cell comes to', () => {
 
   it('makes a shot measured when its number of shots is given', () => {
     const stated = clubView('8 iron', { carryM: 140 });
-    expect(reading(typed(stated, 'shot.full.shots', '9'))).toMatchObject({ value: { carryM: 140, shots: 9, source: 'measured' } });
+    expect(reading(typed(stated, 'shot.full.shots', '9'))).toMatchObject({
+      value: { carryM: 140, shots: 9, source: 'measured' },
+    });
   });
 
   it('reads yards into metres and keeps them', () => {
-    expect(reading(typed(clubView('9 iron'), 'shot.full.carryM', '150', 'yd'))).toMatchObject({ value: { carryM: 137.16, source: 'stated' } });
+    expect(reading(typed(clubView('9 iron'), 'shot.full.carryM', '150', 'yd'))).toMatchObject({
+      value: { carryM: 137.16, source: 'stated' },
+    });
   });
 
   it.each([
@@ -51,12 +71,21 @@ describe('what typing into a cell comes to', () => {
     ['loftStampedDeg', 'strong', 'is not a number'],
     ['shot.full.carryM', '-12', 'between 1 and 411'],
   ])('refuses %s = "%s" and says why', (column, text, reason) => {
-    expect(typed(measured, column, text)).toMatchObject({ ok: false, reason: expect.stringContaining(reason) as string });
+    expect(typed(measured, column, text)).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining(reason) as string,
+    });
   });
 
   it('takes the whole shot back with its carry, and only the part otherwise', () => {
-    expect(reading(typed(measured, 'shot.full.carryM', ''))).toEqual({ key: 'shot.full', value: null, takenOn: ON });
-    expect(reading(typed(measured, 'shot.full.apexM', ''))).toMatchObject({ value: { carryM: 150, landDeg: 48, shots: 12 } });
+    expect(reading(typed(measured, 'shot.full.carryM', ''))).toEqual({
+      key: 'shot.full',
+      value: null,
+      takenOn: ON,
+    });
+    expect(reading(typed(measured, 'shot.full.apexM', ''))).toMatchObject({
+      value: { carryM: 150, landDeg: 48, shots: 12 },
+    });
     expect((reading(typed(measured, 'shot.full.shots', '')) as { value: Shot }).value.source).toBe('stated');
   });
 });
