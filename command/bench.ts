@@ -8,7 +8,7 @@ import { benchLarge } from './bench/bench-large.js';
 import { benchRange } from './bench/bench-range.js';
 import { benchSheet, tenYears } from './bench/bench-sheet.js';
 import { freePort, throwAwayCluster } from './cluster.js';
-import { Stop } from './stop.js';
+import { CliError } from './stop.js';
 import { stopServer } from './test.js';
 
 const ALONE: Record<string, () => void | Promise<void>> = {
@@ -23,7 +23,7 @@ const SERVED = ['sheet', 'browser', 'range'];
 /** `./tasche bench`: the speed figures, each with the size it was run at. @param only one part of them */
 export async function bench(only: string | undefined): Promise<void> {
   if (only !== undefined && !Object.hasOwn(ALONE, only) && !SERVED.includes(only))
-    throw new Stop(`--only takes one of: ${[...Object.keys(ALONE), ...SERVED].join(', ')}.`, 2);
+    throw new CliError(`--only takes one of: ${[...Object.keys(ALONE), ...SERVED].join(', ')}.`, 2);
   const asked = (part: string) => only === undefined || only === part;
   console.log(
     `tasche bench on ${cpus().length} cores, ${cpus()[0]?.model ?? ''}, Node.js ${process.version}\n`,

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { Stop } from './stop.js';
+import { CliError } from './stop.js';
 
 const SOURCES = [
   'web/src',
@@ -30,7 +30,7 @@ export async function buildWeb(root: string): Promise<string> {
       .once('exit', resolve)
       .once('error', reject);
   });
-  if (done !== 0) throw new Stop('the web part could not be built, as above.');
+  if (done !== 0) throw new CliError('the web part could not be built, as above.');
   writeFileSync(stamp, from);
   return out;
 }

@@ -9,7 +9,7 @@ import {
   fieldProblems,
 } from '@tasche/contract';
 import * as yup from 'yup';
-import { Stop } from './stop.js';
+import { CliError } from './stop.js';
 
 const CALCULATIONS: Record<string, (document: unknown) => unknown> = {
   gaps: calcGaps,
@@ -23,12 +23,12 @@ const CALCULATIONS: Record<string, (document: unknown) => unknown> = {
 
 /**
  * `./tasche calc NAME`: one JSON document in, one out, by the core alone.
- * @throws Stop with exit code 2 that names every bad field
+ * @throws CliError with exit code 2 that names every bad field
  */
 export async function calc(name: string | undefined): Promise<void> {
   const calculate = name !== undefined && Object.hasOwn(CALCULATIONS, name) ? CALCULATIONS[name] : undefined;
   if (!calculate)
-    throw new Stop(
+    throw new CliError(
       `calc needs one of: ${Object.keys(CALCULATIONS).join(', ')}; got ${name === undefined ? 'nothing' : `"${name}"`}.`,
       2,
     );
@@ -37,13 +37,13 @@ export async function calc(name: string | undefined): Promise<void> {
   try {
     document = JSON.parse(text);
   } catch (error) {
-    throw new Stop(`standard input is not one JSON document: ${(error as Error).message}`, 2);
+    throw new CliError(`standard input is not one JSON document: ${(error as Error).message}`, 2);
   }
   try {
     process.stdout.write(`${JSON.stringify(await calculate(document), null, 2)}\n`);
   } catch (error) {
     if (!(error instanceof yup.ValidationError)) throw error;
-    throw new Stop(
+    throw new CliError(
       fieldProblems(error)
         .map(({ field, message }) => (field && !message.includes(field) ? `${field}: ${message}` : message))
         .join('\ntasche: '),

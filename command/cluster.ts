@@ -22,7 +22,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { ensureDebian } from './debian.js';
-import { Stop } from './stop.js';
+import { CliError } from './stop.js';
 
 /** A PostgreSQL cluster of our own: its own folder, its own port on loopback, never the system's. */
 export interface Cluster {
@@ -37,7 +37,7 @@ interface Remembered {
 }
 
 const DEBIAN_POSTGRES = '/usr/lib/postgresql';
-const LEAST_FREE_MB = 200;
+const MIN_FREE_MB = 200;
 /** What a cluster is made in before it is one; nothing anybody wrote is ever in it. */
 const UNFINISHED = 'unfinished';
 const MARK = 'made-by-tasche';
@@ -45,7 +45,7 @@ const HELPERS_END_MS = 15_000;
 
 /**
  * Starts the cluster in `folder`, making it first where there is none.
- * @throws Stop when PostgreSQL can't be had, the folder can't be used, or another Tasche holds it
+ * @throws CliError when PostgreSQL can't be had, the folder can't be used, or another Tasche holds it
  */
 export async function startCluster(folder: string): Promise<Cluster> {
   ensureDebian('PostgreSQL', 'postgresql', () => binFolder() !== undefined);
@@ -93,7 +93,7 @@ function startPostmaster(data: string, bin: string, port: number): void {
   ]);
   if (started.status === 0) return;
   const said = asPostgres('tail', ['-n', '4', log]).stdout?.trim() ?? '';
-  throw new Stop(
+  throw new CliError(
     `the database in ${data} did not start: ${said || started.stderr}. If that can't be mended, --reset makes a new one (and loses its data).`,
   );
 }
@@ -106,7 +106,7 @@ function stopPostmaster(data: string, bin: string): void {
 /**
  * What is in a data folder: a whole cluster of ours, or nothing yet. A making that was cut short counts as nothing, for
  * nobody has written to it. Everything else is left alone.
- * @throws Stop saying what was found and the way out
+ * @throws CliError saying what was found and the way out
  */
 function clusterIn(folder: string): 'whole' | 'nothing' {
   const data = path.join(folder, 'postgres');
@@ -117,37 +117,37 @@ function clusterIn(folder: string): 'whole' | 'nothing' {
   if (found === undefined || found.length === 0) {
     const cutShort = entriesOf(path.join(folder, UNFINISHED))?.includes(MARK) === true;
     if (!isRemembered || cutShort) return 'nothing';
-    throw new Stop(
+    throw new CliError(
       `${path.join(folder, 'cluster.json')} tells of a database, but ${data} is ${found ? 'empty' : 'missing'}. Is a disk not mounted? Put it back. ${untouched}`,
     );
   }
   if (!found.includes('PG_VERSION')) {
-    throw new Stop(
+    throw new CliError(
       `${data} holds files, but no PG_VERSION, so it is no whole database. If only that file is lost, write the number of PostgreSQL's version into it (15); else put a backup back. ${untouched}`,
     );
   }
   if (!isRemembered) {
-    throw new Stop(
+    throw new CliError(
       `${data} holds a database, but ${path.join(folder, 'cluster.json')}, which says how to reach it, is missing. Put it back, or choose another folder with --data. ${untouched}`,
     );
   }
   return 'whole';
 }
 
-/** The names in a folder; undefined where there is no such folder. @throws Stop where it cannot be read */
+/** The names in a folder; undefined where there is no such folder. @throws CliError where it cannot be read */
 function entriesOf(folder: string): string[] | undefined {
   try {
     return readdirSync(folder);
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
     if (code === 'ENOENT') return undefined;
-    throw new Stop(
+    throw new CliError(
       `${folder} can't be read (${code}), so nothing in it was touched. Make it readable, or choose another folder with --data.`,
     );
   }
 }
 
-/** Empties a data folder made by `startCluster`. @throws Stop where what is in it is not a cluster */
+/** Empties a data folder made by `startCluster`. @throws CliError where what is in it is not a cluster */
 export function resetCluster(folder: string): void {
   if (!existsSync(folder)) return;
   requireNoOther(folder);
@@ -159,7 +159,7 @@ export function resetCluster(folder: string): void {
     found.includes('global') ||
     existsSync(path.join(folder, 'cluster.json'));
   if (!isOurs)
-    throw new Stop(
+    throw new CliError(
       `${data} holds files that are no database of Tasche's, so --reset leaves them alone. Choose another folder with --data.`,
     );
   const bin = binFolder();
@@ -213,7 +213,7 @@ async function forgetStalePostmaster(data: string): Promise<void> {
     await wait(100);
   const holder = processIn(data);
   if (holder !== undefined)
-    throw new Stop(
+    throw new CliError(
       `process ${holder} works in ${data}, though its postmaster.pid names another; end that process first.`,
     );
   console.log('tasche: the database was not stopped cleanly; it recovers by itself');
@@ -255,18 +255,18 @@ function prepareFolder(folder: string): void {
     mkdirSync(folder, { recursive: true, mode: 0o755 });
     accessSync(folder, constants.W_OK);
   } catch (error) {
-    throw new Stop(
+    throw new CliError(
       `the data folder ${folder} can't be written (${(error as NodeJS.ErrnoException).code}); choose another with --data.`,
     );
   }
   const { bavail, bsize } = statfsSync(folder);
   const freeMb = Math.floor((bavail * bsize) / 1024 / 1024);
-  if (freeMb < LEAST_FREE_MB)
-    throw new Stop(
-      `the disk under ${folder} has ${freeMb} MB left and the database needs ${LEAST_FREE_MB}; free some, or choose another with --data.`,
+  if (freeMb < MIN_FREE_MB)
+    throw new CliError(
+      `the disk under ${folder} has ${freeMb} MB left and the database needs ${MIN_FREE_MB}; free some, or choose another with --data.`,
     );
   if (isRoot() && asPostgres('test', ['-x', folder]).status !== 0) {
-    throw new Stop(
+    throw new CliError(
       `the postgres user can't enter ${folder}; choose a folder it can reach with --data, such as /var/lib/tasche.`,
     );
   }
@@ -280,7 +280,7 @@ function requireNoOther(folder: string): void {
   if (!existsSync(ownerFile(folder))) return;
   const pid = Number(readFileSync(ownerFile(folder), 'utf8'));
   if (pid !== process.pid && isTasche(pid)) {
-    throw new Stop(
+    throw new CliError(
       `another Tasche (process ${pid}) is using ${folder}; stop it, or choose another folder with --data.`,
     );
   }
@@ -300,7 +300,7 @@ async function makeCluster(folder: string, data: string, bin: string): Promise<R
   const aside = path.join(folder, UNFINISHED);
   const left = entriesOf(aside);
   if (left && left.length > 0 && !left.includes(MARK)) {
-    throw new Stop(
+    throw new CliError(
       `${aside} holds files Tasche did not make, so it was not touched. Move it away, or choose another folder with --data.`,
     );
   }
@@ -326,7 +326,7 @@ async function makeCluster(folder: string, data: string, bin: string): Promise<R
       ['--single', '-D', making, 'postgres'],
       `${statement}\n`,
     );
-    if (done.status !== 0) throw new Stop(`PostgreSQL could not prepare its cluster: ${done.stderr}`);
+    if (done.status !== 0) throw new CliError(`PostgreSQL could not prepare its cluster: ${done.stderr}`);
   }
   remember(folder, remembered);
   if (existsSync(data)) rmdirSync(data);
@@ -353,7 +353,7 @@ function initialise(aside: string, making: string, bin: string): void {
   rmSync(passwordFile, { force: true });
   if (made.status === 0) return;
   rmSync(aside, { recursive: true, force: true });
-  throw new Stop(
+  throw new CliError(
     `PostgreSQL could not make its cluster in ${making}: ${(made.stderr ?? '').trim().split('\n').slice(-1)[0]}`,
   );
 }
@@ -380,7 +380,7 @@ function recall(folder: string): Remembered {
   } catch {
     // Said below, in the same words.
   }
-  throw new Stop(
+  throw new CliError(
     `${file}, which says how to reach the database, can't be read; put it back from a backup, or use --reset (which loses the data).`,
   );
 }

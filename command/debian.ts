@@ -1,17 +1,17 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { Stop } from './stop.js';
+import { CliError } from './stop.js';
 
 /** Debian's programs that Tasche uses, and the packages they come in. */
 export function ensureDebian(what: string, packageName: string, isThere: () => boolean): void {
   if (isThere()) return;
   console.log(`tasche: installing Debian's ${packageName} (once)`);
   if (!existsSync('/usr/bin/apt-get')) {
-    throw new Stop(`${what} is missing and this is no Debian; install ${what} by hand, then try again.`);
+    throw new CliError(`${what} is missing and this is no Debian; install ${what} by hand, then try again.`);
   }
   const isRoot = process.getuid?.() === 0;
   if (!isRoot && spawnSync('sudo', ['-n', 'true']).status !== 0) {
-    throw new Stop(
+    throw new CliError(
       `${what} is missing and only root can install it; run once: sudo apt-get install ${packageName}`,
     );
   }
@@ -29,6 +29,8 @@ export function ensureDebian(what: string, packageName: string, isThere: () => b
   }
   if (done.status !== 0 || !isThere()) {
     const last = (done.stderr ?? '').trim().split('\n').slice(-2).join(' ');
-    throw new Stop(`apt-get could not install ${packageName}: ${last}. Install it by hand, then try again.`);
+    throw new CliError(
+      `apt-get could not install ${packageName}: ${last}. Install it by hand, then try again.`,
+    );
   }
 }

@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { Stop } from './stop.js';
+import { CliError } from './stop.js';
 
 const USAGE = `tasche: spec sheets, ladders and club swaps
 
@@ -59,7 +59,7 @@ async function main(): Promise<void> {
     case 'screenshots':
       return (await import('./screenshots.js')).screenshots();
     default:
-      throw new Stop(`there is no "${name}" here.\n\n${USAGE}`, 2);
+      throw new CliError(`there is no "${name}" here.\n\n${USAGE}`, 2);
   }
 }
 
@@ -78,19 +78,19 @@ function readArguments() {
       },
     });
   } catch (error) {
-    throw new Stop(`${(error as Error).message}\n\n${USAGE}`, 2);
+    throw new CliError(`${(error as Error).message}\n\n${USAGE}`, 2);
   }
 }
 
 function readPort(text: string | undefined): number {
   const port = Number(text ?? 4310);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
-    throw new Stop(`--port must be between 1 and 65535, got "${text}".`, 2);
+    throw new CliError(`--port must be between 1 and 65535, got "${text}".`, 2);
   return port;
 }
 
 main().catch((error: unknown) => {
-  if (error instanceof Stop) {
+  if (error instanceof CliError) {
     console.error(`tasche: ${error.message}`);
     process.exit(error.exitCode);
   }

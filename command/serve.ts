@@ -2,7 +2,7 @@ import path from 'node:path';
 import { buildWeb } from './build-web.js';
 import { defaultDataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
 import { namedMonitor, namedWeather, startMonitor, startWeather, type StartedStandIn } from './standins.js';
-import { Stop } from './stop.js';
+import { CliError } from './stop.js';
 
 export interface ServeOptions {
   demo: boolean;
@@ -16,10 +16,10 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
   const root = process.cwd();
   const host = process.env.TASCHE_HOST ?? '127.0.0.1';
   if (!(await isFree(port)))
-    throw new Stop(`port ${port} is taken; stop what uses it, or choose another with --port.`);
+    throw new CliError(`port ${port} is taken; stop what uses it, or choose another with --port.`);
   const given = process.env.DATABASE_URL || undefined;
   if (given && (data !== undefined || reset))
-    throw new Stop("--data and --reset are for Tasche's own database; DATABASE_URL names another.", 2);
+    throw new CliError("--data and --reset are for Tasche's own database; DATABASE_URL names another.", 2);
   const folder =
     data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
   if (!given && reset) resetCluster(folder);
@@ -77,9 +77,9 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     monitor?.stop();
     weather?.stop();
     cluster?.stop();
-    if ((error as { name?: string }).name === 'UnfitDatabase') throw new Stop((error as Error).message);
+    if ((error as { name?: string }).name === 'UnfitDatabase') throw new CliError((error as Error).message);
     if (given && isUnreachable(error))
-      throw new Stop(
+      throw new CliError(
         `the database at DATABASE_URL does not answer (${(error as Error).message}); check the address and that it is up.`,
       );
     throw error;
@@ -101,6 +101,7 @@ function namedHosts(): string[] {
     .map((name) => name.trim())
     .filter(Boolean);
   const bad = names.find((name) => !/^[a-z0-9.[\]:-]+$/i.test(name));
-  if (bad !== undefined) throw new Stop(`TASCHE_HOSTS must be host names parted by commas, got "${bad}".`, 2);
+  if (bad !== undefined)
+    throw new CliError(`TASCHE_HOSTS must be host names parted by commas, got "${bad}".`, 2);
   return names;
 }

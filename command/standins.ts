@@ -1,5 +1,5 @@
 import { fork, type ChildProcess } from 'node:child_process';
-import { Stop } from './stop.js';
+import { CliError } from './stop.js';
 
 export interface StartedStandIn {
   host: string;
@@ -19,7 +19,7 @@ async function start(name: 'launch-monitor' | 'weather', args: readonly string[]
       if (match) resolve(Number(match[1]));
     });
     child.once('exit', (code) => {
-      reject(new Stop(`the stand-in ${name} did not start (exit ${code}).`));
+      reject(new CliError(`the stand-in ${name} did not start (exit ${code}).`));
     });
   });
   return { host: '127.0.0.1', port, stop: () => child.kill('SIGTERM') };
@@ -40,7 +40,7 @@ export function namedMonitor(): { host: string; port: number } | undefined {
   if (!named) return undefined;
   const match = /^(.+):(\d{1,5})$/.exec(named);
   if (!match || Number(match[2]) > 65_535)
-    throw new Stop(`TASCHE_MONITOR must be host:port, got "${named}".`, 2);
+    throw new CliError(`TASCHE_MONITOR must be host:port, got "${named}".`, 2);
   return { host: match[1]!, port: Number(match[2]) };
 }
 
@@ -49,7 +49,7 @@ export function namedWeather(): string | undefined {
   const named = process.env.TASCHE_WEATHER;
   if (!named) return undefined;
   if (!/^https?:\/\//.test(named) || !URL.canParse(named))
-    throw new Stop(
+    throw new CliError(
       `TASCHE_WEATHER must be an address that begins with http:// or https://, got "${named}".`,
       2,
     );

@@ -1,5 +1,5 @@
 /** Ends the command with one clear sentence and the way out, and no stack trace. */
-export class Stop extends Error {
+export class CliError extends Error {
   override readonly name = 'Stop';
 
   constructor(

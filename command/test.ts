@@ -6,7 +6,7 @@ import { freePort, throwAwayFolder } from './cluster.js';
 import { ensureDebian } from './debian.js';
 import { fuzzWords } from './fuzz.js';
 import { fuzzRequests } from './fuzz/fuzz-requests.js';
-import { Stop } from './stop.js';
+import { CliError } from './stop.js';
 
 interface Counts {
   passed: number;
@@ -19,7 +19,7 @@ const PARTS: Record<string, Part> = { types, lint, imports, unit, fuzz, browser 
 /** `./tasche test`: every check, one after the other; the last line counts them. */
 export async function test(only: string | undefined): Promise<void> {
   if (only !== undefined && !Object.hasOwn(PARTS, only))
-    throw new Stop(`--only takes one of: ${Object.keys(PARTS).join(', ')}.`, 2);
+    throw new CliError(`--only takes one of: ${Object.keys(PARTS).join(', ')}.`, 2);
   const total: Counts = { passed: 0, failed: 0 };
   for (const [name, part] of Object.entries(PARTS)) {
     if (only !== undefined && name !== only) continue;
@@ -163,7 +163,7 @@ export async function startDemo(port: number, data: string): Promise<ChildProces
       if (chunk.toString().includes('ready on')) resolve();
     });
     server.once('exit', (code) => {
-      reject(new Stop(`the demo did not start (exit ${code}).`));
+      reject(new CliError(`the demo did not start (exit ${code}).`));
     });
   });
   return server;

@@ -9,7 +9,7 @@ import {
   MEDIUM_FAIRWAY,
   SHOT_KINDS,
   type LadderClub,
-  type Setting,
+  type PlayingConditions,
   type Shot,
 } from '@tasche/core';
 import { launchGrid } from '../../core/test/validation/launch-grid.js';
@@ -78,7 +78,7 @@ export function benchFlight(): void {
 
 /** Forty clubs with six shots each, 200 shots of spread about every one, bounce and roll included: what the worker does when the air changes. */
 function benchBag(): void {
-  const home: Setting = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
+  const home: PlayingConditions = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
   const clubs = fortyClubs().map((club): LadderClub => ({
     ...club,
     shots: Object.fromEntries(
@@ -90,7 +90,7 @@ function benchBag(): void {
   }));
   const shots = clubs.flatMap((club) => SHOT_KINDS.map((kind) => ({ club, shot: club.shots[kind]! })));
   const whole = (windMps: number) => {
-    const to: Setting = {
+    const to: PlayingConditions = {
       conditions: { ...BASELINE, temperatureC: 9, windMps, windFromDeg: 40 },
       surface: { ...MEDIUM_FAIRWAY, firmness: 'firm' },
     };

@@ -258,7 +258,7 @@ async function makeRows(port: number, agent: Agent): Promise<KnownIds> {
       },
     },
   ];
-  const circuit: object[] = [
+  const schedule: object[] = [
     {
       do: 'addCourse',
       course: {
@@ -307,6 +307,6 @@ async function makeRows(port: number, agent: Agent): Promise<KnownIds> {
     if (answer.status !== 200) throw new Error(`the fuzzer's own rows were refused: ${answer.text}`);
   };
   await post(ids.changeId, commands);
-  await post(randomUUID(), circuit);
+  await post(randomUUID(), schedule);
   return ids;
 }

@@ -23,7 +23,7 @@ import {
   wholeDocument,
 } from './schemas.js';
 import {
-  MOST_STRIKES_A_CHANGE,
+  MAX_STRIKES_A_CHANGE,
   aimSchema,
   leftOutSchema,
   sessionDetails,
@@ -152,22 +152,22 @@ export interface StrikeSet {
 }
 
 /** A player owns 20 to 40 clubs; this is where a list stops being a locker. */
-export const MOST_CLUBS_A_PLAYER = 200;
+export const MAX_CLUBS_A_PLAYER = 200;
 /** Bags a player keeps that belong to no plan. */
 export const MAX_BAGS_A_PLAYER = 1500;
 /** Two a week for fifty years. */
 export const MAX_PLANS_A_PLAYER = 5000;
 export const MAX_PLAYERS = 5000;
-export const MOST_COMMANDS = 2000;
-export const MOST_READINGS = 200;
-export const MOST_SWAPS = 40;
+export const MAX_COMMANDS = 2000;
+export const MAX_READINGS = 200;
+export const MAX_SWAPS = 40;
 
 const version = yup.number().strict().integer().min(1).required('${path} is missing');
 const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
 const ids = (max: number) => yup.array(required(idSchema)).max(max);
 const readings = yup
   .array(readingSchema.required())
-  .max(MOST_READINGS, `\${path} holds more than ${MOST_READINGS} readings`);
+  .max(MAX_READINGS, `\${path} holds more than ${MAX_READINGS} readings`);
 
 const planDetails = {
   name: nameSchema,
@@ -240,7 +240,7 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
     bag: required(
       shape({ id: required(idSchema), playerId: required(idSchema), name: required(nameSchema) }),
     ),
-    clubIds: ids(MOST_CLUBS_A_PLAYER).defined(),
+    clubIds: ids(MAX_CLUBS_A_PLAYER).defined(),
   }),
   editBag: shape({
     bagId: required(idSchema),
@@ -281,7 +281,7 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
   setSwaps: shape({
     planId: required(idSchema),
     version,
-    swaps: swapsSchema.max(MOST_SWAPS).defined('${path} is missing'),
+    swaps: swapsSchema.max(MAX_SWAPS).defined('${path} is missing'),
   }),
   removePlan: shape({ planId: required(idSchema), version }),
   editRound: shape({
@@ -363,12 +363,12 @@ const COMMAND_SCHEMAS: Record<CommandName, yup.ObjectSchema<object>> = {
         ),
       )
       .min(1, '${path} is empty')
-      .max(MOST_STRIKES_A_CHANGE, `\${path} holds more than ${MOST_STRIKES_A_CHANGE} shots`)
+      .max(MAX_STRIKES_A_CHANGE, `\${path} holds more than ${MAX_STRIKES_A_CHANGE} shots`)
       .required('${path} is missing'),
   }),
   editStrikes: shape({
     sessionId: required(idSchema),
-    strikeIds: ids(MOST_STRIKES_A_CHANGE).min(1, '${path} is empty').required('${path} is missing'),
+    strikeIds: ids(MAX_STRIKES_A_CHANGE).min(1, '${path} is empty').required('${path} is missing'),
     set: required(shape({ leftOut: leftOutSchema.nullable(), clubId: idSchema, shot: shotKindSchema })),
   }),
 };
@@ -391,7 +391,7 @@ export const changeRequestSchema = wholeDocument(
     commands: yup
       .array(commandSchema as unknown as yup.Schema)
       .min(1, '${path} is empty')
-      .max(MOST_COMMANDS, `\${path} holds more than ${MOST_COMMANDS} commands`)
+      .max(MAX_COMMANDS, `\${path} holds more than ${MAX_COMMANDS} commands`)
       .required('${path} is missing'),
   }),
 );

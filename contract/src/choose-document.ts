@@ -1,17 +1,17 @@
 import {
   BASELINE,
-  BOUNCE_SCHOOLS,
+  BOUNCE_STRATEGIES,
   CHOOSING_BOUNDS,
   MEDIUM_FAIRWAY,
-  PLAIN_TASTE,
-  RefusedInput,
-  SCHOOLS,
+  DEFAULT_CHOOSING_RULES,
+  InvalidInputError,
+  GAPPING_STRATEGIES,
   bagChoosing,
   chooseBag,
-  deriveNeeds,
+  deriveDemands,
   leftOutSentence,
   movedClub,
-  needCosts,
+  demandCosts,
   playedIn,
   reasonSentence,
   skillOf,
@@ -19,21 +19,21 @@ import {
   travelSet,
   type BagAnswer,
   type BagChoosing,
-  type BounceSchool,
-  type ChoosingTaste,
+  type BounceStrategy,
+  type ChoosingRules,
   type CourseGround,
   type Hole,
   type LadderClub,
-  type Need,
+  type ShotDemand,
   type RoundAir,
-  type RoundNeeds,
+  type RoundDemands,
   type TravelSet,
   type TravelSize,
 } from '@tasche/core';
 import * as yup from 'yup';
 import { courseGroundSchema, holesSchema, roundAirSchema } from './course-schemas.js';
 import { ladderClubsSchema } from './ladder-clubs.js';
-import { needSchema } from './plan-choosing.js';
+import { demandSchema } from './plan-choosing.js';
 import { conditionsOf, conditionsSchema } from './setting-schemas.js';
 import { clubKindSchema, finite, handicapSchema, nameSchema, textSchema, wholeDocument } from './schemas.js';
 
@@ -47,7 +47,7 @@ const unknown = '${path} has an unknown field: ${unknown}';
 const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
 const clubId = () => required(textSchema(80));
 const clubIds = yup.array(clubId()).max(CHOOSING_BOUNDS.clubs[1]);
-const whole = (least: number, most: number) => finite(least, most).integer('${path} must be a whole number');
+const whole = (min: number, max: number) => finite(min, max).integer('${path} must be a whole number');
 
 const pricesSchema = yup.lazy((value: unknown) =>
   yup
@@ -66,17 +66,17 @@ const pricesSchema = yup.lazy((value: unknown) =>
 const clubsSchema = ladderClubsSchema
   .min(1, '${path} is empty')
   .max(CHOOSING_BOUNDS.clubs[1], `\${path} holds more than ${CHOOSING_BOUNDS.clubs[1]} clubs`);
-const MOST_NEEDS = 1000;
-const needsSchema = yup
-  .array(required(needSchema))
-  .max(MOST_NEEDS, `\${path} holds more than ${MOST_NEEDS} needs`)
+const MAX_NEEDS = 1000;
+const demandsSchema = yup
+  .array(required(demandSchema))
+  .max(MAX_NEEDS, `\${path} holds more than ${MAX_NEEDS} needs`)
   .required('${path} is missing');
 /** The day the needs are of: its still air and its ground; each need brings its own wind. */
 const daySchema = yup
   .object({
     air: conditionsSchema.default(undefined).required('${path} is missing'),
     ground: courseGroundSchema.default(undefined).required('${path} is missing'),
-    bounce: yup.string().strict().oneOf(BOUNCE_SCHOOLS),
+    bounce: yup.string().strict().oneOf(BOUNCE_STRATEGIES),
   })
   .strict()
   .noUnknown(unknown)
@@ -85,7 +85,7 @@ const tasteShape = {
   school: yup
     .string()
     .strict()
-    .oneOf(SCHOOLS.map(({ id }) => id)),
+    .oneOf(GAPPING_STRATEGIES.map(({ id }) => id)),
   handicap: handicapSchema,
   limit: whole(1, 60),
   unevenStrokes: finite(0, 10),
@@ -123,7 +123,7 @@ const chooseSchema = wholeDocument(
   yup
     .object({
       clubs: clubsSchema,
-      needs: needsSchema,
+      needs: demandsSchema,
       day: daySchema,
       ...tasteShape,
       runnersUp: whole(0, 20),
@@ -133,26 +133,26 @@ const chooseSchema = wholeDocument(
 );
 
 type Day =
-  | { air: Parameters<typeof conditionsOf>[0]; ground: CourseGround; bounce?: BounceSchool | undefined }
+  | { air: Parameters<typeof conditionsOf>[0]; ground: CourseGround; bounce?: BounceStrategy | undefined }
   | undefined;
 
-function tasteIn(given: Record<string, unknown>): ChoosingTaste {
+function tasteIn(given: Record<string, unknown>): ChoosingRules {
   return {
-    ...PLAIN_TASTE,
+    ...DEFAULT_CHOOSING_RULES,
     ...Object.fromEntries(
       Object.keys(tasteShape)
         .map((key) => [key, given[key]])
         .filter(([, value]) => value !== undefined),
     ),
-  } as ChoosingTaste;
+  } as ChoosingRules;
 }
 
 /** Shots are taken to be known in the usual air; with a day they are flown in it, without one they stand as they are. */
 function choosingFor(
   clubs: readonly LadderClub[],
-  needs: readonly Need[],
+  needs: readonly ShotDemand[],
   day: Day,
-  taste: ChoosingTaste,
+  taste: ChoosingRules,
 ): BagChoosing {
   if (!day) return bagChoosing(clubs, needs, taste);
   const played = playedIn(
@@ -166,7 +166,7 @@ function choosingFor(
     needs,
     taste,
     undefined,
-    needCosts(clubs, needs, { played, ground: day.ground, bounce: day.bounce ?? 'match' }),
+    demandCosts(clubs, needs, { played, ground: day.ground, bounce: day.bounce ?? 'match' }),
   );
 }
 
@@ -175,7 +175,7 @@ function refusing<T>(work: () => T): T {
   try {
     return work();
   } catch (error) {
-    if (!(error instanceof RefusedInput)) throw error;
+    if (!(error instanceof InvalidInputError)) throw error;
     throw new yup.ValidationError(error.message, undefined, error.field);
   }
 }
@@ -195,11 +195,14 @@ export function calcChoose(document: unknown): ChooseAnswer {
   const locker = clubs as unknown as LadderClub[];
   return refusing(() => {
     const answer = chooseBag(
-      choosingFor(locker, needs as unknown as Need[], day as Day, tasteIn(given)),
+      choosingFor(locker, needs as unknown as ShotDemand[], day as Day, tasteIn(given)),
       runnersUp,
     );
     if (!answer)
-      throw new RefusedInput('rules', 'together allow no bag, though no two of them contradict each other');
+      throw new InvalidInputError(
+        'rules',
+        'together allow no bag, though no two of them contradict each other',
+      );
     const nameOf = (id: string) => locker.find((club) => club.id === id)!.name;
     return {
       ...answer,
@@ -240,7 +243,7 @@ const needsDocument = wholeDocument(
  * The shots a round on a course will ask of these clubs' player. Shots are taken to be known in the usual air.
  * @throws yup.ValidationError naming every bad field
  */
-export function calcNeeds(document: unknown): RoundNeeds {
+export function calcNeeds(document: unknown): RoundDemands {
   const {
     clubs,
     course: { tees, holes, altitudeM },
@@ -252,7 +255,7 @@ export function calcNeeds(document: unknown): RoundNeeds {
     handicap,
   } = needsDocument.validateSync(document, { strict: true, abortEarly: false });
   return refusing(() =>
-    deriveNeeds(
+    deriveDemands(
       {
         course: { tees, holes: holes as unknown as Hole[], altitudeM },
         tee,
@@ -270,7 +273,7 @@ export function calcNeeds(document: unknown): RoundNeeds {
   );
 }
 
-const MOST_SCENARIOS = 40;
+const MAX_SCENARIOS = 40;
 const travelDocument = wholeDocument(
   yup
     .object({
@@ -285,7 +288,7 @@ const travelDocument = wholeDocument(
               .object({
                 name: required(nameSchema),
                 weight: finite(0.001, 1000),
-                needs: needsSchema,
+                needs: demandsSchema,
                 day: daySchema,
               })
               .strict()
@@ -293,7 +296,7 @@ const travelDocument = wholeDocument(
           ),
         )
         .min(1, '${path} is empty')
-        .max(MOST_SCENARIOS, `\${path} holds more than ${MOST_SCENARIOS}`)
+        .max(MAX_SCENARIOS, `\${path} holds more than ${MAX_SCENARIOS}`)
         .required('${path} is missing'),
     })
     .strict()
@@ -325,7 +328,7 @@ export async function calcTravel(document: unknown): Promise<TravelAnswer> {
       weight,
       choosing: choosingFor(
         clubs as unknown as LadderClub[],
-        needs as unknown as Need[],
+        needs as unknown as ShotDemand[],
         day as Day,
         tasteIn(given),
       ),

@@ -8,7 +8,7 @@ import {
   type LadderClub,
   type MovedShot,
   type PlaysLike,
-  type Setting,
+  type PlayingConditions,
   type ShotKind,
 } from '@tasche/core';
 import * as yup from 'yup';
@@ -72,8 +72,11 @@ export function calcConditions(document: unknown): ConditionsAnswer {
     to,
     playsLike: distances = [],
   } = conditionsDocument.validateSync(document, { strict: true, abortEarly: false });
-  const there: Setting = { conditions: conditionsOf(to.conditions), surface: surfaceOf(to.surface) };
-  const here: Setting = from
+  const there: PlayingConditions = {
+    conditions: conditionsOf(to.conditions),
+    surface: surfaceOf(to.surface),
+  };
+  const here: PlayingConditions = from
     ? { conditions: conditionsOf(from.conditions), surface: surfaceOf(from.surface) }
     : { conditions: BASELINE, surface: surfaceOf(undefined) };
   const shots = (clubs as unknown as LadderClub[])

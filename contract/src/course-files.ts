@@ -1,7 +1,7 @@
 import {
   FRONTS,
   HOLE_BOUNDS,
-  RefusedInput,
+  InvalidInputError,
   SLOPES,
   TROUBLE_KINDS,
   TROUBLE_SIDES,
@@ -21,7 +21,7 @@ import {
 } from '@tasche/core';
 import Papa from 'papaparse';
 import { MAX_CELL_CHARACTERS, guarded, unguarded } from './cells.js';
-import { MOST_LINE, type CourseDetails } from './course-schemas.js';
+import { MAX_LINE, type CourseDetails } from './course-schemas.js';
 import { MAX_HEAD_CHARACTERS, splitBracket, withoutBrackets } from './head-words.js';
 import { distanceUnitOf } from './numbers-in-text.js';
 import { inputShown } from './schemas.js';
@@ -94,8 +94,8 @@ export function readHolesGeoJson(text: string, known: Known): ReadHoles {
       problems.push(`hole ${named} has two lines`);
       return;
     }
-    if (line.length > MOST_LINE) {
-      problems.push(`hole ${named}: line holds more than ${MOST_LINE} places`);
+    if (line.length > MAX_LINE) {
+      problems.push(`hole ${named}: line holds more than ${MAX_LINE} places`);
       return;
     }
     found.set(named, { line, properties: properties ?? {} });
@@ -124,7 +124,7 @@ export function readHolesGeoJson(text: string, known: Known): ReadHoles {
         ),
       ];
     } catch (error) {
-      if (!(error instanceof RefusedInput)) throw error;
+      if (!(error instanceof InvalidInputError)) throw error;
       problems.push(`hole ${number}: ${error.message}`);
       return [];
     }
@@ -176,7 +176,7 @@ function checked(number: number, known: Known, said: Record<string, unknown>, pr
   try {
     requireHole(hole, known.tees.length);
   } catch (error) {
-    if (!(error instanceof RefusedInput)) throw error;
+    if (!(error instanceof InvalidInputError)) throw error;
     at(error.message);
   }
   return hole;

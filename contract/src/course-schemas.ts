@@ -5,11 +5,11 @@ import {
   GRASSES,
   GREEN_SPEED_M,
   HOLE_BOUNDS,
-  MOST_TEES,
-  MOST_TROUBLE,
+  MAX_TEES,
+  MAX_TROUBLE,
   ROUGH_LENGTHS,
   ROUND_AIR_BOUNDS,
-  RefusedInput,
+  InvalidInputError,
   SANDS,
   SLOPES,
   TROUBLE_BOUNDS,
@@ -56,10 +56,10 @@ export interface SeasonDetails {
   ground: Omit<CourseGround, 'grass' | 'sand'>;
 }
 
-export const MOST_SEASONS = 12;
+export const MAX_SEASONS = 12;
 /** Places of a hole's line. */
-export const MOST_LINE = 60;
-export const MOST_COURSES = 200;
+export const MAX_LINE = 60;
+export const MAX_COURSES = 200;
 
 const unknown = '${path} has an unknown field: ${unknown}';
 const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
@@ -106,21 +106,21 @@ export const holeSchema = shape({
   lengthsM: yup
     .array(required(finite(...HOLE_BOUNDS.lengthM, 'm')))
     .min(1)
-    .max(MOST_TEES)
+    .max(MAX_TEES)
     .required('${path} is missing'),
   bearingDeg: finite(...HOLE_BOUNDS.bearingDeg)
     .nullable()
     .defined('${path} is missing'),
   riseM: required(finite(...HOLE_BOUNDS.riseM, 'm')),
   corridorM: required(finite(...HOLE_BOUNDS.corridorM, 'm')),
-  trouble: yup.array(required(troubleSchema)).max(MOST_TROUBLE).required('${path} is missing'),
+  trouble: yup.array(required(troubleSchema)).max(MAX_TROUBLE).required('${path} is missing'),
   greenM: required(finite(...HOLE_BOUNDS.greenM, 'm')),
   front: oneOf(FRONTS),
   slope: oneOf(SLOPES),
   line: yup
     .array(required(yup.tuple([required(finite(-180, 180)), required(finite(-90, 90))])))
     .min(2)
-    .max(MOST_LINE)
+    .max(MAX_LINE)
     .default(undefined),
 });
 
@@ -145,7 +145,7 @@ export const courseDetails = {
   tees: yup
     .array(required(nameSchema))
     .min(1, '${path} must name one tee at least')
-    .max(MOST_TEES, `\${path} must be at most ${MOST_TEES}`),
+    .max(MAX_TEES, `\${path} must be at most ${MAX_TEES}`),
   holes: holesSchema,
   altitudeM: finite(...CONDITION_BOUNDS.altitudeM, 'm'),
   latitudeDeg: finite(-90, 90).nullable(),
@@ -154,7 +154,7 @@ export const courseDetails = {
   sand: yup.string().strict().oneOf(SANDS),
   seasons: yup
     .array(required(courseSeasonSchema))
-    .max(MOST_SEASONS, `\${path} must be at most ${MOST_SEASONS}`),
+    .max(MAX_SEASONS, `\${path} must be at most ${MAX_SEASONS}`),
   notes: textSchema(2000),
 };
 
@@ -193,7 +193,7 @@ export function holesProblem(holes: readonly Hole[], tees: readonly string[]): s
     try {
       requireHole(hole, tees.length);
     } catch (error) {
-      if (error instanceof RefusedInput) return `hole ${i + 1}: ${error.message}`;
+      if (error instanceof InvalidInputError) return `hole ${i + 1}: ${error.message}`;
       throw error;
     }
   }

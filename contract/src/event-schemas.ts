@@ -34,9 +34,9 @@ export interface EventDetails {
 /** What may be set of one round. */
 export type EventRoundSet = Partial<Pick<EventRound, 'air' | 'ground' | 'forecast'>>;
 
-export const MOST_ROUNDS = 8;
-export const MOST_MEMBERS = 50;
-export const MOST_EVENTS = 200;
+export const MAX_ROUNDS = 8;
+export const MAX_MEMBERS = 50;
+export const MAX_EVENTS = 200;
 /** A committee may allow fewer than fourteen, and cut the length to 46 in (Model Local Rule G-10). */
 export const LIMIT_BOUNDS = {
   clubs: [1, USUAL_LIMITS.clubs],
@@ -53,7 +53,7 @@ export const forecastSchema = shape({
   members: yup
     .array(required(roundAirSchema))
     .min(1, '${path} is empty')
-    .max(MOST_MEMBERS, `\${path} holds more than ${MOST_MEMBERS}`)
+    .max(MAX_MEMBERS, `\${path} holds more than ${MAX_MEMBERS}`)
     .required('${path} is missing'),
 });
 
@@ -80,7 +80,7 @@ export const eventDetails = {
   rounds: yup
     .array(required(eventRoundSchema))
     .min(1, '${path} must hold one round at least')
-    .max(MOST_ROUNDS, `\${path} must be at most ${MOST_ROUNDS}`)
+    .max(MAX_ROUNDS, `\${path} must be at most ${MAX_ROUNDS}`)
     .test(
       'ids',
       '${path} holds one round twice',

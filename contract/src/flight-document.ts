@@ -1,4 +1,4 @@
-import { LAUNCH_BOUNDS, RefusedInput, flight, runOut, type Launch } from '@tasche/core';
+import { LAUNCH_BOUNDS, InvalidInputError, flight, runOut, type Launch } from '@tasche/core';
 import * as yup from 'yup';
 import { finite, wholeDocument } from './schemas.js';
 import {
@@ -38,7 +38,7 @@ const launchSchema = wholeDocument(
     .noUnknown('unknown field: ${unknown}'),
 );
 
-export const MOST_FLIGHTS = 10_000;
+export const MAX_FLIGHTS = 10_000;
 
 /**
  * Flies one launch, or each of a list, and lets it run out.
@@ -49,7 +49,7 @@ export function calcFlight(document: unknown): FlightAnswer | FlightAnswer[] {
     return flown(launchSchema.validateSync(document, { strict: true, abortEarly: false }), '');
   const checked = yup
     .array(launchSchema)
-    .max(MOST_FLIGHTS, `a list holds at most ${MOST_FLIGHTS} launches`)
+    .max(MAX_FLIGHTS, `a list holds at most ${MAX_FLIGHTS} launches`)
     .validateSync(document, { strict: true, abortEarly: false }) as yup.InferType<typeof launchSchema>[];
   return checked.map((one, i) => flown(one, `[${i}].`));
 }
@@ -82,7 +82,7 @@ function flown(document: yup.InferType<typeof launchSchema>, place: string): Fli
 
 /** The core's refusal as the border says it: with the field's place in the document. */
 export function named(error: unknown, place: string): unknown {
-  if (!(error instanceof RefusedInput)) return error;
+  if (!(error instanceof InvalidInputError)) return error;
   const field = place + (error.field === 'targetElevationM' ? 'conditions.targetElevationM' : error.field);
   return new yup.ValidationError(`${field} ${error.reason}`, undefined, field);
 }

@@ -164,12 +164,12 @@ export function readGapSetting(field: GapSettingField, text: string, unit: Dista
         : readPlainNumber(text.trim(), SUFFIX[measure]);
   if (!read.ok) return read;
   const value = measure === 'percent' ? read.value / 100 : read.value;
-  const [least, most] = GAP_SETTING_BOUNDS[key];
-  if (value < least || value > most) {
+  const [min, max] = GAP_SETTING_BOUNDS[key];
+  if (value < min || value > max) {
     const bound = (edge: number) => showGapSetting(field, edge, unit);
     return {
       ok: false,
-      reason: `${label} must be between ${bound(least)} and ${bound(most)} ${gapSettingUnit(field, unit)}`,
+      reason: `${label} must be between ${bound(min)} and ${bound(max)} ${gapSettingUnit(field, unit)}`,
     };
   }
   if (measure === 'count' && !Number.isInteger(value))

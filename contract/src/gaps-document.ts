@@ -1,4 +1,4 @@
-import { SCHOOLS, gaps, type GapOptions, type GapReport, type LadderClub } from '@tasche/core';
+import { GAPPING_STRATEGIES, gaps, type GapOptions, type GapReport, type LadderClub } from '@tasche/core';
 import * as yup from 'yup';
 import { ladderClubsSchema } from './ladder-clubs.js';
 import { distanceUnitSchema, gapSettingsSchema, wholeDocument } from './schemas.js';
@@ -14,7 +14,7 @@ const gapsSchema = wholeDocument(
       school: yup
         .string()
         .strict()
-        .oneOf(SCHOOLS.map((school) => school.id)),
+        .oneOf(GAPPING_STRATEGIES.map((school) => school.id)),
       settings: gapSettingsSchema.default(undefined),
       unit: distanceUnitSchema,
       clubs: ladderClubsSchema,

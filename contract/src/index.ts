@@ -32,4 +32,4 @@ export * from './course-files.js';
 export * from './weather.js';
 export * from './plan-choosing.js';
 export * from './choose-document.js';
-export * from './round-order.js';
+export * from './round-request.js';

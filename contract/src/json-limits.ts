@@ -47,11 +47,11 @@ export function checkJsonLimits(document: unknown): void {
     const keys = Object.keys(value);
     if (depth > MAX_JSON_DEPTH)
       throw new JsonLimitError(path, `the document is nested more than ${MAX_JSON_DEPTH} deep`);
-    const most = isList ? MAX_JSON_LIST : MAX_JSON_FIELDS;
-    if (keys.length > most) {
+    const max = isList ? MAX_JSON_LIST : MAX_JSON_FIELDS;
+    if (keys.length > max) {
       throw new JsonLimitError(
         path,
-        `${path || 'the document'} holds more than ${most} ${isList ? 'entries' : 'fields'}`,
+        `${path || 'the document'} holds more than ${max} ${isList ? 'entries' : 'fields'}`,
       );
     }
     values += keys.length;

@@ -20,10 +20,10 @@ export interface DeviceSession {
 }
 
 export type ServerLine =
-  { type: 'resume'; after: number } | { type: 'ack'; number: number } | ({ type: 'hit' } & HitOrder);
+  { type: 'resume'; after: number } | { type: 'ack'; number: number } | ({ type: 'hit' } & HitRequest);
 
 /** Balls a simulated monitor is told to have hit. */
-export interface HitOrder {
+export interface HitRequest {
   count: number;
   club: string;
   kind: ClubKind;
@@ -33,7 +33,7 @@ export interface HitOrder {
 }
 
 /** A line longer than this is no line of a monitor. */
-export const MOST_LINE_CHARACTERS = 8192;
+export const MAX_LINE_CHARACTERS = 8192;
 /** Silence longer than this and the line is taken up anew; a monitor beats every five seconds. */
 export const SILENCE_MS = 15_000;
 

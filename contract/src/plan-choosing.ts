@@ -1,18 +1,18 @@
 import {
-  BOUNCE_SCHOOLS,
+  BOUNCE_STRATEGIES,
   LIE_NAMES,
-  MOST_HIT_FROM,
-  NEED_BOUNDS,
-  PLAIN_WISHES,
-  PUTTER_SCHOOLS,
+  MAX_HIT_FROM,
+  DEMAND_BOUNDS,
+  DEFAULT_PREFERENCES,
+  PUTTER_STRATEGIES,
   SLOPES,
   TROUBLE_BOUNDS,
   TROUBLE_KINDS,
   TROUBLE_SIDES,
-  type Need,
-  type NeedChanges,
+  type ShotDemand,
+  type DemandChanges,
   type Swap,
-  type Wishes,
+  type BagPreferences,
 } from '@tasche/core';
 import * as yup from 'yup';
 import { clubKindSchema, finite, idSchema, nameSchema, textSchema } from './schemas.js';
@@ -20,15 +20,15 @@ import { clubKindSchema, finite, idSchema, nameSchema, textSchema } from './sche
 /** What a week's bag is chosen for: the shots it will ask, where they are typed, and what the player insists on. */
 export interface PlanChoosing
   extends
-    Pick<Wishes, 'limit' | 'changeStrokes' | 'always' | 'never'>,
-    Partial<Omit<Wishes, 'limit' | 'changeStrokes' | 'always' | 'never'>> {
-  needs: readonly Need[];
+    Pick<BagPreferences, 'limit' | 'changeStrokes' | 'always' | 'never'>,
+    Partial<Omit<BagPreferences, 'limit' | 'changeStrokes' | 'always' | 'never'>> {
+  needs: readonly ShotDemand[];
 }
 
 /** The wishes of a plan; what is not said is plain. */
-export function wishesOf(choosing: PlanChoosing | null): Wishes {
+export function preferencesOf(choosing: PlanChoosing | null): BagPreferences {
   const { needs: _needs, ...wishes } = choosing ?? { needs: [] };
-  return { ...PLAIN_WISHES, ...wishes };
+  return { ...DEFAULT_PREFERENCES, ...wishes };
 }
 
 /** What was seen after a round: to be kept for the next time. */
@@ -47,9 +47,9 @@ export interface Trigger {
 /** A player's round of an event: what was changed of its needs, what was chosen, what came of it. */
 export interface PlanRound {
   roundId: string;
-  changes: NeedChanges;
+  changes: DemandChanges;
   /** Practice-round notes: shots seen often, beside what was derived. */
-  notes: readonly Need[];
+  notes: readonly ShotDemand[];
   /** What goes out and in against the gamer; the clubs themselves are the round's bag. */
   swaps: readonly Swap[];
   triggers: readonly Trigger[];
@@ -57,8 +57,8 @@ export interface PlanRound {
   after: RoundAfter | null;
 }
 
-export const MOST_PLAN_NEEDS = 300;
-export const MOST_NEED_CHANGES = 200;
+export const MAX_PLAN_NEEDS = 300;
+export const MAX_NEED_CHANGES = 200;
 export const PLAN_CHOOSING_BOUNDS = {
   limit: [1, 14],
   changeStrokes: [0, 5],
@@ -71,13 +71,13 @@ export const PLAN_CHOOSING_BOUNDS = {
 const unknown = '${path} has an unknown field: ${unknown}';
 const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
 const shape = <T extends yup.ObjectShape>(fields: T) => yup.object(fields).strict().noUnknown(unknown);
-const whole = (least: number, most: number) => finite(least, most).integer('${path} must be a whole number');
+const whole = (min: number, max: number) => finite(min, max).integer('${path} must be a whole number');
 /** A record by names nobody knows beforehand, so many at most. */
-function record(each: yup.Schema, most: number) {
+function record(each: yup.Schema, max: number) {
   return yup.lazy((value: unknown) =>
     shape(Object.fromEntries(Object.keys((value ?? {}) as object).map((key) => [key, each])))
       .default(undefined)
-      .test('few', `\${path} holds more than ${most}`, (all) => Object.keys(all ?? {}).length <= most),
+      .test('few', `\${path} holds more than ${max}`, (all) => Object.keys(all ?? {}).length <= max),
   );
 }
 
@@ -88,15 +88,15 @@ const troubleSchema = shape({
   toM: required(finite(...TROUBLE_BOUNDS.toM)),
 });
 const editableNeed = {
-  distanceM: finite(...NEED_BOUNDS.distanceM),
+  distanceM: finite(...DEMAND_BOUNDS.distanceM),
   lie: yup.string().strict().oneOf(LIE_NAMES),
   mustHold: yup.boolean().strict(),
-  weight: finite(...NEED_BOUNDS.weight),
-  leftM: finite(...NEED_BOUNDS.leftM),
+  weight: finite(...DEMAND_BOUNDS.weight),
+  leftM: finite(...DEMAND_BOUNDS.leftM),
 };
 
 /** A need as it is kept and sent. */
-export const needSchema = shape({
+export const demandSchema = shape({
   ...editableNeed,
   name: required(nameSchema),
   to: required(
@@ -110,29 +110,29 @@ export const needSchema = shape({
   mustHold: required(editableNeed.mustHold),
   weight: required(editableNeed.weight),
   hitFromM: yup
-    .array(required(finite(...NEED_BOUNDS.hitFromM)))
-    .max(MOST_HIT_FROM, `\${path} holds more than ${MOST_HIT_FROM} places`),
-  halfM: finite(...NEED_BOUNDS.halfM),
-  hole: whole(...NEED_BOUNDS.hole),
-  windMps: finite(...NEED_BOUNDS.windMps),
-  windFromDeg: finite(...NEED_BOUNDS.windFromDeg),
-  riseM: finite(...NEED_BOUNDS.riseM),
+    .array(required(finite(...DEMAND_BOUNDS.hitFromM)))
+    .max(MAX_HIT_FROM, `\${path} holds more than ${MAX_HIT_FROM} places`),
+  halfM: finite(...DEMAND_BOUNDS.halfM),
+  hole: whole(...DEMAND_BOUNDS.hole),
+  windMps: finite(...DEMAND_BOUNDS.windMps),
+  windFromDeg: finite(...DEMAND_BOUNDS.windFromDeg),
+  riseM: finite(...DEMAND_BOUNDS.riseM),
   front: yup
     .string()
     .strict()
     .oneOf(['sand', 'water'] as const),
   slope: yup.string().strict().oneOf(SLOPES),
   trouble: yup.array(required(troubleSchema)).max(20).default(undefined),
-  missStrokes: finite(...NEED_BOUNDS.missStrokes),
-  playsLikeM: finite(...NEED_BOUNDS.playsLikeM),
+  missStrokes: finite(...DEMAND_BOUNDS.missStrokes),
+  playsLikeM: finite(...DEMAND_BOUNDS.playsLikeM),
 });
 
 const clubIds = yup.array(required(idSchema)).max(60);
 
 export const planChoosingSchema = shape({
   needs: yup
-    .array(required(needSchema))
-    .max(MOST_PLAN_NEEDS, `\${path} holds more than ${MOST_PLAN_NEEDS} needs`)
+    .array(required(demandSchema))
+    .max(MAX_PLAN_NEEDS, `\${path} holds more than ${MAX_PLAN_NEEDS} needs`)
     .required('${path} is missing'),
   limit: required(whole(...PLAN_CHOOSING_BOUNDS.limit)),
   changeStrokes: required(finite(...PLAN_CHOOSING_BOUNDS.changeStrokes)),
@@ -147,8 +147,8 @@ export const planChoosingSchema = shape({
   mostChanges: whole(...PLAN_CHOOSING_BOUNDS.mostChanges).nullable(),
   strokesPerHundred: finite(...PLAN_CHOOSING_BOUNDS.strokesPerHundred),
   unevenStrokes: finite(...PLAN_CHOOSING_BOUNDS.unevenStrokes),
-  bounce: yup.string().strict().oneOf(BOUNCE_SCHOOLS),
-  putter: yup.string().strict().oneOf(PUTTER_SCHOOLS),
+  bounce: yup.string().strict().oneOf(BOUNCE_STRATEGIES),
+  putter: yup.string().strict().oneOf(PUTTER_STRATEGIES),
 });
 
 export const swapsSchema = yup.array(
@@ -180,11 +180,11 @@ const afterSchema = shape({
 export const planRoundSet = {
   changes: record(
     shape(editableNeed).nullable().default(undefined) as unknown as yup.Schema,
-    MOST_NEED_CHANGES,
+    MAX_NEED_CHANGES,
   ),
   notes: yup
-    .array(required(needSchema))
-    .max(MOST_PLAN_NEEDS, `\${path} holds more than ${MOST_PLAN_NEEDS} needs`),
+    .array(required(demandSchema))
+    .max(MAX_PLAN_NEEDS, `\${path} holds more than ${MAX_PLAN_NEEDS} needs`),
   after: afterSchema.nullable().default(undefined),
 };
 export type PlanRoundSet = Partial<Pick<PlanRound, 'changes' | 'notes' | 'after'>>;

@@ -62,13 +62,13 @@ export function finite(min: number, max: number, unit = '') {
 }
 
 /** 450 yd is longer than any golf shot carries on flat ground. From memory. */
-const CARRY_MOST_M = 411;
-const TOTAL_MOST_M = 500;
+const CARRY_MAX_M = 411;
+const TOTAL_MAX_M = 500;
 
 export const shotSchema: yup.ObjectSchema<Shot> = yup
   .object({
-    carryM: finite(1, CARRY_MOST_M, 'm').required('${path} is missing'),
-    totalM: finite(1, TOTAL_MOST_M, 'm').optional(),
+    carryM: finite(1, CARRY_MAX_M, 'm').required('${path} is missing'),
+    totalM: finite(1, TOTAL_MAX_M, 'm').optional(),
     apexM: finite(0, 80, 'm').optional(),
     landDeg: finite(0, 90, 'degrees').optional(),
     spreadM: finite(0, 80, 'm').optional(),

@@ -36,9 +36,9 @@ export interface Aim {
 }
 
 /** Strikes sent by hand in one change. */
-export const MOST_STRIKES_A_CHANGE = 500;
+export const MAX_STRIKES_A_CHANGE = 500;
 /** Strikes of a player that one answer holds. */
-export const MOST_STRIKES_ANSWERED = 20_000;
+export const MAX_STRIKES_ANSWERED = 20_000;
 
 export const shotKindSchema = yup
   .string()
@@ -46,7 +46,7 @@ export const shotKindSchema = yup
   .oneOf(SHOT_KINDS, `\${path} must be one of: ${SHOT_KINDS.join(', ')}`);
 
 const parts = Object.fromEntries(
-  Object.entries(STRIKE_BOUNDS).map(([part, [least, most]]) => [part, finite(least, most)]),
+  Object.entries(STRIKE_BOUNDS).map(([part, [min, max]]) => [part, finite(min, max)]),
 ) as Record<StrikePart, yup.NumberSchema>;
 
 /** What a device or a person gave of one ball. */

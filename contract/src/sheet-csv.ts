@@ -11,7 +11,7 @@ export class TableError extends Error {
   override readonly name = 'TableError';
 }
 
-export const MOST_ROWS = 2000;
+export const MAX_ROWS = 2000;
 /** Every column there is, and as many that are not ours. */
 const MAX_COLUMNS = 300;
 /** Lines of one quoted cell: a note may have some. */
@@ -92,6 +92,6 @@ export function readSheetCsv(text: string, options: TableOptions): ClubTable {
     (found, i) => found && columns.findIndex((other) => other?.column.id === found.column.id) !== i,
   );
   if (twice) throw new TableError(`two columns are the ${twice.column.label}`);
-  if (rows.length > MOST_ROWS) throw new TableError(`${rows.length} rows, at most ${MOST_ROWS} at a time`);
+  if (rows.length > MAX_ROWS) throw new TableError(`${rows.length} rows, at most ${MAX_ROWS} at a time`);
   return readClubTable(rows, columns, heads, options);
 }

@@ -1,6 +1,6 @@
 import type { ClubKind, Reading } from '@tasche/core';
 import * as yup from 'yup';
-import { MAX_BAGS_A_PLAYER, MOST_CLUBS_A_PLAYER, type Hand } from './changes.js';
+import { MAX_BAGS_A_PLAYER, MAX_CLUBS_A_PLAYER, type Hand } from './changes.js';
 import {
   clubKindSchema,
   distanceUnitSchema,
@@ -34,7 +34,7 @@ export interface LockerDocument {
 }
 
 /** Ten years of weekly gauge readings of two quantities, and room to spare. */
-const MOST_READINGS_A_CLUB = 5000;
+const MAX_READINGS_A_CLUB = 5000;
 
 const lockerSchema = wholeDocument(
   yup
@@ -69,12 +69,12 @@ const lockerSchema = wholeDocument(
               id: idSchema.required(),
               name: nameSchema.required(),
               kind: clubKindSchema.required(),
-              readings: yup.array(readingSchema.required()).max(MOST_READINGS_A_CLUB).required(),
+              readings: yup.array(readingSchema.required()).max(MAX_READINGS_A_CLUB).required(),
             })
             .strict()
             .noUnknown('${path} has an unknown field: ${unknown}'),
         )
-        .max(MOST_CLUBS_A_PLAYER)
+        .max(MAX_CLUBS_A_PLAYER)
         .required('clubs is missing'),
       bags: yup
         .array(
@@ -84,7 +84,7 @@ const lockerSchema = wholeDocument(
               note: textSchema(2000).defined(),
               gamer: yup.boolean().strict().required(),
               ready: yup.boolean().strict().required(),
-              clubIds: yup.array(idSchema.required()).max(MOST_CLUBS_A_PLAYER).required(),
+              clubIds: yup.array(idSchema.required()).max(MAX_CLUBS_A_PLAYER).required(),
             })
             .strict()
             .noUnknown('${path} has an unknown field: ${unknown}'),

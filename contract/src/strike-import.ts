@@ -12,15 +12,15 @@ import {
 } from './strike-columns.js';
 import type { RowRefusal } from './strike-rows.js';
 
-export const MOST_FILE_BYTES = 64_000_000;
-export const MOST_FILE_ROWS = 200_000;
+export const MAX_FILE_BYTES = 64_000_000;
+export const MAX_FILE_ROWS = 200_000;
 /** Rows left out that the report names one by one; beyond them it counts. */
-export const MOST_REFUSALS_NAMED = 20_000;
-export const MOST_LABELS = 300;
+export const MAX_REFUSALS_NAMED = 20_000;
+export const MAX_LABELS = 300;
 /** Days a file's shots may fall on: each becomes a session. */
-export const MOST_FILE_DAYS = 400;
+export const MAX_FILE_DAYS = 400;
 /** The order stands in the first line of what is sent; this much of it. */
-export const MOST_ORDER_CHARACTERS = 64_000;
+export const MAX_ORDER_CHARACTERS = 64_000;
 
 export type FileEncoding = 'utf-8' | 'utf-16le' | 'utf-16be' | 'windows-1252';
 export const FILE_ENCODINGS: readonly FileEncoding[] = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252'];
@@ -66,7 +66,7 @@ export interface StrikeImportReport {
 const fields = STRIKE_FIELDS.map(({ field }) => field);
 const units = Object.keys(STRIKE_UNIT_FACTORS) as StrikeUnit[];
 const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
-const whole = (most: number) => finite(0, most).integer('${path} must be a whole number');
+const whole = (max: number) => finite(0, max).integer('${path} must be a whole number');
 const unknown = '${path} has an unknown field: ${unknown}';
 
 const mappingSchema = yup
@@ -131,8 +131,8 @@ const clubsSchema = yup.lazy((value: unknown) =>
     .required('${path} is missing')
     .test(
       'few',
-      `\${path} names more than ${MOST_LABELS} clubs`,
-      (clubs) => Object.keys(clubs).length <= MOST_LABELS,
+      `\${path} names more than ${MAX_LABELS} clubs`,
+      (clubs) => Object.keys(clubs).length <= MAX_LABELS,
     ),
 );
 

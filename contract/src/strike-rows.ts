@@ -33,7 +33,7 @@ const NOTHING = /^(|-+|–|—|n\/?a|nan|null|none|\?+)$/i;
 /** Bytes that were no text in the file's encoding, and signs no number, name or date holds. */
 const GARBAGE = /[\uFFFD\u0000-\u0008\u000b\u000c\u000e-\u001f]/;
 /** Longer is no cell of a device. */
-const MOST_CELL_CHARACTERS = 200;
+const MAX_CELL_CHARACTERS = 200;
 
 /** Anything a number with a decimal point and no more does not hold. */
 const NOT_PLAIN = /[^\d.-]/;
@@ -58,7 +58,7 @@ export function strikeRowReader(
   heads: readonly string[],
 ): (cells: readonly string[]) => ReadRow {
   const readers = mapping.columns.map(({ column, field, unit }): Reader => {
-    const [least, most] = STRIKE_BOUNDS[field as StrikePart] ?? [0, 0];
+    const [min, max] = STRIKE_BOUNDS[field as StrikePart] ?? [0, 0];
     return {
       column,
       field,
@@ -66,8 +66,8 @@ export function strikeRowReader(
       head: heads[column] ?? strikeField(field).label,
       factor: (unit ? STRIKE_UNIT_FACTORS[unit] : 1) * (isSideways(field) && mapping.leftIsPositive ? -1 : 1),
       unit: unit ?? '',
-      least,
-      most,
+      least: min,
+      most: max,
     };
   });
   return (cells) => {
@@ -105,7 +105,7 @@ function take(row: StrikeRow, reader: Reader, text: string, mapping: FileMapping
     }
   }
   if (GARBAGE.test(text)) return 'holds bytes that are no text; another encoding?';
-  if (text.length > MOST_CELL_CHARACTERS) return `is longer than ${MOST_CELL_CHARACTERS} characters`;
+  if (text.length > MAX_CELL_CHARACTERS) return `is longer than ${MAX_CELL_CHARACTERS} characters`;
   switch (reader.field) {
     case 'club':
       row.club = text;
@@ -126,7 +126,7 @@ const NUMBER_COMMA = /^([LR])?\s*([-+−]?(?:\d+(?:\.\d{3})*(?:,\d*)?|,\d+))\s*(
 
 function takeNumber(
   row: StrikeRow,
-  { factor, unit, least, most }: Reader,
+  { factor, unit, least: min, most: max }: Reader,
   field: StrikePart,
   text: string,
   decimal: '.' | ',',
@@ -140,8 +140,8 @@ function takeNumber(
   // "3.2 L": a side said by its letter is left or right whatever its sign.
   const side = (match[1] ?? match[3] ?? '').toUpperCase();
   if (side === 'L' || side === 'R') value = Math.abs(value) * (side === 'L' ? -1 : 1);
-  if (!(value >= least && value <= most))
-    return `must be between ${shown(least / Math.abs(factor))} and ${shown(most / Math.abs(factor))}${unit && ` ${unit}`}`;
+  if (!(value >= min && value <= max))
+    return `must be between ${shown(min / Math.abs(factor))} and ${shown(max / Math.abs(factor))}${unit && ` ${unit}`}`;
   // A tenth of a millimetre is more than any device sees.
   row.given[field] = Math.round(value * 1e4) / 1e4;
   return undefined;

@@ -5,7 +5,7 @@ import type {
   DistanceUnit,
   Fact,
   GapSettings,
-  Need,
+  ShotDemand,
   ReadingKey,
   Severity,
   ShotKind,
@@ -142,7 +142,7 @@ export interface SeasonView extends SeasonDetails, Kept {}
 export interface EventView extends EventDetails, Kept {}
 
 /** What a workspace plays: its courses, what seasons do to them, its events. */
-export interface CircuitView {
+export interface ScheduleView {
   courses: readonly CourseView[];
   seasons: readonly SeasonView[];
   events: readonly EventView[];
@@ -261,7 +261,7 @@ export interface DifferenceView {
 export interface RoundChoiceView {
   /** Null where the locks together allow no bag. */
   answer: BagAnswer | null;
-  needs: readonly Need[];
+  needs: readonly ShotDemand[];
   /** Strokes a round that were counted, and those too rare to be listed. */
   strokes: number;
   rareStrokes: number;

@@ -1,6 +1,6 @@
 import type { RoundAir } from '@tasche/core';
 import * as yup from 'yup';
-import { MOST_MEMBERS } from './event-schemas.js';
+import { MAX_MEMBERS } from './event-schemas.js';
 import { roundAirSchema } from './course-schemas.js';
 import { dateSchema, textSchema, wholeDocument } from './schemas.js';
 
@@ -14,7 +14,7 @@ export interface ForecastView extends WeatherAnswer {
   askedAt: string;
 }
 
-export const MOST_FORECAST_DAYS = 16;
+export const MAX_FORECAST_DAYS = 16;
 
 const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
 
@@ -30,12 +30,12 @@ const weatherSchema = wholeDocument(
             members: yup
               .array(required(roundAirSchema))
               .min(1, '${path} is empty')
-              .max(MOST_MEMBERS, `\${path} holds more than ${MOST_MEMBERS}`)
+              .max(MAX_MEMBERS, `\${path} holds more than ${MAX_MEMBERS}`)
               .required('${path} is missing'),
           }),
         ),
       )
-      .max(MOST_FORECAST_DAYS)
+      .max(MAX_FORECAST_DAYS)
       .required('${path} is missing'),
   }),
 );

@@ -274,7 +274,7 @@ describe('calc choose', () => {
     ).toBeLessThan(2);
     expect(with_({ kinds: [{ kind: 'iron', most: 1 }] }).ids).toHaveLength(2);
     expect(with_({ mustCover: [{ distanceM: 171, withinM: 2 }] }).ids).toContain('5');
-    const doubled = with_({ needs: document.needs.map((need) => ({ ...need, weight: 2 })) });
+    const doubled = with_({ needs: document.needs.map((demand) => ({ ...demand, weight: 2 })) });
     expect(doubled.ids).toEqual(with_({}).ids);
     expect(doubled.strokes).toBeCloseTo(with_({}).strokes, 9);
   });
@@ -370,7 +370,7 @@ describe('calc needs and calc travel', () => {
       size: 5,
       limit: 4,
       scenarios: [
-        { name: 'calm', needs: needs.map((need) => ({ ...need, windMps: 0 })), day: day(0) },
+        { name: 'calm', needs: needs.map((demand) => ({ ...demand, windMps: 0 })), day: day(0) },
         { name: 'windy', needs, day: day(6), weight: 2 },
       ],
     };

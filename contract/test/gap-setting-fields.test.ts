@@ -49,8 +49,8 @@ describe('the thresholds of a player as text', () => {
         fc.constantFrom(...DISTANCE_UNITS),
         fc.double({ min: 0, max: 1, noNaN: true }),
         (one, unit, share) => {
-          const [least, most] = GAP_SETTING_BOUNDS[one.key];
-          const value = least + share * (most - least);
+          const [min, max] = GAP_SETTING_BOUNDS[one.key];
+          const value = min + share * (max - min);
           const shown = showGapSetting(one, one.measure === 'count' ? Math.round(value) : value, unit);
           const read = readGapSetting(one, shown, unit);
           if (read.ok) expect(showGapSetting(one, read.value, unit)).toBe(shown);

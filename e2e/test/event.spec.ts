@@ -418,13 +418,13 @@ test('what the player wants is entered, not argued with: a freeze, trust, money,
       .getByRole('region', { name: 'Chosen' })
       .locator('li')
       .evaluateAll((rows) => rows.filter((row) => /^5\d/.test((row as HTMLElement).dataset.name!)).length);
-  const most = (await wedges()) - 1;
-  expect(most).toBeGreaterThan(0);
-  await wants.getByLabel('How many of a kind').fill(String(most));
+  const max = (await wedges()) - 1;
+  expect(max).toBeGreaterThan(0);
+  await wants.getByLabel('How many of a kind').fill(String(max));
   await wants.getByLabel('Kind', { exact: true }).selectOption('wedge');
   await wants.getByRole('button', { name: 'Add' }).first().click();
-  await expect(wants.locator('summary')).toContainText(`${most} of kind wedge at most`);
-  await expect.poll(wedges).toBeLessThanOrEqual(most);
+  await expect(wants.locator('summary')).toContainText(`${max} of kind wedge at most`);
+  await expect.poll(wedges).toBeLessThanOrEqual(max);
   await wants.getByRole('button', { name: 'Forget limit of wedge' }).click();
   await saved(page);
   await page.reload();

@@ -40,13 +40,11 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
   const playerId = await newPlayer(page, 'Ivo Import', 'metres');
   await page.getByRole('button', { name: 'Print, export, import, and more' }).click();
   await page.getByText('Import a file…').click();
-  await page
-    .getByLabel('File')
-    .setInputFiles({
-      name: 'bag.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from('club;loft;carry\n7 iron;33;146\n9 iron;flat;124\n=SUM(A1);40;130\n'),
-    });
+  await page.getByLabel('File').setInputFiles({
+    name: 'bag.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('club;loft;carry\n7 iron;33;146\n9 iron;flat;124\n=SUM(A1);40;130\n'),
+  });
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('"flat" is not a number');
   await expect(dialog).toContainText('what kind of club is "=SUM(A1)"');

@@ -3,7 +3,7 @@ import {
   courseGroundSchema,
   roundAirSchema,
   type ChangeResult,
-  type CircuitView,
+  type ScheduleView,
   type Command,
   type CourseDetails,
   type ForecastView,
@@ -43,7 +43,7 @@ const course = (more: Partial<CourseDetails> = {}): CourseDetails => ({
   ...more,
 });
 const circuitOf = async (bench: Workbench) =>
-  (await bench.http.get('/api/circuit').expect(200)).body as CircuitView;
+  (await bench.http.get('/api/circuit').expect(200)).body as ScheduleView;
 async function withCourse(bench: Workbench, more: Partial<CourseDetails> = {}): Promise<string> {
   const id = newId();
   await bench.done([{ do: 'addCourse', course: { id, ...course(more) } }]);
@@ -581,14 +581,12 @@ describe('the demo', () => {
     } = (await demo.http.get('/api/players?limit=1').expect(200)).body as Page<RosterEntry>;
     const { clubs } = await demo.sheet(davor!.player.id);
     const renamed = await demo.done(
-      clubs
-        .slice(-3)
-        .map((club) => ({
-          do: 'editClub',
-          clubId: club.id,
-          version: club.version,
-          set: { name: `was ${club.name}`.slice(0, 40) },
-        })),
+      clubs.slice(-3).map((club) => ({
+        do: 'editClub',
+        clubId: club.id,
+        version: club.version,
+        set: { name: `was ${club.name}`.slice(0, 40) },
+      })),
     );
     await loadDemo(orm);
     await orm.em.fork().nativeUpdate(Workspace, { id: DEMO }, { demoLoadedAt: null });

@@ -3,7 +3,7 @@ import { planImport, readSheetCsv } from '@tasche/contract';
 import {
   BASELINE,
   MEDIUM_FAIRWAY,
-  PLAIN_WISHES,
+  DEFAULT_PREFERENCES,
   ROUND_REMEDY_KINDS,
   alternatives,
   chooseBag,
@@ -23,7 +23,7 @@ import {
   type LadderClub,
   type RoundDay,
   type Spec,
-  type Wishes,
+  type BagPreferences,
 } from '@tasche/core';
 import loadHighs from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
@@ -57,9 +57,9 @@ function dayOn(name: string, season: string): RoundDay {
   const { air, ground } = course.seasons.find((one) => one.name === season)!;
   return { course, tee: 0, air, ground };
 }
-function week(player: string, course: string, season: string, wishes: Partial<Wishes> = {}) {
+function week(player: string, course: string, season: string, wishes: Partial<BagPreferences> = {}) {
   const { clubs, gamerIds } = lockerOf(player);
-  const wanted = { ...PLAIN_WISHES, ...wishes };
+  const wanted = { ...DEFAULT_PREFERENCES, ...wishes };
   const order = { day: dayOn(course, season), clubs, from: FROM, wishes: wanted };
   const round = roundChoosing(order);
   const taste = { wishes: wanted, school: 'even-carries' as const, gamerIds };
@@ -102,8 +102,13 @@ describe('the weeks of the demo', () => {
     const { clubs, gamerIds } = lockerOf('Davor Kolar');
     const silent = clubs.map((club): LadderClub => ({ ...club, shots: {} }));
     const sureOf = async (some: LadderClub[]) => {
-      const order = { day: dayOn('Skarvoy Links', 'spring'), clubs: some, from: FROM, wishes: PLAIN_WISHES };
-      const taste = { wishes: PLAIN_WISHES, school: 'even-carries' as const, gamerIds };
+      const order = {
+        day: dayOn('Skarvoy Links', 'spring'),
+        clubs: some,
+        from: FROM,
+        wishes: DEFAULT_PREFERENCES,
+      };
+      const taste = { wishes: DEFAULT_PREFERENCES, school: 'even-carries' as const, gamerIds };
       const pick = (drawn: readonly LadderClub[]) => {
         const choosing = choosingOfRound(roundChoosing({ ...order, clubs: drawn }), taste);
         return choose(choosing.model)!.chosen.map((c) => choosing.order[c]!.id);

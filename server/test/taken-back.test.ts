@@ -1,18 +1,18 @@
 import { emptyRound, type PlanRound } from '@tasche/contract';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { takenBack } from '../src/changes/taken-back.js';
+import { revertedValue } from '../src/changes/reverted-value.js';
 
 const round = (id: string, more: Partial<PlanRound> = {}): PlanRound => ({ ...emptyRound(id), ...more });
 const said = (says: string) => ({ hits: {}, says, keep: '' });
 const rounds = (before: readonly PlanRound[], after: readonly PlanRound[], now: readonly PlanRound[]) =>
-  takenBack('plan', 'rounds', before, after, now);
+  revertedValue('plan', 'rounds', before, after, now);
 
 describe('a change taken back', () => {
   it('a plain field goes back where it stands as it was written, and not where it does not', () => {
-    expect(takenBack('plan', 'name', 'Open', 'Masters', 'Masters')).toEqual({ value: 'Open' });
-    expect(takenBack('plan', 'name', 'Open', 'Masters', 'Cup')).toBeNull();
-    expect(takenBack('course', 'holes', [{ par: 4 }], [{ par: 5 }], [{ par: 5 }, { par: 3 }])).toBeNull();
+    expect(revertedValue('plan', 'name', 'Open', 'Masters', 'Masters')).toEqual({ value: 'Open' });
+    expect(revertedValue('plan', 'name', 'Open', 'Masters', 'Cup')).toBeNull();
+    expect(revertedValue('course', 'holes', [{ par: 4 }], [{ par: 5 }], [{ par: 5 }, { par: 3 }])).toBeNull();
   });
 
   it('of a plan’s rounds only what was touched goes back; what others wrote of others, or of the same, stays', () => {
@@ -33,9 +33,9 @@ describe('a change taken back', () => {
 
   it('an event’s round that a change made and others wrote into since cannot be made not to have been', () => {
     const event = { id: '1', name: 'Round 1', day: '2026-12-04' };
-    expect(takenBack('event', 'rounds', [], [event], [{ ...event, day: '2026-12-05' }])).toBeNull();
+    expect(revertedValue('event', 'rounds', [], [event], [{ ...event, day: '2026-12-05' }])).toBeNull();
     expect(
-      takenBack(
+      revertedValue(
         'event',
         'rounds',
         [event],

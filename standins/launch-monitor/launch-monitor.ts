@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { createServer, type Socket } from 'node:net';
 import {
-  MOST_LINE_CHARACTERS,
+  MAX_LINE_CHARACTERS,
   readServerLine,
   writeLine,
   type DeviceSession,
-  type HitOrder,
+  type HitRequest,
   type MonitorLine,
 } from '@tasche/contract';
 import { randomFrom, type StrikePart } from '@tasche/core';
@@ -59,7 +59,7 @@ export async function startLaunchMonitor({
   const uniform = randomFrom(seed ^ 0x5eed);
   const play = simulatedPlayer(seed);
   const kept = new Map<number, StrikeLine>();
-  const orders: HitOrder[] = [];
+  const orders: HitRequest[] = [];
   const sockets = new Set<Socket>();
   const session: DeviceSession = { id: randomUUID(), startedAt: new Date().toISOString() };
   let number = 0;
@@ -126,7 +126,7 @@ export async function startLaunchMonitor({
     socket.setEncoding('utf8');
     socket.on('data', (piece) => {
       const lines = (rest + String(piece)).split('\n');
-      rest = lines.pop()!.slice(0, MOST_LINE_CHARACTERS);
+      rest = lines.pop()!.slice(0, MAX_LINE_CHARACTERS);
       for (const text of lines) onLine(socket, text);
     });
     socket.on('error', () => undefined);

@@ -12,11 +12,11 @@ const { values } = parseArgs({
   },
 });
 
-const number = (name: 'port' | 'seed' | 'every', least: number, most: number): number => {
+const number = (name: 'port' | 'seed' | 'every', min: number, max: number): number => {
   const value = Number(values[name]);
-  if (Number.isInteger(value) && value >= least && value <= most) return value;
+  if (Number.isInteger(value) && value >= min && value <= max) return value;
   console.error(
-    `launch-monitor: --${name} must be a whole number between ${least} and ${most}, got "${values[name]}".`,
+    `launch-monitor: --${name} must be a whole number between ${min} and ${max}, got "${values[name]}".`,
   );
   process.exit(2);
 };

@@ -9,7 +9,7 @@ import {
   type Strike,
   type StrikePart,
 } from '@tasche/core';
-import type { HitOrder } from '@tasche/contract';
+import type { HitRequest } from '@tasche/contract';
 
 /** How well a player hits it. Shares are chances. All made up. */
 export interface Skill {
@@ -47,17 +47,17 @@ const SEEN: readonly StrikePart[] = [
   'landDeg',
   'sideM',
 ];
-const MOST_TIRED = 0.04;
+const MAX_TIRED = 0.04;
 
 /** A player at the mat: asked for a ball with a club, gives what a device saw of it. The same seed hits the same balls. */
-export function simulatedPlayer(seed: number, skill: Skill = GOOD_PLAYER): (order: HitOrder) => Strike {
+export function simulatedPlayer(seed: number, skill: Skill = GOOD_PLAYER): (order: HitRequest) => Strike {
   const uniform = randomFrom(seed);
   const normal = normalFrom(uniform);
   const air = airOf(BASELINE);
   let hit = 0;
   return ({ kind, loftDeg, carryM }) => {
     const { launch, delivery } = launchOfShot(kind, loftDeg, carryM, air);
-    const tired = Math.min(MOST_TIRED, skill.tiring * hit++);
+    const tired = Math.min(MAX_TIRED, skill.tiring * hit++);
     const misHit = uniform() < skill.misHits;
     const speed = (1 - tired) * (1 + skill.speedShare * normal()) * (misHit ? 0.86 + 0.08 * uniform() : 1);
     const struck = {

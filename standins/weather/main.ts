@@ -11,11 +11,11 @@ const { values } = parseArgs({
   },
 });
 
-const number = (name: keyof typeof values, least: number, most: number): number => {
+const number = (name: keyof typeof values, min: number, max: number): number => {
   const value = Number(values[name]);
-  if (Number.isInteger(value) && value >= least && value <= most) return value;
+  if (Number.isInteger(value) && value >= min && value <= max) return value;
   console.error(
-    `weather: --${name} must be a whole number between ${least} and ${most}, got "${values[name]}".`,
+    `weather: --${name} must be a whole number between ${min} and ${max}, got "${values[name]}".`,
   );
   process.exit(2);
 };

@@ -1,6 +1,6 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { MOST_FORECAST_DAYS, isDay, type WeatherAnswer } from '@tasche/contract';
+import { MAX_FORECAST_DAYS, isDay, type WeatherAnswer } from '@tasche/contract';
 import { normalFrom, randomFrom } from '@tasche/core';
 import { climateAt, usualC } from './climate.js';
 
@@ -54,7 +54,7 @@ export async function startWeather({
           ? 'altitude'
           : !isDay(from)
             ? 'from'
-            : !(Number.isInteger(days) && days >= 1 && days <= MOST_FORECAST_DAYS)
+            : !(Number.isInteger(days) && days >= 1 && days <= MAX_FORECAST_DAYS)
               ? 'days'
               : undefined;
     if (wrong) {

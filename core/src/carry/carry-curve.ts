@@ -5,7 +5,7 @@ import { airOf, BASELINE, type Conditions } from '../conditions/conditions.js';
 import { fly, type Flight } from '../flight/fly.js';
 import { impact } from '../impact/impact.js';
 import { stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/stock-delivery.js';
-import { RefusedInput, requireWithin } from '../refused-input.js';
+import { InvalidInputError, requireWithin } from '../invalid-input-error.js';
 import { gaussianProcess } from '../statistics/gaussian-process.js';
 import { falling } from '../statistics/isotonic.js';
 import { SWING_SPEEDS_MPS, launchOfShot } from './launch-of-shot.js';
@@ -31,7 +31,7 @@ export interface CarryCurve {
   /**
    * The full shot of a club of this kind and loft.
    * @param longerIn than such clubs usually are, inches; the head comes faster, and that is all that is known of it
-   * @throws RefusedInput naming the field
+   * @throws InvalidInputError naming the field
    */
   at(kind: ClubKind, loftDeg: number, longerIn?: number): CarryEstimate;
 }
@@ -69,7 +69,7 @@ const BUILD = 0.018;
 const KIND_MEAN: Partial<Record<ClubKind, number>> = { driver: 0.065, hybrid: 0.02, 'driving iron': 0.02 };
 /** A carry somebody stated is within this, one standard deviation. */
 const STATED = 0.04;
-const LEAST_MEASURED = 0.004;
+const MIN_MEASURED = 0.004;
 /** Apex and landing angle at one carry, between players and between clubs of one. */
 const APEX = { player: 0.1, club: 0.07 };
 const LAND = { player: 2.5, club: 2 };
@@ -109,7 +109,7 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
       const relative =
         full.source === 'stated'
           ? STATED
-          : Math.max(LEAST_MEASURED, error === undefined ? STATED / 2 : error / full.carryM);
+          : Math.max(MIN_MEASURED, error === undefined ? STATED / 2 : error / full.carryM);
       return relative ** 2 + BUILD ** 2;
     }),
     (a, b) =>
@@ -146,7 +146,7 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
     try {
       return launchOfShot(place.kind, place.loftDeg, carryM, air).flight;
     } catch (error) {
-      if (!(error instanceof RefusedInput)) throw error;
+      if (!(error instanceof InvalidInputError)) throw error;
       return fly(impact(stockDelivery(place.kind, place.loftDeg, SWING_SPEEDS_MPS[1])), air);
     }
   }
@@ -183,7 +183,7 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
     clubs: known.length,
     sevenIronSpeedMps,
     at(kind, loftDeg, longerIn = 0) {
-      if (kind === 'putter') throw new RefusedInput('kind', 'must be a club with a carry, not a putter');
+      if (kind === 'putter') throw new InvalidInputError('kind', 'must be a club with a carry, not a putter');
       const [from, to] = LOFTS[kind];
       requireWithin({ loftDeg, longerIn }, { loftDeg: [from, to], longerIn: LONGER_IN });
       const { logs } = curveOf(kind);

@@ -4,7 +4,7 @@ import { fly, type Flight } from '../flight/fly.js';
 import type { Launch } from '../flight/launch.js';
 import { impact, type Delivery } from '../impact/impact.js';
 import { stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/stock-delivery.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { solveRising } from '../statistics/solve-rising.js';
 
 /** The swing behind a known carry, and the flight it makes. */
@@ -21,7 +21,7 @@ const NEAR_M = 1e-3;
 const SPEED_PER_CARRY = 0.8;
 const GUESSES = 6;
 /** An apex is met by leaning the shaft more or less, within what players do. Degrees. */
-const LEAN_MOST_DEG = 7;
+const LEAN_MAX_DEG = 7;
 
 /** A loft for a club whose own is not known. Common practice, no source. */
 export const USUAL_LOFT_DEG: Record<ClubKind, number> = {
@@ -39,7 +39,7 @@ export const USUAL_LOFT_DEG: Record<ClubKind, number> = {
  * The launch that carries a club's ball just as far as it is known to carry, and as high where that is known: the stock delivery of its kind
  * and loft, swung faster or slower and leant more or less until it fits. A partial shot comes out as a slower swing.
  * @param apexM met as nearly as a believable lean allows
- * @throws RefusedInput where no swing carries so far
+ * @throws InvalidInputError where no swing carries so far
  */
 export function launchOfShot(
   kind: ClubKind,
@@ -82,7 +82,7 @@ export function launchOfShot(
   };
   const plain = withLean(0);
   if (plain.flight.carryM < carryM - 0.5)
-    throw new RefusedInput(
+    throw new InvalidInputError(
       'carryM',
       `is farther than any swing carries a ${kind} of ${loft} degrees in this air`,
     );
@@ -93,10 +93,10 @@ export function launchOfShot(
   for (let i = 0; i < 3 && Math.abs(b.flight.apexM - apexM) > 0.05; i++) {
     const slope = (b.flight.apexM - a.flight.apexM) / (lb - la);
     if (!(slope < -1e-3)) break;
-    const next = Math.min(LEAN_MOST_DEG, Math.max(-LEAN_MOST_DEG, lb + (apexM - b.flight.apexM) / slope));
+    const next = Math.min(LEAN_MAX_DEG, Math.max(-LEAN_MAX_DEG, lb + (apexM - b.flight.apexM) / slope));
     [a, la] = [b, lb];
     [b, lb] = [withLean(next), next];
-    if (Math.abs(next) === LEAN_MOST_DEG) break;
+    if (Math.abs(next) === LEAN_MAX_DEG) break;
   }
   return Math.abs(b.flight.carryM - carryM) < 0.5 ? b : plain;
 }

@@ -3,7 +3,7 @@ import type { Shot } from '../clubs/shot.js';
 import { airOf, BASELINE, type Conditions } from '../conditions/conditions.js';
 import { fly } from '../flight/fly.js';
 import { impact } from '../impact/impact.js';
-import { requireWithin, type Bounds } from '../refused-input.js';
+import { requireWithin, type Bounds } from '../invalid-input-error.js';
 import { run } from '../run-out/run-out.js';
 import { groundOf, MEDIUM_FAIRWAY, type Surface } from '../run-out/surface.js';
 import { launchOfShot } from './launch-of-shot.js';
@@ -65,7 +65,7 @@ export function spinAxisOf(faceDeg: number, loftDeg: number, attackDeg: number):
 /**
  * What a bend, a length or a turn of the sleeve is expected to do to a shot: the swing that makes the known carry, with the club changed.
  * The swing is taken to stay the same; people adapt, so it is measured again afterwards.
- * @throws RefusedInput naming the field
+ * @throws InvalidInputError naming the field
  */
 export function whatIf(
   club: { kind: ClubKind; loftDeg: number },

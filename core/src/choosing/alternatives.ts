@@ -1,10 +1,10 @@
 import type { LadderClub } from '../clubs/ladder-club.js';
 import { bagChoosing, nextBest, type ChosenBag } from './choose-bag.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { choose, type Choice } from './choose.js';
 import { costOf, type ChoosingModel } from './choosing-model.js';
-import { choosingOfRound, stillClubs, type RoundChoosing, type RoundTaste } from './round-choosing.js';
-import { tasteOf, withinSwaps } from './wishes.js';
+import { choosingOfRound, stillClubs, type RoundChoosing, type RoundPreferences } from './round-choosing.js';
+import { choosingRulesOf, withinSwaps } from './bag-preferences.js';
 
 /** Other bags for a round, each the best of its kind; undefined where the locks allow none. Strokes are all of the same round. */
 export interface Alternatives {
@@ -19,8 +19,8 @@ export interface Alternatives {
 
 export const TEN_CLUBS = 10;
 
-/** @throws RefusedInput */
-export function alternatives(round: RoundChoosing, asked: RoundTaste): Alternatives {
+/** @throws InvalidInputError */
+export function alternatives(round: RoundChoosing, asked: RoundPreferences): Alternatives {
   const choosing = choosingOfRound(round, asked);
   const { model, order } = choosing;
   const bagOf = (chosen: readonly number[]): ChosenBag => {
@@ -28,7 +28,7 @@ export function alternatives(round: RoundChoosing, asked: RoundTaste): Alternati
     return { ids: chosen.map((c) => order[c]!.id), strokes: total, forNeeds: needs, forSteps: steps, price };
   };
   const first = choose(model);
-  const taste = tasteOf({
+  const taste = choosingRulesOf({
     ...asked,
     clubs: round.clubs,
     ground: round.day.ground,
@@ -64,7 +64,7 @@ function chosenOf(model: ChoosingModel): Choice | undefined {
   try {
     return choose(model);
   } catch (error) {
-    if (error instanceof RefusedInput && error.field === 'rules') return undefined;
+    if (error instanceof InvalidInputError && error.field === 'rules') return undefined;
     throw error;
   }
 }

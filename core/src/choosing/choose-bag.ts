@@ -2,23 +2,23 @@ import type { ClubKind } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { ShotKind } from '../clubs/shot.js';
 import { carryLadder, ownedShots, stepsOf, widestHoleM, type Rung } from '../gaps/ladder.js';
-import { schoolOf, type SchoolId } from '../gaps/schools.js';
+import { gappingStrategyOf, type GappingStrategyId } from '../gaps/gapping-strategies.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { choose, type Choice } from './choose.js';
 import { costOf, rulesBroken, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
 import { oneChange } from './one-change.js';
-import { requireNeed, type Need } from './need.js';
-import { needRows } from './need-rows.js';
+import { requireDemand, type ShotDemand } from './shot-demand.js';
+import { demandRows } from './demand-rows.js';
 import type { PlayedIn } from './played-shot.js';
 import { skillOf } from '../skill/skill.js';
-import { soleStrokes, type BounceSchool } from './sole.js';
+import { soleStrokes, type BounceStrategy } from './sole.js';
 import { PLACES_OF_MANY, strokesWith } from './strokes-for.js';
 import type { CourseGround } from '../courses/ground.js';
 
 /** What a player wants of the choice, beside the needs. */
-export interface ChoosingTaste {
-  school: SchoolId;
+export interface ChoosingRules {
+  school: GappingStrategyId;
   /** Clubs carried at most, the putter among them. */
   limit: number;
   /** Strokes a round that a step twice its target, or of nothing, costs. */
@@ -48,18 +48,18 @@ export interface ChoosingTaste {
 export interface ChoosingDay {
   played: PlayedIn;
   ground: CourseGround;
-  bounce: BounceSchool;
+  bounce: BounceStrategy;
 }
 
 /** How needs are costed: on a day, whose shots know their player, or as the shots are, by the player's handicap. */
-export type NeedCosting = ChoosingDay | { handicap?: number | undefined };
+export type DemandCosting = ChoosingDay | { handicap?: number | undefined };
 
 /** Full swings of a round; the needs' weights are shares of it. Ours. */
 export const FULL_SWINGS_A_ROUND = 36;
 /** What one uneven step is worth where a player says nothing. Strokes a round; ours. */
 export const USUAL_UNEVEN_STROKES = 0.04;
 
-export const PLAIN_TASTE: ChoosingTaste = {
+export const DEFAULT_CHOOSING_RULES: ChoosingRules = {
   school: 'even-carries',
   limit: 14,
   unevenStrokes: USUAL_UNEVEN_STROKES,
@@ -71,32 +71,32 @@ export const PLAIN_TASTE: ChoosingTaste = {
   mustCover: [],
 };
 
-/** A locker, needs and a taste as a problem to be solved; `order` says which club stands where in it. Needs are as `needRows` has them. */
+/** A locker, needs and a taste as a problem to be solved; `order` says which club stands where in it. Needs are as `demandRows` has them. */
 export interface BagChoosing {
   model: ChoosingModel;
   order: readonly LadderClub[];
-  needs: readonly Need[];
+  needs: readonly ShotDemand[];
   shots: readonly (readonly (ShotKind | undefined)[])[];
 }
 
 /** What every row of the needs costs with every club, by the club's id: strokes, and with which shot. Taste and locks do not change it. */
-export type NeedCosts = readonly ReadonlyMap<string, { strokes: number; shot: ShotKind | undefined }>[];
+export type DemandCosts = readonly ReadonlyMap<string, { strokes: number; shot: ShotKind | undefined }>[];
 
 /**
  * The choice of a bag written out. Needs weigh in proportion to their weights, together a round of full swings; a step costs the square of
  * how far it is from its school's target, counted in targets. The target of a school that spaces carries is what the whole locker's reach
  * would be cut into by as many clubs as may be carried, so that it does not change with what is chosen.
- * @throws RefusedInput naming the field, or the club a rule names that is not there
+ * @throws InvalidInputError naming the field, or the club a rule names that is not there
  */
 export function bagChoosing(
   clubs: readonly LadderClub[],
-  asked: readonly Need[],
-  taste: ChoosingTaste,
+  asked: readonly ShotDemand[],
+  taste: ChoosingRules,
   settings: GapSettings = DEFAULT_GAP_SETTINGS,
-  known: NeedCosts = needCosts(clubs, asked, { handicap: taste.handicap }),
+  known: DemandCosts = demandCosts(clubs, asked, { handicap: taste.handicap }),
 ): BagChoosing {
-  const needs = needRows(asked);
-  if (clubs.length === 0) throw new RefusedInput('clubs', 'are none; there is nothing to choose from');
+  const needs = demandRows(asked);
+  if (clubs.length === 0) throw new InvalidInputError('clubs', 'are none; there is nothing to choose from');
   const ladder = carryLadder(clubs);
   const onLadder = new Set(ladder.map(({ id }) => id));
   const order: LadderClub[] = [...ladder, ...clubs.filter(({ id }) => !onLadder.has(id))];
@@ -121,37 +121,37 @@ export function bagChoosing(
 /**
  * @param costing without a day the shots are taken as they are, whatever the need's wind; without a handicap it is read off the clubs
  * @param told how much of it is done, after every need; a share of the whole
- * @throws RefusedInput naming a field of a need
+ * @throws InvalidInputError naming a field of a need
  */
-export function needCosts(
+export function demandCosts(
   clubs: readonly LadderClub[],
-  needs: readonly Need[],
-  costing: NeedCosting = {},
+  needs: readonly ShotDemand[],
+  costing: DemandCosting = {},
   told?: (share: number) => void,
-): NeedCosts {
+): DemandCosts {
   const day = 'played' in costing ? costing : undefined;
   const handicap = 'played' in costing ? undefined : (costing.handicap ?? skillOf(clubs).handicap);
-  for (const need of needs) requireNeed(need);
-  return needs.flatMap((need, i) => {
-    const costs = needRows([need]).map((row) =>
-      costsOf(row, need.hitFromM && need.hitFromM.length > 1 ? PLACES_OF_MANY : undefined),
+  for (const demand of needs) requireDemand(demand);
+  return needs.flatMap((demand, i) => {
+    const costs = demandRows([demand]).map((row) =>
+      costsOf(row, demand.hitFromM && demand.hitFromM.length > 1 ? PLACES_OF_MANY : undefined),
     );
     told?.((i + 1) / needs.length);
     return costs;
   });
 
-  function costsOf(need: Need, places: number | undefined): NeedCosts[number] {
-    const wind = { windMps: need.windMps ?? 0, windFromDeg: need.windFromDeg ?? 0 };
+  function costsOf(demand: ShotDemand, places: number | undefined): DemandCosts[number] {
+    const wind = { windMps: demand.windMps ?? 0, windFromDeg: demand.windFromDeg ?? 0 };
     return new Map(
       clubs.map((club) => {
         const { strokes, shot } = strokesWith(
-          need,
+          demand,
           day ? day.played(club, wind) : { ...club, handicap: handicap! },
           places,
         );
         return [
           club.id,
-          { strokes: day ? strokes + soleStrokes(club, need.lie, day.ground, day.bounce) : strokes, shot },
+          { strokes: day ? strokes + soleStrokes(club, demand.lie, day.ground, day.bounce) : strokes, shot },
         ];
       }),
     );
@@ -161,10 +161,10 @@ export function needCosts(
 function stepCosts(
   ladder: readonly Rung[],
   clubs: readonly LadderClub[],
-  { school: id, limit, unevenStrokes }: ChoosingTaste,
+  { school: id, limit, unevenStrokes }: ChoosingRules,
   settings: GapSettings,
 ): number[][] {
-  const school = schoolOf(id);
+  const school = gappingStrategyOf(id);
   const putters = clubs.some(({ kind }) => kind === 'putter') ? 1 : 0;
   const count = Math.max(2, Math.min(limit - putters, ladder.length));
   const reachM = ladder.length > 1 ? ladder[0]!.carryM - ladder.at(-1)!.carryM : 1;
@@ -190,11 +190,11 @@ function stepCosts(
 
 function rulesOf(
   order: readonly LadderClub[],
-  { always, never, groups, kinds, mustCover }: ChoosingTaste,
+  { always, never, groups, kinds, mustCover }: ChoosingRules,
 ): ChoosingRule[] {
   const place = (id: string) => {
     const at = order.findIndex((club) => club.id === id);
-    if (at === -1) throw new RefusedInput('clubs', `hold no "${id}", which a rule names`);
+    if (at === -1) throw new InvalidInputError('clubs', `hold no "${id}", which a rule names`);
     return at;
   };
   const name = (id: string) => order[place(id)]!.name;
@@ -203,17 +203,17 @@ function rulesOf(
     ...(putters.length > 0 ? [{ name: 'one putter', members: putters, least: 1, most: 1 }] : []),
     ...always.map((id) => ({ name: `always the ${name(id)}`, members: [place(id)], least: 1, most: 1 })),
     ...never.map((id) => ({ name: `never the ${name(id)}`, members: [place(id)], least: 0, most: 0 })),
-    ...groups.map(({ ids, least = 0, most = 1, name: called }) => ({
-      name: called ?? `${least === most ? least : `${least} to ${most}`} of ${ids.map(name).join(', ')}`,
+    ...groups.map(({ ids, least: min = 0, most: max = 1, name: called }) => ({
+      name: called ?? `${min === max ? min : `${min} to ${max}`} of ${ids.map(name).join(', ')}`,
       members: [...new Set(ids.map(place))],
-      least,
-      most,
+      least: min,
+      most: max,
     })),
-    ...kinds.map(({ kind, most }) => ({
-      name: `at most ${most} of kind ${kind}`,
+    ...kinds.map(({ kind, most: max }) => ({
+      name: `at most ${max} of kind ${kind}`,
       members: order.flatMap((club, i) => (club.kind === kind ? [i] : [])),
       least: 0,
-      most,
+      most: max,
     })),
     ...mustCover.map(({ distanceM, withinM }) => ({
       name: `a shot within ${withinM} m of ${distanceM} m`,
@@ -277,7 +277,7 @@ export interface BagAnswer {
  * The best bag, the next best, and why.
  * @param runnersUp how many
  * @returns undefined when the rules together allow no bag
- * @throws RefusedInput
+ * @throws InvalidInputError
  */
 export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boolean): BagAnswer | undefined {
   const { model, order, needs, shots } = choosing;
@@ -303,10 +303,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
   const cheapest = (which: (one: OneChange) => boolean) =>
     changes
       .filter(which)
-      .reduce<OneChange | undefined>(
-        (least, one) => (least && least.costs <= one.costs ? least : one),
-        undefined,
-      );
+      .reduce<OneChange | undefined>((min, one) => (min && min.costs <= one.costs ? min : one), undefined);
   /** Who meets each need, and what the next best of the bag would cost more for it. */
   const met = model.needs.map((row) => {
     let [by, cost, next] = [-1, Infinity, Infinity];
@@ -323,15 +320,15 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
   const reasons = best.chosen.map((c): ClubReason => {
     const rest = best.chosen.filter((one) => one !== c);
     const mine = met.flatMap(({ by }, i) => (by === c ? [i] : []));
-    const most = mine.length === 0 ? undefined : mine.reduce((a, b) => (met[b]!.gain > met[a]!.gain ? b : a));
+    const max = mine.length === 0 ? undefined : mine.reduce((a, b) => (met[b]!.gain > met[a]!.gain ? b : a));
     const second = cheapest(({ out }) => out === c);
     return {
       id: order[c]!.id,
       runnerUp: second && { id: order[second.in]!.id, costs: second.costs },
       worth: rest.length > 0 ? changed(undefined, c) - best.cost : Infinity,
-      need: most === undefined ? undefined : needs[most]!.name,
-      distanceM: most === undefined ? undefined : needs[most]!.distanceM,
-      shot: most === undefined ? undefined : shots[most]![c],
+      need: max === undefined ? undefined : needs[max]!.name,
+      distanceM: max === undefined ? undefined : needs[max]!.distanceM,
+      shot: max === undefined ? undefined : shots[max]![c],
       needsMet: new Set(mine.map((i) => needs[i]!.name)).size,
     };
   });

@@ -1,4 +1,4 @@
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { contradiction, costOf, requireModel, rulesBroken, type ChoosingModel } from './choosing-model.js';
 import { oneChange } from './one-change.js';
 import { ladderPath, type Settled } from './ladder-path.js';
@@ -39,7 +39,7 @@ const PATIENCE = 7;
  * many after). With the prices fixed each club has a profit of its own, and what is left is the shortest path of `ladderPath`; prices are
  * improved by subgradient steps (B. T. Polyak, 1969). What holds the bound against the best known settles clubs without branching.
  * @returns undefined when nothing keeps the rules, or nothing is below `below`
- * @throws RefusedInput for a model that does not fit together, or two rules that contradict each other, by their names
+ * @throws InvalidInputError for a model that does not fit together, or two rules that contradict each other, by their names
  */
 export function choose(
   model: ChoosingModel,
@@ -47,7 +47,7 @@ export function choose(
 ): Choice | undefined {
   requireModel(model);
   const clash = contradiction(model);
-  if (clash) throw new RefusedInput('rules', `contradict each other: "${clash[0]}" and "${clash[1]}"`);
+  if (clash) throw new InvalidInputError('rules', `contradict each other: "${clash[0]}" and "${clash[1]}"`);
   const n = model.clubs.length;
   const m = model.needs.length;
   const path = ladderPath(model);
@@ -135,19 +135,19 @@ export function choose(
   const follow = (settled: Settled): boolean => {
     for (let again = true; again;) {
       again = false;
-      for (const { members, least, most } of model.rules) {
+      for (const { members, least: min, most: max } of model.rules) {
         let inside = 0,
           open = 0;
         for (const c of members) {
           if (settled[c] === 1) inside += 1;
           else if (settled[c] === 0) open += 1;
         }
-        if (inside > most || inside + open < least) return false;
+        if (inside > max || inside + open < min) return false;
         if (open === 0) continue;
-        if (inside === most) {
+        if (inside === max) {
           for (const c of members) if (settled[c] === 0) settled[c] = -1;
           again = true;
-        } else if (inside + open === least) {
+        } else if (inside + open === min) {
           for (const c of members) if (settled[c] === 0) settled[c] = 1;
           again = true;
         }
@@ -221,7 +221,7 @@ export function choose(
     const relaxed = new Set(path.chosen.subarray(0, count));
     let branch = -1,
       nearest = Infinity;
-    const most = Math.max(1, ...seen);
+    const max = Math.max(1, ...seen);
     const troubled = new Set(
       rulesBroken(
         model,
@@ -230,7 +230,7 @@ export function choose(
     );
     for (let c = 0; c < n; c++) {
       if (settled[c] !== 0) continue;
-      const undecided = Math.abs(seen[c]! / most - 0.5) - (troubled.has(c) ? 1 : 0);
+      const undecided = Math.abs(seen[c]! / max - 0.5) - (troubled.has(c) ? 1 : 0);
       if (undecided < nearest) {
         nearest = undecided;
         branch = c;

@@ -1,4 +1,4 @@
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 
 /** So many of some clubs must be chosen: always in is at least one of one, never in at most none, one of a pair one to one. */
 export interface ChoosingRule {
@@ -33,7 +33,7 @@ export interface ChoosingModel {
 /** The most of each that is taken on. */
 export const CHOOSING_BOUNDS = { clubs: [1, 60], needs: [0, 3000], limit: [1, 60] } as const;
 
-/** @throws RefusedInput naming what does not fit together */
+/** @throws InvalidInputError naming what does not fit together */
 export function requireModel({
   clubs,
   ladderClubs,
@@ -46,22 +46,22 @@ export function requireModel({
 }: ChoosingModel): void {
   const finite = (values: readonly number[]) => values.every(Number.isFinite);
   if (clubs.length < 1 || clubs.length > CHOOSING_BOUNDS.clubs[1])
-    throw new RefusedInput('clubs', `must be 1 to ${CHOOSING_BOUNDS.clubs[1]}, not ${clubs.length}`);
+    throw new InvalidInputError('clubs', `must be 1 to ${CHOOSING_BOUNDS.clubs[1]}, not ${clubs.length}`);
   if (needs.length > CHOOSING_BOUNDS.needs[1])
-    throw new RefusedInput('needs', `must be at most ${CHOOSING_BOUNDS.needs[1]}, not ${needs.length}`);
+    throw new InvalidInputError('needs', `must be at most ${CHOOSING_BOUNDS.needs[1]}, not ${needs.length}`);
   if (!Number.isInteger(limit) || limit < 1)
-    throw new RefusedInput('limit', `must be a whole number of at least 1, not ${limit}`);
+    throw new InvalidInputError('limit', `must be a whole number of at least 1, not ${limit}`);
   if (!(ladderClubs >= 0 && ladderClubs <= clubs.length))
-    throw new RefusedInput('ladderClubs', 'must be some of the clubs');
-  if (needs.some((need) => need.length !== clubs.length || !finite(need)))
-    throw new RefusedInput('needs', 'must hold a number for each club');
+    throw new InvalidInputError('ladderClubs', 'must be some of the clubs');
+  if (needs.some((demand) => demand.length !== clubs.length || !finite(demand)))
+    throw new InvalidInputError('needs', 'must hold a number for each club');
   if (steps.length !== ladderClubs || steps.some((row) => row.length !== ladderClubs || !finite(row)))
-    throw new RefusedInput('steps', 'must hold a number for each pair of the ladder');
+    throw new InvalidInputError('steps', 'must hold a number for each pair of the ladder');
   if (begins.length !== ladderClubs || ends.length !== ladderClubs || !finite(begins) || !finite(ends))
-    throw new RefusedInput('begins', 'and ends must hold a number for each club of the ladder');
-  if (!finite(clubs.map(({ price }) => price))) throw new RefusedInput('price', 'must be a number');
+    throw new InvalidInputError('begins', 'and ends must hold a number for each club of the ladder');
+  if (!finite(clubs.map(({ price }) => price))) throw new InvalidInputError('price', 'must be a number');
   if (rules.some(({ members }) => members.some((member) => !(member >= 0 && member < clubs.length))))
-    throw new RefusedInput('rules', 'name a club that is not there');
+    throw new InvalidInputError('rules', 'name a club that is not there');
 }
 
 /** What a choice costs. @param chosen places in `clubs`, rising; at least one */
@@ -72,9 +72,9 @@ export function costOf(
   let forNeeds = 0,
     forSteps = 0,
     price = 0;
-  for (const need of needs) {
+  for (const demand of needs) {
     let best = Infinity;
-    for (const club of chosen) if (need[club]! < best) best = need[club]!;
+    for (const club of chosen) if (demand[club]! < best) best = demand[club]!;
     forNeeds += best;
   }
   let last = -1;
@@ -94,9 +94,9 @@ export function rulesBroken(
   chosen: readonly number[],
 ): ChoosingRule[] {
   const inside = new Set(chosen);
-  const broken = rules.filter(({ members, least, most }) => {
+  const broken = rules.filter(({ members, least: min, most: max }) => {
     const count = members.filter((member) => inside.has(member)).length;
-    return count < least || count > most;
+    return count < min || count > max;
   });
   return chosen.length > limit
     ? [...broken, { name: `at most ${limit} clubs`, members: [], least: 0, most: limit }]

@@ -8,7 +8,7 @@ function strokesWords(strokes: number): string {
 
 /** Why a club is in the bag, with its numbers. @param unit tells the distance of what asks for it most; a name may say it already */
 export function reasonSentence(
-  { worth, need, distanceM, shot, needsMet, runnerUp }: ClubReason,
+  { worth, need: demand, distanceM, shot, needsMet, runnerUp }: ClubReason,
   name: string,
   nameOf: (id: string) => string,
   unit?: DistanceUnit,
@@ -16,13 +16,13 @@ export function reasonSentence(
   const second = runnerUp
     ? ` ${runnerUp.costs < 0.005 ? `The ${nameOf(runnerUp.id)} in its place would make no difference.` : `The ${nameOf(runnerUp.id)} in its place costs ${strokesWords(runnerUp.costs)}.`}`
     : '';
-  if (need === undefined) {
+  if (demand === undefined) {
     return `${worth > 0.005 ? `${name}: no need asks for it first; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule asks for it, or for less than a hundredth of a stroke.`}${second}`;
   }
   const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shot} shot`;
   const without =
     worth === Infinity ? '' : ` Without it the round costs ${strokesWords(Math.max(0, worth))} more.`;
-  return `${name}: best for ${needsMet} of the needs, most of all ${need}${unit && distanceM !== undefined ? ` (${distanceNumber(distanceM, unit)} ${unit})` : ''}${swing}.${without}${second}`;
+  return `${name}: best for ${needsMet} of the needs, most of all ${demand}${unit && distanceM !== undefined ? ` (${distanceNumber(distanceM, unit)} ${unit})` : ''}${swing}.${without}${second}`;
 }
 
 /** What it would cost to have a left-out club in. */

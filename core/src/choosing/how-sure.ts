@@ -19,14 +19,14 @@ export interface HowSure {
  * Chooses again with carries drawn from what is known of each: a measured mean by its standard error, a stated or modelled one by its own.
  * A club's shots move together.
  * @param chooseFrom the best bag of such clubs, ids; undefined when there is none
- * @param keepOn asked between redraws; false ends with what there is
+ * @param shouldContinue asked between redraws; false ends with what there is
  */
 export async function howSure(
   clubs: readonly LadderClub[],
   best: readonly string[],
   chooseFrom: (clubs: readonly LadderClub[]) => readonly string[] | undefined,
   redraws = 20,
-  keepOn: () => boolean | Promise<boolean> = () => true,
+  shouldContinue: () => boolean | Promise<boolean> = () => true,
   seed = 7,
 ): Promise<HowSure> {
   const normal = normalFrom(randomFrom(seed));
@@ -34,7 +34,7 @@ export async function howSure(
   const whole = [...best].sort().join();
   let same = 0,
     done = 0;
-  while (done < redraws && (await keepOn())) {
+  while (done < redraws && (await shouldContinue())) {
     const drawn = clubs.map((club) => moved(club, normal()));
     const ids = chooseFrom(drawn) ?? [];
     done += 1;

@@ -1,5 +1,11 @@
 import { airOf, type Conditions } from '../conditions/conditions.js';
-import { moveShot, movedShot, swingOf, type Setting, type SwungShot } from '../conditions/move-shot.js';
+import {
+  moveShot,
+  movedShot,
+  swingOf,
+  type PlayingConditions,
+  type SwungShot,
+} from '../conditions/move-shot.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { Shot, ShotKind } from '../clubs/shot.js';
 import { isFullSwing } from '../clubs/kinds.js';
@@ -44,7 +50,7 @@ export type PlayedIn = (club: LadderClub, wind: Wind) => PlayedClub;
  * @param handicap of the player, by which shots scatter where they are not measured (see `skillOf`)
  */
 export function playedIn(
-  from: Setting,
+  from: PlayingConditions,
   still: Conditions,
   ground: CourseGround,
   handicap = TOUR_HANDICAP,

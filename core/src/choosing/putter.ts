@@ -2,8 +2,8 @@ import type { LadderClub } from '../clubs/ladder-club.js';
 import type { CourseGround } from '../courses/ground.js';
 
 /** What a player holds of putters: a heavier head for slow greens, a heavier one for fast, or the gamer's whatever they do. */
-export type PutterSchool = 'gamer' | 'heavy on slow' | 'heavy on fast';
-export const PUTTER_SCHOOLS: readonly PutterSchool[] = ['gamer', 'heavy on slow', 'heavy on fast'];
+export type PutterStrategy = 'gamer' | 'heavy on slow' | 'heavy on fast';
+export const PUTTER_STRATEGIES: readonly PutterStrategy[] = ['gamer', 'heavy on slow', 'heavy on fast'];
 
 /** Head weights for a slow and a fast green, grams, and the speeds they are for. Both schools are common practice, no source; the numbers are ours. */
 const LIGHT_G = 340;
@@ -12,14 +12,14 @@ const SLOW_M = 2.4;
 const FAST_M = 3.6;
 /** Twenty grams from what is wanted, in strokes a round; as the square, and never more than a quarter stroke. Ours. */
 const TWENTY_GRAMS_STROKES = 0.05;
-const MOST_STROKES = 0.25;
+const MAX_STROKES = 0.25;
 /** What another putter than the gamer's costs who putts with one only. Strokes a round; ours. */
 const STRANGER_STROKES = 0.3;
 
 /** The head weight greens of this speed ask for, grams. */
 export function wantedHeadG(
   { greenSpeedM }: Pick<CourseGround, 'greenSpeedM'>,
-  school: Exclude<PutterSchool, 'gamer'>,
+  school: Exclude<PutterStrategy, 'gamer'>,
 ): number {
   const fast = Math.min(1, Math.max(0, (greenSpeedM - SLOW_M) / (FAST_M - SLOW_M)));
   return school === 'heavy on fast'
@@ -31,13 +31,13 @@ export function wantedHeadG(
 export function putterStrokes(
   putter: LadderClub,
   ground: CourseGround,
-  school: PutterSchool,
+  school: PutterStrategy,
   inGamer: boolean,
 ): number {
   if (school === 'gamer') return inGamer ? 0 : STRANGER_STROKES;
   if (putter.headWeightG === undefined) return 0;
   return Math.min(
-    MOST_STROKES,
+    MAX_STROKES,
     TWENTY_GRAMS_STROKES * ((putter.headWeightG - wantedHeadG(ground, school)) / 20) ** 2,
   );
 }

@@ -5,7 +5,7 @@ import { BASELINE, type Conditions } from '../conditions/conditions.js';
 import { bentClub, isBendable } from '../gaps/remedies.js';
 import { carryLadder } from '../gaps/ladder.js';
 import { formatDegrees } from '../gaps/words.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { distanceNumber, type DistanceUnit } from '../units/distance.js';
 
 /** What may be done to a bag for a round, cheapest first. */
@@ -106,14 +106,12 @@ export function roundRemedies(
         clubs: instead(club, bentClub(club, deg)),
       })),
     );
-  const bent = full
-    .filter(isBendable)
-    .flatMap((club) =>
-      BENDS_DEG.map((deg) => ({
-        text: `bend the ${club.name} from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}`,
-        clubs: instead(club, bentClub(club, deg)),
-      })),
-    );
+  const bent = full.filter(isBendable).flatMap((club) =>
+    BENDS_DEG.map((deg) => ({
+      text: `bend the ${club.name} from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}`,
+      clubs: instead(club, bentClub(club, deg)),
+    })),
+  );
   const room = bag.length < limit;
   const swaps = leftOut.flatMap((club) =>
     room && club.kind !== 'putter'
@@ -139,14 +137,14 @@ export function roundRemedies(
       .sort((a, b) => b.carryM - a.carryM)
       .slice(0, 2);
     const curve = carryCurve([...bag, ...leftOut], conditions);
-    const least = full
+    const min = full
       .filter(({ id, kind }) => kind !== 'putter' && !keep.includes(id))
       .map((club) => ({ club, cost: costOf(bag.filter((one) => one !== club)) }))
       .sort((a, b) => a.cost - b.cost)[0]?.club;
     return steps.flatMap(({ upper, lower }) => {
       const clubs = [upper.id, lower.id].map((id) => bag.find((club) => club.id === id)!);
       const lofts = clubs.map(({ loftDeg }) => loftDeg);
-      if (lofts[0] === undefined || lofts[1] === undefined || !least) return [];
+      if (lofts[0] === undefined || lofts[1] === undefined || !min) return [];
       const loftDeg = Math.round(lofts[0] + lofts[1]) / 2;
       return [...new Set(clubs.map(({ kind }) => kind).filter((kind) => kind !== 'driver'))].flatMap(
         (kind) => {
@@ -169,12 +167,12 @@ export function roundRemedies(
             };
             return [
               {
-                text: `buy ${bought.name} (about ${said(carryM.value)})${room ? '' : `, for the ${least.name}`}`,
-                clubs: room ? [...bag, bought] : instead(least, bought),
+                text: `buy ${bought.name} (about ${said(carryM.value)})${room ? '' : `, for the ${min.name}`}`,
+                clubs: room ? [...bag, bought] : instead(min, bought),
               },
             ];
           } catch (error) {
-            if (error instanceof RefusedInput) return [];
+            if (error instanceof InvalidInputError) return [];
             throw error;
           }
         },

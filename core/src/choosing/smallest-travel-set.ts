@@ -1,4 +1,4 @@
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { travelSet, type Scenario, type TravelSet } from './travel-set.js';
 
 /** A size that was looked at: what its best known set loses against the whole locker, and what no set of that size can lose less than. */
@@ -20,15 +20,15 @@ export interface SmallestTravelSet {
  * The fewest clubs to travel with that lose no more than so much against the whole locker: sizes are tried one by one from the largest bag
  * on, so that what each further club is worth is told as well.
  * @param loss strokes a round, mean over the scenarios
- * @param keepOn asked before each size; false ends with the refusal
- * @throws RefusedInput as `travelSet` does, for a loss below nought, and where it was told to end
+ * @param shouldContinue asked before each size; false ends with the refusal
+ * @throws InvalidInputError as `travelSet` does, for a loss below nought, and where it was told to end
  */
 export async function smallestTravelSet(
   scenarios: readonly Scenario[],
   loss: number,
-  keepOn: (size: number) => boolean | Promise<boolean> = () => true,
+  shouldContinue: (size: number) => boolean | Promise<boolean> = () => true,
 ): Promise<SmallestTravelSet> {
-  if (!(loss >= 0)) throw new RefusedInput('loss', `must be nought or more, not ${loss}`);
+  if (!(loss >= 0)) throw new InvalidInputError('loss', `must be nought or more, not ${loss}`);
   const clubs = scenarios[0]?.choosing.order.length ?? 0;
   const sizes: TravelSize[] = [];
   let unfound = false;
@@ -37,7 +37,8 @@ export async function smallestTravelSet(
     ;
     size++
   ) {
-    if (!(await keepOn(size))) throw new RefusedInput('search', 'was ended before a set was found');
+    if (!(await shouldContinue(size)))
+      throw new InvalidInputError('search', 'was ended before a set was found');
     const set = sizeThatHolds(scenarios, size);
     // That no set of a size was found is no proof that there is none.
     if (!set) unfound = true;
@@ -55,7 +56,7 @@ export async function smallestTravelSet(
     try {
       return travelSet(all, size);
     } catch (error) {
-      if (error instanceof RefusedInput && error.field === 'size' && size < clubs) return undefined;
+      if (error instanceof InvalidInputError && error.field === 'size' && size < clubs) return undefined;
       throw error;
     }
   }

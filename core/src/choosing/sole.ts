@@ -5,9 +5,9 @@ import type { CourseGround } from '../courses/ground.js';
 import type { Firmness } from '../run-out/surface.js';
 
 /** What a player holds of bounce: matched to turf and sand; always low, because hands make it versatile; one in the middle for everywhere. */
-export type BounceSchool = 'match' | 'low' | 'middle';
-export const BOUNCE_SCHOOLS: readonly BounceSchool[] = ['match', 'low', 'middle'];
-export const BOUNCE_SCHOOL_WORDS: Record<BounceSchool, string> = {
+export type BounceStrategy = 'match' | 'low' | 'middle';
+export const BOUNCE_STRATEGIES: readonly BounceStrategy[] = ['match', 'low', 'middle'];
+export const BOUNCE_SCHOOL_WORDS: Record<BounceStrategy, string> = {
   match: 'bounce by turf and sand',
   low: 'always low bounce',
   middle: 'one bounce for everywhere',
@@ -39,7 +39,7 @@ export function playingBounceDeg({
 }
 
 /** The bounce asked for by what the ball lies on. */
-export function wantedBounceDeg(lie: Lie, ground: CourseGround, school: BounceSchool): number {
+export function wantedBounceDeg(lie: Lie, ground: CourseGround, school: BounceStrategy): number {
   if (school === 'low') return LOW_BOUNCE;
   if (school === 'middle') return MIDDLE_BOUNCE;
   if (lie === 'sand') return SAND_BOUNCE[ground.sand];
@@ -47,7 +47,12 @@ export function wantedBounceDeg(lie: Lie, ground: CourseGround, school: BounceSc
 }
 
 /** What a wedge's sole costs a shot from this lie; nothing where its bounce is not known, or it stands on a tee. */
-export function soleStrokes(club: LadderClub, lie: Lie, ground: CourseGround, school: BounceSchool): number {
+export function soleStrokes(
+  club: LadderClub,
+  lie: Lie,
+  ground: CourseGround,
+  school: BounceStrategy,
+): number {
   const bounce = playingBounceDeg(club);
   if (
     bounce === undefined ||

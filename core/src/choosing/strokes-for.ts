@@ -5,7 +5,7 @@ import type { Slope, Trouble } from '../courses/course.js';
 import { TOUR_HANDICAP, scatterOf } from '../skill/scatter.js';
 import { expectedStrokes, type HoleOutLie } from '../strokes/expected-strokes.js';
 import { normalPlaces } from '../statistics/normal-places.js';
-import { TOUCH_M, type Need } from './need.js';
+import { TOUCH_M, type ShotDemand } from './shot-demand.js';
 import { partSwing } from './part-swing.js';
 import type { PlayedClub, PlayedShot } from './played-shot.js';
 
@@ -87,19 +87,19 @@ export interface Aimed {
 
 /** What a lie leaves of a carry, what the rise of the ground takes off it, and by what factor it scatters more. */
 function fromLie(
-  need: Pick<Need, 'lie' | 'riseM'>,
+  demand: Pick<ShotDemand, 'lie' | 'riseM'>,
   kind: ClubKind,
   shot: PlayedShot,
 ): { carryShare: number; riseM: number; scatter: number } {
-  const { spread, speed } = LIES[need.lie];
-  const rough = need.lie !== 'tee' && need.lie !== 'fairway';
+  const { spread, speed } = LIES[demand.lie];
+  const rough = demand.lie !== 'tee' && demand.lie !== 'fairway';
   const hurt = rough ? (LIE_HURTS[kind] ?? 1) : 1;
   const land = Math.max(20, shot.landDeg ?? USUAL_LAND_DEG);
   return {
     carryShare: (1 - (1 - speed) * hurt) ** CARRY_PER_SPEED,
     scatter: 1 + (spread - 1) * hurt,
     // Ground that is higher is met earlier on the way down.
-    riseM: (need.riseM ?? 0) / Math.tan((land * Math.PI) / 180),
+    riseM: (demand.riseM ?? 0) / Math.tan((land * Math.PI) / 180),
   };
 }
 
@@ -109,27 +109,27 @@ function fairwayRunOf(shot: PlayedShot): number {
 
 /** The part swing that comes to rest as far as a need asks, or undefined where the club has none. */
 export function partSwingFor(
-  need: Need,
+  demand: ShotDemand,
   club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>,
 ): [ShotKind, PlayedShot] | undefined {
   const { full } = club.shots;
   if (!full) return undefined;
-  const { carryShare, riseM } = fromLie(need, club.kind, full);
+  const { carryShare, riseM } = fromLie(demand, club.kind, full);
   const runM =
-    need.to === 'green'
-      ? (full.greenRunM ?? fairwayRunOf(full)) * SLOPE_RUN[need.slope ?? 'flat']
+    demand.to === 'green'
+      ? (full.greenRunM ?? fairwayRunOf(full)) * SLOPE_RUN[demand.slope ?? 'flat']
       : fairwayRunOf(full);
-  return partSwing(club, (need.distanceM - runM + riseM) / carryShare, club.handicap ?? TOUR_HANDICAP);
+  return partSwing(club, (demand.distanceM - runM + riseM) / carryShare, club.handicap ?? TOUR_HANDICAP);
 }
 
 /** How a shot plays for a need. */
 export function aimed(
-  need: Need,
+  demand: ShotDemand,
   { kind, loftDeg, handicap = TOUR_HANDICAP }: Pick<PlayedClub, 'kind' | 'loftDeg' | 'handicap'>,
   shotKind: ShotKind,
   shot: PlayedShot,
 ): Aimed {
-  const { carryShare, riseM, scatter } = fromLie(need, kind, shot);
+  const { carryShare, riseM, scatter } = fromLie(demand, kind, shot);
   const { middleM, alongM, acrossM, mishitShare, mishitShortM } = scatterOf(kind, loftDeg, shot, handicap);
   const fairwayRunM = fairwayRunOf(shot);
   const strong =
@@ -139,7 +139,7 @@ export function aimed(
   return {
     carryM: middleM * carryShare - riseM,
     fairwayRunM,
-    greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[need.slope ?? 'flat'],
+    greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[demand.slope ?? 'flat'],
     alongM: Math.hypot(alongM * scatter, shot.gustAlongM ?? 0),
     acrossM: Math.hypot(acrossM * scatter, shot.gustAcrossM ?? 0),
     mishitShare,
@@ -148,35 +148,35 @@ export function aimed(
     strokes:
       1 +
       (shot.effortStrokes ?? EFFORT[shotKind]) +
-      (need.lie === 'tee' ? 0 : kind === 'driver' ? DRIVER_OFF_THE_GROUND : strong),
+      (demand.lie === 'tee' ? 0 : kind === 'driver' ? DRIVER_OFF_THE_GROUND : strong),
   };
 }
 
 /** What becomes of an aimed shot that comes down `along` farther and `across` to the right of where it was meant to. */
 export function outcomeOf(
-  need: Need,
+  demand: ShotDemand,
   { carryM, fairwayRunM, greenRunM }: Aimed,
   along: number,
   across: number,
 ): Outcome {
-  const halfM = need.halfM ?? USUAL_HALF_M[need.to];
-  const missed = need.missStrokes ?? 0;
-  if (need.to === 'fairway') {
+  const halfM = demand.halfM ?? USUAL_HALF_M[demand.to];
+  const missed = demand.missStrokes ?? 0;
+  if (demand.to === 'fairway') {
     const landsM = carryM + along;
     const restM = landsM + fairwayRunM;
-    const toHoleM = (need.leftM ?? USUAL_LEFT_M) + need.distanceM;
-    for (const trouble of need.trouble ?? [])
+    const toHoleM = (demand.leftM ?? USUAL_LEFT_M) + demand.distanceM;
+    for (const trouble of demand.trouble ?? [])
       if (isIn(trouble, landsM, restM, across, halfM)) return afterTrouble(trouble, toHoleM, restM, across);
     const leftM = Math.max(1, Math.hypot(toHoleM - restM, across));
     return Math.abs(across) <= halfM
       ? { lie: 'fairway', leftM, lost: 0 }
       : { lie: 'rough', leftM, lost: missed };
   }
-  const lands = carryM + along - need.distanceM;
+  const lands = carryM + along - demand.distanceM;
   // What comes down before the green runs as the fairway lets it, what comes down on it as the green does.
   const rest = lands + (lands < -halfM ? fairwayRunM : greenRunM);
-  if (need.mustHold && lands < -halfM && lands > -halfM - FRONT_M && Math.abs(across) <= halfM + FRONT_M) {
-    return need.front === 'water'
+  if (demand.mustHold && lands < -halfM && lands > -halfM - FRONT_M && Math.abs(across) <= halfM + FRONT_M) {
+    return demand.front === 'water'
       ? { lie: 'rough', leftM: halfM + FRONT_M + DROP_M, lost: 1 }
       : { lie: 'sand', leftM: Math.hypot(lands, across), lost: 0 };
   }
@@ -222,21 +222,21 @@ export function strokesAfter({ lie, leftM, lost }: Outcome, handicap: number): n
  * `expectedStrokes`); good strikes and mis-hits scatter normally, each about its own middle.
  */
 export function strokesFor(
-  need: Need,
+  demand: ShotDemand,
   club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'handicap'>,
   shotKind: ShotKind,
   shot: PlayedShot,
   places = PLACES,
 ): number {
-  const aim = aimed(need, club, shotKind, shot);
+  const aim = aimed(demand, club, shotKind, shot);
   // Without trouble at one side, right is as good as left.
-  const halves = !need.trouble || need.trouble.every(({ side }) => side === 'across');
+  const halves = !demand.trouble || demand.trouble.every(({ side }) => side === 'across');
   const over = (count: number, shortM: number) => {
     const points = normalPlaces(halves ? count : 2 * count, halves);
     let sum = 0;
     for (let i = 0; i < points.length; i += 2)
       sum += strokesAfter(
-        outcomeOf(need, aim, points[i]! * aim.alongM - shortM, points[i + 1]! * aim.acrossM),
+        outcomeOf(demand, aim, points[i]! * aim.alongM - shortM, points[i + 1]! * aim.acrossM),
         aim.handicap,
       );
     return (2 * sum) / points.length;
@@ -259,32 +259,32 @@ const SOME_LOFT_DEG = 35;
 
 /** A short shot by feel: Broadie's strokes from there, and what the wrong loft costs. */
 export function touchStrokes(
-  need: Need,
+  demand: ShotDemand,
   { loftDeg, handicap }: Pick<PlayedClub, 'loftDeg' | 'handicap'>,
 ): number {
-  const lie = need.lie === 'sand' ? 'sand' : need.lie.includes('rough') ? 'rough' : 'fairway';
+  const lie = demand.lie === 'sand' ? 'sand' : demand.lie.includes('rough') ? 'rough' : 'fairway';
   return (
-    expectedStrokes(lie, need.distanceM, handicap) +
-    (lie === 'rough' ? (need.missStrokes ?? 0) : 0) +
+    expectedStrokes(lie, demand.distanceM, handicap) +
+    (lie === 'rough' ? (demand.missStrokes ?? 0) : 0) +
     TOUCH_DEGREE_STROKES * Math.max(0, TOUCH_LOFT[lie] - (loftDeg ?? SOME_LOFT_DEG))
   );
 }
 
 /** What a need costs with a club: its best shot for it, or what is lost when it has none. A short shot is nobody's in particular. */
 export function strokesWith(
-  need: Need,
+  demand: ShotDemand,
   club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>,
   places = PLACES,
 ): { strokes: number; shot: ShotKind | undefined } {
-  if (need.to === 'green' && need.distanceM <= TOUCH_M && club.kind !== 'putter')
-    return { strokes: touchStrokes(need, club), shot: undefined };
+  if (demand.to === 'green' && demand.distanceM <= TOUCH_M && club.kind !== 'putter')
+    return { strokes: touchStrokes(demand, club), shot: undefined };
   let best: { strokes: number; shot: ShotKind | undefined } = { strokes: Infinity, shot: undefined };
-  const part = partSwingFor(need, club);
+  const part = partSwingFor(demand, club);
   for (const [shotKind, shot] of [
     ...(Object.entries(club.shots) as [ShotKind, PlayedShot][]),
     ...(part ? [part] : []),
   ]) {
-    const strokes = strokesFor(need, club, shotKind, shot, places);
+    const strokes = strokesFor(demand, club, shotKind, shot, places);
     if (strokes < best.strokes) best = { strokes, shot: shotKind };
   }
   if (best.shot) return best;
@@ -294,7 +294,7 @@ export function strokesWith(
       NO_SHOT_STROKES +
       expectedStrokes(
         'rough',
-        need.to === 'green' ? need.distanceM : (need.leftM ?? USUAL_LEFT_M) + need.distanceM,
+        demand.to === 'green' ? demand.distanceM : (demand.leftM ?? USUAL_LEFT_M) + demand.distanceM,
         club.handicap,
       ),
     shot: undefined,

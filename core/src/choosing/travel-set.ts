@@ -1,4 +1,4 @@
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { choose, type Choice } from './choose.js';
 import type { BagChoosing } from './choose-bag.js';
 
@@ -27,7 +27,7 @@ export interface TravelSet {
 
 /** Rounds of better prices, and of swaps tried. Ours: bounded work rather than bounded time, so that the answer is the same everywhere. */
 const ROUNDS = 9;
-const MOST_SWAPS_TRIED = 16;
+const MAX_SWAPS_TRIED = 16;
 const SAME = 1e-9;
 
 /**
@@ -35,16 +35,16 @@ const SAME = 1e-9;
  * exactly; that its bag comes from the set is relaxed with a price for each club and scenario (M. L. Fisher, Management Science 27 (1981)
  * 1-18), which gives the bound, and the sets met on the way are mended by swaps. Proved when the two meet.
  * @param stop asked between choices; true ends with what there is
- * @throws RefusedInput where there are no scenarios, or a scenario allows no bag, naming it
+ * @throws InvalidInputError where there are no scenarios, or a scenario allows no bag, naming it
  */
 export function travelSet(
   scenarios: readonly Scenario[],
   size: number,
   stop: () => boolean = () => false,
 ): TravelSet {
-  if (scenarios.length === 0) throw new RefusedInput('scenarios', 'are none');
+  if (scenarios.length === 0) throw new InvalidInputError('scenarios', 'are none');
   if (!Number.isInteger(size) || size < 1)
-    throw new RefusedInput('size', `must be a whole number of at least 1, not ${size}`);
+    throw new InvalidInputError('size', `must be a whole number of at least 1, not ${size}`);
   const ids = scenarios[0]!.choosing.order.map(({ id }) => id);
   const whole = scenarios.reduce((sum, { weight }) => sum + weight, 0);
   const shares = scenarios.map(({ weight }) => weight / whole);
@@ -80,7 +80,7 @@ export function travelSet(
 
   const free = scenarios.map(({ name }, s) => {
     const choice = chosenFrom(s);
-    if (!choice) throw new RefusedInput('scenarios', `"${name}" allows no bag`);
+    if (!choice) throw new InvalidInputError('scenarios', `"${name}" allows no bag`);
     return choice;
   });
   const freeStrokes = free.reduce((sum, { cost }, s) => sum + shares[s]! * cost, 0);
@@ -180,7 +180,7 @@ export function travelSet(
       });
     }
     // Swaps: what a bag would have liked, for what is used least.
-    for (let tried = 0, better = true; better && best && tried < MOST_SWAPS_TRIED;) {
+    for (let tried = 0, better = true; better && best && tried < MAX_SWAPS_TRIED;) {
       better = false;
       const { set, choices: made, strokes }: Tried = best;
       const inside = new Set(set);
@@ -191,7 +191,7 @@ export function travelSet(
       const outs = [...set].sort((a, b) => use.get(a)! - use.get(b)!).slice(0, 5);
       swaps: for (const id of [...union].filter((one) => !inside.has(one))) {
         for (const out of outs) {
-          if (stop() || ++tried > MOST_SWAPS_TRIED) break swaps;
+          if (stop() || ++tried > MAX_SWAPS_TRIED) break swaps;
           trySet([...set.filter((one) => one !== out), id]);
           if (best!.strokes < strokes - SAME) {
             better = true;
@@ -202,7 +202,7 @@ export function travelSet(
     }
   }
   if (!best)
-    throw new RefusedInput(
+    throw new InvalidInputError(
       'size',
       `of ${size} clubs leaves some scenario without a bag that keeps its rules`,
     );

@@ -1,7 +1,12 @@
 import { FIRMNESSES, type Firmness } from '../run-out/surface.js';
 import { choose } from './choose.js';
 import { costOf } from './choosing-model.js';
-import { choosingOfRound, roundChoosing, type RoundOrder, type RoundTaste } from './round-choosing.js';
+import {
+  choosingOfRound,
+  roundChoosing,
+  type RoundRequest,
+  type RoundPreferences,
+} from './round-choosing.js';
 
 /** What about the day would change the bag, and to what. */
 export interface DayTrigger {
@@ -22,16 +27,16 @@ export const TRIGGER_STROKES = 0.1;
  * How the best bag changes when the day turns out otherwise: with less and more wind from the same side, a step of firmness either way, rain.
  * Each is the round worked out anew. Only the first change each way of the wind is told, and only changes that gain something.
  * @param best the bag of the day as it is expected
- * @param keepOn asked before each; false ends with what there is
+ * @param shouldContinue asked before each; false ends with what there is
  */
 export async function dayTriggers(
-  order: RoundOrder,
-  taste: RoundTaste,
+  order: RoundRequest,
+  taste: RoundPreferences,
   best: readonly string[],
-  keepOn: (done: number, of: number) => boolean | Promise<boolean> = () => true,
+  shouldContinue: (done: number, of: number) => boolean | Promise<boolean> = () => true,
 ): Promise<DayTrigger[]> {
   const { air, ground } = order.day;
-  const bagOn = (day: Partial<RoundOrder['day']>): { ids: readonly string[]; gain: number } => {
+  const bagOn = (day: Partial<RoundRequest['day']>): { ids: readonly string[]; gain: number } => {
     const { model, order: clubs } = choosingOfRound(
       roundChoosing({ ...order, day: { ...order.day, ...day } }),
       taste,
@@ -57,7 +62,7 @@ export async function dayTriggers(
   ] as const) {
     let last = air.windMps;
     for (const wind of winds) {
-      if (!(await keepOn(done++, of))) return found;
+      if (!(await shouldContinue(done++, of))) return found;
       const bag0 = inWind(wind);
       if (!differs(bag0)) {
         last = wind;
@@ -82,13 +87,13 @@ export async function dayTriggers(
     ['firmer', 1],
     ['softer', -1],
   ] as const) {
-    if (!(await keepOn(done++, of))) return found;
+    if (!(await shouldContinue(done++, of))) return found;
     const turned = { fairways: stepped(ground.fairways, by), greens: stepped(ground.greens, by) };
     if (turned.fairways === ground.fairways && turned.greens === ground.greens) continue;
     const there = bagOn({ ground: { ...ground, ...turned } });
     if (differs(there)) found.push({ when: { ground: way }, ...there });
   }
-  if (!ground.wet && (await keepOn(done, of))) {
+  if (!ground.wet && (await shouldContinue(done, of))) {
     const there = bagOn({
       ground: {
         ...ground,

@@ -1,4 +1,4 @@
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { equivalence, shotsToTell } from '../statistics/equivalence.js';
 import { welchInterval, type MeanWithError } from '../statistics/welch.js';
 import { summariseStrikes, type Middle, type StrikeSummary } from '../strikes/summary.js';
@@ -25,7 +25,7 @@ export const MARGIN_BOUNDS: Readonly<Record<MarginPart, readonly [number, number
 };
 
 export const FEWEST_BUILDS = 2;
-export const MOST_BUILDS = 6;
+export const MAX_BUILDS = 6;
 /** Strikes of each build before a spread can be spoken of. */
 export const FEWEST_STRIKES = 3;
 
@@ -62,24 +62,27 @@ export interface Comparison {
 
 const ALPHA = 0.05;
 /** Past this many nobody goes on hitting. Ours. */
-export const MOST_MORE = 500;
+export const MAX_MORE = 500;
 
 /**
  * Two to six builds on the same task, each against the first. *Longer* asks for a Welch interval of the carry that leaves out nought;
  * *matches* for two one-sided tests inside the margins of carry, apex and spin, all three (which needs no correction: R. L. Berger,
  * Technometrics 24 (1982) 295-300). With more than one pair the level is shared out between them.
- * @throws RefusedInput for too few or too many builds, or one with too few strikes
+ * @throws InvalidInputError for too few or too many builds, or one with too few strikes
  */
 export function compareBuilds(
   builds: readonly Build[],
   question: Question,
   margins: Margins = USUAL_MARGINS,
 ): Comparison {
-  if (builds.length < FEWEST_BUILDS || builds.length > MOST_BUILDS)
-    throw new RefusedInput('builds', `must be ${FEWEST_BUILDS} to ${MOST_BUILDS}, not ${builds.length}`);
+  if (builds.length < FEWEST_BUILDS || builds.length > MAX_BUILDS)
+    throw new InvalidInputError('builds', `must be ${FEWEST_BUILDS} to ${MAX_BUILDS}, not ${builds.length}`);
   for (const { name, strikes } of builds) {
     if (strikes.length < FEWEST_STRIKES)
-      throw new RefusedInput('strikes', `of ${name} are ${strikes.length}; a spread needs ${FEWEST_STRIKES}`);
+      throw new InvalidInputError(
+        'strikes',
+        `of ${name} are ${strikes.length}; a spread needs ${FEWEST_STRIKES}`,
+      );
   }
   const summaries = builds.map(({ id, strikes }) => ({ ...summariseStrikes(strikes), id }));
   const alpha = ALPHA / (builds.length - 1);
@@ -150,7 +153,7 @@ function doesItMatch(first: StrikeSummary, other: StrikeSummary, alpha: number, 
 /** At least one: it is not told yet. */
 function moreThan(n: number, needed: number): number | undefined {
   const more = Math.max(1, needed - n);
-  return more > MOST_MORE ? undefined : more;
+  return more > MAX_MORE ? undefined : more;
 }
 
 function differenceOf(

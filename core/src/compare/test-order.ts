@@ -1,5 +1,5 @@
 import { randomFrom, shuffled } from '../statistics/random.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 
 /** One turn of a test day: so many shots with one build. */
 export interface Turn {
@@ -14,7 +14,7 @@ export const TEST_ORDER_BOUNDS = { shotsEach: [1, 200], shotsATurn: [1, 20] } as
  * A random order for a test day in complete blocks: every block holds each build once, in an order drawn anew, so that tiredness, wind and
  * warming up fall on all builds alike. R. A. Fisher, The Design of Experiments (1935), chapter 4. The same seed gives the same order.
  * @param shotsATurn shots before the club is changed; the last block is shorter where they do not come out even
- * @throws RefusedInput naming the field
+ * @throws InvalidInputError naming the field
  */
 export function testOrder(
   ids: readonly string[],
@@ -23,9 +23,9 @@ export function testOrder(
   seed: number,
 ): Turn[] {
   for (const [field, value] of Object.entries({ shotsEach, shotsATurn })) {
-    const [least, most] = TEST_ORDER_BOUNDS[field as keyof typeof TEST_ORDER_BOUNDS];
-    if (!Number.isInteger(value) || value < least || value > most)
-      throw new RefusedInput(field, `must be a whole number between ${least} and ${most}, not ${value}`);
+    const [min, max] = TEST_ORDER_BOUNDS[field as keyof typeof TEST_ORDER_BOUNDS];
+    if (!Number.isInteger(value) || value < min || value > max)
+      throw new InvalidInputError(field, `must be a whole number between ${min} and ${max}, not ${value}`);
   }
   const uniform = randomFrom(seed);
   const turns: Turn[] = [];

@@ -1,6 +1,6 @@
 import { airDensity, airViscosity, ZERO_CELSIUS_K } from '../air/humid-air.js';
 import { standardAtmosphere } from '../air/standard-atmosphere.js';
-import { requireWithin, type Bounds } from '../refused-input.js';
+import { requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /**
  * The air a ball flies in, and how much higher or lower it comes down.
@@ -39,7 +39,7 @@ export const CONDITION_BOUNDS: Bounds<keyof Conditions> = {
   targetElevationM: [-60, 60],
 };
 
-/** @throws RefusedInput naming the field */
+/** @throws InvalidInputError naming the field */
 export function requireConditions(conditions: Conditions): void {
   requireWithin(conditions, CONDITION_BOUNDS, ['pressureHpa']);
 }

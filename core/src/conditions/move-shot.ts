@@ -10,7 +10,7 @@ import { airOf, type Conditions } from './conditions.js';
 import { fromLie, type Lie } from './lies.js';
 
 /** Air and ground a shot is read in. */
-export interface Setting {
+export interface PlayingConditions {
   conditions: Conditions;
   surface: Surface;
 }
@@ -53,14 +53,14 @@ export interface SwungShot {
   here: Flight;
   /** Bounce and roll here, as modelled. */
   hereRunM: number;
-  from: Setting;
+  from: PlayingConditions;
 }
 
 /** Finds the swing behind a shot; done once, for many places. */
 export function swingOf(
   club: { kind: ClubKind; loftDeg?: number | undefined },
   shot: Shot,
-  from: Setting,
+  from: PlayingConditions,
 ): SwungShot {
   const known = launchOfShot(club.kind, club.loftDeg, shot.carryM, airOf(from.conditions), shot.apexM);
   const { landSpeedMps, landDeg, landSpinRpm } = known.flight;
@@ -79,7 +79,7 @@ export function swingOf(
  * The ball is taken to be as warm as the air.
  * @param lie what it is hit off there; it is known from a good lie on the fairway
  */
-export function moveShot(swung: SwungShot, to: Setting, lie: Lie = 'fairway'): MovedShot {
+export function moveShot(swung: SwungShot, to: PlayingConditions, lie: Lie = 'fairway'): MovedShot {
   const { launch, here, shot, kind } = swung;
   const air = airOf(to.conditions);
   const warmth = ballSpeedRatio(kind, to.conditions.temperatureC, swung.from.conditions.temperatureC);
@@ -114,14 +114,14 @@ export function moveShot(swung: SwungShot, to: Setting, lie: Lie = 'fairway'): M
 }
 
 /** A ball may make more of its own habit on ground that runs more, but not without end. */
-const MOST_SHARE = 1.5;
+const MAX_SHARE = 1.5;
 
 /**
  * The run there: the model's, and what this ball is known to run beyond the model, in proportion to how much there is to run on.
  * Where the ball comes back, the model stands alone.
  */
 function runThere(knownM: number, modelM: number, thereM: number): number {
-  const share = modelM > 0 ? Math.min(MOST_SHARE, Math.max(0, thereM / modelM)) : 1;
+  const share = modelM > 0 ? Math.min(MAX_SHARE, Math.max(0, thereM / modelM)) : 1;
   return thereM + (knownM - modelM) * share;
 }
 

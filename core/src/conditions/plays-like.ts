@@ -3,7 +3,7 @@ import type { ClubKind } from '../clubs/kinds.js';
 import { fly } from '../flight/fly.js';
 import { ballSpeedRatio, impact } from '../impact/impact.js';
 import { stockDelivery } from '../impact/stock-delivery.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { solveRising } from '../statistics/solve-rising.js';
 import { airOf, BASELINE, requireConditions, type Conditions } from './conditions.js';
 
@@ -18,7 +18,7 @@ export interface PlaysLike {
 /**
  * The carry, in the baseline's air and on the level, of the swing that just carries `distanceM` in these conditions.
  * @param club whose flight it is; a low ball loses less to the wind than a high one
- * @throws RefusedInput naming the field, or `distanceM` where no swing of the club carries so far
+ * @throws InvalidInputError naming the field, or `distanceM` where no swing of the club carries so far
  */
 export function playsLike(
   club: { kind: ClubKind; loftDeg?: number | undefined },
@@ -42,13 +42,13 @@ export function playsLike(
         return fly({ ...launch, ballSpeedMps: launch.ballSpeedMps * warmth }, air, there.targetElevationM)
           .carryM;
       } catch (error) {
-        if (error instanceof RefusedInput && error.field === 'targetElevationM') return 0;
+        if (error instanceof InvalidInputError && error.field === 'targetElevationM') return 0;
         throw error;
       }
     };
     const speedMps = solveRising(carryThere, distanceM, ...SWING_SPEEDS_MPS, 0.01);
     if (carryThere(speedMps) < distanceM - 1)
-      throw new RefusedInput(
+      throw new InvalidInputError(
         'distanceM',
         `is farther than any swing carries a ${club.kind} in these conditions`,
       );

@@ -1,5 +1,5 @@
 import type { Place } from './hole-line.js';
-import { RefusedInput, requireWithin, type Bounds } from '../refused-input.js';
+import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /** What may spoil a shot, by its distance from the first tee along the line; from another tee it is as much nearer as that one stands forward. */
 export interface Trouble {
@@ -56,26 +56,26 @@ export const HOLE_BOUNDS: Bounds<'par' | 'lengthM' | 'bearingDeg' | 'riseM' | 'c
   greenM: [6, 70],
 };
 export const TROUBLE_BOUNDS: Bounds<'fromM' | 'toM'> = { fromM: [0, 500], toM: [1, 600] };
-export const MOST_TEES = 6;
-export const MOST_TROUBLE = 12;
+export const MAX_TEES = 6;
+export const MAX_TROUBLE = 12;
 /** A course is nine holes or eighteen. */
 export const COURSE_HOLES: readonly number[] = [9, 18];
 
 /**
- * @throws RefusedInput naming the hole and the field
+ * @throws InvalidInputError naming the hole and the field
  */
 export function requireCourse({ tees, holes }: Pick<Course, 'tees' | 'holes'>): void {
-  if (tees.length < 1 || tees.length > MOST_TEES)
-    throw new RefusedInput('tees', `must be 1 to ${MOST_TEES}, not ${tees.length}`);
+  if (tees.length < 1 || tees.length > MAX_TEES)
+    throw new InvalidInputError('tees', `must be 1 to ${MAX_TEES}, not ${tees.length}`);
   if (!COURSE_HOLES.includes(holes.length))
-    throw new RefusedInput('holes', `must be ${COURSE_HOLES.join(' or ')}, not ${holes.length}`);
+    throw new InvalidInputError('holes', `must be ${COURSE_HOLES.join(' or ')}, not ${holes.length}`);
   holes.forEach((hole, i) => {
     const named = <T>(check: () => T): T => {
       try {
         return check();
       } catch (error) {
-        if (error instanceof RefusedInput)
-          throw new RefusedInput(`hole ${i + 1}: ${error.field}`, error.reason);
+        if (error instanceof InvalidInputError)
+          throw new InvalidInputError(`hole ${i + 1}: ${error.field}`, error.reason);
         throw error;
       }
     };
@@ -85,21 +85,22 @@ export function requireCourse({ tees, holes }: Pick<Course, 'tees' | 'holes'>): 
   });
 }
 
-/** @throws RefusedInput naming the field */
+/** @throws InvalidInputError naming the field */
 export function requireHole(hole: Hole, tees: number): void {
   const { par, bearingDeg, riseM, corridorM, greenM, lengthsM, trouble } = hole;
   if (lengthsM.length !== tees)
-    throw new RefusedInput('length', `must be given for each of the ${tees} tees`);
+    throw new InvalidInputError('length', `must be given for each of the ${tees} tees`);
   for (const lengthM of lengthsM)
     requireWithin<keyof typeof HOLE_BOUNDS>(
       { par, lengthM, bearingDeg: bearingDeg ?? undefined, riseM, corridorM, greenM },
       HOLE_BOUNDS,
       ['bearingDeg'],
     );
-  if (!Number.isInteger(par)) throw new RefusedInput('par', `must be a whole number, not ${par}`);
+  if (!Number.isInteger(par)) throw new InvalidInputError('par', `must be a whole number, not ${par}`);
   for (const { fromM, toM } of trouble) {
     requireWithin({ fromM, toM }, TROUBLE_BOUNDS);
-    if (toM <= fromM) throw new RefusedInput('trouble', `ends at ${toM} m, before it begins at ${fromM} m`);
+    if (toM <= fromM)
+      throw new InvalidInputError('trouble', `ends at ${toM} m, before it begins at ${fromM} m`);
   }
 }
 

@@ -1,5 +1,5 @@
 import { FIRMNESSES, GRASSES, type Firmness, type Grass } from '../run-out/surface.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import type { Lie } from '../conditions/lies.js';
 
 export type RoughLength = 'short' | 'medium' | 'long';
@@ -32,7 +32,7 @@ export const USUAL_GROUND: CourseGround = {
   greenSpeedM: 3,
 };
 
-/** @throws RefusedInput naming the part that is not known, or out of bounds */
+/** @throws InvalidInputError naming the part that is not known, or out of bounds */
 export function requireGround(ground: CourseGround): void {
   const known: readonly (readonly [keyof CourseGround, readonly string[]])[] = [
     ['grass', GRASSES],
@@ -43,12 +43,12 @@ export function requireGround(ground: CourseGround): void {
   ];
   for (const [part, of] of known)
     if (!of.includes(ground[part] as string))
-      throw new RefusedInput(`ground.${part}`, `must be one of ${of.join(', ')}`);
-  const [least, most] = GREEN_SPEED_M;
-  if (!(ground.greenSpeedM >= least && ground.greenSpeedM <= most))
-    throw new RefusedInput(
+      throw new InvalidInputError(`ground.${part}`, `must be one of ${of.join(', ')}`);
+  const [min, max] = GREEN_SPEED_M;
+  if (!(ground.greenSpeedM >= min && ground.greenSpeedM <= max))
+    throw new InvalidInputError(
       'ground.greenSpeedM',
-      `must be between ${least} and ${most}, not ${ground.greenSpeedM}`,
+      `must be between ${min} and ${max}, not ${ground.greenSpeedM}`,
     );
 }
 

@@ -1,4 +1,4 @@
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 
 /** Longitude and latitude in degrees, as GeoJSON orders them. */
 export type Place = readonly [longitudeDeg: number, latitudeDeg: number];
@@ -10,13 +10,14 @@ const DEG = Math.PI / 180;
 /**
  * Length and bearing of a hole from the line it is played along, tee to green; bends count. The bearing is from the first place to the
  * last. Great circles on a sphere (haversine: R. W. Sinnott, Sky and Telescope 68 (1984) 159); within 0.5 % of the ellipsoid.
- * @throws RefusedInput for fewer than two places, or one that is none
+ * @throws InvalidInputError for fewer than two places, or one that is none
  */
 export function lineOfHole(line: readonly Place[]): { lengthM: number; bearingDeg: number } {
-  if (line.length < 2) throw new RefusedInput('line', 'must run from a tee to a green: two places at least');
+  if (line.length < 2)
+    throw new InvalidInputError('line', 'must run from a tee to a green: two places at least');
   for (const [longitude, latitude] of line) {
     if (!(Math.abs(longitude) <= 180 && Math.abs(latitude) <= 90))
-      throw new RefusedInput('line', `holds a place that is none: ${longitude}, ${latitude}`);
+      throw new InvalidInputError('line', `holds a place that is none: ${longitude}, ${latitude}`);
   }
   const lengthM = line.slice(1).reduce((sum, place, i) => sum + apartM(line[i]!, place), 0);
   return { lengthM, bearingDeg: bearingDeg(line[0]!, line.at(-1)!) };

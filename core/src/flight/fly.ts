@@ -1,5 +1,5 @@
 import { GRAVITY } from '../air/standard-atmosphere.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { airOf, requireConditions, type Air, type Conditions } from '../conditions/conditions.js';
 import { AERODYNAMICS, BALL, dragCoefficient, liftCoefficient, type Aerodynamics } from './aerodynamics.js';
 import { requireLaunch, type Launch } from './launch.js';
@@ -44,7 +44,7 @@ const RPM = (2 * Math.PI) / 60;
 
 /**
  * The flight of a ball: a point mass under gravity, drag and lift, its spin decaying, in wind that grows with height.
- * @throws RefusedInput naming the field that is out of its range, or the target the ball never gets up to
+ * @throws InvalidInputError naming the field that is out of its range, or the target the ball never gets up to
  */
 export function flight(launch: Launch, conditions: Conditions): Flight {
   requireLaunch(launch);
@@ -147,7 +147,7 @@ export function fly(
     if (!landing && nextY < targetElevationM && nextVy < 0) {
       const share = crossing(y, vy * step, nextY, nextVy * step, targetElevationM);
       if (share === undefined)
-        throw new RefusedInput(
+        throw new InvalidInputError(
           'targetElevationM',
           `is never reached: the ball gets up to ${Math.max(apexM, y).toFixed(1)} m`,
         );
@@ -168,7 +168,7 @@ export function fly(
     path?.push({ xM: x, yM: landing ? targetElevationM : y, zM: z, s: time });
     if (landing) break;
     if (time > MAX_SECONDS)
-      throw new RefusedInput('spinRpm', 'keeps the ball in the air for ever with this speed and launch');
+      throw new InvalidInputError('spinRpm', 'keeps the ball in the air for ever with this speed and launch');
     step = Math.min(STEP_S, step * 2);
   }
   // What the cut step still missed by is a hair; the ball is carried over it in a straight line.

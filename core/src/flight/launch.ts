@@ -1,4 +1,4 @@
-import { requireWithin, type Bounds } from '../refused-input.js';
+import { requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /** How a ball leaves the club. Angles in degrees; azimuth positive starts right of the target, spin axis positive curves right. */
 export interface Launch {
@@ -18,7 +18,7 @@ export const LAUNCH_BOUNDS: Bounds<keyof Launch> = {
   spinAxisDeg: [-90, 90],
 };
 
-/** @throws RefusedInput naming the field */
+/** @throws InvalidInputError naming the field */
 export function requireLaunch(launch: Launch): void {
   requireWithin(launch, LAUNCH_BOUNDS, ['azimuthDeg', 'spinAxisDeg']);
 }

@@ -4,7 +4,7 @@ import { MAX_MORE_SHOTS, atLimit, intervalOf, moreShotsFor } from './certainty.j
 import { flightDifference, type FlightDifference } from './flight-difference.js';
 import { coverOf, widestHoleM, type OwnedShot, type Step } from './ladder.js';
 import type { Flag, Severity, StepReport, StepWord } from './report.js';
-import type { School } from './schools.js';
+import type { GappingStrategy } from './gapping-strategies.js';
 import type { GapSettings } from './settings.js';
 import { coverWords, flightWords, formatDegrees, pairName, stepSize } from './words.js';
 
@@ -12,7 +12,7 @@ import { coverWords, flightWords, formatDegrees, pairName, stepSize } from './wo
 export interface StepContext {
   /** Shots of the whole bag that can be counted on. */
   owned: readonly OwnedShot[];
-  school: School;
+  school: GappingStrategy;
   settings: GapSettings;
   unit: DistanceUnit;
   targetM?: number;
@@ -183,28 +183,28 @@ function loftFlags(step: Step, { settings, school, targetDeg }: StepContext, eit
     ];
   }
   if (isWedge(step.upper) && step.lower.kind === 'wedge') {
-    const { wedgeLoftStepMaxDeg: most, wedgeLoftStepMinDeg: least } = settings;
-    if (loftDeg > most + ROUNDING) {
+    const { wedgeLoftStepMaxDeg: max, wedgeLoftStepMinDeg: min } = settings;
+    if (loftDeg > max + ROUNDING) {
       return [
         loftFlag(
           step,
           loftDeg,
           'wedge-loft-wide',
           'fault',
-          most,
-          `${formatDegrees(loftDeg)} in the wedges, over ${formatDegrees(most)}`,
+          max,
+          `${formatDegrees(loftDeg)} in the wedges, over ${formatDegrees(max)}`,
         ),
       ];
     }
-    if (loftDeg < least - ROUNDING && !eitherOr) {
+    if (loftDeg < min - ROUNDING && !eitherOr) {
       return [
         loftFlag(
           step,
           loftDeg,
           'wedge-loft-narrow',
           'look',
-          least,
-          `${formatDegrees(loftDeg)} in the wedges, under ${formatDegrees(least)}`,
+          min,
+          `${formatDegrees(loftDeg)} in the wedges, under ${formatDegrees(min)}`,
         ),
       ];
     }

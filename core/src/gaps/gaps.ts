@@ -16,12 +16,12 @@ import {
   type Step,
 } from './ladder.js';
 import type { Evenness, Flag, GapReport, StepReport } from './report.js';
-import { schoolOf, type School, type SchoolId } from './schools.js';
+import { gappingStrategyOf, type GappingStrategy, type GappingStrategyId } from './gapping-strategies.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from './settings.js';
 import { formatDegrees } from './words.js';
 
 export interface GapOptions {
-  school?: SchoolId;
+  school?: GappingStrategyId;
   settings?: Partial<GapSettings>;
   /** Unit of the sentences; every number stays in metres and degrees. */
   unit?: DistanceUnit;
@@ -33,7 +33,7 @@ export interface GapOptions {
  * @param clubs the bag, in any order; putters and chippers are set aside
  */
 export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): GapReport {
-  const school = schoolOf(options.school ?? 'even-carries');
+  const school = gappingStrategyOf(options.school ?? 'even-carries');
   const settings = { ...DEFAULT_GAP_SETTINGS, ...options.settings };
   const unit = options.unit ?? 'yd';
   const rungs = carryLadder(clubs);
@@ -81,7 +81,7 @@ function placesOf(flags: readonly Flag[], severity: Flag['severity']): number {
 function targetsOf(
   steps: readonly Step[],
   owned: readonly OwnedShot[],
-  school: School,
+  school: GappingStrategy,
   settings: GapSettings,
 ): { targetM?: number; targetDeg?: number }[] {
   if (school.measure === 'loft') {
@@ -116,7 +116,7 @@ function isIronOrWedge(club: LadderClub): boolean {
 /** How far the steps are off their targets; what the shots themselves scatter is taken out of it. */
 function evennessOf(
   steps: readonly StepReport[],
-  school: School,
+  school: GappingStrategy,
   variances: readonly number[],
 ): Evenness | undefined {
   let noise = 0;

@@ -2,7 +2,7 @@ import { whatIf, type TweakEffect } from '../carry/what-if.js';
 import { isWedge } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { Shot } from '../clubs/shot.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { distanceNumber, type DistanceUnit } from '../units/distance.js';
 import { gaps, type GapOptions } from './gaps.js';
 import { carryLadder } from './ladder.js';
@@ -26,7 +26,7 @@ export interface Remedy {
 
 /** Half-degree steps are what a bench can hold; one degree is within what most heads allow. Common practice, no source. */
 const BEND_STEP_DEG = 0.5;
-const BEND_MOST_DEG = 1;
+const BEND_MAX_DEG = 1;
 
 export const BENDING_CAUTION =
   'Bend only what the maker allows, with eye protection, and never in a hurry; a qualified club builder decides.';
@@ -114,8 +114,8 @@ function bendsFor(bag: readonly LadderClub[], worst: StepReport, options: GapOpt
     bentBy.set(key, bent);
     return bent;
   };
-  for (let weaker = 0; weaker <= BEND_MOST_DEG; weaker += BEND_STEP_DEG) {
-    for (let stronger = 0; stronger <= BEND_MOST_DEG; stronger += BEND_STEP_DEG) {
+  for (let weaker = 0; weaker <= BEND_MAX_DEG; weaker += BEND_STEP_DEG) {
+    for (let stronger = 0; stronger <= BEND_MAX_DEG; stronger += BEND_STEP_DEG) {
       const bent = [
         { club: upper, byDeg: weaker },
         { club: lower, byDeg: -stronger },
@@ -190,7 +190,7 @@ function bendEffect(
   try {
     return whatIf({ kind, loftDeg }, shot, { bendDeg });
   } catch (error) {
-    if (error instanceof RefusedInput) return undefined;
+    if (error instanceof InvalidInputError) return undefined;
     throw error;
   }
 }

@@ -1,7 +1,7 @@
 import type { Cover } from './ladder.js';
 import type { StepInterval } from './certainty.js';
 import type { FlightDifference } from './flight-difference.js';
-import type { SchoolId } from './schools.js';
+import type { GappingStrategyId } from './gapping-strategies.js';
 
 /** How much a finding matters. 'unknown' is an honest "not known yet". */
 export type Severity = 'fine' | 'unknown' | 'look' | 'fault';
@@ -65,7 +65,7 @@ export interface RungReport {
 
 /** How far a bag is from its school, one figure: the root mean square of step less target. Nought is even. */
 export interface Evenness {
-  school: SchoolId;
+  school: GappingStrategyId;
   rms: number;
   unit: 'm' | 'deg';
   /** Steps it was taken over; either-or pairs and steps the school does not speak of are left out. */
@@ -73,7 +73,7 @@ export interface Evenness {
 }
 
 export interface GapReport {
-  school: SchoolId;
+  school: GappingStrategyId;
   rungs: readonly RungReport[];
   steps: readonly StepReport[];
   loftRungs: readonly { clubId: string; name: string; loftDeg: number }[];

@@ -1,7 +1,7 @@
 import type { ClubKind } from '../clubs/kinds.js';
 import { BALL } from '../flight/aerodynamics.js';
 import type { Launch } from '../flight/launch.js';
-import { RefusedInput, requireWithin, type Bounds } from '../refused-input.js';
+import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-error.js';
 import { HEADS, speedOfLength } from './heads.js';
 
 /** How a club meets the ball. Speed of the head's centre in m/s; angles in degrees; `lengthIn` against the usual length of its kind. */
@@ -45,12 +45,12 @@ const DEG = Math.PI / 180;
  * Launch of a ball struck by a rigid head: an oblique impact with restitution across the face and friction along it.
  * Source: Penner, The physics of golf, Rep. Prog. Phys. 66 (2003) 131-171. Restitution, head masses and the tangential factors of each kind
  * (a ball springs back along the face too; deep heads give spin back by gear effect) are calibrated: docs/numbers.md.
- * @throws RefusedInput naming the field
+ * @throws InvalidInputError naming the field
  */
 export function impact(delivery: Delivery): Launch {
   requireWithin(delivery, DELIVERY_BOUNDS, ['longerIn', 'friction', 'ballTemperatureC']);
   const head = HEADS[delivery.kind];
-  if (!head) throw new RefusedInput('kind', `must be one of ${Object.keys(HEADS).join(', ')}`);
+  if (!head) throw new InvalidInputError('kind', `must be one of ${Object.keys(HEADS).join(', ')}`);
   const speed = delivery.clubSpeedMps * speedOfLength(delivery.longerIn ?? 0);
   const dynamicLoft = (delivery.loftDeg - delivery.shaftLeanDeg) * DEG;
   const spinLoft = dynamicLoft - delivery.attackDeg * DEG;

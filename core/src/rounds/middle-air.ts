@@ -1,14 +1,14 @@
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { meanOf, quantileOf } from '../statistics/sample.js';
 import type { RoundAir } from './round-air.js';
 
 /**
  * The middle of the ways a day may turn out: the median of each figure; of where the wind comes from, the direction of the mean of its arrows,
  * so that north-west and north-east make north.
- * @throws RefusedInput where there are none
+ * @throws InvalidInputError where there are none
  */
 export function middleAir(members: readonly RoundAir[]): RoundAir {
-  if (members.length === 0) throw new RefusedInput('members', 'are none');
+  if (members.length === 0) throw new InvalidInputError('members', 'are none');
   const of = (part: 'temperatureC' | 'humidityPct' | 'windMps') =>
     quantileOf(
       members.map((one) => one[part]),

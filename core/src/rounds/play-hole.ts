@@ -1,10 +1,10 @@
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { ShotKind } from '../clubs/shot.js';
 import type { Lie } from '../conditions/lies.js';
-import type { Setting } from '../conditions/move-shot.js';
-import { TOUCH_M, type Need } from '../choosing/need.js';
+import type { PlayingConditions } from '../conditions/move-shot.js';
+import { TOUCH_M, type ShotDemand } from '../choosing/shot-demand.js';
 import { playedIn, type PlayedClub, type PlayedIn, type PlayedShot } from '../choosing/played-shot.js';
-import { soleStrokes, type BounceSchool } from '../choosing/sole.js';
+import { soleStrokes, type BounceStrategy } from '../choosing/sole.js';
 import {
   aimed,
   outcomeOf,
@@ -16,7 +16,7 @@ import {
 } from '../choosing/strokes-for.js';
 import { requireCourse, type Course, type Hole } from '../courses/course.js';
 import { requireGround, roughLie, roughStrokes, type CourseGround } from '../courses/ground.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { normalFrom, randomFrom } from '../statistics/random.js';
 import { expectedStrokes, type HoleOutLie } from '../strokes/expected-strokes.js';
 import { requireRoundAir, stillAir, windOnHole, type RoundAir } from './round-air.js';
@@ -36,7 +36,7 @@ export type StrokeKind = 'tee shot' | 'par three' | 'lay-up' | 'approach' | 'sho
 export interface AskedStroke {
   hole: number;
   kind: StrokeKind;
-  need: Omit<Need, 'name' | 'weight'>;
+  need: Omit<ShotDemand, 'name' | 'weight'>;
   clubId: string;
   shot: ShotKind | undefined;
 }
@@ -46,24 +46,28 @@ export interface PlayedHole {
   asked: readonly AskedStroke[];
 }
 
-/** @throws RefusedInput naming what of the day is refused */
+/** @throws InvalidInputError naming what of the day is refused */
 export function requireRoundDay({ course, tee, air, ground }: RoundDay): void {
   requireCourse(course);
   requireRoundAir(air);
   requireGround(ground);
   if (!(Number.isInteger(tee) && tee >= 0 && tee < course.tees.length))
-    throw new RefusedInput('tee', `must be one of ${course.tees.join(', ')}`);
+    throw new InvalidInputError('tee', `must be one of ${course.tees.join(', ')}`);
 }
 
 /** The player's shots as they play that day, in whatever wind a hole has. */
-export function dayShots({ course, air, ground }: RoundDay, from: Setting, handicap?: number): PlayedIn {
+export function dayShots(
+  { course, air, ground }: RoundDay,
+  from: PlayingConditions,
+  handicap?: number,
+): PlayedIn {
   return playedIn(from, stillAir(air, course), ground, handicap);
 }
 
 interface Choice {
   club: PlayedClub;
   shot: ShotKind | undefined;
-  need: Omit<Need, 'name' | 'weight'>;
+  need: Omit<ShotDemand, 'name' | 'weight'>;
   aim: Aimed | undefined;
   strokes: number;
 }
@@ -75,19 +79,19 @@ const AT_GREEN_M = 20;
 /** A decision is good enough on so many points of its scatter. */
 const FEW_PLACES = 20;
 /** Nobody counts on. */
-const MOST_STROKES = 9;
+const MAX_STROKES = 9;
 
 /**
  * Plays holes with a set of clubs, stroke by stroke: at every ball the club and shot of the fewest expected strokes, and where it comes to
  * rest drawn from the shot's own scatter. A hole ends on the green, or with a short shot, by what is expected from there.
  * @param played from `dayShots`; share it between players of one day
- * @throws RefusedInput
+ * @throws InvalidInputError
  */
 export function holePlayer(
   day: RoundDay,
   clubs: readonly LadderClub[],
   played: PlayedIn,
-  bounce: BounceSchool = 'match',
+  bounce: BounceStrategy = 'match',
 ) {
   requireRoundDay(day);
   const {
@@ -177,23 +181,23 @@ export function holePlayer(
           shot === part?.[1] || reach >= rounded - hole.greenM / 2 - AT_GREEN_M
             ? green
             : fairway(Math.max(1, Math.round(reach)));
-        const need = { ...asked, name: '', weight: 1 };
+        const demand = { ...asked, name: '', weight: 1 };
         const strokes =
-          strokesFor(need, club, shotKind, shot, FEW_PLACES) + soleStrokes(club, lie, ground, bounce);
+          strokesFor(demand, club, shotKind, shot, FEW_PLACES) + soleStrokes(club, lie, ground, bounce);
         if (!best || strokes < best.strokes)
-          best = { club, shot: shotKind, need: asked, aim: aimed(need, club, shotKind, shot), strokes };
+          best = { club, shot: shotKind, need: asked, aim: aimed(demand, club, shotKind, shot), strokes };
       }
     }
     if (!best)
-      throw new RefusedInput('clubs', 'hold none that has a carry; a round cannot be played with them');
+      throw new InvalidInputError('clubs', 'hold none that has a carry; a round cannot be played with them');
     known.set(key, best);
     return best;
   };
 
-  const kindOf = (hole: Hole, stroke: number, { need }: Choice): StrokeKind => {
-    if (need.to === 'green' && need.distanceM <= TOUCH_M) return 'short game';
+  const kindOf = (hole: Hole, stroke: number, { need: demand }: Choice): StrokeKind => {
+    if (demand.to === 'green' && demand.distanceM <= TOUCH_M) return 'short game';
     if (stroke === 0) return hole.par === 3 ? 'par three' : 'tee shot';
-    return need.to === 'green' ? 'approach' : 'lay-up';
+    return demand.to === 'green' ? 'approach' : 'lay-up';
   };
 
   /** @param seed the same seed meets the same luck, whatever the clubs */
@@ -205,17 +209,17 @@ export function holePlayer(
     let leftM = hole.lengthsM[tee]!;
     let lie: Lie = 'tee';
     let strokes = 0;
-    for (let stroke = 0; stroke < MOST_STROKES; stroke++) {
+    for (let stroke = 0; stroke < MAX_STROKES; stroke++) {
       const choice = choose(at, leftM, lie);
       // The grid is for deciding; the ball lies where it lies.
-      const need =
+      const demand =
         choice.need.to === 'green'
           ? { ...choice.need, distanceM: leftM }
           : { ...choice.need, leftM: Math.max(1, leftM - choice.need.distanceM) };
       asked.push({
         hole: at + 1,
         kind: kindOf(hole, stroke, choice),
-        need,
+        need: demand,
         clubId: choice.club.id,
         shot: choice.shot,
       });
@@ -227,7 +231,7 @@ export function holePlayer(
         uniform() < aim.mishitShare,
       ];
       const after = outcomeOf(
-        { ...need, name: '', weight: 1 },
+        { ...demand, name: '', weight: 1 },
         aim,
         isMishit ? along - aim.mishitShortM : along,
         across,

@@ -1,9 +1,9 @@
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { PlayedIn } from '../choosing/played-shot.js';
-import type { BounceSchool } from '../choosing/sole.js';
+import type { BounceStrategy } from '../choosing/sole.js';
 import { meanHalfWidth } from '../statistics/mean-interval.js';
 import { deviationOf, meanOf } from '../statistics/sample.js';
-import { seedOf } from './derive-needs.js';
+import { seedOf } from './derive-demands.js';
 import { holePlayer, type RoundDay } from './play-hole.js';
 
 /** Two bags over the same rounds with the same luck. Strokes a round; the difference is the second's less the first's. */
@@ -25,8 +25,8 @@ export interface RoundBag {
 /**
  * Whole rounds played stroke by stroke with one bag and the other; every hole of a round meets the same luck, so that most of it cancels.
  * What a plan claims of two bags comes from a list of needs; this asks the course itself.
- * @param keepOn asked after every so many rounds; false ends with what there is
- * @throws RefusedInput
+ * @param shouldContinue asked after every so many rounds; false ends with what there is
+ * @throws InvalidInputError
  */
 export async function playRounds(
   day: RoundDay,
@@ -36,8 +36,12 @@ export async function playRounds(
   {
     bounce = 'match',
     seed = 1,
-    keepOn = () => true,
-  }: { bounce?: BounceSchool; seed?: number; keepOn?: (done: number) => boolean | Promise<boolean> } = {},
+    shouldContinue = () => true,
+  }: {
+    bounce?: BounceStrategy;
+    seed?: number;
+    shouldContinue?: (done: number) => boolean | Promise<boolean>;
+  } = {},
 ): Promise<PlayedRounds> {
   const players = [first, second].map(({ clubs }) => holePlayer(day, clubs, played, bounce));
   const times = players[0]!.holes === 9 ? 2 : 1;
@@ -50,7 +54,7 @@ export async function playRounds(
           strokes += player.play(at, seedOf(seed, round * times + turn, at)).strokes;
       sums[which as 0 | 1].push(strokes);
     }
-    if (round % 50 === 49 && !(await keepOn(round + 1))) break;
+    if (round % 50 === 49 && !(await shouldContinue(round + 1))) break;
   }
   const apart = sums[0].map((strokes, i) => sums[1][i]! - strokes);
   return {

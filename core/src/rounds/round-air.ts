@@ -1,6 +1,6 @@
 import type { Course, Hole } from '../courses/course.js';
 import { CONDITION_BOUNDS, type Conditions } from '../conditions/conditions.js';
-import { requireWithin, type Bounds } from '../refused-input.js';
+import { requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /** The air of a round, as a forecast gives it; the wind by the compass, so that it blows hole by hole. */
 export interface RoundAir {
@@ -24,7 +24,7 @@ export const ROUND_AIR_BOUNDS: Bounds<keyof RoundAir> = {
 
 export const CALM: RoundAir = { temperatureC: 21, humidityPct: 50, windMps: 0, windFromDeg: 0 };
 
-/** @throws RefusedInput naming the field */
+/** @throws InvalidInputError naming the field */
 export function requireRoundAir(air: RoundAir): void {
   requireWithin(air, ROUND_AIR_BOUNDS, ['pressureHpa']);
 }

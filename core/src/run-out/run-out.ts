@@ -1,6 +1,6 @@
 import { GRAVITY } from '../air/standard-atmosphere.js';
 import { BALL } from '../flight/aerodynamics.js';
-import { requireWithin, type Bounds } from '../refused-input.js';
+import { requireWithin, type Bounds } from '../invalid-input-error.js';
 import { groundOf, requireSurface, type Ground, type Surface } from './surface.js';
 
 /** How a ball comes down: speed, angle below the horizontal, backspin. */
@@ -31,7 +31,7 @@ export const LANDING_BOUNDS: Bounds<keyof Landing> = {
 const DEG = Math.PI / 180;
 /** Bounces lower than this are rolling. m */
 const LOWEST_BOUNCE_M = 0.02;
-const MOST_BOUNCES = 40;
+const MAX_BOUNCES = 40;
 /** Of the air along the ground, at sea level: half of density times area times a drag coefficient of 0.25, over mass. 1/m; it matters to balls that skid. */
 const DRAG_PER_M = 0.0047;
 
@@ -42,7 +42,7 @@ const DRAG_PER_M = 0.0047;
  * the turf costs, the spin lost in it, friction, and the factors of firmness and grass: they were set so that what the trade sees comes out
  * (docs/numbers.md).
  * The ground is level, and sidespin is left out.
- * @throws RefusedInput naming the field
+ * @throws InvalidInputError naming the field
  */
 export function runOut(landing: Landing, surface: Surface): RunOut {
   requireWithin(landing, LANDING_BOUNDS);
@@ -61,7 +61,7 @@ export function run(speedMps: number, landDeg: number, spinRpm: number, ground: 
   let furthestM = 0;
   let firstBounceM = 0;
   let bounces = 0;
-  while (bounces < MOST_BOUNCES) {
+  while (bounces < MAX_BOUNCES) {
     const tilt = tiltOf(along, down, ground);
     const cos = Math.cos(tilt),
       sin = Math.sin(tilt);

@@ -1,4 +1,4 @@
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 
 /** Where the ball comes down. */
 export type Area = 'fairway' | 'green';
@@ -61,11 +61,11 @@ export function groundOf({ area, firmness, grass }: Surface): Ground {
   };
 }
 
-/** @throws RefusedInput naming the part nobody knows */
+/** @throws InvalidInputError naming the part nobody knows */
 export function requireSurface(surface: Surface): void {
   const known = { area: AREAS, firmness: FIRMNESSES, grass: GRASSES } as const;
   for (const part of Object.keys(known) as (keyof Surface)[]) {
     if (!(known[part] as readonly string[]).includes(surface[part]))
-      throw new RefusedInput(`surface.${part}`, `must be one of ${known[part].join(', ')}`);
+      throw new InvalidInputError(`surface.${part}`, `must be one of ${known[part].join(', ')}`);
   }
 }

@@ -6,20 +6,20 @@ export function meanHalfWidth(deviation: number, n: number, confidence = 0.95): 
 }
 
 /** Past this many no session settles it. */
-export const MOST_SHOTS_NEEDED = 2000;
+export const MAX_SHOTS_NEEDED = 2000;
 
 /**
  * How many shots in all bring a mean within `margin` of the truth at a confidence, at a spread seen so far;
- * undefined past `MOST_SHOTS_NEEDED`.
+ * undefined past `MAX_SHOTS_NEEDED`.
  */
 export function shotsForMean(deviation: number, margin: number, confidence = 0.95): number | undefined {
-  let [few, enough] = [1, MOST_SHOTS_NEEDED + 1];
+  let [few, enough] = [1, MAX_SHOTS_NEEDED + 1];
   while (enough - few > 1) {
     const middle = Math.floor((few + enough) / 2);
     if (meanHalfWidth(deviation, middle, confidence)! <= margin) enough = middle;
     else few = middle;
   }
-  return enough > MOST_SHOTS_NEEDED ? undefined : enough;
+  return enough > MAX_SHOTS_NEEDED ? undefined : enough;
 }
 
 const known = new Map<string, number>();

@@ -6,7 +6,7 @@
 
 const TINY = 1e-300;
 const ENOUGH = 1e-15;
-const MOST_TERMS = 500;
+const MAX_TERMS = 500;
 
 /** Natural logarithm of the gamma function for x > 0; Lanczos approximation, g = 7, nine terms (coefficients from memory). */
 export function logGamma(x: number): number {
@@ -30,7 +30,7 @@ export function incompleteBeta(a: number, b: number, x: number, logBeta = logBet
   let c = 1;
   let d = 1 / guarded(1 - ((a + b) * x) / (a + 1));
   let fraction = d;
-  for (let m = 1; m <= MOST_TERMS; m++) {
+  for (let m = 1; m <= MAX_TERMS; m++) {
     const even = (m * (b - m) * x) / ((a + 2 * m - 1) * (a + 2 * m));
     d = 1 / guarded(1 + even * d);
     c = guarded(1 + even / c);

@@ -1,11 +1,11 @@
 import { launchOfShot, USUAL_LOFT_DEG } from '../carry/launch-of-shot.js';
 import { airOf, type Air } from '../conditions/conditions.js';
-import type { Setting } from '../conditions/move-shot.js';
+import type { PlayingConditions } from '../conditions/move-shot.js';
 import { fly, type Flight } from '../flight/fly.js';
 import type { Launch } from '../flight/launch.js';
 import { ballSpeedRatio, impact } from '../impact/impact.js';
 import { stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/stock-delivery.js';
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { run } from '../run-out/run-out.js';
 import { groundOf, type Ground } from '../run-out/surface.js';
 import { isEnough, type Strike, type StrikeClub, type StrikePart } from './strike.js';
@@ -33,8 +33,8 @@ interface Place {
   elevationM: number;
 }
 
-export function placesOf(here: Setting, baseline: Setting): Places {
-  const place = ({ conditions, surface }: Setting): Place => ({
+export function placesOf(here: PlayingConditions, baseline: PlayingConditions): Places {
+  const place = ({ conditions, surface }: PlayingConditions): Place => ({
     air: airOf(conditions),
     ground: groundOf(surface),
     temperatureC: conditions.temperatureC,
@@ -53,7 +53,7 @@ const TOTAL_ROUNDS = 3;
 
 /**
  * Fills in what a device did not give and moves the ball to the player's baseline: what was measured, and the model there less the model here.
- * @throws RefusedInput when there is nothing to work a flight out from, or no flight does what was given
+ * @throws InvalidInputError when there is nothing to work a flight out from, or no flight does what was given
  */
 export function completeStrike(
   strike: Strike,
@@ -61,7 +61,7 @@ export function completeStrike(
   { here, baseline, same }: Places,
 ): CompleteStrike {
   if (!isEnough(strike))
-    throw new RefusedInput(
+    throw new InvalidInputError(
       'carryM',
       'is missing, and so are total, ball speed and club speed: nothing to work a flight out from',
     );

@@ -1,5 +1,5 @@
 import type { ClubKind } from '../clubs/kinds.js';
-import type { Bounds } from '../refused-input.js';
+import type { Bounds } from '../invalid-input-error.js';
 
 /**
  * One ball hit in a session, as a device or a person gave it; whatever they did not give is left out.

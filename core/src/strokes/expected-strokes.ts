@@ -1,4 +1,4 @@
-import { RefusedInput } from '../refused-input.js';
+import { InvalidInputError } from '../invalid-input-error.js';
 import { TOUR_HANDICAP, handicapShare } from '../skill/scatter.js';
 
 /**
@@ -195,7 +195,7 @@ const MORE_ON_THE_GREEN_AT_15 = 0.25;
 /**
  * Expected strokes to hole out from a distance and lie, straight between two rows of the table; beyond its ends the end's own value.
  * @param handicap of whoever plays; the table itself is the tour's
- * @throws RefusedInput for a negative distance
+ * @throws InvalidInputError for a negative distance
  */
 export function expectedStrokes(lie: HoleOutLie, distanceM: number, handicap = TOUR_HANDICAP): number {
   const tour = tourStrokes(lie, distanceM);
@@ -205,7 +205,7 @@ export function expectedStrokes(lie: HoleOutLie, distanceM: number, handicap = T
 }
 
 function tourStrokes(lie: HoleOutLie, distanceM: number): number {
-  if (!(distanceM >= 0)) throw new RefusedInput('distanceM', `must be at least 0, not ${distanceM}`);
+  if (!(distanceM >= 0)) throw new InvalidInputError('distanceM', `must be at least 0, not ${distanceM}`);
   const values = DENSE[lie];
   const at = distanceM / (lie === 'green' ? METRES_A_FOOT : METRES_A_YARD);
   const below = Math.floor(at);

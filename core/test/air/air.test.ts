@@ -87,16 +87,13 @@ describe('conditions', () => {
     );
   });
 
-  it.each(Object.entries(CONDITION_BOUNDS))(
-    'refuse %s outside its bounds by name',
-    (field, [least, most]) => {
-      for (const value of [least - 1, most + 1, Number.NaN, Number.POSITIVE_INFINITY, '5']) {
-        expect(() => requireConditions({ ...BASELINE, [field]: value } as Conditions)).toThrowError(
-          new RegExp(`^${field} must be`),
-        );
-      }
-      expect(() => requireConditions({ ...BASELINE, [field]: least } as Conditions)).not.toThrow();
-      expect(() => requireConditions({ ...BASELINE, [field]: most } as Conditions)).not.toThrow();
-    },
-  );
+  it.each(Object.entries(CONDITION_BOUNDS))('refuse %s outside its bounds by name', (field, [min, max]) => {
+    for (const value of [min - 1, max + 1, Number.NaN, Number.POSITIVE_INFINITY, '5']) {
+      expect(() => requireConditions({ ...BASELINE, [field]: value } as Conditions)).toThrowError(
+        new RegExp(`^${field} must be`),
+      );
+    }
+    expect(() => requireConditions({ ...BASELINE, [field]: min } as Conditions)).not.toThrow();
+    expect(() => requireConditions({ ...BASELINE, [field]: max } as Conditions)).not.toThrow();
+  });
 });

@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { RefusedInput, choose, costOf, nextBest, rulesBroken, type ChoosingModel } from '../../src/index.js';
+import {
+  InvalidInputError,
+  choose,
+  costOf,
+  nextBest,
+  rulesBroken,
+  type ChoosingModel,
+} from '../../src/index.js';
 import { integerProgram } from './integer-program.js';
 import { randomModel, triedAll } from './random-model.js';
 
@@ -23,7 +30,7 @@ function chosenFrom(model: ChoosingModel) {
   try {
     return choose(model);
   } catch (error) {
-    if (error instanceof RefusedInput && error.field === 'rules') return undefined;
+    if (error instanceof InvalidInputError && error.field === 'rules') return undefined;
     throw error;
   }
 }
@@ -114,11 +121,11 @@ describe('the cheapest choice', () => {
 
   it('names two rules that contradict each other, and refuses a model that does not fit together', () => {
     const model = randomModel(1, { clubs: 8, needs: 5, limit: 4 });
-    const rule = (name: string, members: number[], least: number, most: number) => ({
+    const rule = (name: string, members: number[], min: number, max: number) => ({
       name,
       members,
-      least,
-      most,
+      least: min,
+      most: max,
     });
     expect(() =>
       choose({

@@ -24,12 +24,12 @@ export function integerProgram({
     term(price, `y${c}`);
     binaries.push(`y${c}`);
   });
-  needs.forEach((need, i) => {
-    need.forEach((strokes, c) => {
+  needs.forEach((demand, i) => {
+    demand.forEach((strokes, c) => {
       term(strokes, `x${i}_${c}`);
       lines.push(`x${i}_${c} - y${c} <= 0`);
     });
-    lines.push(`${need.map((_strokes, c) => `x${i}_${c}`).join(' + ')} = 1`);
+    lines.push(`${demand.map((_strokes, c) => `x${i}_${c}`).join(' + ')} = 1`);
   });
   const ladder = Array.from({ length: ladderClubs }, (_one, c) => c);
   for (const c of ladder) {
@@ -53,10 +53,10 @@ export function integerProgram({
     `${clubs.map((_club, c) => `y${c}`).join(' + ')} <= ${limit}`,
     `${clubs.map((_club, c) => `y${c}`).join(' + ')} >= 1`,
   );
-  for (const { members, least, most } of rules) {
+  for (const { members, least: min, most: max } of rules) {
     if (members.length === 0) continue;
     const sum = members.map((c) => `y${c}`).join(' + ');
-    lines.push(`${sum} >= ${least}`, `${sum} <= ${most}`);
+    lines.push(`${sum} >= ${min}`, `${sum} <= ${max}`);
   }
   return [
     'Minimize',
@@ -64,7 +64,7 @@ export function integerProgram({
     'Subject To',
     ...lines.map((line, i) => ` r${i}: ${line}`),
     'Bounds',
-    ...needs.flatMap((need, i) => need.map((_strokes, c) => ` 0 <= x${i}_${c} <= 1`)),
+    ...needs.flatMap((demand, i) => demand.map((_strokes, c) => ` 0 <= x${i}_${c} <= 1`)),
     'Binary',
     ` ${binaries.join('\n ')}`,
     'End',

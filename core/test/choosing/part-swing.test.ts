@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { partSwing } from '../../src/choosing/part-swing.js';
 import { aimed, partSwingFor, strokesWith } from '../../src/choosing/strokes-for.js';
-import type { Need } from '../../src/choosing/need.js';
+import type { ShotDemand } from '../../src/choosing/shot-demand.js';
 import type { PlayedShot } from '../../src/choosing/played-shot.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
 import {
@@ -20,7 +20,7 @@ import {
 
 const full: PlayedShot = { carryM: 112, totalM: 115, spreadM: 4, source: 'measured', shots: 20 };
 const wedge = { kind: 'wedge' as const, loftDeg: 46, shots: { full } };
-const pitch = (distanceM: number): Need => ({
+const pitch = (distanceM: number): ShotDemand => ({
   name: 'pitch',
   distanceM,
   to: 'green',
@@ -60,13 +60,13 @@ describe('a wedge or short iron swung less than full', () => {
   });
 
   it('comes to rest where the need is, out of rough and uphill too', () => {
-    for (const need of [
+    for (const demand of [
       pitch(70),
       { ...pitch(70), lie: 'light rough' as const },
       { ...pitch(70), riseM: 6 },
     ]) {
-      const [kind, shot] = partSwingFor(need, wedge)!;
-      const { carryM, greenRunM } = aimed(need, wedge, kind, shot);
+      const [kind, shot] = partSwingFor(demand, wedge)!;
+      const { carryM, greenRunM } = aimed(demand, wedge, kind, shot);
       expect(carryM + greenRunM).toBeCloseTo(70, 6);
     }
   });

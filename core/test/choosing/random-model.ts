@@ -25,8 +25,8 @@ export function randomModel(
   });
   const rules = Array.from({ length: asked }, (_one, i): ChoosingRule => {
     const members = Array.from({ length: n }, (_club, c) => c).filter(() => uniform() < 0.25);
-    const least = members.length > 0 && uniform() < 0.5 ? 1 : 0;
-    return { name: `rule ${i + 1}`, members, least, most: Math.max(least, Math.floor(uniform() * 4)) };
+    const min = members.length > 0 && uniform() < 0.5 ? 1 : 0;
+    return { name: `rule ${i + 1}`, members, least: min, most: Math.max(min, Math.floor(uniform() * 4)) };
   });
   return {
     clubs: Array.from({ length: n }, (_one, i) => ({ id: String(i), price: 0.02 * uniform() })),

@@ -94,11 +94,11 @@ describe('why a club is in the bag', () => {
           };
           for (const { id, runnerUp } of answer.reasons) {
             const ways = outside.map((other) => costs([...inside.filter((one) => one !== id), other]));
-            const least = Math.min(Infinity, ...ways);
-            expect(runnerUp?.costs ?? Infinity).toBeCloseTo(least, 9);
-            if (runnerUp) expect(ways[outside.indexOf(runnerUp.id)]).toBeCloseTo(least, 9);
+            const min = Math.min(Infinity, ...ways);
+            expect(runnerUp?.costs ?? Infinity).toBeCloseTo(min, 9);
+            if (runnerUp) expect(ways[outside.indexOf(runnerUp.id)]).toBeCloseTo(min, 9);
             // The best is the best: nobody else in its place is better.
-            expect(least).toBeGreaterThanOrEqual(-1e-9);
+            expect(min).toBeGreaterThanOrEqual(-1e-9);
           }
           for (const { id, costs: told, outId } of answer.leftOut) {
             const ways = [

@@ -3,7 +3,7 @@ import {
   BASELINE,
   CALM,
   MEDIUM_FAIRWAY,
-  PLAIN_WISHES,
+  DEFAULT_PREFERENCES,
   TRIGGER_STROKES,
   USUAL_GROUND,
   chooseBag,
@@ -14,9 +14,9 @@ import {
   roundChoosing,
   usualHole,
   type LadderClub,
-  type Need,
+  type ShotDemand,
   type RoundDay,
-  type RoundOrder,
+  type RoundRequest,
 } from '../../src/index.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
 
@@ -34,16 +34,20 @@ const day: RoundDay = {
 };
 const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const clubs = strongSetWedge();
-const order = (more: Partial<RoundOrder> = {}): RoundOrder => ({
+const order = (more: Partial<RoundRequest> = {}): RoundRequest => ({
   day,
   clubs,
   from: FROM,
-  wishes: PLAIN_WISHES,
+  wishes: DEFAULT_PREFERENCES,
   ...more,
 });
-const taste = { wishes: PLAIN_WISHES, school: 'even-carries' as const, gamerIds: clubs.map(({ id }) => id) };
+const taste = {
+  wishes: DEFAULT_PREFERENCES,
+  school: 'even-carries' as const,
+  gamerIds: clubs.map(({ id }) => id),
+};
 const plain = roundChoosing(order());
-const note: Need = {
+const note: ShotDemand = {
   name: 'practice: 150-170',
   distanceM: 160,
   to: 'green',
@@ -66,7 +70,7 @@ describe('a round as its bag is chosen', () => {
         notes: [note],
       }),
     );
-    const named = (name: string) => round.needs.find((need) => need.name === name);
+    const named = (name: string) => round.needs.find((demand) => demand.name === name);
     expect(named(first!.name)).toMatchObject({ distanceM: first!.distanceM - 40, weight: 3 });
     expect(named(first!.name)!.playsLikeM!).toBeLessThan(first!.playsLikeM! - 30);
     expect(named(second!.name)).toBeUndefined();
@@ -96,10 +100,12 @@ describe('a round as its bag is chosen', () => {
     const worth = (weight: number) => {
       const round = roundChoosing(order({ notes: [{ ...note, weight }] }));
       const { reasons } = chooseBag(
-        choosingOfRound(round, { ...taste, wishes: { ...PLAIN_WISHES, unevenStrokes: 0 } }),
+        choosingOfRound(round, { ...taste, wishes: { ...DEFAULT_PREFERENCES, unevenStrokes: 0 } }),
         0,
       )!;
-      return Math.max(...reasons.filter(({ need }) => need === note.name).map(({ worth: value }) => value));
+      return Math.max(
+        ...reasons.filter(({ need: demand }) => demand === note.name).map(({ worth: value }) => value),
+      );
     };
     expect(worth(12)).toBeGreaterThan(worth(6) + 0.01);
   });
@@ -130,7 +136,7 @@ describe('what would change the bag on the morning', () => {
   ];
   const asked = order({
     clubs: [...clubs.filter(({ id }) => id !== 'Hybrid'), ...rivals],
-    wishes: { ...PLAIN_WISHES, oneOf: [['high', 'low']] },
+    wishes: { ...DEFAULT_PREFERENCES, oneOf: [['high', 'low']] },
   });
   const wished = { ...taste, wishes: asked.wishes };
 

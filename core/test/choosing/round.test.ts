@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import {
   BASELINE,
   MEDIUM_FAIRWAY,
-  PLAIN_WISHES,
-  RefusedInput,
+  DEFAULT_PREFERENCES,
+  InvalidInputError,
   USUAL_GROUND,
   choose,
   expectedStrokes,
@@ -17,7 +17,7 @@ import {
   strokesFor,
   strokesWith,
   smallestTravelSet,
-  tasteOf,
+  choosingRulesOf,
   travelSet,
   wantedBounceDeg,
   wantedHeadG,
@@ -28,14 +28,14 @@ import {
   type ChoosingModel,
   type CourseGround,
   type LadderClub,
-  type Need,
+  type ShotDemand,
   type PlayedClub,
   type Scenario,
 } from '../../src/index.js';
 import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
 import { randomModel } from './random-model.js';
 
-const green = (distanceM: number, more: Partial<Need> = {}): Need => ({
+const green = (distanceM: number, more: Partial<ShotDemand> = {}): ShotDemand => ({
   name: 'a green',
   to: 'green',
   distanceM,
@@ -44,7 +44,7 @@ const green = (distanceM: number, more: Partial<Need> = {}): Need => ({
   weight: 1,
   ...more,
 });
-const drive = (more: Partial<Need> = {}): Need => ({
+const drive = (more: Partial<ShotDemand> = {}): ShotDemand => ({
   name: 'a drive',
   to: 'fairway',
   distanceM: 240,
@@ -86,7 +86,7 @@ describe('expected strokes', () => {
     expect(expectedStrokes('green', 0.3048 * 17.5)).toBeCloseTo((1.78 + 1.87) / 2, 9);
     expect(expectedStrokes('tee', 900)).toBe(4.82);
     expect(expectedStrokes('sand', 0)).toBe(2.43);
-    expect(() => expectedStrokes('tee', -1)).toThrow(RefusedInput);
+    expect(() => expectedStrokes('tee', -1)).toThrow(InvalidInputError);
   });
 });
 
@@ -141,7 +141,7 @@ describe('where a shot leaves the ball', () => {
         fc.constantFrom('bunker' as const, 'water' as const, 'trees' as const),
         (carryM, spreadM, side, kind) => {
           const shot = { carryM, totalM: carryM + 15, spreadM, source: 'measured' as const };
-          const cost = (need: Need) => strokesFor(need, { kind: 'driver' }, 'full', shot);
+          const cost = (demand: ShotDemand) => strokesFor(demand, { kind: 'driver' }, 'full', shot);
           // Broadie's sand is a hair easier than his rough at some distances.
           expect(cost(drive({ trouble: [{ kind, side, fromM: 220, toM: 270 }] }))).toBeGreaterThanOrEqual(
             cost(drive()) - (kind === 'bunker' ? 0.08 : 0.01),
@@ -156,7 +156,7 @@ describe('where a shot leaves the ball', () => {
 
   it('a strong wood is for the tee, a driver off the ground for nobody', () => {
     const shot = { carryM: 220, totalM: 235, spreadM: 6, source: 'measured' as const };
-    const off = (lie: Need['lie'], kind: 'fairway' | 'driver', loftDeg: number) =>
+    const off = (lie: ShotDemand['lie'], kind: 'fairway' | 'driver', loftDeg: number) =>
       strokesFor(green(235, { lie }), { kind, loftDeg }, 'full', shot);
     expect(off('fairway', 'fairway', 13.5) - off('fairway', 'fairway', 15)).toBeCloseTo(0.045, 9);
     expect(off('tee', 'fairway', 13.5)).toBeCloseTo(off('tee', 'fairway', 15), 9);
@@ -289,8 +289,14 @@ describe('wishes', () => {
     { ...club('Long driver', 'driver', 8, 260, { lengthIn: 47 }), price: 400 },
   ];
   const gamerIds = strongSetWedge().map(({ id }) => id);
-  const taste = (wishes: Partial<typeof PLAIN_WISHES>, more: object = {}) =>
-    tasteOf({ wishes: { ...PLAIN_WISHES, ...wishes }, school: 'even-carries', clubs, gamerIds, ...more });
+  const taste = (wishes: Partial<typeof DEFAULT_PREFERENCES>, more: object = {}) =>
+    choosingRulesOf({
+      wishes: { ...DEFAULT_PREFERENCES, ...wishes },
+      school: 'even-carries',
+      clubs,
+      gamerIds,
+      ...more,
+    });
   it("trust, change and money are prices; an event's limits are rules nobody's love is over", () => {
     const prices = taste({ changeStrokes: 0.05, comfort: { '4 iron': 0.3 }, strokesPerHundred: 0.1 }).prices;
     expect(prices['4 iron']).toBeCloseTo(0.05 - 0.3, 9);
@@ -305,12 +311,12 @@ describe('wishes', () => {
     expect(taste({ mostChanges: 0 }).groups).toEqual([
       { ids: ['4 iron', 'Long driver'], least: 0, most: 0, name: 'a freeze on the gamer' },
     ]);
-    expect(withinSwaps(taste({}), clubs, gamerIds, 2).groups.map(({ least, most }) => [least, most])).toEqual(
-      [
-        [0, 2],
-        [gamerIds.length - 2, gamerIds.length],
-      ],
-    );
+    expect(
+      withinSwaps(taste({}), clubs, gamerIds, 2).groups.map(({ least: min, most: max }) => [min, max]),
+    ).toEqual([
+      [0, 2],
+      [gamerIds.length - 2, gamerIds.length],
+    ]);
   });
   it('a locker without a wedge, a putter or carries says so', () => {
     expect(lockerFindings([club('7', 'iron', 32, 150)])).toEqual([

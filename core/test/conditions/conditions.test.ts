@@ -14,11 +14,11 @@ import {
   swingOf,
   type Conditions,
   type Lie,
-  type Setting,
+  type PlayingConditions,
   type Shot,
 } from '../../src/index.js';
 
-const home: Setting = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
+const home: PlayingConditions = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const seven = { kind: 'iron' as const, loftDeg: 34 };
 const shot: Shot = {
   carryM: 150,

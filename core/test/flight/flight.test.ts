@@ -7,7 +7,7 @@ import {
   CONDITION_BOUNDS,
   GRAVITY,
   LAUNCH_BOUNDS,
-  RefusedInput,
+  InvalidInputError,
   airOf,
   dragCoefficient,
   flight,
@@ -22,8 +22,7 @@ import {
   type PathPoint,
 } from '../../src/index.js';
 
-const within = ([least, most]: readonly [number, number]) =>
-  fc.double({ min: least, max: most, noNaN: true });
+const within = ([min, max]: readonly [number, number]) => fc.double({ min: min, max: max, noNaN: true });
 const anyLaunch: fc.Arbitrary<Launch> = fc.record({
   ballSpeedMps: within(LAUNCH_BOUNDS.ballSpeedMps),
   launchDeg: within(LAUNCH_BOUNDS.launchDeg),
@@ -57,8 +56,8 @@ describe('flight', () => {
           for (const value of Object.values(flight(launch, conditions)))
             expect(Number.isFinite(value)).toBe(true);
         } catch (error) {
-          expect(error).toBeInstanceOf(RefusedInput);
-          expect(['targetElevationM', 'spinRpm']).toContain((error as RefusedInput).field);
+          expect(error).toBeInstanceOf(InvalidInputError);
+          expect(['targetElevationM', 'spinRpm']).toContain((error as InvalidInputError).field);
         }
       }),
       { numRuns: 400 },

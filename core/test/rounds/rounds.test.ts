@@ -6,15 +6,15 @@ import {
   USUAL_GROUND,
   bearingOf,
   dayShots,
-  deriveNeeds,
+  deriveDemands,
   holePlayer,
-  needCosts,
-  needRows,
+  demandCosts,
+  demandRows,
   usualHole,
   windOnHole,
   type Hole,
   type LadderClub,
-  type Need,
+  type ShotDemand,
   type RoundDay,
 } from '../../src/index.js';
 import { club, strongSetWedge } from '../bag-of-clubs.js';
@@ -34,7 +34,7 @@ const day = (holes: readonly Hole[], more: Partial<RoundDay> = {}): RoundDay => 
   ...more,
 });
 const clubs = strongSetWedge();
-const needsOf = (one: RoundDay, some: readonly LadderClub[] = clubs) => deriveNeeds(one, some, FROM);
+const needsOf = (one: RoundDay, some: readonly LadderClub[] = clubs) => deriveDemands(one, some, FROM);
 
 describe('the wind of a hole', () => {
   it('blows by the compass: a hole played to the west has a west wind in its face, one to the north has it from the left', () => {
@@ -61,10 +61,10 @@ describe('what a round asks', () => {
     for (let at = 1; at <= 9; at++)
       expect(
         needs
-          .filter((need) => need.hole === at && need.lie === 'tee')
+          .filter((demand) => demand.hole === at && demand.lie === 'tee')
           .reduce((sum, { weight }) => sum + weight, 0),
       ).toBeCloseTo(2, 6);
-    expect(needs.find((need) => need.hole === 2 && need.lie === 'tee')).toMatchObject({
+    expect(needs.find((demand) => demand.hole === 2 && demand.lie === 'tee')).toMatchObject({
       to: 'green',
       distanceM: 150,
       name: '2nd, par three',
@@ -73,7 +73,7 @@ describe('what a round asks', () => {
     expect(strokes).toBeGreaterThan(28);
     expect(strokes).toBeLessThan(50);
     expect(needsOf(day(mixed)).needs).toEqual(needs);
-    expect(deriveNeeds(day(mixed), clubs, FROM, { seed: 3 }).needs).not.toEqual(needs);
+    expect(deriveDemands(day(mixed), clubs, FROM, { seed: 3 }).needs).not.toEqual(needs);
   });
 
   it('a need stands for the places it was hit from, about its own distance, and hardly any stroke is too rare to be listed', () => {
@@ -99,13 +99,13 @@ describe('what a round asks', () => {
 
   it('another seed tells the same of two bags to a few hundredths of a stroke', () => {
     const told = [1, 2, 3].map((seed) => {
-      const { needs, strokes } = deriveNeeds(day(mixed), clubs, FROM, { seed });
-      const costs = needCosts(clubs, needs, {
+      const { needs, strokes } = deriveDemands(day(mixed), clubs, FROM, { seed });
+      const costs = demandCosts(clubs, needs, {
         played: dayShots(day(mixed), FROM),
         ground: USUAL_GROUND,
         bounce: 'match',
       });
-      const rows = needRows(needs);
+      const rows = demandRows(needs);
       const whole = rows.reduce((sum, { weight }) => sum + weight, 0);
       const without = (id: string) =>
         rows.reduce(
@@ -132,7 +132,7 @@ describe('what a round asks', () => {
           nine(() => hole(3, 150, more)),
           { air: { ...CALM, windMps, windFromDeg: 0 } },
         ),
-      ).needs.find((need) => need.hole === 1 && need.lie === 'tee')!.playsLikeM!;
+      ).needs.find((demand) => demand.hole === 1 && demand.lie === 'tee')!.playsLikeM!;
     const calm = par3({}, 0);
     expect(par3({ bearingDeg: 0 }, 8)).toBeGreaterThan(calm + 8);
     expect(par3({ bearingDeg: 180 }, 8)).toBeLessThan(calm - 3);
@@ -143,7 +143,8 @@ describe('what a round asks', () => {
   });
 
   it('water where a drive ends is laid up short of; sand before a green makes it one to hold', () => {
-    const tee = (needs: readonly Need[]) => needs.filter((need) => need.hole === 1 && need.lie === 'tee');
+    const tee = (needs: readonly ShotDemand[]) =>
+      needs.filter((demand) => demand.hole === 1 && demand.lie === 'tee');
     const open = tee(needsOf(day(nine(() => hole(4, 400)))).needs)[0]!;
     const water = tee(
       needsOf(
@@ -153,7 +154,9 @@ describe('what a round asks', () => {
     expect(open.distanceM).toBeGreaterThan(230);
     expect(water.distanceM).toBeLessThan(206);
     const approach = (front: Hole['front']) =>
-      needsOf(day(nine(() => hole(4, 400, { front })))).needs.find((need) => need.name.includes('approach'))!;
+      needsOf(day(nine(() => hole(4, 400, { front })))).needs.find((demand) =>
+        demand.name.includes('approach'),
+      )!;
     expect(approach('open').mustHold).toBe(false);
     expect(approach('sand')).toMatchObject({ mustHold: true });
     expect(approach('water')).toMatchObject({ mustHold: true, front: 'water' });
@@ -195,7 +198,7 @@ describe('what a round asks', () => {
     const five = day(nine(() => hole(5, 440)));
     const kinds = (some: readonly LadderClub[]) =>
       needsOf(five, some)
-        .needs.filter((need) => need.hole === 1)
+        .needs.filter((demand) => demand.hole === 1)
         .map(({ name }) => name)
         .join();
     expect(kinds(clubs)).not.toMatch(/lay-up/);

@@ -5,7 +5,7 @@ import {
   FIRMNESSES,
   GRASSES,
   MEDIUM_FAIRWAY,
-  RefusedInput,
+  InvalidInputError,
   runOut,
   type Landing,
   type Surface,
@@ -86,7 +86,9 @@ describe('run-out', () => {
     expect(() => runOut({ ...drive, landDeg: 91 }, MEDIUM_FAIRWAY)).toThrowError(
       'landDeg must be between 0 and 90, not 91',
     );
-    expect(() => runOut(drive, { ...MEDIUM_FAIRWAY, grass: 'moss' as never })).toThrowError(RefusedInput);
+    expect(() => runOut(drive, { ...MEDIUM_FAIRWAY, grass: 'moss' as never })).toThrowError(
+      InvalidInputError,
+    );
     expect(() => runOut(drive, { ...MEDIUM_FAIRWAY, grass: 'moss' as never })).toThrowError(
       'surface.grass must be one of',
     );

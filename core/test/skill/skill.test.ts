@@ -15,7 +15,7 @@ import {
   usualSpreadShare,
   wholeAlongM,
   type LadderClub,
-  type Need,
+  type ShotDemand,
   type Shot,
 } from '../../src/index.js';
 
@@ -111,7 +111,7 @@ describe('strokes by handicap', () => {
   });
 
   it('a shot costs more from worse hands (property)', () => {
-    const need: Need = {
+    const demand: ShotDemand = {
       name: 'green',
       to: 'green',
       distanceM: 150,
@@ -122,7 +122,7 @@ describe('strokes by handicap', () => {
     fc.assert(
       fc.property(handicaps, handicaps, (a, b) => {
         const cost = (handicap: number) =>
-          strokesFor(need, { kind: 'iron', loftDeg: 33, handicap }, 'full', stated(148));
+          strokesFor(demand, { kind: 'iron', loftDeg: 33, handicap }, 'full', stated(148));
         expect(cost(Math.max(a, b))).toBeGreaterThanOrEqual(cost(Math.min(a, b)) - 1e-9);
       }),
     );

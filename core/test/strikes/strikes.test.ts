@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   BASELINE,
   MEDIUM_FAIRWAY,
-  RefusedInput,
+  InvalidInputError,
   ballSpeedRatio,
   completeStrike,
   driftOf,
@@ -15,13 +15,13 @@ import {
   randomFrom,
   summariseStrikes,
   type CompleteStrike,
-  type Setting,
+  type PlayingConditions,
   type Strike,
   type StrikeClub,
 } from '../../src/index.js';
 
-const USUAL: Setting = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
-const COLD: Setting = {
+const USUAL: PlayingConditions = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
+const COLD: PlayingConditions = {
   conditions: { ...BASELINE, temperatureC: 6, windMps: 5, windFromDeg: 20 },
   surface: { ...MEDIUM_FAIRWAY, firmness: 'firm' },
 };
@@ -101,7 +101,7 @@ describe('a strike is filled in by the flight model', () => {
   });
 
   it('nothing to go by is refused by name, and so is a flight nobody makes', () => {
-    expect(() => completeStrike({ launchDeg: 12 }, SEVEN, placesOf(USUAL, USUAL))).toThrow(RefusedInput);
+    expect(() => completeStrike({ launchDeg: 12 }, SEVEN, placesOf(USUAL, USUAL))).toThrow(InvalidInputError);
     expect(() => completeStrike({ carryM: 400 }, SEVEN, placesOf(USUAL, USUAL))).toThrow(/carryM/);
   });
 });

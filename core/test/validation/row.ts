@@ -60,13 +60,13 @@ export function nearBy(
 }
 
 /** A number, nought or more, that must not be over a bound. */
-export function atMost(what: string, got: number, most: number, unit: string, decimals = 4): Row {
+export function atMost(what: string, got: number, max: number, unit: string, decimals = 4): Row {
   return {
     what,
     expected: '0',
     got: `${got.toFixed(decimals)} ${unit}`,
     deviation: signed(got, decimals, ` ${unit}`),
-    allowed: `${most} ${unit}`,
-    met: got <= most,
+    allowed: `${max} ${unit}`,
+    met: got <= max,
   };
 }

@@ -82,13 +82,13 @@ export function stockSection(title: string, words: string, table: readonly Stock
   }));
   const rms = (values: number[]) =>
     Math.sqrt(values.reduce((sum, value) => sum + value * value, 0) / values.length);
-  const rmsRow = (what: string, value: number, most: number, unit: string): Row => ({
+  const rmsRow = (what: string, value: number, max: number, unit: string): Row => ({
     what: `root mean square of ${what}`,
     expected: '0',
     got: `${value.toFixed(2)}${unit}`,
     deviation: signed(value, 2, unit),
-    allowed: `${most}${unit}`,
-    met: value <= most,
+    allowed: `${max}${unit}`,
+    met: value <= max,
   });
   const rows = flights.map(({ row, flight }, i): Row => {
     const { carry, apex, land } = off[i]!;

@@ -1,19 +1,19 @@
 import { DEFAULT_GAP_SETTINGS, clubsTooMany } from '@tasche/core';
 import { MAX_BAGS_A_PLAYER } from '@tasche/contract';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
-import type { Trail } from '../changes/trail.js';
+import type { ChangeRecorder } from '../changes/change-recorder.js';
 import type { Club } from '../clubs/club.js';
-import { badInput, notFound, ruleBroken } from '../http/refusal.js';
+import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { Bag, BagClub } from './bag.js';
 
 export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' | 'takeOut' | 'makeGamer'> = {
-  async addBag({ bag, clubIds }, { trail }) {
-    const player = await trail.load('player', bag.playerId);
+  async addBag({ bag, clubIds }, { recorder }) {
+    const player = await recorder.load('player', bag.playerId);
     if (!player) throw notFound('player');
-    if (await trail.load('bag', bag.id)) throw badInput('bag.id: a bag of that id exists already');
+    if (await recorder.load('bag', bag.id)) throw badInput('bag.id: a bag of that id exists already');
     if (
-      (await trail.em.count(Bag, { playerId: bag.playerId, planId: null, removedAt: null })) +
-        trail.created('bag') >=
+      (await recorder.em.count(Bag, { playerId: bag.playerId, planId: null, removedAt: null })) +
+        recorder.created('bag') >=
       MAX_BAGS_A_PLAYER
     ) {
       throw ruleBroken(
@@ -21,22 +21,22 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
       );
     }
     const first =
-      (await trail.em.count(Bag, { playerId: bag.playerId, removedAt: null })) === 0 &&
-      trail.created('bag') === 0;
-    const row = trail.create('bag', { ...bag, planId: null, note: '', ready: false, gamer: first });
-    await fill(trail, row, clubIds);
+      (await recorder.em.count(Bag, { playerId: bag.playerId, removedAt: null })) === 0 &&
+      recorder.created('bag') === 0;
+    const row = recorder.create('bag', { ...bag, planId: null, note: '', ready: false, gamer: first });
+    await fill(recorder, row, clubIds);
     return { playerId: bag.playerId, summary: `${bag.name} made, ${clubIds.length} clubs` };
   },
 
-  async editBag({ bagId, version, set }, { trail }) {
-    const bag = await loadBag(trail, bagId);
+  async editBag({ bagId, version, set }, { recorder }) {
+    const bag = await loadBag(recorder, bagId);
     requireVersion(
       bag,
       version,
       bag.name,
       Object.entries(set).map(([field, yours]) => ({ field, yours, theirs: bag[field as 'name'] })),
     );
-    trail.edit('bag', bag, set);
+    recorder.edit('bag', bag, set);
     const what =
       set.ready === undefined
         ? set.name === undefined
@@ -48,72 +48,72 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
     return { playerId: bag.playerId, summary: `${bag.name} ${what}` };
   },
 
-  async removeBag({ bagId, version }, { trail }) {
-    const bag = await loadBag(trail, bagId);
+  async removeBag({ bagId, version }, { recorder }) {
+    const bag = await loadBag(recorder, bagId);
     requireVersion(bag, version, bag.name, []);
     if (bag.gamer) throw ruleBroken(`${bag.name} is the gamer. Make another bag the gamer first.`);
     if (bag.planId) throw ruleBroken(`${bag.name} belongs to a plan. Delete the plan instead.`);
-    trail.edit('bag', bag, { removedAt: new Date() });
+    recorder.edit('bag', bag, { removedAt: new Date() });
     return { playerId: bag.playerId, summary: `${bag.name} deleted` };
   },
 
-  async putIn({ bagId, clubId }, { trail }) {
-    const bag = await loadOwnBag(trail, bagId);
-    const club = await loadClubFor(trail, bag, clubId);
-    const clubIds = await trail.clubIdsOf(bag);
+  async putIn({ bagId, clubId }, { recorder }) {
+    const bag = await loadOwnBag(recorder, bagId);
+    const club = await loadClubFor(recorder, bag, clubId);
+    const clubIds = await recorder.clubIdsOf(bag);
     if (clubIds.includes(clubId))
       throw ruleBroken(`${club.name} is in ${bag.name} already; a club is in a bag once.`);
-    await trail.setBagClubs(bag, [...clubIds, clubId]);
+    await recorder.setBagClubs(bag, [...clubIds, clubId]);
     return { playerId: bag.playerId, summary: `${club.name} into ${bag.name}` };
   },
 
-  async takeOut({ bagId, clubId }, { trail }) {
-    const bag = await loadOwnBag(trail, bagId);
-    const club = await loadClubFor(trail, bag, clubId);
-    const clubIds = await trail.clubIdsOf(bag);
+  async takeOut({ bagId, clubId }, { recorder }) {
+    const bag = await loadOwnBag(recorder, bagId);
+    const club = await loadClubFor(recorder, bag, clubId);
+    const clubIds = await recorder.clubIdsOf(bag);
     if (!clubIds.includes(clubId)) throw ruleBroken(`${club.name} is not in ${bag.name}.`);
-    await trail.setBagClubs(
+    await recorder.setBagClubs(
       bag,
       clubIds.filter((id) => id !== clubId),
     );
     return { playerId: bag.playerId, summary: `${club.name} out of ${bag.name}` };
   },
 
-  async makeGamer({ bagId }, { trail }) {
-    const bag = await loadBag(trail, bagId);
+  async makeGamer({ bagId }, { recorder }) {
+    const bag = await loadBag(recorder, bagId);
     if (bag.gamer) throw ruleBroken(`${bag.name} is the gamer already.`);
-    const standing = await trail.em.findOne(Bag, { playerId: bag.playerId, gamer: true, removedAt: null });
+    const standing = await recorder.em.findOne(Bag, { playerId: bag.playerId, gamer: true, removedAt: null });
     if (standing) {
-      const old = (await trail.load('bag', standing.id))!;
-      trail.edit('bag', old, { gamer: false });
+      const old = (await recorder.load('bag', standing.id))!;
+      recorder.edit('bag', old, { gamer: false });
       // One gamer at a time: the database refuses two, even for a moment.
-      await trail.em.flush();
+      await recorder.em.flush();
     }
-    trail.edit('bag', bag, { gamer: true });
+    recorder.edit('bag', bag, { gamer: true });
     return { playerId: bag.playerId, summary: `${bag.name} is now the gamer` };
   },
 };
 
 /** Fills a new bag. */
-export async function fill(trail: Trail, bag: Bag, clubIds: readonly string[]): Promise<void> {
+export async function fill(recorder: ChangeRecorder, bag: Bag, clubIds: readonly string[]): Promise<void> {
   if (new Set(clubIds).size !== clubIds.length)
     throw ruleBroken(`One club stands in ${bag.name} twice; a club is in a bag once.`);
-  for (const clubId of clubIds) await loadClubFor(trail, bag, clubId);
-  await trail.setBagClubs(bag, clubIds);
+  for (const clubId of clubIds) await loadClubFor(recorder, bag, clubId);
+  await recorder.setBagClubs(bag, clubIds);
 }
 
 /**
  * After a change: a bag that is ready, or the gamer, is within its limit.
  * A bag being worked on may hold more.
- * @throws Refusal 422 saying how many must go
+ * @throws HttpError 422 saying how many must go
  */
-export async function requireWithinLimits(trail: Trail): Promise<void> {
-  for (const id of trail.touched.bag) {
-    const bag = (await trail.load('bag', id))!;
+export async function requireWithinLimits(recorder: ChangeRecorder): Promise<void> {
+  for (const id of recorder.touched.bag) {
+    const bag = (await recorder.load('bag', id))!;
     if (bag.removedAt || !(bag.ready || bag.gamer)) continue;
-    const player = (await trail.load('player', bag.playerId))!;
+    const player = (await recorder.load('player', bag.playerId))!;
     const limit = player.gapSettings.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit;
-    const count = (await trail.clubIdsOf(bag)).length;
+    const count = (await recorder.clubIdsOf(bag)).length;
     const tooMany = clubsTooMany(count, limit);
     if (tooMany === 0) continue;
     const what = bag.gamer ? 'the gamer' : 'marked ready';
@@ -123,32 +123,36 @@ export async function requireWithinLimits(trail: Trail): Promise<void> {
   }
 }
 
-export async function takeOutOfEveryBag(trail: Trail, club: Club): Promise<void> {
-  const rows = await trail.em.find(BagClub, { clubId: club.id }, { limit: 500 });
+export async function takeOutOfEveryBag(recorder: ChangeRecorder, club: Club): Promise<void> {
+  const rows = await recorder.em.find(BagClub, { clubId: club.id }, { limit: 500 });
   for (const { bagId } of rows) {
-    const bag = (await trail.load('bag', bagId))!;
-    await trail.setBagClubs(
+    const bag = (await recorder.load('bag', bagId))!;
+    await recorder.setBagClubs(
       bag,
-      (await trail.clubIdsOf(bag)).filter((id) => id !== club.id),
+      (await recorder.clubIdsOf(bag)).filter((id) => id !== club.id),
     );
   }
 }
 
-async function loadBag(trail: Trail, bagId: string): Promise<Bag> {
-  const bag = await trail.load('bag', bagId);
+async function loadBag(recorder: ChangeRecorder, bagId: string): Promise<Bag> {
+  const bag = await recorder.load('bag', bagId);
   if (!bag || bag.removedAt) throw notFound('bag');
   return bag;
 }
 
-async function loadOwnBag(trail: Trail, bagId: string): Promise<Bag> {
-  const bag = await loadBag(trail, bagId);
+async function loadOwnBag(recorder: ChangeRecorder, bagId: string): Promise<Bag> {
+  const bag = await loadBag(recorder, bagId);
   if (bag.planId && !bag.gamer)
     throw ruleBroken(`${bag.name} belongs to a plan; its clubs change by the plan's swaps.`);
   return bag;
 }
 
-export async function loadClubFor(trail: Trail, bag: Pick<Bag, 'playerId'>, clubId: string): Promise<Club> {
-  const club = await trail.load('club', clubId);
+export async function loadClubFor(
+  recorder: ChangeRecorder,
+  bag: Pick<Bag, 'playerId'>,
+  clubId: string,
+): Promise<Club> {
+  const club = await recorder.load('club', clubId);
   if (!club || club.removedAt || club.playerId !== bag.playerId) throw notFound('club');
   return club;
 }

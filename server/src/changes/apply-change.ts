@@ -2,8 +2,8 @@ import type { ChangeRequest, ChangeResult, CommandName } from '@tasche/contract'
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { Bag, BagClub, bagView } from '../bags/bag.js';
 import { bagCommands, requireWithinLimits } from '../bags/commands.js';
-import { Course, Event, Season, courseView, eventView, seasonView } from '../circuit/circuit.js';
-import { circuitCommands } from '../circuit/commands.js';
+import { Course, Event, Season, courseView, eventView, seasonView } from '../schedule/schedule-rows.js';
+import { scheduleCommands } from '../schedule/commands.js';
 import { Club, clubView } from '../clubs/club.js';
 import { clubCommands } from '../clubs/commands.js';
 import { refreshSpecs } from '../clubs/refresh-specs.js';
@@ -14,11 +14,11 @@ import { Player, playerView } from '../players/player.js';
 import { sessionCommands } from '../sessions/commands.js';
 import { Session, sessionView } from '../sessions/session.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
-import { Change, changeView, imagesOf } from './change.js';
+import { Change, changeView, rowDiffsOf } from './change.js';
 import type { ChangeContext, Done, Handlers } from './handlers.js';
 import { latestDay } from './latest-day.js';
 import { lockFirst, rowsOfCommands, uuidList } from './lock-players.js';
-import { Trail, ofEveryKind, type EntityKind } from './trail.js';
+import { ChangeRecorder, ofEveryKind, type EntityKind } from './change-recorder.js';
 
 const HANDLERS: Handlers<CommandName> = {
   ...playerCommands,
@@ -26,13 +26,13 @@ const HANDLERS: Handlers<CommandName> = {
   ...bagCommands,
   ...planCommands,
   ...sessionCommands,
-  ...circuitCommands,
+  ...scheduleCommands,
 };
 
 /**
  * Does a change, whole or not at all. A change that was done already (its id is known) is answered, not done again.
  * @param report kept with the change, for whoever asks for it again
- * @throws Refusal
+ * @throws HttpError
  */
 export async function applyChange(
   orm: MikroORM,
@@ -46,17 +46,26 @@ export async function applyChange(
     const done = await em.findOne(Change, { id: request.id });
     if (done) return resultOf(em, done, await touchedBy(em, done));
     await lockFirst(em, scope.workspaceId, rowsOfCommands(request.commands));
-    const trail = new Trail(em, scope.workspaceId);
+    const recorder = new ChangeRecorder(em, scope.workspaceId);
     let day: Promise<string> | undefined;
-    const context: ChangeContext = { trail, changeId: request.id, latestDay: () => (day ??= latestDay(em)) };
+    const context: ChangeContext = {
+      recorder,
+      changeId: request.id,
+      latestDay: () => (day ??= latestDay(em)),
+    };
     const dones: Done[] = [];
     for (const command of request.commands) {
       const handle = HANDLERS[command.do] as (command: unknown, context: ChangeContext) => Promise<Done>;
       dones.push(await handle(command, context));
     }
-    if (trail.reread.size > 0)
-      trail.images.push({ of: 'readings', id: request.id, withdrawn: false, clubIds: [...trail.reread] });
-    return finish(trail, {
+    if (recorder.reread.size > 0)
+      recorder.rowDiffs.push({
+        of: 'readings',
+        id: request.id,
+        withdrawn: false,
+        clubIds: [...recorder.reread],
+      });
+    return finish(recorder, {
       id: request.id,
       who: scope.who,
       why: request.why ?? '',
@@ -70,51 +79,51 @@ export async function applyChange(
 
 /** Writes the change itself and brings everything derived up to date. */
 export async function finish(
-  trail: Trail,
+  recorder: ChangeRecorder,
   about: Pick<Change, 'id' | 'who' | 'why' | 'summary' | 'playerId' | 'undoesId' | 'report'>,
 ): Promise<ChangeResult> {
-  await requireWithinLimits(trail);
-  const change = trail.em.create(
+  await requireWithinLimits(recorder);
+  const change = recorder.em.create(
     Change,
     {
       ...about,
-      workspaceId: trail.workspaceId,
+      workspaceId: recorder.workspaceId,
       at: new Date(),
-      images: trail.images,
+      rowDiffs: recorder.rowDiffs,
       undoneById: null,
     },
     { persist: true },
   );
-  await trail.em.flush();
+  await recorder.em.flush();
   // The players' rows are locked, so that of two changes the later to commit has the higher number.
-  const isCircuit = CIRCUIT_KINDS.some((kind) => trail.touched[kind].size > 0);
-  await trail.em.execute(
+  const isCircuit = CIRCUIT_KINDS.some((kind) => recorder.touched[kind].size > 0);
+  await recorder.em.execute(
     `with counted as (update player set revision = revision + 1 where id = any(?::uuid[])),
        circuit as (update workspace set circuit_revision = circuit_revision + 1 where id = ? and ?)
      insert into change_row (workspace_id, row_id, change_id) select ?, unnest(?::uuid[]), ? on conflict do nothing`,
     [
-      uuidList(trail.playerIds()),
-      trail.workspaceId,
+      uuidList(recorder.playerIds()),
+      recorder.workspaceId,
       isCircuit,
-      trail.workspaceId,
-      uuidList(trail.rowIds()),
+      recorder.workspaceId,
+      uuidList(recorder.rowIds()),
       about.id,
     ],
   );
-  await refreshSpecs(trail.em, [...trail.reread]);
-  return resultOf(trail.em, change, trail.touched);
+  await refreshSpecs(recorder.em, [...recorder.reread]);
+  return resultOf(recorder.em, change, recorder.touched);
 }
 
 /** What a whole workspace plays. */
 const CIRCUIT_KINDS = ['course', 'season', 'event'] as const;
-const MOST_NAMED = 3;
+const MAX_NAMED = 3;
 
 function summaryOf(dones: readonly Done[]): string {
   const named = dones
-    .slice(0, MOST_NAMED)
+    .slice(0, MAX_NAMED)
     .map((done) => done.summary)
     .join('; ');
-  return dones.length > MOST_NAMED ? `${named}; and ${dones.length - MOST_NAMED} more` : named;
+  return dones.length > MAX_NAMED ? `${named}; and ${dones.length - MAX_NAMED} more` : named;
 }
 
 type Touched = Record<EntityKind, ReadonlySet<string>>;
@@ -122,7 +131,7 @@ type Touched = Record<EntityKind, ReadonlySet<string>>;
 /** The rows a change touched, as it kept them. */
 export async function touchedBy(em: EntityManager, change: Change): Promise<Touched> {
   const touched = ofEveryKind(() => new Set<string>());
-  for (const image of imagesOf(change)) {
+  for (const image of rowDiffsOf(change)) {
     if (image.of === 'bagClubs') touched.bag.add(image.id);
     else if (image.of === 'strikes' || image.of === 'strikeMarks') touched.session.add(image.id);
     else if (image.of === 'readings')

@@ -1,7 +1,7 @@
 import type { ChangeView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { workspaceFilter } from '../workspaces/workspace.js';
-import type { RowImage } from './trail.js';
+import type { RowDiff } from './change-recorder.js';
 
 /** One thing done: who, when, why, and what it was before, so that it can be undone. */
 export const Change = defineEntity({
@@ -16,8 +16,8 @@ export const Change = defineEntity({
     who: p.text(),
     why: p.text(),
     summary: p.text(),
-    /** A list of RowImage; the ORM's types do not carry unions, so `imagesOf` reads it. */
-    images: p.json<object>(),
+    /** A list of RowDiff, in the column `images`; the ORM's types do not carry unions, so `rowDiffsOf` reads it. */
+    rowDiffs: p.json<object>().fieldName('images'),
     /** What an import answered, so that it can be answered again. */
     report: p.json<object>().nullable(),
     undoesId: p.uuid().nullable(),
@@ -26,12 +26,12 @@ export const Change = defineEntity({
 });
 export type Change = InferEntity<typeof Change>;
 
-export function imagesOf(change: Pick<Change, 'images'>): RowImage[] {
-  return change.images as RowImage[];
+export function rowDiffsOf(change: Pick<Change, 'rowDiffs'>): RowDiff[] {
+  return change.rowDiffs as RowDiff[];
 }
 
 /** A change as a list of changes reads it. */
-export type ChangeRow = Omit<Change, 'images' | 'workspaceId' | 'report'>;
+export type ChangeRow = Omit<Change, 'rowDiffs' | 'workspaceId' | 'report'>;
 
 export function changeView(change: ChangeRow): ChangeView {
   const { id, at, who, why, summary } = change;

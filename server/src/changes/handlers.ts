@@ -1,9 +1,9 @@
 import type { Command, CommandName, Conflict } from '@tasche/contract';
-import { conflict } from '../http/refusal.js';
-import { versionBefore, type Trail } from './trail.js';
+import { conflict } from '../http/http-error.js';
+import { versionBefore, type ChangeRecorder } from './change-recorder.js';
 
 export interface ChangeContext {
-  trail: Trail;
+  recorder: ChangeRecorder;
   changeId: string;
   /** Nothing may be dated after it; asked of the database once, by the first who wants to know. */
   latestDay: () => Promise<string>;
@@ -22,7 +22,7 @@ export type Handlers<N extends CommandName> = {
 
 /**
  * Refuses to write over somebody else's work.
- * @throws Refusal 409 with both values of everything that was to be set
+ * @throws HttpError 409 with both values of everything that was to be set
  */
 export function requireVersion(
   row: { id: string; version: number },

@@ -1,6 +1,6 @@
 import type { Command } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { RowImage } from './trail.js';
+import type { RowDiff } from './change-recorder.js';
 
 /** Rows a change is about, before anything of it is done. */
 export interface AboutRows {
@@ -71,9 +71,9 @@ export function rowsOfCommands(commands: readonly Command[]): AboutRows {
 }
 
 /** The rows a change that is taken back touched. */
-export function rowsOfImages(images: readonly RowImage[]): AboutRows {
+export function rowsOfImages(rowDiffs: readonly RowDiff[]): AboutRows {
   const about = noRows();
-  for (const image of images) {
+  for (const image of rowDiffs) {
     switch (image.of) {
       case 'player':
         about.players.push(image.id);

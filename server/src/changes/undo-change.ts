@@ -2,19 +2,19 @@ import type { ChangeResult } from '@tasche/contract';
 import { LockMode, type MikroORM } from '@mikro-orm/postgresql';
 import { ReadingRow, type Club } from '../clubs/club.js';
 import { removeClub } from '../clubs/commands.js';
-import { conflict, notFound } from '../http/refusal.js';
+import { conflict, notFound } from '../http/http-error.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { finish, resultOf, touchedBy } from './apply-change.js';
-import { Change, imagesOf } from './change.js';
-import { takenBack } from './taken-back.js';
+import { Change, rowDiffsOf } from './change.js';
+import { revertedValue } from './reverted-value.js';
 import { lockFirst, rowsOfImages } from './lock-players.js';
-import { Trail, plain, type RowImage, type StrikeMark } from './trail.js';
+import { ChangeRecorder, plain, type RowDiff, type StrikeMark } from './change-recorder.js';
 
 /**
  * Takes a change back, as a change of its own; undoing that one is redo. What others did since stays:
  * where it stands in the way, the undo is refused and says so.
  * @param id of the change that undoes; sending it twice undoes once
- * @throws Refusal 404 or 409
+ * @throws HttpError 404 or 409
  */
 export async function undoChange(
   orm: MikroORM,
@@ -25,7 +25,7 @@ export async function undoChange(
   return inWorkspace(orm, scope.workspaceId, async (em) => {
     const found = await em.findOne(Change, { id: changeId });
     if (!found) throw notFound('change');
-    await lockFirst(em, scope.workspaceId, rowsOfImages(imagesOf(found)));
+    await lockFirst(em, scope.workspaceId, rowsOfImages(rowDiffsOf(found)));
     const change = (await em.findOne(
       Change,
       { id: changeId },
@@ -36,8 +36,8 @@ export async function undoChange(
       return resultOf(em, undoing, await touchedBy(em, undoing));
     }
     if (change.undoneById) throw conflict(`"${change.summary}" is undone already.`);
-    const trail = new Trail(em, scope.workspaceId);
-    for (const image of [...imagesOf(change)].reverse()) await revert(trail, image, change);
+    const recorder = new ChangeRecorder(em, scope.workspaceId);
+    for (const image of [...rowDiffsOf(change)].reverse()) await revert(recorder, image, change);
     change.undoneById = id;
     if (change.undoesId) {
       const first = await em.findOneOrFail(Change, { id: change.undoesId });
@@ -46,7 +46,7 @@ export async function undoChange(
     const summary = change.undoesId
       ? change.summary.replace(/^Undone: /, 'Redone: ')
       : `Undone: ${change.summary.replace(/^Redone: /, '')}`;
-    return finish(trail, {
+    return finish(recorder, {
       id,
       who: scope.who,
       why: '',
@@ -58,37 +58,37 @@ export async function undoChange(
   });
 }
 
-async function revert(trail: Trail, image: RowImage, change: Change): Promise<void> {
+async function revert(recorder: ChangeRecorder, image: RowDiff, change: Change): Promise<void> {
   switch (image.of) {
     case 'readings':
-      return revertReadings(trail, image);
+      return revertReadings(recorder, image);
     case 'bagClubs':
-      return revertBagClubs(trail, image, change);
+      return revertBagClubs(recorder, image, change);
     case 'strikes':
-      return revertStrikes(trail, image);
+      return revertStrikes(recorder, image);
     case 'strikeMarks':
-      return revertStrikeMarks(trail, image, change);
+      return revertStrikeMarks(recorder, image, change);
     default:
-      return revertRow(trail, image, change);
+      return revertRow(recorder, image, change);
   }
 }
 
 async function revertReadings(
-  trail: Trail,
-  { id, withdrawn }: Extract<RowImage, { of: 'readings' }>,
+  recorder: ChangeRecorder,
+  { id, withdrawn }: Extract<RowDiff, { of: 'readings' }>,
 ): Promise<void> {
-  const rows = await trail.em.find(ReadingRow, { changeId: id }, { fields: ['clubId'] });
-  await trail.em.execute('update reading set removed_at = ? where change_id = ?', [
+  const rows = await recorder.em.find(ReadingRow, { changeId: id }, { fields: ['clubId'] });
+  await recorder.em.execute('update reading set removed_at = ? where change_id = ?', [
     withdrawn ? null : new Date(),
     id,
   ]);
   for (const clubId of new Set(rows.map((row) => row.clubId))) {
-    const club = await trail.load('club', clubId);
+    const club = await recorder.load('club', clubId);
     if (!club) continue;
-    trail.reread.add(clubId);
-    trail.bump('club', club);
+    recorder.reread.add(clubId);
+    recorder.bump('club', club);
   }
-  trail.images.push({
+  recorder.rowDiffs.push({
     of: 'readings',
     id,
     withdrawn: !withdrawn,
@@ -97,13 +97,13 @@ async function revertReadings(
 }
 
 async function revertBagClubs(
-  trail: Trail,
-  image: Extract<RowImage, { of: 'bagClubs' }>,
+  recorder: ChangeRecorder,
+  image: Extract<RowDiff, { of: 'bagClubs' }>,
   change: Change,
 ): Promise<void> {
-  const bag = await trail.load('bag', image.id);
+  const bag = await recorder.load('bag', image.id);
   if (!bag) throw notFound('bag');
-  const standing = await trail.clubIdsOf(bag);
+  const standing = await recorder.clubIdsOf(bag);
   const added = image.after.filter((id) => !image.before.includes(id));
   const removed = image.before.filter((id) => !image.after.includes(id));
   if (added.some((id) => !standing.includes(id)) || removed.some((id) => standing.includes(id))) {
@@ -112,42 +112,42 @@ async function revertBagClubs(
     );
   }
   for (const id of removed) {
-    const club = await trail.load('club', id);
+    const club = await recorder.load('club', id);
     if (!club || club.removedAt)
       throw conflict(`"${change.summary}" can't be undone: a club it took out was deleted since.`);
   }
   const untouchedSince =
     image.after.length === standing.length && image.after.every((id, i) => id === standing[i]);
-  await trail.setBagClubs(
+  await recorder.setBagClubs(
     bag,
     untouchedSince ? image.before : [...standing.filter((id) => !added.includes(id)), ...removed],
   );
 }
 
 async function revertStrikes(
-  trail: Trail,
-  { id, changeId, withdrawn }: Extract<RowImage, { of: 'strikes' }>,
+  recorder: ChangeRecorder,
+  { id, changeId, withdrawn }: Extract<RowDiff, { of: 'strikes' }>,
 ): Promise<void> {
-  const session = await trail.load('session', id);
+  const session = await recorder.load('session', id);
   if (!session) throw notFound('session');
-  await trail.em.execute('update strike set removed_at = ? where change_id = ? and session_id = ?', [
+  await recorder.em.execute('update strike set removed_at = ? where change_id = ? and session_id = ?', [
     withdrawn ? null : new Date(),
     changeId,
     id,
   ]);
-  trail.bump('session', session);
-  trail.images.push({ of: 'strikes', id, changeId, withdrawn: !withdrawn });
+  recorder.bump('session', session);
+  recorder.rowDiffs.push({ of: 'strikes', id, changeId, withdrawn: !withdrawn });
 }
 
 async function revertStrikeMarks(
-  trail: Trail,
-  image: Extract<RowImage, { of: 'strikeMarks' }>,
+  recorder: ChangeRecorder,
+  image: Extract<RowDiff, { of: 'strikeMarks' }>,
   change: Change,
 ): Promise<void> {
-  const session = await trail.load('session', image.id);
+  const session = await recorder.load('session', image.id);
   if (!session) throw notFound('session');
   const ids = `{${image.after.map(({ id }) => id).join(',')}}`;
-  const standing = await trail.em.execute<StrikeMark[]>(
+  const standing = await recorder.em.execute<StrikeMark[]>(
     'select id, club_id as "clubId", shot, left_out as "leftOut" from strike where session_id = ? and id = any(?::uuid[]) for update',
     [session.id, ids],
   );
@@ -164,27 +164,27 @@ async function revertStrikeMarks(
     throw conflict(
       `"${change.summary}" can't be undone: the shots were changed since. Undo the later change first.`,
     );
-  await trail.setStrikes(session, image.after, image.before);
+  await recorder.setStrikes(session, image.after, image.before);
 }
 
 async function revertRow(
-  trail: Trail,
-  image: Exclude<RowImage, { of: 'readings' | 'bagClubs' | 'strikes' | 'strikeMarks' }>,
+  recorder: ChangeRecorder,
+  image: Exclude<RowDiff, { of: 'readings' | 'bagClubs' | 'strikes' | 'strikeMarks' }>,
   change: Change,
 ): Promise<void> {
-  const row = await trail.load(image.of, image.id);
+  const row = await recorder.load(image.of, image.id);
   if (!row) throw notFound(image.of);
   if (image.before === null) {
     if (row.removedAt) return;
-    if (image.of === 'club') return removeClub(trail, row as Club);
-    trail.edit(image.of, row as never, { removedAt: new Date() });
+    if (image.of === 'club') return removeClub(recorder, row as Club);
+    recorder.edit(image.of, row as never, { removedAt: new Date() });
     return;
   }
   const values = row as unknown as Record<string, unknown>;
   const before = Object.fromEntries(
     Object.entries(image.before).map(([field, value]) => {
       if (field === 'removedAt') return [field, value === null ? null : new Date(value as string)];
-      const back = takenBack(image.of, field, value, image.after[field], plain(values[field]));
+      const back = revertedValue(image.of, field, value, image.after[field], plain(values[field]));
       if (back) return [field, back.value];
       throw conflict(
         `"${change.summary}" can't be undone: ${row.name} was changed since. Undo the later change first.`,
@@ -201,7 +201,7 @@ async function revertRow(
       );
     }),
   );
-  trail.edit(image.of, row as never, before);
+  recorder.edit(image.of, row as never, before);
   // One gamer at a time: the row that gives it up is written before the row that takes it back.
-  if (image.of === 'bag' && 'gamer' in before) await trail.em.flush();
+  if (image.of === 'bag' && 'gamer' in before) await recorder.em.flush();
 }

@@ -7,29 +7,29 @@ import {
   type ReadingValue,
   type Shot,
 } from '@tasche/core';
-import { MOST_CLUBS_A_PLAYER, showQuantity } from '@tasche/contract';
+import { MAX_CLUBS_A_PLAYER, showQuantity } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { takeOutOfEveryBag } from '../bags/commands.js';
 import { requireVersion, type ChangeContext, type Handlers } from '../changes/handlers.js';
-import { badInput, notFound, ruleBroken } from '../http/refusal.js';
+import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { ReadingRow, type Club } from './club.js';
 
 export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
   async addClub({ club, readings }, context) {
-    const { trail } = context;
-    const player = await trail.load('player', club.playerId);
+    const { recorder } = context;
+    const player = await recorder.load('player', club.playerId);
     if (!player) throw notFound('player');
-    if ((await trail.clubsOwned(club.playerId)) >= MOST_CLUBS_A_PLAYER) {
-      throw ruleBroken(`${player.name}'s locker holds ${MOST_CLUBS_A_PLAYER} clubs; that is the limit.`);
+    if ((await recorder.clubsOwned(club.playerId)) >= MAX_CLUBS_A_PLAYER) {
+      throw ruleBroken(`${player.name}'s locker holds ${MAX_CLUBS_A_PLAYER} clubs; that is the limit.`);
     }
-    const row = trail.create('club', { ...club, spec: {} });
+    const row = recorder.create('club', { ...club, spec: {} });
     await record(row, readings, context);
     return { playerId: club.playerId, summary: `${club.name} added to ${player.name}'s locker` };
   },
 
   async editClub({ clubId, version, set, readings = [] }, context) {
-    const { trail } = context;
-    const club = await trail.load('club', clubId);
+    const { recorder } = context;
+    const club = await recorder.load('club', clubId);
     if (!club || club.removedAt) throw notFound('club');
     requireVersion(club, version, club.name, [
       ...Object.entries(set ?? {}).map(([field, yours]) => ({
@@ -47,33 +47,33 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
     if (set?.name !== undefined && set.name !== club.name) words.unshift(`renamed ${set.name}`);
     if (set?.kind !== undefined && set.kind !== club.kind) words.unshift(`now a ${set.kind}`);
     const name = club.name;
-    if (set && Object.keys(set).length > 0) trail.edit('club', club, set);
+    if (set && Object.keys(set).length > 0) recorder.edit('club', club, set);
     await record(club, readings, context);
     const told =
       words.length > 3 ? `${words.slice(0, 2).join(', ')} and ${words.length - 2} more` : words.join(', ');
     return { playerId: club.playerId, summary: `${name}: ${told || 'nothing changed'}` };
   },
 
-  async removeClub({ clubId, version }, { trail }) {
-    const club = await trail.load('club', clubId);
+  async removeClub({ clubId, version }, { recorder }) {
+    const club = await recorder.load('club', clubId);
     if (!club || club.removedAt) throw notFound('club');
     requireVersion(club, version, club.name, []);
-    await removeClub(trail, club);
+    await removeClub(recorder, club);
     return { playerId: club.playerId, summary: `${club.name} deleted` };
   },
 };
 
 /** Takes a club out of the locker and of every bag; its readings stay for the day it comes back. */
-export async function removeClub(trail: ChangeContext['trail'], club: Club): Promise<void> {
-  await takeOutOfEveryBag(trail, club);
-  trail.edit('club', club, { removedAt: new Date() });
+export async function removeClub(recorder: ChangeContext['recorder'], club: Club): Promise<void> {
+  await takeOutOfEveryBag(recorder, club);
+  recorder.edit('club', club, { removedAt: new Date() });
 }
 
 /** Appends readings to a club. */
 async function record(
   club: Club,
   readings: readonly Reading[],
-  { trail, changeId, latestDay }: ChangeContext,
+  { recorder, changeId, latestDay }: ChangeContext,
 ): Promise<void> {
   if (readings.length === 0) return;
   const lastDay = await latestDay();
@@ -83,11 +83,11 @@ async function record(
         { field: 'takenOn', message: 'in the future' },
       ]);
     requireNoWorseSource(club, key, value);
-    trail.em.create(
+    recorder.em.create(
       ReadingRow,
       {
         id: newId(),
-        workspaceId: trail.workspaceId,
+        workspaceId: recorder.workspaceId,
         clubId: club.id,
         changeId,
         key,
@@ -97,8 +97,8 @@ async function record(
       { persist: true },
     );
   }
-  trail.reread.add(club.id);
-  trail.bump('club', club);
+  recorder.reread.add(club.id);
+  recorder.bump('club', club);
 }
 
 /** A modelled number never takes the place of a measured one. */

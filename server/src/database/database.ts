@@ -2,7 +2,7 @@ import { Migrator } from '@mikro-orm/migrations';
 import { MikroORM, type Options } from '@mikro-orm/postgresql';
 import { Bag, BagClub } from '../bags/bag.js';
 import { Change } from '../changes/change.js';
-import { Course, Event, Season } from '../circuit/circuit.js';
+import { Course, Event, Season } from '../schedule/schedule-rows.js';
 import { Club, ReadingRow } from '../clubs/club.js';
 import { Migration001FirstSlice } from '../migrations/migration-001-first-slice.js';
 import { Migration002Places } from '../migrations/migration-002-places.js';

@@ -7,7 +7,7 @@ import {
   normalFrom,
   randomFrom,
   type ClubKind,
-  type Setting,
+  type PlayingConditions,
   type ShotKind,
   type Strike,
 } from '@tasche/core';
@@ -32,13 +32,13 @@ export interface DemoSession {
   hitOff: 'grass' | 'mat';
   ball: string;
   notes: string;
-  setting: Setting;
+  setting: PlayingConditions;
   /** A range-finder gives carries and no more. */
   seen: 'everything' | 'carry only';
   hits: readonly DemoHits[];
 }
 
-const air = (temperatureC: number, windMps = 0, windFromDeg = 0, altitudeM = 0): Setting => ({
+const air = (temperatureC: number, windMps = 0, windFromDeg = 0, altitudeM = 0): PlayingConditions => ({
   conditions: { ...BASELINE, temperatureC, windMps, windFromDeg, altitudeM },
   surface: MEDIUM_FAIRWAY,
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { planImport, readSheetCsv, type Command, type EventRound } from '@tasche/contract';
-import { TIE_STROKES, playingLoft, shotIn, toMetres, type Need } from '@tasche/core';
+import { TIE_STROKES, playingLoft, shotIn, toMetres, type ShotDemand } from '@tasche/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { applyChange } from '../changes/apply-change.js';
 import { Workspace } from '../workspaces/workspace.js';
@@ -196,7 +196,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
               version: 1,
               set: {
                 choosing: {
-                  needs: (needs ?? []).map(needOf),
+                  needs: (needs ?? []).map(demandOf),
                   limit: 14,
                   changeStrokes: TIE_STROKES,
                   always: [],
@@ -211,9 +211,9 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
   });
 }
 
-function needOf([yd, weight, what, leftYd]: NonNullable<
+function demandOf([yd, weight, what, leftYd]: NonNullable<
   NonNullable<DemoPlayer['plan']>['needs']
->[number]): Need {
+>[number]): ShotDemand {
   const drive = what === 'drive';
   return {
     name: `${drive ? 'a drive of ' : ''}${yd} yd${what === 'rough' ? ' from heavy rough' : what === 'tee' ? ' from tee' : ''}${what === 'hold' ? ', to hold' : ''}`,

@@ -1,5 +1,5 @@
 import type { RequestHandler } from 'express';
-import { Refusal } from './refusal.js';
+import { HttpError } from './http-error.js';
 
 /** Names a browser on this machine reaches it by, whatever else it is told to serve. */
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
@@ -15,7 +15,7 @@ export function onlyForHosts(names: readonly string[]): RequestHandler {
     const { origin, host } = request.headers;
     if (!allowed.has(hostName(host))) {
       next(
-        new Refusal(403, {
+        new HttpError(403, {
           error: 'forbidden',
           message: 'This server does not serve that name. TASCHE_HOSTS lists the names it serves.',
         }),
@@ -29,7 +29,7 @@ export function onlyForHosts(names: readonly string[]): RequestHandler {
       request.method !== 'HEAD' &&
       hostOf(origin) !== host?.toLowerCase()
     ) {
-      next(new Refusal(403, { error: 'forbidden', message: 'Requests from other sites are refused.' }));
+      next(new HttpError(403, { error: 'forbidden', message: 'Requests from other sites are refused.' }));
       return;
     }
     next();

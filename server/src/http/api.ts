@@ -9,14 +9,14 @@ import express, { Router } from 'express';
 import * as yup from 'yup';
 import { applyChange } from '../changes/apply-change.js';
 import { undoChange } from '../changes/undo-change.js';
-import { circuitRoutes } from '../circuit/routes.js';
+import { scheduleRoutes } from '../schedule/routes.js';
 import { planRoutes } from '../plans/routes.js';
 import { playerRoutes } from '../players/routes.js';
 import { sessionRoutes } from '../sessions/routes.js';
 import { sheetRoutes } from '../sheet/routes.js';
 import { strikeImportRoutes } from '../strikes/routes.js';
 import { readHealth } from './read-health.js';
-import { Refusal } from './refusal.js';
+import { HttpError } from './http-error.js';
 import {
   BODY_LIMIT,
   idIn,
@@ -42,7 +42,7 @@ export function api(options: ApiOptions): Router {
     response.json({ workspace: { id: workspaceId, name: workspaceName }, who } satisfies SignedInView);
   });
 
-  router.use(playerRoutes(context), circuitRoutes(context), planRoutes(context), sheetRoutes(context));
+  router.use(playerRoutes(context), scheduleRoutes(context), planRoutes(context), sheetRoutes(context));
   // A file is received as it arrives; nothing before this may read its body.
   router.use(strikeImportRoutes(context));
   router.use(express.json({ limit: BODY_LIMIT }), (request, _response, next) => {
@@ -51,7 +51,7 @@ export function api(options: ApiOptions): Router {
   });
   router.use(sessionRoutes(context), changeRoutes(context));
   router.use((_request, _response, next) => {
-    next(new Refusal(404, { error: 'not-found', message: 'There is nothing at this address.' }));
+    next(new HttpError(404, { error: 'not-found', message: 'There is nothing at this address.' }));
   });
   return router;
 }

@@ -4,7 +4,7 @@ import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import * as yup from 'yup';
 import { databaseState } from '../database/database-state.js';
-import { Refusal } from './refusal.js';
+import { HttpError } from './http-error.js';
 
 const RETRY_AFTER_S = 2;
 /** No message is longer, whatever was sent. */
@@ -66,7 +66,7 @@ const DATABASE_PROBLEMS: Record<NonNullable<ReturnType<typeof databaseState>>, A
 };
 
 function problemOf(error: unknown): Answer {
-  if (error instanceof Refusal) return { status: error.status, problem: error.problem };
+  if (error instanceof HttpError) return { status: error.status, problem: error.problem };
   if (error instanceof yup.ValidationError) {
     const fields = fieldProblems(error);
     return {

@@ -1,10 +1,10 @@
 import type { Request } from 'express';
 import type * as yup from 'yup';
-import { badInput } from './refusal.js';
+import { badInput } from './http-error.js';
 
 /**
  * The parameters after the question mark, checked. Each is known and stands there once.
- * @throws Refusal 400 for one that is unknown or given twice, yup.ValidationError for one that is no good
+ * @throws HttpError 400 for one that is unknown or given twice, yup.ValidationError for one that is no good
  */
 export function readQuery<T extends yup.AnyObject>(request: Request, schema: yup.ObjectSchema<T>): T {
   const mark = request.originalUrl.indexOf('?');

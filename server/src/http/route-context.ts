@@ -4,7 +4,7 @@ import { idSchema } from '@tasche/contract';
 import * as yup from 'yup';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import type { AppOptions } from './app.js';
-import { Refusal } from './refusal.js';
+import { HttpError } from './http-error.js';
 
 /** Of what is sent as one piece. */
 export const BODY_LIMIT = '2mb';
@@ -39,14 +39,14 @@ export function idIn(request: Request, name: string): string {
   return (shape.validateSync(request.params) as Record<string, string>)[name]!;
 }
 
-/** The JSON that was sent. @throws Refusal 415 where something else was */
+/** The JSON that was sent. @throws HttpError 415 where something else was */
 export function jsonBody(request: Request): unknown {
   if (!request.is('application/json')) throw wrongType('application/json');
   return request.body as unknown;
 }
 
-export function wrongType(wanted: string): Refusal {
-  return new Refusal(415, { error: 'wrong-type', message: `Send ${wanted}.` });
+export function wrongType(wanted: string): HttpError {
+  return new HttpError(415, { error: 'wrong-type', message: `Send ${wanted}.` });
 }
 
 /** Given when whoever asked hangs up. */

@@ -1,6 +1,6 @@
 /** Cuts what arrives into lines; a line that grows past the limit is thrown away up to its end, and told of once. */
 export function lineSplitter(
-  most: number,
+  max: number,
   onLine: (line: string) => void,
   onTooLong: (start: string) => void,
 ): (piece: string) => void {
@@ -13,12 +13,12 @@ export function lineSplitter(
       held = '';
       rest = rest.slice(end + 1);
       if (skipping) skipping = false;
-      else if (line.length > most) onTooLong(line.slice(0, 200));
+      else if (line.length > max) onTooLong(line.slice(0, 200));
       else if (line.trim() !== '') onLine(line.trim());
     }
     if (skipping) return;
     held += rest;
-    if (held.length > most) {
+    if (held.length > max) {
       onTooLong(held.slice(0, 200));
       held = '';
       skipping = true;

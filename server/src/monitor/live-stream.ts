@@ -1,7 +1,7 @@
 import type { MonitorView, StrikeView } from '@tasche/contract';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Response } from 'express';
-import { notFound, Refusal } from '../http/refusal.js';
+import { notFound, HttpError } from '../http/http-error.js';
 import { Session } from '../sessions/session.js';
 import { readArrivals } from '../strikes/read-strikes.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
@@ -34,7 +34,7 @@ export interface LiveStream {
  */
 export async function streamStrikes(response: Response, stream: LiveStream): Promise<void> {
   if (streams >= MAX_STREAMS)
-    throw new Refusal(429, {
+    throw new HttpError(429, {
       error: 'too-many-requests',
       message: 'Too many live boards are open; close one.',
     });

@@ -1,10 +1,10 @@
 import { connect, type Socket } from 'node:net';
 import {
-  MOST_LINE_CHARACTERS,
+  MAX_LINE_CHARACTERS,
   SILENCE_MS,
   readMonitorLine,
   writeLine,
-  type HitOrder,
+  type HitRequest,
   type MonitorView,
   type ServerLine,
 } from '@tasche/contract';
@@ -39,7 +39,7 @@ export interface MonitorLinkOptions {
 export interface MonitorLink {
   view(): MonitorView;
   /** Tells a simulated monitor to have balls hit; false when there is none here. */
-  hit(order: HitOrder): boolean;
+  hit(order: HitRequest): boolean;
   close(): Promise<void>;
 }
 
@@ -165,7 +165,7 @@ export function linkMonitor({
     socket = fresh;
     fresh.setEncoding('utf8').setKeepAlive(true).setTimeout(silenceMs);
     const split = lineSplitter(
-      MOST_LINE_CHARACTERS,
+      MAX_LINE_CHARACTERS,
       (line) => {
         onLine(fresh, line);
       },
@@ -178,7 +178,7 @@ export function linkMonitor({
               workspaceId,
               session?.id ?? null,
               start,
-              `a line of more than ${MOST_LINE_CHARACTERS} characters`,
+              `a line of more than ${MAX_LINE_CHARACTERS} characters`,
             );
           }),
         );

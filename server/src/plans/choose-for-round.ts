@@ -1,8 +1,8 @@
-import { roundOrderOf, type RoundChoiceView } from '@tasche/contract';
-import { RefusedInput } from '@tasche/core';
+import { roundRequestOf, type RoundChoiceView } from '@tasche/contract';
+import { InvalidInputError } from '@tasche/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
-import { Course, Event, courseView, eventView } from '../circuit/circuit.js';
-import { badInput, notFound } from '../http/refusal.js';
+import { Course, Event, courseView, eventView } from '../schedule/schedule-rows.js';
+import { badInput, notFound } from '../http/http-error.js';
 import { readSheet } from '../sheet/read-sheet.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
 import { runInThread } from '../threads/thread-pool.js';
@@ -12,7 +12,7 @@ import { Plan } from './plan.js';
 /**
  * The best bag for a player's round of an event, as the page would choose it.
  * @param signal gives it up when whoever asked is gone
- * @throws Refusal 404, 400 where the round cannot be worked out, 429 where too many wait
+ * @throws HttpError 404, 400 where the round cannot be worked out, 429 where too many wait
  */
 export async function chooseForRound(
   orm: MikroORM,
@@ -38,7 +38,7 @@ export async function chooseForRound(
   const { player, clubs } = await readSheet(orm, workspaceId, plan.playerId, null);
   const asked = (() => {
     try {
-      return roundOrderOf({
+      return roundRequestOf({
         player,
         clubs,
         plan: { rounds: plan.rounds, choosing: plan.choosing ?? null, baseClubIds: plan.baseClubIds },
@@ -47,7 +47,7 @@ export async function chooseForRound(
         limits: event.limits,
       });
     } catch (error) {
-      if (error instanceof RefusedInput)
+      if (error instanceof InvalidInputError)
         throw badInput(error.message, [{ field: error.field, message: error.reason }]);
       throw error;
     }

@@ -1,12 +1,12 @@
 import {
-  RefusedInput,
+  InvalidInputError,
   chooseBag,
   choosingOfRound,
   leftOutSentence,
   reasonSentence,
   roundChoosing,
-  type RoundOrder,
-  type RoundTaste,
+  type RoundRequest,
+  type RoundPreferences,
 } from '@tasche/core';
 import type { RoundChoiceView } from '@tasche/contract';
 
@@ -20,8 +20,8 @@ export default function chooseInThread({
   order,
   taste,
 }: {
-  order: RoundOrder;
-  taste: RoundTaste;
+  order: RoundRequest;
+  taste: RoundPreferences;
 }): ChooseAnswer {
   try {
     const round = roundChoosing(order);
@@ -37,7 +37,7 @@ export default function chooseInThread({
       view: { answer, needs: round.needs, strokes: round.strokes, rareStrokes: round.rareStrokes, why },
     };
   } catch (error) {
-    if (error instanceof RefusedInput) return { refused: error.message };
+    if (error instanceof InvalidInputError) return { refused: error.message };
     throw error;
   }
 }

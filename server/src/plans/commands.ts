@@ -3,35 +3,36 @@ import { SwapError, applySwaps } from '@tasche/core';
 import { Bag } from '../bags/bag.js';
 import { fill, loadClubFor } from '../bags/commands.js';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
-import { requireUntouched } from '../changes/since-seen.js';
-import type { Trail } from '../changes/trail.js';
-import { badInput, notFound, ruleBroken } from '../http/refusal.js';
+import { assertNoConflict } from '../changes/changes-since.js';
+import type { ChangeRecorder } from '../changes/change-recorder.js';
+import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { Plan } from './plan.js';
 
 export const planCommands: Handlers<
   'addPlan' | 'editPlan' | 'setSwaps' | 'removePlan' | 'editRound' | 'setRoundBag'
 > = {
-  async addPlan({ plan: { bagId, eventId = null, ...plan } }, { trail }) {
-    const player = await trail.load('player', plan.playerId);
+  async addPlan({ plan: { bagId, eventId = null, ...plan } }, { recorder }) {
+    const player = await recorder.load('player', plan.playerId);
     if (!player) throw notFound('player');
     if (
-      (await trail.em.count(Plan, { playerId: plan.playerId, removedAt: null })) + trail.created('plan') >=
+      (await recorder.em.count(Plan, { playerId: plan.playerId, removedAt: null })) +
+        recorder.created('plan') >=
       MAX_PLANS_A_PLAYER
     ) {
       throw ruleBroken(`${player.name} has ${MAX_PLANS_A_PLAYER} plans, the limit. Delete old ones.`);
     }
-    if (await trail.load('plan', plan.id)) throw badInput('plan.id: a plan of that id exists already');
-    if (await trail.load('bag', bagId)) throw badInput('plan.bagId: a bag of that id exists already');
+    if (await recorder.load('plan', plan.id)) throw badInput('plan.id: a plan of that id exists already');
+    if (await recorder.load('bag', bagId)) throw badInput('plan.bagId: a bag of that id exists already');
     if (eventId !== null) {
-      const event = await trail.load('event', eventId);
+      const event = await recorder.load('event', eventId);
       if (!event || event.removedAt) throw notFound('event');
     }
     // The gamer may have been made by the same change.
-    await trail.em.flush();
-    const gamer = await trail.em.findOne(Bag, { playerId: plan.playerId, gamer: true, removedAt: null });
+    await recorder.em.flush();
+    const gamer = await recorder.em.findOne(Bag, { playerId: plan.playerId, gamer: true, removedAt: null });
     if (!gamer) throw ruleBroken(`${player.name} has no gamer bag to plan from.`);
-    const baseClubIds = await trail.clubIdsOf(gamer);
-    const bag = trail.create('bag', {
+    const baseClubIds = await recorder.clubIdsOf(gamer);
+    const bag = recorder.create('bag', {
       id: bagId,
       playerId: plan.playerId,
       planId: plan.id,
@@ -40,15 +41,15 @@ export const planCommands: Handlers<
       ready: false,
       gamer: false,
     });
-    trail.create('plan', { ...plan, bagId, baseClubIds, swaps: [], choosing: null, eventId, rounds: [] });
-    await fill(trail, bag, baseClubIds);
+    recorder.create('plan', { ...plan, bagId, baseClubIds, swaps: [], choosing: null, eventId, rounds: [] });
+    await fill(recorder, bag, baseClubIds);
     return { playerId: plan.playerId, summary: `${plan.name} planned` };
   },
 
-  async editPlan({ planId, version, set }, { trail }) {
-    const plan = await loadPlan(trail, planId);
-    await requireUntouched(
-      trail,
+  async editPlan({ planId, version, set }, { recorder }) {
+    const plan = await loadPlan(recorder, planId);
+    await assertNoConflict(
+      recorder,
       'plan',
       plan,
       version,
@@ -57,20 +58,21 @@ export const planCommands: Handlers<
     const { startsOn, endsOn } = { ...plan, ...set };
     if (startsOn > endsOn)
       throw badInput('The week ends before it starts.', [{ field: 'endsOn', message: 'before startsOn' }]);
-    if (set.name !== undefined) trail.edit('bag', (await trail.load('bag', plan.bagId))!, { name: set.name });
-    trail.edit('plan', plan, set);
+    if (set.name !== undefined)
+      recorder.edit('bag', (await recorder.load('bag', plan.bagId))!, { name: set.name });
+    recorder.edit('plan', plan, set);
     return { playerId: plan.playerId, summary: `${plan.name}: ${Object.keys(set).join(', ')} changed` };
   },
 
-  async setSwaps({ planId, version, swaps }, { trail }) {
-    const plan = await loadPlan(trail, planId);
+  async setSwaps({ planId, version, swaps }, { recorder }) {
+    const plan = await loadPlan(recorder, planId);
     requireVersion(plan, version, plan.name, [{ field: 'swaps', yours: swaps, theirs: plan.swaps }]);
-    const bag = (await trail.load('bag', plan.bagId))!;
-    for (const { inId } of swaps) if (inId !== undefined) await loadClubFor(trail, bag, inId);
+    const bag = (await recorder.load('bag', plan.bagId))!;
+    for (const { inId } of swaps) if (inId !== undefined) await loadClubFor(recorder, bag, inId);
     try {
       const clubIds = applySwaps(plan.baseClubIds, swaps);
-      trail.edit('plan', plan, { swaps: [...swaps] });
-      await trail.setBagClubs(bag, await stillOwned(trail, clubIds));
+      recorder.edit('plan', plan, { swaps: [...swaps] });
+      await recorder.setBagClubs(bag, await stillOwned(recorder, clubIds));
     } catch (error) {
       if (error instanceof SwapError)
         throw badInput(error.message, [{ field: `swaps[${error.index}]`, message: error.message }]);
@@ -82,10 +84,10 @@ export const planCommands: Handlers<
     };
   },
 
-  async editRound({ planId, version, roundId, set }, { trail }) {
-    const plan = await loadPlan(trail, planId);
-    await requireUntouched(
-      trail,
+  async editRound({ planId, version, roundId, set }, { recorder }) {
+    const plan = await loadPlan(recorder, planId);
+    await assertNoConflict(
+      recorder,
       'plan',
       plan,
       version,
@@ -96,18 +98,18 @@ export const planCommands: Handlers<
         part: (rounds) => roundIn(rounds, roundId)[field as keyof PlanRound],
       })),
     );
-    await requireRound(trail, plan, roundId);
-    trail.edit('plan', plan, { rounds: withRound(plan, { ...roundOf(plan, roundId), ...set }) });
+    await requireRound(recorder, plan, roundId);
+    recorder.edit('plan', plan, { rounds: withRound(plan, { ...roundOf(plan, roundId), ...set }) });
     return {
       playerId: plan.playerId,
       summary: `${plan.name}: ${Object.keys(set).join(', ')} of a round changed`,
     };
   },
 
-  async setRoundBag({ planId, version, roundId, bagId, clubIds, swaps, triggers }, { trail }) {
-    const plan = await loadPlan(trail, planId);
-    await requireUntouched(
-      trail,
+  async setRoundBag({ planId, version, roundId, bagId, clubIds, swaps, triggers }, { recorder }) {
+    const plan = await loadPlan(recorder, planId);
+    await assertNoConflict(
+      recorder,
       'plan',
       plan,
       version,
@@ -118,7 +120,7 @@ export const planCommands: Handlers<
         part: (rounds) => roundIn(rounds, roundId)[field],
       })),
     );
-    const name = await requireRound(trail, plan, roundId);
+    const name = await requireRound(recorder, plan, roundId);
     const round = roundOf(plan, roundId);
     if (round.bagId !== null && round.bagId !== bagId)
       throw badInput(`${name} has a bag already, of another id.`, [
@@ -126,12 +128,12 @@ export const planCommands: Handlers<
       ]);
     if (new Set(clubIds).size !== clubIds.length)
       throw badInput('A club is in the bag twice.', [{ field: 'clubIds', message: 'holds one twice' }]);
-    const standing = await trail.load('bag', bagId);
+    const standing = await recorder.load('bag', bagId);
     if (standing && (standing.planId !== plan.id || standing.removedAt))
       throw badInput('bagId: a bag of that id is something else');
     const bag =
       standing ??
-      trail.create('bag', {
+      recorder.create('bag', {
         id: bagId,
         playerId: plan.playerId,
         planId: plan.id,
@@ -140,39 +142,39 @@ export const planCommands: Handlers<
         ready: false,
         gamer: false,
       });
-    for (const id of clubIds) await loadClubFor(trail, bag, id);
-    await trail.setBagClubs(bag, clubIds);
-    trail.edit('plan', plan, { rounds: withRound(plan, { ...round, bagId, swaps, triggers }) });
+    for (const id of clubIds) await loadClubFor(recorder, bag, id);
+    await recorder.setBagClubs(bag, clubIds);
+    recorder.edit('plan', plan, { rounds: withRound(plan, { ...round, bagId, swaps, triggers }) });
     return { playerId: plan.playerId, summary: `${plan.name}: the bag of ${name}, ${clubIds.length} clubs` };
   },
 
-  async removePlan({ planId, version }, { trail }) {
-    const plan = await loadPlan(trail, planId);
+  async removePlan({ planId, version }, { recorder }) {
+    const plan = await loadPlan(recorder, planId);
     requireVersion(plan, version, plan.name, []);
-    const bag = (await trail.load('bag', plan.bagId))!;
+    const bag = (await recorder.load('bag', plan.bagId))!;
     if (bag.gamer) throw ruleBroken(`${bag.name} is the gamer. Make another bag the gamer first.`);
-    trail.edit('bag', bag, { removedAt: new Date() });
+    recorder.edit('bag', bag, { removedAt: new Date() });
     for (const { bagId } of plan.rounds) {
-      const own = bagId === null ? undefined : await trail.load('bag', bagId);
+      const own = bagId === null ? undefined : await recorder.load('bag', bagId);
       if (own?.gamer) throw ruleBroken(`${own.name} is the gamer. Make another bag the gamer first.`);
-      if (own && !own.removedAt) trail.edit('bag', own, { removedAt: new Date() });
+      if (own && !own.removedAt) recorder.edit('bag', own, { removedAt: new Date() });
     }
-    trail.edit('plan', plan, { removedAt: new Date() });
+    recorder.edit('plan', plan, { removedAt: new Date() });
     return { playerId: plan.playerId, summary: `${plan.name} deleted` };
   },
 };
 
-async function loadPlan(trail: Trail, planId: string): Promise<Plan> {
-  const plan = await trail.load('plan', planId);
+async function loadPlan(recorder: ChangeRecorder, planId: string): Promise<Plan> {
+  const plan = await recorder.load('plan', planId);
   if (!plan || plan.removedAt) throw notFound('plan');
   return plan;
 }
 
 /** A club deleted since the plan was made is no longer there to carry. */
-async function stillOwned(trail: Trail, clubIds: readonly string[]): Promise<string[]> {
+async function stillOwned(recorder: ChangeRecorder, clubIds: readonly string[]): Promise<string[]> {
   const owned: string[] = [];
   for (const id of clubIds) {
-    const club = await trail.load('club', id);
+    const club = await recorder.load('club', id);
     if (club && !club.removedAt) owned.push(id);
   }
   return owned;
@@ -193,8 +195,8 @@ function withRound(plan: Plan, round: PlanRound): PlanRound[] {
 }
 
 /** The round is one of the plan's event. @returns its name */
-async function requireRound(trail: Trail, plan: Plan, roundId: string): Promise<string> {
-  const event = plan.eventId ? await trail.load('event', plan.eventId) : undefined;
+async function requireRound(recorder: ChangeRecorder, plan: Plan, roundId: string): Promise<string> {
+  const event = plan.eventId ? await recorder.load('event', plan.eventId) : undefined;
   const round = event?.rounds.find(({ id }) => id === roundId);
   if (!round)
     throw badInput(`${plan.name} has no such round.`, [

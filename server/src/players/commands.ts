@@ -1,18 +1,18 @@
 import { handicapText } from '@tasche/core';
 import { MAX_PLAYERS, type Command } from '@tasche/contract';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
-import { plain } from '../changes/trail.js';
-import { badInput, notFound, ruleBroken } from '../http/refusal.js';
+import { plain } from '../changes/change-recorder.js';
+import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { Player } from './player.js';
 
 export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
-  async addPlayer({ player }, { trail }) {
-    if ((await trail.em.count(Player, { removedAt: null })) + trail.created('player') >= MAX_PLAYERS) {
+  async addPlayer({ player }, { recorder }) {
+    if ((await recorder.em.count(Player, { removedAt: null })) + recorder.created('player') >= MAX_PLAYERS) {
       throw ruleBroken(`A workspace holds at most ${MAX_PLAYERS} players.`);
     }
-    if (await trail.load('player', player.id))
+    if (await recorder.load('player', player.id))
       throw badInput('player.id: a player of that id exists already');
-    trail.create('player', {
+    recorder.create('player', {
       notes: '',
       ...player,
       handicap: null,
@@ -23,8 +23,8 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
     return { playerId: player.id, summary: `${player.name} added to the roster` };
   },
 
-  async editPlayer({ playerId, version, set }, { trail }) {
-    const player = await trail.load('player', playerId);
+  async editPlayer({ playerId, version, set }, { recorder }) {
+    const player = await recorder.load('player', playerId);
     if (!player) throw notFound('player');
     requireVersion(
       player,
@@ -36,7 +36,7 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
         theirs: plain(player[field as keyof typeof player]),
       })),
     );
-    trail.edit('player', player, set);
+    recorder.edit('player', player, set);
     return { playerId, summary: summaryOf(player.name, set) };
   },
 };

@@ -1,26 +1,26 @@
-import { MOST_STRIKES_A_CHANGE, type StrikeSet } from '@tasche/contract';
+import { MAX_STRIKES_A_CHANGE, type StrikeSet } from '@tasche/contract';
 import { loadClubFor } from '../bags/commands.js';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
-import { plain, type StrikeMark, type Trail } from '../changes/trail.js';
-import { badInput, notFound } from '../http/refusal.js';
+import { plain, type StrikeMark, type ChangeRecorder } from '../changes/change-recorder.js';
+import { badInput, notFound } from '../http/http-error.js';
 import { insertStrikes, lockStrikes } from '../strikes/insert-strikes.js';
 import { BY_HAND, Session } from './session.js';
 
 export const sessionCommands: Handlers<
   'addSession' | 'editSession' | 'removeSession' | 'addStrikes' | 'editStrikes'
 > = {
-  async addSession({ session }, { trail, latestDay }) {
-    const player = await trail.load('player', session.playerId);
+  async addSession({ session }, { recorder, latestDay }) {
+    const player = await recorder.load('player', session.playerId);
     if (!player) throw notFound('player');
-    if (await trail.load('session', session.id))
+    if (await recorder.load('session', session.id))
       throw badInput('session.id: a session of that id exists already');
     requireNotAhead(session.heldOn, await latestDay());
-    trail.create('session', { ...session, source: BY_HAND, live: false, aim: null });
+    recorder.create('session', { ...session, source: BY_HAND, live: false, aim: null });
     return { playerId: session.playerId, summary: `${session.name}: session of ${session.heldOn} opened` };
   },
 
-  async editSession({ sessionId, version, set }, { trail, latestDay }) {
-    const session = await loadSession(trail, sessionId);
+  async editSession({ sessionId, version, set }, { recorder, latestDay }) {
+    const session = await loadSession(recorder, sessionId);
     requireVersion(
       session,
       version,
@@ -32,28 +32,28 @@ export const sessionCommands: Handlers<
       })),
     );
     if (set.heldOn !== undefined) requireNotAhead(set.heldOn, await latestDay());
-    if (set.aim) await loadClubFor(trail, session, set.aim.clubId);
-    if (set.live) await endOtherLiveSession(trail, sessionId);
-    trail.edit('session', session, set);
+    if (set.aim) await loadClubFor(recorder, session, set.aim.clubId);
+    if (set.live) await endOtherLiveSession(recorder, sessionId);
+    recorder.edit('session', session, set);
     return { playerId: session.playerId, summary: `${session.name}: ${summaryOf(set)}` };
   },
 
-  async removeSession({ sessionId, version }, { trail }) {
-    const session = await loadSession(trail, sessionId);
+  async removeSession({ sessionId, version }, { recorder }) {
+    const session = await loadSession(recorder, sessionId);
     requireVersion(session, version, session.name, []);
-    trail.edit('session', session, { removedAt: new Date(), live: false });
+    recorder.edit('session', session, { removedAt: new Date(), live: false });
     return { playerId: session.playerId, summary: `${session.name}: session of ${session.heldOn} deleted` };
   },
 
-  async addStrikes({ sessionId, strikes }, { trail, changeId }) {
-    const session = await loadSession(trail, sessionId);
+  async addStrikes({ sessionId, strikes }, { recorder, changeId }) {
+    const session = await loadSession(recorder, sessionId);
     for (const clubId of new Set(strikes.map((strike) => strike.clubId)))
-      await loadClubFor(trail, session, clubId);
-    await trail.em.flush();
-    await lockStrikes(trail.em, sessionId);
-    const first = await nextNumber(trail, sessionId);
+      await loadClubFor(recorder, session, clubId);
+    await recorder.em.flush();
+    await lockStrikes(recorder.em, sessionId);
+    const first = await nextNumber(recorder, sessionId);
     await insertStrikes(
-      trail.em,
+      recorder.em,
       session,
       strikes.map((strike, i) => ({
         ...strike,
@@ -64,25 +64,25 @@ export const sessionCommands: Handlers<
         changeId,
       })),
     );
-    trail.images.push({ of: 'strikes', id: sessionId, changeId, withdrawn: false });
-    trail.bump('session', session);
+    recorder.rowDiffs.push({ of: 'strikes', id: sessionId, changeId, withdrawn: false });
+    recorder.bump('session', session);
     return {
       playerId: session.playerId,
       summary: `${session.name}: ${strikes.length} ${strikes.length === 1 ? 'shot' : 'shots'} written down`,
     };
   },
 
-  async editStrikes({ sessionId, strikeIds, set }, { trail }) {
-    const session = await loadSession(trail, sessionId);
-    if (set.clubId !== undefined) await loadClubFor(trail, session, set.clubId);
-    const before = await trail.em.execute<StrikeMark[]>(
+  async editStrikes({ sessionId, strikeIds, set }, { recorder }) {
+    const session = await loadSession(recorder, sessionId);
+    if (set.clubId !== undefined) await loadClubFor(recorder, session, set.clubId);
+    const before = await recorder.em.execute<StrikeMark[]>(
       `select id, club_id as "clubId", shot, left_out as "leftOut" from strike
-       where session_id = ? and id = any(?::uuid[]) and removed_at is null order by id limit ${MOST_STRIKES_A_CHANGE} for update`,
+       where session_id = ? and id = any(?::uuid[]) and removed_at is null order by id limit ${MAX_STRIKES_A_CHANGE} for update`,
       [sessionId, `{${strikeIds.join(',')}}`],
     );
     if (before.length !== new Set(strikeIds).size) throw notFound('shot');
     const after = before.map((mark) => ({ ...mark, ...set }));
-    await trail.setStrikes(session, before, after);
+    await recorder.setStrikes(session, before, after);
     return {
       playerId: session.playerId,
       summary: `${session.name}: ${before.length} ${before.length === 1 ? 'shot' : 'shots'} ${marksWords(set)}`,
@@ -90,22 +90,22 @@ export const sessionCommands: Handlers<
   },
 };
 
-async function loadSession(trail: Trail, sessionId: string): Promise<Session> {
-  const session = await trail.load('session', sessionId);
+async function loadSession(recorder: ChangeRecorder, sessionId: string): Promise<Session> {
+  const session = await recorder.load('session', sessionId);
   if (!session || session.removedAt) throw notFound('session');
   return session;
 }
 
 /** A monitor serves one session at a time. */
-async function endOtherLiveSession(trail: Trail, sessionId: string): Promise<void> {
-  const other = await trail.em.findOne(Session, { live: true, removedAt: null, id: { $ne: sessionId } });
+async function endOtherLiveSession(recorder: ChangeRecorder, sessionId: string): Promise<void> {
+  const other = await recorder.em.findOne(Session, { live: true, removedAt: null, id: { $ne: sessionId } });
   if (!other) return;
-  trail.edit('session', (await trail.load('session', other.id))!, { live: false });
-  await trail.em.flush();
+  recorder.edit('session', (await recorder.load('session', other.id))!, { live: false });
+  await recorder.em.flush();
 }
 
-async function nextNumber(trail: Trail, sessionId: string): Promise<number> {
-  const [row] = await trail.em.execute<{ next: number }[]>(
+async function nextNumber(recorder: ChangeRecorder, sessionId: string): Promise<number> {
+  const [row] = await recorder.em.execute<{ next: number }[]>(
     'select coalesce(max(number), 0) + 1 as next from strike where session_id = ?',
     [sessionId],
   );

@@ -4,8 +4,8 @@ import * as yup from 'yup';
 import { idCursor, idCursorSchema } from '../http/cursors.js';
 import { readQuery } from '../http/read-query.js';
 import { idIn, jsonBody, pageQuery, required, type RouteContext } from '../http/route-context.js';
-import { ruleBroken } from '../http/refusal.js';
-import { hitOrder } from '../monitor/hit-order.js';
+import { ruleBroken } from '../http/http-error.js';
+import { hitRequest } from '../monitor/hit-request.js';
 import { streamStrikes } from '../monitor/live-stream.js';
 import { readSessions, readSetAside } from '../strikes/read-strikes.js';
 
@@ -56,7 +56,7 @@ export function sessionRoutes({ orm, news, monitor, scopeOf, scoped }: RouteCont
   router.post('/sessions/:sessionId/hit', async (request, response) => {
     const sessionId = idIn(request, 'sessionId');
     const { clubId, shot, count } = hitSchema.validateSync(jsonBody(request), { strict: true });
-    const order = await scoped(request, (em) => hitOrder(em, sessionId, clubId, shot, count));
+    const order = await scoped(request, (em) => hitRequest(em, sessionId, clubId, shot, count));
     if (!monitor?.hit(order))
       throw ruleBroken('No simulated launch monitor is here; a real one sees what is really hit.');
     response.json({ count });

@@ -17,7 +17,7 @@ import { v4 as newId } from 'uuid';
 import * as yup from 'yup';
 import { applyChange, resultOf, touchedBy } from '../changes/apply-change.js';
 import { Change } from '../changes/change.js';
-import { badInput, ruleBroken } from '../http/refusal.js';
+import { badInput, ruleBroken } from '../http/http-error.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { readSheet } from './read-sheet.js';
 
@@ -39,7 +39,7 @@ export interface ImportAnswer {
 
 /**
  * Reads a file, says what it would change, and changes it when told to; the whole import is one change.
- * @throws Refusal when the file cannot be read, or has bad rows and only all of it would do
+ * @throws HttpError when the file cannot be read, or has bad rows and only all of it would do
  */
 export async function importSheet(
   orm: MikroORM,

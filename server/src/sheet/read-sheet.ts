@@ -14,13 +14,13 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { changeView, type ChangeRow } from '../changes/change.js';
 import type { DayCursor, IdCursor, MomentCursor } from '../http/cursors.js';
 import { knownText, type KnownText } from '../http/known-text.js';
-import { notFound } from '../http/refusal.js';
+import { notFound } from '../http/http-error.js';
 import { callInWorkspace } from '../workspaces/in-workspace.js';
 import { BAG_JSON_SQL, PLAN_JSON_SQL } from './sheet-text-sql.js';
 
 /**
  * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
- * @throws Refusal 404
+ * @throws HttpError 404
  */
 export async function knownSheetText(
   orm: MikroORM,
@@ -68,7 +68,7 @@ function revisionOf(orm: MikroORM, workspaceId: string, playerId: string): Promi
 /**
  * A player's locker, bags and plans as JSON text of a SheetView; with a day, the specs as they stood at its end.
  * PostgreSQL writes the whole of it (`sheet_text`, made by the first migration): this is the page everyone waits for.
- * @throws Refusal 404
+ * @throws HttpError 404
  */
 export async function readSheetText(
   orm: MikroORM,

@@ -1,6 +1,6 @@
-import { JsonLimitError, MOST_ORDER_CHARACTERS, checkJsonLimits, type FileEncoding } from '@tasche/contract';
+import { JsonLimitError, MAX_ORDER_CHARACTERS, checkJsonLimits, type FileEncoding } from '@tasche/contract';
 import Papa from 'papaparse';
-import { badInput } from '../http/refusal.js';
+import { badInput } from '../http/http-error.js';
 
 /** A row that is longer holds a quote that is never closed, or is no table. */
 const MAX_ROW_CHARACTERS = 50_000;
@@ -8,7 +8,7 @@ const NEW_LINE = 0x0a;
 
 /**
  * Takes the order off the front of what was sent: its first line.
- * @throws Refusal when there is none, or it is not JSON
+ * @throws HttpError when there is none, or it is not JSON
  */
 export async function splitOrder(
   body: AsyncIterable<Buffer>,
@@ -21,7 +21,7 @@ export async function splitOrder(
       const rest = head.subarray(end + 1);
       return { order: readOrder(head.subarray(0, end).toString('utf8')), file: restOf(rest, chunks) };
     }
-    if (head.length > MOST_ORDER_CHARACTERS) break;
+    if (head.length > MAX_ORDER_CHARACTERS) break;
     const next = await chunks.next();
     if (next.done) break;
     head = Buffer.concat([head, next.value]);
@@ -61,7 +61,7 @@ function readOrder(text: string): unknown {
 
 /**
  * The rows of a file, some at a time; no more of it is held than a row and a piece.
- * @throws Refusal when a row never ends
+ * @throws HttpError when a row never ends
  */
 export async function* fileRows(
   file: AsyncIterable<Buffer>,

@@ -1,10 +1,10 @@
 import { hash } from 'node:crypto';
 import { setImmediate } from 'node:timers/promises';
 import {
-  MOST_FILE_DAYS,
-  MOST_FILE_ROWS,
-  MOST_LABELS,
-  MOST_REFUSALS_NAMED,
+  MAX_FILE_DAYS,
+  MAX_FILE_ROWS,
+  MAX_LABELS,
+  MAX_REFUSALS_NAMED,
   guessClub,
   headsKey,
   labelKey,
@@ -22,9 +22,9 @@ import { v4 as newId } from 'uuid';
 import { finish } from '../changes/apply-change.js';
 import { Change } from '../changes/change.js';
 import { latestDay } from '../changes/latest-day.js';
-import { Trail } from '../changes/trail.js';
+import { ChangeRecorder } from '../changes/change-recorder.js';
 import { Club } from '../clubs/club.js';
-import { badInput, notFound } from '../http/refusal.js';
+import { badInput, notFound } from '../http/http-error.js';
 import type { Session } from '../sessions/session.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { fileRows, splitOrder } from './file-rows.js';
@@ -48,7 +48,7 @@ export interface StrikeImportRequest {
 }
 
 /** Empty lines and all. */
-const MAX_LINES = 2 * MOST_FILE_ROWS;
+const MAX_LINES = 2 * MAX_FILE_ROWS;
 /** Rows sent to the database at once. */
 const BATCH = 2000;
 /** Rows read without letting the sockets have a turn: the batch on its way to the database moves on only then. */
@@ -59,7 +59,7 @@ const TELLING_PARTS = 4;
 /**
  * Takes in a launch monitor's file: one transaction, one change, a session for each day. Sent again under the same id, it is
  * answered with the first report.
- * @throws Refusal, yup.ValidationError
+ * @throws HttpError, yup.ValidationError
  */
 export async function importStrikes(
   orm: MikroORM,
@@ -77,15 +77,15 @@ export async function importStrikes(
       if (done.report) return done.report as unknown as StrikeImportReport;
       throw badInput('That id belongs to another change.', [{ field: 'changeId', message: 'used already' }]);
     }
-    const trail = new Trail(em, scope.workspaceId);
-    const player = await trail.load('player', playerId);
+    const recorder = new ChangeRecorder(em, scope.workspaceId);
+    const player = await recorder.load('player', playerId);
     if (!player) throw notFound('player');
     const clubs = await em.find(Club, { playerId, removedAt: null }, { limit: 500 });
     for (const match of Object.values(order.clubs))
       if (match && !clubs.some((club) => club.id === match.clubId)) throw notFound('club');
     const count = new Tally(clubs, order);
     const known = await knownKeys(em, playerId);
-    const keeper = new Keeper(trail, playerId, order);
+    const keeper = new Keeper(recorder, playerId, order);
     const read = strikeRowReader(order.mapping, order.heads);
     const lastDay = await latestDay(em);
     const occurrences = new Map<string, number>();
@@ -117,9 +117,9 @@ export async function importStrikes(
         if (line <= order.skipLines + 1 + order.mapping.unitRows || cells.every((cell) => cell.trim() === ''))
           continue;
         count.rows += 1;
-        if (count.rows > MOST_FILE_ROWS)
+        if (count.rows > MAX_FILE_ROWS)
           throw badInput(
-            `The file has more than ${MOST_FILE_ROWS.toLocaleString('en')} rows; nothing was taken. Split it.`,
+            `The file has more than ${MAX_FILE_ROWS.toLocaleString('en')} rows; nothing was taken. Split it.`,
             [{ field: 'file', message: 'too many rows' }],
           );
         const answer = read(cells);
@@ -153,7 +153,7 @@ export async function importStrikes(
     await rememberMapping(em, scope.workspaceId, order);
     const days = count.days.size;
     const report = count.report(changeId);
-    await finish(trail, {
+    await finish(recorder, {
       id: changeId,
       who: scope.who,
       why: '',
@@ -220,9 +220,9 @@ class Tally {
   matchOf(label: string, key: string): ClubMatch {
     let entry = this.#labels.get(key);
     if (!entry) {
-      if (this.#labels.size >= MOST_LABELS)
+      if (this.#labels.size >= MAX_LABELS)
         throw badInput(
-          `The club column holds more than ${MOST_LABELS} different names; is it the right column?`,
+          `The club column holds more than ${MAX_LABELS} different names; is it the right column?`,
           [{ field: 'mapping.columns', message: 'club' }],
         );
       const said = Object.hasOwn(this.order.clubs, key) ? this.order.clubs[key]! : undefined;
@@ -242,8 +242,8 @@ class Tally {
   }
 
   on(day: string): void {
-    if (!this.days.has(day) && this.days.size >= MOST_FILE_DAYS)
-      throw badInput(`The file's shots fall on more than ${MOST_FILE_DAYS} days; split it.`, [
+    if (!this.days.has(day) && this.days.size >= MAX_FILE_DAYS)
+      throw badInput(`The file's shots fall on more than ${MAX_FILE_DAYS} days; split it.`, [
         { field: 'file', message: 'too many days' },
       ]);
     this.days.set(day, (this.days.get(day) ?? 0) + 1);
@@ -256,7 +256,7 @@ class Tally {
 
   refuse(line: number, refusal: RowRefusal): void {
     this.refused += 1;
-    if (this.#refusals.length < MOST_REFUSALS_NAMED) this.#refusals.push({ line, ...refusal });
+    if (this.#refusals.length < MAX_REFUSALS_NAMED) this.#refusals.push({ line, ...refusal });
     const key = `${refusal.column} ${refusal.reason}`;
     const reason = this.#reasons.get(key) ?? { column: refusal.column, reason: refusal.reason, count: 0 };
     reason.count += 1;
@@ -294,7 +294,7 @@ class Keeper {
   readonly #numbers = new Map<string, number>();
 
   constructor(
-    readonly trail: Trail,
+    readonly recorder: ChangeRecorder,
     readonly playerId: string,
     readonly order: StrikeImportOrder,
   ) {}
@@ -326,7 +326,7 @@ class Keeper {
     for (const day of fresh)
       this.#sessions.set(
         day,
-        this.trail.create('session', {
+        this.recorder.create('session', {
           ...this.order.session,
           id: newId(),
           playerId: this.playerId,
@@ -336,8 +336,9 @@ class Keeper {
           aim: null,
         }),
       );
-    if (fresh.length > 0) await this.trail.em.flush();
-    for (const [day, strikes] of ready) await keepStrikes(this.trail.em, this.#sessions.get(day)!, strikes);
+    if (fresh.length > 0) await this.recorder.em.flush();
+    for (const [day, strikes] of ready)
+      await keepStrikes(this.recorder.em, this.#sessions.get(day)!, strikes);
   }
 }
 

@@ -95,14 +95,14 @@ export async function knownKeys(em: EntityManager, playerId: string): Promise<Se
     em,
     `select string_agg(device_key, ',') as keys from (
        select device_key from strike join session on session.id = strike.session_id
-       where strike.player_id = ? and device_key is not null and strike.removed_at is null and session.removed_at is null limit ${MOST_KEYS}) known`,
+       where strike.player_id = ? and device_key is not null and strike.removed_at is null and session.removed_at is null limit ${MAX_KEYS}) known`,
     [playerId],
   );
   return new Set(rows[0]?.keys?.split(',') ?? []);
 }
 
 /** Far more than a life of practice. */
-const MOST_KEYS = 2_000_000;
+const MAX_KEYS = 2_000_000;
 
 /**
  * A statement with large values, in the transaction of `em`: they go to the database as parameters, where the ORM's own `execute` would write

@@ -1,5 +1,5 @@
 import {
-  MOST_STRIKES_ANSWERED,
+  MAX_STRIKES_ANSWERED,
   type Page,
   type SessionEntry,
   type SetAsideView,
@@ -55,7 +55,7 @@ export interface StrikesWanted {
 /** A StrikesView as JSON text, written by PostgreSQL whole: ten thousand strikes are answered without being looked at one by one. */
 export async function readStrikesText(
   em: EntityManager,
-  { playerId, sessionId, clubId, limit = MOST_STRIKES_ANSWERED }: StrikesWanted,
+  { playerId, sessionId, clubId, limit = MAX_STRIKES_ANSWERED }: StrikesWanted,
 ): Promise<string> {
   // By session: that is the order strikes lie in.
   const where = [

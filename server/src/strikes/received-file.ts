@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Transform, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { Refusal } from '../http/refusal.js';
+import { HttpError } from '../http/http-error.js';
 
 /** A file that has arrived whole and lies on this machine's disk. */
 export interface ReceivedFile {
@@ -20,7 +20,7 @@ export interface ReceiveLimits {
 
 /**
  * Takes in what is sent, to a temporary file: no transaction waits for a slow sender. Hanging up leaves nothing.
- * @throws Refusal 413 when it is too large, 408 when it takes too long or the sender falls silent
+ * @throws HttpError 413 when it is too large, 408 when it takes too long or the sender falls silent
  */
 export async function receiveFile(
   body: Readable,
@@ -53,7 +53,7 @@ export async function receiveFile(
   } catch (error) {
     await remove();
     if (late.signal.aborted)
-      throw new Refusal(408, {
+      throw new HttpError(408, {
         error: 'bad-input',
         message: 'The file did not arrive in time; nothing was taken. Send it again.',
       });
@@ -64,8 +64,8 @@ export async function receiveFile(
   }
 }
 
-export function tooLarge(bytes: number): Refusal {
-  return new Refusal(413, {
+export function tooLarge(bytes: number): HttpError {
+  return new HttpError(413, {
     error: 'too-large',
     message: `That file is over ${bytes / 1e6} MB; nothing was taken. Split it, or export fewer sessions at once.`,
   });

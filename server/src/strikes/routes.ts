@@ -1,7 +1,7 @@
 import {
-  MOST_FILE_BYTES,
-  MOST_ORDER_CHARACTERS,
-  MOST_STRIKES_ANSWERED,
+  MAX_FILE_BYTES,
+  MAX_ORDER_CHARACTERS,
+  MAX_STRIKES_ANSWERED,
   idSchema,
   textSchema,
   type KnownMapping,
@@ -17,7 +17,7 @@ import { receiveFile, tooLarge, type ReceiveLimits } from './received-file.js';
 const strikesQuery = yup.object({
   session: idSchema,
   club: idSchema,
-  limit: yup.number().integer().min(1).max(MOST_STRIKES_ANSWERED),
+  limit: yup.number().integer().min(1).max(MAX_STRIKES_ANSWERED),
 });
 const importQuery = yup.object({
   take: required(yup.string().oneOf(['none', 'good'] as const)),
@@ -27,7 +27,7 @@ const mappingQuery = yup.object({ heads: required(textSchema(2000)) });
 
 /** A slow line gets three minutes for a file; one that stands still, ten seconds. */
 const RECEIVE: ReceiveLimits = {
-  bytes: MOST_FILE_BYTES + MOST_ORDER_CHARACTERS,
+  bytes: MAX_FILE_BYTES + MAX_ORDER_CHARACTERS,
   totalMs: 180_000,
   silenceMs: 10_000,
 };
@@ -60,7 +60,7 @@ export function strikeImportRoutes({ orm, scopeOf, scoped }: RouteContext): Rout
     const { take, changeId } = readQuery(request, importQuery);
     if (!request.is('application/octet-stream'))
       throw wrongType('application/octet-stream: the order as one line of JSON, then the file');
-    if (Number(request.headers['content-length'] ?? 0) > RECEIVE.bytes) throw tooLarge(MOST_FILE_BYTES);
+    if (Number(request.headers['content-length'] ?? 0) > RECEIVE.bytes) throw tooLarge(MAX_FILE_BYTES);
     const scope = await scopeOf(request);
     const received = await receiveFile(request, RECEIVE);
     try {

@@ -1,6 +1,6 @@
 import os from 'node:os';
 import { Piscina } from 'piscina';
-import { Refusal } from '../http/refusal.js';
+import { HttpError } from '../http/http-error.js';
 
 /** One core works while the other serves; more than so many waiting are sent away. */
 const MAX_THREADS = Math.max(1, os.cpus().length - 1);
@@ -16,7 +16,7 @@ let pool: Piscina | undefined;
  * @param file the module whose default export does it
  * @param input what that function is given; copied, as for any worker
  * @param signal gives it up, in the queue or while it runs, once nobody waits for it any more
- * @throws Refusal 429 where too many wait, 422 where it took longer than 30 s; AbortError when given up
+ * @throws HttpError 429 where too many wait, 422 where it took longer than 30 s; AbortError when given up
  */
 export async function runInThread<Input, Output>(
   file: URL,
@@ -30,7 +30,7 @@ export async function runInThread<Input, Output>(
     execArgv: threadArguments(file),
   });
   if (pool.queueSize >= MAX_WAITING) {
-    throw new Refusal(429, {
+    throw new HttpError(429, {
       error: 'too-many-requests',
       message: 'Too much is being worked out already; ask again in a moment.',
     });
@@ -43,7 +43,7 @@ export async function runInThread<Input, Output>(
     })) as Output;
   } catch (error) {
     if (tooLong.aborted)
-      throw new Refusal(422, {
+      throw new HttpError(422, {
         error: 'rule',
         message: `That took longer than ${MAX_MS / 1000} s to work out and was given up.`,
       });

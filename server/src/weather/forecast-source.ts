@@ -1,6 +1,6 @@
 import { checkJsonLimits, fieldProblems, readWeather, type WeatherAnswer } from '@tasche/contract';
 import * as yup from 'yup';
-import { Refusal } from '../http/refusal.js';
+import { HttpError } from '../http/http-error.js';
 
 /** Where a forecast is for. */
 export interface ForecastPlace {
@@ -12,7 +12,7 @@ export interface ForecastPlace {
 
 /** Says what the air may be on some days at a place, as an ensemble. */
 export interface ForecastSource {
-  /** @throws Refusal 504 when it does not answer in time, 502 when what it answers is no forecast */
+  /** @throws HttpError 504 when it does not answer in time, 502 when what it answers is no forecast */
   forecast(place: ForecastPlace, from: string, days: number, signal?: AbortSignal): Promise<WeatherAnswer>;
 }
 
@@ -43,7 +43,7 @@ export function weatherAt(address: string, waitMs = FORECAST_MS): ForecastSource
         return readWeather(body);
       } catch (error) {
         if (!(error instanceof yup.ValidationError)) throw error;
-        throw new Refusal(502, {
+        throw new HttpError(502, {
           error: 'weather',
           message: `What the weather service answered is no forecast: ${fieldProblems(error)[0]!.message}. Write the air down by hand.`,
         });
@@ -70,8 +70,8 @@ async function answerOf(asked: URL, signal: AbortSignal, waitMs: number): Promis
     }
     return Buffer.concat(chunks).toString('utf8');
   } catch (error) {
-    if (error instanceof Refusal) throw error;
-    throw new Refusal(504, {
+    if (error instanceof HttpError) throw error;
+    throw new HttpError(504, {
       error: 'weather',
       message: `The forecast did not come within ${waitMs / 1000} s. Write the air down by hand; ask again later.`,
     });
@@ -88,8 +88,8 @@ function parsed(text: string): unknown {
   }
 }
 
-function badAnswer(what: string): Refusal {
-  return new Refusal(502, {
+function badAnswer(what: string): HttpError {
+  return new HttpError(502, {
     error: 'weather',
     message: `${what} Write the air down by hand; ask again later.`,
   });

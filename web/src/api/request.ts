@@ -1,7 +1,7 @@
 import type { Problem } from '@tasche/contract';
 
 /** The server said no, in its own words. */
-export class Refused extends Error {
+export class ApiError extends Error {
   override readonly name = 'Refused';
 
   constructor(
@@ -13,7 +13,7 @@ export class Refused extends Error {
 }
 
 /** Nobody answered, or not so that it can be understood, or the fault was not ours: worth trying again. */
-export class Away extends Error {
+export class NetworkError extends Error {
   override readonly name = 'Away';
 }
 
@@ -24,7 +24,7 @@ const NOT_NOW = [408, 425, 429];
 
 /**
  * Asks the server.
- * @throws Refused when it answers no and says why, Away when it does not answer, or its answer settles nothing
+ * @throws ApiError when it answers no and says why, Away when it does not answer, or its answer settles nothing
  */
 export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   let response: Response;
@@ -32,19 +32,19 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   try {
     response = await fetch(`/api${path}`, { signal: AbortSignal.timeout(MAX_WAIT_MS), ...init });
   } catch {
-    throw new Away('The server does not answer.');
+    throw new NetworkError('The server does not answer.');
   }
   try {
     answer = await response.json();
   } catch {
-    throw new Away('What the server answered could not be read.');
+    throw new NetworkError('What the server answered could not be read.');
   }
   if (response.ok) return answer as T;
   const problem = problemIn(answer);
   if (!problem || response.status >= 500 || NOT_NOW.includes(response.status)) {
-    throw new Away(problem?.message ?? `The server answered ${response.status}.`);
+    throw new NetworkError(problem?.message ?? `The server answered ${response.status}.`);
   }
-  throw new Refused(response.status, problem);
+  throw new ApiError(response.status, problem);
 }
 
 /** The problem an answer names; undefined for one some proxy wrote. */

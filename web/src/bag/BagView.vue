@@ -3,7 +3,7 @@ import {
   BENDING_CAUTION,
   COMMITTEE_DECIDES,
   CLUB_KINDS,
-  SCHOOLS,
+  GAPPING_STRATEGIES,
   bagFindings,
   remedies as findRemedies,
   type ClubKind,
@@ -226,7 +226,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     },
     y: () => tryRemedy(remediesNow().find((remedy) => remedy.kind === 'swap' || remedy.kind === 'take out')),
     s: () => {
-      school.value = SCHOOLS[(SCHOOLS.findIndex((one) => one.id === school.value) + 1) % SCHOOLS.length]!.id;
+      school.value =
+        GAPPING_STRATEGIES[
+          (GAPPING_STRATEGIES.findIndex((one) => one.id === school.value) + 1) % GAPPING_STRATEGIES.length
+        ]!.id;
     },
     ...(set && { [key]: () => setQuery('columns', set.id === 'gaps' ? undefined : set.id) }),
   };
@@ -277,9 +280,9 @@ const kindPick = ref<ClubKind | null>(null);
         />
         <NSelect
           v-model:value="school"
-          :options="SCHOOLS.map((one) => ({ value: one.id, label: one.name }))"
+          :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
           style="width: 200px"
-          :input-props="{ 'aria-label': 'School' }"
+          :input-props="{ 'aria-label': 'GappingStrategy' }"
         />
         <button
           class="plain-button"

@@ -3,7 +3,7 @@ import {
   evennessWords,
   formatDegrees,
   distanceNumber,
-  schoolOf,
+  gappingStrategyOf,
   type DistanceUnit,
   type GapReport,
   type Remedy,
@@ -37,7 +37,7 @@ const changed = computed(
 const names = computed(
   () => new Map([...props.before.rungs, ...props.report.rungs].map((rung) => [rung.clubId, rung.name])),
 );
-const school = computed(() => schoolOf(props.report.school));
+const school = computed(() => gappingStrategyOf(props.report.school));
 
 function stepWords(step: StepReport): string {
   const loft = step.loftDeg === undefined ? '' : `, ${formatDegrees(step.loftDeg)}`;
@@ -71,7 +71,7 @@ function stepWords(step: StepReport): string {
         >
         {{ report.headline.text }}
       </p>
-      <p class="figure small" :title="school.creed">
+      <p class="figure small" :title="school.summary">
         {{ school.name }}: <b v-if="evenness">uneven by {{ evenness }}</b
         ><template v-else>nothing to measure yet</template
         ><span v-if="changed && evennessBefore" class="quiet">, before {{ evennessBefore }}</span>

@@ -1,6 +1,6 @@
 import {
   DEFAULT_GAP_SETTINGS,
-  SCHOOLS,
+  GAPPING_STRATEGIES,
   carryLadder,
   changedSteps,
   clubsTooMany,
@@ -10,7 +10,7 @@ import {
   turnedSteps,
   type GapOptions,
   type LadderClub,
-  type SchoolId,
+  type GappingStrategyId,
 } from '@tasche/core';
 import type { BagView, ClubView } from '@tasche/contract';
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
@@ -33,8 +33,8 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const marked = shallowRef<{ bagId: string; clubs: readonly LadderClub[] } | null>(null);
 
   const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
-  const school = computed<SchoolId>({
-    get: () => SCHOOLS.find((one) => one.id === route.query.school)?.id ?? 'even-carries',
+  const school = computed<GappingStrategyId>({
+    get: () => GAPPING_STRATEGIES.find((one) => one.id === route.query.school)?.id ?? 'even-carries',
     set: (id) =>
       void router.replace({ query: { ...route.query, school: id === 'even-carries' ? undefined : id } }),
   });

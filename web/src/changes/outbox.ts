@@ -1,7 +1,7 @@
 import type { ChangeRequest, ChangeResult, Command, Problem } from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { Away, Refused, post } from '../api/request';
+import { NetworkError, ApiError, post } from '../api/request';
 import { keptList } from './kept-list';
 
 /** Something to be sent: a change, or the undoing of one. */
@@ -102,8 +102,8 @@ export const useOutbox = defineStore('outbox', () => {
     try {
       return { outgoing, result: await send(outgoing) };
     } catch (error) {
-      if (error instanceof Refused) return { outgoing, problem: error.problem };
-      away.value = error instanceof Away ? error.message : 'The server does not answer.';
+      if (error instanceof ApiError) return { outgoing, problem: error.problem };
+      away.value = error instanceof NetworkError ? error.message : 'The server does not answer.';
       return undefined;
     }
   }

@@ -2,7 +2,7 @@
 import {
   FEWEST_STRIKES,
   MARGIN_BOUNDS,
-  MOST_BUILDS,
+  MAX_BUILDS,
   SHOT_KINDS,
   USUAL_MARGINS,
   distanceNumber,
@@ -70,7 +70,7 @@ const chosen = computed<HitBuild[]>(() =>
   (text('builds') ?? '')
     .split(',')
     .flatMap((id) => all.value.find((build) => build.id === id) ?? [])
-    .slice(0, MOST_BUILDS),
+    .slice(0, MAX_BUILDS),
 );
 function choose(id: string): void {
   const ids = chosen.value.map((build) => build.id);
@@ -101,8 +101,8 @@ const margins = computed<Margins>(
     Object.fromEntries(
       MARGINS.map(({ part, key }) => {
         const value = Number(text(key) ?? NaN);
-        const [least, most] = MARGIN_BOUNDS[part];
-        return [part, value >= least && value <= most ? value : USUAL_MARGINS[part]];
+        const [min, max] = MARGIN_BOUNDS[part];
+        return [part, value >= min && value <= max ? value : USUAL_MARGINS[part]];
       }),
     ) as unknown as Margins,
 );
@@ -111,9 +111,9 @@ function writeMargin({ part, key, label }: (typeof MARGINS)[number], typed: stri
   const shown = shownUnit(part);
   const number = Number(typed.replace(',', '.'));
   const value = shown === 'rpm' ? number : toMetres(number, shown);
-  const [least, most] = MARGIN_BOUNDS[part];
-  if (!(value >= least && value <= most)) {
-    refused.value = `The margin of ${label} must be between ${inUnit(least, shown)} and ${inUnit(most, shown)} ${shown}, not “${typed}”.`;
+  const [min, max] = MARGIN_BOUNDS[part];
+  if (!(value >= min && value <= max)) {
+    refused.value = `The margin of ${label} must be between ${inUnit(min, shown)} and ${inUnit(max, shown)} ${shown}, not “${typed}”.`;
     return;
   }
   refused.value = '';
@@ -123,11 +123,11 @@ const inUnit = (value: number, shown: DistanceUnit | 'ft' | 'rpm') =>
   Number((shown === 'rpm' ? value : fromMetres(value, shown)).toFixed(1));
 
 const answer = shallowRef<ComparisonAnswer | null>(null);
-let turn = 0;
+let lastRequestId = 0;
 watch(
   [chosen, question, margins, baseline],
   async ([builds, ask, within, from]) => {
-    const mine = ++turn;
+    const requestId = ++lastRequestId;
     if (builds.length < 2) {
       answer.value = null;
       return;
@@ -145,7 +145,7 @@ watch(
       };
     });
     const compared = await rangeWorker().compare(input, ask, within, from);
-    if (mine === turn) answer.value = compared;
+    if (requestId === lastRequestId) answer.value = compared;
   },
   { immediate: true },
 );
@@ -183,11 +183,11 @@ const number = (key: string, usual: number) => {
   return Number.isFinite(value) ? value : usual;
 };
 const strokesWords = (id: string) => {
-  const [mine, base] = [strokes(id), first.value && strokes(first.value.id)];
-  if (mine === undefined || base === undefined) return '';
+  const [requestId, base] = [strokes(id), first.value && strokes(first.value.id)];
+  if (requestId === undefined || base === undefined) return '';
   return id === first.value!.id
-    ? mine.toFixed(2)
-    : `${mine.toFixed(2)} (${mine - base < 0 ? '−' : '+'}${Math.abs(mine - base).toFixed(2)})`;
+    ? requestId.toFixed(2)
+    : `${requestId.toFixed(2)} (${requestId - base < 0 ? '−' : '+'}${Math.abs(requestId - base).toFixed(2)})`;
 };
 </script>
 
@@ -222,7 +222,7 @@ const strokesWords = (id: string) => {
             v-for="build in all"
             :key="build.id"
             :aria-pressed="chosen.includes(build)"
-            :disabled="!chosen.includes(build) && chosen.length >= MOST_BUILDS"
+            :disabled="!chosen.includes(build) && chosen.length >= MAX_BUILDS"
             @click="choose(build.id)"
           >
             <b>{{ build.name }}</b><span class="quiet small"
@@ -290,9 +290,7 @@ const strokesWords = (id: string) => {
           </section>
           <p class="small quiet">
             Intervals at
-            {{
-              (answer.comparison.confidenceEach * 100).toFixed(answer.comparison.pairs.length > 1 ? 1 : 0)
-            }}
+            {{ (answer.comparison.confidenceEach * 100).toFixed(answer.comparison.pairs.length > 1 ? 1 : 0) }}
             % each{{
               question === 'matches'
                 ? `, as two one-sided tests at ${((1 - answer.comparison.confidenceEach) * 50).toFixed(1)} % ask`
@@ -388,7 +386,7 @@ const strokesWords = (id: string) => {
           v-if="chosen.length >= 2"
           :builds="chosen"
           :shots-each="number('each', 15)"
-          :shots-a-turn="number('turn', 5)"
+          :shots-a-turn="number('lastRequestId', 5)"
           :seed="number('seed', 1)"
           @set="(key, value) => set({ [key]: String(value) })"
         />

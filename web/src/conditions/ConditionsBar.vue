@@ -7,25 +7,25 @@ import {
   stillAir,
   type Conditions,
   type DistanceUnit,
-  type Setting,
+  type PlayingConditions,
   type Surface,
 } from '@tasche/core';
 import { ArrowDown } from 'lucide-vue-next';
 import { computed, nextTick, onMounted, ref } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
 import { airUnits, airWords, windWords, type AirPart } from './air-units';
-import { useCircuit } from '../courses/circuit-store';
+import { useSchedule } from '../courses/schedule-store';
 
 /** The air and the ground the ladder is read in: a place, or numbers of one's own. */
 const props = defineProps<{
-  setting: Setting | null;
-  baseline: Setting;
+  setting: PlayingConditions | null;
+  baseline: PlayingConditions;
   unit: DistanceUnit;
   complaints: readonly string[];
   problem?: string;
 }>();
-const emit = defineEmits<{ set: [setting: Setting | null] }>();
-const store = useCircuit();
+const emit = defineEmits<{ set: [setting: PlayingConditions | null] }>();
+const store = useSchedule();
 const first = ref<HTMLSelectElement | null>(null);
 onMounted(() => void store.load());
 
@@ -53,16 +53,16 @@ const bounds = (field: (typeof FIELDS)[number]) =>
 const refused = ref('');
 
 function write(field: (typeof FIELDS)[number], text: string): void {
-  const [least, most] = CONDITION_BOUNDS[field.field];
+  const [min, max] = CONDITION_BOUNDS[field.field];
   const unit = units.value[field.part];
   const value = unit.read(Number(text.replace(',', '.')));
-  if (text.trim() === '' || !Number.isFinite(value) || value < least - 1e-6 || value > most + 1e-6) {
+  if (text.trim() === '' || !Number.isFinite(value) || value < min - 1e-6 || value > max + 1e-6) {
     const [from, to] = bounds(field);
     refused.value = `${field.label} must be between ${from} and ${to} ${unit.name}, not “${text}”.`;
     return;
   }
   refused.value = '';
-  const conditions = { ...shown.value.conditions, [field.field]: Math.min(most, Math.max(least, value)) };
+  const conditions = { ...shown.value.conditions, [field.field]: Math.min(max, Math.max(min, value)) };
   // A pressure of its own belongs to the place it was read at.
   if (field.field === 'altitudeM') delete conditions.pressureHpa;
   emit('set', { ...shown.value, conditions });
@@ -72,7 +72,7 @@ function choose(part: keyof Surface, value: string): void {
   emit('set', { ...shown.value, surface: { ...shown.value.surface, [part]: value } });
 }
 
-const same = (a: Setting, b: Setting) =>
+const same = (a: PlayingConditions, b: PlayingConditions) =>
   (Object.keys(CONDITION_BOUNDS) as (keyof Conditions)[]).every(
     (field) => Math.abs((a.conditions[field] ?? -1) - (b.conditions[field] ?? -1)) < 0.006,
   ) &&

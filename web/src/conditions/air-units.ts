@@ -1,4 +1,4 @@
-import { fromMetres, toMetres, type DistanceUnit, type Setting } from '@tasche/core';
+import { fromMetres, toMetres, type DistanceUnit, type PlayingConditions } from '@tasche/core';
 
 /** How people who think in yards, or in metres, say the air. */
 export interface AirUnit {
@@ -82,7 +82,7 @@ export function windWords(fromDeg: number): string {
 }
 
 /** "46 °F, 20 ft, 18 mph in the face, firm fairway". */
-export function settingWords({ conditions, surface }: Setting, unit: DistanceUnit): string {
+export function settingWords({ conditions, surface }: PlayingConditions, unit: DistanceUnit): string {
   const wind =
     conditions.windMps > 0
       ? `${airWords('wind', conditions.windMps, unit)} ${windWords(conditions.windFromDeg)}`

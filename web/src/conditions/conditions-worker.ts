@@ -16,7 +16,7 @@ import {
   type Lie,
   type MovedShot,
   type PathPoint,
-  type Setting,
+  type PlayingConditions,
   type Shot,
   type ShotKind,
   type SwungShot,
@@ -44,14 +44,14 @@ export interface FlightTrace {
 }
 
 const swings = new Map<string, SwungShot | null>();
-const MOST_SWINGS = 5000;
+const MAX_SWINGS = 5000;
 
 /** The swing behind a shot, found once; null where none is to be found. */
-function swingFor(club: LadderClub, shot: Shot, from: Setting): SwungShot | null {
+function swingFor(club: LadderClub, shot: Shot, from: PlayingConditions): SwungShot | null {
   const key = `${JSON.stringify(from)} ${shotKey(club, shot)}`;
   const known = swings.get(key);
   if (known !== undefined) return known;
-  if (swings.size > MOST_SWINGS) swings.clear();
+  if (swings.size > MAX_SWINGS) swings.clear();
   let swung: SwungShot | null;
   try {
     swung = swingOf(club, shot, from);
@@ -62,7 +62,7 @@ function swingFor(club: LadderClub, shot: Shot, from: Setting): SwungShot | null
   return swung;
 }
 
-function movedTo(swung: SwungShot, to: Setting, lie: Lie = 'fairway'): MovedShot | null {
+function movedTo(swung: SwungShot, to: PlayingConditions, lie: Lie = 'fairway'): MovedShot | null {
   try {
     return moveShot(swung, to, lie);
   } catch {
@@ -72,7 +72,7 @@ function movedTo(swung: SwungShot, to: Setting, lie: Lie = 'fairway'): MovedShot
 
 const api = {
   /** Every full-swing shot of these clubs in other air and on other ground. */
-  move(clubs: readonly LadderClub[], from: Setting, to: Setting): MovedRow[] {
+  move(clubs: readonly LadderClub[], from: PlayingConditions, to: PlayingConditions): MovedRow[] {
     return clubs
       .filter((club) => isFullSwing(club.kind))
       .flatMap((club) =>
@@ -89,8 +89,8 @@ const api = {
   /** The stock flights of these clubs, with their spread of 200: as measured, drawn towards what is usual for the handicap. */
   flights(
     clubs: readonly LadderClub[],
-    from: Setting,
-    to: Setting,
+    from: PlayingConditions,
+    to: PlayingConditions,
     lie: Lie,
     handicap: number,
   ): FlightTrace[] {
@@ -131,7 +131,7 @@ const api = {
   /** What a club of this kind and loft would carry for the player who owns these; null where nobody could say. */
   foretell(
     clubs: readonly LadderClub[],
-    from: Setting,
+    from: PlayingConditions,
     kind: ClubKind,
     loftDeg: number,
   ): CarryEstimate | null {

@@ -4,7 +4,7 @@ import {
   FIRMNESSES,
   GRASSES,
   type Conditions,
-  type Setting,
+  type PlayingConditions,
   type Surface,
 } from '@tasche/core';
 import { conditionsSchema, surfaceSchema } from '@tasche/contract';
@@ -30,8 +30,8 @@ export const SETTING_KEYS = [...Object.keys(NUMBERS), ...Object.keys(CHOICES)];
 /** A setting read from an address; null where it names none. What is not named, or cannot be, is the baseline's; what cannot be is said. */
 export function readSetting(
   query: LocationQuery,
-  baseline: Setting,
-): { setting: Setting | null; complaints: string[] } {
+  baseline: PlayingConditions,
+): { setting: PlayingConditions | null; complaints: string[] } {
   const complaints: string[] = [];
   const conditions: Partial<Conditions> = {};
   const surface: Partial<Record<keyof Surface, string>> = {};
@@ -39,9 +39,9 @@ export function readSetting(
     const text = query[key];
     if (typeof text !== 'string') continue;
     const value = Number(text);
-    const [least, most] = CONDITION_BOUNDS[field];
-    if (text.trim() === '' || !Number.isFinite(value) || value < least || value > most)
-      complaints.push(`${key}=${text} must be between ${least} and ${most}`);
+    const [min, max] = CONDITION_BOUNDS[field];
+    if (text.trim() === '' || !Number.isFinite(value) || value < min || value > max)
+      complaints.push(`${key}=${text} must be between ${min} and ${max}`);
     else conditions[field] = value;
   }
   for (const [key, { part, of }] of Object.entries(CHOICES)) {
@@ -63,7 +63,10 @@ export function readSetting(
 }
 
 /** The part of an address that says a setting: what differs from the baseline. */
-export function settingQuery(setting: Setting | null, baseline: Setting): Record<string, string | undefined> {
+export function settingQuery(
+  setting: PlayingConditions | null,
+  baseline: PlayingConditions,
+): Record<string, string | undefined> {
   const query: Record<string, string | undefined> = Object.fromEntries(
     SETTING_KEYS.map((key) => [key, undefined]),
   );

@@ -2,7 +2,7 @@ import {
   movedShot,
   type LadderClub,
   type MovedShot,
-  type Setting,
+  type PlayingConditions,
   type Shot,
   type ShotKind,
 } from '@tasche/core';
@@ -21,7 +21,7 @@ export function useSetting() {
   const router = useRouter();
   const baseline = computed(() => baselineOf(store.sheet!.player));
   const read = computed(() => readSetting(route.query, baseline.value));
-  const setting = computed<Setting | null>({
+  const setting = computed<PlayingConditions | null>({
     get: () => read.value.setting,
     set: (next) => void router.replace({ query: { ...route.query, ...settingQuery(next, baseline.value) } }),
   });
@@ -36,19 +36,19 @@ export type Moved = Omit<MovedShot, 'launch'>;
  */
 export function useMovedClubs(
   clubs: ComputedRef<readonly LadderClub[]>,
-  setting: ComputedRef<Setting | null>,
-  baseline: ComputedRef<Setting>,
+  setting: ComputedRef<PlayingConditions | null>,
+  baseline: ComputedRef<PlayingConditions>,
 ) {
   const rows = shallowRef<ReadonlyMap<string, Moved>>(new Map());
   /** The setting the clubs are moved to; null is none. */
-  const movedFor = shallowRef<Setting | null>(null);
+  const movedFor = shallowRef<PlayingConditions | null>(null);
   const problem = shallowRef('');
-  let turn = 0;
+  let lastRequestId = 0;
 
   watch(
     [clubs, setting, baseline],
     async ([all, to, from]) => {
-      const mine = ++turn;
+      const requestId = ++lastRequestId;
       if (!to) {
         rows.value = new Map();
         movedFor.value = null;
@@ -56,13 +56,14 @@ export function useMovedClubs(
       }
       try {
         const answer = await conditionsWorker().move(all, from, to);
-        if (mine === turn) {
+        if (requestId === lastRequestId) {
           rows.value = new Map(answer.map(({ key, moved }) => [key, moved]));
           movedFor.value = to;
         }
         problem.value = '';
       } catch (error) {
-        if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
+        if (requestId === lastRequestId)
+          problem.value = `The flights could not be worked out: ${(error as Error).message}`;
       }
     },
     { immediate: true },

@@ -29,7 +29,7 @@ import { useRouter } from 'vue-router';
 import FieldInput from '../app/FieldInput.vue';
 import { useSettings } from '../app/settings';
 import { isUndoOfField } from '../keys/is-typing';
-import { useCircuit } from './circuit-store';
+import { useSchedule } from './schedule-store';
 import GroundFields from './GroundFields.vue';
 import HolePicture from './HolePicture.vue';
 import HoleTable from './HoleTable.vue';
@@ -37,7 +37,7 @@ import { groundWords, roundAirWords } from './ground-words';
 
 /** The courses the workspace plays: holes, tees, seasons; in and out as GeoJSON and CSV. */
 const props = defineProps<{ courseId?: string }>();
-const store = useCircuit();
+const store = useSchedule();
 const settings = useSettings();
 const router = useRouter();
 onMounted(() => void store.load());
@@ -123,7 +123,7 @@ const NUMBERS: readonly {
 ];
 const feet = computed(() => unit.value === 'yd');
 function writeNumber(
-  { field, label, bounds: [least, most], empty }: (typeof NUMBERS)[number],
+  { field, label, bounds: [min, max], empty }: (typeof NUMBERS)[number],
   text: string,
 ): void {
   if (empty && text.trim() === '') {
@@ -132,8 +132,8 @@ function writeNumber(
   }
   const typed = Number(text.replace(',', '.'));
   const value = field === 'altitudeM' && feet.value ? toMetres(typed, 'ft') : typed;
-  if (text.trim() === '' || !(value >= least && value <= most)) {
-    problem.value = `${label} must be between ${least} and ${most}${field === 'altitudeM' ? ' m' : '°'}, not “${text}”.`;
+  if (text.trim() === '' || !(value >= min && value <= max)) {
+    problem.value = `${label} must be between ${min} and ${max}${field === 'altitudeM' ? ' m' : '°'}, not “${text}”.`;
     return;
   }
   problem.value = '';

@@ -49,21 +49,21 @@ const shown = ({ field, part }: (typeof FIELDS)[number]) =>
     ),
   );
 function write({ field, part, label }: (typeof FIELDS)[number], text: string): void {
-  const [least, most] = ROUND_AIR_BOUNDS[field];
+  const [min, max] = ROUND_AIR_BOUNDS[field];
   const unit = units.value[part];
   const value = unit.read(Number(text.replace(',', '.')));
-  if (text.trim() === '' || !Number.isFinite(value) || value < least - 1e-6 || value > most + 1e-6) {
-    problem.value = `${label} must be between ${Math.round(unit.show(least))} and ${Math.round(unit.show(most))} ${unit.name}, not “${text}”.`;
+  if (text.trim() === '' || !Number.isFinite(value) || value < min - 1e-6 || value > max + 1e-6) {
+    problem.value = `${label} must be between ${Math.round(unit.show(min))} and ${Math.round(unit.show(max))} ${unit.name}, not “${text}”.`;
     return;
   }
   problem.value = '';
-  emit('air', { ...props.air, [field]: Math.min(most, Math.max(least, value)) });
+  emit('air', { ...props.air, [field]: Math.min(max, Math.max(min, value)) });
 }
 function writeSpeed(text: string): void {
-  const [least, most] = GREEN_SPEED_M;
+  const [min, max] = GREEN_SPEED_M;
   const value = Number(text.replace(',', '.'));
-  if (!(value >= least && value <= most)) {
-    problem.value = `Green speed must be between ${least} and ${most} m, not “${text}”.`;
+  if (!(value >= min && value <= max)) {
+    problem.value = `Green speed must be between ${min} and ${max} m, not “${text}”.`;
     return;
   }
   problem.value = '';

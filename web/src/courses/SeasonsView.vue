@@ -7,11 +7,11 @@ import { computed, onMounted, ref } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
 import { useSettings } from '../app/settings';
 import { isUndoOfField } from '../keys/is-typing';
-import { useCircuit } from './circuit-store';
+import { useSchedule } from './schedule-store';
 import GroundFields from './GroundFields.vue';
 
 /** What a season does to any course: air, turf, rough. Put on a course, it takes on that course's grass and sand. */
-const store = useCircuit();
+const store = useSchedule();
 const settings = useSettings();
 const unit = computed<DistanceUnit>(() => settings.unitFor('m'));
 const problem = ref('');

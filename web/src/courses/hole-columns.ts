@@ -83,13 +83,13 @@ export function holeColumns(tees: readonly string[], unit: DistanceUnit): HoleCo
     label: string,
     metres: boolean,
   ): number | { problem: string } => {
-    const [least, most] = HOLE_BOUNDS[field];
+    const [min, max] = HOLE_BOUNDS[field];
     const value = metres ? tenth(toMetres(numberIn(text), unit)) : numberIn(text);
     const shown = (m: number) => (metres ? Math.round(fromMetres(m, unit)) : m);
-    return text.trim() !== '' && value >= least - 1e-9 && value <= most + 1e-9
+    return text.trim() !== '' && value >= min - 1e-9 && value <= max + 1e-9
       ? value
       : {
-          problem: `${label} must be between ${shown(least)} and ${shown(most)}${metres ? ` ${unit}` : ''}, not “${text}”`,
+          problem: `${label} must be between ${shown(min)} and ${shown(max)}${metres ? ` ${unit}` : ''}, not “${text}”`,
         };
   };
   const metres = (id: 'riseM' | 'corridorM' | 'greenM', label: string, title: string): HoleColumn => ({

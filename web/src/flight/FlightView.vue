@@ -82,25 +82,26 @@ const elsewhere = computed(() => setting.value !== null || lie.value !== 'fairwa
 const traces = shallowRef<readonly FlightTrace[] | null>(null);
 const problem = ref('');
 const busy = ref(false);
-let turn = 0;
+let lastRequestId = 0;
 watch(
   [known, setting, baseline, lie, () => store.skill.handicap],
   async ([clubs, to, from, off, handicap]) => {
-    const mine = ++turn;
+    const requestId = ++lastRequestId;
     const slow = setTimeout(() => {
-      if (mine === turn) busy.value = true;
+      if (requestId === lastRequestId) busy.value = true;
     }, 300);
     try {
       const answer = await conditionsWorker().flights(clubs, from, to ?? from, off, handicap);
-      if (mine === turn) {
+      if (requestId === lastRequestId) {
         traces.value = answer;
         problem.value = '';
       }
     } catch (error) {
-      if (mine === turn) problem.value = `The flights could not be worked out: ${(error as Error).message}`;
+      if (requestId === lastRequestId)
+        problem.value = `The flights could not be worked out: ${(error as Error).message}`;
     } finally {
       clearTimeout(slow);
-      if (mine === turn) busy.value = false;
+      if (requestId === lastRequestId) busy.value = false;
     }
   },
   { immediate: true },

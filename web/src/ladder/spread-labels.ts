@@ -31,8 +31,7 @@ export function spreadLabels(wishes: readonly number[], gap: number, low: number
   );
   // Clamping to the ends may have pushed clusters into each other again.
   for (let i = 1; i < sorted.length; i++) sorted[i] = Math.max(sorted[i]!, sorted[i - 1]! + step);
-  for (let i = sorted.length - 1, most = high; i >= 0; i--, most -= step)
-    sorted[i] = Math.min(sorted[i]!, most);
+  for (let i = sorted.length - 1, max = high; i >= 0; i--, max -= step) sorted[i] = Math.min(sorted[i]!, max);
   const placed = new Array<number>(wishes.length);
   order.forEach((index, i) => {
     placed[index] = sorted[i]!;

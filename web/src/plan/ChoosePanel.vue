@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import {
   LIE_NAMES,
-  PLAIN_TASTE,
+  DEFAULT_CHOOSING_RULES,
   TIE_STROKES,
   distanceNumber,
   isTie,
@@ -9,11 +9,11 @@ import {
   type DistanceUnit,
   type LadderClub,
   type Lie,
-  type Need,
-  type SchoolId,
+  type ShotDemand,
+  type GappingStrategyId,
   type Swap,
 } from '@tasche/core';
-import { MOST_PLAN_NEEDS, PLAN_CHOOSING_BOUNDS, type PlanChoosing, type PlanView } from '@tasche/contract';
+import { MAX_PLAN_NEEDS, PLAN_CHOOSING_BOUNDS, type PlanChoosing, type PlanView } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
 import { readNeeds } from './read-needs';
@@ -24,7 +24,7 @@ const props = defineProps<{
   plan: PlanView;
   clubs: readonly LadderClub[];
   planned: readonly string[];
-  school: SchoolId;
+  school: GappingStrategyId;
   unit: DistanceUnit;
   readOnly: boolean;
   air: string;
@@ -37,7 +37,7 @@ const choosing = computed<PlanChoosing>(
   () =>
     props.plan.choosing ?? {
       needs: [],
-      limit: PLAIN_TASTE.limit,
+      limit: DEFAULT_CHOOSING_RULES.limit,
       changeStrokes: TIE_STROKES,
       always: [],
       never: [],
@@ -53,16 +53,16 @@ function add(): void {
     problem.value = `${read.reason}; nothing was added yet.`;
     return;
   }
-  if (choosing.value.needs.length + read.needs.length > MOST_PLAN_NEEDS) {
-    problem.value = `A week holds at most ${MOST_PLAN_NEEDS} needs.`;
+  if (choosing.value.needs.length + read.needs.length > MAX_PLAN_NEEDS) {
+    problem.value = `A week holds at most ${MAX_PLAN_NEEDS} needs.`;
     return;
   }
   problem.value = '';
   typed.value = '';
   set({ needs: [...choosing.value.needs, ...read.needs].sort((a, b) => b.distanceM - a.distanceM) });
 }
-const edit = (i: number, part: Partial<Need>) =>
-  set({ needs: choosing.value.needs.map((need, k) => (k === i ? { ...need, ...part } : need)) });
+const edit = (i: number, part: Partial<ShotDemand>) =>
+  set({ needs: choosing.value.needs.map((demand, k) => (k === i ? { ...demand, ...part } : demand)) });
 const remove = (i: number) => set({ needs: choosing.value.needs.toSpliced(i, 1) });
 function weigh(i: number, text: string): void {
   const weight = Number(text.replace(',', '.'));
@@ -75,13 +75,13 @@ function weigh(i: number, text: string): void {
 }
 function writeNumber(key: 'limit' | 'changeStrokes', label: string, text: string): void {
   const value = Number(text.replace(',', '.'));
-  const [least, most] = PLAN_CHOOSING_BOUNDS[key];
+  const [min, max] = PLAN_CHOOSING_BOUNDS[key];
   if (
-    !(value >= least && value <= most) ||
+    !(value >= min && value <= max) ||
     text.trim() === '' ||
     (key === 'limit' && !Number.isInteger(value))
   ) {
-    problem.value = `${label} must be ${key === 'limit' ? 'a whole number ' : ''}between ${least} and ${most}, not “${text}”.`;
+    problem.value = `${label} must be ${key === 'limit' ? 'a whole number ' : ''}between ${min} and ${max}, not “${text}”.`;
     return;
   }
   problem.value = '';
@@ -106,10 +106,10 @@ const asked = computed(() =>
     ? null
     : {
         clubs: props.clubs,
-        needs: choosing.value.needs.map((need) => ({ ...need })),
+        needs: choosing.value.needs.map((demand) => ({ ...demand })),
         against: props.planned,
         taste: {
-          ...PLAIN_TASTE,
+          ...DEFAULT_CHOOSING_RULES,
           school: props.school,
           handicap: props.handicap,
           limit: choosing.value.limit,
@@ -180,7 +180,7 @@ const strokes = (value: number) => value.toFixed(2);
           class="number"
           inputmode="numeric"
           aria-label="Clubs at most"
-          @write="writeNumber('limit', 'Clubs at most', $event)"
+          @write="writeNumber('limit', 'Clubs at max', $event)"
       /></label>
       <label
         class="small quiet"
@@ -213,15 +213,15 @@ const strokes = (value: number) => value.toFixed(2);
           </tr>
         </thead>
         <tbody>
-          <tr v-for="(need, i) in choosing.needs" :key="i">
-            <th scope="row">{{ distanceNumber(need.distanceM, unit) }}</th>
+          <tr v-for="(demand, i) in choosing.needs" :key="i">
+            <th scope="row">{{ distanceNumber(demand.distanceM, unit) }}</th>
             <td>
-              {{ need.to
-              }}<span v-if="need.leftM" class="quiet">, {{ distanceNumber(need.leftM, unit) }} left</span>
+              {{ demand.to
+              }}<span v-if="demand.leftM" class="quiet">, {{ distanceNumber(demand.leftM, unit) }} left</span>
             </td>
             <td>
               <select
-                :value="need.lie"
+                :value="demand.lie"
                 :aria-label="`Lie of need ${i + 1}`"
                 :disabled="readOnly"
                 @change="edit(i, { lie: ($event.target as HTMLSelectElement).value as Lie })"
@@ -231,9 +231,9 @@ const strokes = (value: number) => value.toFixed(2);
             </td>
             <td>
               <input
-                v-if="need.to === 'green'"
+                v-if="demand.to === 'green'"
                 type="checkbox"
-                :checked="need.mustHold"
+                :checked="demand.mustHold"
                 :aria-label="`Need ${i + 1} must hold`"
                 :disabled="readOnly"
                 @change="edit(i, { mustHold: ($event.target as HTMLInputElement).checked })"
@@ -242,7 +242,7 @@ const strokes = (value: number) => value.toFixed(2);
             <td>
               <FieldInput
                 class="number"
-                :value="String(need.weight)"
+                :value="String(demand.weight)"
                 inputmode="decimal"
                 :aria-label="`How often need ${i + 1}`"
                 :disabled="readOnly"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import {
   LIMIT_BOUNDS,
-  MOST_ROUNDS,
+  MAX_ROUNDS,
   seasonOn,
   type CourseView,
   type EventDetails,
@@ -14,18 +14,18 @@ import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { shortDay, today } from '../app/day';
-import { useCircuit } from '../courses/circuit-store';
+import { useSchedule } from '../courses/schedule-store';
 import { useOutbox } from '../changes/outbox';
 import { useSheet } from '../sheet/sheet-store';
 
 /** An event to plan a player for: one the workspace has, or one written down here; or, given one, its rounds to be changed. */
 const props = defineProps<{ playerId: string; event?: EventView }>();
 const emit = defineEmits<{ leave: [] }>();
-const circuit = useCircuit();
+const schedule = useSchedule();
 const store = useSheet();
 const outbox = useOutbox();
 const router = useRouter();
-onMounted(() => void circuit.load());
+onMounted(() => void schedule.load());
 
 interface DraftRound {
   id: string;
@@ -44,11 +44,11 @@ const rounds = ref<DraftRound[]>(
 const problem = ref('');
 
 /** Courses a round can be worked out on. */
-const playable = computed(() => circuit.courses.filter(({ holes }) => holes.length > 0));
+const playable = computed(() => schedule.courses.filter(({ holes }) => holes.length > 0));
 const planned = computed(() => new Set(store.sheet!.plans.map(({ eventId }) => eventId)));
 const firstDay = ({ rounds: all }: Pick<EventDetails, 'rounds'>) => all.map(({ day }) => day).sort()[0]!;
 const coming = computed(() =>
-  circuit.events
+  schedule.events
     .filter((event) => event.rounds.some(({ day }) => day >= today()))
     .sort((a, b) => firstDay(a).localeCompare(firstDay(b))),
 );
@@ -56,7 +56,7 @@ const courseNames = (event: EventView) =>
   [
     ...new Set(
       event.rounds.map(
-        ({ courseId }) => circuit.courses.find(({ id }) => id === courseId)?.name ?? 'a course that is gone',
+        ({ courseId }) => schedule.courses.find(({ id }) => id === courseId)?.name ?? 'a course that is gone',
       ),
     ),
   ].join(', ');
@@ -96,7 +96,7 @@ function roundOf(draft: DraftRound, i: number, course: CourseView): EventRound {
 function save(): void {
   const made: EventRound[] = [];
   for (const [i, draft] of rounds.value.entries()) {
-    const course = circuit.courses.find(({ id }) => id === draft.courseId);
+    const course = schedule.courses.find(({ id }) => id === draft.courseId);
     if (!course) {
       problem.value = `Round ${i + 1}: choose a course.`;
       return;
@@ -111,9 +111,9 @@ function save(): void {
     problem.value = 'An event has one round at least.';
     return;
   }
-  const [least, most] = LIMIT_BOUNDS.clubs;
-  if (!(Number.isInteger(clubs.value) && clubs.value >= least && clubs.value <= most)) {
-    problem.value = `Clubs must be a whole number between ${least} and ${most}, not “${clubs.value}”.`;
+  const [min, max] = LIMIT_BOUNDS.clubs;
+  if (!(Number.isInteger(clubs.value) && clubs.value >= min && clubs.value <= max)) {
+    problem.value = `Clubs must be a whole number between ${min} and ${max}, not “${clubs.value}”.`;
     return;
   }
   const details = {
@@ -123,14 +123,14 @@ function save(): void {
     notes: notes.value.trim(),
   };
   if (props.event) {
-    circuit.change([
+    schedule.change([
       { do: 'editEvent', eventId: props.event.id, version: props.event.version, set: details },
     ]);
     emit('leave');
     return;
   }
   const id = newId();
-  circuit.change([{ do: 'addEvent', event: { id, ...details } }]);
+  schedule.change([{ do: 'addEvent', event: { id, ...details } }]);
   plan({ id, version: 1, removed: false, ...details });
 }
 
@@ -162,13 +162,13 @@ function plan(event: EventView): void {
 const remove = (i: number) => {
   rounds.value = rounds.value.toSpliced(i, 1);
 };
-const tees = (courseId: string) => circuit.courses.find(({ id }) => id === courseId)?.tees ?? [];
+const tees = (courseId: string) => schedule.courses.find(({ id }) => id === courseId)?.tees ?? [];
 </script>
 
 <template>
   <form class="card form" @submit.prevent="save">
     <template v-if="!own">
-      <p v-if="circuit.state !== 'ready'" class="quiet" role="status">Looking for events…</p>
+      <p v-if="schedule.state !== 'ready'" class="quiet" role="status">Looking for events…</p>
       <template v-else>
         <h2>Which event?</h2>
         <ul class="events">
@@ -268,7 +268,7 @@ const tees = (courseId: string) => circuit.courses.find(({ id }) => id === cours
         <button class="plain-button main">
           {{ event ? 'Save the event' : 'Plan it from the gamer bag' }}
         </button>
-        <button type="button" class="plain-button" :disabled="rounds.length >= MOST_ROUNDS" @click="more">
+        <button type="button" class="plain-button" :disabled="rounds.length >= MAX_ROUNDS" @click="more">
           Another round
         </button>
         <button type="button" class="plain-button" @click="emit('leave')">Leave it</button>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import {
   planRoundOf,
-  roundOrderOf,
-  wishesOf,
+  roundRequestOf,
+  preferencesOf,
   type Command,
   type EventRound,
   type EventRoundSet,
@@ -11,16 +11,16 @@ import {
   type RoundAfter,
 } from '@tasche/contract';
 import {
-  RefusedInput,
-  SCHOOLS,
+  InvalidInputError,
+  GAPPING_STRATEGIES,
   clubsOfIds,
   gaps,
   isTie,
   lockerFindings,
   type DayTrigger,
-  type Need,
-  type SchoolId,
-  type Wishes,
+  type ShotDemand,
+  type GappingStrategyId,
+  type BagPreferences,
 } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { proxy } from 'comlink';
@@ -31,7 +31,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { today } from '../app/day';
 import { useSettings } from '../app/settings';
 import { changesDone, placeOf } from '../changes/undo-line';
-import { useCircuit } from '../courses/circuit-store';
+import { useSchedule } from '../courses/schedule-store';
 import { groundWords, roundAirWords } from '../courses/ground-words';
 import { isTyping, isUndoOfField } from '../keys/is-typing';
 import { useSheet } from '../sheet/sheet-store';
@@ -53,20 +53,20 @@ import { useLongWork, useRound, type AskedRound } from './use-round';
 /** A player at an event: round by round what the course asks, the bag that costs the fewest strokes for it, and why. */
 const props = defineProps<{ playerId: string; plan: PlanView }>();
 const store = useSheet();
-const circuit = useCircuit();
+const schedule = useSchedule();
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
-onMounted(() => void circuit.load());
+onMounted(() => void schedule.load());
 const { plans } = usePlan({ planId: props.plan.id });
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
-const school = computed<SchoolId>({
-  get: () => SCHOOLS.find((one) => one.id === route.query.school)?.id ?? 'even-carries',
+const school = computed<GappingStrategyId>({
+  get: () => GAPPING_STRATEGIES.find((one) => one.id === route.query.school)?.id ?? 'even-carries',
   set: (id) =>
     void router.replace({ query: { ...route.query, school: id === 'even-carries' ? undefined : id } }),
 });
-const event = computed(() => circuit.events.find(({ id }) => id === props.plan.eventId));
+const event = computed(() => schedule.events.find(({ id }) => id === props.plan.eventId));
 const rounds = computed(() => event.value?.rounds ?? []);
 const tab = computed(() =>
   route.query.round === 'travel'
@@ -77,28 +77,28 @@ const tab = computed(() =>
       ''),
 );
 const round = computed(() => rounds.value.find(({ id }) => id === tab.value));
-const course = computed(() => circuit.courses.find(({ id }) => id === round.value?.courseId));
+const course = computed(() => schedule.courses.find(({ id }) => id === round.value?.courseId));
 const own = computed(() => planRoundOf(props.plan, tab.value));
 const bagOf = (roundId: string) =>
   store.sheet!.bags.find(({ id }) => id === planRoundOf(props.plan, roundId).bagId);
-const wishes = computed(() => wishesOf(props.plan.choosing));
+const wishes = computed(() => preferencesOf(props.plan.choosing));
 const readOnly = computed(() => store.readOnly);
 const writing = ref<'edit' | 'new' | 'week' | null>(null);
-const pointed = ref<Need | null>(null);
+const pointed = ref<ShotDemand | null>(null);
 /** What a club's reason named, and somebody asked to see. */
-const shown = ref<Need | null>(null);
+const shown = ref<ShotDemand | null>(null);
 function showNeed(named: string): void {
-  const need = worked.value?.needs.find((one) => one.name === named) ?? null;
-  shown.value = need && { ...need };
-  pointed.value = need;
+  const demand = worked.value?.needs.find((one) => one.name === named) ?? null;
+  shown.value = demand && { ...demand };
+  pointed.value = demand;
 }
 
 /** A round as the worker is asked it, or why it cannot be. */
 function ask(one: EventRound): AskedRound | string {
-  const on = circuit.courses.find(({ id }) => id === one.courseId);
+  const on = schedule.courses.find(({ id }) => id === one.courseId);
   if (!event.value || !on) return 'Its course is gone.';
   try {
-    const { order, taste } = roundOrderOf({
+    const { order, taste } = roundRequestOf({
       player: store.sheet!.player,
       clubs: store.clubs,
       plan: props.plan,
@@ -115,7 +115,7 @@ function ask(one: EventRound): AskedRound | string {
       unit: unit.value,
     };
   } catch (error) {
-    if (error instanceof RefusedInput) return `The ${error.message}.`;
+    if (error instanceof InvalidInputError) return `The ${error.message}.`;
     throw error;
   }
 }
@@ -156,7 +156,7 @@ const swaps = computed(() =>
     : [],
 );
 
-function setWishes(part: Partial<Wishes>): void {
+function setWishes(part: Partial<BagPreferences>): void {
   store.change([
     {
       do: 'editPlan',
@@ -168,11 +168,11 @@ function setWishes(part: Partial<Wishes>): void {
 }
 function setDays(days: readonly { roundId: string; set: EventRoundSet }[]): void {
   const { id: eventId, version } = event.value!;
-  circuit.change(days.map(({ roundId, set }) => ({ do: 'editEventRound', eventId, version, roundId, set })));
+  schedule.change(days.map(({ roundId, set }) => ({ do: 'editEventRound', eventId, version, roundId, set })));
 }
 const onCourses = computed(() =>
   rounds.value.flatMap((one) => {
-    const on = circuit.courses.find(({ id }) => id === one.courseId);
+    const on = schedule.courses.find(({ id }) => id === one.courseId);
     return on ? [{ round: one, course: on }] : [];
   }),
 );
@@ -268,14 +268,14 @@ useEventListener(
     if (!(pressed.ctrlKey || pressed.metaKey) || pressed.key.toLowerCase() !== 'z' || isUndoOfField(pressed))
       return;
     const [days, rest] = pressed.shiftKey
-      ? [circuit.redoable, store.redoable]
-      : [circuit.undoable, store.undoable];
+      ? [schedule.redoable, store.redoable]
+      : [schedule.undoable, store.undoable];
     const at = placeOf(days.at(-1));
     if (at < opened || at < placeOf(rest.at(-1))) return;
     pressed.preventDefault();
     pressed.stopImmediatePropagation();
-    if (pressed.shiftKey) circuit.redo();
-    else circuit.undo();
+    if (pressed.shiftKey) schedule.redo();
+    else schedule.undo();
   },
   { capture: true },
 );
@@ -355,10 +355,10 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
       change it on the morning… <button class="plain-button slim" @click="settling.stop()">Cancel</button>
     </p>
     <p v-if="settling.problem.value" class="verdict fault" role="alert">■ {{ settling.problem.value }}</p>
-    <p v-if="circuit.state === 'away'" class="quiet" role="status">
+    <p v-if="schedule.state === 'away'" class="quiet" role="status">
       The courses are away; this opens by itself as soon as they are back.
     </p>
-    <p v-else-if="circuit.state === 'ready' && !event" class="quiet">
+    <p v-else-if="schedule.state === 'ready' && !event" class="quiet">
       This event was deleted. <button class="plain-button slim" @click="remove">Delete this plan</button>
     </p>
     <template v-if="event">
@@ -372,7 +372,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
           @click="go(one.id)"
         >
           <b>{{ one.name }}</b> <span>{{ dayName(one.day) }}</span>
-          <span class="quiet">{{ circuit.courses.find(({ id }) => id === one.courseId)?.name }}</span>
+          <span class="quiet">{{ schedule.courses.find(({ id }) => id === one.courseId)?.name }}</span>
           <span v-if="bagOf(one.id)" class="verdict fine" title="Its bag is settled">●</span>
         </button>
         <button
@@ -387,7 +387,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
       <TravelPanel
         v-if="tab === 'travel'"
         :event="event"
-        :courses="circuit.courses"
+        :courses="schedule.courses"
         :asked-of="
           (id) => {
             const one = rounds.find((r) => r.id === id);

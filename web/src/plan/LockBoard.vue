@@ -5,7 +5,7 @@ import {
   type BagAnswer,
   type DistanceUnit,
   type LadderClub,
-  type Wishes,
+  type BagPreferences,
 } from '@tasche/core';
 import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
@@ -19,7 +19,7 @@ const props = defineProps<{
   always: readonly string[];
   never: readonly string[];
   oneOf: readonly (readonly string[])[];
-  kinds: Wishes['kinds'];
+  kinds: BagPreferences['kinds'];
   limit: number;
   allowed: number;
   gamer: readonly string[];
@@ -30,7 +30,7 @@ const props = defineProps<{
   readOnly: boolean;
 }>();
 const emit = defineEmits<{
-  set: [part: Partial<Pick<Wishes, 'always' | 'never' | 'oneOf' | 'kinds' | 'limit'>>];
+  set: [part: Partial<Pick<BagPreferences, 'always' | 'never' | 'oneOf' | 'kinds' | 'limit'>>];
   need: [name: string];
 }>();
 
@@ -155,10 +155,10 @@ function shortly(id: string): string {
 }
 /** The club that is told about in full: the one that was stood on last. */
 const told = ref('');
-const needOf = (id: string) => reasons.value.get(id)?.need;
+const demandOf = (id: string) => reasons.value.get(id)?.need;
 function showNeed(id: string): void {
-  const need = needOf(id);
-  if (need !== undefined) emit('need', need);
+  const demand = demandOf(id);
+  if (demand !== undefined) emit('need', demand);
 }
 const nameOf = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
 const sentence = (club: LadderClub) => (props.why[club.id] ?? '').replace(`${club.name}: `, '');
@@ -192,7 +192,7 @@ const says = (club: LadderClub) =>
           </button></span
         ><span class="quiet small">{{
           side === 'in'
-            ? 'strokes a round it is worth, and what asks for it most'
+            ? 'strokes a round it is worth, and what asks for it max'
             : 'strokes a round it would cost, and for which'
         }}</span>
       </h2>
@@ -243,7 +243,7 @@ const says = (club: LadderClub) =>
           <b class="worth">{{ worth(club.id) }}</b><span class="why small quiet">{{ shortly(club.id) }}</span>
           <p v-if="told === club.id && why[club.id]" class="told-why small">
             <span aria-hidden="true">{{ sentence(club) }}</span>
-            <button v-if="needOf(club.id)" class="link no-print" title="Enter" @click="showNeed(club.id)">
+            <button v-if="demandOf(club.id)" class="link no-print" title="Enter" @click="showNeed(club.id)">
               show it
             </button>
           </p>

@@ -6,7 +6,7 @@ import {
   type DistanceUnit,
   type GapReport,
   type LadderClub,
-  type Need,
+  type ShotDemand,
 } from '@tasche/core';
 import { computed } from 'vue';
 import { spreadLabels } from '../ladder/spread-labels';
@@ -17,10 +17,10 @@ const props = defineProps<{
   clubs: readonly LadderClub[];
   home: readonly LadderClub[];
   chosen: readonly string[];
-  needs: readonly Need[];
+  needs: readonly ShotDemand[];
   /** The steps of the chosen bag, as it hangs at home. */ report: GapReport;
   unit: DistanceUnit;
-  pointed: Need | null;
+  pointed: ShotDemand | null;
   height: number;
 }>();
 
@@ -29,7 +29,7 @@ const RAIL = 150;
 const TOP = 16;
 const BOTTOM = 16;
 const BIN = 5;
-const MOST_BAR = 134;
+const MAX_BAR = 134;
 
 /** Both sides speak of the stock carry at home, which is what a club is known by. */
 const rungs = computed(() =>
@@ -94,8 +94,8 @@ const said = computed(() => {
 });
 const ticks = computed(() => {
   const step = 50;
-  const most = fromMetres(ends.value.most, props.unit);
-  return Array.from({ length: Math.floor(most / step) + 1 }, (_one, i) => ({
+  const max = fromMetres(ends.value.most, props.unit);
+  return Array.from({ length: Math.floor(max / step) + 1 }, (_one, i) => ({
     at: i * step,
     y: y(toMetres(i * step, props.unit)),
   }));
@@ -103,11 +103,11 @@ const ticks = computed(() => {
 
 const bars = computed(() => {
   const heaps = needBars(props.needs, BIN);
-  const most = Math.max(0.5, ...heaps.map(({ total }) => total));
+  const max = Math.max(0.5, ...heaps.map(({ total }) => total));
   return heaps.map(({ fromM, toM, asked: by, total }) => {
     let at = RAIL + 10;
     const parts = NEED_BAR_KINDS.flatMap((kind) => {
-      const width = (by[kind] / most) * MOST_BAR;
+      const width = (by[kind] / max) * MAX_BAR;
       const part = { kind, x: at, width };
       at += width;
       return width > 0 ? [part] : [];

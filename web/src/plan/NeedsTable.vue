@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import {
   LIE_NAMES,
-  NEED_BOUNDS,
+  DEMAND_BOUNDS,
   distanceNumber,
   type DistanceUnit,
   type Lie,
-  type Need,
-  type NeedChanges,
+  type ShotDemand,
+  type DemandChanges,
 } from '@tasche/core';
 import { storedMetres } from '@tasche/contract';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
@@ -16,20 +16,20 @@ import { readNeeds } from './read-needs';
 
 /** The shots of a round, hole by hole: what was derived, what was changed of it, and what practice rounds showed. */
 const props = defineProps<{
-  needs: readonly Need[];
-  takenAway: readonly Need[];
-  /** A need somebody asked to see: its hole opens. */ shown: Need | null;
-  changes: NeedChanges;
-  notes: readonly Need[];
+  needs: readonly ShotDemand[];
+  takenAway: readonly ShotDemand[];
+  /** A need somebody asked to see: its hole opens. */ shown: ShotDemand | null;
+  changes: DemandChanges;
+  notes: readonly ShotDemand[];
   strokes: number;
   rareStrokes: number;
   unit: DistanceUnit;
   readOnly: boolean;
 }>();
 const emit = defineEmits<{
-  changes: [changes: NeedChanges];
-  notes: [notes: readonly Need[]];
-  point: [need: Need | null];
+  changes: [changes: DemandChanges];
+  notes: [notes: readonly ShotDemand[]];
+  point: [demand: ShotDemand | null];
 }>();
 
 const problem = ref('');
@@ -37,10 +37,10 @@ const typed = ref('');
 const open = ref<ReadonlySet<number>>(new Set());
 const noted = computed(() => new Set(props.notes.map(({ name }) => name)));
 const byHole = computed(() => {
-  const holes = new Map<number, Need[]>();
-  for (const need of props.needs)
-    if (need.hole !== undefined && !noted.value.has(need.name))
-      holes.set(need.hole, [...(holes.get(need.hole) ?? []), need]);
+  const holes = new Map<number, ShotDemand[]>();
+  for (const demand of props.needs)
+    if (demand.hole !== undefined && !noted.value.has(demand.name))
+      holes.set(demand.hole, [...(holes.get(demand.hole) ?? []), demand]);
   return [...holes.entries()]
     .sort((a, b) => a[0] - b[0])
     .map(([hole, needs]) => ({
@@ -50,13 +50,13 @@ const byHole = computed(() => {
     }));
 });
 const number = (m: number) => distanceNumber(m, props.unit);
-const what = ({ name }: Need) => name.replace(/^\d+(st|nd|rd|th), /, '').replace(/^tee shot/, 'tee');
+const what = ({ name }: ShotDemand) => name.replace(/^\d+(st|nd|rd|th), /, '').replace(/^tee shot/, 'tee');
 /** From where to where it is hit, when it was gathered from many. */
-const hitFrom = ({ hitFromM }: Need) =>
+const hitFrom = ({ hitFromM }: ShotDemand) =>
   hitFromM && hitFromM.length > 1
     ? `Hit from ${number(hitFromM[0]!)} to ${number(hitFromM.at(-1)!)} ${props.unit} from the hole; the middle is written`
     : '';
-const wind = ({ windMps, windFromDeg }: Need) =>
+const wind = ({ windMps, windFromDeg }: ShotDemand) =>
   windMps && windFromDeg !== undefined ? `wind ${windWords(windFromDeg)}` : 'calm';
 
 function turn(hole: number): void {
@@ -67,32 +67,32 @@ function turn(hole: number): void {
 const table = useTemplateRef<HTMLElement>('table');
 watch(
   () => props.shown,
-  async (need) => {
-    if (need?.hole === undefined) return;
-    open.value = new Set([...open.value, need.hole]);
+  async (demand) => {
+    if (demand?.hole === undefined) return;
+    open.value = new Set([...open.value, demand.hole]);
     await nextTick();
-    const fold = table.value?.querySelector<HTMLElement>(`[data-hole="${need.hole}"]`);
+    const fold = table.value?.querySelector<HTMLElement>(`[data-hole="${demand.hole}"]`);
     fold?.scrollIntoView({ block: 'nearest' });
     fold?.focus({ preventScroll: true });
   },
 );
-const change = (need: Need, part: NonNullable<NeedChanges[string]>) =>
-  emit('changes', { ...props.changes, [need.name]: { ...props.changes[need.name], ...part } });
-const takeAway = (need: Need) => emit('changes', { ...props.changes, [need.name]: null });
+const change = (demand: ShotDemand, part: NonNullable<DemandChanges[string]>) =>
+  emit('changes', { ...props.changes, [demand.name]: { ...props.changes[demand.name], ...part } });
+const takeAway = (demand: ShotDemand) => emit('changes', { ...props.changes, [demand.name]: null });
 function bringBack(name: string): void {
   const { [name]: _gone, ...rest } = props.changes;
   emit('changes', rest);
 }
-function writeNumber(need: Need, key: 'weight' | 'distanceM', text: string): void {
-  const [least, most] = NEED_BOUNDS[key];
+function writeNumber(demand: ShotDemand, key: 'weight' | 'distanceM', text: string): void {
+  const [min, max] = DEMAND_BOUNDS[key];
   const value = Number(text.replace(',', '.'));
   const metres = key === 'distanceM' ? storedMetres(value, props.unit) : value;
-  if (text.trim() === '' || !(metres >= least && metres <= most)) {
-    problem.value = `${need.name}: ${key === 'weight' ? 'how often' : 'the distance'} must be between ${key === 'weight' ? least : number(least)} and ${key === 'weight' ? most : number(most)}, not “${text}”.`;
+  if (text.trim() === '' || !(metres >= min && metres <= max)) {
+    problem.value = `${demand.name}: ${key === 'weight' ? 'how often' : 'the distance'} must be between ${key === 'weight' ? min : number(min)} and ${key === 'weight' ? max : number(max)}, not “${text}”.`;
     return;
   }
   problem.value = '';
-  change(need, { [key]: metres });
+  change(demand, { [key]: metres });
 }
 function add(): void {
   const read = readNeeds(typed.value, props.unit);
@@ -105,11 +105,11 @@ function add(): void {
   const known = new Set(props.notes.map(({ name }) => name));
   emit('notes', [
     ...props.notes,
-    ...read.needs.map((need) => {
-      let name = `practice: ${need.name}`;
+    ...read.needs.map((demand) => {
+      let name = `practice: ${demand.name}`;
       while (known.has(name)) name += '’';
       known.add(name);
-      return { ...need, name: name.slice(0, 80) };
+      return { ...demand, name: name.slice(0, 80) };
     }),
   ]);
 }
@@ -137,14 +137,14 @@ function add(): void {
     </form>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <ul v-if="notes.length" class="notes">
-      <li v-for="(need, i) in notes" :key="need.name">
+      <li v-for="(demand, i) in notes" :key="demand.name">
         <span
-          >{{ need.name }} <b>×{{ need.weight }}</b></span
+          >{{ demand.name }} <b>×{{ demand.weight }}</b></span
         >
         <button
           v-if="!readOnly"
           class="plain-button slim"
-          :aria-label="`Remove ${need.name}`"
+          :aria-label="`Remove ${demand.name}`"
           @click="emit('notes', notes.toSpliced(i, 1))"
         >
           ×
@@ -170,77 +170,79 @@ function add(): void {
               </button>
             </th>
             <td colspan="5">
-              <span v-for="need in main" :key="need.name" class="piece"
-                >{{ what(need) }} <b>{{ number(need.distanceM) }}</b><span
+              <span v-for="demand in main" :key="demand.name" class="piece"
+                >{{ what(demand) }} <b>{{ number(demand.distanceM) }}</b><span
                   v-if="
-                    need.playsLikeM && need.to === 'green' && Math.abs(need.playsLikeM - need.distanceM) > 2
+                    demand.playsLikeM &&
+                    demand.to === 'green' &&
+                    Math.abs(demand.playsLikeM - demand.distanceM) > 2
                   "
                   class="quiet"
-                  >&nbsp;plays {{ number(need.playsLikeM) }}</span
+                  >&nbsp;plays {{ number(demand.playsLikeM) }}</span
                 ></span
               ><span class="piece quiet small">{{ wind(main[0] ?? all[0]!) }}</span>
             </td>
           </tr>
           <template v-if="open.has(hole)">
             <tr
-              v-for="need in all"
-              :key="need.name"
+              v-for="demand in all"
+              :key="demand.name"
               class="need"
-              :class="{ changed: changes[need.name], shown: shown?.name === need.name }"
-              @mouseenter="emit('point', need)"
+              :class="{ changed: changes[demand.name], shown: shown?.name === demand.name }"
+              @mouseenter="emit('point', demand)"
               @mouseleave="emit('point', null)"
             >
               <td />
               <td colspan="5">
                 <p>
                   <span class="name"
-                    >{{ what(need) }}<em v-if="changes[need.name]" class="badge">changed</em></span
+                    >{{ what(demand) }}<em v-if="changes[demand.name]" class="badge">changed</em></span
                   >
-                  <span :title="hitFrom(need)"
+                  <span :title="hitFrom(demand)"
                     ><FieldInput
                       class="number"
-                      :value="number(need.distanceM)"
+                      :value="number(demand.distanceM)"
                       :readonly="readOnly"
                       inputmode="decimal"
-                      :aria-label="`Distance of ${need.name}`"
-                      @write="writeNumber(need, 'distanceM', $event)"
+                      :aria-label="`Distance of ${demand.name}`"
+                      @write="writeNumber(demand, 'distanceM', $event)"
                     />
                     {{ unit }}</span
                   >
                   <span class="often"
                     >×<FieldInput
                       class="number"
-                      :value="String(need.weight)"
+                      :value="String(demand.weight)"
                       :readonly="readOnly"
                       inputmode="decimal"
-                      :aria-label="`How often ${need.name}`"
-                      @write="writeNumber(need, 'weight', $event)"
+                      :aria-label="`How often ${demand.name}`"
+                      @write="writeNumber(demand, 'weight', $event)"
                   /></span>
                   <select
-                    :value="need.lie"
+                    :value="demand.lie"
                     :disabled="readOnly"
-                    :aria-label="`Lie of ${need.name}`"
-                    @change="change(need, { lie: ($event.target as HTMLSelectElement).value as Lie })"
+                    :aria-label="`Lie of ${demand.name}`"
+                    @change="change(demand, { lie: ($event.target as HTMLSelectElement).value as Lie })"
                   >
                     <option v-for="lie in LIE_NAMES" :key="lie">{{ lie }}</option>
                   </select>
-                  <label v-if="need.to === 'green'"
+                  <label v-if="demand.to === 'green'"
                     ><input
                       type="checkbox"
-                      :checked="need.mustHold"
+                      :checked="demand.mustHold"
                       :disabled="readOnly"
-                      :aria-label="`${need.name} must hold`"
-                      @change="change(need, { mustHold: ($event.target as HTMLInputElement).checked })"
+                      :aria-label="`${demand.name} must hold`"
+                      @change="change(demand, { mustHold: ($event.target as HTMLInputElement).checked })"
                     />
                     holds</label
                   >
                   <button
                     v-if="!readOnly"
                     class="plain-button slim no-print"
-                    :aria-label="`Take away ${need.name}`"
-                    @click="changes[need.name] ? bringBack(need.name) : takeAway(need)"
+                    :aria-label="`Take away ${demand.name}`"
+                    @click="changes[demand.name] ? bringBack(demand.name) : takeAway(demand)"
                   >
-                    {{ changes[need.name] ? '↺' : '×' }}
+                    {{ changes[demand.name] ? '↺' : '×' }}
                   </button>
                 </p>
               </td>
@@ -251,9 +253,9 @@ function add(): void {
     </div>
     <p v-if="takenAway.length" class="small quiet no-print">
       Taken away:
-      <template v-for="(need, i) in takenAway" :key="need.name"
+      <template v-for="(demand, i) in takenAway" :key="demand.name"
         >{{ i ? ', ' : ''
-        }}<button class="link" @click="bringBack(need.name)">{{ need.name }}</button></template
+        }}<button class="link" @click="bringBack(demand.name)">{{ demand.name }}</button></template
       >
       (press to bring back)
     </p>

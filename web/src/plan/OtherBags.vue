@@ -162,8 +162,7 @@ const works = [
       </p>
       <ol v-else>
         <li v-for="(one, i) in remedies.result.value" :key="one.kind">
-          <b>{{ one.kind }}</b
-          ><span v-if="i === 0" class="badge">cheapest</span>: {{ one.text }}, gains
+          <b>{{ one.kind }}</b><span v-if="i === 0" class="badge">cheapest</span>: {{ one.text }}, gains
           <b>{{ one.gain.toFixed(2) }}</b> strokes a round.
         </li>
       </ol>

@@ -33,8 +33,13 @@ const draft = reactive<PlanDetails>({
       >Weather <input v-model="draft.weather" maxlength="500" placeholder="cool, wind off the sea…"
     /></label>
     <div class="bar">
-      <button class="plain-button main">{{ action }}</button
-      ><button type="button" class="plain-button" @click="emit('leave')">Leave it</button>
+      <button class="plain-button main">{{ action }}</button><button
+        type="button"
+        class="plain-button"
+        @click="emit('leave')"
+      >
+        Leave it
+      </button>
     </div>
   </form>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import {
   COMMITTEE_DECIDES,
-  SCHOOLS,
+  GAPPING_STRATEGIES,
   bagFindings,
   distanceNumber,
   evennessWords,
@@ -212,9 +212,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan?.id" />
         <NSelect
           v-model:value="school"
-          :options="SCHOOLS.map((one) => ({ value: one.id, label: one.name }))"
+          :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
           style="width: 190px"
-          :input-props="{ 'aria-label': 'School' }"
+          :input-props="{ 'aria-label': 'GappingStrategy' }"
         />
         <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
           <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
@@ -291,8 +291,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           Swaps
           <span class="quiet small"
             >uneven {{ evenness[0] }} → <b>{{ evenness[1] }}</b>,
-            {{ SCHOOLS.find((one) => one.id === school)?.name.toLowerCase() }}; {{ baseReport.faults }} →
-            {{ report.faults }} {{ report.faults === 1 ? 'fault' : 'faults' }};
+            {{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }};
+            {{ baseReport.faults }} → {{ report.faults }} {{ report.faults === 1 ? 'fault' : 'faults' }};
             {{ ladder.inBag.value.length }} clubs<template v-if="ladder.tooMany.value">
               <span class="verdict look">◆ {{ ladder.tooMany.value }} must go</span></template
             ></span
@@ -387,8 +387,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         />
       </div>
       <p class="card sentence" aria-live="polite">
-        <template v-if="pointed">{{ pointed.reason }}</template
-        ><template v-else
+        <template v-if="pointed">{{ pointed.reason }}</template><template v-else
           ><b class="verdict" :class="report.headline.severity">{{ report.headline.title }}</b>
           {{ report.headline.text }}</template
         >

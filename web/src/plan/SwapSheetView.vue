@@ -5,7 +5,7 @@ import { format, parseISO } from 'date-fns';
 import { computed, onMounted } from 'vue';
 import { useSettings } from '../app/settings';
 import { shortDay, today } from '../app/day';
-import { useCircuit } from '../courses/circuit-store';
+import { useSchedule } from '../courses/schedule-store';
 import { groundWords, roundAirWords } from '../courses/ground-words';
 import { useSheet } from '../sheet/sheet-store';
 import { sinceWords } from './round-swaps';
@@ -13,13 +13,13 @@ import { sinceWords } from './round-swaps';
 /** Round by round on one page: what goes out and in, why, what would change it on the morning, and the bag itself. Made to be printed, or sent as a link. */
 const props = defineProps<{ playerId: string; planId: string }>();
 const store = useSheet();
-const circuit = useCircuit();
+const schedule = useSchedule();
 const settings = useSettings();
-onMounted(() => void circuit.load());
+onMounted(() => void schedule.load());
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const plan = computed(() => store.sheet!.plans.find(({ id }) => id === props.planId));
-const event = computed(() => circuit.events.find(({ id }) => id === plan.value?.eventId));
+const event = computed(() => schedule.events.find(({ id }) => id === plan.value?.eventId));
 const name = (id: string | undefined) =>
   id === undefined ? undefined : (store.clubsById.get(id)?.name ?? 'a club deleted since');
 const rounds = computed(() =>
@@ -35,7 +35,7 @@ const rounds = computed(() =>
           own,
           bag,
           clubs,
-          course: circuit.courses.find(({ id }) => id === round.courseId),
+          course: schedule.courses.find(({ id }) => id === round.courseId),
           findings: bagFindings(clubs, {
             ...store.sheet!.player.gapSettings,
             clubLimit: event.value!.limits.clubs,

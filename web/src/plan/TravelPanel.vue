@@ -15,7 +15,7 @@ const props = defineProps<{
 }>();
 const size = ref(18);
 const loss = ref('0.05');
-const MOST_SCENARIOS = 12;
+const MAX_SCENARIOS = 12;
 const travel = useLongWork<Pick<SmallestTravelSet, 'set'> & Partial<SmallestTravelSet>>();
 watch(
   () => props.event,
@@ -28,13 +28,11 @@ const scenarios = computed(() =>
     const asked = props.askedOf(round.id);
     const course = props.courses.find(({ id }) => id === round.courseId);
     if (!asked || !course || course.holes.length === 0) return [];
-    const each = Math.max(1, Math.floor(MOST_SCENARIOS / rounds.length));
-    const scaled = [1, 0.5, 1.5]
-      .slice(0, each)
-      .map((share): RoundAir => ({
-        ...round.air,
-        windMps: Math.min(30, Math.round(round.air.windMps * share * 10) / 10),
-      }));
+    const each = Math.max(1, Math.floor(MAX_SCENARIOS / rounds.length));
+    const scaled = [1, 0.5, 1.5].slice(0, each).map((share): RoundAir => ({
+      ...round.air,
+      windMps: Math.min(30, Math.round(round.air.windMps * share * 10) / 10),
+    }));
     const members = round.forecast
       ? Array.from(
           { length: Math.min(each, round.forecast.members.length) },
@@ -147,8 +145,7 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
         <template v-for="one in sizes" :key="one.size"
           ><dt>{{ one.size }} clubs lose</dt>
           <dd>
-            <b>{{ one.loses.toFixed(2) }}</b
-            ><span v-if="one.loses - one.losesAtLeast > 0.005" class="quiet">
+            <b>{{ one.loses.toFixed(2) }}</b><span v-if="one.loses - one.losesAtLeast > 0.005" class="quiet">
               (at least {{ one.losesAtLeast.toFixed(2) }})</span
             >
           </dd></template

@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import {
-  BOUNCE_SCHOOLS,
+  BOUNCE_STRATEGIES,
   BOUNCE_SCHOOL_WORDS,
   CLUB_KINDS,
-  PUTTER_SCHOOLS,
-  SCHOOLS,
+  PUTTER_STRATEGIES,
+  GAPPING_STRATEGIES,
   fromMetres,
   toMetres,
-  type BounceSchool,
+  type BounceStrategy,
   type ClubKind,
   type DistanceUnit,
   type LadderClub,
-  type PutterSchool,
-  type SchoolId,
-  type Wishes,
+  type PutterStrategy,
+  type GappingStrategyId,
+  type BagPreferences,
 } from '@tasche/core';
 import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import { computed, ref } from 'vue';
@@ -21,14 +21,14 @@ import FieldInput from '../app/FieldInput.vue';
 
 /** What a player insists on: schools as weights a person can read, limits, trust, money, groups. */
 const props = defineProps<{
-  wishes: Wishes;
-  school: SchoolId;
+  wishes: BagPreferences;
+  school: GappingStrategyId;
   clubs: readonly LadderClub[];
   allowed: number;
   unit: DistanceUnit;
   readOnly: boolean;
 }>();
-const emit = defineEmits<{ set: [part: Partial<Wishes>]; school: [school: SchoolId] }>();
+const emit = defineEmits<{ set: [part: Partial<BagPreferences>]; school: [school: GappingStrategyId] }>();
 const problem = ref('');
 const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
 
@@ -55,14 +55,14 @@ const NUMBERS: readonly { key: NumberKey; label: string; unit: string; title: st
   },
 ];
 function write({ key, label }: (typeof NUMBERS)[number], text: string): void {
-  const [least, most] = PLAN_CHOOSING_BOUNDS[key];
+  const [min, max] = PLAN_CHOOSING_BOUNDS[key];
   const value = Number(text.replace(',', '.'));
   if (
     text.trim() === '' ||
-    !(value >= least && value <= most) ||
+    !(value >= min && value <= max) ||
     (key === 'limit' && !Number.isInteger(value))
   ) {
-    problem.value = `${label} must be ${key === 'limit' ? 'a whole number ' : ''}between ${least} and ${most}, not “${text}”.`;
+    problem.value = `${label} must be ${key === 'limit' ? 'a whole number ' : ''}between ${min} and ${max}, not “${text}”.`;
     return;
   }
   problem.value = '';
@@ -72,9 +72,9 @@ const trusted = ref('');
 const worth = ref('0.1');
 function trust(): void {
   const value = Number(worth.value.replace(',', '.'));
-  const [least, most] = PLAN_CHOOSING_BOUNDS.comfort;
-  if (!trusted.value || !(value >= least && value <= most)) {
-    problem.value = `Trust must be between ${least} and ${most} strokes, not “${worth.value}”.`;
+  const [min, max] = PLAN_CHOOSING_BOUNDS.comfort;
+  if (!trusted.value || !(value >= min && value <= max)) {
+    problem.value = `Trust must be between ${min} and ${max} strokes, not “${worth.value}”.`;
     return;
   }
   problem.value = '';
@@ -120,10 +120,10 @@ const freezes = computed(() => [
     <summary>
       What the player wants
       <span class="quiet small"
-        >{{ SCHOOLS.find((one) => one.id === school)?.name.toLowerCase() }},
+        >{{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }},
         {{ Math.min(wishes.limit, allowed) }} clubs, {{ BOUNCE_SCHOOL_WORDS[wishes.bounce]
         }}<template v-if="wishes.mostChanges !== null"
-          >, {{ wishes.mostChanges === 0 ? 'frozen' : `${wishes.mostChanges} changes at most` }}</template
+          >, {{ wishes.mostChanges === 0 ? 'frozen' : `${wishes.mostChanges} changes at max` }}</template
         ><template v-for="one in wishes.kinds.filter(({ kind }) => kind !== 'driver')" :key="one.kind"
           >, {{ one.most }} of kind {{ one.kind }} at most</template
         ></span
@@ -135,9 +135,9 @@ const freezes = computed(() => [
         <select
           :value="school"
           :disabled="readOnly"
-          @change="emit('school', ($event.target as HTMLSelectElement).value as SchoolId)"
+          @change="emit('school', ($event.target as HTMLSelectElement).value as GappingStrategyId)"
         >
-          <option v-for="one in SCHOOLS" :key="one.id" :value="one.id">{{ one.name }}</option>
+          <option v-for="one in GAPPING_STRATEGIES" :key="one.id" :value="one.id">{{ one.name }}</option>
         </select></label
       >
       <label
@@ -145,9 +145,9 @@ const freezes = computed(() => [
         <select
           :value="wishes.bounce"
           :disabled="readOnly"
-          @change="emit('set', { bounce: ($event.target as HTMLSelectElement).value as BounceSchool })"
+          @change="emit('set', { bounce: ($event.target as HTMLSelectElement).value as BounceStrategy })"
         >
-          <option v-for="one in BOUNCE_SCHOOLS" :key="one" :value="one">
+          <option v-for="one in BOUNCE_STRATEGIES" :key="one" :value="one">
             {{ BOUNCE_SCHOOL_WORDS[one] }}
           </option>
         </select></label
@@ -157,9 +157,9 @@ const freezes = computed(() => [
         <select
           :value="wishes.putter"
           :disabled="readOnly"
-          @change="emit('set', { putter: ($event.target as HTMLSelectElement).value as PutterSchool })"
+          @change="emit('set', { putter: ($event.target as HTMLSelectElement).value as PutterStrategy })"
         >
-          <option v-for="one in PUTTER_SCHOOLS" :key="one" :value="one">
+          <option v-for="one in PUTTER_STRATEGIES" :key="one" :value="one">
             {{ one === 'gamer' ? 'the gamer’s, whatever the greens' : one }}
           </option>
         </select></label

@@ -5,9 +5,9 @@ import {
   leftOutSentence,
   reasonSentence,
   type BagAnswer,
-  type ChoosingTaste,
+  type ChoosingRules,
   type LadderClub,
-  type Need,
+  type ShotDemand,
 } from '@tasche/core';
 import { expose } from 'comlink';
 
@@ -23,8 +23,8 @@ const api = {
   /** @param against the bag of the plan as it is; how much more it costs is said */
   choose(
     clubs: readonly LadderClub[],
-    needs: readonly Need[],
-    taste: ChoosingTaste,
+    needs: readonly ShotDemand[],
+    taste: ChoosingRules,
     against: readonly string[],
   ): ChosenAnswer {
     try {

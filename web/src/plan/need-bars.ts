@@ -1,4 +1,4 @@
-import type { Need } from '@tasche/core';
+import type { ShotDemand } from '@tasche/core';
 
 export const NEED_BAR_KINDS = ['tee', 'approach', 'short'] as const;
 export type NeedBarKind = (typeof NEED_BAR_KINDS)[number];
@@ -12,23 +12,23 @@ export interface NeedBar {
 
 /** As far as a shot is of the short game. */
 const SHORT_M = 35;
-const kindOf = ({ to, distanceM }: Need): NeedBarKind =>
+const kindOf = ({ to, distanceM }: ShotDemand): NeedBarKind =>
   to === 'fairway' ? 'tee' : distanceM <= SHORT_M ? 'short' : 'approach';
 
 /** The needs heaped up by how far they play, longest first; those nobody could tell a distance of are left out. @param widthM of a bar */
-export function needBars(needs: readonly Need[], widthM: number): NeedBar[] {
+export function needBars(needs: readonly ShotDemand[], widthM: number): NeedBar[] {
   const bars = new Map<number, NeedBar>();
-  for (const need of needs) {
-    if (need.playsLikeM === undefined) continue;
-    const at = Math.floor(need.playsLikeM / widthM);
+  for (const demand of needs) {
+    if (demand.playsLikeM === undefined) continue;
+    const at = Math.floor(demand.playsLikeM / widthM);
     const bar = bars.get(at) ?? {
       fromM: at * widthM,
       toM: (at + 1) * widthM,
       asked: { tee: 0, approach: 0, short: 0 },
       total: 0,
     };
-    bar.asked[kindOf(need)] += need.weight;
-    bar.total += need.weight;
+    bar.asked[kindOf(demand)] += demand.weight;
+    bar.total += demand.weight;
     bars.set(at, bar);
   }
   return [...bars.values()].sort((a, b) => b.fromM - a.fromM);

@@ -1,8 +1,8 @@
-import { NEED_BOUNDS, distanceNumber, type DistanceUnit, type Lie, type Need } from '@tasche/core';
+import { DEMAND_BOUNDS, distanceNumber, type DistanceUnit, type Lie, type ShotDemand } from '@tasche/core';
 import { storedMetres } from '@tasche/contract';
 
 /** Needs read off a line typed by hand, or what is wrong with it. */
-export type ReadNeeds = { ok: true; needs: Need[] } | { ok: false; reason: string };
+export type ReadNeeds = { ok: true; needs: ShotDemand[] } | { ok: false; reason: string };
 
 const LIE_WORDS: readonly [RegExp, Lie][] = [
   [/\bwet heavy rough\b|\bheavy rough,? wet\b/, 'heavy rough, wet'],
@@ -20,7 +20,7 @@ const LIE_WORDS: readonly [RegExp, Lie][] = [
  * lies on, how often. "drive" is a tee shot with more to come, "left" what is left after it. "230-250 x6" are six spread over these distances.
  */
 export function readNeeds(text: string, unit: DistanceUnit): ReadNeeds {
-  const needs: Need[] = [];
+  const needs: ShotDemand[] = [];
   for (const part of text
     .toLowerCase()
     .split(/[,;\n]+/)
@@ -44,14 +44,14 @@ export function readNeeds(text: string, unit: DistanceUnit): ReadNeeds {
     const distances = (to > from ? [1, 3, 5].map((sixth) => from + ((to - from) * sixth) / 6) : [from]).map(
       (value) => storedMetres(value, unit),
     );
-    const [least, most] = NEED_BOUNDS.distanceM;
-    if (distances.some((distanceM) => distanceM < least || distanceM > most))
+    const [min, max] = DEMAND_BOUNDS.distanceM;
+    if (distances.some((distanceM) => distanceM < min || distanceM > max))
       return { ok: false, reason: `${span[0]} ${unit} is no shot` };
     const leftM = left ? storedMetres(Number(left[1]), unit) : undefined;
-    if (leftM !== undefined && (leftM < NEED_BOUNDS.leftM[0] || leftM > NEED_BOUNDS.leftM[1]))
+    if (leftM !== undefined && (leftM < DEMAND_BOUNDS.leftM[0] || leftM > DEMAND_BOUNDS.leftM[1]))
       return { ok: false, reason: `${left![1]} ${unit} cannot be left` };
     const weight = times ? Number(times[1]) : 1;
-    if (weight > NEED_BOUNDS.weight[1]) return { ok: false, reason: `${times![1]} times is too often` };
+    if (weight > DEMAND_BOUNDS.weight[1]) return { ok: false, reason: `${times![1]} times is too often` };
     const mustHold = !drive && /\bhold\b/.test(rest);
     for (const distanceM of distances)
       needs.push({

@@ -22,12 +22,12 @@ import {
   type DistanceUnit,
   type HowSure,
   type LadderClub,
-  type Need,
+  type ShotDemand,
   type PlayedRounds,
   type RoundChoosing,
-  type RoundOrder,
+  type RoundRequest,
   type RoundRemedy,
-  type RoundTaste,
+  type RoundPreferences,
   type Scenario,
   type SmallestTravelSet,
   type TravelSet,
@@ -36,8 +36,8 @@ import { expose } from 'comlink';
 
 /** A round worked out: its needs, and how every club hangs that day without its wind. */
 export interface WorkedRound {
-  needs: readonly Need[];
-  takenAway: readonly Need[];
+  needs: readonly ShotDemand[];
+  takenAway: readonly ShotDemand[];
   strokes: number;
   rareStrokes: number;
   still: readonly LadderClub[];
@@ -56,7 +56,7 @@ export interface RoundAnswer {
 export type Progress = (share: number) => void;
 
 const rounds = new Map<string, RoundChoosing>();
-const MOST_ROUNDS = 16;
+const MAX_ROUNDS = 16;
 /** Between pieces of work, so that a word of progress gets out. */
 const breathe = () =>
   new Promise<void>((resolve) => {
@@ -64,7 +64,7 @@ const breathe = () =>
   });
 
 /** The long part of a round, done once for all that its needs and costs hang on. */
-function worked(order: RoundOrder, progress?: Progress): RoundChoosing {
+function worked(order: RoundRequest, progress?: Progress): RoundChoosing {
   const key = JSON.stringify([
     order.day,
     order.clubs,
@@ -83,7 +83,7 @@ function worked(order: RoundOrder, progress?: Progress): RoundChoosing {
       progress?.(share);
     }
   });
-  if (rounds.size >= MOST_ROUNDS) rounds.delete(rounds.keys().next().value!);
+  if (rounds.size >= MAX_ROUNDS) rounds.delete(rounds.keys().next().value!);
   rounds.set(key, round);
   return round;
 }
@@ -92,13 +92,13 @@ function worked(order: RoundOrder, progress?: Progress): RoundChoosing {
 export interface TravelDay {
   name: string;
   weight: number;
-  order: RoundOrder;
+  order: RoundRequest;
 }
 
 /** Every day worked out; that is more than half of the way. */
 async function scenariosOf(
   days: readonly TravelDay[],
-  taste: RoundTaste,
+  taste: RoundPreferences,
   progress: Progress,
 ): Promise<Scenario[]> {
   const made: Scenario[] = [];
@@ -114,7 +114,7 @@ async function scenariosOf(
 
 const api = {
   /** @param progress called while it works; what is posted gets out though the worker is busy */
-  workOut(order: RoundOrder, progress: Progress): WorkedRound {
+  workOut(order: RoundRequest, progress: Progress): WorkedRound {
     try {
       const round = worked(order, progress);
       const modelled = round.clubs
@@ -143,7 +143,12 @@ const api = {
   },
 
   /** @param against a bag whose cost is told beside it; none where it is empty */
-  choose(order: RoundOrder, taste: RoundTaste, against: readonly string[], unit: DistanceUnit): RoundAnswer {
+  choose(
+    order: RoundRequest,
+    taste: RoundPreferences,
+    against: readonly string[],
+    unit: DistanceUnit,
+  ): RoundAnswer {
     try {
       const choosing = choosingOfRound(worked(order), taste);
       const answer = chooseBag(choosing, 0);
@@ -166,11 +171,11 @@ const api = {
     }
   },
 
-  others(order: RoundOrder, taste: RoundTaste): Alternatives {
+  others(order: RoundRequest, taste: RoundPreferences): Alternatives {
     return alternatives(worked(order), taste);
   },
 
-  remedies(order: RoundOrder, taste: RoundTaste, unit: DistanceUnit): Omit<RoundRemedy, 'clubs'>[] {
+  remedies(order: RoundRequest, taste: RoundPreferences, unit: DistanceUnit): Omit<RoundRemedy, 'clubs'>[] {
     const round = worked(order);
     const bag = clubsOfIds(round.clubs, taste.gamerIds);
     const { wishes, limits } = taste;
@@ -186,7 +191,12 @@ const api = {
   },
 
   /** Chooses again with other carries within what is known of them. */
-  sure(order: RoundOrder, taste: RoundTaste, best: readonly string[], progress: Progress): Promise<HowSure> {
+  sure(
+    order: RoundRequest,
+    taste: RoundPreferences,
+    best: readonly string[],
+    progress: Progress,
+  ): Promise<HowSure> {
     const { clubs } = worked(order);
     const redraws = 20;
     let done = 0;
@@ -208,8 +218,8 @@ const api = {
 
   /** Whole rounds with two bags. */
   playOut(
-    order: RoundOrder,
-    taste: RoundTaste,
+    order: RoundRequest,
+    taste: RoundPreferences,
     first: readonly string[],
     second: readonly string[],
     count: number,
@@ -223,7 +233,7 @@ const api = {
     });
     return playRounds(round.day, round.played, [bagOf(first), bagOf(second)], count, {
       bounce: taste.wishes.bounce,
-      keepOn: async (done) => {
+      shouldContinue: async (done) => {
         progress(done / count);
         await breathe();
         return true;
@@ -232,8 +242,8 @@ const api = {
   },
 
   triggers(
-    order: RoundOrder,
-    taste: RoundTaste,
+    order: RoundRequest,
+    taste: RoundPreferences,
     best: readonly string[],
     progress: Progress,
   ): Promise<DayTrigger[]> {
@@ -246,7 +256,7 @@ const api = {
 
   async travel(
     days: readonly TravelDay[],
-    taste: RoundTaste,
+    taste: RoundPreferences,
     size: number,
     progress: Progress,
   ): Promise<TravelSet> {
@@ -257,7 +267,7 @@ const api = {
   /** As few as lose no more; each size is a step of the rest of the way, which may end before the last. */
   async smallestTravel(
     days: readonly TravelDay[],
-    taste: RoundTaste,
+    taste: RoundPreferences,
     loss: number,
     progress: Progress,
   ): Promise<SmallestTravelSet> {

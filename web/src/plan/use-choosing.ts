@@ -1,12 +1,12 @@
-import type { ChoosingTaste, LadderClub, Need } from '@tasche/core';
+import type { ChoosingRules, LadderClub, ShotDemand } from '@tasche/core';
 import { wrap, type Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import type { ChosenAnswer, ChoosingWorker } from './choosing-worker';
 
 export interface Asked {
   clubs: readonly LadderClub[];
-  needs: readonly Need[];
-  taste: ChoosingTaste;
+  needs: readonly ShotDemand[];
+  taste: ChoosingRules;
   against: readonly string[];
 }
 
@@ -26,10 +26,10 @@ export function useChoosing(asked: ComputedRef<Asked | null>) {
   /** One for the worker's life: when a link is collected as garbage, the worker stops listening. */
   let link: Remote<ChoosingWorker> | undefined;
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let turn = 0;
+  let lastRequestId = 0;
 
   function stop(): void {
-    turn += 1;
+    lastRequestId += 1;
     worker?.terminate();
     worker = undefined;
     link = undefined;
@@ -51,26 +51,27 @@ export function useChoosing(asked: ComputedRef<Asked | null>) {
 
   async function ask({ clubs, needs, taste, against }: Asked): Promise<void> {
     if (busy.value) stop();
-    const mine = ++turn;
+    const requestId = ++lastRequestId;
     worker ??= new Worker(new URL('./choosing-worker.ts', import.meta.url), {
       type: 'module',
       name: 'choosing',
     });
     link ??= wrap<ChoosingWorker>(worker);
     const slow = setTimeout(() => {
-      if (mine === turn) busy.value = true;
+      if (requestId === lastRequestId) busy.value = true;
     }, SLOW_MS);
     try {
       const answer = await link.choose(clubs, needs, taste, against);
-      if (mine === turn) {
+      if (requestId === lastRequestId) {
         chosen.value = answer;
         problem.value = '';
       }
     } catch (error) {
-      if (mine === turn) problem.value = `The bag could not be chosen: ${(error as Error).message}`;
+      if (requestId === lastRequestId)
+        problem.value = `The bag could not be chosen: ${(error as Error).message}`;
     } finally {
       clearTimeout(slow);
-      if (mine === turn) busy.value = false;
+      if (requestId === lastRequestId) busy.value = false;
     }
   }
   onScopeDispose(() => {

@@ -26,8 +26,8 @@ export function useForecast(take: (came: readonly { roundId: string; set: EventR
 
   async function ask(rounds: readonly RoundOnCourse[]): Promise<void> {
     stop();
-    const mine = new AbortController();
-    asking = mine;
+    const controller = new AbortController();
+    asking = controller;
     share.value = 0;
     problem.value = '';
     const came: { roundId: string; set: EventRoundSet }[] = [];
@@ -42,7 +42,7 @@ export function useForecast(take: (came: readonly { roundId: string; set: EventR
       ] of rounds.entries()) {
         const { source, askedAt, days } = await request<ForecastView>(
           `/courses/${course.id}/forecast?from=${day}&days=1`,
-          { signal: mine.signal },
+          { signal: controller.signal },
         );
         const members = days[0]?.members ?? [];
         if (members.length > 0)
@@ -51,16 +51,16 @@ export function useForecast(take: (came: readonly { roundId: string; set: EventR
             set: { forecast: { source, askedAt, members }, air: middleAir(members) },
           });
         else silent.push(name);
-        if (asking === mine) share.value = (i + 1) / rounds.length;
+        if (asking === controller) share.value = (i + 1) / rounds.length;
       }
       if (silent.length > 0)
         problem.value = `The forecast says nothing of ${silent.join(', ')}. Write the air down by hand.`;
     } catch (error) {
-      if (!mine.signal.aborted) problem.value = (error as Error).message;
+      if (!controller.signal.aborted) problem.value = (error as Error).message;
     }
     // What came before it failed, or was stopped, is not thrown away.
     if (came.length > 0) take(came);
-    if (asking === mine) stop();
+    if (asking === controller) stop();
   }
   onScopeDispose(stop);
   return { share, problem, ask, stop };

@@ -1,12 +1,12 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
-import type { DistanceUnit, RoundOrder, RoundTaste } from '@tasche/core';
+import type { DistanceUnit, RoundRequest, RoundPreferences } from '@tasche/core';
 import type { RoundAnswer, RoundWorker, WorkedRound } from './round-worker';
 
 export interface AskedRound {
   /** Which round of the event it is. */ roundId: string;
-  order: RoundOrder;
-  taste: RoundTaste;
+  order: RoundRequest;
+  taste: RoundPreferences;
   against: readonly string[];
   unit: DistanceUnit;
 }
@@ -37,14 +37,14 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   const pending = ref(false);
   const problem = ref('');
   let running: ReturnType<typeof start> | undefined;
-  let turn = 0;
+  let lastRequestId = 0;
   let day = '';
   /** What was answered last: the same question asked again, because something else was saved, is no question. */
   let answered = '';
   let roundId = '';
 
   function stop(): void {
-    turn += 1;
+    lastRequestId += 1;
     running?.worker.terminate();
     running = undefined;
     busy.value = false;
@@ -52,7 +52,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   }
 
   async function ask(question: AskedRound): Promise<void> {
-    const mine = ++turn;
+    const requestId = ++lastRequestId;
     const whole = JSON.stringify(question);
     if (whole === answered) {
       pending.value = false;
@@ -75,7 +75,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     running ??= start('round');
     const { link } = running;
     const slow = setTimeout(() => {
-      if (mine === turn) busy.value = true;
+      if (requestId === lastRequestId) busy.value = true;
     }, SLOW_MS);
     try {
       if (key !== day || !worked.value) {
@@ -83,24 +83,25 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
         const round = await link.workOut(
           question.order,
           proxy((done: number) => {
-            if (mine === turn) share.value = done;
+            if (requestId === lastRequestId) share.value = done;
           }),
         );
-        if (mine !== turn) return;
+        if (requestId !== lastRequestId) return;
         worked.value = round;
         day = key;
       }
       const answer = await link.choose(question.order, question.taste, question.against, question.unit);
-      if (mine === turn) {
+      if (requestId === lastRequestId) {
         chosen.value = answer;
         problem.value = '';
         answered = whole;
       }
     } catch (error) {
-      if (mine === turn) problem.value = `The round could not be worked out: ${(error as Error).message}`;
+      if (requestId === lastRequestId)
+        problem.value = `The round could not be worked out: ${(error as Error).message}`;
     } finally {
       clearTimeout(slow);
-      if (mine === turn) {
+      if (requestId === lastRequestId) {
         busy.value = false;
         pending.value = false;
       }
@@ -130,10 +131,10 @@ export function useLongWork<T>() {
   const share = ref<number | null>(null);
   const problem = ref('');
   let running: ReturnType<typeof start> | undefined;
-  let turn = 0;
+  let lastRequestId = 0;
 
   function stop(): void {
-    turn += 1;
+    lastRequestId += 1;
     running?.worker.terminate();
     running = undefined;
     share.value = null;
@@ -143,7 +144,7 @@ export function useLongWork<T>() {
     work: (link: Remote<RoundWorker>, progress: (share: number) => void) => Promise<T>,
   ): Promise<void> {
     stop();
-    const mine = turn;
+    const requestId = lastRequestId;
     running = start('round, at length');
     share.value = 0;
     problem.value = '';
@@ -151,14 +152,14 @@ export function useLongWork<T>() {
       const answer = await work(
         running.link,
         proxy((done: number) => {
-          if (mine === turn) share.value = done;
+          if (requestId === lastRequestId) share.value = done;
         }) as unknown as (share: number) => void,
       );
-      if (mine === turn) result.value = answer;
+      if (requestId === lastRequestId) result.value = answer;
     } catch (error) {
-      if (mine === turn) problem.value = (error as Error).message;
+      if (requestId === lastRequestId) problem.value = (error as Error).message;
     } finally {
-      if (mine === turn) stop();
+      if (requestId === lastRequestId) stop();
     }
   }
   function clear(): void {

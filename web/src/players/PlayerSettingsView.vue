@@ -97,13 +97,13 @@ const shownAir = ({ field, part }: (typeof AIR)[number]) =>
 
 function writeAir({ field, part, label }: (typeof AIR)[number], text: string): void {
   const { read, show, name } = airUnits(unit.value)[part];
-  const [least, most] = CONDITION_BOUNDS[field];
+  const [min, max] = CONDITION_BOUNDS[field];
   const value =
     text.trim() === '' ? BASELINE[field] : Math.round(read(Number(text.replace(',', '.'))) * 100) / 100;
-  if (!Number.isFinite(value) || value < least || value > most) {
+  if (!Number.isFinite(value) || value < min || value > max) {
     complaints.value.set(field, {
       text,
-      reason: `${label} must be between ${show(least).toFixed(0)} and ${show(most).toFixed(0)} ${name}`,
+      reason: `${label} must be between ${show(min).toFixed(0)} and ${show(max).toFixed(0)} ${name}`,
     });
     return;
   }

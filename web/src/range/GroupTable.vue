@@ -13,7 +13,7 @@ import {
 import { computed } from 'vue';
 import { settingWords } from '../conditions/air-units';
 import { useSheet } from '../sheet/sheet-store';
-import { settingOf } from './range-store';
+import { playingConditionsOf } from './range-store';
 import type { DriftRow, GroupSummary } from './range-worker';
 import { heightUnit, plusMinusWords, sideWords, speedNumber, speedUnit } from './strike-units';
 
@@ -44,7 +44,7 @@ const standing = (group: GroupSummary): Shot | undefined => {
 const standingDay = (group: GroupSummary) =>
   store.clubsById.get(group.clubId)?.spec[`shot.${group.shot}` as ShotKey]?.takenOn;
 const offer = (group: GroupSummary) =>
-  measuredShot(group.summary!, settingWords(settingOf(props.session), 'm').slice(0, 120));
+  measuredShot(group.summary!, settingWords(playingConditionsOf(props.session), 'm').slice(0, 120));
 const taken = (group: GroupSummary) => {
   const shot = standing(group);
   return (

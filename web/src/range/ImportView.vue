@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import {
-  MOST_FILE_BYTES,
+  MAX_FILE_BYTES,
   STRIKE_FIELDS,
   headsKey,
   labelKey,
@@ -16,7 +16,7 @@ import {
   type StrikeImportReport,
   type StrikeUnit,
 } from '@tasche/contract';
-import { MEDIUM_FAIRWAY, SHOT_KINDS, isFullSwing, type Setting, type ShotKind } from '@tasche/core';
+import { MEDIUM_FAIRWAY, SHOT_KINDS, isFullSwing, type PlayingConditions, type ShotKind } from '@tasche/core';
 import Papa from 'papaparse';
 import { v4 as newId } from 'uuid';
 import { computed, reactive, ref, shallowRef } from 'vue';
@@ -71,8 +71,8 @@ async function choose(chosen: File | undefined): Promise<void> {
   report.value = null;
   done.value = null;
   problem.value = '';
-  if (chosen.size > MOST_FILE_BYTES) {
-    problem.value = `${chosen.name} is ${(chosen.size / 1e6).toFixed(0)} MB; ${MOST_FILE_BYTES / 1e6} MB is the limit. Split it, or export fewer sessions at once.`;
+  if (chosen.size > MAX_FILE_BYTES) {
+    problem.value = `${chosen.name} is ${(chosen.size / 1e6).toFixed(0)} MB; ${MAX_FILE_BYTES / 1e6} MB is the limit. Split it, or export fewer sessions at once.`;
     return;
   }
   try {
@@ -212,7 +212,7 @@ const wouldTake = computed(() =>
     ? report.value.labels.reduce((sum, { label, rows }) => sum + (clubOf(label) ? rows : 0), 0)
     : 0,
 );
-const setAir = (setting: Setting | null) => Object.assign(session, setting ?? baseline.value);
+const setAir = (setting: PlayingConditions | null) => Object.assign(session, setting ?? baseline.value);
 const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field === 'club'));
 </script>
 

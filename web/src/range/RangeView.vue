@@ -4,7 +4,7 @@ import {
   distanceNumber,
   isFullSwing,
   shotIn,
-  type Setting,
+  type PlayingConditions,
   type Shot,
   type ShotKey,
   type ShotKind,
@@ -27,7 +27,7 @@ import StrikeTable from './StrikeTable.vue';
 import CoverChart from './CoverChart.vue';
 import { readHandShots } from './hand-shots';
 import { averageFlights, landingView, HELD_SHARE } from './range-charts';
-import { settingOf, useRange } from './range-store';
+import { playingConditionsOf, useRange } from './range-store';
 import type { GroupSummary } from './range-worker';
 import { useLive } from './use-live';
 import { DRIFT_SPANS, useSession, type DriftSpan } from './use-session';
@@ -101,7 +101,7 @@ function remove(): void {
   range.change([{ do: 'removeSession', sessionId: gone.id, version: gone.version }]);
   void open(undefined);
 }
-const setAir = (setting: Setting | null) => {
+const setAir = (setting: PlayingConditions | null) => {
   const { conditions, surface } = setting ?? baseline.value;
   edit({ conditions, surface });
 };
@@ -248,7 +248,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <p v-if="session" class="quiet small">
           {{ shortDay(session.heldOn) }}, off {{ session.hitOff
           }}<template v-if="session.ball">, ball {{ session.ball }}</template
-          >, {{ settingWords(settingOf(session), unit) }}; {{ session.source }}.
+          >, {{ settingWords(playingConditionsOf(session), unit) }}; {{ session.source }}.
           <template v-if="session.notes">{{ session.notes }}</template>
         </p>
         <p v-else class="quiet small">
@@ -343,7 +343,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <summary class="small">The air and ground of this session</summary>
             <ConditionsBar
               ref="bar"
-              :setting="settingOf(session)"
+              :setting="playingConditionsOf(session)"
               :baseline="baseline"
               :unit="unit"
               :complaints="[]"

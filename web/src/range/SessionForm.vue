@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { SessionDetails } from '@tasche/contract';
-import { MEDIUM_FAIRWAY, type Setting } from '@tasche/core';
+import { MEDIUM_FAIRWAY, type PlayingConditions } from '@tasche/core';
 import { reactive } from 'vue';
 import { today } from '../app/day';
 
 /** Where and off what a session is held; its air is set beside it once it is open. */
-const props = defineProps<{ session?: SessionDetails; baseline: Setting; action: string }>();
+const props = defineProps<{ session?: SessionDetails; baseline: PlayingConditions; action: string }>();
 const emit = defineEmits<{ save: [details: SessionDetails]; leave: [] }>();
 
 const draft = reactive<SessionDetails>({
@@ -37,8 +37,13 @@ const draft = reactive<SessionDetails>({
       >Notes <input v-model="draft.notes" maxlength="4000" placeholder="what for, how it felt…"
     /></label>
     <div class="bar">
-      <button class="plain-button main">{{ action }}</button
-      ><button type="button" class="plain-button" @click="emit('leave')">Leave it</button>
+      <button class="plain-button main">{{ action }}</button><button
+        type="button"
+        class="plain-button"
+        @click="emit('leave')"
+      >
+        Leave it
+      </button>
     </div>
   </form>
 </template>

@@ -20,9 +20,9 @@ const emit = defineEmits<{
 const store = useSheet();
 const columns = computed(() => strikeColumns(props.unit));
 const clubs = computed(() => store.clubs.filter((club) => isFullSwing(club.kind)));
-const MOST_SHOWN = 200;
+const MAX_SHOWN = 200;
 const all = ref(false);
-const shown = computed(() => (all.value ? props.strikes : props.strikes.slice(-MOST_SHOWN)));
+const shown = computed(() => (all.value ? props.strikes : props.strikes.slice(-MAX_SHOWN)));
 
 /** The strike somebody is giving a reason for. */
 const asking = ref<string | null>(null);

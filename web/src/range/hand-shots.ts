@@ -10,7 +10,7 @@ const SIDE = /^(\d+(?:[.,]\d+)?)([lr])$/i;
 /** "152 148 3L 150": carries in the player's unit, each with how far left or right it came down where that follows it. */
 export function readHandShots(text: string, unit: DistanceUnit): HandShots {
   const strikes: Strike[] = [];
-  const [least, most] = STRIKE_BOUNDS.carryM;
+  const [min, max] = STRIKE_BOUNDS.carryM;
   const number = (part: string) => storedMetres(Number(part.replace(',', '.')), unit);
   for (const word of text
     .trim()
@@ -20,7 +20,7 @@ export function readHandShots(text: string, unit: DistanceUnit): HandShots {
     const side = SIDE.exec(word);
     if (carry) {
       const carryM = number(carry[1]!);
-      if (carryM < least || carryM > most) return { ok: false, reason: `${word} ${unit} is no carry` };
+      if (carryM < min || carryM > max) return { ok: false, reason: `${word} ${unit} is no carry` };
       strikes.push({ carryM });
     } else if (side) {
       const last = strikes.at(-1);

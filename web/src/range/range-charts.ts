@@ -31,7 +31,7 @@ export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: C
     ...outlines.flat().map(([, y]) => Math.abs(y) * 1.15),
   );
   const along = [...xs.map(far), ...outlines.flat().map(([x]) => x)];
-  const [least, most] = [Math.min(...along, Infinity), Math.max(...along, -Infinity)];
+  const [min, max] = [Math.min(...along, Infinity), Math.max(...along, -Infinity)];
   const series = all.flatMap(({ name, xs: carries, ys }, i) => {
     const colour = colourOf(i, all.length, ink);
     const outline = outlines[i]!;
@@ -72,8 +72,8 @@ export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: C
     ];
   });
   const base = chartFrame(ink, unit === 'yd' ? 'carry, yards' : 'carry, metres', 'left');
-  const room = Number.isFinite(least)
-    ? { min: Math.floor((least - 5) / 10) * 10, max: Math.ceil((most + 5) / 10) * 10 }
+  const room = Number.isFinite(min)
+    ? { min: Math.floor((min - 5) / 10) * 10, max: Math.ceil((max + 5) / 10) * 10 }
     : {};
   return {
     ...base,

@@ -1,13 +1,15 @@
 import type { Command, Page, SessionEntry, StrikeView, StrikesView } from '@tasche/contract';
-import { playingLoft, type ClubKind, type Setting, type Spec, type StrikeClub } from '@tasche/core';
+import { playingLoft, type ClubKind, type PlayingConditions, type Spec, type StrikeClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import { Refused, request } from '../api/request';
+import { ApiError, request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { useSheet } from '../sheet/sheet-store';
 import type { SessionStrikes } from './range-worker';
 
-export const settingOf = (session: Pick<SessionEntry, 'conditions' | 'surface'>): Setting => ({
+export const playingConditionsOf = (
+  session: Pick<SessionEntry, 'conditions' | 'surface'>,
+): PlayingConditions => ({
   conditions: session.conditions,
   surface: session.surface,
 });
@@ -36,10 +38,10 @@ export const useRange = defineStore('range', () => {
   const builds = shallowRef<ReadonlyMap<string, Spec>>(new Map());
   let playerId = '';
 
-  let turn = 0;
+  let lastRequestId = 0;
 
   async function load(id: string): Promise<void> {
-    const mine = ++turn;
+    const requestId = ++lastRequestId;
     if (id !== playerId) {
       playerId = id;
       sessions.value = [];
@@ -52,7 +54,7 @@ export const useRange = defineStore('range', () => {
         request<StrikesView>(`/players/${id}/strikes`),
       ]);
       // A later question is on its way, and knows more.
-      if (mine !== turn) return;
+      if (requestId !== lastRequestId) return;
       sessions.value = list;
       strikes.value = hit.strikes;
       more.value = hit.more;
@@ -61,8 +63,8 @@ export const useRange = defineStore('range', () => {
       // What still waits to be sent was done on top of what the server knows.
       for (const command of outbox.pending(id)) onScreen(command);
     } catch (error) {
-      if (mine !== turn) return;
-      if (error instanceof Refused) {
+      if (requestId !== lastRequestId) return;
+      if (error instanceof ApiError) {
         state.value = 'ready';
         return;
       }
@@ -110,7 +112,7 @@ export const useRange = defineStore('range', () => {
     keep: (strike: StrikeView) => boolean = () => true,
   ): SessionStrikes {
     return {
-      setting: settingOf(session),
+      setting: playingConditionsOf(session),
       strikes: (bySession.value.get(session.id) ?? []).filter(keep).map((strike) => {
         const { id, clubId, shot, leftOut, given } = strike;
         return { strike: { id, clubId, shot, leftOut, given }, club: clubOf(strike) };

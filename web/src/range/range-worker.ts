@@ -22,7 +22,7 @@ import {
   type Margins,
   type PathPoint,
   type Question,
-  type Setting,
+  type PlayingConditions,
   type ShotKind,
   type StrikeClub,
   type StrikeSummary,
@@ -31,7 +31,7 @@ import { expose } from 'comlink';
 
 /** A session's air with the balls hit in it, each with the club as it was built. */
 export interface SessionStrikes {
-  setting: Setting;
+  setting: PlayingConditions;
   strikes: readonly { strike: WorkedStrike; club: StrikeClub | null }[];
 }
 /** As much of a strike as the worker needs: ten thousand of them are copied on their way to it. */
@@ -74,11 +74,11 @@ export interface ComparisonAnswer {
 }
 
 const known = new Map<string, CompleteStrike | string>();
-const MOST_KNOWN = 60_000;
+const MAX_KNOWN = 60_000;
 
 function complete(
   { setting, strikes }: SessionStrikes,
-  baseline: Setting,
+  baseline: PlayingConditions,
 ): Map<string, CompleteStrike | string> {
   const air = JSON.stringify([setting, baseline]);
   const places = placesOf(setting, baseline);
@@ -87,7 +87,7 @@ function complete(
     const key = `${strike.id} ${club?.kind} ${club?.loftDeg} ${air}`;
     let whole = known.get(key);
     if (whole === undefined) {
-      if (known.size > MOST_KNOWN) known.clear();
+      if (known.size > MAX_KNOWN) known.clear();
       try {
         whole = club ? completeStrike(strike.given, club, places) : 'belongs to no club';
       } catch (error) {
@@ -102,7 +102,7 @@ function complete(
 
 export const groupKey = (clubId: string, shot: ShotKind) => `${clubId} ${shot}`;
 
-function groupsOf(sessions: readonly SessionStrikes[], baseline: Setting) {
+function groupsOf(sessions: readonly SessionStrikes[], baseline: PlayingConditions) {
   const groups = new Map<
     string,
     { clubId: string; shot: ShotKind; counted: { id: string; whole: CompleteStrike }[]; leftOut: number }
@@ -124,7 +124,10 @@ function groupsOf(sessions: readonly SessionStrikes[], baseline: Setting) {
   return { groups, wholes };
 }
 
-function summaries(groups: ReturnType<typeof groupsOf>['groups'], baseline: Setting): GroupSummary[] {
+function summaries(
+  groups: ReturnType<typeof groupsOf>['groups'],
+  baseline: PlayingConditions,
+): GroupSummary[] {
   return [...groups].map(([key, { clubId, shot, counted, leftOut }]) => ({
     key,
     clubId,
@@ -154,7 +157,7 @@ function landingsOf(wholes: readonly CompleteStrike[]): { xs: number[]; ys: numb
 }
 
 /** The flight of the average launch, in the baseline's air: along and up, one after the other. */
-function pathOf(wholes: readonly CompleteStrike[], baseline: Setting): Float64Array {
+function pathOf(wholes: readonly CompleteStrike[], baseline: PlayingConditions): Float64Array {
   const mean = (part: 'ballSpeedMps' | 'launchDeg' | 'spinRpm') => meanOf(wholes.map((whole) => whole[part]));
   const points: PathPoint[] = [];
   fly(
@@ -180,7 +183,7 @@ const api = {
   /** Every ball of some sessions filled in, and what each club did. */
   read(
     sessions: readonly SessionStrikes[],
-    baseline: Setting,
+    baseline: PlayingConditions,
   ): { rows: StrikeRow[]; groups: GroupSummary[] } {
     const { groups, wholes } = groupsOf(sessions, baseline);
     const outliers = new Map<string, string | undefined>();
@@ -195,7 +198,11 @@ const api = {
   },
 
   /** Each club against itself: what was hit before, and what was hit in the sessions now looked at. */
-  drift(before: readonly SessionStrikes[], now: readonly SessionStrikes[], baseline: Setting): DriftRow[] {
+  drift(
+    before: readonly SessionStrikes[],
+    now: readonly SessionStrikes[],
+    baseline: PlayingConditions,
+  ): DriftRow[] {
     const [then, today] = [groupsOf(before, baseline).groups, groupsOf(now, baseline).groups];
     return [...today].flatMap(([key, { clubId, shot, counted }]) => {
       const earlier = then.get(key);
@@ -212,7 +219,7 @@ const api = {
     builds: readonly BuildInput[],
     question: Question,
     margins: Margins,
-    baseline: Setting,
+    baseline: PlayingConditions,
   ): ComparisonAnswer {
     const filled = builds.map(({ id, name, kind, parts, sessions }) => {
       const { groups } = groupsOf(sessions, baseline);

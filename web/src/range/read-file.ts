@@ -25,7 +25,7 @@ export interface FileLook {
 const SAMPLE_BYTES = 300_000;
 const SAMPLE_ROWS = 300;
 /** Devices write some lines about themselves before the heads; not more than this. */
-const MOST_LINES_BEFORE = 20;
+const MAX_LINES_BEFORE = 20;
 
 /**
  * Reads the beginning of a file: its encoding, its columns, a guess at what they are.
@@ -55,7 +55,7 @@ function headLine(data: readonly (readonly string[])[]): number {
   const known = (row: readonly string[]) =>
     row.filter((cell) => STRIKE_FIELDS.some(({ heads }) => heads.test(splitHead(cell).words))).length;
   let best = 0;
-  for (let line = 1; line < Math.min(MOST_LINES_BEFORE, data.length); line++)
+  for (let line = 1; line < Math.min(MAX_LINES_BEFORE, data.length); line++)
     if (known(data[line]!) > known(data[best]!)) best = line;
   return best;
 }

@@ -1,5 +1,5 @@
 import type { StrikeImportOrder, StrikeImportReport } from '@tasche/contract';
-import { Away, Refused, problemIn } from '../api/request';
+import { NetworkError, ApiError, problemIn } from '../api/request';
 
 /** A file on its way to the server. */
 export interface Sending {
@@ -32,16 +32,20 @@ export function sendFile(
       if (call.status === 200) resolve(call.response as StrikeImportReport);
       else {
         const problem = problemIn(call.response);
-        if (problem && call.status < 500) reject(new Refused(call.status, problem));
+        if (problem && call.status < 500) reject(new ApiError(call.status, problem));
         else
-          reject(new Away(`${problem?.message ?? 'The server or its database is away.'} Nothing was taken.`));
+          reject(
+            new NetworkError(
+              `${problem?.message ?? 'The server or its database is away.'} Nothing was taken.`,
+            ),
+          );
       }
     };
     call.onerror = () => {
-      reject(new Away('The server hung up; nothing was taken.'));
+      reject(new NetworkError('The server hung up; nothing was taken.'));
     };
     call.onabort = () => {
-      reject(new Away('Cancelled; nothing was taken.'));
+      reject(new NetworkError('Cancelled; nothing was taken.'));
     };
     call.send(new Blob([`${JSON.stringify(order)}\n`, file]));
   });

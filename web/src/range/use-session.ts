@@ -1,5 +1,5 @@
 import type { SessionEntry, StrikeView } from '@tasche/contract';
-import type { Setting } from '@tasche/core';
+import type { PlayingConditions } from '@tasche/core';
 import { differenceInCalendarDays } from 'date-fns';
 import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import { useRange } from './range-store';
@@ -17,7 +17,7 @@ export type DriftSpan = keyof typeof DRIFT_SPANS;
 /** One session filled in and summed up by the worker, and its clubs against what they did before. */
 export function useSession(
   session: ComputedRef<SessionEntry | undefined>,
-  baseline: ComputedRef<Setting>,
+  baseline: ComputedRef<PlayingConditions>,
   span: ComputedRef<DriftSpan>,
 ) {
   const range = useRange();
@@ -28,13 +28,13 @@ export function useSession(
   const groups = shallowRef<readonly GroupSummary[]>([]);
   const drifts = shallowRef<readonly DriftRow[]>([]);
   const problem = ref('');
-  let turn = 0;
+  let lastRequestId = 0;
   let shownId: string | undefined;
 
   watch(
     [session, strikes, baseline, span],
     async ([current, , from, against]) => {
-      const mine = ++turn;
+      const requestId = ++lastRequestId;
       // Another session's numbers are not shown, or taken, under this one's name while the worker works.
       if (current?.id !== shownId) {
         shownId = current?.id;
@@ -45,7 +45,7 @@ export function useSession(
       if (!current) return;
       try {
         const answer = await rangeWorker().read([range.strikesOf(current)], from);
-        if (mine !== turn) return;
+        if (requestId !== lastRequestId) return;
         rows.value = new Map(answer.rows.map((row) => [row.id, row]));
         groups.value = answer.groups;
         problem.value = '';
@@ -57,9 +57,10 @@ export function useSession(
           })
           .map((one) => range.strikesOf(one));
         const drifted = await rangeWorker().drift(earlier, [range.strikesOf(current)], from);
-        if (mine === turn) drifts.value = drifted;
+        if (requestId === lastRequestId) drifts.value = drifted;
       } catch (error) {
-        if (mine === turn) problem.value = `The shots could not be worked out: ${(error as Error).message}`;
+        if (requestId === lastRequestId)
+          problem.value = `The shots could not be worked out: ${(error as Error).message}`;
       }
     },
     { immediate: true },

@@ -5,7 +5,7 @@ import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
-import { Away, post, request } from '../api/request';
+import { NetworkError, post, request } from '../api/request';
 import { shortDay, shortMoment, today } from '../app/day';
 import { MARKS } from '../ladder/marks';
 
@@ -32,7 +32,7 @@ async function load(): Promise<void> {
     problem.value = '';
   } catch (error) {
     problem.value = (error as Error).message;
-    if (error instanceof Away) setTimeout(() => void load(), 1500);
+    if (error instanceof NetworkError) setTimeout(() => void load(), 1500);
   }
 }
 async function loadMore(): Promise<void> {
@@ -143,8 +143,7 @@ function startsIn(day: string): string {
               <RouterLink
                 v-if="entry.nextPlan"
                 :to="{ name: 'plan', params: { playerId: entry.player.id, planId: entry.nextPlan.id } }"
-                >{{ entry.nextPlan.name }}</RouterLink
-              ><span v-else class="quiet">nothing planned</span>
+                >{{ entry.nextPlan.name }}</RouterLink><span v-else class="quiet">nothing planned</span>
               <div v-if="entry.nextPlan" class="small quiet">
                 {{ shortDay(entry.nextPlan.startsOn) }}, {{ startsIn(entry.nextPlan.startsOn) }};
                 <span

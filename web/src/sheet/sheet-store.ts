@@ -3,7 +3,7 @@ import { ladderClub, skillOf, type LadderClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
-import { Refused, request } from '../api/request';
+import { ApiError, request } from '../api/request';
 import { withCommands, withResult } from '../changes/optimistic';
 import { subjectOf, useOutbox } from '../changes/outbox';
 import { undoLine } from '../changes/undo-line';
@@ -44,7 +44,7 @@ export const useSheet = defineStore('sheet', () => {
       sheet.value = asOf === null ? withCommands(loaded, outbox.pending(playerId)) : loaded;
       state.value = 'ready';
     } catch (error) {
-      if (error instanceof Refused) state.value = 'missing';
+      if (error instanceof ApiError) state.value = 'missing';
       else if (sheet.value === null) {
         state.value = 'away';
         setTimeout(() => {
@@ -72,10 +72,10 @@ export const useSheet = defineStore('sheet', () => {
   outbox.onSent((sent) => {
     const current = sheet.value;
     if (!current) return undefined;
-    const mine = sent.outgoing.playerId === current.player.id;
+    const isOwn = sent.outgoing.playerId === current.player.id;
     // An event that is changed takes its plans with it.
     if (
-      !mine &&
+      !isOwn &&
       !('result' in sent && sent.result.plans.some(({ playerId }) => playerId === current.player.id))
     )
       return undefined;

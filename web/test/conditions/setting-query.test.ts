@@ -5,16 +5,16 @@ import {
   FIRMNESSES,
   GRASSES,
   MEDIUM_FAIRWAY,
-  type Setting,
+  type PlayingConditions,
 } from '@tasche/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { baselineOf } from '@tasche/contract';
 import { readSetting, settingPart, settingQuery } from '../../src/conditions/setting-query';
 
-const hundredths = ([least, most]: readonly [number, number]) =>
-  fc.integer({ min: Math.ceil(least * 100), max: Math.floor(most * 100) }).map((n) => n / 100);
-const setting: fc.Arbitrary<Setting> = fc.record({
+const hundredths = ([min, max]: readonly [number, number]) =>
+  fc.integer({ min: Math.ceil(min * 100), max: Math.floor(max * 100) }).map((n) => n / 100);
+const setting: fc.Arbitrary<PlayingConditions> = fc.record({
   conditions: fc.record({
     temperatureC: hundredths(CONDITION_BOUNDS.temperatureC),
     altitudeM: hundredths(CONDITION_BOUNDS.altitudeM),

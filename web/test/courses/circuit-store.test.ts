@@ -1,7 +1,7 @@
 import { CALM, USUAL_GROUND } from '@tasche/core';
-import type { ChangeResult, CircuitView, CourseView, EventView, SeasonView } from '@tasche/contract';
+import type { ChangeResult, ScheduleView, CourseView, EventView, SeasonView } from '@tasche/contract';
 import { describe, expect, it } from 'vitest';
-import { withCircuitCommands, withCircuitResult } from '../../src/courses/circuit-store';
+import { withScheduleCommands, withScheduleResult } from '../../src/courses/schedule-store';
 
 const course = (id: string, name: string): CourseView => ({
   id,
@@ -48,7 +48,7 @@ const event = (id: string): EventView => ({
   limits: { clubs: 14, lengthIn: 46 },
   notes: '',
 });
-const standing: CircuitView = {
+const standing: ScheduleView = {
   courses: [course('a', 'Skarvoy Links'), course('b', 'Hochfirn')],
   seasons: [season('winter')],
   events: [event('open')],
@@ -57,46 +57,46 @@ const standing: CircuitView = {
 describe('the circuit as it will be', () => {
   it('when the server has done what was asked: added once, edited, removed', () => {
     const { id: _id, version: _version, removed: _removed, ...details } = course('c', 'Lagoa Funda');
-    const added = withCircuitCommands(standing, [
+    const added = withScheduleCommands(standing, [
       { do: 'addCourse', course: { id: 'c', ...details } },
       { do: 'addCourse', course: { id: 'c', ...details } },
     ]);
     expect(added.courses.map(({ id }) => id)).toEqual(['a', 'b', 'c']);
     expect(added.courses[2]).toMatchObject({ version: 1, removed: false, name: 'Lagoa Funda' });
     expect(
-      withCircuitCommands(standing, [
+      withScheduleCommands(standing, [
         { do: 'editCourse', courseId: 'b', version: 1, set: { altitudeM: 1520 } },
         { do: 'removeCourse', courseId: 'a', version: 1 },
       ]).courses,
     ).toEqual([{ ...standing.courses[1], altitudeM: 1520 }]);
     expect(
-      withCircuitCommands(standing, [
+      withScheduleCommands(standing, [
         { do: 'editSeason', seasonId: 'winter', version: 1, set: { windMps: 9 } },
       ]).seasons[0],
     ).toMatchObject({ windMps: 9, temperatureC: 12 });
     expect(
-      withCircuitCommands(standing, [{ do: 'removeSeason', seasonId: 'winter', version: 1 }]).seasons,
+      withScheduleCommands(standing, [{ do: 'removeSeason', seasonId: 'winter', version: 1 }]).seasons,
     ).toEqual([]);
     expect(
-      withCircuitCommands(standing, [
+      withScheduleCommands(standing, [
         { do: 'editEvent', eventId: 'open', version: 1, set: { name: 'Masters' } },
       ]).events[0]!.name,
     ).toBe('Masters');
     expect(
-      withCircuitCommands(standing, [{ do: 'removeEvent', eventId: 'open', version: 1 }]).events,
+      withScheduleCommands(standing, [{ do: 'removeEvent', eventId: 'open', version: 1 }]).events,
     ).toEqual([]);
     // What is no matter of the circuit leaves it alone.
-    expect(withCircuitCommands(standing, [{ do: 'removePlan', planId: 'p', version: 1 }])).toBe(standing);
+    expect(withScheduleCommands(standing, [{ do: 'removePlan', planId: 'p', version: 1 }])).toBe(standing);
   });
 
   it('one round of an event is changed and no other, in what is said and no more', () => {
     const windy = { ...CALM, windMps: 9 };
-    const { rounds } = withCircuitCommands(standing, [
+    const { rounds } = withScheduleCommands(standing, [
       { do: 'editEventRound', eventId: 'open', version: 1, roundId: 'r2', set: { air: windy } },
     ]).events[0]!;
     expect(rounds).toEqual([round('r1'), { ...round('r2'), air: windy }]);
     expect(
-      withCircuitCommands(standing, [
+      withScheduleCommands(standing, [
         { do: 'editEventRound', eventId: 'other', version: 1, roundId: 'r2', set: { air: windy } },
       ]).events,
     ).toEqual(standing.events);
@@ -117,15 +117,15 @@ describe('the circuit as it will be', () => {
       }) as unknown as ChangeResult;
     const renamed = { ...standing.courses[0]!, version: 2, name: 'Skarvoy' };
     expect(
-      withCircuitResult(standing, result({ courses: [course('d', 'Erg Chebka'), renamed] })).courses.map(
+      withScheduleResult(standing, result({ courses: [course('d', 'Erg Chebka'), renamed] })).courses.map(
         ({ name }) => name,
       ),
     ).toEqual(['Skarvoy', 'Hochfirn', 'Erg Chebka']);
     expect(
-      withCircuitResult(standing, result({ courses: [{ ...renamed, removed: true }] })).courses.map(
+      withScheduleResult(standing, result({ courses: [{ ...renamed, removed: true }] })).courses.map(
         ({ id }) => id,
       ),
     ).toEqual(['b']);
-    expect(withCircuitResult(standing, result({}))).toEqual(standing);
+    expect(withScheduleResult(standing, result({}))).toEqual(standing);
   });
 });

@@ -24,9 +24,9 @@ describe('labels spread along the rail', () => {
         const placed = spreadLabels(wanted, GAP, LOW, HIGH);
         const order = wanted.map((_wish, i) => i).sort((a, b) => wanted[a]! - wanted[b]! || a - b);
         const along = order.map((i) => placed[i]!);
-        const least = Math.min(GAP, (HIGH - LOW) / Math.max(1, wanted.length - 1));
+        const min = Math.min(GAP, (HIGH - LOW) / Math.max(1, wanted.length - 1));
         for (let i = 1; i < along.length; i++)
-          expect(along[i]! - along[i - 1]!).toBeGreaterThanOrEqual(least - 1e-6);
+          expect(along[i]! - along[i - 1]!).toBeGreaterThanOrEqual(min - 1e-6);
         expect(along[0]).toBeGreaterThanOrEqual(LOW - 1e-6);
         expect(along.at(-1)).toBeLessThanOrEqual(HIGH + 1e-6);
       }),

@@ -1,9 +1,13 @@
-import type { Need } from '@tasche/core';
+import type { ShotDemand } from '@tasche/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { needBars } from '../../src/plan/need-bars';
 
-const need = (playsLikeM: number | undefined, weight: number, more: Partial<Need> = {}): Need => ({
+const demand = (
+  playsLikeM: number | undefined,
+  weight: number,
+  more: Partial<ShotDemand> = {},
+): ShotDemand => ({
   name: `at ${playsLikeM}`,
   distanceM: playsLikeM ?? 150,
   to: 'green',
@@ -19,12 +23,12 @@ describe('the picture of needs', () => {
     expect(
       needBars(
         [
-          need(152, 1.5),
-          need(150, 0.5),
-          need(149.9, 1),
-          need(230, 2, { to: 'fairway', lie: 'tee' }),
-          need(31, 0.4, { distanceM: 30 }),
-          need(undefined, 9),
+          demand(152, 1.5),
+          demand(150, 0.5),
+          demand(149.9, 1),
+          demand(230, 2, { to: 'fairway', lie: 'tee' }),
+          demand(31, 0.4, { distanceM: 30 }),
+          demand(undefined, 9),
         ],
         5,
       ),
@@ -49,7 +53,7 @@ describe('the picture of needs', () => {
         fc.constantFrom(2, 5, 10),
         (asked, widthM) => {
           const bars = needBars(
-            asked.map(({ at, weight }) => need(at, weight)),
+            asked.map(({ at, weight }) => demand(at, weight)),
             widthM,
           );
           expect(bars.reduce((sum, { total }) => sum + total, 0)).toBeCloseTo(

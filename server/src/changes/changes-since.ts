@@ -1,6 +1,13 @@
 import { isDeepStrictEqual } from 'node:util';
-import { conflict } from '../http/refusal.js';
-import { plain, versionBefore, type EntityKind, type EntityOf, type RowImage, type Trail } from './trail.js';
+import { conflict } from '../http/http-error.js';
+import {
+  plain,
+  versionBefore,
+  type EntityKind,
+  type EntityOf,
+  type RowDiff,
+  type ChangeRecorder,
+} from './change-recorder.js';
 
 /** A value somebody sets, and where it stands in its row: a whole column, or a part of one. */
 export interface SetValue {
@@ -10,15 +17,15 @@ export interface SetValue {
   /** The part of the column; all of it where nothing is said. */ part?: (column: unknown) => unknown;
 }
 
-type Image = Extract<RowImage, { of: EntityKind }>;
+type Image = Extract<RowDiff, { of: EntityKind }>;
 
 /**
  * Refuses to write over somebody else's work, and over nothing else: what others changed of the row since it was seen is no hindrance as long
  * as it is not what is set now. What stood there at the version seen is read off the changes made since.
- * @throws Refusal 409 with both values of everything that was changed by both
+ * @throws HttpError 409 with both values of everything that was changed by both
  */
-export async function requireUntouched<K extends EntityKind>(
-  trail: Trail,
+export async function assertNoConflict<K extends EntityKind>(
+  recorder: ChangeRecorder,
   kind: K,
   row: EntityOf[K],
   version: number,
@@ -26,15 +33,15 @@ export async function requireUntouched<K extends EntityKind>(
 ): Promise<void> {
   const before = versionBefore(row) ?? row.version;
   if (before === version) return;
-  const later = await imagesSince(trail, kind, row.id, version);
+  const later = await changesSince(recorder, kind, row.id, version);
   // A version nobody wrote down is taken to have touched everything.
   const told = new Set(later.map((image) => image.version));
   const whole =
     before > version &&
     Array.from({ length: before - version }, (_one, i) => version + i).every((one) => told.has(one));
-  const own = trail.images.filter((image): image is Image => image.of === kind && image.id === row.id);
-  const asSeen = (images: readonly Image[], column: string, otherwise: unknown) => {
-    const first = images.find((image) => image.before && column in image.before);
+  const own = recorder.rowDiffs.filter((image): image is Image => image.of === kind && image.id === row.id);
+  const asSeen = (rowDiffs: readonly Image[], column: string, otherwise: unknown) => {
+    const first = rowDiffs.find((image) => image.before && column in image.before);
     // Nothing may have stood there: that is a value too.
     return first ? first.before![column] : otherwise;
   };
@@ -52,12 +59,17 @@ export async function requireUntouched<K extends EntityKind>(
 }
 
 /** What was done to a row on top of a version and later, in order. */
-async function imagesSince(trail: Trail, kind: EntityKind, id: string, version: number): Promise<Image[]> {
-  const rows = await trail.em.execute<{ image: Image }[]>(
+async function changesSince(
+  recorder: ChangeRecorder,
+  kind: EntityKind,
+  id: string,
+  version: number,
+): Promise<Image[]> {
+  const rows = await recorder.em.execute<{ image: Image }[]>(
     `select image from change, jsonb_array_elements(change.images) with ordinality as one (image, place)
      where change.workspace_id = ? and change.id in (select change_id from change_row where row_id = ?) and image ->> 'of' = ? and image ->> 'id' = ? and (image ->> 'version')::integer >= ?
      order by (image ->> 'version')::integer, place limit 2000`,
-    [trail.workspaceId, id, kind, id, version],
+    [recorder.workspaceId, id, kind, id, version],
   );
   return rows.map(({ image }) => image);
 }

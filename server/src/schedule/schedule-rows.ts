@@ -1,8 +1,8 @@
 import type { CourseGround, Hole, Limits } from '@tasche/core';
 import {
-  MOST_COURSES,
-  MOST_EVENTS,
-  type CircuitView,
+  MAX_COURSES,
+  MAX_EVENTS,
+  type ScheduleView,
   type CourseSeason,
   type CourseView,
   type EventRound,
@@ -13,7 +13,7 @@ import {
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { knownText, type KnownText } from '../http/known-text.js';
-import { notFound, ruleBroken } from '../http/refusal.js';
+import { notFound, ruleBroken } from '../http/http-error.js';
 import type { ForecastPlace } from '../weather/forecast-source.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
@@ -151,14 +151,14 @@ export async function knownCircuitText(orm: MikroORM, workspaceId: string): Prom
 }
 
 /** Everything the workspace plays. */
-export async function readCircuit(em: EntityManager): Promise<CircuitView> {
+export async function readCircuit(em: EntityManager): Promise<ScheduleView> {
   const standing = { removedAt: null };
   const courses = await em.find(Course, standing, {
     orderBy: { name: 'asc', id: 'asc' },
-    limit: MOST_COURSES,
+    limit: MAX_COURSES,
   });
   const seasons = await em.find(Season, standing, { orderBy: { fromMonth: 'asc', name: 'asc' }, limit: 50 });
-  const events = await em.find(Event, standing, { orderBy: { name: 'asc', id: 'asc' }, limit: MOST_EVENTS });
+  const events = await em.find(Event, standing, { orderBy: { name: 'asc', id: 'asc' }, limit: MAX_EVENTS });
   return {
     courses: courses.map(courseView),
     seasons: seasons.map(seasonView),
@@ -166,7 +166,7 @@ export async function readCircuit(em: EntityManager): Promise<CircuitView> {
   };
 }
 
-/** Where a course lies, for whoever forecasts its weather. @throws Refusal 404, or 422 for one nobody has placed */
+/** Where a course lies, for whoever forecasts its weather. @throws HttpError 404, or 422 for one nobody has placed */
 export async function coursePlace(em: EntityManager, id: string): Promise<ForecastPlace> {
   const course = await em.findOne(Course, { id, removedAt: null });
   if (!course) throw notFound('course');

@@ -1,18 +1,18 @@
-import type { HitOrder } from '@tasche/contract';
+import type { HitRequest } from '@tasche/contract';
 import { USUAL_LOFT_DEG, ladderClub, type ShotKind } from '@tasche/core';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Club } from '../clubs/club.js';
-import { badInput, notFound } from '../http/refusal.js';
+import { badInput, notFound } from '../http/http-error.js';
 import { Session } from '../sessions/session.js';
 
 /** What a simulated monitor needs to know to have a player hit a club: how it is built, and how far it goes. */
-export async function hitOrder(
+export async function hitRequest(
   em: EntityManager,
   sessionId: string,
   clubId: string,
   shot: ShotKind,
   count: number,
-): Promise<HitOrder> {
+): Promise<HitRequest> {
   const session = await em.findOne(Session, { id: sessionId, removedAt: null });
   if (!session) throw notFound('session');
   const row = await em.findOne(Club, { id: clubId, playerId: session.playerId, removedAt: null });

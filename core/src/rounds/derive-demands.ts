@@ -1,24 +1,24 @@
 import type { LadderClub } from '../clubs/ladder-club.js';
-import type { Setting } from '../conditions/move-shot.js';
-import type { Need } from '../choosing/need.js';
-import { troubleFrom } from '../choosing/need-rows.js';
+import type { PlayingConditions } from '../conditions/move-shot.js';
+import type { ShotDemand } from '../choosing/shot-demand.js';
+import { troubleFrom } from '../choosing/demand-rows.js';
 import type { PlayedIn } from '../choosing/played-shot.js';
 import { isFullSwing } from '../clubs/kinds.js';
 import { dayShots, holePlayer, type AskedStroke, type RoundDay } from './play-hole.js';
 
 /** Times each hole is played to learn what it asks. */
-export const NEED_PLAYS = 200;
-export const NEED_SEED = 20_261_125;
+export const DEMAND_PLAYS = 200;
+export const DEMAND_SEED = 20_261_125;
 /** Strokes of one kind closer than this are one need, which is counted from places so far apart, so many at most. */
 const BIN_M = 12;
 const PLACES_APART_M = { green: 6, fairway: 20 } as const;
-const MOST_PLACES = 8;
+const MAX_PLACES = 8;
 /** What comes up less often than once in so many rounds is put with its neighbour of the same kind and lie; where there is none it is left out. */
 const RAREST = 0.03;
 
 /** What a round asks of a player, and how much of it was too rare to be listed. */
-export interface RoundNeeds {
-  needs: readonly Need[];
+export interface RoundDemands {
+  needs: readonly ShotDemand[];
   /** Strokes a round, putts left out. */ strokes: number;
   rareStrokes: number;
 }
@@ -29,15 +29,15 @@ export interface RoundNeeds {
  * @param clubs all that may be carried; shots as they are known at `from`
  * @param handicap of the player; the tour's where nothing is said, and what `played` says where that is given
  * @param told how much of it is done, after every hole; a share of the whole
- * @throws RefusedInput
+ * @throws InvalidInputError
  */
-export function deriveNeeds(
+export function deriveDemands(
   day: RoundDay,
   clubs: readonly LadderClub[],
-  from: Setting,
+  from: PlayingConditions,
   {
-    seed = NEED_SEED,
-    plays = NEED_PLAYS,
+    seed = DEMAND_SEED,
+    plays = DEMAND_PLAYS,
     handicap,
     played = dayShots(day, from, handicap),
     told,
@@ -48,9 +48,9 @@ export function deriveNeeds(
     played?: PlayedIn;
     told?: (share: number) => void;
   } = {},
-): RoundNeeds {
+): RoundDemands {
   const player = holePlayer(day, clubs, played);
-  const needs: Need[] = [];
+  const needs: ShotDemand[] = [];
   let rareStrokes = 0;
   for (let at = 0; at < player.holes; at++) {
     const groups = new Map<string, AskedStroke[]>();
@@ -62,12 +62,12 @@ export function deriveNeeds(
         else groups.set(key, [stroke]);
       }
     }
-    const found: Need[] = [];
+    const found: ShotDemand[] = [];
     for (const group of groups.values()) {
       const bins = withoutRare(binned(group), RAREST * plays);
       bins.forEach((bin, i) => {
         found.push(
-          needOf(
+          demandOf(
             bin,
             plays,
             bins.length > 1 ? ` ${'abcdefghijklmnopqrstuvwxyz'[i % 26]!}` : '',
@@ -88,7 +88,7 @@ export function deriveNeeds(
   const rounds = player.holes === 9 ? 2 : 1;
   const strokes = needs.reduce((sum, { weight }) => sum + weight, 0);
   return {
-    needs: rounds === 1 ? needs : needs.map((need) => ({ ...need, weight: need.weight * rounds })),
+    needs: rounds === 1 ? needs : needs.map((demand) => ({ ...demand, weight: demand.weight * rounds })),
     strokes: (strokes + rareStrokes) * rounds,
     rareStrokes: rareStrokes * rounds,
   };
@@ -116,7 +116,7 @@ function binned(strokes: readonly AskedStroke[]): AskedStroke[][] {
 /** As many strokes for each place: the means of equal shares of them in order, places so far apart. */
 function placesOf(fromM: readonly number[], apartM: number): number[] {
   const sorted = [...fromM].sort((a, b) => a - b);
-  const count = Math.min(MOST_PLACES, sorted.length, Math.ceil((sorted.at(-1)! - sorted[0]!) / apartM) || 1);
+  const count = Math.min(MAX_PLACES, sorted.length, Math.ceil((sorted.at(-1)! - sorted[0]!) / apartM) || 1);
   return Array.from({ length: count }, (_one, i) => {
     const share = sorted.slice(
       Math.floor((i * sorted.length) / count),
@@ -144,50 +144,55 @@ function holeWords(hole: number): string {
   return `${hole}${hole > 10 && hole < 14 ? 'th' : (ORDINALS[hole % 10] ?? 'th')}`;
 }
 
-function needOf(
+function demandOf(
   bin: readonly AskedStroke[],
   plays: number,
   letter: string,
   clubs: readonly LadderClub[],
   played: PlayedIn,
-): Need {
+): ShotDemand {
   const [first] = bin;
   const mean = (value: (stroke: AskedStroke) => number) =>
     bin.reduce((sum, stroke) => sum + value(stroke), 0) / bin.length;
-  const { need, kind, hole } = first!;
+  const { need: demand, kind, hole } = first!;
   const distanceM = Math.round(mean((stroke) => stroke.need.distanceM) * 10) / 10;
   const leftM =
-    need.to === 'fairway' ? Math.round(mean((stroke) => stroke.need.leftM ?? 1) * 10) / 10 : undefined;
-  const lie = need.lie === 'tee' || need.lie === 'fairway' || need.lie === 'tight' ? '' : ` from ${need.lie}`;
+    demand.to === 'fairway' ? Math.round(mean((stroke) => stroke.need.leftM ?? 1) * 10) / 10 : undefined;
+  const lie =
+    demand.lie === 'tee' || demand.lie === 'fairway' || demand.lie === 'tight' ? '' : ` from ${demand.lie}`;
   const toHole = (stroke: AskedStroke) =>
     stroke.need.distanceM + (stroke.need.to === 'green' ? 0 : (stroke.need.leftM ?? 0));
-  const trouble = need.trouble && troubleFrom(need.trouble, mean(toHole) - toHole(first!));
-  const hitFromM = kind === 'short game' ? [] : placesOf(bin.map(toHole), PLACES_APART_M[need.to]);
-  const merged: Need = {
-    ...need,
+  const trouble = demand.trouble && troubleFrom(demand.trouble, mean(toHole) - toHole(first!));
+  const hitFromM = kind === 'short game' ? [] : placesOf(bin.map(toHole), PLACES_APART_M[demand.to]);
+  const merged: ShotDemand = {
+    ...demand,
     ...(trouble && { trouble }),
     ...(hitFromM.length > 1 && { hitFromM }),
     name: `${holeWords(hole)}, ${kind}${lie}${letter}`,
     distanceM,
     weight: Math.round((bin.length / plays) * 1000) / 1000,
     ...(leftM !== undefined && { leftM }),
-    ...(need.riseM !== undefined && { riseM: Math.round(need.riseM * 10) / 10 }),
+    ...(demand.riseM !== undefined && { riseM: Math.round(demand.riseM * 10) / 10 }),
   };
   const playsLikeM = playsLikeOf(merged, clubs, played);
   return playsLikeM === undefined ? merged : { ...merged, playsLikeM };
 }
 
 /** The stock carry at home of the shot that comes to rest there, read off the player's own full shots; undefined with fewer than two. */
-export function playsLikeOf(need: Need, clubs: readonly LadderClub[], played: PlayedIn): number | undefined {
-  const wind = { windMps: need.windMps ?? 0, windFromDeg: need.windFromDeg ?? 0 };
+export function playsLikeOf(
+  demand: ShotDemand,
+  clubs: readonly LadderClub[],
+  played: PlayedIn,
+): number | undefined {
+  const wind = { windMps: demand.windMps ?? 0, windFromDeg: demand.windFromDeg ?? 0 };
   const pairs = clubs
     .flatMap((club) => {
       const home = club.shots.full;
       const there = isFullSwing(club.kind) ? played(club, wind).shots.full : undefined;
       if (!home || !there) return [];
-      const rise = (need.riseM ?? 0) / Math.tan((Math.max(20, there.landDeg ?? 47) * Math.PI) / 180);
+      const rise = (demand.riseM ?? 0) / Math.tan((Math.max(20, there.landDeg ?? 47) * Math.PI) / 180);
       const runM =
-        need.to === 'green' ? (there.greenRunM ?? 0) : (there.totalM ?? there.carryM) - there.carryM;
+        demand.to === 'green' ? (there.greenRunM ?? 0) : (there.totalM ?? there.carryM) - there.carryM;
       return [[there.carryM - rise + runM, home.carryM] as const];
     })
     .sort((a, b) => a[0] - b[0]);
@@ -196,19 +201,19 @@ export function playsLikeOf(need: Need, clubs: readonly LadderClub[], played: Pl
     pairs.length - 1,
     Math.max(
       1,
-      pairs.findIndex(([rest]) => rest >= need.distanceM) === -1
+      pairs.findIndex(([rest]) => rest >= demand.distanceM) === -1
         ? pairs.length - 1
-        : pairs.findIndex(([rest]) => rest >= need.distanceM),
+        : pairs.findIndex(([rest]) => rest >= demand.distanceM),
     ),
   );
   const [[r0, c0], [r1, c1]] = [pairs[above - 1]!, pairs[above]!];
-  const share = r1 - r0 > 0.1 ? (need.distanceM - r0) / (r1 - r0) : 0;
+  const share = r1 - r0 > 0.1 ? (demand.distanceM - r0) / (r1 - r0) : 0;
   // Below the shortest club and beyond the longest the two ends alone say little: in proportion to them.
   const value =
     share < 0
-      ? (c0 * need.distanceM) / Math.max(1, r0)
+      ? (c0 * demand.distanceM) / Math.max(1, r0)
       : share > 1
-        ? (c1 * need.distanceM) / Math.max(1, r1)
+        ? (c1 * demand.distanceM) / Math.max(1, r1)
         : c0 + (c1 - c0) * share;
   return Math.round(Math.min(500, Math.max(1, value)) * 10) / 10;
 }

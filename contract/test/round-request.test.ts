@@ -3,10 +3,10 @@ import {
   CALM,
   DEFAULT_GAP_SETTINGS,
   MEDIUM_FAIRWAY,
-  PLAIN_WISHES,
+  DEFAULT_PREFERENCES,
   USUAL_GROUND,
   usualHole,
-  type Need,
+  type ShotDemand,
 } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
 import {
@@ -15,8 +15,8 @@ import {
   isCandidate,
   planChoosingSchema,
   planRoundOf,
-  roundOrderOf,
-  wishesOf,
+  roundRequestOf,
+  preferencesOf,
   type ClubView,
   type CourseView,
   type EventRound,
@@ -24,7 +24,7 @@ import {
   type PlayerView,
 } from '../src/index.js';
 
-const note: Need = {
+const note: ShotDemand = {
   name: 'practice: 150',
   distanceM: 150,
   to: 'green',
@@ -68,7 +68,7 @@ const plan: Pick<PlanView, 'rounds' | 'choosing' | 'baseClubIds'> = {
 
 describe('a round as the core is asked for its bag', () => {
   it('is the day on the course, the clubs that could go, what was changed and noted, the wishes, and the event’s limits', () => {
-    const { order, taste } = roundOrderOf({
+    const { order, taste } = roundRequestOf({
       player,
       clubs: [
         club('7'),
@@ -89,7 +89,7 @@ describe('a round as the core is asked for its bag', () => {
       notes: [note],
       changes: { '1st, tee shot': null },
     });
-    expect(order.wishes).toEqual({ ...PLAIN_WISHES, limit: 12, changeStrokes: 0.1, always: ['7'] });
+    expect(order.wishes).toEqual({ ...DEFAULT_PREFERENCES, limit: 12, changeStrokes: 0.1, always: ['7'] });
     expect(taste).toEqual({
       wishes: order.wishes,
       school: 'even-carries',
@@ -101,11 +101,11 @@ describe('a round as the core is asked for its bag', () => {
 
   it('of a round nobody touched is plain; on a course without holes it cannot be asked', () => {
     expect(planRoundOf(plan, 'r2')).toEqual(emptyRound('r2'));
-    expect(wishesOf(null)).toEqual(PLAIN_WISHES);
+    expect(preferencesOf(null)).toEqual(DEFAULT_PREFERENCES);
     expect(baselineOf({ baseline: { ...BASELINE, altitudeM: 900 } }).conditions.altitudeM).toBe(900);
     expect(isCandidate({ removed: false, spec: {} })).toBe(true);
     expect(() =>
-      roundOrderOf({
+      roundRequestOf({
         player,
         clubs: [],
         plan,

@@ -1,6 +1,6 @@
 import { emptyRound } from '@tasche/contract';
 import { isDeepStrictEqual } from 'node:util';
-import type { EntityKind } from './trail.js';
+import type { EntityKind } from './change-recorder.js';
 
 type Part = Record<string, unknown>;
 /** A column that is a list of parts, each known by a key; a part nobody has written yet may stand for one that is not there. */
@@ -19,7 +19,7 @@ const PARTS: Partial<Record<`${EntityKind}.${string}`, Parts>> = {
  * @param now as it stands
  * @returns null where what the change wrote is not what stands there any more
  */
-export function takenBack(
+export function revertedValue(
   kind: EntityKind,
   field: string,
   before: unknown,

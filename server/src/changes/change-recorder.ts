@@ -1,14 +1,14 @@
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import { Bag, BagClub } from '../bags/bag.js';
-import { Course, Event, Season } from '../circuit/circuit.js';
+import { Course, Event, Season } from '../schedule/schedule-rows.js';
 import { Club } from '../clubs/club.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
 import { Session } from '../sessions/session.js';
 
 /** What one change did to one row, enough to take it back. */
-export type RowImage =
+export type RowDiff =
   | {
       of: EntityKind;
       id: string;
@@ -71,8 +71,8 @@ export function versionBefore(row: object): number | undefined {
 }
 
 /** Writes rows and remembers what they were; one trail a change. */
-export class Trail {
-  readonly images: RowImage[] = [];
+export class ChangeRecorder {
+  readonly rowDiffs: RowDiff[] = [];
   readonly touched = ofEveryKind(() => new Set<string>());
   /** Clubs whose readings changed. */
   readonly reread = new Set<string>();
@@ -111,7 +111,7 @@ export class Trail {
     });
     this.em.persist(row);
     this.#rows.set(row.id, row);
-    this.images.push({ of: kind, id: row.id, before: null, after: {} });
+    this.rowDiffs.push({ of: kind, id: row.id, before: null, after: {} });
     this.#created[kind] += 1;
     this.touched[kind].add(row.id);
     return row as unknown as EntityOf[K];
@@ -124,7 +124,7 @@ export class Trail {
     const after = Object.fromEntries(Object.entries(set).map(([field, value]) => [field, plain(value)]));
     Object.assign(row, set);
     this.bump(kind, row);
-    this.images.push({
+    this.rowDiffs.push({
       of: kind,
       id: row.id,
       before,
@@ -193,7 +193,7 @@ export class Trail {
       return row;
     });
     this.#bagClubs.set(bag.id, placed);
-    this.images.push({ of: 'bagClubs', id: bag.id, before, after: [...after] });
+    this.rowDiffs.push({ of: 'bagClubs', id: bag.id, before, after: [...after] });
     this.bump('bag', bag);
   }
 
@@ -208,7 +208,7 @@ export class Trail {
        from jsonb_to_recordset(?::jsonb) as mark (id uuid, "clubId" uuid, shot text, "leftOut" text) where strike.id = mark.id and strike.session_id = ?`,
       [JSON.stringify(after), session.id],
     );
-    this.images.push({ of: 'strikeMarks', id: session.id, before, after });
+    this.rowDiffs.push({ of: 'strikeMarks', id: session.id, before, after });
     this.bump('session', session);
   }
 

@@ -1,8 +1,8 @@
-import type { ChangeResult, CircuitView, Command } from '@tasche/contract';
+import type { ChangeResult, ScheduleView, Command } from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
-import { Refused, request } from '../api/request';
+import { ApiError, request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { undoLine } from '../changes/undo-line';
 
@@ -10,48 +10,48 @@ import { undoLine } from '../changes/undo-line';
 const NOBODY = 'circuit';
 
 /** The courses, seasons and events of the workspace, and everything that can be done to them. */
-export const useCircuit = defineStore('circuit', () => {
+export const useSchedule = defineStore('circuit', () => {
   const outbox = useOutbox();
-  const circuit = shallowRef<CircuitView | null>(null);
+  const schedule = shallowRef<ScheduleView | null>(null);
   const state = ref<'empty' | 'loading' | 'ready' | 'away'>('empty');
   const line = undoLine((changeId, id) => {
     outbox.push({ kind: 'undo', playerId: NOBODY, changeId, id });
   });
 
-  const courses = computed(() => circuit.value?.courses ?? []);
-  const seasons = computed(() => circuit.value?.seasons ?? []);
-  const events = computed(() => circuit.value?.events ?? []);
+  const courses = computed(() => schedule.value?.courses ?? []);
+  const seasons = computed(() => schedule.value?.seasons ?? []);
+  const events = computed(() => schedule.value?.events ?? []);
 
   async function load(again = false): Promise<void> {
-    if (state.value === 'loading' || (circuit.value && !again)) return;
-    state.value = circuit.value ? 'ready' : 'loading';
+    if (state.value === 'loading' || (schedule.value && !again)) return;
+    state.value = schedule.value ? 'ready' : 'loading';
     try {
-      circuit.value = withCircuitCommands(
-        await outbox.readCurrent(() => request<CircuitView>('/circuit')),
+      schedule.value = withScheduleCommands(
+        await outbox.readCurrent(() => request<ScheduleView>('/circuit')),
         outbox.pending(NOBODY),
       );
       state.value = 'ready';
     } catch (error) {
-      if (circuit.value) return;
+      if (schedule.value) return;
       state.value = 'away';
-      if (!(error instanceof Refused)) setTimeout(() => void load(), 1500);
+      if (!(error instanceof ApiError)) setTimeout(() => void load(), 1500);
     }
   }
 
   /** Does something: on the screen now, on the server as soon as it can. */
   function change(commands: readonly Command[], why = ''): void {
-    if (!circuit.value || commands.length === 0) return;
+    if (!schedule.value || commands.length === 0) return;
     const id = newId();
-    circuit.value = withCircuitCommands(circuit.value, commands);
+    schedule.value = withScheduleCommands(schedule.value, commands);
     outbox.push({ kind: 'change', playerId: NOBODY, request: { id, commands, ...(why && { why }) } });
     line.done(id);
   }
 
   outbox.onSent((sent) => {
-    if (sent.outgoing.playerId !== NOBODY || !circuit.value) return undefined;
+    if (sent.outgoing.playerId !== NOBODY || !schedule.value) return undefined;
     if ('result' in sent) {
-      circuit.value = withCircuitCommands(
-        withCircuitResult(circuit.value, sent.result),
+      schedule.value = withScheduleCommands(
+        withScheduleResult(schedule.value, sent.result),
         outbox.pending(NOBODY),
       );
       return undefined;
@@ -63,7 +63,7 @@ export const useCircuit = defineStore('circuit', () => {
   });
 
   return {
-    circuit,
+    circuit: schedule,
     state,
     courses,
     seasons,
@@ -78,11 +78,11 @@ export const useCircuit = defineStore('circuit', () => {
 });
 
 /** The circuit as it will be when the server has done these commands. */
-export function withCircuitCommands(circuit: CircuitView, commands: readonly Command[]): CircuitView {
-  return commands.reduce(withCircuitCommand, circuit);
+export function withScheduleCommands(schedule: ScheduleView, commands: readonly Command[]): ScheduleView {
+  return commands.reduce(withCircuitCommand, schedule);
 }
 
-function withCircuitCommand(circuit: CircuitView, command: Command): CircuitView {
+function withCircuitCommand(schedule: ScheduleView, command: Command): ScheduleView {
   const added = <T extends { id: string }>(rows: readonly T[], row: T) =>
     rows.some(({ id }) => id === row.id) ? rows : [...rows, row];
   const edited = <T extends { id: string }>(rows: readonly T[], id: string, set: object) =>
@@ -90,25 +90,25 @@ function withCircuitCommand(circuit: CircuitView, command: Command): CircuitView
   const fresh = { version: 1, removed: false };
   switch (command.do) {
     case 'addCourse':
-      return { ...circuit, courses: added(circuit.courses, { ...command.course, ...fresh }) };
+      return { ...schedule, courses: added(schedule.courses, { ...command.course, ...fresh }) };
     case 'editCourse':
-      return { ...circuit, courses: edited(circuit.courses, command.courseId, command.set) };
+      return { ...schedule, courses: edited(schedule.courses, command.courseId, command.set) };
     case 'removeCourse':
-      return { ...circuit, courses: circuit.courses.filter(({ id }) => id !== command.courseId) };
+      return { ...schedule, courses: schedule.courses.filter(({ id }) => id !== command.courseId) };
     case 'addSeason':
-      return { ...circuit, seasons: added(circuit.seasons, { ...command.season, ...fresh }) };
+      return { ...schedule, seasons: added(schedule.seasons, { ...command.season, ...fresh }) };
     case 'editSeason':
-      return { ...circuit, seasons: edited(circuit.seasons, command.seasonId, command.set) };
+      return { ...schedule, seasons: edited(schedule.seasons, command.seasonId, command.set) };
     case 'removeSeason':
-      return { ...circuit, seasons: circuit.seasons.filter(({ id }) => id !== command.seasonId) };
+      return { ...schedule, seasons: schedule.seasons.filter(({ id }) => id !== command.seasonId) };
     case 'addEvent':
-      return { ...circuit, events: added(circuit.events, { ...command.event, ...fresh }) };
+      return { ...schedule, events: added(schedule.events, { ...command.event, ...fresh }) };
     case 'editEvent':
-      return { ...circuit, events: edited(circuit.events, command.eventId, command.set) };
+      return { ...schedule, events: edited(schedule.events, command.eventId, command.set) };
     case 'editEventRound':
       return {
-        ...circuit,
-        events: circuit.events.map((event) =>
+        ...schedule,
+        events: schedule.events.map((event) =>
           event.id === command.eventId
             ? {
                 ...event,
@@ -120,14 +120,14 @@ function withCircuitCommand(circuit: CircuitView, command: Command): CircuitView
         ),
       };
     case 'removeEvent':
-      return { ...circuit, events: circuit.events.filter(({ id }) => id !== command.eventId) };
+      return { ...schedule, events: schedule.events.filter(({ id }) => id !== command.eventId) };
     default:
-      return circuit;
+      return schedule;
   }
 }
 
 /** The circuit with what the server says put over it. */
-export function withCircuitResult(circuit: CircuitView, result: ChangeResult): CircuitView {
+export function withScheduleResult(schedule: ScheduleView, result: ChangeResult): ScheduleView {
   const merged = <T extends { id: string; removed: boolean }>(
     standing: readonly T[],
     fresh: readonly T[],
@@ -137,9 +137,9 @@ export function withCircuitResult(circuit: CircuitView, result: ChangeResult): C
       ...fresh.filter(({ removed }) => !removed),
     ].sort((a, b) => orderOf(standing, a) - orderOf(standing, b));
   return {
-    courses: merged(circuit.courses, result.courses),
-    seasons: merged(circuit.seasons, result.seasons),
-    events: merged(circuit.events, result.events),
+    courses: merged(schedule.courses, result.courses),
+    seasons: merged(schedule.seasons, result.seasons),
+    events: merged(schedule.events, result.events),
   };
 }
 

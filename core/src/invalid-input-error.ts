@@ -1,7 +1,7 @@
 /**
  * Input the model refuses, by the name of the field. Nothing is ever computed from it, so nothing is ever NaN.
  */
-export class RefusedInput extends RangeError {
+export class InvalidInputError extends RangeError {
   constructor(
     readonly field: string,
     readonly reason: string,
@@ -12,11 +12,11 @@ export class RefusedInput extends RangeError {
 }
 
 /** The least and most each field may be. */
-export type Bounds<K extends string> = Readonly<Record<K, readonly [least: number, most: number]>>;
+export type Bounds<K extends string> = Readonly<Record<K, readonly [min: number, max: number]>>;
 
 /**
  * Every field that is there lies within its bounds.
- * @throws RefusedInput naming the first field that is not a number or lies outside
+ * @throws InvalidInputError naming the first field that is not a number or lies outside
  */
 export function requireWithin<K extends string>(
   values: Partial<Record<K, number | undefined>>,
@@ -26,10 +26,10 @@ export function requireWithin<K extends string>(
   for (const field of Object.keys(bounds) as K[]) {
     const value = values[field];
     if (value === undefined && optional.includes(field)) continue;
-    const [least, most] = bounds[field];
+    const [min, max] = bounds[field];
     if (typeof value !== 'number' || !Number.isFinite(value))
-      throw new RefusedInput(field, value === undefined ? 'is missing' : 'must be a number');
-    if (value < least || value > most)
-      throw new RefusedInput(field, `must be between ${least} and ${most}, not ${value}`);
+      throw new InvalidInputError(field, value === undefined ? 'is missing' : 'must be a number');
+    if (value < min || value > max)
+      throw new InvalidInputError(field, `must be between ${min} and ${max}, not ${value}`);
   }
 }

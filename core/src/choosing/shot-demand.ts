@@ -1,9 +1,9 @@
 import { LIES, type Lie } from '../conditions/lies.js';
 import type { Slope, Trouble } from '../courses/course.js';
-import { RefusedInput, requireWithin, type Bounds } from '../refused-input.js';
+import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /** A shot a round asks for. Metres; weights are counted against each other, so that only their proportions matter. */
-export interface Need {
+export interface ShotDemand {
   /** "7th, second shot". */
   name: string;
   /** At a green, or down a fairway with more to come. */
@@ -40,9 +40,9 @@ export interface Need {
 /** Shots to a green from no farther are played by feel: chips, pitches, bunker shots. */
 export const TOUCH_M = 35;
 
-export const MOST_HIT_FROM = 12;
+export const MAX_HIT_FROM = 12;
 
-export const NEED_BOUNDS: Bounds<
+export const DEMAND_BOUNDS: Bounds<
   | 'distanceM'
   | 'weight'
   | 'halfM'
@@ -68,8 +68,8 @@ export const NEED_BOUNDS: Bounds<
   playsLikeM: [1, 500],
 };
 
-/** @throws RefusedInput naming the field */
-export function requireNeed({
+/** @throws InvalidInputError naming the field */
+export function requireDemand({
   distanceM,
   weight,
   halfM,
@@ -82,14 +82,14 @@ export function requireNeed({
   playsLikeM,
   hitFromM = [],
   lie,
-}: Need): void {
-  requireWithin<keyof typeof NEED_BOUNDS>(
+}: ShotDemand): void {
+  requireWithin<keyof typeof DEMAND_BOUNDS>(
     { distanceM, weight, halfM, leftM, hole, windMps, windFromDeg, riseM, missStrokes, playsLikeM },
-    NEED_BOUNDS,
+    DEMAND_BOUNDS,
     ['halfM', 'leftM', 'hitFromM', 'hole', 'windMps', 'windFromDeg', 'riseM', 'missStrokes', 'playsLikeM'],
   );
-  if (hitFromM.length > MOST_HIT_FROM)
-    throw new RefusedInput('hitFromM', `must be at most ${MOST_HIT_FROM} places, not ${hitFromM.length}`);
-  for (const from of hitFromM) requireWithin({ hitFromM: from }, { hitFromM: NEED_BOUNDS.hitFromM });
-  if (!LIES[lie]) throw new RefusedInput('lie', `must be one of ${Object.keys(LIES).join(', ')}`);
+  if (hitFromM.length > MAX_HIT_FROM)
+    throw new InvalidInputError('hitFromM', `must be at most ${MAX_HIT_FROM} places, not ${hitFromM.length}`);
+  for (const from of hitFromM) requireWithin({ hitFromM: from }, { hitFromM: DEMAND_BOUNDS.hitFromM });
+  if (!LIES[lie]) throw new InvalidInputError('lie', `must be one of ${Object.keys(LIES).join(', ')}`);
 }

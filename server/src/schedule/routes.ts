@@ -1,18 +1,18 @@
-import { MOST_FORECAST_DAYS, dateSchema } from '@tasche/contract';
+import { MAX_FORECAST_DAYS, dateSchema } from '@tasche/contract';
 import { Router } from 'express';
 import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
 import { hungUp, idIn, required, type RouteContext } from '../http/route-context.js';
 import { sendKnownText } from '../http/send-known-text.js';
 import { readForecast } from '../weather/read-forecast.js';
-import { coursePlace, knownCircuitText } from './circuit.js';
+import { coursePlace, knownCircuitText } from './schedule-rows.js';
 
 const forecastQuery = yup.object({
   from: required(dateSchema),
-  days: yup.number().integer().min(1).max(MOST_FORECAST_DAYS).default(1),
+  days: yup.number().integer().min(1).max(MAX_FORECAST_DAYS).default(1),
 });
 
-export function circuitRoutes({ orm, weather, scopeOf, scoped }: RouteContext): Router {
+export function scheduleRoutes({ orm, weather, scopeOf, scoped }: RouteContext): Router {
   const router = Router();
 
   router.get('/circuit', async (request, response) => {

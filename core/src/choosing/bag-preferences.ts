@@ -1,14 +1,14 @@
 import { isFullSwing, type ClubKind } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { CourseGround } from '../courses/ground.js';
-import type { SchoolId } from '../gaps/schools.js';
-import { PLAIN_TASTE, USUAL_UNEVEN_STROKES, type ChoosingTaste } from './choose-bag.js';
+import type { GappingStrategyId } from '../gaps/gapping-strategies.js';
+import { DEFAULT_CHOOSING_RULES, USUAL_UNEVEN_STROKES, type ChoosingRules } from './choose-bag.js';
 import { TIE_STROKES } from './tie.js';
-import { putterStrokes, type PutterSchool } from './putter.js';
-import type { BounceSchool } from './sole.js';
+import { putterStrokes, type PutterStrategy } from './putter.js';
+import type { BounceStrategy } from './sole.js';
 
 /** What a player wants of a choice, as it is written down. */
-export interface Wishes {
+export interface BagPreferences {
   /** Clubs carried at most. */
   limit: number;
   /** Strokes a round that a change from the gamer must be worth; usually what tells two bags apart. */
@@ -26,14 +26,14 @@ export interface Wishes {
   /** Strokes a round that a hundred of money must gain. */
   strokesPerHundred: number;
   unevenStrokes: number;
-  bounce: BounceSchool;
-  putter: PutterSchool;
+  bounce: BounceStrategy;
+  putter: PutterStrategy;
 }
 
 /** Nobody carries two drivers, though two that roll out a little differently would suit different holes. Common practice, no source. */
-const ONE_DRIVER: Wishes['kinds'] = [{ kind: 'driver', most: 1 }];
+const ONE_DRIVER: BagPreferences['kinds'] = [{ kind: 'driver', most: 1 }];
 
-export const PLAIN_WISHES: Wishes = {
+export const DEFAULT_PREFERENCES: BagPreferences = {
   limit: 14,
   changeStrokes: TIE_STROKES,
   always: [],
@@ -56,9 +56,9 @@ export interface Limits {
 }
 export const USUAL_LIMITS: Limits = { clubs: 14, lengthIn: 48 };
 
-export interface WishesFor {
-  wishes: Wishes;
-  school: SchoolId;
+export interface PreferencesFor {
+  wishes: BagPreferences;
+  school: GappingStrategyId;
   clubs: readonly LadderClub[];
   gamerIds: readonly string[];
   limits?: Limits;
@@ -70,7 +70,7 @@ export interface WishesFor {
 /**
  * Wishes as prices and rules of a choice. A club an event does not allow is never in it, whoever loves it.
  */
-export function tasteOf({
+export function choosingRulesOf({
   wishes,
   school,
   clubs,
@@ -78,7 +78,7 @@ export function tasteOf({
   limits = USUAL_LIMITS,
   ground,
   swings,
-}: WishesFor): ChoosingTaste {
+}: PreferencesFor): ChoosingRules {
   const owned = new Set(clubs.map(({ id }) => id));
   const here = (ids: readonly string[]) => ids.filter((id) => owned.has(id));
   const gamer = new Set(here(gamerIds));
@@ -98,7 +98,7 @@ export function tasteOf({
     ]),
   );
   return {
-    ...PLAIN_TASTE,
+    ...DEFAULT_CHOOSING_RULES,
     school,
     limit: Math.min(wishes.limit, limits.clubs),
     unevenStrokes: wishes.unevenStrokes,
@@ -132,14 +132,14 @@ export function tasteOf({
 
 /** The same wishes, held to so many swaps from the gamer: so many in, so many out. */
 export function withinSwaps(
-  taste: ChoosingTaste,
+  taste: ChoosingRules,
   clubs: readonly LadderClub[],
   gamerIds: readonly string[],
   swaps: number,
-): ChoosingTaste {
+): ChoosingRules {
   const gamer = clubs.map(({ id }) => id).filter((id) => gamerIds.includes(id));
   const strangers = clubs.map(({ id }) => id).filter((id) => !gamerIds.includes(id));
-  const least = Math.max(0, Math.min(gamer.length, taste.limit) - swaps);
+  const min = Math.max(0, Math.min(gamer.length, taste.limit) - swaps);
   return {
     ...taste,
     groups: [
@@ -147,7 +147,9 @@ export function withinSwaps(
       ...(strangers.length > 0
         ? [{ ids: strangers, least: 0, most: swaps, name: `${swaps} in at most` }]
         : []),
-      ...(gamer.length > 0 ? [{ ids: gamer, least, most: gamer.length, name: `${swaps} out at most` }] : []),
+      ...(gamer.length > 0
+        ? [{ ids: gamer, least: min, most: gamer.length, name: `${swaps} out at most` }]
+        : []),
     ],
   };
 }

@@ -1,10 +1,10 @@
-import { MOST_COURSES, MOST_EVENTS, holesProblem, type EventRound } from '@tasche/contract';
+import { MAX_COURSES, MAX_EVENTS, holesProblem, type EventRound } from '@tasche/contract';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
-import { requireUntouched } from '../changes/since-seen.js';
-import type { EntityKind, EntityOf, Trail } from '../changes/trail.js';
-import { badInput, notFound, ruleBroken } from '../http/refusal.js';
+import { assertNoConflict } from '../changes/changes-since.js';
+import type { EntityKind, EntityOf, ChangeRecorder } from '../changes/change-recorder.js';
+import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { Plan } from '../plans/plan.js';
-import { Course, Event, Season } from './circuit.js';
+import { Course, Event, Season } from './schedule-rows.js';
 
 type CircuitCommand =
   | 'addCourse'
@@ -18,16 +18,16 @@ type CircuitCommand =
   | 'editEventRound'
   | 'removeEvent';
 
-const MOST_SEASON_TEMPLATES = 50;
-const MOST_PLANS_OF_AN_EVENT = 500;
+const MAX_SEASON_TEMPLATES = 50;
+const MAX_PLANS_OF_AN_EVENT = 500;
 
-export const circuitCommands: Handlers<CircuitCommand> = {
-  async addCourse({ course }, { trail }) {
-    await requireNew(trail, 'course', course.id);
-    if ((await trail.em.count(Course, { removedAt: null })) >= MOST_COURSES)
-      throw ruleBroken(`A workspace holds at most ${MOST_COURSES} courses.`);
+export const scheduleCommands: Handlers<CircuitCommand> = {
+  async addCourse({ course }, { recorder }) {
+    await requireNew(recorder, 'course', course.id);
+    if ((await recorder.em.count(Course, { removedAt: null })) >= MAX_COURSES)
+      throw ruleBroken(`A workspace holds at most ${MAX_COURSES} courses.`);
     requireHoles(course.holes, course.tees);
-    trail.create('course', {
+    recorder.create('course', {
       ...course,
       tees: [...course.tees],
       holes: [...course.holes],
@@ -36,77 +36,77 @@ export const circuitCommands: Handlers<CircuitCommand> = {
     return { playerId: null, summary: `${course.name} added` };
   },
 
-  async editCourse({ courseId, version, set }, { trail }) {
-    const course = await standing(trail, 'course', courseId);
+  async editCourse({ courseId, version, set }, { recorder }) {
+    const course = await standing(recorder, 'course', courseId);
     requireVersion(course, version, course.name, fields(course, set));
     requireHoles(set.holes ?? course.holes, set.tees ?? course.tees);
-    trail.edit('course', course, set as never);
+    recorder.edit('course', course, set as never);
     return { playerId: null, summary: `${course.name}: ${Object.keys(set).join(', ')} changed` };
   },
 
-  async removeCourse({ courseId, version }, { trail }) {
-    const course = await standing(trail, 'course', courseId);
+  async removeCourse({ courseId, version }, { recorder }) {
+    const course = await standing(recorder, 'course', courseId);
     requireVersion(course, version, course.name, []);
-    const [used] = await trail.em.execute<{ name: string }[]>(
+    const [used] = await recorder.em.execute<{ name: string }[]>(
       `select name from event where removed_at is null and rounds @> ?::jsonb limit 1`,
       [JSON.stringify([{ courseId }])],
     );
     if (used) throw ruleBroken(`${course.name} is played at ${used.name}. Take it off that event first.`);
-    trail.edit('course', course, { removedAt: new Date() });
+    recorder.edit('course', course, { removedAt: new Date() });
     return { playerId: null, summary: `${course.name} deleted` };
   },
 
-  async addSeason({ season }, { trail }) {
-    await requireNew(trail, 'season', season.id);
-    if ((await trail.em.count(Season, { removedAt: null })) >= MOST_SEASON_TEMPLATES)
-      throw ruleBroken(`A workspace holds at most ${MOST_SEASON_TEMPLATES} season templates.`);
-    trail.create('season', season);
+  async addSeason({ season }, { recorder }) {
+    await requireNew(recorder, 'season', season.id);
+    if ((await recorder.em.count(Season, { removedAt: null })) >= MAX_SEASON_TEMPLATES)
+      throw ruleBroken(`A workspace holds at most ${MAX_SEASON_TEMPLATES} season templates.`);
+    recorder.create('season', season);
     return { playerId: null, summary: `Season ${season.name} added` };
   },
 
-  async editSeason({ seasonId, version, set }, { trail }) {
-    const season = await standing(trail, 'season', seasonId);
+  async editSeason({ seasonId, version, set }, { recorder }) {
+    const season = await standing(recorder, 'season', seasonId);
     requireVersion(season, version, season.name, fields(season, set));
-    trail.edit('season', season, set);
+    recorder.edit('season', season, set);
     return { playerId: null, summary: `Season ${season.name}: ${Object.keys(set).join(', ')} changed` };
   },
 
-  async removeSeason({ seasonId, version }, { trail }) {
-    const season = await standing(trail, 'season', seasonId);
+  async removeSeason({ seasonId, version }, { recorder }) {
+    const season = await standing(recorder, 'season', seasonId);
     requireVersion(season, version, season.name, []);
-    trail.edit('season', season, { removedAt: new Date() });
+    recorder.edit('season', season, { removedAt: new Date() });
     return { playerId: null, summary: `Season ${season.name} deleted` };
   },
 
-  async addEvent({ event }, { trail }) {
-    await requireNew(trail, 'event', event.id);
-    if ((await trail.em.count(Event, { removedAt: null })) >= MOST_EVENTS)
-      throw ruleBroken(`A workspace holds at most ${MOST_EVENTS} events.`);
-    await requireCourses(trail, event.rounds);
-    trail.create('event', { ...event, rounds: [...event.rounds] });
+  async addEvent({ event }, { recorder }) {
+    await requireNew(recorder, 'event', event.id);
+    if ((await recorder.em.count(Event, { removedAt: null })) >= MAX_EVENTS)
+      throw ruleBroken(`A workspace holds at most ${MAX_EVENTS} events.`);
+    await requireCourses(recorder, event.rounds);
+    recorder.create('event', { ...event, rounds: [...event.rounds] });
     return { playerId: null, summary: `${event.name} added` };
   },
 
-  async editEvent({ eventId, version, set }, { trail }) {
-    const event = await standing(trail, 'event', eventId);
+  async editEvent({ eventId, version, set }, { recorder }) {
+    const event = await standing(recorder, 'event', eventId);
     requireVersion(event, version, event.name, fields(event, set));
-    if (set.rounds) await requireCourses(trail, set.rounds);
+    if (set.rounds) await requireCourses(recorder, set.rounds);
     const before = event.name;
-    trail.edit('event', event, set as never);
-    if (set.rounds || set.name !== undefined) await carryOver(trail, event, before);
+    recorder.edit('event', event, set as never);
+    if (set.rounds || set.name !== undefined) await carryOver(recorder, event, before);
     return { playerId: null, summary: `${event.name}: ${Object.keys(set).join(', ')} changed` };
   },
 
-  async editEventRound({ eventId, version, roundId, set }, { trail }) {
-    const event = await standing(trail, 'event', eventId);
+  async editEventRound({ eventId, version, roundId, set }, { recorder }) {
+    const event = await standing(recorder, 'event', eventId);
     const roundIn = (rounds: unknown) => (rounds as EventRound[]).find(({ id }) => id === roundId);
     const round = roundIn(event.rounds);
     if (!round)
       throw badInput(`${event.name} has no such round.`, [
         { field: 'roundId', message: 'is no round of the event' },
       ]);
-    await requireUntouched(
-      trail,
+    await assertNoConflict(
+      recorder,
       'event',
       event,
       version,
@@ -117,7 +117,7 @@ export const circuitCommands: Handlers<CircuitCommand> = {
         part: (rounds) => roundIn(rounds)?.[field as 'air'],
       })),
     );
-    trail.edit('event', event, {
+    recorder.edit('event', event, {
       rounds: event.rounds.map((one) => (one.id === roundId ? { ...one, ...set } : one)),
     });
     return {
@@ -126,32 +126,32 @@ export const circuitCommands: Handlers<CircuitCommand> = {
     };
   },
 
-  async removeEvent({ eventId, version }, { trail }) {
-    const event = await standing(trail, 'event', eventId);
+  async removeEvent({ eventId, version }, { recorder }) {
+    const event = await standing(recorder, 'event', eventId);
     requireVersion(event, version, event.name, []);
-    const [used] = await trail.em.execute<{ name: string }[]>(
+    const [used] = await recorder.em.execute<{ name: string }[]>(
       'select player.name from plan join player on player.id = plan.player_id where plan.removed_at is null and event_id = ? limit 1',
       [eventId],
     );
     if (used) throw ruleBroken(`${used.name} is planned for ${event.name}. Delete that plan first.`);
-    trail.edit('event', event, { removedAt: new Date() });
+    recorder.edit('event', event, { removedAt: new Date() });
     return { playerId: null, summary: `${event.name} deleted` };
   },
 };
 
 /** Plans for an event go with it: its days and courses, and its name where the plan still has it. */
-async function carryOver(trail: Trail, event: Event, nameBefore: string): Promise<void> {
+async function carryOver(recorder: ChangeRecorder, event: Event, nameBefore: string): Promise<void> {
   const days = event.rounds.map(({ day }) => day).sort();
   const courses: string[] = [];
   for (const id of new Set(event.rounds.map(({ courseId }) => courseId)))
-    courses.push((await trail.load('course', id))?.name ?? '');
-  for (const { id } of await trail.em.find(
+    courses.push((await recorder.load('course', id))?.name ?? '');
+  for (const { id } of await recorder.em.find(
     Plan,
     { eventId: event.id, removedAt: null },
-    { fields: ['id'], limit: MOST_PLANS_OF_AN_EVENT },
+    { fields: ['id'], limit: MAX_PLANS_OF_AN_EVENT },
   )) {
-    const plan = (await trail.load('plan', id))!;
-    trail.edit('plan', plan, {
+    const plan = (await recorder.load('plan', id))!;
+    recorder.edit('plan', plan, {
       startsOn: days[0]!,
       endsOn: days.at(-1)!,
       course: courses.filter(Boolean).join(', ').slice(0, 200),
@@ -162,12 +162,16 @@ async function carryOver(trail: Trail, event: Event, nameBefore: string): Promis
 
 type Circuit = Extract<EntityKind, 'course' | 'season' | 'event'>;
 
-async function requireNew(trail: Trail, kind: Circuit, id: string): Promise<void> {
-  if (await trail.load(kind, id)) throw badInput(`${kind}.id: there is one of that id already`);
+async function requireNew(recorder: ChangeRecorder, kind: Circuit, id: string): Promise<void> {
+  if (await recorder.load(kind, id)) throw badInput(`${kind}.id: there is one of that id already`);
 }
 
-async function standing<K extends Circuit>(trail: Trail, kind: K, id: string): Promise<EntityOf[K]> {
-  const row = await trail.load(kind, id);
+async function standing<K extends Circuit>(
+  recorder: ChangeRecorder,
+  kind: K,
+  id: string,
+): Promise<EntityOf[K]> {
+  const row = await recorder.load(kind, id);
   if (!row || row.removedAt) throw notFound(kind);
   return row;
 }
@@ -186,9 +190,9 @@ function requireHoles(holes: Parameters<typeof holesProblem>[0], tees: readonly 
 }
 
 /** Every round is on a course that is there, from a tee it has. */
-async function requireCourses(trail: Trail, rounds: readonly EventRound[]): Promise<void> {
+async function requireCourses(recorder: ChangeRecorder, rounds: readonly EventRound[]): Promise<void> {
   for (const [i, { courseId, tee, name }] of rounds.entries()) {
-    const course = await trail.load('course', courseId);
+    const course = await recorder.load('course', courseId);
     if (!course || course.removedAt)
       throw badInput(`${name} is on a course that is not here.`, [
         { field: `rounds[${i}].courseId`, message: 'is not here' },

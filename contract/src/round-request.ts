@@ -2,23 +2,23 @@ import {
   BASELINE,
   DEFAULT_GAP_SETTINGS,
   MEDIUM_FAIRWAY,
-  RefusedInput,
+  InvalidInputError,
   ladderClub,
   skillOf,
   type LadderClub,
   type Limits,
   type RoundDay,
-  type RoundOrder,
-  type RoundTaste,
-  type SchoolId,
-  type Setting,
+  type RoundRequest,
+  type RoundPreferences,
+  type GappingStrategyId,
+  type PlayingConditions,
 } from '@tasche/core';
 import type { EventRound } from './event-schemas.js';
-import { emptyRound, wishesOf, type PlanRound } from './plan-choosing.js';
+import { emptyRound, preferencesOf, type PlanRound } from './plan-choosing.js';
 import type { ClubView, CourseView, PlanView, PlayerView } from './views.js';
 
 /** Where a player's carries are known from: their own air, or the usual one, and a medium fairway. */
-export function baselineOf({ baseline }: Pick<PlayerView, 'baseline'>): Setting {
+export function baselineOf({ baseline }: Pick<PlayerView, 'baseline'>): PlayingConditions {
   return { conditions: baseline ?? BASELINE, surface: MEDIUM_FAIRWAY };
 }
 
@@ -27,13 +27,13 @@ export function isCandidate({ spec, removed }: Pick<ClubView, 'spec' | 'removed'
   return !removed && spec.state?.value !== 'retired' && spec.state?.value !== 'on loan';
 }
 
-/** The day of an event's round on its course. @throws RefusedInput where nobody has written down the holes */
+/** The day of an event's round on its course. @throws InvalidInputError where nobody has written down the holes */
 export function dayOf(
   { tee, air, ground }: Pick<EventRound, 'tee' | 'air' | 'ground'>,
   course: Pick<CourseView, 'name' | 'tees' | 'holes' | 'altitudeM'>,
 ): RoundDay {
   if (course.holes.length === 0)
-    throw new RefusedInput('holes', `of ${course.name} are not written down yet`);
+    throw new InvalidInputError('holes', `of ${course.name} are not written down yet`);
   return {
     course: { tees: course.tees, holes: course.holes, altitudeM: course.altitudeM },
     tee,
@@ -53,11 +53,11 @@ export interface RoundParts {
   round: EventRound;
   course: Pick<CourseView, 'name' | 'tees' | 'holes' | 'altitudeM'>;
   limits: Limits;
-  school?: SchoolId;
+  school?: GappingStrategyId;
 }
 
-/** A player's round of an event, as the core is asked for its bag. @throws RefusedInput */
-export function roundOrderOf({
+/** A player's round of an event, as the core is asked for its bag. @throws InvalidInputError */
+export function roundRequestOf({
   player,
   clubs,
   plan,
@@ -65,9 +65,9 @@ export function roundOrderOf({
   course,
   limits,
   school = 'even-carries',
-}: RoundParts): { order: RoundOrder; taste: RoundTaste } {
+}: RoundParts): { order: RoundRequest; taste: RoundPreferences } {
   const { changes, notes } = planRoundOf(plan, round.id);
-  const wishes = wishesOf(plan.choosing);
+  const wishes = preferencesOf(plan.choosing);
   const candidates: LadderClub[] = clubs.filter(isCandidate).map(ladderClub);
   return {
     order: {

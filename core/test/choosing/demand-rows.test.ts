@@ -2,18 +2,18 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   bagChoosing,
-  needCosts,
-  needRows,
+  demandCosts,
+  demandRows,
   PLACES_OF_MANY,
-  PLAIN_TASTE,
+  DEFAULT_CHOOSING_RULES,
   TOUR_HANDICAP,
-  requireNeed,
+  requireDemand,
   strokesWith,
-  type Need,
+  type ShotDemand,
 } from '../../src/index.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
 
-const approach: Need = {
+const approach: ShotDemand = {
   name: '6th, approach a',
   distanceM: 80,
   to: 'green',
@@ -22,7 +22,7 @@ const approach: Need = {
   weight: 0.6,
   hitFromM: [75, 80, 85],
 };
-const layUp: Need = {
+const layUp: ShotDemand = {
   name: '5th, lay-up',
   distanceM: 200,
   leftM: 100,
@@ -40,7 +40,7 @@ const layUp: Need = {
 describe('a need that stands for shots from several places', () => {
   it('is a row for each: an approach as long as it is from the hole, a lay-up with as much more left and its trouble as much farther', () => {
     expect(
-      needRows([approach]).map(({ distanceM, weight, hitFromM }) => [
+      demandRows([approach]).map(({ distanceM, weight, hitFromM }) => [
         distanceM,
         +weight.toFixed(9),
         hitFromM,
@@ -50,7 +50,7 @@ describe('a need that stands for shots from several places', () => {
       [80, 0.2, undefined],
       [85, 0.2, undefined],
     ]);
-    const rows = needRows([layUp]);
+    const rows = demandRows([layUp]);
     expect(rows.map(({ distanceM, leftM }) => [distanceM, leftM])).toEqual([
       [200, 90],
       [200, 110],
@@ -62,7 +62,7 @@ describe('a need that stands for shots from several places', () => {
         [-30, 15],
       ],
     ]);
-    const plain: Need = {
+    const plain: ShotDemand = {
       name: 'x',
       distanceM: 100,
       to: 'green',
@@ -70,7 +70,7 @@ describe('a need that stands for shots from several places', () => {
       mustHold: false,
       weight: 1,
     };
-    expect(needRows([plain, { ...plain, hitFromM: [] }])).toEqual([plain, plain]);
+    expect(demandRows([plain, { ...plain, hitFromM: [] }])).toEqual([plain, plain]);
   });
 
   it('weighs what it weighed, and costs the mean of its places, each with its best club', () => {
@@ -86,26 +86,26 @@ describe('a need that stands for shots from several places', () => {
           { minLength: 1, maxLength: 6 },
         ),
         (asked) => {
-          const needs = asked.map(({ at, places, weight }, i): Need => ({
+          const needs = asked.map(({ at, places, weight }, i): ShotDemand => ({
             ...approach,
             name: `need ${i}`,
             distanceM: at,
             weight,
             hitFromM: places.map((by) => at + by),
           }));
-          const rows = needRows(needs);
+          const rows = demandRows(needs);
           expect(rows.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(
             asked.reduce((sum, { weight }) => sum + weight, 0),
             9,
           );
           const { model, order } = bagChoosing(clubs, needs, {
-            ...PLAIN_TASTE,
+            ...DEFAULT_CHOOSING_RULES,
             swings: 10,
             handicap: TOUR_HANDICAP,
           });
           const weights = asked.reduce((sum, { weight }) => sum + weight, 0);
           // One of several places is looked at a little less closely than one alone.
-          const placesOf = (row: Need) =>
+          const placesOf = (row: ShotDemand) =>
             needs.find(({ name }) => name === row.name)!.hitFromM!.length > 1 ? PLACES_OF_MANY : undefined;
           rows.forEach((row, r) => {
             order.forEach((club, c) => {
@@ -115,7 +115,7 @@ describe('a need that stands for shots from several places', () => {
               );
             });
           });
-          expect(needCosts(clubs, needs)).toHaveLength(rows.length);
+          expect(demandCosts(clubs, needs)).toHaveLength(rows.length);
         },
       ),
       { numRuns: 25 },
@@ -124,10 +124,10 @@ describe('a need that stands for shots from several places', () => {
 
   it('refuses more places than it may have, and places that are none', () => {
     expect(() => {
-      requireNeed({ ...approach, hitFromM: Array.from({ length: 13 }, () => 80) });
+      requireDemand({ ...approach, hitFromM: Array.from({ length: 13 }, () => 80) });
     }).toThrow('hitFromM must be at most 12 places, not 13');
     expect(() => {
-      requireNeed({ ...approach, hitFromM: [0] });
+      requireDemand({ ...approach, hitFromM: [0] });
     }).toThrow('hitFromM must be between 1 and 1300, not 0');
   });
 });

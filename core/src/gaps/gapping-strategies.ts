@@ -4,7 +4,7 @@ import type { GapSettings } from './settings.js';
 import type { Step } from './ladder.js';
 
 /** A way of spacing a bag that good players defend. Each is supported, none is preached. */
-export type SchoolId =
+export type GappingStrategyId =
   | 'even-carries'
   | 'even-lofts-4'
   | 'even-lofts-5'
@@ -13,11 +13,11 @@ export type SchoolId =
   | 'strong-long-end'
   | 'minimal';
 
-export interface School {
-  id: SchoolId;
+export interface GappingStrategy {
+  id: GappingStrategyId;
   name: string;
   /** One sentence a player could say. */
-  creed: string;
+  summary: string;
   /** What a step is measured in: its carry, its loft, or the widest hole left in it by the partial shots. */
   measure: 'carry' | 'loft' | 'hole';
   /** The whole target, for a school that names it. */
@@ -40,24 +40,24 @@ const LONG_END_M: readonly [number, number] = [toMetres(180, 'yd'), toMetres(220
 const LONG_END_SHARE = 0.6;
 const FEWER_WEDGES_SHARE = 1.3;
 
-function evenLofts(deg: 4 | 5 | 6, creed: string): School {
+function evenLofts(deg: 4 | 5 | 6, summary: string): GappingStrategy {
   return {
     id: `even-lofts-${deg}`,
     name: `Even lofts, ${deg}°`,
-    creed,
+    summary,
     measure: 'loft',
     targetDeg: deg,
     share: evenShare,
   };
 }
 
-export const SCHOOLS: readonly School[] = [
+export const GAPPING_STRATEGIES: readonly GappingStrategy[] = [
   {
     id: 'even-carries',
     name: 'Even carries',
     measure: 'carry',
     share: evenShare,
-    creed: 'The same distance between neighbours all the way down.',
+    summary: 'The same distance between neighbours all the way down.',
   },
   evenLofts(4, 'Four degrees between irons and wedges, the traditional wedge set.'),
   evenLofts(5, 'Five degrees: a strong set wedge, then 50, 55, 60.'),
@@ -66,7 +66,7 @@ export const SCHOOLS: readonly School[] = [
     id: 'compressed',
     name: 'Compressed where you score',
     measure: 'carry',
-    creed: 'Tight from about the 8 iron to the gap wedge, wider elsewhere.',
+    summary: 'Tight from about the 8 iron to the gap wedge, wider elsewhere.',
     share: ({ upper, lower }, settings) =>
       inLoftRange(upper, settings.scoringFromLoftDeg, COMPRESSED_TO_DEG) &&
       inLoftRange(lower, settings.scoringFromLoftDeg, COMPRESSED_TO_DEG)
@@ -77,7 +77,7 @@ export const SCHOOLS: readonly School[] = [
     id: 'strong-long-end',
     name: 'Strong at the long end',
     measure: 'carry',
-    creed: 'Overlap between 180 and 220 yards, where scores are lost; wedges are played by hand.',
+    summary: 'Overlap between 180 and 220 yards, where scores are lost; wedges are played by hand.',
     share: ({ upper, lower }, settings) => {
       const middleM = (upper.carryM + lower.carryM) / 2;
       if (middleM >= LONG_END_M[0] && middleM <= LONG_END_M[1]) return LONG_END_SHARE;
@@ -89,13 +89,13 @@ export const SCHOOLS: readonly School[] = [
     name: 'Minimal',
     measure: 'hole',
     share: evenShare,
-    creed: 'Eight to eleven clubs; partial swings bridge the rest.',
+    summary: 'Eight to eleven clubs; partial swings bridge the rest.',
   },
 ];
 
 /** The school of that id. */
-export function schoolOf(id: SchoolId): School {
-  return SCHOOLS.find((school) => school.id === id)!;
+export function gappingStrategyOf(id: GappingStrategyId): GappingStrategy {
+  return GAPPING_STRATEGIES.find((school) => school.id === id)!;
 }
 
 function inLoftRange(club: Pick<LadderClub, 'loftDeg'>, from: number, to: number): boolean {
