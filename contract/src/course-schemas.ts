@@ -25,7 +25,7 @@ import {
   type Sand,
 } from '@tasche/core';
 import * as yup from 'yup';
-import { finite, nameSchema, textSchema } from './schemas.js';
+import { finite, nameSchema, required, shape, textSchema } from './schemas.js';
 
 /** A course in a season: its usual air and how it plays underfoot, from a month on. */
 export interface CourseSeason {
@@ -61,8 +61,6 @@ export const MAX_SEASONS = 12;
 export const MAX_LINE = 60;
 export const MAX_COURSES = 200;
 
-const unknown = '${path} has an unknown field: ${unknown}';
-const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
 const oneOf = <T extends string>(of: readonly T[]) =>
   required(
     yup
@@ -70,7 +68,6 @@ const oneOf = <T extends string>(of: readonly T[]) =>
       .strict()
       .oneOf(of, `\${path} must be one of ${of.join(', ')}`),
   );
-const shape = <T extends yup.ObjectShape>(fields: T) => yup.object(fields).strict().noUnknown(unknown);
 const month = required(finite(1, 12).integer('${path} must be a whole number'));
 
 export const roundAirSchema = shape({
@@ -121,7 +118,8 @@ export const holeSchema = shape({
     .array(required(yup.tuple([required(finite(-180, 180)), required(finite(-90, 90))])))
     .min(2)
     .max(MAX_LINE)
-    .default(undefined),
+    .default(undefined)
+    .optional(),
 });
 
 /** Nine holes or eighteen; none while nobody has written them down. */

@@ -1,7 +1,7 @@
 import { USUAL_LIMITS, type CourseGround, type Limits, type RoundAir } from '@tasche/core';
 import * as yup from 'yup';
 import { courseGroundSchema, roundAirSchema } from './course-schemas.js';
-import { dateSchema, finite, idSchema, nameSchema, textSchema } from './schemas.js';
+import { dateSchema, finite, idSchema, nameSchema, required, shape, textSchema } from './schemas.js';
 
 /** What a forecast says of a day, many times over: members of an ensemble, all as likely. */
 export interface Forecast {
@@ -43,10 +43,6 @@ export const LIMIT_BOUNDS = {
   lengthIn: [18, USUAL_LIMITS.lengthIn],
 } as const;
 
-const unknown = '${path} has an unknown field: ${unknown}';
-const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
-const shape = <T extends yup.ObjectShape>(fields: T) => yup.object(fields).strict().noUnknown(unknown);
-
 export const forecastSchema = shape({
   source: required(textSchema(80)),
   askedAt: required(textSchema(40)),
@@ -69,9 +65,9 @@ const eventRoundSchema = shape({
 });
 
 export const eventRoundSet = {
-  air: roundAirSchema.default(undefined),
-  ground: courseGroundSchema.default(undefined),
-  forecast: forecastSchema.nullable().default(undefined),
+  air: roundAirSchema.default(undefined).optional(),
+  ground: courseGroundSchema.default(undefined).optional(),
+  forecast: forecastSchema.nullable().default(undefined).optional(),
 };
 
 export const eventDetails = {

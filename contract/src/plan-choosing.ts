@@ -15,7 +15,7 @@ import {
   type BagPreferences,
 } from '@tasche/core';
 import * as yup from 'yup';
-import { clubKindSchema, finite, idSchema, nameSchema, textSchema } from './schemas.js';
+import { clubKindSchema, finite, idSchema, nameSchema, required, shape, textSchema } from './schemas.js';
 
 /** What a week's bag is chosen for: the shots it will ask, where they are typed, and what the player insists on. */
 export interface PlanChoosing
@@ -68,17 +68,22 @@ export const PLAN_CHOOSING_BOUNDS = {
   mostChanges: [0, 14],
 } as const;
 
-const unknown = '${path} has an unknown field: ${unknown}';
-const required = <S extends yup.Schema>(schema: S) => schema.required('${path} is missing');
-const shape = <T extends yup.ObjectShape>(fields: T) => yup.object(fields).strict().noUnknown(unknown);
 const whole = (min: number, max: number) => finite(min, max).integer('${path} must be a whole number');
+/** What a record keeps of each: never undefined, though it may be null. */
+type Kept<T> = T extends undefined ? never : T;
+
 /** A record by names nobody knows beforehand, so many at most. */
-function record(each: yup.Schema, max: number) {
-  return yup.lazy((value: unknown) =>
-    shape(Object.fromEntries(Object.keys((value ?? {}) as object).map((key) => [key, each])))
+function record<T, R extends boolean = false>(each: { __outputType: T }, max: number, isRequired?: R) {
+  return yup.lazy((value: unknown) => {
+    const schema = shape(
+      Object.fromEntries(Object.keys((value ?? {}) as object).map((key) => [key, each as yup.Schema])),
+    )
       .default(undefined)
-      .test('few', `\${path} holds more than ${max}`, (all) => Object.keys(all ?? {}).length <= max),
-  );
+      .test('few', `\${path} holds more than ${max}`, (all) => Object.keys(all ?? {}).length <= max);
+    return isRequired ? schema.required('${path} is missing') : schema;
+  }) as unknown as yup.Lazy<
+    R extends true ? Readonly<Record<string, Kept<T>>> : Readonly<Record<string, Kept<T>>> | undefined
+  >;
 }
 
 const troubleSchema = shape({
@@ -122,7 +127,7 @@ export const demandSchema = shape({
     .strict()
     .oneOf(['sand', 'water'] as const),
   slope: yup.string().strict().oneOf(SLOPES),
-  trouble: yup.array(required(troubleSchema)).max(20).default(undefined),
+  trouble: yup.array(required(troubleSchema)).max(20).default(undefined).optional(),
   missStrokes: finite(...DEMAND_BOUNDS.missStrokes),
   playsLikeM: finite(...DEMAND_BOUNDS.playsLikeM),
 });
@@ -171,21 +176,18 @@ const triggersSchema = yup
   )
   .max(12);
 const afterSchema = shape({
-  hits: record(finite(0, 60), 60),
+  hits: record(finite(0, 60), 60, true),
   says: textSchema(2000).defined('${path} is missing'),
   keep: textSchema(2000).defined('${path} is missing'),
 });
 
 /** What may be set of a player's round; its bag is set by `setRoundBag`. */
 export const planRoundSet = {
-  changes: record(
-    shape(editableNeed).nullable().default(undefined) as unknown as yup.Schema,
-    MAX_NEED_CHANGES,
-  ),
+  changes: record(shape(editableNeed).nullable().default(undefined), MAX_NEED_CHANGES),
   notes: yup
     .array(required(demandSchema))
     .max(MAX_PLAN_NEEDS, `\${path} holds more than ${MAX_PLAN_NEEDS} needs`),
-  after: afterSchema.nullable().default(undefined),
+  after: afterSchema.nullable().default(undefined).optional(),
 };
 export type PlanRoundSet = Partial<Pick<PlanRound, 'changes' | 'notes' | 'after'>>;
 export const roundBagSchema = {
@@ -201,4 +203,16 @@ export const roundBagSchema = {
 
 export function emptyRound(roundId: string): PlanRound {
   return { roundId, changes: {}, notes: [], swaps: [], triggers: [], bagId: null, after: null };
+}
+
+/** What a plan says of a round of its event; an empty one where nobody said anything yet. */
+export function planRoundOf({ rounds }: { rounds: readonly PlanRound[] }, roundId: string): PlanRound {
+  return rounds.find((round) => round.roundId === roundId) ?? emptyRound(roundId);
+}
+
+/** The rounds of a plan with one of them changed, or added. */
+export function withPlanRound(rounds: readonly PlanRound[], round: PlanRound): PlanRound[] {
+  return rounds.some(({ roundId }) => roundId === round.roundId)
+    ? rounds.map((one) => (one.roundId === round.roundId ? round : one))
+    : [...rounds, round];
 }

@@ -14,7 +14,7 @@ import {
   type PlayingConditions,
 } from '@tasche/core';
 import type { EventRound } from './event-schemas.js';
-import { emptyRound, preferencesOf, type PlanRound } from './plan-choosing.js';
+import { planRoundOf, preferencesOf } from './plan-choosing.js';
 import type { ClubView, CourseView, PlanView, PlayerView } from './views.js';
 
 /** Where a player's carries are known from: their own air, or the usual one, and a medium fairway. */
@@ -40,10 +40,6 @@ export function dayOf(
     air,
     ground,
   };
-}
-
-export function planRoundOf(plan: Pick<PlanView, 'rounds'>, roundId: string): PlanRound {
-  return plan.rounds.find((round) => round.roundId === roundId) ?? emptyRound(roundId);
 }
 
 export interface RoundParts {

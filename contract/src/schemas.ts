@@ -11,11 +11,22 @@ import {
   swingWeightPoints,
   type GapSettings,
   type Quantity,
+  type ReadingValue,
   type Shot,
 } from '@tasche/core';
 import * as yup from 'yup';
 
 /** The pieces every border is checked with, the same in browser and server. */
+
+/** Neither left out nor null; keeps the schema's type. */
+export function required<S extends { required(message?: string): unknown }>(schema: S) {
+  return schema.required('${path} is missing') as ReturnType<S['required']>;
+}
+
+/** An object of just these fields. */
+export function shape<F extends yup.ObjectShape>(fields: F) {
+  return yup.object(fields).strict().noUnknown('${path} has an unknown field: ${unknown}');
+}
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 export const idSchema = yup.string().strict().matches(UUID, '${path} must be an id (a lower-case UUID)');
@@ -123,7 +134,7 @@ export const readingSchema = yup
       .oneOf(READING_KEYS, '${path} is not a quantity this sheet keeps')
       .required('${path} is missing'),
     value: yup
-      .mixed()
+      .mixed<NonNullable<ReadingValue>>()
       .nullable()
       .defined('${path} is missing')
       .test('value', '', (value, context) => {
@@ -150,6 +161,7 @@ export const clubKindSchema = yup.string().strict().oneOf(CLUB_KINDS);
 export const distanceUnitSchema = yup.string().strict().oneOf(DISTANCE_UNITS);
 /** A handicap index; a plus handicap is negative. */
 export const handicapSchema = finite(...HANDICAP_BOUNDS);
+export type Hand = 'right' | 'left';
 export const handSchema = yup
   .string()
   .strict()

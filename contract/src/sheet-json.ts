@@ -1,6 +1,6 @@
 import type { ClubKind, Reading } from '@tasche/core';
 import * as yup from 'yup';
-import { MAX_BAGS_A_PLAYER, MAX_CLUBS_A_PLAYER, type Hand } from './changes.js';
+import { MAX_BAGS_A_PLAYER, MAX_CLUBS_A_PLAYER } from './limits.js';
 import {
   clubKindSchema,
   distanceUnitSchema,
@@ -12,6 +12,7 @@ import {
   readingSchema,
   textSchema,
   wholeDocument,
+  type Hand,
 } from './schemas.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 import type { PlayerView } from './views.js';

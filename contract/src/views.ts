@@ -13,7 +13,7 @@ import type {
   Strike,
   Swap,
 } from '@tasche/core';
-import type { Hand, PlanDetails } from './changes.js';
+import type { Hand } from './schemas.js';
 import type { CourseDetails, SeasonDetails } from './course-schemas.js';
 import type { EventDetails } from './event-schemas.js';
 import type { PlanChoosing, PlanRound } from './plan-choosing.js';
@@ -77,6 +77,16 @@ export interface BagView {
   planId: string | null;
   clubIds: readonly string[];
   removed: boolean;
+}
+
+/** What is written down of a plan; days are YYYY-MM-DD. */
+export interface PlanDetails {
+  name: string;
+  course: string;
+  startsOn: string;
+  endsOn: string;
+  ground: string;
+  weather: string;
 }
 
 export interface PlanView extends PlanDetails {
@@ -180,6 +190,12 @@ export interface StrikeView {
   given: Strike;
   /** Why it does not count, or null. */
   leftOut: string | null;
+}
+
+/** A player's sessions and what was hit in them, as far as they are here. */
+export interface SessionsView {
+  sessions: readonly SessionEntry[];
+  strikes: readonly StrikeView[];
 }
 
 /** A club as it was built on a day. */

@@ -1,4 +1,4 @@
-import type { Command, CommandName, Conflict } from '@tasche/contract';
+import type { CommandName, CommandOf, Conflict } from '@tasche/contract';
 import { conflict } from '../http/http-error.js';
 import { versionBefore, type ChangeRecorder } from './change-recorder.js';
 
@@ -17,7 +17,7 @@ export interface Done {
 }
 
 export type Handlers<N extends CommandName> = {
-  [K in N]: (command: Extract<Command, { do: K }>, context: ChangeContext) => Promise<Done>;
+  [K in N]: (command: CommandOf<K>, context: ChangeContext) => Promise<Done>;
 };
 
 /**

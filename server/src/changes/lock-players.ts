@@ -1,6 +1,6 @@
-import type { Command } from '@tasche/contract';
+import { subjectOf, type Command } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { RowDiff } from './change-recorder.js';
+import type { EntityKind, RowDiff } from './change-recorder.js';
 
 /** Rows a change is about, before anything of it is done. */
 export interface AboutRows {
@@ -10,105 +10,60 @@ export interface AboutRows {
   plans: string[];
   sessions: string[];
   events: string[];
-  circuit: boolean;
+  schedule: boolean;
 }
 
-/** The rows some commands name. */
+/** The rows some commands name: whose something new becomes, or what stands already. */
 export function rowsOfCommands(commands: readonly Command[]): AboutRows {
   const about = noRows();
-  for (const command of commands) {
-    switch (command.do) {
-      case 'addPlayer':
-        break;
-      case 'editPlayer':
-        about.players.push(command.playerId);
-        break;
-      case 'addClub':
-        about.players.push(command.club.playerId);
-        break;
-      case 'editClub':
-      case 'removeClub':
-        about.clubs.push(command.clubId);
-        break;
-      case 'addBag':
-        about.players.push(command.bag.playerId);
-        break;
-      case 'editBag':
-      case 'removeBag':
-      case 'putIn':
-      case 'takeOut':
-      case 'makeGamer':
-        about.bags.push(command.bagId);
-        break;
-      case 'addPlan':
-        about.players.push(command.plan.playerId);
-        break;
-      case 'editPlan':
-      case 'setSwaps':
-      case 'removePlan':
-      case 'editRound':
-      case 'setRoundBag':
-        about.plans.push(command.planId);
-        break;
-      case 'addSession':
-        about.players.push(command.session.playerId);
-        break;
-      case 'editSession':
-      case 'removeSession':
-      case 'addStrikes':
-      case 'editStrikes':
-        about.sessions.push(command.sessionId);
-        break;
-      case 'editEvent':
-        about.events.push(command.eventId);
-        about.circuit = true;
-        break;
-      default:
-        about.circuit = true;
-    }
+  for (const { kind, id, playerId } of commands.map(subjectOf)) {
+    if (playerId !== undefined) about.players.push(playerId);
+    else addRow(about, kind, id);
   }
   return about;
 }
 
+function addRow(about: AboutRows, kind: EntityKind, id: string): void {
+  switch (kind) {
+    case 'player':
+      about.players.push(id);
+      break;
+    case 'club':
+      about.clubs.push(id);
+      break;
+    case 'bag':
+      about.bags.push(id);
+      break;
+    case 'plan':
+      about.plans.push(id);
+      break;
+    case 'session':
+      about.sessions.push(id);
+      break;
+    case 'event':
+      about.events.push(id);
+      about.schedule = true;
+      break;
+    case 'course':
+    case 'season':
+      about.schedule = true;
+  }
+}
+
 /** The rows a change that is taken back touched. */
-export function rowsOfImages(rowDiffs: readonly RowDiff[]): AboutRows {
+export function rowsOfDiffs(rowDiffs: readonly RowDiff[]): AboutRows {
   const about = noRows();
-  for (const image of rowDiffs) {
-    switch (image.of) {
-      case 'player':
-        about.players.push(image.id);
-        break;
-      case 'club':
-        about.clubs.push(image.id);
-        break;
-      case 'readings':
-        about.clubs.push(...(image.clubIds ?? []));
-        break;
-      case 'bag':
-      case 'bagClubs':
-        about.bags.push(image.id);
-        break;
-      case 'plan':
-        about.plans.push(image.id);
-        break;
-      case 'session':
-      case 'strikes':
-      case 'strikeMarks':
-        about.sessions.push(image.id);
-        break;
-      case 'event':
-        about.events.push(image.id);
-        about.circuit = true;
-        break;
-      default:
-        about.circuit = true;
-    }
+  for (const diff of rowDiffs) {
+    if (diff.of === 'readings') about.clubs.push(...(diff.clubIds ?? []));
+    else if (diff.of === 'bagClubs') about.bags.push(diff.id);
+    else if (diff.of === 'strikes' || diff.of === 'strikeMarks') about.sessions.push(diff.id);
+    else addRow(about, diff.of, diff.id);
   }
   return about;
 }
 
 function noRows(): AboutRows {
-  return { players: [], clubs: [], bags: [], plans: [], sessions: [], events: [], circuit: false };
+  return { players: [], clubs: [], bags: [], plans: [], sessions: [], events: [], schedule: false };
 }
 
 /**
@@ -116,7 +71,7 @@ function noRows(): AboutRows {
  * a change writes hangs on one of them, so that two changes wait for each other and never both at once.
  */
 export async function lockFirst(em: EntityManager, workspaceId: string, about: AboutRows): Promise<void> {
-  if (about.circuit) await em.execute('select id from workspace where id = ? for update', [workspaceId]);
+  if (about.schedule) await em.execute('select id from workspace where id = ? for update', [workspaceId]);
   const lists = [about.players, about.clubs, about.bags, about.plans, about.events, about.sessions];
   if (lists.every((ids) => ids.length === 0)) return;
   await em.execute(

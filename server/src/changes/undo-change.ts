@@ -7,7 +7,7 @@ import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { finish, resultOf, touchedBy } from './apply-change.js';
 import { Change, rowDiffsOf } from './change.js';
 import { revertedValue } from './reverted-value.js';
-import { lockFirst, rowsOfImages } from './lock-players.js';
+import { lockFirst, rowsOfDiffs } from './lock-players.js';
 import { ChangeRecorder, plain, type RowDiff, type StrikeMark } from './change-recorder.js';
 
 /**
@@ -25,7 +25,7 @@ export async function undoChange(
   return inWorkspace(orm, scope.workspaceId, async (em) => {
     const found = await em.findOne(Change, { id: changeId });
     if (!found) throw notFound('change');
-    await lockFirst(em, scope.workspaceId, rowsOfImages(rowDiffsOf(found)));
+    await lockFirst(em, scope.workspaceId, rowsOfDiffs(rowDiffsOf(found)));
     const change = (await em.findOne(
       Change,
       { id: changeId },

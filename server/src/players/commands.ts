@@ -1,5 +1,5 @@
 import { handicapText } from '@tasche/core';
-import { MAX_PLAYERS, type Command } from '@tasche/contract';
+import { MAX_PLAYERS, type PlayerSet } from '@tasche/contract';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
 import { plain } from '../changes/change-recorder.js';
 import { badInput, notFound, ruleBroken } from '../http/http-error.js';
@@ -41,7 +41,7 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
   },
 };
 
-function summaryOf(name: string, set: Extract<Command, { do: 'editPlayer' }>['set']): string {
+function summaryOf(name: string, set: PlayerSet): string {
   if (set.archived !== undefined)
     return set.archived ? `${name} taken off the roster` : `${name} back on the roster`;
   if (set.handicap !== undefined)

@@ -1,4 +1,4 @@
-import { MAX_STRIKES_A_CHANGE, type StrikeSet } from '@tasche/contract';
+import { MAX_STRIKES_A_CHANGE, type CommandOf } from '@tasche/contract';
 import { loadClubFor } from '../bags/commands.js';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
 import { plain, type StrikeMark, type ChangeRecorder } from '../changes/change-recorder.js';
@@ -126,7 +126,7 @@ function summaryOf(set: object): string {
   return `${Object.keys(set).join(', ')} changed`;
 }
 
-function marksWords({ leftOut, clubId, shot }: StrikeSet): string {
+function marksWords({ leftOut, clubId, shot }: CommandOf<'editStrikes'>['set']): string {
   if (leftOut) return `left out: ${leftOut}`;
   if (leftOut === null) return 'count again';
   return clubId !== undefined || shot !== undefined ? 'given to another club or swing' : 'as they were';

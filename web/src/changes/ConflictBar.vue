@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { quantityOf } from '@tasche/core';
-import { showQuantity, type Conflict } from '@tasche/contract';
+import { commandWords, showQuantity, type Conflict } from '@tasche/contract';
 import { computed } from 'vue';
 import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
-import { commandWords } from './command-words';
 import { idOfOutgoing, useOutbox, type Outgoing } from './outbox';
 
 const sheet = useSheet();

@@ -1,4 +1,10 @@
-import type { ChangeRequest, ChangeResult, Command, Problem } from '@tasche/contract';
+import {
+  subjectOf,
+  type ChangeRequest,
+  type ChangeResult,
+  type Command,
+  type Problem,
+} from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { NetworkError, ApiError, post } from '../api/request';
@@ -193,12 +199,11 @@ function renewed(next: Outgoing, done: Outgoing, result: ChangeResult): Outgoing
       ...result.events,
     ].map((row) => [row.id, row.version]),
   );
-  const sentOn = new Map(done.request.commands.map((command) => [subjectOf(command), versionIn(command)]));
+  const sentOn = new Map(done.request.commands.map((command) => [subjectOf(command).id, versionIn(command)]));
   const commands = next.request.commands.map((command) => {
-    const subject = subjectOf(command);
-    const version = subject === undefined ? undefined : versions.get(subject);
-    const typedOnTop =
-      subject !== undefined && sentOn.has(subject) && (sentOn.get(subject) ?? 1) <= (versionIn(command) ?? 0);
+    const { id } = subjectOf(command);
+    const version = versions.get(id);
+    const typedOnTop = sentOn.has(id) && (sentOn.get(id) ?? 1) <= (versionIn(command) ?? 0);
     return version !== undefined && typedOnTop && 'version' in command ? { ...command, version } : command;
   });
   return commands.every((command, i) => command === next.request.commands[i])
@@ -208,58 +213,4 @@ function renewed(next: Outgoing, done: Outgoing, result: ChangeResult): Outgoing
 
 function versionIn(command: Command): number | undefined {
   return 'version' in command ? command.version : undefined;
-}
-
-/** The id of the row a command is about. */
-export function subjectOf(command: Command): string | undefined {
-  switch (command.do) {
-    case 'addPlayer':
-      return command.player.id;
-    case 'editPlayer':
-      return command.playerId;
-    case 'addClub':
-      return command.club.id;
-    case 'editClub':
-    case 'removeClub':
-      return command.clubId;
-    case 'addBag':
-      return command.bag.id;
-    case 'editBag':
-    case 'removeBag':
-    case 'putIn':
-    case 'takeOut':
-    case 'makeGamer':
-      return command.bagId;
-    case 'addPlan':
-      return command.plan.id;
-    case 'editPlan':
-    case 'setSwaps':
-    case 'removePlan':
-    case 'editRound':
-    case 'setRoundBag':
-      return command.planId;
-    case 'addCourse':
-      return command.course.id;
-    case 'editCourse':
-    case 'removeCourse':
-      return command.courseId;
-    case 'addSeason':
-      return command.season.id;
-    case 'editSeason':
-    case 'removeSeason':
-      return command.seasonId;
-    case 'addEvent':
-      return command.event.id;
-    case 'editEvent':
-    case 'editEventRound':
-    case 'removeEvent':
-      return command.eventId;
-    case 'addSession':
-      return command.session.id;
-    case 'editSession':
-    case 'removeSession':
-    case 'addStrikes':
-    case 'editStrikes':
-      return command.sessionId;
-  }
 }

@@ -1,4 +1,4 @@
-import type { ChangeResult, ScheduleView, Command } from '@tasche/contract';
+import { withCommands, type ChangeResult, type Command, type ScheduleView } from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
@@ -26,7 +26,8 @@ export const useSchedule = defineStore('circuit', () => {
     if (state.value === 'loading' || (schedule.value && !again)) return;
     state.value = schedule.value ? 'ready' : 'loading';
     try {
-      schedule.value = withScheduleCommands(
+      schedule.value = withCommands(
+        'schedule',
         await outbox.readCurrent(() => request<ScheduleView>('/circuit')),
         outbox.pending(NOBODY),
       );
@@ -42,7 +43,7 @@ export const useSchedule = defineStore('circuit', () => {
   function change(commands: readonly Command[], why = ''): void {
     if (!schedule.value || commands.length === 0) return;
     const id = newId();
-    schedule.value = withScheduleCommands(schedule.value, commands);
+    schedule.value = withCommands('schedule', schedule.value, commands);
     outbox.push({ kind: 'change', playerId: NOBODY, request: { id, commands, ...(why && { why }) } });
     line.done(id);
   }
@@ -50,7 +51,8 @@ export const useSchedule = defineStore('circuit', () => {
   outbox.onSent((sent) => {
     if (sent.outgoing.playerId !== NOBODY || !schedule.value) return undefined;
     if ('result' in sent) {
-      schedule.value = withScheduleCommands(
+      schedule.value = withCommands(
+        'schedule',
         withScheduleResult(schedule.value, sent.result),
         outbox.pending(NOBODY),
       );
@@ -77,56 +79,7 @@ export const useSchedule = defineStore('circuit', () => {
   };
 });
 
-/** The circuit as it will be when the server has done these commands. */
-export function withScheduleCommands(schedule: ScheduleView, commands: readonly Command[]): ScheduleView {
-  return commands.reduce(withCircuitCommand, schedule);
-}
-
-function withCircuitCommand(schedule: ScheduleView, command: Command): ScheduleView {
-  const added = <T extends { id: string }>(rows: readonly T[], row: T) =>
-    rows.some(({ id }) => id === row.id) ? rows : [...rows, row];
-  const edited = <T extends { id: string }>(rows: readonly T[], id: string, set: object) =>
-    rows.map((row) => (row.id === id ? { ...row, ...set } : row));
-  const fresh = { version: 1, removed: false };
-  switch (command.do) {
-    case 'addCourse':
-      return { ...schedule, courses: added(schedule.courses, { ...command.course, ...fresh }) };
-    case 'editCourse':
-      return { ...schedule, courses: edited(schedule.courses, command.courseId, command.set) };
-    case 'removeCourse':
-      return { ...schedule, courses: schedule.courses.filter(({ id }) => id !== command.courseId) };
-    case 'addSeason':
-      return { ...schedule, seasons: added(schedule.seasons, { ...command.season, ...fresh }) };
-    case 'editSeason':
-      return { ...schedule, seasons: edited(schedule.seasons, command.seasonId, command.set) };
-    case 'removeSeason':
-      return { ...schedule, seasons: schedule.seasons.filter(({ id }) => id !== command.seasonId) };
-    case 'addEvent':
-      return { ...schedule, events: added(schedule.events, { ...command.event, ...fresh }) };
-    case 'editEvent':
-      return { ...schedule, events: edited(schedule.events, command.eventId, command.set) };
-    case 'editEventRound':
-      return {
-        ...schedule,
-        events: schedule.events.map((event) =>
-          event.id === command.eventId
-            ? {
-                ...event,
-                rounds: event.rounds.map((round) =>
-                  round.id === command.roundId ? { ...round, ...command.set } : round,
-                ),
-              }
-            : event,
-        ),
-      };
-    case 'removeEvent':
-      return { ...schedule, events: schedule.events.filter(({ id }) => id !== command.eventId) };
-    default:
-      return schedule;
-  }
-}
-
-/** The circuit with what the server says put over it. */
+/** The schedule with what the server says put over it. */
 export function withScheduleResult(schedule: ScheduleView, result: ChangeResult): ScheduleView {
   const merged = <T extends { id: string; removed: boolean }>(
     standing: readonly T[],

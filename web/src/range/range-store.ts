@@ -1,4 +1,11 @@
-import type { Command, Page, SessionEntry, StrikeView, StrikesView } from '@tasche/contract';
+import {
+  withCommands,
+  type Command,
+  type Page,
+  type SessionEntry,
+  type StrikeView,
+  type StrikesView,
+} from '@tasche/contract';
 import { playingLoft, type ClubKind, type PlayingConditions, type Spec, type StrikeClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -49,10 +56,9 @@ export const useRange = defineStore('range', () => {
       state.value = 'loading';
     }
     try {
-      const [list, hit] = await Promise.all([
-        allSessions(id),
-        request<StrikesView>(`/players/${id}/strikes`),
-      ]);
+      const [list, hit] = await outbox.readCurrent(() =>
+        Promise.all([allSessions(id), request<StrikesView>(`/players/${id}/strikes`)]),
+      );
       // A later question is on its way, and knows more.
       if (requestId !== lastRequestId) return;
       sessions.value = list;
@@ -61,7 +67,7 @@ export const useRange = defineStore('range', () => {
       builds.value = new Map(hit.builds.map((build) => [`${build.clubId} ${build.builtOn}`, build.spec]));
       state.value = 'ready';
       // What still waits to be sent was done on top of what the server knows.
-      for (const command of outbox.pending(id)) onScreen(command);
+      onScreen(outbox.pending(id));
     } catch (error) {
       if (requestId !== lastRequestId) return;
       if (error instanceof ApiError) {
@@ -122,62 +128,15 @@ export const useRange = defineStore('range', () => {
 
   /** Does something to sessions: on the screen now, on the server as soon as it can. */
   function change(commands: readonly Command[], why = ''): void {
-    for (const command of commands) onScreen(command);
+    onScreen(commands);
     sheet.change(commands, why);
   }
 
-  function onScreen(command: Command): void {
-    if (command.do === 'addSession') {
-      const { session } = command;
-      if (sessions.value.some(({ id }) => id === session.id)) return;
-      sessions.value = [
-        {
-          ...session,
-          version: 1,
-          source: 'by hand',
-          live: false,
-          aim: null,
-          removed: false,
-          strikes: 0,
-          clubs: 0,
-        },
-        ...sessions.value,
-      ];
-    } else if (command.do === 'editSession') {
-      sessions.value = sessions.value.map((session) =>
-        session.id === command.sessionId
-          ? { ...session, ...command.set }
-          : command.set.live
-            ? { ...session, live: false }
-            : session,
-      );
-    } else if (command.do === 'removeSession') {
-      sessions.value = sessions.value.filter(({ id }) => id !== command.sessionId);
-      strikes.value = strikes.value.filter(({ sessionId }) => sessionId !== command.sessionId);
-    } else if (command.do === 'addStrikes') {
-      const session = sessions.value.find(({ id }) => id === command.sessionId);
-      const first =
-        Math.max(0, ...(bySession.value.get(command.sessionId) ?? []).map(({ number }) => number)) + 1;
-      const known = new Set(strikes.value.map(({ id }) => id));
-      strikes.value = [
-        ...strikes.value,
-        ...command.strikes
-          .filter(({ id }) => !known.has(id))
-          .map((strike, i): StrikeView => ({
-            ...strike,
-            sessionId: command.sessionId,
-            number: first + i,
-            hitAt: null,
-            builtOn: session?.heldOn ?? '',
-            leftOut: null,
-          })),
-      ];
-    } else if (command.do === 'editStrikes') {
-      const ids = new Set(command.strikeIds);
-      strikes.value = strikes.value.map((strike) =>
-        ids.has(strike.id) ? { ...strike, ...command.set } : strike,
-      );
-    }
+  /** The screen as it will be when the server has done these commands. */
+  function onScreen(commands: readonly Command[]): void {
+    const view = withCommands('sessions', { sessions: sessions.value, strikes: strikes.value }, commands);
+    sessions.value = view.sessions;
+    strikes.value = view.strikes;
   }
 
   outbox.onSent((sent) => {

@@ -1,12 +1,20 @@
-import type { ChangeRequest, Command, Conflict, PlansPage, SheetView } from '@tasche/contract';
+import {
+  subjectOf,
+  withCommands,
+  type ChangeRequest,
+  type Command,
+  type Conflict,
+  type PlansPage,
+  type SheetView,
+} from '@tasche/contract';
 import { ladderClub, skillOf, type LadderClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { ApiError, request } from '../api/request';
-import { withCommands, withResult } from '../changes/optimistic';
-import { subjectOf, useOutbox } from '../changes/outbox';
+import { useOutbox } from '../changes/outbox';
 import { undoLine } from '../changes/undo-line';
+import { withResult } from '../changes/with-result';
 
 /** One player's locker, bags and plans, and everything that can be done to them. */
 export const useSheet = defineStore('sheet', () => {
@@ -41,7 +49,7 @@ export const useSheet = defineStore('sheet', () => {
         request<SheetView>(`/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`),
       );
       if (wanted.playerId !== playerId || wanted.asOf !== asOf) return;
-      sheet.value = asOf === null ? withCommands(loaded, outbox.pending(playerId)) : loaded;
+      sheet.value = asOf === null ? withCommands('sheet', loaded, outbox.pending(playerId)) : loaded;
       state.value = 'ready';
     } catch (error) {
       if (error instanceof ApiError) state.value = 'missing';
@@ -59,7 +67,7 @@ export const useSheet = defineStore('sheet', () => {
     const id = newId();
     const current = sheet.value;
     if (!current || commands.length === 0) return id;
-    sheet.value = withCommands(current, commands);
+    sheet.value = withCommands('sheet', current, commands);
     outbox.push({
       kind: 'change',
       playerId: current.player.id,
@@ -81,7 +89,11 @@ export const useSheet = defineStore('sheet', () => {
       return undefined;
     if ('result' in sent) {
       // What is still waiting was typed later and stands over the answer.
-      sheet.value = withCommands(withResult(current, sent.result), outbox.pending(current.player.id));
+      sheet.value = withCommands(
+        'sheet',
+        withResult(current, sent.result),
+        outbox.pending(current.player.id),
+      );
       return undefined;
     }
     const failedId = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
@@ -111,7 +123,7 @@ export const useSheet = defineStore('sheet', () => {
       const versions = new Map(conflicts.map((one) => [one.id, one.version]));
       change(
         commands.map((command) => {
-          const version = versions.get(subjectOf(command) ?? '');
+          const version = versions.get(subjectOf(command).id);
           return version !== undefined && 'version' in command ? { ...command, version } : command;
         }),
         why,

@@ -1,6 +1,7 @@
 import type { ChangeResult, Command, SheetView } from '@tasche/contract';
 import { describe, expect, it } from 'vitest';
-import { withCommands, withResult } from '../../src/changes/optimistic';
+import { withCommands } from '@tasche/contract';
+import { withResult } from '../../src/changes/with-result';
 import { clubView, sheetOf } from '../sheet';
 
 const start = () => sheetOf([clubView('a'), clubView('b'), clubView('c')], ['a', 'b']);
@@ -8,7 +9,7 @@ const gamerOf = (sheet: SheetView) => sheet.bags.find((bag) => bag.gamer)!.clubI
 
 describe('the sheet before the server has answered', () => {
   it('takes out and puts in', () => {
-    const after = withCommands(start(), [
+    const after = withCommands('sheet', start(), [
       { do: 'takeOut', bagId: 'gamer', clubId: 'a' },
       { do: 'putIn', bagId: 'gamer', clubId: 'c' },
     ]);
@@ -17,7 +18,7 @@ describe('the sheet before the server has answered', () => {
 
   it('changes nothing in what it was given', () => {
     const before = start();
-    withCommands(before, [
+    withCommands('sheet', before, [
       { do: 'takeOut', bagId: 'gamer', clubId: 'a' },
       { do: 'removeClub', clubId: 'b', version: 3 },
     ]);
@@ -50,8 +51,8 @@ describe('the sheet before the server has answered', () => {
       },
       { do: 'setSwaps', planId: 'week', version: 1, swaps: [{ outId: 'a', inId: 'c', why: 'wind' }] },
     ];
-    const once = withCommands(start(), commands);
-    expect(withCommands(once, commands)).toEqual(once);
+    const once = withCommands('sheet', start(), commands);
+    expect(withCommands('sheet', once, commands)).toEqual(once);
     expect(once.bags.find((bag) => bag.id === 'week-bag')!.clubIds).toEqual(
       expect.arrayContaining(['c', 'd']),
     );
@@ -59,7 +60,7 @@ describe('the sheet before the server has answered', () => {
   });
 
   it('keeps a newer reading when an older one is written down late', () => {
-    const newer = withCommands(start(), [
+    const newer = withCommands('sheet', start(), [
       {
         do: 'editClub',
         clubId: 'a',
@@ -67,7 +68,7 @@ describe('the sheet before the server has answered', () => {
         readings: [{ key: 'loftSetDeg', value: 29, takenOn: '2026-11-01' }],
       },
     ]);
-    const late = withCommands(newer, [
+    const late = withCommands('sheet', newer, [
       {
         do: 'editClub',
         clubId: 'a',
@@ -79,7 +80,7 @@ describe('the sheet before the server has answered', () => {
   });
 
   it('takes a quantity back to not known', () => {
-    const after = withCommands(start(), [
+    const after = withCommands('sheet', start(), [
       {
         do: 'editClub',
         clubId: 'a',
@@ -91,7 +92,7 @@ describe('the sheet before the server has answered', () => {
   });
 
   it("takes a deleted plan's bag along", () => {
-    const planned = withCommands(start(), [
+    const planned = withCommands('sheet', start(), [
       {
         do: 'addPlan',
         plan: {
@@ -108,7 +109,9 @@ describe('the sheet before the server has answered', () => {
       },
     ]);
     expect(
-      withCommands(planned, [{ do: 'removePlan', planId: 'week', version: 1 }]).bags.map((bag) => bag.id),
+      withCommands('sheet', planned, [{ do: 'removePlan', planId: 'week', version: 1 }]).bags.map(
+        (bag) => bag.id,
+      ),
     ).toEqual(['gamer']);
   });
 });

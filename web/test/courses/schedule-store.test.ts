@@ -1,7 +1,14 @@
 import { CALM, USUAL_GROUND } from '@tasche/core';
-import type { ChangeResult, ScheduleView, CourseView, EventView, SeasonView } from '@tasche/contract';
+import {
+  withCommands,
+  type ChangeResult,
+  type ScheduleView,
+  type CourseView,
+  type EventView,
+  type SeasonView,
+} from '@tasche/contract';
 import { describe, expect, it } from 'vitest';
-import { withScheduleCommands, withScheduleResult } from '../../src/courses/schedule-store';
+import { withScheduleResult } from '../../src/courses/schedule-store';
 
 const course = (id: string, name: string): CourseView => ({
   id,
@@ -57,46 +64,48 @@ const standing: ScheduleView = {
 describe('the circuit as it will be', () => {
   it('when the server has done what was asked: added once, edited, removed', () => {
     const { id: _id, version: _version, removed: _removed, ...details } = course('c', 'Lagoa Funda');
-    const added = withScheduleCommands(standing, [
+    const added = withCommands('schedule', standing, [
       { do: 'addCourse', course: { id: 'c', ...details } },
       { do: 'addCourse', course: { id: 'c', ...details } },
     ]);
     expect(added.courses.map(({ id }) => id)).toEqual(['a', 'b', 'c']);
     expect(added.courses[2]).toMatchObject({ version: 1, removed: false, name: 'Lagoa Funda' });
     expect(
-      withScheduleCommands(standing, [
+      withCommands('schedule', standing, [
         { do: 'editCourse', courseId: 'b', version: 1, set: { altitudeM: 1520 } },
         { do: 'removeCourse', courseId: 'a', version: 1 },
       ]).courses,
     ).toEqual([{ ...standing.courses[1], altitudeM: 1520 }]);
     expect(
-      withScheduleCommands(standing, [
+      withCommands('schedule', standing, [
         { do: 'editSeason', seasonId: 'winter', version: 1, set: { windMps: 9 } },
       ]).seasons[0],
     ).toMatchObject({ windMps: 9, temperatureC: 12 });
     expect(
-      withScheduleCommands(standing, [{ do: 'removeSeason', seasonId: 'winter', version: 1 }]).seasons,
+      withCommands('schedule', standing, [{ do: 'removeSeason', seasonId: 'winter', version: 1 }]).seasons,
     ).toEqual([]);
     expect(
-      withScheduleCommands(standing, [
+      withCommands('schedule', standing, [
         { do: 'editEvent', eventId: 'open', version: 1, set: { name: 'Masters' } },
       ]).events[0]!.name,
     ).toBe('Masters');
     expect(
-      withScheduleCommands(standing, [{ do: 'removeEvent', eventId: 'open', version: 1 }]).events,
+      withCommands('schedule', standing, [{ do: 'removeEvent', eventId: 'open', version: 1 }]).events,
     ).toEqual([]);
     // What is no matter of the circuit leaves it alone.
-    expect(withScheduleCommands(standing, [{ do: 'removePlan', planId: 'p', version: 1 }])).toBe(standing);
+    expect(withCommands('schedule', standing, [{ do: 'removePlan', planId: 'p', version: 1 }])).toBe(
+      standing,
+    );
   });
 
   it('one round of an event is changed and no other, in what is said and no more', () => {
     const windy = { ...CALM, windMps: 9 };
-    const { rounds } = withScheduleCommands(standing, [
+    const { rounds } = withCommands('schedule', standing, [
       { do: 'editEventRound', eventId: 'open', version: 1, roundId: 'r2', set: { air: windy } },
     ]).events[0]!;
     expect(rounds).toEqual([round('r1'), { ...round('r2'), air: windy }]);
     expect(
-      withScheduleCommands(standing, [
+      withCommands('schedule', standing, [
         { do: 'editEventRound', eventId: 'other', version: 1, roundId: 'r2', set: { air: windy } },
       ]).events,
     ).toEqual(standing.events);

@@ -1,0 +1,46 @@
+import {
+  formatDistance,
+  quantityOf,
+  shotKindOf,
+  type DistanceUnit,
+  type Fact,
+  type Reading,
+  type Shot,
+  type Spec,
+} from '@tasche/core';
+import * as yup from 'yup';
+import { showQuantity } from '../../cells.js';
+import { readingSchema } from '../../schemas.js';
+
+export const MAX_READINGS = 200;
+
+export const readingsSchema = yup
+  .array(readingSchema.required())
+  .max(MAX_READINGS, `\${path} holds more than ${MAX_READINGS} readings`);
+
+/**
+ * The facts in force once these readings are in. A reading dated before the one in force changes nothing; of those dated
+ * today, wherever on earth today is later, the newest stands, as the server has it.
+ */
+export function withReadings(spec: Spec, readings: readonly Reading[]): Spec {
+  const next: Spec = { ...spec };
+  const todayInUtc = new Date().toISOString().slice(0, 10);
+  for (const { key, value, takenOn } of readings) {
+    const standing = next[key]?.takenOn ?? '';
+    if ((standing > todayInUtc ? todayInUtc : standing) > takenOn) continue;
+    if (value === null) delete next[key];
+    else next[key] = { value, takenOn } satisfies Fact;
+  }
+  return next;
+}
+
+/** "7 iron: lie 62°, full carry 161 yd". */
+export function readingsWords(what: string, readings: readonly Reading[], unit: DistanceUnit): string {
+  const parts = readings.map(({ key, value }) => {
+    const quantity = quantityOf(key);
+    const label = quantity?.label.toLowerCase() ?? `${shotKindOf(key)} carry`;
+    if (value === null) return `${label} cleared`;
+    return `${label} ${quantity ? showQuantity(quantity, value) : formatDistance((value as Shot).carryM, unit, 1)}`;
+  });
+  return parts.length === 0 ? what : `${what}${what.includes(': ') ? ', ' : ': '}${parts.join(', ')}`;
+}

@@ -1,0 +1,253 @@
+import { BASELINE, CALM, MEDIUM_FAIRWAY, USUAL_GROUND, USUAL_LIMITS, usualHole } from '@tasche/core';
+import { describe, expect, it } from 'vitest';
+import {
+  COMMANDS,
+  commandWords,
+  parseChangeRequest,
+  subjectOf,
+  withCommands,
+  type Command,
+  type CommandName,
+  type ScheduleView,
+  type SessionsView,
+  type SheetView,
+} from '../src/index.js';
+
+const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
+const [PLAYER, CLUB, BAG, PLAN, ROUND, COURSE, SEASON, EVENT, SESSION, STRIKE] = Array.from(
+  { length: 10 },
+  (_one, i) => id(i + 1),
+) as [string, string, string, string, string, string, string, string, string, string];
+const NEW = id(99);
+
+const details = {
+  name: 'Week',
+  course: 'Links',
+  startsOn: '2026-12-01',
+  endsOn: '2026-12-06',
+  ground: '',
+  weather: '',
+};
+const course = {
+  name: 'Links',
+  tees: ['Back'],
+  holes: Array.from({ length: 9 }, () => usualHole(4, [380])),
+  altitudeM: 10,
+  latitudeDeg: null,
+  longitudeDeg: null,
+  grass: 'fescue' as const,
+  sand: 'hard' as const,
+  seasons: [],
+  notes: '',
+};
+const { grass: _grass, sand: _sand, ...ground } = USUAL_GROUND;
+const season = { name: 'Spring', fromMonth: 3, temperatureC: 12, humidityPct: 60, windMps: 5, ground };
+const round = {
+  id: ROUND,
+  name: 'Thursday',
+  day: '2026-12-03',
+  courseId: COURSE,
+  tee: 0,
+  air: CALM,
+  ground: USUAL_GROUND,
+  forecast: null,
+};
+const event = { name: 'Open', rounds: [round], limits: USUAL_LIMITS, notes: '' };
+const session = {
+  name: 'Range',
+  heldOn: '2026-11-20',
+  conditions: BASELINE,
+  surface: MEDIUM_FAIRWAY,
+  hitOff: 'grass' as const,
+  ball: '',
+  notes: '',
+};
+const given = { carryM: 150 };
+
+/** One of every command, as a browser sends it. */
+const EXAMPLES: { [N in CommandName]: Extract<Command, { do: N }> } = {
+  addPlayer: {
+    do: 'addPlayer',
+    player: { id: NEW, name: 'Ana', hand: 'right', distanceUnit: 'yd', notes: '' },
+  },
+  editPlayer: { do: 'editPlayer', playerId: PLAYER, version: 1, set: { handicap: 12 } },
+  addClub: {
+    do: 'addClub',
+    club: { id: NEW, playerId: PLAYER, name: '7 iron', kind: 'iron' },
+    readings: [{ key: 'loftStampedDeg', value: 33, takenOn: '2026-11-01' }],
+  },
+  editClub: {
+    do: 'editClub',
+    clubId: CLUB,
+    version: 1,
+    set: { name: '6 iron' },
+    readings: [{ key: 'lieDeg', value: 62, takenOn: '2026-11-01' }],
+  },
+  removeClub: { do: 'removeClub', clubId: CLUB, version: 1 },
+  addBag: { do: 'addBag', bag: { id: NEW, playerId: PLAYER, name: 'Winter' }, clubIds: [CLUB] },
+  editBag: { do: 'editBag', bagId: BAG, version: 1, set: { note: 'cold' } },
+  removeBag: { do: 'removeBag', bagId: BAG, version: 1 },
+  putIn: { do: 'putIn', bagId: BAG, clubId: CLUB },
+  takeOut: { do: 'takeOut', bagId: BAG, clubId: CLUB },
+  makeGamer: { do: 'makeGamer', bagId: BAG },
+  addPlan: { do: 'addPlan', plan: { id: NEW, bagId: id(98), playerId: PLAYER, ...details } },
+  editPlan: { do: 'editPlan', planId: PLAN, version: 1, set: { weather: 'wind' } },
+  setSwaps: { do: 'setSwaps', planId: PLAN, version: 1, swaps: [{ outId: CLUB, why: 'wind' }] },
+  removePlan: { do: 'removePlan', planId: PLAN, version: 1 },
+  editRound: { do: 'editRound', planId: PLAN, version: 1, roundId: ROUND, set: { notes: [] } },
+  setRoundBag: {
+    do: 'setRoundBag',
+    planId: PLAN,
+    version: 1,
+    roundId: ROUND,
+    bagId: NEW,
+    clubIds: [CLUB],
+    swaps: [],
+    triggers: [],
+  },
+  addCourse: { do: 'addCourse', course: { id: NEW, ...course } },
+  editCourse: { do: 'editCourse', courseId: COURSE, version: 1, set: { name: 'Dunes' } },
+  removeCourse: { do: 'removeCourse', courseId: COURSE, version: 1 },
+  addSeason: { do: 'addSeason', season: { id: NEW, ...season } },
+  editSeason: { do: 'editSeason', seasonId: SEASON, version: 1, set: { windMps: 7 } },
+  removeSeason: { do: 'removeSeason', seasonId: SEASON, version: 1 },
+  addEvent: { do: 'addEvent', event: { id: NEW, ...event } },
+  editEvent: { do: 'editEvent', eventId: EVENT, version: 1, set: { notes: 'early' } },
+  editEventRound: {
+    do: 'editEventRound',
+    eventId: EVENT,
+    version: 1,
+    roundId: ROUND,
+    set: { air: { ...CALM, windMps: 9 } },
+  },
+  removeEvent: { do: 'removeEvent', eventId: EVENT, version: 1 },
+  addSession: { do: 'addSession', session: { id: NEW, playerId: PLAYER, ...session } },
+  editSession: { do: 'editSession', sessionId: SESSION, version: 1, set: { live: true } },
+  removeSession: { do: 'removeSession', sessionId: SESSION, version: 1 },
+  addStrikes: {
+    do: 'addStrikes',
+    sessionId: SESSION,
+    strikes: [{ id: NEW, clubId: CLUB, shot: 'full', given }],
+  },
+  editStrikes: { do: 'editStrikes', sessionId: SESSION, strikeIds: [STRIKE], set: { leftOut: 'a duff' } },
+};
+
+const kept = { version: 1, removed: false };
+const views: { sheet: SheetView; schedule: ScheduleView; sessions: SessionsView } = {
+  sheet: {
+    player: {
+      id: PLAYER,
+      version: 1,
+      name: 'Ana',
+      hand: 'right',
+      distanceUnit: 'yd',
+      notes: '',
+      handicap: null,
+      gapSettings: {},
+      baseline: null,
+      archived: false,
+    },
+    clubs: [{ ...kept, id: CLUB, playerId: PLAYER, name: '5 iron', kind: 'iron', spec: {} }],
+    bags: [
+      {
+        ...kept,
+        id: BAG,
+        playerId: PLAYER,
+        name: 'Gamer',
+        note: '',
+        ready: false,
+        gamer: false,
+        planId: null,
+        clubIds: [CLUB, id(60)],
+      },
+    ],
+    plans: [
+      {
+        ...kept,
+        ...details,
+        id: PLAN,
+        playerId: PLAYER,
+        bagId: BAG,
+        baseClubIds: [CLUB],
+        swaps: [],
+        choosing: null,
+        eventId: EVENT,
+        rounds: [],
+      },
+    ],
+    planCount: 1,
+    asOf: null,
+    lastChange: null,
+  },
+  schedule: {
+    courses: [{ ...kept, ...course, id: COURSE }],
+    seasons: [{ ...kept, ...season, id: SEASON }],
+    events: [{ ...kept, ...event, id: EVENT }],
+  },
+  sessions: {
+    sessions: [
+      {
+        ...kept,
+        ...session,
+        id: SESSION,
+        playerId: PLAYER,
+        source: 'by hand',
+        live: false,
+        aim: null,
+        strikes: 1,
+        clubs: 1,
+      },
+    ],
+    strikes: [
+      {
+        id: STRIKE,
+        sessionId: SESSION,
+        clubId: CLUB,
+        shot: 'full',
+        number: 1,
+        hitAt: null,
+        builtOn: '2026-11-20',
+        given,
+        leftOut: null,
+      },
+    ],
+  },
+};
+
+const examples = Object.values(EXAMPLES).map((command) => [command.do, command] as [CommandName, Command]);
+
+describe('every command', () => {
+  it.each(examples)(
+    '%s is let through as a browser sends it, and with an unknown field it is not',
+    (_name, command) => {
+      expect(parseChangeRequest({ id: id(50), commands: [command] }).commands).toEqual([command]);
+      expect(() => parseChangeRequest({ id: id(50), commands: [{ ...command, more: 1 }] })).toThrow(
+        'commands[0] has an unknown field: more',
+      );
+    },
+  );
+
+  it.each(examples)('%s changes its own view alone, and done twice it is done once', (name, command) => {
+    const { view } = COMMANDS[name];
+    for (const other of ['sheet', 'schedule', 'sessions'] as const) {
+      if (other !== view) expect(withCommands(other, views[other] as never, [command])).toBe(views[other]);
+    }
+    const once = withCommands(view, views[view] as never, [command]);
+    if (name !== 'addPlayer') expect(once).not.toEqual(views[view]);
+    expect(withCommands(view, once, [command])).toEqual(once);
+  });
+
+  it.each(examples)('%s names its row and says in words what it asks for', (name, command) => {
+    const subject = subjectOf(command);
+    expect(subject.id).toMatch(/^0{8}-/);
+    if (/^add(?!Strikes|Player|Course|Season|Event)/.test(name)) expect(subject.playerId).toBe(PLAYER);
+    const words = commandWords(command, (one) => (one === CLUB ? '5 iron' : undefined), 'yd');
+    expect(words.length).toBeGreaterThan(3);
+    expect(words).not.toMatch(/undefined|\[object/);
+  });
+
+  it('says values, so that they can be typed again', () => {
+    expect(commandWords(EXAMPLES.editClub, () => '5 iron', 'yd')).toBe('5 iron: name 6 iron, lie 62.0°');
+    expect(commandWords(EXAMPLES.removeClub, () => undefined, 'yd')).toBe('delete a club');
+  });
+});
