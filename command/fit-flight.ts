@@ -23,7 +23,7 @@ const BOUNDS: Record<Exclude<keyof Aerodynamics, 'spinDecay'>, readonly [number,
 };
 const KEYS = Object.keys(BOUNDS) as (keyof typeof BOUNDS)[];
 
-export interface TableFit {
+interface TableFit {
   carryRmsPct: number;
   carryWorstPct: number;
   landRmsDeg: number;
@@ -31,7 +31,7 @@ export interface TableFit {
 }
 
 /** How far the flights of a table are off it, with some coefficients. */
-export function fitOf(table: readonly StockRow[], aero: Aerodynamics = AERODYNAMICS): TableFit {
+function fitOf(table: readonly StockRow[], aero: Aerodynamics = AERODYNAMICS): TableFit {
   const air = airOf(BASELINE);
   const off = table.map((row) => {
     const flight = fly(launchOf(row), air, 0, undefined, aero);

@@ -4,7 +4,7 @@ import { defaultDataFolder, isFree, resetCluster, startCluster, type Cluster } f
 import { namedMonitor, namedWeather, startMonitor, startWeather, type StartedStandIn } from './standins.js';
 import { CliError } from './stop.js';
 
-export interface ServeOptions {
+interface ServeOptions {
   demo: boolean;
   port: number;
   data?: string | undefined;

@@ -7,7 +7,7 @@ import type { Page, ReadingView } from '@tasche/contract';
 import { freePort, resetCluster, throwAwayFolder } from '../cluster.js';
 import { chanceFrom } from './grammar.js';
 
-export interface KillResult {
+interface KillResult {
   rounds: number;
   acknowledged: number;
   lost: number;

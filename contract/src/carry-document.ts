@@ -16,7 +16,7 @@ import { clubKindSchema, finite, textSchema, wholeDocument } from './schemas.js'
 import { conditionsOf, conditionsSchema } from './setting-schemas.js';
 
 /** What `tasche calc carry` writes: docs/formats/carry-output.schema.json. */
-export interface CarryAnswer {
+interface CarryAnswer {
   /** Clubs the curve stands on. */
   clubs: number;
   sevenIronSpeedMps: number;

@@ -38,7 +38,7 @@ import { conditionsOf, conditionsSchema } from './setting-schemas.js';
 import { clubKindSchema, finite, handicapSchema, nameSchema, textSchema, wholeDocument } from './schemas.js';
 
 /** What `tasche calc choose` writes: docs/formats/choose-output.schema.json. */
-export interface ChooseAnswer extends BagAnswer {
+interface ChooseAnswer extends BagAnswer {
   /** Why, in sentences: a line a chosen club, then a line a club left out. */
   why: readonly string[];
 }
@@ -308,7 +308,7 @@ const travelDocument = wholeDocument(
     ),
 );
 
-export interface TravelAnswer extends TravelSet {
+interface TravelAnswer extends TravelSet {
   /** With a loss: every size looked at, and whether nothing smaller will do. */ sizes?: readonly TravelSize[];
   smallest?: boolean;
 }

@@ -204,7 +204,7 @@ export function planImport(table: ClubTable, clubs: readonly ClubView[]): Import
 }
 
 /** The readings that say something the spec does not. */
-export function changesTo(spec: Spec, readings: readonly Reading[]): ReadingChange[] {
+function changesTo(spec: Spec, readings: readonly Reading[]): ReadingChange[] {
   return readings
     .filter((reading) => !sameValue(reading.value, spec[reading.key]?.value))
     .map((reading) => ({ ...reading, before: spec[reading.key]?.value ?? null }));

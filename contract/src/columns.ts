@@ -19,7 +19,6 @@ export type Column =
 
 export type ShotPart = keyof Shot | 'takenOn';
 export type ShotColumnId = `shot.${ShotKind}.${ShotPart}`;
-export type ColumnId = Column['id'];
 
 export const SHOT_PARTS: readonly ShotPart[] = [
   'carryM',
@@ -69,7 +68,7 @@ const SHOT_KIND_ALIASES: Partial<Record<ShotKind, readonly string[]>> = {
   choked: ['choke', 'choked down', 'gripped down'],
 };
 
-export const CLUB_COLUMNS: readonly Column[] = [
+const CLUB_COLUMNS: readonly Column[] = [
   { id: 'name', type: 'club', label: 'club' },
   { id: 'kind', type: 'club', label: 'kind' },
   { id: 'clubId', type: 'club', label: 'club id' },

@@ -24,7 +24,7 @@ import {
 } from './setting-schemas.js';
 
 /** What `tasche calc conditions` writes: docs/formats/conditions-output.schema.json. */
-export interface ConditionsAnswer {
+interface ConditionsAnswer {
   shots: readonly ({ clubId: string; shot: ShotKind } & Omit<MovedShot, 'launch'>)[];
   playsLike: readonly PlaysLike[];
 }

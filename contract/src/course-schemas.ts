@@ -56,7 +56,7 @@ export interface SeasonDetails {
   ground: Omit<CourseGround, 'grass' | 'sand'>;
 }
 
-export const MAX_SEASONS = 12;
+const MAX_SEASONS = 12;
 /** Places of a hole's line. */
 export const MAX_LINE = 60;
 export const MAX_COURSES = 200;
@@ -98,7 +98,7 @@ const troubleSchema = shape({
   (one) => one?.fromM === undefined || one.toM === undefined || one.toM > one.fromM,
 );
 
-export const holeSchema = shape({
+const holeSchema = shape({
   par: required(finite(...HOLE_BOUNDS.par).integer('${path} must be a whole number')),
   lengthsM: yup
     .array(required(finite(...HOLE_BOUNDS.lengthM, 'm')))
@@ -131,7 +131,7 @@ export const holesSchema = yup
     (holes) => holes === undefined || holes.length === 0 || COURSE_HOLES.includes(holes.length),
   );
 
-export const courseSeasonSchema = shape({
+const courseSeasonSchema = shape({
   name: required(nameSchema),
   fromMonth: month,
   air: required(roundAirSchema),

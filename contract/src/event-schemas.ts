@@ -43,7 +43,7 @@ export const LIMIT_BOUNDS = {
   lengthIn: [18, USUAL_LIMITS.lengthIn],
 } as const;
 
-export const forecastSchema = shape({
+const forecastSchema = shape({
   source: required(textSchema(80)),
   askedAt: required(textSchema(40)),
   members: yup

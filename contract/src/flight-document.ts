@@ -38,7 +38,7 @@ const launchSchema = wholeDocument(
     .noUnknown('unknown field: ${unknown}'),
 );
 
-export const MAX_FLIGHTS = 10_000;
+const MAX_FLIGHTS = 10_000;
 
 /**
  * Flies one launch, or each of a list, and lets it run out.

@@ -4,7 +4,7 @@ import { ladderClubsSchema } from './ladder-clubs.js';
 import { distanceUnitSchema, gapSettingsSchema, wholeDocument } from './schemas.js';
 
 /** What `tasche calc gaps` reads: docs/formats/gaps.schema.json. */
-export interface GapsDocument extends GapOptions {
+interface GapsDocument extends GapOptions {
   clubs: readonly LadderClub[];
 }
 

@@ -7,7 +7,7 @@ export * from './schemas.js';
 export * from './limits.js';
 export * from './commands/define-command.js';
 export * from './commands/commands.js';
-export { MAX_SWAPS } from './commands/plan/set-swaps.js';
+
 export type { PlayerSet } from './commands/player/edit-player.js';
 export * from './views.js';
 export * from './numbers-in-text.js';

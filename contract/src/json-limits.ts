@@ -1,9 +1,9 @@
 /** Brackets within brackets of a JSON document. Ours need eight. */
-export const MAX_JSON_DEPTH = 32;
+const MAX_JSON_DEPTH = 32;
 /** Entries of one list in a JSON document. Ours hold at most 5,000. */
-export const MAX_JSON_LIST = 10_000;
+const MAX_JSON_LIST = 10_000;
 /** Values of all kinds in a JSON document. A change of 2 MB holds about half as many. */
-export const MAX_JSON_VALUES = 300_000;
+const MAX_JSON_VALUES = 300_000;
 /** Fields of one object that a client may make up itself. Ours have at most 60; a file's club names are 300. */
 const MAX_JSON_FIELDS = 1000;
 /** What a text or the name of a field may not hold: half of a pair, or the sign for "no text". */

@@ -58,7 +58,7 @@ export interface PlanRound {
 }
 
 export const MAX_PLAN_NEEDS = 300;
-export const MAX_NEED_CHANGES = 200;
+const MAX_NEED_CHANGES = 200;
 export const PLAN_CHOOSING_BOUNDS = {
   limit: [1, 14],
   changeStrokes: [0, 5],
@@ -189,7 +189,7 @@ export const planRoundSet = {
     .max(MAX_PLAN_NEEDS, `\${path} holds more than ${MAX_PLAN_NEEDS} needs`),
   after: afterSchema.nullable().default(undefined).optional(),
 };
-export type PlanRoundSet = Partial<Pick<PlanRound, 'changes' | 'notes' | 'after'>>;
+
 export const roundBagSchema = {
   clubIds: required(
     yup

@@ -42,7 +42,7 @@ export function dayOf(
   };
 }
 
-export interface RoundParts {
+interface RoundParts {
   player: PlayerView;
   clubs: readonly ClubView[];
   plan: Pick<PlanView, 'rounds' | 'choosing' | 'baseClubIds'>;

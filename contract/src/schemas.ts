@@ -184,7 +184,7 @@ export function wholeDocument<T extends yup.AnyObjectSchema>(schema: T): T {
 /** Problems of one document that an answer lists. */
 export const MAX_PROBLEMS_LISTED = 50;
 /** No message repeats more of the input than this. */
-export const MAX_INPUT_SHOWN = 80;
+const MAX_INPUT_SHOWN = 80;
 const MAX_PATH_SHOWN = 200;
 const MAX_MESSAGE = 400;
 

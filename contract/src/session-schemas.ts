@@ -15,7 +15,7 @@ import { keptConditionsSchema, keptSurfaceSchema } from './setting-schemas.js';
 
 /** What balls were hit off. */
 export type HitOff = 'grass' | 'mat';
-export const HIT_OFF: readonly HitOff[] = ['grass', 'mat'];
+const HIT_OFF: readonly HitOff[] = ['grass', 'mat'];
 
 /** A range session, as a person writes it down. */
 export interface SessionDetails {

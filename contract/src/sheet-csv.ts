@@ -11,7 +11,7 @@ export class TableError extends Error {
   override readonly name = 'TableError';
 }
 
-export const MAX_ROWS = 2000;
+const MAX_ROWS = 2000;
 /** Every column there is, and as many that are not ours. */
 const MAX_COLUMNS = 300;
 /** Lines of one quoted cell: a note may have some. */
@@ -36,7 +36,7 @@ export function writeSheetCsv(clubs: readonly ClubView[], distanceUnit: Distance
 }
 
 /** What a club says in a column, or undefined. */
-export function cellOf(
+function cellOf(
   club: Pick<ClubView, 'id' | 'name' | 'kind' | 'spec'>,
   column: Column,
 ): CellValue | undefined {

@@ -118,7 +118,7 @@ const UNIT_WORDS: readonly [RegExp, StrikeUnit][] = [
 ];
 
 /** The unit a word means, or undefined. */
-export function strikeUnitOf(word: string): StrikeUnit | undefined {
+function strikeUnitOf(word: string): StrikeUnit | undefined {
   const plain = word.toLowerCase().trim();
   return UNIT_WORDS.find(([pattern]) => pattern.test(plain))?.[1];
 }

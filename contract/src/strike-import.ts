@@ -23,7 +23,7 @@ export const MAX_FILE_DAYS = 400;
 export const MAX_ORDER_CHARACTERS = 64_000;
 
 export type FileEncoding = 'utf-8' | 'utf-16le' | 'utf-16be' | 'windows-1252';
-export const FILE_ENCODINGS: readonly FileEncoding[] = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252'];
+const FILE_ENCODINGS: readonly FileEncoding[] = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252'];
 export const DELIMITERS = [',', ';', '\t', '|'] as const;
 export type Delimiter = (typeof DELIMITERS)[number];
 

@@ -26,7 +26,7 @@ export interface RowRefusal {
   reason: string;
 }
 
-export type ReadRow = { ok: true; row: StrikeRow } | { ok: false; refusal: RowRefusal };
+type ReadRow = { ok: true; row: StrikeRow } | { ok: false; refusal: RowRefusal };
 
 /** What devices write where they saw nothing. */
 const NOTHING = /^(|-+|–|—|n\/?a|nan|null|none|\?+)$/i;

@@ -18,7 +18,7 @@ export * from './gaps/certainty.js';
 export * from './gaps/flight-difference.js';
 export * from './gaps/report.js';
 export * from './gaps/words.js';
-export { isScoringEnd } from './gaps/assess-step.js';
+
 export * from './gaps/gaps.js';
 export * from './gaps/remedies.js';
 export * from './bags/swaps.js';

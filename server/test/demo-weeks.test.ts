@@ -212,7 +212,7 @@ describe('the proofs', () => {
   it('whole rounds say of the chosen and the second-best bag what the plan says, where they can tell them apart', async () => {
     for (const [player, course, season] of WEEKS) {
       const { answer } = week(player, course, season);
-      const one = await played(player, course, season, () => answer.runnersUp[0]!.ids, 3000);
+      const one = await played(player, course, season, () => answer.runnersUp[0]!.ids, 1500);
       console.log(
         `${player}, ${course}: the needs say ${one.claim.toFixed(3)}, ${one.rounds} rounds say ${one.difference.toFixed(3)} ± ${one.plusMinus!.toFixed(3)}`,
       );
@@ -227,7 +227,7 @@ describe('the proofs', () => {
   it('and of the chosen bag and the gamer too', async () => {
     for (const [player, course, season] of WEEKS) {
       const { gamerIds } = lockerOf(player);
-      const one = await played(player, course, season, () => gamerIds, 3000);
+      const one = await played(player, course, season, () => gamerIds, 1500);
       console.log(
         `${player}, ${course}, the gamer: the needs say ${one.claim.toFixed(3)}, ${one.rounds} rounds say ${one.difference.toFixed(3)} ± ${one.plusMinus!.toFixed(3)}`,
       );

@@ -90,7 +90,7 @@ export interface ChangeRequest {
   commands: readonly Command[];
 }
 
-export const MAX_COMMANDS = 2000;
+const MAX_COMMANDS = 2000;
 
 /** A command's definition, as code that works with any of them sees it. */
 type AnyDefinition = CommandDefinition<string, keyof Views> & {
@@ -135,7 +135,7 @@ const commandSchema = yup.lazy((command: unknown) => {
     : yup.mixed().test('do', '${path}.do is not something that can be done', () => false);
 });
 
-export const changeRequestSchema = wholeDocument(
+const changeRequestSchema = wholeDocument(
   shape({
     id: required(idSchema),
     why: textSchema(500),

@@ -32,7 +32,7 @@ export interface Views {
 /** Looks up the name of a row, for words; undefined where it is not on the screen. */
 export type NameOf = (id: string) => string | undefined;
 
-export interface CommandParts<C, V extends keyof Views> {
+interface CommandParts<C, V extends keyof Views> {
   subject: (command: C) => Subject;
   /** What it asks for, in words: "delete the 7 iron". For a change that was refused, so that it can be done again. */
   words: (command: C, nameOf: NameOf, unit: DistanceUnit) => string;

@@ -2,7 +2,7 @@ import type { LadderClub } from '../clubs/ladder-club.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
 
 /** A reminder about a bag: what stands in the Rules, or what looks like a mistake. The committee decides. */
-export interface BagFinding {
+interface BagFinding {
   code: 'over-limit' | 'too-long' | 'too-short' | 'no-putter' | 'duplicate';
   /** 'rule' keeps a bag from being ready; 'reminder' does not. */
   severity: 'rule' | 'reminder';

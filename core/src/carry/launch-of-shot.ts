@@ -8,7 +8,7 @@ import { InvalidInputError } from '../invalid-input-error.js';
 import { solveRising } from '../statistics/solve-rising.js';
 
 /** The swing behind a known carry, and the flight it makes. */
-export interface KnownShot {
+interface KnownShot {
   delivery: Delivery;
   launch: Launch;
   flight: Flight;

@@ -55,7 +55,7 @@ const DEG = Math.PI / 180;
  * @param loftDeg delivered
  * @param attackDeg of the path, up positive
  */
-export function spinAxisOf(faceDeg: number, loftDeg: number, attackDeg: number): number {
+function spinAxisOf(faceDeg: number, loftDeg: number, attackDeg: number): number {
   return (
     Math.atan((Math.sin(faceDeg * DEG) * Math.cos(loftDeg * DEG)) / Math.sin((loftDeg - attackDeg) * DEG)) /
     DEG

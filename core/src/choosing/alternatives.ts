@@ -17,7 +17,7 @@ export interface Alternatives {
   gamer: ChosenBag | undefined;
 }
 
-export const TEN_CLUBS = 10;
+const TEN_CLUBS = 10;
 
 /** @throws InvalidInputError */
 export function alternatives(round: RoundChoosing, asked: RoundPreferences): Alternatives {

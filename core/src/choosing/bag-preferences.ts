@@ -56,7 +56,7 @@ export interface Limits {
 }
 export const USUAL_LIMITS: Limits = { clubs: 14, lengthIn: 48 };
 
-export interface PreferencesFor {
+interface PreferencesFor {
   wishes: BagPreferences;
   school: GappingStrategyId;
   clubs: readonly LadderClub[];

@@ -45,17 +45,17 @@ export interface ChoosingRules {
 }
 
 /** What is known of the day: how each club plays in a need's wind, and how wedges' soles meet the ground. */
-export interface ChoosingDay {
+interface ChoosingDay {
   played: PlayedIn;
   ground: CourseGround;
   bounce: BounceStrategy;
 }
 
 /** How needs are costed: on a day, whose shots know their player, or as the shots are, by the player's handicap. */
-export type DemandCosting = ChoosingDay | { handicap?: number | undefined };
+type DemandCosting = ChoosingDay | { handicap?: number | undefined };
 
 /** Full swings of a round; the needs' weights are shares of it. Ours. */
-export const FULL_SWINGS_A_ROUND = 36;
+const FULL_SWINGS_A_ROUND = 36;
 /** What one uneven step is worth where a player says nothing. Strokes a round; ours. */
 export const USUAL_UNEVEN_STROKES = 0.04;
 

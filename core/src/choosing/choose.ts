@@ -16,7 +16,7 @@ export interface Choice {
   nodes: number;
 }
 
-export interface ChooseOptions {
+interface ChooseOptions {
   /** Asked now and then; true stops the search with what there is. */
   stop?: () => boolean;
   /** Only choices cheaper than this are of interest. */

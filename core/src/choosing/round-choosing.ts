@@ -4,7 +4,6 @@ import type { GappingStrategyId } from '../gaps/gapping-strategies.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
 import { deriveDemands, playsLikeOf } from '../rounds/derive-demands.js';
 import { dayShots, type RoundDay } from '../rounds/play-hole.js';
-import { stillAir } from '../rounds/round-air.js';
 import { movedClub } from './moved-club.js';
 import { bagChoosing, demandCosts, type BagChoosing, type DemandCosts } from './choose-bag.js';
 import { costOf } from './choosing-model.js';
@@ -177,13 +176,5 @@ export function costOfBag(
       model,
       model.clubs.map((_club, c) => c),
     ).total;
-  };
-}
-
-/** The day's air, still, for whoever shows a ladder in it. */
-export function stillSetting({ day }: Pick<RoundChoosing, 'day'>): PlayingConditions {
-  return {
-    conditions: stillAir(day.air, day.course),
-    surface: { area: 'fairway', firmness: day.ground.fairways, grass: day.ground.grass },
   };
 }

@@ -62,7 +62,7 @@ const MISHIT_PLACES = 0.25;
 const NO_SHOT_STROKES = 1.5;
 
 /** Where a shot leaves the ball: what it lies in, how far from the hole, and strokes lost besides. */
-export interface Outcome {
+interface Outcome {
   lie: HoleOutLie;
   leftM: number;
   lost: number;

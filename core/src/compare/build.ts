@@ -11,7 +11,7 @@ export interface BuildParts {
 }
 
 export type BuildPart = keyof BuildParts;
-export const BUILD_PARTS: readonly BuildPart[] = ['head', 'shaft', 'ball', 'setting', 'loftDeg', 'lengthIn'];
+const BUILD_PARTS: readonly BuildPart[] = ['head', 'shaft', 'ball', 'setting', 'loftDeg', 'lengthIn'];
 
 /** A build with the strikes that were hit with it; those left out are not among them. */
 export interface Build {

@@ -14,7 +14,7 @@ export interface Margins {
   spinRpm: number;
 }
 export type MarginPart = keyof Margins;
-export const MARGIN_PARTS: readonly MarginPart[] = ['carryM', 'apexM', 'spinRpm'];
+const MARGIN_PARTS: readonly MarginPart[] = ['carryM', 'apexM', 'spinRpm'];
 
 /** 3 yd of carry, 6 ft of apex, 300 rpm. Ours: about what a player would notice on the course; changed on the screen. */
 export const USUAL_MARGINS: Margins = { carryM: 3 * 0.9144, apexM: 6 * 0.3048, spinRpm: 300 };
@@ -24,7 +24,7 @@ export const MARGIN_BOUNDS: Readonly<Record<MarginPart, readonly [number, number
   spinRpm: [20, 3000],
 };
 
-export const FEWEST_BUILDS = 2;
+const FEWEST_BUILDS = 2;
 export const MAX_BUILDS = 6;
 /** Strikes of each build before a spread can be spoken of. */
 export const FEWEST_STRIKES = 3;
@@ -62,7 +62,7 @@ export interface Comparison {
 
 const ALPHA = 0.05;
 /** Past this many nobody goes on hitting. Ours. */
-export const MAX_MORE = 500;
+const MAX_MORE = 500;
 
 /**
  * Two to six builds on the same task, each against the first. *Longer* asks for a Welch interval of the carry that leaves out nought;

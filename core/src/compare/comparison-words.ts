@@ -10,7 +10,7 @@ const PART_WORDS: Record<Difference['part'], string> = {
 };
 
 /** "carry", "carry and spin". */
-export function partWords(parts: readonly MarginPart[]): string {
+function partWords(parts: readonly MarginPart[]): string {
   const words = parts.map((part) => PART_WORDS[part]);
   return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }

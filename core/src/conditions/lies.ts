@@ -17,7 +17,7 @@ export type Lie =
  * face takes friction and so spin: from light rough the ball flies out with less spin (the flyer) at nearly full speed; wet takes more.
  * Common practice, no source; the sizes are ours and uncertain by about half of themselves.
  */
-export interface LieEffect {
+interface LieEffect {
   speed: number;
   spin: number;
   launchDeg: number;

@@ -6,7 +6,7 @@ import { normalFrom, randomFrom } from '../statistics/random.js';
 import type { Air } from './conditions.js';
 
 /** Where many shots with one swing come down and come to rest. Metres; lateral right of the line. */
-export interface Spread {
+interface Spread {
   /** carry, lateral, total of each shot, one after the other. */
   shots: Float64Array;
   carrySdM: number;

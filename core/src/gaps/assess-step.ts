@@ -9,7 +9,7 @@ import type { GapSettings } from './settings.js';
 import { coverWords, flightWords, formatDegrees, pairName, stepSize } from './words.js';
 
 /** Everything a step is judged by. */
-export interface StepContext {
+interface StepContext {
   /** Shots of the whole bag that can be counted on. */
   owned: readonly OwnedShot[];
   school: GappingStrategy;
@@ -145,7 +145,7 @@ function carryLimitM(step: Step, settings: GapSettings): number {
 }
 
 /** Both clubs are short irons or wedges. */
-export function isScoringEnd(step: Pick<Step, 'upper' | 'lower'>, settings: GapSettings): boolean {
+function isScoringEnd(step: Pick<Step, 'upper' | 'lower'>, settings: GapSettings): boolean {
   return [step.upper, step.lower].every((club) => (club.loftDeg ?? -Infinity) >= settings.scoringFromLoftDeg);
 }
 

@@ -1,7 +1,7 @@
 import type { ClubKind } from '../clubs/kinds.js';
 
 /** A head as the impact feels it. */
-export interface Head {
+interface Head {
   /** With the shaft's share, kg. */
   massKg: number;
   restitution: number;

@@ -22,7 +22,7 @@ export interface Delivery {
   ballTemperatureC?: number;
 }
 
-export const DELIVERY_BOUNDS: Bounds<Exclude<keyof Delivery, 'kind'>> = {
+const DELIVERY_BOUNDS: Bounds<Exclude<keyof Delivery, 'kind'>> = {
   clubSpeedMps: [1, 80],
   loftDeg: [0, 80],
   attackDeg: [-20, 15],
@@ -69,7 +69,7 @@ export function impact(delivery: Delivery): Launch {
 }
 
 /** Restitution of a ball at a temperature against that at 21 C. */
-export function restitutionFactor(ballTemperatureC: number): number {
+function restitutionFactor(ballTemperatureC: number): number {
   return 1 + RESTITUTION_PER_K * (ballTemperatureC - USUAL_BALL_C);
 }
 

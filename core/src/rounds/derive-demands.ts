@@ -7,8 +7,8 @@ import { isFullSwing } from '../clubs/kinds.js';
 import { dayShots, holePlayer, type AskedStroke, type RoundDay } from './play-hole.js';
 
 /** Times each hole is played to learn what it asks. */
-export const DEMAND_PLAYS = 200;
-export const DEMAND_SEED = 20_261_125;
+const DEMAND_PLAYS = 200;
+const DEMAND_SEED = 20_261_125;
 /** Strokes of one kind closer than this are one need, which is counted from places so far apart, so many at most. */
 const BIN_M = 12;
 const PLACES_APART_M = { green: 6, fairway: 20 } as const;

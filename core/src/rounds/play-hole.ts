@@ -41,13 +41,13 @@ export interface AskedStroke {
   shot: ShotKind | undefined;
 }
 
-export interface PlayedHole {
+interface PlayedHole {
   strokes: number;
   asked: readonly AskedStroke[];
 }
 
 /** @throws InvalidInputError naming what of the day is refused */
-export function requireRoundDay({ course, tee, air, ground }: RoundDay): void {
+function requireRoundDay({ course, tee, air, ground }: RoundDay): void {
   requireCourse(course);
   requireRoundAir(air);
   requireGround(ground);

@@ -17,7 +17,7 @@ export interface PlayedRounds {
 }
 
 /** A bag for a round: its clubs, and what having them costs besides (putters on these greens). Strokes a round. */
-export interface RoundBag {
+interface RoundBag {
   clubs: readonly LadderClub[];
   besides: number;
 }

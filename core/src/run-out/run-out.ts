@@ -10,7 +10,7 @@ export interface Landing {
   landSpinRpm: number;
 }
 
-export interface RunOut {
+interface RunOut {
   /** From the first touch to rest, along the line of landing; negative when the ball ends behind its pitch mark. */
   runM: number;
   /** It checks when it stops within 4 m of its pitch mark, and draws back when it ends half a metre or more behind its furthest. */
@@ -22,7 +22,7 @@ export interface RunOut {
   furthestM: number;
 }
 
-export const LANDING_BOUNDS: Bounds<keyof Landing> = {
+const LANDING_BOUNDS: Bounds<keyof Landing> = {
   landSpeedMps: [0, 90],
   landDeg: [0, 90],
   landSpinRpm: [0, 15_000],

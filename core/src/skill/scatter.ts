@@ -2,7 +2,7 @@ import type { ClubKind } from '../clubs/kinds.js';
 import type { Shot } from '../clubs/shot.js';
 
 /** How one shot misses: a good strike about its own middle, and now and then a mis-hit that falls short. Metres. */
-export interface ShotScatter {
+interface ShotScatter {
   /** Where good strikes pitch on average. The mean of all strikes is `mishitShare * mishitShortM` less. */
   middleM: number;
   /** Standard deviations of good strikes, along the line and across it. */

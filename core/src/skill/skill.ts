@@ -4,10 +4,10 @@ import type { Shot } from '../clubs/shot.js';
 import { TOUR_HANDICAP, usualDirectionDeg, usualSpreadShare } from './scatter.js';
 
 /** What a player's skill was taken from. */
-export type SkillSource = 'stated' | 'measured' | 'length' | 'nothing';
+type SkillSource = 'stated' | 'measured' | 'length' | 'nothing';
 
 /** How well a player strikes the ball, as the handicap that usually goes with it; a plus handicap is negative. */
-export interface Skill {
+interface Skill {
   handicap: number;
   /** Half its 95 % interval. */
   plusMinus: number;

@@ -2,7 +2,7 @@ import type { ReadingKey } from './quantities.js';
 import { sameValue, specAsOf, type Fact, type Reading, type Spec } from './readings.js';
 
 /** One quantity that is not what it was. */
-export interface SpecDifference {
+interface SpecDifference {
   key: ReadingKey;
   before?: Fact;
   after?: Fact;

@@ -1,7 +1,7 @@
 import { numberIn, type Spec } from './readings.js';
 
 /** The loft a club is really at, and how that is known. */
-export interface PlayingLoft {
+interface PlayingLoft {
   deg: number;
   from: 'measured' | 'set' | 'stamped';
   takenOn: string;

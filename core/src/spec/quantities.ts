@@ -39,7 +39,7 @@ export interface SwingWeightQuantity extends QuantityBase {
   type: 'swingWeight';
 }
 
-export type QuantityGroup = 'lofts' | 'build' | 'shaft' | 'grip' | 'sole' | 'weights' | 'putter' | 'record';
+type QuantityGroup = 'lofts' | 'build' | 'shaft' | 'grip' | 'sole' | 'weights' | 'putter' | 'record';
 
 export type QuantityKey =
   | 'loftStampedDeg'
@@ -72,7 +72,6 @@ export type QuantityKey =
   | 'hitsPerRound';
 
 export const CLUB_STATES = ['gamer', 'backup', 'testing', 'on loan', 'retired'] as const;
-export type ClubState = (typeof CLUB_STATES)[number];
 
 export const QUANTITIES: readonly Quantity[] = [
   {

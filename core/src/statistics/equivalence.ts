@@ -3,7 +3,7 @@ import type { MeanWithError } from './welch.js';
 import { welchInterval } from './welch.js';
 
 /** Whether two means are the same to within a margin. */
-export interface Equivalence {
+interface Equivalence {
   /** The larger of the two one-sided p values: below alpha, they are equivalent. */
   p: number;
   /** Interval of the difference at 1 - 2 alpha: inside the margin just when p is below alpha. */

@@ -2,7 +2,7 @@
  * Regression by a Gaussian process of mean nought: the usual equations, solved by Cholesky's factorisation.
  * Source: Rasmussen and Williams, Gaussian Processes for Machine Learning, MIT Press 2006, algorithm 2.1.
  */
-export interface GaussianProcess<X> {
+interface GaussianProcess<X> {
   /** Mean and variance of the function at a place, without the noise of a new measurement. */
   at(place: X): { mean: number; variance: number };
 }

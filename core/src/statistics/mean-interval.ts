@@ -6,7 +6,7 @@ export function meanHalfWidth(deviation: number, n: number, confidence = 0.95): 
 }
 
 /** Past this many no session settles it. */
-export const MAX_SHOTS_NEEDED = 2000;
+const MAX_SHOTS_NEEDED = 2000;
 
 /**
  * How many shots in all bring a mean within `margin` of the truth at a confidence, at a spread seen so far;

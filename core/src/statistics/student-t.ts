@@ -90,12 +90,12 @@ export function studentTQuantile(p: number, df: number): number {
 }
 
 /** Probability density of t with `df` degrees of freedom. */
-export function studentTDensity(t: number, df: number, logBeta = logBetaOf(df / 2, 0.5)): number {
+function studentTDensity(t: number, df: number, logBeta = logBetaOf(df / 2, 0.5)): number {
   return Math.exp(-logBeta - 0.5 * Math.log(df) - ((df + 1) / 2) * Math.log1p((t * t) / df));
 }
 
 /** Somewhere near the normal quantile for p > 0.5; Abramowitz and Stegun 26.2.22, good to 0.003. */
-export function roughNormalQuantile(p: number): number {
+function roughNormalQuantile(p: number): number {
   const r = Math.sqrt(-2 * Math.log(1 - p));
   return Math.max(0.01, r - (2.30753 + 0.27061 * r) / (1 + 0.99229 * r + 0.04481 * r * r));
 }

@@ -21,7 +21,7 @@ export interface CompleteStrike extends Required<Omit<Strike, 'clubSpeedMps'>> {
 }
 
 /** The air and ground of a session and of the baseline, worked out once for all its strikes. */
-export interface Places {
+interface Places {
   here: Place;
   baseline: Place;
   same: boolean;

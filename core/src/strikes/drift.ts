@@ -14,7 +14,7 @@ export interface Drifted {
   told: boolean;
 }
 
-export type DriftPart = Extract<StrikePart, 'carryM' | 'ballSpeedMps' | 'launchDeg' | 'spinRpm'>;
+type DriftPart = Extract<StrikePart, 'carryM' | 'ballSpeedMps' | 'launchDeg' | 'spinRpm'>;
 const PARTS: readonly DriftPart[] = ['carryM', 'ballSpeedMps', 'launchDeg', 'spinRpm'];
 
 /** A club against itself at two times. */

@@ -40,7 +40,7 @@ export interface StrikeSummary {
 }
 
 /** The margin the trade asks a carry to be known to: 2 yd. Common practice, no source. */
-export const CARRY_MARGIN_M = 2 * 0.9144;
+const CARRY_MARGIN_M = 2 * 0.9144;
 const [LOW, HIGH] = [0.1, 0.9];
 
 /** @param strikes at least one; those left out are not among them */
@@ -76,7 +76,7 @@ export function summariseStrikes(
   };
 }
 
-export function middleOf(values: readonly number[]): Middle {
+function middleOf(values: readonly number[]): Middle {
   const mean = meanOf(values);
   const spread = deviationOf(values, mean);
   return { mean, robust: robustMeanOf(values), spread, plusMinus: meanHalfWidth(spread, values.length) };

@@ -1,7 +1,7 @@
 import { expectedStrokes } from './expected-strokes.js';
 
 /** How shots scatter about what they are aimed at. Standard deviations along and across, metres. */
-export interface Scatter {
+interface Scatter {
   alongM: number;
   acrossM: number;
 }
@@ -37,7 +37,7 @@ export function strokesAfterDrive(totalM: number, scatter: Scatter): number {
 }
 
 /** The mean of a function of where a ball comes to rest, its offsets along and across normal; the sum over equal shares each way. */
-export function overScatter(
+function overScatter(
   { alongM, acrossM }: Scatter,
   strokes: (along: number, across: number) => number,
   places = MIDDLES,
@@ -50,7 +50,7 @@ export function overScatter(
 /** Normal quantiles of the middles of equal shares, by bisection: made once. */
 const MIDDLES = middlesOf(SHARES);
 
-export function middlesOf(shares: number): readonly number[] {
+function middlesOf(shares: number): readonly number[] {
   const bell = Array.from({ length: 8001 }, (_one, i) => -4 + i / 1000);
   const heights = bell.map((z) => Math.exp((-z * z) / 2));
   const whole = heights.reduce((sum, height) => sum + height, 0);

@@ -12,7 +12,7 @@ import { launchGrid } from './launch-grid.js';
 import { odexFlight } from './odex-flight.js';
 import { atMost, nearBy, type Section } from './row.js';
 
-export const GRID_FLIGHTS = 500;
+const GRID_FLIGHTS = 500;
 
 /** `fly` against `odex` at a tolerance of 1e-10 over a grid of launches from wedge to driver in wind. */
 export function integratorSection(): Section {

@@ -305,5 +305,3 @@ export function rulesSection(): Section {
     ],
   };
 }
-
-export const STOCK_SPEED_MPH = TOUR_SEVEN_IRON_MPS / MPH;

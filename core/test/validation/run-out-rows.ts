@@ -89,7 +89,7 @@ interface Drive {
 }
 
 /** The launch and spin of the best total at a ball speed of 167 mph, over a fine grid. */
-export function bestDrive(): Drive {
+function bestDrive(): Drive {
   let best: Drive = { launchDeg: 0, spinRpm: 0, totalYd: 0 };
   for (let launchDeg = 2; launchDeg <= 20; launchDeg += 0.5) {
     for (let spinRpm = 1000; spinRpm <= 4000; spinRpm += 100) {

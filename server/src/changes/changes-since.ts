@@ -10,7 +10,7 @@ import {
 } from './change-recorder.js';
 
 /** A value somebody sets, and where it stands in its row: a whole column, or a part of one. */
-export interface SetValue {
+interface SetValue {
   field: string;
   yours: unknown;
   column: string;

@@ -3,7 +3,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import type { EntityKind, RowDiff } from './change-recorder.js';
 
 /** Rows a change is about, before anything of it is done. */
-export interface AboutRows {
+interface AboutRows {
   players: string[];
   clubs: string[];
   bags: string[];

@@ -17,7 +17,7 @@ import { Session } from '../sessions/session.js';
 import { Workspace } from '../workspaces/workspace.js';
 
 /** The driver's settings for a connection, in milliseconds; each ends a wait of its kind. */
-export interface ConnectionLimits {
+interface ConnectionLimits {
   connectionTimeoutMillis?: number;
   statement_timeout?: number;
   lock_timeout?: number;
@@ -94,7 +94,7 @@ const LIMITS: ConnectionLimits = {
 /** Bringing tables up to date may take long. */
 const FOR_MIGRATIONS: ConnectionLimits = { connectionTimeoutMillis: 5000 };
 
-export class UnfitDatabase extends Error {
+class UnfitDatabase extends Error {
   override readonly name = 'UnfitDatabase';
 }
 

@@ -1,7 +1,7 @@
 import type pg from 'pg';
 
 /** How large a workspace is made for measuring: players, and what each has of everything. */
-export interface LargeSize {
+interface LargeSize {
   players: number;
   clubsEach: number;
   readingsEach: number;
@@ -14,7 +14,7 @@ export interface LargeSize {
 }
 
 /** Rows to ask for: a player, a club, an old plan, a session of the first; an old plan of each. */
-export interface LargeIds {
+interface LargeIds {
   playerId: string;
   clubId: string;
   planId: string;

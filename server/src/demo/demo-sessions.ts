@@ -25,7 +25,7 @@ interface DemoHits {
   misHits?: number;
 }
 
-export interface DemoSession {
+interface DemoSession {
   player: string;
   name: string;
   daysAgo: number;

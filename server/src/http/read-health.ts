@@ -4,7 +4,7 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 /** A balancer that asks is answered within a second, whatever the database does. */
 const MAX_MS = 800;
 
-export interface HealthView {
+interface HealthView {
   database: 'here' | 'away';
 }
 

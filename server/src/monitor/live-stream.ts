@@ -16,7 +16,7 @@ const LOOK_MS = 3000;
 const MAX_BUFFERED_BYTES = 256_000;
 const DRAIN_MS = 10_000;
 
-export interface LiveStream {
+interface LiveStream {
   orm: MikroORM;
   workspaceId: string;
   sessionId: string;

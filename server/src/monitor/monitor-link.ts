@@ -26,7 +26,7 @@ import {
 /** The moment of a ball whose own cannot be read. */
 const NO_MOMENT = '1970-01-01T00:00:00Z';
 
-export interface MonitorLinkOptions {
+interface MonitorLinkOptions {
   orm: MikroORM;
   workspaceId: string;
   host: string;

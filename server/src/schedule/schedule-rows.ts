@@ -151,7 +151,7 @@ export async function knownCircuitText(orm: MikroORM, workspaceId: string): Prom
 }
 
 /** Everything the workspace plays. */
-export async function readCircuit(em: EntityManager): Promise<ScheduleView> {
+async function readCircuit(em: EntityManager): Promise<ScheduleView> {
   const standing = { removedAt: null };
   const courses = await em.find(Course, standing, {
     orderBy: { name: 'asc', id: 'asc' },

@@ -21,7 +21,7 @@ import { badInput, ruleBroken } from '../http/http-error.js';
 import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
 import { readSheet } from './read-sheet.js';
 
-export interface ImportRequest {
+interface ImportRequest {
   playerId: string;
   format: 'csv' | 'json';
   text: string;
@@ -32,7 +32,7 @@ export interface ImportRequest {
   takenOn: string;
 }
 
-export interface ImportAnswer {
+interface ImportAnswer {
   plan: ImportPlan;
   result: ChangeResult | null;
 }

@@ -70,7 +70,7 @@ function revisionOf(orm: MikroORM, workspaceId: string, playerId: string): Promi
  * PostgreSQL writes the whole of it (`sheet_text`, made by the first migration): this is the page everyone waits for.
  * @throws HttpError 404
  */
-export async function readSheetText(
+async function readSheetText(
   orm: MikroORM,
   workspaceId: string,
   playerId: string,

@@ -1,5 +1,5 @@
 /** Plans a sheet holds: the newest. Older ones are asked for page by page. */
-export const PLANS_ON_A_SHEET = 100;
+const PLANS_ON_A_SHEET = 100;
 
 /** A PlanView of a row of `plan`. */
 export const PLAN_JSON_SQL = `json_build_object('id', id, 'playerId', player_id, 'version', version, 'bagId', bag_id, 'name', name, 'course', course,

@@ -37,7 +37,7 @@ import {
   type StrikesToKeep,
 } from './insert-strikes.js';
 
-export interface StrikeImportRequest {
+interface StrikeImportRequest {
   playerId: string;
   /** 'none' only looks; 'good' takes the good rows. */
   take: 'none' | 'good';

@@ -108,7 +108,7 @@ const MAX_KEYS = 2_000_000;
  * A statement with large values, in the transaction of `em`: they go to the database as parameters, where the ORM's own `execute` would write
  * them into the statement sign by sign.
  */
-export async function bulk<T>(
+async function bulk<T>(
   em: EntityManager,
   sql: string,
   values: readonly unknown[],

@@ -45,7 +45,7 @@ const STRIKE_JSON = `json_build_object('id', id, 'sessionId', session_id, 'clubI
   'hitAt', to_char(hit_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'builtOn', built_on, 'given', ${GIVEN_JSON}, 'leftOut', left_out)`;
 
 /** Which strikes: of one session, or of one club, or of all that stand. */
-export interface StrikesWanted {
+interface StrikesWanted {
   playerId: string;
   sessionId?: string | undefined;
   clubId?: string | undefined;

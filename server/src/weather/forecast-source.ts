@@ -17,7 +17,7 @@ export interface ForecastSource {
 }
 
 /** Past this nobody waits: the numbers are typed by hand. */
-export const FORECAST_MS = 6000;
+const FORECAST_MS = 6000;
 
 /** A service that speaks as docs/formats/weather.md says, at an address its owner named. */
 export function weatherAt(address: string, waitMs = FORECAST_MS): ForecastSource {

@@ -2,7 +2,7 @@ import { useEventListener } from '@vueuse/core';
 import { shallowRef, type ShallowRef } from 'vue';
 
 /** A list kept in this browser's storage, in the order it was made, one entry a key: two tabs never overwrite each other's. */
-export interface KeptList<T> {
+interface KeptList<T> {
   entries: Readonly<ShallowRef<readonly T[]>>;
   add: (entry: T) => void;
   /** Writes an entry anew, in its place; nothing where it is gone. */

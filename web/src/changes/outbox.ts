@@ -19,13 +19,13 @@ export type Outgoing =
 export type Sent = { outgoing: Outgoing; result: ChangeResult } | { outgoing: Outgoing; problem: Problem };
 
 /** What the server would not take, with its reason; kept until somebody mends it or lets it go. */
-export interface Returned {
+interface Returned {
   outgoing: Outgoing;
   problem: Problem;
 }
 
 /** Told what became of something; true where it shows what was refused, so that nobody else need. */
-export type SentListener = (sent: Sent) => unknown;
+type SentListener = (sent: Sent) => unknown;
 
 /** Somebody who types without a pause is answered with what there is. */
 const MAX_READS = 4;

@@ -24,7 +24,7 @@ export interface HitBuild {
 const PARTS = ['head', 'shaft', 'setting', 'loftDeg', 'lengthIn', 'ball'] as const;
 
 /** The build of a club on a day, with the ball of the session. What the sheet does not say of it is not part of it. */
-export function partsOf(spec: Spec, ball: string): BuildParts {
+function partsOf(spec: Spec, ball: string): BuildParts {
   return {
     head: textIn(spec, 'head'),
     shaft: textIn(spec, 'shaft'),

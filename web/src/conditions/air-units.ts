@@ -1,7 +1,7 @@
 import { fromMetres, toMetres, type DistanceUnit, type PlayingConditions } from '@tasche/core';
 
 /** How people who think in yards, or in metres, say the air. */
-export interface AirUnit {
+interface AirUnit {
   name: string;
   show: (si: number) => number;
   read: (shown: number) => number;

@@ -25,7 +25,7 @@ const CHOICES: Readonly<Record<string, { part: keyof Surface; of: readonly strin
   grass: { part: 'grass', of: GRASSES },
   area: { part: 'area', of: AREAS },
 };
-export const SETTING_KEYS = [...Object.keys(NUMBERS), ...Object.keys(CHOICES)];
+const SETTING_KEYS = [...Object.keys(NUMBERS), ...Object.keys(CHOICES)];
 
 /** A setting read from an address; null where it names none. What is not named, or cannot be, is the baseline's; what cannot be is said. */
 export function readSetting(

@@ -16,7 +16,7 @@ import {
 import { oneBlank } from '@tasche/contract';
 
 /** A column of a course's holes: how a hole shows in it, and what a text typed there makes of the hole. */
-export interface HoleColumn {
+interface HoleColumn {
   id: string;
   label: string;
   title: string;

@@ -1,9 +1,9 @@
 import type { ShotDemand } from '@tasche/core';
 
 export const NEED_BAR_KINDS = ['tee', 'approach', 'short'] as const;
-export type NeedBarKind = (typeof NEED_BAR_KINDS)[number];
+type NeedBarKind = (typeof NEED_BAR_KINDS)[number];
 /** What a round asks between two distances, in stock carries; shots a round. */
-export interface NeedBar {
+interface NeedBar {
   fromM: number;
   toM: number;
   asked: Record<NeedBarKind, number>;

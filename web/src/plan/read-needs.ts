@@ -2,7 +2,7 @@ import { DEMAND_BOUNDS, distanceNumber, type DistanceUnit, type Lie, type ShotDe
 import { storedMetres } from '@tasche/contract';
 
 /** Needs read off a line typed by hand, or what is wrong with it. */
-export type ReadNeeds = { ok: true; needs: ShotDemand[] } | { ok: false; reason: string };
+type ReadNeeds = { ok: true; needs: ShotDemand[] } | { ok: false; reason: string };
 
 const LIE_WORDS: readonly [RegExp, Lie][] = [
   [/\bwet heavy rough\b|\bheavy rough,? wet\b/, 'heavy rough, wet'],

@@ -1,7 +1,7 @@
 import type { TravelSet } from '@tasche/core';
 
 /** A club that travels, and the days it is carried; in the order of the set. */
-export interface TravelDays {
+interface TravelDays {
   id: string;
   carried: readonly boolean[];
   days: number;

@@ -3,7 +3,7 @@ import { wrap, type Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import type { ChosenAnswer, ChoosingWorker } from './choosing-worker';
 
-export interface Asked {
+interface Asked {
   clubs: readonly LadderClub[];
   needs: readonly ShotDemand[];
   taste: ChoosingRules;

@@ -2,7 +2,7 @@ import { STRIKE_BOUNDS, type DistanceUnit, type Strike } from '@tasche/core';
 import { storedMetres } from '@tasche/contract';
 
 /** Shots read off a line typed by hand, or what is wrong with it. */
-export type HandShots = { ok: true; strikes: Strike[] } | { ok: false; reason: string };
+type HandShots = { ok: true; strikes: Strike[] } | { ok: false; reason: string };
 
 const CARRY = /^(\d+(?:[.,]\d+)?)$/;
 const SIDE = /^(\d+(?:[.,]\d+)?)([lr])$/i;

@@ -3,7 +3,7 @@ import { chartFrame, colourOf, type ChartInk, type Point } from '../flight/fligh
 import { heightUnit } from './strike-units';
 
 /** Balls of one name, by where they landed. Metres along and right of the line. */
-export interface Landings {
+interface Landings {
   name: string;
   xs: readonly number[];
   ys: readonly number[];

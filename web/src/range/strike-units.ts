@@ -20,7 +20,7 @@ export function sideWords(metres: number, unit: DistanceUnit): string {
 }
 
 /** The columns of a strike's row: what is in them, and which part of the strike says whether it was given or worked out. */
-export interface StrikeColumn {
+interface StrikeColumn {
   head: string;
   part: StrikePart;
   show: (whole: CompleteStrike) => string;

@@ -2,7 +2,7 @@ import { shotIn, type DistanceUnit, type Reading, type Shot } from '@tasche/core
 import { readCell, readingSchema, type ClubView, type Column, type Command } from '@tasche/contract';
 
 /** What typing a text into a cell comes to. */
-export type CellChange = { ok: true; commands: Command[] } | { ok: false; reason: string };
+type CellChange = { ok: true; commands: Command[] } | { ok: false; reason: string };
 
 /** The change that a text in a cell stands for; an empty text takes the quantity back to "not known". */
 export function cellChange(

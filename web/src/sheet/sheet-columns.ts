@@ -79,7 +79,7 @@ const sourceColumn: SheetColumn = {
 };
 const carryColumn = shotColumn('full', 'carryM', 'carry', 50, true);
 
-export interface ColumnSet {
+interface ColumnSet {
   id: string;
   name: string;
   columns: readonly SheetColumn[];
@@ -184,7 +184,7 @@ export const ALL_COLUMNS: readonly SheetColumn[] = [
   ...new Map(COLUMN_SETS.flatMap((set) => set.columns).map((column) => [column.id, column])).values(),
 ];
 
-export interface CellShown {
+interface CellShown {
   text: string;
   /** Struck through before the text: the stamp a club is not at. */
   struck?: string;

@@ -12,7 +12,7 @@ import * as yup from 'yup';
 import { showQuantity } from '../../cells.js';
 import { readingSchema } from '../../schemas.js';
 
-export const MAX_READINGS = 200;
+const MAX_READINGS = 200;
 
 export const readingsSchema = yup
   .array(readingSchema.required())

@@ -4,7 +4,7 @@ import { idSchema, required, shape } from '../../schemas.js';
 import { defineCommand, versionSchema } from '../define-command.js';
 import { mapRow } from '../map-rows.js';
 
-export const MAX_SWAPS = 40;
+const MAX_SWAPS = 40;
 
 export const setSwaps = defineCommand(
   'setSwaps',
