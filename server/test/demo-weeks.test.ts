@@ -1,71 +1,20 @@
-import { readFileSync } from 'node:fs';
-import { planImport, readSheetCsv } from '@tasche/contract';
 import {
-  BASELINE,
-  MEDIUM_FAIRWAY,
   DEFAULT_PREFERENCES,
   ROUND_REMEDY_KINDS,
   alternatives,
-  chooseBag,
   choose,
   choosingOfRound,
   clubsOfIds,
-  costOf,
   costOfBag,
   howSure,
   howSureSentence,
-  ladderClub,
-  playRounds,
   playingBounceDeg,
   roundChoosing,
   roundRemedies,
-  type Fact,
   type LadderClub,
-  type RoundDay,
-  type Spec,
-  type BagPreferences,
 } from '@tasche/core';
-import loadHighs from 'highs';
-import { beforeAll, describe, expect, it } from 'vitest';
-import { integerProgram } from '../../core/test/choosing/integer-program.js';
-import { DEMO_COURSES } from '../src/demo/meridian-courses.js';
-import { DEMO_PLAYERS } from '../src/demo/meridian-swing.js';
-
-const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
-
-function lockerOf(name: string): { clubs: LadderClub[]; gamerIds: readonly string[] } {
-  const player = DEMO_PLAYERS.find((one) => one.name === name)!;
-  const { adds } = planImport(
-    readSheetCsv(readFileSync(new URL(`../src/demo/${player.file}`, import.meta.url), 'utf8'), {
-      distanceUnit: player.distanceUnit,
-      takenOn: '2026-09-26',
-    }),
-    [],
-  );
-  const clubs = adds.flatMap(({ name: id, kind, readings }) => {
-    const spec: Spec = Object.fromEntries(
-      readings.map(({ key, value, takenOn }) => [key, { value, takenOn } as Fact]),
-    );
-    return spec.state?.value === 'retired' || spec.state?.value === 'on loan'
-      ? []
-      : [ladderClub({ id, name: id, kind, spec })];
-  });
-  return { clubs, gamerIds: player.bags[0]!.clubs };
-}
-function dayOn(name: string, season: string): RoundDay {
-  const course = DEMO_COURSES.find((one) => one.name === name)!;
-  const { air, ground } = course.seasons.find((one) => one.name === season)!;
-  return { course, tee: 0, air, ground };
-}
-function week(player: string, course: string, season: string, wishes: Partial<BagPreferences> = {}) {
-  const { clubs, gamerIds } = lockerOf(player);
-  const wanted = { ...DEFAULT_PREFERENCES, ...wishes };
-  const order = { day: dayOn(course, season), clubs, from: FROM, wishes: wanted };
-  const round = roundChoosing(order);
-  const taste = { wishes: wanted, school: 'even-carries' as const, gamerIds };
-  const choosing = choosingOfRound(round, taste);
-  return { order, round, taste, choosing, answer: chooseBag(choosing, 1)!, clubs };
-}
+import { describe, expect, it } from 'vitest';
+import { FROM, lockerOf, dayOn, week } from './demo-week.js';
 
 describe('the weeks of the demo', () => {
   it('firm windy links bring the low long club and low bounce; a soft high course the high one and more bounce', () => {
@@ -148,104 +97,6 @@ describe('the weeks of the demo', () => {
         (id) => !taste.gamerIds.includes(id),
       ),
     ).toEqual([]);
-  }, 60_000);
-});
-
-const WEEKS = [
-  ['Davor Kolar', 'Skarvoy Links', 'spring'],
-  ['Maren Tveit', 'Hochfirn', 'summer'],
-  ['Oluchi Nwosu', 'Lagoa Funda', 'spring'],
-  ['Pim Hoekstra', 'Erg Chebka', 'winter'],
-] as const;
-
-describe('the proofs', () => {
-  let highs: Awaited<ReturnType<typeof loadHighs>>;
-  beforeAll(async () => {
-    highs = await loadHighs();
-  });
-
-  it.each(WEEKS)(
-    '%s at %s in %s: the same optimum as HiGHS to 1e-9',
-    (player, course, season) => {
-      const {
-        choosing: { model },
-        answer,
-      } = week(player, course, season);
-      const solved = highs.solve(integerProgram(model), { mip_rel_gap: 0, mip_abs_gap: 0, time_limit: 100 });
-      expect(solved.Status).toBe('Optimal');
-      const chosen = model.clubs.flatMap((_club, c) =>
-        (solved.Columns[`y${c}`] as { Primal: number }).Primal > 0.5 ? [c] : [],
-      );
-      expect(Math.abs(costOf(model, chosen).total - answer.best.strokes)).toBeLessThan(1e-9);
-    },
-    110_000,
-  );
-
-  /** What the needs claim of the chosen bag against another, and what whole rounds say of the two. */
-  async function played(
-    player: string,
-    course: string,
-    season: string,
-    other: (best: readonly string[]) => readonly string[],
-    rounds: number,
-  ) {
-    const {
-      round,
-      choosing: { model, order },
-      answer,
-    } = week(player, course, season);
-    const second = other(answer.best.ids);
-    const claim =
-      costOf(
-        model,
-        order.flatMap(({ id }, c) => (second.includes(id) ? [c] : [])),
-      ).needs - answer.best.forNeeds;
-    const bag = (ids: readonly string[]) => ({ clubs: clubsOfIds(round.clubs, ids), besides: 0 });
-    return {
-      claim,
-      ...(await playRounds(round.day, round.played, [bag(answer.best.ids), bag(second)], rounds, {
-        seed: 5,
-      })),
-    };
-  }
-
-  it('whole rounds say of the chosen and the second-best bag what the plan says, where they can tell them apart', async () => {
-    for (const [player, course, season] of WEEKS) {
-      const { answer } = week(player, course, season);
-      const one = await played(player, course, season, () => answer.runnersUp[0]!.ids, 1500);
-      console.log(
-        `${player}, ${course}: the needs say ${one.claim.toFixed(3)}, ${one.rounds} rounds say ${one.difference.toFixed(3)} ± ${one.plusMinus!.toFixed(3)}`,
-      );
-      if (Math.abs(one.difference) > one.plusMinus! && Math.abs(one.claim) > 0.02)
-        expect(Math.sign(one.difference), `${player}, ${course}`).toBe(Math.sign(one.claim));
-      expect(Math.abs(one.difference - one.claim), `${player}, ${course}`).toBeLessThan(
-        one.plusMinus! + 0.04,
-      );
-    }
-  }, 180_000);
-
-  it('and of the chosen bag and the gamer too', async () => {
-    for (const [player, course, season] of WEEKS) {
-      const { gamerIds } = lockerOf(player);
-      const one = await played(player, course, season, () => gamerIds, 1500);
-      console.log(
-        `${player}, ${course}, the gamer: the needs say ${one.claim.toFixed(3)}, ${one.rounds} rounds say ${one.difference.toFixed(3)} ± ${one.plusMinus!.toFixed(3)}`,
-      );
-      if (Math.abs(one.difference) > one.plusMinus! && Math.abs(one.claim) > 0.02)
-        expect(Math.sign(one.difference), `${player}, ${course}`).toBe(Math.sign(one.claim));
-    }
-  }, 180_000);
-
-  it('and of a bag that lacks a club they tell it clearly', async () => {
-    const one = await played(
-      'Maren Tveit',
-      'Hochfirn',
-      'summer',
-      (best) => best.filter((id) => id !== '6 iron'),
-      2000,
-    );
-    expect(one.claim).toBeGreaterThan(0.1);
-    expect(one.difference).toBeGreaterThan(one.plusMinus!);
   }, 60_000);
 });
 

@@ -1,0 +1,54 @@
+import { readFileSync } from 'node:fs';
+import { planImport, readSheetCsv } from '@tasche/contract';
+import {
+  BASELINE,
+  MEDIUM_FAIRWAY,
+  DEFAULT_PREFERENCES,
+  chooseBag,
+  choosingOfRound,
+  ladderClub,
+  roundChoosing,
+  type Fact,
+  type LadderClub,
+  type RoundDay,
+  type Spec,
+  type BagPreferences,
+} from '@tasche/core';
+import { DEMO_COURSES } from '../src/demo/meridian-courses.js';
+import { DEMO_PLAYERS } from '../src/demo/meridian-swing.js';
+
+export const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
+
+export function lockerOf(name: string): { clubs: LadderClub[]; gamerIds: readonly string[] } {
+  const player = DEMO_PLAYERS.find((one) => one.name === name)!;
+  const { adds } = planImport(
+    readSheetCsv(readFileSync(new URL(`../src/demo/${player.file}`, import.meta.url), 'utf8'), {
+      distanceUnit: player.distanceUnit,
+      takenOn: '2026-09-26',
+    }),
+    [],
+  );
+  const clubs = adds.flatMap(({ name: id, kind, readings }) => {
+    const spec: Spec = Object.fromEntries(
+      readings.map(({ key, value, takenOn }) => [key, { value, takenOn } as Fact]),
+    );
+    return spec.state?.value === 'retired' || spec.state?.value === 'on loan'
+      ? []
+      : [ladderClub({ id, name: id, kind, spec })];
+  });
+  return { clubs, gamerIds: player.bags[0]!.clubs };
+}
+export function dayOn(name: string, season: string): RoundDay {
+  const course = DEMO_COURSES.find((one) => one.name === name)!;
+  const { air, ground } = course.seasons.find((one) => one.name === season)!;
+  return { course, tee: 0, air, ground };
+}
+export function week(player: string, course: string, season: string, wishes: Partial<BagPreferences> = {}) {
+  const { clubs, gamerIds } = lockerOf(player);
+  const wanted = { ...DEFAULT_PREFERENCES, ...wishes };
+  const order = { day: dayOn(course, season), clubs, from: FROM, wishes: wanted };
+  const round = roundChoosing(order);
+  const taste = { wishes: wanted, school: 'even-carries' as const, gamerIds };
+  const choosing = choosingOfRound(round, taste);
+  return { order, round, taste, choosing, answer: chooseBag(choosing, 1)!, clubs };
+}
