@@ -51,6 +51,12 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
     says: 'A wider step above the scoring end is a fault.',
   },
   {
+    key: 'driverStepMaxM',
+    label: 'Driver to the next club, most',
+    measure: 'distance',
+    says: 'A wider step is worth a look; 30 to 35 yd is usual.',
+  },
+  {
     key: 'overlapBelowM',
     label: 'Overlap below',
     measure: 'distance',
@@ -73,6 +79,12 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
     label: 'Wide of its target from',
     measure: 'times',
     says: 'A step this many times its target is worth a look.',
+  },
+  {
+    key: 'faultOfTarget',
+    label: 'At fault from',
+    measure: 'times',
+    says: 'A step this many times its target is a fault, unless the limits above allow it.',
   },
   {
     key: 'narrowOfTarget',

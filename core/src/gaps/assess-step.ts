@@ -76,7 +76,7 @@ export function assessStep(step: Step, context: StepContext): StepReport {
     lowerId: step.lower.id,
     carryM: step.carryM,
     holeM,
-    word: carry.word === 'even' && flags.length > 0 ? wordOfLoft(flags[0]!.code) : carry.word,
+    word: flags.length > 0 && isQuiet(carry.word) ? wordOfLoft(flags[0]!.code) : carry.word,
     severity: worst,
     flags,
     reason: flags.reduce((text, flag) => (flag.unit === 'deg' ? `${text} ${flag.reason}` : text), reason),
@@ -88,11 +88,16 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   if (cover) report.cover = cover;
   if (interval) report.interval = interval;
   if (moreShots !== undefined) report.moreShots = moreShots;
-  if (step.carryM < settings.overlapBelowM) report.flight = flight;
+  if (step.carryM < overlapLimitM(context)) report.flight = flight;
   return report;
 }
 
-/** What an even carry step is called when its lofts are at fault. */
+/** A carry of which there is nothing to say. */
+function isQuiet(word: StepWord): boolean {
+  return word === 'even' || word === 'at the limit' || word === 'not known yet';
+}
+
+/** What such a step is called when its lofts are at fault. */
 function wordOfLoft(code: Flag['code']): StepWord {
   return code === 'wedge-loft-wide' || code === 'wide-of-target' ? 'wide' : 'narrow';
 }
@@ -100,16 +105,24 @@ function wordOfLoft(code: Flag['code']): StepWord {
 function judgeCarry(sizeM: number, step: Step, context: StepContext, flight: FlightDifference): CarryVerdict {
   const { settings, targetM, school } = context;
   const byHole = school.measure === 'hole';
-  if ((byHole ? step.carryM : sizeM) < settings.overlapBelowM) {
+  const overlapM = overlapLimitM(context);
+  if ((byHole ? step.carryM : sizeM) < overlapM - ROUNDING) {
     if (flight.verdict === 'differ') return { word: 'either-or', severity: 'fine' };
     return {
       word: 'overlap',
       severity: flight.verdict === 'same' ? 'fault' : 'look',
       code: 'overlap',
-      limitM: settings.overlapBelowM,
+      limitM: overlapM,
     };
   }
-  const limitM = carryLimitM(step, settings);
+  if (isDriverStep(step)) {
+    return sizeM > settings.driverStepMaxM + ROUNDING
+      ? { word: 'wide', severity: 'look', code: 'driver-carry-wide', limitM: settings.driverStepMaxM }
+      : { word: 'even', severity: 'fine' };
+  }
+  // Lofts that step as the player wants them to are right, whatever they carry.
+  if (school.measure === 'loft' && isLoftAsWanted(step, context)) return { word: 'even', severity: 'fine' };
+  const limitM = carryLimitM(step, context);
   if (sizeM > limitM + ROUNDING) {
     return {
       word: 'wide',
@@ -140,8 +153,34 @@ function judgeCarry(sizeM: number, step: Step, context: StepContext, flight: Fli
 /** Keeps 15 yd, stored as metres, at 15 yd. */
 const ROUNDING = 1e-6;
 
-function carryLimitM(step: Step, settings: GapSettings): number {
-  return isScoringEnd(step, settings) ? settings.scoringStepMaxM : settings.topStepMaxM;
+/**
+ * A step is at fault beyond this: so many targets, or the yards a bag is held to that is too small to have a target, whichever is more. A bag
+ * of even steps has no fault, however wide they are.
+ */
+function carryLimitM(step: Step, { settings, targetM = 0 }: StepContext): number {
+  const yards = isScoringEnd(step, settings) ? settings.scoringStepMaxM : settings.topStepMaxM;
+  return Math.max(yards, settings.faultOfTarget * targetM);
+}
+
+/** Below this two clubs are one: the yards that say so, or less in a bag of small even steps. */
+function overlapLimitM({ settings, targetM }: StepContext): number {
+  return targetM === undefined
+    ? settings.overlapBelowM
+    : Math.min(settings.overlapBelowM, settings.narrowOfTarget * targetM);
+}
+
+/** From a driver to the next club: common practice is to leave more there than anywhere else. */
+export function isDriverStep({ upper, lower }: Pick<Step, 'upper' | 'lower'>): boolean {
+  return upper.kind === 'driver' && lower.kind !== 'driver';
+}
+
+function isLoftAsWanted({ loftDeg }: Step, { settings, targetDeg }: StepContext): boolean {
+  return (
+    loftDeg !== undefined &&
+    targetDeg !== undefined &&
+    loftDeg <= settings.wideOfTarget * targetDeg &&
+    loftDeg >= settings.narrowOfTarget * targetDeg
+  );
 }
 
 /** Both clubs are short irons or wedges. */
@@ -154,8 +193,8 @@ function distanceToLimit(sizeM: number, step: Step, context: StepContext, flight
   const { settings, targetM } = context;
   let nearestM = Infinity;
   for (const limitM of [
-    settings.overlapBelowM,
-    carryLimitM(step, settings),
+    overlapLimitM(context),
+    isDriverStep(step) ? settings.driverStepMaxM : carryLimitM(step, context),
     (targetM ?? NaN) * settings.wideOfTarget,
     (targetM ?? NaN) * settings.narrowOfTarget,
   ]) {

@@ -2,7 +2,7 @@ import { stepVariance } from './certainty.js';
 import { isFullSwing } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { DistanceUnit } from '../units/distance.js';
-import { assessStep } from './assess-step.js';
+import { assessStep, isDriverStep } from './assess-step.js';
 import { flightDifference } from './flight-difference.js';
 import { headlineOf } from './headline.js';
 import {
@@ -77,6 +77,9 @@ function placesOf(flags: readonly Flag[], severity: Flag['severity']): number {
     .size;
 }
 
+/** With fewer steps a target is only what the steps happen to be. Ours. */
+const TARGET_STEPS_MIN = 3;
+
 /** The target of every step. Either-or pairs count as one rung, so they get none. */
 function targetsOf(
   steps: readonly Step[],
@@ -89,9 +92,13 @@ function targetsOf(
       isIronOrWedge(step.upper) && isIronOrWedge(step.lower) ? { targetDeg: school.targetDeg! } : {},
     );
   }
-  const spanM = steps.reduce((sum, step) => sum + step.carryM, 0);
+  // The step below a driver is judged apart, so it has no share in what the others should be.
+  const counted = steps.filter((step) => !isDriverStep(step));
+  if (counted.length < TARGET_STEPS_MIN) return steps.map(() => ({}));
+  const spanM = counted.reduce((sum, step) => sum + step.carryM, 0);
   const regular = steps.map(
     (step) =>
+      !isDriverStep(step) &&
       !(step.carryM < settings.overlapBelowM && flightDifference(step, settings).verdict === 'differ'),
   );
   if (school.measure === 'hole') {

@@ -1,7 +1,7 @@
 import type { DistanceUnit } from '../units/distance.js';
 import { formatDistance } from '../units/distance.js';
 import type { Evenness, Flag, GapReport, StepReport } from './report.js';
-import { evennessWords } from './words.js';
+import { evennessWords, unevenWords } from './words.js';
 
 /** The one sentence that matters most about a bag. */
 export function headlineOf({
@@ -48,10 +48,15 @@ export function headlineOf({
   return {
     severity: 'fine',
     title: 'An even bag.',
-    text: evenness
-      ? `Its ${evenness.steps} steps are within ${evennessWords(evenness, unit)} of their targets, root mean square.`
-      : '',
+    text: evenness ? evenSentence(evenness, unit) : '',
   };
+}
+
+function evenSentence(evenness: Evenness, unit: DistanceUnit): string {
+  const words = unevenWords(evenness, unit);
+  return words === 'even'
+    ? `Its ${evenness.steps} steps are as even as the shots can tell.`
+    : `Its ${evenness.steps} steps are usually within ${evennessWords(evenness, unit)} of their targets.`;
 }
 
 function byWeight(flags: readonly Flag[], severity: Flag['severity']): Flag[] {
@@ -70,6 +75,7 @@ const NOUNS: Record<Flag['code'], string> = {
   'wedge-loft-wide': 'hole',
   'scoring-carry-wide': 'hole',
   'top-carry-wide': 'hole',
+  'driver-carry-wide': 'wide step',
   'wide-of-target': 'wide step',
   'wedge-loft-narrow': 'narrow step',
   'narrow-of-target': 'narrow step',
@@ -95,5 +101,10 @@ function othersAverage(worst: Flag, steps: readonly StepReport[], unit: Distance
   );
   if (others.length < 2) return '';
   const mean = others.reduce((sum, step) => sum + step.carryM, 0) / others.length;
-  return ` The other steps average ${formatDistance(mean, unit, 1)}.`;
+  const average = `other steps average ${formatDistance(mean, unit, 1)}.`;
+  const step = steps.find((one) => worst.clubIds[0] === one.upperId && worst.clubIds[1] === one.lowerId);
+  // A fault of lofts is said with what it carries, so that the average has something to be held against.
+  return worst.unit === 'deg' && step
+    ? ` It carries ${formatDistance(step.carryM, unit)}; the ${average}`
+    : ` The ${average}`;
 }

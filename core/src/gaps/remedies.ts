@@ -8,7 +8,7 @@ import { gaps, type GapOptions } from './gaps.js';
 import { carryLadder } from './ladder.js';
 import type { GapReport, StepReport } from './report.js';
 import { DEFAULT_GAP_SETTINGS } from './settings.js';
-import { evennessWords, formatDegrees, shotName } from './words.js';
+import { formatDegrees, shotName, unevenWords } from './words.js';
 
 /** A way to mend the worst step, with the bag it would give. Cheapest kind first. */
 export interface Remedy {
@@ -244,5 +244,5 @@ function swapsFrom(
 }
 
 function evennessChange(after: GapReport, options: GapOptions): string {
-  return after.evenness ? `: uneven by ${evennessWords(after.evenness, options.unit ?? 'yd')}` : '';
+  return after.evenness ? `: ${unevenWords(after.evenness, options.unit ?? 'yd')}` : '';
 }

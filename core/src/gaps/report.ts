@@ -15,6 +15,7 @@ export type FlagCode =
   | 'wedge-loft-narrow'
   | 'scoring-carry-wide'
   | 'top-carry-wide'
+  | 'driver-carry-wide'
   | 'wide-of-target'
   | 'narrow-of-target'
   | 'overlap'

@@ -7,17 +7,21 @@ import { toMetres } from '../units/distance.js';
 export interface GapSettings {
   wedgeLoftStepMaxDeg: number;
   wedgeLoftStepMinDeg: number;
-  /** Widest carry step where both clubs are at or past `scoringFromLoftDeg`. */
+  /** Widest carry step where both clubs are at or past `scoringFromLoftDeg`, of a bag too small to have a target of its own. */
   scoringStepMaxM: number;
   scoringFromLoftDeg: number;
-  /** Widest carry step anywhere above the scoring end. */
+  /** The same anywhere above the scoring end. */
   topStepMaxM: number;
+  /** Widest carry step from a driver to the next club; it is judged apart from the others. */
+  driverStepMaxM: number;
   /** A carry step below this is an overlap, unless the flights differ. */
   overlapBelowM: number;
   eitherOrApexM: number;
   eitherOrLandDeg: number;
-  /** A step beyond this many times its target is worth a look even under the limit. */
+  /** A step beyond this many times its target is worth a look. */
   wideOfTarget: number;
+  /** A step beyond this many times its target is a fault, unless the limits in yards allow it. */
+  faultOfTarget: number;
   /** A step below this share of its target is worth a look. */
   narrowOfTarget: number;
   /** How sure a verdict must be, 0.5 to 0.99. */
@@ -37,10 +41,12 @@ export const DEFAULT_GAP_SETTINGS: GapSettings = {
   scoringStepMaxM: toMetres(15, 'yd'),
   scoringFromLoftDeg: 34,
   topStepMaxM: toMetres(25, 'yd'),
+  driverStepMaxM: toMetres(40, 'yd'),
   overlapBelowM: toMetres(6, 'yd'),
   eitherOrApexM: toMetres(30, 'ft'),
   eitherOrLandDeg: 5,
-  wideOfTarget: 1.5,
+  wideOfTarget: 1.3,
+  faultOfTarget: 1.5,
   narrowOfTarget: 0.5,
   confidence: 0.8,
   indifferenceM: toMetres(2, 'yd'),
@@ -56,10 +62,12 @@ export const GAP_SETTING_BOUNDS: Record<keyof GapSettings, readonly [number, num
   scoringStepMaxM: [4, 60],
   scoringFromLoftDeg: [20, 60],
   topStepMaxM: [6, 100],
+  driverStepMaxM: [6, 150],
   overlapBelowM: [0, 20],
   eitherOrApexM: [1, 40],
   eitherOrLandDeg: [0.5, 30],
   wideOfTarget: [1, 4],
+  faultOfTarget: [1, 6],
   narrowOfTarget: [0, 1],
   confidence: [0.5, 0.99],
   indifferenceM: [0, 10],

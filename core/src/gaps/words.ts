@@ -56,6 +56,14 @@ export function sourceWords(shot: Shot, unit: DistanceUnit): string {
 }
 
 /** "3.4 yd" or "0.8°". */
+/** Less than this, once the noise of the shots is taken out, is even as far as anybody can tell: metres or degrees. */
+const EVEN = 0.05;
+
+/** "uneven by 4.5 yd", or "even" where the shots can tell no more. */
+export function unevenWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: DistanceUnit): string {
+  return evenness.rms < EVEN ? 'even' : `uneven by ${evennessWords(evenness, unit)}`;
+}
+
 export function evennessWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: DistanceUnit): string {
   return evenness.unit === 'deg'
     ? `${evenness.rms.toFixed(1)}°`

@@ -58,12 +58,14 @@ describe('targets', () => {
   // 2-the-numbers: "target = (longest - shortest full swing) / steps"; common practice, no source.
   it('is (longest less shortest) by steps for even carries', () => {
     const report = gaps(strongSetWedge());
-    expect(fromMetres(report.steps[0]!.targetM!, 'yd')).toBeCloseTo((251 - 75) / 12, 9);
+    // The step below the driver is judged apart.
+    expect(report.steps[0]!.targetM).toBeUndefined();
+    expect(fromMetres(report.steps[1]!.targetM!, 'yd')).toBeCloseTo((232 - 75) / 11, 9);
   });
 
   it('counts an either-or pair as one rung', () => {
     const clubs = [
-      club('D', 'driver', 9, 250),
+      club('W', 'fairway', 15, 250),
       club('H', 'hybrid', 19, 210, { apexFt: 120, landDeg: 50 }),
       club('U', 'driving iron', 19, 208, { apexFt: 85, landDeg: 43 }),
       club('5', 'iron', 25, 180),
@@ -90,7 +92,7 @@ describe('targets', () => {
   it('wants the scoring end tighter than the rest when compressed where you score', () => {
     const report = gaps(strongSetWedge(), { school: 'compressed' });
     const target = (upper: string) => report.steps.find((one) => one.upperId === upper)!.targetM!;
-    expect(target('8 iron') / target('Driver')).toBeCloseTo(3.25 / 4.5, 9);
+    expect(target('8 iron') / target('3 wood')).toBeCloseTo(3.25 / 4.5, 9);
   });
 
   it('wants the long end tighter and the wedges wider when strong at the long end', () => {
@@ -331,12 +333,78 @@ describe('how sure', () => {
   });
 });
 
+describe('an even bag', () => {
+  it('has no fault and nothing to look at, whatever its step (property)', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 6, max: 24, noNaN: true }),
+        fc.integer({ min: 4, max: 15 }),
+        fc.boolean(),
+        (stepYd, count, withDriver) => {
+          const shortest = 60;
+          const irons = Array.from({ length: count }, (_one, i) =>
+            club(`${i}`, 'iron', undefined, shortest + stepYd * (count - 1 - i)),
+          );
+          const bag = withDriver
+            ? [club('Driver', 'driver', 10, shortest + stepYd * (count - 1) + 33), ...irons]
+            : irons;
+          const { faults, looks, headline } = gaps(bag);
+          expect({ faults, looks, severity: headline.severity }).toEqual({
+            faults: 0,
+            looks: 0,
+            severity: 'fine',
+          });
+        },
+      ),
+    );
+  });
+
+  it('in small steps of 5 yd is no row of overlaps; two clubs of one carry in it are one', () => {
+    const small = Array.from({ length: 12 }, (_one, i) => club(`${i}`, 'iron', undefined, 115 - 5 * i));
+    expect(gaps(small).faults).toBe(0);
+    expect(
+      gaps([...small, club('twin', 'iron', undefined, 90.5)]).faults +
+        gaps([...small, club('twin', 'iron', undefined, 90.5)]).looks,
+    ).toBeGreaterThan(0);
+  });
+
+  it('a yard more or less in other air turns no row of steps into faults', () => {
+    const bag = (by: number) =>
+      Array.from({ length: 13 }, (_one, i) => club(`${i}`, 'iron', undefined, (300 - 18 * i) * by));
+    for (const by of [0.9, 0.95, 1, 1.05, 1.1]) expect(gaps(bag(by)).faults).toBe(0);
+  });
+});
+
+describe('a player’s own way of spacing', () => {
+  it('exact 6° wedges under even lofts 6° are no fault, whatever they carry', () => {
+    const bag = [
+      club('PW', 'iron', 46, 130),
+      club('52', 'wedge', 52, 112),
+      club('58', 'wedge', 58, 92),
+      club('64', 'wedge', 64, 70),
+    ];
+    expect(gaps(bag, { school: 'even-lofts-6' })).toMatchObject({ faults: 0, looks: 0 });
+    expect(gaps([...bag.slice(0, 2), club('60', 'wedge', 60, 85)], { school: 'even-lofts-6' }).faults).toBe(
+      1,
+    );
+  });
+
+  it('35 yd from the driver to the 3 wood are usual; 50 are worth a look and no fault', () => {
+    const bag = (driverYd: number) => [
+      club('Driver', 'driver', 10, driverYd),
+      ...Array.from({ length: 10 }, (_one, i) => club(`${i}`, 'iron', undefined, 225 - 13 * i)),
+    ];
+    expect(gaps(bag(260))).toMatchObject({ faults: 0, looks: 0 });
+    expect(gaps(bag(275))).toMatchObject({ faults: 0, looks: 1 });
+  });
+});
+
 describe('the headline', () => {
   it('names the worst fault with its numbers and what the others are', () => {
     expect(gaps(strongSetWedge()).headline).toEqual({
       severity: 'fault',
       title: 'One hole.',
-      text: 'PW to 52 is 8.0° and 24 yd, over 15 yd. The other steps average 13.8 yd.',
+      text: 'PW to 52 is 8.0° in the wedges, over 6.0°. It carries 24 yd; the other steps average 13.8 yd.',
     });
   });
 
@@ -345,7 +413,7 @@ describe('the headline', () => {
       gaps(strongSetWedge(), { unit: 'yd' }),
       gaps(strongSetWedge(), { unit: 'm' }),
     ];
-    expect(inMetres.headline.text).toContain('22 m, over 14 m');
+    expect(inMetres.headline.text).toContain('It carries 22 m;');
     expect(inMetres.evenness).toEqual(inYards.evenness);
   });
 

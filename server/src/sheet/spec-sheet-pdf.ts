@@ -6,7 +6,7 @@ import {
   COMMITTEE_DECIDES,
   bagFindings,
   distanceNumber,
-  evennessWords,
+  unevenWords,
   formatDegrees,
   gaps,
   isFullSwing,
@@ -110,7 +110,7 @@ export default async function specSheetPdf({
       ...(report.evenness
         ? [
             {
-              text: `Even carries: steps are off their target by ${evennessWords(report.evenness, unit)}, root mean square.`,
+              text: `Even carries: ${unevenWords(report.evenness, unit)}.`,
               color: QUIET,
             },
           ]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import {
-  evennessWords,
+  unevenWords,
   formatDegrees,
   distanceNumber,
   gappingStrategyOf,
@@ -27,9 +27,9 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ try: [remedy: Remedy]; keep: []; leave: []; mark: [] }>();
 
-const evenness = computed(() => props.report.evenness && evennessWords(props.report.evenness, props.unit));
+const evenness = computed(() => props.report.evenness && unevenWords(props.report.evenness, props.unit));
 const evennessBefore = computed(
-  () => props.before.evenness && evennessWords(props.before.evenness, props.unit),
+  () => props.before.evenness && unevenWords(props.before.evenness, props.unit),
 );
 const changed = computed(
   () => props.opened.length > 0 || props.closed.length > 0 || evenness.value !== evennessBefore.value,
@@ -72,8 +72,8 @@ function stepWords(step: StepReport): string {
         {{ report.headline.text }}
       </p>
       <p class="figure small" :title="school.summary">
-        {{ school.name }}: <b v-if="evenness">uneven by {{ evenness }}</b
-        ><template v-else>nothing to measure yet</template
+        {{ school.name }}: <b v-if="evenness">{{ evenness }}</b><template v-else
+          >nothing to measure yet</template
         ><span v-if="changed && evennessBefore" class="quiet">, before {{ evennessBefore }}</span>
       </p>
     </div>
