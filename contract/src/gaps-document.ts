@@ -1,4 +1,11 @@
-import { GAPPING_STRATEGIES, gaps, type GapOptions, type GapReport, type LadderClub } from '@tasche/core';
+import {
+  GAPPING_STRATEGIES,
+  gaps,
+  placedClubs,
+  type GapOptions,
+  type GapReport,
+  type LadderClub,
+} from '@tasche/core';
 import * as yup from 'yup';
 import { ladderClubsSchema } from './ladder-clubs.js';
 import { distanceUnitSchema, gapSettingsSchema, wholeDocument } from './schemas.js';
@@ -6,6 +13,8 @@ import { distanceUnitSchema, gapSettingsSchema, wholeDocument } from './schemas.
 /** What `tasche calc gaps` reads: docs/formats/gaps.schema.json. */
 interface GapsDocument extends GapOptions {
   clubs: readonly LadderClub[];
+  /** False leaves a club without a carry off the ladder; else it has its modelled place. */
+  fill?: boolean;
 }
 
 const gapsSchema = wholeDocument(
@@ -18,6 +27,7 @@ const gapsSchema = wholeDocument(
       settings: gapSettingsSchema.default(undefined),
       unit: distanceUnitSchema,
       clubs: ladderClubsSchema,
+      fill: yup.boolean().strict(),
     })
     .strict()
     .noUnknown('unknown field: ${unknown}'),
@@ -28,9 +38,13 @@ const gapsSchema = wholeDocument(
  * @throws yup.ValidationError naming every bad field
  */
 export function calcGaps(document: unknown): GapReport {
-  const { clubs, ...options } = gapsSchema.validateSync(document, {
+  const {
+    clubs,
+    fill = true,
+    ...options
+  } = gapsSchema.validateSync(document, {
     strict: true,
     abortEarly: false,
   }) as unknown as GapsDocument;
-  return gaps(clubs, options);
+  return gaps(fill ? placedClubs(clubs) : clubs, options);
 }

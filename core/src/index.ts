@@ -42,6 +42,7 @@ export * from './statistics/gaussian-process.js';
 export * from './statistics/isotonic.js';
 export * from './carry/launch-of-shot.js';
 export * from './carry/carry-curve.js';
+export * from './carry/placed-clubs.js';
 export * from './carry/what-if.js';
 export * from './conditions/move-shot.js';
 export * from './conditions/plays-like.js';

@@ -38,12 +38,13 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   const unsettled =
     school.measure !== 'hole' &&
     interval !== undefined &&
-    (judgeCarry(interval.lowM, step, context, flight).severity !== carry.severity ||
-      judgeCarry(interval.highM, step, context, flight).severity !== carry.severity);
+    (!isSameVerdict(judgeCarry(interval.lowM, step, context, flight), carry) ||
+      !isSameVerdict(judgeCarry(interval.highM, step, context, flight), carry));
   const offM = unsettled ? distanceToLimit(sizeM, step, context, flight) : Infinity;
-  const isAtLimit = unsettled && atLimit(step, offM, settings.indifferenceM, settings.confidence);
+  const isAtLimit =
+    unsettled && !isModelled(step) && atLimit(step, offM, settings.indifferenceM, settings.confidence);
   const moreShots =
-    unsettled && !isAtLimit
+    unsettled && !isAtLimit && !isModelled(step)
       ? moreShotsFor(step, offM, settings.indifferenceM, settings.confidence)
       : undefined;
   const estimate = carry;
@@ -92,9 +93,19 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   return report;
 }
 
+/** A carry of the two is the model's alone. */
+function isModelled({ upper, lower }: Step): boolean {
+  return upper.full.source === 'modelled' || lower.full.source === 'modelled';
+}
+
 /** A carry of which there is nothing to say. */
 function isQuiet(word: StepWord): boolean {
   return word === 'even' || word === 'at the limit' || word === 'not known yet';
+}
+
+/** A hole at one end of an interval and an overlap at the other are two verdicts, though both are faults. */
+function isSameVerdict(a: CarryVerdict, b: CarryVerdict): boolean {
+  return a.severity === b.severity && (a.severity === 'fine' || a.word === b.word);
 }
 
 /** What such a step is called when its lofts are at fault. */
@@ -319,8 +330,9 @@ function carryReason(
     case 'not known yet': {
       const sure = `${Math.round(settings.confidence * 100)} %`;
       const range = `${formatDistance(interval!.lowM, unit)} to ${formatDistance(interval!.highM, unit)} at ${sure}`;
-      const settle =
-        moreShots === undefined
+      const settle = isModelled(step)
+        ? `${modelledWords(step)} not told yet`
+        : moreShots === undefined
           ? `hitting more will not tell: over ${MAX_MORE_SHOTS} shots with each would be needed`
           : `about ${moreShots} more shot${moreShots === 1 ? '' : 's'} with each would settle it`;
       return `${size}, somewhere from ${range}: not known yet whether it is ${estimate.word}; ${settle}.`;
@@ -328,6 +340,12 @@ function carryReason(
     default:
       return `${size}${target}.`;
   }
+}
+
+/** "the carry of the 5 iron is", "both carries are". */
+function modelledWords({ upper, lower }: Step): string {
+  const modelled = [upper, lower].filter(({ full }) => full.source === 'modelled');
+  return modelled.length > 1 ? 'both carries are' : `the carry of the ${modelled[0]!.name} is`;
 }
 
 function shareWords(share: number): string {

@@ -13,8 +13,10 @@ export interface StepInterval {
 /** How sure the size of a step is; undefined when a carry was only stated or its spread is not recorded. */
 export function intervalOf(step: Step, confidence: number): StepInterval | undefined {
   const [upper, lower] = [step.upper.full, step.lower.full];
-  const upperError = carryStandardErrorM(upper);
-  const lowerError = carryStandardErrorM(lower);
+  // Beside a modelled carry a stated one is as good as exact.
+  const isModelled = upper.source === 'modelled' || lower.source === 'modelled';
+  const upperError = carryStandardErrorM(upper) ?? (isModelled ? 0 : undefined);
+  const lowerError = carryStandardErrorM(lower) ?? (isModelled ? 0 : undefined);
   if (upperError === undefined || lowerError === undefined) return undefined;
   const { low, high } = welchInterval(
     { mean: upper.carryM, standardError: upperError, ...sampleSize(upper) },

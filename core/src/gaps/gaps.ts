@@ -13,9 +13,10 @@ import {
   widestHoleM,
   type LoftStep,
   type OwnedShot,
+  type Rung,
   type Step,
 } from './ladder.js';
-import type { Evenness, Flag, GapReport, StepReport } from './report.js';
+import type { Evenness, Flag, GapReport, RungReport, StepReport } from './report.js';
 import { gappingStrategyOf, type GappingStrategy, type GappingStrategyId } from './gapping-strategies.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from './settings.js';
 import { formatDegrees } from './words.js';
@@ -50,9 +51,7 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
   const evenness = evennessOf(steps, school, raw.map(stepVariance));
   return {
     school: school.id,
-    rungs: rungs.map(({ id, name, carryM, loftDeg }) =>
-      loftDeg === undefined ? { clubId: id, name, carryM } : { clubId: id, name, carryM, loftDeg },
-    ),
+    rungs: rungs.map(rungReport),
     steps,
     loftRungs: lofts.rungs.map(({ id, name, loftDeg }) => ({ clubId: id, name, loftDeg: loftDeg! })),
     loftSteps: lofts.steps.map(({ upper, lower, loftDeg }) => ({
@@ -69,6 +68,14 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
     looks: placesOf(flags, 'look'),
     headline: headlineOf({ steps, flags, rungs: rungs.length, evenness, unit }),
   };
+}
+
+/** Set one by one: spreads of every rung of every bag that is tried are what makes it slow. */
+function rungReport({ id, name, carryM, loftDeg, full }: Rung): RungReport {
+  const report: RungReport = { clubId: id, name, carryM };
+  if (loftDeg !== undefined) report.loftDeg = loftDeg;
+  if (full.source === 'modelled' && full.plusMinusM !== undefined) report.plusMinusM = full.plusMinusM;
+  return report;
 }
 
 /** A hole that is wide in loft and in carry has two flags and is one fault. */

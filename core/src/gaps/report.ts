@@ -62,6 +62,8 @@ export interface RungReport {
   name: string;
   carryM: number;
   loftDeg?: number;
+  /** Of a carry that is modelled: half its 95 % interval. */
+  plusMinusM?: number;
 }
 
 /** How far a bag is from its school, one figure: the root mean square of step less target. Nought is even. */

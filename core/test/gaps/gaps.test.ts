@@ -5,6 +5,7 @@ import {
   deviationOf,
   fromMetres,
   gaps,
+  placedClubs,
   meanOf,
   normalFrom,
   randomFrom,
@@ -372,6 +373,58 @@ describe('an even bag', () => {
     const bag = (by: number) =>
       Array.from({ length: 13 }, (_one, i) => club(`${i}`, 'iron', undefined, (300 - 18 * i) * by));
     for (const by of [0.9, 0.95, 1, 1.05, 1.1]) expect(gaps(bag(by)).faults).toBe(0);
+  });
+});
+
+describe('a bag that is half known', () => {
+  const half = strongSetWedge().map((one, i) => (i % 5 === 0 ? one : { ...one, shots: {} }));
+
+  it('three carries of thirteen give twelve steps, no false hole, and say whose carry is not told', () => {
+    const report = gaps(placedClubs(half));
+    expect(report.steps).toHaveLength(12);
+    expect(report.unplaced).toEqual([]);
+    const modelled = new Set(half.filter((one) => !one.shots.full).map(({ id }) => id));
+    for (const { clubId, plusMinusM } of report.rungs)
+      expect(plusMinusM !== undefined).toBe(modelled.has(clubId));
+    // The set wedge is 8 degrees from the next: that needs no carry.
+    expect(report.flags.filter(({ severity }) => severity === 'fault').map(({ code }) => code)).toEqual([
+      'wedge-loft-wide',
+    ]);
+    const unknown = report.steps.filter(({ word }) => word === 'not known yet');
+    expect(unknown.length).toBeGreaterThan(0);
+    expect(unknown[0]!.reason).toMatch(/(both carries are|the carry of the .+ is) not told yet\.$/);
+    expect(unknown.every(({ moreShots }) => moreShots === undefined)).toBe(true);
+  });
+
+  it('lofts alone are enough for the wedges: 44, 52, 60 is 8 and 8', () => {
+    const lofts = [
+      club('PW', 'iron', 44, undefined),
+      club('52', 'wedge', 52, undefined),
+      club('60', 'wedge', 60, undefined),
+    ];
+    const report = gaps(placedClubs(lofts));
+    expect(report.faults).toBe(2);
+    expect(report.steps.map(({ loftDeg, word }) => [loftDeg, word])).toEqual([
+      [8, 'wide'],
+      [8, 'wide'],
+    ]);
+    expect(report.headline.text).toContain('8.0° in the wedges');
+  });
+
+  it('keeps what is known, and says nothing of a club without a loft', () => {
+    const placed = placedClubs([...half, club('Mystery', 'iron', undefined, undefined)]);
+    expect(placed[0]).toBe(half[0]);
+    expect(gaps(placed).unplaced.map(({ name }) => name)).toEqual(['Mystery']);
+    expect(placedClubs([])).toEqual([]);
+  });
+
+  it('finds the carries that were hidden (common practice: within what it says)', () => {
+    const whole = strongSetWedge();
+    for (const { id, shots } of placedClubs(half)) {
+      const hidden = whole.find((one) => one.id === id)!.shots.full;
+      if (hidden && shots.full!.source === 'modelled')
+        expect(Math.abs(shots.full!.carryM - hidden.carryM)).toBeLessThan(shots.full!.plusMinusM!);
+    }
   });
 });
 

@@ -1,4 +1,4 @@
-import { gaps, ladderClub } from '@tasche/core';
+import { gaps, isFullSwing, ladderClub, placedClubs, type LadderClub } from '@tasche/core';
 import type { Page, RosterEntry } from '@tasche/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { LRUCache } from 'lru-cache';
@@ -128,6 +128,9 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
      ) last`,
     [ids],
   );
+  const lockers = await lockersOf(em, [
+    ...new Set(gamerClubs.filter(lacksCarry).map((club) => club.playerId)),
+  ]);
   for (const player of changed) {
     const gamer = gamers.find((bag) => bag.playerId === player.id);
     const lastChange = changes.find((change) => change.playerId === player.id);
@@ -136,8 +139,9 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
       gamer: gamer
         ? verdictOf(
             gamer.bagId,
-            gamerClubs.filter((club) => club.playerId === player.id),
+            gamerClubs.filter((club) => club.playerId === player.id).map(ladderClub),
             player,
+            lockers.get(player.id),
           )
         : null,
       clubsOwned: owned.find((row) => row.playerId === player.id)?.count ?? 0,
@@ -171,8 +175,38 @@ function idList(players: readonly Player[]): string {
   return `{${players.map((player) => player.id).join(',')}}`;
 }
 
-function verdictOf(bagId: string, clubs: readonly GamerClub[], player: Player): RosterEntry['gamer'] {
-  const { faults, looks, headline } = gaps(clubs.map(ladderClub), {
+function lacksCarry(club: GamerClub): boolean {
+  const { kind, loftDeg, shots } = ladderClub(club);
+  return isFullSwing(kind) && loftDeg !== undefined && !shots.full;
+}
+
+/** All clubs of these players: what is not known of one is foretold by the others. */
+async function lockersOf(
+  em: EntityManager,
+  playerIds: readonly string[],
+): Promise<Map<string, readonly LadderClub[]>> {
+  const lockers = new Map<string, LadderClub[]>();
+  if (playerIds.length === 0) return lockers;
+  const rows = await em.execute<(Pick<Club, 'id' | 'name' | 'kind' | 'spec'> & { playerId: string })[]>(
+    `select id, name, kind, spec, player_id as "playerId" from club where removed_at is null and player_id = any(?::uuid[]) order by place`,
+    [`{${playerIds.join(',')}}`],
+  );
+  for (const { playerId, ...club } of rows) {
+    lockers.set(playerId, [...(lockers.get(playerId) ?? []), ladderClub(club)]);
+  }
+  return lockers;
+}
+
+/** @param locker where a carry is missing: the clubs that foretell it */
+function verdictOf(
+  bagId: string,
+  clubs: readonly LadderClub[],
+  player: Player,
+  locker: readonly LadderClub[] | undefined,
+): RosterEntry['gamer'] {
+  const placed = locker && placedClubs(locker, player.baseline ?? undefined);
+  const shown = placed ? clubs.map((club) => placed.find(({ id }) => id === club.id) ?? club) : clubs;
+  const { faults, looks, headline } = gaps(shown, {
     settings: player.gapSettings,
     unit: player.distanceUnit,
   });

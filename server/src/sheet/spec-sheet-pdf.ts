@@ -11,6 +11,7 @@ import {
   gaps,
   isFullSwing,
   ladderClub,
+  placedClubs,
   playingLoft,
   quantityOf,
   shotIn,
@@ -77,7 +78,7 @@ export default async function specSheetPdf({
   unit,
   day,
 }: SpecSheet): Promise<Buffer> {
-  const ladderClubs = clubs.map(ladderClub);
+  const ladderClubs = placedClubs(clubs.map(ladderClub), player.baseline ?? undefined);
   const report = gaps(ladderClubs, { settings: player.gapSettings, unit });
   const findings = bagFindings(ladderClubs, player.gapSettings);
   const document: TDocumentDefinitions = {

@@ -6,7 +6,6 @@ import {
   clubsTooMany,
   gaps,
   isFullSwing,
-  ladderClub,
   turnedSteps,
   type GapOptions,
   type LadderClub,
@@ -96,7 +95,9 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
       (club) => !bag.value?.clubIds.includes(club.id) && club.spec.state?.value !== 'retired',
     ),
   );
-  const leftOutClubs = computed(() => leftOut.value.map(ladderClub).map(conditions.move));
+  const leftOutClubs = computed(() =>
+    leftOut.value.flatMap(({ id }) => store.ladderClubs.get(id) ?? []).map(conditions.move),
+  );
   /** What the air did to each stock shot, by club, while the ladder is read in other air. */
   const moved = computed(() =>
     setting.value

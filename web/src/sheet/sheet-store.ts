@@ -7,7 +7,7 @@ import {
   type PlansPage,
   type SheetView,
 } from '@tasche/contract';
-import { ladderClub, skillOf, type LadderClub } from '@tasche/core';
+import { ladderClub, placedClubs, skillOf, type LadderClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
@@ -29,8 +29,14 @@ export const useSheet = defineStore('sheet', () => {
 
   const clubs = computed(() => sheet.value?.clubs ?? []);
   const clubsById = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
+  /** Every club as the ladder knows it; one whose carry nobody knows at its modelled place. */
   const ladderClubs = computed(
-    () => new Map(clubs.value.map((club): [string, LadderClub] => [club.id, ladderClub(club)])),
+    () =>
+      new Map(
+        placedClubs(clubs.value.map(ladderClub), sheet.value?.player.baseline ?? undefined).map(
+          (club): [string, LadderClub] => [club.id, club],
+        ),
+      ),
   );
   const skill = computed(() => skillOf([...ladderClubs.value.values()], sheet.value?.player.handicap));
   const gamer = computed(() => sheet.value?.bags.find((bag) => bag.gamer));
