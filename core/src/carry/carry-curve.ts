@@ -226,7 +226,7 @@ function speedOf(
 /** 82 mph: between an ambitious amateur and the tour. Ours. */
 const NOBODY_KNOWN_MPS = TOUR_SEVEN_IRON_MPS * 0.91;
 
-/** Mean offset of a player, drawn towards nought while there are few clubs, and the deviation of a new club from the model. */
+/** Mean offset of a player, drawn towards zero while there are few clubs, and the deviation of a new club from the model. */
 function shrunk(
   offsets: readonly (number | undefined)[],
   player: number,

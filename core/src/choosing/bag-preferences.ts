@@ -19,9 +19,9 @@ export interface BagPreferences {
   oneOf: readonly (readonly string[])[];
   kinds: readonly { kind: ClubKind; most: number }[];
   mustCover: readonly { distanceM: number; withinM: number }[];
-  /** Trust in a club, in strokes a round it is worth; below nought for one that is not liked. */
+  /** Trust in a club, in strokes a round it is worth; below zero for one that is not liked. */
   comfort: Readonly<Record<string, number>>;
-  /** At most so many clubs that are not in the gamer; nought is a freeze, null no limit. */
+  /** At most so many clubs that are not in the gamer; zero is a freeze, null no limit. */
   mostChanges: number | null;
   /** Strokes a round that a hundred of money must gain. */
   strokesPerHundred: number;

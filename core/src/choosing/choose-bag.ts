@@ -1,7 +1,7 @@
 import type { ClubKind } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { ShotKind } from '../clubs/shot.js';
-import { carryLadder, ownedShots, stepsOf, widestHoleM, type Rung } from '../gaps/ladder.js';
+import { carryLadder, ownedShots, stepsOf, widestGapM, type Rung } from '../gaps/ladder.js';
 import { gappingStrategyOf, type GappingStrategyId } from '../gaps/gapping-strategies.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
 import { InvalidInputError } from '../invalid-input-error.js';
@@ -23,7 +23,7 @@ export interface ChoosingRules {
   limit: number;
   /** Strokes a round that a step twice its target, or of nothing, costs. */
   unevenStrokes: number;
-  /** What having a club costs, in strokes a round: comfort and trust below nought, a change from the gamer or money above it. */
+  /** What having a club costs, in strokes a round: comfort and trust below zero, a change from the gamer or money above it. */
   prices: Readonly<Record<string, number>>;
   always: readonly string[];
   never: readonly string[];
@@ -173,16 +173,16 @@ function stepCosts(
     ladder.map((lower, j) => {
       if (j <= i) return 0;
       const [step] = stepsOf([upper, lower]);
-      const owned = school.measure === 'hole' ? ownedShots([upper, lower], settings.reliableShots) : [];
+      const owned = school.measure === 'widest-gap' ? ownedShots([upper, lower], settings.reliableShots) : [];
       const [size, target] =
         school.measure === 'loft' && step!.loftDeg !== undefined
           ? [step!.loftDeg, school.targetDeg!]
           : [
-              school.measure === 'hole' ? widestHoleM(step!, owned) : step!.carryM,
+              school.measure === 'widest-gap' ? widestGapM(step!, owned) : step!.carryM,
               evenM * school.share(step!, settings),
             ];
       // With partial shots to bridge them, steps smaller than the target cost a minimal bag nothing.
-      const off = school.measure === 'hole' ? Math.max(0, size / target - 1) : size / target - 1;
+      const off = school.measure === 'widest-gap' ? Math.max(0, size / target - 1) : size / target - 1;
       return unevenStrokes * off * off;
     }),
   );

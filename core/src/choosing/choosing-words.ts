@@ -1,7 +1,7 @@
 import { distanceNumber, type DistanceUnit } from '../units/distance.js';
 import type { ClubReason, LeftOut } from './choose-bag.js';
 
-/** A tenth of a stroke and less is told in hundredths; nought and less in its own words. */
+/** A tenth of a stroke and less is told in hundredths; zero and less in its own words. */
 function strokesWords(strokes: number): string {
   return `${strokes.toFixed(2)} ${strokes.toFixed(2) === '1.00' ? 'stroke' : 'strokes'}`;
 }

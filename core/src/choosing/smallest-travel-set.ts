@@ -21,14 +21,14 @@ export interface SmallestTravelSet {
  * on, so that what each further club is worth is told as well.
  * @param loss strokes a round, mean over the scenarios
  * @param shouldContinue asked before each size; false ends with the refusal
- * @throws InvalidInputError as `travelSet` does, for a loss below nought, and where it was told to end
+ * @throws InvalidInputError as `travelSet` does, for a loss below zero, and where it was told to end
  */
 export async function smallestTravelSet(
   scenarios: readonly Scenario[],
   loss: number,
   shouldContinue: (size: number) => boolean | Promise<boolean> = () => true,
 ): Promise<SmallestTravelSet> {
-  if (!(loss >= 0)) throw new InvalidInputError('loss', `must be nought or more, not ${loss}`);
+  if (!(loss >= 0)) throw new InvalidInputError('loss', `must be zero or more, not ${loss}`);
   const clubs = scenarios[0]?.choosing.order.length ?? 0;
   const sizes: TravelSize[] = [];
   let unfound = false;

@@ -65,7 +65,7 @@ const ALPHA = 0.05;
 const MAX_MORE = 500;
 
 /**
- * Two to six builds on the same task, each against the first. *Longer* asks for a Welch interval of the carry that leaves out nought;
+ * Two to six builds on the same task, each against the first. *Longer* asks for a Welch interval of the carry that leaves out zero;
  * *matches* for two one-sided tests inside the margins of carry, apex and spin, all three (which needs no correction: R. L. Berger,
  * Technometrics 24 (1982) 295-300). With more than one pair the level is shared out between them.
  * @throws InvalidInputError for too few or too many builds, or one with too few strikes

@@ -131,7 +131,7 @@ function deviation(shots: Float64Array, part: number): number {
 }
 
 /**
- * Normal deviates, the same every time. The second half mirrors the first, so that every mean is nought, and each of the five parts is
+ * Normal deviates, the same every time. The second half mirrors the first, so that every mean is zero, and each of the five parts is
  * scaled to a deviation of one.
  */
 function normals(count: number): Float64Array {

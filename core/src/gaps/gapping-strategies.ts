@@ -18,8 +18,8 @@ export interface GappingStrategy {
   name: string;
   /** One sentence a player could say. */
   summary: string;
-  /** What a step is measured in: its carry, its loft, or the widest hole left in it by the partial shots. */
-  measure: 'carry' | 'loft' | 'hole';
+  /** What a step is measured in: its carry, its loft, or the widest gap the partial shots leave in it. */
+  measure: 'carry' | 'loft' | 'widest-gap';
   /** The whole target, for a school that names it. */
   targetDeg?: number;
   /**
@@ -87,7 +87,7 @@ export const GAPPING_STRATEGIES: readonly GappingStrategy[] = [
   {
     id: 'minimal',
     name: 'Minimal',
-    measure: 'hole',
+    measure: 'widest-gap',
     share: evenShare,
     summary: 'Eight to eleven clubs; partial swings bridge the rest.',
   },

@@ -2,7 +2,8 @@ import { stepVariance } from './certainty.js';
 import { isFullSwing } from '../clubs/kinds.js';
 import type { LadderClub } from '../clubs/ladder-club.js';
 import type { DistanceUnit } from '../units/distance.js';
-import { assessStep, isDriverStep } from './assess-step.js';
+import { assessStep } from './assess-step.js';
+import { isDriverStep } from './judge-carry.js';
 import { flightDifference } from './flight-difference.js';
 import { headlineOf } from './headline.js';
 import {
@@ -10,7 +11,7 @@ import {
   loftLadder,
   ownedShots,
   stepsOf,
-  widestHoleM,
+  widestGapM,
   type LoftStep,
   type OwnedShot,
   type Rung,
@@ -108,7 +109,7 @@ function targetsOf(
       !isDriverStep(step) &&
       !(step.carryM < settings.overlapBelowM && flightDifference(step, settings).verdict === 'differ'),
   );
-  if (school.measure === 'hole') {
+  if (school.measure === 'widest-gap') {
     // Partial shots divide a step, so the even hole is smaller than the even step.
     const holes = steps.reduce((sum, step, i) => (regular[i] ? sum + dividedInto(step, owned) : sum), 0);
     return regular.map((counts) => (counts && holes > 0 ? { targetM: spanM / holes } : {}));
@@ -119,7 +120,7 @@ function targetsOf(
 }
 
 function dividedInto(step: Step, owned: readonly OwnedShot[]): number {
-  const holeM = widestHoleM(step, owned);
+  const holeM = widestGapM(step, owned);
   return holeM > 0 ? Math.max(1, Math.round(step.carryM / holeM)) : 1;
 }
 
@@ -142,7 +143,7 @@ function evennessOf(
     }
     if (step.targetM === undefined) return [];
     noise += variances[i]!;
-    return [(school.measure === 'hole' ? step.holeM : step.carryM) - step.targetM];
+    return [(school.measure === 'widest-gap' ? step.holeM : step.carryM) - step.targetM];
   });
   if (off.length === 0) return undefined;
   const rms = Math.sqrt(Math.max(0, off.reduce((sum, d) => sum + d * d, 0) - noise) / off.length);

@@ -72,9 +72,9 @@ function titleOf(flag: Flag, many: number): string {
 }
 
 const NOUNS: Record<Flag['code'], string> = {
-  'wedge-loft-wide': 'hole',
-  'scoring-carry-wide': 'hole',
-  'top-carry-wide': 'hole',
+  'wedge-loft-wide': 'gap too wide',
+  'scoring-carry-wide': 'gap too wide',
+  'top-carry-wide': 'gap too wide',
   'driver-carry-wide': 'wide step',
   'wide-of-target': 'wide step',
   'wedge-loft-narrow': 'narrow step',

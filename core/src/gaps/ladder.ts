@@ -96,7 +96,7 @@ export function coverOf(step: Step, owned: readonly OwnedShot[]): Cover | undefi
 }
 
 /** The widest stretch of a step that no owned shot reaches. */
-export function widestHoleM(step: Step, owned: readonly OwnedShot[]): number {
+export function widestGapM(step: Step, owned: readonly OwnedShot[]): number {
   let widestM = 0;
   let lastM = step.upper.carryM;
   for (const { shot } of owned) {

@@ -66,7 +66,7 @@ export interface RungReport {
   plusMinusM?: number;
 }
 
-/** How far a bag is from its school, one figure: the root mean square of step less target. Nought is even. */
+/** How far a bag is from its school, one figure: the root mean square of step less target. Zero is even. */
 export interface Evenness {
   school: GappingStrategyId;
   rms: number;

@@ -14,7 +14,7 @@ export interface Delivery {
   attackDeg: number;
   /** How much the shaft leans to the target at impact and takes off the loft. */
   shaftLeanDeg: number;
-  /** Longer than the speed was measured with, inches; nought when left out. */
+  /** Longer than the speed was measured with, inches; zero when left out. */
   longerIn?: number;
   /** Between face and ball: 0.22 for clean dry grooves. */
   friction?: number;

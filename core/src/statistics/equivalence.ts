@@ -34,7 +34,7 @@ const CHANCE = 0.8;
 const MANY = 1e6;
 
 /**
- * How many shots with each of two clubs tell a true distance `delta` from nought four times in five, at the spreads seen so far.
+ * How many shots with each of two clubs tell a true distance `delta` from zero four times in five, at the spreads seen so far.
  * The usual normal approximation, (z(1 - alpha) + z(0.8))^2 (s1^2 + s2^2) / delta^2, plus one for Student's wider tails.
  * @param alpha of one side
  */

@@ -1,5 +1,5 @@
 /**
- * Regression by a Gaussian process of mean nought: the usual equations, solved by Cholesky's factorisation.
+ * Regression by a Gaussian process of mean zero: the usual equations, solved by Cholesky's factorisation.
  * Source: Rasmussen and Williams, Gaussian Processes for Machine Learning, MIT Press 2006, algorithm 2.1.
  */
 interface GaussianProcess<X> {

@@ -35,7 +35,7 @@ const OUTLIER_FROM = 3.5;
 /** Fewer say nothing of each other. Ours. */
 const FEWEST_FOR_OUTLIERS = 5;
 
-/** How many scaled deviations each value is from the median; nought everywhere when there are too few, or no deviation, to tell. */
+/** How many scaled deviations each value is from the median; zero everywhere when there are too few, or no deviation, to tell. */
 export function outlyingness(values: readonly number[]): number[] {
   if (values.length < FEWEST_FOR_OUTLIERS) return values.map(() => 0);
   const median = medianOf(values);

@@ -4,7 +4,7 @@ export function meanOf(values: readonly number[]): number {
   return values.reduce((sum, value) => sum + value, 0) / values.length;
 }
 
-/** Standard deviation with n - 1 below; nought for a single number. */
+/** Standard deviation with n - 1 below; zero for a single number. */
 export function deviationOf(values: readonly number[], mean = meanOf(values)): number {
   if (values.length < 2) return 0;
   return Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1));

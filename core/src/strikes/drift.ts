@@ -10,7 +10,7 @@ export interface Drifted {
   /** Interval of after less before, so wide that of all four together one in twenty is wrong at most. */
   low: number;
   high: number;
-  /** The interval leaves out nought. */
+  /** The interval leaves out zero. */
   told: boolean;
 }
 
@@ -31,7 +31,7 @@ const FEWEST = 5;
 
 /**
  * What moved between two summaries of one club. Spin lost and launch gained at one ball speed are what worn grooves do (common practice,
- * no source); anything that cannot be told from nought is "as it was".
+ * no source); anything that cannot be told from zero is "as it was".
  */
 export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
   if (before.n < FEWEST || after.n < FEWEST) return { parts: [], verdict: 'not known yet' };

@@ -69,5 +69,5 @@ describe('a shift in words', () => {
     [9.144, 'yd', '+10'],
     [-3.048, 'ft', '−10'],
   ] as const)('%f in %s is %s', (metres, unit, words) => expect(signedDistance(metres, unit)).toBe(words));
-  it('never says minus nought', () => expect(formatDistance(-0.2, 'm')).toBe('0 m'));
+  it('never says minus zero', () => expect(formatDistance(-0.2, 'm')).toBe('0 m'));
 });

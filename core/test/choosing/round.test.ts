@@ -457,10 +457,8 @@ describe('the clubs that travel', () => {
     expect([...set.ids].sort()).toEqual(['0', '1', '2', '4', '5', '6']);
     expect(smallest).toBe(false);
   });
-  it('refuse no days and a set of nought, by name', async () => {
-    await expect(smallestTravelSet(scenarios(1, 2, 6, 3), -0.1)).rejects.toThrow(
-      'loss must be nought or more',
-    );
+  it('refuse no days and a set of zero, by name', async () => {
+    await expect(smallestTravelSet(scenarios(1, 2, 6, 3), -0.1)).rejects.toThrow('loss must be zero or more');
     await expect(smallestTravelSet(scenarios(1, 2, 6, 3), 0.1, () => false)).rejects.toThrow(
       'search was ended',
     );

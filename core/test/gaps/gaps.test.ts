@@ -456,7 +456,7 @@ describe('the headline', () => {
   it('names the worst fault with its numbers and what the others are', () => {
     expect(gaps(strongSetWedge()).headline).toEqual({
       severity: 'fault',
-      title: 'One hole.',
+      title: 'One gap too wide.',
       text: 'PW to 52 is 8.0° in the wedges, over 6.0°. It carries 24 yd; the other steps average 13.8 yd.',
     });
   });

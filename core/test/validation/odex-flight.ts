@@ -120,7 +120,7 @@ export function odexFlight(
   return landed;
 }
 
-/** Where a falling function passes through nought, by bisection. */
+/** Where a falling function passes through zero, by bisection. */
 function zero(f: (t: number) => number, from: number, to: number): number {
   let [low, high] = [from, to];
   for (let i = 0; i < 60; i++) {

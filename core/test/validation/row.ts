@@ -59,7 +59,7 @@ export function nearBy(
   };
 }
 
-/** A number, nought or more, that must not be over a bound. */
+/** A number, zero or more, that must not be over a bound. */
 export function atMost(what: string, got: number, max: number, unit: string, decimals = 4): Row {
   return {
     what,

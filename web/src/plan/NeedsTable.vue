@@ -36,7 +36,7 @@ const problem = ref('');
 const typed = ref('');
 const open = ref<ReadonlySet<number>>(new Set());
 const noted = computed(() => new Set(props.notes.map(({ name }) => name)));
-const byHole = computed(() => {
+const byWidestGap = computed(() => {
   const holes = new Map<number, ShotDemand[]>();
   for (const demand of props.needs)
     if (demand.hole !== undefined && !noted.value.has(demand.name))
@@ -156,7 +156,7 @@ function add(): void {
         <caption class="unseen">
           Needs by hole
         </caption>
-        <tbody v-for="{ hole, needs: all, main } in byHole" :key="hole">
+        <tbody v-for="{ hole, needs: all, main } in byWidestGap" :key="hole">
           <tr class="hole" @mouseenter="emit('point', main[0] ?? all[0]!)" @mouseleave="emit('point', null)">
             <th scope="row">
               <button
