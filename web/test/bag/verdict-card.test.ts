@@ -1,0 +1,67 @@
+import { gaps, placedClubs, type LadderClub, type Remedy } from '@tasche/core';
+import { mount } from '@vue/test-utils';
+import { describe, expect, it } from 'vitest';
+import VerdictCard from '../../src/bag/VerdictCard.vue';
+
+const iron = (id: string, loftDeg: number, carryM?: number): LadderClub => ({
+  id,
+  name: id,
+  kind: loftDeg >= 50 ? 'wedge' : 'iron',
+  loftDeg,
+  shots: carryM === undefined ? {} : { full: { carryM, source: 'stated' } },
+});
+const even = [
+  iron('7', 32, 150),
+  iron('8', 36, 138),
+  iron('9', 40, 126),
+  iron('PW', 44, 114),
+  iron('GW', 48, 102),
+];
+
+function card(clubs: readonly LadderClub[], more: Partial<InstanceType<typeof VerdictCard>['$props']> = {}) {
+  const report = gaps(clubs);
+  return mount(VerdictCard, {
+    props: {
+      report,
+      before: report,
+      opened: [],
+      closed: [],
+      pointed: null,
+      remedies: [],
+      trial: null,
+      unit: 'm',
+      readOnly: false,
+      ...more,
+    },
+  });
+}
+
+describe('the verdict on a bag', () => {
+  it('an even bag is said to be even, in no colour of a fault', () => {
+    const view = card(even);
+    expect(view.text()).toContain('An even bag.');
+    expect(view.text()).toContain('Even carries: even');
+    expect(view.find('.verdict.fault').exists()).toBe(false);
+  });
+
+  it('a gap is named with its numbers, and what would mend it can be tried', async () => {
+    const wide = [...even.slice(0, 4), iron('54', 54, 80)];
+    const remedy = {
+      kind: 'swap',
+      text: 'Put GW in for 7.',
+      bag: even,
+      after: gaps(even),
+    } as unknown as Remedy;
+    const view = card(wide, { remedies: [remedy] });
+    expect(view.text()).toContain('PW to 54 is 10.0°');
+    await view.get('.remedies button').trigger('click');
+    expect(view.emitted('try')).toEqual([[remedy]]);
+  });
+
+  it('a step of which a carry is only modelled is asked about, not judged', () => {
+    const half = placedClubs([even[0]!, iron('8', 36), even[2]!, iron('PW', 44), even[4]!]);
+    const report = gaps(half);
+    const view = card(half, { pointed: report.steps.find(({ word }) => word === 'not known yet')! });
+    expect(view.text()).toMatch(/(the carry of the \S+ is|both carries are) not told yet/);
+  });
+});
