@@ -282,7 +282,7 @@ const kindPick = ref<ClubKind | null>(null);
           v-model:value="school"
           :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
           style="width: 200px"
-          :input-props="{ 'aria-label': 'GappingStrategy' }"
+          :input-props="{ 'aria-label': 'Way of spacing' }"
         />
         <button
           class="plain-button"
@@ -304,7 +304,7 @@ const kindPick = ref<ClubKind | null>(null);
 
     <div v-if="editing.notice.value" class="card notice" role="status">
       {{ editing.notice.value }}
-      <button class="plain-button slim" @click="editing.notice.value = ''">Put away</button>
+      <button class="plain-button slim" @click="editing.notice.value = ''">Close</button>
     </div>
     <PasteNotice
       v-if="editing.pasteReport.value"
@@ -323,9 +323,7 @@ const kindPick = ref<ClubKind | null>(null);
         </select>
       </label>
       <button class="plain-button slim main">Add it</button>
-      <button type="button" class="plain-button slim" @click="editing.kindWanted.value = null">
-        Leave it
-      </button>
+      <button type="button" class="plain-button slim" @click="editing.kindWanted.value = null">Cancel</button>
     </form>
 
     <div v-if="!bag" class="card empty">

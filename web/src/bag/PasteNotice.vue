@@ -24,7 +24,7 @@ defineEmits<{ close: [] }>();
         <li v-if="report.left.length > 8" class="bad">and {{ report.left.length - 8 }} more</li>
       </ul>
     </div>
-    <button class="plain-button slim" @click="$emit('close')">Put away</button>
+    <button class="plain-button slim" @click="$emit('close')">Close</button>
   </div>
 </template>
 

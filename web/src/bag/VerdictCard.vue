@@ -52,7 +52,7 @@ function stepWords(step: StepReport): string {
       <template v-if="trial.commands">
         <button class="plain-button slim main" @click="emit('keep')">Keep it <kbd>Enter</kbd></button>
       </template>
-      <button class="plain-button slim" @click="emit('leave')">Leave it <kbd>Esc</kbd></button>
+      <button class="plain-button slim" @click="emit('leave')">Cancel <kbd>Esc</kbd></button>
       <span v-if="trial.caution" class="caution small">{{ trial.caution }}</span>
     </p>
     <div class="said">

@@ -191,7 +191,7 @@ function readingText(reading: ReadingView): string {
           </select></label
         >
         <label
-          >True on <input v-model="takenOn" type="date" :max="today()" :disabled="store.readOnly"
+          >Taken on <input v-model="takenOn" type="date" :max="today()" :disabled="store.readOnly"
         /></label>
       </div>
       <section v-if="club.kind !== 'putter'">

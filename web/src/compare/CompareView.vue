@@ -183,11 +183,11 @@ const number = (key: string, usual: number) => {
   return Number.isFinite(value) ? value : usual;
 };
 const strokesWords = (id: string) => {
-  const [requestId, base] = [strokes(id), first.value && strokes(first.value.id)];
-  if (requestId === undefined || base === undefined) return '';
+  const [own, base] = [strokes(id), first.value && strokes(first.value.id)];
+  if (own === undefined || base === undefined) return '';
   return id === first.value!.id
-    ? requestId.toFixed(2)
-    : `${requestId.toFixed(2)} (${requestId - base < 0 ? '−' : '+'}${Math.abs(requestId - base).toFixed(2)})`;
+    ? own.toFixed(2)
+    : `${own.toFixed(2)} (${own - base < 0 ? '−' : '+'}${Math.abs(own - base).toFixed(2)})`;
 };
 </script>
 
@@ -363,7 +363,7 @@ const strokesWords = (id: string) => {
                       class="plain-button slim"
                       @click="makeFirst(summary.id)"
                     >
-                      hold against this
+                      compare with this
                     </button>
                   </td>
                 </tr>
@@ -386,7 +386,7 @@ const strokesWords = (id: string) => {
           v-if="chosen.length >= 2"
           :builds="chosen"
           :shots-each="number('each', 15)"
-          :shots-a-turn="number('lastRequestId', 5)"
+          :shots-a-turn="number('turn', 5)"
           :seed="number('seed', 1)"
           @set="(key, value) => set({ [key]: String(value) })"
         />

@@ -376,7 +376,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <div class="bar">
           <button class="plain-button main" :disabled="brought.problems.length > 0" @click="take">
             Take it{{ course.holes.length ? ', in the place of the holes there are' : '' }}</button
-          ><button class="plain-button" @click="brought = null">Leave it</button>
+          ><button class="plain-button" @click="brought = null">Cancel</button>
         </div>
       </section>
       <template v-if="tab === 'holes'">

@@ -197,7 +197,7 @@ function readingText(value: Reading['value']): string {
         >
           Import the {{ goodAdds + goodEdits }} good rows only
         </button>
-        <button class="plain-button" @click="emit('close')">Leave it</button>
+        <button class="plain-button" @click="emit('close')">Cancel</button>
       </div>
     </template>
   </NModal>

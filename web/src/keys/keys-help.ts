@@ -45,7 +45,7 @@ export const KEYS: readonly { group: string; keys: readonly (readonly [string, s
       ['Alt T', 'ladder as a table'],
       ['Alt A', 'air and ground (in the plan too)'],
       ['Alt 1 to 5', 'other columns'],
-      ['Alt S', 'school'],
+      ['Alt S', 'way of spacing'],
       ['Alt Y', 'try the remedy'],
     ],
   },

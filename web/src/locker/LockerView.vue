@@ -112,7 +112,7 @@ function paste(text: string, row: number, column: number): void {
     </header>
     <div v-if="editing.notice.value" class="card notice">
       {{ editing.notice.value }}
-      <button class="plain-button slim" @click="editing.notice.value = ''">Put away</button>
+      <button class="plain-button slim" @click="editing.notice.value = ''">Close</button>
     </div>
     <PasteNotice
       v-if="editing.pasteReport.value"

@@ -180,7 +180,7 @@ const strokes = (value: number) => value.toFixed(2);
           class="number"
           inputmode="numeric"
           aria-label="Clubs at most"
-          @write="writeNumber('limit', 'Clubs at max', $event)"
+          @write="writeNumber('limit', 'Clubs at most', $event)"
       /></label>
       <label
         class="small quiet"

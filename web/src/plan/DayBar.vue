@@ -63,7 +63,7 @@ function takeSeason(name: string): void {
             ($event.target as HTMLSelectElement).value = '';
           "
         >
-          <option value="">take one…</option>
+          <option value="">choose…</option>
           <option v-for="season in course.seasons" :key="season.name">{{ season.name }}</option>
         </select>
       </label>

@@ -191,7 +191,7 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
         <div class="bar">
           <button type="button" class="plain-button" :disabled="playable.length === 0" @click="begin">
             Another event</button
-          ><button type="button" class="plain-button" @click="emit('leave')">Leave it</button>
+          ><button type="button" class="plain-button" @click="emit('leave')">Cancel</button>
           <span v-if="playable.length === 0" class="quiet small"
             >First write down a course with its holes: <RouterLink to="/courses">Courses</RouterLink></span
           >
@@ -271,7 +271,7 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
         <button type="button" class="plain-button" :disabled="rounds.length >= MAX_ROUNDS" @click="more">
           Another round
         </button>
-        <button type="button" class="plain-button" @click="emit('leave')">Leave it</button>
+        <button type="button" class="plain-button" @click="emit('leave')">Cancel</button>
       </div>
     </template>
   </form>

@@ -495,7 +495,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
                 ? 'One step of this bag is at fault'
                 : `${faults.length} steps of this bag are at fault`
             }}: {{ faults[0]!.reason }}
-            <span class="quiet">Dearer uneven steps, or a lock, would mend it.</span>
+            <span class="quiet">To avoid it, raise the price of uneven steps or lock a club.</span>
           </p>
           <div class="board">
             <NeedsTable

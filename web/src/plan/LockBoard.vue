@@ -192,7 +192,7 @@ const says = (club: LadderClub) =>
           </button></span
         ><span class="quiet small">{{
           side === 'in'
-            ? 'strokes a round it is worth, and what asks for it max'
+            ? 'strokes a round it is worth, and what asks for it most'
             : 'strokes a round it would cost, and for which'
         }}</span>
       </h2>

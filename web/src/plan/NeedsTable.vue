@@ -118,7 +118,7 @@ function add(): void {
 <template>
   <section class="needs" aria-label="Needs">
     <h2>
-      What the round asks
+      Shots the round will ask for
       <span class="quiet small"
         >{{ strokes.toFixed(1) }} strokes, putts left out<template v-if="rareStrokes > 0.05"
           >; {{ rareStrokes.toFixed(1) }} too rare to list</template

@@ -38,7 +38,7 @@ const draft = reactive<PlanDetails>({
         class="plain-button"
         @click="emit('leave')"
       >
-        Leave it
+        Cancel
       </button>
     </div>
   </form>

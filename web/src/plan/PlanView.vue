@@ -214,7 +214,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           v-model:value="school"
           :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
           style="width: 190px"
-          :input-props="{ 'aria-label': 'GappingStrategy' }"
+          :input-props="{ 'aria-label': 'Way of spacing' }"
         />
         <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
           <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>

@@ -39,7 +39,7 @@ const NUMBERS: readonly { key: NumberKey; label: string; unit: string; title: st
     key: 'unevenStrokes',
     label: 'An uneven step costs',
     unit: 'strokes',
-    title: 'A round, for a step twice its target under the school',
+    title: 'A round, for a step twice its target',
   },
   {
     key: 'changeStrokes',
@@ -123,7 +123,7 @@ const freezes = computed(() => [
         >{{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }},
         {{ Math.min(wishes.limit, allowed) }} clubs, {{ BOUNCE_SCHOOL_WORDS[wishes.bounce]
         }}<template v-if="wishes.mostChanges !== null"
-          >, {{ wishes.mostChanges === 0 ? 'frozen' : `${wishes.mostChanges} changes at max` }}</template
+          >, {{ wishes.mostChanges === 0 ? 'frozen' : `${wishes.mostChanges} changes at most` }}</template
         ><template v-for="one in wishes.kinds.filter(({ kind }) => kind !== 'driver')" :key="one.kind"
           >, {{ one.most }} of kind {{ one.kind }} at most</template
         ></span

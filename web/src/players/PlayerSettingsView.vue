@@ -231,7 +231,7 @@ function archive(): void {
       </section>
       <section>
         <div class="head">
-          <h2>When a step is worth a word</h2>
+          <h2>Limits for the steps</h2>
           <button
             v-if="anyOwn && !store.readOnly"
             class="plain-button slim"

@@ -384,9 +384,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
         @set="setAir"
       />
       <p v-if="!report && !sending" class="bar">
-        <button class="plain-button main" :disabled="!ready" @click="send('none')">
-          See what would come of it
-        </button>
+        <button class="plain-button main" :disabled="!ready" @click="send('none')">Preview the import</button>
       </p>
       <template v-if="report">
         <h2>What would come of it</h2>
@@ -498,9 +496,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
             @click="send('good')"
           >
             Take {{ wouldTake.toLocaleString('en') }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</button
-          ><RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }"
-            >Leave it</RouterLink
-          >
+          ><RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }">Cancel</RouterLink>
         </p>
       </template>
     </template>

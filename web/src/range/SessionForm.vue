@@ -42,7 +42,7 @@ const draft = reactive<SessionDetails>({
         class="plain-button"
         @click="emit('leave')"
       >
-        Leave it
+        Cancel
       </button>
     </div>
   </form>
