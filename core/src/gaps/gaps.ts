@@ -36,13 +36,16 @@ export interface GapOptions {
  */
 export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): GapReport {
   const school = gappingStrategyOf(options.school ?? 'even-carries');
-  const settings = { ...DEFAULT_GAP_SETTINGS, ...options.settings };
+  const own = options.settings ?? {};
+  const settings = { ...DEFAULT_GAP_SETTINGS, ...own };
   const unit = options.unit ?? 'yd';
   const rungs = carryLadder(clubs);
   const raw = stepsOf(rungs);
   const owned = ownedShots(clubs, settings.reliableShots);
   const targets = targetsOf(raw, owned, school, settings);
-  const steps = raw.map((step, i) => assessStep(step, { owned, school, settings, unit, ...targets[i]! }));
+  const steps = raw.map((step, i) =>
+    assessStep(step, { owned, school, settings, own, unit, ...targets[i]! }),
+  );
   const lofts = loftLadder(clubs);
   const flags = [
     ...steps.flatMap((step) => step.flags),

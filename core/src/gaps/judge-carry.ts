@@ -11,6 +11,8 @@ export interface StepContext {
   owned: readonly OwnedShot[];
   school: GappingStrategy;
   settings: GapSettings;
+  /** Those of them the player set. */
+  own: Partial<GapSettings>;
   unit: DistanceUnit;
   targetM?: number;
   targetDeg?: number;
@@ -81,12 +83,12 @@ export function judgeCarry(
 export const ROUNDING = 1e-6;
 
 /**
- * A step is at fault beyond this: so many targets, or the yards a bag is held to that is too small to have a target, whichever is more. A bag
- * of even steps has no fault, however wide they are.
+ * A step is at fault beyond this: the player's own limit; else so many targets, or the yards a bag is held to that is too small to have a target,
+ * whichever is more, so that a bag of even steps has no fault, however wide they are.
  */
-function carryLimitM(step: Step, { settings, targetM = 0 }: StepContext): number {
-  const yards = isScoringEnd(step, settings) ? settings.scoringStepMaxM : settings.topStepMaxM;
-  return Math.max(yards, settings.faultOfTarget * targetM);
+function carryLimitM(step: Step, { settings, own, targetM = 0 }: StepContext): number {
+  const key = isScoringEnd(step, settings) ? 'scoringStepMaxM' : 'topStepMaxM';
+  return own[key] ?? Math.max(settings[key], settings.faultOfTarget * targetM);
 }
 
 /** Below this two clubs are one: the yards that say so, or less in a bag of small even steps. */

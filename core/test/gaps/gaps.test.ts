@@ -442,6 +442,12 @@ describe('a player’s own way of spacing', () => {
     );
   });
 
+  it('a limit the player set holds, whatever the target; the usual one gives way to it', () => {
+    const bag = Array.from({ length: 6 }, (_one, i) => club(`${i}`, 'iron', 36 + 4 * i, 160 - 18 * i));
+    expect(gaps(bag).faults).toBe(0);
+    expect(gaps(bag, { settings: { scoringStepMaxM: yards(15) } }).faults).toBe(5);
+  });
+
   it('35 yd from the driver to the 3 wood are usual; 50 are worth a look and no fault', () => {
     const bag = (driverYd: number) => [
       club('Driver', 'driver', 10, driverYd),
