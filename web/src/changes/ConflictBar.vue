@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { quantityOf } from '@tasche/core';
+import { formatDistance, quantityOf } from '@tasche/core';
 import { commandWords, showQuantity, type Conflict } from '@tasche/contract';
 import { computed } from 'vue';
 import { useSettings } from '../app/settings';
@@ -10,6 +10,8 @@ const sheet = useSheet();
 const outbox = useOutbox();
 const settings = useSettings();
 const MAX_SHOWN = 3;
+
+const unit = computed(() => settings.unitFor(sheet.sheet?.player.distanceUnit ?? 'm'));
 
 /** What the server would not take, with what was wanted, so that it can be typed again. */
 const shownReturned = computed(() =>
@@ -24,10 +26,9 @@ const hiddenReturned = computed(() => outbox.returned.length - shownReturned.val
 function wantedWords(outgoing: Outgoing): string {
   if (outgoing.kind === 'undo') return 'a change taken back';
   const { commands } = outgoing.request;
-  const unit = settings.unitFor(sheet.sheet?.player.distanceUnit ?? 'm');
   const words = commands
     .slice(0, MAX_SHOWN)
-    .map((command) => commandWords(command, nameOf, unit))
+    .map((command) => commandWords(command, nameOf, unit.value))
     .join('; ');
   return commands.length > MAX_SHOWN ? `${words}; and ${commands.length - MAX_SHOWN} more` : words;
 }
@@ -47,7 +48,7 @@ function show(field: string, value: unknown): string {
   if (quantity && (typeof value === 'number' || typeof value === 'string'))
     return showQuantity(quantity, value);
   if (typeof value === 'object' && 'carryM' in value)
-    return `${(value as { carryM: number }).carryM.toFixed(1)} m`;
+    return formatDistance((value as { carryM: number }).carryM, unit.value, 1);
   return Array.isArray(value)
     ? `${value.length} ${field === 'bag' ? 'clubs' : field}`
     : JSON.stringify(value);

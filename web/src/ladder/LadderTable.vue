@@ -52,7 +52,12 @@ const shiftOf = (clubId: string): string => {
       <tr v-for="(rung, i) in report.rungs" :key="rung.clubId">
         <th scope="row">{{ rung.name }}</th>
         <td>{{ rung.loftDeg === undefined ? '' : formatDegrees(rung.loftDeg) }}</td>
-        <td>{{ distanceNumber(rung.carryM, unit) }} {{ unit }}</td>
+        <td :class="{ modelled: rung.plusMinusM !== undefined }">
+          {{ distanceNumber(rung.carryM, unit) }} {{ unit }}
+          <span v-if="rung.plusMinusM !== undefined" class="small"
+            >modelled ±{{ distanceNumber(rung.plusMinusM, unit) }}</span
+          >
+        </td>
         <td v-if="moved">{{ shiftOf(rung.clubId) }}</td>
         <td v-if="moved">{{ totalOf(rung.clubId) }}</td>
         <template v-if="report.steps[i]">
@@ -97,6 +102,10 @@ thead th {
   color: var(--quiet);
   font-weight: 400;
   font-size: 12.5px;
+}
+td.modelled {
+  font-style: italic;
+  color: var(--quiet);
 }
 td:not(:last-child) {
   text-align: right;
