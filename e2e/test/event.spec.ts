@@ -190,12 +190,17 @@ test('a club says why it is in and shows its need; groups and limits are set by 
   await page.keyboard.press('+');
   await expect(board.locator('li')).toHaveCount(10);
   // By hand: two left-out clubs are dragged into a group.
-  for (const k of [0, 1])
-    await drag(
-      page,
-      page.getByRole('region', { name: 'Left out' }).locator('li').nth(k),
-      groups.locator('.tray'),
-    );
+  // A drag that meets the board while it is being drawn anew is tried again, as a hand would.
+  for (const k of [0, 1]) {
+    await expect(async () => {
+      await drag(
+        page,
+        page.getByRole('region', { name: 'Left out' }).locator('li').nth(k),
+        groups.locator('.tray'),
+      );
+      await expect(groups.locator('.chip')).toHaveCount(k + 1, { timeout: 3000 });
+    }).toPass({ timeout: 30_000 });
+  }
   await expect(groups.locator('.chip')).toHaveCount(2);
   await groups.getByRole('button', { name: 'Set' }).click();
   await expect(groups.getByRole('button', { name: 'Forget group 1' })).toBeVisible();
