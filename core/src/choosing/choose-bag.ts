@@ -120,14 +120,14 @@ export function bagChoosing(
 
 /**
  * @param costing without a day the shots are taken as they are, whatever the need's wind; without a handicap it is read off the clubs
- * @param told how much of it is done, after every need; a share of the whole
+ * @param onProgress how much of it is done, after every need; a share of the whole
  * @throws InvalidInputError naming a field of a need
  */
 export function demandCosts(
   clubs: readonly LadderClub[],
   needs: readonly ShotDemand[],
   costing: DemandCosting = {},
-  told?: (share: number) => void,
+  onProgress?: (share: number) => void,
 ): DemandCosts {
   const day = 'played' in costing ? costing : undefined;
   const handicap = 'played' in costing ? undefined : (costing.handicap ?? skillOf(clubs).handicap);
@@ -136,7 +136,7 @@ export function demandCosts(
     const costs = demandRows([demand]).map((row) =>
       costsOf(row, demand.hitFromM && demand.hitFromM.length > 1 ? PLACES_OF_MANY : undefined),
     );
-    told?.((i + 1) / needs.length);
+    onProgress?.((i + 1) / needs.length);
     return costs;
   });
 

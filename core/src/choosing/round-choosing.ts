@@ -49,7 +49,7 @@ export interface RoundRequest {
 
 /**
  * What a round asks and what every club would cost for it: the long part of choosing, done once for a day; locks and prices come after.
- * @param told how much of it is done now and then; a share of the whole
+ * @param onProgress how much of it is done now and then; a share of the whole
  * @throws InvalidInputError
  */
 export function roundChoosing(
@@ -63,14 +63,14 @@ export function roundChoosing(
     seed,
     handicap = skillOf(known).handicap,
   }: RoundRequest,
-  told?: (share: number) => void,
+  onProgress?: (share: number) => void,
 ): RoundChoosing {
   const clubs = withModelledCarries(known, from.conditions);
   const played = dayShots(day, from, handicap);
   const derived = deriveDemands(day, clubs, from, {
     played,
-    told: (share) => {
-      told?.(share * PLAYING);
+    onProgress: (share) => {
+      onProgress?.(share * PLAYING);
     },
     ...(seed !== undefined && { seed }),
   });
@@ -97,7 +97,7 @@ export function roundChoosing(
     clubs,
     played,
     costs: demandCosts(clubs, needs, { played, ground: day.ground, bounce: wishes.bounce }, (share) => {
-      told?.(PLAYING + share * (1 - PLAYING));
+      onProgress?.(PLAYING + share * (1 - PLAYING));
     }),
   };
 }

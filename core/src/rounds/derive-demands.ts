@@ -28,7 +28,7 @@ export interface RoundDemands {
  * ball lies, and what came up is gathered by hole, kind, lie and distance. The same for one seed.
  * @param clubs all that may be carried; shots as they are known at `from`
  * @param handicap of the player; the tour's where nothing is said, and what `played` says where that is given
- * @param told how much of it is done, after every hole; a share of the whole
+ * @param onProgress how much of it is done, after every hole; a share of the whole
  * @throws InvalidInputError
  */
 export function deriveDemands(
@@ -40,13 +40,13 @@ export function deriveDemands(
     plays = DEMAND_PLAYS,
     handicap,
     played = dayShots(day, from, handicap),
-    told,
+    onProgress,
   }: {
     seed?: number;
     plays?: number;
     handicap?: number;
     played?: PlayedIn;
-    told?: (share: number) => void;
+    onProgress?: (share: number) => void;
   } = {},
 ): RoundDemands {
   const player = holePlayer(day, clubs, played);
@@ -82,7 +82,7 @@ export function deriveDemands(
       found.reduce((sum, { weight }) => sum + weight, 0) -
       listed.reduce((sum, { weight }) => sum + weight, 0);
     needs.push(...listed);
-    told?.((at + 1) / player.holes);
+    onProgress?.((at + 1) / player.holes);
   }
   // A nine-hole course goes round twice.
   const rounds = player.holes === 9 ? 2 : 1;
