@@ -40,7 +40,7 @@ export function carryReason(
       const sure = `${Math.round(settings.confidence * 100)} %`;
       const range = `${formatDistance(interval!.lowM, unit)} to ${formatDistance(interval!.highM, unit)} at ${sure}`;
       const settle = isModelled(step)
-        ? `${modelledWords(step)} not told yet`
+        ? modelledWords(step)
         : moreShots === undefined
           ? `hitting more will not tell: over ${MAX_MORE_SHOTS} shots with each would be needed`
           : `about ${moreShots} more shot${moreShots === 1 ? '' : 's'} with each would settle it`;
@@ -51,10 +51,11 @@ export function carryReason(
   }
 }
 
-/** "the carry of the 5 iron is", "both carries are". */
+/** "the carry of the 5 iron is only modelled; type it or hit some shots". */
 function modelledWords({ upper, lower }: Step): string {
   const modelled = [upper, lower].filter(({ full }) => full.source === 'modelled');
-  return modelled.length > 1 ? 'both carries are' : `the carry of the ${modelled[0]!.name} is`;
+  const whose = modelled.length > 1 ? 'both carries are' : `the carry of the ${modelled[0]!.name} is`;
+  return `${whose} only modelled; type ${modelled.length > 1 ? 'them' : 'it'} or hit some shots`;
 }
 
 function shareWords(share: number): string {

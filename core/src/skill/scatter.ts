@@ -117,12 +117,12 @@ export function scatterOf(
   shot: Shot,
   handicap: number,
 ): ShotScatter {
-  const { carryM, source, shots } = shot;
-  const known = source === 'modelled' ? Infinity : shots;
+  const { carryM, source, shots, spreadM } = shot;
+  // A spread that comes with a modelled shot has been drawn towards the usual one already.
   const alongM =
-    shot.spreadM !== undefined && known === Infinity
-      ? shot.spreadM
-      : joined(shot.spreadM, known, carryM * usualSpreadShare(handicap, kind));
+    source === 'modelled' && spreadM !== undefined
+      ? spreadM
+      : joined(spreadM, shots, carryM * usualSpreadShare(handicap, kind));
   const acrossM = joined(
     shot.sideSpreadM,
     source === 'modelled' ? undefined : shots,

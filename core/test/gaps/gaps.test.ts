@@ -392,7 +392,9 @@ describe('a bag that is half known', () => {
     ]);
     const unknown = report.steps.filter(({ word }) => word === 'not known yet');
     expect(unknown.length).toBeGreaterThan(0);
-    expect(unknown[0]!.reason).toMatch(/(both carries are|the carry of the .+ is) not told yet\.$/);
+    expect(unknown[0]!.reason).toMatch(
+      /(both carries are|the carry of the .+ is) only modelled; type (them|it) or hit some shots\.$/,
+    );
     expect(unknown.every(({ moreShots }) => moreShots === undefined)).toBe(true);
   });
 

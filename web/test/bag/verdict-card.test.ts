@@ -62,6 +62,6 @@ describe('the verdict on a bag', () => {
     const half = placedClubs([even[0]!, iron('8', 36), even[2]!, iron('PW', 44), even[4]!]);
     const report = gaps(half);
     const view = card(half, { pointed: report.steps.find(({ word }) => word === 'not known yet')! });
-    expect(view.text()).toMatch(/(the carry of the \S+ is|both carries are) not told yet/);
+    expect(view.text()).toMatch(/(the carry of the \S+ is|both carries are) only modelled/);
   });
 });
