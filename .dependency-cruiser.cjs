@@ -14,6 +14,20 @@ module.exports = {
       to: { dependencyTypes: ['npm', 'npm-dev', 'core'] },
     },
     {
+      // Each folder's index.ts says what the others may use.
+      name: 'core-folders-through-their-index',
+      severity: 'error',
+      from: { path: '^core/src/([^/]+)/' },
+      to: { path: '^core/src/[^/]+/', pathNot: '^core/src/($1/|[^/]+/index[.]ts$)' },
+    },
+    {
+      name: 'core-folders-without-circles',
+      severity: 'error',
+      scope: 'folder',
+      from: { path: '^core/src/' },
+      to: { circular: true },
+    },
+    {
       name: 'contract-imports-core-only',
       severity: 'error',
       from: { path: '^contract/' },

@@ -1,5 +1,5 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
+import type { LadderClub } from '../spec/index.js';
+import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/index.js';
 
 /** A reminder about a bag: what stands in the Rules, or what looks like a mistake. The committee decides. */
 interface BagFinding {

@@ -1,6 +1,5 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { gaps, type GapOptions } from '../gaps/gaps.js';
-import type { GapReport, StepReport } from '../gaps/report.js';
+import type { LadderClub } from '../spec/index.js';
+import { gaps, type GapOptions, type GapReport, type StepReport } from '../gaps/index.js';
 import { applySwaps, type Swap } from './swaps.js';
 
 /** What one swap does to the ladder, given the swaps before it. */

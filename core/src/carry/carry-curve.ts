@@ -1,13 +1,10 @@
-import type { ClubKind } from '../clubs/kinds.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { carryStandardErrorM } from '../clubs/shot.js';
-import { airOf, BASELINE, type Conditions } from '../conditions/conditions.js';
-import { fly, type Flight } from '../flight/fly.js';
-import { impact } from '../impact/impact.js';
-import { stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/stock-delivery.js';
+import { type ClubKind, carryStandardErrorM } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
+import { airOf, BASELINE, type Conditions } from '../conditions/index.js';
+import { fly, type Flight } from '../flight/index.js';
+import { impact, stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/index.js';
 import { InvalidInputError, requireWithin } from '../invalid-input-error.js';
-import { gaussianProcess } from '../statistics/gaussian-process.js';
-import { falling } from '../statistics/isotonic.js';
+import { gaussianProcess, falling } from '../statistics/index.js';
 import { SWING_SPEEDS_MPS, launchOfShot } from './launch-of-shot.js';
 
 /** A number with half its 95 % interval. */

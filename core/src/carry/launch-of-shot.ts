@@ -1,11 +1,9 @@
-import type { ClubKind } from '../clubs/kinds.js';
-import type { Air } from '../conditions/conditions.js';
-import { fly, type Flight } from '../flight/fly.js';
-import type { Launch } from '../flight/launch.js';
-import { impact, type Delivery } from '../impact/impact.js';
-import { stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/stock-delivery.js';
+import type { ClubKind } from '../clubs/index.js';
+import type { Air } from '../conditions/index.js';
+import { fly, type Flight, type Launch } from '../flight/index.js';
+import { impact, type Delivery, stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import { solveRising } from '../statistics/solve-rising.js';
+import { solveRising } from '../statistics/index.js';
 
 /** The swing behind a known carry, and the flight it makes. */
 interface KnownShot {

@@ -1,6 +1,6 @@
-import { isFullSwing } from '../clubs/kinds.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { BASELINE, type Conditions } from '../conditions/conditions.js';
+import { isFullSwing } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
+import { BASELINE, type Conditions } from '../conditions/index.js';
 import { carryCurve, type CarryCurve } from './carry-curve.js';
 
 /**

@@ -1,11 +1,9 @@
-import type { ClubKind } from '../clubs/kinds.js';
-import type { Shot } from '../clubs/shot.js';
-import { airOf, BASELINE, type Conditions } from '../conditions/conditions.js';
-import { fly } from '../flight/fly.js';
-import { impact } from '../impact/impact.js';
+import type { ClubKind, Shot } from '../clubs/index.js';
+import { airOf, BASELINE, type Conditions } from '../conditions/index.js';
+import { fly } from '../flight/index.js';
+import { impact } from '../impact/index.js';
 import { requireWithin, type Bounds } from '../invalid-input-error.js';
-import { run } from '../run-out/run-out.js';
-import { groundOf, MEDIUM_FAIRWAY, type Surface } from '../run-out/surface.js';
+import { run, groundOf, MEDIUM_FAIRWAY, type Surface } from '../run-out/index.js';
 import { launchOfShot } from './launch-of-shot.js';
 
 /** What might be done to a club. Degrees and inches; positive is weaker, longer, lofted up, more upright. */

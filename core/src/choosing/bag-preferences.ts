@@ -1,7 +1,7 @@
-import { isFullSwing, type ClubKind } from '../clubs/kinds.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { CourseGround } from '../courses/ground.js';
-import type { GappingStrategyId } from '../gaps/gapping-strategies.js';
+import { isFullSwing, type ClubKind } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
+import type { CourseGround } from '../courses/index.js';
+import type { GappingStrategyId } from '../gaps/index.js';
 import { DEFAULT_CHOOSING_RULES, USUAL_UNEVEN_STROKES, type ChoosingRules } from './choose-bag.js';
 import { TIE_STROKES } from './tie.js';
 import { putterStrokes, type PutterStrategy } from './putter.js';

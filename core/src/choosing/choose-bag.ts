@@ -1,9 +1,16 @@
-import type { ClubKind } from '../clubs/kinds.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { ShotKind } from '../clubs/shot.js';
-import { carryLadder, ownedShots, stepsOf, widestGapM, type Rung } from '../gaps/ladder.js';
-import { gappingStrategyOf, type GappingStrategyId } from '../gaps/gapping-strategies.js';
-import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
+import type { ClubKind, ShotKind } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
+import {
+  carryLadder,
+  ownedShots,
+  stepsOf,
+  widestGapM,
+  type Rung,
+  gappingStrategyOf,
+  type GappingStrategyId,
+  DEFAULT_GAP_SETTINGS,
+  type GapSettings,
+} from '../gaps/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 import { choose, type Choice } from './choose.js';
 import { costOf, rulesBroken, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
@@ -11,10 +18,10 @@ import { oneChange } from './one-change.js';
 import { requireDemand, type ShotDemand } from './shot-demand.js';
 import { demandRows } from './demand-rows.js';
 import type { PlayedIn } from './played-shot.js';
-import { skillOf } from '../skill/skill.js';
+import { skillOf } from '../skill/index.js';
 import { soleStrokes, type BounceStrategy } from './sole.js';
 import { PLACES_OF_MANY, strokesWith } from './strokes-for.js';
-import type { CourseGround } from '../courses/ground.js';
+import type { CourseGround } from '../courses/index.js';
 
 /** What a player wants of the choice, beside the needs. */
 export interface ChoosingRules {

@@ -1,4 +1,4 @@
-import { distanceNumber, type DistanceUnit } from '../units/distance.js';
+import { distanceNumber, type DistanceUnit } from '../units/index.js';
 import type { ClubReason, LeftOut } from './choose-bag.js';
 
 /** A tenth of a stroke and less is told in hundredths; zero and less in its own words. */

@@ -1,6 +1,6 @@
-import { carryStandardErrorM, type Shot } from '../clubs/shot.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { normalFrom, randomFrom } from '../statistics/random.js';
+import { carryStandardErrorM, type Shot } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
+import { normalFrom, randomFrom } from '../statistics/index.js';
 
 /** A carry somebody stated, one standard deviation as a share. Ours, as in `moveShot`. */
 const STATED_SHARE = 0.03;

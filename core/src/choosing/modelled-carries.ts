@@ -1,8 +1,7 @@
-import { carryCurve, type CarryCurve } from '../carry/carry-curve.js';
-import { isFullSwing } from '../clubs/kinds.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { Shot, ShotKind } from '../clubs/shot.js';
-import { BASELINE, type Conditions } from '../conditions/conditions.js';
+import { carryCurve, type CarryCurve } from '../carry/index.js';
+import { isFullSwing, type Shot, type ShotKind } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
+import { BASELINE, type Conditions } from '../conditions/index.js';
 
 const TWIN_DEG = 1.5;
 

@@ -1,5 +1,5 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { Shot } from '../clubs/shot.js';
+import type { LadderClub } from '../spec/index.js';
+import type { Shot } from '../clubs/index.js';
 import type { PlayedClub } from './played-shot.js';
 
 /** A played club as a ladder shows it: what its shots do on greens and in gusts is left behind. */

@@ -1,6 +1,5 @@
-import type { ClubKind } from '../clubs/kinds.js';
-import type { ShotKind } from '../clubs/shot.js';
-import { usualSpreadShare } from '../skill/scatter.js';
+import type { ClubKind, ShotKind } from '../clubs/index.js';
+import { usualSpreadShare } from '../skill/index.js';
 import type { PlayedClub, PlayedShot } from './played-shot.js';
 
 /** From this loft on an iron is a short iron, an 8 iron of today, and is swung less for a shorter shot. Common practice, no source. */

@@ -1,19 +1,11 @@
-import { airOf, type Conditions } from '../conditions/conditions.js';
-import {
-  moveShot,
-  movedShot,
-  swingOf,
-  type PlayingConditions,
-  type SwungShot,
-} from '../conditions/move-shot.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { Shot, ShotKind } from '../clubs/shot.js';
-import { isFullSwing } from '../clubs/kinds.js';
-import type { CourseGround } from '../courses/ground.js';
-import { fly } from '../flight/fly.js';
-import { run } from '../run-out/run-out.js';
-import { groundOf } from '../run-out/surface.js';
-import { TOUR_HANDICAP } from '../skill/scatter.js';
+import { airOf, type Conditions } from '../conditions/index.js';
+import { moveShot, movedShot, swingOf, type PlayingConditions, type SwungShot } from '../plays-like/index.js';
+import type { LadderClub } from '../spec/index.js';
+import { type Shot, type ShotKind, isFullSwing } from '../clubs/index.js';
+import type { CourseGround } from '../courses/index.js';
+import { fly } from '../flight/index.js';
+import { run, groundOf } from '../run-out/index.js';
+import { TOUR_HANDICAP } from '../skill/index.js';
 
 /** A shot as it plays on a day: what it runs on a green, and how far a gust moves it. Metres. */
 export interface PlayedShot extends Shot {

@@ -1,5 +1,5 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { CourseGround } from '../courses/ground.js';
+import type { LadderClub } from '../spec/index.js';
+import type { CourseGround } from '../courses/index.js';
 
 /** What a player holds of putters: a heavier head for slow greens, a heavier one for fast, or the gamer's whatever they do. */
 export type PutterStrategy = 'gamer' | 'heavy on slow' | 'heavy on fast';

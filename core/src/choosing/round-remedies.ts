@@ -1,12 +1,10 @@
-import { carryCurve } from '../carry/carry-curve.js';
-import { isWedge, type ClubKind } from '../clubs/kinds.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { BASELINE, type Conditions } from '../conditions/conditions.js';
-import { bentClub, isBendable } from '../gaps/remedies.js';
-import { carryLadder } from '../gaps/ladder.js';
-import { formatDegrees } from '../gaps/words.js';
+import { carryCurve } from '../carry/index.js';
+import { isWedge, type ClubKind } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
+import { BASELINE, type Conditions } from '../conditions/index.js';
+import { bentClub, isBendable, carryLadder, formatDegrees } from '../gaps/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import { distanceNumber, type DistanceUnit } from '../units/distance.js';
+import { distanceNumber, type DistanceUnit } from '../units/index.js';
 
 /** What may be done to a bag for a round, cheapest first. */
 export type RoundRemedyKind = 'learn a partial shot' | 'turn a sleeve' | 'bend' | 'swap' | 'buy';

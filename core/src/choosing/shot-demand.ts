@@ -1,5 +1,5 @@
-import { LIES, type Lie } from '../conditions/lies.js';
-import type { Slope, Trouble } from '../courses/course.js';
+import { LIES, type Lie } from '../plays-like/index.js';
+import type { Slope, Trouble } from '../courses/index.js';
 import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /** A shot a round asks for. Metres; weights are counted against each other, so that only their proportions matter. */

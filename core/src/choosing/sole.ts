@@ -1,8 +1,8 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { isWedge } from '../clubs/kinds.js';
-import type { Lie } from '../conditions/lies.js';
-import type { CourseGround } from '../courses/ground.js';
-import type { Firmness } from '../run-out/surface.js';
+import type { LadderClub } from '../spec/index.js';
+import { isWedge } from '../clubs/index.js';
+import type { Lie } from '../plays-like/index.js';
+import type { CourseGround } from '../courses/index.js';
+import type { Firmness } from '../run-out/index.js';
 
 /** What a player holds of bounce: matched to turf and sand; always low, because hands make it versatile; one in the middle for everywhere. */
 export type BounceStrategy = 'match' | 'low' | 'middle';

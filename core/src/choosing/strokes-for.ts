@@ -1,10 +1,9 @@
-import type { ClubKind } from '../clubs/kinds.js';
-import type { ShotKind } from '../clubs/shot.js';
-import { LIES } from '../conditions/lies.js';
-import type { Slope, Trouble } from '../courses/course.js';
-import { TOUR_HANDICAP, scatterOf } from '../skill/scatter.js';
-import { expectedStrokes, type HoleOutLie } from '../strokes/expected-strokes.js';
-import { normalPlaces } from '../statistics/normal-places.js';
+import type { ClubKind, ShotKind } from '../clubs/index.js';
+import { LIES } from '../plays-like/index.js';
+import type { Slope, Trouble } from '../courses/index.js';
+import { TOUR_HANDICAP, scatterOf } from '../skill/index.js';
+import { expectedStrokes, type HoleOutLie } from '../strokes/index.js';
+import { normalPlaces } from '../statistics/index.js';
 import { TOUCH_M, type ShotDemand } from './shot-demand.js';
 import { partSwing } from './part-swing.js';
 import type { PlayedClub, PlayedShot } from './played-shot.js';

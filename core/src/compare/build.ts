@@ -1,4 +1,4 @@
-import type { CompleteStrike } from '../strikes/complete-strike.js';
+import type { CompleteStrike } from '../strikes/index.js';
 
 /** What makes a build: everything that may differ between two things hit on the same task. */
 export interface BuildParts {

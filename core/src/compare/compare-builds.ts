@@ -1,7 +1,6 @@
 import { InvalidInputError } from '../invalid-input-error.js';
-import { equivalence, shotsToTell } from '../statistics/equivalence.js';
-import { welchInterval, type MeanWithError } from '../statistics/welch.js';
-import { summariseStrikes, type Middle, type StrikeSummary } from '../strikes/summary.js';
+import { equivalence, shotsToTell, welchInterval, type MeanWithError } from '../statistics/index.js';
+import { summariseStrikes, type Middle, type StrikeSummary } from '../strikes/index.js';
 import { partsChanged, factorsMixed, type Build, type BuildPart } from './build.js';
 
 /** What is asked: does the new one beat the old one (a driver), or does it match it (anything else)? */

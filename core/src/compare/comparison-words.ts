@@ -1,4 +1,4 @@
-import { distanceNumber, formatDistance, signedDistance, type DistanceUnit } from '../units/distance.js';
+import { distanceNumber, formatDistance, signedDistance, type DistanceUnit } from '../units/index.js';
 import type { Difference, MarginPart, Pair } from './compare-builds.js';
 
 const HEIGHT: Record<DistanceUnit, 'ft' | 'm'> = { yd: 'ft', m: 'm' };

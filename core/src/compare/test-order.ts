@@ -1,4 +1,4 @@
-import { randomFrom, shuffled } from '../statistics/random.js';
+import { randomFrom, shuffled } from '../statistics/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 
 /** One turn of a test day: so many shots with one build. */

@@ -1,5 +1,4 @@
-import { airDensity, airViscosity, ZERO_CELSIUS_K } from '../air/humid-air.js';
-import { standardAtmosphere } from '../air/standard-atmosphere.js';
+import { airDensity, airViscosity, ZERO_CELSIUS_K, standardAtmosphere } from '../air/index.js';
 import { requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /**

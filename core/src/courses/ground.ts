@@ -1,6 +1,6 @@
-import { FIRMNESSES, GRASSES, type Firmness, type Grass } from '../run-out/surface.js';
+import { FIRMNESSES, GRASSES, type Firmness, type Grass } from '../run-out/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import type { Lie } from '../conditions/lies.js';
+import type { Lie } from '../plays-like/index.js';
 
 export type RoughLength = 'short' | 'medium' | 'long';
 export const ROUGH_LENGTHS: readonly RoughLength[] = ['short', 'medium', 'long'];

@@ -1,6 +1,6 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { SHOT_KINDS, type ShotKind } from '../clubs/shot.js';
-import { normalCdf } from '../statistics/normal.js';
+import type { LadderClub } from '../spec/index.js';
+import { SHOT_KINDS, type ShotKind } from '../clubs/index.js';
+import { normalCdf } from '../statistics/index.js';
 
 /** How well a bag covers one distance. */
 export interface DistanceCover {

@@ -1,6 +1,6 @@
-import { GRAVITY } from '../air/standard-atmosphere.js';
+import { GRAVITY } from '../air/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import { airOf, requireConditions, type Air, type Conditions } from '../conditions/conditions.js';
+import { airOf, requireConditions, type Air, type Conditions } from '../conditions/index.js';
 import { AERODYNAMICS, BALL, dragCoefficient, liftCoefficient, type Aerodynamics } from './aerodynamics.js';
 import { requireLaunch, type Launch } from './launch.js';
 import { windShare } from './wind-profile.js';

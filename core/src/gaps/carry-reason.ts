@@ -1,4 +1,4 @@
-import { formatDistance } from '../units/distance.js';
+import { formatDistance } from '../units/index.js';
 import { MAX_MORE_SHOTS } from './certainty.js';
 import type { FlightDifference } from './flight-difference.js';
 import { isModelled, type CarryVerdict, type StepContext } from './judge-carry.js';

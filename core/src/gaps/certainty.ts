@@ -1,7 +1,5 @@
-import { carryStandardErrorM } from '../clubs/shot.js';
-import { normalCdf } from '../statistics/normal.js';
-import { studentTQuantile } from '../statistics/student-t.js';
-import { welchInterval } from '../statistics/welch.js';
+import { carryStandardErrorM } from '../clubs/index.js';
+import { normalCdf, studentTQuantile, welchInterval } from '../statistics/index.js';
 import type { Step } from './ladder.js';
 
 /** The interval of a step's true size, in metres. */

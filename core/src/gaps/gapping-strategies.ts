@@ -1,5 +1,5 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { toMetres } from '../units/distance.js';
+import type { LadderClub } from '../spec/index.js';
+import { toMetres } from '../units/index.js';
 import type { GapSettings } from './settings.js';
 import type { Step } from './ladder.js';
 

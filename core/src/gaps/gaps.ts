@@ -1,7 +1,7 @@
 import { stepVariance } from './certainty.js';
-import { isFullSwing } from '../clubs/kinds.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { DistanceUnit } from '../units/distance.js';
+import { isFullSwing } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
+import type { DistanceUnit } from '../units/index.js';
 import { assessStep } from './assess-step.js';
 import { isDriverStep } from './judge-carry.js';
 import { flightDifference } from './flight-difference.js';

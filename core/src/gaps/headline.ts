@@ -1,5 +1,4 @@
-import type { DistanceUnit } from '../units/distance.js';
-import { formatDistance } from '../units/distance.js';
+import { type DistanceUnit, formatDistance } from '../units/index.js';
 import type { Evenness, Flag, GapReport, StepReport } from './report.js';
 import { evennessWords, unevenWords } from './words.js';
 

@@ -1,4 +1,4 @@
-import type { DistanceUnit } from '../units/distance.js';
+import type { DistanceUnit } from '../units/index.js';
 import type { FlightDifference } from './flight-difference.js';
 import type { OwnedShot, Step } from './ladder.js';
 import type { Flag, Severity, StepWord } from './report.js';

@@ -1,6 +1,5 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { isFullSwing } from '../clubs/kinds.js';
-import { SHOT_KINDS, type Shot, type ShotKind } from '../clubs/shot.js';
+import type { LadderClub } from '../spec/index.js';
+import { isFullSwing, SHOT_KINDS, type Shot, type ShotKind } from '../clubs/index.js';
 
 /** A club on the carry ladder: it has a full shot. */
 export interface Rung extends LadderClub {

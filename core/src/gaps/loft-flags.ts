@@ -1,4 +1,4 @@
-import { isWedge } from '../clubs/kinds.js';
+import { isWedge } from '../clubs/index.js';
 import { ROUNDING, type StepContext } from './judge-carry.js';
 import type { Step } from './ladder.js';
 import type { Flag } from './report.js';

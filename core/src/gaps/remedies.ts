@@ -1,9 +1,8 @@
-import { whatIf, type TweakEffect } from '../carry/what-if.js';
-import { isWedge } from '../clubs/kinds.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { Shot } from '../clubs/shot.js';
+import { whatIf, type TweakEffect } from '../carry/index.js';
+import { isWedge, type Shot } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import { distanceNumber, type DistanceUnit } from '../units/distance.js';
+import { distanceNumber, type DistanceUnit } from '../units/index.js';
 import { gaps, type GapOptions } from './gaps.js';
 import { carryLadder } from './ladder.js';
 import type { GapReport, StepReport } from './report.js';

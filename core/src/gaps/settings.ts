@@ -1,4 +1,4 @@
-import { toMetres } from '../units/distance.js';
+import { toMetres } from '../units/index.js';
 
 /**
  * When a step is worth a word. Every figure can be set per player; the defaults are common practice, no source.

@@ -1,5 +1,5 @@
-import type { Shot, ShotKind } from '../clubs/shot.js';
-import { distanceNumber, formatDistance, fromMetres, type DistanceUnit } from '../units/distance.js';
+import type { Shot, ShotKind } from '../clubs/index.js';
+import { distanceNumber, formatDistance, fromMetres, type DistanceUnit } from '../units/index.js';
 import type { Cover, Step } from './ladder.js';
 import type { FlightDifference } from './flight-difference.js';
 import type { Evenness } from './report.js';

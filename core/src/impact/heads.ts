@@ -1,4 +1,4 @@
-import type { ClubKind } from '../clubs/kinds.js';
+import type { ClubKind } from '../clubs/index.js';
 
 /** A head as the impact feels it. */
 interface Head {

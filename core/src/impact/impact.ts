@@ -1,6 +1,5 @@
-import type { ClubKind } from '../clubs/kinds.js';
-import { BALL } from '../flight/aerodynamics.js';
-import type { Launch } from '../flight/launch.js';
+import type { ClubKind } from '../clubs/index.js';
+import { BALL, type Launch } from '../flight/index.js';
 import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-error.js';
 import { HEADS, speedOfLength } from './heads.js';
 

@@ -1,4 +1,4 @@
-import type { ClubKind } from '../clubs/kinds.js';
+import type { ClubKind } from '../clubs/index.js';
 import type { Delivery } from './impact.js';
 
 /**

@@ -1,9 +1,7 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { PlayingConditions } from '../conditions/move-shot.js';
-import type { ShotDemand } from '../choosing/shot-demand.js';
-import { troubleFrom } from '../choosing/demand-rows.js';
-import type { PlayedIn } from '../choosing/played-shot.js';
-import { isFullSwing } from '../clubs/kinds.js';
+import type { LadderClub } from '../spec/index.js';
+import type { PlayingConditions } from '../plays-like/index.js';
+import { type ShotDemand, troubleFrom, type PlayedIn } from '../choosing/index.js';
+import { isFullSwing } from '../clubs/index.js';
 import { dayShots, holePlayer, type AskedStroke, type RoundDay } from './play-hole.js';
 
 /** Times each hole is played to learn what it asks. */

@@ -1,5 +1,5 @@
 import { InvalidInputError } from '../invalid-input-error.js';
-import { meanOf, quantileOf } from '../statistics/sample.js';
+import { meanOf, quantileOf } from '../statistics/index.js';
 import type { RoundAir } from './round-air.js';
 
 /**

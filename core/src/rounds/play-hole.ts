@@ -1,11 +1,15 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { ShotKind } from '../clubs/shot.js';
-import type { Lie } from '../conditions/lies.js';
-import type { PlayingConditions } from '../conditions/move-shot.js';
-import { TOUCH_M, type ShotDemand } from '../choosing/shot-demand.js';
-import { playedIn, type PlayedClub, type PlayedIn, type PlayedShot } from '../choosing/played-shot.js';
-import { soleStrokes, type BounceStrategy } from '../choosing/sole.js';
+import type { LadderClub } from '../spec/index.js';
+import type { ShotKind } from '../clubs/index.js';
+import type { Lie, PlayingConditions } from '../plays-like/index.js';
 import {
+  TOUCH_M,
+  type ShotDemand,
+  playedIn,
+  type PlayedClub,
+  type PlayedIn,
+  type PlayedShot,
+  soleStrokes,
+  type BounceStrategy,
   aimed,
   outcomeOf,
   partSwingFor,
@@ -13,12 +17,19 @@ import {
   strokesFor,
   touchStrokes,
   type Aimed,
-} from '../choosing/strokes-for.js';
-import { requireCourse, type Course, type Hole } from '../courses/course.js';
-import { requireGround, roughLie, roughStrokes, type CourseGround } from '../courses/ground.js';
+} from '../choosing/index.js';
+import {
+  requireCourse,
+  type Course,
+  type Hole,
+  requireGround,
+  roughLie,
+  roughStrokes,
+  type CourseGround,
+} from '../courses/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import { normalFrom, randomFrom } from '../statistics/random.js';
-import { expectedStrokes, type HoleOutLie } from '../strokes/expected-strokes.js';
+import { normalFrom, randomFrom } from '../statistics/index.js';
+import { expectedStrokes, type HoleOutLie } from '../strokes/index.js';
 import { requireRoundAir, stillAir, windOnHole, type RoundAir } from './round-air.js';
 
 /** A day on a course: which tee, what air, how it plays underfoot. */

@@ -1,8 +1,6 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { PlayedIn } from '../choosing/played-shot.js';
-import type { BounceStrategy } from '../choosing/sole.js';
-import { meanHalfWidth } from '../statistics/mean-interval.js';
-import { deviationOf, meanOf } from '../statistics/sample.js';
+import type { LadderClub } from '../spec/index.js';
+import type { PlayedIn, BounceStrategy } from '../choosing/index.js';
+import { meanHalfWidth, deviationOf, meanOf } from '../statistics/index.js';
 import { seedOf } from './derive-demands.js';
 import { holePlayer, type RoundDay } from './play-hole.js';
 

@@ -1,5 +1,5 @@
-import type { Course, Hole } from '../courses/course.js';
-import { CONDITION_BOUNDS, type Conditions } from '../conditions/conditions.js';
+import type { Course, Hole } from '../courses/index.js';
+import { CONDITION_BOUNDS, type Conditions } from '../conditions/index.js';
 import { requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /** The air of a round, as a forecast gives it; the wind by the compass, so that it blows hole by hole. */

@@ -1,5 +1,5 @@
-import { GRAVITY } from '../air/standard-atmosphere.js';
-import { BALL } from '../flight/aerodynamics.js';
+import { GRAVITY } from '../air/index.js';
+import { BALL } from '../flight/index.js';
 import { requireWithin, type Bounds } from '../invalid-input-error.js';
 import { groundOf, requireSurface, type Ground, type Surface } from './surface.js';
 

@@ -1,5 +1,4 @@
-import type { ClubKind } from '../clubs/kinds.js';
-import type { Shot } from '../clubs/shot.js';
+import type { ClubKind, Shot } from '../clubs/index.js';
 
 /** How one shot misses: a good strike about its own middle, and now and then a mis-hit that falls short. Metres. */
 interface ShotScatter {

@@ -1,6 +1,5 @@
-import { isFullSwing, type ClubKind } from '../clubs/kinds.js';
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { Shot } from '../clubs/shot.js';
+import { isFullSwing, type ClubKind, type Shot } from '../clubs/index.js';
+import type { LadderClub } from '../spec/index.js';
 import { TOUR_HANDICAP, usualDirectionDeg, usualSpreadShare } from './scatter.js';
 
 /** What a player's skill was taken from. */

@@ -1,4 +1,4 @@
-import { SHOT_KINDS, type ShotKind } from '../clubs/shot.js';
+import { SHOT_KINDS, type ShotKind } from '../clubs/index.js';
 
 /**
  * Every quantity a reading can be of, once. Sheets, forms, files, checks and histories are all made from this list.

@@ -1,4 +1,4 @@
-import type { Shot } from '../clubs/shot.js';
+import type { Shot } from '../clubs/index.js';
 import type { ReadingKey } from './quantities.js';
 
 /** What a reading says; null takes a quantity back to "not known". */

@@ -1,13 +1,10 @@
-import { launchOfShot, USUAL_LOFT_DEG } from '../carry/launch-of-shot.js';
-import { airOf, type Air } from '../conditions/conditions.js';
-import type { PlayingConditions } from '../conditions/move-shot.js';
-import { fly, type Flight } from '../flight/fly.js';
-import type { Launch } from '../flight/launch.js';
-import { ballSpeedRatio, impact } from '../impact/impact.js';
-import { stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/stock-delivery.js';
+import { launchOfShot, USUAL_LOFT_DEG } from '../carry/index.js';
+import { airOf, type Air } from '../conditions/index.js';
+import type { PlayingConditions } from '../plays-like/index.js';
+import { fly, type Flight, type Launch } from '../flight/index.js';
+import { ballSpeedRatio, impact, stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import { run } from '../run-out/run-out.js';
-import { groundOf, type Ground } from '../run-out/surface.js';
+import { run, groundOf, type Ground } from '../run-out/index.js';
 import { isEnough, type Strike, type StrikeClub, type StrikePart } from './strike.js';
 
 /** A strike with everything in it: what was not given is worked out and named in `modelled`. */

@@ -1,6 +1,6 @@
 import type { StrikePart } from './strike.js';
 import type { Middle, StrikeSummary } from './summary.js';
-import { welchInterval } from '../statistics/welch.js';
+import { welchInterval } from '../statistics/index.js';
 
 /** How one quantity moved between two times. */
 export interface Drifted {

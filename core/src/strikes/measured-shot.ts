@@ -1,4 +1,4 @@
-import type { Shot } from '../clubs/shot.js';
+import type { Shot } from '../clubs/index.js';
 import type { StrikeSummary } from './summary.js';
 
 /**

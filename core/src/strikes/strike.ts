@@ -1,4 +1,4 @@
-import type { ClubKind } from '../clubs/kinds.js';
+import type { ClubKind } from '../clubs/index.js';
 import type { Bounds } from '../invalid-input-error.js';
 
 /**

@@ -1,7 +1,15 @@
-import { ellipseOf, type Ellipse } from '../statistics/ellipse.js';
-import { meanHalfWidth, shotsForMean } from '../statistics/mean-interval.js';
-import { isOutlying, outlyingness, robustMeanOf } from '../statistics/robust.js';
-import { deviationOf, meanOf, quantileOf } from '../statistics/sample.js';
+import {
+  ellipseOf,
+  type Ellipse,
+  meanHalfWidth,
+  shotsForMean,
+  isOutlying,
+  outlyingness,
+  robustMeanOf,
+  deviationOf,
+  meanOf,
+  quantileOf,
+} from '../statistics/index.js';
 import type { CompleteStrike } from './complete-strike.js';
 
 /** The middle of one quantity over a club's strikes. */

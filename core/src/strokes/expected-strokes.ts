@@ -1,5 +1,5 @@
 import { InvalidInputError } from '../invalid-input-error.js';
-import { TOUR_HANDICAP, handicapShare } from '../skill/scatter.js';
+import { TOUR_HANDICAP, handicapShare } from '../skill/index.js';
 
 /**
  * Strokes a tour professional takes to hole out, by lie and distance.

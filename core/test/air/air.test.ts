@@ -7,10 +7,10 @@ import {
   airOf,
   airViscosity,
   requireConditions,
-  saturationPressurePa,
   standardAtmosphere,
   type Conditions,
 } from '../../src/index.js';
+import { saturationPressurePa } from '../../src/air/humid-air.js';
 
 const kelvin = fc.double({ min: 253, max: 323, noNaN: true });
 const pascal = fc.double({ min: 60_000, max: 105_000, noNaN: true });

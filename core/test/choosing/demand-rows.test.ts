@@ -3,14 +3,13 @@ import { describe, expect, it } from 'vitest';
 import {
   bagChoosing,
   demandCosts,
-  demandRows,
-  PLACES_OF_MANY,
   DEFAULT_CHOOSING_RULES,
   TOUR_HANDICAP,
-  requireDemand,
-  strokesWith,
   type ShotDemand,
 } from '../../src/index.js';
+import { demandRows } from '../../src/choosing/demand-rows.js';
+import { PLACES_OF_MANY, strokesWith } from '../../src/choosing/strokes-for.js';
+import { requireDemand } from '../../src/choosing/shot-demand.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
 
 const approach: ShotDemand = {

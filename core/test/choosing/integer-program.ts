@@ -1,4 +1,4 @@
-import type { ChoosingModel } from '../../src/index.js';
+import type { ChoosingModel } from '../../src/choosing/choosing-model.js';
 
 /**
  * The same choice as an integer program in the LP format, for a general solver: y_c a club is chosen, x_i_c need i is met by it, a_u_v two

@@ -10,13 +10,12 @@ import {
   CALM,
   MEDIUM_FAIRWAY,
   USUAL_GROUND,
-  dayShots,
-  holePlayer,
   scatterOf,
   usualHole,
   usualSpreadShare,
   type RoundDay,
 } from '../../src/index.js';
+import { dayShots, holePlayer } from '../../src/rounds/play-hole.js';
 
 const full: PlayedShot = { carryM: 112, totalM: 115, spreadM: 4, source: 'measured', shots: 20 };
 const wedge = { kind: 'wedge' as const, loftDeg: 46, shots: { full } };

@@ -1,4 +1,5 @@
-import { randomFrom, type ChoosingModel, type ChoosingRule } from '../../src/index.js';
+import { randomFrom } from '../../src/index.js';
+import type { ChoosingModel, ChoosingRule } from '../../src/choosing/choosing-model.js';
 
 /** A made-up choice: clubs down a ladder, needs somewhere along it, steps as even as can be, rules drawn at random. The same for one seed. */
 export function randomModel(

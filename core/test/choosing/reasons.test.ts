@@ -1,14 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  chooseBag,
-  costOf,
-  leftOutSentence,
-  reasonSentence,
-  rulesBroken,
-  type BagChoosing,
-  type ClubReason,
-} from '../../src/index.js';
+import { chooseBag, costOf, leftOutSentence, reasonSentence, type BagChoosing } from '../../src/index.js';
+import { rulesBroken } from '../../src/choosing/choosing-model.js';
+import type { ClubReason } from '../../src/choosing/choose-bag.js';
 import { club } from '../bag-of-clubs.js';
 import { randomModel } from './random-model.js';
 

@@ -4,13 +4,11 @@ import {
   CALM,
   MEDIUM_FAIRWAY,
   DEFAULT_PREFERENCES,
-  TRIGGER_STROKES,
   USUAL_GROUND,
   chooseBag,
   choosingOfRound,
   costOfBag,
   dayTriggers,
-  playsLikeOf,
   roundChoosing,
   usualHole,
   type LadderClub,
@@ -18,6 +16,8 @@ import {
   type RoundDay,
   type RoundRequest,
 } from '../../src/index.js';
+import { TRIGGER_STROKES } from '../../src/rounds/triggers.js';
+import { playsLikeOf } from '../../src/rounds/derive-demands.js';
 import { strongSetWedge } from '../bag-of-clubs.js';
 
 // The par threes are guarded, so that how high a ball comes down counts.

@@ -12,26 +12,25 @@ import {
   outcomeOf,
   playedIn,
   playingBounceDeg,
-  putterStrokes,
   soleStrokes,
   strokesFor,
-  strokesWith,
   smallestTravelSet,
   choosingRulesOf,
   travelSet,
-  wantedBounceDeg,
-  wantedHeadG,
   withModelledCarries,
-  withinSwaps,
   type Aimed,
   type BagChoosing,
-  type ChoosingModel,
   type CourseGround,
   type LadderClub,
   type ShotDemand,
   type PlayedClub,
   type Scenario,
 } from '../../src/index.js';
+import { putterStrokes, wantedHeadG } from '../../src/choosing/putter.js';
+import { strokesWith } from '../../src/choosing/strokes-for.js';
+import { wantedBounceDeg } from '../../src/choosing/sole.js';
+import { withinSwaps } from '../../src/choosing/bag-preferences.js';
+import type { ChoosingModel } from '../../src/choosing/choosing-model.js';
 import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
 import { randomModel } from './random-model.js';
 

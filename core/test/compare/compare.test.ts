@@ -7,19 +7,17 @@ import {
   completeStrike,
   coverage,
   expectedStrokes,
-  factorsMixed,
   mixedWarning,
   normalFrom,
   pairSentence,
-  partsChanged,
   placesOf,
   randomFrom,
   strokesAfterApproach,
   strokesAfterDrive,
   testOrder,
-  type Build,
   type BuildParts,
 } from '../../src/index.js';
+import { factorsMixed, partsChanged, type Build } from '../../src/compare/build.js';
 
 const HERE = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const PLACES = placesOf(HERE, HERE);

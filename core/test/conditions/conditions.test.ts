@@ -6,7 +6,6 @@ import {
   MEDIUM_FAIRWAY,
   airOf,
   fly,
-  fromLie,
   groundOf,
   moveShot,
   playsLike,
@@ -17,6 +16,7 @@ import {
   type PlayingConditions,
   type Shot,
 } from '../../src/index.js';
+import { fromLie } from '../../src/plays-like/lies.js';
 
 const home: PlayingConditions = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const seven = { kind: 'iron' as const, loftDeg: 34 };

@@ -9,18 +9,17 @@ import {
   LAUNCH_BOUNDS,
   InvalidInputError,
   airOf,
-  dragCoefficient,
   flight,
   fly,
   impact,
-  liftCoefficient,
   stockDelivery,
-  windShare,
   type ClubKind,
   type Conditions,
   type Launch,
   type PathPoint,
 } from '../../src/index.js';
+import { dragCoefficient, liftCoefficient } from '../../src/flight/aerodynamics.js';
+import { windShare } from '../../src/flight/wind-profile.js';
 
 const within = ([min, max]: readonly [number, number]) => fc.double({ min: min, max: max, noNaN: true });
 const anyLaunch: fc.Arbitrary<Launch> = fc.record({

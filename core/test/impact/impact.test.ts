@@ -2,13 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   CLUB_KINDS,
-  HEADS,
   ballSpeedRatio,
   impact,
   stockDelivery,
   type ClubKind,
   type Delivery,
 } from '../../src/index.js';
+import { HEADS } from '../../src/impact/heads.js';
 
 const seven: Delivery = { kind: 'iron', clubSpeedMps: 40.2, loftDeg: 34, attackDeg: -4, shaftLeanDeg: 10.6 };
 const kinds = CLUB_KINDS.filter((kind) => kind !== 'putter');

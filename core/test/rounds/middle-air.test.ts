@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { middleAir, requireRoundAir, type RoundAir } from '../../src/index.js';
+import { middleAir, type RoundAir } from '../../src/index.js';
+import { requireRoundAir } from '../../src/rounds/round-air.js';
 
 const air = (windMps: number, windFromDeg: number, temperatureC = 12.34): RoundAir => ({
   temperatureC,

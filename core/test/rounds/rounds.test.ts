@@ -4,19 +4,17 @@ import {
   CALM,
   MEDIUM_FAIRWAY,
   USUAL_GROUND,
-  bearingOf,
-  dayShots,
   deriveDemands,
-  holePlayer,
   demandCosts,
-  demandRows,
   usualHole,
-  windOnHole,
   type Hole,
   type LadderClub,
   type ShotDemand,
   type RoundDay,
 } from '../../src/index.js';
+import { bearingOf, windOnHole } from '../../src/rounds/round-air.js';
+import { dayShots, holePlayer } from '../../src/rounds/play-hole.js';
+import { demandRows } from '../../src/choosing/demand-rows.js';
 import { club, strongSetWedge } from '../bag-of-clubs.js';
 
 const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };

@@ -7,9 +7,9 @@ import {
   MEDIUM_FAIRWAY,
   InvalidInputError,
   runOut,
-  type Landing,
   type Surface,
 } from '../../src/index.js';
+import type { Landing } from '../../src/run-out/run-out.js';
 
 const surface: fc.Arbitrary<Surface> = fc.record({
   area: fc.constantFrom(...AREAS),

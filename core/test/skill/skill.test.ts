@@ -11,13 +11,13 @@ import {
   skillOf,
   skillWords,
   strokesFor,
-  usualDirectionDeg,
   usualSpreadShare,
   wholeAlongM,
   type LadderClub,
   type ShotDemand,
   type Shot,
 } from '../../src/index.js';
+import { usualDirectionDeg } from '../../src/skill/scatter.js';
 
 const handicaps = fc.double({ min: HANDICAP_BOUNDS[0], max: HANDICAP_BOUNDS[1], noNaN: true });
 const carries = fc.double({ min: 40, max: 260, noNaN: true });

@@ -1,14 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  changedBetween,
-  formatSwingWeight,
-  playingLoft,
-  specAsOf,
-  swingWeightInOz,
-  swingWeightPoints,
-  type Reading,
-} from '../../src/index.js';
+import { formatSwingWeight, playingLoft, swingWeightPoints, type Reading } from '../../src/index.js';
+import { changedBetween } from '../../src/spec/differences.js';
+import { specAsOf } from '../../src/spec/readings.js';
+import { swingWeightInOz } from '../../src/spec/swing-weight.js';
 
 const reading = (key: Reading['key'], value: Reading['value'], takenOn: string): Reading => ({
   key,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { normalCdf, normalPlaces, normalQuantile } from '../../src/index.js';
+import { normalCdf, normalPlaces } from '../../src/index.js';
+import { normalQuantile } from '../../src/statistics/normal-places.js';
 
 describe('points that stand for a round scatter', () => {
   it('the quantile undoes the distribution', () => {

@@ -11,7 +11,6 @@ import {
   isOutlying,
   meanHalfWidth,
   meanOf,
-  medianDeviationOf,
   normalCdf,
   outlyingness,
   quantileOf,
@@ -19,8 +18,9 @@ import {
   robustMeanOf,
   shotsForMean,
   shuffled,
-  studentTCdf,
 } from '../../src/index.js';
+import { medianDeviationOf } from '../../src/statistics/robust.js';
+import { studentTCdf } from '../../src/statistics/student-t.js';
 
 const { jStat } = jstat as unknown as {
   jStat: {

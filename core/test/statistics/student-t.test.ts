@@ -2,7 +2,8 @@ import fc from 'fast-check';
 // @ts-expect-error -- the package ships no types
 import jstat from 'jstat';
 import { describe, expect, it } from 'vitest';
-import { incompleteBeta, logGamma, studentTCdf, studentTQuantile, welchInterval } from '../../src/index.js';
+import { studentTQuantile, welchInterval } from '../../src/index.js';
+import { incompleteBeta, logGamma, studentTCdf } from '../../src/statistics/student-t.js';
 
 const { jStat } = jstat as unknown as {
   jStat: {

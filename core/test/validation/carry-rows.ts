@@ -1,19 +1,18 @@
 import {
   BASELINE,
   MEDIUM_FAIRWAY,
-  SPREAD_SHOTS,
   airOf,
   carryCurve,
   fly,
   fromMetres,
   groundOf,
   run,
-  scatteredLaunches,
   spreadOf,
   toMetres,
   type ClubKind,
   type LadderClub,
 } from '../../src/index.js';
+import { SPREAD_SHOTS, scatteredLaunches } from '../../src/plays-like/spread.js';
 import { atMost, between, signed, type Row, type Section } from './row.js';
 import { STOCK_WOMEN, STOCK, launchOf, type StockRow } from './stock-table.js';
 

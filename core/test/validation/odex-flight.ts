@@ -1,14 +1,6 @@
-import {
-  AERODYNAMICS,
-  BALL,
-  GRAVITY,
-  dragCoefficient,
-  liftCoefficient,
-  ROUGHNESS_M,
-  type Air,
-  type Flight,
-  type Launch,
-} from '../../src/index.js';
+import { AERODYNAMICS, BALL, GRAVITY, type Air, type Flight, type Launch } from '../../src/index.js';
+import { dragCoefficient, liftCoefficient } from '../../src/flight/aerodynamics.js';
+import { ROUGHNESS_M } from '../../src/flight/wind-profile.js';
 
 /** What is used of `odex`, Hairer and Wanner's extrapolation code, from the registry. Its package ships sources the type checker would read. */
 interface OdexSolver {

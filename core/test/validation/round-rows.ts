@@ -4,15 +4,14 @@ import {
   MEDIUM_FAIRWAY,
   TOUR_HANDICAP,
   USUAL_GROUND,
-  dayShots,
-  holePlayer,
-  seedOf,
   usualHole,
   withModelledCarries,
   type ClubKind,
   type LadderClub,
   type RoundDay,
 } from '../../src/index.js';
+import { dayShots, holePlayer } from '../../src/rounds/play-hole.js';
+import { seedOf } from '../../src/rounds/derive-demands.js';
 import { between, type Section } from './row.js';
 
 const ROUNDS = 300;

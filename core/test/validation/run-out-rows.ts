@@ -5,11 +5,11 @@ import {
   fromMetres,
   groundOf,
   run,
-  type Area,
   type Conditions,
   type Firmness,
-  type Landing,
 } from '../../src/index.js';
+import type { Area } from '../../src/run-out/surface.js';
+import type { Landing } from '../../src/run-out/run-out.js';
 import { between, type Row, type Section } from './row.js';
 import { STOCK, launchOf } from './stock-table.js';
 

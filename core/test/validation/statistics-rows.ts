@@ -9,7 +9,6 @@ import {
   holdingScale,
   meanHalfWidth,
   meanOf,
-  medianDeviationOf,
   normalCdf,
   normalFrom,
   quantileOf,
@@ -20,6 +19,7 @@ import {
   welchInterval,
   type MeanWithError,
 } from '../../src/index.js';
+import { medianDeviationOf } from '../../src/statistics/robust.js';
 import { atMost, between, nearBy, type Row, type Section } from './row.js';
 
 const { jStat } = jstat as unknown as {

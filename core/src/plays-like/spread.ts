@@ -1,9 +1,7 @@
-import { fly, type Flight } from '../flight/fly.js';
-import type { Launch } from '../flight/launch.js';
-import { run } from '../run-out/run-out.js';
-import type { Ground } from '../run-out/surface.js';
-import { normalFrom, randomFrom } from '../statistics/random.js';
-import type { Air } from './conditions.js';
+import { fly, type Flight, type Launch } from '../flight/index.js';
+import { run, type Ground } from '../run-out/index.js';
+import { normalFrom, randomFrom } from '../statistics/index.js';
+import type { Air } from '../conditions/index.js';
 
 /** Where many shots with one swing come down and come to rest. Metres; lateral right of the line. */
 interface Spread {

@@ -1,10 +1,17 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import { bagChoosing, nextBest, type ChosenBag } from './choose-bag.js';
+import {
+  bagChoosing,
+  choose,
+  choosingRulesOf,
+  costOf,
+  nextBest,
+  withinSwaps,
+  type Choice,
+  type ChoosingModel,
+  type ChosenBag,
+} from '../choosing/index.js';
+import type { LadderClub } from '../spec/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import { choose, type Choice } from './choose.js';
-import { costOf, type ChoosingModel } from './choosing-model.js';
 import { choosingOfRound, stillClubs, type RoundChoosing, type RoundPreferences } from './round-choosing.js';
-import { choosingRulesOf, withinSwaps } from './bag-preferences.js';
 
 /** Other bags for a round, each the best of its kind; undefined where the locks allow none. Strokes are all of the same round. */
 export interface Alternatives {

@@ -1,8 +1,7 @@
-import { SHOT_KEYS, shotKindOf } from '../spec/quantities.js';
-import { playingLoft } from '../spec/playing-loft.js';
-import { numberIn, shotIn, type Spec } from '../spec/readings.js';
-import type { ClubKind } from './kinds.js';
-import type { Shot, ShotKind } from './shot.js';
+import { SHOT_KEYS, shotKindOf } from './quantities.js';
+import { playingLoft } from './playing-loft.js';
+import { numberIn, shotIn, type Spec } from './readings.js';
+import type { ClubKind, Shot, ShotKind } from '../clubs/index.js';
 
 /** What the ladder needs to know of a club. */
 export interface LadderClub {

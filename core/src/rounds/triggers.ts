@@ -1,6 +1,5 @@
-import { FIRMNESSES, type Firmness } from '../run-out/surface.js';
-import { choose } from './choose.js';
-import { costOf } from './choosing-model.js';
+import { FIRMNESSES, type Firmness } from '../run-out/index.js';
+import { choose, costOf } from '../choosing/index.js';
 import {
   choosingOfRound,
   roundChoosing,

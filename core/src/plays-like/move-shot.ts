@@ -1,12 +1,9 @@
-import { launchOfShot } from '../carry/launch-of-shot.js';
-import type { ClubKind } from '../clubs/kinds.js';
-import type { Shot } from '../clubs/shot.js';
-import { fly, type Flight } from '../flight/fly.js';
-import type { Launch } from '../flight/launch.js';
-import { ballSpeedRatio } from '../impact/impact.js';
-import { run } from '../run-out/run-out.js';
-import { groundOf, type Surface } from '../run-out/surface.js';
-import { airOf, type Conditions } from './conditions.js';
+import { launchOfShot } from '../carry/index.js';
+import type { ClubKind, Shot } from '../clubs/index.js';
+import { fly, type Flight, type Launch } from '../flight/index.js';
+import { ballSpeedRatio } from '../impact/index.js';
+import { run, groundOf, type Surface } from '../run-out/index.js';
+import { airOf, type Conditions } from '../conditions/index.js';
 import { fromLie, type Lie } from './lies.js';
 
 /** Air and ground a shot is read in. */

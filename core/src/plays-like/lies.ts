@@ -1,5 +1,5 @@
-import type { Launch } from '../flight/launch.js';
-import type { ClubKind } from '../clubs/kinds.js';
+import type { Launch } from '../flight/index.js';
+import type { ClubKind } from '../clubs/index.js';
 
 /** What the ball lies on. */
 export type Lie =

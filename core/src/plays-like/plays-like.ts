@@ -1,11 +1,10 @@
-import { SWING_SPEEDS_MPS, USUAL_LOFT_DEG } from '../carry/launch-of-shot.js';
-import type { ClubKind } from '../clubs/kinds.js';
-import { fly } from '../flight/fly.js';
-import { ballSpeedRatio, impact } from '../impact/impact.js';
-import { stockDelivery } from '../impact/stock-delivery.js';
+import { SWING_SPEEDS_MPS, USUAL_LOFT_DEG } from '../carry/index.js';
+import type { ClubKind } from '../clubs/index.js';
+import { fly } from '../flight/index.js';
+import { ballSpeedRatio, impact, stockDelivery } from '../impact/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import { solveRising } from '../statistics/solve-rising.js';
-import { airOf, BASELINE, requireConditions, type Conditions } from './conditions.js';
+import { solveRising } from '../statistics/index.js';
+import { airOf, BASELINE, requireConditions, type Conditions } from '../conditions/index.js';
 
 /** What a distance asks for, and what each part of the day adds to it. Metres; positive plays longer. */
 export interface PlaysLike {

@@ -1,17 +1,23 @@
-import type { LadderClub } from '../clubs/ladder-club.js';
-import type { PlayingConditions } from '../conditions/move-shot.js';
-import type { GappingStrategyId } from '../gaps/gapping-strategies.js';
-import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/settings.js';
-import { deriveDemands, playsLikeOf } from '../rounds/derive-demands.js';
-import { dayShots, type RoundDay } from '../rounds/play-hole.js';
-import { movedClub } from './moved-club.js';
-import { bagChoosing, demandCosts, type BagChoosing, type DemandCosts } from './choose-bag.js';
-import { costOf } from './choosing-model.js';
-import { withModelledCarries } from './modelled-carries.js';
-import { skillOf } from '../skill/skill.js';
-import type { ShotDemand } from './shot-demand.js';
-import type { PlayedIn } from './played-shot.js';
-import { choosingRulesOf, type Limits, type BagPreferences } from './bag-preferences.js';
+import type { LadderClub } from '../spec/index.js';
+import type { PlayingConditions } from '../plays-like/index.js';
+import { type GappingStrategyId, DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/index.js';
+import { deriveDemands, playsLikeOf } from './derive-demands.js';
+import { dayShots, type RoundDay } from './play-hole.js';
+import {
+  movedClub,
+  bagChoosing,
+  demandCosts,
+  type BagChoosing,
+  type DemandCosts,
+  costOf,
+  withModelledCarries,
+  type ShotDemand,
+  type PlayedIn,
+  choosingRulesOf,
+  type Limits,
+  type BagPreferences,
+} from '../choosing/index.js';
+import { skillOf } from '../skill/index.js';
 
 /** A need as somebody changed it: what is set stands, null takes it away. By the need's name. */
 export type DemandChanges = Readonly<

@@ -1,0 +1,2 @@
+export { ZERO_CELSIUS_K, airDensity, airViscosity } from './humid-air.js';
+export { GRAVITY, standardAtmosphere } from './standard-atmosphere.js';

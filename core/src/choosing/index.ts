@@ -1,0 +1,51 @@
+export {
+  type BagPreferences,
+  DEFAULT_PREFERENCES,
+  withinSwaps,
+  type Limits,
+  USUAL_LIMITS,
+  choosingRulesOf,
+  lockerFindings,
+} from './bag-preferences.js';
+export {
+  type ChoosingRules,
+  DEFAULT_CHOOSING_RULES,
+  type BagChoosing,
+  type DemandCosts,
+  bagChoosing,
+  nextBest,
+  demandCosts,
+  type ChosenBag,
+  type BagAnswer,
+  chooseBag,
+} from './choose-bag.js';
+export { choose, type Choice } from './choose.js';
+export { CHOOSING_BOUNDS, costOf, type ChoosingModel } from './choosing-model.js';
+export { reasonSentence, leftOutSentence } from './choosing-words.js';
+export { troubleFrom } from './demand-rows.js';
+export { type HowSure, howSure, howSureSentence } from './how-sure.js';
+export { withModelledCarries } from './modelled-carries.js';
+export { movedClub } from './moved-club.js';
+export { type PlayedShot, type PlayedClub, type PlayedIn, playedIn } from './played-shot.js';
+export { type PutterStrategy, PUTTER_STRATEGIES } from './putter.js';
+export { ROUND_REMEDY_KINDS, type RoundRemedy, roundRemedies } from './round-remedies.js';
+export { type ShotDemand, TOUCH_M, MAX_HIT_FROM, DEMAND_BOUNDS } from './shot-demand.js';
+export { type TravelSize, type SmallestTravelSet, smallestTravelSet } from './smallest-travel-set.js';
+export {
+  type BounceStrategy,
+  BOUNCE_STRATEGIES,
+  BOUNCE_SCHOOL_WORDS,
+  playingBounceDeg,
+  soleStrokes,
+} from './sole.js';
+export {
+  type Aimed,
+  partSwingFor,
+  aimed,
+  outcomeOf,
+  strokesAfter,
+  strokesFor,
+  touchStrokes,
+} from './strokes-for.js';
+export { TIE_STROKES, isTie, lossWords } from './tie.js';
+export { type Scenario, type TravelSet, travelSet } from './travel-set.js';

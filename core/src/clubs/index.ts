@@ -1,0 +1,2 @@
+export { type ClubKind, CLUB_KINDS, isWedge, isFullSwing, kindFromName } from './kinds.js';
+export { type ShotKind, SHOT_KINDS, SHOT_SOURCES, type Shot, carryStandardErrorM } from './shot.js';

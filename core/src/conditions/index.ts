@@ -1,0 +1,8 @@
+export {
+  type Conditions,
+  BASELINE,
+  CONDITION_BOUNDS,
+  requireConditions,
+  type Air,
+  airOf,
+} from './conditions.js';

@@ -1,0 +1,1 @@
+export { type DistanceCover, COVER_WINDOW_M, coverage } from './coverage.js';

@@ -1,0 +1,17 @@
+export { type Alternatives, alternatives, clubsOfIds } from './alternatives.js';
+export { type RoundDemands, deriveDemands } from './derive-demands.js';
+export { middleAir } from './middle-air.js';
+export type { RoundDay } from './play-hole.js';
+export { type PlayedRounds, playRounds } from './play-rounds.js';
+export { type RoundAir, ROUND_AIR_BOUNDS, CALM, stillAir } from './round-air.js';
+export {
+  type DemandChanges,
+  type RoundChoosing,
+  type RoundRequest,
+  roundChoosing,
+  type RoundPreferences,
+  choosingOfRound,
+  stillClubs,
+  costOfBag,
+} from './round-choosing.js';
+export { type DayTrigger, dayTriggers } from './triggers.js';

@@ -1,0 +1,25 @@
+export { specDifferences } from './differences.js';
+export { type LadderClub, ladderClub } from './ladder-club.js';
+export { playingLoft } from './playing-loft.js';
+export {
+  type Quantity,
+  type QuantityKey,
+  CLUB_STATES,
+  QUANTITIES,
+  quantityOf,
+  type ShotKey,
+  type ReadingKey,
+  SHOT_KEYS,
+  shotKindOf,
+} from './quantities.js';
+export {
+  type ReadingValue,
+  type Reading,
+  type Fact,
+  type Spec,
+  numberIn,
+  textIn,
+  shotIn,
+  sameValue,
+} from './readings.js';
+export { swingWeightPoints, formatSwingWeight } from './swing-weight.js';

@@ -1,0 +1,13 @@
+export { type Ellipse, ellipseOf, holdingScale, ellipseOutline } from './ellipse.js';
+export { equivalence, shotsToTell } from './equivalence.js';
+export { gaussianProcess } from './gaussian-process.js';
+export { falling } from './isotonic.js';
+export { meanHalfWidth, shotsForMean } from './mean-interval.js';
+export { normalPlaces } from './normal-places.js';
+export { normalCdf } from './normal.js';
+export { randomFrom, normalFrom, shuffled } from './random.js';
+export { robustMeanOf, outlyingness, isOutlying } from './robust.js';
+export { meanOf, deviationOf, quantileOf } from './sample.js';
+export { solveRising } from './solve-rising.js';
+export { studentTQuantile } from './student-t.js';
+export { type MeanWithError, welchInterval } from './welch.js';

@@ -1,0 +1,13 @@
+export { type CompleteStrike, placesOf, completeStrike } from './complete-strike.js';
+export { type Drift, driftOf } from './drift.js';
+export { measuredShot } from './measured-shot.js';
+export {
+  type Strike,
+  type StrikePart,
+  STRIKE_BOUNDS,
+  STRIKE_PARTS,
+  ENOUGH_FOR_A_FLIGHT,
+  isEnough,
+  type StrikeClub,
+} from './strike.js';
+export { type Middle, type StrikeSummary, summariseStrikes, outliersOf } from './summary.js';

@@ -1,0 +1,9 @@
+export {
+  type DistanceUnit,
+  DISTANCE_UNITS,
+  toMetres,
+  fromMetres,
+  formatDistance,
+  distanceNumber,
+  signedDistance,
+} from './distance.js';
