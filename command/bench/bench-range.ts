@@ -7,7 +7,7 @@ import {
   completeStrike,
   compareBuilds,
   normalFrom,
-  placesOf,
+  airsOf,
   randomFrom,
   summariseStrikes,
   type CompleteStrike,
@@ -247,7 +247,7 @@ async function benchPage(address: string): Promise<void> {
 
 function benchStatistics(): void {
   const normal = normalFrom(randomFrom(5));
-  const here = placesOf(
+  const here = airsOf(
     { conditions: { ...BASELINE, temperatureC: 9, windMps: 4 }, surface: MEDIUM_FAIRWAY },
     { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
   );

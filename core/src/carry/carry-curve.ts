@@ -1,10 +1,10 @@
-import { type ClubKind, carryStandardErrorM } from '../clubs/index.js';
+import { STATED_CARRY_SHARE, carryStandardErrorM, type ClubKind } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { airOf, BASELINE, type Conditions } from '../conditions/index.js';
 import { fly, type Flight } from '../flight/index.js';
 import { impact, stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/index.js';
 import { InvalidInputError, requireWithin } from '../invalid-input-error.js';
-import { gaussianProcess, falling } from '../statistics/index.js';
+import { NORMAL_95, gaussianProcess, falling } from '../statistics/index.js';
 import { SWING_SPEEDS_MPS, launchOfShot } from './launch-of-shot.js';
 
 /** A number with half its 95 % interval. */
@@ -64,13 +64,10 @@ const BUILD = 0.018;
  * 6.5 % short, hybrids and driving irons 2 %, the other kinds within half a per cent.
  */
 const KIND_MEAN: Partial<Record<ClubKind, number>> = { driver: 0.065, hybrid: 0.02, 'driving iron': 0.02 };
-/** A carry somebody stated is within this, one standard deviation. */
-const STATED = 0.04;
 const MIN_MEASURED = 0.004;
 /** Apex and landing angle at one carry, between players and between clubs of one. */
 const APEX = { player: 0.1, club: 0.07 };
 const LAND = { player: 2.5, club: 2 };
-const NORMAL_95 = 1.96;
 
 interface Place {
   kind: ClubKind;
@@ -105,8 +102,8 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
       const error = carryStandardErrorM(full);
       const relative =
         full.source === 'stated'
-          ? STATED
-          : Math.max(MIN_MEASURED, error === undefined ? STATED / 2 : error / full.carryM);
+          ? STATED_CARRY_SHARE
+          : Math.max(MIN_MEASURED, error === undefined ? STATED_CARRY_SHARE / 2 : error / full.carryM);
       return relative ** 2 + BUILD ** 2;
     }),
     (a, b) =>

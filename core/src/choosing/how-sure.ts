@@ -1,9 +1,6 @@
-import { carryStandardErrorM, type Shot } from '../clubs/index.js';
+import { carryErrorM, type Shot } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { normalFrom, randomFrom } from '../statistics/index.js';
-
-/** A carry somebody stated, one standard deviation as a share. Ours, as in `moveShot`. */
-const STATED_SHARE = 0.03;
 
 /** How firmly a choice stands: of so many redraws of the carries within what is known of them, how often the same bag, and each club, came out best. */
 export interface HowSure {
@@ -56,7 +53,7 @@ export async function howSure(
 function moved(club: LadderClub, z: number): LadderClub {
   const { full } = club.shots;
   if (!full) return club;
-  const byM = z * (carryStandardErrorM(full) ?? full.carryM * STATED_SHARE);
+  const byM = z * carryErrorM(full);
   return {
     ...club,
     shots: Object.fromEntries(

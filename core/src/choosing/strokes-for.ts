@@ -1,5 +1,5 @@
 import type { ClubKind, ShotKind } from '../clubs/index.js';
-import { LIES } from '../plays-like/index.js';
+import { LIES, lieHurts } from '../plays-like/index.js';
 import type { Slope, Trouble } from '../courses/index.js';
 import { TOUR_HANDICAP, scatterOf } from '../skill/index.js';
 import { expectedStrokes, type HoleOutLie } from '../strokes/index.js';
@@ -22,14 +22,6 @@ const EFFORT: Record<ShotKind, number> = {
   choked: 0.01,
   'three-quarter': 0.02,
   half: 0.03,
-};
-/** How much worse than an iron a head gets out of grass and sand, as a factor of what the lie does. Ours. */
-const LIE_HURTS: Partial<Record<ClubKind, number>> = {
-  driver: 1.6,
-  fairway: 1.15,
-  hybrid: 0.85,
-  'driving iron': 1.35,
-  wedge: 0.85,
 };
 /** Speed lost is carry lost, and a little more. */
 const CARRY_PER_SPEED = 1.4;
@@ -91,8 +83,7 @@ function fromLie(
   shot: PlayedShot,
 ): { carryShare: number; riseM: number; scatter: number } {
   const { spread, speed } = LIES[demand.lie];
-  const rough = demand.lie !== 'tee' && demand.lie !== 'fairway';
-  const hurt = rough ? (LIE_HURTS[kind] ?? 1) : 1;
+  const hurt = lieHurts(kind, demand.lie);
   const land = Math.max(20, shot.landDeg ?? USUAL_LAND_DEG);
   return {
     carryShare: (1 - (1 - speed) * hurt) ** CARRY_PER_SPEED,

@@ -1,3 +1,5 @@
+import { NORMAL_95 } from '../statistics/index.js';
+
 /** The shots a player may own with one club. */
 export type ShotKind = 'full' | 'hard' | 'soft' | 'choked' | 'three-quarter' | 'half';
 
@@ -42,5 +44,10 @@ export function carryStandardErrorM(shot: Shot): number | undefined {
   return undefined;
 }
 
-/** The 97.5 % point of the standard normal distribution. */
-const NORMAL_95 = 1.959963984540054;
+/** A carry somebody stated is within this share of itself, one standard deviation. Ours. */
+export const STATED_CARRY_SHARE = 0.04;
+
+/** The same for any shot: one nobody measured or modelled is as good as a stated one. Metres. */
+export function carryErrorM(shot: Shot): number {
+  return carryStandardErrorM(shot) ?? shot.carryM * STATED_CARRY_SHARE;
+}

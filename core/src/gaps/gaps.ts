@@ -68,8 +68,8 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
       .map(({ id, name }) => ({ clubId: id, name, reason: 'no full carry recorded yet' })),
     flags,
     ...(evenness && { evenness }),
-    faults: placesOf(flags, 'fault'),
-    looks: placesOf(flags, 'look'),
+    faults: countOfSeverity(flags, 'fault'),
+    looks: countOfSeverity(flags, 'look'),
     headline: headlineOf({ steps, flags, rungs: rungs.length, evenness, unit }),
   };
 }
@@ -83,7 +83,7 @@ function rungReport({ id, name, carryM, loftDeg, full }: Rung): RungReport {
 }
 
 /** A hole that is wide in loft and in carry has two flags and is one fault. */
-function placesOf(flags: readonly Flag[], severity: Flag['severity']): number {
+function countOfSeverity(flags: readonly Flag[], severity: Flag['severity']): number {
   return new Set(flags.filter((flag) => flag.severity === severity).map((flag) => flag.clubIds.join(' ')))
     .size;
 }

@@ -1,4 +1,4 @@
-export { type Lie, LIES, LIE_NAMES } from './lies.js';
+export { type Lie, LIES, LIE_NAMES, lieHurts } from './lies.js';
 export {
   type PlayingConditions,
   type MovedShot,

@@ -75,20 +75,24 @@ export const LIES: Record<Lie, LieEffect> = {
 /** As people choose among them. */
 export const LIE_NAMES = Object.keys(LIES) as readonly Lie[];
 
-/** Long-shafted heads without loft get through grass worse. Ours. */
-const GRASS_HURTS: Partial<Record<ClubKind, number>> = {
-  driver: 1.4,
-  fairway: 1.1,
-  hybrid: 0.8,
-  'driving iron': 1.3,
-  iron: 1,
+/** How much worse than an iron a head gets out of grass and sand, as a factor of what the lie does. Ours. */
+const LIE_HURTS: Partial<Record<ClubKind, number>> = {
+  driver: 1.6,
+  fairway: 1.15,
+  hybrid: 0.85,
+  'driving iron': 1.35,
   wedge: 0.85,
 };
+
+/** What this lie takes from a head of that kind, as a factor of what it takes from an iron; 1 from the tee and the fairway. */
+export function lieHurts(kind: ClubKind, lie: Lie): number {
+  return lie === 'tee' || lie === 'fairway' ? 1 : (LIE_HURTS[kind] ?? 1);
+}
 
 /** A launch from this lie. */
 export function fromLie(launch: Launch, kind: ClubKind, lie: Lie): Launch {
   const effect = LIES[lie];
-  const hurt = lie.includes('rough') || lie === 'sand' ? (GRASS_HURTS[kind] ?? 1) : 1;
+  const hurt = lieHurts(kind, lie);
   return {
     ...launch,
     ballSpeedMps: launch.ballSpeedMps * (1 - (1 - effect.speed) * hurt),

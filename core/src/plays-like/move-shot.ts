@@ -1,9 +1,10 @@
 import { launchOfShot } from '../carry/index.js';
-import type { ClubKind, Shot } from '../clubs/index.js';
+import { carryErrorM, type ClubKind, type Shot } from '../clubs/index.js';
 import { fly, type Flight, type Launch } from '../flight/index.js';
 import { ballSpeedRatio } from '../impact/index.js';
 import { run, groundOf, type Surface } from '../run-out/index.js';
 import { airOf, type Conditions } from '../conditions/index.js';
+import { NORMAL_95 } from '../statistics/index.js';
 import { fromLie, type Lie } from './lies.js';
 
 /** Air and ground a shot is read in. */
@@ -38,9 +39,6 @@ export interface MovedShot {
 const SHIFT_ERROR = 0.15;
 /** The part of it that is a club's own. Ours. */
 const OWN_SHIFT_ERROR = 0.04;
-/** A carry somebody stated, one standard deviation as a share. Ours. */
-const STATED_ERROR = 0.03;
-const NORMAL_95 = 1.96;
 
 /** A shot whose swing has been found in the air it is known from, ready to be flown anywhere. */
 export interface SwungShot {
@@ -84,12 +82,7 @@ export function moveShot(swung: SwungShot, to: PlayingConditions, lie: Lie = 'fa
   const there = fly(warm, air, to.conditions.targetElevationM);
   const rest = run(there.landSpeedMps, there.landDeg, there.landSpinRpm, groundOf(to.surface));
   const shiftCarryM = there.carryM - here.carryM;
-  const error =
-    shot.source === 'measured' && shot.spreadM !== undefined && (shot.shots ?? 0) > 1
-      ? shot.spreadM / Math.sqrt(shot.shots!)
-      : shot.source === 'modelled' && shot.plusMinusM !== undefined
-        ? shot.plusMinusM / NORMAL_95
-        : shot.carryM * STATED_ERROR;
+  const error = carryErrorM(shot);
   const carryM = shot.carryM + shiftCarryM;
   const knownTotalM = shot.totalM ?? shot.carryM + swung.hereRunM;
   const runM = runThere(knownTotalM - shot.carryM, swung.hereRunM, rest.runM);

@@ -112,7 +112,7 @@ function binned(strokes: readonly AskedStroke[]): AskedStroke[][] {
 }
 
 /** As many strokes for each place: the means of equal shares of them in order, places so far apart. */
-function placesOf(fromM: readonly number[], apartM: number): number[] {
+function hitFromPlaces(fromM: readonly number[], apartM: number): number[] {
   const sorted = [...fromM].sort((a, b) => a - b);
   const count = Math.min(MAX_PLACES, sorted.length, Math.ceil((sorted.at(-1)! - sorted[0]!) / apartM) || 1);
   return Array.from({ length: count }, (_one, i) => {
@@ -161,7 +161,7 @@ function demandOf(
   const toHole = (stroke: AskedStroke) =>
     stroke.need.distanceM + (stroke.need.to === 'green' ? 0 : (stroke.need.leftM ?? 0));
   const trouble = demand.trouble && troubleFrom(demand.trouble, mean(toHole) - toHole(first!));
-  const hitFromM = kind === 'short game' ? [] : placesOf(bin.map(toHole), PLACES_APART_M[demand.to]);
+  const hitFromM = kind === 'short game' ? [] : hitFromPlaces(bin.map(toHole), PLACES_APART_M[demand.to]);
   const merged: ShotDemand = {
     ...demand,
     ...(trouble && { trouble }),

@@ -1,5 +1,6 @@
 import { isFullSwing, type ClubKind, type Shot } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
+import { NORMAL_95 } from '../statistics/index.js';
 import { TOUR_HANDICAP, usualDirectionDeg, usualSpreadShare } from './scatter.js';
 
 /** What a player's skill was taken from. */
@@ -51,7 +52,6 @@ const CLUBS_DIFFER = 0.3;
 const RANGE_ERROR = 6;
 const SHOTS_MIN = 5;
 const HANDICAP_SPAN = 19;
-const NORMAL_95 = 1.96;
 
 /**
  * A player's skill from what there is: a stated handicap, the spread of measured clubs, how far the clubs carry. Each has a say by how much

@@ -4,7 +4,7 @@ export { gaussianProcess } from './gaussian-process.js';
 export { falling } from './isotonic.js';
 export { meanHalfWidth, shotsForMean } from './mean-interval.js';
 export { normalPlaces } from './normal-places.js';
-export { normalCdf } from './normal.js';
+export { NORMAL_95, normalCdf } from './normal.js';
 export { randomFrom, normalFrom, shuffled } from './random.js';
 export { robustMeanOf, outlyingness, isOutlying } from './robust.js';
 export { meanOf, deviationOf, quantileOf } from './sample.js';

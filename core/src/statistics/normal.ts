@@ -1,3 +1,6 @@
+/** The 97.5 % point of the standard normal distribution: half a 95 % interval in standard deviations. */
+export const NORMAL_95 = 1.959963984540054;
+
 /** Standard normal distribution function. G. West, Better approximations to cumulative normal functions, Wilmott Magazine (May 2005), after J. F. Hart, 1968; coefficients from memory, checked against a library. */
 export function normalCdf(x: number): number {
   const size = Math.abs(x);

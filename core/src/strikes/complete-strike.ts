@@ -30,7 +30,7 @@ interface Place {
   elevationM: number;
 }
 
-export function placesOf(here: PlayingConditions, baseline: PlayingConditions): Places {
+export function airsOf(here: PlayingConditions, baseline: PlayingConditions): Places {
   const place = ({ conditions, surface }: PlayingConditions): Place => ({
     air: airOf(conditions),
     ground: groundOf(surface),

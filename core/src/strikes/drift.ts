@@ -37,8 +37,8 @@ export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
   if (before.n < FEWEST || after.n < FEWEST) return { parts: [], verdict: 'not known yet' };
   const parts = PARTS.map((part): Drifted => {
     const { low, high } = welchInterval(
-      meanOf(after[part], after.n),
-      meanOf(before[part], before.n),
+      meanWithErrorOf(after[part], after.n),
+      meanWithErrorOf(before[part], before.n),
       CONFIDENCE,
     );
     return { part, before: before[part].mean, after: after[part].mean, low, high, told: low > 0 || high < 0 };
@@ -60,6 +60,6 @@ export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
   return { parts, verdict };
 }
 
-function meanOf({ mean, spread }: Middle, n: number) {
+function meanWithErrorOf({ mean, spread }: Middle, n: number) {
   return { mean, standardError: spread / Math.sqrt(n), n };
 }

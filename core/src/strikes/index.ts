@@ -1,4 +1,4 @@
-export { type CompleteStrike, placesOf, completeStrike } from './complete-strike.js';
+export { type CompleteStrike, airsOf, completeStrike } from './complete-strike.js';
 export { type Drift, driftOf } from './drift.js';
 export { measuredShot } from './measured-shot.js';
 export {
@@ -10,4 +10,4 @@ export {
   isEnough,
   type StrikeClub,
 } from './strike.js';
-export { type Middle, type StrikeSummary, summariseStrikes, outliersOf } from './summary.js';
+export { type Middle, type StrikeSummary, CARRY_MARGIN_M, summariseStrikes, outliersOf } from './summary.js';

@@ -48,7 +48,7 @@ export interface StrikeSummary {
 }
 
 /** The margin the trade asks a carry to be known to: 2 yd. Common practice, no source. */
-const CARRY_MARGIN_M = 2 * 0.9144;
+export const CARRY_MARGIN_M = 2 * 0.9144;
 const [LOW, HIGH] = [0.1, 0.9];
 
 /** @param strikes at least one; those left out are not among them */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { SessionEntry } from '@tasche/contract';
 import {
+  CARRY_MARGIN_M,
   distanceNumber,
   formatDistance,
   measuredShot,
@@ -109,8 +110,11 @@ const drift = (group: GroupSummary) => {
           <th scope="col" title="What eight in ten are within">Launch</th>
           <th scope="col" title="What eight in ten are within">Spin</th>
           <th scope="col">Apex</th>
-          <th scope="col" title="Until the mean carry is known to 2 yd, 19 times in 20">
-            To ±{{ formatDistance(1.8288, unit) }}
+          <th
+            scope="col"
+            :title="`Until the mean carry is known to ${formatDistance(CARRY_MARGIN_M, unit)}, 19 times in 20`"
+          >
+            To ±{{ formatDistance(CARRY_MARGIN_M, unit) }}
           </th>
           <th scope="col">On the sheet</th>
         </tr>

@@ -8,7 +8,7 @@ import {
   fly,
   meanOf,
   outliersOf,
-  placesOf,
+  airsOf,
   strokesAfterApproach,
   strokesAfterDrive,
   summariseStrikes,
@@ -81,7 +81,7 @@ function complete(
   baseline: PlayingConditions,
 ): Map<string, CompleteStrike | string> {
   const air = JSON.stringify([setting, baseline]);
-  const places = placesOf(setting, baseline);
+  const places = airsOf(setting, baseline);
   const answer = new Map<string, CompleteStrike | string>();
   for (const { strike, club } of strikes) {
     const key = `${strike.id} ${club?.kind} ${club?.loftDeg} ${air}`;
