@@ -10,7 +10,7 @@ import {
   mixedWarning,
   normalFrom,
   pairSentence,
-  placesOf,
+  airsOf,
   randomFrom,
   strokesAfterApproach,
   strokesAfterDrive,
@@ -20,7 +20,7 @@ import {
 import { factorsMixed, partsChanged, type Build } from '../../src/compare/build.js';
 
 const HERE = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
-const PLACES = placesOf(HERE, HERE);
+const PLACES = airsOf(HERE, HERE);
 
 function build(
   id: string,

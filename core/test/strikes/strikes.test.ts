@@ -11,7 +11,7 @@ import {
   measuredShot,
   normalFrom,
   outliersOf,
-  placesOf,
+  airsOf,
   randomFrom,
   summariseStrikes,
   type CompleteStrike,
@@ -38,7 +38,7 @@ const launches = fc.record({
 
 describe('a strike is filled in by the flight model', () => {
   it('exactly as the flight says, and says what was filled in', () => {
-    const whole = completeStrike(STOCK, SEVEN, placesOf(USUAL, USUAL));
+    const whole = completeStrike(STOCK, SEVEN, airsOf(USUAL, USUAL));
     const flown = flight(STOCK as Required<Strike>, BASELINE);
     expect(whole.carryM).toBeCloseTo(flown.carryM, 9);
     expect(whole.sideM).toBeCloseTo(flown.lateralM, 9);
@@ -48,7 +48,7 @@ describe('a strike is filled in by the flight model', () => {
 
   it('keeps every number that was given', () => {
     const given: Strike = { ...STOCK, carryM: 151, totalM: 158, sideM: -4, apexM: 28, landDeg: 47 };
-    const whole = completeStrike(given, SEVEN, placesOf(COLD, USUAL));
+    const whole = completeStrike(given, SEVEN, airsOf(COLD, USUAL));
     expect(whole).toMatchObject(given);
     expect(whole.modelled).toEqual([]);
   });
@@ -56,12 +56,12 @@ describe('a strike is filled in by the flight model', () => {
   it('a strike moved to the baseline and back is where it was', () => {
     fc.assert(
       fc.property(launches, (launch) => {
-        const there = completeStrike(launch, SEVEN, placesOf(COLD, USUAL));
+        const there = completeStrike(launch, SEVEN, airsOf(COLD, USUAL));
         const warmth = ballSpeedRatio('iron', BASELINE.temperatureC, COLD.conditions.temperatureC);
         const home = completeStrike(
           { ...launch, ...there.atBaseline, ballSpeedMps: launch.ballSpeedMps * warmth },
           SEVEN,
-          placesOf(USUAL, COLD),
+          airsOf(USUAL, COLD),
         );
         for (const part of ['carryM', 'totalM', 'sideM', 'apexM', 'landDeg'] as const)
           expect(home.atBaseline[part]).toBeCloseTo(there[part], 6);
@@ -71,13 +71,13 @@ describe('a strike is filled in by the flight model', () => {
   });
 
   it('a cold headwind costs a seven iron carry, which the baseline gives back', () => {
-    const there = completeStrike(STOCK, SEVEN, placesOf(COLD, USUAL));
+    const there = completeStrike(STOCK, SEVEN, airsOf(COLD, USUAL));
     expect(there.atBaseline.carryM - there.carryM).toBeGreaterThan(10);
     expect(there.atBaseline.carryM - there.carryM).toBeLessThan(35);
   });
 
   it('only a carry is enough, and its apex and landing follow', () => {
-    const whole = completeStrike({ carryM: 157 }, SEVEN, placesOf(USUAL, USUAL));
+    const whole = completeStrike({ carryM: 157 }, SEVEN, airsOf(USUAL, USUAL));
     expect(whole.carryM).toBe(157);
     expect(whole.ballSpeedMps).toBeGreaterThan(48);
     expect(whole.apexM).toBeGreaterThan(20);
@@ -85,24 +85,20 @@ describe('a strike is filled in by the flight model', () => {
   });
 
   it('only a total is enough: its carry is that less the run', () => {
-    const whole = completeStrike({ totalM: 165 }, SEVEN, placesOf(USUAL, USUAL));
-    const back = completeStrike({ carryM: whole.carryM }, SEVEN, placesOf(USUAL, USUAL));
+    const whole = completeStrike({ totalM: 165 }, SEVEN, airsOf(USUAL, USUAL));
+    const back = completeStrike({ carryM: whole.carryM }, SEVEN, airsOf(USUAL, USUAL));
     expect(back.totalM).toBeCloseTo(165, 1);
   });
 
   it('a side without a direction starts the ball that way', () => {
-    const { azimuthDeg, atBaseline } = completeStrike(
-      { carryM: 150, sideM: 8 },
-      SEVEN,
-      placesOf(USUAL, USUAL),
-    );
+    const { azimuthDeg, atBaseline } = completeStrike({ carryM: 150, sideM: 8 }, SEVEN, airsOf(USUAL, USUAL));
     expect(azimuthDeg).toBeCloseTo((Math.atan2(8, 150) * 180) / Math.PI, 1);
     expect(atBaseline.sideM).toBe(8);
   });
 
   it('nothing to go by is refused by name, and so is a flight nobody makes', () => {
-    expect(() => completeStrike({ launchDeg: 12 }, SEVEN, placesOf(USUAL, USUAL))).toThrow(InvalidInputError);
-    expect(() => completeStrike({ carryM: 400 }, SEVEN, placesOf(USUAL, USUAL))).toThrow(/carryM/);
+    expect(() => completeStrike({ launchDeg: 12 }, SEVEN, airsOf(USUAL, USUAL))).toThrow(InvalidInputError);
+    expect(() => completeStrike({ carryM: 400 }, SEVEN, airsOf(USUAL, USUAL))).toThrow(/carryM/);
   });
 });
 
@@ -113,7 +109,7 @@ function session(
   more: Partial<Record<'ballSpeedMps' | 'launchDeg' | 'spinRpm', number>> = {},
 ): CompleteStrike[] {
   const normal = normalFrom(randomFrom(seed));
-  const places = placesOf(USUAL, USUAL);
+  const places = airsOf(USUAL, USUAL);
   return Array.from({ length: n }, () =>
     completeStrike(
       {
@@ -150,7 +146,7 @@ describe('a summary', () => {
   });
 
   it('a top among good shots is shown, pulls the mean, and hardly the robust mean', () => {
-    const topped = completeStrike({ carryM: 60 }, SEVEN, placesOf(USUAL, USUAL));
+    const topped = completeStrike({ carryM: 60 }, SEVEN, airsOf(USUAL, USUAL));
     const wild = [...strikes, topped];
     expect(outliersOf(wild).map((why) => why !== undefined)).toEqual([...strikes.map(() => false), true]);
     const [before, after] = [summary.carryM, summariseStrikes(wild).carryM];
@@ -159,8 +155,8 @@ describe('a summary', () => {
   });
 
   it('a side nobody said anything of is unknown, not straight', () => {
-    const straight = completeStrike({ carryM: 150 }, SEVEN, placesOf(USUAL, USUAL));
-    const aside = completeStrike({ carryM: 150, sideM: -6 }, SEVEN, placesOf(USUAL, USUAL));
+    const straight = completeStrike({ carryM: 150 }, SEVEN, airsOf(USUAL, USUAL));
+    const aside = completeStrike({ carryM: 150, sideM: -6 }, SEVEN, airsOf(USUAL, USUAL));
     expect([straight.isSideKnown, aside.isSideKnown]).toEqual([false, true]);
     expect(summariseStrikes([straight, straight]).sideM).toBeUndefined();
     expect(summariseStrikes([straight, straight]).ellipse).toBeUndefined();
