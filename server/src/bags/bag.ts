@@ -1,5 +1,6 @@
 import type { BagView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { REMOVED, rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
 export const Bag = defineEntity({
@@ -36,18 +37,11 @@ export const BagClub = defineEntity({
 });
 export type BagClub = InferEntity<typeof BagClub>;
 
-export function bagView(bag: Bag, clubIds: readonly string[]): BagView {
-  const { id, playerId, version, name, note, ready, gamer } = bag;
-  return {
-    id,
-    playerId,
-    version,
-    name,
-    note,
-    ready,
-    gamer,
-    planId: bag.planId ?? null,
-    clubIds,
-    removed: bag.removedAt != null,
-  };
-}
+/** Its clubs stand in rows of their own. */
+const ownFields = rowView<Omit<BagView, 'clubIds'>>()(Bag, { removed: REMOVED });
+
+export const bagView = {
+  of: (bag: Bag, clubIds: readonly string[]): BagView => ({ ...ownFields.of(bag), clubIds }),
+  json: `(${ownFields.json}::jsonb || jsonb_build_object('clubIds',
+    (select coalesce(jsonb_agg(club_id order by bag_club.place, bag_club.id), '[]') from bag_club where bag_id = bag.id)))`,
+};

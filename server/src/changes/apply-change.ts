@@ -167,18 +167,18 @@ export async function resultOf(em: EntityManager, change: Change, touched: Touch
   );
   return {
     change: changeView(change),
-    players: players.map(playerView),
-    clubs: clubs.map(clubView),
+    players: players.map(playerView.of),
+    clubs: clubs.map(clubView.of),
     bags: bags.map((bag) =>
-      bagView(
+      bagView.of(
         bag,
         bagClubs.filter((row) => row.bagId === bag.id).map((row) => row.clubId),
       ),
     ),
-    plans: plans.map(planView),
-    sessions: sessions.map(sessionView),
-    courses: courses.map(courseView),
-    seasons: seasons.map(seasonView),
-    events: events.map(eventView),
+    plans: plans.map(planView.of),
+    sessions: sessions.map(sessionView.of),
+    courses: courses.map(courseView.of),
+    seasons: seasons.map(seasonView.of),
+    events: events.map(eventView.of),
   };
 }

@@ -1,6 +1,7 @@
 import type { ClubKind, ReadingKey, ReadingValue, Spec } from '@tasche/core';
 import type { ClubView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { REMOVED, rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
 export const Club = defineEntity({
@@ -37,9 +38,8 @@ export const ReadingRow = defineEntity({
   },
 });
 
-export function clubView(
-  club: Pick<Club, 'id' | 'playerId' | 'version' | 'name' | 'kind' | 'spec'> & { removedAt?: Date | null },
-): ClubView {
-  const { id, playerId, version, name, kind, spec } = club;
-  return { id, playerId, version, name, kind, spec, removed: club.removedAt != null };
-}
+export const clubView = rowView<ClubView>()(Club, { removed: REMOVED });
+
+/** The same with the specs of another day: an SQL expression. */
+export const clubJsonWith = (spec: string) =>
+  rowView<ClubView>()(Club, { removed: REMOVED, spec: { of: () => null, sql: spec } }).json;

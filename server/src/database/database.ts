@@ -13,6 +13,7 @@ import { Migration006NothingLost } from '../migrations/migration-006-nothing-los
 import { Migration007Handicap } from '../migrations/migration-007-handicap.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
+import { SHEET_TEXT_SQL } from '../sheet/sheet-text-sql.js';
 import { Session } from '../sessions/session.js';
 import { Workspace } from '../workspaces/workspace.js';
 
@@ -127,5 +128,7 @@ async function migrateWith(orm: MikroORM): Promise<void> {
   await orm.em.fork().transactional(async (em) => {
     await em.execute('select pg_advisory_xact_lock(?)', [lock]);
     await orm.getMigrator().up();
+    // Nothing of it is in a migration, so that none is needed when a view changes.
+    await em.execute(SHEET_TEXT_SQL);
   });
 }

@@ -70,11 +70,6 @@ export class Migration005Courses extends Migration {
     this.addSql(
       'alter table plan add foreign key (workspace_id, event_id) references event (workspace_id, id) deferrable initially deferred',
     );
-    // The sheet's function as it stands, with what a plan has gained.
-    this.addSql(`
-      do $$ begin
-        execute replace(pg_get_functiondef('sheet_text(uuid, uuid, date)'::regprocedure), '''choosing'', choosing,', '''choosing'', choosing, ''eventId'', event_id, ''rounds'', rounds,');
-      end $$`);
     for (const table of TABLES) {
       this.addSql(`alter table "${table}" enable row level security`);
       this.addSql(`alter table "${table}" force row level security`);

@@ -1,5 +1,4 @@
 import { Migration } from '@mikro-orm/migrations';
-import { SHEET_TEXT_SQL } from '../sheet/sheet-text-sql.js';
 
 /**
  * From which day a reading stands. One dated today, wherever on earth its writer is, stands from the day it was recorded
@@ -78,6 +77,9 @@ export class Migration006NothingLost extends Migration {
     this.addSql('alter table change add column report jsonb');
     this.addSql('alter table change no force row level security');
     this.addSql(ROWS_OF_CHANGES);
+    // References wait for the end of the transaction, and a table some wait for cannot be altered.
+    this.addSql('set constraints all immediate');
+    this.addSql('set constraints all deferred');
     this.addSql('alter table change force row level security');
     this.addSql('drop index change_player');
     this.addSql('create index change_player on change (player_id, at desc, id)');
@@ -106,6 +108,5 @@ export class Migration006NothingLost extends Migration {
       );
     }
     this.addSql(SHEET_REVISION);
-    this.addSql(SHEET_TEXT_SQL);
   }
 }

@@ -27,7 +27,7 @@ export async function chooseForRound(
     const played = await em.findOneOrFail(Event, { id: found.eventId });
     return {
       plan: found,
-      event: eventView(played),
+      event: eventView.of(played),
       courses: await em.find(Course, { id: { $in: played.rounds.map((one) => one.courseId) } }),
     };
   });
@@ -43,7 +43,7 @@ export async function chooseForRound(
         clubs,
         plan: { rounds: plan.rounds, choosing: plan.choosing ?? null, baseClubIds: plan.baseClubIds },
         round,
-        course: courseView(course),
+        course: courseView.of(course),
         limits: event.limits,
       });
     } catch (error) {

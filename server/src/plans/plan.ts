@@ -1,6 +1,7 @@
 import type { Swap } from '@tasche/core';
 import type { PlanChoosing, PlanRound, PlanView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { REMOVED, rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
 export const Plan = defineEntity({
@@ -30,38 +31,4 @@ export const Plan = defineEntity({
 });
 export type Plan = InferEntity<typeof Plan>;
 
-export function planView(plan: Plan): PlanView {
-  const {
-    id,
-    playerId,
-    version,
-    bagId,
-    name,
-    course,
-    startsOn,
-    endsOn,
-    ground,
-    weather,
-    baseClubIds,
-    swaps,
-    rounds,
-  } = plan;
-  return {
-    id,
-    playerId,
-    version,
-    bagId,
-    name,
-    course,
-    startsOn,
-    endsOn,
-    ground,
-    weather,
-    baseClubIds,
-    swaps,
-    choosing: plan.choosing ?? null,
-    eventId: plan.eventId ?? null,
-    rounds,
-    removed: plan.removedAt != null,
-  };
-}
+export const planView = rowView<PlanView>()(Plan, { removed: REMOVED });

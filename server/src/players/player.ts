@@ -1,6 +1,7 @@
 import type { Conditions, DistanceUnit, GapSettings } from '@tasche/core';
 import type { Hand, PlayerView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
 export const Player = defineEntity({
@@ -24,18 +25,10 @@ export const Player = defineEntity({
 });
 export type Player = InferEntity<typeof Player>;
 
-export function playerView(player: Player): PlayerView {
-  const { id, version, name, hand, distanceUnit, notes, handicap, gapSettings, baseline, archived } = player;
-  return {
-    id,
-    version,
-    name,
-    hand,
-    distanceUnit,
-    notes,
-    handicap: handicap ?? null,
-    gapSettings,
-    baseline: baseline ?? null,
-    archived: archived || player.removedAt != null,
-  };
-}
+/** A player who was taken away is shown as archived. */
+export const playerView = rowView<PlayerView>()(Player, {
+  archived: {
+    of: ({ archived, removedAt }) => archived || removedAt != null,
+    sql: 'archived or removed_at is not null',
+  },
+});

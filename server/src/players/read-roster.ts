@@ -73,7 +73,7 @@ export async function readRoster(
     rows: players.map((player): RosterEntry => {
       const { gamer, clubsOwned, lastChange } = known.get(keyOf(player))!;
       return {
-        player: playerView(player),
+        player: playerView.of(player),
         gamer,
         clubsOwned,
         nextPlan: plans.get(player.id) ?? null,

@@ -16,6 +16,7 @@ import { knownText, type KnownText } from '../http/known-text.js';
 import { notFound, ruleBroken } from '../http/http-error.js';
 import type { ForecastPlace } from '../weather/forecast-source.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
+import { REMOVED, rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
 /** A course: its holes, and what its seasons do to it. */
@@ -30,8 +31,8 @@ export const Course = defineEntity({
     altitudeM: p.float(),
     latitudeDeg: p.float().nullable(),
     longitudeDeg: p.float().nullable(),
-    grass: p.text(),
-    sand: p.text(),
+    grass: p.text().$type<CourseGround['grass']>(),
+    sand: p.text().$type<CourseGround['sand']>(),
     tees: p.json<string[]>(),
     holes: p.json<Hole[]>(),
     seasons: p.json<CourseSeason[]>(),
@@ -80,62 +81,9 @@ export const Event = defineEntity({
 });
 export type Event = InferEntity<typeof Event>;
 
-export function courseView({
-  id,
-  version,
-  name,
-  altitudeM,
-  tees,
-  holes,
-  seasons,
-  notes,
-  removedAt,
-  ...course
-}: Course): CourseView {
-  return {
-    id,
-    version,
-    name,
-    altitudeM,
-    tees,
-    holes,
-    seasons,
-    notes,
-    latitudeDeg: course.latitudeDeg ?? null,
-    longitudeDeg: course.longitudeDeg ?? null,
-    grass: course.grass as CourseGround['grass'],
-    sand: course.sand as CourseGround['sand'],
-    removed: removedAt != null,
-  };
-}
-
-export function seasonView({
-  id,
-  version,
-  name,
-  fromMonth,
-  temperatureC,
-  humidityPct,
-  windMps,
-  ground,
-  removedAt,
-}: Season): SeasonView {
-  return {
-    id,
-    version,
-    name,
-    fromMonth,
-    temperatureC,
-    humidityPct,
-    windMps,
-    ground,
-    removed: removedAt != null,
-  };
-}
-
-export function eventView({ id, version, name, rounds, limits, notes, removedAt }: Event): EventView {
-  return { id, version, name, rounds, limits, notes, removed: removedAt != null };
-}
+export const courseView = rowView<CourseView>()(Course, { removed: REMOVED });
+export const seasonView = rowView<SeasonView>()(Season, { removed: REMOVED });
+export const eventView = rowView<EventView>()(Event, { removed: REMOVED });
 
 /** Everything the workspace plays, as JSON text, packed; read anew only when a change of it has been made since. */
 export async function knownCircuitText(orm: MikroORM, workspaceId: string): Promise<KnownText> {
@@ -160,9 +108,9 @@ async function readCircuit(em: EntityManager): Promise<ScheduleView> {
   const seasons = await em.find(Season, standing, { orderBy: { fromMonth: 'asc', name: 'asc' }, limit: 50 });
   const events = await em.find(Event, standing, { orderBy: { name: 'asc', id: 'asc' }, limit: MAX_EVENTS });
   return {
-    courses: courses.map(courseView),
-    seasons: seasons.map(seasonView),
-    events: events.map(eventView),
+    courses: courses.map(courseView.of),
+    seasons: seasons.map(seasonView.of),
+    events: events.map(eventView.of),
   };
 }
 

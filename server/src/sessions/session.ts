@@ -1,6 +1,7 @@
 import type { Conditions, Surface } from '@tasche/core';
 import type { Aim, HitOff, SessionView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { REMOVED, rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
 /** Where the strikes of a session are from until a monitor or a file brings some. */
@@ -31,36 +32,4 @@ export const Session = defineEntity({
 });
 export type Session = InferEntity<typeof Session>;
 
-export function sessionView(session: Session): SessionView {
-  const {
-    id,
-    playerId,
-    version,
-    name,
-    heldOn,
-    conditions,
-    surface,
-    hitOff,
-    ball,
-    notes,
-    source,
-    live,
-    removedAt,
-  } = session;
-  return {
-    id,
-    playerId,
-    version,
-    name,
-    heldOn,
-    conditions,
-    surface,
-    hitOff,
-    ball,
-    notes,
-    source,
-    live,
-    aim: session.aim ?? null,
-    removed: removedAt != null,
-  };
-}
+export const sessionView = rowView<SessionView>()(Session, { removed: REMOVED });

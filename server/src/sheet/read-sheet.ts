@@ -11,12 +11,13 @@ import type {
 } from '@tasche/contract';
 import { specDifferences, type Spec } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import { bagView } from '../bags/bag.js';
 import { changeView, type ChangeRow } from '../changes/change.js';
 import type { DayCursor, IdCursor, MomentCursor } from '../http/cursors.js';
 import { knownText, type KnownText } from '../http/known-text.js';
 import { notFound } from '../http/http-error.js';
+import { planView } from '../plans/plan.js';
 import { callInWorkspace } from '../workspaces/in-workspace.js';
-import { BAG_JSON_SQL, PLAN_JSON_SQL } from './sheet-text-sql.js';
 
 /**
  * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
@@ -67,7 +68,7 @@ function revisionOf(orm: MikroORM, workspaceId: string, playerId: string): Promi
 
 /**
  * A player's locker, bags and plans as JSON text of a SheetView; with a day, the specs as they stood at its end.
- * PostgreSQL writes the whole of it (`sheet_text`, made by the first migration): this is the page everyone waits for.
+ * PostgreSQL writes the whole of it (`sheet_text`): this is the page everyone waits for.
  * @throws HttpError 404
  */
 async function readSheetText(
@@ -160,8 +161,8 @@ export async function readPlans(
          ${after ? 'and (starts_on < ?::date or (starts_on = ?::date and id > ?::uuid))' : ''} order by starts_on desc, id limit ?),
        shown as (select * from found order by starts_on desc, id limit ?)
      select json_build_object(
-       'rows', (select coalesce(json_agg(${PLAN_JSON_SQL} order by starts_on desc, id), '[]') from shown),
-       'bags', (select coalesce(json_agg(${BAG_JSON_SQL} order by place), '[]') from bag
+       'rows', (select coalesce(json_agg(${planView.json} order by starts_on desc, id), '[]') from shown),
+       'bags', (select coalesce(json_agg(${bagView.json} order by place), '[]') from bag
                 where player_id = ? and removed_at is null and plan_id in (select id from shown)),
        'total', (select count(*) from plan where player_id = ? and removed_at is null),
        'more', (select count(*) > ? from found)) as page`,

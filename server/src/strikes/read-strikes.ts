@@ -32,7 +32,7 @@ export async function readSessions(
   const of = new Map(counts.map((count) => [count.id, count]));
   return {
     rows: sessions.map((session) => ({
-      ...sessionView(session),
+      ...sessionView.of(session),
       strikes: of.get(session.id)?.strikes ?? 0,
       clubs: of.get(session.id)?.clubs ?? 0,
     })),
