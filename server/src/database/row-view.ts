@@ -1,7 +1,7 @@
 import type { EntitySchema } from '@mikro-orm/core';
 
 /** A row as its readers see it, made from its entity once: by the server of a row it holds, by PostgreSQL of the table's. */
-export interface RowView<Row, View> {
+interface RowView<Row, View> {
   of(row: Row): View;
   /** SQL: the same as JSON, in a query from the entity's table. */
   json: string;
