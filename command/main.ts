@@ -19,6 +19,7 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --seed N           other chances
   ./tasche validate      holds the core to published and remembered numbers: docs/validation.md
   ./tasche fit           fits the ball's drag and lift to the stock tables anew, and says how well
+  ./tasche usual-rounds  plays the usual courses anew, for what an ordinary round asks of a player
   ./tasche screenshots   the pictures of docs/screenshots, from the demo data
 
 DATABASE_URL in the environment uses that PostgreSQL and starts none.`;
@@ -51,6 +52,9 @@ async function main(): Promise<void> {
       return (await import('./bench.js')).bench(values.only);
     case 'fit':
       return (await import('./fit-flight.js')).fitFlight();
+    case 'usual-rounds':
+      (await import('./usual-rounds.js')).usualRounds();
+      return;
     case 'fuzz':
       return (await import('./fuzz.js')).fuzz({
         kills: values.kills ?? false,

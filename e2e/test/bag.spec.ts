@@ -97,12 +97,13 @@ test("the demo's hole is closed by trying the remedy, keeping it, and undone; be
   await expect(page.getByText('either-or · 37 ft')).toBeVisible();
   const before = await names(page);
   await page.keyboard.press('Alt+y');
-  await expect(verdict(page)).toContainText('Trying: Put 48 in for');
+  await expect(verdict(page)).toContainText('Trying: Put the 48 in for');
   await expect(verdict(page)).toContainText('new:');
   expect(await names(page)).toContain('48');
   await page.keyboard.press('Escape');
   expect(await names(page)).toEqual(before);
   await page.keyboard.press('Alt+y');
+  await expect(verdict(page)).toContainText('Trying: Put the 48 in for');
   await page.keyboard.press('Enter');
   await expect(verdict(page)).not.toContainText('Trying');
   await expect(verdict(page)).toContainText('before');

@@ -28,7 +28,6 @@ export { withModelledCarries } from './modelled-carries.js';
 export { movedClub } from './moved-club.js';
 export { type PlayedShot, type PlayedClub, type PlayedIn, playedIn } from './played-shot.js';
 export { type PutterStrategy, PUTTER_STRATEGIES } from './putter.js';
-export { ROUND_REMEDY_KINDS, type RoundRemedy, roundRemedies } from './round-remedies.js';
 export { type ShotDemand, TOUCH_M, MAX_HIT_FROM, DEMAND_BOUNDS } from './shot-demand.js';
 export { type TravelSize, type SmallestTravelSet, smallestTravelSet } from './smallest-travel-set.js';
 export {

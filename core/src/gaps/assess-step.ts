@@ -57,7 +57,7 @@ export function assessStep(step: Step, context: StepContext): StepReport {
       reason,
     });
   }
-  flags.push(...loftFlags(step, context, carry.word === 'either-or'));
+  flags.push(...loftFlags(step, context, carry.word));
   const worst = flags.reduce<Severity>((severity, flag) => worseOf(severity, flag.severity), carry.severity);
   const report: StepReport = {
     upperId: step.upper.id,

@@ -33,6 +33,7 @@ export function headlineOf({
       severity: worst === faults[0] ? 'fault' : 'look',
       title: titleOf(worst, stepsConcerned),
       text: `${worst.reason}${othersAverage(worst, steps, unit)}`,
+      clubIds: worst.clubIds,
     };
   }
   const unknown = steps.filter((step) => step.severity === 'unknown');

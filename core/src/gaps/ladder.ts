@@ -113,13 +113,13 @@ export interface OwnedShot {
   shot: Shot;
 }
 
-/** Every shot measured often enough to be counted on, longest first. */
+/** Every shot that can be counted on, longest first: stated by the player, or measured often enough. */
 export function ownedShots(clubs: readonly LadderClub[], reliableShots: number): OwnedShot[] {
   const owned: OwnedShot[] = [];
   for (const club of clubs) {
     for (const shotKind of SHOT_KINDS) {
       const shot = club.shots[shotKind];
-      if (shot?.source === 'measured' && (shot.shots ?? 0) >= reliableShots)
+      if (shot?.source === 'stated' || (shot?.source === 'measured' && (shot.shots ?? 0) >= reliableShots))
         owned.push({ club, shotKind, shot });
     }
   }

@@ -1,16 +1,17 @@
 import { isWedge } from '../clubs/index.js';
 import { ROUNDING, type StepContext } from './judge-carry.js';
 import type { Step } from './ladder.js';
-import type { Flag } from './report.js';
+import type { Flag, StepWord } from './report.js';
 import { formatDegrees, pairName } from './words.js';
 
 /** Loft steps speak for themselves among irons and wedges, whatever the carries say. */
 export function loftFlags(
   step: Step,
   { settings, school, targetDeg }: StepContext,
-  eitherOr: boolean,
+  carryWord: StepWord,
 ): Flag[] {
   const { loftDeg } = step;
+  const eitherOr = carryWord === 'either-or';
   if (loftDeg === undefined) return [];
   if (loftDeg < -REVERSED_DEG) {
     return [
@@ -32,7 +33,8 @@ export function loftFlags(
           step,
           loftDeg,
           'wedge-loft-wide',
-          'fault',
+          // A shot the player owns stands in the middle of it.
+          carryWord === 'covered' ? 'look' : 'fault',
           max,
           `${formatDegrees(loftDeg)} in the wedges, over ${formatDegrees(max)}`,
         ),

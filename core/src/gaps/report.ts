@@ -87,5 +87,11 @@ export interface GapReport {
   evenness?: Evenness;
   faults: number;
   looks: number;
-  headline: { severity: Severity; title: string; text: string };
+  headline: {
+    severity: Severity;
+    title: string;
+    text: string;
+    /** Whom it is about. */
+    clubIds?: readonly string[];
+  };
 }

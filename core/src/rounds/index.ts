@@ -3,9 +3,11 @@ export { type RoundDemands, deriveDemands } from './derive-demands.js';
 export { middleAir } from './middle-air.js';
 export type { RoundDay } from './play-hole.js';
 export { type PlayedRounds, playRounds } from './play-rounds.js';
+export { REMEDY_KINDS, remedies, type Remedy } from './remedies.js';
 export { type RoundAir, ROUND_AIR_BOUNDS, CALM, stillAir } from './round-air.js';
 export {
   type DemandChanges,
+  type CostedRound,
   type RoundChoosing,
   type RoundRequest,
   roundChoosing,
@@ -14,4 +16,5 @@ export {
   stillClubs,
   costOfBag,
 } from './round-choosing.js';
+export { type UsualRoundRequest, usualRound, usualRoundChoosing } from './usual-round.js';
 export { type DayTrigger, dayTriggers } from './triggers.js';

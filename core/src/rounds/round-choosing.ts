@@ -1,3 +1,4 @@
+import type { CourseGround } from '../courses/index.js';
 import type { LadderClub } from '../spec/index.js';
 import type { PlayingConditions } from '../plays-like/index.js';
 import { type GappingStrategyId, DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/index.js';
@@ -24,18 +25,23 @@ export type DemandChanges = Readonly<
   Record<string, Partial<Pick<ShotDemand, 'distanceM' | 'lie' | 'mustHold' | 'weight' | 'leftM'>> | null>
 >;
 
-/** A round as its bag is chosen: the day, the needs it was found or told to have, every club as it plays. */
-export interface RoundChoosing {
-  day: RoundDay;
+/** A round to choose a bag for: what it asks, how every club plays, and what each would cost. */
+export interface CostedRound {
+  ground: CourseGround;
   needs: readonly ShotDemand[];
-  /** What was derived and taken away by hand. */
-  takenAway: readonly ShotDemand[];
   strokes: number;
-  rareStrokes: number;
   /** As they are known, with modelled carries where there are none. */
   clubs: readonly LadderClub[];
   played: PlayedIn;
   costs: DemandCosts;
+}
+
+/** A round on a course of its own: the day, the needs it was found or told to have. */
+export interface RoundChoosing extends CostedRound {
+  day: RoundDay;
+  /** What was derived and taken away by hand. */
+  takenAway: readonly ShotDemand[];
+  rareStrokes: number;
 }
 
 /** How much of the work is playing the course; the rest is costing what it asks. */
@@ -96,6 +102,7 @@ export function roundChoosing(
   ];
   return {
     day,
+    ground: day.ground,
     needs,
     takenAway,
     strokes: needs.reduce((sum, { weight }) => sum + weight, 0),
@@ -130,16 +137,16 @@ export interface RoundPreferences {
 
 /** The choice of a round's bag; quick, once the round is worked out. Steps are those of the day's air without its wind. */
 export function choosingOfRound(
-  round: RoundChoosing,
+  round: CostedRound,
   { wishes, school, gamerIds, limits, settings = DEFAULT_GAP_SETTINGS }: RoundPreferences,
 ): BagChoosing {
-  const { clubs, needs, strokes, costs, day } = round;
+  const { clubs, needs, strokes, costs, ground } = round;
   const taste = choosingRulesOf({
     wishes,
     school,
     clubs,
     gamerIds,
-    ground: day.ground,
+    ground,
     swings: strokes,
     ...(limits && { limits }),
   });
@@ -147,30 +154,30 @@ export function choosingOfRound(
 }
 
 /** The clubs as their ladder hangs that day, the wind left out. */
-export function stillClubs({ clubs, played }: RoundChoosing): LadderClub[] {
+export function stillClubs({ clubs, played }: CostedRound): LadderClub[] {
   return clubs.map((club) => movedClub(played(club, { windMps: 0, windFromDeg: 0 })));
 }
 
 /** What a bag of any clubs, changed or bought ones too, costs that round. @throws InvalidInputError */
 export function costOfBag(
-  round: RoundChoosing,
+  round: CostedRound,
   taste: RoundPreferences,
 ): (clubs: readonly LadderClub[]) => number {
-  const { needs, played, day, strokes } = round;
+  const { needs, played, ground, strokes } = round;
   const columns = new WeakMap<LadderClub, DemandCosts>();
   const columnOf = (club: LadderClub) => {
     const known =
-      columns.get(club) ??
-      demandCosts([club], needs, { played, ground: day.ground, bounce: taste.wishes.bounce });
+      columns.get(club) ?? demandCosts([club], needs, { played, ground, bounce: taste.wishes.bounce });
     columns.set(club, known);
     return known;
   };
   return (clubs) => {
+    if (clubs.length === 0) return Infinity;
     const each = clubs.map(columnOf);
     const costs: DemandCosts = (each[0] ?? []).map(
       (_row, i) => new Map(clubs.map(({ id }, c) => [id, each[c]![i]!.get(id)!])),
     );
-    const priced = choosingRulesOf({ ...taste, clubs, ground: day.ground, swings: strokes });
+    const priced = choosingRulesOf({ ...taste, clubs, ground, swings: strokes });
     const { model } = bagChoosing(
       clubs.map((club) => movedClub(played(club, { windMps: 0, windFromDeg: 0 }))),
       needs,

@@ -186,7 +186,7 @@ describe('flags', () => {
   });
 
   it('softens a wide step whose middle an owned partial shot covers, and not by a shot only hoped for', () => {
-    const bag = (source: 'measured' | 'stated', shots?: number) => [
+    const bag = (source: 'measured' | 'stated' | 'modelled', shots?: number) => [
       club('PW', 'wedge', 46, 125, {
         partials: { soft: { carryM: yards(114), source, ...(shots && { shots }) } },
       }),
@@ -196,7 +196,9 @@ describe('flags', () => {
     const covered = step(bag('measured', 12), 'PW', '52');
     expect(covered).toMatchObject({ word: 'covered', severity: 'look' });
     expect(covered.reason).toContain('soft PW at 114 covers its middle, leaving 11 and 13 yd');
-    expect(step(bag('stated'), 'PW', '52').severity).toBe('fault');
+    // A stated partial counts as a stated full shot does; one a model only hopes for does not.
+    expect(step(bag('stated'), 'PW', '52').severity).toBe('look');
+    expect(step(bag('modelled'), 'PW', '52').severity).toBe('fault');
     expect(step(bag('measured', 4), 'PW', '52').severity).toBe('fault');
   });
 
@@ -463,6 +465,7 @@ describe('a player’s own way of spacing', () => {
 describe('the headline', () => {
   it('names the worst fault with its numbers and what the others are', () => {
     expect(gaps(strongSetWedge()).headline).toEqual({
+      clubIds: ['PW', '52'],
       severity: 'fault',
       title: 'One gap too wide.',
       text: 'PW to 52 is 8.0° in the wedges, over 6.0°. It carries 24 yd; the other steps average 13.8 yd.',

@@ -5,16 +5,15 @@ import {
   CLUB_KINDS,
   GAPPING_STRATEGIES,
   bagFindings,
-  remedies as findRemedies,
   type ClubKind,
   type Remedy,
   type StepReport,
 } from '@tasche/core';
 import type { Command } from '@tasche/contract';
-import { useEventListener, useElementSize, watchDebounced } from '@vueuse/core';
+import { until, useEventListener, useElementSize } from '@vueuse/core';
 import { NSelect } from 'naive-ui';
 import { v4 as newId } from 'uuid';
-import { computed, defineAsyncComponent, nextTick, ref, shallowRef } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay, shortMoment, today } from '../app/day';
 import { useSettings } from '../app/settings';
@@ -35,6 +34,8 @@ import PasteNotice from './PasteNotice.vue';
 import SwapPicker from './SwapPicker.vue';
 import VerdictCard from './VerdictCard.vue';
 import { useBagLadder } from './use-bag-ladder';
+import { useUsualRound } from './use-usual-round';
+import type { UsualQuestion } from './usual-round-worker';
 
 const ClubPanel = defineAsyncComponent(() => import('../clubs/ClubPanel.vue'));
 
@@ -85,15 +86,22 @@ function setQuery(key: string, value: string | undefined): void {
 const sheetHeight = computed(() => HEAD_PX + (ladder.rows.value.length + (canEdit.value ? 1 : 0)) * ROW_PX);
 const railHeight = computed(() => Math.max(420, sheetHeight.value));
 const { leftOutClubs } = ladder;
-const remediesNow = () => findRemedies(ladder.inBag.value, leftOutClubs.value, ladder.options.value);
-/** Some hundred bags are tried for these, so they come once the ladder has been painted. */
-const remedies = shallowRef<Remedy[]>([]);
-watchDebounced(
-  [ladder.inBag, leftOutClubs, ladder.options],
-  () => {
-    remedies.value = remediesNow();
-  },
-  { debounce: 150, immediate: true },
+const { remedies, swapsFor } = useUsualRound(
+  computed<UsualQuestion | null>(() =>
+    !store.readOnly && bag.value
+      ? {
+          request: {
+            clubs: [...ladder.inBag.value, ...leftOutClubs.value],
+            from: ladder.playedIn.value,
+            unit: unit.value,
+            ...(store.sheet!.player.handicap !== null && { handicap: store.sheet!.player.handicap }),
+          },
+          bagIds: ladder.inBag.value.map(({ id }) => id),
+          options: ladder.options.value,
+          limit: ladder.limit.value,
+        }
+      : null,
+  ),
 );
 const findings = computed(() => bagFindings(ladder.shown.value, store.sheet!.player.gapSettings));
 const locked = computed(() => Boolean(bag.value?.gamer || bag.value?.ready));
@@ -126,29 +134,29 @@ function putIn(clubId: string): void {
 }
 
 function tryRemedy(remedy: Remedy | undefined): void {
-  if (!remedy || remedy.kind === 'partial' || !bag.value) return;
+  if (!remedy || !bag.value) return;
   const { id: bagId } = bag.value;
-  const inBag = ladder.inBag.value;
-  const words = remedy.text.split(/[.:]/)[0]!;
-  if (remedy.kind === 'bend') {
-    trial.value = {
-      words: remedy.text.split(':')[0]!,
-      clubs: remedy.bag,
-      caution: `${BENDING_CAUTION} Carries after the bend are modelled; write the new loft down when it is done.`,
-    };
-    return;
-  }
-  const incoming = leftOutClubs.value.find((club) => club.id === remedy.inId);
+  const { text: words, bag: clubs } = remedy;
   const commands: Command[] = [
     ...(remedy.outId ? [{ do: 'takeOut', bagId, clubId: remedy.outId } as const] : []),
     ...(remedy.inId ? [{ do: 'putIn', bagId, clubId: remedy.inId } as const] : []),
   ];
   trial.value = {
     words,
-    commands,
-    clubs: [...inBag.filter((club) => club.id !== remedy.outId), ...(incoming ? [incoming] : [])],
+    clubs,
+    ...(commands.length > 0 && { commands }),
+    ...(remedy.bends && {
+      caution: `${BENDING_CAUTION} Carries after it are modelled; write the new loft down when it is done.`,
+    }),
   };
 }
+
+/** The swap that mends the bag, as soon as it has been found. */
+async function trySwap(): Promise<void> {
+  const found = await until(remedies).not.toBeNull({ timeout: PATIENT_MS });
+  tryRemedy(found?.find(({ inId, outId }) => inId ?? outId));
+}
+const PATIENT_MS = 3000;
 
 function keep(): void {
   const commands = trial.value?.commands;
@@ -224,7 +232,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     t: () => {
       asTable.value = !asTable.value;
     },
-    y: () => tryRemedy(remediesNow().find((remedy) => remedy.kind === 'swap' || remedy.kind === 'take out')),
+    y: () => void trySwap(),
     s: () => {
       school.value =
         GAPPING_STRATEGIES[
@@ -441,6 +449,7 @@ const kindPick = ref<ClubKind | null>(null);
             :options="ladder.options.value"
             :unit="unit"
             :full="full"
+            :swaps-for="swapsFor"
             @trial="trial = $event"
             @choose="choose"
             @close="leave"

@@ -4,13 +4,12 @@ import {
   compareReports,
   evennessWords,
   gaps,
-  ladderEnds,
   type DistanceUnit,
   type GapOptions,
   type GapReport,
   type LadderClub,
 } from '@tasche/core';
-import { computed, nextTick, onMounted, ref, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
 import { MARKS } from '../ladder/marks';
 import type { Trial } from './trial';
 
@@ -23,6 +22,8 @@ const props = defineProps<{
   unit: DistanceUnit;
   /** The bag may hold no more. */
   full: boolean;
+  /** Strokes a round the bag costs more with that club in, by the id of the one that goes out for it. */
+  swapsFor: (inId: string) => Promise<Readonly<Record<string, number>> | null>;
 }>();
 const emit = defineEmits<{
   trial: [trial: Trial | null];
@@ -89,12 +90,32 @@ function choice(club: LadderClub, clubs: LadderClub[], commands: Command[], word
   };
 }
 
-/** Best ladder first; the ends of the ladder and the putter last, for without them it is only shorter. */
-const sorted = computed(() => {
-  const ends = ladderEnds(props.inBag);
-  const last = ({ club }: Choice) => (incoming.value && (ends.has(club.id) || !club.shots.full) ? 1 : 0);
-  return [...choices.value].sort((a, b) => last(a) - last(b) || compareReports(a.report, b.report));
+/** What each swap costs a usual round, once it is worked out. */
+const strokes = shallowRef<Readonly<Record<string, number>> | null>(null);
+watch(incoming, async (club) => {
+  strokes.value = null;
+  if (!club) return;
+  const found = await props.swapsFor(club.id);
+  if (incoming.value === club) strokes.value = found;
 });
+/** The fewest strokes first; until those are known the best ladder, clubs without a carry last. */
+const sorted = computed(() => {
+  const costs = incoming.value ? strokes.value : null;
+  const last = ({ club }: Choice) => (incoming.value && !club.shots.full ? 1 : 0);
+  return [...choices.value].sort((a, b) =>
+    costs
+      ? (costs[a.club.id] ?? Infinity) - (costs[b.club.id] ?? Infinity)
+      : last(a) - last(b) || compareReports(a.report, b.report),
+  );
+});
+/** "saves 0.12": strokes a round. */
+function costWords(club: LadderClub): string {
+  const costs = strokes.value?.[club.id];
+  if (costs === undefined || !incoming.value) return '';
+  return Math.abs(costs) < 0.01
+    ? 'no stroke'
+    : `${costs < 0 ? 'saves' : 'costs'} ${Math.abs(costs).toFixed(2)}`;
+}
 watch(
   [sorted, pointed],
   () => {
@@ -175,6 +196,7 @@ onMounted(() => input.value?.focus());
         @click="take(one)"
       >
         <span class="name">{{ one.club.name }}</span>
+        <span v-if="costWords(one.club)" class="small quiet costs">{{ costWords(one.club) }}</span>
         <span v-if="!full || incoming" class="verdict small" :class="one.severity">{{ one.verdict }}</span>
         <span v-else class="small quiet">{{ one.club.kind }}</span>
       </li>
@@ -182,7 +204,10 @@ onMounted(() => input.value?.focus());
         {{ leftOut.length === 0 ? 'Every club of the locker is in this bag.' : 'No club of that name.' }}
       </li>
     </ul>
-    <p class="small quiet">Best for the ladder first. Enter takes it, Esc leaves it.</p>
+    <p class="small quiet">
+      {{ strokes && incoming ? 'Strokes a usual round, the fewest first.' : 'Best for the ladder first.' }}
+      Enter takes it, Esc leaves it.
+    </p>
   </section>
 </template>
 
@@ -227,6 +252,10 @@ li[aria-selected='true'] {
 }
 .name {
   font-weight: 500;
+}
+.costs {
+  margin-left: auto;
+  white-space: nowrap;
 }
 .none {
   cursor: default;

@@ -20,7 +20,8 @@ const props = defineProps<{
   opened: readonly StepReport[];
   closed: readonly StepReport[];
   pointed: StepReport | null;
-  remedies: readonly Remedy[];
+  /** Null while they are looked for. */
+  remedies: readonly Remedy[] | null;
   trial: Trial | null;
   unit: DistanceUnit;
   readOnly: boolean;
@@ -38,6 +39,21 @@ const names = computed(
   () => new Map([...props.before.rungs, ...props.report.rungs].map((rung) => [rung.clubId, rung.name])),
 );
 const school = computed(() => gappingStrategyOf(props.report.school));
+
+/** A wide step somebody should look at. */
+const atFault = computed(() =>
+  props.report.steps.some(
+    ({ word, severity }) => word === 'wide' && (severity === 'fault' || severity === 'look'),
+  ),
+);
+function gainWords({ gain }: Remedy): string {
+  return gain < 0.01 ? 'costs nothing elsewhere' : `saves ${gain.toFixed(2)} strokes a round`;
+}
+function evennessChange({ after }: Remedy): string {
+  return after.evenness
+    ? `${school.value.name}: ${unevenWords(after.evenness, props.unit)} after it, ${evenness.value ?? 'nothing to measure'} now.`
+    : '';
+}
 
 function stepWords(step: StepReport): string {
   const loft = step.loftDeg === undefined ? '' : `, ${formatDegrees(step.loftDeg)}`;
@@ -77,13 +93,19 @@ function stepWords(step: StepReport): string {
         ><span v-if="changed && evennessBefore" class="quiet">, before {{ evennessBefore }}</span>
       </p>
     </div>
-    <p v-if="!trial && remedies.length > 0 && !readOnly" class="remedies">
+    <p v-if="!trial && remedies && remedies.length > 0 && !readOnly" class="remedies">
       <span v-for="remedy in remedies" :key="remedy.text" class="remedy">
         {{ remedy.text }}
-        <button v-if="remedy.kind !== 'partial'" class="plain-button slim" @click="emit('try', remedy)">
+        <span class="quiet small" :title="`By a usual round for this player. ${evennessChange(remedy)}`">{{
+          gainWords(remedy)
+        }}</span>
+        <button v-if="remedy.kind !== 'buy'" class="plain-button slim" @click="emit('try', remedy)">
           Try it
         </button>
       </span>
+    </p>
+    <p v-else-if="!trial && remedies && atFault && !readOnly" class="quiet small">
+      Nothing in the locker or on the bench mends this without costing more elsewhere.
     </p>
     <p v-if="changed" class="figures small">
       <span v-if="opened.length > 0"

@@ -51,6 +51,8 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
     setting,
     baseline,
   );
+  /** The air and ground the ladder is read in. */
+  const playedIn = computed(() => setting.value ?? baseline.value);
   /** As they are known, wherever that was. */
   const known = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
   const inBag = computed(() => known.value.map(conditions.move));
@@ -136,6 +138,7 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
     school,
     options,
     limit,
+    playedIn,
     inBag,
     shown,
     report,

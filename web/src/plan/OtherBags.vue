@@ -5,11 +5,10 @@ import {
   type Alternatives,
   type HowSure,
   type PlayedRounds,
-  type RoundRemedy,
 } from '@tasche/core';
 import { computed, watch } from 'vue';
 import { differsWords } from './round-swaps';
-import type { RoundAnswer } from './round-worker';
+import type { RoundAnswer, RoundRemedy } from './round-worker';
 import { useLongWork, type AskedRound } from './use-round';
 
 /** Beside the best bag: the next ones, the best near the gamer, the best ten, the cheapest remedy, how sure it is, and the course's own word. */
@@ -24,7 +23,7 @@ const best = computed(() => props.chosen.answer!.best);
 const differs = (bag: Parameters<typeof differsWords>[0]) => differsWords(bag, best.value, name);
 
 const others = useLongWork<Alternatives>();
-const remedies = useLongWork<Omit<RoundRemedy, 'clubs'>[]>();
+const remedies = useLongWork<RoundRemedy[]>();
 const sure = useLongWork<HowSure>();
 const played = useLongWork<PlayedRounds & { against: string; claim: number }>();
 const ROUNDS = 2000;
@@ -158,7 +157,7 @@ const works = [
     </dl>
     <div v-if="remedies.result.value" class="remedies">
       <p v-if="remedies.result.value.length === 0">
-        Nothing done to the gamer gains a hundredth of a stroke here.
+        Nothing worth doing: no shot, bend, swap or club makes the gamer better here.
       </p>
       <ol v-else>
         <li v-for="(one, i) in remedies.result.value" :key="one.kind">

@@ -12,7 +12,7 @@ import {
   playRounds,
   reasonSentence,
   roundChoosing,
-  roundRemedies,
+  remedies,
   smallestTravelSet,
   stillClubs,
   travelSet,
@@ -26,7 +26,7 @@ import {
   type PlayedRounds,
   type RoundChoosing,
   type RoundRequest,
-  type RoundRemedy,
+  type Remedy,
   type RoundPreferences,
   type Scenario,
   type SmallestTravelSet,
@@ -87,6 +87,9 @@ function worked(order: RoundRequest, progress?: Progress): RoundChoosing {
   rounds.set(key, round);
   return round;
 }
+
+/** What may be done to the gamer for a round. */
+export type RoundRemedy = Pick<Remedy, 'kind' | 'text' | 'gain'> & { opens: number };
 
 /** A way a round may turn out. */
 export interface TravelDay {
@@ -175,19 +178,19 @@ const api = {
     return alternatives(worked(order), taste);
   },
 
-  remedies(order: RoundRequest, taste: RoundPreferences, unit: DistanceUnit): Omit<RoundRemedy, 'clubs'>[] {
+  remedies(order: RoundRequest, taste: RoundPreferences, unit: DistanceUnit): RoundRemedy[] {
     const round = worked(order);
-    const bag = clubsOfIds(round.clubs, taste.gamerIds);
-    const { wishes, limits } = taste;
-    const leftOut = round.clubs.filter(
-      ({ id }) => !taste.gamerIds.includes(id) && !wishes.never.includes(id),
-    );
-    return roundRemedies(bag, leftOut, costOfBag(round, taste), {
+    const { wishes, limits, school, settings } = taste;
+    return remedies({
+      bag: clubsOfIds(round.clubs, taste.gamerIds),
+      leftOut: round.clubs.filter(({ id }) => !taste.gamerIds.includes(id) && !wishes.never.includes(id)),
+      costOf: costOfBag(round, { ...taste, wishes: { ...wishes, changeStrokes: 0 } }),
+      changeStrokes: wishes.changeStrokes,
+      options: { school, unit, ...(settings && { settings }) },
       limit: Math.min(wishes.limit, limits?.clubs ?? wishes.limit),
-      unit,
       keep: wishes.always,
       conditions: order.from.conditions,
-    }).map(({ kind, text, gain }) => ({ kind, text, gain }));
+    }).map(({ kind, text, gain, opens }) => ({ kind, text, gain, opens: opens.length }));
   },
 
   /** Chooses again with other carries within what is known of them. */

@@ -46,16 +46,43 @@ describe('the verdict on a bag', () => {
 
   it('a gap is named with its numbers, and what would mend it can be tried', async () => {
     const wide = [...even.slice(0, 4), iron('54', 54, 80)];
-    const remedy = {
+    const remedy: Remedy = {
       kind: 'swap',
-      text: 'Put GW in for 7.',
+      text: 'Put the GW in for the 7',
       bag: even,
+      gain: 0.124,
       after: gaps(even),
-    } as unknown as Remedy;
+      mends: gaps(wide).steps.at(-1),
+      opens: [],
+    };
     const view = card(wide, { remedies: [remedy] });
     expect(view.text()).toContain('PW to 54 is 10.0°');
+    expect(view.text()).toContain('saves 0.12 strokes a round');
     await view.get('.remedies button').trigger('click');
     expect(view.emitted('try')).toEqual([[remedy]]);
+  });
+
+  it('that nothing would mend it is said, and only once that is known', () => {
+    const wide = [...even.slice(0, 4), iron('54', 54, 80)];
+    expect(card(wide, { remedies: [] }).text()).toContain('Nothing in the locker or on the bench mends this');
+    expect(card(wide, { remedies: null }).text()).not.toContain('Nothing in the locker');
+    expect(card(even, { remedies: [] }).text()).not.toContain('Nothing in the locker');
+  });
+
+  it('a club to buy is named, but nothing there is can be tried', () => {
+    const wide = [...even.slice(0, 4), iron('54', 54, 80)];
+    const buy: Remedy = {
+      kind: 'buy',
+      text: 'Buy a wedge of 49.0° (about 97 m)',
+      bag: even,
+      gain: 0.004,
+      after: gaps(even),
+      mends: undefined,
+      opens: [],
+    };
+    const view = card(wide, { remedies: [buy] });
+    expect(view.text()).toContain('costs nothing elsewhere');
+    expect(view.find('.remedies button').exists()).toBe(false);
   });
 
   it('a step of which a carry is only modelled is asked about, not judged', () => {

@@ -1,0 +1,355 @@
+import { carryCurve } from '../carry/index.js';
+import { isWedge, type ClubKind, type Shot } from '../clubs/index.js';
+import { BASELINE, type Conditions } from '../conditions/index.js';
+import {
+  bentClub,
+  carryLadder,
+  formatDegrees,
+  gaps,
+  isBendable,
+  shotName,
+  type GapOptions,
+  type GapReport,
+  type StepReport,
+} from '../gaps/index.js';
+import { TIE_STROKES } from '../choosing/index.js';
+import { InvalidInputError } from '../invalid-input-error.js';
+import type { LadderClub } from '../spec/index.js';
+import { distanceNumber } from '../units/index.js';
+
+/** What may be done to a bag, cheapest first. */
+export type RemedyKind = 'learn a shot' | 'turn a sleeve' | 'bend' | 'take out' | 'swap' | 'buy';
+export const REMEDY_KINDS: readonly RemedyKind[] = [
+  'learn a shot',
+  'turn a sleeve',
+  'bend',
+  'take out',
+  'swap',
+  'buy',
+];
+
+/** The best of its kind, the bag it makes, and what that is worth. */
+export interface Remedy {
+  kind: RemedyKind;
+  /** "Put the 48 in for the 5 hybrid". */
+  text: string;
+  bag: readonly LadderClub[];
+  /** Strokes a round. */
+  gain: number;
+  after: GapReport;
+  /** The step at fault that is none afterwards, or one to look at in place of a fault. */
+  mends: StepReport | undefined;
+  /** Steps at fault afterwards that were not before; none of them worse than what was mended. */
+  opens: readonly StepReport[];
+  outId?: string;
+  inId?: string;
+  /** The lofts clubs are bent or turned to. */
+  bends?: readonly { clubId: string; fromDeg: number; toDeg: number }[];
+}
+
+interface RemedyRequest {
+  bag: readonly LadderClub[];
+  /** Owned, and not in it. */
+  leftOut: readonly LadderClub[];
+  /** Strokes a round of a bag, what a change has to be worth left out (see `costOfBag`). */
+  costOf: (clubs: readonly LadderClub[]) => number;
+  /** Strokes a round that a club put in must be worth where no step is at fault; what tells two bags apart where nothing is said. */
+  changeStrokes?: number;
+  /** How the bag is judged. */
+  options?: GapOptions;
+  /** Clubs there may be; while there is room nothing has to go for what comes in. */
+  limit: number;
+  /** Clubs that are not to go, by id. */
+  keep?: readonly string[];
+  /** The air the carries are known in. */
+  conditions?: Conditions;
+  /** Kinds that are of use here; all of them where nothing is said. */
+  kinds?: readonly RemedyKind[];
+}
+
+/** Half-degree steps are what a bench can hold; one degree is within what most heads allow. Common practice, no source. */
+const BENDS_DEG = [-1, -0.5, 0.5, 1] as const;
+const SLEEVE_DEG = [-1, 1] as const;
+const SLEEVED: readonly ClubKind[] = ['driver', 'fairway', 'hybrid'];
+/** A partial carries this share of the full shot where no step says what it is for. Ours. */
+const PARTIAL_SHARE = { 'three-quarter': 0.86, soft: 0.95 } as const;
+/** A partial closer than this to the full shot, or farther from it, is none anybody learns. Ours. */
+const PARTIAL_SHARES = { 'three-quarter': [0.72, 0.95], soft: [0.88, 0.97] } as const;
+/** Nobody buys a club within so many degrees of one that is in the locker. Ours. */
+const OWNED_DEG = 1.5;
+/** Ways of one kind that are looked at, those of the most gain first. */
+const MAX_JUDGED = 25;
+const A: Record<ClubKind, string> = {
+  driver: 'a driver',
+  fairway: 'a fairway wood',
+  hybrid: 'a hybrid',
+  'driving iron': 'a driving iron',
+  iron: 'an iron',
+  wedge: 'a wedge',
+  chipper: 'a chipper',
+  putter: 'a putter',
+};
+
+interface Way {
+  text: string;
+  bag: readonly LadderClub[];
+  outId?: string;
+  inId?: string;
+  bends?: Remedy['bends'];
+  /** A club nobody carries now comes in. */
+  changes?: boolean;
+}
+
+/**
+ * The best remedy of each kind for a bag, cheapest kind first. One is given only where it costs no stroke, leaves the bag no worse by its own
+ * report (faults, looks, then evenness), and mends the widest step at fault; where none is, it must gain more than a tie. The two ends of the
+ * ladder stay: a bag without them is more even only because it is shorter. Nothing at all is an answer too. What is bent, turned or bought
+ * carries what the model says.
+ * @throws InvalidInputError
+ */
+export function remedies({
+  bag,
+  leftOut,
+  costOf,
+  changeStrokes = TIE_STROKES,
+  options = {},
+  limit,
+  keep = [],
+  conditions = BASELINE,
+  kinds = REMEDY_KINDS,
+}: RemedyRequest): Remedy[] {
+  const unit = options.unit ?? 'yd';
+  const said = (m: number) => `${distanceNumber(m, unit)} ${unit}`;
+  const before = gaps(bag, options);
+  const worst = namedStep(before);
+  const now = costOf(bag);
+  const full = bag.filter((club) => club.shots.full);
+  const rungs = carryLadder(bag);
+  const stays = new Set([...keep, rungs[0]?.id, rungs.at(-1)?.id]);
+  const instead = (...changed: readonly (readonly [LadderClub, LadderClub])[]) =>
+    bag.map((one) => changed.find(([was]) => was === one)?.[1] ?? one);
+
+  /** Clubs a change of which may help: the two of the step at fault, where there is one. */
+  const concerned = full.filter(({ id }) => !worst || id === worst.upperId || id === worst.lowerId);
+
+  const ways: Record<RemedyKind, () => Way[]> = {
+    'learn a shot': () => concerned.flatMap(learnt),
+    'turn a sleeve': () =>
+      concerned
+        .filter(({ kind, loftDeg }) => SLEEVED.includes(kind) && loftDeg !== undefined)
+        .flatMap((club) =>
+          SLEEVE_DEG.map((deg) => ({
+            text: `Turn the ${club.name}’s sleeve ${formatDegrees(Math.abs(deg))} ${deg > 0 ? 'weaker' : 'stronger'}, from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}, if it has one`,
+            bag: instead([club, bentClub(club, deg)]),
+            bends: [bendOf(club, deg)],
+          })),
+        ),
+    bend: () => [...bends(concerned.filter(isBendable)), ...bothEnds()],
+    // No wide step is mended by it.
+    'take out': () =>
+      bag
+        .filter(({ id, kind }) => !worst && kind !== 'putter' && !stays.has(id))
+        .map((out) => ({
+          text: `Take the ${out.name} out`,
+          bag: bag.filter((one) => one !== out),
+          outId: out.id,
+        })),
+    swap: () =>
+      leftOut.flatMap((club): Way[] =>
+        bag.length < limit && club.kind !== 'putter'
+          ? [{ text: `Put the ${club.name} in`, bag: [...bag, club], inId: club.id, changes: true }]
+          : bag
+              .filter((out) => !stays.has(out.id) && (out.kind === 'putter') === (club.kind === 'putter'))
+              .map((out) => ({
+                text: `Put the ${club.name} in for the ${out.name}`,
+                bag: instead([out, club]),
+                inId: club.id,
+                outId: out.id,
+                changes: true,
+              })),
+      ),
+    buy: buys,
+  };
+  return kinds.flatMap((kind) => best(kind, ways[kind]()));
+
+  function best(kind: RemedyKind, all: readonly Way[]): Remedy[] {
+    const costed = all
+      .map((way) => ({ way, gain: now - costOf(way.bag) }))
+      .filter(({ gain }) => gain >= 0)
+      .sort((a, b) => b.gain - a.gain);
+    for (const { way, gain } of costed.slice(0, MAX_JUDGED)) {
+      const { changes = false, ...rest } = way;
+      const after = gaps(way.bag, options);
+      if (!isNoWorse(before, after)) continue;
+      const left = stepsAtFault(after);
+      if (worst && left.some((step) => isLeft(step, worst) || isOpened(step))) continue;
+      if (!worst && gain < (changes ? Math.max(changeStrokes, TIE_STROKES) : TIE_STROKES)) continue;
+      const opens = left.filter((step) => !stepsAtFault(before).some((one) => isSame(one, step)));
+      return [{ kind, ...rest, gain, after, mends: worst, opens }];
+    }
+    return [];
+  }
+
+  /** A step as wide as the one that was to be mended, where there was none. */
+  function isOpened(step: StepReport): boolean {
+    return (
+      !isSame(step, worst!) &&
+      spanOf(step) >= spanOf(worst!) - 1e-9 &&
+      !stepsAtFault(before).some((one) => isSame(one, step))
+    );
+  }
+
+  /** A shot nobody owns yet, of a club that is swung less for one: never the driver. */
+  function learnt(club: LadderClub): Way[] {
+    const kind = isWedge({ kind: club.kind, ...(club.loftDeg !== undefined && { loftDeg: club.loftDeg }) })
+      ? 'three-quarter'
+      : 'soft';
+    if (club.kind === 'driver' || club.shots[kind]) return [];
+    const { totalM, spreadM: _spread, sideSpreadM: _side, shots: _shots, ...shot } = club.shots.full!;
+    const middleM = worst?.upperId === club.id && !worst.cover ? shot.carryM - worst.carryM / 2 : undefined;
+    const share = middleM === undefined ? PARTIAL_SHARE[kind] : middleM / shot.carryM;
+    const [min, max] = PARTIAL_SHARES[kind];
+    if (share < min || share > max) return [];
+    // Once it is owned it is as good as a stated one.
+    const owned: Shot = {
+      ...shot,
+      carryM: shot.carryM * share,
+      source: 'stated',
+      ...(totalM !== undefined && { totalM: totalM * share }),
+    };
+    return [
+      {
+        text: `Learn a ${shotName(kind, club.name)} at ${said(shot.carryM * share)}`,
+        bag: instead([club, { ...club, shots: { ...club.shots, [kind]: owned } }]),
+      },
+    ];
+  }
+
+  function bends(clubs: readonly LadderClub[]): Way[] {
+    return clubs.flatMap((club) =>
+      BENDS_DEG.map((deg) => ({
+        text: `Bend the ${club.name} from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}`,
+        bag: instead([club, bentClub(club, deg)]),
+        bends: [bendOf(club, deg)],
+      })),
+    );
+  }
+
+  /** The two clubs of the step at fault, each towards the other. */
+  function bothEnds(): Way[] {
+    const [upper, lower] = [worst?.upperId, worst?.lowerId].map((id) => bag.find((club) => club.id === id));
+    if (!upper || !lower || !isBendable(upper) || !isBendable(lower)) return [];
+    return [0.5, 1].flatMap((weaker) =>
+      [-0.5, -1].map((stronger) => ({
+        text: `Bend the ${upper.name} to ${formatDegrees(upper.loftDeg! + weaker)} and the ${lower.name} to ${formatDegrees(lower.loftDeg! + stronger)}`,
+        bag: instead([upper, bentClub(upper, weaker)], [lower, bentClub(lower, stronger)]),
+        bends: [bendOf(upper, weaker), bendOf(lower, stronger)],
+      })),
+    );
+  }
+
+  /** A club for the middle of each of the widest steps; where there is no room, in the place of the one that would be missed least. */
+  function buys(): Way[] {
+    const steps = rungs
+      .slice(1)
+      .map((lower, i) => ({ upper: rungs[i]!, lower, carryM: rungs[i]!.carryM - lower.carryM }))
+      .sort((a, b) => b.carryM - a.carryM)
+      .slice(0, 2);
+    const curve = carryCurve([...bag, ...leftOut], conditions);
+    const room = bag.length < limit;
+    const missed = full
+      .filter(({ id, kind }) => kind !== 'putter' && !stays.has(id))
+      .map((club) => ({ club, cost: costOf(bag.filter((one) => one !== club)) }))
+      .sort((a, b) => a.cost - b.cost)[0]?.club;
+    return steps.flatMap(({ upper, lower }) => {
+      const clubs = [upper.id, lower.id].map((id) => bag.find((club) => club.id === id)!);
+      const [above, below] = clubs.map(({ loftDeg }) => loftDeg);
+      if (above === undefined || below === undefined || !missed) return [];
+      const loftDeg = Math.round(above + below) / 2;
+      return [...new Set(clubs.map(({ kind }) => kind).filter((kind) => kind !== 'driver'))].flatMap(
+        (kind): Way[] => {
+          const owns = leftOut.some(
+            (club) => club.kind === kind && Math.abs((club.loftDeg ?? Infinity) - loftDeg) <= OWNED_DEG,
+          );
+          const bought = owns ? undefined : clubOfCurve(kind, loftDeg);
+          return bought
+            ? [
+                {
+                  text: `Buy ${bought.name} (about ${said(bought.shots.full!.carryM)})${room ? '' : `, for the ${missed.name}`}`,
+                  bag: room ? [...bag, bought] : instead([missed, bought]),
+                  changes: true,
+                },
+              ]
+            : [];
+        },
+      );
+    });
+
+    function clubOfCurve(kind: ClubKind, loftDeg: number): LadderClub | undefined {
+      try {
+        const { carryM, apexM, landDeg } = curve.at(kind, loftDeg);
+        return {
+          id: `${A[kind]} of ${loftDeg}`,
+          name: `${A[kind]} of ${formatDegrees(loftDeg)}`,
+          kind,
+          loftDeg,
+          shots: {
+            full: {
+              carryM: carryM.value,
+              plusMinusM: carryM.plusMinus,
+              apexM: apexM.value,
+              landDeg: landDeg.value,
+              source: 'modelled',
+            },
+          },
+        };
+      } catch (error) {
+        if (error instanceof InvalidInputError) return undefined;
+        throw error;
+      }
+    }
+  }
+}
+
+function bendOf({ id, loftDeg }: LadderClub, deg: number) {
+  return { clubId: id, fromDeg: loftDeg!, toDeg: loftDeg! + deg };
+}
+
+/** The wide step the headline is about, or the widest where that is about something else. */
+function namedStep(report: GapReport): StepReport | undefined {
+  const steps = stepsAtFault(report);
+  const [upperId, lowerId] = report.headline.clubIds ?? [];
+  return steps.find((step) => step.upperId === upperId && step.lowerId === lowerId) ?? steps[0];
+}
+
+/** Wide steps that are at fault or worth a look, what costs most first. */
+function stepsAtFault({ steps }: GapReport): StepReport[] {
+  return steps
+    .filter(({ word, severity }) => word === 'wide' && (severity === 'fault' || severity === 'look'))
+    .sort((a, b) => Number(b.severity === 'fault') - Number(a.severity === 'fault') || spanOf(b) - spanOf(a));
+}
+
+function spanOf(step: StepReport): number {
+  return (step.severity === 'fault' ? 1000 : 0) + step.carryM;
+}
+
+/** A step that is still at fault is mended as far as it goes where at least this share of what it is too wide by is gone. Ours. */
+const MENDED_SHARE = 1 / 3;
+
+/** The same step, hardly less wide than it was. */
+function isLeft(step: StepReport, worst: StepReport): boolean {
+  if (!isSame(step, worst)) return false;
+  if (worst.severity === 'look' || step.severity === 'fault' || worst.targetM === undefined) return true;
+  return step.carryM - worst.targetM > (worst.carryM - worst.targetM) * (1 - MENDED_SHARE);
+}
+
+function isSame(a: StepReport, b: StepReport): boolean {
+  return a.upperId === b.upperId && a.lowerId === b.lowerId;
+}
+
+/** Whether a report is no worse than another: as many faults and looks at most, and where those are as many, no less even. */
+function isNoWorse(before: GapReport, after: GapReport): boolean {
+  if (after.faults !== before.faults) return after.faults < before.faults;
+  if (after.looks !== before.looks) return after.looks < before.looks;
+  return (after.evenness?.rms ?? 0) <= (before.evenness?.rms ?? 0) + 1e-9;
+}

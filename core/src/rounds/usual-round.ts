@@ -1,0 +1,211 @@
+import { carryCurve } from '../carry/index.js';
+import {
+  demandCosts,
+  TOUCH_M,
+  playedIn,
+  withModelledCarries,
+  type BounceStrategy,
+  type PlayedIn,
+  type ShotDemand,
+} from '../choosing/index.js';
+import { USUAL_GROUND, roughStrokes, usualHole, type CourseGround } from '../courses/index.js';
+import type { Lie, PlayingConditions } from '../plays-like/index.js';
+import { skillOf } from '../skill/index.js';
+import type { LadderClub } from '../spec/index.js';
+import { distanceNumber, type DistanceUnit } from '../units/index.js';
+import type { StrokeKind } from './play-hole.js';
+import type { CostedRound } from './round-choosing.js';
+import { troubleBeside, type Beside } from './usual-course.js';
+import { USUAL_ROUND_TABLE } from './usual-round-table.js';
+
+/** How wide the table's bins of distance are, as a share of the driver's carry; from rough and sand twice that. */
+const BIN_SHARE = USUAL_ROUND_TABLE.binShare;
+/** What comes up less often in a round is left out, and counted with the rest. */
+const RAREST = 0.03;
+
+interface TableRow {
+  kind: StrokeKind;
+  lie: Lie;
+  front: '' | 'open' | 'sand';
+  beside: '' | Beside;
+  /** Strokes a round, distance, what is left, for every player of the table; 0 where it never comes up. Shares of the driver's carry, short shots in metres. */
+  cells: readonly (0 | readonly [strokes: number, distance: number, left: number])[];
+}
+const { reachesM, handicaps } = USUAL_ROUND_TABLE;
+const ROWS = USUAL_ROUND_TABLE.rows as readonly TableRow[];
+
+/** What an ordinary round asks of a player. */
+interface UsualRound {
+  needs: readonly ShotDemand[];
+  /** Strokes a round, putts left out. */
+  strokes: number;
+}
+
+/**
+ * What a round on an ordinary course that suits the player's length asks, without naming one: read off 360 rounds played by each of eighteen
+ * players with every club there is (`./tasche usual-rounds`), between them in proportion. Calm, level, medium ground.
+ * @param reachM carry of the driver, or what a driver would carry
+ * @param unit distances in the demands' names
+ */
+export function usualRound(reachM: number, handicap: number, unit: DistanceUnit = 'm'): UsualRound {
+  const shares = neighbours(handicaps, handicap).flatMap(([h, ofHandicap]) =>
+    neighbours(reachesM, reachM).map(([r, ofReach]): [number, number] => [
+      h * reachesM.length + r,
+      ofHandicap * ofReach,
+    ]),
+  );
+  const strokes = shares.reduce((sum, [cell, share]) => sum + share * USUAL_ROUND_TABLE.strokes[cell]!, 0);
+  const needs = ROWS.flatMap((row) => {
+    let [weight, distance, left] = [0, 0, 0];
+    for (const [cell, share] of shares) {
+      const found = row.cells[cell];
+      if (!found) continue;
+      weight += share * found[0];
+      distance += share * found[0] * found[1];
+      left += share * found[0] * found[2];
+    }
+    return weight < RAREST ? [] : [demandOf(row, weight, distance / weight, left / weight, reachM, unit)];
+  });
+  const listed = needs.reduce((sum, { weight }) => sum + weight, 0);
+  return {
+    needs: needs.map((demand) => ({ ...demand, weight: (demand.weight * strokes) / listed })),
+    strokes,
+  };
+}
+
+/** The two entries about a value, with the share of each; one where it lies at or beyond an end. */
+function neighbours(entries: readonly number[], value: number): [at: number, share: number][] {
+  const above = entries.findIndex((entry) => entry >= value);
+  if (above === 0) return [[0, 1]];
+  if (above === -1) return [[entries.length - 1, 1]];
+  const share = (value - entries[above - 1]!) / (entries[above]! - entries[above - 1]!);
+  return [
+    [above - 1, 1 - share],
+    [above, share],
+  ];
+}
+
+const GREEN_HALF_M = usualHole(4, []).greenM / 2;
+const FAIRWAY_HALF_M = usualHole(4, []).corridorM / 2;
+const KIND_WORDS: Record<StrokeKind, string> = {
+  'tee shot': 'tee shot',
+  'par three': 'par three',
+  'lay-up': 'lay-up',
+  approach: 'approach',
+  'short game': 'short shot',
+};
+
+function demandOf(
+  { kind, lie, front, beside }: TableRow,
+  weight: number,
+  distance: number,
+  left: number,
+  reachM: number,
+  unit: DistanceUnit,
+): ShotDemand {
+  const distanceM = Math.max(1, kind === 'short game' ? distance : distance * reachM);
+  const from = lie === 'tee' || lie === 'fairway' ? '' : ` from ${lie}`;
+  const name = `${KIND_WORDS[kind]}${from} of ${distanceNumber(distanceM, unit)} ${unit}`;
+  const common = { name, distanceM, lie, weight, missStrokes: roughStrokes(USUAL_GROUND) };
+  if (kind === 'tee shot' || kind === 'lay-up') {
+    const trouble = beside === '' ? [] : troubleBeside(beside, reachM);
+    return {
+      ...common,
+      to: 'fairway',
+      mustHold: false,
+      halfM: FAIRWAY_HALF_M,
+      leftM: Math.max(1, left * reachM),
+      ...(trouble.length > 0 && { trouble }),
+    };
+  }
+  const binM = kind === 'short game' ? 0 : reachM * BIN_SHARE * (front === '' ? 2 : 1);
+  return {
+    ...common,
+    to: 'green',
+    mustHold: front === 'sand',
+    halfM: GREEN_HALF_M,
+    ...(binM > 0 && { hitFromM: SIXTHS.map((sixth) => distanceM + binM * sixth) }),
+  };
+}
+
+/** A row stands for the shots of its bin, not for those of its middle alone: no club gains by carrying just that. */
+const SIXTHS = [-2 / 6, 0, 2 / 6];
+
+/** The loft a driver is taken to have where a player has none. */
+const USUAL_DRIVER_DEG = 10.5;
+
+/** What the player's driver carries, or would carry. Metres; undefined where nothing is known that tells it. */
+function reachOf(clubs: readonly LadderClub[], from: PlayingConditions): number | undefined {
+  const driver = clubs.find(({ kind, shots }) => kind === 'driver' && shots.full);
+  if (driver) return driver.shots.full!.carryM;
+  try {
+    return carryCurve(clubs, from.conditions).at('driver', USUAL_DRIVER_DEG).carryM.value;
+  } catch {
+    return undefined;
+  }
+}
+
+/** What a usual round is played with and for. */
+export interface UsualRoundRequest {
+  clubs: readonly LadderClub[];
+  /** The air and ground the carries are known in; the round is played there too, without wind. */
+  from: PlayingConditions;
+  bounce?: BounceStrategy;
+  ground?: CourseGround;
+  handicap?: number;
+  unit?: DistanceUnit;
+  /** Shots somebody wrote down: they take the place of the approaches and par threes a usual round asks. */
+  typed?: readonly ShotDemand[];
+}
+
+/**
+ * A usual round with what every club would cost for it, to choose from as from any other. What somebody typed stands for the long shots at greens,
+ * in the strokes a round those have; drives, lay-ups, recoveries and the short game stay, so that no list takes the driver or the wedges out.
+ * @returns undefined where no carry and no loft tells how far the player hits it
+ */
+export function usualRoundChoosing({
+  clubs: known,
+  from,
+  bounce = 'match',
+  ground = USUAL_GROUND,
+  handicap = skillOf(known).handicap,
+  unit = 'm',
+  typed = [],
+}: UsualRoundRequest): CostedRound | undefined {
+  const clubs = withModelledCarries(known, from.conditions);
+  const reachM = reachOf(clubs, from);
+  if (reachM === undefined || !clubs.some(({ shots }) => shots.full)) return undefined;
+  const { needs, strokes } = withTyped(usualRound(reachM, handicap, unit), typed);
+  const still = { ...from.conditions, windMps: 0, windFromDeg: 0 };
+  const played: PlayedIn = playedIn(from, still, ground, handicap);
+  return {
+    ground,
+    needs,
+    strokes,
+    clubs,
+    played,
+    costs: demandCosts(clubs, needs, { played, ground, bounce }),
+  };
+}
+
+/** Long shots at greens from grass or a tee: what a list somebody typed is about. */
+function isLong({ to, distanceM, lie }: ShotDemand): boolean {
+  return to === 'green' && distanceM > TOUCH_M && (lie === 'fairway' || lie === 'tee');
+}
+
+function withTyped(usual: UsualRound, typed: readonly ShotDemand[]): UsualRound {
+  if (typed.length === 0) return usual;
+  const drives = typed.some(({ to }) => to === 'fairway');
+  const replaced = usual.needs.filter(
+    (demand) => isLong(demand) || (drives && demand.to === 'fairway' && demand.lie === 'tee'),
+  );
+  const sum = (needs: readonly ShotDemand[]) => needs.reduce((total, { weight }) => total + weight, 0);
+  const scale = sum(replaced) / Math.max(1e-9, sum(typed));
+  return {
+    strokes: usual.strokes,
+    needs: [
+      ...usual.needs.filter((demand) => !replaced.includes(demand)),
+      ...typed.map((demand) => ({ ...demand, weight: demand.weight * scale })),
+    ],
+  };
+}

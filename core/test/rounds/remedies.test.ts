@@ -1,0 +1,151 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  BASELINE,
+  DEFAULT_PREFERENCES,
+  MEDIUM_FAIRWAY,
+  clubsOfIds,
+  costOfBag,
+  gaps,
+  remedies,
+  usualRoundChoosing,
+  type LadderClub,
+  type Remedy,
+} from '../../src/index.js';
+import { club, strongSetWedge } from '../bag-of-clubs.js';
+
+const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
+
+/** A bag and a locker in a usual round: what is offered, and what each bag costs. */
+function asked(bag: readonly LadderClub[], leftOut: readonly LadderClub[] = [], limit = 14) {
+  const round = usualRoundChoosing({ clubs: [...bag, ...leftOut], from: FROM })!;
+  const ids = bag.map(({ id }) => id);
+  const costOf = costOfBag(round, {
+    wishes: { ...DEFAULT_PREFERENCES, changeStrokes: 0 },
+    school: 'even-carries',
+    gamerIds: ids,
+  });
+  const inBag = clubsOfIds(round.clubs, ids);
+  const found = remedies({
+    bag: inBag,
+    leftOut: round.clubs.filter(({ id }) => !ids.includes(id)),
+    costOf,
+    limit,
+  });
+  return { found, costOf, inBag, kind: (kind: Remedy['kind']) => found.find((one) => one.kind === kind) };
+}
+
+describe('remedies for a gap under a strong set wedge', () => {
+  const gapWedge = club('48', 'wedge', 48, 113);
+  const { found, kind, inBag, costOf } = asked(strongSetWedge(), [gapWedge]);
+
+  it('mend that gap, each of them, and gain what their bag costs less', () => {
+    expect(found.length).toBeGreaterThan(1);
+    for (const remedy of found) {
+      expect(remedy.mends, remedy.text).toMatchObject({ upperId: 'PW', lowerId: '52' });
+      expect(remedy.gain, remedy.text).toBeCloseTo(costOf(inBag) - costOf(remedy.bag), 9);
+    }
+  });
+
+  it('offer no swap that opens as wide a gap elsewhere, or takes an end off the ladder', () => {
+    expect(kind('swap')).toBeUndefined();
+    // With a club too many at the top one of those may go.
+    const crowded = strongSetWedge().map((one) =>
+      one.name === '6 iron' ? club('4 hybrid', 'hybrid', 20, 204) : one,
+    );
+    const withSix = crowded.map((one) => (one.name === '5 iron' ? club('5.5', 'iron', 26, 179) : one));
+    const swap = asked(withSix, [gapWedge]).kind('swap');
+    expect(swap).toMatchObject({ inId: '48' });
+    expect(['4 hybrid', 'Hybrid', '5 wood']).toContain(swap!.outId);
+  });
+
+  it('bend by no more than a degree in half-degree steps', () => {
+    for (const { fromDeg, toDeg } of kind('bend')?.bends ?? []) {
+      expect(Math.abs(toDeg - fromDeg)).toBeLessThanOrEqual(1);
+      expect((Math.abs(toDeg - fromDeg) * 2) % 1).toBe(0);
+    }
+  });
+
+  it('teach the club above the gap a shot for its middle', () => {
+    const learn = kind('learn a shot')!;
+    expect(learn.text).toMatch(/PW at 113 yd/);
+  });
+
+  it('never teach a shot that is owned already', () => {
+    const owned = strongSetWedge().map((one) =>
+      one.name === 'PW'
+        ? {
+            ...one,
+            shots: { ...one.shots, 'three-quarter': { carryM: 112 * 0.9144, source: 'stated' as const } },
+          }
+        : one,
+    );
+    expect(asked(owned).kind('learn a shot')?.text ?? '').not.toContain('PW');
+  });
+
+  it('put in without taking out while there is room', () => {
+    const swap = asked(strongSetWedge(), [gapWedge], 15).kind('swap')!;
+    expect(swap).toMatchObject({ inId: '48', text: 'Put the 48 in' });
+    expect(swap.outId).toBeUndefined();
+  });
+});
+
+describe('a bag there is nothing wrong with', () => {
+  it('is offered no soft driver, and no club that nobody could tell from what is there', () => {
+    const even = strongSetWedge().map((one) =>
+      one.name === 'PW' ? { ...one, loftDeg: 46 } : one.name === '52' ? { ...one, loftDeg: 51 } : one,
+    );
+    const { found } = asked(even, [club('Twin', 'wedge', 56, 88)]);
+    for (const { text } of found) {
+      expect(text).not.toMatch(/soft Driver/i);
+      expect(text).not.toContain('Twin');
+    }
+  });
+
+  it('of one club, of thirty, or without a carry, stops nothing', () => {
+    expect(
+      usualRoundChoosing({ clubs: [club('Putter', 'putter', 3, undefined)], from: FROM }),
+    ).toBeUndefined();
+    expect(asked([club('7 iron', 'iron', 32, 160)]).found.every(({ gain }) => gain >= 0)).toBe(true);
+    const thirty = Array.from({ length: 30 }, (_, i) => club(`c${i}`, 'iron', 18 + i, 220 - i * 5));
+    expect(() => asked(thirty)).not.toThrow();
+    const lofts = strongSetWedge().map((one) => ({ ...one, shots: {} }));
+    expect(() => asked(lofts)).not.toThrow();
+  });
+});
+
+describe('whatever the bag', () => {
+  const irons = fc
+    .uniqueArray(fc.integer({ min: 0, max: 24 }), { minLength: 3, maxLength: 11 })
+    .map((places) =>
+      places
+        .sort((a, b) => a - b)
+        .map((place) =>
+          club(`at ${place}`, place > 14 ? 'wedge' : 'iron', 20 + place * 1.7, 205 - place * 5.5),
+        ),
+    );
+  it('a remedy that is offered costs no stroke, adds no fault and mends the step that was named', () => {
+    fc.assert(
+      fc.property(irons, irons, (bag, locker) => {
+        const leftOut = locker.filter(({ id }) => !bag.some((one) => one.id === id));
+        const { found, costOf, inBag } = asked(bag, leftOut);
+        const before = gaps(inBag);
+        for (const remedy of found) {
+          expect(costOf(remedy.bag)).toBeLessThanOrEqual(costOf(inBag) + 1e-12);
+          expect(remedy.after.faults).toBeLessThanOrEqual(before.faults);
+          if (remedy.mends)
+            expect(
+              remedy.after.steps.some(
+                ({ upperId, lowerId, word, severity }) =>
+                  upperId === remedy.mends!.upperId &&
+                  lowerId === remedy.mends!.lowerId &&
+                  word === 'wide' &&
+                  severity === remedy.mends!.severity,
+              ),
+            ).toBe(false);
+        }
+      }),
+      { numRuns: 25, seed: 12 },
+    );
+  });
+});

@@ -1,0 +1,60 @@
+import type { Remedy } from '@tasche/core';
+import { watchDebounced } from '@vueuse/core';
+import { wrap, type Remote } from 'comlink';
+import { onScopeDispose, shallowRef, type ComputedRef } from 'vue';
+import type { UsualQuestion, UsualRoundWorker } from './usual-round-worker';
+
+/** Enough for several changes in one breath to be one question, and for the ladder to be painted first. */
+const SETTLE_MS = 120;
+
+/** What a usual round says of a bag: its remedies, and what a swap would cost; worked out beside the page. */
+export function useUsualRound(question: ComputedRef<UsualQuestion | null>) {
+  /** Null while they are being looked for, or where nothing can be said. */
+  const remedies = shallowRef<readonly Remedy[] | null>(null);
+  let worker: Worker | undefined;
+  let link: Remote<UsualRoundWorker> | undefined;
+  let lastRequestId = 0;
+  let lastAsked = '';
+
+  function linked(): Remote<UsualRoundWorker> {
+    worker ??= new Worker(new URL('./usual-round-worker.ts', import.meta.url), {
+      type: 'module',
+      name: 'usual round',
+    });
+    return (link ??= wrap<UsualRoundWorker>(worker));
+  }
+
+  watchDebounced(
+    question,
+    async (asked) => {
+      // The same question, because something else on the page moved, has its answer.
+      const key = JSON.stringify(asked);
+      if (key === lastAsked) return;
+      lastAsked = key;
+      const requestId = ++lastRequestId;
+      remedies.value = null;
+      if (!asked || asked.bagIds.length === 0) return;
+      // Advice that cannot be worked out is left unsaid; the ladder stands without it.
+      const found = await linked()
+        .remedies(asked)
+        .catch(() => null);
+      if (requestId === lastRequestId) remedies.value = found;
+    },
+    { debounce: SETTLE_MS, immediate: true },
+  );
+
+  /** What the bag would cost more with that club in, by the id of the one that goes out; null where nothing can be said. */
+  async function swapsFor(inId: string): Promise<Readonly<Record<string, number>> | null> {
+    return question.value
+      ? linked()
+          .swaps(question.value, inId)
+          .catch(() => null)
+      : null;
+  }
+
+  onScopeDispose(() => {
+    lastRequestId += 1;
+    worker?.terminate();
+  });
+  return { remedies, swapsFor };
+}

@@ -1,0 +1,72 @@
+import {
+  DEFAULT_PREFERENCES,
+  clubsOfIds,
+  costOfBag,
+  remedies,
+  usualRoundChoosing,
+  type CostedRound,
+  type GapOptions,
+  type LadderClub,
+  type Remedy,
+  type UsualRoundRequest,
+} from '@tasche/core';
+import { expose } from 'comlink';
+
+/** A bag and the locker it is from, for a usual round. */
+export interface UsualQuestion {
+  /** The whole locker, as it plays in the air it is looked at in. */
+  request: UsualRoundRequest;
+  bagIds: readonly string[];
+  options: GapOptions;
+  limit: number;
+}
+
+/** The last round asked about: the same locker is asked about again and again. */
+let last: { key: string; round: CostedRound | undefined } | undefined;
+
+function roundOf(request: UsualRoundRequest): CostedRound | undefined {
+  const key = JSON.stringify(request);
+  if (last?.key !== key) last = { key, round: usualRoundChoosing(request) };
+  return last.round;
+}
+
+function costOf(round: CostedRound, { bagIds, options }: UsualQuestion) {
+  return costOfBag(round, {
+    wishes: { ...DEFAULT_PREFERENCES, changeStrokes: 0 },
+    school: options.school ?? 'even-carries',
+    gamerIds: bagIds,
+  });
+}
+
+const api = {
+  /** What may be done to the bag; null where nothing tells how far the player hits it. */
+  remedies(question: UsualQuestion): Remedy[] | null {
+    const round = roundOf(question.request);
+    if (!round) return null;
+    const { bagIds, options, limit, request } = question;
+    return remedies({
+      bag: clubsOfIds(round.clubs, bagIds),
+      leftOut: round.clubs.filter(({ id }) => !bagIds.includes(id)),
+      costOf: costOf(round, question),
+      options,
+      limit,
+      conditions: request.from.conditions,
+    });
+  },
+
+  /** Strokes a round of the bag with a club in, for each that may go out for it; by the id of the one that goes. */
+  swaps(question: UsualQuestion, inId: string): Record<string, number> | null {
+    const round = roundOf(question.request);
+    if (!round) return null;
+    const cost = costOf(round, question);
+    const coming = clubsOfIds(round.clubs, [inId]);
+    const bag: readonly LadderClub[] = clubsOfIds(round.clubs, question.bagIds);
+    const now = cost(bag);
+    return Object.fromEntries(
+      bag.map((out) => [out.id, cost([...bag.filter((one) => one !== out), ...coming]) - now]),
+    );
+  },
+};
+
+export type UsualRoundWorker = typeof api;
+expose(api);
