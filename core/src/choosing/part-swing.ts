@@ -6,6 +6,9 @@ import type { PlayedClub, PlayedShot } from './played-shot.js';
 const SHORT_IRON_DEG = 36;
 /** What any part swing costs, and what one of nearly nothing costs besides. Strokes; ours. */
 const EFFORT_STROKES = 0.02;
+/** A part swing comes in lower and with less spin: on a green it runs so much farther for a swing of nothing, per degree of loft under a lob wedge's. Metres; ours. */
+const RUN_PER_DEG = 0.5;
+const LOB_DEG = 60;
 /** From here down a part swing is a half one, above it a three-quarter one. */
 const HALF_SHARE = 0.6;
 
@@ -29,7 +32,8 @@ export function partSwing(
   const share = carryM / full.carryM;
   if (!(share > 0 && share < 1)) return undefined;
   const scaled = (value: number | undefined) => (value === undefined ? undefined : value * share);
-  const { totalM, spreadM, sideSpreadM, gustAlongM, gustAcrossM, ...rest } = full;
+  const { totalM, spreadM, sideSpreadM, gustAlongM, gustAcrossM, greenRunM, ...rest } = full;
+  const farther = (1 - share) * RUN_PER_DEG * Math.max(0, LOB_DEG - (loftDeg ?? LOB_DEG));
   const gusts = { gustAlongM: scaled(gustAlongM), gustAcrossM: scaled(gustAcrossM) };
   return [
     share <= HALF_SHARE ? 'half' : 'three-quarter',
@@ -39,6 +43,7 @@ export function partSwing(
       source: 'modelled',
       spreadM: Math.max(carryM * usualSpreadShare(handicap), (spreadM ?? 0) * share),
       effortStrokes: EFFORT_STROKES * (2 - share),
+      ...(greenRunM !== undefined && { greenRunM: greenRunM + farther }),
       ...(sideSpreadM !== undefined && { sideSpreadM: sideSpreadM * share }),
       ...(totalM !== undefined && { totalM: carryM + totalM - full.carryM }),
       ...(gusts.gustAlongM !== undefined && { gustAlongM: gusts.gustAlongM }),

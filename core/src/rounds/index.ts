@@ -16,5 +16,11 @@ export {
   stillClubs,
   costOfBag,
 } from './round-choosing.js';
-export { type UsualRoundRequest, usualRound, usualRoundChoosing } from './usual-round.js';
+export {
+  type UsualRoundRequest,
+  usualRound,
+  type DemandAnswer,
+  demandAnswers,
+  usualRoundChoosing,
+} from './usual-round.js';
 export { type DayTrigger, dayTriggers } from './triggers.js';

@@ -182,7 +182,11 @@ export function remedies({
       const after = gaps(way.bag, options);
       if (!isNoWorse(before, after)) continue;
       const left = stepsAtFault(after);
-      if (worst && left.some((step) => isLeft(step, worst) || isOpened(step))) continue;
+      if (
+        worst &&
+        (after.steps.some((step) => isSame(step, worst) && !isMended(step, worst)) || left.some(isOpened))
+      )
+        continue;
       if (!worst && gain < (changes ? Math.max(changeStrokes, TIE_STROKES) : TIE_STROKES)) continue;
       const opens = left.filter((step) => !stepsAtFault(before).some((one) => isSame(one, step)));
       return [{ kind, ...rest, gain, after, mends: worst, opens }];
@@ -336,11 +340,13 @@ function spanOf(step: StepReport): number {
 /** A step that is still at fault is mended as far as it goes where at least this share of what it is too wide by is gone. Ours. */
 const MENDED_SHARE = 1 / 3;
 
-/** The same step, hardly less wide than it was. */
-function isLeft(step: StepReport, worst: StepReport): boolean {
-  if (!isSame(step, worst)) return false;
-  if (worst.severity === 'look' || step.severity === 'fault' || worst.targetM === undefined) return true;
-  return step.carryM - worst.targetM > (worst.carryM - worst.targetM) * (1 - MENDED_SHARE);
+/** Whether a step that stands is in order now, or at least much less wide than it was. */
+function isMended(step: StepReport, worst: StepReport): boolean {
+  const { word, severity } = step;
+  if (severity === 'fault') return false;
+  if (word !== 'wide' && word !== 'not known yet' && word !== 'at the limit') return true;
+  if (worst.severity === 'look' || worst.targetM === undefined) return word === 'at the limit';
+  return step.carryM - worst.targetM <= (worst.carryM - worst.targetM) * (1 - MENDED_SHARE);
 }
 
 function isSame(a: StepReport, b: StepReport): boolean {

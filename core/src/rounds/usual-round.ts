@@ -9,6 +9,7 @@ import {
   type ShotDemand,
 } from '../choosing/index.js';
 import { USUAL_GROUND, roughStrokes, usualHole, type CourseGround } from '../courses/index.js';
+import type { ShotKind } from '../clubs/index.js';
 import type { Lie, PlayingConditions } from '../plays-like/index.js';
 import { skillOf } from '../skill/index.js';
 import type { LadderClub } from '../spec/index.js';
@@ -148,10 +149,11 @@ function reachOf(clubs: readonly LadderClub[], from: PlayingConditions): number 
 /** What a usual round is played with and for. */
 export interface UsualRoundRequest {
   clubs: readonly LadderClub[];
-  /** The air and ground the carries are known in; the round is played there too, without wind. */
+  /** The air and ground the carries are known in. */
   from: PlayingConditions;
+  /** The air and ground the round is played in, the wind coming from every side in turn, for what is typed from where it is said to; without wind where the carries are known, where nothing is said. */
+  in?: PlayingConditions;
   bounce?: BounceStrategy;
-  ground?: CourseGround;
   handicap?: number;
   unit?: DistanceUnit;
   /** Shots somebody wrote down: they take the place of the approaches and par threes a usual round asks. */
@@ -166,8 +168,8 @@ export interface UsualRoundRequest {
 export function usualRoundChoosing({
   clubs: known,
   from,
+  in: there = calm(from),
   bounce = 'match',
-  ground = USUAL_GROUND,
   handicap = skillOf(known).handicap,
   unit = 'm',
   typed = [],
@@ -175,9 +177,19 @@ export function usualRoundChoosing({
   const clubs = withModelledCarries(known, from.conditions);
   const reachM = reachOf(clubs, from);
   if (reachM === undefined || !clubs.some(({ shots }) => shots.full)) return undefined;
-  const { needs, strokes } = withTyped(usualRound(reachM, handicap, unit), typed);
-  const still = { ...from.conditions, windMps: 0, windFromDeg: 0 };
-  const played: PlayedIn = playedIn(from, still, ground, handicap);
+  const { windMps, windFromDeg } = there.conditions;
+  const usual = usualRound(reachM, handicap, unit);
+  const blown = usual.needs.map((demand, i) => ({
+    ...demand,
+    windMps,
+    windFromDeg: (i % SIDES) * (360 / SIDES),
+  }));
+  const { needs, strokes } = withTyped(
+    { ...usual, needs: windMps > 0 ? blown : usual.needs },
+    typed.map((demand) => ({ windMps, windFromDeg, ...demand })),
+  );
+  const ground = groundIn(there);
+  const played: PlayedIn = playedIn(from, calm(there).conditions, ground, handicap);
   return {
     ground,
     needs,
@@ -186,6 +198,43 @@ export function usualRoundChoosing({
     played,
     costs: demandCosts(clubs, needs, { played, ground, bounce }),
   };
+}
+
+/** The club a shot of a round is best played with, and how. */
+export interface DemandAnswer {
+  clubId: string;
+  shot: ShotKind | undefined;
+}
+
+/** What a bag answers each shot of a round with, by the shot's name; the middle place, where one stands for several. */
+export function demandAnswers(
+  { needs, costs }: Pick<CostedRound, 'needs' | 'costs'>,
+  bagIds: readonly string[],
+): Record<string, DemandAnswer> {
+  let row = 0;
+  return Object.fromEntries(
+    needs.map(({ name, hitFromM }) => {
+      const places = Math.max(1, hitFromM?.length ?? 0);
+      const known = costs[row + Math.floor((places - 1) / 2)]!;
+      row += places;
+      const clubId = bagIds.reduce((best, id) =>
+        known.get(id)!.strokes < known.get(best)!.strokes ? id : best,
+      );
+      return [name, { clubId, shot: known.get(clubId)!.shot }];
+    }),
+  );
+}
+
+/** Sides a round's wind comes from, shot by shot. Ours. */
+const SIDES = 4;
+
+function calm(there: PlayingConditions): PlayingConditions {
+  return { ...there, conditions: { ...there.conditions, windMps: 0, windFromDeg: 0 } };
+}
+
+/** A usual course's ground, as firm as it is there. */
+function groundIn({ surface: { firmness, grass } }: PlayingConditions): CourseGround {
+  return { ...USUAL_GROUND, fairways: firmness, greens: firmness, grass };
 }
 
 /** Long shots at greens from grass or a tee: what a list somebody typed is about. */

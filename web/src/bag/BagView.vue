@@ -153,7 +153,7 @@ function tryRemedy(remedy: Remedy | undefined): void {
 
 /** The swap that mends the bag, as soon as it has been found. */
 async function trySwap(): Promise<void> {
-  const found = await until(remedies).not.toBeNull({ timeout: PATIENT_MS });
+  const found = await until(remedies).toMatch((all) => all !== null, { timeout: PATIENT_MS });
   tryRemedy(found?.find(({ inId, outId }) => inId ?? outId));
 }
 const PATIENT_MS = 3000;

@@ -54,16 +54,19 @@ const api = {
     });
   },
 
-  /** Strokes a round of the bag with a club in, for each that may go out for it; by the id of the one that goes. */
+  /** Strokes a round the bag costs more with a club in, for each that may go out for it, by its id: a putter for a putter only. */
   swaps(question: UsualQuestion, inId: string): Record<string, number> | null {
     const round = roundOf(question.request);
     if (!round) return null;
     const cost = costOf(round, question);
-    const coming = clubsOfIds(round.clubs, [inId]);
+    const [coming] = clubsOfIds(round.clubs, [inId]);
+    if (!coming) return null;
     const bag: readonly LadderClub[] = clubsOfIds(round.clubs, question.bagIds);
     const now = cost(bag);
     return Object.fromEntries(
-      bag.map((out) => [out.id, cost([...bag.filter((one) => one !== out), ...coming]) - now]),
+      bag
+        .filter(({ kind }) => (kind === 'putter') === (coming.kind === 'putter'))
+        .map((out) => [out.id, cost([...bag.filter((one) => one !== out), coming]) - now]),
     );
   },
 };

@@ -1,19 +1,28 @@
 <script setup lang="ts">
 import {
   LIE_NAMES,
-  DEFAULT_CHOOSING_RULES,
-  TIE_STROKES,
+  DEFAULT_GAP_SETTINGS,
+  DEFAULT_PREFERENCES,
   distanceNumber,
   isTie,
   lossWords,
+  shotName,
   type DistanceUnit,
+  type GapSettings,
   type LadderClub,
   type Lie,
+  type PlayingConditions,
   type ShotDemand,
   type GappingStrategyId,
   type Swap,
 } from '@tasche/core';
-import { MAX_PLAN_NEEDS, PLAN_CHOOSING_BOUNDS, type PlanChoosing, type PlanView } from '@tasche/contract';
+import {
+  MAX_PLAN_NEEDS,
+  PLAN_CHOOSING_BOUNDS,
+  preferencesOf,
+  type PlanChoosing,
+  type PlanView,
+} from '@tasche/contract';
 import { computed, ref } from 'vue';
 import FieldInput from '../app/FieldInput.vue';
 import { readNeeds } from './read-needs';
@@ -25,10 +34,15 @@ const props = defineProps<{
   clubs: readonly LadderClub[];
   planned: readonly string[];
   school: GappingStrategyId;
+  settings: Partial<GapSettings>;
+  /** The clubs as they are known, and where that is. */
+  known: readonly LadderClub[];
+  from: PlayingConditions;
+  /** The air and ground of the week. */
+  there: PlayingConditions;
   unit: DistanceUnit;
   readOnly: boolean;
   air: string;
-  /** The clubs are on their way into that air. */ moving: boolean;
   handicap: number;
 }>();
 const emit = defineEmits<{ choosing: [choosing: PlanChoosing]; swaps: [swaps: readonly Swap[]] }>();
@@ -37,8 +51,8 @@ const choosing = computed<PlanChoosing>(
   () =>
     props.plan.choosing ?? {
       needs: [],
-      limit: DEFAULT_CHOOSING_RULES.limit,
-      changeStrokes: TIE_STROKES,
+      limit: DEFAULT_PREFERENCES.limit,
+      changeStrokes: DEFAULT_PREFERENCES.changeStrokes,
       always: [],
       never: [],
     },
@@ -102,29 +116,33 @@ function turn(id: string): void {
 
 const owned = computed(() => new Set(props.clubs.map(({ id }) => id)));
 const asked = computed(() =>
-  choosing.value.needs.length === 0 || props.moving
+  props.known.length === 0
     ? null
     : {
-        clubs: props.clubs,
-        needs: choosing.value.needs.map((demand) => ({ ...demand })),
-        against: props.planned,
-        taste: {
-          ...DEFAULT_CHOOSING_RULES,
-          school: props.school,
+        request: {
+          clubs: props.known,
+          from: props.from,
+          in: props.there,
           handicap: props.handicap,
-          limit: choosing.value.limit,
-          always: choosing.value.always.filter((id) => owned.value.has(id)),
-          never: choosing.value.never.filter((id) => owned.value.has(id)),
-          prices: Object.fromEntries(
-            props.clubs
-              .filter(({ id }) => !props.plan.baseClubIds.includes(id))
-              .map(({ id }) => [id, choosing.value.changeStrokes]),
-          ),
+          unit: props.unit,
+          typed: choosing.value.needs,
         },
+        preferences: {
+          wishes: preferencesOf(choosing.value),
+          school: props.school,
+          gamerIds: props.plan.baseClubIds,
+          settings: { ...DEFAULT_GAP_SETTINGS, ...props.settings },
+        },
+        against: props.planned,
       },
 );
 const { chosen, busy, problem: failed, stop } = useChoosing(asked);
 const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
+/** "7 iron", or "soft 7 iron": what the chosen bag answers a shot with. */
+function withWords({ name: demandName }: ShotDemand): string {
+  const one = chosen.value?.with[demandName];
+  return one ? shotName(one.shot ?? 'full', name(one.clubId)) : '';
+}
 const carry = (id: string) => props.clubs.find((club) => club.id === id)?.shots.full?.carryM ?? 0;
 
 /** What goes out and in against the gamer, longest first, each in the place of its neighbour. */
@@ -161,7 +179,8 @@ const strokes = (value: number) => value.toFixed(2);
     <h2>
       Choose the bag
       <span class="quiet small"
-        >for the shots this week will ask, in {{ air }}; the fewest strokes, proved</span
+        >for {{ choosing.needs.length > 0 ? 'the shots written down, and the rest of' : '' }} a usual round of
+        this player, in {{ air }}</span
       >
     </h2>
     <form v-if="!readOnly" class="bar no-print" @submit.prevent="add">
@@ -197,8 +216,12 @@ const strokes = (value: number) => value.toFixed(2);
       >
     </form>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
-    <div v-if="choosing.needs.length > 0" class="two">
-      <table class="needs">
+    <p v-if="choosing.needs.length === 0" class="quiet small">
+      Write down the shots of the week, as in a practice round’s notes: they take the place of a usual round’s
+      shots at greens. Drives, recoveries and the short game stay in it.
+    </p>
+    <div :class="{ two: choosing.needs.length > 0 }">
+      <table v-if="choosing.needs.length > 0" class="needs">
         <caption class="unseen">
           Needs of the week
         </caption>
@@ -209,6 +232,7 @@ const strokes = (value: number) => value.toFixed(2);
             <th scope="col">Off</th>
             <th scope="col">Holds</th>
             <th scope="col">Times</th>
+            <th scope="col">With</th>
             <th class="no-print" />
           </tr>
         </thead>
@@ -249,6 +273,7 @@ const strokes = (value: number) => value.toFixed(2);
                 @write="weigh(i, $event)"
               />
             </td>
+            <td class="with">{{ withWords(demand) }}</td>
             <td class="no-print">
               <button
                 v-if="!readOnly"
@@ -263,7 +288,6 @@ const strokes = (value: number) => value.toFixed(2);
         </tbody>
       </table>
       <div class="answer" aria-live="polite">
-        <p v-if="moving" class="quiet" role="status">Flying the clubs in this air…</p>
         <p v-if="busy" class="bar" role="status">
           Choosing… <button class="plain-button slim" @click="stop()">Cancel</button>
         </p>
@@ -347,10 +371,6 @@ const strokes = (value: number) => value.toFixed(2);
         </details>
       </div>
     </div>
-    <p v-else class="quiet small">
-      Write down the shots of the week, as in a practice round’s notes, and the bag for them is found among
-      all clubs of the locker.
-    </p>
   </section>
 </template>
 
@@ -394,6 +414,9 @@ input.number {
   gap: 8px 34px;
   margin-top: 10px;
   align-items: start;
+}
+.with {
+  font-weight: 500;
 }
 .needs {
   border-collapse: collapse;

@@ -151,10 +151,13 @@ function remove(): void {
 }
 
 /** Every club that could go, as it plays in the week's air. */
-const candidates = computed(() =>
+const knownCandidates = computed(() =>
   store.clubs
     .filter((club) => club.spec.state?.value !== 'retired' && club.spec.state?.value !== 'on loan')
-    .flatMap((club) => store.ladderClubs.get(club.id) ?? [])
+    .flatMap((club) => store.ladderClubs.get(club.id) ?? []),
+);
+const candidates = computed(() =>
+  knownCandidates.value
     .map(ladder.conditions.move)
     .sort((a, b) => (b.shots.full?.carryM ?? 0) - (a.shots.full?.carryM ?? 0)),
 );
@@ -399,10 +402,13 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         :clubs="candidates"
         :planned="ladder.inBag.value.map((club) => club.id)"
         :school="school"
+        :settings="store.sheet!.player.gapSettings"
+        :known="knownCandidates"
+        :from="ladder.baseline.value"
+        :there="ladder.playedIn.value"
         :unit="unit"
         :read-only="!canEdit"
         :air="settingWords(setting ?? ladder.baseline.value, unit)"
-        :moving="!ladder.conditions.settled.value"
         :handicap="store.skill.handicap"
         @choosing="setChoosing"
         @swaps="setSwaps"

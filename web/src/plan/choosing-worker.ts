@@ -1,15 +1,25 @@
 import {
-  bagChoosing,
   chooseBag,
+  choosingOfRound,
   costOf,
+  demandAnswers,
   leftOutSentence,
   reasonSentence,
+  usualRoundChoosing,
   type BagAnswer,
-  type ChoosingRules,
-  type LadderClub,
-  type ShotDemand,
+  type DemandAnswer,
+  type RoundPreferences,
+  type UsualRoundRequest,
 } from '@tasche/core';
 import { expose } from 'comlink';
+
+/** A week's bag to be chosen: a usual round with the shots somebody wrote down in it. */
+export interface WeekQuestion {
+  request: UsualRoundRequest;
+  preferences: RoundPreferences;
+  /** The bag of the plan as it is; how much more it costs is said. */
+  against: readonly string[];
+}
 
 /** The bag that was chosen, why, in sentences by club, and what the bag it is held against costs. */
 export interface ChosenAnswer {
@@ -17,36 +27,44 @@ export interface ChosenAnswer {
   refused: string;
   why: Readonly<Record<string, string>>;
   loses: number;
+  /** The club and shot of the chosen bag for each shot somebody wrote down, by its name. */
+  with: Readonly<Record<string, DemandAnswer>>;
 }
+const NOTHING = { answer: null, why: {}, loses: 0, with: {} } as const;
 
 const api = {
-  /** @param against the bag of the plan as it is; how much more it costs is said */
-  choose(
-    clubs: readonly LadderClub[],
-    needs: readonly ShotDemand[],
-    taste: ChoosingRules,
-    against: readonly string[],
-  ): ChosenAnswer {
+  choose({ request, preferences, against }: WeekQuestion): ChosenAnswer {
     try {
-      const choosing = bagChoosing(clubs, needs, taste);
+      const round = usualRoundChoosing(request);
+      if (!round)
+        return {
+          ...NOTHING,
+          refused: 'No carry and no loft says how far this player hits it: write one down.',
+        };
+      const choosing = choosingOfRound(round, preferences);
       const answer = chooseBag(choosing);
-      if (!answer) return { answer: null, refused: 'The locks together allow no bag.', why: {}, loses: 0 };
-      const nameOf = (id: string) => clubs.find((club) => club.id === id)?.name ?? id;
+      if (!answer) return { ...NOTHING, refused: 'The locks together allow no bag.' };
+      const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
       const why = Object.fromEntries([
-        ...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id), nameOf)]),
+        ...answer.reasons.map((one) => [
+          one.id,
+          reasonSentence(one, nameOf(one.id), nameOf, request.unit ?? 'm'),
+        ]),
         ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)]),
       ]) as Record<string, string>;
-      return { answer, refused: '', why, loses: costAgainst(choosing, against) - answer.best.strokes };
+      const places = choosing.order.flatMap(({ id }, i) => (against.includes(id) ? [i] : []));
+      return {
+        answer,
+        refused: '',
+        why,
+        loses: places.length > 0 ? costOf(choosing.model, places).total - answer.best.strokes : Infinity,
+        with: demandAnswers(round, answer.best.ids),
+      };
     } catch (error) {
-      return { answer: null, refused: (error as Error).message, why: {}, loses: 0 };
+      return { ...NOTHING, refused: (error as Error).message };
     }
   },
 };
-
-function costAgainst(choosing: ReturnType<typeof bagChoosing>, ids: readonly string[]): number {
-  const places = choosing.order.flatMap(({ id }, i) => (ids.includes(id) ? [i] : []));
-  return places.length > 0 ? costOf(choosing.model, places).total : Infinity;
-}
 
 export type ChoosingWorker = typeof api;
 expose(api);

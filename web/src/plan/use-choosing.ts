@@ -1,14 +1,6 @@
-import type { ChoosingRules, LadderClub, ShotDemand } from '@tasche/core';
 import { wrap, type Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
-import type { ChosenAnswer, ChoosingWorker } from './choosing-worker';
-
-interface Asked {
-  clubs: readonly LadderClub[];
-  needs: readonly ShotDemand[];
-  taste: ChoosingRules;
-  against: readonly string[];
-}
+import type { ChosenAnswer, ChoosingWorker, WeekQuestion } from './choosing-worker';
 
 /** Enough for two changes in one breath to be one question. */
 const SETTLE_MS = 40;
@@ -18,7 +10,7 @@ const SLOW_MS = 400;
  * The best bag for what is asked, by a worker of its own: a new question, or "stop", ends the one that is being answered.
  * @param asked null while there is nothing to choose for
  */
-export function useChoosing(asked: ComputedRef<Asked | null>) {
+export function useChoosing(asked: ComputedRef<WeekQuestion | null>) {
   const chosen = shallowRef<ChosenAnswer | null>(null);
   const busy = ref(false);
   const problem = ref('');
@@ -49,7 +41,7 @@ export function useChoosing(asked: ComputedRef<Asked | null>) {
     { immediate: true, deep: false },
   );
 
-  async function ask({ clubs, needs, taste, against }: Asked): Promise<void> {
+  async function ask(question: WeekQuestion): Promise<void> {
     if (busy.value) stop();
     const requestId = ++lastRequestId;
     worker ??= new Worker(new URL('./choosing-worker.ts', import.meta.url), {
@@ -61,7 +53,7 @@ export function useChoosing(asked: ComputedRef<Asked | null>) {
       if (requestId === lastRequestId) busy.value = true;
     }, SLOW_MS);
     try {
-      const answer = await link.choose(clubs, needs, taste, against);
+      const answer = await link.choose(question);
       if (requestId === lastRequestId) {
         chosen.value = answer;
         problem.value = '';
