@@ -75,6 +75,12 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
     says: 'The same, for the landing angle.',
   },
   {
+    key: 'targetStepM',
+    label: 'Step wanted',
+    measure: 'distance',
+    says: 'A number every so many yards or metres; 0 lets the bag’s own reach set it.',
+  },
+  {
     key: 'wideOfTarget',
     label: 'Wide of its target from',
     measure: 'times',

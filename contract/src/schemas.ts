@@ -13,6 +13,7 @@ import {
   type Quantity,
   type ReadingValue,
   type Shot,
+  GAPPING_STRATEGIES,
 } from '@tasche/core';
 import * as yup from 'yup';
 
@@ -156,6 +157,12 @@ export const readingSchema = yup
   })
   .strict()
   .noUnknown();
+
+/** How a bag is to be spaced. */
+export const strategySchema = yup
+  .string()
+  .strict()
+  .oneOf(GAPPING_STRATEGIES.map(({ id }) => id));
 
 export const clubKindSchema = yup.string().strict().oneOf(CLUB_KINDS);
 export const distanceUnitSchema = yup.string().strict().oneOf(DISTANCE_UNITS);

@@ -1,4 +1,4 @@
-import type { ClubKind, Reading } from '@tasche/core';
+import type { ClubKind, Reading, GappingStrategyId } from '@tasche/core';
 import * as yup from 'yup';
 import { MAX_BAGS_A_PLAYER, MAX_CLUBS_A_PLAYER } from './limits.js';
 import {
@@ -13,6 +13,7 @@ import {
   textSchema,
   wholeDocument,
   type Hand,
+  strategySchema,
 } from './schemas.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 import type { PlayerView } from './views.js';
@@ -31,7 +32,15 @@ export interface LockerDocument {
     baseline?: PlayerView['baseline'];
   };
   clubs: { id: string; name: string; kind: ClubKind; readings: Reading[] }[];
-  bags: { name: string; note: string; gamer: boolean; ready: boolean; clubIds: string[] }[];
+  bags: {
+    name: string;
+    note: string;
+    gamer: boolean;
+    ready: boolean;
+    /** Even carries where nothing is said. */
+    strategy?: GappingStrategyId;
+    clubIds: string[];
+  }[];
 }
 
 /** Ten years of weekly gauge readings of two quantities, and room to spare. */
@@ -84,6 +93,7 @@ const lockerSchema = wholeDocument(
               name: nameSchema.required(),
               note: textSchema(2000).defined(),
               gamer: yup.boolean().strict().required(),
+              strategy: strategySchema,
               ready: yup.boolean().strict().required(),
               clubIds: yup.array(idSchema.required()).max(MAX_CLUBS_A_PLAYER).required(),
             })

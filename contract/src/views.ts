@@ -12,6 +12,7 @@ import type {
   Spec,
   Strike,
   Swap,
+  GappingStrategyId,
 } from '@tasche/core';
 import type { Hand } from './schemas.js';
 import type { CourseDetails, SeasonDetails } from './course-schemas.js';
@@ -73,6 +74,8 @@ export interface BagView {
   note: string;
   ready: boolean;
   gamer: boolean;
+  /** How its steps are to be spaced. */
+  strategy: GappingStrategyId;
   /** The plan this bag belongs to; its clubs then change by the plan's swaps alone. */
   planId: string | null;
   clubIds: readonly string[];

@@ -157,6 +157,7 @@ const views: { sheet: SheetView; schedule: ScheduleView; sessions: SessionsView 
         note: '',
         ready: false,
         gamer: false,
+        strategy: 'even-carries',
         planId: null,
         clubIds: [CLUB, id(60)],
       },

@@ -145,6 +145,28 @@ test('clubs go out by key, in by picker and by drag; a full gamer asks which goe
   await saved(page);
 });
 
+test('how a bag is spaced is kept with it: chosen by key, undone, and there after a reload', async ({
+  page,
+}) => {
+  await page.goto(`${demo.pim}/bag`);
+  await expect(page.locator('.figure')).toContainText('Even carries');
+  await page.keyboard.press('Alt+s');
+  await expect(page.locator('.figure')).toContainText('Even lofts, 4°');
+  await saved(page);
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(page.locator('.figure')).toContainText('Even carries');
+  await page.keyboard.press('Alt+s');
+  await expect(page.locator('.figure')).toContainText('Even lofts, 4°');
+  await saved(page);
+  expect(page.url()).not.toContain('school=');
+  await page.reload();
+  await expect(page.locator('.figure')).toContainText('Even lofts, 4°');
+  await page.goto(`${demo.pim}/bag?school=minimal`);
+  await expect(page.locator('.figure')).toContainText('Minimal');
+  await page.goto(`${demo.pim}/bag`);
+  await expect(page.locator('.figure')).toContainText('Even lofts, 4°');
+});
+
 test('the ladder can be read as a table, the school is in the address, and every key is listed', async ({
   page,
 }) => {

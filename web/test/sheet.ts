@@ -27,6 +27,7 @@ export function sheetOf(clubs: readonly ClubView[], inBag: readonly string[]): S
     note: '',
     ready: false,
     gamer: true,
+    strategy: 'even-carries',
     planId: null,
     clubIds: inBag,
     removed: false,

@@ -175,7 +175,7 @@ function stepCosts(
   const putters = clubs.some(({ kind }) => kind === 'putter') ? 1 : 0;
   const count = Math.max(2, Math.min(limit - putters, ladder.length));
   const reachM = ladder.length > 1 ? ladder[0]!.carryM - ladder.at(-1)!.carryM : 1;
-  const evenM = Math.max(1, reachM / (count - 1));
+  const evenM = settings.targetStepM > 0 ? settings.targetStepM : Math.max(1, reachM / (count - 1));
   return ladder.map((upper, i) =>
     ladder.map((lower, j) => {
       if (j <= i) return 0;

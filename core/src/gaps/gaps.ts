@@ -118,6 +118,8 @@ function targetsOf(
     return regular.map((counts) => (counts && holes > 0 ? { targetM: spanM / holes } : {}));
   }
   const shares = steps.map((step, i) => (regular[i] ? school.share(step, settings) : 0));
+  if (settings.targetStepM > 0)
+    return shares.map((share) => (share > 0 ? { targetM: settings.targetStepM * share } : {}));
   const whole = shares.reduce((sum, share) => sum + share, 0);
   return shares.map((share) => (share > 0 ? { targetM: (spanM * share) / whole } : {}));
 }

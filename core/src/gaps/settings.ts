@@ -18,6 +18,8 @@ export interface GapSettings {
   overlapBelowM: number;
   eitherOrApexM: number;
   eitherOrLandDeg: number;
+  /** The step wanted between two clubs; 0 lets the bag's own reach say it. */
+  targetStepM: number;
   /** A step beyond this many times its target is worth a look. */
   wideOfTarget: number;
   /** A step beyond this many times its target is a fault, unless the limits in yards allow it. */
@@ -45,6 +47,7 @@ export const DEFAULT_GAP_SETTINGS: GapSettings = {
   overlapBelowM: toMetres(6, 'yd'),
   eitherOrApexM: toMetres(30, 'ft'),
   eitherOrLandDeg: 5,
+  targetStepM: 0,
   wideOfTarget: 1.3,
   faultOfTarget: 1.5,
   narrowOfTarget: 0.5,
@@ -66,6 +69,7 @@ export const GAP_SETTING_BOUNDS: Record<keyof GapSettings, readonly [number, num
   overlapBelowM: [0, 20],
   eitherOrApexM: [1, 40],
   eitherOrLandDeg: [0.5, 30],
+  targetStepM: [0, 60],
   wideOfTarget: [1, 4],
   faultOfTarget: [1, 6],
   narrowOfTarget: [0, 1],

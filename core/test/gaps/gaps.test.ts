@@ -462,6 +462,24 @@ describe('a player’s own way of spacing', () => {
   });
 });
 
+describe('a step somebody wants', () => {
+  const tens = [220, 210, 200, 190, 180, 170, 160].map((carry, i) =>
+    club(`c${i}`, 'iron', 20 + 4 * i, carry),
+  );
+  it('is the target of every step, whatever the bag reaches', () => {
+    for (const yd of [10, 15, 20]) {
+      const { steps } = gaps(tens, { settings: { targetStepM: yards(yd) } });
+      for (const { targetM } of steps) expect(targetM).toBeCloseTo(yards(yd), 9);
+    }
+    expect(gaps(tens, { settings: { targetStepM: yards(10) } }).headline.title).toBe('An even bag.');
+    // Asked for twenty, tens are narrow: no longer even.
+    expect(gaps(tens, { settings: { targetStepM: yards(21) } }).headline.severity).not.toBe('fine');
+  });
+  it('of nothing leaves the target to the bag', () => {
+    expect(gaps(tens, { settings: { targetStepM: 0 } }).steps).toEqual(gaps(tens).steps);
+  });
+});
+
 describe('the headline', () => {
   it('names the worst fault with its numbers and what the others are', () => {
     expect(gaps(strongSetWedge()).headline).toEqual({

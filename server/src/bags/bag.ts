@@ -1,4 +1,5 @@
 import type { BagView } from '@tasche/contract';
+import type { GappingStrategyId } from '@tasche/core';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { REMOVED, rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
@@ -16,6 +17,7 @@ export const Bag = defineEntity({
     note: p.text(),
     ready: p.boolean(),
     gamer: p.boolean(),
+    strategy: p.text().$type<GappingStrategyId>(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),
   },

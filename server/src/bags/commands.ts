@@ -1,10 +1,17 @@
-import { DEFAULT_GAP_SETTINGS, clubsTooMany } from '@tasche/core';
-import { MAX_BAGS_A_PLAYER } from '@tasche/contract';
+import { DEFAULT_GAP_SETTINGS, clubsTooMany, gappingStrategyOf } from '@tasche/core';
+import { MAX_BAGS_A_PLAYER, type Command } from '@tasche/contract';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
 import type { ChangeRecorder } from '../changes/change-recorder.js';
 import type { Club } from '../clubs/club.js';
 import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { Bag, BagClub } from './bag.js';
+
+/** "renamed": what an edit of a bag did. */
+function editWords({ ready, name, strategy }: Extract<Command, { do: 'editBag' }>['set']): string {
+  if (ready !== undefined) return ready ? 'marked ready' : 'back to work';
+  if (strategy !== undefined) return `spaced by ${gappingStrategyOf(strategy).name.toLowerCase()}`;
+  return name === undefined ? 'note changed' : 'renamed';
+}
 
 export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' | 'takeOut' | 'makeGamer'> = {
   async addBag({ bag, clubIds }, { recorder }) {
@@ -23,7 +30,14 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
     const first =
       (await recorder.em.count(Bag, { playerId: bag.playerId, removedAt: null })) === 0 &&
       recorder.created('bag') === 0;
-    const row = recorder.create('bag', { ...bag, planId: null, note: '', ready: false, gamer: first });
+    const row = recorder.create('bag', {
+      strategy: 'even-carries',
+      ...bag,
+      planId: null,
+      note: '',
+      ready: false,
+      gamer: first,
+    });
     await fill(recorder, row, clubIds);
     return { playerId: bag.playerId, summary: `${bag.name} made, ${clubIds.length} clubs` };
   },
@@ -37,15 +51,7 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
       Object.entries(set).map(([field, yours]) => ({ field, yours, theirs: bag[field as 'name'] })),
     );
     recorder.edit('bag', bag, set);
-    const what =
-      set.ready === undefined
-        ? set.name === undefined
-          ? 'note changed'
-          : 'renamed'
-        : set.ready
-          ? 'marked ready'
-          : 'back to work';
-    return { playerId: bag.playerId, summary: `${bag.name} ${what}` };
+    return { playerId: bag.playerId, summary: `${bag.name} ${editWords(set)}` };
   },
 
   async removeBag({ bagId, version }, { recorder }) {

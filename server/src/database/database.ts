@@ -11,6 +11,7 @@ import { Migration004PlanChoosing } from '../migrations/migration-004-plan-choos
 import { Migration005Courses } from '../migrations/migration-005-courses.js';
 import { Migration006NothingLost } from '../migrations/migration-006-nothing-lost.js';
 import { Migration007Handicap } from '../migrations/migration-007-handicap.js';
+import { Migration008BagStrategy } from '../migrations/migration-008-bag-strategy.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
 import { SHEET_TEXT_SQL } from '../sheet/sheet-text-sql.js';
@@ -61,6 +62,7 @@ export async function openDatabase(
         { name: 'migration-005-courses', class: Migration005Courses },
         { name: 'migration-006-nothing-lost', class: Migration006NothingLost },
         { name: 'migration-007-handicap', class: Migration007Handicap },
+        { name: 'migration-008-bag-strategy', class: Migration008BagStrategy },
       ],
       snapshot: false,
       silent: true,

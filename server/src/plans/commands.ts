@@ -40,6 +40,7 @@ export const planCommands: Handlers<
       note: '',
       ready: false,
       gamer: false,
+      strategy: gamer.strategy,
     });
     recorder.create('plan', { ...plan, bagId, baseClubIds, swaps: [], choosing: null, eventId, rounds: [] });
     await fill(recorder, bag, baseClubIds);
@@ -128,6 +129,7 @@ export const planCommands: Handlers<
       ]);
     if (new Set(clubIds).size !== clubIds.length)
       throw badInput('A club is in the bag twice.', [{ field: 'clubIds', message: 'holds one twice' }]);
+    const gamer = await recorder.em.findOne(Bag, { playerId: plan.playerId, gamer: true, removedAt: null });
     const standing = await recorder.load('bag', bagId);
     if (standing && (standing.planId !== plan.id || standing.removedAt))
       throw badInput('bagId: a bag of that id is something else');
@@ -141,6 +143,7 @@ export const planCommands: Handlers<
         note: '',
         ready: false,
         gamer: false,
+        strategy: gamer?.strategy ?? 'even-carries',
       });
     for (const id of clubIds) await loadClubFor(recorder, bag, id);
     await recorder.setBagClubs(bag, clubIds);

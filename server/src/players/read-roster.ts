@@ -1,4 +1,11 @@
-import { gaps, isFullSwing, ladderClub, placedClubs, type LadderClub } from '@tasche/core';
+import {
+  gaps,
+  isFullSwing,
+  ladderClub,
+  placedClubs,
+  type LadderClub,
+  type GappingStrategyId,
+} from '@tasche/core';
 import type { Page, RosterEntry } from '@tasche/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { LRUCache } from 'lru-cache';
@@ -104,8 +111,8 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
   );
   if (changed.length === 0) return;
   const ids = idList(changed);
-  const gamers = await em.execute<{ bagId: string; playerId: string }[]>(
-    `select id as "bagId", player_id as "playerId" from bag where gamer and removed_at is null and player_id = any(?::uuid[])`,
+  const gamers = await em.execute<{ bagId: string; playerId: string; strategy: GappingStrategyId }[]>(
+    `select id as "bagId", player_id as "playerId", strategy from bag where gamer and removed_at is null and player_id = any(?::uuid[])`,
     [ids],
   );
   const gamerClubs = await em.execute<GamerClub[]>(
@@ -142,6 +149,7 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
             gamerClubs.filter((club) => club.playerId === player.id).map(ladderClub),
             player,
             lockers.get(player.id),
+            gamer.strategy,
           )
         : null,
       clubsOwned: owned.find((row) => row.playerId === player.id)?.count ?? 0,
@@ -203,10 +211,12 @@ function verdictOf(
   clubs: readonly LadderClub[],
   player: Player,
   locker: readonly LadderClub[] | undefined,
+  strategy: GappingStrategyId,
 ): RosterEntry['gamer'] {
   const placed = locker && placedClubs(locker, player.baseline ?? undefined);
   const shown = placed ? clubs.map((club) => placed.find(({ id }) => id === club.id) ?? club) : clubs;
   const { faults, looks, headline } = gaps(shown, {
+    school: strategy,
     settings: player.gapSettings,
     unit: player.distanceUnit,
   });

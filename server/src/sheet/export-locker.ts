@@ -57,7 +57,7 @@ async function* lockerText(em: EntityManager, sheet: SheetView): AsyncGenerator<
     yield `${i > 0 ? ',' : ''}${JSON.stringify(document)}`;
   }
   const bags = await em.execute<LockerDocument['bags']>(
-    `select name, note, gamer, ready, (
+    `select name, note, gamer, ready, strategy, (
        select coalesce(json_agg(club_id order by bag_club.place, bag_club.id), '[]') from bag_club where bag_id = bag.id) as "clubIds"
      from bag where player_id = ? and removed_at is null order by place`,
     [sheet.player.id],

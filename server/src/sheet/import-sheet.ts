@@ -174,7 +174,7 @@ function bagsOf(
     .filter((bag) => !sheet.bags.some((one) => one.name === bag.name))
     .map((bag): Command => ({
       do: 'addBag',
-      bag: { id: newId(), playerId, name: bag.name },
+      bag: { id: newId(), playerId, name: bag.name, ...(bag.strategy && { strategy: bag.strategy }) },
       clubIds: bag.clubIds.map((id) => {
         const here = idHere.get(id);
         if (!here) throw ruleBroken(`Bag "${bag.name}" names a club the document does not hold: ${id}.`);

@@ -78,6 +78,9 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
       player: sheet.player,
       clubs: clubsOf(sheet, bagId),
       bagName: sheet.bags.find((one) => one.id === bagId)?.name ?? 'Locker',
+      strategy:
+        (sheet.bags.find((one) => one.id === bagId) ?? sheet.bags.find((one) => one.gamer))?.strategy ??
+        'even-carries',
       unit: unit ?? sheet.player.distanceUnit,
       day: asOf ?? new Date().toISOString().slice(0, 10),
     };

@@ -20,6 +20,7 @@ import {
   type GapReport,
   type QuantityKey,
   type StepReport,
+  type GappingStrategyId,
 } from '@tasche/core';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 
@@ -62,6 +63,8 @@ export interface SpecSheet {
   player: PlayerView;
   clubs: readonly ClubView[];
   bagName: string;
+  /** How the bag is to be spaced. */
+  strategy: GappingStrategyId;
   unit: DistanceUnit;
   day: string;
 }
@@ -75,11 +78,12 @@ export default async function specSheetPdf({
   player,
   clubs,
   bagName,
+  strategy,
   unit,
   day,
 }: SpecSheet): Promise<Buffer> {
   const ladderClubs = placedClubs(clubs.map(ladderClub), player.baseline ?? undefined);
-  const report = gaps(ladderClubs, { settings: player.gapSettings, unit });
+  const report = gaps(ladderClubs, { school: strategy, settings: player.gapSettings, unit });
   const findings = bagFindings(ladderClubs, player.gapSettings);
   const document: TDocumentDefinitions = {
     pageSize: 'A4',

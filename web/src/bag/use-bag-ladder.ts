@@ -21,7 +21,7 @@ import type { Trial } from './trial';
 
 /**
  * A bag on its ladder, in the air it is read in: now, as it would be, and as it was when looking began.
- * The school and the air are part of the address.
+ * The air is part of the address, and so is a way of spacing it that is only looked at; the bag's own is kept with it.
  */
 export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const store = useSheet();
@@ -33,9 +33,14 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
 
   const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
   const school = computed<GappingStrategyId>({
-    get: () => GAPPING_STRATEGIES.find((one) => one.id === route.query.school)?.id ?? 'even-carries',
-    set: (id) =>
-      void router.replace({ query: { ...route.query, school: id === 'even-carries' ? undefined : id } }),
+    get: () => queriedSchool(route.query.school) ?? bag.value?.strategy ?? 'even-carries',
+    set: (id) => {
+      const of = bag.value;
+      if (of && !store.readOnly && id !== of.strategy)
+        store.change([{ do: 'editBag', bagId: of.id, version: of.version, set: { strategy: id } }]);
+      const kept = of && !store.readOnly ? undefined : id;
+      if (route.query.school !== kept) void router.replace({ query: { ...route.query, school: kept } });
+    },
   });
   const gapSettings = computed(() => store.sheet!.player.gapSettings);
   const options = computed<GapOptions>(() => ({
@@ -160,4 +165,9 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
     moved,
     turned,
   };
+}
+
+/** A way of spacing an address names. */
+export function queriedSchool(query: unknown): GappingStrategyId | undefined {
+  return GAPPING_STRATEGIES.find(({ id }) => id === query)?.id;
 }

@@ -45,7 +45,11 @@ const known = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.la
 const { move } = useMovedClubs(known, setting, baseline);
 const rungs = computed(() => carryLadder(known.value.map(move)));
 const pairs = computed(() =>
-  gaps(known.value.map(move), { settings: store.sheet!.player.gapSettings, unit: unit.value })
+  gaps(known.value.map(move), {
+    ...(bag.value && { school: bag.value.strategy }),
+    settings: store.sheet!.player.gapSettings,
+    unit: unit.value,
+  })
     .steps.filter((step) => step.word === 'either-or')
     .map((step) => [step.upperId, step.lowerId] as const),
 );

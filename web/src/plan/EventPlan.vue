@@ -12,7 +12,6 @@ import {
 } from '@tasche/contract';
 import {
   InvalidInputError,
-  GAPPING_STRATEGIES,
   clubsOfIds,
   gaps,
   isTie,
@@ -34,6 +33,7 @@ import { changesDone, placeOf } from '../changes/undo-line';
 import { useSchedule } from '../courses/schedule-store';
 import { groundWords, roundAirWords } from '../courses/ground-words';
 import { isTyping, isUndoOfField } from '../keys/is-typing';
+import { queriedSchool } from '../bag/use-bag-ladder';
 import { useSheet } from '../sheet/sheet-store';
 import AfterRound from './AfterRound.vue';
 import DayBar from './DayBar.vue';
@@ -62,9 +62,8 @@ const { plans } = usePlan({ planId: props.plan.id });
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const school = computed<GappingStrategyId>({
-  get: () => GAPPING_STRATEGIES.find((one) => one.id === route.query.school)?.id ?? 'even-carries',
-  set: (id) =>
-    void router.replace({ query: { ...route.query, school: id === 'even-carries' ? undefined : id } }),
+  get: () => queriedSchool(route.query.school) ?? store.gamer?.strategy ?? 'even-carries',
+  set: (id) => void router.replace({ query: { ...route.query, school: id } }),
 });
 const event = computed(() => schedule.events.find(({ id }) => id === props.plan.eventId));
 const rounds = computed(() => event.value?.rounds ?? []);

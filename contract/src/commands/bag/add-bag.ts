@@ -1,4 +1,4 @@
-import { idSchema, nameSchema, required, shape } from '../../schemas.js';
+import { idSchema, nameSchema, required, shape, strategySchema } from '../../schemas.js';
 import { MAX_CLUBS_A_PLAYER } from '../../limits.js';
 import { defineCommand, idsSchema } from '../define-command.js';
 import { withRow } from '../map-rows.js';
@@ -8,7 +8,12 @@ export const addBag = defineCommand(
   'sheet',
   shape({
     bag: required(
-      shape({ id: required(idSchema), playerId: required(idSchema), name: required(nameSchema) }),
+      shape({
+        id: required(idSchema),
+        playerId: required(idSchema),
+        name: required(nameSchema),
+        strategy: strategySchema,
+      }),
     ),
     clubIds: idsSchema(required(idSchema), MAX_CLUBS_A_PLAYER).defined(),
   }),
@@ -18,6 +23,7 @@ export const addBag = defineCommand(
     apply: (sheet, { bag, clubIds }) => ({
       ...sheet,
       bags: withRow(sheet.bags, {
+        strategy: 'even-carries',
         ...bag,
         version: 1,
         note: '',

@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { idSchema, nameSchema, required, shape, textSchema } from '../../schemas.js';
+import { idSchema, nameSchema, required, shape, strategySchema, textSchema } from '../../schemas.js';
 import { defineCommand, setWords, versionSchema } from '../define-command.js';
 import { mapRow } from '../map-rows.js';
 
@@ -9,7 +9,14 @@ export const editBag = defineCommand(
   shape({
     bagId: required(idSchema),
     version: versionSchema,
-    set: required(shape({ name: nameSchema, note: textSchema(2000), ready: yup.boolean().strict() })),
+    set: required(
+      shape({
+        name: nameSchema,
+        note: textSchema(2000),
+        ready: yup.boolean().strict(),
+        strategy: strategySchema,
+      }),
+    ),
   }),
   {
     subject: ({ bagId }) => ({ kind: 'bag', id: bagId }),

@@ -2,6 +2,7 @@ import { idSchema, required, shape } from '../../schemas.js';
 import { defineCommand } from '../define-command.js';
 import { withRow } from '../map-rows.js';
 import { datesInOrder, planDetails } from './plan-details.js';
+import { strategyOfGamer } from './strategy-of-gamer.js';
 
 export const addPlan = defineCommand(
   'addPlan',
@@ -39,6 +40,7 @@ export const addPlan = defineCommand(
           note: '',
           ready: false,
           gamer: false,
+          strategy: strategyOfGamer(sheet.bags),
           planId: plan.id,
           clubIds: baseClubIds,
         }),

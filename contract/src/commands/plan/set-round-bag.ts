@@ -2,6 +2,7 @@ import { planRoundOf, roundBagSchema, withPlanRound } from '../../plan-choosing.
 import { idSchema, required, shape } from '../../schemas.js';
 import { defineCommand, versionSchema } from '../define-command.js';
 import { mapRow, withRow } from '../map-rows.js';
+import { strategyOfGamer } from './strategy-of-gamer.js';
 
 export const setRoundBag = defineCommand(
   'setRoundBag',
@@ -27,6 +28,7 @@ export const setRoundBag = defineCommand(
         note: '',
         ready: false,
         gamer: false,
+        strategy: strategyOfGamer(sheet.bags),
         planId,
         clubIds,
         removed: false,

@@ -1,0 +1,8 @@
+import { Migration } from '@mikro-orm/migrations';
+
+/** How a bag is to be spaced belongs to the bag. */
+export class Migration008BagStrategy extends Migration {
+  override up(): void {
+    this.addSql("alter table bag add column strategy text not null default 'even-carries'");
+  }
+}
