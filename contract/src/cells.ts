@@ -9,8 +9,23 @@ import {
   type Quantity,
 } from '@tasche/core';
 import * as yup from 'yup';
-import { exactDistance, isDistancePart, usualUnits, type Column, type ColumnUnits } from './columns.js';
-import { readDay, readDistance, readInches, readPlainNumber, type Read } from './numbers-in-text.js';
+import {
+  exactDistance,
+  isDistancePart,
+  usualUnits,
+  type Column,
+  type ColumnUnits,
+  type ShotPart,
+} from './columns.js';
+import {
+  isRange,
+  readCarry,
+  readDay,
+  readDistance,
+  readInches,
+  readPlainNumber,
+  type Read,
+} from './numbers-in-text.js';
 import { dateSchema, quantitySchema, shotSchema, textSchema } from './schemas.js';
 
 export type CellValue = string | number;
@@ -163,4 +178,21 @@ export function showQuantity(quantity: Quantity, value: Fact['value'], withUnit 
 function trimZeros(value: number, decimals: number): string {
   const rounded = value.toFixed(decimals);
   return Math.abs(Number(rounded) - value) < 1e-9 ? rounded : String(Number(value.toFixed(4)));
+}
+
+/** What a cell of a shot says of it: its one part, and of a carry written as a range its middle and half its width. */
+export function readShotCell(
+  column: Extract<Column, { type: 'shot' }>,
+  text: string,
+  distanceUnit: DistanceUnit,
+  units: Partial<ColumnUnits> = {},
+): Read<Partial<Record<ShotPart, CellValue>>> {
+  if (column.part === 'carryM') {
+    const { distance } = { ...usualUnits(column, distanceUnit), ...units };
+    const range = readCarry(unguarded(text.trim()), distance);
+    if (range.ok && range.value.plusMinusM !== undefined) return { ok: true, value: { ...range.value } };
+    if (!range.ok && isRange(text)) return range;
+  }
+  const read = readCell(column, text, distanceUnit, units);
+  return read.ok ? { ok: true, value: { [column.part]: read.value } } : read;
 }

@@ -9,7 +9,7 @@ import {
   type ShotKind,
   type Spec,
 } from '@tasche/core';
-import { readCell, type CellValue } from './cells.js';
+import { readCell, type CellValue, readShotCell } from './cells.js';
 import { recogniseHead, type Column, type RecognisedColumn, type ShotPart } from './columns.js';
 import { readingSchema } from './schemas.js';
 import type { ClubView } from './views.js';
@@ -88,24 +88,29 @@ function readRow(
     const found = columns[index];
     if (!found || text.trim() === '') return;
     const { column, units } = found;
+    if (column.type === 'shot') {
+      const parts = readShotCell(column, text, distanceUnit, units);
+      if (parts.ok) {
+        const shot = shots.get(column.shotKind) ?? { column: index, parts: {} };
+        Object.assign(shot.parts, parts.value);
+        shots.set(column.shotKind, shot);
+      } else reject(parts.reason);
+      return;
+    }
     const read = readCell(column, text, distanceUnit, units);
-    if (!read.ok) {
+    if (!read.ok) reject(read.reason);
+    else if (column.type === 'club') Object.assign(club, { [column.id]: read.value });
+    else readings.push({ key: column.id, value: read.value, takenOn });
+
+    function reject(reason: string): void {
       rejected.push({
         row,
         column: index,
         head: heads[index] ?? column.label,
         columnId: column.id,
         text,
-        reason: read.reason,
+        reason,
       });
-    } else if (column.type === 'club') {
-      Object.assign(club, { [column.id]: read.value });
-    } else if (column.type === 'quantity') {
-      readings.push({ key: column.id, value: read.value, takenOn });
-    } else {
-      const shot = shots.get(column.shotKind) ?? { column: index, parts: {} };
-      shot.parts[column.part] = read.value;
-      shots.set(column.shotKind, shot);
     }
   });
   for (const shotKind of SHOT_KINDS) {

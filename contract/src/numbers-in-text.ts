@@ -59,6 +59,41 @@ export function readDistance(text: string, unit: DistanceTextUnit): Read<number>
     : bad(`"${number.rest}" is no unit of distance; use yd, m or ft`);
 }
 
+/** A carry as people say it: a distance, or the two it lies between. */
+interface StatedCarry {
+  carryM: number;
+  /** Half of what it was said to lie between. */
+  plusMinusM?: number;
+}
+
+const RANGE = /^(\d+(?:[.,]\d+)?)\s*(?:-|–|—|to|bis)\s*(\d+(?:[.,]\d+)?)([^\d.,].*)?$/i;
+/** Whether two distances are written. */
+export function isRange(text: string): boolean {
+  return RANGE.test(text.trim());
+}
+/** Wider than this share of its middle a range is no carry. */
+const WIDEST_RANGE = 0.3;
+
+/** "250", "250 yd", and "250-255" or "230 to 240 m": the middle, and half the width. */
+export function readCarry(text: string, unit: DistanceTextUnit): Read<StatedCarry> {
+  const range = RANGE.exec(text.trim());
+  if (!range) {
+    const one = readDistance(text, unit);
+    return one.ok ? good({ carryM: one.value }) : one;
+  }
+  const [from, to] = [range[1]!, range[2]!].map((number) =>
+    readDistance(`${number} ${(range[3] ?? '').trim()}`.trim(), unit),
+  );
+  if (!from!.ok) return from!;
+  if (!to!.ok) return to!;
+  if (to!.value <= from!.value) return bad(`"${text}" ends before it begins`);
+  const carryM = (from!.value + to!.value) / 2;
+  const plusMinusM = (to!.value - from!.value) / 2;
+  return plusMinusM > (carryM * WIDEST_RANGE) / 2
+    ? bad(`"${text}" is too wide a range for one shot`)
+    : good({ carryM: Math.round(carryM * 1e4) / 1e4, plusMinusM: Math.round(plusMinusM * 1e4) / 1e4 });
+}
+
 const FRACTION = /^(\d+)(?:[\s-]+(\d+)\/(\d+))?$/;
 const VULGAR: Record<string, string> = {
   '¼': ' 1/4',

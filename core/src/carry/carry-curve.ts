@@ -1,4 +1,4 @@
-import { STATED_CARRY_SHARE, carryStandardErrorM, type ClubKind } from '../clubs/index.js';
+import { STATED_CARRY_SHARE, carryErrorM, carryStandardErrorM, type ClubKind } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { airOf, BASELINE, type Conditions } from '../conditions/index.js';
 import { fly, type Flight } from '../flight/index.js';
@@ -102,7 +102,7 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
       const error = carryStandardErrorM(full);
       const relative =
         full.source === 'stated'
-          ? STATED_CARRY_SHARE
+          ? carryErrorM(full) / full.carryM
           : Math.max(MIN_MEASURED, error === undefined ? STATED_CARRY_SHARE / 2 : error / full.carryM);
       return relative ** 2 + BUILD ** 2;
     }),

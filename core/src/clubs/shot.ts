@@ -12,7 +12,8 @@ export const SHOT_SOURCES: readonly ShotSource[] = ['measured', 'stated', 'model
 
 /**
  * One shot of one club. Distances in metres, angles in degrees.
- * `spreadM` is one standard deviation of carry; `plusMinusM` is half the 95 % interval of a shot that was modelled, or moved to other air.
+ * `spreadM` is one standard deviation of carry; `plusMinusM` is half the 95 % interval of a shot that was modelled, or moved to other air, and of
+ * one that was stated half of what it was said to lie between.
  */
 export interface Shot {
   carryM: number;
@@ -47,7 +48,14 @@ export function carryStandardErrorM(shot: Shot): number | undefined {
 /** A carry somebody stated is within this share of itself, one standard deviation. Ours. */
 export const STATED_CARRY_SHARE = 0.04;
 
-/** The same for any shot: one nobody measured or modelled is as good as a stated one. Metres. */
+/** Nobody states a carry closer than this share of itself, one standard deviation, however narrow a range. Ours. */
+const MIN_STATED_SHARE = 0.01;
+
+/** The same for any shot: one nobody measured or modelled is as good as a stated one, or as the range it was stated in. Metres. */
 export function carryErrorM(shot: Shot): number {
-  return carryStandardErrorM(shot) ?? shot.carryM * STATED_CARRY_SHARE;
+  const known = carryStandardErrorM(shot);
+  if (known !== undefined) return known;
+  return shot.source === 'stated' && shot.plusMinusM !== undefined
+    ? Math.max(shot.plusMinusM / NORMAL_95, shot.carryM * MIN_STATED_SHARE)
+    : shot.carryM * STATED_CARRY_SHARE;
 }

@@ -52,7 +52,9 @@ export function sourceWords(shot: Shot, unit: DistanceUnit): string {
   if (shot.source === 'modelled' && shot.plusMinusM !== undefined) {
     return `modelled ±${formatDistance(shot.plusMinusM, unit)}`;
   }
-  return shot.source;
+  return shot.source === 'stated' && shot.plusMinusM !== undefined
+    ? `stated ±${distanceNumber(shot.plusMinusM, unit, 1)}`
+    : shot.source;
 }
 
 /** "3.4 yd" or "0.8°". */

@@ -1,5 +1,14 @@
 import { shotIn, type DistanceUnit, type Reading, type Shot } from '@tasche/core';
-import { readCell, readingSchema, type ClubView, type Column, type Command } from '@tasche/contract';
+import {
+  readCell,
+  readShotCell,
+  readingSchema,
+  type CellValue,
+  type ClubView,
+  type Column,
+  type Command,
+  type ShotPart,
+} from '@tasche/contract';
 
 /** What typing a text into a cell comes to. */
 type CellChange = { ok: true; commands: Command[] } | { ok: false; reason: string };
@@ -24,9 +33,9 @@ export function cellChange(
     };
   }
   if (trimmed === '') return cleared(club, column, takenOn);
-  const read = readCell(column, trimmed, unit);
-  if (!read.ok) return read;
   if (column.type === 'quantity') {
+    const read = readCell(column, trimmed, unit);
+    if (!read.ok) return read;
     return {
       ok: true,
       commands:
@@ -35,11 +44,17 @@ export function cellChange(
           : [edit(club, { readings: [{ key: column.id, value: read.value, takenOn }] })],
     };
   }
+  const read = readShotCell(column, trimmed, unit);
+  if (!read.ok) return read;
   const key = `shot.${column.shotKind}` as const;
   const standing = shotIn(club.spec, key);
   const value = shotWith(standing, column.part, read.value);
   if (typeof value === 'string') return { ok: false, reason: value };
-  const reading: Reading = { key, value, takenOn: column.part === 'takenOn' ? String(read.value) : takenOn };
+  const reading: Reading = {
+    key,
+    value,
+    takenOn: column.part === 'takenOn' ? String(read.value.takenOn) : takenOn,
+  };
   try {
     readingSchema.validateSync(reading, { strict: true });
   } catch (error) {
@@ -54,13 +69,13 @@ export function cellChange(
  */
 function shotWith(
   standing: Shot | undefined,
-  part: keyof Shot | 'takenOn',
-  value: string | number,
+  part: ShotPart,
+  typed: Partial<Record<ShotPart, CellValue>>,
 ): Shot | string {
   if (part === 'carryM') {
     const { apexM, landDeg } = standing ?? {};
     return {
-      carryM: value as number,
+      ...(typed as Pick<Shot, 'carryM' | 'plusMinusM'>),
       ...(apexM !== undefined && { apexM }),
       ...(landDeg !== undefined && { landDeg }),
       source: 'stated',
@@ -69,7 +84,7 @@ function shotWith(
   if (!standing) return 'give the carry first';
   if (part === 'takenOn') return standing;
   const measured = part === 'shots' || part === 'spreadM' ? { source: 'measured' as const } : {};
-  return { ...standing, ...measured, [part]: value };
+  return { ...standing, ...measured, ...(typed as Partial<Shot>) };
 }
 
 function cleared(

@@ -50,6 +50,28 @@ describe('what typing into a cell comes to', () => {
     expect(value).toEqual({ carryM: 155, apexM: 30, landDeg: 48, source: 'stated' });
   });
 
+  it('takes a carry as people say it: the middle of a range, and half its width', () => {
+    expect(reading(typed(clubView('7 iron'), 'shot.full.carryM', '150-155'))).toEqual({
+      key: 'shot.full',
+      value: { carryM: 152.5, plusMinusM: 2.5, source: 'stated' },
+      takenOn: ON,
+    });
+    // A plain number afterwards is no range any more.
+    const ranged = clubView('7 iron', { carryM: 152.5, plusMinusM: 2.5, source: 'stated' });
+    expect(reading(typed(ranged, 'shot.full.carryM', '151'))).toMatchObject({
+      value: { carryM: 151, source: 'stated' },
+    });
+    for (const [text, reason] of [
+      ['155-150', 'ends before it begins'],
+      ['100-200', 'too wide a range'],
+      ['150-far', 'no unit of distance'],
+    ] as const) {
+      const change = typed(clubView('7 iron'), 'shot.full.carryM', text);
+      expect(change, text).toMatchObject({ ok: false });
+      expect(change.ok ? '' : change.reason).toContain(reason);
+    }
+  });
+
   it('makes a shot measured when its number of shots is given', () => {
     const stated = clubView('8 iron', { carryM: 140 });
     expect(reading(typed(stated, 'shot.full.shots', '9'))).toMatchObject({
