@@ -5,4 +5,11 @@ export { BENDING_CAUTION, isBendable, bentClub } from './bent-club.js';
 export { compareReports } from './compare-reports.js';
 export type { Severity, StepReport, GapReport } from './report.js';
 export { type GapSettings, DEFAULT_GAP_SETTINGS, GAP_SETTING_BOUNDS } from './settings.js';
-export { shotName, formatDegrees, sourceWords, unevenWords, evennessWords } from './words.js';
+export {
+  shotName,
+  formatDegrees,
+  sourceWords,
+  factSourceWords,
+  unevenWords,
+  evennessWords,
+} from './words.js';

@@ -1,5 +1,6 @@
 import type { Shot, ShotKind } from '../clubs/index.js';
 import { distanceNumber, formatDistance, fromMetres, type DistanceUnit } from '../units/index.js';
+import { changeSince, changeWords, shotIn, type ShotKey, type Spec } from '../spec/index.js';
 import type { Cover, Step } from './ladder.js';
 import type { FlightDifference } from './flight-difference.js';
 import type { Evenness } from './report.js';
@@ -55,6 +56,13 @@ export function sourceWords(shot: Shot, unit: DistanceUnit): string {
   return shot.source === 'stated' && shot.plusMinusM !== undefined
     ? `stated ±${distanceNumber(shot.plusMinusM, unit, 1)}`
     : shot.source;
+}
+
+/** The same of a shot in a club's spec: one taken before the club was changed says so, for it no longer holds. */
+export function factSourceWords(spec: Spec, key: ShotKey, unit: DistanceUnit): string {
+  const shot = shotIn(spec, key);
+  const change = changeSince(spec, key);
+  return change ? changeWords(change) : shot ? sourceWords(shot, unit) : '';
 }
 
 /** "3.4 yd" or "0.8°". */

@@ -340,10 +340,15 @@ function spanOf(step: StepReport): number {
 /** A step that is still at fault is mended as far as it goes where at least this share of what it is too wide by is gone. Ours. */
 const MENDED_SHARE = 1 / 3;
 
+/** A covered step's widest stretch is this share of what it was, at most. Ours. */
+const COVERED_SHARE = 0.75;
+
 /** Whether a step that stands is in order now, or at least much less wide than it was. */
 function isMended(step: StepReport, worst: StepReport): boolean {
   const { word, severity } = step;
   if (severity === 'fault') return false;
+  // A shot that was owned all along covers it no better for half a degree.
+  if (word === 'covered') return step.holeM <= worst.holeM * COVERED_SHARE;
   if (word !== 'wide' && word !== 'not known yet' && word !== 'at the limit') return true;
   if (worst.severity === 'look' || worst.targetM === undefined) return word === 'at the limit';
   return step.carryM - worst.targetM <= (worst.carryM - worst.targetM) * (1 - MENDED_SHARE);

@@ -11,6 +11,8 @@ export {
   type ReadingKey,
   SHOT_KEYS,
   shotKindOf,
+  BUILD_KEYS,
+  type BuildKey,
 } from './quantities.js';
 export {
   type ReadingValue,
@@ -23,3 +25,4 @@ export {
   sameValue,
 } from './readings.js';
 export { swingWeightPoints, formatSwingWeight } from './swing-weight.js';
+export { type BuildChange, changeSince, changeWords } from './build-change.js';

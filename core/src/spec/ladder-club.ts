@@ -1,6 +1,7 @@
 import { SHOT_KEYS, shotKindOf } from './quantities.js';
 import { playingLoft } from './playing-loft.js';
 import { numberIn, shotIn, type Spec } from './readings.js';
+import { changeSince, type BuildChange } from './build-change.js';
 import type { ClubKind, Shot, ShotKind } from '../clubs/index.js';
 
 /** What the ladder needs to know of a club. */
@@ -20,19 +21,25 @@ export interface LadderClub {
   /** Of a club that is not owned yet. */
   price?: number;
   shots: Partial<Record<ShotKind, Shot>>;
+  /** Shots taken before the club was changed, and how it was. */
+  changed?: Partial<Record<ShotKind, BuildChange>>;
 }
 
 /** A club of the locker, seen as the ladder sees it. */
 export function ladderClub(club: { id: string; name: string; kind: ClubKind; spec: Spec }): LadderClub {
   const shots: LadderClub['shots'] = {};
+  const changed: NonNullable<LadderClub['changed']> = {};
   for (const key of SHOT_KEYS) {
     const shot = shotIn(club.spec, key);
-    if (shot) shots[shotKindOf(key)!] = shot;
+    if (!shot) continue;
+    shots[shotKindOf(key)!] = shot;
+    const change = changeSince(club.spec, key);
+    if (change) changed[shotKindOf(key)!] = change;
   }
   const loftDeg = playingLoft(club.spec)?.deg;
   const lengthIn = numberIn(club.spec, 'lengthIn');
   const hitsPerRound = numberIn(club.spec, 'hitsPerRound');
-  const bounceDeg = numberIn(club.spec, 'bounceDeg');
+  const bounceDeg = playingBounce(club.spec);
   const headWeightG = numberIn(club.spec, 'headWeightG');
   const price = numberIn(club.spec, 'price');
   const grind = club.spec.grind?.value;
@@ -48,5 +55,15 @@ export function ladderClub(club: { id: string; name: string; kind: ClubKind; spe
     ...(price !== undefined && { price }),
     ...(typeof grind === 'string' && { grind }),
     shots,
+    ...(Object.keys(changed).length > 0 && { changed }),
   };
+}
+
+/** The bounce a sole really has: written down before the club was bent, it has followed the loft; weaker is more. Common practice, no source. */
+function playingBounce(spec: Spec): number | undefined {
+  const written = numberIn(spec, 'bounceDeg');
+  const set = spec.loftSetDeg;
+  const loft = playingLoft(spec);
+  if (written === undefined || !set || loft?.stampedDeg === undefined) return written;
+  return spec.bounceDeg!.takenOn < set.takenOn ? Math.max(0, written + loft.deg - loft.stampedDeg) : written;
 }

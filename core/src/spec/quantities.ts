@@ -363,3 +363,14 @@ export const SHOT_KEYS: readonly ShotKey[] = SHOT_KINDS.map((kind) => `shot.${ki
 export function shotKindOf(key: string): ShotKind | undefined {
   return SHOT_KINDS.find((kind) => key === `shot.${kind}`);
 }
+
+/** What of a club decides how far it goes; a change of it makes a shot measured before old. */
+export const BUILD_KEYS = [
+  'loftStampedDeg',
+  'loftSetDeg',
+  'loftMeasuredDeg',
+  'setting',
+  'lengthIn',
+  'shaft',
+] as const satisfies readonly ReadingKey[];
+export type BuildKey = (typeof BUILD_KEYS)[number];

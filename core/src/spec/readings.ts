@@ -1,5 +1,5 @@
 import type { Shot } from '../clubs/index.js';
-import type { ReadingKey } from './quantities.js';
+import type { BuildKey, ReadingKey } from './quantities.js';
 
 /** What a reading says; null takes a quantity back to "not known". */
 export type ReadingValue = number | string | Shot | null;
@@ -16,6 +16,8 @@ export interface Reading {
 export interface Fact {
   value: Exclude<ReadingValue, null>;
   takenOn: string;
+  /** Of a shot: what of the club's build was otherwise when it was taken; null where nothing was known. */
+  build?: Partial<Record<BuildKey, Fact | null>>;
 }
 
 /** All facts in force about one club. */

@@ -12,6 +12,7 @@ import { Migration005Courses } from '../migrations/migration-005-courses.js';
 import { Migration006NothingLost } from '../migrations/migration-006-nothing-lost.js';
 import { Migration007Handicap } from '../migrations/migration-007-handicap.js';
 import { Migration008BagStrategy } from '../migrations/migration-008-bag-strategy.js';
+import { Migration009ShotsBeforeABend } from '../migrations/migration-009-shots-before-a-bend.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
 import { SHEET_TEXT_SQL } from '../sheet/sheet-text-sql.js';
@@ -63,6 +64,7 @@ export async function openDatabase(
         { name: 'migration-006-nothing-lost', class: Migration006NothingLost },
         { name: 'migration-007-handicap', class: Migration007Handicap },
         { name: 'migration-008-bag-strategy', class: Migration008BagStrategy },
+        { name: 'migration-009-shots-before-a-bend', class: Migration009ShotsBeforeABend },
       ],
       snapshot: false,
       silent: true,

@@ -15,7 +15,7 @@ import {
   playingLoft,
   quantityOf,
   shotIn,
-  sourceWords,
+  factSourceWords,
   type DistanceUnit,
   type GapReport,
   type QuantityKey,
@@ -217,7 +217,7 @@ function clubRow(club: ClubView, step: StepReport | undefined, unit: DistanceUni
     show('head'),
     shaft,
     { text: full ? distanceNumber(full.carryM, unit) : '', bold: true, alignment: 'right' },
-    { text: full ? sourceWords(full, unit) : '', color: QUIET, noWrap: true },
+    { text: factSourceWords(club.spec, 'shot.full', unit), color: QUIET, noWrap: true },
     step ? stepBar(step, unit) : '',
     step ? { text: `${MARKS[step.severity]}${step.word}`, color: COLOURS[step.severity], noWrap: true } : '',
   ];

@@ -7,6 +7,7 @@ import {
   quantityOf,
   shotIn,
   shotKindOf,
+  factSourceWords,
   sourceWords,
   distanceNumber,
   type CarryEstimate,
@@ -221,11 +222,7 @@ function readingText(reading: ReadingView): string {
                 />
               </td>
               <td class="small" :class="shotIn(club.spec, `shot.${kind}`)?.source">
-                {{
-                  shotIn(club.spec, `shot.${kind}`)
-                    ? sourceWords(shotIn(club.spec, `shot.${kind}`)!, unit)
-                    : ''
-                }}
+                {{ factSourceWords(club.spec, `shot.${kind}`, unit) }}
               </td>
             </tr>
           </tbody>

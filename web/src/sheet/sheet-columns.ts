@@ -2,7 +2,7 @@ import {
   playingLoft,
   quantityOf,
   shotIn,
-  sourceWords,
+  factSourceWords,
   distanceNumber,
   type DistanceUnit,
   type QuantityKey,
@@ -243,7 +243,7 @@ function showShot(
   const value = part === 'takenOn' ? club.spec[`shot.${shotKind}`]?.takenOn : shot?.[part];
   if (shot === undefined || value === undefined) return { text: '', origin: `${column.label}: not known` };
   const day = shortDay(club.spec[`shot.${shotKind}`]!.takenOn);
-  const origin = `${column.label} [${unitLabel(column, unit) || 'as said'}], ${sourceWords(shot, unit)}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`;
+  const origin = `${column.label} [${unitLabel(column, unit) || 'as said'}], ${factSourceWords(club.spec, `shot.${shotKind}`, unit)}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`;
   const text = isDistancePart(part)
     ? distanceNumber(value as number, usualUnits(column, unit).distance)
     : `${value}${part === 'landDeg' ? '°' : ''}`;
@@ -253,16 +253,13 @@ function showShot(
 function showSource(club: ClubView, unit: DistanceUnit): CellShown {
   const shot = shotIn(club.spec, 'shot.full');
   if (!shot) return { text: '', origin: 'No carry yet' };
+  const words = factSourceWords(club.spec, 'shot.full', unit);
   const text =
-    shot.source === 'modelled'
-      ? sourceWords(shot, unit)
-          .replace('modelled', 'model')
-          .replace(/ (yd|m)$/, '')
-      : sourceWords(shot, unit);
+    shot.source === 'modelled' ? words.replace('modelled', 'model').replace(/ (yd|m)$/, '') : words;
   const day = shortDay(club.spec['shot.full']!.takenOn);
   return {
     text,
-    origin: `Carry ${sourceWords(shot, unit)}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`,
+    origin: `Carry ${words}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`,
     source: shot.source,
   };
 }

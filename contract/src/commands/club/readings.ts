@@ -1,10 +1,14 @@
 import {
+  BUILD_KEYS,
+  SHOT_KEYS,
   formatDistance,
   quantityOf,
   shotKindOf,
+  type BuildKey,
   type DistanceUnit,
   type Fact,
   type Reading,
+  type ReadingKey,
   type Shot,
   type Spec,
 } from '@tasche/core';
@@ -28,10 +32,22 @@ export function withReadings(spec: Spec, readings: readonly Reading[]): Spec {
   for (const { key, value, takenOn } of readings) {
     const standing = next[key]?.takenOn ?? '';
     if ((standing > todayInUtc ? todayInUtc : standing) > takenOn) continue;
+    if (isBuildKey(key)) rememberBuild(next, key, takenOn);
     if (value === null) delete next[key];
     else next[key] = { value, takenOn } satisfies Fact;
   }
   return next;
+}
+
+const isBuildKey = (key: ReadingKey): key is BuildKey => (BUILD_KEYS as readonly string[]).includes(key);
+
+/** Shots of an earlier day keep what this part of the build was. */
+function rememberBuild(spec: Spec, key: BuildKey, takenOn: string): void {
+  for (const shotKey of SHOT_KEYS) {
+    const shot = spec[shotKey];
+    if (shot && shot.takenOn < takenOn && !(shot.build && key in shot.build))
+      spec[shotKey] = { ...shot, build: { ...shot.build, [key]: spec[key] ?? null } };
+  }
 }
 
 /** "7 iron: lie 62°, full carry 161 yd". */
