@@ -103,6 +103,8 @@ const editableNeed = {
 /** A need as it is kept and sent. */
 export const demandSchema = shape({
   ...editableNeed,
+  id: nameSchema,
+  stroke: nameSchema,
   name: required(nameSchema),
   to: required(
     yup

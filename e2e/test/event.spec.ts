@@ -113,17 +113,17 @@ test('a round’s needs are the player’s: notes added, one changed and brought
   await expect(needs.locator('.notes li')).toHaveCount(3);
   const asks = await needs.getByRole('heading').innerText();
   await needs.getByRole('button', { name: 'Hole 3' }).click();
-  const often = needs.getByLabel('How often 3rd, par three');
+  const often = needs.getByLabel('How often tee shot at the 3rd');
   await often.fill('lots');
   await often.press('Tab');
   await expect(needs.getByRole('alert')).toContainText(
-    '3rd, par three: how often must be between 0 and 1000, not “lots”',
+    'tee shot at the 3rd: how often must be between 0 and 1000, not “lots”',
   );
   await often.fill('3');
   await often.press('Tab');
   await expect(needs.getByRole('heading')).not.toHaveText(asks);
   await expect(needs.getByText('changed')).toBeVisible();
-  await needs.getByRole('button', { name: 'Take away 3rd, par three' }).click();
+  await needs.getByRole('button', { name: 'Take away tee shot at the 3rd' }).click();
   await expect(needs.getByText('changed')).toHaveCount(0);
 });
 

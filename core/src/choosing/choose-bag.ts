@@ -15,7 +15,7 @@ import { InvalidInputError } from '../invalid-input-error.js';
 import { choose, type Choice } from './choose.js';
 import { costOf, rulesBroken, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
 import { oneChange } from './one-change.js';
-import { requireDemand, type ShotDemand } from './shot-demand.js';
+import { TOUCH_M, demandKey, requireDemand, type ShotDemand } from './shot-demand.js';
 import { demandRows } from './demand-rows.js';
 import type { PlayedIn } from './played-shot.js';
 import { skillOf } from '../skill/index.js';
@@ -242,16 +242,26 @@ export interface ChosenBag {
   price: number;
 }
 
+/** Where strokes are lost, as a player speaks of it. */
+export type LossPlace =
+  'off the tee' | 'from the fairway' | 'from rough' | 'from sand' | 'around the green' | 'in even steps';
+
+function placeOf({ to, lie, distanceM }: ShotDemand): LossPlace {
+  if (to === 'green' && distanceM <= TOUCH_M) return lie === 'sand' ? 'from sand' : 'around the green';
+  if (lie === 'tee') return 'off the tee';
+  return lie === 'sand' ? 'from sand' : lie.includes('rough') ? 'from rough' : 'from the fairway';
+}
+
 /** Why a club is in it: what the bag would cost without it, the need that asks for it most, and with which shot. */
 export interface ClubReason {
   id: string;
   worth: number;
   need: string | undefined;
-  /** Of that need. */ distanceM: number | undefined;
+  /** Of that need, where its name does not say it. */ distanceM: number | undefined;
   shot: ShotKind | undefined;
   needsMet: number;
   /** The left-out club that would cost least in its place, and how much more that is; none where the rules allow none. */
-  runnerUp: { id: string; costs: number } | undefined;
+  runnerUp: { id: string; costs: number; /** Where most of it is lost. */ mostly?: LossPlace } | undefined;
 }
 /** What it would cost to have a left-out club in, and the club it would best take the place of; no club where there is room. */
 export interface LeftOut {
@@ -331,14 +341,32 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
     const second = cheapest(({ out }) => out === c);
     return {
       id: order[c]!.id,
-      runnerUp: second && { id: order[second.in]!.id, costs: second.costs },
+      runnerUp: second && {
+        id: order[second.in]!.id,
+        costs: second.costs,
+        ...mostlyLost(c, second.in, second.costs),
+      },
       worth: rest.length > 0 ? changed(undefined, c) - best.cost : Infinity,
       need: max === undefined ? undefined : needs[max]!.name,
-      distanceM: max === undefined ? undefined : needs[max]!.distanceM,
+      distanceM: max === undefined || needs[max]!.stroke === undefined ? undefined : needs[max]!.distanceM,
       shot: max === undefined ? undefined : shots[max]![c],
-      needsMet: new Set(mine.map((i) => needs[i]!.name)).size,
+      needsMet: new Set(mine.map((i) => demandKey(needs[i]!))).size,
     };
   });
+  /** Where a bag with that club in the place of another loses most, if that is half of it or more. */
+  function mostlyLost(out: number, into: number, costs: number): { mostly?: LossPlace } {
+    const bag = [...best!.chosen.filter((one) => one !== out), into];
+    const lost = new Map<LossPlace, number>();
+    model.needs.forEach((row, i) => {
+      const apart = Math.min(...bag.map((c) => row[c]!)) - Math.min(...best!.chosen.map((c) => row[c]!));
+      const place = placeOf(needs[i]!);
+      lost.set(place, (lost.get(place) ?? 0) + apart);
+    });
+    lost.set('in even steps', costs - [...lost.values()].reduce((sum, one) => sum + one, 0));
+    const [place, most] = [...lost].reduce((a, b) => (b[1] > a[1] ? b : a));
+    return most >= costs / 2 && most > 0.005 ? { mostly: place } : {};
+  }
+
   const leftOut = order
     .flatMap(({ id }, c): LeftOut[] => {
       const way = inside.has(c) ? undefined : cheapest((one) => one.in === c);

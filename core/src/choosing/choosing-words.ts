@@ -14,7 +14,7 @@ export function reasonSentence(
   unit?: DistanceUnit,
 ): string {
   const second = runnerUp
-    ? ` ${runnerUp.costs < 0.005 ? `The ${nameOf(runnerUp.id)} in its place would make no difference.` : `The ${nameOf(runnerUp.id)} in its place costs ${strokesWords(runnerUp.costs)}.`}`
+    ? ` ${runnerUp.costs < 0.005 ? `The ${nameOf(runnerUp.id)} in its place would make no difference.` : `The ${nameOf(runnerUp.id)} in its place costs ${strokesWords(runnerUp.costs)}${runnerUp.mostly ? `, most of it ${runnerUp.mostly}` : ''}.`}`
     : '';
   if (demand === undefined) {
     return `${worth > 0.005 ? `${name}: no need asks for it first; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule asks for it, or for less than a hundredth of a stroke.`}${second}`;
@@ -22,7 +22,8 @@ export function reasonSentence(
   const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shot} shot`;
   const without =
     worth === Infinity ? '' : ` Without it the round costs ${strokesWords(Math.max(0, worth))} more.`;
-  return `${name}: best for ${needsMet} of the needs, most of all ${demand}${unit && distanceM !== undefined ? ` (${distanceNumber(distanceM, unit)} ${unit})` : ''}${swing}.${without}${second}`;
+  const far = unit && distanceM !== undefined ? `, ${distanceNumber(distanceM, unit)} ${unit}` : '';
+  return `${name}: best for ${needsMet} ${needsMet === 1 ? 'shot' : 'shots'}, most of all the ${demand}${far}${swing}.${without}${second}`;
 }
 
 /** What it would cost to have a left-out club in. */

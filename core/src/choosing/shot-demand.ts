@@ -4,8 +4,12 @@ import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-
 
 /** A shot a round asks for. Metres; weights are counted against each other, so that only their proportions matter. */
 export interface ShotDemand {
-  /** "7th, second shot". */
+  /** Of one that was derived: the same however often the round is worked out. What somebody changed is kept by it. */
+  id?: string;
+  /** "second at the 7th". */
   name: string;
+  /** The same without its hole, beside which it is read. */
+  stroke?: string;
   /** At a green, or down a fairway with more to come. */
   to: 'green' | 'fairway';
   /** To where the ball is to come to rest, as it is walked. */
@@ -35,6 +39,11 @@ export interface ShotDemand {
   missStrokes?: number;
   /** The stock carry, at home, of this player's shot that ends there. */
   playsLikeM?: number;
+}
+
+/** What a derived demand is told by, and one somebody wrote down. */
+export function demandKey({ id, name }: Pick<ShotDemand, 'id' | 'name'>): string {
+  return id ?? name;
 }
 
 /** Shots to a green from no farther are played by feel: chips, pitches, bunker shots. */

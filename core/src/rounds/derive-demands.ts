@@ -137,6 +137,19 @@ function withoutRare(bins: readonly AskedStroke[][], fewest: number): AskedStrok
   }
 }
 
+/** What golfers call a stroke. */
+function strokeWords(bin: readonly AskedStroke[]): string {
+  const { kind, need: demand } = bin[0]!;
+  const number = Math.round(bin.reduce((sum, stroke) => sum + stroke.number, 0) / bin.length);
+  const from =
+    demand.lie === 'tee' || demand.lie === 'fairway' || demand.lie === 'tight' ? '' : ` from ${demand.lie}`;
+  if (kind === 'tee shot') return 'drive';
+  if (kind === 'par three') return 'tee shot';
+  if (kind === 'short game') return `short shot${from}`;
+  return `${kind === 'lay-up' ? 'lay-up' : (NUMBERS[number] ?? `${number}th`)}${from}`;
+}
+const NUMBERS: Record<number, string> = { 1: 'drive', 2: 'second', 3: 'third', 4: 'fourth', 5: 'fifth' };
+
 const ORDINALS: Record<number, string> = { 1: 'st', 2: 'nd', 3: 'rd' };
 function holeWords(hole: number): string {
   return `${hole}${hole > 10 && hole < 14 ? 'th' : (ORDINALS[hole % 10] ?? 'th')}`;
@@ -166,7 +179,10 @@ function demandOf(
     ...demand,
     ...(trouble && { trouble }),
     ...(hitFromM.length > 1 && { hitFromM }),
-    name: `${holeWords(hole)}, ${kind}${lie}${letter}`,
+    // The name of an earlier version: what was changed then is found again by it.
+    id: `${holeWords(hole)}, ${kind}${lie}${letter}`,
+    name: `${strokeWords(bin)} at the ${holeWords(hole)}`,
+    stroke: strokeWords(bin),
     distanceM,
     weight: Math.round((bin.length / plays) * 1000) / 1000,
     ...(leftM !== undefined && { leftM }),

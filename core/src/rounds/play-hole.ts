@@ -46,6 +46,8 @@ export type StrokeKind = 'tee shot' | 'par three' | 'lay-up' | 'approach' | 'sho
 /** A stroke as it came up in play: what it asked, and what it was played with. */
 export interface AskedStroke {
   hole: number;
+  /** Of the hole, from one. */
+  number: number;
   kind: StrokeKind;
   need: Omit<ShotDemand, 'name' | 'weight'>;
   clubId: string;
@@ -229,6 +231,7 @@ export function holePlayer(
           : { ...choice.need, leftM: Math.max(1, leftM - choice.need.distanceM) };
       asked.push({
         hole: at + 1,
+        number: stroke + 1,
         kind: kindOf(hole, stroke, choice),
         need: demand,
         clubId: choice.club.id,

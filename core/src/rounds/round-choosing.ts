@@ -8,6 +8,7 @@ import {
   movedClub,
   bagChoosing,
   demandCosts,
+  demandKey,
   type BagChoosing,
   type DemandCosts,
   costOf,
@@ -20,7 +21,7 @@ import {
 } from '../choosing/index.js';
 import { skillOf } from '../skill/index.js';
 
-/** A need as somebody changed it: what is set stands, null takes it away. By the need's name. */
+/** A need as somebody changed it: what is set stands, null takes it away. By the need's id. */
 export type DemandChanges = Readonly<
   Record<string, Partial<Pick<ShotDemand, 'distanceM' | 'lie' | 'mustHold' | 'weight' | 'leftM'>> | null>
 >;
@@ -86,20 +87,20 @@ export function roundChoosing(
     },
     ...(seed !== undefined && { seed }),
   });
-  const takenAway = derived.needs.filter(({ name }) => changes[name] === null);
+  const takenAway = derived.needs.filter((demand) => changes[demandKey(demand)] === null);
   const howFar = (demand: ShotDemand): ShotDemand => {
     const playsLikeM = playsLikeOf(demand, clubs, played);
     return playsLikeM === undefined ? demand : { ...demand, playsLikeM };
   };
-  const needs = [
-    ...derived.needs
+  const needs = withNotes(
+    derived.needs
       .filter((demand) => !takenAway.includes(demand))
       .map((demand) => {
-        const change = changes[demand.name];
+        const change = changes[demandKey(demand)];
         return change ? howFar(changedNeed(demand, change)) : demand;
       }),
-    ...notes.map(howFar),
-  ];
+    notes.map(howFar),
+  );
   return {
     day,
     ground: day.ground,
@@ -113,6 +114,33 @@ export function roundChoosing(
       onProgress?.(PLAYING + share * (1 - PLAYING));
     }),
   };
+}
+
+/** A note is about derived shots no farther from its distance than this. Ours. */
+const NOTE_REACH_M = 25;
+
+/**
+ * Practice-round notes in the place of what was derived: they say how often a distance comes up, so they take that from the derived shots of the
+ * same sort nearest to it, and add only what the course was not thought to ask.
+ */
+function withNotes(derived: readonly ShotDemand[], notes: readonly ShotDemand[]): ShotDemand[] {
+  const left = derived.map((demand) => demand.weight);
+  for (const note of notes) {
+    let wanted = note.weight;
+    const near = derived
+      .map((demand, i) => ({ i, apartM: Math.abs(demand.distanceM - note.distanceM), demand }))
+      .filter(({ demand, apartM }) => demand.to === note.to && apartM <= NOTE_REACH_M)
+      .sort((a, b) => a.apartM - b.apartM);
+    for (const { i } of near) {
+      const taken = Math.min(left[i]!, wanted);
+      left[i]! -= taken;
+      wanted -= taken;
+    }
+  }
+  return [
+    ...derived.flatMap((demand, i) => (left[i]! > 1e-9 ? [{ ...demand, weight: left[i]! }] : [])),
+    ...notes,
+  ];
 }
 
 /** What is laid up shorter leaves more, as long as nobody says how much is left; an approach is hit from as much nearer or farther. */

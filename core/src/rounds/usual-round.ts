@@ -1,6 +1,7 @@
 import { carryCurve } from '../carry/index.js';
 import {
   demandCosts,
+  demandKey,
   TOUCH_M,
   playedIn,
   withModelledCarries,
@@ -13,7 +14,6 @@ import type { ShotKind } from '../clubs/index.js';
 import type { Lie, PlayingConditions } from '../plays-like/index.js';
 import { skillOf } from '../skill/index.js';
 import type { LadderClub } from '../spec/index.js';
-import { distanceNumber, type DistanceUnit } from '../units/index.js';
 import type { StrokeKind } from './play-hole.js';
 import type { CostedRound } from './round-choosing.js';
 import { troubleBeside, type Beside } from './usual-course.js';
@@ -46,9 +46,8 @@ interface UsualRound {
  * What a round on an ordinary course that suits the player's length asks, without naming one: read off 360 rounds played by each of eighteen
  * players with every club there is (`./tasche usual-rounds`), between them in proportion. Calm, level, medium ground.
  * @param reachM carry of the driver, or what a driver would carry
- * @param unit distances in the demands' names
  */
-export function usualRound(reachM: number, handicap: number, unit: DistanceUnit = 'm'): UsualRound {
+export function usualRound(reachM: number, handicap: number): UsualRound {
   const shares = neighbours(handicaps, handicap).flatMap(([h, ofHandicap]) =>
     neighbours(reachesM, reachM).map(([r, ofReach]): [number, number] => [
       h * reachesM.length + r,
@@ -56,7 +55,7 @@ export function usualRound(reachM: number, handicap: number, unit: DistanceUnit 
     ]),
   );
   const strokes = shares.reduce((sum, [cell, share]) => sum + share * USUAL_ROUND_TABLE.strokes[cell]!, 0);
-  const needs = ROWS.flatMap((row) => {
+  const needs = ROWS.flatMap((row, i) => {
     let [weight, distance, left] = [0, 0, 0];
     for (const [cell, share] of shares) {
       const found = row.cells[cell];
@@ -65,7 +64,9 @@ export function usualRound(reachM: number, handicap: number, unit: DistanceUnit 
       distance += share * found[0] * found[1];
       left += share * found[0] * found[2];
     }
-    return weight < RAREST ? [] : [demandOf(row, weight, distance / weight, left / weight, reachM, unit)];
+    return weight < RAREST
+      ? []
+      : [demandOf(row, weight, distance / weight, left / weight, reachM, `usual ${i}`)];
   });
   const listed = needs.reduce((sum, { weight }) => sum + weight, 0);
   return {
@@ -89,8 +90,8 @@ function neighbours(entries: readonly number[], value: number): [at: number, sha
 const GREEN_HALF_M = usualHole(4, []).greenM / 2;
 const FAIRWAY_HALF_M = usualHole(4, []).corridorM / 2;
 const KIND_WORDS: Record<StrokeKind, string> = {
-  'tee shot': 'tee shot',
-  'par three': 'par three',
+  'tee shot': 'drive',
+  'par three': 'tee shot at a par three',
   'lay-up': 'lay-up',
   approach: 'approach',
   'short game': 'short shot',
@@ -102,12 +103,12 @@ function demandOf(
   distance: number,
   left: number,
   reachM: number,
-  unit: DistanceUnit,
+  id: string,
 ): ShotDemand {
   const distanceM = Math.max(1, kind === 'short game' ? distance : distance * reachM);
   const from = lie === 'tee' || lie === 'fairway' ? '' : ` from ${lie}`;
-  const name = `${KIND_WORDS[kind]}${from} of ${distanceNumber(distanceM, unit)} ${unit}`;
-  const common = { name, distanceM, lie, weight, missStrokes: roughStrokes(USUAL_GROUND) };
+  const name = `${KIND_WORDS[kind]}${from}`;
+  const common = { id, name, stroke: name, distanceM, lie, weight, missStrokes: roughStrokes(USUAL_GROUND) };
   if (kind === 'tee shot' || kind === 'lay-up') {
     const trouble = beside === '' ? [] : troubleBeside(beside, reachM);
     return {
@@ -155,7 +156,6 @@ export interface UsualRoundRequest {
   in?: PlayingConditions;
   bounce?: BounceStrategy;
   handicap?: number;
-  unit?: DistanceUnit;
   /** Shots somebody wrote down: they take the place of the approaches and par threes a usual round asks. */
   typed?: readonly ShotDemand[];
 }
@@ -171,14 +171,13 @@ export function usualRoundChoosing({
   in: there = calm(from),
   bounce = 'match',
   handicap = skillOf(known).handicap,
-  unit = 'm',
   typed = [],
 }: UsualRoundRequest): CostedRound | undefined {
   const clubs = withModelledCarries(known, from.conditions);
   const reachM = reachOf(clubs, from);
   if (reachM === undefined || !clubs.some(({ shots }) => shots.full)) return undefined;
   const { windMps, windFromDeg } = there.conditions;
-  const usual = usualRound(reachM, handicap, unit);
+  const usual = usualRound(reachM, handicap);
   const blown = usual.needs.map((demand, i) => ({
     ...demand,
     windMps,
@@ -206,21 +205,21 @@ export interface DemandAnswer {
   shot: ShotKind | undefined;
 }
 
-/** What a bag answers each shot of a round with, by the shot's name; the middle place, where one stands for several. */
+/** What a bag answers each shot of a round with, by the shot's id or name; the middle place, where one stands for several. */
 export function demandAnswers(
   { needs, costs }: Pick<CostedRound, 'needs' | 'costs'>,
   bagIds: readonly string[],
 ): Record<string, DemandAnswer> {
   let row = 0;
   return Object.fromEntries(
-    needs.map(({ name, hitFromM }) => {
-      const places = Math.max(1, hitFromM?.length ?? 0);
+    needs.map((demand) => {
+      const places = Math.max(1, demand.hitFromM?.length ?? 0);
       const known = costs[row + Math.floor((places - 1) / 2)]!;
       row += places;
       const clubId = bagIds.reduce((best, id) =>
         known.get(id)!.strokes < known.get(best)!.strokes ? id : best,
       );
-      return [name, { clubId, shot: known.get(clubId)!.shot }];
+      return [demandKey(demand), { clubId, shot: known.get(clubId)!.shot }];
     }),
   );
 }

@@ -11,7 +11,7 @@ const nameOf = (id: string) => named[id] ?? id;
 const reason = (part: Partial<ClubReason>): ClubReason => ({
   id: 'x',
   worth: 1.532,
-  need: '6th, par three',
+  need: 'tee shot at the 6th',
   distanceM: 203,
   shot: 'full',
   needsMet: 5,
@@ -22,12 +22,27 @@ const reason = (part: Partial<ClubReason>): ClubReason => ({
 describe('why a club is in the bag', () => {
   it('is said with its numbers: what asks for it, what it is worth, what the runner-up would cost', () => {
     expect(reasonSentence(reason({}), '5 iron', nameOf, 'm')).toBe(
-      '5 iron: best for 5 of the needs, most of all 6th, par three (203 m). Without it the round costs 1.53 strokes more. The 4 iron in its place costs 0.84 strokes.',
+      '5 iron: best for 5 shots, most of all the tee shot at the 6th, 203 m. Without it the round costs 1.53 strokes more. The 4 iron in its place costs 0.84 strokes.',
     );
     expect(
       reasonSentence(reason({ shot: 'three-quarter', runnerUp: undefined }), '5 iron', nameOf, 'yd'),
     ).toBe(
-      '5 iron: best for 5 of the needs, most of all 6th, par three (222 yd), as a three-quarter shot. Without it the round costs 1.53 strokes more.',
+      '5 iron: best for 5 shots, most of all the tee shot at the 6th, 222 yd, as a three-quarter shot. Without it the round costs 1.53 strokes more.',
+    );
+    expect(
+      reasonSentence(
+        reason({
+          need: '155 yd, to hold',
+          distanceM: undefined,
+          needsMet: 1,
+          runnerUp: { id: 'a', costs: 0.2, mostly: 'off the tee' },
+        }),
+        '7 iron',
+        nameOf,
+        'yd',
+      ),
+    ).toBe(
+      '7 iron: best for 1 shot, most of all the 155 yd, to hold. Without it the round costs 1.53 strokes more. The 4 iron in its place costs 0.20 strokes, most of it off the tee.',
     );
     expect(reasonSentence(reason({ worth: 1, runnerUp: { id: 'b', costs: 0.001 } }), '58', nameOf)).toMatch(
       /costs 1\.00 stroke more\. The 58 low in its place would make no difference\.$/,

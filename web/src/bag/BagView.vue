@@ -93,7 +93,6 @@ const { remedies, swapsFor } = useUsualRound(
           request: {
             clubs: [...ladder.inBag.value, ...leftOutClubs.value],
             from: ladder.playedIn.value,
-            unit: unit.value,
             ...(store.sheet!.player.handicap !== null && { handicap: store.sheet!.player.handicap }),
           },
           bagIds: ladder.inBag.value.map(({ id }) => id),

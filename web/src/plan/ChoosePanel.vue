@@ -2,6 +2,7 @@
 import {
   LIE_NAMES,
   DEFAULT_GAP_SETTINGS,
+  demandKey,
   DEFAULT_PREFERENCES,
   distanceNumber,
   isTie,
@@ -124,7 +125,6 @@ const asked = computed(() =>
           from: props.from,
           in: props.there,
           handicap: props.handicap,
-          unit: props.unit,
           typed: choosing.value.needs,
         },
         preferences: {
@@ -134,13 +134,14 @@ const asked = computed(() =>
           settings: { ...DEFAULT_GAP_SETTINGS, ...props.settings },
         },
         against: props.planned,
+        unit: props.unit,
       },
 );
 const { chosen, busy, problem: failed, stop } = useChoosing(asked);
 const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
 /** "7 iron", or "soft 7 iron": what the chosen bag answers a shot with. */
-function withWords({ name: demandName }: ShotDemand): string {
-  const one = chosen.value?.with[demandName];
+function withWords(demand: ShotDemand): string {
+  const one = chosen.value?.with[demandKey(demand)];
   return one ? shotName(one.shot ?? 'full', name(one.clubId)) : '';
 }
 const carry = (id: string) => props.clubs.find((club) => club.id === id)?.shots.full?.carryM ?? 0;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  demandKey,
   LIE_NAMES,
   DEMAND_BOUNDS,
   distanceNumber,
@@ -50,7 +51,7 @@ const byWidestGap = computed(() => {
     }));
 });
 const number = (m: number) => distanceNumber(m, props.unit);
-const what = ({ name }: ShotDemand) => name.replace(/^\d+(st|nd|rd|th), /, '').replace(/^tee shot/, 'tee');
+const what = ({ name, stroke }: ShotDemand) => stroke ?? name;
 /** From where to where it is hit, when it was gathered from many. */
 const hitFrom = ({ hitFromM }: ShotDemand) =>
   hitFromM && hitFromM.length > 1
@@ -77,10 +78,13 @@ watch(
   },
 );
 const change = (demand: ShotDemand, part: NonNullable<DemandChanges[string]>) =>
-  emit('changes', { ...props.changes, [demand.name]: { ...props.changes[demand.name], ...part } });
-const takeAway = (demand: ShotDemand) => emit('changes', { ...props.changes, [demand.name]: null });
-function bringBack(name: string): void {
-  const { [name]: _gone, ...rest } = props.changes;
+  emit('changes', {
+    ...props.changes,
+    [demandKey(demand)]: { ...props.changes[demandKey(demand)], ...part },
+  });
+const takeAway = (demand: ShotDemand) => emit('changes', { ...props.changes, [demandKey(demand)]: null });
+function bringBack(key: string): void {
+  const { [key]: _gone, ...rest } = props.changes;
   emit('changes', rest);
 }
 function writeNumber(demand: ShotDemand, key: 'weight' | 'distanceM', text: string): void {
@@ -137,7 +141,7 @@ function add(): void {
     </form>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <ul v-if="notes.length" class="notes">
-      <li v-for="(demand, i) in notes" :key="demand.name">
+      <li v-for="(demand, i) in notes" :key="demandKey(demand)">
         <span
           >{{ demand.name }} <b>×{{ demand.weight }}</b></span
         >
@@ -170,7 +174,7 @@ function add(): void {
               </button>
             </th>
             <td colspan="5">
-              <span v-for="demand in main" :key="demand.name" class="piece"
+              <span v-for="demand in main" :key="demandKey(demand)" class="piece"
                 >{{ what(demand) }} <b>{{ number(demand.distanceM) }}</b><span
                   v-if="
                     demand.playsLikeM &&
@@ -186,9 +190,12 @@ function add(): void {
           <template v-if="open.has(hole)">
             <tr
               v-for="demand in all"
-              :key="demand.name"
+              :key="demandKey(demand)"
               class="need"
-              :class="{ changed: changes[demand.name], shown: shown?.name === demand.name }"
+              :class="{
+                changed: changes[demandKey(demand)],
+                shown: shown !== null && demandKey(shown) === demandKey(demand),
+              }"
               @mouseenter="emit('point', demand)"
               @mouseleave="emit('point', null)"
             >
@@ -196,7 +203,7 @@ function add(): void {
               <td colspan="5">
                 <p>
                   <span class="name"
-                    >{{ what(demand) }}<em v-if="changes[demand.name]" class="badge">changed</em></span
+                    >{{ what(demand) }}<em v-if="changes[demandKey(demand)]" class="badge">changed</em></span
                   >
                   <span :title="hitFrom(demand)"
                     ><FieldInput
@@ -240,9 +247,9 @@ function add(): void {
                     v-if="!readOnly"
                     class="plain-button slim no-print"
                     :aria-label="`Take away ${demand.name}`"
-                    @click="changes[demand.name] ? bringBack(demand.name) : takeAway(demand)"
+                    @click="changes[demandKey(demand)] ? bringBack(demandKey(demand)) : takeAway(demand)"
                   >
-                    {{ changes[demand.name] ? '↺' : '×' }}
+                    {{ changes[demandKey(demand)] ? '↺' : '×' }}
                   </button>
                 </p>
               </td>
@@ -253,9 +260,9 @@ function add(): void {
     </div>
     <p v-if="takenAway.length" class="small quiet no-print">
       Taken away:
-      <template v-for="(demand, i) in takenAway" :key="demand.name"
+      <template v-for="(demand, i) in takenAway" :key="demandKey(demand)"
         >{{ i ? ', ' : ''
-        }}<button class="link" @click="bringBack(demand.name)">{{ demand.name }}</button></template
+        }}<button class="link" @click="bringBack(demandKey(demand))">{{ demand.name }}</button></template
       >
       (press to bring back)
     </p>

@@ -8,6 +8,7 @@ import {
   usualRoundChoosing,
   type BagAnswer,
   type DemandAnswer,
+  type DistanceUnit,
   type RoundPreferences,
   type UsualRoundRequest,
 } from '@tasche/core';
@@ -19,6 +20,7 @@ export interface WeekQuestion {
   preferences: RoundPreferences;
   /** The bag of the plan as it is; how much more it costs is said. */
   against: readonly string[];
+  unit: DistanceUnit;
 }
 
 /** The bag that was chosen, why, in sentences by club, and what the bag it is held against costs. */
@@ -27,13 +29,13 @@ export interface ChosenAnswer {
   refused: string;
   why: Readonly<Record<string, string>>;
   loses: number;
-  /** The club and shot of the chosen bag for each shot somebody wrote down, by its name. */
+  /** The club and shot of the chosen bag for each shot somebody wrote down, by its id or name. */
   with: Readonly<Record<string, DemandAnswer>>;
 }
 const NOTHING = { answer: null, why: {}, loses: 0, with: {} } as const;
 
 const api = {
-  choose({ request, preferences, against }: WeekQuestion): ChosenAnswer {
+  choose({ request, preferences, against, unit }: WeekQuestion): ChosenAnswer {
     try {
       const round = usualRoundChoosing(request);
       if (!round)
@@ -46,10 +48,7 @@ const api = {
       if (!answer) return { ...NOTHING, refused: 'The locks together allow no bag.' };
       const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
       const why = Object.fromEntries([
-        ...answer.reasons.map((one) => [
-          one.id,
-          reasonSentence(one, nameOf(one.id), nameOf, request.unit ?? 'm'),
-        ]),
+        ...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id), nameOf, unit)]),
         ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)]),
       ]) as Record<string, string>;
       const places = choosing.order.flatMap(({ id }, i) => (against.includes(id) ? [i] : []));

@@ -75,6 +75,6 @@ function needName(
   unit: DistanceUnit,
 ): string {
   const shown = `${distanceNumber(distanceM, unit)} ${unit}`;
-  if (drive) return `a drive of ${shown}`;
+  if (drive) return `drive of ${shown}`;
   return `${shown}${lie === 'fairway' ? '' : ` from ${lie}`}${mustHold ? ', to hold' : ''}`;
 }
