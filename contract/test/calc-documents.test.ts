@@ -241,7 +241,7 @@ describe('calc choose', () => {
     for (const [i, bag] of answer.runnersUp.entries())
       expect(bag.strokes).toBeGreaterThanOrEqual((answer.runnersUp[i - 1] ?? answer.best).strokes - 1e-9);
     expect(answer.why.join(' ')).toMatch(
-      /7 iron: best for 1 of the needs, most of all the 2nd\. Without it the round costs \d\.\d\d strokes more\./,
+      /7 iron: best for 1 shot, most of all the 2nd\. Without it the round costs \d\.\d\d strokes more\./,
     );
     expect(answer.why.join(' ')).toMatch(/6 iron for the \d iron would cost \d\.\d\d strokes a round\./);
   });

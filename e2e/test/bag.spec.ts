@@ -148,7 +148,10 @@ test('clubs go out by key, in by picker and by drag; a full gamer asks which goe
 test('how a bag is spaced is kept with it: chosen by key, undone, and there after a reload', async ({
   page,
 }) => {
-  await page.goto(`${demo.pim}/bag`);
+  await newPlayer(page, 'Sven Spaced');
+  await page.locator('td[data-column="new"]').focus();
+  await paste(page, 'Club\tLoft\tCarry\n7 iron\t32\t150\n8 iron\t36\t138\n9 iron\t41\t127\nPW\t46\t115\n');
+  await saved(page);
   await expect(page.locator('.figure')).toContainText('Even carries');
   await page.keyboard.press('Alt+s');
   await expect(page.locator('.figure')).toContainText('Even lofts, 4°');
@@ -161,9 +164,10 @@ test('how a bag is spaced is kept with it: chosen by key, undone, and there afte
   expect(page.url()).not.toContain('school=');
   await page.reload();
   await expect(page.locator('.figure')).toContainText('Even lofts, 4°');
-  await page.goto(`${demo.pim}/bag?school=minimal`);
+  const bag = page.url();
+  await page.goto(`${bag}?school=minimal`);
   await expect(page.locator('.figure')).toContainText('Minimal');
-  await page.goto(`${demo.pim}/bag`);
+  await page.goto(bag);
   await expect(page.locator('.figure')).toContainText('Even lofts, 4°');
 });
 

@@ -242,6 +242,8 @@ export interface ChosenBag {
   price: number;
 }
 
+/** Less than this is not worth saying where. Strokes; ours. */
+const MIN_TOLD_STROKES = 0.02;
 /** Where strokes are lost, as a player speaks of it. */
 export type LossPlace =
   'off the tee' | 'from the fairway' | 'from rough' | 'from sand' | 'around the green' | 'in even steps';
@@ -364,7 +366,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
     });
     lost.set('in even steps', costs - [...lost.values()].reduce((sum, one) => sum + one, 0));
     const [place, most] = [...lost].reduce((a, b) => (b[1] > a[1] ? b : a));
-    return most >= costs / 2 && most > 0.005 ? { mostly: place } : {};
+    return most >= costs / 2 && most >= MIN_TOLD_STROKES ? { mostly: place } : {};
   }
 
   const leftOut = order

@@ -6,7 +6,7 @@ function strokesWords(strokes: number): string {
   return `${strokes.toFixed(2)} ${strokes.toFixed(2) === '1.00' ? 'stroke' : 'strokes'}`;
 }
 
-/** Why a club is in the bag, with its numbers. @param unit tells the distance of what asks for it most; a name may say it already */
+/** Why a club is in the bag, with its numbers. @param unit tells the distance of what asks for it most, where its name does not say it */
 export function reasonSentence(
   { worth, need: demand, distanceM, shot, needsMet, runnerUp }: ClubReason,
   name: string,
@@ -23,7 +23,7 @@ export function reasonSentence(
   const without =
     worth === Infinity ? '' : ` Without it the round costs ${strokesWords(Math.max(0, worth))} more.`;
   const far = unit && distanceM !== undefined ? `, ${distanceNumber(distanceM, unit)} ${unit}` : '';
-  return `${name}: best for ${needsMet} ${needsMet === 1 ? 'shot' : 'shots'}, most of all the ${demand}${far}${swing}.${without}${second}`;
+  return `${name}: best for ${needsMet} ${needsMet === 1 ? 'shot' : 'shots'}, most of all ${distanceM === undefined ? '' : 'the '}${demand}${far}${swing}.${without}${second}`;
 }
 
 /** What it would cost to have a left-out club in. */

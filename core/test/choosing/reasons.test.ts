@@ -42,7 +42,7 @@ describe('why a club is in the bag', () => {
         'yd',
       ),
     ).toBe(
-      '7 iron: best for 1 shot, most of all the 155 yd, to hold. Without it the round costs 1.53 strokes more. The 4 iron in its place costs 0.20 strokes, most of it off the tee.',
+      '7 iron: best for 1 shot, most of all 155 yd, to hold. Without it the round costs 1.53 strokes more. The 4 iron in its place costs 0.20 strokes, most of it off the tee.',
     );
     expect(reasonSentence(reason({ worth: 1, runnerUp: { id: 'b', costs: 0.001 } }), '58', nameOf)).toMatch(
       /costs 1\.00 stroke more\. The 58 low in its place would make no difference\.$/,
