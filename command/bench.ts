@@ -6,6 +6,7 @@ import { benchFlight } from './bench/bench-flight.js';
 import { benchGaps } from './bench/bench-gaps.js';
 import { benchLarge } from './bench/bench-large.js';
 import { benchRange } from './bench/bench-range.js';
+import { benchRounds } from './bench/bench-rounds.js';
 import { benchSheet, tenYears } from './bench/bench-sheet.js';
 import { freePort, throwAwayCluster } from './cluster.js';
 import { CliError } from './stop.js';
@@ -15,6 +16,7 @@ const ALONE: Record<string, () => void | Promise<void>> = {
   gaps: benchGaps,
   flight: benchFlight,
   choosing: benchChoosing,
+  rounds: benchRounds,
   travel: benchTravel,
   large: benchLarge,
 };

@@ -13,7 +13,7 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
   ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps, flight, carry, conditions, needs,
                          choose or travel
   ./tasche bench         the speed figures
-      --only PART        gaps, flight, choosing, travel, sheet, browser, range or large
+      --only PART        gaps, flight, choosing, rounds, travel, sheet, browser, range or large
   ./tasche fuzz          20,000 requests made by chance against a server of its own
       --kills            instead: ends server and database at random moments while clients write
       --seed N           other chances

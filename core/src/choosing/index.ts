@@ -13,6 +13,7 @@ export {
   type BagChoosing,
   type DemandCosts,
   bagChoosing,
+  bagStepsCost,
   nextBest,
   demandCosts,
   type ChosenBag,
@@ -22,7 +23,7 @@ export {
 export { choose, type Choice } from './choose.js';
 export { CHOOSING_BOUNDS, costOf, type ChoosingModel } from './choosing-model.js';
 export { reasonSentence, leftOutSentence } from './choosing-words.js';
-export { troubleFrom } from './demand-rows.js';
+export { demandRows, troubleFrom } from './demand-rows.js';
 export { type HowSure, howSure, howSureSentence } from './how-sure.js';
 export { withModelledCarries } from './modelled-carries.js';
 export { movedClub } from './moved-club.js';

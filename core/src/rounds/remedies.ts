@@ -1,4 +1,4 @@
-import { carryCurve } from '../carry/index.js';
+import { carryCurve, type CarryCurve } from '../carry/index.js';
 import { isWedge, type ClubKind, type Shot } from '../clubs/index.js';
 import { BASELINE, type Conditions } from '../conditions/index.js';
 import {
@@ -259,7 +259,7 @@ export function remedies({
       .map((lower, i) => ({ upper: rungs[i]!, lower, carryM: rungs[i]!.carryM - lower.carryM }))
       .sort((a, b) => b.carryM - a.carryM)
       .slice(0, 2);
-    const curve = carryCurve([...bag, ...leftOut], conditions);
+    let curve: CarryCurve | undefined;
     const room = bag.length < limit;
     const missed = full
       .filter(({ id, kind }) => kind !== 'putter' && !stays.has(id))
@@ -291,6 +291,7 @@ export function remedies({
 
     function clubOfCurve(kind: ClubKind, loftDeg: number): LadderClub | undefined {
       try {
+        curve ??= carryCurve([...bag, ...leftOut], conditions);
         const { carryM, apexM, landDeg } = curve.at(kind, loftDeg);
         return {
           id: `${A[kind]} of ${loftDeg}`,

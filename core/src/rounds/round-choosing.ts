@@ -9,9 +9,10 @@ import {
   bagChoosing,
   demandCosts,
   demandKey,
+  demandRows,
+  bagStepsCost,
   type BagChoosing,
   type DemandCosts,
-  costOf,
   withModelledCarries,
   type ShotDemand,
   type PlayedIn,
@@ -186,36 +187,49 @@ export function stillClubs({ clubs, played }: CostedRound): LadderClub[] {
   return clubs.map((club) => movedClub(played(club, { windMps: 0, windFromDeg: 0 })));
 }
 
+/** What a club costs for every row of a round's needs, and as its ladder hangs. */
+interface Column {
+  strokes: Float64Array;
+  still: LadderClub;
+}
+
 /** What a bag of any clubs, changed or bought ones too, costs that round. @throws InvalidInputError */
 export function costOfBag(
   round: CostedRound,
   taste: RoundPreferences,
 ): (clubs: readonly LadderClub[]) => number {
   const { needs, played, ground, strokes } = round;
-  const columns = new WeakMap<LadderClub, DemandCosts>();
-  const columnOf = (club: LadderClub) => {
-    const known =
-      columns.get(club) ?? demandCosts([club], needs, { played, ground, bounce: taste.wishes.bounce });
-    columns.set(club, known);
-    return known;
+  // The round's own clubs are costed already; a changed one is another object.
+  const own = new Set(round.clubs);
+  const columns = new WeakMap<LadderClub, Column>();
+  const columnOf = (club: LadderClub): Column => {
+    const known = columns.get(club);
+    if (known) return known;
+    const costs = own.has(club)
+      ? round.costs
+      : demandCosts([club], needs, { played, ground, bounce: taste.wishes.bounce });
+    const column = {
+      strokes: Float64Array.from(costs, (row) => row.get(club.id)!.strokes),
+      still: movedClub(played(club, { windMps: 0, windFromDeg: 0 })),
+    };
+    columns.set(club, column);
+    return column;
   };
+  const rows = demandRows(needs);
+  const whole = rows.reduce((sum, { weight }) => sum + weight, 0);
+  const weights = rows.map(({ weight }) => (whole > 0 ? (weight * strokes) / whole : 0));
   return (clubs) => {
     if (clubs.length === 0) return Infinity;
     const each = clubs.map(columnOf);
-    const costs: DemandCosts = (each[0] ?? []).map(
-      (_row, i) => new Map(clubs.map(({ id }, c) => [id, each[c]![i]!.get(id)!])),
-    );
-    const priced = choosingRulesOf({ ...taste, clubs, ground, swings: strokes });
-    const { model } = bagChoosing(
-      clubs.map((club) => movedClub(played(club, { windMps: 0, windFromDeg: 0 }))),
-      needs,
-      { ...priced, always: [], never: [], groups: [], kinds: [], mustCover: [] },
-      taste.settings,
-      costs,
-    );
-    return costOf(
-      model,
-      model.clubs.map((_club, c) => c),
-    ).total;
+    let forNeeds = 0;
+    for (let i = 0; i < weights.length; i++) {
+      let min = Infinity;
+      for (const { strokes: of } of each) if (of[i]! < min) min = of[i]!;
+      forNeeds += weights[i]! * min;
+    }
+    const rules = choosingRulesOf({ ...taste, clubs, ground, swings: strokes });
+    const still = each.map((column) => column.still);
+    const prices = clubs.reduce((sum, { id }) => sum + (rules.prices[id] ?? 0), 0);
+    return forNeeds + bagStepsCost(still, rules, taste.settings) + prices;
   };
 }

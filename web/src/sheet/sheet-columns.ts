@@ -2,6 +2,7 @@ import {
   playingLoft,
   quantityOf,
   shotIn,
+  changeSince,
   factSourceWords,
   distanceNumber,
   type DistanceUnit,
@@ -260,7 +261,8 @@ function showSource(club: ClubView, unit: DistanceUnit): CellShown {
   return {
     text,
     origin: `Carry ${words}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`,
-    source: shot.source,
+    // One from before a bend is no measurement of the club there is now.
+    source: changeSince(club.spec, 'shot.full') ? 'modelled' : shot.source,
   };
 }
 
