@@ -2,11 +2,6 @@ import type { ClubKind, ShotKind } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import {
   carryLadder,
-  ownedShots,
-  stepsOf,
-  widestGapM,
-  type Rung,
-  gappingStrategyOf,
   type GappingStrategyId,
   DEFAULT_GAP_SETTINGS,
   type GapSettings,
@@ -15,10 +10,12 @@ import { InvalidInputError } from '../invalid-input-error.js';
 import { choose, type Choice } from './choose.js';
 import { costOf, rulesBroken, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
 import { oneChange } from './one-change.js';
-import { TOUCH_M, demandKey, requireDemand, type ShotDemand } from './shot-demand.js';
+import { MIN_TOLD_STROKES, placeOf, type LossPlace } from './loss-place.js';
+import { demandKey, requireDemand, type ShotDemand } from './shot-demand.js';
 import { demandRows } from './demand-rows.js';
 import type { PlayedIn } from './played-shot.js';
 import { skillOf } from '../skill/index.js';
+import { stepCost, stepMatrix } from './step-costs.js';
 import { soleStrokes, type BounceStrategy } from './sole.js';
 import { PLACES_OF_MANY, strokesWith } from './strokes-for.js';
 import type { CourseGround } from '../courses/index.js';
@@ -165,49 +162,6 @@ export function demandCosts(
   }
 }
 
-function stepMatrix(ladder: readonly Rung[], costOf: (upper: Rung, lower: Rung) => number): number[][] {
-  return ladder.map((upper, i) => ladder.map((lower, j) => (j <= i ? 0 : costOf(upper, lower))));
-}
-
-/** What a step between two rungs of a ladder costs. */
-function stepCost(
-  ladder: readonly Rung[],
-  clubs: readonly LadderClub[],
-  { school: id, limit, unevenStrokes }: Pick<ChoosingRules, 'school' | 'limit' | 'unevenStrokes'>,
-  settings: GapSettings,
-): (upper: Rung, lower: Rung) => number {
-  const school = gappingStrategyOf(id);
-  const putters = clubs.some(({ kind }) => kind === 'putter') ? 1 : 0;
-  const count = Math.max(2, Math.min(limit - putters, ladder.length));
-  const reachM = ladder.length > 1 ? ladder[0]!.carryM - ladder.at(-1)!.carryM : 1;
-  const evenM = settings.targetStepM > 0 ? settings.targetStepM : Math.max(1, reachM / (count - 1));
-  return (upper, lower) => {
-    const [step] = stepsOf([upper, lower]);
-    const owned = school.measure === 'widest-gap' ? ownedShots([upper, lower], settings.reliableShots) : [];
-    const [size, target] =
-      school.measure === 'loft' && step!.loftDeg !== undefined
-        ? [step!.loftDeg, school.targetDeg!]
-        : [
-            school.measure === 'widest-gap' ? widestGapM(step!, owned) : step!.carryM,
-            evenM * school.share(step!, settings),
-          ];
-    // With partial shots to bridge them, steps smaller than the target cost a minimal bag nothing.
-    const off = school.measure === 'widest-gap' ? Math.max(0, size / target - 1) : size / target - 1;
-    return unevenStrokes * off * off;
-  };
-}
-
-/** What the steps of one bag cost together, every club of it carried. */
-export function bagStepsCost(
-  clubs: readonly LadderClub[],
-  rules: Pick<ChoosingRules, 'school' | 'limit' | 'unevenStrokes'>,
-  settings: GapSettings = DEFAULT_GAP_SETTINGS,
-): number {
-  const ladder = carryLadder(clubs);
-  const costOf = stepCost(ladder, clubs, rules, settings);
-  return ladder.slice(1).reduce((sum, lower, i) => sum + costOf(ladder[i]!, lower), 0);
-}
-
 function rulesOf(
   order: readonly LadderClub[],
   { always, never, groups, kinds, mustCover }: ChoosingRules,
@@ -253,18 +207,6 @@ export interface ChosenBag {
   forNeeds: number;
   forSteps: number;
   price: number;
-}
-
-/** Less than this is not worth saying where. Strokes; ours. */
-const MIN_TOLD_STROKES = 0.02;
-/** Where strokes are lost, as a player speaks of it. */
-export type LossPlace =
-  'off the tee' | 'from the fairway' | 'from rough' | 'from sand' | 'around the green' | 'in even steps';
-
-function placeOf({ to, lie, distanceM }: ShotDemand): LossPlace {
-  if (to === 'green' && distanceM <= TOUCH_M) return lie === 'sand' ? 'from sand' : 'around the green';
-  if (lie === 'tee') return 'off the tee';
-  return lie === 'sand' ? 'from sand' : lie.includes('rough') ? 'from rough' : 'from the fairway';
 }
 
 /** Why a club is in it: what the bag would cost without it, the need that asks for it most, and with which shot. */

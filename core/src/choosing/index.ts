@@ -13,7 +13,6 @@ export {
   type BagChoosing,
   type DemandCosts,
   bagChoosing,
-  bagStepsCost,
   nextBest,
   demandCosts,
   type ChosenBag,
@@ -49,3 +48,4 @@ export {
 } from './strokes-for.js';
 export { TIE_STROKES, isTie, lossWords } from './tie.js';
 export { type Scenario, type TravelSet, travelSet } from './travel-set.js';
+export { bagStepsCost } from './step-costs.js';

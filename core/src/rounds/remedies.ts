@@ -13,6 +13,7 @@ import {
   type StepReport,
 } from '../gaps/index.js';
 import { TIE_STROKES } from '../choosing/index.js';
+import { isMended, isNoWorse, isSame, namedStep, spanOf, stepsAtFault } from './mended-step.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 import type { LadderClub } from '../spec/index.js';
 import { distanceNumber } from '../units/index.js';
@@ -318,50 +319,4 @@ export function remedies({
 
 function bendOf({ id, loftDeg }: LadderClub, deg: number) {
   return { clubId: id, fromDeg: loftDeg!, toDeg: loftDeg! + deg };
-}
-
-/** The wide step the headline is about, or the widest where that is about something else. */
-function namedStep(report: GapReport): StepReport | undefined {
-  const steps = stepsAtFault(report);
-  const [upperId, lowerId] = report.headline.clubIds ?? [];
-  return steps.find((step) => step.upperId === upperId && step.lowerId === lowerId) ?? steps[0];
-}
-
-/** Wide steps that are at fault or worth a look, what costs most first. */
-function stepsAtFault({ steps }: GapReport): StepReport[] {
-  return steps
-    .filter(({ word, severity }) => word === 'wide' && (severity === 'fault' || severity === 'look'))
-    .sort((a, b) => Number(b.severity === 'fault') - Number(a.severity === 'fault') || spanOf(b) - spanOf(a));
-}
-
-function spanOf(step: StepReport): number {
-  return (step.severity === 'fault' ? 1000 : 0) + step.carryM;
-}
-
-/** A step that is still at fault is mended as far as it goes where at least this share of what it is too wide by is gone. Ours. */
-const MENDED_SHARE = 1 / 3;
-
-/** A covered step's widest stretch is this share of what it was, at most. Ours. */
-const COVERED_SHARE = 0.75;
-
-/** Whether a step that stands is in order now, or at least much less wide than it was. */
-function isMended(step: StepReport, worst: StepReport): boolean {
-  const { word, severity } = step;
-  if (severity === 'fault') return false;
-  // A shot that was owned all along covers it no better for half a degree.
-  if (word === 'covered') return step.holeM <= worst.holeM * COVERED_SHARE;
-  if (word !== 'wide' && word !== 'not known yet' && word !== 'at the limit') return true;
-  if (worst.severity === 'look' || worst.targetM === undefined) return word === 'at the limit';
-  return step.carryM - worst.targetM <= (worst.carryM - worst.targetM) * (1 - MENDED_SHARE);
-}
-
-function isSame(a: StepReport, b: StepReport): boolean {
-  return a.upperId === b.upperId && a.lowerId === b.lowerId;
-}
-
-/** Whether a report is no worse than another: as many faults and looks at most, and where those are as many, no less even. */
-function isNoWorse(before: GapReport, after: GapReport): boolean {
-  if (after.faults !== before.faults) return after.faults < before.faults;
-  if (after.looks !== before.looks) return after.looks < before.looks;
-  return (after.evenness?.rms ?? 0) <= (before.evenness?.rms ?? 0) + 1e-9;
 }

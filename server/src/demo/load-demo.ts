@@ -216,7 +216,7 @@ function demandOf([yd, weight, what, leftYd]: NonNullable<
 >[number]): ShotDemand {
   const drive = what === 'drive';
   return {
-    name: `${drive ? 'a drive of ' : ''}${yd} yd${what === 'rough' ? ' from heavy rough' : what === 'tee' ? ' from tee' : ''}${what === 'hold' ? ', to hold' : ''}`,
+    name: `${drive ? 'drive of ' : ''}${yd} yd${what === 'rough' ? ' from heavy rough' : what === 'tee' ? ' from tee' : ''}${what === 'hold' ? ', to hold' : ''}`,
     to: drive ? 'fairway' : 'green',
     distanceM: toMetres(yd, 'yd'),
     lie: what === 'rough' ? 'heavy rough' : drive || what === 'tee' ? 'tee' : 'fairway',

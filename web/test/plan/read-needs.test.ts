@@ -11,7 +11,7 @@ describe('the shots of a week, written down', () => {
       { name: '155 m, to hold', to: 'green', distanceM: 155, lie: 'fairway', mustHold: true, weight: 3 },
       { name: '210 m', to: 'green', distanceM: 210, lie: 'fairway', mustHold: false, weight: 1 },
       {
-        name: 'a drive of 285 m',
+        name: 'drive of 285 m',
         to: 'fairway',
         distanceM: 285,
         lie: 'tee',
