@@ -18,7 +18,7 @@ export function spanOf(step: StepReport): number {
   return (step.severity === 'fault' ? 1000 : 0) + step.carryM;
 }
 
-/** A step that is still at fault is mended as far as it goes where at least this share of what it is too wide by is gone. Ours. */
+/** A step that is still wide, but no fault any more, counts as mended where at least this share of its excess over the target is gone. Ours. */
 const MENDED_SHARE = 1 / 3;
 
 /** A covered step's widest stretch is this share of what it was, at most. Ours. */

@@ -52,7 +52,7 @@ function loftOf(spec: Spec): number {
 export function changeWords({ bendDeg, longerIn, shaft, setting }: Omit<BuildChange, 'takenOn'>): string {
   const what = [
     bendDeg !== undefined && 'bend',
-    setting && 'sleeve',
+    setting && 'sleeve turn',
     shaft && 'new shaft',
     longerIn !== undefined && 'new length',
   ].filter((one) => one !== false && one !== undefined);

@@ -31,7 +31,7 @@ describe('what changed about a club since a shot of it', () => {
   it('is said in words a rep uses', () => {
     expect(changeWords({ bendDeg: -2 })).toBe('before the bend');
     expect(changeWords({ shaft: true, longerIn: 0.25 })).toBe('before the new shaft and new length');
-    expect(changeWords({ setting: true })).toBe('before the sleeve');
+    expect(changeWords({ setting: true })).toBe('before the sleeve turn');
   });
 });
 
