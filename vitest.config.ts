@@ -4,12 +4,19 @@ import { defineConfig } from 'vitest/config';
 // Guards against a test that hangs, on whatever machine; how quick anything is, the bench says.
 const guards = { testTimeout: 60_000, hookTimeout: 120_000 };
 
+// Tests of functions that keep no state share one process: most of a short test file is the start of its own.
+const pure = { pool: 'threads', isolate: false } as const;
+
 export default defineConfig({
   plugins: [vue()],
   test: {
+    maxWorkers: '100%',
     projects: [
-      { extends: true, test: { ...guards, name: 'core', include: ['core/test/**/*.test.ts'] } },
-      { extends: true, test: { ...guards, name: 'contract', include: ['contract/test/**/*.test.ts'] } },
+      { extends: true, test: { ...guards, ...pure, name: 'core', include: ['core/test/**/*.test.ts'] } },
+      {
+        extends: true,
+        test: { ...guards, ...pure, name: 'contract', include: ['contract/test/**/*.test.ts'] },
+      },
       {
         extends: true,
         test: { ...guards, name: 'web', environment: 'happy-dom', include: ['web/test/**/*.test.ts'] },
