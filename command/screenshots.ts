@@ -49,7 +49,8 @@ async function live(page: Page): Promise<void> {
   await page.getByLabel('Where').fill('Skarvoy range');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Take shots from the monitor' }).click();
-  await page.getByLabel('Club in hand').selectOption({ label: '7 iron' });
+  await page.getByLabel('Club in hand').click();
+  await page.getByRole('option', { name: '7 iron', exact: true }).click();
   await page.getByText('stand-in is here').waitFor();
   await page.keyboard.press('Alt+h');
   await page.getByRole('table', { name: 'Shots one by one' }).locator('tbody tr').nth(9).waitFor();

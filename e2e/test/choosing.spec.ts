@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, saved } from './workbench';
+import { choose, demo, saved } from './workbench';
 
 test('a bag is chosen for the shots of a week: needs typed, locks pressed, reasons read, put into the plan, printed; all of it kept, and undone', async ({
   page,
@@ -77,6 +77,6 @@ test('the demo’s windy week is chosen for in its air, and judged anew when the
   await expect(panel.getByRole('heading')).toContainText('18 mph in the face');
   await expect(panel).toContainText(/costs \d\.\d\d strokes a round more|is the best there is|are a tie/);
   const windy = await panel.locator('.sentence').textContent();
-  await page.getByRole('region', { name: 'Air and ground' }).getByLabel('Read in').selectOption('baseline');
+  await choose(page.getByRole('region', { name: 'Air and ground' }).getByLabel('Read in'), /^Baseline/);
   await expect(panel.locator('.sentence')).not.toHaveText(windy!);
 });

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo, names, newPlayer, paste, saved } from './workbench';
+import { choose, demo, names, newPlayer, paste, saved } from './workbench';
 
 test('a week is planned, printed, made the gamer on the day, and undone', async ({ page }) => {
   await page.goto(`${demo.pim}/plan`);
@@ -27,10 +27,10 @@ test('a week is planned, printed, made the gamer on the day, and undone', async 
   // The week's air: the swap is judged in it, and the sheet says which it was.
   const calm = await swap.textContent();
   await page.keyboard.press('Alt+a');
-  await page
-    .getByRole('region', { name: 'Air and ground' })
-    .getByLabel('Read in')
-    .selectOption({ label: 'Lagoa Funda, spring' });
+  await choose(
+    page.getByRole('region', { name: 'Air and ground' }).getByLabel('Read in'),
+    'Lagoa Funda, spring',
+  );
   await expect(page.locator('.rail .shift-number').first()).toBeVisible();
   await expect(swap).not.toHaveText(calm!);
   await page.emulateMedia({ media: 'print' });

@@ -15,8 +15,8 @@ export async function newPlayer(
 ): Promise<string> {
   await page.goto('/roster');
   await page.getByRole('button', { name: 'Add a player' }).click();
-  await page.getByLabel('Name').fill(name);
-  await page.getByLabel('Carries in').selectOption({ label: unit });
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await choose(page.getByRole('combobox', { name: 'Carries in' }), unit);
   await page.getByRole('button', { name: 'Add and write the bag down' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
   await expect(page.getByRole('grid')).toBeVisible();
@@ -30,6 +30,18 @@ export function cell(page: Page, club: string, column: string): Locator {
 export async function paste(page: Page, text: string): Promise<void> {
   await page.evaluate((value) => navigator.clipboard.writeText(value), text);
   await page.keyboard.press('ControlOrMeta+v');
+}
+
+/** Chooses from a list of choices by its words. */
+export async function choose(field: Locator, words: string | RegExp): Promise<void> {
+  const page = field.page();
+  await field.click();
+  const option = page.getByRole(
+    'option',
+    typeof words === 'string' ? { name: words, exact: true } : { name: words },
+  );
+  await option.click();
+  await expect(page.getByRole('listbox')).toHaveCount(0);
 }
 
 /** Everything typed has reached the server. */

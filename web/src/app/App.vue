@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NConfigProvider } from 'naive-ui';
+import { NButton, NConfigProvider } from 'naive-ui';
 import { computed, onMounted, watchEffect } from 'vue';
 import { useOutbox } from '../changes/outbox';
 import ConflictBar from '../changes/ConflictBar.vue';
@@ -7,11 +7,14 @@ import KeysHelp from '../keys/KeysHelp.vue';
 import { naiveTheme } from './naive-theme';
 import NavRail from './NavRail.vue';
 import { useSettings } from './settings';
+import { applyTokens } from './tokens';
 
 const settings = useSettings();
 const outbox = useOutbox();
 const naive = computed(() => naiveTheme(settings.dark));
-watchEffect(() => document.documentElement.classList.toggle('dark', settings.dark));
+watchEffect(() => {
+  applyTokens(settings.dark, document.documentElement);
+});
 onMounted(() => {
   void outbox.run();
 });
@@ -31,7 +34,7 @@ onMounted(() => {
         <strong>{{ outbox.away }}</strong>
         {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be sent
         as soon as it is back.
-        <button class="plain-button slim" @click="outbox.tryNow()">Try now</button>
+        <NButton @click="outbox.tryNow()" size="small">Try now</NButton>
       </div>
       <ConflictBar />
       <RouterView />

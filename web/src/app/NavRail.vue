@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from 'naive-ui';
 import { CircleHelp, Moon, Sun } from 'lucide-vue-next';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
@@ -52,17 +53,26 @@ const views = [
       </RouterLink>
     </template>
     <span class="space" />
-    <button
+    <NButton
       class="tool"
       :title="settings.dark ? 'Light' : 'Dark'"
       :aria-label="settings.dark ? 'Light' : 'Dark'"
       @click="settings.flipTheme()"
+      quaternary
+      size="small"
     >
       <Sun v-if="settings.dark" :size="18" /><Moon v-else :size="18" />
-    </button>
-    <button class="tool" title="Keys (?)" aria-label="Keys" @click="help.open = true">
+    </NButton>
+    <NButton
+      class="tool"
+      title="Keys (?)"
+      aria-label="Keys"
+      @click="help.open = true"
+      quaternary
+      size="small"
+    >
       <CircleHelp :size="18" />
-    </button>
+    </NButton>
   </nav>
 </template>
 
@@ -115,9 +125,6 @@ nav {
   cursor: pointer;
   text-align: left;
   display: flex;
-}
-.tool:hover {
-  color: var(--ink);
 }
 @media (max-width: 700px) {
   nav {

@@ -2,7 +2,7 @@
 import type { BagView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { Ellipsis } from 'lucide-vue-next';
-import { NDropdown } from 'naive-ui';
+import { NButton, NDropdown } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useSheet } from '../sheet/sheet-store';
 
@@ -81,7 +81,7 @@ function select(key: string): void {
 
 <template>
   <NDropdown trigger="click" :options="options" :keyboard="true" @select="select">
-    <button class="plain-button" aria-label="Print, export, import, and more"><Ellipsis :size="18" /></button>
+    <NButton aria-label="Print, export, import, and more" attr-type="submit"><Ellipsis :size="18" /></NButton>
   </NDropdown>
   <ImportPanel v-if="importing" @close="importing = false" />
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ChoiceField from '../fields/ChoiceField.vue';
+import UnitButton from '../app/UnitButton.vue';
 import {
   BENDING_CAUTION,
   COMMITTEE_DECIDES,
@@ -11,12 +13,11 @@ import {
 } from '@tasche/core';
 import type { Command } from '@tasche/contract';
 import { until, useEventListener, useElementSize } from '@vueuse/core';
-import { NSelect } from 'naive-ui';
+import { NButton, NSelect } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay, shortMoment, today } from '../app/day';
-import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
 import ConditionsEffect from '../conditions/ConditionsEffect.vue';
 import { settingPart } from '../conditions/setting-query';
@@ -41,7 +42,6 @@ const ClubPanel = defineAsyncComponent(() => import('../clubs/ClubPanel.vue'));
 
 const props = defineProps<{ playerId: string; bagId?: string }>();
 const store = useSheet();
-const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
 
@@ -291,13 +291,7 @@ const kindPick = ref<ClubKind | null>(null);
           style="width: 200px"
           :input-props="{ 'aria-label': 'Way of spacing' }"
         />
-        <button
-          class="plain-button"
-          :title="`Show ${unit === 'yd' ? 'metres' : 'yards'} (Alt U)`"
-          @click="settings.flipUnit(store.sheet!.player.distanceUnit)"
-        >
-          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
-        </button>
+        <UnitButton :own="store.sheet!.player.distanceUnit" />
         <BagMenu
           :bag="bag"
           :unit="unit"
@@ -311,7 +305,7 @@ const kindPick = ref<ClubKind | null>(null);
 
     <div v-if="editing.notice.value" class="card notice" role="status">
       {{ editing.notice.value }}
-      <button class="plain-button slim" @click="editing.notice.value = ''">Close</button>
+      <NButton @click="editing.notice.value = ''" size="small">Close</NButton>
     </div>
     <PasteNotice
       v-if="editing.pasteReport.value"
@@ -325,40 +319,47 @@ const kindPick = ref<ClubKind | null>(null);
     >
       <label
         >What kind of club is “{{ editing.kindWanted.value }}”?
-        <select v-model="kindPick" required autofocus>
-          <option v-for="kind in CLUB_KINDS" :key="kind" :value="kind">{{ kind }}</option>
-        </select>
+        <ChoiceField
+          v-model:value="kindPick"
+          :label="`What kind of club is “${editing.kindWanted.value}”?`"
+          :options="CLUB_KINDS"
+        />
       </label>
-      <button class="plain-button slim main">Add it</button>
-      <button type="button" class="plain-button slim" @click="editing.kindWanted.value = null">Cancel</button>
+      <NButton size="small" type="primary" attr-type="submit">Add it</NButton>
+      <NButton @click="editing.kindWanted.value = null" size="small">Cancel</NButton>
     </form>
 
     <div v-if="!bag" class="card empty">
       <h2>No bag yet</h2>
       <p class="quiet">Make one, then type the clubs row by row, or paste them from a spreadsheet.</p>
-      <button class="plain-button main" @click="makeBag()">Make the gamer bag</button>
+      <NButton @click="makeBag()" type="primary">Make the gamer bag</NButton>
     </div>
     <template v-else>
       <div class="sets no-print" role="group" aria-label="Columns and ladder">
-        <button
+        <NButton
+          quaternary
+          class="tab set"
           v-for="(set, i) in COLUMN_SETS"
           :key="set.id"
-          class="set"
           :aria-pressed="set.id === columnSet.id"
           :title="`Alt ${i + 1}`"
           @click="setQuery('columns', set.id === 'gaps' ? undefined : set.id)"
+          size="small"
         >
           {{ set.name }}
-        </button>
+        </NButton>
         <span class="push" />
-        <button
+        <NButton
+          quaternary
+          class="tab"
           :aria-pressed="Boolean(ladder.setting.value)"
           :aria-expanded="airOpen || Boolean(ladder.setting.value)"
           title="Alt A"
           @click="airOpen = !airOpen"
+          size="small"
         >
           {{ ladder.setting.value ? 'In this air' : 'Air and ground' }}
-        </button>
+        </NButton>
         <RouterLink
           v-if="bag"
           class="flights"
@@ -366,13 +367,36 @@ const kindPick = ref<ClubKind | null>(null);
           :to="{ name: 'flight', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }"
           >Flights</RouterLink
         >
-        <button :aria-pressed="asTable" title="Alt T" @click="asTable = !asTable">
+        <NButton
+          quaternary
+          class="tab"
+          :aria-pressed="asTable"
+          title="Alt T"
+          @click="asTable = !asTable"
+          size="small"
+        >
           {{ asTable ? 'Ladder as a picture' : 'Ladder as a table' }}
-        </button>
-        <button v-if="!store.readOnly" title="Alt I" @click="picking = !picking">Put a club in</button>
-        <button v-if="!store.readOnly" title="Alt O" :disabled="!activeClub" @click="takeOut(activeClub)">
+        </NButton>
+        <NButton
+          quaternary
+          class="tab"
+          v-if="!store.readOnly"
+          title="Alt I"
+          @click="picking = !picking"
+          size="small"
+          >Put a club in</NButton
+        >
+        <NButton
+          quaternary
+          class="tab"
+          v-if="!store.readOnly"
+          title="Alt O"
+          :disabled="!activeClub"
+          @click="takeOut(activeClub)"
+          size="small"
+        >
           Take out {{ activeClub ? store.clubsById.get(activeClub)?.name : '' }}
-        </button>
+        </NButton>
       </div>
       <ConditionsBar
         v-if="airOpen || ladder.setting.value"
@@ -556,15 +580,7 @@ const kindPick = ref<ClubKind | null>(null);
   align-items: center;
   flex-wrap: wrap;
 }
-.notice select {
-  font: inherit;
-  padding: 4px 6px;
-  margin-left: 6px;
-  background: var(--linen);
-  color: var(--ink);
-  border: 1px solid var(--line);
-  border-radius: 4px;
-}
+
 .empty {
   padding: 28px;
   display: grid;
@@ -579,7 +595,6 @@ const kindPick = ref<ClubKind | null>(null);
   border-bottom: 1px solid var(--line);
   margin-bottom: 4px;
 }
-.sets button,
 .flights {
   background: none;
   border: 0;
@@ -592,18 +607,8 @@ const kindPick = ref<ClubKind | null>(null);
 .flights {
   text-decoration: none;
 }
-.sets button:hover,
 .flights:hover {
   color: var(--ink);
-}
-.sets button:disabled {
-  opacity: 0.45;
-  cursor: default;
-}
-.sets [aria-pressed='true'] {
-  color: var(--petrol);
-  border-bottom-color: var(--petrol);
-  font-weight: 500;
 }
 .push {
   flex: 1;

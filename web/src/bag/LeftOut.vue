@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from 'naive-ui';
 import type { ClubView } from '@tasche/contract';
 import { distanceNumber, formatDegrees, playingLoft, shotIn, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
@@ -42,14 +43,16 @@ function onDropped(event: { data?: ClubView; item: HTMLElement }): void {
       @add="onDropped"
     >
       <li v-for="club in clubs" :key="club.id" :data-club="club.id" :data-name="club.name">
-        <button
+        <NButton
           class="add"
           :aria-label="`Put ${club.name} in`"
           :title="`Put ${club.name} in`"
           @click="emit('putIn', club.id)"
+          circle
+          size="small"
         >
           +
-        </button>
+        </NButton>
         <span class="name" :title="String(club.spec.state?.value ?? '')" @dblclick="emit('open', club.id)">{{
           club.name
         }}</span>
@@ -93,16 +96,6 @@ li {
   border: 0;
   background: none;
   cursor: default;
-}
-.add {
-  border: 0;
-  background: var(--petrol-soft);
-  color: var(--petrol);
-  border-radius: 3px;
-  width: 28px;
-  height: 28px;
-  cursor: pointer;
-  font-weight: 600;
 }
 .name {
   font-weight: 500;

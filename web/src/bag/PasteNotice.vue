@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from 'naive-ui';
 import type { PasteReport } from '../sheet/use-sheet-editing';
 
 defineProps<{ report: PasteReport }>();
@@ -24,7 +25,7 @@ defineEmits<{ close: [] }>();
         <li v-if="report.left.length > 8" class="bad">and {{ report.left.length - 8 }} more</li>
       </ul>
     </div>
-    <button class="plain-button slim" @click="$emit('close')">Close</button>
+    <NButton @click="$emit('close')" size="small">Close</NButton>
   </div>
 </template>
 

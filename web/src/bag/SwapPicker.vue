@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import TextField from '../fields/TextField.vue';
+import { NButton } from 'naive-ui';
 import type { BagView, Command } from '@tasche/contract';
 import {
   compareReports,
@@ -34,7 +36,7 @@ const emit = defineEmits<{
 const filter = ref('');
 const incoming = ref<LadderClub | null>(null);
 const pointed = ref(0);
-const input = ref<HTMLInputElement | null>(null);
+const input = ref<InstanceType<typeof TextField> | null>(null);
 const list = ref<HTMLElement | null>(null);
 
 interface Choice {
@@ -173,11 +175,11 @@ onMounted(() => input.value?.focus());
     <header>
       <strong v-if="!incoming">Put in</strong>
       <strong v-else>{{ incoming.name }} in: which goes out?</strong>
-      <button class="plain-button slim" @click="emit('close')">Close</button>
+      <NButton @click="emit('close')" size="small">Close</NButton>
     </header>
-    <input
+    <TextField
       ref="input"
-      v-model="filter"
+      v-model:value="filter"
       role="combobox"
       aria-expanded="true"
       aria-controls="picker-list"
@@ -223,14 +225,6 @@ header {
   display: flex;
   justify-content: space-between;
   align-items: center;
-}
-input {
-  font: inherit;
-  padding: 7px 9px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--linen);
-  color: var(--ink);
 }
 ul {
   list-style: none;

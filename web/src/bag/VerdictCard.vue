@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from 'naive-ui';
 import {
   unevenWords,
   formatDegrees,
@@ -66,9 +67,9 @@ function stepWords(step: StepReport): string {
     <p v-if="trial" class="trial">
       <strong>Trying: {{ trial.words }}</strong>
       <template v-if="trial.commands">
-        <button class="plain-button slim main" @click="emit('keep')">Keep it <kbd>Enter</kbd></button>
+        <NButton @click="emit('keep')" size="small" type="primary">Keep it <kbd>Enter</kbd></NButton>
       </template>
-      <button class="plain-button slim" @click="emit('leave')">Cancel <kbd>Esc</kbd></button>
+      <NButton @click="emit('leave')" size="small">Cancel <kbd>Esc</kbd></NButton>
       <span v-if="trial.caution" class="caution small">{{ trial.caution }}</span>
     </p>
     <div class="said">
@@ -99,9 +100,7 @@ function stepWords(step: StepReport): string {
         <span class="quiet small" :title="`By a usual round for this player. ${evennessChange(remedy)}`">{{
           gainWords(remedy)
         }}</span>
-        <button v-if="remedy.kind !== 'buy'" class="plain-button slim" @click="emit('try', remedy)">
-          Try it
-        </button>
+        <NButton v-if="remedy.kind !== 'buy'" @click="emit('try', remedy)" size="small"> Try it </NButton>
       </span>
     </p>
     <p v-else-if="!trial && remedies && atFault && !readOnly" class="quiet small">
@@ -123,9 +122,7 @@ function stepWords(step: StepReport): string {
           ><i v-if="i"> · </i>{{ stepWords(step) }}</template
         ></span
       >
-      <button v-if="!trial" class="plain-button slim" title="Alt M" @click="emit('mark')">
-        Compare from here on
-      </button>
+      <NButton v-if="!trial" title="Alt M" @click="emit('mark')" size="small"> Compare from here on </NButton>
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from 'naive-ui';
 import { formatDistance, quantityOf } from '@tasche/core';
 import { commandWords, showQuantity, type Conflict } from '@tasche/contract';
 import { computed } from 'vue';
@@ -64,8 +65,8 @@ function show(field: string, value: unknown): string {
         theirs <b>{{ show(conflict.field, conflict.theirs) }}</b>.
       </span>
     </div>
-    <button class="plain-button slim" @click="sheet.keepTheirs()">Keep theirs</button>
-    <button class="plain-button slim main" @click="sheet.saveMine()">Save mine</button>
+    <NButton @click="sheet.keepTheirs()" size="small">Keep theirs</NButton>
+    <NButton @click="sheet.saveMine()" size="small" type="primary">Save mine</NButton>
   </div>
   <div v-for="one in shownReturned" :key="one.id" class="strip refused no-print" role="alert">
     <div>
@@ -74,7 +75,7 @@ function show(field: string, value: unknown): string {
         >You wanted: <b>{{ one.wanted }}</b></span
       >
     </div>
-    <button class="plain-button slim" @click="outbox.discard(one.id)">Discard</button>
+    <NButton @click="outbox.discard(one.id)" size="small">Discard</NButton>
   </div>
   <div v-if="hiddenReturned > 0" class="strip refused no-print">
     and {{ hiddenReturned }} more that were not saved

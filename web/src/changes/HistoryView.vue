@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import DateField from '../fields/DateField.vue';
+import { NButton } from 'naive-ui';
 import type { ChangeView, DifferenceView, Page } from '@tasche/contract';
 import { distanceNumber, quantityOf, shotKindOf, sourceWords, type Fact } from '@tasche/core';
 import { showQuantity } from '@tasche/contract';
@@ -96,22 +98,20 @@ function text(key: string, fact: Fact | null): string {
               >{{ change.summary
               }}<span v-if="change.why" class="quiet small why">{{ change.why }}</span></span
             >
-            <button v-if="!change.undone" class="plain-button slim" @click="store.undo(change.id)">
-              Undo
-            </button>
+            <NButton v-if="!change.undone" @click="store.undo(change.id)" size="small"> Undo </NButton>
             <span v-else class="small quiet">undone</span>
           </li>
         </ol>
         <p v-if="changes?.length === 0" class="quiet">Nothing has been changed yet.</p>
-        <button v-if="next" class="plain-button slim" @click="loadMore">
+        <NButton v-if="next" @click="loadMore" size="small">
           Older: {{ changes?.length ?? 0 }} of {{ total }} shown
-        </button>
+        </NButton>
       </section>
       <section>
         <h2>Between two days</h2>
         <p class="bar">
-          <label>end of <input v-model="from" type="date" :max="to" /></label>
-          <label>to end of <input v-model="to" type="date" :min="from" /></label>
+          <label>end of <DateField v-model:value="from" :max="to" label="end of" /></label>
+          <label>to end of <DateField v-model:value="to" :min="from" label="to end of" /></label>
           <RouterLink :to="{ name: 'bag', params: { playerId }, query: { asOf: from } }"
             >The sheet as of {{ from }}</RouterLink
           >
@@ -191,14 +191,7 @@ th {
 td:first-child {
   font-weight: 600;
 }
-input {
-  font: inherit;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  padding: 4px 6px;
-  background: var(--paper);
-  color: var(--ink);
-}
+
 @media (max-width: 900px) {
   .columns {
     grid-template-columns: 1fr;

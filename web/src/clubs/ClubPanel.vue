@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import DateField from '../fields/DateField.vue';
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
 import {
   BENDING_CAUTION,
   CLUB_KINDS,
@@ -26,7 +29,7 @@ import {
   type ReadingView,
   type ShotPart,
 } from '@tasche/contract';
-import { NDrawer, NDrawerContent } from 'naive-ui';
+import { NButton, NDrawer, NDrawerContent } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { request } from '../api/request';
 import { shortDay, today } from '../app/day';
@@ -34,7 +37,6 @@ import { useSettings } from '../app/settings';
 import { cellChange } from '../sheet/cell-change';
 import { showCell } from '../sheet/sheet-columns';
 import { useSheet } from '../sheet/sheet-store';
-import FieldInput from '../app/FieldInput.vue';
 import WhatIf from './WhatIf.vue';
 
 /** One club whole: build, readings, shots, and everything that was ever written down about it. */
@@ -121,13 +123,13 @@ function write(column: Column, text: string): void {
   } else complaints.value.set(column.id, { text, reason: change.reason });
 }
 
-function setKind(event: Event): void {
+function setKind(kind: ClubKind): void {
   store.change([
     {
       do: 'editClub',
       clubId: club.value.id,
       version: club.value.version,
-      set: { kind: (event.target as HTMLSelectElement).value as ClubKind },
+      set: { kind },
     },
   ]);
 }
@@ -183,16 +185,24 @@ function readingText(reading: ReadingView): string {
       <div class="top">
         <label
           >Name
-          <FieldInput :value="club.name" :disabled="store.readOnly" @write="write(columnOf('name')!, $event)"
+          <TextField
+            aria-label="Name"
+            :value="club.name"
+            :disabled="store.readOnly"
+            @write="write(columnOf('name')!, $event)"
         /></label>
         <label
           >Kind
-          <select :value="club.kind" :disabled="store.readOnly" @change="setKind">
-            <option v-for="kind in CLUB_KINDS" :key="kind">{{ kind }}</option>
-          </select></label
-        >
+          <ChoiceField
+            :value="club.kind"
+            :disabled="store.readOnly"
+            @update:value="setKind"
+            label="Kind"
+            :options="CLUB_KINDS"
+        /></label>
         <label
-          >Taken on <input v-model="takenOn" type="date" :max="today()" :disabled="store.readOnly"
+          >Taken on
+          <DateField v-model:value="takenOn" :max="today()" :disabled="store.readOnly" label="Taken on"
         /></label>
       </div>
       <section v-if="club.kind !== 'putter'">
@@ -211,12 +221,12 @@ function readingText(reading: ReadingView): string {
             <tr v-for="kind in SHOT_KINDS" :key="kind">
               <th scope="row">{{ kind }}</th>
               <td v-for="part in parts" :key="part">
-                <FieldInput
+                <TextField
                   :value="show(shotColumn(kind, part))"
                   :aria-label="`${kind} ${PART_HEADS[part]}`"
                   :disabled="store.readOnly"
                   inputmode="decimal"
-                  :class="{ bad: complaints.has(shotColumn(kind, part).id) }"
+                  :bad="complaints.has(shotColumn(kind, part).id)"
                   :title="complaints.get(shotColumn(kind, part).id)?.reason"
                   @write="write(shotColumn(kind, part), $event)"
                 />
@@ -245,22 +255,28 @@ function readingText(reading: ReadingView): string {
             <span
               >{{ quantity.label }} <i class="quiet">{{ unitLabel(columnOf(quantity.key)!, unit) }}</i></span
             >
-            <select
+            <ChoiceField
               v-if="quantity.type === 'choice'"
               :value="show(columnOf(quantity.key)!)"
               :disabled="store.readOnly"
-              @change="write(columnOf(quantity.key)!, ($event.target as HTMLSelectElement).value)"
-            >
-              <option value="" />
-              <option v-for="choice in quantity.choices" :key="choice">{{ choice }}</option>
-            </select>
-            <FieldInput
+              @update:value="write(columnOf(quantity.key)!, $event)"
+              :label="`${quantity.label} ${unitLabel(columnOf(quantity.key)!, unit)}`"
+              :options="[{ value: '', label: '' }, ...quantity.choices]"
+            />
+            <DateField
+              v-else-if="quantity.type === 'date'"
+              :value="show(columnOf(quantity.key)!)"
+              :label="quantity.label"
+              :disabled="store.readOnly"
+              optional
+              @update:value="write(columnOf(quantity.key)!, $event)"
+            />
+            <TextField
+              :aria-label="`${quantity.label} ${unitLabel(columnOf(quantity.key)!, unit)}`"
               v-else
               :value="show(columnOf(quantity.key)!)"
               :disabled="store.readOnly"
-              :type="quantity.type === 'date' ? 'date' : 'text'"
-              :class="{ bad: complaints.has(quantity.key) }"
-              :aria-invalid="complaints.has(quantity.key) || undefined"
+              :bad="complaints.has(quantity.key)"
               @write="write(columnOf(quantity.key)!, $event)"
             />
             <span v-if="complaints.has(quantity.key)" class="verdict fault small" role="alert">{{
@@ -281,11 +297,11 @@ function readingText(reading: ReadingView): string {
             >
           </li>
         </ol>
-        <button v-if="readings?.next" class="plain-button slim" @click="olderReadings">
+        <NButton v-if="readings?.next" @click="olderReadings" size="small">
           Older: {{ readings.rows.length }} of {{ readings.total }} shown
-        </button>
+        </NButton>
       </section>
-      <button v-if="!store.readOnly" class="plain-button slim" @click="remove">Delete this club</button>
+      <NButton v-if="!store.readOnly" @click="remove" size="small">Delete this club</NButton>
       <span v-if="!store.readOnly" class="quiet small">
         Ctrl Z brings it back. A club that is worn out is better set to “retired”.</span
       >
@@ -324,19 +340,7 @@ label {
 i {
   font-style: normal;
 }
-input,
-select {
-  font: inherit;
-  font-size: 14px;
-  color: var(--ink);
-  background: var(--linen);
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  padding: 5px 7px;
-  min-width: 0;
-  width: 100%;
-  min-height: 32px;
-}
+
 .bad {
   border-color: var(--brick);
 }
@@ -356,10 +360,7 @@ select {
   padding: 2px 3px 2px 0;
   white-space: nowrap;
 }
-.shots input {
-  text-align: right;
-  padding: 4px 5px;
-}
+
 .measured {
   color: var(--petrol);
 }

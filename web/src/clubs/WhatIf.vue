@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton } from 'naive-ui';
 import {
   BENDING_CAUTION,
   formatDegrees,
@@ -114,20 +116,23 @@ const known = computed(
         {{ signedDistance(estimate.apexM.plusMinus, height).replace('+', '') }} {{ height }}, landing
         {{ estimate.landDeg.value.toFixed(0) }} ± {{ estimate.landDeg.plusMinus.toFixed(0) }}°.
       </p>
-      <button v-if="!readOnly" class="plain-button slim" @click="emit('model', estimate)">
+      <NButton v-if="!readOnly" @click="emit('model', estimate)" size="small">
         Use it until it is measured
-      </button>
+      </NButton>
     </template>
     <template v-if="effects.length > 0">
       <h3>Before you touch it <span class="quiet small">modelled, the swing staying the same</span></h3>
       <label v-if="bendable || sleeved" class="small by"
         >by
-        <select v-model.number="own">
-          <option :value="0.5">half a degree</option>
-          <option :value="1">one degree</option>
-          <option :value="2">two degrees</option>
-        </select></label
-      >
+        <ChoiceField
+          v-model:value="own"
+          label="by"
+          :options="[
+            { value: 0.5, label: 'half a degree' },
+            { value: 1, label: 'one degree' },
+            { value: 2, label: 'two degrees' },
+          ]"
+      /></label>
       <table>
         <thead>
           <tr>
@@ -216,15 +221,5 @@ thead th {
 .caution {
   color: var(--brass-ink);
   margin-top: 6px;
-}
-.by select {
-  font: inherit;
-  font-size: 13px;
-  background: var(--linen);
-  color: var(--ink);
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  padding: 3px 5px;
-  margin-bottom: 4px;
 }
 </style>

@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import NumberField from '../fields/NumberField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import UnitButton from '../app/UnitButton.vue';
+import { NButton } from 'naive-ui';
 import {
   FEWEST_STRIKES,
   MARGIN_BOUNDS,
@@ -17,7 +21,7 @@ import {
   type Question,
   type ShotKind,
 } from '@tasche/core';
-import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
@@ -106,19 +110,14 @@ const margins = computed<Margins>(
       }),
     ) as unknown as Margins,
 );
-const refused = ref('');
-function writeMargin({ part, key, label }: (typeof MARGINS)[number], typed: string): void {
+function writeMargin({ part, key }: (typeof MARGINS)[number], typed: number): void {
   const shown = shownUnit(part);
-  const number = Number(typed.replace(',', '.'));
-  const value = shown === 'rpm' ? number : toMetres(number, shown);
+  const value = shown === 'rpm' ? typed : toMetres(typed, shown);
   const [min, max] = MARGIN_BOUNDS[part];
-  if (!(value >= min && value <= max)) {
-    refused.value = `The margin of ${label} must be between ${inUnit(min, shown)} and ${inUnit(max, shown)} ${shown}, not “${typed}”.`;
-    return;
-  }
-  refused.value = '';
-  set({ [key]: String(Math.round(value * 1000) / 1000) });
+  set({ [key]: String(Math.round(Math.min(max, Math.max(min, value)) * 1000) / 1000) });
 }
+const marginBounds = ({ part }: (typeof MARGINS)[number]) =>
+  MARGIN_BOUNDS[part].map((bound) => inUnit(bound, shownUnit(part))) as [number, number];
 const inUnit = (value: number, shown: DistanceUnit | 'ft' | 'rpm') =>
   Number((shown === 'rpm' ? value : fromMetres(value, shown)).toFixed(1));
 
@@ -163,14 +162,7 @@ const SEVERITY: Record<Pair['word'], readonly [string, string]> = {
   'no longer': ['look', '◆'],
   'not known yet': ['unknown', '○'],
 };
-const ink = shallowRef(chartInk());
-watch(
-  () => settings.dark,
-  () =>
-    void nextTick(() => {
-      ink.value = chartInk();
-    }),
-);
+const ink = computed(() => chartInk(settings.dark));
 const above = computed(() =>
   landingView(
     (answer.value?.points ?? []).map(({ id, xs, ys }) => ({ name: nameOf(id), xs, ys })),
@@ -205,9 +197,7 @@ const strokesWords = (id: string) => {
         </p>
       </div>
       <div class="bar no-print">
-        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
-          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
-        </button>
+        <UnitButton :own="store.sheet!.player.distanceUnit" />
       </div>
     </header>
     <p v-if="range.state === 'loading'" class="quiet" role="status">Loading…</p>
@@ -218,12 +208,14 @@ const strokesWords = (id: string) => {
     <div v-else class="split">
       <aside class="no-print">
         <div class="pick" role="group" aria-label="Builds">
-          <button
+          <NButton
             v-for="build in all"
             :key="build.id"
             :aria-pressed="chosen.includes(build)"
             :disabled="!chosen.includes(build) && chosen.length >= MAX_BUILDS"
             @click="choose(build.id)"
+            quaternary
+            class="row"
           >
             <b>{{ build.name }}</b><span class="quiet small"
               >{{ build.strikes.length }} shots, {{ shortDay(build.days[0])
@@ -231,39 +223,39 @@ const strokesWords = (id: string) => {
                 to {{ shortDay(build.days[1]) }}</template
               ></span
             >
-          </button>
+          </NButton>
         </div>
         <label class="small quiet"
           >Swing
-          <select
+          <ChoiceField
             :value="shot"
-            aria-label="Swing compared"
-            @change="set({ shot: ($event.target as HTMLSelectElement).value, builds: undefined })"
-          >
-            <option v-for="kind in SHOT_KINDS" :key="kind">{{ kind }}</option>
-          </select></label
-        >
+            @update:value="set({ shot: $event, builds: undefined })"
+            label="Swing compared"
+            :options="SHOT_KINDS"
+        /></label>
       </aside>
       <div class="main">
         <div class="bar ask no-print">
           <span role="group" aria-label="Question" class="group"
-            ><button :aria-pressed="question === 'longer'" @click="set({ ask: 'longer' })">Longer wins</button
-            ><button :aria-pressed="question === 'matches'" @click="set({ ask: 'matches' })">
+            ><NButton :aria-pressed="question === 'longer'" @click="set({ ask: 'longer' })" size="small"
+              >Longer wins</NButton
+            ><NButton :aria-pressed="question === 'matches'" @click="set({ ask: 'matches' })" size="small">
               Matches the old one
-            </button></span
+            </NButton></span
           >
           <label v-for="margin in MARGINS" :key="margin.part" class="small quiet"
             >within
-            <input
+            <NumberField
               :value="inUnit(margins[margin.part], shownUnit(margin.part))"
-              inputmode="decimal"
-              :aria-label="`Margin of ${margin.label}`"
-              @change="writeMargin(margin, ($event.target as HTMLInputElement).value)"
+              :label="`Margin of ${margin.label}`"
+              :unit="shownUnit(margin.part)"
+              :bounds="marginBounds(margin)"
+              :px="64"
+              @write="writeMargin(margin, $event!)"
             />
-            {{ shownUnit(margin.part) }} of {{ margin.label }}</label
+            of {{ margin.label }}</label
           >
         </div>
-        <p v-if="refused" class="verdict fault" role="alert">■ {{ refused }}</p>
         <p v-if="chosen.length < 2" class="card empty quiet">
           Choose two or more on the left; the first one chosen is what the others are held against.
         </p>
@@ -358,13 +350,9 @@ const strokesWords = (id: string) => {
                   </td>
                   <td>{{ strokesWords(summary.id) }}</td>
                   <td class="no-print">
-                    <button
-                      v-if="summary.id !== first!.id"
-                      class="plain-button slim"
-                      @click="makeFirst(summary.id)"
-                    >
+                    <NButton v-if="summary.id !== first!.id" @click="makeFirst(summary.id)" size="small">
                       compare with this
-                    </button>
+                    </NButton>
                   </td>
                 </tr>
               </tbody>
@@ -418,28 +406,6 @@ aside {
   max-height: calc(100vh - 180px);
   overflow-y: auto;
 }
-.pick button {
-  text-align: left;
-  background: none;
-  border: 0;
-  border-left: 3px solid transparent;
-  padding: 7px 10px;
-  color: var(--ink);
-  cursor: pointer;
-  display: grid;
-  border-radius: 0 4px 4px 0;
-}
-.pick button:hover:not(:disabled) {
-  background: var(--paper);
-}
-.pick button:disabled {
-  opacity: 0.5;
-  cursor: default;
-}
-.pick [aria-pressed='true'] {
-  border-left-color: var(--petrol);
-  background: var(--petrol-soft);
-}
 .main {
   flex: 1;
   min-width: 0;
@@ -451,40 +417,7 @@ aside {
 .group {
   display: flex;
 }
-.group button {
-  background: var(--paper);
-  border: 1px solid var(--line);
-  padding: 5px 12px;
-  min-height: 36px;
-  color: var(--ink);
-  cursor: pointer;
-}
-.group button:first-child {
-  border-radius: 4px 0 0 4px;
-}
-.group button:last-child {
-  border-radius: 0 4px 4px 0;
-  border-left: 0;
-}
-.group [aria-pressed='true'] {
-  background: var(--petrol-soft);
-  color: var(--petrol);
-  font-weight: 500;
-}
-.ask input,
-aside select {
-  font: inherit;
-  width: 60px;
-  min-height: 32px;
-  padding: 2px 6px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-}
-aside select {
-  width: auto;
-}
+
 .pair {
   padding: 12px 16px 8px;
   margin-bottom: 8px;
@@ -543,5 +476,19 @@ figure {
   .main {
     width: 100%;
   }
+}
+.pick .row {
+  height: auto;
+  padding: 7px 10px;
+  justify-content: flex-start;
+  text-align: left;
+  border-left: 3px solid transparent;
+  border-radius: 0 4px 4px 0;
+}
+.pick .row :deep(.n-button__content) {
+  display: grid;
+}
+.pick .row[aria-pressed='true'] {
+  border-left-color: var(--petrol);
 }
 </style>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import NumberField from '../fields/NumberField.vue';
+import { NButton } from 'naive-ui';
 import { TEST_ORDER_BOUNDS, testOrder, type Turn } from '@tasche/core';
 import { computed } from 'vue';
 
@@ -33,8 +35,6 @@ const blocks = computed(() =>
     turns: order.value.turns.filter((turn) => turn.block === block),
   })),
 );
-const write = (key: 'each' | 'turn', event: Event) =>
-  emit('set', key, Number((event.target as HTMLInputElement).value));
 const print = () => {
   window.print();
 };
@@ -51,24 +51,24 @@ const print = () => {
     <div class="bar no-print">
       <label class="small quiet"
         >Shots with each
-        <input
-          type="number"
-          :min="TEST_ORDER_BOUNDS.shotsEach[0]"
-          :max="TEST_ORDER_BOUNDS.shotsEach[1]"
+        <NumberField
           :value="shotsEach"
-          @change="write('each', $event)"
+          whole
+          @write="emit('set', 'each', $event!)"
+          label="Shots with each"
+          :bounds="TEST_ORDER_BOUNDS.shotsEach"
       /></label>
       <label class="small quiet"
         >a turn
-        <input
-          type="number"
-          :min="TEST_ORDER_BOUNDS.shotsATurn[0]"
-          :max="TEST_ORDER_BOUNDS.shotsATurn[1]"
+        <NumberField
           :value="shotsATurn"
-          @change="write('turn', $event)"
+          whole
+          @write="emit('set', 'turn', $event!)"
+          label="a turn"
+          :bounds="TEST_ORDER_BOUNDS.shotsATurn"
       /></label>
-      <button class="plain-button slim" @click="emit('set', 'seed', seed + 1)">Draw another order</button>
-      <button class="plain-button slim" @click="print">Print</button>
+      <NButton @click="emit('set', 'seed', seed + 1)" size="small">Draw another order</NButton>
+      <NButton @click="print" size="small">Print</NButton>
     </div>
     <p v-if="order.refused" class="verdict fault" role="alert">■ {{ order.refused }}</p>
     <table v-else>
@@ -100,16 +100,7 @@ const print = () => {
   display: grid;
   gap: 8px;
 }
-input {
-  font: inherit;
-  width: 68px;
-  min-height: 32px;
-  padding: 2px 6px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-}
+
 table {
   border-collapse: collapse;
   font-size: 14px;

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import type { Choice, ChoiceGroup } from '../fields/choices';
+import NumberField from '../fields/NumberField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
 import {
   AREAS,
   CONDITION_BOUNDS,
@@ -12,7 +15,6 @@ import {
 } from '@tasche/core';
 import { ArrowDown } from 'lucide-vue-next';
 import { computed, nextTick, onMounted, ref } from 'vue';
-import FieldInput from '../app/FieldInput.vue';
 import { airUnits, airWords, windWords, type AirPart } from './air-units';
 import { useSchedule } from '../courses/schedule-store';
 
@@ -26,7 +28,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ set: [setting: PlayingConditions | null] }>();
 const store = useSchedule();
-const first = ref<HTMLSelectElement | null>(null);
+const first = ref<{ focus: () => void } | null>(null);
 onMounted(() => void store.load());
 
 const shown = computed(() => props.setting ?? props.baseline);
@@ -50,18 +52,10 @@ const number = (field: (typeof FIELDS)[number]) => {
 };
 const bounds = (field: (typeof FIELDS)[number]) =>
   CONDITION_BOUNDS[field.field].map((si) => Math.round(units.value[field.part].show(si))) as [number, number];
-const refused = ref('');
 
-function write(field: (typeof FIELDS)[number], text: string): void {
+function write(field: (typeof FIELDS)[number], shownValue: number): void {
   const [min, max] = CONDITION_BOUNDS[field.field];
-  const unit = units.value[field.part];
-  const value = unit.read(Number(text.replace(',', '.')));
-  if (text.trim() === '' || !Number.isFinite(value) || value < min - 1e-6 || value > max + 1e-6) {
-    const [from, to] = bounds(field);
-    refused.value = `${field.label} must be between ${from} and ${to} ${unit.name}, not “${text}”.`;
-    return;
-  }
-  refused.value = '';
+  const value = units.value[field.part].read(shownValue);
   const conditions = { ...shown.value.conditions, [field.field]: Math.min(max, Math.max(min, value)) };
   // A pressure of its own belongs to the place it was read at.
   if (field.field === 'altitudeM') delete conditions.pressureHpa;
@@ -95,9 +89,25 @@ const placeId = computed(() =>
   props.setting ? (places.value.find((place) => same(place, shown.value))?.id ?? 'own') : 'baseline',
 );
 const courses = computed(() => [...new Set(places.value.map((place) => place.course))]);
+const placeChoices = computed((): (Choice | ChoiceGroup)[] => {
+  const { temperatureC, altitudeM } = props.baseline.conditions;
+  const height = altitudeM === 0 ? 'sea level' : airWords('altitude', altitudeM, props.unit);
+  return [
+    {
+      value: 'baseline',
+      label: `Baseline: ${airWords('temperature', temperatureC, props.unit)}, ${height}, calm`,
+    },
+    ...(placeId.value === 'own' ? [{ value: 'own', label: 'Air of my own' }] : []),
+    ...courses.value.map((course) => ({
+      label: course,
+      choices: places.value
+        .filter((place) => place.course === course)
+        .map(({ id, season }) => ({ value: id, label: `${course}, ${season}` })),
+    })),
+  ];
+});
 
 function goTo(id: string): void {
-  refused.value = '';
   const place = places.value.find((one) => one.id === id);
   if (id === 'baseline') emit('set', null);
   else if (place) emit('set', { conditions: place.conditions, surface: place.surface });
@@ -114,78 +124,61 @@ defineExpose({ focus });
   <section class="conditions card no-print" aria-label="Air and ground">
     <label class="place"
       >Read in
-      <select ref="first" :value="placeId" @change="goTo(($event.target as HTMLSelectElement).value)">
-        <option value="baseline">
-          Baseline: {{ airWords('temperature', baseline.conditions.temperatureC, unit) }},
-          {{
-            baseline.conditions.altitudeM === 0
-              ? 'sea level'
-              : airWords('altitude', baseline.conditions.altitudeM, unit)
-          }}, calm
-        </option>
-        <option v-if="placeId === 'own'" value="own">Air of my own</option>
-        <optgroup v-for="course in courses" :key="course" :label="course">
-          <option
-            v-for="place in places.filter((one) => one.course === course)"
-            :key="place.id"
-            :value="place.id"
-          >
-            {{ place.course }}, {{ place.season }}
-          </option>
-        </optgroup>
-      </select>
+      <ChoiceField
+        ref="first"
+        :value="placeId"
+        label="Read in"
+        :options="placeChoices"
+        @update:value="goTo"
+      />
     </label>
     <label v-for="field in FIELDS" :key="field.field"
       >{{ field.label }}
-      <span class="field">
-        <FieldInput
-          type="number"
-          :value="String(number(field))"
+      <span class="field"
+        ><NumberField
+          :value="number(field)"
+          :label="field.label"
+          :unit="field.part === 'from' ? '' : units[field.part].name"
           :step="units[field.part].step"
-          :min="bounds(field)[0]"
-          :max="bounds(field)[1]"
-          :style="{ width: `${field.px}px` }"
-          @write="write(field, String($event))"
-        />
-        <ArrowDown
+          :bounds="bounds(field)"
+          :px="field.px"
+          @write="write(field, $event!)" /><ArrowDown
           v-if="field.part === 'from'"
           :size="17"
           class="arrow"
           :style="{ transform: `rotate(${shown.conditions.windFromDeg}deg)` }"
           :aria-label="windWords(shown.conditions.windFromDeg)"
-        />
-        <i v-else>{{ units[field.part].name }}</i>
-      </span>
+      /></span>
     </label>
     <label
       >Ground
-      <select
+      <ChoiceField
         :value="shown.surface.firmness"
-        @change="choose('firmness', ($event.target as HTMLSelectElement).value)"
-      >
-        <option v-for="one in FIRMNESSES" :key="one">{{ one }}</option>
-      </select>
+        @update:value="choose('firmness', $event)"
+        label="Ground"
+        :options="FIRMNESSES"
+      />
     </label>
     <label
       >Grass
-      <select
+      <ChoiceField
         :value="shown.surface.grass"
-        @change="choose('grass', ($event.target as HTMLSelectElement).value)"
-      >
-        <option v-for="one in GRASSES" :key="one">{{ one }}</option>
-      </select>
+        @update:value="choose('grass', $event)"
+        label="Grass"
+        :options="GRASSES"
+      />
     </label>
     <label
       >Lands on
-      <select
+      <ChoiceField
         :value="shown.surface.area"
-        @change="choose('area', ($event.target as HTMLSelectElement).value)"
-      >
-        <option v-for="one in AREAS" :key="one">{{ one }}</option>
-      </select>
+        @update:value="choose('area', $event)"
+        label="Lands on"
+        :options="AREAS"
+      />
     </label>
-    <p v-if="refused || complaints.length || problem" class="verdict fault small said" role="alert">
-      ■ {{ refused || problem || `Left out of the address: ${complaints.join('; ')}.` }}
+    <p v-if="complaints.length || problem" class="verdict fault small said" role="alert">
+      ■ {{ problem || `Left out of the address: ${complaints.join('; ')}.` }}
     </p>
     <slot />
   </section>
@@ -215,23 +208,7 @@ i {
   font-style: normal;
   font-size: 12.5px;
 }
-input,
-select {
-  font: inherit;
-  font-size: 13.5px;
-  color: var(--ink);
-  background: var(--linen);
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  padding: 3px 5px;
-  min-height: 30px;
-}
-input {
-  text-align: right;
-}
-.place select {
-  max-width: 210px;
-}
+
 .arrow {
   color: var(--petrol);
   transition: transform 0.15s;

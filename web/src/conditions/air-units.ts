@@ -18,7 +18,7 @@ const same = (name: string, step: number, decimals = 0): AirUnit => ({
 });
 const MPS_PER_MPH = 0.44704;
 
-export type AirPart = 'temperature' | 'altitude' | 'humidity' | 'wind' | 'from' | 'rise';
+export type AirPart = 'temperature' | 'altitude' | 'humidity' | 'wind' | 'from' | 'rise' | 'greenSpeed';
 
 export function airUnits(unit: DistanceUnit): Record<AirPart, AirUnit> {
   const shared = { humidity: same('%', 5), from: same('°', 15) };
@@ -29,6 +29,7 @@ export function airUnits(unit: DistanceUnit): Record<AirPart, AirUnit> {
       altitude: same('m', 50),
       wind: same('m/s', 1, 1),
       rise: same('m', 1),
+      greenSpeed: same('m', 0.1, 1),
     };
   return {
     ...shared,
@@ -53,6 +54,13 @@ export function airUnits(unit: DistanceUnit): Record<AirPart, AirUnit> {
       decimals: 0,
       show: (m) => fromMetres(m, 'yd'),
       read: (yd) => toMetres(yd, 'yd'),
+    },
+    greenSpeed: {
+      name: 'ft',
+      step: 0.5,
+      decimals: 1,
+      show: (m) => fromMetres(m, 'ft'),
+      read: (ft) => toMetres(ft, 'ft'),
     },
   };
 }

@@ -1,4 +1,9 @@
 <script setup lang="ts">
+import FileField from '../fields/FileField.vue';
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import UnitButton from '../app/UnitButton.vue';
+import { NButton } from 'naive-ui';
 import {
   readHolesCsv,
   readHolesGeoJson,
@@ -26,7 +31,6 @@ import { useEventListener } from '@vueuse/core';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import FieldInput from '../app/FieldInput.vue';
 import { useSettings } from '../app/settings';
 import { isUndoOfField } from '../keys/is-typing';
 import { useSchedule } from './schedule-store';
@@ -173,11 +177,8 @@ function writeTees(text: string): void {
   });
 }
 
-async function bring(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file || !course.value) return;
+async function bring(file: File): Promise<void> {
+  if (!course.value) return;
   if (file.size > 2_000_000) {
     problem.value = `${file.name} is over 2 MB; a course's holes are a few kilobytes.`;
     return;
@@ -255,18 +256,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </p>
       </div>
       <div class="bar">
-        <button class="plain-button" @click="settings.flipUnit('m')">
-          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
-        </button>
-        <button
-          class="plain-button"
-          :disabled="store.undoable.length === 0"
-          title="Ctrl Z"
-          @click="store.undo()"
-        >
-          Undo
-        </button>
-        <button class="plain-button main" @click="add">Add a course</button>
+        <UnitButton :own="'m'" />
+        <NButton :disabled="store.undoable.length === 0" title="Ctrl Z" @click="store.undo()"> Undo </NButton>
+        <NButton @click="add" type="primary">Add a course</NButton>
       </div>
     </header>
     <p v-if="store.state === 'away'" class="quiet" role="status">
@@ -296,11 +288,14 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         >
       </nav>
       <div class="fields">
-        <label class="wide">Name <FieldInput :value="course.name" maxlength="80" @write="writeName" /></label>
+        <label class="wide"
+          >Name <TextField aria-label="Name" :value="course.name" maxlength="80" @write="writeName"
+        /></label>
         <label v-for="one in NUMBERS" :key="one.field"
           >{{ one.label }}<template v-if="one.field === 'altitudeM'">, {{ feet ? 'ft' : 'm' }}</template
           ><template v-else>, °</template>
-          <FieldInput
+          <TextField
+            :aria-label="one.field === 'altitudeM' ? `${one.label}, ${feet ? 'ft' : 'm'}` : `${one.label}, °`"
             class="number"
             :value="showNumber(one.field)"
             inputmode="decimal"
@@ -309,55 +304,60 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         /></label>
         <label
           >Grass
-          <select
+          <ChoiceField
             :value="course.grass"
-            @change="set({ grass: ($event.target as HTMLSelectElement).value as CourseDetails['grass'] })"
-          >
-            <option v-for="one in GRASSES" :key="one">{{ one }}</option>
-          </select></label
-        >
+            @update:value="set({ grass: $event })"
+            label="Grass"
+            :options="GRASSES"
+        /></label>
         <label
           >Sand
-          <select
+          <ChoiceField
             :value="course.sand"
-            @change="set({ sand: ($event.target as HTMLSelectElement).value as CourseDetails['sand'] })"
-          >
-            <option v-for="one in SANDS" :key="one">{{ one }}</option>
-          </select></label
-        >
-        <label>Tees, longest first <FieldInput :value="course.tees.join(', ')" @write="writeTees" /></label>
+            @update:value="set({ sand: $event })"
+            label="Sand"
+            :options="SANDS"
+        /></label>
+        <label
+          >Tees, longest first
+          <TextField aria-label="Tees, longest first" :value="course.tees.join(', ')" @write="writeTees"
+        /></label>
         <label class="wide"
-          >Notes <FieldInput :value="course.notes" maxlength="2000" @write="set({ notes: $event })"
+          >Notes
+          <TextField
+            aria-label="Notes"
+            :value="course.notes"
+            maxlength="2000"
+            @write="set({ notes: $event })"
         /></label>
       </div>
       <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
       <div class="bar under">
-        <button
-          class="plain-button slim"
+        <NButton
           :aria-pressed="tab === 'holes'"
           :class="{ main: tab === 'holes' }"
           @click="tab = 'holes'"
+          size="small"
         >
           Holes
-        </button>
-        <button
-          class="plain-button slim"
+        </NButton>
+        <NButton
           :aria-pressed="tab === 'seasons'"
           :class="{ main: tab === 'seasons' }"
           @click="tab = 'seasons'"
+          size="small"
         >
           Seasons, {{ course.seasons.length }}
-        </button>
+        </NButton>
         <span class="space" />
-        <label class="plain-button slim file"
-          >Bring GeoJSON or CSV
-          <input type="file" accept=".geojson,.json,.csv,.txt" aria-label="File of a course" @change="bring"
-        /></label>
-        <template v-if="course.holes.length"
-          ><button class="plain-button slim" @click="save('geojson')">Save as GeoJSON</button
-          ><button class="plain-button slim" @click="save('csv')">Save as CSV</button></template
+        <FileField label="File of a course" accept=".geojson,.json,.csv,.txt" @file="bring"
+          >Bring GeoJSON or CSV</FileField
         >
-        <button class="plain-button slim" @click="remove">Delete</button>
+        <template v-if="course.holes.length"
+          ><NButton @click="save('geojson')" size="small">Save as GeoJSON</NButton
+          ><NButton @click="save('csv')" size="small">Save as CSV</NButton></template
+        >
+        <NButton @click="remove" size="small">Delete</NButton>
       </div>
       <section v-if="brought" class="card brought" aria-label="What the file holds">
         <h2>
@@ -374,17 +374,17 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           }}<template v-if="brought.passed.length > 12"> and {{ brought.passed.length - 12 }} more</template>.
         </p>
         <div class="bar">
-          <button class="plain-button main" :disabled="brought.problems.length > 0" @click="take">
-            Take it{{ course.holes.length ? ', in the place of the holes there are' : '' }}</button
-          ><button class="plain-button" @click="brought = null">Cancel</button>
+          <NButton :disabled="brought.problems.length > 0" @click="take" type="primary">
+            Take it{{ course.holes.length ? ', in the place of the holes there are' : '' }}</NButton
+          ><NButton @click="brought = null">Cancel</NButton>
         </div>
       </section>
       <template v-if="tab === 'holes'">
         <div v-if="course.holes.length === 0" class="empty">
           <p class="quiet">No holes are written down yet.</p>
           <div class="bar">
-            <button class="plain-button main" @click="begin(18)">Begin with eighteen usual ones</button
-            ><button class="plain-button" @click="begin(9)">Nine</button>
+            <NButton @click="begin(18)" type="primary">Begin with eighteen usual ones</NButton
+            ><NButton @click="begin(9)">Nine</NButton>
           </div>
         </div>
         <div v-else class="board">
@@ -408,21 +408,21 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <section v-else class="seasons" aria-label="Seasons">
         <label v-if="store.seasons.length" class="small quiet"
           >Put a template on this course
-          <select
+          <ChoiceField
             :value="''"
-            aria-label="Template"
-            @change="
-              apply(($event.target as HTMLSelectElement).value);
-              ($event.target as HTMLSelectElement).value = '';
+            @update:value="
+              apply($event);
+              $event = '';
             "
-          >
-            <option value="">choose…</option>
-            <option v-for="one in store.seasons" :key="one.id" :value="one.id">{{ one.name }}</option>
-          </select></label
-        >
+            label="Template"
+            :options="[
+              { value: '', label: 'choose…' },
+              ...store.seasons.map((one) => ({ value: one.id, label: one.name })),
+            ]"
+        /></label>
         <article v-for="(season, i) in course.seasons" :key="i" class="card">
           <h2>
-            <FieldInput
+            <TextField
               :value="season.name"
               class="name"
               maxlength="80"
@@ -431,21 +431,20 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             />
             <span class="small quiet"
               >from
-              <select
+              <ChoiceField
                 :value="season.fromMonth"
-                :aria-label="`${season.name} begins`"
-                @change="seasonSet(i, { fromMonth: Number(($event.target as HTMLSelectElement).value) })"
-              >
-                <option v-for="(month, m) in MONTHS" :key="m" :value="m + 1">{{ month }}</option></select
-              >: {{ roundAirWords(season.air, unit) }}; {{ groundWords(season.ground) }}</span
+                @update:value="seasonSet(i, { fromMonth: Number($event) })"
+                :label="`${season.name} begins`"
+                :options="MONTHS.map((month, m) => ({ value: m + 1, label: month }))"
+              />: {{ roundAirWords(season.air, unit) }}; {{ groundWords(season.ground) }}</span
             >
-            <button
-              class="plain-button slim"
+            <NButton
               :aria-label="`Remove ${season.name}`"
               @click="set({ seasons: course.seasons.toSpliced(i, 1) })"
+              size="small"
             >
               ×
-            </button>
+            </NButton>
           </h2>
           <GroundFields
             :air="season.air"
@@ -493,23 +492,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   font-size: 12px;
   color: var(--quiet);
 }
-.fields input,
-select {
-  font: inherit;
-  font-size: 14px;
-  min-height: 34px;
-  padding: 3px 8px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-}
+
 .fields .number {
   width: 92px;
 }
-.fields .wide input {
-  width: 240px;
-}
+
 .under {
   margin: 12px 0 10px;
 }
@@ -520,12 +507,7 @@ select {
   position: relative;
   overflow: hidden;
 }
-.file input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  cursor: pointer;
-}
+
 .file:focus-within {
   outline: 2px solid var(--petrol);
   outline-offset: 2px;
@@ -578,15 +560,12 @@ article .name:focus {
   border-color: var(--line);
   background: var(--linen);
 }
-article select {
-  min-height: 28px;
-  font-size: 13px;
-}
+
 article h2 .small {
   font-weight: 400;
   flex: 1;
 }
-article h2 button {
+article h2 .n-button {
   font-weight: 400;
 }
 .empty {
@@ -606,5 +585,8 @@ article h2 button {
   .board {
     grid-template-columns: minmax(0, 1fr);
   }
+}
+.fields .wide {
+  flex: 1 1 240px;
 }
 </style>

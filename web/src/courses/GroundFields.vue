@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import NumberField from '../fields/NumberField.vue';
+import { NCheckbox } from 'naive-ui';
+import ChoiceField from '../fields/ChoiceField.vue';
 import {
   FIRMNESSES,
   GRASSES,
@@ -10,8 +13,7 @@ import {
   type DistanceUnit,
   type RoundAir,
 } from '@tasche/core';
-import { computed, ref } from 'vue';
-import FieldInput from '../app/FieldInput.vue';
+import { computed } from 'vue';
 import { airUnits } from '../conditions/air-units';
 import { compassPoint } from './ground-words';
 
@@ -25,7 +27,6 @@ const props = defineProps<{
   of: string;
 }>();
 const emit = defineEmits<{ air: [air: RoundAir]; ground: [ground: Partial<CourseGround>] }>();
-const problem = ref('');
 
 const units = computed(() => airUnits(props.unit));
 type AirField = 'temperatureC' | 'humidityPct' | 'windMps' | 'windFromDeg';
@@ -41,34 +42,22 @@ const FIELDS: readonly {
 ];
 const fields = computed(() => FIELDS.filter(({ field }) => !props.template || field !== 'windFromDeg'));
 const shown = ({ field, part }: (typeof FIELDS)[number]) =>
-  String(
-    Number(
-      units.value[part]
-        .show(props.air[field])
-        .toFixed(Math.max(units.value[part].decimals, part === 'temperature' ? 0 : 0)),
-    ),
-  );
-function write({ field, part, label }: (typeof FIELDS)[number], text: string): void {
+  Number(units.value[part].show(props.air[field]).toFixed(units.value[part].decimals));
+const bounds = ({ field, part }: (typeof FIELDS)[number]) =>
+  ROUND_AIR_BOUNDS[field].map((si) => Math.round(units.value[part].show(si))) as [number, number];
+function write({ field, part }: (typeof FIELDS)[number], value: number): void {
   const [min, max] = ROUND_AIR_BOUNDS[field];
-  const unit = units.value[part];
-  const value = unit.read(Number(text.replace(',', '.')));
-  if (text.trim() === '' || !Number.isFinite(value) || value < min - 1e-6 || value > max + 1e-6) {
-    problem.value = `${label} must be between ${Math.round(unit.show(min))} and ${Math.round(unit.show(max))} ${unit.name}, not “${text}”.`;
-    return;
-  }
-  problem.value = '';
-  emit('air', { ...props.air, [field]: Math.min(max, Math.max(min, value)) });
+  emit('air', { ...props.air, [field]: Math.min(max, Math.max(min, units.value[part].read(value))) });
 }
-function writeSpeed(text: string): void {
+const speed = computed(() => units.value.greenSpeed);
+const speedBounds = computed(
+  () => GREEN_SPEED_M.map((m) => Number(speed.value.show(m).toFixed(1))) as [number, number],
+);
+function writeSpeed(value: number): void {
   const [min, max] = GREEN_SPEED_M;
-  const value = Number(text.replace(',', '.'));
-  if (!(value >= min && value <= max)) {
-    problem.value = `Green speed must be between ${min} and ${max} m, not “${text}”.`;
-    return;
-  }
-  problem.value = '';
-  emit('ground', { ...props.ground, greenSpeedM: value });
+  emit('ground', { ...props.ground, greenSpeedM: Math.min(max, Math.max(min, speed.value.read(value))) });
 }
+type GroundChoice = 'fairways' | 'greens' | 'rough' | 'grass' | 'sand';
 const CHOICES = computed(
   () =>
     [
@@ -81,7 +70,7 @@ const CHOICES = computed(
             ['grass', 'Grass', GRASSES],
             ['sand', 'Sand', SANDS],
           ]),
-    ] as [keyof CourseGround, string, readonly string[]][],
+    ] as [GroundChoice, string, readonly string[]][],
 );
 const choose = (part: keyof CourseGround, value: string | boolean) =>
   emit('ground', { ...props.ground, [part]: value });
@@ -92,52 +81,45 @@ const choose = (part: keyof CourseGround, value: string | boolean) =>
     <label v-for="field in fields" :key="field.field"
       >{{ field.label }}
       <span class="field"
-        ><FieldInput
+        ><NumberField
           :value="shown(field)"
-          inputmode="decimal"
+          :label="field.label"
+          :bounds="bounds(field)"
           :readonly="readOnly"
-          :aria-label="field.label"
-          @write="write(field, $event)"
-        /><em>{{
-          field.field === 'windFromDeg' ? `° ${compassPoint(air.windFromDeg)}` : units[field.part].name
-        }}</em></span
-      >
+          :unit="
+            field.field === 'windFromDeg' ? `° ${compassPoint(air.windFromDeg)}` : units[field.part].name
+          "
+          :px="58"
+          @write="write(field, $event!)"
+      /></span>
     </label>
     <label v-for="[part, label, of_] in CHOICES" :key="part"
       >{{ label }}
-      <select
+      <ChoiceField
         :value="ground[part]"
         :disabled="readOnly"
-        :aria-label="label"
-        @change="choose(part, ($event.target as HTMLSelectElement).value)"
-      >
-        <option v-for="one in of_" :key="one">{{ one }}</option>
-      </select>
-    </label>
-    <label class="tick"
-      ><input
-        type="checkbox"
-        :checked="ground.wet"
-        :disabled="readOnly"
-        @change="choose('wet', ($event.target as HTMLInputElement).checked)"
+        @update:value="choose(part, $event)"
+        :label="label"
+        :options="of_"
       />
-      wet</label
+    </label>
+    <NCheckbox class="tick" :checked="ground.wet" :disabled="readOnly" @update:checked="choose('wet', $event)"
+      >wet</NCheckbox
     >
     <label title="How far a ball rolls off the ramp of a green-speed gauge"
       >Green speed
       <span class="field"
-        ><FieldInput
-          :value="String(ground.greenSpeedM ?? 3)"
-          inputmode="decimal"
+        ><NumberField
+          :value="Number(speed.show(ground.greenSpeedM ?? 3).toFixed(1))"
+          label="Green speed"
+          :bounds="speedBounds"
           :readonly="readOnly"
-          aria-label="Green speed"
-          @write="writeSpeed"
-        /><em>m</em></span
-      ></label
-    >
+          :unit="speed.name"
+          :px="58"
+          @write="writeSpeed($event!)" /></span
+    ></label>
     <slot />
   </div>
-  <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
 </template>
 
 <style scoped>
@@ -163,27 +145,7 @@ label {
   font-size: 12.5px;
   min-width: 26px;
 }
-input:not([type='checkbox']) {
-  font: inherit;
-  font-size: 14px;
-  width: 58px;
-  min-height: 34px;
-  padding: 3px 7px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-}
-select {
-  font: inherit;
-  font-size: 14px;
-  min-height: 34px;
-  padding: 3px 6px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-}
+
 .tick {
   display: flex;
   align-items: center;

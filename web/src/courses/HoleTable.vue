@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import TextField from '../fields/TextField.vue';
 import { courseLengthM, distanceNumber, type DistanceUnit, type Hole } from '@tasche/core';
 import { computed, nextTick, ref } from 'vue';
-import FieldInput from '../app/FieldInput.vue';
 import { holeColumns } from './hole-columns';
 
 /** The holes of a course as a sheet: arrows move, rows of a spreadsheet can be pasted at any cell. */
@@ -91,10 +91,12 @@ const par = (from: number, to: number) => props.holes.slice(from, to).reduce((su
         >
           <th scope="row">{{ h + 1 }}</th>
           <td v-for="(column, c) in columns" :key="column.id">
-            <FieldInput
+            <TextField
+              class="quiet-field"
               :value="column.show(hole)"
               :data-cell="`${h} ${c}`"
-              :class="{ bad: problem?.hole === h && problem.column === column.id, words: column.px > 70 }"
+              :bad="problem?.hole === h && problem.column === column.id"
+              :class="{ words: column.px > 70 }"
               :style="{ width: `${column.px}px` }"
               :aria-label="`${column.label} of hole ${h + 1}`"
               autocomplete="off"
@@ -149,28 +151,7 @@ tr.on td,
 tr.on th {
   background: var(--paper);
 }
-input {
-  font: inherit;
-  min-height: 28px;
-  padding: 1px 6px;
-  border: 1px solid transparent;
-  border-radius: 3px;
-  background: none;
-  color: var(--ink);
-  text-align: right;
-}
-input.words {
-  text-align: left;
-}
-input:hover,
-input:focus {
-  border-color: var(--line);
-  background: var(--paper);
-}
-input.bad {
-  border-color: var(--brick);
-  background: var(--brick-soft);
-}
+
 tfoot td {
   text-align: right;
   padding-right: 9px;

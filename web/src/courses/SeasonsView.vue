@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton } from 'naive-ui';
 import type { SeasonDetails, SeasonView } from '@tasche/contract';
 import { USUAL_GROUND, type CourseGround, type DistanceUnit } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
-import FieldInput from '../app/FieldInput.vue';
 import { useSettings } from '../app/settings';
 import { isUndoOfField } from '../keys/is-typing';
 import { useSchedule } from './schedule-store';
@@ -91,16 +93,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </p>
       </div>
       <div class="bar">
-        <button class="plain-button" @click="settings.flipUnit('m')">
-          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></button
-        ><button
-          class="plain-button"
-          :disabled="store.undoable.length === 0"
-          title="Ctrl Z"
-          @click="store.undo()"
-        >
-          Undo</button
-        ><button class="plain-button main" @click="add">Add a season</button>
+        <NButton @click="settings.flipUnit('m')">
+          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></NButton
+        ><NButton :disabled="store.undoable.length === 0" title="Ctrl Z" @click="store.undo()"> Undo</NButton
+        ><NButton @click="add" type="primary">Add a season</NButton>
       </div>
     </header>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
@@ -121,7 +117,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     </div>
     <article v-for="season in seasons" :key="season.id" class="card">
       <h2>
-        <FieldInput
+        <TextField
           :value="season.name"
           class="name"
           maxlength="80"
@@ -130,26 +126,24 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         />
         <label class="small quiet"
           >from
-          <select
+          <ChoiceField
             :value="season.fromMonth"
-            :aria-label="`${season.name} begins`"
-            @change="set(season, { fromMonth: Number(($event.target as HTMLSelectElement).value) })"
-          >
-            <option v-for="(month, m) in MONTHS" :key="m" :value="m + 1">{{ month }}</option>
-          </select></label
-        >
+            @update:value="set(season, { fromMonth: Number($event) })"
+            :label="`${season.name} begins`"
+            :options="MONTHS.map((month, m) => ({ value: m + 1, label: month }))"
+        /></label>
         <span class="small quiet grow">{{
           used(season.name).length
             ? `a season of that name is on ${used(season.name).join(', ')}`
             : 'on no course by that name'
         }}</span>
-        <button
-          class="plain-button slim"
+        <NButton
           :aria-label="`Delete ${season.name}`"
           @click="store.change([{ do: 'removeSeason', seasonId: season.id, version: season.version }])"
+          size="small"
         >
           Delete
-        </button>
+        </NButton>
       </h2>
       <GroundFields
         template
@@ -194,8 +188,7 @@ h2 {
   font-weight: 400;
 }
 h2 label,
-h2 button,
-h2 select {
+h2 button {
   font-weight: 400;
 }
 .name {
@@ -213,15 +206,7 @@ h2 select {
   border-color: var(--line);
   background: var(--linen);
 }
-select {
-  font: inherit;
-  font-size: 13px;
-  min-height: 28px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-}
+
 .year {
   position: relative;
   display: grid;

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import ChoiceField from '../fields/ChoiceField.vue';
+import UnitButton from '../app/UnitButton.vue';
+import { NButton } from 'naive-ui';
 import {
   LIES,
   LIE_NAMES,
@@ -12,7 +15,7 @@ import {
   type Lie,
 } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
-import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
@@ -122,14 +125,7 @@ const shown = computed<NamedTrace[]>(() =>
 const missing = computed(() =>
   rungs.value.filter((rung) => traces.value && !traces.value.some((one) => one.clubId === rung.id)),
 );
-const ink = shallowRef(chartInk());
-watch(
-  () => settings.dark,
-  () =>
-    void nextTick(() => {
-      ink.value = chartInk();
-    }),
-);
+const ink = computed(() => chartInk(settings.dark));
 const side = computed(() => sideView(shown.value, unit.value, ink.value));
 const above = computed(() => viewFromAbove(shown.value, unit.value, ink.value));
 const fullOf = (id: string) => store.ladderClubs.get(id)?.shots.full;
@@ -167,34 +163,24 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
         </p>
       </div>
       <div class="bar no-print">
-        <select
+        <ChoiceField
           v-if="bagOptions.length > 1"
           :value="bag?.id"
-          aria-label="Bag"
           class="bags"
-          @change="
+          @update:value="
             router.push({
               name: 'flight',
-              params: { playerId, bagId: ($event.target as HTMLSelectElement).value },
+              params: { playerId, bagId: $event },
               query: settingPart(route.query),
             })
           "
-        >
-          <option v-for="one in bagOptions" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select>
+          label="Bag"
+          :options="bagOptions.map((one) => ({ value: one.id, label: one.name }))"
+        />
         <label class="lie small quiet"
-          >off
-          <select v-model="lie" class="bags" aria-label="Lie">
-            <option v-for="one in LIE_NAMES" :key="one">{{ one }}</option>
-          </select></label
-        >
-        <button
-          class="plain-button"
-          :title="`Show ${unit === 'yd' ? 'metres' : 'yards'} (Alt U)`"
-          @click="settings.flipUnit(store.sheet!.player.distanceUnit)"
-        >
-          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
-        </button>
+          >off <ChoiceField v-model:value="lie" class="bags" label="Lie" :options="LIE_NAMES"
+        /></label>
+        <UnitButton :own="store.sheet!.player.distanceUnit" />
         <RouterLink
           v-if="bag?.planId && !bag.gamer"
           class="plain-button"
@@ -223,25 +209,27 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
     </p>
     <template v-else>
       <div class="chips no-print" role="group" aria-label="Clubs shown">
-        <button :aria-pressed="all" @click="choose([])">Whole bag</button>
-        <button
+        <NButton :aria-pressed="all" @click="choose([])" size="small">Whole bag</NButton>
+        <NButton
           v-for="pair in pairs"
           :key="pair.join()"
           class="pair"
           :aria-pressed="isPair(pair)"
           @click="choose(pair)"
+          size="small"
         >
           {{ pair.map((id) => rungs.find((rung) => rung.id === id)?.name).join(' or ') }}
-        </button>
+        </NButton>
         <span class="rule" />
-        <button
+        <NButton
           v-for="rung in rungs"
           :key="rung.id"
           :aria-pressed="!all && chosen.includes(rung.id)"
           @click="press(rung.id)"
+          size="small"
         >
           {{ rung.name }}
-        </button>
+        </NButton>
       </div>
       <div v-if="shown.length > 0 || !traces" class="charts">
         <figure>
@@ -343,25 +331,6 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
   gap: 4px;
   align-items: center;
   margin: 2px 0 8px;
-}
-.chips button {
-  background: none;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  color: var(--ink);
-  padding: 3px 9px;
-  min-height: 30px;
-  font-size: 13px;
-  cursor: pointer;
-}
-.chips button:hover {
-  border-color: var(--petrol-mid);
-}
-.chips [aria-pressed='true'] {
-  background: var(--petrol-soft);
-  border-color: var(--petrol);
-  color: var(--petrol);
-  font-weight: 500;
 }
 .chips .pair {
   border-style: dashed;

@@ -1,4 +1,5 @@
 import { fromMetres, type DistanceUnit } from '@tasche/core';
+import { tokensFor } from '../app/tokens';
 import type { FlightTrace } from '../conditions/conditions-worker';
 
 /** A flight with its club's name, as a chart shows it. */
@@ -16,22 +17,15 @@ export interface ChartInk {
   lines: readonly string[];
 }
 
-export function chartInk(): ChartInk {
-  const style = getComputedStyle(document.documentElement);
-  const of = (name: string) => style.getPropertyValue(name).trim();
-  return {
-    ink: of('--ink'),
-    quiet: of('--quiet'),
-    line: of('--line'),
-    linen: of('--linen'),
-    lines: [of('--petrol'), of('--brass'), of('--brick'), of('--quiet')],
-  };
+export function chartInk(dark: boolean): ChartInk {
+  const { ink, quiet, line, linen, petrol, brass, brick, plum, olive } = tokensFor(dark);
+  return { ink, quiet, line, linen, lines: [petrol, brass, brick, plum, olive, quiet] };
 }
 
 export type Point = [number, number];
 
 /** From this many flights on they share one colour and are told apart by their names. */
-const FEW = 4;
+const FEW = 6;
 
 export function colourOf(i: number, of: number, ink: ChartInk): string {
   return of <= FEW ? ink.lines[i % ink.lines.length]! : ink.lines[0]!;

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import FileField from '../fields/FileField.vue';
 import type { ChangeResult, ImportPlan } from '@tasche/contract';
 import { quantityOf, shotKindOf, type Reading } from '@tasche/core';
-import { NModal } from 'naive-ui';
+import { NButton, NModal } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { request } from '../api/request';
@@ -24,12 +25,10 @@ const goodEdits = computed(
   () => plan.value?.edits.filter((edit) => !badRows.value.has(edit.row)).length ?? 0,
 );
 
-async function choose(event: Event): Promise<void> {
-  const chosen = (event.target as HTMLInputElement).files?.[0];
+async function choose(chosen: File): Promise<void> {
   plan.value = null;
   problem.value = '';
   done.value = '';
-  if (!chosen) return;
   if (chosen.size > 2_000_000) {
     problem.value = `${chosen.name} is ${(chosen.size / 1e6).toFixed(1)} MB; 2 MB is the limit.`;
     return;
@@ -91,15 +90,15 @@ function readingText(value: Reading['value']): string {
       CSV (a row a club, heads in the first row) or a Tasche locker as JSON. You see what would change before
       it does.
     </p>
-    <p class="pick">
-      <input
-        type="file"
-        accept=".csv,.json,.txt,text/csv,application/json"
-        aria-label="File"
-        :disabled="busy"
-        @change="choose"
-      />
-    </p>
+    <FileField
+      label="File"
+      accept=".csv,.json,.txt,text/csv,application/json"
+      :disabled="busy"
+      drop
+      @file="choose"
+    >
+      <b>{{ file?.name ?? 'Choose a file' }}</b> <span class="quiet">or drop it here</span>
+    </FileField>
     <p v-if="busy" role="status" class="quiet">Reading…</p>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <p v-if="done" class="verdict fine" role="status">● Imported: {{ done }}</p>
@@ -181,23 +180,18 @@ function readingText(value: Reading['value']): string {
         </table>
       </div>
       <div class="bar">
-        <button
+        <NButton
           v-if="plan.rejected.length === 0"
-          class="plain-button main"
           :disabled="busy || plan.adds.length + plan.edits.length === 0"
           @click="send('all')"
+          type="primary"
         >
           Import
-        </button>
-        <button
-          v-else
-          class="plain-button main"
-          :disabled="busy || goodAdds + goodEdits === 0"
-          @click="send('good')"
-        >
+        </NButton>
+        <NButton v-else :disabled="busy || goodAdds + goodEdits === 0" @click="send('good')" type="primary">
           Import the {{ goodAdds + goodEdits }} good rows only
-        </button>
-        <button class="plain-button" @click="emit('close')">Cancel</button>
+        </NButton>
+        <NButton @click="emit('close')">Cancel</NButton>
       </div>
     </template>
   </NModal>

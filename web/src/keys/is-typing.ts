@@ -2,7 +2,12 @@
 export function isTyping(event: Event): boolean {
   const target = event.target;
   if (!(target instanceof HTMLElement)) return false;
-  return target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName);
+  return target.isContentEditable || ['INPUT', 'TEXTAREA'].includes(target.tagName) || isChoice(target);
+}
+
+/** A closed list of choices: letters choose in it. */
+function isChoice(target: HTMLElement): boolean {
+  return target.tagName === 'DIV' && target.getAttribute('role') === 'combobox';
 }
 
 /**
@@ -11,7 +16,7 @@ export function isTyping(event: Event): boolean {
  */
 export function isUndoOfField(event: Event): boolean {
   const target = event.target;
-  if (!isTyping(event) || !(target instanceof HTMLElement) || target.tagName === 'SELECT') return false;
+  if (!isTyping(event) || !(target instanceof HTMLElement) || isChoice(target)) return false;
   return (
     !('untouched' in target.dataset) &&
     !(target instanceof HTMLInputElement && ['checkbox', 'radio'].includes(target.type))

@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import UnitButton from '../app/UnitButton.vue';
+import { NButton } from 'naive-ui';
 import { CLUB_STATES, CLUB_KINDS, playingLoft, type ClubKind } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -97,22 +101,20 @@ function paste(text: string, row: number, column: number): void {
         </p>
       </div>
       <div class="bar">
-        <input
-          v-model="filter"
+        <TextField
+          v-model:value="filter"
           class="filter"
           type="search"
           placeholder="Find a club"
           aria-label="Find a club"
         />
-        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
-          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
-        </button>
+        <UnitButton :own="store.sheet!.player.distanceUnit" />
         <BagMenu :bag="undefined" :unit="unit" />
       </div>
     </header>
     <div v-if="editing.notice.value" class="card notice">
       {{ editing.notice.value }}
-      <button class="plain-button slim" @click="editing.notice.value = ''">Close</button>
+      <NButton @click="editing.notice.value = ''" size="small">Close</NButton>
     </div>
     <PasteNotice
       v-if="editing.pasteReport.value"
@@ -126,32 +128,39 @@ function paste(text: string, row: number, column: number): void {
     >
       <label
         >What kind of club is “{{ editing.kindWanted.value }}”?
-        <select v-model="kindPick" required autofocus>
-          <option v-for="kind in CLUB_KINDS" :key="kind" :value="kind">{{ kind }}</option>
-        </select></label
-      >
-      <button class="plain-button slim main">Add it</button>
+        <ChoiceField
+          v-model:value="kindPick"
+          :label="`What kind of club is “${editing.kindWanted.value}”?`"
+          :options="CLUB_KINDS"
+      /></label>
+      <NButton size="small" type="primary" attr-type="submit">Add it</NButton>
     </form>
     <div class="filters">
       <div role="group" aria-label="State">
-        <button
+        <NButton
+          quaternary
+          class="tab"
           v-for="one in states"
           :key="one.id"
           :aria-pressed="state === one.id"
           @click="setQuery('state', one.id === 'all' ? undefined : one.id)"
+          size="small"
         >
           {{ one.name }} <span class="quiet">{{ one.count }}</span>
-        </button>
+        </NButton>
       </div>
       <div role="group" aria-label="Columns">
-        <button
+        <NButton
+          quaternary
+          class="tab"
           v-for="set in sets"
           :key="set.id"
           :aria-pressed="set.id === columnSet.id"
           @click="setQuery('columns', set.id === 'overview' ? undefined : set.id)"
+          size="small"
         >
           {{ set.name }}
-        </button>
+        </NButton>
       </div>
     </div>
     <div class="sheet-scroll">
@@ -174,15 +183,15 @@ function paste(text: string, row: number, column: number): void {
     </div>
     <p v-if="rows.length === 0 && store.clubs.length > 0" class="quiet">
       No club fits.
-      <button
-        class="plain-button slim"
+      <NButton
         @click="
           filter = '';
           setQuery('state', undefined);
         "
+        size="small"
       >
         Show all
-      </button>
+      </NButton>
     </p>
     <ClubPanel
       v-if="openClubId && store.clubsById.has(openClubId)"
@@ -213,20 +222,6 @@ function paste(text: string, row: number, column: number): void {
   justify-content: space-between;
   border-bottom: 1px solid var(--line);
 }
-.filters button {
-  background: none;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  padding: 7px 10px 5px;
-  cursor: pointer;
-  color: var(--ink);
-  font-size: 13px;
-}
-.filters [aria-pressed='true'] {
-  border-bottom-color: var(--petrol);
-  color: var(--petrol);
-  font-weight: 500;
-}
 .sheet-scroll {
   overflow-x: auto;
   padding-bottom: 60px;
@@ -238,12 +233,5 @@ function paste(text: string, row: number, column: number): void {
   gap: 12px;
   align-items: center;
   flex-wrap: wrap;
-}
-.notice select {
-  font: inherit;
-  padding: 4px 6px;
-  background: var(--linen);
-  color: var(--ink);
-  border: 1px solid var(--line);
 }
 </style>

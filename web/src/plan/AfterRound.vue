@@ -1,57 +1,49 @@
 <script setup lang="ts">
+import NumberField from '../fields/NumberField.vue';
+import Fold from '../app/Fold.vue';
+import TextField from '../fields/TextField.vue';
+import { NButton } from 'naive-ui';
 import type { PlanRound, RoundAfter } from '@tasche/contract';
 import type { LadderClub } from '@tasche/core';
-import { ref } from 'vue';
-import FieldInput from '../app/FieldInput.vue';
 
 /** After the round: what was carried, how often each club was hit, what the player says, what to keep. */
 const props = defineProps<{ round: PlanRound; carried: readonly LadderClub[]; readOnly: boolean }>();
 const emit = defineEmits<{ set: [after: RoundAfter]; toSheet: [hits: Readonly<Record<string, number>>] }>();
-const problem = ref('');
 const after = () => props.round.after ?? { hits: {}, says: '', keep: '' };
-function hit(club: LadderClub, text: string): void {
-  const value = Number(text.replace(',', '.'));
-  if (text.trim() === '') {
-    const { [club.id]: _gone, ...rest } = after().hits;
-    emit('set', { ...after(), hits: rest });
-    return;
-  }
-  if (!(value >= 0 && value <= 60)) {
-    problem.value = `Times the ${club.name} was hit must be between 0 and 60, not “${text}”.`;
-    return;
-  }
-  problem.value = '';
-  emit('set', { ...after(), hits: { ...after().hits, [club.id]: value } });
+function hit(club: LadderClub, times: number | null): void {
+  const { [club.id]: _before, ...others } = after().hits;
+  emit('set', { ...after(), hits: times === null ? others : { ...others, [club.id]: times } });
 }
 </script>
 
 <template>
-  <details class="after card" :open="round.after !== null">
-    <summary>
+  <Fold class="after card" :starts-open="round.after !== null">
+    <template #head>
       After the round
       <span class="quiet small">what was carried and hit, what the player says, what to keep</span>
-    </summary>
+    </template>
     <p class="small quiet">
       Carried: {{ carried.map(({ name }) => name).join(', ') || 'no bag was settled for this round' }}.
     </p>
     <div class="hits">
       <label v-for="club in carried.filter(({ kind }) => kind !== 'putter')" :key="club.id"
         >{{ club.name }}
-        <FieldInput
-          :value="String(after().hits[club.id] ?? '')"
-          class="number"
-          inputmode="decimal"
+        <NumberField
+          :value="after().hits[club.id] ?? null"
+          :label="`Times the ${club.name} was hit`"
+          :bounds="[0, 60]"
           placeholder="–"
+          optional
           :readonly="readOnly"
-          :aria-label="`Times the ${club.name} was hit`"
+          :px="58"
           @write="hit(club, $event)"
       /></label>
     </div>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <div class="texts">
       <label
         >The player says
-        <FieldInput
+        <TextField
+          aria-label="The player says"
           :value="after().says"
           :rows="2"
           maxlength="2000"
@@ -60,7 +52,8 @@ function hit(club: LadderClub, text: string): void {
       /></label>
       <label
         >Keep
-        <FieldInput
+        <TextField
+          aria-label="Keep"
           :value="after().keep"
           :rows="2"
           maxlength="2000"
@@ -68,28 +61,21 @@ function hit(club: LadderClub, text: string): void {
           @write="emit('set', { ...after(), keep: $event })"
       /></label>
     </div>
-    <button
+    <NButton
       v-if="!readOnly && Object.keys(after().hits).length"
-      class="plain-button slim no-print"
+      class="no-print"
       @click="emit('toSheet', after().hits)"
+      size="small"
     >
       Write the hits into the sheet
-    </button>
-  </details>
+    </NButton>
+  </Fold>
 </template>
 
 <style scoped>
 .after {
   padding: 8px 14px;
   margin-top: 14px;
-}
-summary {
-  cursor: pointer;
-  font-weight: 600;
-}
-summary .small {
-  font-weight: 400;
-  margin-left: 8px;
 }
 .hits {
   display: flex;
@@ -124,16 +110,7 @@ summary .small {
   font-size: 12.5px;
   color: var(--quiet);
 }
-textarea {
-  font: inherit;
-  font-size: 14px;
-  padding: 6px 9px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--linen);
-  color: var(--ink);
-  resize: vertical;
-}
+
 @media (max-width: 700px) {
   .texts {
     grid-template-columns: 1fr;

@@ -1,5 +1,11 @@
 <script setup lang="ts">
+import NumberField from '../fields/NumberField.vue';
+import Fold from '../app/Fold.vue';
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton, NCheckbox } from 'naive-ui';
 import {
+  DEMAND_BOUNDS,
   LIE_NAMES,
   DEFAULT_GAP_SETTINGS,
   demandKey,
@@ -11,7 +17,6 @@ import {
   type DistanceUnit,
   type GapSettings,
   type LadderClub,
-  type Lie,
   type PlayingConditions,
   type ShotDemand,
   type GappingStrategyId,
@@ -25,7 +30,6 @@ import {
   type PlanView,
 } from '@tasche/contract';
 import { computed, ref } from 'vue';
-import FieldInput from '../app/FieldInput.vue';
 import { readNeeds } from './read-needs';
 import { useChoosing } from './use-choosing';
 
@@ -79,29 +83,6 @@ function add(): void {
 const edit = (i: number, part: Partial<ShotDemand>) =>
   set({ needs: choosing.value.needs.map((demand, k) => (k === i ? { ...demand, ...part } : demand)) });
 const remove = (i: number) => set({ needs: choosing.value.needs.toSpliced(i, 1) });
-function weigh(i: number, text: string): void {
-  const weight = Number(text.replace(',', '.'));
-  if (!(weight >= 0 && weight <= 1000) || text.trim() === '') {
-    problem.value = `How often must be between 0 and 1000, not “${text}”.`;
-    return;
-  }
-  problem.value = '';
-  edit(i, { weight });
-}
-function writeNumber(key: 'limit' | 'changeStrokes', label: string, text: string): void {
-  const value = Number(text.replace(',', '.'));
-  const [min, max] = PLAN_CHOOSING_BOUNDS[key];
-  if (
-    !(value >= min && value <= max) ||
-    text.trim() === '' ||
-    (key === 'limit' && !Number.isInteger(value))
-  ) {
-    problem.value = `${label} must be ${key === 'limit' ? 'a whole number ' : ''}between ${min} and ${max}, not “${text}”.`;
-    return;
-  }
-  problem.value = '';
-  set({ [key]: value });
-}
 
 /** Each club is open, always in, or never in; a press goes round. */
 const stateOf = (id: string) =>
@@ -185,36 +166,35 @@ const strokes = (value: number) => value.toFixed(2);
       >
     </h2>
     <form v-if="!readOnly" class="bar no-print" @submit.prevent="add">
-      <input
-        v-model="typed"
+      <TextField
+        v-model:value="typed"
         class="line"
         aria-label="Needs"
         :placeholder="`155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough (${unit})`"
         autocomplete="off"
       />
-      <button class="plain-button" :disabled="typed.trim() === ''">Add</button>
+      <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>
       <label class="small quiet"
         >clubs at most
-        <FieldInput
-          :value="String(choosing.limit)"
-          class="number"
-          inputmode="numeric"
-          aria-label="Clubs at most"
-          @write="writeNumber('limit', 'Clubs at most', $event)"
+        <NumberField
+          :value="choosing.limit"
+          label="Clubs at most"
+          :bounds="PLAN_CHOOSING_BOUNDS.limit"
+          whole
+          @write="set({ limit: $event! })"
       /></label>
       <label
         class="small quiet"
         title="Strokes a round by which a club that is not in the gamer must be better"
         >a change must gain
-        <FieldInput
-          :value="String(choosing.changeStrokes)"
-          class="number"
-          inputmode="decimal"
-          aria-label="A change must gain"
-          @write="writeNumber('changeStrokes', 'A change must gain', $event)"
-        />
-        strokes</label
-      >
+        <NumberField
+          :value="choosing.changeStrokes"
+          label="A change must gain"
+          unit="strokes"
+          :bounds="PLAN_CHOOSING_BOUNDS.changeStrokes"
+          :step="0.01"
+          @write="set({ changeStrokes: $event! })"
+      /></label>
     </form>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <p v-if="choosing.needs.length === 0" class="quiet small">
@@ -245,52 +225,47 @@ const strokes = (value: number) => value.toFixed(2);
               }}<span v-if="demand.leftM" class="quiet">, {{ distanceNumber(demand.leftM, unit) }} left</span>
             </td>
             <td>
-              <select
+              <ChoiceField
+                class="quiet-field"
                 :value="demand.lie"
-                :aria-label="`Lie of need ${i + 1}`"
                 :disabled="readOnly"
-                @change="edit(i, { lie: ($event.target as HTMLSelectElement).value as Lie })"
-              >
-                <option v-for="lie in LIE_NAMES" :key="lie">{{ lie }}</option>
-              </select>
-            </td>
-            <td>
-              <input
-                v-if="demand.to === 'green'"
-                type="checkbox"
-                :checked="demand.mustHold"
-                :aria-label="`Need ${i + 1} must hold`"
-                :disabled="readOnly"
-                @change="edit(i, { mustHold: ($event.target as HTMLInputElement).checked })"
+                @update:value="edit(i, { lie: $event })"
+                :label="`Lie of need ${i + 1}`"
+                :options="LIE_NAMES"
               />
             </td>
             <td>
-              <FieldInput
-                class="number"
-                :value="String(demand.weight)"
-                inputmode="decimal"
-                :aria-label="`How often need ${i + 1}`"
+              <NCheckbox
+                v-if="demand.to === 'green'"
+                :checked="demand.mustHold"
+                :aria-label="`Need ${i + 1} must hold`"
                 :disabled="readOnly"
-                @write="weigh(i, $event)"
+                @update:checked="edit(i, { mustHold: $event })"
+              />
+            </td>
+            <td>
+              <NumberField
+                class="quiet-field"
+                :value="demand.weight"
+                :label="`How often need ${i + 1}`"
+                :bounds="DEMAND_BOUNDS.weight"
+                :disabled="readOnly"
+                :px="58"
+                @write="edit(i, { weight: $event! })"
               />
             </td>
             <td class="with">{{ withWords(demand) }}</td>
             <td class="no-print">
-              <button
-                v-if="!readOnly"
-                class="plain-button slim"
-                :aria-label="`Remove need ${i + 1}`"
-                @click="remove(i)"
-              >
+              <NButton v-if="!readOnly" :aria-label="`Remove need ${i + 1}`" @click="remove(i)" size="small">
                 ×
-              </button>
+              </NButton>
             </td>
           </tr>
         </tbody>
       </table>
       <div class="answer" aria-live="polite">
         <p v-if="busy" class="bar" role="status">
-          Choosing… <button class="plain-button slim" @click="stop()">Cancel</button>
+          Choosing… <NButton @click="stop()" size="small">Cancel</NButton>
         </p>
         <p v-if="failed" class="verdict fault" role="alert">■ {{ failed }}</p>
         <p v-if="chosen?.refused" class="verdict fault" role="alert">■ {{ chosen.refused }}</p>
@@ -327,7 +302,7 @@ const strokes = (value: number) => value.toFixed(2);
           </ol>
           <p v-else-if="!same" class="small">The gamer as it is.</p>
           <p v-if="!same && !readOnly" class="no-print">
-            <button class="plain-button main" @click="emit('swaps', swaps)">Put it into the plan</button>
+            <NButton @click="emit('swaps', swaps)" type="primary">Put it into the plan</NButton>
           </p>
           <p class="small quiet">
             {{ chosen.answer.proof.proved ? 'Proved the best' : 'Not proved the best' }} of
@@ -340,7 +315,7 @@ const strokes = (value: number) => value.toFixed(2);
           </p>
         </template>
         <div class="chips no-print" role="group" aria-label="Locks">
-          <button
+          <NButton
             v-for="club in clubs"
             :key="club.id"
             :class="[stateOf(club.id), { chosen: chosen?.answer?.best.ids.includes(club.id) }]"
@@ -348,6 +323,7 @@ const strokes = (value: number) => value.toFixed(2);
             :title="chosen?.why[club.id] ?? ''"
             :aria-label="`${club.name}: ${stateOf(club.id)}${chosen?.answer?.best.ids.includes(club.id) ? ', chosen' : ''}`"
             @click="turn(club.id)"
+            size="small"
           >
             {{
               stateOf(club.id) === 'always'
@@ -358,18 +334,18 @@ const strokes = (value: number) => value.toFixed(2);
                     ? '● '
                     : '○ '
             }}{{ club.name }}
-          </button>
+          </NButton>
         </div>
         <p class="small quiet no-print">
           ● chosen, ○ left out; a press locks a club in (■), the next keeps it out (✕). Point at one to read
           why.
         </p>
-        <details v-if="chosen?.answer" class="small">
-          <summary>Why, club by club</summary>
+        <Fold v-if="chosen?.answer" class="small reasons">
+          <template #head>Why, club by club</template>
           <ul>
             <li v-for="(sentence, id) in chosen.why" :key="id">{{ sentence }}</li>
           </ul>
-        </details>
+        </Fold>
       </div>
     </div>
   </section>
@@ -388,27 +364,7 @@ h2 .small {
   font-weight: 400;
   margin-left: 8px;
 }
-input.line {
-  font: inherit;
-  min-height: 36px;
-  flex: 1 1 380px;
-  max-width: 560px;
-  padding: 4px 10px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-}
-input.number {
-  font: inherit;
-  width: 58px;
-  min-height: 30px;
-  padding: 2px 6px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-}
+
 .two {
   display: grid;
   grid-template-columns: max-content minmax(0, 1fr);
@@ -443,20 +399,7 @@ th {
   border-top: 1px solid var(--line-soft);
   white-space: nowrap;
 }
-select {
-  font: inherit;
-  font-size: 13.5px;
-  color: var(--ink);
-  background: none;
-  border: 1px solid transparent;
-  border-radius: 4px;
-  min-height: 28px;
-}
-select:hover,
-select:focus-visible {
-  border-color: var(--line);
-  background: var(--paper);
-}
+
 .answer {
   display: grid;
   gap: 8px;
@@ -481,16 +424,6 @@ select:focus-visible {
   flex-wrap: wrap;
   gap: 4px;
 }
-.chips button {
-  background: none;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  color: var(--quiet);
-  padding: 3px 9px;
-  min-height: 32px;
-  font-size: 13px;
-  cursor: pointer;
-}
 .chips .chosen {
   color: var(--petrol);
   border-color: var(--petrol-mid);
@@ -503,7 +436,7 @@ select:focus-visible {
 .chips .never {
   text-decoration: line-through;
 }
-details ul {
+.reasons ul {
   padding-left: 18px;
   margin: 6px 0;
   display: grid;
@@ -517,5 +450,10 @@ details ul {
     display: block;
     overflow-x: auto;
   }
+}
+.line {
+  flex: 1 1 380px;
+  width: auto;
+  max-width: 560px;
 }
 </style>

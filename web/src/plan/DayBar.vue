@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import WorkProgress from '../app/WorkProgress.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton } from 'naive-ui';
 import type { CourseView, EventRound, EventRoundSet } from '@tasche/contract';
 import { middleAir, quantileOf, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
@@ -55,36 +58,23 @@ function takeSeason(name: string): void {
     >
       <label v-if="course.seasons.length && !readOnly" class="season"
         >Season of the course
-        <select
-          :value="''"
-          aria-label="Take a season"
-          @change="
-            takeSeason(($event.target as HTMLSelectElement).value);
-            ($event.target as HTMLSelectElement).value = '';
-          "
-        >
-          <option value="">choose…</option>
-          <option v-for="season in course.seasons" :key="season.name">{{ season.name }}</option>
-        </select>
+        <ChoiceField
+          :value="null"
+          @update:value="takeSeason($event)"
+          label="Take a season"
+          :options="[...course.seasons.map((season) => ({ value: season.name, label: season.name }))]"
+        />
       </label>
       <template v-if="share === null && !readOnly">
-        <button type="button" class="plain-button" title="Alt W" @click="ask([{ round, course }])">
-          Ask for the forecast
-        </button>
-        <button
-          v-if="rounds.length > 1"
-          type="button"
-          class="plain-button"
-          title="Alt Shift W"
-          @click="ask(rounds)"
-        >
+        <NButton title="Alt W" @click="ask([{ round, course }])"> Ask for the forecast </NButton>
+        <NButton v-if="rounds.length > 1" title="Alt Shift W" @click="ask(rounds)">
           of all {{ rounds.length }} rounds
-        </button>
+        </NButton>
       </template>
     </GroundFields>
     <p v-if="share !== null" class="bar small" role="status">
-      <progress :value="share || undefined" max="1" /> Asking for the forecast…
-      <button type="button" class="plain-button slim" @click="stop">Cancel</button>
+      <WorkProgress :share="share" /> Asking for the forecast…
+      <NButton @click="stop" size="small">Cancel</NButton>
     </p>
     <p v-if="problem" class="verdict look small" role="alert">◆ {{ problem }}</p>
     <p v-if="round.forecast" class="small quiet">
@@ -109,14 +99,5 @@ progress {
   gap: 2px;
   font-size: 12px;
   color: var(--quiet);
-}
-.season select {
-  font: inherit;
-  font-size: 14px;
-  min-height: 34px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
 }
 </style>

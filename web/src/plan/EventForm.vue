@@ -1,4 +1,9 @@
 <script setup lang="ts">
+import NumberField from '../fields/NumberField.vue';
+import DateField from '../fields/DateField.vue';
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton } from 'naive-ui';
 import {
   LIMIT_BOUNDS,
   MAX_ROUNDS,
@@ -173,9 +178,9 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
         <h2>Which event?</h2>
         <ul class="events">
           <li v-for="one in coming" :key="one.id">
-            <button type="button" class="plain-button" :disabled="planned.has(one.id)" @click="plan(one)">
+            <NButton :disabled="planned.has(one.id)" @click="plan(one)">
               <b>{{ one.name }}</b>
-            </button>
+            </NButton>
             <span
               >{{ shortDay(firstDay(one)) }}, {{ one.rounds.length }}
               {{ one.rounds.length === 1 ? 'round' : 'rounds' }}</span
@@ -189,9 +194,8 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
           <li v-if="coming.length === 0" class="quiet">No event is to come.</li>
         </ul>
         <div class="bar">
-          <button type="button" class="plain-button" :disabled="playable.length === 0" @click="begin">
-            Another event</button
-          ><button type="button" class="plain-button" @click="emit('leave')">Cancel</button>
+          <NButton :disabled="playable.length === 0" @click="begin"> Another event</NButton
+          ><NButton @click="emit('leave')">Cancel</NButton>
           <span v-if="playable.length === 0" class="quiet small"
             >First write down a course with its holes: <RouterLink to="/courses">Courses</RouterLink></span
           >
@@ -202,20 +206,35 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
       <div class="line">
         <label
           >Name of the event
-          <input v-model="name" required maxlength="80" autofocus placeholder="Which event?"
+          <TextField
+            aria-label="Name of the event"
+            v-model:value="name"
+            required
+            maxlength="80"
+            autofocus
+            placeholder="Which event?"
         /></label>
         <label
-          >Clubs allowed <input v-model.number="clubs" type="number" min="1" max="14" required class="number"
+          >Clubs allowed
+          <NumberField v-model:value="clubs" class="number" label="Clubs allowed" :bounds="[1, 14]"
         /></label>
         <label
           >Longest club
-          <select v-model.number="lengthIn">
-            <option :value="48">48 in</option>
-            <option :value="46">46 in, local rule</option>
-          </select></label
-        >
+          <ChoiceField
+            v-model:value="lengthIn"
+            label="Longest club"
+            :options="[
+              { value: 48, label: '48 in' },
+              { value: 46, label: '46 in, local rule' },
+            ]"
+        /></label>
         <label class="notes"
-          >Notes <input v-model="notes" maxlength="2000" placeholder="What the committee says"
+          >Notes
+          <TextField
+            aria-label="Notes"
+            v-model:value="notes"
+            maxlength="2000"
+            placeholder="What the committee says"
         /></label>
       </div>
       <table class="rounds">
@@ -231,47 +250,42 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
         <tbody>
           <tr v-for="(round, i) in rounds" :key="round.id">
             <th scope="row">{{ i + 1 }}</th>
-            <td><input v-model="round.day" type="date" required :aria-label="`Day of round ${i + 1}`" /></td>
+            <td><DateField v-model:value="round.day" :label="`Day of round ${i + 1}`" /></td>
             <td>
-              <select
-                v-model="round.courseId"
-                required
-                :aria-label="`Course of round ${i + 1}`"
-                @change="round.tee = 0"
-              >
-                <option v-for="course in playable" :key="course.id" :value="course.id">
-                  {{ course.name }}
-                </option>
-              </select>
+              <ChoiceField
+                v-model:value="round.courseId"
+                @update:value="round.tee = 0"
+                :label="`Course of round ${i + 1}`"
+                :options="playable.map((course) => ({ value: course.id, label: course.name }))"
+              />
             </td>
             <td>
-              <select v-model.number="round.tee" :aria-label="`Tee of round ${i + 1}`">
-                <option v-for="(tee, t) in tees(round.courseId)" :key="t" :value="t">{{ tee }}</option>
-              </select>
+              <ChoiceField
+                v-model:value="round.tee"
+                :label="`Tee of round ${i + 1}`"
+                :options="tees(round.courseId).map((tee, t) => ({ value: t, label: tee }))"
+              />
             </td>
             <td>
-              <button
+              <NButton
                 v-if="rounds.length > 1"
-                type="button"
-                class="plain-button slim"
                 :aria-label="`Remove round ${i + 1}`"
                 @click="remove(i)"
+                size="small"
               >
                 ×
-              </button>
+              </NButton>
             </td>
           </tr>
         </tbody>
       </table>
       <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
       <div class="bar">
-        <button class="plain-button main">
+        <NButton type="primary" attr-type="submit">
           {{ event ? 'Save the event' : 'Plan it from the gamer bag' }}
-        </button>
-        <button type="button" class="plain-button" :disabled="rounds.length >= MAX_ROUNDS" @click="more">
-          Another round
-        </button>
-        <button type="button" class="plain-button" @click="emit('leave')">Cancel</button>
+        </NButton>
+        <NButton :disabled="rounds.length >= MAX_ROUNDS" @click="more"> Another round </NButton>
+        <NButton @click="emit('leave')">Cancel</NButton>
       </div>
     </template>
   </form>
@@ -309,17 +323,7 @@ label {
   font-size: 12.5px;
   color: var(--quiet);
 }
-input,
-select {
-  font: inherit;
-  font-size: 14px;
-  min-height: 36px;
-  padding: 4px 8px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--linen);
-  color: var(--ink);
-}
+
 .number {
   width: 84px;
 }

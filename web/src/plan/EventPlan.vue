@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import WorkProgress from '../app/WorkProgress.vue';
+import UnitButton from '../app/UnitButton.vue';
+import LinkButton from '../app/LinkButton.vue';
+import { NButton } from 'naive-ui';
 import {
   planRoundOf,
   roundRequestOf,
@@ -313,26 +317,15 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
       </div>
       <div class="bar no-print">
         <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan.id" />
-        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
-          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
-        </button>
-        <button v-if="event && !readOnly" class="plain-button" @click="writing = 'edit'">
-          Edit the event
-        </button>
-        <button v-if="!readOnly" class="plain-button" @click="writing = 'week'">Plan a week</button>
-        <button v-if="!readOnly" class="plain-button" @click="writing = 'new'">Plan an event</button>
-        <button
-          v-if="event && !readOnly"
-          class="plain-button"
-          :disabled="settling.share.value !== null"
-          @click="settle(rounds)"
-        >
+        <UnitButton :own="store.sheet!.player.distanceUnit" />
+        <NButton v-if="event && !readOnly" @click="writing = 'edit'"> Edit the event </NButton>
+        <NButton v-if="!readOnly" @click="writing = 'week'">Plan a week</NButton>
+        <NButton v-if="!readOnly" @click="writing = 'new'">Plan an event</NButton>
+        <NButton v-if="event && !readOnly" :disabled="settling.share.value !== null" @click="settle(rounds)">
           Settle every round
-        </button>
-        <RouterLink
-          class="plain-button main"
-          :to="{ name: 'swap-sheet', params: { playerId, planId: plan.id } }"
-          >Swap sheet</RouterLink
+        </NButton>
+        <LinkButton type="primary" :to="{ name: 'swap-sheet', params: { playerId, planId: plan.id } }"
+          >Swap sheet</LinkButton
         >
       </div>
     </header>
@@ -350,38 +343,42 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
       @leave="writing = null"
     />
     <p v-if="settling.share.value !== null" class="bar" role="status">
-      <progress :value="settling.share.value || undefined" max="1" /> Settling the bag, and looking what would
-      change it on the morning… <button class="plain-button slim" @click="settling.stop()">Cancel</button>
+      <WorkProgress :share="settling.share.value" /> Settling the bag, and looking what would change it on the
+      morning… <NButton @click="settling.stop()" size="small">Cancel</NButton>
     </p>
     <p v-if="settling.problem.value" class="verdict fault" role="alert">■ {{ settling.problem.value }}</p>
     <p v-if="schedule.state === 'away'" class="quiet" role="status">
       The courses are away; this opens by itself as soon as they are back.
     </p>
     <p v-else-if="schedule.state === 'ready' && !event" class="quiet">
-      This event was deleted. <button class="plain-button slim" @click="remove">Delete this plan</button>
+      This event was deleted. <NButton @click="remove" size="small">Delete this plan</NButton>
     </p>
     <template v-if="event">
       <nav class="tabs no-print" aria-label="Rounds">
-        <button
+        <NButton
+          quaternary
+          class="tab"
           v-for="(one, i) in rounds"
           :key="one.id"
-          :class="{ here: tab === one.id }"
           :aria-current="tab === one.id"
           :title="`Alt ${i + 1}`"
           @click="go(one.id)"
+          size="small"
         >
           <b>{{ one.name }}</b> <span>{{ dayName(one.day) }}</span>
           <span class="quiet">{{ schedule.courses.find(({ id }) => id === one.courseId)?.name }}</span>
           <span v-if="bagOf(one.id)" class="verdict fine" title="Its bag is settled">●</span>
-        </button>
-        <button
-          :class="{ here: tab === 'travel' }"
+        </NButton>
+        <NButton
+          quaternary
+          class="tab"
           :aria-current="tab === 'travel'"
           title="Alt T"
           @click="go('travel')"
+          size="small"
         >
           <b>What travels</b>
-        </button>
+        </NButton>
       </nav>
       <TravelPanel
         v-if="tab === 'travel'"
@@ -427,8 +424,8 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
           ■ {{ problem || worked?.refused || chosen?.refused }}
         </p>
         <p v-if="busy" class="bar small" role="status">
-          <progress :value="share || undefined" max="1" /> Playing the course…
-          <button class="plain-button slim" @click="stop()">Cancel</button>
+          <WorkProgress :share="share" /> Playing the course…
+          <NButton @click="stop()" size="small">Cancel</NButton>
         </p>
         <template v-if="worked && !worked.refused && asked">
           <p v-if="chosen?.answer" class="card sentence" aria-live="polite">
@@ -477,15 +474,16 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
               >{{ chosen.answer.proof.proved ? 'Proved' : 'Not proved' }} of
               {{ chosen.answer.proof.sets.toLocaleString('en') }} sets.</span
             >
-            <button
+            <NButton
               v-if="!readOnly && !same"
-              class="plain-button main settle no-print"
+              class="settle no-print"
               title="Alt Enter"
               :disabled="settling.share.value !== null"
               @click="settle([round])"
+              type="primary"
             >
               Make it the bag of {{ round.name }}
-            </button>
+            </NButton>
           </p>
           <p v-if="faults.length > 0" class="at-fault small" role="note">
             <span class="verdict fault">■</span>
@@ -560,7 +558,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
         </div>
       </template>
       <p v-if="!readOnly" class="no-print foot">
-        <button class="plain-button slim" @click="remove">Delete this plan</button>
+        <NButton @click="remove" size="small">Delete this plan</NButton>
       </p>
     </template>
   </div>
@@ -576,22 +574,6 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
   gap: 4px;
   margin-bottom: 10px;
   border-bottom: 1px solid var(--line);
-}
-.tabs button {
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  color: var(--ink);
-  padding: 8px 12px 7px;
-  cursor: pointer;
-  display: inline-flex;
-  gap: 7px;
-  align-items: baseline;
-  min-height: 40px;
-}
-.tabs button.here {
-  border-bottom-color: var(--petrol);
-  color: var(--petrol);
 }
 .sentence {
   padding: 10px 14px;

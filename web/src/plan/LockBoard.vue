@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from 'naive-ui';
 import {
   distanceNumber,
   formatDegrees,
@@ -185,11 +186,12 @@ const says = (club: LadderClub) =>
         {{ side === 'in' ? `Chosen, ${inside.length}` : `Left out, ${outside.length}` }}
         <span v-if="side === 'in' && !readOnly" class="most no-print small quiet"
           >of
-          <button class="turn" aria-label="One club fewer at most" title="−" @click="limitBy(-1)">−</button
+          <NButton class="turn" aria-label="One club fewer at most" title="−" @click="limitBy(-1)" size="tiny"
+            >−</NButton
           ><b>{{ Math.min(limit, allowed) }}</b
-          ><button class="turn" aria-label="One club more at most" title="+" @click="limitBy(1)">
+          ><NButton class="turn" aria-label="One club more at most" title="+" @click="limitBy(1)" size="tiny">
             +
-          </button></span
+          </NButton></span
         ><span class="quiet small">{{
           side === 'in'
             ? 'strokes a round it is worth, and what asks for it most'
@@ -222,14 +224,17 @@ const says = (club: LadderClub) =>
           @focusin="told = club.id"
           @keydown="key($event, club.id)"
         >
-          <button
+          <NButton
             class="turn"
             :disabled="readOnly"
             :aria-label="`Lock of ${says(club)}`"
             @click="lock(club.id, NEXT[stateOf(club.id)])"
+            quaternary
+            size="small"
+            circle
           >
             {{ { always: '■', never: '✕', open: side === 'in' ? '●' : '○' }[stateOf(club.id)] }}
-          </button>
+          </NButton>
           <span class="name"
             >{{ club.name }}<em v-if="side === 'in' && !gamer.includes(club.id)" class="badge">in</em
             ><em v-if="side === 'out' && gamer.includes(club.id)" class="badge out">out</em></span
@@ -243,9 +248,16 @@ const says = (club: LadderClub) =>
           <b class="worth">{{ worth(club.id) }}</b><span class="why small quiet">{{ shortly(club.id) }}</span>
           <p v-if="told === club.id && why[club.id]" class="told-why small">
             <span aria-hidden="true">{{ sentence(club) }}</span>
-            <button v-if="demandOf(club.id)" class="link no-print" title="Enter" @click="showNeed(club.id)">
+            <NButton
+              v-if="demandOf(club.id)"
+              class="link no-print"
+              title="Enter"
+              @click="showNeed(club.id)"
+              text
+              type="primary"
+            >
               show it
-            </button>
+            </NButton>
           </p>
         </li>
       </VueDraggable>
@@ -306,15 +318,6 @@ li {
 li:focus-visible {
   outline-offset: -2px;
 }
-.turn {
-  width: 28px;
-  height: 28px;
-  border: 0;
-  background: none;
-  color: var(--petrol);
-  cursor: pointer;
-  font-size: 14px;
-}
 .out .turn {
   color: var(--quiet);
 }
@@ -358,25 +361,10 @@ li.told {
   line-height: 1.4;
   cursor: auto;
 }
-.link {
-  background: none;
-  border: 0;
-  padding: 0;
-  color: var(--petrol);
-  text-decoration: underline;
-  cursor: pointer;
-  font: inherit;
-}
 .most {
   display: inline-flex;
   align-items: center;
   gap: 2px;
-}
-.most .turn {
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  width: 26px;
-  height: 26px;
 }
 .most b {
   min-width: 18px;

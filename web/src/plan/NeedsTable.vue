@@ -1,17 +1,19 @@
 <script setup lang="ts">
+import NumberField from '../fields/NumberField.vue';
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton, NCheckbox } from 'naive-ui';
 import {
   demandKey,
   LIE_NAMES,
   DEMAND_BOUNDS,
   distanceNumber,
   type DistanceUnit,
-  type Lie,
   type ShotDemand,
   type DemandChanges,
 } from '@tasche/core';
 import { storedMetres } from '@tasche/contract';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
-import FieldInput from '../app/FieldInput.vue';
 import { windWords } from '../conditions/air-units';
 import { readNeeds } from './read-needs';
 
@@ -87,17 +89,10 @@ function bringBack(key: string): void {
   const { [key]: _gone, ...rest } = props.changes;
   emit('changes', rest);
 }
-function writeNumber(demand: ShotDemand, key: 'weight' | 'distanceM', text: string): void {
-  const [min, max] = DEMAND_BOUNDS[key];
-  const value = Number(text.replace(',', '.'));
-  const metres = key === 'distanceM' ? storedMetres(value, props.unit) : value;
-  if (text.trim() === '' || !(metres >= min && metres <= max)) {
-    problem.value = `${demand.name}: ${key === 'weight' ? 'how often' : 'the distance'} must be between ${key === 'weight' ? min : number(min)} and ${key === 'weight' ? max : number(max)}, not “${text}”.`;
-    return;
-  }
-  problem.value = '';
-  change(demand, { [key]: metres });
-}
+/** The bounds of a distance as the reader sees them. */
+const distanceBounds = computed(
+  () => DEMAND_BOUNDS.distanceM.map((m) => Number(number(m))) as [number, number],
+);
 function add(): void {
   const read = readNeeds(typed.value, props.unit);
   if (!read.ok) {
@@ -130,14 +125,14 @@ function add(): void {
       >
     </h2>
     <form v-if="!readOnly" class="bar no-print" @submit.prevent="add">
-      <input
-        v-model="typed"
+      <TextField
+        v-model:value="typed"
         class="line"
         aria-label="Practice-round notes"
         :placeholder="`Practice round: 230-250 x6, 155 hold x3 (${unit})`"
         autocomplete="off"
       />
-      <button class="plain-button" :disabled="typed.trim() === ''">Add</button>
+      <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>
     </form>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <ul v-if="notes.length" class="notes">
@@ -145,14 +140,14 @@ function add(): void {
         <span
           >{{ demand.name }} <b>×{{ demand.weight }}</b></span
         >
-        <button
+        <NButton
           v-if="!readOnly"
-          class="plain-button slim"
           :aria-label="`Remove ${demand.name}`"
           @click="emit('notes', notes.toSpliced(i, 1))"
+          size="small"
         >
           ×
-        </button>
+        </NButton>
       </li>
     </ul>
     <div ref="table" class="scroll">
@@ -163,15 +158,16 @@ function add(): void {
         <tbody v-for="{ hole, needs: all, main } in byWidestGap" :key="hole">
           <tr class="hole" @mouseenter="emit('point', main[0] ?? all[0]!)" @mouseleave="emit('point', null)">
             <th scope="row">
-              <button
+              <NButton
                 class="fold"
                 :data-hole="hole"
                 :aria-expanded="open.has(hole)"
                 :aria-label="`Hole ${hole}`"
                 @click="turn(hole)"
+                text
               >
                 {{ open.has(hole) ? '▾' : '▸' }} {{ hole }}
-              </button>
+              </NButton>
             </th>
             <td colspan="5">
               <span v-for="demand in main" :key="demandKey(demand)" class="piece"
@@ -206,51 +202,52 @@ function add(): void {
                     >{{ what(demand) }}<em v-if="changes[demandKey(demand)]" class="badge">changed</em></span
                   >
                   <span :title="hitFrom(demand)"
-                    ><FieldInput
-                      class="number"
-                      :value="number(demand.distanceM)"
+                    ><NumberField
+                      class="quiet-field"
+                      :value="Number(number(demand.distanceM))"
+                      :label="`Distance of ${demand.name}`"
+                      :unit="unit"
+                      :bounds="distanceBounds"
                       :readonly="readOnly"
-                      inputmode="decimal"
-                      :aria-label="`Distance of ${demand.name}`"
-                      @write="writeNumber(demand, 'distanceM', $event)"
-                    />
-                    {{ unit }}</span
-                  >
-                  <span class="often"
-                    >×<FieldInput
-                      class="number"
-                      :value="String(demand.weight)"
-                      :readonly="readOnly"
-                      inputmode="decimal"
-                      :aria-label="`How often ${demand.name}`"
-                      @write="writeNumber(demand, 'weight', $event)"
+                      :px="58"
+                      @write="change(demand, { distanceM: storedMetres($event!, unit) })"
                   /></span>
-                  <select
+                  <span class="often"
+                    >×<NumberField
+                      class="quiet-field"
+                      :value="demand.weight"
+                      :label="`How often ${demand.name}`"
+                      :bounds="DEMAND_BOUNDS.weight"
+                      :readonly="readOnly"
+                      :px="58"
+                      @write="change(demand, { weight: $event! })"
+                  /></span>
+                  <ChoiceField
+                    class="quiet-field"
                     :value="demand.lie"
                     :disabled="readOnly"
-                    :aria-label="`Lie of ${demand.name}`"
-                    @change="change(demand, { lie: ($event.target as HTMLSelectElement).value as Lie })"
+                    @update:value="change(demand, { lie: $event })"
+                    :label="`Lie of ${demand.name}`"
+                    :options="LIE_NAMES"
+                  />
+                  <NCheckbox
+                    v-if="demand.to === 'green'"
+                    :checked="demand.mustHold"
+                    :disabled="readOnly"
+                    :aria-label="`${demand.name} must hold`"
+                    @update:checked="change(demand, { mustHold: $event })"
+                    >holds</NCheckbox
                   >
-                    <option v-for="lie in LIE_NAMES" :key="lie">{{ lie }}</option>
-                  </select>
-                  <label v-if="demand.to === 'green'"
-                    ><input
-                      type="checkbox"
-                      :checked="demand.mustHold"
-                      :disabled="readOnly"
-                      :aria-label="`${demand.name} must hold`"
-                      @change="change(demand, { mustHold: ($event.target as HTMLInputElement).checked })"
-                    />
-                    holds</label
-                  >
-                  <button
+                  <NButton
                     v-if="!readOnly"
-                    class="plain-button slim no-print"
+                    class="no-print"
                     :aria-label="`Take away ${demand.name}`"
                     @click="changes[demandKey(demand)] ? bringBack(demandKey(demand)) : takeAway(demand)"
+                    size="small"
+                    type="primary"
                   >
                     {{ changes[demandKey(demand)] ? '↺' : '×' }}
-                  </button>
+                  </NButton>
                 </p>
               </td>
             </tr>
@@ -262,7 +259,9 @@ function add(): void {
       Taken away:
       <template v-for="(demand, i) in takenAway" :key="demandKey(demand)"
         >{{ i ? ', ' : ''
-        }}<button class="link" @click="bringBack(demandKey(demand))">{{ demand.name }}</button></template
+        }}<NButton class="link" @click="bringBack(demandKey(demand))" text type="primary">{{
+          demand.name
+        }}</NButton></template
       >
       (press to bring back)
     </p>
@@ -280,17 +279,7 @@ h2 .small {
 .bar {
   margin: 8px 0;
 }
-input.line {
-  font: inherit;
-  min-height: 34px;
-  flex: 1 1 220px;
-  min-width: 0;
-  padding: 4px 9px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-}
+
 .notes {
   list-style: none;
   margin: 0 0 6px;
@@ -326,17 +315,6 @@ table {
 .hole:hover {
   background: var(--paper);
 }
-.fold {
-  background: none;
-  border: 0;
-  color: var(--ink);
-  font-weight: 600;
-  padding: 2px 4px;
-  cursor: pointer;
-  min-width: 44px;
-  text-align: left;
-  min-height: 26px;
-}
 .need td {
   padding: 2px 0;
   font-size: 13px;
@@ -369,47 +347,18 @@ table {
   padding: 0 4px;
   margin-left: 6px;
 }
-.number {
-  font: inherit;
-  font-size: 13px;
-  width: 52px;
-  min-height: 26px;
-  padding: 1px 5px;
-  border: 1px solid transparent;
-  border-radius: 4px;
-  background: none;
-  color: var(--ink);
-  text-align: right;
-}
-.number:hover,
-.number:focus {
-  border-color: var(--line);
-  background: var(--paper);
-}
-select {
-  font: inherit;
-  font-size: 13px;
-  border: 1px solid transparent;
-  background: none;
-  color: var(--ink);
-  max-width: 104px;
-}
+
 .often {
   white-space: nowrap;
-}
-.link {
-  background: none;
-  border: 0;
-  padding: 0;
-  color: var(--petrol);
-  text-decoration: underline;
-  cursor: pointer;
-  font-size: 12.5px;
 }
 @media print {
   .scroll {
     max-height: none;
     overflow: visible;
   }
+}
+.line {
+  flex: 1 1 220px;
+  width: auto;
 }
 </style>

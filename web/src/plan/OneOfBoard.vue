@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from 'naive-ui';
 import type { LadderClub } from '@tasche/core';
 import { VueDraggable } from 'vue-draggable-plus';
 
@@ -30,14 +31,15 @@ function set(): void {
   <section v-if="!readOnly || groups.length > 0" class="one-of" aria-label="One of a group">
     <p v-for="(ids, i) in groups" :key="i" class="small">
       <span class="quiet">one at most of</span> <b>{{ ids.map(nameOf).join(', ') }}</b>
-      <button
+      <NButton
         v-if="!readOnly"
-        class="plain-button slim no-print"
+        class="no-print"
         :aria-label="`Forget group ${i + 1}`"
         @click="emit('groups', groups.toSpliced(i, 1))"
+        size="small"
       >
         ×
-      </button>
+      </NButton>
     </p>
     <div v-if="!readOnly" class="drop no-print">
       <VueDraggable
@@ -58,18 +60,19 @@ function set(): void {
           ><span class="quiet">one at most of</span>
           <span v-for="id in marked" :key="id" class="chip"
             >{{ nameOf(id) }}
-            <button :aria-label="`${nameOf(id)} not in the group`" @click="emit('unmark', id)">
+            <NButton
+              :aria-label="`${nameOf(id)} not in the group`"
+              @click="emit('unmark', id)"
+              quaternary
+              circle
+              size="tiny"
+            >
               ×
-            </button></span
+            </NButton></span
           >
-          <button
-            class="plain-button slim"
-            :disabled="marked.length < 2"
-            title="Enter, on the board"
-            @click="set"
-          >
+          <NButton :disabled="marked.length < 2" title="Enter, on the board" @click="set" size="small">
             Set
-          </button>
+          </NButton>
           <span v-if="marked.length < 2" class="quiet">and another</span></template
         >
       </p>
@@ -102,7 +105,7 @@ p {
   z-index: 1;
   pointer-events: none;
 }
-.drop p button {
+.drop p .n-button {
   pointer-events: auto;
 }
 .tray {
@@ -116,13 +119,5 @@ p {
   border-radius: 4px;
   padding: 1px 2px 1px 8px;
   background: var(--brass-soft);
-}
-.chip button {
-  border: 0;
-  background: none;
-  cursor: pointer;
-  color: var(--quiet);
-  min-width: 24px;
-  min-height: 24px;
 }
 </style>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import WorkProgress from '../app/WorkProgress.vue';
+import { NButton } from 'naive-ui';
 import {
   BENDING_CAUTION,
   howSureSentence,
@@ -89,20 +91,19 @@ const works = [
 <template>
   <section class="others" aria-label="Other bags">
     <div class="bar no-print">
-      <button
+      <NButton
         v-for="work in works"
         :key="work.key"
-        class="plain-button"
         :disabled="pending || work.of.share.value !== null"
         @click="work.run()"
       >
         {{ work.label }}
-      </button>
+      </NButton>
     </div>
     <template v-for="work in works" :key="work.key">
       <p v-if="work.of.share.value !== null" class="bar small" role="status">
-        <progress :value="work.of.share.value || undefined" max="1" /> {{ work.label }}…
-        <button class="plain-button slim" @click="work.of.stop()">Cancel</button>
+        <WorkProgress :share="work.of.share.value" /> {{ work.label }}…
+        <NButton @click="work.of.stop()" size="small">Cancel</NButton>
       </p>
       <p v-if="work.of.problem.value" class="verdict fault" role="alert">■ {{ work.of.problem.value }}</p>
     </template>

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import DateField from '../fields/DateField.vue';
+import TextField from '../fields/TextField.vue';
+import { NButton } from 'naive-ui';
 import type { PlanDetails } from '@tasche/contract';
 import { addDays, format } from 'date-fns';
 import { reactive } from 'vue';
@@ -21,25 +24,40 @@ const draft = reactive<PlanDetails>({
   <form class="card form" @submit.prevent="emit('save', { ...draft, name: draft.name.trim() })">
     <label
       >Name of the week
-      <input v-model="draft.name" required maxlength="80" autofocus placeholder="Skarvoy week"
+      <TextField
+        aria-label="Name of the week"
+        v-model:value="draft.name"
+        required
+        maxlength="80"
+        autofocus
+        placeholder="Skarvoy week"
     /></label>
-    <label>Course <input v-model="draft.course" maxlength="200" placeholder="Which course?" /></label>
-    <label>First day <input v-model="draft.startsOn" type="date" required /></label>
-    <label>Last day <input v-model="draft.endsOn" type="date" required :min="draft.startsOn" /></label>
+    <label
+      >Course
+      <TextField aria-label="Course" v-model:value="draft.course" maxlength="200" placeholder="Which course?"
+    /></label>
+    <label>First day <DateField v-model:value="draft.startsOn" label="First day" /></label>
+    <label>Last day <DateField v-model:value="draft.endsOn" :min="draft.startsOn" label="Last day" /></label>
     <label class="wide"
-      >Ground <input v-model="draft.ground" maxlength="500" placeholder="firm, tight turf, heavy sand…"
+      >Ground
+      <TextField
+        aria-label="Ground"
+        v-model:value="draft.ground"
+        maxlength="500"
+        placeholder="firm, tight turf, heavy sand…"
     /></label>
     <label class="wide"
-      >Weather <input v-model="draft.weather" maxlength="500" placeholder="cool, wind off the sea…"
+      >Weather
+      <TextField
+        aria-label="Weather"
+        v-model:value="draft.weather"
+        maxlength="500"
+        placeholder="cool, wind off the sea…"
     /></label>
     <div class="bar">
-      <button class="plain-button main">{{ action }}</button><button
-        type="button"
-        class="plain-button"
-        @click="emit('leave')"
-      >
+      <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="emit('leave')">
         Cancel
-      </button>
+      </NButton>
     </div>
   </form>
 </template>
@@ -66,17 +84,7 @@ label {
 .bar {
   grid-column: 1 / -1;
 }
-input {
-  font: inherit;
-  font-size: 14px;
-  min-height: 36px;
-  padding: 4px 8px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--linen);
-  color: var(--ink);
-  min-width: 0;
-}
+
 @media (max-width: 700px) {
   .form {
     grid-template-columns: 1fr 1fr;

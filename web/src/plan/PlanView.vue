@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import UnitButton from '../app/UnitButton.vue';
+import LinkButton from '../app/LinkButton.vue';
 import {
   COMMITTEE_DECIDES,
   GAPPING_STRATEGIES,
@@ -15,7 +17,7 @@ import {
 } from '@tasche/core';
 import type { PlanChoosing, PlanDetails } from '@tasche/contract';
 import { useEventListener } from '@vueuse/core';
-import { NSelect } from 'naive-ui';
+import { NButton, NSelect } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -29,7 +31,6 @@ import { settingPart } from '../conditions/setting-query';
 import { isTyping } from '../keys/is-typing';
 import LadderRail from '../ladder/LadderRail.vue';
 import LadderRibs from '../ladder/LadderRibs.vue';
-import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
 import ChoosePanel from './ChoosePanel.vue';
 import PlanForm from './PlanForm.vue';
@@ -41,7 +42,6 @@ import { usePlan } from './use-plan';
 /** A week from the gamer bag: what goes out, what comes in, why, and what each swap does; printed as a swap sheet. */
 const props = defineProps<{ playerId: string; planId?: string }>();
 const store = useSheet();
-const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
 
@@ -219,38 +219,34 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           style="width: 190px"
           :input-props="{ 'aria-label': 'Way of spacing' }"
         />
-        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
-          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
-        </button>
-        <button v-if="plan" class="plain-button" @click="writing = 'edit'">Edit the week</button>
-        <button v-if="store.gamer" class="plain-button" @click="writing = 'new'">Plan a week</button>
-        <button v-if="store.gamer" class="plain-button" :class="{ main: !plan }" @click="writing = 'event'">
+        <UnitButton :own="store.sheet!.player.distanceUnit" />
+        <NButton v-if="plan" @click="writing = 'edit'">Edit the week</NButton>
+        <NButton v-if="store.gamer" @click="writing = 'new'">Plan a week</NButton>
+        <NButton v-if="store.gamer" :class="{ main: !plan }" @click="writing = 'event'">
           Plan an event
-        </button>
-        <button
+        </NButton>
+        <NButton
           v-if="plan"
-          class="plain-button"
           :aria-expanded="airOpen || Boolean(setting)"
           title="Alt A"
           @click="airOpen = !airOpen"
         >
           Air and ground
-        </button>
-        <RouterLink
+        </NButton>
+        <LinkButton
           v-if="bag"
-          class="plain-button"
           :to="{ name: 'flight', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }"
-          >Flights</RouterLink
+          >Flights</LinkButton
         >
-        <button v-if="plan" class="plain-button" @click="print">Print the swap sheet</button>
-        <button
+        <NButton v-if="plan" @click="print">Print the swap sheet</NButton>
+        <NButton
           v-if="plan && bag && !bag.gamer"
-          class="plain-button main"
           :disabled="ladder.tooMany.value > 0"
           @click="store.change([{ do: 'makeGamer', bagId: bag.id }])"
+          type="primary"
         >
           Make it the gamer
-        </button>
+        </NButton>
       </div>
     </header>
     <EventForm v-if="writing === 'event'" :player-id="playerId" @leave="writing = null" />
@@ -356,15 +352,15 @@ useEventListener('keydown', (event: KeyboardEvent) => {
                 {{ moved.get(club.id) ? distanceNumber(moved.get(club.id)!.carryM, unit) : '' }}
               </td>
               <td class="no-print">
-                <button
+                <NButton
                   v-if="canEdit"
-                  class="plain-button slim"
                   :aria-label="`Take ${club.name} out`"
                   title="Alt O"
                   @click.stop="out(club.id)"
+                  size="small"
                 >
                   Out
-                </button>
+                </NButton>
               </td>
             </tr>
           </tbody>
@@ -420,7 +416,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <li class="quiet">{{ COMMITTEE_DECIDES }}</li>
       </ul>
       <p v-if="!bag.gamer" class="no-print foot">
-        <button class="plain-button slim" @click="remove">Delete this plan</button>
+        <NButton @click="remove" size="small">Delete this plan</NButton>
       </p>
     </template>
   </div>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import TextField from '../fields/TextField.vue';
+import { NButton } from 'naive-ui';
 import type { ClubView } from '@tasche/contract';
 import {
   distanceNumber,
@@ -9,7 +11,6 @@ import {
   type Swap,
   type SwapEffect,
 } from '@tasche/core';
-import FieldInput from '../app/FieldInput.vue';
 import { MARKS } from '../ladder/marks';
 
 /** One swap: what goes out, what comes in, why, and what it does to the ladder. */
@@ -39,7 +40,9 @@ function stepWords(step: StepReport): string {
     </div>
     <label class="why"
       ><span class="unseen">Why</span>
-      <FieldInput
+      <TextField
+        aria-label="Why"
+        class="quiet-field"
         :value="swap.why ?? ''"
         maxlength="500"
         placeholder="Why?"
@@ -69,14 +72,15 @@ function stepWords(step: StepReport): string {
       >
       <span v-if="!effect.opened.length && !effect.closed.length" class="quiet">no step changes</span>
     </p>
-    <button
+    <NButton
       v-if="!readOnly"
-      class="plain-button slim no-print"
+      class="no-print"
       :aria-label="`Take swap ${number} back`"
       @click="emit('remove')"
+      size="small"
     >
       Take back
-    </button>
+    </NButton>
   </li>
 </template>
 
@@ -108,16 +112,8 @@ function stepWords(step: StepReport): string {
 .in {
   color: var(--petrol);
 }
-input {
-  font: inherit;
-  width: 100%;
-  padding: 6px 9px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--linen);
-  color: var(--ink);
-}
-.swap > button {
+
+.swap > .n-button {
   grid-column: -2 / -1;
   grid-row: 1;
 }
@@ -142,11 +138,6 @@ input {
     border-top: 1px solid var(--line);
     border-radius: 0;
     break-inside: avoid;
-  }
-  input {
-    border: 0;
-    padding: 0;
-    background: none;
   }
 }
 </style>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import LinkButton from '../app/LinkButton.vue';
+import { NButton } from 'naive-ui';
 import { planRoundOf } from '@tasche/contract';
 import { COMMITTEE_DECIDES, bagFindings, distanceNumber } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
@@ -66,12 +68,8 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
         </p>
       </div>
       <div class="bar no-print">
-        <RouterLink class="plain-button" :to="{ name: 'plan', params: { playerId, planId } }"
-          >To the plan</RouterLink
-        >
-        <button class="plain-button main" :disabled="!rounds.some(({ bag }) => bag)" @click="print">
-          Print
-        </button>
+        <LinkButton :to="{ name: 'plan', params: { playerId, planId } }">To the plan</LinkButton>
+        <NButton :disabled="!rounds.some(({ bag }) => bag)" @click="print" type="primary"> Print </NButton>
       </div>
     </header>
     <p v-if="!plan" class="quiet">

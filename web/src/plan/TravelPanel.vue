@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import WorkProgress from '../app/WorkProgress.vue';
+import NumberField from '../fields/NumberField.vue';
+import { NButton } from 'naive-ui';
 import { dayOf, type CourseView, type EventView } from '@tasche/contract';
 import type { RoundAir, SmallestTravelSet, TravelSet } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
@@ -13,8 +16,8 @@ const props = defineProps<{
   courses: readonly CourseView[];
   askedOf: (roundId: string) => AskedRound | null;
 }>();
-const size = ref(18);
-const loss = ref('0.05');
+const size = ref<number | null>(18);
+const lossStrokes = ref<number | null>(0.05);
 const MAX_SCENARIOS = 12;
 const travel = useLongWork<Pick<SmallestTravelSet, 'set'> & Partial<SmallestTravelSet>>();
 watch(
@@ -56,11 +59,7 @@ const name = (id: string) => names.value.get(id) ?? 'a club that is gone';
 const asked = () => scenarios.value.map(({ name: named, weight, order }) => ({ name: named, weight, order }));
 const taste = () => scenarios.value[0]!.taste;
 const find = () =>
-  travel.run(async (link, progress) => ({ set: await link.travel(asked(), taste(), size.value, progress) }));
-const lossStrokes = computed(() => {
-  const value = Number(loss.value.replace(',', '.'));
-  return loss.value.trim() !== '' && value >= 0 && value <= 10 ? value : null;
-});
+  travel.run(async (link, progress) => ({ set: await link.travel(asked(), taste(), size.value!, progress) }));
 const findSmallest = () =>
   travel.run((link, progress) => link.smallestTravel(asked(), taste(), lossStrokes.value!, progress));
 
@@ -84,34 +83,26 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
     <div class="bar no-print">
       <label class="small quiet"
         >clubs that travel
-        <input
-          v-model.number="size"
-          type="number"
-          min="1"
-          max="40"
+        <NumberField
+          v-model:value="size"
           class="number"
           @keydown.enter="idle && find()"
+          label="clubs that travel"
+          :bounds="[1, 40]"
       /></label>
-      <button class="plain-button main" :disabled="!idle || !(size >= 1 && size <= 40)" @click="find">
-        Find the set
-      </button>
+      <NButton :disabled="!idle || size === null" @click="find" type="primary"> Find the set </NButton>
       <label class="small quiet or"
         >or as few as lose at most
-        <input
-          v-model="loss"
-          class="number"
-          inputmode="decimal"
+        <NumberField
+          v-model:value="lossStrokes"
+          label="What it may lose"
+          unit="strokes a round"
+          :bounds="[0, 10]"
+          :step="0.01"
           @keydown.enter="idle && lossStrokes !== null && findSmallest()"
-        />
-        strokes a round</label
-      >
-      <button class="plain-button" :disabled="!idle || lossStrokes === null" @click="findSmallest">
-        Find the fewest
-      </button>
+      /></label>
+      <NButton :disabled="!idle || lossStrokes === null" @click="findSmallest"> Find the fewest </NButton>
     </div>
-    <p v-if="lossStrokes === null" class="verdict fault small" role="alert">
-      ■ What it may lose must be between 0 and 10 strokes a round, not “{{ loss }}”.
-    </p>
     <p
       v-if="scenarios.every(({ round }) => !event.rounds.find(({ id }) => id === round)?.forecast)"
       class="small quiet"
@@ -119,8 +110,8 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
       No round has a forecast yet: each is looked at as it is, at half its wind and at half as much again.
     </p>
     <p v-if="travel.share.value !== null" class="bar small" role="status">
-      <progress :value="travel.share.value || undefined" max="1" /> Working {{ scenarios.length }} days out…
-      <button class="plain-button slim" @click="travel.stop()">Cancel</button>
+      <WorkProgress :share="travel.share.value" /> Working {{ scenarios.length }} days out…
+      <NButton @click="travel.stop()" size="small">Cancel</NButton>
     </p>
     <p v-if="travel.problem.value" class="verdict fault" role="alert">■ {{ travel.problem.value }}</p>
     <template v-if="set">

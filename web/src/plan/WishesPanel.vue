@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import Fold from '../app/Fold.vue';
+import NumberField from '../fields/NumberField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton } from 'naive-ui';
 import {
   BOUNCE_STRATEGIES,
   BOUNCE_SCHOOL_WORDS,
@@ -7,17 +11,14 @@ import {
   GAPPING_STRATEGIES,
   fromMetres,
   toMetres,
-  type BounceStrategy,
   type ClubKind,
   type DistanceUnit,
   type LadderClub,
-  type PutterStrategy,
   type GappingStrategyId,
   type BagPreferences,
 } from '@tasche/core';
 import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import { computed, ref } from 'vue';
-import FieldInput from '../app/FieldInput.vue';
 
 /** What a player insists on: schools as weights a person can read, limits, trust, money, groups. */
 const props = defineProps<{
@@ -29,7 +30,6 @@ const props = defineProps<{
   readOnly: boolean;
 }>();
 const emit = defineEmits<{ set: [part: Partial<BagPreferences>]; school: [school: GappingStrategyId] }>();
-const problem = ref('');
 const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
 
 type NumberKey = 'limit' | 'changeStrokes' | 'unevenStrokes' | 'strokesPerHundred';
@@ -54,57 +54,34 @@ const NUMBERS: readonly { key: NumberKey; label: string; unit: string; title: st
     title: 'A round, by the price written beside a club',
   },
 ];
-function write({ key, label }: (typeof NUMBERS)[number], text: string): void {
-  const [min, max] = PLAN_CHOOSING_BOUNDS[key];
-  const value = Number(text.replace(',', '.'));
-  if (
-    text.trim() === '' ||
-    !(value >= min && value <= max) ||
-    (key === 'limit' && !Number.isInteger(value))
-  ) {
-    problem.value = `${label} must be ${key === 'limit' ? 'a whole number ' : ''}between ${min} and ${max}, not “${text}”.`;
-    return;
-  }
-  problem.value = '';
-  emit('set', { [key]: value });
-}
 const trusted = ref('');
-const worth = ref('0.1');
+const worth = ref<number | null>(0.1);
 function trust(): void {
-  const value = Number(worth.value.replace(',', '.'));
-  const [min, max] = PLAN_CHOOSING_BOUNDS.comfort;
-  if (!trusted.value || !(value >= min && value <= max)) {
-    problem.value = `Trust must be between ${min} and ${max} strokes, not “${worth.value}”.`;
-    return;
-  }
-  problem.value = '';
-  emit('set', { comfort: { ...props.wishes.comfort, [trusted.value]: value } });
+  if (worth.value === null) return;
+  emit('set', { comfort: { ...props.wishes.comfort, [trusted.value]: worth.value } });
 }
 function distrust(id: string): void {
   const { [id]: _gone, ...rest } = props.wishes.comfort;
   emit('set', { comfort: rest });
 }
 const kind = ref<ClubKind>('wedge');
-const kindMost = ref(4);
-const addKind = () =>
-  emit('set', {
-    kinds: [
-      ...props.wishes.kinds.filter((one) => one.kind !== kind.value),
-      { kind: kind.value, most: kindMost.value },
-    ],
-  });
-const cover = ref('');
+const kindMost = ref<number | null>(4);
+function addKind(): void {
+  if (kindMost.value === null) return;
+  const others = props.wishes.kinds.filter((one) => one.kind !== kind.value);
+  emit('set', { kinds: [...others, { kind: kind.value, most: kindMost.value }] });
+}
+/** What a shot to be covered may be long, in metres. */
+const COVERED_M = [20, 350] as const;
+const coverBounds = computed(
+  () => COVERED_M.map((m) => Math.round(fromMetres(m, props.unit))) as [number, number],
+);
+const cover = ref<number | null>(null);
 function addCover(): void {
-  const value = toMetres(Number(cover.value), props.unit);
-  if (!(value >= 20 && value <= 350)) {
-    problem.value = `A distance to be covered must be between ${Math.round(fromMetres(20, props.unit))} and ${Math.round(fromMetres(350, props.unit))} ${props.unit}, not “${cover.value}”.`;
-    return;
-  }
-  problem.value = '';
-  cover.value = '';
-  emit('set', {
-    mustCover: [...props.wishes.mustCover, { distanceM: Math.round(value * 10) / 10, withinM: 5 }],
-  });
+  if (cover.value === null) return;
+  const distanceM = Math.round(toMetres(cover.value, props.unit) * 10) / 10;
+  cover.value = null;
+  emit('set', { mustCover: [...props.wishes.mustCover, { distanceM, withinM: 5 }] });
 }
 const freezes = computed(() => [
   { value: '', words: 'as many changes as it takes' },
@@ -116,8 +93,8 @@ const freezes = computed(() => [
 </script>
 
 <template>
-  <details class="wishes card">
-    <summary>
+  <Fold class="wishes card">
+    <template #head>
       What the player wants
       <span class="quiet small"
         >{{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }},
@@ -128,159 +105,153 @@ const freezes = computed(() => [
           >, {{ one.most }} of kind {{ one.kind }} at most</template
         ></span
       >
-    </summary>
+    </template>
     <div class="grid">
       <label
         >Steps
-        <select
+        <ChoiceField
           :value="school"
           :disabled="readOnly"
-          @change="emit('school', ($event.target as HTMLSelectElement).value as GappingStrategyId)"
-        >
-          <option v-for="one in GAPPING_STRATEGIES" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select></label
-      >
+          @update:value="emit('school', $event)"
+          label="Steps"
+          :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
+      /></label>
       <label
         >Bounce
-        <select
+        <ChoiceField
           :value="wishes.bounce"
           :disabled="readOnly"
-          @change="emit('set', { bounce: ($event.target as HTMLSelectElement).value as BounceStrategy })"
-        >
-          <option v-for="one in BOUNCE_STRATEGIES" :key="one" :value="one">
-            {{ BOUNCE_SCHOOL_WORDS[one] }}
-          </option>
-        </select></label
-      >
+          @update:value="emit('set', { bounce: $event })"
+          label="Bounce"
+          :options="BOUNCE_STRATEGIES.map((one) => ({ value: one, label: BOUNCE_SCHOOL_WORDS[one] }))"
+      /></label>
       <label
         >Putter
-        <select
+        <ChoiceField
           :value="wishes.putter"
           :disabled="readOnly"
-          @change="emit('set', { putter: ($event.target as HTMLSelectElement).value as PutterStrategy })"
-        >
-          <option v-for="one in PUTTER_STRATEGIES" :key="one" :value="one">
-            {{ one === 'gamer' ? 'the gamer’s, whatever the greens' : one }}
-          </option>
-        </select></label
-      >
+          @update:value="emit('set', { putter: $event })"
+          label="Putter"
+          :options="
+            PUTTER_STRATEGIES.map((one) => ({
+              value: one,
+              label: one === 'gamer' ? 'the gamer’s, whatever the greens' : one,
+            }))
+          "
+      /></label>
       <label
         >Changes from the gamer
-        <select
+        <ChoiceField
           :value="wishes.mostChanges === null ? '' : String(wishes.mostChanges)"
           :disabled="readOnly"
-          @change="
+          @update:value="
             emit('set', {
-              mostChanges:
-                ($event.target as HTMLSelectElement).value === ''
-                  ? null
-                  : Number(($event.target as HTMLSelectElement).value),
+              mostChanges: $event === '' ? null : Number($event),
             })
           "
-        >
-          <option v-for="one in freezes" :key="one.value" :value="one.value">{{ one.words }}</option>
-        </select></label
-      >
+          label="Changes from the gamer"
+          :options="freezes.map((one) => ({ value: one.value, label: one.words }))"
+      /></label>
       <label v-for="one in NUMBERS" :key="one.key" :title="one.title"
         >{{ one.label }}
-        <span
-          ><FieldInput
-            :value="String(wishes[one.key])"
-            class="number"
-            inputmode="decimal"
-            :readonly="readOnly"
-            :aria-label="one.label"
-            @write="write(one, $event)"
-          />
-          {{ one.unit }}</span
-        ></label
-      >
+        <NumberField
+          :value="wishes[one.key]"
+          :label="one.label"
+          :unit="one.unit"
+          :bounds="PLAN_CHOOSING_BOUNDS[one.key]"
+          :whole="one.key === 'limit'"
+          :step="one.key === 'limit' ? 1 : 0.01"
+          :readonly="readOnly"
+          @write="emit('set', { [one.key]: $event })"
+      /></label>
     </div>
     <div class="rows">
       <p>
         <span class="quiet small">Trust</span>
         <span v-for="(strokes, id) in wishes.comfort" :key="id" class="chip"
           >{{ name(id) }} {{ strokes }}
-          <button :aria-label="`Forget trust in ${name(id)}`" @click="distrust(id)">×</button></span
+          <NButton
+            :aria-label="`Forget trust in ${name(id)}`"
+            @click="distrust(id)"
+            quaternary
+            circle
+            size="tiny"
+            >×</NButton
+          ></span
         >
         <template v-if="!readOnly"
-          ><select v-model="trusted" aria-label="Club trusted">
-            <option value="">a club…</option>
-            <option v-for="club in clubs" :key="club.id" :value="club.id">{{ club.name }}</option>
-          </select>
+          ><ChoiceField
+            v-model:value="trusted"
+            label="Club trusted"
+            :options="[
+              { value: '', label: 'a club…' },
+              ...clubs.map((club) => ({ value: club.id, label: club.name })),
+            ]"
+          />
           is worth
-          <input v-model="worth" class="number" inputmode="decimal" aria-label="What trust is worth" />
-          strokes <button class="plain-button slim" :disabled="!trusted" @click="trust">Set</button></template
+          <NumberField
+            v-model:value="worth"
+            label="What trust is worth"
+            unit="strokes"
+            :bounds="PLAN_CHOOSING_BOUNDS.comfort"
+            :step="0.05"
+          />
+          <NButton :disabled="!trusted || worth === null" @click="trust" size="small">Set</NButton></template
         >
       </p>
       <p>
         <span class="quiet small">At most of a kind</span>
         <span v-for="(one, i) in wishes.kinds" :key="one.kind" class="chip"
           >{{ one.most }} {{ one.kind }}
-          <button
+          <NButton
             :aria-label="`Forget limit of ${one.kind}`"
             @click="emit('set', { kinds: wishes.kinds.toSpliced(i, 1) })"
+            quaternary
+            circle
+            size="tiny"
           >
             ×
-          </button></span
+          </NButton></span
         >
         <template v-if="!readOnly"
-          ><input
-            v-model.number="kindMost"
-            type="number"
-            min="0"
-            max="14"
-            class="number"
-            aria-label="How many of a kind"
-          />
-          <select v-model="kind" aria-label="Kind">
-            <option v-for="one in CLUB_KINDS" :key="one">{{ one }}</option>
-          </select>
-          <button class="plain-button slim" @click="addKind">Add</button></template
+          ><NumberField v-model:value="kindMost" whole label="How many of a kind" :bounds="[0, 14]" />
+          <ChoiceField v-model:value="kind" label="Kind" :options="CLUB_KINDS" />
+          <NButton @click="addKind" size="small">Add</NButton></template
         >
       </p>
       <p>
         <span class="quiet small">Must cover</span>
         <span v-for="(one, i) in wishes.mustCover" :key="i" class="chip"
           >{{ Math.round(fromMetres(one.distanceM, unit)) }} {{ unit }}
-          <button
+          <NButton
             :aria-label="`Forget distance ${i + 1}`"
             @click="emit('set', { mustCover: wishes.mustCover.toSpliced(i, 1) })"
+            quaternary
+            circle
+            size="tiny"
           >
             ×
-          </button></span
+          </NButton></span
         >
         <template v-if="!readOnly"
-          ><input
-            v-model="cover"
-            class="number"
-            inputmode="decimal"
-            :aria-label="`Distance to cover, ${unit}`"
+          ><NumberField
+            v-model:value="cover"
+            :label="`Distance to cover, ${unit}`"
+            :unit="unit"
+            :bounds="coverBounds"
+            optional
           />
-          {{ unit }}
-          <button class="plain-button slim" :disabled="cover.trim() === ''" @click="addCover">
-            Add
-          </button></template
+          <NButton :disabled="cover === null" @click="addCover" size="small"> Add </NButton></template
         >
       </p>
     </div>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
-  </details>
+  </Fold>
 </template>
 
 <style scoped>
 .wishes {
   padding: 8px 14px;
   margin-bottom: 12px;
-}
-summary {
-  cursor: pointer;
-  font-weight: 600;
-  min-height: 28px;
-}
-summary .small {
-  font-weight: 400;
-  margin-left: 8px;
 }
 .grid {
   display: flex;
@@ -294,7 +265,6 @@ label {
   font-size: 12px;
   color: var(--quiet);
 }
-select,
 .number {
   font: inherit;
   font-size: 13.5px;
@@ -326,12 +296,5 @@ select,
   border-radius: 4px;
   padding: 1px 4px 1px 8px;
   background: var(--petrol-soft);
-}
-.chip button {
-  border: 0;
-  background: none;
-  cursor: pointer;
-  color: var(--quiet);
-  min-width: 24px;
 }
 </style>

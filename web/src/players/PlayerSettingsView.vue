@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton } from 'naive-ui';
 import {
   GAP_SETTING_FIELDS,
   gapSettingUnit,
@@ -16,11 +19,9 @@ import {
   handicapText,
   skillWords,
   type Conditions,
-  type DistanceUnit,
 } from '@tasche/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import FieldInput from '../app/FieldInput.vue';
 import { airUnits, type AirPart } from '../conditions/air-units';
 import { useSheet } from '../sheet/sheet-store';
 
@@ -130,9 +131,9 @@ function archive(): void {
           >
         </p>
       </div>
-      <button v-if="!store.readOnly" class="plain-button" @click="archive">
+      <NButton v-if="!store.readOnly" @click="archive">
         {{ player.archived ? 'Back on the roster' : 'Take off the roster' }}
-      </button>
+      </NButton>
     </header>
     <div class="columns">
       <section>
@@ -140,10 +141,11 @@ function archive(): void {
         <div class="who">
           <label
             >Name
-            <FieldInput
+            <TextField
+              aria-label="Name"
               :value="complaints.get('name')?.text ?? player.name"
               :disabled="store.readOnly"
-              :class="{ bad: complaints.has('name') }"
+              :bad="complaints.has('name')"
               maxlength="81"
               @write="rename"
             />
@@ -153,35 +155,37 @@ function archive(): void {
           </label>
           <label
             >Carries in
-            <select
+            <ChoiceField
               :value="player.distanceUnit"
               :disabled="store.readOnly"
-              @change="save({ distanceUnit: ($event.target as HTMLSelectElement).value as DistanceUnit })"
-            >
-              <option value="yd">yards</option>
-              <option value="m">metres</option>
-            </select>
+              @update:value="save({ distanceUnit: $event })"
+              label="Carries in"
+              :options="[
+                { value: 'yd', label: 'yards' },
+                { value: 'm', label: 'metres' },
+              ]"
+            />
           </label>
           <label
             >Hand
-            <select
+            <ChoiceField
               :value="player.hand"
               :disabled="store.readOnly"
-              @change="save({ hand: ($event.target as HTMLSelectElement).value as 'right' | 'left' })"
-            >
-              <option value="right">right</option>
-              <option value="left">left</option>
-            </select>
+              @update:value="save({ hand: $event })"
+              label="Hand"
+              :options="['right', 'left']"
+            />
           </label>
           <label class="wide"
             >Handicap
-            <FieldInput
+            <TextField
+              aria-label="Handicap"
               :value="
                 complaints.get('handicap')?.text ??
                 (player.handicap === null ? '' : handicapText(player.handicap))
               "
               :disabled="store.readOnly"
-              :class="{ bad: complaints.has('handicap') }"
+              :bad="complaints.has('handicap')"
               placeholder="12 or +4; empty where nobody knows"
               @write="writeHandicap"
             />
@@ -194,7 +198,8 @@ function archive(): void {
           </label>
           <label class="wide"
             >Notes
-            <FieldInput
+            <TextField
+              aria-label="Notes"
               :value="player.notes"
               :rows="7"
               maxlength="4000"
@@ -207,11 +212,13 @@ function archive(): void {
             <legend>The air the carries are known in</legend>
             <label v-for="one in AIR" :key="one.field"
               >{{ one.label }}, {{ airUnits(unit)[one.part].name }}
-              <FieldInput
+              <TextField
+                :aria-label="`${one.label}, ${airUnits(unit)[one.part].name}`"
                 :value="shownAir(one)"
                 :disabled="store.readOnly"
                 inputmode="decimal"
-                :class="{ bad: complaints.has(one.field), own: player.baseline }"
+                :bad="complaints.has(one.field)"
+                :class="{ own: player.baseline }"
                 @write="writeAir(one, $event)"
               />
             </label>
@@ -232,16 +239,16 @@ function archive(): void {
       <section>
         <div class="head">
           <h2>Limits for the steps</h2>
-          <button
+          <NButton
             v-if="anyOwn && !store.readOnly"
-            class="plain-button slim"
             @click="
               complaints.clear();
               save({ gapSettings: {} });
             "
+            size="small"
           >
             All back to usual
-          </button>
+          </NButton>
         </div>
         <p class="quiet small">
           The usual figures are common practice, no source. An empty field is the usual figure.
@@ -253,12 +260,14 @@ function archive(): void {
                 <label :for="field.key">{{ field.label }}</label>
               </th>
               <td class="number">
-                <FieldInput
+                <TextField
                   :id="field.key"
+                  class="limit"
                   :value="shown(field)"
                   :disabled="store.readOnly"
                   inputmode="decimal"
-                  :class="{ bad: complaints.has(field.key), own: isOwn(field) }"
+                  :bad="complaints.has(field.key)"
+                  :class="{ own: isOwn(field) }"
                   :aria-invalid="complaints.has(field.key) || undefined"
                   :aria-describedby="`${field.key}-says`"
                   @write="write(field, $event)"
@@ -345,22 +354,7 @@ fieldset label:first-of-type {
   border-radius: 3px;
   padding: 1px 6px;
 }
-input,
-select,
-textarea {
-  font: inherit;
-  font-size: 14px;
-  color: var(--ink);
-  background: var(--paper);
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  padding: 5px 8px;
-  min-height: 34px;
-  width: 100%;
-}
-textarea {
-  resize: vertical;
-}
+
 table {
   border-collapse: collapse;
   width: 100%;
@@ -378,12 +372,12 @@ td {
 }
 .number {
   white-space: nowrap;
-  width: 132px;
+  width: 142px;
 }
-.number input {
+.number .limit {
   width: 76px;
-  text-align: right;
 }
+
 .unit {
   color: var(--quiet);
   padding-left: 7px;

@@ -8,7 +8,7 @@ import {
   type DistanceCover,
   type DistanceUnit,
 } from '@tasche/core';
-import { computed, defineAsyncComponent, nextTick, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
 import { useSettings } from '../app/settings';
 import { chartFrame, chartInk } from '../flight/flight-charts';
 import { useSheet } from '../sheet/sheet-store';
@@ -48,14 +48,7 @@ watch(
   },
   { immediate: true },
 );
-const ink = shallowRef(chartInk());
-watch(
-  () => settings.dark,
-  () =>
-    void nextTick(() => {
-      ink.value = chartInk();
-    }),
-);
+const ink = computed(() => chartInk(settings.dark));
 const nameOf = (cover: DistanceCover) =>
   cover.best
     ? `${store.clubsById.get(cover.best.clubId)?.name ?? '?'}${cover.best.shot === 'full' ? '' : ` ${cover.best.shot}`}`

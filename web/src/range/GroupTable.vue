@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NButton } from 'naive-ui';
 import type { SessionEntry } from '@tasche/contract';
 import {
   CARRY_MARGIN_M,
@@ -123,14 +124,15 @@ const drift = (group: GroupSummary) => {
         <template v-for="group in sorted" :key="group.key">
           <tr :class="{ shown: shown.includes(group.key) }">
             <th scope="row">
-              <button
+              <NButton
                 class="name"
                 :aria-pressed="shown.includes(group.key)"
                 title="Show its shots and its ellipse"
                 @click="emit('show', group.key)"
+                text
               >
                 {{ name(group) }}
-              </button>
+              </NButton>
             </th>
             <td>
               {{ group.n }}<span v-if="group.leftOut" class="quiet"> of {{ group.n + group.leftOut }}</span
@@ -182,8 +184,7 @@ const drift = (group: GroupSummary) => {
                     :title="sourceWords(standing(group)!, unit)"
                     >{{ n(standing(group)!.carryM) }} {{ standing(group)!.source }}</span
                   ><span v-else class="quiet">nothing yet</span>
-                  <button
-                    class="plain-button slim"
+                  <NButton
                     :disabled="later(group) !== undefined"
                     :title="
                       later(group)
@@ -191,9 +192,10 @@ const drift = (group: GroupSummary) => {
                         : 'The old number stays in the history'
                     "
                     @click="emit('take', group, offer(group))"
+                    size="small"
                   >
                     Take {{ n(offer(group).carryM) }}
-                  </button>
+                  </NButton>
                 </template>
               </td>
             </template>
@@ -243,8 +245,6 @@ tbody th {
   text-align: left;
 }
 .name {
-  background: none;
-  border: 0;
   border-left: 3px solid transparent;
   padding: 4px 8px 4px 7px;
   margin-left: -10px;
@@ -272,9 +272,6 @@ th:last-child,
 td:nth-last-child(2),
 th:nth-last-child(2) {
   text-align: left;
-}
-.offer .plain-button {
-  padding: 2px 7px;
 }
 td:last-child,
 th:last-child {

@@ -1,4 +1,11 @@
 <script setup lang="ts">
+import FileField from '../fields/FileField.vue';
+import WorkProgress from '../app/WorkProgress.vue';
+import DateField from '../fields/DateField.vue';
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LinkButton from '../app/LinkButton.vue';
+import { NButton, NCheckbox } from 'naive-ui';
 import {
   MAX_FILE_BYTES,
   STRIKE_FIELDS,
@@ -63,10 +70,8 @@ const done = shallowRef<StrikeImportReport | null>(null);
 const problem = ref('');
 const share = ref(0);
 const sending = shallowRef<Sending | null>(null);
-const over = ref(false);
 
-async function choose(chosen: File | undefined): Promise<void> {
-  if (!chosen) return;
+async function choose(chosen: File): Promise<void> {
   look.value = null;
   report.value = null;
   done.value = null;
@@ -227,37 +232,23 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
         </p>
       </div>
       <div class="bar">
-        <RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }"
-          >To the range</RouterLink
-        >
+        <LinkButton :to="{ name: 'range', params: { playerId } }">To the range</LinkButton>
       </div>
     </header>
-    <label
-      class="drop card"
-      :class="{ over }"
-      @dragover.prevent="over = true"
-      @dragleave="over = false"
-      @drop.prevent="
-        over = false;
-        choose($event.dataTransfer?.files[0]);
-      "
+    <FileField
+      label="File of a launch monitor"
+      accept=".csv,.txt,.tsv,text/csv,text/plain"
+      :disabled="sending !== null"
+      drop
+      @file="choose"
     >
-      <span
-        ><b>{{ file?.name ?? 'Choose a file' }}</b> <span class="quiet">or drop it here</span></span
-      >
-      <input
-        type="file"
-        accept=".csv,.txt,.tsv,text/csv,text/plain"
-        aria-label="File of a launch monitor"
-        :disabled="sending !== null"
-        @change="choose(($event.target as HTMLInputElement).files?.[0])"
-      />
-    </label>
+      <b>{{ file?.name ?? 'Choose a file' }}</b> <span class="quiet">or drop it here</span>
+    </FileField>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <p v-if="sending" class="bar progress" role="status">
-      <progress :value="share" max="1" aria-label="Progress" />
+      <WorkProgress :share="share" />
       <span>{{ share < 1 ? `${Math.round(share * 100)} % sent and read` : 'finishing…' }}</span>
-      <button class="plain-button slim" @click="sending.cancel()">Cancel</button>
+      <NButton @click="sending.cancel()" size="small">Cancel</NButton>
     </p>
     <section v-if="done" class="card result" role="status">
       <p v-if="done.taken > 0" class="verdict fine">
@@ -274,9 +265,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
         >Ctrl Z takes it back.
       </p>
       <p v-if="done.refusals.length > 0">
-        <button class="plain-button slim" @click="saveRefusals(done.refusals)">
-          Save the list of rows left out
-        </button>
+        <NButton @click="saveRefusals(done.refusals)" size="small"> Save the list of rows left out </NButton>
       </p>
       <p class="bar">
         <RouterLink class="plain-button main" :to="{ name: 'range', params: { playerId } }"
@@ -304,28 +293,24 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
               <th scope="row">{{ head || `column ${column + 1}` }}</th>
               <td class="quiet">{{ samples(column) }}</td>
               <td>
-                <select
+                <ChoiceField
                   :value="columnOf(column)?.field ?? ''"
-                  :aria-label="`What ${head} is`"
-                  @change="setField(column, ($event.target as HTMLSelectElement).value as StrikeField)"
-                >
-                  <option value="">left out</option>
-                  <option v-for="one in STRIKE_FIELDS" :key="one.field" :value="one.field">
-                    {{ one.label }}
-                  </option>
-                </select>
+                  @update:value="setField(column, $event)"
+                  :label="`What ${head} is`"
+                  :options="[
+                    { value: '', label: 'left out' },
+                    ...STRIKE_FIELDS.map((one) => ({ value: one.field, label: one.label })),
+                  ]"
+                />
               </td>
               <td>
-                <select
+                <ChoiceField
                   v-if="columnOf(column) && strikeField(columnOf(column)!.field).units.length > 0"
                   :value="columnOf(column)!.unit"
-                  :aria-label="`Unit of ${head}`"
-                  @change="setUnit(column, ($event.target as HTMLSelectElement).value as StrikeUnit)"
-                >
-                  <option v-for="one in strikeField(columnOf(column)!.field).units" :key="one">
-                    {{ one }}
-                  </option>
-                </select>
+                  @update:value="setUnit(column, $event)"
+                  :label="`Unit of ${head}`"
+                  :options="strikeField(columnOf(column)!.field).units"
+                />
               </td>
               <td class="small">
                 <span v-if="unsure(column)" class="verdict look">◆ unit guessed; look at the numbers</span>
@@ -341,21 +326,25 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
       <div class="bar choices small">
         <label
           >Decimal sign
-          <select v-model="mapping.decimal" @change="report = null">
-            <option value=".">point</option>
-            <option value=",">comma</option>
-          </select></label
-        >
+          <ChoiceField
+            v-model:value="mapping.decimal"
+            @update:value="report = null"
+            label="Decimal sign"
+            :options="[
+              { value: '.', label: 'point' },
+              { value: ',', label: 'comma' },
+            ]"
+        /></label>
         <label
           >Dates
-          <select v-model="mapping.dates" @change="report = null">
-            <option>day first</option>
-            <option>month first</option>
-          </select></label
-        >
-        <label
-          ><input v-model="mapping.leftIsPositive" type="checkbox" @change="report = null" /> left is positive
-          in this file</label
+          <ChoiceField
+            v-model:value="mapping.dates"
+            @update:value="report = null"
+            label="Dates"
+            :options="['day first', 'month first']"
+        /></label>
+        <NCheckbox v-model:checked="mapping.leftIsPositive" @update:checked="report = null"
+          >left is positive in this file</NCheckbox
         >
         <span v-if="!ready" class="verdict fault"
           >■ Say which column is the carry, the total, the ball speed or the club speed.</span
@@ -363,18 +352,17 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
       </div>
       <h2>Where and off what</h2>
       <div class="bar choices small">
-        <label>Where <input v-model="session.name" maxlength="80" /></label>
+        <label>Where <TextField aria-label="Where" v-model:value="session.name" maxlength="80" /></label>
         <label title="For rows that have no date"
-          >Day <input v-model="session.heldOn" type="date" @change="report = null"
+          >Day <DateField v-model:value="session.heldOn" @update:value="report = null" label="Day"
         /></label>
         <label
-          >Off
-          <select v-model="session.hitOff">
-            <option>grass</option>
-            <option>mat</option>
-          </select></label
-        >
-        <label>Ball <input v-model="session.ball" maxlength="80" placeholder="which ball?" /></label>
+          >Off <ChoiceField v-model:value="session.hitOff" label="Off" :options="['grass', 'mat']"
+        /></label>
+        <label
+          >Ball
+          <TextField aria-label="Ball" v-model:value="session.ball" maxlength="80" placeholder="which ball?"
+        /></label>
       </div>
       <ConditionsBar
         :setting="{ conditions: session.conditions, surface: session.surface }"
@@ -384,7 +372,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
         @set="setAir"
       />
       <p v-if="!report && !sending" class="bar">
-        <button class="plain-button main" :disabled="!ready" @click="send('none')">Preview the import</button>
+        <NButton :disabled="!ready" @click="send('none')" type="primary">Preview the import</NButton>
       </p>
       <template v-if="report">
         <h2>What would come of it</h2>
@@ -424,27 +412,25 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
                 <th scope="row">{{ label || 'every row' }}</th>
                 <td>{{ rows.toLocaleString('en') }}</td>
                 <td>
-                  <select
+                  <ChoiceField
                     :value="clubOf(label)?.clubId ?? ''"
-                    :aria-label="`Club ${label} is`"
                     :class="{ none: !clubOf(label) }"
-                    @change="setClub(label, ($event.target as HTMLSelectElement).value)"
-                  >
-                    <option value="">left out</option>
-                    <option v-for="club in clubOptions" :key="club.id" :value="club.id">
-                      {{ club.name }}
-                    </option>
-                  </select>
+                    @update:value="setClub(label, $event)"
+                    :label="`Club ${label} is`"
+                    :options="[
+                      { value: '', label: 'left out' },
+                      ...clubOptions.map((club) => ({ value: club.id, label: club.name })),
+                    ]"
+                  />
                 </td>
                 <td>
-                  <select
+                  <ChoiceField
                     v-if="clubOf(label)"
                     :value="clubOf(label)!.shot"
-                    :aria-label="`Shot of ${label}`"
-                    @change="setShot(label, ($event.target as HTMLSelectElement).value as ShotKind)"
-                  >
-                    <option v-for="kind in SHOT_KINDS" :key="kind">{{ kind }}</option>
-                  </select>
+                    @update:value="setShot(label, $event)"
+                    :label="`Shot of ${label}`"
+                    :options="SHOT_KINDS"
+                  />
                 </td>
               </tr>
             </tbody>
@@ -452,7 +438,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
           <table v-if="report.refused > 0">
             <caption>
               Cannot be taken
-              <button class="plain-button slim" @click="saveRefusals(report.refusals)">Save the list</button>
+              <NButton @click="saveRefusals(report.refusals)" size="small">Save the list</NButton>
             </caption>
             <thead>
               <tr>
@@ -490,12 +476,8 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
           </table>
         </div>
         <p class="bar take">
-          <button
-            class="plain-button main"
-            :disabled="sending !== null || wouldTake === 0"
-            @click="send('good')"
-          >
-            Take {{ wouldTake.toLocaleString('en') }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</button
+          <NButton :disabled="sending !== null || wouldTake === 0" @click="send('good')" type="primary">
+            Take {{ wouldTake.toLocaleString('en') }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</NButton
           ><RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }">Cancel</RouterLink>
         </p>
       </template>
@@ -523,10 +505,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
   border-color: var(--petrol);
   background: var(--petrol-soft);
 }
-.drop input {
-  font: inherit;
-  color: var(--quiet);
-}
+
 h2 {
   margin: 16px 0 4px;
 }
@@ -577,21 +556,7 @@ th {
   color: var(--quiet);
   font-weight: 400;
 }
-select,
-.choices input:not([type='checkbox']) {
-  font: inherit;
-  font-size: 13.5px;
-  color: var(--ink);
-  background: var(--paper);
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  min-height: 32px;
-  padding: 2px 6px;
-}
-select.none {
-  color: var(--brass-ink);
-  border-color: var(--brass);
-}
+
 .choices {
   gap: 8px 18px;
   margin: 10px 0;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton } from 'naive-ui';
 import type { MonitorView, Page, SessionEntry, SetAsideView, StrikeView } from '@tasche/contract';
 import { SHOT_KINDS, distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
@@ -87,50 +89,50 @@ defineExpose({ hitTen });
     <div class="aim no-print">
       <label
         ><span class="unseen">In hand</span>
-        <select
+        <ChoiceField
           :value="session.aim?.clubId ?? ''"
-          aria-label="Club in hand"
-          @change="
+          @update:value="
             emit('aim', {
-              clubId: ($event.target as HTMLSelectElement).value,
+              clubId: $event,
               shot: session.aim?.shot ?? 'full',
             })
           "
-        >
-          <option value="" disabled>which club?</option>
-          <option v-for="one in clubs" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select>
+          label="Club in hand"
+          :options="clubs.map((one) => ({ value: one.id, label: one.name }))"
+          placeholder="which club?"
+        />
       </label>
       <div class="shots" role="group" aria-label="Shot meant">
-        <button
+        <NButton
           v-for="kind in SHOT_KINDS"
           :key="kind"
           :aria-pressed="(session.aim?.shot ?? 'full') === kind"
           :disabled="!session.aim"
           @click="session.aim && emit('aim', { ...session.aim, shot: kind })"
+          size="small"
         >
           {{ kind }}
-        </button>
+        </NButton>
       </div>
-      <button v-if="monitor.simulated" class="plain-button main" :disabled="!session.aim" @click="hitTen">
+      <NButton v-if="monitor.simulated" :disabled="!session.aim" @click="hitTen" type="primary">
         Hit ten<template v-if="session.aim"> with the {{ club(session.aim.clubId) }}</template>
         <kbd>Alt H</kbd>
-      </button>
+      </NButton>
       <span class="space" />
       <span class="small state" :class="{ look: line === 'broken' || monitor.state === 'away' }" role="status"
         >{{ line === 'open' && monitor.state === 'here' ? '●' : '◆' }} {{ state
         }}<template v-if="ordered > 0">, {{ ordered }} to come</template></span
       >
       <span class="ends">
-        <button class="plain-button slim" @click="lookAside">Set aside</button>
-        <button
-          class="plain-button slim"
+        <NButton @click="lookAside" size="small">Set aside</NButton>
+        <NButton
           aria-label="Stop taking shots"
           title="Stop taking shots from the monitor"
           @click="emit('end')"
+          size="small"
         >
           Stop
-        </button>
+        </NButton>
       </span>
     </div>
     <p v-if="refused" class="verdict fault" role="alert">■ {{ refused }}</p>
@@ -213,16 +215,7 @@ defineExpose({ hitTen });
   gap: 8px 12px;
   align-items: center;
 }
-.aim select {
-  font: inherit;
-  font-weight: 600;
-  min-height: 36px;
-  padding: 4px 8px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--linen);
-  color: var(--ink);
-}
+
 .ends {
   display: flex;
   gap: 8px;
@@ -231,22 +224,6 @@ defineExpose({ hitTen });
   display: flex;
   gap: 3px;
   flex-wrap: wrap;
-}
-.shots button {
-  background: none;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  color: var(--ink);
-  padding: 3px 9px;
-  min-height: 32px;
-  font-size: 13px;
-  cursor: pointer;
-}
-.shots [aria-pressed='true'] {
-  background: var(--petrol-soft);
-  border-color: var(--petrol);
-  color: var(--petrol);
-  font-weight: 500;
 }
 .space {
   flex: 1;

@@ -1,4 +1,10 @@
 <script setup lang="ts">
+import Fold from '../app/Fold.vue';
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import UnitButton from '../app/UnitButton.vue';
+import LinkButton from '../app/LinkButton.vue';
+import { NButton } from 'naive-ui';
 import type { SessionDetails, SessionEntry } from '@tasche/contract';
 import {
   distanceNumber,
@@ -11,7 +17,7 @@ import {
 } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { v4 as newId } from 'uuid';
-import { computed, defineAsyncComponent, nextTick, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
@@ -141,14 +147,7 @@ const listed = computed(() =>
     (strike) => chosen.value.length === 0 || chosen.value.includes(`${strike.clubId} ${strike.shot}`),
   ),
 );
-const ink = shallowRef(chartInk());
-watch(
-  () => settings.dark,
-  () =>
-    void nextTick(() => {
-      ink.value = chartInk();
-    }),
-);
+const ink = computed(() => chartInk(settings.dark));
 const above = computed(() =>
   landingView(
     looked.value.map(({ clubId, shot, points }) => ({ name: name(clubId, shot), ...points })),
@@ -184,7 +183,7 @@ function take(group: GroupSummary, shot: Shot): void {
 
 const hand = ref('');
 const handProblem = ref('');
-const handField = ref<HTMLInputElement | null>(null);
+const handField = ref<InstanceType<typeof TextField> | null>(null);
 const handClub = ref<string>('');
 const handShot = ref<ShotKind>('full');
 const handClubs = computed(() =>
@@ -256,13 +255,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </p>
       </div>
       <div class="bar no-print">
-        <button class="plain-button" @click="settings.flipUnit(store.sheet!.player.distanceUnit)">
-          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span>
-        </button>
-        <RouterLink class="plain-button" :to="{ name: 'range-import', params: { playerId } }"
-          >Bring a file</RouterLink
-        >
-        <button class="plain-button main" @click="forming = 'new'">New session <kbd>Alt N</kbd></button>
+        <UnitButton :own="store.sheet!.player.distanceUnit" />
+        <LinkButton :to="{ name: 'range-import', params: { playerId } }">Bring a file</LinkButton>
+        <NButton @click="forming = 'new'" type="primary">New session <kbd>Alt N</kbd></NButton>
       </div>
     </header>
     <SessionForm
@@ -316,31 +311,34 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             @end="edit({ live: false })"
           />
           <div class="hand bar no-print">
-            <button v-if="!session.live" class="plain-button" @click="edit({ live: true })">
+            <NButton v-if="!session.live" @click="edit({ live: true })">
               Take shots from the monitor
-            </button>
+            </NButton>
             <form class="bar" @submit.prevent="writeDown">
-              <select v-model="handClub" aria-label="Club of shots by hand">
-                <option value="" disabled>by hand: which club?</option>
-                <option v-for="club in handClubs" :key="club.id" :value="club.id">{{ club.name }}</option>
-              </select>
-              <input
+              <ChoiceField
+                v-model:value="handClub"
+                label="Club of shots by hand"
+                :options="handClubs.map((club) => ({ value: club.id, label: club.name }))"
+                placeholder="by hand: which club?"
+              />
+              <TextField
                 ref="handField"
-                v-model="hand"
+                class="carries"
+                v-model:value="hand"
                 aria-label="Carries by hand"
                 :placeholder="`carries in ${unit}: 152 148 3L 150`"
                 title="Alt E"
                 autocomplete="off"
               />
-              <button class="plain-button" :disabled="hand.trim() === ''">Write down</button>
+              <NButton :disabled="hand.trim() === ''" attr-type="submit">Write down</NButton>
             </form>
             <span class="space" />
-            <button class="plain-button slim" @click="forming = 'edit'">Edit</button>
-            <button class="plain-button slim" @click="remove">Delete</button>
+            <NButton @click="forming = 'edit'" size="small">Edit</NButton>
+            <NButton @click="remove" size="small">Delete</NButton>
           </div>
           <p v-if="handProblem" class="verdict fault" role="alert">■ {{ handProblem }}</p>
-          <details class="air no-print">
-            <summary class="small">The air and ground of this session</summary>
+          <Fold class="air no-print">
+            <template #head>The air and ground of this session</template>
             <ConditionsBar
               ref="bar"
               :setting="playingConditionsOf(session)"
@@ -350,7 +348,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
               :problem="problem"
               @set="setAir"
             />
-          </details>
+          </Fold>
           <template v-if="strikes.length > 0">
             <p class="small quiet lead">
               Every number below is in {{ store.sheet!.player.name.split(' ')[0] }}’s own air ({{
@@ -358,18 +356,16 @@ useEventListener('keydown', (event: KeyboardEvent) => {
               }}); the shots further down are as they were hit.
               <label class="against"
                 >Each club against itself:
-                <select
+                <ChoiceField
                   :value="span"
-                  aria-label="Against"
-                  @change="
+                  @update:value="
                     router.replace({
-                      query: { ...route.query, against: ($event.target as HTMLSelectElement).value },
+                      query: { ...route.query, against: $event },
                     })
                   "
-                >
-                  <option v-for="(_days, one) in DRIFT_SPANS" :key="one">{{ one }}</option>
-                </select></label
-              >
+                  label="Against"
+                  :options="Object.keys(DRIFT_SPANS) as DriftSpan[]"
+              /></label>
             </p>
             <GroupTable
               :session="session"
@@ -494,20 +490,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 .hand .space {
   flex: 1;
 }
-.hand input,
-.hand select {
-  font: inherit;
-  min-height: 36px;
-  padding: 4px 8px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
-}
-.hand input {
-  width: 240px;
-}
-.plain-button.main kbd {
+
+.n-button--primary-type kbd {
   background: transparent;
   color: inherit;
   border-color: currentColor;
@@ -516,22 +500,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 .air {
   margin-bottom: 6px;
 }
-summary {
-  cursor: pointer;
-  color: var(--quiet);
-  padding: 4px 0;
-}
 .lead {
   margin: 8px 0 4px;
 }
-.against select {
-  font: inherit;
-  color: var(--ink);
-  background: var(--paper);
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  min-height: 26px;
-}
+
 .charts {
   display: grid;
   grid-template-columns: 1fr 1fr;
@@ -574,5 +546,8 @@ h2 {
   .main {
     width: 100%;
   }
+}
+.hand .carries {
+  width: 240px;
 }
 </style>

@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import DateField from '../fields/DateField.vue';
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton } from 'naive-ui';
 import type { SessionDetails } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, type PlayingConditions } from '@tasche/core';
 import { reactive } from 'vue';
@@ -22,28 +26,32 @@ const draft = reactive<SessionDetails>({
 <template>
   <form class="card form" @submit.prevent="emit('save', { ...draft, name: draft.name.trim() })">
     <label
-      >Where <input v-model="draft.name" required maxlength="80" autofocus placeholder="Home range"
+      >Where
+      <TextField
+        aria-label="Where"
+        v-model:value="draft.name"
+        required
+        maxlength="80"
+        autofocus
+        placeholder="Home range"
     /></label>
-    <label>Day <input v-model="draft.heldOn" type="date" required /></label>
+    <label>Day <DateField v-model:value="draft.heldOn" label="Day" /></label>
+    <label>Off <ChoiceField v-model:value="draft.hitOff" label="Off" :options="['grass', 'mat']" /></label>
     <label
-      >Off
-      <select v-model="draft.hitOff">
-        <option>grass</option>
-        <option>mat</option>
-      </select></label
-    >
-    <label>Ball <input v-model="draft.ball" maxlength="80" placeholder="which ball?" /></label>
+      >Ball <TextField aria-label="Ball" v-model:value="draft.ball" maxlength="80" placeholder="which ball?"
+    /></label>
     <label class="wide"
-      >Notes <input v-model="draft.notes" maxlength="4000" placeholder="what for, how it felt…"
+      >Notes
+      <TextField
+        aria-label="Notes"
+        v-model:value="draft.notes"
+        maxlength="4000"
+        placeholder="what for, how it felt…"
     /></label>
     <div class="bar">
-      <button class="plain-button main">{{ action }}</button><button
-        type="button"
-        class="plain-button"
-        @click="emit('leave')"
-      >
+      <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="emit('leave')">
         Cancel
-      </button>
+      </NButton>
     </div>
   </form>
 </template>
@@ -70,18 +78,7 @@ label {
 .bar {
   grid-column: 1 / -1;
 }
-input,
-select {
-  font: inherit;
-  font-size: 14px;
-  min-height: 36px;
-  padding: 4px 8px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--linen);
-  color: var(--ink);
-  min-width: 0;
-}
+
 @media (max-width: 700px) {
   .form {
     grid-template-columns: 1fr 1fr;

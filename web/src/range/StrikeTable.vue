@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton } from 'naive-ui';
 import type { StrikeView } from '@tasche/contract';
 import { SHOT_KINDS, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { computed, ref } from 'vue';
@@ -41,7 +44,7 @@ function leaveOut(id: string, why: string): void {
   <div class="scroll">
     <p v-if="strikes.length > shown.length" class="small quiet">
       The last {{ shown.length }} of {{ strikes.length }}.
-      <button class="plain-button slim" @click="all = true">Show all</button>
+      <NButton @click="all = true" size="small">Show all</NButton>
     </p>
     <table>
       <caption class="unseen">
@@ -60,25 +63,25 @@ function leaveOut(id: string, why: string): void {
         <tr v-for="(strike, i) in shown" :key="strike.id" :class="{ out: strike.leftOut !== null }">
           <td class="quiet">{{ strikes.length - shown.length + i + 1 }}</td>
           <td class="left">
-            <select
+            <ChoiceField
+              class="quiet-field"
               :value="strike.clubId ?? ''"
-              :aria-label="`Club of shot ${i + 1}`"
-              @change="emit('give', strike.id, { clubId: ($event.target as HTMLSelectElement).value })"
-            >
-              <option v-if="!strike.clubId" value="">no club</option>
-              <option v-for="club in clubs" :key="club.id" :value="club.id">{{ club.name }}</option>
-            </select>
+              @update:value="emit('give', strike.id, { clubId: $event })"
+              :label="`Club of shot ${i + 1}`"
+              :options="[
+                ...(!strike.clubId ? [{ value: '', label: 'no club' }] : []),
+                ...clubs.map((club) => ({ value: club.id, label: club.name })),
+              ]"
+            />
           </td>
           <td class="left">
-            <select
+            <ChoiceField
+              class="quiet-field"
               :value="strike.shot"
-              :aria-label="`Shot meant with shot ${i + 1}`"
-              @change="
-                emit('give', strike.id, { shot: ($event.target as HTMLSelectElement).value as ShotKind })
-              "
-            >
-              <option v-for="kind in SHOT_KINDS" :key="kind">{{ kind }}</option>
-            </select>
+              @update:value="emit('give', strike.id, { shot: $event })"
+              :label="`Shot meant with shot ${i + 1}`"
+              :options="SHOT_KINDS"
+            />
           </td>
           <template v-if="rows.get(strike.id)?.whole">
             <td
@@ -97,16 +100,11 @@ function leaveOut(id: string, why: string): void {
           </td>
           <td class="left counts">
             <template v-if="asking === strike.id">
-              <button
-                v-for="one in REASONS"
-                :key="one"
-                class="plain-button slim"
-                @click="leaveOut(strike.id, one)"
-              >
+              <NButton v-for="one in REASONS" :key="one" @click="leaveOut(strike.id, one)" size="small">
                 {{ one }}
-              </button>
-              <input
-                v-model="reason"
+              </NButton>
+              <TextField
+                v-model:value="reason"
                 aria-label="Why it does not count"
                 placeholder="another reason, Enter"
                 @keydown.enter="leaveOut(strike.id, reason)"
@@ -115,9 +113,7 @@ function leaveOut(id: string, why: string): void {
             </template>
             <template v-else-if="strike.leftOut !== null"
               ><span class="quiet">left out: {{ strike.leftOut }}</span>
-              <button class="plain-button slim" @click="emit('count', [strike.id])">
-                Count it
-              </button></template
+              <NButton @click="emit('count', [strike.id])" size="small"> Count it </NButton></template
             >
             <template v-else
               ><span
@@ -126,13 +122,9 @@ function leaveOut(id: string, why: string): void {
                 :title="rows.get(strike.id)!.outlier"
                 >◆ outlier</span
               >
-              <button
-                class="plain-button slim"
-                :aria-label="`Leave out shot ${i + 1}`"
-                @click="asking = strike.id"
-              >
+              <NButton :aria-label="`Leave out shot ${i + 1}`" @click="asking = strike.id" size="small">
                 Leave out
-              </button></template
+              </NButton></template
             >
           </td>
         </tr>
@@ -181,31 +173,13 @@ th:last-child {
 .brick {
   color: var(--brick-ink);
 }
-select,
-input {
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 1px solid transparent;
-  border-radius: 4px;
-  min-height: 28px;
-  padding: 1px 4px;
-  max-width: 150px;
-}
-input {
-  border-color: var(--line);
-}
-select:hover,
-select:focus-visible {
-  border-color: var(--line);
-  background: var(--paper);
-}
-.counts .plain-button {
+
+.counts .n-button {
   margin-right: 4px;
 }
-tr:not(:hover) .counts > .plain-button:last-child:not(:focus-visible) {
-  border-color: transparent;
-  background: none;
-  color: var(--quiet);
+tr:not(:hover) .counts > .n-button:last-child:not(:focus-visible) {
+  --n-border: 1px solid transparent;
+  --n-color: transparent;
+  --n-text-color: var(--quiet);
 }
 </style>

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import TextField from '../fields/TextField.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { NButton } from 'naive-ui';
 import type { ChangeResult, Page, RosterEntry } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
@@ -95,26 +98,32 @@ function startsIn(day: string): string {
           }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template>
         </p>
       </div>
-      <button class="plain-button main" @click="adding = !adding">Add a player</button>
+      <NButton @click="adding = !adding" type="primary">Add a player</NButton>
     </header>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <form v-if="adding || (entries && shown.length === 0)" class="card add" @submit.prevent="add">
-      <label>Name <input v-model="name" required maxlength="80" autofocus placeholder="Who plays?" /></label>
+      <label
+        >Name
+        <TextField
+          aria-label="Name"
+          v-model:value="name"
+          required
+          maxlength="80"
+          autofocus
+          placeholder="Who plays?"
+      /></label>
       <label
         >Carries in
-        <select v-model="unit">
-          <option value="yd">yards</option>
-          <option value="m">metres</option>
-        </select></label
-      >
-      <label
-        >Hand
-        <select v-model="hand">
-          <option value="right">right</option>
-          <option value="left">left</option>
-        </select></label
-      >
-      <button class="plain-button main">Add and write the bag down</button>
+        <ChoiceField
+          v-model:value="unit"
+          label="Carries in"
+          :options="[
+            { value: 'yd', label: 'yards' },
+            { value: 'm', label: 'metres' },
+          ]"
+      /></label>
+      <label>Hand <ChoiceField v-model:value="hand" label="Hand" :options="['right', 'left']" /></label>
+      <NButton type="primary" attr-type="submit">Add and write the bag down</NButton>
     </form>
     <ul v-if="entries" class="roster">
       <li v-for="entry in shown" :key="entry.player.id" class="card">
@@ -173,9 +182,7 @@ function startsIn(day: string): string {
       </li>
     </ul>
     <p v-if="next">
-      <button class="plain-button" @click="loadMore">
-        Show more players: {{ entries?.length }} of {{ total }} shown
-      </button>
+      <NButton @click="loadMore"> Show more players: {{ entries?.length }} of {{ total }} shown </NButton>
     </p>
     <p v-if="away.length" class="off-roster small quiet">
       Off the roster:
@@ -255,17 +262,7 @@ dd {
   font-size: 12.5px;
   color: var(--quiet);
 }
-.add input,
-.add select {
-  font: inherit;
-  font-size: 14px;
-  min-height: 36px;
-  padding: 4px 8px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--linen);
-  color: var(--ink);
-}
+
 .off-roster {
   display: flex;
   flex-wrap: wrap;

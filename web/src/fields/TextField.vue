@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { NInput } from 'naive-ui';
+import { computed, ref, useAttrs, watch } from 'vue';
+
+/**
+ * A text field. It keeps what is being typed while the value behind it changes, and says so with `write` when it is left or Enter is
+ * pressed. `update:value` tells every letter.
+ */
+const props = defineProps<{
+  value: string;
+  /** More than one line. */
+  rows?: number;
+  placeholder?: string;
+  disabled?: boolean;
+  readonly?: boolean;
+  maxlength?: string | number;
+  /** What is typed was refused: the field stands out until it is mended. */
+  bad?: boolean;
+  size?: 'small' | 'medium';
+  /** Takes the focus as soon as it is there. */
+  autofocus?: boolean;
+}>();
+const emit = defineEmits<{ write: [text: string]; 'update:value': [text: string] }>();
+defineOptions({ inheritAttrs: false });
+
+const text = ref(props.value);
+const typing = ref(false);
+let before = '';
+watch(
+  () => props.value,
+  (value) => {
+    if (!typing.value) text.value = value;
+  },
+);
+
+/** Layout belongs to the whole field, the rest (aria, inputmode, title, data, keys) to the element one types in. */
+const attrs = useAttrs();
+const outer = computed(() =>
+  Object.fromEntries(Object.entries(attrs).filter(([name]) => /^(class|style|onFocus|onBlur)$/.test(name))),
+);
+const inner = computed(() => ({
+  ...Object.fromEntries(Object.entries(attrs).filter(([name]) => !(name in outer.value))),
+  'data-untouched': typing.value ? undefined : '',
+  'aria-invalid': props.bad || undefined,
+}));
+
+function type(written: string): void {
+  if (!typing.value) before = props.value;
+  typing.value = true;
+  text.value = written;
+  emit('update:value', written);
+}
+
+function leave(): void {
+  if (typing.value && text.value !== before) emit('write', text.value);
+  typing.value = false;
+}
+
+const field = ref<InstanceType<typeof NInput> | null>(null);
+defineExpose({
+  focus: () => field.value?.focus(),
+  select: () => field.value?.select(),
+});
+</script>
+
+<template>
+  <NInput
+    ref="field"
+    :value="text"
+    :type="rows ? 'textarea' : 'text'"
+    :rows="rows"
+    :placeholder="placeholder ?? ''"
+    :disabled="disabled"
+    :readonly="readonly"
+    :maxlength="maxlength === undefined ? undefined : Number(maxlength)"
+    :status="bad ? 'error' : undefined"
+    :autofocus="autofocus"
+    :size="size ?? 'small'"
+    :input-props="inner"
+    v-bind="outer"
+    @update:value="type"
+    @change="leave"
+    @blur="leave"
+  />
+</template>
