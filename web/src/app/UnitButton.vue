@@ -13,6 +13,6 @@ const other = computed(() => (unit.value === 'yd' ? 'm' : 'yd'));
 
 <template>
   <NButton :title="`Show ${other === 'm' ? 'metres' : 'yards'} (Alt U)`" @click="settings.flipUnit(own)">
-    <b>{{ unit }}</b>&nbsp;<span class="quiet">{{ other }}</span>
+    <b>{{ unit }}</b><span class="quiet">{{ other }}</span>
   </NButton>
 </template>

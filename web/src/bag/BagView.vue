@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import ChoiceField from '../fields/ChoiceField.vue';
+import KindQuestion from '../clubs/KindQuestion.vue';
 import UnitButton from '../app/UnitButton.vue';
 import {
   BENDING_CAUTION,
   COMMITTEE_DECIDES,
-  CLUB_KINDS,
   GAPPING_STRATEGIES,
   bagFindings,
-  type ClubKind,
   type Remedy,
   type StepReport,
 } from '@tasche/core';
@@ -246,8 +244,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     action();
   }
 });
-
-const kindPick = ref<ClubKind | null>(null);
 </script>
 
 <template>
@@ -312,22 +308,13 @@ const kindPick = ref<ClubKind | null>(null);
       :report="editing.pasteReport.value"
       @close="editing.pasteReport.value = null"
     />
-    <form
+    <KindQuestion
       v-if="editing.kindWanted.value"
-      class="card notice"
-      @submit.prevent="kindPick && editing.add(editing.kindWanted.value!, kindPick)"
-    >
-      <label
-        >What kind of club is “{{ editing.kindWanted.value }}”?
-        <ChoiceField
-          v-model:value="kindPick"
-          :label="`What kind of club is “${editing.kindWanted.value}”?`"
-          :options="CLUB_KINDS"
-        />
-      </label>
-      <NButton size="small" type="primary" attr-type="submit">Add it</NButton>
-      <NButton @click="editing.kindWanted.value = null" size="small">Cancel</NButton>
-    </form>
+      :key="editing.kindWanted.value"
+      :name="editing.kindWanted.value"
+      @add="editing.add"
+      @leave="editing.kindWanted.value = null"
+    />
 
     <div v-if="!bag" class="card empty">
       <h2>No bag yet</h2>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import DateField from '../fields/DateField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import type { ChangeView, DifferenceView, Page } from '@tasche/contract';
 import { distanceNumber, quantityOf, shotKindOf, sourceWords, type Fact } from '@tasche/core';
 import { showQuantity } from '@tasche/contract';
@@ -116,7 +116,7 @@ function text(key: string, fact: Fact | null): string {
             >The sheet as of {{ from }}</RouterLink
           >
         </p>
-        <table v-if="differences?.length">
+        <NTable size="small" :bordered="false" :bottom-bordered="false" v-if="differences?.length">
           <thead>
             <tr>
               <th>Club</th>
@@ -133,7 +133,7 @@ function text(key: string, fact: Fact | null): string {
               <td>{{ text(one.key, one.after) }}</td>
             </tr>
           </tbody>
-        </table>
+        </NTable>
         <p v-else class="quiet">No difference between those days.</p>
       </section>
     </div>

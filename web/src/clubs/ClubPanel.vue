@@ -29,7 +29,7 @@ import {
   type ReadingView,
   type ShotPart,
 } from '@tasche/contract';
-import { NButton, NDrawer, NDrawerContent } from 'naive-ui';
+import { NButton, NDrawer, NDrawerContent, NTable } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { request } from '../api/request';
 import { shortDay, today } from '../app/day';
@@ -209,7 +209,7 @@ function readingText(reading: ReadingView): string {
         <h3>
           Shots <span class="quiet small">in {{ unit }}; apex in {{ unit === 'yd' ? 'ft' : 'm' }}</span>
         </h3>
-        <table class="shots">
+        <NTable size="small" :bordered="false" :bottom-bordered="false" class="shots">
           <thead>
             <tr>
               <th />
@@ -236,7 +236,7 @@ function readingText(reading: ReadingView): string {
               </td>
             </tr>
           </tbody>
-        </table>
+        </NTable>
         <p
           v-for="[id, one] in [...complaints].filter(([key]) => key.startsWith('shot.'))"
           :key="id"

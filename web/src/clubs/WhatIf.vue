@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import {
   BENDING_CAUTION,
   formatDegrees,
@@ -133,7 +133,7 @@ const known = computed(
             { value: 2, label: 'two degrees' },
           ]"
       /></label>
-      <table>
+      <NTable size="small" :bordered="false" :bottom-bordered="false">
         <thead>
           <tr>
             <th />
@@ -158,7 +158,7 @@ const known = computed(
             <td>{{ swingWeightWords(effect.swingWeightPoints) }}</td>
           </tr>
         </tbody>
-      </table>
+      </NTable>
       <p class="caution small">
         {{
           bendable

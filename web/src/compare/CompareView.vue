@@ -2,7 +2,7 @@
 import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import {
   FEWEST_STRIKES,
   MARGIN_BOUNDS,
@@ -294,7 +294,7 @@ const strokesWords = (id: string) => {
             }}.
           </p>
           <div class="scroll">
-            <table>
+            <NTable size="small" :bordered="false" :bottom-bordered="false">
               <caption class="unseen">
                 The builds side by side
               </caption>
@@ -356,7 +356,7 @@ const strokesWords = (id: string) => {
                   </td>
                 </tr>
               </tbody>
-            </table>
+            </NTable>
           </div>
           <figure>
             <figcaption class="small quiet">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import NumberField from '../fields/NumberField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import { TEST_ORDER_BOUNDS, testOrder, type Turn } from '@tasche/core';
 import { computed } from 'vue';
 
@@ -71,7 +71,7 @@ const print = () => {
       <NButton @click="print" size="small">Print</NButton>
     </div>
     <p v-if="order.refused" class="verdict fault" role="alert">■ {{ order.refused }}</p>
-    <table v-else>
+    <NTable size="small" :bordered="false" :bottom-bordered="false" v-else>
       <thead>
         <tr>
           <th scope="col">Round</th>
@@ -88,7 +88,7 @@ const print = () => {
           </td>
         </tr>
       </tbody>
-    </table>
+    </NTable>
   </section>
 </template>
 

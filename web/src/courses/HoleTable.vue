@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NTable } from 'naive-ui';
 import TextField from '../fields/TextField.vue';
 import { courseLengthM, distanceNumber, type DistanceUnit, type Hole } from '@tasche/core';
 import { computed, nextTick, ref } from 'vue';
@@ -69,7 +70,7 @@ const par = (from: number, to: number) => props.holes.slice(from, to).reduce((su
 
 <template>
   <div class="scroll">
-    <table class="holes">
+    <NTable size="small" :bordered="false" :bottom-bordered="false" class="holes">
       <caption class="unseen">
         Holes
       </caption>
@@ -118,7 +119,7 @@ const par = (from: number, to: number) => props.holes.slice(from, to).reduce((su
           </td>
         </tr>
       </tfoot>
-    </table>
+    </NTable>
   </div>
   <p v-if="problem" class="verdict fault" role="alert">■ {{ problem.text }}</p>
 </template>

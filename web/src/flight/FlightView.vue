@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import {
   LIES,
   LIE_NAMES,
@@ -252,7 +252,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
         </figure>
       </div>
       <div v-if="shown.length > 0" class="scroll">
-        <table>
+        <NTable size="small" :bordered="false" :bottom-bordered="false">
           <caption class="unseen">
             Flights in this air
           </caption>
@@ -298,7 +298,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
               </td>
             </tr>
           </tbody>
-        </table>
+        </NTable>
       </div>
       <ul v-if="missing.length > 0" class="missing small">
         <li v-for="rung in missing" :key="rung.id">

@@ -2,7 +2,7 @@
 import FileField from '../fields/FileField.vue';
 import type { ChangeResult, ImportPlan } from '@tasche/contract';
 import { quantityOf, shotKindOf, type Reading } from '@tasche/core';
-import { NButton, NModal } from 'naive-ui';
+import { NButton, NModal, NTable } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { request } from '../api/request';
@@ -113,7 +113,7 @@ function readingText(value: Reading['value']): string {
         ◆ Columns left out: {{ plan.unknownColumns.join(', ') }}
       </p>
       <div class="lists">
-        <table v-if="plan.rejected.length">
+        <NTable size="small" :bordered="false" :bottom-bordered="false" v-if="plan.rejected.length">
           <caption>
             Can't be taken
           </caption>
@@ -133,8 +133,8 @@ function readingText(value: Reading['value']): string {
               <td>{{ cell.reason }}</td>
             </tr>
           </tbody>
-        </table>
-        <table v-if="plan.edits.length">
+        </NTable>
+        <NTable size="small" :bordered="false" :bottom-bordered="false" v-if="plan.edits.length">
           <caption>
             Would change
           </caption>
@@ -156,8 +156,8 @@ function readingText(value: Reading['value']): string {
               </tr>
             </template>
           </tbody>
-        </table>
-        <table v-if="plan.adds.length">
+        </NTable>
+        <NTable size="small" :bordered="false" :bottom-bordered="false" v-if="plan.adds.length">
           <caption>
             Would be new
           </caption>
@@ -177,7 +177,7 @@ function readingText(value: Reading['value']): string {
               <td>{{ add.readings.length }}</td>
             </tr>
           </tbody>
-        </table>
+        </NTable>
       </div>
       <div class="bar">
         <NButton

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NTable } from 'naive-ui';
 import {
   distanceNumber,
   formatDegrees,
@@ -31,7 +32,7 @@ const shiftOf = (clubId: string): string => {
 </script>
 
 <template>
-  <table class="ladder">
+  <NTable size="small" :bordered="false" :bottom-bordered="false" class="ladder">
     <caption class="unseen">
       Ladder: each club with its loft and carry, and the step to the next club
     </caption>
@@ -82,7 +83,7 @@ const shiftOf = (clubId: string): string => {
         <td v-else colspan="4" />
       </tr>
     </tbody>
-  </table>
+  </NTable>
 </template>
 
 <style scoped>

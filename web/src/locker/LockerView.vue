@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import KindQuestion from '../clubs/KindQuestion.vue';
 import TextField from '../fields/TextField.vue';
-import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NButton } from 'naive-ui';
-import { CLUB_STATES, CLUB_KINDS, playingLoft, type ClubKind } from '@tasche/core';
+import { CLUB_STATES, CLUB_KINDS, playingLoft } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
@@ -33,7 +33,6 @@ const openClubId = computed({
   set: (id) => setQuery('club', id ?? undefined),
 });
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
-const kindPick = ref<ClubKind | null>(null);
 
 const states = computed(() =>
   [
@@ -121,20 +120,13 @@ function paste(text: string, row: number, column: number): void {
       :report="editing.pasteReport.value"
       @close="editing.pasteReport.value = null"
     />
-    <form
+    <KindQuestion
       v-if="editing.kindWanted.value"
-      class="card notice"
-      @submit.prevent="kindPick && editing.add(editing.kindWanted.value!, kindPick)"
-    >
-      <label
-        >What kind of club is “{{ editing.kindWanted.value }}”?
-        <ChoiceField
-          v-model:value="kindPick"
-          :label="`What kind of club is “${editing.kindWanted.value}”?`"
-          :options="CLUB_KINDS"
-      /></label>
-      <NButton size="small" type="primary" attr-type="submit">Add it</NButton>
-    </form>
+      :key="editing.kindWanted.value"
+      :name="editing.kindWanted.value"
+      @add="editing.add"
+      @leave="editing.kindWanted.value = null"
+    />
     <div class="filters">
       <div role="group" aria-label="State">
         <NButton
@@ -206,13 +198,6 @@ function paste(text: string, row: number, column: number): void {
   font-weight: 400;
 }
 .filter {
-  font: inherit;
-  min-height: 36px;
-  padding: 4px 10px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
   width: 170px;
 }
 .filters {

@@ -3,7 +3,7 @@ import NumberField from '../fields/NumberField.vue';
 import Fold from '../app/Fold.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton, NCheckbox } from 'naive-ui';
+import { NButton, NCheckbox, NForm, NTable } from 'naive-ui';
 import {
   DEMAND_BOUNDS,
   LIE_NAMES,
@@ -165,7 +165,7 @@ const strokes = (value: number) => value.toFixed(2);
         this player, in {{ air }}</span
       >
     </h2>
-    <form v-if="!readOnly" class="bar no-print" @submit.prevent="add">
+    <NForm v-if="!readOnly" class="bar no-print" @submit.prevent="add">
       <TextField
         v-model:value="typed"
         class="line"
@@ -195,14 +195,20 @@ const strokes = (value: number) => value.toFixed(2);
           :step="0.01"
           @write="set({ changeStrokes: $event! })"
       /></label>
-    </form>
+    </NForm>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <p v-if="choosing.needs.length === 0" class="quiet small">
       Write down the shots of the week, as in a practice round’s notes: they take the place of a usual round’s
       shots at greens. Drives, recoveries and the short game stay in it.
     </p>
     <div :class="{ two: choosing.needs.length > 0 }">
-      <table v-if="choosing.needs.length > 0" class="needs">
+      <NTable
+        size="small"
+        :bordered="false"
+        :bottom-bordered="false"
+        v-if="choosing.needs.length > 0"
+        class="needs"
+      >
         <caption class="unseen">
           Needs of the week
         </caption>
@@ -262,7 +268,7 @@ const strokes = (value: number) => value.toFixed(2);
             </td>
           </tr>
         </tbody>
-      </table>
+      </NTable>
       <div class="answer" aria-live="polite">
         <p v-if="busy" class="bar" role="status">
           Choosing… <NButton @click="stop()" size="small">Cancel</NButton>

@@ -1,11 +1,15 @@
 <script setup lang="ts">
+import { useForm } from '../fields/use-form';
 import NumberField from '../fields/NumberField.vue';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NForm, NFormItem, NTable } from 'naive-ui';
 import {
   LIMIT_BOUNDS,
+  eventDetails,
+  finite,
+  required,
   MAX_ROUNDS,
   seasonOn,
   type CourseView,
@@ -16,7 +20,7 @@ import {
 import { CALM, USUAL_GROUND } from '@tasche/core';
 import { addDays, format, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { shortDay, today } from '../app/day';
 import { useSchedule } from '../courses/schedule-store';
@@ -39,10 +43,17 @@ interface DraftRound {
   tee: number;
 }
 const own = ref(Boolean(props.event));
-const name = ref(props.event?.name ?? '');
-const clubs = ref(props.event?.limits.clubs ?? LIMIT_BOUNDS.clubs[1]);
-const lengthIn = ref(props.event?.limits.lengthIn ?? 48);
-const notes = ref(props.event?.notes ?? '');
+const draft = reactive({
+  name: props.event?.name ?? '',
+  clubs: (props.event?.limits.clubs ?? LIMIT_BOUNDS.clubs[1]) as number | null,
+  lengthIn: props.event?.limits.lengthIn ?? 48,
+  notes: props.event?.notes ?? '',
+});
+const { rules, submit } = useForm(draft, {
+  name: { label: 'Name of the event', schema: required(eventDetails.name) },
+  clubs: { label: 'Clubs allowed', schema: required(finite(...LIMIT_BOUNDS.clubs)) },
+  notes: { label: 'Notes', schema: eventDetails.notes },
+});
 const rounds = ref<DraftRound[]>(
   props.event?.rounds.map(({ id, day, courseId, tee }) => ({ id, day, courseId, tee })) ?? [],
 );
@@ -116,16 +127,11 @@ function save(): void {
     problem.value = 'An event has one round at least.';
     return;
   }
-  const [min, max] = LIMIT_BOUNDS.clubs;
-  if (!(Number.isInteger(clubs.value) && clubs.value >= min && clubs.value <= max)) {
-    problem.value = `Clubs must be a whole number between ${min} and ${max}, not “${clubs.value}”.`;
-    return;
-  }
   const details = {
-    name: name.value.trim(),
+    name: draft.name.trim(),
     rounds: made,
-    limits: { clubs: clubs.value, lengthIn: lengthIn.value },
-    notes: notes.value.trim(),
+    limits: { clubs: draft.clubs!, lengthIn: draft.lengthIn },
+    notes: draft.notes.trim(),
   };
   if (props.event) {
     schedule.change([
@@ -171,7 +177,14 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
 </script>
 
 <template>
-  <form class="card form" @submit.prevent="save">
+  <NForm
+    ref="form"
+    class="card form"
+    :model="draft"
+    :rules="rules"
+    size="small"
+    @submit.prevent="submit(save)"
+  >
     <template v-if="!own">
       <p v-if="schedule.state !== 'ready'" class="quiet" role="status">Looking for events…</p>
       <template v-else>
@@ -204,40 +217,32 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
     </template>
     <template v-else>
       <div class="line">
-        <label
-          >Name of the event
+        <NFormItem label="Name of the event" path="name">
           <TextField
             aria-label="Name of the event"
-            v-model:value="name"
-            required
-            maxlength="80"
+            v-model:value="draft.name"
             autofocus
             placeholder="Which event?"
-        /></label>
-        <label
-          >Clubs allowed
-          <NumberField v-model:value="clubs" class="number" label="Clubs allowed" :bounds="[1, 14]"
-        /></label>
-        <label
-          >Longest club
+          />
+        </NFormItem>
+        <NFormItem label="Clubs allowed" path="clubs">
+          <NumberField v-model:value="draft.clubs" class="number" label="Clubs allowed" :bounds="[1, 14]" />
+        </NFormItem>
+        <NFormItem label="Longest club" path="lengthIn">
           <ChoiceField
-            v-model:value="lengthIn"
+            v-model:value="draft.lengthIn"
             label="Longest club"
             :options="[
               { value: 48, label: '48 in' },
               { value: 46, label: '46 in, local rule' },
             ]"
-        /></label>
-        <label class="notes"
-          >Notes
-          <TextField
-            aria-label="Notes"
-            v-model:value="notes"
-            maxlength="2000"
-            placeholder="What the committee says"
-        /></label>
+          />
+        </NFormItem>
+        <NFormItem label="Notes" path="notes" class="notes">
+          <TextField aria-label="Notes" v-model:value="draft.notes" placeholder="What the committee says" />
+        </NFormItem>
       </div>
-      <table class="rounds">
+      <NTable size="small" :bordered="false" :bottom-bordered="false" class="rounds">
         <thead>
           <tr>
             <th scope="col">Round</th>
@@ -278,7 +283,7 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
             </td>
           </tr>
         </tbody>
-      </table>
+      </NTable>
       <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
       <div class="bar">
         <NButton type="primary" attr-type="submit">
@@ -288,7 +293,7 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
         <NButton @click="emit('leave')">Cancel</NButton>
       </div>
     </template>
-  </form>
+  </NForm>
 </template>
 
 <style scoped>
@@ -316,12 +321,6 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
   display: flex;
   flex-wrap: wrap;
   gap: 12px;
-}
-label {
-  display: grid;
-  gap: 3px;
-  font-size: 12.5px;
-  color: var(--quiet);
 }
 
 .number {

@@ -2,7 +2,7 @@
 import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton, NCheckbox } from 'naive-ui';
+import { NButton, NCheckbox, NForm, NTable } from 'naive-ui';
 import {
   demandKey,
   LIE_NAMES,
@@ -124,7 +124,7 @@ function add(): void {
         ></span
       >
     </h2>
-    <form v-if="!readOnly" class="bar no-print" @submit.prevent="add">
+    <NForm v-if="!readOnly" class="bar no-print" @submit.prevent="add">
       <TextField
         v-model:value="typed"
         class="line"
@@ -133,7 +133,7 @@ function add(): void {
         autocomplete="off"
       />
       <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>
-    </form>
+    </NForm>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <ul v-if="notes.length" class="notes">
       <li v-for="(demand, i) in notes" :key="demandKey(demand)">
@@ -151,7 +151,7 @@ function add(): void {
       </li>
     </ul>
     <div ref="table" class="scroll">
-      <table>
+      <NTable size="small" :bordered="false" :bottom-bordered="false">
         <caption class="unseen">
           Needs by hole
         </caption>
@@ -253,7 +253,7 @@ function add(): void {
             </tr>
           </template>
         </tbody>
-      </table>
+      </NTable>
     </div>
     <p v-if="takenAway.length" class="small quiet no-print">
       Taken away:

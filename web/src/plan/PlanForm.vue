@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { useForm } from '../fields/use-form';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
-import { NButton } from 'naive-ui';
-import type { PlanDetails } from '@tasche/contract';
+import { NButton, NForm, NFormItem } from 'naive-ui';
+import { datesInOrder, planDetails, required, type PlanDetails } from '@tasche/contract';
 import { addDays, format } from 'date-fns';
 import { reactive } from 'vue';
 
@@ -18,65 +19,73 @@ const draft = reactive<PlanDetails>({
   ground: props.plan?.ground ?? '',
   weather: props.plan?.weather ?? '',
 });
+const { rules, submit } = useForm(draft, {
+  name: { label: 'Name of the week', schema: required(planDetails.name) },
+  course: { label: 'Course', schema: planDetails.course },
+  startsOn: { label: 'First day', schema: required(planDetails.startsOn) },
+  endsOn: {
+    label: 'Last day',
+    schema: required(planDetails.endsOn),
+    also: (plan) => (datesInOrder(plan) ? null : 'Last day: the week ends before it starts'),
+  },
+  ground: { label: 'Ground', schema: planDetails.ground },
+  weather: { label: 'Weather', schema: planDetails.weather },
+});
 </script>
 
 <template>
-  <form class="card form" @submit.prevent="emit('save', { ...draft, name: draft.name.trim() })">
-    <label
-      >Name of the week
+  <NForm
+    ref="form"
+    class="card form"
+    :model="draft"
+    :rules="rules"
+    size="small"
+    @submit.prevent="submit(() => emit('save', { ...draft, name: draft.name.trim() }))"
+  >
+    <NFormItem label="Name of the week" path="name">
       <TextField
         aria-label="Name of the week"
         v-model:value="draft.name"
-        required
-        maxlength="80"
         autofocus
         placeholder="Skarvoy week"
-    /></label>
-    <label
-      >Course
-      <TextField aria-label="Course" v-model:value="draft.course" maxlength="200" placeholder="Which course?"
-    /></label>
-    <label>First day <DateField v-model:value="draft.startsOn" label="First day" /></label>
-    <label>Last day <DateField v-model:value="draft.endsOn" :min="draft.startsOn" label="Last day" /></label>
-    <label class="wide"
-      >Ground
+      />
+    </NFormItem>
+    <NFormItem label="Course" path="course">
+      <TextField aria-label="Course" v-model:value="draft.course" placeholder="Which course?" />
+    </NFormItem>
+    <NFormItem label="First day" path="startsOn">
+      <DateField v-model:value="draft.startsOn" label="First day" />
+    </NFormItem>
+    <NFormItem label="Last day" path="endsOn">
+      <DateField v-model:value="draft.endsOn" :min="draft.startsOn" label="Last day" />
+    </NFormItem>
+    <NFormItem label="Ground" path="ground" class="wide">
       <TextField
         aria-label="Ground"
         v-model:value="draft.ground"
-        maxlength="500"
         placeholder="firm, tight turf, heavy sand…"
-    /></label>
-    <label class="wide"
-      >Weather
-      <TextField
-        aria-label="Weather"
-        v-model:value="draft.weather"
-        maxlength="500"
-        placeholder="cool, wind off the sea…"
-    /></label>
+      />
+    </NFormItem>
+    <NFormItem label="Weather" path="weather" class="wide">
+      <TextField aria-label="Weather" v-model:value="draft.weather" placeholder="cool, wind off the sea…" />
+    </NFormItem>
     <div class="bar">
       <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="emit('leave')">
         Cancel
       </NButton>
     </div>
-  </form>
+  </NForm>
 </template>
 
 <style scoped>
 .form {
   display: grid;
   grid-template-columns: repeat(4, minmax(130px, 1fr));
-  gap: 10px 14px;
+  gap: 0 14px;
   padding: 14px 18px;
   margin-bottom: 14px;
   max-width: 900px;
   align-items: end;
-}
-label {
-  display: grid;
-  gap: 3px;
-  font-size: 12.5px;
-  color: var(--quiet);
 }
 .wide {
   grid-column: span 2;

@@ -17,7 +17,7 @@ import {
 } from '@tasche/core';
 import type { PlanChoosing, PlanDetails } from '@tasche/contract';
 import { useEventListener } from '@vueuse/core';
-import { NButton, NSelect } from 'naive-ui';
+import { NButton, NSelect, NTable } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -317,7 +317,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <p v-else class="quiet">The gamer goes as it is. Take a club out below, or put one in.</p>
       </section>
       <div class="board">
-        <table class="planned">
+        <NTable size="small" :bordered="false" :bottom-bordered="false" class="planned">
           <thead>
             <tr :style="{ height: `${HEAD_PX}px` }">
               <th>bag of the week</th>
@@ -364,7 +364,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
               </td>
             </tr>
           </tbody>
-        </table>
+        </NTable>
         <LadderRibs
           :report="report"
           :rows="ladder.rows.value.length"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import LinkButton from '../app/LinkButton.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import { planRoundOf } from '@tasche/contract';
 import { COMMITTEE_DECIDES, bagFindings, distanceNumber } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
@@ -107,7 +107,13 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
           From the bag of {{ rounds[i - 1]!.round.name }}: <b>{{ since(i) }}</b>.
         </p>
         <p v-if="since(i) !== '' && own.swaps.length === 0" class="same">The gamer goes as it is.</p>
-        <table v-if="since(i) !== '' && own.swaps.length > 0" class="swaps">
+        <NTable
+          size="small"
+          :bordered="false"
+          :bottom-bordered="false"
+          v-if="since(i) !== '' && own.swaps.length > 0"
+          class="swaps"
+        >
           <thead>
             <tr>
               <th scope="col">Out</th>
@@ -122,7 +128,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
               <td>{{ swap.why }}</td>
             </tr>
           </tbody>
-        </table>
+        </NTable>
         <ul v-if="own.triggers.length" class="triggers">
           <li v-for="(trigger, k) in own.triggers" :key="k">◇ {{ trigger.text }}</li>
         </ul>

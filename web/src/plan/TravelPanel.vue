@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import WorkProgress from '../app/WorkProgress.vue';
 import NumberField from '../fields/NumberField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import { dayOf, type CourseView, type EventView } from '@tasche/contract';
 import type { RoundAir, SmallestTravelSet, TravelSet } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
@@ -144,7 +144,7 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
       </dl>
       <div class="found">
         <div class="scroll" tabindex="0" role="group" aria-label="Clubs by day">
-          <table>
+          <NTable size="small" :bordered="false" :bottom-bordered="false">
             <caption class="unseen">
               Which club is carried on which day
             </caption>
@@ -183,7 +183,7 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
                 </td>
               </tr>
             </tbody>
-          </table>
+          </NTable>
         </div>
         <ol class="small day-by-day" aria-label="Day by day">
           <li v-for="(bag, s) in set.bags" :key="bag.name">

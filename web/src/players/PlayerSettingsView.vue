@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import {
   GAP_SETTING_FIELDS,
   gapSettingUnit,
@@ -253,7 +253,7 @@ function archive(): void {
         <p class="quiet small">
           The usual figures are common practice, no source. An empty field is the usual figure.
         </p>
-        <table>
+        <NTable size="small" :bordered="false" :bottom-bordered="false">
           <tbody>
             <tr v-for="field in GAP_SETTING_FIELDS" :key="field.key">
               <th scope="row">
@@ -287,7 +287,7 @@ function archive(): void {
               </td>
             </tr>
           </tbody>
-        </table>
+        </NTable>
         <p class="quiet small">{{ COMMITTEE_DECIDES }}</p>
       </section>
     </div>

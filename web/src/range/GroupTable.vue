@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import type { SessionEntry } from '@tasche/contract';
 import {
   CARRY_MARGIN_M,
@@ -92,7 +92,7 @@ const drift = (group: GroupSummary) => {
 
 <template>
   <div class="scroll">
-    <table>
+    <NTable size="small" :bordered="false" :bottom-bordered="false">
       <caption class="unseen">
         What each club did, in the player’s own air
       </caption>
@@ -211,7 +211,7 @@ const drift = (group: GroupSummary) => {
           </tr>
         </template>
       </tbody>
-    </table>
+    </NTable>
   </div>
 </template>
 

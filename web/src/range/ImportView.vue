@@ -5,7 +5,7 @@ import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LinkButton from '../app/LinkButton.vue';
-import { NButton, NCheckbox } from 'naive-ui';
+import { NButton, NCheckbox, NTable } from 'naive-ui';
 import {
   MAX_FILE_BYTES,
   STRIKE_FIELDS,
@@ -278,7 +278,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
         Columns <span v-if="remembered" class="small quiet">as this source was read the last time</span>
       </h2>
       <div class="scroll">
-        <table class="columns">
+        <NTable size="small" :bordered="false" :bottom-bordered="false" class="columns">
           <thead>
             <tr>
               <th scope="col">In the file</th>
@@ -321,7 +321,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
               </td>
             </tr>
           </tbody>
-        </table>
+        </NTable>
       </div>
       <div class="bar choices small">
         <label
@@ -393,7 +393,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
           >.
         </p>
         <div class="two">
-          <table>
+          <NTable size="small" :bordered="false" :bottom-bordered="false">
             <caption>
               {{
                 noClubColumn ? 'No column names the club; all of it is one' : 'Clubs'
@@ -434,8 +434,8 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
                 </td>
               </tr>
             </tbody>
-          </table>
-          <table v-if="report.refused > 0">
+          </NTable>
+          <NTable size="small" :bordered="false" :bottom-bordered="false" v-if="report.refused > 0">
             <caption>
               Cannot be taken
               <NButton @click="saveRefusals(report.refusals)" size="small">Save the list</NButton>
@@ -473,7 +473,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
                 </td>
               </tr>
             </tbody>
-          </table>
+          </NTable>
         </div>
         <p class="bar take">
           <NButton :disabled="sending !== null || wouldTake === 0" @click="send('good')" type="primary">

@@ -4,7 +4,7 @@ import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import LinkButton from '../app/LinkButton.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NForm } from 'naive-ui';
 import type { SessionDetails, SessionEntry } from '@tasche/contract';
 import {
   distanceNumber,
@@ -314,7 +314,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <NButton v-if="!session.live" @click="edit({ live: true })">
               Take shots from the monitor
             </NButton>
-            <form class="bar" @submit.prevent="writeDown">
+            <NForm class="bar" @submit.prevent="writeDown">
               <ChoiceField
                 v-model:value="handClub"
                 label="Club of shots by hand"
@@ -331,7 +331,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
                 autocomplete="off"
               />
               <NButton :disabled="hand.trim() === ''" attr-type="submit">Write down</NButton>
-            </form>
+            </NForm>
             <span class="space" />
             <NButton @click="forming = 'edit'" size="small">Edit</NButton>
             <NButton @click="remove" size="small">Delete</NButton>

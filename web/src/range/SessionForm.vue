@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { useForm } from '../fields/use-form';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton } from 'naive-ui';
-import type { SessionDetails } from '@tasche/contract';
+import { NButton, NForm, NFormItem } from 'naive-ui';
+import { required, sessionDetails, type SessionDetails } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, type PlayingConditions } from '@tasche/core';
 import { reactive } from 'vue';
 import { today } from '../app/day';
@@ -21,56 +22,55 @@ const draft = reactive<SessionDetails>({
   conditions: props.session?.conditions ?? props.baseline.conditions,
   surface: props.session?.surface ?? MEDIUM_FAIRWAY,
 });
+const { rules, submit } = useForm(draft, {
+  name: { label: 'Where', schema: required(sessionDetails.name) },
+  heldOn: { label: 'Day', schema: required(sessionDetails.heldOn) },
+  ball: { label: 'Ball', schema: sessionDetails.ball },
+  notes: { label: 'Notes', schema: sessionDetails.notes },
+});
 </script>
 
 <template>
-  <form class="card form" @submit.prevent="emit('save', { ...draft, name: draft.name.trim() })">
-    <label
-      >Where
-      <TextField
-        aria-label="Where"
-        v-model:value="draft.name"
-        required
-        maxlength="80"
-        autofocus
-        placeholder="Home range"
-    /></label>
-    <label>Day <DateField v-model:value="draft.heldOn" label="Day" /></label>
-    <label>Off <ChoiceField v-model:value="draft.hitOff" label="Off" :options="['grass', 'mat']" /></label>
-    <label
-      >Ball <TextField aria-label="Ball" v-model:value="draft.ball" maxlength="80" placeholder="which ball?"
-    /></label>
-    <label class="wide"
-      >Notes
-      <TextField
-        aria-label="Notes"
-        v-model:value="draft.notes"
-        maxlength="4000"
-        placeholder="what for, how it felt…"
-    /></label>
+  <NForm
+    ref="form"
+    class="card form"
+    :model="draft"
+    :rules="rules"
+    size="small"
+    @submit.prevent="submit(() => emit('save', { ...draft, name: draft.name.trim() }))"
+  >
+    <NFormItem label="Where" path="name">
+      <TextField aria-label="Where" v-model:value="draft.name" autofocus placeholder="Home range" />
+    </NFormItem>
+    <NFormItem label="Day" path="heldOn">
+      <DateField v-model:value="draft.heldOn" label="Day" />
+    </NFormItem>
+    <NFormItem label="Off" path="hitOff">
+      <ChoiceField v-model:value="draft.hitOff" label="Off" :options="['grass', 'mat']" />
+    </NFormItem>
+    <NFormItem label="Ball" path="ball">
+      <TextField aria-label="Ball" v-model:value="draft.ball" placeholder="which ball?" />
+    </NFormItem>
+    <NFormItem label="Notes" path="notes" class="wide">
+      <TextField aria-label="Notes" v-model:value="draft.notes" placeholder="what for, how it felt…" />
+    </NFormItem>
     <div class="bar">
       <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="emit('leave')">
         Cancel
       </NButton>
     </div>
-  </form>
+  </NForm>
 </template>
 
 <style scoped>
 .form {
   display: grid;
   grid-template-columns: 2fr 1fr 1fr 1.5fr;
-  gap: 10px 14px;
+  gap: 0 14px;
   padding: 14px 18px;
   margin-bottom: 14px;
   max-width: 900px;
   align-items: end;
-}
-label {
-  display: grid;
-  gap: 3px;
-  font-size: 12.5px;
-  color: var(--quiet);
 }
 .wide {
   grid-column: span 4;

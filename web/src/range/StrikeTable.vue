@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import type { StrikeView } from '@tasche/contract';
 import { SHOT_KINDS, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { computed, ref } from 'vue';
@@ -46,7 +46,7 @@ function leaveOut(id: string, why: string): void {
       The last {{ shown.length }} of {{ strikes.length }}.
       <NButton @click="all = true" size="small">Show all</NButton>
     </p>
-    <table>
+    <NTable size="small" :bordered="false" :bottom-bordered="false">
       <caption class="unseen">
         Shots one by one
       </caption>
@@ -129,7 +129,7 @@ function leaveOut(id: string, why: string): void {
           </td>
         </tr>
       </tbody>
-    </table>
+    </NTable>
   </div>
 </template>
 

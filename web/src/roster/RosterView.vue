@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { useForm } from '../fields/use-form';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton } from 'naive-ui';
-import type { ChangeResult, Page, RosterEntry } from '@tasche/contract';
+import { NButton, NForm, NFormItem } from 'naive-ui';
+import { nameSchema, required, type ChangeResult, type Page, type RosterEntry } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
-import { computed, onMounted, ref, shallowRef } from 'vue';
+import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { NetworkError, post, request } from '../api/request';
 import { shortDay, shortMoment, today } from '../app/day';
@@ -18,9 +19,10 @@ const total = ref(0);
 const next = ref<string | null>(null);
 const problem = ref('');
 const adding = ref(false);
-const name = ref('');
-const unit = ref<DistanceUnit>('yd');
-const hand = ref<'right' | 'left'>('right');
+const draft = reactive({ name: '', unit: 'yd' as DistanceUnit, hand: 'right' as 'right' | 'left' });
+const { rules, submit } = useForm(draft, {
+  name: { label: 'Name', schema: required(nameSchema) },
+});
 
 const shown = computed(() => entries.value?.filter((entry) => !entry.player.archived) ?? []);
 const away = computed(() => entries.value?.filter((entry) => entry.player.archived) ?? []);
@@ -61,7 +63,7 @@ async function add(): Promise<void> {
       commands: [
         {
           do: 'addPlayer',
-          player: { id: playerId, name: name.value.trim(), hand: hand.value, distanceUnit: unit.value },
+          player: { id: playerId, name: draft.name.trim(), hand: draft.hand, distanceUnit: draft.unit },
         },
         { do: 'addBag', bag: { id: newId(), playerId, name: 'Gamer' }, clubIds: [] },
       ],
@@ -101,30 +103,33 @@ function startsIn(day: string): string {
       <NButton @click="adding = !adding" type="primary">Add a player</NButton>
     </header>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
-    <form v-if="adding || (entries && shown.length === 0)" class="card add" @submit.prevent="add">
-      <label
-        >Name
-        <TextField
-          aria-label="Name"
-          v-model:value="name"
-          required
-          maxlength="80"
-          autofocus
-          placeholder="Who plays?"
-      /></label>
-      <label
-        >Carries in
+    <NForm
+      v-if="adding || (entries && shown.length === 0)"
+      ref="form"
+      class="card add"
+      :model="draft"
+      :rules="rules"
+      size="small"
+      @submit.prevent="submit(() => void add())"
+    >
+      <NFormItem label="Name" path="name">
+        <TextField aria-label="Name" v-model:value="draft.name" autofocus placeholder="Who plays?" />
+      </NFormItem>
+      <NFormItem label="Carries in" path="unit">
         <ChoiceField
-          v-model:value="unit"
+          v-model:value="draft.unit"
           label="Carries in"
           :options="[
             { value: 'yd', label: 'yards' },
             { value: 'm', label: 'metres' },
           ]"
-      /></label>
-      <label>Hand <ChoiceField v-model:value="hand" label="Hand" :options="['right', 'left']" /></label>
+        />
+      </NFormItem>
+      <NFormItem label="Hand" path="hand">
+        <ChoiceField v-model:value="draft.hand" label="Hand" :options="['right', 'left']" />
+      </NFormItem>
       <NButton type="primary" attr-type="submit">Add and write the bag down</NButton>
-    </form>
+    </NForm>
     <ul v-if="entries" class="roster">
       <li v-for="entry in shown" :key="entry.player.id" class="card">
         <RouterLink :to="{ name: 'bag', params: { playerId: entry.player.id } }" class="player">

@@ -1,0 +1,63 @@
+import type { FormInst, FormItemRule } from 'naive-ui';
+import { useTemplateRef } from 'vue';
+import { ValidationError, type Schema } from 'yup';
+
+interface FieldRule<Draft> {
+  /** The field's name as the reader sees it; messages begin with it. */
+  label: string;
+  /** What the server checks the same field with. */
+  schema: Schema;
+  /** What only makes sense beside the other fields; says what is wrong, or null. */
+  also?: (draft: Draft) => string | null;
+}
+
+export interface Form {
+  /** For `rules` of the NForm, by the `path` of its items. */
+  rules: Record<string, FormItemRule>;
+  /** Calls `save` when every field may stand; else shows what is wrong at each. */
+  submit: (save: () => void) => Promise<void>;
+}
+
+/** What is wrong with one field of a draft, in a sentence that begins with its label; null where nothing is. */
+export function complaintOf<Draft extends object>(
+  draft: Draft,
+  key: keyof Draft & string,
+  { label, schema, also }: FieldRule<Draft>,
+): string | null {
+  try {
+    schema.validateSync(draft[key], { context: draft });
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    return error.message.replace(/^this\b/, label);
+  }
+  return also?.(draft) ?? null;
+}
+
+/** An NForm (`ref="form"`) checked by the schemas of the contract, so that browser and server say the same of the same field. */
+export function useForm<Draft extends object>(
+  draft: Draft,
+  fields: { [Key in keyof Draft & string]?: FieldRule<Draft> },
+): Form {
+  const form = useTemplateRef<FormInst>('form');
+  const rules = Object.fromEntries(
+    (Object.entries(fields) as [keyof Draft & string, FieldRule<Draft>][]).map(([key, field]) => [
+      key,
+      {
+        trigger: ['blur', 'change'],
+        validator: () => {
+          const complaint = complaintOf(draft, key, field);
+          return complaint === null || new Error(complaint);
+        },
+      } satisfies FormItemRule,
+    ]),
+  );
+  async function submit(save: () => void): Promise<void> {
+    try {
+      await form.value?.validate();
+    } catch {
+      return;
+    }
+    save();
+  }
+  return { rules, submit };
+}

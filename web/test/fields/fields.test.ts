@@ -1,0 +1,135 @@
+import { flushPromises, mount } from '@vue/test-utils';
+import { describe, expect, it } from 'vitest';
+import ChoiceField from '../../src/fields/ChoiceField.vue';
+import DateField from '../../src/fields/DateField.vue';
+import NumberField from '../../src/fields/NumberField.vue';
+import TextField from '../../src/fields/TextField.vue';
+
+async function type(field: ReturnType<typeof mount>, text: string): Promise<void> {
+  const input = field.find('input');
+  input.element.value = text;
+  await input.trigger('input');
+}
+
+async function write(field: ReturnType<typeof mount>, text: string): Promise<void> {
+  const input = field.find('input');
+  await input.trigger('focus');
+  await type(field, text);
+  for (const event of ['change', 'blur', 'focusout']) await input.trigger(event);
+}
+
+describe('a text field', () => {
+  it('keeps what is being typed while the value behind it changes, and tells it when it is left', async () => {
+    const field = mount(TextField, { props: { value: 'Perl T' }, attrs: { 'aria-label': 'Ball' } });
+    const input = field.find('input');
+    expect(input.attributes('aria-label')).toBe('Ball');
+    expect(input.attributes('data-untouched')).toBe('');
+    await type(field, 'Perl TX');
+    expect(input.attributes('data-untouched')).toBeUndefined();
+    await field.setProps({ value: 'Gran 2' });
+    expect(input.element.value).toBe('Perl TX');
+    await input.trigger('change');
+    expect(field.emitted('write')).toEqual([['Perl TX']]);
+  });
+
+  it('says nothing when it is left as it was', async () => {
+    const field = mount(TextField, { props: { value: 'Perl T' } });
+    await write(field, 'Perl T');
+    expect(field.emitted('write')).toBeUndefined();
+  });
+});
+
+describe('a number field', () => {
+  const wind = { value: 8, label: 'Wind', unit: 'm/s', bounds: [0, 30] as const };
+
+  it('takes a comma or a point, and the unit beside the number', async () => {
+    const field = mount(NumberField, { props: wind });
+    await write(field, '4,5');
+    await write(field, '6 m/s');
+    expect(field.emitted('write')).toEqual([[4.5], [6]]);
+  });
+
+  it('names the field and its bounds, and keeps what was typed', async () => {
+    const field = mount(NumberField, { props: wind });
+    await write(field, '99');
+    expect(field.find('[role=alert]').text()).toBe('■ Wind must be between 0 and 30 m/s, not “99”.');
+    expect(field.find('input').element.value).toBe('99');
+    expect(field.emitted('write')).toBeUndefined();
+    expect(field.find('input').attributes('aria-invalid')).toBe('true');
+    await write(field, '9');
+    expect(field.find('[role=alert]').exists()).toBe(false);
+    expect(field.emitted('write')).toEqual([[9]]);
+  });
+
+  it('a whole number is whole, and only one that may be empty may be empty', async () => {
+    const field = mount(NumberField, {
+      props: { value: 14, label: 'Clubs at most', bounds: [1, 14], whole: true },
+    });
+    await write(field, '2.5');
+    expect(field.find('[role=alert]').text()).toContain('must be a whole number between 1 and 14, not “2.5”');
+    await write(field, '');
+    expect(field.find('[role=alert]').text()).toContain('not “”');
+    const hits = mount(NumberField, { props: { value: 3, label: 'Hit', optional: true } });
+    await write(hits, '');
+    expect(hits.emitted('write')).toEqual([[null]]);
+  });
+
+  it('the arrows step it, and stop at its bounds', async () => {
+    const field = mount(NumberField, { props: { ...wind, value: 29.5 } });
+    await field.find('input').trigger('keydown', { key: 'ArrowUp' });
+    await field.find('input').trigger('keydown', { key: 'ArrowUp' });
+    await field.find('input').trigger('keydown', { key: 'ArrowDown' });
+    expect(field.emitted('write')).toEqual([[30], [30], [29]]);
+  });
+
+  it('a form hears null while the number may not stand', async () => {
+    const field = mount(NumberField, { props: wind });
+    await type(field, '9x9');
+    expect(field.emitted('update:value')).toEqual([[null]]);
+  });
+});
+
+describe('a choice', () => {
+  const props = {
+    label: 'Lie',
+    value: 'fairway',
+    options: ['fairway', 'light rough', 'heavy rough', 'sand'],
+  };
+
+  it('has a role and a name for screen readers', async () => {
+    const field = mount(ChoiceField, { props });
+    await flushPromises();
+    const box = field.find('[role=combobox]');
+    expect(box.attributes()).toMatchObject({
+      'aria-label': 'Lie',
+      'aria-haspopup': 'listbox',
+      'aria-expanded': 'false',
+    });
+    expect(box.text()).toContain('fairway');
+  });
+
+  it('letters choose without opening it', async () => {
+    const field = mount(ChoiceField, { props });
+    await field.find('[role=combobox]').trigger('keydown', { key: 'h' });
+    await field.find('[role=combobox]').trigger('keydown', { key: 's', altKey: true });
+    expect(field.emitted('update:value')).toEqual([['heavy rough']]);
+  });
+
+  it('shows its placeholder while nothing is chosen', () => {
+    const field = mount(ChoiceField, { props: { ...props, value: '', placeholder: 'which lie?' } });
+    expect(field.text()).toContain('which lie?');
+  });
+});
+
+describe('a day', () => {
+  it('is typed as the app prints it, and a day that is none is named and not taken', async () => {
+    const field = mount(DateField, { props: { value: '2026-09-01', label: 'First day', min: '2026-08-01' } });
+    await write(field, '14 Oct 2026');
+    expect(field.emitted('update:value')).toEqual([['2026-10-14']]);
+    await write(field, 'soon');
+    expect(field.find('[role=alert]').text()).toContain('First day: "soon" is no day');
+    await write(field, '3 Jul 2026');
+    expect(field.find('[role=alert]').text()).toMatch(/First day: not before (1 Aug|Aug 1) 2026/);
+    expect(field.emitted('update:value')).toHaveLength(1);
+  });
+});
