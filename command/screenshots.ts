@@ -90,17 +90,18 @@ async function holeFour(page: Page): Promise<void> {
 
 async function toRound(page: Page): Promise<void> {
   await page.locator('.lock-board li').first().waitFor();
-  await page.getByRole('button', { name: 'Ask for the forecast' }).click();
+  await page.keyboard.press('Alt+w');
   await page.getByText('ways it may turn out').waitFor();
   await page.waitForTimeout(1500);
 }
 
 async function toSheet(page: Page): Promise<void> {
   await page.locator('.lock-board li').first().waitFor();
-  await page.getByRole('button', { name: /^of all/ }).click();
+  await page.keyboard.press('Alt+Shift+w');
   await page.getByText('ways it may turn out').waitFor();
   await page.waitForTimeout(1500);
-  await page.getByRole('button', { name: 'Settle every round' }).click();
+  await page.getByRole('button', { name: 'More for this plan' }).click();
+  await page.getByText('Settle every round', { exact: true }).click();
   await page.getByText('is settled, and the best there is').waitFor({ timeout: 60_000 });
   await page.getByRole('link', { name: 'Swap sheet' }).click();
   await page.locator('.round .bag').first().waitFor();

@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { choose, demo, saved } from './workbench';
+import { choose, demo, fromMenu, saved, unfolded } from './workbench';
 
 const chosen = (page: Page, name: string) =>
   page.getByRole('region', { name: 'Chosen' }).locator(`li[data-name="${name}"]`);
@@ -51,7 +51,7 @@ test('from an event next week to a printed swap sheet for one player, in under t
   await chosen(page, '3 iron').focus();
   await page.keyboard.press('f');
 
-  await page.getByRole('button', { name: 'Settle every round' }).click();
+  await fromMenu(page, 'Settle every round');
   await expect(page.getByText(/The bag of Round 1 is settled, and the best there is: 14 clubs/)).toBeVisible({
     timeout: 60_000,
   });
@@ -252,6 +252,7 @@ test('two locks that contradict each other are named; a forecast that does not c
   await saved(page);
   // The forecast does not come: it is said, and the air is written by hand.
   await page.context().setOffline(true);
+  await unfolded(page, 'The day');
   await page.getByRole('button', { name: 'Ask for the forecast' }).click();
   await expect(page.getByRole('region', { name: 'The day' }).getByRole('alert')).toContainText(
     'does not answer',
@@ -285,9 +286,7 @@ test('two locks that contradict each other are named; a forecast that does not c
   await wind.press('Tab');
   await saved(page);
   await page.reload();
-  await expect(page.getByRole('region', { name: 'The day' }).getByLabel('Wind', { exact: true })).toHaveValue(
-    '3',
-  );
+  await expect((await unfolded(page, 'The day')).getByLabel('Wind', { exact: true })).toHaveValue('3');
 });
 
 test('the clubs that travel to two courses are found, with what is left unproved', async ({ page }) => {
@@ -329,7 +328,7 @@ test('the clubs that travel to two courses are found, with what is left unproved
     /\d+ clubs lose 0\.[0-3]\d strokes a round against the whole locker.*(Proved that fewer will not do|Whether fewer would do is not proved|The largest bag of the week is enough)/,
     { timeout: 100_000 },
   );
-  await page.getByRole('button', { name: 'Delete this plan' }).click();
+  await fromMenu(page, 'Delete this plan');
   await saved(page);
 });
 

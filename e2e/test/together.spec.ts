@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { cell, demo, newPlayer, saved } from './workbench';
+import { cell, demo, fromMenu, newPlayer, saved, unfolded } from './workbench';
 
 test('two people change one club: the second is shown both values and chooses', async ({ page, browser }) => {
   const playerId = await newPlayer(page, 'Tom Twice');
@@ -44,22 +44,22 @@ test('two people at two rounds of one event: neither is in the other’s way', a
   await second.goto(address);
   await expect(second.locator('.lock-board')).toBeVisible();
   await second.keyboard.press('Alt+2');
-  const windOf = (one: typeof page) =>
-    one.getByRole('region', { name: 'The day' }).getByLabel('Wind', { exact: true });
+  const windOf = async (one: typeof page) =>
+    (await unfolded(one, 'The day')).getByLabel('Wind', { exact: true });
   for (const [one, wind] of [
     [page, '11'],
     [second, '4'],
   ] as const) {
-    await windOf(one).fill(wind);
-    await windOf(one).press('Tab');
+    await (await windOf(one)).fill(wind);
+    await (await windOf(one)).press('Tab');
     await saved(one);
     await expect(one.getByRole('alert')).toHaveCount(0);
   }
   // Each finds the other's there.
   await page.reload();
-  await expect(windOf(page)).toHaveValue('11');
+  await expect(await windOf(page)).toHaveValue('11');
   await page.keyboard.press('Alt+2');
-  await expect(windOf(page)).toHaveValue('4');
-  await page.getByRole('button', { name: 'Delete this plan' }).click();
+  await expect(await windOf(page)).toHaveValue('4');
+  await fromMenu(page, 'Delete this plan');
   await saved(page);
 });

@@ -44,6 +44,20 @@ export async function choose(field: Locator, words: string | RegExp): Promise<vo
   await expect(page.getByRole('listbox')).toHaveCount(0);
 }
 
+/** An action behind the menu of a plan. */
+export async function fromMenu(page: Page, action: string): Promise<void> {
+  await page.getByRole('button', { name: 'More for this plan' }).click();
+  await page.getByText(action, { exact: true }).click();
+}
+
+/** Opens a part of a page that is folded under its heading, and gives it. */
+export async function unfolded(page: Page, name: string): Promise<Locator> {
+  const part = page.getByRole('region', { name });
+  const head = part.locator('.fold-head');
+  if ((await head.getAttribute('aria-expanded')) === 'false') await head.click();
+  return part;
+}
+
 /** Everything typed has reached the server. */
 export async function saved(page: Page): Promise<void> {
   await expect

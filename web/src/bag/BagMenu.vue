@@ -81,7 +81,7 @@ function select(key: string): void {
 
 <template>
   <NDropdown trigger="click" :options="options" :keyboard="true" @select="select">
-    <NButton aria-label="Print, export, import, and more" attr-type="submit"><Ellipsis :size="18" /></NButton>
+    <NButton aria-label="Print, export, import, and more"><Ellipsis :size="18" /></NButton>
   </NDropdown>
   <ImportPanel v-if="importing" @close="importing = false" />
 </template>

@@ -8,14 +8,16 @@ import { computed } from 'vue';
 import { shortMoment } from '../app/day';
 import { airWords } from '../conditions/air-units';
 import GroundFields from '../courses/GroundFields.vue';
-import { compassPoint } from '../courses/ground-words';
+import { compassPoint, groundWords, roundAirWords } from '../courses/ground-words';
+import Fold from '../app/Fold.vue';
 import { useForecast, type RoundOnCourse } from './use-forecast';
 
 /** What a round is expected to be played in: written by hand, taken from a season of the course, or from a forecast. */
 const props = defineProps<{
   round: EventRound;
   course: CourseView;
-  /** Every round of the event, this one too. */ rounds: readonly RoundOnCourse[];
+  /** Every round of the event, this one too. */
+  rounds: readonly RoundOnCourse[];
   unit: DistanceUnit;
   readOnly: boolean;
 }>();
@@ -39,6 +41,12 @@ const range = computed(() => {
     members.map((one) => one.windMps),
   )} from about the ${compassPoint(middleAir(members).windFromDeg)}`;
 });
+/** Asks for the forecast of this round, or of every one. */
+function askForecast(every: boolean): void {
+  if (props.readOnly || share.value !== null) return;
+  void ask(every ? props.rounds : [{ round: props.round, course: props.course }]);
+}
+defineExpose({ askForecast });
 function takeSeason(name: string): void {
   const season = props.course.seasons.find((one) => one.name === name);
   if (season) set({ air: season.air, ground: season.ground });
@@ -47,31 +55,37 @@ function takeSeason(name: string): void {
 
 <template>
   <section class="card day no-print" aria-label="The day">
-    <GroundFields
-      :air="round.air"
-      :ground="round.ground"
-      :unit="unit"
-      :read-only="readOnly"
-      :of="round.name"
-      @air="set({ air: $event })"
-      @ground="set({ ground: { ...round.ground, ...$event } })"
-    >
-      <label v-if="course.seasons.length && !readOnly" class="season"
-        >Season of the course
-        <ChoiceField
-          :value="null"
-          @update:value="takeSeason($event)"
-          label="Take a season"
-          :options="[...course.seasons.map((season) => ({ value: season.name, label: season.name }))]"
-        />
-      </label>
-      <template v-if="share === null && !readOnly">
-        <NButton title="Alt W" @click="ask([{ round, course }])"> Ask for the forecast </NButton>
-        <NButton v-if="rounds.length > 1" title="Alt Shift W" @click="ask(rounds)">
-          of all {{ rounds.length }} rounds
-        </NButton>
+    <Fold>
+      <template #head>
+        The day
+        <span class="quiet small">{{ roundAirWords(round.air, unit) }}; {{ groundWords(round.ground) }}</span>
       </template>
-    </GroundFields>
+      <GroundFields
+        :air="round.air"
+        :ground="round.ground"
+        :unit="unit"
+        :read-only="readOnly"
+        :of="round.name"
+        @air="set({ air: $event })"
+        @ground="set({ ground: { ...round.ground, ...$event } })"
+      >
+        <label v-if="course.seasons.length && !readOnly" class="season"
+          >Season of the course
+          <ChoiceField
+            :value="null"
+            @update:value="takeSeason($event)"
+            label="Take a season"
+            :options="[...course.seasons.map((season) => ({ value: season.name, label: season.name }))]"
+          />
+        </label>
+        <template v-if="share === null && !readOnly">
+          <NButton title="Alt W" @click="askForecast(false)"> Ask for the forecast </NButton>
+          <NButton v-if="rounds.length > 1" title="Alt Shift W" @click="askForecast(true)">
+            of all {{ rounds.length }} rounds
+          </NButton>
+        </template>
+      </GroundFields>
+    </Fold>
     <p v-if="share !== null" class="bar small" role="status">
       <WorkProgress :share="share" /> Asking for the forecast…
       <NButton @click="stop" size="small">Cancel</NButton>
@@ -85,14 +99,9 @@ function takeSeason(name: string): void {
 
 <style scoped>
 .day {
-  padding: 10px 14px;
+  padding: 8px 14px;
   display: grid;
   gap: 6px;
-  margin-bottom: 12px;
-}
-progress {
-  width: 120px;
-  accent-color: var(--petrol);
 }
 .season {
   display: grid;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import RoundAnswer from './RoundAnswer.vue';
+import ActionMenu, { type Action } from '../app/ActionMenu.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import UnitButton from '../app/UnitButton.vue';
 import LinkButton from '../app/LinkButton.vue';
@@ -18,7 +20,6 @@ import {
   InvalidInputError,
   clubsOfIds,
   gaps,
-  isTie,
   lockerFindings,
   type DayTrigger,
   type ShotDemand,
@@ -260,6 +261,23 @@ function remove(): void {
   store.change([{ do: 'removePlan', planId: props.plan.id, version: props.plan.version }]);
   void router.push({ name: 'plan', params: { playerId: props.playerId } });
 }
+const day = ref<InstanceType<typeof DayBar> | null>(null);
+const actions = computed((): Action[] => [
+  ...(event.value
+    ? [
+        { key: 'edit', label: 'Edit the event', run: () => (writing.value = 'edit') },
+        {
+          key: 'settle',
+          label: 'Settle every round',
+          disabled: settling.share.value !== null,
+          run: () => void settle(rounds.value),
+        },
+      ]
+    : []),
+  { key: 'event', label: 'Plan an event', run: () => (writing.value = 'new') },
+  { key: 'week', label: 'Plan a week', run: () => (writing.value = 'week') },
+  { key: 'remove', label: 'Delete this plan', run: remove },
+]);
 const go = (to: string) => void router.replace({ query: { ...route.query, round: to } });
 const dayName = (day: string) => format(parseISO(day), 'EEE d MMM');
 
@@ -294,9 +312,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
     go('travel');
   } else if (pressed.key.toLowerCase() === 'w') {
     pressed.preventDefault();
-    document
-      .querySelector<HTMLButtonElement>(`.day [title="${pressed.shiftKey ? 'Alt Shift W' : 'Alt W'}"]`)
-      ?.click();
+    day.value?.askForecast(pressed.shiftKey);
   } else if (pressed.key === 'Enter' && round.value && !readOnly.value) {
     pressed.preventDefault();
     void settle([round.value]);
@@ -318,15 +334,10 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
       <div class="bar no-print">
         <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan.id" />
         <UnitButton :own="store.sheet!.player.distanceUnit" />
-        <NButton v-if="event && !readOnly" @click="writing = 'edit'"> Edit the event </NButton>
-        <NButton v-if="!readOnly" @click="writing = 'week'">Plan a week</NButton>
-        <NButton v-if="!readOnly" @click="writing = 'new'">Plan an event</NButton>
-        <NButton v-if="event && !readOnly" :disabled="settling.share.value !== null" @click="settle(rounds)">
-          Settle every round
-        </NButton>
-        <LinkButton type="primary" :to="{ name: 'swap-sheet', params: { playerId, planId: plan.id } }"
+        <LinkButton :to="{ name: 'swap-sheet', params: { playerId, planId: plan.id } }"
           >Swap sheet</LinkButton
         >
+        <ActionMenu v-if="!readOnly" label="More for this plan" :actions="actions" />
       </div>
     </header>
     <PlanForm
@@ -393,26 +404,6 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
         "
       />
       <template v-else-if="round">
-        <DayBar
-          v-if="course"
-          :round="round"
-          :course="course"
-          :rounds="onCourses"
-          :unit="unit"
-          :read-only="readOnly"
-          @set="setDays"
-        />
-        <WishesPanel
-          v-if="asked"
-          :wishes="wishes"
-          :school="school"
-          :clubs="asked.order.clubs"
-          :allowed="event.limits.clubs"
-          :unit="unit"
-          :read-only="readOnly"
-          @set="setWishes"
-          @school="school = $event"
-        />
         <p v-if="typeof told === 'string'" class="verdict look" role="alert">
           ◆ {{ told }}
           <RouterLink :to="{ name: 'courses', params: { courseId: round.courseId } }"
@@ -428,63 +419,20 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
           <NButton @click="stop()" size="small">Cancel</NButton>
         </p>
         <template v-if="worked && !worked.refused && asked">
-          <p v-if="chosen?.answer" class="card sentence" aria-live="polite">
-            <template v-if="same"
-              ><span class="verdict fine">●</span> The bag of {{ round.name }} is settled, and the best there
-              is: <b>{{ chosen.answer.best.ids.length }} clubs</b>.</template
-            >
-            <template v-else-if="settled && isTie(chosen.against ?? 0)"
-              ><span class="verdict fine">●</span> The settled bag and the best there is now are a tie:
-              {{ Math.abs(chosen.against ?? 0).toFixed(2) }} strokes a round is less than chance
-              moves.</template
-            >
-            <template v-else-if="settled"
-              ><span class="verdict look">◆</span> The settled bag costs
-              <b>{{ (chosen.against ?? 0).toFixed(2) }}</b> strokes more than the best there is now.</template
-            >
-            <template
-              v-else-if="
-                chosen.against !== null &&
-                asked.against.length > chosen.answer.best.ids.length &&
-                asked.against.length > Math.min(wishes.limit, event.limits.clubs)
-              "
-              ><span class="verdict look">◆</span> The gamer holds {{ asked.against.length }} clubs,
-              {{ Math.min(wishes.limit, event.limits.clubs) }} are wanted: the best
-              {{ chosen.answer.best.ids.length }} are below.</template
-            >
-            <template v-else-if="chosen.against !== null && chosen.against <= 0.005"
-              ><span class="verdict fine">●</span> The gamer is the best there is.</template
-            >
-            <template v-else-if="chosen.against !== null && isTie(chosen.against)"
-              ><span class="verdict fine">●</span> The gamer and the best there is are a tie:
-              {{ chosen.against.toFixed(2) }} strokes a round is less than chance moves.</template
-            >
-            <template v-else-if="chosen.against !== null"
-              ><span class="verdict look">◆</span> The gamer costs
-              <b>{{ chosen.against.toFixed(2) }}</b> strokes a round more than the best there is.</template
-            >
-            {{ ' '
-            }}<template v-for="(swap, i) in swaps" :key="i"
-              >{{ i ? '; ' : '' }}<b v-if="swap.inId" class="in">{{ name(swap.inId) }}</b
-              >{{ swap.inId && swap.outId ? ' for ' : ''
-              }}<span v-if="swap.outId">{{ swap.inId ? '' : 'without ' }}{{ name(swap.outId) }}</span
-              ><span v-else> as well</span></template
-            ><template v-if="swaps.length">.</template>
-            <span class="small quiet proof"
-              >{{ chosen.answer.proof.proved ? 'Proved' : 'Not proved' }} of
-              {{ chosen.answer.proof.sets.toLocaleString('en') }} sets.</span
-            >
-            <NButton
-              v-if="!readOnly && !same"
-              class="settle no-print"
-              title="Alt Enter"
-              :disabled="settling.share.value !== null"
-              @click="settle([round])"
-              type="primary"
-            >
-              Make it the bag of {{ round.name }}
-            </NButton>
-          </p>
+          <RoundAnswer
+            v-if="chosen?.answer"
+            :round-name="round.name"
+            :chosen="chosen"
+            :same="same"
+            :settled="Boolean(settled)"
+            :swaps="swaps"
+            :carried="asked.against.length"
+            :allowed="Math.min(wishes.limit, event.limits.clubs)"
+            :name-of="name"
+            :read-only="readOnly"
+            :busy="settling.share.value !== null"
+            @settle="settle([round])"
+          />
           <p v-if="faults.length > 0" class="at-fault small" role="note">
             <span class="verdict fault">■</span>
             {{
@@ -494,32 +442,32 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
             }}: {{ faults[0]!.reason }}
             <span class="quiet">To avoid it, raise the price of uneven steps or lock a club.</span>
           </p>
+        </template>
+        <div class="folds">
+          <DayBar
+            ref="day"
+            v-if="course"
+            :round="round"
+            :course="course"
+            :rounds="onCourses"
+            :unit="unit"
+            :read-only="readOnly"
+            @set="setDays"
+          />
+          <WishesPanel
+            v-if="asked"
+            :wishes="wishes"
+            :school="school"
+            :clubs="asked.order.clubs"
+            :allowed="event.limits.clubs"
+            :unit="unit"
+            :read-only="readOnly"
+            @set="setWishes"
+            @school="school = $event"
+          />
+        </div>
+        <template v-if="worked && !worked.refused && asked">
           <div class="board">
-            <NeedsTable
-              :needs="worked.needs"
-              :taken-away="worked.takenAway"
-              :shown="shown"
-              :changes="own.changes"
-              :notes="own.notes"
-              :strokes="worked.strokes"
-              :rare-strokes="worked.rareStrokes"
-              :unit="unit"
-              :read-only="readOnly"
-              @changes="editRound({ changes: $event })"
-              @notes="editRound({ notes: $event })"
-              @point="pointed = $event"
-            />
-            <NeedsRail
-              v-if="chosen?.answer"
-              :clubs="worked.still"
-              :home="asked.order.clubs"
-              :chosen="chosen.answer.best.ids"
-              :needs="worked.needs"
-              :report="report!"
-              :unit="unit"
-              :pointed="pointed"
-              :height="760"
-            />
             <LockBoard
               v-if="chosen?.answer"
               :clubs="worked.still"
@@ -540,6 +488,31 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
               @set="setWishes($event)"
               @need="showNeed"
             />
+            <NeedsRail
+              v-if="chosen?.answer"
+              :clubs="worked.still"
+              :home="asked.order.clubs"
+              :chosen="chosen.answer.best.ids"
+              :needs="worked.needs"
+              :report="report!"
+              :unit="unit"
+              :pointed="pointed"
+              :height="760"
+            />
+            <NeedsTable
+              :needs="worked.needs"
+              :taken-away="worked.takenAway"
+              :shown="shown"
+              :changes="own.changes"
+              :notes="own.notes"
+              :strokes="worked.strokes"
+              :rare-strokes="worked.rareStrokes"
+              :unit="unit"
+              :read-only="readOnly"
+              @changes="editRound({ changes: $event })"
+              @notes="editRound({ notes: $event })"
+              @point="pointed = $event"
+            />
           </div>
           <OtherBags v-if="chosen?.answer" :asked="asked" :chosen="chosen" :pending="pending" />
           <AfterRound
@@ -557,9 +530,6 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
           <span v-for="n in 6" :key="n" />
         </div>
       </template>
-      <p v-if="!readOnly" class="no-print foot">
-        <NButton @click="remove" size="small">Delete this plan</NButton>
-      </p>
     </template>
   </div>
 </template>
@@ -575,36 +545,15 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
   margin-bottom: 10px;
   border-bottom: 1px solid var(--line);
 }
-.sentence {
-  padding: 10px 14px;
-  margin-bottom: 12px;
-  font-size: 15px;
-}
-.in {
-  color: var(--petrol);
-}
 .at-fault {
   margin: -4px 0 12px;
   color: var(--brick-ink);
 }
-.settle {
-  margin-left: 12px;
-}
-.proof {
-  margin-left: 8px;
-}
 .board {
   display: grid;
-  grid-template-columns: minmax(290px, 0.9fr) 330px minmax(390px, 1.2fr);
+  grid-template-columns: minmax(390px, 1.2fr) 330px minmax(290px, 0.9fr);
   gap: 8px 22px;
   align-items: start;
-}
-progress {
-  width: 160px;
-  accent-color: var(--petrol);
-}
-.foot {
-  margin-top: 18px;
 }
 .print-only {
   display: none;
@@ -636,5 +585,12 @@ progress {
   .print-only {
     display: block;
   }
+}
+.folds {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
+  gap: 10px;
+  align-items: start;
+  margin-bottom: 12px;
 }
 </style>

@@ -220,8 +220,4 @@ const works = [
   padding: 0 4px;
   margin-left: 6px;
 }
-progress {
-  width: 140px;
-  accent-color: var(--petrol);
-}
 </style>

@@ -290,10 +290,6 @@ tbody tr > * {
   font-weight: 400;
   color: var(--quiet);
 }
-progress {
-  width: 140px;
-  accent-color: var(--petrol);
-}
 .found {
   display: grid;
   grid-template-columns: minmax(0, max-content) minmax(280px, 1fr);

@@ -251,7 +251,6 @@ const freezes = computed(() => [
 <style scoped>
 .wishes {
   padding: 8px 14px;
-  margin-bottom: 12px;
 }
 .grid {
   display: flex;

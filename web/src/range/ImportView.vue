@@ -512,10 +512,6 @@ h2 {
 .progress {
   margin: 10px 0;
 }
-progress {
-  width: 260px;
-  accent-color: var(--petrol);
-}
 .result {
   padding: 14px 18px;
   max-width: 900px;

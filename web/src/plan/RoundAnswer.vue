@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { isTie, type Swap } from '@tasche/core';
+import { NButton } from 'naive-ui';
+import { computed } from 'vue';
+import type { RoundAnswer } from './round-worker';
+
+/** What the bag of a round is, what changes against the gamer, and the one thing to do about it. */
+const props = defineProps<{
+  roundName: string;
+  chosen: RoundAnswer;
+  /** The bag of the round is settled, and what it holds is the best there is. */
+  same: boolean;
+  settled: boolean;
+  swaps: readonly Swap[];
+  /** How many clubs are carried now, and how many may be. */
+  carried: number;
+  allowed: number;
+  nameOf: (clubId: string) => string;
+  readOnly: boolean;
+  busy: boolean;
+}>();
+const emit = defineEmits<{ settle: [] }>();
+
+const best = computed(() => props.chosen.answer!.best.ids.length);
+const costs = computed(() => props.chosen.against);
+/** Losses below this print as nothing. */
+const NO_LOSS = 0.005;
+
+const verdict = computed((): { fine: boolean; words: string } | null => {
+  const lost = (costs.value ?? 0).toFixed(2);
+  if (props.same)
+    return {
+      fine: true,
+      words: `The bag of ${props.roundName} is settled, and the best there is: ${best.value} clubs.`,
+    };
+  if (props.settled)
+    return isTie(costs.value ?? 0)
+      ? {
+          fine: true,
+          words: `The settled bag and the best there is now are a tie: ${Math.abs(costs.value ?? 0).toFixed(2)} strokes a round is less than chance moves.`,
+        }
+      : { fine: false, words: `The settled bag costs ${lost} strokes more than the best there is now.` };
+  if (costs.value === null) return null;
+  if (props.carried > best.value && props.carried > props.allowed)
+    return {
+      fine: false,
+      words: `The gamer holds ${props.carried} clubs, ${props.allowed} are wanted: the best ${best.value} are below.`,
+    };
+  if (costs.value <= NO_LOSS) return { fine: true, words: 'The gamer is the best there is.' };
+  return isTie(costs.value)
+    ? {
+        fine: true,
+        words: `The gamer and the best there is are a tie: ${lost} strokes a round is less than chance moves.`,
+      }
+    : { fine: false, words: `The gamer costs ${lost} strokes a round more than the best there is.` };
+});
+/** Reasons shown at once; the rest stand beside each club. */
+const MAX_REASONS = 3;
+const reasons = computed(() =>
+  props.same ? [] : props.swaps.flatMap(({ why }) => (why ? [why] : [])).slice(0, MAX_REASONS),
+);
+const proof = computed(() => props.chosen.answer!.proof);
+</script>
+
+<template>
+  <div class="card sentence" aria-live="polite">
+    <p class="words">
+      <template v-if="verdict"
+        ><span class="verdict" :class="verdict.fine ? 'fine' : 'look'">{{ verdict.fine ? '●' : '◆' }}</span>
+        {{ verdict.words }}</template
+      >
+      <span v-if="swaps.length" class="changes">
+        {{ ' '
+        }}<template v-for="(swap, i) in swaps" :key="i"
+          >{{ i ? '; ' : '' }}<b v-if="swap.inId" class="in">{{ nameOf(swap.inId) }}</b
+          >{{ swap.inId && swap.outId ? ' for ' : ''
+          }}<span v-if="swap.outId">{{ swap.inId ? '' : 'without ' }}{{ nameOf(swap.outId) }}</span
+          ><span v-else> as well</span></template
+        >.
+      </span>
+      <span class="small quiet proof"
+        >{{ proof.proved ? 'Proved' : 'Not proved' }} of {{ proof.sets.toLocaleString('en') }} sets.</span
+      >
+    </p>
+    <ul v-if="reasons.length" class="small reasons">
+      <li v-for="reason in reasons" :key="reason">{{ reason }}</li>
+    </ul>
+    <NButton
+      v-if="!readOnly && !same"
+      class="no-print"
+      title="Alt Enter"
+      :disabled="busy"
+      type="primary"
+      @click="emit('settle')"
+    >
+      Make it the bag of {{ roundName }}
+    </NButton>
+  </div>
+</template>
+
+<style scoped>
+.sentence {
+  padding: 12px 16px;
+  margin-bottom: 10px;
+  font-size: 15px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+}
+.words {
+  flex: 1 1 320px;
+}
+.reasons {
+  order: 1;
+  flex: 1 0 100%;
+  margin: 0;
+  padding-left: 18px;
+  color: var(--quiet);
+}
+.in {
+  color: var(--petrol);
+}
+.proof {
+  margin-left: 8px;
+}
+</style>
