@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { cell, demo, names, newPlayer, paste, saved, verdict } from './workbench';
+import { cell, choose, demo, names, newPlayer, paste, saved, verdict } from './workbench';
 
 test('a bag is written down with the keyboard alone, its hole is named, and the units flip without changing it', async ({
   page,
@@ -205,4 +205,33 @@ test("a gamer never holds a fifteenth club, and the server's no is shown", async
   await page.getByRole('button', { name: 'Print, export, import, and more' }).click();
   await page.getByText('Mark ready').click();
   await expect(page.getByRole('alert').filter({ hasText: 'would hold 18 clubs, 14 allowed' })).toBeVisible();
+});
+
+test('an empty bag says how to begin: the cursor waits, and a usual bag with one carry is there at once', async ({
+  page,
+}) => {
+  await newPlayer(page, 'Nele Neu', 'metres');
+  await expect(page.locator('td[data-column="new"]')).toBeFocused();
+  const ways = page.getByRole('region', { name: 'Begin this bag' });
+  await choose(ways.getByLabel('Hybrids'), '2');
+  await choose(ways.getByLabel('Fairway woods'), '1');
+  await ways.getByLabel('Carry of the 7 iron').fill('900');
+  await ways.getByLabel('Carry of the 7 iron').press('Tab');
+  await expect(ways.getByRole('alert')).toContainText('must be between 35 and 320 m, not “900”');
+  await ways.getByLabel('Carry of the 7 iron').fill('140');
+  await ways.getByRole('button', { name: 'Put these 14 in' }).click();
+  await saved(page);
+  expect(await names(page)).toEqual(
+    expect.arrayContaining(['Driver', 'Hybrid 3', 'Hybrid 4', '7 iron', 'Putter']),
+  );
+  await expect(ways).toBeHidden();
+  // What is not known is counted and led to; hollow pegs hang where the model puts them.
+  await expect(page.getByRole('button', { name: '12 of 13 carries not known yet' })).toBeVisible();
+  await expect(cell(page, 'Driver', 'shot.full.carryM')).toBeFocused();
+  await page.keyboard.type('205');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: '11 of 13 carries not known yet' }).click();
+  await expect(cell(page, '3 wood', 'shot.full.carryM')).toBeFocused();
+  await expect(page.locator('.verdict-card')).not.toContainText('fault');
+  await saved(page);
 });

@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { choose, demo, saved } from './workbench';
+import { choose, demo, fromMenu, saved } from './workbench';
 
 test('a bag is chosen for the shots of a week: needs typed, locks pressed, reasons read, put into the plan, printed; all of it kept, and undone', async ({
   page,
 }) => {
   await page.goto(`${demo.maren}/plan`);
-  await page.getByRole('button', { name: 'Plan a week' }).click();
+  await fromMenu(page, 'Plan a week');
   await page.getByLabel('Name of the week').fill('Erg days');
   await page.getByLabel('Course').fill('Erg Chebka');
   await page.getByRole('button', { name: 'Plan it from the gamer bag' }).click();
@@ -65,7 +65,7 @@ test('a bag is chosen for the shots of a week: needs typed, locks pressed, reaso
   await expect(panel.getByRole('group', { name: 'Locks' })).toBeHidden();
   await expect(page.locator('.swap').first()).toBeVisible();
   await page.emulateMedia({ media: 'screen' });
-  await page.getByRole('button', { name: 'Delete this plan' }).click();
+  await fromMenu(page, 'Delete this plan');
   await saved(page);
 });
 

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { choose, demo, names, newPlayer, paste, saved } from './workbench';
+import { choose, demo, fromMenu, names, newPlayer, paste, saved } from './workbench';
 
 test('a week is planned, printed, made the gamer on the day, and undone', async ({ page }) => {
   await page.goto(`${demo.pim}/plan`);
-  await page.getByRole('button', { name: 'Plan a week' }).click();
+  await fromMenu(page, 'Plan a week');
   await page.getByLabel('Name of the week').fill('Lagoa days');
   await page.getByLabel('Course').fill('Lagoa Funda');
   await page.getByLabel('Ground', { exact: true }).fill('long wet rough, heavy sand');
@@ -47,7 +47,7 @@ test('a week is planned, printed, made the gamer on the day, and undone', async 
   await page.goto(`${demo.pim}/bag`);
   expect(await names(page)).toContain('Hybrid 4');
   await page.goto(address);
-  await page.getByRole('button', { name: 'Delete this plan' }).click();
+  await fromMenu(page, 'Delete this plan');
   await saved(page);
   await page.goto(`${demo.pim}/history`);
   await page

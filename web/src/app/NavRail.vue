@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
 import { CircleHelp, Moon, Sun } from 'lucide-vue-next';
-import { computed } from 'vue';
+import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useKeysHelp } from '../keys/keys-help';
 import { useSheet } from '../sheet/sheet-store';
@@ -24,10 +24,21 @@ const views = [
   { name: 'history', label: 'History' },
   { name: 'settings', label: 'Settings' },
 ] as const;
+
+/** On a phone the views are one strip, which shows the one that is open. */
+const nav = useTemplateRef<HTMLElement>('nav');
+watch(
+  () => [route.name, playerId.value],
+  async () => {
+    await nextTick();
+    nav.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  },
+  { immediate: true },
+);
 </script>
 
 <template>
-  <nav aria-label="Views">
+  <nav ref="nav" aria-label="Views">
     <RouterLink to="/roster" class="brand">tasche</RouterLink>
     <RouterLink to="/roster" class="view" :class="{ here: route.name === 'roster' }">Roster</RouterLink>
     <RouterLink

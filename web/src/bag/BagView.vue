@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import EmptyBag from './EmptyBag.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
 import KindQuestion from '../clubs/KindQuestion.vue';
 import UnitButton from '../app/UnitButton.vue';
 import {
+  shotIn,
   BENDING_CAUTION,
   COMMITTEE_DECIDES,
   GAPPING_STRATEGIES,
@@ -11,9 +14,9 @@ import {
 } from '@tasche/core';
 import type { Command } from '@tasche/contract';
 import { until, useEventListener, useElementSize } from '@vueuse/core';
-import { NButton, NSelect } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { v4 as newId } from 'uuid';
-import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay, shortMoment, today } from '../app/day';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
@@ -193,6 +196,28 @@ function makeBag(copyOf?: readonly string[]): void {
   void router.push({ name: 'bag', params: { playerId: props.playerId, bagId: id } });
 }
 
+const clubCount = (count: number) => `${count} ${count === 1 ? 'club' : 'clubs'}`;
+/** Clubs one hits to a number, and those whose number nobody has told. */
+const carryClubs = computed(() => ladder.rows.value.filter(({ kind }) => kind !== 'putter'));
+const unknownCarries = computed(() => carryClubs.value.filter(({ spec }) => !shotIn(spec, 'shot.full')));
+function toNextUnknown(): void {
+  const next = unknownCarries.value[0];
+  if (next) void grid.value?.goTo(next.id, 'shot.full.carryM');
+}
+
+/** A usual bag goes in like a paste, and the cursor to the first carry that is not known. */
+async function fill(rows: string): Promise<void> {
+  paste(rows, 0, 0);
+  await nextTick();
+  toNextUnknown();
+}
+/** An empty bag has the cursor where one types. */
+function focusWhenEmpty(): void {
+  if (canEdit.value && bag.value?.clubIds.length === 0) void grid.value?.focus();
+}
+onMounted(focusWhenEmpty);
+watch(() => bag.value?.id, focusWhenEmpty, { flush: 'post' });
+
 function paste(text: string, row: number, column: number): void {
   try {
     editing.paste(text, row, column, ladder.rows.value, columnSet.value.columns);
@@ -256,7 +281,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           ><span v-if="bag?.ready" class="tag">ready</span>
         </h1>
         <p class="quiet small meta">
-          <span v-if="bag">{{ ladder.inBag.value.length }} clubs</span>
+          <span v-if="bag">{{ clubCount(ladder.inBag.value.length) }}</span>
+          <NButton v-if="unknownCarries.length" text type="primary" class="unknown" @click="toNextUnknown"
+            >{{ unknownCarries.length }} of {{ carryClubs.length }} carries not known yet</NButton
+          >
           <span v-if="ladder.tooMany.value > 0" class="verdict look"
             >◆ {{ ladder.tooMany.value }} must go: {{ ladder.limit.value }} is the limit (Rule 4.1b)</span
           >
@@ -271,21 +299,21 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </p>
       </div>
       <div class="bar no-print">
-        <NSelect
+        <ChoiceField
           v-if="bagOptions.length > 1"
           :value="bag?.id"
           :options="bagOptions"
-          aria-label="Bag"
-          style="width: 172px"
+          label="Bag"
+          size="medium"
           @update:value="
-            (id: string) => router.push({ name: 'bag', params: { playerId, bagId: id }, query: route.query })
+            (id) => router.push({ name: 'bag', params: { playerId, bagId: id }, query: route.query })
           "
         />
-        <NSelect
+        <ChoiceField
           v-model:value="school"
+          label="Gapping style"
+          size="medium"
           :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
-          style="width: 200px"
-          :input-props="{ 'aria-label': 'Way of spacing' }"
         />
         <UnitButton :own="store.sheet!.player.distanceUnit" />
         <BagMenu
@@ -403,6 +431,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :unit="unit"
         />
       </ConditionsBar>
+      <EmptyBag v-if="canEdit && bag.clubIds.length === 0" :unit="unit" @rows="fill" />
       <div class="stage">
         <div ref="board" class="board" :class="{ table: asTable, wide: boardWidth > 1000 }">
           <SheetGrid

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import ChoiceField from '../fields/ChoiceField.vue';
 import type { PlanView } from '@tasche/contract';
-import { NSelect } from 'naive-ui';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { useSheet } from '../sheet/sheet-store';
@@ -24,12 +24,12 @@ function choose(id: string): void {
 </script>
 
 <template>
-  <NSelect
+  <ChoiceField
     v-if="options.length > 1"
     :value="planId"
     :options="options"
-    :input-props="{ 'aria-label': 'Plan' }"
-    style="width: 190px"
+    label="Plan"
+    size="medium"
     @update:value="choose"
   />
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import ActionMenu, { type Action } from '../app/ActionMenu.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import LinkButton from '../app/LinkButton.vue';
 import {
   COMMITTEE_DECIDES,
   GAPPING_STRATEGIES,
@@ -17,7 +18,7 @@ import {
 } from '@tasche/core';
 import type { PlanChoosing, PlanDetails } from '@tasche/contract';
 import { useEventListener } from '@vueuse/core';
-import { NButton, NSelect, NTable } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -149,6 +150,30 @@ function remove(): void {
   store.change([{ do: 'removePlan', planId: plan.value.id, version: plan.value.version }]);
   void router.push({ name: 'plan', params: { playerId: props.playerId } });
 }
+const actions = computed((): Action[] => [
+  { key: 'edit', label: 'Edit the week', run: () => (writing.value = 'edit') },
+  ...(bag.value
+    ? [
+        {
+          key: 'flights',
+          label: 'Flights',
+          run: () =>
+            void router.push({
+              name: 'flight',
+              params: { playerId: props.playerId, bagId: bag.value!.id },
+              query: settingPart(route.query),
+            }),
+        },
+      ]
+    : []),
+  ...(store.gamer
+    ? [
+        { key: 'event', label: 'Plan an event', run: () => (writing.value = 'event') },
+        { key: 'week', label: 'Plan a week', run: () => (writing.value = 'new') },
+      ]
+    : []),
+  ...(bag.value?.gamer ? [] : [{ key: 'remove', label: 'Delete this plan', run: remove }]),
+]);
 
 /** Every club that could go, as it plays in the week's air. */
 const knownCandidates = computed(() =>
@@ -213,18 +238,17 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </div>
       <div class="bar no-print">
         <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan?.id" />
-        <NSelect
+        <ChoiceField
           v-model:value="school"
+          label="Gapping style"
+          size="medium"
           :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
-          style="width: 190px"
-          :input-props="{ 'aria-label': 'Way of spacing' }"
         />
         <UnitButton :own="store.sheet!.player.distanceUnit" />
-        <NButton v-if="plan" @click="writing = 'edit'">Edit the week</NButton>
-        <NButton v-if="store.gamer" @click="writing = 'new'">Plan a week</NButton>
-        <NButton v-if="store.gamer" :class="{ main: !plan }" @click="writing = 'event'">
-          Plan an event
-        </NButton>
+        <template v-if="!plan && store.gamer">
+          <NButton @click="writing = 'new'">Plan a week</NButton>
+          <NButton type="primary" @click="writing = 'event'">Plan an event</NButton>
+        </template>
         <NButton
           v-if="plan"
           :aria-expanded="airOpen || Boolean(setting)"
@@ -233,11 +257,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         >
           Air and ground
         </NButton>
-        <LinkButton
-          v-if="bag"
-          :to="{ name: 'flight', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }"
-          >Flights</LinkButton
-        >
         <NButton v-if="plan" @click="print">Print the swap sheet</NButton>
         <NButton
           v-if="plan && bag && !bag.gamer"
@@ -247,6 +266,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         >
           Make it the gamer
         </NButton>
+        <ActionMenu v-if="plan" label="More for this plan" :actions="actions" />
       </div>
     </header>
     <EventForm v-if="writing === 'event'" :player-id="playerId" @leave="writing = null" />
@@ -415,9 +435,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </li>
         <li class="quiet">{{ COMMITTEE_DECIDES }}</li>
       </ul>
-      <p v-if="!bag.gamer" class="no-print foot">
-        <NButton @click="remove" size="small">Delete this plan</NButton>
-      </p>
     </template>
   </div>
 </template>
@@ -538,9 +555,6 @@ ol {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 18px;
-}
-.foot {
-  margin-top: 18px;
 }
 @media (max-width: 980px) {
   .board {

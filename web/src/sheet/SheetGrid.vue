@@ -242,8 +242,10 @@ function onDropped(event: { data?: ClubView; item: HTMLElement }): void {
 
 defineExpose({
   focus: focusCell,
-  goTo: (clubId: string) => {
+  goTo: (clubId: string, columnId?: string) => {
     activeRow.value = clubId;
+    const column = props.columns.findIndex(({ id }) => id === columnId);
+    if (column >= 0) activeColumn.value = column;
     return focusCell();
   },
 });

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { MAKE_UP_BOUNDS, USUAL_MAKE_UP, usualBag, type DistanceUnit, type MakeUp } from '@tasche/core';
+import { NButton, NForm, NFormItem } from 'naive-ui';
+import { computed, reactive } from 'vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import NumberField from '../fields/NumberField.vue';
+
+/** Three ways to fill an empty bag: type it, paste it, or begin with a usual one and one carry that is known. */
+const props = defineProps<{ unit: DistanceUnit }>();
+const emit = defineEmits<{
+  /** Rows with heads, as a spreadsheet would give them. */
+  rows: [text: string];
+}>();
+
+const PARTS: readonly { part: keyof MakeUp; label: string }[] = [
+  { part: 'woods', label: 'Fairway woods' },
+  { part: 'hybrids', label: 'Hybrids' },
+  { part: 'wedges', label: 'Wedges beside the PW' },
+];
+/** Shorter or longer than this nobody carries the club asked for. */
+const CARRY_BOUNDS = { yd: [40, 350], m: [35, 320] } as const;
+/** The carry of a good amateur, to show what is meant. Common practice, no source. */
+const EXAMPLE = { '7 iron': { yd: '155', m: '140' }, Driver: { yd: '230', m: '210' } } as const;
+
+const draft = reactive({
+  ...USUAL_MAKE_UP,
+  club: '7 iron' as '7 iron' | 'Driver',
+  carry: null as number | null,
+});
+const counts = (part: keyof MakeUp) => {
+  const [min, max] = MAKE_UP_BOUNDS[part];
+  return Array.from({ length: max - min + 1 }, (_one, i) => min + i);
+};
+const clubs = computed(() => usualBag(draft));
+const begin = () =>
+  emit(
+    'rows',
+    [
+      'Club\tLoft\tCarry',
+      ...clubs.value.map(({ name, loftDeg }) =>
+        [
+          name,
+          loftDeg,
+          name === draft.club && draft.carry !== null ? `${draft.carry} ${props.unit}` : '',
+        ].join('\t'),
+      ),
+    ].join('\n'),
+  );
+const SAMPLE =
+  'Club\tLoft\tCarry\nDriver\t9\t265\n3 wood\t15\t240\n7 iron\t32\t165\nPW\t45\t130\n56\t56\t100';
+const copySample = () => void navigator.clipboard.writeText(SAMPLE);
+</script>
+
+<template>
+  <section class="card empty-bag no-print" aria-label="Begin this bag">
+    <div>
+      <h2>Type it</h2>
+      <p class="small quiet">
+        The cursor is in the first row. Write a name and press Enter; Tab goes on to loft and carry. What you
+        do not know stays empty.
+      </p>
+    </div>
+    <div>
+      <h2>Paste it</h2>
+      <p class="small quiet">
+        Copy rows from a spreadsheet, with or without heads, and press Ctrl V in the sheet. A row is a club:
+        <span class="sample">Club, Loft, Carry</span>
+      </p>
+      <NButton size="small" @click="copySample">Copy a sample</NButton>
+    </div>
+    <NForm class="usual" :model="draft" size="small" :show-feedback="false" @submit.prevent="begin">
+      <h2>Begin with a usual bag</h2>
+      <div class="line">
+        <NFormItem v-for="{ part, label } in PARTS" :key="part" :label="label">
+          <ChoiceField v-model:value="draft[part]" :label="label" :options="counts(part)" />
+        </NFormItem>
+        <NFormItem label="A carry you know">
+          <span class="known">
+            <ChoiceField
+              v-model:value="draft.club"
+              label="Club of the known carry"
+              :options="['7 iron', 'Driver']"
+            />
+            <NumberField
+              v-model:value="draft.carry"
+              :label="`Carry of the ${draft.club}`"
+              :unit="unit"
+              :bounds="CARRY_BOUNDS[unit]"
+              :placeholder="EXAMPLE[draft.club][unit]"
+              optional
+            />
+          </span>
+        </NFormItem>
+        <NButton type="primary" size="small" attr-type="submit">Put these {{ clubs.length }} in</NButton>
+      </div>
+      <p class="small quiet">
+        {{
+          clubs.map(({ name, loftDeg }) => (/^\d\d$/.test(name) ? name : `${name} ${loftDeg}°`)).join(', ')
+        }}. Usual lofts, to be overwritten by yours; carries are worked out until you know them.
+      </p>
+    </NForm>
+  </section>
+</template>
+
+<style scoped>
+.empty-bag {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 260px), 1fr));
+  gap: 14px 28px;
+  padding: 16px 18px;
+  margin: 10px 0;
+}
+.empty-bag h2 {
+  margin-bottom: 4px;
+}
+.sample {
+  font-family: var(--narrow);
+  color: var(--ink);
+}
+.usual {
+  grid-column: 1 / -1;
+  border-top: 1px solid var(--line-soft);
+  padding-top: 12px;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: end;
+  margin-bottom: 8px;
+}
+.known {
+  display: inline-flex;
+  gap: 6px;
+}
+</style>
