@@ -19,11 +19,11 @@ test('with the database gone the page says so, keeps what is typed over a reload
   await cell(page, '9 iron', 'lengthIn').focus();
   await page.keyboard.type('36.25');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('status').filter({ hasText: 'The database is away' })).toContainText(
+  await expect(page.getByRole('status').filter({ hasText: 'The database cannot be reached' })).toContainText(
     '1 change is kept here',
   );
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'The server is away' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The server cannot be reached' })).toBeVisible();
   const asRoot = process.getuid?.() === 0;
   const child = spawn(
     asRoot ? 'runuser' : command[0]!,

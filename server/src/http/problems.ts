@@ -49,7 +49,7 @@ const DATABASE_PROBLEMS: Record<NonNullable<ReturnType<typeof databaseState>>, A
     status: 503,
     problem: {
       error: 'database-away',
-      message: 'The database is away. Nothing was lost; try again in a moment.',
+      message: 'The database cannot be reached. Nothing was lost; try again in a moment.',
     },
   },
   busy: {

@@ -33,7 +33,7 @@ onMounted(() => {
       <div v-if="outbox.away" class="away no-print" role="status">
         <strong>{{ outbox.away }}</strong>
         {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be sent
-        as soon as it is back.
+        as soon as it can be.
         <NButton @click="outbox.tryNow()" size="small">Try now</NButton>
       </div>
       <ConflictBar />

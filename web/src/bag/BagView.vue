@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import EmptyBag from './EmptyBag.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import KindQuestion from '../clubs/KindQuestion.vue';
@@ -196,7 +197,6 @@ function makeBag(copyOf?: readonly string[]): void {
   void router.push({ name: 'bag', params: { playerId: props.playerId, bagId: id } });
 }
 
-const clubCount = (count: number) => `${count} ${count === 1 ? 'club' : 'clubs'}`;
 /** Clubs one hits to a number, and those whose number nobody has told. */
 const carryClubs = computed(() => ladder.rows.value.filter(({ kind }) => kind !== 'putter'));
 const unknownCarries = computed(() => carryClubs.value.filter(({ spec }) => !shotIn(spec, 'shot.full')));
@@ -281,7 +281,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           ><span v-if="bag?.ready" class="tag">ready</span>
         </h1>
         <p class="quiet small meta">
-          <span v-if="bag">{{ clubCount(ladder.inBag.value.length) }}</span>
+          <span v-if="bag">{{ counted(ladder.inBag.value.length, 'club') }}</span>
           <NButton v-if="unknownCarries.length" text type="primary" class="unknown" @click="toNextUnknown"
             >{{ unknownCarries.length }} of {{ carryClubs.length }} carries not known yet</NButton
           >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
@@ -218,7 +219,7 @@ const strokesWords = (id: string) => {
             class="row"
           >
             <b>{{ build.name }}</b><span class="quiet small"
-              >{{ build.strikes.length }} shots, {{ shortDay(build.days[0])
+              >{{ counted(build.strikes.length, 'shot') }}, {{ shortDay(build.days[0])
               }}<template v-if="build.days[1] !== build.days[0]">
                 to {{ shortDay(build.days[1]) }}</template
               ></span

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import FileField from '../fields/FileField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -262,7 +263,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </div>
     </header>
     <p v-if="store.state === 'away'" class="quiet" role="status">
-      The server is away. This page opens by itself as soon as it is back.
+      The server cannot be reached. This page opens by itself as soon as it can be.
     </p>
     <div v-else-if="store.state !== 'ready'" class="waiting" role="status" aria-label="Loading">
       <span v-for="n in 6" :key="n" />
@@ -361,7 +362,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </div>
       <section v-if="brought" class="card brought" aria-label="What the file holds">
         <h2>
-          {{ brought.file }}: {{ brought.holes.length }} holes<template v-if="brought.holes.length"
+          {{ brought.file }}: {{ counted(brought.holes.length, 'hole')
+          }}<template v-if="brought.holes.length"
             >, {{ distanceNumber(courseLengthM(brought, 0), unit) }} {{ unit }}, par
             {{ brought.holes.reduce((sum, { par }) => sum + par, 0) }}</template
           >

@@ -101,7 +101,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     </header>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <p v-if="store.state === 'away'" class="quiet" role="status">
-      The server is away. This page opens by itself as soon as it is back.
+      The server cannot be reached. This page opens by itself as soon as it can be.
     </p>
     <div class="year" aria-hidden="true">
       <span v-for="(month, m) in MONTHS" :key="m" class="small quiet">{{ month.slice(0, 3) }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import FileField from '../fields/FileField.vue';
 import type { ChangeResult, ImportPlan } from '@tasche/contract';
 import { quantityOf, shotKindOf, type Reading } from '@tasche/core';
@@ -106,7 +107,10 @@ function readingText(value: Reading['value']): string {
       <p role="status">
         <b>{{ plan.adds.length }}</b> new clubs, <b>{{ plan.edits.length }}</b> changed,
         <b>{{ plan.same.length }}</b> as they were<template v-if="plan.rejected.length"
-          >, <b class="verdict fault">{{ plan.rejected.length }} cells that can't be taken</b></template
+          >,
+          <b class="verdict fault"
+            >{{ counted(plan.rejected.length, 'cell') }} that can't be taken</b
+          ></template
         >.
       </p>
       <p v-if="plan.unknownColumns.length" class="verdict look">

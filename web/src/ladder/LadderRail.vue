@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import {
   carryLadder,
   distanceNumber,
@@ -156,7 +157,7 @@ const loftTicks = computed(() =>
       :width="width"
       :height="height"
       role="img"
-      :aria-label="`Rail of ${rungs.length} clubs by carry; the table form lists them`"
+      :aria-label="`Rail of ${counted(rungs.length, 'club')} by carry; the table form lists them`"
     >
       <text :x="LOFT_X" y="16" class="head" text-anchor="middle">degrees</text>
       <text :x="RAIL_X" y="16" class="head" text-anchor="middle">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import KindQuestion from '../clubs/KindQuestion.vue';
 import TextField from '../fields/TextField.vue';
 import UnitButton from '../app/UnitButton.vue';
@@ -96,7 +97,7 @@ function paste(text: string, row: number, column: number): void {
       <div class="grow">
         <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> locker</h1>
         <p class="quiet small">
-          {{ store.clubs.length }} clubs owned. Type, paste, or open one with Alt Enter.
+          {{ counted(store.clubs.length, 'club') }} owned. Type, paste, or open one with Alt Enter.
         </p>
       </div>
       <div class="bar">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import { useForm } from '../fields/use-form';
 import NumberField from '../fields/NumberField.vue';
 import DateField from '../fields/DateField.vue';
@@ -199,7 +200,8 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
               {{ one.rounds.length === 1 ? 'round' : 'rounds' }}</span
             ><span class="quiet">{{ courseNames(one) }}</span>
             <span class="quiet small"
-              >{{ one.limits.clubs }} clubs, {{ one.limits.lengthIn }} in<template v-if="planned.has(one.id)"
+              >{{ counted(one.limits.clubs, 'club') }}, {{ one.limits.lengthIn }} in<template
+                v-if="planned.has(one.id)"
                 >; planned already</template
               ></span
             >

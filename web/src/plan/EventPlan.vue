@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import RoundAnswer from './RoundAnswer.vue';
 import ActionMenu, { type Action } from '../app/ActionMenu.vue';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -326,7 +327,8 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
       <div class="grow">
         <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> {{ plan.name }}</h1>
         <p v-if="event" class="quiet small">
-          {{ event.limits.clubs }} clubs, {{ event.limits.lengthIn }} in at most<template v-if="event.notes"
+          {{ counted(event.limits.clubs, 'club') }}, {{ event.limits.lengthIn }} in at most<template
+            v-if="event.notes"
             >. {{ event.notes }}</template
           >
         </p>
@@ -359,7 +361,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
     </p>
     <p v-if="settling.problem.value" class="verdict fault" role="alert">■ {{ settling.problem.value }}</p>
     <p v-if="schedule.state === 'away'" class="quiet" role="status">
-      The courses are away; this opens by itself as soon as they are back.
+      The courses cannot be reached; this opens by itself as soon as they can be.
     </p>
     <p v-else-if="schedule.state === 'ready' && !event" class="quiet">
       This event was deleted. <NButton @click="remove" size="small">Delete this plan</NButton>

@@ -130,7 +130,7 @@ const bars = computed(() => {
       :width="WIDTH"
       :height="height"
       role="img"
-      :aria-label="`The ladder of ${rungs.length} clubs beside what the round asks${said}`"
+      :aria-label="`The ladder of ${rungs.length} clubs beside the shots the round will ask for${said}`"
     >
       <g v-for="tick in ticks" :key="tick.at">
         <line :x1="RAIL" :x2="WIDTH - 4" :y1="tick.y" :y2="tick.y" class="grid" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import ActionMenu, { type Action } from '../app/ActionMenu.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
@@ -312,7 +313,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             >uneven {{ evenness[0] }} → <b>{{ evenness[1] }}</b>,
             {{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }};
             {{ baseReport.faults }} → {{ report.faults }} {{ report.faults === 1 ? 'fault' : 'faults' }};
-            {{ ladder.inBag.value.length }} clubs<template v-if="ladder.tooMany.value">
+            {{ counted(ladder.inBag.value.length, 'club')
+            }}<template v-if="ladder.tooMany.value">
               <span class="verdict look">◆ {{ ladder.tooMany.value }} must go</span></template
             ></span
           >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import { isTie, type Swap } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
@@ -31,7 +32,7 @@ const verdict = computed((): { fine: boolean; words: string } | null => {
   if (props.same)
     return {
       fine: true,
-      words: `The bag of ${props.roundName} is settled, and the best there is: ${best.value} clubs.`,
+      words: `The bag of ${props.roundName} is settled, and the best there is: ${counted(best.value, 'club')}.`,
     };
   if (props.settled)
     return isTie(costs.value ?? 0)
@@ -44,7 +45,7 @@ const verdict = computed((): { fine: boolean; words: string } | null => {
   if (props.carried > best.value && props.carried > props.allowed)
     return {
       fine: false,
-      words: `The gamer holds ${props.carried} clubs, ${props.allowed} are wanted: the best ${best.value} are below.`,
+      words: `The gamer holds ${counted(props.carried, 'club')}, ${props.allowed} are wanted: the best ${best.value} are below.`,
     };
   if (costs.value <= NO_LOSS) return { fine: true, words: 'The gamer is the best there is.' };
   return isTie(costs.value)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NTable } from 'naive-ui';
 import { planRoundOf } from '@tasche/contract';
@@ -63,8 +64,8 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
         <h1>Swap sheet <span class="quiet dot">·</span> {{ store.sheet!.player.name }}</h1>
         <p v-if="event" class="quiet">
           {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }};
-          {{ event.limits.clubs }} clubs, {{ event.limits.lengthIn }} in at most. Against the gamer:
-          {{ gamerNames }}.
+          {{ counted(event.limits.clubs, 'club') }}, {{ event.limits.lengthIn }} in at most. Against the
+          gamer: {{ gamerNames }}.
         </p>
       </div>
       <div class="bar no-print">
@@ -133,7 +134,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
           <li v-for="(trigger, k) in own.triggers" :key="k">◇ {{ trigger.text }}</li>
         </ul>
         <p class="bag">
-          <b>{{ clubs.length }} clubs:</b>
+          <b>{{ counted(clubs.length, 'club') }}:</b>
           <span v-for="(club, k) in clubs" :key="club.id"
             >{{ k ? ', ' : ' ' }}{{ club.name
             }}<span v-if="club.shots.full" class="quiet"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import WorkProgress from '../app/WorkProgress.vue';
 import NumberField from '../fields/NumberField.vue';
 import { NButton, NTable } from 'naive-ui';
@@ -116,7 +117,7 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
     <p v-if="travel.problem.value" class="verdict fault" role="alert">■ {{ travel.problem.value }}</p>
     <template v-if="set">
       <p class="card sentence" aria-live="polite">
-        <b>{{ set.ids.length }} clubs</b> lose
+        <b>{{ counted(set.ids.length, 'club') }}</b> lose
         <b>{{ Math.max(0, set.strokes - set.wholeLocker).toFixed(2) }}</b> strokes a round against the whole
         locker.
         {{
@@ -134,7 +135,7 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
       </p>
       <dl v-if="sizes.length > 1" class="sizes small">
         <template v-for="one in sizes" :key="one.size"
-          ><dt>{{ one.size }} clubs lose</dt>
+          ><dt>{{ counted(one.size, 'club') }} lose</dt>
           <dd>
             <b>{{ one.loses.toFixed(2) }}</b><span v-if="one.loses - one.losesAtLeast > 0.005" class="quiet">
               (at least {{ one.losesAtLeast.toFixed(2) }})</span

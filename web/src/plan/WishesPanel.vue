@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import Fold from '../app/Fold.vue';
 import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -98,7 +99,7 @@ const freezes = computed(() => [
       What the player wants
       <span class="quiet small"
         >{{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }},
-        {{ Math.min(wishes.limit, allowed) }} clubs, {{ BOUNCE_SCHOOL_WORDS[wishes.bounce]
+        {{ counted(Math.min(wishes.limit, allowed), 'club') }}, {{ BOUNCE_SCHOOL_WORDS[wishes.bounce]
         }}<template v-if="wishes.mostChanges !== null"
           >, {{ wishes.mostChanges === 0 ? 'frozen' : `${wishes.mostChanges} changes at most` }}</template
         ><template v-for="one in wishes.kinds.filter(({ kind }) => kind !== 'driver')" :key="one.kind"

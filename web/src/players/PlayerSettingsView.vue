@@ -22,7 +22,7 @@ import {
 } from '@tasche/core';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { airUnits, type AirPart } from '../conditions/air-units';
+import { airUnits, airWords, type AirPart } from '../conditions/air-units';
 import { useSheet } from '../sheet/sheet-store';
 
 /** Who the player is, what they read in, and from where on a step of theirs is worth a word. */
@@ -230,8 +230,9 @@ function archive(): void {
               >■ {{ complaints.get(one.field)!.reason }}</span
             >
             <p class="quiet small wide">
-              Calm. Carries read in other air are moved from here. An empty field is the usual: 21 °C, sea
-              level, 50 %.
+              Calm. Carries read in other air are moved from here. An empty field is the usual:
+              {{ airWords('temperature', BASELINE.temperatureC, unit) }}, sea level,
+              {{ BASELINE.humidityPct }} %.
             </p>
           </fieldset>
         </div>
@@ -390,6 +391,7 @@ td {
   border-color: var(--brick);
 }
 .usual {
+  margin-left: 0.5em;
   color: var(--petrol);
   white-space: nowrap;
 }

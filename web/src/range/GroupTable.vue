@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import { NButton, NTable } from 'naive-ui';
 import type { SessionEntry } from '@tasche/contract';
 import {
@@ -103,9 +104,7 @@ const drift = (group: GroupSummary) => {
           <th scope="col">Carry</th>
           <th scope="col" title="Huber’s mean: a wild shot pulls it little">Robust</th>
           <th scope="col" title="One standard deviation, along and across">Along × across</th>
-          <th scope="col" title="Nine in ten get past the first, one in ten past the second">
-            Mis-hit to hard
-          </th>
+          <th scope="col" title="Eight carries in ten lie between these two">8 in 10 carry</th>
           <th scope="col">Total</th>
           <th scope="col">Side</th>
           <th scope="col" title="What eight in ten are within">Launch</th>
@@ -205,7 +204,7 @@ const drift = (group: GroupSummary) => {
             <td colspan="13">
               <span class="verdict look">◆ {{ name(group) }}: {{ drift(group)!.words }}</span>
               <span class="quiet"
-                >({{ drift(group)!.numbers }}; {{ drift(group)!.before }} shots before)</span
+                >({{ drift(group)!.numbers }}; {{ counted(drift(group)!.before, 'shot') }} before)</span
               >
             </td>
           </tr>

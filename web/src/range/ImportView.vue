@@ -227,8 +227,8 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
       <div class="grow">
         <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> bring a file</h1>
         <p class="quiet small">
-          A CSV of any launch monitor. You say what its columns and clubs are, and see what would come of it,
-          before anything is kept.
+          A CSV of any launch monitor. You say what its columns and clubs are, and see a preview, before
+          anything is kept.
         </p>
       </div>
       <div class="bar">
@@ -375,7 +375,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
         <NButton :disabled="!ready" @click="send('none')" type="primary">Preview the import</NButton>
       </p>
       <template v-if="report">
-        <h2>What would come of it</h2>
+        <h2>Preview</h2>
         <p>
           <b>{{ report.rows.toLocaleString('en') }}</b> rows on {{ report.days.length }}
           {{ report.days.length === 1 ? 'day' : 'days'

@@ -74,11 +74,11 @@ async function lookAside(): Promise<void> {
 }
 const state = computed(() =>
   props.line === 'broken'
-    ? 'the server is away; taken up again by itself'
+    ? 'the server cannot be reached; reconnects by itself'
     : props.monitor.state === 'here'
       ? `${props.monitor.device} is here`
       : props.monitor.state === 'away'
-        ? 'the monitor is away; taken up again by itself'
+        ? 'the monitor cannot be reached; reconnects by itself'
         : 'no monitor is set up; write shots down by hand, or bring a file',
 );
 defineExpose({ hitTen });

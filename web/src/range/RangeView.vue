@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import Fold from '../app/Fold.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -177,7 +178,7 @@ function take(group: GroupSummary, shot: Shot): void {
         readings: [{ key, value: shot, takenOn: session.value.heldOn }],
       },
     ],
-    `measured, ${group.n} shots at ${session.value.name}${before ? `; was ${distanceNumber(before.carryM, unit.value)} ${unit.value} ${before.source}` : ''}`,
+    `measured, ${counted(group.n, 'shot')} at ${session.value.name}${before ? `; was ${distanceNumber(before.carryM, unit.value)} ${unit.value} ${before.source}` : ''}`,
   );
 }
 
@@ -274,7 +275,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       comparisons leave out the older ones.
     </p>
     <p v-if="range.state === 'away'" class="verdict look" role="status">
-      ◆ The server is away; this page fills by itself as soon as it is back.
+      ◆ The server cannot be reached; this page fills by itself as soon as it can be.
     </p>
     <div class="split">
       <nav v-if="range.sessions.length > 0" class="sessions no-print" aria-label="Sessions">
@@ -288,7 +289,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           <b>{{ shortDay(one.heldOn) }}</b> <span v-if="one.live" class="verdict fine">● live</span>
           <span class="place">{{ one.name }}</span>
           <span class="quiet small"
-            >{{ one.strikes }} shots<template v-if="one.clubs">, {{ one.clubs }} clubs</template></span
+            >{{ counted(one.strikes, 'shot')
+            }}<template v-if="one.clubs">, {{ counted(one.clubs, 'club') }}</template></span
           >
         </RouterLink>
       </nav>
@@ -385,7 +387,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
                 <FlightChart
                   :option="above"
                   :height="300"
-                  :label="`Landing points of ${looked.length} clubs; the table above sums them up`"
+                  :label="`Landing points of ${counted(looked.length, 'club')}; the table above sums them up`"
                 />
               </figure>
               <figure>

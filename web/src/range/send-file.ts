@@ -36,7 +36,7 @@ export function sendFile(
         else
           reject(
             new NetworkError(
-              `${problem?.message ?? 'The server or its database is away.'} Nothing was taken.`,
+              `${problem?.message ?? 'The server or its database cannot be reached.'} Nothing was taken.`,
             ),
           );
       }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '../app/counted';
 import { useForm } from '../fields/use-form';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -143,7 +144,9 @@ function startsIn(day: string): string {
         <dl>
           <div>
             <dt>Gamer</dt>
-            <dd>{{ entry.gamer ? `${entry.gamer.clubs} clubs` : '–' }} of {{ entry.clubsOwned }}</dd>
+            <dd>
+              {{ entry.gamer ? `${counted(entry.gamer.clubs, 'club')}` : '–' }} of {{ entry.clubsOwned }}
+            </dd>
           </div>
           <div>
             <dt>Faults</dt>

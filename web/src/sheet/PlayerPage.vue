@@ -53,8 +53,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <p class="quiet">The address may be old. <RouterLink to="/roster">To the roster</RouterLink></p>
     </template>
     <template v-else-if="store.state === 'away'">
-      <h1>The server is away</h1>
-      <p class="quiet" role="status">This page opens by itself as soon as it is back.</p>
+      <h1>The server cannot be reached</h1>
+      <p class="quiet" role="status">This page opens by itself as soon as it can be.</p>
     </template>
     <template v-else>
       <div class="waiting" role="status" aria-label="Loading"><span v-for="n in 8" :key="n" /></div>

@@ -1,3 +1,4 @@
+import { counted } from '../app/counted';
 import { kindFromName, DEFAULT_GAP_SETTINGS, type ClubKind } from '@tasche/core';
 import {
   columnOf,
@@ -76,7 +77,7 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     if (!into || (into.planId && !into.gamer)) return commands;
     const limit = player.gapSettings.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit;
     if ((into.gamer || into.ready) && into.clubIds.length + already >= limit) {
-      notice.value = `${into.name} holds ${limit} clubs, the limit: ${name} went into the locker only.`;
+      notice.value = `${into.name} holds ${counted(limit, 'club')}, the limit: ${name} went into the locker only.`;
       return commands;
     }
     return [...commands, { do: 'putIn', bagId: into.id, clubId: id }];
