@@ -84,15 +84,23 @@ const KIND_WORDS: Record<string, ClubKind> = {
   utility: 'driving iron',
 };
 
+/** "2 flat", "1 up": nobody knows of which standard. */
+const AGAINST_STANDARD = /^[+-]?\d+([.,]\d+)?°? ?(flat|up|upright)$/i;
+
 function readQuantity(quantity: Quantity, text: string, length: 'in' | 'cm'): Read<CellValue> {
   switch (quantity.type) {
     case 'number':
       if (quantity.unit === 'in') return readInches(text, length);
       if (quantity.unit === 'money')
         return readPlainNumber(text.replace(/^[^\d.,\-+]+/, ''), /^\D{1,4}$/, true);
+      if (quantity.key === 'lieDeg' && AGAINST_STANDARD.test(text))
+        return {
+          ok: false,
+          reason: `"${text}" is against a standard lie; write the angle itself, such as 62`,
+        };
       return readPlainNumber(
         text,
-        quantity.unit === 'deg' ? /^(°|deg|degrees?)$/i : /^(g|gr|grams?|layers?|wraps?|x)$/i,
+        quantity.unit === 'deg' ? /^(°|\*|deg|degrees?)$/i : /^(g|gr|grams?|layers?|wraps?|x)$/i,
       );
     case 'choice':
       return readChoice(text, quantity.choices);

@@ -161,3 +161,15 @@ describe('heads', () => {
     for (const one of COLUMNS) expect(recogniseHead(columnHead(one, 'yd'))?.column.id).toBe(one.id);
   });
 });
+
+describe('an angle as people write it', () => {
+  it('may have a star for its degrees', () => {
+    expect(readCell(columnOf('loftStampedDeg')!, '56*', 'yd')).toEqual({ ok: true, value: 56 });
+  });
+  it.each(['2 flat', '1° up', '+1 upright'])('a lie of "%s" is asked for as an angle', (text) => {
+    expect(readCell(columnOf('lieDeg')!, text, 'yd')).toEqual({
+      ok: false,
+      reason: `"${text}" is against a standard lie; write the angle itself, such as 62`,
+    });
+  });
+});

@@ -11,7 +11,7 @@ export interface MakeUp {
 }
 
 /** A club of a usual bag: its name, kind and loft in degrees. */
-export interface UsualClub {
+interface UsualClub {
   name: string;
   kind: ClubKind;
   loftDeg: number;

@@ -27,7 +27,7 @@ export { type HowSure, howSure, howSureSentence } from './how-sure.js';
 export { withModelledCarries } from './modelled-carries.js';
 export { movedClub } from './moved-club.js';
 export { type PlayedShot, type PlayedClub, type PlayedIn, playedIn } from './played-shot.js';
-export { type PutterStrategy, PUTTER_STRATEGIES } from './putter.js';
+export { PUTTER_STRATEGIES } from './putter.js';
 export { type ShotDemand, demandKey, TOUCH_M, MAX_HIT_FROM, DEMAND_BOUNDS } from './shot-demand.js';
 export { type TravelSize, type SmallestTravelSet, smallestTravelSet } from './smallest-travel-set.js';
 export {

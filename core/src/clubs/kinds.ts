@@ -35,8 +35,14 @@ const KIND_PATTERNS: readonly [RegExp, ClubKind][] = [
   [/wood|fairway|^\d+ ?-?w$|^w ?[3-9]$|^fw ?\d*$/i, 'fairway'],
   [/wedge|^(pw|gw|aw|uw|sw|lw)$/i, 'wedge'],
   [/iron|^[1-9] ?-?i$|^i ?[1-9]$/i, 'iron'],
-  [/^(4[0-9]|5[0-9]|6[0-9])(\.\d+)?°?$/, 'wedge'],
-  [/driver/i, 'driver'],
+  // "56", "60°", "W50", "60V", "54/10", "50.08 F": a loft, perhaps with bounce and grind.
+  [/^w?(4[0-9]|5[0-9]|6[0-9])([.,]\d+)? ?(°|\*|deg|degrees?)?([ /-]?\d\d?)? ?[a-z]{0,3}$/i, 'wedge'],
+  [/^deg(ree)?s? ?(4[0-9]|5[0-9]|6[0-9])$/i, 'wedge'],
+  [/^(lob|sand|gap|approach|pitch(ing)?)$/i, 'wedge'],
+  [/driver|^mini$/i, 'driver'],
+  [/^ut ?[1-9]?$|^utility ?[1-9]?$/i, 'driving iron'],
+  [/^# ?[1-9]$|^[1-9]$/, 'iron'],
+  [/^(blade|mallet)$/i, 'putter'],
 ];
 
 /**

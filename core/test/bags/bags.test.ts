@@ -159,8 +159,24 @@ describe('what a name says of a club', () => {
     ['Lob wedge', 'wedge'],
     ['Putter', 'putter'],
     ['Chipper', 'chipper'],
+    ['60V', 'wedge'],
+    ['60° V', 'wedge'],
+    ['Degree 56', 'wedge'],
+    ['56 degree', 'wedge'],
+    ['60*', 'wedge'],
+    ['W50', 'wedge'],
+    ['54/10', 'wedge'],
+    ['50.08 F', 'wedge'],
+    ['Lob', 'wedge'],
+    ['Sand', 'wedge'],
+    ['7', 'iron'],
+    ['#7', 'iron'],
+    ['UT3', 'driving iron'],
+    ['W5', 'fairway'],
+    ['Mini', 'driver'],
+    ['Mallet', 'putter'],
   ])('%s is a %s', (name, kind) => expect(kindFromName(name)).toBe(kind));
-  it.each(['', 'Bertha', '99', '12'])('"%s" says nothing', (name) =>
+  it.each(['', 'Bertha', '99', '12', '70V', 'Blade runner', '56 and a half'])('"%s" says nothing', (name) =>
     expect(kindFromName(name)).toBeUndefined(),
   );
 });

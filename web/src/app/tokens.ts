@@ -1,5 +1,5 @@
 /** The workbench's colours: linen, ink, one petrol accent, brass for "look here", brick for "at fault". */
-export interface Tokens {
+interface Tokens {
   linen: string;
   linenDeep: string;
   paper: string;
@@ -77,7 +77,7 @@ const DARK: Tokens = {
 };
 
 export const FONT = "'IBM Plex Sans', system-ui, sans-serif";
-export const NARROW_FONT = "'IBM Plex Sans Condensed', 'IBM Plex Sans', system-ui, sans-serif";
+const NARROW_FONT = "'IBM Plex Sans Condensed', 'IBM Plex Sans', system-ui, sans-serif";
 
 export function tokensFor(dark: boolean): Tokens {
   return dark ? DARK : LIGHT;

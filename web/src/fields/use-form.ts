@@ -11,7 +11,7 @@ interface FieldRule<Draft> {
   also?: (draft: Draft) => string | null;
 }
 
-export interface Form {
+interface Form {
   /** For `rules` of the NForm, by the `path` of its items. */
   rules: Record<string, FormItemRule>;
   /** Calls `save` when every field may stand; else shows what is wrong at each. */

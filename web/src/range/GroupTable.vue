@@ -202,7 +202,8 @@ const drift = (group: GroupSummary) => {
           </tr>
           <tr v-if="drift(group)" class="drift">
             <td colspan="13">
-              <span class="verdict look">◆ {{ name(group) }}: {{ drift(group)!.words }}</span>
+              <span class="verdict look">◆ {{ name(group) }}: {{ drift(group)!.words }}</span
+              >{{ ' ' }}
               <span class="quiet"
                 >({{ drift(group)!.numbers }}; {{ counted(drift(group)!.before, 'shot') }} before)</span
               >

@@ -9,6 +9,8 @@ interface Landings {
   ys: readonly number[];
 }
 
+const SYMBOLS = ['circle', 'diamond', 'triangle', 'rect', 'pin', 'roundRect'] as const;
+
 /** The share of balls to come that the drawn ellipse is meant to hold. */
 export const HELD_SHARE = 0.8;
 
@@ -46,7 +48,9 @@ export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: C
         name,
         type: 'scatter' as const,
         data: carries.map((x, k): Point => [far(x), far(ys[k]!)]),
-        symbolSize: 7,
+        // Told apart by shape too: colour alone does not speak to everybody.
+        symbol: SYMBOLS[i % SYMBOLS.length]!,
+        symbolSize: 8,
         itemStyle: { color: colour, opacity: 0.6 },
       },
       {
