@@ -52,6 +52,7 @@ async function live(page: Page): Promise<void> {
   await page.getByLabel('Club in hand').click();
   await page.getByRole('option', { name: '7 iron', exact: true }).click();
   await page.getByText('stand-in is here').waitFor();
+  await page.getByRole('button', { name: /^Hit ten with the 7 iron/ }).waitFor();
   await page.keyboard.press('Alt+h');
   await page.getByRole('table', { name: 'Shots one by one' }).locator('tbody tr').nth(9).waitFor();
 }
@@ -72,7 +73,7 @@ async function bringFile(page: Page): Promise<void> {
   await page
     .getByLabel('File of a launch monitor')
     .setInputFiles({ name: 'export.csv', mimeType: 'text/csv', buffer: Buffer.from(FILE) });
-  await page.getByRole('heading', { name: 'What would come of it' }).waitFor();
+  await page.getByRole('heading', { name: 'Preview' }).waitFor();
 }
 
 async function compare(page: Page): Promise<void> {
