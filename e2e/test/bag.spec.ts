@@ -57,6 +57,13 @@ test('undo and redo by key bring a value back and away again', async ({ page }) 
   await expect(cell(page, '7 iron', 'loft')).toHaveText('32.0°');
   await page.keyboard.press('ControlOrMeta+Shift+z');
   await expect(cell(page, '7 iron', 'loft')).toContainText('33.0°');
+  // And after a reload too.
+  await saved(page);
+  await page.reload();
+  await expect(cell(page, '7 iron', 'loft')).toContainText('33.0°');
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(cell(page, '7 iron', 'loft')).toHaveText('32.0°');
+  await saved(page);
 });
 
 test('a messy paste fills what it can, marks each bad cell in place, and says what it left out', async ({

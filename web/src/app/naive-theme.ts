@@ -102,6 +102,7 @@ export function naiveTheme(dark: boolean): { theme: GlobalTheme | null; override
         tdPaddingSmall: '5px 10px',
         thPaddingSmall: '6px 10px',
       },
+      Upload: { draggerColor: token.raised, draggerBorder: `1px dashed ${token.line}` },
       Radio: {
         buttonTextColorActive: token.onPetrol,
         buttonColorActive: token.petrol,

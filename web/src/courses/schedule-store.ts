@@ -17,6 +17,7 @@ export const useSchedule = defineStore('circuit', () => {
   const line = undoLine((changeId, id) => {
     outbox.push({ kind: 'undo', playerId: NOBODY, changeId, id });
   });
+  line.open('schedule');
 
   const courses = computed(() => schedule.value?.courses ?? []);
   const seasons = computed(() => schedule.value?.seasons ?? []);

@@ -45,7 +45,7 @@ export const useSheet = defineStore('sheet', () => {
 
   async function load(playerId: string, asOf: string | null = null): Promise<void> {
     if (wanted?.playerId !== playerId) {
-      line.clear();
+      line.open(`player/${playerId}`);
       sheet.value = null;
     }
     wanted = { playerId, asOf };

@@ -46,7 +46,7 @@ describe('what somebody else changed meanwhile', () => {
 
   it('mine is sent again over theirs, on the version they left', async () => {
     const { store, view } = bar([conflict('lieDeg', 62, 61.5)]);
-    await view.get('button.main').trigger('click');
+    await view.get('button.n-button--primary-type').trigger('click');
     expect(store.conflicted).toEqual([]);
     const [sent] = useOutbox().waiting.map((one) => (one as { request: ChangeRequest }).request.commands[0]);
     expect(sent).toMatchObject({ do: 'editClub', clubId: '7 iron', version: 5 });
