@@ -50,7 +50,7 @@ export const STRIKE_FIELDS: readonly FieldKind[] = [
     label: 'Start direction',
     units: ['deg'],
     heads:
-      /azimuth|^(launch|start|horizontal|ball) ?(launch ?)?(direction|dir|line|hla)$|^direction$|^hla$|^(horizontal|side) (launch )?angle$/,
+      /azimuth|^launch h$|^(launch|start|horizontal|ball) ?(launch ?)?(direction|dir|line|hla)$|^direction$|^hla$|^(horizontal|side) (launch )?angle$/,
   },
   {
     field: 'launchDeg',
@@ -75,19 +75,19 @@ export const STRIKE_FIELDS: readonly FieldKind[] = [
     label: 'Side',
     units: DISTANCE,
     heads:
-      /^(carry )?(side|lateral|off ?line|offline|deviation|from (pin|line))( carry| total)?( distance)?$/,
+      /^(carry )?(flat )?(side|lateral|off ?line|offline|deviation|from (pin|line))( carry| total)?( distance)?$/,
   },
   {
     field: 'totalM',
     label: 'Total',
     units: DISTANCE,
-    heads: /^total(\s*(dist|distance|length|yards|m))?$|gesamt/,
+    heads: /^(est |estimated )?total( flat)?(\s*(dist|distance|length|yards|m))?$|gesamt/,
   },
   {
     field: 'carryM',
     label: 'Carry',
     units: DISTANCE,
-    heads: /^carry(\s*(dist|distance|flat|length|yards))?$|^distance$|^weite$/,
+    heads: /^carry( flat)?(\s*(dist|distance|length|yards))?$|^distance$|^weite$/,
   },
   { field: 'shot', label: 'Shot kind', units: [], heads: /^(shot|swing)\s*(type|kind)$/ },
   { field: 'club', label: 'Club', units: [], heads: /^club(\s*(name|type|id|used))?$|^schl[äa]ger$/ },

@@ -81,6 +81,11 @@ describe('columns by their heads', () => {
     ['Lateral (m)', 'sideM', 'm'],
     ['total_spin', 'spinRpm', undefined],
     ['ballSpeed', 'ballSpeedMps', undefined],
+    ['Carry Flat - Length', 'carryM', undefined],
+    ['Carry Flat - Side', 'sideM', undefined],
+    ['Est. Total Flat - Length', 'totalM', undefined],
+    ['Launch H', 'azimuthDeg', undefined],
+    ['Launch V', 'launchDeg', undefined],
     ['Club Type', 'club', undefined],
     ['Date', 'at', undefined],
   ] as const)('%s is %s in %s', (head, field, unit) => {
