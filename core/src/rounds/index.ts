@@ -24,3 +24,4 @@ export {
   usualRoundChoosing,
 } from './usual-round.js';
 export { type DayTrigger, dayTriggers } from './triggers.js';
+export { type FaultlessBag, withoutFaults } from './without-faults.js';

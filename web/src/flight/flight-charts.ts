@@ -24,11 +24,12 @@ export function chartInk(dark: boolean): ChartInk {
 
 export type Point = [number, number];
 
-/** From this many flights on they share one colour and are told apart by their names. */
-const FEW = 6;
+/** Up to this many flights have room for thick lines and every shot. */
+const FEW = 4;
 
+/** More flights than there are colours share one, and are told apart by their names. */
 export function colourOf(i: number, of: number, ink: ChartInk): string {
-  return of <= FEW ? ink.lines[i % ink.lines.length]! : ink.lines[0]!;
+  return of <= ink.lines.length ? ink.lines[i % ink.lines.length]! : ink.lines[0]!;
 }
 
 /** One deviation about the mean of a spread's landing points: the ellipse of their covariance, along and across. */

@@ -126,7 +126,7 @@ function ask(one: EventRound): AskedRound | string {
 }
 const told = computed(() => (round.value ? ask(round.value) : null));
 const asked = computed(() => (told.value && typeof told.value !== 'string' ? told.value : null));
-const { worked, chosen, busy, share, pending, problem, stop } = useRound(asked);
+const { worked, chosen, faultless, busy, share, pending, problem, stop } = useRound(asked);
 const findings = computed(() => (asked.value ? lockerFindings(asked.value.order.clubs) : []));
 /** The steps of the best bag: the fewest strokes may open one. */
 const report = computed(() =>
@@ -139,6 +139,15 @@ const report = computed(() =>
     : null,
 );
 const faults = computed(() => report.value?.steps.filter(({ severity }) => severity === 'fault') ?? []);
+/** What goes in and out of the best bag to be rid of its faults. */
+const faultlessChange = computed(() => {
+  const [best, sound] = [chosen.value?.answer?.best.ids ?? [], faultless.value?.ids ?? []];
+  const named = (ids: readonly string[]) => ids.map(name).join(', ');
+  const [ins, outs] = [sound.filter((id) => !best.includes(id)), best.filter((id) => !sound.includes(id))];
+  return [ins.length ? `${named(ins)} in` : '', outs.length ? `${named(outs)} out` : '']
+    .filter(Boolean)
+    .join(', ');
+});
 const settled = computed(() => bagOf(tab.value));
 const same = computed(() => {
   const best = chosen.value?.answer?.best.ids;
@@ -442,7 +451,17 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
                 ? 'One step of this bag is at fault'
                 : `${faults.length} steps of this bag are at fault`
             }}: {{ faults[0]!.reason }}
-            <span class="quiet">To avoid it, raise the price of uneven steps or lock a club.</span>
+            <template v-if="faultless">
+              A bag without it costs {{ faultless.price.toFixed(2) }} strokes a round more:
+              {{ faultlessChange }}.
+              <NButton
+                v-if="!readOnly"
+                size="small"
+                @click="setWishes({ unevenStrokes: faultless.unevenStrokes })"
+                >Avoid it</NButton
+              >
+            </template>
+            <span v-else-if="faultless === null" class="quiet">No bag of this locker is without one.</span>
           </p>
         </template>
         <div class="folds">

@@ -1,4 +1,7 @@
+import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import {
+  type FaultlessBag,
+  withoutFaults,
   alternatives,
   chooseBag,
   choosingOfRound,
@@ -172,6 +175,11 @@ const api = {
     } catch (error) {
       return { answer: null, refused: (error as Error).message, why: {}, against: null };
     }
+  },
+
+  /** What a bag without a step at fault costs; null where the best has none, or nothing does it. */
+  withoutFaults(order: RoundRequest, taste: RoundPreferences): FaultlessBag | null {
+    return withoutFaults(worked(order), taste, PLAN_CHOOSING_BOUNDS.unevenStrokes[1]);
   },
 
   others(order: RoundRequest, taste: RoundPreferences): Alternatives {

@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
-import type { DistanceUnit, RoundRequest, RoundPreferences } from '@tasche/core';
+import type { DistanceUnit, FaultlessBag, RoundPreferences, RoundRequest } from '@tasche/core';
 import type { RoundAnswer, RoundWorker, WorkedRound } from './round-worker';
 
 export interface AskedRound {
@@ -30,6 +30,8 @@ const SLOW_MS = 250;
 export function useRound(asked: ComputedRef<AskedRound | null>) {
   const worked = shallowRef<WorkedRound | null>(null);
   const chosen = shallowRef<RoundAnswer | null>(null);
+  /** What a bag without a fault costs; undefined until that is worked out. */
+  const faultless = shallowRef<FaultlessBag | null | undefined>(undefined);
   const busy = ref(false);
   /** How much of a round is worked out, while it is. */
   const share = ref(0);
@@ -95,6 +97,9 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
         chosen.value = answer;
         problem.value = '';
         answered = whole;
+        faultless.value = undefined;
+        const sound = await link.withoutFaults(question.order, question.taste);
+        if (requestId === lastRequestId) faultless.value = sound;
       }
     } catch (error) {
       if (requestId === lastRequestId)
@@ -122,7 +127,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     { immediate: true },
   );
   onScopeDispose(stop);
-  return { worked, chosen, busy, share, pending, problem, stop };
+  return { worked, chosen, faultless, busy, share, pending, problem, stop };
 }
 
 /** Something long about a round, by a worker of its own, with how far it is and a way to stop it. */
