@@ -83,6 +83,12 @@ test('a messy paste fills what it can, marks each bad cell in place, and says wh
   await expect(cell(page, '8 iron', 'loft')).toHaveAttribute('aria-invalid', 'true');
   await expect(cell(page, '8 iron', 'loft')).toHaveText('steep');
   await expect(cell(page, '9 iron', 'swingWeight')).toHaveAttribute('aria-invalid', 'true');
+  // A reload loses nothing of it.
+  await saved(page);
+  await page.reload();
+  await expect(cell(page, '8 iron', 'loft')).toHaveText('steep');
+  await expect(cell(page, '9 iron', 'swingWeight')).toHaveText('ZZ');
+  await expect(page.getByText('what kind of club is "Mystery"')).toBeVisible();
   await cell(page, '8 iron', 'loft').focus();
   await expect(page.getByRole('alert').filter({ hasText: '"steep" is not a number' })).toBeVisible();
   await page.keyboard.type('36');

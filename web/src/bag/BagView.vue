@@ -611,21 +611,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   border-bottom: 1px solid var(--line);
   margin-bottom: 4px;
 }
-.flights {
-  background: none;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  color: var(--quiet);
-  padding: 7px 10px 5px;
-  cursor: pointer;
-  font-size: 13px;
-}
-.flights {
-  text-decoration: none;
-}
-.flights:hover {
-  color: var(--ink);
-}
 .push {
   flex: 1;
 }
@@ -716,5 +701,18 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   .last {
     white-space: normal;
   }
+}
+.flights {
+  display: inline-flex;
+  align-items: center;
+  height: 28px;
+  padding: 0 10px;
+  border-bottom: 3px solid transparent;
+  color: var(--quiet);
+  font-size: 13px;
+  text-decoration: none;
+}
+.flights:hover {
+  color: var(--ink);
 }
 </style>

@@ -545,7 +545,7 @@ td,
 th {
   padding: 3px 16px 3px 0;
   border-bottom: 1px solid var(--line-soft);
-  vertical-align: baseline;
+  vertical-align: middle;
 }
 .unused th,
 .unused td {

@@ -13,7 +13,8 @@ import {
   type RejectedCell,
 } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
-import { ref, shallowRef, type ComputedRef } from 'vue';
+import { StorageSerializers, useSessionStorage } from '@vueuse/core';
+import { ref, type ComputedRef } from 'vue';
 import { today } from '../app/day';
 import { useSettings } from '../app/settings';
 import { cellChange } from './cell-change';
@@ -35,8 +36,13 @@ export interface PasteReport {
 export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
   const store = useSheet();
   const settings = useSettings();
-  const rejected = ref(new Map<string, { text: string; reason: string }>());
-  const pasteReport = shallowRef<PasteReport | null>(null);
+  // What was refused is kept in this tab, so that a reload loses nothing that was typed.
+  const kept = (what: string) => `tasche.${what}/${store.sheet!.player.id}`;
+  const rejected = useSessionStorage(kept('refused'), new Map<string, { text: string; reason: string }>());
+  const pasteReport = useSessionStorage<PasteReport | null>(kept('pasted'), null, {
+    serializer: StorageSerializers.object,
+    shallow: true,
+  });
   /** A club whose name does not say what it is. */
   const kindWanted = ref<string | null>(null);
   const notice = ref('');
