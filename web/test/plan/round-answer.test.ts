@@ -1,0 +1,75 @@
+import type { BagAnswer } from '@tasche/core';
+import { mount } from '@vue/test-utils';
+import { describe, expect, it } from 'vitest';
+import RoundAnswer from '../../src/plan/RoundAnswer.vue';
+
+const answer = {
+  best: {
+    ids: Array.from({ length: 14 }, (_one, i) => String(i)),
+    strokes: 42,
+    forNeeds: 42,
+    forSteps: 0,
+    price: 0,
+  },
+  proof: { proved: true, sets: 1234567 },
+} as unknown as BagAnswer;
+
+function said(against: number | null, more: Partial<InstanceType<typeof RoundAnswer>['$props']> = {}) {
+  const view = mount(RoundAnswer, {
+    props: {
+      roundName: 'Round 1',
+      chosen: { answer, refused: '', why: {}, against },
+      same: false,
+      settled: false,
+      swaps: [{ outId: 'h4', inId: 'di', why: 'Best for 14 shots.' }],
+      carried: 14,
+      allowed: 14,
+      nameOf: (id: string) => ({ h4: 'Hybrid 4', di: 'Driving iron' })[id] ?? id,
+      readOnly: false,
+      busy: false,
+      ...more,
+    },
+  });
+  return { view, words: view.get('.words').text().replace(/\s+/g, ' '), mark: view.find('.verdict') };
+}
+
+describe('the answer of a round', () => {
+  it('says what the gamer costs, what changes and why, and offers the one thing to do', async () => {
+    const { view, words, mark } = said(0.114);
+    expect(words).toContain('The gamer costs 0.11 strokes a round more than the best there is.');
+    expect(words).toContain('Driving iron for Hybrid 4.');
+    expect(words).toContain('Proved of 1,234,567 sets.');
+    expect(mark.classes()).toContain('look');
+    expect(view.get('.reasons').text()).toBe('Best for 14 shots.');
+    await view.get('button').trigger('click');
+    expect(view.emitted('settle')).toHaveLength(1);
+  });
+
+  it.each([
+    ['the gamer is the best', 0, {}, 'fine', 'The gamer is the best there is.'],
+    ['a tie is a tie', 0.02, {}, 'fine', 'are a tie: 0.02 strokes a round is less than chance moves'],
+    [
+      'too many are carried',
+      0.2,
+      { carried: 16, allowed: 14 },
+      'look',
+      'The gamer holds 16 clubs, 14 are wanted',
+    ],
+    ['the settled bag costs', 0.2, { settled: true }, 'look', 'The settled bag costs 0.20 strokes more'],
+    ['the settled bag ties', -0.01, { settled: true }, 'fine', 'are a tie: 0.01 strokes'],
+  ] as const)('%s', (_name, against, more, mark, words) => {
+    const shown = said(against, more);
+    expect(shown.words).toContain(words);
+    expect(shown.mark.classes()).toContain(mark);
+  });
+
+  it('a settled bag that is the best leaves nothing to do', () => {
+    const { view, words } = said(0, { same: true, settled: true, swaps: [] });
+    expect(words).toContain('The bag of Round 1 is settled, and the best there is: 14 clubs.');
+    expect(view.find('button').exists()).toBe(false);
+  });
+
+  it('without a gamer only the bag is told', () => {
+    expect(said(null, { swaps: [] }).mark.exists()).toBe(false);
+  });
+});
