@@ -30,7 +30,7 @@ test('two people change one club: the second is shown both values and chooses', 
 test('two people at two rounds of one event: neither is in the other’s way', async ({ page, browser }) => {
   const plan = `${demo.davor}/plan`;
   await page.goto(plan);
-  await page.getByRole('button', { name: 'Plan an event' }).click();
+  await fromMenu(page, 'Plan an event');
   await page.getByRole('button', { name: 'Another event' }).click();
   await page.getByLabel('Name of the event').fill('Two at once');
   await page.getByLabel('Notes').fill('Trolleys only');
