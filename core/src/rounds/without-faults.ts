@@ -19,24 +19,28 @@ const LEAST_UNEVEN_STROKES = 0.02;
 /**
  * What it costs to have no step at fault: the price of uneven steps is raised until the best bag has none.
  * @param maxUnevenStrokes no price above this is tried; strokes a round
- * @returns null where no price does it, or the best bag has no fault already
+ * @param stop asked now and then; when it says yes, nothing is found out
+ * @returns null where no price does it, or the best bag has no fault already; undefined where it was stopped
  */
 export function withoutFaults(
   round: CostedRound,
   preferences: RoundPreferences,
   maxUnevenStrokes: number,
-): FaultlessBag | null {
+  stop: () => boolean = () => false,
+): FaultlessBag | null | undefined {
   const { wishes, school, settings } = preferences;
   const faultsOf = (ids: readonly string[]) =>
     gaps(clubsOfIds(round.clubs, ids), { school, ...(settings && { settings }) }).faults;
   const asWished = choosingOfRound(round, preferences);
-  const best = chooseBag(asWished, 0)?.best;
+  const best = chooseBag(asWished, 0, stop)?.best;
+  if (stop()) return undefined;
   if (!best || faultsOf(best.ids) === 0) return null;
   let unevenStrokes = Math.max(LEAST_UNEVEN_STROKES, wishes.unevenStrokes);
   for (let i = 0; i < DOUBLINGS && unevenStrokes < maxUnevenStrokes; i++) {
     unevenStrokes = Math.min(maxUnevenStrokes, unevenStrokes * 2);
     const dearer = choosingOfRound(round, { ...preferences, wishes: { ...wishes, unevenStrokes } });
-    const ids = chooseBag(dearer, 0)?.best.ids;
+    const ids = chooseBag(dearer, 0, stop)?.best.ids;
+    if (stop()) return undefined;
     if (!ids || faultsOf(ids) > 0) continue;
     const places = asWished.order.flatMap(({ id }, c) => (ids.includes(id) ? [c] : []));
     return {

@@ -118,6 +118,9 @@ async function scenariosOf(
   return made;
 }
 
+/** How long a bag without a fault is looked for, in ms: the next question waits for it. */
+const FAULTLESS_MS = 1500;
+
 const api = {
   /** @param progress called while it works; what is posted gets out though the worker is busy */
   workOut(order: RoundRequest, progress: Progress): WorkedRound {
@@ -177,9 +180,15 @@ const api = {
     }
   },
 
-  /** What a bag without a step at fault costs; null where the best has none, or nothing does it. */
-  withoutFaults(order: RoundRequest, taste: RoundPreferences): FaultlessBag | null {
-    return withoutFaults(worked(order), taste, PLAN_CHOOSING_BOUNDS.unevenStrokes[1]);
+  /** What a bag without a step at fault costs; null where the best has none, or nothing does it; undefined where it takes too long. */
+  withoutFaults(order: RoundRequest, taste: RoundPreferences): FaultlessBag | null | undefined {
+    const until = performance.now() + FAULTLESS_MS;
+    return withoutFaults(
+      worked(order),
+      taste,
+      PLAN_CHOOSING_BOUNDS.unevenStrokes[1],
+      () => performance.now() > until,
+    );
   },
 
   others(order: RoundRequest, taste: RoundPreferences): Alternatives {

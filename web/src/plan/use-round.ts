@@ -22,6 +22,8 @@ const dayKey = ({ order: { day, clubs, from, changes, notes, wishes } }: AskedRo
 
 /** Shown as busy only past this, so that a quick answer does not flicker. */
 const SLOW_MS = 250;
+/** Nothing was asked for this long: the reader reads. */
+const IDLE_MS = 700;
 
 /**
  * A round's needs and best bag, by a worker that keeps rounds it has worked out: another day takes a breath, another lock a blink.
@@ -51,6 +53,19 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     running = undefined;
     busy.value = false;
     pending.value = false;
+  }
+
+  /** Asked once nothing else was for a while, for it takes the worker longer than a choice. */
+  async function askFaultless(link: Remote<RoundWorker>, question: AskedRound, whole: string): Promise<void> {
+    const stillAsked = () => answered === whole && !pending.value;
+    await new Promise((resolve) => setTimeout(resolve, IDLE_MS));
+    if (!stillAsked()) return;
+    try {
+      const sound = await link.withoutFaults(question.order, question.taste);
+      if (stillAsked()) faultless.value = sound;
+    } catch {
+      // Without it the page lacks one sentence.
+    }
   }
 
   async function ask(question: AskedRound): Promise<void> {
@@ -98,8 +113,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
         problem.value = '';
         answered = whole;
         faultless.value = undefined;
-        const sound = await link.withoutFaults(question.order, question.taste);
-        if (requestId === lastRequestId) faultless.value = sound;
+        void askFaultless(link, question, whole);
       }
     } catch (error) {
       if (requestId === lastRequestId)
