@@ -304,7 +304,7 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
   margin-bottom: 14px;
   max-width: 900px;
   display: grid;
-  gap: 12px;
+  gap: 4px;
 }
 .events {
   list-style: none;

@@ -264,13 +264,11 @@ dd {
   padding: 14px 18px;
   margin-bottom: 14px;
 }
-.add label {
-  display: grid;
-  gap: 3px;
-  font-size: 12.5px;
-  color: var(--quiet);
-}
 
+.add > .n-button {
+  /* Beside the fields, above the line their messages stand on. */
+  margin-bottom: 24px;
+}
 .off-roster {
   display: flex;
   flex-wrap: wrap;
