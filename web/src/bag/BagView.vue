@@ -5,6 +5,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import KindQuestion from '../clubs/KindQuestion.vue';
 import UnitButton from '../app/UnitButton.vue';
 import {
+  isFullSwing,
   shotIn,
   BENDING_CAUTION,
   COMMITTEE_DECIDES,
@@ -198,7 +199,7 @@ function makeBag(copyOf?: readonly string[]): void {
 }
 
 /** Clubs one hits to a number, and those whose number nobody has told. */
-const carryClubs = computed(() => ladder.rows.value.filter(({ kind }) => kind !== 'putter'));
+const carryClubs = computed(() => ladder.rows.value.filter(({ kind }) => isFullSwing(kind)));
 const unknownCarries = computed(() => carryClubs.value.filter(({ spec }) => !shotIn(spec, 'shot.full')));
 function toNextUnknown(): void {
   const next = unknownCarries.value[0];
@@ -207,7 +208,7 @@ function toNextUnknown(): void {
 
 /** A usual bag goes in like a paste, and the cursor to the first carry that is not known. */
 async function fill(rows: string): Promise<void> {
-  paste(rows, 0, 0);
+  paste(rows, 0, 0, 'begun with a usual bag');
   await nextTick();
   toNextUnknown();
 }
@@ -218,9 +219,9 @@ function focusWhenEmpty(): void {
 onMounted(focusWhenEmpty);
 watch(() => bag.value?.id, focusWhenEmpty, { flush: 'post' });
 
-function paste(text: string, row: number, column: number): void {
+function paste(text: string, row: number, column: number, why?: string): void {
   try {
-    editing.paste(text, row, column, ladder.rows.value, columnSet.value.columns);
+    editing.paste(text, row, column, ladder.rows.value, columnSet.value.columns, why);
   } catch (error) {
     editing.notice.value = `That could not be read as a table: ${(error as Error).message}`;
   }

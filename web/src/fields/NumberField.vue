@@ -51,10 +51,18 @@ const wanted = computed(() => {
     .filter(Boolean)
     .join(' ');
 });
+const NO_SUFFIX = /^$/;
+/** The field's own unit may stand behind the number; another one would mean another number, and is refused. */
+function withoutUnit(written: string): string {
+  const unit = props.unit?.trim().toLowerCase();
+  if (!unit) return written;
+  const own = [unit, unit.split(' ')[0]!].find((word) => written.toLowerCase().endsWith(word));
+  return own ? written.slice(0, -own.length).trim() : written;
+}
 /** The number meant, null for an empty field that may be empty, undefined for what is refused. */
 function read(written: string): number | null | undefined {
   if (written.trim() === '') return props.optional ? null : undefined;
-  const number = readPlainNumber(written.trim(), /^[^\d]*$/);
+  const number = readPlainNumber(withoutUnit(written.trim()), NO_SUFFIX);
   if (!number.ok || (props.whole && !Number.isInteger(number.value))) return undefined;
   const [min, max] = props.bounds ?? [-Infinity, Infinity];
   return number.value < min || number.value > max ? undefined : number.value;

@@ -89,6 +89,11 @@ function bringBack(key: string): void {
   const { [key]: _gone, ...rest } = props.changes;
   emit('changes', rest);
 }
+/** Bounds are shown rounded, so that the last of them may lie a little outside. */
+function writeDistance(demand: ShotDemand, shown: number): void {
+  const [min, max] = DEMAND_BOUNDS.distanceM;
+  change(demand, { distanceM: Math.min(max, Math.max(min, storedMetres(shown, props.unit))) });
+}
 /** The bounds of a distance as the reader sees them. */
 const distanceBounds = computed(
   () => DEMAND_BOUNDS.distanceM.map((m) => Number(number(m))) as [number, number],
@@ -210,7 +215,7 @@ function add(): void {
                       :bounds="distanceBounds"
                       :readonly="readOnly"
                       :px="58"
-                      @write="change(demand, { distanceM: storedMetres($event!, unit) })"
+                      @write="writeDistance(demand, $event!)"
                   /></span>
                   <span class="often"
                     >×<NumberField

@@ -96,6 +96,7 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     column: number,
     rows: readonly ClubView[],
     columns: readonly SheetColumn[],
+    why = 'pasted from a spreadsheet',
   ): void {
     const cells = splitTable(text);
     const heads = readHeads(cells[0] ?? []);
@@ -124,7 +125,7 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
       });
     }
     plan.same.forEach(({ row: at, club }) => clubOfRow.set(at, club.id));
-    store.change(commands, 'pasted from a spreadsheet');
+    store.change(commands, why);
     const left: { row: number; reason: string }[] = [];
     let inPlace = 0;
     for (const cell of plan.rejected) {

@@ -49,6 +49,18 @@ describe('a number field', () => {
     expect(field.emitted('write')).toEqual([[4.5], [6]]);
   });
 
+  it('refuses another unit rather than take its number for its own', async () => {
+    const field = mount(NumberField, { props: wind });
+    for (const text of ['12 mph', '9 banana', '9m']) {
+      await write(field, text);
+      expect(field.find('[role=alert]').text(), text).toContain(`not “${text}”`);
+    }
+    expect(field.emitted('write')).toBeUndefined();
+    const loss = mount(NumberField, { props: { value: 1, label: 'Loss', unit: 'strokes a round' } });
+    await write(loss, '0,3 strokes');
+    expect(loss.emitted('write')).toEqual([[0.3]]);
+  });
+
   it('names the field and its bounds, and keeps what was typed', async () => {
     const field = mount(NumberField, { props: wind });
     await write(field, '99');
