@@ -105,7 +105,7 @@ interface Way {
  * The best remedy of each kind for a bag, cheapest kind first. One is given only where it costs no stroke, leaves the bag no worse by its own
  * report (faults, looks, then evenness), and mends the widest step at fault; where none is, it must gain more than a tie. The two ends of the
  * ladder stay: a bag without them is more even only because it is shorter. Nothing at all is an answer too. What is bent, turned or bought
- * carries what the model says.
+ * carries what the model says; a club whose carry nobody has told is measured first, and neither turned nor, without a step at fault, bent.
  * @throws InvalidInputError
  */
 export function remedies({
@@ -137,7 +137,7 @@ export function remedies({
     'learn a shot': () => concerned.flatMap(learnt),
     'turn a sleeve': () =>
       concerned
-        .filter(({ kind, loftDeg }) => SLEEVED.includes(kind) && loftDeg !== undefined)
+        .filter((club) => SLEEVED.includes(club.kind) && club.loftDeg !== undefined && isKnown(club))
         .flatMap((club) =>
           SLEEVE_DEG.map((deg) => ({
             text: `Turn the ${club.name}’s sleeve ${formatDegrees(Math.abs(deg))} ${deg > 0 ? 'weaker' : 'stronger'}, from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}, if it has one`,
@@ -145,7 +145,10 @@ export function remedies({
             bends: [bendOf(club, deg)],
           })),
         ),
-    bend: () => [...bends(concerned.filter(isBendable)), ...bothEnds()],
+    bend: () => [
+      ...bends(concerned.filter((club) => isBendable(club) && (worst !== undefined || isKnown(club)))),
+      ...bothEnds(),
+    ],
     // No wide step is mended by it.
     'take out': () =>
       bag
@@ -315,6 +318,11 @@ export function remedies({
       }
     }
   }
+}
+
+/** Somebody has measured or stated its carry. */
+function isKnown({ shots }: LadderClub): boolean {
+  return shots.full !== undefined && shots.full.source !== 'modelled';
 }
 
 function bendOf({ id, loftDeg }: LadderClub, deg: number) {

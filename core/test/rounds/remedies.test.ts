@@ -4,10 +4,13 @@ import {
   BASELINE,
   DEFAULT_PREFERENCES,
   MEDIUM_FAIRWAY,
+  USUAL_MAKE_UP,
   clubsOfIds,
   costOfBag,
   gaps,
+  placedClubs,
   remedies,
+  usualBag,
   usualRoundChoosing,
   type LadderClub,
   type Remedy,
@@ -34,6 +37,19 @@ function asked(bag: readonly LadderClub[], leftOut: readonly LadderClub[] = [], 
   });
   return { found, costOf, inBag, kind: (kind: Remedy['kind']) => found.find((one) => one.kind === kind) };
 }
+
+it('a usual bag with one known carry is not told to turn a sleeve or bend: its carries are not known', () => {
+  const clubs = usualBag(USUAL_MAKE_UP).map(({ name, kind, loftDeg }): LadderClub => ({
+    id: name,
+    name,
+    kind,
+    loftDeg,
+    shots: name === '7 iron' ? { full: { carryM: 137, source: 'stated' } } : {},
+  }));
+  const { found } = asked(placedClubs(clubs));
+  for (const { kind, bends } of found.filter((one) => one.bends !== undefined))
+    expect([kind, bends!.map(({ clubId }) => clubId)]).toEqual(['bend', ['7 iron']]);
+});
 
 describe('remedies for a gap under a strong set wedge', () => {
   const gapWedge = club('48', 'wedge', 48, 113);
