@@ -1,10 +1,12 @@
 import {
+  calcBasket,
   calcCarry,
   calcChoose,
   calcConditions,
   calcFlight,
   calcGaps,
   calcNeeds,
+  calcRemedies,
   calcTravel,
   fieldProblems,
 } from '@tasche/contract';
@@ -19,6 +21,8 @@ const CALCULATIONS: Record<string, (document: unknown) => unknown> = {
   choose: calcChoose,
   needs: calcNeeds,
   travel: calcTravel,
+  remedies: calcRemedies,
+  basket: calcBasket,
 };
 
 /**

@@ -1,6 +1,8 @@
 // First of all: schemas take their messages from it when they are made.
 import './validation-messages.js';
 
+export * from './basket-document.js';
+export * from './remedies-document.js';
 export * from './json-limits.js';
 export * from './problem.js';
 export * from './schemas.js';

@@ -1,4 +1,5 @@
 import {
+  BASKET_BOUNDS,
   ENOUGH_FOR_A_FLIGHT,
   SHOT_KINDS,
   STRIKE_BOUNDS,
@@ -34,6 +35,20 @@ export interface Aim {
   clubId: string;
   shot: ShotKind;
 }
+
+/** Balls to be hit with one shot in a session, as it was planned, and when it has told enough (see core's `toldEnough`). Metres. */
+export interface BasketLine {
+  clubId: string;
+  shot: ShotKind;
+  balls: number;
+  /** Usual spread of one ball, standard deviation. */
+  usualM: number;
+  /** Half the 95 % interval of its mean carry, before the balls and as it is wanted after them. */
+  nowM: number;
+  thenM: number;
+}
+/** Shots of one basket; more than a player owns. */
+const MAX_BASKET_LINES = 80;
 
 /** Strikes sent by hand in one change. */
 export const MAX_STRIKES_A_CHANGE = 500;
@@ -77,6 +92,26 @@ export const aimSchema = yup
   })
   .strict()
   .noUnknown('${path} has an unknown field: ${unknown}');
+
+/** @throws ValidationError naming the line and the field */
+export const basketSchema = yup
+  .array(
+    yup
+      .object({
+        clubId: idSchema.required('${path} is missing'),
+        shot: shotKindSchema.required('${path} is missing'),
+        balls: finite(1, BASKET_BOUNDS.balls[1])
+          .integer('${path} must be a whole number')
+          .required('${path} is missing'),
+        usualM: finite(0.01, 100).required('${path} is missing'),
+        nowM: finite(0.01, 200).required('${path} is missing'),
+        thenM: finite(0.01, 200).required('${path} is missing'),
+      })
+      .strict()
+      .noUnknown('${path} has an unknown field: ${unknown}')
+      .required('${path} is missing'),
+  )
+  .max(MAX_BASKET_LINES, `\${path} holds more than ${MAX_BASKET_LINES} shots`);
 
 /** Why a strike does not count; a strike is never left out without a reason. */
 export const leftOutSchema = textSchema(200).trim().min(1, '${path} must give a reason');

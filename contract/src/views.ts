@@ -18,7 +18,7 @@ import type { Hand } from './schemas.js';
 import type { CourseDetails, SeasonDetails } from './course-schemas.js';
 import type { EventDetails } from './event-schemas.js';
 import type { PlanChoosing, PlanRound } from './plan-choosing.js';
-import type { Aim, SessionDetails } from './session-schemas.js';
+import type { Aim, BasketLine, SessionDetails } from './session-schemas.js';
 
 /** What the server answers with. Days are YYYY-MM-DD, moments ISO 8601 in UTC. */
 
@@ -170,6 +170,8 @@ export interface SessionView extends SessionDetails {
   /** Takes what the monitor sees. */
   live: boolean;
   aim: Aim | null;
+  /** What is to be hit, where somebody planned it. */
+  basket: readonly BasketLine[] | null;
   removed: boolean;
 }
 

@@ -2,11 +2,13 @@ import { readFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, it } from 'vitest';
 import {
+  calcBasket,
   calcCarry,
   calcChoose,
   calcConditions,
   calcFlight,
   calcNeeds,
+  calcRemedies,
   calcTravel,
   type FlightAnswer,
 } from '../src/index.js';
@@ -424,5 +426,50 @@ describe('calc needs and calc travel', () => {
     await expect(
       calcTravel({ clubs, size: 1, limit: 4, always: ['Driver'], scenarios: [{ name: 'one', needs: [] }] }),
     ).rejects.toThrow(/leaves some scenario without a bag/);
+  });
+});
+
+describe('calc basket and calc remedies', () => {
+  const published = Object.fromEntries(
+    ['basket', 'remedies'].map((name) => [
+      name,
+      [schemaOf(`${name}-input`), schemaOf(`${name}-output`)] as const,
+    ]),
+  );
+  const few = { clubs, bag: ['7', 'pw', 'putter'], limit: 3, unit: 'm' as const };
+  const locker = [
+    ...clubs,
+    { id: '9', name: '9 iron', kind: 'iron', loftDeg: 40, shots: {} },
+    {
+      id: '5',
+      name: '5 iron',
+      kind: 'iron',
+      loftDeg: 25,
+      shots: { full: { carryM: 165, source: 'stated' } },
+    },
+  ];
+
+  it.each([
+    ['basket', calcBasket, { ...few, clubs: locker, balls: 30, handicap: 8 }],
+    ['basket', calcBasket, { clubs: [clubs[2]], bag: [], balls: 3 }],
+    ['remedies', calcRemedies, { ...few, clubs: locker, limit: 14 }],
+    ['remedies', calcRemedies, { clubs: [clubs[2]], bag: ['putter'] }],
+  ])('%s takes a good document, and answers as published', (name, calc, document) => {
+    const [validInput, validOutput] = published[name]!;
+    expect(validInput(document), JSON.stringify(validInput.errors)).toBe(true);
+    const answer = plain(calc(document));
+    expect(validOutput(answer), JSON.stringify(validOutput.errors)).toBe(true);
+  });
+
+  it('puts a club of the locker into a bag that has room and a hole', () => {
+    const { remedies } = calcRemedies({ ...few, clubs: locker, limit: 14 });
+    expect(remedies.map(({ text }) => text)).toContain('Put the 9 iron in');
+  });
+
+  it('refuses by name', () => {
+    expect(() => calcBasket({ ...few, balls: 2 })).toThrow('balls must be between 3 and 300');
+    expect(() => calcBasket({ ...few, balls: 10.5 })).toThrow('balls must be a whole number');
+    expect(() => calcRemedies({ ...few, bag: ['3 wood'] })).toThrow('bag names a club that is not there');
+    expect(() => calcRemedies({ clubs })).toThrow('bag is missing');
   });
 });

@@ -122,7 +122,12 @@ const EXAMPLES: { [N in CommandName]: Extract<Command, { do: N }> } = {
   },
   removeEvent: { do: 'removeEvent', eventId: EVENT, version: 1 },
   addSession: { do: 'addSession', session: { id: NEW, playerId: PLAYER, ...session } },
-  editSession: { do: 'editSession', sessionId: SESSION, version: 1, set: { live: true } },
+  editSession: {
+    do: 'editSession',
+    sessionId: SESSION,
+    version: 1,
+    set: { live: true, basket: [{ clubId: CLUB, shot: 'full', balls: 8, usualM: 7, nowM: 9, thenM: 4 }] },
+  },
   removeSession: { do: 'removeSession', sessionId: SESSION, version: 1 },
   addStrikes: {
     do: 'addStrikes',
@@ -195,6 +200,7 @@ const views: { sheet: SheetView; schedule: ScheduleView; sessions: SessionsView 
         source: 'by hand',
         live: false,
         aim: null,
+        basket: null,
         strikes: 1,
         clubs: 1,
       },

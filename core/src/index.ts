@@ -1,5 +1,6 @@
 export * from './air/index.js';
 export * from './bags/index.js';
+export * from './basket/index.js';
 export * from './carry/index.js';
 export * from './choosing/index.js';
 export * from './clubs/index.js';

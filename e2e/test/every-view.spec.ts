@@ -41,6 +41,7 @@ const VIEWS = [
   `${demo.davor}/locker`,
   `${demo.davor}/range`,
   `${demo.davor}/range/import`,
+  `${demo.oluchi}/range/basket?balls=30`,
   `${demo.davor}/compare`,
   `${demo.davor}/plan`,
   `${demo.davor}/history`,

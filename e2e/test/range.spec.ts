@@ -254,3 +254,41 @@ test('the demo’s sessions show what they are meant to: worn grooves, an outlie
   await expect(page).toHaveURL(/clubs=/);
   await expect(rows(page)).toHaveCount(10);
 });
+
+test('a basket is worked out for a half-known bag, hit ball by ball, and stops a club that has told enough', async ({
+  page,
+}) => {
+  await newPlayer(page, 'Basket Case');
+  await page.getByRole('grid').locator('td').first().focus();
+  await paste(
+    page,
+    'club\tkind\tmeasured loft\tcarry [yd]\nDriver\tdriver\t10\t240\n5 iron\tiron\t25\t\n7 iron\tiron\t33\t160\n9 iron\tiron\t41\t\n56\twedge\t56\t85\n',
+  );
+  await expect(page.getByRole('grid').locator('tr[data-name="56"]')).toBeVisible();
+  await saved(page);
+  await page.keyboard.press('Alt+g');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('range');
+  await page.keyboard.press('Alt+k');
+  await page.getByRole('button', { name: '30 balls' }).click();
+  await expect(page).toHaveURL(/balls=30/);
+  const basket = page.getByRole('table', { name: 'Shots to hit' });
+  await expect(basket).toContainText('modelled', { timeout: 60_000 });
+  await expect(page.getByText(/balls on \d+ shots? are worth about/)).toBeVisible();
+  const first = (await basket.locator('tbody th').first().textContent())!.trim();
+
+  await page.getByRole('button', { name: 'Hit this basket' }).click();
+  const strip = page.getByRole('region', { name: 'Basket' });
+  await expect(strip).toContainText(`First the ${first}.`);
+  await page.keyboard.press('Alt+x');
+  await expect(strip).toContainText(`The ${first}: 0 of`);
+  await expect(page.getByLabel('Club of shots by hand')).toContainText(first);
+  await page.getByLabel('Carries by hand').fill(Array.from({ length: 20 }, () => '150').join(' '));
+  await page.keyboard.press('Enter');
+  await expect(strip).toContainText(`The ${first} has told enough after 20 balls`);
+  await saved(page);
+  await page.reload();
+  await expect(strip).toContainText(`The ${first} has told enough after 20 balls`);
+  await page.keyboard.press('Alt+x');
+  await expect(strip).not.toContainText('has told enough');
+  await saved(page);
+});

@@ -61,6 +61,27 @@ async function opened(strikes: readonly Strike[] = []): Promise<{ sessionId: str
 }
 
 describe('a session by hand', () => {
+  it('keeps the basket it was opened for, and takes no club of another player into it', async () => {
+    const session = addSession(playerId);
+    const line = { clubId: seven, shot: 'full' as const, balls: 8, usualM: 7, nowM: 9, thenM: 4 };
+    await bench.done([{ ...session, session: { ...session.session, basket: [line] } }]);
+    const kept = async () => (await sessionsOf(bench, playerId)).find(({ id }) => id === session.session.id)!;
+    expect((await kept()).basket).toEqual([line]);
+    const stranger = await bench.club(await bench.player(), 'Driver', [carry(230)]);
+    const { body } = await bench
+      .change([
+        {
+          do: 'editSession',
+          sessionId: session.session.id,
+          version: 1,
+          set: { basket: [{ ...line, clubId: stranger }] },
+        },
+      ])
+      .expect(404);
+    expect(JSON.stringify(body)).toContain('club');
+    expect((await kept()).basket).toEqual([line]);
+  });
+
   it('holds its shots in order, each with the club as it was built that day', async () => {
     const { sessionId } = await opened([{ carryM: 155 }, { carryM: 158, sideM: -4 }]);
     await bench.done([

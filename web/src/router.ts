@@ -45,6 +45,13 @@ export const router = createRouter({
           meta: { title: 'Bring a file' },
         },
         {
+          path: 'range/basket',
+          name: 'basket',
+          component: () => import('./basket/BasketView.vue'),
+          props: true,
+          meta: { title: 'Next basket' },
+        },
+        {
           path: 'range/:sessionId?',
           name: 'range',
           component: () => import('./range/RangeView.vue'),

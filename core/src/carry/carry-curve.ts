@@ -1,10 +1,11 @@
-import { STATED_CARRY_SHARE, carryErrorM, carryStandardErrorM, type ClubKind } from '../clubs/index.js';
+import type { ClubKind } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { airOf, BASELINE, type Conditions } from '../conditions/index.js';
 import { fly, type Flight } from '../flight/index.js';
 import { impact, stockDelivery, TOUR_SEVEN_IRON_MPS } from '../impact/index.js';
 import { InvalidInputError, requireWithin } from '../invalid-input-error.js';
 import { NORMAL_95, gaussianProcess, falling } from '../statistics/index.js';
+import { BUILD_SHARE, knownShare, sharedVariance, type Place } from './carry-covariance.js';
 import { SWING_SPEEDS_MPS, launchOfShot } from './launch-of-shot.js';
 
 /** A number with half its 95 % interval. */
@@ -47,32 +48,15 @@ const LOFTS: Record<Exclude<ClubKind, 'putter'>, readonly [number, number]> = {
 /** How far a build's length may be from the usual. */
 const LONGER_IN = [-3, 3] as const;
 
-/*
- * How players differ from the stock swing, as standard deviations of the logarithm of carry. Ours: wide enough that the stock table's own
- * scatter about the flight model (1.7 %) is well inside; docs/validation.md prints how often the interval held in leave-one-out.
- */
-const WHOLE = 0.16;
-const PER_KIND = 0.03;
-const PER_TEN_DEGREES = 0.02;
-const WAVE = 0.025;
-const WAVE_DEG = 8;
-/** Two builds of one kind and loft differ by this much. */
-const BUILD = 0.018;
 /**
  * How much farther than the stock swing a kind of club carries, as a logarithm, before any of a player's own is known. Every
  * driver is hit up on and built long to be one: left out of six bags (the two stock tables, four of the demo) it came out
  * 6.5 % short, hybrids and driving irons 2 %, the other kinds within half a per cent.
  */
 const KIND_MEAN: Partial<Record<ClubKind, number>> = { driver: 0.065, hybrid: 0.02, 'driving iron': 0.02 };
-const MIN_MEASURED = 0.004;
 /** Apex and landing angle at one carry, between players and between clubs of one. */
 const APEX = { player: 0.1, club: 0.07 };
 const LAND = { player: 2.5, club: 2 };
-
-interface Place {
-  kind: ClubKind;
-  loftDeg: number;
-}
 
 /**
  * A player's own curve of carry over loft: the stock swing at the player's speed, bent to the clubs whose carry is known by a Gaussian
@@ -98,19 +82,8 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
   const process = gaussianProcess<Place>(
     known,
     known.map((club) => Math.log(club.full.carryM / stockCarryM(club, sevenIronSpeedMps))),
-    known.map(({ full }) => {
-      const error = carryStandardErrorM(full);
-      const relative =
-        full.source === 'stated'
-          ? carryErrorM(full) / full.carryM
-          : Math.max(MIN_MEASURED, error === undefined ? STATED_CARRY_SHARE / 2 : error / full.carryM);
-      return relative ** 2 + BUILD ** 2;
-    }),
-    (a, b) =>
-      WHOLE ** 2 +
-      (a.kind === b.kind ? PER_KIND ** 2 : 0) +
-      PER_TEN_DEGREES ** 2 * ((a.loftDeg - 32) / 10) * ((b.loftDeg - 32) / 10) +
-      WAVE ** 2 * Math.exp(-((a.loftDeg - b.loftDeg) ** 2) / (2 * WAVE_DEG ** 2)),
+    known.map(({ full }) => knownShare(full) ** 2 + BUILD_SHARE ** 2),
+    sharedVariance,
   );
 
   const flights = known.flatMap((club) => {
@@ -159,7 +132,7 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
       const { mean, variance } = process.at({ kind, loftDeg });
       return {
         log: Math.log(stockCarryM({ kind, loftDeg }, sevenIronSpeedMps)) + mean,
-        weight: 1 / (variance + BUILD ** 2),
+        weight: 1 / (variance + BUILD_SHARE ** 2),
       };
     });
     const curve = {
@@ -188,7 +161,7 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
         longerIn === 0
           ? usualM
           : usualM * (buildCarryM(kind, loftDeg, longerIn) / buildCarryM(kind, loftDeg, 0));
-      const deviation = Math.sqrt(process.at({ kind, loftDeg }).variance + BUILD ** 2);
+      const deviation = Math.sqrt(process.at({ kind, loftDeg }).variance + BUILD_SHARE ** 2);
       const flight = flightOf({ kind, loftDeg }, carryM);
       const apexM = flight.apexM * Math.exp(apexOff.mean);
       // A ball that carries farther flies higher in proportion.

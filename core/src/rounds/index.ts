@@ -2,6 +2,7 @@ export { type Alternatives, alternatives, clubsOfIds } from './alternatives.js';
 export { type RoundDemands, deriveDemands } from './derive-demands.js';
 export { middleAir } from './middle-air.js';
 export type { RoundDay } from './play-hole.js';
+export { partialToLearn } from './partial-to-learn.js';
 export { type PlayedRounds, playRounds } from './play-rounds.js';
 export { REMEDY_KINDS, remedies, type Remedy } from './remedies.js';
 export { type RoundAir, ROUND_AIR_BOUNDS, CALM, stillAir } from './round-air.js';
@@ -24,4 +25,5 @@ export {
   usualRoundChoosing,
 } from './usual-round.js';
 export { type DayTrigger, dayTriggers } from './triggers.js';
+export { type BagQuestion, usualCostOf, usualPreferences, usualRemedies } from './usual-remedies.js';
 export { type FaultlessBag, withoutFaults } from './without-faults.js';

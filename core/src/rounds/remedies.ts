@@ -1,5 +1,5 @@
 import { carryCurve, type CarryCurve } from '../carry/index.js';
-import { isWedge, type ClubKind, type Shot } from '../clubs/index.js';
+import type { ClubKind } from '../clubs/index.js';
 import { BASELINE, type Conditions } from '../conditions/index.js';
 import {
   bentClub,
@@ -13,6 +13,7 @@ import {
   type StepReport,
 } from '../gaps/index.js';
 import { TIE_STROKES } from '../choosing/index.js';
+import { partialToLearn } from './partial-to-learn.js';
 import { isMended, isNoWorse, isSame, namedStep, spanOf, stepsAtFault } from './mended-step.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 import type { LadderClub } from '../spec/index.js';
@@ -72,10 +73,6 @@ interface RemedyRequest {
 const BENDS_DEG = [-1, -0.5, 0.5, 1] as const;
 const SLEEVE_DEG = [-1, 1] as const;
 const SLEEVED: readonly ClubKind[] = ['driver', 'fairway', 'hybrid'];
-/** A partial carries this share of the full shot where no step says what it is for. Ours. */
-const PARTIAL_SHARE = { 'three-quarter': 0.86, soft: 0.95 } as const;
-/** A partial closer than this to the full shot, or farther from it, is none anybody learns. Ours. */
-const PARTIAL_SHARES = { 'three-quarter': [0.72, 0.95], soft: [0.88, 0.97] } as const;
 /** Nobody buys a club within so many degrees of one that is in the locker. Ours. */
 const OWNED_DEG = 1.5;
 /** Ways of one kind that are looked at, those of the most gain first. */
@@ -207,28 +204,19 @@ export function remedies({
     );
   }
 
-  /** A shot nobody owns yet, of a club that is swung less for one: never the driver. */
+  /** A shot nobody owns yet, for the middle of the step below its club where there is one. */
   function learnt(club: LadderClub): Way[] {
-    const kind = isWedge({ kind: club.kind, ...(club.loftDeg !== undefined && { loftDeg: club.loftDeg }) })
-      ? 'three-quarter'
-      : 'soft';
-    if (club.kind === 'driver' || club.shots[kind]) return [];
-    const { totalM, spreadM: _spread, sideSpreadM: _side, shots: _shots, ...shot } = club.shots.full!;
-    const middleM = worst?.upperId === club.id && !worst.cover ? shot.carryM - worst.carryM / 2 : undefined;
-    const share = middleM === undefined ? PARTIAL_SHARE[kind] : middleM / shot.carryM;
-    const [min, max] = PARTIAL_SHARES[kind];
-    if (share < min || share > max) return [];
-    // Once it is owned it is as good as a stated one.
-    const owned: Shot = {
-      ...shot,
-      carryM: shot.carryM * share,
-      source: 'stated',
-      ...(totalM !== undefined && { totalM: totalM * share }),
-    };
+    const { carryM } = club.shots.full!;
+    const learns = partialToLearn(
+      club,
+      worst?.upperId === club.id && !worst.cover ? carryM - worst.carryM / 2 : undefined,
+    );
+    if (!learns) return [];
+    const { shotKind, shot } = learns;
     return [
       {
-        text: `Learn a ${shotName(kind, club.name)} at ${said(shot.carryM * share)}`,
-        bag: instead([club, { ...club, shots: { ...club.shots, [kind]: owned } }]),
+        text: `Learn a ${shotName(shotKind, club.name)} at ${said(shot.carryM)}`,
+        bag: instead([club, { ...club, shots: { ...club.shots, [shotKind]: shot } }]),
       },
     ];
   }

@@ -5,6 +5,8 @@
 interface GaussianProcess<X> {
   /** Mean and variance of the function at a place, without the noise of a new measurement. */
   at(place: X): { mean: number; variance: number };
+  /** Covariance of the function at two places, given what was measured. */
+  covariance(a: X, b: X): number;
 }
 
 /**
@@ -30,11 +32,20 @@ export function gaussianProcess<X>(
       const explained = forward(factor, shared).reduce((sum, v) => sum + v * v, 0);
       return { mean, variance: Math.max(0, kernel(place, place) - explained) };
     },
+    covariance(a, b) {
+      const [fromA, fromB] = [a, b].map((place) =>
+        forward(
+          factor,
+          places.map((one) => kernel(one, place)),
+        ),
+      ) as [number[], number[]];
+      return kernel(a, b) - fromA.reduce((sum, v, i) => sum + v * fromB[i]!, 0);
+    },
   };
 }
 
 /** Lower triangle L with L L' = matrix, which must be symmetric and positive definite. */
-function cholesky(matrix: readonly (readonly number[])[]): number[][] {
+export function cholesky(matrix: readonly (readonly number[])[]): number[][] {
   const lower = matrix.map((row) => row.map(() => 0));
   for (let i = 0; i < matrix.length; i++) {
     for (let k = 0; k <= i; k++) {

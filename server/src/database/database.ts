@@ -13,6 +13,7 @@ import { Migration006NothingLost } from '../migrations/migration-006-nothing-los
 import { Migration007Handicap } from '../migrations/migration-007-handicap.js';
 import { Migration008BagStrategy } from '../migrations/migration-008-bag-strategy.js';
 import { Migration009ShotsBeforeABend } from '../migrations/migration-009-shots-before-a-bend.js';
+import { Migration010Baskets } from '../migrations/migration-010-baskets.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
 import { SHEET_TEXT_SQL } from '../sheet/sheet-text-sql.js';
@@ -65,6 +66,7 @@ export async function openDatabase(
         { name: 'migration-007-handicap', class: Migration007Handicap },
         { name: 'migration-008-bag-strategy', class: Migration008BagStrategy },
         { name: 'migration-009-shots-before-a-bend', class: Migration009ShotsBeforeABend },
+        { name: 'migration-010-baskets', class: Migration010Baskets },
       ],
       snapshot: false,
       silent: true,

@@ -1,9 +1,12 @@
 import type { HitRequest } from '@tasche/contract';
-import { USUAL_LOFT_DEG, ladderClub, type ShotKind } from '@tasche/core';
+import { USUAL_LOFT_DEG, ladderClub, withModelledCarries, type ShotKind } from '@tasche/core';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Club } from '../clubs/club.js';
 import { badInput, notFound } from '../http/http-error.js';
 import { Session } from '../sessions/session.js';
+
+/** A locker holds fewer. */
+const MAX_CLUBS = 500;
 
 /** What a simulated monitor needs to know to have a player hit a club: how it is built, and how far it goes. */
 export async function hitRequest(
@@ -15,14 +18,20 @@ export async function hitRequest(
 ): Promise<HitRequest> {
   const session = await em.findOne(Session, { id: sessionId, removedAt: null });
   if (!session) throw notFound('session');
-  const row = await em.findOne(Club, { id: clubId, playerId: session.playerId, removedAt: null });
+  const rows = await em.find(
+    Club,
+    { playerId: session.playerId, removedAt: null },
+    { orderBy: { id: 'asc' }, limit: MAX_CLUBS },
+  );
+  const row = rows.find(({ id }) => id === clubId);
   if (!row) throw notFound('club');
-  const club = ladderClub(row);
+  const club = withModelledCarries(rows.map(ladderClub)).find(({ id }) => id === clubId)!;
   const known = club.shots[shot] ?? club.shots.full;
   if (!known)
-    throw badInput(`${row.name} has no carry to make shots up from; write one down first.`, [
-      { field: 'clubId', message: 'no carry known' },
-    ]);
+    throw badInput(
+      `${row.name} has neither a carry nor a loft to make shots up from; write one down first.`,
+      [{ field: 'clubId', message: 'no carry known' }],
+    );
   return {
     count,
     club: clubId,

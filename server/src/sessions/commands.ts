@@ -15,7 +15,15 @@ export const sessionCommands: Handlers<
     if (await recorder.load('session', session.id))
       throw badInput('session.id: a session of that id exists already');
     requireNotAhead(session.heldOn, await latestDay());
-    recorder.create('session', { ...session, source: BY_HAND, live: false, aim: null });
+    for (const clubId of new Set(session.basket?.map((line) => line.clubId)))
+      await loadClubFor(recorder, session, clubId);
+    recorder.create('session', {
+      ...session,
+      basket: session.basket ?? null,
+      source: BY_HAND,
+      live: false,
+      aim: null,
+    });
     return { playerId: session.playerId, summary: `${session.name}: session of ${session.heldOn} opened` };
   },
 
@@ -33,6 +41,8 @@ export const sessionCommands: Handlers<
     );
     if (set.heldOn !== undefined) requireNotAhead(set.heldOn, await latestDay());
     if (set.aim) await loadClubFor(recorder, session, set.aim.clubId);
+    for (const clubId of new Set(set.basket?.map((line) => line.clubId)))
+      await loadClubFor(recorder, session, clubId);
     if (set.live) await endOtherLiveSession(recorder, sessionId);
     recorder.edit('session', session, set);
     return { playerId: session.playerId, summary: `${session.name}: ${summaryOf(set)}` };
@@ -123,6 +133,7 @@ function summaryOf(set: object): string {
   if ('live' in set)
     return set.live ? 'takes what the monitor sees' : 'no longer takes what the monitor sees';
   if ('aim' in set) return 'another club in hand';
+  if ('basket' in set) return set.basket ? 'a basket to hit' : 'its basket put aside';
   return `${Object.keys(set).join(', ')} changed`;
 }
 

@@ -1,5 +1,5 @@
 import type { Conditions, Surface } from '@tasche/core';
-import type { Aim, HitOff, SessionView } from '@tasche/contract';
+import type { Aim, BasketLine, HitOff, SessionView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { REMOVED, rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
@@ -26,6 +26,7 @@ export const Session = defineEntity({
     source: p.text(),
     live: p.boolean(),
     aim: p.json<Aim>().nullable(),
+    basket: p.json<readonly BasketLine[]>().nullable(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),
   },

@@ -334,6 +334,7 @@ class Keeper {
           source: this.order.source,
           live: false,
           aim: null,
+          basket: null,
         }),
       );
     if (fresh.length > 0) await this.recorder.em.flush();

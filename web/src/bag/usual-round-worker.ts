@@ -1,11 +1,10 @@
 import {
-  DEFAULT_PREFERENCES,
   clubsOfIds,
-  costOfBag,
-  remedies,
+  usualCostOf,
+  usualRemedies,
   usualRoundChoosing,
+  type BagQuestion,
   type CostedRound,
-  type GapOptions,
   type LadderClub,
   type Remedy,
   type UsualRoundRequest,
@@ -13,12 +12,9 @@ import {
 import { expose } from 'comlink';
 
 /** A bag and the locker it is from, for a usual round. */
-export interface UsualQuestion {
+export interface UsualQuestion extends BagQuestion {
   /** The whole locker, as it plays in the air it is looked at in. */
   request: UsualRoundRequest;
-  bagIds: readonly string[];
-  options: GapOptions;
-  limit: number;
 }
 
 /** The last round asked about: the same locker is asked about again and again. */
@@ -30,35 +26,18 @@ function roundOf(request: UsualRoundRequest): CostedRound | undefined {
   return last.round;
 }
 
-function costOf(round: CostedRound, { bagIds, options }: UsualQuestion) {
-  return costOfBag(round, {
-    wishes: { ...DEFAULT_PREFERENCES, changeStrokes: 0 },
-    school: options.school ?? 'even-carries',
-    gamerIds: bagIds,
-  });
-}
-
 const api = {
   /** What may be done to the bag; null where nothing tells how far the player hits it. */
   remedies(question: UsualQuestion): Remedy[] | null {
     const round = roundOf(question.request);
-    if (!round) return null;
-    const { bagIds, options, limit, request } = question;
-    return remedies({
-      bag: clubsOfIds(round.clubs, bagIds),
-      leftOut: round.clubs.filter(({ id }) => !bagIds.includes(id)),
-      costOf: costOf(round, question),
-      options,
-      limit,
-      conditions: request.from.conditions,
-    });
+    return round ? usualRemedies(round, question, { conditions: question.request.from.conditions }) : null;
   },
 
   /** Strokes a round the bag costs more with a club in, for each that may go out for it, by its id: a putter for a putter only. */
   swaps(question: UsualQuestion, inId: string): Record<string, number> | null {
     const round = roundOf(question.request);
     if (!round) return null;
-    const cost = costOf(round, question);
+    const cost = usualCostOf(round, question);
     const [coming] = clubsOfIds(round.clubs, [inId]);
     if (!coming) return null;
     const bag: readonly LadderClub[] = clubsOfIds(round.clubs, question.bagIds);

@@ -67,6 +67,8 @@ export const KEYS: readonly { group: string; keys: readonly (readonly [string, s
   {
     group: 'The range',
     keys: [
+      ['Alt K', 'next basket'],
+      ['Alt X', 'the next club of the basket in hand'],
       ['Alt N', 'new session'],
       ['Alt E', 'write shots down by hand'],
       ['Alt H', 'hit ten (simulated monitor)'],

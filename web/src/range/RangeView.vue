@@ -8,6 +8,7 @@ import LinkButton from '../app/LinkButton.vue';
 import { NButton, NForm } from 'naive-ui';
 import type { SessionDetails, SessionEntry } from '@tasche/contract';
 import {
+  SHOT_KINDS,
   distanceNumber,
   isFullSwing,
   shotIn,
@@ -27,6 +28,7 @@ import { settingWords } from '../conditions/air-units';
 import { baselineOf } from '@tasche/contract';
 import { chartInk } from '../flight/flight-charts';
 import { useSheet } from '../sheet/sheet-store';
+import BasketStrip from '../basket/BasketStrip.vue';
 import GroupTable from './GroupTable.vue';
 import LiveBoard from './LiveBoard.vue';
 import SessionForm from './SessionForm.vue';
@@ -216,6 +218,13 @@ function writeDown(): void {
   ]);
 }
 
+/** The club of shots by hand follows the basket. */
+function takeInHand(aim: { clubId: string; shot: ShotKind }): void {
+  edit({ aim });
+  handClub.value = aim.clubId;
+  handShot.value = aim.shot;
+}
+const strip = ref<InstanceType<typeof BasketStrip> | null>(null);
 const board = ref<InstanceType<typeof LiveBoard> | null>(null);
 const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 useEventListener('keydown', (event: KeyboardEvent) => {
@@ -228,6 +237,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       },
       e: () => handField.value?.focus(),
       a: () => bar.value?.focus(),
+      x: () => strip.value?.next(),
+      k: () => void router.push({ name: 'basket', params: { playerId: props.playerId } }),
     } as Record<string, () => void>
   )[event.key.toLowerCase()];
   if (!action) return;
@@ -257,6 +268,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </div>
       <div class="bar no-print">
         <UnitButton :own="store.sheet!.player.distanceUnit" />
+        <LinkButton :to="{ name: 'basket', params: { playerId } }">Next basket <kbd>Alt K</kbd></LinkButton>
         <LinkButton :to="{ name: 'range-import', params: { playerId } }">Bring a file</LinkButton>
         <NButton @click="forming = 'new'" type="primary">New session <kbd>Alt N</kbd></NButton>
       </div>
@@ -300,6 +312,15 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           There is no such session; it may have been deleted. Ctrl Z brings it back.
         </p>
         <template v-if="session">
+          <BasketStrip
+            v-if="session.basket"
+            ref="strip"
+            :session="session"
+            :strikes="strikes"
+            :rows="rows"
+            :unit="unit"
+            @aim="takeInHand"
+          />
           <LiveBoard
             v-if="session.live"
             ref="board"
@@ -323,6 +344,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
                 :options="handClubs.map((club) => ({ value: club.id, label: club.name }))"
                 placeholder="by hand: which club?"
               />
+              <ChoiceField v-model:value="handShot" label="Shot of shots by hand" :options="SHOT_KINDS" />
               <TextField
                 ref="handField"
                 class="carries"

@@ -17,6 +17,7 @@ const session = (id: string, heldOn: string, ball = 'Perl'): SessionEntry => ({
   source: '',
   live: false,
   aim: null,
+  basket: null,
   removed: false,
   strikes: 0,
   clubs: 0,

@@ -1,4 +1,4 @@
-import { sessionDetails } from '../../session-schemas.js';
+import { basketSchema, sessionDetails } from '../../session-schemas.js';
 import { idSchema, required, shape } from '../../schemas.js';
 import { defineCommand } from '../define-command.js';
 
@@ -17,6 +17,7 @@ export const addSession = defineCommand(
         hitOff: required(sessionDetails.hitOff),
         ball: sessionDetails.ball.defined(),
         notes: sessionDetails.notes.defined(),
+        basket: basketSchema.nullable().default(undefined).optional(),
       }),
     ),
   }),
@@ -35,6 +36,7 @@ export const addSession = defineCommand(
                 source: 'by hand',
                 live: false,
                 aim: null,
+                basket: session.basket ?? null,
                 removed: false,
                 strikes: 0,
                 clubs: 0,

@@ -1,5 +1,5 @@
 import * as yup from 'yup';
-import { aimSchema, sessionDetails } from '../../session-schemas.js';
+import { aimSchema, basketSchema, sessionDetails } from '../../session-schemas.js';
 import { idSchema, required, shape } from '../../schemas.js';
 import type { SessionEntry } from '../../views.js';
 import { defineCommand, setWords, versionSchema } from '../define-command.js';
@@ -18,6 +18,7 @@ export const editSession = defineCommand(
         // A live session takes what the monitor sees; its aim is the club in hand.
         live: yup.boolean().strict(),
         aim: aimSchema.nullable().default(undefined).optional(),
+        basket: basketSchema.nullable().default(undefined).optional(),
       }),
     ),
   }),

@@ -1,0 +1,58 @@
+import {
+  BASKET_BOUNDS,
+  basketReasonSentence,
+  basketSentence,
+  nextBasket,
+  usualPreferences,
+  type NextBasket,
+} from '@tasche/core';
+import * as yup from 'yup';
+import { bagQuestionOf, bagQuestionShape, type BagQuestionDocument } from './bag-question.js';
+import { finite, wholeDocument } from './schemas.js';
+
+/** What `tasche calc basket` writes: docs/formats/basket-output.schema.json. */
+export interface BasketAnswer extends NextBasket {
+  /** What the balls are worth, then a line a shot. */
+  why: readonly string[];
+}
+
+const basketSchema = wholeDocument(
+  yup
+    .object({
+      ...bagQuestionShape,
+      balls: finite(...BASKET_BOUNDS.balls)
+        .integer('${path} must be a whole number')
+        .required('${path} is missing'),
+    })
+    .strict()
+    .noUnknown('unknown field: ${unknown}'),
+);
+
+/**
+ * Checks a document and works the next basket out.
+ * @throws yup.ValidationError naming every bad field
+ */
+export function calcBasket(document: unknown): BasketAnswer {
+  const given = basketSchema.validateSync(document, {
+    strict: true,
+    abortEarly: false,
+  }) as unknown as BagQuestionDocument & { balls: number };
+  const { round, question } = bagQuestionOf(given);
+  const basket: NextBasket = (round &&
+    nextBasket({
+      round,
+      preferences: usualPreferences(question),
+      bagIds: question.bagIds,
+      balls: given.balls,
+      options: question.options,
+      ...(given.handicap !== undefined && { handicap: given.handicap }),
+    })) ?? { parts: [], gain: 0, perfectGain: 0, spare: given.balls };
+  const nameOf = (id: string) => given.clubs.find((club) => club.id === id)?.name ?? id;
+  const unit = question.options.unit ?? 'yd';
+  return {
+    ...basket,
+    why: round
+      ? [basketSentence(basket), ...basket.parts.map((part) => basketReasonSentence(part, nameOf, unit))]
+      : ['Nothing tells how far this player hits it: give a loft or a carry.'],
+  };
+}

@@ -1,0 +1,40 @@
+import { TIE_STROKES } from '../choosing/index.js';
+import { shotName } from '../gaps/index.js';
+import { distanceNumber, type DistanceUnit } from '../units/index.js';
+import type { BasketPart, NextBasket } from './next-basket.js';
+
+/** Where knowing everything would win less than this, nothing is left to settle: half of what tells two bags apart. */
+const NOTHING = TIE_STROKES / 2;
+
+/** "60 balls on 9 shots are worth about 0.16 strokes a round; knowing every carry exactly would be worth 0.25." */
+export function basketSentence({ parts, gain, perfectGain, spare }: NextBasket): string {
+  const hit = parts.reduce((sum, { balls }) => sum + balls, 0);
+  if (parts.length === 0)
+    return perfectGain < NOTHING
+      ? 'Nothing is left to settle: what is not known of these carries decides neither the bag nor a shot. Hit what you like.'
+      : `So few balls would settle nothing; knowing every carry exactly would be worth ${perfectGain.toFixed(2)} strokes a round.`;
+  const shots = `${parts.length} ${parts.length === 1 ? 'shot' : 'shots'}`;
+  const rest = spare > 0 ? ` ${spare} more would decide nothing: hit what you like.` : '';
+  return `${hit} balls on ${shots} are worth about ${gain.toFixed(2)} strokes a round; knowing every carry exactly would be worth ${perfectGain.toFixed(2)}.${rest}`;
+}
+
+/** Why a shot is in the basket, in one sentence. @param nameOf a club's, by its id */
+export function basketReasonSentence(
+  { reason, clubId, shotKind, carryM }: Pick<BasketPart, 'reason' | 'clubId' | 'shotKind' | 'carryM'>,
+  nameOf: (clubId: string) => string,
+  unit: DistanceUnit,
+): string {
+  const said = (m: number) => `${distanceNumber(m, unit)} ${unit}`;
+  switch (reason.code) {
+    case 'in the bag': {
+      const other = reason.otherId === undefined ? '' : `, mostly against the ${nameOf(reason.otherId)}`;
+      return `Decides whether the ${nameOf(clubId)} is carried: these balls change that in ${Math.round(reason.share * 100)} of 100 cases${other}.`;
+    }
+    case 'which shot':
+      return `Decides which to hit from about ${said(reason.aroundM)}: this or the ${shotName(reason.otherShot, nameOf(reason.otherId))}.`;
+    case 'new shot':
+      return `Nobody has told of this shot; at ${said(carryM)} the ${shotName(shotKind, nameOf(clubId))} would fill the step below the club.`;
+    case 'neighbours':
+      return 'Tells most about the clubs beside it, whose carries are modelled from the same curve.';
+  }
+}

@@ -1,0 +1,55 @@
+import { DEFAULT_PREFERENCES } from '../choosing/index.js';
+import type { Conditions } from '../conditions/index.js';
+import { DEFAULT_GAP_SETTINGS, type GapOptions } from '../gaps/index.js';
+import type { LadderClub } from '../spec/index.js';
+import { clubsOfIds } from './alternatives.js';
+import { remedies, type Remedy, type RemedyKind } from './remedies.js';
+import { costOfBag, type CostedRound, type RoundPreferences } from './round-choosing.js';
+
+/** A bag of a locker, and how it is judged. */
+export interface BagQuestion {
+  bagIds: readonly string[];
+  options: GapOptions;
+  /** Clubs that may be carried. */
+  limit: number;
+}
+
+/** What a player who has said nothing more wants of a bag. */
+export function usualPreferences({ bagIds, options, limit }: BagQuestion): RoundPreferences {
+  return {
+    wishes: { ...DEFAULT_PREFERENCES, limit },
+    school: options.school ?? 'even-carries',
+    gamerIds: bagIds,
+    settings: { ...DEFAULT_GAP_SETTINGS, ...options.settings },
+  };
+}
+
+/** What a usual round costs with any bag of the locker, what a change has to be worth left out. */
+export function usualCostOf(
+  round: CostedRound,
+  question: BagQuestion,
+): (clubs: readonly LadderClub[]) => number {
+  const preferences = usualPreferences(question);
+  return costOfBag(round, { ...preferences, wishes: { ...preferences.wishes, changeStrokes: 0 } });
+}
+
+/**
+ * What may be done to a bag of a locker, by a usual round; the same wherever it is asked.
+ * @param round the locker's, from `usualRoundChoosing`
+ * @param more the air the carries are known in; kinds that are of use, all of them where nothing is said
+ */
+export function usualRemedies(
+  round: CostedRound,
+  question: BagQuestion,
+  more: { conditions?: Conditions; kinds?: readonly RemedyKind[] } = {},
+): Remedy[] {
+  const { bagIds, options, limit } = question;
+  return remedies({
+    bag: clubsOfIds(round.clubs, bagIds),
+    leftOut: round.clubs.filter(({ id }) => !bagIds.includes(id)),
+    costOf: usualCostOf(round, question),
+    options,
+    limit,
+    ...more,
+  });
+}

@@ -1,0 +1,8 @@
+import { Migration } from '@mikro-orm/migrations';
+
+/** A session may know what is to be hit in it. */
+export class Migration010Baskets extends Migration {
+  override up(): void {
+    this.addSql('alter table session add column basket jsonb');
+  }
+}

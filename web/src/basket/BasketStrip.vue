@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { NButton } from 'naive-ui';
+import type { BasketLine, SessionEntry, StrikeView } from '@tasche/contract';
+import { distanceNumber, shotName, type DistanceUnit } from '@tasche/core';
+import { computed } from 'vue';
+import { counted } from '../app/counted';
+import type { StrikeRow } from '../range/range-worker';
+import { useSheet } from '../sheet/sheet-store';
+import { basketProgress, nextLine } from './basket-progress';
+
+/** The basket of a session, taken along ball by ball: what is in hand, what has told enough, what comes next. */
+const props = defineProps<{
+  session: SessionEntry;
+  strikes: readonly StrikeView[];
+  rows: ReadonlyMap<string, StrikeRow>;
+  unit: DistanceUnit;
+}>();
+const emit = defineEmits<{ aim: [aim: { clubId: string; shot: BasketLine['shot'] }] }>();
+const store = useSheet();
+
+const progress = computed(() => basketProgress(props.session.basket ?? [], props.strikes, props.rows));
+const coming = computed(() => nextLine(progress.value, props.session.aim));
+const isInHand = ({ clubId, shot }: BasketLine) =>
+  props.session.aim?.clubId === clubId && props.session.aim.shot === shot;
+const nameOf = ({ clubId, shot }: BasketLine) =>
+  shotName(shot, store.clubsById.get(clubId)?.name ?? 'a club that is gone');
+const inHand = computed(() => progress.value.find(({ line }) => isInHand(line)));
+const saved = computed(() =>
+  progress.value
+    .filter(({ isEnough }) => isEnough)
+    .reduce((sum, { line, shots }) => sum + Math.max(0, line.balls - shots), 0),
+);
+const within = (metres: number) => `±${distanceNumber(metres, props.unit)} ${props.unit}`;
+const sentence = computed(() => {
+  if (!coming.value) {
+    const rest = saved.value > 0 ? ` with ${counted(saved.value, 'ball')} to spare` : '';
+    return `The basket has told what it was to tell${rest}. Take the averages below into the sheet.`;
+  }
+  if (!inHand.value) return `First the ${nameOf(coming.value)}.`;
+  const { line, shots, halfM, isEnough } = inHand.value;
+  return isEnough
+    ? `The ${nameOf(line)} has told enough after ${counted(shots, 'ball')}: known to ${within(halfM)}. Next the ${nameOf(coming.value)}.`
+    : `The ${nameOf(line)}: ${shots} of ${line.balls}, known to ${within(halfM)}; ${within(line.thenM)} will do.`;
+});
+
+function next(): void {
+  if (coming.value && !isInHand(coming.value))
+    emit('aim', { clubId: coming.value.clubId, shot: coming.value.shot });
+}
+defineExpose({ next });
+</script>
+
+<template>
+  <section class="card strip" aria-label="Basket">
+    <p class="bar sentence" role="status">
+      {{ sentence }}
+      <NButton v-if="coming && !isInHand(coming)" class="no-print" type="primary" size="small" @click="next">
+        Take the {{ nameOf(coming) }} <kbd>Alt X</kbd>
+      </NButton>
+    </p>
+    <ol class="lines">
+      <li v-for="{ line, shots, isEnough } in progress" :key="`${line.clubId} ${line.shot}`">
+        <NButton
+          size="small"
+          :aria-pressed="isInHand(line)"
+          :type="isInHand(line) ? 'primary' : 'default'"
+          secondary
+          @click="emit('aim', { clubId: line.clubId, shot: line.shot })"
+        >
+          {{ isEnough ? '✓ ' : '' }}{{ nameOf(line) }} <span class="count">{{ shots }}/{{ line.balls }}</span>
+        </NButton>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.strip {
+  padding: 10px 16px 12px;
+  margin-bottom: 12px;
+}
+.sentence {
+  margin: 0 0 8px;
+  font-size: 16px;
+}
+.lines {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 0;
+  padding: 0;
+}
+.count {
+  margin-left: 6px;
+  opacity: 0.75;
+  font-variant-numeric: tabular-nums;
+}
+.n-button--primary-type kbd {
+  background: transparent;
+  color: inherit;
+  border-color: currentColor;
+  opacity: 0.75;
+}
+</style>

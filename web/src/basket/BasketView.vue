@@ -1,0 +1,247 @@
+<script setup lang="ts">
+import { NButton, NEmpty } from 'naive-ui';
+import { baselineOf, type BasketLine } from '@tasche/contract';
+import {
+  BASKET_BOUNDS,
+  DEFAULT_GAP_SETTINGS,
+  MEDIUM_FAIRWAY,
+  basketSentence,
+  type LadderClub,
+} from '@tasche/core';
+import { v4 as newId } from 'uuid';
+import { computed, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import LinkButton from '../app/LinkButton.vue';
+import UnitButton from '../app/UnitButton.vue';
+import WorkProgress from '../app/WorkProgress.vue';
+import { today } from '../app/day';
+import { useSettings } from '../app/settings';
+import ChoiceField from '../fields/ChoiceField.vue';
+import NumberField from '../fields/NumberField.vue';
+import { useRange } from '../range/range-store';
+import { useSheet } from '../sheet/sheet-store';
+import BasketTable from './BasketTable.vue';
+import type { BasketQuestion } from './basket-worker';
+import { useBasket } from './use-basket';
+
+/** Which clubs and shots to hit next, so that so many balls settle most of what decides this player's bag and shots. */
+const props = defineProps<{ playerId: string }>();
+const store = useSheet();
+const range = useRange();
+const settings = useSettings();
+const route = useRoute();
+const router = useRouter();
+watch(
+  () => props.playerId,
+  (id) => void range.load(id),
+  { immediate: true },
+);
+
+const USUAL_BALLS = 60;
+const SIZES = [30, 60, 100] as const;
+const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
+/** How many balls and for which bag: part of the address. */
+const balls = computed({
+  get: () => {
+    const asked = Number(route.query.balls);
+    const [min, max] = BASKET_BOUNDS.balls;
+    return Number.isInteger(asked) && asked >= min && asked <= max ? asked : USUAL_BALLS;
+  },
+  set: (count: number) => void router.replace({ query: { ...route.query, balls: count } }),
+});
+const bag = computed(
+  () => store.sheet!.bags.find(({ id }) => id === route.query.bag) ?? store.gamer ?? store.sheet!.bags[0],
+);
+const clubs = computed<LadderClub[]>(() =>
+  store.clubs
+    .filter((club) => club.spec.state?.value !== 'retired')
+    .flatMap(({ id }) => store.ladderClubs.get(id) ?? []),
+);
+const byId = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
+
+const question = computed<BasketQuestion | null>(() =>
+  clubs.value.length === 0
+    ? null
+    : {
+        request: {
+          clubs: clubs.value,
+          from: baselineOf(store.sheet!.player),
+          ...(store.sheet!.player.handicap !== null && { handicap: store.sheet!.player.handicap }),
+        },
+        bagIds: bag.value?.clubIds ?? [],
+        options: {
+          school: bag.value?.strategy ?? 'even-carries',
+          settings: store.sheet!.player.gapSettings,
+          unit: unit.value,
+        },
+        limit: store.sheet!.player.gapSettings.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit,
+        balls: balls.value,
+      },
+);
+const { basket, share, problem, ask, stop } = useBasket();
+// The unit changes words, not the basket.
+watch(
+  () => JSON.stringify({ ...question.value, options: { ...question.value?.options, unit: null } }),
+  () => {
+    if (question.value) void ask(question.value);
+  },
+  { immediate: true },
+);
+
+const lines = computed<BasketLine[]>(() =>
+  (basket.value?.parts ?? []).map(({ clubId, shotKind, balls: count, ballM, nowM, thenM }) => ({
+    clubId,
+    shot: shotKind,
+    balls: count,
+    usualM: ballM,
+    nowM,
+    thenM,
+  })),
+);
+const opening = ref(false);
+/** A session that knows its basket, with the first club in hand. */
+function hit(): void {
+  if (opening.value || lines.value.length === 0) return;
+  opening.value = true;
+  const id = newId();
+  const { conditions } = baselineOf(store.sheet!.player);
+  range.change([
+    {
+      do: 'addSession',
+      session: {
+        id,
+        playerId: props.playerId,
+        name: `Basket of ${balls.value}`,
+        heldOn: today(),
+        conditions,
+        surface: MEDIUM_FAIRWAY,
+        hitOff: 'grass',
+        ball: '',
+        notes: '',
+        basket: lines.value,
+      },
+    },
+  ]);
+  void router.push({ name: 'range', params: { playerId: props.playerId, sessionId: id } });
+}
+const print = () => window.print();
+</script>
+
+<template>
+  <div class="page">
+    <header class="page-head">
+      <div class="grow">
+        <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> next basket</h1>
+        <p class="quiet small">
+          Which shots to hit so that the balls settle most of what decides the bag and which club to hit.
+          Worked out for a usual round.
+        </p>
+      </div>
+      <div class="bar no-print">
+        <UnitButton :own="store.sheet!.player.distanceUnit" />
+        <LinkButton :to="{ name: 'range', params: { playerId } }">To the range</LinkButton>
+        <NButton :disabled="lines.length === 0" @click="print">Print</NButton>
+        <NButton type="primary" :disabled="lines.length === 0 || store.readOnly" @click="hit">
+          Hit this basket
+        </NButton>
+      </div>
+    </header>
+    <div class="bar asked no-print">
+      <span class="bar" role="group" aria-label="Balls">
+        <NButton
+          v-for="size in SIZES"
+          :key="size"
+          :aria-pressed="balls === size"
+          :type="balls === size ? 'primary' : 'default'"
+          secondary
+          @click="balls = size"
+        >
+          {{ size }} balls
+        </NButton>
+      </span>
+      <label class="small quiet"
+        >or
+        <NumberField
+          :value="balls"
+          label="Balls"
+          unit="balls"
+          whole
+          :bounds="BASKET_BOUNDS.balls"
+          :step="10"
+          @write="balls = $event ?? USUAL_BALLS"
+      /></label>
+      <label v-if="store.sheet!.bags.length > 1" class="small quiet"
+        >for
+        <ChoiceField
+          :value="bag?.id ?? ''"
+          label="Bag"
+          :options="store.sheet!.bags.map(({ id, name }) => ({ value: id, label: name }))"
+          @update:value="router.replace({ query: { ...route.query, bag: $event } })"
+      /></label>
+    </div>
+    <NEmpty
+      v-if="!question"
+      class="card empty"
+      description="There are no clubs yet. Write the bag down first."
+    >
+      <template #extra>
+        <LinkButton :to="{ name: 'bag', params: { playerId } }">To the bag</LinkButton>
+      </template>
+    </NEmpty>
+    <p v-else-if="share !== null" class="bar small" role="status">
+      <WorkProgress :share="share" label="Working the basket out" /> Trying where {{ balls }} balls settle
+      most…
+      <NButton size="small" @click="stop">Cancel</NButton>
+    </p>
+    <p v-else-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <p v-else-if="basket === undefined" class="small">
+      <NButton size="small" @click="ask(question)">Work it out</NButton>
+    </p>
+    <NEmpty
+      v-else-if="basket === null"
+      class="card empty"
+      description="Nothing tells yet how far this player hits it. Write down lofts, or one carry, and the basket follows."
+    >
+      <template #extra>
+        <LinkButton :to="{ name: 'bag', params: { playerId } }">To the bag</LinkButton>
+      </template>
+    </NEmpty>
+    <template v-else>
+      <p class="card sentence" role="status">{{ basketSentence(basket) }}</p>
+      <template v-if="basket.parts.length > 0">
+        <BasketTable :parts="basket.parts" :clubs="byId" :unit="unit" />
+        <p class="small quiet foot">
+          Warm up first. What settles most comes first, so you can stop early. Spreads, heights and the
+          evenness of steps are taken as they are known now. Modelled carries move together: measuring one
+          club tells about its neighbours. Near the best sharing of the balls, not proved to be the best.
+        </p>
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.dot {
+  font-weight: 400;
+}
+.asked {
+  margin-bottom: 12px;
+  gap: 8px 16px;
+}
+.asked label {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+.sentence {
+  padding: 12px 16px;
+  font-size: 17px;
+}
+.empty {
+  padding: 24px;
+}
+.foot {
+  max-width: 80ch;
+  margin-top: 10px;
+}
+</style>

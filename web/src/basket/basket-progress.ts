@@ -1,0 +1,36 @@
+import type { BasketLine, StrikeView } from '@tasche/contract';
+import { toldEnough, type CompleteStrike, type Told } from '@tasche/core';
+
+/** A line of a session's basket with how far it has come. */
+interface BasketProgress extends Told {
+  line: BasketLine;
+}
+
+/** How far each line of a basket has come, by the balls that count. @param wholes balls as they were worked out, by their id */
+export function basketProgress(
+  lines: readonly BasketLine[],
+  strikes: readonly Pick<StrikeView, 'id' | 'clubId' | 'shot' | 'leftOut'>[],
+  wholes: ReadonlyMap<string, { whole: Pick<CompleteStrike, 'atBaseline'> | null }>,
+): BasketProgress[] {
+  return lines.map((line) => ({
+    line,
+    ...toldEnough(
+      line,
+      line.usualM,
+      strikes
+        .filter(
+          ({ clubId, shot, leftOut }) => clubId === line.clubId && shot === line.shot && leftOut === null,
+        )
+        .flatMap(({ id }) => wholes.get(id)?.whole?.atBaseline.carryM ?? []),
+    ),
+  }));
+}
+
+/** The line to hit next: the one in hand until it has told enough, then the first that has not; undefined when all have. */
+export function nextLine(
+  progress: readonly BasketProgress[],
+  inHand: Pick<BasketLine, 'clubId' | 'shot'> | null,
+): BasketLine | undefined {
+  const open = progress.filter(({ isEnough }) => !isEnough).map(({ line }) => line);
+  return open.find(({ clubId, shot }) => clubId === inHand?.clubId && shot === inHand.shot) ?? open[0];
+}
