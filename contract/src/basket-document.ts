@@ -11,7 +11,7 @@ import { bagQuestionOf, bagQuestionShape, type BagQuestionDocument } from './bag
 import { finite, wholeDocument } from './schemas.js';
 
 /** What `tasche calc basket` writes: docs/formats/basket-output.schema.json. */
-export interface BasketAnswer extends NextBasket {
+interface BasketAnswer extends NextBasket {
   /** What the balls are worth, then a line a shot. */
   why: readonly string[];
 }

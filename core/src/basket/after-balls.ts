@@ -1,7 +1,7 @@
 import { cholesky } from '../statistics/index.js';
 
 /** What balls still to be hit will tell: what stays unknown after them, and how far they may move what is known. */
-export interface Learning {
+interface Learning {
   /** One standard deviation of what is left unknown, shot by shot. */
   left: readonly number[];
   /** What is known of each shot moves by this matrix times as many independent standard normal numbers as shots are hit. */

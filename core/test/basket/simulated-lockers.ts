@@ -77,7 +77,7 @@ export function decisionOf(clubs: readonly LadderClub[], limit: number): BasketD
 }
 
 /** Whoever shares out the balls without looking at what they decide. */
-export const SHARINGS = {
+const SHARINGS = {
   'even sharing': ({ open }: BasketDecision, balls: number) =>
     open.shots.map((_shot, i) => Math.floor((balls + i) / open.shots.length)),
   'fewest shots first': ({ open }: BasketDecision, balls: number) => {
