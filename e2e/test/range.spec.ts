@@ -200,19 +200,29 @@ test('builds are compared: a verdict or none yet, the margin as the player sets 
   const pick = page.getByRole('group', { name: 'Builds' });
   await pick.getByRole('button', { name: /^Driver/ }).click();
   await pick.getByRole('button', { name: /^Old driver/ }).click();
-  await expect(page.getByRole('button', { name: 'Longer wins' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Longest off the tee' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await expect(page.locator('.pair')).toContainText(/Old driver .* Driver/);
   await pick.getByRole('button', { name: /^Old driver/ }).click();
   await pick.getByRole('button', { name: /^Driver/ }).click();
 
   await pick.getByRole('button', { name: /^Hybrid 3/ }).click();
   await pick.getByRole('button', { name: /^Driving iron/ }).click();
-  await expect(page.getByRole('button', { name: 'Matches the old one' })).toHaveAttribute(
+  await expect(page.getByRole('button', { name: 'Match the old one' })).toHaveAttribute(
     'aria-pressed',
     'true',
   );
   await expect(page.locator('.pair')).toContainText('Driving iron does not match Hybrid 3: apex');
   await expect(page.locator('.pair')).toContainText('changes head and shaft together');
+  // Where a green is to be held, the one that comes down steeper wins: the other runs on.
+  await page.getByRole('button', { name: 'Hold a green' }).click();
+  await expect(page.locator('.pair')).toContainText(
+    /Driving iron runs farther than Hybrid 3: run on a firm green/,
+  );
+  await expect(page).toHaveURL(/ask=holds/);
+  await page.getByRole('button', { name: 'Match the old one' }).click();
   for (const [label, value] of [
     ['Margin of carry', '12'],
     ['Margin of apex', '40'],

@@ -1,12 +1,17 @@
 import { InvalidInputError } from '../invalid-input-error.js';
-import { equivalence, shotsToTell, welchInterval, type MeanWithError } from '../statistics/index.js';
-import { summariseStrikes, type Middle, type StrikeSummary } from '../strikes/index.js';
+import { equivalence, shotsToTell, welchInterval } from '../statistics/index.js';
+import { summariseStrikes, type StrikeSummary } from '../strikes/index.js';
 import { partsChanged, factorsMixed, type Build, type BuildPart } from './build.js';
+import { FEWEST_STRIKES, errorOf, measuredOf, type Measure, type Measured } from './measures.js';
 
-/** What is asked: does the new one beat the old one (a driver), or does it match it (anything else)? */
-export type Question = 'longer' | 'matches';
+/**
+ * What is asked of the new one: is it longer off the tee, does it match the old one, does it stop sooner on a firm green, does it spin more
+ * without losing carry, do its balls pitch closer together?
+ */
+export type Question = 'longer' | 'matches' | 'holds' | 'more-spin' | 'tighter';
+export const QUESTIONS: readonly Question[] = ['longer', 'matches', 'holds', 'more-spin', 'tighter'];
 
-/** How far two builds may be apart and still be the same to a player. */
+/** How far two builds may be apart and still be the same to a player; the carry's goes for every distance. */
 export interface Margins {
   carryM: number;
   apexM: number;
@@ -25,14 +30,29 @@ export const MARGIN_BOUNDS: Readonly<Record<MarginPart, readonly [number, number
 
 const FEWEST_BUILDS = 2;
 export const MAX_BUILDS = 6;
-/** Strikes of each build before a spread can be spoken of. */
-export const FEWEST_STRIKES = 3;
 
-export type PairWord = 'longer' | 'shorter' | 'no longer' | 'matches' | 'does not match' | 'not known yet';
+export type PairWord =
+  | 'longer'
+  | 'shorter'
+  | 'no longer'
+  | 'matches'
+  | 'does not match'
+  | 'stops sooner'
+  | 'runs farther'
+  | 'stops alike'
+  | 'more spin'
+  | 'less spin'
+  | 'no more spin'
+  | 'carry lost'
+  | 'tighter'
+  | 'wider'
+  | 'no tighter'
+  | 'not known yet'
+  | 'not measured';
 
 /** One quantity of a pair: the other build less the first, with its interval. */
 export interface Difference {
-  part: MarginPart | 'totalM';
+  part: Measure;
   by: number;
   low: number;
   high: number;
@@ -42,31 +62,59 @@ export interface Difference {
 export interface Pair {
   id: string;
   word: PairWord;
+  /** What was asked first; those that were not measured of both are not among them. */
   differences: readonly Difference[];
   /** What spoils the match, or is not settled. */
-  open: readonly MarginPart[];
+  open: readonly Measure[];
+  /** What the question asks and the strikes do not tell. */
+  unmeasured: readonly Measure[];
   /** More shots with each of the two until it is likely told, four times in five, at what was seen so far; undefined where none of it is open, or it is too close ever to tell. */
   moreShots: number | undefined;
   changed: readonly BuildPart[];
   mixed: readonly BuildPart[];
 }
 
+/** What one build does, as far as it was measured. */
+export type BuildSummary = StrikeSummary & {
+  id: string;
+  measured: Readonly<Partial<Record<Measure, Measured>>>;
+};
+
 export interface Comparison {
   question: Question;
-  summaries: readonly (StrikeSummary & { id: string })[];
+  summaries: readonly BuildSummary[];
   pairs: readonly Pair[];
   /** Confidence of each single interval: 95 % for all of them together, shared out evenly (Bonferroni). */
   confidenceEach: number;
 }
+
+/** What each question looks at, what decides it first. */
+const ASKED: Readonly<Record<Question, readonly Measure[]>> = {
+  longer: ['totalM', 'carryM', 'apexM', 'spinRpm'],
+  matches: MARGIN_PARTS,
+  holds: ['firmGreenRunM', 'landDeg', 'carryM', 'spinRpm'],
+  'more-spin': ['spinRpm', 'carryM', 'apexM'],
+  tighter: ['missM', 'carryM'],
+};
+const MEASURES: readonly Measure[] = [
+  'carryM',
+  'totalM',
+  'apexM',
+  'spinRpm',
+  'landDeg',
+  'firmGreenRunM',
+  'missM',
+];
 
 const ALPHA = 0.05;
 /** Past this many nobody goes on hitting. Ours. */
 const MAX_MORE = 500;
 
 /**
- * Two to six builds on the same task, each against the first. *Longer* asks for a Welch interval of the carry that leaves out zero;
- * *matches* for two one-sided tests inside the margins of carry, apex and spin, all three (which needs no correction: R. L. Berger,
- * Technometrics 24 (1982) 295-300). With more than one pair the level is shared out between them.
+ * Two to six builds on the same task, each against the first. A race (longer, stops sooner, tighter, more spin) asks for a Welch interval of its
+ * measure that leaves out zero; *matches* for two one-sided tests inside the margins of carry, apex and spin, all three (which needs no
+ * correction: R. L. Berger, Technometrics 24 (1982) 295-300). With more than one pair the level is shared out between them. A measure that the
+ * strikes do not tell is not judged.
  * @throws InvalidInputError for too few or too many builds, or one with too few strikes
  */
 export function compareBuilds(
@@ -83,92 +131,180 @@ export function compareBuilds(
         `of ${name} are ${strikes.length}; a spread needs ${FEWEST_STRIKES}`,
       );
   }
-  const summaries = builds.map(({ id, strikes }) => ({ ...summariseStrikes(strikes), id }));
+  const summaries = builds.map(({ id, strikes }): BuildSummary => ({
+    ...summariseStrikes(strikes),
+    id,
+    measured: Object.fromEntries(
+      MEASURES.flatMap((measure) => {
+        const known = measuredOf(strikes, measure);
+        return known ? [[measure, known]] : [];
+      }),
+    ),
+  }));
   const alpha = ALPHA / (builds.length - 1);
+  const isRace = question !== 'matches';
+  const confidenceEach = isRace ? 1 - alpha : 1 - 2 * alpha;
   const pairs = builds.slice(1).map((build, i): Pair => {
-    const [first, other] = [summaries[0]!, summaries[i + 1]!];
-    const answer =
-      question === 'longer'
-        ? whichIsLonger(first, other, alpha, margins)
-        : doesItMatch(first, other, alpha, margins);
+    const both = measuredPair(summaries[0]!, summaries[i + 1]!, confidenceEach, margins);
     return {
       id: build.id,
-      ...answer,
+      ...(isRace ? raceOf(question, both, alpha) : doesItMatch(both, alpha)),
+      differences: ASKED[question].flatMap((measure) => both.difference(measure) ?? []),
       changed: partsChanged(builds[0]!.parts, build.parts),
       mixed: factorsMixed(builds[0]!.parts, build.parts),
     };
   });
-  return { question, summaries, pairs, confidenceEach: question === 'longer' ? 1 - alpha : 1 - 2 * alpha };
+  return { question, summaries, pairs, confidenceEach };
 }
 
-type Answer = Pick<Pair, 'word' | 'differences' | 'open' | 'moreShots'>;
+type Answer = Pick<Pair, 'word' | 'open' | 'unmeasured' | 'moreShots'>;
 
-function whichIsLonger(first: StrikeSummary, other: StrikeSummary, alpha: number, margins: Margins): Answer {
-  const differences = (['carryM', 'totalM', 'apexM', 'spinRpm'] as const).map((part) =>
-    differenceOf(part, first, other, 1 - alpha),
-  );
-  const carry = differences[0]!;
-  if (carry.low > 0) return { word: 'longer', differences, open: [], moreShots: undefined };
-  if (carry.high < 0) return { word: 'shorter', differences, open: [], moreShots: undefined };
-  // Not told apart, and whatever it is, it is less than anybody would notice.
-  if (carry.low > -margins.carryM && carry.high < margins.carryM)
-    return { word: 'no longer', differences, open: [], moreShots: undefined };
-  const needed = shotsToTell(first.carryM.spread, other.carryM.spread, Math.abs(carry.by), alpha / 2);
+/** The first and another build, measure by measure. */
+interface MeasuredPair {
+  /** What both were measured in. */
+  of(measure: Measure): readonly [Measured, Measured] | undefined;
+  difference(measure: Measure): Difference | undefined;
+  /** How far apart they may be and still be the same. */
+  margin(measure: Measure): number;
+  /** More shots with each until a distance of `delta` is told, four times in five. */
+  moreShots(measure: Measure, delta: number, alpha: number): number | undefined;
+}
+
+function measuredPair(
+  first: BuildSummary,
+  other: BuildSummary,
+  confidence: number,
+  margins: Margins,
+): MeasuredPair {
+  const of = (measure: Measure) => {
+    const [a, b] = [first.measured[measure], other.measured[measure]];
+    return a && b ? ([a, b] as const) : undefined;
+  };
   return {
-    word: 'not known yet',
-    differences,
-    open: ['carryM'],
-    moreShots: moreThan(Math.min(first.n, other.n), needed),
+    of,
+    difference(measure) {
+      const both = of(measure);
+      if (!both) return undefined;
+      const { low, high } = welchInterval(errorOf(both[1]), errorOf(both[0]), confidence);
+      return { part: measure, by: both[1].mean - both[0].mean, low, high };
+    },
+    margin: (measure) => (measure === 'apexM' || measure === 'spinRpm' ? margins[measure] : margins.carryM),
+    moreShots(measure, delta, alpha) {
+      const [a, b] = of(measure)!;
+      const more = Math.max(1, shotsToTell(a.spread, b.spread, delta, alpha) - Math.min(a.n, b.n));
+      return more > MAX_MORE ? undefined : more;
+    },
   };
 }
 
-function doesItMatch(first: StrikeSummary, other: StrikeSummary, alpha: number, margins: Margins): Answer {
-  const tests = MARGIN_PARTS.map((part) => ({
-    part,
-    margin: margins[part],
-    difference: differenceOf(part, first, other, 1 - 2 * alpha),
-    ...equivalence(errorOf(other[part], other.n), errorOf(first[part], first.n), margins[part], alpha),
-  }));
-  const differences = tests.map(({ difference }) => difference);
+/** Words for more, for less, and for no difference anybody would notice. */
+const RACES: Readonly<
+  Record<
+    Exclude<Question, 'matches'>,
+    { measures: readonly Measure[]; more: PairWord; less: PairWord; same: PairWord }
+  >
+> = {
+  // Where no run was measured the carry decides.
+  longer: { measures: ['totalM', 'carryM'], more: 'longer', less: 'shorter', same: 'no longer' },
+  holds: { measures: ['firmGreenRunM'], more: 'runs farther', less: 'stops sooner', same: 'stops alike' },
+  'more-spin': { measures: ['spinRpm'], more: 'more spin', less: 'less spin', same: 'no more spin' },
+  tighter: { measures: ['missM'], more: 'wider', less: 'tighter', same: 'no tighter' },
+};
+
+function raceOf(question: Exclude<Question, 'matches'>, both: MeasuredPair, alpha: number): Answer {
+  const { measures, more, less, same } = RACES[question];
+  const measure = measures.find((one) => both.of(one));
+  const unmeasured = measures.filter((one) => !both.of(one));
+  if (measure === undefined)
+    return { word: 'not measured', open: [], unmeasured: measures, moreShots: undefined };
+  const settled = (word: PairWord): Answer => ({ word, open: [], unmeasured, moreShots: undefined });
+  const { by, low, high } = both.difference(measure)!;
+  const margin = both.margin(measure);
+  if (low > 0) return question === 'more-spin' ? withCarryKept(both, alpha) : settled(more);
+  if (high < 0) return settled(less);
+  // Not told apart, and whatever it is, it is less than anybody would notice.
+  if (low > -margin && high < margin) return settled(same);
+  return {
+    word: 'not known yet',
+    open: [measure],
+    unmeasured,
+    moreShots: both.moreShots(measure, Math.abs(by), alpha / 2),
+  };
+}
+
+/** It spins more; whether it does so for carry. */
+function withCarryKept(both: MeasuredPair, alpha: number): Answer {
+  const carry = both.difference('carryM');
+  if (!carry) return { word: 'not measured', open: [], unmeasured: ['carryM'], moreShots: undefined };
+  const margin = both.margin('carryM');
+  if (carry.low > -margin) return { word: 'more spin', open: [], unmeasured: [], moreShots: undefined };
+  if (carry.high < -margin)
+    return { word: 'carry lost', open: ['carryM'], unmeasured: [], moreShots: undefined };
+  return {
+    word: 'not known yet',
+    open: ['carryM'],
+    unmeasured: [],
+    moreShots: both.moreShots('carryM', Math.abs(carry.by + margin), alpha / 2),
+  };
+}
+
+function doesItMatch(both: MeasuredPair, alpha: number): Answer {
+  const unmeasured = MARGIN_PARTS.filter((part) => !both.of(part));
+  if (unmeasured.includes('carryM'))
+    return { word: 'not measured', open: [], unmeasured, moreShots: undefined };
+  const tests = MARGIN_PARTS.flatMap((part) => {
+    const measured = both.of(part);
+    if (!measured) return [];
+    const margin = both.margin(part);
+    return [
+      {
+        part,
+        margin,
+        by: both.difference(part)!.by,
+        ...equivalence(errorOf(measured[1]), errorOf(measured[0]), margin, alpha),
+      },
+    ];
+  });
   const outside = tests
     .filter(({ low, high, margin }) => low > margin || high < -margin)
     .map(({ part }) => part);
-  if (outside.length > 0) return { word: 'does not match', differences, open: outside, moreShots: undefined };
+  if (outside.length > 0) return { word: 'does not match', open: outside, unmeasured, moreShots: undefined };
   const unsettled = tests.filter(({ p }) => p >= alpha);
-  if (unsettled.length === 0) return { word: 'matches', differences, open: [], moreShots: undefined };
-  const needed = Math.max(
-    ...unsettled.map(({ part, margin, difference }) =>
-      shotsToTell(first[part].spread, other[part].spread, Math.abs(margin - Math.abs(difference.by)), alpha),
-    ),
+  if (unsettled.length === 0) return { word: 'matches', open: [], unmeasured, moreShots: undefined };
+  const more = unsettled.map(({ part, margin, by }) =>
+    both.moreShots(part, Math.abs(margin - Math.abs(by)), alpha),
   );
   return {
     word: 'not known yet',
-    differences,
     open: unsettled.map(({ part }) => part),
-    moreShots: moreThan(Math.min(first.n, other.n), needed),
+    unmeasured,
+    moreShots: more.some((one) => one === undefined) ? undefined : Math.max(...(more as number[])),
   };
 }
 
-/** At least one: it is not told yet. */
-function moreThan(n: number, needed: number): number | undefined {
-  const more = Math.max(1, needed - n);
-  return more > MAX_MORE ? undefined : more;
-}
-
-function differenceOf(
-  part: Difference['part'],
-  first: StrikeSummary,
-  other: StrikeSummary,
-  confidence: number,
-): Difference {
-  const { low, high } = welchInterval(
-    errorOf(other[part], other.n),
-    errorOf(first[part], first.n),
-    confidence,
-  );
-  return { part, by: other[part].mean - first[part].mean, low, high };
-}
-
-function errorOf({ mean, spread }: Middle, n: number): MeanWithError {
-  return { mean, standardError: spread / Math.sqrt(n), n };
+/** Whether a verdict is what was wished for; a verdict that is fine is never red. */
+export function wishOf(word: PairWord): 'met' | 'not met' | 'even' | 'open' {
+  switch (word) {
+    case 'longer':
+    case 'matches':
+    case 'stops sooner':
+    case 'more spin':
+    case 'tighter':
+      return 'met';
+    case 'shorter':
+    case 'does not match':
+    case 'runs farther':
+    case 'less spin':
+    case 'carry lost':
+    case 'wider':
+      return 'not met';
+    case 'no longer':
+    case 'stops alike':
+    case 'no more spin':
+    case 'no tighter':
+      return 'even';
+    case 'not known yet':
+    case 'not measured':
+      return 'open';
+  }
 }

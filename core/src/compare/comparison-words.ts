@@ -1,16 +1,29 @@
 import { distanceNumber, formatDistance, signedDistance, type DistanceUnit } from '../units/index.js';
-import type { Difference, MarginPart, Pair } from './compare-builds.js';
+import type { Difference, MarginPart, Pair, Question } from './compare-builds.js';
+import type { Measure } from './measures.js';
 
 const HEIGHT: Record<DistanceUnit, 'ft' | 'm'> = { yd: 'ft', m: 'm' };
-const PART_WORDS: Record<Difference['part'], string> = {
+const PART_WORDS: Record<Measure, string> = {
   carryM: 'carry',
   totalM: 'total',
   apexM: 'apex',
   spinRpm: 'spin',
+  landDeg: 'descent',
+  firmGreenRunM: 'run on a firm green',
+  missM: 'miss',
+};
+
+/** What is asked, as a person asks it. */
+export const QUESTION_WORDS: Readonly<Record<Question, string>> = {
+  longer: 'Longest off the tee',
+  matches: 'Match the old one',
+  holds: 'Hold a green',
+  'more-spin': 'More spin, no carry lost',
+  tighter: 'Tightest',
 };
 
 /** "carry", "carry and spin". */
-function partWords(parts: readonly MarginPart[]): string {
+function partWords(parts: readonly Measure[]): string {
   const words = parts.map((part) => PART_WORDS[part]);
   return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }
@@ -18,9 +31,15 @@ function partWords(parts: readonly MarginPart[]): string {
 /** "carry +4 yd (1 to 7)". */
 export function differenceWords({ part, by, low, high }: Difference, unit: DistanceUnit): string {
   if (part === 'spinRpm') return `spin ${signed(by)} rpm (${signed(low)} to ${signed(high)})`;
+  if (part === 'landDeg') return `descent ${degrees(by)} (${degrees(low)} to ${degrees(high)})`;
   const shown = part === 'apexM' ? HEIGHT[unit] : unit;
   const decimals = part === 'apexM' ? 0 : 1;
   return `${PART_WORDS[part]} ${signedDistance(by, shown, decimals)} ${shown} (${signedDistance(low, shown, decimals)} to ${signedDistance(high, shown, decimals)})`;
+}
+
+function degrees(value: number): string {
+  const rounded = Math.round(value * 10) / 10;
+  return `${rounded < 0 ? '−' : rounded > 0 ? '+' : ''}${Math.abs(rounded).toFixed(1)}°`;
 }
 
 function signed(value: number): string {
@@ -30,11 +49,25 @@ function signed(value: number): string {
 
 /** The verdict on a pair as a sentence with its numbers. */
 export function pairSentence(pair: Pair, name: string, firstName: string, unit: DistanceUnit): string {
-  const told = differenceWords(pair.differences[0]!, unit);
+  const sentence = verdictSentence(pair, name, firstName, unit);
+  // A carry stands in for a total nobody measured; apex and spin are left out of a match they are not known for.
+  if (pair.unmeasured.length === 0 || pair.word === 'not measured') return sentence;
+  return pair.unmeasured[0] === 'totalM'
+    ? `${sentence} By carry alone: how far they run was not measured.`
+    : `${sentence} By what was measured: ${partWords(pair.unmeasured)} ${pair.unmeasured.length === 1 ? 'was' : 'were'} not.`;
+}
+
+function verdictSentence(pair: Pair, name: string, firstName: string, unit: DistanceUnit): string {
+  const all = pair.differences.map((one) => differenceWords(one, unit));
+  const told = all[0] ?? '';
   const more =
     pair.moreShots === undefined
       ? 'too close for shots to settle'
       : `about ${pair.moreShots} more ${pair.moreShots === 1 ? 'shot' : 'shots'} with each would likely settle it`;
+  const opened = pair.differences
+    .filter(({ part }) => pair.open.includes(part))
+    .map((one) => differenceWords(one, unit))
+    .join(', ');
   switch (pair.word) {
     case 'longer':
       return `${name} is longer than ${firstName}: ${told}.`;
@@ -43,14 +76,33 @@ export function pairSentence(pair: Pair, name: string, firstName: string, unit: 
     case 'no longer':
       return `${name} is no longer than ${firstName}, nor shorter, by more than anybody would notice: ${told}.`;
     case 'matches':
-      return `${name} matches ${firstName}: ${pair.differences.map((one) => differenceWords(one, unit)).join(', ')}, all within the margins.`;
+      return `${name} matches ${firstName}: ${all.join(', ')}, all within the margins.`;
     case 'does not match':
-      return `${name} does not match ${firstName}: ${pair.differences
-        .filter(({ part }) => (pair.open as readonly string[]).includes(part))
-        .map((one) => differenceWords(one, unit))
-        .join(', ')}, outside the margin.`;
+      return `${name} does not match ${firstName}: ${opened}, outside the margin.`;
+    case 'stops sooner':
+      return `${name} stops sooner than ${firstName}: ${all.slice(0, 2).join(', ')}.`;
+    case 'runs farther':
+      return `${name} runs farther than ${firstName}: ${all.slice(0, 2).join(', ')}.`;
+    case 'stops alike':
+      return `${name} and ${firstName} stop alike on a firm green: ${told}.`;
+    case 'more spin':
+      return `${name} spins more than ${firstName} and loses no carry that matters: ${all.slice(0, 2).join(', ')}.`;
+    case 'less spin':
+      return `${name} spins less than ${firstName}: ${told}.`;
+    case 'no more spin':
+      return `${name} spins no more than ${firstName}, nor less, by more than anybody would notice: ${told}.`;
+    case 'carry lost':
+      return `${name} spins more than ${firstName} and loses carry for it: ${all.slice(0, 2).join(', ')}.`;
+    case 'tighter':
+      return `${name} is tighter than ${firstName}: an average ${told}.`;
+    case 'wider':
+      return `${name} is wider than ${firstName}: an average ${told}.`;
+    case 'no tighter':
+      return `${name} is no tighter than ${firstName}, nor wider, by more than anybody would notice: an average ${told}.`;
     case 'not known yet':
-      return `No verdict yet on ${name} against ${firstName} (${partWords(pair.open)} not settled): ${told}; ${more}.`;
+      return `No verdict yet on ${name} against ${firstName} (${partWords(pair.open)} not settled): ${opened}; ${more}.`;
+    case 'not measured':
+      return `Nothing can be said of ${name} against ${firstName}: ${partWords(pair.unmeasured)} ${pair.unmeasured.length === 1 ? 'was' : 'were'} not measured of both, three shots at least.`;
   }
 }
 

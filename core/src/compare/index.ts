@@ -1,16 +1,26 @@
 export type { BuildParts } from './build.js';
 export {
   type Question,
+  QUESTIONS,
   type Margins,
   type MarginPart,
   USUAL_MARGINS,
   MARGIN_BOUNDS,
   MAX_BUILDS,
-  FEWEST_STRIKES,
   type Difference,
   type Pair,
+  type BuildSummary,
   type Comparison,
   compareBuilds,
+  wishOf,
 } from './compare-builds.js';
-export { differenceWords, pairSentence, mixedWarning, marginWords } from './comparison-words.js';
+export {
+  QUESTION_WORDS,
+  differenceWords,
+  pairSentence,
+  mixedWarning,
+  marginWords,
+} from './comparison-words.js';
+export { type Crossing, crossingOf } from './main-effects.js';
+export { FEWEST_STRIKES, type Measure } from './measures.js';
 export { type Turn, TEST_ORDER_BOUNDS, testOrder } from './test-order.js';

@@ -14,7 +14,15 @@ export interface CompleteStrike extends Required<Omit<Strike, 'clubSpeedMps'>> {
   /** Whether anything was said of where it went sideways: its side, or the direction it started in. Else its side is the model's straight ball. */
   isSideKnown: boolean;
   /** The same ball in the air and on the ground of the player's baseline. */
-  atBaseline: { carryM: number; totalM: number; sideM: number; apexM: number; landDeg: number };
+  atBaseline: {
+    carryM: number;
+    totalM: number;
+    sideM: number;
+    apexM: number;
+    landDeg: number;
+    /** From where it pitches on a firm green to rest; below zero when it comes back. */
+    firmGreenRunM: number;
+  };
 }
 
 /** The air and ground of a session and of the baseline, worked out once for all its strikes. */
@@ -45,6 +53,8 @@ export function airsOf(here: PlayingConditions, baseline: PlayingConditions): Pl
 }
 
 const DEG = Math.PI / 180;
+/** What it takes to hold a green is asked on a firm one. */
+const FIRM_GREEN = groundOf({ area: 'green', firmness: 'firm', grass: 'bent' });
 /** Rounds of taking the run off a total: each is an order nearer, and three are within inches. */
 const TOTAL_ROUNDS = 3;
 
@@ -70,7 +80,7 @@ export function completeStrike(
   const sideM = strike.sideM ?? flown.lateralM;
   const apexM = strike.apexM ?? flown.apexM;
   const landDeg = strike.landDeg ?? flown.landDeg;
-  let atBaseline = { carryM, totalM, sideM, apexM, landDeg };
+  let atBaseline = { carryM, totalM, sideM, apexM, landDeg, firmGreenRunM: runOf(flown, FIRM_GREEN) };
   if (!same) {
     const warmth = ballSpeedRatio(club.kind, baseline.temperatureC, here.temperatureC);
     const there = fly(
@@ -85,6 +95,7 @@ export function completeStrike(
       sideM: sideM + there.lateralM - flown.lateralM,
       apexM: apexM + there.apexM - flown.apexM,
       landDeg: landDeg + there.landDeg - flown.landDeg,
+      firmGreenRunM: runOf(there, FIRM_GREEN),
     };
   }
   const { ballSpeedMps, launchDeg, spinRpm } = launch;

@@ -15,7 +15,12 @@ import {
   strokesAfterApproach,
   strokesAfterDrive,
   testOrder,
+  QUESTIONS,
+  crossingOf,
+  wishOf,
   type BuildParts,
+  type Question,
+  type Strike,
 } from '../../src/index.js';
 import { factorsMixed, partsChanged, type Build } from '../../src/compare/build.js';
 
@@ -27,11 +32,16 @@ function build(
   seed: number,
   n: number,
   carryM: number,
-  { spread = 4, spinRpm = 7000, parts = {} }: { spread?: number; spinRpm?: number; parts?: BuildParts } = {},
+  {
+    spread = 4,
+    spinRpm = 7000,
+    parts = {},
+    given = { totalM: carryM + 12, apexM: 28, spinRpm },
+  }: { spread?: number; spinRpm?: number; parts?: BuildParts; given?: Strike } = {},
 ): Build {
   const normal = normalFrom(randomFrom(seed));
   const base = completeStrike(
-    { carryM, sideM: 0 },
+    { carryM, sideM: 0, ...given },
     carryM > 190 ? { kind: 'driver', loftDeg: 10 } : { kind: 'iron', loftDeg: 34 },
     PLACES,
   );
@@ -40,7 +50,7 @@ function build(
     spinRpm: spinRpm + 250 * normal(),
     atBaseline: {
       ...base.atBaseline,
-      carryM: carryM + spread * normal(),
+      ...farther(carryM, spread * normal()),
       apexM: 28 + normal(),
       sideM: 4 * normal(),
     },
@@ -48,8 +58,9 @@ function build(
   return { id, name: id, parts, strikes };
 }
 
-const wordOf = (builds: readonly Build[], question: 'longer' | 'matches') =>
-  compareBuilds(builds, question).pairs[0]!;
+const farther = (carryM: number, by: number) => ({ carryM: carryM + by, totalM: carryM + 12 + by });
+
+const wordOf = (builds: readonly Build[], question: Question) => compareBuilds(builds, question).pairs[0]!;
 
 describe('longer wins', () => {
   it('a longer one is, with enough shots; with few it says how many more', () => {
@@ -94,6 +105,134 @@ describe('matches the old one', () => {
         wrong++;
     }
     expect(wrong / 300).toBeLessThan(0.08);
+  });
+});
+
+/** Balls of a launch, all of it measured. */
+function launched(
+  id: string,
+  { n = 30, seed = 1, ball = 62, launch = 14, spin = 5000, wide = 1, parts = {} as BuildParts } = {},
+): Build {
+  const normal = normalFrom(randomFrom(seed));
+  const strikes = Array.from({ length: n }, () =>
+    completeStrike(
+      {
+        ballSpeedMps: ball + wide * 0.6 * normal(),
+        launchDeg: launch + wide * 0.5 * normal(),
+        spinRpm: spin + 200 * normal(),
+        azimuthDeg: wide * 1.2 * normal(),
+        spinAxisDeg: 0,
+      },
+      { kind: 'fairway', loftDeg: 18 },
+      PLACES,
+    ),
+  );
+  return { id, name: id, parts, strikes };
+}
+
+describe('each task has its own measure', () => {
+  it('a low runner is longer off the tee and does not win where a green is to be held', () => {
+    const high = launched('high', { launch: 16, spin: 5200 });
+    const low = launched('low', { launch: 10.5, spin: 2900, seed: 2 });
+    expect(wordOf([high, low], 'longer').word).toBe('longer');
+    const holds = wordOf([high, low], 'holds');
+    expect(holds.word).toBe('runs farther');
+    expect(wishOf(holds.word)).toBe('not met');
+    expect(pairSentence(holds, 'low', 'high', 'yd')).toMatch(
+      /^low runs farther than high: run on a firm green \+\d+\.\d yd .*, descent −/,
+    );
+    expect(wishOf(wordOf([low, high], 'holds').word)).toBe('met');
+  });
+
+  it('more spin wins only where no carry is lost for it', () => {
+    const old = launched('old', { ball: 50, launch: 18, spin: 7000 });
+    const spinny = launched('new', { ball: 50.6, launch: 18, spin: 8000, seed: 2 });
+    const short = launched('new', { ball: 45, launch: 18, spin: 8000, seed: 2 });
+    expect(wordOf([old, spinny], 'more-spin').word).toBe('more spin');
+    expect(wordOf([old, short], 'more-spin').word).toBe('carry lost');
+    expect(wordOf([spinny, old], 'more-spin').word).toBe('less spin');
+    expect(
+      wordOf([old, launched('same', { ball: 50, launch: 18, spin: 7000, n: 200, seed: 3 })], 'more-spin')
+        .word,
+    ).toBe('no more spin');
+  });
+
+  it('the tighter one is, whichever way it misses on average', () => {
+    const [wide, tight] = [
+      launched('wide', { wide: 3, n: 40 }),
+      launched('tight', { n: 40, seed: 4, ball: 60 }),
+    ];
+    expect(wordOf([wide, tight], 'tighter').word).toBe('tighter');
+    expect(wordOf([tight, wide], 'tighter').word).toBe('wider');
+    expect(wordOf([wide, launched('alike', { n: 6, wide: 3, seed: 9 })], 'tighter').word).toBe(
+      'not known yet',
+    );
+  });
+
+  it('calls a build of the same spread tighter or wider no oftener than it says, few shots against many too', () => {
+    let wrong = 0;
+    const tries = 400;
+    for (let seed = 0; seed < tries; seed++) {
+      const [many, few] = [build('many', 5000 + seed, 30, 200), build('few', 9000 + seed, 6, 200)];
+      if (['tighter', 'wider'].includes(wordOf([many, few], 'tighter').word)) wrong++;
+    }
+    expect(wrong / tries).toBeLessThan(0.08);
+  });
+
+  it('what was typed or modelled is not judged as if it had been measured', () => {
+    const carries = (id: string, seed: number) => build(id, seed, 30, 200, { given: {} });
+    const [a, b] = [carries('a', 1), carries('b', 2)];
+    for (const question of ['holds', 'more-spin'] as const) {
+      const pair = wordOf([a, b], question);
+      expect(pair.word).toBe('not measured');
+      expect(pairSentence(pair, 'b', 'a', 'm')).toMatch(/not measured of both/);
+    }
+    const longer = wordOf([a, build('c', 3, 30, 212, { given: {} })], 'longer');
+    expect(longer).toMatchObject({ word: 'longer', unmeasured: ['totalM'] });
+    expect(longer.differences.map(({ part }) => part)).toEqual(['carryM']);
+    expect(pairSentence(longer, 'c', 'a', 'm')).toMatch(/By carry alone/);
+    const match = wordOf([carries('old', 1), build('new', 2, 60, 200.3, { given: {} })], 'matches');
+    expect(match).toMatchObject({ unmeasured: ['apexM', 'spinRpm'] });
+    expect(pairSentence(match, 'new', 'old', 'm')).toMatch(/By what was measured: apex and spin were not/);
+  });
+
+  it('every task gives a verdict and a sentence, turned round the other way', () => {
+    for (const question of QUESTIONS) {
+      const [a, b] = [launched('a', { launch: 13 }), launched('b', { launch: 17, spin: 6200, seed: 5 })];
+      const pair = wordOf([a, b], question);
+      expect(pairSentence(pair, 'b', 'a', 'yd')).toMatch(/\.$/);
+      const [met, turned] = [wishOf(pair.word), wishOf(wordOf([b, a], question).word)];
+      if (question !== 'matches' && met === 'met') expect(turned).not.toBe('met');
+    }
+  });
+});
+
+describe('heads by shafts', () => {
+  const parts = (head: string, shaft: string): BuildParts => ({ head, shaft });
+  const crossed = (balls: Record<string, number>, skip?: string) =>
+    Object.entries(balls).flatMap(([key, ball], i) => {
+      const [head, shaft] = key.split(' ') as [string, string];
+      return key === skip ? [] : [launched(key, { ball, seed: 20 + i, parts: parts(head, shaft) })];
+    });
+  const BALLS = { 'Kvarn Siv': 60, 'Kvarn Rohr': 61, 'Halm Siv': 63, 'Halm Rohr': 64 };
+
+  it('tells what the head does and what the shaft does, where every pair was hit', () => {
+    const crossing = crossingOf(crossed(BALLS), 'carryM')!;
+    expect(crossing.rows).toEqual({ part: 'head', levels: ['Kvarn', 'Halm'] });
+    expect(crossing.columns).toEqual({ part: 'shaft', levels: ['Siv', 'Rohr'] });
+    const [head, shaft] = crossing.effects;
+    expect(head).toMatchObject({ part: 'head', level: 'Halm', against: 'Kvarn' });
+    expect(head!.by).toBeGreaterThan(shaft!.by);
+    expect(head!.low).toBeGreaterThan(0);
+    const cell = (row: number, column: number) => crossing.cells[row]![column]!.mean;
+    expect(head!.by).toBeCloseTo((cell(1, 0) + cell(1, 1) - cell(0, 0) - cell(0, 1)) / 2, 9);
+  });
+
+  it('shows the grid and no effect where a pair is missing; no grid without two of each', () => {
+    const crossing = crossingOf(crossed(BALLS, 'Halm Rohr'), 'carryM')!;
+    expect(crossing.cells[1]![1]).toBeNull();
+    expect(crossing.effects).toEqual([]);
+    expect(crossingOf(crossed(BALLS).slice(0, 2), 'carryM')).toBeUndefined();
   });
 });
 

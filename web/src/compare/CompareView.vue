@@ -13,8 +13,12 @@ import {
   distanceNumber,
   fromMetres,
   mixedWarning,
+  QUESTIONS,
+  QUESTION_WORDS,
   pairSentence,
   toMetres,
+  wishOf,
+  type BuildSummary,
   type DistanceUnit,
   type MarginPart,
   type Margins,
@@ -34,6 +38,7 @@ import { useRange } from '../range/range-store';
 import type { ComparisonAnswer } from '../range/range-worker';
 import { heightUnit, plusMinusWords, speedNumber, speedUnit } from '../range/strike-units';
 import { useSheet } from '../sheet/sheet-store';
+import CrossingGrid from './CrossingGrid.vue';
 import IntervalBars from './IntervalBars.vue';
 import TestPlan from './TestPlan.vue';
 import { hitBuilds, type HitBuild } from './builds';
@@ -85,13 +90,11 @@ function choose(id: string): void {
 /** Against the first of them all are held. */
 const makeFirst = (id: string) =>
   set({ builds: [id, ...chosen.value.map((build) => build.id).filter((one) => one !== id)].join(',') });
-/** Drivers race; everything else is to match. Either can be asked of anything. */
-const question = computed<Question>(() =>
-  text('ask') === 'longer' || text('ask') === 'matches'
-    ? (text('ask') as Question)
-    : chosen.value.some(({ kind }) => kind === 'driver')
-      ? 'longer'
-      : 'matches',
+/** Drivers race; everything else is to match. Any task can be asked of anything. */
+const question = computed<Question>(
+  () =>
+    QUESTIONS.find((one) => one === text('ask')) ??
+    (chosen.value.some(({ kind }) => kind === 'driver') ? 'longer' : 'matches'),
 );
 
 const MARGINS: readonly { part: MarginPart; key: string; label: string }[] = [
@@ -99,6 +102,15 @@ const MARGINS: readonly { part: MarginPart; key: string; label: string }[] = [
   { part: 'apexM', key: 'apex', label: 'apex' },
   { part: 'spinRpm', key: 'spin', label: 'spin' },
 ];
+/** Those the task is judged by. */
+const askedMargins = computed(() =>
+  MARGINS.filter(
+    ({ part }) =>
+      part === 'carryM' ||
+      question.value === 'matches' ||
+      (part === 'spinRpm' && question.value === 'more-spin'),
+  ),
+);
 const shownUnit = (part: MarginPart): DistanceUnit | 'ft' | 'rpm' =>
   part === 'spinRpm' ? 'rpm' : part === 'apexM' ? heightUnit(unit.value) : unit.value;
 const margins = computed<Margins>(
@@ -155,14 +167,18 @@ const first = computed(() => chosen.value[0]);
 const summaries = computed(() => answer.value?.comparison?.summaries ?? []);
 const outliers = (id: string) => answer.value?.points.find((one) => one.id === id)?.outliers ?? 0;
 const strokes = (id: string) => answer.value?.strokes.find((one) => one.id === id)?.strokes;
-const SEVERITY: Record<Pair['word'], readonly [string, string]> = {
-  longer: ['fine', '●'],
-  matches: ['fine', '●'],
-  shorter: ['fault', '■'],
-  'does not match': ['fault', '■'],
-  'no longer': ['look', '◆'],
-  'not known yet': ['unknown', '○'],
-};
+const SEVERITY = {
+  met: ['fine', '●'],
+  'not met': ['fault', '■'],
+  even: ['look', '◆'],
+  open: ['unknown', '○'],
+} as const;
+const severityOf = ({ word }: Pair) => SEVERITY[wishOf(word)];
+/** What a build stops in on a firm green, where that was measured. */
+const holdsWords = ({ measured: { firmGreenRunM: run } }: BuildSummary) =>
+  run ? distanceNumber(run.mean, unit.value) : '–';
+const missWords = ({ measured: { missM: miss } }: BuildSummary) =>
+  miss ? distanceNumber(miss.mean, unit.value, 1) : '–';
 const ink = computed(() => chartInk(settings.dark));
 const above = computed(() =>
   landingView(
@@ -194,7 +210,8 @@ const strokesWords = (id: string) => {
           >
         </h1>
         <p class="quiet small">
-          Two to six builds on the same task. A new driver must beat the old one; anything else must match it.
+          Two to six builds on the same task. A new driver must beat the old one; anything else is to match
+          it, unless you ask for something else.
         </p>
       </div>
       <div class="bar no-print">
@@ -237,14 +254,18 @@ const strokesWords = (id: string) => {
       </aside>
       <div class="main">
         <div class="bar ask no-print">
-          <span role="group" aria-label="Question" class="group"
-            ><NButton :aria-pressed="question === 'longer'" @click="set({ ask: 'longer' })" size="small"
-              >Longer wins</NButton
-            ><NButton :aria-pressed="question === 'matches'" @click="set({ ask: 'matches' })" size="small">
-              Matches the old one
-            </NButton></span
-          >
-          <label v-for="margin in MARGINS" :key="margin.part" class="small quiet"
+          <span role="group" aria-label="Task" class="group">
+            <NButton
+              v-for="task in QUESTIONS"
+              :key="task"
+              size="small"
+              :aria-pressed="question === task"
+              @click="set({ ask: task })"
+            >
+              {{ QUESTION_WORDS[task] }}
+            </NButton>
+          </span>
+          <label v-for="margin in askedMargins" :key="margin.part" class="small quiet"
             >within
             <NumberField
               :value="inUnit(margins[margin.part], shownUnit(margin.part))"
@@ -254,7 +275,7 @@ const strokesWords = (id: string) => {
               :px="64"
               @write="writeMargin(margin, $event!)"
             />
-            of {{ margin.label }}</label
+            of {{ question === 'matches' || question === 'more-spin' ? margin.label : 'distance' }}</label
           >
         </div>
         <p v-if="chosen.length < 2" class="card empty quiet">
@@ -271,8 +292,8 @@ const strokesWords = (id: string) => {
             aria-live="polite"
           >
             <p class="sentence">
-              <span class="verdict" :class="SEVERITY[pair.word][0]" :title="pair.word">{{
-                SEVERITY[pair.word][1]
+              <span class="verdict" :class="severityOf(pair)[0]" :title="pair.word">{{
+                severityOf(pair)[1]
               }}</span>
               {{ pairSentence(pair, nameOf(pair.id), first!.name, unit) }}
             </p>
@@ -304,9 +325,8 @@ const strokesWords = (id: string) => {
                   <th scope="col">Build</th>
                   <th scope="col">Shots</th>
                   <th scope="col">Carry</th>
-                  <th scope="col">Total</th>
-                  <th scope="col">Along</th>
-                  <th scope="col">Across</th>
+                  <th scope="col" title="Average and spread of carry and run">Total</th>
+                  <th scope="col" title="How far balls pitch from the middle of their build">Miss</th>
                   <th scope="col">Mis-hit end</th>
                   <th scope="col">Ball {{ speedUnit(unit) }}</th>
                   <th scope="col">Launch</th>
@@ -314,9 +334,15 @@ const strokesWords = (id: string) => {
                   <th scope="col">Apex</th>
                   <th
                     scope="col"
+                    title="Descent, and run on a firm green; a run only where launches were measured"
+                  >
+                    Descent, run
+                  </th>
+                  <th
+                    scope="col"
                     title="Strokes to hole out: drives on a usual par four of 390 m, anything else at a usual green of 13 m radius; Broadie’s table, from memory"
                   >
-                    Strokes to hole out
+                    Strokes
                   </th>
                   <th class="no-print" />
                 </tr>
@@ -338,9 +364,11 @@ const strokesWords = (id: string) => {
                     <b>{{ distanceNumber(summary.carryM.mean, unit, 1) }}</b>
                     <span class="quiet">{{ plusMinusWords(summary.carryM.plusMinus, unit) }}</span>
                   </td>
-                  <td>{{ distanceNumber(summary.totalM.mean, unit) }}</td>
-                  <td>{{ distanceNumber(summary.carryM.spread, unit, 1) }}</td>
-                  <td>{{ summary.sideM ? distanceNumber(summary.sideM.spread, unit, 1) : '–' }}</td>
+                  <td>
+                    {{ distanceNumber(summary.totalM.mean, unit) }}
+                    <span class="quiet">spread {{ distanceNumber(summary.totalM.spread, unit, 1) }}</span>
+                  </td>
+                  <td>{{ missWords(summary) }}</td>
                   <td>{{ distanceNumber(summary.lowEndM, unit) }}</td>
                   <td>{{ speedNumber(summary.ballSpeedMps.mean, unit) }}</td>
                   <td>{{ summary.launchDeg.mean.toFixed(1) }}°</td>
@@ -349,16 +377,24 @@ const strokesWords = (id: string) => {
                     {{ distanceNumber(summary.apexM.mean, heightUnit(unit)) }}
                     <span class="quiet">{{ heightUnit(unit) }}</span>
                   </td>
+                  <td>{{ summary.landDeg.mean.toFixed(0) }}°, {{ holdsWords(summary) }}</td>
                   <td>{{ strokesWords(summary.id) }}</td>
                   <td class="no-print">
                     <NButton v-if="summary.id !== first!.id" @click="makeFirst(summary.id)" size="small">
-                      compare with this
+                      make first
                     </NButton>
                   </td>
                 </tr>
               </tbody>
             </NTable>
           </div>
+          <CrossingGrid
+            v-if="answer.crossing"
+            :crossing="answer.crossing.grid"
+            :measure="answer.crossing.measure"
+            :label="QUESTION_WORDS[question]"
+            :unit="unit"
+          />
           <figure>
             <figcaption class="small quiet">
               Where they came down in the player’s own air; a dashed ellipse is to hold

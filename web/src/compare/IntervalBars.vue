@@ -5,6 +5,7 @@ import {
   type Difference,
   type DistanceUnit,
   type MarginPart,
+  type Measure,
   type Margins,
 } from '@tasche/core';
 import { computed } from 'vue';
@@ -17,25 +18,30 @@ const props = defineProps<{
   open: readonly string[];
 }>();
 const WIDTH = 320;
+/** A distance is as near as a carry's margin; nothing is said of a descent. */
+const marginOf = (part: Measure): MarginPart | undefined =>
+  part === 'apexM' || part === 'spinRpm' ? part : part === 'landDeg' ? undefined : 'carryM';
 const bars = computed(() =>
-  props.differences
-    .filter(({ part }) => part !== 'totalM')
-    .map((one) => {
-      const margin = props.margins[one.part as MarginPart];
-      const reach = 1.15 * Math.max(margin * 1.6, Math.abs(one.low), Math.abs(one.high));
-      const at = (value: number) => WIDTH / 2 + (value / reach) * (WIDTH / 2);
-      return {
+  props.differences.flatMap((one) => {
+    const part = marginOf(one.part);
+    if (!part) return [];
+    const margin = props.margins[part];
+    const reach = 1.15 * Math.max(margin * 1.6, Math.abs(one.low), Math.abs(one.high));
+    const at = (value: number) => WIDTH / 2 + (value / reach) * (WIDTH / 2);
+    return [
+      {
         ...one,
         words: differenceWords(one, props.unit),
-        margin: marginWords(one.part as MarginPart, margin, props.unit),
+        margin: marginWords(part, margin, props.unit),
         x0: at(one.low),
         x1: at(one.high),
         x: at(one.by),
         m0: at(-margin),
         m1: at(margin),
         open: props.open.includes(one.part),
-      };
-    }),
+      },
+    ];
+  }),
 );
 </script>
 

@@ -3,6 +3,7 @@ import {
   airOf,
   completeStrike,
   compareBuilds,
+  crossingOf,
   coverage,
   driftOf,
   fly,
@@ -16,6 +17,8 @@ import {
   type ClubKind,
   type CompleteStrike,
   type Comparison,
+  type Crossing,
+  type Measure,
   type Drift,
   type DistanceCover,
   type LadderClub,
@@ -68,9 +71,26 @@ export interface BuildInput {
 }
 export interface ComparisonAnswer {
   comparison: Comparison | null;
+  /** Heads by shafts, or either by balls, where the builds cross. */
+  crossing: { grid: Crossing; measure: Measure } | null;
   refused: string;
   strokes: readonly { id: string; strokes: number }[];
   points: readonly { id: string; xs: number[]; ys: number[]; outliers: number }[];
+}
+
+/** What a grid of heads by shafts shows, by what is asked. */
+const CROSSED_BY: Readonly<Record<Question, Measure>> = {
+  longer: 'totalM',
+  matches: 'carryM',
+  holds: 'firmGreenRunM',
+  'more-spin': 'spinRpm',
+  tighter: 'missM',
+};
+
+function crossed(builds: Parameters<typeof crossingOf>[0], question: Question): ComparisonAnswer['crossing'] {
+  const measure = CROSSED_BY[question];
+  const grid = crossingOf(builds, measure);
+  return grid ? { grid, measure } : null;
 }
 
 const known = new Map<string, CompleteStrike | string>();
@@ -250,9 +270,9 @@ const api = {
               : strokesAfterApproach(scatter),
         };
       });
-      return { comparison, refused: '', strokes, points };
+      return { comparison, crossing: crossed(filled, question), refused: '', strokes, points };
     } catch (error) {
-      return { comparison: null, refused: (error as Error).message, strokes: [], points };
+      return { comparison: null, crossing: null, refused: (error as Error).message, strokes: [], points };
     }
   },
 

@@ -25,7 +25,7 @@ describe('numbers of the range as people say them', () => {
       landDeg: 48.4,
       modelled: [],
       isSideKnown: true,
-      atBaseline: { carryM: 0, totalM: 0, sideM: 0, apexM: 0, landDeg: 0 },
+      atBaseline: { carryM: 0, totalM: 0, sideM: 0, apexM: 0, landDeg: 0, firmGreenRunM: 4 },
     };
     expect(strikeColumns('yd').map(({ head, show }) => `${head} ${show(whole)}`)).toEqual([
       'Carry yd 100.0',
