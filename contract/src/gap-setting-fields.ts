@@ -114,7 +114,7 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
     key: 'reliableShots',
     label: 'A partial shot is owned from',
     measure: 'count',
-    says: 'Measured shots from which on a partial covers a hole.',
+    says: 'So many measured shots are enough for a partial to cover a hole, however they spread; fewer are where they lie close together.',
   },
   {
     key: 'clubLimit',

@@ -77,3 +77,19 @@ test('addresses that lead nowhere say so, and markup in a name stays text', asyn
   await expect(page.getByRole('heading', { name: '<img src=x' })).toBeVisible();
   expect(await page.evaluate(() => (window as unknown as { hit?: number }).hit)).toBeUndefined();
 });
+
+test('the locker gives the same advice for the gamer as the bag’s own page', async ({ page }) => {
+  await page.goto(`${demo.oluchi}/bag`);
+  const onBag = page.locator('.verdict-card .remedy');
+  await expect(onBag.first()).toBeVisible({ timeout: 20_000 });
+  const said = (await onBag.allTextContents()).map((text) =>
+    text
+      .replace(/Try it/, '')
+      .replace(/\s+/g, ' ')
+      .trim(),
+  );
+  await page.keyboard.press('Alt+l');
+  const inLocker = page.locator('.advice .remedy');
+  await expect(inLocker).toHaveCount(said.length, { timeout: 20_000 });
+  expect((await inLocker.allTextContents()).map((text) => text.replace(/\s+/g, ' ').trim())).toEqual(said);
+});

@@ -11,6 +11,7 @@ import { choose, type Choice } from './choose.js';
 import { costOf, rulesBroken, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
 import { oneChange } from './one-change.js';
 import { MIN_TOLD_STROKES, placeOf, type LossPlace } from './loss-place.js';
+import { TIE_STROKES } from './tie.js';
 import { demandKey, requireDemand, type ShotDemand } from './shot-demand.js';
 import { demandRows } from './demand-rows.js';
 import type { PlayedIn } from './played-shot.js';
@@ -184,7 +185,7 @@ function rulesOf(
       most: max,
     })),
     ...kinds.map(({ kind, most: max }) => ({
-      name: `at most ${max} of kind ${kind}`,
+      name: `at most ${max} ${kind}${max === 1 ? '' : 's'}`,
       members: order.flatMap((club, i) => (club.kind === kind ? [i] : [])),
       least: 0,
       most: max,
@@ -225,6 +226,8 @@ export interface LeftOut {
   id: string;
   costs: number;
   outId: string | undefined;
+  /** A rule that keeps it out of a place where it would be better than the best bag, and by how many strokes. */
+  keptOutBy?: { rule: string; gains: number; outId: string };
 }
 /** One club in, one out: what the bag costs more then, over the best. */
 interface OneChange {
@@ -319,16 +322,41 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
       const place = placeOf(needs[i]!);
       lost.set(place, (lost.get(place) ?? 0) + apart);
     });
-    lost.set('in even steps', costs - [...lost.values()].reduce((sum, one) => sum + one, 0));
+    const stepsOf = (chosen: readonly number[]) =>
+      costOf(
+        model,
+        [...chosen].sort((a, b) => a - b),
+      ).steps;
+    lost.set('in even steps', stepsOf(bag) - stepsOf(best!.chosen));
     const [place, most] = [...lost].reduce((a, b) => (b[1] > a[1] ? b : a));
     return most >= costs / 2 && most >= MIN_TOLD_STROKES ? { mostly: place } : {};
+  }
+
+  /** Where a club would be better than the best bag, and the one rule that forbids it; locks on the club itself were somebody's word. */
+  function keptOut(into: number): LeftOut['keptOutBy'] {
+    const outs = [...best!.chosen].map((out) => ({ out, gains: best!.cost - changed(into, out) }));
+    for (const { out, gains } of outs.sort((a, b) => b.gains - a.gains)) {
+      if (gains < TIE_STROKES) return undefined;
+      const broken = rulesBroken(model, sorted([...best!.chosen.filter((one) => one !== out), into]));
+      if (broken.length === 1 && broken[0]!.members.length > 1)
+        return { rule: broken[0]!.name, gains, outId: order[out]!.id };
+    }
+    return undefined;
   }
 
   const leftOut = order
     .flatMap(({ id }, c): LeftOut[] => {
       const way = inside.has(c) ? undefined : cheapest((one) => one.in === c);
+      const kept = inside.has(c) ? undefined : keptOut(c);
       return way
-        ? [{ id, costs: way.costs, outId: way.out === undefined ? undefined : order[way.out]!.id }]
+        ? [
+            {
+              id,
+              costs: way.costs,
+              outId: way.out === undefined ? undefined : order[way.out]!.id,
+              ...(kept && { keptOutBy: kept }),
+            },
+          ]
         : [];
     })
     .sort((a, b) => a.costs - b.costs);

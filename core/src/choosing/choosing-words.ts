@@ -28,12 +28,15 @@ export function reasonSentence(
 
 /** What it would cost to have a left-out club in. */
 export function leftOutSentence(
-  { costs, outId }: LeftOut,
+  { costs, outId, keptOutBy }: LeftOut,
   name: string,
   nameOf: (id: string) => string,
 ): string {
+  const rule = keptOutBy
+    ? ` Were it not for “${keptOutBy.rule}”, ${name} for the ${nameOf(keptOutBy.outId)} would gain ${strokesWords(keptOutBy.gains)}.`
+    : '';
   const way = outId === undefined ? `${name} beside the rest` : `${name} for the ${nameOf(outId)}`;
   return costs < 0.005
-    ? `${way} would make no difference.`
-    : `${way} would cost ${strokesWords(costs)} a round.`;
+    ? `${way} would make no difference.${rule}`
+    : `${way} would cost ${strokesWords(costs)} a round.${rule}`;
 }

@@ -35,11 +35,14 @@ export {
   BOUNCE_STRATEGIES,
   BOUNCE_SCHOOL_WORDS,
   playingBounceDeg,
+  wantedBounceDeg,
   soleStrokes,
 } from './sole.js';
 export {
   type Aimed,
   partSwingFor,
+  shotsFor,
+  strokesOfAim,
   aimed,
   outcomeOf,
   strokesAfter,

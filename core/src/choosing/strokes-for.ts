@@ -218,7 +218,11 @@ export function strokesFor(
   shot: PlayedShot,
   places = PLACES,
 ): number {
-  const aim = aimed(demand, club, shotKind, shot);
+  return strokesOfAim(demand, aimed(demand, club, shotKind, shot), places);
+}
+
+/** The same of a shot that is aimed already. */
+export function strokesOfAim(demand: ShotDemand, aim: Aimed, places = PLACES): number {
   // Without trouble at one side, right is as good as left.
   const halves = !demand.trouble || demand.trouble.every(({ side }) => side === 'across');
   const over = (count: number, shortM: number) => {
@@ -260,6 +264,15 @@ export function touchStrokes(
   );
 }
 
+/** A club's shots for a need: those it has, and the part swing that fits it. */
+export function shotsFor(
+  demand: ShotDemand,
+  club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>,
+): [ShotKind, PlayedShot][] {
+  const part = partSwingFor(demand, club);
+  return [...(Object.entries(club.shots) as [ShotKind, PlayedShot][]), ...(part ? [part] : [])];
+}
+
 /** What a need costs with a club: its best shot for it, or what is lost when it has none. A short shot is nobody's in particular. */
 export function strokesWith(
   demand: ShotDemand,
@@ -269,11 +282,7 @@ export function strokesWith(
   if (demand.to === 'green' && demand.distanceM <= TOUCH_M && club.kind !== 'putter')
     return { strokes: touchStrokes(demand, club), shot: undefined };
   let best: { strokes: number; shot: ShotKind | undefined } = { strokes: Infinity, shot: undefined };
-  const part = partSwingFor(demand, club);
-  for (const [shotKind, shot] of [
-    ...(Object.entries(club.shots) as [ShotKind, PlayedShot][]),
-    ...(part ? [part] : []),
-  ]) {
+  for (const [shotKind, shot] of shotsFor(demand, club)) {
     const strokes = strokesFor(demand, club, shotKind, shot, places);
     if (strokes < best.strokes) best = { strokes, shot: shotKind };
   }

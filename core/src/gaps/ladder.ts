@@ -1,5 +1,12 @@
 import type { LadderClub } from '../spec/index.js';
-import { isFullSwing, SHOT_KINDS, type Shot, type ShotKind } from '../clubs/index.js';
+import {
+  STATED_CARRY_SHARE,
+  carryErrorM,
+  isFullSwing,
+  SHOT_KINDS,
+  type Shot,
+  type ShotKind,
+} from '../clubs/index.js';
 
 /** A club on the carry ladder: it has a full shot. */
 export interface Rung extends LadderClub {
@@ -75,7 +82,7 @@ const MIDDLE_SHARE = 0.5;
 
 /**
  * The owned shot nearest the middle of a step, if one lies in its middle half.
- * Owned means measured often enough; a stated or modelled partial is a hope.
+ * Owned means stated, or known well enough (see `ownedShots`); a modelled partial is a hope.
  */
 export function coverOf(step: Step, owned: readonly OwnedShot[]): Cover | undefined {
   const middleM = (step.upper.carryM + step.lower.carryM) / 2;
@@ -113,14 +120,32 @@ export interface OwnedShot {
   shot: Shot;
 }
 
-/** Every shot that can be counted on, longest first: stated by the player, or measured often enough. */
+/** A spread needs as many. */
+const FEWEST_SHOTS = 3;
+
+/**
+ * Whether a shot can be counted on: stated by the player; or measured so often that its carry is known as closely as a stated one, which is a
+ * matter of its spread and not of a number of shots.
+ * @param enoughShots so many are enough, however they spread
+ */
+function isOwned(shot: Shot, enoughShots: number): boolean {
+  if (shot.source !== 'measured') return shot.source === 'stated';
+  const count = shot.shots ?? 0;
+  if (count >= enoughShots) return true;
+  return (
+    count >= FEWEST_SHOTS &&
+    shot.spreadM !== undefined &&
+    carryErrorM(shot) <= STATED_CARRY_SHARE * shot.carryM
+  );
+}
+
+/** Every shot that can be counted on, longest first. */
 export function ownedShots(clubs: readonly LadderClub[], reliableShots: number): OwnedShot[] {
   const owned: OwnedShot[] = [];
   for (const club of clubs) {
     for (const shotKind of SHOT_KINDS) {
       const shot = club.shots[shotKind];
-      if (shot?.source === 'stated' || (shot?.source === 'measured' && (shot.shots ?? 0) >= reliableShots))
-        owned.push({ club, shotKind, shot });
+      if (shot && isOwned(shot, reliableShots)) owned.push({ club, shotKind, shot });
     }
   }
   return owned.sort((a, b) => b.shot.carryM - a.shot.carryM);

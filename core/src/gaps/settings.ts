@@ -30,7 +30,7 @@ export interface GapSettings {
   confidence: number;
   /** Nearer to a limit than this a step that shots can't settle is at the limit, either way. */
   indifferenceM: number;
-  /** Measured shots from which on a partial shot counts as owned. */
+  /** Measured shots from which on a partial shot counts as owned however it spreads; fewer do where they lie close together. */
   reliableShots: number;
   clubLimit: number;
   /** The committee's length limit in force, inches; 48 unless the 46 in local rule is used. */

@@ -1,4 +1,5 @@
 export { type Alternatives, alternatives, clubsOfIds } from './alternatives.js';
+export { bagWhy } from './bag-why.js';
 export { type RoundDemands, deriveDemands } from './derive-demands.js';
 export { middleAir } from './middle-air.js';
 export type { RoundDay } from './play-hole.js';

@@ -59,6 +59,20 @@ describe('why a club is in the bag', () => {
     expect(leftOutSentence({ id: 'b', costs: 0.081, outId: 'a' }, '58 low', nameOf)).toBe(
       '58 low for the 4 iron would cost 0.08 strokes a round.',
     );
+    expect(
+      leftOutSentence(
+        {
+          id: 'b',
+          costs: 0.081,
+          outId: 'a',
+          keptOutBy: { rule: 'at most 1 driver', gains: 0.2, outId: 'c' },
+        },
+        'Mini driver',
+        nameOf,
+      ),
+    ).toBe(
+      'Mini driver for the 4 iron would cost 0.08 strokes a round. Were it not for “at most 1 driver”, Mini driver for the c would gain 0.20 strokes.',
+    );
     expect(leftOutSentence({ id: 'b', costs: 0.002, outId: undefined }, '58 low', nameOf)).toBe(
       '58 low beside the rest would make no difference.',
     );
@@ -109,7 +123,14 @@ describe('why a club is in the bag', () => {
             // The best is the best: nobody else in its place is better.
             expect(min).toBeGreaterThanOrEqual(-1e-9);
           }
-          for (const { id, costs: told, outId } of answer.leftOut) {
+          for (const { id, costs: told, outId, keptOutBy } of answer.leftOut) {
+            if (keptOutBy) {
+              const swapped = [...inside.filter((one) => one !== keptOutBy.outId), id]
+                .map(Number)
+                .sort((a, b) => a - b);
+              expect(rulesBroken(model, swapped).map(({ name }) => name)).toEqual([keptOutBy.rule]);
+              expect(answer.best.strokes - costOf(model, swapped).total).toBeCloseTo(keptOutBy.gains, 9);
+            }
             const ways = [
               costs([...inside, id]),
               ...inside.map((out) => costs([...inside.filter((one) => one !== out), id])),

@@ -202,6 +202,22 @@ describe('flags', () => {
     expect(step(bag('measured', 4), 'PW', '52').severity).toBe('fault');
   });
 
+  it('a partial is owned by how closely its carry is known, not by a number of shots', () => {
+    const bag = (shots: number, spreadYd: number) => [
+      club('PW', 'iron', 44, 125, {
+        partials: {
+          soft: { carryM: yards(114), source: 'measured', shots, spreadM: yards(spreadYd) },
+        },
+      }),
+      club('52', 'wedge', 52, 101),
+      club('58', 'wedge', 58, 90),
+    ];
+    const word = (shots: number, spreadYd: number) => step(bag(shots, spreadYd), 'PW', '52').word;
+    expect(word(3, 4)).toBe('covered');
+    expect(word(3, 14)).not.toBe('covered');
+    expect(word(2, 1)).not.toBe('covered');
+    expect(word(8, 14)).toBe('covered');
+  });
   it('notes two clubs at one loft, a club never hit, and a pair the wrong way round', () => {
     const report = gaps([
       club('5w', 'fairway', 19, 214),

@@ -1,9 +1,8 @@
 import {
+  bagWhy,
   InvalidInputError,
   chooseBag,
   choosingOfRound,
-  leftOutSentence,
-  reasonSentence,
   roundChoosing,
   type RoundRequest,
   type RoundPreferences,
@@ -28,10 +27,7 @@ export default function chooseInThread({
     const answer = chooseBag(choosingOfRound(round, taste)) ?? null;
     const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
     const why = answer
-      ? [
-          ...answer.reasons.map((one) => reasonSentence(one, nameOf(one.id), nameOf)),
-          ...answer.leftOut.map((one) => leftOutSentence(one, nameOf(one.id), nameOf)),
-        ]
+      ? Object.values(bagWhy(round, answer, taste.wishes.bounce, nameOf))
       : ['The locks together allow no bag.'];
     return {
       view: { answer, needs: round.needs, strokes: round.strokes, rareStrokes: round.rareStrokes, why },

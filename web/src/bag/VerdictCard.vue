@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { gainWords } from './gain-words';
 import { NButton } from 'naive-ui';
 import {
   unevenWords,
@@ -47,9 +48,6 @@ const atFault = computed(() =>
     ({ word, severity }) => word === 'wide' && (severity === 'fault' || severity === 'look'),
   ),
 );
-function gainWords({ gain }: Remedy): string {
-  return gain < 0.01 ? 'costs nothing elsewhere' : `saves ${gain.toFixed(2)} strokes a round`;
-}
 function evennessChange({ after }: Remedy): string {
   return after.evenness
     ? `${school.value.name}: ${unevenWords(after.evenness, props.unit)} after it, ${evenness.value ?? 'nothing to measure'} now.`

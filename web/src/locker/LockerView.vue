@@ -11,6 +11,7 @@ import { useSettings } from '../app/settings';
 import PasteNotice from '../bag/PasteNotice.vue';
 import BagMenu from '../bag/BagMenu.vue';
 import { ALL_COLUMNS, COLUMN_SETS, LOCKER_COLUMNS } from '../sheet/sheet-columns';
+import LockerAdvice from './LockerAdvice.vue';
 import SheetGrid from '../sheet/SheetGrid.vue';
 import { useSheet } from '../sheet/sheet-store';
 import { useSheetEditing } from '../sheet/use-sheet-editing';
@@ -128,6 +129,7 @@ function paste(text: string, row: number, column: number): void {
       @add="editing.add"
       @leave="editing.kindWanted.value = null"
     />
+    <LockerAdvice :player-id="playerId" />
     <div class="filters">
       <div role="group" aria-label="State">
         <NButton

@@ -1,10 +1,9 @@
 import {
+  bagWhy,
   chooseBag,
   choosingOfRound,
   costOf,
   demandAnswers,
-  leftOutSentence,
-  reasonSentence,
   usualRoundChoosing,
   type BagAnswer,
   type DemandAnswer,
@@ -47,10 +46,7 @@ const api = {
       const answer = chooseBag(choosing);
       if (!answer) return { ...NOTHING, refused: 'The locks together allow no bag.' };
       const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
-      const why = Object.fromEntries([
-        ...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id), nameOf, unit)]),
-        ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)]),
-      ]) as Record<string, string>;
+      const why = bagWhy(round, answer, preferences.wishes.bounce, nameOf, unit);
       const places = choosing.order.flatMap(({ id }, i) => (against.includes(id) ? [i] : []));
       return {
         answer,

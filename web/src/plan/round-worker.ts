@@ -1,5 +1,6 @@
 import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import {
+  bagWhy,
   type FaultlessBag,
   withoutFaults,
   alternatives,
@@ -11,9 +12,7 @@ import {
   dayTriggers,
   choose,
   howSure,
-  leftOutSentence,
   playRounds,
-  reasonSentence,
   roundChoosing,
   remedies,
   smallestTravelSet,
@@ -164,10 +163,7 @@ const api = {
       if (!answer)
         return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
       const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
-      const why = Object.fromEntries([
-        ...answer.reasons.map((one) => [one.id, reasonSentence(one, nameOf(one.id), nameOf, unit)]),
-        ...answer.leftOut.map((one) => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)]),
-      ]) as Record<string, string>;
+      const why = bagWhy(worked(order), answer, taste.wishes.bounce, nameOf, unit, false);
       const places = choosing.order.flatMap(({ id }, c) => (against.includes(id) ? [c] : []));
       return {
         answer,
@@ -178,6 +174,17 @@ const api = {
     } catch (error) {
       return { answer: null, refused: (error as Error).message, why: {}, against: null };
     }
+  },
+
+  /** Why, with what decided against each runner-up; takes the worker longer than the choice. */
+  why(
+    order: RoundRequest,
+    taste: RoundPreferences,
+    answer: Pick<BagAnswer, 'best' | 'reasons' | 'leftOut'>,
+    unit: DistanceUnit,
+  ): Record<string, string> {
+    const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
+    return bagWhy(worked(order), answer, taste.wishes.bounce, nameOf, unit);
   },
 
   /** What a bag without a step at fault costs; null where the best has none, or nothing does it; undefined where it takes too long. */

@@ -55,9 +55,18 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     pending.value = false;
   }
 
-  /** Asked once nothing else was for a while, for it takes the worker longer than a choice. */
-  async function askFaultless(link: Remote<RoundWorker>, question: AskedRound, whole: string): Promise<void> {
+  /** What decided, and a bag without a fault: asked after the choice is on the screen, for both take the worker longer. */
+  async function askMore(link: Remote<RoundWorker>, question: AskedRound, whole: string): Promise<void> {
     const stillAsked = () => answered === whole && !pending.value;
+    const { answer } = chosen.value ?? {};
+    if (answer) {
+      try {
+        const why = await link.why(question.order, question.taste, answer, question.unit);
+        if (stillAsked() && chosen.value) chosen.value = { ...chosen.value, why };
+      } catch {
+        // Then the reasons stand without what decided.
+      }
+    }
     await new Promise((resolve) => setTimeout(resolve, IDLE_MS));
     if (!stillAsked()) return;
     try {
@@ -113,7 +122,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
         problem.value = '';
         answered = whole;
         faultless.value = undefined;
-        void askFaultless(link, question, whole);
+        void askMore(link, question, whole);
       }
     } catch (error) {
       if (requestId === lastRequestId)
