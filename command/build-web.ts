@@ -6,6 +6,8 @@ import { CliError } from './stop.js';
 
 const SOURCES = [
   'web/src',
+  'web/service-worker',
+  'web/public',
   'web/index.html',
   'web/vite.config.ts',
   'core/src',

@@ -78,6 +78,7 @@ async function types(): Promise<Counts> {
       ['vue-tsc', ['-p', 'web']],
       ['tsc', ['-p', 'tsconfig.node.json']],
       ['tsc', ['-p', 'tsconfig.plain.json']],
+      ['tsc', ['-p', 'web/service-worker']],
       ['tsc', ['-p', 'e2e']],
     ]),
   );

@@ -32,6 +32,8 @@ export default defineConfig({
         '--no-first-run',
       ],
     },
+    // Answers that a test makes up or takes away are the network's; offline.spec.ts lets the worker in.
+    serviceWorkers: 'block',
     permissions: ['clipboard-read', 'clipboard-write'],
     screenshot: 'only-on-failure',
   },

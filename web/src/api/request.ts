@@ -1,3 +1,4 @@
+import { createEventHook } from '@vueuse/core';
 import type { Problem } from '@tasche/contract';
 
 /** The server said no, in its own words. */
@@ -17,6 +18,9 @@ export class NetworkError extends Error {
   override readonly name = 'Away';
 }
 
+/** Told every answer to a question, before it is read. */
+export const answered = createEventHook<Response>();
+
 /** An answer that takes longer does not come. */
 const MAX_WAIT_MS = 30_000;
 /** Statuses below 500 that say "not now" rather than "no". */
@@ -34,6 +38,7 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   } catch {
     throw new NetworkError('The server does not answer.');
   }
+  void answered.trigger(response);
   try {
     answer = await response.json();
   } catch {

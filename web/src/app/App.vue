@@ -3,14 +3,17 @@ import { NButton, NConfigProvider } from 'naive-ui';
 import { computed, onMounted, watchEffect } from 'vue';
 import { useOutbox } from '../changes/outbox';
 import ConflictBar from '../changes/ConflictBar.vue';
+import ConnectionBar from '../offline/ConnectionBar.vue';
 import KeysHelp from '../keys/KeysHelp.vue';
 import { naiveTheme } from './naive-theme';
+import { useConnection } from '../offline/connection';
 import NavRail from './NavRail.vue';
 import { useSettings } from './settings';
 import { applyTokens } from './tokens';
 
 const settings = useSettings();
 const outbox = useOutbox();
+const connection = useConnection();
 const naive = computed(() => naiveTheme(settings.dark));
 watchEffect(() => {
   applyTokens(settings.dark, document.documentElement);
@@ -30,12 +33,13 @@ onMounted(() => {
     <a class="skip" href="#main">To the sheet</a>
     <NavRail class="no-print" />
     <main id="main" tabindex="-1">
-      <div v-if="outbox.away" class="away no-print" role="status">
+      <div v-if="outbox.away && connection.lastSeenAt === null" class="away no-print" role="status">
         <strong>{{ outbox.away }}</strong>
         {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be sent
         as soon as it can be.
         <NButton @click="outbox.tryNow()" size="small">Try now</NButton>
       </div>
+      <ConnectionBar />
       <ConflictBar />
       <RouterView />
     </main>

@@ -2,6 +2,7 @@ import { withCommands, type ChangeResult, type Command, type ScheduleView } from
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
+import { useReadAgain } from '../offline/connection';
 import { ApiError, request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { undoLine } from '../changes/undo-line';
@@ -22,6 +23,8 @@ export const useSchedule = defineStore('circuit', () => {
   const courses = computed(() => schedule.value?.courses ?? []);
   const seasons = computed(() => schedule.value?.seasons ?? []);
   const events = computed(() => schedule.value?.events ?? []);
+
+  useReadAgain(() => schedule.value && load(true));
 
   async function load(again = false): Promise<void> {
     if (state.value === 'loading' || (schedule.value && !again)) return;

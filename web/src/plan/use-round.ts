@@ -22,8 +22,10 @@ const dayKey = ({ order: { day, clubs, from, changes, notes, wishes } }: AskedRo
 
 /** Shown as busy only past this, so that a quick answer does not flicker. */
 const SLOW_MS = 250;
-/** Nothing was asked for this long: the reader reads. */
-const IDLE_MS = 700;
+/** Nothing was asked for this long: the last lock is set, */
+const PAUSE_MS = 300;
+/** and for this long after it: the reader reads. */
+const IDLE_MS = 400;
 
 /**
  * A round's needs and best bag, by a worker that keeps rounds it has worked out: another day takes a breath, another lock a blink.
@@ -58,8 +60,9 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   /** What decided, and a bag without a fault: asked after the choice is on the screen, for both take the worker longer. */
   async function askMore(link: Remote<RoundWorker>, question: AskedRound, whole: string): Promise<void> {
     const stillAsked = () => answered === whole && !pending.value;
+    await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
     const { answer } = chosen.value ?? {};
-    if (answer) {
+    if (stillAsked() && answer) {
       try {
         const why = await link.why(question.order, question.taste, answer, question.unit);
         if (stillAsked() && chosen.value) chosen.value = { ...chosen.value, why };

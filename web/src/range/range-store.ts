@@ -9,6 +9,7 @@ import {
 import { playingLoft, type ClubKind, type PlayingConditions, type Spec, type StrikeClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import { useReadAgain } from '../offline/connection';
 import { ApiError, request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { useSheet } from '../sheet/sheet-store';
@@ -46,6 +47,8 @@ export const useRange = defineStore('range', () => {
   let playerId = '';
 
   let lastRequestId = 0;
+
+  useReadAgain(() => playerId && load(playerId));
 
   async function load(id: string): Promise<void> {
     const requestId = ++lastRequestId;

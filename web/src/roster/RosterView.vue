@@ -10,6 +10,7 @@ import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
+import { useReadAgain } from '../offline/connection';
 import { NetworkError, post, request } from '../api/request';
 import { shortDay, shortMoment, today } from '../app/day';
 import { MARKS } from '../ladder/marks';
@@ -54,6 +55,7 @@ async function loadMore(): Promise<void> {
   }
 }
 onMounted(load);
+useReadAgain(load);
 
 /** A new player starts with an empty gamer bag, ready to be typed into. */
 async function add(): Promise<void> {

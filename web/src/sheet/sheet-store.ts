@@ -11,6 +11,7 @@ import { ladderClub, placedClubs, skillOf, type LadderClub } from '@tasche/core'
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
+import { keepCopy, useReadAgain } from '../offline/connection';
 import { ApiError, request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { undoLine } from '../changes/undo-line';
@@ -42,6 +43,8 @@ export const useSheet = defineStore('sheet', () => {
   const gamer = computed(() => sheet.value?.bags.find((bag) => bag.gamer));
   const lastChangeId = computed(() => sheet.value?.lastChange?.id);
   const readOnly = computed(() => sheet.value?.asOf != null);
+
+  useReadAgain(() => wanted && load(wanted.playerId, wanted.asOf));
 
   async function load(playerId: string, asOf: string | null = null): Promise<void> {
     if (wanted?.playerId !== playerId) {
@@ -100,6 +103,7 @@ export const useSheet = defineStore('sheet', () => {
         withResult(current, sent.result),
         outbox.pending(current.player.id),
       );
+      keepCopy(`/players/${current.player.id}/sheet`);
       return undefined;
     }
     const failedId = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;

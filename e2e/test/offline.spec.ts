@@ -1,0 +1,69 @@
+import { expect, test, type Page } from '@playwright/test';
+import { cell, newPlayer, paste, saved } from './workbench';
+
+test.use({ serviceWorkers: 'allow' });
+
+/** The page is ready to be opened without a network. */
+async function kept(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+}
+
+test('without a network the bag opens on what was last seen, takes what is typed, and sends it when the network is back', async ({
+  page,
+  context,
+}) => {
+  const id = await newPlayer(page, 'No Network');
+  await kept(page);
+  await page.getByRole('grid').locator('td').first().focus();
+  await paste(page, 'club\tkind\tmeasured loft\tcarry [yd]\n7 iron\tiron\t33\t165\n9 iron\tiron\t41\t140\n');
+  await expect(cell(page, '9 iron', 'shot.full.carryM')).toHaveText('140');
+  await saved(page);
+  // What was saved is what is kept, without the page being opened again.
+  await expect
+    .poll(() =>
+      page.evaluate(async (playerId) => {
+        const seen = await caches.open('tasche-last-seen');
+        const sheet = await seen.match(new URL(`/api/players/${playerId}/sheet`, window.location.href).href);
+        return (await sheet?.text())?.includes('9 iron') ?? false;
+      }, id),
+    )
+    .toBe(true);
+  await page.goto('/roster');
+  await expect(page.getByRole('link', { name: /No Network/ }).first()).toBeVisible();
+
+  await context.setOffline(true);
+  await page.goto(`/players/${id}/bag`);
+  await expect(page.getByText('The server cannot be reached. You see what was last seen')).toBeVisible();
+  await expect(cell(page, '9 iron', 'shot.full.carryM')).toHaveText('140');
+  await cell(page, '9 iron', 'shot.full.carryM').focus();
+  await page.keyboard.type('138');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('1 change will be sent when it is back')).toBeVisible();
+  await page.reload();
+  await expect(cell(page, '9 iron', 'shot.full.carryM')).toHaveText('138');
+  await page.goto('/roster');
+  await expect(page.getByRole('link', { name: /No Network/ }).first()).toBeVisible();
+
+  await context.setOffline(false);
+  await saved(page);
+  await expect(page.getByText('You see what was last seen')).toHaveCount(0);
+  await page.goto(`/players/${id}/bag`);
+  await expect(cell(page, '9 iron', 'shot.full.carryM')).toHaveText('138');
+});
+
+test('the application can be installed: its manifest names its icons, and they are there', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/roster');
+  const address = await page.locator('link[rel="manifest"]').getAttribute('href');
+  const manifest = (await (await request.get(address!)).json()) as {
+    name: string;
+    start_url: string;
+    icons: { src: string; sizes: string; purpose?: string }[];
+  };
+  expect(manifest).toMatchObject({ name: 'Tasche', start_url: '/roster' });
+  expect(manifest.icons.map(({ sizes }) => sizes)).toEqual(expect.arrayContaining(['192x192', '512x512']));
+  for (const { src } of manifest.icons) expect((await request.get(src)).status(), src).toBe(200);
+});

@@ -1,0 +1,33 @@
+import { clientsClaim } from 'workbox-core';
+import { ExpirationPlugin } from 'workbox-expiration';
+import { createHandlerBoundToURL, cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching';
+import { NavigationRoute, registerRoute } from 'workbox-routing';
+import { NetworkFirst } from 'workbox-strategies';
+import { asLastSeen, isKept, isWorthKeeping, keptUnder } from './last-seen';
+
+declare const self: ServiceWorkerGlobalScope;
+
+/** Opens the application without a network, on what was last seen of it. An update waits until somebody asks for it. */
+precacheAndRoute(self.__WB_MANIFEST);
+cleanupOutdatedCaches();
+clientsClaim();
+registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//] }));
+
+const MAX_KEPT = 300;
+const lastSeen = new NetworkFirst({
+  cacheName: 'tasche-last-seen',
+  plugins: [
+    {
+      cacheKeyWillBeUsed: ({ request }) => Promise.resolve(keptUnder(new URL(request.url))),
+      cacheWillUpdate: ({ response }) => Promise.resolve(isWorthKeeping(response) ? response : null),
+      cachedResponseWillBeUsed: ({ cachedResponse }) =>
+        Promise.resolve(cachedResponse ? asLastSeen(cachedResponse) : null),
+    },
+    new ExpirationPlugin({ maxEntries: MAX_KEPT, purgeOnQuotaError: true }),
+  ],
+});
+registerRoute(({ url, sameOrigin }) => sameOrigin && isKept(url), lastSeen, 'GET');
+
+self.addEventListener('message', (event) => {
+  if ((event.data as { type?: string } | null)?.type === 'SKIP_WAITING') void self.skipWaiting();
+});
