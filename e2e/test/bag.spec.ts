@@ -248,3 +248,29 @@ test('an empty bag says how to begin: the cursor waits, and a usual bag with one
   await expect(page.locator('.verdict-card')).not.toContainText('fault');
   await saved(page);
 });
+
+test('a loft of one’s own is tried on the ladder and left again; notes are kept with the club', async ({
+  page,
+}) => {
+  await newPlayer(page, 'Own Bend');
+  await page.getByRole('grid').locator('td').first().focus();
+  await paste(
+    page,
+    'club\tkind\tmeasured loft\tcarry [yd]\tNotes\nPW\tiron\t45\t125\t\n52\twedge\t52\t101\tleft of target in wind\n58\twedge\t58\t85\t\n',
+  );
+  await expect(cell(page, '58', 'shot.full.carryM')).toHaveText('85');
+  await saved(page);
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(cell(page, '52', 'notes')).toContainText('left of target in wind');
+  await page.getByRole('button', { name: 'Gaps', exact: true }).click();
+
+  await cell(page, '52', 'name').focus();
+  await page.keyboard.press('Alt+Enter');
+  await page.getByRole('button', { name: 'Try bent to 51.5° on the ladder' }).click();
+  const card = verdict(page);
+  await expect(card).toContainText('Trying: 52 at 51.5°, 52.0° now');
+  await expect(card).toContainText('eye protection');
+  await page.keyboard.press('Escape');
+  await expect(card).not.toContainText('Trying');
+  await expect(cell(page, '52', 'shot.full.carryM')).toHaveText('101');
+});

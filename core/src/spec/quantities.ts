@@ -67,6 +67,7 @@ export type QuantityKey =
   | 'weights'
   | 'toeHangDeg'
   | 'serial'
+  | 'notes'
   | 'state'
   | 'price'
   | 'hitsPerRound';
@@ -310,6 +311,15 @@ export const QUANTITIES: readonly Quantity[] = [
     type: 'text',
     maxLength: 60,
     aliases: ['serial no', 's/n'],
+  },
+  {
+    key: 'notes',
+    label: 'Notes',
+    short: 'notes',
+    group: 'record',
+    type: 'text',
+    maxLength: 300,
+    aliases: ['note', 'comment', 'comments', 'remark', 'remarks'],
   },
   {
     key: 'state',

@@ -9,6 +9,8 @@ import {
   shotIn,
   BENDING_CAUTION,
   COMMITTEE_DECIDES,
+  bentClub,
+  formatDegrees,
   GAPPING_STRATEGIES,
   bagFindings,
   type Remedy,
@@ -150,6 +152,19 @@ function tryRemedy(remedy: Remedy | undefined): void {
     ...(remedy.bends && {
       caution: `${BENDING_CAUTION} Carries after it are modelled; write the new loft down when it is done.`,
     }),
+  };
+}
+
+/** A loft of one's own, looked at on the ladder before anything is bent or turned. */
+function tryLoft(clubId: string, loftDeg: number): void {
+  const club = ladder.inBag.value.find(({ id }) => id === clubId);
+  if (club?.loftDeg === undefined) return;
+  const bent = bentClub(club, loftDeg - club.loftDeg);
+  openClubId.value = null;
+  trial.value = {
+    words: `${club.name} at ${formatDegrees(loftDeg)}, ${formatDegrees(club.loftDeg)} now`,
+    clubs: ladder.inBag.value.map((one) => (one === club ? bent : one)),
+    caution: `${BENDING_CAUTION} Carries after it are modelled; write the new loft down when it is done.`,
   };
 }
 
@@ -556,7 +571,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <ClubPanel
       v-if="openClubId && store.clubsById.has(openClubId)"
       :club-id="openClubId"
+      :tries="ladder.inBag.value.some(({ id }) => id === openClubId)"
       @close="openClubId = null"
+      @try="tryLoft(openClubId, $event)"
     />
   </div>
 </template>

@@ -40,8 +40,11 @@ import { useSheet } from '../sheet/sheet-store';
 import WhatIf from './WhatIf.vue';
 
 /** One club whole: build, readings, shots, and everything that was ever written down about it. */
-const props = defineProps<{ clubId: string }>();
-const emit = defineEmits<{ close: [] }>();
+const props = defineProps<{
+  clubId: string;
+  /** It hangs on the ladder behind the panel. */ tries?: boolean;
+}>();
+const emit = defineEmits<{ close: []; try: [loftDeg: number] }>();
 const store = useSheet();
 const settings = useSettings();
 
@@ -246,7 +249,14 @@ function readingText(reading: ReadingView): string {
           ■ {{ one.reason }}
         </p>
       </section>
-      <WhatIf :club="club" :unit="unit" :read-only="store.readOnly" @model="useModel" />
+      <WhatIf
+        :club="club"
+        :unit="unit"
+        :read-only="store.readOnly"
+        :tries="tries"
+        @model="useModel"
+        @try="emit('try', $event)"
+      />
       <section v-for="{ name, quantities, caution } in groups" :key="name">
         <h3>{{ name }}</h3>
         <p v-if="caution" class="caution small">{{ caution }}</p>

@@ -18,8 +18,14 @@ import { conditionsWorker } from '../conditions/worker-link';
 import { useSheet } from '../sheet/sheet-store';
 
 /** What half a degree, half an inch or a turn of the sleeve would do, before it is done; and what a club never hit would carry. */
-const props = defineProps<{ club: ClubView; unit: DistanceUnit; readOnly: boolean }>();
-const emit = defineEmits<{ model: [estimate: CarryEstimate] }>();
+const props = defineProps<{
+  club: ClubView;
+  unit: DistanceUnit;
+  readOnly: boolean;
+  /** There is a ladder on which a loft can be tried. */
+  tries?: boolean;
+}>();
+const emit = defineEmits<{ model: [estimate: CarryEstimate]; try: [loftDeg: number] }>();
 const store = useSheet();
 
 const baseline = computed(() => baselineOf(store.sheet!.player));
@@ -31,21 +37,21 @@ const height = computed(() => (props.unit === 'yd' ? 'ft' : 'm'));
 const lefty = computed(() => store.sheet!.player.hand === 'left');
 
 const own = ref(0.5);
-const TWEAKS = computed<{ words: string; tweak: Tweak }[]>(() => {
+const TWEAKS = computed<{ words: string; tweak: Tweak; loftDeg?: number }[]>(() => {
   const loft = ladder.value.loftDeg ?? 0;
   const by = own.value;
   return [
     ...(bendable.value
       ? [
-          { words: `bent to ${formatDegrees(loft - by)}`, tweak: { bendDeg: -by } },
-          { words: `bent to ${formatDegrees(loft + by)}`, tweak: { bendDeg: by } },
+          { words: `bent to ${formatDegrees(loft - by)}`, tweak: { bendDeg: -by }, loftDeg: loft - by },
+          { words: `bent to ${formatDegrees(loft + by)}`, tweak: { bendDeg: by }, loftDeg: loft + by },
           { words: `${by}° more upright`, tweak: { lieDeg: by } },
         ]
       : []),
     ...(sleeved.value
       ? [
-          { words: `sleeve ${by}° down`, tweak: { sleeveDeg: -by } },
-          { words: `sleeve ${by}° up`, tweak: { sleeveDeg: by } },
+          { words: `sleeve ${by}° down`, tweak: { sleeveDeg: -by }, loftDeg: loft - by },
+          { words: `sleeve ${by}° up`, tweak: { sleeveDeg: by }, loftDeg: loft + by },
         ]
       : []),
     { words: 'half an inch longer', tweak: { longerIn: 0.5 } },
@@ -58,8 +64,9 @@ const effects = computed(() => {
   const shot = full.value;
   if (loftDeg === undefined || !shot || kind === 'putter' || kind === 'chipper') return [];
   try {
-    return TWEAKS.value.map(({ words, tweak }) => ({
+    return TWEAKS.value.map(({ words, tweak, loftDeg: becomes }) => ({
       words,
+      becomes,
       effect: whatIf({ kind, loftDeg }, shot, tweak, baseline.value.conditions),
     }));
   } catch {
@@ -144,10 +151,11 @@ const known = computed(
             <th scope="col">bounce</th>
             <th scope="col">off line</th>
             <th scope="col">swing weight</th>
+            <th v-if="tries" scope="col"><span class="unseen">on the ladder</span></th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="{ words, effect } in effects" :key="words">
+          <tr v-for="{ words, effect, becomes } in effects" :key="words">
             <th scope="row">{{ words }}</th>
             <td>{{ signedDistance(effect.carryM, unit, 1) }}</td>
             <td>{{ signedDistance(effect.totalM, unit, 1) }}</td>
@@ -156,6 +164,16 @@ const known = computed(
             <td>{{ signedDegrees(effect.bounceDeg) }}</td>
             <td>{{ offlineWords(effect.offlineM) }}</td>
             <td>{{ swingWeightWords(effect.swingWeightPoints) }}</td>
+            <td v-if="tries">
+              <NButton
+                v-if="becomes !== undefined"
+                size="small"
+                :aria-label="`Try ${words} on the ladder`"
+                @click="emit('try', becomes)"
+              >
+                Try
+              </NButton>
+            </td>
           </tr>
         </tbody>
       </NTable>

@@ -155,6 +155,7 @@ export const COLUMN_SETS: readonly ColumnSet[] = [
       quantityColumn('price', 60),
       quantityColumn('hitsPerRound', 50),
       carryColumn,
+      quantityColumn('notes', 260),
     ],
   },
 ];
