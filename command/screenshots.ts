@@ -10,6 +10,8 @@ import { startDemo, stopServer } from './test.js';
 const MAREN = '/players/7a5c4e00-0002-4000-8000-000000000000';
 const DAVOR = '/players/7a5c4e00-0001-4000-8000-000000000000';
 
+const OLUCHI = '/players/7a5c4e00-0003-4000-8000-000000000000';
+
 const SKARVOY = 'temp=8&alt=6&hum=78&wind=8&ground=firm&grass=fescue';
 
 /** `open` opens the club of that name first; `click` presses the button that bears these words. */
@@ -29,7 +31,7 @@ const PICTURES: readonly {
   { file: 'bag-phone', address: `${DAVOR}/bag`, width: 390, height: 844 },
   { file: 'flight', address: `${DAVOR}/flight?${SKARVOY}&from=40`, height: 960 },
   { file: 'club', address: `${DAVOR}/bag`, open: '9 iron' },
-  { file: 'settings', address: `${DAVOR}/settings` },
+  { file: 'basket', address: `${OLUCHI}/range/basket?balls=60`, steps: basket },
   { file: 'locker', address: `${DAVOR}/locker` },
   { file: 'range', address: `${DAVOR}/range`, height: 1000 },
   { file: 'range-live', address: `${DAVOR}/range`, steps: live },
@@ -42,6 +44,11 @@ const PICTURES: readonly {
   { file: 'swap-sheet', address: `${MAREN}/plan`, height: 1000, steps: toSheet },
   { file: 'history', address: `${DAVOR}/history` },
 ];
+
+/** Which shots to hit with sixty balls, once that is worked out. */
+async function basket(page: Page): Promise<void> {
+  await page.getByRole('table', { name: 'Shots to hit' }).waitFor({ timeout: 60_000 });
+}
 
 /** Ten balls with the 7 iron, seen by the simulated monitor. */
 async function live(page: Page): Promise<void> {

@@ -25,10 +25,13 @@ export interface PlanChoosing
   needs: readonly ShotDemand[];
 }
 
-/** The wishes of a plan; what is not said is plain. */
-export function preferencesOf(choosing: PlanChoosing | null): BagPreferences {
+/** The wishes of a plan; what it does not say is the player's own, and what nobody said is plain. */
+export function preferencesOf(
+  choosing: PlanChoosing | null,
+  own: Partial<BagPreferences> | null = null,
+): BagPreferences {
   const { needs: _needs, ...wishes } = choosing ?? { needs: [] };
-  return { ...DEFAULT_PREFERENCES, ...wishes };
+  return { ...DEFAULT_PREFERENCES, ...own, ...wishes };
 }
 
 /** What was seen after a round: to be kept for the next time. */
@@ -136,15 +139,11 @@ export const demandSchema = shape({
 
 const clubIds = yup.array(required(idSchema)).max(60);
 
-export const planChoosingSchema = shape({
-  needs: yup
-    .array(required(demandSchema))
-    .max(MAX_PLAN_NEEDS, `\${path} holds more than ${MAX_PLAN_NEEDS} needs`)
-    .required('${path} is missing'),
-  limit: required(whole(...PLAN_CHOOSING_BOUNDS.limit)),
-  changeStrokes: required(finite(...PLAN_CHOOSING_BOUNDS.changeStrokes)),
-  always: clubIds.required('${path} is missing'),
-  never: clubIds.required('${path} is missing'),
+const preferences = {
+  limit: whole(...PLAN_CHOOSING_BOUNDS.limit),
+  changeStrokes: finite(...PLAN_CHOOSING_BOUNDS.changeStrokes),
+  always: clubIds,
+  never: clubIds,
   oneOf: yup.array(required(clubIds.min(2, '${path} must name two clubs at least'))).max(20),
   kinds: yup.array(required(shape({ kind: required(clubKindSchema), most: required(whole(0, 14)) }))).max(8),
   mustCover: yup
@@ -156,6 +155,21 @@ export const planChoosingSchema = shape({
   unevenStrokes: finite(...PLAN_CHOOSING_BOUNDS.unevenStrokes),
   bounce: yup.string().strict().oneOf(BOUNCE_STRATEGIES),
   putter: yup.string().strict().oneOf(PUTTER_STRATEGIES),
+};
+
+/** What a player wants of every choice, as far as it was said. */
+export const bagPreferencesSchema = shape(preferences);
+
+export const planChoosingSchema = shape({
+  ...preferences,
+  needs: yup
+    .array(required(demandSchema))
+    .max(MAX_PLAN_NEEDS, `\${path} holds more than ${MAX_PLAN_NEEDS} needs`)
+    .required('${path} is missing'),
+  limit: required(preferences.limit),
+  changeStrokes: required(preferences.changeStrokes),
+  always: clubIds.required('${path} is missing'),
+  never: clubIds.required('${path} is missing'),
 });
 
 export const swapsSchema = yup.array(

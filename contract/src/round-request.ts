@@ -63,7 +63,7 @@ export function roundRequestOf({
   school = 'even-carries',
 }: RoundParts): { order: RoundRequest; taste: RoundPreferences } {
   const { changes, notes } = planRoundOf(plan, round.id);
-  const wishes = preferencesOf(plan.choosing);
+  const wishes = preferencesOf(plan.choosing, player.preferences);
   const candidates: LadderClub[] = clubs.filter(isCandidate).map(ladderClub);
   return {
     order: {

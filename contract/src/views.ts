@@ -1,4 +1,5 @@
 import type {
+  BagPreferences,
   BagAnswer,
   ClubKind,
   Conditions,
@@ -53,6 +54,8 @@ export interface PlayerView {
   gapSettings: Partial<GapSettings>;
   /** The air this player's carries are known in; null is the usual one (calm, 21 C, sea level). */
   baseline: Conditions | null;
+  /** What the player wants of every choice, as far as it was said; a plan may say otherwise. */
+  preferences: Partial<BagPreferences> | null;
   archived: boolean;
 }
 

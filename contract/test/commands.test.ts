@@ -150,6 +150,7 @@ const views: { sheet: SheetView; schedule: ScheduleView; sessions: SessionsView 
       handicap: null,
       gapSettings: {},
       baseline: null,
+      preferences: null,
       archived: false,
     },
     clubs: [{ ...kept, id: CLUB, playerId: PLAYER, name: '5 iron', kind: 'iron', spec: {} }],

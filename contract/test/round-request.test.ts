@@ -163,4 +163,26 @@ describe('what a player wants, at the border', () => {
     if (message) expect(check).toThrow(message);
     else expect(check).not.toThrow();
   });
+
+  it('what a plan does not say is the player’s own, and what nobody said is plain', () => {
+    const own = { limit: 11, never: ['3'], bounce: 'low' as const };
+    expect(preferencesOf(null, own)).toEqual({ ...DEFAULT_PREFERENCES, ...own });
+    expect(preferencesOf(null, null)).toEqual(DEFAULT_PREFERENCES);
+    // A plan says its limit and its locks; the bounce it leaves to the player.
+    expect(preferencesOf(plan.choosing, own)).toMatchObject({
+      limit: 12,
+      never: [],
+      always: ['7'],
+      bounce: 'low',
+    });
+    const asked = roundRequestOf({
+      player: { ...player, preferences: own },
+      clubs: [club('7'), club('9')],
+      plan: { ...plan, choosing: null },
+      round,
+      course,
+      limits: { clubs: 14, lengthIn: 48 },
+    });
+    expect(asked.taste.wishes).toMatchObject(own);
+  });
 });

@@ -431,10 +431,21 @@ test('what the player wants is entered, not argued with: a freeze, trust, money,
   await wants.getByLabel('How many of a kind').fill(String(max));
   await choose(wants.getByLabel('Kind', { exact: true }), 'wedge');
   await wants.getByRole('button', { name: 'Add' }).first().click();
-  await expect(wants.locator('.fold-head')).toContainText(`${max} of kind wedge at most`);
+  await expect(wants.locator('.fold-head')).toContainText(`${max} wedges at most`);
   await expect.poll(wedges).toBeLessThanOrEqual(max);
+  // What is wanted here may be kept for every plan and page of the player, and forgotten again.
+  await wants.getByRole('button', { name: 'Keep this for every plan and page of this player' }).click();
+  await expect(wants.getByText('Kept for every plan and page of this player.')).toBeVisible();
   await wants.getByRole('button', { name: 'Forget limit of wedge' }).click();
+  await expect(wants.getByText('Kept for every plan and page of this player.')).toHaveCount(0);
   await saved(page);
+  await page.keyboard.press('Escape');
+  await page.goto(`${demo.maren}/settings`);
+  await expect(page.getByText(`${max} wedges at most`)).toBeVisible();
+  await page.getByRole('button', { name: 'Forget what is wanted of every choice' }).click();
+  await expect(page.getByText(`${max} wedges at most`)).toHaveCount(0);
+  await saved(page);
+  await page.goBack();
   await page.reload();
   await expect(chosen(page, fresh!)).toBeVisible();
 });

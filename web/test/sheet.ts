@@ -43,6 +43,7 @@ export function sheetOf(clubs: readonly ClubView[], inBag: readonly string[]): S
       handicap: null,
       gapSettings: {},
       baseline: null,
+      preferences: null,
       archived: false,
     },
     clubs,

@@ -1,5 +1,5 @@
 import { carryCurve, type CarryCurve } from '../carry/index.js';
-import type { ClubKind } from '../clubs/index.js';
+import { isWedge, type ClubKind } from '../clubs/index.js';
 import { BASELINE, type Conditions } from '../conditions/index.js';
 import {
   bentClub,
@@ -262,23 +262,27 @@ export function remedies({
       const [above, below] = clubs.map(({ loftDeg }) => loftDeg);
       if (above === undefined || below === undefined || !missed) return [];
       const loftDeg = Math.round(above + below) / 2;
-      return [...new Set(clubs.map(({ kind }) => kind).filter((kind) => kind !== 'driver'))].flatMap(
-        (kind): Way[] => {
-          const owns = leftOut.some(
-            (club) => club.kind === kind && Math.abs((club.loftDeg ?? Infinity) - loftDeg) <= OWNED_DEG,
-          );
-          const bought = owns ? undefined : clubOfCurve(kind, loftDeg);
-          return bought
-            ? [
-                {
-                  text: `Buy ${bought.name} (about ${said(bought.shots.full!.carryM)})${room ? '' : `, for the ${missed.name}`}`,
-                  bag: room ? [...bag, bought] : instead([missed, bought]),
-                  changes: true,
-                },
-              ]
-            : [];
-        },
-      );
+      // An iron of a wedge's loft is bought as a wedge, and is owned where such a wedge is.
+      const bought = clubs
+        .map(({ kind }) => (isWedge({ kind, loftDeg }) ? 'wedge' : kind))
+        .filter((kind) => kind !== 'driver');
+      return [...new Set(bought)].flatMap((kind): Way[] => {
+        const owns = leftOut.some(
+          (club) =>
+            (club.kind === kind || (kind === 'wedge' && isWedge(asPlaced(club)))) &&
+            Math.abs((club.loftDeg ?? Infinity) - loftDeg) <= OWNED_DEG,
+        );
+        const found = owns ? undefined : clubOfCurve(kind, loftDeg);
+        return found
+          ? [
+              {
+                text: `Buy ${found.name} (about ${said(found.shots.full!.carryM)})${room ? '' : `, for the ${missed.name}`}`,
+                bag: room ? [...bag, found] : instead([missed, found]),
+                changes: true,
+              },
+            ]
+          : [];
+      });
     });
 
     function clubOfCurve(kind: ClubKind, loftDeg: number): LadderClub | undefined {
@@ -306,6 +310,10 @@ export function remedies({
       }
     }
   }
+}
+
+function asPlaced({ kind, loftDeg }: LadderClub): Parameters<typeof isWedge>[0] {
+  return { kind, ...(loftDeg !== undefined && { loftDeg }) };
 }
 
 /** Somebody has measured or stated its carry. */

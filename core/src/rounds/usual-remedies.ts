@@ -1,4 +1,4 @@
-import { DEFAULT_PREFERENCES } from '../choosing/index.js';
+import { DEFAULT_PREFERENCES, type BagPreferences } from '../choosing/index.js';
 import type { Conditions } from '../conditions/index.js';
 import { DEFAULT_GAP_SETTINGS, type GapOptions } from '../gaps/index.js';
 import type { LadderClub } from '../spec/index.js';
@@ -12,12 +12,18 @@ export interface BagQuestion {
   options: GapOptions;
   /** Clubs that may be carried. */
   limit: number;
+  /** What the player wants of every choice, as far as it was said. */
+  preferences?: Partial<BagPreferences>;
 }
 
-/** What a player who has said nothing more wants of a bag. */
-export function usualPreferences({ bagIds, options, limit }: BagQuestion): RoundPreferences {
+/** What the player wants of a bag; what nobody said is plain. */
+export function usualPreferences({ bagIds, options, limit, preferences }: BagQuestion): RoundPreferences {
   return {
-    wishes: { ...DEFAULT_PREFERENCES, limit },
+    wishes: {
+      ...DEFAULT_PREFERENCES,
+      ...preferences,
+      limit: Math.min(limit, preferences?.limit ?? limit),
+    },
     school: options.school ?? 'even-carries',
     gamerIds: bagIds,
     settings: { ...DEFAULT_GAP_SETTINGS, ...options.settings },
@@ -43,13 +49,16 @@ export function usualRemedies(
   question: BagQuestion,
   more: { conditions?: Conditions; kinds?: readonly RemedyKind[] } = {},
 ): Remedy[] {
-  const { bagIds, options, limit } = question;
+  const { bagIds, options } = question;
+  const { wishes } = usualPreferences(question);
   return remedies({
     bag: clubsOfIds(round.clubs, bagIds),
-    leftOut: round.clubs.filter(({ id }) => !bagIds.includes(id)),
+    leftOut: round.clubs.filter(({ id }) => !bagIds.includes(id) && !wishes.never.includes(id)),
     costOf: usualCostOf(round, question),
+    changeStrokes: wishes.changeStrokes,
     options,
-    limit,
+    limit: wishes.limit,
+    keep: wishes.always,
     ...more,
   });
 }

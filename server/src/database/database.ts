@@ -14,6 +14,7 @@ import { Migration007Handicap } from '../migrations/migration-007-handicap.js';
 import { Migration008BagStrategy } from '../migrations/migration-008-bag-strategy.js';
 import { Migration009ShotsBeforeABend } from '../migrations/migration-009-shots-before-a-bend.js';
 import { Migration010Baskets } from '../migrations/migration-010-baskets.js';
+import { Migration011Preferences } from '../migrations/migration-011-preferences.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
 import { SHEET_TEXT_SQL } from '../sheet/sheet-text-sql.js';
@@ -67,6 +68,7 @@ export async function openDatabase(
         { name: 'migration-008-bag-strategy', class: Migration008BagStrategy },
         { name: 'migration-009-shots-before-a-bend', class: Migration009ShotsBeforeABend },
         { name: 'migration-010-baskets', class: Migration010Baskets },
+        { name: 'migration-011-preferences', class: Migration011Preferences },
       ],
       snapshot: false,
       silent: true,

@@ -18,6 +18,7 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
       handicap: null,
       gapSettings: {},
       baseline: null,
+      preferences: null,
       archived: false,
     });
     return { playerId: player.id, summary: `${player.name} added to the roster` };
@@ -53,6 +54,10 @@ function summaryOf(name: string, set: PlayerSet): string {
     return set.baseline
       ? `${name}: carries are known at ${set.baseline.temperatureC.toFixed(0)} °C and ${set.baseline.altitudeM.toFixed(0)} m`
       : `${name}: carries are known in the usual air`;
+  if (set.preferences !== undefined)
+    return set.preferences
+      ? `${name}: what the player wants of every choice is kept`
+      : `${name}: nothing is wanted of every choice any more`;
   if (set.distanceUnit) return `${name} now reads ${set.distanceUnit === 'yd' ? 'yards' : 'metres'}`;
   return `${name}: ${Object.keys(set).join(', ')} changed`;
 }

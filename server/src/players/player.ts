@@ -1,4 +1,4 @@
-import type { Conditions, DistanceUnit, GapSettings } from '@tasche/core';
+import type { BagPreferences, Conditions, DistanceUnit, GapSettings } from '@tasche/core';
 import type { Hand, PlayerView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { rowView } from '../database/row-view.js';
@@ -18,6 +18,7 @@ export const Player = defineEntity({
     handicap: p.float().nullable(),
     gapSettings: p.json<Partial<GapSettings>>(),
     baseline: p.json<Conditions>().nullable(),
+    preferences: p.json<Partial<BagPreferences>>().nullable(),
     archived: p.boolean(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),

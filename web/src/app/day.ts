@@ -15,3 +15,11 @@ export function shortDay(day: string): string {
 export function shortMoment(iso: string): string {
   return format(new Date(iso), 'd MMM HH:mm');
 }
+
+/** A sentence of the record with its days as people say them: "session of 22 Nov opened". */
+export function withDaysSaid(text: string): string {
+  return text.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (day) => {
+    const said = new Date(`${day}T12:00:00`);
+    return Number.isNaN(said.valueOf()) ? day : shortDay(day);
+  });
+}

@@ -103,6 +103,7 @@ const { remedies, swapsFor } = useUsualRound(
           bagIds: ladder.inBag.value.map(({ id }) => id),
           options: ladder.options.value,
           limit: ladder.limit.value,
+          ...(store.sheet!.player.preferences && { preferences: store.sheet!.player.preferences }),
         }
       : null,
   ),

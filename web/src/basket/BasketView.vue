@@ -75,6 +75,7 @@ const question = computed<BasketQuestion | null>(() =>
           unit: unit.value,
         },
         limit: store.sheet!.player.gapSettings.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit,
+        ...(store.sheet!.player.preferences && { preferences: store.sheet!.player.preferences }),
         balls: balls.value,
       },
 );

@@ -7,7 +7,7 @@ import { showQuantity } from '@tasche/contract';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { request } from '../api/request';
-import { shortMoment, today } from '../app/day';
+import { shortMoment, today, withDaysSaid } from '../app/day';
 import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
 
@@ -95,8 +95,8 @@ function text(key: string, fact: Fact | null): string {
           <li v-for="change in changes ?? []" :key="change.id" :class="{ undone: change.undone }">
             <span class="quiet small when">{{ shortMoment(change.at) }}<br />{{ change.who }}</span>
             <span class="what"
-              >{{ change.summary
-              }}<span v-if="change.why" class="quiet small why">{{ change.why }}</span></span
+              >{{ withDaysSaid(change.summary)
+              }}<span v-if="change.why" class="quiet small why">{{ withDaysSaid(change.why) }}</span></span
             >
             <NButton v-if="!change.undone" @click="store.undo(change.id)" size="small"> Undo </NButton>
             <span v-else class="small quiet">undone</span>

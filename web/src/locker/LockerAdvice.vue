@@ -33,6 +33,7 @@ const question = computed<UsualQuestion | null>(() => {
       unit: settings.unitFor(player.distanceUnit),
     },
     limit: player.gapSettings.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit,
+    ...(player.preferences && { preferences: player.preferences }),
   };
 });
 const { remedies } = useUsualRound(question);

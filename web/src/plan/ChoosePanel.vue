@@ -9,7 +9,6 @@ import {
   LIE_NAMES,
   DEFAULT_GAP_SETTINGS,
   demandKey,
-  DEFAULT_PREFERENCES,
   distanceNumber,
   isTie,
   lossWords,
@@ -18,6 +17,7 @@ import {
   type GapSettings,
   type LadderClub,
   type PlayingConditions,
+  type BagPreferences,
   type ShotDemand,
   type GappingStrategyId,
   type Swap,
@@ -49,18 +49,13 @@ const props = defineProps<{
   readOnly: boolean;
   air: string;
   handicap: number;
+  /** What the player wants of every choice. */
+  own: Partial<BagPreferences> | null;
 }>();
 const emit = defineEmits<{ choosing: [choosing: PlanChoosing]; swaps: [swaps: readonly Swap[]] }>();
 
 const choosing = computed<PlanChoosing>(
-  () =>
-    props.plan.choosing ?? {
-      needs: [],
-      limit: DEFAULT_PREFERENCES.limit,
-      changeStrokes: DEFAULT_PREFERENCES.changeStrokes,
-      always: [],
-      never: [],
-    },
+  () => props.plan.choosing ?? { ...preferencesOf(null, props.own), needs: [] },
 );
 const set = (part: Partial<PlanChoosing>) => emit('choosing', { ...choosing.value, ...part });
 
@@ -109,7 +104,7 @@ const asked = computed(() =>
           typed: choosing.value.needs,
         },
         preferences: {
-          wishes: preferencesOf(choosing.value),
+          wishes: preferencesOf(choosing.value, props.own),
           school: props.school,
           gamerIds: props.plan.baseClubIds,
           settings: { ...DEFAULT_GAP_SETTINGS, ...props.settings },

@@ -86,7 +86,7 @@ const course = computed(() => schedule.courses.find(({ id }) => id === round.val
 const own = computed(() => planRoundOf(props.plan, tab.value));
 const bagOf = (roundId: string) =>
   store.sheet!.bags.find(({ id }) => id === planRoundOf(props.plan, roundId).bagId);
-const wishes = computed(() => preferencesOf(props.plan.choosing));
+const wishes = computed(() => preferencesOf(props.plan.choosing, store.sheet!.player.preferences));
 const readOnly = computed(() => store.readOnly);
 const writing = ref<'edit' | 'new' | 'week' | null>(null);
 const pointed = ref<ShotDemand | null>(null);
@@ -179,6 +179,11 @@ function setWishes(part: Partial<BagPreferences>): void {
       set: { choosing: { ...wishes.value, needs: props.plan.choosing?.needs ?? [], ...part } },
     },
   ]);
+}
+/** What is wanted here is wanted in every plan, on the bag's page and of the next basket. */
+function keepPreferences(preferences: BagPreferences | null): void {
+  const { id: playerId, version } = store.sheet!.player;
+  store.change([{ do: 'editPlayer', playerId, version, set: { preferences } }]);
 }
 function setDays(days: readonly { roundId: string; set: EventRoundSet }[]): void {
   const { id: eventId, version } = event.value!;
@@ -483,8 +488,10 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
             :allowed="event.limits.clubs"
             :unit="unit"
             :read-only="readOnly"
+            :kept="store.sheet!.player.preferences"
             @set="setWishes"
             @school="school = $event"
+            @keep="keepPreferences"
           />
         </div>
         <template v-if="worked && !worked.refused && asked">

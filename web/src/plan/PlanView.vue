@@ -428,6 +428,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         :read-only="!canEdit"
         :air="settingWords(setting ?? ladder.baseline.value, unit)"
         :handicap="store.skill.handicap"
+        :own="store.sheet!.player.preferences"
         @choosing="setChoosing"
         @swaps="setSwaps"
       />

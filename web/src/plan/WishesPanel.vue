@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { counted } from '../app/counted';
 import Fold from '../app/Fold.vue';
 import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -20,6 +19,7 @@ import {
 } from '@tasche/core';
 import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import { computed, ref } from 'vue';
+import { shortPreferenceWords } from './preference-words';
 
 /** What a player insists on: schools as weights a person can read, limits, trust, money, groups. */
 const props = defineProps<{
@@ -29,8 +29,14 @@ const props = defineProps<{
   allowed: number;
   unit: DistanceUnit;
   readOnly: boolean;
+  /** What is kept for every plan of this player. */
+  kept: Partial<BagPreferences> | null;
 }>();
-const emit = defineEmits<{ set: [part: Partial<BagPreferences>]; school: [school: GappingStrategyId] }>();
+const emit = defineEmits<{
+  set: [part: Partial<BagPreferences>];
+  school: [school: GappingStrategyId];
+  keep: [preferences: BagPreferences | null];
+}>();
 const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
 
 type NumberKey = 'limit' | 'changeStrokes' | 'unevenStrokes' | 'strokesPerHundred';
@@ -55,6 +61,14 @@ const NUMBERS: readonly { key: NumberKey; label: string; unit: string; title: st
     title: 'A round, by the price written beside a club',
   },
 ];
+/** What is wanted here is what is wanted everywhere. */
+const isKept = computed(
+  () =>
+    props.kept !== null &&
+    (Object.keys(props.wishes) as (keyof BagPreferences)[]).every(
+      (key) => JSON.stringify(props.kept![key]) === JSON.stringify(props.wishes[key]),
+    ),
+);
 const trusted = ref('');
 const worth = ref<number | null>(0.1);
 function trust(): void {
@@ -99,12 +113,7 @@ const freezes = computed(() => [
       What the player wants
       <span class="quiet small"
         >{{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }},
-        {{ counted(Math.min(wishes.limit, allowed), 'club') }}, {{ BOUNCE_SCHOOL_WORDS[wishes.bounce]
-        }}<template v-if="wishes.mostChanges !== null"
-          >, {{ wishes.mostChanges === 0 ? 'frozen' : `${wishes.mostChanges} changes at most` }}</template
-        ><template v-for="one in wishes.kinds.filter(({ kind }) => kind !== 'driver')" :key="one.kind"
-          >, {{ one.most }} of kind {{ one.kind }} at most</template
-        ></span
+        {{ shortPreferenceWords({ ...wishes, limit: Math.min(wishes.limit, allowed) }) }}</span
       >
     </template>
     <div class="grid">
@@ -246,6 +255,15 @@ const freezes = computed(() => [
         >
       </p>
     </div>
+    <p v-if="!readOnly" class="bar small no-print kept">
+      <NButton v-if="!isKept" size="small" @click="emit('keep', wishes)">
+        Keep this for every plan and page of this player
+      </NButton>
+      <template v-else>
+        <span class="verdict fine">●</span> Kept for every plan and page of this player.
+        <NButton size="small" @click="emit('keep', null)">Forget it</NButton>
+      </template>
+    </p>
   </Fold>
 </template>
 

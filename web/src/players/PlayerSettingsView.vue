@@ -16,6 +16,7 @@ import {
   COMMITTEE_DECIDES,
   CONDITION_BOUNDS,
   DEFAULT_GAP_SETTINGS,
+  DEFAULT_PREFERENCES,
   handicapText,
   skillWords,
   type Conditions,
@@ -23,6 +24,7 @@ import {
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { airUnits, airWords, type AirPart } from '../conditions/air-units';
+import { preferenceWords } from '../plan/preference-words';
 import { useSheet } from '../sheet/sheet-store';
 
 /** Who the player is, what they read in, and from where on a step of theirs is worth a word. */
@@ -113,6 +115,17 @@ function writeAir({ field, part, label }: (typeof AIR)[number], text: string): v
   const usual = AIR.every((one) => Math.abs(next[one.field] - BASELINE[one.field]) < 0.3);
   save({ baseline: usual ? null : next });
 }
+
+/** What was kept from a plan for every choice. */
+const wanted = computed(() =>
+  player.value.preferences
+    ? preferenceWords(
+        { ...DEFAULT_PREFERENCES, ...player.value.preferences },
+        (id) => store.clubsById.get(id)?.name,
+        unit.value,
+      )
+    : null,
+);
 
 function archive(): void {
   save({ archived: !player.value.archived });
@@ -236,6 +249,15 @@ function archive(): void {
             </p>
           </fieldset>
         </div>
+        <template v-if="wanted">
+          <h2>Wanted of every choice</h2>
+          <ul class="wanted small">
+            <li v-for="words in wanted" :key="words">{{ words }}</li>
+          </ul>
+          <NButton v-if="!store.readOnly" size="small" @click="save({ preferences: null })">
+            Forget what is wanted of every choice
+          </NButton>
+        </template>
       </section>
       <section>
         <div class="head">
