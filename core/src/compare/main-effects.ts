@@ -31,8 +31,6 @@ export interface Crossing {
 }
 
 const CONFIDENCE = 0.95;
-/** Two builds that share nothing are no grid. */
-const FEWEST_CELLS = 3;
 
 /**
  * The builds as a grid of two of their parts, the first pair of parts that both come in two levels or more; undefined where there is none. A main
@@ -50,7 +48,9 @@ export function crossingOf(builds: readonly Build[], measure: Measure): Crossing
         return measuredOf(strikes, measure) ?? null;
       }),
     );
-    if (cells.flat().filter(Boolean).length < FEWEST_CELLS) continue;
+    // What shares no head and no shaft is told by the pairs, not by a grid.
+    if (!cells.some(isShared) || !columns.some((_column, c) => isShared(cells.map((row) => row[c]!))))
+      continue;
     return {
       rows: { part: rowPart, levels: rows },
       columns: { part: columnPart, levels: columns },
@@ -68,6 +68,10 @@ export function crossingOf(builds: readonly Build[], measure: Measure): Crossing
     };
   }
   return undefined;
+}
+
+function isShared(cells: readonly (Measured | null)[]): boolean {
+  return cells.filter((cell) => cell !== null).length > 1;
 }
 
 function levelsOf(builds: readonly Build[], part: keyof BuildParts): string[] {

@@ -233,6 +233,8 @@ describe('heads by shafts', () => {
     expect(crossing.cells[1]![1]).toBeNull();
     expect(crossing.effects).toEqual([]);
     expect(crossingOf(crossed(BALLS).slice(0, 2), 'carryM')).toBeUndefined();
+    // Each with a head and a shaft of its own: no grid.
+    expect(crossingOf([crossed(BALLS)[0]!, crossed(BALLS)[3]!], 'carryM')).toBeUndefined();
   });
 });
 

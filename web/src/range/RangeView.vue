@@ -572,6 +572,6 @@ h2 {
   }
 }
 .hand .carries {
-  width: 240px;
+  width: 170px;
 }
 </style>

@@ -14,6 +14,9 @@ const SYMBOLS = ['circle', 'diamond', 'triangle', 'rect', 'pin', 'roundRect'] as
 /** The share of balls to come that the drawn ellipse is meant to hold. */
 export const HELD_SHARE = 0.8;
 
+/** A name on a chart stands clear of the lines it lies on. */
+const haloed = (ink: ChartInk) => ({ color: ink.ink, textBorderColor: ink.linen, textBorderWidth: 4 });
+
 /** Where balls landed, from above: each a dot, and the ellipse that is to hold eight of the next ten. Left of the line is up. */
 export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: ChartInk) {
   const far = (metres: number) => Math.round(fromMetres(metres, unit) * 10) / 10;
@@ -68,7 +71,7 @@ export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: C
             show: true,
             position: below ? ('bottom' as const) : ('top' as const),
             distance: 3,
-            color: ink.ink,
+            ...haloed(ink),
             formatter: name,
           },
         },
@@ -129,7 +132,7 @@ export function averageFlights(
           show: true,
           position: 'top' as const,
           distance: 2 + (i % 2) * 12,
-          color: ink.ink,
+          ...haloed(ink),
           formatter: name,
         },
       },
