@@ -5,8 +5,9 @@ test.use({ serviceWorkers: 'allow' });
 
 /** The page is ready to be opened without a network. */
 async function kept(page: Page): Promise<void> {
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+  await expect
+    .poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state ?? 'none'), { timeout: 90_000 })
+    .toBe('activated');
 }
 
 test('without a network the bag opens on what was last seen, takes what is typed, and sends it when the network is back', async ({

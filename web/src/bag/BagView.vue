@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import EmptyBag from './EmptyBag.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -290,13 +291,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 <template>
   <div class="page bag">
-    <header class="page-head">
-      <div class="grow">
-        <h1>
-          {{ store.sheet!.player.name }} <span class="dot">·</span> {{ bag?.name ?? 'no bag yet'
-          }}<span v-if="bag?.gamer && bag.name.toLowerCase() !== 'gamer'" class="tag">gamer</span
-          ><span v-if="bag?.ready" class="tag">ready</span>
-        </h1>
+    <PageHead :of="store.sheet!.player.name">
+      {{ bag?.name ?? 'no bag yet'
+      }}<span v-if="bag?.gamer && bag.name.toLowerCase() !== 'gamer'" class="tag">gamer</span
+      ><span v-if="bag?.ready" class="tag">ready</span>
+      <template #says>
         <p class="quiet small meta">
           <span v-if="bag">{{ counted(ladder.inBag.value.length, 'club') }}</span>
           <NButton v-if="unknownCarries.length" text type="primary" class="unknown" @click="toNextUnknown"
@@ -314,8 +313,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             >Back to today</RouterLink
           >
         </p>
-      </div>
-      <div class="bar no-print">
+      </template>
+      <template #actions>
         <ChoiceField
           v-if="bagOptions.length > 1"
           :value="bag?.id"
@@ -341,8 +340,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           @copy="makeBag(bag?.clubIds ?? [])"
           @remove="bag && store.change([{ do: 'removeBag', bagId: bag.id, version: bag.version }])"
         />
-      </div>
-    </header>
+      </template>
+    </PageHead>
 
     <div v-if="editing.notice.value" class="card notice" role="status">
       {{ editing.notice.value }}
@@ -580,10 +579,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </template>
 
 <style scoped>
-.dot {
-  color: var(--quiet);
-  font-weight: 400;
-}
 .tag {
   font-size: 12px;
   font-weight: 500;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import { NButton, NEmpty } from 'naive-ui';
 import { baselineOf, type BasketLine } from '@tasche/contract';
 import {
@@ -130,23 +131,23 @@ const print = () => window.print();
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> next basket</h1>
+    <PageHead :of="store.sheet!.player.name">
+      next basket
+      <template #says>
         <p class="quiet small">
           Which shots to hit so that the balls settle most of what decides the bag and which club to hit.
           Worked out for a usual round.
         </p>
-      </div>
-      <div class="bar no-print">
+      </template>
+      <template #actions>
         <UnitButton :own="store.sheet!.player.distanceUnit" />
         <LinkButton :to="{ name: 'range', params: { playerId } }">To the range</LinkButton>
         <NButton :disabled="lines.length === 0" @click="print">Print</NButton>
         <NButton type="primary" :disabled="lines.length === 0 || store.readOnly" @click="hit">
           Hit this basket
         </NButton>
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <div class="bar asked no-print">
       <span class="bar" role="group" aria-label="Balls">
         <NButton
@@ -222,9 +223,6 @@ const print = () => window.print();
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .asked {
   margin-bottom: 12px;
   gap: 8px 16px;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import DateField from '../fields/DateField.vue';
 import { NButton, NTable } from 'naive-ui';
 import type { ChangeView, DifferenceView, Page } from '@tasche/contract';
@@ -81,12 +82,12 @@ function text(key: string, fact: Fact | null): string {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> history</h1>
+    <PageHead :of="store.sheet!.player.name">
+      history
+      <template #says>
         <p class="quiet small">Nothing is overwritten. Every change can be taken back.</p>
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <p v-if="problem" class="verdict fault">■ {{ problem }}</p>
     <div class="columns">
       <section>
@@ -141,9 +142,6 @@ function text(key: string, fact: Fact | null): string {
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .columns {
   display: grid;
   grid-template-columns: minmax(320px, 1fr) minmax(320px, 1fr);

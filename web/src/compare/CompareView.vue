@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import { counted } from '../app/counted';
+import PageHead from '../app/PageHead.vue';
 import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { NButton, NTable } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import {
   FEWEST_STRIKES,
   MARGIN_BOUNDS,
   MAX_BUILDS,
   SHOT_KINDS,
   USUAL_MARGINS,
-  distanceNumber,
   fromMetres,
   mixedWarning,
   QUESTIONS,
@@ -18,7 +17,6 @@ import {
   pairSentence,
   toMetres,
   wishOf,
-  type BuildSummary,
   type DistanceUnit,
   type MarginPart,
   type Margins,
@@ -28,7 +26,6 @@ import {
 } from '@tasche/core';
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
 import { baselineOf } from '@tasche/contract';
 import { chartInk } from '../flight/flight-charts';
@@ -36,9 +33,11 @@ import { HELD_SHARE, landingView } from '../range/range-charts';
 import { rangeWorker } from '../range/range-link';
 import { useRange } from '../range/range-store';
 import type { ComparisonAnswer } from '../range/range-worker';
-import { heightUnit, plusMinusWords, speedNumber, speedUnit } from '../range/strike-units';
+import { heightUnit } from '../range/strike-units';
 import { useSheet } from '../sheet/sheet-store';
 import CrossingGrid from './CrossingGrid.vue';
+import BuildPicker from './BuildPicker.vue';
+import BuildTable from './BuildTable.vue';
 import IntervalBars from './IntervalBars.vue';
 import TestPlan from './TestPlan.vue';
 import { hitBuilds, type HitBuild } from './builds';
@@ -162,11 +161,10 @@ watch(
   { immediate: true },
 );
 
-const nameOf = (id: string) => chosen.value.find((build) => build.id === id)?.name ?? '';
+const names = computed(() => new Map(chosen.value.map(({ id, name }) => [id, name])));
+const nameOf = (id: string) => names.value.get(id) ?? '';
 const first = computed(() => chosen.value[0]);
 const summaries = computed(() => answer.value?.comparison?.summaries ?? []);
-const outliers = (id: string) => answer.value?.points.find((one) => one.id === id)?.outliers ?? 0;
-const strokes = (id: string) => answer.value?.strokes.find((one) => one.id === id)?.strokes;
 const SEVERITY = {
   met: ['fine', '●'],
   'not met': ['fault', '■'],
@@ -174,11 +172,6 @@ const SEVERITY = {
   open: ['unknown', '○'],
 } as const;
 const severityOf = ({ word }: Pair) => SEVERITY[wishOf(word)];
-/** What a build stops in on a firm green, where that was measured. */
-const holdsWords = ({ measured: { firmGreenRunM: run } }: BuildSummary) =>
-  run ? distanceNumber(run.mean, unit.value) : '–';
-const missWords = ({ measured: { missM: miss } }: BuildSummary) =>
-  miss ? distanceNumber(miss.mean, unit.value, 1) : '–';
 const ink = computed(() => chartInk(settings.dark));
 const above = computed(() =>
   landingView(
@@ -191,33 +184,22 @@ const number = (key: string, usual: number) => {
   const value = Number(text(key) ?? NaN);
   return Number.isFinite(value) ? value : usual;
 };
-const strokesWords = (id: string) => {
-  const [own, base] = [strokes(id), first.value && strokes(first.value.id)];
-  if (own === undefined || base === undefined) return '';
-  return id === first.value!.id
-    ? own.toFixed(2)
-    : `${own.toFixed(2)} (${own - base < 0 ? '−' : '+'}${Math.abs(own - base).toFixed(2)})`;
-};
 </script>
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>
-          {{ store.sheet!.player.name }} <span class="quiet dot">·</span> compare<template v-if="first"
-            >, against the {{ first.name }}</template
-          >
-        </h1>
+    <PageHead :of="store.sheet!.player.name">
+      compare<template v-if="first">, against the {{ first.name }}</template>
+      <template #says>
         <p class="quiet small">
           Two to six builds on the same task. A new driver must beat the old one; anything else is to match
           it, unless you ask for something else.
         </p>
-      </div>
-      <div class="bar no-print">
+      </template>
+      <template #actions>
         <UnitButton :own="store.sheet!.player.distanceUnit" />
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <p v-if="range.state === 'loading'" class="quiet" role="status">Loading…</p>
     <p v-else-if="all.length === 0" class="card empty quiet">
       Nothing was hit yet with a {{ shot }} swing.
@@ -225,24 +207,7 @@ const strokesWords = (id: string) => {
     </p>
     <div v-else class="split">
       <aside class="no-print">
-        <div class="pick" role="group" aria-label="Builds">
-          <NButton
-            v-for="build in all"
-            :key="build.id"
-            :aria-pressed="chosen.includes(build)"
-            :disabled="!chosen.includes(build) && chosen.length >= MAX_BUILDS"
-            @click="choose(build.id)"
-            quaternary
-            class="row"
-          >
-            <b>{{ build.name }}</b><span class="quiet small"
-              >{{ counted(build.strikes.length, 'shot') }}, {{ shortDay(build.days[0])
-              }}<template v-if="build.days[1] !== build.days[0]">
-                to {{ shortDay(build.days[1]) }}</template
-              ></span
-            >
-          </NButton>
-        </div>
+        <BuildPicker :builds="all" :chosen="chosen" @choose="choose" />
         <label class="small quiet"
           >Swing
           <ChoiceField
@@ -315,79 +280,13 @@ const strokesWords = (id: string) => {
                 : ''
             }}.
           </p>
-          <div class="scroll">
-            <NTable size="small" :bordered="false" :bottom-bordered="false">
-              <caption class="unseen">
-                The builds side by side
-              </caption>
-              <thead>
-                <tr>
-                  <th scope="col">Build</th>
-                  <th scope="col">Shots</th>
-                  <th scope="col">Carry</th>
-                  <th scope="col" title="Average and spread of carry and run">Total</th>
-                  <th scope="col" title="How far balls pitch from the middle of their build">Miss</th>
-                  <th scope="col">Mis-hit end</th>
-                  <th scope="col">Ball {{ speedUnit(unit) }}</th>
-                  <th scope="col">Launch</th>
-                  <th scope="col">Spin</th>
-                  <th scope="col">Apex</th>
-                  <th
-                    scope="col"
-                    title="Descent, and run on a firm green; a run only where launches were measured"
-                  >
-                    Descent, run
-                  </th>
-                  <th
-                    scope="col"
-                    title="Strokes to hole out: drives on a usual par four of 390 m, anything else at a usual green of 13 m radius; Broadie’s table, from memory"
-                  >
-                    Strokes
-                  </th>
-                  <th class="no-print" />
-                </tr>
-              </thead>
-              <tbody>
-                <tr v-for="summary in summaries" :key="summary.id">
-                  <th scope="row">{{ nameOf(summary.id) }}</th>
-                  <td>
-                    {{ summary.n
-                    }}<span
-                      v-if="outliers(summary.id)"
-                      class="verdict look"
-                      title="Far from the rest; they count until they are left out on the range"
-                    >
-                      ◆{{ outliers(summary.id) }}</span
-                    >
-                  </td>
-                  <td>
-                    <b>{{ distanceNumber(summary.carryM.mean, unit, 1) }}</b>
-                    <span class="quiet">{{ plusMinusWords(summary.carryM.plusMinus, unit) }}</span>
-                  </td>
-                  <td>
-                    {{ distanceNumber(summary.totalM.mean, unit) }}
-                    <span class="quiet">spread {{ distanceNumber(summary.totalM.spread, unit, 1) }}</span>
-                  </td>
-                  <td>{{ missWords(summary) }}</td>
-                  <td>{{ distanceNumber(summary.lowEndM, unit) }}</td>
-                  <td>{{ speedNumber(summary.ballSpeedMps.mean, unit) }}</td>
-                  <td>{{ summary.launchDeg.mean.toFixed(1) }}°</td>
-                  <td>{{ summary.spinRpm.mean.toFixed(0) }}</td>
-                  <td>
-                    {{ distanceNumber(summary.apexM.mean, heightUnit(unit)) }}
-                    <span class="quiet">{{ heightUnit(unit) }}</span>
-                  </td>
-                  <td>{{ summary.landDeg.mean.toFixed(0) }}°, {{ holdsWords(summary) }}</td>
-                  <td>{{ strokesWords(summary.id) }}</td>
-                  <td class="no-print">
-                    <NButton v-if="summary.id !== first!.id" @click="makeFirst(summary.id)" size="small">
-                      make first
-                    </NButton>
-                  </td>
-                </tr>
-              </tbody>
-            </NTable>
-          </div>
+          <BuildTable
+            :summaries="summaries"
+            :answer="answer"
+            :names="names"
+            :unit="unit"
+            @first="makeFirst"
+          />
           <CrossingGrid
             v-if="answer.crossing"
             :crossing="answer.crossing.grid"
@@ -421,9 +320,6 @@ const strokesWords = (id: string) => {
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .split {
   display: flex;
   gap: 24px;
@@ -436,12 +332,6 @@ aside {
   gap: 10px;
   position: sticky;
   top: 14px;
-}
-.pick {
-  display: grid;
-  gap: 3px;
-  max-height: calc(100vh - 180px);
-  overflow-y: auto;
 }
 .main {
   flex: 1;
@@ -462,36 +352,6 @@ aside {
 .sentence {
   font-size: 15.5px;
 }
-.scroll {
-  overflow-x: auto;
-  margin: 10px 0;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 13.5px;
-}
-th {
-  text-align: right;
-  font-weight: 400;
-  color: var(--quiet);
-  font-size: 12.5px;
-}
-th:first-child {
-  text-align: left;
-}
-tbody th {
-  color: var(--ink);
-  font-weight: 600;
-  font-size: 13.5px;
-}
-td,
-th {
-  padding: 5px 12px 5px 0;
-  border-top: 1px solid var(--line-soft);
-  white-space: nowrap;
-  text-align: right;
-}
 figure {
   margin: 8px 0 0;
 }
@@ -506,26 +366,8 @@ figure {
     width: 100%;
     position: static;
   }
-  .pick {
-    grid-auto-flow: column;
-    overflow-x: auto;
-  }
   .main {
     width: 100%;
   }
-}
-.pick .row {
-  height: auto;
-  padding: 7px 10px;
-  justify-content: flex-start;
-  text-align: left;
-  border-left: 3px solid transparent;
-  border-radius: 0 4px 4px 0;
-}
-.pick .row :deep(.n-button__content) {
-  display: grid;
-}
-.pick .row[aria-pressed='true'] {
-  border-left-color: var(--petrol);
 }
 </style>

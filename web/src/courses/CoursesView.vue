@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import FileField from '../fields/FileField.vue';
 import TextField from '../fields/TextField.vue';
@@ -248,20 +249,20 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>Courses</h1>
+    <PageHead>
+      Courses
+      <template #says>
         <p class="quiet small">
           Holes, tees and seasons; what a round asks is worked out from them.
           <RouterLink to="/seasons">Season templates</RouterLink>
         </p>
-      </div>
-      <div class="bar">
+      </template>
+      <template #actions>
         <UnitButton :own="'m'" />
         <NButton :disabled="store.undoable.length === 0" title="Ctrl Z" @click="store.undo()"> Undo </NButton>
         <NButton @click="add" type="primary">Add a course</NButton>
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <p v-if="store.state === 'away'" class="quiet" role="status">
       The server cannot be reached. This page opens by itself as soon as it can be.
     </p>

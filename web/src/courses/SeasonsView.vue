@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton } from 'naive-ui';
@@ -84,21 +85,21 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>Season templates</h1>
+    <PageHead>
+      Season templates
+      <template #says>
         <p class="quiet small">
           What a season does to any course. On a course it takes on the course’s own grass and sand, and may
           be changed there. <RouterLink to="/courses">To the courses</RouterLink>
         </p>
-      </div>
-      <div class="bar">
+      </template>
+      <template #actions>
         <NButton @click="settings.flipUnit('m')">
           <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></NButton
         ><NButton :disabled="store.undoable.length === 0" title="Ctrl Z" @click="store.undo()"> Undo</NButton
         ><NButton @click="add" type="primary">Add a season</NButton>
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <p v-if="store.state === 'away'" class="quiet" role="status">
       The server cannot be reached. This page opens by itself as soon as it can be.

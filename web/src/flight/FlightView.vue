@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NButton, NTable } from 'naive-ui';
@@ -149,20 +150,18 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>
-          {{ store.sheet!.player.name }} <span class="quiet dot">·</span> flights of
-          {{ bag?.name ?? 'no bag yet' }}
-        </h1>
+    <PageHead :of="store.sheet!.player.name">
+      flights of
+      {{ bag?.name ?? 'no bag yet' }}
+      <template #says>
         <p class="quiet small">
           {{ air }}.
           <template v-if="lie !== 'fairway'"
             >Off {{ lie }}: {{ LIES[lie].words }}, by how much is uncertain by half. </template
           >Modelled from each club’s own carry<span v-if="busy">; working…</span>
         </p>
-      </div>
-      <div class="bar no-print">
+      </template>
+      <template #actions>
         <ChoiceField
           v-if="bagOptions.length > 1"
           :value="bag?.id"
@@ -193,8 +192,8 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
           :to="{ name: 'bag', params: { playerId, bagId: bag.id }, query: settingPart(route.query) }"
           >To the bag</RouterLink
         >
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <ConditionsBar
       ref="bar"
       :setting="setting"
@@ -313,9 +312,6 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .bags {
   font: inherit;
   min-height: 36px;

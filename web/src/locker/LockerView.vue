@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import KindQuestion from '../clubs/KindQuestion.vue';
 import TextField from '../fields/TextField.vue';
@@ -94,14 +95,14 @@ function paste(text: string, row: number, column: number): void {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> locker</h1>
+    <PageHead :of="store.sheet!.player.name">
+      locker
+      <template #says>
         <p class="quiet small">
           {{ counted(store.clubs.length, 'club') }} owned. Type, paste, or open one with Alt Enter.
         </p>
-      </div>
-      <div class="bar">
+      </template>
+      <template #actions>
         <TextField
           v-model:value="filter"
           class="filter"
@@ -111,8 +112,8 @@ function paste(text: string, row: number, column: number): void {
         />
         <UnitButton :own="store.sheet!.player.distanceUnit" />
         <BagMenu :bag="undefined" :unit="unit" />
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <div v-if="editing.notice.value" class="card notice">
       {{ editing.notice.value }}
       <NButton @click="editing.notice.value = ''" size="small">Close</NButton>
@@ -197,9 +198,6 @@ function paste(text: string, row: number, column: number): void {
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .filter {
   width: 170px;
 }

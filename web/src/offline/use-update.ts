@@ -1,17 +1,20 @@
 import { ref } from 'vue';
 
-/** A day with the page open is long enough to ask whether there is a newer one. */
+/** A page that stays open asks so often whether there is a newer one. */
 const ASK_MS = 60 * 60 * 1000;
+/** A worker that could not be started, on a busy machine or a bad line, is tried again after so long, then twice as long, and so on. */
+const AGAIN_MS = 3000;
+const MAX_AGAIN_MS = 5 * 60 * 1000;
 
 const isReady = ref(false);
-let takeIt: (() => Promise<void>) | undefined;
+let takeIt: (() => void) | undefined;
 let started = false;
 
 /** The page's service worker, registered once the page has been shown: it opens without a network, and a newer version waits to be taken. */
 export function useUpdate() {
   if (!started && import.meta.env.PROD && 'serviceWorker' in navigator) {
     started = true;
-    void start();
+    void start(AGAIN_MS);
   }
   return {
     isReady,
@@ -22,16 +25,30 @@ export function useUpdate() {
   };
 }
 
-async function start(): Promise<void> {
-  const { Workbox } = await import('workbox-window');
-  const worker = new Workbox('/service-worker.js');
-  worker.addEventListener('waiting', () => {
-    isReady.value = true;
-  });
-  worker.addEventListener('controlling', (event) => {
-    if (event.isUpdate) window.location.reload();
-  });
-  takeIt = () => Promise.resolve(worker.messageSkipWaiting());
-  const registration = await worker.register();
-  setInterval(() => void registration?.update(), ASK_MS);
+async function start(againMs: number): Promise<void> {
+  let isTriedAgain = false;
+  const again = () => {
+    // What serves the page already goes on serving it.
+    if (isTriedAgain || navigator.serviceWorker.controller) return;
+    isTriedAgain = true;
+    setTimeout(() => void start(Math.min(MAX_AGAIN_MS, 2 * againMs)), againMs);
+  };
+  try {
+    const { Workbox } = await import('workbox-window');
+    const worker = new Workbox('/service-worker.js');
+    worker.addEventListener('waiting', () => {
+      isReady.value = true;
+    });
+    worker.addEventListener('controlling', (event) => {
+      if (event.isUpdate) window.location.reload();
+    });
+    worker.addEventListener('redundant', again);
+    takeIt = () => {
+      worker.messageSkipWaiting();
+    };
+    const registration = await worker.register();
+    setInterval(() => void registration?.update().catch(() => undefined), ASK_MS);
+  } catch {
+    again();
+  }
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import RoundAnswer from './RoundAnswer.vue';
 import ActionMenu, { type Action } from '../app/ActionMenu.vue';
@@ -337,25 +338,25 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> {{ plan.name }}</h1>
+    <PageHead :of="store.sheet!.player.name">
+      {{ plan.name }}
+      <template #says>
         <p v-if="event" class="quiet small">
           {{ counted(event.limits.clubs, 'club') }}, {{ event.limits.lengthIn }} in at most<template
             v-if="event.notes"
             >. {{ event.notes }}</template
           >
         </p>
-      </div>
-      <div class="bar no-print">
+      </template>
+      <template #actions>
         <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan.id" />
         <UnitButton :own="store.sheet!.player.distanceUnit" />
         <LinkButton :to="{ name: 'swap-sheet', params: { playerId, planId: plan.id } }"
           >Swap sheet</LinkButton
         >
         <ActionMenu v-if="!readOnly" label="More for this plan" :actions="actions" />
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <PlanForm
       v-if="writing === 'week'"
       action="Plan it from the gamer bag"
@@ -563,9 +564,6 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .tabs {
   display: flex;
   flex-wrap: wrap;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import ActionMenu, { type Action } from '../app/ActionMenu.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -220,12 +221,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>
-          {{ store.sheet!.player.name }} <span class="quiet dot">·</span> {{ plan?.name ?? 'plan a week'
-          }}<span v-if="bag?.gamer" class="tag">now the gamer</span>
-        </h1>
+    <PageHead :of="store.sheet!.player.name">
+      {{ plan?.name ?? 'plan a week' }}<span v-if="bag?.gamer" class="tag">now the gamer</span>
+      <template #says>
         <p v-if="plan" class="meta">
           <b v-if="plan.course">{{ plan.course }}</b><span
             >{{ shortDay(plan.startsOn) }} to {{ shortDay(plan.endsOn) }}</span
@@ -236,8 +234,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <p v-else class="quiet small">
           From the gamer bag: clubs go out and in, and the page says what each swap does.
         </p>
-      </div>
-      <div class="bar no-print">
+      </template>
+      <template #actions>
         <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan?.id" />
         <ChoiceField
           v-model:value="school"
@@ -268,8 +266,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           Make it the gamer
         </NButton>
         <ActionMenu v-if="plan" label="More for this plan" :actions="actions" />
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <EventForm v-if="writing === 'event'" :player-id="playerId" @leave="writing = null" />
     <PlanForm
       v-else-if="writing"
@@ -443,9 +441,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .tag {
   font-size: 12px;
   font-weight: 500;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NTable } from 'naive-ui';
@@ -59,20 +60,20 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
 
 <template>
   <div class="page sheet">
-    <header class="page-head">
-      <div class="grow">
-        <h1>Swap sheet <span class="quiet dot">·</span> {{ store.sheet!.player.name }}</h1>
+    <PageHead>
+      Swap sheet <span class="quiet dot">·</span> {{ store.sheet!.player.name }}
+      <template #says>
         <p v-if="event" class="quiet">
           {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }};
           {{ counted(event.limits.clubs, 'club') }}, {{ event.limits.lengthIn }} in at most. Against the
           gamer: {{ gamerNames }}.
         </p>
-      </div>
-      <div class="bar no-print">
+      </template>
+      <template #actions>
         <LinkButton :to="{ name: 'plan', params: { playerId, planId } }">To the plan</LinkButton>
         <NButton :disabled="!rounds.some(({ bag }) => bag)" @click="print" type="primary"> Print </NButton>
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <p v-if="!plan" class="quiet">
       This plan is not here; it may have been deleted. History can bring it back.
     </p>

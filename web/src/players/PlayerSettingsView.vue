@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton, NTable } from 'naive-ui';
@@ -135,19 +136,21 @@ function archive(): void {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>{{ player.name }} <span class="quiet dot">·</span> settings</h1>
+    <PageHead :of="player.name">
+      settings
+      <template #says>
         <p class="quiet small">
           Every field saves as it is left; Ctrl Z takes it back.<span v-if="player.archived" class="tag"
             >off the roster</span
           >
         </p>
-      </div>
-      <NButton v-if="!store.readOnly" @click="archive">
-        {{ player.archived ? 'Back on the roster' : 'Take off the roster' }}
-      </NButton>
-    </header>
+      </template>
+      <template #actions>
+        <NButton v-if="!store.readOnly" @click="archive">
+          {{ player.archived ? 'Back on the roster' : 'Take off the roster' }}
+        </NButton>
+      </template>
+    </PageHead>
     <div class="columns">
       <section>
         <h2>Player</h2>
@@ -318,9 +321,6 @@ function archive(): void {
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .columns {
   display: grid;
   grid-template-columns: minmax(260px, 340px) minmax(420px, 1fr);

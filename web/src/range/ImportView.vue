@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import FileField from '../fields/FileField.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import DateField from '../fields/DateField.vue';
@@ -223,18 +224,18 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>{{ store.sheet!.player.name }} <span class="quiet dot">·</span> bring a file</h1>
+    <PageHead :of="store.sheet!.player.name">
+      bring a file
+      <template #says>
         <p class="quiet small">
           A CSV of any launch monitor. You say what its columns and clubs are, and see a preview, before
           anything is kept.
         </p>
-      </div>
-      <div class="bar">
+      </template>
+      <template #actions>
         <LinkButton :to="{ name: 'range', params: { playerId } }">To the range</LinkButton>
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <FileField
       label="File of a launch monitor"
       accept=".csv,.txt,.tsv,text/csv,text/plain"
@@ -486,9 +487,6 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .drop {
   display: flex;
   flex-wrap: wrap;

@@ -1,16 +1,14 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import Fold from '../app/Fold.vue';
-import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import LinkButton from '../app/LinkButton.vue';
-import { NButton, NForm } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import type { SessionDetails, SessionEntry } from '@tasche/contract';
 import {
-  SHOT_KINDS,
   distanceNumber,
-  isFullSwing,
   shotIn,
   type PlayingConditions,
   type Shot,
@@ -30,11 +28,12 @@ import { chartInk } from '../flight/flight-charts';
 import { useSheet } from '../sheet/sheet-store';
 import BasketStrip from '../basket/BasketStrip.vue';
 import GroupTable from './GroupTable.vue';
+import HandShots from './HandShots.vue';
 import LiveBoard from './LiveBoard.vue';
 import SessionForm from './SessionForm.vue';
+import SessionList from './SessionList.vue';
 import StrikeTable from './StrikeTable.vue';
 import CoverChart from './CoverChart.vue';
-import { readHandShots } from './hand-shots';
 import { averageFlights, landingView, HELD_SHARE } from './range-charts';
 import { playingConditionsOf, useRange } from './range-store';
 import type { GroupSummary } from './range-worker';
@@ -184,45 +183,12 @@ function take(group: GroupSummary, shot: Shot): void {
   );
 }
 
-const hand = ref('');
+const byHand = ref<InstanceType<typeof HandShots> | null>(null);
 const handProblem = ref('');
-const handField = ref<InstanceType<typeof TextField> | null>(null);
-const handClub = ref<string>('');
-const handShot = ref<ShotKind>('full');
-const handClubs = computed(() =>
-  store.clubs.filter((club) => isFullSwing(club.kind) && club.spec.state?.value !== 'retired'),
-);
-function writeDown(): void {
-  const read = readHandShots(hand.value, unit.value);
-  if (!read.ok) {
-    handProblem.value = `${read.reason}; nothing was written down yet.`;
-    return;
-  }
-  if (!handClub.value) {
-    handProblem.value = 'Choose the club first.';
-    return;
-  }
-  handProblem.value = '';
-  hand.value = '';
-  range.change([
-    {
-      do: 'addStrikes',
-      sessionId: session.value!.id,
-      strikes: read.strikes.map((given) => ({
-        id: newId(),
-        clubId: handClub.value,
-        shot: handShot.value,
-        given,
-      })),
-    },
-  ]);
-}
-
 /** The club of shots by hand follows the basket. */
 function takeInHand(aim: { clubId: string; shot: ShotKind }): void {
   edit({ aim });
-  handClub.value = aim.clubId;
-  handShot.value = aim.shot;
+  byHand.value?.take(aim);
 }
 const strip = ref<InstanceType<typeof BasketStrip> | null>(null);
 const board = ref<InstanceType<typeof LiveBoard> | null>(null);
@@ -235,7 +201,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       n: () => {
         forming.value = 'new';
       },
-      e: () => handField.value?.focus(),
+      e: () => byHand.value?.focus(),
       a: () => bar.value?.focus(),
       x: () => strip.value?.next(),
       k: () => void router.push({ name: 'basket', params: { playerId: props.playerId } }),
@@ -249,13 +215,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>
-          {{ store.sheet!.player.name }} <span class="quiet dot">·</span> range<template v-if="session"
-            >, {{ session.name }}</template
-          >
-        </h1>
+    <PageHead :of="store.sheet!.player.name">
+      range<template v-if="session">, {{ session.name }}</template>
+      <template #says>
         <p v-if="session" class="quiet small">
           {{ shortDay(session.heldOn) }}, off {{ session.hitOff
           }}<template v-if="session.ball">, ball {{ session.ball }}</template
@@ -265,14 +227,14 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <p v-else class="quiet small">
           Nothing was hit yet. Open a session, or bring a launch monitor’s file.
         </p>
-      </div>
-      <div class="bar no-print">
+      </template>
+      <template #actions>
         <UnitButton :own="store.sheet!.player.distanceUnit" />
         <LinkButton :to="{ name: 'basket', params: { playerId } }">Next basket <kbd>Alt K</kbd></LinkButton>
         <LinkButton :to="{ name: 'range-import', params: { playerId } }">Bring a file</LinkButton>
         <NButton @click="forming = 'new'" type="primary">New session <kbd>Alt N</kbd></NButton>
-      </div>
-    </header>
+      </template>
+    </PageHead>
     <SessionForm
       v-if="forming"
       :key="forming"
@@ -290,22 +252,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       ◆ The server cannot be reached; this page fills by itself as soon as it can be.
     </p>
     <div class="split">
-      <nav v-if="range.sessions.length > 0" class="sessions no-print" aria-label="Sessions">
-        <RouterLink
-          v-for="one in range.sessions"
-          :key="one.id"
-          :to="{ name: 'range', params: { playerId, sessionId: one.id } }"
-          class="session"
-          :class="{ here: one.id === session?.id }"
-        >
-          <b>{{ shortDay(one.heldOn) }}</b> <span v-if="one.live" class="verdict fine">● live</span>
-          <span class="place">{{ one.name }}</span>
-          <span class="quiet small"
-            >{{ counted(one.strikes, 'shot')
-            }}<template v-if="one.clubs">, {{ counted(one.clubs, 'club') }}</template></span
-          >
-        </RouterLink>
-      </nav>
+      <SessionList
+        v-if="range.sessions.length > 0"
+        :player-id="playerId"
+        :sessions="range.sessions"
+        :shown-id="session?.id"
+      />
       <p v-else-if="range.state === 'loading'" class="quiet" role="status">Loading…</p>
       <div class="main">
         <p v-if="sessionId && !session && range.state === 'ready'" class="card empty quiet">
@@ -337,25 +289,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <NButton v-if="!session.live" @click="edit({ live: true })">
               Take shots from the monitor
             </NButton>
-            <NForm class="bar" @submit.prevent="writeDown">
-              <ChoiceField
-                v-model:value="handClub"
-                label="Club of shots by hand"
-                :options="handClubs.map((club) => ({ value: club.id, label: club.name }))"
-                placeholder="by hand: which club?"
-              />
-              <ChoiceField v-model:value="handShot" label="Shot of shots by hand" :options="SHOT_KINDS" />
-              <TextField
-                ref="handField"
-                class="carries"
-                v-model:value="hand"
-                aria-label="Carries by hand"
-                :placeholder="`carries in ${unit}: 152 148 3L 150`"
-                title="Alt E"
-                autocomplete="off"
-              />
-              <NButton :disabled="hand.trim() === ''" attr-type="submit">Write down</NButton>
-            </NForm>
+            <HandShots ref="byHand" :session-id="session.id" :unit="unit" @problem="handProblem = $event" />
             <span class="space" />
             <NButton @click="forming = 'edit'" size="small">Edit</NButton>
             <NButton @click="remove" size="small">Delete</NButton>
@@ -459,50 +393,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .split {
   display: flex;
   gap: 18px;
   align-items: flex-start;
-}
-.sessions {
-  flex: none;
-  width: 158px;
-  display: grid;
-  gap: 4px;
-  max-height: calc(100vh - 130px);
-  overflow-y: auto;
-  position: sticky;
-  top: 14px;
-}
-.session {
-  display: block;
-  padding: 7px 10px;
-  border-left: 3px solid transparent;
-  color: var(--ink);
-  text-decoration: none;
-  border-radius: 0 4px 4px 0;
-}
-.session:hover {
-  background: var(--paper);
-}
-.session.here {
-  border-left-color: var(--petrol);
-  background: var(--paper);
-}
-.session span {
-  display: block;
-}
-.session .verdict {
-  display: inline-flex;
-  font-size: 12.5px;
-}
-.place {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 .main {
   flex: 1;
@@ -553,25 +447,8 @@ h2 {
   .split {
     flex-direction: column;
   }
-  .sessions {
-    width: 100%;
-    display: flex;
-    overflow-x: auto;
-    position: static;
-  }
-  .session {
-    border-left: 0;
-    border-bottom: 3px solid transparent;
-    white-space: nowrap;
-  }
-  .session.here {
-    border-bottom-color: var(--petrol);
-  }
   .main {
     width: 100%;
   }
-}
-.hand .carries {
-  width: 170px;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import { useForm } from '../fields/use-form';
 import TextField from '../fields/TextField.vue';
@@ -95,16 +96,18 @@ function startsIn(day: string): string {
 
 <template>
   <div class="page">
-    <header class="page-head">
-      <div class="grow">
-        <h1>Roster</h1>
+    <PageHead>
+      Roster
+      <template #says>
         <p class="quiet small">
           {{ next ? `${entries?.length} of ${total}` : shown.length }} {{ total === 1 ? 'player' : 'players'
           }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template>
         </p>
-      </div>
-      <NButton @click="adding = !adding" type="primary">Add a player</NButton>
-    </header>
+      </template>
+      <template #actions>
+        <NButton @click="adding = !adding" type="primary">Add a player</NButton>
+      </template>
+    </PageHead>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <NForm
       v-if="adding || (entries && shown.length === 0)"

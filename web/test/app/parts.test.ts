@@ -4,12 +4,28 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import Fold from '../../src/app/Fold.vue';
 import LinkButton from '../../src/app/LinkButton.vue';
+import PageHead from '../../src/app/PageHead.vue';
 import UnitButton from '../../src/app/UnitButton.vue';
 import WorkProgress from '../../src/app/WorkProgress.vue';
 import { applyTokens, tokensFor } from '../../src/app/tokens';
 
 beforeEach(() => {
   localStorage.clear();
+});
+
+describe('a page’s head', () => {
+  it('says whose page it is, then what; a line and actions only where there are some', () => {
+    const plain = mount(PageHead, { slots: { default: 'Roster' } });
+    expect(plain.get('h1').text()).toBe('Roster');
+    expect(plain.find('.bar').exists()).toBe(false);
+    const whole = mount(PageHead, {
+      props: { of: 'Ana' },
+      slots: { default: 'range', says: '<p>Nothing was hit yet.</p>', actions: '<button>New</button>' },
+    });
+    expect(whole.get('h1').text().replace(/\s+/g, ' ')).toBe('Ana · range');
+    expect(whole.text()).toContain('Nothing was hit yet.');
+    expect(whole.get('.bar button').text()).toBe('New');
+  });
 });
 
 describe('a part that folds', () => {
