@@ -27,7 +27,12 @@ export async function buildWeb(root: string): Promise<string> {
     spawn(
       process.execPath,
       [path.join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
-      { cwd: path.join(root, 'web'), stdio: ['ignore', 'inherit', 'inherit'] },
+      {
+        cwd: path.join(root, 'web'),
+        stdio: ['ignore', 'inherit', 'inherit'],
+        // Whoever builds it, a test too, builds what is served.
+        env: { ...process.env, NODE_ENV: 'production' },
+      },
     )
       .once('exit', resolve)
       .once('error', reject);

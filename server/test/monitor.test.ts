@@ -382,12 +382,17 @@ describe('the live board', () => {
       (lines) => lines.length > 0,
     );
     const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/sessions/${sessionId}/live`;
-    const watch = async (lastId: string | undefined, wanted: number) => {
+    const watch = async (
+      lastId: string | undefined,
+      wanted: number,
+      onOpen: () => void = () => undefined,
+    ) => {
       const gone = new AbortController();
       const response = await fetch(address, {
         signal: gone.signal,
         headers: lastId === undefined ? {} : { 'last-event-id': lastId },
       });
+      onOpen();
       let text = '';
       const seen: { id: string; strike: StrikeView }[] = [];
       const started = Date.now();
@@ -407,9 +412,9 @@ describe('the live board', () => {
       gone.abort();
       return { seen, text };
     };
-    const first = watch(undefined, 2);
-    await new Promise((resolve) => {
-      setTimeout(resolve, 300);
+    let first!: ReturnType<typeof watch>;
+    await new Promise<void>((resolve) => {
+      first = watch(undefined, 2, resolve);
     });
     one.say(writeLine(ball(1)) + writeLine(ball(2)));
     const { seen, text } = await first;

@@ -423,8 +423,10 @@ describe('a launch monitor’s file', () => {
       sending.on('error', () => {
         resolve();
       });
-      sending.write(`${JSON.stringify(order({}))}\n${csv(rows)}`);
-      setTimeout(() => sending.destroy(new Error('hung up')), 400);
+      // All of it is on its way, but for the end.
+      sending.write(`${JSON.stringify(order({}))}\n${csv(rows)}`, () =>
+        sending.destroy(new Error('hung up')),
+      );
     });
     // A second import waits for the first to be over, whichever way.
     await report(send(me, order({}), csv(GOOD.slice(0, 1)), 'none'));

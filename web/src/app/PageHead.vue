@@ -11,7 +11,8 @@ defineSlots<{ default(): unknown; says?(): unknown; actions?(): unknown }>();
   <header class="page-head">
     <div class="grow">
       <h1>
-        <template v-if="of">{{ of }} <span class="quiet dot">·</span> </template><slot />
+        <template v-if="of">{{ of }} <span class="quiet dot">·</span>{{ ' ' }}</template
+        ><slot />
       </h1>
       <slot name="says" />
     </div>

@@ -39,7 +39,8 @@ const unsure = computed(
 );
 
 watch(
-  () => props.chosen,
+  // A new sentence about the same answer leaves what was asked of it standing.
+  () => props.chosen.answer,
   () => {
     for (const one of [others, remedies, sure, played]) one.clear();
   },
