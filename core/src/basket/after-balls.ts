@@ -1,4 +1,4 @@
-import { cholesky } from '../statistics/index.js';
+import { cholesky, forward } from '../statistics/index.js';
 
 /** What balls still to be hit will tell: what stays unknown after them, and how far they may move what is known. */
 interface Learning {
@@ -25,15 +25,12 @@ export function afterBalls(
   const factor = cholesky(
     hit.map((a) => hit.map((b) => covariance[a]![b]! + (a === b ? ballDeviation[a]! ** 2 / balls[a]! : 0))),
   );
-  const moves = covariance.map((row) => {
-    const solved: number[] = [];
-    hit.forEach((b, i) => {
-      let sum = row[b]!;
-      for (let k = 0; k < i; k++) sum -= factor[i]![k]! * solved[k]!;
-      solved.push(sum / factor[i]![i]!);
-    });
-    return solved;
-  });
+  const moves = covariance.map((row) =>
+    forward(
+      factor,
+      hit.map((shot) => row[shot]!),
+    ),
+  );
   return {
     moves,
     left: moves.map((row, i) =>

@@ -23,7 +23,7 @@ interface Allocation {
   balls: readonly number[];
   /** Strokes a round they are expected to win. */
   gain: number;
-  /** Balls that would decide nothing more. */
+  /** Balls that are over: too few for another shot, past what one shot gets, or worth nothing. */
   spare: number;
 }
 

@@ -14,7 +14,8 @@ export function basketSentence({ parts, gain, perfectGain, spare }: NextBasket):
       ? 'Nothing is left to settle: what is not known of these carries decides neither the bag nor a shot. Hit what you like.'
       : `So few balls would settle nothing; knowing every carry exactly would be worth ${perfectGain.toFixed(2)} strokes a round.`;
   const shots = `${parts.length} ${parts.length === 1 ? 'shot' : 'shots'}`;
-  const rest = spare > 0 ? ` ${spare} more would decide nothing: hit what you like.` : '';
+  const rest =
+    spare > 0 ? ` ${spare === 1 ? '1 ball is' : `${spare} balls are`} over: hit what you like.` : '';
   return `${hit} balls on ${shots} are worth about ${gain.toFixed(2)} strokes a round; knowing every carry exactly would be worth ${perfectGain.toFixed(2)}.${rest}`;
 }
 

@@ -56,7 +56,7 @@ export interface NextBasket {
   /** Strokes a round they are expected to win, and what knowing every carry would. */
   gain: number;
   perfectGain: number;
-  /** Balls that would decide nothing. */
+  /** Balls that are over: too few for another shot, past what one shot gets, or worth nothing. */
   spare: number;
 }
 

@@ -130,6 +130,21 @@ export function choosingRulesOf({
   };
 }
 
+/** Whether a bag keeps what the player wants at most of a kind, one of some, and covered. */
+export function keepsWishes(
+  { kinds, oneOf, mustCover }: Pick<BagPreferences, 'kinds' | 'oneOf' | 'mustCover'>,
+  clubs: readonly LadderClub[],
+): boolean {
+  const shots = clubs.flatMap((club) => Object.values(club.shots));
+  return (
+    kinds.every(({ kind, most: max }) => clubs.filter((club) => club.kind === kind).length <= max) &&
+    oneOf.every((ids) => clubs.filter(({ id }) => ids.includes(id)).length <= 1) &&
+    mustCover.every(({ distanceM, withinM }) =>
+      shots.some(({ carryM }) => Math.abs(carryM - distanceM) <= withinM),
+    )
+  );
+}
+
 /** The same wishes, held to so many swaps from the gamer: so many in, so many out. */
 export function withinSwaps(
   taste: ChoosingRules,

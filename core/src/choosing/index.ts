@@ -1,6 +1,7 @@
 export {
   type BagPreferences,
   DEFAULT_PREFERENCES,
+  keepsWishes,
   withinSwaps,
   type Limits,
   USUAL_LIMITS,

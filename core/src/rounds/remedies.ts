@@ -63,6 +63,8 @@ interface RemedyRequest {
   limit: number;
   /** Clubs that are not to go, by id. */
   keep?: readonly string[];
+  /** What the bag must go on keeping; a bag that does not keep it now may be mended anyhow. */
+  isAllowed?: (bag: readonly LadderClub[]) => boolean;
   /** The air the carries are known in. */
   conditions?: Conditions;
   /** Kinds that are of use here; all of them where nothing is said. */
@@ -113,6 +115,7 @@ export function remedies({
   options = {},
   limit,
   keep = [],
+  isAllowed = () => true,
   conditions = BASELINE,
   kinds = REMEDY_KINDS,
 }: RemedyRequest): Remedy[] {
@@ -175,6 +178,7 @@ export function remedies({
 
   function best(kind: RemedyKind, all: readonly Way[]): Remedy[] {
     const costed = all
+      .filter((way) => isAllowed(way.bag) || !isAllowed(bag))
       .map((way) => ({ way, gain: now - costOf(way.bag) }))
       .filter(({ gain }) => gain >= 0)
       .sort((a, b) => b.gain - a.gain);

@@ -1,4 +1,4 @@
-import { DEFAULT_PREFERENCES, type BagPreferences } from '../choosing/index.js';
+import { DEFAULT_PREFERENCES, keepsWishes, type BagPreferences } from '../choosing/index.js';
 import type { Conditions } from '../conditions/index.js';
 import { DEFAULT_GAP_SETTINGS, type GapOptions } from '../gaps/index.js';
 import type { LadderClub } from '../spec/index.js';
@@ -59,6 +59,7 @@ export function usualRemedies(
     options,
     limit: wishes.limit,
     keep: wishes.always,
+    isAllowed: (clubs) => keepsWishes(wishes, clubs),
     ...more,
   });
 }

@@ -58,7 +58,8 @@ export function cholesky(matrix: readonly (readonly number[])[]): number[][] {
   return lower;
 }
 
-function forward(lower: readonly (readonly number[])[], right: readonly number[]): number[] {
+/** Solves L x = right. @param lower L, as `cholesky` gives it */
+export function forward(lower: readonly (readonly number[])[], right: readonly number[]): number[] {
   const solved: number[] = [];
   for (let i = 0; i < right.length; i++) {
     let sum = right[i]!;

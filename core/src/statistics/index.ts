@@ -1,6 +1,6 @@
 export { type Ellipse, ellipseOf, holdingScale, ellipseOutline } from './ellipse.js';
 export { equivalence, shotsToTell } from './equivalence.js';
-export { cholesky, gaussianProcess } from './gaussian-process.js';
+export { cholesky, forward, gaussianProcess } from './gaussian-process.js';
 export { falling } from './isotonic.js';
 export { meanHalfWidth, shotsForMean } from './mean-interval.js';
 export { normalPlaces } from './normal-places.js';

@@ -216,7 +216,7 @@ describe('its words', () => {
       '12 balls on 1 shot are worth about 0.10 strokes a round; knowing every carry exactly would be worth 0.20.',
     );
     expect(basketSentence({ parts, gain: 0.1, perfectGain: 0.2, spare: 8 })).toMatch(
-      /8 more would decide nothing/,
+      / 8 balls are over: hit what you like\.$/,
     );
     expect(basketSentence({ parts: [], gain: 0, perfectGain: 0.1, spare: 3 })).toMatch(/So few balls/);
   });

@@ -5,6 +5,7 @@ import {
   allocateBalls,
   basketDecision,
   carryCurve,
+  forward,
   cholesky,
   normalFrom,
   openShots,
@@ -131,11 +132,7 @@ export function wonByHitting(
 
 /** L L' x = right. */
 function solved(lower: readonly (readonly number[])[], right: readonly number[]): number[] {
-  const x = [...right];
-  for (let i = 0; i < x.length; i++) {
-    for (let k = 0; k < i; k++) x[i]! -= lower[i]![k]! * x[k]!;
-    x[i]! /= lower[i]![i]!;
-  }
+  const x = forward(lower, right);
   for (let i = x.length - 1; i >= 0; i--) {
     for (let k = i + 1; k < x.length; k++) x[i]! -= lower[k]![i]! * x[k]!;
     x[i]! /= lower[i]![i]!;

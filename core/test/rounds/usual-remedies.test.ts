@@ -45,6 +45,22 @@ describe('what may be done to a bag, by what the player wants', () => {
     expect(swaps({ always: bagIds })).toEqual([]);
   });
 
+  it('puts no second driver in, and no club past what there may be of its kind, unless that is allowed', () => {
+    const mini = club('Mini driver', 'driver', 13, 240);
+    const room = { bagIds, options: {}, limit: 14 };
+    const round = usualRoundChoosing({
+      clubs: [...locker, mini],
+      from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
+    })!;
+    const ins = (preferences: Partial<BagPreferences>) =>
+      usualRemedies(round, { ...room, preferences }).map(({ inId }) => inId);
+    expect(ins({})).toContain('50');
+    expect(ins({})).not.toContain('Mini driver');
+    expect(ins({ kinds: [{ kind: 'wedge', most: 2 }] })).not.toContain('50');
+    expect(ins({ oneOf: [['50', '56']] })).not.toContain('50');
+    expect(ins({ mustCover: [{ distanceM: 400, withinM: 5 }] })).toContain('50');
+  });
+
   it('a club that is not trusted must gain more', () => {
     const [plain] = swaps();
     const [liked] = swaps({ comfort: { '50': 0.3 } });

@@ -1,5 +1,6 @@
 import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import {
+  keepsWishes,
   bagWhy,
   type FaultlessBag,
   withoutFaults,
@@ -213,6 +214,7 @@ const api = {
       options: { school, unit, ...(settings && { settings }) },
       limit: Math.min(wishes.limit, limits?.clubs ?? wishes.limit),
       keep: wishes.always,
+      isAllowed: (clubs) => keepsWishes(wishes, clubs),
       conditions: order.from.conditions,
     }).map(({ kind, text, gain, opens }) => ({ kind, text, gain, opens: opens.length }));
   },
