@@ -39,11 +39,22 @@ async function start(againMs: number): Promise<void> {
     worker.addEventListener('waiting', () => {
       isReady.value = true;
     });
+    let isTaken = false;
     worker.addEventListener('controlling', (event) => {
-      if (event.isUpdate) window.location.reload();
+      if (!event.isUpdate) return;
+      const reload = () => {
+        window.location.reload();
+      };
+      // Taken on another page of this browser: here somebody may be typing, so it is offered again.
+      if (isTaken) reload();
+      else {
+        takeIt = reload;
+        isReady.value = true;
+      }
     });
     worker.addEventListener('redundant', again);
     takeIt = () => {
+      isTaken = true;
       worker.messageSkipWaiting();
     };
     const registration = await worker.register();
