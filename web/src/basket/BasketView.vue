@@ -19,7 +19,7 @@ import { today } from '../app/day';
 import { useSettings } from '../app/settings';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
-import { useRange } from '../range/range-store';
+import { useRangeOf } from '../range/range-store';
 import { useSheet } from '../sheet/sheet-store';
 import BasketTable from './BasketTable.vue';
 import type { BasketQuestion } from './basket-worker';
@@ -28,15 +28,10 @@ import { useBasket } from './use-basket';
 /** Which clubs and shots to hit next, so that so many balls settle most of what decides this player's bag and shots. */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
-const range = useRange();
+const range = useRangeOf(() => props.playerId);
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
-watch(
-  () => props.playerId,
-  (id) => void range.load(id),
-  { immediate: true },
-);
 
 const USUAL_BALLS = 60;
 const SIZES = [30, 60, 100] as const;

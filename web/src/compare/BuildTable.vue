@@ -31,7 +31,7 @@ const strokesWords = (id: string) => {
 
 <template>
   <div class="scroll">
-    <NTable size="small" :bordered="false" :bottom-bordered="false">
+    <NTable class="figures" size="small" :bordered="false" :bottom-bordered="false">
       <caption class="unseen">
         The builds side by side
       </caption>
@@ -106,31 +106,5 @@ const strokesWords = (id: string) => {
 .scroll {
   overflow-x: auto;
   margin: 10px 0;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 13.5px;
-}
-th {
-  text-align: right;
-  font-weight: 400;
-  color: var(--quiet);
-  font-size: 12.5px;
-}
-th:first-child {
-  text-align: left;
-}
-tbody th {
-  color: var(--ink);
-  font-weight: 600;
-  font-size: 13.5px;
-}
-td,
-th {
-  padding: 5px 12px 5px 0;
-  border-top: 1px solid var(--line-soft);
-  white-space: nowrap;
-  text-align: right;
 }
 </style>

@@ -31,7 +31,7 @@ import { baselineOf } from '@tasche/contract';
 import { chartInk } from '../flight/flight-charts';
 import { HELD_SHARE, landingView } from '../range/range-charts';
 import { rangeWorker } from '../range/range-link';
-import { useRange } from '../range/range-store';
+import { useRangeOf } from '../range/range-store';
 import type { ComparisonAnswer } from '../range/range-worker';
 import { heightUnit } from '../range/strike-units';
 import { useSheet } from '../sheet/sheet-store';
@@ -47,15 +47,10 @@ const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue
 /** Two to six builds on the same task: is one longer, does one match the old one, and how many more shots to know. */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
-const range = useRange();
+const range = useRangeOf(() => props.playerId);
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
-watch(
-  () => props.playerId,
-  (id) => void range.load(id),
-  { immediate: true },
-);
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const baseline = computed(() => baselineOf(store.sheet!.player));
 

@@ -251,7 +251,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
         </figure>
       </div>
       <div v-if="shown.length > 0" class="scroll">
-        <NTable size="small" :bordered="false" :bottom-bordered="false">
+        <NTable class="figures" size="small" :bordered="false" :bottom-bordered="false">
           <caption class="unseen">
             Flights in this air
           </caption>
@@ -353,36 +353,10 @@ figcaption {
   overflow-x: auto;
 }
 table {
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 13.5px;
   margin-top: 6px;
 }
-th {
-  text-align: right;
-  font-weight: 400;
-  color: var(--quiet);
-  font-size: 12.5px;
-}
-th:first-child {
-  text-align: left;
-}
-tbody th {
-  color: var(--ink);
-  font-weight: 600;
-  font-size: 13.5px;
-}
-td,
-th {
-  padding: 5px 12px 5px 0;
-  border-top: 1px solid var(--line-soft);
-  white-space: nowrap;
-}
-td {
-  text-align: right;
-}
-td:last-child,
-th:last-child {
+table.figures td:last-child,
+table.figures th:last-child {
   text-align: left;
   padding-left: 8px;
 }

@@ -17,7 +17,7 @@ import {
 } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { v4 as newId } from 'uuid';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
@@ -35,7 +35,7 @@ import SessionList from './SessionList.vue';
 import StrikeTable from './StrikeTable.vue';
 import CoverChart from './CoverChart.vue';
 import { averageFlights, landingView, HELD_SHARE } from './range-charts';
-import { playingConditionsOf, useRange } from './range-store';
+import { playingConditionsOf, useRangeOf } from './range-store';
 import type { GroupSummary } from './range-worker';
 import { useLive } from './use-live';
 import { DRIFT_SPANS, useSession, type DriftSpan } from './use-session';
@@ -45,15 +45,10 @@ const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue
 /** Range sessions of a player: what was hit, what it shows, and what of it is taken into the sheet. */
 const props = defineProps<{ playerId: string; sessionId?: string }>();
 const store = useSheet();
-const range = useRange();
+const range = useRangeOf(() => props.playerId);
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
-watch(
-  () => props.playerId,
-  (id) => void range.load(id),
-  { immediate: true },
-);
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const baseline = computed(() => baselineOf(store.sheet!.player));

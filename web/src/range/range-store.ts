@@ -8,7 +8,7 @@ import {
 } from '@tasche/contract';
 import { playingLoft, type ClubKind, type PlayingConditions, type Spec, type StrikeClub } from '@tasche/core';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useReadAgain } from '../offline/connection';
 import { ApiError, request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
@@ -159,3 +159,10 @@ export const useRange = defineStore('range', () => {
 
   return { sessions, strikes, more, state, bySession, load, take, clubOf, specOf, strikesOf, change };
 });
+
+/** The sessions and shots of the player whose page is shown, read when the page is opened and when the player changes. */
+export function useRangeOf(playerId: () => string) {
+  const range = useRange();
+  watch(playerId, (id) => void range.load(id), { immediate: true });
+  return range;
+}
