@@ -70,6 +70,8 @@ export interface Pair {
   unmeasured: readonly Measure[];
   /** More shots with each of the two until it is likely told, four times in five, at what was seen so far; undefined where none of it is open, or it is too close ever to tell. */
   moreShots: number | undefined;
+  /** Where a green is to be held: whether this one holds a firm one; undefined where that is not known. */
+  holds?: boolean;
   changed: readonly BuildPart[];
   mixed: readonly BuildPart[];
 }
@@ -107,6 +109,8 @@ const MEASURES: readonly Measure[] = [
 ];
 
 const ALPHA = 0.05;
+/** A ball that runs less than 8 yd on a firm green holds it. Common practice, no source. */
+export const HOLDS_M = 8 * 0.9144;
 /** Past this many nobody goes on hitting. Ours. */
 const MAX_MORE = 500;
 
@@ -145,11 +149,13 @@ export function compareBuilds(
   const isRace = question !== 'matches';
   const confidenceEach = isRace ? 1 - alpha : 1 - 2 * alpha;
   const pairs = builds.slice(1).map((build, i): Pair => {
+    const holds = question === 'holds' ? holdsGreen(summaries[i + 1]!) : undefined;
     const both = measuredPair(summaries[0]!, summaries[i + 1]!, confidenceEach, margins);
     return {
       id: build.id,
       ...(isRace ? raceOf(question, both, alpha) : doesItMatch(both, alpha)),
       differences: ASKED[question].flatMap((measure) => both.difference(measure) ?? []),
+      ...(holds !== undefined && { holds }),
       changed: partsChanged(builds[0]!.parts, build.parts),
       mixed: factorsMixed(builds[0]!.parts, build.parts),
     };
@@ -282,8 +288,20 @@ function doesItMatch(both: MeasuredPair, alpha: number): Answer {
   };
 }
 
-/** Whether a verdict is what was wished for; a verdict that is fine is never red. */
-export function wishOf(word: PairWord): 'met' | 'not met' | 'even' | 'open' {
+/** Whether a build holds a firm green, by the interval of its mean run; undefined where that lies on both sides of the limit. */
+function holdsGreen({ measured: { firmGreenRunM: run } }: BuildSummary): boolean | undefined {
+  if (!run) return undefined;
+  const half = run.plusMinus ?? 0;
+  if (run.mean + half < HOLDS_M) return true;
+  return run.mean - half > HOLDS_M ? false : undefined;
+}
+
+/**
+ * Whether a verdict is what was wished for; a verdict that is fine is never red: one that runs farther and still holds the green is not, nor is the
+ * wish met by one that stops sooner and does not hold it.
+ */
+export function wishOf({ word, holds }: Pick<Pair, 'word' | 'holds'>): 'met' | 'not met' | 'even' | 'open' {
+  if ((word === 'runs farther' && holds) || (word === 'stops sooner' && holds === false)) return 'even';
   switch (word) {
     case 'longer':
     case 'matches':

@@ -1,5 +1,5 @@
 import { distanceNumber, formatDistance, signedDistance, type DistanceUnit } from '../units/index.js';
-import type { Difference, MarginPart, Pair, Question } from './compare-builds.js';
+import { HOLDS_M, type Difference, type MarginPart, type Pair, type Question } from './compare-builds.js';
 import type { Measure } from './measures.js';
 
 const HEIGHT: Record<DistanceUnit, 'ft' | 'm'> = { yd: 'ft', m: 'm' };
@@ -49,12 +49,18 @@ function signed(value: number): string {
 
 /** The verdict on a pair as a sentence with its numbers. */
 export function pairSentence(pair: Pair, name: string, firstName: string, unit: DistanceUnit): string {
-  const sentence = verdictSentence(pair, name, firstName, unit);
+  const sentence = verdictSentence(pair, name, firstName, unit) + holdsWords(pair, unit);
   // A carry stands in for a total nobody measured; apex and spin are left out of a match they are not known for.
   if (pair.unmeasured.length === 0 || pair.word === 'not measured') return sentence;
   return pair.unmeasured[0] === 'totalM'
     ? `${sentence} By carry alone: how far they run was not measured.`
     : `${sentence} By what was measured: ${partWords(pair.unmeasured)} ${pair.unmeasured.length === 1 ? 'was' : 'were'} not.`;
+}
+
+function holdsWords({ holds }: Pair, unit: DistanceUnit): string {
+  if (holds === undefined) return '';
+  const limit = `${distanceNumber(HOLDS_M, unit)} ${unit}`;
+  return holds ? ` It holds a firm green: under ${limit}.` : ` It does not hold a firm green: over ${limit}.`;
 }
 
 function verdictSentence(pair: Pair, name: string, firstName: string, unit: DistanceUnit): string {

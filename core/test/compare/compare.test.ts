@@ -137,11 +137,30 @@ describe('each task has its own measure', () => {
     expect(wordOf([high, low], 'longer').word).toBe('longer');
     const holds = wordOf([high, low], 'holds');
     expect(holds.word).toBe('runs farther');
-    expect(wishOf(holds.word)).toBe('not met');
+    expect(holds.holds).toBe(false);
+    expect(wishOf(holds)).toBe('not met');
     expect(pairSentence(holds, 'low', 'high', 'yd')).toMatch(
       /^low runs farther than high: run on a firm green \+\d+\.\d yd .*, descent −/,
     );
-    expect(wishOf(wordOf([low, high], 'holds').word)).toBe('met');
+    expect(wishOf(wordOf([low, high], 'holds'))).toBe('met');
+  });
+
+  it('one that runs a little farther and holds the green is no fault; one that stops sooner and does not hold it is no success', () => {
+    const [steep, steeper] = [
+      launched('a', { launch: 17, spin: 5600 }),
+      launched('b', { launch: 19, spin: 6400, seed: 2 }),
+    ];
+    const farther = wordOf([steeper, steep], 'holds');
+    expect(farther).toMatchObject({ word: 'runs farther', holds: true });
+    expect(wishOf(farther)).toBe('even');
+    expect(pairSentence(farther, 'a', 'b', 'yd')).toMatch(/It holds a firm green: under 8 yd\.$/);
+    const [flat, flatter] = [
+      launched('c', { launch: 10.5, spin: 2900 }),
+      launched('d', { launch: 8, spin: 2300, seed: 2 }),
+    ];
+    const sooner = wordOf([flatter, flat], 'holds');
+    expect(sooner).toMatchObject({ word: 'stops sooner', holds: false });
+    expect(wishOf(sooner)).toBe('even');
   });
 
   it('more spin wins only where no carry is lost for it', () => {
@@ -201,7 +220,7 @@ describe('each task has its own measure', () => {
       const [a, b] = [launched('a', { launch: 13 }), launched('b', { launch: 17, spin: 6200, seed: 5 })];
       const pair = wordOf([a, b], question);
       expect(pairSentence(pair, 'b', 'a', 'yd')).toMatch(/\.$/);
-      const [met, turned] = [wishOf(pair.word), wishOf(wordOf([b, a], question).word)];
+      const [met, turned] = [wishOf(pair), wishOf(wordOf([b, a], question))];
       if (question !== 'matches' && met === 'met') expect(turned).not.toBe('met');
     }
   });

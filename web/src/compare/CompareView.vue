@@ -166,7 +166,7 @@ const SEVERITY = {
   even: ['look', '◆'],
   open: ['unknown', '○'],
 } as const;
-const severityOf = ({ word }: Pair) => SEVERITY[wishOf(word)];
+const severityOf = (pair: Pair) => SEVERITY[wishOf(pair)];
 const ink = computed(() => chartInk(settings.dark));
 const above = computed(() =>
   landingView(
