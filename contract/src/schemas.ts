@@ -52,7 +52,7 @@ export const nameSchema = textSchema(80).trim().min(1, '${path} must not be empt
 export const dateSchema = yup
   .string()
   .strict()
-  .test('date', '${path} must be a day, YYYY-MM-DD', (text) => text === undefined || isDay(text));
+  .test('date', '${path} must be a day, YYYY-MM-DD', (text) => text == null || isDay(text));
 
 /** A real day of the calendar between 1900 and 2200, as YYYY-MM-DD. */
 export function isDay(text: string): boolean {

@@ -19,6 +19,9 @@ import type { Hand } from './schemas.js';
 import type { CourseDetails, SeasonDetails } from './course-schemas.js';
 import type { EventDetails } from './event-schemas.js';
 import type { PlanChoosing, PlanRound } from './plan-choosing.js';
+import type { BallInPlay } from './ball-schemas.js';
+import type { TicketView } from './ticket-schemas.js';
+import type { WishView } from './wish-schemas.js';
 import type { Aim, BasketLine, SessionDetails } from './session-schemas.js';
 
 /** What the server answers with. Days are YYYY-MM-DD, moments ISO 8601 in UTC. */
@@ -56,6 +59,8 @@ export interface PlayerView {
   baseline: Conditions | null;
   /** What the player wants of every choice, as far as it was said; a plan may say otherwise. */
   preferences: Partial<BagPreferences> | null;
+  /** Balls the player took up, each until the next. */
+  balls: readonly BallInPlay[];
   archived: boolean;
 }
 
@@ -119,6 +124,9 @@ export interface SheetView {
   plans: readonly PlanView[];
   /** Plans there are; the sheet holds the newest of them. */
   planCount: number;
+  /** Open jobs for the bench, and those done last. */
+  tickets: readonly TicketView[];
+  wishes: readonly WishView[];
   /** The day the specs are shown as of; null is now. */
   asOf: string | null;
   lastChange: ChangeView | null;
@@ -146,6 +154,8 @@ export interface ChangeResult {
   courses: readonly CourseView[];
   seasons: readonly SeasonView[];
   events: readonly EventView[];
+  tickets: readonly TicketView[];
+  wishes: readonly WishView[];
 }
 
 interface Kept {
@@ -259,6 +269,15 @@ export interface RosterEntry {
     } | null;
   } | null;
   lastChange: ChangeView | null;
+}
+
+/** A time a putter was in the gamer bag; `to` is null while it still is. */
+export interface PutterStint {
+  clubId: string;
+  clubName: string;
+  /** Moments. */
+  from: string;
+  to: string | null;
 }
 
 export interface ReadingView {

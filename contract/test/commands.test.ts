@@ -14,10 +14,13 @@ import {
 } from '../src/index.js';
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-const [PLAYER, CLUB, BAG, PLAN, ROUND, COURSE, SEASON, EVENT, SESSION, STRIKE] = Array.from(
-  { length: 10 },
+const [PLAYER, CLUB, BAG, PLAN, ROUND, COURSE, SEASON, EVENT, SESSION, STRIKE, TICKET, WISH] = Array.from(
+  { length: 12 },
   (_one, i) => id(i + 1),
-) as [string, string, string, string, string, string, string, string, string, string];
+) as [
+  ...[string, string, string, string, string, string],
+  ...[string, string, string, string, string, string],
+];
 const NEW = id(99);
 
 const details = {
@@ -63,6 +66,24 @@ const session = {
   notes: '',
 };
 const given = { carryM: 150 };
+const ticket = {
+  name: 'Bend the 5 iron',
+  job: 'bend' as const,
+  clubId: CLUB,
+  wanted: [{ key: 'loftSetDeg' as const, value: 26 }],
+  why: 'the step to the 6',
+  eventId: null,
+  dueOn: '2026-12-01',
+};
+const wish = {
+  name: 'A 52',
+  purpose: 'buy' as const,
+  state: 'wished' as const,
+  price: null,
+  club: { kind: 'wedge' as const, loftDeg: 52 },
+  clubId: null,
+  notes: '',
+};
 
 /** One of every command, as a browser sends it. */
 const EXAMPLES: { [N in CommandName]: Extract<Command, { do: N }> } = {
@@ -135,6 +156,19 @@ const EXAMPLES: { [N in CommandName]: Extract<Command, { do: N }> } = {
     strikes: [{ id: NEW, clubId: CLUB, shot: 'full', given }],
   },
   editStrikes: { do: 'editStrikes', sessionId: SESSION, strikeIds: [STRIKE], set: { leftOut: 'a duff' } },
+  addTicket: { do: 'addTicket', ticket: { id: NEW, playerId: PLAYER, ...ticket } },
+  editTicket: { do: 'editTicket', ticketId: TICKET, version: 1, set: { state: 'on the bench' } },
+  finishTicket: {
+    do: 'finishTicket',
+    ticketId: TICKET,
+    version: 1,
+    takenOn: '2026-11-01',
+    became: [{ key: 'loftMeasuredDeg', value: 28 }],
+  },
+  removeTicket: { do: 'removeTicket', ticketId: TICKET, version: 1 },
+  addWish: { do: 'addWish', wish: { id: NEW, playerId: PLAYER, ...wish } },
+  editWish: { do: 'editWish', wishId: WISH, version: 1, set: { price: 120, state: 'ordered' } },
+  removeWish: { do: 'removeWish', wishId: WISH, version: 1 },
 };
 
 const kept = { version: 1, removed: false };
@@ -151,6 +185,7 @@ const views: { sheet: SheetView; schedule: ScheduleView; sessions: SessionsView 
       gapSettings: {},
       baseline: null,
       preferences: null,
+      balls: [],
       archived: false,
     },
     clubs: [{ ...kept, id: CLUB, playerId: PLAYER, name: '5 iron', kind: 'iron', spec: {} }],
@@ -183,6 +218,8 @@ const views: { sheet: SheetView; schedule: ScheduleView; sessions: SessionsView 
       },
     ],
     planCount: 1,
+    tickets: [{ ...kept, ...ticket, id: TICKET, playerId: PLAYER, state: 'asked', misses: [], doneOn: null }],
+    wishes: [{ ...kept, ...wish, id: WISH, playerId: PLAYER }],
     asOf: null,
     lastChange: null,
   },
@@ -252,6 +289,25 @@ describe('every command', () => {
     const words = commandWords(command, (one) => (one === CLUB ? '5 iron' : undefined), 'yd');
     expect(words.length).toBeGreaterThan(3);
     expect(words).not.toMatch(/undefined|\[object/);
+  });
+
+  it('opens a ticket that was missed again, and writes on the sheet what the club became', () => {
+    const { tickets, clubs } = withCommands('sheet', views.sheet, [EXAMPLES.finishTicket]);
+    expect(tickets[0]).toMatchObject({
+      state: 'asked',
+      misses: [{ key: 'loftSetDeg', wanted: 26, became: 28 }],
+      doneOn: null,
+    });
+    expect(clubs[0]!.spec).toMatchObject({ loftSetDeg: { value: 26 }, loftMeasuredDeg: { value: 28 } });
+  });
+
+  it('names the value of a ticket that no club can have', () => {
+    const { addTicket } = EXAMPLES;
+    const wanted = (value: unknown) => ({ ...addTicket, ticket: { ...addTicket.ticket, wanted: [value] } });
+    const sent = (value: unknown) => () => parseChangeRequest({ id: id(50), commands: [wanted(value)] });
+    expect(sent({ key: 'loftSetDeg', value: 200 })).toThrow(/Set loft must be between/);
+    expect(sent({ key: 'nonsense', value: 2 })).toThrow(/not a quantity/);
+    expect(sent({ key: 'loftSetDeg', value: 26 })).not.toThrow();
   });
 
   it('says values, so that they can be typed again', () => {

@@ -1,6 +1,8 @@
 export * from './air/index.js';
 export * from './bags/index.js';
 export * from './basket/index.js';
+export * from './bench/index.js';
+export * from './bend/index.js';
 export * from './carry/index.js';
 export * from './choosing/index.js';
 export * from './clubs/index.js';
@@ -20,4 +22,5 @@ export * from './statistics/index.js';
 export * from './strikes/index.js';
 export * from './strokes/index.js';
 export * from './units/index.js';
+export * from './weights/index.js';
 export * from './invalid-input-error.js';

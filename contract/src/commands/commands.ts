@@ -32,6 +32,13 @@ import { addStrikes } from './session/add-strikes.js';
 import { editSession } from './session/edit-session.js';
 import { editStrikes } from './session/edit-strikes.js';
 import { removeSession } from './session/remove-session.js';
+import { addTicket } from './ticket/add-ticket.js';
+import { editTicket } from './ticket/edit-ticket.js';
+import { finishTicket } from './ticket/finish-ticket.js';
+import { removeTicket } from './ticket/remove-ticket.js';
+import { addWish } from './wish/add-wish.js';
+import { editWish } from './wish/edit-wish.js';
+import { removeWish } from './wish/remove-wish.js';
 import type { Checked, CommandDefinition, NameOf, Subject, Views } from './define-command.js';
 import type { DistanceUnit } from '@tasche/core';
 
@@ -69,6 +76,13 @@ export const COMMANDS = {
   removeSession,
   addStrikes,
   editStrikes,
+  addTicket,
+  editTicket,
+  finishTicket,
+  removeTicket,
+  addWish,
+  editWish,
+  removeWish,
 };
 
 export type CommandName = keyof typeof COMMANDS;

@@ -12,7 +12,8 @@ export type Checked<T> = T extends readonly unknown[]
     : T;
 
 /** The kinds of row a command may be about. */
-export type RowKind = 'player' | 'club' | 'bag' | 'plan' | 'session' | 'course' | 'season' | 'event';
+export type RowKind =
+  'player' | 'club' | 'bag' | 'plan' | 'session' | 'course' | 'season' | 'event' | 'ticket' | 'wish';
 
 /** The row a command is about. */
 export interface Subject {

@@ -40,7 +40,7 @@ export interface TweakEffect {
 /** Half an inch longer plays about a degree more upright. Common practice, no source. */
 const UPRIGHT_DEG_PER_IN = 2;
 /** A sleeve turned a degree up shuts the face by about as much when the club is soled. Common practice, no source; heads differ. */
-const SHUT_DEG_PER_SLEEVE_DEG = 1;
+export const SHUT_DEG_PER_SLEEVE_DEG = 1;
 /** The ball starts mostly where the face points. From memory: 0.85 for a driver, 0.75 for an iron. */
 const FACE_SHARE: Partial<Record<ClubKind, number>> = { driver: 0.85, fairway: 0.8, hybrid: 0.8 };
 const SWING_WEIGHT_PER_IN = 6;

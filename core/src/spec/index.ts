@@ -5,6 +5,8 @@ export {
   type Quantity,
   type QuantityKey,
   CLUB_STATES,
+  HEAD_MATERIALS,
+  type HeadMaterial,
   QUANTITIES,
   quantityOf,
   type ShotKey,

@@ -46,8 +46,12 @@ export type QuantityKey =
   | 'loftSetDeg'
   | 'loftMeasuredDeg'
   | 'lieDeg'
+  | 'lieSetDeg'
+  | 'bendMaxDeg'
   | 'setting'
+  | 'sleevePositions'
   | 'head'
+  | 'headMaterial'
   | 'lengthIn'
   | 'swingWeight'
   | 'totalWeightG'
@@ -57,13 +61,17 @@ export type QuantityKey =
   | 'torqueDeg'
   | 'tipTrimIn'
   | 'stepping'
+  | 'ferrule'
   | 'grip'
   | 'gripWraps'
+  | 'gripWeightG'
   | 'bounceDeg'
   | 'grind'
   | 'grooveDate'
   | 'headWeightG'
   | 'leadG'
+  | 'leadPlace'
+  | 'counterweightG'
   | 'weights'
   | 'toeHangDeg'
   | 'serial'
@@ -74,6 +82,10 @@ export type QuantityKey =
 
 export const CLUB_STATES = ['gamer', 'backup', 'testing', 'on loan', 'retired'] as const;
 
+/** What a head is made of, as far as bending cares. */
+export const HEAD_MATERIALS = ['soft carbon steel', 'cast stainless', 'hollow', 'no hosel'] as const;
+export type HeadMaterial = (typeof HEAD_MATERIALS)[number];
+
 export const QUANTITIES: readonly Quantity[] = [
   {
     key: 'head',
@@ -83,6 +95,15 @@ export const QUANTITIES: readonly Quantity[] = [
     type: 'text',
     maxLength: 80,
     aliases: ['model', 'club head', 'make'],
+  },
+  {
+    key: 'headMaterial',
+    label: 'Head material',
+    short: 'material',
+    group: 'build',
+    type: 'choice',
+    choices: HEAD_MATERIALS,
+    aliases: ['material'],
   },
   {
     key: 'loftStampedDeg',
@@ -133,6 +154,30 @@ export const QUANTITIES: readonly Quantity[] = [
     aliases: ['lie angle'],
   },
   {
+    key: 'lieSetDeg',
+    label: 'Set lie',
+    short: 'lie set',
+    group: 'lofts',
+    type: 'number',
+    unit: 'deg',
+    min: 45,
+    max: 82,
+    decimals: 1,
+    aliases: ['lie set', 'wanted lie', 'lie bent to'],
+  },
+  {
+    key: 'bendMaxDeg',
+    label: 'Bend allowed',
+    short: 'bend',
+    group: 'lofts',
+    type: 'number',
+    unit: 'deg',
+    min: 0,
+    max: 6,
+    decimals: 1,
+    aliases: ['bend limit', 'max bend'],
+  },
+  {
     key: 'setting',
     label: 'Sleeve or face setting',
     short: 'sleeve',
@@ -140,6 +185,15 @@ export const QUANTITIES: readonly Quantity[] = [
     type: 'text',
     maxLength: 40,
     aliases: ['sleeve', 'face setting', 'setting'],
+  },
+  {
+    key: 'sleevePositions',
+    label: 'Sleeve positions',
+    short: 'positions',
+    group: 'lofts',
+    type: 'text',
+    maxLength: 200,
+    aliases: ['sleeve table', 'sleeve chart'],
   },
   {
     key: 'lengthIn',
@@ -206,6 +260,14 @@ export const QUANTITIES: readonly Quantity[] = [
     type: 'choice',
     choices: ['standard', 'soft-stepped', 'soft-stepped twice', 'hard-stepped', 'hard-stepped twice'],
   },
+  {
+    key: 'ferrule',
+    label: 'Ferrule',
+    short: 'ferrule',
+    group: 'shaft',
+    type: 'text',
+    maxLength: 40,
+  },
   { key: 'grip', label: 'Grip', short: 'grip', group: 'grip', type: 'text', maxLength: 80 },
   {
     key: 'gripWraps',
@@ -218,6 +280,18 @@ export const QUANTITIES: readonly Quantity[] = [
     max: 12,
     decimals: 0,
     aliases: ['tape', 'wraps'],
+  },
+  {
+    key: 'gripWeightG',
+    label: 'Grip weight',
+    short: 'grip g',
+    group: 'grip',
+    type: 'number',
+    unit: 'g',
+    min: 10,
+    max: 200,
+    decimals: 0,
+    aliases: ['grip wt'],
   },
   {
     key: 'swingWeight',
@@ -262,6 +336,27 @@ export const QUANTITIES: readonly Quantity[] = [
     max: 60,
     decimals: 1,
     aliases: ['lead tape'],
+  },
+  {
+    key: 'leadPlace',
+    label: 'Where the lead is',
+    short: 'lead at',
+    group: 'weights',
+    type: 'text',
+    maxLength: 40,
+    aliases: ['lead place', 'lead position'],
+  },
+  {
+    key: 'counterweightG',
+    label: 'Counterweight',
+    short: 'counter',
+    group: 'weights',
+    type: 'number',
+    unit: 'g',
+    min: 0,
+    max: 150,
+    decimals: 0,
+    aliases: ['counter weight', 'butt weight'],
   },
   {
     key: 'weights',

@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { formatSwingWeight, playingLoft, swingWeightPoints, type Reading } from '../../src/index.js';
 import { changedBetween } from '../../src/spec/differences.js';
 import { specAsOf } from '../../src/spec/readings.js';
-import { swingWeightInOz } from '../../src/spec/swing-weight.js';
 
 const reading = (key: Reading['key'], value: Reading['value'], takenOn: string): Reading => ({
   key,
@@ -97,7 +96,5 @@ describe('swing weight', () => {
     expect(swingWeightPoints('D10')).toBeUndefined();
     expect(swingWeightPoints('H1')).toBeUndefined();
     expect(formatSwingWeight(33)).toBe('D3');
-    expect(swingWeightInOz(30)).toBe(213.5);
-    expect(swingWeightInOz(34)).toBe(220.5);
   });
 });

@@ -1,5 +1,7 @@
 import type { ChangeRequest, ChangeResult, CommandName } from '@tasche/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import { benchCommands } from '../bench/commands.js';
+import { Ticket, Wish, ticketView, wishView } from '../bench/bench-rows.js';
 import { Bag, BagClub, bagView } from '../bags/bag.js';
 import { bagCommands, requireWithinLimits } from '../bags/commands.js';
 import { Course, Event, Season, courseView, eventView, seasonView } from '../schedule/schedule-rows.js';
@@ -27,6 +29,7 @@ const HANDLERS: Handlers<CommandName> = {
   ...planCommands,
   ...sessionCommands,
   ...scheduleCommands,
+  ...benchCommands,
 };
 
 /**
@@ -162,6 +165,8 @@ export async function resultOf(em: EntityManager, change: Change, touched: Touch
   const courses = await some(touched.course, (ids) => em.find(Course, { id: { $in: ids } }, fresh));
   const seasons = await some(touched.season, (ids) => em.find(Season, { id: { $in: ids } }, fresh));
   const events = await some(touched.event, (ids) => em.find(Event, { id: { $in: ids } }, fresh));
+  const tickets = await some(touched.ticket, (ids) => em.find(Ticket, { id: { $in: ids } }, fresh));
+  const wishes = await some(touched.wish, (ids) => em.find(Wish, { id: { $in: ids } }, fresh));
   const bagClubs = await some(touched.bag, (ids) =>
     em.find(BagClub, { bagId: { $in: ids } }, { orderBy: { place: 'asc', id: 'asc' } }),
   );
@@ -180,5 +185,7 @@ export async function resultOf(em: EntityManager, change: Change, touched: Touch
     courses: courses.map(courseView.of),
     seasons: seasons.map(seasonView.of),
     events: events.map(eventView.of),
+    tickets: tickets.map(ticketView.of),
+    wishes: wishes.map(wishView.of),
   };
 }

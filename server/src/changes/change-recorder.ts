@@ -2,6 +2,7 @@ import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import { Bag, BagClub } from '../bags/bag.js';
 import { Course, Event, Season } from '../schedule/schedule-rows.js';
+import { Ticket, Wish } from '../bench/bench-rows.js';
 import { Club } from '../clubs/club.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
@@ -46,6 +47,8 @@ const ENTITIES = {
   course: Course,
   season: Season,
   event: Event,
+  ticket: Ticket,
+  wish: Wish,
 } as const;
 export type EntityKind = keyof typeof ENTITIES;
 export type EntityOf = {
@@ -57,6 +60,8 @@ export type EntityOf = {
   course: Course;
   season: Season;
   event: Event;
+  ticket: Ticket;
+  wish: Wish;
 };
 
 /** Something of every kind of row. */

@@ -10,6 +10,8 @@ interface AboutRows {
   plans: string[];
   sessions: string[];
   events: string[];
+  tickets: string[];
+  wishes: string[];
   schedule: boolean;
 }
 
@@ -40,6 +42,12 @@ function addRow(about: AboutRows, kind: EntityKind, id: string): void {
     case 'session':
       about.sessions.push(id);
       break;
+    case 'ticket':
+      about.tickets.push(id);
+      break;
+    case 'wish':
+      about.wishes.push(id);
+      break;
     case 'event':
       about.events.push(id);
       about.schedule = true;
@@ -63,7 +71,17 @@ export function rowsOfDiffs(rowDiffs: readonly RowDiff[]): AboutRows {
 }
 
 function noRows(): AboutRows {
-  return { players: [], clubs: [], bags: [], plans: [], sessions: [], events: [], schedule: false };
+  return {
+    players: [],
+    clubs: [],
+    bags: [],
+    plans: [],
+    sessions: [],
+    events: [],
+    tickets: [],
+    wishes: [],
+    schedule: false,
+  };
 }
 
 /**
@@ -72,7 +90,16 @@ function noRows(): AboutRows {
  */
 export async function lockFirst(em: EntityManager, workspaceId: string, about: AboutRows): Promise<void> {
   if (about.schedule) await em.execute('select id from workspace where id = ? for update', [workspaceId]);
-  const lists = [about.players, about.clubs, about.bags, about.plans, about.events, about.sessions];
+  const lists = [
+    about.players,
+    about.clubs,
+    about.bags,
+    about.plans,
+    about.events,
+    about.sessions,
+    about.tickets,
+    about.wishes,
+  ];
   if (lists.every((ids) => ids.length === 0)) return;
   await em.execute(
     `select id from player where id = any(
@@ -80,7 +107,9 @@ export async function lockFirst(em: EntityManager, workspaceId: string, about: A
        || array(select player_id from club where id = any(?::uuid[]))
        || array(select player_id from bag where id = any(?::uuid[]))
        || array(select player_id from plan where id = any(?::uuid[]) or event_id = any(?::uuid[]))
-       || array(select player_id from session where id = any(?::uuid[])))
+       || array(select player_id from session where id = any(?::uuid[]))
+       || array(select player_id from ticket where id = any(?::uuid[]))
+       || array(select player_id from wish where id = any(?::uuid[])))
      order by id for update`,
     lists.map(uuidList),
   );

@@ -23,7 +23,7 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
       throw ruleBroken(`${player.name}'s locker holds ${MAX_CLUBS_A_PLAYER} clubs; that is the limit.`);
     }
     const row = recorder.create('club', { ...club, spec: {} });
-    await record(row, readings, context);
+    await recordReadings(row, readings, context);
     return { playerId: club.playerId, summary: `${club.name} added to ${player.name}'s locker` };
   },
 
@@ -48,7 +48,7 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
     if (set?.kind !== undefined && set.kind !== club.kind) words.unshift(`now a ${set.kind}`);
     const name = club.name;
     if (set && Object.keys(set).length > 0) recorder.edit('club', club, set);
-    await record(club, readings, context);
+    await recordReadings(club, readings, context);
     const told =
       words.length > 3 ? `${words.slice(0, 2).join(', ')} and ${words.length - 2} more` : words.join(', ');
     return { playerId: club.playerId, summary: `${name}: ${told || 'nothing changed'}` };
@@ -70,7 +70,7 @@ export async function removeClub(recorder: ChangeContext['recorder'], club: Club
 }
 
 /** Appends readings to a club. */
-async function record(
+export async function recordReadings(
   club: Club,
   readings: readonly Reading[],
   { recorder, changeId, latestDay }: ChangeContext,

@@ -14,6 +14,8 @@ import { Migration007Handicap } from '../migrations/migration-007-handicap.js';
 import { Migration008BagStrategy } from '../migrations/migration-008-bag-strategy.js';
 import { Migration009ShotsBeforeABend } from '../migrations/migration-009-shots-before-a-bend.js';
 import { Migration010Baskets } from '../migrations/migration-010-baskets.js';
+import { Ticket, Wish } from '../bench/bench-rows.js';
+import { Migration012Bench } from '../migrations/migration-012-bench.js';
 import { Migration011Preferences } from '../migrations/migration-011-preferences.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
@@ -54,6 +56,8 @@ export async function openDatabase(
       Course,
       Season,
       Event,
+      Ticket,
+      Wish,
     ],
     extensions: [Migrator],
     migrations: {
@@ -69,6 +73,7 @@ export async function openDatabase(
         { name: 'migration-009-shots-before-a-bend', class: Migration009ShotsBeforeABend },
         { name: 'migration-010-baskets', class: Migration010Baskets },
         { name: 'migration-011-preferences', class: Migration011Preferences },
+        { name: 'migration-012-bench', class: Migration012Bench },
       ],
       snapshot: false,
       silent: true,

@@ -19,6 +19,7 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
       gapSettings: {},
       baseline: null,
       preferences: null,
+      balls: [],
       archived: false,
     });
     return { playerId: player.id, summary: `${player.name} added to the roster` };
@@ -37,7 +38,7 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
         theirs: plain(player[field as keyof typeof player]),
       })),
     );
-    recorder.edit('player', player, set);
+    recorder.edit('player', player, set as never);
     return { playerId, summary: summaryOf(player.name, set) };
   },
 };
@@ -58,6 +59,10 @@ function summaryOf(name: string, set: PlayerSet): string {
     return set.preferences
       ? `${name}: what the player wants of every choice is kept`
       : `${name}: nothing is wanted of every choice any more`;
+  if (set.balls) {
+    const last = set.balls.toSorted((a, b) => b.from.localeCompare(a.from))[0];
+    return last ? `${name}: plays ${last.name} since ${last.from}` : `${name}: no ball written down`;
+  }
   if (set.distanceUnit) return `${name} now reads ${set.distanceUnit === 'yd' ? 'yards' : 'metres'}`;
   return `${name}: ${Object.keys(set).join(', ')} changed`;
 }

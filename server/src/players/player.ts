@@ -1,5 +1,5 @@
 import type { BagPreferences, Conditions, DistanceUnit, GapSettings } from '@tasche/core';
-import type { Hand, PlayerView } from '@tasche/contract';
+import type { BallInPlay, Hand, PlayerView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
@@ -19,6 +19,7 @@ export const Player = defineEntity({
     gapSettings: p.json<Partial<GapSettings>>(),
     baseline: p.json<Conditions>().nullable(),
     preferences: p.json<Partial<BagPreferences>>().nullable(),
+    balls: p.json<BallInPlay[]>(),
     archived: p.boolean(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),

@@ -1,3 +1,4 @@
+import { ticketView, wishView } from '../bench/bench-rows.js';
 import { bagView } from '../bags/bag.js';
 import { clubJsonWith } from '../clubs/club.js';
 import { planView } from '../plans/plan.js';
@@ -5,6 +6,9 @@ import { playerView } from '../players/player.js';
 
 /** Plans a sheet holds: the newest. Older ones are asked for page by page. */
 const PLANS_ON_A_SHEET = 100;
+
+/** Tickets a sheet holds: the open ones, then those done last. */
+const TICKETS_ON_A_SHEET = 200;
 
 /** The specs of a day, or those in force now. */
 const SPEC = `case when day is not null then spec_as_of(id, day) when spec_due <= today then spec_as_of(id, today) else spec end`;
@@ -35,6 +39,14 @@ export const SHEET_TEXT_SQL = `
           select coalesce(json_agg(${planView.json} order by starts_on desc, id), '[]')
           from shown),
         'planCount', (select count(*) from plan where player_id = one.id and removed_at is null),
+        'tickets', (
+          select coalesce(json_agg(${ticketView.json} order by due_on nulls last, id), '[]')
+          from (
+            select * from ticket where player_id = one.id and removed_at is null
+            order by state in ('done', 'dropped'), done_on desc nulls last, due_on nulls last, id limit ${TICKETS_ON_A_SHEET}) as ticket),
+        'wishes', (
+          select coalesce(json_agg(${wishView.json} order by name, id), '[]')
+          from wish where player_id = one.id and removed_at is null),
         'asOf', day,
         'revision', revision,
         'lastChange', (

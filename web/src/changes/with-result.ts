@@ -17,6 +17,14 @@ export function withResult(sheet: SheetView, result: ChangeResult): SheetView {
       sheet.plans,
       result.plans.filter((plan) => plan.playerId === sheet.player.id),
     ),
+    tickets: merged(
+      sheet.tickets,
+      result.tickets.filter((ticket) => ticket.playerId === sheet.player.id),
+    ),
+    wishes: merged(
+      sheet.wishes,
+      result.wishes.filter((wish) => wish.playerId === sheet.player.id),
+    ),
     lastChange:
       result.change.undoes || result.change.playerId !== sheet.player.id ? sheet.lastChange : result.change,
   };

@@ -133,6 +133,8 @@ describe("the server's answer over the sheet", () => {
     clubs: [],
     bags: [],
     plans: [],
+    tickets: [],
+    wishes: [],
     sessions: [],
     courses: [],
     seasons: [],

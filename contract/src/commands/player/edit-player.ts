@@ -10,6 +10,7 @@ import {
   shape,
   textSchema,
 } from '../../schemas.js';
+import { ballsSchema } from '../../ball-schemas.js';
 import { bagPreferencesSchema } from '../../plan-choosing.js';
 import { keptConditionsSchema } from '../../setting-schemas.js';
 import { defineCommand, setWords, versionSchema, type Checked } from '../define-command.js';
@@ -23,6 +24,7 @@ const set = shape({
   gapSettings: gapSettingsSchema.default(undefined).optional(),
   baseline: keptConditionsSchema.nullable().default(undefined).optional(),
   preferences: bagPreferencesSchema.nullable().default(undefined).optional(),
+  balls: ballsSchema.default(undefined).optional(),
   archived: yup.boolean().strict(),
 });
 

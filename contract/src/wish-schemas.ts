@@ -1,0 +1,56 @@
+import type { ClubKind } from '@tasche/core';
+import * as yup from 'yup';
+import { clubKindSchema, finite, idSchema, nameSchema, shape, textSchema } from './schemas.js';
+
+export const WISH_PURPOSES = ['buy', 'fit', 'learn', 'repair'] as const;
+export type WishPurpose = (typeof WISH_PURPOSES)[number];
+export const WISH_STATES = ['wished', 'ordered', 'on trial', 'bought', 'rejected'] as const;
+export type WishState = (typeof WISH_STATES)[number];
+
+/** A club that is not owned yet: what the engine needs to model it. */
+export interface WishedClub {
+  kind: ClubKind;
+  loftDeg: number;
+  /** A carry somebody said or measured, metres; modelled where there is none. */
+  carryM?: number | undefined;
+}
+
+/** Something to buy, fit, learn or repair. */
+export interface WishDetails {
+  name: string;
+  purpose: WishPurpose;
+  state: WishState;
+  /** What it costs; null where nobody asked yet. */
+  price: number | null;
+  club: WishedClub | null;
+  /** The club of the locker it is about, where it is about one. */
+  clubId: string | null;
+  notes: string;
+}
+
+export interface WishView extends WishDetails {
+  id: string;
+  playerId: string;
+  version: number;
+  removed: boolean;
+}
+
+export const wishDetails = {
+  name: nameSchema,
+  purpose: yup
+    .string()
+    .strict()
+    .oneOf(WISH_PURPOSES, `\${path} must be one of: ${WISH_PURPOSES.join(', ')}`),
+  state: yup
+    .string()
+    .strict()
+    .oneOf(WISH_STATES, `\${path} must be one of: ${WISH_STATES.join(', ')}`),
+  price: finite(0, 100_000).nullable(),
+  club: shape({
+    kind: clubKindSchema.required('${path} is missing'),
+    loftDeg: finite(-2, 80, 'degrees').required('${path} is missing'),
+    carryM: finite(1, 411, 'm'),
+  }).nullable(),
+  clubId: idSchema.nullable(),
+  notes: textSchema(500),
+};

@@ -1,0 +1,31 @@
+export {
+  type BenchJob,
+  type BenchValue,
+  type Miss,
+  type TicketState,
+  BENCH_JOBS,
+  BUILDER_WORDS,
+  JOB_CAUTIONS,
+  TICKET_STATES,
+  finishTicket,
+  isMet,
+  measuredKey,
+  offBy,
+} from './ticket.js';
+export {
+  type CheckProgress,
+  type GaugeCheck,
+  type Gauged,
+  type GaugeVerdict,
+  type LoftDrift,
+  CHECK_EVERY_DAYS,
+  GAUGED,
+  GAUGE_DEG,
+  GAUGE_KEYS,
+  checkProgress,
+  gaugeCheck,
+  isGauged,
+  loftDrift,
+  nextCheckDue,
+} from './check.js';
+export { type GrooveWear, grooveWear } from './wear.js';

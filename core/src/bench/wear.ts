@@ -1,0 +1,58 @@
+import { isWedge, type ClubKind } from '../clubs/index.js';
+import { numberIn, playingLoft, textIn, type Spec } from '../spec/index.js';
+
+/** How worn a wedge's grooves may be. */
+export interface GrooveWear {
+  weeks: number;
+  /** Shots it is taken to have been hit since; undefined where nobody said how often it is hit. */
+  shots?: number;
+  /** Weeks in which it is due, from the day the grooves were new. */
+  dueWeeks: number;
+  /** YYYY-MM-DD. */
+  dueOn: string;
+  due: boolean;
+}
+
+const DAY_MS = 86_400_000;
+/**
+ * A professional's most used wedge is renewed after 6 to 10 weeks (common practice, no source): eight of about five rounds a week, four shots a round
+ * and as many again in practice. Others last by use.
+ */
+const TOUR_WEEKS = 8;
+const TOUR_SHOTS = TOUR_WEEKS * 5 * 4 * 2;
+/** Played or not, steel rusts and sand blunts: nobody is told later than after two years. Ours. */
+const MOST_WEEKS = 104;
+const FEWEST_WEEKS = 6;
+/** Rounds a week where nobody said: one. A tour player's five are said in the settings. */
+const USUAL_ROUNDS_A_WEEK = 1;
+const PRACTICE_SHARE = 2;
+
+/**
+ * How long a wedge's grooves have been in use, and when they are due; undefined for a club that is no wedge or whose grooves nobody dated.
+ * @param today YYYY-MM-DD
+ */
+export function grooveWear(
+  { kind, spec }: { kind: ClubKind; spec: Spec },
+  today: string,
+  roundsAWeek = USUAL_ROUNDS_A_WEEK,
+): GrooveWear | undefined {
+  const since = textIn(spec, 'grooveDate');
+  const loftDeg = playingLoft(spec)?.deg;
+  if (since === undefined || !isWedge({ kind, ...(loftDeg !== undefined && { loftDeg }) })) return undefined;
+  const newOn = Date.parse(`${since}T00:00:00Z`);
+  const weeks = Math.max(0, (Date.parse(`${today}T00:00:00Z`) - newOn) / DAY_MS / 7);
+  const hits = numberIn(spec, 'hitsPerRound');
+  const aWeek = hits === undefined ? undefined : hits * roundsAWeek * PRACTICE_SHARE;
+  const dueWeeks =
+    aWeek === undefined || aWeek === 0
+      ? MOST_WEEKS
+      : Math.min(MOST_WEEKS, Math.max(FEWEST_WEEKS, TOUR_SHOTS / aWeek));
+  const dueOn = new Date(newOn + Math.round(dueWeeks * 7) * DAY_MS).toISOString().slice(0, 10);
+  return {
+    weeks,
+    dueWeeks,
+    dueOn,
+    due: dueOn <= today,
+    ...(aWeek !== undefined && { shots: Math.round(aWeek * weeks) }),
+  };
+}

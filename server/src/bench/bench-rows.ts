@@ -1,0 +1,55 @@
+import type { TicketView, WishDetails, WishView } from '@tasche/contract';
+import type { BenchJob, BenchValue, Miss, TicketState } from '@tasche/core';
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { REMOVED, rowView } from '../database/row-view.js';
+import { workspaceFilter } from '../workspaces/workspace.js';
+
+/** A job for the bench. */
+export const Ticket = defineEntity({
+  name: 'Ticket',
+  tableName: 'ticket',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    playerId: p.uuid(),
+    clubId: p.uuid(),
+    name: p.text(),
+    job: p.text().$type<BenchJob>(),
+    wanted: p.json<BenchValue[]>(),
+    why: p.text(),
+    eventId: p.uuid().nullable(),
+    dueOn: p.date().nullable(),
+    state: p.text().$type<TicketState>(),
+    misses: p.json<Miss[]>(),
+    doneOn: p.date().nullable(),
+    version: p.integer(),
+    removedAt: p.datetime().nullable(),
+  },
+});
+export type Ticket = InferEntity<typeof Ticket>;
+
+/** Something to buy, fit, learn or repair. */
+export const Wish = defineEntity({
+  name: 'Wish',
+  tableName: 'wish',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    playerId: p.uuid(),
+    name: p.text(),
+    purpose: p.text().$type<WishDetails['purpose']>(),
+    state: p.text().$type<WishDetails['state']>(),
+    price: p.float().nullable(),
+    club: p.json<NonNullable<WishDetails['club']>>().nullable(),
+    clubId: p.uuid().nullable(),
+    notes: p.text(),
+    version: p.integer(),
+    removedAt: p.datetime().nullable(),
+  },
+});
+export type Wish = InferEntity<typeof Wish>;
+
+export const ticketView = rowView<TicketView>()(Ticket, { removed: REMOVED });
+export const wishView = rowView<WishView>()(Wish, { removed: REMOVED });
