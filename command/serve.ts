@@ -1,7 +1,14 @@
 import path from 'node:path';
 import { buildWeb } from './build-web.js';
 import { defaultDataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
-import { namedMonitor, namedWeather, startMonitor, startWeather, type StartedStandIn } from './standins.js';
+import {
+  namedDevice,
+  namedWeather,
+  startGauge,
+  startMonitor,
+  startWeather,
+  type StartedStandIn,
+} from './standins.js';
 import { CliError } from './stop.js';
 
 interface ServeOptions {
@@ -24,7 +31,9 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
   if (!given && reset) resetCluster(folder);
 
-  const named = namedMonitor();
+  const named = namedDevice('TASCHE_MONITOR');
+  const namedGauge = namedDevice('TASCHE_GAUGE');
+  let gauge: StartedStandIn | undefined;
   let weatherAt = namedWeather();
   let monitor: StartedStandIn | undefined;
   let weather: StartedStandIn | undefined;
@@ -36,6 +45,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     leaving = true;
     await closeServer?.().catch(() => undefined);
     monitor?.stop();
+    gauge?.stop();
     weather?.stop();
     cluster?.stop();
     process.exit(code);
@@ -55,6 +65,11 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
             monitor = started;
           })
         : undefined,
+      demo && !namedGauge
+        ? startGauge().then((started) => {
+            gauge = started;
+          })
+        : undefined,
       demo && !weatherAt
         ? startWeather().then((started) => {
             weather = started;
@@ -70,11 +85,13 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
       webFolder,
       demo,
       ...((named ?? monitor) && { monitor: (named ?? monitor)! }),
+      ...((namedGauge ?? gauge) && { gauge: (namedGauge ?? gauge)! }),
       ...(weatherAt && { weatherAt }),
       hosts: namedHosts(),
     });
   } catch (error) {
     monitor?.stop();
+    gauge?.stop();
     weather?.stop();
     cluster?.stop();
     if ((error as { name?: string }).name === 'UnfitDatabase') throw new CliError((error as Error).message);

@@ -8,7 +8,10 @@ export interface StartedStandIn {
 }
 
 /** Starts a stand-in as a program of its own; it ends with this one, however this one ends. */
-async function start(name: 'launch-monitor' | 'weather', args: readonly string[]): Promise<StartedStandIn> {
+async function start(
+  name: 'launch-monitor' | 'gauge' | 'weather',
+  args: readonly string[],
+): Promise<StartedStandIn> {
   const child: ChildProcess = fork(`standins/${name}/main.ts`, [...args], {
     execArgv: ['--import', 'tsx'],
     stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
@@ -30,17 +33,23 @@ export function startMonitor(): Promise<StartedStandIn> {
   return start('launch-monitor', every ? ['--every', every] : []);
 }
 
+export function startGauge(): Promise<StartedStandIn> {
+  return start('gauge', []);
+}
+
 export function startWeather(): Promise<StartedStandIn> {
   return start('weather', []);
 }
 
-/** A launch monitor named by TASCHE_MONITOR as host:port. */
-export function namedMonitor(): { host: string; port: number } | undefined {
-  const named = process.env.TASCHE_MONITOR;
+/** A launch monitor named by TASCHE_MONITOR, or a gauge named by TASCHE_GAUGE, as host:port. */
+export function namedDevice(
+  variable: 'TASCHE_MONITOR' | 'TASCHE_GAUGE',
+): { host: string; port: number } | undefined {
+  const named = process.env[variable];
   if (!named) return undefined;
   const match = /^(.+):(\d{1,5})$/.exec(named);
   if (!match || Number(match[2]) > 65_535)
-    throw new CliError(`TASCHE_MONITOR must be host:port, got "${named}".`, 2);
+    throw new CliError(`${variable} must be host:port, got "${named}".`, 2);
   return { host: match[1]!, port: Number(match[2]) };
 }
 

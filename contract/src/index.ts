@@ -28,7 +28,18 @@ export * from './flight-document.js';
 export * from './carry-document.js';
 export * from './conditions-document.js';
 export * from './session-schemas.js';
-export * from './monitor-lines.js';
+export {
+  type DeviceSession,
+  type HitRequest,
+  type MonitorLine,
+  type ServerLine,
+  MAX_LINE_CHARACTERS,
+  SILENCE_MS,
+  readMonitorLine,
+  readServerLine,
+  writeLine,
+} from './monitor-lines.js';
+export * from './gauge-lines.js';
 export * from './club-labels.js';
 export * from './strike-columns.js';
 export * from './strike-rows.js';

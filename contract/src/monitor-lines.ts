@@ -98,7 +98,7 @@ const SERVER_LINES: Record<ServerLine['type'], yup.AnyObjectSchema> = {
  */
 export function readMonitorLine(text: string): MonitorLine {
   const { type, rest } = lineOf(text, MONITOR_LINES);
-  if (type !== 'strike') return { type, ...check(MONITOR_LINES[type], rest) } as MonitorLine;
+  if (type !== 'strike') return { type, ...checkedLine(MONITOR_LINES[type], rest) } as MonitorLine;
   const given = Object.fromEntries(
     STRIKE_PARTS.flatMap((part) =>
       rest[part] === undefined || rest[part] === null ? [] : [[part, rest[part]]],
@@ -109,7 +109,7 @@ export function readMonitorLine(text: string): MonitorLine {
   );
   return {
     type,
-    ...check(MONITOR_LINES.strike, about),
+    ...checkedLine(MONITOR_LINES.strike, about),
     strike: strikeSchema.validateSync(given, { strict: true }),
   } as MonitorLine;
 }
@@ -117,7 +117,7 @@ export function readMonitorLine(text: string): MonitorLine {
 /** A line from the server, read and checked by a monitor. @throws as `readMonitorLine` */
 export function readServerLine(text: string): ServerLine {
   const { type, rest } = lineOf(text, SERVER_LINES);
-  return { type, ...check(SERVER_LINES[type], rest) } as ServerLine;
+  return { type, ...checkedLine(SERVER_LINES[type], rest) } as ServerLine;
 }
 
 export function writeLine(line: MonitorLine | ServerLine): string {
@@ -126,7 +126,8 @@ export function writeLine(line: MonitorLine | ServerLine): string {
   return `${JSON.stringify({ ...about, ...strike })}\n`;
 }
 
-function lineOf<T extends string>(
+/** The JSON object of a line, and its type, one of the known. @throws Error saying what is wrong with it */
+export function lineOf<T extends string>(
   text: string,
   known: Record<T, unknown>,
 ): { type: T; rest: Record<string, unknown> } {
@@ -144,6 +145,7 @@ function lineOf<T extends string>(
   return { type: type as T, rest };
 }
 
-function check(schema: yup.AnyObjectSchema, value: unknown): object {
+/** The fields of a line, checked. @throws yup.ValidationError */
+export function checkedLine(schema: yup.AnyObjectSchema, value: unknown): object {
   return schema.strict().noUnknown(unknown).validateSync(value, { strict: true }) as object;
 }

@@ -23,4 +23,5 @@ export * from './strikes/index.js';
 export * from './strokes/index.js';
 export * from './units/index.js';
 export * from './weights/index.js';
+export * from './wishes/index.js';
 export * from './invalid-input-error.js';

@@ -2,6 +2,7 @@ import type { Server } from 'node:http';
 import { pino } from 'pino';
 import { migrate, openDatabase } from './database/database.js';
 import { createApp } from './http/app.js';
+import { linkGauge } from './gauge/gauge-link.js';
 import { linkMonitor } from './monitor/monitor-link.js';
 import { listenForStrikes } from './monitor/strike-news.js';
 import { closeThreads } from './threads/thread-pool.js';
@@ -16,6 +17,8 @@ export interface ServerOptions {
   demo: boolean;
   /** Where a launch monitor listens. */
   monitor?: { host: string; port: number };
+  /** Where a loft-and-lie gauge listens. */
+  gauge?: { host: string; port: number };
   /** Where a weather service answers. */
   weatherAt?: string;
   /** Host names to serve besides loopback. */
@@ -43,6 +46,7 @@ export async function startServer({
   webFolder,
   demo,
   monitor: monitorAt,
+  gauge: gaugeAt,
   weatherAt,
   hosts = [],
 }: ServerOptions): Promise<() => Promise<void>> {
@@ -55,6 +59,7 @@ export async function startServer({
     const news = listenForStrikes(databaseUrl, log);
     // One van, one monitor: its balls go to the workspace everybody is signed in to.
     const monitor = monitorAt && linkMonitor({ orm, log, workspaceId: signIn.workspaceId, ...monitorAt });
+    const gauge = gaugeAt && linkGauge({ log, ...gaugeAt });
     const app = createApp({
       orm,
       signIn: signIn.signIn,
@@ -62,6 +67,7 @@ export async function startServer({
       news,
       hosts: [host, ...hosts],
       ...(monitor && { monitor }),
+      ...(gauge && { gauge }),
       ...(weatherAt && { weather: weatherServiceAt(weatherAt) }),
       ...(webFolder !== undefined && { webFolder }),
     });
@@ -75,6 +81,7 @@ export async function startServer({
     });
     return async () => {
       await monitor?.close();
+      gauge?.close();
       await news.close();
       server.closeAllConnections();
       await new Promise((resolve) => {

@@ -286,3 +286,13 @@ function cheapestFirst(needs: ChoosingModel['needs'], n: number): { costs: Float
 function firstPrices(costs: Float64Array, m: number, n: number): Float64Array {
   return Float64Array.from({ length: m }, (_one, i) => costs[i * n + Math.min(1, n - 1)]!);
 }
+
+/** The same, and undefined too where two rules contradict each other: rules that are each sound may, once more of them are added. */
+export function chooseIfAny(model: ChoosingModel, options: ChooseOptions = {}): Choice | undefined {
+  try {
+    return choose(model, options);
+  } catch (error) {
+    if (error instanceof InvalidInputError && error.field === 'rules') return undefined;
+    throw error;
+  }
+}

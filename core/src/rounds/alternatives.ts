@@ -1,16 +1,14 @@
 import {
   bagChoosing,
   choose,
+  chooseIfAny,
   choosingRulesOf,
   costOf,
   nextBest,
   withinSwaps,
-  type Choice,
-  type ChoosingModel,
   type ChosenBag,
 } from '../choosing/index.js';
 import type { LadderClub } from '../spec/index.js';
-import { InvalidInputError } from '../invalid-input-error.js';
 import { choosingOfRound, stillClubs, type RoundChoosing, type RoundPreferences } from './round-choosing.js';
 
 /** Other bags for a round, each the best of its kind; undefined where the locks allow none. Strokes are all of the same round. */
@@ -45,7 +43,7 @@ export function alternatives(round: RoundChoosing, asked: RoundPreferences): Alt
   const still = stillClubs(round);
   const bestWith = (more: typeof taste): ChosenBag | undefined => {
     const other = bagChoosing(still, round.needs, more, asked.settings, round.costs);
-    const found = chosenOf(other.model);
+    const found = chooseIfAny(other.model);
     // Told in the costs of the round's own model, so that bags of other limits can be held against it.
     return (
       found &&
@@ -64,16 +62,6 @@ export function alternatives(round: RoundChoosing, asked: RoundPreferences): Alt
     ten: bestWith({ ...taste, limit: Math.min(taste.limit, TEN_CLUBS) }),
     gamer: gamer.length > 0 && gamer.length <= model.limit ? bagOf(gamer) : undefined,
   };
-}
-
-/** The best, or undefined where rules contradict each other: a lock and a swap limit may, though the locks alone do not. */
-function chosenOf(model: ChoosingModel): Choice | undefined {
-  try {
-    return choose(model);
-  } catch (error) {
-    if (error instanceof InvalidInputError && error.field === 'rules') return undefined;
-    throw error;
-  }
 }
 
 /** Clubs of a list by ids, in the ids' order. */

@@ -28,3 +28,4 @@ export {
 } from './readings.js';
 export { swingWeightPoints, formatSwingWeight } from './swing-weight.js';
 export { type BuildChange, changeSince, changeWords } from './build-change.js';
+export { type BuildPart, BUILD_SHEET, buildDifferences, buildOf, copyOfBuild } from './build-sheet.js';

@@ -74,6 +74,7 @@ export type QuantityKey =
   | 'counterweightG'
   | 'weights'
   | 'toeHangDeg'
+  | 'greenSpeeds'
   | 'serial'
   | 'notes'
   | 'state'
@@ -397,6 +398,15 @@ export const QUANTITIES: readonly Quantity[] = [
     min: 0,
     max: 90,
     decimals: 0,
+  },
+  {
+    key: 'greenSpeeds',
+    label: 'Green speeds it is for',
+    short: 'greens',
+    group: 'putter',
+    type: 'text',
+    maxLength: 40,
+    aliases: ['green speed'],
   },
   {
     key: 'serial',

@@ -7,6 +7,7 @@ import {
 } from '@tasche/contract';
 import express, { Router } from 'express';
 import * as yup from 'yup';
+import { gaugeRoutes } from '../gauge/routes.js';
 import { benchRoutes } from '../bench/routes.js';
 import { applyChange } from '../changes/apply-change.js';
 import { undoChange } from '../changes/undo-change.js';
@@ -51,7 +52,7 @@ export function api(options: ApiOptions): Router {
     checkJsonLimits(request.body);
     next();
   });
-  router.use(sessionRoutes(context), changeRoutes(context));
+  router.use(sessionRoutes(context), changeRoutes(context), gaugeRoutes(context));
   router.use((_request, _response, next) => {
     next(new HttpError(404, { error: 'not-found', message: 'There is nothing at this address.' }));
   });

@@ -6,6 +6,7 @@ import helmet from 'helmet';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import type { Scope } from '../workspaces/in-workspace.js';
+import type { GaugeLink } from '../gauge/gauge-link.js';
 import type { MonitorLink } from '../monitor/monitor-link.js';
 import type { StrikeNews } from '../monitor/strike-news.js';
 import type { ForecastSource } from '../weather/forecast-source.js';
@@ -26,6 +27,8 @@ export interface AppOptions {
   news?: StrikeNews;
   /** The launch monitor, where there is one. */
   monitor?: MonitorLink;
+  /** The loft-and-lie gauge, where there is one. */
+  gauge?: GaugeLink;
   /** Who is asked for forecasts, where there is anybody. */
   weather?: ForecastSource;
 }
@@ -39,6 +42,7 @@ export function createApp({
   webFolder,
   news,
   monitor,
+  gauge,
   weather,
 }: AppOptions): Express {
   const app = express();
@@ -77,7 +81,7 @@ export function createApp({
       response.setHeader('cache-control', 'no-store');
       next();
     },
-    api({ orm, signIn, news, monitor, weather }),
+    api({ orm, signIn, news, monitor, gauge, weather }),
   );
   if (webFolder && existsSync(webFolder)) {
     app.use(

@@ -10,7 +10,7 @@ import { HttpError } from './http-error.js';
 export const BODY_LIMIT = '2mb';
 
 export type ApiOptions = Pick<AppOptions, 'orm' | 'signIn'> &
-  Partial<Pick<AppOptions, 'news' | 'monitor' | 'weather'>>;
+  Partial<Pick<AppOptions, 'news' | 'monitor' | 'gauge' | 'weather'>>;
 
 /** What every route works with. */
 export interface RouteContext extends ApiOptions {

@@ -1,5 +1,3 @@
-import { createRequire } from 'node:module';
-import path from 'node:path';
 import type { ClubView, PlayerView } from '@tasche/contract';
 import { showQuantity } from '@tasche/contract';
 import {
@@ -23,30 +21,8 @@ import {
   type GappingStrategyId,
 } from '@tasche/core';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { INK, QUIET, pdfOf } from '../pdf/pdf-maker.js';
 
-interface PdfMaker {
-  setFonts(fonts: object): void;
-  setUrlAccessPolicy(allow: (url: string) => boolean): void;
-  setLocalAccessPolicy(allow: (file: string) => boolean): void;
-  createPdf(document: TDocumentDefinitions): { getBuffer(): Promise<Buffer> };
-}
-
-const require = createRequire(import.meta.url);
-const fontFolder = path.join(path.dirname(require.resolve('pdfmake/package.json')), 'fonts/Roboto');
-const maker = require('pdfmake') as PdfMaker;
-maker.setUrlAccessPolicy(() => false);
-maker.setLocalAccessPolicy((file) => path.resolve(file).startsWith(fontFolder));
-maker.setFonts({
-  Roboto: {
-    normal: path.join(fontFolder, 'Roboto-Regular.ttf'),
-    bold: path.join(fontFolder, 'Roboto-Medium.ttf'),
-    italics: path.join(fontFolder, 'Roboto-Italic.ttf'),
-    bolditalics: path.join(fontFolder, 'Roboto-MediumItalic.ttf'),
-  },
-});
-
-const INK = '#20282b';
-const QUIET = '#6b6558';
 const COLOURS = { fine: '#1d5a63', unknown: QUIET, look: '#8a5f0a', fault: '#a03325' } as const;
 const MARKS = { fine: '', unknown: '? ', look: '◆ ', fault: '■ ' } as const;
 
@@ -132,7 +108,7 @@ export default async function specSheetPdf({
       color: QUIET,
     },
   };
-  return maker.createPdf(document).getBuffer();
+  return pdfOf(document);
 }
 
 function sheetTable(clubs: readonly ClubView[], report: GapReport, unit: DistanceUnit): Content {

@@ -21,9 +21,12 @@ const views = [
   { name: 'range', label: 'Range' },
   { name: 'compare', label: 'Compare' },
   { name: 'plan', label: 'Plan' },
+  { name: 'bench', label: 'Bench' },
   { name: 'history', label: 'History' },
   { name: 'settings', label: 'Settings' },
 ] as const;
+
+const BENCH_PAGES = ['bend-plan', 'weights', 'check', 'wear', 'putters', 'wishes', 'build'];
 
 /** On a phone the views are one strip, which shows the one that is open. */
 const nav = useTemplateRef<HTMLElement>('nav');
@@ -47,6 +50,7 @@ watch(
       :class="{ here: route.name === 'courses' || route.name === 'seasons' }"
       >Courses</RouterLink
     >
+    <RouterLink to="/tickets" class="view" :class="{ here: route.name === 'tickets' }">Tickets</RouterLink>
     <template v-if="playerId">
       <RouterLink
         v-for="view in views"
@@ -56,7 +60,8 @@ watch(
           here:
             route.name === view.name ||
             (view.name === 'range' && route.name === 'range-import') ||
-            (view.name === 'plan' && route.name === 'swap-sheet'),
+            (view.name === 'plan' && route.name === 'swap-sheet') ||
+            (view.name === 'bench' && BENCH_PAGES.includes(String(route.name))),
         }"
         :to="viewLink(view.name, playerId, route)"
       >

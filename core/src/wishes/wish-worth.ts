@@ -1,0 +1,141 @@
+import { chooseWithin, type ChoosingModel } from '../choosing/index.js';
+import { InvalidInputError } from '../invalid-input-error.js';
+import { choosingOfRound, usualPreferences, usualRoundChoosing } from '../rounds/index.js';
+import type { BagQuestion, UsualRoundRequest } from '../rounds/index.js';
+import type { LadderClub } from '../spec/index.js';
+
+/** A club that is not owned yet, or one that is and is broken: what having it is worth. */
+export interface WishedItem {
+  id: string;
+  /** The club as the ladder knows it; its carry is modelled where it has none. */
+  club: LadderClub;
+  /** What it costs; null where nobody knows, and then no money buys it. */
+  price: number | null;
+}
+
+/** What one wish gains by itself, and the bag it would be in. */
+export interface WishWorth {
+  id: string;
+  /** Strokes a round of a usual round, never below zero: what is of no use stays in the locker. */
+  gain: number;
+  /** The best bag with it, ids; and of the bag of today those that would stay at home. */
+  bag: readonly string[];
+  out: readonly string[];
+}
+
+/** The best use of a sum of money. */
+export interface BestUse {
+  money: number;
+  /** Wishes to buy, ids. */
+  buys: readonly string[];
+  spent: number;
+  gain: number;
+  bag: readonly string[];
+}
+
+export interface WishAnswer {
+  worth: readonly WishWorth[];
+  /** The best use of each sum that buys more than a smaller one does: the smallest sum for each. Proved. */
+  best: BestUse | undefined;
+  /** Sums worth having, from nothing up to all of the list, each the least that buys its gain. */
+  ladder: readonly BestUse[];
+}
+
+interface WishRequest {
+  /** The locker's, without what is wished for. */
+  request: UsualRoundRequest;
+  question: BagQuestion;
+  wishes: readonly WishedItem[];
+  money: number;
+}
+
+/** The choice takes no more clubs. */
+const MAX_CLUBS = 60;
+/** Gains less apart are the same. Strokes. */
+const SAME = 1e-6;
+
+/**
+ * What each wish is worth by a usual round, and the best use of a sum over all of them together: two wedges that do one job are not worth twice. The
+ * bag is chosen anew for every case, so a gain is against the best bag of what is owned. Exact (see `chooseWithin`). A change from the bag of today is
+ * not charged: money is spent to change it.
+ * @returns undefined where no carry and no loft tells how far the player hits it
+ * @throws InvalidInputError for more than 60 clubs together
+ */
+export function wishWorths({ request, question, wishes, money }: WishRequest): WishAnswer | undefined {
+  const clubs = [...request.clubs, ...wishes.map(({ club }) => club)];
+  if (clubs.length > MAX_CLUBS)
+    throw new InvalidInputError('clubs', `must be at most ${MAX_CLUBS} with the wishes, not ${clubs.length}`);
+  const round = usualRoundChoosing({ ...request, clubs });
+  if (!round) return undefined;
+  const preferences = usualPreferences(question);
+  const { model, order } = choosingOfRound(round, {
+    ...preferences,
+    wishes: { ...preferences.wishes, changeStrokes: 0, mostChanges: null },
+  });
+  const wishAt = (c: number) => wishes.find(({ club }) => club.id === order[c]!.id);
+  const priceAt = order.map((_club, c) => {
+    const wish = wishAt(c);
+    return wish ? (wish.price ?? Infinity) : 0;
+  });
+  const idsOf = (chosen: readonly number[]) => chosen.map((c) => order[c]!.id);
+  const owned = solve(
+    model,
+    priceAt.map((price) => (price > 0 ? Infinity : 0)),
+    0,
+  );
+  if (!owned) return undefined;
+  const bagIds = new Set(question.bagIds);
+
+  const worth = wishes.map(({ id, club }): WishWorth => {
+    // This one for nothing, the others for no money.
+    const found =
+      solve(
+        model,
+        order.map((one, c) => (one.id === club.id ? 0 : priceAt[c]! > 0 || wishAt(c) ? Infinity : 0)),
+        0,
+      ) ?? owned;
+    const bag = idsOf(found.chosen);
+    return {
+      id,
+      gain: Math.max(0, owned.cost - found.cost),
+      bag,
+      out: question.bagIds.filter((one) => !bag.includes(one) && bagIds.has(one)),
+    };
+  });
+  const useOf = (sum: number): BestUse => {
+    const found = solve(model, priceAt, sum) ?? { ...owned, money: 0 };
+    return {
+      money: sum,
+      buys: found.chosen.flatMap((c) => wishAt(c)?.id ?? []),
+      spent: found.money,
+      gain: Math.max(0, owned.cost - found.cost),
+      bag: idsOf(found.chosen),
+    };
+  };
+  return { worth, best: useOf(money), ladder: ladderOf() };
+
+  /** From all the money there could be down to none: each best use is bought for less by nothing, so the next lies below what it spent. */
+  function ladderOf(): BestUse[] {
+    const whole = wishes.reduce((sum, { price }) => sum + (price ?? 0), 0);
+    const uses: BestUse[] = [];
+    let use = useOf(whole);
+    while (use.gain > SAME && uses.length < wishes.length * 2 + 2) {
+      uses.push({ ...use, money: use.spent });
+      use = useOf(use.spent - 0.01);
+    }
+    return uses.reverse();
+  }
+}
+
+function solve(model: ChoosingModel, moneyOf: readonly number[], money: number) {
+  const out = moneyOf.flatMap((price, c) => (price === Infinity ? [c] : []));
+  const rules =
+    out.length === 0
+      ? model.rules
+      : [...model.rules, { name: 'not to be had', members: out, least: 0, most: 0 }];
+  return chooseWithin(
+    { ...model, rules },
+    moneyOf.map((price) => (price === Infinity ? 0 : price)),
+    money,
+  );
+}

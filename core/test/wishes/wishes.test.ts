@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest';
+import {
+  BASELINE,
+  InvalidInputError,
+  MEDIUM_FAIRWAY,
+  spinCost,
+  wishWorths,
+  type LadderClub,
+} from '../../src/index.js';
+import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
+
+const bag = strongSetWedge();
+const wish = (name: string, kind: LadderClub['kind'], loftDeg: number, price: number | null) => ({
+  id: `wish ${name}`,
+  club: { ...club(name, kind, loftDeg, undefined), id: `wished ${name}` },
+  price,
+});
+const ask = (wishes: Parameters<typeof wishWorths>[0]['wishes'], money: number) =>
+  wishWorths({
+    request: { clubs: bag, from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY } },
+    question: { bagIds: bag.map(({ id }) => id), options: {}, limit: 14 },
+    wishes,
+    money,
+  })!;
+
+describe('what a wish is worth', () => {
+  it('is most for the wedge that fills the gap, and nothing for one that is owned already', () => {
+    const { worth } = ask([wish('48', 'wedge', 48, 150), wish('56 again', 'wedge', 56, 150)], 0);
+    const [gap, again] = worth;
+    expect(gap!.gain).toBeGreaterThan(0.02);
+    expect(again!.gain).toBeLessThan(gap!.gain / 3);
+    expect(gap!.bag).toContain('wished 48');
+  });
+
+  it('spends no more than there is, and buys nothing for nothing', () => {
+    const wishes = [
+      wish('48', 'wedge', 48, 150),
+      wish('4 iron', 'iron', 21, 120),
+      wish('7 wood', 'fairway', 21, 260),
+    ];
+    expect(ask(wishes, 0).best).toMatchObject({ buys: [], spent: 0, gain: 0 });
+    const some = ask(wishes, 160).best!;
+    expect(some.spent).toBeLessThanOrEqual(160);
+    expect(some.buys).toEqual(['wish 48']);
+    const all = ask(wishes, 1000);
+    expect(all.best!.gain).toBeGreaterThanOrEqual(some.gain - 1e-9);
+    // Every rung of the list of sums costs more than the one before, and gains more.
+    all.ladder.slice(1).forEach((use, i) => {
+      expect(use.spent).toBeGreaterThan(all.ladder[i]!.spent);
+      expect(use.gain).toBeGreaterThan(all.ladder[i]!.gain);
+    });
+  });
+
+  it('does not count two clubs for one job twice', () => {
+    const { worth, best } = ask([wish('48', 'wedge', 48, 100), wish('48 too', 'wedge', 48, 100)], 1000);
+    expect(best!.gain).toBeLessThan(worth[0]!.gain + worth[1]!.gain);
+    expect(best!.buys).toHaveLength(1);
+  });
+
+  it('does not buy what nobody knows the price of', () => {
+    expect(ask([wish('48', 'wedge', 48, null)], 1000).best!.buys).toEqual([]);
+  });
+
+  it('refuses more clubs than a choice takes, and is silent where nothing is known', () => {
+    const many = Array.from({ length: 60 }, (_one, i) => wish(`w${i}`, 'wedge', 48, 10));
+    expect(() => ask(many, 10)).toThrow(InvalidInputError);
+    expect(
+      wishWorths({
+        request: {
+          clubs: [club('x', 'iron', undefined, undefined)],
+          from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
+        },
+        question: { bagIds: ['x'], options: {}, limit: 14 },
+        wishes: [],
+        money: 0,
+      }),
+    ).toBeUndefined();
+  });
+});
+
+describe('what spin costs', () => {
+  it('says that 3,000 rpm where 2,300 would do costs carry and run (common practice, no source)', () => {
+    const high = spinCost(74.7, 11, 3000);
+    const low = spinCost(74.7, 11, 2300);
+    expect(high.totalLostM).toBeGreaterThan(low.totalLostM);
+    expect(high.totalLostM).toBeGreaterThan(yards(1));
+    expect(high.bestSpinRpm).toBeLessThan(3000);
+  });
+
+  it('costs nothing at the best spin, and names a field out of its bounds', () => {
+    const { bestSpinRpm } = spinCost(70, 12, 3000);
+    expect(spinCost(70, 12, bestSpinRpm).totalLostM).toBeCloseTo(0, 9);
+    expect(() => spinCost(10, 12, 3000)).toThrow(/ballSpeedMps/);
+    expect(() => spinCost(70, 12, NaN)).toThrow(/spinRpm/);
+  });
+});

@@ -1,0 +1,284 @@
+<script setup lang="ts">
+import { showQuantity, type Command } from '@tasche/contract';
+import {
+  BUILDER_WORDS,
+  BUILD_SHEET,
+  JOB_CAUTIONS,
+  buildDifferences,
+  buildOf,
+  copyOfBuild,
+  knownSwingWeight,
+  quantityOf,
+  swingWeightWords,
+  type QuantityKey,
+} from '@tasche/core';
+import { NButton, NDescriptions, NDescriptionsItem } from 'naive-ui';
+import { v4 as newId } from 'uuid';
+import { computed, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import LinkButton from '../app/LinkButton.vue';
+import PageHead from '../app/PageHead.vue';
+import { shortDay, today } from '../app/day';
+import { useSheet } from '../sheet/sheet-store';
+import QrCode from './QrCode.vue';
+
+/** Everything that is needed to build a club again, its label, and a copy of the build as a new club. */
+const props = defineProps<{ playerId: string; clubId: string }>();
+const store = useSheet();
+const router = useRouter();
+
+const club = computed(() => store.clubsById.get(props.clubId));
+const parts = computed(
+  () => new Map(club.value ? buildOf(club.value.spec).map((part) => [part.key, part]) : []),
+);
+const LABELS: Partial<Record<QuantityKey, string>> = { loftSetDeg: 'Loft', lieSetDeg: 'Lie' };
+const groups = computed(() =>
+  BUILD_SHEET.map(({ title, keys }) => ({
+    title,
+    rows: keys
+      .filter((key) => key !== 'toeHangDeg' || club.value?.kind === 'putter')
+      .map((key) => {
+        const part = parts.value.get(key);
+        return {
+          key,
+          label: LABELS[key] ?? quantityOf(key)!.label,
+          value: part ? showQuantity(quantityOf(key)!, part.value) : undefined,
+          since: part?.takenOn,
+        };
+      }),
+  })),
+);
+const missing = computed(() =>
+  groups.value
+    .flatMap(({ rows }) => rows)
+    .filter(({ value, key }) => value === undefined && NEEDED.includes(key)),
+);
+/** Without these nobody can build it again. */
+const NEEDED: readonly QuantityKey[] = [
+  'head',
+  'loftSetDeg',
+  'lieSetDeg',
+  'lengthIn',
+  'shaft',
+  'shaftWeightG',
+  'flex',
+  'grip',
+  'swingWeight',
+];
+const fromParts = computed(() => {
+  const known = club.value && knownSwingWeight(club.value.spec);
+  return known?.from === 'parts' ? swingWeightWords(known.points) : '';
+});
+const address = computed(
+  () => new URL(router.resolve({ name: 'build', params: { ...props } }).href, window.location.origin).href,
+);
+const print = () => window.print();
+
+/** The copy that was just made; it is offered the place of the old one. */
+const copyId = ref<string | null>(null);
+watch(
+  () => props.clubId,
+  () => (copyId.value = null),
+);
+const copy = computed(() => (copyId.value === null ? undefined : store.clubsById.get(copyId.value)));
+const differences = computed(() =>
+  copy.value && club.value ? buildDifferences(club.value.spec, copy.value.spec) : [],
+);
+/** A new club of the same build, and the ticket to build it. */
+function copyBuild(): void {
+  const old = club.value;
+  if (!old) return;
+  const id = newId();
+  const readings = copyOfBuild(old.spec, today());
+  const wanted = readings.flatMap(({ key, value }) =>
+    TICKET_KEYS.includes(key as QuantityKey) && (typeof value === 'number' || typeof value === 'string')
+      ? [{ key: key as QuantityKey, value }]
+      : [],
+  );
+  store.change(
+    [
+      { do: 'addClub', club: { id, playerId: props.playerId, name: old.name, kind: old.kind }, readings },
+      {
+        do: 'addTicket',
+        ticket: {
+          id: newId(),
+          playerId: props.playerId,
+          clubId: id,
+          job: 'build',
+          name: `Build the ${old.name} again`,
+          wanted,
+          why: 'a copy of its build sheet',
+          eventId: null,
+          dueOn: null,
+        },
+      },
+    ],
+    `the ${old.name} built again from its sheet`,
+  );
+  copyId.value = id;
+}
+const TICKET_KEYS: readonly QuantityKey[] = [
+  'loftSetDeg',
+  'lieSetDeg',
+  'lengthIn',
+  'swingWeight',
+  'totalWeightG',
+];
+
+/** In every bag that holds the old one; the old one is retired. */
+const bagsOfOld = computed(() => store.sheet!.bags.filter(({ clubIds }) => clubIds.includes(props.clubId)));
+const replaced = ref(false);
+function replace(): void {
+  const [old, fresh] = [club.value, copyId.value];
+  if (!old || fresh === null) return;
+  store.change(
+    [
+      ...bagsOfOld.value
+        .filter(({ planId }) => planId === null)
+        .flatMap(({ id }): Command[] => [
+          { do: 'takeOut', bagId: id, clubId: old.id },
+          { do: 'putIn', bagId: id, clubId: fresh },
+        ]),
+      {
+        do: 'editClub',
+        clubId: old.id,
+        version: old.version,
+        readings: [{ key: 'state', value: 'retired', takenOn: today() }],
+      },
+    ],
+    `the ${old.name} built again takes the place of the old one`,
+  );
+  replaced.value = true;
+}
+</script>
+
+<template>
+  <div class="page sheet">
+    <p v-if="!club" class="quiet">
+      This club is not here; it may have been deleted. History can bring it back.
+    </p>
+    <template v-else>
+      <PageHead :of="store.sheet!.player.name">
+        {{ club.name }}, build sheet
+        <template #says>
+          <p class="quiet">Everything that is needed to build it again.</p>
+        </template>
+        <template #actions>
+          <LinkButton :to="{ name: 'weights', params: { playerId } }">To the bench</LinkButton>
+          <NButton tag="a" :href="`/api/clubs/${clubId}/build.pdf`" target="_blank">PDF</NButton>
+          <NButton @click="print">Print</NButton>
+          <NButton v-if="!store.readOnly" type="primary" :disabled="copyId !== null" @click="copyBuild">
+            Copy this build
+          </NButton>
+        </template>
+      </PageHead>
+      <section v-if="copy" class="card made no-print" role="status">
+        <p>
+          <span class="verdict fine"
+            >● A second {{ copy.name }} is in the locker, with a ticket to build it.</span
+          >
+          {{
+            differences.length === 0
+              ? 'No difference is left between the two builds.'
+              : `They differ in ${differences.map((key) => quantityOf(key)!.label.toLowerCase()).join(', ')}.`
+          }}
+        </p>
+        <p class="bar">
+          <LinkButton size="small" :to="{ name: 'build', params: { playerId, clubId: copy.id } }"
+            >Its sheet</LinkButton
+          >
+          <LinkButton size="small" :to="{ name: 'bench', params: { playerId } }">Its ticket</LinkButton>
+          <NButton v-if="!replaced" size="small" @click="replace"
+            >Put it in the old one’s place, retire the old one</NButton
+          >
+          <span v-else class="quiet">It has the old one’s place; the old one is retired.</span>
+        </p>
+      </section>
+      <p v-if="missing.length > 0" class="verdict look">
+        ◆ Not written down: {{ missing.map(({ label }) => label.toLowerCase()).join(', ') }}. Nobody could
+        build it again exactly.
+      </p>
+      <div class="columns">
+        <div class="groups">
+          <section v-for="group in groups" :key="group.title">
+            <h2>{{ group.title }}</h2>
+            <NDescriptions :column="1" size="small" label-placement="left" :label-style="{ width: '150px' }">
+              <NDescriptionsItem v-for="row in group.rows" :key="row.key" :label="row.label">
+                <template v-if="row.value !== undefined"
+                  >{{ row.value }}
+                  <span v-if="row.since" class="quiet small">{{ shortDay(row.since) }}</span></template
+                >
+                <span v-else class="quiet"
+                  >not written down<template v-if="row.key === 'swingWeight' && fromParts"
+                    >; about {{ fromParts }} from its parts</template
+                  ></span
+                >
+              </NDescriptionsItem>
+            </NDescriptions>
+          </section>
+        </div>
+        <aside class="card label" aria-label="Label">
+          <QrCode :text="address" :label="`Code that opens the ${club.name}`" :px="132" />
+          <p>
+            <b>{{ club.name }}</b> {{ store.sheet!.player.name }}
+          </p>
+          <p class="quiet small">
+            {{
+              ['loftSetDeg', 'lieSetDeg', 'lengthIn', 'swingWeight']
+                .map((key) => parts.get(key as QuantityKey))
+                .flatMap((part) => (part ? [showQuantity(quantityOf(part.key)!, part.value)] : []))
+                .join(' · ')
+            }}
+          </p>
+        </aside>
+      </div>
+      <p class="small quiet foot">{{ [...JOB_CAUTIONS.build, BUILDER_WORDS].join(' ') }}</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.sheet {
+  max-width: 1040px;
+}
+.made {
+  padding: 12px 16px;
+  margin-bottom: 14px;
+  display: grid;
+  gap: 8px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 190px;
+  gap: 28px;
+  align-items: start;
+}
+.groups {
+  columns: 2;
+  column-gap: 32px;
+}
+.groups section {
+  break-inside: avoid;
+  margin-bottom: 16px;
+}
+h2 {
+  margin-bottom: 6px;
+}
+.label {
+  padding: 16px;
+  display: grid;
+  gap: 6px;
+  justify-items: center;
+  text-align: center;
+}
+.foot {
+  margin-top: 12px;
+}
+@media (max-width: 800px) {
+  .columns,
+  .groups {
+    grid-template-columns: 1fr;
+    columns: 1;
+  }
+}
+</style>

@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import {
+  required,
+  ticketDetails,
+  type ClubView,
+  type TicketDetails,
+  type TicketView,
+} from '@tasche/contract';
+import { BENCH_JOBS, QUANTITIES, type BenchJob, type QuantityKey } from '@tasche/core';
+import { NButton, NForm, NFormItem } from 'naive-ui';
+import { computed, reactive, watch } from 'vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import QuantityField from '../fields/QuantityField.vue';
+import TextField from '../fields/TextField.vue';
+import { useForm } from '../fields/use-form';
+import OccasionFields from './OccasionFields.vue';
+import { JOB_KEYS, JOB_WORDS, nowOf, plainLabel } from './ticket-words';
+
+/** A job for the bench: which club, what it is to be, why, and by when. */
+const props = defineProps<{ clubs: readonly ClubView[]; ticket?: TicketView; clubId?: string }>();
+const emit = defineEmits<{ save: [details: TicketDetails]; leave: [] }>();
+
+const draft = reactive({
+  name: props.ticket?.name ?? '',
+  job: props.ticket?.job ?? ('bend' as BenchJob),
+  clubId: props.ticket?.clubId ?? props.clubId ?? props.clubs[0]?.id ?? '',
+  why: props.ticket?.why ?? '',
+  eventId: props.ticket?.eventId ?? null,
+  dueOn: props.ticket?.dueOn ?? null,
+});
+const wanted = reactive(
+  new Map<QuantityKey, number | string | null>(props.ticket?.wanted.map(({ key, value }) => [key, value])),
+);
+const club = computed(() => props.clubs.find(({ id }) => id === draft.clubId));
+/** The quantities the job is usually about, and whatever else was added. */
+const keys = computed(() => [...new Set([...JOB_KEYS[draft.job], ...wanted.keys()])]);
+const addable = computed(() =>
+  QUANTITIES.filter(({ key }) => !keys.value.includes(key) && key !== 'state' && key !== 'price').map(
+    ({ key, label }) => ({ value: key, label }),
+  ),
+);
+const nowWords = (key: QuantityKey) => {
+  const now = nowOf(club.value, key);
+  return now === null ? 'not known now' : `now ${now}`;
+};
+/** The name follows job and club until somebody writes another. */
+const usualName = computed(() => `${JOB_WORDS[draft.job]}: ${club.value?.name ?? ''}`);
+watch(
+  usualName,
+  (name, before) => {
+    if (draft.name === '' || draft.name === before) draft.name = name;
+  },
+  { immediate: true },
+);
+
+const { rules, submit } = useForm(draft, {
+  name: { label: 'What', schema: required(ticketDetails.name) },
+  why: { label: 'Why', schema: ticketDetails.why },
+});
+function save(): void {
+  emit('save', {
+    ...draft,
+    name: draft.name.trim(),
+    wanted: [...wanted].flatMap(([key, value]) => (value === null ? [] : [{ key, value }])),
+  });
+}
+</script>
+
+<template>
+  <NForm
+    ref="form"
+    class="card ticket-form"
+    :model="draft"
+    :rules="rules"
+    size="small"
+    @submit.prevent="submit(save)"
+  >
+    <NFormItem label="Club" path="clubId">
+      <ChoiceField
+        v-model:value="draft.clubId"
+        label="Club"
+        :options="clubs.map(({ id, name }) => ({ value: id, label: name }))"
+        :disabled="ticket !== undefined"
+      />
+    </NFormItem>
+    <NFormItem label="Job" path="job">
+      <ChoiceField
+        v-model:value="draft.job"
+        label="Job"
+        :options="BENCH_JOBS.map((value) => ({ value, label: JOB_WORDS[value] }))"
+      />
+    </NFormItem>
+    <NFormItem label="What" path="name" class="two"
+      ><TextField v-model:value="draft.name" aria-label="What"
+    /></NFormItem>
+    <div class="wanted all">
+      <label v-for="key in keys" :key="key">
+        <span class="small"
+          >{{ plainLabel(key) }} wanted <span class="quiet">({{ nowWords(key) }})</span></span
+        >
+        <QuantityField
+          :quantity-key="key"
+          :value="wanted.get(key) ?? null"
+          :label="`${plainLabel(key)} wanted`"
+          @update:value="wanted.set(key, $event)"
+        />
+      </label>
+      <label v-if="addable.length > 0">
+        <span class="small quiet">something else</span>
+        <ChoiceField
+          :value="null"
+          label="Add a quantity"
+          placeholder="add…"
+          :options="addable"
+          @update:value="wanted.set($event as QuantityKey, null)"
+        />
+      </label>
+    </div>
+    <NFormItem label="Why" path="why" class="two"
+      ><TextField v-model:value="draft.why" aria-label="Why" placeholder="what it is to mend"
+    /></NFormItem>
+    <OccasionFields v-model:event-id="draft.eventId" v-model:due-on="draft.dueOn" />
+    <div class="bar all">
+      <NButton type="primary" attr-type="submit" :disabled="!club">{{
+        ticket ? 'Save' : 'Add ticket'
+      }}</NButton>
+      <NButton @click="emit('leave')">Cancel</NButton>
+    </div>
+  </NForm>
+</template>
+
+<style scoped>
+.ticket-form {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 0 14px;
+  padding: 14px 18px;
+  margin-bottom: 14px;
+  max-width: 980px;
+}
+.two {
+  grid-column: span 2;
+}
+.all {
+  grid-column: 1 / -1;
+}
+.wanted {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 18px;
+  padding-bottom: 14px;
+}
+.wanted label {
+  display: grid;
+  gap: 3px;
+}
+@media (max-width: 700px) {
+  .ticket-form {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import type { ClubView, TicketView } from '@tasche/contract';
+import { BUILDER_WORDS, JOB_CAUTIONS, type BenchValue } from '@tasche/core';
+import { NButton, NTag } from 'naive-ui';
+import { computed, ref } from 'vue';
+import ActionMenu from '../app/ActionMenu.vue';
+import { shortDay, today } from '../app/day';
+import TicketFinish from './TicketFinish.vue';
+import { isOpen, missWords, wantedWords } from './ticket-words';
+
+/** One ticket: what is wanted, why, by when, its cautions, and what can be done with it. */
+const props = defineProps<{
+  ticket: TicketView;
+  club: ClubView | undefined;
+  eventName?: string | undefined;
+  readOnly?: boolean;
+}>();
+const emit = defineEmits<{
+  state: [state: 'asked' | 'on the bench' | 'dropped'];
+  finish: [takenOn: string, became: BenchValue[]];
+  edit: [];
+  label: [];
+  remove: [];
+}>();
+
+const finishing = ref(false);
+const open = computed(() => isOpen(props.ticket));
+const late = computed(() => open.value && props.ticket.dueOn !== null && props.ticket.dueOn < today());
+const wanted = computed(() => wantedWords(props.ticket.wanted, props.club));
+const actions = computed(() => [
+  ...(open.value
+    ? [
+        { key: 'edit', label: 'Change…', run: () => emit('edit') },
+        { key: 'drop', label: 'Drop it', run: () => emit('state', 'dropped') },
+      ]
+    : [{ key: 'again', label: 'Open it again', run: () => emit('state', 'asked') }]),
+  { key: 'label', label: 'Label with its code…', run: () => emit('label') },
+  { key: 'remove', label: 'Delete', run: () => emit('remove') },
+]);
+function finish(takenOn: string, became: BenchValue[]): void {
+  finishing.value = false;
+  emit('finish', takenOn, became);
+}
+</script>
+
+<template>
+  <article class="ticket" :class="{ closed: !open }" :aria-label="ticket.name">
+    <header class="bar">
+      <h3>{{ ticket.name }}</h3>
+      <NTag
+        v-if="ticket.state !== 'asked'"
+        size="small"
+        :type="ticket.state === 'on the bench' ? 'info' : 'default'"
+        >{{ ticket.state }}</NTag
+      >
+      <span v-if="ticket.dueOn && open" class="verdict" :class="late ? 'fault' : 'unknown'">
+        {{ late ? '■ was due' : 'due' }} {{ shortDay(ticket.dueOn) }}
+      </span>
+      <span v-if="ticket.doneOn" class="quiet">{{ shortDay(ticket.doneOn) }}</span>
+      <span v-if="eventName" class="quiet">for {{ eventName }}</span>
+    </header>
+    <p v-if="wanted" class="wanted">{{ club?.name ?? 'a club deleted since' }}: {{ wanted }}</p>
+    <p v-if="ticket.why" class="quiet">{{ ticket.why }}</p>
+    <p v-if="ticket.misses.length > 0 && open" class="verdict look">
+      ◆ Last time: {{ missWords(ticket.misses) }}.
+    </p>
+    <p v-if="open && JOB_CAUTIONS[ticket.job].length > 0" class="small quiet caution">
+      {{ JOB_CAUTIONS[ticket.job].join(' ') }} <span class="builder">{{ BUILDER_WORDS }}</span>
+    </p>
+    <TicketFinish
+      v-if="finishing"
+      :ticket="ticket"
+      :club="club"
+      @finish="finish"
+      @leave="finishing = false"
+    />
+    <div v-else-if="!readOnly" class="bar no-print">
+      <template v-if="open && club">
+        <NButton size="small" type="primary" secondary @click="finishing = true"
+          >Enter what it became…</NButton
+        >
+        <NButton v-if="ticket.state === 'asked'" size="small" @click="emit('state', 'on the bench')">
+          On the bench
+        </NButton>
+      </template>
+      <ActionMenu :actions="actions" :label="`More for ${ticket.name}`" />
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.ticket {
+  border-top: 1px solid var(--line);
+  padding: 10px 0 12px;
+  display: grid;
+  gap: 4px;
+  break-inside: avoid;
+}
+h3 {
+  font-size: 15px;
+  font-weight: 600;
+}
+.closed {
+  color: var(--quiet);
+}
+.wanted {
+  font-weight: 500;
+}
+.caution {
+  max-width: 760px;
+}
+</style>

@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { ballOn, type ClubView } from '@tasche/contract';
+import { grooveWear, JOB_CAUTIONS } from '@tasche/core';
+import { NButton, NEmpty, NForm, NFormItem, NTable } from 'naive-ui';
+import { computed, reactive, ref } from 'vue';
+import { counted } from '../app/counted';
+import { shortDay, today } from '../app/day';
+import DateField from '../fields/DateField.vue';
+import NumberField from '../fields/NumberField.vue';
+import QuantityField from '../fields/QuantityField.vue';
+import TextField from '../fields/TextField.vue';
+import { useSheet } from '../sheet/sheet-store';
+import BenchHead from './BenchHead.vue';
+import { addTickets } from './new-tickets';
+
+/** What wears: wedges' grooves by weeks and shots, and the balls a player has played. */
+const props = defineProps<{ playerId: string }>();
+const store = useSheet();
+
+const roundsAWeek = ref(store.sheet!.player.handicap !== null && store.sheet!.player.handicap <= 0 ? 5 : 1);
+const wedges = computed(() =>
+  store.clubs
+    .filter(({ spec, kind }) => kind === 'wedge' && spec.state?.value !== 'retired')
+    .map((club) => ({ club, wear: grooveWear(club, today(), roundsAWeek.value) }))
+    .toSorted((a, b) => (a.wear?.dueOn ?? '9').localeCompare(b.wear?.dueOn ?? '9')),
+);
+function renewed(club: ClubView, day: string | number | null): void {
+  store.change(
+    [
+      {
+        do: 'editClub',
+        clubId: club.id,
+        version: club.version,
+        readings: [{ key: 'grooveDate', value: day, takenOn: today() }],
+      },
+    ],
+    'new grooves',
+  );
+}
+const asked = (club: ClubView) =>
+  store.sheet!.tickets.some(
+    ({ clubId, job, state }) => clubId === club.id && job === 'grooves' && state !== 'done',
+  );
+function ask(club: ClubView): void {
+  store.change(
+    addTickets(props.playerId, [
+      {
+        job: 'grooves',
+        name: `New grooves for the ${club.name}`,
+        clubId: club.id,
+        wanted: [],
+        why: 'worn by weeks and shots',
+        eventId: null,
+        dueOn: grooveWear(club, today(), roundsAWeek.value)?.dueOn ?? null,
+      },
+    ]),
+  );
+}
+
+const balls = computed(() => store.sheet!.player.balls.toSorted((a, b) => b.from.localeCompare(a.from)));
+const draft = reactive({ name: '', from: today() });
+const now = computed(() => ballOn(store.sheet!.player.balls, today()));
+function setBalls(next: typeof balls.value): void {
+  const { id, version } = store.sheet!.player;
+  store.change([{ do: 'editPlayer', playerId: id, version, set: { balls: next } }]);
+}
+function addBall(): void {
+  const name = draft.name.trim();
+  if (name === '') return;
+  setBalls([...balls.value.filter(({ from }) => from !== draft.from), { name, from: draft.from }]);
+  draft.name = '';
+}
+</script>
+
+<template>
+  <div class="page">
+    <BenchHead :player-id="playerId">
+      Wear and balls
+      <template #says
+        ><p class="quiet">Grooves by weeks and shots since they were new; the ball in play.</p></template
+      >
+    </BenchHead>
+    <section>
+      <div class="bar options">
+        <h2>Grooves</h2>
+        <label class="no-print"
+          >Rounds a week
+          <NumberField
+            v-model:value="roundsAWeek"
+            label="Rounds a week"
+            :bounds="[0.1, 14]"
+            :step="1"
+            :px="58"
+        /></label>
+      </div>
+      <NEmpty v-if="wedges.length === 0" description="There is no wedge in the locker." />
+      <NTable v-else class="figures wear" size="small" :bordered="false">
+        <caption class="unseen">
+          Wedges by when their grooves are due
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">Wedge</th>
+            <th scope="col">New since</th>
+            <th scope="col">Weeks</th>
+            <th scope="col">Shots, about</th>
+            <th scope="col" class="left">Due</th>
+            <th scope="col" class="no-print"><span class="unseen">Ask for it</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="{ club, wear } in wedges" :key="club.id">
+            <th scope="row">{{ club.name }}</th>
+            <td>
+              <QuantityField
+                class="quiet-field"
+                quantity-key="grooveDate"
+                :value="(club.spec.grooveDate?.value as string) ?? null"
+                :label="`${club.name}, grooves new since`"
+                :disabled="store.readOnly"
+                @update:value="renewed(club, $event)"
+              />
+            </td>
+            <td>{{ wear ? Math.floor(wear.weeks) : '–' }}</td>
+            <td>{{ wear?.shots ?? '–' }}</td>
+            <td class="left">
+              <span v-if="!wear" class="quiet">nobody dated them</span>
+              <span v-else-if="wear.due" class="verdict look">◆ since {{ shortDay(wear.dueOn) }}</span>
+              <template v-else>{{ shortDay(wear.dueOn) }}</template>
+              <span v-if="wear && wear.shots === undefined" class="quiet small">
+                (times hit a round not written down)</span
+              >
+            </td>
+            <td class="no-print">
+              <span v-if="asked(club)" class="quiet">ticket made</span>
+              <NButton v-else-if="wear?.due && !store.readOnly" size="small" @click="ask(club)"
+                >Make a ticket</NButton
+              >
+            </td>
+          </tr>
+        </tbody>
+      </NTable>
+      <p class="quiet small note">
+        A professional’s most used wedge is renewed after six to ten weeks, others by use: common practice, no
+        source. Counted with as many shots in practice as in rounds. {{ JOB_CAUTIONS.grooves.join(' ') }}
+      </p>
+    </section>
+    <section>
+      <h2>Ball in play</h2>
+      <p>
+        {{ now ? `${now} is in play; a new session takes it.` : 'No ball is written down.' }}
+        <span v-if="balls.length > 1" class="quiet">{{ counted(balls.length, 'ball') }} so far.</span>
+      </p>
+      <NForm v-if="!store.readOnly" inline size="small" class="no-print" @submit.prevent="addBall">
+        <NFormItem label="Takes up"
+          ><TextField v-model:value="draft.name" aria-label="Ball" placeholder="which ball?" maxlength="80"
+        /></NFormItem>
+        <NFormItem label="From"><DateField v-model:value="draft.from" label="From" /></NFormItem>
+        <NButton attr-type="submit" :disabled="draft.name.trim() === ''">Write it down</NButton>
+      </NForm>
+      <ul class="balls">
+        <li v-for="ball in balls" :key="ball.from">
+          <b>{{ ball.name }}</b> from {{ shortDay(ball.from) }}
+          <NButton
+            v-if="!store.readOnly"
+            size="tiny"
+            quaternary
+            @click="setBalls(balls.filter((one) => one !== ball))"
+            >delete<span class="unseen"> {{ ball.name }}</span></NButton
+          >
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+section {
+  margin-bottom: 22px;
+}
+.options {
+  gap: 8px 24px;
+  margin-bottom: 8px;
+}
+.options label {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+.wear {
+  max-width: 900px;
+}
+.wear .left {
+  text-align: left;
+}
+.note {
+  max-width: 860px;
+  margin-top: 8px;
+}
+.balls {
+  list-style: none;
+  margin: 8px 0 0;
+  padding: 0;
+  display: grid;
+  gap: 4px;
+}
+</style>

@@ -1,0 +1,90 @@
+import { showQuantity, type ClubView, type TicketView } from '@tasche/contract';
+import {
+  isMet,
+  measuredKey,
+  playingLoft,
+  quantityOf,
+  type BenchJob,
+  type BenchValue,
+  type Miss,
+  type QuantityKey,
+} from '@tasche/core';
+
+export const JOB_WORDS: Record<BenchJob, string> = {
+  bend: 'Bend',
+  sleeve: 'Turn the sleeve',
+  weight: 'Weight',
+  length: 'Length',
+  shaft: 'Shaft',
+  grip: 'Grip',
+  grooves: 'Grooves',
+  build: 'Build',
+  other: 'Other',
+};
+
+/** What a job is usually about: the quantities it asks for. */
+export const JOB_KEYS: Record<BenchJob, readonly QuantityKey[]> = {
+  bend: ['loftSetDeg', 'lieSetDeg'],
+  sleeve: ['setting', 'loftSetDeg'],
+  weight: ['swingWeight', 'leadG', 'leadPlace'],
+  length: ['lengthIn', 'swingWeight'],
+  shaft: ['shaft', 'shaftWeightG', 'flex', 'tipTrimIn', 'swingWeight'],
+  grip: ['grip', 'gripWraps'],
+  grooves: ['grooveDate'],
+  build: ['head', 'loftSetDeg', 'lieSetDeg', 'lengthIn', 'shaft', 'grip', 'swingWeight'],
+  other: [],
+};
+
+const shown = (key: QuantityKey, value: number | string) => showQuantity(quantityOf(key)!, value);
+/** "loft", "lie": of a set or a measured value the plain word. */
+export function plainLabel(key: QuantityKey): string {
+  if (key === 'loftSetDeg' || key === 'loftMeasuredDeg') return 'loft';
+  if (key === 'lieSetDeg') return 'lie';
+  return quantityOf(key)!.label.toLowerCase();
+}
+
+/** What a club is now in what is wanted of it; null where nobody knows. */
+export function nowOf(club: ClubView | undefined, key: QuantityKey): number | string | null {
+  if (!club) return null;
+  if (key === 'loftSetDeg') return playingLoft(club.spec)?.deg ?? null;
+  const fact = club.spec[measuredKey(key)] ?? club.spec[key];
+  return typeof fact?.value === 'object' ? null : (fact?.value ?? null);
+}
+
+/** "loft 44.0° to 45.0°, lie 63.5° to 64.0°": now and wanted. */
+export function wantedWords(wanted: readonly BenchValue[], club: ClubView | undefined): string {
+  return wanted
+    .map(({ key, value }) => {
+      const now = nowOf(club, key);
+      const from = now === null || isMet(measuredKey(key), value, now) ? '' : `${shown(key, now)} to `;
+      return `${plainLabel(key)} ${from}${shown(key, value)}`;
+    })
+    .join(', ');
+}
+
+/** "loft became 46.0°, 1.0° off": what was missed. */
+export function missWords(misses: readonly Miss[]): string {
+  return misses
+    .map(
+      ({ key, wanted, became }) =>
+        `${plainLabel(key)} became ${shown(key, became)} where ${shown(key, wanted)} was wanted`,
+    )
+    .join('; ');
+}
+
+/** Open first by the day they are due, those without a day after them, then the done ones, the newest first. */
+export function ticketsInOrder(tickets: readonly TicketView[]): TicketView[] {
+  const open = (ticket: TicketView) => isOpen(ticket);
+  return tickets.toSorted(
+    (a, b) =>
+      Number(open(b)) - Number(open(a)) ||
+      (open(a)
+        ? (a.dueOn ?? '9').localeCompare(b.dueOn ?? '9')
+        : (b.doneOn ?? '').localeCompare(a.doneOn ?? '')) ||
+      a.name.localeCompare(b.name),
+  );
+}
+
+export function isOpen({ state }: Pick<TicketView, 'state'>): boolean {
+  return state === 'asked' || state === 'on the bench';
+}
