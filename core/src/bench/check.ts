@@ -37,10 +37,32 @@ export function gaugeVerdict(offDeg: number): GaugeVerdict {
   return off <= OFF_DEG + GAUGE_DEG + 1e-9 ? 'at the edge' : 'off';
 }
 
-/** A club's loft or lie beside what it is wanted at. */
-export function gaugeCheck(spec: Spec, gauged: Gauged): GaugeCheck {
+/**
+ * A lie nobody set, as it stands on the sheet: what is wanted until somebody says otherwise.
+ * @param sinceDay a reading of this day or later is a measurement of the check, and wanted by nobody
+ */
+export function sheetLie(
+  spec: Spec,
+  gauged: Gauged,
+  sinceDay?: string,
+): { value: number; takenOn: string } | undefined {
+  const value = numberIn(spec, 'lieDeg');
+  const takenOn = spec.lieDeg?.takenOn;
+  const isKnown = gauged === 'lie' && spec.lieSetDeg === undefined && sinceDay !== undefined;
+  return isKnown && value !== undefined && takenOn !== undefined && takenOn < sinceDay
+    ? { value, takenOn }
+    : undefined;
+}
+
+/**
+ * A club's loft or lie beside what it is wanted at.
+ * @param sinceDay the first day of a check: a lie written down before it is what is wanted where nobody set one
+ */
+export function gaugeCheck(spec: Spec, gauged: Gauged, sinceDay?: string): GaugeCheck {
   const { measured, wanted } = GAUGE_KEYS[gauged];
-  const wantedDeg = wanted.map((key) => numberIn(spec, key)).find((deg) => deg !== undefined);
+  const wantedDeg =
+    wanted.map((key) => numberIn(spec, key)).find((deg) => deg !== undefined) ??
+    sheetLie(spec, gauged, sinceDay)?.value;
   const measuredDeg = numberIn(spec, measured);
   const takenOn = spec[measured]?.takenOn;
   const known = {

@@ -27,5 +27,6 @@ export {
   isGauged,
   loftDrift,
   nextCheckDue,
+  sheetLie,
 } from './check.js';
 export { type GrooveWear, grooveWear } from './wear.js';

@@ -48,7 +48,7 @@ export interface BendAnswer {
   now: BendPlan;
   /** The best plan of every effort that is better than all of less effort, the least effort first; `now` leads it. Each is proved best. */
   plans: readonly BendPlan[];
-  /** The one to take: the least bending that comes as near to the targets as can be told. `now` where no bend is worth it. */
+  /** The one to take: the least bending that comes as near to the targets as can be told, with as few faults as any that near. `now` where no bend is worth it. */
   chosen: BendPlan;
   /** The best other plan of no more bending than the chosen one. */
   nextBest?: BendPlan;
@@ -112,8 +112,9 @@ export function bendPlan({ clubs, choices, options = {} }: BendRequest): BendAns
   }
   const best = plans.at(-1)!;
   const nearEnough = best.offTarget + (ofLofts ? SAME_DEG : SAME_M);
-  const chosen =
-    plans.find((plan) => plan.offTarget <= nearEnough && isNoWorse(now.report, plan.report)) ?? now;
+  const near = plans.filter((plan) => plan.offTarget <= nearEnough && isNoWorse(now.report, plan.report));
+  const fewestFaults = Math.min(...near.map((plan) => plan.report.faults));
+  const chosen = near.find((plan) => plan.report.faults === fewestFaults) ?? now;
   const other = found
     .slice(0, chosen.effort + 1)
     .flatMap((two) => (two[0]?.effort === chosen.effort ? two.slice(1) : two))

@@ -1,4 +1,4 @@
-import { chooseWithin, type ChoosingModel } from '../choosing/index.js';
+import { TIE_STROKES, chooseWithin, type ChoosingModel } from '../choosing/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 import { choosingOfRound, usualPreferences, usualRoundChoosing } from '../rounds/index.js';
 import type { BagQuestion, UsualRoundRequest } from '../rounds/index.js';
@@ -18,7 +18,7 @@ export interface WishWorth {
   id: string;
   /** Strokes a round of a usual round, never below zero: what is of no use stays in the locker. */
   gain: number;
-  /** The best bag with it, ids; and of the bag of today those that would stay at home. */
+  /** The best bag with it, ids; and of the best bag of what is owned those that would stay at home. */
   bag: readonly string[];
   out: readonly string[];
 }
@@ -35,8 +35,10 @@ export interface BestUse {
 
 export interface WishAnswer {
   worth: readonly WishWorth[];
-  /** The best use of each sum that buys more than a smaller one does: the smallest sum for each. Proved. */
-  best: BestUse | undefined;
+  /** The best use of the sum that was asked about; proved. */
+  best: BestUse;
+  /** The one to follow: the least money that gains as much as can be told from the best. */
+  advised: BestUse;
   /** Sums worth having, from nothing up to all of the list, each the least that buys its gain. */
   ladder: readonly BestUse[];
 }
@@ -84,7 +86,7 @@ export function wishWorths({ request, question, wishes, money }: WishRequest): W
     0,
   );
   if (!owned) return undefined;
-  const bagIds = new Set(question.bagIds);
+  const ownedIds = idsOf(owned.chosen);
 
   const worth = wishes.map(({ id, club }): WishWorth => {
     // This one for nothing, the others for no money.
@@ -99,7 +101,7 @@ export function wishWorths({ request, question, wishes, money }: WishRequest): W
       id,
       gain: Math.max(0, owned.cost - found.cost),
       bag,
-      out: question.bagIds.filter((one) => !bag.includes(one) && bagIds.has(one)),
+      out: ownedIds.filter((one) => !bag.includes(one)),
     };
   });
   const useOf = (sum: number): BestUse => {
@@ -112,7 +114,12 @@ export function wishWorths({ request, question, wishes, money }: WishRequest): W
       bag: idsOf(found.chosen),
     };
   };
-  return { worth, best: useOf(money), ladder: ladderOf() };
+  const best = useOf(money);
+  const ladder = ladderOf();
+  const enough = best.gain - TIE_STROKES;
+  const advised =
+    enough <= 0 ? useOf(0) : (ladder.find(({ spent, gain }) => spent <= money && gain >= enough) ?? best);
+  return { worth, best, advised, ladder };
 
   /** From all the money there could be down to none: each best use is bought for less by nothing, so the next lies below what it spent. */
   function ladderOf(): BestUse[] {

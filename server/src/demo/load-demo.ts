@@ -158,6 +158,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
     });
     version.set(clubId, (version.get(clubId) ?? 1) + 1);
   }
+  await loadBench(orm, player, index, idOf);
   await loadSessions(orm, player.name, index, idOf);
   if (!player.plan) return;
   const { swaps, inDays, lasts, needs, event, choosing, ...plan } = player.plan;
@@ -209,6 +210,53 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
         : []),
     ],
   });
+}
+
+/** What is asked of the bench, wished for, and played. */
+async function loadBench(
+  orm: MikroORM,
+  { name, bench }: DemoPlayer,
+  index: number,
+  idOf: (club: string) => string,
+): Promise<void> {
+  if (!bench) return;
+  const { tickets = [], wishes = [], balls = [] } = bench;
+  const playerId = demoId(index, 0);
+  await applyChange(
+    orm,
+    { workspaceId: DEMO_WORKSPACE, who: REP },
+    {
+      id: demoId(index, 65),
+      why: `what ${name} asked for`,
+      commands: [
+        ...tickets.map(({ club, event, dueInDays, ...ticket }, i): Command => ({
+          do: 'addTicket',
+          ticket: {
+            ...ticket,
+            id: demoId(index, 400 + i),
+            playerId,
+            clubId: idOf(club),
+            eventId: event === undefined ? null : eventId(event),
+            dueOn: dueInDays === null ? null : dayFromNow(dueInDays),
+          },
+        })),
+        ...wishes.map((wish, i): Command => ({
+          do: 'addWish',
+          wish: { ...wish, id: demoId(index, 450 + i), playerId, clubId: null },
+        })),
+        ...(balls.length > 0
+          ? [
+              {
+                do: 'editPlayer' as const,
+                playerId,
+                version: 1,
+                set: { balls: balls.map((ball) => ({ name: ball.name, from: dayFromNow(-ball.daysAgo) })) },
+              },
+            ]
+          : []),
+      ],
+    },
+  );
 }
 
 function demandOf([yd, weight, what, leftYd]: NonNullable<

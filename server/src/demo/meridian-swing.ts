@@ -1,6 +1,6 @@
 import type { GapSettings } from '@tasche/core';
 import { toMetres } from '@tasche/core';
-import type { Hand, PlanChoosing } from '@tasche/contract';
+import type { Hand, PlanChoosing, TicketDetails, WishDetails } from '@tasche/contract';
 
 /** The Meridian Swing: a circuit, a rep and four players, all invented. Clubs are in the CSV files beside this one. */
 export const REP = 'Jonas Brandl';
@@ -25,6 +25,17 @@ export interface DemoPlayer {
     daysAgo: number;
     why: string;
   }[];
+  /** What is asked of the bench, wished for, and played. */
+  bench?: {
+    tickets?: readonly (Omit<TicketDetails, 'clubId' | 'eventId' | 'dueOn'> & {
+      club: string;
+      event?: string;
+      dueInDays: number | null;
+    })[];
+    wishes?: readonly Omit<WishDetails, 'clubId'>[];
+    /** Days ago it was taken up. */
+    balls?: readonly { name: string; daysAgo: number }[];
+  };
   plan?: {
     name: string;
     course: string;
@@ -115,6 +126,36 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
       { club: '56', key: 'loftSetDeg', value: 56.5, daysAgo: 3, why: 'sat too close to the 52' },
       { club: '56', key: 'loftMeasuredDeg', value: 56.5, daysAgo: 3, why: 'on the gauge after bending' },
     ],
+    bench: {
+      tickets: [
+        {
+          club: '5 wood',
+          job: 'grip',
+          name: 'Regrip the 5 wood',
+          wanted: [
+            { key: 'grip', value: 'Moos Round' },
+            { key: 'gripWraps', value: 2 },
+          ],
+          why: 'shiny at the top hand',
+          dueInDays: 6,
+        },
+        {
+          club: '60 low',
+          job: 'weight',
+          name: 'Bring the 60 low to D7',
+          wanted: [
+            { key: 'swingWeight', value: 'D7' },
+            { key: 'leadG', value: 2 },
+          ],
+          why: 'as the 60 in the gamer was before',
+          dueInDays: 12,
+        },
+      ],
+      balls: [
+        { name: 'Perl Tour', daysAgo: 300 },
+        { name: 'Perl Tour X', daysAgo: 96 },
+      ],
+    },
     plan: {
       name: 'Skarvoy Links week',
       course: 'Skarvoy Links',
@@ -188,6 +229,20 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
       { club: '58', key: 'loftSetDeg', value: 57.5, daysAgo: 40, why: 'drifted weak; back by half a degree' },
       { club: '54', key: 'loftMeasuredDeg', value: 54.25, daysAgo: 6, why: 'weekly gauge check' },
     ],
+    bench: {
+      tickets: [
+        {
+          club: '58 wide',
+          job: 'bend',
+          name: 'Bend the 58 wide ½° strong',
+          wanted: [{ key: 'loftSetDeg', value: 57.5 }],
+          why: 'to play as the 58 does',
+          event: 'Hochfirn Open',
+          dueInDays: 14,
+        },
+      ],
+      balls: [{ name: 'Perl Soft', daysAgo: 210 }],
+    },
     plan: {
       name: 'Hochfirn Open',
       course: 'Hochfirn, 1,520 m',
@@ -229,6 +284,42 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
       },
     ],
     changes: [],
+    bench: {
+      wishes: [
+        {
+          name: 'A 50 wedge, new',
+          purpose: 'buy',
+          state: 'wished',
+          price: 120,
+          club: { kind: 'wedge', loftDeg: 50 },
+          notes: 'for the step under the PW',
+        },
+        {
+          name: 'A 5 hybrid',
+          purpose: 'buy',
+          state: 'on trial',
+          price: 150,
+          club: { kind: 'hybrid', loftDeg: 26 },
+          notes: 'for the 5 iron that never gets up',
+        },
+        {
+          name: 'A new driver',
+          purpose: 'buy',
+          state: 'wished',
+          price: 380,
+          club: { kind: 'driver', loftDeg: 12 },
+          notes: '',
+        },
+        {
+          name: 'New grips all round',
+          purpose: 'repair',
+          state: 'wished',
+          price: 90,
+          club: null,
+          notes: 'two seasons old',
+        },
+      ],
+    },
   },
   {
     file: 'pim-hoekstra.csv',

@@ -10,13 +10,13 @@ export interface Action {
   disabled?: boolean;
   run: () => void;
 }
-const props = defineProps<{ actions: readonly Action[]; label: string }>();
+const props = defineProps<{ actions: readonly Action[]; label: string; size?: 'small' | 'medium' }>();
 const options = computed(() => props.actions.map(({ key, label, disabled }) => ({ key, label, disabled })));
 const run = (key: string) => props.actions.find((one) => one.key === key)?.run();
 </script>
 
 <template>
   <NDropdown trigger="click" :options="options" :keyboard="true" @select="run">
-    <NButton :aria-label="label" aria-haspopup="menu"><Ellipsis :size="18" /></NButton>
+    <NButton :aria-label="label" aria-haspopup="menu" :size="size"><Ellipsis :size="18" /></NButton>
   </NDropdown>
 </template>

@@ -102,6 +102,7 @@ export function naiveTheme(dark: boolean): { theme: GlobalTheme | null; override
         tdPaddingSmall: '5px 10px',
         thPaddingSmall: '6px 10px',
       },
+      Empty: { textColor: token.quiet, iconColor: token.line },
       Upload: { draggerColor: token.raised, draggerBorder: `1px dashed ${token.line}` },
       Radio: {
         buttonTextColorActive: token.onPetrol,

@@ -82,6 +82,12 @@ const plan = computed<BendPlan | null>(
 const words = computed(() => answer.value && bendAnswerWords(answer.value, unit.value));
 const off = (one: BendPlan) =>
   unevenWords({ rms: one.offTarget, unit: answer.value!.unit }, unit.value).replace('uneven by ', '±');
+function faultWords(before: number, after: number): string {
+  if (before === 0 && after === 0) return '';
+  return before === after
+    ? `${counted(after, 'fault')} before and after.`
+    : `${counted(before, 'fault')} before, ${after === 0 ? 'none' : after} after.`;
+}
 const titleOf = (one: BendPlan) => bendPlanWords(one, one.report.rungs) || 'as it is';
 
 const rows = computed(() =>
@@ -181,7 +187,7 @@ watch(plan, () => (made.value = 0));
               ? words.text
               : `From ${off(answer.now)} to ${off(plan)}; at worst ±${unevenWords({ rms: plan.offTargetAtWorst, unit: answer.unit }, unit).replace('uneven by ', '')} with every bent club half a degree off.`
           }}
-          {{ counted(answer.now.report.faults, 'fault') }} before, {{ plan.report.faults }} after.
+          {{ faultWords(answer.now.report.faults, plan.report.faults) }}
         </p>
         <p v-if="plan === answer.chosen && answer.nextBest" class="quiet">
           Next best with no more bending: {{ titleOf(answer.nextBest) }} ({{ off(answer.nextBest) }}).
@@ -229,7 +235,7 @@ watch(plan, () => (made.value = 0));
                 <td>
                   <template v-if="row.bend"
                     ><b>{{ row.becomes }}</b>
-                    <span class="quiet small" :title="row.offset">{{ row.by }}</span></template
+                    <span class="quiet small by" :title="row.offset">{{ row.by }}</span></template
                   >
                 </td>
                 <td>{{ row.bounce }}</td>
@@ -260,7 +266,13 @@ watch(plan, () => (made.value = 0));
       <NAlert type="warning" :show-icon="false" class="caution">
         {{ BENDING_CAUTION }} {{ BUILDER_WORDS }} A modelled carry is a guess: measure again afterwards.
       </NAlert>
-      <NForm v-if="plan.bends.length > 0 && !store.readOnly" size="small" inline class="make no-print">
+      <NForm
+        v-if="plan.bends.length > 0 && !store.readOnly"
+        size="small"
+        inline
+        :show-feedback="false"
+        class="make no-print"
+      >
         <OccasionFields v-model:event-id="occasion.eventId" v-model:due-on="occasion.dueOn" />
         <NButton type="primary" :disabled="made > 0" @click="makeTickets">
           Make {{ counted(plan.bends.length, 'ticket') }}
@@ -306,6 +318,12 @@ watch(plan, () => (made.value = 0));
 .bent th[scope='row'],
 .bent b {
   color: var(--petrol);
+}
+.by {
+  margin-left: 6px;
+}
+.plan td {
+  height: 34px;
 }
 .caution {
   margin: 16px 0;

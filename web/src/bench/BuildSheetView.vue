@@ -12,7 +12,7 @@ import {
   swingWeightWords,
   type QuantityKey,
 } from '@tasche/core';
-import { NButton, NDescriptions, NDescriptionsItem } from 'naive-ui';
+import { NButton, NTable } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -36,7 +36,7 @@ const groups = computed(() =>
   BUILD_SHEET.map(({ title, keys }) => ({
     title,
     rows: keys
-      .filter((key) => key !== 'toeHangDeg' || club.value?.kind === 'putter')
+      .filter((key) => parts.value.has(key) || isOf(key))
       .map((key) => {
         const part = parts.value.get(key);
         return {
@@ -48,6 +48,15 @@ const groups = computed(() =>
       }),
   })),
 );
+/** Rows that make sense for the club though nothing is written in them. */
+function isOf(key: QuantityKey): boolean {
+  const kind = club.value?.kind;
+  if (key === 'toeHangDeg') return kind === 'putter';
+  if (key === 'setting' || key === 'sleevePositions')
+    return kind === 'driver' || kind === 'fairway' || kind === 'hybrid';
+  if (key === 'grind' || key === 'bounceDeg') return kind === 'wedge';
+  return true;
+}
 const missing = computed(() =>
   groups.value
     .flatMap(({ rows }) => rows)
@@ -202,19 +211,22 @@ function replace(): void {
         <div class="groups">
           <section v-for="group in groups" :key="group.title">
             <h2>{{ group.title }}</h2>
-            <NDescriptions :column="1" size="small" label-placement="left" :label-style="{ width: '150px' }">
-              <NDescriptionsItem v-for="row in group.rows" :key="row.key" :label="row.label">
-                <template v-if="row.value !== undefined"
-                  >{{ row.value }}
-                  <span v-if="row.since" class="quiet small">{{ shortDay(row.since) }}</span></template
-                >
-                <span v-else class="quiet"
-                  >not written down<template v-if="row.key === 'swingWeight' && fromParts"
-                    >; about {{ fromParts }} from its parts</template
-                  ></span
-                >
-              </NDescriptionsItem>
-            </NDescriptions>
+            <NTable size="small" :bordered="false" class="parts">
+              <tbody>
+                <tr v-for="row in group.rows" :key="row.key">
+                  <th scope="row">{{ row.label }}</th>
+                  <td>
+                    <template v-if="row.value !== undefined">{{ row.value }}</template>
+                    <span v-else class="quiet"
+                      >not written down<template v-if="row.key === 'swingWeight' && fromParts"
+                        >; about {{ fromParts }} from its parts</template
+                      ></span
+                    >
+                  </td>
+                  <td class="quiet small day">{{ row.since ? shortDay(row.since) : '' }}</td>
+                </tr>
+              </tbody>
+            </NTable>
           </section>
         </div>
         <aside class="card label" aria-label="Label">
@@ -263,6 +275,24 @@ function replace(): void {
 }
 h2 {
   margin-bottom: 6px;
+}
+.parts {
+  width: 100%;
+}
+.parts th {
+  width: 150px;
+  text-align: left;
+  font-weight: 400;
+  color: var(--quiet);
+}
+.parts td,
+.parts th {
+  border-top: 1px solid var(--line-soft);
+  padding: 4px 8px 4px 0;
+}
+.day {
+  text-align: right;
+  white-space: nowrap;
 }
 .label {
   padding: 16px;

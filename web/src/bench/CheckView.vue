@@ -11,7 +11,9 @@ import {
   isGauged,
   nextCheckDue,
   playingLoft,
+  sheetLie,
   type Gauged,
+  type GaugeVerdict,
 } from '@tasche/core';
 import { NButton, NEmpty, NTable } from 'naive-ui';
 import { useEventListener } from '@vueuse/core';
@@ -47,7 +49,11 @@ const clubs = computed(() =>
     .filter(({ kind }) => isGauged(kind))
     .toSorted((a, b) => orderOf(a) - orderOf(b)),
 );
-const orderOf = (club: ClubView) => (club.kind === 'putter' ? 99 : (playingLoft(club.spec)?.deg ?? 98));
+/** By the loft that is wanted, so that no row moves while it is read. */
+const orderOf = (club: ClubView) =>
+  club.kind === 'putter'
+    ? 99
+    : (gaugeCheck(club.spec, 'loft').wantedDeg ?? playingLoft(club.spec)?.deg ?? 98);
 /** The first day of this check; part of the address, so that tomorrow's link is the same check. */
 const since = computed({
   get: () => (/^\d{4}-\d\d-\d\d$/.test(String(route.query.since)) ? String(route.query.since) : today()),
@@ -68,13 +74,14 @@ const rows = computed(() =>
     club,
     done: (club.spec.loftMeasuredDeg?.takenOn ?? '') >= since.value,
     angles: GAUGED.map((gauged) => {
-      const check = gaugeCheck(club.spec, gauged);
+      const check = gaugeCheck(club.spec, gauged, since.value);
       const fresh = (check.takenOn ?? '') >= since.value;
       return {
         gauged,
         wanted: check.wantedDeg === undefined ? '–' : formatDegrees(check.wantedDeg),
-        last:
-          check.measuredDeg === undefined
+        last: fresh
+          ? ''
+          : check.measuredDeg === undefined
             ? 'never'
             : `${formatDegrees(check.measuredDeg)} on ${shortDay(check.takenOn!)}`,
         value: fresh ? (check.measuredDeg ?? null) : null,
@@ -84,23 +91,37 @@ const rows = computed(() =>
     }),
   })),
 );
+/** Nobody finds a club this far off: it was mistyped, or the wrong club lay in the gauge. Ours. */
+const MISTYPED_DEG = 4;
+const isMistyped = (off: number | undefined) => Math.abs(off ?? 0) > MISTYPED_DEG;
 const offWords = (off: number | undefined) =>
   off === undefined ? '' : `${formatDegrees(Math.abs(off))} ${off > 0 ? 'over' : 'under'}`;
 
 function write(club: ClubView, gauged: Gauged, value: number | string | null): void {
   if (typeof value !== 'number') return;
-  const { version } = store.clubsById.get(club.id) ?? club;
+  const { version, spec } = store.clubsById.get(club.id) ?? club;
+  // The lie on the sheet is what is wanted; it is written down as set before the reading takes its place.
+  const wanted = sheetLie(spec, gauged, since.value);
   store.change(
     [
       {
         do: 'editClub',
         clubId: club.id,
         version,
-        readings: [{ key: GAUGE_KEYS[gauged].measured, value, takenOn: today() }],
+        readings: [
+          ...(wanted ? [{ key: 'lieSetDeg' as const, ...wanted }] : []),
+          { key: GAUGE_KEYS[gauged].measured, value, takenOn: today() },
+        ],
       },
     ],
     'loft-and-lie check',
   );
+}
+
+function verdictWords(verdict: GaugeVerdict, off: number | undefined): string {
+  if (verdict === 'right') return 'right';
+  if (isMistyped(off)) return `${offWords(off)}: mistyped, or another club?`;
+  return verdict === 'off' ? offWords(off) : `${offWords(off)}, measure again`;
 }
 
 /** Enter goes down the column and then to the next, as a gauge is read. */
@@ -140,7 +161,7 @@ async function lay(): Promise<void> {
   const clubId = here.value?.clubId ?? progress.value.nextId;
   const club = clubId === undefined ? undefined : store.clubsById.get(clubId);
   if (!club) return;
-  const [loft, lie] = GAUGED.map((gauged) => gaugeCheck(club.spec, gauged));
+  const [loft, lie] = GAUGED.map((gauged) => gaugeCheck(club.spec, gauged, since.value));
   const loftDeg = loft!.measuredDeg ?? loft!.wantedDeg;
   const lieDeg = lie!.measuredDeg ?? lie!.wantedDeg;
   here.value = { clubId: club.id, gauged: 'loft' };
@@ -158,14 +179,16 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 });
 
 const off = computed(() =>
-  rows.value.filter(({ angles }) => angles.some(({ verdict }) => verdict === 'off')),
+  rows.value.filter(({ angles }) =>
+    angles.some(({ verdict, off: by }) => verdict === 'off' && !isMistyped(by)),
+  ),
 );
 const made = ref(0);
 function makeTickets(): void {
   const tickets = off.value.map(({ club, angles }): TicketDetails => {
-    const wanted = angles.flatMap(({ gauged, verdict }) => {
-      const { wantedDeg } = gaugeCheck(club.spec, gauged);
-      if (verdict !== 'off' || wantedDeg === undefined) return [];
+    const wanted = angles.flatMap(({ gauged, verdict, off }) => {
+      const { wantedDeg } = gaugeCheck(club.spec, gauged, since.value);
+      if (verdict !== 'off' || isMistyped(off) || wantedDeg === undefined) return [];
       return [
         { key: gauged === 'loft' ? ('loftSetDeg' as const) : ('lieSetDeg' as const), value: wantedDeg },
       ];
@@ -268,11 +291,7 @@ function makeTickets(): void {
               <td class="left">
                 <span v-if="angle.verdict" class="verdict" :class="VERDICT_CLASS[angle.verdict]">
                   {{ VERDICT_MARK[angle.verdict] }}
-                  {{
-                    angle.verdict === 'right'
-                      ? 'right'
-                      : `${offWords(angle.off)}${angle.verdict === 'at the edge' ? ', measure again' : ''}`
-                  }}
+                  {{ verdictWords(angle.verdict, angle.off) }}
                 </span>
               </td>
             </template>

@@ -46,7 +46,7 @@ const percent = (value: number | undefined) =>
         </span>
         <span class="figure"
           ><template v-if="row.nowWords !== row.thenWords"
-            ><span class="quiet">{{ row.nowWords }} →</span> </template
+            ><span class="quiet was">{{ row.nowWords }} →</span></template
           ><b>{{ row.thenWords }}</b></span
         >
       </li>
@@ -114,6 +114,9 @@ li {
   bottom: -2px;
   width: 2px;
   background: var(--ink);
+}
+.was {
+  margin-right: 4px;
 }
 .figure {
   text-align: right;

@@ -14,7 +14,7 @@ import QuantityField from '../fields/QuantityField.vue';
 import TextField from '../fields/TextField.vue';
 import { useForm } from '../fields/use-form';
 import OccasionFields from './OccasionFields.vue';
-import { JOB_KEYS, JOB_WORDS, nowOf, plainLabel } from './ticket-words';
+import { JOB_KEYS, JOB_WORDS, nowOf, plainLabel, usualName } from './ticket-words';
 
 /** A job for the bench: which club, what it is to be, why, and by when. */
 const props = defineProps<{ clubs: readonly ClubView[]; ticket?: TicketView; clubId?: string }>();
@@ -23,7 +23,11 @@ const emit = defineEmits<{ save: [details: TicketDetails]; leave: [] }>();
 const draft = reactive({
   name: props.ticket?.name ?? '',
   job: props.ticket?.job ?? ('bend' as BenchJob),
-  clubId: props.ticket?.clubId ?? props.clubId ?? props.clubs[0]?.id ?? '',
+  clubId:
+    props.ticket?.clubId ??
+    props.clubId ??
+    (props.clubs.find(({ kind }) => kind === 'iron') ?? props.clubs[0])?.id ??
+    '',
   why: props.ticket?.why ?? '',
   eventId: props.ticket?.eventId ?? null,
   dueOn: props.ticket?.dueOn ?? null,
@@ -44,9 +48,9 @@ const nowWords = (key: QuantityKey) => {
   return now === null ? 'not known now' : `now ${now}`;
 };
 /** The name follows job and club until somebody writes another. */
-const usualName = computed(() => `${JOB_WORDS[draft.job]}: ${club.value?.name ?? ''}`);
+const suggested = computed(() => usualName(draft.job, club.value?.name ?? 'club'));
 watch(
-  usualName,
+  suggested,
   (name, before) => {
     if (draft.name === '' || draft.name === before) draft.name = name;
   },

@@ -83,7 +83,7 @@ function finish(takenOn: string, became: BenchValue[]): void {
           On the bench
         </NButton>
       </template>
-      <ActionMenu :actions="actions" :label="`More for ${ticket.name}`" />
+      <ActionMenu size="small" :actions="actions" :label="`More for ${ticket.name}`" />
     </div>
   </article>
 </template>

@@ -213,7 +213,13 @@ function makeTickets(): void {
           </tr>
         </tbody>
       </NTable>
-      <NForm v-if="toDo.length > 0 && !store.readOnly" size="small" inline class="make no-print">
+      <NForm
+        v-if="toDo.length > 0 && !store.readOnly"
+        size="small"
+        inline
+        :show-feedback="false"
+        class="make no-print"
+      >
         <OccasionFields v-model:event-id="occasion.eventId" v-model:due-on="occasion.dueOn" />
         <NButton type="primary" :disabled="made > 0" @click="makeTickets"
           >Make {{ counted(toDo.length, 'ticket') }}</NButton

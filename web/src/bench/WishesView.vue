@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { WISH_STATES, baselineOf, type WishDetails, type WishView } from '@tasche/contract';
-import { DEFAULT_GAP_SETTINGS, ladderClub, numberIn, type LadderClub, type WishedItem } from '@tasche/core';
+import {
+  DEFAULT_GAP_SETTINGS,
+  TIE_STROKES,
+  ladderClub,
+  numberIn,
+  type BestUse,
+  type LadderClub,
+  type WishedItem,
+} from '@tasche/core';
 import { NButton, NEmpty, NTable } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref } from 'vue';
@@ -88,7 +96,7 @@ const question = computed<WishQuestion | null>(() =>
       },
 );
 const { answer, working, problem, stop } = useWishWorth(question);
-const TIE = 0.02;
+const TIE = TIE_STROKES;
 const worthOf = (id: string) => answer.value?.worth.find((one) => one.id === id);
 const nameOf = (id: string) =>
   wishes.value.find((wish) => wish.id === id)?.name ?? store.clubsById.get(id)?.name ?? '';
@@ -102,8 +110,14 @@ function gainWords(wish: WishView): string {
 }
 const outWords = (id: string) =>
   (worthOf(id)?.gain ?? 0) >= TIE ? (worthOf(id)?.out ?? []).map(nameOf).filter(Boolean).join(', ') : '';
-const best = computed(() => answer.value?.best);
-const sums = computed(() => (answer.value?.ladder ?? []).filter(({ gain }) => gain >= TIE));
+const best = computed(() => answer.value?.advised);
+/** Sums that gain something one can tell from the one before. */
+const sums = computed(() => {
+  const told: BestUse[] = [];
+  for (const use of answer.value?.ladder ?? [])
+    if (use.gain >= (told.at(-1)?.gain ?? 0) + TIE) told.push(use);
+  return told;
+});
 
 const gamerCost = computed(() => {
   const clubs = (store.gamer?.clubIds ?? []).flatMap((id) => store.clubsById.get(id) ?? []);
@@ -209,7 +223,7 @@ const actionsOf = (wish: WishView) => [
             <th scope="col" class="left">State</th>
             <th scope="col">Price</th>
             <th scope="col">Gain a round</th>
-            <th scope="col" class="left">For</th>
+            <th scope="col" class="left">In the place of</th>
             <th scope="col"><span class="unseen">More</span></th>
           </tr>
         </thead>
@@ -234,6 +248,7 @@ const actionsOf = (wish: WishView) => [
             <td class="left quiet">{{ outWords(wish.id) }}</td>
             <td>
               <ActionMenu
+                size="small"
                 v-if="!store.readOnly"
                 :actions="actionsOf(wish)"
                 :label="`More for ${wish.name}`"

@@ -22,6 +22,22 @@ export const JOB_WORDS: Record<BenchJob, string> = {
   other: 'Other',
 };
 
+/** A job's name while nobody has given it another: "Regrip the 5 wood". */
+export function usualName(job: BenchJob, clubName: string): string {
+  const names: Record<BenchJob, string> = {
+    bend: `Bend the ${clubName}`,
+    sleeve: `Turn the ${clubName}’s sleeve`,
+    weight: `Weight on the ${clubName}`,
+    length: `Length of the ${clubName}`,
+    shaft: `New shaft for the ${clubName}`,
+    grip: `Regrip the ${clubName}`,
+    grooves: `New grooves for the ${clubName}`,
+    build: `Build the ${clubName}`,
+    other: `The ${clubName}`,
+  };
+  return names[job];
+}
+
 /** What a job is usually about: the quantities it asks for. */
 export const JOB_KEYS: Record<BenchJob, readonly QuantityKey[]> = {
   bend: ['loftSetDeg', 'lieSetDeg'],

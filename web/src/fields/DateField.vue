@@ -89,6 +89,7 @@ function pick(moment: number | null): void {
       type="date"
       :value="timestamp"
       :format="shownAs"
+      :placeholder="optional ? 'no day' : 'which day?'"
       :disabled="disabled"
       :is-date-disabled="(moment: number) => fault(format(moment, 'yyyy-MM-dd')) !== ''"
       :status="complaint ? 'error' : undefined"

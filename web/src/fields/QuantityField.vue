@@ -33,6 +33,7 @@ watch(
 
 function take(value: CellValue | null): void {
   complaint.value = '';
+  text.value = shown(value);
   given = value;
   emit('update:value', value);
 }
