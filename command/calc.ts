@@ -1,5 +1,6 @@
 import {
   calcBasket,
+  calcBend,
   calcCarry,
   calcChoose,
   calcConditions,
@@ -23,6 +24,7 @@ const CALCULATIONS: Record<string, (document: unknown) => unknown> = {
   travel: calcTravel,
   remedies: calcRemedies,
   basket: calcBasket,
+  bend: calcBend,
 };
 
 /**

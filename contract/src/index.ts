@@ -2,6 +2,7 @@
 import './validation-messages.js';
 
 export * from './basket-document.js';
+export * from './bend-document.js';
 export * from './remedies-document.js';
 export * from './json-limits.js';
 export * from './problem.js';

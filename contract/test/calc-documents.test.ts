@@ -3,6 +3,7 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, it } from 'vitest';
 import {
   calcBasket,
+  calcBend,
   calcCarry,
   calcChoose,
   calcConditions,
@@ -471,5 +472,61 @@ describe('calc basket and calc remedies', () => {
     expect(() => calcBasket({ ...few, balls: 10.5 })).toThrow('balls must be a whole number');
     expect(() => calcRemedies({ ...few, bag: ['3 wood'] })).toThrow('bag names a club that is not there');
     expect(() => calcRemedies({ clubs })).toThrow('bag is missing');
+  });
+});
+
+describe('calc bend', () => {
+  const [validInput, validOutput] = [schemaOf('bend-input'), schemaOf('bend-output')];
+  const stated = (carryM: number) => ({ full: { carryM, source: 'stated' } });
+  const wedges = [
+    { id: '8', name: '8', kind: 'iron', loftDeg: 36, shots: stated(136) },
+    { id: '9', name: '9', kind: 'iron', loftDeg: 40, shots: stated(125) },
+    { id: 'PW', name: 'PW', kind: 'iron', loftDeg: 44, shots: stated(114) },
+    { id: '52', name: '52', kind: 'wedge', loftDeg: 52, bounceDeg: 10, shots: stated(92) },
+    { id: '56', name: '56', kind: 'wedge', loftDeg: 56, bounceDeg: 12, shots: stated(80) },
+  ];
+
+  it.each([
+    ['a bag with a gap', { clubs: wedges }],
+    [
+      'limits, a sleeve and a window',
+      {
+        clubs: [{ id: 'w', name: '3 wood', kind: 'fairway', loftDeg: 15, shots: stated(210) }, ...wedges],
+        limits: [
+          { clubId: 'PW', weakerDeg: 2, strongerDeg: 0 },
+          { clubId: 'w', turnsDeg: [-1, 1] },
+        ],
+        bounce: { minDeg: 6, maxDeg: 12 },
+      },
+    ],
+    [
+      'lofts alone, by lofts',
+      { clubs: wedges.map((club) => ({ ...club, shots: {} })), school: 'even-lofts-4' },
+    ],
+    ['no clubs', { clubs: [] }],
+  ])('takes %s, and answers as published', (_what, document) => {
+    expect(validInput(plain(document)), JSON.stringify(validInput.errors)).toBe(true);
+    const answer = plain(calcBend(document));
+    expect(validOutput(answer), JSON.stringify(validOutput.errors)).toBe(true);
+  });
+
+  it('bends towards the gap, no farther than it may, and keeps bounce in its window', () => {
+    const limits = [{ clubId: 'PW', weakerDeg: 0.5, strongerDeg: 0 }];
+    const { plans } = calcBend({ clubs: wedges, limits, bounce: { minDeg: 10, maxDeg: 12 } });
+    for (const { bends } of plans) {
+      expect(bends.find(({ clubId }) => clubId === 'PW')?.byDeg ?? 0).toBeLessThanOrEqual(0.5);
+      expect(bends.find(({ clubId }) => clubId === '52')?.byDeg ?? 0).toBeGreaterThanOrEqual(0);
+    }
+    expect(plans.length).toBeGreaterThan(1);
+  });
+
+  it('refuses by name', () => {
+    expect(() => calcBend({ clubs: wedges, limits: [{ clubId: 'x' }] })).toThrow(
+      'limits names a club that is not there',
+    );
+    expect(() => calcBend({ clubs: wedges, limits: [{ clubId: '8', weakerDeg: 9 }] })).toThrow(
+      'limits[0].weakerDeg must be between 0 and 6',
+    );
+    expect(() => calcBend({ clubs: wedges, more: 1 })).toThrow('unknown field: more');
   });
 });

@@ -8,10 +8,7 @@ import UnitButton from '../app/UnitButton.vue';
 import {
   isFullSwing,
   shotIn,
-  BENDING_CAUTION,
   COMMITTEE_DECIDES,
-  bentClub,
-  formatDegrees,
   GAPPING_STRATEGIES,
   bagFindings,
   type Remedy,
@@ -38,6 +35,7 @@ import { useSheetEditing } from '../sheet/use-sheet-editing';
 import BagMenu from './BagMenu.vue';
 import LeftOut from './LeftOut.vue';
 import PasteNotice from './PasteNotice.vue';
+import { loftTrial, remedyTrial, wishOfRemedy } from './remedy-trial';
 import SwapPicker from './SwapPicker.vue';
 import VerdictCard from './VerdictCard.vue';
 import { useBagLadder } from './use-bag-ladder';
@@ -141,33 +139,19 @@ function putIn(clubId: string): void {
 
 function tryRemedy(remedy: Remedy | undefined): void {
   if (!remedy || !bag.value) return;
-  const { id: bagId } = bag.value;
-  const { text: words, bag: clubs } = remedy;
-  const commands: Command[] = [
-    ...(remedy.outId ? [{ do: 'takeOut', bagId, clubId: remedy.outId } as const] : []),
-    ...(remedy.inId ? [{ do: 'putIn', bagId, clubId: remedy.inId } as const] : []),
-  ];
-  trial.value = {
-    words,
-    clubs,
-    ...(commands.length > 0 && { commands }),
-    ...(remedy.bends && {
-      caution: `${BENDING_CAUTION} Carries after it are modelled; write the new loft down when it is done.`,
-    }),
-  };
+  trial.value = remedyTrial(remedy, bag.value.id, props.playerId, store.clubsById);
 }
 
-/** A loft of one's own, looked at on the ladder before anything is bent or turned. */
 function tryLoft(clubId: string, loftDeg: number): void {
-  const club = ladder.inBag.value.find(({ id }) => id === clubId);
-  if (club?.loftDeg === undefined) return;
-  const bent = bentClub(club, loftDeg - club.loftDeg);
+  const { value: clubs } = ladder.inBag;
+  const club = clubs.find(({ id }) => id === clubId);
   openClubId.value = null;
-  trial.value = {
-    words: `${club.name} at ${formatDegrees(loftDeg)}, ${formatDegrees(club.loftDeg)} now`,
-    clubs: ladder.inBag.value.map((one) => (one === club ? bent : one)),
-    caution: `${BENDING_CAUTION} Carries after it are modelled; write the new loft down when it is done.`,
-  };
+  if (club) trial.value = loftTrial(club, loftDeg, clubs, props.playerId, store.clubsById) ?? null;
+}
+
+function wishFor(remedy: Remedy): void {
+  store.change(wishOfRemedy(remedy, props.playerId, store.clubsById));
+  void router.push({ name: 'wishes', params: { playerId: props.playerId } });
 }
 
 /** The swap that mends the bag, as soon as it has been found. */
@@ -519,6 +503,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           :closed="ladder.difference.value.closed"
           :pointed="pointed"
           :remedies="remedies"
+          @wish="wishFor"
           :trial="trial"
           :unit="unit"
           :read-only="store.readOnly"

@@ -28,7 +28,7 @@ const props = defineProps<{
   unit: DistanceUnit;
   readOnly: boolean;
 }>();
-const emit = defineEmits<{ try: [remedy: Remedy]; keep: []; leave: []; mark: [] }>();
+const emit = defineEmits<{ try: [remedy: Remedy]; wish: [remedy: Remedy]; keep: []; leave: []; mark: [] }>();
 
 const evenness = computed(() => props.report.evenness && unevenWords(props.report.evenness, props.unit));
 const evennessBefore = computed(
@@ -65,7 +65,9 @@ function stepWords(step: StepReport): string {
     <p v-if="trial" class="trial">
       <strong>Trying: {{ trial.words }}</strong>
       <template v-if="trial.commands">
-        <NButton @click="emit('keep')" size="small" type="primary">Keep it <kbd>Enter</kbd></NButton>
+        <NButton @click="emit('keep')" size="small" type="primary"
+          >{{ trial.keepWords ?? 'Keep it' }} <kbd>Enter</kbd></NButton
+        >
       </template>
       <NButton @click="emit('leave')" size="small">Cancel <kbd>Esc</kbd></NButton>
       <span v-if="trial.caution" class="caution small">{{ trial.caution }}</span>
@@ -99,6 +101,7 @@ function stepWords(step: StepReport): string {
           gainWords(remedy)
         }}</span>
         <NButton v-if="remedy.kind !== 'buy'" @click="emit('try', remedy)" size="small"> Try it </NButton>
+        <NButton v-else @click="emit('wish', remedy)" size="small"> Wish for it </NButton>
       </span>
     </p>
     <p v-else-if="!trial && remedies && atFault && !readOnly" class="quiet small">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import PageHead from '../app/PageHead.vue';
 import { NButton, NEmpty } from 'naive-ui';
-import { baselineOf, type BasketLine } from '@tasche/contract';
+import { ballOn, baselineOf, type BasketLine } from '@tasche/contract';
 import {
   BASKET_BOUNDS,
   DEFAULT_GAP_SETTINGS,
@@ -113,7 +113,7 @@ function hit(): void {
         conditions,
         surface: MEDIUM_FAIRWAY,
         hitOff: 'grass',
-        ball: '',
+        ball: ballOn(store.sheet!.player.balls, today()) ?? '',
         notes: '',
         basket: lines.value,
       },

@@ -55,3 +55,18 @@ export function bendTicket(
     why: [`from ${formatDegrees(fromDeg)}`, bounce, occasion.why].filter(Boolean).join('; '),
   };
 }
+
+/** Clubs that a chosen bag brings in: to be checked and packed before its first day. */
+export function readyTickets(
+  clubs: readonly { club: ClubView; why: string }[],
+  occasion: Omit<TicketOccasion, 'why'>,
+): TicketDetails[] {
+  return clubs.map(({ club, why }) => ({
+    ...occasion,
+    why,
+    job: 'other',
+    clubId: club.id,
+    name: `Have the ${club.name} ready`,
+    wanted: [],
+  }));
+}

@@ -20,6 +20,7 @@ const name = computed(() => props.label ?? quantity.value.label);
 const shown = (value: CellValue | null) => (value === null ? '' : showQuantity(quantity.value, value));
 const text = ref(shown(props.value));
 const complaint = ref('');
+const chosen = computed(() => (typeof props.value === 'string' ? props.value : null));
 let given: CellValue | null = props.value;
 watch(
   () => props.value,
@@ -62,7 +63,7 @@ defineExpose({ focus: () => field.value?.focus() });
     <ChoiceField
       v-if="quantity.type === 'choice'"
       ref="field"
-      :value="value as string | null"
+      :value="chosen"
       :label="name"
       :options="[...quantity.choices]"
       :disabled="disabled"

@@ -41,6 +41,7 @@ import { useSchedule } from '../courses/schedule-store';
 import { groundWords, roundAirWords } from '../courses/ground-words';
 import { isTyping, isUndoOfField } from '../keys/is-typing';
 import { queriedSchool } from '../bag/use-bag-ladder';
+import { addTickets, readyTickets } from '../bench/new-tickets';
 import { useSheet } from '../sheet/sheet-store';
 import AfterRound from './AfterRound.vue';
 import DayBar from './DayBar.vue';
@@ -277,6 +278,30 @@ function remove(): void {
   store.change([{ do: 'removePlan', planId: props.plan.id, version: props.plan.version }]);
   void router.push({ name: 'plan', params: { playerId: props.playerId } });
 }
+/** Clubs that a settled round brings in, and nobody has a ticket for yet. */
+const comingIn = computed(() => {
+  const asked = new Set(
+    store.sheet!.tickets.filter(({ eventId }) => eventId === props.plan.eventId).map(({ clubId }) => clubId),
+  );
+  const swaps = rounds.value.flatMap(({ id }) => planRoundOf(props.plan, id).swaps);
+  return swaps.filter(
+    ({ inId }, i) =>
+      inId !== undefined && !asked.has(inId) && swaps.findIndex((one) => one.inId === inId) === i,
+  );
+});
+function makeTickets(): void {
+  const clubs = comingIn.value.flatMap(({ inId, why }) => {
+    const club = store.clubsById.get(inId!);
+    return club ? [{ club, why: why ?? '' }] : [];
+  });
+  const first = rounds.value.map((one) => one.day).sort()[0] ?? null;
+  store.change(
+    addTickets(props.playerId, readyTickets(clubs, { eventId: props.plan.eventId, dueOn: first })),
+    `have ready for ${props.plan.name}`,
+  );
+  void router.push({ name: 'bench', params: { playerId: props.playerId } });
+}
+
 const day = ref<InstanceType<typeof DayBar> | null>(null);
 const actions = computed((): Action[] => [
   ...(event.value
@@ -290,6 +315,12 @@ const actions = computed((): Action[] => [
         },
       ]
     : []),
+  {
+    key: 'tickets',
+    label: 'Tickets for what comes in',
+    disabled: comingIn.value.length === 0,
+    run: makeTickets,
+  },
   { key: 'event', label: 'Plan an event', run: () => (writing.value = 'new') },
   { key: 'week', label: 'Plan a week', run: () => (writing.value = 'week') },
   { key: 'remove', label: 'Delete this plan', run: remove },

@@ -3,7 +3,7 @@ import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NTable } from 'naive-ui';
-import { planRoundOf } from '@tasche/contract';
+import { ballOn, planRoundOf } from '@tasche/contract';
 import { COMMITTEE_DECIDES, bagFindings, distanceNumber } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
 import { computed, onMounted } from 'vue';
@@ -52,6 +52,7 @@ const rounds = computed(() =>
 /** On the morning of a round the bag is the round's before; rounds in a row with one bag are one morning's work. */
 const since = (i: number) =>
   sinceWords(rounds.value[i - 1]?.bag?.clubIds, rounds.value[i]!.bag?.clubIds, (id) => name(id)!);
+const ball = computed(() => ballOn(store.sheet!.player.balls, days.value[0] ?? today()));
 const dayName = (day: string) => format(parseISO(day), 'EEEE d MMMM');
 const days = computed(() => (event.value?.rounds ?? []).map(({ day }) => day).sort());
 const print = () => window.print();
@@ -66,7 +67,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
         <p v-if="event" class="quiet">
           {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }};
           {{ counted(event.limits.clubs, 'club') }}, {{ event.limits.lengthIn }} in at most. Against the
-          gamer: {{ gamerNames }}.
+          gamer: {{ gamerNames }}.<template v-if="ball"> Ball: {{ ball }}.</template>
         </p>
       </template>
       <template #actions>

@@ -8,6 +8,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NCheckbox, NTable } from 'naive-ui';
 import {
+  ballOn,
   MAX_FILE_BYTES,
   STRIKE_FIELDS,
   headsKey,
@@ -62,7 +63,7 @@ const session = reactive<SessionDetails>({
   conditions: baseline.value.conditions,
   surface: MEDIUM_FAIRWAY,
   hitOff: 'grass',
-  ball: '',
+  ball: ballOn(store.sheet!.player.balls, today()) ?? '',
   notes: '',
 });
 const clubs = reactive<Record<string, ClubMatch>>({});

@@ -4,20 +4,22 @@ import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton, NForm, NFormItem } from 'naive-ui';
-import { required, sessionDetails, type SessionDetails } from '@tasche/contract';
+import { ballOn, required, sessionDetails, type SessionDetails } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, type PlayingConditions } from '@tasche/core';
 import { reactive } from 'vue';
 import { today } from '../app/day';
+import { useSheet } from '../sheet/sheet-store';
 
 /** Where and off what a session is held; its air is set beside it once it is open. */
 const props = defineProps<{ session?: SessionDetails; baseline: PlayingConditions; action: string }>();
 const emit = defineEmits<{ save: [details: SessionDetails]; leave: [] }>();
 
+const store = useSheet();
 const draft = reactive<SessionDetails>({
   name: props.session?.name ?? '',
   heldOn: props.session?.heldOn ?? today(),
   hitOff: props.session?.hitOff ?? 'grass',
-  ball: props.session?.ball ?? '',
+  ball: props.session?.ball ?? ballOn(store.sheet?.player.balls ?? [], today()) ?? '',
   notes: props.session?.notes ?? '',
   conditions: props.session?.conditions ?? props.baseline.conditions,
   surface: props.session?.surface ?? MEDIUM_FAIRWAY,

@@ -1,0 +1,93 @@
+import type { ClubView, Command } from '@tasche/contract';
+import { BENDING_CAUTION, bentClub, formatDegrees, type LadderClub, type Remedy } from '@tasche/core';
+import { v4 as newId } from 'uuid';
+import { addTickets, bendTicket } from '../bench/new-tickets';
+import type { Trial } from './trial';
+
+const AFTER_A_BEND = `${BENDING_CAUTION} Carries after it are modelled; write the new loft down when it is done.`;
+
+/** Tickets for bends and turns: what is tried on the ladder is done at the bench. */
+function bendTickets(
+  playerId: string,
+  bends: NonNullable<Remedy['bends']>,
+  why: string,
+  clubs: ReadonlyMap<string, ClubView>,
+): Command[] {
+  const tickets = bends.flatMap(({ clubId, fromDeg, toDeg }) => {
+    const club = clubs.get(clubId);
+    const bend = { byDeg: toDeg - fromDeg, fromDeg, toDeg };
+    return club ? [bendTicket(club, bend, { why, eventId: null, dueOn: null })] : [];
+  });
+  return addTickets(playerId, tickets);
+}
+
+/** A remedy looked at on the ladder; keeping it changes the bag, or makes the tickets for the bench. */
+export function remedyTrial(
+  { text: words, bag: clubs, inId, outId, bends }: Remedy,
+  bagId: string,
+  playerId: string,
+  views: ReadonlyMap<string, ClubView>,
+): Trial {
+  const commands: Command[] = bends
+    ? bendTickets(playerId, bends, words, views)
+    : [
+        ...(outId === undefined ? [] : [{ do: 'takeOut', bagId, clubId: outId } as const]),
+        ...(inId === undefined ? [] : [{ do: 'putIn', bagId, clubId: inId } as const]),
+      ];
+  return {
+    words,
+    clubs,
+    ...(commands.length > 0 && { commands }),
+    ...(bends && {
+      keepWords: bends.length === 1 ? 'Make the ticket' : 'Make the tickets',
+      caution: AFTER_A_BEND,
+    }),
+  };
+}
+
+/** A loft of one's own, looked at before anything is bent or turned; undefined for a club without a loft. */
+export function loftTrial(
+  club: LadderClub,
+  loftDeg: number,
+  inBag: readonly LadderClub[],
+  playerId: string,
+  views: ReadonlyMap<string, ClubView>,
+): Trial | undefined {
+  if (club.loftDeg === undefined) return undefined;
+  const bent = bentClub(club, loftDeg - club.loftDeg);
+  const bends = [{ clubId: club.id, fromDeg: club.loftDeg, toDeg: loftDeg }];
+  return {
+    words: `${club.name} at ${formatDegrees(loftDeg)}, ${formatDegrees(club.loftDeg)} now`,
+    clubs: inBag.map((one) => (one === club ? bent : one)),
+    commands: bendTickets(playerId, bends, '', views),
+    keepWords: 'Make the ticket',
+    caution: AFTER_A_BEND,
+  };
+}
+
+/** The club a remedy would buy, for the wish list; nothing where it buys none. */
+export function wishOfRemedy(
+  { bag, text: notes }: Remedy,
+  playerId: string,
+  views: ReadonlyMap<string, ClubView>,
+): Command[] {
+  const wished = bag.find(({ id }) => !views.has(id));
+  if (wished?.loftDeg === undefined) return [];
+  const { name, kind, loftDeg } = wished;
+  return [
+    {
+      do: 'addWish',
+      wish: {
+        id: newId(),
+        playerId,
+        name,
+        purpose: 'buy',
+        state: 'wished',
+        price: null,
+        club: { kind, loftDeg },
+        clubId: null,
+        notes,
+      },
+    },
+  ];
+}
