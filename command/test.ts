@@ -105,6 +105,7 @@ function imports(): Counts {
       'server/src',
       'web/src',
       'standins/launch-monitor',
+      'standins/gauge',
       'standins/weather',
       'command',
     ]),

@@ -1,5 +1,7 @@
+import { existsSync } from 'node:fs';
 import type { TestProject } from 'vitest/node';
 import { throwAwayCluster } from '../../command/cluster.js';
+import { ensureDebian } from '../../command/debian.js';
 
 declare module 'vitest' {
   interface ProvidedContext {
@@ -9,6 +11,8 @@ declare module 'vitest' {
 
 /** One real PostgreSQL for all server tests; every test file makes its own workspaces in it. */
 export default async function setup(project: TestProject): Promise<() => void> {
+  // PDFs are read back by another program.
+  ensureDebian('pdftotext', 'poppler-utils', () => existsSync('/usr/bin/pdftotext'));
   const cluster = await throwAwayCluster();
   project.provide('databaseUrl', cluster.url);
   return cluster.stop;

@@ -28,7 +28,12 @@ import {
 import type { SpecSheet } from './spec-sheet-pdf.js';
 
 const sheetQuery = yup.object({ asOf: dateSchema });
-const printQuery = yup.object({ asOf: dateSchema, bag: idSchema, unit: distanceUnitSchema });
+const printQuery = yup.object({
+  asOf: dateSchema,
+  bag: idSchema,
+  unit: distanceUnitSchema,
+  builder: yup.boolean(),
+});
 const changesQuery = pageQuery('before', momentCursorSchema);
 const readingsQuery = pageQuery('before', dayCursorSchema);
 const betweenQuery = yup.object({ from: required(dateSchema), to: required(dateSchema) });
@@ -71,7 +76,7 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
 
   router.get('/players/:playerId/sheet.pdf', async (request, response) => {
     const playerId = idIn(request, 'playerId');
-    const { asOf, bag, unit } = readQuery(request, printQuery);
+    const { asOf, bag, unit, builder } = readQuery(request, printQuery);
     const sheet = await readSheet(orm, (await scopeOf(request)).workspaceId, playerId, asOf ?? null);
     const bagId = bag ?? sheet.bags.find((one) => one.gamer)?.id;
     const spec: SpecSheet = {
@@ -83,6 +88,7 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
         'even-carries',
       unit: unit ?? sheet.player.distanceUnit,
       day: asOf ?? new Date().toISOString().slice(0, 10),
+      builder: builder ?? false,
     };
     const pdf = await runInThread<SpecSheet, Uint8Array>(
       new URL('./spec-sheet-pdf.ts', import.meta.url),

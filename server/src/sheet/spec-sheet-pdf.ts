@@ -43,6 +43,8 @@ export interface SpecSheet {
   strategy: GappingStrategyId;
   unit: DistanceUnit;
   day: string;
+  /** With serial numbers, stepping and wraps, for whoever builds from it. */
+  builder?: boolean;
 }
 
 /**
@@ -57,6 +59,7 @@ export default async function specSheetPdf({
   strategy,
   unit,
   day,
+  builder = false,
 }: SpecSheet): Promise<Buffer> {
   const ladderClubs = placedClubs(clubs.map(ladderClub), player.baseline ?? undefined);
   const report = gaps(ladderClubs, { school: strategy, settings: player.gapSettings, unit });
@@ -80,7 +83,7 @@ export default async function specSheetPdf({
         ],
         margin: [0, 0, 0, 10],
       },
-      sheetTable(clubs, report, unit),
+      sheetTable(clubs, report, unit, builder),
       {
         text: [
           { text: `${report.headline.title} `, bold: true, color: COLOURS[report.headline.severity] },
@@ -111,7 +114,12 @@ export default async function specSheetPdf({
   return pdfOf(document);
 }
 
-function sheetTable(clubs: readonly ClubView[], report: GapReport, unit: DistanceUnit): Content {
+function sheetTable(
+  clubs: readonly ClubView[],
+  report: GapReport,
+  unit: DistanceUnit,
+  builder: boolean,
+): Content {
   const order = new Map(report.rungs.map((rung, i) => [rung.clubId, i]));
   const last = report.rungs.length;
   const place = (club: ClubView) => order.get(club.id) ?? (isFullSwing(club.kind) ? last : last + 1);
@@ -158,6 +166,7 @@ function sheetTable(clubs: readonly ClubView[], report: GapReport, unit: Distanc
             club,
             report.steps.find((step) => step.upperId === club.id),
             unit,
+            builder,
           ),
         ),
       ],
@@ -174,7 +183,12 @@ function sheetTable(clubs: readonly ClubView[], report: GapReport, unit: Distanc
   };
 }
 
-function clubRow(club: ClubView, step: StepReport | undefined, unit: DistanceUnit): TableCell[] {
+function clubRow(
+  club: ClubView,
+  step: StepReport | undefined,
+  unit: DistanceUnit,
+  builder: boolean,
+): TableCell[] {
   const show = (key: QuantityKey) => {
     const value = club.spec[key]?.value;
     return value === undefined ? '' : showQuantity(quantityOf(key)!, value);
@@ -183,15 +197,20 @@ function clubRow(club: ClubView, step: StepReport | undefined, unit: DistanceUni
   const moved = loft?.stampedDeg !== undefined && Math.abs(loft.stampedDeg - loft.deg) > 0.01;
   const full = shotIn(club.spec, 'shot.full');
   const shaft = [show('shaft'), show('flex'), show('shaftWeightG')].filter(Boolean).join(' ');
+  const more = (key: QuantityKey, words: (shown: string) => string) =>
+    builder && club.spec[key] !== undefined ? `, ${words(show(key))}` : '';
+  const built: Partial<Record<QuantityKey, string>> = {
+    grip: `${show('grip')}${more('gripWraps', (wraps) => `${wraps} wraps`)}`,
+  };
   return [
     { text: club.name, bold: true, noWrap: true },
     {
       text: loft ? `${formatDegrees(loft.deg)}${moved ? ` (${formatDegrees(loft.stampedDeg!)})` : ''}` : '',
       noWrap: true,
     },
-    ...SPEC_COLUMNS.map((key): TableCell => ({ text: show(key), noWrap: key !== 'grip' })),
-    show('head'),
-    shaft,
+    ...SPEC_COLUMNS.map((key): TableCell => ({ text: built[key] ?? show(key), noWrap: key !== 'grip' })),
+    `${show('head')}${more('serial', (serial) => `no. ${serial}`)}`,
+    `${shaft}${more('stepping', (stepping) => stepping)}${more('tipTrimIn', (tip) => `tipped ${tip}`)}`,
     { text: full ? distanceNumber(full.carryM, unit) : '', bold: true, alignment: 'right' },
     { text: factSourceWords(club.spec, 'shot.full', unit), color: QUIET, noWrap: true },
     step ? stepBar(step, unit) : '',

@@ -25,6 +25,7 @@ const query = computed(
 
 const options = computed(() => [
   { key: 'pdf', label: 'Spec sheet as PDF' },
+  { key: 'pdf-builder', label: 'Spec sheet with serial numbers, stepping, wraps' },
   { key: 'csv', label: 'This bag as CSV' },
   { key: 'csv-all', label: 'Whole locker as CSV' },
   { key: 'json', label: 'Whole locker with history as JSON' },
@@ -50,6 +51,9 @@ function select(key: string): void {
   switch (key) {
     case 'pdf':
       open('sheet.pdf');
+      break;
+    case 'pdf-builder':
+      window.open(`${address.value}/sheet.pdf?${query.value}&builder=true`, '_blank');
       break;
     case 'csv':
       open('sheet.csv');

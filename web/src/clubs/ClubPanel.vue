@@ -32,6 +32,9 @@ import {
 import { NButton, NDrawer, NDrawerContent, NTable } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { request } from '../api/request';
+import { counted } from '../app/counted';
+import LinkButton from '../app/LinkButton.vue';
+import { isOpen } from '../bench/ticket-words';
 import { shortDay, today } from '../app/day';
 import { useSettings } from '../app/settings';
 import { cellChange } from '../sheet/cell-change';
@@ -49,6 +52,9 @@ const store = useSheet();
 const settings = useSettings();
 
 const club = computed(() => store.clubsById.get(props.clubId)!);
+const openTickets = computed(
+  () => store.sheet!.tickets.filter((ticket) => ticket.clubId === props.clubId && isOpen(ticket)).length,
+);
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const takenOn = ref(today());
 const complaints = ref(new Map<string, { text: string; reason: string }>());
@@ -208,6 +214,15 @@ function readingText(reading: ReadingView): string {
           <DateField v-model:value="takenOn" :max="today()" :disabled="store.readOnly" label="Taken on"
         /></label>
       </div>
+      <p class="bar">
+        <LinkButton
+          size="small"
+          :to="{ name: 'build', params: { playerId: club.playerId, clubId: club.id } }"
+          @click="emit('close')"
+          >Build sheet</LinkButton
+        >
+        <span v-if="openTickets > 0" class="quiet small">{{ counted(openTickets, 'ticket') }} open for it</span>
+      </p>
       <section v-if="club.kind !== 'putter'">
         <h3>
           Shots <span class="quiet small">in {{ unit }}; apex in {{ unit === 'yd' ? 'ft' : 'm' }}</span>

@@ -1,0 +1,190 @@
+import type { ClubView, TicketView } from '@tasche/contract';
+import { BENCH_JOBS, type Remedy } from '@tasche/core';
+import { describe, expect, it } from 'vitest';
+import { addTickets, bendTicket, readyTickets } from '../../src/bench/new-tickets';
+import { loftTrial, remedyTrial, wishOfRemedy } from '../../src/bag/remedy-trial';
+import {
+  JOB_KEYS,
+  isOpen,
+  missWords,
+  nowOf,
+  ticketsInOrder,
+  usualName,
+  wantedWords,
+} from '../../src/bench/ticket-words';
+import { clubView } from '../sheet';
+
+const ON = '2026-10-01';
+const fact = (value: number | string) => ({ value, takenOn: ON });
+const pw: ClubView = {
+  ...clubView('PW', { carryM: 114 }),
+  kind: 'wedge',
+  spec: {
+    loftStampedDeg: fact(44),
+    loftMeasuredDeg: fact(44.25),
+    lieDeg: fact(63.5),
+    bounceDeg: fact(6),
+    'shot.full': { value: { carryM: 114, source: 'stated' }, takenOn: ON },
+  },
+};
+const occasion = { why: 'even carries', eventId: null, dueOn: '2026-12-01' };
+const ticket = (name: string, more: Partial<TicketView> = {}): TicketView => ({
+  id: name,
+  playerId: 'p',
+  version: 1,
+  name,
+  job: 'bend',
+  clubId: 'PW',
+  wanted: [],
+  why: '',
+  eventId: null,
+  dueOn: null,
+  state: 'asked',
+  misses: [],
+  doneOn: null,
+  removed: false,
+  ...more,
+});
+
+describe('the words of a ticket', () => {
+  it('say what a club is and what it is to be', () => {
+    const wanted = [
+      { key: 'loftSetDeg' as const, value: 45.5 },
+      { key: 'lieSetDeg' as const, value: 63.5 },
+      { key: 'swingWeight' as const, value: 'D4' },
+    ];
+    // The loft it is really at, not the stamp; a lie that is right already has no "from"; what nobody knows has none either.
+    expect(wantedWords(wanted, pw)).toBe('loft 44.25° to 45.5°, lie 63.5°, swing weight D4');
+    expect(wantedWords(wanted, undefined)).toBe('loft 45.5°, lie 63.5°, swing weight D4');
+    expect(nowOf(pw, 'swingWeight')).toBeNull();
+  });
+
+  it('say what was missed, with both figures', () => {
+    expect(missWords([{ key: 'loftSetDeg', wanted: 45, became: 46.25 }])).toBe(
+      'loft became 46.25° where 45.0° was wanted',
+    );
+  });
+
+  it('name every job, and know what it is about', () => {
+    for (const job of BENCH_JOBS) {
+      expect(usualName(job, 'PW')).toContain('PW');
+      expect(JOB_KEYS[job]).toBeDefined();
+    }
+  });
+
+  it('stand by the day they are due, the open ones first, the done ones newest first', () => {
+    const order = ticketsInOrder([
+      ticket('done before', { state: 'done', doneOn: '2026-10-01' }),
+      ticket('no day'),
+      ticket('done last', { state: 'done', doneOn: '2026-11-01' }),
+      ticket('late', { dueOn: '2026-12-20' }),
+      ticket('soon', { dueOn: '2026-11-28', state: 'on the bench' }),
+    ]);
+    expect(order.map(({ name }) => name)).toEqual(['soon', 'late', 'no day', 'done last', 'done before']);
+    expect(order.filter(isOpen)).toHaveLength(3);
+  });
+});
+
+describe('tickets made with one press', () => {
+  it('bend an iron to a loft, and say what its bounce becomes', () => {
+    const made = bendTicket(
+      pw,
+      { byDeg: 1, fromDeg: 44.25, toDeg: 45.25, bounceFromDeg: 6, bounceToDeg: 7 },
+      occasion,
+    );
+    expect(made).toMatchObject({
+      job: 'bend',
+      name: 'Bend the PW 1° weak',
+      wanted: [{ key: 'loftSetDeg', value: 45.25 }],
+      why: 'from 44.25°; bounce becomes 7.0°; even carries',
+      dueOn: '2026-12-01',
+    });
+    expect(addTickets('p', [made])[0]).toMatchObject({ do: 'addTicket', ticket: { playerId: 'p' } });
+  });
+
+  it('turn a wood’s sleeve to a position of its own table, with the direction spelled out', () => {
+    const wood: ClubView = {
+      ...clubView('3 wood', { carryM: 210 }),
+      kind: 'fairway',
+      spec: { loftStampedDeg: fact(15), setting: fact('A'), sleevePositions: fact('A 0, B +1 lie +0.5') },
+    };
+    expect(bendTicket(wood, { byDeg: 1, fromDeg: 15, toDeg: 16 }, occasion)).toMatchObject({
+      job: 'sleeve',
+      name: 'Turn the 3 wood’s sleeve to B',
+      wanted: [
+        { key: 'loftSetDeg', value: 16 },
+        { key: 'setting', value: 'B' },
+      ],
+      why: 'loft up 1.0°, face shut 1.0°, lie 0.5° up; even carries',
+    });
+    // Nobody wrote its table down: the loft is asked for, and no position is made up.
+    const generic = { ...wood, spec: { loftStampedDeg: fact(15), setting: fact('N') } };
+    expect(bendTicket(generic, { byDeg: 1, fromDeg: 15, toDeg: 16 }, occasion).wanted).toEqual([
+      { key: 'loftSetDeg', value: 16 },
+    ]);
+  });
+
+  it('have clubs ready that a bag brings in', () => {
+    const [made] = readyTickets([{ club: pw, why: 'soft turf' }], { eventId: 'e', dueOn: '2026-12-01' });
+    expect(made).toMatchObject({ name: 'Have the PW ready', why: 'soft turf', eventId: 'e', wanted: [] });
+  });
+});
+
+describe('a remedy looked at on the ladder', () => {
+  const remedy = (more: Partial<Remedy>): Remedy =>
+    ({
+      kind: 'bend',
+      text: 'Bend it',
+      bag: [],
+      gain: 0.1,
+      mends: undefined,
+      opens: [],
+      ...more,
+    }) as unknown as Remedy;
+  const views = new Map([['PW', pw]]);
+
+  it('is kept as tickets where it is work for the bench, and as a swap where it is one', () => {
+    const bent = remedyTrial(
+      remedy({ bends: [{ clubId: 'PW', fromDeg: 44.25, toDeg: 45.25 }] }),
+      'bag',
+      'p',
+      views,
+    );
+    expect(bent.keepWords).toBe('Make the ticket');
+    expect(bent.commands).toMatchObject([
+      { do: 'addTicket', ticket: { clubId: 'PW', why: 'from 44.25°; Bend it' } },
+    ]);
+    expect(bent.caution).toContain('eye protection');
+    const swapped = remedyTrial(remedy({ inId: 'a', outId: 'b' }), 'bag', 'p', views);
+    expect(swapped.keepWords).toBeUndefined();
+    expect(swapped.commands).toEqual([
+      { do: 'takeOut', bagId: 'bag', clubId: 'b' },
+      { do: 'putIn', bagId: 'bag', clubId: 'a' },
+    ]);
+    expect(remedyTrial(remedy({}), 'bag', 'p', views).commands).toBeUndefined();
+  });
+
+  it('a loft of one’s own makes a ticket too; a club without a loft has none to try', () => {
+    const club = { id: 'PW', name: 'PW', kind: 'wedge' as const, loftDeg: 44.25, shots: {} };
+    const trial = loftTrial(club, 45, [club], 'p', views)!;
+    expect(trial.words).toBe('PW at 45.0°, 44.25° now');
+    expect(trial.clubs[0]!.loftDeg).toBe(45);
+    expect(trial.commands).toHaveLength(1);
+    expect(loftTrial({ id: 'x', name: 'x', kind: 'wedge', shots: {} }, 45, [], 'p', views)).toBeUndefined();
+  });
+
+  it('what would be bought goes on the wish list, by kind and loft', () => {
+    const bought = {
+      id: 'a wedge of 48',
+      name: 'a wedge of 48.0°',
+      kind: 'wedge' as const,
+      loftDeg: 48,
+      shots: {},
+    };
+    const own = { id: 'PW', name: 'PW', kind: 'wedge' as const, loftDeg: 44, shots: {} };
+    expect(wishOfRemedy(remedy({ bag: [own, bought] }), 'p', views)).toMatchObject([
+      { do: 'addWish', wish: { purpose: 'buy', club: { kind: 'wedge', loftDeg: 48 }, price: null } },
+    ]);
+    expect(wishOfRemedy(remedy({ bag: [own] }), 'p', views)).toEqual([]);
+  });
+});
