@@ -31,7 +31,9 @@ export interface TicketView extends TicketDetails {
   playerId: string;
   version: number;
   state: TicketState;
-  /** What was not met when it was last handed in; it is open again then. */
+  /** What was measured when it was last handed in. */
+  became: readonly BenchValue[];
+  /** What of it was not met; it is open again then. */
   misses: readonly Miss[];
   doneOn: string | null;
   removed: boolean;

@@ -58,7 +58,12 @@ describe('the bench', () => {
         became: [{ key: 'loftMeasuredDeg', value: 45.25 }],
       },
     ]);
-    expect(done.tickets[0]).toMatchObject({ state: 'done', doneOn: '2026-11-02', misses: [] });
+    expect(done.tickets[0]).toMatchObject({
+      state: 'done',
+      doneOn: '2026-11-02',
+      became: [{ key: 'loftMeasuredDeg', value: 45.25 }],
+      misses: [],
+    });
     const club = (await sheet()).clubs.find((one) => one.id === wedgeId)!;
     expect(club.spec.loftMeasuredDeg).toMatchObject({ value: 45.25, takenOn: '2026-11-02' });
     expect(club.spec.loftSetDeg).toMatchObject({ value: 45 });

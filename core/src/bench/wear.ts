@@ -4,8 +4,10 @@ import { numberIn, playingLoft, textIn, type Spec } from '../spec/index.js';
 /** How worn a wedge's grooves may be. */
 export interface GrooveWear {
   weeks: number;
-  /** Shots it is taken to have been hit since; undefined where nobody said how often it is hit. */
-  shots?: number;
+  /** Shots it is taken to have been hit since, in rounds and in practice. */
+  shots: number;
+  /** Nobody wrote down how often it is hit in a round. */
+  assumed: boolean;
   /** Weeks in which it is due, from the day the grooves were new. */
   dueWeeks: number;
   /** YYYY-MM-DD. */
@@ -26,6 +28,8 @@ const FEWEST_WEEKS = 6;
 /** Rounds a week where nobody said: one. A tour player's five are said in the settings. */
 const USUAL_ROUNDS_A_WEEK = 1;
 const PRACTICE_SHARE = 2;
+/** Shots a round with a wedge nobody counted. Ours. */
+const USUAL_HITS = 3;
 
 /**
  * How long a wedge's grooves have been in use, and when they are due; undefined for a club that is no wedge or whose grooves nobody dated.
@@ -42,17 +46,16 @@ export function grooveWear(
   const newOn = Date.parse(`${since}T00:00:00Z`);
   const weeks = Math.max(0, (Date.parse(`${today}T00:00:00Z`) - newOn) / DAY_MS / 7);
   const hits = numberIn(spec, 'hitsPerRound');
-  const aWeek = hits === undefined ? undefined : hits * roundsAWeek * PRACTICE_SHARE;
+  const aWeek = (hits ?? USUAL_HITS) * roundsAWeek * PRACTICE_SHARE;
   const dueWeeks =
-    aWeek === undefined || aWeek === 0
-      ? MOST_WEEKS
-      : Math.min(MOST_WEEKS, Math.max(FEWEST_WEEKS, TOUR_SHOTS / aWeek));
+    aWeek === 0 ? MOST_WEEKS : Math.min(MOST_WEEKS, Math.max(FEWEST_WEEKS, TOUR_SHOTS / aWeek));
   const dueOn = new Date(newOn + Math.round(dueWeeks * 7) * DAY_MS).toISOString().slice(0, 10);
   return {
     weeks,
     dueWeeks,
     dueOn,
     due: dueOn <= today,
-    ...(aWeek !== undefined && { shots: Math.round(aWeek * weeks) }),
+    shots: Math.round(aWeek * weeks),
+    assumed: hits === undefined,
   };
 }

@@ -180,7 +180,9 @@ describe('worn grooves', () => {
   it('are not spoken of where nobody dated them, or there is no wedge', () => {
     expect(grooveWear({ kind: 'wedge', spec: on({ loftStampedDeg: 58 }) }, '2026-03-02')).toBeUndefined();
     expect(grooveWear({ kind: 'fairway', spec: wedge({}).spec }, '2026-03-02')).toBeUndefined();
-    expect(grooveWear(wedge({}), '2026-03-02')).toMatchObject({ dueWeeks: 104, due: false });
+    // Nobody counted: three a round, and said to be assumed.
+    expect(grooveWear(wedge({}), '2026-03-02')).toMatchObject({ assumed: true, shots: 48, due: false });
+    expect(grooveWear(wedge({ hitsPerRound: 3 }), '2026-03-02')).toMatchObject({ assumed: false, shots: 48 });
     expect(grooveWear(wedge({ hitsPerRound: 0 }), '2026-03-02')!.dueWeeks).toBe(104);
   });
 

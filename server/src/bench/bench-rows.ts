@@ -21,6 +21,7 @@ export const Ticket = defineEntity({
     eventId: p.uuid().nullable(),
     dueOn: p.date().nullable(),
     state: p.text().$type<TicketState>(),
+    became: p.json<BenchValue[]>(),
     misses: p.json<Miss[]>(),
     doneOn: p.date().nullable(),
     version: p.integer(),

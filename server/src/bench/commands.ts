@@ -23,6 +23,7 @@ export const benchCommands: Handlers<
       ...ticket,
       wanted: [...ticket.wanted],
       state: 'asked',
+      became: [],
       misses: [],
       doneOn: null,
     });
@@ -53,6 +54,7 @@ export const benchCommands: Handlers<
     const isDone = misses.length === 0;
     recorder.edit('ticket', ticket, {
       state: isDone ? 'done' : 'asked',
+      became: [...became],
       misses: [...misses],
       doneOn: isDone ? takenOn : null,
     });

@@ -18,6 +18,7 @@ export class Migration012Bench extends Migration {
         event_id uuid,
         due_on date,
         state text not null,
+        became jsonb not null,
         misses jsonb not null,
         done_on date,
         version integer not null,

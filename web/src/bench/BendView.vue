@@ -82,6 +82,15 @@ const plan = computed<BendPlan | null>(
 const words = computed(() => answer.value && bendAnswerWords(answer.value, unit.value));
 const off = (one: BendPlan) =>
   unevenWords({ rms: one.offTarget, unit: answer.value!.unit }, unit.value).replace('uneven by ', '±');
+/** Plans that read as good as the one before are left out. */
+const shownPlans = computed(() => {
+  const shown: BendPlan[] = [];
+  for (const one of answer.value?.plans ?? []) {
+    const last = shown.at(-1);
+    if (!last || off(one) !== off(last) || one === answer.value!.chosen) shown.push(one);
+  }
+  return shown;
+});
 function faultWords(before: number, after: number): string {
   if (before === 0 && after === 0) return '';
   return before === after
@@ -200,7 +209,7 @@ watch(plan, () => (made.value = 0));
         >
           <span class="quiet">Half degrees bent in all:</span>
           <NButton
-            v-for="one in answer.plans"
+            v-for="one in shownPlans"
             :key="one.effort"
             size="small"
             :aria-pressed="one === plan"

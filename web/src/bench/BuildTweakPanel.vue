@@ -42,6 +42,7 @@ const FIELDS = [
   { key: 'counterweightG', label: 'Counterweight', unit: 'g', step: 5, bounds: [0, 100] },
 ] as const;
 
+const isChanged = computed(() => Object.values(tweak).some((value) => value !== 0));
 const parts = computed(() => (club.value ? partsOf(club.value.spec) : undefined));
 const effect = computed(() => {
   if (!club.value) return null;
@@ -62,7 +63,11 @@ const wraps = computed(() => (club.value ? numberIn(club.value.spec, 'gripWraps'
 /** The other school: the same moment of inertia down the set, matched to one club. */
 const likeId = ref('');
 const matchable = computed(() => props.clubs.filter(({ spec }) => partsOf(spec)));
-const like = computed(() => matchable.value.find(({ id }) => id === likeId.value) ?? matchable.value[0]);
+const like = computed(
+  () =>
+    matchable.value.find(({ id }) => id === likeId.value && id !== clubId.value) ??
+    matchable.value.find(({ id }) => id !== clubId.value),
+);
 const matchG = computed(() => {
   const own = club.value;
   const model = like.value && partsOf(like.value.spec);
@@ -92,7 +97,8 @@ const matchG = computed(() => {
         />
       </label>
     </div>
-    <p v-if="effect" role="status">
+    <p v-if="!isChanged" class="quiet">Change a figure, and what it does to the club is said here.</p>
+    <p v-else-if="effect" role="status">
       Swing weight <b>{{ signed(effect.points, 1) }} points</b
       ><template v-if="now">, {{ swingWeightWords(now.points) }} to {{ then }}</template
       >; total weight {{ signed(effect.totalG, 0) }} g<template v-if="effect.balanceIn !== undefined"
@@ -113,17 +119,17 @@ const matchG = computed(() => {
       }}
       <template v-if="wraps !== undefined">{{ wraps }} wraps: {{ gripThicker(wraps).text }}.</template>
     </p>
-    <p v-if="matchable.length > 1 && parts">
+    <p v-if="like && parts" class="bar">
       To swing like the
       <ChoiceField
-        :value="like?.id ?? ''"
+        :value="like.id"
         label="Swing like"
-        :options="matchable.map(({ id, name }) => ({ value: id, label: name }))"
+        :options="
+          matchable.filter(({ id }) => id !== clubId).map(({ id, name }) => ({ value: id, label: name }))
+        "
         @update:value="likeId = $event"
       />
-      (moment of inertia matched):
-      <b v-if="matchG !== undefined">{{ signed(matchG, 1) }} g at the head</b
-      ><span v-else class="quiet">choose another club</span>.
+      by moment of inertia: <b v-if="matchG !== undefined">{{ signed(matchG, 1) }} g at the head</b>
     </p>
   </section>
 </template>

@@ -100,7 +100,7 @@ function play(club: ClubView): void {
             <td v-for="key in KEYS" :key="key">
               <QuantityField
                 v-if="!store.readOnly"
-                class="quiet-field"
+                :class="{ 'quiet-field': valueOf(club, key) !== null }"
                 :quantity-key="key"
                 :value="valueOf(club, key)"
                 :label="`${club.name}, ${labelOf(key).toLowerCase()}`"

@@ -8,9 +8,7 @@ import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import PageHead from '../app/PageHead.vue';
 import { useReadAgain } from '../offline/connection';
-import { JOB_WORDS, missWords } from './ticket-words';
-import { showQuantity } from '@tasche/contract';
-import { quantityOf } from '@tasche/core';
+import { JOB_WORDS, missWords, wantedWords } from './ticket-words';
 
 /** Everybody's open tickets, what is due first first. Other people's changes show within some seconds. */
 const page = shallowRef<Page<TicketEntry> | null>(null);
@@ -54,7 +52,7 @@ useIntervalFn(
 const rows = computed(() =>
   (page.value?.rows ?? []).map((ticket) => ({
     ...ticket,
-    wantedWords: ticket.wanted.map(({ key, value }) => showQuantity(quantityOf(key)!, value)).join(', '),
+    wanted: wantedWords(ticket.wanted, undefined),
     late: ticket.dueOn !== null && ticket.dueOn < today(),
     missed: missWords(ticket.misses),
   })),
@@ -102,7 +100,7 @@ const rows = computed(() =>
           <td :title="row.why">
             {{ row.name }} <span class="quiet small">{{ JOB_WORDS[row.job] }}</span>
           </td>
-          <td>{{ row.wantedWords }}</td>
+          <td>{{ row.wanted }}</td>
           <td>{{ row.eventName ?? '' }}</td>
           <td>
             <NTag size="small" :type="row.state === 'on the bench' ? 'info' : 'default'">{{

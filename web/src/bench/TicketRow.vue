@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import ActionMenu from '../app/ActionMenu.vue';
 import { shortDay, today } from '../app/day';
 import TicketFinish from './TicketFinish.vue';
-import { isOpen, missWords, wantedWords } from './ticket-words';
+import { becameWords, isOpen, missWords, wantedWords } from './ticket-words';
 
 /** One ticket: what is wanted, why, by when, its cautions, and what can be done with it. */
 const props = defineProps<{
@@ -26,7 +26,8 @@ const emit = defineEmits<{
 const finishing = ref(false);
 const open = computed(() => isOpen(props.ticket));
 const late = computed(() => open.value && props.ticket.dueOn !== null && props.ticket.dueOn < today());
-const wanted = computed(() => wantedWords(props.ticket.wanted, props.club));
+/** Of one that is done, what was asked: the club is at it by now. */
+const wanted = computed(() => wantedWords(props.ticket.wanted, open.value ? props.club : undefined));
 const actions = computed(() => [
   ...(open.value
     ? [
@@ -60,6 +61,7 @@ function finish(takenOn: string, became: BenchValue[]): void {
       <span v-if="eventName" class="quiet">for {{ eventName }}</span>
     </header>
     <p v-if="wanted" class="wanted">{{ club?.name ?? 'a club deleted since' }}: {{ wanted }}</p>
+    <p v-if="!open && ticket.became.length > 0">{{ becameWords(ticket) }}.</p>
     <p v-if="ticket.why" class="quiet">{{ ticket.why }}</p>
     <p v-if="ticket.misses.length > 0 && open" class="verdict look">
       ◆ Last time: {{ missWords(ticket.misses) }}.

@@ -7,7 +7,6 @@ import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import DateField from '../fields/DateField.vue';
 import NumberField from '../fields/NumberField.vue';
-import QuantityField from '../fields/QuantityField.vue';
 import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import BenchHead from './BenchHead.vue';
@@ -112,13 +111,13 @@ function addBall(): void {
           <tr v-for="{ club, wear } in wedges" :key="club.id">
             <th scope="row">{{ club.name }}</th>
             <td>
-              <QuantityField
-                class="quiet-field"
-                quantity-key="grooveDate"
-                :value="(club.spec.grooveDate?.value as string) ?? null"
+              <DateField
+                :value="(club.spec.grooveDate?.value as string) ?? ''"
                 :label="`${club.name}, grooves new since`"
+                :max="today()"
                 :disabled="store.readOnly"
-                @update:value="renewed(club, $event)"
+                optional
+                @update:value="renewed(club, $event || null)"
               />
             </td>
             <td>{{ wear ? Math.floor(wear.weeks) : '–' }}</td>
@@ -127,9 +126,7 @@ function addBall(): void {
               <span v-if="!wear" class="quiet">nobody dated them</span>
               <span v-else-if="wear.due" class="verdict look">◆ since {{ shortDay(wear.dueOn) }}</span>
               <template v-else>{{ shortDay(wear.dueOn) }}</template>
-              <span v-if="wear && wear.shots === undefined" class="quiet small">
-                (times hit a round not written down)</span
-              >
+              <span v-if="wear?.assumed" class="quiet small"> at 3 shots a round, which nobody counted</span>
             </td>
             <td class="no-print">
               <span v-if="asked(club)" class="quiet">ticket made</span>
@@ -151,7 +148,14 @@ function addBall(): void {
         {{ now ? `${now} is in play; a new session takes it.` : 'No ball is written down.' }}
         <span v-if="balls.length > 1" class="quiet">{{ counted(balls.length, 'ball') }} so far.</span>
       </p>
-      <NForm v-if="!store.readOnly" inline size="small" class="no-print" @submit.prevent="addBall">
+      <NForm
+        v-if="!store.readOnly"
+        inline
+        size="small"
+        :show-feedback="false"
+        class="no-print takes"
+        @submit.prevent="addBall"
+      >
         <NFormItem label="Takes up"
           ><TextField v-model:value="draft.name" aria-label="Ball" placeholder="which ball?" maxlength="80"
         /></NFormItem>
@@ -196,6 +200,9 @@ section {
 .note {
   max-width: 860px;
   margin-top: 8px;
+}
+.takes {
+  align-items: end;
 }
 .balls {
   list-style: none;

@@ -2,6 +2,7 @@ import { showQuantity, type ClubView, type TicketView } from '@tasche/contract';
 import {
   isMet,
   measuredKey,
+  offBy,
   playingLoft,
   quantityOf,
   type BenchJob,
@@ -85,6 +86,25 @@ export function missWords(misses: readonly Miss[]): string {
       ({ key, wanted, became }) =>
         `${plainLabel(key)} became ${shown(key, became)} where ${shown(key, wanted)} was wanted`,
     )
+    .join('; ');
+}
+
+/** "loft became 45.25°, 0.25° over": what a job that is done made of a club, beside what was asked. */
+export function becameWords({ wanted, became }: Pick<TicketView, 'wanted' | 'became'>): string {
+  return became
+    .map(({ key, value }) => {
+      const asked = wanted.find((one) => measuredKey(one.key) === key);
+      const off = asked && offBy(key, asked.value, value);
+      const size =
+        key === 'swingWeight' ? `${Math.abs(off ?? 0).toFixed(1)} points` : shown(key, Math.abs(off ?? 0));
+      const beside =
+        off === undefined
+          ? ''
+          : Math.abs(off) < 1e-9
+            ? ', as asked'
+            : `, ${size} ${off > 0 ? 'over' : 'under'}`;
+      return `${plainLabel(key)} became ${shown(key, value)}${beside}`;
+    })
     .join('; ');
 }
 

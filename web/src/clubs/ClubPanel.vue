@@ -221,7 +221,9 @@ function readingText(reading: ReadingView): string {
           @click="emit('close')"
           >Build sheet</LinkButton
         >
-        <span v-if="openTickets > 0" class="quiet small">{{ counted(openTickets, 'ticket') }} open for it</span>
+        <span v-if="openTickets > 0" class="quiet small"
+          >{{ counted(openTickets, 'ticket') }} open for it</span
+        >
       </p>
       <section v-if="club.kind !== 'putter'">
         <h3>

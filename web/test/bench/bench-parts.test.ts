@@ -109,6 +109,7 @@ describe('a ticket that is handed in', () => {
     eventId: null,
     dueOn: null,
     state: 'asked',
+    became: [],
     misses: [],
     doneOn: null,
     removed: false,

@@ -5,6 +5,7 @@ import { addTickets, bendTicket, readyTickets } from '../../src/bench/new-ticket
 import { loftTrial, remedyTrial, wishOfRemedy } from '../../src/bag/remedy-trial';
 import {
   JOB_KEYS,
+  becameWords,
   isOpen,
   missWords,
   nowOf,
@@ -40,6 +41,7 @@ const ticket = (name: string, more: Partial<TicketView> = {}): TicketView => ({
   eventId: null,
   dueOn: null,
   state: 'asked',
+  became: [],
   misses: [],
   doneOn: null,
   removed: false,
@@ -62,6 +64,21 @@ describe('the words of a ticket', () => {
   it('say what was missed, with both figures', () => {
     expect(missWords([{ key: 'loftSetDeg', wanted: 45, became: 46.25 }])).toBe(
       'loft became 46.25° where 45.0° was wanted',
+    );
+  });
+
+  it('say what it became beside what was asked', () => {
+    const wanted = [
+      { key: 'loftSetDeg' as const, value: 45 },
+      { key: 'swingWeight' as const, value: 'D4' },
+    ];
+    const became = [
+      { key: 'loftMeasuredDeg' as const, value: 45.25 },
+      { key: 'swingWeight' as const, value: 'D4' },
+      { key: 'lieDeg' as const, value: 63.5 },
+    ];
+    expect(becameWords({ wanted, became })).toBe(
+      'loft became 45.25°, 0.25° over; swing weight became D4, as asked; lie became 63.5°',
     );
   });
 

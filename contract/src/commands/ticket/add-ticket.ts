@@ -20,6 +20,7 @@ export const addTicket = defineCommand(
         ...ticket,
         version: 1,
         state: 'asked',
+        became: [],
         misses: [],
         doneOn: null,
         removed: false,

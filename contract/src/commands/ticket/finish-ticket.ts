@@ -28,6 +28,7 @@ export const finishTicket = defineCommand(
         ...sheet,
         tickets: mapRow(sheet.tickets, ticketId, (one) => ({
           ...one,
+          became,
           misses,
           state: isDone ? 'done' : 'asked',
           doneOn: isDone ? takenOn : null,
