@@ -271,6 +271,13 @@ export interface RosterEntry {
   lastChange: ChangeView | null;
 }
 
+/** A loft a gauge read, on a day. Degrees. */
+export interface GaugedLoft {
+  clubId: string;
+  takenOn: string;
+  deg: number;
+}
+
 /** A time a putter was in the gamer bag; `to` is null while it still is. */
 export interface PutterStint {
   clubId: string;

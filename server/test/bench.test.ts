@@ -1,4 +1,12 @@
-import type { Command, Page, PutterStint, TicketDetails, TicketEntry, WishDetails } from '@tasche/contract';
+import type {
+  Command,
+  GaugedLoft,
+  Page,
+  PutterStint,
+  TicketDetails,
+  TicketEntry,
+  WishDetails,
+} from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { carry, workbench, type Workbench } from './workbench.js';
@@ -209,6 +217,31 @@ describe('the bench', () => {
     await bench.undo(swap.change.id).expect(200);
     expect((await stints())[0]).toMatchObject({ clubName: 'Blade', to: null });
     await bench.http.get(`/api/players/${newId()}/putters`).expect(404);
+  });
+
+  it('gives every loft a club was measured at, the withdrawn ones left out', async () => {
+    const golfer = await bench.player();
+    const club = await bench.club(golfer, '7', [
+      { key: 'loftMeasuredDeg', value: 32, takenOn: '2026-01-01' },
+    ]);
+    const later = await bench.done([
+      {
+        do: 'editClub',
+        clubId: club,
+        version: 1,
+        readings: [{ key: 'loftMeasuredDeg', value: 32.5, takenOn: '2026-06-01' }],
+      },
+    ]);
+    const lofts = async () =>
+      ((await bench.http.get(`/api/players/${golfer}/gauged-lofts`).expect(200)).body as GaugedLoft[]).map(
+        ({ deg, takenOn }) => [takenOn, deg],
+      );
+    expect(await lofts()).toEqual([
+      ['2026-06-01', 32.5],
+      ['2026-01-01', 32],
+    ]);
+    await bench.undo(later.change.id).expect(200);
+    expect(await lofts()).toEqual([['2026-01-01', 32]]);
   });
 
   it('keeps the balls a player took up, with their days', async () => {

@@ -21,7 +21,7 @@ export const GAUGE_KEYS: Record<Gauged, { measured: QuantityKey; wanted: readonl
 export type GaugeVerdict = 'right' | 'at the edge' | 'off';
 
 /** One angle of one club beside what it is wanted at. Degrees. */
-export interface GaugeCheck {
+interface GaugeCheck {
   wantedDeg?: number;
   measuredDeg?: number;
   /** The day of the reading. */
@@ -31,7 +31,7 @@ export interface GaugeCheck {
 }
 
 /** Whether a reading is off what was wanted, as far as a gauge can tell. */
-export function gaugeVerdict(offDeg: number): GaugeVerdict {
+function gaugeVerdict(offDeg: number): GaugeVerdict {
   const off = Math.abs(offDeg);
   if (off <= OFF_DEG - GAUGE_DEG + 1e-9) return 'right';
   return off <= OFF_DEG + GAUGE_DEG + 1e-9 ? 'at the edge' : 'off';
@@ -81,7 +81,7 @@ export function isGauged(kind: ClubKind): boolean {
 }
 
 /** How far a check has come: clubs measured on or after its first day. */
-export interface CheckProgress {
+interface CheckProgress {
   done: number;
   of: number;
   /** The next that was not measured yet, by id. */
@@ -122,7 +122,7 @@ export function nextCheckDue(
 }
 
 /** How a club's loft has moved. Degrees, and degrees in a month of 30 days. */
-export interface LoftDrift {
+interface LoftDrift {
   readings: number;
   overDays: number;
   perMonthDeg: number;

@@ -13,11 +13,8 @@ export {
   offBy,
 } from './ticket.js';
 export {
-  type CheckProgress,
-  type GaugeCheck,
   type Gauged,
   type GaugeVerdict,
-  type LoftDrift,
   CHECK_EVERY_DAYS,
   GAUGED,
   GAUGE_DEG,
@@ -29,4 +26,4 @@ export {
   nextCheckDue,
   sheetLie,
 } from './check.js';
-export { type GrooveWear, grooveWear } from './wear.js';
+export { grooveWear } from './wear.js';

@@ -97,7 +97,7 @@ export function isMet(key: QuantityKey, wanted: number | string, became: number 
 }
 
 /** A ticket that is handed in: the readings that go on the club's sheet, and what was missed. */
-export interface Finished {
+interface Finished {
   readings: readonly Reading[];
   misses: readonly Miss[];
 }

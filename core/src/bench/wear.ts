@@ -2,7 +2,7 @@ import { isWedge, type ClubKind } from '../clubs/index.js';
 import { numberIn, playingLoft, textIn, type Spec } from '../spec/index.js';
 
 /** How worn a wedge's grooves may be. */
-export interface GrooveWear {
+interface GrooveWear {
   weeks: number;
   /** Shots it is taken to have been hit since, in rounds and in practice. */
   shots: number;

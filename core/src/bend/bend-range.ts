@@ -2,7 +2,7 @@ import { isWedge, type ClubKind } from '../clubs/index.js';
 import { numberIn, playingLoft, textIn, type HeadMaterial, type Spec } from '../spec/index.js';
 
 /** How far a head may still be bent from the loft it is at now. Degrees, neither negative; and where that comes from, for the screen. */
-export interface BendRange {
+interface BendRange {
   weakerDeg: number;
   strongerDeg: number;
   why: string;

@@ -1,19 +1,5 @@
-export {
-  type BendRange,
-  type BounceWindow,
-  bendRangeOf,
-  bendChoices,
-  BEND_STEP_DEG,
-  USUAL_BOUNCE_WINDOW,
-} from './bend-range.js';
-export {
-  type Sleeve,
-  type SleevePosition,
-  GENERIC_SLEEVE,
-  readSleeve,
-  sleeveOf,
-  turnWords,
-} from './sleeve.js';
+export { type BounceWindow, bendRangeOf, bendChoices, USUAL_BOUNCE_WINDOW } from './bend-range.js';
+export { GENERIC_SLEEVE, readSleeve, sleeveOf, turnWords } from './sleeve.js';
 export { type BendAnswer, type BendPlan, type LoftChoice, type PlannedBend, bendPlan } from './bend-plan.js';
 export { bendAnswerWords, bendPlanWords, byDegreesWords, offsetWords } from './bend-words.js';
 export { loftChoicesOf } from './loft-choices.js';

@@ -4,7 +4,7 @@ import { formatDegrees } from '../gaps/index.js';
 import { textIn, type Spec } from '../spec/index.js';
 
 /** One position of an adjustable sleeve, against the one called standard: degrees, loft and lie up positive, face shut positive. */
-export interface SleevePosition {
+interface SleevePosition {
   name: string;
   loftDeg: number;
   lieDeg: number;
@@ -65,7 +65,7 @@ export function readSleeve(text: string): SleevePosition[] {
 }
 
 /** A sleeve and where it stands. */
-export interface Sleeve {
+interface Sleeve {
   positions: readonly SleevePosition[];
   /** The position it is in; undefined where the written setting is none of them. */
   now?: SleevePosition;

@@ -20,7 +20,7 @@ export {
   type BagAnswer,
   chooseBag,
 } from './choose-bag.js';
-export { choose, chooseIfAny, type Choice } from './choose.js';
+export { choose, chooseIfAny } from './choose.js';
 export { CHOOSING_BOUNDS, costOf, type ChoosingModel } from './choosing-model.js';
 export { reasonSentence, leftOutSentence } from './choosing-words.js';
 export { demandRows, troubleFrom } from './demand-rows.js';
@@ -53,4 +53,4 @@ export {
 export { TIE_STROKES, isTie, lossWords } from './tie.js';
 export { type Scenario, type TravelSet, travelSet } from './travel-set.js';
 export { bagStepsCost } from './step-costs.js';
-export { type AffordableChoice, chooseWithin } from './within-money.js';
+export { chooseWithin } from './within-money.js';

@@ -2,7 +2,7 @@ import { choose, chooseIfAny, type Choice } from './choose.js';
 import type { ChoosingModel } from './choosing-model.js';
 
 /** A choice that costs no more money than there is. */
-export interface AffordableChoice extends Choice {
+interface AffordableChoice extends Choice {
   /** What its clubs cost. */
   money: number;
 }

@@ -30,7 +30,7 @@ export const BUILD_SHEET: readonly { title: string; keys: readonly QuantityKey[]
 ];
 
 /** A part of a build and the day it was written down; the day is left out where it is not of one reading. */
-export interface BuildPart {
+interface BuildPart {
   key: QuantityKey;
   value: number | string;
   takenOn?: string;

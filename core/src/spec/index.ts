@@ -5,7 +5,6 @@ export {
   type Quantity,
   type QuantityKey,
   CLUB_STATES,
-  HEAD_MATERIALS,
   type HeadMaterial,
   QUANTITIES,
   quantityOf,
@@ -28,4 +27,4 @@ export {
 } from './readings.js';
 export { swingWeightPoints, formatSwingWeight } from './swing-weight.js';
 export { type BuildChange, changeSince, changeWords } from './build-change.js';
-export { type BuildPart, BUILD_SHEET, buildDifferences, buildOf, copyOfBuild } from './build-sheet.js';
+export { BUILD_SHEET, buildDifferences, buildOf, copyOfBuild } from './build-sheet.js';

@@ -3,7 +3,7 @@ import { gramsForPoints, pointsOfWeight } from './lorythmic-scale.js';
 import { knownSwingWeight, partsOf, placeIn, weightOfParts, type WeightPlace } from './club-parts.js';
 
 /** What brings one club to a swing weight. */
-export interface BringTo {
+interface BringTo {
   clubId: string;
   /** Points above A0, and where that is known from; undefined where it is not. */
   nowPoints?: number;
@@ -18,7 +18,7 @@ export interface BringTo {
 }
 
 /** Nearer than half a point a scale cannot tell. Ours. */
-export const SAME_POINTS = 0.25;
+const SAME_POINTS = 0.25;
 
 /**
  * Grams to bring each club to a swing weight, and where: lead at the head where it is too light; where it is too heavy, lead that is on the
@@ -48,7 +48,7 @@ function halfGrams(grams: number): number {
 }
 
 /** Points a length adds: about six an inch (common practice, no source), or what the parts say where they are known. */
-export const POINTS_PER_IN = 6;
+const POINTS_PER_IN = 6;
 
 /** What a change of length, weight or grip does to a club. Positive is longer, heavier. */
 export interface BuildTweak {
@@ -59,7 +59,7 @@ export interface BuildTweak {
   counterweightG?: number;
 }
 
-export interface BuildTweakEffect {
+interface BuildTweakEffect {
   points: number;
   totalG: number;
   /** Inches towards the head, where the parts are known. */

@@ -41,7 +41,6 @@ const SMALL_PARTS_G = 4;
 
 /** Where weight may be put on a club, inches from the butt. */
 export type WeightPlace = 'head' | 'shaft tip' | 'under the grip' | 'butt';
-export const WEIGHT_PLACES: readonly WeightPlace[] = ['head', 'shaft tip', 'under the grip', 'butt'];
 
 export function placeIn(place: WeightPlace, lengthIn: number): number {
   switch (place) {
@@ -80,7 +79,7 @@ function pointsOf({
 }
 
 /** A club's weight as the parts foretell it. */
-export interface ClubWeight {
+interface ClubWeight {
   /** Swing weight, points above A0. */
   points: number;
   totalG: number;

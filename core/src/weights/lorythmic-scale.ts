@@ -32,7 +32,7 @@ export function gramsForPoints(points: number, atIn: number): number {
 }
 
 /** Whether the scale can write it: A0 to G9.9. */
-export function isOnScale(points: number): boolean {
+function isOnScale(points: number): boolean {
   return points >= 0 && points < 70;
 }
 

@@ -1,7 +1,7 @@
 import { numberIn, textIn, type Spec } from '../spec/index.js';
 
 /** A shaft of the locker beside the one that is wanted; how far away it is, and every difference in words. */
-export interface NearShaft {
+interface NearShaft {
   clubId: string;
   /** 0 is the same in all that is known; 1 is what most players notice at once. */
   distance: number;

@@ -13,7 +13,7 @@ interface SetClub {
 }
 
 /** One club beside the line its set runs along; inches, degrees, points or grams. */
-export interface TrendPoint {
+interface TrendPoint {
   clubId: string;
   value: number;
   /** What the other clubs of the set lead one to expect. */
@@ -22,7 +22,7 @@ export interface TrendPoint {
   leaves: boolean;
 }
 
-export interface SetTrend {
+interface SetTrend {
   key: TrendKey;
   points: readonly TrendPoint[];
 }
@@ -37,7 +37,7 @@ function isOfSet({ kind }: SetClub): boolean {
 }
 
 /** The value as a number: a swing weight in points above A0. */
-export function trendValue(spec: Spec, key: TrendKey): number | undefined {
+function trendValue(spec: Spec, key: TrendKey): number | undefined {
   return key === 'swingWeight' ? swingWeightPoints(textIn(spec, key) ?? '') : numberIn(spec, key);
 }
 

@@ -1,2 +1,2 @@
-export { type SpinCost, spinCost } from './spin-cost.js';
-export { type BestUse, type WishAnswer, type WishedItem, type WishWorth, wishWorths } from './wish-worth.js';
+export { spinCost } from './spin-cost.js';
+export { type BestUse, type WishAnswer, type WishedItem, wishWorths } from './wish-worth.js';

@@ -4,7 +4,7 @@ import { InvalidInputError } from '../invalid-input-error.js';
 import { MEDIUM_FAIRWAY, groundOf, run } from '../run-out/index.js';
 
 /** What a driver's spin costs at one ball speed and launch. Metres; carry and total lost against the best spin there is. */
-export interface SpinCost {
+interface SpinCost {
   bestSpinRpm: number;
   carryLostM: number;
   totalLostM: number;

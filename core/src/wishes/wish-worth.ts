@@ -139,7 +139,7 @@ function solve(model: ChoosingModel, moneyOf: readonly number[], money: number) 
   const rules =
     out.length === 0
       ? model.rules
-      : [...model.rules, { name: 'not to be had', members: out, least: 0, most: 0 }];
+      : [...model.rules, { name: 'cannot be bought', members: out, least: 0, most: 0 }];
   return chooseWithin(
     { ...model, rules },
     moneyOf.map((price) => (price === Infinity ? 0 : price)),

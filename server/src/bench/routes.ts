@@ -7,6 +7,7 @@ import { notFound } from '../http/http-error.js';
 import { Player } from '../players/player.js';
 import { runInThread } from '../threads/thread-pool.js';
 import type { BuildSheet } from './build-sheet-pdf.js';
+import { readGaugedLofts } from './read-gauge.js';
 import { readPutters, readTickets } from './read-tickets.js';
 
 const ticketsQuery = pageQuery('after', idCursorSchema, 100);
@@ -23,6 +24,11 @@ export function benchRoutes({ scoped }: RouteContext): Router {
     const playerId = idIn(request, 'playerId');
     response.json(await scoped(request, (em) => readPutters(em, playerId)));
   });
+  router.get('/players/:playerId/gauged-lofts', async (request, response) => {
+    const playerId = idIn(request, 'playerId');
+    response.json(await scoped(request, (em) => readGaugedLofts(em, playerId)));
+  });
+
   router.get('/clubs/:clubId/build.pdf', async (request, response) => {
     const clubId = idIn(request, 'clubId');
     const { club, player } = await scoped(request, async (em) => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ClubView, Command, TicketDetails } from '@tasche/contract';
+import type { ClubView, Command, GaugedLoft, TicketDetails } from '@tasche/contract';
 import {
   CHECK_EVERY_DAYS,
   GAUGED,
@@ -9,6 +9,7 @@ import {
   formatDegrees,
   gaugeCheck,
   isGauged,
+  loftDrift,
   nextCheckDue,
   playingLoft,
   sheetLie,
@@ -17,9 +18,9 @@ import {
 } from '@tasche/core';
 import { NButton, NEmpty, NTable } from 'naive-ui';
 import { useEventListener } from '@vueuse/core';
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, nextTick, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { post } from '../api/request';
+import { post, request } from '../api/request';
 import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -178,6 +179,29 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   void lay();
 });
 
+/** How lofts have moved since each club was last set. */
+const lofts = shallowRef<readonly GaugedLoft[]>([]);
+watch(
+  [() => props.playerId, () => store.lastChangeId],
+  async () => {
+    lofts.value = await request<GaugedLoft[]>(`/players/${props.playerId}/gauged-lofts`).catch(() => []);
+  },
+  { immediate: true },
+);
+const moving = computed(() =>
+  clubs.value.flatMap((club) => {
+    const setOn = club.spec.loftSetDeg?.takenOn ?? '';
+    const drift = loftDrift(
+      lofts.value.filter(({ clubId, takenOn }) => clubId === club.id && takenOn >= setOn),
+    );
+    if (!drift?.moves) return [];
+    const size = `${Math.abs(drift.perMonthDeg).toFixed(2)}° ${drift.perMonthDeg > 0 ? 'weaker' : 'stronger'} a month`;
+    return [
+      `The ${club.name} moves: ${size}, ±${drift.plusMinusDeg.toFixed(2)}°, over ${drift.readings} readings.`,
+    ];
+  }),
+);
+
 const off = computed(() =>
   rows.value.filter(({ angles }) =>
     angles.some(({ verdict, off: by }) => verdict === 'off' && !isMistyped(by)),
@@ -298,6 +322,7 @@ function makeTickets(): void {
           </tr>
         </tbody>
       </NTable>
+      <p v-for="text in moving" :key="text" class="verdict look">◆ {{ text }}</p>
       <div v-if="off.length > 0 && !store.readOnly" class="bar make no-print">
         <NButton type="primary" :disabled="made > 0" @click="makeTickets">
           Make {{ counted(off.length, 'ticket') }} to bend back

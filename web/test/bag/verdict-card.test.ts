@@ -69,7 +69,7 @@ describe('the verdict on a bag', () => {
     expect(card(even, { remedies: [] }).text()).not.toContain('Nothing in the locker');
   });
 
-  it('a club to buy is named, but nothing there is can be tried', () => {
+  it('a club to buy is named, and can be wished for, not tried', async () => {
     const wide = [...even.slice(0, 4), iron('54', 54, 80)];
     const buy: Remedy = {
       kind: 'buy',
@@ -82,7 +82,10 @@ describe('the verdict on a bag', () => {
     };
     const view = card(wide, { remedies: [buy] });
     expect(view.text()).toContain('costs nothing elsewhere');
-    expect(view.find('.remedies button').exists()).toBe(false);
+    const buttons = view.findAll('.remedies button');
+    expect(buttons.map((button) => button.text())).toEqual(['Wish for it']);
+    await buttons[0]!.trigger('click');
+    expect(view.emitted('wish')).toEqual([[buy]]);
   });
 
   it('a step of which a carry is only modelled is asked about, not judged', () => {
