@@ -146,15 +146,18 @@ watch(
   { immediate: true },
 );
 
+/** The club that was laid in a simulated gauge: its reading is its own, wherever the cursor is by then. */
+let laidId: string | undefined;
+
 /** What the gauge sends goes where the cursor is, or to the next club that was not measured. */
 const { view: gauge, isHere } = useGauge((reading) => {
-  const to =
-    here.value ?? (progress.value.nextId ? { clubId: progress.value.nextId, gauged: 'loft' as const } : null);
-  const club = to && store.clubsById.get(to.clubId);
-  if (!to || !club || store.readOnly) return;
+  const clubId = laidId ?? here.value?.clubId ?? progress.value.nextId;
+  laidId = undefined;
+  const club = clubId === undefined ? undefined : store.clubsById.get(clubId);
+  if (!club || store.readOnly) return;
   if (reading.loftDeg !== undefined) write(club, 'loft', reading.loftDeg);
-  if (reading.lieDeg !== undefined) write(store.clubsById.get(to.clubId)!, 'lie', reading.lieDeg);
-  void next(to.clubId, 'lie');
+  if (reading.lieDeg !== undefined) write(store.clubsById.get(club.id)!, 'lie', reading.lieDeg);
+  if (here.value === null || here.value.clubId === club.id) void next(club.id, 'lie');
 });
 
 /** A simulated gauge is told what lies in it: the club as it was last known. */
@@ -166,6 +169,7 @@ async function lay(): Promise<void> {
   const loftDeg = loft!.measuredDeg ?? loft!.wantedDeg;
   const lieDeg = lie!.measuredDeg ?? lie!.wantedDeg;
   here.value = { clubId: club.id, gauged: 'loft' };
+  laidId = club.id;
   problem.value = '';
   await post('/gauge/measure', {
     ...(loftDeg !== undefined && { loftDeg }),

@@ -16,8 +16,10 @@ export function useBendPlan(question: ComputedRef<BendQuestion | null>) {
   let lastRequestId = 0;
 
   watchDebounced(
-    question,
-    async (asked) => {
+    // By what it asks: the same question, because something else of the sheet moved, keeps its answer.
+    () => JSON.stringify(question.value),
+    async () => {
+      const asked = question.value;
       const requestId = ++lastRequestId;
       if (!asked) {
         answer.value = null;
