@@ -27,22 +27,22 @@ const PICTURES: readonly {
 }[] = [
   { file: 'roster', address: '/roster' },
   { file: 'bag', address: `${DAVOR}/bag` },
-  { file: 'bag-dark', address: `${DAVOR}/bag`, scheme: 'dark' },
-  { file: 'bag-phone', address: `${DAVOR}/bag`, width: 390, height: 844 },
   { file: 'flight', address: `${DAVOR}/flight?${SKARVOY}&from=40`, height: 960 },
-  { file: 'club', address: `${DAVOR}/bag`, open: '9 iron' },
   { file: 'basket', address: `${OLUCHI}/range/basket?balls=60`, steps: basket },
   { file: 'locker', address: `${DAVOR}/locker` },
   { file: 'range', address: `${DAVOR}/range`, height: 1000 },
   { file: 'range-live', address: `${DAVOR}/range`, steps: live },
-  { file: 'import', address: `${DAVOR}/range/import`, height: 1060, steps: bringFile },
   { file: 'compare', address: `${DAVOR}/compare`, height: 1000, steps: compare },
   { file: 'plan', address: `${DAVOR}/plan`, height: 1000 },
   { file: 'courses', address: '/courses/7a5c4e00-9000-4000-8000-000000000101', height: 900, steps: holeFour },
-  { file: 'seasons', address: '/seasons' },
   { file: 'event', address: `${MAREN}/plan`, height: 1000, steps: toRound },
   { file: 'swap-sheet', address: `${MAREN}/plan`, height: 1000, steps: toSheet },
   { file: 'history', address: `${DAVOR}/history` },
+  { file: 'bend-plan', address: `${DAVOR}/bench/bend`, height: 900, steps: bendPlan },
+  { file: 'bench', address: `${DAVOR}/bench`, steps: bench },
+  { file: 'check', address: `${DAVOR}/bench/check`, steps: check },
+  { file: 'build-sheet', address: `${DAVOR}/bench/weights`, steps: buildSheet },
+  { file: 'wishes', address: `${OLUCHI}/bench/wishes`, steps: wishes },
 ];
 
 /** Which shots to hit with sixty balls, once that is worked out. */
@@ -64,23 +64,47 @@ async function live(page: Page): Promise<void> {
   await page.getByRole('table', { name: 'Shots one by one' }).locator('tbody tr').nth(9).waitFor();
 }
 
-const FILE = [
-  'Session export;;;;;;',
-  'Date;Club;Ball Speed;Launch Angle;Spin Rate;Carry Distance;Lateral',
-  ';;[mph];[deg];[rpm];[yds];[yds]',
-  '18.11.2026 10:01;7i;133,2;16,4;7010;195,5;3,1 L',
-  '18.11.2026 10:02;7 Iron;134,0;16,0;6890;197,0;2 R',
-  '18.11.2026 10:05;SW;87,6;29,7;fast;110,5;1 R',
-  '19.11.2026 09:00;Drv;190,4;9,9;2600;301,0;14 L',
-  '19.11.2026 09:01;Drv;191,0;9,2;2550;903;4 R',
-  '19.11.2026 09:02;club 9;122;21;8100;165;0',
-].join('\r\n');
+async function bendPlan(page: Page): Promise<void> {
+  await page.locator('.answer h2').waitFor();
+}
 
-async function bringFile(page: Page): Promise<void> {
-  await page
-    .getByLabel('File of a launch monitor')
-    .setInputFiles({ name: 'export.csv', mimeType: 'text/csv', buffer: Buffer.from(FILE) });
-  await page.getByRole('heading', { name: 'Preview' }).waitFor();
+/** Tickets of a bend plan among the others, one of them being handed in. */
+async function bench(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Bend plan' }).click();
+  await page.getByRole('button', { name: /^Make \d tickets?$/ }).click();
+  await page.getByRole('link', { name: 'To the tickets' }).click();
+  const ticket = page.getByRole('article', { name: /^Bend the PW/ });
+  await ticket.getByRole('button', { name: 'Enter what it became…' }).click();
+  await ticket.getByLabel('loft became').fill('46.5');
+  await ticket.getByLabel('loft became').blur();
+  await ticket.getByText('was wanted').first().waitFor();
+}
+
+/** Some clubs read by the simulated gauge, one typed. */
+async function check(page: Page): Promise<void> {
+  await page.getByText('stand-in gauge').waitFor();
+  for (const club of ['5 iron', '6 iron', '7 iron']) {
+    const field = page.getByLabel(`${club}, loft now`, { exact: true });
+    await field.focus();
+    await page.keyboard.press('Alt+m');
+    await page
+      .getByRole('row', { name: new RegExp(`^${club}`) })
+      .locator('.verdict')
+      .first()
+      .waitFor();
+  }
+  const field = page.getByLabel('8 iron, loft now', { exact: true });
+  await field.fill('37');
+  await field.press('Enter');
+}
+
+async function buildSheet(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'PW', exact: true }).click();
+  await page.getByRole('img', { name: 'Code that opens the PW' }).waitFor();
+}
+
+async function wishes(page: Page): Promise<void> {
+  await page.locator('.use').waitFor({ timeout: 60_000 });
 }
 
 async function compare(page: Page): Promise<void> {
