@@ -42,7 +42,7 @@ const PICTURES: readonly {
   { file: 'bench', address: `${DAVOR}/bench`, steps: bench },
   { file: 'check', address: `${DAVOR}/bench/check`, steps: check },
   { file: 'build-sheet', address: `${DAVOR}/bench/weights`, steps: buildSheet },
-  { file: 'wishes', address: `${OLUCHI}/bench/wishes`, steps: wishes },
+  { file: 'wishes', address: `${OLUCHI}/bench/wishes?money=400`, steps: wishes },
 ];
 
 /** Which shots to hit with sixty balls, once that is worked out. */

@@ -307,8 +307,8 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
           purpose: 'buy',
           state: 'wished',
           price: 380,
-          club: { kind: 'driver', loftDeg: 12 },
-          notes: '',
+          club: { kind: 'driver', loftDeg: 12, carryM: yards(212) },
+          notes: 'carried 212 on a trial day',
         },
         {
           name: 'New grips all round',

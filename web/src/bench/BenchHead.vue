@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { onMounted, useTemplateRef } from 'vue';
 import { useRoute } from 'vue-router';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
@@ -9,6 +10,11 @@ defineProps<{ playerId: string }>();
 defineSlots<{ default(): unknown; says?(): unknown; actions?(): unknown }>();
 const store = useSheet();
 const route = useRoute();
+/** On a phone the strip is one line, which shows the page that is open. */
+const strip = useTemplateRef<HTMLElement>('strip');
+onMounted(() => {
+  strip.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+});
 const PAGES = [
   { name: 'bench', label: 'Tickets' },
   { name: 'bend-plan', label: 'Bend plan' },
@@ -26,7 +32,7 @@ const PAGES = [
     <template v-if="$slots.says" #says><slot name="says" /></template>
     <template v-if="$slots.actions" #actions><slot name="actions" /></template>
   </PageHead>
-  <div class="tabs no-print" role="navigation" aria-label="Bench">
+  <div ref="strip" class="tabs no-print" role="navigation" aria-label="Bench">
     <LinkButton
       v-for="page in PAGES"
       :key="page.name"
