@@ -3,10 +3,12 @@ import {
   DISTANCE_UNITS,
   GAP_SETTING_BOUNDS,
   HANDICAP_BOUNDS,
+  InvalidInputError,
   QUANTITIES,
   SHOT_KEYS,
   SHOT_SOURCES,
   quantityOf,
+  readSleeve,
   shotKindOf,
   swingWeightPoints,
   type GapSettings,
@@ -98,13 +100,29 @@ export const shotSchema: yup.ObjectSchema<Shot> = yup
     (shot) => shot?.totalM === undefined || shot.carryM === undefined || shot.totalM >= shot.carryM - 20,
   );
 
+/** Positions of a sleeve as people write them: "A1 0, B1 +1". */
+function sleeveSchema(maxLength: number) {
+  return textSchema(maxLength).test('sleeve', '', (text, context) => {
+    if (text == null) return true;
+    try {
+      readSleeve(text);
+      return true;
+    } catch (error) {
+      if (!(error instanceof InvalidInputError)) throw error;
+      return context.createError({ message: `\${path}: ${error.reason}` });
+    }
+  });
+}
+
 /** The values a quantity may take. */
 export function quantitySchema(quantity: Quantity): yup.Schema {
   switch (quantity.type) {
     case 'number':
       return finite(quantity.min, quantity.max, quantity.unit === 'money' ? '' : quantity.unit);
     case 'text':
-      return textSchema(quantity.maxLength);
+      return quantity.key === 'sleevePositions'
+        ? sleeveSchema(quantity.maxLength)
+        : textSchema(quantity.maxLength);
     case 'choice':
       return yup
         .string()

@@ -318,6 +318,7 @@ describe('every command', () => {
     const sent = (value: unknown) => () => parseChangeRequest({ id: id(50), commands: [wanted(value)] });
     expect(sent({ key: 'loftSetDeg', value: 200 })).toThrow(/Set loft must be between/);
     expect(sent({ key: 'nonsense', value: 2 })).toThrow(/not a quantity/);
+    expect(sent({ key: 'sleevePositions', value: 'up and away' })).toThrow(/cannot read "up and away"/);
     expect(sent({ key: 'loftSetDeg', value: 26 })).not.toThrow();
   });
 

@@ -45,6 +45,8 @@ function valueOf(quantity: Quantity): fc.Arbitrary<Fact['value']> {
         .integer({ min: Math.ceil(quantity.min * 100), max: Math.floor(quantity.max * 100) })
         .map((value) => value / 100);
     case 'text':
+      if (quantity.key === 'sleevePositions')
+        return fc.constantFrom('A1 0, B1 +1', 'std 0; up +1.5 lie +0.5');
       return words.map((text) => text.slice(0, quantity.maxLength).trim()).filter(Boolean);
     case 'choice':
       return fc.constantFrom(...quantity.choices);

@@ -26,4 +26,4 @@ export {
   nextCheckDue,
   sheetLie,
 } from './check.js';
-export { grooveWear } from './wear.js';
+export { grooveWear, gripWear } from './wear.js';

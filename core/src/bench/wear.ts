@@ -59,3 +59,29 @@ export function grooveWear(
     assumed: hits === undefined,
   };
 }
+
+/** How long a grip has been on. */
+interface GripWear {
+  /** YYYY-MM-DD: the day it was written down. */
+  since: string;
+  dueOn: string;
+  due: boolean;
+}
+
+/** Grips harden in about a year, or forty rounds; common practice, no source. */
+const GRIP_ROUNDS = 40;
+const GRIP_WEEKS_AT_MOST = 52;
+
+/** When a club's grip is due; undefined where none is written down. @param today YYYY-MM-DD */
+export function gripWear(
+  { spec }: { spec: Spec },
+  today: string,
+  roundsAWeek = USUAL_ROUNDS_A_WEEK,
+): GripWear | undefined {
+  const grip = spec.grip;
+  if (!grip) return undefined;
+  const weeks = Math.min(GRIP_WEEKS_AT_MOST, GRIP_ROUNDS / Math.max(0.1, roundsAWeek));
+  const from = Date.parse(`${grip.takenOn}T00:00:00Z`);
+  const dueOn = new Date(from + Math.round(weeks * 7) * DAY_MS).toISOString().slice(0, 10);
+  return { since: grip.takenOn, dueOn, due: dueOn <= today };
+}

@@ -10,3 +10,4 @@ export { type BuildTweak, bringTo, buildTweakEffect, gramsForInertia } from './b
 export { type TrendKey, TREND_KEYS, builtOtherwise, setTrends } from './set-trend.js';
 export { gripThicker } from './grip.js';
 export { nearestShafts, shaftTradition } from './nearest-shaft.js';
+export { WEDGE_SHAFT_SCHOOLS, WEIGHT_DIRECTIONS } from './weight-places.js';

@@ -7,6 +7,7 @@ import {
   checkProgress,
   finishTicket,
   gaugeCheck,
+  gripWear,
   grooveWear,
   isMet,
   loftDrift,
@@ -159,6 +160,14 @@ describe('a check with a gauge', () => {
     expect(moves / 2000).toBeGreaterThan(0.03);
     expect(moves / 2000).toBeLessThan(0.07);
   });
+});
+
+it('grips are due after a year, or forty rounds (common practice, no source), from the day they were written down', () => {
+  const spec = on({ grip: 'Moos Round' }, '2026-01-01');
+  expect(gripWear({ spec }, '2026-11-01')).toEqual({ since: '2026-01-01', dueOn: '2026-10-08', due: true });
+  expect(gripWear({ spec }, '2026-02-01', 5)).toMatchObject({ dueOn: '2026-02-26', due: false });
+  expect(gripWear({ spec }, '2026-02-01', 0)!.dueOn).toBe('2026-12-31');
+  expect(gripWear({ spec: {} }, '2026-02-01')).toBeUndefined();
 });
 
 describe('worn grooves', () => {

@@ -9,6 +9,10 @@ import {
   partsOf,
   swingWeightWords,
   weightOfParts,
+  ladderClub,
+  signedDistance,
+  whatIf,
+  type DistanceUnit,
   type BuildTweak,
 } from '@tasche/core';
 import { computed, reactive, ref, watch } from 'vue';
@@ -16,7 +20,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 
 /** What another length, head, shaft, grip or counterweight does to one club's weight, balance and swing. */
-const props = defineProps<{ clubs: readonly ClubView[] }>();
+const props = defineProps<{ clubs: readonly ClubView[]; unit: DistanceUnit }>();
 const clubId = ref('');
 watch(
   () => props.clubs,
@@ -35,7 +39,7 @@ const tweak = reactive<Required<BuildTweak>>({
   counterweightG: 0,
 });
 const FIELDS = [
-  { key: 'longerIn', label: 'Length', unit: 'in', step: 0.25, bounds: [-4, 4] },
+  { key: 'longerIn', label: 'Length', unit: 'in', step: 0.25, bounds: [-3, 3] },
   { key: 'headG', label: 'Head', unit: 'g', step: 1, bounds: [-40, 40] },
   { key: 'shaftG', label: 'Shaft', unit: 'g', step: 1, bounds: [-60, 60] },
   { key: 'gripG', label: 'Grip', unit: 'g', step: 1, bounds: [-40, 60] },
@@ -50,6 +54,20 @@ const effect = computed(() => {
     return buildTweakEffect(club.value.spec, tweak);
   } catch {
     return null; // A club that cannot be: a head of nothing, a length of nothing.
+  }
+});
+/** What a length does to the carry; nothing where no full carry is known. */
+const carry = computed(() => {
+  if (!club.value || tweak.longerIn === 0) return '';
+  const { kind, loftDeg, shots } = ladderClub(club.value);
+  if (loftDeg === undefined || !shots.full || kind === 'putter' || kind === 'chipper') return '';
+  try {
+    const effect = whatIf({ kind, loftDeg }, shots.full, {
+      longerIn: Math.min(3, Math.max(-3, tweak.longerIn)),
+    });
+    return `${signedDistance(effect.carryM, props.unit, 1)} ${props.unit}`;
+  } catch {
+    return '';
   }
 });
 const signed = (value: number, digits: number) =>
@@ -105,6 +123,9 @@ const matchG = computed(() => {
         >; balance {{ signed(effect.balanceIn, 2) }} in towards the head; moment of inertia
         {{ signed(effect.inertiaKgCm2!, 0) }} kg cm²</template
       >.
+      <template v-if="carry">
+        Carry about <b>{{ carry }}</b>, if the swing stays.
+      </template>
       <template v-if="tweak.longerIn !== 0">
         Plays about {{ Math.abs(tweak.longerIn * 2).toFixed(1) }}° more
         {{ tweak.longerIn > 0 ? 'upright' : 'flat' }}.

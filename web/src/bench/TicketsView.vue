@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { TicketDetails, TicketView } from '@tasche/contract';
 import type { BenchValue } from '@tasche/core';
+import { useDocumentVisibility, useIntervalFn } from '@vueuse/core';
 import { NButton, NEmpty } from 'naive-ui';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -21,12 +22,20 @@ const schedule = useSchedule();
 const router = useRouter();
 onMounted(() => void schedule.load());
 
+/** What is being written: a new one, or one that is changed. */
+const editing = ref<TicketView | 'new' | null>(null);
+/** Others in the van work on the same tickets: what they change shows within some seconds. */
+const AGAIN_MS = 5000;
+const visibility = useDocumentVisibility();
+useIntervalFn(() => {
+  if (visibility.value === 'visible' && !store.readOnly && editing.value === null)
+    void store.load(props.playerId);
+}, AGAIN_MS);
+
 const tickets = computed(() => ticketsInOrder(store.sheet!.tickets));
 const open = computed(() => tickets.value.filter(isOpen));
 const closed = computed(() => tickets.value.filter((ticket) => !isOpen(ticket)));
 const eventName = ({ eventId }: TicketView) => schedule.events.find(({ id }) => id === eventId)?.name;
-/** What is being written: a new one, or one that is changed. */
-const editing = ref<TicketView | 'new' | null>(null);
 const beingEdited = computed(() => (editing.value === 'new' ? undefined : (editing.value ?? undefined)));
 
 function save(details: TicketDetails): void {

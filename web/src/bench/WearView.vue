@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ballOn, type ClubView } from '@tasche/contract';
-import { grooveWear, JOB_CAUTIONS } from '@tasche/core';
+import { JOB_CAUTIONS, gripWear, grooveWear } from '@tasche/core';
 import { NButton, NEmpty, NForm, NFormItem, NTable } from 'naive-ui';
 import { computed, reactive, ref } from 'vue';
 import { counted } from '../app/counted';
@@ -11,6 +11,7 @@ import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import BenchHead from './BenchHead.vue';
 import { addTickets } from './new-tickets';
+import { usualName } from './ticket-words';
 
 /** What wears: wedges' grooves by weeks and shots, and the balls a player has played. */
 const props = defineProps<{ playerId: string }>();
@@ -53,6 +54,43 @@ function ask(club: ClubView): void {
         dueOn: grooveWear(club, today(), roundsAWeek.value)?.dueOn ?? null,
       },
     ]),
+  );
+}
+
+/** Grips of the gamer that are due. */
+const grips = computed(() =>
+  (store.gamer?.clubIds ?? []).flatMap((id) => {
+    const club = store.clubsById.get(id);
+    const wear = club && gripWear(club, today(), roundsAWeek.value);
+    return club && wear?.due ? [{ club, wear }] : [];
+  }),
+);
+const gripsToAsk = computed(() =>
+  grips.value.filter(
+    ({ club }) =>
+      !store.sheet!.tickets.some(
+        ({ clubId, job, state }) => clubId === club.id && job === 'grip' && state !== 'done',
+      ),
+  ),
+);
+function askGrips(): void {
+  store.change(
+    addTickets(
+      props.playerId,
+      gripsToAsk.value.map(({ club, wear }) => {
+        const grip = club.spec.grip?.value;
+        return {
+          job: 'grip' as const,
+          name: usualName('grip', club.name),
+          clubId: club.id,
+          wanted: typeof grip === 'string' ? [{ key: 'grip' as const, value: grip }] : [],
+          why: `on since ${wear.since}`,
+          eventId: null,
+          dueOn: null,
+        };
+      }),
+    ),
+    'grips that are due',
   );
 }
 
@@ -140,6 +178,23 @@ function addBall(): void {
       <p class="quiet small note">
         A professional’s most used wedge is renewed after six to ten weeks, others by use: common practice, no
         source. Counted with as many shots in practice as in rounds. {{ JOB_CAUTIONS.grooves.join(' ') }}
+      </p>
+    </section>
+    <section>
+      <h2>Grips</h2>
+      <p v-if="grips.length === 0" class="quiet">
+        No grip of the gamer is due, so far as they are written down.
+      </p>
+      <p v-else>
+        <span class="verdict look">◆ Due:</span>
+        {{ grips.map(({ club, wear }) => `${club.name} (on since ${shortDay(wear.since)})`).join(', ') }}.
+        <NButton v-if="gripsToAsk.length > 0 && !store.readOnly" size="small" @click="askGrips">
+          Make {{ counted(gripsToAsk.length, 'ticket') }}
+        </NButton>
+        <span v-else class="quiet">tickets made</span>
+      </p>
+      <p class="quiet small">
+        A year or forty rounds: common practice, no source. {{ JOB_CAUTIONS.grip.join(' ') }}
       </p>
     </section>
     <section>

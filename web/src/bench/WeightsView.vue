@@ -4,6 +4,8 @@ import {
   BUILDER_WORDS,
   JOB_CAUTIONS,
   TREND_KEYS,
+  WEDGE_SHAFT_SCHOOLS,
+  WEIGHT_DIRECTIONS,
   bringTo,
   builtOtherwise,
   playingLoft,
@@ -19,6 +21,8 @@ import { NAlert, NButton, NEmpty, NForm, NTable } from 'naive-ui';
 import { computed, reactive, ref, watch } from 'vue';
 import { counted } from '../app/counted';
 import { shortDay } from '../app/day';
+import Fold from '../app/Fold.vue';
+import { useSettings } from '../app/settings';
 import ChoiceField from '../fields/ChoiceField.vue';
 import QuantityField from '../fields/QuantityField.vue';
 import { useSheet } from '../sheet/sheet-store';
@@ -31,6 +35,9 @@ import OccasionFields from './OccasionFields.vue';
 /** Lengths, lies and weights down the set, what leaves its line and why, and the grams that bring clubs to one swing weight. */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
+
+const settings = useSettings();
+const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 
 const SCOPES = [
   { value: 'gamer', label: 'the gamer' },
@@ -239,9 +246,16 @@ function makeTickets(): void {
       </ul>
       <p v-else class="verdict fine">Nothing leaves its line.</p>
       <div class="columns">
-        <BuildTweakPanel :clubs="clubs" />
+        <BuildTweakPanel :clubs="clubs" :unit="unit" />
         <NearestShafts :clubs="store.clubs" />
       </div>
+      <Fold class="directions">
+        <template #head>Where weight on a head moves the flight</template>
+        <ul class="findings">
+          <li v-for="{ to, does } in WEIGHT_DIRECTIONS" :key="to">To {{ to }}: {{ does }}.</li>
+        </ul>
+        <p class="quiet small">Rules of thumb, no source; heads differ. {{ WEDGE_SHAFT_SCHOOLS }}</p>
+      </Fold>
       <NAlert type="warning" :show-icon="false" class="caution">
         {{ [...JOB_CAUTIONS.weight, ...JOB_CAUTIONS.length].join(' ') }} {{ BUILDER_WORDS }}
       </NAlert>
