@@ -39,7 +39,7 @@ const PICTURES: readonly {
   { file: 'swap-sheet', address: `${MAREN}/plan`, height: 1000, steps: toSheet },
   { file: 'history', address: `${DAVOR}/history` },
   { file: 'bend-plan', address: `${DAVOR}/bench/bend`, height: 900, steps: bendPlan },
-  { file: 'bench', address: `${DAVOR}/bench`, steps: bench },
+  { file: 'bench', address: `${DAVOR}/bench`, height: 900, steps: bench },
   { file: 'check', address: `${DAVOR}/bench/check`, steps: check },
   { file: 'build-sheet', address: `${DAVOR}/bench/weights`, steps: buildSheet },
   { file: 'wishes', address: `${OLUCHI}/bench/wishes?money=400`, steps: wishes },
@@ -73,11 +73,14 @@ async function bench(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Bend plan' }).click();
   await page.getByRole('button', { name: /^Make \d tickets?$/ }).click();
   await page.getByRole('link', { name: 'To the tickets' }).click();
-  const ticket = page.getByRole('article', { name: /^Bend the PW/ });
+  const ticket = page.getByRole('article', { name: /^Bend the 5 iron/ });
   await ticket.getByRole('button', { name: 'Enter what it became…' }).click();
-  await ticket.getByLabel('loft became').fill('46.5');
+  await ticket.getByLabel('loft became').fill('24');
   await ticket.getByLabel('loft became').blur();
   await ticket.getByText('was wanted').first().waitFor();
+  await page.evaluate(() => {
+    window.scrollTo(0, 0);
+  });
 }
 
 /** Some clubs read by the simulated gauge, one typed. */

@@ -121,6 +121,9 @@ export function nextCheckDue(
   return new Date(Date.parse(`${oldest}T00:00:00Z`) + everyDays * DAY_MS).toISOString().slice(0, 10);
 }
 
+/** Two readings are one bend, or one slip; three are the beginning of a drift. Ours. */
+const FEWEST_FOR_A_DRIFT = 3;
+
 /** How a club's loft has moved. Degrees, and degrees in a month of 30 days. */
 interface LoftDrift {
   readings: number;
@@ -134,7 +137,7 @@ interface LoftDrift {
 
 /**
  * The drift of gauge readings since a club was last set: a straight line through them, and whether a gauge that repeats to a quarter of a degree
- * could have made it by itself. Undefined for fewer than two days.
+ * could have made it by itself. Undefined for fewer than three readings, or all of one day.
  * @param readings degrees by day, any order
  */
 export function loftDrift(readings: readonly { takenOn: string; deg: number }[]): LoftDrift | undefined {
@@ -145,7 +148,7 @@ export function loftDrift(readings: readonly { takenOn: string; deg: number }[])
   const n = points.length;
   const meanDay = points.reduce((sum, { day }) => sum + day, 0) / n;
   const spread = points.reduce((sum, { day }) => sum + (day - meanDay) ** 2, 0);
-  if (n < 2 || spread === 0) return undefined;
+  if (n < FEWEST_FOR_A_DRIFT || spread === 0) return undefined;
   const slope = points.reduce((sum, { day, deg }) => sum + (day - meanDay) * deg, 0) / spread;
   const plusMinus = (NORMAL_95 * GAUGE_DEG) / Math.sqrt(spread);
   return {

@@ -1,3 +1,4 @@
+import { GAUGE_DEG } from './check.js';
 import { swingWeightPoints, type QuantityKey, type Reading } from '../spec/index.js';
 
 /** What may be done to a club on a bench. */
@@ -54,10 +55,13 @@ export function measuredKey(key: QuantityKey): QuantityKey {
   return READ_AS[key] ?? key;
 }
 
-/** A job is right within these: degrees, inches, grams. A bench holds half a degree. Common practice, no source. */
+/**
+ * A job is right within these: degrees, inches, grams. A loft or a lie within what a gauge repeats to, so that a bend of half a degree that was not made
+ * is none that is done. Common practice, no source.
+ */
 const TOLERANCES: Partial<Record<QuantityKey, number>> = {
-  loftMeasuredDeg: 0.5,
-  lieDeg: 0.5,
+  loftMeasuredDeg: GAUGE_DEG,
+  lieDeg: GAUGE_DEG,
   lengthIn: 1 / 16,
   totalWeightG: 3,
   headWeightG: 1,

@@ -22,14 +22,14 @@ const on = (values: Record<string, number | string>, takenOn = '2026-03-01'): Sp
   Object.fromEntries(Object.entries(values).map(([key, value]) => [key, { value, takenOn }]));
 
 describe('a ticket that is handed in', () => {
-  it('writes down what it was set to and what it became, and is done within half a degree', () => {
+  it('writes down what it was set to and what it became, and is done within what a gauge repeats to', () => {
     const { readings, misses } = finishTicket(
       [
         { key: 'loftSetDeg', value: 45 },
         { key: 'lieSetDeg', value: 64 },
       ],
       [
-        { key: 'loftMeasuredDeg', value: 45.5 },
+        { key: 'loftMeasuredDeg', value: 45.25 },
         { key: 'lieDeg', value: 63.25 },
       ],
       '2026-11-20',
@@ -38,7 +38,7 @@ describe('a ticket that is handed in', () => {
     expect(readings.map(({ key, value }) => [key, value])).toEqual([
       ['loftSetDeg', 45],
       ['lieSetDeg', 64],
-      ['loftMeasuredDeg', 45.5],
+      ['loftMeasuredDeg', 45.25],
       ['lieDeg', 63.25],
     ]);
     expect(readings.every(({ takenOn }) => takenOn === '2026-11-20')).toBe(true);
@@ -48,6 +48,15 @@ describe('a ticket that is handed in', () => {
     const { readings, misses } = finishTicket([{ key: 'swingWeight', value: 'D4' }], [], '2026-11-20');
     expect(misses).toEqual([]);
     expect(readings).toEqual([]);
+  });
+
+  it('does not take half a degree that was not bent for done', () => {
+    const { misses } = finishTicket(
+      [{ key: 'loftSetDeg', value: 51.5 }],
+      [{ key: 'loftMeasuredDeg', value: 52 }],
+      '2026-11-20',
+    );
+    expect(misses).toHaveLength(1);
   });
 
   it.each([
@@ -135,8 +144,8 @@ describe('a check with a gauge', () => {
     const drift = loftDrift(moving)!;
     expect(drift.moves).toBe(true);
     expect(drift.perMonthDeg).toBeCloseTo(0.25, 1);
-    expect(loftDrift(moving.slice(0, 1))).toBeUndefined();
-    expect(loftDrift([moving[0]!, moving[0]!])).toBeUndefined();
+    expect(loftDrift(moving.slice(0, 2))).toBeUndefined();
+    expect(loftDrift([moving[0]!, moving[0]!, moving[0]!])).toBeUndefined();
   });
 
   it('calls readings that only the gauge scatters a drift about once in twenty times, at most', () => {

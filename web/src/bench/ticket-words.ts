@@ -1,6 +1,5 @@
 import { showQuantity, type ClubView, type TicketView } from '@tasche/contract';
 import {
-  isMet,
   measuredKey,
   offBy,
   playingLoft,
@@ -73,7 +72,7 @@ export function wantedWords(wanted: readonly BenchValue[], club: ClubView | unde
   return wanted
     .map(({ key, value }) => {
       const now = nowOf(club, key);
-      const from = now === null || isMet(measuredKey(key), value, now) ? '' : `${shown(key, now)} to `;
+      const from = now === null || shown(key, now) === shown(key, value) ? '' : `${shown(key, now)} to `;
       return `${plainLabel(key)} ${from}${shown(key, value)}`;
     })
     .join(', ');

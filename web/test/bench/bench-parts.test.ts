@@ -123,11 +123,11 @@ describe('a ticket that is handed in', () => {
     await input.trigger('change');
     expect(wrapper.text()).toContain('loft became 46.0° where 45.0° was wanted');
     expect(wrapper.get('button[type="submit"]').text()).toContain('open again');
-    await input.setValue('45.5');
+    await input.setValue('45.25');
     await input.trigger('change');
     expect(wrapper.get('button[type="submit"]').text()).toBe('Done');
     await wrapper.get('form').trigger('submit');
-    expect(wrapper.emitted('finish')![0]![1]).toEqual([{ key: 'loftMeasuredDeg', value: 45.5 }]);
+    expect(wrapper.emitted('finish')![0]![1]).toEqual([{ key: 'loftMeasuredDeg', value: 45.25 }]);
   });
 
   it('goes from the list to the club’s sheet, with its cautions beside it', async () => {
