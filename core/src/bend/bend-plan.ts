@@ -50,6 +50,8 @@ export interface BendAnswer {
   plans: readonly BendPlan[];
   /** The one to take: the least bending that comes as near to the targets as can be told, with as few faults as any that near. `now` where no bend is worth it. */
   chosen: BendPlan;
+  /** Clubs that could be bent, but nobody has told or measured their carry: they are left as they are. */
+  unmeasured: number;
   /** The best other plan of no more bending than the chosen one. */
   nextBest?: BendPlan;
 }
@@ -71,7 +73,8 @@ const SAME_DEG = 0.15;
 /**
  * The bends that bring a bag's steps nearest to what its school wants, for every amount of bending, and the least that will do. The targets are
  * those of the bag as it is; every plan is proved best of its effort (an exact search over all choices of all clubs), and none that makes the
- * bag's report worse is chosen. A carry that is only modelled is not bent for, unless the school speaks of lofts.
+ * bag's report worse is chosen. A carry that is only modelled is not bent for, unless the school speaks of lofts; and nothing is bent for a minimal
+ * bag, whose steps partial shots bridge.
  * @throws InvalidInputError naming a setting out of its bounds
  */
 export function bendPlan({ clubs, choices, options = {} }: BendRequest): BendAnswer {
@@ -80,6 +83,8 @@ export function bendPlan({ clubs, choices, options = {} }: BendRequest): BendAns
   const byId = new Map(clubs.map((club) => [club.id, club]));
   const ofLofts = report.steps.some(({ targetDeg }) => targetDeg !== undefined);
   const unit = ofLofts ? 'deg' : 'm';
+  // What partial shots leave open is not what a bend moves.
+  const isBridged = report.school === 'minimal';
   const bent = new Map<string, LadderClub>();
   const bentTo = (club: LadderClub, byDeg: number): LadderClub => {
     const key = `${club.id} ${byDeg}`;
@@ -94,7 +99,10 @@ export function bendPlan({ clubs, choices, options = {} }: BendRequest): BendAns
     return [{ byDeg: 0, effort: 0 }, ...given.filter(({ byDeg }) => byDeg !== 0)];
   });
   const clubAt = (place: number, byDeg: number) => bentTo(byId.get(rungs[place]!.id)!, byDeg);
-  const counted = report.steps.filter(isCounted).length;
+  const unmeasured = rungs.filter(
+    (rung) => !ofLofts && rung.full.source === 'modelled' && (choices.get(rung.id)?.length ?? 0) > 1,
+  ).length;
+  const counted = isBridged ? 0 : report.steps.filter(isCounted).length;
   const rmsOf = (cost: number) => (counted > 0 ? Math.sqrt(cost / counted) : 0);
   const stepCost = (place: number, upperDeg: number, lowerDeg: number): number =>
     costOfStep(report.steps[place]!, clubAt(place, upperDeg), clubAt(place + 1, lowerDeg));
@@ -120,7 +128,14 @@ export function bendPlan({ clubs, choices, options = {} }: BendRequest): BendAns
     .flatMap((two) => (two[0]?.effort === chosen.effort ? two.slice(1) : two))
     .filter(({ effort }) => effort > 0)
     .sort((a, b) => a.cost - b.cost || a.effort - b.effort)[0];
-  return { unit, now, plans, chosen, ...(chosen !== now && other && { nextBest: planOf(other) }) };
+  return {
+    unit,
+    now,
+    plans,
+    chosen,
+    unmeasured,
+    ...(chosen !== now && other && { nextBest: planOf(other) }),
+  };
 
   function chainCost(picks: readonly number[]): number {
     return report.steps.reduce(

@@ -43,12 +43,24 @@ export function bendPlanWords(
 
 /** The answer's headline and the sentence under it. */
 export function bendAnswerWords(
-  { now, chosen, plans, unit }: BendAnswer,
+  { now, chosen, plans, unit, unmeasured }: BendAnswer,
   distanceUnit: DistanceUnit,
 ): { title: string; text: string } {
   const off = (plan: BendPlan) => unevenWords({ rms: plan.offTarget, unit }, distanceUnit);
   if (now.report.steps.length === 0)
     return { title: 'No ladder to bend yet', text: 'Write down lofts and one carry, and the plan appears.' };
+  if (now.report.school === 'minimal')
+    return {
+      title: 'Nothing to bend',
+      text: 'Partial shots bridge the steps of a minimal bag. Another gapping style plans bends.',
+    };
+  if (chosen === now && plans.length === 1 && unmeasured > 0) {
+    const who = unmeasured === 1 ? 'One club' : `${unmeasured} clubs`;
+    return {
+      title: 'Nothing to bend yet',
+      text: `${who} could be bent, but nobody knows how far ${unmeasured === 1 ? 'it carries' : 'they carry'}. Write carries down, or space the bag by lofts.`,
+    };
+  }
   if (chosen === now) {
     return plans.length === 1
       ? {
@@ -62,6 +74,10 @@ export function bendAnswerWords(
   }
   return {
     title: bendPlanWords(chosen, chosen.report.rungs),
-    text: `From ${off(now)} to ${off(chosen)}; at worst ${unevenWords({ rms: chosen.offTargetAtWorst, unit }, distanceUnit)} with every bent club half a degree off.`,
+    text: `From ${off(now)} to ${off(chosen)}; with every bent club half a degree off, ${
+      chosen.offTargetAtWorst < now.offTarget - 1e-9
+        ? `at worst ${unevenWords({ rms: chosen.offTargetAtWorst, unit }, distanceUnit)}`
+        : 'nothing is gained'
+    }.`,
   };
 }

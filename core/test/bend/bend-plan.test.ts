@@ -6,6 +6,7 @@ import {
   bendPlan,
   bendPlanWords,
   gaps,
+  placedClubs,
   toMetres,
   type GapOptions,
   type LadderClub,
@@ -79,6 +80,28 @@ describe('a bend plan', () => {
     );
     const { plans } = planFor(bag);
     for (const plan of plans) expect(plan.bends.map(({ clubId }) => clubId)).not.toContain('PW');
+  });
+
+  it('says what stands in the way: carries nobody knows, or partial shots that bridge', () => {
+    const lofts = strongSetWedge().map((one) => (one.shots.full ? { ...one, shots: {} } : one));
+    const placed = planFor(
+      placedClubs([...lofts.slice(0, 1), ...strongSetWedge().slice(1, 2), ...lofts.slice(2)]),
+    );
+    expect(placed.unmeasured).toBe(9);
+    expect(bendAnswerWords(placed, 'yd')).toEqual({
+      title: 'Nothing to bend yet',
+      text: '9 clubs could be bent, but nobody knows how far they carry. Write carries down, or space the bag by lofts.',
+    });
+    const minimal = planFor(strongSetWedge(), { school: 'minimal' });
+    expect(minimal.chosen).toBe(minimal.now);
+    expect(bendAnswerWords(minimal, 'yd').text).toContain('Partial shots bridge');
+  });
+
+  it('says so where an error of half a degree would leave nothing gained', () => {
+    const lofts = [44, 50.5, 56, 62].map((loft, i) => club(`${loft}`, 'wedge', loft, 130 - 14 * i));
+    const answer = planFor(lofts, { school: 'even-lofts-6' });
+    expect(answer.chosen.bends).toHaveLength(1);
+    expect(bendAnswerWords(answer, 'yd').text).toContain('nothing is gained');
   });
 
   it.each([0, 1, 2, 3])('has an answer for %i clubs', (count) => {
