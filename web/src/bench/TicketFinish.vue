@@ -34,10 +34,18 @@ const wantedOf = (key: QuantityKey) => {
   const found = props.ticket.wanted.find((one) => measuredKey(one.key) === key);
   return found ? `wanted ${showQuantity(quantityOf(found.key)!, found.value)}` : '';
 };
-/** Words are what was put on; only angles, lengths and weights are measured. */
+/** Measured afterwards; the rest is what was put on, and stands as it was asked until somebody says otherwise. */
+const MEASURED: readonly QuantityKey[] = [
+  'loftMeasuredDeg',
+  'lieDeg',
+  'lengthIn',
+  'swingWeight',
+  'totalWeightG',
+  'headWeightG',
+];
 function asWanted(): void {
   for (const { key, value } of props.ticket.wanted)
-    if (quantityOf(key)!.type !== 'number') measured.set(measuredKey(key), value);
+    if (!MEASURED.includes(measuredKey(key))) measured.set(measuredKey(key), value);
 }
 const fields = ref<{ focus: () => void }[]>([]);
 onMounted(() => {

@@ -130,6 +130,22 @@ describe('a ticket that is handed in', () => {
     expect(wrapper.emitted('finish')![0]![1]).toEqual([{ key: 'loftMeasuredDeg', value: 45.25 }]);
   });
 
+  it('takes what was put on as it was asked, and leaves what is measured to be measured', async () => {
+    const weighed = {
+      ...ticket,
+      wanted: [
+        { key: 'swingWeight' as const, value: 'D4' },
+        { key: 'leadG' as const, value: 2 },
+        { key: 'grip' as const, value: 'Moos' },
+      ],
+    };
+    const wrapper = mount(TicketFinish, { props: { ticket: weighed, club: irons[4] } });
+    await nextTick();
+    expect(field(wrapper, 'swing weight became').element).toHaveProperty('value', '');
+    expect(field(wrapper, 'lead became').element).toHaveProperty('value', '2.0 g');
+    expect(field(wrapper, 'grip became').element).toHaveProperty('value', 'Moos');
+  });
+
   it('goes from the list to the club’s sheet, with its cautions beside it', async () => {
     const { wrapper, store } = open(TicketsView, {}, irons, [ticket]);
     expect(wrapper.text()).toContain('1 job open');
