@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { cpus } from 'node:os';
 import { benchBaskets } from './bench/bench-baskets.js';
+import { benchBends } from './bench/bench-bends.js';
 import { benchBrowser } from './bench/bench-browser.js';
 import { benchChoosing, benchTravel } from './bench/bench-choosing.js';
 import { benchFlight } from './bench/bench-flight.js';
@@ -15,6 +16,7 @@ import { stopServer } from './test.js';
 
 const ALONE: Record<string, () => void | Promise<void>> = {
   gaps: benchGaps,
+  bends: benchBends,
   flight: benchFlight,
   choosing: benchChoosing,
   rounds: benchRounds,
