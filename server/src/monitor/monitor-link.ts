@@ -1,7 +1,6 @@
-import { connect, type Socket } from 'node:net';
+import type { Socket } from 'node:net';
 import {
   MAX_LINE_CHARACTERS,
-  SILENCE_MS,
   readMonitorLine,
   writeLine,
   type HitRequest,
@@ -12,8 +11,9 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import { databaseState } from '../database/database-state.js';
 import { Session } from '../sessions/session.js';
+import { keptLine } from '../devices/kept-line.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
-import { lineSplitter } from './line-splitter.js';
+
 import {
   knownUpTo,
   monitorKey,
@@ -43,8 +43,6 @@ export interface MonitorLink {
   close(): Promise<void>;
 }
 
-const FIRST_WAIT_MS = 300;
-const LONGEST_WAIT_MS = 5000;
 /** The session of a device that names none. */
 const ONLY_SESSION = 'only';
 /** Lines waiting for the database; past it the monitor is left to wait. */
@@ -60,28 +58,12 @@ export function linkMonitor({
   host,
   port,
   log,
-  silenceMs = SILENCE_MS,
+  silenceMs,
 }: MonitorLinkOptions): MonitorLink {
-  let socket: Socket | undefined;
   let here: DeviceInSession | null = null;
   let simulated = false;
-  let closed = false;
-  let wait = FIRST_WAIT_MS;
-  let timer: NodeJS.Timeout | undefined;
   let work: Promise<void> = Promise.resolve();
   let waiting = 0;
-
-  const again = () => {
-    socket = undefined;
-    here = null;
-    if (closed || timer) return;
-    timer = setTimeout(() => {
-      timer = undefined;
-      open();
-    }, wait);
-    timer.unref();
-    wait = Math.min(wait * 2, LONGEST_WAIT_MS);
-  };
 
   /**
    * One line after the other, in the order they came. Once one could not be kept, those that came after it on the same
@@ -130,7 +112,7 @@ export function linkMonitor({
       const of: DeviceInSession = { device: line.device, deviceSession: line.session?.id ?? ONLY_SESSION };
       here = of;
       ({ simulated } = line);
-      wait = FIRST_WAIT_MS;
+      kept.heard();
       queue(from, async () => {
         send(from, { type: 'resume', after: await inWorkspace(orm, workspaceId, (em) => knownUpTo(em, of)) });
       });
@@ -160,54 +142,40 @@ export function linkMonitor({
     });
   };
 
-  function open(): void {
-    const fresh = connect({ host, port });
-    socket = fresh;
-    fresh.setEncoding('utf8').setKeepAlive(true).setTimeout(silenceMs);
-    const split = lineSplitter(
-      MAX_LINE_CHARACTERS,
-      (line) => {
-        onLine(fresh, line);
-      },
-      (start) => {
-        queue(fresh, () =>
-          inWorkspace(orm, workspaceId, async (em) => {
-            const session = await em.findOne(Session, { live: true, removedAt: null });
-            await setAside(
-              em,
-              workspaceId,
-              session?.id ?? null,
-              start,
-              `a line of more than ${MAX_LINE_CHARACTERS} characters`,
-            );
-          }),
-        );
-      },
-    );
-    fresh.on('data', (piece: Buffer | string) => {
-      split(String(piece));
-    });
-    fresh.on('timeout', () => {
-      fresh.destroy();
-    });
-    fresh.on('error', () => undefined);
-    fresh.on('close', () => {
-      if (socket === fresh) again();
-    });
-  }
-  open();
+  const kept = keptLine({
+    host,
+    port,
+    silenceMs,
+    onLine,
+    onTooLong: (from, start) => {
+      queue(from, () =>
+        inWorkspace(orm, workspaceId, async (em) => {
+          const session = await em.findOne(Session, { live: true, removedAt: null });
+          await setAside(
+            em,
+            workspaceId,
+            session?.id ?? null,
+            start,
+            `a line of more than ${MAX_LINE_CHARACTERS} characters`,
+          );
+        }),
+      );
+    },
+    onGone: () => {
+      here = null;
+    },
+  });
 
   return {
     view: () => ({ state: here === null ? 'away' : 'here', device: here?.device ?? null, simulated }),
     hit(order) {
+      const socket = kept.socket();
       if (!socket || here === null || !simulated) return false;
       send(socket, { type: 'hit', ...order });
       return true;
     },
     async close() {
-      closed = true;
-      clearTimeout(timer);
-      socket?.destroy();
+      kept.close();
       await work;
     },
   };

@@ -17,7 +17,7 @@ import {
   unevenWords,
   type BendPlan,
 } from '@tasche/core';
-import { NAlert, NButton, NEmpty, NForm, NTable } from 'naive-ui';
+import { NAlert, NButton, NEmpty, NTable } from 'naive-ui';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { counted } from '../app/counted';
@@ -29,7 +29,7 @@ import { useSheet } from '../sheet/sheet-store';
 import BenchHead from './BenchHead.vue';
 import type { BendQuestion } from './bend-worker';
 import { addTickets, bendTicket, type TicketOccasion } from './new-tickets';
-import OccasionFields from './OccasionFields.vue';
+import MakeTickets from './MakeTickets.vue';
 import StepBars from './StepBars.vue';
 import { useBendPlan } from './use-bend-plan';
 
@@ -142,19 +142,15 @@ function keep(id: string): void {
   kept.value = kept.value.includes(id) ? kept.value.filter((one) => one !== id) : [...kept.value, id];
 }
 
-const occasion = reactive<TicketOccasion>({ why: '', eventId: null, dueOn: null });
-const made = ref(0);
 /** One ticket a club, in one change. */
-function makeTickets(): void {
+function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
   if (!plan.value) return;
   const why = `${gappingStrategyOf(bag.value?.strategy ?? 'even-carries').name.toLowerCase()}: ${off(answer.value!.now)} to ${off(plan.value)}`;
   const tickets = plan.value.bends.map((bend) =>
     bendTicket(store.clubsById.get(bend.clubId)!, bend, { ...occasion, why }),
   );
   store.change(addTickets(props.playerId, tickets), `bend plan for ${bag.value!.name}`);
-  made.value = tickets.length;
 }
-watch(plan, () => (made.value = 0));
 </script>
 
 <template>
@@ -275,22 +271,13 @@ watch(plan, () => (made.value = 0));
       <NAlert type="warning" :show-icon="false" class="caution">
         {{ BENDING_CAUTION }} {{ BUILDER_WORDS }} A modelled carry is a guess: measure again afterwards.
       </NAlert>
-      <NForm
+      <MakeTickets
         v-if="plan.bends.length > 0 && !store.readOnly"
-        size="small"
-        inline
-        :show-feedback="false"
-        class="make no-print"
-      >
-        <OccasionFields v-model:event-id="occasion.eventId" v-model:due-on="occasion.dueOn" />
-        <NButton type="primary" :disabled="made > 0" @click="makeTickets">
-          Make {{ counted(plan.bends.length, 'ticket') }}
-        </NButton>
-        <span v-if="made > 0" role="status" class="verdict fine">
-          {{ counted(made, 'ticket') }} made.
-          <RouterLink :to="{ name: 'bench', params: { playerId } }">To the tickets</RouterLink>
-        </span>
-      </NForm>
+        :player-id="playerId"
+        :count="plan.bends.length"
+        :about="titleOf(plan)"
+        @make="makeTickets"
+      />
     </template>
   </div>
 </template>
@@ -337,9 +324,6 @@ watch(plan, () => (made.value = 0));
 .caution {
   margin: 16px 0;
   max-width: 900px;
-}
-.make {
-  align-items: end;
 }
 @media (max-width: 900px) {
   .columns {

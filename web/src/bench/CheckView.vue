@@ -29,7 +29,8 @@ import DateField from '../fields/DateField.vue';
 import QuantityField from '../fields/QuantityField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import BenchHead from './BenchHead.vue';
-import { addTickets } from './new-tickets';
+import MakeTickets from './MakeTickets.vue';
+import { addTickets, type TicketOccasion } from './new-tickets';
 import { useGauge } from './use-gauge';
 
 /**
@@ -211,8 +212,7 @@ const off = computed(() =>
     angles.some(({ verdict, off: by }) => verdict === 'off' && !isMistyped(by)),
   ),
 );
-const made = ref(0);
-function makeTickets(): void {
+function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
   const tickets = off.value.map(({ club, angles }): TicketDetails => {
     const wanted = angles.flatMap(({ gauged, verdict, off }) => {
       const { wantedDeg } = gaugeCheck(club.spec, gauged, since.value);
@@ -230,12 +230,10 @@ function makeTickets(): void {
         .filter(({ verdict }) => verdict === 'off')
         .map(({ gauged, off: by }) => `${gauged} ${offWords(by)}`)
         .join(', '),
-      eventId: null,
-      dueOn: null,
+      ...occasion,
     };
   });
   store.change(addTickets(props.playerId, tickets) as Command[], `check of ${bag.value!.name}`);
-  made.value = tickets.length;
 }
 </script>
 
@@ -327,15 +325,14 @@ function makeTickets(): void {
         </tbody>
       </NTable>
       <p v-for="text in moving" :key="text" class="verdict look">◆ {{ text }}</p>
-      <div v-if="off.length > 0 && !store.readOnly" class="bar make no-print">
-        <NButton type="primary" :disabled="made > 0" @click="makeTickets">
-          Make {{ counted(off.length, 'ticket') }} to bend back
-        </NButton>
-        <span v-if="made > 0" role="status" class="verdict fine">
-          {{ counted(made, 'ticket') }} made.
-          <RouterLink :to="{ name: 'bench', params: { playerId } }">To the tickets</RouterLink>
-        </span>
-      </div>
+      <MakeTickets
+        v-if="off.length > 0 && !store.readOnly"
+        :player-id="playerId"
+        :count="off.length"
+        :about="off.map(({ club }) => club.id).join()"
+        words="to bend back"
+        @make="makeTickets"
+      />
     </template>
   </div>
 </template>
@@ -362,9 +359,6 @@ function makeTickets(): void {
 }
 .done th[scope='row'] {
   color: var(--petrol);
-}
-.make {
-  margin-top: 14px;
 }
 @media (max-width: 900px) {
   .check {

@@ -17,9 +17,8 @@ import {
 } from '@tasche/core';
 import { showQuantity } from '@tasche/contract';
 import { quantityOf } from '@tasche/core';
-import { NAlert, NButton, NEmpty, NForm, NTable } from 'naive-ui';
-import { computed, reactive, ref, watch } from 'vue';
-import { counted } from '../app/counted';
+import { NAlert, NButton, NEmpty, NTable } from 'naive-ui';
+import { computed, ref, watch } from 'vue';
 import { shortDay } from '../app/day';
 import Fold from '../app/Fold.vue';
 import { useSettings } from '../app/settings';
@@ -30,7 +29,7 @@ import BenchHead from './BenchHead.vue';
 import BuildTweakPanel from './BuildTweakPanel.vue';
 import { addTickets, type TicketOccasion } from './new-tickets';
 import NearestShafts from './NearestShafts.vue';
-import OccasionFields from './OccasionFields.vue';
+import MakeTickets from './MakeTickets.vue';
 
 /** Lengths, lies and weights down the set, what leaves its line and why, and the grams that bring clubs to one swing weight. */
 const props = defineProps<{ playerId: string }>();
@@ -131,14 +130,11 @@ const leaving = computed(() =>
 );
 const tradition = computed(() => shaftTradition(clubs.value));
 
-const occasion = reactive<TicketOccasion>({ why: '', eventId: null, dueOn: null });
-const toDo = computed(() => clubs.value.filter(({ id }) => (brought.value.get(id)?.grams ?? 0) !== 0));
-const made = ref(0);
-watch([target, picked, scope], () => (made.value = 0));
-function makeTickets(): void {
+const unfinished = computed(() => clubs.value.filter(({ id }) => (brought.value.get(id)?.grams ?? 0) !== 0));
+function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
   if (targetPoints.value === undefined) return;
   const to = swingWeightWords(targetPoints.value);
-  const tickets = toDo.value.map((club): TicketDetails => {
+  const tickets = unfinished.value.map((club): TicketDetails => {
     const { grams } = brought.value.get(club.id)!;
     const lead = club.spec.leadG?.value;
     const onHead = (typeof lead === 'number' ? lead : 0) + grams!;
@@ -155,7 +151,6 @@ function makeTickets(): void {
     };
   });
   store.change(addTickets(props.playerId, tickets), `set brought to ${to}`);
-  made.value = tickets.length;
 }
 </script>
 
@@ -220,22 +215,13 @@ function makeTickets(): void {
           </tr>
         </tbody>
       </NTable>
-      <NForm
-        v-if="toDo.length > 0 && !store.readOnly"
-        size="small"
-        inline
-        :show-feedback="false"
-        class="make no-print"
-      >
-        <OccasionFields v-model:event-id="occasion.eventId" v-model:due-on="occasion.dueOn" />
-        <NButton type="primary" :disabled="made > 0" @click="makeTickets"
-          >Make {{ counted(toDo.length, 'ticket') }}</NButton
-        >
-        <span v-if="made > 0" role="status" class="verdict fine">
-          {{ counted(made, 'ticket') }} made.
-          <RouterLink :to="{ name: 'bench', params: { playerId } }">To the tickets</RouterLink>
-        </span>
-      </NForm>
+      <MakeTickets
+        v-if="unfinished.length > 0 && !store.readOnly"
+        :player-id="playerId"
+        :count="unfinished.length"
+        :about="`${target} ${scope} ${[...picked].join()}`"
+        @make="makeTickets"
+      />
       <ul v-if="leaving.length > 0 || tradition.length > 0" class="findings">
         <li v-for="one in leaving" :key="one.id">
           <span class="verdict look">◆ {{ one.name }}</span
@@ -283,10 +269,6 @@ function makeTickets(): void {
 .leaves {
   color: var(--brass-ink);
   font-weight: 600;
-}
-.make {
-  align-items: end;
-  margin: 14px 0;
 }
 .findings {
   margin: 14px 0;
