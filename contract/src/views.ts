@@ -245,6 +245,17 @@ export interface MonitorView {
   simulated: boolean;
 }
 
+export interface RosterBench {
+  /** Open tickets, and the day the first of them is due. */
+  tickets: number;
+  dueOn: string | null;
+  /** The day of the oldest loft reading of the gamer; null where a club of it was never on a gauge. */
+  checkedOn: string | null;
+  /** Clubs of the gamer whose carry was taken before they were changed, and those whose carry nobody knows. */
+  stale: number;
+  unknown: number;
+}
+
 export interface RosterEntry {
   player: PlayerView;
   gamer: {
@@ -256,6 +267,8 @@ export interface RosterEntry {
     headline: string;
   } | null;
   clubsOwned: number;
+  /** What the bench and the range have to say of the gamer. */
+  bench: RosterBench;
   nextPlan: {
     id: string;
     name: string;

@@ -3,6 +3,7 @@ import type {
   GaugedLoft,
   Page,
   PutterStint,
+  RosterEntry,
   TicketDetails,
   TicketEntry,
   WishDetails,
@@ -242,6 +243,51 @@ describe('the bench', () => {
     ]);
     await bench.undo(later.change.id).expect(200);
     expect(await lofts()).toEqual([['2026-01-01', 32]]);
+  });
+
+  it('tells the roster of tickets, checks, and carries that are old or not known', async () => {
+    const golfer = await bench.player();
+    const [seven, eight] = [
+      await bench.club(golfer, '7', [
+        { key: 'loftStampedDeg', value: 32, takenOn: '2026-01-01' },
+        { key: 'loftMeasuredDeg', value: 32, takenOn: '2026-02-01' },
+        carry(150),
+      ]),
+      await bench.club(golfer, '8', [{ key: 'loftStampedDeg', value: 36, takenOn: '2026-01-01' }]),
+    ];
+    await bench.bag(golfer, 'Gamer', [seven, eight]);
+    const told = async () =>
+      ((await bench.http.get('/api/players?limit=200').expect(200)).body as Page<RosterEntry>).rows.find(
+        ({ player }) => player.id === golfer,
+      )!.bench;
+    expect(await told()).toEqual({ tickets: 0, dueOn: null, checkedOn: null, stale: 0, unknown: 1 });
+    const ticket = details({ clubId: seven, dueOn: '2026-12-01' });
+    const asked = await bench.done([
+      { do: 'addTicket', ticket: { id: newId(), playerId: golfer, ...ticket } },
+    ]);
+    await bench.done([
+      {
+        do: 'editClub',
+        clubId: eight,
+        version: 1,
+        readings: [{ key: 'loftMeasuredDeg', value: 36, takenOn: '2026-03-01' }],
+      },
+      {
+        do: 'editClub',
+        clubId: seven,
+        version: 1,
+        readings: [{ key: 'loftSetDeg', value: 33, takenOn: '2026-11-20' }],
+      },
+    ]);
+    expect(await told()).toEqual({
+      tickets: 1,
+      dueOn: '2026-12-01',
+      checkedOn: '2026-02-01',
+      stale: 1,
+      unknown: 1,
+    });
+    await bench.undo(asked.change.id).expect(200);
+    expect((await told()).tickets).toBe(0);
   });
 
   it('keeps the balls a player took up, with their days', async () => {

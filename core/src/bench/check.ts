@@ -107,6 +107,12 @@ export const CHECK_EVERY_DAYS = { tour: 7, home: 120 } as const;
 
 const DAY_MS = 86_400_000;
 
+/** The day of the oldest gauge reading of a bag; undefined where a club of it was never measured. YYYY-MM-DD. */
+export function checkedOn(clubs: readonly { kind: ClubKind; spec: Spec }[]): string | undefined {
+  const days = clubs.filter(({ kind }) => isGauged(kind)).map(({ spec }) => spec.loftMeasuredDeg?.takenOn);
+  return days.some((day) => day === undefined) ? undefined : (days as string[]).sort()[0];
+}
+
 /**
  * The day the next check of a bag is due: so many days after its oldest reading; undefined where a club of it was never measured, for then it is
  * due now.
@@ -115,9 +121,8 @@ export function nextCheckDue(
   clubs: readonly { kind: ClubKind; spec: Spec }[],
   everyDays: number,
 ): string | undefined {
-  const days = clubs.filter(({ kind }) => isGauged(kind)).map(({ spec }) => spec.loftMeasuredDeg?.takenOn);
-  if (days.length === 0 || days.some((day) => day === undefined)) return undefined;
-  const oldest = (days as string[]).sort()[0]!;
+  const oldest = checkedOn(clubs);
+  if (oldest === undefined) return undefined;
   return new Date(Date.parse(`${oldest}T00:00:00Z`) + everyDays * DAY_MS).toISOString().slice(0, 10);
 }
 

@@ -20,6 +20,7 @@ export {
   GAUGE_DEG,
   GAUGE_KEYS,
   checkProgress,
+  checkedOn,
   gaugeCheck,
   isGauged,
   loftDrift,

@@ -7,7 +7,7 @@ import { ticketView } from './bench-rows.js';
 /** Where a ticket without a day stands in the queue: behind all that have one. */
 const NO_DAY = '2199-12-31';
 /** Those of a club that was deleted wait for it to come back. */
-const OPEN = `removed_at is null and state in ('asked', 'on the bench')
+export const OPEN_TICKETS = `removed_at is null and state in ('asked', 'on the bench')
   and exists (select 1 from club where club.id = ticket.club_id and club.removed_at is null)`;
 
 type QueueRow = { ticket: TicketEntry; cursorDay: string };
@@ -19,7 +19,7 @@ export async function readTickets(
   after?: IdCursor,
 ): Promise<Page<TicketEntry>> {
   const [count] = await em.execute<{ total: number }[]>(
-    `select count(*)::int as total from ticket where ${OPEN}`,
+    `select count(*)::int as total from ticket where ${OPEN_TICKETS}`,
   );
   const found = await em.execute<QueueRow[]>(
     `select ${ticketView.json}::jsonb || jsonb_build_object(
@@ -27,7 +27,7 @@ export async function readTickets(
          'clubName', (select name from club where id = ticket.club_id),
          'eventName', (select name from event where id = ticket.event_id)) as ticket,
        coalesce(due_on, '${NO_DAY}')::text as "cursorDay"
-     from ticket where ${OPEN}
+     from ticket where ${OPEN_TICKETS}
        ${after ? `and (coalesce(due_on, '${NO_DAY}'), id) > (?::date, ?::uuid)` : ''}
      order by coalesce(due_on, '${NO_DAY}'), id limit ?`,
     [...(after ? [after.day, after.id] : []), limit + 1],

@@ -1,4 +1,5 @@
 import {
+  checkedOn,
   gaps,
   isFullSwing,
   ladderClub,
@@ -6,9 +7,10 @@ import {
   type LadderClub,
   type GappingStrategyId,
 } from '@tasche/core';
-import type { Page, RosterEntry } from '@tasche/contract';
+import type { Page, RosterBench, RosterEntry } from '@tasche/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { LRUCache } from 'lru-cache';
+import { OPEN_TICKETS } from '../bench/read-tickets.js';
 import { changeView, type ChangeRow } from '../changes/change.js';
 import type { Club } from '../clubs/club.js';
 import type { NameCursor } from '../http/cursors.js';
@@ -18,7 +20,7 @@ import { Player, playerView } from './player.js';
 
 type GamerClub = Pick<Club, 'id' | 'name' | 'kind' | 'spec'> & { playerId: string; bagId: string };
 /** What of an entry changes with the player's own rows alone. */
-type Known = Pick<RosterEntry, 'gamer' | 'clubsOwned' | 'lastChange'>;
+type Known = Pick<RosterEntry, 'gamer' | 'clubsOwned' | 'lastChange' | 'bench'>;
 
 /** Verdicts as they were last worked out, by player and revision: any server may keep its own. */
 const known = new LRUCache<string, Known & { revision: string }>({ max: 5000 });
@@ -78,11 +80,12 @@ export async function readRoster(
   const plans = await nextPlans(em, today, players);
   return {
     rows: players.map((player): RosterEntry => {
-      const { gamer, clubsOwned, lastChange } = known.get(keyOf(player))!;
+      const { gamer, clubsOwned, lastChange, bench } = known.get(keyOf(player))!;
       return {
         player: playerView.of(player),
         gamer,
         clubsOwned,
+        bench,
         nextPlan: plans.get(player.id) ?? null,
         lastChange,
       };
@@ -135,27 +138,39 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
      ) last`,
     [ids],
   );
+  const tickets = await em.execute<{ playerId: string; count: number; dueOn: string | null }[]>(
+    `select player_id as "playerId", count(*)::int as count, min(due_on)::text as "dueOn" from ticket
+     where player_id = any(?::uuid[]) and ${OPEN_TICKETS} group by player_id`,
+    [ids],
+  );
   const lockers = await lockersOf(em, [
     ...new Set(gamerClubs.filter(lacksCarry).map((club) => club.playerId)),
   ]);
   for (const player of changed) {
     const gamer = gamers.find((bag) => bag.playerId === player.id);
     const lastChange = changes.find((change) => change.playerId === player.id);
+    const ticket = tickets.find((row) => row.playerId === player.id);
+    const carried = gamerClubs.filter((club) => club.playerId === player.id);
     known.set(keyOf(player), {
       revision: revisionOf.get(player.id) ?? '',
       gamer: gamer
-        ? verdictOf(
-            gamer.bagId,
-            gamerClubs.filter((club) => club.playerId === player.id).map(ladderClub),
-            player,
-            lockers.get(player.id),
-            gamer.strategy,
-          )
+        ? verdictOf(gamer.bagId, carried.map(ladderClub), player, lockers.get(player.id), gamer.strategy)
         : null,
       clubsOwned: owned.find((row) => row.playerId === player.id)?.count ?? 0,
       lastChange: lastChange ? changeView(lastChange) : null,
+      bench: { tickets: ticket?.count ?? 0, dueOn: ticket?.dueOn ?? null, ...knownOf(carried) },
     });
   }
+}
+
+/** How well the gamer's clubs are known: on a gauge, and by their carries. */
+function knownOf(clubs: readonly GamerClub[]): Pick<RosterBench, 'checkedOn' | 'stale' | 'unknown'> {
+  const swung = clubs.filter(({ kind }) => isFullSwing(kind)).map(ladderClub);
+  return {
+    checkedOn: checkedOn(clubs) ?? null,
+    stale: swung.filter(({ changed }) => changed?.full).length,
+    unknown: swung.filter(({ shots }) => !shots.full).length,
+  };
 }
 
 async function nextPlans(

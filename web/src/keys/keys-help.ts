@@ -66,6 +66,14 @@ export const KEYS: readonly { group: string; keys: readonly (readonly [string, s
     ],
   },
   {
+    group: 'Roster and bench',
+    keys: [
+      ['Alt N', 'in the roster: the next thing to do'],
+      ['Enter', 'in a check: save, and on to the next angle'],
+      ['Alt M', 'in a check: lay the club in a simulated gauge'],
+    ],
+  },
+  {
     group: 'The range',
     keys: [
       ['Alt K', 'next basket'],

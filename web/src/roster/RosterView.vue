@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import { useForm } from '../fields/use-form';
@@ -9,12 +10,14 @@ import { nameSchema, required, type ChangeResult, type Page, type RosterEntry } 
 import type { DistanceUnit } from '@tasche/core';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
-import { computed, onMounted, reactive, ref, shallowRef } from 'vue';
+import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { useReadAgain } from '../offline/connection';
 import { NetworkError, post, request } from '../api/request';
 import { shortDay, shortMoment, today } from '../app/day';
+import { useEventListener, useLocalStorage } from '@vueuse/core';
 import { MARKS } from '../ladder/marks';
+import { nextThing } from './next-thing';
 
 const router = useRouter();
 const entries = shallowRef<readonly RosterEntry[] | null>(null);
@@ -27,9 +30,65 @@ const { rules, submit } = useForm(draft, {
   name: { label: 'Name', schema: required(nameSchema) },
 });
 
-const shown = computed(() => entries.value?.filter((entry) => !entry.player.archived) ?? []);
+/** How the roster was last looked at is kept: what is searched, who is shown, in which order. */
+const ORDERS = [
+  { value: 'name', label: 'by name' },
+  { value: 'pressing', label: 'the most pressing first' },
+  { value: 'event', label: 'by the next event' },
+] as const;
+const ONLY = [
+  { value: 'all', label: 'everybody' },
+  { value: 'pressing', label: 'who needs something' },
+  { value: 'faults', label: 'with a fault' },
+  { value: 'tickets', label: 'with tickets' },
+] as const;
+const view = useLocalStorage('tasche.roster', { search: '', only: 'all', order: 'name' });
+
+const here = computed(() =>
+  (entries.value ?? [])
+    .filter((entry) => !entry.player.archived)
+    .map((entry) => ({ ...entry, thing: nextThing(entry, today()) })),
+);
+const shown = computed(() => {
+  const { search, only, order } = view.value;
+  const wanted = search.trim().toLowerCase();
+  const kept = here.value.filter(
+    ({ player, gamer, bench, thing, nextPlan }) =>
+      [player.name, nextPlan?.name ?? '', nextPlan?.course ?? ''].some((text) =>
+        text.toLowerCase().includes(wanted),
+      ) &&
+      (only === 'all' ||
+        (only === 'pressing' && thing !== null) ||
+        (only === 'faults' && (gamer?.faults ?? 0) > 0) ||
+        (only === 'tickets' && bench.tickets > 0)),
+  );
+  if (order === 'pressing') return kept.toSorted((a, b) => (a.thing?.rank ?? 99) - (b.thing?.rank ?? 99));
+  if (order === 'event')
+    return kept.toSorted((a, b) => (a.nextPlan?.startsOn ?? '9').localeCompare(b.nextPlan?.startsOn ?? '9'));
+  return kept;
+});
+/** Whoever is searched for or sorted may be on a later page: then all of them are read. */
+watch(
+  [() => view.value, next],
+  () => {
+    const { search, only, order } = view.value;
+    if (next.value !== null && (search.trim() !== '' || only !== 'all' || order !== 'name')) void loadMore();
+  },
+  { deep: true },
+);
+/** One key to the next thing to do. */
+const first = computed(
+  () => here.value.filter(({ thing }) => thing !== null).toSorted((a, b) => a.thing!.rank - b.thing!.rank)[0],
+);
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (!event.altKey || event.ctrlKey || event.metaKey || event.key.toLowerCase() !== 'n' || !first.value)
+    return;
+  event.preventDefault();
+  void router.push(first.value.thing!.to);
+});
+
 const away = computed(() => entries.value?.filter((entry) => entry.player.archived) ?? []);
-const faults = computed(() => shown.value.filter((entry) => (entry.gamer?.faults ?? 0) > 0).length);
+const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults ?? 0) > 0).length);
 
 async function load(): Promise<void> {
   try {
@@ -43,16 +102,21 @@ async function load(): Promise<void> {
     if (error instanceof NetworkError) setTimeout(() => void load(), 1500);
   }
 }
+let loading = false;
 async function loadMore(): Promise<void> {
-  if (next.value === null) return;
+  if (next.value === null || loading) return;
+  loading = true;
   try {
     const page = await request<Page<RosterEntry>>(
       `/players?today=${today()}&after=${encodeURIComponent(next.value)}`,
     );
     entries.value = [...(entries.value ?? []), ...page.rows];
+    loading = false;
     next.value = page.next;
   } catch (error) {
     problem.value = (error as Error).message;
+  } finally {
+    loading = false;
   }
 }
 onMounted(load);
@@ -100,7 +164,7 @@ function startsIn(day: string): string {
       Roster
       <template #says>
         <p class="quiet small">
-          {{ next ? `${entries?.length} of ${total}` : shown.length }} {{ total === 1 ? 'player' : 'players'
+          {{ next ? `${entries?.length} of ${total}` : here.length }} {{ total === 1 ? 'player' : 'players'
           }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template>
         </p>
       </template>
@@ -110,7 +174,7 @@ function startsIn(day: string): string {
     </PageHead>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
     <NForm
-      v-if="adding || (entries && shown.length === 0)"
+      v-if="adding || (entries && here.length === 0)"
       ref="form"
       class="card add"
       :model="draft"
@@ -136,6 +200,20 @@ function startsIn(day: string): string {
       </NFormItem>
       <NButton type="primary" attr-type="submit">Add and write the bag down</NButton>
     </NForm>
+    <div v-if="here.length > 1" class="bar looks no-print">
+      <TextField
+        v-model:value="view.search"
+        aria-label="Search players and events"
+        placeholder="search…"
+        class="search"
+      />
+      <ChoiceField v-model:value="view.only" label="Show" :options="ONLY" size="small" />
+      <ChoiceField v-model:value="view.order" label="Order" :options="ORDERS" size="small" />
+      <LinkButton v-if="first" size="small" :to="first.thing!.to" title="Alt N">
+        {{ first.player.name }}: {{ first.thing!.words }} <kbd>Alt N</kbd>
+      </LinkButton>
+    </div>
+    <p v-if="here.length > 0 && shown.length === 0" class="quiet">Nobody fits what is searched for.</p>
     <ul v-if="entries" class="roster">
       <li v-for="entry in shown" :key="entry.player.id" class="card">
         <RouterLink :to="{ name: 'bag', params: { playerId: entry.player.id } }" class="player">
@@ -146,6 +224,18 @@ function startsIn(day: string): string {
           </p>
           <p v-else class="quiet">No gamer bag yet.</p>
         </RouterLink>
+        <p class="thing small">
+          <RouterLink v-if="entry.thing" :to="entry.thing.to" class="verdict" :class="entry.thing.severity"
+            >{{ MARKS[entry.thing.severity] }} {{ entry.thing.words }}</RouterLink
+          >
+          <span v-else class="verdict fine">● nothing to do</span>
+          <RouterLink
+            v-if="entry.bench.tickets > 0 && entry.thing?.rank !== 5"
+            class="quiet"
+            :to="{ name: 'bench', params: { playerId: entry.player.id } }"
+            >{{ counted(entry.bench.tickets, 'ticket') }}</RouterLink
+          >
+        </p>
         <dl>
           <div>
             <dt>Gamer</dt>
@@ -226,6 +316,24 @@ function startsIn(day: string): string {
   gap: 12px 28px;
   padding: 14px 18px;
 }
+li .player {
+  grid-column: 1;
+}
+.thing {
+  grid-column: 1;
+  display: flex;
+  gap: 6px 16px;
+}
+.roster dl {
+  grid-column: 2;
+  grid-row: 1 / span 2;
+}
+.looks {
+  margin-bottom: 12px;
+}
+.search {
+  width: 200px;
+}
 .player {
   text-decoration: none;
   color: inherit;
@@ -292,6 +400,10 @@ dd {
 @media (max-width: 980px) {
   .roster li {
     grid-template-columns: 1fr;
+  }
+  .roster dl {
+    grid-column: 1;
+    grid-row: auto;
   }
   dl {
     grid-template-columns: repeat(auto-fit, minmax(120px, 1fr));

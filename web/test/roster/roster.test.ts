@@ -1,0 +1,143 @@
+import type { Page, PlayerView, RosterEntry } from '@tasche/contract';
+import { flushPromises, mount } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { nextTick } from 'vue';
+import { createMemoryHistory, createRouter } from 'vue-router';
+import { today } from '../../src/app/day';
+import RosterView from '../../src/roster/RosterView.vue';
+import { nextThing } from '../../src/roster/next-thing';
+import { sheetOf } from '../sheet';
+
+const TODAY = '2026-11-26';
+const player = (name: string): PlayerView => ({ ...sheetOf([], []).player, id: name, name });
+const known = { tickets: 0, dueOn: null, checkedOn: TODAY, stale: 0, unknown: 0 };
+const gamer = { bagId: 'b', clubs: 14, faults: 0, looks: 0, severity: 'fine' as const, headline: 'Even.' };
+const entry = (name: string, more: Partial<RosterEntry> = {}): RosterEntry => ({
+  player: player(name),
+  gamer,
+  clubsOwned: 20,
+  bench: known,
+  nextPlan: null,
+  lastChange: null,
+  ...more,
+});
+const plan = (startsOn: string, settled: number) => ({
+  id: 'e',
+  name: 'Hochfirn Open',
+  course: 'Hochfirn',
+  startsOn,
+  endsOn: startsOn,
+  swaps: 0,
+  rounds: { of: 3, settled },
+});
+
+describe('the next thing to do for a player', () => {
+  const thing = (more: Partial<RosterEntry>) => nextThing(entry('Ana', more), TODAY);
+
+  it('is nothing where all is well', () => {
+    expect(thing({})).toBeNull();
+    expect(thing({ bench: { ...known, checkedOn: '2026-11-20' } })).toBeNull();
+    expect(thing({ nextPlan: plan('2027-03-01', 0) })).toBeNull();
+  });
+
+  it.each([
+    ['a ticket is late', { bench: { ...known, tickets: 1, dueOn: '2026-11-25' } }, 'bench'],
+    ['write the bag down', { gamer: null }, 'bag'],
+    ['settle 2 rounds of Hochfirn Open', { nextPlan: plan('2026-12-05', 1) }, 'plan'],
+    ['mend 2 faults of the gamer', { gamer: { ...gamer, faults: 2 } }, 'bag'],
+    ['measure 1 club again, changed since', { bench: { ...known, stale: 1 } }, 'basket'],
+    ['3 tickets open', { bench: { ...known, tickets: 3, dueOn: '2026-12-01' } }, 'bench'],
+    ['4 carries not known', { bench: { ...known, unknown: 4 } }, 'basket'],
+    ['check lofts and lies', { bench: { ...known, checkedOn: '2026-11-01' } }, 'check'],
+    ['check lofts and lies', { bench: { ...known, checkedOn: null } }, 'check'],
+  ] as const)('is “%s”, and leads there', (words, more, name) => {
+    expect(thing(more as Partial<RosterEntry>)).toMatchObject({ words, to: { name } });
+  });
+
+  it('is the most pressing of several', () => {
+    const all = {
+      gamer: { ...gamer, faults: 1 },
+      bench: { tickets: 2, dueOn: '2026-11-20', checkedOn: null, stale: 1, unknown: 1 },
+      nextPlan: plan('2026-11-28', 0),
+    };
+    expect(thing(all)!.words).toBe('a ticket is late');
+    expect(thing({ ...all, bench: { ...all.bench, dueOn: null } })!.words).toContain('settle');
+    expect(thing({ ...all, bench: { ...all.bench, dueOn: null }, nextPlan: null })!.words).toContain('mend');
+  });
+});
+
+describe('the roster', () => {
+  const pages: Record<string, Page<RosterEntry>> = {};
+  const asked: string[] = [];
+  async function roster() {
+    globalThis.fetch = (input) => {
+      const url = String(input);
+      asked.push(url);
+      const after = /after=([^&]+)/.exec(url)?.[1] ?? '';
+      return Promise.resolve(new Response(JSON.stringify(pages[after]), { status: 200 }));
+    };
+    const router = createRouter({
+      history: createMemoryHistory(),
+      routes: [
+        ...['bag', 'bench', 'plan', 'basket', 'check', 'settings'].map((name) => ({
+          path: `/${name}/:playerId/:planId?`,
+          name,
+          component: { template: '<i />' },
+        })),
+        { path: '/:rest(.*)*', component: { template: '<i />' } },
+      ],
+    });
+    const view = mount(RosterView, { global: { plugins: [router] } });
+    await flushPromises();
+    return { view, router, names: () => view.findAll('.roster h2').map((one) => one.text()) };
+  }
+
+  beforeEach(() => {
+    localStorage.clear();
+    asked.length = 0;
+    setActivePinia(createPinia());
+    const checkedOn = today();
+    pages[''] = {
+      rows: [
+        entry('Ana', { bench: { ...known, checkedOn } }),
+        entry('Bo', { gamer: { ...gamer, faults: 1, severity: 'fault' }, bench: { ...known, checkedOn } }),
+      ],
+      total: 3,
+      next: 'Bo_1',
+    };
+    pages['Bo_1'] = {
+      rows: [entry('Cy', { bench: { ...known, checkedOn, tickets: 1, dueOn: '2026-01-01' } })],
+      total: 3,
+      next: null,
+    };
+  });
+
+  it('shows what each player needs, and goes to the most pressing with one key', async () => {
+    const { view, router, names } = await roster();
+    expect(names()).toEqual(['Ana', 'Bo']);
+    expect(view.text()).toContain('nothing to do');
+    expect(view.text()).toContain('mend 1 fault of the gamer');
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: 'n', altKey: true }));
+    await flushPromises();
+    expect(router.currentRoute.value.path).toBe('/bag/Bo');
+    view.unmount();
+  });
+
+  it('searches and sorts all players, those of later pages too, and remembers how', async () => {
+    const { view, names } = await roster();
+    await view.get('input[aria-label="Search players and events"]').setValue('c');
+    await flushPromises();
+    await nextTick();
+    expect(names()).toEqual(['Cy']);
+    expect(asked.filter((url) => url.includes('after=Bo_1'))).toHaveLength(1);
+    view.unmount();
+    const again = await roster();
+    await flushPromises();
+    expect(again.names()).toEqual(['Cy']);
+    await again.view.get('input[aria-label="Search players and events"]').setValue('nobody');
+    await nextTick();
+    expect(again.view.text()).toContain('Nobody fits');
+    again.view.unmount();
+  });
+});
