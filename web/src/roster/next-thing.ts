@@ -49,7 +49,7 @@ export function nextThing({ player, gamer, bench, nextPlan }: RosterEntry, today
   if (bench.tickets > 0)
     return {
       rank: 5,
-      severity: 'unknown',
+      severity: 'look',
       words: counted(bench.tickets, 'ticket') + ' open',
       to: { name: 'bench', params },
     };
@@ -61,6 +61,6 @@ export function nextThing({ player, gamer, bench, nextPlan }: RosterEntry, today
       to: { name: 'basket', params },
     };
   if (bench.checkedOn === null || -daysTo(bench.checkedOn) > CHECK_DAYS)
-    return { rank: 7, severity: 'unknown', words: 'check lofts and lies', to: { name: 'check', params } };
+    return { rank: 7, severity: 'look', words: 'check lofts and lies', to: { name: 'check', params } };
   return null;
 }
