@@ -133,7 +133,7 @@ describe('a bend plan', () => {
       ),
       { numRuns: 25 },
     );
-  }, 60_000);
+  });
 
   it('says what it bends as a builder would', () => {
     const bends = ['7', '8', '9', '54'].map((clubId) => ({
@@ -188,7 +188,7 @@ describe('the search behind it, beside a general solver (HiGHS, the integer prog
       expect(solved.Status).toBe('Optimal');
       expect(ours).toBeCloseTo(solved.ObjectiveValue, 6);
     }
-  }, 120_000);
+  });
 
   it('gives the second best too: as an enumeration of every way has it', () => {
     const random = seeded(15);
