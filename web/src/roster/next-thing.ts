@@ -4,7 +4,7 @@ import type { RouteLocationRaw } from 'vue-router';
 import { counted } from '../app/counted';
 
 /** What a rep should do next for a player, the most pressing thing alone. */
-export interface NextThing {
+interface NextThing {
   /** Lower is more pressing. */
   rank: number;
   words: string;
