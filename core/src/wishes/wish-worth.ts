@@ -82,7 +82,7 @@ export function wishWorths({ request, question, wishes, money }: WishRequest): W
   const idsOf = (chosen: readonly number[]) => chosen.map((c) => order[c]!.id);
   const owned = solve(
     model,
-    priceAt.map((price) => (price > 0 ? Infinity : 0)),
+    order.map((_club, c) => (wishAt(c) ? Infinity : 0)),
     0,
   );
   if (!owned) return undefined;

@@ -57,6 +57,12 @@ describe('what a wish is worth', () => {
     expect(best!.buys).toHaveLength(1);
   });
 
+  it('weighs a club that costs nothing as any other', () => {
+    const { worth, best } = ask([wish('48', 'wedge', 48, 0)], 0);
+    expect(worth[0]!.gain).toBeGreaterThan(0.02);
+    expect(best).toMatchObject({ buys: ['wish 48'], spent: 0 });
+  });
+
   it('does not buy what nobody knows the price of', () => {
     expect(ask([wish('48', 'wedge', 48, null)], 1000).best!.buys).toEqual([]);
   });

@@ -23,6 +23,8 @@ const keys = computed(() => [
   ),
 ]);
 const measured = reactive(new Map<QuantityKey, number | string | null>());
+/** Quantities whose field holds what cannot be read: nothing is handed in past them. */
+const bad = reactive(new Set<QuantityKey>());
 const became = computed<BenchValue[]>(() =>
   keys.value.flatMap((key) => {
     const value = measured.get(key);
@@ -55,7 +57,11 @@ onMounted(() => {
 </script>
 
 <template>
-  <NForm size="small" class="finish" @submit.prevent="emit('finish', takenOn, became)">
+  <NForm
+    size="small"
+    class="finish"
+    @submit.prevent="bad.size === 0 && became.length > 0 && emit('finish', takenOn, became)"
+  >
     <label v-for="key in keys" :key="key">
       <span class="small"
         >{{ plainLabel(key) }} became <span class="quiet">{{ wantedOf(key) }}</span></span
@@ -66,6 +72,7 @@ onMounted(() => {
         :value="measured.get(key) ?? null"
         :label="`${plainLabel(key)} became`"
         @update:value="measured.set(key, $event)"
+        @bad="$event ? bad.add(key) : bad.delete(key)"
       />
     </label>
     <label
@@ -73,7 +80,7 @@ onMounted(() => {
       ><DateField v-model:value="takenOn" label="Measured on" :max="today()"
     /></label>
     <div class="bar">
-      <NButton type="primary" size="small" attr-type="submit" :disabled="became.length === 0">
+      <NButton type="primary" size="small" attr-type="submit" :disabled="became.length === 0 || bad.size > 0">
         {{ misses.length > 0 ? 'Write down, and open again' : 'Done' }}
       </NButton>
       <NButton size="small" @click="emit('leave')">Cancel</NButton>

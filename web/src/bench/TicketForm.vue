@@ -35,6 +35,8 @@ const draft = reactive({
 const wanted = reactive(
   new Map<QuantityKey, number | string | null>(props.ticket?.wanted.map(({ key, value }) => [key, value])),
 );
+/** Quantities whose field holds what cannot be read: nothing is saved past them. */
+const bad = reactive(new Set<QuantityKey>());
 const club = computed(() => props.clubs.find(({ id }) => id === draft.clubId));
 /** The quantities the job is usually about, and whatever else was added. */
 const keys = computed(() => [...new Set([...JOB_KEYS[draft.job], ...wanted.keys()])]);
@@ -107,6 +109,7 @@ function save(): void {
           :value="wanted.get(key) ?? null"
           :label="`${plainLabel(key)} wanted`"
           @update:value="wanted.set(key, $event)"
+          @bad="$event ? bad.add(key) : bad.delete(key)"
         />
       </label>
       <label v-if="addable.length > 0">
@@ -125,7 +128,7 @@ function save(): void {
     /></NFormItem>
     <OccasionFields v-model:event-id="draft.eventId" v-model:due-on="draft.dueOn" />
     <div class="bar all">
-      <NButton type="primary" attr-type="submit" :disabled="!club">{{
+      <NButton type="primary" attr-type="submit" :disabled="!club || bad.size > 0">{{
         ticket ? 'Save' : 'Add ticket'
       }}</NButton>
       <NButton @click="emit('leave')">Cancel</NButton>

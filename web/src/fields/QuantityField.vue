@@ -13,7 +13,8 @@ const props = defineProps<{
   label?: string;
   disabled?: boolean;
 }>();
-const emit = defineEmits<{ 'update:value': [value: number | string | null] }>();
+/** What cannot be read is told as `bad` and writes nothing; an empty field writes null. */
+const emit = defineEmits<{ 'update:value': [value: number | string | null]; bad: [isBad: boolean] }>();
 
 const quantity = computed(() => quantityOf(props.quantityKey)!);
 const name = computed(() => props.label ?? quantity.value.label);
@@ -36,6 +37,7 @@ function take(value: CellValue | null): void {
   complaint.value = '';
   text.value = shown(value);
   given = value;
+  emit('bad', false);
   emit('update:value', value);
 }
 
@@ -49,8 +51,7 @@ function write(written: string): void {
   if (read.ok) take(read.value);
   else {
     complaint.value = `${name.value} ${read.reason.replace(new RegExp(`^${quantity.value.label} `, 'i'), '')}`;
-    given = null;
-    emit('update:value', null);
+    emit('bad', true);
   }
 }
 

@@ -88,11 +88,14 @@ describe('a field of a quantity', () => {
     expect(wrapper.emitted('update:value')!.at(-1)).toEqual([44.5]);
     expect(input.element.value).toBe('44.50°');
     await write('steep');
-    expect(wrapper.emitted('update:value')!.at(-1)).toEqual([null]);
+    // Nothing is written: a slip of the finger clears no reading.
+    expect(wrapper.emitted('update:value')).toHaveLength(1);
+    expect(wrapper.emitted('bad')!.at(-1)).toEqual([true]);
     expect(wrapper.get('[role="alert"]').text()).toContain('Measured loft');
     expect(input.element.value).toBe('steep');
     await write('');
     expect(wrapper.find('[role="alert"]').exists()).toBe(false);
+    expect(wrapper.emitted('update:value')!.at(-1)).toEqual([null]);
   });
 });
 
@@ -123,6 +126,11 @@ describe('a ticket that is handed in', () => {
     await input.trigger('change');
     expect(wrapper.text()).toContain('loft became 46.0° where 45.0° was wanted');
     expect(wrapper.get('button[type="submit"]').text()).toContain('open again');
+    await input.setValue('steep');
+    await input.trigger('change');
+    expect(wrapper.get('button[type="submit"]').attributes('disabled')).toBeDefined();
+    await wrapper.get('form').trigger('submit');
+    expect(wrapper.emitted('finish')).toBeUndefined();
     await input.setValue('45.25');
     await input.trigger('change');
     expect(wrapper.get('button[type="submit"]').text()).toBe('Done');
