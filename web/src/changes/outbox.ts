@@ -187,18 +187,9 @@ function send(outgoing: Outgoing): Promise<ChangeResult> {
 /** What was typed after `done` was sent but before it was answered was typed on top of it, so it carries on from its versions. */
 function renewed(next: Outgoing, done: Outgoing, result: ChangeResult): Outgoing {
   if (next.kind !== 'change' || done.kind !== 'change') return next;
-  const versions = new Map(
-    [
-      ...result.players,
-      ...result.clubs,
-      ...result.bags,
-      ...result.plans,
-      ...result.sessions,
-      ...result.courses,
-      ...result.seasons,
-      ...result.events,
-    ].map((row) => [row.id, row.version]),
-  );
+  const { change: _change, ...kinds } = result;
+  const rows: readonly { id: string; version: number }[] = Object.values(kinds).flat();
+  const versions = new Map(rows.map((row) => [row.id, row.version]));
   const sentOn = new Map(done.request.commands.map((command) => [subjectOf(command).id, versionIn(command)]));
   const commands = next.request.commands.map((command) => {
     const { id } = subjectOf(command);

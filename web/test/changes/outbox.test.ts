@@ -1,4 +1,4 @@
-import type { ChangeRequest, ChangeResult, Command } from '@tasche/contract';
+import type { ChangeRequest, ChangeResult, Command, TicketView } from '@tasche/contract';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useOutbox, type Sent } from '../../src/changes/outbox';
@@ -31,6 +31,8 @@ const done = (more: Partial<ChangeResult> = {}): Answer => ({
     courses: [],
     seasons: [],
     events: [],
+    tickets: [],
+    wishes: [],
     ...more,
   },
 });
@@ -106,6 +108,23 @@ describe('the outbox', () => {
     await emptied(outbox);
     expect(outbox.away).toBeNull();
     expect(asked.map(({ body }) => body.id)).toEqual(['1', '1', '1']);
+  });
+
+  it('carries on for a job handed in twice before the first answer came', async () => {
+    const outbox = useOutbox();
+    const ticket = { id: 't', version: 2 } as TicketView;
+    script = [done({ tickets: [ticket] }), done({ tickets: [{ ...ticket, version: 3 }] })];
+    for (const id of ['1', '2'])
+      outbox.push({
+        kind: 'change',
+        playerId: 'p',
+        request: {
+          id,
+          commands: [{ do: 'finishTicket', ticketId: 't', version: 1, takenOn: '2026-11-26', became: [] }],
+        },
+      });
+    await emptied(outbox);
+    expect(asked.map(({ body }) => (body.commands[0] as { version: number }).version)).toEqual([1, 2]);
   });
 
   it('carries on from the version the answer gave, for what was typed on top', async () => {
