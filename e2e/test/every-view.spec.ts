@@ -45,6 +45,7 @@ const VIEWS = [
   `${demo.davor}/compare`,
   `${demo.davor}/plan`,
   `${demo.davor}/history`,
+  `${demo.maren}/card`,
   `${demo.davor}/bench`,
   `${demo.davor}/bench/bend`,
   `${demo.davor}/bench/weights`,

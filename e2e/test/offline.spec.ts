@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { cell, newPlayer, paste, saved } from './workbench';
+import { cell, demo, newPlayer, paste, saved } from './workbench';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -51,6 +51,34 @@ test('without a network the bag opens on what was last seen, takes what is typed
   await expect(page.getByText('You see what was last seen')).toHaveCount(0);
   await page.goto(`/players/${id}/bag`);
   await expect(cell(page, '9 iron', 'shot.full.carryM')).toHaveText('138');
+});
+
+test('the card of an event is read on a phone without a network, and a caddie’s question is answered', async ({
+  page,
+  context,
+}) => {
+  await page.goto(`${demo.maren}/card`);
+  await kept(page);
+  // Opened once with whoever keeps what is read.
+  await page.reload();
+  const stock = page.getByRole('row', { name: /^7 iron/ }).first();
+  await expect(stock).toBeVisible();
+  const carries = await stock.innerText();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await context.setOffline(true);
+  await page.reload();
+  await expect(page.getByText('You see what was last seen')).toBeVisible();
+  await expect(stock).toHaveText(carries.replace(/\s+/g, ' '), { useInnerText: true });
+  const sideways = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(sideways).toBeLessThanOrEqual(0);
+
+  await page.getByLabel('To the flag').fill('150');
+  const says = page.getByRole('region', { name: 'Caddie’s question' }).getByRole('status');
+  await expect(says).toContainText(/^The .+ pitches \d+, stops .+ Or the .+/);
+  const calm = await says.innerText();
+  await page.getByLabel('Wind', { exact: true }).fill('9');
+  await expect(says).not.toHaveText(calm);
+  await expect(says).toContainText('Plays like 1');
 });
 
 test('the application can be installed: its manifest names its icons, and they are there', async ({

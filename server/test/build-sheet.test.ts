@@ -1,12 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import jsQR from 'jsqr';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { textOf } from './paper.js';
 import { on, workbench, type Workbench } from './workbench.js';
-
-/** A PDF's words, by Debian's pdftotext. */
-function textOf(pdf: Buffer): string {
-  return spawnSync('pdftotext', ['-layout', '-', '-'], { input: pdf }).stdout.toString('utf8');
-}
 
 /** What the code on a PDF's first page says: drawn by Debian's pdftoppm as a grey map, read by jsQR. */
 function codeOn(pdf: Buffer): string | undefined {

@@ -136,6 +136,13 @@ export const router = createRouter({
           meta: { title: 'Build sheet' },
         },
         {
+          path: 'card',
+          name: 'card',
+          component: () => import('./card/CardView.vue'),
+          props: true,
+          meta: { title: 'Card' },
+        },
+        {
           path: 'settings',
           name: 'settings',
           component: () => import('./players/PlayerSettingsView.vue'),

@@ -1,6 +1,7 @@
 export { type Alternatives, alternatives, clubsOfIds } from './alternatives.js';
-export { bagWhy } from './bag-why.js';
-export { type RoundDemands, deriveDemands } from './derive-demands.js';
+export { bagWhy, factorSentence } from './bag-why.js';
+export { decidingFactor } from './deciding-factor.js';
+export { type RoundDemands, deriveDemands, playsLikeOf } from './derive-demands.js';
 export { middleAir } from './middle-air.js';
 export type { RoundDay } from './play-hole.js';
 export { partialToLearn } from './partial-to-learn.js';

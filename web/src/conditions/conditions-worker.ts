@@ -1,7 +1,9 @@
 import {
   LIES,
   airOf,
+  caddieAnswer,
   carryCurve,
+  distanceCard,
   fly,
   groundOf,
   isFullSwing,
@@ -10,6 +12,11 @@ import {
   spreadOf,
   swingOf,
   wholeAlongM,
+  type CaddieAnswer,
+  type CaddieQuestion,
+  type CardDay,
+  type CardRequest,
+  type DistanceCard,
   type CarryEstimate,
   type ClubKind,
   type LadderClub,
@@ -126,6 +133,22 @@ const api = {
         },
       ];
     });
+  },
+
+  /** Pocket cards, in the order they were asked for. */
+  cards(requests: readonly CardRequest[]): DistanceCard[] {
+    return requests.map(distanceCard);
+  },
+
+  /** The two clubs to choose between for one shot. */
+  caddie(
+    question: CaddieQuestion,
+    clubs: readonly LadderClub[],
+    from: PlayingConditions,
+    day: CardDay,
+    handicap: number,
+  ): CaddieAnswer {
+    return caddieAnswer(question, clubs, from, day, handicap);
   },
 
   /** What a club of this kind and loft would carry for the player who owns these; null where nobody could say. */

@@ -3,7 +3,7 @@ import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NTable } from 'naive-ui';
-import { ballOn, planRoundOf } from '@tasche/contract';
+import { ballOn, planRoundOf, roundCards } from '@tasche/contract';
 import { COMMITTEE_DECIDES, bagFindings, distanceNumber } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
 import { computed, onMounted } from 'vue';
@@ -11,6 +11,8 @@ import { useSettings } from '../app/settings';
 import { shortDay, today } from '../app/day';
 import { useSchedule } from '../courses/schedule-store';
 import { groundWords, roundAirWords } from '../courses/ground-words';
+import CardTable from '../card/CardTable.vue';
+import { useWorkedCards } from '../card/use-cards';
 import { useSheet } from '../sheet/sheet-store';
 import { sinceWords } from './round-swaps';
 
@@ -49,6 +51,19 @@ const rounds = computed(() =>
       })
     : [],
 );
+const pages = computed(() => {
+  const { player, clubs, bags } = store.sheet!;
+  return plan.value && event.value
+    ? roundCards({ player, clubs, bags, unit: unit.value }, plan.value, event.value, schedule.courses)
+    : [];
+});
+const { worked } = useWorkedCards(pages);
+/** What a club carries in a round's air, without its wind; metres, undefined while it is worked out. */
+const carryIn = (roundId: string, clubId: string) =>
+  worked.value
+    ?.find(({ page }) => page.roundIds.includes(roundId))
+    ?.card.clubs.find(({ id }) => id === clubId)
+    ?.shots.find(({ kind }) => kind === 'full')?.carryM;
 /** On the morning of a round the bag is the round's before; rounds in a row with one bag are one morning's work. */
 const since = (i: number) =>
   sinceWords(rounds.value[i - 1]?.bag?.clubIds, rounds.value[i]!.bag?.clubIds, (id) => name(id)!);
@@ -139,11 +154,11 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
           <b>{{ counted(clubs.length, 'club') }}:</b>
           <span v-for="(club, k) in clubs" :key="club.id"
             >{{ k ? ', ' : ' ' }}{{ club.name
-            }}<span v-if="club.shots.full" class="quiet"
-              >&nbsp;{{ distanceNumber(club.shots.full.carryM, unit) }}</span
+            }}<span v-if="carryIn(round.id, club.id) !== undefined" class="quiet"
+              >&nbsp;{{ distanceNumber(carryIn(round.id, club.id)!, unit) }}</span
             ></span
           >
-          <span class="quiet">({{ unit }}, stock carry at home)</span>
+          <span class="quiet">({{ unit }}, stock carry in this round’s air, without its wind)</span>
         </p>
         <p v-for="finding in findings" :key="finding.text" class="verdict look">◆ {{ finding.text }}</p>
         <p v-if="own.after" class="small quiet">
@@ -152,6 +167,14 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
         </p>
       </template>
     </section>
+    <div v-if="rounds.some(({ bag }) => bag)" class="cards">
+      <CardTable
+        v-for="one in (worked ?? []).filter(({ page }) => page.isSettled)"
+        :key="one.page.roundIds.join()"
+        :worked="one"
+        :unit="unit"
+      />
+    </div>
     <p class="small quiet foot">
       {{ COMMITTEE_DECIDES }} Printed {{ shortDay(today()) }} from Tasche; the numbers behind each reason are
       strokes a round.
@@ -228,6 +251,9 @@ h2 .small {
   margin-top: 14px;
 }
 @media print {
+  .cards {
+    break-before: page;
+  }
   .triggers {
     border: 1px solid var(--line);
     background: none;

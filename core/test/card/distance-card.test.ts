@@ -1,0 +1,137 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  BASELINE,
+  MEDIUM_FAIRWAY,
+  USUAL_GROUND,
+  distanceCard,
+  gaps,
+  moveShot,
+  movedShot,
+  placedClubs,
+  swingOf,
+  type CardRequest,
+  type Conditions,
+  type LadderClub,
+} from '../../src/index.js';
+import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
+
+const from = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
+const steps = { windMps: 5, riseM: 10, temperatureC: 10 };
+const ask = (
+  clubs: readonly LadderClub[],
+  still: Partial<Conditions> = {},
+  more: Partial<CardRequest> = {},
+) =>
+  distanceCard({
+    clubs,
+    bagIds: clubs.map(({ id }) => id),
+    from,
+    day: { still: { ...BASELINE, ...still }, ground: USUAL_GROUND },
+    steps,
+    ...more,
+  });
+
+describe('a card for a pocket', () => {
+  const bag = strongSetWedge();
+
+  it('says the same as the ladder read in that air, whatever the air', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          temperatureC: fc.integer({ min: -5, max: 40 }),
+          altitudeM: fc.integer({ min: 0, max: 2500 }),
+          humidityPct: fc.integer({ min: 10, max: 90 }),
+        }),
+        (still) => {
+          const card = ask(bag, still);
+          const there = { conditions: { ...BASELINE, ...still }, surface: MEDIUM_FAIRWAY };
+          const moved = placedClubs(bag.filter(({ kind }) => kind !== 'putter')).map((one) => {
+            const full = one.shots.full!;
+            return { ...one, shots: { full: movedShot(full, moveShot(swingOf(one, full, from), there)) } };
+          });
+          const ladder = gaps(moved);
+          expect(card.clubs.map(({ id }) => id)).toEqual(ladder.rungs.map(({ clubId }) => clubId));
+          for (const { clubId, carryM } of ladder.rungs) {
+            const shots = card.clubs.find(({ id }) => id === clubId)!.shots;
+            expect(shots.find(({ kind }) => kind === 'full')!.carryM).toBeCloseTo(carryM, 9);
+          }
+        },
+      ),
+      { numRuns: 15 },
+    );
+  });
+
+  it('where the carries are known says what is known', () => {
+    for (const { shots } of ask(bag).clubs)
+      for (const { homeM, carryM } of shots) expect(carryM).toBeCloseTo(homeM, 6);
+  });
+
+  it('loses to a wind in the face more than it wins from one behind, and to height and cold', () => {
+    for (const { helpers } of ask(bag).clubs) {
+      expect(helpers.into!).toBeLessThan(0);
+      expect(helpers.behind!).toBeGreaterThan(0);
+      expect(-helpers.into!).toBeGreaterThan(helpers.behind!);
+      expect(helpers.higher!).toBeLessThan(0);
+      expect(helpers.lower!).toBeGreaterThan(0);
+      expect(helpers.colder!).toBeLessThan(0);
+      expect(helpers.warmer!).toBeGreaterThan(0);
+      // From the left it drifts to the right.
+      expect(helpers.across!).toBeGreaterThan(0);
+    }
+  });
+
+  it('a helper is the card of that air', () => {
+    const colder = ask(bag, { temperatureC: BASELINE.temperatureC - steps.temperatureC });
+    const here = ask(bag);
+    here.clubs.forEach(({ shots, helpers }, i) => {
+      expect(helpers.colder!).toBeCloseTo(colder.clubs[i]!.shots[0]!.carryM - shots[0]!.carryM, 9);
+    });
+  });
+
+  it('names the step nobody covers, and none where every step is even', () => {
+    expect(ask(bag).uncovered.map(({ upperId, lowerId }) => `${upperId} ${lowerId}`)).toEqual(
+      gaps(bag)
+        .steps.filter(({ word }) => word === 'wide')
+        .map(({ upperId, lowerId }) => `${upperId} ${lowerId}`),
+    );
+    expect(ask(bag).uncovered.length).toBeGreaterThan(0);
+    const even = [150, 140, 130, 120, 110].map((yd, i) => club(`c${i}`, 'iron', 30 + 4 * i, yd));
+    expect(ask(even).uncovered).toEqual([]);
+  });
+
+  it('a flag is reached with the run of the greens: farther on baked ones', () => {
+    const on = (greens: 'soft' | 'baked') =>
+      ask(bag, {}, { day: { still: BASELINE, ground: { ...USUAL_GROUND, greens } } }).clubs;
+    const [soft, baked] = [on('soft'), on('baked')];
+    soft.slice(1).forEach(({ perfectM }, i) => {
+      expect(baked[i + 1]!.perfectM!).toBeGreaterThan(perfectM!);
+    });
+  });
+
+  it('lofts without carries hang at their modelled place, told apart; one club, a putter, nothing at all: no complaint', () => {
+    const lofts = [28, 32, 36].map((deg) => club(`${deg}`, 'iron', deg, undefined));
+    const known = club('7', 'iron', 34, 160);
+    const card = ask([known, ...lofts]);
+    expect(card.clubs).toHaveLength(4);
+    for (const { id, shots } of card.clubs)
+      expect(shots[0]!.source, id).toBe(id === known.id ? 'stated' : 'modelled');
+    expect(ask([club('P', 'putter', 3, undefined)]).clubs).toEqual([]);
+    expect(ask([]).clubs).toEqual([]);
+    expect(ask([known]).clubs).toHaveLength(1);
+  });
+
+  it('a club measured before it was bent is moved once, as the ladder moves it', () => {
+    const bent: LadderClub = { ...club('8', 'iron', 38, 150), changed: { full: { bendDeg: 2 } } };
+    const [placed] = placedClubs([bent]);
+    expect(ask([bent]).clubs[0]!.shots[0]!.carryM).toBeCloseTo(placed!.shots.full!.carryM, 6);
+    expect(placed!.shots.full!.carryM).toBeLessThan(yards(150));
+  });
+
+  it('a carry no swing makes stays as it was written, without helpers', () => {
+    const [odd] = ask([club('PW', 'wedge', 60, 290)]).clubs;
+    expect(odd!.shots[0]!.carryM).toBeCloseTo(yards(290), 6);
+    expect(odd!.helpers).toEqual({});
+    expect(odd!.perfectM).toBeUndefined();
+  });
+});

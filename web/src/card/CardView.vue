@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { NButton, NEmpty } from 'naive-ui';
+import { useEventListener } from '@vueuse/core';
+import { computed, onMounted } from 'vue';
+import LinkButton from '../app/LinkButton.vue';
+import PageHead from '../app/PageHead.vue';
+import UnitButton from '../app/UnitButton.vue';
+import { shortDay } from '../app/day';
+import { useSchedule } from '../courses/schedule-store';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { useSheet } from '../sheet/sheet-store';
+import CaddieBar from './CaddieBar.vue';
+import CardTable from './CardTable.vue';
+import { useCards } from './use-cards';
+
+/** For a pocket: what every club carries on the day, with what wind, height and warmth do, and a caddie's question answered. */
+const props = defineProps<{ playerId: string }>();
+const store = useSheet();
+const schedule = useSchedule();
+onMounted(() => void schedule.load());
+const { unit, plans, plan, event, chosen, HOME, pages, round, shown, worked, problem } = useCards();
+
+const choices = computed(() => [
+  ...plans.value.map(({ id, name, startsOn }) => ({ value: id, label: `${name}, ${shortDay(startsOn)}` })),
+  { value: HOME, label: 'At home' },
+]);
+const roundChoices = computed(() => [
+  { value: '', label: 'every round' },
+  ...pages.value.map(({ roundIds, name }) => ({ value: roundIds[0]!, label: name })),
+]);
+/** The caddie's question is asked of the round that is shown. */
+const page = computed(() => shown.value[0]?.page ?? pages.value[0]);
+const pdf = (size: 'book' | 'phone') => {
+  const query = new URLSearchParams({
+    size,
+    unit: unit.value,
+    ...(plan.value && { plan: plan.value.id }),
+    ...(round.value && { round: round.value }),
+  });
+  return `/api/players/${props.playerId}/card.pdf?${query.toString()}`;
+};
+const print = () => window.print();
+useEventListener('keydown', (pressed: KeyboardEvent) => {
+  const { altKey, ctrlKey, metaKey, key } = pressed;
+  if (!altKey || ctrlKey || metaKey || !/^[1-8]$/.test(key)) return;
+  const wanted = pages.value[Number(key) - 1];
+  if (!wanted) return;
+  pressed.preventDefault();
+  round.value = wanted.roundIds[0];
+});
+</script>
+
+<template>
+  <div class="page cards">
+    <PageHead :of="store.sheet!.player.name">
+      Card
+      <template #says>
+        <p class="quiet no-print choices">
+          <ChoiceField :value="chosen" label="Card for" :options="choices" @update:value="chosen = $event" />
+          <ChoiceField
+            v-if="pages.length > 1"
+            :value="round ?? ''"
+            label="Round"
+            :options="roundChoices"
+            @update:value="round = $event || undefined"
+          />
+        </p>
+      </template>
+      <template #actions>
+        <UnitButton :own="store.sheet!.player.distanceUnit" />
+        <LinkButton
+          v-if="plan"
+          :to="{ name: 'swap-sheet', params: { playerId, planId: plan.id } }"
+          class="no-print"
+          >Swap sheet</LinkButton
+        >
+        <NButton
+          v-for="(words, size) in { book: 'PDF, yardage book', phone: 'PDF, phone' }"
+          :key="size"
+          tag="a"
+          :href="pdf(size)"
+          target="_blank"
+          >{{ words }}</NButton
+        >
+        <NButton type="primary" :disabled="shown.length === 0" @click="print">Print</NButton>
+      </template>
+    </PageHead>
+    <CaddieBar v-if="page" :page="page" :unit="unit" />
+    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <p v-if="plan && !event && schedule.state === 'ready'" class="verdict look">
+      ◆ The event of this plan is not here; it may have been deleted.
+    </p>
+    <NEmpty v-if="worked && pages.length === 0 && !plan" description="No bag yet.">
+      <template #extra>
+        <LinkButton :to="{ name: 'bag', params: { playerId } }">Write the bag down</LinkButton>
+      </template>
+    </NEmpty>
+    <CardTable v-for="one in shown" :key="one.page.roundIds.join()" :worked="one" :unit="unit" />
+    <p v-if="worked === null && pages.length > 0" class="quiet" role="status">Working the flights out…</p>
+  </div>
+</template>
+
+<style scoped>
+.cards {
+  max-width: 1180px;
+}
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 6px;
+}
+</style>
