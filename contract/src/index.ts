@@ -53,6 +53,7 @@ export * from './plan-choosing.js';
 export * from './choose-document.js';
 export * from './round-request.js';
 export * from './card-pages.js';
+export * from './put-back.js';
 export * from './ball-schemas.js';
 export * from './ticket-schemas.js';
 export * from './wish-schemas.js';

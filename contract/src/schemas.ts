@@ -232,3 +232,18 @@ export function inputShown(text: string): string {
 function clipped(text: string, max: number): string {
   return text.length > max ? `${text.slice(0, max - 1)}\u2026` : text;
 }
+
+/** A time zone by its IANA name, "Europe/Oslo". */
+export const zoneSchema = yup
+  .string()
+  .strict()
+  .max(60)
+  .test('zone', '${path} is not a time zone anybody knows, like Europe/Oslo', (zone) => {
+    if (zone === undefined) return true;
+    try {
+      new Intl.DateTimeFormat('en', { timeZone: zone });
+      return true;
+    } catch {
+      return false;
+    }
+  });

@@ -291,13 +291,32 @@ export interface GaugedLoft {
   deg: number;
 }
 
-/** A time a putter was in the gamer bag; `to` is null while it still is. */
-export interface PutterStint {
+/** A time a club was in the gamer bag; `to` is null while it still is, `from` where nobody wrote down since when. Moments. */
+export interface ClubStint {
   clubId: string;
   clubName: string;
-  /** Moments. */
-  from: string;
+  from: string | null;
   to: string | null;
+}
+
+/** What a player played with at the end of a day: the gamer, every club's spec, the ball. */
+export interface DayView {
+  /** YYYY-MM-DD. */
+  day: string;
+  gamer: { bagId: string; name: string; clubIds: readonly string[] } | null;
+  /** Clubs that are owned now, and those of the gamer then that were deleted since. */
+  clubs: readonly Pick<ClubView, 'id' | 'name' | 'kind' | 'spec' | 'removed'>[];
+  ball: string | null;
+}
+
+/** All that is known of a club's past; moments and days. */
+export interface ClubLifeView {
+  club: Pick<ClubView, 'id' | 'playerId' | 'name' | 'kind' | 'removed'>;
+  /** The newest of them; `total` says how many there are. */
+  readings: Page<ReadingView>;
+  sessions: readonly { id: string; name: string; day: string; shots: number }[];
+  stints: readonly ClubStint[];
+  tickets: readonly TicketView[];
 }
 
 export interface ReadingView {
@@ -318,6 +337,8 @@ export interface DifferenceView {
   key: ReadingKey;
   before: Fact | null;
   after: Fact | null;
+  /** The change that made it so, where it still stands. */
+  by: { at: string; who: string; why: string } | null;
 }
 
 /** A round's bag, as the server works it out for scripts. */

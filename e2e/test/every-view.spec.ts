@@ -55,6 +55,7 @@ const VIEWS = [
   `${demo.oluchi}/bench/wishes`,
   // The PW of the demo.
   `${demo.davor}/clubs/7a5c4e00-0001-4000-8000-000000000109/build`,
+  `${demo.davor}/clubs/7a5c4e00-0001-4000-8000-000000000109/life`,
   '/tickets',
   '/courses',
   '/seasons',

@@ -2,7 +2,7 @@ import type {
   Command,
   GaugedLoft,
   Page,
-  PutterStint,
+  ClubStint,
   RosterEntry,
   TicketDetails,
   TicketEntry,
@@ -205,7 +205,7 @@ describe('the bench', () => {
     });
     await bench.done([putter(blade, 'Blade'), putter(mallet, 'Mallet')]);
     const stints = async () =>
-      (await bench.http.get(`/api/players/${golfer}/putters`).expect(200)).body as PutterStint[];
+      (await bench.http.get(`/api/players/${golfer}/putters`).expect(200)).body as ClubStint[];
     await bench.done([{ do: 'putIn', bagId: gamer.id, clubId: blade }]);
     const swap = await bench.done([
       { do: 'takeOut', bagId: gamer.id, clubId: blade },

@@ -136,6 +136,13 @@ export const router = createRouter({
           meta: { title: 'Build sheet' },
         },
         {
+          path: 'clubs/:clubId/life',
+          name: 'club-life',
+          component: () => import('./history/ClubLifeView.vue'),
+          props: true,
+          meta: { title: 'A club’s life' },
+        },
+        {
           path: 'card',
           name: 'card',
           component: () => import('./card/CardView.vue'),
@@ -152,7 +159,7 @@ export const router = createRouter({
         {
           path: 'history',
           name: 'history',
-          component: () => import('./changes/HistoryView.vue'),
+          component: () => import('./history/HistoryView.vue'),
           props: true,
           meta: { title: 'History' },
         },

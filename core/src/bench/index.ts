@@ -27,4 +27,5 @@ export {
   nextCheckDue,
   sheetLie,
 } from './check.js';
+export { type ClubPutBack, clubPutBack } from './put-back.js';
 export { grooveWear, gripWear } from './wear.js';

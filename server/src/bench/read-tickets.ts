@@ -1,7 +1,8 @@
-import type { Page, PutterStint, TicketEntry } from '@tasche/contract';
+import type { Page, ClubStint, TicketEntry } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { IdCursor } from '../http/cursors.js';
 import { notFound } from '../http/http-error.js';
+import { readGamerStates, stintsOf } from '../bags/gamer-states.js';
 import { ticketView } from './bench-rows.js';
 
 /** Where a ticket without a day stands in the queue: behind all that have one. */
@@ -43,46 +44,22 @@ export async function readTickets(
 
 const MAX_STINTS = 200;
 
-/** What each change of the gamer's clubs left in it, read off the changes themselves; what was undone has put itself back. */
-interface GamerChange {
-  at: string;
-  before: readonly string[];
-  after: readonly string[];
-}
-
 /**
  * Which putter was in the gamer bag from when to when, the newest first.
  * @throws HttpError 404
  */
-export async function readPutters(em: EntityManager, playerId: string): Promise<PutterStint[]> {
+export async function readPutters(em: EntityManager, playerId: string): Promise<ClubStint[]> {
   const [player] = await em.execute<{ id: string }[]>('select id from player where id = ?', [playerId]);
   if (!player) throw notFound('player');
   const putters = await em.execute<{ id: string; name: string }[]>(
     `select id, name from club where player_id = ? and kind = 'putter' limit 500`,
     [playerId],
   );
-  const nameOf = new Map(putters.map(({ id, name }) => [id, name]));
-  const changes = await em.execute<GamerChange[]>(
-    `select to_char(change.at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as at, image -> 'before' as before, image -> 'after' as after
-     from change, jsonb_array_elements(change.images) with ordinality as one (image, place)
-     where change.player_id = ? and image ->> 'of' = 'bagClubs'
-       and image ->> 'id' = (select id::text from bag where player_id = ? and gamer and removed_at is null)
-     order by change.at, change.id, place limit 20000`,
-    [playerId, playerId],
-  );
-  const stints: PutterStint[] = [];
-  const open = new Map<string, PutterStint>();
-  for (const { at, before, after } of changes) {
-    for (const clubId of before.filter((id) => !after.includes(id))) {
-      const stint = open.get(clubId);
-      if (stint) stint.to = at;
-      open.delete(clubId);
-    }
-    for (const clubId of after.filter((id) => nameOf.has(id) && !open.has(id))) {
-      const stint: PutterStint = { clubId, clubName: nameOf.get(clubId)!, from: at, to: null };
-      open.set(clubId, stint);
-      stints.push(stint);
-    }
-  }
-  return stints.reverse().slice(0, MAX_STINTS);
+  const states = await readGamerStates(em, playerId);
+  return putters
+    .flatMap(({ id, name }) =>
+      stintsOf(states, id).map((stint) => ({ clubId: id, clubName: name, ...stint })),
+    )
+    .sort((a, b) => (b.from ?? '').localeCompare(a.from ?? ''))
+    .slice(0, MAX_STINTS);
 }

@@ -3,6 +3,7 @@ import { planImport, readSheetCsv, type Command, type EventRound } from '@tasche
 import { TIE_STROKES, playingLoft, shotIn, toMetres, type ShotDemand } from '@tasche/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { applyChange } from '../changes/apply-change.js';
+import { inWorkspace } from '../workspaces/in-workspace.js';
 import { Workspace } from '../workspaces/workspace.js';
 import { readSheet } from '../sheet/read-sheet.js';
 import { DEMO_SESSIONS, demoStrikes } from './demo-sessions.js';
@@ -132,7 +133,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
       ...player.bags.map((bag, i): Command => ({
         do: 'addBag',
         bag: { id: demoId(index, 20 + i), playerId, name: bag.name },
-        clubIds: bag.clubs.map(idOf),
+        clubIds: (bag.name === 'Gamer' ? gamerBefore(player, bag.clubs) : bag.clubs).map(idOf),
       })),
       ...player.bags.flatMap((bag, i): Command[] =>
         bag.note
@@ -141,6 +142,19 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
       ),
     ],
   });
+  await backdate(orm, demoId(index, 10), `${SHEET_WRITTEN_ON}T09:00:00Z`);
+  for (const [i, { out, in: into, daysAgo, why }] of (player.gamerSwaps ?? []).entries()) {
+    const bagId = demoId(index, 20);
+    await applyChange(orm, scope, {
+      id: demoId(index, 40 + i),
+      why,
+      commands: [
+        { do: 'takeOut', bagId, clubId: idOf(out) },
+        { do: 'putIn', bagId, clubId: idOf(into) },
+      ],
+    });
+    await backdate(orm, demoId(index, 40 + i), `${dayFromNow(-daysAgo)}T09:00:00Z`);
+  }
   const version = new Map<string, number>();
   for (const [i, one] of player.changes.entries()) {
     const clubId = idOf(one.club);
@@ -156,6 +170,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
         },
       ],
     });
+    await backdate(orm, demoId(index, 30 + i), `${dayFromNow(-one.daysAgo)}T09:00:00Z`);
     version.set(clubId, (version.get(clubId) ?? 1) + 1);
   }
   await loadBench(orm, player, index, idOf);
@@ -210,6 +225,18 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
         : []),
     ],
   });
+}
+
+/** The gamer before its swaps. */
+function gamerBefore({ gamerSwaps = [] }: DemoPlayer, clubs: readonly string[]): string[] {
+  return clubs.map((name) => gamerSwaps.findLast((swap) => swap.in === name)?.out ?? name);
+}
+
+/** A demo has a past: a change stands in the history on the day it is said to be of. */
+async function backdate(orm: MikroORM, changeId: string, at: string): Promise<void> {
+  await inWorkspace(orm, DEMO_WORKSPACE, (em) =>
+    em.execute('update change set at = ? where id = ?', [at, changeId]),
+  );
 }
 
 /** What is asked of the bench, wished for, and played. */

@@ -25,6 +25,8 @@ export interface DemoPlayer {
     daysAgo: number;
     why: string;
   }[];
+  /** Swaps of the gamer since, oldest first; the gamer above is what came of them. */
+  gamerSwaps?: readonly { out: string; in: string; daysAgo: number; why: string }[];
   /** What is asked of the bench, wished for, and played. */
   bench?: {
     tickets?: readonly (Omit<TicketDetails, 'clubId' | 'eventId' | 'dueOn'> & {
@@ -125,6 +127,10 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
       },
       { club: '56', key: 'loftSetDeg', value: 56.5, daysAgo: 3, why: 'sat too close to the 52' },
       { club: '56', key: 'loftMeasuredDeg', value: 56.5, daysAgo: 3, why: 'on the gauge after bending' },
+    ],
+    gamerSwaps: [
+      { out: '4 iron', in: 'Driving iron', daysAgo: 34, why: 'a low one for the links weeks' },
+      { out: '60 low', in: '60', daysAgo: 18, why: 'soft sand from here on' },
     ],
     bench: {
       tickets: [

@@ -10,6 +10,7 @@ import * as yup from 'yup';
 import { gaugeRoutes } from '../gauge/routes.js';
 import { benchRoutes } from '../bench/routes.js';
 import { cardRoutes } from '../card/routes.js';
+import { historyRoutes } from '../history/routes.js';
 import { applyChange } from '../changes/apply-change.js';
 import { undoChange } from '../changes/undo-change.js';
 import { scheduleRoutes } from '../schedule/routes.js';
@@ -48,6 +49,7 @@ export function api(options: ApiOptions): Router {
   router.use(playerRoutes(context), scheduleRoutes(context), planRoutes(context), sheetRoutes(context));
   router.use(benchRoutes(context));
   router.use(cardRoutes(context));
+  router.use(historyRoutes(context));
   // A file is received as it arrives; nothing before this may read its body.
   router.use(strikeImportRoutes(context));
   router.use(express.json({ limit: BODY_LIMIT }), (request, _response, next) => {

@@ -193,8 +193,8 @@ export async function readDifferences(
      where player_id = ? and removed_at is null order by place`,
     [from, to, playerId],
   );
-  return rows.flatMap((club) =>
-    specDifferences(club.before, club.after).map(({ key, before, after }): DifferenceView => ({
+  const differences = rows.flatMap((club) =>
+    specDifferences(club.before, club.after).map(({ key, before, after }) => ({
       clubId: club.id,
       clubName: club.name,
       key,
@@ -202,6 +202,17 @@ export async function readDifferences(
       after: after ?? null,
     })),
   );
+  const made = await em.execute<{ clubId: string; key: string; at: string; who: string; why: string }[]>(
+    `select distinct on (reading.club_id, reading.key) reading.club_id as "clubId", reading.key, change.at, change.who, change.why
+     from jsonb_to_recordset(?::jsonb) as asked ("clubId" uuid, key text)
+     join reading on reading.club_id = asked."clubId" and reading.key = asked.key
+     join change on change.id = reading.change_id
+     where reading.removed_at is null and reading.stands_from <= ?
+     order by reading.club_id, reading.key, reading.stands_from desc, reading.seq desc`,
+    [JSON.stringify(differences.map(({ clubId, key }) => ({ clubId, key }))), to],
+  );
+  const madeBy = new Map(made.map(({ clubId, key, ...by }) => [`${clubId} ${key}`, by]));
+  return differences.map((one) => ({ ...one, by: madeBy.get(`${one.clubId} ${one.key}`) ?? null }));
 }
 
 /** The clubs of one bag in its order, or the whole locker. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showQuantity, type ClubView, type Command, type PutterStint } from '@tasche/contract';
+import { showQuantity, type ClubView, type Command, type ClubStint } from '@tasche/contract';
 import { quantityOf, type QuantityKey } from '@tasche/core';
 import { NAlert, NButton, NEmpty, NTable } from 'naive-ui';
 import { computed, shallowRef, watch } from 'vue';
@@ -49,11 +49,11 @@ function shown(club: ClubView, key: QuantityKey): string {
   return value === null ? '–' : showQuantity(quantityOf(key)!, value);
 }
 
-const stints = shallowRef<readonly PutterStint[] | null>(null);
+const stints = shallowRef<readonly ClubStint[] | null>(null);
 watch(
   [() => props.playerId, () => store.lastChangeId, () => store.gamer?.clubIds.join()],
   async () => {
-    stints.value = await request<PutterStint[]>(`/players/${props.playerId}/putters`).catch(() => null);
+    stints.value = await request<ClubStint[]>(`/players/${props.playerId}/putters`).catch(() => null);
   },
   { immediate: true },
 );
@@ -121,7 +121,7 @@ function play(club: ClubView): void {
       <p v-if="stints === null" class="quiet">The history is not here just now.</p>
       <ul v-else class="stints">
         <li v-for="stint in stints" :key="`${stint.clubId} ${stint.from}`">
-          <b>{{ stint.clubName }}</b> from {{ dayOf(stint.from) }}
+          <b>{{ stint.clubName }}</b> {{ stint.from ? `from ${dayOf(stint.from)}` : 'from the beginning' }}
           {{ stint.to ? `to ${dayOf(stint.to)}` : 'until now' }}
         </li>
         <li v-if="stints.length === 0" class="quiet">No putter has been in the gamer yet.</li>

@@ -221,6 +221,12 @@ function readingText(reading: ReadingView): string {
           @click="emit('close')"
           >Build sheet</LinkButton
         >
+        <LinkButton
+          size="small"
+          :to="{ name: 'club-life', params: { playerId: club.playerId, clubId: club.id } }"
+          @click="emit('close')"
+          >Its life</LinkButton
+        >
         <span v-if="openTickets > 0" class="quiet small"
           >{{ counted(openTickets, 'ticket') }} open for it</span
         >

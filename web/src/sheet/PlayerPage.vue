@@ -30,7 +30,16 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     event.preventDefault();
     store.redo();
   } else if (event.altKey && !command) {
-    const view = { b: 'bag', f: 'flight', l: 'locker', p: 'plan', g: 'range', c: 'compare', j: 'bench', q: 'card' }[key];
+    const view = {
+      b: 'bag',
+      f: 'flight',
+      l: 'locker',
+      p: 'plan',
+      g: 'range',
+      c: 'compare',
+      j: 'bench',
+      q: 'card',
+    }[key];
     if (key === 'u' && store.sheet) {
       event.preventDefault();
       settings.flipUnit(store.sheet.player.distanceUnit);

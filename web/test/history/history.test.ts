@@ -1,0 +1,138 @@
+import type { ChangeRequest, ClubLifeView, DayView, ReadingView } from '@tasche/contract';
+import { mount } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { createMemoryHistory, createRouter } from 'vue-router';
+import { useOutbox } from '../../src/changes/outbox';
+import PutBackPanel from '../../src/history/PutBackPanel.vue';
+import { clubLife } from '../../src/history/club-life';
+import { factWords, readingName } from '../../src/history/fact-words';
+import { useSheet } from '../../src/sheet/sheet-store';
+import { clubView, sheetOf } from '../sheet';
+
+const fact = (value: number | string, takenOn = '2026-02-01') => ({ value, takenOn });
+const reading = (id: string, more: Partial<ReadingView>): ReadingView => ({
+  id,
+  clubId: '7',
+  key: 'loftSetDeg',
+  value: 33,
+  takenOn: '2026-05-01',
+  recordedAt: '2026-05-01T10:00:00Z',
+  who: 'Ines',
+  why: '',
+  undone: false,
+  ...more,
+});
+const life = (more: Partial<ClubLifeView> = {}): ClubLifeView => ({
+  club: { id: '7', playerId: 'p', name: '7 iron', kind: 'iron', removed: false },
+  readings: { rows: [], total: 0, next: null },
+  sessions: [],
+  stints: [],
+  tickets: [],
+  ...more,
+});
+
+describe('a club’s life', () => {
+  it('is one line for what one person wrote down of one day, the newest first; what was undone is left out', () => {
+    const rows = [
+      reading('a', { key: 'loftSetDeg', value: 34, why: 'weak' }),
+      reading('b', { key: 'lieSetDeg', value: 62, why: 'weak' }),
+      reading('c', { key: 'shot.full', value: { carryM: 150, source: 'stated' } }),
+      reading('d', { key: 'grip', value: 'Moos', takenOn: '2026-01-01' }),
+      reading('e', { key: 'grip', value: 'Gone', undone: true }),
+    ];
+    const entries = clubLife(
+      life({
+        readings: { rows, total: 5, next: null },
+        sessions: [{ id: 's', name: 'Winter barn', day: '2026-06-01', shots: 12 }],
+        stints: [
+          {
+            clubId: '7',
+            clubName: '7 iron',
+            from: '2026-03-01T12:00:00.000Z',
+            to: '2026-07-01T12:00:00.000Z',
+          },
+        ],
+      }),
+      'm',
+    );
+    expect(entries.map(({ day, kind }) => [day, kind])).toEqual([
+      ['2026-07-01', 'bag'],
+      ['2026-06-01', 'session'],
+      ['2026-05-01', 'build'],
+      ['2026-05-01', 'reading'],
+      ['2026-03-01', 'bag'],
+      ['2026-01-01', 'build'],
+    ]);
+    expect(entries[2]!.text).toBe('Set loft 34.0°, Set lie 62.0°');
+    expect(entries[2]!.who).toBe('Ines: weak');
+    expect(entries[3]!.text).toContain('full carry 150 m');
+    expect(entries.some(({ text }) => text.includes('Gone'))).toBe(false);
+    expect(entries[1]).toMatchObject({ title: 'Winter barn', text: '12 shots measured' });
+  });
+
+  it('says a value as its sheet does, and nothing known as a dash', () => {
+    expect(factWords('swingWeight', 'D3', 'yd')).toBe('D3');
+    expect(factWords('loftSetDeg', null, 'yd')).toBe('–');
+    expect(readingName('shot.soft')).toBe('soft carry');
+  });
+});
+
+describe('putting it back', () => {
+  beforeEach(() => {
+    localStorage.clear();
+    setActivePinia(createPinia());
+  });
+
+  function open(then: Partial<DayView>) {
+    const store = useSheet();
+    const [seven, nine] = [clubView('7', { carryM: 150 }), clubView('9', { carryM: 130 })];
+    const bent = { ...seven, spec: { ...seven.spec, loftSetDeg: fact(33, '2026-05-01') } };
+    store.sheet = sheetOf([bent, nine], ['7']);
+    store.state = 'ready';
+    const clubs = [
+      { ...seven, spec: { ...seven.spec, loftSetDeg: fact(31) } },
+      { ...nine, removed: false },
+    ];
+    const gamer = { bagId: 'gamer', name: 'Gamer', clubIds: ['7', '9'] };
+    const router = createRouter({
+      history: createMemoryHistory(),
+      routes: [
+        { path: '/bench/:playerId', name: 'bench', component: { template: '<i />' } },
+        { path: '/:rest(.*)*', component: { template: '<i />' } },
+      ],
+    });
+    const view = mount(PutBackPanel, {
+      props: { then: { day: '2026-03-14', gamer, clubs, ball: null, ...then }, unit: 'm' },
+      global: { plugins: [router] },
+    });
+    return { view, store };
+  }
+
+  it('says what it takes before it is done, does it as one change, and says so', async () => {
+    const { view, store } = open({});
+    expect(view.text()).toContain('In: 9.');
+    expect(view.text()).toContain('7, on the bench: Set loft 31.0°');
+    expect(view.text()).toContain('Eye protection');
+    await view.get('button').trigger('click');
+    expect(store.sheet!.bags[0]!.clubIds).toEqual(['7', '9']);
+    expect(store.sheet!.tickets).toMatchObject([{ job: 'bend', name: 'Bend the 7 as it was' }]);
+    const [sent] = useOutbox().waiting as { request: ChangeRequest }[];
+    expect(sent!.request.commands.map((command) => command.do)).toEqual(['putIn', 'addTicket']);
+    expect(sent!.request.why).toBe('put back as it was on 2026-03-14');
+    expect(view.get('[role="status"]').text()).toContain('1 ticket made for the bench');
+  });
+
+  it('says so where nothing differs, and what cannot be had', () => {
+    const same = open({
+      gamer: { bagId: 'gamer', name: 'Gamer', clubIds: ['7'] },
+      clubs: [],
+    });
+    expect(same.view.text()).toContain('Everything is as it was');
+    const gone = open({
+      gamer: { bagId: 'gamer', name: 'Gamer', clubIds: ['7', 'x'] },
+      clubs: [{ ...clubView('x'), name: 'Old wedge', removed: true }],
+    });
+    expect(gone.view.text()).toContain('Old wedge was deleted since');
+  });
+});
