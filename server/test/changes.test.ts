@@ -34,6 +34,7 @@ describe('readings', () => {
         key: 'loftSetDeg',
         before: { value: 57, takenOn: '2026-03-01' },
         after: { value: 56.5, takenOn: '2026-06-01' },
+        by: { at: expect.any(String) as string, who: 'Jonas Brandl', why: 'sat too close' },
       },
     ]);
     const history = (await bench.http.get(`/api/clubs/${clubId}/readings`)).body.rows as {
