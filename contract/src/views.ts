@@ -20,6 +20,7 @@ import type { CourseDetails, SeasonDetails } from './course-schemas.js';
 import type { EventDetails } from './event-schemas.js';
 import type { PlanChoosing, PlanRound } from './plan-choosing.js';
 import type { BallInPlay } from './ball-schemas.js';
+import type { PlayerSeason } from './player-season.js';
 import type { TicketView } from './ticket-schemas.js';
 import type { WishView } from './wish-schemas.js';
 import type { Aim, BasketLine, SessionDetails } from './session-schemas.js';
@@ -61,6 +62,8 @@ export interface PlayerView {
   preferences: Partial<BagPreferences> | null;
   /** Balls the player took up, each until the next. */
   balls: readonly BallInPlay[];
+  /** Windows, freezes, trials; null while nothing was said. */
+  season: PlayerSeason | null;
   archived: boolean;
 }
 

@@ -17,6 +17,7 @@ export * from './impact/index.js';
 export * from './plays-like/index.js';
 export * from './rounds/index.js';
 export * from './run-out/index.js';
+export * from './season/index.js';
 export * from './skill/index.js';
 export * from './spec/index.js';
 export * from './statistics/index.js';

@@ -45,6 +45,7 @@ export function sheetOf(clubs: readonly ClubView[], inBag: readonly string[]): S
       baseline: null,
       preferences: null,
       balls: [],
+      season: null,
       archived: false,
     },
     clubs,

@@ -12,6 +12,7 @@ import { refreshSpecs } from '../clubs/refresh-specs.js';
 import { planCommands } from '../plans/commands.js';
 import { Plan, planView } from '../plans/plan.js';
 import { playerCommands } from '../players/commands.js';
+import { requireReasonInFreeze } from '../players/in-freeze.js';
 import { Player, playerView } from '../players/player.js';
 import { sessionCommands } from '../sessions/commands.js';
 import { Session, sessionView } from '../sessions/session.js';
@@ -68,6 +69,7 @@ export async function applyChange(
         withdrawn: false,
         clubIds: [...recorder.reread],
       });
+    if (!request.why?.trim()) await requireReasonInFreeze(recorder, new Date().toISOString().slice(0, 10));
     return finish(recorder, {
       id: request.id,
       who: scope.who,

@@ -81,6 +81,8 @@ export class ChangeRecorder {
   readonly touched = ofEveryKind(() => new Set<string>());
   /** Clubs whose readings changed. */
   readonly reread = new Set<string>();
+  /** Clubs whose build changed, not only what is known of it. */
+  readonly rebuilt = new Set<string>();
   readonly #created = ofEveryKind(() => 0);
   readonly #rows = new Map<string, EntityOf[EntityKind]>();
   readonly #ownedBefore = new Map<string, number>();

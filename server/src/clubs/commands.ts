@@ -7,7 +7,7 @@ import {
   type ReadingValue,
   type Shot,
 } from '@tasche/core';
-import { MAX_CLUBS_A_PLAYER, showQuantity } from '@tasche/contract';
+import { MAX_CLUBS_A_PLAYER, isRebuilt, showQuantity } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { takeOutOfEveryBag } from '../bags/commands.js';
 import { requireVersion, type ChangeContext, type Handlers } from '../changes/handlers.js';
@@ -83,6 +83,7 @@ export async function recordReadings(
         { field: 'takenOn', message: 'in the future' },
       ]);
     requireNoWorseSource(club, key, value);
+    if (isRebuilt(key)) recorder.rebuilt.add(club.id);
     recorder.em.create(
       ReadingRow,
       {

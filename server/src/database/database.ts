@@ -16,6 +16,7 @@ import { Migration009ShotsBeforeABend } from '../migrations/migration-009-shots-
 import { Migration010Baskets } from '../migrations/migration-010-baskets.js';
 import { Ticket, Wish } from '../bench/bench-rows.js';
 import { Migration012Bench } from '../migrations/migration-012-bench.js';
+import { Migration013Season } from '../migrations/migration-013-season.js';
 import { Migration011Preferences } from '../migrations/migration-011-preferences.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
@@ -74,6 +75,7 @@ export async function openDatabase(
         { name: 'migration-010-baskets', class: Migration010Baskets },
         { name: 'migration-011-preferences', class: Migration011Preferences },
         { name: 'migration-012-bench', class: Migration012Bench },
+        { name: 'migration-013-season', class: Migration013Season },
       ],
       snapshot: false,
       silent: true,

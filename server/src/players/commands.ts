@@ -20,6 +20,7 @@ export const playerCommands: Handlers<'addPlayer' | 'editPlayer'> = {
       baseline: null,
       preferences: null,
       balls: [],
+      season: null,
       archived: false,
     });
     return { playerId: player.id, summary: `${player.name} added to the roster` };
@@ -63,6 +64,7 @@ function summaryOf(name: string, set: PlayerSet): string {
     const last = set.balls.toSorted((a, b) => b.from.localeCompare(a.from))[0];
     return last ? `${name}: plays ${last.name} since ${last.from}` : `${name}: no ball written down`;
   }
+  if (set.season !== undefined) return `${name}: season changed`;
   if (set.distanceUnit) return `${name} now reads ${set.distanceUnit === 'yd' ? 'yards' : 'metres'}`;
   return `${name}: ${Object.keys(set).join(', ')} changed`;
 }

@@ -1,5 +1,5 @@
 import type { BagPreferences, Conditions, DistanceUnit, GapSettings } from '@tasche/core';
-import type { BallInPlay, Hand, PlayerView } from '@tasche/contract';
+import type { BallInPlay, Hand, PlayerSeason, PlayerView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
@@ -20,6 +20,7 @@ export const Player = defineEntity({
     baseline: p.json<Conditions>().nullable(),
     preferences: p.json<Partial<BagPreferences>>().nullable(),
     balls: p.json<BallInPlay[]>(),
+    season: p.json<PlayerSeason>().nullable(),
     archived: p.boolean(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),

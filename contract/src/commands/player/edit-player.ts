@@ -11,6 +11,7 @@ import {
   textSchema,
 } from '../../schemas.js';
 import { ballsSchema } from '../../ball-schemas.js';
+import { playerSeasonSchema } from '../../player-season.js';
 import { bagPreferencesSchema } from '../../plan-choosing.js';
 import { keptConditionsSchema } from '../../setting-schemas.js';
 import { defineCommand, setWords, versionSchema, type Checked } from '../define-command.js';
@@ -25,6 +26,7 @@ const set = shape({
   baseline: keptConditionsSchema.nullable().default(undefined).optional(),
   preferences: bagPreferencesSchema.nullable().default(undefined).optional(),
   balls: ballsSchema.default(undefined).optional(),
+  season: playerSeasonSchema.nullable().default(undefined).optional(),
   archived: yup.boolean().strict(),
 });
 

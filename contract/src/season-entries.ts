@@ -1,0 +1,210 @@
+import {
+  CHECK_EVERY_DAYS,
+  clashesOf,
+  grooveWear,
+  nextCheckDue,
+  windowsBefore,
+  type Clash,
+  type ComingChange,
+  type SeasonEvent,
+  type WindowKind,
+} from '@tasche/core';
+import Papa from 'papaparse';
+import { USUAL_SEASON, freezesOf, occurrences, type SeasonItemKind } from './player-season.js';
+import type { EventView, SheetView } from './views.js';
+
+export type SeasonEntryKind =
+  'event' | WindowKind | SeasonItemKind | 'ticket' | 'trial' | 'check' | 'grooves';
+
+/** Something with a place in a player's season. Days are YYYY-MM-DD, the last one included. */
+export interface SeasonEntry {
+  /** The same whenever the season is read, so that a calendar changes its entry and makes no second one. */
+  uid: string;
+  kind: SeasonEntryKind;
+  name: string;
+  from: string;
+  to: string;
+  /** Counts up whenever the entry is changed. */
+  revision: number;
+  /** Of an event: the player's plan for it; null where there is none. */
+  planId?: string | null;
+  /** A club it is about. */
+  clubId?: string;
+}
+
+export interface PlayerSeasonView {
+  /** By their first day. */
+  entries: readonly SeasonEntry[];
+  clashes: readonly Clash[];
+}
+
+type SeasonSheet = Pick<SheetView, 'player' | 'plans' | 'tickets' | 'clubs' | 'bags'>;
+
+/** Jobs that change how a club plays. */
+const NEW_TO_PLAY = new Set(['bend', 'sleeve', 'weight', 'length', 'shaft', 'grooves', 'build']);
+/** A handicap of nobody who plays every week for a living is above this. Ours, as on the page of wear. */
+const TOUR_HANDICAP = 0;
+
+/** Everything in a player's season from one day to another, and what gets in each other's way. */
+export function seasonOf(
+  sheet: SeasonSheet,
+  events: readonly EventView[],
+  from: string,
+  to: string,
+  today: string,
+): PlayerSeasonView {
+  const season = sheet.player.season ?? USUAL_SEASON;
+  const played = eventsOf(sheet, events);
+  const own = played.filter(({ planId }) => planId !== null);
+  const windows = windowsBefore(own.map(asSeasonEvent), season.rules);
+  const tickets = sheet.tickets.filter(
+    ({ dueOn, state }) => dueOn !== null && (state === 'asked' || state === 'on the bench'),
+  );
+  const trials = season.trials.filter(({ outcome }) => outcome === 'open');
+  const nameOf = (id: string | null) => sheet.clubs.find((club) => club.id === id)?.name ?? 'a club';
+  const items = occurrences(season.items, from, to);
+  const { version } = sheet.player;
+  const entries: SeasonEntry[] = [
+    ...played,
+    ...windows.map(({ kind, eventId, eventName, ...days }): SeasonEntry => ({
+      uid: `${kind}-${eventId}`,
+      kind,
+      name: `${WINDOW_WORDS[kind]} ${eventName}`,
+      revision: version,
+      ...days,
+    })),
+    ...items.map(({ id, kind, name, from: begins, to: ends }): SeasonEntry => ({
+      uid: `item-${id}-${begins}`,
+      kind,
+      name,
+      from: begins,
+      to: ends,
+      revision: version,
+    })),
+    ...tickets.map(({ id, name, dueOn, version: revision, clubId }): SeasonEntry => ({
+      uid: `ticket-${id}`,
+      kind: 'ticket',
+      name,
+      from: dueOn!,
+      to: dueOn!,
+      revision,
+      clubId,
+    })),
+    ...trials.map(({ id, clubId, by }): SeasonEntry => ({
+      uid: `trial-${id}`,
+      kind: 'trial',
+      name: `Trial of the ${nameOf(clubId)} ends`,
+      from: by,
+      to: by,
+      revision: version,
+      clubId,
+    })),
+    ...dueEntries(sheet, today),
+  ];
+  const changes: ComingChange[] = [
+    ...tickets
+      .filter(({ job }) => NEW_TO_PLAY.has(job))
+      .map(({ id, name, dueOn }) => ({ id, name, on: dueOn! })),
+    ...trials.map(({ id, clubId, by }) => ({
+      id,
+      name: `The ${nameOf(clubId)}, on trial until then`,
+      on: by,
+    })),
+  ];
+  return {
+    entries: entries
+      .filter((entry) => entry.to >= from && entry.from <= to)
+      .sort((a, b) => a.from.localeCompare(b.from) || a.uid.localeCompare(b.uid)),
+    clashes: clashesOf({
+      events: own.map(asSeasonEvent),
+      windows,
+      freezes: freezesOf(season, from, to),
+      changes: changes.filter(({ on }) => on >= from && on <= to),
+    }),
+  };
+}
+
+const WINDOW_WORDS: Record<WindowKind, string> = {
+  test: 'Test for',
+  play: 'Play in for',
+  untouched: 'Leave alone before',
+};
+
+type EventEntry = SeasonEntry & { planId: string | null };
+
+/** The workspace's events, each with the player's plan for it, and the weeks planned without one. */
+function eventsOf({ plans }: SeasonSheet, events: readonly EventView[]): EventEntry[] {
+  const ofEvents = events.map((event): EventEntry => {
+    const days = event.rounds.map(({ day }) => day).sort();
+    return {
+      uid: `event-${event.id}`,
+      kind: 'event',
+      name: event.name,
+      from: days[0]!,
+      to: days.at(-1)!,
+      revision: event.version,
+      planId: plans.find(({ eventId }) => eventId === event.id)?.id ?? null,
+    };
+  });
+  const weeks = plans
+    .filter(({ eventId }) => eventId === null)
+    .map(({ id, name, startsOn, endsOn, version }): EventEntry => ({
+      uid: `plan-${id}`,
+      kind: 'event',
+      name,
+      from: startsOn,
+      to: endsOn,
+      revision: version,
+      planId: id,
+    }));
+  return [...ofEvents, ...weeks];
+}
+
+function asSeasonEvent({ uid, name, from, to }: EventEntry): SeasonEvent {
+  return { id: uid, name, from, to };
+}
+
+/** The next check of the gamer, and grooves that are due. What was due before today is due today. */
+function dueEntries({ player, clubs, bags }: SeasonSheet, today: string): SeasonEntry[] {
+  const gamer = bags.find((bag) => bag.gamer);
+  const inBag = clubs.filter(({ id }) => gamer?.clubIds.includes(id));
+  if (inBag.length === 0) return [];
+  const onTour = player.handicap !== null && player.handicap <= TOUR_HANDICAP;
+  const check = nextCheckDue(inBag, onTour ? CHECK_EVERY_DAYS.tour : CHECK_EVERY_DAYS.home);
+  const from = (day: string) => (day < today ? today : day);
+  const checkDay = from(check ?? today);
+  return [
+    {
+      uid: `check-${player.id}`,
+      kind: 'check',
+      name: 'Check lofts and lies',
+      from: checkDay,
+      to: checkDay,
+      revision: player.version,
+    },
+    ...inBag.flatMap((club): SeasonEntry[] => {
+      const wear = grooveWear(club, today, onTour ? 5 : 1);
+      if (!wear) return [];
+      const day = from(wear.dueOn);
+      return [
+        {
+          uid: `grooves-${club.id}`,
+          kind: 'grooves',
+          name: `New grooves for the ${club.name}`,
+          from: day,
+          to: day,
+          revision: club.version,
+          clubId: club.id,
+        },
+      ];
+    }),
+  ];
+}
+
+/** A season as a spreadsheet reads it. */
+export function writeSeasonCsv(entries: readonly SeasonEntry[]): string {
+  return Papa.unparse(
+    entries.map(({ kind, name, from, to }) => ({ what: kind, name, from, to })),
+    { columns: ['what', 'name', 'from', 'to'], escapeFormulae: true, newline: '\n' },
+  );
+}

@@ -1,0 +1,14 @@
+export { dayPlus, daysBetween } from './days.js';
+export {
+  type SeasonRules,
+  type SeasonEvent,
+  type SeasonWindow,
+  type WindowKind,
+  type Freeze,
+  type ComingChange,
+  type Clash,
+  DEFAULT_SEASON_RULES,
+  clashesOf,
+  freezeOn,
+  windowsBefore,
+} from './windows.js';
