@@ -42,8 +42,8 @@ export interface PlayerSeason {
   trials: readonly Trial[];
 }
 
-export const MAX_SEASON_ITEMS = 200;
-export const MAX_TRIALS = 100;
+const MAX_SEASON_ITEMS = 200;
+const MAX_TRIALS = 100;
 export const SEASON_RULE_BOUNDS = [0, 60] as const;
 export const TRIAL_SHOTS = [1, 1000] as const;
 
@@ -85,7 +85,7 @@ export const playerSeasonSchema = shape({
 export const USUAL_SEASON: PlayerSeason = { rules: DEFAULT_SEASON_RULES, items: [], trials: [] };
 
 /** An item as often as it comes up between two days. */
-export interface SeasonOccurrence extends Omit<SeasonItem, 'repeats'> {
+interface SeasonOccurrence extends Omit<SeasonItem, 'repeats'> {
   /** The item's first day, by which one of many is told from the others. */
   first: string;
 }

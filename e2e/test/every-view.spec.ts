@@ -46,6 +46,7 @@ const VIEWS = [
   `${demo.davor}/plan`,
   `${demo.davor}/history`,
   `${demo.maren}/card`,
+  `${demo.davor}/season`,
   `${demo.davor}/bench`,
   `${demo.davor}/bench/bend`,
   `${demo.davor}/bench/weights`,

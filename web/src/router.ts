@@ -143,6 +143,13 @@ export const router = createRouter({
           meta: { title: 'A club’s life' },
         },
         {
+          path: 'season',
+          name: 'season',
+          component: () => import('./season/SeasonPage.vue'),
+          props: true,
+          meta: { title: 'Season' },
+        },
+        {
           path: 'card',
           name: 'card',
           component: () => import('./card/CardView.vue'),

@@ -2,7 +2,6 @@ export { dayPlus, daysBetween } from './days.js';
 export {
   type SeasonRules,
   type SeasonEvent,
-  type SeasonWindow,
   type WindowKind,
   type Freeze,
   type ComingChange,

@@ -11,7 +11,7 @@ export interface SeasonRules {
 export const DEFAULT_SEASON_RULES: SeasonRules = { testDays: 7, playDays: 7, untouchedDays: 14 };
 
 /** A stretch of days, the last one included. YYYY-MM-DD. */
-export interface DaySpan {
+interface DaySpan {
   from: string;
   to: string;
 }
@@ -25,7 +25,7 @@ export interface SeasonEvent extends DaySpan {
 export type WindowKind = 'test' | 'play' | 'untouched';
 
 /** What the days before an event are for. */
-export interface SeasonWindow extends DaySpan {
+interface SeasonWindow extends DaySpan {
   kind: WindowKind;
   eventId: string;
   eventName: string;

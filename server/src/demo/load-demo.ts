@@ -1,6 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { planImport, readSheetCsv, type Command, type EventRound } from '@tasche/contract';
-import { TIE_STROKES, playingLoft, shotIn, toMetres, type ShotDemand } from '@tasche/core';
+import {
+  DEFAULT_SEASON_RULES,
+  TIE_STROKES,
+  playingLoft,
+  shotIn,
+  toMetres,
+  type ShotDemand,
+} from '@tasche/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { applyChange } from '../changes/apply-change.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
@@ -227,6 +234,39 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
   });
 }
 
+function seasonOfDemo(
+  playerId: string,
+  index: number,
+  { items, trials }: NonNullable<DemoPlayer['season']>,
+  idOf: (club: string) => string,
+): Command {
+  return {
+    do: 'editPlayer',
+    playerId,
+    version: 1,
+    set: {
+      season: {
+        rules: DEFAULT_SEASON_RULES,
+        items: items.map(({ inDays, lasts, ...item }, i) => ({
+          ...item,
+          id: demoId(index, 500 + i),
+          from: dayFromNow(inDays),
+          to: dayFromNow(inDays + lasts),
+        })),
+        trials: trials.map(({ club, against, shots, inDays }, i) => ({
+          id: demoId(index, 550 + i),
+          clubId: idOf(club),
+          againstId: idOf(against),
+          shots,
+          by: dayFromNow(inDays),
+          outcome: 'open' as const,
+          notes: '',
+        })),
+      },
+    },
+  };
+}
+
 /** The gamer before its swaps. */
 function gamerBefore({ gamerSwaps = [] }: DemoPlayer, clubs: readonly string[]): string[] {
   return clubs.map((name) => gamerSwaps.findLast((swap) => swap.in === name)?.out ?? name);
@@ -242,7 +282,7 @@ async function backdate(orm: MikroORM, changeId: string, at: string): Promise<vo
 /** What is asked of the bench, wished for, and played. */
 async function loadBench(
   orm: MikroORM,
-  { name, bench }: DemoPlayer,
+  { name, bench, season }: DemoPlayer,
   index: number,
   idOf: (club: string) => string,
 ): Promise<void> {
@@ -271,6 +311,7 @@ async function loadBench(
           do: 'addWish',
           wish: { ...wish, id: demoId(index, 450 + i), playerId, clubId: null },
         })),
+        ...(season ? [seasonOfDemo(playerId, index, season, idOf)] : []),
         ...(balls.length > 0
           ? [
               {

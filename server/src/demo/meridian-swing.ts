@@ -1,6 +1,6 @@
 import type { GapSettings } from '@tasche/core';
 import { toMetres } from '@tasche/core';
-import type { Hand, PlanChoosing, TicketDetails, WishDetails } from '@tasche/contract';
+import type { Hand, PlanChoosing, SeasonItem, TicketDetails, WishDetails } from '@tasche/contract';
 
 /** The Meridian Swing: a circuit, a rep and four players, all invented. Clubs are in the CSV files beside this one. */
 export const REP = 'Jonas Brandl';
@@ -27,6 +27,11 @@ export interface DemoPlayer {
   }[];
   /** Swaps of the gamer since, oldest first; the gamer above is what came of them. */
   gamerSwaps?: readonly { out: string; in: string; daysAgo: number; why: string }[];
+  /** Days from today. */
+  season?: {
+    items: readonly (Omit<SeasonItem, 'id' | 'from' | 'to'> & { inDays: number; lasts: number })[];
+    trials: readonly { club: string; against: string; shots: number; inDays: number }[];
+  };
   /** What is asked of the bench, wished for, and played. */
   bench?: {
     tickets?: readonly (Omit<TicketDetails, 'clubId' | 'eventId' | 'dueOn'> & {
@@ -128,6 +133,13 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
       { club: '56', key: 'loftSetDeg', value: 56.5, daysAgo: 3, why: 'sat too close to the 52' },
       { club: '56', key: 'loftMeasuredDeg', value: 56.5, daysAgo: 3, why: 'on the gauge after bending' },
     ],
+    season: {
+      items: [
+        { kind: 'freeze', name: 'The spring events', inDays: 45, lasts: 70, repeats: 'yearly' },
+        { kind: 'trip', name: 'To the lagoons', inDays: 28, lasts: 6, repeats: null },
+      ],
+      trials: [{ club: '5 wood', against: 'Hybrid 3', shots: 30, inDays: 20 }],
+    },
     gamerSwaps: [
       { out: '4 iron', in: 'Driving iron', daysAgo: 34, why: 'a low one for the links weeks' },
       { out: '60 low', in: '60', daysAgo: 18, why: 'soft sand from here on' },

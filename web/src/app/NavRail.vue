@@ -21,6 +21,7 @@ const views = [
   { name: 'range', label: 'Range' },
   { name: 'compare', label: 'Compare' },
   { name: 'plan', label: 'Plan' },
+  { name: 'season', label: 'Season' },
   { name: 'card', label: 'Card' },
   { name: 'bench', label: 'Bench' },
   { name: 'history', label: 'History' },

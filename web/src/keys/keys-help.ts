@@ -19,6 +19,7 @@ export const KEYS: readonly { group: string; keys: readonly (readonly [string, s
       ['Alt G', 'range'],
       ['Alt C', 'compare'],
       ['Alt P', 'plan'],
+      ['Alt D', 'season'],
       ['Alt Q', 'card, and the caddie’s question'],
       ['Alt J', 'bench'],
     ],

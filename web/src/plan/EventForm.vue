@@ -12,18 +12,17 @@ import {
   finite,
   required,
   MAX_ROUNDS,
-  seasonOn,
   type CourseView,
   type EventDetails,
   type EventRound,
   type EventView,
 } from '@tasche/contract';
-import { CALM, USUAL_GROUND } from '@tasche/core';
 import { addDays, format, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { shortDay, today } from '../app/day';
+import { freshRound } from '../courses/fresh-round';
 import { useSchedule } from '../courses/schedule-store';
 import { useOutbox } from '../changes/outbox';
 import { useSheet } from '../sheet/sheet-store';
@@ -100,14 +99,7 @@ function roundOf(draft: DraftRound, i: number, course: CourseView): EventRound {
   const named = `Round ${i + 1}`;
   if (before && before.courseId === draft.courseId && before.day === draft.day)
     return { ...before, name: named, tee: draft.tee };
-  const season = seasonOn(course.seasons, draft.day);
-  return {
-    ...draft,
-    name: named,
-    air: season?.air ?? CALM,
-    ground: season?.ground ?? { ...USUAL_GROUND, grass: course.grass, sand: course.sand },
-    forecast: null,
-  };
+  return freshRound({ ...draft, name: named }, course);
 }
 
 function save(): void {

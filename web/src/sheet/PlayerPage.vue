@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import { viewLink } from '../app/view-link';
 import { isUndoOfField } from '../keys/is-typing';
+import FreezeReason from '../season/FreezeReason.vue';
 import { useSheet } from './sheet-store';
 
 const props = defineProps<{ playerId: string }>();
@@ -39,6 +40,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       c: 'compare',
       j: 'bench',
       q: 'card',
+      d: 'season',
     }[key];
     if (key === 'u' && store.sheet) {
       event.preventDefault();
@@ -55,6 +57,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
+  <FreezeReason v-if="store.asking" :freeze="store.asking.freeze" @answer="store.answerFreeze" />
   <RouterView v-if="store.state === 'ready' && store.sheet && store.sheet.player.id === playerId" />
   <div v-else class="page">
     <template v-if="store.state === 'missing'">

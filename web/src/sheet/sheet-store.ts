@@ -1,4 +1,6 @@
 import {
+  bringsNew,
+  freezeOf,
   subjectOf,
   withCommands,
   type ChangeRequest,
@@ -7,12 +9,13 @@ import {
   type PlansPage,
   type SheetView,
 } from '@tasche/contract';
-import { ladderClub, placedClubs, skillOf, type LadderClub } from '@tasche/core';
+import { ladderClub, placedClubs, skillOf, type Freeze, type LadderClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { keepCopy, useReadAgain } from '../offline/connection';
 import { ApiError, request } from '../api/request';
+import { today } from '../app/day';
 import { useOutbox } from '../changes/outbox';
 import { undoLine } from '../changes/undo-line';
 import { withResult } from '../changes/with-result';
@@ -23,6 +26,8 @@ export const useSheet = defineStore('sheet', () => {
   const sheet = shallowRef<SheetView | null>(null);
   const state = ref<'empty' | 'loading' | 'ready' | 'missing' | 'away'>('empty');
   const conflicted = shallowRef<readonly { request: ChangeRequest; conflicts: readonly Conflict[] }[]>([]);
+  /** Something new that waits for a reason, because its player wants nothing new now. */
+  const asking = shallowRef<{ id: string; commands: readonly Command[]; freeze: Freeze } | null>(null);
   const line = undoLine((changeId, id) => {
     if (sheet.value) outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id });
   });
@@ -76,6 +81,25 @@ export const useSheet = defineStore('sheet', () => {
     const id = newId();
     const current = sheet.value;
     if (!current || commands.length === 0) return id;
+    const freeze = why.trim() === '' ? freezeOf(current, today()) : undefined;
+    if (freeze && bringsNew(current, commands)) {
+      asking.value = { id, commands, freeze };
+      return id;
+    }
+    make(id, commands, why);
+    return id;
+  }
+
+  /** What waited for a reason in a freeze is done with it; without one it is not done. */
+  function answerFreeze(why: string | null): void {
+    const asked = asking.value;
+    asking.value = null;
+    if (asked && why !== null) make(asked.id, asked.commands, why);
+  }
+
+  function make(id: string, commands: readonly Command[], why: string): void {
+    const current = sheet.value;
+    if (!current) return;
     sheet.value = withCommands('sheet', current, commands);
     outbox.push({
       kind: 'change',
@@ -83,7 +107,6 @@ export const useSheet = defineStore('sheet', () => {
       request: { id, commands, ...(why && { why }) },
     });
     line.done(id);
-    return id;
   }
 
   outbox.onSent((sent) => {
@@ -181,6 +204,8 @@ export const useSheet = defineStore('sheet', () => {
     load,
     loadOlderPlans,
     change,
+    asking,
+    answerFreeze,
     saveMine,
     keepTheirs,
     undoable: line.undoable,

@@ -117,7 +117,7 @@ describe('putting it back', () => {
     await view.get('button').trigger('click');
     expect(store.sheet!.bags[0]!.clubIds).toEqual(['7', '9']);
     expect(store.sheet!.tickets).toMatchObject([{ job: 'bend', name: 'Bend the 7 as it was' }]);
-    const [sent] = useOutbox().waiting as { request: ChangeRequest }[];
+    const [sent] = useOutbox().waiting as unknown as { request: ChangeRequest }[];
     expect(sent!.request.commands.map((command) => command.do)).toEqual(['putIn', 'addTicket']);
     expect(sent!.request.why).toBe('put back as it was on 2026-03-14');
     expect(view.get('[role="status"]').text()).toContain('1 ticket made for the bench');

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { NButton, NCheckbox } from 'naive-ui';
+import type { Command, EventRound, EventView } from '@tasche/contract';
+import { USUAL_LIMITS, dayPlus, daysBetween } from '@tasche/core';
+import { v4 as newId } from 'uuid';
+import { computed, ref, shallowRef } from 'vue';
+import { counted } from '../app/counted';
+import { shortDay } from '../app/day';
+import { freshRound } from '../courses/fresh-round';
+import { useSchedule } from '../courses/schedule-store';
+import ChoiceField from '../fields/ChoiceField.vue';
+import FileField from '../fields/FileField.vue';
+import type { CalendarRow } from './read-calendar';
+
+/** The dates of events out of somebody's calendar: looked at first; those that are here already move, the others are made on a course. */
+const emit = defineEmits<{ leave: [] }>();
+const schedule = useSchedule();
+const rows = shallowRef<readonly CalendarRow[] | null>(null);
+const problem = ref('');
+const courseId = ref('');
+const left = ref(new Set<number>());
+
+async function read(file: File): Promise<void> {
+  problem.value = '';
+  rows.value = null;
+  // Read only when a file comes: the reader is no small thing.
+  const { MAX_CALENDAR_BYTES, readCalendar } = await import('./read-calendar');
+  if (file.size > MAX_CALENDAR_BYTES) {
+    problem.value = `This file has ${(file.size / 1e6).toFixed(1)} MB; a calendar of at most ${MAX_CALENDAR_BYTES / 1e6} MB is read.`;
+    return;
+  }
+  try {
+    rows.value = readCalendar(await file.text());
+    left.value = new Set();
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
+}
+
+const firstDay = (event: EventView) => event.rounds.map(({ day }) => day).sort()[0]!;
+/** The event a row is about: by the id we gave it, else by its name. */
+const standing = (row: CalendarRow) =>
+  schedule.events.find(({ id }) => row.uid === `event-${id}@tasche`) ??
+  schedule.events.find(({ name }) => name.trim().toLowerCase() === row.name.toLowerCase());
+const plans = computed(() =>
+  (rows.value ?? []).map((row, i) => {
+    const event = row.problem ? undefined : standing(row);
+    const moves = event !== undefined && firstDay(event) !== row.from;
+    return { row, i, event, does: row.problem ? 'no' : event ? (moves ? 'move' : 'same') : 'make' } as const;
+  }),
+);
+const chosen = computed(() =>
+  plans.value.filter(({ i, does }) => (does === 'move' || does === 'make') && !left.value.has(i)),
+);
+const makes = computed(() => chosen.value.filter(({ does }) => does === 'make').length);
+const courses = computed(() => schedule.courses.map(({ id, name }) => ({ value: id, label: name })));
+const course = computed(() => schedule.courses.find(({ id }) => id === courseId.value));
+
+function flip(i: number): void {
+  const next = new Set(left.value);
+  if (!next.delete(i)) next.add(i);
+  left.value = next;
+}
+function take(): void {
+  const commands = chosen.value.flatMap(({ row, event }): Command[] => {
+    if (event) {
+      const by = daysBetween(firstDay(event), row.from);
+      const rounds = event.rounds.map((round) => ({ ...round, day: dayPlus(round.day, by) }));
+      return [{ do: 'editEvent', eventId: event.id, version: event.version, set: { rounds } }];
+    }
+    const days = Array.from({ length: daysBetween(row.from, row.to) + 1 }, (_one, i) => dayPlus(row.from, i));
+    const rounds = days.map((day, i): EventRound =>
+      freshRound(
+        { id: newId(), name: `Round ${i + 1}`, day, courseId: course.value!.id, tee: 0 },
+        course.value!,
+      ),
+    );
+    return [
+      { do: 'addEvent', event: { id: newId(), name: row.name, rounds, limits: USUAL_LIMITS, notes: '' } },
+    ];
+  });
+  schedule.change(commands, 'out of a calendar');
+  emit('leave');
+}
+</script>
+
+<template>
+  <section class="card import" aria-label="Bring a calendar">
+    <p class="bar">
+      <FileField label="Calendar file" accept=".ics,text/calendar" @file="read"
+        >Choose a calendar file (.ics)…</FileField
+      >
+      <NButton @click="emit('leave')">Leave it</NButton>
+    </p>
+    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <template v-if="rows">
+      <p v-if="rows.length === 0" class="quiet">This calendar holds no events.</p>
+      <ul class="rows">
+        <li v-for="{ row, i, event, does } in plans" :key="i">
+          <NCheckbox
+            v-if="does === 'make' || does === 'move'"
+            :checked="!left.has(i)"
+            :aria-label="`Take ${row.name}`"
+            @update:checked="flip(i)"
+          />
+          <span v-else />
+          <span>
+            <b>{{ row.name || 'An event without a name' }}</b>
+            <template v-if="row.from">
+              {{ shortDay(row.from) }} to {{ shortDay(row.to || row.from) }}</template
+            >
+            <span v-if="does === 'no'" class="verdict fault small"> ■ {{ row.problem }}</span>
+            <span v-else-if="does === 'same'" class="quiet small"> is here already</span>
+            <span v-else-if="does === 'move'" class="verdict look small">
+              ◆ moves here, from {{ shortDay(firstDay(event!)) }}</span
+            >
+            <span v-if="row.note" class="quiet small"> {{ row.note }}</span>
+          </span>
+        </li>
+      </ul>
+      <p v-if="chosen.length > 0" class="bar">
+        <ChoiceField
+          v-if="makes > 0"
+          v-model:value="courseId"
+          label="Course of the new events"
+          placeholder="played on…"
+          :options="courses"
+        />
+        <NButton type="primary" :disabled="makes > 0 && !course" @click="take">
+          Take {{ counted(chosen.length, 'event') }}
+        </NButton>
+        <span v-if="makes > 0 && !course" class="quiet small"
+          >Choose the course first; it can be changed by round.</span
+        >
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.import {
+  padding: 10px 14px;
+  margin-bottom: 12px;
+}
+.rows {
+  list-style: none;
+  margin: 6px 0;
+  padding: 0;
+  max-height: 300px;
+  overflow-y: auto;
+}
+.rows li {
+  display: grid;
+  grid-template-columns: 26px 1fr;
+  padding: 4px 0;
+}
+</style>

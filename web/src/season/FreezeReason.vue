@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { NButton, NModal } from 'naive-ui';
+import type { Freeze } from '@tasche/core';
+import { nextTick, onMounted, ref } from 'vue';
+import { shortDay } from '../app/day';
+import TextField from '../fields/TextField.vue';
+
+/** Asks why, before something new comes into a gamer whose player wants nothing new. */
+defineProps<{ freeze: Freeze }>();
+const emit = defineEmits<{ answer: [why: string | null] }>();
+const why = ref('');
+const field = ref<InstanceType<typeof TextField> | null>(null);
+onMounted(() => void nextTick(() => field.value?.focus()));
+function go(): void {
+  if (why.value.trim() !== '') emit('answer', why.value.trim());
+}
+</script>
+
+<template>
+  <NModal
+    :show="true"
+    preset="card"
+    class="freeze-reason"
+    title="Nothing new just now"
+    role="dialog"
+    aria-label="Nothing new just now"
+    :style="{ width: '460px', maxWidth: '94vw' }"
+    @update:show="emit('answer', null)"
+  >
+    <p>
+      {{ freeze.name }}, until {{ shortDay(freeze.to) }}: nothing new in the bag. With a reason it is done,
+      and the reason is kept.
+    </p>
+    <p class="why">
+      <TextField
+        ref="field"
+        :value="why"
+        aria-label="Why all the same"
+        placeholder="the 7 iron is cracked…"
+        :maxlength="300"
+        @update:value="why = $event"
+        @keydown.enter.prevent="go"
+      />
+    </p>
+    <p class="bar">
+      <NButton type="primary" :disabled="why.trim() === ''" @click="go">Do it all the same</NButton>
+      <NButton @click="emit('answer', null)">Leave it as it is</NButton>
+    </p>
+  </NModal>
+</template>
+
+<style scoped>
+.why {
+  margin: 10px 0;
+}
+</style>

@@ -1,0 +1,95 @@
+import ICAL from 'ical.js';
+import { MAX_ROUNDS, zoneSchema } from '@tasche/contract';
+import { dayPlus, daysBetween } from '@tasche/core';
+
+/** Larger files are no calendar of events. */
+export const MAX_CALENDAR_BYTES = 2_000_000;
+const MAX_ROWS = 500;
+
+/** An event as a calendar file has it; what is wrong with it is said, and it is not taken. Days are YYYY-MM-DD, the last one included. */
+export interface CalendarRow {
+  uid: string;
+  name: string;
+  from: string;
+  to: string;
+  problem: string | null;
+  note: string | null;
+}
+
+/**
+ * The events of an iCalendar file (RFC 5545), by their first day. An event's days are those of its own time zone, whoever reads it.
+ * @throws Error saying what the file is not
+ */
+export function readCalendar(text: string): CalendarRow[] {
+  let calendar: ICAL.Component;
+  try {
+    calendar = new ICAL.Component(ICAL.parse(text) as never);
+  } catch {
+    throw new Error('This is no iCalendar file (.ics): it could not be read.');
+  }
+  if (calendar.name !== 'vcalendar')
+    throw new Error('This is no iCalendar file (.ics): it holds no calendar.');
+  const events = calendar.getAllSubcomponents('vevent');
+  if (events.length > MAX_ROWS)
+    throw new Error(`This calendar holds ${events.length} events; at most ${MAX_ROWS} are read.`);
+  return events.map(rowOf).sort((a, b) => a.from.localeCompare(b.from) || a.name.localeCompare(b.name));
+}
+
+function rowOf(component: ICAL.Component): CalendarRow {
+  const text = (key: string) => {
+    const value = component.getFirstPropertyValue(key);
+    return typeof value === 'string' ? value.trim() : '';
+  };
+  const row = {
+    uid: text('uid'),
+    name: text('summary').slice(0, 80),
+    from: '',
+    to: '',
+    problem: null,
+    note: null,
+  };
+  const wrong = (problem: string): CalendarRow => ({ ...row, problem });
+  const start = component.getFirstProperty('dtstart');
+  if (!start) return wrong('has no first day (DTSTART)');
+  const end = component.getFirstProperty('dtend');
+  for (const property of [start, end])
+    if (property && zoneOf(property) !== undefined && !zoneSchema.isValidSync(zoneOf(property)))
+      return wrong(`is in a time zone nobody knows: ${zoneOf(property)!}`);
+  const from = dayOf(start);
+  if (from === undefined) return wrong('has a first day that is none (DTSTART)');
+  const last = end ? dayOf(end) : from;
+  if (last === undefined) return wrong('has a last day that is none (DTEND)');
+  // Whole days end on the day after the last; at midnight nothing more is played.
+  const isOver = end !== null && end !== undefined && endsAtMidnight(end) && last > from;
+  const to = isOver ? dayPlus(last, -1) : last;
+  const days = { ...row, from, to };
+  if (to < from) return { ...days, problem: 'ends before it begins' };
+  if (row.name === '') return { ...days, problem: 'has no name (SUMMARY)' };
+  if (daysBetween(from, to) + 1 > MAX_ROUNDS)
+    return { ...days, problem: `is longer than ${MAX_ROUNDS} days` };
+  const repeats = component.getFirstProperty('rrule');
+  return { ...days, note: repeats ? 'comes up again in its calendar; the first is taken' : null };
+}
+
+function zoneOf(property: ICAL.Property): string | undefined {
+  const zone = property.getParameter('tzid');
+  return typeof zone === 'string' ? zone : undefined;
+}
+
+function timeOf(property: ICAL.Property): ICAL.Time | undefined {
+  const value: unknown = property.getFirstValue();
+  return value instanceof ICAL.Time ? value : undefined;
+}
+
+/** The day as it is written, in the event's own time zone. */
+function dayOf(property: ICAL.Property): string | undefined {
+  const time = timeOf(property);
+  if (!time) return undefined;
+  const day = `${String(time.year).padStart(4, '0')}-${String(time.month).padStart(2, '0')}-${String(time.day).padStart(2, '0')}`;
+  return Number.isNaN(Date.parse(`${day}T00:00:00Z`)) ? undefined : day;
+}
+
+function endsAtMidnight(property: ICAL.Property): boolean {
+  const time = timeOf(property);
+  return time !== undefined && (time.isDate || (time.hour === 0 && time.minute === 0 && time.second === 0));
+}

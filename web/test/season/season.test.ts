@@ -1,0 +1,174 @@
+import type { PlayerSeason } from '@tasche/contract';
+import { DEFAULT_SEASON_RULES } from '@tasche/core';
+import { mount } from '@vue/test-utils';
+import { format } from 'date-fns';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { createMemoryHistory, createRouter } from 'vue-router';
+import { useOutbox } from '../../src/changes/outbox';
+import FreezeReason from '../../src/season/FreezeReason.vue';
+import SeasonTrials from '../../src/season/SeasonTrials.vue';
+import { readCalendar } from '../../src/season/read-calendar';
+import { calendarLocale, firstDayOfWeek } from '../../src/season/week-start';
+import { useSheet } from '../../src/sheet/sheet-store';
+import { clubView, sheetOf } from '../sheet';
+
+const TODAY = format(new Date(), 'yyyy-MM-dd');
+const calendar = (...events: string[]) =>
+  ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//x//y', ...events, 'END:VCALENDAR'].join('\r\n');
+const vevent = (...lines: string[]) => ['BEGIN:VEVENT', 'UID:u1', ...lines, 'END:VEVENT'].join('\r\n');
+const one = (...lines: string[]) => readCalendar(calendar(vevent(...lines)))[0]!;
+
+describe('a calendar file', () => {
+  it('whole days end on the day before their end', () => {
+    expect(
+      one('SUMMARY:Lagoa Funda', 'DTSTART;VALUE=DATE:20270327', 'DTEND;VALUE=DATE:20270329'),
+    ).toMatchObject({
+      uid: 'u1',
+      name: 'Lagoa Funda',
+      from: '2027-03-27',
+      to: '2027-03-28',
+      problem: null,
+    });
+    expect(one('SUMMARY:One day', 'DTSTART;VALUE=DATE:20270327')).toMatchObject({
+      from: '2027-03-27',
+      to: '2027-03-27',
+    });
+  });
+
+  it('an event’s days are those of its own zone, over a change of clocks and round the world', () => {
+    expect(
+      one(
+        'SUMMARY:Far Open',
+        'DTSTART;TZID=Pacific/Auckland:20270403T230000',
+        'DTEND;TZID=Pacific/Auckland:20270404T170000',
+      ),
+    ).toMatchObject({ from: '2027-04-03', to: '2027-04-04', problem: null });
+    expect(
+      one(
+        'SUMMARY:Till midnight',
+        'DTSTART;TZID=Europe/Oslo:20270403T090000',
+        'DTEND;TZID=Europe/Oslo:20270405T000000',
+      ),
+    ).toMatchObject({ from: '2027-04-03', to: '2027-04-04' });
+  });
+
+  it.each([
+    [['SUMMARY:X', 'DTSTART;VALUE=DATE:20270327', 'DTEND;VALUE=DATE:20270320'], 'ends before it begins'],
+    [['SUMMARY:X', 'DTSTART;TZID=Mars/Base:20270327T090000'], 'is in a time zone nobody knows: Mars/Base'],
+    [['DTSTART;VALUE=DATE:20270327'], 'has no name (SUMMARY)'],
+    [['SUMMARY:X'], 'has no first day (DTSTART)'],
+    [['SUMMARY:X', 'DTSTART;VALUE=DATE:20270301', 'DTEND;VALUE=DATE:20270320'], 'is longer than 8 days'],
+  ])('says what is wrong with %j', (lines, problem) => {
+    expect(one(...lines).problem).toBe(problem);
+  });
+
+  it('says what is no calendar, and notes what comes up again', () => {
+    expect(() => readCalendar('hello')).toThrow(/no iCalendar file/);
+    expect(() => readCalendar('')).toThrow(/no iCalendar file/);
+    expect(() => readCalendar(calendar(...Array.from({ length: 501 }, () => vevent('SUMMARY:x'))))).toThrow(
+      /at most 500/,
+    );
+    expect(readCalendar(calendar())).toEqual([]);
+    expect(one('SUMMARY:Weekly', 'DTSTART;VALUE=DATE:20270327', 'RRULE:FREQ=WEEKLY').note).toContain('first');
+  });
+});
+
+describe('a week', () => {
+  it('begins where the reader’s does', () => {
+    // happy-dom runs on Node, whose locales know their weeks.
+    expect(firstDayOfWeek('en-US')).toBe(6);
+    expect(firstDayOfWeek('de-DE')).toBe(0);
+    expect(calendarLocale('de-DE').DatePicker.firstDayOfWeek).toBe(0);
+  });
+});
+
+describe('a freeze', () => {
+  beforeEach(() => {
+    localStorage.clear();
+    setActivePinia(createPinia());
+  });
+  const frozen = (): PlayerSeason => ({
+    rules: DEFAULT_SEASON_RULES,
+    items: [{ id: 'f', kind: 'freeze', name: 'the season', from: TODAY, to: TODAY, repeats: null }],
+    trials: [],
+  });
+
+  it('holds something new until it has a reason, and lets it go without one', () => {
+    const store = useSheet();
+    const sheet = sheetOf([clubView('7'), clubView('9')], ['7']);
+    store.sheet = { ...sheet, player: { ...sheet.player, season: frozen() } };
+    store.state = 'ready';
+    const inBag = () => store.sheet!.bags[0]!.clubIds;
+    store.change([{ do: 'putIn', bagId: 'gamer', clubId: '9' }]);
+    expect(inBag()).toEqual(['7']);
+    expect(store.asking?.freeze.name).toBe('the season');
+    store.answerFreeze(null);
+    expect(store.asking).toBeNull();
+    expect(useOutbox().count).toBe(0);
+
+    const id = store.change([{ do: 'putIn', bagId: 'gamer', clubId: '9' }]);
+    store.answerFreeze('the 7 is cracked');
+    expect(inBag()).toEqual(['7', '9']);
+    expect(useOutbox().waiting[0]).toMatchObject({ request: { id, why: 'the 7 is cracked' } });
+    // Taking out, and what has a reason already, is not asked about.
+    store.change([{ do: 'takeOut', bagId: 'gamer', clubId: '9' }]);
+    expect(inBag()).toEqual(['7']);
+    store.change([{ do: 'putIn', bagId: 'gamer', clubId: '9' }], 'for the links');
+    expect(inBag()).toEqual(['7', '9']);
+  });
+
+  it('asks in a dialog that takes no empty reason', async () => {
+    const view = mount(FreezeReason, {
+      props: { freeze: { id: 'f', name: 'The spring events', from: TODAY, to: TODAY } },
+      attachTo: document.body,
+    });
+    const dialog = document.querySelector('[role="dialog"]')!;
+    expect(dialog.textContent).toContain('The spring events');
+    const [go] = [...dialog.querySelectorAll('button')].filter((button) =>
+      button.textContent!.includes('all the same'),
+    );
+    expect(go!.disabled).toBe(true);
+    const input = dialog.querySelector('input')!;
+    input.value = 'cracked';
+    input.dispatchEvent(new Event('input'));
+    await view.vm.$nextTick();
+    go!.click();
+    expect(view.emitted('answer')).toEqual([['cracked']]);
+    view.unmount();
+  });
+});
+
+describe('trials', () => {
+  it('say how many shots there are, ask for a decision when they are over, and keep what became of it', async () => {
+    const measured = clubView('new head', { carryM: 230, source: 'measured', shots: 12, spreadM: 5 });
+    const season: PlayerSeason = {
+      rules: DEFAULT_SEASON_RULES,
+      items: [],
+      trials: [
+        {
+          id: 't',
+          clubId: 'new head',
+          againstId: 'old',
+          shots: 30,
+          by: '2026-01-01',
+          outcome: 'open',
+          notes: '',
+        },
+      ],
+    };
+    const router = createRouter({
+      history: createMemoryHistory(),
+      routes: [{ path: '/:playerId/compare', name: 'compare', component: { template: '<i />' } }],
+    });
+    const view = mount(SeasonTrials, {
+      props: { playerId: 'p', season, clubs: [measured, clubView('old')], readOnly: false },
+      global: { plugins: [router] },
+    });
+    const row = view.get('li').text().replace(/\s+/g, ' ');
+    expect(row).toContain('new head against old 12 of 30 shots');
+    expect(row).toContain('over: decide');
+    await view.get('[aria-label="Delete the trial of the new head"]').trigger('click');
+    expect((view.emitted('set')![0] as [PlayerSeason])[0].trials).toEqual([]);
+  });
+});
