@@ -11,6 +11,7 @@ import { gaugeRoutes } from '../gauge/routes.js';
 import { benchRoutes } from '../bench/routes.js';
 import { cardRoutes } from '../card/routes.js';
 import { historyRoutes } from '../history/routes.js';
+import { printRoutes } from '../print/routes.js';
 import { seasonRoutes } from '../season/routes.js';
 import { applyChange } from '../changes/apply-change.js';
 import { undoChange } from '../changes/undo-change.js';
@@ -52,6 +53,7 @@ export function api(options: ApiOptions): Router {
   router.use(cardRoutes(context));
   router.use(historyRoutes(context));
   router.use(seasonRoutes(context));
+  router.use(printRoutes(context));
   // A file is received as it arrives; nothing before this may read its body.
   router.use(strikeImportRoutes(context));
   router.use(express.json({ limit: BODY_LIMIT }), (request, _response, next) => {

@@ -5,7 +5,7 @@ import { counted } from '../app/counted';
 import { useForm } from '../fields/use-form';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCheckbox, NForm, NFormItem } from 'naive-ui';
 import { nameSchema, required, type ChangeResult, type Page, type RosterEntry } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
@@ -17,7 +17,9 @@ import { NetworkError, post, request } from '../api/request';
 import { shortDay, shortMoment, today } from '../app/day';
 import { useEventListener, useLocalStorage } from '@vueuse/core';
 import { MARKS } from '../ladder/marks';
+import PrintRun from './PrintRun.vue';
 import { nextThing } from './next-thing';
+import { GROUPINGS, changedSinceYesterday, grouped, type Grouping } from './roster-groups';
 
 const router = useRouter();
 const entries = shallowRef<readonly RosterEntry[] | null>(null);
@@ -41,8 +43,13 @@ const ONLY = [
   { value: 'pressing', label: 'who needs something' },
   { value: 'faults', label: 'with a fault' },
   { value: 'tickets', label: 'with tickets' },
+  { value: 'changed', label: 'changed since yesterday' },
 ] as const;
-const view = useLocalStorage('tasche.roster', { search: '', only: 'all', order: 'name' });
+const view = useLocalStorage(
+  'tasche.roster',
+  { search: '', only: 'all', order: 'name', group: 'none' as Grouping },
+  { mergeDefaults: true },
+);
 
 const here = computed(() =>
   (entries.value ?? [])
@@ -53,20 +60,30 @@ const shown = computed(() => {
   const { search, only, order } = view.value;
   const wanted = search.trim().toLowerCase();
   const kept = here.value.filter(
-    ({ player, gamer, bench, thing, nextPlan }) =>
+    ({ player, gamer, bench, thing, nextPlan, lastChange }) =>
       [player.name, nextPlan?.name ?? '', nextPlan?.course ?? ''].some((text) =>
         text.toLowerCase().includes(wanted),
       ) &&
       (only === 'all' ||
         (only === 'pressing' && thing !== null) ||
         (only === 'faults' && (gamer?.faults ?? 0) > 0) ||
-        (only === 'tickets' && bench.tickets > 0)),
+        (only === 'tickets' && bench.tickets > 0) ||
+        (only === 'changed' && changedSinceYesterday({ lastChange }, today()))),
   );
   if (order === 'pressing') return kept.toSorted((a, b) => (a.thing?.rank ?? 99) - (b.thing?.rank ?? 99));
   if (order === 'event')
     return kept.toSorted((a, b) => (a.nextPlan?.startsOn ?? '9').localeCompare(b.nextPlan?.startsOn ?? '9'));
   return kept;
 });
+const groups = computed(() => grouped(shown.value, view.value.group));
+/** Players of a print run, while one is put together. */
+const run = ref<ReadonlySet<string> | null>(null);
+function flip(id: string): void {
+  const next = new Set(run.value);
+  if (!next.delete(id)) next.add(id);
+  run.value = next;
+}
+const changed = computed(() => here.value.filter((entry) => changedSinceYesterday(entry, today())).length);
 /** Whoever is searched for or sorted may be on a later page: then all of them are read. */
 watch(
   [() => view.value, next],
@@ -165,10 +182,12 @@ function startsIn(day: string): string {
       <template #says>
         <p class="quiet small">
           {{ next ? `${entries?.length} of ${total}` : here.length }} {{ total === 1 ? 'player' : 'players'
-          }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template>
+          }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template
+          ><template v-if="changed">, {{ changed }} changed since yesterday</template>
         </p>
       </template>
       <template #actions>
+        <NButton v-if="here.length > 0 && !run" @click="run = new Set()">Print run…</NButton>
         <NButton @click="adding = !adding" type="primary">Add a player</NButton>
       </template>
     </PageHead>
@@ -209,81 +228,100 @@ function startsIn(day: string): string {
       />
       <ChoiceField v-model:value="view.only" label="Show" :options="ONLY" size="small" />
       <ChoiceField v-model:value="view.order" label="Order" :options="ORDERS" size="small" />
+      <ChoiceField v-model:value="view.group" label="Group" :options="GROUPINGS" size="small" />
       <LinkButton v-if="first" size="small" :to="first.thing!.to" title="Alt N">
         {{ first.player.name }}: {{ first.thing!.words }} <kbd>Alt N</kbd>
       </LinkButton>
     </div>
     <p v-if="here.length > 0 && shown.length === 0" class="quiet">Nobody fits what is searched for.</p>
-    <ul v-if="entries" class="roster">
-      <li v-for="entry in shown" :key="entry.player.id" class="card">
-        <RouterLink :to="{ name: 'bag', params: { playerId: entry.player.id } }" class="player">
-          <h2>{{ entry.player.name }}</h2>
-          <p v-if="entry.gamer" class="headline">
-            <span class="verdict" :class="entry.gamer.severity">{{ MARKS[entry.gamer.severity] }}</span>
-            {{ entry.gamer.headline }}
+    <PrintRun
+      v-if="run"
+      :player-ids="shown.filter(({ player }) => run!.has(player.id)).map(({ player }) => player.id)"
+      @all="run = new Set(shown.map(({ player }) => player.id))"
+      @leave="run = null"
+    />
+    <template v-for="group in groups" :key="group.name">
+      <h2 v-if="group.name" class="group">
+        {{ group.name }} <span class="quiet small">{{ group.entries.length }}</span>
+      </h2>
+      <ul class="roster">
+        <li v-for="entry in group.entries" :key="entry.player.id" class="card">
+          <NCheckbox
+            v-if="run"
+            class="tick"
+            :checked="run.has(entry.player.id)"
+            :aria-label="`Print for ${entry.player.name}`"
+            @update:checked="flip(entry.player.id)"
+          />
+          <RouterLink :to="{ name: 'bag', params: { playerId: entry.player.id } }" class="player">
+            <h2>{{ entry.player.name }}</h2>
+            <p v-if="entry.gamer" class="headline">
+              <span class="verdict" :class="entry.gamer.severity">{{ MARKS[entry.gamer.severity] }}</span>
+              {{ entry.gamer.headline }}
+            </p>
+            <p v-else class="quiet">No gamer bag yet.</p>
+          </RouterLink>
+          <p class="thing small">
+            <RouterLink v-if="entry.thing" :to="entry.thing.to" class="verdict" :class="entry.thing.severity"
+              >{{ MARKS[entry.thing.severity] }} {{ entry.thing.words }}</RouterLink
+            >
+            <span v-else class="verdict fine">● nothing to do</span>
+            <RouterLink
+              v-if="entry.bench.tickets > 0 && entry.thing?.rank !== 5"
+              class="quiet"
+              :to="{ name: 'bench', params: { playerId: entry.player.id } }"
+              >{{ counted(entry.bench.tickets, 'ticket') }}</RouterLink
+            >
           </p>
-          <p v-else class="quiet">No gamer bag yet.</p>
-        </RouterLink>
-        <p class="thing small">
-          <RouterLink v-if="entry.thing" :to="entry.thing.to" class="verdict" :class="entry.thing.severity"
-            >{{ MARKS[entry.thing.severity] }} {{ entry.thing.words }}</RouterLink
-          >
-          <span v-else class="verdict fine">● nothing to do</span>
-          <RouterLink
-            v-if="entry.bench.tickets > 0 && entry.thing?.rank !== 5"
-            class="quiet"
-            :to="{ name: 'bench', params: { playerId: entry.player.id } }"
-            >{{ counted(entry.bench.tickets, 'ticket') }}</RouterLink
-          >
-        </p>
-        <dl>
-          <div>
-            <dt>Gamer</dt>
-            <dd>
-              {{ entry.gamer ? `${counted(entry.gamer.clubs, 'club')}` : '–' }} of {{ entry.clubsOwned }}
-            </dd>
-          </div>
-          <div>
-            <dt>Faults</dt>
-            <dd :class="['verdict', entry.gamer?.faults ? 'fault' : 'fine']">
-              {{ entry.gamer?.faults ?? '–' }}
-            </dd>
-          </div>
-          <div>
-            <dt>Next</dt>
-            <dd>
-              <RouterLink
-                v-if="entry.nextPlan"
-                :to="{ name: 'plan', params: { playerId: entry.player.id, planId: entry.nextPlan.id } }"
-                >{{ entry.nextPlan.name }}</RouterLink><span v-else class="quiet">nothing planned</span>
-              <div v-if="entry.nextPlan" class="small quiet">
-                {{ shortDay(entry.nextPlan.startsOn) }}, {{ startsIn(entry.nextPlan.startsOn) }};
-                <span
-                  v-if="entry.nextPlan.rounds"
-                  class="verdict"
-                  :class="entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? 'fine' : 'look'"
-                  >{{ entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? '●' : '◆' }}
-                  {{ settledWords(entry.nextPlan.rounds) }}</span
-                ><template v-else
-                  >{{ entry.nextPlan.swaps }} {{ entry.nextPlan.swaps === 1 ? 'swap' : 'swaps' }}</template
+          <dl>
+            <div>
+              <dt>Gamer</dt>
+              <dd>
+                {{ entry.gamer ? `${counted(entry.gamer.clubs, 'club')}` : '–' }} of {{ entry.clubsOwned }}
+              </dd>
+            </div>
+            <div>
+              <dt>Faults</dt>
+              <dd :class="['verdict', entry.gamer?.faults ? 'fault' : 'fine']">
+                {{ entry.gamer?.faults ?? '–' }}
+              </dd>
+            </div>
+            <div>
+              <dt>Next</dt>
+              <dd>
+                <RouterLink
+                  v-if="entry.nextPlan"
+                  :to="{ name: 'plan', params: { playerId: entry.player.id, planId: entry.nextPlan.id } }"
+                  >{{ entry.nextPlan.name }}</RouterLink><span v-else class="quiet">nothing planned</span>
+                <div v-if="entry.nextPlan" class="small quiet">
+                  {{ shortDay(entry.nextPlan.startsOn) }}, {{ startsIn(entry.nextPlan.startsOn) }};
+                  <span
+                    v-if="entry.nextPlan.rounds"
+                    class="verdict"
+                    :class="entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? 'fine' : 'look'"
+                    >{{ entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? '●' : '◆' }}
+                    {{ settledWords(entry.nextPlan.rounds) }}</span
+                  ><template v-else
+                    >{{ entry.nextPlan.swaps }} {{ entry.nextPlan.swaps === 1 ? 'swap' : 'swaps' }}</template
+                  >
+                </div>
+              </dd>
+            </div>
+            <div>
+              <dt>Last change</dt>
+              <dd class="small">
+                <template v-if="entry.lastChange"
+                  >{{ shortMoment(entry.lastChange.at) }}, {{ entry.lastChange.who }}
+                  <div class="quiet clip" :title="entry.lastChange.summary">
+                    {{ entry.lastChange.summary }}
+                  </div></template
                 >
-              </div>
-            </dd>
-          </div>
-          <div>
-            <dt>Last change</dt>
-            <dd class="small">
-              <template v-if="entry.lastChange"
-                >{{ shortMoment(entry.lastChange.at) }}, {{ entry.lastChange.who }}
-                <div class="quiet clip" :title="entry.lastChange.summary">
-                  {{ entry.lastChange.summary }}
-                </div></template
-              >
-            </dd>
-          </div>
-        </dl>
-      </li>
-    </ul>
+              </dd>
+            </div>
+          </dl>
+        </li>
+      </ul>
+    </template>
     <p v-if="next">
       <NButton @click="loadMore"> Show more players: {{ entries?.length }} of {{ total }} shown </NButton>
     </p>
@@ -311,6 +349,7 @@ function startsIn(day: string): string {
   gap: 10px;
 }
 .roster li {
+  position: relative;
   display: grid;
   grid-template-columns: minmax(300px, 1.2fr) minmax(420px, 1fr);
   gap: 12px 28px;
@@ -327,6 +366,14 @@ li .player {
 .roster dl {
   grid-column: 2;
   grid-row: 1 / span 2;
+}
+.group {
+  margin: 14px 0 6px;
+}
+.tick {
+  position: absolute;
+  right: 14px;
+  top: 12px;
 }
 .looks {
   margin-bottom: 12px;
