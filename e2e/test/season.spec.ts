@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { cell, choose, newPlayer, paste, saved } from './workbench';
+import { cell, choose, demo, newPlayer, paste, saved } from './workbench';
 
 const day = (inDays: number) => new Date(Date.now() + inDays * 86_400_000).toISOString().slice(0, 10);
 const compact = (inDays: number) => day(inDays).replaceAll('-', '');
@@ -100,4 +100,21 @@ test('an off-season: events out of a calendar, new clubs on trial before the mon
   const text = await feed.text();
   expect(text).toContain('SUMMARY:Opener of the year');
   expect(text).toContain('SUMMARY:Before the opener');
+});
+
+test('whether swapping is worth it is worked out over the planned rounds, with how far it can be known', async ({
+  page,
+}) => {
+  await page.goto(`${demo.maren}/season`);
+  const worth = page.getByRole('region', { name: 'What the season is worth' });
+  await expect(worth).toContainText('4 planned rounds');
+  await worth.getByRole('button', { name: 'Work it out' }).click();
+  await expect(worth.getByRole('row', { name: /^A bag for each round/ })).toContainText(
+    /\d\.\d \(-?\d\.\d to \d\.\d\)/,
+    {
+      timeout: 60_000,
+    },
+  );
+  await expect(worth.getByRole('status').first()).toContainText('over 4 rounds');
+  await expect(worth.getByRole('row', { name: /^Driver/ })).toContainText('of 4');
 });

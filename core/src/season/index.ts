@@ -11,3 +11,10 @@ export {
   freezeOn,
   windowsBefore,
 } from './windows.js';
+export {
+  type ValuedRound,
+  type SeasonStrokes,
+  type SeasonValue,
+  seasonValue,
+  seasonVerdict,
+} from './season-value.js';

@@ -16,6 +16,7 @@ import {
   playRounds,
   roundChoosing,
   remedies,
+  seasonValue,
   smallestTravelSet,
   stillClubs,
   travelSet,
@@ -32,6 +33,8 @@ import {
   type Remedy,
   type RoundPreferences,
   type Scenario,
+  type SeasonValue,
+  type ValuedRound,
   type SmallestTravelSet,
   type TravelSet,
 } from '@tasche/core';
@@ -99,6 +102,12 @@ export interface TravelDay {
   name: string;
   weight: number;
   order: RoundRequest;
+}
+
+/** A round of a season, or several that are alike. */
+export interface SeasonRoundAsked extends Omit<ValuedRound, 'round' | 'preferences'> {
+  order: RoundRequest;
+  taste: RoundPreferences;
 }
 
 /** Every day worked out; that is more than half of the way. */
@@ -306,6 +315,26 @@ const api = {
       progress(1 - 0.4 * 0.7 ** tried++);
       await breathe();
       return true;
+    });
+  },
+
+  /** What bags are worth over all of these rounds; working them out is more than half of the way. */
+  async season(
+    asked: readonly SeasonRoundAsked[],
+    gamerIds: readonly string[],
+    progress: Progress,
+  ): Promise<SeasonValue> {
+    const valued: ValuedRound[] = [];
+    for (const [i, { order, taste, ...round }] of asked.entries()) {
+      progress((i / asked.length) * 0.5);
+      await breathe();
+      valued.push({ ...round, round: worked(order), preferences: taste });
+    }
+    return seasonValue(valued, gamerIds, {
+      onProgress: async (share) => {
+        progress(0.5 + share / 2);
+        await breathe();
+      },
     });
   },
 };

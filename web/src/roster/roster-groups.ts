@@ -9,7 +9,7 @@ export const GROUPINGS = [
 export type Grouping = (typeof GROUPINGS)[number]['value'];
 
 /** How far a player is with the next event. */
-export type EventState = 'nothing planned' | 'no bag settled' | 'partly settled' | 'settled';
+type EventState = 'nothing planned' | 'no bag settled' | 'partly settled' | 'settled';
 
 export function eventState({ nextPlan }: Pick<RosterEntry, 'nextPlan'>): EventState {
   if (!nextPlan) return 'nothing planned';

@@ -20,6 +20,7 @@ import { useSheet } from '../sheet/sheet-store';
 import CalendarImport from './CalendarImport.vue';
 import SeasonItems from './SeasonItems.vue';
 import SeasonTrials from './SeasonTrials.vue';
+import SeasonWorth from './SeasonWorth.vue';
 import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
 import { calendarLocale, firstDayOfWeek } from './week-start';
 
@@ -161,6 +162,7 @@ async function copyFeed(): Promise<void> {
             </li>
           </template>
         </ol>
+        <SeasonWorth class="no-print" />
       </section>
       <section ref="monthSection" class="no-print" aria-label="Month">
         <NConfigProvider :locale="locale" abstract>

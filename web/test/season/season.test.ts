@@ -1,5 +1,5 @@
-import type { PlayerSeason } from '@tasche/contract';
-import { DEFAULT_SEASON_RULES } from '@tasche/core';
+import type { CourseView, EventView, PlanView, PlayerSeason } from '@tasche/contract';
+import { CALM, DEFAULT_SEASON_RULES, USUAL_GROUND, usualHole } from '@tasche/core';
 import { mount } from '@vue/test-utils';
 import { format } from 'date-fns';
 import { createPinia, setActivePinia } from 'pinia';
@@ -8,6 +8,7 @@ import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
 import FreezeReason from '../../src/season/FreezeReason.vue';
 import SeasonTrials from '../../src/season/SeasonTrials.vue';
+import { seasonRounds } from '../../src/season/season-rounds';
 import { readCalendar } from '../../src/season/read-calendar';
 import { calendarLocale, firstDayOfWeek } from '../../src/season/week-start';
 import { useSheet } from '../../src/sheet/sheet-store';
@@ -170,5 +171,53 @@ describe('trials', () => {
     expect(row).toContain('over: decide');
     await view.get('[aria-label="Delete the trial of the new head"]').trigger('click');
     expect((view.emitted('set')![0] as [PlayerSeason])[0].trials).toEqual([]);
+  });
+});
+
+describe('the rounds of a season', () => {
+  const course = {
+    id: 'c',
+    name: 'Skarvoy',
+    altitudeM: 0,
+    tees: ['Back'],
+    holes: Array.from({ length: 9 }, () => usualHole(4, [360])),
+  } as unknown as CourseView;
+  const round = (id: string, day: string, courseId = 'c', windMps = 4) => ({
+    id,
+    name: id,
+    day,
+    courseId,
+    tee: 0,
+    air: { ...CALM, windMps },
+    ground: USUAL_GROUND,
+    forecast: null,
+  });
+  const event = (id: string, rounds: ReturnType<typeof round>[]) =>
+    ({ id, name: id, rounds, limits: { clubs: 14, lengthIn: 46 } }) as unknown as EventView;
+  const plan = (eventId: string) =>
+    ({ eventId, rounds: [], choosing: null, baseClubIds: [] }) as unknown as PlanView;
+
+  it('are those planned and still to come, alike ones counted together; what cannot be worked out is told', () => {
+    const events = [
+      event('Open', [
+        round('r1', '2027-01-01'),
+        round('r2', '2027-01-02'),
+        round('r3', '2027-01-03', 'c', 9),
+      ]),
+      event('Past', [round('r0', '2026-01-01')]),
+      event('Gone', [round('g', '2027-02-01', 'nowhere')]),
+      event('Not mine', [round('n', '2027-03-01')]),
+    ];
+    const sheet = {
+      ...sheetOf([clubView('7', { carryM: 150 })], ['7']),
+      plans: ['Open', 'Past', 'Gone'].map(plan),
+    };
+    const { rounds, left } = seasonRounds(sheet, events, [course], ['7'], 'even-carries', '2026-11-26');
+    expect(rounds.map(({ id, times }) => [id, times])).toEqual([
+      ['r1', 2],
+      ['r3', 1],
+    ]);
+    expect(rounds[0]!.taste.gamerIds).toEqual(['7']);
+    expect(left).toEqual(['Gone, g: the course of this round is gone.']);
   });
 });

@@ -1,0 +1,189 @@
+import { TIE_STROKES, chooseBag, travelSet, type BagAnswer, type Scenario } from '../choosing/index.js';
+import { carryErrorM } from '../clubs/index.js';
+import { choosingOfRound, costOfBag, type RoundChoosing, type RoundPreferences } from '../rounds/index.js';
+import type { LadderClub } from '../spec/index.js';
+import { NORMAL_95, meanOf, normalFrom, randomFrom } from '../statistics/index.js';
+
+/** A round of a season, or several that are alike. */
+export interface ValuedRound {
+  id: string;
+  name: string;
+  round: RoundChoosing;
+  preferences: RoundPreferences;
+  /** How often it is played. */
+  times: number;
+}
+
+/** Strokes over the whole season, and within which they lie in 95 of 100 seasons drawn from what is known of the carries. */
+export interface SeasonStrokes {
+  strokes: number;
+  low: number;
+  high: number;
+}
+
+export interface SeasonValue {
+  rounds: readonly { id: string; name: string; times: number; bestIds: readonly string[]; saves: number }[];
+  played: number;
+  /** What a bag chosen for each round saves over the gamer. */
+  changed: SeasonStrokes;
+  /** What one bag for all of them saves over the gamer: the best that was found. No other saves more than `short` beyond it; 0 where it is proved. */
+  fixed: SeasonStrokes & { ids: readonly string[]; short: number };
+  /** What changing from round to round saves over that one bag: what swapping is worth. */
+  swapping: SeasonStrokes;
+  /** Clubs of any best bag: in how many rounds of the season, and what is lost over it without the club; most first. */
+  clubs: readonly { id: string; rounds: number; strokes: number }[];
+  /** Seasons drawn. */
+  draws: number;
+}
+
+interface SeasonOptions {
+  draws?: number;
+  seed?: number;
+  /** A share of the whole, between pieces of work. */
+  onProgress?: (share: number) => void | Promise<void>;
+  /** Ends with what there is. */
+  shouldContinue?: () => boolean;
+}
+
+const DRAWS = 16;
+/** How much of the work is choosing; the rest is the drawn seasons. */
+const CHOOSING = 0.4;
+
+/**
+ * What bags are worth over all of a season's rounds: one for each round, the best one for all, against the gamer, in expected strokes. Bags are
+ * chosen from the carries as they are known; each drawn season then has carries of its own, within what is known of them, and the bags stay.
+ * The luck of single shots is in neither; it is the same for every bag.
+ * @param gamerIds the bag that is played now, as far as its clubs are there
+ * @throws InvalidInputError where a round allows no bag
+ */
+export async function seasonValue(
+  rounds: readonly ValuedRound[],
+  gamerIds: readonly string[],
+  { draws = DRAWS, seed = 11, onProgress, shouldContinue = () => true }: SeasonOptions = {},
+): Promise<SeasonValue> {
+  const scenarios: Scenario[] = [];
+  const answers: (BagAnswer | undefined)[] = [];
+  for (const [i, { name, round, preferences, times }] of rounds.entries()) {
+    const choosing = choosingOfRound(round, preferences);
+    scenarios.push({ name, choosing, weight: times });
+    answers.push(chooseBag(choosing, 0));
+    await onProgress?.((CHOOSING * (i + 1)) / (rounds.length + 1));
+  }
+  const limit = Math.min(...scenarios.map(({ choosing }) => choosing.model.limit));
+  const oneBag = travelSet(scenarios, limit);
+  const costs = rounds.map(({ round, preferences }) => costOfBag(round, plain(preferences)));
+  /** Strokes over the season with these bags, one a round, of clubs as they carry in it. */
+  const season = (bagOf: (r: number) => readonly string[], drawn: (club: LadderClub) => LadderClub): number =>
+    rounds.reduce((sum, { round, times }, r) => {
+      const ids = bagOf(r);
+      return sum + times * costs[r]!(round.clubs.filter(({ id }) => ids.includes(id)).map(drawn));
+    }, 0);
+  const bestOf = (r: number) => answers[r]?.best.ids ?? gamerIds;
+  const fixedOf = (r: number) => oneBag.bags[r]!.ids;
+  const all = (drawn: (club: LadderClub) => LadderClub) => {
+    const [gamer, changed, fixed] = [
+      season(() => gamerIds, drawn),
+      season(bestOf, drawn),
+      season(fixedOf, drawn),
+    ];
+    return { changed: gamer - changed, fixed: gamer - fixed, swapping: fixed - changed };
+  };
+  const known = all((club) => club);
+  const normal = normalFrom(randomFrom(seed));
+  const seasons: (typeof known)[] = [];
+  for (let i = 0; i < draws && shouldContinue(); i++) {
+    seasons.push(all(drawnSeason(rounds, normal)));
+    await onProgress?.(CHOOSING + ((1 - CHOOSING) * (i + 1)) / draws);
+  }
+  const interval = (key: keyof typeof known): SeasonStrokes => {
+    const strokes = known[key];
+    const off = seasons.map((one) => one[key] - strokes);
+    const half = NORMAL_95 * Math.sqrt(meanOf(off.length > 0 ? off.map((one) => one * one) : [0]));
+    return { strokes, low: strokes - half, high: strokes + half };
+  };
+  const worth = new Map<string, { rounds: number; strokes: number }>();
+  for (const [r, { times }] of rounds.entries())
+    for (const { id, worth: strokes } of answers[r]?.reasons ?? []) {
+      const so = worth.get(id) ?? { rounds: 0, strokes: 0 };
+      worth.set(id, { rounds: so.rounds + times, strokes: so.strokes + times * strokes });
+    }
+  const one = (r: number, ids: readonly string[]) =>
+    costs[r]!(rounds[r]!.round.clubs.filter(({ id }) => ids.includes(id)));
+  const played = rounds.reduce((sum, { times }) => sum + times, 0);
+  return {
+    rounds: rounds.map(({ id, name, times }, r) => ({
+      id,
+      name,
+      times,
+      bestIds: bestOf(r),
+      saves: one(r, gamerIds) - one(r, bestOf(r)),
+    })),
+    played,
+    changed: interval('changed'),
+    fixed: { ...interval('fixed'), ids: oneBag.ids, short: played * (oneBag.strokes - oneBag.bound) },
+    swapping: interval('swapping'),
+    clubs: [...worth]
+      .map(([id, so]) => ({ id, ...so }))
+      .sort((a, b) => b.strokes - a.strokes || a.id.localeCompare(b.id)),
+    draws: seasons.length,
+  };
+}
+
+/** What a change is asked to be worth is no stroke that is lost. */
+function plain(preferences: RoundPreferences): RoundPreferences {
+  return { ...preferences, wishes: { ...preferences.wishes, changeStrokes: 0 } };
+}
+
+/** Carries of one season: a club's shots move together, by as much as its stock carry may be off; the same club the same way in every round. */
+function drawnSeason(rounds: readonly ValuedRound[], normal: () => number): (club: LadderClub) => LadderClub {
+  const shifts = new Map<string, number>();
+  for (const { round } of rounds)
+    for (const { id } of round.clubs) if (!shifts.has(id)) shifts.set(id, normal());
+  const drawn = new WeakMap<LadderClub, LadderClub>();
+  return (club) => {
+    const { full } = club.shots;
+    if (!full) return club;
+    const known = drawn.get(club);
+    if (known) return known;
+    const byM = shifts.get(club.id)! * carryErrorM(full);
+    const moved: LadderClub = {
+      ...club,
+      shots: Object.fromEntries(
+        Object.entries(club.shots).map(([kind, shot]) => [
+          kind,
+          {
+            ...shot,
+            carryM: Math.max(1, shot.carryM + byM),
+            ...(shot.totalM !== undefined && { totalM: shot.totalM + byM }),
+          },
+        ]),
+      ),
+    };
+    drawn.set(club, moved);
+    return moved;
+  };
+}
+
+/** What swapping is worth, in a sentence a player can act on. */
+export function seasonVerdict({ played, swapping, fixed, changed }: SeasonValue): {
+  severity: 'fine' | 'look';
+  text: string;
+} {
+  const said = ({ strokes, low, high }: SeasonStrokes) =>
+    `${strokes.toFixed(1)} strokes (${low.toFixed(1)} to ${high.toFixed(1)})`;
+  const over = `over ${played} ${played === 1 ? 'round' : 'rounds'}`;
+  if (changed.strokes < played * TIE_STROKES || changed.low <= 0)
+    return {
+      severity: 'fine',
+      text: `The gamer will do: the best bags save ${said(changed)} ${over}, no more than chance.`,
+    };
+  if (swapping.strokes < played * TIE_STROKES || swapping.low <= 0)
+    return {
+      severity: 'look',
+      text: `One bag for all of them will do: it saves ${said(fixed)} ${over}; swapping from round to round adds ${said(swapping)}, no more than chance.`,
+    };
+  return {
+    severity: 'look',
+    text: `Swapping is worth it: ${said(swapping)} ${over} against the best single bag, ${said(changed)} against the gamer.`,
+  };
+}

@@ -1,0 +1,144 @@
+import { describe, expect, it } from 'vitest';
+import {
+  BASELINE,
+  CALM,
+  DEFAULT_PREFERENCES,
+  MEDIUM_FAIRWAY,
+  USUAL_GROUND,
+  costOfBag,
+  roundChoosing,
+  seasonValue,
+  seasonVerdict,
+  usualHole,
+  type LadderClub,
+  type RoundAir,
+  type RoundDay,
+  type SeasonValue,
+  type ValuedRound,
+} from '../../src/index.js';
+import { club } from '../bag-of-clubs.js';
+
+const holes = Array.from({ length: 9 }, (_one, i) => ({
+  ...usualHole([4, 3, 5][i % 3]!, [[380, 150, 490][i % 3]!]),
+  bearingDeg: i * 40,
+}));
+const dayIn = (air: Partial<RoundAir>): RoundDay => ({
+  course: { tees: ['Back'], holes, altitudeM: 0 },
+  tee: 0,
+  air: { ...CALM, ...air },
+  ground: USUAL_GROUND,
+});
+const clubs: LadderClub[] = [
+  club('Driver', 'driver', 10, 245),
+  club('5 wood', 'fairway', 18, 212),
+  club('Driving iron', 'driving iron', 18, 208),
+  club('6 iron', 'iron', 28, 172),
+  club('8 iron', 'iron', 36, 148),
+  club('PW', 'wedge', 46, 120),
+  club('56', 'wedge', 56, 88),
+];
+const LIMIT = 5;
+const wishes = { ...DEFAULT_PREFERENCES, limit: LIMIT, changeStrokes: 0 };
+const gamerIds = ['Driver', '5 wood', '6 iron', '8 iron', '56'];
+const preferences = { wishes, school: 'even-carries' as const, gamerIds };
+const valued = (id: string, air: Partial<RoundAir>, times: number, known = clubs): ValuedRound => ({
+  id,
+  name: id,
+  times,
+  preferences,
+  round: roundChoosing({
+    day: dayIn(air),
+    clubs: known,
+    from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
+    wishes,
+    handicap: 4,
+  }),
+});
+const rounds = [valued('calm', {}, 3), valued('gale', { windMps: 13, windFromDeg: 200, temperatureC: 5 }, 2)];
+
+/** Every bag of at most so many clubs, by their ids. */
+function everyBag(): string[][] {
+  const bags: string[][] = [];
+  for (let mask = 1; mask < 1 << clubs.length; mask++) {
+    const bag = clubs.filter((_club, i) => mask & (1 << i)).map(({ id }) => id);
+    if (bag.length <= LIMIT) bags.push(bag);
+  }
+  return bags;
+}
+
+describe('what bags are worth over a season', () => {
+  it('is what trying every bag finds: round by round, and for one bag for all of them', async () => {
+    const value = await seasonValue(rounds, gamerIds, { draws: 2 });
+    const costs = rounds.map(({ round }) => {
+      const cost = costOfBag(round, preferences);
+      return (ids: readonly string[]) => cost(round.clubs.filter(({ id }) => ids.includes(id)));
+    });
+    const over = (of: (r: number) => number) => rounds.reduce((sum, { times }, r) => sum + times * of(r), 0);
+    const now = over((r) => costs[r]!(gamerIds));
+    const bags = everyBag();
+    const changed = now - over((r) => Math.min(...bags.map((bag) => costs[r]!(bag))));
+    const fixed = now - Math.min(...bags.map((bag) => over((r) => costs[r]!(bag))));
+    expect(value.changed.strokes).toBeCloseTo(changed, 6);
+    expect(value.fixed.strokes).toBeCloseTo(fixed, 6);
+    expect(value.fixed.short).toBeGreaterThanOrEqual(0);
+    expect(value.swapping.strokes).toBeCloseTo(changed - fixed, 6);
+    expect(value.played).toBe(5);
+    expect(value.rounds.reduce((sum, { saves, times }) => sum + saves * times, 0)).toBeCloseTo(changed, 6);
+  });
+
+  it('counts in how many rounds each club earns its place', async () => {
+    const { clubs: worth, rounds: each } = await seasonValue(rounds, gamerIds, { draws: 1 });
+    for (const { id, rounds: count } of worth)
+      expect(count).toBe(
+        each.filter(({ bestIds }) => bestIds.includes(id)).reduce((sum, { times }) => sum + times, 0),
+      );
+    expect(worth.every(({ strokes }) => strokes > -1e-9)).toBe(true);
+  });
+
+  it('is nothing to be had for whoever plays the best bag already, and wider the less is known', async () => {
+    const best = (await seasonValue([rounds[0]!], gamerIds, { draws: 1 })).rounds[0]!.bestIds;
+    const value = await seasonValue([rounds[0]!], best, { draws: 6 });
+    expect(value.changed.strokes).toBeCloseTo(0, 9);
+    expect(value.swapping.strokes).toBeCloseTo(0, 9);
+    expect(seasonVerdict(value)).toMatchObject({ severity: 'fine' });
+    const close = clubs.map((one) => ({
+      ...one,
+      shots: { full: { ...one.shots.full!, source: 'measured' as const, shots: 200, spreadM: 4 } },
+    }));
+    const width = ({ changed }: SeasonValue) => changed.high - changed.low;
+    const measured = await seasonValue([valued('calm', {}, 3, close)], gamerIds, { draws: 8 });
+    const stated = await seasonValue([valued('calm', {}, 3)], gamerIds, { draws: 8 });
+    expect(width(measured)).toBeLessThan(width(stated));
+  });
+
+  it('tells how far it is, stops when told to, and is the same again', async () => {
+    const shares: number[] = [];
+    const whole = await seasonValue([rounds[0]!], gamerIds, {
+      draws: 3,
+      onProgress: (share) => void shares.push(share),
+    });
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
+    expect(shares.at(-1)).toBeCloseTo(1, 9);
+    expect(await seasonValue([rounds[0]!], gamerIds, { draws: 3 })).toEqual(whole);
+    let left = 1;
+    const some = await seasonValue([rounds[0]!], gamerIds, { draws: 9, shouldContinue: () => left-- > 0 });
+    expect(some.draws).toBe(1);
+  });
+
+  it('says in words what to do', () => {
+    const of = (changed: [number, number, number], swapping: [number, number, number]) => {
+      const strokes = ([value, low, high]: [number, number, number]) => ({ strokes: value, low, high });
+      return seasonVerdict({
+        played: 10,
+        changed: strokes(changed),
+        swapping: strokes(swapping),
+        fixed: { ...strokes([1, 0.5, 1.5]), ids: [], short: 0 },
+      } as unknown as SeasonValue).text;
+    };
+    expect(of([0.1, -0.3, 0.5], [0, 0, 0])).toContain('The gamer will do');
+    expect(of([1.2, 0.6, 1.8], [0.2, -0.1, 0.5])).toContain('One bag for all of them will do');
+    expect(of([2, 1, 3], [1, 0.5, 1.5])).toContain(
+      'Swapping is worth it: 1.0 strokes (0.5 to 1.5) over 10 rounds',
+    );
+  });
+});

@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { NButton, NTable } from 'naive-ui';
+import { seasonVerdict, type SeasonStrokes, type SeasonValue } from '@tasche/core';
+import { computed, watch } from 'vue';
+import { counted } from '../app/counted';
+import { today } from '../app/day';
+import WorkProgress from '../app/WorkProgress.vue';
+import { useSchedule } from '../courses/schedule-store';
+import { MARKS } from '../ladder/marks';
+import { useLongWork } from '../plan/use-round';
+import { useSheet } from '../sheet/sheet-store';
+import { seasonRounds } from './season-rounds';
+
+/** The honest answer to “is swapping worth it?”: over all rounds that are planned, with how far it can be known. */
+const store = useSheet();
+const schedule = useSchedule();
+const asked = computed(() =>
+  seasonRounds(
+    store.sheet!,
+    schedule.events,
+    schedule.courses,
+    store.gamer?.clubIds ?? [],
+    store.gamer?.strategy ?? 'even-carries',
+    today(),
+  ),
+);
+const played = computed(() => asked.value.rounds.reduce((sum, { times }) => sum + times, 0));
+const { result, share, problem, run, stop, clear } = useLongWork<SeasonValue>();
+// Another season, or other clubs, has another answer.
+watch(
+  () => JSON.stringify([asked.value.rounds.map(({ id, times }) => [id, times]), store.gamer?.clubIds]),
+  clear,
+);
+const work = () =>
+  run((link, progress) => link.season(asked.value.rounds, store.gamer?.clubIds ?? [], progress));
+const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
+const verdict = computed(() => result.value && seasonVerdict(result.value));
+const range = ({ strokes, low, high }: SeasonStrokes) =>
+  `${strokes.toFixed(1)} (${low.toFixed(1)} to ${high.toFixed(1)})`;
+const differs = (ids: readonly string[]) => {
+  const gamer = store.gamer?.clubIds ?? [];
+  const [ins, outs] = [ids.filter((id) => !gamer.includes(id)), gamer.filter((id) => !ids.includes(id))];
+  return ins.length + outs.length === 0
+    ? 'the gamer'
+    : [
+        ins.length > 0 && `${ins.map(name).join(', ')} in`,
+        outs.length > 0 && `${outs.map(name).join(', ')} out`,
+      ]
+        .filter(Boolean)
+        .join(', ');
+};
+</script>
+
+<template>
+  <section aria-label="What the season is worth" class="worth">
+    <h2>
+      Is swapping worth it?
+      <NButton v-if="share === null && played > 0 && store.gamer" size="small" @click="work">{{
+        result ? 'Work it out again' : 'Work it out'
+      }}</NButton>
+    </h2>
+    <p v-if="played === 0" class="quiet small">
+      Plan the events you play; over all their rounds this weighs a bag for each, one bag for all, and the
+      gamer.
+    </p>
+    <p v-else-if="!result && share === null" class="quiet small">
+      {{ counted(played, 'planned round') }}: a bag for each, one bag for all of them, and the gamer, in
+      strokes.
+    </p>
+    <p v-if="share !== null" class="bar small" role="status">
+      <WorkProgress :share="share" /> Working out {{ counted(asked.rounds.length, 'different round') }}…
+      <NButton size="small" @click="stop">Cancel</NButton>
+    </p>
+    <p v-if="problem" class="verdict fault small" role="alert">■ {{ problem }}</p>
+    <template v-if="result && verdict">
+      <p class="verdict" :class="verdict.severity" role="status">
+        {{ MARKS[verdict.severity] }} {{ verdict.text }}
+      </p>
+      <NTable size="small" :bordered="false" :bottom-bordered="false">
+        <tbody>
+          <tr>
+            <th scope="row">A bag for each round</th>
+            <td class="n">{{ range(result.changed) }}</td>
+          </tr>
+          <tr>
+            <th scope="row">
+              One bag for all<br /><span class="quiet small">{{ differs(result.fixed.ids) }}</span>
+            </th>
+            <td class="n">{{ range(result.fixed) }}</td>
+          </tr>
+          <tr>
+            <th scope="row">Swapping, over that one bag</th>
+            <td class="n">{{ range(result.swapping) }}</td>
+          </tr>
+        </tbody>
+      </NTable>
+      <p class="quiet small">
+        Strokes saved over {{ counted(result.played, 'round') }} against the gamer, and where they lie in 95
+        of 100 seasons whose carries are drawn from what is known ({{ result.draws }} drawn). The luck of
+        single shots is not in it.<template v-if="result.fixed.short > 0.05">
+          No other single bag saves more than {{ result.fixed.short.toFixed(1) }} beyond it.</template
+        >
+      </p>
+      <NTable size="small" :bordered="false" :bottom-bordered="false" class="clubs">
+        <thead>
+          <tr>
+            <th scope="col">Club</th>
+            <th scope="col" class="n">In the best bag of</th>
+            <th scope="col" class="n">Lost without it</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="{ id, rounds, strokes } in result.clubs" :key="id">
+            <th scope="row">
+              {{ name(id) }}
+              <span v-if="!store.gamer?.clubIds.includes(id)" class="quiet small">not in the gamer</span>
+            </th>
+            <td class="n">{{ rounds }} of {{ result.played }}</td>
+            <td class="n">{{ strokes.toFixed(2) }}</td>
+          </tr>
+        </tbody>
+      </NTable>
+    </template>
+    <p v-for="one in asked.left" :key="one" class="verdict look small">◆ {{ one }}</p>
+  </section>
+</template>
+
+<style scoped>
+.worth {
+  margin-top: 22px;
+}
+h2 {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin-bottom: 6px;
+}
+.n {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+  white-space: nowrap;
+}
+th {
+  text-align: left;
+  font-weight: 500;
+}
+thead th {
+  color: var(--quiet);
+  font-weight: 400;
+  font-size: 12.5px;
+}
+.clubs {
+  margin-top: 10px;
+}
+</style>
