@@ -33,16 +33,16 @@ const PICTURES: readonly {
   { file: 'range', address: `${DAVOR}/range`, height: 1000 },
   { file: 'range-live', address: `${DAVOR}/range`, steps: live },
   { file: 'compare', address: `${DAVOR}/compare`, height: 1000, steps: compare },
-  { file: 'plan', address: `${DAVOR}/plan`, height: 1000 },
+  { file: 'season', address: `${MAREN}/season`, height: 1050, steps: season },
   { file: 'courses', address: '/courses/7a5c4e00-9000-4000-8000-000000000101', height: 900, steps: holeFour },
   { file: 'event', address: `${MAREN}/plan`, height: 1000, steps: toRound },
   { file: 'swap-sheet', address: `${MAREN}/plan`, height: 1000, steps: toSheet },
-  { file: 'history', address: `${DAVOR}/history` },
+  { file: 'history', address: `${DAVOR}/history`, steps: putBack },
   { file: 'bend-plan', address: `${DAVOR}/bench/bend`, height: 900, steps: bendPlan },
   { file: 'bench', address: `${DAVOR}/bench`, height: 900, steps: bench },
   { file: 'check', address: `${DAVOR}/bench/check`, steps: check },
-  { file: 'build-sheet', address: `${DAVOR}/bench/weights`, steps: buildSheet },
-  { file: 'wishes', address: `${OLUCHI}/bench/wishes?money=400`, steps: wishes },
+  { file: 'club-life', address: `${DAVOR}/clubs/7a5c4e00-0001-4000-8000-000000000112/life` },
+  { file: 'card', address: `${MAREN}/card`, width: 390, height: 1180, steps: card },
 ];
 
 /** Which shots to hit with sixty balls, once that is worked out. */
@@ -101,13 +101,22 @@ async function check(page: Page): Promise<void> {
   await field.press('Enter');
 }
 
-async function buildSheet(page: Page): Promise<void> {
-  await page.getByRole('link', { name: 'PW', exact: true }).click();
-  await page.getByRole('img', { name: 'Code that opens the PW' }).waitFor();
+/** What swapping is worth, once that is worked out. */
+async function season(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await page.getByText('Strokes saved over').waitFor({ timeout: 60_000 });
 }
 
-async function wishes(page: Page): Promise<void> {
-  await page.locator('.use').waitFor({ timeout: 60_000 });
+/** On a phone, with a caddie's question answered. */
+async function card(page: Page): Promise<void> {
+  await page.getByLabel('To the flag').fill('150');
+  await page.getByText('Plays like').waitFor();
+}
+
+/** What putting it back takes. */
+async function putBack(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Put it back as it was/ }).click();
+  await page.getByRole('button', { name: /^Put it back/ }).waitFor();
 }
 
 async function compare(page: Page): Promise<void> {

@@ -101,7 +101,13 @@ const count = (kind: LifeEntry['kind']) => entries.value.filter((entry) => entry
     <ol class="entries">
       <li v-for="(entry, i) in shown" :key="entry.key">
         <span class="quiet day">{{
-          shown[i - 1]?.day === entry.day ? '' : entry.day ? shortDay(entry.day) : 'long ago'
+          shown[i - 1]?.day === entry.day
+            ? ''
+            : entry.day
+              ? shortDay(entry.day)
+              : entry.kind === 'ticket'
+                ? 'no day'
+                : 'long ago'
         }}</span>
         <span class="mark" :class="entry.kind" aria-hidden="true">{{ MARKS[entry.kind] }}</span>
         <span>

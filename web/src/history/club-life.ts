@@ -67,7 +67,12 @@ export function clubLife(
       who: '',
       to: { name: 'bench', params },
     })),
-  ].sort((a, b) => b.day.localeCompare(a.day) || a.key.localeCompare(b.key));
+  ].sort((a, b) => whenOf(b).localeCompare(whenOf(a)) || a.key.localeCompare(b.key));
+}
+
+/** An open job without a day stands before everything that was. */
+function whenOf({ kind, day }: LifeEntry): string {
+  return day === '' && kind === 'ticket' ? '9999' : day;
 }
 
 function bagEntry(key: string, moment: string | null, title: string, text: string): LifeEntry {

@@ -158,7 +158,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
               >&nbsp;{{ distanceNumber(carryIn(round.id, club.id)!, unit) }}</span
             ></span
           >
-          <span class="quiet">({{ unit }}, stock carry in this round’s air, without its wind)</span>
+          {{ ' ' }}<span class="quiet">({{ unit }}, stock carry in this round’s air, without its wind)</span>
         </p>
         <p v-for="finding in findings" :key="finding.text" class="verdict look">◆ {{ finding.text }}</p>
         <p v-if="own.after" class="small quiet">
