@@ -6,7 +6,7 @@ import { benchBrowser } from './bench/bench-browser.js';
 import { benchChoosing, benchTravel } from './bench/bench-choosing.js';
 import { benchFlight } from './bench/bench-flight.js';
 import { benchGaps } from './bench/bench-gaps.js';
-import { benchLarge } from './bench/bench-large.js';
+import { benchLarge, benchMorning } from './bench/bench-large.js';
 import { benchRange } from './bench/bench-range.js';
 import { benchRounds } from './bench/bench-rounds.js';
 import { benchSheet, tenYears } from './bench/bench-sheet.js';
@@ -21,6 +21,7 @@ const ALONE: Record<string, () => void | Promise<void>> = {
   choosing: benchChoosing,
   rounds: benchRounds,
   travel: benchTravel,
+  morning: benchMorning,
   large: benchLarge,
 };
 /** Too long to be run with the others. */

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { Agent, request as httpRequest } from 'node:http';
 import pg from 'pg';
 import type { Page, RosterEntry } from '@tasche/contract';
-import { TOUR_SIZE, fillLarge } from '../../server/src/database/fill-large.js';
+import { MORNING_SIZE, TOUR_SIZE, fillLarge } from '../../server/src/database/fill-large.js';
 import { freePort, throwAwayCluster } from '../cluster.js';
 import { percentile, report } from './figure.js';
 
@@ -19,7 +19,12 @@ interface Endpoint {
 }
 
 /** Every endpoint a page waits for, in a workspace of a tour's size, asked by 20 clients without a pause. */
-export async function benchLarge(): Promise<void> {
+export const benchLarge = () => benchAtSize(TOUR_SIZE);
+
+/** The same at the size of a morning: 200 players, 10,000 readings, 500 events. */
+export const benchMorning = () => benchAtSize(MORNING_SIZE);
+
+async function benchAtSize(wanted: typeof TOUR_SIZE): Promise<void> {
   const cluster = await throwAwayCluster();
   const port = await freePort();
   const server = fork('command/fuzz/fuzz-server.ts', [cluster.url, String(port)], {
@@ -41,7 +46,7 @@ export async function benchLarge(): Promise<void> {
     await client.query(
       'alter table reading drop constraint reading_workspace_id_club_id_fkey, drop constraint reading_workspace_id_change_id_fkey',
     );
-    const ids = await fillLarge(client, workspace.id, TOUR_SIZE);
+    const ids = await fillLarge(client, workspace.id, wanted);
     await client.query('update workspace set circuit_revision = circuit_revision + 1');
     const {
       rows: [size],
@@ -50,7 +55,7 @@ export async function benchLarge(): Promise<void> {
     );
     await client.end();
     console.log(
-      `        ${TOUR_SIZE.players} players of ${TOUR_SIZE.clubsEach} clubs, ${Number(size!.readings).toLocaleString('en')} readings, ${Number(size!.changes).toLocaleString('en')} changes, made in ${((performance.now() - start) / 1000).toFixed(0)} s`,
+      `        ${wanted.players} players of ${wanted.clubsEach} clubs, ${wanted.events} events, ${Number(size!.readings).toLocaleString('en')} readings, ${Number(size!.changes).toLocaleString('en')} changes, made in ${((performance.now() - start) / 1000).toFixed(0)} s`,
     );
     await askAll(address, ids);
   } finally {
@@ -80,6 +85,8 @@ async function askAll(address: string, ids: Awaited<ReturnType<typeof fillLarge>
       name: 'what differs between two days',
       path: (i) => `/players/${player(i)}/differences?from=2026-01-01&to=2026-06-01`,
     },
+    { name: 'the gamer and its clubs on a day', path: (i) => `/players/${player(i)}/day?day=2026-01-01` },
+    { name: 'a club’s life', path: () => `/clubs/${ids.clubId}/life` },
     { name: 'readings of a club, a page', path: () => `/clubs/${ids.clubId}/readings` },
     { name: 'plans, a page', path: (i) => `/players/${player(i)}/plans` },
     { name: 'sessions, a page', path: (i) => `/players/${player(i)}/sessions` },

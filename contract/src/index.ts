@@ -54,6 +54,7 @@ export * from './choose-document.js';
 export * from './round-request.js';
 export * from './card-pages.js';
 export * from './papers.js';
+export * from './rounds-played.js';
 export * from './put-back.js';
 export * from './player-season.js';
 export * from './in-freeze.js';

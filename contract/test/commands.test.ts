@@ -186,6 +186,7 @@ const views: { sheet: SheetView; schedule: ScheduleView; sessions: SessionsView 
       baseline: null,
       preferences: null,
       balls: [],
+      season: null,
       archived: false,
     },
     clubs: [{ ...kept, id: CLUB, playerId: PLAYER, name: '5 iron', kind: 'iron', spec: {} }],

@@ -122,7 +122,10 @@ describe('a card for a pocket', () => {
   });
 
   it('a club measured before it was bent is moved once, as the ladder moves it', () => {
-    const bent: LadderClub = { ...club('8', 'iron', 38, 150), changed: { full: { bendDeg: 2 } } };
+    const bent: LadderClub = {
+      ...club('8', 'iron', 38, 150),
+      changed: { full: { bendDeg: 2, takenOn: '2026-10-01' } },
+    };
     const [placed] = placedClubs([bent]);
     expect(ask([bent]).clubs[0]!.shots[0]!.carryM).toBeCloseTo(placed!.shots.full!.carryM, 6);
     expect(placed!.shots.full!.carryM).toBeLessThan(yards(150));

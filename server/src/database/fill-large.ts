@@ -35,6 +35,19 @@ export const TOUR_SIZE: LargeSize = {
   events: 150,
 };
 
+/** Two hundred players in a season. Readings are each club's. */
+export const MORNING_SIZE: LargeSize = {
+  players: 200,
+  clubsEach: 25,
+  readingsEach: 2,
+  changesEach: 50,
+  plansEach: 12,
+  sessionsEach: 8,
+  strikesEach: 80,
+  courses: 40,
+  events: 500,
+};
+
 /**
  * Fills a workspace with made-up rows, by the database alone; for the bench and for tests at size, never for people.
  * @param client connected as the application's role

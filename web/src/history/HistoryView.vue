@@ -8,6 +8,7 @@ import { shortMoment, withDaysSaid } from '../app/day';
 import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
 import BetweenDays from './BetweenDays.vue';
+import RoundsPlayed from './RoundsPlayed.vue';
 
 /** Who changed what, when and why; what differs between two days; and the way back. */
 const props = defineProps<{ playerId: string }>();
@@ -72,7 +73,10 @@ watch(() => [props.playerId, store.lastChangeId, store.undoable.length, store.sh
           Older: {{ changes?.length ?? 0 }} of {{ total }} shown
         </NButton>
       </section>
-      <BetweenDays :player-id="playerId" :unit="unit" />
+      <div>
+        <BetweenDays :player-id="playerId" :unit="unit" />
+        <RoundsPlayed :player-id="playerId" />
+      </div>
     </div>
   </div>
 </template>

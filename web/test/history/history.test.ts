@@ -1,9 +1,19 @@
-import type { ChangeRequest, ClubLifeView, DayView, ReadingView } from '@tasche/contract';
+import {
+  emptyRound,
+  type ChangeRequest,
+  type ClubLifeView,
+  type DayView,
+  type EventView,
+  type PlanView,
+  type ReadingView,
+} from '@tasche/contract';
 import { mount } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
+import { useSchedule } from '../../src/courses/schedule-store';
+import RoundsPlayed from '../../src/history/RoundsPlayed.vue';
 import PutBackPanel from '../../src/history/PutBackPanel.vue';
 import { clubLife } from '../../src/history/club-life';
 import { factWords, readingName } from '../../src/history/fact-words';
@@ -134,5 +144,54 @@ describe('putting it back', () => {
       clubs: [{ ...clubView('x'), name: 'Old wedge', removed: true }],
     });
     expect(gone.view.text()).toContain('Old wedge was deleted since');
+  });
+});
+
+describe('rounds played', () => {
+  beforeEach(() => {
+    localStorage.clear();
+    setActivePinia(createPinia());
+  });
+
+  it('says how often clubs are hit over all of them, which never are, and writes it into the sheet in one press', async () => {
+    const store = useSheet();
+    const rounds = ['r1', 'r2'].map((id, i) => ({
+      ...emptyRound(id),
+      after: { hits: { '7': 4 + i, '9': 0 }, says: i === 0 ? 'into the wind all day' : '', keep: '' },
+    }));
+    const plan = { id: 'plan', playerId: 'p', eventId: 'e', rounds } as unknown as PlanView;
+    store.sheet = { ...sheetOf([clubView('7'), clubView('9')], ['7', '9']), plans: [plan] };
+    store.state = 'ready';
+    const event = {
+      id: 'e',
+      name: 'Open',
+      rounds: ['r1', 'r2'].map((id, i) => ({
+        id,
+        name: `Round ${i + 1}`,
+        day: `2026-11-0${i + 1}`,
+        courseId: 'c',
+      })),
+    } as unknown as EventView;
+    useSchedule().circuit = { courses: [], seasons: [], events: [event] };
+    const router = createRouter({
+      history: createMemoryHistory(),
+      routes: [
+        { path: '/:playerId/plan/:planId', name: 'plan', component: { template: '<i />' } },
+        { path: '/:rest(.*)*', component: { template: '<i />' } },
+      ],
+    });
+    const view = mount(RoundsPlayed, { props: { playerId: 'p' }, global: { plugins: [router] } });
+    const text = view.text().replace(/\s+/g, ' ');
+    expect(text).toContain('Open, Round 2');
+    expect(text).toContain('into the wind all day');
+    expect(text).toContain('7 4.5');
+    expect(text).toContain('Never hit in the rounds it was counted in: 9.');
+    await view.get('button').trigger('click');
+    expect(store.clubsById.get('7')!.spec.hitsPerRound!.value).toBe(4.5);
+    expect(store.clubsById.get('9')!.spec.hitsPerRound!.value).toBe(0);
+    expect(view.find('button').exists()).toBe(false);
+    store.sheet = { ...store.sheet!, plans: [] };
+    await view.vm.$nextTick();
+    expect(view.find('section').exists()).toBe(false);
   });
 });

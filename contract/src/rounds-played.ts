@@ -1,0 +1,65 @@
+import { planRoundOf } from './plan-choosing.js';
+import type { CourseView, EventView, PlanView } from './views.js';
+
+/** A round somebody wrote something down about afterwards. */
+export interface RoundPlayed {
+  planId: string;
+  roundId: string;
+  /** YYYY-MM-DD. */
+  day: string;
+  name: string;
+  courseName: string | null;
+  /** How often each club was hit; clubs nobody counted are not there. */
+  hits: Readonly<Record<string, number>>;
+  says: string;
+  keep: string;
+}
+
+/** A player's rounds of which anything was written down, the newest first. */
+export function roundsPlayed(
+  plans: readonly Pick<PlanView, 'id' | 'eventId' | 'rounds'>[],
+  events: readonly Pick<EventView, 'id' | 'name' | 'rounds'>[],
+  courses: readonly Pick<CourseView, 'id' | 'name'>[],
+): RoundPlayed[] {
+  return plans
+    .flatMap((plan) => {
+      const event = events.find(({ id }) => id === plan.eventId);
+      return (event?.rounds ?? []).flatMap(({ id, name, day, courseId }): RoundPlayed[] => {
+        const { after } = planRoundOf(plan, id);
+        if (!after) return [];
+        return [
+          {
+            planId: plan.id,
+            roundId: id,
+            day,
+            name: `${event!.name}, ${name}`,
+            courseName: courses.find((course) => course.id === courseId)?.name ?? null,
+            ...after,
+          },
+        ];
+      });
+    })
+    .sort((a, b) => b.day.localeCompare(a.day) || a.roundId.localeCompare(b.roundId));
+}
+
+/** How often a club is hit in a round, over the rounds it was counted in. */
+export interface HitsARound {
+  clubId: string;
+  perRound: number;
+  rounds: number;
+}
+
+/** Means to a tenth, most first. A round in which nobody counted a club says nothing of it. */
+export function hitsARound(rounds: readonly Pick<RoundPlayed, 'hits'>[]): HitsARound[] {
+  const counted = new Map<string, number[]>();
+  for (const { hits } of rounds)
+    for (const [clubId, times] of Object.entries(hits))
+      counted.set(clubId, [...(counted.get(clubId) ?? []), times]);
+  return [...counted]
+    .map(([clubId, times]) => ({
+      clubId,
+      perRound: Math.round((times.reduce((sum, one) => sum + one, 0) / times.length) * 10) / 10,
+      rounds: times.length,
+    }))
+    .sort((a, b) => b.perRound - a.perRound || a.clubId.localeCompare(b.clubId));
+}
