@@ -2,7 +2,7 @@ import { planRoundOf } from './plan-choosing.js';
 import type { CourseView, EventView, PlanView } from './views.js';
 
 /** A round somebody wrote something down about afterwards. */
-export interface RoundPlayed {
+interface RoundPlayed {
   planId: string;
   roundId: string;
   /** YYYY-MM-DD. */
@@ -43,7 +43,7 @@ export function roundsPlayed(
 }
 
 /** How often a club is hit in a round, over the rounds it was counted in. */
-export interface HitsARound {
+interface HitsARound {
   clubId: string;
   perRound: number;
   rounds: number;

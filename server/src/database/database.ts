@@ -20,6 +20,7 @@ import { Migration013Season } from '../migrations/migration-013-season.js';
 import { Migration011Preferences } from '../migrations/migration-011-preferences.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
+import { ROSTER_REVISION_SQL } from '../players/read-roster.js';
 import { SHEET_TEXT_SQL } from '../sheet/sheet-text-sql.js';
 import { Session } from '../sessions/session.js';
 import { Workspace } from '../workspaces/workspace.js';
@@ -145,5 +146,6 @@ async function migrateWith(orm: MikroORM): Promise<void> {
     await orm.getMigrator().up();
     // Nothing of it is in a migration, so that none is needed when a view changes.
     await em.execute(SHEET_TEXT_SQL);
+    await em.execute(ROSTER_REVISION_SQL);
   });
 }

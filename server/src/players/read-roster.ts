@@ -15,7 +15,7 @@ import { changeView, type ChangeRow } from '../changes/change.js';
 import type { Club } from '../clubs/club.js';
 import type { NameCursor } from '../http/cursors.js';
 import { knownText, type KnownText } from '../http/known-text.js';
-import { inWorkspace } from '../workspaces/in-workspace.js';
+import { callInWorkspace, inWorkspace } from '../workspaces/in-workspace.js';
 import { Player, playerView } from './player.js';
 
 type GamerClub = Pick<Club, 'id' | 'name' | 'kind' | 'spec'> & { playerId: string; bagId: string };
@@ -37,6 +37,17 @@ interface NextPlan {
   settled: number;
 }
 
+/** The state of everybody on a roster in one call; made anew whenever the tables are brought up to date. */
+export const ROSTER_REVISION_SQL = `
+  create or replace function roster_revision(of_workspace uuid) returns text language plpgsql as $$
+  begin
+    perform set_config('tasche.workspace', of_workspace::text, true);
+    return (
+      select concat_ws(' ', count(*), sum(revision), (select circuit_revision from workspace where id = of_workspace),
+        (select count(*) from club where spec_due <= (now() at time zone 'UTC')::date and removed_at is null))
+      from player where removed_at is null);
+  end $$`;
+
 /** A page of the roster as JSON text, packed; made anew only when something of any player, or of what is played, was changed. */
 export async function knownRosterText(
   orm: MikroORM,
@@ -45,16 +56,9 @@ export async function knownRosterText(
   limit: number,
   after?: NameCursor,
 ): Promise<KnownText> {
-  const [row] = await inWorkspace(orm, workspaceId, (em) =>
-    em.execute<{ revision: string }[]>(
-      `select concat_ws(' ', count(*), sum(revision), (select circuit_revision from workspace where id = ?),
-       (select count(*) from club where spec_due <= (now() at time zone 'UTC')::date and removed_at is null)) as revision
-     from player where removed_at is null`,
-      [workspaceId],
-    ),
-  );
+  const revision = await callInWorkspace<string>(orm, workspaceId, 'roster_revision', []);
   const key = `roster ${workspaceId} ${today} ${limit} ${after ? `${after.name} ${after.id}` : ''}`;
-  return knownText(key, row!.revision, async () =>
+  return knownText(key, revision, async () =>
     JSON.stringify(await inWorkspace(orm, workspaceId, (em) => readRoster(em, today, limit, after))),
   );
 }

@@ -17,7 +17,7 @@ import type { DayCursor, IdCursor, MomentCursor } from '../http/cursors.js';
 import { knownText, type KnownText } from '../http/known-text.js';
 import { notFound } from '../http/http-error.js';
 import { planView } from '../plans/plan.js';
-import { callInWorkspace } from '../workspaces/in-workspace.js';
+import { callInWorkspace, inWorkspace } from '../workspaces/in-workspace.js';
 
 /**
  * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
@@ -33,6 +33,25 @@ export async function knownSheetText(
   if (revision === null) throw notFound('player');
   return knownText(`sheet ${workspaceId} ${playerId} ${asOf ?? ''}`, revision, () =>
     readSheetText(orm, workspaceId, playerId, asOf),
+  );
+}
+
+/**
+ * Something else that only a change of the player's can change, packed; read anew only when one has been made since.
+ * @param what it is, its question with it
+ * @throws HttpError 404 where there is no such player
+ */
+export async function knownOfPlayer(
+  orm: MikroORM,
+  workspaceId: string,
+  playerId: string,
+  what: string,
+  read: (em: EntityManager) => Promise<unknown>,
+): Promise<KnownText> {
+  const revision = await revisionOf(orm, workspaceId, playerId);
+  if (revision === null) throw notFound('player');
+  return knownText(`${what} ${workspaceId} ${playerId}`, revision, async () =>
+    JSON.stringify(await inWorkspace(orm, workspaceId, read)),
   );
 }
 

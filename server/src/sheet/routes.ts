@@ -19,6 +19,7 @@ import { streamLocker } from './export-locker.js';
 import { importSheet } from './import-sheet.js';
 import {
   clubsOf,
+  knownOfPlayer,
   knownSheetText,
   readChanges,
   readDifferences,
@@ -104,13 +105,33 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   router.get('/players/:playerId/changes', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { limit, before } = readQuery(request, changesQuery);
-    response.json(await scoped(request, (em) => readChanges(em, playerId, limit, momentCursor(before))));
+    sendKnownText(
+      request,
+      response,
+      await knownOfPlayer(
+        orm,
+        (await scopeOf(request)).workspaceId,
+        playerId,
+        `changes ${limit} ${before ?? ''}`,
+        (em) => readChanges(em, playerId, limit, momentCursor(before)),
+      ),
+    );
   });
 
   router.get('/players/:playerId/differences', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { from, to } = readQuery(request, betweenQuery);
-    response.json(await scoped(request, (em) => readDifferences(em, playerId, from, to)));
+    sendKnownText(
+      request,
+      response,
+      await knownOfPlayer(
+        orm,
+        (await scopeOf(request)).workspaceId,
+        playerId,
+        `differences ${from} ${to}`,
+        (em) => readDifferences(em, playerId, from, to),
+      ),
+    );
   });
 
   router.get('/clubs/:clubId/readings', async (request, response) => {

@@ -51,7 +51,7 @@ export async function inWorkspace<T>(
 export async function callInWorkspace<T>(
   orm: MikroORM,
   workspaceId: string,
-  name: 'sheet_text' | 'sheet_revision',
+  name: 'sheet_text' | 'sheet_revision' | 'roster_revision',
   values: readonly (string | null)[],
 ): Promise<T> {
   const marks = ['?', ...values.map(() => '?')].join(', ');

@@ -8,7 +8,7 @@ import { useSchedule } from '../courses/schedule-store';
 import { useSheet } from '../sheet/sheet-store';
 
 /** Rounds somebody wrote something down about: how often clubs are hit, what the player said, what to keep. */
-const props = defineProps<{ playerId: string }>();
+defineProps<{ playerId: string }>();
 const store = useSheet();
 const schedule = useSchedule();
 onMounted(() => void schedule.load());
