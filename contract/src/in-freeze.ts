@@ -1,5 +1,13 @@
-import { BUILD_KEYS, freezeOn, type BuildKey, type Freeze } from '@tasche/core';
-import type { Command } from './commands/commands.js';
+import {
+  BUILD_KEYS,
+  freezeOn,
+  sameValue,
+  type Freeze,
+  type ReadingKey,
+  type Reading,
+  type Spec,
+} from '@tasche/core';
+import { withCommands, type Command } from './commands/commands.js';
 import { freezesOf } from './player-season.js';
 import type { SheetView } from './views.js';
 
@@ -8,32 +16,42 @@ export function freezeOf({ player }: Pick<SheetView, 'player'>, day: string): Fr
   return freezeOn(freezesOf(player.season, day, day), day);
 }
 
+/** A gauge only reads, and a stamp is only read; what was set, cut or put in is new. */
+const REBUILT_KEYS: readonly ReadingKey[] = BUILD_KEYS.filter(
+  (key) => key !== 'loftMeasuredDeg' && key !== 'loftStampedDeg',
+);
+
+/** Whether a reading says that a club was built otherwise. What is written down for the first time, or late, is no change of the club. */
+export function isRebuilt(spec: Spec, { key, value, takenOn }: Reading): boolean {
+  const standing = spec[key];
+  return (
+    REBUILT_KEYS.includes(key) &&
+    standing !== undefined &&
+    value !== null &&
+    takenOn >= standing.takenOn &&
+    !sameValue(standing.value, value)
+  );
+}
+
 /** Whether commands bring something new into the gamer: a club, another bag, another build of one of its clubs. */
 export function bringsNew(sheet: SheetView, commands: readonly Command[]): boolean {
-  const gamer = sheet.bags.find((bag) => bag.gamer);
-  return commands.some((command) => {
-    switch (command.do) {
-      case 'makeGamer':
-        return command.bagId !== gamer?.id;
-      case 'putIn':
-        return command.bagId === gamer?.id;
-      case 'editClub':
-        return (
-          (gamer?.clubIds.includes(command.clubId) ?? false) &&
-          (command.readings ?? []).some(({ key }) => isRebuilt(key))
-        );
-      default:
-        return false;
-    }
+  const after = withCommands('sheet', sheet, commands);
+  const [old, gamer] = [sheet, after].map(({ bags }) => bags.find((bag) => bag.gamer));
+  if (!gamer) return false;
+  // A bag that is made just now is a beginning, no change of what is played.
+  if (gamer.id !== old?.id) return sheet.bags.some(({ id }) => id === gamer.id);
+  if (gamer.clubIds.some((id) => !old.clubIds.includes(id))) return true;
+  return gamer.clubIds.some((id) => {
+    const before = sheet.clubs.find((club) => club.id === id)?.spec ?? {};
+    const now = after.clubs.find((club) => club.id === id)?.spec ?? {};
+    return REBUILT_KEYS.some((key) => {
+      const fact = now[key];
+      return fact !== undefined && isRebuilt(before, { key, ...fact });
+    });
   });
 }
 
-/** A gauge only reads; what was set, cut or put in is new. */
-export function isRebuilt(key: string): boolean {
-  return key !== 'loftMeasuredDeg' && BUILD_KEYS.includes(key as BuildKey);
-}
-
-/** "Nothing new in the season (until 10 Feb)": what is said when a reason is asked for. */
+/** "Nothing new: the season, until 2027-02-10.": what is said when a reason is asked for. */
 export function freezeWords({ name, to }: Freeze): string {
   return `Nothing new: ${name}, until ${to}.`;
 }

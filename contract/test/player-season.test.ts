@@ -8,6 +8,7 @@ import {
   seasonOf,
   writeSeasonCsv,
   zoneSchema,
+  type Command,
   type EventView,
   type PlayerSeason,
   type SeasonItem,
@@ -166,19 +167,47 @@ describe('a freeze', () => {
     expect(freezeOf(sheet(), '2027-01-15')).toBeUndefined();
   });
 
-  it('is about what is new in the gamer: another club, another bag, another build; not about what is measured or put away', () => {
-    const reading = (key: string) =>
-      ({
-        do: 'editClub',
-        clubId: id(300),
-        version: 1,
-        readings: [{ key, value: 1, takenOn: '2027-01-01' }],
-      }) as never;
-    expect(bringsNew(frozen, [{ do: 'putIn', bagId: id(400), clubId: id(301) }])).toBe(true);
-    expect(bringsNew(frozen, [{ do: 'makeGamer', bagId: id(401) }])).toBe(true);
-    expect(bringsNew(frozen, [reading('loftSetDeg')])).toBe(true);
-    expect(bringsNew(frozen, [reading('loftMeasuredDeg')])).toBe(false);
-    expect(bringsNew(frozen, [{ do: 'takeOut', bagId: id(400), clubId: id(300) }])).toBe(false);
-    expect(bringsNew(frozen, [{ do: 'putIn', bagId: id(401), clubId: id(301) }])).toBe(false);
+  const of = (value: number, takenOn = '2026-10-01') => ({ value, takenOn });
+  const spec = { loftSetDeg: of(54), loftMeasuredDeg: of(54), loftStampedDeg: of(54) };
+  const playing = {
+    ...frozen,
+    clubs: [{ ...frozen.clubs[0]!, spec }],
+    bags: [frozen.bags[0]!, { ...frozen.bags[0]!, id: id(401), gamer: false, clubIds: [] }],
+  };
+  const reading = (key: string, value: number, takenOn = '2027-01-01') =>
+    ({
+      do: 'editClub',
+      clubId: id(300),
+      version: 1,
+      readings: [{ key, value, takenOn }],
+    }) as unknown as Command;
+
+  it('is about what is new in the gamer: another club, another bag, another build', () => {
+    expect(bringsNew(playing, [{ do: 'putIn', bagId: id(400), clubId: id(301) }])).toBe(true);
+    expect(bringsNew(playing, [{ do: 'makeGamer', bagId: id(401) }])).toBe(true);
+    expect(bringsNew(playing, [reading('loftSetDeg', 55)])).toBe(true);
+  });
+
+  it('is not about what is measured, put away, written down for the first time, late, or the same', () => {
+    expect(bringsNew(playing, [reading('loftMeasuredDeg', 55)])).toBe(false);
+    expect(bringsNew(playing, [reading('loftStampedDeg', 55)])).toBe(false);
+    expect(bringsNew(playing, [reading('lengthIn', 35)])).toBe(false);
+    expect(bringsNew(playing, [reading('loftSetDeg', 55, '2026-09-01')])).toBe(false);
+    expect(bringsNew(playing, [reading('loftSetDeg', 54)])).toBe(false);
+    expect(bringsNew(playing, [{ do: 'takeOut', bagId: id(400), clubId: id(300) }])).toBe(false);
+    expect(bringsNew(playing, [{ do: 'putIn', bagId: id(401), clubId: id(301) }])).toBe(false);
+  });
+
+  it('is about a job that is handed in as well', () => {
+    const ticket = {
+      id: id(600),
+      clubId: id(300),
+      state: 'asked',
+      wanted: [{ key: 'loftSetDeg', value: 55 }],
+    };
+    const finish = { do: 'finishTicket', ticketId: id(600), version: 1, takenOn: '2027-01-01', became: [] };
+    expect(
+      bringsNew({ ...playing, tickets: [ticket] } as unknown as SheetView, [finish as unknown as Command]),
+    ).toBe(true);
   });
 });

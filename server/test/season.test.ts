@@ -177,6 +177,8 @@ describe('a season', () => {
 
   it('a freeze asks for a reason before anything new is in the gamer, and takes it with one', async () => {
     const { seven, nine, gamer: gamerId } = clubs;
+    const bend = (deg: number) => [on('loftSetDeg', deg, TODAY)];
+    await bench.done([{ do: 'editClub', clubId: seven, version: 1, readings: bend(32) }]);
     const otherId = await bench.bag(playerId, 'Other', [nine]);
     await setSeason({
       rules: DEFAULT_SEASON_RULES,
@@ -186,13 +188,11 @@ describe('a season', () => {
     const { body } = await bench.change([{ do: 'putIn', bagId: gamerId, clubId: nine }]).expect(422);
     expect((body as { message: string }).message).toContain('Nothing new: the season');
     await bench.change([{ do: 'makeGamer', bagId: otherId }]).expect(422);
-    await bench
-      .change([{ do: 'editClub', clubId: seven, version: 1, readings: [on('loftSetDeg', 33, TODAY)] }])
-      .expect(422);
+    await bench.change([{ do: 'editClub', clubId: seven, version: 2, readings: bend(33) }]).expect(422);
     expect((await bench.sheet(playerId)).bags.find(({ gamer }) => gamer)!.clubIds).toEqual([seven]);
     // Measuring, another bag, taking out are nothing new.
     await bench
-      .change([{ do: 'editClub', clubId: seven, version: 1, readings: [on('loftMeasuredDeg', 33, TODAY)] }])
+      .change([{ do: 'editClub', clubId: seven, version: 2, readings: [on('loftMeasuredDeg', 33, TODAY)] }])
       .expect(200);
     await bench.change([{ do: 'putIn', bagId: otherId, clubId: seven }]).expect(200);
     const done = await bench.done([{ do: 'putIn', bagId: gamerId, clubId: nine }], 'the 7 is cracked');

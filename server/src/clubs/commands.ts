@@ -83,7 +83,7 @@ export async function recordReadings(
         { field: 'takenOn', message: 'in the future' },
       ]);
     requireNoWorseSource(club, key, value);
-    if (isRebuilt(key)) recorder.rebuilt.add(club.id);
+    if (isRebuilt(club.spec, { key, value, takenOn })) recorder.rebuilt.add(club.id);
     recorder.em.create(
       ReadingRow,
       {
