@@ -1,6 +1,7 @@
 import {
   CHECK_EVERY_DAYS,
   clashesOf,
+  daysBetween,
   grooveWear,
   nextCheckDue,
   windowsBefore,
@@ -70,7 +71,8 @@ export function seasonOf(
       uid: `${kind}-${eventId}`,
       kind,
       name: `${WINDOW_WORDS[kind]} ${eventName}`,
-      revision: version,
+      // It moves with its event, and with the player's days.
+      revision: version + played.find(({ uid }) => uid === eventId)!.revision,
       ...days,
     })),
     ...items.map(({ id, kind, name, from: begins, to: ends }): SeasonEntry => ({
@@ -180,7 +182,7 @@ function dueEntries({ player, clubs, bags }: SeasonSheet, today: string): Season
       name: 'Check lofts and lies',
       from: checkDay,
       to: checkDay,
-      revision: player.version,
+      revision: dayNumber(checkDay),
     },
     ...inBag.flatMap((club): SeasonEntry[] => {
       const wear = grooveWear(club, today, onTour ? 5 : 1);
@@ -193,12 +195,17 @@ function dueEntries({ player, clubs, bags }: SeasonSheet, today: string): Season
           name: `New grooves for the ${club.name}`,
           from: day,
           to: day,
-          revision: club.version,
+          revision: dayNumber(day),
           clubId: club.id,
         },
       ];
     }),
   ];
+}
+
+/** What is due later is due later on: its day itself counts up. */
+function dayNumber(day: string): number {
+  return daysBetween('2020-01-01', day);
 }
 
 /** A season as a spreadsheet reads it. */

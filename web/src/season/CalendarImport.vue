@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { NButton, NCheckbox } from 'naive-ui';
-import type { Command, EventRound, EventView } from '@tasche/contract';
+import type { Command, EventRound } from '@tasche/contract';
 import { USUAL_LIMITS, dayPlus, daysBetween } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { counted } from '../app/counted';
-import { shortDay } from '../app/day';
+import { shortDay, today } from '../app/day';
 import { freshRound } from '../courses/fresh-round';
 import { useSchedule } from '../courses/schedule-store';
 import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
+import { calendarPlans, firstDay } from './calendar-plan';
 import type { CalendarRow } from './read-calendar';
 
 /** The dates of events out of somebody's calendar: looked at first; those that are here already move, the others are made on a course. */
@@ -37,17 +38,8 @@ async function read(file: File): Promise<void> {
   }
 }
 
-const firstDay = (event: EventView) => event.rounds.map(({ day }) => day).sort()[0]!;
-/** The event a row is about: by the id we gave it, else by its name. */
-const standing = (row: CalendarRow) =>
-  schedule.events.find(({ id }) => row.uid === `event-${id}@tasche`) ??
-  schedule.events.find(({ name }) => name.trim().toLowerCase() === row.name.toLowerCase());
 const plans = computed(() =>
-  (rows.value ?? []).map((row, i) => {
-    const event = row.problem ? undefined : standing(row);
-    const moves = event !== undefined && firstDay(event) !== row.from;
-    return { row, i, event, does: row.problem ? 'no' : event ? (moves ? 'move' : 'same') : 'make' } as const;
-  }),
+  calendarPlans(rows.value ?? [], schedule.events, today()).map((plan, i) => ({ ...plan, i })),
 );
 const chosen = computed(() =>
   plans.value.filter(({ i, does }) => (does === 'move' || does === 'make') && !left.value.has(i)),

@@ -10,6 +10,7 @@ import {
 } from '@tasche/contract';
 import { dayPlus, type SeasonRules } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
+import { useClipboard } from '@vueuse/core';
 import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import type { RouteLocationRaw } from 'vue-router';
 import { shortDay, today } from '../app/day';
@@ -97,11 +98,7 @@ const spanWords = ({ from, to }: SeasonEntry) =>
 const monthOf = (day: string) => format(parseISO(day), 'MMMM yyyy');
 const bringing = ref(false);
 const feed = computed(() => `${window.location.origin}/api/players/${props.playerId}/season.ics`);
-const copied = ref(false);
-async function copyFeed(): Promise<void> {
-  await navigator.clipboard.writeText(feed.value);
-  copied.value = true;
-}
+const { copy, copied } = useClipboard({ source: feed, legacy: true });
 </script>
 
 <template>
@@ -127,7 +124,7 @@ async function copyFeed(): Promise<void> {
       </template>
       <template #actions>
         <NButton tag="a" :href="`/api/players/${playerId}/season.ics`">Calendar file</NButton>
-        <NButton @click="copyFeed">{{ copied ? 'Copied' : 'Copy the feed’s address' }}</NButton>
+        <NButton @click="copy()">{{ copied ? 'Copied' : 'Copy the feed’s address' }}</NButton>
         <NButton tag="a" :href="`/api/players/${playerId}/season.csv`">CSV</NButton>
         <NButton v-if="!store.readOnly && !bringing" @click="bringing = true">Bring a calendar…</NButton>
       </template>

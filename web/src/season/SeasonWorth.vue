@@ -26,11 +26,8 @@ const asked = computed(() =>
 );
 const played = computed(() => asked.value.rounds.reduce((sum, { times }) => sum + times, 0));
 const { result, share, problem, run, stop, clear } = useLongWork<SeasonValue>();
-// Another season, or other clubs, has another answer.
-watch(
-  () => JSON.stringify([asked.value.rounds.map(({ id, times }) => [id, times]), store.gamer?.clubIds]),
-  clear,
-);
+// Another season, or clubs that carry otherwise, have another answer.
+watch(() => JSON.stringify([asked.value.rounds, store.gamer?.clubIds]), clear);
 const work = () =>
   run((link, progress) => link.season(asked.value.rounds, store.gamer?.clubIds ?? [], progress));
 const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';

@@ -9,7 +9,8 @@ import { useOutbox } from '../../src/changes/outbox';
 import FreezeReason from '../../src/season/FreezeReason.vue';
 import SeasonTrials from '../../src/season/SeasonTrials.vue';
 import { seasonRounds } from '../../src/season/season-rounds';
-import { readCalendar } from '../../src/season/read-calendar';
+import { calendarPlans } from '../../src/season/calendar-plan';
+import { readCalendar, type CalendarRow } from '../../src/season/read-calendar';
 import { calendarLocale, firstDayOfWeek } from '../../src/season/week-start';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { clubView, sheetOf } from '../sheet';
@@ -72,6 +73,49 @@ describe('a calendar file', () => {
     );
     expect(readCalendar(calendar())).toEqual([]);
     expect(one('SUMMARY:Weekly', 'DTSTART;VALUE=DATE:20270327', 'RRULE:FREQ=WEEKLY').note).toContain('first');
+  });
+});
+
+describe('events of a calendar', () => {
+  const known = (id: string, name: string, day: string) =>
+    ({ id, name, rounds: [{ day }] }) as unknown as EventView;
+  const row = (name: string, from: string, more: Partial<CalendarRow> = {}): CalendarRow => ({
+    uid: name,
+    name,
+    from,
+    to: from,
+    problem: null,
+    note: null,
+    ...more,
+  });
+  const events = [
+    known('old', 'Spring Open', '2026-03-01'),
+    known('new', 'Spring Open', '2027-03-05'),
+    known('cup', 'Cup', '2027-05-01'),
+  ];
+  const does = (...rows: CalendarRow[]) =>
+    calendarPlans(rows, events, '2026-11-26').map(({ does: what, event }) => [what, event?.id]);
+
+  it('move what is to come, never what is over, and make the rest', () => {
+    expect(does(row('spring open', '2027-03-06'), row('Other', '2027-04-01'))).toEqual([
+      ['move', 'new'],
+      ['make', undefined],
+    ]);
+    expect(calendarPlans([row('Spring Open', '2027-03-06')], [events[0]!], '2026-11-26')[0]!.does).toBe(
+      'make',
+    );
+    expect(does(row('Cup', '2027-05-01'), row('Bad', '', { problem: 'ends before it begins' }))).toEqual([
+      ['same', 'cup'],
+      ['no', undefined],
+    ]);
+  });
+
+  it('know our own by its id, and take each event for one row', () => {
+    expect(does(row('Renamed', '2027-05-02', { uid: 'event-cup@tasche' }))).toEqual([['move', 'cup']]);
+    expect(does(row('Cup', '2027-05-02'), row('Cup', '2027-06-02'))).toEqual([
+      ['move', 'cup'],
+      ['make', undefined],
+    ]);
   });
 });
 
