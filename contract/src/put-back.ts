@@ -100,7 +100,7 @@ const JOB_NAMES: Partial<Record<TicketDetails['job'], string>> = {
   length: 'Cut or extend',
   shaft: 'Shaft',
   grip: 'Grip',
-  weight: 'Weigh',
+  weight: 'Weight',
 };
 
 /** The ball that was in play then, where another is now. */

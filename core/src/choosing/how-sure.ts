@@ -32,7 +32,7 @@ export async function howSure(
   let same = 0,
     done = 0;
   while (done < redraws && (await shouldContinue())) {
-    const drawn = clubs.map((club) => moved(club, normal()));
+    const drawn = clubs.map((club) => drawnClub(club, normal()));
     const ids = chooseFrom(drawn) ?? [];
     done += 1;
     if ([...ids].sort().join() === whole) same += 1;
@@ -50,7 +50,8 @@ export async function howSure(
   };
 }
 
-function moved(club: LadderClub, z: number): LadderClub {
+/** A club as it may carry: its shots together, by so many standard errors of its stock carry. */
+export function drawnClub(club: LadderClub, z: number): LadderClub {
   const { full } = club.shots;
   if (!full) return club;
   const byM = z * carryErrorM(full);

@@ -24,7 +24,7 @@ export { choose, chooseIfAny } from './choose.js';
 export { CHOOSING_BOUNDS, costOf, type ChoosingModel } from './choosing-model.js';
 export { reasonSentence, leftOutSentence } from './choosing-words.js';
 export { demandRows, troubleFrom } from './demand-rows.js';
-export { type HowSure, howSure, howSureSentence } from './how-sure.js';
+export { type HowSure, drawnClub, howSure, howSureSentence } from './how-sure.js';
 export { withModelledCarries } from './modelled-carries.js';
 export { movedClub } from './moved-club.js';
 export { type PlayedShot, type PlayedClub, type PlayedIn, playedIn } from './played-shot.js';

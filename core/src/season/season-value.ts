@@ -1,5 +1,11 @@
-import { TIE_STROKES, chooseBag, travelSet, type BagAnswer, type Scenario } from '../choosing/index.js';
-import { carryErrorM } from '../clubs/index.js';
+import {
+  TIE_STROKES,
+  chooseBag,
+  drawnClub,
+  travelSet,
+  type BagAnswer,
+  type Scenario,
+} from '../choosing/index.js';
 import { choosingOfRound, costOfBag, type RoundChoosing, type RoundPreferences } from '../rounds/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { NORMAL_95, meanOf, normalFrom, randomFrom } from '../statistics/index.js';
@@ -141,26 +147,9 @@ function drawnSeason(rounds: readonly ValuedRound[], normal: () => number): (clu
     for (const { id } of round.clubs) if (!shifts.has(id)) shifts.set(id, normal());
   const drawn = new WeakMap<LadderClub, LadderClub>();
   return (club) => {
-    const { full } = club.shots;
-    if (!full) return club;
-    const known = drawn.get(club);
-    if (known) return known;
-    const byM = shifts.get(club.id)! * carryErrorM(full);
-    const moved: LadderClub = {
-      ...club,
-      shots: Object.fromEntries(
-        Object.entries(club.shots).map(([kind, shot]) => [
-          kind,
-          {
-            ...shot,
-            carryM: Math.max(1, shot.carryM + byM),
-            ...(shot.totalM !== undefined && { totalM: shot.totalM + byM }),
-          },
-        ]),
-      ),
-    };
-    drawn.set(club, moved);
-    return moved;
+    const known = drawn.get(club) ?? drawnClub(club, shifts.get(club.id)!);
+    drawn.set(club, known);
+    return known;
   };
 }
 

@@ -1,35 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  QUANTITIES,
-  buildDifferences,
-  buildOf,
-  copyOfBuild,
-  type Reading,
-  type Spec,
-} from '../../src/index.js';
+import { buildDifferences, buildOf, copyOfBuild, type Reading, type Spec } from '../../src/index.js';
 import { specAsOf } from '../../src/spec/readings.js';
-
-/** Any value of any quantity, on any of some days. */
-const reading = fc.constantFrom(...QUANTITIES).chain((quantity) =>
-  fc.record({
-    key: fc.constant(quantity.key),
-    takenOn: fc.constantFrom('2025-01-01', '2025-06-01', '2026-02-01'),
-    value:
-      quantity.type === 'number'
-        ? fc.double({ min: quantity.min, max: quantity.max, noNaN: true })
-        : quantity.type === 'choice'
-          ? fc.constantFrom(...quantity.choices)
-          : quantity.type === 'swingWeight'
-            ? fc.constantFrom('C9', 'D2', 'D4.5')
-            : fc.constantFrom('2025-03-01', 'a', 'b'),
-  }),
-);
+import { anyReading } from '../any-reading.js';
 
 describe('a build sheet', () => {
   it('copies a build, and no difference is left, whatever is known of it', () => {
     fc.assert(
-      fc.property(fc.array(reading, { maxLength: 30 }), (readings) => {
+      fc.property(fc.array(anyReading, { maxLength: 30 }), (readings) => {
         const spec = specAsOf(readings as Reading[]);
         const copy = specAsOf(copyOfBuild(spec, '2026-11-20'));
         expect(buildDifferences(spec, copy)).toEqual([]);

@@ -3,25 +3,21 @@ import { Router } from 'express';
 import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
 import { idIn, required, type RouteContext } from '../http/route-context.js';
-import { sendKnownText } from '../http/send-known-text.js';
-import { knownOfPlayer } from '../sheet/read-sheet.js';
+import { answerOfPlayer } from '../sheet/read-sheet.js';
 import { readClubLife, readDay } from './read-day.js';
 
 const dayQuery = yup.object({ day: required(dateSchema), zone: zoneSchema });
 
 export function historyRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   const router = Router();
+  const sendOfPlayer = answerOfPlayer({ orm, scopeOf });
 
   router.get('/players/:playerId/day', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { day, zone } = readQuery(request, dayQuery);
     const inZone = zone ?? 'UTC';
-    sendKnownText(
-      request,
-      response,
-      await knownOfPlayer(orm, (await scopeOf(request)).workspaceId, playerId, `day ${day} ${inZone}`, (em) =>
-        readDay(em, playerId, day, inZone),
-      ),
+    await sendOfPlayer(request, response, playerId, `day ${day} ${inZone}`, (em) =>
+      readDay(em, playerId, day, inZone),
     );
   });
 

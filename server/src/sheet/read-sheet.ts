@@ -11,10 +11,13 @@ import type {
 } from '@tasche/contract';
 import { specDifferences, type Spec } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import type { Request, Response } from 'express';
 import { bagView } from '../bags/bag.js';
 import { changeView, type ChangeRow } from '../changes/change.js';
 import type { DayCursor, IdCursor, MomentCursor } from '../http/cursors.js';
 import { knownText, type KnownText } from '../http/known-text.js';
+import type { RouteContext } from '../http/route-context.js';
+import { sendKnownText } from '../http/send-known-text.js';
 import { notFound } from '../http/http-error.js';
 import { planView } from '../plans/plan.js';
 import { callInWorkspace, inWorkspace } from '../workspaces/in-workspace.js';
@@ -36,12 +39,26 @@ export async function knownSheetText(
   );
 }
 
+/** Answers with something that only a change of the player's can change. */
+export function answerOfPlayer({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'scopeOf'>) {
+  return async (
+    request: Request,
+    response: Response,
+    playerId: string,
+    what: string,
+    read: (em: EntityManager) => Promise<unknown>,
+  ): Promise<void> => {
+    const { workspaceId } = await scopeOf(request);
+    sendKnownText(request, response, await knownOfPlayer(orm, workspaceId, playerId, what, read));
+  };
+}
+
 /**
  * Something else that only a change of the player's can change, packed; read anew only when one has been made since.
  * @param what it is, its question with it
  * @throws HttpError 404 where there is no such player
  */
-export async function knownOfPlayer(
+async function knownOfPlayer(
   orm: MikroORM,
   workspaceId: string,
   playerId: string,

@@ -19,7 +19,7 @@ import { streamLocker } from './export-locker.js';
 import { importSheet } from './import-sheet.js';
 import {
   clubsOf,
-  knownOfPlayer,
+  answerOfPlayer,
   knownSheetText,
   readChanges,
   readDifferences,
@@ -46,6 +46,7 @@ const importQuery = yup.object({
 
 export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   const router = Router();
+  const sendOfPlayer = answerOfPlayer({ orm, scopeOf });
 
   router.get('/players/:playerId/sheet', async (request, response) => {
     const playerId = idIn(request, 'playerId');
@@ -105,32 +106,16 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   router.get('/players/:playerId/changes', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { limit, before } = readQuery(request, changesQuery);
-    sendKnownText(
-      request,
-      response,
-      await knownOfPlayer(
-        orm,
-        (await scopeOf(request)).workspaceId,
-        playerId,
-        `changes ${limit} ${before ?? ''}`,
-        (em) => readChanges(em, playerId, limit, momentCursor(before)),
-      ),
+    await sendOfPlayer(request, response, playerId, `changes ${limit} ${before ?? ''}`, (em) =>
+      readChanges(em, playerId, limit, momentCursor(before)),
     );
   });
 
   router.get('/players/:playerId/differences', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { from, to } = readQuery(request, betweenQuery);
-    sendKnownText(
-      request,
-      response,
-      await knownOfPlayer(
-        orm,
-        (await scopeOf(request)).workspaceId,
-        playerId,
-        `differences ${from} ${to}`,
-        (em) => readDifferences(em, playerId, from, to),
-      ),
+    await sendOfPlayer(request, response, playerId, `differences ${from} ${to}`, (em) =>
+      readDifferences(em, playerId, from, to),
     );
   });
 
