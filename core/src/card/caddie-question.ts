@@ -116,7 +116,7 @@ export function caddieLine(
   const says = `The ${swingName(first)}: ${whereWords(first)}.`;
   if (!second) return says;
   const behind = second.strokes - first.strokes;
-  const or = `Or the ${swingName(second)}: ${whereWords(second)}, ${isTie(behind) ? 'as good' : `${behind.toFixed(2)} strokes behind`}.`;
+  const or = `Or the ${swingName(second)}: ${whereWords(second)}, ${isTie(behind) ? 'a tie' : `${behind.toFixed(2)} strokes behind`}.`;
   return [says, or, because].filter(Boolean).join(' ');
 
   function away(metres: number): string {
