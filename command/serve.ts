@@ -9,6 +9,7 @@ import {
   startWeather,
   type StartedStandIn,
 } from './standins.js';
+import type { StartedServer } from '../server/src/start-server.js';
 import { CliError } from './stop.js';
 
 interface ServeOptions {
@@ -38,12 +39,12 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
   let monitor: StartedStandIn | undefined;
   let weather: StartedStandIn | undefined;
   let cluster: Cluster | undefined;
-  let closeServer: (() => Promise<void>) | undefined;
+  let server: StartedServer | undefined;
   let leaving = false;
   const leave = async (code: number) => {
     if (leaving) return;
     leaving = true;
-    await closeServer?.().catch(() => undefined);
+    await server?.close().catch(() => undefined);
     monitor?.stop();
     gauge?.stop();
     weather?.stop();
@@ -78,8 +79,14 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
         : undefined,
     ]);
     const { startServer } = await import('../server/src/start-server.js');
-    closeServer = await startServer({
+    server = await startServer({
       databaseUrl: given ?? cluster!.url,
+      ...((process.env.DATABASE_OWNER_URL || cluster) && {
+        ownerUrl: process.env.DATABASE_OWNER_URL || cluster!.ownerUrl,
+      }),
+      ...(process.env.TASCHE_SECRET && { secret: process.env.TASCHE_SECRET }),
+      letMachineIn: demo,
+      proxies: listIn('TASCHE_PROXIES', /^[0-9a-f.:/]+$/i, 'addresses'),
       host,
       port,
       webFolder,
@@ -87,7 +94,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
       ...((named ?? monitor) && { monitor: (named ?? monitor)! }),
       ...((namedGauge ?? gauge) && { gauge: (namedGauge ?? gauge)! }),
       ...(weatherAt && { weatherAt }),
-      hosts: namedHosts(),
+      hosts: listIn('TASCHE_HOSTS', /^[a-z0-9.[\]:-]+$/i, 'host names'),
     });
   } catch (error) {
     monitor?.stop();
@@ -104,6 +111,10 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
   console.log(
     `tasche: ready on http://${host}:${port}${demo ? '  (demo data: the Meridian Swing)' : ''}   Ctrl-C stops it`,
   );
+  if (server.firstPersonAt !== null)
+    console.log(
+      `tasche: nobody has an account yet. Make the first, the owner's, at (once, within a week):\n  ${server.firstPersonAt}`,
+    );
 }
 
 function isUnreachable(error: unknown): boolean {
@@ -111,14 +122,13 @@ function isUnreachable(error: unknown): boolean {
   return /ECONNREFUSED|ENOTFOUND|ETIMEDOUT|timeout|password authentication|does not exist/i.test(text);
 }
 
-/** Host names the server is told to serve besides loopback: TASCHE_HOSTS, parted by commas. */
-function namedHosts(): string[] {
-  const names = (process.env.TASCHE_HOSTS ?? '')
+/** What a variable of the environment lists, parted by commas. */
+function listIn(variable: string, pattern: RegExp, what: string): string[] {
+  const names = (process.env[variable] ?? '')
     .split(',')
     .map((name) => name.trim())
     .filter(Boolean);
-  const bad = names.find((name) => !/^[a-z0-9.[\]:-]+$/i.test(name));
-  if (bad !== undefined)
-    throw new CliError(`TASCHE_HOSTS must be host names parted by commas, got "${bad}".`, 2);
+  const bad = names.find((name) => !pattern.test(name));
+  if (bad !== undefined) throw new CliError(`${variable} must be ${what} parted by commas, got "${bad}".`, 2);
   return names;
 }

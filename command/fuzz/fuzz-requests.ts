@@ -36,7 +36,7 @@ export async function fuzzRequests(
 ): Promise<FuzzResult> {
   const cluster = await throwAwayCluster();
   const port = await freePort();
-  const server = fork('command/fuzz/fuzz-server.ts', [cluster.url, String(port)], {
+  const server = fork('command/fuzz/fuzz-server.ts', [cluster.url, cluster.ownerUrl, String(port)], {
     execArgv: ['--import', 'tsx', '--expose-gc'],
     stdio: ['ignore', 'inherit', 'ignore', 'ipc'],
     env: { ...process.env, TASCHE_LOG: 'silent' },

@@ -1,8 +1,15 @@
 import { startServer } from '../../server/src/start-server.js';
 
 /** A server of its own for the fuzzer: no web part; says how much memory it holds when asked. */
-const [databaseUrl, port] = process.argv.slice(2);
-await startServer({ databaseUrl: databaseUrl!, host: '127.0.0.1', port: Number(port), demo: false });
+const [databaseUrl, ownerUrl, port] = process.argv.slice(2);
+await startServer({
+  databaseUrl: databaseUrl!,
+  ownerUrl: ownerUrl!,
+  host: '127.0.0.1',
+  port: Number(port),
+  demo: false,
+  letMachineIn: true,
+});
 process.on('message', (message) => {
   if (message !== 'memory') return;
   globalThis.gc?.();

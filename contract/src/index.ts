@@ -62,3 +62,5 @@ export * from './season-entries.js';
 export * from './ball-schemas.js';
 export * from './ticket-schemas.js';
 export * from './wish-schemas.js';
+export * from './roles.js';
+export * from './people-schemas.js';

@@ -13,6 +13,9 @@ export interface Problem {
     | 'disk-full'
     | 'weather'
     | 'forbidden'
+    | 'signed-out'
+    | 'code-needed'
+    | 'page-too-old'
     | 'internal';
   message: string;
   fields?: readonly FieldProblem[];

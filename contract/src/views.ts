@@ -41,11 +41,6 @@ export interface PlansPage extends Page<PlanView> {
   bags: readonly BagView[];
 }
 
-export interface SignedInView {
-  workspace: { id: string; name: string };
-  who: string;
-}
-
 export interface PlayerView {
   id: string;
   version: number;

@@ -1,16 +1,28 @@
 import type { Server } from 'node:http';
 import { pino } from 'pino';
-import { migrate, openDatabase } from './database/database.js';
+import { asTableOwner, migrate, openDatabase, roleIn } from './database/database.js';
 import { createApp } from './http/app.js';
 import { linkGauge } from './gauge/gauge-link.js';
 import { linkMonitor } from './monitor/monitor-link.js';
-import { listenForStrikes } from './monitor/strike-news.js';
+import { listenForNews } from './news/listen-for-news.js';
 import { closeThreads } from './threads/thread-pool.js';
 import { weatherAt as weatherServiceAt } from './weather/forecast-source.js';
-import { signInAsOwner } from './workspaces/sign-in-as-owner.js';
+import { browserSessions } from './people/browser-sessions.js';
+import { identifyBy } from './people/identify.js';
+import { FailedTries } from './people/sign-in.js';
+import { firstPersonLink, firstWorkspace, machinePerson } from './workspaces/first-workspace.js';
 
 export interface ServerOptions {
+  /** As the application. */
   databaseUrl: string;
+  /** As the owner of the tables, where that is another role. */
+  ownerUrl?: string;
+  /** Signs cookies; all servers of one database share it. Left out, the database keeps one. */
+  secret?: string;
+  /** Lets whoever sits at this machine in without signing in: for the demo, benchmarks, tests. */
+  letMachineIn: boolean;
+  /** Addresses of proxies in front. */
+  proxies?: readonly string[];
   host: string;
   port: number;
   webFolder?: string;
@@ -38,9 +50,19 @@ async function patiently(work: () => Promise<void>): Promise<void> {
   }
 }
 
-/** Opens the database, brings it up to date, and listens. Answers with what closes it all again. */
+export interface StartedServer {
+  close: () => Promise<void>;
+  /** While nobody owns the workspace: where the first person makes their account. */
+  firstPersonAt: string | null;
+}
+
+/** Opens the database, brings it up to date, and listens. */
 export async function startServer({
   databaseUrl,
+  ownerUrl = databaseUrl,
+  secret,
+  letMachineIn,
+  proxies = [],
   host,
   port,
   webFolder,
@@ -49,20 +71,36 @@ export async function startServer({
   gauge: gaugeAt,
   weatherAt,
   hosts = [],
-}: ServerOptions): Promise<() => Promise<void>> {
+}: ServerOptions): Promise<StartedServer> {
   const log = pino({ level: process.env.TASCHE_LOG ?? 'error' });
   const orm = await openDatabase(databaseUrl);
   try {
-    await patiently(() => migrate(databaseUrl));
+    await patiently(() =>
+      migrate(ownerUrl, roleIn(ownerUrl) === roleIn(databaseUrl) ? undefined : roleIn(databaseUrl)),
+    );
     if (demo) await (await import('./demo/load-demo.js')).loadDemo(orm);
-    const signIn = await signInAsOwner(orm);
-    const news = listenForStrikes(databaseUrl, log);
+    const { workspace, firstPersonAt } = await asTableOwner(ownerUrl, async (owner) => {
+      const first = await firstWorkspace(owner);
+      return {
+        workspace: first,
+        firstPersonAt: letMachineIn ? null : await firstPersonLink(owner, first.id, `http://${host}:${port}`),
+      };
+    });
+    const sessions = await browserSessions(databaseUrl, secret);
+    const people = { sessions, tries: new FailedTries(sessions.pool) };
+    const identify = identifyBy(
+      orm,
+      letMachineIn ? () => Promise.resolve(machinePerson(workspace)) : undefined,
+    );
+    const news = listenForNews(databaseUrl, log);
     // One van, one monitor: its balls go to the workspace everybody is signed in to.
-    const monitor = monitorAt && linkMonitor({ orm, log, workspaceId: signIn.workspaceId, ...monitorAt });
+    const monitor = monitorAt && linkMonitor({ orm, log, workspaceId: workspace.id, ...monitorAt });
     const gauge = gaugeAt && linkGauge({ log, ...gaugeAt });
     const app = createApp({
       orm,
-      signIn: signIn.signIn,
+      identify,
+      people,
+      proxies,
       log,
       news,
       hosts: [host, ...hosts],
@@ -79,7 +117,7 @@ export async function startServer({
       listening.headersTimeout = 15_000;
       listening.requestTimeout = 240_000;
     });
-    return async () => {
+    const close = async () => {
       await monitor?.close();
       gauge?.close();
       await news.close();
@@ -88,8 +126,10 @@ export async function startServer({
         server.close(resolve);
       });
       await closeThreads();
+      await sessions.close();
       await orm.close(true);
     };
+    return { close, firstPersonAt };
   } catch (error) {
     await orm.close(true);
     throw error;

@@ -169,7 +169,7 @@ describe('workspaces', () => {
     const count = (workspaceId: string) =>
       inWorkspace(
         bench.orm,
-        workspaceId,
+        { workspaceId },
         async (em) =>
           (
             await em.execute<{ n: number }[]>('select count(*)::int as n from player where id = ?', [
@@ -184,7 +184,7 @@ describe('workspaces', () => {
       .execute<{ n: number }[]>('select count(*)::int as n from player');
     expect(outside!.n).toBe(0);
     await expect(
-      inWorkspace(bench.orm, stranger.workspaceId, (em) =>
+      inWorkspace(bench.orm, { workspaceId: stranger.workspaceId }, (em) =>
         em.execute(
           `insert into player (id, workspace_id, name, hand, distance_unit, notes, gap_settings, version) values (?, ?, 'x', 'right', 'm', '', '{}', 1)`,
           [newId(), bench.workspaceId],

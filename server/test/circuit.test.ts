@@ -130,7 +130,7 @@ describe('courses, seasons and events', () => {
       .change([{ do: 'editCourse', courseId: id, version: 1, set: { name: 'Mine now' } }])
       .expect(404);
     await expect(
-      inWorkspace(theirs.orm, theirs.workspaceId, (em) =>
+      inWorkspace(theirs.orm, { workspaceId: theirs.workspaceId }, (em) =>
         em.execute('update course set name = ? where workspace_id = ? returning id', [
           'mine now',
           mine.workspaceId,

@@ -6,6 +6,7 @@ import { ensureDebian } from '../../command/debian.js';
 declare module 'vitest' {
   interface ProvidedContext {
     databaseUrl: string;
+    ownerUrl: string;
   }
 }
 
@@ -15,5 +16,6 @@ export default async function setup(project: TestProject): Promise<() => void> {
   ensureDebian('pdftotext', 'poppler-utils', () => existsSync('/usr/bin/pdftotext'));
   const cluster = await throwAwayCluster();
   project.provide('databaseUrl', cluster.url);
+  project.provide('ownerUrl', cluster.ownerUrl);
   return cluster.stop;
 }

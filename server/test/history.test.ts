@@ -55,7 +55,7 @@ describe('a player’s past', () => {
       },
     ]);
     // As if it had all been written down in the spring.
-    await inWorkspace(bench.orm, bench.workspaceId, (em) =>
+    await inWorkspace(bench.orm, { workspaceId: bench.workspaceId }, (em) =>
       em.execute(`update change set at = '2026-03-01T10:00:00Z' where player_id = ?`, [playerId]),
     );
     await edit('PW', [on('loftSetDeg', 46, '2026-05-01'), on('grip', 'Moos Slim', '2026-05-01')]);

@@ -57,7 +57,7 @@ describe('at size', () => {
     ['a page of the roster', (em) => readRoster(em, '2026-11-25', 5)],
     [
       'a sheet',
-      (em) => em.execute('select length(sheet_text(?, ?, null))', [bench.workspaceId, ids.playerId]),
+      (em) => em.execute('select length(sheet_text(?, ?, ?, null))', [bench.workspaceId, '', ids.playerId]),
     ],
     ['what differs between two days', (em) => readDifferences(em, ids.playerId, '2026-10-01', '2026-11-01')],
     ["a page of a club's readings", (em) => readReadings(em, ids.clubId, 50)],
@@ -70,16 +70,21 @@ describe('at size', () => {
     ['the balls a file is compared with', (em) => knownKeys(em, ids.playerId)],
     ['what a monitor is asked to send again', (em) => knownUpTo(em, { device: 'd', deviceSession: 's' })],
   ])('%s is read by index', async (_what, read) => {
-    const tables = await inWorkspace(bench.orm, bench.workspaceId, async (em) => {
+    const tables = await inWorkspace(bench.orm, { workspaceId: bench.workspaceId }, async (em) => {
       return scannedBy(em, () => read(em));
     });
     expect(tables).toEqual([]);
   });
 
   it('a sheet of another day is read by index inside its function too', async () => {
-    const tables = await inWorkspace(bench.orm, bench.workspaceId, async (em) => {
+    const tables = await inWorkspace(bench.orm, { workspaceId: bench.workspaceId }, async (em) => {
       return scannedBy(em, () =>
-        em.execute('select length(sheet_text(?, ?, ?))', [bench.workspaceId, ids.playerId, '2026-10-01']),
+        em.execute('select length(sheet_text(?, ?, ?, ?))', [
+          bench.workspaceId,
+          '',
+          ids.playerId,
+          '2026-10-01',
+        ]),
       );
     });
     expect(tables).toEqual([]);
@@ -111,7 +116,7 @@ describe('at size', () => {
       'reading_newest',
     ],
   ])('EXPLAIN shows the index: %s', async (_what, sql, values, index) => {
-    const plan = await inWorkspace(bench.orm, bench.workspaceId, async (em) =>
+    const plan = await inWorkspace(bench.orm, { workspaceId: bench.workspaceId }, async (em) =>
       JSON.stringify(await em.execute(`explain ${sql}`, values())),
     );
     expect(plan).toContain(index);

@@ -8,7 +8,7 @@ import { afterEach, beforeEach, describe, expect, inject, it } from 'vitest';
 import { NO_FAULTS, USUAL_FAULTS, startLaunchMonitor } from '../../standins/launch-monitor/launch-monitor.js';
 import { openDatabase } from '../src/database/database.js';
 import { linkMonitor, type MonitorLink } from '../src/monitor/monitor-link.js';
-import { listenForStrikes } from '../src/monitor/strike-news.js';
+import { listenForNews } from '../src/news/listen-for-news.js';
 import { lockStrikes } from '../src/strikes/insert-strikes.js';
 import { inWorkspace } from '../src/workspaces/in-workspace.js';
 import { carry, workbench, type Workbench } from './workbench.js';
@@ -247,7 +247,7 @@ describe('the line to a launch monitor', () => {
     const held = new Promise<void>((resolve) => {
       release = resolve;
     });
-    const holding = inWorkspace(bench.orm, bench.workspaceId, async (em) => {
+    const holding = inWorkspace(bench.orm, { workspaceId: bench.workspaceId }, async (em) => {
       await lockStrikes(em, sessionId);
       await held;
     });
@@ -362,7 +362,7 @@ describe('the simulated launch monitor', () => {
 
 describe('the live board', () => {
   it('gets shots as they come, and after it was closed those it missed', async () => {
-    const news = listenForStrikes(inject('databaseUrl'), log);
+    const news = listenForNews(inject('databaseUrl'), log);
     closing.push(() => news.close());
     const one = await device();
     const linked = link(one.port);

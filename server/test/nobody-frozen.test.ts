@@ -4,21 +4,18 @@ import { connect, type AddressInfo, type Socket } from 'node:net';
 import { readFileSync, readdirSync, readlinkSync } from 'node:fs';
 import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
 import express from 'express';
-import { pino } from 'pino';
 import request from 'supertest';
 import { v4 as newId } from 'uuid';
 import { afterEach, beforeAll, describe, expect, it } from 'vitest';
 import { throwAwayCluster } from '../../command/cluster.js';
 import { databaseState } from '../src/database/database-state.js';
-import { migrate, openDatabase } from '../src/database/database.js';
-import { createApp } from '../src/http/app.js';
+import { migrate, openDatabase, roleIn } from '../src/database/database.js';
 import { streamStrikes } from '../src/monitor/live-stream.js';
 import { receiveFile } from '../src/strikes/received-file.js';
 import { runInThread } from '../src/threads/thread-pool.js';
 import { weatherAt } from '../src/weather/forecast-source.js';
 import { inWorkspace } from '../src/workspaces/in-workspace.js';
-import { signInAsOwner } from '../src/workspaces/sign-in-as-owner.js';
-import { workbench, type Workbench } from './workbench.js';
+import { workbench, workbenchIn, type Workbench } from './workbench.js';
 
 let bench: Workbench;
 let playerId: string;
@@ -231,15 +228,14 @@ describe('the database', () => {
   it('that stands still is away: health says so within a second, requests within some, and all is well when it goes on', async () => {
     const cluster = await throwAwayCluster();
     closing.push(() => cluster.stop());
-    await migrate(cluster.url);
+    await migrate(cluster.ownerUrl, roleIn(cluster.url));
     const orm = await openDatabase(
       cluster.url,
       { pool: { min: 1, max: 3, acquireTimeoutMillis: 500 } },
       { connectionTimeoutMillis: 500, query_timeout: 1500 },
     );
     closing.push(() => orm.close(true));
-    const { signIn } = await signInAsOwner(orm);
-    const http = request(createApp({ orm, signIn, log: pino({ level: 'silent' }) }));
+    const { http } = workbenchIn(orm, newId(), 'Jonas Brandl');
     await http.get('/api/health').expect(200, { database: 'here' });
     const pids = postgresOf(cluster.url);
     expect(pids.length).toBeGreaterThan(1);
@@ -320,7 +316,7 @@ describe('streams', () => {
       },
     ]);
     const shots = 40_000;
-    await inWorkspace(bench.orm, bench.workspaceId, (em) =>
+    await inWorkspace(bench.orm, { workspaceId: bench.workspaceId }, (em) =>
       em.execute(
         `insert into strike (workspace_id, session_id, player_id, built_on, id, shot, number, carry_m)
        select ?, ?, ?, '2026-11-20', gen_random_uuid(), 'full', n, 150 from generate_series(1, ?::int) n`,
@@ -338,7 +334,7 @@ describe('streams', () => {
       }) as never;
       await streamStrikes(response, {
         orm: bench.orm,
-        workspaceId: bench.workspaceId,
+        sight: { workspaceId: bench.workspaceId },
         sessionId,
         after: Number(sent.query.after ?? 0),
         news: undefined,

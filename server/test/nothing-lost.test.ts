@@ -12,7 +12,7 @@ import type {
 import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { beforeAll, describe, expect, inject, it } from 'vitest';
-import { openDatabase } from '../src/database/database.js';
+import { asTableOwner, openDatabase } from '../src/database/database.js';
 import { inWorkspace } from '../src/workspaces/in-workspace.js';
 import { on, workbench, workbenchIn, type Workbench } from './workbench.js';
 
@@ -34,7 +34,7 @@ const lieOf = (clubId: string, version: number, lie: number): Command => ({
 });
 const day = async (plus: number) =>
   (
-    await inWorkspace(bench.orm, bench.workspaceId, (em) =>
+    await inWorkspace(bench.orm, { workspaceId: bench.workspaceId }, (em) =>
       em.execute<{ day: string }[]>(`select ((now() at time zone 'UTC')::date + ?::int)::text as day`, [
         plus,
       ]),
@@ -73,7 +73,7 @@ describe('changes that meet', () => {
     const held = new Promise<void>((resolve) => {
       release = resolve;
     });
-    const holding = inWorkspace(bench.orm, bench.workspaceId, async (em) => {
+    const holding = inWorkspace(bench.orm, { workspaceId: bench.workspaceId }, async (em) => {
       await em.execute('select id from player where id = ? for update', [playerId]);
       await held;
     });
@@ -163,7 +163,9 @@ describe('lists', () => {
 
   it('every reading of a club is on some page, and in the export', async () => {
     // Counted on past a power of ten: a count that is compared as text goes wrong there.
-    await bench.orm.em.fork().execute(`select setval('reading_seq_seq', 99999900)`);
+    await asTableOwner(inject('ownerUrl'), (owner) =>
+      owner.em.fork().execute(`select setval('reading_seq_seq', 99999900)`),
+    );
     const playerId = await bench.player();
     const clubId = await bench.club(
       playerId,
@@ -309,7 +311,7 @@ describe('clocks', () => {
     const clubId = await bench.club(playerId, '7 iron', [on('lieDeg', 60, await day(-3))]);
     await bench.sheet(playerId);
     // Three days ago somebody wrote down what is true from yesterday on.
-    await inWorkspace(bench.orm, bench.workspaceId, async (em) => {
+    await inWorkspace(bench.orm, { workspaceId: bench.workspaceId }, async (em) => {
       await em.execute(
         `insert into reading (id, workspace_id, club_id, change_id, key, value, taken_on, recorded_at)
          select gen_random_uuid(), workspace_id, club_id, change_id, 'lieDeg', '63', (now() at time zone 'UTC')::date - 1, now() - interval '3 days'

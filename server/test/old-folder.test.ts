@@ -3,7 +3,7 @@ import path from 'node:path';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { throwAwayCluster, type Cluster } from '../../command/cluster.js';
-import { migrate, openDatabase } from '../src/database/database.js';
+import { migrate, openDatabase, roleIn } from '../src/database/database.js';
 import { workbenchIn, type Workbench } from './workbench.js';
 
 /** The demo as a version of 25 November 2026 kept it: places in the place of courses, no events, no handicaps. */
@@ -18,8 +18,8 @@ describe('a data folder of an earlier version', () => {
 
   beforeAll(async () => {
     cluster = await throwAwayCluster();
-    execFileSync('psql', ['-q', '-v', 'ON_ERROR_STOP=1', '-f', OLD, cluster.url]);
-    await migrate(cluster.url);
+    execFileSync('psql', ['-q', '-v', 'ON_ERROR_STOP=1', '-f', OLD, cluster.ownerUrl]);
+    await migrate(cluster.ownerUrl, roleIn(cluster.url));
     orm = await openDatabase(cluster.url);
     bench = workbenchIn(orm, WORKSPACE, 'Jonas Brandl');
   });
@@ -68,7 +68,7 @@ describe('a data folder of an earlier version', () => {
 
   it('is brought up to date once: a second start changes nothing', async () => {
     const before = await bench.sheet(DAVOR);
-    await migrate(cluster.url);
+    await migrate(cluster.ownerUrl, roleIn(cluster.url));
     expect(await bench.sheet(DAVOR)).toEqual(before);
   });
 });

@@ -6,8 +6,10 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { v4 as newId } from 'uuid';
 import { inject } from 'vitest';
-import { migrate, openDatabase } from '../src/database/database.js';
+import { migrate, openDatabase, roleIn } from '../src/database/database.js';
+import type { SignedIn } from '../src/people/scope.js';
 import { createApp, type AppOptions } from '../src/http/app.js';
+import { inWorkspace } from '../src/workspaces/in-workspace.js';
 import { Workspace } from '../src/workspaces/workspace.js';
 
 /** A server on the real database, with a workspace of its own, as its browser would see it. */
@@ -37,7 +39,7 @@ const PATIENT_MS = 60_000;
 let shared: Promise<MikroORM> | undefined;
 
 export async function workbench(who = 'Jonas Brandl'): Promise<Workbench> {
-  shared ??= migrate(inject('databaseUrl')).then(() =>
+  shared ??= migrate(inject('ownerUrl'), roleIn(inject('databaseUrl'))).then(() =>
     openDatabase(
       inject('databaseUrl'),
       { pool: { min: 2, max: 10, acquireTimeoutMillis: PATIENT_MS } },
@@ -46,7 +48,7 @@ export async function workbench(who = 'Jonas Brandl'): Promise<Workbench> {
   );
   const orm = await shared;
   const workspaceId = newId();
-  await orm.em.fork().transactional((em) => {
+  await inWorkspace(orm, { workspaceId }, (em) => {
     em.create(Workspace, { id: workspaceId, name: 'Test van', person: who }, { persist: true });
     return Promise.resolve();
   });
@@ -54,11 +56,28 @@ export async function workbench(who = 'Jonas Brandl'): Promise<Workbench> {
 }
 
 /** Another person at the same workbench. */
-export function workbenchIn(orm: MikroORM, workspaceId: string, who: string): Workbench {
+export function workbenchIn(
+  orm: MikroORM,
+  workspaceId: string,
+  who: string,
+  as: Partial<SignedIn> = {},
+): Workbench {
   const app = (more: Partial<AppOptions> = {}) =>
     createApp({
       orm,
-      signIn: () => Promise.resolve({ workspaceId, workspaceName: 'Test van', who }),
+      identify: () =>
+        Promise.resolve({
+          workspaceId,
+          workspaceName: 'Test van',
+          who,
+          personId: null,
+          role: 'owner',
+          playerIds: null,
+          means: 'machine',
+          csrf: null,
+          mayWrite: true,
+          ...as,
+        }),
       log: pino({ level: 'silent' }),
       ...more,
     });

@@ -30,7 +30,7 @@ export function cardRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   router.get('/players/:playerId/card.pdf', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { plan: planId, round, unit: wanted, size } = readQuery(request, cardQuery);
-    const sheet = await readSheet(orm, (await scopeOf(request)).workspaceId, playerId, null);
+    const sheet = await readSheet(orm, await scopeOf(request), playerId, null);
     const unit = wanted ?? sheet.player.distanceUnit;
     const all = planId === undefined ? homePages(sheet, unit) : await roundPages(sheet, planId, unit);
     const pages = round === undefined ? all : all.filter(({ roundIds }) => roundIds.includes(round));

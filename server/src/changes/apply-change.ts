@@ -1,4 +1,12 @@
-import type { ChangeRequest, ChangeResult, CommandName } from '@tasche/contract';
+import {
+  ROLE_WORDS,
+  commandWords,
+  mayDo,
+  type ChangeRequest,
+  type ChangeResult,
+  type Command,
+  type CommandName,
+} from '@tasche/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { benchCommands } from '../bench/commands.js';
 import { Ticket, Wish, ticketView, wishView } from '../bench/bench-rows.js';
@@ -12,11 +20,14 @@ import { refreshSpecs } from '../clubs/refresh-specs.js';
 import { planCommands } from '../plans/commands.js';
 import { Plan, planView } from '../plans/plan.js';
 import { playerCommands } from '../players/commands.js';
+import { forbidden } from '../http/http-error.js';
+import { tellOfChange } from '../news/listen-for-news.js';
 import { requireReasonInFreeze } from '../players/in-freeze.js';
 import { Player, playerView } from '../players/player.js';
 import { sessionCommands } from '../sessions/commands.js';
 import { Session, sessionView } from '../sessions/session.js';
-import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
+import type { Scope } from '../people/scope.js';
+import { inWorkspace } from '../workspaces/in-workspace.js';
 import { Change, changeView, rowDiffsOf } from './change.js';
 import type { ChangeContext, Done, Handlers } from './handlers.js';
 import { latestDay } from './latest-day.js';
@@ -44,7 +55,8 @@ export async function applyChange(
   request: ChangeRequest,
   report: object | null = null,
 ): Promise<ChangeResult> {
-  return inWorkspace(orm, scope.workspaceId, async (em) => {
+  requireMayDo(scope, request.commands);
+  return inWorkspace(orm, scope, async (em) => {
     // The same change sent twice at once: the second waits here and then finds it done.
     await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 0))', [request.id]);
     const done = await em.findOne(Change, { id: request.id });
@@ -73,6 +85,7 @@ export async function applyChange(
     return finish(recorder, {
       id: request.id,
       who: scope.who,
+      personId: scope.personId,
       why: request.why ?? '',
       summary: summaryOf(dones),
       playerId: dones[0]!.playerId,
@@ -82,10 +95,19 @@ export async function applyChange(
   });
 }
 
+/** @throws HttpError 403 naming the first command that somebody of that role may not give */
+function requireMayDo({ role }: Scope, commands: readonly Command[]): void {
+  const refused = commands.find((command) => !mayDo(role, command));
+  if (refused)
+    throw forbidden(
+      `${ROLE_WORDS[role].name}: ${ROLE_WORDS[role].may}. Not this: ${commandWords(refused, () => undefined, 'm')}.`,
+    );
+}
+
 /** Writes the change itself and brings everything derived up to date. */
 export async function finish(
   recorder: ChangeRecorder,
-  about: Pick<Change, 'id' | 'who' | 'why' | 'summary' | 'playerId' | 'undoesId' | 'report'>,
+  about: Pick<Change, 'id' | 'who' | 'personId' | 'why' | 'summary' | 'playerId' | 'undoesId' | 'report'>,
 ): Promise<ChangeResult> {
   await requireWithinLimits(recorder);
   const change = recorder.em.create(
@@ -116,6 +138,14 @@ export async function finish(
     ],
   );
   await refreshSpecs(recorder.em, [...recorder.reread]);
+  await tellOfChange(recorder.em, {
+    workspaceId: recorder.workspaceId,
+    changeId: about.id,
+    playerIds: recorder.playerIds(),
+    who: about.who,
+    summary: about.summary,
+    schedule: isCircuit,
+  });
   return resultOf(recorder.em, change, recorder.touched);
 }
 

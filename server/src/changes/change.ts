@@ -14,6 +14,8 @@ export const Change = defineEntity({
     playerId: p.uuid().nullable(),
     at: p.datetime(),
     who: p.text(),
+    /** Whose account it was done by; null where nobody signed in. */
+    personId: p.uuid().nullable(),
     why: p.text(),
     summary: p.text(),
     /** A list of RowDiff, in the column `images`; the ORM's types do not carry unions, so `rowDiffsOf` reads it. */
@@ -31,7 +33,7 @@ export function rowDiffsOf(change: Pick<Change, 'rowDiffs'>): RowDiff[] {
 }
 
 /** A change as a list of changes reads it. */
-export type ChangeRow = Omit<Change, 'rowDiffs' | 'workspaceId' | 'report'>;
+export type ChangeRow = Omit<Change, 'rowDiffs' | 'workspaceId' | 'personId' | 'report'>;
 
 export function changeView(change: ChangeRow): ChangeView {
   const { id, at, who, why, summary } = change;

@@ -1,9 +1,10 @@
-import type { ChangeResult } from '@tasche/contract';
+import { ROLE_WORDS, mayUndoOthers, type ChangeResult } from '@tasche/contract';
 import { LockMode, type MikroORM } from '@mikro-orm/postgresql';
 import { ReadingRow, type Club } from '../clubs/club.js';
 import { removeClub } from '../clubs/commands.js';
-import { conflict, notFound } from '../http/http-error.js';
-import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
+import { conflict, forbidden, notFound } from '../http/http-error.js';
+import type { Scope } from '../people/scope.js';
+import { inWorkspace } from '../workspaces/in-workspace.js';
 import { finish, resultOf, touchedBy } from './apply-change.js';
 import { Change, rowDiffsOf } from './change.js';
 import { revertedValue } from './reverted-value.js';
@@ -22,9 +23,13 @@ export async function undoChange(
   changeId: string,
   id: string,
 ): Promise<ChangeResult> {
-  return inWorkspace(orm, scope.workspaceId, async (em) => {
+  return inWorkspace(orm, scope, async (em) => {
     const found = await em.findOne(Change, { id: changeId });
     if (!found) throw notFound('change');
+    if (!mayUndoOthers(scope.role) && found.personId !== scope.personId)
+      throw forbidden(
+        `${ROLE_WORDS[scope.role].name}: takes back only what they did themselves. This was done by ${found.who}.`,
+      );
     await lockFirst(em, scope.workspaceId, rowsOfDiffs(rowDiffsOf(found)));
     const change = (await em.findOne(
       Change,
@@ -49,6 +54,7 @@ export async function undoChange(
     return finish(recorder, {
       id,
       who: scope.who,
+      personId: scope.personId,
       why: '',
       summary,
       playerId: change.playerId ?? null,

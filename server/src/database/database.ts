@@ -2,7 +2,7 @@ import { Migrator } from '@mikro-orm/migrations';
 import { MikroORM, type Options } from '@mikro-orm/postgresql';
 import { Bag, BagClub } from '../bags/bag.js';
 import { Change } from '../changes/change.js';
-import { Course, Event, Season } from '../schedule/schedule-rows.js';
+import { CIRCUIT_REVISION_SQL, Course, Event, Season } from '../schedule/schedule-rows.js';
 import { Club, ReadingRow } from '../clubs/club.js';
 import { Migration001FirstSlice } from '../migrations/migration-001-first-slice.js';
 import { Migration002Places } from '../migrations/migration-002-places.js';
@@ -17,11 +17,16 @@ import { Migration010Baskets } from '../migrations/migration-010-baskets.js';
 import { Ticket, Wish } from '../bench/bench-rows.js';
 import { Migration012Bench } from '../migrations/migration-012-bench.js';
 import { Migration013Season } from '../migrations/migration-013-season.js';
+import { Migration014People } from '../migrations/migration-014-people.js';
 import { Migration011Preferences } from '../migrations/migration-011-preferences.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
 import { ROSTER_REVISION_SQL } from '../players/read-roster.js';
-import { SHEET_TEXT_SQL } from '../sheet/sheet-text-sql.js';
+import { IDENTITY_SQL } from '../people/identify.js';
+import { Membership, OneTimeLink, Passkey, Person } from '../people/person.js';
+import { SHEET_REVISION_SQL, SHEET_TEXT_SQL } from '../sheet/sheet-text-sql.js';
+import { AccessToken } from '../tokens/access-token.js';
+import { Share } from '../shares/share.js';
 import { Session } from '../sessions/session.js';
 import { Workspace } from '../workspaces/workspace.js';
 
@@ -60,6 +65,12 @@ export async function openDatabase(
       Event,
       Ticket,
       Wish,
+      Person,
+      Membership,
+      Passkey,
+      OneTimeLink,
+      AccessToken,
+      Share,
     ],
     extensions: [Migrator],
     migrations: {
@@ -77,6 +88,7 @@ export async function openDatabase(
         { name: 'migration-011-preferences', class: Migration011Preferences },
         { name: 'migration-012-bench', class: Migration012Bench },
         { name: 'migration-013-season', class: Migration013Season },
+        { name: 'migration-014-people', class: Migration014People },
       ],
       snapshot: false,
       silent: true,
@@ -116,19 +128,30 @@ class UnfitDatabase extends Error {
 }
 
 /**
- * Brings the tables up to date. Safe to run from several servers at once: the second waits for the first.
+ * Brings the tables up to date, as their owner. Safe to run from several servers at once: the second waits for the first.
+ * @param application the role the application works as, which is then given what it needs and no more
  * @throws UnfitDatabase when the role would walk past row-level security
  */
-export async function migrate(url: string): Promise<void> {
-  const orm = await openDatabase(url, { pool: { min: 0, max: 2 } }, FOR_MIGRATIONS);
+export async function migrate(ownerUrl: string, application?: string): Promise<void> {
+  await asTableOwner(ownerUrl, (orm) => migrateWith(orm, application));
+}
+
+/** Does something with a connection of the tables' owner. */
+export async function asTableOwner<T>(ownerUrl: string, work: (orm: MikroORM) => Promise<T>): Promise<T> {
+  const orm = await openDatabase(ownerUrl, { pool: { min: 0, max: 2 } }, FOR_MIGRATIONS);
   try {
-    await migrateWith(orm);
+    return await work(orm);
   } finally {
     await orm.close(true);
   }
 }
 
-async function migrateWith(orm: MikroORM): Promise<void> {
+/** The role in a database's address. */
+export function roleIn(url: string): string {
+  return decodeURIComponent(new URL(url).username);
+}
+
+async function migrateWith(orm: MikroORM, application: string | undefined): Promise<void> {
   const [role] = await orm.em
     .fork()
     .execute<{ rolname: string; walks_past: boolean }[]>(
@@ -146,6 +169,22 @@ async function migrateWith(orm: MikroORM): Promise<void> {
     await orm.getMigrator().up();
     // Nothing of it is in a migration, so that none is needed when a view changes.
     await em.execute(SHEET_TEXT_SQL);
+    await em.execute(SHEET_REVISION_SQL);
     await em.execute(ROSTER_REVISION_SQL);
+    await em.execute(CIRCUIT_REVISION_SQL);
+    await em.execute(IDENTITY_SQL);
+    if (application !== undefined) for (const sql of grantsTo(application)) await em.execute(sql);
   });
+}
+
+/** What the application may do: read and write rows, but neither change tables nor what was noted of people. */
+function grantsTo(role: string): string[] {
+  const to = `"${role.replaceAll('"', '""')}"`;
+  return [
+    `grant usage on schema public to ${to}`,
+    `grant select, insert, update, delete on all tables in schema public to ${to}`,
+    `grant usage, select on all sequences in schema public to ${to}`,
+    `revoke insert, update, delete on mikro_orm_migrations from ${to}`,
+    `revoke update, delete on audit_entry, share_opening from ${to}`,
+  ];
 }

@@ -10,14 +10,16 @@ import {
 } from '@tasche/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { applyChange } from '../changes/apply-change.js';
-import { inWorkspace } from '../workspaces/in-workspace.js';
+import type { Scope } from '../people/scope.js';
+import { asAsker, inWorkspace } from '../workspaces/in-workspace.js';
 import { Workspace } from '../workspaces/workspace.js';
 import { readSheet } from '../sheet/read-sheet.js';
 import { DEMO_SESSIONS, demoStrikes } from './demo-sessions.js';
 import { DEMO_COURSES, DEMO_EVENTS, DEMO_SEASONS } from './meridian-courses.js';
 import { DEMO_PLAYERS, REP, WORKSPACE_NAME, type DemoPlayer } from './meridian-swing.js';
 
-const DEMO_WORKSPACE = '7a5c4e00-0000-4000-8000-00000000de30';
+export const DEMO_WORKSPACE = '7a5c4e00-0000-4000-8000-00000000de30';
+const BY_REP: Scope = { workspaceId: DEMO_WORKSPACE, who: REP, personId: null, role: 'owner' };
 const SHEET_WRITTEN_ON = '2026-09-26';
 
 /**
@@ -26,7 +28,7 @@ const SHEET_WRITTEN_ON = '2026-09-26';
  * done again, so a load that was cut short is finished by the next.
  */
 export async function loadDemo(orm: MikroORM): Promise<void> {
-  const loaded = await orm.em.fork().transactional(async (em) => {
+  const loaded = await asAsker(orm, BY_REP, async (em) => {
     const standing = await em.findOne(Workspace, { id: DEMO_WORKSPACE });
     if (!standing)
       em.create(
@@ -39,7 +41,9 @@ export async function loadDemo(orm: MikroORM): Promise<void> {
   if (loaded) return;
   await loadCircuit(orm);
   for (const [i, player] of DEMO_PLAYERS.entries()) await loadPlayer(orm, player, i);
-  await orm.em.fork().nativeUpdate(Workspace, { id: DEMO_WORKSPACE }, { demoLoadedAt: new Date() });
+  await asAsker(orm, BY_REP, (em) =>
+    em.nativeUpdate(Workspace, { id: DEMO_WORKSPACE }, { demoLoadedAt: new Date() }),
+  );
 }
 
 /** Where ids of what is no single player's begin. */
@@ -47,7 +51,7 @@ const CIRCUIT = 8999;
 
 /** Courses, seasons and events, each as a change of its own. */
 async function loadCircuit(orm: MikroORM): Promise<void> {
-  const scope = { workspaceId: DEMO_WORKSPACE, who: REP };
+  const scope = BY_REP;
   const courseId = (name: string) =>
     demoId(CIRCUIT, 100 + DEMO_COURSES.findIndex((course) => course.name === name));
   await applyChange(orm, scope, {
@@ -108,7 +112,7 @@ function demoId(player: number, what: number): string {
 }
 
 async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Promise<void> {
-  const scope = { workspaceId: DEMO_WORKSPACE, who: REP };
+  const scope = BY_REP;
   const playerId = demoId(index, 0);
   const text = readFileSync(new URL(player.file, import.meta.url), 'utf8');
   const { adds, rejected } = planImport(
@@ -274,9 +278,7 @@ function gamerBefore({ gamerSwaps = [] }: DemoPlayer, clubs: readonly string[]):
 
 /** A demo has a past: a change stands in the history on the day it is said to be of. */
 async function backdate(orm: MikroORM, changeId: string, at: string): Promise<void> {
-  await inWorkspace(orm, DEMO_WORKSPACE, (em) =>
-    em.execute('update change set at = ? where id = ?', [at, changeId]),
-  );
+  await inWorkspace(orm, BY_REP, (em) => em.execute('update change set at = ? where id = ?', [at, changeId]));
 }
 
 /** What is asked of the bench, wished for, and played. */
@@ -289,42 +291,38 @@ async function loadBench(
   if (!bench) return;
   const { tickets = [], wishes = [], balls = [] } = bench;
   const playerId = demoId(index, 0);
-  await applyChange(
-    orm,
-    { workspaceId: DEMO_WORKSPACE, who: REP },
-    {
-      id: demoId(index, 65),
-      why: `what ${name} asked for`,
-      commands: [
-        ...tickets.map(({ club, event, dueInDays, ...ticket }, i): Command => ({
-          do: 'addTicket',
-          ticket: {
-            ...ticket,
-            id: demoId(index, 400 + i),
-            playerId,
-            clubId: idOf(club),
-            eventId: event === undefined ? null : eventId(event),
-            dueOn: dueInDays === null ? null : dayFromNow(dueInDays),
-          },
-        })),
-        ...wishes.map((wish, i): Command => ({
-          do: 'addWish',
-          wish: { ...wish, id: demoId(index, 450 + i), playerId, clubId: null },
-        })),
-        ...(season ? [seasonOfDemo(playerId, index, season, idOf)] : []),
-        ...(balls.length > 0
-          ? [
-              {
-                do: 'editPlayer' as const,
-                playerId,
-                version: 1,
-                set: { balls: balls.map((ball) => ({ name: ball.name, from: dayFromNow(-ball.daysAgo) })) },
-              },
-            ]
-          : []),
-      ],
-    },
-  );
+  await applyChange(orm, BY_REP, {
+    id: demoId(index, 65),
+    why: `what ${name} asked for`,
+    commands: [
+      ...tickets.map(({ club, event, dueInDays, ...ticket }, i): Command => ({
+        do: 'addTicket',
+        ticket: {
+          ...ticket,
+          id: demoId(index, 400 + i),
+          playerId,
+          clubId: idOf(club),
+          eventId: event === undefined ? null : eventId(event),
+          dueOn: dueInDays === null ? null : dayFromNow(dueInDays),
+        },
+      })),
+      ...wishes.map((wish, i): Command => ({
+        do: 'addWish',
+        wish: { ...wish, id: demoId(index, 450 + i), playerId, clubId: null },
+      })),
+      ...(season ? [seasonOfDemo(playerId, index, season, idOf)] : []),
+      ...(balls.length > 0
+        ? [
+            {
+              do: 'editPlayer' as const,
+              playerId,
+              version: 1,
+              set: { balls: balls.map((ball) => ({ name: ball.name, from: dayFromNow(-ball.daysAgo) })) },
+            },
+          ]
+        : []),
+    ],
+  });
 }
 
 function demandOf([yd, weight, what, leftYd]: NonNullable<
@@ -350,7 +348,7 @@ async function loadSessions(
   idOf: (club: string) => string,
 ): Promise<void> {
   const playerId = demoId(index, 0);
-  const { clubs } = await readSheet(orm, DEMO_WORKSPACE, playerId, null);
+  const { clubs } = await readSheet(orm, BY_REP, playerId, null);
   for (const [i, session] of DEMO_SESSIONS.filter((one) => one.player === name).entries()) {
     const sessionId = demoId(index, 700 + i);
     const heldOn = dayFromNow(-session.daysAgo);
@@ -366,35 +364,31 @@ async function loadSessions(
       ball,
       notes,
     } = session;
-    await applyChange(
-      orm,
-      { workspaceId: DEMO_WORKSPACE, who: REP },
-      {
-        id: demoId(index, 750 + i),
-        why: session.notes,
-        commands: [
-          {
-            do: 'addSession',
-            session: {
-              id: sessionId,
-              playerId,
-              name: session.name,
-              heldOn,
-              conditions,
-              surface,
-              hitOff,
-              ball,
-              notes,
-            },
+    await applyChange(orm, BY_REP, {
+      id: demoId(index, 750 + i),
+      why: session.notes,
+      commands: [
+        {
+          do: 'addSession',
+          session: {
+            id: sessionId,
+            playerId,
+            name: session.name,
+            heldOn,
+            conditions,
+            surface,
+            hitOff,
+            ball,
+            notes,
           },
-          {
-            do: 'addStrikes',
-            sessionId,
-            strikes: strikes.map((strike, k) => ({ ...strike, id: demoId(index, 70_000 + i * 1000 + k) })),
-          },
-        ],
-      },
-    );
+        },
+        {
+          do: 'addStrikes',
+          sessionId,
+          strikes: strikes.map((strike, k) => ({ ...strike, id: demoId(index, 70_000 + i * 1000 + k) })),
+        },
+      ],
+    });
   }
 }
 

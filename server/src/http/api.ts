@@ -1,10 +1,4 @@
-import {
-  checkJsonLimits,
-  idSchema,
-  parseChangeRequest,
-  wholeDocument,
-  type SignedInView,
-} from '@tasche/contract';
+import { checkJsonLimits, idSchema, parseChangeRequest, wholeDocument } from '@tasche/contract';
 import express, { Router } from 'express';
 import * as yup from 'yup';
 import { gaugeRoutes } from '../gauge/routes.js';
@@ -21,6 +15,15 @@ import { playerRoutes } from '../players/routes.js';
 import { sessionRoutes } from '../sessions/routes.js';
 import { sheetRoutes } from '../sheet/routes.js';
 import { strikeImportRoutes } from '../strikes/routes.js';
+import { accountRoutes } from '../people/account-routes.js';
+import { signedInView } from '../people/identify.js';
+import { peopleRoutes } from '../people/people-routes.js';
+import { newsRoutes } from '../news/news-routes.js';
+import { passkeyRoutes } from '../people/passkey-routes.js';
+import { shareRoutes } from '../shares/routes.js';
+import { tokenRoutes } from '../tokens/routes.js';
+import { signInRoutes } from '../people/sign-in-routes.js';
+import { guard } from './guard.js';
 import { readHealth } from './read-health.js';
 import { HttpError } from './http-error.js';
 import {
@@ -37,15 +40,21 @@ import {
 export function api(options: ApiOptions): Router {
   const router = Router();
   const context = routeContext(options);
+  router.use(guard(options.orm, options.identify));
 
   router.get('/health', async (_request, response) => {
     const health = await readHealth(options.orm);
     response.status(health.database === 'here' ? 200 : 503).json(health);
   });
 
+  // Health says how things are; ready says whether a balancer should send anybody here.
+  router.get('/ready', async (_request, response) => {
+    const { database } = await readHealth(options.orm);
+    response.status(database === 'here' ? 200 : 503).json({ ready: database === 'here' });
+  });
+
   router.get('/signed-in', async (request, response) => {
-    const { workspaceId, workspaceName, who } = await context.scopeOf(request);
-    response.json({ workspace: { id: workspaceId, name: workspaceName }, who } satisfies SignedInView);
+    response.json(await signedInView(options.orm, await context.scopeOf(request)));
   });
 
   router.use(playerRoutes(context), scheduleRoutes(context), planRoutes(context), sheetRoutes(context));
@@ -61,6 +70,8 @@ export function api(options: ApiOptions): Router {
     next();
   });
   router.use(sessionRoutes(context), changeRoutes(context), gaugeRoutes(context));
+  router.use(signInRoutes(context), passkeyRoutes(context), accountRoutes(context), peopleRoutes(context));
+  router.use(shareRoutes(context), tokenRoutes(context), newsRoutes(context));
   router.use((_request, _response, next) => {
     next(new HttpError(404, { error: 'not-found', message: 'There is nothing at this address.' }));
   });

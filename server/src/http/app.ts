@@ -1,14 +1,16 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type Express, type Request } from 'express';
+import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
-import type { Scope } from '../workspaces/in-workspace.js';
+import type { BrowserSessions } from '../people/browser-sessions.js';
+import type { Identify } from '../people/scope.js';
+import type { FailedTries } from '../people/sign-in.js';
 import type { GaugeLink } from '../gauge/gauge-link.js';
 import type { MonitorLink } from '../monitor/monitor-link.js';
-import type { StrikeNews } from '../monitor/strike-news.js';
+import type { News } from '../news/listen-for-news.js';
 import type { ForecastSource } from '../weather/forecast-source.js';
 import { onlyForHosts } from './allowed-hosts.js';
 import { api } from './api.js';
@@ -16,15 +18,19 @@ import { answerProblem } from './problems.js';
 
 export interface AppOptions {
   orm: MikroORM;
-  /** Who asks. The demo's answer is always the same; real sign-in will replace this. */
-  signIn: (request: Request) => Promise<Scope & { workspaceName: string }>;
+  /** Finds out who asks. */
+  identify: Identify;
+  /** What signing in needs; left out where nobody signs in. */
+  people?: { sessions: BrowserSessions; tries: FailedTries };
+  /** Addresses of proxies in front, whose word is taken for who asks and how. */
+  proxies?: readonly string[];
   log: Logger;
   /** Host names this server is told to serve, besides loopback. */
   hosts?: readonly string[];
   /** The built web part; left out where only the API is wanted. */
   webFolder?: string;
   /** Tells of strikes other servers took; without it live boards look by themselves. */
-  news?: StrikeNews;
+  news?: News;
   /** The launch monitor, where there is one. */
   monitor?: MonitorLink;
   /** The loft-and-lie gauge, where there is one. */
@@ -33,10 +39,15 @@ export interface AppOptions {
   weather?: ForecastSource;
 }
 
+/** Half a year. */
+const HSTS = 'max-age=15552000; includeSubDomains';
+
 /** The whole web application. It keeps nothing in memory or on disk between requests. */
 export function createApp({
   orm,
-  signIn,
+  identify,
+  people,
+  proxies = [],
   log,
   hosts = [],
   webFolder,
@@ -49,6 +60,7 @@ export function createApp({
   app.disable('x-powered-by');
   // Parameters are read by `readQuery`, which knows which there are.
   app.set('query parser', false);
+  app.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
   app.use(onlyForHosts(hosts));
   app.use(
     helmet({
@@ -68,6 +80,11 @@ export function createApp({
       },
       strictTransportSecurity: false,
     }),
+    (request, response, next) => {
+      // Told over TLS only, as RFC 6797 asks (7.2).
+      if (request.secure) response.setHeader('strict-transport-security', HSTS);
+      next();
+    },
   );
   app.use(
     compression({
@@ -75,13 +92,19 @@ export function createApp({
         response.getHeader('content-type') !== 'text/event-stream' && compression.filter(request, response),
     }),
   );
+  // A shared paper has a short address.
+  app.use((request, _response, next) => {
+    if (request.path.startsWith('/shared/')) request.url = `/api${request.url}`;
+    next();
+  });
   app.use(
     '/api',
     (_request, response, next) => {
       response.setHeader('cache-control', 'no-store');
       next();
     },
-    api({ orm, signIn, news, monitor, gauge, weather }),
+    ...(people ? [people.sessions.middleware] : []),
+    api({ orm, identify, people, news, monitor, gauge, weather }),
   );
   if (webFolder && existsSync(webFolder)) {
     app.use(

@@ -16,6 +16,10 @@ export function notFound(what: string): HttpError {
   return new HttpError(404, { error: 'not-found', message: `There is no such ${what} here.` });
 }
 
+export function forbidden(message: string): HttpError {
+  return new HttpError(403, { error: 'forbidden', message });
+}
+
 export function badInput(message: string, fields: readonly FieldProblem[] = []): HttpError {
   return new HttpError(400, { error: 'bad-input', message, fields });
 }

@@ -2,30 +2,31 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import type { Request, Response } from 'express';
 import { idSchema } from '@tasche/contract';
 import * as yup from 'yup';
-import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
+import type { SignedIn } from '../people/scope.js';
+import { inWorkspace } from '../workspaces/in-workspace.js';
 import type { AppOptions } from './app.js';
+import { scopeOf } from './guard.js';
 import { HttpError } from './http-error.js';
 
 /** Of what is sent as one piece. */
 export const BODY_LIMIT = '2mb';
 
-export type ApiOptions = Pick<AppOptions, 'orm' | 'signIn'> &
-  Partial<Pick<AppOptions, 'news' | 'monitor' | 'gauge' | 'weather'>>;
+export type ApiOptions = Pick<AppOptions, 'orm' | 'identify'> &
+  Partial<Pick<AppOptions, 'people' | 'news' | 'monitor' | 'gauge' | 'weather'>>;
 
 /** What every route works with. */
 export interface RouteContext extends ApiOptions {
   /** Who asks. */
-  scopeOf: (request: Request) => Promise<Scope & { workspaceName: string }>;
+  scopeOf: (request: Request) => Promise<SignedIn>;
   /** Does something in the asker's workspace, in one transaction. */
   scoped: <T>(request: Request, work: (em: EntityManager) => Promise<T>) => Promise<T>;
 }
 
 export function routeContext(options: ApiOptions): RouteContext {
-  const scopeOf = (request: Request) => options.signIn(request);
   return {
     ...options,
-    scopeOf,
-    scoped: async (request, work) => inWorkspace(options.orm, (await scopeOf(request)).workspaceId, work),
+    scopeOf: (request) => Promise.resolve(scopeOf(request)),
+    scoped: (request, work) => inWorkspace(options.orm, scopeOf(request), work),
   };
 }
 

@@ -4,8 +4,8 @@ import type { Response } from 'express';
 import { notFound, HttpError } from '../http/http-error.js';
 import { Session } from '../sessions/session.js';
 import { readArrivals } from '../strikes/read-strikes.js';
-import { inWorkspace } from '../workspaces/in-workspace.js';
-import type { StrikeNews } from './strike-news.js';
+import { inWorkspace, type Sight } from '../workspaces/in-workspace.js';
+import type { News } from '../news/listen-for-news.js';
 
 /** Streams open at once; each is a phone or a laptop beside the mat. */
 const MAX_STREAMS = 200;
@@ -18,11 +18,11 @@ const DRAIN_MS = 10_000;
 
 interface LiveStream {
   orm: MikroORM;
-  workspaceId: string;
+  sight: Sight;
   sessionId: string;
   /** The arrival of the last strike the browser has; everything after it is sent. */
   after: number;
-  news: StrikeNews | undefined;
+  news: News | undefined;
   monitor: () => MonitorView;
   /** A board that takes nothing for so long is cut off, and catches up when it comes back. */
   drainMs?: number;
@@ -40,10 +40,8 @@ export async function streamStrikes(response: Response, stream: LiveStream): Pro
     });
   streams += 1;
   try {
-    const { orm, workspaceId, sessionId } = stream;
-    if (
-      !(await inWorkspace(orm, workspaceId, (em) => em.findOne(Session, { id: sessionId, removedAt: null })))
-    )
+    const { orm, sight, sessionId } = stream;
+    if (!(await inWorkspace(orm, sight, (em) => em.findOne(Session, { id: sessionId, removedAt: null }))))
       throw notFound('session');
     await sendStrikes(response, stream);
   } finally {
@@ -53,11 +51,11 @@ export async function streamStrikes(response: Response, stream: LiveStream): Pro
 
 async function sendStrikes(
   response: Response,
-  { orm, workspaceId, sessionId, after, news, monitor, drainMs = DRAIN_MS }: LiveStream,
+  { orm, sight, sessionId, after, news, monitor, drainMs = DRAIN_MS }: LiveStream,
 ): Promise<void> {
   let wake: (() => void) | undefined;
   let due = true;
-  const stop = news?.on(sessionId, () => {
+  const stop = news?.onStrikes(sessionId, () => {
     due = true;
     wake?.();
   });
@@ -78,7 +76,7 @@ async function sendStrikes(
       due = false;
       const view = JSON.stringify(monitor());
       if (view !== monitorSent) response.write(`event: monitor\ndata: ${(monitorSent = view)}\n\n`);
-      const arrivals = await inWorkspace(orm, workspaceId, (em) => readArrivals(em, sessionId, cursor)).catch(
+      const arrivals = await inWorkspace(orm, sight, (em) => readArrivals(em, sessionId, cursor)).catch(
         () => undefined,
       );
       // The database is away: the browser's own retry asks again from where it is.

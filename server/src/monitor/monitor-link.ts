@@ -97,7 +97,7 @@ export function linkMonitor({
       const of = here;
       const number = numberIn(text);
       queue(from, async () => {
-        await inWorkspace(orm, workspaceId, async (em) => {
+        await inWorkspace(orm, { workspaceId }, async (em) => {
           // Sent again before its answer arrived: it lies aside already.
           if (of && number !== undefined && !(await noteBall(em, workspaceId, of, number, NO_MOMENT))) return;
           const session = await em.findOne(Session, { live: true, removedAt: null });
@@ -114,7 +114,10 @@ export function linkMonitor({
       ({ simulated } = line);
       kept.heard();
       queue(from, async () => {
-        send(from, { type: 'resume', after: await inWorkspace(orm, workspaceId, (em) => knownUpTo(em, of)) });
+        send(from, {
+          type: 'resume',
+          after: await inWorkspace(orm, { workspaceId }, (em) => knownUpTo(em, of)),
+        });
       });
       return;
     }
@@ -122,11 +125,11 @@ export function linkMonitor({
     const [of, strike] = [here, line];
     queue(from, async () => {
       try {
-        await inWorkspace(orm, workspaceId, (em) => takeStrike(em, workspaceId, of, strike));
+        await inWorkspace(orm, { workspaceId }, (em) => takeStrike(em, workspaceId, of, strike));
       } catch (err) {
         if (databaseState(err)) throw err;
         log.error({ err, number: strike.number }, 'a ball the database refuses');
-        await inWorkspace(orm, workspaceId, async (em) => {
+        await inWorkspace(orm, { workspaceId }, async (em) => {
           await noteBall(em, workspaceId, of, strike.number, strike.at);
           await setAside(
             em,
@@ -149,7 +152,7 @@ export function linkMonitor({
     onLine,
     onTooLong: (from, start) => {
       queue(from, () =>
-        inWorkspace(orm, workspaceId, async (em) => {
+        inWorkspace(orm, { workspaceId }, async (em) => {
           const session = await em.findOne(Session, { live: true, removedAt: null });
           await setAside(
             em,

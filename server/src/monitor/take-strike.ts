@@ -4,7 +4,7 @@ import { v4 as newId } from 'uuid';
 import { Club } from '../clubs/club.js';
 import { BY_HAND, Session } from '../sessions/session.js';
 import { insertStrikes, lockStrikes } from '../strikes/insert-strikes.js';
-import { tellOfStrikes } from './strike-news.js';
+import { tellOfStrikes } from '../news/listen-for-news.js';
 
 type StrikeLine = Extract<MonitorLine, { type: 'strike' }>;
 

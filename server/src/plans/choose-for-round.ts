@@ -4,7 +4,7 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import { Course, Event, courseView, eventView } from '../schedule/schedule-rows.js';
 import { badInput, notFound } from '../http/http-error.js';
 import { readSheet } from '../sheet/read-sheet.js';
-import { inWorkspace } from '../workspaces/in-workspace.js';
+import { inWorkspace, type Sight } from '../workspaces/in-workspace.js';
 import { runInThread } from '../threads/thread-pool.js';
 import type { ChooseAnswer } from './choose-thread.js';
 import { Plan } from './plan.js';
@@ -16,12 +16,12 @@ import { Plan } from './plan.js';
  */
 export async function chooseForRound(
   orm: MikroORM,
-  workspaceId: string,
+  sight: Sight,
   planId: string,
   roundId: string,
   signal: AbortSignal,
 ): Promise<RoundChoiceView> {
-  const { plan, event, courses } = await inWorkspace(orm, workspaceId, async (em) => {
+  const { plan, event, courses } = await inWorkspace(orm, sight, async (em) => {
     const found = await em.findOne(Plan, { id: planId, removedAt: null });
     if (!found?.eventId) throw notFound('plan for an event');
     const played = await em.findOneOrFail(Event, { id: found.eventId });
@@ -35,7 +35,7 @@ export async function chooseForRound(
   if (!round) throw notFound('round');
   const course = courses.find(({ id }) => id === round.courseId);
   if (!course) throw notFound('course');
-  const { player, clubs } = await readSheet(orm, workspaceId, plan.playerId, null);
+  const { player, clubs } = await readSheet(orm, sight, plan.playerId, null);
   const asked = (() => {
     try {
       return roundRequestOf({

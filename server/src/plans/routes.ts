@@ -20,7 +20,7 @@ export function planRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   router.get('/plans/:planId/rounds/:roundId/choice', async (request, response) => {
     const [planId, roundId] = [idIn(request, 'planId'), idIn(request, 'roundId')];
     const signal = hungUp(response);
-    response.json(await chooseForRound(orm, (await scopeOf(request)).workspaceId, planId, roundId, signal));
+    response.json(await chooseForRound(orm, await scopeOf(request), planId, roundId, signal));
   });
   return router;
 }

@@ -15,7 +15,7 @@ import { changeView, type ChangeRow } from '../changes/change.js';
 import type { Club } from '../clubs/club.js';
 import type { NameCursor } from '../http/cursors.js';
 import { knownText, type KnownText } from '../http/known-text.js';
-import { callInWorkspace, inWorkspace } from '../workspaces/in-workspace.js';
+import { callInWorkspace, inWorkspace, sightKey, type Sight } from '../workspaces/in-workspace.js';
 import { Player, playerView } from './player.js';
 
 type GamerClub = Pick<Club, 'id' | 'name' | 'kind' | 'spec'> & { playerId: string; bagId: string };
@@ -39,9 +39,9 @@ interface NextPlan {
 
 /** The state of everybody on a roster in one call; made anew whenever the tables are brought up to date. */
 export const ROSTER_REVISION_SQL = `
-  create or replace function roster_revision(of_workspace uuid) returns text language plpgsql as $$
+  create or replace function roster_revision(of_workspace uuid, of_players text) returns text language plpgsql as $$
   begin
-    perform set_config('tasche.workspace', of_workspace::text, true);
+    perform set_config('tasche.workspace', of_workspace::text, true), set_config('tasche.players', of_players, true);
     return (
       select concat_ws(' ', count(*), sum(revision), (select circuit_revision from workspace where id = of_workspace),
         (select count(*) from club where spec_due <= (now() at time zone 'UTC')::date and removed_at is null))
@@ -51,15 +51,15 @@ export const ROSTER_REVISION_SQL = `
 /** A page of the roster as JSON text, packed; made anew only when something of any player, or of what is played, was changed. */
 export async function knownRosterText(
   orm: MikroORM,
-  workspaceId: string,
+  sight: Sight,
   today: string,
   limit: number,
   after?: NameCursor,
 ): Promise<KnownText> {
-  const revision = await callInWorkspace<string>(orm, workspaceId, 'roster_revision', []);
-  const key = `roster ${workspaceId} ${today} ${limit} ${after ? `${after.name} ${after.id}` : ''}`;
+  const revision = await callInWorkspace<string>(orm, sight, 'roster_revision', []);
+  const key = `roster ${sightKey(sight)} ${today} ${limit} ${after ? `${after.name} ${after.id}` : ''}`;
   return knownText(key, revision, async () =>
-    JSON.stringify(await inWorkspace(orm, workspaceId, (em) => readRoster(em, today, limit, after))),
+    JSON.stringify(await inWorkspace(orm, sight, (em) => readRoster(em, today, limit, after))),
   );
 }
 

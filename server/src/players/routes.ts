@@ -14,8 +14,8 @@ export function playerRoutes({ orm, scopeOf }: RouteContext): Router {
   router.get('/players', async (request, response) => {
     const { today, limit, after } = readQuery(request, rosterQuery);
     const day = today ?? new Date().toISOString().slice(0, 10);
-    const { workspaceId } = await scopeOf(request);
-    sendKnownText(request, response, await knownRosterText(orm, workspaceId, day, limit, nameCursor(after)));
+    const scope = await scopeOf(request);
+    sendKnownText(request, response, await knownRosterText(orm, scope, day, limit, nameCursor(after)));
   });
   return router;
 }

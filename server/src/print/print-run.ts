@@ -1,4 +1,5 @@
 import { PDFDocument } from 'pdf-lib';
+import buildSheetPdf, { type BuildSheet } from '../bench/build-sheet-pdf.js';
 import cardPdf, { type PrintedCard } from '../card/card-pdf.js';
 import specSheetPdf, { type SpecSheet } from '../sheet/spec-sheet-pdf.js';
 import swapSheetPdf, { type SwapSheet } from './swap-sheet-pdf.js';
@@ -9,7 +10,8 @@ export type Paper =
   | { paper: 'sheet'; of: SpecSheet }
   | { paper: 'swaps'; of: SwapSheet }
   | { paper: 'card'; of: PrintedCard }
-  | { paper: 'tickets'; of: TicketSheet };
+  | { paper: 'tickets'; of: TicketSheet }
+  | { paper: 'build'; of: BuildSheet };
 
 /** Several papers of several players as one document, in order; each keeps its own size. Takes seconds, so it is run in a thread. */
 export default async function printRun(papers: readonly Paper[]): Promise<Uint8Array> {
@@ -33,5 +35,7 @@ function pdfOf(paper: Paper): Promise<Buffer> {
       return cardPdf(paper.of);
     case 'tickets':
       return ticketsPdf(paper.of);
+    case 'build':
+      return buildSheetPdf(paper.of);
   }
 }

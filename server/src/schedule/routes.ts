@@ -16,7 +16,7 @@ export function scheduleRoutes({ orm, weather, scopeOf, scoped }: RouteContext):
   const router = Router();
 
   router.get('/circuit', async (request, response) => {
-    sendKnownText(request, response, await knownCircuitText(orm, (await scopeOf(request)).workspaceId));
+    sendKnownText(request, response, await knownCircuitText(orm, await scopeOf(request)));
   });
 
   router.get('/courses/:courseId/forecast', async (request, response) => {

@@ -15,7 +15,7 @@ import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { knownText, type KnownText } from '../http/known-text.js';
 import { notFound, ruleBroken } from '../http/http-error.js';
 import type { ForecastPlace } from '../weather/forecast-source.js';
-import { inWorkspace } from '../workspaces/in-workspace.js';
+import { callInWorkspace, inWorkspace, sightKey, type Sight } from '../workspaces/in-workspace.js';
 import { REMOVED, rowView } from '../database/row-view.js';
 import { workspaceFilter } from '../workspaces/workspace.js';
 
@@ -85,16 +85,19 @@ export const courseView = rowView<CourseView>()(Course, { removed: REMOVED });
 export const seasonView = rowView<SeasonView>()(Season, { removed: REMOVED });
 export const eventView = rowView<EventView>()(Event, { removed: REMOVED });
 
+/** Which state of what a workspace plays is the newest; made anew whenever the tables are brought up to date. */
+export const CIRCUIT_REVISION_SQL = `
+  create or replace function circuit_revision(of_workspace uuid, of_players text) returns text language plpgsql as $$
+  begin
+    perform set_config('tasche.workspace', of_workspace::text, true), set_config('tasche.players', of_players, true);
+    return (select circuit_revision::text from workspace where id = of_workspace);
+  end $$`;
+
 /** Everything the workspace plays, as JSON text, packed; read anew only when a change of it has been made since. */
-export async function knownCircuitText(orm: MikroORM, workspaceId: string): Promise<KnownText> {
-  const [row] = await orm.em
-    .fork()
-    .execute<{ revision: string }[]>(
-      'select circuit_revision::text as revision from workspace where id = ?',
-      [workspaceId],
-    );
-  return knownText(`circuit ${workspaceId}`, row?.revision ?? '', async () =>
-    JSON.stringify(await inWorkspace(orm, workspaceId, readCircuit)),
+export async function knownCircuitText(orm: MikroORM, sight: Sight): Promise<KnownText> {
+  const revision = await callInWorkspace<string | null>(orm, sight, 'circuit_revision', []);
+  return knownText(`circuit ${sightKey(sight)}`, revision ?? '', async () =>
+    JSON.stringify(await inWorkspace(orm, sight, readCircuit)),
   );
 }
 

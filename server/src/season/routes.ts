@@ -20,7 +20,7 @@ export function seasonRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
     const playerId = idIn(request, 'playerId');
     const query = readQuery(request, seasonQuery);
     const today = query.today ?? new Date().toISOString().slice(0, 10);
-    const sheet = await readSheet(orm, (await scopeOf(request)).workspaceId, playerId, null);
+    const sheet = await readSheet(orm, await scopeOf(request), playerId, null);
     const events = await scoped(request, (em) =>
       em.find(Event, { removedAt: null }, { limit: MAX_EVENTS, orderBy: { id: 'asc' } }),
     );

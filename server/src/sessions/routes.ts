@@ -42,9 +42,9 @@ export function sessionRoutes({ orm, news, monitor, scopeOf, scoped }: RouteCont
     const { after: asked } = readQuery(request, liveQuery);
     // A browser that comes back says where it was by the header.
     const { after } = liveQuery.validateSync({ after: request.get('last-event-id') ?? asked });
-    const { workspaceId } = await scopeOf(request);
+    const sight = await scopeOf(request);
     const view = () => monitor?.view() ?? { state: 'none' as const, device: null, simulated: false };
-    await streamStrikes(response, { orm, workspaceId, sessionId, after, news, monitor: view });
+    await streamStrikes(response, { orm, sight, sessionId, after, news, monitor: view });
   });
 
   router.get('/sessions/:sessionId/set-aside', async (request, response) => {

@@ -8,7 +8,7 @@ import type { LockerDocument, SheetView } from '@tasche/contract';
 import type { Reading } from '@tasche/core';
 import { IsolationLevel, type EntityManager, type MikroORM } from '@mikro-orm/postgresql';
 import type { Response } from 'express';
-import { inWorkspace } from '../workspaces/in-workspace.js';
+import { inWorkspace, type Sight } from '../workspaces/in-workspace.js';
 
 /**
  * Sends a player's locker with its whole history, as docs/formats/locker.schema.json describes it. It is read in one
@@ -16,7 +16,7 @@ import { inWorkspace } from '../workspaces/in-workspace.js';
  */
 export async function streamLocker(
   orm: MikroORM,
-  workspaceId: string,
+  sight: Sight,
   sheet: SheetView,
   response: Response,
 ): Promise<void> {
@@ -25,7 +25,7 @@ export async function streamLocker(
   try {
     const write = (em: EntityManager) =>
       pipeline(Readable.from(lockerText(em, sheet)), createWriteStream(file, { mode: 0o600 }));
-    await inWorkspace(orm, workspaceId, write, IsolationLevel.REPEATABLE_READ);
+    await inWorkspace(orm, sight, write, IsolationLevel.REPEATABLE_READ);
     await pipeline(createReadStream(file), response);
   } catch (error) {
     // Who hung up needs no answer.

@@ -18,7 +18,8 @@ import * as yup from 'yup';
 import { applyChange, resultOf, touchedBy } from '../changes/apply-change.js';
 import { Change } from '../changes/change.js';
 import { badInput, ruleBroken } from '../http/http-error.js';
-import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
+import type { Scope } from '../people/scope.js';
+import { inWorkspace } from '../workspaces/in-workspace.js';
 import { readSheet } from './read-sheet.js';
 
 interface ImportRequest {
@@ -48,7 +49,7 @@ export async function importSheet(
 ): Promise<ImportAnswer> {
   const answered = request.take === 'none' ? null : await answeredBefore(orm, scope, request.changeId);
   if (answered) return answered;
-  const sheet = await readSheet(orm, scope.workspaceId, request.playerId, null);
+  const sheet = await readSheet(orm, scope, request.playerId, null);
   const { plan, extra } =
     request.format === 'csv' ? planCsv(request, sheet) : await planJson(orm, scope, request, sheet);
   if (request.take === 'none') return { plan, result: null };
@@ -72,7 +73,7 @@ export async function importSheet(
 
 /** What an import answered when it was first sent. */
 async function answeredBefore(orm: MikroORM, scope: Scope, changeId: string): Promise<ImportAnswer | null> {
-  return inWorkspace(orm, scope.workspaceId, async (em) => {
+  return inWorkspace(orm, scope, async (em) => {
     const done = await em.findOne(Change, { id: changeId });
     return done?.report
       ? {
@@ -124,7 +125,7 @@ async function planJson(
   sheet: SheetView,
 ): Promise<{ plan: ImportPlan; extra: Command[] }> {
   const document = readDocument(request.text);
-  const known = await inWorkspace(orm, scope.workspaceId, (em) =>
+  const known = await inWorkspace(orm, scope, (em) =>
     em.execute<{ clubId: string; key: string; value: never; takenOn: string }[]>(
       `select club_id as "clubId", key, value, taken_on::text as "takenOn" from reading
      where removed_at is null and club_id in (select id from club where player_id = ? and removed_at is null)`,

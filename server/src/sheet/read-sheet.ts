@@ -20,7 +20,7 @@ import type { RouteContext } from '../http/route-context.js';
 import { sendKnownText } from '../http/send-known-text.js';
 import { notFound } from '../http/http-error.js';
 import { planView } from '../plans/plan.js';
-import { callInWorkspace, inWorkspace } from '../workspaces/in-workspace.js';
+import { callInWorkspace, inWorkspace, sightKey, type Sight } from '../workspaces/in-workspace.js';
 
 /**
  * What `readSheetText` gives, as bytes; read anew only when a change has been made since.
@@ -28,14 +28,14 @@ import { callInWorkspace, inWorkspace } from '../workspaces/in-workspace.js';
  */
 export async function knownSheetText(
   orm: MikroORM,
-  workspaceId: string,
+  sight: Sight,
   playerId: string,
   asOf: string | null,
 ): Promise<KnownText> {
-  const revision = await revisionOf(orm, workspaceId, playerId);
+  const revision = await revisionOf(orm, sight, playerId);
   if (revision === null) throw notFound('player');
-  return knownText(`sheet ${workspaceId} ${playerId} ${asOf ?? ''}`, revision, () =>
-    readSheetText(orm, workspaceId, playerId, asOf),
+  return knownText(`sheet ${sightKey(sight)} ${playerId} ${asOf ?? ''}`, revision, () =>
+    readSheetText(orm, sight, playerId, asOf),
   );
 }
 
@@ -48,8 +48,8 @@ export function answerOfPlayer({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'sco
     what: string,
     read: (em: EntityManager) => Promise<unknown>,
   ): Promise<void> => {
-    const { workspaceId } = await scopeOf(request);
-    sendKnownText(request, response, await knownOfPlayer(orm, workspaceId, playerId, what, read));
+    const sight = await scopeOf(request);
+    sendKnownText(request, response, await knownOfPlayer(orm, sight, playerId, what, read));
   };
 }
 
@@ -60,15 +60,15 @@ export function answerOfPlayer({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'sco
  */
 async function knownOfPlayer(
   orm: MikroORM,
-  workspaceId: string,
+  sight: Sight,
   playerId: string,
   what: string,
   read: (em: EntityManager) => Promise<unknown>,
 ): Promise<KnownText> {
-  const revision = await revisionOf(orm, workspaceId, playerId);
+  const revision = await revisionOf(orm, sight, playerId);
   if (revision === null) throw notFound('player');
-  return knownText(`${what} ${workspaceId} ${playerId}`, revision, async () =>
-    JSON.stringify(await inWorkspace(orm, workspaceId, read)),
+  return knownText(`${what} ${sightKey(sight)} ${playerId}`, revision, async () =>
+    JSON.stringify(await inWorkspace(orm, sight, read)),
   );
 }
 
@@ -79,9 +79,9 @@ const nextQuestion = new Map<string, { running: Promise<unknown>; next?: Promise
  * The number of a player's newest state. Whoever asks while a question is on its way waits for the one after it, so that many readers
  * cost one query and none is told of a state older than its own asking.
  */
-function revisionOf(orm: MikroORM, workspaceId: string, playerId: string): Promise<string | null> {
-  const key = `${workspaceId} ${playerId}`;
-  const ask = () => callInWorkspace<string | null>(orm, workspaceId, 'sheet_revision', [playerId]);
+function revisionOf(orm: MikroORM, sight: Sight, playerId: string): Promise<string | null> {
+  const key = `${sightKey(sight)} ${playerId}`;
+  const ask = () => callInWorkspace<string | null>(orm, sight, 'sheet_revision', [playerId]);
   const standing = nextQuestion.get(key);
   if (standing)
     return (standing.next ??= standing.running.then(
@@ -109,11 +109,11 @@ function revisionOf(orm: MikroORM, workspaceId: string, playerId: string): Promi
  */
 async function readSheetText(
   orm: MikroORM,
-  workspaceId: string,
+  sight: Sight,
   playerId: string,
   asOf: string | null,
 ): Promise<string> {
-  const text = await callInWorkspace<string | null>(orm, workspaceId, 'sheet_text', [playerId, asOf]);
+  const text = await callInWorkspace<string | null>(orm, sight, 'sheet_text', [playerId, asOf]);
   if (text === null) throw notFound('player');
   return text;
 }
@@ -121,11 +121,11 @@ async function readSheetText(
 /** The same, read. */
 export async function readSheet(
   orm: MikroORM,
-  workspaceId: string,
+  sight: Sight,
   playerId: string,
   asOf: string | null,
 ): Promise<SheetView> {
-  return JSON.parse(await readSheetText(orm, workspaceId, playerId, asOf)) as SheetView;
+  return JSON.parse(await readSheetText(orm, sight, playerId, asOf)) as SheetView;
 }
 
 /** One page of a player's changes, the newest first; undone ones too, marked, but not the undoing itself. */

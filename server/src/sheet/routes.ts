@@ -54,14 +54,14 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
     sendKnownText(
       request,
       response,
-      await knownSheetText(orm, (await scopeOf(request)).workspaceId, playerId, asOf ?? null),
+      await knownSheetText(orm, await scopeOf(request), playerId, asOf ?? null),
     );
   });
 
   router.get('/players/:playerId/sheet.csv', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { asOf, bag, unit } = readQuery(request, printQuery);
-    const sheet = await readSheet(orm, (await scopeOf(request)).workspaceId, playerId, asOf ?? null);
+    const sheet = await readSheet(orm, await scopeOf(request), playerId, asOf ?? null);
     response
       .attachment(`${fileName(sheet.player.name)}.csv`)
       .type('text/csv')
@@ -70,16 +70,16 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
 
   router.get('/players/:playerId/locker.json', async (request, response) => {
     const playerId = idIn(request, 'playerId');
-    const { workspaceId } = await scopeOf(request);
-    const sheet = await readSheet(orm, workspaceId, playerId, null);
+    const scope = await scopeOf(request);
+    const sheet = await readSheet(orm, scope, playerId, null);
     response.attachment(`${fileName(sheet.player.name)}.json`).type('json');
-    await streamLocker(orm, workspaceId, sheet, response);
+    await streamLocker(orm, scope, sheet, response);
   });
 
   router.get('/players/:playerId/sheet.pdf', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { asOf, bag, unit, builder } = readQuery(request, printQuery);
-    const sheet = await readSheet(orm, (await scopeOf(request)).workspaceId, playerId, asOf ?? null);
+    const sheet = await readSheet(orm, await scopeOf(request), playerId, asOf ?? null);
     const bagId = bag ?? sheet.bags.find((one) => one.gamer)?.id;
     const spec: SpecSheet = {
       player: sheet.player,

@@ -13,16 +13,30 @@ const TICKETS_ON_A_SHEET = 200;
 /** The specs of a day, or those in force now. */
 const SPEC = `case when day is not null then spec_as_of(id, day) when spec_due <= today then spec_as_of(id, today) else spec end`;
 
+/** The state of a player's sheet; where a reading has come to its day since the last change, the day is part of it. */
+export const SHEET_REVISION_SQL = `
+  create or replace function sheet_revision(of_workspace uuid, of_players text, of_player uuid) returns text language plpgsql as $$
+  declare
+    today date := (now() at time zone 'UTC')::date;
+  begin
+    perform set_config('tasche.workspace', of_workspace::text, true), set_config('tasche.players', of_players, true);
+    return (
+      select revision::text || case
+        when exists (select 1 from club where player_id = one.id and spec_due <= today and removed_at is null) then ' ' || today::text
+        else '' end
+      from player one where id = of_player);
+  end $$`;
+
 /**
  * The function that writes a whole SheetView as text, from the entities' own views; made anew whenever the tables are brought up to date.
  * Row-level security holds inside; the setting ends with the transaction.
  */
 export const SHEET_TEXT_SQL = `
-  create or replace function sheet_text(of_workspace uuid, of_player uuid, day date) returns text language plpgsql as $$
+  create or replace function sheet_text(of_workspace uuid, of_players text, of_player uuid, day date) returns text language plpgsql as $$
   declare
     today date := (now() at time zone 'UTC')::date;
   begin
-    perform set_config('tasche.workspace', of_workspace::text, true);
+    perform set_config('tasche.workspace', of_workspace::text, true), set_config('tasche.players', of_players, true);
     return (
       with shown as (
         select * from plan where player_id = of_player and removed_at is null order by starts_on desc, id limit ${PLANS_ON_A_SHEET}

@@ -26,7 +26,8 @@ import { ChangeRecorder } from '../changes/change-recorder.js';
 import { Club } from '../clubs/club.js';
 import { badInput, notFound } from '../http/http-error.js';
 import type { Session } from '../sessions/session.js';
-import { inWorkspace, type Scope } from '../workspaces/in-workspace.js';
+import type { Scope } from '../people/scope.js';
+import { inWorkspace } from '../workspaces/in-workspace.js';
 import { fileRows, splitOrder } from './file-rows.js';
 import type { ReceivedFile } from './received-file.js';
 import {
@@ -69,7 +70,7 @@ export async function importStrikes(
   const { order: sent, file: unread } = await splitOrder(received.read());
   await unread[Symbol.asyncIterator]().return?.();
   const order = parseStrikeImportOrder(sent);
-  return inWorkspace(orm, scope.workspaceId, async (em) => {
+  return inWorkspace(orm, scope, async (em) => {
     const { file } = await splitOrder(received.read());
     await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 4))', [playerId]);
     const done = await em.findOne(Change, { id: changeId });
@@ -156,6 +157,7 @@ export async function importStrikes(
     await finish(recorder, {
       id: changeId,
       who: scope.who,
+      personId: scope.personId,
       why: '',
       playerId,
       undoesId: null,

@@ -1,0 +1,86 @@
+import type { Command } from './commands/commands.js';
+import { subjectOf } from './commands/commands.js';
+
+/** What somebody is in a workspace. */
+export const ROLES = ['owner', 'rep', 'assistant', 'player', 'caddie'] as const;
+export type Role = (typeof ROLES)[number];
+
+export const ROLE_WORDS: Readonly<Record<Role, { name: string; may: string }>> = {
+  owner: { name: 'Owner', may: 'everything, and says who gets in' },
+  rep: { name: 'Rep', may: 'everything about players, courses and events; shares papers' },
+  assistant: { name: 'Assistant', may: 'reads all; bench jobs, checks, club data and range sessions' },
+  player: { name: 'Player', may: 'their own locker, bags, plans and sessions' },
+  caddie: { name: 'Caddie or coach', may: 'reads; writes notes' },
+};
+
+/** Roles that may be kept to some players; a player always is. */
+export const isKeptToPlayers = (role: Role): boolean => role === 'player' || role === 'caddie';
+
+/** What a route asks of whoever calls it. */
+export const RIGHTS = ['read', 'write', 'import', 'undo', 'share', 'bench', 'people'] as const;
+export type Right = (typeof RIGHTS)[number];
+
+const RIGHTS_OF: Readonly<Record<Role, readonly Right[]>> = {
+  owner: ['read', 'write', 'import', 'undo', 'share', 'bench', 'people'],
+  rep: ['read', 'write', 'import', 'undo', 'share', 'bench'],
+  assistant: ['read', 'write', 'import', 'undo', 'bench'],
+  player: ['read', 'write', 'import', 'undo', 'share', 'bench'],
+  caddie: ['read', 'write', 'undo'],
+};
+
+export function hasRight(role: Role, right: Right): boolean {
+  return RIGHTS_OF[role].includes(right);
+}
+
+/** Whether somebody may take back what another person did; everybody may take back their own. */
+export function mayUndoOthers(role: Role): boolean {
+  return role === 'owner' || role === 'rep' || role === 'player';
+}
+
+/** What an assistant does: at the bench, with a gauge, on the range. */
+const OF_ASSISTANTS: ReadonlySet<Command['do']> = new Set([
+  'editClub',
+  'addTicket',
+  'editTicket',
+  'finishTicket',
+  'removeTicket',
+  'addSession',
+  'editSession',
+  'addStrikes',
+  'editStrikes',
+]);
+/** The one field a caddie or coach writes, by command. */
+const NOTES: Partial<Record<Command['do'], string>> = {
+  editPlayer: 'notes',
+  editBag: 'note',
+  editSession: 'notes',
+};
+const WORKSPACE_KINDS: readonly string[] = ['course', 'season', 'event'];
+
+/** Whether somebody of that role may do this to rows they can see. */
+export function mayDo(role: Role, command: Command): boolean {
+  switch (role) {
+    case 'owner':
+    case 'rep':
+      return true;
+    case 'assistant':
+      return OF_ASSISTANTS.has(command.do);
+    case 'player':
+      return command.do !== 'addPlayer' && !WORKSPACE_KINDS.includes(subjectOf(command).kind);
+    case 'caddie':
+      return writesNotesOnly(command);
+  }
+}
+
+function writesNotesOnly(command: Command): boolean {
+  const field = NOTES[command.do];
+  if (field === undefined) return false;
+  const { do: _do, set, ...others } = command as Command & { set?: object };
+  const about = ['version', 'playerId', 'bagId', 'sessionId'];
+  return Object.keys(set ?? {}).join() === field && Object.keys(others).every((name) => about.includes(name));
+}
+
+/** Whether somebody of that role changes anything but notes. */
+export function mayWrite(role: Role): boolean {
+  return role !== 'caddie';
+}

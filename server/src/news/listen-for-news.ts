@@ -1,0 +1,129 @@
+import { EventEmitter } from 'node:events';
+import type { EntityManager } from '@mikro-orm/postgresql';
+import pg from 'pg';
+import type { Logger } from 'pino';
+
+const STRIKES = 'tasche_strikes';
+const CHANGES = 'tasche_changes';
+/** PostgreSQL takes 8,000 bytes; a change of more players than this is told as one of anybody's. */
+const MAX_NAMED_PLAYERS = 60;
+const MAX_SUMMARY = 400;
+const FIRST_WAIT_MS = 500;
+const LONGEST_WAIT_MS = 10_000;
+
+/** A change somebody made, as it is told. */
+export interface ChangeNews {
+  workspaceId: string;
+  changeId: string;
+  /** Null where it is of too many to be named. */
+  playerIds: readonly string[] | null;
+  who: string;
+  summary: string;
+  schedule: boolean;
+}
+
+/** Tells who listens here what happened, whichever server it happened at. */
+export interface News {
+  /** A session has new strikes; also told when some may have gone by unheard. */
+  onStrikes(sessionId: string, listener: () => void): () => void;
+  /** Something was changed in a workspace; null when some changes may have gone by unheard. */
+  onChanges(workspaceId: string, listener: (news: ChangeNews | null) => void): () => void;
+  close(): Promise<void>;
+}
+
+/** Called inside the transaction that keeps the strikes; the news goes out when it is committed. */
+export async function tellOfStrikes(em: EntityManager, sessionId: string): Promise<void> {
+  await em.execute(`select pg_notify('${STRIKES}', ?)`, [sessionId]);
+}
+
+/** Called inside the transaction of a change; the news goes out when it is committed. */
+export async function tellOfChange(
+  em: EntityManager,
+  news: ChangeNews & { playerIds: readonly string[] },
+): Promise<void> {
+  const told: ChangeNews = {
+    ...news,
+    playerIds: news.playerIds.length > MAX_NAMED_PLAYERS ? null : news.playerIds,
+    summary: news.summary.slice(0, MAX_SUMMARY),
+    who: news.who.slice(0, 80),
+  };
+  await em.execute(`select pg_notify('${CHANGES}', ?)`, [JSON.stringify(told)]);
+}
+
+/**
+ * Listens to the database on a connection of its own, taken up again when it is lost. News that went by meanwhile is not lost on anybody:
+ * listeners also look by themselves now and then, and whoever is connected anew is told to.
+ */
+export function listenForNews(databaseUrl: string, log: Logger): News {
+  const events = new EventEmitter().setMaxListeners(0);
+  let client: pg.Client | undefined;
+  let closed = false;
+  let wait = FIRST_WAIT_MS;
+  let timer: NodeJS.Timeout | undefined;
+
+  const again = () => {
+    if (closed || timer) return;
+    timer = setTimeout(() => {
+      timer = undefined;
+      void connect();
+    }, wait);
+    timer.unref();
+    wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+  };
+  const connect = async () => {
+    const fresh = new pg.Client({
+      connectionString: databaseUrl,
+      application_name: 'tasche news',
+      connectionTimeoutMillis: 3000,
+    });
+    fresh.on('error', () => {
+      if (client === fresh) {
+        client = undefined;
+        again();
+      }
+    });
+    fresh.on('end', () => {
+      if (client === fresh) {
+        client = undefined;
+        again();
+      }
+    });
+    fresh.on('notification', ({ channel, payload }) => {
+      if (!payload) return;
+      if (channel === STRIKES) events.emit(`strikes ${payload}`);
+      else {
+        const change = JSON.parse(payload) as ChangeNews;
+        events.emit(`changes ${change.workspaceId}`, change);
+      }
+    });
+    try {
+      await fresh.connect();
+      await fresh.query(`listen ${STRIKES}; listen ${CHANGES}`);
+      if (closed) {
+        await fresh.end();
+        return;
+      }
+      client = fresh;
+      wait = FIRST_WAIT_MS;
+      for (const name of events.eventNames()) events.emit(name, null);
+    } catch (err) {
+      log.warn({ err }, 'no news yet');
+      await fresh.end().catch(() => undefined);
+      again();
+    }
+  };
+  void connect();
+  const heard = (name: string, listener: (news: ChangeNews | null) => void) => {
+    events.on(name, listener);
+    return () => events.off(name, listener);
+  };
+  return {
+    onStrikes: (sessionId, listener) => heard(`strikes ${sessionId}`, listener),
+    onChanges: (workspaceId, listener) => heard(`changes ${workspaceId}`, listener),
+    async close() {
+      closed = true;
+      clearTimeout(timer);
+      await client?.end().catch(() => undefined);
+    },
+  };
+}

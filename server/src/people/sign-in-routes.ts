@@ -1,0 +1,177 @@
+import { linkKeySchema, plainEmail, signInSchema, useLinkSchema, wholeDocument } from '@tasche/contract';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import { Router, type Request } from 'express';
+import { v4 as newId } from 'uuid';
+import { HttpError, conflict, ruleBroken } from '../http/http-error.js';
+import { jsonBody, type RouteContext } from '../http/route-context.js';
+import { asAsker, tellOf } from '../workspaces/in-workspace.js';
+import { note } from './audit.js';
+import { beginSession, endSession } from './browser-sessions.js';
+import { identityOf, signedInView, signedOut } from './identify.js';
+import { readLink, withLink } from './one-time-links.js';
+import { hashPassword } from './passwords.js';
+import { Membership, Person, type OneTimeLink } from './person.js';
+import { signIn } from './sign-in.js';
+
+const signInBody = wholeDocument(signInSchema);
+const keyBody = wholeDocument(linkKeySchema);
+const useBody = wholeDocument(useLinkSchema);
+
+/** How somebody gets in and out. */
+export function signInRoutes({ orm, identify, scopeOf, people }: RouteContext): Router {
+  const router = Router();
+
+  router.post('/sign-in', async (request, response) => {
+    requirePrivacy(request);
+    const form = signInBody.validateSync(jsonBody(request), { strict: true });
+    const person = await signIn(orm, required(people).tries, request, form);
+    await enter(orm, request, person.id, { stay: form.stay === true });
+    response.json(await signedInView(orm, await identify(request)));
+  });
+
+  router.post('/sign-out', async (request, response) => {
+    const { personId, who, workspaceId, means } = await scopeOf(request);
+    if (means !== 'session') throw ruleBroken('Nobody is signed in by a session here.');
+    await asAsker(orm, { personId, workspaceId }, (em) =>
+      note(em, request, { personId, who, workspaceId }, 'signed out'),
+    );
+    await endSession(request);
+    response.json({ ok: true });
+  });
+
+  router.post('/links/look', async (request, response) => {
+    const { key } = keyBody.validateSync(jsonBody(request), { strict: true });
+    response.json(await readLink(orm, key));
+  });
+
+  // Whoever has no account yet makes one with the link; whoever lost their password sets a new one.
+  router.post('/links/use', async (request, response) => {
+    requirePrivacy(request);
+    const form = useBody.validateSync(jsonBody(request), { strict: true });
+    const passwordHash = await hashPassword(form.password);
+    const person = await withLink(orm, form.key, async (em, link) => {
+      if (link.purpose === 'reset') return reset(em, request, link, passwordHash);
+      const email = plainEmail(form.email ?? link.email);
+      const name = form.name?.trim() ?? '';
+      if (email === '' || name === '')
+        throw ruleBroken('Say your name and e-mail address; you sign in with the address.');
+      const id = newId();
+      await tellOf(em, { personId: id, workspaceId: link.workspaceId!, key: email });
+      if (await em.findOne(Person, { email }))
+        throw conflict(
+          'Somebody of that address has an account already: sign in first, then open the link again.',
+        );
+      em.create(
+        Person,
+        { id, email, name, passwordHash, codeSecret: null, codeStep: 0, recoveryCodes: [] },
+        { persist: true },
+      );
+      await em.flush();
+      await join(em, request, link, { id, name });
+      return { id, name };
+    });
+    await required(people).sessions.end(person.id, { allBut: null });
+    await enter(orm, request, person.id, { stay: false });
+    response.json(await signedInView(orm, await identify(request)));
+  });
+
+  // Whoever has an account takes an invitation up as who they are.
+  router.post('/links/join', async (request, response) => {
+    const { key } = keyBody.validateSync(jsonBody(request), { strict: true });
+    const { personId, who } = await scopeOf(request);
+    if (personId === null) throw signedOut('Sign in first.');
+    const workspaceId = await withLink(orm, key, async (em, link) => {
+      if (link.purpose !== 'invitation') throw ruleBroken('That link is no invitation.');
+      await tellOf(em, { personId, workspaceId: link.workspaceId! });
+      if (await em.findOne(Membership, { workspaceId: link.workspaceId!, personId }))
+        throw conflict('You are in that workspace already.');
+      await join(em, request, link, { id: personId, name: who });
+      return link.workspaceId!;
+    });
+    request.session.workspaceId = workspaceId;
+    response.json(await signedInView(orm, await identify(request)));
+  });
+  return router;
+}
+
+/** Makes somebody a member as the link says, and uses the link up. */
+async function join(
+  em: EntityManager,
+  request: Request,
+  link: OneTimeLink,
+  { id, name }: { id: string; name: string },
+): Promise<void> {
+  const { workspaceId, role, playerIds } = link;
+  em.create(
+    Membership,
+    { workspaceId: workspaceId!, personId: id, role: role!, playerIds: playerIds ?? null },
+    { persist: true },
+  );
+  link.usedAt = new Date();
+  await note(em, request, { personId: id, who: name, workspaceId: workspaceId! }, 'joined', `as ${role}`);
+  await em.flush();
+}
+
+/** Sets a new password; the second factor goes too, for whoever resets may have lost it with the phone. */
+async function reset(
+  em: EntityManager,
+  request: Request,
+  link: OneTimeLink,
+  passwordHash: string,
+): Promise<{ id: string; name: string }> {
+  const id = link.personId!;
+  await tellOf(em, { personId: id, workspaceId: link.workspaceId!, key: link.keyHash });
+  const person = await em.findOneOrFail(Person, { id });
+  Object.assign(person, { passwordHash, codeSecret: null, codeStep: 0, recoveryCodes: [] });
+  link.usedAt = new Date();
+  await note(
+    em,
+    request,
+    { personId: id, who: person.name, workspaceId: link.workspaceId! },
+    'password changed',
+    'by a link',
+  );
+  await em.flush();
+  return { id, name: person.name };
+}
+
+/** A password goes over a line nobody looks on, or over none. */
+export function requirePrivacy(request: Request): void {
+  if ((request as Partial<Request>).session) return;
+  throw new HttpError(403, {
+    error: 'forbidden',
+    message: 'Nobody signs in over plain HTTP from another machine. Open the https address of this server.',
+  });
+}
+
+/** @throws HttpError where nobody signs in to this server */
+function required(people: RouteContext['people']): NonNullable<RouteContext['people']> {
+  if (!people) throw ruleBroken('Nobody signs in to this server.');
+  return people;
+}
+
+/** Begins the session of somebody who is let in, in the first of their workspaces. */
+export async function enter(
+  orm: MikroORM,
+  request: Request,
+  personId: string,
+  { stay }: { stay: boolean },
+): Promise<void> {
+  const identity = await identityOf(orm, personId);
+  const place = identity?.workspaces[0];
+  if (!place)
+    throw new HttpError(403, {
+      error: 'forbidden',
+      message: 'You are in no workspace any more. Ask an owner for an invitation.',
+    });
+  await beginSession(request, { personId, workspaceId: place.id, stay });
+  await asAsker(orm, { personId, workspaceId: place.id }, (em) =>
+    note(
+      em,
+      request,
+      { personId, who: identity.name, workspaceId: place.id },
+      'signed in',
+      stay ? 'stays signed in' : '',
+    ),
+  );
+}
