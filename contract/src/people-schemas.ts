@@ -10,10 +10,10 @@ export const MIN_PASSWORD = 12;
 const MAX_PASSWORD = 128;
 const MIN_DIFFERENT = 5;
 export const MAX_PEOPLE = 500;
-export const MAX_KEPT_PLAYERS = 200;
+const MAX_KEPT_PLAYERS = 200;
 /** Days an invitation, a reset and a share may stand. */
 export const INVITATION_DAYS = 7;
-export const MAX_SHARE_DAYS = 365;
+const MAX_SHARE_DAYS = 365;
 export const MAX_TOKEN_DAYS = 365;
 
 export const emailSchema = yup
@@ -72,8 +72,6 @@ export const useLinkSchema = shape({
   email: emailSchema.label('E-mail'),
   password: required(passwordSchema).label('Password'),
 });
-/** An invitation taken up by somebody who has an account. */
-export const joinSchema = linkKeySchema;
 
 export const passwordChangeSchema = shape({
   current: required(anyPasswordSchema).label('Present password'),
@@ -110,13 +108,14 @@ export const sessionEndSchema = shape({ id: required(textSchema(100)) });
 export const passkeyNameSchema = shape({ name: required(nameSchema).label('Name') });
 
 /** Papers a link may open. */
-export const SHARED_PAPERS = ['spec-sheet', 'swap-sheet', 'card', 'build-sheet'] as const;
+export const SHARED_PAPERS = ['spec-sheet', 'swap-sheet', 'card', 'build-sheet', 'calendar'] as const;
 export type SharedPaper = (typeof SHARED_PAPERS)[number];
 export const SHARED_PAPER_WORDS: Readonly<Record<SharedPaper, string>> = {
   'spec-sheet': 'Spec sheet',
   'swap-sheet': 'Swap sheet',
   card: 'Card',
   'build-sheet': 'Build sheet',
+  calendar: 'Calendar feed',
 };
 export const shareSchema = shape({
   paper: required(yup.string().strict().oneOf(SHARED_PAPERS, '${path} must be a paper')).label('Paper'),
@@ -126,7 +125,6 @@ export const shareSchema = shape({
   clubId: idSchema,
   days: required(yup.number().strict().integer().min(1).max(MAX_SHARE_DAYS)).label('Days'),
 });
-export type ShareOrder = yup.InferType<typeof shareSchema>;
 
 /** What a script may do with a token; never more than the person it belongs to. */
 export const TOKEN_SCOPES = ['read', 'write'] as const;
@@ -139,7 +137,6 @@ export const tokenSchema = shape({
     .required('${path} is missing'),
   endsOn: required(dateSchema).label('Ends on'),
 });
-export type TokenOrder = yup.InferType<typeof tokenSchema>;
 
 /** Who is signed in, where, as what. */
 export interface SignedInView {

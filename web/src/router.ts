@@ -186,6 +186,24 @@ export const router = createRouter({
       meta: { title: 'Tickets' },
     },
     {
+      path: '/welcome',
+      name: 'welcome',
+      component: () => import('./people/WelcomeView.vue'),
+      meta: { title: 'Welcome' },
+    },
+    {
+      path: '/account',
+      name: 'account',
+      component: () => import('./people/AccountView.vue'),
+      meta: { title: 'Account' },
+    },
+    {
+      path: '/people',
+      name: 'people',
+      component: () => import('./people/PeopleView.vue'),
+      meta: { title: 'People' },
+    },
+    {
       path: '/seasons',
       name: 'seasons',
       component: () => import('./courses/SeasonsView.vue'),

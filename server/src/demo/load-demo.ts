@@ -18,7 +18,7 @@ import { DEMO_SESSIONS, demoStrikes } from './demo-sessions.js';
 import { DEMO_COURSES, DEMO_EVENTS, DEMO_SEASONS } from './meridian-courses.js';
 import { DEMO_PLAYERS, REP, WORKSPACE_NAME, type DemoPlayer } from './meridian-swing.js';
 
-export const DEMO_WORKSPACE = '7a5c4e00-0000-4000-8000-00000000de30';
+const DEMO_WORKSPACE = '7a5c4e00-0000-4000-8000-00000000de30';
 const BY_REP: Scope = { workspaceId: DEMO_WORKSPACE, who: REP, personId: null, role: 'owner' };
 const SHEET_WRITTEN_ON = '2026-09-26';
 

@@ -1,4 +1,4 @@
-import { hasRight, type Role, type SignedInView } from '@tasche/contract';
+import type { Role, SignedInView } from '@tasche/contract';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Request } from 'express';
 import type { SessionData } from 'express-session';
@@ -103,6 +103,3 @@ export async function signedInView(orm: MikroORM, signedIn: SignedIn): Promise<S
 export function signedOut(message: string): HttpError {
   return new HttpError(401, { error: 'signed-out', message });
 }
-
-/** Whether somebody may say who else gets in. */
-export const isOwner = ({ role }: { role: Role }): boolean => hasRight(role, 'people');

@@ -1,11 +1,13 @@
 import { MAX_EVENTS, dateSchema, seasonOf, writeSeasonCsv, type PlayerSeasonView } from '@tasche/contract';
 import { dayPlus } from '@tasche/core';
+import type { MikroORM } from '@mikro-orm/postgresql';
 import { Router, type Request } from 'express';
 import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
 import { fileName, idIn, type RouteContext } from '../http/route-context.js';
 import { Event, eventView } from '../schedule/schedule-rows.js';
 import { readSheet } from '../sheet/read-sheet.js';
+import { inWorkspace, type Sight } from '../workspaces/in-workspace.js';
 import { seasonCalendar } from './season-calendar.js';
 
 const seasonQuery = yup.object({ from: dateSchema, to: dateSchema, today: dateSchema });
@@ -13,25 +15,39 @@ const seasonQuery = yup.object({ from: dateSchema, to: dateSchema, today: dateSc
 const DAYS_BACK = 92;
 const DAYS_ON = 730;
 
-export function seasonRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
+interface NamedSeason extends PlayerSeasonView {
+  /** The player's. */
+  name: string;
+}
+
+/** A player's season from one day to another. @throws HttpError 404 */
+export async function readSeason(
+  orm: MikroORM,
+  sight: Sight,
+  playerId: string,
+  span: { from?: string | undefined; to?: string | undefined; today?: string | undefined } = {},
+): Promise<NamedSeason> {
+  const today = span.today ?? new Date().toISOString().slice(0, 10);
+  const sheet = await readSheet(orm, sight, playerId, null);
+  const events = await inWorkspace(orm, sight, (em) =>
+    em.find(Event, { removedAt: null }, { limit: MAX_EVENTS, orderBy: { id: 'asc' } }),
+  );
+  const season = seasonOf(
+    sheet,
+    events.map((event) => eventView.of(event)),
+    span.from ?? dayPlus(today, -DAYS_BACK),
+    span.to ?? dayPlus(today, DAYS_ON),
+    today,
+  );
+  return { ...season, name: sheet.player.name };
+}
+
+export function seasonRoutes({ orm, scopeOf }: RouteContext): Router {
   const router = Router();
 
-  async function read(request: Request): Promise<PlayerSeasonView & { name: string }> {
+  async function read(request: Request): Promise<NamedSeason> {
     const playerId = idIn(request, 'playerId');
-    const query = readQuery(request, seasonQuery);
-    const today = query.today ?? new Date().toISOString().slice(0, 10);
-    const sheet = await readSheet(orm, await scopeOf(request), playerId, null);
-    const events = await scoped(request, (em) =>
-      em.find(Event, { removedAt: null }, { limit: MAX_EVENTS, orderBy: { id: 'asc' } }),
-    );
-    const season = seasonOf(
-      sheet,
-      events.map((event) => eventView.of(event)),
-      query.from ?? dayPlus(today, -DAYS_BACK),
-      query.to ?? dayPlus(today, DAYS_ON),
-      today,
-    );
-    return { ...season, name: sheet.player.name };
+    return readSeason(orm, await scopeOf(request), playerId, readQuery(request, seasonQuery));
   }
 
   // The address of a feed, and a file.

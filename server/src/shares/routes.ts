@@ -15,6 +15,8 @@ import { hashOfKey, newKey } from '../people/keys.js';
 import { originOf } from '../people/people-routes.js';
 import { Player } from '../players/player.js';
 import type { Paper } from '../print/print-run.js';
+import { readSeason } from '../season/routes.js';
+import { seasonCalendar } from '../season/season-calendar.js';
 import { runInThread } from '../threads/thread-pool.js';
 import { asAsker } from '../workspaces/in-workspace.js';
 import { Share } from './share.js';
@@ -120,11 +122,16 @@ export function shareRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
     // The link sees its player and nobody else.
     const sight = { workspaceId, playerIds: [playerId] };
     const { papers, name } = await sharedPaper(orm, sight, share, originOf(request));
-    const pdf = await runInThread<Paper[], Uint8Array>(
-      new URL('../print/print-run.ts', import.meta.url),
-      papers,
-      hungUp(response),
-    );
+    const file =
+      share.paper === 'calendar'
+        ? seasonCalendar(name, (await readSeason(orm, sight, playerId)).entries, new Date().toISOString())
+        : Buffer.from(
+            await runInThread<Paper[], Uint8Array>(
+              new URL('../print/print-run.ts', import.meta.url),
+              papers,
+              hungUp(response),
+            ),
+          );
     await asAsker(orm, sight, (em) =>
       em.execute('insert into share_opening (workspace_id, share_id, address, agent) values (?, ?, ?, ?)', [
         workspaceId,
@@ -133,10 +140,12 @@ export function shareRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
         (request.get('user-agent') ?? '').slice(0, MAX_AGENT),
       ]),
     );
+    const [type, ending] =
+      share.paper === 'calendar' ? ['text/calendar; charset=utf-8', 'ics'] : ['application/pdf', 'pdf'];
     response
-      .type('application/pdf')
-      .setHeader('content-disposition', `inline; filename="${fileName(name)}-${share.paper}.pdf"`);
-    response.send(Buffer.from(pdf));
+      .type(type!)
+      .setHeader('content-disposition', `inline; filename="${fileName(name)}-${share.paper}.${ending}"`);
+    response.send(file);
   }
 }
 

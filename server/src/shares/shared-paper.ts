@@ -7,7 +7,7 @@ import { readSheet } from '../sheet/read-sheet.js';
 import { inWorkspace, type Sight } from '../workspaces/in-workspace.js';
 import type { Share } from './share.js';
 
-const PAPER_OF: Readonly<Record<Exclude<SharedPaper, 'build-sheet'>, PaperName>> = {
+const PAPER_OF: Readonly<Record<Exclude<SharedPaper, 'build-sheet' | 'calendar'>, PaperName>> = {
   'spec-sheet': 'sheet',
   'swap-sheet': 'swaps',
   card: 'card',
@@ -26,6 +26,7 @@ export async function sharedPaper(
 ): Promise<{ papers: Paper[]; name: string }> {
   const sheet = await readSheet(orm, sight, playerId, null);
   const today = new Date().toISOString().slice(0, 10);
+  if (paper === 'calendar') return { papers: [], name: sheet.player.name };
   if (paper === 'build-sheet') return buildPaper(sheet, question.clubId, origin, today);
   const isOfPlan = paper !== 'spec-sheet' && question.planId !== undefined;
   const planned = isOfPlan

@@ -10,7 +10,7 @@ export interface Sight {
 }
 
 /** What a transaction knows of whoever asks: all of it may be left out, and then nothing of it is seen. */
-export interface Asker extends Partial<Sight> {
+interface Asker extends Partial<Sight> {
   personId?: string | null;
   /** What they hold in their hand: the hash of a key, an e-mail address, the id of a passkey. */
   key?: string;

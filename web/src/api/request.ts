@@ -1,5 +1,6 @@
 import { createEventHook } from '@vueuse/core';
-import type { Problem } from '@tasche/contract';
+import type { Problem, SignedInView } from '@tasche/contract';
+import { signedIn, signedOut, writeHeaders } from './signed-in';
 
 /** The server said no, in its own words. */
 export class ApiError extends Error {
@@ -15,7 +16,12 @@ export class ApiError extends Error {
 
 /** Nobody answered, or not so that it can be understood, or the fault was not ours: worth trying again. */
 export class NetworkError extends Error {
-  override readonly name = 'Away';
+  override readonly name: string = 'Away';
+}
+
+/** Nobody is signed in: once somebody is, it is worth trying again. */
+export class SignedOutError extends NetworkError {
+  override readonly name = 'SignedOut';
 }
 
 /** Told every answer to a question, before it is read. */
@@ -31,25 +37,56 @@ const NOT_NOW = [408, 425, 429];
  * @throws ApiError when it answers no and says why, Away when it does not answer, or its answer settles nothing
  */
 export async function request<T>(path: string, init?: RequestInit): Promise<T> {
+  let { response, answer } = await ask(path, init);
+  if (response.status === 403 && problemIn(answer)?.error === 'page-too-old') {
+    // The session was begun anew, in another tab perhaps: what goes back with it is another.
+    const again = await ask('/signed-in');
+    if (again.response.ok) signedIn.value = again.answer as SignedInView;
+    ({ response, answer } = await ask(path, init));
+  }
+  if (response.ok) return answer as T;
+  const problem = problemIn(answer);
+  if (response.status === 401) {
+    await signedOut.trigger();
+    throw new SignedOutError(problem?.message ?? 'Sign in first.');
+  }
+  if (!problem || response.status >= 500 || NOT_NOW.includes(response.status)) {
+    throw new NetworkError(problem?.message ?? `The server answered ${response.status}.`);
+  }
+  throw new ApiError(response.status, problem);
+}
+
+/**
+ * Asks something before anybody is signed in: that the server does not know who asks is its answer, and no sign that
+ * somebody was signed out.
+ */
+export async function requestAtDoor<T>(path: string, body: unknown): Promise<T> {
+  const { response, answer } = await ask(path, writing(body));
+  if (response.ok) return answer as T;
+  const problem = problemIn(answer);
+  if (!problem || response.status >= 500)
+    throw new NetworkError(problem?.message ?? `The server answered ${response.status}.`);
+  throw new ApiError(response.status, problem);
+}
+
+async function ask(path: string, init?: RequestInit): Promise<{ response: Response; answer: unknown }> {
+  const isRead = (init?.method ?? 'GET') === 'GET';
+  const headers = {
+    ...(init?.headers as Record<string, string> | undefined),
+    ...(isRead ? {} : writeHeaders()),
+  };
   let response: Response;
-  let answer: unknown;
   try {
-    response = await fetch(`/api${path}`, { signal: AbortSignal.timeout(MAX_WAIT_MS), ...init });
+    response = await fetch(`/api${path}`, { signal: AbortSignal.timeout(MAX_WAIT_MS), ...init, headers });
   } catch {
     throw new NetworkError('The server does not answer.');
   }
   void answered.trigger(response);
   try {
-    answer = await response.json();
+    return { response, answer: await response.json() };
   } catch {
     throw new NetworkError('What the server answered could not be read.');
   }
-  if (response.ok) return answer as T;
-  const problem = problemIn(answer);
-  if (!problem || response.status >= 500 || NOT_NOW.includes(response.status)) {
-    throw new NetworkError(problem?.message ?? `The server answered ${response.status}.`);
-  }
-  throw new ApiError(response.status, problem);
 }
 
 /** The problem an answer names; undefined for one some proxy wrote. */
@@ -59,9 +96,13 @@ export function problemIn(answer: unknown): Problem | undefined {
 }
 
 export function post<T>(path: string, body: unknown): Promise<T> {
-  return request<T>(path, {
+  return request<T>(path, writing(body));
+}
+
+function writing(body: unknown): RequestInit {
+  return {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
-  });
+  };
 }

@@ -1,7 +1,12 @@
 <script setup lang="ts">
 import { NButton, NConfigProvider } from 'naive-ui';
-import { computed, onMounted, watchEffect } from 'vue';
+import { computed, onMounted, watch, watchEffect } from 'vue';
+import { useRoute } from 'vue-router';
 import { useOutbox } from '../changes/outbox';
+import { useIdentity } from '../people/identity';
+import SignInView from '../people/SignInView.vue';
+import NewsLine from '../together/NewsLine.vue';
+import { useNews } from '../together/news';
 import ConflictBar from '../changes/ConflictBar.vue';
 import ConnectionBar from '../offline/ConnectionBar.vue';
 import KeysHelp from '../keys/KeysHelp.vue';
@@ -12,15 +17,24 @@ import { useSettings } from './settings';
 import { applyTokens } from './tokens';
 
 const settings = useSettings();
+const identity = useIdentity();
+const news = useNews();
+const route = useRoute();
+/** Where a one-time link leads: for people who are not in yet. */
+const isAtDoor = computed(() => route.name === 'welcome');
 const outbox = useOutbox();
 const connection = useConnection();
 const naive = computed(() => naiveTheme(settings.dark));
 watchEffect(() => {
   applyTokens(settings.dark, document.documentElement);
 });
-onMounted(() => {
-  void outbox.run();
-});
+onMounted(() => void identity.load());
+watch(
+  () => identity.state,
+  (state) => {
+    if (state === 'in') news.open();
+  },
+);
 </script>
 
 <template>
@@ -30,20 +44,25 @@ onMounted(() => {
     class="shell"
     inline-theme-disabled
   >
-    <a class="skip" href="#main">To the sheet</a>
-    <NavRail class="no-print" />
-    <main id="main" tabindex="-1">
-      <div v-if="outbox.away && connection.lastSeenAt === null" class="away no-print" role="status">
-        <strong>{{ outbox.away }}</strong>
-        {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be sent
-        as soon as it can be.
-        <NButton @click="outbox.tryNow()" size="small">Try now</NButton>
-      </div>
-      <ConnectionBar />
-      <ConflictBar />
-      <RouterView />
-    </main>
-    <KeysHelp />
+    <main v-if="isAtDoor" id="main" tabindex="-1"><RouterView /></main>
+    <main v-else-if="identity.state === 'out'" id="main" tabindex="-1"><SignInView /></main>
+    <template v-else-if="identity.state === 'in'">
+      <a class="skip" href="#main">To the sheet</a>
+      <NavRail class="no-print" />
+      <main id="main" tabindex="-1">
+        <div v-if="outbox.away && connection.lastSeenAt === null" class="away no-print" role="status">
+          <strong>{{ outbox.away }}</strong>
+          {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be sent
+          as soon as it can be.
+          <NButton @click="outbox.tryNow()" size="small">Try now</NButton>
+        </div>
+        <ConnectionBar />
+        <ConflictBar />
+        <RouterView />
+      </main>
+      <KeysHelp />
+      <NewsLine />
+    </template>
   </NConfigProvider>
 </template>
 

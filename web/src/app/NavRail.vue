@@ -6,6 +6,7 @@ import { useRoute } from 'vue-router';
 import { useKeysHelp } from '../keys/keys-help';
 import { useSheet } from '../sheet/sheet-store';
 import { useSettings } from './settings';
+import PersonMenu from '../people/PersonMenu.vue';
 import { viewLink } from './view-link';
 
 const route = useRoute();
@@ -72,6 +73,7 @@ watch(
       </RouterLink>
     </template>
     <span class="space" />
+    <PersonMenu />
     <NButton
       class="tool"
       :title="settings.dark ? 'Light' : 'Dark'"

@@ -4,14 +4,18 @@ import type { DistanceUnit } from '@tasche/core';
 import { Ellipsis } from 'lucide-vue-next';
 import { NButton, NDropdown } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
+import { useIdentity } from '../people/identity';
 import { useSheet } from '../sheet/sheet-store';
 
+const ShareModal = defineAsyncComponent(() => import('../sharing/ShareModal.vue'));
 const ImportPanel = defineAsyncComponent(() => import('../importing/ImportPanel.vue'));
 
 const props = defineProps<{ bag: BagView | undefined; unit: DistanceUnit }>();
 const emit = defineEmits<{ ready: []; gamer: []; copy: []; remove: [] }>();
 const store = useSheet();
+const identity = useIdentity();
 const importing = ref(false);
+const sharing = ref(false);
 
 const address = computed(() => `/api/players/${store.sheet!.player.id}`);
 const query = computed(
@@ -26,6 +30,7 @@ const query = computed(
 const options = computed(() => [
   { key: 'pdf', label: 'Spec sheet as PDF' },
   { key: 'pdf-builder', label: 'Spec sheet with serial numbers, stepping, wraps' },
+  ...(identity.shares ? [{ key: 'share', label: 'Share the spec sheet…' }] : []),
   { key: 'csv', label: 'This bag as CSV' },
   { key: 'csv-all', label: 'Whole locker as CSV' },
   { key: 'json', label: 'Whole locker with history as JSON' },
@@ -64,6 +69,9 @@ function select(key: string): void {
     case 'json':
       open('locker.json', false);
       break;
+    case 'share':
+      sharing.value = true;
+      break;
     case 'import':
       importing.value = true;
       break;
@@ -87,5 +95,6 @@ function select(key: string): void {
   <NDropdown trigger="click" :options="options" :keyboard="true" @select="select">
     <NButton aria-label="Print, export, import, and more"><Ellipsis :size="18" /></NButton>
   </NDropdown>
+  <ShareModal v-model:show="sharing" :player-id="store.sheet!.player.id" paper="spec-sheet" />
   <ImportPanel v-if="importing" @close="importing = false" />
 </template>

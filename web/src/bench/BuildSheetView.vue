@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ShareButton from '../sharing/ShareButton.vue';
 import { showQuantity, type Command } from '@tasche/contract';
 import {
   BUILDER_WORDS,
@@ -175,6 +176,7 @@ function replace(): void {
         <template #actions>
           <LinkButton :to="{ name: 'weights', params: { playerId } }">To the bench</LinkButton>
           <NButton tag="a" :href="`/api/clubs/${clubId}/build.pdf`" target="_blank">PDF</NButton>
+          <ShareButton :player-id="playerId" paper="build-sheet" :club-id="clubId" />
           <NButton @click="print">Print</NButton>
           <NButton v-if="!store.readOnly" type="primary" :disabled="copyId !== null" @click="copyBuild">
             Copy this build

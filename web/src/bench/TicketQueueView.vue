@@ -7,13 +7,15 @@ import { ApiError, request } from '../api/request';
 import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import PageHead from '../app/PageHead.vue';
+import { useHeard } from '../together/news';
 import { useReadAgain } from '../offline/connection';
 import { JOB_WORDS, missWords, wantedWords } from './ticket-words';
 
-/** Everybody's open tickets, what is due first first. Other people's changes show within some seconds. */
+/** Everybody's open tickets, what is due first first. Other people's changes show at once. */
 const page = shallowRef<Page<TicketEntry> | null>(null);
 const problem = ref('');
-const AGAIN_MS = 4000;
+/** Whatever others do is told; a list nobody told of anything is read anew so often. */
+const AGAIN_MS = 30_000;
 const PAGE = 100;
 const shown = ref(PAGE);
 
@@ -40,6 +42,7 @@ async function load(): Promise<void> {
   }
 }
 useReadAgain(load);
+useHeard(load);
 const visibility = useDocumentVisibility();
 useIntervalFn(
   () => {

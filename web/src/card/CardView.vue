@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ShareButton from '../sharing/ShareButton.vue';
 import { NButton, NEmpty } from 'naive-ui';
 import { useEventListener } from '@vueuse/core';
 import { computed, onMounted } from 'vue';
@@ -74,6 +75,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
           class="no-print"
           >Swap sheet</LinkButton
         >
+        <ShareButton :player-id="playerId" paper="card" :plan-id="plan?.id" />
         <NButton
           v-for="(words, size) in { book: 'PDF, yardage book', phone: 'PDF, phone' }"
           :key="size"

@@ -1,4 +1,6 @@
 import {
+  ROLE_WORDS,
+  mayDo,
   subjectOf,
   type ChangeRequest,
   type ChangeResult,
@@ -7,13 +9,18 @@ import {
 } from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { NetworkError, ApiError, post } from '../api/request';
+import { NetworkError, ApiError, SignedOutError, post } from '../api/request';
+import { placeKey, signedIn } from '../api/signed-in';
 import { keptList } from './kept-list';
 
 /** Something to be sent: a change, or the undoing of one. */
-export type Outgoing =
+export type Outgoing = (
   | { kind: 'change'; playerId: string; request: ChangeRequest }
-  | { kind: 'undo'; playerId: string; changeId: string; id: string };
+  | { kind: 'undo'; playerId: string; changeId: string; id: string }
+) & {
+  /** Who typed it, and in which workspace: it is sent as nobody else's, and nowhere else. */
+  by?: string;
+};
 
 /** What became of it. */
 export type Sent = { outgoing: Outgoing; result: ChangeResult } | { outgoing: Outgoing; problem: Problem };
@@ -45,13 +52,16 @@ export function idOfOutgoing(outgoing: Outgoing): string {
 export const useOutbox = defineStore('outbox', () => {
   const list = keptList<Outgoing>('tasche.outbox', idOfOutgoing);
   const returnedList = keptList<Returned>('tasche.returned', ({ outgoing }) => idOfOutgoing(outgoing));
-  const waiting = list.entries;
+  /** What somebody else typed in this browser waits until they are back. */
+  const isOurs = ({ by }: Outgoing) => by === undefined || by === placeKey();
+  const waiting = computed(() => list.entries.value.filter(isOurs));
   const away = ref<string | null>(null);
   const listeners = new Set<SentListener>();
   let settled = 0;
   const otherTabs =
     typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('tasche.outbox');
   let running = false;
+  let isSignedOut = false;
   let wake: (() => void) | undefined;
 
   const onSent = (listener: SentListener) => {
@@ -67,8 +77,13 @@ export const useOutbox = defineStore('outbox', () => {
   });
 
   function push(outgoing: Outgoing): void {
-    list.add(outgoing);
-    void run();
+    const by = placeKey();
+    const refused = refusalOf(outgoing);
+    const kept = by === undefined ? outgoing : { ...outgoing, by };
+    list.add(kept);
+    // What the page shows already goes back first.
+    if (refused) queueMicrotask(() => settle({ outgoing: kept, problem: refused }));
+    else void run();
   }
 
   async function run(): Promise<void> {
@@ -80,14 +95,17 @@ export const useOutbox = defineStore('outbox', () => {
       running = false;
     }
     // What was pushed while the last of it was leaving.
-    if (list.entries.value.length > 0) void run();
+    if (waiting.value.length > 0 && !isSignedOut) void run();
   }
 
   async function drain(): Promise<void> {
     let wait = FIRST_WAIT_MS;
     list.refresh();
-    for (let outgoing = list.entries.value[0]; outgoing; outgoing = list.entries.value[0]) {
+    isSignedOut = false;
+    for (let outgoing = waiting.value[0]; outgoing; outgoing = waiting.value[0]) {
       const sent = await sendOnce(outgoing);
+      // Whoever signs in sends what is theirs.
+      if (isSignedOut) return;
       if (sent) {
         away.value = null;
         wait = FIRST_WAIT_MS;
@@ -109,6 +127,7 @@ export const useOutbox = defineStore('outbox', () => {
       return { outgoing, result: await send(outgoing) };
     } catch (error) {
       if (error instanceof ApiError) return { outgoing, problem: error.problem };
+      isSignedOut = error instanceof SignedOutError;
       away.value = error instanceof NetworkError ? error.message : 'The server does not answer.';
       return undefined;
     }
@@ -118,7 +137,7 @@ export const useOutbox = defineStore('outbox', () => {
     list.remove(idOfOutgoing(sent.outgoing));
     settled += 1;
     if ('result' in sent) {
-      for (const next of list.entries.value) {
+      for (const next of waiting.value) {
         const fresh = renewed(next, sent.outgoing, sent.result);
         if (fresh !== next) list.replace(fresh);
       }
@@ -160,7 +179,7 @@ export const useOutbox = defineStore('outbox', () => {
   return {
     waiting,
     away,
-    returned: returnedList.entries,
+    returned: computed(() => returnedList.entries.value.filter(({ outgoing }) => isOurs(outgoing))),
     count: computed(() => waiting.value.length),
     onSent,
     push,
@@ -171,6 +190,15 @@ export const useOutbox = defineStore('outbox', () => {
     discard,
   };
 });
+
+/** Why the server would not take it from somebody of that role: it is not asked. */
+function refusalOf(outgoing: Outgoing): Problem | undefined {
+  const role = signedIn.value?.role;
+  if (role === undefined || outgoing.kind !== 'change') return undefined;
+  if (outgoing.request.commands.every((command) => mayDo(role, command))) return undefined;
+  const { name, may } = ROLE_WORDS[role];
+  return { error: 'forbidden', message: `You are here as ${name.toLowerCase()}: ${may}.` };
+}
 
 /** Runs it while no other tab of this browser runs the same. */
 async function oneTabAtATime(work: () => Promise<void>): Promise<void> {

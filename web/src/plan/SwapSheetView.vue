@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ShareButton from '../sharing/ShareButton.vue';
 import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import LinkButton from '../app/LinkButton.vue';
@@ -87,6 +88,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
       </template>
       <template #actions>
         <LinkButton :to="{ name: 'plan', params: { playerId, planId } }">To the plan</LinkButton>
+        <ShareButton v-if="plan?.eventId" :player-id="playerId" paper="swap-sheet" :plan-id="planId" />
         <NButton :disabled="!rounds.some(({ bag }) => bag)" @click="print" type="primary"> Print </NButton>
       </template>
     </PageHead>

@@ -219,7 +219,7 @@ function archive(): void {
               :value="player.notes"
               :rows="7"
               maxlength="4000"
-              :disabled="store.readOnly"
+              :disabled="store.isPast"
               placeholder="Trusts the 7 wood. Never changes a putter in season."
               @write="save({ notes: $event })"
             />

@@ -1,5 +1,6 @@
 import type { StrikeImportOrder, StrikeImportReport } from '@tasche/contract';
 import { NetworkError, ApiError, problemIn } from '../api/request';
+import { signedOut, writeHeaders } from '../api/signed-in';
 
 /** A file on its way to the server. */
 export interface Sending {
@@ -24,6 +25,7 @@ export function sendFile(
   const report = new Promise<StrikeImportReport>((resolve, reject) => {
     call.open('POST', `/api/players/${playerId}/strikes/import?take=${take}&changeId=${changeId}`);
     call.setRequestHeader('content-type', 'application/octet-stream');
+    for (const [name, value] of Object.entries(writeHeaders())) call.setRequestHeader(name, value);
     call.responseType = 'json';
     call.upload.onprogress = ({ loaded, total }) => {
       onProgress(total > 0 ? loaded / total : 0);
@@ -32,6 +34,7 @@ export function sendFile(
       if (call.status === 200) resolve(call.response as StrikeImportReport);
       else {
         const problem = problemIn(call.response);
+        if (call.status === 401) void signedOut.trigger();
         if (problem && call.status < 500) reject(new ApiError(call.status, problem));
         else
           reject(

@@ -12,6 +12,7 @@ import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { useHeard } from '../together/news';
 import { useReadAgain } from '../offline/connection';
 import { NetworkError, post, request } from '../api/request';
 import { shortDay, shortMoment, today } from '../app/day';
@@ -107,9 +108,13 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 const away = computed(() => entries.value?.filter((entry) => entry.player.archived) ?? []);
 const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults ?? 0) > 0).length);
 
+const PAGE = 50;
+const MAX_PAGE = 200;
 async function load(): Promise<void> {
   try {
-    const page = await request<Page<RosterEntry>>(`/players?today=${today()}`);
+    // As many as are shown: a list that is read anew does not shrink under the reader.
+    const limit = Math.min(MAX_PAGE, Math.max(PAGE, entries.value?.length ?? 0));
+    const page = await request<Page<RosterEntry>>(`/players?today=${today()}&limit=${limit}`);
     entries.value = page.rows;
     total.value = page.total;
     next.value = page.next;
@@ -138,6 +143,7 @@ async function loadMore(): Promise<void> {
 }
 onMounted(load);
 useReadAgain(load);
+useHeard(load);
 
 /** A new player starts with an empty gamer bag, ready to be typed into. */
 async function add(): Promise<void> {

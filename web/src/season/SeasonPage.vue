@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ShareButton from '../sharing/ShareButton.vue';
 import { NButton, NCalendar, NConfigProvider, NEmpty } from 'naive-ui';
 import {
   SEASON_RULE_BOUNDS,
@@ -10,7 +11,6 @@ import {
 } from '@tasche/contract';
 import { dayPlus, type SeasonRules } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
-import { useClipboard } from '@vueuse/core';
 import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import type { RouteLocationRaw } from 'vue-router';
 import { shortDay, today } from '../app/day';
@@ -97,8 +97,6 @@ const spanWords = ({ from, to }: SeasonEntry) =>
   from === to ? shortDay(from) : `${shortDay(from)} to ${shortDay(to)}`;
 const monthOf = (day: string) => format(parseISO(day), 'MMMM yyyy');
 const bringing = ref(false);
-const feed = computed(() => `${window.location.origin}/api/players/${props.playerId}/season.ics`);
-const { copy, copied } = useClipboard({ source: feed, legacy: true });
 </script>
 
 <template>
@@ -124,7 +122,7 @@ const { copy, copied } = useClipboard({ source: feed, legacy: true });
       </template>
       <template #actions>
         <NButton tag="a" :href="`/api/players/${playerId}/season.ics`">Calendar file</NButton>
-        <NButton @click="copy()">{{ copied ? 'Copied' : 'Copy the feed’s address' }}</NButton>
+        <ShareButton :player-id="playerId" paper="calendar" label="Calendar feed" />
         <NButton tag="a" :href="`/api/players/${playerId}/season.csv`">CSV</NButton>
         <NButton v-if="!store.readOnly && !bringing" @click="bringing = true">Bring a calendar…</NButton>
       </template>

@@ -1,6 +1,7 @@
 import {
   bringsNew,
   freezeOf,
+  mayWrite,
   subjectOf,
   withCommands,
   type ChangeRequest,
@@ -15,6 +16,7 @@ import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { keepCopy, useReadAgain } from '../offline/connection';
 import { ApiError, request } from '../api/request';
+import { signedIn } from '../api/signed-in';
 import { today } from '../app/day';
 import { useOutbox } from '../changes/outbox';
 import { undoLine } from '../changes/undo-line';
@@ -47,7 +49,11 @@ export const useSheet = defineStore('sheet', () => {
   const skill = computed(() => skillOf([...ladderClubs.value.values()], sheet.value?.player.handicap));
   const gamer = computed(() => sheet.value?.bags.find((bag) => bag.gamer));
   const lastChangeId = computed(() => sheet.value?.lastChange?.id);
-  const readOnly = computed(() => sheet.value?.asOf != null);
+  /** Another day's sheet, or the reader only writes notes. */
+  const readOnly = computed(
+    () => isPast.value || (signedIn.value !== null && !mayWrite(signedIn.value.role)),
+  );
+  const isPast = computed(() => sheet.value?.asOf != null);
 
   useReadAgain(() => wanted && load(wanted.playerId, wanted.asOf));
 
@@ -201,6 +207,7 @@ export const useSheet = defineStore('sheet', () => {
     gamer,
     lastChangeId,
     readOnly,
+    isPast,
     load,
     loadOlderPlans,
     change,

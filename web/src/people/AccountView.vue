@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { NButton } from 'naive-ui';
+import type { AccountView } from '@tasche/contract';
+import { onMounted, ref } from 'vue';
+import { counted } from '../app/counted';
+import PageHead from '../app/PageHead.vue';
+import { post, request } from '../api/request';
+import { useIdentity } from './identity';
+import AuthenticatorPanel from './AuthenticatorPanel.vue';
+import PasskeyPanel from './PasskeyPanel.vue';
+import PasswordPanel from './PasswordPanel.vue';
+import SessionList from './SessionList.vue';
+import TokenPanel from './TokenPanel.vue';
+
+/** One's own account: how one gets in, where one is signed in, what scripts may do. */
+const identity = useIdentity();
+const account = ref<AccountView | null>(null);
+const problem = ref('');
+
+async function read(): Promise<void> {
+  problem.value = '';
+  try {
+    account.value = await request<AccountView>('/account');
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
+}
+async function endSession(id: string): Promise<void> {
+  try {
+    account.value = await post<AccountView>('/account/sessions/end', { id });
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
+}
+onMounted(() => void (identity.view?.personId && read()));
+</script>
+
+<template>
+  <div class="page">
+    <PageHead>
+      Account
+      <template v-if="account" #says>
+        <p class="quiet small">{{ account.name }}, {{ account.email }}</p>
+      </template>
+      <template v-if="account" #actions>
+        <NButton @click="identity.signOut()">Sign out</NButton>
+      </template>
+    </PageHead>
+    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <p v-if="identity.view?.means === 'machine'" class="card note">
+      This is the demo: everybody at this machine is let in as <b>{{ identity.view.who }}</b>, without an
+      account. People you invite get accounts of their own.
+    </p>
+    <div v-if="account" class="columns">
+      <div>
+        <PasswordPanel @changed="read" />
+        <AuthenticatorPanel :account="account" @changed="read" />
+        <PasskeyPanel :passkeys="account.passkeys" @changed="read" />
+      </div>
+      <div>
+        <section>
+          <h2>Where you are signed in</h2>
+          <p class="quiet small">
+            {{ counted(account.sessions.length, 'session') }}. One you do not know: end it, and change your
+            password.
+          </p>
+          <SessionList :sessions="account.sessions" @end="endSession" />
+        </section>
+        <TokenPanel />
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.columns {
+  display: grid;
+  grid-template-columns: minmax(280px, 420px) minmax(380px, 1fr);
+  gap: 12px 44px;
+  max-width: 1120px;
+}
+.note {
+  padding: 12px 16px;
+  max-width: 640px;
+}
+@media (max-width: 980px) {
+  .columns {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { NAlert, NButton, NForm, NInput } from 'naive-ui';
+import type { AccountView } from '@tasche/contract';
+import { ref } from 'vue';
+import { post } from '../api/request';
+import QrCode from '../bench/QrCode.vue';
+
+/** A second factor: six digits from an authenticator, and recovery codes for when it is lost. */
+defineProps<{ account: AccountView }>();
+const emit = defineEmits<{ changed: [] }>();
+const password = ref('');
+const code = ref('');
+const asks = ref<'add' | 'remove' | null>(null);
+const started = ref<{ secret: string; uri: string } | null>(null);
+const recoveryCodes = ref<readonly string[] | null>(null);
+const problem = ref('');
+
+async function attempt(work: () => Promise<void>): Promise<void> {
+  problem.value = '';
+  try {
+    await work();
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
+}
+const go = () =>
+  attempt(async () => {
+    if (asks.value === 'add') started.value = await post('/account/code/start', { password: password.value });
+    else {
+      await post('/account/code/remove', { password: password.value });
+      emit('changed');
+    }
+    password.value = '';
+    asks.value = null;
+  });
+const confirm = () =>
+  attempt(async () => {
+    const answer = await post<{ recoveryCodes: readonly string[] }>('/account/code/confirm', {
+      code: code.value,
+    });
+    recoveryCodes.value = answer.recoveryCodes;
+    started.value = null;
+    code.value = '';
+    emit('changed');
+  });
+const copy = () => void navigator.clipboard.writeText(recoveryCodes.value?.join('\n') ?? '');
+</script>
+
+<template>
+  <section>
+    <h2>Second factor</h2>
+    <p class="quiet small">
+      <template v-if="account.code"
+        >An authenticator’s code is asked for at every sign-in. {{ account.recoveryCodes }} recovery codes are
+        left.</template
+      ><template v-else>None: whoever has the password gets in.</template>
+    </p>
+    <NAlert v-if="recoveryCodes" type="warning" title="Recovery codes: shown once" :bordered="false">
+      <p>
+        Each gets you in once without the authenticator. Write them down somewhere else than on the phone.
+      </p>
+      <ul class="codes">
+        <li v-for="one in recoveryCodes" :key="one">{{ one }}</li>
+      </ul>
+      <NButton size="small" @click="copy">Copy</NButton>
+      <NButton size="small" @click="recoveryCodes = null">I have them</NButton>
+    </NAlert>
+    <div v-else-if="started" class="start">
+      <QrCode :text="started.uri" label="Code for an authenticator" :px="148" />
+      <NForm @submit.prevent="confirm">
+        <p class="small">
+          Read it with an authenticator, or type <code>{{ started.secret }}</code> into it. Then type the six
+          digits it shows:
+        </p>
+        <NInput
+          v-model:value="code"
+          :input-props="{ 'aria-label': 'Code', autocomplete: 'one-time-code', inputmode: 'numeric' }"
+          placeholder="123456"
+          autofocus
+        />
+        <NButton type="primary" size="small" attr-type="submit">Turn it on</NButton>
+        <NButton size="small" @click="started = null">Cancel</NButton>
+      </NForm>
+    </div>
+    <NForm v-else-if="asks" class="ask" @submit.prevent="go">
+      <NInput
+        v-model:value="password"
+        type="password"
+        size="small"
+        :input-props="{ 'aria-label': 'Your password', autocomplete: 'current-password' }"
+        placeholder="your password"
+        autofocus
+      />
+      <NButton size="small" type="primary" attr-type="submit">{{
+        asks === 'add' ? 'Go on' : 'Take it away'
+      }}</NButton>
+      <NButton size="small" @click="asks = null">Cancel</NButton>
+    </NForm>
+    <NButton v-else size="small" @click="asks = account.code ? 'remove' : 'add'">{{
+      account.code ? 'Take the authenticator away' : 'Add an authenticator'
+    }}</NButton>
+    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.start {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 16px;
+}
+.start :deep(form) > * {
+  margin: 0 6px 8px 0;
+}
+.start p {
+  margin-top: 0;
+}
+.ask {
+  display: flex;
+  gap: 8px;
+}
+code {
+  overflow-wrap: anywhere;
+}
+.codes {
+  columns: 2;
+  list-style: none;
+  padding: 0;
+  font-variant-numeric: tabular-nums;
+  font-family: ui-monospace, monospace;
+}
+@media (max-width: 500px) {
+  .start {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+/** The card at the door: signing in, and using a link. */
+defineProps<{ title: string; says?: string }>();
+defineSlots<{ default(): unknown }>();
+</script>
+
+<template>
+  <div class="door">
+    <section class="card">
+      <p class="brand" aria-hidden="true">tasche</p>
+      <h1>{{ title }}</h1>
+      <p v-if="says" class="quiet">{{ says }}</p>
+      <slot />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.door {
+  min-height: 100vh;
+  display: grid;
+  align-content: center;
+  justify-content: center;
+  padding: 24px 16px;
+}
+.card {
+  width: min(440px, calc(100vw - 32px));
+  padding: 28px 32px 22px;
+}
+.brand {
+  font-weight: 600;
+  font-size: 17px;
+  margin: 0 0 14px;
+  color: var(--petrol);
+}
+h1 {
+  margin: 0 0 4px;
+}
+.card > .quiet {
+  margin: 0 0 18px;
+}
+@media (max-width: 700px) {
+  .door {
+    align-content: start;
+  }
+  .card {
+    padding: 20px;
+  }
+}
+</style>

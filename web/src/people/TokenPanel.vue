@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { NAlert, NButton, NForm, NFormItem, NInput, NRadio, NRadioGroup, NTable } from 'naive-ui';
+import { MAX_TOKEN_DAYS, nameSchema, required, type TokenView } from '@tasche/contract';
+import { dayPlus } from '@tasche/core';
+import { onMounted, reactive, ref } from 'vue';
+import { today } from '../app/day';
+import { post, request } from '../api/request';
+import DateField from '../fields/DateField.vue';
+import { useForm } from '../fields/use-form';
+import { dayAndTime, fromNow } from './moment-words';
+
+/** Tokens for scripts: each does no more than oneself may, for so long. */
+const USUAL_DAYS = 90;
+const tokens = ref<readonly TokenView[]>([]);
+const made = ref('');
+const problem = ref('');
+const adding = ref(false);
+const draft = reactive({ name: '', writes: false, endsOn: dayPlus(today(), USUAL_DAYS) });
+const { rules, submit } = useForm(draft, { name: { label: 'What for', schema: required(nameSchema) } });
+
+async function attempt(work: () => Promise<void>): Promise<void> {
+  problem.value = '';
+  try {
+    await work();
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
+}
+onMounted(
+  () =>
+    void attempt(async () => {
+      tokens.value = await request<TokenView[]>('/tokens');
+    }),
+);
+const add = () =>
+  attempt(async () => {
+    const answer = await post<{ token: string; tokens: readonly TokenView[] }>('/tokens', {
+      name: draft.name.trim(),
+      scopes: draft.writes ? ['read', 'write'] : ['read'],
+      endsOn: draft.endsOn,
+    });
+    tokens.value = answer.tokens;
+    made.value = answer.token;
+    adding.value = false;
+    draft.name = '';
+  });
+const revoke = (id: string) =>
+  attempt(async () => {
+    tokens.value = await post<TokenView[]>(`/tokens/${id}/revoke`, {});
+  });
+const copy = () => void navigator.clipboard.writeText(made.value);
+const stateOf = ({ revokedAt, expiresAt, usedAt }: TokenView) => {
+  if (revokedAt) return 'ended';
+  if (Date.parse(expiresAt) <= Date.now()) return 'run out';
+  return `${usedAt ? `used ${fromNow(usedAt)}` : 'never used'}, ends ${fromNow(expiresAt)}`;
+};
+</script>
+
+<template>
+  <section>
+    <h2>Tokens for scripts</h2>
+    <p class="quiet small">
+      Sent as <code>Authorization: Bearer …</code>; what there is to ask is at
+      <a href="/api/openapi.json">/api/openapi.json</a>. A token does no more than you may here, and never
+      says who gets in.
+    </p>
+    <NAlert v-if="made" type="warning" title="The token: shown once" :bordered="false">
+      <p>
+        <code class="token">{{ made }}</code>
+      </p>
+      <NButton size="small" @click="copy">Copy</NButton>
+      <NButton size="small" @click="made = ''">I have it</NButton>
+    </NAlert>
+    <NTable v-if="tokens.length" size="small" :bordered="false">
+      <tbody>
+        <tr v-for="one in tokens" :key="one.id">
+          <td>
+            {{ one.name }}
+            <span class="quiet small">{{ one.scopes.includes('write') ? 'reads and writes' : 'reads' }}</span>
+          </td>
+          <td :title="`made ${dayAndTime(one.madeAt)}`">{{ stateOf(one) }}</td>
+          <td>
+            <NButton
+              v-if="!one.revokedAt"
+              size="tiny"
+              :aria-label="`End the token ${one.name}`"
+              @click="revoke(one.id)"
+              >End</NButton
+            >
+          </td>
+        </tr>
+      </tbody>
+    </NTable>
+    <NForm
+      v-if="adding"
+      ref="form"
+      class="card new"
+      :model="draft"
+      :rules="rules"
+      size="small"
+      @submit.prevent="submit(add)"
+    >
+      <NFormItem label="What for" path="name">
+        <NInput
+          v-model:value="draft.name"
+          :input-props="{ 'aria-label': 'What for' }"
+          placeholder="the spreadsheet"
+          autofocus
+        />
+      </NFormItem>
+      <NFormItem :label="`Ends on (within ${MAX_TOKEN_DAYS} days)`">
+        <DateField v-model:value="draft.endsOn" label="Ends on" />
+      </NFormItem>
+      <NRadioGroup v-model:value="draft.writes">
+        <NRadio :value="false">reads</NRadio>
+        <NRadio :value="true">reads and writes</NRadio>
+      </NRadioGroup>
+      <p>
+        <NButton type="primary" size="small" attr-type="submit">Make the token</NButton>
+        <NButton size="small" @click="adding = false">Cancel</NButton>
+      </p>
+    </NForm>
+    <NButton v-else size="small" @click="adding = true">Make a token</NButton>
+    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.new {
+  padding: 12px 16px;
+  max-width: 420px;
+}
+.token {
+  overflow-wrap: anywhere;
+}
+section > * {
+  margin-bottom: 8px;
+}
+</style>

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { NAlert, NButton, NForm, NFormItem, NInput } from 'naive-ui';
+import {
+  MIN_PASSWORD,
+  ROLE_WORDS,
+  emailSchema,
+  nameSchema,
+  passwordSchema,
+  type LinkView,
+  type SignedInView,
+} from '@tasche/contract';
+import { computed, onMounted, reactive, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { string } from 'yup';
+import { post, requestAtDoor } from '../api/request';
+import { useForm } from '../fields/use-form';
+import DoorCard from './DoorCard.vue';
+import { useIdentity } from './identity';
+import SignInView from './SignInView.vue';
+
+/** Where a one-time link leads: the first account, an invitation, or another password. */
+const identity = useIdentity();
+const router = useRouter();
+/** After the #: no server and no log has seen it. */
+const key = window.location.hash.slice(1);
+const link = ref<LinkView | null>(null);
+const problem = ref('');
+const busy = ref(false);
+const signsIn = ref(false);
+const draft = reactive({ name: '', email: '', password: '', again: '' });
+const { rules, submit } = useForm(draft, {
+  name: { label: 'Name', schema: nameSchema },
+  email: { label: 'E-mail', schema: emailSchema.required('${path} is missing') },
+  password: { label: 'Password', schema: passwordSchema },
+  again: {
+    label: 'Password again',
+    schema: string(),
+    also: ({ password, again }) => (password === again ? null : 'The two passwords are not the same.'),
+  },
+});
+
+onMounted(async () => {
+  if (key === '') problem.value = 'This address lacks its key. Open the whole link you were sent.';
+  else
+    try {
+      link.value = await requestAtDoor<LinkView>('/links/look', { key });
+      Object.assign(draft, { name: link.value.name, email: link.value.email });
+    } catch (error) {
+      problem.value = (error as Error).message;
+    }
+});
+
+const title = computed(() => {
+  switch (link.value?.purpose) {
+    case 'first':
+      return 'The owner’s account';
+    case 'reset':
+      return 'A new password';
+    case 'invitation':
+      return `Come into ${link.value.workspaceName}`;
+    default:
+      return problem.value ? 'This link does not work' : 'One moment';
+  }
+});
+const says = computed(() => {
+  const { role, purpose } = link.value ?? {};
+  if (purpose === 'first') return 'The first person owns the workspace, and lets the others in.';
+  if (purpose === 'reset') return 'Every session of this account ends, and a second factor is taken away.';
+  return role ? `As ${ROLE_WORDS[role].name.toLowerCase()}: ${ROLE_WORDS[role].may}.` : undefined;
+});
+
+async function come(ask: () => Promise<SignedInView>): Promise<void> {
+  problem.value = '';
+  busy.value = true;
+  try {
+    identity.take(await ask());
+    await router.replace('/roster');
+  } catch (error) {
+    problem.value = (error as Error).message;
+  } finally {
+    busy.value = false;
+  }
+}
+const use = () =>
+  come(() => {
+    const { name, email, password } = draft;
+    const isReset = link.value?.purpose === 'reset';
+    return requestAtDoor<SignedInView>('/links/use', {
+      key,
+      password,
+      ...(!isReset && { name: name.trim(), email: email.trim() }),
+    });
+  });
+const join = () => come(() => post<SignedInView>('/links/join', { key }));
+</script>
+
+<template>
+  <SignInView v-if="signsIn && identity.state !== 'in'" />
+  <DoorCard v-else :title="title" :says="says">
+    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <template v-if="link?.known">
+      <template v-if="identity.view?.personId">
+        <p>
+          You are signed in as <b>{{ identity.view.who }}</b>.
+        </p>
+        <NButton type="primary" :loading="busy" @click="join">Join {{ link.workspaceName }}</NButton>
+      </template>
+      <template v-else>
+        <NAlert type="info" :bordered="false">
+          {{ link.email }} has an account already. Sign in, and join with it.
+        </NAlert>
+        <p><NButton type="primary" @click="signsIn = true">Sign in</NButton></p>
+      </template>
+    </template>
+    <NForm v-else-if="link" ref="form" :model="draft" :rules="rules" @submit.prevent="submit(use)">
+      <template v-if="link.purpose !== 'reset'">
+        <NFormItem label="Name" path="name">
+          <NInput
+            v-model:value="draft.name"
+            :input-props="{ autocomplete: 'name', 'aria-label': 'Name' }"
+            placeholder="as your changes are signed"
+            autofocus
+          />
+        </NFormItem>
+        <NFormItem label="E-mail" path="email">
+          <NInput
+            v-model:value="draft.email"
+            :input-props="{ type: 'email', autocomplete: 'username', 'aria-label': 'E-mail' }"
+            placeholder="you sign in with it; nothing is sent to it"
+          />
+        </NFormItem>
+      </template>
+      <NFormItem label="Password" path="password">
+        <NInput
+          v-model:value="draft.password"
+          type="password"
+          show-password-on="click"
+          :input-props="{ autocomplete: 'new-password', 'aria-label': 'Password' }"
+          :placeholder="`${MIN_PASSWORD} characters or more; a few words do well`"
+        />
+      </NFormItem>
+      <NFormItem label="Password again" path="again">
+        <NInput
+          v-model:value="draft.again"
+          type="password"
+          show-password-on="click"
+          :input-props="{ autocomplete: 'new-password', 'aria-label': 'Password again' }"
+          placeholder=""
+        />
+      </NFormItem>
+      <NButton type="primary" attr-type="submit" :loading="busy">{{
+        link.purpose === 'reset' ? 'Set it and sign in' : 'Make the account'
+      }}</NButton>
+    </NForm>
+  </DoorCard>
+</template>

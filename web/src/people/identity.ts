@@ -1,0 +1,63 @@
+import type { SignedInView } from '@tasche/contract';
+import { hasRight } from '@tasche/contract';
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import { ApiError, NetworkError, SignedOutError, post, request } from '../api/request';
+import { signedIn, signedOut } from '../api/signed-in';
+import { useOutbox } from '../changes/outbox';
+
+/** What the browser keeps to be read without a network; nobody else is to read it. */
+const KEPT = 'tasche-last-seen';
+const AGAIN_MS = 1500;
+
+/** Who is signed in here, where, and as what. */
+export const useIdentity = defineStore('identity', () => {
+  const state = ref<'asking' | 'in' | 'out'>('asking');
+  const view = computed(() => signedIn.value);
+
+  /** Whether links to papers may be made. */
+  const shares = computed(() => view.value !== null && hasRight(view.value.role, 'share'));
+
+  signedOut.on(async () => {
+    if (state.value === 'out') return;
+    state.value = 'out';
+    signedIn.value = null;
+    await forget();
+  });
+
+  async function load(): Promise<void> {
+    try {
+      take(await request<SignedInView>('/signed-in'));
+    } catch (error) {
+      if (error instanceof SignedOutError || error instanceof ApiError) return;
+      if (error instanceof NetworkError) setTimeout(() => void load(), AGAIN_MS);
+    }
+  }
+
+  /** Somebody came in, or went to another workspace. */
+  function take(next: SignedInView): void {
+    signedIn.value = next;
+    state.value = 'in';
+    void useOutbox().run();
+  }
+
+  async function signOut(): Promise<void> {
+    await post('/sign-out', {});
+    await forget();
+    // Everything that was read goes with the page.
+    window.location.assign('/');
+  }
+
+  async function enter(workspaceId: string): Promise<void> {
+    await post('/workspaces/enter', { workspaceId });
+    await forget();
+    window.location.assign('/roster');
+  }
+
+  return { state, view, shares, load, take, signOut, enter };
+});
+
+/** Throws away what was kept to be read without a network. */
+async function forget(): Promise<void> {
+  if (typeof caches !== 'undefined') await caches.delete(KEPT).catch(() => false);
+}

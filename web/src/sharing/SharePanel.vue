@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { NAlert, NButton, NTable } from 'naive-ui';
+import { SHARED_PAPER_WORDS, type MadeLinkView, type SharedPaper, type ShareView } from '@tasche/contract';
+import { computed, onMounted, ref } from 'vue';
+import { post, request } from '../api/request';
+import { counted } from '../app/counted';
+import QrCode from '../bench/QrCode.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { agentWords, dayAndTime, fromNow } from '../people/moment-words';
+
+/** Links to a player's papers: a new one, and those there are, with who opened them. */
+const props = defineProps<{ playerId: string; paper: SharedPaper; planId?: string; clubId?: string }>();
+const LASTS = [
+  { value: 1, label: 'a day' },
+  { value: 7, label: 'a week' },
+  { value: 30, label: '30 days' },
+  { value: 365, label: 'a year' },
+];
+const days = ref(7);
+const shares = ref<readonly ShareView[]>([]);
+const made = ref<MadeLinkView | null>(null);
+const copied = ref(false);
+const problem = ref('');
+const standing = computed(() =>
+  shares.value.filter(({ revokedAt, expiresAt }) => !revokedAt && Date.parse(expiresAt) > Date.now()),
+);
+const ended = computed(() => shares.value.length - standing.value.length);
+
+async function attempt(work: () => Promise<void>): Promise<void> {
+  problem.value = '';
+  try {
+    await work();
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
+}
+const read = async () => {
+  shares.value = await request<ShareView[]>(`/players/${props.playerId}/shares`);
+};
+onMounted(() => void attempt(read));
+const make = () =>
+  attempt(async () => {
+    copied.value = false;
+    made.value = await post<MadeLinkView>(`/players/${props.playerId}/shares`, {
+      paper: props.paper,
+      days: days.value,
+      ...(props.planId && { planId: props.planId }),
+      ...(props.clubId && { clubId: props.clubId }),
+    });
+    await read();
+  });
+const revoke = (id: string) =>
+  attempt(async () => {
+    shares.value = await post<ShareView[]>(`/shares/${id}/revoke`, {});
+  });
+async function copy(): Promise<void> {
+  await navigator.clipboard.writeText(made.value?.url ?? '');
+  copied.value = true;
+}
+const openingWords = ({ openings, lastOpenings }: ShareView) =>
+  openings === 0
+    ? 'not opened yet'
+    : `opened ${counted(openings, 'time')}, last ${fromNow(lastOpenings[0]!.at)}, ${agentWords(lastOpenings[0]!.agent)}, ${lastOpenings[0]!.address}`;
+const allOpenings = ({ lastOpenings }: ShareView) =>
+  lastOpenings
+    .map(({ at, address, agent }) => `${dayAndTime(at)}  ${agentWords(agent)}  ${address}`)
+    .join('\n');
+</script>
+
+<template>
+  <p class="quiet small">
+    Whoever has the link sees this paper as it stands when they open it, and nothing else; without an account.
+  </p>
+  <div class="new">
+    <label class="small"
+      >It lasts <ChoiceField v-model:value="days" label="It lasts" :options="LASTS"
+    /></label>
+    <NButton type="primary" size="small" @click="make">Make a link</NButton>
+  </div>
+  <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+  <NAlert v-if="made" type="success" title="The link: shown once" :bordered="false" class="made">
+    <div class="link">
+      <div>
+        <code>{{ made.url }}</code>
+        <p class="small">Until {{ dayAndTime(made.expiresAt) }}.</p>
+        <NButton size="small" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</NButton>
+      </div>
+      <QrCode :text="made.url" label="The link as a code" :px="104" />
+    </div>
+  </NAlert>
+  <NTable v-if="standing.length" size="small" :bordered="false">
+    <tbody>
+      <tr v-for="one in standing" :key="one.id">
+        <td>
+          <b>{{ SHARED_PAPER_WORDS[one.paper] }}</b> <span class="small">{{ one.name }}</span>
+          <div class="quiet small" :title="allOpenings(one)">{{ openingWords(one) }}</div>
+        </td>
+        <td class="small">by {{ one.madeBy }}, ends {{ fromNow(one.expiresAt) }}</td>
+        <td>
+          <NButton
+            size="tiny"
+            :aria-label="`End the link to ${SHARED_PAPER_WORDS[one.paper]} of ${one.name}`"
+            @click="revoke(one.id)"
+            >End</NButton
+          >
+        </td>
+      </tr>
+    </tbody>
+  </NTable>
+  <p v-if="ended" class="quiet small">{{ counted(ended, 'link has', 'links have') }} ended.</p>
+</template>
+
+<style scoped>
+.new {
+  display: flex;
+  gap: 12px;
+  align-items: end;
+  flex-wrap: wrap;
+  margin-bottom: 10px;
+}
+.link {
+  display: flex;
+  gap: 16px;
+  justify-content: space-between;
+}
+.link code {
+  overflow-wrap: anywhere;
+}
+.made {
+  margin-bottom: 12px;
+}
+</style>

@@ -1,0 +1,139 @@
+import type { NewsView } from '@tasche/contract';
+import { createEventHook, useThrottleFn } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { onScopeDispose, ref } from 'vue';
+import { signedOut } from '../api/signed-in';
+import { idOfOutgoing, useOutbox } from '../changes/outbox';
+import { useSchedule } from '../courses/schedule-store';
+import { useSheet } from '../sheet/sheet-store';
+
+/** So long a line about what somebody else did stands. */
+const SHOWN_MS = 7000;
+/** A stream that was ended is opened anew after so long. */
+const AGAIN_MS = 3000;
+/** Ids of what this browser sent lately: it is no news here. */
+const KEPT_IDS = 200;
+
+/** What others change, as it happens: the page shows it, and who it was. */
+export const useNews = defineStore('news', () => {
+  const outbox = useOutbox();
+  const sheet = useSheet();
+  const schedule = useSchedule();
+  const shown = ref<{ who: string; summary: string } | null>(null);
+  /** Told of every change of others; of null where some may have gone by unheard. */
+  const heard = createEventHook<NewsView | null>();
+  const own: string[] = [];
+  let source: EventSource | undefined;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let wasOpen = false;
+  let waits = false;
+
+  outbox.onSent((sent) => {
+    if ('result' in sent) {
+      own.push(sent.result.change.id);
+      own.splice(0, own.length - KEPT_IDS);
+    }
+    return undefined;
+  });
+  signedOut.on(close);
+
+  function isOwn(changeId: string): boolean {
+    return own.includes(changeId) || outbox.waiting.some((one) => idOfOutgoing(one) === changeId);
+  }
+
+  function take(news: NewsView): void {
+    if (isOwn(news.changeId)) return;
+    void heard.trigger(news);
+    const playerId = sheet.sheet?.player.id;
+    const isHere = playerId !== undefined && (news.many || news.playerIds.includes(playerId));
+    if (isHere) readSheet();
+    if (news.schedule && schedule.state !== 'empty') void schedule.load(true);
+    if ((isHere || news.schedule) && news.summary !== '') show(news);
+  }
+
+  /**
+   * While something is being typed the sheet under it stands still, so that it is sent as typed over what was seen: where
+   * somebody else wrote in the same place, both are shown.
+   */
+  function readSheet(): void {
+    if (isBeingTyped()) {
+      if (!waits) {
+        waits = true;
+        document.addEventListener('focusout', () => setTimeout(readWhenTyped), { once: true });
+      }
+      return;
+    }
+    const current = sheet.sheet;
+    // Another day's sheet does not change by what is done today.
+    if (current && current.asOf === null) void sheet.load(current.player.id);
+  }
+
+  function readWhenTyped(): void {
+    waits = false;
+    readSheet();
+  }
+
+  function show({ who, summary }: NewsView): void {
+    shown.value = { who, summary };
+    clearTimeout(timer);
+    timer = setTimeout(() => {
+      shown.value = null;
+    }, SHOWN_MS);
+  }
+
+  /** Some may have gone by unheard. */
+  function readAll(): void {
+    void heard.trigger(null);
+    readSheet();
+    if (schedule.state !== 'empty') void schedule.load(true);
+  }
+
+  function open(): void {
+    if (source || typeof EventSource === 'undefined') return;
+    const opened = (source = new EventSource('/api/news'));
+    opened.addEventListener('here', () => {
+      if (wasOpen) readAll();
+      wasOpen = true;
+    });
+    opened.addEventListener('missed', readAll);
+    opened.addEventListener('change', ({ data }: MessageEvent<string>) => {
+      take(JSON.parse(data) as NewsView);
+    });
+    opened.addEventListener('signed-out', () => void signedOut.trigger());
+    opened.addEventListener('error', () => {
+      if (opened.readyState !== EventSource.CLOSED || source !== opened) return;
+      source = undefined;
+      setTimeout(open, AGAIN_MS);
+    });
+  }
+
+  function close(): void {
+    source?.close();
+    source = undefined;
+    wasOpen = false;
+  }
+
+  return { shown, onHeard: heard.on, open, close };
+});
+
+/** Whether a field holds what was typed and not yet said. */
+function isBeingTyped(): boolean {
+  const field = document.activeElement;
+  return (
+    field !== null &&
+    field.matches('input:not([type=checkbox], [type=radio], [readonly]), textarea:not([readonly])') &&
+    !field.hasAttribute('data-untouched')
+  );
+}
+
+/** However many changes come at once, a list is read anew so often at most. */
+const READ_EVERY_MS = 1000;
+
+/** Reads something anew when others change what it shows. @param isAbout left out, every change is */
+export function useHeard(read: () => unknown, isAbout: (news: NewsView) => boolean = () => true): void {
+  const readNow = useThrottleFn(read, READ_EVERY_MS, true);
+  const { off } = useNews().onHeard((news) => {
+    if (news === null || isAbout(news)) void readNow();
+  });
+  onScopeDispose(off);
+}
