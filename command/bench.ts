@@ -48,7 +48,10 @@ async function benchServed(asked: (part: string) => boolean): Promise<void> {
   const server = spawn(
     process.execPath,
     [...process.execArgv, 'command/main.ts', 'demo', '--port', String(port)],
-    { stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: cluster.url } },
+    {
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, DATABASE_URL: cluster.url, DATABASE_OWNER_URL: cluster.ownerUrl },
+    },
   );
   try {
     await new Promise<void>((resolve) => {

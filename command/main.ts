@@ -10,6 +10,11 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --reset            empties the data folder first
   ./tasche test          every check; the last line counts them
       --only PART        types, lint, imports, unit, fuzz or browser
+  ./tasche backup FILE   everything, into one file; also while Tasche runs
+      --data DIR         of another data folder
+      --schedule         prints what has the system's own timer do it every night
+  ./tasche restore FILE  a backup, into an empty data folder (--data DIR, --reset)
+  ./tasche reset-link MAIL   an address where that person sets a new password
   ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps, flight, carry, conditions, needs,
                          choose or travel
   ./tasche bench         the speed figures
@@ -42,6 +47,16 @@ async function main(): Promise<void> {
         reset: values.reset ?? false,
       });
     }
+    case 'backup': {
+      const { backup, scheduleWords } = await import('./backup.js');
+      if (values.schedule) console.log(scheduleWords(rest[0], values.data));
+      else await backup(rest[0], values.data);
+      return;
+    }
+    case 'restore':
+      return (await import('./backup.js')).restore(rest[0], values.data, values.reset ?? false);
+    case 'reset-link':
+      return (await import('./reset-link.js')).resetLink(rest[0], values.data);
     case 'calc':
       return (await import('./calc.js')).calc(rest[0]);
     case 'test':
@@ -77,6 +92,7 @@ function readArguments() {
         reset: { type: 'boolean' },
         only: { type: 'string' },
         kills: { type: 'boolean' },
+        schedule: { type: 'boolean' },
         seed: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },

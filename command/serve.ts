@@ -85,6 +85,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
         ownerUrl: process.env.DATABASE_OWNER_URL || cluster!.ownerUrl,
       }),
       ...(process.env.TASCHE_SECRET && { secret: process.env.TASCHE_SECRET }),
+      ...(process.env.TASCHE_METRICS_KEY && { metricsKey: process.env.TASCHE_METRICS_KEY }),
       letMachineIn: demo,
       proxies: listIn('TASCHE_PROXIES', /^[0-9a-f.:/]+$/i, 'addresses'),
       host,

@@ -95,7 +95,7 @@ export async function fuzzKills(
 async function start(port: number, data: string): Promise<ChildProcess> {
   const server = spawn(
     process.execPath,
-    [...process.execArgv, 'command/main.ts', 'start', '--port', String(port), '--data', data],
+    [...process.execArgv, 'command/main.ts', 'demo', '--port', String(port), '--data', data],
     {
       stdio: ['ignore', 'pipe', 'pipe'],
       env: { ...process.env, DATABASE_URL: '' },

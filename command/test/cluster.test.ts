@@ -29,15 +29,15 @@ const ask = async (url: string, sql: string) => {
 async function withOneRow(): Promise<string> {
   const folder = newFolder();
   const cluster = await startCluster(folder);
-  await ask(cluster.url, 'create table kept (n integer)');
-  await ask(cluster.url, 'insert into kept values (7)');
+  await ask(cluster.ownerUrl, 'create table kept (n integer)');
+  await ask(cluster.ownerUrl, 'insert into kept values (7)');
   cluster.stop();
   return folder;
 }
 const rowIsThere = async (folder: string) => {
   const cluster = await startCluster(folder);
   try {
-    expect(await ask(cluster.url, 'select n from kept')).toEqual([{ n: 7 }]);
+    expect(await ask(cluster.ownerUrl, 'select n from kept')).toEqual([{ n: 7 }]);
   } finally {
     cluster.stop();
   }
@@ -82,7 +82,7 @@ describe('a data folder', () => {
     // Cut short after the way to reach it was written down, and before it was moved into its place.
     writeFileSync(path.join(folder, 'cluster.json'), '{"port":5555,"password":"long-enough"}');
     const cluster = await startCluster(folder);
-    expect(await ask(cluster.url, 'select 1 as n')).toEqual([{ n: 1 }]);
+    expect(await ask(cluster.ownerUrl, 'select 1 as n')).toEqual([{ n: 1 }]);
     cluster.stop();
     expect(readdirSync(folder).sort()).toEqual(['cluster.json', 'postgres']);
   });

@@ -2,6 +2,7 @@ import type { Server } from 'node:http';
 import { pino } from 'pino';
 import { asTableOwner, migrate, openDatabase, roleIn } from './database/database.js';
 import { createApp } from './http/app.js';
+import { metricsOf } from './http/metrics.js';
 import { linkGauge } from './gauge/gauge-link.js';
 import { linkMonitor } from './monitor/monitor-link.js';
 import { listenForNews } from './news/listen-for-news.js';
@@ -23,6 +24,8 @@ export interface ServerOptions {
   letMachineIn: boolean;
   /** Addresses of proxies in front. */
   proxies?: readonly string[];
+  /** Lets whoever has it read the metrics from another machine. */
+  metricsKey?: string;
   host: string;
   port: number;
   webFolder?: string;
@@ -63,6 +66,7 @@ export async function startServer({
   secret,
   letMachineIn,
   proxies = [],
+  metricsKey,
   host,
   port,
   webFolder,
@@ -101,6 +105,7 @@ export async function startServer({
       identify,
       people,
       proxies,
+      metrics: metricsOf(orm, metricsKey),
       log,
       news,
       hosts: [host, ...hosts],

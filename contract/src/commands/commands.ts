@@ -161,6 +161,13 @@ const changeRequestSchema = wholeDocument(
   }),
 );
 
+/** A change request as it is described to those who write one: a command is any of the schemas of `COMMANDS`. */
+export const changeRequestDocument = shape({
+  id: required(idSchema),
+  why: textSchema(500),
+  commands: yup.array(yup.object()).min(1).max(MAX_COMMANDS).required(),
+});
+
 /**
  * The change request in `body`, checked.
  * @throws yup.ValidationError naming every bad field

@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import { idCursor, idCursorSchema } from '../http/cursors.js';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import { fileName, hungUp, idIn, pageQuery, type RouteContext } from '../http/route-context.js';
 import { Club } from '../clubs/club.js';
 import { notFound } from '../http/http-error.js';
@@ -11,6 +12,11 @@ import { readGaugedLofts } from './read-gauge.js';
 import { readPutters, readTickets } from './read-tickets.js';
 
 const ticketsQuery = pageQuery('after', idCursorSchema, 100);
+
+export const benchAsks: Asks = {
+  'GET /tickets': { query: ticketsQuery },
+  'GET /clubs/:clubId/build.pdf': { answers: 'application/pdf' },
+};
 
 export function benchRoutes({ scoped }: RouteContext): Router {
   const router = Router();

@@ -11,6 +11,7 @@ import { Router } from 'express';
 import * as yup from 'yup';
 import { badInput, notFound } from '../http/http-error.js';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import { fileName, hungUp, idIn, type RouteContext } from '../http/route-context.js';
 import { Course, Event, courseView, eventView } from '../schedule/schedule-rows.js';
 import { readSheet } from '../sheet/read-sheet.js';
@@ -23,6 +24,10 @@ const cardQuery = yup.object({
   unit: distanceUnitSchema,
   size: yup.string().oneOf(Object.keys(CARD_SIZES) as CardSize[]),
 });
+
+export const cardAsks: Asks = {
+  'GET /players/:playerId/card.pdf': { query: cardQuery, answers: 'application/pdf' },
+};
 
 export function cardRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   const router = Router();

@@ -30,6 +30,25 @@ import { Share } from '../shares/share.js';
 import { Session } from '../sessions/session.js';
 import { Workspace } from '../workspaces/workspace.js';
 
+const MIGRATIONS = [
+  { name: 'migration-001-first-slice', class: Migration001FirstSlice },
+  { name: 'migration-002-places', class: Migration002Places },
+  { name: 'migration-003-sessions', class: Migration003Sessions },
+  { name: 'migration-004-plan-choosing', class: Migration004PlanChoosing },
+  { name: 'migration-005-courses', class: Migration005Courses },
+  { name: 'migration-006-nothing-lost', class: Migration006NothingLost },
+  { name: 'migration-007-handicap', class: Migration007Handicap },
+  { name: 'migration-008-bag-strategy', class: Migration008BagStrategy },
+  { name: 'migration-009-shots-before-a-bend', class: Migration009ShotsBeforeABend },
+  { name: 'migration-010-baskets', class: Migration010Baskets },
+  { name: 'migration-011-preferences', class: Migration011Preferences },
+  { name: 'migration-012-bench', class: Migration012Bench },
+  { name: 'migration-013-season', class: Migration013Season },
+  { name: 'migration-014-people', class: Migration014People },
+];
+/** Every migration there is, the oldest first. */
+export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map(({ name }) => name);
+
 /** The driver's settings for a connection, in milliseconds; each ends a wait of its kind. */
 interface ConnectionLimits {
   connectionTimeoutMillis?: number;
@@ -74,22 +93,7 @@ export async function openDatabase(
     ],
     extensions: [Migrator],
     migrations: {
-      migrationsList: [
-        { name: 'migration-001-first-slice', class: Migration001FirstSlice },
-        { name: 'migration-002-places', class: Migration002Places },
-        { name: 'migration-003-sessions', class: Migration003Sessions },
-        { name: 'migration-004-plan-choosing', class: Migration004PlanChoosing },
-        { name: 'migration-005-courses', class: Migration005Courses },
-        { name: 'migration-006-nothing-lost', class: Migration006NothingLost },
-        { name: 'migration-007-handicap', class: Migration007Handicap },
-        { name: 'migration-008-bag-strategy', class: Migration008BagStrategy },
-        { name: 'migration-009-shots-before-a-bend', class: Migration009ShotsBeforeABend },
-        { name: 'migration-010-baskets', class: Migration010Baskets },
-        { name: 'migration-011-preferences', class: Migration011Preferences },
-        { name: 'migration-012-bench', class: Migration012Bench },
-        { name: 'migration-013-season', class: Migration013Season },
-        { name: 'migration-014-people', class: Migration014People },
-      ],
+      migrationsList: MIGRATIONS,
       snapshot: false,
       silent: true,
       disableForeignKeys: false,

@@ -2,6 +2,7 @@ import { gaugeOrderSchema, wholeDocument, type GaugeReading, type GaugeView } fr
 import { Router } from 'express';
 import { HttpError, ruleBroken } from '../http/http-error.js';
 import { jsonBody, type RouteContext } from '../http/route-context.js';
+import type { Asks } from '../http/route-list.js';
 
 /** Pages that listen at once; each is somebody at a bench. */
 const MAX_STREAMS = 50;
@@ -9,6 +10,11 @@ const MAX_STREAMS = 50;
 const BEAT_MS = 15_000;
 const orderSchema = wholeDocument(gaugeOrderSchema.strict().noUnknown('unknown field: ${unknown}'));
 const NO_GAUGE: GaugeView = { state: 'none', device: null, simulated: false };
+
+export const gaugeAsks: Asks = {
+  'GET /gauge/live': { answers: 'text/event-stream' },
+  'POST /gauge/measure': { body: orderSchema },
+};
 
 export function gaugeRoutes({ gauge, scopeOf }: RouteContext): Router {
   const router = Router();

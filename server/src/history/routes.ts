@@ -2,11 +2,16 @@ import { dateSchema, zoneSchema } from '@tasche/contract';
 import { Router } from 'express';
 import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import { idIn, required, type RouteContext } from '../http/route-context.js';
 import { answerOfPlayer } from '../sheet/read-sheet.js';
 import { readClubLife, readDay } from './read-day.js';
 
 const dayQuery = yup.object({ day: required(dateSchema), zone: zoneSchema });
+
+export const historyAsks: Asks = {
+  'GET /players/:playerId/day': { query: dayQuery },
+};
 
 export function historyRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   const router = Router();

@@ -1,14 +1,12 @@
-import { checkJsonLimits, idSchema, parseChangeRequest, wholeDocument } from '@tasche/contract';
+import { checkJsonLimits } from '@tasche/contract';
 import express, { Router } from 'express';
-import * as yup from 'yup';
 import { gaugeRoutes } from '../gauge/routes.js';
 import { benchRoutes } from '../bench/routes.js';
 import { cardRoutes } from '../card/routes.js';
 import { historyRoutes } from '../history/routes.js';
 import { printRoutes } from '../print/routes.js';
 import { seasonRoutes } from '../season/routes.js';
-import { applyChange } from '../changes/apply-change.js';
-import { undoChange } from '../changes/undo-change.js';
+import { changeRoutes } from '../changes/routes.js';
 import { scheduleRoutes } from '../schedule/routes.js';
 import { planRoutes } from '../plans/routes.js';
 import { playerRoutes } from '../players/routes.js';
@@ -24,17 +22,10 @@ import { shareRoutes } from '../shares/routes.js';
 import { tokenRoutes } from '../tokens/routes.js';
 import { signInRoutes } from '../people/sign-in-routes.js';
 import { guard } from './guard.js';
+import { openApi } from './openapi.js';
 import { readHealth } from './read-health.js';
 import { HttpError } from './http-error.js';
-import {
-  BODY_LIMIT,
-  idIn,
-  jsonBody,
-  required,
-  routeContext,
-  type ApiOptions,
-  type RouteContext,
-} from './route-context.js';
+import { BODY_LIMIT, routeContext, type ApiOptions } from './route-context.js';
 
 /** Every route: thin, checked at the border, scoped to the asker's workspace. */
 export function api(options: ApiOptions): Router {
@@ -51,6 +42,10 @@ export function api(options: ApiOptions): Router {
   router.get('/ready', async (_request, response) => {
     const { database } = await readHealth(options.orm);
     response.status(database === 'here' ? 200 : 503).json({ ready: database === 'here' });
+  });
+
+  router.get('/openapi.json', (_request, response) => {
+    response.json(openApi());
   });
 
   router.get('/signed-in', async (request, response) => {
@@ -74,29 +69,6 @@ export function api(options: ApiOptions): Router {
   router.use(shareRoutes(context), tokenRoutes(context), newsRoutes(context));
   router.use((_request, _response, next) => {
     next(new HttpError(404, { error: 'not-found', message: 'There is nothing at this address.' }));
-  });
-  return router;
-}
-
-const undoSchema = wholeDocument(
-  yup
-    .object({ id: required(idSchema) })
-    .strict()
-    .noUnknown('unknown field: ${unknown}'),
-);
-
-function changeRoutes({ orm, scopeOf }: RouteContext): Router {
-  const router = Router();
-
-  router.post('/changes', async (request, response) => {
-    const change = parseChangeRequest(jsonBody(request));
-    response.json(await applyChange(orm, await scopeOf(request), change));
-  });
-
-  router.post('/changes/:changeId/undo', async (request, response) => {
-    const changeId = idIn(request, 'changeId');
-    const { id } = undoSchema.validateSync(jsonBody(request), { strict: true });
-    response.json(await undoChange(orm, await scopeOf(request), changeId, id));
   });
   return router;
 }

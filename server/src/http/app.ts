@@ -12,6 +12,8 @@ import type { GaugeLink } from '../gauge/gauge-link.js';
 import type { MonitorLink } from '../monitor/monitor-link.js';
 import type { News } from '../news/listen-for-news.js';
 import type { ForecastSource } from '../weather/forecast-source.js';
+import type { Metrics } from './metrics.js';
+import { requestLog } from './request-log.js';
 import { onlyForHosts } from './allowed-hosts.js';
 import { api } from './api.js';
 import { answerProblem } from './problems.js';
@@ -27,6 +29,8 @@ export interface AppOptions {
   log: Logger;
   /** Host names this server is told to serve, besides loopback. */
   hosts?: readonly string[];
+  /** What is measured of the server, where somebody measures. */
+  metrics?: Metrics;
   /** The built web part; left out where only the API is wanted. */
   webFolder?: string;
   /** Tells of strikes other servers took; without it live boards look by themselves. */
@@ -48,6 +52,7 @@ export function createApp({
   identify,
   people,
   proxies = [],
+  metrics,
   log,
   hosts = [],
   webFolder,
@@ -61,7 +66,9 @@ export function createApp({
   // Parameters are read by `readQuery`, which knows which there are.
   app.set('query parser', false);
   app.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
+  app.use(requestLog(log), ...(metrics ? [metrics.timing] : []));
   app.use(onlyForHosts(hosts));
+  if (metrics) app.get('/metrics', metrics.telling);
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -104,7 +111,7 @@ export function createApp({
       next();
     },
     ...(people ? [people.sessions.middleware] : []),
-    api({ orm, identify, people, news, monitor, gauge, weather }),
+    api({ orm, identify, people, metrics, news, monitor, gauge, weather }),
   );
   if (webFolder && existsSync(webFolder)) {
     app.use(

@@ -1,5 +1,6 @@
 import type { Right } from '@tasche/contract';
 import type { Request } from 'express';
+import type * as yup from 'yup';
 
 /** What a route asks of whoever calls it, beyond being signed in; "anybody" asks nothing, "self" an account of one's own. */
 export type Wanted = Right | 'anybody' | 'signed-in' | 'self';
@@ -139,6 +140,22 @@ export const ROUTES = {
 
 export type RouteName = keyof typeof ROUTES;
 
+/** What routes are asked with, by name: kept beside each, for the document about all of them. */
+export type Asks = Partial<
+  Record<
+    RouteName,
+    {
+      /** What may stand after the question mark. */
+      query?: yup.AnyObjectSchema;
+      body?: yup.AnyObjectSchema;
+      /** Where the body is a file: what it may be. */
+      takes?: readonly string[];
+      /** Where the answer is no JSON. */
+      answers?: string;
+    }
+  >
+>;
+
 const PATTERNS = Object.keys(ROUTES).map((name) => {
   const [method, path] = name.split(' ') as [string, string];
   const pattern = path.replace(/[.]/g, '\\.').replace(/:\w+/g, '[^/]+');
@@ -146,8 +163,12 @@ const PATTERNS = Object.keys(ROUTES).map((name) => {
 });
 
 /** The route a request calls; undefined where there is none. A HEAD asks what a GET would answer. */
-export function routeOf({ method, path }: Pick<Request, 'method' | 'path'>): RouteRule | undefined {
+export function routeNameOf({ method, path }: Pick<Request, 'method' | 'path'>): RouteName | undefined {
   const asked = method === 'HEAD' ? 'GET' : method;
-  const found = PATTERNS.find((one) => one.method === asked && one.pattern.test(path));
-  return found && ROUTES[found.name];
+  return PATTERNS.find((one) => one.method === asked && one.pattern.test(path))?.name;
+}
+
+export function routeOf(request: Pick<Request, 'method' | 'path'>): RouteRule | undefined {
+  const name = routeNameOf(request);
+  return name && ROUTES[name];
 }

@@ -2,6 +2,7 @@ import type { NewsView } from '@tasche/contract';
 import { Router } from 'express';
 import { HttpError } from '../http/http-error.js';
 import type { RouteContext } from '../http/route-context.js';
+import type { Asks } from '../http/route-list.js';
 import { readSessionAnew } from '../people/browser-sessions.js';
 import type { Sight } from '../workspaces/in-workspace.js';
 import type { ChangeNews } from './listen-for-news.js';
@@ -17,6 +18,10 @@ const MAX_BUFFERED_BYTES = 64_000;
 
 const open = new Map<string, number>();
 let streams = 0;
+
+export const newsAsks: Asks = {
+  'GET /news': { answers: 'text/event-stream' },
+};
 
 /** What others change, as server-sent events. Nothing is caught up with: a page that comes back reads anew. */
 export function newsRoutes({ news, identify, scopeOf }: RouteContext): Router {

@@ -14,6 +14,7 @@ import { generateSecret, generateURI } from 'otplib';
 import { v4 as newId } from 'uuid';
 import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { jsonBody, type RouteContext } from '../http/route-context.js';
+import type { Asks } from '../http/route-list.js';
 import { asAsker } from '../workspaces/in-workspace.js';
 import { Workspace } from '../workspaces/workspace.js';
 import { note, type AuditedEvent } from './audit.js';
@@ -29,6 +30,16 @@ const codeOnly = wholeDocument(codeOnlySchema);
 const sessionEnd = wholeDocument(sessionEndSchema);
 const workspaceBody = wholeDocument(workspaceIdSchema);
 const workspaceName = wholeDocument(workspaceNameSchema);
+
+export const accountAsks: Asks = {
+  'POST /account/password': { body: passwordChange },
+  'POST /account/code/start': { body: passwordOnly },
+  'POST /account/code/confirm': { body: codeOnly },
+  'POST /account/code/remove': { body: passwordOnly },
+  'POST /account/sessions/end': { body: sessionEnd },
+  'POST /workspaces/enter': { body: workspaceBody },
+  'POST /workspaces': { body: workspaceName },
+};
 
 /** What somebody sees and changes of their own account. */
 export function accountRoutes({ orm, identify, scopeOf, people }: RouteContext): Router {

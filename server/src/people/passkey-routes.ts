@@ -13,6 +13,7 @@ import { Router, type Request } from 'express';
 import * as yup from 'yup';
 import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { jsonBody, required, type RouteContext } from '../http/route-context.js';
+import type { Asks } from '../http/route-list.js';
 import { asAsker } from '../workspaces/in-workspace.js';
 import { note } from './audit.js';
 import { signedInView, signedOut } from './identify.js';
@@ -35,6 +36,12 @@ const answerSchema = required(
 const addBody = wholeDocument(passkeyNameSchema.shape({ answer: answerSchema }));
 const signInBody = wholeDocument(shape({ answer: answerSchema, stay: yup.boolean().strict() }));
 const removeBody = wholeDocument(rowTextIdSchema);
+
+export const passkeyAsks: Asks = {
+  'POST /account/passkeys/finish': { body: addBody },
+  'POST /account/passkeys/remove': { body: removeBody },
+  'POST /sign-in/passkey/finish': { body: signInBody },
+};
 
 /** Passkeys (WebAuthn level 2): a key on a device in place of password and code. */
 export function passkeyRoutes({ orm, identify, scopeOf, people }: RouteContext): Router {

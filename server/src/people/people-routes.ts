@@ -13,6 +13,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { Router, type Request } from 'express';
 import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import { badInput, conflict, notFound, ruleBroken } from '../http/http-error.js';
 import { jsonBody, type RouteContext } from '../http/route-context.js';
 import { Player } from '../players/player.js';
@@ -29,6 +30,15 @@ const auditQuery = yup.object({
   limit: yup.number().integer().min(1).max(200).default(50),
   before: yup.number().integer().min(1).max(Number.MAX_SAFE_INTEGER),
 });
+
+export const peopleAsks: Asks = {
+  'POST /people/invite': { body: invite },
+  'POST /people/withdraw': { body: oneRow },
+  'POST /people/change': { body: memberChange },
+  'POST /people/remove': { body: onePerson },
+  'POST /people/reset': { body: onePerson },
+  'GET /audit': { query: auditQuery },
+};
 
 /** Who is in a workspace, as what; for its owners. */
 export function peopleRoutes({ orm, scopeOf, people }: RouteContext): Router {

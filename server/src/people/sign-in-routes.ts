@@ -4,6 +4,7 @@ import { Router, type Request } from 'express';
 import { v4 as newId } from 'uuid';
 import { HttpError, conflict, ruleBroken } from '../http/http-error.js';
 import { jsonBody, type RouteContext } from '../http/route-context.js';
+import type { Asks } from '../http/route-list.js';
 import { asAsker, tellOf } from '../workspaces/in-workspace.js';
 import { note } from './audit.js';
 import { beginSession, endSession } from './browser-sessions.js';
@@ -16,6 +17,13 @@ import { signIn } from './sign-in.js';
 const signInBody = wholeDocument(signInSchema);
 const keyBody = wholeDocument(linkKeySchema);
 const useBody = wholeDocument(useLinkSchema);
+
+export const signInAsks: Asks = {
+  'POST /sign-in': { body: signInBody },
+  'POST /links/look': { body: keyBody },
+  'POST /links/use': { body: useBody },
+  'POST /links/join': { body: keyBody },
+};
 
 /** How somebody gets in and out. */
 export function signInRoutes({ orm, identify, scopeOf, people }: RouteContext): Router {

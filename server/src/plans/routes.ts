@@ -1,11 +1,16 @@
 import { Router } from 'express';
 import { idCursor, idCursorSchema } from '../http/cursors.js';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import { hungUp, idIn, pageQuery, type RouteContext } from '../http/route-context.js';
 import { readPlans } from '../sheet/read-sheet.js';
 import { chooseForRound } from './choose-for-round.js';
 
 const plansQuery = pageQuery('after', idCursorSchema);
+
+export const planAsks: Asks = {
+  'GET /players/:playerId/plans': { query: plansQuery },
+};
 
 export function planRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   const router = Router();

@@ -3,6 +3,7 @@ import { Router } from 'express';
 import * as yup from 'yup';
 import { badInput } from '../http/http-error.js';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import { hungUp, required, type RouteContext } from '../http/route-context.js';
 import { readSheet } from '../sheet/read-sheet.js';
 import { runInThread } from '../threads/thread-pool.js';
@@ -26,6 +27,10 @@ const printQuery = yup.object({
   players: list(idSchema, MAX_PLAYERS_OF_A_RUN),
   papers: list(yup.string().oneOf(PAPERS) as yup.StringSchema, PAPERS.length),
 });
+
+export const printAsks: Asks = {
+  'GET /print.pdf': { query: printQuery, answers: 'application/pdf' },
+};
 
 export function printRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   const router = Router();

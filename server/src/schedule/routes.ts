@@ -2,6 +2,7 @@ import { MAX_FORECAST_DAYS, dateSchema } from '@tasche/contract';
 import { Router } from 'express';
 import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import { hungUp, idIn, required, type RouteContext } from '../http/route-context.js';
 import { sendKnownText } from '../http/send-known-text.js';
 import { readForecast } from '../weather/read-forecast.js';
@@ -11,6 +12,10 @@ const forecastQuery = yup.object({
   from: required(dateSchema),
   days: yup.number().integer().min(1).max(MAX_FORECAST_DAYS).default(1),
 });
+
+export const scheduleAsks: Asks = {
+  'GET /courses/:courseId/forecast': { query: forecastQuery },
+};
 
 export function scheduleRoutes({ orm, weather, scopeOf, scoped }: RouteContext): Router {
   const router = Router();

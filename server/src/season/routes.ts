@@ -4,6 +4,7 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import { Router, type Request } from 'express';
 import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import { fileName, idIn, type RouteContext } from '../http/route-context.js';
 import { Event, eventView } from '../schedule/schedule-rows.js';
 import { readSheet } from '../sheet/read-sheet.js';
@@ -41,6 +42,11 @@ export async function readSeason(
   );
   return { ...season, name: sheet.player.name };
 }
+
+export const seasonAsks: Asks = {
+  'GET /players/:playerId/season.ics': { query: seasonQuery, answers: 'text/calendar' },
+  'GET /players/:playerId/season.csv': { query: seasonQuery, answers: 'text/csv' },
+};
 
 export function seasonRoutes({ orm, scopeOf }: RouteContext): Router {
   const router = Router();

@@ -3,6 +3,7 @@ import { Router } from 'express';
 import * as yup from 'yup';
 import { idCursor, idCursorSchema } from '../http/cursors.js';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import { idIn, jsonBody, pageQuery, required, type RouteContext } from '../http/route-context.js';
 import { ruleBroken } from '../http/http-error.js';
 import { hitRequest } from '../monitor/hit-request.js';
@@ -27,6 +28,13 @@ const hitSchema = wholeDocument(
     .strict()
     .noUnknown('unknown field: ${unknown}'),
 );
+
+export const sessionAsks: Asks = {
+  'GET /players/:playerId/sessions': { query: sessionsQuery },
+  'GET /sessions/:sessionId/live': { query: liveQuery, answers: 'text/event-stream' },
+  'GET /sessions/:sessionId/set-aside': { query: setAsideQuery },
+  'POST /sessions/:sessionId/hit': { body: hitSchema },
+};
 
 export function sessionRoutes({ orm, news, monitor, scopeOf, scoped }: RouteContext): Router {
   const router = Router();

@@ -10,6 +10,7 @@ import { Router, type Request, type Response } from 'express';
 import { v4 as newId } from 'uuid';
 import { HttpError, notFound } from '../http/http-error.js';
 import { fileName, hungUp, idIn, jsonBody, type RouteContext } from '../http/route-context.js';
+import type { Asks } from '../http/route-list.js';
 import { addressOf, note } from '../people/audit.js';
 import { hashOfKey, newKey } from '../people/keys.js';
 import { originOf } from '../people/people-routes.js';
@@ -27,6 +28,11 @@ const SHARES_SHOWN = 100;
 const OPENINGS_SHOWN = 5;
 const MAX_AGENT = 200;
 const shareBody = wholeDocument(shareSchema);
+
+export const shareAsks: Asks = {
+  'POST /players/:playerId/shares': { body: shareBody },
+  'GET /shared/:key': { answers: 'application/pdf' },
+};
 
 /** Links to a player's papers: who makes them, and who opens them without an account. */
 export function shareRoutes({ orm, scopeOf, scoped }: RouteContext): Router {

@@ -3,6 +3,7 @@ import express, { Router } from 'express';
 import * as yup from 'yup';
 import { dayCursor, dayCursorSchema, momentCursor, momentCursorSchema } from '../http/cursors.js';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import {
   BODY_LIMIT,
   fileName,
@@ -43,6 +44,16 @@ const importQuery = yup.object({
   changeId: required(idSchema),
   takenOn: required(dateSchema),
 });
+
+export const sheetAsks: Asks = {
+  'GET /players/:playerId/sheet': { query: sheetQuery },
+  'GET /players/:playerId/sheet.csv': { query: printQuery, answers: 'text/csv' },
+  'GET /players/:playerId/sheet.pdf': { query: printQuery, answers: 'application/pdf' },
+  'GET /players/:playerId/changes': { query: changesQuery },
+  'GET /players/:playerId/differences': { query: betweenQuery },
+  'GET /clubs/:clubId/readings': { query: readingsQuery },
+  'POST /players/:playerId/import': { query: importQuery, takes: ['text/csv', 'application/json'] },
+};
 
 export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   const router = Router();

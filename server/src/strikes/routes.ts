@@ -9,6 +9,7 @@ import {
 import { Router } from 'express';
 import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
+import type { Asks } from '../http/route-list.js';
 import { idIn, required, wrongType, type RouteContext } from '../http/route-context.js';
 import { importStrikes } from './import-strikes.js';
 import { readStrikesText } from './read-strikes.js';
@@ -32,7 +33,13 @@ const RECEIVE: ReceiveLimits = {
   silenceMs: 10_000,
 };
 
-export function strikeImportRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
+export const strikeAsks: Asks = {
+  'GET /players/:playerId/strikes': { query: strikesQuery },
+  'GET /file-mapping': { query: mappingQuery },
+  'POST /players/:playerId/strikes/import': { query: importQuery, takes: ['application/octet-stream'] },
+};
+
+export function strikeImportRoutes({ orm, metrics, scopeOf, scoped }: RouteContext): Router {
   const router = Router();
 
   router.get('/players/:playerId/strikes', async (request, response) => {
@@ -64,7 +71,9 @@ export function strikeImportRoutes({ orm, scopeOf, scoped }: RouteContext): Rout
     const scope = await scopeOf(request);
     const received = await receiveFile(request, RECEIVE);
     try {
-      response.json(await importStrikes(orm, scope, { playerId, take, changeId, received }));
+      const report = await importStrikes(orm, scope, { playerId, take, changeId, received });
+      if (report.changeId !== null) metrics?.importedRows.inc(report.taken);
+      response.json(report);
     } finally {
       await received.remove();
     }

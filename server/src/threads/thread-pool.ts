@@ -56,6 +56,16 @@ function threadArguments(file: URL): string[] {
   return file.pathname.endsWith('.ts') ? ['--import', 'tsx'] : [];
 }
 
+/** How busy the threads are. */
+export function threadState(): { queued: number; done: number; meanS: number } {
+  const mean = pool?.histogram.runTime.mean ?? 0;
+  return {
+    queued: pool?.queueSize ?? 0,
+    done: pool?.completed ?? 0,
+    meanS: Number.isFinite(mean) ? mean / 1000 : 0,
+  };
+}
+
 /** Ends the threads there are; a later task starts new ones. */
 export async function closeThreads(): Promise<void> {
   const open = pool;

@@ -4,6 +4,7 @@ import { Router, type Request } from 'express';
 import { v4 as newId } from 'uuid';
 import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { idIn, jsonBody, type RouteContext } from '../http/route-context.js';
+import type { Asks } from '../http/route-list.js';
 import { note } from '../people/audit.js';
 import { hashOfKey, newKey } from '../people/keys.js';
 import type { SignedIn } from '../people/scope.js';
@@ -13,6 +14,10 @@ import { AccessToken, tokenText, tokenView } from './access-token.js';
 const DAY_MS = 86_400_000;
 const MAX_TOKENS = 50;
 const tokenBody = wholeDocument(tokenSchema);
+
+export const tokenAsks: Asks = {
+  'POST /tokens': { body: tokenBody },
+};
 
 /** One's own tokens for scripts, in the workspace one is in. */
 export function tokenRoutes({ orm, scopeOf }: RouteContext): Router {

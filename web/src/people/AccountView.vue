@@ -79,6 +79,12 @@ onMounted(() => void (identity.view?.personId && read()));
   gap: 12px 44px;
   max-width: 1120px;
 }
+.columns :deep(section) {
+  margin-bottom: 26px;
+}
+.columns :deep(h2) {
+  margin-bottom: 4px;
+}
 .note {
   padding: 12px 16px;
   max-width: 640px;

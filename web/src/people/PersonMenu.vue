@@ -60,6 +60,9 @@ function run(key: string): void {
 </template>
 
 <style scoped>
+.tool {
+  color: var(--quiet);
+}
 .person {
   display: grid;
 }

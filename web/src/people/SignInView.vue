@@ -109,6 +109,6 @@ const byPasskey = () => come(() => passkeyAnswer(draft.stay));
   display: flex;
   gap: 10px;
   flex-wrap: wrap;
-  margin: 16px 0 4px;
+  margin: 16px 0 14px;
 }
 </style>

@@ -126,6 +126,9 @@ const stateOf = ({ revokedAt, expiresAt, usedAt }: TokenView) => {
 </template>
 
 <style scoped>
+.new p > * + * {
+  margin-left: 8px;
+}
 .new {
   padding: 12px 16px;
   max-width: 420px;
