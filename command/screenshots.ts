@@ -10,8 +10,6 @@ import { startDemo, stopServer } from './test.js';
 const MAREN = '/players/7a5c4e00-0002-4000-8000-000000000000';
 const DAVOR = '/players/7a5c4e00-0001-4000-8000-000000000000';
 
-const OLUCHI = '/players/7a5c4e00-0003-4000-8000-000000000000';
-
 const SKARVOY = 'temp=8&alt=6&hum=78&wind=8&ground=firm&grass=fescue';
 
 /** `open` opens the club of that name first; `click` presses the button that bears these words. */
@@ -28,7 +26,6 @@ const PICTURES: readonly {
   { file: 'roster', address: '/roster' },
   { file: 'bag', address: `${DAVOR}/bag` },
   { file: 'flight', address: `${DAVOR}/flight?${SKARVOY}&from=40`, height: 960 },
-  { file: 'basket', address: `${OLUCHI}/range/basket?balls=60`, steps: basket },
   { file: 'locker', address: `${DAVOR}/locker` },
   { file: 'range', address: `${DAVOR}/range`, height: 1000 },
   { file: 'range-live', address: `${DAVOR}/range`, steps: live },
@@ -40,14 +37,58 @@ const PICTURES: readonly {
   { file: 'history', address: `${DAVOR}/history`, steps: putBack },
   { file: 'bend-plan', address: `${DAVOR}/bench/bend`, height: 900, steps: bendPlan },
   { file: 'bench', address: `${DAVOR}/bench`, height: 900, steps: bench },
-  { file: 'check', address: `${DAVOR}/bench/check`, steps: check },
-  { file: 'club-life', address: `${DAVOR}/clubs/7a5c4e00-0001-4000-8000-000000000112/life` },
+  { file: 'people', address: '/people', height: 900, steps: people },
+  { file: 'sharing', address: `${MAREN}/card`, height: 900, steps: sharing },
+  { file: 'sign-in', address: '/roster', steps: signedOut },
   { file: 'card', address: `${MAREN}/card`, width: 390, height: 1180, steps: card },
 ];
 
-/** Which shots to hit with sixty balls, once that is worked out. */
-async function basket(page: Page): Promise<void> {
-  await page.getByRole('table', { name: 'Shots to hit' }).waitFor({ timeout: 60_000 });
+/** Invented people who took their invitations up, and one who has not yet. */
+async function people(page: Page): Promise<void> {
+  const players: Record<string, string> = {
+    'Davor Kolar': DAVOR.split('/')[2]!,
+    'Maren Tveit': MAREN.split('/')[2]!,
+  };
+  const invited = [
+    { name: 'Jonas Brandl', role: 'owner' },
+    { name: 'Kari Vik', role: 'assistant' },
+    { name: 'Davor Kolar', role: 'player', sees: ['Davor Kolar'] },
+    { name: 'Sefa Lund', role: 'caddie', sees: ['Davor Kolar', 'Maren Tveit'] },
+    { name: 'Tove Aas', role: 'rep', waits: true },
+  ];
+  const { origin } = new URL(page.url());
+  const theirs = await page.context().browser()!.newContext({ baseURL: origin });
+  for (const { name, role, sees, waits } of invited) {
+    const email = `${name.split(' ')[0]!.toLowerCase()}@meridian.example`;
+    const playerIds = sees?.map((one) => players[one]!);
+    const made = await page.request.post(`${origin}/api/people/invite`, {
+      data: { name, email, role, ...(playerIds && { playerIds }) },
+    });
+    const { url } = (await made.json()) as { url: string };
+    if (waits) continue;
+    await theirs.request.post('/api/links/use', {
+      data: { key: new URL(url).hash.slice(1), name, password: 'a password of the pictures' },
+    });
+    await theirs.clearCookies();
+  }
+  await theirs.close();
+  await page.reload();
+  await page.getByRole('cell', { name: /sefa@meridian.example/ }).waitFor();
+}
+
+/** A link to a card, just made. */
+async function sharing(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Share' }).click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  await page.getByRole('img', { name: 'The link as a code' }).waitFor();
+}
+
+/** A browser whose session has ended. */
+async function signedOut(page: Page): Promise<void> {
+  await page.context().addCookies([{ name: 'tasche', value: 'ended', url: page.url() }]);
+  await page.reload();
+  await page.getByRole('heading', { name: 'Sign in' }).waitFor();
+  await page.context().clearCookies();
 }
 
 /** Ten balls with the 7 iron, seen by the simulated monitor. */
@@ -81,24 +122,6 @@ async function bench(page: Page): Promise<void> {
   await page.evaluate(() => {
     window.scrollTo(0, 0);
   });
-}
-
-/** Some clubs read by the simulated gauge, one typed. */
-async function check(page: Page): Promise<void> {
-  await page.getByText('stand-in gauge').waitFor();
-  for (const club of ['5 iron', '6 iron', '7 iron']) {
-    const field = page.getByLabel(`${club}, loft now`, { exact: true });
-    await field.focus();
-    await page.keyboard.press('Alt+m');
-    await page
-      .getByRole('row', { name: new RegExp(`^${club}`) })
-      .locator('.verdict')
-      .first()
-      .waitFor();
-  }
-  const field = page.getByLabel('8 iron, loft now', { exact: true });
-  await field.fill('37');
-  await field.press('Enter');
 }
 
 /** What swapping is worth, once that is worked out. */

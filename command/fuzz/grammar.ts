@@ -159,6 +159,60 @@ const ROUTES: readonly Route[] = [
   { method: 'POST', path: '/players/:playerId/strikes/import', query: ['take'], body: strikesBody },
   { method: 'POST', path: '/changes/:changeId/undo', body: (chance) => json(chance, { id: randomUUID() }) },
   ...Array.from({ length: 8 }, (): Route => ({ method: 'POST', path: '/changes', body: changeBody })),
+  { method: 'GET', path: '/ready' },
+  { method: 'GET', path: '/openapi.json' },
+  { method: 'GET', path: '/account' },
+  { method: 'GET', path: '/people' },
+  { method: 'GET', path: '/audit', query: ['limit', 'before'] },
+  { method: 'GET', path: '/tokens' },
+  { method: 'GET', path: '/players/:playerId/shares' },
+  { method: 'GET', path: '/players/:playerId/day', query: ['today'] },
+  { method: 'GET', path: '/clubs/:clubId/life' },
+  { method: 'GET', path: '/shared/:changeId' },
+  {
+    method: 'POST',
+    path: '/players/:playerId/shares',
+    body: (chance, ids) => json(chance, { paper: 'card', planId: ids.planId, days: 7 }),
+  },
+  {
+    method: 'POST',
+    path: '/people/invite',
+    body: (chance, ids) =>
+      json(chance, {
+        name: 'Kari',
+        email: `${randomUUID()}@van.example`,
+        role: 'player',
+        playerIds: [ids.playerId],
+      }),
+  },
+  {
+    method: 'POST',
+    path: '/people/change',
+    body: (chance) => json(chance, { personId: randomUUID(), role: 'rep', playerIds: null }),
+  },
+  { method: 'POST', path: '/people/withdraw', body: (chance) => json(chance, { id: randomUUID() }) },
+  {
+    method: 'POST',
+    path: '/sign-in',
+    body: (chance) => json(chance, { email: 'a@van.example', password: 'what it may be', stay: true }),
+  },
+  {
+    method: 'POST',
+    path: '/sign-in/passkey/finish',
+    body: (chance) => json(chance, { answer: { id: 'x', type: 'y' } }),
+  },
+  { method: 'POST', path: '/links/look', body: (chance) => json(chance, { key: 'x'.repeat(43) }) },
+  {
+    method: 'POST',
+    path: '/links/use',
+    body: (chance) =>
+      json(chance, { key: 'x'.repeat(43), name: 'N', email: 'a@van.example', password: 'long enough it is' }),
+  },
+  {
+    method: 'POST',
+    path: '/workspaces/enter',
+    body: (chance) => json(chance, { workspaceId: randomUUID() }),
+  },
   { method: 'GET', path: '/nothing' },
 ];
 

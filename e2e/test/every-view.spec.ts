@@ -58,6 +58,8 @@ const VIEWS = [
   `${demo.davor}/clubs/7a5c4e00-0001-4000-8000-000000000109/build`,
   `${demo.davor}/clubs/7a5c4e00-0001-4000-8000-000000000109/life`,
   '/tickets',
+  '/people',
+  '/account',
   '/courses',
   '/seasons',
   HOCHFIRN,

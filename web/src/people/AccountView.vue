@@ -11,6 +11,7 @@ import PasskeyPanel from './PasskeyPanel.vue';
 import PasswordPanel from './PasswordPanel.vue';
 import SessionList from './SessionList.vue';
 import TokenPanel from './TokenPanel.vue';
+import WorkspacePanel from './WorkspacePanel.vue';
 
 /** One's own account: how one gets in, where one is signed in, what scripts may do. */
 const identity = useIdentity();
@@ -67,6 +68,7 @@ onMounted(() => void (identity.view?.personId && read()));
           <SessionList :sessions="account.sessions" @end="endSession" />
         </section>
         <TokenPanel />
+        <WorkspacePanel />
       </div>
     </div>
   </div>

@@ -1,0 +1,314 @@
+import type { ChangeRequest, PeopleView, Problem, SignedInView } from '@tasche/contract';
+import { flushPromises, mount } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { nextTick } from 'vue';
+import { createMemoryHistory, createRouter } from 'vue-router';
+import { post, request } from '../../src/api/request';
+import { signedIn } from '../../src/api/signed-in';
+import { useOutbox, type Outgoing } from '../../src/changes/outbox';
+import MemberForm from '../../src/people/MemberForm.vue';
+import PeopleViewPage from '../../src/people/PeopleView.vue';
+import SignInView from '../../src/people/SignInView.vue';
+import { useIdentity } from '../../src/people/identity';
+import { agentWords } from '../../src/people/moment-words';
+
+/** The network is played here; everything of ours is real. */
+type Answer = { status: number; body: unknown };
+let answers: Record<string, Answer[]> = {};
+let asked: { path: string; method: string; csrf: string | null; body: unknown }[] = [];
+
+const view = (more: Partial<SignedInView> = {}): SignedInView => ({
+  workspace: { id: 'w1', name: 'Van' },
+  who: 'Jonas',
+  personId: 'p1',
+  role: 'owner',
+  playerIds: null,
+  workspaces: [{ id: 'w1', name: 'Van', role: 'owner' }],
+  means: 'session',
+  csrf: 'token-1',
+  ...more,
+});
+const problem = (error: Problem['error'], message: string): Problem => ({ error, message });
+
+beforeEach(() => {
+  localStorage.clear();
+  setActivePinia(createPinia());
+  signedIn.value = null;
+  answers = {};
+  asked = [];
+  vi.stubGlobal('fetch', (address: string, init: RequestInit = {}) => {
+    const path = address.replace(/^\/api/, '');
+    const headers = new Headers(init.headers);
+    asked.push({
+      path,
+      method: init.method ?? 'GET',
+      csrf: headers.get('x-csrf-token'),
+      body: typeof init.body === 'string' ? JSON.parse(init.body) : null,
+    });
+    const list = answers[path];
+    const answer = (list && list.length > 1 ? list.shift() : list?.[0]) ?? {
+      status: 404,
+      body: problem('not-found', 'There is nothing at this address.'),
+    };
+    return Promise.resolve(Response.json(answer.body, { status: answer.status }));
+  });
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+});
+
+describe('who is signed in', () => {
+  it('is asked once, and everything written bears what belongs to the session', async () => {
+    answers['/signed-in'] = [{ status: 200, body: view() }];
+    answers['/thing'] = [{ status: 200, body: {} }];
+    const identity = useIdentity();
+    await identity.load();
+    expect([identity.state, identity.view?.who]).toEqual(['in', 'Jonas']);
+    await post('/thing', {});
+    await request('/thing');
+    expect(asked.map(({ path, csrf }) => [path, csrf])).toEqual([
+      ['/signed-in', null],
+      ['/thing', 'token-1'],
+      ['/thing', null],
+    ]);
+  });
+
+  it('a session begun anew in another tab is taken up, and what was written is written once more', async () => {
+    signedIn.value = view();
+    answers['/thing'] = [
+      { status: 403, body: problem('page-too-old', 'old') },
+      { status: 200, body: { ok: true } },
+    ];
+    answers['/signed-in'] = [{ status: 200, body: view({ csrf: 'token-2' }) }];
+    expect(await post('/thing', { a: 1 })).toEqual({ ok: true });
+    expect(asked.map(({ path, csrf }) => `${path} ${csrf}`)).toEqual([
+      '/thing token-1',
+      '/signed-in null',
+      '/thing token-2',
+    ]);
+  });
+
+  it('somebody who is signed out sees nothing more, and what they typed waits for them alone', async () => {
+    signedIn.value = view();
+    const identity = useIdentity();
+    identity.state = 'in';
+    const outbox = useOutbox();
+    answers['/changes'] = [{ status: 401, body: problem('signed-out', 'You are signed out here.') }];
+    outbox.push(edit('c1'));
+    await flushPromises();
+    expect(identity.state).toBe('out');
+    expect(identity.view).toBeNull();
+    // Kept, though nobody else is shown it, nor sends it.
+    expect(Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/'))).toHaveLength(1);
+    expect(outbox.count).toBe(0);
+    answers['/changes'] = [{ status: 200, body: result }];
+    identity.take(view({ personId: 'somebody else' }));
+    await flushPromises();
+    expect(asked.filter(({ path }) => path === '/changes')).toHaveLength(1);
+    identity.take(view());
+    await vi.waitFor(() => {
+      expect(asked.filter(({ path }) => path === '/changes')).toHaveLength(2);
+    });
+    await vi.waitFor(() => {
+      expect(Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/'))).toHaveLength(0);
+    });
+  });
+
+  it('what a role may not do is not asked, and comes back with the reason', async () => {
+    signedIn.value = view({ role: 'caddie' });
+    const outbox = useOutbox();
+    outbox.push(edit('c2'));
+    await flushPromises();
+    expect(asked).toEqual([]);
+    expect(outbox.returned.map(({ problem: { message } }) => message)).toEqual([
+      'You are here as caddie or coach: reads; writes notes.',
+    ]);
+  });
+});
+
+describe('the way in', () => {
+  const type = async (wrapper: ReturnType<typeof mount>, label: string, text: string) => {
+    await wrapper.find(`input[aria-label="${label}"]`).setValue(text);
+  };
+
+  it('asks for a code only where one is used, and says what is wrong without guessing', async () => {
+    const wrapper = mount(SignInView, { attachTo: document.body });
+    answers['/sign-in'] = [
+      { status: 401, body: problem('signed-out', 'That e-mail address and password do not go together.') },
+      { status: 401, body: problem('code-needed', 'Type the six digits your authenticator shows.') },
+      { status: 401, body: problem('code-needed', 'That code is not right, or was used already.') },
+      { status: 200, body: view() },
+    ];
+    await type(wrapper, 'E-mail', 'jonas@van.example');
+    await type(wrapper, 'Password', 'anything at all');
+    const submit = async () => {
+      await wrapper.find('form').trigger('submit');
+      await flushPromises();
+    };
+    await submit();
+    expect(wrapper.find('[role=alert]').text()).toContain('do not go together');
+    expect(wrapper.find('input[aria-label="Code"]').exists()).toBe(false);
+    await submit();
+    // That a code is wanted is no fault.
+    expect(wrapper.find('[role=alert]').exists()).toBe(false);
+    await type(wrapper, 'Code', '123456');
+    await submit();
+    expect(wrapper.find('[role=alert]').text()).toContain('not right');
+    await type(wrapper, 'Code', ' 654321 ');
+    await submit();
+    expect(asked.at(-1)!.body).toEqual({
+      email: 'jonas@van.example',
+      password: 'anything at all',
+      stay: false,
+      code: '654321',
+    });
+    expect(useIdentity().state).toBe('in');
+    wrapper.unmount();
+  });
+
+  it('names the field that cannot be right, and asks nobody', async () => {
+    const wrapper = mount(SignInView);
+    await type(wrapper, 'E-mail', 'no address');
+    await wrapper.find('form').trigger('submit');
+    await flushPromises();
+    await vi.waitFor(() => {
+      expect(wrapper.text()).toContain('E-mail must be an e-mail address');
+    });
+    expect(asked).toEqual([]);
+  });
+});
+
+describe('people', () => {
+  const people: PeopleView = {
+    members: [
+      {
+        personId: 'p1',
+        name: 'Jonas',
+        email: 'jonas@van.example',
+        role: 'owner',
+        playerIds: null,
+        since: '2026-11-01T10:00:00Z',
+        code: true,
+      },
+      {
+        personId: 'p2',
+        name: 'Davor',
+        email: 'davor@van.example',
+        role: 'player',
+        playerIds: ['a'],
+        since: '2026-11-02T10:00:00Z',
+        code: false,
+      },
+    ],
+    invitations: [],
+  };
+  const open = async () => {
+    answers['/people'] = [{ status: 200, body: people }];
+    answers['/players?limit=200'] = [
+      { status: 200, body: { rows: [{ player: { id: 'a', name: 'Davor Kolar' } }], total: 1, next: null } },
+    ];
+    answers['/audit?limit=25'] = [{ status: 200, body: { rows: [], total: 0, next: null } }];
+    const wrapper = mount(PeopleViewPage, {
+      global: {
+        plugins: [
+          createRouter({
+            history: createMemoryHistory(),
+            routes: [{ path: '/:rest(.*)*', component: { template: '<i />' } }],
+          }),
+        ],
+      },
+    });
+    await flushPromises();
+    return wrapper;
+  };
+
+  it('are shown with what they are and see; nobody takes themselves out', async () => {
+    signedIn.value = view();
+    const wrapper = await open();
+    const rows = wrapper.findAll('tbody tr').map((row) => row.text());
+    expect(rows[0]).toMatch(/Jonas.*you.*Owner.*second factor.*everybody/s);
+    expect(rows[0]).not.toContain('Take out');
+    expect(rows[1]).toMatch(/Player.*password only.*Davor Kolar/s);
+    expect(rows[1]).toContain('Take out');
+  });
+
+  it('are none of anybody’s business but an owner’s', async () => {
+    signedIn.value = view({ role: 'rep' });
+    const wrapper = await open();
+    expect(wrapper.text()).toContain('for the owner of the workspace to say');
+    expect(asked).toEqual([]);
+  });
+
+  it('a player is named, everybody else is not kept to players', async () => {
+    const wrapper = mount(MemberForm, {
+      props: { players: [{ id: 'a', name: 'Davor Kolar' }], invites: true },
+    });
+    await wrapper.find('input[aria-label="Name"]').setValue('Kari');
+    await wrapper.find('input[aria-label="E-mail"]').setValue('kari@van.example');
+    await wrapper.find('form').trigger('submit');
+    await flushPromises();
+    expect(wrapper.emitted('invite')).toBeUndefined();
+    const radios = wrapper.findAll('input[type=radio]');
+    await radios[2]!.setValue(true);
+    await nextTick();
+    await wrapper.find('form').trigger('submit');
+    await flushPromises();
+    expect(wrapper.emitted('invite')).toEqual([
+      ['Kari', 'kari@van.example', { role: 'assistant', playerIds: null }],
+    ]);
+  });
+
+  it.each([
+    [
+      'Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/156.0 Safari/537.36',
+      'Chrome on Linux',
+    ],
+    [
+      'Mozilla/5.0 (iPhone; CPU iPhone OS 19_0 like Mac OS X) AppleWebKit/605.1 Version/19.0 Safari/604.1',
+      'Safari on iPhone',
+    ],
+    ['Mozilla/5.0 (Android 16; Mobile; rv:150.0) Gecko/150.0 Firefox/150.0', 'Firefox on Android'],
+    ['curl/8.1', 'curl/8.1'],
+    ['', 'a program that does not say what it is'],
+  ])('a browser that says %s', (agent, words) => {
+    expect(agentWords(agent)).toBe(words);
+  });
+});
+
+function edit(id: string): Outgoing {
+  return {
+    kind: 'change',
+    playerId: 'p',
+    request: {
+      id,
+      commands: [{ do: 'editClub', clubId: 'a', version: 1, set: { name: 'X' } }],
+    } as unknown as ChangeRequest,
+  };
+}
+const result = {
+  change: {
+    id: 'c1',
+    playerId: 'p',
+    at: '2026-11-25T10:00:00Z',
+    who: 'Jonas',
+    why: '',
+    summary: '',
+    undoes: null,
+    undone: false,
+  },
+  ...Object.fromEntries(
+    [
+      'players',
+      'clubs',
+      'bags',
+      'plans',
+      'sessions',
+      'courses',
+      'seasons',
+      'events',
+      'tickets',
+      'wishes',
+    ].map((kind) => [kind, []]),
+  ),
+};

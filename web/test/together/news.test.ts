@@ -1,0 +1,117 @@
+import type { NewsView, SheetView } from '@tasche/contract';
+import { flushPromises } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { effectScope } from 'vue';
+import { useSheet } from '../../src/sheet/sheet-store';
+import { useHeard, useNews } from '../../src/together/news';
+import { clubView, sheetOf } from '../sheet';
+
+/** The stream is played here; everything of ours is real. */
+class Stream extends EventTarget {
+  static last: Stream;
+  static CLOSED = 2;
+  readyState = 1;
+  constructor(readonly address: string) {
+    super();
+    Stream.last = this;
+  }
+  close(): void {
+    this.readyState = 2;
+  }
+  say(event: string, data: object = {}): void {
+    this.dispatchEvent(new MessageEvent(event, { data: JSON.stringify(data) }));
+  }
+}
+
+let sheet: SheetView;
+let reads = 0;
+const change = (more: Partial<NewsView> = {}): NewsView => ({
+  changeId: 'theirs',
+  playerIds: ['p'],
+  many: false,
+  who: 'Kari',
+  summary: '7 iron: set loft',
+  schedule: false,
+  ...more,
+});
+
+beforeEach(async () => {
+  localStorage.clear();
+  setActivePinia(createPinia());
+  reads = 0;
+  sheet = sheetOf([clubView('a')], ['a']);
+  vi.stubGlobal('EventSource', Stream);
+  vi.stubGlobal('fetch', () => {
+    reads += 1;
+    return Promise.resolve(Response.json(sheet));
+  });
+  await useSheet().load('p');
+  reads = 0;
+  useNews().open();
+  Stream.last.say('here');
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+  document.body.innerHTML = '';
+});
+
+describe('what others change', () => {
+  it('is read anew and said with who it was, where it is of what is on the screen', async () => {
+    const news = useNews();
+    Stream.last.say('change', change({ playerIds: ['somebody else'] }));
+    await flushPromises();
+    expect([reads, news.shown]).toEqual([0, null]);
+    sheet = { ...sheet, player: { ...sheet.player, notes: 'new' } };
+    Stream.last.say('change', change());
+    await flushPromises();
+    expect(news.shown).toEqual({ who: 'Kari', summary: '7 iron: set loft' });
+    expect(useSheet().sheet!.player.notes).toBe('new');
+    Stream.last.say('change', change({ playerIds: [], many: true }));
+    await flushPromises();
+    expect(reads).toBe(2);
+  });
+
+  it('waits while something is being typed over it, and no longer', async () => {
+    document.body.innerHTML = '<input id="cell"><input id="other" data-untouched="">';
+    const cell = document.querySelector<HTMLInputElement>('#cell')!;
+    cell.focus();
+    Stream.last.say('change', change());
+    await flushPromises();
+    expect(reads).toBe(0);
+    // Who it was is said all the same.
+    expect(useNews().shown?.who).toBe('Kari');
+    document.querySelector<HTMLInputElement>('#other')!.focus();
+    await vi.waitFor(() => {
+      expect(reads).toBe(1);
+    });
+  });
+
+  it('that may have gone by unheard is read when the line is back', async () => {
+    Stream.last.say('here');
+    await flushPromises();
+    expect(reads).toBe(1);
+    Stream.last.say('missed');
+    await flushPromises();
+    expect(reads).toBe(2);
+  });
+
+  it('is told to lists that show it, and to none that does not', async () => {
+    const heard: string[] = [];
+    const scope = effectScope();
+    scope.run(() => {
+      useHeard(() => heard.push('all'));
+      useHeard(
+        () => heard.push('events'),
+        ({ schedule }) => schedule,
+      );
+    });
+    Stream.last.say('change', change());
+    await flushPromises();
+    expect(heard).toEqual(['all']);
+    scope.stop();
+    Stream.last.say('change', change({ schedule: true }));
+    await flushPromises();
+    expect(heard).toEqual(['all']);
+  });
+});
