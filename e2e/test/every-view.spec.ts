@@ -60,6 +60,7 @@ const VIEWS = [
   '/tickets',
   '/people',
   '/account',
+  '/scripts',
   '/courses',
   '/seasons',
   HOCHFIRN,

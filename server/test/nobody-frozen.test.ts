@@ -405,12 +405,29 @@ describe('streams', () => {
     const spin = new URL('./spin-task.ts', import.meta.url);
     const gone = new AbortController();
     const running = Array.from({ length: 6 }, () =>
-      runInThread<number, number>(spin, 60_000, gone.signal).catch((error: Error) => error.name),
+      runInThread<number, number>(spin, 60_000, gone.signal, 'one').catch((error: Error) => error.name),
     );
     setImmediate(() => {
       gone.abort();
     });
     expect(await Promise.all(running)).toEqual(Array.from({ length: 6 }, () => 'AbortError'));
-    expect(await runInThread<number, number>(spin, 0, new AbortController().signal)).toBe(0);
+    expect(await runInThread<number, number>(spin, 0, new AbortController().signal, 'one')).toBe(0);
+  });
+
+  it('one workspace does not fill it for the others', async () => {
+    const spin = new URL('./spin-task.ts', import.meta.url);
+    const gone = new AbortController();
+    const running = Array.from({ length: 6 }, () =>
+      runInThread<number, number>(spin, 60_000, gone.signal, 'greedy').catch((error: Error) => error.name),
+    );
+    await expect(runInThread(spin, 0, gone.signal, 'greedy')).rejects.toMatchObject({
+      status: 503,
+      problem: { error: 'busy' },
+    });
+    const other = runInThread<number, number>(spin, 0, new AbortController().signal, 'another');
+    gone.abort();
+    await Promise.all(running);
+    expect(await other).toBe(0);
+    expect(await runInThread<number, number>(spin, 0, new AbortController().signal, 'greedy')).toBe(0);
   });
 });

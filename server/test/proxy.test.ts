@@ -25,13 +25,17 @@ beforeAll(async () => {
     server.listen(0, '127.0.0.1', resolve);
   });
   folder = mkdtempSync(path.join(os.tmpdir(), 'tasche-nginx-'));
-  execFileSync('openssl', [
-    ...'req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=van.example'.split(' '),
-    '-keyout',
-    path.join(folder, 'van.example.key'),
-    '-out',
-    path.join(folder, 'van.example.pem'),
-  ], { stdio: 'ignore' });
+  execFileSync(
+    'openssl',
+    [
+      ...'req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=van.example'.split(' '),
+      '-keyout',
+      path.join(folder, 'van.example.key'),
+      '-out',
+      path.join(folder, 'van.example.pem'),
+    ],
+    { stdio: 'ignore' },
+  );
   port = await freePort();
   const example = /```\n(server \{[\s\S]*?\n\})\n```/.exec(
     readFileSync(path.resolve(import.meta.dirname, '../../docs/security.md'), 'utf8'),
@@ -47,7 +51,11 @@ beforeAll(async () => {
      http { access_log off; client_body_temp_path ${folder}/body; proxy_temp_path ${folder}/proxy; fastcgi_temp_path ${folder}/f; uwsgi_temp_path ${folder}/u; scgi_temp_path ${folder}/s;
      ${block} }`,
   );
-  nginx = spawn('/usr/sbin/nginx', ['-p', folder, '-c', path.join(folder, 'nginx.conf'), '-g', 'daemon off;'], { stdio: 'ignore' });
+  nginx = spawn(
+    '/usr/sbin/nginx',
+    ['-p', folder, '-c', path.join(folder, 'nginx.conf'), '-g', 'daemon off;'],
+    { stdio: 'ignore' },
+  );
   for (let tried = 0; ; tried++) {
     try {
       await ask('GET', '/api/health');
@@ -71,7 +79,11 @@ afterAll(async () => {
 });
 
 function ask(method: string, where: string, body?: object, headers: Record<string, string> = {}) {
-  return new Promise<{ status: number; headers: Record<string, string | string[] | undefined>; text: string }>((resolve, reject) => {
+  return new Promise<{
+    status: number;
+    headers: Record<string, string | string[] | undefined>;
+    text: string;
+  }>((resolve, reject) => {
     const asked = httpsRequest(
       {
         host: '127.0.0.1',
@@ -108,7 +120,12 @@ describe('behind nginx, which ends TLS', () => {
   });
 
   it('whoever says they are somewhere else is not believed past the proxy', async () => {
-    const signedIn = await ask('POST', '/api/sign-in', { email: door.ownerEmail, password: PASSWORD }, { 'x-forwarded-for': '203.0.113.5' });
+    const signedIn = await ask(
+      'POST',
+      '/api/sign-in',
+      { email: door.ownerEmail, password: PASSWORD },
+      { 'x-forwarded-for': '203.0.113.5' },
+    );
     const [cookie] = ([] as string[]).concat(signedIn.headers['set-cookie'] ?? []);
     const { text } = await ask('GET', '/api/account', undefined, { cookie: cookie!.split(';')[0]! });
     expect(text).not.toContain('203.0.113.5');

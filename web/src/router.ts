@@ -198,6 +198,12 @@ export const router = createRouter({
       meta: { title: 'Account' },
     },
     {
+      path: '/scripts',
+      name: 'scripts',
+      component: () => import('./people/ScriptsView.vue'),
+      meta: { title: 'Scripts' },
+    },
+    {
       path: '/people',
       name: 'people',
       component: () => import('./people/PeopleView.vue'),

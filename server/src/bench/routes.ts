@@ -18,7 +18,7 @@ export const benchAsks: Asks = {
   'GET /clubs/:clubId/build.pdf': { answers: 'application/pdf' },
 };
 
-export function benchRoutes({ scoped }: RouteContext): Router {
+export function benchRoutes({ scopeOf, scoped }: RouteContext): Router {
   const router = Router();
 
   router.get('/tickets', async (request, response) => {
@@ -52,6 +52,7 @@ export function benchRoutes({ scoped }: RouteContext): Router {
         day: new Date().toISOString().slice(0, 10),
       },
       hungUp(response),
+      (await scopeOf(request)).workspaceId,
     );
     response
       .type('application/pdf')

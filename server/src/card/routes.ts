@@ -49,6 +49,7 @@ export function cardRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
       new URL('./card-pdf.ts', import.meta.url),
       { playerName: sheet.player.name, pages, size: size ?? 'book', unit },
       hungUp(response),
+      (await scopeOf(request)).workspaceId,
     );
     response
       .type('application/pdf')

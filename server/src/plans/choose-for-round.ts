@@ -56,6 +56,7 @@ export async function chooseForRound(
     new URL('./choose-thread.ts', import.meta.url),
     asked,
     signal,
+    sight.workspaceId,
   );
   if (!view) throw badInput(refused ?? 'The round could not be worked out.');
   return view;

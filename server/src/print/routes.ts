@@ -51,6 +51,7 @@ export function printRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
       new URL('./print-run.ts', import.meta.url),
       run,
       hungUp(response),
+      scope.workspaceId,
     );
     response.type('application/pdf').setHeader('content-disposition', 'inline; filename="print-run.pdf"');
     response.send(Buffer.from(pdf));

@@ -136,6 +136,7 @@ export function shareRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
               new URL('../print/print-run.ts', import.meta.url),
               papers,
               hungUp(response),
+              workspaceId,
             ),
           );
     await asAsker(orm, sight, (em) =>

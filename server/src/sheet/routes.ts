@@ -90,7 +90,8 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   router.get('/players/:playerId/sheet.pdf', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { asOf, bag, unit, builder } = readQuery(request, printQuery);
-    const sheet = await readSheet(orm, await scopeOf(request), playerId, asOf ?? null);
+    const scope = await scopeOf(request);
+    const sheet = await readSheet(orm, scope, playerId, asOf ?? null);
     const bagId = bag ?? sheet.bags.find((one) => one.gamer)?.id;
     const spec: SpecSheet = {
       player: sheet.player,
@@ -107,6 +108,7 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
       new URL('./spec-sheet-pdf.ts', import.meta.url),
       spec,
       hungUp(response),
+      scope.workspaceId,
     );
     response
       .type('application/pdf')

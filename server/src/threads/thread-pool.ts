@@ -5,23 +5,29 @@ import { HttpError } from '../http/http-error.js';
 /** One core works while the other serves; more than so many waiting are sent away. */
 const MAX_THREADS = Math.max(1, os.cpus().length - 1);
 const MAX_WAITING = 10;
+/** Of one workspace at once, so that nobody keeps all others waiting. */
+const MAX_OF_ONE = 6;
 /** Whatever takes longer is given up. */
 const MAX_MS = 30_000;
 const IDLE_MS = 60_000;
 
 let pool: Piscina | undefined;
+/** Tasks that run or wait, by workspace. */
+const asked = new Map<string, number>();
 
 /**
  * Runs a task beside the server, so that nobody else waits for it.
  * @param file the module whose default export does it
  * @param input what that function is given; copied, as for any worker
  * @param signal gives it up, in the queue or while it runs, once nobody waits for it any more
- * @throws HttpError 429 where too many wait, 422 where it took longer than 30 s; AbortError when given up
+ * @param workspaceId whose it is; so many of one at once
+ * @throws HttpError 503 where too many wait, to be tried again; 422 where it took longer than 30 s; AbortError when given up
  */
 export async function runInThread<Input, Output>(
   file: URL,
   input: Input,
   signal: AbortSignal,
+  workspaceId: string,
 ): Promise<Output> {
   pool ??= new Piscina({
     minThreads: 0,
@@ -29,12 +35,14 @@ export async function runInThread<Input, Output>(
     idleTimeout: IDLE_MS,
     execArgv: threadArguments(file),
   });
-  if (pool.queueSize >= MAX_WAITING) {
-    throw new HttpError(429, {
-      error: 'too-many-requests',
+  const own = asked.get(workspaceId) ?? 0;
+  if (pool.queueSize >= MAX_WAITING || own >= MAX_OF_ONE) {
+    throw new HttpError(503, {
+      error: 'busy',
       message: 'Too much is being worked out already; ask again in a moment.',
     });
   }
+  asked.set(workspaceId, own + 1);
   const tooLong = AbortSignal.timeout(MAX_MS);
   try {
     return (await pool.run(input, {
@@ -48,7 +56,21 @@ export async function runInThread<Input, Output>(
         message: `That took longer than ${MAX_MS / 1000} s to work out and was given up.`,
       });
     throw error;
+  } finally {
+    const left = (asked.get(workspaceId) ?? 1) - 1;
+    if (left > 0) asked.set(workspaceId, left);
+    else asked.delete(workspaceId);
+    startAgain();
   }
+}
+
+/**
+ * A task that is given up takes its thread with it, and a pool that may have none then starts no other for those who wait:
+ * something new, which does nothing, has it do so.
+ */
+function startAgain(): void {
+  if (!pool || asked.size === 0 || pool.threads.length >= MAX_THREADS) return;
+  pool.run(null, { filename: new URL('./do-nothing.ts', import.meta.url).href }).catch(() => undefined);
 }
 
 /** A thread that runs TypeScript is told how. Nothing else is handed on: a thread refuses flags that are for the process alone, such as those of the heap. */

@@ -61,8 +61,8 @@ const stateOf = ({ revokedAt, expiresAt, usedAt }: TokenView) => {
     <h2>Tokens for scripts</h2>
     <p class="quiet small">
       Sent as <code>Authorization: Bearer …</code>; what there is to ask is at
-      <a href="/api/openapi.json">/api/openapi.json</a>. A token does no more than you may here, and never
-      says who gets in.
+      <RouterLink to="/scripts">Scripts</RouterLink>. A token does no more than you may here, and never says
+      who gets in.
     </p>
     <NAlert v-if="made" type="warning" title="The token: shown once" :bordered="false">
       <p>
