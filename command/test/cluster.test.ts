@@ -122,4 +122,28 @@ describe('a data folder', () => {
       stranger.kill('SIGKILL');
     }
   });
+
+  it('of an earlier version gets the roles it lacks, once, and keeps what is in it', async () => {
+    const folder = throwAwayFolder();
+    try {
+      const first = await startCluster(folder);
+      await ask(first.ownerUrl, 'create table kept (n integer)');
+      await ask(first.ownerUrl, 'insert into kept values (7)');
+      first.stop();
+      const file = path.join(folder, 'cluster.json');
+      const { port, password } = JSON.parse(readFileSync(file, 'utf8')) as { port: number; password: string };
+      writeFileSync(file, JSON.stringify({ port, password }));
+      const second = await startCluster(folder);
+      expect(await ask(second.ownerUrl, 'select n from kept')).toEqual([{ n: 7 }]);
+      expect(await ask(second.url, 'select 1 as n')).toEqual([{ n: 1 }]);
+      expect(await ask(second.backupUrl, 'select n from kept')).toEqual([{ n: 7 }]);
+      await expect(ask(second.backupUrl, 'insert into kept values (8)')).rejects.toThrow(/permission denied/);
+      second.stop();
+      const third = await startCluster(folder);
+      expect(third.url).toBe(second.url);
+      third.stop();
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
+  });
 });

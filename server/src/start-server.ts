@@ -109,6 +109,7 @@ export async function startServer({
       log,
       news,
       hosts: [host, ...hosts],
+      devicesOf: workspace.id,
       ...(monitor && { monitor }),
       ...(gauge && { gauge }),
       ...(weatherAt && { weather: weatherServiceAt(weatherAt) }),

@@ -1,5 +1,6 @@
 import { gzipSync } from 'node:zlib';
-import { createServer } from 'node:http';
+import type { GaugeReading } from '@tasche/contract';
+import { createServer, get as httpGet } from 'node:http';
 import { connect, type AddressInfo } from 'node:net';
 import { Writable } from 'node:stream';
 import { pino } from 'pino';
@@ -236,6 +237,66 @@ describe('what goes out', () => {
       expect(status).toBe(404);
       expect(text).not.toMatch(/Somebody|Test van|select|relation|node_modules|\/server\/|postgres/i);
     }
+  });
+});
+
+describe('the devices of a van', () => {
+  it('are its own: nobody in another workspace hears its gauge or has it measure', async () => {
+    const { orm, workspaceId } = await workbench();
+    const listeners: ((reading: GaugeReading | null) => void)[] = [];
+    const gauge = {
+      view: () => ({ state: 'here' as const, device: 'a gauge', simulated: true }),
+      on: (listener: (reading: GaugeReading | null) => void) => {
+        listeners.push(listener);
+        return () => undefined;
+      },
+      measure: () => true,
+      close: () => undefined,
+    };
+    const order = { loftDeg: 32, lieDeg: 62 };
+    const of = (devicesOf: string) =>
+      request(workbenchIn(orm, workspaceId, 'Jonas').app({ gauge: gauge as never, devicesOf }));
+    expect((await of(workspaceId).post('/api/gauge/measure').send(order)).status).not.toBe(422);
+    const other = await of(newId()).post('/api/gauge/measure').send(order).expect(422);
+    expect(other.body.message).toContain('No simulated gauge');
+  });
+});
+
+describe('pages that listen', () => {
+  it('are so many of one person, and no more', async () => {
+    const { browser } = await door.invited('rep');
+    const server = createServer(door.app);
+    await new Promise<void>((resolve) => {
+      server.listen(0, '127.0.0.1', resolve);
+    });
+    const { port } = server.address() as AddressInfo;
+    const listen = () =>
+      new Promise<{ status: number; close: () => void }>((resolve) => {
+        const asked = httpGet(
+          {
+            host: '127.0.0.1',
+            port,
+            path: '/api/news',
+            headers: {
+              cookie: browser.cookie,
+              'x-forwarded-proto': 'https',
+              'x-forwarded-for': browser.address,
+            },
+          },
+          (response) => {
+            response.on('error', () => undefined);
+            resolve({ status: response.statusCode!, close: () => asked.destroy() });
+          },
+        );
+        asked.on('error', () => undefined);
+      });
+    const streams = await Promise.all(Array.from({ length: 20 }, listen));
+    expect(new Set(streams.map(({ status }) => status))).toEqual(new Set([200]));
+    expect((await listen()).status).toBe(429);
+    for (const { close } of streams) close();
+    await new Promise((resolve) => {
+      server.close(resolve);
+    });
   });
 });
 

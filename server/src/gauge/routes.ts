@@ -1,5 +1,5 @@
 import { gaugeOrderSchema, wholeDocument, type GaugeReading, type GaugeView } from '@tasche/contract';
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import { HttpError, ruleBroken } from '../http/http-error.js';
 import { jsonBody, type RouteContext } from '../http/route-context.js';
 import type { Asks } from '../http/route-list.js';
@@ -16,13 +16,18 @@ export const gaugeAsks: Asks = {
   'POST /gauge/measure': { body: orderSchema },
 };
 
-export function gaugeRoutes({ gauge, scopeOf }: RouteContext): Router {
+export function gaugeRoutes({ gauge: there, devicesOf, scopeOf }: RouteContext): Router {
   const router = Router();
+  /** The gauge, for the workspace it belongs to. */
+  const gaugeOf = async (request: Request) => {
+    const { workspaceId } = await scopeOf(request);
+    return devicesOf === undefined || devicesOf === workspaceId ? there : undefined;
+  };
   let streams = 0;
 
   // Readings as they come, as server-sent events: for whoever checks a bag. None is kept, so none is caught up with.
   router.get('/gauge/live', async (request, response) => {
-    await scopeOf(request);
+    const gauge = await gaugeOf(request);
     if (streams >= MAX_STREAMS)
       throw new HttpError(429, {
         error: 'too-many-requests',
@@ -51,7 +56,7 @@ export function gaugeRoutes({ gauge, scopeOf }: RouteContext): Router {
   });
 
   router.post('/gauge/measure', async (request, response) => {
-    await scopeOf(request);
+    const gauge = await gaugeOf(request);
     const order = orderSchema.validateSync(jsonBody(request), { strict: true }) as GaugeReading;
     if (!gauge?.measure(order))
       throw ruleBroken('No simulated gauge is here; a real one reads what lies in it.');

@@ -35,6 +35,8 @@ export interface AppOptions {
   webFolder?: string;
   /** Tells of strikes other servers took; without it live boards look by themselves. */
   news?: News;
+  /** Whose monitor and gauge they are; left out, everybody's. */
+  devicesOf?: string;
   /** The launch monitor, where there is one. */
   monitor?: MonitorLink;
   /** The loft-and-lie gauge, where there is one. */
@@ -57,6 +59,7 @@ export function createApp({
   hosts = [],
   webFolder,
   news,
+  devicesOf,
   monitor,
   gauge,
   weather,
@@ -111,7 +114,7 @@ export function createApp({
       next();
     },
     ...(people ? [people.sessions.middleware] : []),
-    api({ orm, identify, people, metrics, news, monitor, gauge, weather }),
+    api({ orm, identify, people, metrics, news, devicesOf, monitor, gauge, weather }),
   );
   if (webFolder && existsSync(webFolder)) {
     app.use(

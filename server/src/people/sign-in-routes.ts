@@ -148,7 +148,8 @@ export function requirePrivacy(request: Request): void {
   if ((request as Partial<Request>).session) return;
   throw new HttpError(403, {
     error: 'forbidden',
-    message: 'Nobody signs in over plain HTTP from another machine. Open the https address of this server.',
+    message:
+      'Nobody signs in over plain HTTP from another machine. Open the https address of this server; if you did, it has to be told of the proxy in front of it (TASCHE_PROXIES).',
   });
 }
 

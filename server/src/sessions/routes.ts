@@ -36,7 +36,7 @@ export const sessionAsks: Asks = {
   'POST /sessions/:sessionId/hit': { body: hitSchema },
 };
 
-export function sessionRoutes({ orm, news, monitor, scopeOf, scoped }: RouteContext): Router {
+export function sessionRoutes({ orm, news, devicesOf, monitor, scopeOf, scoped }: RouteContext): Router {
   const router = Router();
 
   router.get('/players/:playerId/sessions', async (request, response) => {
@@ -51,7 +51,8 @@ export function sessionRoutes({ orm, news, monitor, scopeOf, scoped }: RouteCont
     // A browser that comes back says where it was by the header.
     const { after } = liveQuery.validateSync({ after: request.get('last-event-id') ?? asked });
     const sight = await scopeOf(request);
-    const view = () => monitor?.view() ?? { state: 'none' as const, device: null, simulated: false };
+    const own = devicesOf === undefined || devicesOf === sight.workspaceId ? monitor : undefined;
+    const view = () => own?.view() ?? { state: 'none' as const, device: null, simulated: false };
     await streamStrikes(response, { orm, sight, sessionId, after, news, monitor: view });
   });
 
@@ -65,7 +66,9 @@ export function sessionRoutes({ orm, news, monitor, scopeOf, scoped }: RouteCont
     const sessionId = idIn(request, 'sessionId');
     const { clubId, shot, count } = hitSchema.validateSync(jsonBody(request), { strict: true });
     const order = await scoped(request, (em) => hitRequest(em, sessionId, clubId, shot, count));
-    if (!monitor?.hit(order))
+    const { workspaceId } = await scopeOf(request);
+    const own = devicesOf === undefined || devicesOf === workspaceId ? monitor : undefined;
+    if (!own?.hit(order))
       throw ruleBroken('No simulated launch monitor is here; a real one sees what is really hit.');
     response.json({ count });
   });

@@ -46,7 +46,12 @@ watch(
   >
     <main v-if="isAtDoor" id="main" tabindex="-1"><RouterView /></main>
     <main v-else-if="identity.state === 'out'" id="main" tabindex="-1"><SignInView /></main>
-    <template v-else-if="identity.state === 'in'">
+    <main v-else-if="identity.state === 'asking'" id="main" tabindex="-1">
+      <p v-if="identity.away" class="asking" role="status">
+        {{ identity.away }} This page opens by itself as soon as it can be.
+      </p>
+    </main>
+    <template v-else>
       <a class="skip" href="#main">To the sheet</a>
       <NavRail class="no-print" />
       <main id="main" tabindex="-1">
@@ -67,6 +72,9 @@ watch(
 </template>
 
 <style scoped>
+.asking {
+  margin: 40px;
+}
 .shell {
   display: flex;
   min-height: 100%;

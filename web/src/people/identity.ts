@@ -13,6 +13,8 @@ const AGAIN_MS = 1500;
 /** Who is signed in here, where, and as what. */
 export const useIdentity = defineStore('identity', () => {
   const state = ref<'asking' | 'in' | 'out'>('asking');
+  /** Why nobody knows yet, where the server does not answer. */
+  const away = ref('');
   const view = computed(() => signedIn.value);
 
   /** Whether links to papers may be made. */
@@ -30,7 +32,9 @@ export const useIdentity = defineStore('identity', () => {
       take(await request<SignedInView>('/signed-in'));
     } catch (error) {
       if (error instanceof SignedOutError || error instanceof ApiError) return;
-      if (error instanceof NetworkError) setTimeout(() => void load(), AGAIN_MS);
+      if (!(error instanceof NetworkError)) return;
+      away.value = error.message;
+      setTimeout(() => void load(), AGAIN_MS);
     }
   }
 
@@ -38,6 +42,7 @@ export const useIdentity = defineStore('identity', () => {
   function take(next: SignedInView): void {
     signedIn.value = next;
     state.value = 'in';
+    away.value = '';
     void useOutbox().run();
   }
 
@@ -54,7 +59,7 @@ export const useIdentity = defineStore('identity', () => {
     window.location.assign('/roster');
   }
 
-  return { state, view, shares, load, take, signOut, enter };
+  return { state, away, view, shares, load, take, signOut, enter };
 });
 
 /** Throws away what was kept to be read without a network. */

@@ -115,6 +115,22 @@ describe('who is signed in', () => {
     });
   });
 
+  it('a server that does not answer is said so, and asked again until it does', async () => {
+    answers['/signed-in'] = [
+      { status: 503, body: problem('database-away', 'The database cannot be reached.') },
+      { status: 200, body: view() },
+    ];
+    const identity = useIdentity();
+    await identity.load();
+    expect([identity.state, identity.away]).toEqual(['asking', 'The database cannot be reached.']);
+    await vi.waitFor(
+      () => {
+        expect([identity.state, identity.away]).toEqual(['in', '']);
+      },
+      { timeout: 10_000 },
+    );
+  });
+
   it('what a role may not do is not asked, and comes back with the reason', async () => {
     signedIn.value = view({ role: 'caddie' });
     const outbox = useOutbox();
