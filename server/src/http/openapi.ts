@@ -154,7 +154,7 @@ function operationOf(name: RouteName, path: string): Json {
         description: 'Refused, with what is wrong.',
         content: { 'application/json': { schema: { $ref: '#/components/schemas/Problem' } } },
       },
-      503: { description: 'Not now: the database is away or busy. Try again after `Retry-After` seconds.' },
+      503: { description: 'Not now: the database cannot be reached, or is busy. Try again after `Retry-After` seconds.' },
     },
   };
 }
