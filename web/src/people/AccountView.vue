@@ -5,6 +5,7 @@ import { onMounted, ref } from 'vue';
 import { counted } from '../app/counted';
 import PageHead from '../app/PageHead.vue';
 import { post, request } from '../api/request';
+import { useAttempt } from '../api/use-attempt';
 import { useIdentity } from './identity';
 import AuthenticatorPanel from './AuthenticatorPanel.vue';
 import PasskeyPanel from './PasskeyPanel.vue';
@@ -16,23 +17,16 @@ import WorkspacePanel from './WorkspacePanel.vue';
 /** One's own account: how one gets in, where one is signed in, what scripts may do. */
 const identity = useIdentity();
 const account = ref<AccountView | null>(null);
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 
-async function read(): Promise<void> {
-  problem.value = '';
-  try {
+const read = () =>
+  attempt(async () => {
     account.value = await request<AccountView>('/account');
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
-}
-async function endSession(id: string): Promise<void> {
-  try {
+  });
+const endSession = (id: string) =>
+  attempt(async () => {
     account.value = await post<AccountView>('/account/sessions/end', { id });
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
-}
+  });
 onMounted(() => void (identity.view?.personId && read()));
 </script>
 

@@ -3,26 +3,23 @@ import { NButton, NTable } from 'naive-ui';
 import type { AuditView, Page } from '@tasche/contract';
 import { onMounted, ref } from 'vue';
 import { request } from '../api/request';
+import { useAttempt } from '../api/use-attempt';
 import { dayAndTime } from './moment-words';
 
 /** What was noted: who came in, who changed who may what, what was shared and taken out. */
 const rows = ref<readonly AuditView[]>([]);
 const next = ref<string | null>(null);
 const total = ref(0);
-const problem = ref('');
-async function more(): Promise<void> {
-  problem.value = '';
-  try {
+const { problem, attempt } = useAttempt();
+const more = () =>
+  attempt(async () => {
     const page = await request<Page<AuditView>>(
       `/audit?limit=25${next.value ? `&before=${next.value}` : ''}`,
     );
     rows.value = [...rows.value, ...page.rows];
     next.value = page.next;
     total.value = page.total;
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
-}
+  });
 onMounted(more);
 </script>
 

@@ -3,6 +3,7 @@ import { NAlert, NButton, NForm, NInput } from 'naive-ui';
 import type { AccountView } from '@tasche/contract';
 import { ref } from 'vue';
 import { post } from '../api/request';
+import { useAttempt } from '../api/use-attempt';
 import QrCode from '../bench/QrCode.vue';
 
 /** A second factor: six digits from an authenticator, and recovery codes for when it is lost. */
@@ -13,16 +14,8 @@ const code = ref('');
 const asks = ref<'add' | 'remove' | null>(null);
 const started = ref<{ secret: string; uri: string } | null>(null);
 const recoveryCodes = ref<readonly string[] | null>(null);
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 
-async function attempt(work: () => Promise<void>): Promise<void> {
-  problem.value = '';
-  try {
-    await work();
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
-}
 const go = () =>
   attempt(async () => {
     if (asks.value === 'add') started.value = await post('/account/code/start', { password: password.value });

@@ -3,6 +3,7 @@ import { NButton, NForm, NInput } from 'naive-ui';
 import type { AccountView } from '@tasche/contract';
 import { ref } from 'vue';
 import { post } from '../api/request';
+import { useAttempt } from '../api/use-attempt';
 import { dayAndTime } from './moment-words';
 import { addPasskey, hasPasskeys } from './passkeys';
 
@@ -10,18 +11,12 @@ import { addPasskey, hasPasskeys } from './passkeys';
 defineProps<{ passkeys: AccountView['passkeys'] }>();
 const emit = defineEmits<{ changed: [] }>();
 const name = ref('');
-const problem = ref('');
-async function attempt(work: () => Promise<unknown>): Promise<void> {
-  problem.value = '';
-  try {
-    await work();
-    emit('changed');
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
+const { problem, attempt } = useAttempt();
+async function change(work: () => Promise<unknown>): Promise<void> {
+  if (await attempt(work)) emit('changed');
 }
 const add = () =>
-  attempt(async () => {
+  change(async () => {
     await addPasskey(name.value.trim() || 'This device');
     name.value = '';
   });
@@ -41,7 +36,7 @@ const add = () =>
         <NButton
           size="tiny"
           :aria-label="`Take away ${one.name}`"
-          @click="attempt(() => post('/account/passkeys/remove', { id: one.id }))"
+          @click="change(() => post('/account/passkeys/remove', { id: one.id }))"
           >Take away</NButton
         >
       </li>

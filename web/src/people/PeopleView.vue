@@ -12,6 +12,7 @@ import {
 import { computed, onMounted, ref } from 'vue';
 import PageHead from '../app/PageHead.vue';
 import { post, request } from '../api/request';
+import { useAttempt } from '../api/use-attempt';
 import AuditList from './AuditList.vue';
 import { useIdentity } from './identity';
 import MemberForm, { type Membership } from './MemberForm.vue';
@@ -21,7 +22,7 @@ import { dayAndTime, fromNow } from './moment-words';
 const identity = useIdentity();
 const people = ref<PeopleView | null>(null);
 const players = ref<readonly { id: string; name: string }[]>([]);
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 const made = ref<(MadeLinkView & { for: string }) | null>(null);
 const inviting = ref(false);
 const changing = ref<string | null>(null);
@@ -29,17 +30,12 @@ const audit = ref(0);
 const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
 const ownId = computed(() => identity.view?.personId);
 
-async function attempt(work: () => Promise<void>): Promise<void> {
-  problem.value = '';
-  try {
-    await work();
-    audit.value += 1;
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
+/** What was done is among what was noted. */
+async function change(work: () => Promise<unknown>): Promise<void> {
+  if (await attempt(work)) audit.value += 1;
 }
 onMounted(() =>
-  attempt(async () => {
+  change(async () => {
     if (!isOwner.value) return;
     people.value = await request<PeopleView>('/people');
     const { rows } = await request<Page<RosterEntry>>('/players?limit=200');
@@ -48,28 +44,28 @@ onMounted(() =>
 );
 
 const invite = (name: string, email: string, membership: Membership) =>
-  attempt(async () => {
+  change(async () => {
     const link = await post<MadeLinkView>('/people/invite', { name, email, ...membership });
     made.value = { ...link, for: name };
     inviting.value = false;
     people.value = await request<PeopleView>('/people');
   });
-const change = (personId: string, membership: Membership) =>
-  attempt(async () => {
+const changeMember = (personId: string, membership: Membership) =>
+  change(async () => {
     people.value = await post<PeopleView>('/people/change', { personId, ...membership });
     changing.value = null;
   });
 const remove = ({ personId }: MemberView) =>
-  attempt(async () => {
+  change(async () => {
     people.value = await post<PeopleView>('/people/remove', { personId });
   });
 const reset = ({ personId, name }: MemberView) =>
-  attempt(async () => {
+  change(async () => {
     made.value = { ...(await post<MadeLinkView>('/people/reset', { personId })), for: name };
     people.value = await request<PeopleView>('/people');
   });
 const withdraw = (id: string) =>
-  attempt(async () => {
+  change(async () => {
     people.value = await post<PeopleView>('/people/withdraw', { id });
   });
 const copy = () => void navigator.clipboard.writeText(made.value?.url ?? '');
@@ -161,7 +157,7 @@ const seenBy = ({ playerIds }: { playerIds: readonly string[] | null }) =>
                 <MemberForm
                   :players="players"
                   :member="member"
-                  @change="change(member.personId, $event)"
+                  @change="changeMember(member.personId, $event)"
                   @leave="changing = null"
                 />
               </td>

@@ -5,6 +5,7 @@ import { dayPlus } from '@tasche/core';
 import { onMounted, reactive, ref } from 'vue';
 import { today } from '../app/day';
 import { post, request } from '../api/request';
+import { useAttempt } from '../api/use-attempt';
 import DateField from '../fields/DateField.vue';
 import { useForm } from '../fields/use-form';
 import { dayAndTime, fromNow } from './moment-words';
@@ -13,19 +14,11 @@ import { dayAndTime, fromNow } from './moment-words';
 const USUAL_DAYS = 90;
 const tokens = ref<readonly TokenView[]>([]);
 const made = ref('');
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 const adding = ref(false);
 const draft = reactive({ name: '', writes: false, endsOn: dayPlus(today(), USUAL_DAYS) });
 const { rules, submit } = useForm(draft, { name: { label: 'What for', schema: required(nameSchema) } });
 
-async function attempt(work: () => Promise<void>): Promise<void> {
-  problem.value = '';
-  try {
-    await work();
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
-}
 onMounted(
   () =>
     void attempt(async () => {

@@ -3,6 +3,7 @@ import { NAlert, NButton, NTable } from 'naive-ui';
 import { SHARED_PAPER_WORDS, type MadeLinkView, type SharedPaper, type ShareView } from '@tasche/contract';
 import { computed, onMounted, ref } from 'vue';
 import { post, request } from '../api/request';
+import { useAttempt } from '../api/use-attempt';
 import { counted } from '../app/counted';
 import QrCode from '../bench/QrCode.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -20,20 +21,12 @@ const days = ref(7);
 const shares = ref<readonly ShareView[]>([]);
 const made = ref<MadeLinkView | null>(null);
 const copied = ref(false);
-const problem = ref('');
+const { problem, attempt } = useAttempt();
 const standing = computed(() =>
   shares.value.filter(({ revokedAt, expiresAt }) => !revokedAt && Date.parse(expiresAt) > Date.now()),
 );
 const ended = computed(() => shares.value.length - standing.value.length);
 
-async function attempt(work: () => Promise<void>): Promise<void> {
-  problem.value = '';
-  try {
-    await work();
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
-}
 const read = async () => {
   shares.value = await request<ShareView[]>(`/players/${props.playerId}/shares`);
 };
