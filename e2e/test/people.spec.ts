@@ -1,4 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import path from 'node:path';
 import { expect, test, type Browser, type Page } from '@playwright/test';
@@ -15,6 +16,8 @@ const root = path.join(import.meta.dirname, '../..');
 let server: ChildProcess;
 let base = '';
 let firstPersonAt = '';
+/** Beside the demo's, which the postgres user can enter too. */
+const data = `${process.env.TASCHE_DATA}-people`;
 
 const freePort = () =>
   new Promise<number>((resolve) => {
@@ -36,17 +39,7 @@ test.beforeAll(async () => {
   delete environment.DATABASE_URL;
   const started = spawn(
     process.execPath,
-    [
-      '--import',
-      'tsx',
-      'command/main.ts',
-      'start',
-      '--port',
-      String(port),
-      '--data',
-      `${process.env.TASCHE_DATA}-people`,
-      '--reset',
-    ],
+    ['--import', 'tsx', 'command/main.ts', 'start', '--port', String(port), '--data', data, '--reset'],
     { cwd: root, stdio: ['ignore', 'pipe', 'inherit'], env: environment },
   );
   server = started;
@@ -68,6 +61,7 @@ test.afterAll(async () => {
   });
   server.kill('SIGTERM');
   await gone;
+  rmSync(data, { recursive: true, force: true });
 });
 
 /** A browser of somebody's own. */

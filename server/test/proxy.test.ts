@@ -18,6 +18,7 @@ let folder: string;
 let port: number;
 
 beforeAll(async () => {
+  ensureDebian('openssl', 'openssl', () => existsSync('/usr/bin/openssl'));
   ensureDebian('nginx', 'nginx-light', () => existsSync('/usr/sbin/nginx'));
   door = await frontDoor({ hosts: ['van.example'] });
   server = createServer(door.app);

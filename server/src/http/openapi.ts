@@ -154,7 +154,10 @@ function operationOf(name: RouteName, path: string): Json {
         description: 'Refused, with what is wrong.',
         content: { 'application/json': { schema: { $ref: '#/components/schemas/Problem' } } },
       },
-      503: { description: 'Not now: the database cannot be reached, or is busy. Try again after `Retry-After` seconds.' },
+      503: {
+        description:
+          'Not now: the database cannot be reached, or is busy. Try again after `Retry-After` seconds.',
+      },
     },
   };
 }
