@@ -321,6 +321,12 @@ describe('people', () => {
     expect(back.workspaces.map(({ name }) => name)).toEqual(['Test van', 'A van of my own']);
     expect((await here.get('/players').expect(200)).body.total).toBeGreaterThan(0);
     await here.post('/workspaces/enter', { workspaceId: newId() }).expect(404);
+    // A page that is still open on the other workspace writes nothing into this one.
+    const player = { id: newId(), name: 'Stray', hand: 'right', distanceUnit: 'm' };
+    here.csrf = own.csrf;
+    const stray = await here.post('/changes', { id: newId(), commands: [{ do: 'addPlayer', player }] });
+    expect([stray.status, stray.body.error]).toEqual([403, 'page-too-old']);
+    here.csrf = back.csrf;
 
     const another = await frontDoor();
     const { body: link } = await another.owner

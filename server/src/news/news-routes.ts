@@ -61,7 +61,7 @@ export function newsRoutes({ news, identify, scopeOf }: RouteContext): Router {
         .then(
           ({ workspaceId }) => {
             if (workspaceId === scope.workspaceId) response.write(': here\n\n');
-            else response.end();
+            else response.end('event: moved\ndata: {}\n\n');
           },
           () => response.end('event: signed-out\ndata: {}\n\n'),
         );

@@ -46,7 +46,14 @@ export function identifyBy(orm: MikroORM, machine?: () => Promise<SignedIn>): Id
     const session = (request as Partial<Request>).session as SessionData | undefined;
     if (session?.personId !== undefined && Date.now() < endOf(session)) {
       const found = await placeOf(orm, session.personId, session.workspaceId);
-      if (found) return { ...found, means: 'session', csrf: session.csrf, mayWrite: true };
+      // Of a page of another workspace nothing is written here: another tab may have gone elsewhere since.
+      if (found)
+        return {
+          ...found,
+          means: 'session',
+          csrf: `${session.csrf}.${found.workspaceId}`,
+          mayWrite: true,
+        };
     }
     // One that only asks for a passkey's answer is nobody's yet.
     if (bearsSession(request) && session?.challenge === undefined)

@@ -41,7 +41,7 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   if (response.status === 403 && problemIn(answer)?.error === 'page-too-old') {
     // The session was begun anew, in another tab perhaps: what goes back with it is another.
     const again = await ask('/signed-in');
-    if (again.response.ok) signedIn.value = again.answer as SignedInView;
+    if (again.response.ok) takeAgain(again.answer as SignedInView);
     ({ response, answer } = await ask(path, init));
   }
   if (response.ok) return answer as T;
@@ -54,6 +54,19 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
     throw new NetworkError(problem?.message ?? `The server answered ${response.status}.`);
   }
   throw new ApiError(response.status, problem);
+}
+
+/**
+ * Who is signed in, read anew. Where that is somebody else, or elsewhere, this page is not theirs: it is opened anew, and
+ * nothing of it is sent.
+ */
+function takeAgain(now: SignedInView): void {
+  const before = signedIn.value;
+  if (before && (before.personId !== now.personId || before.workspace.id !== now.workspace.id)) {
+    window.location.assign('/roster');
+    throw new NetworkError('Another workspace was gone to; this page opens anew.');
+  }
+  signedIn.value = now;
 }
 
 /**

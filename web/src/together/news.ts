@@ -99,6 +99,10 @@ export const useNews = defineStore('news', () => {
     opened.addEventListener('change', ({ data }: MessageEvent<string>) => {
       take(JSON.parse(data) as NewsView);
     });
+    // The session went to another workspace, in another tab or because this one is closed to its person.
+    opened.addEventListener('moved', () => {
+      window.location.assign('/roster');
+    });
     opened.addEventListener('signed-out', () => void signedOut.trigger());
     opened.addEventListener('error', () => {
       if (opened.readyState !== EventSource.CLOSED || source !== opened) return;

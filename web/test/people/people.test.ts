@@ -89,6 +89,17 @@ describe('who is signed in', () => {
     ]);
   });
 
+  it('a page whose session went to another workspace sends nothing there, and opens anew', async () => {
+    signedIn.value = view();
+    answers['/thing'] = [{ status: 403, body: problem('page-too-old', 'old') }];
+    answers['/signed-in'] = [{ status: 200, body: view({ workspace: { id: 'w2', name: 'Other' } }) }];
+    const assign = vi.spyOn(window.location, 'assign').mockImplementation(() => undefined);
+    await expect(post('/thing', {})).rejects.toThrow('opens anew');
+    expect(assign).toHaveBeenCalledWith('/roster');
+    expect(asked.map(({ path }) => path)).toEqual(['/thing', '/signed-in']);
+    assign.mockRestore();
+  });
+
   it('somebody who is signed out sees nothing more, and what they typed waits for them alone', async () => {
     signedIn.value = view();
     const identity = useIdentity();
