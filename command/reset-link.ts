@@ -23,7 +23,7 @@ export async function resetLink(email: string | undefined, data: string | undefi
 async function makeReset(ownerUrl: string, email: string): Promise<string> {
   const { asTableOwner } = await import('../server/src/database/database.js');
   const { Membership, Person } = await import('../server/src/people/person.js');
-  const { makeLink } = await import('../server/src/people/one-time-links.js');
+  const { BY_THE_SERVER, makeLink } = await import('../server/src/people/one-time-links.js');
   const { asAsker } = await import('../server/src/workspaces/in-workspace.js');
   return asTableOwner(ownerUrl, async (orm) => {
     const key = plainEmail(email);
@@ -41,7 +41,7 @@ async function makeReset(ownerUrl: string, email: string): Promise<string> {
           personId: person.id,
           name: person.name,
           email: person.email,
-          madeBy: 'whoever runs the server',
+          madeBy: BY_THE_SERVER,
         }),
       ),
     );

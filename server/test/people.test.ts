@@ -250,7 +250,14 @@ describe('a second factor', () => {
 
   it('is not taken away by an owner of one workspace where somebody belongs to another too', async () => {
     const { personId, browser: here } = await door.invited('rep');
+    const { body: early } = await door.owner.post('/people/reset', { personId }).expect(200);
     await here.enter('/workspaces', { name: 'A van of my own' });
+    // Nor by a link that was made before they did.
+    await door
+      .browser()
+      .post('/links/use', { key: keyOf(early.url), password: 'another password yet' })
+      .expect(422);
+    await here.get('/players').expect(200);
     const refused = await door.owner.post('/people/reset', { personId }).expect(422);
     expect(refused.body.message).toContain('other workspaces');
   });

@@ -11,6 +11,13 @@ const DAY_MS = 86_400_000;
 /** Where a link leads; the key stands after the #, so that no server and no log sees it. */
 const PAGE = '/welcome';
 
+/** Stands for whoever runs the server: no person's name is empty. */
+export const BY_THE_SERVER = '';
+
+/** Why an owner's link sets no password. */
+export const RESET_ELSEWHERE =
+  'They belong to other workspaces too, so no owner of one resets their password. Whoever runs the server can: ./tasche reset-link.';
+
 interface LinkOrder {
   purpose: OneTimeLink['purpose'];
   workspaceId: string | null;
@@ -19,6 +26,7 @@ interface LinkOrder {
   email: string;
   role?: Role | null;
   playerIds?: string[] | null;
+  /** Their name; `BY_THE_SERVER` where whoever runs it did. */
   madeBy: string;
 }
 

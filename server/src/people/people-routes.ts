@@ -19,7 +19,7 @@ import { jsonBody, type RouteContext } from '../http/route-context.js';
 import { Player } from '../players/player.js';
 import { asAsker } from '../workspaces/in-workspace.js';
 import { note, readAudit, type AuditedEvent } from './audit.js';
-import { makeLink } from './one-time-links.js';
+import { RESET_ELSEWHERE, makeLink } from './one-time-links.js';
 import { Membership, OneTimeLink, Person } from './person.js';
 
 const invite = wholeDocument(inviteSchema);
@@ -130,10 +130,7 @@ export function peopleRoutes({ orm, scopeOf, people }: RouteContext): Router {
     response.json(
       await inHere(request, async (em, here) => {
         await memberOf(em, here.workspaceId, personId);
-        if (places > 1)
-          throw ruleBroken(
-            'They belong to other workspaces too, so no owner of one resets their password. Whoever runs the server can: ./tasche reset-link.',
-          );
+        if (places > 1) throw ruleBroken(RESET_ELSEWHERE);
         const person = await em.findOneOrFail(Person, { id: personId });
         await noted(em, request, 'reset made', `for ${person.name} <${person.email}>`);
         return makeLink(em, originOf(request), {
@@ -205,7 +202,7 @@ async function readPeople(em: EntityManager, { workspaceId }: { workspaceId: str
       email,
       role: role ?? null,
       playerIds: playerIds ?? null,
-      madeBy,
+      madeBy: madeBy || 'whoever runs the server',
       expiresAt: expiresAt.toISOString(),
     })),
   };

@@ -9,7 +9,7 @@ import { asAsker, tellOf } from '../workspaces/in-workspace.js';
 import { note } from './audit.js';
 import { beginSession, endSession } from './browser-sessions.js';
 import { identityOf, signedInView, signedOut } from './identify.js';
-import { readLink, withLink } from './one-time-links.js';
+import { BY_THE_SERVER, RESET_ELSEWHERE, readLink, withLink } from './one-time-links.js';
 import { hashPassword } from './passwords.js';
 import { Membership, Person, type OneTimeLink } from './person.js';
 import { signIn } from './sign-in.js';
@@ -130,6 +130,9 @@ async function reset(
   const id = link.personId!;
   await tellOf(em, { personId: id, workspaceId: link.workspaceId!, key: link.keyHash });
   const person = await em.findOneOrFail(Person, { id });
+  // They may have joined another workspace since the link was made: an owner of one does not get into another by it.
+  if (link.madeBy !== BY_THE_SERVER && (await em.count(Membership, { personId: id })) > 1)
+    throw ruleBroken(RESET_ELSEWHERE);
   Object.assign(person, { passwordHash, codeSecret: null, codeStep: 0, recoveryCodes: [] });
   link.usedAt = new Date();
   await note(

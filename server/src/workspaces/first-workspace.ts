@@ -1,6 +1,6 @@
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
-import { makeLink } from '../people/one-time-links.js';
+import { BY_THE_SERVER, makeLink } from '../people/one-time-links.js';
 import { Membership, OneTimeLink } from '../people/person.js';
 import type { SignedIn } from '../people/scope.js';
 import { tellOf } from './in-workspace.js';
@@ -40,7 +40,7 @@ export async function firstPersonLink(
       name: '',
       email: '',
       role: 'owner',
-      madeBy: 'the server',
+      madeBy: BY_THE_SERVER,
     });
     return url;
   });
