@@ -17,7 +17,7 @@ import { jsonBody, type RouteContext } from '../http/route-context.js';
 import type { Asks } from '../http/route-list.js';
 import { asAsker } from '../workspaces/in-workspace.js';
 import { Workspace } from '../workspaces/workspace.js';
-import { note, type AuditedEvent } from './audit.js';
+import { addressOf, note, type AuditedEvent } from './audit.js';
 import { beginSession } from './browser-sessions.js';
 import { signedInView } from './identify.js';
 import { hashPassword, isPassword } from './passwords.js';
@@ -165,7 +165,7 @@ export function accountRoutes({ orm, identify, scopeOf, people }: RouteContext):
   /** Whoever changes how they get in says their password again. @throws HttpError 400 naming the field */
   async function requirePassword(request: Request, password: string, field: string): Promise<void> {
     const { passwordHash, email } = await ofPerson(request, (_em, person) => Promise.resolve(person));
-    const address = request.ip ?? '';
+    const address = addressOf(request);
     await people!.tries.requireFew(email, address, true);
     if (await isPassword(passwordHash, password)) return;
     await people!.tries.failed(email, address);

@@ -50,10 +50,10 @@ async function copy(): Promise<void> {
   await navigator.clipboard.writeText(made.value?.url ?? '');
   copied.value = true;
 }
+const lastOpening = ({ at, agent, address }: ShareView['lastOpenings'][number]) =>
+  `last ${fromNow(at)}, ${agentWords(agent)}, ${address}`;
 const openingWords = ({ openings, lastOpenings }: ShareView) =>
-  openings === 0
-    ? 'not opened yet'
-    : `opened ${counted(openings, 'time')}, last ${fromNow(lastOpenings[0]!.at)}, ${agentWords(lastOpenings[0]!.agent)}, ${lastOpenings[0]!.address}`;
+  openings === 0 ? 'not opened yet' : `opened ${counted(openings, 'time')}, ${lastOpening(lastOpenings[0]!)}`;
 const allOpenings = ({ lastOpenings }: ShareView) =>
   lastOpenings
     .map(({ at, address, agent }) => `${dayAndTime(at)}  ${agentWords(agent)}  ${address}`)
