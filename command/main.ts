@@ -8,6 +8,7 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --port N           another port
       --data DIR         another data folder (default .tasche beside this command)
       --reset            empties the data folder first
+  ./tasche build         both parts, for machines that only run it: docs/several-machines.md
   ./tasche test          every check; the last line counts them
       --only PART        types, lint, imports, unit, fuzz or browser
   ./tasche backup FILE   everything, into one file; also while Tasche runs
@@ -22,6 +23,9 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
   ./tasche fuzz          20,000 requests made by chance against a server of its own
       --kills            instead: ends server and database at random moments while clients write
       --seed N           other chances
+  ./tasche drill         several machines within this one: kills and cuts them while clients work (root; 25 minutes)
+      --rounds N         how often each fault (3)
+      --only TEXT        only faults with this in their name
   ./tasche validate      holds the core to published and remembered numbers: docs/validation.md
   ./tasche fit           fits the ball's drag and lift to the stock tables anew, and says how well
   ./tasche usual-rounds  plays the usual courses anew, for what an ordinary round asks of a player
@@ -46,6 +50,12 @@ async function main(): Promise<void> {
         data: values.data,
         reset: values.reset ?? false,
       });
+    }
+    case 'build': {
+      const { buildServer, buildWeb } = await import('./build.js');
+      const [web, server] = await Promise.all([buildWeb(process.cwd()), buildServer(process.cwd())]);
+      console.log(`tasche: built ${web} and ${server}`);
+      return;
     }
     case 'backup': {
       const { backup, scheduleWords } = await import('./backup.js');
@@ -75,6 +85,12 @@ async function main(): Promise<void> {
         kills: values.kills ?? false,
         seed: Number(values.seed ?? 1),
       });
+    case 'drill':
+      return (await import('./drill.js')).drill({
+        rounds: Number(values.rounds ?? 3),
+        seed: Number(values.seed ?? 1),
+        only: values.only,
+      });
     case 'screenshots':
       return (await import('./screenshots.js')).screenshots();
     default:
@@ -94,6 +110,7 @@ function readArguments() {
         kills: { type: 'boolean' },
         schedule: { type: 'boolean' },
         seed: { type: 'string' },
+        rounds: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },
     });

@@ -1,16 +1,13 @@
 import path from 'node:path';
-import { buildWeb } from './build-web.js';
+import { BadSetting, readSettings, type ServerSettings } from '../server/src/server-settings.js';
+import { buildServer, buildWeb } from './build.js';
 import { defaultDataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
-import {
-  namedDevice,
-  namedWeather,
-  startGauge,
-  startMonitor,
-  startWeather,
-  type StartedStandIn,
-} from './standins.js';
+import { startGauge, startMonitor, startWeather, type StartedStandIn } from './standins.js';
 import type { StartedServer } from '../server/src/start-server.js';
 import { CliError } from './stop.js';
+
+/** What the built server has, as its sources say. */
+type ServerModule = typeof import('../server/src/start-server.js');
 
 interface ServeOptions {
   demo: boolean;
@@ -22,20 +19,17 @@ interface ServeOptions {
 /** `./tasche demo` and `./tasche start`: database, tables, web part, server; until Ctrl-C. */
 export async function serve({ demo, port, data, reset }: ServeOptions): Promise<void> {
   const root = process.cwd();
-  const host = process.env.TASCHE_HOST ?? '127.0.0.1';
+  const { databaseUrl: given, ownerUrl, weatherAt, ...settings } = settingsOf(process.env);
+  const { host } = settings;
   if (!(await isFree(port)))
     throw new CliError(`port ${port} is taken; stop what uses it, or choose another with --port.`);
-  const given = process.env.DATABASE_URL || undefined;
   if (given && (data !== undefined || reset))
     throw new CliError("--data and --reset are for Tasche's own database; DATABASE_URL names another.", 2);
   const folder =
     data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
   if (!given && reset) resetCluster(folder);
 
-  const named = namedDevice('TASCHE_MONITOR');
-  const namedGauge = namedDevice('TASCHE_GAUGE');
   let gauge: StartedStandIn | undefined;
-  let weatherAt = namedWeather();
   let monitor: StartedStandIn | undefined;
   let weather: StartedStandIn | undefined;
   let cluster: Cluster | undefined;
@@ -54,19 +48,20 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
   process.on('SIGINT', () => void leave(0));
   process.on('SIGTERM', () => void leave(0));
   try {
-    const [webFolder] = await Promise.all([
+    const [webFolder, serverFolder] = await Promise.all([
       buildWeb(root),
+      buildServer(root),
       given
         ? undefined
         : startCluster(folder).then((started) => {
             cluster = started;
           }),
-      demo && !named
+      demo && !settings.monitor
         ? startMonitor().then((started) => {
             monitor = started;
           })
         : undefined,
-      demo && !namedGauge
+      demo && !settings.gauge
         ? startGauge().then((started) => {
             gauge = started;
           })
@@ -74,28 +69,23 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
       demo && !weatherAt
         ? startWeather().then((started) => {
             weather = started;
-            weatherAt = `http://${started.host}:${started.port}`;
           })
         : undefined,
     ]);
-    const { startServer } = await import('../server/src/start-server.js');
+    const { startServer } = (await import(path.join(serverFolder, 'start-server.js'))) as ServerModule;
+    const atOwner = ownerUrl ?? cluster?.ownerUrl;
+    const atWeather = weatherAt ?? (weather && `http://${weather.host}:${weather.port}`);
     server = await startServer({
+      ...(monitor && { monitor }),
+      ...(gauge && { gauge }),
+      ...settings,
       databaseUrl: given ?? cluster!.url,
-      ...((process.env.DATABASE_OWNER_URL || cluster) && {
-        ownerUrl: process.env.DATABASE_OWNER_URL || cluster!.ownerUrl,
-      }),
-      ...(process.env.TASCHE_SECRET && { secret: process.env.TASCHE_SECRET }),
-      ...(process.env.TASCHE_METRICS_KEY && { metricsKey: process.env.TASCHE_METRICS_KEY }),
+      ...(atOwner !== undefined && { ownerUrl: atOwner }),
+      ...(atWeather !== undefined && { weatherAt: atWeather }),
       letMachineIn: demo,
-      proxies: listIn('TASCHE_PROXIES', /^[0-9a-f.:/]+$/i, 'addresses'),
-      host,
       port,
       webFolder,
       demo,
-      ...((named ?? monitor) && { monitor: (named ?? monitor)! }),
-      ...((namedGauge ?? gauge) && { gauge: (namedGauge ?? gauge)! }),
-      ...(weatherAt && { weatherAt }),
-      hosts: listIn('TASCHE_HOSTS', /^[a-z0-9.[\]:-]+$/i, 'host names'),
     });
   } catch (error) {
     monitor?.stop();
@@ -123,13 +113,12 @@ function isUnreachable(error: unknown): boolean {
   return /ECONNREFUSED|ENOTFOUND|ETIMEDOUT|timeout|password authentication|does not exist/i.test(text);
 }
 
-/** What a variable of the environment lists, parted by commas. */
-function listIn(variable: string, pattern: RegExp, what: string): string[] {
-  const names = (process.env[variable] ?? '')
-    .split(',')
-    .map((name) => name.trim())
-    .filter(Boolean);
-  const bad = names.find((name) => !pattern.test(name));
-  if (bad !== undefined) throw new CliError(`${variable} must be ${what} parted by commas, got "${bad}".`, 2);
-  return names;
+/** @throws CliError */
+function settingsOf(environment: NodeJS.ProcessEnv): ServerSettings {
+  try {
+    return readSettings(environment);
+  } catch (error) {
+    if (error instanceof BadSetting) throw new CliError(error.message, 2);
+    throw error;
+  }
 }

@@ -40,27 +40,3 @@ export function startGauge(): Promise<StartedStandIn> {
 export function startWeather(): Promise<StartedStandIn> {
   return start('weather', []);
 }
-
-/** A launch monitor named by TASCHE_MONITOR, or a gauge named by TASCHE_GAUGE, as host:port. */
-export function namedDevice(
-  variable: 'TASCHE_MONITOR' | 'TASCHE_GAUGE',
-): { host: string; port: number } | undefined {
-  const named = process.env[variable];
-  if (!named) return undefined;
-  const match = /^(.+):(\d{1,5})$/.exec(named);
-  if (!match || Number(match[2]) > 65_535)
-    throw new CliError(`${variable} must be host:port, got "${named}".`, 2);
-  return { host: match[1]!, port: Number(match[2]) };
-}
-
-/** A weather service named by TASCHE_WEATHER as an address. */
-export function namedWeather(): string | undefined {
-  const named = process.env.TASCHE_WEATHER;
-  if (!named) return undefined;
-  if (!/^https?:\/\//.test(named) || !URL.canParse(named))
-    throw new CliError(
-      `TASCHE_WEATHER must be an address that begins with http:// or https://, got "${named}".`,
-      2,
-    );
-  return named;
-}

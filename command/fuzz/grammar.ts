@@ -23,7 +23,7 @@ export interface KnownIds {
 }
 
 /** A source of chance whose every answer follows from its seed. */
-interface Chance {
+export interface Chance {
   below: (n: number) => number;
   one: <T>(list: readonly T[]) => T;
   is: (probability: number) => boolean;

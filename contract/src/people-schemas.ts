@@ -216,6 +216,8 @@ export interface PeopleView {
 export interface MadeLinkView {
   url: string;
   expiresAt: string;
+  /** Whether a letter with it was sent; null where this server sends none. */
+  mailed: boolean | null;
 }
 
 export interface ShareView {

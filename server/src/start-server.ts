@@ -4,6 +4,7 @@ import { asTableOwner, migrate, openDatabase, roleIn } from './database/database
 import { createApp } from './http/app.js';
 import { metricsOf } from './http/metrics.js';
 import { linkGauge } from './gauge/gauge-link.js';
+import { mailThrough } from './mail/mail-service.js';
 import { linkMonitor } from './monitor/monitor-link.js';
 import { listenForNews } from './news/listen-for-news.js';
 import { closeThreads } from './threads/thread-pool.js';
@@ -36,6 +37,8 @@ export interface ServerOptions {
   gauge?: { host: string; port: number };
   /** Where a weather service answers. */
   weatherAt?: string;
+  /** Where letters are sent through, and the address they come from. */
+  mail?: { address: string; from: string };
   /** Host names to serve besides loopback. */
   hosts?: readonly string[];
 }
@@ -74,6 +77,7 @@ export async function startServer({
   monitor: monitorAt,
   gauge: gaugeAt,
   weatherAt,
+  mail: mailAt,
   hosts = [],
 }: ServerOptions): Promise<StartedServer> {
   const log = pino({ level: process.env.TASCHE_LOG ?? 'error' });
@@ -100,6 +104,7 @@ export async function startServer({
     // One van, one monitor: its balls go to the workspace everybody is signed in to.
     const monitor = monitorAt && linkMonitor({ orm, log, workspaceId: workspace.id, ...monitorAt });
     const gauge = gaugeAt && linkGauge({ log, ...gaugeAt });
+    const mail = mailAt && mailThrough(mailAt.address, mailAt.from, log);
     const app = createApp({
       orm,
       identify,
@@ -112,6 +117,7 @@ export async function startServer({
       devicesOf: workspace.id,
       ...(monitor && { monitor }),
       ...(gauge && { gauge }),
+      ...(mail && { mail }),
       ...(weatherAt && { weather: weatherServiceAt(weatherAt) }),
       ...(webFolder !== undefined && { webFolder }),
     });
@@ -126,6 +132,7 @@ export async function startServer({
     const close = async () => {
       await monitor?.close();
       gauge?.close();
+      mail?.close();
       await news.close();
       server.closeAllConnections();
       await new Promise((resolve) => {

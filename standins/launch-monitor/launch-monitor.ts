@@ -29,6 +29,8 @@ export const NO_FAULTS: Faults = { dropout: 0, twice: 0, late: 0, garbage: 0, ha
 
 export interface LaunchMonitorOptions {
   port: number;
+  /** The address it listens on; loopback where none is said. */
+  host?: string;
   device: string;
   seed: number;
   everyMs: number;
@@ -42,6 +44,8 @@ const DROPPED: readonly StrikePart[] = ['spinRpm', 'spinAxisDeg', 'clubSpeedMps'
 
 export interface LaunchMonitor {
   port: number;
+  /** How many balls were hit, numbered from 1, and which of them nobody has acknowledged yet. */
+  balls(): { hit: number; waiting: readonly number[] };
   close(): Promise<void>;
 }
 
@@ -51,6 +55,7 @@ export interface LaunchMonitor {
  */
 export async function startLaunchMonitor({
   port,
+  host = '127.0.0.1',
   device,
   seed,
   everyMs,
@@ -137,10 +142,11 @@ export async function startLaunchMonitor({
     all(writeLine({ type: 'beat' }));
   }, BEAT_MS);
   await new Promise<void>((resolve, reject) => {
-    server.once('error', reject).listen(port, '127.0.0.1', resolve);
+    server.once('error', reject).listen(port, host, resolve);
   });
   return {
     port: (server.address() as { port: number }).port,
+    balls: () => ({ hit: number, waiting: [...kept.keys()] }),
     async close() {
       clearInterval(beat);
       clearTimeout(timer);

@@ -29,6 +29,7 @@ import { Session, sessionView } from '../sessions/session.js';
 import type { Scope } from '../people/scope.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
 import { Change, changeView, rowDiffsOf } from './change.js';
+import { doneBefore } from './done-before.js';
 import type { ChangeContext, Done, Handlers } from './handlers.js';
 import { latestDay } from './latest-day.js';
 import { lockFirst, rowsOfCommands, uuidList } from './lock-players.js';
@@ -59,7 +60,7 @@ export async function applyChange(
   return inWorkspace(orm, scope, async (em) => {
     // The same change sent twice at once: the second waits here and then finds it done.
     await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 0))', [request.id]);
-    const done = await em.findOne(Change, { id: request.id });
+    const done = await doneBefore(em, request.id);
     if (done) return resultOf(em, done, await touchedBy(em, done));
     await lockFirst(em, scope.workspaceId, rowsOfCommands(request.commands));
     const recorder = new ChangeRecorder(em, scope.workspaceId);

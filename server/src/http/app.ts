@@ -6,6 +6,7 @@ import helmet from 'helmet';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
 import type { BrowserSessions } from '../people/browser-sessions.js';
+import type { MailService } from '../mail/mail-service.js';
 import type { Identify } from '../people/scope.js';
 import type { FailedTries } from '../people/sign-in.js';
 import type { GaugeLink } from '../gauge/gauge-link.js';
@@ -24,6 +25,8 @@ export interface AppOptions {
   identify: Identify;
   /** What signing in needs; left out where nobody signs in. */
   people?: { sessions: BrowserSessions; tries: FailedTries };
+  /** Sends invitations and resets; without it whoever made one passes it on. */
+  mail?: MailService;
   /** Addresses of proxies in front, whose word is taken for who asks and how. */
   proxies?: readonly string[];
   log: Logger;
@@ -53,6 +56,7 @@ export function createApp({
   orm,
   identify,
   people,
+  mail,
   proxies = [],
   metrics,
   log,
@@ -114,7 +118,7 @@ export function createApp({
       next();
     },
     ...(people ? [people.sessions.middleware] : []),
-    api({ orm, identify, people, metrics, news, devicesOf, monitor, gauge, weather }),
+    api({ orm, identify, people, mail, metrics, news, devicesOf, monitor, gauge, weather }),
   );
   if (webFolder && existsSync(webFolder)) {
     app.use(

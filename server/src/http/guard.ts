@@ -67,7 +67,10 @@ function limiter(limit: number): RequestHandler {
     limit,
     standardHeaders: 'draft-8',
     legacyHeaders: false,
-    keyGenerator: (request) => asked.get(request)?.personId ?? ipKeyGenerator(request.ip ?? ''),
+    keyGenerator: (request) => {
+      const signedIn = asked.get(request);
+      return signedIn?.tokenId ?? signedIn?.personId ?? ipKeyGenerator(request.ip ?? '');
+    },
     handler: (_request, _response, next) => {
       next(
         new HttpError(429, {

@@ -5,7 +5,7 @@ import type * as yup from 'yup';
 /** What a route asks of whoever calls it, beyond being signed in; "anybody" asks nothing, "self" an account of one's own. */
 export type Wanted = Right | 'anybody' | 'signed-in' | 'self';
 
-/** How often one person, or one address where nobody is known, may call routes of that kind in a minute, at one server. */
+/** How often one person, one token, or one address where nobody is known, may call routes of that kind in a minute, at one server. */
 export const CALLS_A_MINUTE = {
   /** Reads that take no longer than a look. */
   read: 1200,

@@ -2,6 +2,7 @@ import { guessClub, type MonitorLine } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import { Club } from '../clubs/club.js';
+import { waitForReplicas } from '../database/wait-for-replicas.js';
 import { BY_HAND, Session } from '../sessions/session.js';
 import { insertStrikes, lockStrikes } from '../strikes/insert-strikes.js';
 import { tellOfStrikes } from '../news/listen-for-news.js';
@@ -53,6 +54,8 @@ export async function noteBall(
      on conflict do nothing returning number`,
     [workspaceId, of.device, of.deviceSession, number, at],
   );
+  // The monitor forgets it once it is answered.
+  if (rows.length === 0) await waitForReplicas(em);
   return rows.length > 0;
 }
 

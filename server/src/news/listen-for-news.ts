@@ -1,4 +1,5 @@
 import { EventEmitter } from 'node:events';
+import { setTimeout as wait } from 'node:timers/promises';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import pg from 'pg';
 import type { Logger } from 'pino';
@@ -10,6 +11,9 @@ const MAX_NAMED_PLAYERS = 60;
 const MAX_SUMMARY = 400;
 const FIRST_WAIT_MS = 500;
 const LONGEST_WAIT_MS = 10_000;
+/** A connection that was cut says nothing, as one where nothing happens does: it is asked so often, and has so long to answer. */
+const ASKED_EVERY_MS = 4000;
+const ANSWERS_WITHIN_MS = 3000;
 
 /** A change somebody made, as it is told. */
 export interface ChangeNews {
@@ -58,7 +62,7 @@ export function listenForNews(databaseUrl: string, log: Logger): News {
   const events = new EventEmitter().setMaxListeners(0);
   let client: pg.Client | undefined;
   let closed = false;
-  let wait = FIRST_WAIT_MS;
+  let pause = FIRST_WAIT_MS;
   let timer: NodeJS.Timeout | undefined;
 
   const again = () => {
@@ -66,28 +70,24 @@ export function listenForNews(databaseUrl: string, log: Logger): News {
     timer = setTimeout(() => {
       timer = undefined;
       void connect();
-    }, wait);
+    }, pause);
     timer.unref();
-    wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+    pause = Math.min(pause * 2, LONGEST_WAIT_MS);
   };
   const connect = async () => {
     const fresh = new pg.Client({
       connectionString: databaseUrl,
       application_name: 'tasche news',
       connectionTimeoutMillis: 3000,
+      query_timeout: ANSWERS_WITHIN_MS,
     });
-    fresh.on('error', () => {
-      if (client === fresh) {
-        client = undefined;
-        again();
-      }
-    });
-    fresh.on('end', () => {
-      if (client === fresh) {
-        client = undefined;
-        again();
-      }
-    });
+    const lost = () => {
+      if (client !== fresh) return;
+      client = undefined;
+      again();
+    };
+    fresh.on('error', lost);
+    fresh.on('end', lost);
     fresh.on('notification', ({ channel, payload }) => {
       if (!payload) return;
       if (channel === STRIKES) events.emit(`strikes ${payload}`);
@@ -104,11 +104,16 @@ export function listenForNews(databaseUrl: string, log: Logger): News {
         return;
       }
       client = fresh;
-      wait = FIRST_WAIT_MS;
+      pause = FIRST_WAIT_MS;
       for (const name of events.eventNames()) events.emit(name, null);
+      askNowAndThen(fresh, () => client === fresh && !closed).catch(() => {
+        lost();
+        // With a question still open it hangs up at once; there may be nobody to wait for.
+        fresh.end().catch(() => undefined);
+      });
     } catch (err) {
       log.warn({ err }, 'no news yet');
-      await fresh.end().catch(() => undefined);
+      fresh.end().catch(() => undefined);
       again();
     }
   };
@@ -126,4 +131,13 @@ export function listenForNews(databaseUrl: string, log: Logger): News {
       await client?.end().catch(() => undefined);
     },
   };
+}
+
+/** Asks for nothing again and again. @throws once no answer came in time */
+async function askNowAndThen(client: pg.Client, isWanted: () => boolean): Promise<void> {
+  for (;;) {
+    await wait(ASKED_EVERY_MS, undefined, { ref: false });
+    if (!isWanted()) return;
+    await client.query('select');
+  }
 }

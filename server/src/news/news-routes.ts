@@ -63,7 +63,11 @@ export function newsRoutes({ news, identify, scopeOf }: RouteContext): Router {
             if (workspaceId === scope.workspaceId) response.write(': here\n\n');
             else response.end('event: moved\ndata: {}\n\n');
           },
-          () => response.end('event: signed-out\ndata: {}\n\n'),
+          (error: unknown) => {
+            // That the database could not be asked ends nobody's session; the next beat asks again.
+            if (error instanceof HttpError && error.problem.error === 'signed-out')
+              response.end('event: signed-out\ndata: {}\n\n');
+          },
         );
     }, BEAT_MS);
     response.on('close', () => {

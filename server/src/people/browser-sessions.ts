@@ -4,6 +4,7 @@ import type { Request, RequestHandler } from 'express';
 import session, { type SessionData, type Store } from 'express-session';
 import { LRUCache } from 'lru-cache';
 import pg from 'pg';
+import { HttpError } from '../http/http-error.js';
 import { addressOf } from './audit.js';
 import { hashOfKey, newKey } from './keys.js';
 import { serverSecret } from './server-secret.js';
@@ -174,9 +175,13 @@ export async function readSessionAnew(request: Request): Promise<void> {
   const session = (request as Partial<Request>).session;
   if (session?.personId === undefined) return;
   await new Promise<void>((resolve, reject) => {
-    session.reload((error?: Error) => {
-      if (error) reject(error);
-      else resolve();
+    request.sessionStore.get(request.sessionID, (error: unknown, data) => {
+      if (error) reject(error as Error);
+      else if (!data) reject(new HttpError(401, { error: 'signed-out', message: 'This session was ended.' }));
+      else {
+        request.sessionStore.createSession(request, data);
+        resolve();
+      }
     });
   });
 }

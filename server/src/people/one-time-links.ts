@@ -48,7 +48,7 @@ export function makeLink(em: EntityManager, origin: string, order: LinkOrder): M
     },
     { persist: true },
   );
-  return { url: `${origin}${PAGE}#${key}`, expiresAt: expiresAt.toISOString() };
+  return { url: `${origin}${PAGE}#${key}`, expiresAt: expiresAt.toISOString(), mailed: null };
 }
 
 /**

@@ -6,6 +6,7 @@ import {
   plainEmail,
   rowIdSchema,
   wholeDocument,
+  type MadeLinkView,
   type PeopleView,
   type Role,
 } from '@tasche/contract';
@@ -18,6 +19,8 @@ import { badInput, conflict, notFound, ruleBroken } from '../http/http-error.js'
 import { jsonBody, type RouteContext } from '../http/route-context.js';
 import { Player } from '../players/player.js';
 import { asAsker } from '../workspaces/in-workspace.js';
+import type { Letter } from '../mail/mail-service.js';
+import { invitationLetter, resetLetter } from './letters.js';
 import { note, readAudit, type AuditedEvent } from './audit.js';
 import { RESET_ELSEWHERE, makeLink } from './one-time-links.js';
 import { Membership, OneTimeLink, Person } from './person.js';
@@ -41,7 +44,7 @@ export const peopleAsks: Asks = {
 };
 
 /** Who is in a workspace, as what; for its owners. */
-export function peopleRoutes({ orm, scopeOf, people }: RouteContext): Router {
+export function peopleRoutes({ orm, scopeOf, people, mail }: RouteContext): Router {
   const router = Router();
 
   router.get('/people', async (request, response) => {
@@ -51,8 +54,7 @@ export function peopleRoutes({ orm, scopeOf, people }: RouteContext): Router {
   router.post('/people/invite', async (request, response) => {
     const form = invite.validateSync(jsonBody(request), { strict: true });
     const email = plainEmail(form.email);
-    response.json(
-      await inHere(request, async (em, here) => {
+    const { link, about } = await inHere(request, async (em, here) => {
         await requirePlayers(em, form.playerIds);
         const members = await readPeople(em, here);
         if (members.members.length + members.invitations.length >= MAX_PEOPLE)
@@ -60,7 +62,7 @@ export function peopleRoutes({ orm, scopeOf, people }: RouteContext): Router {
         if (members.members.some((one) => one.email === email))
           throw conflict(`${form.email} is in this workspace already.`);
         await noted(em, request, 'invited', `${form.name} <${email}> as ${form.role}`);
-        return makeLink(em, originOf(request), {
+        const link = makeLink(em, originOf(request), {
           purpose: 'invitation',
           workspaceId: here.workspaceId,
           name: form.name,
@@ -69,8 +71,10 @@ export function peopleRoutes({ orm, scopeOf, people }: RouteContext): Router {
           playerIds: form.playerIds ?? null,
           madeBy: here.who,
         });
-      }),
-    );
+        return { link, about: { name: form.name, email, madeBy: here.who } };
+      });
+    const { workspaceName } = await scopeOf(request);
+    response.json(await mailed(link, invitationLetter({ ...about, workspaceName, link, role: form.role })));
   });
 
   router.post('/people/withdraw', async (request, response) => {
@@ -127,22 +131,24 @@ export function peopleRoutes({ orm, scopeOf, people }: RouteContext): Router {
     const { personId } = onePerson.validateSync(jsonBody(request), { strict: true });
     // A link sets a password for every workspace: an owner of one does not get into another by it.
     const places = await asAsker(orm, { personId }, (em) => em.count(Membership, { personId }));
-    response.json(
-      await inHere(request, async (em, here) => {
+    const { link, about } = await inHere(request, async (em, here) => {
         await memberOf(em, here.workspaceId, personId);
         if (places > 1) throw ruleBroken(RESET_ELSEWHERE);
         const person = await em.findOneOrFail(Person, { id: personId });
         await noted(em, request, 'reset made', `for ${person.name} <${person.email}>`);
-        return makeLink(em, originOf(request), {
+        const { name, email } = person;
+        const link = makeLink(em, originOf(request), {
           purpose: 'reset',
           workspaceId: here.workspaceId,
           personId,
-          name: person.name,
-          email: person.email,
+          name,
+          email,
           madeBy: here.who,
         });
-      }),
-    );
+        return { link, about: { name, email, madeBy: here.who } };
+      });
+    const { workspaceName } = await scopeOf(request);
+    response.json(await mailed(link, resetLetter({ ...about, workspaceName, link })));
   });
 
   router.get('/audit', async (request, response) => {
@@ -150,6 +156,11 @@ export function peopleRoutes({ orm, scopeOf, people }: RouteContext): Router {
     response.json(await inHere(request, (em, { workspaceId }) => readAudit(em, workspaceId, limit, before)));
   });
   return router;
+
+  /** Sends the letter with a link, where this server sends letters, once the link is there. */
+  async function mailed(link: MadeLinkView, letter: Letter): Promise<MadeLinkView> {
+    return mail ? { ...link, mailed: await mail.send(letter) } : link;
+  }
 
   async function inHere<T>(
     request: Request,

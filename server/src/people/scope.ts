@@ -20,6 +20,8 @@ export interface SignedIn extends Scope {
   csrf: string | null;
   /** Of a token: whether it may write. */
   mayWrite: boolean;
+  /** Of a token: which, so that each has limits of its own. */
+  tokenId?: string;
 }
 
 /**

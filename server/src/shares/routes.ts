@@ -75,6 +75,7 @@ export function shareRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
     response.json({
       url: `${originOf(request)}/shared/${key}`,
       expiresAt: expiresAt.toISOString(),
+      mailed: null,
     } satisfies MadeLinkView);
   });
 

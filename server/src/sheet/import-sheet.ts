@@ -16,7 +16,7 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import * as yup from 'yup';
 import { applyChange, resultOf, touchedBy } from '../changes/apply-change.js';
-import { Change } from '../changes/change.js';
+import { doneBefore } from '../changes/done-before.js';
 import { badInput, ruleBroken } from '../http/http-error.js';
 import type { Scope } from '../people/scope.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
@@ -74,7 +74,7 @@ export async function importSheet(
 /** What an import answered when it was first sent. */
 async function answeredBefore(orm: MikroORM, scope: Scope, changeId: string): Promise<ImportAnswer | null> {
   return inWorkspace(orm, scope, async (em) => {
-    const done = await em.findOne(Change, { id: changeId });
+    const done = await doneBefore(em, changeId);
     return done?.report
       ? {
           plan: done.report as unknown as ImportPlan,

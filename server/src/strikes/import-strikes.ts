@@ -20,7 +20,7 @@ import { STRIKE_PARTS } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import { finish } from '../changes/apply-change.js';
-import { Change } from '../changes/change.js';
+import { doneBefore } from '../changes/done-before.js';
 import { latestDay } from '../changes/latest-day.js';
 import { ChangeRecorder } from '../changes/change-recorder.js';
 import { Club } from '../clubs/club.js';
@@ -73,7 +73,7 @@ export async function importStrikes(
   return inWorkspace(orm, scope, async (em) => {
     const { file } = await splitOrder(received.read());
     await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 4))', [playerId]);
-    const done = await em.findOne(Change, { id: changeId });
+    const done = await doneBefore(em, changeId);
     if (done) {
       if (done.report) return done.report as unknown as StrikeImportReport;
       throw badInput('That id belongs to another change.', [{ field: 'changeId', message: 'used already' }]);

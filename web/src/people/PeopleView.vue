@@ -95,7 +95,12 @@ const seenBy = ({ playerIds }: { playerIds: readonly string[] | null }) =>
       <p>
         <code>{{ made.url }}</code>
       </p>
-      <p class="small">Send it yourself; it works once, until {{ dayAndTime(made.expiresAt) }}.</p>
+      <p class="small">
+        <template v-if="made.mailed">A letter with it was sent. Should it not arrive: it</template>
+        <template v-else-if="made.mailed === false">The letter with it could not be sent. Send it yourself; it</template>
+        <template v-else>Send it yourself; it</template>
+        works once, until {{ dayAndTime(made.expiresAt) }}.
+      </p>
       <NButton size="small" @click="copy">Copy</NButton>
       <NButton size="small" @click="made = null">Done</NButton>
     </NAlert>

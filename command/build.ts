@@ -4,31 +4,40 @@ import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from '
 import path from 'node:path';
 import { CliError } from './stop.js';
 
-const SOURCES = [
+const SHARED = ['core/src', 'contract/src', 'package-lock.json'];
+const WEB = [
   'web/src',
   'web/service-worker',
   'web/public',
   'web/index.html',
   'web/vite.config.ts',
-  'core/src',
-  'contract/src',
-  'package-lock.json',
+  ...SHARED,
 ];
+const SERVER = ['server/src', 'server/vite.config.ts', ...SHARED];
 
-/** Builds the web part unless the last build was made from the same sources; answers where it is. */
-export async function buildWeb(root: string): Promise<string> {
-  const out = path.join(root, 'web/dist');
+/** Builds the web part unless the last build was made from the same sources; answers the folder to serve. */
+export function buildWeb(root: string): Promise<string> {
+  return build(root, 'web', WEB);
+}
+
+/** Builds the server likewise; answers the folder of its modules, which keep their names. */
+export async function buildServer(root: string): Promise<string> {
+  return path.join(await build(root, 'server', SERVER), 'server/src');
+}
+
+async function build(root: string, part: 'web' | 'server', sources: readonly string[]): Promise<string> {
+  const out = path.join(root, part, 'dist');
   const stamp = path.join(out, '.built-from');
-  const from = fingerprint(root);
+  const from = fingerprint(root, sources);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === from) return out;
-  console.log('tasche: building the web part');
+  console.log(`tasche: building the ${part} part`);
   // In a process of its own: it takes a gigabyte, which the server that comes after would hold on to.
   const done = await new Promise<number | null>((resolve, reject) => {
     spawn(
       process.execPath,
       [path.join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
       {
-        cwd: path.join(root, 'web'),
+        cwd: path.join(root, part),
         stdio: ['ignore', 'inherit', 'inherit'],
         // Whoever builds it, a test too, builds what is served.
         env: { ...process.env, NODE_ENV: 'production' },
@@ -37,12 +46,12 @@ export async function buildWeb(root: string): Promise<string> {
       .once('exit', resolve)
       .once('error', reject);
   });
-  if (done !== 0) throw new CliError('the web part could not be built, as above.');
+  if (done !== 0) throw new CliError(`the ${part} part could not be built, as above.`);
   writeFileSync(stamp, from);
   return out;
 }
 
-function fingerprint(root: string): string {
+function fingerprint(root: string, sources: readonly string[]): string {
   const hash = createHash('sha256');
   const walk = (entry: string) => {
     const full = path.join(root, entry);
@@ -54,6 +63,6 @@ function fingerprint(root: string): string {
       .sort()
       .forEach((name) => walk(path.join(entry, name)));
   };
-  SOURCES.forEach(walk);
+  sources.forEach(walk);
   return hash.digest('hex');
 }
