@@ -13,7 +13,8 @@ import {
 import os from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
-import { defaultDataFolder, postgresPrograms, reaching, resetCluster, startCluster } from './cluster.js';
+import { postgresPrograms } from './as-postgres.js';
+import { defaultDataFolder, reaching, resetCluster, startCluster } from './cluster.js';
 import { CliError } from './stop.js';
 
 /** What a backup says of itself: `manifest.json` in its tar, beside `database.dump`. */

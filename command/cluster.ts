@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import {
   accessSync,
@@ -13,7 +12,6 @@ import {
   renameSync,
   rmSync,
   rmdirSync,
-  statSync,
   statfsSync,
   writeFileSync,
 } from 'node:fs';
@@ -21,7 +19,7 @@ import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { ensureDebian } from './debian.js';
+import { asPostgres, isRoot, postgresFolder, postgresPrograms, postgresUser } from './as-postgres.js';
 import { CliError } from './stop.js';
 
 /** A PostgreSQL cluster of our own: its own folder, its own port on loopback, never the system's. */
@@ -49,7 +47,6 @@ const OWNER = 'tasche';
 const APPLICATION = 'tasche_app';
 const BACKUP = 'tasche_backup';
 
-const DEBIAN_POSTGRES = '/usr/lib/postgresql';
 const MIN_FREE_MB = 200;
 /** What a cluster is made in before it is one; nothing anybody wrote is ever in it. */
 const UNFINISHED = 'unfinished';
@@ -61,8 +58,7 @@ const HELPERS_END_MS = 15_000;
  * @throws CliError when PostgreSQL can't be had, the folder can't be used, or another Tasche holds it
  */
 export async function startCluster(folder: string): Promise<Cluster> {
-  ensureDebian('PostgreSQL', 'postgresql', () => binFolder() !== undefined);
-  const bin = binFolder()!;
+  const bin = postgresPrograms();
   prepareFolder(folder);
   requireNoOther(folder);
   const data = path.join(folder, 'postgres');
@@ -184,7 +180,7 @@ export function resetCluster(folder: string): void {
     throw new CliError(
       `${data} holds files that are no database of Tasche's, so --reset leaves them alone. Choose another folder with --data.`,
     );
-  const bin = binFolder();
+  const bin = postgresFolder();
   if (bin) stopPostmaster(data, bin);
   for (const name of ['postgres', UNFINISHED, 'cluster.json', 'owner.pid'])
     rmSync(path.join(folder, name), { recursive: true, force: true });
@@ -247,29 +243,6 @@ export function defaultDataFolder(root: string): string {
   const beside = path.join(root, '.tasche');
   if (!isRoot() || asPostgres('test', ['-x', root]).status === 0) return beside;
   return path.join('/var/lib/tasche', path.basename(root));
-}
-
-function isRoot(): boolean {
-  return process.getuid?.() === 0;
-}
-
-/** PostgreSQL refuses to run as root, so root runs it as Debian's `postgres` user. */
-function asPostgres(program: string, args: readonly string[], input?: string) {
-  const options = { encoding: 'utf8' as const, cwd: '/', ...(input !== undefined && { input }) };
-  // pg_ctl's server keeps the pipes it inherits open, so nothing of its output is read through one.
-  const stdio = program.endsWith('pg_ctl') ? { stdio: 'ignore' as const } : {};
-  return isRoot()
-    ? spawnSync('runuser', ['-u', 'postgres', '--', program, ...args], { ...options, ...stdio })
-    : spawnSync(program, args, { ...options, ...stdio });
-}
-
-function binFolder(): string | undefined {
-  if (!existsSync(DEBIAN_POSTGRES)) return undefined;
-  const versions = readdirSync(DEBIAN_POSTGRES).filter((name) =>
-    existsSync(path.join(DEBIAN_POSTGRES, name, 'bin/initdb')),
-  );
-  const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
-  return newest && path.join(DEBIAN_POSTGRES, newest, 'bin');
 }
 
 function prepareFolder(folder: string): void {
@@ -399,12 +372,6 @@ export async function reaching<T>(
   }
 }
 
-/** Where PostgreSQL's own programs are. @throws CliError where it cannot be had */
-export function postgresPrograms(): string {
-  ensureDebian('PostgreSQL', 'postgresql', () => binFolder() !== undefined);
-  return binFolder()!;
-}
-
 /** Statements run as the cluster's first user, while no server is up. @throws CliError */
 function runAlone(data: string, bin: string, statements: readonly string[]): void {
   const done = asPostgres(
@@ -436,12 +403,6 @@ function initialise(aside: string, making: string, bin: string): void {
   throw new CliError(
     `PostgreSQL could not make its cluster in ${making}: ${(made.stderr ?? '').trim().split('\n').slice(-1)[0]}`,
   );
-}
-
-function postgresUser(): { uid: number; gid: number } {
-  const home = '/var/lib/postgresql';
-  const { uid, gid } = statSync(home);
-  return { uid, gid };
 }
 
 function recall(folder: string): Remembered {

@@ -33,7 +33,7 @@ export interface ClientAsks {
   prepare: (passwords: Passwords) => Promise<void>;
   /** @param firstPersonAt addresses for the first person, of which one is good */
   begin: (firstPersonAt: string) => Promise<void>;
-  /** What Patroni says of its databases. */
+  /** What Patroni says of its databases, where every host says the same; nothing where they differ. */
   databases: (addresses: readonly string[]) => Promise<readonly DatabaseMember[]>;
   /** How many of these servers are ready. */
   ready: (addresses: readonly string[]) => Promise<number>;
@@ -182,13 +182,16 @@ const asks: ClientAsks = {
   },
 
   async databases(addresses) {
-    for (const address of addresses) {
-      const found = await fetch(`http://${address}:8008/cluster`, { signal: AbortSignal.timeout(1500) })
-        .then((response) => response.json() as Promise<{ members: DatabaseMember[] }>)
-        .catch(() => undefined);
-      if (found?.members.some(({ role }) => role === 'leader')) return found.members;
-    }
-    return [];
+    const views = await Promise.all(
+      addresses.map((address) =>
+        fetch(`http://${address}:8008/cluster`, { signal: AbortSignal.timeout(1500) })
+          .then((response) => response.json() as Promise<{ members: DatabaseMember[] }>)
+          .catch(() => undefined),
+      ),
+    );
+    // A host that was cut off tells what it knew before; only what all say is so.
+    const leaders = new Set(views.map((view) => view?.members.find(({ role }) => role === 'leader')?.name));
+    return leaders.size === 1 && !leaders.has(undefined) ? views[0]!.members : [];
   },
 
   async ready(addresses) {

@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
-import { postgresPrograms } from '../cluster.js';
+import { postgresPrograms } from '../as-postgres.js';
 import { CliError } from '../stop.js';
 import type { ClientAsks, DatabaseMember, Passwords } from './clients.js';
 import { databaseProxyOf, serverProxyOf, startDatabaseHosts } from './database-hosts.js';

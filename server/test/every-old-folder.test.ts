@@ -1,0 +1,137 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync, readdirSync } from 'node:fs';
+import path from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import type { Page, RosterEntry } from '@tasche/contract';
+import pg from 'pg';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { throwAwayCluster, type Cluster } from '../../command/cluster.js';
+import { MIGRATION_NAMES, migrate, openDatabase, roleIn } from '../src/database/database.js';
+import { workbenchIn } from './workbench.js';
+
+/**
+ * The demo as each version before this one kept it, by that version's last commit and pg_dump; migration-004.sql is one player, looked at
+ * closely in old-folder.test.ts.
+ */
+const FOLDER = path.join(import.meta.dirname, 'old-data');
+const WORKSPACE = '7a5c4e00-0000-4000-8000-00000000de30';
+const DUMPS = readdirSync(FOLDER).filter((name) => name.endsWith('.sql.gz'));
+/** What nobody may lose on the way. */
+const KEPT = ['player', 'club', 'reading', 'bag', 'bag_club', 'plan', 'change', 'session', 'strike'];
+
+let cluster: Cluster;
+/** Tables and columns of a database made today. */
+let newest: string[];
+beforeAll(async () => {
+  cluster = await throwAwayCluster();
+  await migrate(cluster.ownerUrl, roleIn(cluster.url));
+  newest = await columns();
+});
+afterAll(() => {
+  cluster?.stop();
+});
+
+const load = (sql: Buffer | string) =>
+  execFileSync('psql', ['-q', '-v', 'ON_ERROR_STOP=1', '-f', '-', cluster.ownerUrl], { input: sql });
+
+async function columns(): Promise<string[]> {
+  const client = new pg.Client({ connectionString: cluster.backupUrl });
+  await client.connect();
+  try {
+    const { rows } = await client.query<{ column: string }>(
+      `select table_name || '.' || column_name || ' ' || data_type || ' ' || is_nullable as column
+       from information_schema.columns where table_schema = 'public' order by 1`,
+    );
+    return rows.map(({ column }) => column);
+  } finally {
+    await client.end();
+  }
+}
+
+/** Rows by table, of those there are. */
+async function counts(): Promise<Record<string, number>> {
+  const client = new pg.Client({ connectionString: cluster.backupUrl });
+  await client.connect();
+  try {
+    const found: Record<string, number> = {};
+    for (const table of KEPT) {
+      const { rows } = await client.query<{ is: boolean }>('select to_regclass($1) is not null as is', [
+        `public.${table}`,
+      ]);
+      if (rows[0]!.is)
+        found[table] = (
+          await client.query<{ n: number }>(`select count(*)::int as n from ${table}`)
+        ).rows[0]!.n;
+    }
+    return found;
+  } finally {
+    await client.end();
+  }
+}
+
+describe('a data folder of every earlier version', () => {
+  it('is among the fixtures', () => {
+    const known = [...DUMPS, 'migration-004.sql.gz'].map((name) => name.slice(0, 13)).sort();
+    expect(known).toEqual(
+      MIGRATION_NAMES.slice(0, -1)
+        .map((name) => name.slice(0, 13))
+        .sort(),
+    );
+  });
+
+  it.each(DUMPS)('%s opens, with everything in it, and is written to', async (name) => {
+    load('drop schema public cascade; create schema public;');
+    load(gunzipSync(readFileSync(path.join(FOLDER, name))));
+    const before = await counts();
+    expect(before.club).toBeGreaterThan(50);
+
+    await migrate(cluster.ownerUrl, roleIn(cluster.url));
+    expect(await counts()).toMatchObject(before);
+    expect(await columns()).toEqual(newest);
+    const orm = await openDatabase(cluster.url);
+    try {
+      const bench = workbenchIn(orm, WORKSPACE, 'Jonas Brandl');
+      const roster = (await bench.http.get('/api/players').expect(200)).body as Page<RosterEntry>;
+      expect(roster.rows.length).toBe(before.player);
+      for (const { player } of roster.rows) {
+        const sheet = await bench.sheet(player.id);
+        expect(sheet.clubs.length).toBeGreaterThan(5);
+        expect(sheet.bags.find(({ gamer }) => gamer)!.clubIds.length).toBeGreaterThan(5);
+        for (const club of sheet.clubs) expect(Object.keys(club.spec).length).toBeGreaterThan(0);
+        for (const path of ['changes', 'plans', 'sessions', 'season.csv', 'sheet.csv'])
+          await bench.http.get(`/api/players/${player.id}/${path}`).expect(200);
+        const { change } = await bench.done([
+          { do: 'editPlayer', playerId: player.id, version: sheet.player.version, set: { notes: 'seen' } },
+        ]);
+        await bench.undo(change.id).expect(200);
+        expect((await bench.sheet(player.id)).player.notes).toBe(sheet.player.notes);
+      }
+      await bench.http.get('/api/circuit').expect(200);
+    } finally {
+      await orm.close(true);
+    }
+  });
+});
+
+describe('a migration that fails', () => {
+  it('leaves what was there whole', async () => {
+    load('drop schema public cascade; create schema public;');
+    load(gunzipSync(readFileSync(path.join(FOLDER, 'migration-013.sql.gz'))));
+    const before = await counts();
+    // In the way of the next migration, which makes a table of that name; what it does before that has to go too.
+    load('create table audit_entry (id integer)');
+    await expect(migrate(cluster.ownerUrl, roleIn(cluster.url))).rejects.toThrow(/audit_entry/);
+    expect(await counts()).toEqual(before);
+    const client = new pg.Client({ connectionString: cluster.ownerUrl });
+    await client.connect();
+    const { rows } = await client.query<{ person: string | null; newest: string }>(
+      `select to_regclass('public.person')::text as person, (select max(name) from mikro_orm_migrations) as newest`,
+    );
+    await client.end();
+    expect(rows[0]!.person).toBeNull();
+    expect(rows[0]!.newest).toContain('migration-013');
+    load('drop table audit_entry');
+    await migrate(cluster.ownerUrl, roleIn(cluster.url));
+    expect(await counts()).toMatchObject(before);
+  });
+});
