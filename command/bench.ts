@@ -7,6 +7,7 @@ import { benchChoosing, benchTravel } from './bench/bench-choosing.js';
 import { benchFlight } from './bench/bench-flight.js';
 import { benchGaps } from './bench/bench-gaps.js';
 import { benchLarge, benchMorning } from './bench/bench-large.js';
+import { benchLoad } from './bench/bench-load.js';
 import { benchRange } from './bench/bench-range.js';
 import { benchRounds } from './bench/bench-rounds.js';
 import { benchSheet, tenYears } from './bench/bench-sheet.js';
@@ -22,6 +23,7 @@ const ALONE: Record<string, () => void | Promise<void>> = {
   rounds: benchRounds,
   travel: benchTravel,
   morning: benchMorning,
+  load: benchLoad,
   large: benchLarge,
 };
 /** Too long to be run with the others. */

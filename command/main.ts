@@ -19,13 +19,14 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
   ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps, flight, carry, conditions, needs,
                          choose or travel
   ./tasche bench         the speed figures
-      --only PART        gaps, flight, choosing, rounds, travel, sheet, browser, range or large
+      --only PART        gaps, flight, choosing, rounds, travel, morning, load, sheet, browser, range or large
   ./tasche fuzz          20,000 requests made by chance against a server of its own
       --kills            instead: ends server and database at random moments while clients write
       --seed N           other chances
   ./tasche drill         several machines within this one: kills and cuts them while clients work (root; 25 minutes)
       --rounds N         how often each fault (3)
       --only TEXT        only faults with this in their name
+      --recovery         instead: back to a moment before a mistake, with pgBackRest
   ./tasche validate      holds the core to published and remembered numbers: docs/validation.md
   ./tasche fit           fits the ball's drag and lift to the stock tables anew, and says how well
   ./tasche usual-rounds  plays the usual courses anew, for what an ordinary round asks of a player
@@ -86,6 +87,10 @@ async function main(): Promise<void> {
         seed: Number(values.seed ?? 1),
       });
     case 'drill':
+      if (values.recovery) {
+        console.log(await (await import('./drill/point-in-time.js')).pointInTime());
+        return;
+      }
       return (await import('./drill.js')).drill({
         rounds: Number(values.rounds ?? 3),
         seed: Number(values.seed ?? 1),
@@ -111,6 +116,7 @@ function readArguments() {
         schedule: { type: 'boolean' },
         seed: { type: 'string' },
         rounds: { type: 'string' },
+        recovery: { type: 'boolean' },
         help: { type: 'boolean', short: 'h' },
       },
     });

@@ -4,6 +4,7 @@ import { Agent, request as httpRequest } from 'node:http';
 import pg from 'pg';
 import type { Page, RosterEntry } from '@tasche/contract';
 import { MORNING_SIZE, TOUR_SIZE, fillLarge } from '../../server/src/database/fill-large.js';
+import { buildServer } from '../build.js';
 import { freePort, throwAwayCluster } from '../cluster.js';
 import { percentile, report } from './figure.js';
 
@@ -11,7 +12,7 @@ const CLIENTS = 20;
 const REQUESTS_EACH = 30;
 const MAX_P95_MS = 100;
 
-interface Endpoint {
+export interface Endpoint {
   name: string;
   method?: 'POST';
   path: (i: number) => string;
@@ -24,10 +25,19 @@ export const benchLarge = () => benchAtSize(TOUR_SIZE);
 /** The same at the size of a morning: 200 players, 10,000 readings, 500 events. */
 export const benchMorning = () => benchAtSize(MORNING_SIZE);
 
-async function benchAtSize(wanted: typeof TOUR_SIZE): Promise<void> {
+const benchAtSize = (wanted: typeof TOUR_SIZE) => atSize(wanted, askAll);
+
+export type LargeIds = Awaited<ReturnType<typeof fillLarge>>;
+
+/** A server, as built, with a workspace of that size, for as long as the work on it takes. */
+export async function atSize(
+  wanted: typeof TOUR_SIZE,
+  work: (address: string, ids: LargeIds) => Promise<void>,
+): Promise<void> {
   const cluster = await throwAwayCluster();
   const port = await freePort();
-  const server = fork('command/fuzz/fuzz-server.ts', [cluster.url, cluster.ownerUrl, String(port)], {
+  const built = await buildServer(process.cwd());
+  const server = fork('command/fuzz/fuzz-server.ts', [cluster.url, cluster.ownerUrl, String(port), built], {
     execArgv: [...process.execArgv, '--expose-gc'],
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });
@@ -57,14 +67,15 @@ async function benchAtSize(wanted: typeof TOUR_SIZE): Promise<void> {
     console.log(
       `        ${wanted.players} players of ${wanted.clubsEach} clubs, ${wanted.events} events, ${Number(size!.readings).toLocaleString('en')} readings, ${Number(size!.changes).toLocaleString('en')} changes, made in ${((performance.now() - start) / 1000).toFixed(0)} s`,
     );
-    await askAll(address, ids);
+    await work(address, ids);
   } finally {
     server.kill('SIGTERM');
     cluster.stop();
   }
 }
 
-async function askAll(address: string, ids: Awaited<ReturnType<typeof fillLarge>>): Promise<void> {
+/** What a page reads, and how. */
+export async function readsOf(address: string, ids: LargeIds): Promise<Endpoint[]> {
   const players: string[] = [];
   let after = '';
   for (let page = 0; page < 4; page++) {
@@ -75,7 +86,7 @@ async function askAll(address: string, ids: Awaited<ReturnType<typeof fillLarge>
     if (next) after = `&after=${encodeURIComponent(next)}`;
   }
   const player = (i: number) => players[i % players.length]!;
-  const endpoints: Endpoint[] = [
+  return [
     { name: 'roster, a page of 50', path: () => '/players?today=2026-11-25' },
     { name: 'sheet', path: (i) => `/players/${player(i)}/sheet` },
     { name: 'sheet of another day', path: (i) => `/players/${player(i)}/sheet?asOf=2026-01-01` },
@@ -91,6 +102,12 @@ async function askAll(address: string, ids: Awaited<ReturnType<typeof fillLarge>
     { name: 'plans, a page', path: (i) => `/players/${player(i)}/plans` },
     { name: 'sessions, a page', path: (i) => `/players/${player(i)}/sessions` },
     { name: 'shots of a session', path: () => `/players/${ids.playerId}/strikes?session=${ids.sessionId}` },
+  ];
+}
+
+async function askAll(address: string, ids: LargeIds): Promise<void> {
+  const endpoints: Endpoint[] = [
+    ...(await readsOf(address, ids)),
     {
       name: 'a new player, written',
       method: 'POST',

@@ -104,7 +104,7 @@ interface Way {
  * The best remedy of each kind for a bag, cheapest kind first. One is given only where it costs no stroke, leaves the bag no worse by its own
  * report (faults, looks, then evenness), and mends the widest step at fault; where none is, it must gain more than a tie. The two ends of the
  * ladder stay: a bag without them is more even only because it is shorter. Nothing at all is an answer too. What is bent, turned or bought
- * carries what the model says; a club whose carry nobody has told is measured first, and neither turned nor, without a step at fault, bent.
+ * carries what the model says; a club whose carry nobody has told is measured first: it is neither turned nor hit softer nor, without a step at fault, bent.
  * @throws InvalidInputError
  */
 export function remedies({
@@ -134,7 +134,7 @@ export function remedies({
   const concerned = full.filter(({ id }) => !worst || id === worst.upperId || id === worst.lowerId);
 
   const ways: Record<RemedyKind, () => Way[]> = {
-    'learn a shot': () => concerned.flatMap(learnt),
+    'learn a shot': () => concerned.filter(isKnown).flatMap(learnt),
     'turn a sleeve': () =>
       concerned
         .filter((club) => SLEEVED.includes(club.kind) && club.loftDeg !== undefined && isKnown(club))

@@ -87,6 +87,15 @@ describe('remedies for a gap under a strong set wedge', () => {
     expect(learn.text).toMatch(/PW at 113 yd/);
   });
 
+  it('never teach a soft shot with a club whose full one nobody has told', () => {
+    const modelled = strongSetWedge().map((one) =>
+      one.name === 'PW'
+        ? { ...one, shots: { full: { ...one.shots.full!, source: 'modelled' as const } } }
+        : one,
+    );
+    expect(asked(modelled).kind('learn a shot')?.text ?? '').not.toContain('PW');
+  });
+
   it('never teach a shot that is owned already', () => {
     const owned = strongSetWedge().map((one) =>
       one.name === 'PW'

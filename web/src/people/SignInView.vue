@@ -98,8 +98,7 @@ const byPasskey = () => come(() => passkeyAnswer(draft.stay));
       </div>
     </NForm>
     <p class="quiet small">
-      No account, or a password forgotten? An owner of your workspace makes a link for you. Nothing is sent by
-      e-mail from here.
+      No account, or a password forgotten? An owner of your workspace makes a link for you.
     </p>
   </DoorCard>
 </template>
