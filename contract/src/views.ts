@@ -247,6 +247,8 @@ export interface RosterBench {
   /** Open tickets, and the day the first of them is due. */
   tickets: number;
   dueOn: string | null;
+  /** The day the last ticket was done. */
+  builtOn: string | null;
   /** The day of the oldest loft reading of the gamer; null where a club of it was never on a gauge. */
   checkedOn: string | null;
   /** Clubs of the gamer whose carry was taken before they were changed, and those whose carry nobody knows. */

@@ -260,7 +260,14 @@ describe('the bench', () => {
       ((await bench.http.get('/api/players?limit=200').expect(200)).body as Page<RosterEntry>).rows.find(
         ({ player }) => player.id === golfer,
       )!.bench;
-    expect(await told()).toEqual({ tickets: 0, dueOn: null, checkedOn: null, stale: 0, unknown: 1 });
+    expect(await told()).toEqual({
+      tickets: 0,
+      dueOn: null,
+      builtOn: null,
+      checkedOn: null,
+      stale: 0,
+      unknown: 1,
+    });
     const ticket = details({ clubId: seven, dueOn: '2026-12-01' });
     const asked = await bench.done([
       { do: 'addTicket', ticket: { id: newId(), playerId: golfer, ...ticket } },
@@ -282,10 +289,23 @@ describe('the bench', () => {
     expect(await told()).toEqual({
       tickets: 1,
       dueOn: '2026-12-01',
+      builtOn: null,
       checkedOn: '2026-02-01',
       stale: 1,
       unknown: 1,
     });
+    const [made] = asked.tickets;
+    const done = await bench.done([
+      {
+        do: 'finishTicket',
+        ticketId: made!.id,
+        version: made!.version,
+        takenOn: '2026-11-22',
+        became: [{ key: 'loftMeasuredDeg', value: 45 }],
+      },
+    ]);
+    expect(await told()).toMatchObject({ tickets: 0, dueOn: null, builtOn: '2026-11-22' });
+    await bench.undo(done.change.id).expect(200);
     await bench.undo(asked.change.id).expect(200);
     expect((await told()).tickets).toBe(0);
   });

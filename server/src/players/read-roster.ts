@@ -142,9 +142,12 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
      ) last`,
     [ids],
   );
-  const tickets = await em.execute<{ playerId: string; count: number; dueOn: string | null }[]>(
-    `select player_id as "playerId", count(*)::int as count, min(due_on)::text as "dueOn" from ticket
-     where player_id = any(?::uuid[]) and ${OPEN_TICKETS} group by player_id`,
+  const tickets = await em.execute<
+    { playerId: string; count: number; dueOn: string | null; builtOn: string | null }[]
+  >(
+    `select player_id as "playerId", count(*) filter (where ${OPEN_TICKETS})::int as count,
+       (min(due_on) filter (where ${OPEN_TICKETS}))::text as "dueOn", (max(done_on) filter (where state = 'done'))::text as "builtOn"
+     from ticket where player_id = any(?::uuid[]) and removed_at is null group by player_id`,
     [ids],
   );
   const lockers = await lockersOf(em, [
@@ -162,7 +165,12 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
         : null,
       clubsOwned: owned.find((row) => row.playerId === player.id)?.count ?? 0,
       lastChange: lastChange ? changeView(lastChange) : null,
-      bench: { tickets: ticket?.count ?? 0, dueOn: ticket?.dueOn ?? null, ...knownOf(carried) },
+      bench: {
+        tickets: ticket?.count ?? 0,
+        dueOn: ticket?.dueOn ?? null,
+        builtOn: ticket?.builtOn ?? null,
+        ...knownOf(carried),
+      },
     });
   }
 }

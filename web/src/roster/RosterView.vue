@@ -19,6 +19,7 @@ import { shortDay, shortMoment, today } from '../app/day';
 import { useEventListener, useLocalStorage } from '@vueuse/core';
 import { MARKS } from '../ladder/marks';
 import PrintRun from './PrintRun.vue';
+import { eventStateWords } from './event-state';
 import { nextThing } from './next-thing';
 import { GROUPINGS, changedSinceYesterday, grouped, type Grouping } from './roster-groups';
 
@@ -55,7 +56,7 @@ const view = useLocalStorage(
 const here = computed(() =>
   (entries.value ?? [])
     .filter((entry) => !entry.player.archived)
-    .map((entry) => ({ ...entry, thing: nextThing(entry, today()) })),
+    .map((entry) => ({ ...entry, thing: nextThing(entry, today()), event: eventStateWords(entry, today()) })),
 );
 const shown = computed(() => {
   const { search, only, order } = view.value;
@@ -76,7 +77,7 @@ const shown = computed(() => {
     return kept.toSorted((a, b) => (a.nextPlan?.startsOn ?? '9').localeCompare(b.nextPlan?.startsOn ?? '9'));
   return kept;
 });
-const groups = computed(() => grouped(shown.value, view.value.group));
+const groups = computed(() => grouped(shown.value, view.value.group, today()));
 /** Players of a print run, while one is put together. */
 const run = ref<ReadonlySet<string> | null>(null);
 function flip(id: string): void {
@@ -165,15 +166,6 @@ async function add(): Promise<void> {
   }
 }
 
-function settledWords({ of, settled }: { of: number; settled: number }): string {
-  return settled === of
-    ? of === 1
-      ? 'its bag is settled'
-      : 'every bag is settled'
-    : settled === 0
-      ? 'no bag settled yet'
-      : `${settled} of ${of} bags settled`;
-}
 function startsIn(day: string): string {
   const days = differenceInCalendarDays(parseISO(day), parseISO(today()));
   if (days < 0) return 'on now';
@@ -301,14 +293,8 @@ function startsIn(day: string): string {
                   >{{ entry.nextPlan.name }}</RouterLink><span v-else class="quiet">nothing planned</span>
                 <div v-if="entry.nextPlan" class="small quiet">
                   {{ shortDay(entry.nextPlan.startsOn) }}, {{ startsIn(entry.nextPlan.startsOn) }};
-                  <span
-                    v-if="entry.nextPlan.rounds"
-                    class="verdict"
-                    :class="entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? 'fine' : 'look'"
-                    >{{ entry.nextPlan.rounds.settled === entry.nextPlan.rounds.of ? '●' : '◆' }}
-                    {{ settledWords(entry.nextPlan.rounds) }}</span
-                  ><template v-else
-                    >{{ entry.nextPlan.swaps }} {{ entry.nextPlan.swaps === 1 ? 'swap' : 'swaps' }}</template
+                  <span class="verdict" :class="entry.event.severity"
+                    >{{ MARKS[entry.event.severity] }} {{ entry.event.words }}</span
                   >
                 </div>
               </dd>

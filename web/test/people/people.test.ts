@@ -260,6 +260,26 @@ describe('people', () => {
     expect(rows[1]).toContain('Take out');
   });
 
+  it.each([
+    [true, 'A letter with it was sent.'],
+    [false, 'could not be sent. Send it yourself'],
+    [null, 'Send it yourself; it works once'],
+  ])('a link says whether a letter with it was sent: %s', async (mailed, words) => {
+    signedIn.value = view();
+    const wrapper = await open();
+    answers['/people/reset'] = [
+      {
+        status: 200,
+        body: { url: 'https://van.example/welcome#key', expiresAt: '2026-12-04T10:00:00Z', mailed },
+      },
+    ];
+    const button = wrapper.findAll('button').find((one) => /password/i.test(one.text()))!;
+    await button.trigger('click');
+    await flushPromises();
+    expect(wrapper.text().replace(/\s+/g, ' ')).toContain(words);
+    expect(wrapper.text()).toContain('https://van.example/welcome#key');
+  });
+
   it('are none of anybody’s business but an owner’s', async () => {
     signedIn.value = view({ role: 'rep' });
     const wrapper = await open();

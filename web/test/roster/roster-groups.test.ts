@@ -2,7 +2,8 @@ import type { RosterEntry } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
 import PrintRun from '../../src/roster/PrintRun.vue';
-import { changedSinceYesterday, eventState, grouped } from '../../src/roster/roster-groups';
+import { eventState, eventStateWords } from '../../src/roster/event-state';
+import { changedSinceYesterday, grouped } from '../../src/roster/roster-groups';
 import { sheetOf } from '../sheet';
 
 const plan = (name: string, settled: number, swaps = 0, rounds = true) => ({
@@ -14,8 +15,10 @@ const plan = (name: string, settled: number, swaps = 0, rounds = true) => ({
   swaps,
   rounds: rounds ? { of: 3, settled } : null,
 });
+const BENCH: RosterEntry['bench'] = { tickets: 0, dueOn: null, builtOn: null, checkedOn: null, stale: 0, unknown: 0 };
+const TODAY = '2026-11-27';
 const entry = (id: string, nextPlan: RosterEntry['nextPlan']) =>
-  ({ player: { ...sheetOf([], []).player, id, name: id }, nextPlan }) as RosterEntry;
+  ({ player: { ...sheetOf([], []).player, id, name: id }, bench: BENCH, nextPlan }) as RosterEntry;
 const all = [
   entry('Ana', plan('Open', 3)),
   entry('Bo', null),
@@ -26,7 +29,10 @@ const all = [
 
 describe('the roster in groups', () => {
   const names = (by: Parameters<typeof grouped>[1]) =>
-    grouped(all, by).map(({ name, entries }) => [name, entries.map(({ player }) => player.id).join(' ')]);
+    grouped(all, by, TODAY).map(({ name, entries }) => [
+      name,
+      entries.map(({ player }) => player.id).join(' '),
+    ]);
 
   it('is one list, by event, or by how far the next event is; nobody is lost', () => {
     expect(names('none')).toEqual([['', 'Ana Bo Cy Di Ed']]);
@@ -37,13 +43,44 @@ describe('the roster in groups', () => {
       ['Week', 'Ed'],
     ]);
     expect(names('state')).toEqual([
-      ['settled', 'Ana Ed'],
       ['nothing planned', 'Bo'],
-      ['partly settled', 'Cy'],
       ['no bag settled', 'Di'],
+      ['partly settled', 'Cy'],
+      ['built', 'Ana Ed'],
     ]);
-    expect(grouped([], 'none')).toEqual([]);
-    expect(eventState(entry('x', plan('Week', 0, 0, false)))).toBe('no bag settled');
+    expect(grouped([], 'none', TODAY)).toEqual([]);
+    expect(eventState(entry('x', plan('Week', 0, 0, false)), TODAY)).toBe('no bag settled');
+  });
+
+  it('knows what of an event is done: planned, built, checked, travelled', () => {
+    const settled = entry('Ana', plan('Open', 3));
+    const at = (bench: Partial<RosterEntry['bench']>, today = TODAY, more: Partial<RosterEntry> = {}) => {
+      const one = { ...settled, ...more, bench: { ...BENCH, ...bench } };
+      return [eventState(one, today), eventStateWords(one, today).words];
+    };
+    expect(at({ tickets: 2 })).toEqual(['planned', 'planned, 2 jobs to do']);
+    expect(at({})).toEqual(['built', 'built, not checked yet']);
+    // In the week before, and since the last job.
+    expect(at({ checkedOn: '2026-11-28' })).toEqual(['checked', 'built and checked']);
+    expect(at({ checkedOn: '2026-11-27' })[0]).toBe('built');
+    expect(at({ checkedOn: '2026-11-28', builtOn: '2026-11-29' })[0]).toBe('built');
+    expect(at({ checkedOn: '2026-11-29', builtOn: '2026-11-29' })[0]).toBe('checked');
+    // Whoever is away cannot build any more.
+    expect(at({ tickets: 2 }, '2026-12-05')[0]).toBe('travelled');
+    const trip = {
+      id: 't',
+      kind: 'trip',
+      name: 'Away',
+      from: '2026-12-02',
+      to: '2026-12-09',
+      repeats: null,
+    } as const;
+    const season = { rules: {}, items: [trip], trials: [] } as unknown as RosterEntry['player']['season'];
+    const away = { player: { ...settled.player, season } };
+    expect(at({}, '2026-12-02', away)[0]).toBe('travelled');
+    expect(at({}, '2026-12-01', away)[0]).toBe('built');
+    // An event without a bag stays one, wherever the player is.
+    expect(eventState(entry('Di', plan('Open', 0)), '2026-12-06')).toBe('no bag settled');
   });
 
   it('knows what was changed since yesterday began', () => {

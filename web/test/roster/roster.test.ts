@@ -11,7 +11,7 @@ import { sheetOf } from '../sheet';
 
 const TODAY = '2026-11-26';
 const player = (name: string): PlayerView => ({ ...sheetOf([], []).player, id: name, name });
-const known = { tickets: 0, dueOn: null, checkedOn: TODAY, stale: 0, unknown: 0 };
+const known = { tickets: 0, dueOn: null, builtOn: null, checkedOn: TODAY, stale: 0, unknown: 0 };
 const gamer = { bagId: 'b', clubs: 14, faults: 0, looks: 0, severity: 'fine' as const, headline: 'Even.' };
 const entry = (name: string, more: Partial<RosterEntry> = {}): RosterEntry => ({
   player: player(name),
@@ -58,7 +58,7 @@ describe('the next thing to do for a player', () => {
   it('is the most pressing of several', () => {
     const all = {
       gamer: { ...gamer, faults: 1 },
-      bench: { tickets: 2, dueOn: '2026-11-20', checkedOn: null, stale: 1, unknown: 1 },
+      bench: { tickets: 2, dueOn: '2026-11-20', builtOn: null, checkedOn: null, stale: 1, unknown: 1 },
       nextPlan: plan('2026-11-28', 0),
     };
     expect(thing(all)!.words).toBe('a ticket is late');
