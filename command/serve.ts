@@ -3,11 +3,11 @@ import { BadSetting, readSettings, type ServerSettings } from '../server/src/ser
 import { buildServer, buildWeb } from './build.js';
 import { defaultDataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
 import { startGauge, startMonitor, startWeather, type StartedStandIn } from './standins.js';
-import type { StartedServer } from '../server/src/start-server.js';
+import type * as startServerModule from '../server/src/start-server.js';
 import { CliError } from './stop.js';
 
 /** What the built server has, as its sources say. */
-type ServerModule = typeof import('../server/src/start-server.js');
+type ServerModule = typeof startServerModule;
 
 interface ServeOptions {
   demo: boolean;
@@ -33,7 +33,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
   let monitor: StartedStandIn | undefined;
   let weather: StartedStandIn | undefined;
   let cluster: Cluster | undefined;
-  let server: StartedServer | undefined;
+  let server: startServerModule.StartedServer | undefined;
   let leaving = false;
   const leave = async (code: number) => {
     if (leaving) return;

@@ -107,6 +107,7 @@ function imports(): Counts {
       'standins/launch-monitor',
       'standins/gauge',
       'standins/weather',
+      'standins/mail',
       'command',
     ]),
   ]);

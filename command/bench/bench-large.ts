@@ -12,7 +12,7 @@ const CLIENTS = 20;
 const REQUESTS_EACH = 30;
 const MAX_P95_MS = 100;
 
-export interface Endpoint {
+interface Endpoint {
   name: string;
   method?: 'POST';
   path: (i: number) => string;

@@ -10,6 +10,7 @@ import {
   startLaunchMonitor,
   type LaunchMonitor,
 } from '../../standins/launch-monitor/launch-monitor.js';
+import { SUPERUSER_PASSWORD } from './database-hosts.js';
 import { Ledger, standingOf, type Standing } from './ledger.js';
 import { OpenPage } from './open-page.js';
 import { Person } from './person.js';
@@ -97,7 +98,7 @@ function urlOf(role: string, password: string, database = 'tasche'): string {
 
 const asks: ClientAsks = {
   async prepare({ owner, application, backup }) {
-    const admin = new pg.Client({ connectionString: urlOf('postgres', 'drill-superuser', 'postgres') });
+    const admin = new pg.Client({ connectionString: urlOf('postgres', SUPERUSER_PASSWORD, 'postgres') });
     await admin.connect();
     for (const sql of [
       `create role tasche login password '${owner}'`,

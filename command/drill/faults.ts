@@ -7,7 +7,7 @@ import type { Stage } from './stage.js';
 const POSTMASTER = /bin\/postgres -D/;
 
 /** A fault: what is done, and what brings it back where nothing does by itself. */
-export interface Fault {
+interface Fault {
   name: string;
   do: (stage: Stage, chance: Chance) => Promise<(() => void) | undefined>;
 }

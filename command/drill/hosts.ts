@@ -10,7 +10,7 @@ const SWITCH = 'tasche-switch';
 const AGAIN_MS = 2000;
 
 /** What a host runs for as long as it is up. */
-export interface Service {
+interface Service {
   name: string;
   program: string;
   args: readonly string[];

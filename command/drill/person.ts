@@ -2,7 +2,7 @@ import { setTimeout as wait } from 'node:timers/promises';
 import type { SignedInView } from '@tasche/contract';
 
 /** An answer of the server; status 0 where none came. */
-export interface Answer {
+interface Answer {
   status: number;
   text: string;
 }

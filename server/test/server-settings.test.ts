@@ -42,7 +42,14 @@ describe('what a server is told by its environment', () => {
   });
 
   it('is taken, or refused by the name of the variable; never something else', () => {
-    const names = ['TASCHE_HOSTS', 'TASCHE_PROXIES', 'TASCHE_MONITOR', 'TASCHE_GAUGE', 'TASCHE_WEATHER', 'TASCHE_MAIL'] as const;
+    const names = [
+      'TASCHE_HOSTS',
+      'TASCHE_PROXIES',
+      'TASCHE_MONITOR',
+      'TASCHE_GAUGE',
+      'TASCHE_WEATHER',
+      'TASCHE_MAIL',
+    ] as const;
     fc.assert(
       fc.property(fc.constantFrom(...names), fc.string(), (name, value) => {
         try {

@@ -12,7 +12,9 @@ import { HttpError } from './http-error.js';
 export const BODY_LIMIT = '2mb';
 
 export type ApiOptions = Pick<AppOptions, 'orm' | 'identify'> &
-  Partial<Pick<AppOptions, 'people' | 'mail' | 'metrics' | 'news' | 'devicesOf' | 'monitor' | 'gauge' | 'weather'>>;
+  Partial<
+    Pick<AppOptions, 'people' | 'mail' | 'metrics' | 'news' | 'devicesOf' | 'monitor' | 'gauge' | 'weather'>
+  >;
 
 /** What every route works with. */
 export interface RouteContext extends ApiOptions {

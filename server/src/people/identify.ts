@@ -67,7 +67,13 @@ async function byToken(orm: MikroORM, bearer: string): Promise<SignedIn> {
   const token = await holderOfToken(orm, bearer);
   const found = token && (await placeOf(orm, token.personId, token.workspaceId, true));
   if (!found) throw signedOut('That token is not known here, or has ended.');
-  return { ...found, means: 'token', tokenId: token.id, csrf: null, mayWrite: token.scopes.includes('write') };
+  return {
+    ...found,
+    means: 'token',
+    tokenId: token.id,
+    csrf: null,
+    mayWrite: token.scopes.includes('write'),
+  };
 }
 
 /** Somebody in the workspace they are in, or in the first that is theirs where they no longer belong to that one. */

@@ -55,24 +55,24 @@ export function peopleRoutes({ orm, scopeOf, people, mail }: RouteContext): Rout
     const form = invite.validateSync(jsonBody(request), { strict: true });
     const email = plainEmail(form.email);
     const { link, about } = await inHere(request, async (em, here) => {
-        await requirePlayers(em, form.playerIds);
-        const members = await readPeople(em, here);
-        if (members.members.length + members.invitations.length >= MAX_PEOPLE)
-          throw ruleBroken(`A workspace has at most ${MAX_PEOPLE} people.`);
-        if (members.members.some((one) => one.email === email))
-          throw conflict(`${form.email} is in this workspace already.`);
-        await noted(em, request, 'invited', `${form.name} <${email}> as ${form.role}`);
-        const link = makeLink(em, originOf(request), {
-          purpose: 'invitation',
-          workspaceId: here.workspaceId,
-          name: form.name,
-          email,
-          role: form.role,
-          playerIds: form.playerIds ?? null,
-          madeBy: here.who,
-        });
-        return { link, about: { name: form.name, email, madeBy: here.who } };
+      await requirePlayers(em, form.playerIds);
+      const members = await readPeople(em, here);
+      if (members.members.length + members.invitations.length >= MAX_PEOPLE)
+        throw ruleBroken(`A workspace has at most ${MAX_PEOPLE} people.`);
+      if (members.members.some((one) => one.email === email))
+        throw conflict(`${form.email} is in this workspace already.`);
+      await noted(em, request, 'invited', `${form.name} <${email}> as ${form.role}`);
+      const link = makeLink(em, originOf(request), {
+        purpose: 'invitation',
+        workspaceId: here.workspaceId,
+        name: form.name,
+        email,
+        role: form.role,
+        playerIds: form.playerIds ?? null,
+        madeBy: here.who,
       });
+      return { link, about: { name: form.name, email, madeBy: here.who } };
+    });
     const { workspaceName } = await scopeOf(request);
     response.json(await mailed(link, invitationLetter({ ...about, workspaceName, link, role: form.role })));
   });
@@ -132,21 +132,21 @@ export function peopleRoutes({ orm, scopeOf, people, mail }: RouteContext): Rout
     // A link sets a password for every workspace: an owner of one does not get into another by it.
     const places = await asAsker(orm, { personId }, (em) => em.count(Membership, { personId }));
     const { link, about } = await inHere(request, async (em, here) => {
-        await memberOf(em, here.workspaceId, personId);
-        if (places > 1) throw ruleBroken(RESET_ELSEWHERE);
-        const person = await em.findOneOrFail(Person, { id: personId });
-        await noted(em, request, 'reset made', `for ${person.name} <${person.email}>`);
-        const { name, email } = person;
-        const link = makeLink(em, originOf(request), {
-          purpose: 'reset',
-          workspaceId: here.workspaceId,
-          personId,
-          name,
-          email,
-          madeBy: here.who,
-        });
-        return { link, about: { name, email, madeBy: here.who } };
+      await memberOf(em, here.workspaceId, personId);
+      if (places > 1) throw ruleBroken(RESET_ELSEWHERE);
+      const person = await em.findOneOrFail(Person, { id: personId });
+      await noted(em, request, 'reset made', `for ${person.name} <${person.email}>`);
+      const { name, email } = person;
+      const link = makeLink(em, originOf(request), {
+        purpose: 'reset',
+        workspaceId: here.workspaceId,
+        personId,
+        name,
+        email,
+        madeBy: here.who,
       });
+      return { link, about: { name, email, madeBy: here.who } };
+    });
     const { workspaceName } = await scopeOf(request);
     response.json(await mailed(link, resetLetter({ ...about, workspaceName, link })));
   });

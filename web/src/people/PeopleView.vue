@@ -97,7 +97,9 @@ const seenBy = ({ playerIds }: { playerIds: readonly string[] | null }) =>
       </p>
       <p class="small">
         <template v-if="made.mailed">A letter with it was sent. Should it not arrive: it</template>
-        <template v-else-if="made.mailed === false">The letter with it could not be sent. Send it yourself; it</template>
+        <template v-else-if="made.mailed === false"
+          >The letter with it could not be sent. Send it yourself; it</template
+        >
         <template v-else>Send it yourself; it</template>
         works once, until {{ dayAndTime(made.expiresAt) }}.
       </p>

@@ -15,7 +15,7 @@ export const EVENT_STATES = [
 export type EventState = (typeof EVENT_STATES)[number];
 
 /** A check this long before the first day still counts for the event; one on tour is weekly. Common practice, no source. */
-export const CHECKED_WITHIN_DAYS = 7;
+const CHECKED_WITHIN_DAYS = 7;
 
 type Known = Pick<RosterEntry, 'player' | 'bench' | 'nextPlan'>;
 

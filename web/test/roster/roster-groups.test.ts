@@ -15,7 +15,14 @@ const plan = (name: string, settled: number, swaps = 0, rounds = true) => ({
   swaps,
   rounds: rounds ? { of: 3, settled } : null,
 });
-const BENCH: RosterEntry['bench'] = { tickets: 0, dueOn: null, builtOn: null, checkedOn: null, stale: 0, unknown: 0 };
+const BENCH: RosterEntry['bench'] = {
+  tickets: 0,
+  dueOn: null,
+  builtOn: null,
+  checkedOn: null,
+  stale: 0,
+  unknown: 0,
+};
 const TODAY = '2026-11-27';
 const entry = (id: string, nextPlan: RosterEntry['nextPlan']) =>
   ({ player: { ...sheetOf([], []).player, id, name: id }, bench: BENCH, nextPlan }) as RosterEntry;
