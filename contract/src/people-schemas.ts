@@ -127,6 +127,11 @@ export const shareSchema = shape({
 });
 
 /** What a script may do with a token; never more than the person it belongs to. */
+/** How a player goes to another workspace: as a copy, or for good. */
+export const HAND_OVER_WAYS = ['copy', 'move'] as const;
+export type HandOverWay = (typeof HAND_OVER_WAYS)[number];
+export const handOverSchema = shape({ how: required(yup.string().strict().oneOf(HAND_OVER_WAYS)) });
+
 export const TOKEN_SCOPES = ['read', 'write'] as const;
 export type TokenScope = (typeof TOKEN_SCOPES)[number];
 export const tokenSchema = shape({
@@ -156,7 +161,7 @@ export interface SignedInView {
 
 /** What a link is for, before it is used. */
 export interface LinkView {
-  purpose: 'first' | 'invitation' | 'reset';
+  purpose: 'first' | 'invitation' | 'reset' | HandOverWay;
   workspaceName: string | null;
   role: Role | null;
   name: string;
@@ -198,7 +203,7 @@ export interface MemberView {
 
 export interface InvitationView {
   id: string;
-  purpose: 'invitation' | 'reset';
+  purpose: 'invitation' | 'reset' | HandOverWay;
   name: string;
   email: string;
   role: Role | null;

@@ -291,3 +291,35 @@ test('a link to a paper opens without an account until it is ended, and who open
   const ended = await (await stranger.newPage()).goto(link);
   expect(ended?.status()).toBe(404);
 });
+
+test('a player is handed over to another workspace: its owner offers, the other takes, and there they are', async ({
+  browser,
+}) => {
+  await owner.goto(`/players/${davor}/settings`);
+  await expect(owner.getByRole('heading', { name: 'To another workspace' })).toBeVisible();
+  await owner.getByText('For good').click();
+  await owner.getByRole('button', { name: 'Make the link' }).click();
+  const link = await owner.locator('.hand-over code').innerText();
+
+  // Somebody who owns nothing here takes nobody.
+  const kari = await device(browser);
+  await kari.goto('/account');
+  await signIn(kari, 'kari@van.example');
+  await expect(kari.getByRole('heading', { name: 'Account' })).toBeVisible();
+  await kari.goto(link);
+  await expect(kari.getByText('is not yours to take anybody into')).toBeVisible();
+
+  await owner.goto('/account');
+  await owner.getByRole('button', { name: 'Make another workspace' }).click();
+  await owner.getByLabel('Name of the workspace').fill('Winter van');
+  await owner.getByRole('button', { name: 'Make it' }).click();
+  await expect(owner.getByRole('heading', { name: 'Roster' })).toBeVisible();
+  await owner.goto(link);
+  await owner.getByRole('button', { name: 'Take Davor Kolar into Winter van' }).click();
+  await expect(owner.getByRole('heading', { name: /Davor Kolar/ })).toBeVisible();
+
+  await owner.goto('/account');
+  await owner.getByRole('button', { name: /^Go to (?!Winter)/ }).click();
+  await expect(owner.getByRole('heading', { name: 'Maren Tveit' })).toBeVisible();
+  await expect(owner.getByRole('heading', { name: 'Davor Kolar' })).toHaveCount(0);
+});

@@ -18,7 +18,7 @@ import { Ticket, Wish } from '../bench/bench-rows.js';
 import { Migration012Bench } from '../migrations/migration-012-bench.js';
 import { Migration013Season } from '../migrations/migration-013-season.js';
 import { Migration014People } from '../migrations/migration-014-people.js';
-import { Migration015EarliestFolders } from '../migrations/migration-015-earliest-folders.js';
+import { Migration015HandOver } from '../migrations/migration-015-hand-over.js';
 import { Migration011Preferences } from '../migrations/migration-011-preferences.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
@@ -46,7 +46,7 @@ const MIGRATIONS = [
   { name: 'migration-012-bench', class: Migration012Bench },
   { name: 'migration-013-season', class: Migration013Season },
   { name: 'migration-014-people', class: Migration014People },
-  { name: 'migration-015-earliest-folders', class: Migration015EarliestFolders },
+  { name: 'migration-015-hand-over', class: Migration015HandOver },
 ];
 /** Every migration there is, the oldest first. */
 export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map(({ name }) => name);

@@ -17,6 +17,7 @@ import { printAsks } from '../print/routes.js';
 import { scheduleAsks } from '../schedule/routes.js';
 import { seasonAsks } from '../season/routes.js';
 import { sessionAsks } from '../sessions/routes.js';
+import { handOverAsks } from '../players/hand-over.js';
 import { shareAsks } from '../shares/routes.js';
 import { sheetAsks } from '../sheet/routes.js';
 import { strikeAsks } from '../strikes/routes.js';
@@ -35,6 +36,7 @@ export const ASKS: Asks = {
   ...cardAsks,
   ...changeAsks,
   ...gaugeAsks,
+  ...handOverAsks,
   ...historyAsks,
   ...newsAsks,
   ...passkeyAsks,

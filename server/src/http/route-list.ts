@@ -54,6 +54,7 @@ export const ROUTES = {
 
   'GET /signed-in': { wants: 'signed-in', calls: 'read', about: 'Who is signed in, where, as what.' },
   'POST /sign-out': { wants: 'signed-in', calls: 'write', about: 'Ends this session.' },
+  'POST /links/take': owner('Takes a player another workspace hands over into this one.'),
   'POST /links/join': self('Takes up an invitation as who is signed in.'),
   'GET /account': { wants: 'self', calls: 'read', about: 'One’s own account and its sessions.' },
   'POST /account/password': self('Sets another password; ends every other session.'),
@@ -92,6 +93,7 @@ export const ROUTES = {
     calls: 'costly',
     about: 'A spec sheet or a locker brought in.',
   },
+  'POST /players/:playerId/hand-over': owner('Makes a link that takes a player to another workspace.'),
   'GET /players/:playerId/plans': read('Plans, a page of them.'),
   'GET /players/:playerId/changes': read('Changes, a page of them.'),
   'GET /players/:playerId/differences': read('What differs between two days.'),

@@ -26,6 +26,8 @@ export type AuditedEvent =
   | 'token made'
   | 'token revoked'
   | 'exported'
+  | 'player offered'
+  | 'player taken'
   | 'refused';
 
 interface AuditedBy {

@@ -6,6 +6,7 @@ import {
   plainEmail,
   rowIdSchema,
   wholeDocument,
+  type InvitationView,
   type MadeLinkView,
   type PeopleView,
   type Role,
@@ -208,7 +209,7 @@ async function readPeople(em: EntityManager, { workspaceId }: { workspaceId: str
     }),
     invitations: links.map(({ id, purpose, name, email, role, playerIds, madeBy, expiresAt }) => ({
       id,
-      purpose: purpose as 'invitation' | 'reset',
+      purpose: purpose as InvitationView['purpose'],
       name,
       email,
       role: role ?? null,

@@ -1,4 +1,4 @@
-import type { Role } from '@tasche/contract';
+import type { LinkView, Role } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 
 /** Somebody who signs in. */
@@ -59,7 +59,7 @@ export const OneTimeLink = defineEntity({
   properties: {
     id: p.uuid().primary(),
     keyHash: p.text(),
-    purpose: p.text().$type<'first' | 'invitation' | 'reset'>(),
+    purpose: p.text().$type<LinkView['purpose']>(),
     workspaceId: p.uuid().nullable(),
     personId: p.uuid().nullable(),
     name: p.text(),

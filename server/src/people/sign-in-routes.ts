@@ -59,6 +59,8 @@ export function signInRoutes({ orm, identify, scopeOf, people }: RouteContext): 
     const passwordHash = await hashPassword(form.password);
     const person = await withLink(orm, form.key, async (em, link) => {
       if (link.purpose === 'reset') return reset(em, request, link, passwordHash);
+      if (link.purpose === 'copy' || link.purpose === 'move')
+        throw ruleBroken('That link hands a player over. Sign in as an owner of the workspace they go to.');
       const email = plainEmail(form.email ?? link.email);
       const name = form.name?.trim() ?? '';
       if (email === '' || name === '')

@@ -3,6 +3,7 @@ import { NAlert, NButton, NPopconfirm, NTable, NTag } from 'naive-ui';
 import {
   ROLE_WORDS,
   hasRight,
+  type InvitationView,
   type MadeLinkView,
   type MemberView,
   type Page,
@@ -69,6 +70,14 @@ const withdraw = (id: string) =>
     people.value = await post<PeopleView>('/people/withdraw', { id });
   });
 const copy = () => void navigator.clipboard.writeText(made.value?.url ?? '');
+const linkWords = ({ purpose, role }: InvitationView) =>
+  role
+    ? ROLE_WORDS[role].name
+    : purpose === 'reset'
+      ? 'a new password'
+      : purpose === 'copy'
+        ? 'a player, as a copy'
+        : 'a player, for good';
 const seenBy = ({ playerIds }: { playerIds: readonly string[] | null }) =>
   playerIds === null
     ? 'everybody'
@@ -181,7 +190,7 @@ const seenBy = ({ playerIds }: { playerIds: readonly string[] | null }) =>
                 <b>{{ one.name }}</b>
                 <div class="quiet small">{{ one.email }}</div>
               </td>
-              <td>{{ one.role ? ROLE_WORDS[one.role].name : 'a new password' }}</td>
+              <td>{{ linkWords(one) }}</td>
               <td>{{ one.role ? seenBy(one) : '' }}</td>
               <td>by {{ one.madeBy }}, ends {{ fromNow(one.expiresAt) }}</td>
               <td class="acts">

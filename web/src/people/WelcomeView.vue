@@ -4,6 +4,7 @@ import {
   MIN_PASSWORD,
   ROLE_WORDS,
   emailSchema,
+  hasRight,
   nameSchema,
   passwordSchema,
   type LinkView,
@@ -18,7 +19,7 @@ import DoorCard from './DoorCard.vue';
 import { useIdentity } from './identity';
 import SignInView from './SignInView.vue';
 
-/** Where a one-time link leads: the first account, an invitation, or another password. */
+/** Where a one-time link leads: the first account, an invitation, another password, or a player who is handed over. */
 const identity = useIdentity();
 const router = useRouter();
 /** After the #: no server and no log has seen it. */
@@ -56,6 +57,9 @@ const title = computed(() => {
       return 'The owner’s account';
     case 'reset':
       return 'A new password';
+    case 'copy':
+    case 'move':
+      return `${link.value.name}, from ${link.value.workspaceName}`;
     case 'invitation':
       return `Come into ${link.value.workspaceName}`;
     default:
@@ -66,6 +70,8 @@ const says = computed(() => {
   const { role, purpose } = link.value ?? {};
   if (purpose === 'first') return 'The first person owns the workspace, and lets the others in.';
   if (purpose === 'reset') return 'Every session of this account ends, and a second factor is taken away.';
+  if (purpose === 'copy') return 'A copy of the player, with everything; both go on with their own.';
+  if (purpose === 'move') return 'The player, with everything, for good: it is deleted where it was.';
   return role ? `As ${ROLE_WORDS[role].name.toLowerCase()}: ${ROLE_WORDS[role].may}.` : undefined;
 });
 
@@ -91,6 +97,20 @@ const use = () =>
       ...(!isReset && { name: name.trim(), email: email.trim() }),
     });
   });
+const handsOver = computed(() => link.value?.purpose === 'copy' || link.value?.purpose === 'move');
+const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
+async function take(): Promise<void> {
+  problem.value = '';
+  busy.value = true;
+  try {
+    const { playerId } = await post<{ playerId: string }>('/links/take', { key });
+    await router.replace({ name: 'bag', params: { playerId } });
+  } catch (error) {
+    problem.value = (error as Error).message;
+  } finally {
+    busy.value = false;
+  }
+}
 const join = () => come(() => post<SignedInView>('/links/join', { key }));
 </script>
 
@@ -98,7 +118,24 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
   <SignInView v-if="signsIn && identity.state !== 'in'" />
   <DoorCard v-else :title="title" :says="says">
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
-    <template v-if="link?.known">
+    <template v-if="handsOver">
+      <template v-if="identity.view && isOwner">
+        <p>
+          You are <b>{{ identity.view.who }}</b>, in <b>{{ identity.view.workspace.name }}</b>.
+        </p>
+        <NButton type="primary" :loading="busy" @click="take"
+          >Take {{ link!.name }} into {{ identity.view.workspace.name }}</NButton
+        >
+      </template>
+      <p v-else-if="identity.view">
+        {{ identity.view.workspace.name }} is not yours to take anybody into; its owner opens this link.
+      </p>
+      <template v-else>
+        <NAlert type="info" :bordered="false">Sign in as an owner of the workspace they go to.</NAlert>
+        <p><NButton type="primary" @click="signsIn = true">Sign in</NButton></p>
+      </template>
+    </template>
+    <template v-else-if="link?.known">
       <template v-if="identity.view?.personId">
         <p>
           You are signed in as <b>{{ identity.view.who }}</b>.
@@ -126,7 +163,7 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
           <NInput
             v-model:value="draft.email"
             :input-props="{ type: 'email', autocomplete: 'username', 'aria-label': 'E-mail' }"
-            placeholder="you sign in with it; nothing is sent to it"
+            placeholder="you sign in with it"
           />
         </NFormItem>
       </template>

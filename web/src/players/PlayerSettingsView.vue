@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import PageHead from '../app/PageHead.vue';
+import HandOverPanel from '../people/HandOverPanel.vue';
+import { useIdentity } from '../people/identity';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton, NTable } from 'naive-ui';
 import {
   GAP_SETTING_FIELDS,
+  hasRight,
   gapSettingUnit,
   readGapSetting,
   readHandicap,
@@ -31,6 +34,8 @@ import { useSheet } from '../sheet/sheet-store';
 /** Who the player is, what they read in, and from where on a step of theirs is worth a word. */
 defineProps<{ playerId: string }>();
 const store = useSheet();
+const identity = useIdentity();
+const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
 const router = useRouter();
 const complaints = ref(new Map<string, { text: string; reason: string }>());
 
@@ -317,6 +322,7 @@ function archive(): void {
         <p class="quiet small">{{ COMMITTEE_DECIDES }}</p>
       </section>
     </div>
+    <HandOverPanel v-if="isOwner && !store.readOnly" :player="player" />
   </div>
 </template>
 

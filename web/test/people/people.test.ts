@@ -7,9 +7,11 @@ import { createMemoryHistory, createRouter } from 'vue-router';
 import { post, request } from '../../src/api/request';
 import { signedIn } from '../../src/api/signed-in';
 import { useOutbox, type Outgoing } from '../../src/changes/outbox';
+import HandOverPanel from '../../src/people/HandOverPanel.vue';
 import MemberForm from '../../src/people/MemberForm.vue';
 import PeopleViewPage from '../../src/people/PeopleView.vue';
 import SignInView from '../../src/people/SignInView.vue';
+import WelcomeView from '../../src/people/WelcomeView.vue';
 import { useIdentity } from '../../src/people/identity';
 import { agentWords } from '../../src/people/moment-words';
 
@@ -203,6 +205,74 @@ describe('the way in', () => {
       expect(wrapper.text()).toContain('E-mail must be an e-mail address');
     });
     expect(asked).toEqual([]);
+  });
+});
+
+describe('a player who is handed over', () => {
+  const mounted = async (component: object, props: object = {}) => {
+    const router = createRouter({
+      history: createMemoryHistory(),
+      routes: [
+        { path: '/players/:playerId', name: 'bag', component: { template: '<i />' } },
+        { path: '/:rest(.*)*', component: { template: '<i />' } },
+      ],
+    });
+    const wrapper = mount(component, { props, global: { plugins: [router] } });
+    await flushPromises();
+    return { wrapper, router };
+  };
+
+  it('is offered as a copy unless somebody says for good; the link is shown once', async () => {
+    signedIn.value = view();
+    answers['/players/a/hand-over'] = [
+      {
+        status: 200,
+        body: { url: 'https://van.example/welcome#k', expiresAt: '2026-12-04T10:00:00Z', mailed: null },
+      },
+    ];
+    const { wrapper } = await mounted(HandOverPanel, { player: { id: 'a', name: 'Davor Kolar' } });
+    await wrapper.get('button').trigger('click');
+    await flushPromises();
+    expect(asked.at(-1)).toMatchObject({ path: '/players/a/hand-over', body: { how: 'copy' } });
+    expect(wrapper.text()).toContain('https://van.example/welcome#k');
+    await wrapper.findAll('input[type=radio]')[1]!.setValue(true);
+    await wrapper.get('button').trigger('click');
+    await flushPromises();
+    expect(asked.at(-1)).toMatchObject({ body: { how: 'move' } });
+  });
+
+  it.each([
+    ['owner', 'Take Davor Kolar into Van'],
+    ['rep', 'is not yours to take anybody into'],
+  ] as const)('is taken by an owner alone: %s', async (role, words) => {
+    const identity = useIdentity();
+    answers['/signed-in'] = [{ status: 200, body: view({ role }) }];
+    await identity.load();
+    answers['/links/look'] = [
+      {
+        status: 200,
+        body: {
+          purpose: 'move',
+          workspaceName: 'Fjord van',
+          role: null,
+          name: 'Davor Kolar',
+          email: '',
+          known: false,
+        },
+      },
+    ];
+    answers['/links/take'] = [{ status: 200, body: { playerId: 'a' } }];
+    window.location.hash = '#key';
+    const { wrapper, router } = await mounted(WelcomeView);
+    expect(wrapper.text()).toContain('Davor Kolar, from Fjord van');
+    expect(wrapper.text()).toContain('deleted where it was');
+    expect(wrapper.text()).toContain(words);
+    if (role !== 'owner') return;
+    await wrapper.get('button').trigger('click');
+    await flushPromises();
+    expect(asked.at(-1)).toMatchObject({ path: '/links/take', body: { key: 'key' }, csrf: 'token-1' });
+    expect(router.currentRoute.value.params).toEqual({ playerId: 'a' });
+    window.location.hash = '';
   });
 });
 

@@ -1,0 +1,284 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { v4 as newId } from 'uuid';
+import { rowDiffsOf, type Change } from '../changes/change.js';
+import type { RowDiff } from '../changes/change-recorder.js';
+import { ruleBroken } from '../http/http-error.js';
+
+/** A row of the database, as JSON. */
+type Row = Record<string, unknown> & { id?: string };
+type Rows = Record<Table, Row[]>;
+
+/**
+ * Where the rows of a player are, in an order in which they can be written; `?` is the player's id. What the database
+ * counts or works out itself (`counted`) it does anew where they go.
+ */
+const TABLES = {
+  player: { of: 'id = ?' },
+  club: { of: 'player_id = ?', order: 'place' },
+  bag: { of: 'player_id = ?', order: 'place' },
+  plan: { of: 'player_id = ?', order: 'id' },
+  bag_club: { of: 'bag_id in (select id from bag where player_id = ?)', order: 'bag_id, place' },
+  change: {
+    of: `id in (select id from change where player_id = ?
+      union select change_id from reading where club_id in (select id from club where player_id = ?)
+      union select change_id from change_row where row_id in (
+        select id from club where player_id = ? union select id from bag where player_id = ?
+        union select id from plan where player_id = ? union select id from session where player_id = ?
+        union select id from ticket where player_id = ? union select id from wish where player_id = ?))`,
+    order: 'at, id',
+  },
+  reading: {
+    of: 'club_id in (select id from club where player_id = ?)',
+    order: 'seq',
+    counted: ['seq', 'stands_from'],
+  },
+  session: { of: 'player_id = ?', order: 'held_on, id' },
+  strike: { of: 'player_id = ?', order: 'arrival', counted: ['arrival'] },
+  ticket: { of: 'player_id = ?', order: 'id' },
+  wish: { of: 'player_id = ?', order: 'id' },
+} as const satisfies Record<string, { of: string; order?: string; counted?: readonly string[] }>;
+type Table = keyof typeof TABLES;
+const NAMES = Object.keys(TABLES) as Table[];
+
+/** Of all tables together; a player of ten busy years has fewer. */
+const MAX_ROWS = 400_000;
+/** Rows sent to the database at once. */
+const BATCH = 2000;
+const UUID = /"([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})"/g;
+
+function where(table: Table, playerId: string): [string, string[]] {
+  const { of } = TABLES[table];
+  return [of, Array.from(of.matchAll(/\?/g), () => playerId)];
+}
+
+/**
+ * Everything of a player, as it stands in the workspace the transaction is in: with its history, of changes only what they did to this player.
+ * @throws HttpError 422 where there is more than can be carried
+ */
+export async function readPlayerRows(em: EntityManager, playerId: string): Promise<Rows> {
+  let count = 0;
+  for (const table of NAMES) {
+    const [of, values] = where(table, playerId);
+    const [row] = await em.execute<{ n: number }[]>(
+      `select count(*)::int as n from "${table}" where ${of}`,
+      values,
+    );
+    count += row!.n;
+  }
+  if (count > MAX_ROWS)
+    throw ruleBroken(
+      `This player has ${count.toLocaleString('en')} rows; at most ${MAX_ROWS.toLocaleString('en')} are carried to another workspace.`,
+    );
+  const rows = {} as Rows;
+  for (const table of NAMES) {
+    const { order, counted } = { order: 'id', counted: [], ...TABLES[table] };
+    const [of, values] = where(table, playerId);
+    const found = await em.execute<{ row: Row }[]>(
+      `select to_jsonb(one) - 'workspace_id'${counted.map((column) => ` - '${column}'`).join('')} as row from "${table}" one where ${of} order by ${order}`,
+      values,
+    );
+    rows[table] = found.map(({ row }) => row);
+  }
+  const own = ownIds(rows);
+  rows.change = rows.change.map((change) => ({ ...change, images: ofPlayer(change, own) }));
+  return rows;
+}
+
+function ownIds(rows: Rows): Set<string> {
+  return new Set(NAMES.flatMap((table) => rows[table].flatMap(({ id }) => id ?? [])));
+}
+
+/** What of a change was done to rows of the player's own. */
+function ofPlayer(change: Row, own: ReadonlySet<string>): RowDiff[] {
+  return rowDiffsOf({ rowDiffs: change.images } as Pick<Change, 'rowDiffs'>).flatMap((diff): RowDiff[] => {
+    if (diff.of !== 'readings') return own.has(diff.id) ? [diff] : [];
+    if (!diff.clubIds) return [diff];
+    const clubIds = diff.clubIds.filter((id) => own.has(id));
+    return clubIds.length > 0 ? [{ ...diff, clubIds }] : [];
+  });
+}
+
+/** Courses and events of one workspace, as rows. */
+interface Played {
+  courses: Row[];
+  events: Row[];
+}
+
+/** The events a player's plans and tickets are for, and the courses they are played on. */
+export async function readPlayed(em: EntityManager, rows: Rows): Promise<Played> {
+  const ids = new Set(
+    [...rows.plan, ...rows.ticket].flatMap(({ event_id }) => (event_id as string | null) ?? []),
+  );
+  const read = async (table: 'event' | 'course', wanted: Iterable<string>) =>
+    (
+      await em.execute<{ row: Row }[]>(
+        `select to_jsonb(one) - 'workspace_id' as row from ${table} one where id = any(?::uuid[]) order by id`,
+        [`{${[...wanted].join(',')}}`],
+      )
+    ).map(({ row }) => row);
+  const events = await read('event', ids);
+  const courses = await read(
+    'course',
+    new Set(events.flatMap((event) => roundsOf(event).map((one) => one.courseId))),
+  );
+  return { courses, events };
+}
+
+function roundsOf(event: Row): { id: string; courseId: string; day: string }[] {
+  return event.rounds as { id: string; courseId: string; day: string }[];
+}
+
+/**
+ * Writes a player's rows into the workspace the transaction is in now, under ids of their own. An event or a course that is there already, by its
+ * name and days, is used; others come along.
+ * @returns the player's new id
+ */
+export async function writePlayerRows(
+  em: EntityManager,
+  workspaceId: string,
+  rows: Rows,
+  played: Played,
+): Promise<string> {
+  const ids = new Map<string, string>();
+  for (const table of NAMES) for (const { id } of rows[table]) if (id !== undefined) ids.set(id, newId());
+  const fresh = await placePlayed(em, played, ids);
+  // In one go through all the text, so that what names a row within another is found too.
+  const moved = <T>(value: T): T =>
+    JSON.parse(
+      JSON.stringify(value).replace(UUID, (all, id: string) => (ids.has(id) ? `"${ids.get(id)!}"` : all)),
+    ) as T;
+  await insert(em, workspaceId, 'course', moved(fresh.courses));
+  await insert(em, workspaceId, 'event', moved(fresh.events));
+  const own = ownIds(rows);
+  const changed: Partial<Record<Table, (row: Row) => Row>> = {
+    player: (row) => ({ ...row, archived: false }),
+    // Who did it is told by name; an account may not be of this workspace.
+    change: (row) => ({
+      ...row,
+      person_id: null,
+      report: null,
+      player_id: rows.player[0]!.id,
+      undoes_id: own.has(row.undoes_id as string) ? row.undoes_id : null,
+      undone_by_id: own.has(row.undone_by_id as string) ? row.undone_by_id : null,
+    }),
+    session: (row) => ({ ...row, live: false }),
+  };
+  for (const table of NAMES)
+    await insert(em, workspaceId, table, moved(rows[table].map(changed[table] ?? ((row) => row))));
+  await em.execute(
+    `insert into change_row (workspace_id, row_id, change_id)
+     select distinct ?::uuid, (diff ->> 'id')::uuid, change.id from change, jsonb_array_elements(images) diff
+     where change.player_id = ? and diff ->> 'of' <> 'readings'
+     union select ?::uuid, reading.club_id, reading.change_id from reading join club on club.id = reading.club_id where club.player_id = ?
+     on conflict do nothing`,
+    [workspaceId, ids.get(rows.player[0]!.id!)!, workspaceId, ids.get(rows.player[0]!.id!)!],
+  );
+  return ids.get(rows.player[0]!.id!)!;
+}
+
+/** Finds what is played here already, and gives the rest ids of its own. @returns the rest */
+async function placePlayed(
+  em: EntityManager,
+  { courses, events }: Played,
+  ids: Map<string, string>,
+): Promise<Played> {
+  const here = async (table: 'event' | 'course') =>
+    (
+      await em.execute<{ row: Row }[]>(
+        `select to_jsonb(one) as row from ${table} one where removed_at is null`,
+      )
+    ).map(({ row }) => row);
+  const [coursesHere, eventsHere] = [await here('course'), await here('event')];
+  const isNamed = (a: Row, b: Row) => String(a.name).toLowerCase() === String(b.name).toLowerCase();
+  const freshCourses = courses.filter((course) => {
+    const known = coursesHere.find((one) => isNamed(one, course));
+    ids.set(course.id!, known?.id ?? newId());
+    return !known;
+  });
+  const days = (event: Row) =>
+    roundsOf(event)
+      .map(({ day }) => day)
+      .join();
+  const freshEvents = events.filter((event) => {
+    const known = eventsHere.find((one) => isNamed(one, event) && days(one) === days(event));
+    ids.set(event.id!, known?.id ?? newId());
+    roundsOf(event).forEach(({ id }, i) => ids.set(id, known ? roundsOf(known)[i]!.id : newId()));
+    return !known;
+  });
+  return { courses: freshCourses, events: freshEvents };
+}
+
+async function insert(
+  em: EntityManager,
+  workspaceId: string,
+  table: string,
+  rows: readonly Row[],
+): Promise<void> {
+  if (rows.length === 0) return;
+  const columns = Object.keys(rows[0]!)
+    .map((name) => `"${name}"`)
+    .join(', ');
+  for (let i = 0; i < rows.length; i += BATCH)
+    await em.execute(
+      `insert into "${table}" (workspace_id, ${columns})
+       select ?::uuid, ${columns} from jsonb_populate_recordset(null::"${table}", ?::jsonb)`,
+      [workspaceId, JSON.stringify(rows.slice(i, i + BATCH))],
+    );
+}
+
+/**
+ * Deletes everything of a player for good, in the workspace the transaction is in, but the bare row that links and what was noted hang on. Of
+ * changes made to others too, what they did to others stays.
+ */
+export async function deletePlayerRows(em: EntityManager, rows: Rows): Promise<void> {
+  const [player] = rows.player;
+  const playerId = player!.id!;
+  const own = ownIds(rows);
+  await em.execute('update share set revoked_at = now() where player_id = ? and revoked_at is null', [
+    playerId,
+  ]);
+  await em.execute('delete from set_aside where session_id in (select id from session where player_id = ?)', [
+    playerId,
+  ]);
+  const changeIds = `{${rows.change.map(({ id }) => id!).join(',')}}`;
+  const changes = await em.execute<{ id: string; images: object }[]>(
+    'select id, images from change where id = any(?::uuid[])',
+    [changeIds],
+  );
+  for (const table of [
+    'strike',
+    'ticket',
+    'wish',
+    'reading',
+    'session',
+    'bag_club',
+    'plan',
+    'bag',
+  ] as const) {
+    const [of, values] = where(table, playerId);
+    await em.execute(`delete from "${table}" where ${of}`, values);
+  }
+  await em.execute(`delete from change_row where row_id = any(?::uuid[])`, [`{${[...own].join(',')}}`]);
+  await em.execute('delete from club where player_id = ?', [playerId]);
+  for (const { id, images } of changes) {
+    const others = rowDiffsOf({ rowDiffs: images }).filter(
+      (diff) => diff.of !== 'readings' && !own.has(diff.id),
+    );
+    if (others.length > 0)
+      await em.execute(`update change set images = ?::jsonb, player_id = null, summary = '' where id = ?`, [
+        JSON.stringify(others),
+        id,
+      ]);
+    else {
+      await em.execute('update change set undoes_id = null where undoes_id = ?', [id]);
+      await em.execute('update change set undone_by_id = null where undone_by_id = ?', [id]);
+      await em.execute('delete from change_row where change_id = ?', [id]);
+      await em.execute('delete from change where id = ?', [id]);
+    }
+  }
+  await em.execute(
+    `update player set removed_at = now(), version = version + 1, notes = '', handicap = null, gap_settings = '{}', baseline = null,
+       preferences = null, balls = '[]', season = null where id = ?`,
+    [playerId],
+  );
+}

@@ -1,0 +1,274 @@
+import { randomUUID } from 'node:crypto';
+import type { EventView, Page, PlanView, SheetView } from '@tasche/contract';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import { pino } from 'pino';
+import pg from 'pg';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { throwAwayCluster, type Cluster } from '../../command/cluster.js';
+import { asTableOwner, migrate, openDatabase, roleIn } from '../src/database/database.js';
+import { loadDemo } from '../src/demo/load-demo.js';
+import { createApp } from '../src/http/app.js';
+import { browserSessions, type BrowserSessions } from '../src/people/browser-sessions.js';
+import { identifyBy } from '../src/people/identify.js';
+import { FailedTries } from '../src/people/sign-in.js';
+import { firstPersonLink } from '../src/workspaces/first-workspace.js';
+import { Browser, PASSWORD, keyOf } from './front-door.js';
+
+/** The demo's workspace and its owner, and an owner of another workspace on the same server. */
+const DEMO = '7a5c4e00-0000-4000-8000-00000000de30';
+const DAVOR = '7a5c4e00-0001-4000-8000-000000000000';
+const MAREN = '7a5c4e00-0002-4000-8000-000000000000';
+let cluster: Cluster;
+let orm: MikroORM;
+let sessions: BrowserSessions;
+let rep: Browser;
+let other: Browser;
+
+beforeAll(async () => {
+  cluster = await throwAwayCluster();
+  await migrate(cluster.ownerUrl, roleIn(cluster.url));
+  orm = await openDatabase(cluster.url);
+  await loadDemo(orm);
+  sessions = await browserSessions(cluster.url, 'a secret of this test');
+  const app = createApp({
+    orm,
+    identify: identifyBy(orm),
+    people: { sessions, tries: new FailedTries(sessions.pool) },
+    proxies: ['loopback'],
+    log: pino({ level: process.env.LOUD ?? 'silent' }),
+  });
+  rep = new Browser(app);
+  other = new Browser(app, '198.51.100.8');
+  const link = await asTableOwner(cluster.ownerUrl, (owner) =>
+    firstPersonLink(owner, DEMO, 'https://van.example'),
+  );
+  await rep.enter('/links/use', {
+    key: keyOf(link!),
+    name: 'Jonas',
+    email: 'jonas@van.example',
+    password: PASSWORD,
+  });
+  // Somebody else, who owns a workspace of their own.
+  const { body } = await rep
+    .post('/people/invite', { name: 'Ida', email: 'ida@fjord.example', role: 'caddie' })
+    .expect(200);
+  await other.enter('/links/use', {
+    key: keyOf((body as { url: string }).url),
+    name: 'Ida',
+    password: PASSWORD,
+  });
+  await other.enter('/workspaces', { name: 'Fjord van' });
+});
+afterAll(async () => {
+  await sessions?.close();
+  await orm?.close(true);
+  cluster?.stop();
+});
+
+const offered = async (playerId: string, how: 'copy' | 'move') =>
+  keyOf(
+    ((await rep.post(`/players/${playerId}/hand-over`, { how }).expect(200)).body as { url: string }).url,
+  );
+const taken = async (key: string, by = other) =>
+  ((await by.post('/links/take', { key }).expect(200)).body as { playerId: string }).playerId;
+const sheetOf = async (by: Browser, playerId: string) =>
+  (await by.get(`/players/${playerId}/sheet`).expect(200)).body as SheetView;
+
+const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g;
+/** The same text with every id named by the order in which ids first stand in it, so that two that differ by their ids alone are equal. */
+function withoutIds(value: unknown): unknown {
+  const seen = new Map<string, string>();
+  return JSON.parse(
+    JSON.stringify(value).replace(UUID, (id) => {
+      if (!seen.has(id)) seen.set(id, `id ${seen.size + 1}`);
+      return seen.get(id)!;
+    }),
+  ) as unknown;
+}
+
+/** Everything somebody can read of a player, page by page, without what differs by design. */
+async function everything(by: Browser, playerId: string): Promise<Record<string, unknown>> {
+  const { lastChange, revision, ...sheet } = (await sheetOf(by, playerId)) as SheetView & {
+    revision: unknown;
+  };
+  expect(revision).toBeGreaterThan(0);
+  expect(lastChange).not.toBeNull();
+  const pages = async (path: string) => {
+    const rows: unknown[] = [];
+    for (let next: string | null = ''; next !== null;) {
+      const [name] = path === 'changes' ? ['before'] : ['after'];
+      const page = (
+        await by
+          .get(`/players/${playerId}/${path}?limit=200${next && `&${name}=${encodeURIComponent(next)}`}`)
+          .expect(200)
+      ).body as Page<unknown>;
+      rows.push(...page.rows);
+      next = page.next;
+    }
+    return rows;
+  };
+  const readings = [];
+  for (const { id } of sheet.clubs)
+    readings.push(
+      (await by.get(`/clubs/${id}/readings?limit=200`).expect(200)).body as Page<{ changeId?: string }>,
+    );
+  const days = [];
+  for (const day of ['2026-09-30', '2026-10-15', '2026-11-20'])
+    days.push((await by.get(`/players/${playerId}/day?day=${day}`).expect(200)).body as unknown);
+  const changes = (
+    (await pages('changes')) as { at: string; who: string; summary: string; undone: boolean }[]
+  )
+    .filter(({ summary }) => !/(taken over|handed over)/.test(summary))
+    .map(({ at, who, summary, undone }) => ({ at, who, summary, undone }))
+    .sort((a, b) => (a.at + a.summary).localeCompare(b.at + b.summary));
+  const { strikes, builds } = (await by.get(`/players/${playerId}/strikes`).expect(200)).body as {
+    strikes: unknown[];
+    builds: { builtOn: string; spec: object }[];
+  };
+  const built = (one: { builtOn: string; spec: object }) => one.builtOn + JSON.stringify(one.spec);
+  builds.sort((a, b) => built(a).localeCompare(built(b)));
+  return {
+    sheet: { ...sheet, player: { ...sheet.player, archived: false } },
+    sessions: await pages('sessions'),
+    readings,
+    days,
+    changes,
+    strikes,
+    builds,
+  };
+}
+
+describe('a player who is copied to another workspace', () => {
+  it('is there with everything: clubs, readings, bags, plans, sessions, shots, and who did what when', async () => {
+    const copy = await taken(await offered(DAVOR, 'copy'));
+    expect(copy).not.toBe(DAVOR);
+    const [there, here] = [await everything(other, copy), await everything(rep, DAVOR)];
+    expect(Object.keys(there).sort()).toEqual(Object.keys(here).sort());
+    for (const part of Object.keys(here))
+      expect(withoutIds(there[part]), part).toEqual(withoutIds(here[part]));
+    expect((here.sessions as unknown[]).length).toBeGreaterThan(0);
+    expect((here.changes as unknown[]).length).toBeGreaterThan(3);
+  });
+
+  it('goes on by themselves: neither workspace sees what the other does, and old changes are taken back', async () => {
+    const copy = await taken(await offered(DAVOR, 'copy'));
+    const { player, clubs } = await sheetOf(other, copy);
+    const edit = {
+      id: randomUUID(),
+      commands: [{ do: 'editPlayer', playerId: copy, version: player.version, set: { notes: 'new here' } }],
+    };
+    await other.post('/changes', edit).expect(200);
+    expect((await sheetOf(rep, DAVOR)).player.notes).not.toBe('new here');
+    await rep.get(`/players/${copy}/sheet`).expect(404);
+    await other.get(`/players/${DAVOR}/sheet`).expect(404);
+    const [club] = (await sheetOf(rep, DAVOR)).clubs;
+    expect((await other.get(`/clubs/${club!.id}/readings`)).body).toMatchObject({ rows: [], total: 0 });
+
+    // What was done before it came is taken back here, and here alone.
+    const { rows } = (await other.get(`/players/${copy}/changes?limit=200`).expect(200)).body as Page<{
+      id: string;
+      undone: boolean;
+      summary: string;
+    }>;
+    const old = rows.find(({ undone, summary }) => !undone && !/taken over|Davor Kolar/.test(summary))!;
+    const before = await sheetOf(rep, DAVOR);
+    await other.post(`/changes/${old.id}/undo`, { id: randomUUID() }).expect(200);
+    expect(await sheetOf(rep, DAVOR)).toEqual(before);
+    expect((await sheetOf(other, copy)).clubs.length).toBeGreaterThan(0);
+    expect(clubs.length).toBeGreaterThan(10);
+  });
+
+  it('brings the events of their plans along once, and uses those that are there', async () => {
+    const events = async () =>
+      ((await other.get('/circuit').expect(200)).body as { events: EventView[] }).events;
+    const first = await taken(await offered(MAREN, 'copy'));
+    const names = (await events()).map(({ name }) => name);
+    const second = await taken(await offered(MAREN, 'copy'));
+    expect((await events()).map(({ name }) => name)).toEqual(names);
+    const planOf = async (by: Browser, id: string) =>
+      ((await by.get(`/players/${id}/plans`).expect(200)).body as Page<PlanView>).rows.find(
+        (one) => one.eventId,
+      )!;
+    const [theirs, again, ours] = [
+      await planOf(other, first),
+      await planOf(other, second),
+      await planOf(rep, MAREN),
+    ];
+    expect(theirs.eventId).toBe(again.eventId);
+    const event = (await events()).find(({ id }) => id === theirs.eventId)!;
+    expect(event.rounds.map(({ name, day }) => [name, day])).toHaveLength(event.rounds.length);
+    for (const { roundId } of theirs.rounds) expect(event.rounds.map(({ id }) => id)).toContain(roundId);
+    expect(theirs.rounds.length).toBe(ours.rounds.length);
+  });
+});
+
+describe('a player who is handed over for good', () => {
+  it('is gone where they were, for good, and there where they went', async () => {
+    const before = await everything(rep, MAREN);
+    const key = await offered(MAREN, 'move');
+    const there = await taken(key);
+    expect(withoutIds((await everything(other, there)).sheet)).toEqual(withoutIds(before.sheet));
+    await other.post('/links/take', { key }).expect(404);
+
+    const client = new pg.Client({ connectionString: cluster.backupUrl });
+    await client.connect();
+    const left: Record<string, number> = {};
+    for (const table of ['club', 'bag', 'plan', 'session', 'strike', 'ticket', 'wish', 'change'])
+      left[table] = (
+        await client.query<{ n: number }>(
+          `select count(*)::int as n from "${table}" where player_id = $1 and workspace_id = $2`,
+          [MAREN, DEMO],
+        )
+      ).rows[0]!.n;
+    const { rows: told } = await client.query<{ summary: string; images: unknown[] }>(
+      'select summary, images from change where player_id = $1',
+      [MAREN],
+    );
+    await client.end();
+    // What is left says that, and to whom.
+    expect(left).toEqual({ club: 0, bag: 0, plan: 0, session: 0, strike: 0, ticket: 0, wish: 0, change: 1 });
+    expect(told).toEqual([{ summary: 'Maren Tveit handed over to Fjord van, with everything', images: [] }]);
+    const roster = (await rep.get('/players?limit=50').expect(200)).body as Page<{ player: { id: string } }>;
+    expect(roster.rows.map(({ player }) => player.id)).not.toContain(MAREN);
+    // Nobody else of the roster lost anything.
+    for (const { player } of roster.rows)
+      expect((await sheetOf(rep, player.id)).clubs.length).toBeGreaterThan(5);
+    const audit = (await rep.get('/audit').expect(200)).body as Page<{ what: string; detail: string }>;
+    expect(audit.rows.map(({ what }) => what)).toEqual(
+      expect.arrayContaining(['player offered', 'player taken']),
+    );
+  });
+});
+
+describe('an offer', () => {
+  it('is an owner’s to make and an owner’s to take, once, and never into the same workspace', async () => {
+    await rep.post('/links/take', { key: await offered(DAVOR, 'copy') }).expect(409);
+    const { body } = await rep
+      .post('/people/invite', { name: 'Per', email: 'per@van.example', role: 'rep' })
+      .expect(200);
+    const per = new Browser((rep as unknown as { app: never }).app);
+    await per.enter('/links/use', {
+      key: keyOf((body as { url: string }).url),
+      name: 'Per',
+      password: PASSWORD,
+    });
+    await per.post(`/players/${DAVOR}/hand-over`, { how: 'copy' }).expect(403);
+    await per.post('/links/take', { key: await offered(DAVOR, 'copy') }).expect(403);
+    await rep.post(`/players/${DAVOR}/hand-over`, { how: 'all' }).expect(400);
+    await rep.post(`/players/${randomUUID()}/hand-over`, { how: 'copy' }).expect(404);
+  });
+
+  it('lets nobody in, and can be withdrawn', async () => {
+    const key = await offered(DAVOR, 'copy');
+    await other
+      .post('/links/use', { key, name: 'Eve', email: 'eve@fjord.example', password: PASSWORD })
+      .expect(422);
+    await other.post('/links/join', { key }).expect(422);
+    const { body } = await rep.get('/people').expect(200);
+    const open = (body as { invitations: { id: string; purpose: string }[] }).invitations.filter(
+      ({ purpose }) => purpose === 'copy',
+    );
+    for (const { id } of open) await rep.post('/people/withdraw', { id }).expect(200);
+    await other.post('/links/take', { key }).expect(404);
+  });
+});

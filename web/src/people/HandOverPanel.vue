@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { NAlert, NButton, NRadio, NRadioGroup, NSpace } from 'naive-ui';
+import type { HandOverWay, MadeLinkView } from '@tasche/contract';
+import { ref } from 'vue';
+import { post } from '../api/request';
+import { useAttempt } from '../api/use-attempt';
+import { dayAndTime } from './moment-words';
+
+/** A player goes to another workspace of this server, whole: its owner offers here, the other's owner takes with the link. */
+const props = defineProps<{ player: { id: string; name: string } }>();
+const WAYS: readonly { way: HandOverWay; name: string; says: string }[] = [
+  { way: 'copy', name: 'As a copy', says: 'both go on with their own' },
+  {
+    way: 'move',
+    name: 'For good',
+    says: 'everything is deleted here once it is there; nothing of it is taken back',
+  },
+];
+const how = ref<HandOverWay>('copy');
+const made = ref<MadeLinkView | null>(null);
+const copied = ref(false);
+const { problem, attempt } = useAttempt();
+const make = () =>
+  attempt(async () => {
+    copied.value = false;
+    made.value = await post<MadeLinkView>(`/players/${props.player.id}/hand-over`, { how: how.value });
+  });
+async function copy(): Promise<void> {
+  await navigator.clipboard.writeText(made.value?.url ?? '');
+  copied.value = true;
+}
+</script>
+
+<template>
+  <section class="hand-over">
+    <h2>To another workspace</h2>
+    <p class="quiet small">
+      With everything: clubs, readings, bags, plans, sessions, shots, jobs, wishes, and who did what when. You
+      offer; whoever owns the other workspace takes.
+    </p>
+    <NRadioGroup v-model:value="how" name="how">
+      <NSpace vertical :size="2">
+        <NRadio v-for="{ way, name, says } in WAYS" :key="way" :value="way">
+          {{ name }} <span class="quiet small">{{ says }}</span>
+        </NRadio>
+      </NSpace>
+    </NRadioGroup>
+    <p><NButton size="small" @click="make">Make the link</NButton></p>
+    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <NAlert
+      v-if="made"
+      type="success"
+      :title="`A link that takes ${player.name}: shown once`"
+      :bordered="false"
+    >
+      <p>
+        <code>{{ made.url }}</code>
+      </p>
+      <p class="small">
+        Send it to the owner of the other workspace; it works once, until {{ dayAndTime(made.expiresAt) }}.
+        Under <em>People</em> it can be withdrawn.
+      </p>
+      <NButton size="small" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</NButton>
+    </NAlert>
+  </section>
+</template>
+
+<style scoped>
+.hand-over {
+  max-width: 620px;
+  margin-top: 28px;
+}
+code {
+  overflow-wrap: anywhere;
+}
+</style>
