@@ -70,7 +70,15 @@ async function copy(): Promise<void> {
   max-width: 620px;
   margin-top: 28px;
 }
+.hand-over > p {
+  margin: 6px 0 10px;
+}
 code {
   overflow-wrap: anywhere;
+}
+code,
+p.small {
+  display: block;
+  margin-bottom: 6px;
 }
 </style>
