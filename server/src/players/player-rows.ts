@@ -41,7 +41,7 @@ type Table = keyof typeof TABLES;
 const NAMES = Object.keys(TABLES) as Table[];
 
 /** Of all tables together; a player of ten busy years has fewer. */
-const MAX_ROWS = 400_000;
+const MAX_ROWS = 200_000;
 /** Rows sent to the database at once. */
 const BATCH = 2000;
 const UUID = /"([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})"/g;
@@ -142,13 +142,9 @@ export async function writePlayerRows(
   const ids = new Map<string, string>();
   for (const table of NAMES) for (const { id } of rows[table]) if (id !== undefined) ids.set(id, newId());
   const fresh = await placePlayed(em, played, ids);
-  // In one go through all the text, so that what names a row within another is found too.
-  const moved = <T>(value: T): T =>
-    JSON.parse(
-      JSON.stringify(value).replace(UUID, (all, id: string) => (ids.has(id) ? `"${ids.get(id)!}"` : all)),
-    ) as T;
-  await insert(em, workspaceId, 'course', moved(fresh.courses));
-  await insert(em, workspaceId, 'event', moved(fresh.events));
+  // In one go through the text, so that what names a row within another is found too.
+  const moved = (text: string) =>
+    text.replace(UUID, (all, id: string) => (ids.has(id) ? `"${ids.get(id)!}"` : all));
   const own = ownIds(rows);
   const changed: Partial<Record<Table, (row: Row) => Row>> = {
     player: (row) => ({ ...row, archived: false }),
@@ -163,8 +159,11 @@ export async function writePlayerRows(
     }),
     session: (row) => ({ ...row, live: false }),
   };
-  for (const table of NAMES)
-    await insert(em, workspaceId, table, moved(rows[table].map(changed[table] ?? ((row) => row))));
+  const write = (table: string, all: readonly Row[], change: (row: Row) => Row = (row) => row) =>
+    insert(em, workspaceId, table, all, (some) => moved(JSON.stringify(some.map(change))));
+  await write('course', fresh.courses);
+  await write('event', fresh.events);
+  for (const table of NAMES) await write(table, rows[table], changed[table]);
   await em.execute(
     `insert into change_row (workspace_id, row_id, change_id)
      select distinct ?::uuid, (diff ->> 'id')::uuid, change.id from change, jsonb_array_elements(images) diff
@@ -208,11 +207,13 @@ async function placePlayed(
   return { courses: freshCourses, events: freshEvents };
 }
 
+/** A batch at a time, so that others have a turn in between. @param textOf some rows as the JSON they are written from */
 async function insert(
   em: EntityManager,
   workspaceId: string,
   table: string,
   rows: readonly Row[],
+  textOf: (rows: readonly Row[]) => string,
 ): Promise<void> {
   if (rows.length === 0) return;
   const columns = Object.keys(rows[0]!)
@@ -222,7 +223,7 @@ async function insert(
     await em.execute(
       `insert into "${table}" (workspace_id, ${columns})
        select ?::uuid, ${columns} from jsonb_populate_recordset(null::"${table}", ?::jsonb)`,
-      [workspaceId, JSON.stringify(rows.slice(i, i + BATCH))],
+      [workspaceId, textOf(rows.slice(i, i + BATCH))],
     );
 }
 
