@@ -10,8 +10,8 @@ export function isRoot(): boolean {
 }
 
 /** PostgreSQL refuses to run as root, so root runs it as Debian's `postgres` user. */
-export function asPostgres(program: string, args: readonly string[], input?: string, env = process.env) {
-  const options = { encoding: 'utf8' as const, cwd: '/', env, ...(input !== undefined && { input }) };
+export function asPostgres(program: string, args: readonly string[], input?: string) {
+  const options = { encoding: 'utf8' as const, cwd: '/', ...(input !== undefined && { input }) };
   // pg_ctl's server keeps the pipes it inherits open, so nothing of its output is read through one.
   const stdio = program.endsWith('pg_ctl') ? { stdio: 'ignore' as const } : {};
   return isRoot()

@@ -178,6 +178,19 @@ describe('a player who is copied to another workspace', () => {
     expect(clubs.length).toBeGreaterThan(10);
   });
 
+  it('brings nothing of others along: of a change made to several players what was done to this one', async () => {
+    const PIM = '7a5c4e00-0004-4000-8000-000000000000';
+    const [pim, davor] = [(await sheetOf(rep, PIM)).player, (await sheetOf(rep, DAVOR)).player];
+    const set = { notes: 'a note' };
+    const both = [pim, davor].map(({ id, version }) => ({ do: 'editPlayer', playerId: id, version, set }));
+    await rep.post('/changes', { id: randomUUID(), why: 'of Davor and Pim', commands: both }).expect(200);
+    const copy = await taken(await offered(PIM, 'copy'));
+    expect((await sheetOf(other, copy)).player.notes).toBe('a note');
+    const changes = (await other.get(`/players/${copy}/changes?limit=200`).expect(200)).text;
+    expect(changes).not.toContain('Davor');
+    expect(changes).toContain('Something done to several players');
+  });
+
   it('brings the events of their plans along once, and uses those that are there', async () => {
     const events = async () =>
       ((await other.get('/circuit').expect(200)).body as { events: EventView[] }).events;
@@ -204,6 +217,16 @@ describe('a player who is copied to another workspace', () => {
 
 describe('a player who is handed over for good', () => {
   it('is gone where they were, for good, and there where they went', async () => {
+    // One change to clubs of two players: what was done to the other's stays whole, and can be taken back.
+    const [theirs, davors] = [(await sheetOf(rep, MAREN)).clubs[0]!, (await sheetOf(rep, DAVOR)).clubs[0]!];
+    const shared = randomUUID();
+    const commands = [theirs, davors].map(({ id, version }) => ({
+      do: 'editClub',
+      clubId: id,
+      version,
+      readings: [{ key: 'serial', value: 'BOTH', takenOn: '2026-11-01' }],
+    }));
+    await rep.post('/changes', { id: shared, commands }).expect(200);
     const before = await everything(rep, MAREN);
     const key = await offered(MAREN, 'move');
     const there = await taken(key);
@@ -233,6 +256,11 @@ describe('a player who is handed over for good', () => {
     // Nobody else of the roster lost anything.
     for (const { player } of roster.rows)
       expect((await sheetOf(rep, player.id)).clubs.length).toBeGreaterThan(5);
+    const serialOf = async () =>
+      (await sheetOf(rep, DAVOR)).clubs.find(({ id }) => id === davors.id)!.spec.serial?.value;
+    expect(await serialOf()).toBe('BOTH');
+    await rep.post(`/changes/${shared}/undo`, { id: randomUUID() }).expect(200);
+    expect(await serialOf()).not.toBe('BOTH');
     const audit = (await rep.get('/audit').expect(200)).body as Page<{ what: string; detail: string }>;
     expect(audit.rows.map(({ what }) => what)).toEqual(
       expect.arrayContaining(['player offered', 'player taken']),

@@ -42,6 +42,8 @@ const NAMES = Object.keys(TABLES) as Table[];
 
 /** Of all tables together; a player of ten busy years has fewer. */
 const MAX_ROWS = 200_000;
+/** What is said of a change where what it says is of others too. */
+const OF_SEVERAL = 'Something done to several players';
 /** Rows sent to the database at once. */
 const BATCH = 2000;
 const UUID = /"([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})"/g;
@@ -80,7 +82,16 @@ export async function readPlayerRows(em: EntityManager, playerId: string): Promi
     rows[table] = found.map(({ row }) => row);
   }
   const own = ownIds(rows);
-  rows.change = rows.change.map((change) => ({ ...change, images: ofPlayer(change, own) }));
+  rows.change = rows.change.map((change) => {
+    const images = ofPlayer(change, own);
+    // What it says of others stays with them.
+    const isOfOthersToo = images.length < (change.images as unknown[]).length;
+    return {
+      ...change,
+      images,
+      ...(isOfOthersToo && { summary: OF_SEVERAL, why: '' }),
+    };
+  });
   return rows;
 }
 
@@ -261,15 +272,23 @@ export async function deletePlayerRows(em: EntityManager, rows: Rows): Promise<v
   }
   await em.execute(`delete from change_row where row_id = any(?::uuid[])`, [`{${[...own].join(',')}}`]);
   await em.execute('delete from club where player_id = ?', [playerId]);
+  // What is left of readings is others'.
+  const left = await em.execute<{ id: string; clubIds: string[] }[]>(
+    `select change_id as id, array_agg(distinct club_id::text) as "clubIds" from reading where change_id = any(?::uuid[]) group by 1`,
+    [changeIds],
+  );
+  const clubsLeft = new Map(left.map(({ id, clubIds }) => [id, clubIds]));
   for (const { id, images } of changes) {
-    const others = rowDiffsOf({ rowDiffs: images }).filter(
-      (diff) => diff.of !== 'readings' && !own.has(diff.id),
-    );
+    const others = rowDiffsOf({ rowDiffs: images }).flatMap((diff): RowDiff[] => {
+      if (diff.of !== 'readings') return own.has(diff.id) ? [] : [diff];
+      const clubIds = clubsLeft.get(diff.id);
+      return clubIds ? [{ ...diff, clubIds }] : [];
+    });
     if (others.length > 0)
-      await em.execute(`update change set images = ?::jsonb, player_id = null, summary = '' where id = ?`, [
-        JSON.stringify(others),
-        id,
-      ]);
+      await em.execute(
+        `update change set images = ?::jsonb, player_id = null, summary = ?, why = '' where id = ?`,
+        [JSON.stringify(others), OF_SEVERAL, id],
+      );
     else {
       await em.execute('update change set undoes_id = null where undoes_id = ?', [id]);
       await em.execute('update change set undone_by_id = null where undone_by_id = ?', [id]);
