@@ -130,6 +130,7 @@ export const shareSchema = shape({
 /** How a player goes to another workspace: as a copy, or for good. */
 export const HAND_OVER_WAYS = ['copy', 'move'] as const;
 export type HandOverWay = (typeof HAND_OVER_WAYS)[number];
+export const HAND_OVER_WORDS: Readonly<Record<HandOverWay, string>> = { copy: 'as a copy', move: 'for good' };
 export const handOverSchema = shape({ how: required(yup.string().strict().oneOf(HAND_OVER_WAYS)) });
 
 export const TOKEN_SCOPES = ['read', 'write'] as const;

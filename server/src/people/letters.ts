@@ -14,7 +14,7 @@ interface LetterAbout {
 export function invitationLetter({ role, ...about }: LetterAbout & { role: Role }): Letter {
   return letter(about, `${about.madeBy} invites you to ${about.workspaceName}`, [
     `${about.madeBy} invites you to the workspace "${about.workspaceName}" as ${ROLE_WORDS[role].name.toLowerCase()}.`,
-    'Open this address to make your account:',
+    'Open this address to come in:',
   ]);
 }
 

@@ -1,4 +1,4 @@
-import { MAX_PLAYERS, handOverSchema, linkKeySchema, wholeDocument } from '@tasche/contract';
+import { HAND_OVER_WORDS, MAX_PLAYERS, handOverSchema, linkKeySchema, wholeDocument } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Router, type Request } from 'express';
 import { v4 as newId } from 'uuid';
@@ -37,7 +37,7 @@ export function handOverRoutes({ orm, scopeOf }: RouteContext): Router {
       await asAsker(orm, here, async (em) => {
         const player = await em.findOne(Player, { id: playerId, removedAt: null });
         if (!player) throw notFound('player');
-        await note(em, request, here, 'player offered', `${player.name}, ${how}`);
+        await note(em, request, here, 'player offered', `${player.name}, ${HAND_OVER_WORDS[how]}`);
         return makeLink(em, originOf(request), {
           purpose: how,
           workspaceId: here.workspaceId,
@@ -98,7 +98,7 @@ async function take(
     request,
     { workspaceId: from, who: taker.who },
     'player taken',
-    `${link.name}, ${link.purpose}, by ${taker.workspaceName}`,
+    `${link.name}, ${HAND_OVER_WORDS[link.purpose]}, by ${taker.workspaceName}`,
   );
 
   em.clear();
@@ -113,7 +113,13 @@ async function take(
     taker,
     `${link.name} taken over from ${fromName}, with everything`,
   );
-  await note(em, request, taker, 'player taken', `${link.name}, ${link.purpose}, from ${fromName}`);
+  await note(
+    em,
+    request,
+    taker,
+    'player taken',
+    `${link.name}, ${HAND_OVER_WORDS[link.purpose]}, from ${fromName}`,
+  );
   return newPlayerId;
 }
 

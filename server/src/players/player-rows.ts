@@ -1,3 +1,4 @@
+import { MAX_COURSES, MAX_EVENTS } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import { rowDiffsOf, type Change } from '../changes/change.js';
@@ -215,6 +216,14 @@ async function placePlayed(
     roundsOf(event).forEach(({ id }, i) => ids.set(id, known ? roundsOf(known)[i]!.id : newId()));
     return !known;
   });
+  const tooMany = (what: string, most: number, count: number) => {
+    if (count > most)
+      throw ruleBroken(
+        `A workspace holds at most ${most} ${what}; those of the player's plans would be too many.`,
+      );
+  };
+  tooMany('courses', MAX_COURSES, coursesHere.length + freshCourses.length);
+  tooMany('events', MAX_EVENTS, eventsHere.length + freshEvents.length);
   return { courses: freshCourses, events: freshEvents };
 }
 
@@ -278,24 +287,28 @@ export async function deletePlayerRows(em: EntityManager, rows: Rows): Promise<v
     [changeIds],
   );
   const clubsLeft = new Map(left.map(({ id, clubIds }) => [id, clubIds]));
+  const gone: string[] = [];
   for (const { id, images } of changes) {
     const others = rowDiffsOf({ rowDiffs: images }).flatMap((diff): RowDiff[] => {
       if (diff.of !== 'readings') return own.has(diff.id) ? [] : [diff];
       const clubIds = clubsLeft.get(diff.id);
       return clubIds ? [{ ...diff, clubIds }] : [];
     });
-    if (others.length > 0)
+    if (others.length === 0) gone.push(id);
+    else
       await em.execute(
         `update change set images = ?::jsonb, player_id = null, summary = ?, why = '' where id = ?`,
         [JSON.stringify(others), OF_SEVERAL, id],
       );
-    else {
-      await em.execute('update change set undoes_id = null where undoes_id = ?', [id]);
-      await em.execute('update change set undone_by_id = null where undone_by_id = ?', [id]);
-      await em.execute('delete from change_row where change_id = ?', [id]);
-      await em.execute('delete from change where id = ?', [id]);
-    }
   }
+  const goneIds = `{${gone.join(',')}}`;
+  for (const sql of [
+    'update change set undoes_id = null where undoes_id = any(?::uuid[])',
+    'update change set undone_by_id = null where undone_by_id = any(?::uuid[])',
+    'delete from change_row where change_id = any(?::uuid[])',
+    'delete from change where id = any(?::uuid[])',
+  ])
+    await em.execute(sql, [goneIds]);
   await em.execute(
     `update player set removed_at = now(), version = version + 1, notes = '', handicap = null, gap_settings = '{}', baseline = null,
        preferences = null, balls = '[]', season = null where id = ?`,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NAlert, NButton, NPopconfirm, NTable, NTag } from 'naive-ui';
 import {
+  HAND_OVER_WORDS,
   ROLE_WORDS,
   hasRight,
   type InvitationView,
@@ -70,14 +71,12 @@ const withdraw = (id: string) =>
     people.value = await post<PeopleView>('/people/withdraw', { id });
   });
 const copy = () => void navigator.clipboard.writeText(made.value?.url ?? '');
-const linkWords = ({ purpose, role }: InvitationView) =>
-  role
-    ? ROLE_WORDS[role].name
-    : purpose === 'reset'
-      ? 'a new password'
-      : purpose === 'copy'
-        ? 'a player, as a copy'
-        : 'a player, for good';
+const linkWords = ({ purpose, role }: InvitationView) => {
+  if (role) return ROLE_WORDS[role].name;
+  return purpose === 'copy' || purpose === 'move'
+    ? `a player, ${HAND_OVER_WORDS[purpose]}`
+    : 'a new password';
+};
 const seenBy = ({ playerIds }: { playerIds: readonly string[] | null }) =>
   playerIds === null
     ? 'everybody'

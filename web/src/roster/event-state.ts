@@ -20,7 +20,7 @@ const CHECKED_WITHIN_DAYS = 7;
 type Known = Pick<RosterEntry, 'player' | 'bench' | 'nextPlan'>;
 
 /**
- * Planned when every round has its bag, built when no job is open, checked when every club of the gamer was on the gauge since the last job and
+ * Planned when every round has its bag, built when no ticket is open, checked when every club of the gamer was on the gauge since the last of them was done and
  * in the week before, travelled when the trip there or the event has begun.
  * @param today YYYY-MM-DD
  */
@@ -59,7 +59,7 @@ export function eventStateWords(entry: Known, today: string): { words: string; s
         severity: 'look',
       };
     case 'planned':
-      return { words: `planned, ${counted(bench.tickets, 'job')} to do`, severity: 'look' };
+      return { words: `planned, ${counted(bench.tickets, 'ticket')} open`, severity: 'look' };
     case 'built':
       return { words: 'built, not checked yet', severity: 'look' };
     case 'checked':

@@ -65,9 +65,9 @@ describe('the roster in groups', () => {
       const one = { ...settled, ...more, bench: { ...BENCH, ...bench } };
       return [eventState(one, today), eventStateWords(one, today).words];
     };
-    expect(at({ tickets: 2 })).toEqual(['planned', 'planned, 2 jobs to do']);
+    expect(at({ tickets: 2 })).toEqual(['planned', 'planned, 2 tickets open']);
     expect(at({})).toEqual(['built', 'built, not checked yet']);
-    // In the week before, and since the last job.
+    // In the week before, and since the last ticket.
     expect(at({ checkedOn: '2026-11-28' })).toEqual(['checked', 'built and checked']);
     expect(at({ checkedOn: '2026-11-27' })[0]).toBe('built');
     expect(at({ checkedOn: '2026-11-28', builtOn: '2026-11-29' })[0]).toBe('built');
