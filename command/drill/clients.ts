@@ -15,6 +15,7 @@ import { Ledger, standingOf, type Standing } from './ledger.js';
 import { OpenPage } from './open-page.js';
 import { Person } from './person.js';
 import { startScreen, type Screen } from './screen.js';
+import { Work } from './work.js';
 
 /** Of the database's roles. */
 export type Passwords = Record<'owner' | 'application' | 'backup', string>;
@@ -38,7 +39,10 @@ export interface ClientAsks {
   databases: (addresses: readonly string[]) => Promise<readonly DatabaseMember[]>;
   /** How many of these servers are ready. */
   ready: (addresses: readonly string[]) => Promise<number>;
-  /** Milliseconds: the longest time without an acknowledged write since a moment, and since when writes flow again. */
+  /**
+   * Milliseconds: the longest time without an acknowledged write since a moment, and since when writes flow
+   * again.
+   */
   pause: (since: number) => Promise<{ longestMs: number; sinceLastMs: number }>;
   standing: () => Promise<Standing & ClientCounts>;
   stop: () => Promise<void>;
@@ -69,26 +73,15 @@ const MONITOR_PORT = 9000;
 const PASSWORD = 'seven iron off wet turf';
 const PEOPLE = 3;
 const CLUBS_EACH = 2;
-const TYPED_EVERY_MS = 250;
-const FILE_EVERY_MS = 4000;
-const FILE_ROWS = 20;
-const HIT_EVERY_MS = 2500;
-const BALLS_AT_ONCE = 4;
-const CHOSEN_EVERY_MS = 3000;
 /** So long a page that heard nothing has to hear, or read, what was acknowledged. */
 const TOLD_WITHIN_MS = 30_000;
 
 const ledger = new Ledger();
 const people: Person[] = [];
 const pages: OpenPage[] = [];
-/** What the screen shows of each club once everything is told. */
-const shown = new Map<string, string>();
-/** What is being typed, and not answered yet. */
-const typing = new Set<Promise<unknown>>();
-let isPaused = false;
+const doing = new Work(ledger);
 let monitor: LaunchMonitor | undefined;
 let screen: Screen | undefined;
-let isRunning = false;
 let backupUrl = '';
 const work: Promise<void>[] = [];
 
@@ -130,7 +123,7 @@ const asks: ClientAsks = {
     people.push(owner);
     for (let i = 1; i < PEOPLE; i++) people.push(await invited(owner, `rep-${i}@van.example`));
     const [event, plan] = await eventPlan(owner);
-    isRunning = true;
+    doing.isRunning = true;
     for (const [i, person] of people.entries()) {
       const playerId = randomUUID();
       const clubIds = Array.from({ length: CLUBS_EACH }, () => randomUUID());
@@ -147,10 +140,10 @@ const asks: ClientAsks = {
         { do: 'addBag', bag: { id: randomUUID(), playerId, name: 'Gamer' }, clubIds },
       ]);
       pages.push(new OpenPage(serverAddress, person, playerId));
-      for (const clubId of clubIds) work.push(type(person, playerId, clubId));
+      for (const clubId of clubIds) work.push(doing.type(person, playerId, clubId));
       if (i === 0) {
         screen = await startScreen(chromium, serverAddress, person, playerId, folder);
-        work.push(bringFiles(person, playerId));
+        work.push(doing.bringFiles(person, playerId));
       }
       if (i === 1) {
         const sessionId = randomUUID();
@@ -176,9 +169,9 @@ const asks: ClientAsks = {
             set: { live: true, aim: { clubId: clubIds[0], shot: 'full' } },
           },
         ]);
-        work.push(hitBalls(person, sessionId, clubIds[0]!));
+        work.push(doing.hitBalls(person, sessionId, clubIds[0]!));
       }
-      work.push(choose(person, plan.id, event.rounds[i % event.rounds.length]!.id));
+      work.push(doing.choose(person, plan.id, event.rounds[i % event.rounds.length]!.id));
     }
   },
 
@@ -212,14 +205,18 @@ const asks: ClientAsks = {
   },
 
   async standing() {
-    isPaused = true;
-    await Promise.all(typing.values());
+    doing.isPaused = true;
+    await Promise.all(doing.typing);
     const balls = monitor!.balls();
     const told = await Promise.all(pages.map(missedBy));
-    const stale = await screen!.staleCells([...shown.values()]);
+    const stale = await screen!.staleCells(
+      [...doing.shown.values()]
+        .filter(({ playerId }) => playerId === screen!.playerId)
+        .map(({ text }) => text),
+    );
     const standing = {
       ...(await standingOf(backupUrl, ledger, DEVICE, balls)),
-      refused: ledger.refused,
+      refused: [...ledger.refused, ...people.flatMap(({ faults }) => faults)],
       choices: ledger.choices,
       wrongChoices: ledger.wrongChoices,
       sentAway: ledger.sentAway,
@@ -227,12 +224,12 @@ const asks: ClientAsks = {
       readAnew: pages.reduce((sum, one) => sum + one.readings, 0),
       staleCells: stale,
     };
-    isPaused = false;
+    doing.isPaused = false;
     return standing;
   },
 
   async stop() {
-    isRunning = false;
+    doing.isRunning = false;
     await Promise.all(work);
     await screen?.close();
     await monitor?.close();
@@ -297,130 +294,6 @@ async function change(person: Person, commands: readonly object[]): Promise<Chan
   const { status, text } = await person.askUntilAnswered('POST', '/changes', body);
   if (status === 200) return JSON.parse(text) as ChangeResult;
   throw new Error(`a change was answered ${status}: ${text}`);
-}
-
-/** Types a serial number and a head into one club again and again, two readings of one change. */
-async function type(person: Person, playerId: string, clubId: string): Promise<void> {
-  for (let version = 1; isRunning; version++) {
-    const [changeId, serial] = [randomUUID(), `S${randomUUID().slice(0, 13)}`];
-    ledger.sent.add(serial);
-    const asked = person.askUntilAnswered(
-      'POST',
-      '/changes',
-      JSON.stringify({
-        id: changeId,
-        commands: [
-          {
-            do: 'editClub',
-            clubId,
-            version,
-            readings: [
-              { key: 'serial', value: serial, takenOn: '2026-11-01' },
-              { key: 'head', value: serial, takenOn: '2026-11-01' },
-            ],
-          },
-        ],
-      }),
-    );
-    typing.add(asked);
-    const { status, text } = await asked;
-    typing.delete(asked);
-    if (status !== 200) {
-      ledger.refused.push(`typing was answered ${status}: ${text}`);
-      return;
-    }
-    ledger.moments.push(Date.now());
-    ledger.readings.push({ changeId, playerId, serial });
-    if (playerId === screen?.playerId) shown.set(clubId, serial);
-    do await wait(TYPED_EVERY_MS);
-    while (isPaused);
-  }
-}
-
-const FILE_ORDER = {
-  source: 'a.csv',
-  encoding: 'utf-8',
-  delimiter: ',',
-  heads: ['club', 'carry', 'launch', 'spin', 'land'],
-  skipLines: 0,
-  zoneMinutes: 0,
-  clubs: {},
-  mapping: {
-    columns: [
-      { column: 0, field: 'club' },
-      { column: 1, field: 'carryM', unit: 'm' },
-      { column: 2, field: 'launchDeg', unit: 'deg' },
-      { column: 3, field: 'spinRpm', unit: 'rpm' },
-      { column: 4, field: 'landDeg', unit: 'deg' },
-    ],
-    decimal: '.',
-    dates: 'day first',
-    unitRows: 0,
-    leftIsPositive: false,
-  },
-  session: {
-    name: 'A file',
-    heldOn: '2026-11-01',
-    conditions: BASELINE,
-    surface: MEDIUM_FAIRWAY,
-    hitOff: 'grass',
-    ball: '',
-    notes: '',
-  },
-};
-
-/** Brings in one file after the other. */
-async function bringFiles(person: Person, playerId: string): Promise<void> {
-  while (isRunning) {
-    const changeId = randomUUID();
-    // No file is another: the same again would be known as such.
-    const about = (middle: number) => (middle * (0.95 + 0.1 * Math.random())).toFixed(2);
-    const rows = Array.from({ length: FILE_ROWS }, () =>
-      ['6 iron', about(150), about(15), about(6000), about(48)].join(','),
-    );
-    const body = [JSON.stringify(FILE_ORDER), FILE_ORDER.heads.join(','), ...rows, ''].join('\n');
-    const { status, text } = await person.askUntilAnswered(
-      'POST',
-      `/players/${playerId}/strikes/import?take=good&changeId=${changeId}`,
-      body,
-      'application/octet-stream',
-    );
-    const taken = status === 200 ? (JSON.parse(text) as { taken: number }).taken : 0;
-    if (taken !== FILE_ROWS) ledger.refused.push(`a file was answered ${status}: ${text.slice(0, 300)}`);
-    else {
-      ledger.moments.push(Date.now());
-      ledger.imports.push({ changeId, rows: FILE_ROWS });
-    }
-    await wait(FILE_EVERY_MS);
-  }
-}
-
-/** Has the monitor's simulated player hit balls; what comes of them the monitor knows. */
-async function hitBalls(person: Person, sessionId: string, clubId: string): Promise<void> {
-  while (isRunning) {
-    await person.ask(
-      'POST',
-      `/sessions/${sessionId}/hit`,
-      JSON.stringify({ clubId, shot: 'full', count: BALLS_AT_ONCE }),
-    );
-    await wait(HIT_EVERY_MS);
-  }
-}
-
-/** Chooses the bag of one round again and again; nothing it depends on changes, so that every answer is the first. */
-async function choose(person: Person, planId: string, roundId: string): Promise<void> {
-  let first: string | undefined;
-  while (isRunning) {
-    const { status, text } = await person.ask('GET', `/plans/${planId}/rounds/${roundId}/choice`);
-    if (status === 503 || status === 429) ledger.sentAway += 1;
-    else if (status === 200) {
-      first ??= text;
-      ledger.choices += 1;
-      if (text !== first) ledger.wrongChoices += 1;
-    } else if (status !== 0 && status < 500)
-      ledger.refused.push(`a choice was answered ${status}: ${text.slice(0, 300)}`);
-    await wait(CHOSEN_EVERY_MS);
-  }
 }
 
 process.on('message', ({ ask, args }: { ask: keyof ClientAsks; args: unknown[] }) => {

@@ -55,8 +55,10 @@ function patroniOf(host: Host, hosts: readonly Host[], home: string, postgresBin
       scope: 'tasche',
       name: host.name,
       restapi: { listen: '0.0.0.0:8008', connect_address: `${host.address}:8008` },
-      // By its version 2. By version 3 this Patroni (3.0.2) writes the leader's key without looking once its lease ran out while it
-      // was cut off (etcd3.py, _update_leader), and takes the lead back from whoever was elected meanwhile: the drill lost changes.
+      // By its version 2. By version 3 this Patroni (3.0.2) writes the leader's key without looking once
+      // its lease ran out while it
+      // was cut off (etcd3.py, _update_leader), and takes the lead back from whoever was elected meanwhile:
+      // the drill lost changes.
       etcd: { hosts: hosts.map(({ address }) => `${address}:2379`) },
       bootstrap: {
         dcs: {
@@ -112,7 +114,9 @@ function patroniOf(host: Host, hosts: readonly Host[], home: string, postgresBin
   );
 }
 
-/** HAProxy's settings in front of the databases: whoever Patroni says is the primary gets every connection. */
+/**
+ * HAProxy's settings in front of the databases: whoever Patroni says is the primary gets every connection.
+ */
 export function databaseProxyOf(hosts: readonly Host[]): string {
   return `${HAPROXY_DEFAULTS}
 listen database

@@ -24,7 +24,10 @@ function ip(...args: string[]): void {
   if (done.status !== 0) throw new CliError(`ip ${args.join(' ')}: ${done.stderr.trim()}`);
 }
 
-/** A network of its own within this machine: a switch, and hosts that reach each other through it and nothing else. */
+/**
+ * A network of its own within this machine: a switch, and hosts that reach each other through it and
+ * nothing else.
+ */
 export class Network {
   readonly hosts: Host[] = [];
 

@@ -7,13 +7,20 @@ interface Answer {
   text: string;
 }
 
+/** What a server says that cannot just now, and a proxy that finds no server. */
+const NOT_NOW: readonly number[] = [502, 503, 504];
 const PATIENCE_MS = 15_000;
 const AGAIN_MS = 250;
 
-/** Somebody with a browser: keeps the session, and sends again what was not answered, as the page's outbox does. */
+/**
+ * Somebody with a browser: keeps the session, and sends again what was not answered, as the page's outbox
+ * does.
+ */
 export class Person {
   private cookie = '';
   private csrf = '';
+  /** Answers that are faults of a server's own, whatever went on around it. */
+  readonly faults: string[] = [];
 
   constructor(private readonly address: string) {}
 
@@ -28,7 +35,11 @@ export class Person {
       });
       const cookie = response.headers.getSetCookie()[0];
       if (cookie !== undefined) this.cookie = cookie.split(';')[0]!;
-      return { status: response.status, text: await response.text() };
+      const { status } = response;
+      const text = await response.text();
+      if (status >= 500 && !NOT_NOW.includes(status))
+        this.faults.push(`${method} ${path}: ${status} ${text}`);
+      return { status, text };
     } catch {
       return { status: 0, text: '' };
     }

@@ -53,7 +53,8 @@ async function contentsOf(url: string): Promise<Map<string, string>> {
 }
 
 /**
- * Tries point-in-time recovery with pgBackRest once: a full backup, changes after it, a mistake that empties tables, and back to the moment
+ * Tries point-in-time recovery with pgBackRest once: a full backup, changes after it, a mistake that
+ * empties tables, and back to the moment
  * before it. @returns what came of it, in words
  * @throws CliError where what was there at that moment is not there again
  */

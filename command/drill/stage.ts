@@ -21,7 +21,10 @@ interface StageOptions {
   passwords: Passwords;
 }
 
-/** Everything the drill runs on, each on a host of its own: three databases, two servers, a proxy before each kind, and the clients. */
+/**
+ * Everything the drill runs on, each on a host of its own: three databases, two servers, a proxy before
+ * each kind, and the clients.
+ */
 export class Stage {
   readonly databases: readonly Host[];
   readonly databaseProxy: Host;
