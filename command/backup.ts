@@ -46,7 +46,8 @@ function fromHere(file: string): string {
 }
 
 /**
- * `./tasche backup FILE`: the database as it is at one moment, however much is written meanwhile, with a manifest and a
+ * `./tasche backup FILE`: the database as it is at one moment, however much is written meanwhile, with a
+ * manifest and a
  * checksum, in one file that is there whole or not at all.
  * @throws CliError
  */
@@ -123,7 +124,8 @@ async function about(url: string): Promise<Omit<Manifest, 'sha256'>> {
 }
 
 /**
- * `./tasche restore FILE`: a backup into a data folder that is empty, or emptied first. What was in the file is checked
+ * `./tasche restore FILE`: a backup into a data folder that is empty, or emptied first. What was in the
+ * file is checked
  * against its checksum before anything is touched; the next start brings the tables up to date.
  * @throws CliError
  */
@@ -219,7 +221,10 @@ function reason(stderr: string): string {
   return line.replace(/postgres(ql)?:\/\/[^@\s]*@/g, 'postgresql://…@');
 }
 
-/** What has systemd make a backup every night, and keep a month of them; for its administrator to put in place. */
+/**
+ * What has systemd make a backup every night, and keep a month of them; for its administrator to put in
+ * place.
+ */
 export function scheduleWords(folder: string | undefined, data: string | undefined): string {
   const target = fromHere(folder ?? 'backups');
   const command = path.resolve('tasche');

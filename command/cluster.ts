@@ -122,7 +122,8 @@ function stopPostmaster(data: string, bin: string): void {
 }
 
 /**
- * What is in a data folder: a whole cluster of ours, or nothing yet. A making that was cut short counts as nothing, for
+ * What is in a data folder: a whole cluster of ours, or nothing yet. A making that was cut short counts as
+ * nothing, for
  * nobody has written to it. Everything else is left alone.
  * @throws CliError saying what was found and the way out
  */
@@ -152,7 +153,9 @@ function clusterIn(folder: string): 'whole' | 'nothing' {
   return 'whole';
 }
 
-/** The names in a folder; undefined where there is no such folder. @throws CliError where it cannot be read */
+/**
+ * The names in a folder; undefined where there is no such folder. @throws CliError where it cannot be read
+ */
 function entriesOf(folder: string): string[] | undefined {
   try {
     return readdirSync(folder);
@@ -187,7 +190,8 @@ export function resetCluster(folder: string): void {
 }
 
 /**
- * The server process of this cluster: one whose working folder is the cluster's, whatever `postmaster.pid` says. After a
+ * The server process of this cluster: one whose working folder is the cluster's, whatever `postmaster.pid`
+ * says. After a
  * crash the number in that file may belong to something else.
  */
 function runningPostmaster(data: string): { pid: number; port: number } | undefined {
@@ -222,7 +226,10 @@ function workingFolder(pid: number): string | undefined {
   }
 }
 
-/** Takes away a `postmaster.pid` no process stands behind: PostgreSQL would wait for whoever bears its number now. */
+/**
+ * Takes away a `postmaster.pid` no process stands behind: PostgreSQL would wait for whoever bears its
+ * number now.
+ */
 async function forgetStalePostmaster(data: string): Promise<void> {
   const file = path.join(data, 'postmaster.pid');
   if (!existsSync(file)) return;
@@ -290,7 +297,10 @@ function isTasche(pid: number): boolean {
   }
 }
 
-/** Makes a cluster aside and moves it into its place when it is whole, so that a making cut short is seen to be one. */
+/**
+ * Makes a cluster aside and moves it into its place when it is whole, so that a making cut short is seen to
+ * be one.
+ */
 async function makeCluster(folder: string, data: string, bin: string): Promise<Remembered> {
   const aside = path.join(folder, UNFINISHED);
   const left = entriesOf(aside);
@@ -473,7 +483,10 @@ export async function throwAwayCluster(): Promise<Cluster> {
   };
 }
 
-/** A new folder for one run's data that root's `postgres` user can enter too, which mkdtemp's would not let it. */
+/**
+ * A new folder for one run's data that root's `postgres` user can enter too, which mkdtemp's would not let
+ * it.
+ */
 export function throwAwayFolder(): string {
   const folder = path.join(os.tmpdir(), `tasche-${process.pid}-${randomBytes(4).toString('hex')}`);
   mkdirSync(folder, { mode: 0o755 });

@@ -32,7 +32,8 @@ interface DrillOptions {
 }
 
 /**
- * `./tasche drill`: three databases, two servers and two proxies on hosts of their own within this machine; each is killed or cut off at random
+ * `./tasche drill`: three databases, two servers and two proxies on hosts of their own within this machine;
+ * each is killed or cut off at random
  * moments while clients work, and what became of their work is counted.
  */
 export async function drill({ rounds, seed, only = '' }: DrillOptions): Promise<void> {

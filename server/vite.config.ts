@@ -5,7 +5,10 @@ import { defineConfig, type Plugin } from 'vite';
 const here = import.meta.dirname;
 const out = path.join(here, 'dist');
 
-/** What a worker thread runs is named by its file and imported by nobody: it is built too, and named as it is called then. */
+/**
+ * What a worker thread runs is named by its file and imported by nobody: it is built too, and named as it
+ * is called then.
+ */
 function threads(): Plugin {
   const started = /new URL\('(\.[^']+)\.ts', import\.meta\.url\)/g;
   return {
@@ -37,7 +40,10 @@ function demoFiles(): Plugin {
   };
 }
 
-/** The server as plain JavaScript. Every module keeps its place, so that what lies beside it is found as in the sources. */
+/**
+ * The server as plain JavaScript. Every module keeps its place, so that what lies beside it is found as in
+ * the sources.
+ */
 export default defineConfig({
   root: here,
   plugins: [threads(), demoFiles()],

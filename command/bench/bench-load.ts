@@ -18,7 +18,9 @@ async function readAtOnce(address: string, ids: LargeIds): Promise<void> {
   const requests = Array.from({ length: OF_EACH }, (_one, i) =>
     reads.map(({ path }) => ({ method: 'GET' as const, path: `/api${path(i)}` })),
   ).flat();
-  /** Each client is a run of its own, begun a little after the one before: together they would ask in step. */
+  /**
+   * Each client is a run of its own, begun a little after the one before: together they would ask in step.
+   */
   const run = async (perSecond: number | undefined) => {
     const times: number[] = [];
     let notAnswered = 0;

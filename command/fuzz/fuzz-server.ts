@@ -2,7 +2,8 @@ import path from 'node:path';
 import type * as startServerModule from '../../server/src/start-server.js';
 
 /**
- * A server of its own for the fuzzer and benchmarks: no web part; says how much memory it holds when asked. Where a folder of built modules
+ * A server of its own for the fuzzer and benchmarks: no web part; says how much memory it holds when asked.
+ * Where a folder of built modules
  * is named, it is the server as built.
  */
 const [databaseUrl, ownerUrl, port, built] = process.argv.slice(2);

@@ -216,7 +216,10 @@ const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/nothing' },
 ];
 
-/** The next request: a route, its ids, parameters and body, some of them replaced by what should not be there. */
+/**
+ * The next request: a route, its ids, parameters and body, some of them replaced by what should not be
+ * there.
+ */
 export function fuzzRequest(chance: Chance, ids: KnownIds): FuzzRequest {
   const route = chance.one(ROUTES);
   const path = route.path.replace(/:(\w+)/g, (_all, name: string) =>

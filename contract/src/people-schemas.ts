@@ -154,7 +154,10 @@ export interface SignedInView {
   playerIds: readonly string[] | null;
   /** Every workspace they belong to. */
   workspaces: readonly { id: string; name: string; role: Role }[];
-  /** How the server knows: by a browser's session, by a token, or because everybody at this machine is let in (demo). */
+  /**
+   * How the server knows: by a browser's session, by a token, or because everybody at this machine is let
+   * in (demo).
+   */
   means: 'session' | 'token' | 'machine';
   /** Goes back with everything that is written. */
   csrf: string | null;

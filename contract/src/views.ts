@@ -48,7 +48,10 @@ export interface PlayerView {
   hand: Hand;
   distanceUnit: DistanceUnit;
   notes: string;
-  /** Stated by the player or rep; a plus handicap is negative. Null where nobody said: it is then read off the clubs. */
+  /**
+   * Stated by the player or rep; a plus handicap is negative. Null where nobody said: it is then read off
+   * the clubs.
+   */
   handicap: number | null;
   gapSettings: Partial<GapSettings>;
   /** The air this player's carries are known in; null is the usual one (calm, 21 C, sea level). */
@@ -251,7 +254,9 @@ export interface RosterBench {
   builtOn: string | null;
   /** The day of the oldest loft reading of the gamer; null where a club of it was never on a gauge. */
   checkedOn: string | null;
-  /** Clubs of the gamer whose carry was taken before they were changed, and those whose carry nobody knows. */
+  /**
+   * Clubs of the gamer whose carry was taken before they were changed, and those whose carry nobody knows.
+   */
   stale: number;
   unknown: number;
 }
@@ -291,7 +296,10 @@ export interface GaugedLoft {
   deg: number;
 }
 
-/** A time a club was in the gamer bag; `to` is null while it still is, `from` where nobody wrote down since when. Moments. */
+/**
+ * A time a club was in the gamer bag; `to` is null while it still is, `from` where nobody wrote down since
+ * when. Moments.
+ */
 export interface ClubStint {
   clubId: string;
   clubName: string;

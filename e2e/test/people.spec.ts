@@ -6,7 +6,8 @@ import { expect, test, type Browser, type Page } from '@playwright/test';
 import { choose, newPlayer } from './workbench';
 
 /**
- * Who gets in, on a server that is started as its users start it, without demo data: the first person, invitations, roles,
+ * Who gets in, on a server that is started as its users start it, without demo data: the first person,
+ * invitations, roles,
  * sessions that are ended, second factors, passkeys, sharing. One server for all of them, one job each.
  */
 test.describe.configure({ mode: 'serial' });

@@ -2,7 +2,8 @@ import { BadSetting, readSettings } from './server-settings.js';
 import { startServer } from './start-server.js';
 
 /**
- * The server alone, as built, for machines where a service manager starts it: `node server/dist/server/src/main.js`, told by its environment
+ * The server alone, as built, for machines where a service manager starts it: `node
+ * server/dist/server/src/main.js`, told by its environment
  * where everything is. The web part is served from the folder TASCHE_WEB names.
  */
 async function main(): Promise<void> {

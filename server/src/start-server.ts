@@ -43,7 +43,10 @@ export interface ServerOptions {
   hosts?: readonly string[];
 }
 
-/** A machine that has just started may stand still for longer than a request should wait: its first connection is tried a few times. */
+/**
+ * A machine that has just started may stand still for longer than a request should wait: its first
+ * connection is tried a few times.
+ */
 const FIRST_TRIES = 5;
 async function patiently(work: () => Promise<void>): Promise<void> {
   for (let tried = 1; ; tried++) {

@@ -10,7 +10,8 @@ import { MIGRATION_NAMES, migrate, openDatabase, roleIn } from '../src/database/
 import { workbenchIn } from './workbench.js';
 
 /**
- * The demo as each version before this one kept it, by that version's last commit and pg_dump; migration-004.sql is one player, looked at
+ * The demo as each version before this one kept it, by that version's last commit and pg_dump;
+ * migration-004.sql is one player, looked at
  * closely in old-folder.test.ts.
  */
 const FOLDER = path.join(import.meta.dirname, 'old-data');
@@ -118,7 +119,8 @@ describe('a migration that fails', () => {
     load('drop schema public cascade; create schema public;');
     load(gunzipSync(readFileSync(path.join(FOLDER, 'migration-013.sql.gz'))));
     const before = await counts();
-    // In the way of the next migration, which makes a table of that name; what it does before that has to go too.
+    // In the way of the next migration, which makes a table of that name; what it does before that has to
+    // go too.
     load('create table audit_entry (id integer)');
     await expect(migrate(cluster.ownerUrl, roleIn(cluster.url))).rejects.toThrow(/audit_entry/);
     expect(await counts()).toEqual(before);

@@ -75,7 +75,10 @@ const sheetOf = async (by: Browser, playerId: string) =>
   (await by.get(`/players/${playerId}/sheet`).expect(200)).body as SheetView;
 
 const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g;
-/** The same text with every id named by the order in which ids first stand in it, so that two that differ by their ids alone are equal. */
+/**
+ * The same text with every id named by the order in which ids first stand in it, so that two that differ by
+ * their ids alone are equal.
+ */
 function withoutIds(value: unknown): unknown {
   const seen = new Map<string, string>();
   return JSON.parse(

@@ -50,8 +50,10 @@ export interface LaunchMonitor {
 }
 
 /**
- * A launch monitor that makes its balls up, at the same line a real one would be at: keeps every ball until it is acknowledged, sends what is
- * not when it is asked to resume, and gets things wrong as real ones do. It counts from 1 within a session of its own each time it is started.
+ * A launch monitor that makes its balls up, at the same line a real one would be at: keeps every ball until
+ * it is acknowledged, sends what is
+ * not when it is asked to resume, and gets things wrong as real ones do. It counts from 1 within a session
+ * of its own each time it is started.
  */
 export async function startLaunchMonitor({
   port,

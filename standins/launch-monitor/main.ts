@@ -1,7 +1,10 @@
 import { parseArgs } from 'node:util';
 import { NO_FAULTS, USUAL_FAULTS, startLaunchMonitor } from './launch-monitor.js';
 
-/** The simulated launch monitor as a program of its own: `--port`, `--host`, `--device`, `--seed`, `--every` milliseconds between balls, `--faultless`. */
+/**
+ * The simulated launch monitor as a program of its own: `--port`, `--host`, `--device`, `--seed`, `--every`
+ * milliseconds between balls, `--faultless`.
+ */
 const { values } = parseArgs({
   options: {
     port: { type: 'string', default: '0' },

@@ -19,7 +19,10 @@ export interface MailStandIn {
 const MAX_LETTERS = 1000;
 const MAX_LETTER_BYTES = 100_000;
 
-/** A mail service that delivers nothing: it takes letters by SMTP and keeps them. @param refuses every letter */
+/**
+ * A mail service that delivers nothing: it takes letters by SMTP and keeps them. @param refuses every
+ * letter
+ */
 export async function startMail({
   port,
   refuses = false,

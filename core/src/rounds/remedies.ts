@@ -55,7 +55,10 @@ interface RemedyRequest {
   leftOut: readonly LadderClub[];
   /** Strokes a round of a bag, what a change has to be worth left out (see `costOfBag`). */
   costOf: (clubs: readonly LadderClub[]) => number;
-  /** Strokes a round that a club put in must be worth where no step is at fault; what tells two bags apart where nothing is said. */
+  /**
+   * Strokes a round that a club put in must be worth where no step is at fault; what tells two bags apart
+   * where nothing is said.
+   */
   changeStrokes?: number;
   /** How the bag is judged. */
   options?: GapOptions;
@@ -71,7 +74,10 @@ interface RemedyRequest {
   kinds?: readonly RemedyKind[];
 }
 
-/** Half-degree steps are what a bench can hold; one degree is within what most heads allow. Common practice, no source. */
+/**
+ * Half-degree steps are what a bench can hold; one degree is within what most heads allow. Common practice,
+ * no source.
+ */
 const BENDS_DEG = [-1, -0.5, 0.5, 1] as const;
 const SLEEVE_DEG = [-1, 1] as const;
 const SLEEVED: readonly ClubKind[] = ['driver', 'fairway', 'hybrid'];
@@ -101,10 +107,14 @@ interface Way {
 }
 
 /**
- * The best remedy of each kind for a bag, cheapest kind first. One is given only where it costs no stroke, leaves the bag no worse by its own
- * report (faults, looks, then evenness), and mends the widest step at fault; where none is, it must gain more than a tie. The two ends of the
- * ladder stay: a bag without them is more even only because it is shorter. Nothing at all is an answer too. What is bent, turned or bought
- * carries what the model says; a club whose carry nobody has told is measured first: it is neither turned nor hit softer nor, without a step at fault, bent.
+ * The best remedy of each kind for a bag, cheapest kind first. One is given only where it costs no stroke,
+ * leaves the bag no worse by its own
+ * report (faults, looks, then evenness), and mends the widest step at fault; where none is, it must gain
+ * more than a tie. The two ends of the
+ * ladder stay: a bag without them is more even only because it is shorter. Nothing at all is an answer too.
+ * What is bent, turned or bought
+ * carries what the model says; a club whose carry nobody has told is measured first: it is neither turned
+ * nor hit softer nor, without a step at fault, bent.
  * @throws InvalidInputError
  */
 export function remedies({
@@ -248,7 +258,10 @@ export function remedies({
     );
   }
 
-  /** A club for the middle of each of the widest steps; where there is no room, in the place of the one that would be missed least. */
+  /**
+   * A club for the middle of each of the widest steps; where there is no room, in the place of the one that
+   * would be missed least.
+   */
   function buys(): Way[] {
     const steps = rungs
       .slice(1)

@@ -46,7 +46,8 @@ const HANDLERS: Handlers<CommandName> = {
 };
 
 /**
- * Does a change, whole or not at all. A change that was done already (its id is known) is answered, not done again.
+ * Does a change, whole or not at all. A change that was done already (its id is known) is answered, not
+ * done again.
  * @param report kept with the change, for whoever asks for it again
  * @throws HttpError
  */

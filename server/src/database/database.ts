@@ -117,7 +117,8 @@ const MAX_CONNECTIONS = 10;
 const ACQUIRE_MS = 2000;
 const CONNECT_MS = 2000;
 /**
- * Nothing waits for ever: the database ends a statement, a wait for a lock, a transaction that does nothing; and where
+ * Nothing waits for ever: the database ends a statement, a wait for a lock, a transaction that does
+ * nothing; and where
  * the database itself stands still, the driver gives up. Milliseconds.
  */
 const LIMITS: ConnectionLimits = {
@@ -134,7 +135,8 @@ class UnfitDatabase extends Error {
 }
 
 /**
- * Brings the tables up to date, as their owner. Safe to run from several servers at once: the second waits for the first.
+ * Brings the tables up to date, as their owner. Safe to run from several servers at once: the second waits
+ * for the first.
  * @param application the role the application works as, which is then given what it needs and no more
  * @throws UnfitDatabase when the role would walk past row-level security
  */
@@ -183,7 +185,9 @@ async function migrateWith(orm: MikroORM, application: string | undefined): Prom
   });
 }
 
-/** What the application may do: read and write rows, but neither change tables nor what was noted of people. */
+/**
+ * What the application may do: read and write rows, but neither change tables nor what was noted of people.
+ */
 function grantsTo(role: string): string[] {
   const to = `"${role.replaceAll('"', '""')}"`;
   return [

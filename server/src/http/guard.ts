@@ -19,7 +19,8 @@ export function scopeOf(request: Request): SignedIn {
 }
 
 /**
- * Stands before every route: finds the route in the list, finds out who asks, and refuses what they may not. Nothing
+ * Stands before every route: finds the route in the list, finds out who asks, and refuses what they may
+ * not. Nothing
  * behind it looks at a request that did not come through.
  */
 export function guard(orm: MikroORM, identify: Identify): RequestHandler[] {

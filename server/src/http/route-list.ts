@@ -2,10 +2,16 @@ import type { Right } from '@tasche/contract';
 import type { Request } from 'express';
 import type * as yup from 'yup';
 
-/** What a route asks of whoever calls it, beyond being signed in; "anybody" asks nothing, "self" an account of one's own. */
+/**
+ * What a route asks of whoever calls it, beyond being signed in; "anybody" asks nothing, "self" an account
+ * of one's own.
+ */
 export type Wanted = Right | 'anybody' | 'signed-in' | 'self';
 
-/** How often one person, one token, or one address where nobody is known, may call routes of that kind in a minute, at one server. */
+/**
+ * How often one person, one token, or one address where nobody is known, may call routes of that kind in a
+ * minute, at one server.
+ */
 export const CALLS_A_MINUTE = {
   /** Reads that take no longer than a look. */
   read: 1200,
@@ -33,7 +39,8 @@ const self = (about: string): RouteRule => ({ wants: 'self', calls: 'write', abo
 const owner = (about: string): RouteRule => ({ wants: 'people', calls: 'write', about });
 
 /**
- * Every route there is and who may call it. A route that is not here is not there: the guard refuses it before anything
+ * Every route there is and who may call it. A route that is not here is not there: the guard refuses it
+ * before anything
  * else looks at the request.
  */
 export const ROUTES = {

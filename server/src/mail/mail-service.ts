@@ -10,7 +10,9 @@ export interface Letter {
 
 /** Hands letters to whoever delivers them. */
 export interface MailService {
-  /** @returns whether it was taken; a letter that was not is nobody's fault who wrote it, and stops nothing */
+  /**
+   * @returns whether it was taken; a letter that was not is nobody's fault who wrote it, and stops nothing
+   */
   send(letter: Letter): Promise<boolean>;
   close(): void;
 }
@@ -21,7 +23,8 @@ const MAX_LETTER_CHARACTERS = 4000;
 
 /**
  * Sends by SMTP, to the one server its owner named.
- * @param address `smtp://host:port`, or `smtps://` for one that begins with TLS; a name and password may stand in it
+ * @param address `smtp://host:port`, or `smtps://` for one that begins with TLS; a name and password may
+ * stand in it
  * @param from e-mail address the letters come from
  */
 export function mailThrough(address: string, from: string, log: Logger): MailService {

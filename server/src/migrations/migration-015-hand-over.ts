@@ -1,7 +1,8 @@
 import { Migration } from '@mikro-orm/migrations';
 
 /**
- * Links that take a player to another workspace. And a column that came into the first migration after folders had been made by it: those of
+ * Links that take a player to another workspace. And a column that came into the first migration after
+ * folders had been made by it: those of
  * 24 November 2026 have none.
  */
 export class Migration015HandOver extends Migration {

@@ -16,7 +16,8 @@ export interface DeviceInSession {
 }
 
 /**
- * What tells a ball from every other: device, session, number and moment. A device that counts from 1 again within one
+ * What tells a ball from every other: device, session, number and moment. A device that counts from 1 again
+ * within one
  * session gives the same numbers at other moments, and they are other balls.
  */
 export function monitorKey({ device, deviceSession }: DeviceInSession, number: number, at: string): string {
@@ -24,7 +25,8 @@ export function monitorKey({ device, deviceSession }: DeviceInSession, number: n
 }
 
 /**
- * The number up to which every ball of a device's session is here, kept or set aside. A gap, or one number far too high,
+ * The number up to which every ball of a device's session is here, kept or set aside. A gap, or one number
+ * far too high,
  * makes it send again from the gap; what is known already is passed over.
  */
 export async function knownUpTo(
@@ -59,7 +61,10 @@ export async function noteBall(
   return rows.length > 0;
 }
 
-/** Keeps a ball in the live session, once however often it is sent. With no live session, or no club to give it to, it is set aside. */
+/**
+ * Keeps a ball in the live session, once however often it is sent. With no live session, or no club to give
+ * it to, it is set aside.
+ */
 export async function takeStrike(
   em: EntityManager,
   workspaceId: string,

@@ -11,7 +11,10 @@ const MAX_NAMED_PLAYERS = 60;
 const MAX_SUMMARY = 400;
 const FIRST_WAIT_MS = 500;
 const LONGEST_WAIT_MS = 10_000;
-/** A connection that was cut says nothing, as one where nothing happens does: it is asked so often, and has so long to answer. */
+/**
+ * A connection that was cut says nothing, as one where nothing happens does: it is asked so often, and has
+ * so long to answer.
+ */
 const ASKED_EVERY_MS = 4000;
 const ANSWERS_WITHIN_MS = 3000;
 
@@ -55,7 +58,8 @@ export async function tellOfChange(
 }
 
 /**
- * Listens to the database on a connection of its own, taken up again when it is lost. News that went by meanwhile is not lost on anybody:
+ * Listens to the database on a connection of its own, taken up again when it is lost. News that went by
+ * meanwhile is not lost on anybody:
  * listeners also look by themselves now and then, and whoever is connected anew is told to.
  */
 export function listenForNews(databaseUrl: string, log: Logger): News {

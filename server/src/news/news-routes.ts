@@ -23,7 +23,9 @@ export const newsAsks: Asks = {
   'GET /news': { answers: 'text/event-stream' },
 };
 
-/** What others change, as server-sent events. Nothing is caught up with: a page that comes back reads anew. */
+/**
+ * What others change, as server-sent events. Nothing is caught up with: a page that comes back reads anew.
+ */
 export function newsRoutes({ news, identify, scopeOf }: RouteContext): Router {
   const router = Router();
 

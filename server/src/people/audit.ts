@@ -2,7 +2,10 @@ import type { AuditView, Page } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { Request } from 'express';
 
-/** What is noted apart from the changes. Nothing that was noted is ever changed: the application may only add. */
+/**
+ * What is noted apart from the changes. Nothing that was noted is ever changed: the application may only
+ * add.
+ */
 export type AuditedEvent =
   | 'signed in'
   | 'sign-in refused'

@@ -28,7 +28,10 @@ declare module 'express-session' {
 }
 
 const HOUR_MS = 3_600_000;
-/** How long a session may stand still, and stand at all; longer on a device of one's own (OWASP ASVS 4.0.3, 3.3.2). */
+/**
+ * How long a session may stand still, and stand at all; longer on a device of one's own (OWASP ASVS 4.0.3,
+ * 3.3.2).
+ */
 const LIMITS = {
   usual: { idleMs: 2 * HOUR_MS, allMs: 12 * HOUR_MS },
   stay: { idleMs: 14 * 24 * HOUR_MS, allMs: 30 * 24 * HOUR_MS },
@@ -54,7 +57,10 @@ export interface BrowserSessions {
   close(): Promise<void>;
 }
 
-/** @param given signs the cookies, where one is given; all servers share it. Else it is one the database keeps. */
+/**
+ * @param given signs the cookies, where one is given; all servers share it. Else it is one the database
+ * keeps.
+ */
 export async function browserSessions(databaseUrl: string, given?: string): Promise<BrowserSessions> {
   const pool = new pg.Pool({
     connectionString: databaseUrl,

@@ -33,7 +33,8 @@ export async function identityOf(orm: MikroORM, personId: string): Promise<Ident
 }
 
 /**
- * Finds out who asks: by a token, by the browser's session, or, where everybody at this machine is let in, by that.
+ * Finds out who asks: by a token, by the browser's session, or, where everybody at this machine is let in,
+ * by that.
  * A session that was ended lets nobody in, at this machine neither.
  * @param machine whoever sits at this machine; left out where people sign in
  */
@@ -76,7 +77,10 @@ async function byToken(orm: MikroORM, bearer: string): Promise<SignedIn> {
   };
 }
 
-/** Somebody in the workspace they are in, or in the first that is theirs where they no longer belong to that one. */
+/**
+ * Somebody in the workspace they are in, or in the first that is theirs where they no longer belong to that
+ * one.
+ */
 async function placeOf(
   orm: MikroORM,
   personId: string,

@@ -132,7 +132,8 @@ async function reset(
   const id = link.personId!;
   await tellOf(em, { personId: id, workspaceId: link.workspaceId!, key: link.keyHash });
   const person = await em.findOneOrFail(Person, { id });
-  // They may have joined another workspace since the link was made: an owner of one does not get into another by it.
+  // They may have joined another workspace since the link was made: an owner of one does not get into
+  // another by it.
   if (link.madeBy !== BY_THE_SERVER && (await em.count(Membership, { personId: id })) > 1)
     throw ruleBroken(RESET_ELSEWHERE);
   Object.assign(person, { passwordHash, codeSecret: null, codeStep: 0, recoveryCodes: [] });

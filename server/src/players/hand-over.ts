@@ -60,7 +60,9 @@ export function handOverRoutes({ orm, scopeOf }: RouteContext): Router {
   return router;
 }
 
-/** In one transaction: read where the player is, deleted there where it is for good, written where it goes. */
+/**
+ * In one transaction: read where the player is, deleted there where it is for good, written where it goes.
+ */
 async function take(
   em: EntityManager,
   request: Request,

@@ -10,7 +10,8 @@ type Row = Record<string, unknown> & { id?: string };
 type Rows = Record<Table, Row[]>;
 
 /**
- * Where the rows of a player are, in an order in which they can be written; `?` is the player's id. What the database
+ * Where the rows of a player are, in an order in which they can be written; `?` is the player's id. What
+ * the database
  * counts or works out itself (`counted`) it does anew where they go.
  */
 const TABLES = {
@@ -55,7 +56,8 @@ function where(table: Table, playerId: string): [string, string[]] {
 }
 
 /**
- * Everything of a player, as it stands in the workspace the transaction is in: with its history, of changes only what they did to this player.
+ * Everything of a player, as it stands in the workspace the transaction is in: with its history, of changes
+ * only what they did to this player.
  * @throws HttpError 422 where there is more than can be carried
  */
 export async function readPlayerRows(em: EntityManager, playerId: string): Promise<Rows> {
@@ -141,7 +143,8 @@ function roundsOf(event: Row): { id: string; courseId: string; day: string }[] {
 }
 
 /**
- * Writes a player's rows into the workspace the transaction is in now, under ids of their own. An event or a course that is there already, by its
+ * Writes a player's rows into the workspace the transaction is in now, under ids of their own. An event or
+ * a course that is there already, by its
  * name and days, is used; others come along.
  * @returns the player's new id
  */
@@ -227,7 +230,10 @@ async function placePlayed(
   return { courses: freshCourses, events: freshEvents };
 }
 
-/** A batch at a time, so that others have a turn in between. @param textOf some rows as the JSON they are written from */
+/**
+ * A batch at a time, so that others have a turn in between. @param textOf some rows as the JSON they are
+ * written from
+ */
 async function insert(
   em: EntityManager,
   workspaceId: string,
@@ -248,7 +254,8 @@ async function insert(
 }
 
 /**
- * Deletes everything of a player for good, in the workspace the transaction is in, but the bare row that links and what was noted hang on. Of
+ * Deletes everything of a player for good, in the workspace the transaction is in, but the bare row that
+ * links and what was noted hang on. Of
  * changes made to others too, what they did to others stays.
  */
 export async function deletePlayerRows(em: EntityManager, rows: Rows): Promise<void> {

@@ -48,7 +48,10 @@ export const ROSTER_REVISION_SQL = `
       from player where removed_at is null);
   end $$`;
 
-/** A page of the roster as JSON text, packed; made anew only when something of any player, or of what is played, was changed. */
+/**
+ * A page of the roster as JSON text, packed; made anew only when something of any player, or of what is
+ * played, was changed.
+ */
 export async function knownRosterText(
   orm: MikroORM,
   sight: Sight,

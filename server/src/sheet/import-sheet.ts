@@ -117,7 +117,10 @@ function commandsOf(plan: ImportPlan, { playerId }: ImportRequest): Command[] {
   ];
 }
 
-/** A locker document brings histories: readings already known are left alone, whole clubs and bags that are missing are added. */
+/**
+ * A locker document brings histories: readings already known are left alone, whole clubs and bags that are
+ * missing are added.
+ */
 async function planJson(
   orm: MikroORM,
   scope: Scope,

@@ -52,13 +52,17 @@ interface StrikeImportRequest {
 const MAX_LINES = 2 * MAX_FILE_ROWS;
 /** Rows sent to the database at once. */
 const BATCH = 2000;
-/** Rows read without letting the sockets have a turn: the batch on its way to the database moves on only then. */
+/**
+ * Rows read without letting the sockets have a turn: the batch on its way to the database moves on only
+ * then.
+ */
 const ROWS_A_TURN = 500;
 /** A row that says this much of a ball, or when it was hit, is that ball and no other. */
 const TELLING_PARTS = 4;
 
 /**
- * Takes in a launch monitor's file: one transaction, one change, a session for each day. Sent again under the same id, it is
+ * Takes in a launch monitor's file: one transaction, one change, a session for each day. Sent again under
+ * the same id, it is
  * answered with the first report.
  * @throws HttpError, yup.ValidationError
  */
@@ -168,7 +172,10 @@ export async function importStrikes(
   });
 }
 
-/** What tells a ball of a file from every other. Where too little is said of it, it is the second of its kind, the third. */
+/**
+ * What tells a ball of a file from every other. Where too little is said of it, it is the second of its
+ * kind, the third.
+ */
 function keyOf(
   { time, given }: StrikeRow,
   label: string,
@@ -218,7 +225,10 @@ class Tally {
     readonly order: StrikeImportOrder,
   ) {}
 
-  /** The club a label is: as the person said, or as it looks while nobody has; null where its rows are left out. */
+  /**
+   * The club a label is: as the person said, or as it looks while nobody has; null where its rows are left
+   * out.
+   */
   matchOf(label: string, key: string): ClubMatch {
     let entry = this.#labels.get(key);
     if (!entry) {

@@ -14,13 +14,17 @@ export const EVENT_STATES = [
 ] as const;
 export type EventState = (typeof EVENT_STATES)[number];
 
-/** A check this long before the first day still counts for the event; one on tour is weekly. Common practice, no source. */
+/**
+ * A check this long before the first day still counts for the event; one on tour is weekly. Common
+ * practice, no source.
+ */
 const CHECKED_WITHIN_DAYS = 7;
 
 type Known = Pick<RosterEntry, 'player' | 'bench' | 'nextPlan'>;
 
 /**
- * Planned when every round has its bag, built when no ticket is open, checked when every club of the gamer was on the gauge since the last of them was done and
+ * Planned when every round has its bag, built when no ticket is open, checked when every club of the gamer
+ * was on the gauge since the last of them was done and
  * in the week before, travelled when the trip there or the event has begun.
  * @param today YYYY-MM-DD
  */

@@ -10,7 +10,8 @@ export const GROUPINGS = [
 export type Grouping = (typeof GROUPINGS)[number]['value'];
 
 /**
- * Groups in the order of what is in them, of states the least first; one without a name where nothing is grouped.
+ * Groups in the order of what is in them, of states the least first; one without a name where nothing is
+ * grouped.
  * @param today YYYY-MM-DD
  */
 export function grouped<E extends RosterEntry>(
@@ -29,7 +30,9 @@ export function grouped<E extends RosterEntry>(
   return by === 'state' ? found.sort((a, b) => place(a) - place(b)) : found;
 }
 
-/** Whether a player's things were changed since yesterday began where the reader is. @param today YYYY-MM-DD */
+/**
+ * Whether a player's things were changed since yesterday began where the reader is. @param today YYYY-MM-DD
+ */
 export function changedSinceYesterday(
   { lastChange }: Pick<RosterEntry, 'lastChange'>,
   today: string,
