@@ -64,3 +64,5 @@ export * from './ticket-schemas.js';
 export * from './wish-schemas.js';
 export * from './roles.js';
 export * from './people-schemas.js';
+export * from './player-file.js';
+export * from './read-player-file.js';

@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { readFileSync, readdirSync } from 'node:fs';
 import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
@@ -106,6 +107,18 @@ describe('a data folder of every earlier version', () => {
         ]);
         await bench.undo(change.id).expect(200);
         expect((await bench.sheet(player.id)).player.notes).toBe(sheet.player.notes);
+        // Whatever that version wrote is good enough for a file, and comes in again.
+        const file = (await bench.http.get(`/api/players/${player.id}/player.jsonl`).expect(200))
+          .body as Buffer;
+        const { body } = await bench.http
+          .post(`/api/players/from-file?changeId=${randomUUID()}`)
+          .set('content-type', 'application/octet-stream')
+          .send(file)
+          .expect(200);
+        const copy = await bench.sheet((body as { playerId: string }).playerId);
+        expect(copy.clubs.map(({ name, spec }) => ({ name, spec }))).toEqual(
+          sheet.clubs.map(({ name, spec }) => ({ name, spec })),
+        );
       }
       await bench.http.get('/api/circuit').expect(200);
     } finally {

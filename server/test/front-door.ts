@@ -31,9 +31,12 @@ export class Browser {
   }
 
   post(path: string, body: object = {}): request.Test {
-    const asked = this.sent(request(this.app).post(`/api${path}`));
-    if (this.csrf !== null) asked.set('x-csrf-token', this.csrf);
-    return asked.send(body);
+    return this.written(path).send(body);
+  }
+
+  /** Posts a file. */
+  send(path: string, file: string): request.Test {
+    return this.written(path).set('content-type', 'application/octet-stream').send(file);
   }
 
   /** Posts and keeps whom the answer says is signed in. */
@@ -48,6 +51,11 @@ export class Browser {
 
   signIn(email: string, password = PASSWORD, more: object = {}): Promise<SignedInView> {
     return this.enter('/sign-in', { email, password, ...more });
+  }
+
+  private written(path: string): request.Test {
+    const asked = this.sent(request(this.app).post(`/api${path}`));
+    return this.csrf === null ? asked : asked.set('x-csrf-token', this.csrf);
   }
 
   private sent(asked: request.Test): request.Test {

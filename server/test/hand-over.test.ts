@@ -1,69 +1,21 @@
 import { randomUUID } from 'node:crypto';
-import type { EventView, Page, PlanView, SheetView } from '@tasche/contract';
-import type { MikroORM } from '@mikro-orm/postgresql';
-import { pino } from 'pino';
+import type { EventView, Page, PlanView } from '@tasche/contract';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { throwAwayCluster, type Cluster } from '../../command/cluster.js';
-import { asTableOwner, migrate, openDatabase, roleIn } from '../src/database/database.js';
-import { loadDemo } from '../src/demo/load-demo.js';
-import { createApp } from '../src/http/app.js';
-import { browserSessions, type BrowserSessions } from '../src/people/browser-sessions.js';
-import { identifyBy } from '../src/people/identify.js';
-import { FailedTries } from '../src/people/sign-in.js';
-import { firstPersonLink } from '../src/workspaces/first-workspace.js';
 import { Browser, PASSWORD, keyOf } from './front-door.js';
+import { DAVOR, DEMO, twoWorkspaces, type TwoWorkspaces } from './two-workspaces.js';
+import { everything, sheetOf, withoutIds } from './whole-player.js';
 
-/** The demo's workspace and its owner, and an owner of another workspace on the same server. */
-const DEMO = '7a5c4e00-0000-4000-8000-00000000de30';
-const DAVOR = '7a5c4e00-0001-4000-8000-000000000000';
 const MAREN = '7a5c4e00-0002-4000-8000-000000000000';
-let cluster: Cluster;
-let orm: MikroORM;
-let sessions: BrowserSessions;
+let server: TwoWorkspaces;
 let rep: Browser;
 let other: Browser;
 
 beforeAll(async () => {
-  cluster = await throwAwayCluster();
-  await migrate(cluster.ownerUrl, roleIn(cluster.url));
-  orm = await openDatabase(cluster.url);
-  await loadDemo(orm);
-  sessions = await browserSessions(cluster.url, 'a secret of this test');
-  const app = createApp({
-    orm,
-    identify: identifyBy(orm),
-    people: { sessions, tries: new FailedTries(sessions.pool) },
-    proxies: ['loopback'],
-    log: pino({ level: process.env.LOUD ?? 'silent' }),
-  });
-  rep = new Browser(app);
-  other = new Browser(app, '198.51.100.8');
-  const link = await asTableOwner(cluster.ownerUrl, (owner) =>
-    firstPersonLink(owner, DEMO, 'https://van.example'),
-  );
-  await rep.enter('/links/use', {
-    key: keyOf(link!),
-    name: 'Jonas',
-    email: 'jonas@van.example',
-    password: PASSWORD,
-  });
-  // Somebody else, who owns a workspace of their own.
-  const { body } = await rep
-    .post('/people/invite', { name: 'Ida', email: 'ida@fjord.example', role: 'caddie' })
-    .expect(200);
-  await other.enter('/links/use', {
-    key: keyOf((body as { url: string }).url),
-    name: 'Ida',
-    password: PASSWORD,
-  });
-  await other.enter('/workspaces', { name: 'Fjord van' });
+  server = await twoWorkspaces();
+  ({ rep, other } = server);
 });
-afterAll(async () => {
-  await sessions?.close();
-  await orm?.close(true);
-  cluster?.stop();
-});
+afterAll(() => server?.close());
 
 const offered = async (playerId: string, how: 'copy' | 'move') =>
   keyOf(
@@ -71,76 +23,6 @@ const offered = async (playerId: string, how: 'copy' | 'move') =>
   );
 const taken = async (key: string, by = other) =>
   ((await by.post('/links/take', { key }).expect(200)).body as { playerId: string }).playerId;
-const sheetOf = async (by: Browser, playerId: string) =>
-  (await by.get(`/players/${playerId}/sheet`).expect(200)).body as SheetView;
-
-const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g;
-/**
- * The same text with every id named by the order in which ids first stand in it, so that two that differ by
- * their ids alone are equal.
- */
-function withoutIds(value: unknown): unknown {
-  const seen = new Map<string, string>();
-  return JSON.parse(
-    JSON.stringify(value).replace(UUID, (id) => {
-      if (!seen.has(id)) seen.set(id, `id ${seen.size + 1}`);
-      return seen.get(id)!;
-    }),
-  ) as unknown;
-}
-
-/** Everything somebody can read of a player, page by page, without what differs by design. */
-async function everything(by: Browser, playerId: string): Promise<Record<string, unknown>> {
-  const { lastChange, revision, ...sheet } = (await sheetOf(by, playerId)) as SheetView & {
-    revision: unknown;
-  };
-  expect(revision).toBeGreaterThan(0);
-  expect(lastChange).not.toBeNull();
-  const pages = async (path: string) => {
-    const rows: unknown[] = [];
-    for (let next: string | null = ''; next !== null;) {
-      const [name] = path === 'changes' ? ['before'] : ['after'];
-      const page = (
-        await by
-          .get(`/players/${playerId}/${path}?limit=200${next && `&${name}=${encodeURIComponent(next)}`}`)
-          .expect(200)
-      ).body as Page<unknown>;
-      rows.push(...page.rows);
-      next = page.next;
-    }
-    return rows;
-  };
-  const readings = [];
-  for (const { id } of sheet.clubs)
-    readings.push(
-      (await by.get(`/clubs/${id}/readings?limit=200`).expect(200)).body as Page<{ changeId?: string }>,
-    );
-  const days = [];
-  for (const day of ['2026-09-30', '2026-10-15', '2026-11-20'])
-    days.push((await by.get(`/players/${playerId}/day?day=${day}`).expect(200)).body as unknown);
-  const changes = (
-    (await pages('changes')) as { at: string; who: string; summary: string; undone: boolean }[]
-  )
-    .filter(({ summary }) => !/(taken over|handed over)/.test(summary))
-    .map(({ at, who, summary, undone }) => ({ at, who, summary, undone }))
-    .sort((a, b) => (a.at + a.summary).localeCompare(b.at + b.summary));
-  const { strikes, builds } = (await by.get(`/players/${playerId}/strikes`).expect(200)).body as {
-    strikes: unknown[];
-    builds: { builtOn: string; spec: object }[];
-  };
-  const built = (one: { builtOn: string; spec: object }) => one.builtOn + JSON.stringify(one.spec);
-  builds.sort((a, b) => built(a).localeCompare(built(b)));
-  return {
-    sheet: { ...sheet, player: { ...sheet.player, archived: false } },
-    sessions: await pages('sessions'),
-    readings,
-    days,
-    changes,
-    strikes,
-    builds,
-  };
-}
-
 describe('a player who is copied to another workspace', () => {
   it('is there with everything: clubs, readings, bags, plans, sessions, shots, and who did what when', async () => {
     const copy = await taken(await offered(DAVOR, 'copy'));
@@ -236,7 +118,7 @@ describe('a player who is handed over for good', () => {
     expect(withoutIds((await everything(other, there)).sheet)).toEqual(withoutIds(before.sheet));
     await other.post('/links/take', { key }).expect(404);
 
-    const client = new pg.Client({ connectionString: cluster.backupUrl });
+    const client = new pg.Client({ connectionString: server.cluster.backupUrl });
     await client.connect();
     const left: Record<string, number> = {};
     for (const table of ['club', 'bag', 'plan', 'session', 'strike', 'ticket', 'wish', 'change'])

@@ -193,7 +193,7 @@ describe('a slow sender', () => {
   it('that falls silent is answered, and leaves no file', async () => {
     const app = express();
     app.post('/', async (sent, response) => {
-      await receiveFile(sent, { bytes: 1000, totalMs: 5000, silenceMs: 150 }).then(
+      await receiveFile(sent, { bytes: 1000, totalMs: 5000, silenceMs: 150, advice: '' }).then(
         async (received) => {
           await received.remove();
           response.sendStatus(200);

@@ -10,6 +10,7 @@ import { changeRoutes } from '../changes/routes.js';
 import { scheduleRoutes } from '../schedule/routes.js';
 import { planRoutes } from '../plans/routes.js';
 import { handOverRoutes } from '../players/hand-over.js';
+import { playerFileRoutes } from '../players/player-file-routes.js';
 import { playerRoutes } from '../players/routes.js';
 import { sessionRoutes } from '../sessions/routes.js';
 import { sheetRoutes } from '../sheet/routes.js';
@@ -68,6 +69,7 @@ export function api(options: ApiOptions): Router {
   router.use(sessionRoutes(context), changeRoutes(context), gaugeRoutes(context));
   router.use(signInRoutes(context), passkeyRoutes(context), accountRoutes(context), peopleRoutes(context));
   router.use(shareRoutes(context), tokenRoutes(context), newsRoutes(context), handOverRoutes(context));
+  router.use(playerFileRoutes(context));
   router.use((_request, _response, next) => {
     next(new HttpError(404, { error: 'not-found', message: 'There is nothing at this address.' }));
   });

@@ -18,6 +18,7 @@ import { scheduleAsks } from '../schedule/routes.js';
 import { seasonAsks } from '../season/routes.js';
 import { sessionAsks } from '../sessions/routes.js';
 import { handOverAsks } from '../players/hand-over.js';
+import { playerFileAsks } from '../players/player-file-routes.js';
 import { shareAsks } from '../shares/routes.js';
 import { sheetAsks } from '../sheet/routes.js';
 import { strikeAsks } from '../strikes/routes.js';
@@ -37,6 +38,7 @@ export const ASKS: Asks = {
   ...changeAsks,
   ...gaugeAsks,
   ...handOverAsks,
+  ...playerFileAsks,
   ...historyAsks,
   ...newsAsks,
   ...passkeyAsks,

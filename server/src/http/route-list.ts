@@ -95,6 +95,17 @@ export const ROUTES = {
   'GET /players/:playerId/sheet.csv': taken('The spec sheet as CSV.'),
   'GET /players/:playerId/sheet.pdf': paper('The spec sheet as PDF.'),
   'GET /players/:playerId/locker.json': taken('Everything of a player, with its history.'),
+  'GET /players/:playerId/player.jsonl': {
+    wants: 'people',
+    calls: 'costly',
+    exports: true,
+    about: 'A player with everything, as a file.',
+  },
+  'POST /players/from-file': {
+    wants: 'people',
+    calls: 'costly',
+    about: 'A player’s file brought in, as another player.',
+  },
   'POST /players/:playerId/import': {
     wants: 'import',
     calls: 'costly',

@@ -87,7 +87,7 @@ async function take(
   const { name: fromName } = await em.findOneOrFail(Workspace, { id: from });
   if (link.purpose === 'move') {
     await deletePlayerRows(em, rows);
-    await tell(
+    await tellOfPlayer(
       em,
       from,
       playerId,
@@ -108,7 +108,7 @@ async function take(
   if ((await em.count(Player, { removedAt: null })) >= MAX_PLAYERS)
     throw ruleBroken(`A workspace has at most ${MAX_PLAYERS} players.`);
   const newPlayerId = await writePlayerRows(em, taker.workspaceId, rows, played);
-  await tell(
+  await tellOfPlayer(
     em,
     taker.workspaceId,
     newPlayerId,
@@ -126,23 +126,24 @@ async function take(
 }
 
 /** A change that says what happened; it does nothing itself, and there is nothing of it to take back. */
-async function tell(
+export async function tellOfPlayer(
   em: EntityManager,
   workspaceId: string,
   playerId: string,
   { who, personId, workspaceId: own }: SignedIn,
   summary: string,
+  { id = newId(), report = null }: { id?: string; report?: object | null } = {},
 ): Promise<void> {
   const recorder = new ChangeRecorder(em, workspaceId);
   await recorder.load('player', playerId);
   await finish(recorder, {
-    id: newId(),
+    id,
     who,
     personId: workspaceId === own ? personId : null,
     why: '',
     summary,
     playerId,
     undoesId: null,
-    report: null,
+    report,
   });
 }

@@ -1,4 +1,4 @@
-import { MAX_COURSES, MAX_EVENTS } from '@tasche/contract';
+import { MAX_COURSES, MAX_EVENTS, MAX_PLAYER_ROWS } from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import { rowDiffsOf, type Change } from '../changes/change.js';
@@ -6,13 +6,13 @@ import type { RowDiff } from '../changes/change-recorder.js';
 import { ruleBroken } from '../http/http-error.js';
 
 /** A row of the database, as JSON. */
-type Row = Record<string, unknown> & { id?: string };
-type Rows = Record<Table, Row[]>;
+export type Row = Record<string, unknown> & { id?: string };
+/** Everything of a player, by table. */
+export type PlayerRows = Record<Table, Row[]>;
 
 /**
  * Where the rows of a player are, in an order in which they can be written; `?` is the player's id. What
- * the database
- * counts or works out itself (`counted`) it does anew where they go.
+ * the database counts or works out itself (`counted`) it does anew where they go.
  */
 const TABLES = {
   player: { of: 'id = ?' },
@@ -42,8 +42,6 @@ const TABLES = {
 type Table = keyof typeof TABLES;
 const NAMES = Object.keys(TABLES) as Table[];
 
-/** Of all tables together; a player of ten busy years has fewer. */
-const MAX_ROWS = 200_000;
 /** What is said of a change where what it says is of others too. */
 const OF_SEVERAL = 'Something done to several players';
 /** Rows sent to the database at once. */
@@ -60,7 +58,7 @@ function where(table: Table, playerId: string): [string, string[]] {
  * only what they did to this player.
  * @throws HttpError 422 where there is more than can be carried
  */
-export async function readPlayerRows(em: EntityManager, playerId: string): Promise<Rows> {
+export async function readPlayerRows(em: EntityManager, playerId: string): Promise<PlayerRows> {
   let count = 0;
   for (const table of NAMES) {
     const [of, values] = where(table, playerId);
@@ -70,11 +68,11 @@ export async function readPlayerRows(em: EntityManager, playerId: string): Promi
     );
     count += row!.n;
   }
-  if (count > MAX_ROWS)
+  if (count > MAX_PLAYER_ROWS)
     throw ruleBroken(
-      `This player has ${count.toLocaleString('en')} rows; at most ${MAX_ROWS.toLocaleString('en')} are carried to another workspace.`,
+      `This player has ${count.toLocaleString('en')} rows; at most ${MAX_PLAYER_ROWS.toLocaleString('en')} are carried at once.`,
     );
-  const rows = {} as Rows;
+  const rows = {} as PlayerRows;
   for (const table of NAMES) {
     const { order, counted } = { order: 'id', counted: [], ...TABLES[table] };
     const [of, values] = where(table, playerId);
@@ -98,7 +96,7 @@ export async function readPlayerRows(em: EntityManager, playerId: string): Promi
   return rows;
 }
 
-function ownIds(rows: Rows): Set<string> {
+function ownIds(rows: PlayerRows): Set<string> {
   return new Set(NAMES.flatMap((table) => rows[table].flatMap(({ id }) => id ?? [])));
 }
 
@@ -113,13 +111,13 @@ function ofPlayer(change: Row, own: ReadonlySet<string>): RowDiff[] {
 }
 
 /** Courses and events of one workspace, as rows. */
-interface Played {
+export interface Played {
   courses: Row[];
   events: Row[];
 }
 
 /** The events a player's plans and tickets are for, and the courses they are played on. */
-export async function readPlayed(em: EntityManager, rows: Rows): Promise<Played> {
+export async function readPlayed(em: EntityManager, rows: PlayerRows): Promise<Played> {
   const ids = new Set(
     [...rows.plan, ...rows.ticket].flatMap(({ event_id }) => (event_id as string | null) ?? []),
   );
@@ -151,7 +149,7 @@ function roundsOf(event: Row): { id: string; courseId: string; day: string }[] {
 export async function writePlayerRows(
   em: EntityManager,
   workspaceId: string,
-  rows: Rows,
+  rows: PlayerRows,
   played: Played,
 ): Promise<string> {
   const ids = new Map<string, string>();
@@ -175,7 +173,7 @@ export async function writePlayerRows(
     session: (row) => ({ ...row, live: false }),
   };
   const write = (table: string, all: readonly Row[], change: (row: Row) => Row = (row) => row) =>
-    insert(em, workspaceId, table, all, (some) => moved(JSON.stringify(some.map(change))));
+    insert(em, workspaceId, table, all.map(change), (some) => moved(JSON.stringify(some)));
   await write('course', fresh.courses);
   await write('event', fresh.events);
   for (const table of NAMES) await write(table, rows[table], changed[table]);
@@ -258,7 +256,7 @@ async function insert(
  * links and what was noted hang on. Of
  * changes made to others too, what they did to others stays.
  */
-export async function deletePlayerRows(em: EntityManager, rows: Rows): Promise<void> {
+export async function deletePlayerRows(em: EntityManager, rows: PlayerRows): Promise<void> {
   const [player] = rows.player;
   const playerId = player!.id!;
   const own = ownIds(rows);

@@ -16,6 +16,8 @@ export interface ReceiveLimits {
   bytes: number;
   totalMs: number;
   silenceMs: number;
+  /** What to do with a file that is too large. */
+  advice: string;
 }
 
 /**
@@ -24,7 +26,7 @@ export interface ReceiveLimits {
  */
 export async function receiveFile(
   body: Readable,
-  { bytes, totalMs, silenceMs }: ReceiveLimits,
+  { bytes, totalMs, silenceMs, advice }: ReceiveLimits,
 ): Promise<ReceivedFile> {
   const folder = await mkdtemp(path.join(tmpdir(), 'tasche-received-'));
   const file = path.join(folder, 'file');
@@ -44,7 +46,7 @@ export async function receiveFile(
         late.abort();
       }, silenceMs);
       received += chunk.length;
-      done(received > bytes ? tooLarge(bytes) : null, chunk);
+      done(received > bytes ? tooLarge({ bytes, advice }) : null, chunk);
     },
   });
   try {
@@ -64,9 +66,9 @@ export async function receiveFile(
   }
 }
 
-export function tooLarge(bytes: number): HttpError {
+export function tooLarge({ bytes, advice }: Pick<ReceiveLimits, 'bytes' | 'advice'>): HttpError {
   return new HttpError(413, {
     error: 'too-large',
-    message: `That file is over ${bytes / 1e6} MB; nothing was taken. Split it, or export fewer sessions at once.`,
+    message: `That file is over ${Math.round(bytes / 1e6)} MB; nothing was taken. ${advice}`,
   });
 }

@@ -31,6 +31,7 @@ const RECEIVE: ReceiveLimits = {
   bytes: MAX_FILE_BYTES + MAX_ORDER_CHARACTERS,
   totalMs: 180_000,
   silenceMs: 10_000,
+  advice: 'Split it, or export fewer sessions at once.',
 };
 
 export const strikeAsks: Asks = {
@@ -67,7 +68,7 @@ export function strikeImportRoutes({ orm, metrics, scopeOf, scoped }: RouteConte
     const { take, changeId } = readQuery(request, importQuery);
     if (!request.is('application/octet-stream'))
       throw wrongType('application/octet-stream: the order as one line of JSON, then the file');
-    if (Number(request.headers['content-length'] ?? 0) > RECEIVE.bytes) throw tooLarge(MAX_FILE_BYTES);
+    if (Number(request.headers['content-length'] ?? 0) > RECEIVE.bytes) throw tooLarge(RECEIVE);
     const scope = await scopeOf(request);
     const received = await receiveFile(request, RECEIVE);
     try {

@@ -19,6 +19,7 @@ describe('what is kept to be read without a network', () => {
     ['/api/players/x/sheet', true],
     ['/api/circuit', true],
     ['/api/health', false],
+    ['/api/courses/x/forecast?from=2026-11-27&days=1', false],
     ['/api/sessions/x/live', false],
     ['/assets/index.js', false],
   ])('%s: %s', (path, kept) => {
