@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { rmSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { createServer } from 'node:net';
 import path from 'node:path';
 import { expect, test, type Browser, type Page } from '@playwright/test';
@@ -293,6 +294,35 @@ test('a link to a paper opens without an account until it is ended, and who open
   expect(ended?.status()).toBe(404);
 });
 
+test('a player is taken out as a file, and brought in again from it', async () => {
+  await owner.goto(`/players/${davor}/settings`);
+  const saving = owner.waitForEvent('download');
+  await owner.getByRole('link', { name: 'Take Davor Kolar out' }).click();
+  const saved = await saving;
+  expect(saved.suggestedFilename()).toBe('davor-kolar.jsonl');
+  const lines = (await readFile(await saved.path(), 'utf8')).trim().split('\n');
+  expect(lines.length).toBeGreaterThan(2);
+
+  await owner.goto('/roster');
+  await owner.getByRole('button', { name: 'Bring a player in…' }).click();
+  const file = owner.locator('input[type=file]');
+  const renamed = lines.map((line) => line.replace('"name":"Davor Kolar"', '"name":"Davor Kolar, again"'));
+  const asFile = (text: string) => ({
+    name: 'davor.jsonl',
+    mimeType: 'text/plain',
+    buffer: Buffer.from(text),
+  });
+  await file.setInputFiles(asFile(renamed.slice(0, -1).join('\n')));
+  await owner.getByRole('button', { name: 'Bring Davor Kolar, again in' }).click();
+  await expect(owner.getByRole('alert')).toContainText('it did not come whole');
+  await file.setInputFiles(asFile(renamed.join('\n')));
+  await owner.getByRole('button', { name: 'Bring Davor Kolar, again in' }).click();
+  await expect(owner.getByRole('heading', { name: /Davor Kolar, again/ })).toBeVisible();
+  await owner.goto('/roster');
+  await expect(owner.getByRole('heading', { name: 'Davor Kolar', exact: true })).toBeVisible();
+  await expect(owner.getByRole('heading', { name: 'Davor Kolar, again' })).toBeVisible();
+});
+
 test('a player is handed over to another workspace: its owner offers, the other takes, and there they are', async ({
   browser,
 }) => {
@@ -322,5 +352,5 @@ test('a player is handed over to another workspace: its owner offers, the other 
   await owner.goto('/account');
   await owner.getByRole('button', { name: /^Go to (?!Winter)/ }).click();
   await expect(owner.getByRole('heading', { name: 'Maren Tveit' })).toBeVisible();
-  await expect(owner.getByRole('heading', { name: 'Davor Kolar' })).toHaveCount(0);
+  await expect(owner.getByRole('heading', { name: 'Davor Kolar', exact: true })).toHaveCount(0);
 });

@@ -61,6 +61,15 @@ export function hungUp(response: Response): AbortSignal {
   return gone.signal;
 }
 
+/**
+ * Stops work whose outcome nobody waits for any more, so that what was cancelled is not done.
+ * @throws HttpError 408, which nobody reads
+ */
+export function stopIfHungUp(signal: AbortSignal): void {
+  if (signal.aborted)
+    throw new HttpError(408, { error: 'bad-input', message: 'Whoever asked hung up; nothing was taken.' });
+}
+
 /** A name as part of a file's name. */
 export function fileName(name: string): string {
   return (

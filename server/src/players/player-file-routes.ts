@@ -17,7 +17,15 @@ import { doneBefore } from '../changes/done-before.js';
 import { refreshSpecs } from '../clubs/refresh-specs.js';
 import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { readQuery } from '../http/read-query.js';
-import { fileName, idIn, required, wrongType, type RouteContext } from '../http/route-context.js';
+import {
+  fileName,
+  hungUp,
+  idIn,
+  stopIfHungUp,
+  required,
+  wrongType,
+  type RouteContext,
+} from '../http/route-context.js';
 import type { Asks } from '../http/route-list.js';
 import { note } from '../people/audit.js';
 import type { SignedIn } from '../people/scope.js';
@@ -37,7 +45,7 @@ const RECEIVE: ReceiveLimits = {
   advice: 'Between workspaces of one server a player is handed over instead.',
 };
 /** Rows checked before others have a turn. */
-const LINES_A_TURN = 200;
+const LINES_A_TURN = 50;
 
 export const playerFileAsks: Asks = {
   'GET /players/:playerId/player.jsonl': { answers: 'application/octet-stream' },
@@ -76,11 +84,16 @@ export function playerFileRoutes({ orm, scopeOf }: RouteContext): Router {
     if (!request.is('application/octet-stream')) throw wrongType('application/octet-stream: a player’s file');
     if (Number(request.headers['content-length'] ?? 0) > RECEIVE.bytes) throw tooLarge(RECEIVE);
     const scope = await scopeOf(request);
+    const signal = hungUp(response);
     const received = await receiveFile(request, RECEIVE);
     try {
-      const file = await readFile(received);
+      const file = await readFile(received, signal);
       response.json({
-        playerId: await inWorkspace(orm, scope, (em) => bringIn(em, request, scope, changeId, file)),
+        playerId: await inWorkspace(orm, scope, async (em) => {
+          const playerId = await bringIn(em, request, scope, changeId, file);
+          stopIfHungUp(signal);
+          return playerId;
+        }),
       });
     } finally {
       await received.remove();
@@ -90,7 +103,7 @@ export function playerFileRoutes({ orm, scopeOf }: RouteContext): Router {
 }
 
 /** @throws HttpError 400 naming the line and the field */
-async function readFile(received: Pick<ReceivedFile, 'read'>): Promise<PlayerFile> {
+async function readFile(received: Pick<ReceivedFile, 'read'>, signal: AbortSignal): Promise<PlayerFile> {
   const reader = new PlayerFileReader();
   const lines = createInterface({ input: Readable.from(received.read()), crlfDelay: Infinity });
   let count = 0;
@@ -98,7 +111,10 @@ async function readFile(received: Pick<ReceivedFile, 'read'>): Promise<PlayerFil
     for await (const line of lines) {
       reader.add(line);
       count += 1;
-      if (count % LINES_A_TURN === 0) await setImmediate();
+      if (count % LINES_A_TURN === 0) {
+        await setImmediate();
+        stopIfHungUp(signal);
+      }
     }
     return reader.finish();
   } catch (error) {

@@ -25,6 +25,7 @@ import { latestDay } from '../changes/latest-day.js';
 import { ChangeRecorder } from '../changes/change-recorder.js';
 import { Club } from '../clubs/club.js';
 import { badInput, notFound } from '../http/http-error.js';
+import { stopIfHungUp } from '../http/route-context.js';
 import type { Session } from '../sessions/session.js';
 import type { Scope } from '../people/scope.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
@@ -46,6 +47,8 @@ interface StrikeImportRequest {
   changeId: string;
   /** The order as one line of JSON, then the file; read once for each try of the transaction. */
   received: Pick<ReceivedFile, 'read'>;
+  /** Given when whoever sent it hangs up: nothing is taken then. */
+  signal?: AbortSignal;
 }
 
 /** Empty lines and all. */
@@ -69,7 +72,7 @@ const TELLING_PARTS = 4;
 export async function importStrikes(
   orm: MikroORM,
   scope: Scope,
-  { playerId, take, changeId, received }: StrikeImportRequest,
+  { playerId, take, changeId, received, signal }: StrikeImportRequest,
 ): Promise<StrikeImportReport> {
   const { order: sent, file: unread } = await splitOrder(received.read());
   await unread[Symbol.asyncIterator]().return?.();
@@ -118,7 +121,10 @@ export async function importStrikes(
             `The file has more than ${MAX_LINES.toLocaleString('en')} lines; nothing was taken.`,
             [{ field: 'file', message: 'too many lines' }],
           );
-        if (line % ROWS_A_TURN === 0) await setImmediate();
+        if (line % ROWS_A_TURN === 0) {
+          await setImmediate();
+          if (signal) stopIfHungUp(signal);
+        }
         if (line <= order.skipLines + 1 + order.mapping.unitRows || cells.every((cell) => cell.trim() === ''))
           continue;
         count.rows += 1;
@@ -156,6 +162,7 @@ export async function importStrikes(
     await writing;
     if (take === 'none' || count.taken === 0) return count.report(null);
     await rememberMapping(em, scope.workspaceId, order);
+    if (signal) stopIfHungUp(signal);
     const days = count.days.size;
     const report = count.report(changeId);
     await finish(recorder, {

@@ -10,7 +10,7 @@ import { Router } from 'express';
 import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
 import type { Asks } from '../http/route-list.js';
-import { idIn, required, wrongType, type RouteContext } from '../http/route-context.js';
+import { hungUp, idIn, required, wrongType, type RouteContext } from '../http/route-context.js';
 import { importStrikes } from './import-strikes.js';
 import { readStrikesText } from './read-strikes.js';
 import { receiveFile, tooLarge, type ReceiveLimits } from './received-file.js';
@@ -70,9 +70,10 @@ export function strikeImportRoutes({ orm, metrics, scopeOf, scoped }: RouteConte
       throw wrongType('application/octet-stream: the order as one line of JSON, then the file');
     if (Number(request.headers['content-length'] ?? 0) > RECEIVE.bytes) throw tooLarge(RECEIVE);
     const scope = await scopeOf(request);
+    const signal = hungUp(response);
     const received = await receiveFile(request, RECEIVE);
     try {
-      const report = await importStrikes(orm, scope, { playerId, take, changeId, received });
+      const report = await importStrikes(orm, scope, { playerId, take, changeId, received, signal });
       if (report.changeId !== null) metrics?.importedRows.inc(report.taken);
       response.json(report);
     } finally {

@@ -6,7 +6,7 @@ import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
 import { dayAndTime } from './moment-words';
 
-/** A player goes to another workspace of this server, whole: its owner offers here, the other's owner takes with the link. */
+/** A player goes elsewhere, whole: as a file, or to another workspace, whose owner takes with the link made here. */
 const props = defineProps<{ player: { id: string; name: string } }>();
 const WAYS: readonly { way: HandOverWay; name: string; says: string }[] = [
   { way: 'copy', name: 'As a copy', says: 'both go on with their own' },
@@ -33,6 +33,16 @@ async function copy(): Promise<void> {
 
 <template>
   <section class="hand-over">
+    <h2>As a file</h2>
+    <p class="quiet small">
+      Everything there is of {{ player.name }}, as lines of JSON anybody can read. It comes in again whole, in
+      any Tasche: Roster, <em>Bring a player in</em>.
+    </p>
+    <p>
+      <NButton size="small" tag="a" :href="`/api/players/${player.id}/player.jsonl`" download>
+        Take {{ player.name }} out
+      </NButton>
+    </p>
     <h2>To another workspace</h2>
     <p class="quiet small">
       With everything: clubs, readings, bags, plans, sessions, shots, jobs, wishes, and who did what when. You
@@ -69,6 +79,9 @@ async function copy(): Promise<void> {
 .hand-over {
   max-width: 620px;
   margin-top: 28px;
+}
+.hand-over > h2:not(:first-child) {
+  margin-top: 22px;
 }
 .hand-over > p {
   margin: 6px 0 10px;

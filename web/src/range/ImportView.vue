@@ -36,7 +36,7 @@ import ConditionsBar from '../conditions/ConditionsBar.vue';
 import { guarded, baselineOf } from '@tasche/contract';
 import { useSheet } from '../sheet/sheet-store';
 import { lookAtFile, type FileLook } from './read-file';
-import { sendFile, type Sending } from './send-file';
+import { sendFile, type Sending } from '../api/send-file';
 import { useRange } from './range-store';
 
 /** A launch monitor's file in: what its columns are, what its clubs are, what would come of it; then it is taken. */
@@ -71,7 +71,7 @@ const report = shallowRef<StrikeImportReport | null>(null);
 const done = shallowRef<StrikeImportReport | null>(null);
 const problem = ref('');
 const share = ref(0);
-const sending = shallowRef<Sending | null>(null);
+const sending = shallowRef<Sending<StrikeImportReport> | null>(null);
 
 async function choose(chosen: File): Promise<void> {
   look.value = null;
@@ -168,11 +168,15 @@ async function send(take: 'none' | 'good'): Promise<void> {
   problem.value = '';
   share.value = 0;
   const changeId = newId();
-  sending.value = sendFile(props.playerId, file.value!, order(), take, changeId, (now) => {
-    share.value = now;
-  });
+  sending.value = sendFile<StrikeImportReport>(
+    `/players/${props.playerId}/strikes/import?take=${take}&changeId=${changeId}`,
+    new Blob([`${JSON.stringify(order())}\n`, file.value!]),
+    (now) => {
+      share.value = now;
+    },
+  );
   try {
-    const answer = await sending.value.report;
+    const answer = await sending.value.answer;
     if (take === 'none') {
       report.value = answer;
       for (const { label, match } of answer.labels)

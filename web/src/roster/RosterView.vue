@@ -6,11 +6,18 @@ import { useForm } from '../fields/use-form';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton, NCheckbox, NForm, NFormItem } from 'naive-ui';
-import { nameSchema, required, type ChangeResult, type Page, type RosterEntry } from '@tasche/contract';
+import {
+  hasRight,
+  nameSchema,
+  required,
+  type ChangeResult,
+  type Page,
+  type RosterEntry,
+} from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
-import { computed, onMounted, reactive, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, reactive, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { useHeard } from '../together/news';
 import { useReadAgain } from '../offline/connection';
@@ -18,10 +25,13 @@ import { NetworkError, post, request } from '../api/request';
 import { shortDay, shortMoment, today } from '../app/day';
 import { useEventListener, useLocalStorage } from '@vueuse/core';
 import { MARKS } from '../ladder/marks';
+import { useIdentity } from '../people/identity';
 import PrintRun from './PrintRun.vue';
 import { eventStateWords } from './event-state';
 import { nextThing } from './next-thing';
 import { GROUPINGS, changedSinceYesterday, grouped, type Grouping } from './roster-groups';
+
+const BringPlayerIn = defineAsyncComponent(() => import('./BringPlayerIn.vue'));
 
 const router = useRouter();
 const entries = shallowRef<readonly RosterEntry[] | null>(null);
@@ -29,6 +39,9 @@ const total = ref(0);
 const next = ref<string | null>(null);
 const problem = ref('');
 const adding = ref(false);
+const bringing = ref(false);
+const identity = useIdentity();
+const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
 const draft = reactive({ name: '', unit: 'yd' as DistanceUnit, hand: 'right' as 'right' | 'left' });
 const { rules, submit } = useForm(draft, {
   name: { label: 'Name', schema: required(nameSchema) },
@@ -186,10 +199,12 @@ function startsIn(day: string): string {
       </template>
       <template #actions>
         <NButton v-if="here.length > 0 && !run" @click="run = new Set()">Print run…</NButton>
+        <NButton v-if="isOwner" @click="bringing = true">Bring a player in…</NButton>
         <NButton @click="adding = !adding" type="primary">Add a player</NButton>
       </template>
     </PageHead>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <BringPlayerIn v-if="bringing" @close="bringing = false" />
     <NForm
       v-if="adding || (entries && here.length === 0)"
       ref="form"

@@ -1,29 +1,21 @@
-import type { StrikeImportOrder, StrikeImportReport } from '@tasche/contract';
-import { NetworkError, ApiError, problemIn } from '../api/request';
-import { signedOut, writeHeaders } from '../api/signed-in';
+import { NetworkError, ApiError, problemIn } from './request';
+import { signedOut, writeHeaders } from './signed-in';
 
 /** A file on its way to the server. */
-export interface Sending {
-  report: Promise<StrikeImportReport>;
+export interface Sending<T> {
+  answer: Promise<T>;
   cancel: () => void;
 }
 
 /**
- * Sends a file with the order of how to read it. The server reads as it arrives, so what is sent is as far as it has got; cancelling hangs up,
- * and nothing is kept. (Of the browser's two ways to send, this is the one that tells how much has gone.)
+ * Sends a file. The server reads as it arrives, so what is sent is as far as it has got; cancelling hangs up, and nothing
+ * is kept. (Of the browser's two ways to send, this is the one that tells how much has gone.)
  * @param onProgress from 0 to 1
  */
-export function sendFile(
-  playerId: string,
-  file: Blob,
-  order: StrikeImportOrder,
-  take: 'none' | 'good',
-  changeId: string,
-  onProgress: (share: number) => void,
-): Sending {
+export function sendFile<T>(path: string, file: Blob, onProgress: (share: number) => void): Sending<T> {
   const call = new XMLHttpRequest();
-  const report = new Promise<StrikeImportReport>((resolve, reject) => {
-    call.open('POST', `/api/players/${playerId}/strikes/import?take=${take}&changeId=${changeId}`);
+  const answer = new Promise<T>((resolve, reject) => {
+    call.open('POST', `/api${path}`);
     call.setRequestHeader('content-type', 'application/octet-stream');
     for (const [name, value] of Object.entries(writeHeaders())) call.setRequestHeader(name, value);
     call.responseType = 'json';
@@ -31,7 +23,7 @@ export function sendFile(
       onProgress(total > 0 ? loaded / total : 0);
     };
     call.onload = () => {
-      if (call.status === 200) resolve(call.response as StrikeImportReport);
+      if (call.status === 200) resolve(call.response as T);
       else {
         const problem = problemIn(call.response);
         if (call.status === 401) void signedOut.trigger();
@@ -50,10 +42,10 @@ export function sendFile(
     call.onabort = () => {
       reject(new NetworkError('Cancelled; nothing was taken.'));
     };
-    call.send(new Blob([`${JSON.stringify(order)}\n`, file]));
+    call.send(file);
   });
   return {
-    report,
+    answer,
     cancel: () => {
       call.abort();
     },
