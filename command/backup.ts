@@ -14,7 +14,7 @@ import os from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
 import { postgresPrograms } from './as-postgres.js';
-import { defaultDataFolder, reaching, resetCluster, startCluster } from './cluster.js';
+import { dataFolder, reaching, resetCluster, startCluster } from './cluster.js';
 import { CliError } from './stop.js';
 
 /** What a backup says of itself: `manifest.json` in its tar, beside `database.dump`. */
@@ -35,12 +35,6 @@ interface Manifest {
 const MANIFEST = 'manifest.json';
 const DUMP = 'database.dump';
 
-/** The data folder somebody named, as they named it from where they are. */
-function folderOf(data: string | undefined): string {
-  const root = process.cwd();
-  return data === undefined ? defaultDataFolder(root) : fromHere(data);
-}
-
 function fromHere(file: string): string {
   return path.resolve(process.env.TASCHE_FROM ?? process.cwd(), file);
 }
@@ -49,20 +43,25 @@ function fromHere(file: string): string {
  * `./tasche backup FILE`: the database as it is at one moment, however much is written meanwhile, with a
  * manifest and a
  * checksum, in one file that is there whole or not at all.
+ * @returns what the backup says of itself
  * @throws CliError
  */
-export async function backup(file: string | undefined, data: string | undefined): Promise<void> {
+export async function backup(
+  file: string | undefined,
+  data: string | undefined,
+): Promise<Pick<Manifest, 'rows'>> {
   if (file === undefined) throw new CliError('say which file: ./tasche backup FILE', 2);
   const target = fromHere(file);
   const given = process.env.DATABASE_BACKUP_URL || process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL;
   const write = (url: string) => writeBackup(url, target);
   const manifest = given
     ? await write(given)
-    : await reaching(folderOf(data), ({ backupUrl }) => write(backupUrl));
+    : await reaching(dataFolder(data), ({ backupUrl }) => write(backupUrl));
   const rows = Object.values(manifest.rows).reduce((sum, n) => sum + n, 0);
   console.log(
     `tasche: ${target}: ${rows.toLocaleString('en')} rows, ${(statSync(target).size / 1e6).toFixed(1)} MB, as of ${manifest.madeAt}`,
   );
+  return manifest;
 }
 
 async function writeBackup(url: string, target: string): Promise<Manifest> {
@@ -145,7 +144,7 @@ export async function restore(
   const aside = mkdtempSync(path.join(os.tmpdir(), 'tasche-restore-'));
   try {
     const manifest = await unpack(source, aside);
-    const folder = folderOf(data);
+    const folder = dataFolder(data);
     if (existsSync(path.join(folder, 'postgres'))) {
       if (!reset)
         throw new CliError(

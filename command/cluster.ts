@@ -245,8 +245,14 @@ async function forgetStalePostmaster(data: string): Promise<void> {
   rmSync(file);
 }
 
-/** The data folder: beside the command, unless root's `postgres` user can't get there. */
-export function defaultDataFolder(root: string): string {
+/** The data folder somebody named, as they named it from where they are; the usual one where they named none. */
+export function dataFolder(data: string | undefined): string {
+  const root = process.cwd();
+  return data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
+}
+
+/** The usual one: beside the command, unless root's `postgres` user can't get there. */
+function defaultDataFolder(root: string): string {
   const beside = path.join(root, '.tasche');
   if (!isRoot() || asPostgres('test', ['-x', root]).status === 0) return beside;
   return path.join('/var/lib/tasche', path.basename(root));

@@ -15,6 +15,7 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --data DIR         of another data folder
       --schedule         prints what has the system's own timer do it every night
   ./tasche restore FILE  a backup, into an empty data folder (--data DIR, --reset)
+  ./tasche downgrade MIGRATION FILE   the database as an earlier version knows it; a backup in FILE first
   ./tasche reset-link MAIL   an address where that person sets a new password
   ./tasche calc NAME     JSON in, JSON out, by the core alone: gaps, flight, carry, conditions, needs,
                          choose or travel
@@ -66,6 +67,8 @@ async function main(): Promise<void> {
     }
     case 'restore':
       return (await import('./backup.js')).restore(rest[0], values.data, values.reset ?? false);
+    case 'downgrade':
+      return (await import('./downgrade.js')).downgrade(rest[0], rest[1], values.data);
     case 'reset-link':
       return (await import('./reset-link.js')).resetLink(rest[0], values.data);
     case 'calc':

@@ -1,6 +1,5 @@
-import path from 'node:path';
 import { plainEmail } from '@tasche/contract';
-import { defaultDataFolder, reaching } from './cluster.js';
+import { dataFolder, reaching } from './cluster.js';
 import { CliError } from './stop.js';
 
 /**
@@ -10,13 +9,10 @@ import { CliError } from './stop.js';
  */
 export async function resetLink(email: string | undefined, data: string | undefined): Promise<void> {
   if (email === undefined) throw new CliError('say whose: ./tasche reset-link E-MAIL', 2);
-  const root = process.cwd();
-  const folder =
-    data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
   const given = process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL;
   const url = given
     ? await makeReset(given, email)
-    : await reaching(folder, ({ ownerUrl }) => makeReset(ownerUrl, email));
+    : await reaching(dataFolder(data), ({ ownerUrl }) => makeReset(ownerUrl, email));
   console.log(`tasche: once, within a week, at the address people reach the server by:\n  ${url}`);
 }
 

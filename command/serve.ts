@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { BadSetting, readSettings, type ServerSettings } from '../server/src/server-settings.js';
 import { buildServer, buildWeb } from './build.js';
-import { defaultDataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
+import { dataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
 import { startGauge, startMonitor, startWeather, type StartedStandIn } from './standins.js';
 import type * as startServerModule from '../server/src/start-server.js';
 import { CliError } from './stop.js';
@@ -25,8 +25,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     throw new CliError(`port ${port} is taken; stop what uses it, or choose another with --port.`);
   if (given && (data !== undefined || reset))
     throw new CliError("--data and --reset are for Tasche's own database; DATABASE_URL names another.", 2);
-  const folder =
-    data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);
+  const folder = dataFolder(data);
   if (!given && reset) resetCluster(folder);
 
   let gauge: StartedStandIn | undefined;

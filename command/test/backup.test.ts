@@ -37,6 +37,17 @@ function tasche(...args: string[]) {
   });
 }
 
+/** The newest first. */
+async function migrations(url: string): Promise<string[]> {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  const { rows } = await client.query<{ name: string }>(
+    'select name from mikro_orm_migrations order by id desc',
+  );
+  await client.end();
+  return rows.map(({ name }) => name);
+}
+
 /** Everything in a database: each table's rows, in an order of their own, as one hash. */
 async function contents(backupUrl: string): Promise<Record<string, string>> {
   const client = new pg.Client({ connectionString: backupUrl });
@@ -173,6 +184,44 @@ describe('a backup', () => {
       }
     } finally {
       for (const one of [old, restoredTo]) rmSync(one, { recursive: true, force: true });
+    }
+  });
+
+  it('comes before the database goes back to an earlier version, which names what it drops', async () => {
+    const here = throwAwayFolder();
+    try {
+      const from = await startCluster(here);
+      await migrate(from.ownerUrl, roleIn(from.url));
+      const file = path.join(aside, 'before-going-down.tar');
+      const orm = await openDatabase(from.url);
+      await orm.em.fork().execute('select 1');
+      expect(tasche('downgrade', '013', file, '--data', here)).toMatchObject({
+        status: 1,
+        stderr: expect.stringContaining('Tasche is running on this database') as string,
+      });
+      await orm.close(true);
+      from.stop();
+
+      const done = tasche('downgrade', '013', file, '--data', here);
+      expect(done).toMatchObject({ status: 0, stderr: '' });
+      expect(done.stdout).toContain('is as migration-013-season left it');
+      expect(done.stdout).toMatch(/dropped.*change\.person_id.*membership \(0 rows\).*person \(0 rows\)/);
+      expect(existsSync(file)).toBe(true);
+      const again = await startCluster(here);
+      try {
+        const [found] = await migrations(again.ownerUrl);
+        expect(found).toContain('013');
+        // The backup is of the version before, and this version opens it.
+        await migrate(again.ownerUrl, roleIn(again.url));
+        expect((await migrations(again.ownerUrl))[0]).not.toContain('013');
+      } finally {
+        again.stop();
+      }
+      expect(tasche('downgrade', '003', file, '--data', here).stderr).toContain('cannot be gone back to');
+      expect(tasche('downgrade', '99', file, '--data', here).stderr).toContain('there is no migration "99"');
+      expect(tasche('downgrade', '013', '--data', here).stderr).toContain('where the backup goes first');
+    } finally {
+      rmSync(here, { recursive: true, force: true });
     }
   });
 

@@ -7,7 +7,14 @@ import type { Page, RosterEntry } from '@tasche/contract';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { throwAwayCluster, type Cluster } from '../../command/cluster.js';
-import { MIGRATION_NAMES, migrate, openDatabase, roleIn } from '../src/database/database.js';
+import {
+  EARLIEST_TO_GO_BACK_TO,
+  MIGRATION_NAMES,
+  migrate,
+  migrateDown,
+  openDatabase,
+  roleIn,
+} from '../src/database/database.js';
 import { workbenchIn } from './workbench.js';
 
 /**
@@ -50,6 +57,27 @@ async function columns(): Promise<string[]> {
   }
 }
 
+/** All there is beside columns: keys, checks, indexes, policies and whom they bind, by what they say. */
+async function rules(): Promise<string[]> {
+  const client = new pg.Client({ connectionString: cluster.backupUrl });
+  await client.connect();
+  try {
+    const { rows } = await client.query<{ rule: string }>(
+      `select 'index ' || indexdef as rule from pg_indexes where schemaname = 'public'
+       union all select 'constraint ' || conrelid::regclass || ' ' || pg_get_constraintdef(oid) from pg_constraint where connamespace = 'public'::regnamespace
+       union all select 'policy ' || tablename || ' ' || permissive || ' ' || coalesce(qual, '') || ' ' || coalesce(with_check, '') from pg_policies where schemaname = 'public'
+       union all select 'rows ' || oid::regclass || ' ' || relrowsecurity || ' ' || relforcerowsecurity from pg_class where relkind = 'r' and relnamespace = 'public'::regnamespace
+       union all select 'trigger ' || pg_get_triggerdef(oid) from pg_trigger where not tgisinternal
+       order by 1`,
+    );
+    return rows.map(({ rule }) => rule);
+  } finally {
+    await client.end();
+  }
+}
+const emptied = () =>
+  load('set client_min_messages = warning; drop schema public cascade; create schema public;');
+
 /** Rows by table, of those there are. */
 async function counts(): Promise<Record<string, number>> {
   const client = new pg.Client({ connectionString: cluster.backupUrl });
@@ -82,7 +110,7 @@ describe('a data folder of every earlier version', () => {
   });
 
   it.each(DUMPS)('%s opens, with everything in it, and is written to', async (name) => {
-    load('drop schema public cascade; create schema public;');
+    emptied();
     load(gunzipSync(readFileSync(path.join(FOLDER, name))));
     const before = await counts();
     expect(before.club).toBeGreaterThan(50);
@@ -127,9 +155,51 @@ describe('a data folder of every earlier version', () => {
   });
 });
 
+describe('going back to an earlier version', () => {
+  const back = MIGRATION_NAMES.slice(MIGRATION_NAMES.indexOf(EARLIEST_TO_GO_BACK_TO), -1);
+  it.each(back.toReversed())('to %s: all is as that version made it, and up again', async (name) => {
+    const dump = `${name.slice(0, 13)}.sql.gz`;
+    emptied();
+    load(gunzipSync(readFileSync(path.join(FOLDER, dump))));
+    // What the first migration was given after the first folders had been made.
+    load('set client_min_messages = warning; alter table player add column if not exists baseline jsonb');
+    const made = { columns: await columns(), rules: await rules(), counts: await counts() };
+    await migrate(cluster.ownerUrl, roleIn(cluster.url));
+    expect([await columns(), await rules()]).not.toEqual([made.columns, made.rules]);
+
+    await migrateDown(cluster.ownerUrl, name);
+    expect(await columns()).toEqual(made.columns);
+    expect(await rules()).toEqual(made.rules);
+    expect(await counts()).toEqual(made.counts);
+
+    await migrate(cluster.ownerUrl, roleIn(cluster.url));
+    expect(await columns()).toEqual(newest);
+    expect(await counts()).toMatchObject(made.counts);
+    const orm = await openDatabase(cluster.url);
+    try {
+      const bench = workbenchIn(orm, WORKSPACE, 'Jonas Brandl');
+      const roster = (await bench.http.get('/api/players').expect(200)).body as Page<RosterEntry>;
+      for (const { player } of roster.rows) {
+        const { clubs } = await bench.sheet(player.id);
+        for (const club of clubs) expect(Object.keys(club.spec).length).toBeGreaterThan(0);
+      }
+    } finally {
+      await orm.close(true);
+    }
+  });
+
+  it('is refused before the earliest, with nothing changed', async () => {
+    emptied();
+    await migrate(cluster.ownerUrl, roleIn(cluster.url));
+    const tooFar = MIGRATION_NAMES[MIGRATION_NAMES.indexOf(EARLIEST_TO_GO_BACK_TO) - 1]!;
+    await expect(migrateDown(cluster.ownerUrl, tooFar)).rejects.toThrow('is the earliest that can');
+    expect(await columns()).toEqual(newest);
+  });
+});
+
 describe('a migration that fails', () => {
   it('leaves what was there whole', async () => {
-    load('drop schema public cascade; create schema public;');
+    emptied();
     load(gunzipSync(readFileSync(path.join(FOLDER, 'migration-013.sql.gz'))));
     const before = await counts();
     // In the way of the next migration, which makes a table of that name; what it does before that has to

@@ -51,6 +51,10 @@ const MIGRATIONS = [
 /** Every migration there is, the oldest first. */
 export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map(({ name }) => name);
 
+/** The earliest migration the tables can be taken back to: those after it say how. */
+export const EARLIEST_TO_GO_BACK_TO: string =
+  MIGRATIONS[MIGRATIONS.findLastIndex(({ class: one }) => !Object.hasOwn(one.prototype, 'down'))]!.name;
+
 /** The driver's settings for a connection, in milliseconds; each ends a wait of its kind. */
 interface ConnectionLimits {
   connectionTimeoutMillis?: number;
@@ -127,6 +131,8 @@ const LIMITS: ConnectionLimits = {
   idle_in_transaction_session_timeout: 30_000,
   query_timeout: 20_000,
 };
+/** Held by whoever brings tables up to date, or back. */
+const MIGRATION_LOCK = 4_310_001;
 /** Bringing tables up to date may take long. */
 const FOR_MIGRATIONS: ConnectionLimits = { connectionTimeoutMillis: 5000 };
 
@@ -142,6 +148,24 @@ class UnfitDatabase extends Error {
  */
 export async function migrate(ownerUrl: string, application?: string): Promise<void> {
   await asTableOwner(ownerUrl, (orm) => migrateWith(orm, application));
+}
+
+/**
+ * Takes the tables back to what an earlier version knows, all of it or nothing: what came later is dropped.
+ * @param to the newest migration that version knows
+ * @throws Error where a migration after it cannot be taken back
+ */
+export async function migrateDown(ownerUrl: string, to: string): Promise<void> {
+  const next = MIGRATION_NAMES[MIGRATION_NAMES.indexOf(to) + 1];
+  if (!MIGRATION_NAMES.includes(to) || to < EARLIEST_TO_GO_BACK_TO)
+    throw new Error(`${to} cannot be gone back to; ${EARLIEST_TO_GO_BACK_TO} is the earliest that can.`);
+  if (next === undefined) return;
+  await asTableOwner(ownerUrl, (orm) =>
+    orm.em.fork().transactional(async (em) => {
+      await em.execute('select pg_advisory_xact_lock(?)', [MIGRATION_LOCK]);
+      await orm.getMigrator().down({ to: next });
+    }),
+  );
 }
 
 /** Does something with a connection of the tables' owner. */
@@ -171,9 +195,8 @@ async function migrateWith(orm: MikroORM, application: string | undefined): Prom
         "CREATE ROLE tasche LOGIN PASSWORD '...'; CREATE DATABASE tasche OWNER tasche;",
     );
   }
-  const lock = 4_310_001;
   await orm.em.fork().transactional(async (em) => {
-    await em.execute('select pg_advisory_xact_lock(?)', [lock]);
+    await em.execute('select pg_advisory_xact_lock(?)', [MIGRATION_LOCK]);
     await orm.getMigrator().up();
     // Nothing of it is in a migration, so that none is needed when a view changes.
     await em.execute(SHEET_TEXT_SQL);

@@ -3,12 +3,24 @@ import { Migration } from '@mikro-orm/migrations';
 const TABLES = ['player', 'club', 'reading', 'bag', 'bag_club', 'plan', 'change'];
 
 /** Which state of a player's sheet is the newest; every change counts it up. */
-const SHEET_REVISION = `
-  create function sheet_revision(of_workspace uuid, of_player uuid) returns text language plpgsql as $$
+export const SHEET_REVISION = `
+  create or replace function sheet_revision(of_workspace uuid, of_player uuid) returns text language plpgsql as $$
   begin
     perform set_config('tasche.workspace', of_workspace::text, true);
     return (select revision::text from player where id = of_player);
   end $$`;
+
+/** The facts of a club in force on a day. */
+export const SPEC_AS_OF = `
+  create or replace function spec_as_of(of_club uuid, day date) returns jsonb language sql stable as $$
+    select coalesce(jsonb_object_agg(key, jsonb_build_object('value', value, 'takenOn', taken_on::text)), '{}')
+    from (
+      select distinct on (key) key, value, taken_on from reading
+      where club_id = of_club and removed_at is null and taken_on <= day
+      order by key, taken_on desc, seq desc
+    ) newest
+    where value is not null and value <> 'null'::jsonb
+  $$`;
 
 /**
  * The first slice. References are checked at commit, so that one change may write rows in any order;
@@ -144,16 +156,7 @@ export class Migration001FirstSlice extends Migration {
       'create index reading_newest on reading (club_id, key, taken_on desc, seq desc) where removed_at is null',
     );
     this.addSql('create index reading_change on reading (change_id)');
-    this.addSql(`
-      create function spec_as_of(of_club uuid, day date) returns jsonb language sql stable as $$
-        select coalesce(jsonb_object_agg(key, jsonb_build_object('value', value, 'takenOn', taken_on::text)), '{}')
-        from (
-          select distinct on (key) key, value, taken_on from reading
-          where club_id = of_club and removed_at is null and taken_on <= day
-          order by key, taken_on desc, seq desc
-        ) newest
-        where value is not null and value <> 'null'::jsonb
-      $$`);
+    this.addSql(SPEC_AS_OF);
     this.addSql(SHEET_REVISION);
     for (const table of TABLES) {
       this.addSql(`alter table "${table}" enable row level security`);

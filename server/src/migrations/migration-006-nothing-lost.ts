@@ -1,4 +1,8 @@
 import { Migration } from '@mikro-orm/migrations';
+import {
+  SHEET_REVISION as FIRST_SHEET_REVISION,
+  SPEC_AS_OF as FIRST_SPEC_AS_OF,
+} from './migration-001-first-slice.js';
 
 /**
  * From which day a reading stands. One dated today, wherever on earth its writer is, stands from the day it was recorded
@@ -13,7 +17,7 @@ const STANDS_FROM = `
  * The facts of a club in force on a day. From one key to the next and to its newest reading by index: a club of ten years
  * has thousands of readings of a dozen keys.
  */
-const SPEC_AS_OF = `
+export const SPEC_AS_OF = `
   create or replace function spec_as_of(of_club uuid, day date) returns jsonb language sql stable as $$
     with recursive known as (
       (select key from reading where club_id = of_club and removed_at is null order by key limit 1)
@@ -108,5 +112,27 @@ export class Migration006NothingLost extends Migration {
       );
     }
     this.addSql(SHEET_REVISION);
+  }
+  override down(): void {
+    this.addSql('drop table monitor_ball');
+    this.addSql('drop table change_row');
+    this.addSql('alter table workspace drop column demo_loaded_at');
+    this.addSql('alter table workspace drop column circuit_revision');
+    this.addSql('drop index session_day');
+    this.addSql('create index session_player on session (player_id, held_on desc)');
+    this.addSql('drop index change_player');
+    this.addSql('create index change_player on change (player_id, at desc)');
+    this.addSql('alter table change drop column report');
+    this.addSql('drop index plan_event');
+    this.addSql('drop index player_name');
+    this.addSql('alter table club drop column spec_due');
+    this.addSql('drop index reading_of_club');
+    this.addSql('drop index reading_newest');
+    this.addSql(
+      'create index reading_newest on reading (club_id, key, taken_on desc, seq desc) where removed_at is null',
+    );
+    this.addSql(FIRST_SPEC_AS_OF);
+    this.addSql('alter table reading drop column stands_from');
+    this.addSql(FIRST_SHEET_REVISION);
   }
 }

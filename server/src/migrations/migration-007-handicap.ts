@@ -5,4 +5,7 @@ export class Migration007Handicap extends Migration {
   override up(): void {
     this.addSql('alter table player add column handicap real');
   }
+  override down(): void {
+    this.addSql('alter table player drop column handicap');
+  }
 }

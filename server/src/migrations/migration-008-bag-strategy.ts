@@ -5,4 +5,7 @@ export class Migration008BagStrategy extends Migration {
   override up(): void {
     this.addSql("alter table bag add column strategy text not null default 'even-carries'");
   }
+  override down(): void {
+    this.addSql('alter table bag drop column strategy');
+  }
 }

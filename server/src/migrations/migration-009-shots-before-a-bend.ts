@@ -1,4 +1,5 @@
 import { Migration } from '@mikro-orm/migrations';
+import { SPEC_AS_OF as SPEC_AS_OF_006 } from './migration-006-nothing-lost.js';
 
 const BUILD_KEYS = `array['loftStampedDeg', 'loftSetDeg', 'loftMeasuredDeg', 'setting', 'lengthIn', 'shaft']`;
 
@@ -41,6 +42,15 @@ const SPEC_AS_OF = `
 export class Migration009ShotsBeforeABend extends Migration {
   override up(): void {
     this.addSql(SPEC_AS_OF);
+    this.#refreshSpecs();
+  }
+
+  override down(): void {
+    this.addSql(SPEC_AS_OF_006);
+    this.#refreshSpecs();
+  }
+
+  #refreshSpecs(): void {
     for (const table of ['club', 'reading']) this.addSql(`alter table ${table} no force row level security`);
     this.addSql("update club set spec = spec_as_of(id, (now() at time zone 'UTC')::date)");
     this.addSql('set constraints all immediate');

@@ -5,4 +5,7 @@ export class Migration010Baskets extends Migration {
   override up(): void {
     this.addSql('alter table session add column basket jsonb');
   }
+  override down(): void {
+    this.addSql('alter table session drop column basket');
+  }
 }

@@ -5,4 +5,7 @@ export class Migration011Preferences extends Migration {
   override up(): void {
     this.addSql('alter table player add column preferences jsonb');
   }
+  override down(): void {
+    this.addSql('alter table player drop column preferences');
+  }
 }

@@ -61,4 +61,8 @@ export class Migration012Bench extends Migration {
         with check (workspace_id = nullif(current_setting('tasche.workspace', true), '')::uuid)`);
     }
   }
+  override down(): void {
+    for (const table of TABLES) this.addSql(`drop table "${table}"`);
+    this.addSql('alter table player drop column balls');
+  }
 }

@@ -5,4 +5,7 @@ export class Migration013Season extends Migration {
   override up(): void {
     this.addSql('alter table player add column season jsonb');
   }
+  override down(): void {
+    this.addSql('alter table player drop column season');
+  }
 }

@@ -142,6 +142,15 @@ const TABLES = [
   'create table server_secret (name text primary key, value text not null)',
 ];
 
+/** Functions as this version and later ones make them whenever the tables are brought up to date; earlier ones make their own. */
+const MADE_ANEW: Readonly<Record<string, string>> = {
+  sheet_text: 'uuid, text, uuid, date',
+  sheet_revision: 'uuid, text, uuid',
+  roster_revision: 'uuid, text',
+  circuit_revision: 'uuid, text',
+  identity_of: 'uuid',
+};
+
 const IN_WORKSPACE = `workspace_id = ${WORKSPACE}`;
 const A_MEMBER = `exists (select 1 from membership where membership.person_id = person.id and membership.${IN_WORKSPACE})`;
 
@@ -197,5 +206,20 @@ export class Migration014People extends Migration {
     this.addSql('drop function if exists sheet_text(uuid, uuid, date)');
     this.addSql('drop function if exists sheet_revision(uuid, uuid)');
     this.addSql('drop function if exists roster_revision(uuid)');
+  }
+  override down(): void {
+    for (const [name, parameters] of Object.entries(MADE_ANEW))
+      this.addSql(`drop function if exists ${name}(${parameters})`);
+    this.addSql('drop policy who_may on workspace');
+    this.addSql('alter table workspace disable row level security');
+    for (const table of Object.keys(POLICIES)) this.addSql(`drop policy who_may on ${table}`);
+    for (const table of Object.keys(OF_PLAYERS)) this.addSql(`drop policy own_players on "${table}"`);
+    this.addSql('alter table change drop column person_id');
+    for (const table of ['bag', 'club', 'change', 'session'])
+      this.addSql(`drop function sees_${table}(uuid)`);
+    for (const sql of TABLES.toReversed()) {
+      const table = /^create table (\w+)/.exec(sql)?.[1];
+      if (table) this.addSql(`drop table ${table}`);
+    }
   }
 }

@@ -13,4 +13,11 @@ export class Migration015HandOver extends Migration {
       `alter table one_time_link add constraint one_time_link_purpose_check check (purpose in ('first', 'invitation', 'reset', 'copy', 'move'))`,
     );
   }
+  override down(): void {
+    this.addSql(`delete from one_time_link where purpose in ('copy', 'move')`);
+    this.addSql('alter table one_time_link drop constraint one_time_link_purpose_check');
+    this.addSql(
+      `alter table one_time_link add constraint one_time_link_purpose_check check (purpose in ('first', 'invitation', 'reset'))`,
+    );
+  }
 }
