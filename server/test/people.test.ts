@@ -1,7 +1,14 @@
 import { generate } from 'otplib';
 import { v4 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { ROLES, type AccountView, type PeopleView, type SignedInView } from '@tasche/contract';
+import {
+  ROLES,
+  type AccountView,
+  type MadeLinkView,
+  type PeopleView,
+  type Problem,
+  type SignedInView,
+} from '@tasche/contract';
 import { asTableOwner } from '../src/database/database.js';
 import { asAsker, inWorkspace } from '../src/workspaces/in-workspace.js';
 import { firstPersonLink } from '../src/workspaces/first-workspace.js';
@@ -137,6 +144,41 @@ describe('signing in', () => {
       .send({ email: door.ownerEmail, password: PASSWORD })
       .expect(403);
     expect(plain.body.message).toContain('https');
+  });
+});
+
+describe('a password', () => {
+  it.each([
+    'password1234',
+    'passwordpassword',
+    'Qwertyuiop123',
+    'p4ssw0rd!p4ssw0rd!',
+    'jonas.brandl@van.example',
+    'Jonas Brandl 1984',
+  ])(
+    '%s, which is among those tried first, is refused by name; the link goes on working',
+    async (password) => {
+      const { body } = await door.owner
+        .post('/people/invite', { name: 'Jonas Brandl', email: 'jonas.brandl@van.example', role: 'rep' })
+        .expect(200);
+      const key = keyOf((body as MadeLinkView).url);
+      const refused = await door
+        .browser()
+        .post('/links/use', { key, name: 'Jonas Brandl', password })
+        .expect(400);
+      expect((refused.body as Problem).fields).toEqual([
+        { field: 'password', message: expect.stringMatching(/guess|different/) as string },
+      ]);
+      expect((refused.body as Problem).message).not.toContain(password);
+      await door.browser().post('/links/look', { key }).expect(200);
+    },
+  );
+
+  it('is held to that when it is changed too', async () => {
+    const { browser } = await door.invited('rep');
+    const asked = { current: PASSWORD, next: 'iloveyou123456' };
+    const { body } = await browser.post('/account/password', asked).expect(400);
+    expect((body as Problem).fields![0]!.field).toBe('next');
   });
 });
 

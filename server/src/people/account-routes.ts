@@ -20,6 +20,7 @@ import { Workspace } from '../workspaces/workspace.js';
 import { addressOf, note, type AuditedEvent } from './audit.js';
 import { beginSession } from './browser-sessions.js';
 import { signedInView } from './identify.js';
+import { requireUncommon } from './common-passwords.js';
 import { hashPassword, isPassword } from './passwords.js';
 import { Membership, Passkey, Person } from './person.js';
 import { newRecoveryCodes, stepOfCode } from './second-factor.js';
@@ -53,6 +54,8 @@ export function accountRoutes({ orm, identify, scopeOf, people }: RouteContext):
     const { current, next } = passwordChange.validateSync(jsonBody(request), { strict: true });
     const { personId, workspaceId } = await self(request);
     await requirePassword(request, current, 'current');
+    const { name, email } = await ofPerson(request, (_em, person) => Promise.resolve(person));
+    requireUncommon(next, 'next', [name, email]);
     const passwordHash = await hashPassword(next);
     await ofPerson(request, async (em, person) => {
       person.passwordHash = passwordHash;

@@ -10,6 +10,7 @@ import { note } from './audit.js';
 import { beginSession, endSession } from './browser-sessions.js';
 import { identityOf, signedInView, signedOut } from './identify.js';
 import { BY_THE_SERVER, RESET_ELSEWHERE, readLink, withLink } from './one-time-links.js';
+import { requireUncommon } from './common-passwords.js';
 import { hashPassword } from './passwords.js';
 import { Membership, Person, type OneTimeLink } from './person.js';
 import { signIn } from './sign-in.js';
@@ -56,6 +57,8 @@ export function signInRoutes({ orm, identify, scopeOf, people }: RouteContext): 
   router.post('/links/use', async (request, response) => {
     requirePrivacy(request);
     const form = useBody.validateSync(jsonBody(request), { strict: true });
+    const { name: calledBefore, email: knownAt } = await readLink(orm, form.key);
+    requireUncommon(form.password, 'password', [form.name ?? calledBefore, form.email ?? knownAt]);
     const passwordHash = await hashPassword(form.password);
     const person = await withLink(orm, form.key, async (em, link) => {
       if (link.purpose === 'reset') return reset(em, request, link, passwordHash);
