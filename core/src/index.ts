@@ -3,6 +3,7 @@ export * from './bags/index.js';
 export * from './basket/index.js';
 export * from './bench/index.js';
 export * from './bend/index.js';
+export * from './calibration/index.js';
 export * from './card/index.js';
 export * from './carry/index.js';
 export * from './choosing/index.js';

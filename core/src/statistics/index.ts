@@ -1,3 +1,4 @@
+export { binomialInterval } from './binomial-interval.js';
 export { type Ellipse, ellipseOf, holdingScale, ellipseOutline } from './ellipse.js';
 export { equivalence, shotsToTell } from './equivalence.js';
 export { cholesky, forward, gaussianProcess } from './gaussian-process.js';
