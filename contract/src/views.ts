@@ -317,6 +317,30 @@ export interface DayView {
   ball: string | null;
 }
 
+/** Days with balls hit that one review goes back over. */
+export const MAX_REVIEW_DAYS = 60;
+
+/** A time looked back on; days are YYYY-MM-DD, moments ISO. */
+export interface ReviewView {
+  from: string;
+  to: string;
+  /** Clubs that came into the gamer and went out of it, the newest first. */
+  swaps: readonly {
+    /** Of the change. */
+    id: string;
+    at: string;
+    who: string;
+    why: string;
+    summary: string;
+    ins: readonly { id: string; name: string }[];
+    outs: readonly { id: string; name: string }[];
+  }[];
+  /** Days on which balls were hit, the newest first, with what was known of each club before: lofts, lengths, full carries. */
+  days: readonly { day: string; clubs: readonly Pick<ClubView, 'id' | 'name' | 'kind' | 'spec'>[] }[];
+  /** There are more days than one review goes back over; the oldest are not in it. */
+  more: boolean;
+}
+
 /** All that is known of a club's past; moments and days. */
 export interface ClubLifeView {
   club: Pick<ClubView, 'id' | 'playerId' | 'name' | 'kind' | 'removed'>;

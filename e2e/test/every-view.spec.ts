@@ -45,6 +45,7 @@ const VIEWS = [
   `${demo.davor}/compare`,
   `${demo.davor}/plan`,
   `${demo.davor}/history`,
+  `${demo.davor}/history/review`,
   `${demo.maren}/card`,
   `${demo.davor}/season`,
   `${demo.davor}/bench`,

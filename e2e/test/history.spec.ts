@@ -27,3 +27,22 @@ test('a day of the past is found again: what was in the bag, who changed it and 
   await expect(page.getByRole('listitem').filter({ hasText: 'shots measured' }).first()).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Into the gamer' })).toHaveCount(0);
 });
+
+test('a season is looked back on: what was expected before each session and what came, and the swaps made', async ({
+  page,
+}) => {
+  await page.goto(`${demo.davor}/history`);
+  await page.getByRole('link', { name: 'Season review' }).click();
+  const held = page.getByRole('region', { name: 'Did it hold?' });
+  await expect(held.getByRole('status')).toContainText(/\d+ of \d+ carries came within their range/);
+  const row = held.getByRole('row', { name: /7 iron.*never measured: modelled/ });
+  await expect(row).toContainText('12 shots');
+  await expect(row.getByRole('img', { name: 'within its range' })).toBeVisible();
+  const swaps = page.getByRole('region', { name: 'Swaps made' });
+  await expect(swaps.getByRole('row', { name: /Driving iron/ })).toContainText(
+    /249 yd where \d+ yd was expected/,
+  );
+  // A shorter time, by its address.
+  await page.goto(`${demo.davor}/history/review?days=91`);
+  await expect(held.getByRole('status')).toContainText('came within their range');
+});

@@ -1,9 +1,11 @@
 import {
   putBack,
+  type ChangeResult,
   type ClubLifeView,
   type Command,
   type DayView,
   type DifferenceView,
+  type ReviewView,
 } from '@tasche/contract';
 import { buildOf, measuredKey } from '@tasche/core';
 import { v4 as newId } from 'uuid';
@@ -120,6 +122,74 @@ describe('a player’s past', () => {
     await bench.http.get(`/api/clubs/${newId()}/life`).expect(404);
     const other = await workbench();
     await other.http.get(`/api/clubs/${ids.PW}/life`).expect(404);
+  });
+
+  it('looks back on a time: the swaps made in it, and what was known before each day’s shots', async () => {
+    const sessionId = newId();
+    const AIR = {
+      temperatureC: 15,
+      altitudeM: 0,
+      humidityPct: 60,
+      windMps: 0,
+      windFromDeg: 0,
+      targetElevationM: 0,
+    };
+    await bench.done([
+      {
+        do: 'addSession',
+        session: {
+          id: sessionId,
+          playerId,
+          name: 'Winter barn',
+          heldOn: '2026-05-01',
+          conditions: AIR,
+          surface: { area: 'fairway', firmness: 'medium', grass: 'bent' },
+          hitOff: 'grass',
+          ball: '',
+          notes: '',
+        },
+      },
+      {
+        do: 'addStrikes',
+        sessionId,
+        strikes: [112, 114, 116].map((carryM) => ({
+          id: newId(),
+          clubId: ids.PW!,
+          shot: 'full' as const,
+          given: { carryM },
+        })),
+      },
+    ]);
+    const review = async (from: string, to: string) =>
+      (await bench.http.get(`/api/players/${playerId}/review?from=${from}&to=${to}`).expect(200))
+        .body as ReviewView;
+    const { days, swaps, more } = await review('2026-01-01', TODAY);
+    expect(more).toBe(false);
+    // The evening before it was bent.
+    expect(days.map((one) => one.day)).toEqual(['2026-05-01']);
+    const pw = days[0]!.clubs.find(({ name }) => name === 'PW')!;
+    expect(pw.spec).toMatchObject({ loftSetDeg: { value: 44 }, 'shot.full': { value: { carryM: 115 } } });
+    expect(pw.spec).not.toHaveProperty('grip');
+    expect(
+      swaps.map(({ ins, outs }) => [ins, outs].map((some) => some.map(({ name }) => name).sort())),
+    ).toEqual([
+      [[], ['Old wedge', 'PW']],
+      [['Iron'], ['52']],
+    ]);
+    expect(swaps[1]).toMatchObject({ who: 'Ines Rau', why: 'firm links' });
+    // What was taken back is no swap; and neither is the bag as it was first written down.
+    expect((await review('2026-02-01', '2026-03-31')).swaps).toEqual([]);
+    const undone = (await bench.undo(swaps[0]!.id).expect(200)).body as ChangeResult;
+    expect((await review('2026-01-01', TODAY)).swaps.map(({ why }) => why)).toEqual(['firm links']);
+    await bench.undo(undone.change.id).expect(200);
+    await bench.done([{ do: 'removeSession', sessionId, version: 1 }]);
+    expect((await review('2026-01-01', TODAY)).days).toEqual([]);
+
+    const { body } = await bench.http
+      .get(`/api/players/${playerId}/review?from=2026-05-02&to=2026-05-01`)
+      .expect(400);
+    expect(JSON.stringify(body)).toContain('to is before from');
+    await bench.http.get(`/api/players/${newId()}/review?from=2026-01-01&to=2026-02-01`).expect(404);
   });
 
   it('puts everything back as it was on a day: one change, and then nothing differs', async () => {

@@ -170,6 +170,13 @@ export const router = createRouter({
           props: true,
           meta: { title: 'History' },
         },
+        {
+          path: 'history/review',
+          name: 'review',
+          component: () => import('./history/ReviewView.vue'),
+          props: true,
+          meta: { title: 'Season review' },
+        },
       ],
     },
     {

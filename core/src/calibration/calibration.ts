@@ -2,10 +2,10 @@ import { NORMAL_95, binomialInterval, deviationOf, meanHalfWidth, meanOf } from 
 import type { Severity } from '../gaps/index.js';
 import type { Prediction } from './predicted-carries.js';
 
-export type CalibrationVerdict = 'too few' | 'too sure' | 'too careful' | 'right';
+type CalibrationVerdict = 'too few' | 'too sure' | 'too careful' | 'right';
 
 /** How far what was said before held. */
-export interface Calibration {
+interface Calibration {
   predictions: number;
   /** That came within the interval said to hold in 95 of 100, and in half of all cases. */
   within95: number;

@@ -1,10 +1,4 @@
-export {
-  type Calibration,
-  type CalibrationVerdict,
-  FEWEST_TO_JUDGE,
-  calibrationOf,
-  calibrationWords,
-} from './calibration.js';
+export { FEWEST_TO_JUDGE, calibrationOf, calibrationWords } from './calibration.js';
 export {
   type FoundCarry,
   type Prediction,

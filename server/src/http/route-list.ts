@@ -116,6 +116,7 @@ export const ROUTES = {
   'GET /players/:playerId/changes': read('Changes, a page of them.'),
   'GET /players/:playerId/differences': read('What differs between two days.'),
   'GET /players/:playerId/day': read('The gamer and its clubs on a day.'),
+  'GET /players/:playerId/review': paper('Swaps made in a time, and what was known before each session.'),
   'GET /players/:playerId/sessions': read('Range sessions, a page of them.'),
   'GET /players/:playerId/strikes': read('Balls hit.'),
   'POST /players/:playerId/strikes/import': {

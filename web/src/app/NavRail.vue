@@ -64,7 +64,7 @@ watch(
             route.name === view.name ||
             (view.name === 'range' && route.name === 'range-import') ||
             (view.name === 'plan' && route.name === 'swap-sheet') ||
-            (view.name === 'history' && route.name === 'club-life') ||
+            (view.name === 'history' && ['club-life', 'review'].includes(String(route.name))) ||
             (view.name === 'bench' && BENCH_PAGES.includes(String(route.name))),
         }"
         :to="viewLink(view.name, playerId, route)"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
 import { NButton } from 'naive-ui';
 import type { ChangeView, Page } from '@tasche/contract';
@@ -51,6 +52,9 @@ watch(() => [props.playerId, store.lastChangeId, store.undoable.length, store.sh
       History
       <template #says>
         <p class="quiet small">Nothing is overwritten. Every change can be taken back.</p>
+      </template>
+      <template #actions>
+        <LinkButton :to="{ name: 'review', params: { playerId } }">Season review</LinkButton>
       </template>
     </PageHead>
     <p v-if="problem" class="verdict fault">■ {{ problem }}</p>

@@ -9,6 +9,7 @@ import {
   fly,
   meanOf,
   outliersOf,
+  predictedCarries,
   airsOf,
   strokesAfterApproach,
   strokesAfterDrive,
@@ -21,9 +22,11 @@ import {
   type Measure,
   type Drift,
   type DistanceCover,
+  type FoundCarry,
   type LadderClub,
   type Margins,
   type PathPoint,
+  type Prediction,
   type Question,
   type PlayingConditions,
   type ShotKind,
@@ -92,6 +95,9 @@ function crossed(builds: Parameters<typeof crossingOf>[0], question: Question): 
   const grid = crossingOf(builds, measure);
   return grid ? { grid, measure } : null;
 }
+
+/** Fewer shots make no mean worth holding anything against. Ours. */
+const FEWEST_OF_A_MEAN = 4;
 
 const known = new Map<string, CompleteStrike | string>();
 const MAX_KNOWN = 60_000;
@@ -274,6 +280,21 @@ const api = {
     } catch (error) {
       return { comparison: null, crossing: null, refused: (error as Error).message, strokes: [], points };
     }
+  },
+
+  /** What was said of the clubs of a day's sessions before it, held against what they found; clubs hit too seldom are left out. */
+  predict(
+    before: readonly LadderClub[],
+    sessions: readonly SessionStrikes[],
+    baseline: PlayingConditions,
+  ): Prediction[] {
+    const { groups } = groupsOf(sessions, baseline);
+    const found = [...groups.values()].flatMap(({ clubId, shot, counted }): FoundCarry[] => {
+      if (shot !== 'full' || counted.length < FEWEST_OF_A_MEAN) return [];
+      const { carryM } = summariseStrikes(counted.map(({ whole }) => whole));
+      return [{ clubId, meanM: carryM.mean, spreadM: carryM.spread, shots: counted.length }];
+    });
+    return predictedCarries(before, found, baseline.conditions);
   },
 
   cover(clubs: readonly LadderClub[], fromM: number, toM: number, stepM: number): DistanceCover[] {

@@ -17,6 +17,7 @@ import RoundsPlayed from '../../src/history/RoundsPlayed.vue';
 import PutBackPanel from '../../src/history/PutBackPanel.vue';
 import { clubLife } from '../../src/history/club-life';
 import { factWords, readingName } from '../../src/history/fact-words';
+import { placeInStrip, sinceWords, type PredictionOfDay } from '../../src/history/review';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { clubView, sheetOf } from '../sheet';
 
@@ -193,5 +194,40 @@ describe('rounds played', () => {
     store.sheet = { ...store.sheet!, plans: [] };
     await view.vm.$nextTick();
     expect(view.find('section').exists()).toBe(false);
+  });
+});
+
+describe('a season looked back on', () => {
+  const one = (more: Partial<PredictionOfDay> = {}): PredictionOfDay => ({
+    day: '2026-11-10',
+    clubId: '7',
+    clubName: '7 iron',
+    basis: 'measured',
+    expectedM: 150,
+    foundM: 152,
+    shots: 10,
+    deviationM: 2,
+    ...more,
+  });
+
+  it('says what was heard of a club since it came in: the newest session, and the rounds it was hit in', () => {
+    const swap = { at: '2026-11-01T09:00:00Z' };
+    const predictions = [one({ day: '2026-11-20', foundM: 155 }), one(), one({ clubId: '8' })];
+    const rounds: { day: string; hits: Record<string, number> }[] = [
+      { day: '2026-11-05', hits: { '7': 3 } },
+      { day: '2026-11-06', hits: { '7': 4, '8': 1 } },
+      { day: '2026-10-01', hits: { '7': 40 } },
+    ];
+    expect(sinceWords(swap, '7', predictions, rounds, 'm')).toBe(
+      '155 m where 150 m was expected; hit 3.5 times a round in 2 rounds',
+    );
+    expect(sinceWords(swap, '8', [], rounds, 'yd')).toBe('hit 1 times a round in 1 round');
+    expect(sinceWords({ at: '2026-12-01T09:00:00Z' }, '7', predictions, rounds, 'm')).toBe('');
+  });
+
+  it('places what came within its own range, and what is far outside at the edge', () => {
+    expect(placeInStrip(one({ foundM: 150 }))).toBe(0.5);
+    expect(placeInStrip(one({ foundM: 154 }))).toBe(0.75);
+    expect([placeInStrip(one({ foundM: 10 })), placeInStrip(one({ foundM: 900 }))]).toEqual([0, 1]);
   });
 });

@@ -1,0 +1,277 @@
+<script setup lang="ts">
+import { NButton, NEmpty, NTable } from 'naive-ui';
+import { roundsPlayed } from '@tasche/contract';
+import {
+  NORMAL_95,
+  PREDICTION_BASES,
+  calibrationOf,
+  calibrationWords,
+  dayPlus,
+  distanceNumber,
+  type Prediction,
+} from '@tasche/core';
+import { computed, onMounted } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { counted } from '../app/counted';
+import { shortDay, shortMoment, today } from '../app/day';
+import LinkButton from '../app/LinkButton.vue';
+import PageHead from '../app/PageHead.vue';
+import WorkProgress from '../app/WorkProgress.vue';
+import { useSettings } from '../app/settings';
+import { useSchedule } from '../courses/schedule-store';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { MARKS } from '../ladder/marks';
+import { useSheet } from '../sheet/sheet-store';
+import { BASIS_WORDS, STRIP_DEVIATIONS, placeInStrip, sinceWords } from './review';
+import { useReview } from './use-review';
+
+/** A season looked back on: which carries came as they were expected, which swaps were made, and what is known of them since. */
+const props = defineProps<{ playerId: string }>();
+const store = useSheet();
+const schedule = useSchedule();
+const settings = useSettings();
+const route = useRoute();
+const router = useRouter();
+onMounted(() => void schedule.load());
+
+const SPANS = [
+  { value: '91', label: 'the last 3 months' },
+  { value: '182', label: 'the last 6 months' },
+  { value: '365', label: 'the last 12 months' },
+  { value: '1095', label: 'the last 3 years' },
+] as const;
+type Days = (typeof SPANS)[number]['value'];
+const days = computed<Days>(() => SPANS.find(({ value }) => value === route.query.days)?.value ?? '365');
+const setDays = (value: Days) => void router.replace({ query: { ...route.query, days: value } });
+const span = computed(() => ({ from: dayPlus(today(), -Number(days.value)), to: today() }));
+const { review, predictions, share, problem, stop, load } = useReview(
+  () => props.playerId,
+  () => span.value,
+);
+
+const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
+const n = (metres: number, decimals = 0) => distanceNumber(metres, unit.value, decimals);
+const verdict = computed(() =>
+  predictions.value.length > 0 ? calibrationWords(calibrationOf(predictions.value)) : null,
+);
+const byBasis = computed(() =>
+  PREDICTION_BASES.flatMap((basis) => {
+    const some = predictions.value.filter((one) => one.basis === basis);
+    return some.length === 0 ? [] : [{ basis, some, calibration: calibrationOf(some) }];
+  }),
+);
+const rounds = computed(() => roundsPlayed(store.sheet!.plans, schedule.events, schedule.courses));
+const isOff = ({ expectedM, foundM, deviationM }: Prediction) =>
+  Math.abs(foundM - expectedM) > NORMAL_95 * deviationM;
+const strip = (place: number) => 4 + place * 132;
+/** Half the width of a range that holds 95 in 100, in the picture. */
+const STRIP_95 = (NORMAL_95 / STRIP_DEVIATIONS) * 66;
+const signed = (metres: number) => `${metres > 0 ? '+' : ''}${n(metres, 1)}`;
+</script>
+
+<template>
+  <div class="page review">
+    <PageHead :of="store.sheet!.player.name">
+      Season review
+      <template #says>
+        <p class="quiet small">What was expected, and what came.</p>
+      </template>
+      <template #actions>
+        <ChoiceField :value="days" label="Looked back on" :options="SPANS" @update:value="setDays" />
+        <LinkButton :to="{ name: 'history', params: { playerId } }">History</LinkButton>
+      </template>
+    </PageHead>
+    <p v-if="share !== null" class="bar small" role="status">
+      <WorkProgress :share="share" /> Going back over {{ counted(review?.days.length ?? 0, 'day') }} with
+      shots…
+      <NButton size="small" @click="stop">Cancel</NButton>
+    </p>
+    <p v-if="problem" class="verdict fault" role="alert">
+      ■ {{ problem }} <NButton size="small" @click="load">Try again</NButton>
+    </p>
+
+    <section aria-label="Did it hold?">
+      <h2>Did it hold?</h2>
+      <p v-if="verdict" class="verdict says" :class="verdict.severity" role="status">
+        {{ MARKS[verdict.severity] }} {{ verdict.text }}
+      </p>
+      <NEmpty
+        v-else-if="share === null && review"
+        description="Nothing was hit in this time with a club whose carry was expected before. Hit a session on the Range, or look back farther."
+      />
+      <p v-if="review?.more" class="verdict look small">
+        ◆ Only the newest {{ review.days.length }} days with shots are gone back over.
+      </p>
+      <NTable v-if="byBasis.length > 1" class="basis" size="small" :bordered="false" :bottom-bordered="false">
+        <thead>
+          <tr>
+            <th>The carry was</th>
+            <th class="n">Expected</th>
+            <th class="n">Within range</th>
+            <th class="n">Against expected</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="{ basis, some, calibration } in byBasis" :key="basis">
+            <th scope="row">{{ BASIS_WORDS[basis] }}</th>
+            <td class="n">{{ some.length }}</td>
+            <td class="n">{{ calibration.within95 }}</td>
+            <td class="n">
+              <template v-if="calibration.bias"
+                >{{ calibration.bias.mean > 0 ? '+' : '' }}{{ (calibration.bias.mean * 100).toFixed(1) }} %
+                <span class="quiet">± {{ (calibration.bias.plusMinus * 100).toFixed(1) }}</span></template
+              >
+              <span v-else class="quiet">one alone</span>
+            </td>
+          </tr>
+        </tbody>
+      </NTable>
+      <NTable
+        v-if="predictions.length"
+        class="predictions"
+        size="small"
+        :bordered="false"
+        :bottom-bordered="false"
+      >
+        <thead>
+          <tr>
+            <th>Day</th>
+            <th>Club</th>
+            <th class="n">Expected, {{ unit }}</th>
+            <th class="n">Came</th>
+            <th class="n">Off by</th>
+            <th>Within its range</th>
+            <th class="wide">The carry was</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in predictions" :key="`${one.day} ${one.clubId}`">
+            <td class="quiet day">{{ shortDay(one.day) }}</td>
+            <td>{{ one.clubName }}</td>
+            <td class="n">
+              {{ n(one.expectedM) }} <span class="quiet">± {{ n(NORMAL_95 * one.deviationM) }}</span>
+            </td>
+            <td class="n">
+              {{ n(one.foundM) }} <span class="quiet">{{ counted(one.shots, 'shot') }}</span>
+            </td>
+            <td class="n">{{ signed(one.foundM - one.expectedM) }}</td>
+            <td>
+              <svg
+                class="strip"
+                width="140"
+                height="18"
+                role="img"
+                :aria-label="isOff(one) ? 'outside its range' : 'within its range'"
+              >
+                <line x1="4" x2="136" y1="9" y2="9" class="axis" />
+                <rect :x="70 - STRIP_95" :width="2 * STRIP_95" y="4" height="10" rx="3" class="range" />
+                <line x1="70" x2="70" y1="3" y2="15" class="middle" />
+                <circle :cx="strip(placeInStrip(one))" cy="9" r="4" :class="{ off: isOff(one) }" />
+              </svg>
+              <b v-if="isOff(one)" class="verdict fault small">outside</b>
+            </td>
+            <td class="quiet small wide">{{ BASIS_WORDS[one.basis] }}</td>
+          </tr>
+        </tbody>
+      </NTable>
+      <p v-if="predictions.length" class="quiet small foot">
+        Expected: what the sheet or the player’s curve said the evening before, with the range that was to
+        hold 95 of 100 such means. Came: the mean of that day’s full shots, in the air the carries are known
+        in. Clubs of one day share its ball and its monitor.
+      </p>
+    </section>
+
+    <section v-if="review" aria-label="Swaps made">
+      <h2>Swaps made</h2>
+      <p v-if="review.swaps.length === 0" class="quiet">The gamer was not changed in this time.</p>
+      <NTable v-else size="small" :bordered="false" :bottom-bordered="false">
+        <thead>
+          <tr>
+            <th>When</th>
+            <th>In</th>
+            <th>Out</th>
+            <th>What for</th>
+            <th>Since</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="swap in review.swaps" :key="swap.id">
+            <td class="quiet day">{{ shortMoment(swap.at) }}<br />{{ swap.who }}</td>
+            <td>{{ swap.ins.map(({ name }) => name).join(', ') || '–' }}</td>
+            <td>{{ swap.outs.map(({ name }) => name).join(', ') || '–' }}</td>
+            <td class="small">{{ swap.why || swap.summary }}</td>
+            <td class="small">
+              <span v-for="{ id, name } in swap.ins" :key="id" class="since">
+                {{ name }}:
+                {{ sinceWords(swap, id, predictions, rounds, unit) || 'nothing heard of it since' }}
+              </span>
+            </td>
+          </tr>
+        </tbody>
+      </NTable>
+      <p v-if="review.swaps.length" class="quiet small foot">
+        What a swap gained in strokes cannot be read off a few rounds: a round’s luck is larger. What can be
+        seen is whether the club did what was expected of it, and whether it was hit.
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+h2 {
+  margin: 22px 0 10px;
+}
+.says {
+  max-width: 760px;
+  margin-bottom: 14px;
+}
+.basis {
+  max-width: 620px;
+  margin-bottom: 18px;
+}
+.predictions {
+  max-width: 980px;
+}
+.n {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+  white-space: nowrap;
+}
+.day {
+  white-space: nowrap;
+}
+.foot {
+  max-width: 760px;
+  margin-top: 10px;
+}
+.strip {
+  vertical-align: middle;
+}
+.axis {
+  stroke: var(--line);
+}
+.range {
+  fill: var(--petrol-soft);
+  stroke: var(--line);
+}
+.middle {
+  stroke: var(--quiet);
+}
+circle {
+  fill: var(--petrol);
+}
+circle.off {
+  fill: var(--brick);
+}
+.since {
+  display: block;
+}
+@media (max-width: 700px) {
+  .wide {
+    display: none;
+  }
+  section {
+    overflow-x: auto;
+  }
+}
+</style>
