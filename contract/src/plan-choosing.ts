@@ -15,6 +15,7 @@ import {
   type BagPreferences,
 } from '@tasche/core';
 import * as yup from 'yup';
+import { playedShotsSchema, type PlayedShot } from './played-shots.js';
 import { clubKindSchema, finite, idSchema, nameSchema, required, shape, textSchema } from './schemas.js';
 
 /** What a week's bag is chosen for: the shots it will ask, where they are typed, and what the player insists on. */
@@ -39,6 +40,8 @@ export interface RoundAfter {
   /** Times each club was hit. */ hits: Readonly<Record<string, number>>;
   says: string;
   keep: string;
+  /** What was hit from where, as far as somebody wrote it down. */
+  shots?: readonly PlayedShot[] | undefined;
 }
 /** A swap to be made on the morning if the day is not as expected. */
 export interface Trigger {
@@ -195,6 +198,7 @@ const afterSchema = shape({
   hits: record(finite(0, 60), 60, true),
   says: textSchema(2000).defined('${path} is missing'),
   keep: textSchema(2000).defined('${path} is missing'),
+  shots: playedShotsSchema.default(undefined).optional(),
 });
 
 /** What may be set of a player's round; its bag is set by `setRoundBag`. */

@@ -1,3 +1,4 @@
+import type { PlayedShot } from './played-shots.js';
 import { planRoundOf } from './plan-choosing.js';
 import type { CourseView, EventView, PlanView } from './views.js';
 
@@ -8,11 +9,13 @@ interface RoundPlayed {
   /** YYYY-MM-DD. */
   day: string;
   name: string;
+  courseId: string;
   courseName: string | null;
   /** How often each club was hit; clubs nobody counted are not there. */
   hits: Readonly<Record<string, number>>;
   says: string;
   keep: string;
+  shots: readonly PlayedShot[];
 }
 
 /** A player's rounds of which anything was written down, the newest first. */
@@ -33,8 +36,10 @@ export function roundsPlayed(
             roundId: id,
             day,
             name: `${event!.name}, ${name}`,
+            courseId,
             courseName: courses.find((course) => course.id === courseId)?.name ?? null,
             ...after,
+            shots: after.shots ?? [],
           },
         ];
       });

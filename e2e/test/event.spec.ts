@@ -86,13 +86,26 @@ test('from an event next week to a printed swap sheet for one player, in under t
   await page.getByText('After the round').click();
   await page.getByLabel('Times the 7 iron was hit').fill('5');
   await page.getByLabel('Times the 7 iron was hit').press('Tab');
+  // What was hit from where, a line a shot; what is not understood is named and stays.
+  const shots = page.getByRole('textbox', { name: 'What was hit from where' });
+  await shots.fill('1, driver, , tee\n1, 7 iron, 165, fairway\n2 7 iron 171 rough\nbanana 100');
+  await expect(page.getByRole('list', { name: 'Lines that could not be read' })).toContainText(
+    'names none of the clubs',
+  );
+  await page.getByRole('button', { name: 'Write 3 shots down' }).click();
+  await expect(page.getByLabel('Shots written down')).toContainText('3 shots written down: 1: Driver tee');
+  await expect(shots).toHaveValue('banana 100');
+  await expect(page.getByLabel('Times the 7 iron was hit')).toHaveValue('2');
   await page.getByLabel('The player says').fill('The 50 was right into the wind.');
   await page.getByLabel('The player says').press('Tab');
   await page.getByRole('button', { name: 'Write the hits into the sheet' }).click();
   await saved(page);
   await page.goto(`${demo.oluchi}/history`);
   await expect(page.getByText(/the bag of Round 1, 14 clubs/).first()).toBeVisible();
-  await expect(page.getByText(/after of a round changed/).first()).toBeVisible();
+  await expect(page.getByText(/what came of a round written down/).first()).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Rounds played' })).toContainText(
+    /7 iron 2 from 166 to 170 yd/,
+  );
 });
 
 /** Pim's winter day by its address: another test may be planning him for a nearer week. */

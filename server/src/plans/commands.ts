@@ -1,4 +1,4 @@
-import { MAX_PLANS_A_PLAYER, emptyRound, type PlanRound } from '@tasche/contract';
+import { MAX_PLANS_A_PLAYER, emptyRound, type CommandOf, type PlanRound } from '@tasche/contract';
 import { SwapError, applySwaps } from '@tasche/core';
 import { Bag } from '../bags/bag.js';
 import { fill, loadClubFor } from '../bags/commands.js';
@@ -7,6 +7,13 @@ import { assertNoConflict } from '../changes/changes-since.js';
 import type { ChangeRecorder } from '../changes/change-recorder.js';
 import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { Plan } from './plan.js';
+
+/** What may be written down of a round. */
+const PART_WORDS: Readonly<Record<keyof CommandOf<'editRound'>['set'], string>> = {
+  changes: 'needs',
+  notes: 'practice notes',
+  after: 'what came',
+};
 
 export const planCommands: Handlers<
   'addPlan' | 'editPlan' | 'setSwaps' | 'removePlan' | 'editRound' | 'setRoundBag'
@@ -103,7 +110,9 @@ export const planCommands: Handlers<
     recorder.edit('plan', plan, { rounds: withRound(plan, { ...roundOf(plan, roundId), ...set }) });
     return {
       playerId: plan.playerId,
-      summary: `${plan.name}: ${Object.keys(set).join(', ')} of a round changed`,
+      summary: `${plan.name}: ${Object.keys(set)
+        .map((field) => PART_WORDS[field as keyof typeof PART_WORDS])
+        .join(', ')} of a round written down`,
     };
   },
 

@@ -1,16 +1,20 @@
 <script setup lang="ts">
 import { NButton, NTable } from 'naive-ui';
-import { hitsARound, roundsPlayed, type Command } from '@tasche/contract';
+import { hitFrom, hitsARound, roundsPlayed, type Command } from '@tasche/contract';
+import { distanceNumber } from '@tasche/core';
 import { computed, onMounted } from 'vue';
 import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import { useSchedule } from '../courses/schedule-store';
+import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
 
 /** Rounds somebody wrote something down about: how often clubs are hit, what the player said, what to keep. */
 defineProps<{ playerId: string }>();
 const store = useSheet();
 const schedule = useSchedule();
+const settings = useSettings();
+const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 onMounted(() => void schedule.load());
 
 const rounds = computed(() => roundsPlayed(store.sheet!.plans, schedule.events, schedule.courses));
@@ -33,6 +37,16 @@ function write(): void {
     `mean of ${counted(rounds.value.length, 'round')} played`,
   );
 }
+/** "150 to 168 yd": from where a club was hit, eight times in ten. */
+function from(clubId: string): string {
+  const found = hitFrom(
+    rounds.value.flatMap(({ shots }) => shots),
+    clubId,
+  );
+  if (!found) return '';
+  const [low, high] = [found.fromM, found.toM].map((metres) => distanceNumber(metres, unit.value));
+  return low === high ? `${low} ${unit.value}` : `${low} to ${high} ${unit.value}`;
+}
 const total = (round: (typeof rounds.value)[number]) =>
   Object.values(round.hits).reduce((sum, times) => sum + times, 0);
 </script>
@@ -53,7 +67,7 @@ const total = (round: (typeof rounds.value)[number]) =>
               }"
               >{{ round.name }}</RouterLink
             >
-            <span v-if="round.courseName" class="quiet small"> {{ round.courseName }}</span>
+            <span v-if="round.courseName" class="quiet small">, {{ round.courseName }}</span>
             <br v-if="round.says || round.keep" />
             <span class="small">{{
               [round.says, round.keep && `keep: ${round.keep}`].filter(Boolean).join(' ')
@@ -69,7 +83,9 @@ const total = (round: (typeof rounds.value)[number]) =>
       <p class="hits">
         A round:
         <span v-for="{ clubId, perRound } in hits" :key="clubId"
-          >{{ name(clubId) }} <b>{{ perRound }}</b></span
+          >{{ name(clubId) }} <b>{{ perRound }}</b><span v-if="from(clubId)" class="quiet small">
+            from {{ from(clubId) }}</span
+          ></span
         >
       </p>
       <p v-if="never.length > 0" class="verdict look small">

@@ -3,17 +3,46 @@ import NumberField from '../fields/NumberField.vue';
 import Fold from '../app/Fold.vue';
 import TextField from '../fields/TextField.vue';
 import { NButton } from 'naive-ui';
-import type { PlanRound, RoundAfter } from '@tasche/contract';
-import type { LadderClub } from '@tasche/core';
+import {
+  hitsOfShots,
+  type LabelledClub,
+  type PlanRound,
+  type PlayedShot,
+  type RoundAfter,
+} from '@tasche/contract';
+import type { DistanceUnit, LadderClub } from '@tasche/core';
+import { computed } from 'vue';
+import PlayedShots from './PlayedShots.vue';
 
 /** After the round: what was carried, how often each club was hit, what the player says, what to keep. */
-const props = defineProps<{ round: PlanRound; carried: readonly LadderClub[]; readOnly: boolean }>();
+const props = defineProps<{
+  round: PlanRound;
+  carried: readonly LadderClub[];
+  /** Of the locker. */
+  clubs: readonly LabelledClub[];
+  unit: DistanceUnit;
+  readOnly: boolean;
+}>();
 const emit = defineEmits<{ set: [after: RoundAfter]; toSheet: [hits: Readonly<Record<string, number>>] }>();
 const after = () => props.round.after ?? { hits: {}, says: '', keep: '' };
 function hit(club: LadderClub, times: number | null): void {
   const { [club.id]: _before, ...others } = after().hits;
   emit('set', { ...after(), hits: times === null ? others : { ...others, [club.id]: times } });
 }
+/** A label means a club that was carried, where a bag was settled. */
+const meant = computed(() => {
+  const carried = props.clubs.filter(({ id }) => props.carried.some((club) => club.id === id));
+  return (carried.length > 0 ? carried : props.clubs).filter(({ kind }) => kind !== 'putter');
+});
+function write(shots: readonly PlayedShot[]): void {
+  const { hits, ...rest } = after();
+  // Clubs nobody wrote a shot down of stay as they were counted.
+  emit('set', { ...rest, shots, hits: { ...hits, ...hitsOfShots(shots) } });
+}
+const clear = () => {
+  const { shots: _gone, ...rest } = after();
+  emit('set', rest);
+};
 </script>
 
 <template>
@@ -39,6 +68,14 @@ function hit(club: LadderClub, times: number | null): void {
           @write="hit(club, $event)"
       /></label>
     </div>
+    <PlayedShots
+      :shots="round.after?.shots ?? []"
+      :clubs="meant"
+      :unit="unit"
+      :read-only="readOnly"
+      @take="write([...(round.after?.shots ?? []), ...$event])"
+      @clear="clear"
+    />
     <div class="texts">
       <label
         >The player says

@@ -8,9 +8,11 @@ import UnitButton from '../app/UnitButton.vue';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton } from 'naive-ui';
 import {
+  demandsPlayed,
   planRoundOf,
   roundRequestOf,
   preferencesOf,
+  roundsPlayed,
   type Command,
   type EventRound,
   type EventRoundSet,
@@ -86,6 +88,16 @@ const tab = computed(() =>
 const round = computed(() => rounds.value.find(({ id }) => id === tab.value));
 const course = computed(() => schedule.courses.find(({ id }) => id === round.value?.courseId));
 const own = computed(() => planRoundOf(props.plan, tab.value));
+/** What rounds on this course asked for, of those whose shots were written down; this one's own are of the past when it asks. */
+const playedHere = computed(() =>
+  demandsPlayed(
+    roundsPlayed(store.sheet!.plans, schedule.events, schedule.courses).filter(
+      ({ courseId, roundId, shots }) =>
+        courseId === course.value?.id && roundId !== tab.value && shots.length > 0,
+    ),
+    unit.value,
+  ),
+);
 const bagOf = (roundId: string) =>
   store.sheet!.bags.find(({ id }) => id === planRoundOf(props.plan, roundId).bagId);
 const wishes = computed(() => preferencesOf(props.plan.choosing, store.sheet!.player.preferences));
@@ -565,6 +577,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
               :shown="shown"
               :changes="own.changes"
               :notes="own.notes"
+              :played="playedHere"
               :strokes="worked.strokes"
               :rare-strokes="worked.rareStrokes"
               :unit="unit"
@@ -578,6 +591,8 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
           <AfterRound
             :round="own"
             :carried="clubsOfIds(asked.order.clubs, settled?.clubIds ?? [])"
+            :clubs="store.clubs"
+            :unit="unit"
             :read-only="readOnly"
             @set="editRound({ after: $event })"
             @to-sheet="writeHits"

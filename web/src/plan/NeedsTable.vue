@@ -24,6 +24,8 @@ const props = defineProps<{
   /** A need somebody asked to see: its hole opens. */ shown: ShotDemand | null;
   changes: DemandChanges;
   notes: readonly ShotDemand[];
+  /** What earlier rounds on this course asked for, as far as shots were written down. */
+  played: readonly ShotDemand[];
   strokes: number;
   rareStrokes: number;
   unit: DistanceUnit;
@@ -39,6 +41,7 @@ const problem = ref('');
 const typed = ref('');
 const open = ref<ReadonlySet<number>>(new Set());
 const noted = computed(() => new Set(props.notes.map(({ name }) => name)));
+const playedFresh = computed(() => props.played.filter(({ name }) => !noted.value.has(name)));
 const byWidestGap = computed(() => {
   const holes = new Map<number, ShotDemand[]>();
   for (const demand of props.needs)
@@ -140,6 +143,11 @@ function add(): void {
       <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>
     </NForm>
     <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <p v-if="playedFresh.length > 0 && !readOnly" class="small no-print">
+      Rounds played here asked for
+      {{ playedFresh.map(({ name, weight }) => `${name.replace('played: ', '')} ×${weight}`).join(', ') }}.
+      <NButton size="small" @click="emit('notes', [...notes, ...playedFresh])">Add to the needs</NButton>
+    </p>
     <ul v-if="notes.length" class="notes">
       <li v-for="(demand, i) in notes" :key="demandKey(demand)">
         <span

@@ -1,19 +1,8 @@
 import { DEMAND_BOUNDS, distanceNumber, type DistanceUnit, type Lie, type ShotDemand } from '@tasche/core';
-import { storedMetres } from '@tasche/contract';
+import { lieInText, storedMetres } from '@tasche/contract';
 
 /** Needs read off a line typed by hand, or what is wrong with it. */
 type ReadNeeds = { ok: true; needs: ShotDemand[] } | { ok: false; reason: string };
-
-const LIE_WORDS: readonly [RegExp, Lie][] = [
-  [/\bwet heavy rough\b|\bheavy rough,? wet\b/, 'heavy rough, wet'],
-  [/\bheavy rough\b/, 'heavy rough'],
-  [/\bwet rough\b|\blight rough,? wet\b/, 'light rough, wet'],
-  [/\b(light )?rough\b/, 'light rough'],
-  [/\bsand\b|\bbunker\b/, 'sand'],
-  [/\btight\b/, 'tight'],
-  [/\btee\b/, 'tee'],
-  [/\bfairway\b/, 'fairway'],
-];
 
 /**
  * "155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough": a distance to a green, whether it must hold there (else it may run), what it
@@ -30,7 +19,7 @@ export function readNeeds(text: string, unit: DistanceUnit): ReadNeeds {
     const left = /\bleft (\d+(?:\.\d+)?)\b/.exec(part);
     const rest = part.replace(/\bx\s?\d+(\.\d+)?\b/, '').replace(/\bleft \d+(\.\d+)?\b/, '');
     const drive = /\bdrive\b/.test(rest);
-    const lie = LIE_WORDS.find(([pattern]) => pattern.test(rest))?.[1] ?? (drive ? 'tee' : 'fairway');
+    const lie = lieInText(rest) ?? (drive ? 'tee' : 'fairway');
     const span = /(\d+(?:\.\d+)?)(?:\s?[-–]\s?(\d+(?:\.\d+)?))?/.exec(rest);
     const strange = rest
       .replace(/\d+(\.\d+)?(\s?[-–]\s?\d+(\.\d+)?)?/, '')

@@ -1,0 +1,24 @@
+import type { Lie } from '@tasche/core';
+
+/** How people say what a ball lies on; the first that is found is meant. */
+const LIE_WORDS: readonly [RegExp, Lie][] = [
+  [/\bwet heavy rough\b|\bheavy rough,? wet\b/, 'heavy rough, wet'],
+  [/\bheavy rough\b/, 'heavy rough'],
+  [/\bwet rough\b|\blight rough,? wet\b/, 'light rough, wet'],
+  [/\b(light )?rough\b/, 'light rough'],
+  [/\bsand\b|\bbunker\b/, 'sand'],
+  [/\btight\b/, 'tight'],
+  [/\btee\b/, 'tee'],
+  [/\bfairway\b/, 'fairway'],
+];
+
+/** The lie a text names, in lower case; undefined where it names none. */
+export function lieInText(text: string): Lie | undefined {
+  return LIE_WORDS.find(([pattern]) => pattern.test(text))?.[1];
+}
+
+/** The text without the lie it names. */
+export function withoutLie(text: string): string {
+  const found = LIE_WORDS.find(([pattern]) => pattern.test(text));
+  return found ? text.replace(found[0], ' ').replace(/\bfrom\b/, ' ') : text;
+}

@@ -1,0 +1,186 @@
+import fc from 'fast-check';
+import { LIE_NAMES, type ClubKind } from '@tasche/core';
+import { describe, expect, it } from 'vitest';
+import {
+  MAX_PLAYED_SHOTS,
+  demandsPlayed,
+  hitFrom,
+  hitsOfShots,
+  playedShotsSchema,
+  readPlayedShots,
+  type PlayedShot,
+} from '../src/index.js';
+
+const club = (name: string, kind: ClubKind, loftDeg?: number) => ({
+  id: name,
+  name,
+  kind,
+  spec: loftDeg === undefined ? {} : { loftSetDeg: { value: loftDeg, takenOn: '2026-01-01' } },
+});
+const CLUBS = [
+  club('Driver', 'driver', 9),
+  club('3 wood', 'fairway', 15),
+  club('5 iron', 'iron', 26),
+  club('7 iron', 'iron', 33),
+  club('8 iron', 'iron', 37),
+  club('PW', 'iron', 45),
+  club('56', 'wedge', 56),
+];
+const read = (text: string, unit: 'yd' | 'm' = 'm') => readPlayedShots(text, CLUBS, unit);
+const shot = (
+  clubId: string,
+  distanceM: number | null = null,
+  more: Partial<PlayedShot> = {},
+): PlayedShot => ({
+  clubId,
+  distanceM,
+  lie: null,
+  hole: null,
+  ...more,
+});
+
+describe('what was hit from where, as it is written down', () => {
+  it.each<[string, PlayedShot]>([
+    ['4, 7 iron, 165, rough', shot('7 iron', 165, { hole: 4, lie: 'light rough' })],
+    ['7i 165 rough', shot('7 iron', 165, { lie: 'light rough' })],
+    ['7i 165m from heavy rough h12', shot('7 iron', 165, { lie: 'heavy rough', hole: 12 })],
+    ['hole 3 driver tee', shot('Driver', null, { lie: 'tee', hole: 3 })],
+    ['3 wood', shot('3 wood')],
+    ['3 wood 230', shot('3 wood', 230)],
+    ['56 80 sand', shot('56', 80, { lie: 'sand' })],
+    ['sand wedge 80 fairway', shot('56', 80, { lie: 'fairway' })],
+    ['2 7 iron 171 rough', shot('7 iron', 171, { hole: 2, lie: 'light rough' })],
+    ['12 driver', shot('Driver', null, { hole: 12 })],
+    ['pw 125 fairway', shot('PW', 125, { lie: 'fairway' })],
+    ['18; 8 Iron; 140,5; fairway', shot('8 iron', 140.5, { hole: 18, lie: 'fairway' })],
+    ['8 iron 100 yd', shot('8 iron', 91.44)],
+  ])('%s', (text, expected) => {
+    expect(read(text)).toEqual({ shots: [expected], refused: [] });
+  });
+
+  it('a CSV by the names of its columns, in any order, some of them empty', () => {
+    const csv = 'Lie,Club,Hole,Distance\nrough,7 iron,4,165\n,PW,,\ntee,Driver,1,\n';
+    expect(read(csv).shots).toEqual([
+      shot('7 iron', 165, { lie: 'light rough', hole: 4 }),
+      shot('PW'),
+      shot('Driver', null, { lie: 'tee', hole: 1 }),
+    ]);
+  });
+
+  it.each([
+    ['9 iron 130', 'names none of the clubs'],
+    ['7 iron far', 'not'],
+    ['7 iron 165 furlongs', 'no unit of distance'],
+    ['7 iron 9000', 'is no distance of a shot'],
+    ['hole 44 7 iron', 'is no hole'],
+    ['club,lie\n7 iron,cart path', 'is no lie'],
+    ['club,hole\n7 iron,0', 'is no hole'],
+    ['club,hole\n,4', 'names no club'],
+    ['club\nputter', 'is none of the clubs'],
+  ])('%j is refused: %s', (text, reason) => {
+    const { shots, refused } = read(text);
+    expect(shots).toEqual([]);
+    expect(refused).toEqual([
+      {
+        line: text.includes('\n') ? 2 : 1,
+        text: expect.any(String),
+        reason: expect.stringContaining(reason),
+      },
+    ]);
+  });
+
+  it('good lines are read beside bad ones, and no more than a round has', () => {
+    const { shots, refused } = read('7i 150\nnonsense\n\n8i 140\n');
+    expect(shots.map(({ clubId }) => clubId)).toEqual(['7 iron', '8 iron']);
+    expect(refused).toMatchObject([{ line: 2, text: 'nonsense' }]);
+    const many = read('7i 150\n'.repeat(MAX_PLAYED_SHOTS + 20));
+    expect(many.shots).toHaveLength(MAX_PLAYED_SHOTS);
+    expect(many.refused).toHaveLength(1);
+  });
+
+  it('whatever is typed is read or refused, and what is read is fit to be kept', () => {
+    const ids = CLUBS.map(({ name }) => name);
+    const word = fc.constantFrom(
+      '7i',
+      'pw',
+      '56',
+      '165',
+      'm',
+      'yd',
+      'rough',
+      'h4',
+      ',',
+      ';',
+      '\n',
+      '"',
+      'x',
+      '-5',
+      '',
+    );
+    fc.assert(
+      fc.property(fc.array(word, { maxLength: 30 }), (words) => {
+        for (const { clubId, ...rest } of read(words.join(' ')).shots) {
+          expect(ids).toContain(clubId);
+          const kept = [{ ...rest, clubId: '00000000-0000-4000-8000-000000000001' }];
+          expect(playedShotsSchema.isValidSync(kept, { strict: true })).toBe(true);
+        }
+      }),
+    );
+  });
+});
+
+describe('what it tells', () => {
+  const shots = [
+    shot('7 iron', 150, { lie: 'fairway' }),
+    shot('7 iron', 160, { lie: 'fairway' }),
+    shot('7 iron'),
+    shot('Driver', null, { lie: 'tee' }),
+    shot('56', 80, { lie: 'sand' }),
+  ];
+
+  it('how often each club was hit, and from where', () => {
+    expect(hitsOfShots(shots)).toEqual({ '7 iron': 3, Driver: 1, '56': 1 });
+    expect(hitFrom(shots, '7 iron')).toEqual({ shots: 2, fromM: 151, toM: 159 });
+    expect(hitFrom(shots, 'Driver')).toBeNull();
+  });
+
+  it('what the course asked for a round, by distance and lie; not tee shots, and not what came up once in many', () => {
+    const rounds = [
+      { shots },
+      { shots: [shot('8 iron', 148, { lie: 'fairway' }), shot('PW', 120, { lie: 'light rough' })] },
+      { shots: [shot('8 iron', 152, { lie: 'fairway' })] },
+    ];
+    expect(demandsPlayed(rounds, 'm')).toEqual([
+      {
+        name: 'played: 150 m',
+        to: 'green',
+        distanceM: 150,
+        lie: 'fairway',
+        mustHold: false,
+        weight: 1,
+      },
+    ]);
+    expect(demandsPlayed([], 'm')).toEqual([]);
+  });
+
+  it('demands weigh no more together than the shots they are of', () => {
+    const any = fc.record({
+      clubId: fc.constant('7 iron'),
+      distanceM: fc.option(fc.double({ min: 5, max: 280, noNaN: true })),
+      lie: fc.option(fc.constantFrom(...LIE_NAMES)),
+      hole: fc.constant(null),
+    });
+    fc.assert(
+      fc.property(fc.array(fc.array(any, { maxLength: 40 }), { minLength: 1, maxLength: 6 }), (all) => {
+        const demands = demandsPlayed(
+          all.map((one) => ({ shots: one })),
+          'yd',
+        );
+        const total = demands.reduce((sum, { weight }) => sum + weight, 0);
+        // Each is rounded to a tenth.
+        expect(total).toBeLessThanOrEqual(all.flat().length / all.length + 0.05 * demands.length + 1e-9);
+        expect(new Set(demands.map(({ name }) => name)).size).toBe(demands.length);
+      }),
+    );
+  });
+});

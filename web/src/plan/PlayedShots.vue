@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { NButton } from 'naive-ui';
+import { readPlayedShots, type LabelledClub, type PlayedShot } from '@tasche/contract';
+import { distanceNumber, type DistanceUnit } from '@tasche/core';
+import { computed, ref } from 'vue';
+import { counted } from '../app/counted';
+import FileField from '../fields/FileField.vue';
+import TextField from '../fields/TextField.vue';
+
+/** What was hit from where: a line a shot, typed, pasted or out of a CSV; each line is read as it is typed. */
+const props = defineProps<{
+  shots: readonly PlayedShot[];
+  clubs: readonly LabelledClub[];
+  unit: DistanceUnit;
+  readOnly: boolean;
+}>();
+const emit = defineEmits<{ take: [shots: readonly PlayedShot[]]; clear: [] }>();
+const typed = ref('');
+const problem = ref('');
+const read = computed(() => readPlayedShots(typed.value, props.clubs, props.unit));
+
+const MAX_BYTES = 200_000;
+async function choose(file: File): Promise<void> {
+  problem.value = '';
+  if (file.size > MAX_BYTES) problem.value = `${file.name} is larger than a round.`;
+  else typed.value = await file.text();
+}
+function take(): void {
+  emit('take', read.value.shots);
+  // What could not be read stays, to be put right.
+  typed.value = read.value.refused.map(({ text }) => text).join('\n');
+}
+const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
+const words = ({ clubId, distanceM, lie, hole }: PlayedShot) =>
+  [
+    hole !== null && `${hole}:`,
+    name(clubId),
+    distanceM !== null && `${distanceNumber(distanceM, props.unit)} ${props.unit}`,
+    lie,
+  ]
+    .filter(Boolean)
+    .join(' ');
+</script>
+
+<template>
+  <div class="played-shots">
+    <label v-if="!readOnly" class="line"
+      >What was hit from where
+      <TextField
+        v-model:value="typed"
+        aria-label="What was hit from where"
+        :rows="3"
+        :placeholder="`a line a shot: 4, 7 iron, 165, rough (${unit} to the hole; as much as is known)`"
+      />
+    </label>
+    <div v-if="!readOnly" class="bar no-print">
+      <NButton size="small" :disabled="read.shots.length === 0" @click="take">
+        Write {{ read.shots.length > 0 ? counted(read.shots.length, 'shot') : 'the shots' }} down
+      </NButton>
+      <FileField label="Shots as CSV" accept=".csv,.txt,text/csv" @file="choose">From a CSV…</FileField>
+      <NButton v-if="shots.length > 0" size="small" @click="emit('clear')">Clear all</NButton>
+    </div>
+    <p v-if="problem" class="verdict fault small" role="alert">■ {{ problem }}</p>
+    <ul v-if="read.refused.length > 0" class="refused small" aria-label="Lines that could not be read">
+      <li v-for="{ line, text, reason } in read.refused.slice(0, 8)" :key="line">
+        <b class="verdict look">◆ line {{ line }}</b> {{ text }} <span class="quiet">{{ reason }}</span>
+      </li>
+      <li v-if="read.refused.length > 8" class="quiet">and {{ read.refused.length - 8 }} more</li>
+    </ul>
+    <p v-if="shots.length > 0" class="small quiet" aria-label="Shots written down">
+      {{ counted(shots.length, 'shot') }} written down: {{ shots.slice(0, 12).map(words).join('; ')
+      }}{{ shots.length > 12 ? '; …' : '' }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.played-shots {
+  display: grid;
+  gap: 6px;
+  margin: 8px 0;
+}
+.line {
+  display: grid;
+  gap: 3px;
+  font-size: 12.5px;
+  color: var(--quiet);
+}
+.refused {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+</style>

@@ -1,0 +1,73 @@
+import { emptyRound, type ClubView, type PlanRound, type RoundAfter } from '@tasche/contract';
+import { mount } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it } from 'vitest';
+import AfterRound from '../../src/plan/AfterRound.vue';
+import PlayedShots from '../../src/plan/PlayedShots.vue';
+import { clubView } from '../sheet';
+
+const seven: ClubView = { ...clubView('7'), name: '7 iron' };
+const wedge: ClubView = { ...clubView('W'), name: '56', kind: 'wedge' };
+const putter: ClubView = { ...clubView('P'), name: 'Putter', kind: 'putter' };
+const CARRIED = [seven, wedge, putter].map(({ id, name, kind }) => ({ id, name, kind, shots: {} }));
+
+describe('after the round', () => {
+  beforeEach(() => {
+    setActivePinia(createPinia());
+  });
+  const shown = (after: RoundAfter | null, readOnly = false) => {
+    const round: PlanRound = { ...emptyRound('r'), after };
+    const view = mount(AfterRound, {
+      props: { round, carried: CARRIED, clubs: [seven, wedge, putter], unit: 'm' as const, readOnly },
+    });
+    const set = () => view.emitted<[RoundAfter]>('set')?.at(-1)?.[0];
+    return { view, set };
+  };
+  const typed = async (view: ReturnType<typeof shown>['view'], text: string) => {
+    await view.get('textarea[aria-label="What was hit from where"]').setValue(text);
+    const take = view.findComponent(PlayedShots).findAll('button');
+    return take.find((one) => /^Write/.test(one.text()))!;
+  };
+
+  it('keeps what was hit from where, and counts the hits from it; clubs nobody wrote a shot down of stay as counted', async () => {
+    const { view, set } = shown({ hits: { '7': 9, W: 4 }, says: 'windy', keep: '' });
+    const take = await typed(view, '1, 7 iron, 150, rough\n7i 140');
+    expect(take.text()).toBe('Write 2 shots down');
+    await take.trigger('click');
+    expect(set()).toEqual({
+      hits: { '7': 2, W: 4 },
+      says: 'windy',
+      keep: '',
+      shots: [
+        { clubId: '7', distanceM: 150, lie: 'light rough', hole: 1 },
+        { clubId: '7', distanceM: 140, lie: null, hole: null },
+      ],
+    });
+  });
+
+  it('names lines it cannot read, and leaves them to be put right', async () => {
+    const { view, set } = shown({ hits: {}, says: '', keep: '' });
+    const take = await typed(view, '7i 150\nputter 3\n9 iron 120');
+    expect(view.get('[aria-label="Lines that could not be read"]').findAll('li')).toHaveLength(2);
+    await take.trigger('click');
+    expect(set()!.shots).toHaveLength(1);
+    expect(view.get<HTMLTextAreaElement>('textarea').element.value).toBe('putter 3\n9 iron 120');
+  });
+
+  it('shows what was written down, and clears it with the counts left', async () => {
+    const shots = [{ clubId: 'W', distanceM: 80, lie: 'sand' as const, hole: 4 }];
+    const { view, set } = shown({ hits: { W: 1 }, says: '', keep: '', shots });
+    expect(view.get('[aria-label="Shots written down"]').text()).toBe('1 shot written down: 4: 56 80 m sand');
+    await view
+      .findAll('button')
+      .find((one) => one.text() === 'Clear all')!
+      .trigger('click');
+    expect(set()).toEqual({ hits: { W: 1 }, says: '', keep: '' });
+  });
+
+  it('is read only where somebody may only read', () => {
+    const { view } = shown({ hits: { W: 1 }, says: '', keep: '' }, true);
+    expect(view.find('textarea[aria-label="What was hit from where"]').exists()).toBe(false);
+    expect(view.findAll('button').some((one) => /Write|Clear/.test(one.text()))).toBe(false);
+  });
+});
