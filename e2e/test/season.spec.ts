@@ -105,6 +105,12 @@ test('an off-season: events out of a calendar, new clubs on trial before the mon
 test('whether swapping is worth it is worked out over the planned rounds, with how far it can be known', async ({
   page,
 }) => {
+  await page.goto(`${demo.maren}/bench/wishes`);
+  await page.getByRole('button', { name: 'New wish' }).click();
+  await page.getByLabel('What', { exact: true }).fill('A 48 wedge');
+  await page.getByLabel('Price', { exact: true }).fill('140');
+  await page.getByRole('button', { name: 'Add wish' }).click();
+  await saved(page);
   await page.goto(`${demo.maren}/season`);
   const worth = page.getByRole('region', { name: 'What the season is worth' });
   await expect(worth).toContainText('4 planned rounds');
@@ -117,4 +123,8 @@ test('whether swapping is worth it is worked out over the planned rounds, with h
   );
   await expect(worth.getByRole('status').first()).toContainText('over 4 rounds');
   await expect(worth.getByRole('row', { name: /^Driver/ })).toContainText('of 4');
+  // What is wished for is weighed beside what is owned, and in no bag of it.
+  await expect(
+    worth.getByRole('row', { name: /^A 48 wedge wished for, 140; in the best bag/ }),
+  ).toContainText(/-?\d\.\d \(-?\d\.\d to \d\.\d\)/);
 });

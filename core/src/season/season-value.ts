@@ -38,11 +38,19 @@ export interface SeasonValue {
   swapping: SeasonStrokes;
   /** Clubs of any best bag: in how many rounds of the season, and what is lost over it without the club; most first. */
   clubs: readonly { id: string; rounds: number; strokes: number }[];
+  /** What each named bag saves over the gamer, played in every round; those the rounds allow. */
+  bags: readonly (SeasonStrokes & { id: string })[];
+  /** What each wish saves over the best bags of what is owned, alone; and in how many rounds it would be in the best bag. */
+  wishes: readonly (SeasonStrokes & { id: string; rounds: number })[];
   /** Seasons drawn. */
   draws: number;
 }
 
 interface SeasonOptions {
+  /** Bags the player has made, by their clubs. */
+  bags?: readonly { id: string; clubIds: readonly string[] }[];
+  /** Clubs of the rounds that are not owned yet: each is weighed alone, and in no other bag. */
+  wishIds?: readonly string[];
   draws?: number;
   seed?: number;
   /** A share of the whole, between pieces of work. */
@@ -65,15 +73,32 @@ const CHOOSING = 0.4;
 export async function seasonValue(
   rounds: readonly ValuedRound[],
   gamerIds: readonly string[],
-  { draws = DRAWS, seed = 11, onProgress, shouldContinue = () => true }: SeasonOptions = {},
+  {
+    bags = [],
+    wishIds = [],
+    draws = DRAWS,
+    seed = 11,
+    onProgress,
+    shouldContinue = () => true,
+  }: SeasonOptions = {},
 ): Promise<SeasonValue> {
   const scenarios: Scenario[] = [];
   const answers: (BagAnswer | undefined)[] = [];
-  for (const [i, { name, round, preferences, times }] of rounds.entries()) {
-    const choosing = choosingOfRound(round, preferences);
+  /** The best bags with each wish, round by round. */
+  const withWish = new Map<string, (BagAnswer | undefined)[]>(wishIds.map((id) => [id, []]));
+  const pieces = rounds.length * (1 + wishIds.length) + 1;
+  let done = 0;
+  const chosen = () => onProgress?.((CHOOSING * ++done) / pieces);
+  for (const { name, round, preferences, times } of rounds) {
+    const choosing = choosingOfRound(round, without(preferences, wishIds));
     scenarios.push({ name, choosing, weight: times });
     answers.push(chooseBag(choosing, 0));
-    await onProgress?.((CHOOSING * (i + 1)) / (rounds.length + 1));
+    await chosen();
+    for (const [id, best] of withWish) {
+      const others = wishIds.filter((one) => one !== id);
+      best.push(chooseBag(choosingOfRound(round, without(preferences, others)), 0));
+      await chosen();
+    }
   }
   const limit = Math.min(...scenarios.map(({ choosing }) => choosing.model.limit));
   const oneBag = travelSet(scenarios, limit);
@@ -86,13 +111,23 @@ export async function seasonValue(
     }, 0);
   const bestOf = (r: number) => answers[r]?.best.ids ?? gamerIds;
   const fixedOf = (r: number) => oneBag.bags[r]!.ids;
-  const all = (drawn: (club: LadderClub) => LadderClub) => {
+  const allowed = bags.filter(({ clubIds }) => clubIds.length <= limit);
+  const all = (drawn: (club: LadderClub) => LadderClub): Record<string, number> => {
     const [gamer, changed, fixed] = [
       season(() => gamerIds, drawn),
       season(bestOf, drawn),
       season(fixedOf, drawn),
     ];
-    return { changed: gamer - changed, fixed: gamer - fixed, swapping: fixed - changed };
+    const wished = (id: string) => season((r) => withWish.get(id)![r]?.best.ids ?? bestOf(r), drawn);
+    return {
+      changed: gamer - changed,
+      fixed: gamer - fixed,
+      swapping: fixed - changed,
+      ...Object.fromEntries(
+        allowed.map(({ id, clubIds }) => [`bag ${id}`, gamer - season(() => clubIds, drawn)]),
+      ),
+      ...Object.fromEntries(wishIds.map((id) => [`wish ${id}`, changed - wished(id)])),
+    };
   };
   const known = all((club) => club);
   const normal = normalFrom(randomFrom(seed));
@@ -101,9 +136,9 @@ export async function seasonValue(
     seasons.push(all(drawnSeason(rounds, normal)));
     await onProgress?.(CHOOSING + ((1 - CHOOSING) * (i + 1)) / draws);
   }
-  const interval = (key: keyof typeof known): SeasonStrokes => {
-    const strokes = known[key];
-    const off = seasons.map((one) => one[key] - strokes);
+  const interval = (key: string): SeasonStrokes => {
+    const strokes = known[key]!;
+    const off = seasons.map((one) => one[key]! - strokes);
     const half = NORMAL_95 * Math.sqrt(meanOf(off.length > 0 ? off.map((one) => one * one) : [0]));
     return { strokes, low: strokes - half, high: strokes + half };
   };
@@ -131,8 +166,29 @@ export async function seasonValue(
     clubs: [...worth]
       .map(([id, so]) => ({ id, ...so }))
       .sort((a, b) => b.strokes - a.strokes || a.id.localeCompare(b.id)),
+    bags: allowed
+      .map(({ id }) => ({ id, ...interval(`bag ${id}`) }))
+      .sort((a, b) => b.strokes - a.strokes || a.id.localeCompare(b.id)),
+    wishes: wishIds
+      .map((id) => ({
+        id,
+        rounds: rounds.reduce(
+          (sum, { times }, r) => sum + (withWish.get(id)![r]?.best.ids.includes(id) ? times : 0),
+          0,
+        ),
+        ...interval(`wish ${id}`),
+      }))
+      .sort((a, b) => b.strokes - a.strokes || a.id.localeCompare(b.id)),
     draws: seasons.length,
   };
+}
+
+/** The same, with some clubs that are not owned left out. */
+function without(preferences: RoundPreferences, ids: readonly string[]): RoundPreferences {
+  const { wishes } = preferences;
+  return ids.length === 0
+    ? preferences
+    : { ...preferences, wishes: { ...wishes, never: [...wishes.never, ...ids] } };
 }
 
 /** What a change is asked to be worth is no stroke that is lost. */

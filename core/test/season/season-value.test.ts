@@ -57,10 +57,10 @@ const valued = (id: string, air: Partial<RoundAir>, times: number, known = clubs
 const rounds = [valued('calm', {}, 3), valued('gale', { windMps: 13, windFromDeg: 200, temperatureC: 5 }, 2)];
 
 /** Every bag of at most so many clubs, by their ids. */
-function everyBag(): string[][] {
+function everyBag(of: readonly LadderClub[] = clubs): string[][] {
   const bags: string[][] = [];
-  for (let mask = 1; mask < 1 << clubs.length; mask++) {
-    const bag = clubs.filter((_club, i) => mask & (1 << i)).map(({ id }) => id);
+  for (let mask = 1; mask < 1 << of.length; mask++) {
+    const bag = of.filter((_club, i) => mask & (1 << i)).map(({ id }) => id);
     if (bag.length <= LIMIT) bags.push(bag);
   }
   return bags;
@@ -84,6 +84,40 @@ describe('what bags are worth over a season', () => {
     expect(value.swapping.strokes).toBeCloseTo(changed - fixed, 6);
     expect(value.played).toBe(5);
     expect(value.rounds.reduce((sum, { saves, times }) => sum + saves * times, 0)).toBeCloseTo(changed, 6);
+  });
+
+  it('is what trying every bag finds for a wish, alone, and for bags the player has made', async () => {
+    const wish = club('4 iron, wished for', 'iron', 23, 190);
+    const other = club('48, wished for', 'wedge', 48, 114);
+    const all = [...clubs, wish, other];
+    const wider = [valued('calm', {}, 3, all), valued('gale', { windMps: 13, windFromDeg: 200 }, 2, all)];
+    const named = [
+      { id: 'short', clubIds: ['Driver', '6 iron', '56'] },
+      { id: 'gamer', clubIds: gamerIds },
+      { id: 'too many', clubIds: clubs.map(({ id }) => id) },
+    ];
+    const value = await seasonValue(wider, gamerIds, { draws: 2, bags: named, wishIds: [wish.id, other.id] });
+    const costs = wider.map(({ round }) => {
+      const cost = costOfBag(round, preferences);
+      return (ids: readonly string[]) => cost(round.clubs.filter(({ id }) => ids.includes(id)));
+    });
+    const over = (of: (r: number) => number) => wider.reduce((sum, { times }, r) => sum + times * of(r), 0);
+    const best = (ids: readonly string[][]) => over((r) => Math.min(...ids.map((bag) => costs[r]!(bag))));
+    const owned = best(everyBag());
+    for (const one of [wish, other]) {
+      const found = value.wishes.find(({ id }) => id === one.id)!;
+      expect(found.strokes).toBeCloseTo(owned - best(everyBag([...clubs, one])), 6);
+      expect(found.low).toBeLessThanOrEqual(found.strokes);
+    }
+    // What is only wished for is in no bag of what is owned.
+    expect(value.changed.strokes).toBeCloseTo(over((r) => costs[r]!(gamerIds)) - owned, 6);
+    expect(value.fixed.ids.some((id) => /wished/.test(id))).toBe(false);
+    expect(value.bags.map(({ id }) => id).sort()).toEqual(['gamer', 'short']);
+    expect(value.bags.find(({ id }) => id === 'gamer')!.strokes).toBeCloseTo(0, 9);
+    expect(value.bags.find(({ id }) => id === 'short')!.strokes).toBeCloseTo(
+      over((r) => costs[r]!(gamerIds) - costs[r]!(named[0]!.clubIds)),
+      6,
+    );
   });
 
   it('counts in how many rounds each club earns its place', async () => {

@@ -19,6 +19,7 @@ import { useSettings } from '../app/settings';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { useSheet } from '../sheet/sheet-store';
+import { isOpenWish, wishedClub } from './wished-club';
 import BenchHead from './BenchHead.vue';
 import SpinAdvice from './SpinAdvice.vue';
 import { useWishWorth } from './use-wish-worth';
@@ -37,12 +38,9 @@ const editing = ref<WishView | 'new' | null>(null);
 const beingEdited = computed(() => (editing.value === 'new' ? undefined : (editing.value ?? undefined)));
 const wishes = computed(() =>
   store.sheet!.wishes.toSorted(
-    (a, b) => Number(isOpen(b)) - Number(isOpen(a)) || a.name.localeCompare(b.name),
+    (a, b) => Number(isOpenWish(b)) - Number(isOpenWish(a)) || a.name.localeCompare(b.name),
   ),
 );
-function isOpen({ state }: WishView): boolean {
-  return state !== 'bought' && state !== 'rejected';
-}
 /** The sum there is: part of the address. */
 const USUAL_MONEY = 300;
 const money = computed({
@@ -55,13 +53,10 @@ const money = computed({
 
 /** A wish as the choice can weigh it: a club to buy, modelled; or one that is to be repaired, which is out of the locker until then. */
 function itemOf(wish: WishView): WishedItem | undefined {
-  if (!isOpen(wish)) return undefined;
-  const { id, name, club, clubId, price, purpose } = wish;
-  if (purpose === 'buy' && club) {
-    const { kind, loftDeg, carryM } = club;
-    const full = carryM === undefined ? {} : { full: { carryM, source: 'stated' as const } };
-    return { id, price, club: { id, name, kind, loftDeg, shots: full } };
-  }
+  if (!isOpenWish(wish)) return undefined;
+  const { id, clubId, price, purpose } = wish;
+  const club = wishedClub(wish);
+  if (club) return { id, price, club };
   const owned = purpose === 'repair' && clubId ? store.ladderClubs.get(clubId) : undefined;
   return owned && { id, price, club: owned };
 }
@@ -101,7 +96,7 @@ const worthOf = (id: string) => answer.value?.worth.find((one) => one.id === id)
 const nameOf = (id: string) =>
   wishes.value.find((wish) => wish.id === id)?.name ?? store.clubsById.get(id)?.name ?? '';
 function gainWords(wish: WishView): string {
-  if (!isOpen(wish)) return '';
+  if (!isOpenWish(wish)) return '';
   if (!itemOf(wish)) return wish.purpose === 'buy' ? 'needs a loft' : 'not weighed';
   if (working.value) return '…';
   const worth = worthOf(wish.id);
@@ -228,7 +223,7 @@ const actionsOf = (wish: WishView) => [
           </tr>
         </thead>
         <tbody>
-          <tr v-for="wish in wishes" :key="wish.id" :class="{ closed: !isOpen(wish) }">
+          <tr v-for="wish in wishes" :key="wish.id" :class="{ closed: !isOpenWish(wish) }">
             <th scope="row">
               {{ wish.name }}<span v-if="wish.notes" class="quiet small notes">{{ wish.notes }}</span>
             </th>

@@ -110,6 +110,12 @@ export interface SeasonRoundAsked extends Omit<ValuedRound, 'round' | 'preferenc
   taste: RoundPreferences;
 }
 
+/** What a season's value is asked of beside the gamer: bags the player has made, and clubs wished for. */
+export interface SeasonBesides {
+  bags: readonly { id: string; clubIds: readonly string[] }[];
+  wishIds: readonly string[];
+}
+
 /** Every day worked out; that is more than half of the way. */
 async function scenariosOf(
   days: readonly TravelDay[],
@@ -322,6 +328,7 @@ const api = {
   async season(
     asked: readonly SeasonRoundAsked[],
     gamerIds: readonly string[],
+    besides: SeasonBesides,
     progress: Progress,
   ): Promise<SeasonValue> {
     const valued: ValuedRound[] = [];
@@ -331,6 +338,7 @@ const api = {
       valued.push({ ...round, round: worked(order), preferences: taste });
     }
     return seasonValue(valued, gamerIds, {
+      ...besides,
       onProgress: async (share) => {
         progress(0.5 + share / 2);
         await breathe();

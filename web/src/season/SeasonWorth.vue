@@ -5,6 +5,7 @@ import { computed, watch } from 'vue';
 import { counted } from '../app/counted';
 import { today } from '../app/day';
 import WorkProgress from '../app/WorkProgress.vue';
+import { isOpenWish, wishedClub } from '../bench/wished-club';
 import { useSchedule } from '../courses/schedule-store';
 import { MARKS } from '../ladder/marks';
 import { useLongWork } from '../plan/use-round';
@@ -24,12 +25,32 @@ const asked = computed(() =>
     today(),
   ),
 );
+/** More are weighed one by one under Wishes. */
+const MAX_WISHES = 6;
+const wishes = computed(() =>
+  store.sheet!.wishes.filter((wish) => isOpenWish(wish) && wishedClub(wish)).slice(0, MAX_WISHES),
+);
+/** The rounds with what is wished for beside what is owned, and the bags the player has made. */
+const rounds = computed(() =>
+  asked.value.rounds.map(({ order, ...round }) => ({
+    ...round,
+    order: { ...order, clubs: [...order.clubs, ...wishes.value.map((wish) => wishedClub(wish)!)] },
+  })),
+);
+const besides = computed(() => ({
+  bags: store
+    .sheet!.bags.filter(({ planId, gamer, clubIds }) => planId === null && !gamer && clubIds.length > 0)
+    .map(({ id, clubIds }) => ({ id, clubIds: [...clubIds] })),
+  wishIds: wishes.value.map(({ id }) => id),
+}));
+const bagName = (id: string) => store.sheet!.bags.find((bag) => bag.id === id)?.name ?? 'a bag that is gone';
+const wishOf = (id: string) => wishes.value.find((wish) => wish.id === id);
 const played = computed(() => asked.value.rounds.reduce((sum, { times }) => sum + times, 0));
 const { result, share, problem, run, stop, clear } = useLongWork<SeasonValue>();
 // Another season, or clubs that carry otherwise, have another answer.
-watch(() => JSON.stringify([asked.value.rounds, store.gamer?.clubIds]), clear);
+watch(() => JSON.stringify([rounds.value, store.gamer?.clubIds, besides.value]), clear);
 const work = () =>
-  run((link, progress) => link.season(asked.value.rounds, store.gamer?.clubIds ?? [], progress));
+  run((link, progress) => link.season(rounds.value, store.gamer?.clubIds ?? [], besides.value, progress));
 const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
 const verdict = computed(() => result.value && seasonVerdict(result.value));
 const range = ({ strokes, low, high }: SeasonStrokes) =>
@@ -98,6 +119,38 @@ const differs = (ids: readonly string[]) => {
           No other single bag saves more than {{ result.fixed.short.toFixed(1) }} beyond it.</template
         >
       </p>
+      <NTable
+        v-if="result.bags.length + result.wishes.length > 0"
+        size="small"
+        :bordered="false"
+        :bottom-bordered="false"
+        class="clubs"
+      >
+        <thead>
+          <tr>
+            <th scope="col">Bags and wishes</th>
+            <th scope="col" class="n">Strokes saved</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="bag in result.bags" :key="bag.id">
+            <th scope="row">
+              {{ bagName(bag.id) }}<br /><span class="quiet small">in every round, over the gamer</span>
+            </th>
+            <td class="n">{{ range(bag) }}</td>
+          </tr>
+          <tr v-for="wish in result.wishes" :key="wish.id">
+            <th scope="row">
+              {{ wishOf(wish.id)?.name ?? 'a wish that is gone' }}<br />
+              <span class="quiet small"
+                >wished for{{ wishOf(wish.id)?.price ? `, ${wishOf(wish.id)!.price}` : '' }}; in the best bag
+                of {{ wish.rounds }} of {{ result.played }}, over what is owned</span
+              >
+            </th>
+            <td class="n">{{ range(wish) }}</td>
+          </tr>
+        </tbody>
+      </NTable>
       <NTable size="small" :bordered="false" :bottom-bordered="false" class="clubs">
         <thead>
           <tr>
@@ -140,6 +193,7 @@ h2 {
 th {
   text-align: left;
   font-weight: 500;
+  white-space: normal;
 }
 thead th {
   color: var(--quiet);
