@@ -31,7 +31,7 @@ const wishes = computed(() =>
   store.sheet!.wishes.filter((wish) => isOpenWish(wish) && wishedClub(wish)).slice(0, MAX_WISHES),
 );
 /** The rounds with what is wished for beside what is owned, and the bags the player has made. */
-const rounds = computed(() =>
+const weighed = computed(() =>
   asked.value.rounds.map(({ order, ...round }) => ({
     ...round,
     order: { ...order, clubs: [...order.clubs, ...wishes.value.map((wish) => wishedClub(wish)!)] },
@@ -48,9 +48,9 @@ const wishOf = (id: string) => wishes.value.find((wish) => wish.id === id);
 const played = computed(() => asked.value.rounds.reduce((sum, { times }) => sum + times, 0));
 const { result, share, problem, run, stop, clear } = useLongWork<SeasonValue>();
 // Another season, or clubs that carry otherwise, have another answer.
-watch(() => JSON.stringify([rounds.value, store.gamer?.clubIds, besides.value]), clear);
+watch(() => JSON.stringify([weighed.value, store.gamer?.clubIds, besides.value]), clear);
 const work = () =>
-  run((link, progress) => link.season(rounds.value, store.gamer?.clubIds ?? [], besides.value, progress));
+  run((link, progress) => link.season(weighed.value, store.gamer?.clubIds ?? [], besides.value, progress));
 const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
 const verdict = computed(() => result.value && seasonVerdict(result.value));
 const range = ({ strokes, low, high }: SeasonStrokes) =>
