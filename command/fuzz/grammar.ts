@@ -124,6 +124,8 @@ const QUERIES: Record<string, readonly string[]> = {
   heads: ['club|carry'],
   take: ['none', 'good', 'all'],
   takenOn: ['2026-11-24'],
+  papers: ['sheet', 'card,ticket', 'nothing'],
+  players: ['7a5c4e00-0001-4000-8000-000000000000', 'x'],
 };
 
 interface Route {
@@ -168,7 +170,7 @@ const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/players/:playerId/shares' },
   { method: 'GET', path: '/players/:playerId/day', query: ['today'] },
   { method: 'GET', path: '/clubs/:clubId/life' },
-  { method: 'GET', path: '/shared/:changeId' },
+  { method: 'GET', path: '/shared/:key' },
   {
     method: 'POST',
     path: '/players/:playerId/shares',
@@ -213,8 +215,76 @@ const ROUTES: readonly Route[] = [
     path: '/workspaces/enter',
     body: (chance) => json(chance, { workspaceId: randomUUID() }),
   },
+  ...['/sign-in/passkey/start', '/sign-out', '/account/passkeys/start'].map((path): Route => ({
+    method: 'POST',
+    path,
+    body: (chance) => json(chance, {}),
+  })),
+  ...['/links/take', '/links/join'].map((path): Route => ({
+    method: 'POST',
+    path,
+    body: (chance) => json(chance, { key: 'x'.repeat(43) }),
+  })),
+  {
+    method: 'POST',
+    path: '/account/password',
+    body: (chance) => json(chance, { current: 'what it may be', next: 'four words that differ' }),
+  },
+  ...['/account/code/start', '/account/code/remove'].map((path): Route => ({
+    method: 'POST',
+    path,
+    body: (chance) => json(chance, { password: 'what it may be' }),
+  })),
+  { method: 'POST', path: '/account/code/confirm', body: (chance) => json(chance, { code: '123456' }) },
+  {
+    method: 'POST',
+    path: '/account/passkeys/finish',
+    body: (chance) => json(chance, { name: 'phone', answer: { id: 'x', type: 'y' } }),
+  },
+  { method: 'POST', path: '/account/passkeys/remove', body: (chance) => json(chance, { id: 'x' }) },
+  { method: 'POST', path: '/account/sessions/end', body: (chance) => json(chance, { id: randomUUID() }) },
+  { method: 'POST', path: '/workspaces', body: (chance) => json(chance, { name: 'Another van' }) },
+  {
+    method: 'POST',
+    path: '/tokens',
+    body: (chance) => json(chance, { name: 'a script', scopes: ['read'], days: 30 }),
+  },
+  { method: 'POST', path: '/tokens/:tokenId/revoke', body: (chance) => json(chance, {}) },
+  ...['/people/remove', '/people/reset'].map((path): Route => ({
+    method: 'POST',
+    path,
+    body: (chance) => json(chance, { personId: randomUUID() }),
+  })),
+  { method: 'GET', path: '/players/:playerId/sheet.pdf', query: ['asOf', 'unit'] },
+  { method: 'GET', path: '/players/:playerId/player.jsonl' },
+  { method: 'POST', path: '/players/from-file', body: playerFileBody },
+  {
+    method: 'POST',
+    path: '/players/:playerId/hand-over',
+    body: (chance) => json(chance, { how: chance.one(['copy', 'move']) }),
+  },
+  { method: 'GET', path: '/players/:playerId/review', query: ['from', 'to'] },
+  { method: 'GET', path: '/players/:playerId/putters' },
+  { method: 'GET', path: '/players/:playerId/gauged-lofts' },
+  { method: 'GET', path: '/players/:playerId/card.pdf', query: ['unit'] },
+  { method: 'GET', path: '/players/:playerId/season.ics', query: ['from', 'to'] },
+  { method: 'GET', path: '/players/:playerId/season.csv', query: ['from', 'to'] },
+  { method: 'POST', path: '/shares/:shareId/revoke', body: (chance) => json(chance, {}) },
+  { method: 'GET', path: '/clubs/:clubId/build.pdf', query: ['unit'] },
+  { method: 'GET', path: '/plans/:planId/rounds/:roundId/choice' },
+  { method: 'GET', path: '/print.pdf', query: ['papers', 'players', 'today'] },
+  { method: 'GET', path: '/tickets', query: ['limit', 'after'] },
+  {
+    method: 'POST',
+    path: '/gauge/measure',
+    body: (chance, ids) => json(chance, { clubId: ids.clubId, loftDeg: 44, lieDeg: 63 }),
+  },
   { method: 'GET', path: '/nothing' },
 ];
+/** Every route a request is made of, as the route list names them. */
+export const FUZZED_ROUTES: ReadonlySet<string> = new Set(
+  ROUTES.map(({ method, path }) => `${method} ${path}`),
+);
 
 /**
  * The next request: a route, its ids, parameters and body, some of them replaced by what should not be
@@ -224,7 +294,7 @@ export function fuzzRequest(chance: Chance, ids: KnownIds): FuzzRequest {
   const route = chance.one(ROUTES);
   const path = route.path.replace(/:(\w+)/g, (_all, name: string) =>
     chance.is(0.75)
-      ? ids[name as keyof KnownIds]
+      ? (ids[name as keyof KnownIds] ?? randomUUID())
       : chance.is(0.5)
         ? randomUUID()
         : encodeURI(chance.one(NASTY_TEXT)).replace(/%25/g, '%'),
@@ -235,7 +305,7 @@ export function fuzzRequest(chance: Chance, ids: KnownIds): FuzzRequest {
       (name) =>
         `${name}=${chance.is(0.75) ? chance.one(QUERIES[name]!) : encodeURI(chance.one(NASTY_TEXT)).replace(/%25/g, '%')}`,
     );
-  if (route.path.includes('import')) parameters.push(`changeId=${randomUUID()}`);
+  if (/import|from-file/.test(route.path)) parameters.push(`changeId=${randomUUID()}`);
   if (chance.is(0.1)) parameters.push(chance.one(NASTY_PARAMETERS));
   const headers: Record<string, string> = {};
   if (chance.is(0.03)) headers.host = chance.one(['evil.example', '127.0.0.1.evil.example', '[::1']);
@@ -288,6 +358,46 @@ function json(chance: Chance, document: unknown): { body: string; type: string }
       type: 'application/json',
     };
   return { body: chance.is(0.02) ? chance.one(NASTY_JSON) : text, type: 'application/json' };
+}
+
+/** A player's file, cut, or with some of its values spoilt. */
+function playerFileBody(chance: Chance, ids: KnownIds): { body: string; type: string } {
+  const rows = [
+    {
+      row: 'player',
+      id: ids.playerId,
+      version: 1,
+      name: 'Fuzz',
+      hand: 'left',
+      distanceUnit: 'm',
+      notes: '',
+      gapSettings: {},
+      balls: [],
+      archived: false,
+    },
+    { row: 'club', id: ids.clubId, version: 1, name: '7 iron', kind: 'iron' },
+    {
+      row: 'change',
+      id: randomUUID(),
+      at: '2026-11-01T09:00:00Z',
+      who: 'Fuzz',
+      why: '',
+      summary: 'added',
+      diffs: [{ of: 'club', id: ids.clubId, before: null, after: {} }],
+    },
+  ];
+  const head = {
+    format: 'tasche-player',
+    version: 1,
+    name: 'Fuzz',
+    takenOutAt: '2026-11-27T09:00:00Z',
+    rows: { player: 1, club: 1, change: 1 },
+  };
+  const text = [head, ...rows].map((one) => json(chance, one).body).join('\n');
+  return {
+    body: chance.is(0.1) ? text.slice(0, chance.below(text.length)) : text,
+    type: 'application/octet-stream',
+  };
 }
 
 function changeBody(chance: Chance, ids: KnownIds) {

@@ -1,4 +1,3 @@
-import { STRIKE_BOUNDS, type StrikePart } from '@tasche/core';
 import * as yup from 'yup';
 import { ballsSchema } from './ball-schemas.js';
 import { datesInOrder, planDetails } from './commands/plan/plan-details.js';
@@ -29,7 +28,7 @@ import {
   strategySchema,
   textSchema,
 } from './schemas.js';
-import { aimSchema, basketSchema, sessionDetails, shotKindSchema } from './session-schemas.js';
+import { aimSchema, basketSchema, sessionDetails, shotKindSchema, strikeParts } from './session-schemas.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 import { benchValuesSchema, ticketDetails, ticketStateSchema } from './ticket-schemas.js';
 import { wishDetails } from './wish-schemas.js';
@@ -219,10 +218,6 @@ const diffSchema = yup.lazy((value: unknown) => {
   ).required('${path} is missing');
 });
 
-const given = Object.fromEntries(
-  Object.entries(STRIKE_BOUNDS).map(([part, [min, max]]) => [part, finite(min, max)]),
-) as Record<StrikePart, yup.NumberSchema>;
-
 /** The kinds of row, in the order in which they stand in a file: nothing names what comes after it but in its own kind, and plans and their bags each other. */
 export const PLAYER_FILE_ROWS = {
   course: shape({
@@ -273,7 +268,7 @@ export const PLAYER_FILE_ROWS = {
   }),
   session: shape({ ...kept, ...OWNED.session }),
   strike: shape({
-    ...given,
+    ...strikeParts,
     id: required(idSchema),
     sessionId: required(idSchema),
     clubId: idSchema,

@@ -60,13 +60,14 @@ export const shotKindSchema = yup
   .strict()
   .oneOf(SHOT_KINDS, `\${path} must be one of: ${SHOT_KINDS.join(', ')}`);
 
-const parts = Object.fromEntries(
+/** What may be given of a ball, each within its bounds. */
+export const strikeParts = Object.fromEntries(
   Object.entries(STRIKE_BOUNDS).map(([part, [min, max]]) => [part, finite(min, max)]),
 ) as Record<StrikePart, yup.NumberSchema>;
 
 /** What a device or a person gave of one ball. */
 export const strikeSchema: yup.ObjectSchema<Strike> = yup
-  .object(parts)
+  .object(strikeParts)
   .strict()
   .noUnknown('${path} has an unknown field: ${unknown}')
   .test(
