@@ -160,8 +160,9 @@ function shotInWords(
     const distance = distanceIn(rest.join(' '), unit);
     return typeof distance === 'string' ? distance : `"${inputShown(rest.join(' '))}" is not understood`;
   }
-  // "4 7 iron 165": a number that is no club stands for the hole.
-  if (number === null && words.length > 1 && typeof holeIn(words[0]!) === 'number') {
+  // "4 7 iron 165": a number that is no club stands for the hole; the 9 of a 9 iron nobody carries does not.
+  const isOfName = NAME_WORD.test(words[1] ?? '') || /^[iwh]$/.test(words[1] ?? '');
+  if (number === null && words.length > 1 && !isOfName && typeof holeIn(words[0]!) === 'number') {
     const rest = shotInWords([words.slice(1).join(' ')], clubs, unit);
     if (typeof rest !== 'string') return { ...rest, lie, hole: Number(words[0]) };
   }

@@ -89,6 +89,15 @@ describe('what was hit from where, as it is written down', () => {
     ]);
   });
 
+  it('a club nobody carries is no other club', () => {
+    const few = [club('7 iron', 'iron', 33), club('3 wood', 'fairway', 15), club('56', 'wedge', 56)];
+    for (const text of ['9 iron 120', '9i 120', '9 i 120', '5 wood 200', '5w', '52 100', '4 9 iron 120'])
+      expect(readPlayedShots(text, few, 'm'), text).toMatchObject({
+        shots: [],
+        refused: [{ reason: 'names none of the clubs' }],
+      });
+  });
+
   it('good lines are read beside bad ones, and no more than a round has', () => {
     const { shots, refused } = read('7i 150\nnonsense\n\n8i 140\n');
     expect(shots.map(({ clubId }) => clubId)).toEqual(['7 iron', '8 iron']);
