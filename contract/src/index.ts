@@ -61,6 +61,7 @@ export * from './put-back.js';
 export * from './player-season.js';
 export * from './in-freeze.js';
 export * from './season-entries.js';
+export { tripClubs } from './trip-clubs.js';
 export * from './ball-schemas.js';
 export * from './ticket-schemas.js';
 export * from './wish-schemas.js';

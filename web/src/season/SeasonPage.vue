@@ -22,6 +22,7 @@ import CalendarImport from './CalendarImport.vue';
 import SeasonItems from './SeasonItems.vue';
 import SeasonTrials from './SeasonTrials.vue';
 import SeasonWorth from './SeasonWorth.vue';
+import TripClubs from './TripClubs.vue';
 import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
 import { calendarLocale, firstDayOfWeek } from './week-start';
 
@@ -153,6 +154,7 @@ const bringing = ref(false);
                 <span v-if="entry.kind === 'event' && entry.planId === null" class="verdict look small">
                   ◆ no plan</span
                 >
+                <TripClubs v-if="entry.kind === 'trip'" :player-id="playerId" :trip="entry" />
               </span>
             </li>
           </template>

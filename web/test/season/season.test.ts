@@ -1,4 +1,10 @@
-import type { CourseView, EventView, PlanView, PlayerSeason } from '@tasche/contract';
+import {
+  emptyRound,
+  type CourseView,
+  type EventView,
+  type PlanView,
+  type PlayerSeason,
+} from '@tasche/contract';
 import { CALM, DEFAULT_SEASON_RULES, USUAL_GROUND, usualHole } from '@tasche/core';
 import { mount } from '@vue/test-utils';
 import { format } from 'date-fns';
@@ -6,8 +12,10 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
+import { useSchedule } from '../../src/courses/schedule-store';
 import FreezeReason from '../../src/season/FreezeReason.vue';
 import SeasonTrials from '../../src/season/SeasonTrials.vue';
+import TripClubs from '../../src/season/TripClubs.vue';
 import { seasonRounds } from '../../src/season/season-rounds';
 import { calendarPlans } from '../../src/season/calendar-plan';
 import { readCalendar, type CalendarRow } from '../../src/season/read-calendar';
@@ -263,5 +271,44 @@ describe('the rounds of a season', () => {
     ]);
     expect(rounds[0]!.taste.gamerIds).toEqual(['7']);
     expect(left).toEqual(['Gone, g: the course of this round is gone.']);
+  });
+});
+
+describe('a trip', () => {
+  it('says which clubs travel and which stay at home, and what is not settled yet', () => {
+    setActivePinia(createPinia());
+    const store = useSheet();
+    const sheet = sheetOf([clubView('D'), clubView('7'), clubView('I')], ['D', '7']);
+    const [gamer] = sheet.bags;
+    const round = (roundId: string, bagId: string | null) => ({ ...emptyRound(roundId), bagId });
+    const plan = {
+      id: 'p',
+      eventId: 'e',
+      rounds: [round('r1', 'b'), round('r2', null)],
+    } as unknown as PlanView;
+    store.sheet = {
+      ...sheet,
+      bags: [gamer!, { ...gamer!, id: 'b', gamer: false, planId: 'p', clubIds: ['D', 'I'] }],
+      plans: [plan],
+    };
+    const played = {
+      id: 'e',
+      rounds: [
+        { id: 'r1', day: '2026-12-27' },
+        { id: 'r2', day: '2026-12-28' },
+      ],
+    } as unknown as EventView;
+    useSchedule().circuit = { courses: [], seasons: [], events: [played] };
+    const router = createRouter({
+      history: createMemoryHistory(),
+      routes: [{ path: '/plan/:playerId/:planId', name: 'plan', component: { template: '<i />' } }],
+    });
+    const shown = (from: string, to: string) =>
+      mount(TripClubs, { props: { playerId: 'x', trip: { from, to } }, global: { plugins: [router] } });
+    const view = shown('2026-12-25', '2026-12-31');
+    expect(view.text()).toMatch(/2 clubs travel: D, I\.\s+At home: 7\./);
+    expect(view.text()).toContain('1 of 2 rounds without a settled bag');
+    expect(view.get('a').attributes('href')).toBe('/plan/x/p?round=travel');
+    expect(shown('2026-12-29', '2026-12-31').text()).toBe('');
   });
 });
