@@ -64,8 +64,9 @@ const HEADS: readonly [RegExp, keyof PlayedShot][] = [
 type Columns = Partial<Record<keyof PlayedShot, number>>;
 
 /**
- * What was hit from where: a line a shot, "4, 7 iron, 165, rough" or "7i 165 rough", the club before the distance; or a
- * CSV whose first row names club, distance, lie and hole. A distance without a unit is in `unit`.
+ * What was hit from where: a line a shot, "4, 7 iron, 165, rough" or "7i 165 rough", the club before the
+ * distance; or a CSV whose first row names club, distance, lie and hole. A distance without a unit is in
+ * `unit`.
  * @param clubs those a label may mean
  */
 export function readPlayedShots(text: string, clubs: readonly LabelledClub[], unit: DistanceUnit): ReadShots {
@@ -129,8 +130,8 @@ function shotInWords(
 ): PlayedShot | string {
   const told = cells.map((cell) => cell.trim().toLowerCase()).filter((cell) => cell !== '');
   // "4, 7 iron, 165": where more cells follow, a small number that stands first is the hole.
-  const first = told.length > 2 && /^\d{1,2}$/.test(told[0]!) ? holeIn(told.shift()!) : null;
-  if (typeof first === 'string') return first;
+  const isHole = told.length > 2 && /^\d+$/.test(told[0]!) && typeof holeIn(told[0]!) === 'number';
+  const first = isHole ? Number(told.shift()) : null;
   // The club, not what the ball lay in.
   const line = told.join(' ').replace(/\bsand (wedge|iron)\b/, 'sw');
   const hole = HOLE.exec(line);
@@ -189,7 +190,10 @@ export function hitsOfShots(shots: readonly PlayedShot[]): Record<string, number
   return hits;
 }
 
-/** From where a club was hit, over the shots whose distance is known: the nearer and the farther end of eight in ten. */
+/**
+ * From where a club was hit, over the shots whose distance is known: the nearer and the farther end of eight
+ * in ten.
+ */
 export function hitFrom(
   shots: readonly PlayedShot[],
   clubId: string,
@@ -208,8 +212,8 @@ const BIN = 10;
 const LEAST_A_ROUND = 0.4;
 
 /**
- * The shots to a green that rounds on one course asked for, as needs beside what is derived of it: how often a round from each
- * distance and lie. Tee shots whose length is the player's choice are not among them.
+ * The shots to a green that rounds on one course asked for, as needs beside what is derived of it: how often
+ * a round from each distance and lie. Tee shots whose length is the player's choice are not among them.
  * @param rounds those of which shots were written down
  */
 export function demandsPlayed(

@@ -48,6 +48,8 @@ describe('what was hit from where, as it is written down', () => {
     ['3 wood', shot('3 wood')],
     ['3 wood 230', shot('3 wood', 230)],
     ['56 80 sand', shot('56', 80, { lie: 'sand' })],
+    ['56, 80, sand', shot('56', 80, { lie: 'sand' })],
+    ['12, 56, 80, sand', shot('56', 80, { lie: 'sand', hole: 12 })],
     ['sand wedge 80 fairway', shot('56', 80, { lie: 'fairway' })],
     ['2 7 iron 171 rough', shot('7 iron', 171, { hole: 2, lie: 'light rough' })],
     ['12 driver', shot('Driver', null, { hole: 12 })],

@@ -7,7 +7,9 @@ import { counted } from '../app/counted';
 import FileField from '../fields/FileField.vue';
 import TextField from '../fields/TextField.vue';
 
-/** What was hit from where: a line a shot, typed, pasted or out of a CSV; each line is read as it is typed. */
+/**
+ * What was hit from where: a line a shot, typed, pasted or out of a CSV; each line is read as it is typed.
+ */
 const props = defineProps<{
   shots: readonly PlayedShot[];
   clubs: readonly LabelledClub[];
