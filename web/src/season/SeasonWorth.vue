@@ -25,10 +25,15 @@ const asked = computed(() =>
     today(),
   ),
 );
-/** More are weighed one by one under Wishes. */
+/** More are weighed one by one under Wishes; the choice takes so many clubs in all. */
 const MAX_WISHES = 6;
+const MAX_CLUBS = 60;
+const room = computed(() => {
+  const owned = Math.max(0, ...asked.value.rounds.map(({ order }) => order.clubs.length));
+  return Math.max(0, Math.min(MAX_WISHES, MAX_CLUBS - owned));
+});
 const wishes = computed(() =>
-  store.sheet!.wishes.filter((wish) => isOpenWish(wish) && wishedClub(wish)).slice(0, MAX_WISHES),
+  store.sheet!.wishes.filter((wish) => isOpenWish(wish) && wishedClub(wish)).slice(0, room.value),
 );
 /** The rounds with what is wished for beside what is owned, and the bags the player has made. */
 const weighed = computed(() =>
