@@ -49,7 +49,7 @@ function fromHere(file: string): string {
 export async function backup(
   file: string | undefined,
   data: string | undefined,
-): Promise<Pick<Manifest, 'rows'>> {
+): Promise<Pick<Manifest, 'rows' | 'migration'>> {
   if (file === undefined) throw new CliError('say which file: ./tasche backup FILE', 2);
   const target = fromHere(file);
   const given = process.env.DATABASE_BACKUP_URL || process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL;

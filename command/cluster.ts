@@ -245,7 +245,9 @@ async function forgetStalePostmaster(data: string): Promise<void> {
   rmSync(file);
 }
 
-/** The data folder somebody named, as they named it from where they are; the usual one where they named none. */
+/**
+ * The data folder somebody named, as they named it from where they are; the usual one where they named none.
+ */
 export function dataFolder(data: string | undefined): string {
   const root = process.cwd();
   return data === undefined ? defaultDataFolder(root) : path.resolve(process.env.TASCHE_FROM ?? root, data);

@@ -4,9 +4,9 @@ import { dataFolder, reaching } from './cluster.js';
 import { CliError } from './stop.js';
 
 /**
- * `./tasche downgrade MIGRATION FILE`: the database as an earlier version of Tasche knows it, so that one can go back to
- * that version without giving up what was written since. What that version does not know is dropped; everything is in
- * FILE first, a backup.
+ * `./tasche downgrade MIGRATION FILE`: the database as an earlier version of Tasche knows it, so that one can
+ * go back to that version without giving up what was written since. What that version does not know is
+ * dropped; everything is in FILE first, a backup.
  * @param to the newest migration that version knows: "013", or its whole name
  * @throws CliError
  */
@@ -34,7 +34,9 @@ export async function downgrade(
   const given = process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL;
   const work = async (url: string) => {
     await nobodyElse(url);
-    const { rows } = await backup(file, data);
+    const { rows, migration } = await backup(file, data);
+    if (migration <= name)
+      throw new CliError(`the database is as ${migration} left it already; nothing was taken back.`);
     return goDown(url, name, rows);
   };
   const dropped = given

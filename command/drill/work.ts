@@ -132,7 +132,10 @@ export class Work {
     }
   }
 
-  /** Chooses the bag of one round again and again; nothing it depends on changes, so that every answer is the first. */
+  /**
+   * Chooses the bag of one round again and again; nothing it depends on changes, so that every answer is the
+   * first.
+   */
   async choose(person: Person, planId: string, roundId: string): Promise<void> {
     let first: string | undefined;
     while (this.isRunning) {

@@ -211,6 +211,11 @@ describe('a backup', () => {
       try {
         const [found] = await migrations(again.ownerUrl);
         expect(found).toContain('013');
+        const twice = tasche('downgrade', '013', path.join(aside, 'twice.tar'), '--data', here);
+        expect(twice).toMatchObject({
+          status: 1,
+          stderr: expect.stringContaining('left it already; nothing was taken back') as string,
+        });
         // The backup is of the version before, and this version opens it.
         await migrate(again.ownerUrl, roleIn(again.url));
         expect((await migrations(again.ownerUrl))[0]).not.toContain('013');
