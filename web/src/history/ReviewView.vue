@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton, NEmpty, NTable } from 'naive-ui';
-import { roundsPlayed } from '@tasche/contract';
+import { MAX_STRIKES_ANSWERED, roundsPlayed } from '@tasche/contract';
 import {
   NORMAL_95,
   PREDICTION_BASES,
@@ -25,7 +25,10 @@ import { useSheet } from '../sheet/sheet-store';
 import { BASIS_WORDS, STRIP_DEVIATIONS, placeInStrip, sinceWords } from './review';
 import { useReview } from './use-review';
 
-/** A season looked back on: which carries came as they were expected, which swaps were made, and what is known of them since. */
+/**
+ * A season looked back on: which carries came as they were expected, which swaps were made, and what is known
+ * of them since.
+ */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const schedule = useSchedule();
@@ -44,7 +47,7 @@ type Days = (typeof SPANS)[number]['value'];
 const days = computed<Days>(() => SPANS.find(({ value }) => value === route.query.days)?.value ?? '365');
 const setDays = (value: Days) => void router.replace({ query: { ...route.query, days: value } });
 const span = computed(() => ({ from: dayPlus(today(), -Number(days.value)), to: today() }));
-const { review, predictions, share, problem, stop, load } = useReview(
+const { review, predictions, share, problem, hasMoreShots, stop, load } = useReview(
   () => props.playerId,
   () => span.value,
 );
@@ -101,6 +104,9 @@ const signed = (metres: number) => `${metres > 0 ? '+' : ''}${n(metres, 1)}`;
       />
       <p v-if="review?.more" class="verdict look small">
         ◆ Only the newest {{ review.days.length }} days with shots are gone back over.
+      </p>
+      <p v-if="hasMoreShots" class="verdict look small">
+        ◆ Only the newest {{ MAX_STRIKES_ANSWERED.toLocaleString('en') }} shots are gone back over.
       </p>
       <NTable v-if="byBasis.length > 1" class="basis" size="small" :bordered="false" :bottom-bordered="false">
         <thead>

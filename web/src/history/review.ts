@@ -18,7 +18,9 @@ export const BASIS_WORDS: Readonly<Record<PredictionBasis, string>> = {
 type Swap = ReviewView['swaps'][number];
 type Round = ReturnType<typeof roundsPlayed>[number];
 
-/** What sessions and rounds since say of a club that came into the gamer; empty where nothing was heard of it. */
+/**
+ * What sessions and rounds since say of a club that came into the gamer; empty where nothing was heard of it.
+ */
 export function sinceWords(
   swap: Pick<Swap, 'at'>,
   clubId: string,

@@ -1,13 +1,16 @@
 import { baselineOf, type ReviewView } from '@tasche/contract';
 import { ladderClub, type LadderClub } from '@tasche/core';
-import { onScopeDispose, ref, shallowRef, watch } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { request } from '../api/request';
 import { rangeWorker } from '../range/range-link';
 import { useRangeOf } from '../range/range-store';
 import { useSheet } from '../sheet/sheet-store';
 import type { PredictionOfDay } from './review';
 
-/** A time looked back on: its swaps, and every carry that was expected before a session with what the session found. */
+/**
+ * A time looked back on: its swaps, and every carry that was expected before a session with what the session
+ * found.
+ */
 export function useReview(playerId: () => string, span: () => { from: string; to: string }) {
   const store = useSheet();
   const range = useRangeOf(playerId);
@@ -59,5 +62,7 @@ export function useReview(playerId: () => string, span: () => { from: string; to
     { immediate: true },
   );
   onScopeDispose(stop);
-  return { review, predictions, share, problem, stop, load };
+  /** The range has more shots than one answer holds. */
+  const hasMoreShots = computed(() => range.more);
+  return { review, predictions, share, problem, hasMoreShots, stop, load };
 }
