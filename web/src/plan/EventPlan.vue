@@ -88,7 +88,7 @@ const tab = computed(() =>
 const round = computed(() => rounds.value.find(({ id }) => id === tab.value));
 const course = computed(() => schedule.courses.find(({ id }) => id === round.value?.courseId));
 const own = computed(() => planRoundOf(props.plan, tab.value));
-/** What rounds on this course asked for, of those whose shots were written down; this one's own are of the past when it asks. */
+/** What other rounds on this course asked for, of those whose shots were written down. */
 const playedHere = computed(() =>
   demandsPlayed(
     roundsPlayed(store.sheet!.plans, schedule.events, schedule.courses).filter(

@@ -147,6 +147,7 @@ function add(): void {
       Rounds played here asked for
       {{ playedFresh.map(({ name, weight }) => `${name.replace('played: ', '')} ×${weight}`).join(', ') }}.
       <NButton size="small" @click="emit('notes', [...notes, ...playedFresh])">Add to the needs</NButton>
+      <span class="quiet">beside what is worked out of the course; take away there what it says twice.</span>
     </p>
     <ul v-if="notes.length" class="notes">
       <li v-for="(demand, i) in notes" :key="demandKey(demand)">
