@@ -34,8 +34,9 @@ import { benchValuesSchema, ticketDetails, ticketStateSchema } from './ticket-sc
 import { wishDetails } from './wish-schemas.js';
 
 /**
- * A player with everything, as a file: a line of JSON for each row (JSON Lines), the first of which says what it is and
- * how many rows follow. What a row does not know is left out; a reading that took a value back holds null. Described in docs/formats/player-file.md.
+ * A player with everything, as a file: a line of JSON for each row (JSON Lines), the first of which says what
+ * it is and how many rows follow. What a row does not know is left out; a reading that took a value back
+ * holds null. Described in docs/formats/player-file.md.
  */
 export const PLAYER_FILE_FORMAT = 'tasche-player';
 export const PLAYER_FILE_VERSION = 1;
@@ -62,7 +63,10 @@ const label = textSchema(200);
 /** What was said of a change, by people and by Tasche. */
 const sayingSchema = textSchema(4000);
 
-/** Fields that may be set of what a player owns, by kind: what a row holds, and what a change's diff may put back. */
+/**
+ * Fields that may be set of what a player owns, by kind: what a row holds, and what a change's diff may put
+ * back.
+ */
 const OWNED = {
   player: {
     name: required(nameSchema),
@@ -218,7 +222,7 @@ const diffSchema = yup.lazy((value: unknown) => {
   ).required('${path} is missing');
 });
 
-/** The kinds of row, in the order in which they stand in a file: nothing names what comes after it but in its own kind, and plans and their bags each other. */
+/** The kinds of row, in the order in which they stand in a file. */
 export const PLAYER_FILE_ROWS = {
   course: shape({
     ...kept,
@@ -329,7 +333,7 @@ export const playerFileHeadSchema = shape({
 });
 
 /** Which rows the rows of a kind name, by field. */
-export const PLAYER_FILE_NAMES: Partial<
+export const PLAYER_FILE_REFERENCES: Partial<
   Record<PlayerFileRowName, Readonly<Record<string, PlayerFileRowName>>>
 > = {
   bag: { planId: 'plan' },

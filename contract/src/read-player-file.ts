@@ -10,7 +10,7 @@ import {
 import {
   MAX_PLAYER_LINE_CHARACTERS,
   MAX_PLAYER_ROWS,
-  PLAYER_FILE_NAMES,
+  PLAYER_FILE_REFERENCES,
   PLAYER_FILE_ROWS,
   PLAYER_FILE_ROW_NAMES,
   isOwnedKind,
@@ -59,8 +59,8 @@ interface Awaited {
 }
 
 /**
- * Reads a player's file line by line. Every row is checked as what a person types is, and everything a row names must be
- * in the file: nothing of anybody else can be meant.
+ * Reads a player's file line by line. Every row is checked as what a person types is, and everything a row
+ * names must be in the file: nothing of anybody else can be meant.
  */
 export class PlayerFileReader {
   head: PlayerFileHead | undefined;
@@ -125,7 +125,7 @@ export class PlayerFileReader {
       if (this.#kindOf.has(row.id)) throw this.#problem(`${kind}.id`, `id ${row.id} is in the file already`);
       this.#kindOf.set(row.id, kind);
     }
-    for (const [field, named] of Object.entries(PLAYER_FILE_NAMES[kind] ?? {}))
+    for (const [field, named] of Object.entries(PLAYER_FILE_REFERENCES[kind] ?? {}))
       this.#await(`${kind}.${field}`, named, row[field] as string | undefined);
     if (row.removedAt === undefined) {
       const living = (this.#living[kind] = (this.#living[kind] ?? 0) + 1);

@@ -335,7 +335,10 @@ export interface ReviewView {
     ins: readonly { id: string; name: string }[];
     outs: readonly { id: string; name: string }[];
   }[];
-  /** Days on which balls were hit, the newest first, with what was known of each club before: lofts, lengths, full carries. */
+  /**
+   * Days on which balls were hit, the newest first, with what was known of each club before: lofts, lengths,
+   * full carries.
+   */
   days: readonly { day: string; clubs: readonly Pick<ClubView, 'id' | 'name' | 'kind' | 'spec'>[] }[];
   /** There are more days than one review goes back over; the oldest are not in it. */
   more: boolean;

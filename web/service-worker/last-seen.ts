@@ -1,7 +1,10 @@
 /** The header that says an answer is not the server's but what was last seen of it, and when: an ISO time. */
 export const LAST_SEEN_HEADER = 'x-tasche-last-seen';
 
-/** Asked of the server itself or not at all: streams, whether it is there, and a forecast, which an older one does not replace. */
+/**
+ * Asked of the server itself or not at all: streams, whether it is there, and a forecast, which an older one
+ * does not replace.
+ */
 const NEVER_KEPT = [/^\/api\/health$/, /^\/api\/ready$/, /\/live$/, /\/forecast$/];
 /** What of an address does not change what is read, but for the day it was read on. */
 const DAY_OF_READING = 'today';

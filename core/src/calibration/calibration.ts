@@ -10,11 +10,19 @@ interface Calibration {
   /** That came within the interval said to hold in 95 of 100, and in half of all cases. */
   within95: number;
   within50: number;
-  /** What share of all such predictions would come within the 95 % interval, going by these; 95 % interval. */
+  /**
+   * What share of all such predictions would come within the 95 % interval, going by these; 95 % interval.
+   */
   share95: readonly [low: number, high: number];
-  /** How much farther than expected, as a share of it: the mean with half its 95 % interval; null for one alone. */
+  /**
+   * How much farther than expected, as a share of it: the mean with half its 95 % interval; null for one
+   * alone.
+   */
   bias: { mean: number; plusMinus: number } | null;
-  /** By what factor every interval would have had to be wider for the whole to be right: the root mean square of the deviations. */
+  /**
+   * By what factor every interval would have had to be wider for the whole to be right: the root mean square
+   * of the deviations.
+   */
   stretch: number;
   verdict: CalibrationVerdict;
 }
@@ -25,8 +33,9 @@ export const FEWEST_TO_JUDGE = 8;
 const NORMAL_50 = 0.6745;
 
 /**
- * Whether what was said came true as often as was said. Clubs of one session share the day, the ball and the monitor, and are
- * counted here as if they did not: the verdict is drawn only where the counts leave no doubt.
+ * Whether what was said came true as often as was said. Clubs of one session share the day, the ball and the
+ * monitor, and are counted here as if they did not: the verdict is drawn only where the counts leave no
+ * doubt.
  * @param predictions at least one
  */
 export function calibrationOf(predictions: readonly Prediction[]): Calibration {

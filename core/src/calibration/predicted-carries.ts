@@ -3,11 +3,16 @@ import { carryErrorM, type Shot } from '../clubs/index.js';
 import { BASELINE, type Conditions } from '../conditions/index.js';
 import type { LadderClub } from '../spec/index.js';
 
-/** What an expected carry stood on; `moved` is one taken before the club was bent or built anew, moved by the model. */
+/**
+ * What an expected carry stood on; `moved` is one taken before the club was bent or built anew, moved by the
+ * model.
+ */
 export const PREDICTION_BASES = ['measured', 'stated', 'moved', 'modelled'] as const;
 export type PredictionBasis = (typeof PREDICTION_BASES)[number];
 
-/** The mean full carry of a club as a session found it, in the air the player's carries are known in. Metres. */
+/**
+ * The mean full carry of a club as a session found it, in the air the player's carries are known in. Metres.
+ */
 export interface FoundCarry {
   clubId: string;
   meanM: number;
@@ -24,13 +29,15 @@ export interface Prediction {
   expectedM: number;
   foundM: number;
   shots: number;
-  /** Of the difference: what was not known of the club, and what so few shots tell; one standard deviation. */
+  /**
+   * Of the difference: what was not known of the club, and what so few shots tell; one standard deviation.
+   */
   deviationM: number;
 }
 
 /**
- * What the sheet said of the clubs of a session before it, held against what it found. A club without a loft or a carry was not
- * spoken of, and is left out.
+ * What the sheet said of the clubs of a session before it, held against what it found. A club without a loft
+ * or a carry was not spoken of, and is left out.
  * @param clubs as they were known before, all of the player's: those that were not hit foretell those that were
  * @param conditions the air the carries are known in
  */

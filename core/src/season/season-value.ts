@@ -40,7 +40,10 @@ export interface SeasonValue {
   clubs: readonly { id: string; rounds: number; strokes: number }[];
   /** What each named bag saves over the gamer, played in every round; those the rounds allow. */
   bags: readonly (SeasonStrokes & { id: string })[];
-  /** What each wish saves over the best bags of what is owned, alone; and in how many rounds it would be in the best bag. */
+  /**
+   * What each wish saves over the best bags of what is owned, alone; and in how many rounds it would be in
+   * the best bag.
+   */
   wishes: readonly (SeasonStrokes & { id: string; rounds: number })[];
   /** Seasons drawn. */
   draws: number;

@@ -31,8 +31,8 @@ const SPREAD = 0.035;
 const DAY = 0.004;
 
 /**
- * Players as the model says they are: their carries drawn from the covariance that is assumed of them, what is written down of
- * them drawn from those, and a later session too.
+ * Players as the model says they are: their carries drawn from the covariance that is assumed of them, what
+ * is written down of them drawn from those, and a later session too.
  */
 function simulated(players: number, seed: number, unknown: string | null): Prediction[] {
   const normal = normalFrom(randomFrom(seed));

@@ -8,8 +8,8 @@ import { notFound } from '../http/http-error.js';
 const KEYS = [...BUILD_KEYS, 'shot.full'];
 
 /**
- * What a season is looked back on with: the swaps that were made in it, and what was known of every club before each day on
- * which balls were hit.
+ * What a season is looked back on with: the swaps that were made in it, and what was known of every club
+ * before each day on which balls were hit.
  * @param from,to YYYY-MM-DD, both included
  * @throws HttpError 404
  */
@@ -47,7 +47,9 @@ export async function readReview(
   };
 }
 
-/** Clubs that came into the gamer and went out of it, the newest first; what was undone since is none of them. */
+/**
+ * Clubs that came into the gamer and went out of it, the newest first; what was undone since is none of them.
+ */
 async function readSwaps(
   em: EntityManager,
   playerId: string,

@@ -94,7 +94,7 @@ export const ROUTES = {
   'GET /players/:playerId/sheet': read('A player’s locker, bags, plans, tickets and wishes.'),
   'GET /players/:playerId/sheet.csv': taken('The spec sheet as CSV.'),
   'GET /players/:playerId/sheet.pdf': paper('The spec sheet as PDF.'),
-  'GET /players/:playerId/locker.json': taken('Everything of a player, with its history.'),
+  'GET /players/:playerId/locker.json': taken('Spec sheets of a player, with their readings.'),
   'GET /players/:playerId/player.jsonl': {
     wants: 'people',
     calls: 'costly',

@@ -142,7 +142,10 @@ const TABLES = [
   'create table server_secret (name text primary key, value text not null)',
 ];
 
-/** Functions as this version and later ones make them whenever the tables are brought up to date; earlier ones make their own. */
+/**
+ * Functions as this version and later ones make them whenever the tables are brought up to date; earlier ones
+ * make their own.
+ */
 const MADE_ANEW: Readonly<Record<string, string>> = {
   sheet_text: 'uuid, text, uuid, date',
   sheet_revision: 'uuid, text, uuid',

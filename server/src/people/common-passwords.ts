@@ -3,9 +3,10 @@ import { adjacencyGraphs, dictionary } from '@zxcvbn-ts/language-common';
 import { badInput } from '../http/http-error.js';
 
 /**
- * Fewer guesses than this and a password is found by somebody who tries those known from breaches first, with what people
- * commonly do to them (capitals, years, keys beside each other, the same twice). The library's own limit of "safely
- * unguessable": Wheeler, "zxcvbn: Low-Budget Password Strength Estimation", USENIX Security 2016.
+ * Fewer guesses than this and a password is found by somebody who tries those known from breaches first, with
+ * what people commonly do to them (capitals, years, keys beside each other, the same twice). The library's
+ * own limit of "safely unguessable": Wheeler, "zxcvbn: Low-Budget Password Strength Estimation", USENIX
+ * Security 2016.
  */
 const LEAST_GUESSES = 1e8;
 

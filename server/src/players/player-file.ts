@@ -77,7 +77,10 @@ function lineOf(name: PlayerFileRowName, row: Row): PlayerFileRow {
   return { row: name, ...Object.fromEntries(known) };
 }
 
-/** The rows of a checked file as the database keeps them; specs are worked out from the readings once they are there. */
+/**
+ * The rows of a checked file as the database keeps them; specs are worked out from the readings once they are
+ * there.
+ */
 export function wholePlayerOf(file: PlayerFileRows): WholePlayer {
   const player_id = file.player[0]!.id;
   const of = (name: PlayerFileRowName, more: (place: number) => Row = () => ({})) =>

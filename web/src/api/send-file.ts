@@ -8,8 +8,8 @@ export interface Sending<T> {
 }
 
 /**
- * Sends a file. The server reads as it arrives, so what is sent is as far as it has got; cancelling hangs up, and nothing
- * is kept. (Of the browser's two ways to send, this is the one that tells how much has gone.)
+ * Sends a file. The server reads as it arrives, so what is sent is as far as it has got; cancelling hangs up,
+ * and nothing is kept. (Of the browser's two ways to send, this is the one that tells how much has gone.)
  * @param onProgress from 0 to 1
  */
 export function sendFile<T>(path: string, file: Blob, onProgress: (share: number) => void): Sending<T> {

@@ -6,7 +6,10 @@ import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
 import { dayAndTime } from './moment-words';
 
-/** A player goes elsewhere, whole: as a file, or to another workspace, whose owner takes with the link made here. */
+/**
+ * A player goes elsewhere, whole: as a file, or to another workspace, whose owner takes with the link made
+ * here.
+ */
 const props = defineProps<{ player: { id: string; name: string } }>();
 const WAYS: readonly { way: HandOverWay; name: string; says: string }[] = [
   { way: 'copy', name: 'As a copy', says: 'both go on with their own' },

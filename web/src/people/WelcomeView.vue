@@ -19,7 +19,10 @@ import DoorCard from './DoorCard.vue';
 import { useIdentity } from './identity';
 import SignInView from './SignInView.vue';
 
-/** Where a one-time link leads: the first account, an invitation, another password, or a player who is handed over. */
+/**
+ * Where a one-time link leads: the first account, an invitation, another password, or a player who is handed
+ * over.
+ */
 const identity = useIdentity();
 const router = useRouter();
 /** After the #: no server and no log has seen it. */

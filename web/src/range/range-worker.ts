@@ -282,7 +282,10 @@ const api = {
     }
   },
 
-  /** What was said of the clubs of a day's sessions before it, held against what they found; clubs hit too seldom are left out. */
+  /**
+   * What was said of the clubs of a day's sessions before it, held against what they found; clubs hit too
+   * seldom are left out.
+   */
   predict(
     before: readonly LadderClub[],
     sessions: readonly SessionStrikes[],
