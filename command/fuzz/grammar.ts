@@ -478,7 +478,12 @@ function command(chance: Chance, ids: KnownIds): object {
       triggers: [],
     }),
     () => ({ do: 'editCourse', courseId, version, set: { notes: 'y' } }),
-    () => ({ do: 'editEvent', eventId, version, set: { notes: 'z' } }),
+    () => ({
+      do: 'editEvent',
+      eventId,
+      version,
+      set: chance.one<object>([{ notes: 'z' }, { zone: 'Europe/Oslo' }, { zone: 'Mars' }]),
+    }),
     () => ({ do: 'editEventRound', eventId, version, roundId, set: { day: '2026-12-05' } }),
     () => ({
       do: 'addSession',
@@ -494,6 +499,19 @@ function command(chance: Chance, ids: KnownIds): object {
         notes: '',
       },
     }),
+    () => ({
+      do: 'addRoundPlayed',
+      round: {
+        id: randomUUID(),
+        playerId,
+        playedOn: '2026-11-21',
+        name: '',
+        courseId: chance.one([courseId, null]),
+        bagId: chance.one([bagId, null]),
+        after: { hits: { [clubId]: chance.below(9) }, says: '', keep: '' },
+      },
+    }),
+    () => ({ do: 'editRoundPlayed', roundId, version, set: { name: 'Medal' } }),
     () => ({ do: 'editSession', sessionId, version, set: { live: true } }),
     () => ({
       do: 'addStrikes',

@@ -1,7 +1,17 @@
 import { USUAL_LIMITS, type CourseGround, type Limits, type RoundAir } from '@tasche/core';
 import * as yup from 'yup';
 import { courseGroundSchema, roundAirSchema } from './course-schemas.js';
-import { dateSchema, finite, idSchema, nameSchema, required, shape, textSchema } from './schemas.js';
+import { teeTimeSchema } from './round-times.js';
+import {
+  dateSchema,
+  finite,
+  idSchema,
+  nameSchema,
+  required,
+  shape,
+  textSchema,
+  zoneSchema,
+} from './schemas.js';
 
 /** What a forecast says of a day, many times over: members of an ensemble, all as likely. */
 export interface Forecast {
@@ -14,7 +24,10 @@ export interface Forecast {
 export interface EventRound {
   id: string;
   name: string;
+  /** YYYY-MM-DD where it is played. */
   day: string;
+  /** "08:40" on the clocks of the event's zone; not there while nobody knows it. */
+  teeTime?: string | undefined;
   courseId: string;
   /** Place among the course's tees. */
   tee: number;
@@ -27,6 +40,8 @@ export interface EventRound {
 export interface EventDetails {
   name: string;
   rounds: readonly EventRound[];
+  /** Where its clocks are, an IANA name; null where nobody said. */
+  zone: string | null;
   limits: Limits;
   notes: string;
 }
@@ -57,6 +72,7 @@ const eventRoundSchema = shape({
   id: required(idSchema),
   name: required(nameSchema),
   day: required(dateSchema),
+  teeTime: teeTimeSchema.optional(),
   courseId: required(idSchema),
   tee: required(finite(0, 5).integer('${path} must be a whole number')),
   air: required(roundAirSchema),
@@ -73,6 +89,7 @@ export const eventRoundSet = {
 export const eventDetails = {
   name: nameSchema,
   notes: textSchema(2000),
+  zone: zoneSchema.nullable().default(undefined).optional(),
   rounds: yup
     .array(required(eventRoundSchema))
     .min(1, '${path} must hold one round at least')

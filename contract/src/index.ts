@@ -55,6 +55,8 @@ export * from './round-request.js';
 export * from './card-pages.js';
 export * from './papers.js';
 export * from './rounds-played.js';
+export * from './round-played-schemas.js';
+export * from './round-times.js';
 export * from './played-shots.js';
 export * from './lie-words.js';
 export * from './put-back.js';

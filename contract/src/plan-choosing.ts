@@ -194,7 +194,7 @@ const triggersSchema = yup
     ),
   )
   .max(12);
-const afterSchema = shape({
+export const afterSchema = shape({
   hits: record(finite(0, 60), 60, true),
   says: textSchema(2000).defined('${path} is missing'),
   keep: textSchema(2000).defined('${path} is missing'),

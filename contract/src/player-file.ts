@@ -31,6 +31,7 @@ import {
 import { aimSchema, basketSchema, sessionDetails, shotKindSchema, strikeParts } from './session-schemas.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 import { benchValuesSchema, ticketDetails, ticketStateSchema } from './ticket-schemas.js';
+import { roundPlayedDetails } from './round-played-schemas.js';
 import { wishDetails } from './wish-schemas.js';
 
 /**
@@ -157,6 +158,13 @@ const OWNED = {
     clubId: idSchema,
     notes: wishDetails.notes.defined(),
   },
+  roundPlayed: {
+    playedOn: required(roundPlayedDetails.playedOn),
+    name: roundPlayedDetails.name.defined(),
+    courseId: idSchema,
+    bagId: idSchema,
+    after: required(roundPlayedDetails.after),
+  },
 } as const satisfies Record<string, yup.ObjectShape>;
 type OwnedKind = keyof typeof OWNED;
 
@@ -241,6 +249,7 @@ export const PLAYER_FILE_ROWS = {
     ...kept,
     name: required(eventDetails.name),
     rounds: eventDetails.rounds.required('${path} is missing'),
+    zone: eventDetails.zone,
     limits: required(eventDetails.limits),
     notes: eventDetails.notes.defined(),
   }),
@@ -287,6 +296,7 @@ export const PLAYER_FILE_ROWS = {
   }),
   ticket: shape({ ...kept, ...OWNED.ticket }),
   wish: shape({ ...kept, ...OWNED.wish }),
+  roundPlayed: shape({ ...kept, ...OWNED.roundPlayed }),
 } as const satisfies Record<string, yup.AnyObjectSchema>;
 export type PlayerFileRowName = keyof typeof PLAYER_FILE_ROWS;
 export const PLAYER_FILE_ROW_NAMES = Object.keys(PLAYER_FILE_ROWS) as PlayerFileRowName[];
@@ -344,6 +354,7 @@ export const PLAYER_FILE_REFERENCES: Partial<
   strike: { sessionId: 'session', clubId: 'club' },
   ticket: { clubId: 'club', eventId: 'event' },
   wish: { clubId: 'club' },
+  roundPlayed: { courseId: 'course', bagId: 'bag' },
 };
 
 /** Whether a change's diffs may be about rows of that kind. */

@@ -5,6 +5,7 @@ import {
   MAX_CLUBS_A_PLAYER,
   MAX_PLANS_A_PLAYER,
   MAX_TICKETS_A_PLAYER,
+  MAX_ROUNDS_A_PLAYER,
   MAX_WISHES_A_PLAYER,
 } from './limits.js';
 import {
@@ -48,6 +49,7 @@ const MOST: Partial<Record<PlayerFileRowName, number>> = {
   plan: MAX_PLANS_A_PLAYER,
   ticket: MAX_TICKETS_A_PLAYER,
   wish: MAX_WISHES_A_PLAYER,
+  roundPlayed: MAX_ROUNDS_A_PLAYER,
 };
 
 /** Something a row names that has not been seen yet. */

@@ -1,15 +1,16 @@
 import type { PlayedShot } from './played-shots.js';
 import { planRoundOf } from './plan-choosing.js';
-import type { CourseView, EventView, PlanView } from './views.js';
+import type { CourseView, EventView, PlanView, SheetView } from './views.js';
 
-/** A round somebody wrote something down about afterwards. */
+/** A round somebody wrote something down about afterwards: of an event, or one by itself. */
 interface RoundPlayed {
-  planId: string;
+  /** The plan for its event; null where it is of none. */
+  planId: string | null;
   roundId: string;
   /** YYYY-MM-DD. */
   day: string;
   name: string;
-  courseId: string;
+  courseId: string | null;
   courseName: string | null;
   /** How often each club was hit; clubs nobody counted are not there. */
   hits: Readonly<Record<string, number>>;
@@ -20,31 +21,43 @@ interface RoundPlayed {
 
 /** A player's rounds of which anything was written down, the newest first. */
 export function roundsPlayed(
-  plans: readonly Pick<PlanView, 'id' | 'eventId' | 'rounds'>[],
+  sheet: { plans: readonly Pick<PlanView, 'id' | 'eventId' | 'rounds'>[] } & Pick<SheetView, 'roundsPlayed'>,
   events: readonly Pick<EventView, 'id' | 'name' | 'rounds'>[],
   courses: readonly Pick<CourseView, 'id' | 'name'>[],
 ): RoundPlayed[] {
-  return plans
-    .flatMap((plan) => {
-      const event = events.find(({ id }) => id === plan.eventId);
-      return (event?.rounds ?? []).flatMap(({ id, name, day, courseId }): RoundPlayed[] => {
-        const { after } = planRoundOf(plan, id);
-        if (!after) return [];
-        return [
-          {
-            planId: plan.id,
-            roundId: id,
-            day,
-            name: `${event!.name}, ${name}`,
-            courseId,
-            courseName: courses.find((course) => course.id === courseId)?.name ?? null,
-            ...after,
-            shots: after.shots ?? [],
-          },
-        ];
-      });
-    })
-    .sort((a, b) => b.day.localeCompare(a.day) || a.roundId.localeCompare(b.roundId));
+  const nameOfCourse = (courseId: string | null) => courses.find(({ id }) => id === courseId)?.name ?? null;
+  const single = sheet.roundsPlayed.map(({ id, playedOn, name, courseId, after }): RoundPlayed => ({
+    planId: null,
+    roundId: id,
+    day: playedOn,
+    name: name || (nameOfCourse(courseId) ?? 'A round'),
+    courseId,
+    courseName: name ? nameOfCourse(courseId) : null,
+    ...after,
+    shots: after.shots ?? [],
+  }));
+  const ofEvents = sheet.plans.flatMap((plan) => {
+    const event = events.find(({ id }) => id === plan.eventId);
+    return (event?.rounds ?? []).flatMap(({ id, name, day, courseId }): RoundPlayed[] => {
+      const { after } = planRoundOf(plan, id);
+      if (!after) return [];
+      return [
+        {
+          planId: plan.id,
+          roundId: id,
+          day,
+          name: `${event!.name}, ${name}`,
+          courseId,
+          courseName: nameOfCourse(courseId),
+          ...after,
+          shots: after.shots ?? [],
+        },
+      ];
+    });
+  });
+  return [...single, ...ofEvents].sort(
+    (a, b) => b.day.localeCompare(a.day) || a.roundId.localeCompare(b.roundId),
+  );
 }
 
 /** How often a club is hit in a round, over the rounds it was counted in. */

@@ -239,7 +239,7 @@ export const zoneSchema = yup
   .strict()
   .max(60)
   .test('zone', '${path} is not a time zone anybody knows, like Europe/Oslo', (zone) => {
-    if (zone === undefined) return true;
+    if (zone == null) return true;
     try {
       new Intl.DateTimeFormat('en', { timeZone: zone });
       return true;

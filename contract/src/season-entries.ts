@@ -11,11 +11,12 @@ import {
   type WindowKind,
 } from '@tasche/core';
 import Papa from 'papaparse';
+import type { TeeTime } from './round-times.js';
 import { USUAL_SEASON, freezesOf, occurrences, type SeasonItemKind } from './player-season.js';
 import type { EventView, SheetView } from './views.js';
 
 export type SeasonEntryKind =
-  'event' | WindowKind | SeasonItemKind | 'ticket' | 'trial' | 'check' | 'grooves';
+  'event' | 'round' | WindowKind | SeasonItemKind | 'ticket' | 'trial' | 'check' | 'grooves';
 
 /** Something with a place in a player's season. Days are YYYY-MM-DD, the last one included. */
 export interface SeasonEntry {
@@ -31,6 +32,8 @@ export interface SeasonEntry {
   planId?: string | null;
   /** A club it is about. */
   clubId?: string;
+  /** Of a round: when it begins. */
+  tee?: TeeTime;
 }
 
 export interface PlayerSeasonView {
@@ -67,6 +70,7 @@ export function seasonOf(
   const { version } = sheet.player;
   const entries: SeasonEntry[] = [
     ...played,
+    ...teeTimes(sheet, events),
     ...windows.map(({ kind, eventId, eventName, ...days }): SeasonEntry => ({
       uid: `${kind}-${eventId}`,
       kind,
@@ -162,6 +166,30 @@ function eventsOf({ plans }: SeasonSheet, events: readonly EventView[]): EventEn
   return [...ofEvents, ...weeks];
 }
 
+/** The rounds of events a player is planned for, as far as it is known when they begin. */
+function teeTimes({ plans }: SeasonSheet, events: readonly EventView[]): SeasonEntry[] {
+  return events.flatMap((event) => {
+    const plan = plans.find(({ eventId }) => eventId === event.id);
+    if (!plan) return [];
+    return event.rounds.flatMap(({ id, name, day, teeTime }): SeasonEntry[] =>
+      teeTime
+        ? [
+            {
+              uid: `round-${plan.id}-${id}`,
+              kind: 'round',
+              name: `${event.name}, ${name}`,
+              from: day,
+              to: day,
+              revision: event.version,
+              planId: plan.id,
+              tee: { time: teeTime, zone: event.zone },
+            },
+          ]
+        : [],
+    );
+  });
+}
+
 function asSeasonEvent({ uid, name, from, to }: EventEntry): SeasonEvent {
   return { id: uid, name, from, to };
 }
@@ -211,7 +239,18 @@ function dayNumber(day: string): number {
 /** A season as a spreadsheet reads it. */
 export function writeSeasonCsv(entries: readonly SeasonEntry[]): string {
   return Papa.unparse(
-    entries.map(({ kind, name, from, to }) => ({ what: kind, name, from, to })),
-    { columns: ['what', 'name', 'from', 'to'], escapeFormulae: true, newline: '\n' },
+    entries.map(({ kind, name, from, to, tee }) => ({
+      what: kind,
+      name,
+      from,
+      to,
+      time: tee?.time,
+      'time zone': tee?.zone,
+    })),
+    {
+      columns: ['what', 'name', 'from', 'to', 'time', 'time zone'],
+      escapeFormulae: true,
+      newline: '\n',
+    },
   );
 }

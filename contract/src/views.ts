@@ -22,6 +22,7 @@ import type { PlanChoosing, PlanRound } from './plan-choosing.js';
 import type { BallInPlay } from './ball-schemas.js';
 import type { PlayerSeason } from './player-season.js';
 import type { TicketView } from './ticket-schemas.js';
+import type { RoundPlayedView } from './round-played-schemas.js';
 import type { WishView } from './wish-schemas.js';
 import type { Aim, BasketLine, SessionDetails } from './session-schemas.js';
 
@@ -128,6 +129,8 @@ export interface SheetView {
   /** Open jobs for the bench, and those done last. */
   tickets: readonly TicketView[];
   wishes: readonly WishView[];
+  /** Those outside any event, the newest first. */
+  roundsPlayed: readonly RoundPlayedView[];
   /** The day the specs are shown as of; null is now. */
   asOf: string | null;
   lastChange: ChangeView | null;
@@ -157,6 +160,7 @@ export interface ChangeResult {
   events: readonly EventView[];
   tickets: readonly TicketView[];
   wishes: readonly WishView[];
+  roundsPlayed: readonly RoundPlayedView[];
 }
 
 interface Kept {

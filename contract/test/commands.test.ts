@@ -14,13 +14,11 @@ import {
 } from '../src/index.js';
 
 const id = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
-const [PLAYER, CLUB, BAG, PLAN, ROUND, COURSE, SEASON, EVENT, SESSION, STRIKE, TICKET, WISH] = Array.from(
-  { length: 12 },
-  (_one, i) => id(i + 1),
-) as [
-  ...[string, string, string, string, string, string],
-  ...[string, string, string, string, string, string],
-];
+const [PLAYER, CLUB, BAG, PLAN, ROUND, COURSE, SEASON, EVENT, SESSION, STRIKE, TICKET, WISH, PLAYED] =
+  Array.from({ length: 13 }, (_one, i) => id(i + 1)) as [
+    ...[string, string, string, string, string, string],
+    ...[string, string, string, string, string, string, string],
+  ];
 const NEW = id(99);
 
 const details = {
@@ -55,7 +53,7 @@ const round = {
   ground: USUAL_GROUND,
   forecast: null,
 };
-const event = { name: 'Open', rounds: [round], limits: USUAL_LIMITS, notes: '' };
+const event = { name: 'Open', rounds: [round], zone: 'Europe/Oslo', limits: USUAL_LIMITS, notes: '' };
 const session = {
   name: 'Range',
   heldOn: '2026-11-20',
@@ -83,6 +81,14 @@ const wish = {
   club: { kind: 'wedge' as const, loftDeg: 52 },
   clubId: null,
   notes: '',
+};
+
+const roundPlayed = {
+  playedOn: '2026-11-21',
+  name: 'Medal',
+  courseId: COURSE,
+  bagId: BAG,
+  after: { hits: { [CLUB]: 4 }, says: '', keep: '' },
 };
 
 /** One of every command, as a browser sends it. */
@@ -169,6 +175,9 @@ const EXAMPLES: { [N in CommandName]: Extract<Command, { do: N }> } = {
   addWish: { do: 'addWish', wish: { id: NEW, playerId: PLAYER, ...wish } },
   editWish: { do: 'editWish', wishId: WISH, version: 1, set: { price: 120, state: 'ordered' } },
   removeWish: { do: 'removeWish', wishId: WISH, version: 1 },
+  addRoundPlayed: { do: 'addRoundPlayed', round: { id: NEW, playerId: PLAYER, ...roundPlayed } },
+  editRoundPlayed: { do: 'editRoundPlayed', roundId: PLAYED, version: 1, set: { bagId: null } },
+  removeRoundPlayed: { do: 'removeRoundPlayed', roundId: PLAYED, version: 1 },
 };
 
 const kept = { version: 1, removed: false };
@@ -232,6 +241,7 @@ const views: { sheet: SheetView; schedule: ScheduleView; sessions: SessionsView 
       },
     ],
     wishes: [{ ...kept, ...wish, id: WISH, playerId: PLAYER }],
+    roundsPlayed: [{ ...kept, ...roundPlayed, id: PLAYED, playerId: PLAYER }],
     asOf: null,
     lastChange: null,
   },

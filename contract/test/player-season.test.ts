@@ -37,6 +37,7 @@ const event = (n: number, name: string, from: string, days = 2): EventView => ({
   removed: false,
   name,
   notes: '',
+  zone: null,
   limits: { clubs: 14, lengthIn: 46 },
   rounds: Array.from({ length: days }, (_one, i) => ({
     id: id(n * 10 + i),
@@ -124,6 +125,23 @@ describe('a player’s season', () => {
     expect(new Set(entries.map(({ uid }) => uid)).size).toBe(entries.length);
   });
 
+  it('holds the tee times of events that are planned, on the event’s own clocks', () => {
+    const open = { ...event(2, 'Lagoa Funda', '2027-03-27', 2), zone: 'Atlantic/Azores' };
+    const [first, second] = open.rounds;
+    const teed = { ...open, rounds: [{ ...first!, teeTime: '08:40' }, second!] };
+    const tees = (events: readonly EventView[]) =>
+      seasonOf(sheet(), events, '2027-01-01', '2027-12-31', '2027-01-01').entries.filter(
+        ({ kind }) => kind === 'round',
+      );
+    expect(tees([teed])).toMatchObject([
+      { name: 'Lagoa Funda, Round 1', from: '2027-03-27', tee: { time: '08:40', zone: 'Atlantic/Azores' } },
+    ]);
+    expect(writeSeasonCsv(tees([teed]))).toContain(
+      'round,"Lagoa Funda, Round 1",2027-03-27,2027-03-27,08:40,Atlantic/Azores',
+    );
+    // Nobody tees off at an event they are not planned for.
+    expect(tees([{ ...teed, id: id(7) }])).toEqual([]);
+  });
   it('points out new wedges four days before an event, but not a new grip', () => {
     const ticket = (n: number, job: string, name: string) => ({
       id: id(n),
@@ -151,7 +169,7 @@ describe('a player’s season', () => {
       '2027-01-10',
     );
     const [head, ...rows] = writeSeasonCsv(entries).split('\n');
-    expect(head).toBe('what,name,from,to');
+    expect(head).toBe('what,name,from,to,time,time zone');
     expect(rows.at(-1)).toContain(`"'=Open, ""the"" one",2027-02-18,2027-02-19`);
   });
 });

@@ -121,7 +121,17 @@ describe('a player who is handed over for good', () => {
     const client = new pg.Client({ connectionString: server.cluster.backupUrl });
     await client.connect();
     const left: Record<string, number> = {};
-    for (const table of ['club', 'bag', 'plan', 'session', 'strike', 'ticket', 'wish', 'change'])
+    for (const table of [
+      'club',
+      'bag',
+      'plan',
+      'session',
+      'strike',
+      'ticket',
+      'wish',
+      'round_played',
+      'change',
+    ])
       left[table] = (
         await client.query<{ n: number }>(
           `select count(*)::int as n from "${table}" where player_id = $1 and workspace_id = $2`,
@@ -134,7 +144,17 @@ describe('a player who is handed over for good', () => {
     );
     await client.end();
     // What is left says that, and to whom.
-    expect(left).toEqual({ club: 0, bag: 0, plan: 0, session: 0, strike: 0, ticket: 0, wish: 0, change: 1 });
+    expect(left).toEqual({
+      club: 0,
+      bag: 0,
+      plan: 0,
+      session: 0,
+      strike: 0,
+      ticket: 0,
+      wish: 0,
+      round_played: 0,
+      change: 1,
+    });
     expect(told).toEqual([{ summary: 'Maren Tveit handed over to Fjord van, with everything', images: [] }]);
     const roster = (await rep.get('/players?limit=50').expect(200)).body as Page<{ player: { id: string } }>;
     expect(roster.rows.map(({ player }) => player.id)).not.toContain(MAREN);

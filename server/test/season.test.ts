@@ -165,11 +165,64 @@ describe('a season', () => {
     }
   });
 
+  it('has tee times on the event’s clocks, over a change of clocks, as another calendar library reads them', () => {
+    const round = (day: string, zone: string | null) => ({
+      uid: `round-${day}-${zone}`,
+      kind: 'round' as const,
+      name: 'Round',
+      from: day,
+      to: day,
+      revision: 1,
+      tee: { time: '08:40', zone },
+    });
+    const text = seasonCalendar(
+      'A',
+      [
+        // Clocks in Oslo go forward on 28 March 2027; Oslo is Berlin by another name, and in no way to a calendar.
+        round('2027-03-27', 'Europe/Oslo'),
+        round('2027-03-28', 'Europe/Oslo'),
+        round('2027-03-28', 'America/Los_Angeles'),
+        round('2027-03-28', null),
+      ],
+      '2026-11-26T10:00:00Z',
+    );
+    const calendar = new ICAL.Component(ICAL.parse(text) as unknown[] as never);
+    const zones = calendar.getAllSubcomponents('vtimezone').map((zone) => new ICAL.Timezone(zone));
+    expect(zones.map(({ tzid }) => tzid).sort()).toEqual(['America/Los_Angeles', 'Europe/Oslo']);
+    const starts = calendar.getAllSubcomponents('vevent').map((component) => {
+      const { startDate, endDate } = new ICAL.Event(component);
+      const zone = zones.find(
+        ({ tzid }) => tzid === component.getFirstProperty('dtstart')!.getParameter('tzid'),
+      );
+      const start = startDate.clone();
+      if (zone) start.zone = zone;
+      return [
+        zone ? start.toJSDate().toISOString() : startDate.toString(),
+        endDate.subtractDate(startDate).toSeconds() / 60,
+      ];
+    });
+    expect(starts).toEqual([
+      ['2027-03-27T07:40:00.000Z', 270],
+      ['2027-03-28T06:40:00.000Z', 270],
+      ['2027-03-28T15:40:00.000Z', 270],
+      // Nobody said where the clocks are: that hour, wherever it is read.
+      ['2027-03-28T08:40:00', 270],
+    ]);
+  });
+
   it('is a table, and refuses days that cannot be', async () => {
     const csv = await text('csv', '?from=2027-01-01&to=2027-12-31');
-    expect(csv.split('\n')[0]).toBe('what,name,from,to');
+    expect(csv.split('\n')[0]).toBe('what,name,from,to,time,time zone');
     expect(csv).toContain('2027-03-27,2027-03-28');
     await bench.http.get(`/api/players/${playerId}/season.ics?from=2027-02-30`).expect(400);
+    const { events } = (await bench.http.get('/api/circuit')).body as {
+      events: { id: string; version: number }[];
+    };
+    const { version } = events.find(({ id }) => id === eventId)!;
+    const refused = await bench
+      .change([{ do: 'editEvent', eventId, version, set: { zone: 'Mars/Base' } }])
+      .expect(400);
+    expect(JSON.stringify(refused.body)).toContain('zone is not a time zone anybody knows, like Europe/Oslo');
     await bench.http.get(`/api/players/${newId()}/season.ics`).expect(404);
     const other = await workbench();
     await other.http.get(`/api/players/${playerId}/season.csv`).expect(404);

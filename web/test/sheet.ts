@@ -54,6 +54,7 @@ export function sheetOf(clubs: readonly ClubView[], inBag: readonly string[]): S
     planCount: 0,
     tickets: [],
     wishes: [],
+    roundsPlayed: [],
     asOf: null,
     lastChange: null,
   };

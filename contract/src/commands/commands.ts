@@ -39,6 +39,9 @@ import { removeTicket } from './ticket/remove-ticket.js';
 import { addWish } from './wish/add-wish.js';
 import { editWish } from './wish/edit-wish.js';
 import { removeWish } from './wish/remove-wish.js';
+import { addRoundPlayed } from './round-played/add-round-played.js';
+import { editRoundPlayed } from './round-played/edit-round-played.js';
+import { removeRoundPlayed } from './round-played/remove-round-played.js';
 import type { Checked, CommandDefinition, NameOf, Subject, Views } from './define-command.js';
 import type { DistanceUnit } from '@tasche/core';
 
@@ -83,6 +86,9 @@ export const COMMANDS = {
   addWish,
   editWish,
   removeWish,
+  addRoundPlayed,
+  editRoundPlayed,
+  removeRoundPlayed,
 };
 
 export type CommandName = keyof typeof COMMANDS;

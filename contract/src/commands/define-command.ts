@@ -13,7 +13,17 @@ export type Checked<T> = T extends readonly unknown[]
 
 /** The kinds of row a command may be about. */
 export type RowKind =
-  'player' | 'club' | 'bag' | 'plan' | 'session' | 'course' | 'season' | 'event' | 'ticket' | 'wish';
+  | 'player'
+  | 'club'
+  | 'bag'
+  | 'plan'
+  | 'session'
+  | 'course'
+  | 'season'
+  | 'event'
+  | 'ticket'
+  | 'wish'
+  | 'roundPlayed';
 
 /** The row a command is about. */
 export interface Subject {

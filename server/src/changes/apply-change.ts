@@ -10,6 +10,8 @@ import {
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { benchCommands } from '../bench/commands.js';
 import { Ticket, Wish, ticketView, wishView } from '../bench/bench-rows.js';
+import { roundPlayedCommands } from '../rounds/commands.js';
+import { RoundPlayed, roundPlayedView } from '../rounds/round-played.js';
 import { Bag, BagClub, bagView } from '../bags/bag.js';
 import { bagCommands, requireWithinLimits } from '../bags/commands.js';
 import { Course, Event, Season, courseView, eventView, seasonView } from '../schedule/schedule-rows.js';
@@ -43,6 +45,7 @@ const HANDLERS: Handlers<CommandName> = {
   ...sessionCommands,
   ...scheduleCommands,
   ...benchCommands,
+  ...roundPlayedCommands,
 };
 
 /**
@@ -201,6 +204,9 @@ export async function resultOf(em: EntityManager, change: Change, touched: Touch
   const events = await some(touched.event, (ids) => em.find(Event, { id: { $in: ids } }, fresh));
   const tickets = await some(touched.ticket, (ids) => em.find(Ticket, { id: { $in: ids } }, fresh));
   const wishes = await some(touched.wish, (ids) => em.find(Wish, { id: { $in: ids } }, fresh));
+  const roundsPlayed = await some(touched.roundPlayed, (ids) =>
+    em.find(RoundPlayed, { id: { $in: ids } }, fresh),
+  );
   const bagClubs = await some(touched.bag, (ids) =>
     em.find(BagClub, { bagId: { $in: ids } }, { orderBy: { place: 'asc', id: 'asc' } }),
   );
@@ -221,5 +227,6 @@ export async function resultOf(em: EntityManager, change: Change, touched: Touch
     events: events.map(eventView.of),
     tickets: tickets.map(ticketView.of),
     wishes: wishes.map(wishView.of),
+    roundsPlayed: roundsPlayed.map(roundPlayedView.of),
   };
 }

@@ -6,6 +6,7 @@ import { Ticket, Wish } from '../bench/bench-rows.js';
 import { Club } from '../clubs/club.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
+import { RoundPlayed } from '../rounds/round-played.js';
 import { Session } from '../sessions/session.js';
 
 /** What one change did to one row, enough to take it back. */
@@ -49,6 +50,7 @@ const ENTITIES = {
   event: Event,
   ticket: Ticket,
   wish: Wish,
+  roundPlayed: RoundPlayed,
 } as const;
 export type EntityKind = keyof typeof ENTITIES;
 export type EntityOf = {
@@ -62,6 +64,7 @@ export type EntityOf = {
   event: Event;
   ticket: Ticket;
   wish: Wish;
+  roundPlayed: RoundPlayed;
 };
 
 /** Something of every kind of row. */

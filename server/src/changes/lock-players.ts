@@ -12,6 +12,7 @@ interface AboutRows {
   events: string[];
   tickets: string[];
   wishes: string[];
+  roundsPlayed: string[];
   schedule: boolean;
 }
 
@@ -48,6 +49,9 @@ function addRow(about: AboutRows, kind: EntityKind, id: string): void {
     case 'wish':
       about.wishes.push(id);
       break;
+    case 'roundPlayed':
+      about.roundsPlayed.push(id);
+      break;
     case 'event':
       about.events.push(id);
       about.schedule = true;
@@ -80,6 +84,7 @@ function noRows(): AboutRows {
     events: [],
     tickets: [],
     wishes: [],
+    roundsPlayed: [],
     schedule: false,
   };
 }
@@ -99,6 +104,7 @@ export async function lockFirst(em: EntityManager, workspaceId: string, about: A
     about.sessions,
     about.tickets,
     about.wishes,
+    about.roundsPlayed,
   ];
   if (lists.every((ids) => ids.length === 0)) return;
   await em.execute(
@@ -109,7 +115,8 @@ export async function lockFirst(em: EntityManager, workspaceId: string, about: A
        || array(select player_id from plan where id = any(?::uuid[]) or event_id = any(?::uuid[]))
        || array(select player_id from session where id = any(?::uuid[]))
        || array(select player_id from ticket where id = any(?::uuid[]))
-       || array(select player_id from wish where id = any(?::uuid[])))
+       || array(select player_id from wish where id = any(?::uuid[]))
+       || array(select player_id from round_played where id = any(?::uuid[])))
      order by id for update`,
     lists.map(uuidList),
   );

@@ -14,11 +14,13 @@ import { Migration007Handicap } from '../migrations/migration-007-handicap.js';
 import { Migration008BagStrategy } from '../migrations/migration-008-bag-strategy.js';
 import { Migration009ShotsBeforeABend } from '../migrations/migration-009-shots-before-a-bend.js';
 import { Migration010Baskets } from '../migrations/migration-010-baskets.js';
+import { RoundPlayed } from '../rounds/round-played.js';
 import { Ticket, Wish } from '../bench/bench-rows.js';
 import { Migration012Bench } from '../migrations/migration-012-bench.js';
 import { Migration013Season } from '../migrations/migration-013-season.js';
 import { Migration014People } from '../migrations/migration-014-people.js';
 import { Migration015HandOver } from '../migrations/migration-015-hand-over.js';
+import { Migration016RoundsPlayed } from '../migrations/migration-016-rounds-played.js';
 import { Migration011Preferences } from '../migrations/migration-011-preferences.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
@@ -47,6 +49,7 @@ const MIGRATIONS = [
   { name: 'migration-013-season', class: Migration013Season },
   { name: 'migration-014-people', class: Migration014People },
   { name: 'migration-015-hand-over', class: Migration015HandOver },
+  { name: 'migration-016-rounds-played', class: Migration016RoundsPlayed },
 ];
 /** Every migration there is, the oldest first. */
 export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map(({ name }) => name);
@@ -90,6 +93,7 @@ export async function openDatabase(
       Event,
       Ticket,
       Wish,
+      RoundPlayed,
       Person,
       Membership,
       Passkey,

@@ -1,5 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { planImport, readSheetCsv, type Command, type EventRound } from '@tasche/contract';
+import {
+  hitsOfShots,
+  planImport,
+  readSheetCsv,
+  type Command,
+  type EventRound,
+  type PlayedShot,
+} from '@tasche/contract';
 import {
   DEFAULT_SEASON_RULES,
   TIE_STROKES,
@@ -52,8 +59,6 @@ const CIRCUIT = 8999;
 /** Courses, seasons and events, each as a change of its own. */
 async function loadCircuit(orm: MikroORM): Promise<void> {
   const scope = BY_REP;
-  const courseId = (name: string) =>
-    demoId(CIRCUIT, 100 + DEMO_COURSES.findIndex((course) => course.name === name));
   await applyChange(orm, scope, {
     id: demoId(CIRCUIT, 1),
     why: 'the courses of the swing, written down',
@@ -73,7 +78,7 @@ async function loadCircuit(orm: MikroORM): Promise<void> {
     why: '',
     commands: DEMO_EVENTS.map(
       (
-        { name, inDays, courses, season: seasonName, tee, clubs, lengthIn, notes, windShare },
+        { name, inDays, courses, season: seasonName, tee, clubs, lengthIn, notes, windShare, zone, teeTimes },
         e,
       ): Command => ({
         do: 'addEvent',
@@ -81,6 +86,7 @@ async function loadCircuit(orm: MikroORM): Promise<void> {
           id: eventId(name),
           name,
           notes,
+          zone,
           limits: { clubs, lengthIn },
           rounds: courses.map((course, i): EventRound => {
             const { seasons } = DEMO_COURSES.find((one) => one.name === course)!;
@@ -89,6 +95,7 @@ async function loadCircuit(orm: MikroORM): Promise<void> {
               id: demoId(CIRCUIT, 1000 + e * 10 + i),
               name: `Round ${i + 1}`,
               day: dayFromNow(inDays + i),
+              teeTime: teeTimes?.[i],
               courseId: courseId(course),
               tee,
               air: { ...air, windMps: Math.round(air.windMps * (windShare?.[i] ?? 1) * 10) / 10 },
@@ -100,6 +107,10 @@ async function loadCircuit(orm: MikroORM): Promise<void> {
       }),
     ),
   });
+}
+
+function courseId(name: string): string {
+  return demoId(CIRCUIT, 100 + DEMO_COURSES.findIndex((course) => course.name === name));
 }
 
 function eventId(name: string): string {
@@ -185,6 +196,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
     version.set(clubId, (version.get(clubId) ?? 1) + 1);
   }
   await loadBench(orm, player, index, idOf);
+  await loadRounds(orm, player, index, idOf);
   await loadSessions(orm, player.name, index, idOf);
   if (!player.plan) return;
   const { swaps, inDays, lasts, needs, event, choosing, ...plan } = player.plan;
@@ -322,6 +334,40 @@ async function loadBench(
           ]
         : []),
     ],
+  });
+}
+
+/** Rounds outside any event, as the player wrote them down afterwards. */
+async function loadRounds(
+  orm: MikroORM,
+  { name, rounds }: DemoPlayer,
+  index: number,
+  idOf: (club: string) => string,
+): Promise<void> {
+  if (!rounds) return;
+  await applyChange(orm, BY_REP, {
+    id: demoId(index, 66),
+    why: `what ${name} wrote down`,
+    commands: rounds.map(({ daysAgo, course, shots, name: roundName, says, keep }, i): Command => {
+      const played = shots.map(([club, yd, lie, hole]): PlayedShot => ({
+        clubId: idOf(club),
+        distanceM: toMetres(yd, 'yd'),
+        lie,
+        hole,
+      }));
+      return {
+        do: 'addRoundPlayed',
+        round: {
+          id: demoId(index, 470 + i),
+          playerId: demoId(index, 0),
+          playedOn: dayFromNow(-daysAgo),
+          name: roundName,
+          courseId: course === null ? null : courseId(course),
+          bagId: demoId(index, 20),
+          after: { hits: hitsOfShots(played), says, keep, shots: played },
+        },
+      };
+    }),
   });
 }
 

@@ -326,6 +326,9 @@ export const DEMO_EVENTS: readonly {
   lengthIn: number;
   notes: string;
   windShare?: readonly number[];
+  /** Where its clocks are, and when rounds begin, as far as it is known. */
+  zone: string | null;
+  teeTimes?: readonly string[];
 }[] = [
   {
     name: 'Skarvoy Links Open',
@@ -337,6 +340,7 @@ export const DEMO_EVENTS: readonly {
     lengthIn: 46,
     notes: 'The committee holds clubs to 46 in.',
     windShare: [1, 0.6, 1.2, 0.9],
+    zone: 'Atlantic/Faroe',
   },
   {
     name: 'Hochfirn Open',
@@ -347,6 +351,8 @@ export const DEMO_EVENTS: readonly {
     clubs: 14,
     lengthIn: 46,
     notes: '',
+    zone: 'Europe/Vienna',
+    teeTimes: ['07:50', '12:35'],
   },
   {
     name: 'Two Lagoons',
@@ -357,6 +363,7 @@ export const DEMO_EVENTS: readonly {
     clubs: 14,
     lengthIn: 48,
     notes: 'Two courses, one set of clubs on the boat.',
+    zone: 'Atlantic/Azores',
   },
   {
     name: 'Winter fours',
@@ -367,5 +374,6 @@ export const DEMO_EVENTS: readonly {
     clubs: 10,
     lengthIn: 48,
     notes: 'Ten clubs, carried.',
+    zone: null,
   },
 ];

@@ -1,4 +1,4 @@
-import type { GapSettings } from '@tasche/core';
+import type { GapSettings, Lie } from '@tasche/core';
 import { toMetres } from '@tasche/core';
 import type { Hand, PlanChoosing, SeasonItem, TicketDetails, WishDetails } from '@tasche/contract';
 
@@ -43,6 +43,16 @@ export interface DemoPlayer {
     /** Days ago it was taken up. */
     balls?: readonly { name: string; daysAgo: number }[];
   };
+  /** Rounds outside any event, of which something was written down. */
+  rounds?: readonly {
+    daysAgo: number;
+    name: string;
+    /** Null for one that is not among ours. */
+    course: string | null;
+    shots: readonly (readonly [club: string, yd: number, lie: Lie, hole: number])[];
+    says: string;
+    keep: string;
+  }[];
   plan?: {
     name: string;
     course: string;
@@ -338,6 +348,43 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
         },
       ],
     },
+    rounds: [
+      {
+        daysAgo: 3,
+        name: 'Club medal',
+        course: null,
+        shots: [
+          ['Driver', 402, 'tee', 1],
+          ['5 wood', 196, 'light rough', 1],
+          ['Driver', 371, 'tee', 3],
+          ['7 iron', 146, 'fairway', 3],
+          ['Hybrid 3', 183, 'tee', 5],
+          ['8 iron', 134, 'fairway', 7],
+          ['Hybrid 3', 178, 'fairway', 9],
+          ['SW', 62, 'fairway', 11],
+          ['Hybrid 3', 181, 'light rough', 14],
+          ['SW', 14, 'sand', 14],
+          ['PW', 104, 'fairway', 16],
+          ['9 iron', 121, 'fairway', 18],
+        ],
+        says: 'Four times between the 5 iron and the hybrid, and the hybrid every time.',
+        keep: 'The 5 iron stayed in the bag all day.',
+      },
+      {
+        daysAgo: 17,
+        name: '',
+        course: 'Lagoa Funda',
+        shots: [
+          ['Driver', 388, 'tee', 2],
+          ['Hybrid 3', 176, 'fairway', 2],
+          ['5 wood', 201, 'fairway', 6],
+          ['60', 22, 'sand', 8],
+          ['7 iron', 150, 'tee', 12],
+        ],
+        says: '',
+        keep: '',
+      },
+    ],
   },
   {
     file: 'pim-hoekstra.csv',

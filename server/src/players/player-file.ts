@@ -43,6 +43,8 @@ function tableRows({ rows, played }: WholePlayer, name: PlayerFileRowName): read
       return played.events;
     case 'bagClub':
       return rows.bag_club;
+    case 'roundPlayed':
+      return rows.round_played;
     default:
       return rows[name];
   }
@@ -101,6 +103,7 @@ export function wholePlayerOf(file: PlayerFileRows): WholePlayer {
     strike: of('strike', owned),
     ticket: of('ticket', owned),
     wish: of('wish', owned),
+    round_played: of('roundPlayed', owned),
   };
   return { rows, played: { courses: of('course'), events: of('event') } };
 }

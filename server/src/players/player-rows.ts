@@ -26,7 +26,8 @@ const TABLES = {
       union select change_id from change_row where row_id in (
         select id from club where player_id = ? union select id from bag where player_id = ?
         union select id from plan where player_id = ? union select id from session where player_id = ?
-        union select id from ticket where player_id = ? union select id from wish where player_id = ?))`,
+        union select id from ticket where player_id = ? union select id from wish where player_id = ?
+        union select id from round_played where player_id = ?))`,
     order: 'at, id',
   },
   reading: {
@@ -38,6 +39,7 @@ const TABLES = {
   strike: { of: 'player_id = ?', order: 'arrival', counted: ['arrival'] },
   ticket: { of: 'player_id = ?', order: 'id' },
   wish: { of: 'player_id = ?', order: 'id' },
+  round_played: { of: 'player_id = ?', order: 'id' },
 } as const satisfies Record<string, { of: string; order?: string; counted?: readonly string[] }>;
 type Table = keyof typeof TABLES;
 const NAMES = Object.keys(TABLES) as Table[];
@@ -116,7 +118,7 @@ export interface Played {
   events: Row[];
 }
 
-/** The events a player's plans and tickets are for, and the courses they are played on. */
+/** The events a player's plans and tickets are for, and the courses they and other rounds are played on. */
 export async function readPlayed(em: EntityManager, rows: PlayerRows): Promise<Played> {
   const ids = new Set(
     [...rows.plan, ...rows.ticket].flatMap(({ event_id }) => (event_id as string | null) ?? []),
@@ -131,7 +133,10 @@ export async function readPlayed(em: EntityManager, rows: PlayerRows): Promise<P
   const events = await read('event', ids);
   const courses = await read(
     'course',
-    new Set(events.flatMap((event) => roundsOf(event).map((one) => one.courseId))),
+    new Set([
+      ...events.flatMap((event) => roundsOf(event).map((one) => one.courseId)),
+      ...rows.round_played.flatMap(({ course_id }) => (course_id as string | null) ?? []),
+    ]),
   );
   return { courses, events };
 }
@@ -275,6 +280,7 @@ export async function deletePlayerRows(em: EntityManager, rows: PlayerRows): Pro
     'strike',
     'ticket',
     'wish',
+    'round_played',
     'reading',
     'session',
     'bag_club',

@@ -83,7 +83,7 @@ export const scheduleCommands: Handlers<CircuitCommand> = {
     if ((await recorder.em.count(Event, { removedAt: null })) >= MAX_EVENTS)
       throw ruleBroken(`A workspace holds at most ${MAX_EVENTS} events.`);
     await requireCourses(recorder, event.rounds);
-    recorder.create('event', { ...event, rounds: [...event.rounds] });
+    recorder.create('event', { ...event, zone: event.zone ?? null, rounds: [...event.rounds] });
     return { playerId: null, summary: `${event.name} added` };
   },
 

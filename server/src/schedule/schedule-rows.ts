@@ -73,6 +73,7 @@ export const Event = defineEntity({
     workspaceId: p.uuid(),
     name: p.text(),
     rounds: p.json<EventRound[]>(),
+    zone: p.text().nullable(),
     limits: p.json<Limits>(),
     notes: p.text(),
     version: p.integer(),

@@ -1,6 +1,7 @@
 import { ticketView, wishView } from '../bench/bench-rows.js';
 import { bagView } from '../bags/bag.js';
 import { clubJsonWith } from '../clubs/club.js';
+import { roundPlayedView } from '../rounds/round-played.js';
 import { planView } from '../plans/plan.js';
 import { playerView } from '../players/player.js';
 
@@ -61,6 +62,9 @@ export const SHEET_TEXT_SQL = `
         'wishes', (
           select coalesce(json_agg(${wishView.json} order by name, id), '[]')
           from wish where player_id = one.id and removed_at is null),
+        'roundsPlayed', (
+          select coalesce(json_agg(${roundPlayedView.json} order by played_on desc, id), '[]')
+          from round_played where player_id = one.id and removed_at is null),
         'asOf', day,
         'revision', revision,
         'lastChange', (

@@ -25,6 +25,10 @@ export function withResult(sheet: SheetView, result: ChangeResult): SheetView {
       sheet.wishes,
       result.wishes.filter((wish) => wish.playerId === sheet.player.id),
     ),
+    roundsPlayed: merged(
+      sheet.roundsPlayed,
+      result.roundsPlayed.filter((round) => round.playerId === sheet.player.id),
+    ),
     lastChange:
       result.change.undoes || result.change.playerId !== sheet.player.id ? sheet.lastChange : result.change,
   };

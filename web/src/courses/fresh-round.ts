@@ -3,7 +3,7 @@ import { CALM, USUAL_GROUND } from '@tasche/core';
 
 /** A round on a course before anybody has forecast it: in the course's season of that day. */
 export function freshRound(
-  round: Pick<EventRound, 'id' | 'name' | 'day' | 'courseId' | 'tee'>,
+  round: Pick<EventRound, 'id' | 'name' | 'day' | 'teeTime' | 'courseId' | 'tee'>,
   { seasons, grass, sand }: Pick<CourseView, 'seasons' | 'grass' | 'sand'>,
 ): EventRound {
   const season = seasonOn(seasons, round.day);

@@ -63,7 +63,7 @@ const byBasis = computed(() =>
     return some.length === 0 ? [] : [{ basis, some, calibration: calibrationOf(some) }];
   }),
 );
-const rounds = computed(() => roundsPlayed(store.sheet!.plans, schedule.events, schedule.courses));
+const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedule.courses));
 const isOff = ({ expectedM, foundM, deviationM }: Prediction) =>
   Math.abs(foundM - expectedM) > NORMAL_95 * deviationM;
 const strip = (place: number) => 4 + place * 132;

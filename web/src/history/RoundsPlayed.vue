@@ -1,23 +1,35 @@
 <script setup lang="ts">
 import { NButton, NTable } from 'naive-ui';
-import { hitFrom, hitsARound, roundsPlayed, type Command } from '@tasche/contract';
-import { distanceNumber } from '@tasche/core';
-import { computed, onMounted } from 'vue';
+import {
+  hitFrom,
+  hitsARound,
+  roundsPlayed,
+  type Command,
+  type RoundAfter,
+  type RoundPlayedDetails,
+} from '@tasche/contract';
+import { distanceNumber, ladderClub } from '@tasche/core';
+import { v4 as newId } from 'uuid';
+import { computed, onMounted, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
 import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import { useSchedule } from '../courses/schedule-store';
 import { useSettings } from '../app/settings';
+import AfterRound from '../plan/AfterRound.vue';
+import { hitReadings } from '../plan/hit-readings';
 import { useSheet } from '../sheet/sheet-store';
+import RoundForm from './RoundForm.vue';
 
-/** Rounds somebody wrote something down about: how often clubs are hit, what the player said, what to keep. */
-defineProps<{ playerId: string }>();
+/** Rounds somebody wrote something down about, of events and by themselves: how often clubs are hit, what the player said, what to keep. */
+const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const schedule = useSchedule();
 const settings = useSettings();
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 onMounted(() => void schedule.load());
 
-const rounds = computed(() => roundsPlayed(store.sheet!.plans, schedule.events, schedule.courses));
+const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedule.courses));
 const hits = computed(() => hitsARound(rounds.value).filter(({ clubId }) => store.clubsById.has(clubId)));
 const name = (id: string) => store.clubsById.get(id)!.name;
 const written = (id: string) => {
@@ -47,19 +59,71 @@ function from(clubId: string): string {
   const [low, high] = [found.fromM, found.toM].map((metres) => distanceNumber(metres, unit.value));
   return low === high ? `${low} ${unit.value}` : `${low} to ${high} ${unit.value}`;
 }
+/** The round outside any event that is open, by the address. */
+const route = useRoute();
+const router = useRouter();
+const open = computed(() => store.sheet!.roundsPlayed.find(({ id }) => id === route.query.played));
+const show = (id: string | null) =>
+  void router.replace({
+    query: { ...route.query, played: id === open.value?.id ? undefined : (id ?? undefined) },
+  });
+const adding = ref(false);
+const editing = ref(false);
+function add(round: Omit<RoundPlayedDetails, 'after'>): void {
+  const id = newId();
+  const after = { hits: {}, says: '', keep: '' };
+  store.change([{ do: 'addRoundPlayed', round: { id, playerId: props.playerId, ...round, after } }]);
+  adding.value = false;
+  show(id);
+}
+function edit(set: Partial<RoundPlayedDetails>): void {
+  const { id, version } = open.value!;
+  store.change([{ do: 'editRoundPlayed', roundId: id, version, set }]);
+  editing.value = false;
+}
+function remove(): void {
+  const { id, version } = open.value!;
+  store.change([{ do: 'removeRoundPlayed', roundId: id, version }]);
+  show(null);
+}
+const carried = computed(() => {
+  const ids = store.sheet!.bags.find(({ id }) => id === open.value?.bagId)?.clubIds ?? [];
+  return ids.flatMap((id) => (store.clubsById.has(id) ? [ladderClub(store.clubsById.get(id)!)] : []));
+});
+function writeHits(counted: RoundAfter['hits']): void {
+  store.change(hitReadings(counted, open.value!.playedOn, store.clubsById), `hit on ${open.value!.playedOn}`);
+}
 const total = (round: (typeof rounds.value)[number]) =>
   Object.values(round.hits).reduce((sum, times) => sum + times, 0);
 </script>
 
 <template>
-  <section v-if="rounds.length > 0" aria-label="Rounds played" class="played">
-    <h2>Rounds played</h2>
-    <NTable size="small" :bordered="false" :bottom-bordered="false">
+  <section aria-label="Rounds played" class="played">
+    <div class="head">
+      <h2>Rounds played</h2>
+      <NButton v-if="!adding && !store.readOnly" size="small" @click="adding = true"
+        >Write a round down…</NButton
+      >
+    </div>
+    <RoundForm v-if="adding" @save="add" @leave="adding = false" />
+    <p v-if="rounds.length === 0 && !adding" class="quiet small">
+      None is written down yet. What was hit from where shows how often clubs are hit, and what a course asks
+      for.
+    </p>
+    <NTable v-if="rounds.length > 0" size="small" :bordered="false" :bottom-bordered="false">
       <tbody>
-        <tr v-for="round in rounds" :key="round.roundId">
+        <tr v-for="round in rounds" :key="round.roundId" :class="{ open: round.roundId === open?.id }">
           <td class="quiet day">{{ shortDay(round.day) }}</td>
           <td>
+            <NButton
+              v-if="round.planId === null"
+              text
+              :aria-expanded="round.roundId === open?.id"
+              @click="show(round.roundId)"
+              >{{ round.name }}</NButton
+            >
             <RouterLink
+              v-else
               :to="{
                 name: 'plan',
                 params: { playerId, planId: round.planId },
@@ -79,6 +143,23 @@ const total = (round: (typeof rounds.value)[number]) =>
         </tr>
       </tbody>
     </NTable>
+    <div v-if="open" :key="open.id">
+      <h3>{{ rounds.find(({ roundId }) => roundId === open!.id)?.name }}, {{ shortDay(open.playedOn) }}</h3>
+      <RoundForm v-if="editing" :round="open" @save="edit" @leave="editing = false" />
+      <p v-else-if="!store.readOnly" class="bar">
+        <NButton size="small" @click="editing = true">Change day, course or bag…</NButton>
+        <NButton size="small" @click="remove">Delete the round</NButton>
+      </p>
+      <AfterRound
+        :after="open.after"
+        :carried="carried"
+        :clubs="store.clubs"
+        :unit="unit"
+        :read-only="store.readOnly"
+        @set="edit({ after: $event })"
+        @to-sheet="writeHits"
+      />
+    </div>
     <template v-if="hits.length > 0">
       <p class="hits">
         A round:
@@ -101,6 +182,11 @@ const total = (round: (typeof rounds.value)[number]) =>
 <style scoped>
 .played {
   margin-top: 22px;
+}
+.head {
+  display: flex;
+  gap: 14px;
+  align-items: baseline;
 }
 .day {
   width: 74px;

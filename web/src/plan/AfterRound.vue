@@ -3,20 +3,14 @@ import NumberField from '../fields/NumberField.vue';
 import Fold from '../app/Fold.vue';
 import TextField from '../fields/TextField.vue';
 import { NButton } from 'naive-ui';
-import {
-  hitsOfShots,
-  type LabelledClub,
-  type PlanRound,
-  type PlayedShot,
-  type RoundAfter,
-} from '@tasche/contract';
+import { hitsOfShots, type LabelledClub, type PlayedShot, type RoundAfter } from '@tasche/contract';
 import type { DistanceUnit, LadderClub } from '@tasche/core';
 import { computed } from 'vue';
 import PlayedShots from './PlayedShots.vue';
 
 /** After the round: what was carried, how often each club was hit, what the player says, what to keep. */
 const props = defineProps<{
-  round: PlanRound;
+  after: RoundAfter | null;
   carried: readonly LadderClub[];
   /** Of the locker. */
   clubs: readonly LabelledClub[];
@@ -24,10 +18,10 @@ const props = defineProps<{
   readOnly: boolean;
 }>();
 const emit = defineEmits<{ set: [after: RoundAfter]; toSheet: [hits: Readonly<Record<string, number>>] }>();
-const after = () => props.round.after ?? { hits: {}, says: '', keep: '' };
+const noted = computed(() => props.after ?? { hits: {}, says: '', keep: '' });
 function hit(club: LadderClub, times: number | null): void {
-  const { [club.id]: _before, ...others } = after().hits;
-  emit('set', { ...after(), hits: times === null ? others : { ...others, [club.id]: times } });
+  const { [club.id]: _before, ...others } = noted.value.hits;
+  emit('set', { ...noted.value, hits: times === null ? others : { ...others, [club.id]: times } });
 }
 /** A label means a club that was carried, where a bag was settled. */
 const meant = computed(() => {
@@ -35,18 +29,18 @@ const meant = computed(() => {
   return (carried.length > 0 ? carried : props.clubs).filter(({ kind }) => kind !== 'putter');
 });
 function write(shots: readonly PlayedShot[]): void {
-  const { hits, ...rest } = after();
+  const { hits, ...rest } = noted.value;
   // Clubs nobody wrote a shot down of stay as they were counted.
   emit('set', { ...rest, shots, hits: { ...hits, ...hitsOfShots(shots) } });
 }
 const clear = () => {
-  const { shots: _gone, ...rest } = after();
+  const { shots: _gone, ...rest } = noted.value;
   emit('set', rest);
 };
 </script>
 
 <template>
-  <Fold class="after card" :starts-open="round.after !== null">
+  <Fold class="after card" :starts-open="after !== null">
     <template #head>
       After the round
       <span class="quiet small">what was carried and hit, what the player says, what to keep</span>
@@ -58,7 +52,7 @@ const clear = () => {
       <label v-for="club in carried.filter(({ kind }) => kind !== 'putter')" :key="club.id"
         >{{ club.name }}
         <NumberField
-          :value="after().hits[club.id] ?? null"
+          :value="noted.hits[club.id] ?? null"
           :label="`Times the ${club.name} was hit`"
           :bounds="[0, 60]"
           placeholder="–"
@@ -69,11 +63,11 @@ const clear = () => {
       /></label>
     </div>
     <PlayedShots
-      :shots="round.after?.shots ?? []"
+      :shots="after?.shots ?? []"
       :clubs="meant"
       :unit="unit"
       :read-only="readOnly"
-      @take="write([...(round.after?.shots ?? []), ...$event])"
+      @take="write([...(after?.shots ?? []), ...$event])"
       @clear="clear"
     />
     <div class="texts">
@@ -81,27 +75,27 @@ const clear = () => {
         >The player says
         <TextField
           aria-label="The player says"
-          :value="after().says"
+          :value="noted.says"
           :rows="2"
           maxlength="2000"
           :readonly="readOnly"
-          @write="emit('set', { ...after(), says: $event })"
+          @write="emit('set', { ...noted, says: $event })"
       /></label>
       <label
         >Keep
         <TextField
           aria-label="Keep"
-          :value="after().keep"
+          :value="noted.keep"
           :rows="2"
           maxlength="2000"
           :readonly="readOnly"
-          @write="emit('set', { ...after(), keep: $event })"
+          @write="emit('set', { ...noted, keep: $event })"
       /></label>
     </div>
     <NButton
-      v-if="!readOnly && Object.keys(after().hits).length"
+      v-if="!readOnly && Object.keys(noted.hits).length"
       class="no-print"
-      @click="emit('toSheet', after().hits)"
+      @click="emit('toSheet', noted.hits)"
       size="small"
     >
       Write the hits into the sheet

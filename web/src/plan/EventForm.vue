@@ -3,6 +3,9 @@ import { counted } from '../app/counted';
 import { useForm } from '../fields/use-form';
 import NumberField from '../fields/NumberField.vue';
 import DateField from '../fields/DateField.vue';
+import TimeField from '../fields/TimeField.vue';
+import ZoneField from '../fields/ZoneField.vue';
+import { ownZone } from '../fields/time-zones';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton, NForm, NFormItem, NTable } from 'naive-ui';
@@ -39,6 +42,8 @@ onMounted(() => void schedule.load());
 interface DraftRound {
   id: string;
   day: string;
+  /** Empty while nobody knows it. */
+  teeTime: string;
   courseId: string;
   tee: number;
 }
@@ -47,6 +52,7 @@ const draft = reactive({
   name: props.event?.name ?? '',
   clubs: (props.event?.limits.clubs ?? LIMIT_BOUNDS.clubs[1]) as number | null,
   lengthIn: props.event?.limits.lengthIn ?? 48,
+  zone: props.event ? (props.event.zone ?? '') : ownZone(),
   notes: props.event?.notes ?? '',
 });
 const { rules, submit } = useForm(draft, {
@@ -55,7 +61,13 @@ const { rules, submit } = useForm(draft, {
   notes: { label: 'Notes', schema: eventDetails.notes },
 });
 const rounds = ref<DraftRound[]>(
-  props.event?.rounds.map(({ id, day, courseId, tee }) => ({ id, day, courseId, tee })) ?? [],
+  props.event?.rounds.map(({ id, day, teeTime, courseId, tee }) => ({
+    id,
+    day,
+    teeTime: teeTime ?? '',
+    courseId,
+    tee,
+  })) ?? [],
 );
 const problem = ref('');
 
@@ -84,6 +96,7 @@ function more(): void {
     day: last
       ? format(addDays(parseISO(last.day), 1), 'yyyy-MM-dd')
       : format(addDays(new Date(), 7), 'yyyy-MM-dd'),
+    teeTime: '',
     courseId: last?.courseId ?? playable.value[0]?.id ?? '',
     tee: last?.tee ?? 0,
   });
@@ -96,10 +109,11 @@ function begin(): void {
 /** What a round is expected to be like before anybody has forecast it: the course's season that day. */
 function roundOf(draft: DraftRound, i: number, course: CourseView): EventRound {
   const before = props.event?.rounds.find(({ id }) => id === draft.id);
-  const named = `Round ${i + 1}`;
+  const { teeTime, ...where } = draft;
+  const given = { ...where, name: `Round ${i + 1}`, teeTime: teeTime || undefined };
   if (before && before.courseId === draft.courseId && before.day === draft.day)
-    return { ...before, name: named, tee: draft.tee };
-  return freshRound({ ...draft, name: named }, course);
+    return { ...before, ...given };
+  return freshRound(given, course);
 }
 
 function save(): void {
@@ -123,6 +137,7 @@ function save(): void {
   const details = {
     name: draft.name.trim(),
     rounds: made,
+    zone: draft.zone || null,
     limits: { clubs: draft.clubs!, lengthIn: draft.lengthIn },
     notes: draft.notes.trim(),
   };
@@ -232,6 +247,9 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
             ]"
           />
         </NFormItem>
+        <NFormItem label="Time zone" path="zone">
+          <ZoneField v-model:value="draft.zone" label="Time zone" />
+        </NFormItem>
         <NFormItem label="Notes" path="notes" class="notes">
           <TextField aria-label="Notes" v-model:value="draft.notes" placeholder="What the committee says" />
         </NFormItem>
@@ -241,6 +259,7 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
           <tr>
             <th scope="col">Round</th>
             <th scope="col">Day</th>
+            <th scope="col">Tee time</th>
             <th scope="col">Course</th>
             <th scope="col">Tee</th>
             <th />
@@ -250,6 +269,7 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
           <tr v-for="(round, i) in rounds" :key="round.id">
             <th scope="row">{{ i + 1 }}</th>
             <td><DateField v-model:value="round.day" :label="`Day of round ${i + 1}`" /></td>
+            <td><TimeField v-model:value="round.teeTime" :label="`Tee time of round ${i + 1}`" /></td>
             <td>
               <ChoiceField
                 v-model:value="round.courseId"

@@ -32,6 +32,7 @@ import {
 } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { proxy } from 'comlink';
+import { teeWords } from './tee-words';
 import { format, parseISO } from 'date-fns';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
@@ -56,6 +57,7 @@ import OtherBags from './OtherBags.vue';
 import PlanForm from './PlanForm.vue';
 import TravelPanel from './TravelPanel.vue';
 import WishesPanel from './WishesPanel.vue';
+import { hitReadings } from './hit-readings';
 import { swapsAgainst, triggerOf } from './round-swaps';
 import { usePlan } from './use-plan';
 import { useLongWork, useRound, type AskedRound } from './use-round';
@@ -91,7 +93,7 @@ const own = computed(() => planRoundOf(props.plan, tab.value));
 /** What other rounds on this course asked for, of those whose shots were written down. */
 const playedHere = computed(() =>
   demandsPlayed(
-    roundsPlayed(store.sheet!.plans, schedule.events, schedule.courses).filter(
+    roundsPlayed(store.sheet!, schedule.events, schedule.courses).filter(
       ({ courseId, roundId, shots }) =>
         courseId === course.value?.id && roundId !== tab.value && shots.length > 0,
     ),
@@ -258,28 +260,7 @@ async function settle(which: readonly EventRound[]): Promise<void> {
 }
 
 function writeHits(hits: RoundAfter['hits']): void {
-  store.change(
-    Object.entries(hits).flatMap(([clubId, value]): Command[] => {
-      const club = store.clubsById.get(clubId);
-      return club
-        ? [
-            {
-              do: 'editClub',
-              clubId,
-              version: club.version,
-              readings: [
-                {
-                  key: 'hitsPerRound',
-                  value,
-                  takenOn: round.value && round.value.day < today() ? round.value.day : today(),
-                },
-              ],
-            },
-          ]
-        : [];
-    }),
-    `hit at ${props.plan.name}`,
-  );
+  store.change(hitReadings(hits, round.value?.day ?? today(), store.clubsById), `hit at ${props.plan.name}`);
 }
 function planWeek(details: PlanDetails): void {
   const id = newId();
@@ -436,7 +417,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
           @click="go(one.id)"
           size="small"
         >
-          <b>{{ one.name }}</b> <span>{{ dayName(one.day) }}</span>
+          <b>{{ one.name }}</b> <span>{{ dayName(one.day) }} {{ teeWords(one, event.zone) }}</span>
           <span class="quiet">{{ schedule.courses.find(({ id }) => id === one.courseId)?.name }}</span>
           <span v-if="bagOf(one.id)" class="verdict fine" title="Its bag is settled">●</span>
         </NButton>
@@ -589,7 +570,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
           </div>
           <OtherBags v-if="chosen?.answer" :asked="asked" :chosen="chosen" :pending="pending" />
           <AfterRound
-            :round="own"
+            :after="own.after"
             :carried="clubsOfIds(asked.order.clubs, settled?.clubIds ?? [])"
             :clubs="store.clubs"
             :unit="unit"

@@ -105,7 +105,8 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
       class="round"
     >
       <h2>
-        {{ round.name }}, {{ dayName(round.day) }}
+        {{ round.name }}, {{ dayName(round.day)
+        }}<template v-if="round.teeTime">, {{ round.teeTime }}</template>
         <span class="quiet small"
           >{{ course?.name
           }}<template v-if="course && course.tees.length > 1"

@@ -50,6 +50,7 @@ const holds = computed(() => {
     ['strike', 'shot'],
     ['ticket', 'ticket'],
     ['wish', 'wish'],
+    ['roundPlayed', 'round'],
     ['change', 'change'],
   ];
   return parts

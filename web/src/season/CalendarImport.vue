@@ -58,17 +58,29 @@ function take(): void {
     if (event) {
       const by = daysBetween(firstDay(event), row.from);
       const rounds = event.rounds.map((round) => ({ ...round, day: dayPlus(round.day, by) }));
-      return [{ do: 'editEvent', eventId: event.id, version: event.version, set: { rounds } }];
+      const set = { rounds, ...(row.zone !== null && { zone: row.zone }) };
+      return [{ do: 'editEvent', eventId: event.id, version: event.version, set }];
     }
     const days = Array.from({ length: daysBetween(row.from, row.to) + 1 }, (_one, i) => dayPlus(row.from, i));
     const rounds = days.map((day, i): EventRound =>
       freshRound(
-        { id: newId(), name: `Round ${i + 1}`, day, courseId: course.value!.id, tee: 0 },
+        {
+          id: newId(),
+          name: `Round ${i + 1}`,
+          day,
+          // An hour on a single day is when one tees off; of several days it is when the first begins, whoever plays then.
+          teeTime: (days.length === 1 && row.time) || undefined,
+          courseId: course.value!.id,
+          tee: 0,
+        },
         course.value!,
       ),
     );
     return [
-      { do: 'addEvent', event: { id: newId(), name: row.name, rounds, limits: USUAL_LIMITS, notes: '' } },
+      {
+        do: 'addEvent',
+        event: { id: newId(), name: row.name, rounds, zone: row.zone, limits: USUAL_LIMITS, notes: '' },
+      },
     ];
   });
   schedule.change(commands, 'out of a calendar');

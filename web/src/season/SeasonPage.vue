@@ -15,6 +15,7 @@ import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import type { RouteLocationRaw } from 'vue-router';
 import { shortDay, today } from '../app/day';
 import PageHead from '../app/PageHead.vue';
+import { teeWords } from '../plan/tee-words';
 import { useSchedule } from '../courses/schedule-store';
 import NumberField from '../fields/NumberField.vue';
 import { useSheet } from '../sheet/sheet-store';
@@ -69,7 +70,7 @@ onMounted(() => {
 const dayOf = ({ year, month: m, date }: { year: number; month: number; date: number }) =>
   `${year}-${String(m).padStart(2, '0')}-${String(date).padStart(2, '0')}`;
 /** Kinds the name of an entry does not say. */
-const SAID: ReadonlySet<SeasonEntryKind> = new Set(['freeze', 'trip', 'note', 'ticket', 'trial']);
+const SAID: ReadonlySet<SeasonEntryKind> = new Set(['freeze', 'trip', 'note', 'ticket', 'trial', 'round']);
 const MAX_A_DAY = 3;
 /** What goes on over days is named where it begins, and at the beginning of each week. */
 const isNamed = ({ from }: SeasonEntry, day: string) =>
@@ -81,6 +82,7 @@ function linkOf({ kind, planId, clubId }: SeasonEntry): RouteLocationRaw | undef
   const params = { playerId: props.playerId };
   switch (kind) {
     case 'event':
+    case 'round':
       return { name: 'plan', params: { ...params, ...(planId && { planId }) } };
     case 'ticket':
       return { name: 'bench', params };
@@ -94,8 +96,10 @@ function linkOf({ kind, planId, clubId }: SeasonEntry): RouteLocationRaw | undef
       return undefined;
   }
 }
-const spanWords = ({ from, to }: SeasonEntry) =>
-  from === to ? shortDay(from) : `${shortDay(from)} to ${shortDay(to)}`;
+const spanWords = ({ from, to, tee }: SeasonEntry) =>
+  from === to
+    ? [shortDay(from), tee && teeWords({ day: from, teeTime: tee.time }, tee.zone)].filter(Boolean).join(', ')
+    : `${shortDay(from)} to ${shortDay(to)}`;
 const monthOf = (day: string) => format(parseISO(day), 'MMMM yyyy');
 const bringing = ref(false);
 </script>

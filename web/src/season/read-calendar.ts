@@ -12,6 +12,10 @@ export interface CalendarRow {
   name: string;
   from: string;
   to: string;
+  /** IANA name, where the calendar says one. */
+  zone: string | null;
+  /** When it begins on its first day, "08:40"; of whole days nothing. */
+  time: string | null;
   problem: string | null;
   note: string | null;
 }
@@ -45,6 +49,8 @@ function rowOf(component: ICAL.Component): CalendarRow {
     name: text('summary').slice(0, 80),
     from: '',
     to: '',
+    zone: null,
+    time: null,
     problem: null,
     note: null,
   };
@@ -62,7 +68,7 @@ function rowOf(component: ICAL.Component): CalendarRow {
   // Whole days end on the day after the last; at midnight nothing more is played.
   const isOver = end !== null && end !== undefined && endsAtMidnight(end) && last > from;
   const to = isOver ? dayPlus(last, -1) : last;
-  const days = { ...row, from, to };
+  const days = { ...row, from, to, zone: zoneOf(start) ?? null, time: clockOf(start) };
   if (to < from) return { ...days, problem: 'ends before it begins' };
   if (row.name === '') return { ...days, problem: 'has no name (SUMMARY)' };
   if (daysBetween(from, to) + 1 > MAX_ROUNDS)
@@ -87,6 +93,12 @@ function dayOf(property: ICAL.Property): string | undefined {
   if (!time) return undefined;
   const day = `${String(time.year).padStart(4, '0')}-${String(time.month).padStart(2, '0')}-${String(time.day).padStart(2, '0')}`;
   return Number.isNaN(Date.parse(`${day}T00:00:00Z`)) ? undefined : day;
+}
+
+function clockOf(property: ICAL.Property): string | null {
+  const time = timeOf(property);
+  if (!time || time.isDate) return null;
+  return `${String(time.hour).padStart(2, '0')}:${String(time.minute).padStart(2, '0')}`;
 }
 
 function endsAtMidnight(property: ICAL.Property): boolean {

@@ -3,6 +3,7 @@ import type { Repeats, SeasonEntryKind, SeasonItemKind, TrialOutcome } from '@ta
 /** A shape and a word for each; colour never speaks alone. */
 export const ENTRY_MARKS: Record<SeasonEntryKind, string> = {
   event: '⚑',
+  round: '▸',
   test: '◔',
   play: '◑',
   untouched: '■',
@@ -16,6 +17,7 @@ export const ENTRY_MARKS: Record<SeasonEntryKind, string> = {
 };
 export const ENTRY_WORDS: Record<SeasonEntryKind, string> = {
   event: 'event',
+  round: 'tee time',
   test: 'test',
   play: 'play in',
   untouched: 'leave alone',

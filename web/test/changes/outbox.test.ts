@@ -33,6 +33,7 @@ const done = (more: Partial<ChangeResult> = {}): Answer => ({
     events: [],
     tickets: [],
     wishes: [],
+    roundsPlayed: [],
     ...more,
   },
 });

@@ -135,6 +135,7 @@ describe("the server's answer over the sheet", () => {
     plans: [],
     tickets: [],
     wishes: [],
+    roundsPlayed: [],
     sessions: [],
     courses: [],
     seasons: [],

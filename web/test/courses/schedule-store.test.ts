@@ -52,6 +52,7 @@ const event = (id: string): EventView => ({
   removed: false,
   name: id,
   rounds: [round('r1'), round('r2')],
+  zone: null,
   limits: { clubs: 14, lengthIn: 46 },
   notes: '',
 });

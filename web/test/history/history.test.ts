@@ -9,10 +9,11 @@ import {
 } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
 import { useSchedule } from '../../src/courses/schedule-store';
+import AfterRound from '../../src/plan/AfterRound.vue';
 import RoundsPlayed from '../../src/history/RoundsPlayed.vue';
 import PutBackPanel from '../../src/history/PutBackPanel.vue';
 import { clubLife } from '../../src/history/club-life';
@@ -187,13 +188,59 @@ describe('rounds played', () => {
     expect(text).toContain('into the wind all day');
     expect(text).toContain('7 4.5');
     expect(text).toContain('Never hit in the rounds it was counted in: 9.');
-    await view.get('button').trigger('click');
+    const write = () => view.findAll('button').find((one) => one.text().startsWith('Write the hits'));
+    await write()!.trigger('click');
     expect(store.clubsById.get('7')!.spec.hitsPerRound!.value).toBe(4.5);
     expect(store.clubsById.get('9')!.spec.hitsPerRound!.value).toBe(0);
-    expect(view.find('button').exists()).toBe(false);
+    expect(write()).toBeUndefined();
     store.sheet = { ...store.sheet!, plans: [] };
     await view.vm.$nextTick();
-    expect(view.find('section').exists()).toBe(false);
+    expect(view.text()).toContain('None is written down yet.');
+  });
+
+  it('are written down by themselves, opened by their address, counted, and deleted', async () => {
+    const store = useSheet();
+    store.sheet = sheetOf([clubView('7'), clubView('9')], ['7', '9']);
+    store.state = 'ready';
+    useSchedule().circuit = { courses: [], seasons: [], events: [] };
+    const router = createRouter({
+      history: createMemoryHistory(),
+      routes: [{ path: '/:rest(.*)*', component: { template: '<i />' } }],
+    });
+    const view = mount(RoundsPlayed, { props: { playerId: 'p' }, global: { plugins: [router] } });
+    const button = (begins: string) => view.findAll('button').find((one) => one.text().startsWith(begins))!;
+    await button('Write a round down').trigger('click');
+    await view.get('input[aria-label="Name of the round"]').setValue('Club medal');
+    await view.get('form').trigger('submit');
+    await vi.waitFor(() => {
+      expect(store.sheet!.roundsPlayed).toHaveLength(1);
+    });
+    const [round] = store.sheet!.roundsPlayed;
+    await vi.waitFor(() => {
+      expect(router.currentRoute.value.query.played).toBe(round!.id);
+    });
+    expect(round).toMatchObject({
+      name: 'Club medal',
+      courseId: null,
+      bagId: store.gamer!.id,
+      after: { hits: {} },
+    });
+    // What was carried is what is asked after.
+    await view.vm.$nextTick();
+    view.findComponent(AfterRound).vm.$emit('set', { hits: { '7': 5 }, says: 'calm', keep: '' });
+    await view.vm.$nextTick();
+    expect(
+      view
+        .findComponent(AfterRound)
+        .props('carried')
+        .map(({ id }) => id),
+    ).toEqual(['7', '9']);
+    expect(view.text()).toContain('5 hits counted');
+    await button('Delete the round').trigger('click');
+    expect(store.sheet!.roundsPlayed).toEqual([]);
+    await vi.waitFor(() => {
+      expect(router.currentRoute.value.query.played).toBeUndefined();
+    });
   });
 });
 

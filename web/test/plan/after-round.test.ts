@@ -1,4 +1,4 @@
-import { emptyRound, type ClubView, type PlanRound, type RoundAfter } from '@tasche/contract';
+import type { ClubView, RoundAfter } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
@@ -16,9 +16,8 @@ describe('after the round', () => {
     setActivePinia(createPinia());
   });
   const shown = (after: RoundAfter | null, readOnly = false) => {
-    const round: PlanRound = { ...emptyRound('r'), after };
     const view = mount(AfterRound, {
-      props: { round, carried: CARRIED, clubs: [seven, wedge, putter], unit: 'm' as const, readOnly },
+      props: { after, carried: CARRIED, clubs: [seven, wedge, putter], unit: 'm' as const, readOnly },
     });
     const set = () => view.emitted<[RoundAfter]>('set')?.at(-1)?.[0];
     return { view, set };

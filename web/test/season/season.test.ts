@@ -53,7 +53,14 @@ describe('a calendar file', () => {
         'DTSTART;TZID=Pacific/Auckland:20270403T230000',
         'DTEND;TZID=Pacific/Auckland:20270404T170000',
       ),
-    ).toMatchObject({ from: '2027-04-03', to: '2027-04-04', problem: null });
+    ).toMatchObject({
+      from: '2027-04-03',
+      to: '2027-04-04',
+      zone: 'Pacific/Auckland',
+      time: '23:00',
+      problem: null,
+    });
+    expect(one('SUMMARY:Day', 'DTSTART;VALUE=DATE:20270403')).toMatchObject({ zone: null, time: null });
     expect(
       one(
         'SUMMARY:Till midnight',
@@ -92,6 +99,8 @@ describe('events of a calendar', () => {
     name,
     from,
     to: from,
+    zone: null,
+    time: null,
     problem: null,
     note: null,
     ...more,

@@ -6,13 +6,15 @@ import { withRow } from '../map-rows.js';
 export const addEvent = defineCommand(
   'addEvent',
   'schedule',
-  shape({ event: required(shape({ id: required(idSchema), ...everyField(eventDetails) })) }),
+  shape({
+    event: required(shape({ id: required(idSchema), ...everyField(eventDetails), zone: eventDetails.zone })),
+  }),
   {
     subject: ({ event }) => ({ kind: 'event', id: event.id }),
     words: ({ event }) => `new event ${event.name}`,
     apply: (schedule, { event }) => ({
       ...schedule,
-      events: withRow(schedule.events, { ...event, version: 1, removed: false }),
+      events: withRow(schedule.events, { ...event, zone: event.zone ?? null, version: 1, removed: false }),
     }),
   },
 );

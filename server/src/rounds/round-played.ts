@@ -1,0 +1,26 @@
+import type { RoundAfter, RoundPlayedView } from '@tasche/contract';
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import { REMOVED, rowView } from '../database/row-view.js';
+import { workspaceFilter } from '../workspaces/workspace.js';
+
+/** A round played outside any event, as somebody wrote it down. */
+export const RoundPlayed = defineEntity({
+  name: 'RoundPlayed',
+  tableName: 'round_played',
+  filters: workspaceFilter,
+  properties: {
+    id: p.uuid().primary(),
+    workspaceId: p.uuid(),
+    playerId: p.uuid(),
+    playedOn: p.date(),
+    name: p.text(),
+    courseId: p.uuid().nullable(),
+    bagId: p.uuid().nullable(),
+    after: p.json<RoundAfter>(),
+    version: p.integer(),
+    removedAt: p.datetime().nullable(),
+  },
+});
+export type RoundPlayed = InferEntity<typeof RoundPlayed>;
+
+export const roundPlayedView = rowView<RoundPlayedView>()(RoundPlayed, { removed: REMOVED });

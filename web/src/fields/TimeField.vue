@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { readClock } from '@tasche/contract';
+import { ref } from 'vue';
+import TextField from './TextField.vue';
+
+/** A time of the day as people write one: "8:40", "840", "1:15 pm". Says what it cannot read, and keeps it. */
+const props = defineProps<{
+  /** "08:40", or empty. */
+  value: string;
+  label: string;
+  readonly?: boolean;
+}>();
+const emit = defineEmits<{ 'update:value': [time: string] }>();
+const complaint = ref('');
+
+function write(text: string): void {
+  const time = text.trim() === '' ? '' : readClock(text);
+  complaint.value = time === undefined ? `${props.label}: "${text.trim()}" is no time; write 8:40` : '';
+  if (time !== undefined && time !== props.value) emit('update:value', time);
+}
+</script>
+
+<template>
+  <span class="time-field">
+    <TextField
+      :value="value"
+      :aria-label="label"
+      placeholder="8:40"
+      maxlength="12"
+      :bad="complaint !== ''"
+      :readonly="readonly"
+      @write="write"
+    />
+    <span v-if="complaint" class="verdict fault small" role="alert">■ {{ complaint }}</span>
+  </span>
+</template>
+
+<style scoped>
+.time-field {
+  display: inline-grid;
+  width: 96px;
+}
+</style>
