@@ -39,10 +39,7 @@ const READINGS_OF_A_LIFE = 200;
 const MAX_SESSIONS = 200;
 const MAX_TICKETS = 200;
 
-/**
- * All that is known of a club's past.
- * @throws HttpError 404
- */
+/** All that is known of a club's past. @throws HttpError 404 */
 export async function readClubLife(em: EntityManager, clubId: string): Promise<ClubLifeView> {
   const [club] = await em.execute<ClubLifeView['club'][]>(
     `select id, player_id as "playerId", name, kind, removed_at is not null as removed from club where id = ?`,

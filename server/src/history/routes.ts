@@ -4,7 +4,7 @@ import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
 import type { Asks } from '../http/route-list.js';
 import { idIn, required, type RouteContext } from '../http/route-context.js';
-import { answerOfPlayer } from '../sheet/read-sheet.js';
+import { answerOfClub, answerOfPlayer } from '../sheet/read-sheet.js';
 import { readClubLife, readDay } from './read-day.js';
 import { readReview } from './read-review.js';
 
@@ -25,6 +25,7 @@ export const historyAsks: Asks = {
 export function historyRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   const router = Router();
   const sendOfPlayer = answerOfPlayer({ orm, scopeOf });
+  const sendOfClub = answerOfClub({ orm, scopeOf });
 
   router.get('/players/:playerId/day', async (request, response) => {
     const playerId = idIn(request, 'playerId');
@@ -43,7 +44,7 @@ export function historyRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
 
   router.get('/clubs/:clubId/life', async (request, response) => {
     const clubId = idIn(request, 'clubId');
-    response.json(await scoped(request, (em) => readClubLife(em, clubId)));
+    await sendOfClub(request, response, clubId, 'life', (em) => readClubLife(em, clubId));
   });
   return router;
 }

@@ -3,7 +3,7 @@ import { idCursor, idCursorSchema } from '../http/cursors.js';
 import { readQuery } from '../http/read-query.js';
 import type { Asks } from '../http/route-list.js';
 import { hungUp, idIn, pageQuery, type RouteContext } from '../http/route-context.js';
-import { readPlans } from '../sheet/read-sheet.js';
+import { answerOfPlayer, readPlans } from '../sheet/read-sheet.js';
 import { chooseForRound } from './choose-for-round.js';
 
 const plansQuery = pageQuery('after', idCursorSchema);
@@ -12,13 +12,16 @@ export const planAsks: Asks = {
   'GET /players/:playerId/plans': { query: plansQuery },
 };
 
-export function planRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
+export function planRoutes({ orm, scopeOf }: RouteContext): Router {
   const router = Router();
+  const sendOfPlayer = answerOfPlayer({ orm, scopeOf });
 
   router.get('/players/:playerId/plans', async (request, response) => {
     const playerId = idIn(request, 'playerId');
     const { limit, after } = readQuery(request, plansQuery);
-    response.json(await scoped(request, (em) => readPlans(em, playerId, limit, idCursor(after))));
+    await sendOfPlayer(request, response, playerId, `plans ${limit} ${after ?? ''}`, (em) =>
+      readPlans(em, playerId, limit, idCursor(after)),
+    );
   });
 
   // What the page works out for itself, for scripts: the best bag of a round.

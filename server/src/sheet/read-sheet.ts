@@ -12,6 +12,7 @@ import type {
 import { specDifferences, type Spec } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { Request, Response } from 'express';
+import { LRUCache } from 'lru-cache';
 import { bagView } from '../bags/bag.js';
 import { changeView, type ChangeRow } from '../changes/change.js';
 import type { DayCursor, IdCursor, MomentCursor } from '../http/cursors.js';
@@ -51,6 +52,36 @@ export function answerOfPlayer({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'sco
     const sight = await scopeOf(request);
     sendKnownText(request, response, await knownOfPlayer(orm, sight, playerId, what, read));
   };
+}
+
+/** Whose a club is, as somebody sees it: that never changes. */
+const owners = new LRUCache<string, string>({ max: 20_000 });
+
+/** Answers with something of a club that only a change of its player's can change. */
+export function answerOfClub({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'scopeOf'>) {
+  return async (
+    request: Request,
+    response: Response,
+    clubId: string,
+    what: string,
+    read: (em: EntityManager) => Promise<unknown>,
+  ): Promise<void> => {
+    const sight = await scopeOf(request);
+    const key = `${sightKey(sight)} ${clubId}`;
+    const playerId = owners.get(key) ?? (await inWorkspace(orm, sight, (em) => ownerOf(em, clubId)));
+    owners.set(key, playerId);
+    sendKnownText(request, response, await knownOfPlayer(orm, sight, playerId, `${what} ${clubId}`, read));
+  };
+}
+
+/** @throws HttpError 404 */
+async function ownerOf(em: EntityManager, clubId: string): Promise<string> {
+  const [club] = await em.execute<{ playerId: string }[]>(
+    'select player_id as "playerId" from club where id = ?',
+    [clubId],
+  );
+  if (!club) throw notFound('club');
+  return club.playerId;
 }
 
 /**

@@ -20,6 +20,7 @@ import { streamLocker } from './export-locker.js';
 import { importSheet } from './import-sheet.js';
 import {
   clubsOf,
+  answerOfClub,
   answerOfPlayer,
   knownSheetText,
   readChanges,
@@ -55,9 +56,10 @@ export const sheetAsks: Asks = {
   'POST /players/:playerId/import': { query: importQuery, takes: ['text/csv', 'application/json'] },
 };
 
-export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
+export function sheetRoutes({ orm, scopeOf }: RouteContext): Router {
   const router = Router();
   const sendOfPlayer = answerOfPlayer({ orm, scopeOf });
+  const sendOfClub = answerOfClub({ orm, scopeOf });
 
   router.get('/players/:playerId/sheet', async (request, response) => {
     const playerId = idIn(request, 'playerId');
@@ -135,7 +137,9 @@ export function sheetRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
   router.get('/clubs/:clubId/readings', async (request, response) => {
     const clubId = idIn(request, 'clubId');
     const { limit, before } = readQuery(request, readingsQuery);
-    response.json(await scoped(request, (em) => readReadings(em, clubId, limit, dayCursor(before))));
+    await sendOfClub(request, response, clubId, `readings ${limit} ${before ?? ''}`, (em) =>
+      readReadings(em, clubId, limit, dayCursor(before)),
+    );
   });
 
   const sheetBody = express.text({ type: ['text/csv', 'application/json'], limit: BODY_LIMIT });
