@@ -265,6 +265,9 @@ export interface RosterBench {
   unknown: number;
 }
 
+/** Changes of a player the roster names. */
+export const MAX_LAST_CHANGES = 5;
+
 export interface RosterEntry {
   player: PlayerView;
   gamer: {
@@ -290,7 +293,8 @@ export interface RosterEntry {
       settled: number;
     } | null;
   } | null;
-  lastChange: ChangeView | null;
+  /** The newest first, a few of them. */
+  lastChanges: readonly ChangeView[];
 }
 
 /** A loft a gauge read, on a day. Degrees. */

@@ -7,7 +7,7 @@ import {
   type LadderClub,
   type GappingStrategyId,
 } from '@tasche/core';
-import type { Page, RosterBench, RosterEntry } from '@tasche/contract';
+import { MAX_LAST_CHANGES, type Page, type RosterBench, type RosterEntry } from '@tasche/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { LRUCache } from 'lru-cache';
 import { OPEN_TICKETS } from '../bench/read-tickets.js';
@@ -20,7 +20,7 @@ import { Player, playerView } from './player.js';
 
 type GamerClub = Pick<Club, 'id' | 'name' | 'kind' | 'spec'> & { playerId: string; bagId: string };
 /** What of an entry changes with the player's own rows alone. */
-type Known = Pick<RosterEntry, 'gamer' | 'clubsOwned' | 'lastChange' | 'bench'>;
+type Known = Pick<RosterEntry, 'gamer' | 'clubsOwned' | 'lastChanges' | 'bench'>;
 
 /** Verdicts as they were last worked out, by player and revision: any server may keep its own. */
 const known = new LRUCache<string, Known & { revision: string }>({ max: 5000 });
@@ -87,14 +87,14 @@ export async function readRoster(
   const plans = await nextPlans(em, today, players);
   return {
     rows: players.map((player): RosterEntry => {
-      const { gamer, clubsOwned, lastChange, bench } = known.get(keyOf(player))!;
+      const { gamer, clubsOwned, lastChanges, bench } = known.get(keyOf(player))!;
       return {
         player: playerView.of(player),
         gamer,
         clubsOwned,
         bench,
         nextPlan: plans.get(player.id) ?? null,
-        lastChange,
+        lastChanges,
       };
     }),
     total: await em.count(Player, standing),
@@ -141,7 +141,7 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
   const changes = await em.execute<ChangeRow[]>(
     `select last.* from unnest(?::uuid[]) as one(player_id), lateral (
        select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId", undone_by_id as "undoneById"
-       from change where change.player_id = one.player_id and undoes_id is null and undone_by_id is null order by at desc, id limit 1
+       from change where change.player_id = one.player_id and undoes_id is null and undone_by_id is null order by at desc, id limit ${MAX_LAST_CHANGES}
      ) last`,
     [ids],
   );
@@ -158,7 +158,6 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
   ]);
   for (const player of changed) {
     const gamer = gamers.find((bag) => bag.playerId === player.id);
-    const lastChange = changes.find((change) => change.playerId === player.id);
     const ticket = tickets.find((row) => row.playerId === player.id);
     const carried = gamerClubs.filter((club) => club.playerId === player.id);
     known.set(keyOf(player), {
@@ -167,7 +166,7 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
         ? verdictOf(gamer.bagId, carried.map(ladderClub), player, lockers.get(player.id), gamer.strategy)
         : null,
       clubsOwned: owned.find((row) => row.playerId === player.id)?.count ?? 0,
-      lastChange: lastChange ? changeView(lastChange) : null,
+      lastChanges: changes.filter((change) => change.playerId === player.id).map(changeView),
       bench: {
         tickets: ticket?.count ?? 0,
         dueOn: ticket?.dueOn ?? null,

@@ -10,6 +10,8 @@ import { useSchedule } from '../courses/schedule-store';
 import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
 import { useSheet } from '../sheet/sheet-store';
+import Fold from '../app/Fold.vue';
+import BagsOfDays from './BagsOfDays.vue';
 import PutBackPanel from './PutBackPanel.vue';
 import { factWords, readingName } from './fact-words';
 
@@ -143,10 +145,13 @@ const putting = ref(false);
           <span class="quiet">{{ bag.stayed }} stayed</span>
         </template>
       </p>
-      <p v-if="days.then.ball !== days.after.ball">
-        Ball: <del>{{ days.then.ball ?? 'not written down' }}</del>
-        <ins>{{ days.after.ball ?? 'not written down' }}</ins>
-      </p>
+      <Fold v-if="days.then.gamer || days.after.gamer" starts-open>
+        <template #head>
+          Both bags side by side
+          <span v-if="days.then.ball !== days.after.ball" class="quiet small">and another ball</span>
+        </template>
+        <BagsOfDays :then="days.then" :after="days.after" :unit="unit" />
+      </Fold>
       <p class="bar">
         <NButton v-if="!putting && days.then.gamer && !store.readOnly" @click="putting = true">
           Put it back as it was on {{ shortDay(from) }}…

@@ -7,6 +7,7 @@ import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton, NCheckbox, NForm, NFormItem } from 'naive-ui';
 import {
+  MAX_LAST_CHANGES,
   hasRight,
   nameSchema,
   required,
@@ -22,14 +23,14 @@ import { useRouter } from 'vue-router';
 import { useHeard } from '../together/news';
 import { useReadAgain } from '../offline/connection';
 import { NetworkError, post, request } from '../api/request';
-import { shortDay, shortMoment, today } from '../app/day';
+import { shortDay, shortMoment, today, withDaysSaid } from '../app/day';
 import { useEventListener, useLocalStorage } from '@vueuse/core';
 import { MARKS } from '../ladder/marks';
 import { useIdentity } from '../people/identity';
 import PrintRun from './PrintRun.vue';
 import { eventStateWords } from './event-state';
 import { nextThing } from './next-thing';
-import { GROUPINGS, changedSinceYesterday, grouped, type Grouping } from './roster-groups';
+import { GROUPINGS, changesSinceYesterday, grouped, type Grouping } from './roster-groups';
 
 const BringPlayerIn = defineAsyncComponent(() => import('./BringPlayerIn.vue'));
 
@@ -69,13 +70,18 @@ const view = useLocalStorage(
 const here = computed(() =>
   (entries.value ?? [])
     .filter((entry) => !entry.player.archived)
-    .map((entry) => ({ ...entry, thing: nextThing(entry, today()), event: eventStateWords(entry, today()) })),
+    .map((entry) => ({
+      ...entry,
+      thing: nextThing(entry, today()),
+      event: eventStateWords(entry, today()),
+      recent: changesSinceYesterday(entry, today()),
+    })),
 );
 const shown = computed(() => {
   const { search, only, order } = view.value;
   const wanted = search.trim().toLowerCase();
   const kept = here.value.filter(
-    ({ player, gamer, bench, thing, nextPlan, lastChange }) =>
+    ({ player, gamer, bench, thing, nextPlan, recent }) =>
       [player.name, nextPlan?.name ?? '', nextPlan?.course ?? ''].some((text) =>
         text.toLowerCase().includes(wanted),
       ) &&
@@ -83,7 +89,7 @@ const shown = computed(() => {
         (only === 'pressing' && thing !== null) ||
         (only === 'faults' && (gamer?.faults ?? 0) > 0) ||
         (only === 'tickets' && bench.tickets > 0) ||
-        (only === 'changed' && changedSinceYesterday({ lastChange }, today()))),
+        (only === 'changed' && recent.length > 0)),
   );
   if (order === 'pressing') return kept.toSorted((a, b) => (a.thing?.rank ?? 99) - (b.thing?.rank ?? 99));
   if (order === 'event')
@@ -98,7 +104,7 @@ function flip(id: string): void {
   if (!next.delete(id)) next.add(id);
   run.value = next;
 }
-const changed = computed(() => here.value.filter((entry) => changedSinceYesterday(entry, today())).length);
+const changed = computed(() => here.value.filter(({ recent }) => recent.length > 0).length);
 /** Whoever is searched for or sorted may be on a later page: then all of them are read. */
 watch(
   [() => view.value, next],
@@ -317,11 +323,19 @@ function startsIn(day: string): string {
             <div>
               <dt>Last change</dt>
               <dd class="small">
-                <template v-if="entry.lastChange"
-                  >{{ shortMoment(entry.lastChange.at) }}, {{ entry.lastChange.who }}
-                  <div class="quiet clip" :title="entry.lastChange.summary">
-                    {{ entry.lastChange.summary }}
-                  </div></template
+                <template v-if="entry.lastChanges[0]"
+                  >{{ shortMoment(entry.lastChanges[0].at) }}, {{ entry.lastChanges[0].who }}
+                  <div class="quiet clip" :title="withDaysSaid(entry.lastChanges[0].summary)">
+                    {{ withDaysSaid(entry.lastChanges[0].summary) }}
+                  </div>
+                  <RouterLink
+                    v-if="entry.recent.length > 1"
+                    class="quiet"
+                    :to="{ name: 'history', params: { playerId: entry.player.id } }"
+                    :title="entry.recent.map(({ summary }) => withDaysSaid(summary)).join('\n')"
+                    >{{ entry.recent.length === MAX_LAST_CHANGES ? 'at least ' : ''
+                    }}{{ counted(entry.recent.length, 'change') }} since yesterday</RouterLink
+                  ></template
                 >
               </dd>
             </div>
@@ -386,7 +400,7 @@ li .player {
   margin-bottom: 12px;
 }
 .search {
-  width: 200px;
+  width: 160px;
 }
 .player {
   text-decoration: none;

@@ -1,11 +1,11 @@
-import type { RosterEntry } from '@tasche/contract';
+import type { ChangeView, RosterEntry } from '@tasche/contract';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import { EVENT_STATES, eventState, type EventState } from './event-state';
 
 export const GROUPINGS = [
   { value: 'none', label: 'in one list' },
   { value: 'event', label: 'by event' },
-  { value: 'state', label: 'by how far the next event is' },
+  { value: 'state', label: 'by state of event' },
 ] as const;
 export type Grouping = (typeof GROUPINGS)[number]['value'];
 
@@ -31,11 +31,12 @@ export function grouped<E extends RosterEntry>(
 }
 
 /**
- * Whether a player's things were changed since yesterday began where the reader is. @param today YYYY-MM-DD
+ * What of a player's things was changed since yesterday began where the reader is, the newest first.
+ * @param today YYYY-MM-DD
  */
-export function changedSinceYesterday(
-  { lastChange }: Pick<RosterEntry, 'lastChange'>,
+export function changesSinceYesterday(
+  { lastChanges }: Pick<RosterEntry, 'lastChanges'>,
   today: string,
-): boolean {
-  return lastChange !== null && differenceInCalendarDays(parseISO(today), new Date(lastChange.at)) <= 1;
+): readonly ChangeView[] {
+  return lastChanges.filter(({ at }) => differenceInCalendarDays(parseISO(today), new Date(at)) <= 1);
 }

@@ -3,7 +3,7 @@ import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
 import PrintRun from '../../src/roster/PrintRun.vue';
 import { eventState, eventStateWords } from '../../src/roster/event-state';
-import { changedSinceYesterday, grouped } from '../../src/roster/roster-groups';
+import { changesSinceYesterday, grouped } from '../../src/roster/roster-groups';
 import { sheetOf } from '../sheet';
 
 const plan = (name: string, settled: number, swaps = 0, rounds = true) => ({
@@ -91,15 +91,12 @@ describe('the roster in groups', () => {
   });
 
   it('knows what was changed since yesterday began', () => {
-    const at = (moment: string | null) =>
-      changedSinceYesterday(
-        { lastChange: moment === null ? null : ({ at: moment } as RosterEntry['lastChange']) },
-        '2026-11-26',
-      );
-    expect(at('2026-11-26T12:00:00')).toBe(true);
-    expect(at('2026-11-25T00:01:00')).toBe(true);
-    expect(at('2026-11-24T23:59:00')).toBe(false);
-    expect(at(null)).toBe(false);
+    const moments = ['2026-11-26T12:00:00', '2026-11-25T00:01:00', '2026-11-24T23:59:00'];
+    const lastChanges = moments.map((at) => ({ at })) as unknown as RosterEntry['lastChanges'];
+    const since = (today: string) => changesSinceYesterday({ lastChanges }, today).map(({ at }) => at);
+    expect(since('2026-11-26')).toEqual(moments.slice(0, 2));
+    expect(since('2026-11-25')).toEqual(moments);
+    expect(since('2026-11-28')).toEqual([]);
   });
 });
 

@@ -19,7 +19,7 @@ const entry = (name: string, more: Partial<RosterEntry> = {}): RosterEntry => ({
   clubsOwned: 20,
   bench: known,
   nextPlan: null,
-  lastChange: null,
+  lastChanges: [],
   ...more,
 });
 const plan = (startsOn: string, settled: number) => ({
