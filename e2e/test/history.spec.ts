@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { demo } from './workbench';
+import { choose, demo, newPlayer, paste, saved } from './workbench';
 
 test('a day of the past is found again: what was in the bag, who changed it and why, what putting it back takes, and a club’s life', async ({
   page,
@@ -7,8 +7,11 @@ test('a day of the past is found again: what was in the bag, who changed it and 
   const monthAgo = new Date(Date.now() - 40 * 86_400_000).toISOString().slice(0, 10);
   await page.goto(`${demo.davor}/history?from=${monthAgo}`);
   const between = page.locator('section').filter({ hasText: 'Between two days' }).last();
-  await expect(between.locator('del').filter({ hasText: '4 iron' })).toBeVisible();
-  await expect(between.locator('ins').filter({ hasText: 'Driving iron' })).toBeVisible();
+  await expect(between.locator('.gamer del').filter({ hasText: '4 iron' })).toBeVisible();
+  await expect(between.locator('.gamer ins').filter({ hasText: 'Driving iron' })).toBeVisible();
+  const both = between.getByRole('row').filter({ hasText: '9 iron' }).first();
+  await expect(both).toContainText('40.0°');
+  await expect(both).toContainText('40.5°');
   const bent = between.getByRole('row', { name: /Set loft/ }).first();
   await expect(bent).toContainText('sat too close to the 52');
   // What it takes is said before anything is done.
@@ -45,4 +48,55 @@ test('a season is looked back on: what was expected before each session and what
   // A shorter time, by its address.
   await page.goto(`${demo.davor}/history/review?days=91`);
   await expect(held.getByRole('status')).toContainText('came within their range');
+});
+
+test('a round outside any event is written down, found again by its address, and counted; an event elsewhere keeps its own clocks', async ({
+  page,
+}) => {
+  const id = await newPlayer(page, 'Sunday Golfer');
+  await page.getByRole('grid').locator('td').first().focus();
+  await paste(page, 'club\tkind\tmeasured loft\tcarry [yd]\n7 iron\tiron\t33\t165\n9 iron\tiron\t41\t140\n');
+  await expect(page.getByRole('grid').locator('tr[data-name="9 iron"]')).toBeVisible();
+  await saved(page);
+
+  await page.goto(`/players/${id}/history`);
+  const played = page.getByRole('region', { name: 'Rounds played' });
+  await expect(played).toContainText('None is written down yet.');
+  await played.getByRole('button', { name: 'Write a round down…' }).click();
+  await played.getByLabel('Name of the round').fill('Sunday fourball');
+  await choose(played.getByLabel('Course'), 'Lagoa Funda');
+  await played.getByRole('button', { name: 'Write it down' }).click();
+  await expect(played.getByRole('heading', { level: 3 })).toContainText('Sunday fourball');
+  await played.getByLabel('What was hit from where').fill('4, 7 iron, 160, rough\n9i 138\nspoon 200');
+  await expect(played).toContainText('spoon');
+  await played.getByLabel('What was hit from where').fill('4, 7 iron, 160, rough\n9i 138\n7 iron 155');
+  await played.getByRole('button', { name: 'Write 3 shots down' }).click();
+  await expect(played).toContainText('3 hits counted');
+  await saved(page);
+  await page.reload();
+  await expect(played.getByRole('heading', { level: 3 })).toContainText('Sunday fourball');
+  await expect(played.getByLabel('Times the 7 iron was hit')).toHaveValue('2');
+  await played.getByRole('button', { name: 'Delete the round' }).click();
+  await expect(played).toContainText('None is written down yet.');
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(played).toContainText('Sunday fourball');
+
+  // An event far away: its tee times are on its clocks, with the reader's beside them, here and in a calendar.
+  await page.keyboard.press('Alt+p');
+  await page.getByRole('button', { name: 'Plan an event' }).click();
+  await page.getByRole('button', { name: 'Another event' }).click();
+  await page.getByLabel('Name of the event').fill('Far Sunday Cup');
+  await page.getByLabel('Time zone').fill('atlantis');
+  await page.getByLabel('Tee time of round 1').fill('quarter past');
+  await page.getByLabel('Tee time of round 1').blur();
+  await expect(page.getByText('"atlantis" is none; write a city, like Oslo')).toBeVisible();
+  await expect(page.getByText('"quarter past" is no time; write 8:40')).toBeVisible();
+  await page.getByLabel('Time zone').fill('Kiritimati');
+  await page.getByLabel('Tee time of round 1').fill('7.10 am');
+  await page.getByRole('button', { name: 'Plan it from the gamer bag' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Far Sunday Cup');
+  await expect(page.getByRole('navigation', { name: 'Rounds' })).toContainText(/07:10 \(\d\d:10.* here\)/);
+  await saved(page);
+  const calendar = await (await page.request.get(`/api/players/${id}/season.ics`)).text();
+  expect(calendar).toMatch(/DTSTART;TZID=Pacific\/Kiritimati:\d{8}T071000/);
 });

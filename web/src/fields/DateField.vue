@@ -40,6 +40,9 @@ function fault(day: string): string {
 
 function onInput(event: Event): void {
   typed.value = (event.target as HTMLInputElement).value;
+  // A complaint goes as soon as the day is mended, so that nothing moves under a press that leaves the field.
+  const day = readDay(typed.value, locale);
+  if (day && !fault(day)) complaint.value = '';
 }
 
 /** The picker itself throws away what it cannot read, so the typed day is read here before it does. */

@@ -13,8 +13,13 @@ const props = defineProps<{
 const emit = defineEmits<{ 'update:value': [time: string] }>();
 const complaint = ref('');
 
+const read = (text: string) => (text.trim() === '' ? '' : readClock(text));
+/** A complaint goes as soon as the time is mended, so that nothing moves under a press that leaves the field. */
+function mend(text: string): void {
+  if (read(text) !== undefined) complaint.value = '';
+}
 function write(text: string): void {
-  const time = text.trim() === '' ? '' : readClock(text);
+  const time = read(text);
   complaint.value = time === undefined ? `${props.label}: "${text.trim()}" is no time; write 8:40` : '';
   if (time !== undefined && time !== props.value) emit('update:value', time);
 }
@@ -29,6 +34,7 @@ function write(text: string): void {
       maxlength="12"
       :bad="complaint !== ''"
       :readonly="readonly"
+      @update:value="mend"
       @write="write"
     />
     <span v-if="complaint" class="verdict fault small" role="alert">■ {{ complaint }}</span>

@@ -21,14 +21,21 @@ watch(
 );
 const options = computed(() => zonesLike(typed.value));
 
-function take(text: string): void {
+/** The zone meant, where only one can be; undefined for none. */
+function read(text: string): string | undefined {
   const only = zonesLike(text);
   const zone = only.length === 1 ? only[0]! : text.trim().replace(/ /g, '_');
+  return zone === '' || zoneSchema.isValidSync(zone) ? zone : undefined;
+}
+/** A complaint goes as soon as the zone is mended, so that nothing moves under a press that leaves the field. */
+watch(typed, (text) => {
+  if (read(text) !== undefined) complaint.value = '';
+});
+function take(text: string): void {
+  const zone = read(text);
   complaint.value =
-    zone === '' || zoneSchema.isValidSync(zone)
-      ? ''
-      : `${props.label}: "${text.trim()}" is none; write a city, like Oslo`;
-  if (complaint.value) return;
+    zone === undefined ? `${props.label}: "${text.trim()}" is none; write a city, like Oslo` : '';
+  if (zone === undefined) return;
   typed.value = zone;
   if (zone !== props.value) emit('update:value', zone);
 }
