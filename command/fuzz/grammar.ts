@@ -274,6 +274,7 @@ const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/plans/:planId/rounds/:roundId/choice' },
   { method: 'GET', path: '/print.pdf', query: ['papers', 'players', 'today'] },
   { method: 'GET', path: '/tickets', query: ['limit', 'after'] },
+  { method: 'GET', path: '/calendar', query: ['from', 'to', 'today', 'limit', 'after'] },
   {
     method: 'POST',
     path: '/gauge/measure',

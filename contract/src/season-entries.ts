@@ -13,7 +13,7 @@ import {
 import Papa from 'papaparse';
 import type { TeeTime } from './round-times.js';
 import { USUAL_SEASON, freezesOf, occurrences, type SeasonItemKind } from './player-season.js';
-import type { EventView, SheetView } from './views.js';
+import type { EventView, Page, SheetView } from './views.js';
 
 export type SeasonEntryKind =
   'event' | 'round' | WindowKind | SeasonItemKind | 'ticket' | 'trial' | 'check' | 'grooves';
@@ -41,6 +41,12 @@ export interface PlayerSeasonView {
   entries: readonly SeasonEntry[];
   clashes: readonly Clash[];
 }
+
+/** A player's part of the workspace's calendar. */
+export interface CalendarEntry extends PlayerSeasonView {
+  player: { id: string; name: string };
+}
+export type CalendarPage = Page<CalendarEntry>;
 
 type SeasonSheet = Pick<SheetView, 'player' | 'plans' | 'tickets' | 'clubs' | 'bags'>;
 

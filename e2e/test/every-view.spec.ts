@@ -58,6 +58,7 @@ const VIEWS = [
   // The PW of the demo.
   `${demo.davor}/clubs/7a5c4e00-0001-4000-8000-000000000109/build`,
   `${demo.davor}/clubs/7a5c4e00-0001-4000-8000-000000000109/life`,
+  '/calendar',
   '/tickets',
   '/people',
   '/account',

@@ -1,4 +1,4 @@
-import type { PlayerSeason } from '@tasche/contract';
+import { seasonOf, type CalendarPage, type EventView, type PlayerSeason } from '@tasche/contract';
 import { CALM, DEFAULT_SEASON_RULES, USUAL_GROUND } from '@tasche/core';
 import ICAL from 'ical.js';
 import { v4 as newId } from 'uuid';
@@ -208,6 +208,25 @@ describe('a season', () => {
       // Nobody said where the clocks are: that hour, wherever it is read.
       ['2027-03-28T08:40:00', 270],
     ]);
+  });
+
+  it('is in the calendar of everybody, as each player’s own; somebody else’s van is not', async () => {
+    const span = { from: '2027-01-01', to: '2027-12-31', today: '2027-01-02' };
+    const asked = `from=${span.from}&to=${span.to}&today=${span.today}`;
+    const page = (await bench.http.get(`/api/calendar?${asked}`).expect(200)).body as CalendarPage;
+    const { events } = (await bench.http.get('/api/circuit')).body as { events: EventView[] };
+    const own = seasonOf(await bench.sheet(playerId), events, span.from, span.to, span.today);
+    const entry = page.rows.find(({ player }) => player.id === playerId)!;
+    expect(entry.entries.map(({ uid, from, to }) => [uid, from, to])).toEqual(
+      own.entries.filter(({ planId }) => planId !== null).map(({ uid, from, to }) => [uid, from, to]),
+    );
+    expect(entry.entries.length).toBeGreaterThan(3);
+    expect(entry.clashes).toEqual(own.clashes);
+    await bench.http.get('/api/calendar?from=2027-01-01&to=2026-12-31').expect(400);
+    await bench.http.get('/api/calendar?from=2027-01-01&to=2029-12-31').expect(400);
+    const other = await workbench();
+    const theirs = (await other.http.get(`/api/calendar?${asked}`).expect(200)).body as CalendarPage;
+    expect(theirs.rows).toEqual([]);
   });
 
   it('is a table, and refuses days that cannot be', async () => {

@@ -187,6 +187,12 @@ export const router = createRouter({
       meta: { title: 'Courses' },
     },
     {
+      path: '/calendar',
+      name: 'calendar',
+      component: () => import('./season/CalendarView.vue'),
+      meta: { title: 'Calendar' },
+    },
+    {
       path: '/tickets',
       name: 'tickets',
       component: () => import('./bench/TicketQueueView.vue'),

@@ -138,6 +138,7 @@ export const ROUTES = {
   'GET /plans/:planId/rounds/:roundId/choice': paper('The best bag of a round.'),
   'GET /print.pdf': paper('Papers of several players as one PDF.'),
   'GET /tickets': read('Open jobs of everybody, a page of them.'),
+  'GET /calendar': read('Everybody’s season, a page of players.'),
   'GET /circuit': read('Courses, season templates and events.'),
   'GET /courses/:courseId/forecast': read('The forecast at a course.'),
   'GET /file-mapping': read('How a file with these heads was read last.'),

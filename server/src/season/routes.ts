@@ -1,17 +1,36 @@
 import { MAX_EVENTS, dateSchema, seasonOf, writeSeasonCsv, type PlayerSeasonView } from '@tasche/contract';
-import { dayPlus } from '@tasche/core';
+import { dayPlus, daysBetween } from '@tasche/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { Router, type Request } from 'express';
 import * as yup from 'yup';
+import { nameCursor, nameCursorSchema } from '../http/cursors.js';
 import { readQuery } from '../http/read-query.js';
 import type { Asks } from '../http/route-list.js';
-import { fileName, idIn, type RouteContext } from '../http/route-context.js';
+import { fileName, idIn, pageQuery, required, type RouteContext } from '../http/route-context.js';
+import { sendKnownText } from '../http/send-known-text.js';
 import { Event, eventView } from '../schedule/schedule-rows.js';
 import { readSheet } from '../sheet/read-sheet.js';
 import { inWorkspace, type Sight } from '../workspaces/in-workspace.js';
+import { knownCalendarText } from './read-calendar.js';
 import { seasonCalendar } from './season-calendar.js';
 
 const seasonQuery = yup.object({ from: dateSchema, to: dateSchema, today: dateSchema });
+/** So many days at once: what fits a page, and the year around it. */
+const MAX_CALENDAR_DAYS = 400;
+const calendarQuery = pageQuery('after', nameCursorSchema).shape({
+  from: required(dateSchema),
+  to: required(dateSchema).test(
+    'span',
+    `\${path} must be at most ${MAX_CALENDAR_DAYS} days after from, and not before it`,
+    (to: string, context: yup.TestContext) => {
+      const { from } = context.parent as { from?: string };
+      if (!to || !from) return true;
+      const days = daysBetween(from, to);
+      return days >= 0 && days <= MAX_CALENDAR_DAYS;
+    },
+  ),
+  today: dateSchema,
+});
 /** What a feed holds where nobody says: the last quarter and two years on. */
 const DAYS_BACK = 92;
 const DAYS_ON = 730;
@@ -44,12 +63,24 @@ export async function readSeason(
 }
 
 export const seasonAsks: Asks = {
+  'GET /calendar': { query: calendarQuery },
   'GET /players/:playerId/season.ics': { query: seasonQuery, answers: 'text/calendar' },
   'GET /players/:playerId/season.csv': { query: seasonQuery, answers: 'text/csv' },
 };
 
 export function seasonRoutes({ orm, scopeOf }: RouteContext): Router {
   const router = Router();
+
+  // The van's own: everybody's season, a page of players.
+  router.get('/calendar', async (request, response) => {
+    const { from, to, today, limit, after } = readQuery(request, calendarQuery);
+    const span = { from, to, today: today ?? new Date().toISOString().slice(0, 10) };
+    sendKnownText(
+      request,
+      response,
+      await knownCalendarText(orm, await scopeOf(request), span, limit, nameCursor(after)),
+    );
+  });
 
   async function read(request: Request): Promise<NamedSeason> {
     const playerId = idIn(request, 'playerId');

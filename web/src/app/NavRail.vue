@@ -53,6 +53,7 @@ watch(
       :class="{ here: route.name === 'courses' || route.name === 'seasons' }"
       >Courses</RouterLink
     >
+    <RouterLink to="/calendar" class="view" :class="{ here: route.name === 'calendar' }">Calendar</RouterLink>
     <RouterLink to="/tickets" class="view" :class="{ here: route.name === 'tickets' }">Tickets</RouterLink>
     <template v-if="playerId">
       <RouterLink

@@ -12,13 +12,13 @@ import {
 import { dayPlus, type SeasonRules } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
 import { computed, onMounted, ref, useTemplateRef } from 'vue';
-import type { RouteLocationRaw } from 'vue-router';
 import { shortDay, today } from '../app/day';
 import PageHead from '../app/PageHead.vue';
 import { teeWords } from '../plan/tee-words';
 import { useSchedule } from '../courses/schedule-store';
 import NumberField from '../fields/NumberField.vue';
 import { useSheet } from '../sheet/sheet-store';
+import { entryLink } from './entry-link';
 import CalendarImport from './CalendarImport.vue';
 import SeasonItems from './SeasonItems.vue';
 import SeasonTrials from './SeasonTrials.vue';
@@ -77,25 +77,7 @@ const isNamed = ({ from }: SeasonEntry, day: string) =>
   from === day || (parseISO(day).getDay() + 6) % 7 === firstDayOfWeek(navigator.language);
 const byDay = (day: string) => view.value.entries.filter(({ from, to }) => from <= day && day <= to);
 
-/** Where something is looked after. */
-function linkOf({ kind, planId, clubId }: SeasonEntry): RouteLocationRaw | undefined {
-  const params = { playerId: props.playerId };
-  switch (kind) {
-    case 'event':
-    case 'round':
-      return { name: 'plan', params: { ...params, ...(planId && { planId }) } };
-    case 'ticket':
-      return { name: 'bench', params };
-    case 'check':
-      return { name: 'check', params };
-    case 'grooves':
-      return { name: 'wear', params };
-    case 'trial':
-      return clubId ? { name: 'club-life', params: { ...params, clubId } } : undefined;
-    default:
-      return undefined;
-  }
-}
+const linkOf = (entry: SeasonEntry) => entryLink(props.playerId, entry);
 const spanWords = ({ from, to, tee }: SeasonEntry) =>
   from === to
     ? [shortDay(from), tee && teeWords({ day: from, teeTime: tee.time }, tee.zone)].filter(Boolean).join(', ')

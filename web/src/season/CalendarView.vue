@@ -1,0 +1,215 @@
+<script setup lang="ts">
+import {
+  seasonOf,
+  type CalendarEntry,
+  type CalendarPage,
+  type SeasonEntry,
+  type SeasonEntryKind,
+  type SheetView,
+} from '@tasche/contract';
+import { dayPlus } from '@tasche/core';
+import { format, parseISO } from 'date-fns';
+import { NButton, NEmpty } from 'naive-ui';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { request } from '../api/request';
+import { shortDay, today } from '../app/day';
+import PageHead from '../app/PageHead.vue';
+import { useSchedule } from '../courses/schedule-store';
+import { useReadAgain } from '../offline/connection';
+import { useHeard } from '../together/news';
+import CalendarLanes from './CalendarLanes.vue';
+import { calendarLanes } from './calendar-lanes';
+import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
+import { firstDayOfWeek } from './week-start';
+
+/** Everybody's season on the same weeks: who plays where, what the days before are for, what is due, and what gets in whose way. */
+const WEEKS = 5;
+const DAYS = WEEKS * 7;
+const PAGE = 50;
+const LEGEND = Object.keys(ENTRY_WORDS).filter((kind) => kind !== 'round') as SeasonEntryKind[];
+const route = useRoute();
+const router = useRouter();
+const schedule = useSchedule();
+onMounted(() => void schedule.load());
+
+/** The week a day is in begins where the reader's weeks do. */
+function weekOf(day: string): string {
+  const since = ((parseISO(day).getDay() + 6) % 7) - firstDayOfWeek(navigator.language);
+  return dayPlus(day, -((since + 7) % 7));
+}
+const from = computed(() => {
+  const asked = route.query.from;
+  return weekOf(typeof asked === 'string' && /^\d{4}-\d\d-\d\d$/.test(asked) ? asked : today());
+});
+const to = computed(() => dayPlus(from.value, DAYS - 1));
+const go = (day: string) => void router.replace({ query: { ...route.query, from: day } });
+
+const rows = shallowRef<readonly CalendarEntry[] | null>(null);
+const total = ref(0);
+const next = ref<string | null>(null);
+const problem = ref('');
+let lastRequestId = 0;
+async function load(after: string | null = null): Promise<void> {
+  const requestId = ++lastRequestId;
+  try {
+    const page = await request<CalendarPage>(
+      `/calendar?from=${from.value}&to=${to.value}&today=${today()}&limit=${PAGE}${after ? `&after=${encodeURIComponent(after)}` : ''}`,
+    );
+    if (requestId !== lastRequestId) return;
+    rows.value = after ? [...(rows.value ?? []), ...page.rows] : page.rows;
+    total.value = page.total;
+    next.value = page.next;
+    problem.value = '';
+  } catch (error) {
+    if (requestId === lastRequestId) problem.value = (error as Error).message;
+  }
+}
+watch(from, () => void load(), { immediate: true });
+useReadAgain(() => load());
+useHeard(() => load());
+
+const days = computed(() => Array.from({ length: DAYS }, (_one, i) => dayPlus(from.value, i)));
+const weeks = computed(() => days.value.filter((_day, i) => i % 7 === 0));
+const isWeekend = (day: string) => [0, 6].includes(parseISO(day).getDay());
+const now = computed(() => days.value.indexOf(today()));
+const players = computed(() =>
+  (rows.value ?? []).map(({ player, entries, clashes }) => ({
+    player,
+    lanes: calendarLanes(entries, from.value, DAYS),
+    clashes: clashes.filter(({ day }) => day >= from.value && day <= to.value),
+  })),
+);
+/** Events whoever is planned for them. */
+const events = computed(() => {
+  const nobody = {
+    player: { season: null },
+    plans: [],
+    tickets: [],
+    clubs: [],
+    bags: [],
+  } as unknown as SheetView;
+  const { entries } = seasonOf(nobody, schedule.events, from.value, to.value, today());
+  return calendarLanes(entries as readonly SeasonEntry[], from.value, DAYS);
+});
+</script>
+
+<template>
+  <div class="page">
+    <PageHead>
+      Calendar
+      <template #says>
+        <p class="quiet small">{{ shortDay(from) }} to {{ shortDay(to) }}, everybody.</p>
+      </template>
+      <template #actions>
+        <NButton @click="go(dayPlus(from, -7 * (WEEKS - 1)))">Earlier</NButton>
+        <NButton @click="go(today())">Today</NButton>
+        <NButton @click="go(dayPlus(from, 7 * (WEEKS - 1)))">Later</NButton>
+      </template>
+    </PageHead>
+    <p v-if="problem" class="verdict fault" role="alert">
+      ■ {{ problem }} <NButton size="small" @click="load()">Try again</NButton>
+    </p>
+    <NEmpty v-if="rows?.length === 0" description="Nobody is on the roster yet.">
+      <template #extra><RouterLink to="/roster">To the roster</RouterLink></template>
+    </NEmpty>
+    <div v-else-if="rows" class="board" tabindex="0" role="region" aria-label="Weeks of everybody">
+      <div class="line heads">
+        <span class="who" />
+        <div class="days">
+          <b
+            v-for="(week, i) in weeks"
+            :key="week"
+            class="week"
+            :style="{ gridColumn: `${i * 7 + 1} / span 7` }"
+            >{{ format(parseISO(week), 'd MMM') }}</b
+          >
+          <span
+            v-for="(day, i) in days"
+            :key="day"
+            class="day"
+            :class="{ weekend: isWeekend(day), now: i === now }"
+            :style="{ gridColumn: i + 1 }"
+            >{{ format(parseISO(day), 'd') }}</span
+          >
+        </div>
+      </div>
+      <div v-if="events.length > 0" class="line">
+        <span class="who quiet">Events</span>
+        <CalendarLanes :lanes="events" :days="DAYS" :now="now" />
+      </div>
+      <div v-for="{ player, lanes, clashes } in players" :key="player.id" class="line">
+        <RouterLink class="who" :to="{ name: 'season', params: { playerId: player.id } }">{{
+          player.name
+        }}</RouterLink>
+        <div>
+          <CalendarLanes :lanes="lanes" :days="DAYS" :now="now" :player-id="player.id" />
+          <p v-for="(clash, i) in clashes" :key="i" class="verdict look small">
+            ◆ {{ shortDay(clash.day) }}: {{ clash.text }}
+          </p>
+        </div>
+      </div>
+    </div>
+    <p v-if="rows?.length" class="quiet small">
+      <span v-for="kind in LEGEND" :key="kind" class="mark"
+        ><span aria-hidden="true">{{ ENTRY_MARKS[kind] }}</span> {{ ENTRY_WORDS[kind] }}</span
+      >
+    </p>
+    <p v-if="next">
+      <NButton @click="load(next)">Show more players: {{ rows?.length }} of {{ total }} shown</NButton>
+    </p>
+    <div v-if="!rows && !problem" class="waiting" role="status" aria-label="Loading">
+      <span v-for="n in 4" :key="n" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.board {
+  overflow-x: auto;
+}
+.line {
+  display: grid;
+  grid-template-columns: 130px minmax(840px, 1fr);
+  border-top: 1px solid var(--line-soft);
+  padding: 5px 0;
+  align-items: start;
+}
+.heads {
+  border-top: 0;
+}
+.who {
+  position: sticky;
+  left: 0;
+  z-index: 1;
+  background: var(--linen);
+  padding: 1px 8px 1px 0;
+  font-weight: 600;
+}
+.mark {
+  margin-right: 16px;
+}
+.days {
+  display: grid;
+  grid-template-columns: repeat(35, minmax(0, 1fr));
+}
+.week {
+  font-size: 12.5px;
+  border-left: 1px solid var(--line);
+  padding-left: 4px;
+}
+.day {
+  grid-row: 2;
+  font-size: 11px;
+  text-align: center;
+  color: var(--quiet);
+}
+.day.weekend {
+  background: var(--linen-deep);
+}
+.day.now {
+  background: var(--petrol);
+  color: var(--on-petrol);
+  border-radius: 3px;
+}
+</style>
