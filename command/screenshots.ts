@@ -10,6 +10,12 @@ import { startDemo, stopServer } from './test.js';
 const MAREN = '/players/7a5c4e00-0002-4000-8000-000000000000';
 const DAVOR = '/players/7a5c4e00-0001-4000-8000-000000000000';
 
+const OLUCHI = '/players/7a5c4e00-0003-4000-8000-000000000000';
+/** Davor's pitching wedge. */
+const PW = '7a5c4e00-0001-4000-8000-000000000109';
+/** And his 60. */
+const SIXTY = '7a5c4e00-0001-4000-8000-000000000112';
+
 const SKARVOY = 'temp=8&alt=6&hum=78&wind=8&ground=firm&grass=fescue';
 
 /** `open` opens the club of that name first; `click` presses the button that bears these words. */
@@ -22,6 +28,8 @@ const PICTURES: readonly {
   open?: string;
   click?: string;
   steps?: (page: Page) => Promise<void>;
+  /** Pictures of one file follow each other in the list, and stand side by side in it. */
+  part?: string;
 }[] = [
   { file: 'roster', address: '/roster' },
   { file: 'bag', address: `${DAVOR}/bag` },
@@ -34,12 +42,17 @@ const PICTURES: readonly {
   { file: 'courses', address: '/courses/7a5c4e00-9000-4000-8000-000000000101', height: 900, steps: holeFour },
   { file: 'event', address: `${MAREN}/plan`, height: 1000, steps: toRound },
   { file: 'swap-sheet', address: `${MAREN}/plan`, height: 1000, steps: toSheet },
-  { file: 'history', address: `${DAVOR}/history`, steps: putBack },
+  { file: 'calendar', address: '/calendar', height: 520 },
+  { file: 'history', part: 'History', address: `${DAVOR}/history`, height: 1100, steps: putBack },
+  { file: 'history', part: 'A club’s life', address: `${DAVOR}/clubs/${SIXTY}/life`, height: 1100 },
   { file: 'bend-plan', address: `${DAVOR}/bench/bend`, height: 900, steps: bendPlan },
   { file: 'bench', address: `${DAVOR}/bench`, height: 900, steps: bench },
-  { file: 'people', address: '/people', height: 900, steps: people },
-  { file: 'sharing', address: `${MAREN}/card`, height: 900, steps: sharing },
-  { file: 'sign-in', address: '/roster', steps: signedOut },
+  { file: 'bench-pages', part: 'Check', address: `${DAVOR}/bench/check`, height: 760 },
+  { file: 'bench-pages', part: 'Build sheet', address: `${DAVOR}/clubs/${PW}/build`, height: 760 },
+  { file: 'bench-pages', part: 'Wish list', address: `${OLUCHI}/bench/wishes`, height: 760, steps: wishes },
+  { file: 'access', part: 'Who is in the workspace', address: '/people', height: 800, steps: people },
+  { file: 'access', part: 'A link to a card', address: `${MAREN}/card`, height: 800, steps: sharing },
+  { file: 'access', part: 'The way in', address: '/roster', height: 800, steps: signedOut },
   { file: 'card', address: `${MAREN}/card`, width: 390, height: 1180, steps: card },
 ];
 
@@ -130,6 +143,34 @@ async function season(page: Page): Promise<void> {
   await page.getByText('Strokes saved over').waitFor({ timeout: 60_000 });
 }
 
+/** What each wish gains a round. */
+async function wishes(page: Page): Promise<void> {
+  await page
+    .getByText(/^\d\.\d\d strokes$/)
+    .first()
+    .waitFor({ timeout: 60_000 });
+}
+
+/** Pictures side by side, each under its name. */
+async function sideBySide(
+  browser: Awaited<ReturnType<typeof openBrowser>>,
+  parts: readonly { name: string; picture: Buffer }[],
+): Promise<Buffer> {
+  const width = Math.min(parts.length, 3) * 860;
+  const page = await browser.newPage({ viewport: { width, height: 400 } });
+  const figures = parts.map(
+    ({ name, picture }) =>
+      `<figure><figcaption>${name}</figcaption><img src="data:image/png;base64,${picture.toString('base64')}"></figure>`,
+  );
+  await page.setContent(
+    `<style>body{margin:0;display:flex;background:#e8e0d0;font:600 22px sans-serif;color:#20282b}
+     figure{margin:12px;flex:1}img{width:100%;display:block;margin-top:8px}</style>${figures.join('')}`,
+  );
+  const picture = await page.screenshot({ fullPage: true });
+  await page.close();
+  return picture;
+}
+
 /** On a phone, with a caddie's question answered. */
 async function card(page: Page): Promise<void> {
   await page.getByLabel('To the flag').fill('150');
@@ -184,7 +225,11 @@ export async function screenshots(): Promise<void> {
   const server = await startDemo(port, data);
   const browser = await openBrowser();
   try {
-    for (const { file, address, scheme, open, click, steps, width = 1280, height = 800 } of PICTURES) {
+    const parts: { name: string; picture: Buffer }[] = [];
+    for (const [
+      i,
+      { file, part, address, scheme, open, click, steps, width = 1280, height = 800 },
+    ] of PICTURES.entries()) {
       const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme ?? 'light' });
       await page.goto(`http://127.0.0.1:${port}${address}`);
       await page.getByRole('heading', { level: 1 }).waitFor();
@@ -198,8 +243,14 @@ export async function screenshots(): Promise<void> {
       if (click) await page.getByRole('button', { name: click }).click();
       // The worker's answer, a drawer sliding in.
       await page.waitForTimeout(700);
-      await page.screenshot({ path: path.join(folder, `${file}.png`) });
+      const picture = await page.screenshot();
       await page.close();
+      if (part) parts.push({ name: part, picture });
+      if (part && PICTURES[i + 1]?.file === file) continue;
+      writeFileSync(
+        path.join(folder, `${file}.png`),
+        part ? await sideBySide(browser, parts.splice(0)) : picture,
+      );
       console.log(`tasche: docs/screenshots/${file}.png`);
     }
     const pdf = await (await fetch(`http://127.0.0.1:${port}/api${DAVOR}/sheet.pdf`)).arrayBuffer();

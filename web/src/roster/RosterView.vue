@@ -333,8 +333,12 @@ function startsIn(day: string): string {
                     class="quiet"
                     :to="{ name: 'history', params: { playerId: entry.player.id } }"
                     :title="entry.recent.map(({ summary }) => withDaysSaid(summary)).join('\n')"
-                    >{{ entry.recent.length === MAX_LAST_CHANGES ? 'at least ' : ''
-                    }}{{ counted(entry.recent.length, 'change') }} since yesterday</RouterLink
+                    >{{
+                      entry.recent.length === MAX_LAST_CHANGES
+                        ? `${MAX_LAST_CHANGES} or more`
+                        : counted(entry.recent.length, 'change')
+                    }}
+                    since yesterday</RouterLink
                   ></template
                 >
               </dd>
@@ -382,6 +386,7 @@ li .player {
 .thing {
   grid-column: 1;
   display: flex;
+  align-items: baseline;
   gap: 6px 16px;
 }
 .roster dl {
