@@ -200,13 +200,30 @@ function asSeasonEvent({ uid, name, from, to }: EventEntry): SeasonEvent {
   return { id: uid, name, from, to };
 }
 
+/** Nobody knows everybody's. */
+interface WithHandicap {
+  handicap?: number | null | undefined;
+}
+
+/** Whether somebody plays for a living: what is due is due sooner. */
+const isOnTour = ({ handicap }: WithHandicap) => handicap != null && handicap <= TOUR_HANDICAP;
+
+/** Days after which lofts and lies are to be checked again. */
+export function checkEveryDays(player: WithHandicap): number {
+  return isOnTour(player) ? CHECK_EVERY_DAYS.tour : CHECK_EVERY_DAYS.home;
+}
+
+/** Rounds a player is taken to play a week. */
+export function roundsAWeek(player: WithHandicap): number {
+  return isOnTour(player) ? 5 : 1;
+}
+
 /** The next check of the gamer, and grooves that are due. What was due before today is due today. */
 function dueEntries({ player, clubs, bags }: SeasonSheet, today: string): SeasonEntry[] {
   const gamer = bags.find((bag) => bag.gamer);
   const inBag = clubs.filter(({ id }) => gamer?.clubIds.includes(id));
   if (inBag.length === 0) return [];
-  const onTour = player.handicap !== null && player.handicap <= TOUR_HANDICAP;
-  const check = nextCheckDue(inBag, onTour ? CHECK_EVERY_DAYS.tour : CHECK_EVERY_DAYS.home);
+  const check = nextCheckDue(inBag, checkEveryDays(player));
   const from = (day: string) => (day < today ? today : day);
   const checkDay = from(check ?? today);
   return [
@@ -219,7 +236,7 @@ function dueEntries({ player, clubs, bags }: SeasonSheet, today: string): Season
       revision: dayNumber(checkDay),
     },
     ...inBag.flatMap((club): SeasonEntry[] => {
-      const wear = grooveWear(club, today, onTour ? 5 : 1);
+      const wear = grooveWear(club, today, roundsAWeek(player));
       if (!wear) return [];
       const day = from(wear.dueOn);
       return [

@@ -263,6 +263,8 @@ export interface RosterBench {
    */
   stale: number;
   unknown: number;
+  /** The days new grooves are due, of the wedges of the gamer whose grooves somebody dated. */
+  groovesDueOn: readonly string[];
 }
 
 /** Changes of a player the roster names. */

@@ -128,3 +128,40 @@ test('whether swapping is worth it is worked out over the planned rounds, with h
     worth.getByRole('row', { name: /^A 48 wedge wished for, 140; in the best bag/ }),
   ).toContainText(/-?\d\.\d \(-?\d\.\d to \d\.\d\)/);
 });
+
+test('the morning is gone through by key: the next thing, what else there is, back again, and everybody’s weeks', async ({
+  page,
+}) => {
+  const id = await newPlayer(page, 'Aaron Morning');
+  await page.getByRole('grid').locator('td').first().focus();
+  await paste(page, 'club\tkind\tstamped loft\tcarry [yd]\n7 iron\tiron\t33\t165\n9 iron\tiron\t41\t\n');
+  await expect(page.getByRole('grid').locator('tr[data-name="9 iron"]')).toBeVisible();
+  await saved(page);
+  await page.keyboard.press('Alt+r');
+  // One key to the most pressing thing of all, whoever it is of.
+  const next = page.getByRole('link', { name: /Alt N$/ });
+  const to = (await next.getAttribute('href'))!;
+  await page.keyboard.press('Alt+n');
+  await expect(page).toHaveURL((url) => url.pathname + url.search === to);
+  await page.keyboard.press('Alt+r');
+  // Everything there is for one player.
+  const aaron = page.getByRole('listitem').filter({ hasText: 'Aaron Morning' });
+  await expect(aaron).toContainText('1 carry not known');
+  await expect(aaron).toContainText('2 changes since yesterday');
+  await aaron.getByRole('link', { name: /check lofts and lies/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(new RegExp(`${id}/bench/check`));
+  await expect(page.locator('input:focus')).toBeVisible();
+  // The week: a test is due for everybody on the roster, and it leads there.
+  await page.getByRole('link', { name: 'Calendar', exact: true }).focus();
+  await page.keyboard.press('Enter');
+  const weeks = page.getByRole('region', { name: 'Weeks of everybody' });
+  await expect(weeks.getByRole('link', { name: 'Aaron Morning' })).toBeVisible();
+  await expect(
+    weeks.getByRole('img', { name: /^Leave alone before Hochfirn Open, leave alone/ }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(page).toHaveURL(/calendar\?from=\d{4}-\d\d-\d\d/);
+  await page.reload();
+  await expect(weeks.getByRole('link', { name: 'Aaron Morning' })).toBeVisible();
+});

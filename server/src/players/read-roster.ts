@@ -1,13 +1,20 @@
 import {
   checkedOn,
   gaps,
+  grooveWear,
   isFullSwing,
   ladderClub,
   placedClubs,
   type LadderClub,
   type GappingStrategyId,
 } from '@tasche/core';
-import { MAX_LAST_CHANGES, type Page, type RosterBench, type RosterEntry } from '@tasche/contract';
+import {
+  MAX_LAST_CHANGES,
+  roundsAWeek,
+  type Page,
+  type RosterBench,
+  type RosterEntry,
+} from '@tasche/contract';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { LRUCache } from 'lru-cache';
 import { OPEN_TICKETS } from '../bench/read-tickets.js';
@@ -171,19 +178,26 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
         tickets: ticket?.count ?? 0,
         dueOn: ticket?.dueOn ?? null,
         builtOn: ticket?.builtOn ?? null,
-        ...knownOf(carried),
+        ...knownOf(carried, player),
       },
     });
   }
 }
 
-/** How well the gamer's clubs are known: on a gauge, and by their carries. */
-function knownOf(clubs: readonly GamerClub[]): Pick<RosterBench, 'checkedOn' | 'stale' | 'unknown'> {
+/** How well the gamer's clubs are known, on a gauge and by their carries, and when their grooves are due. */
+function knownOf(
+  clubs: readonly GamerClub[],
+  player: Player,
+): Pick<RosterBench, 'checkedOn' | 'stale' | 'unknown' | 'groovesDueOn'> {
   const swung = clubs.filter(({ kind }) => isFullSwing(kind)).map(ladderClub);
   return {
     checkedOn: checkedOn(clubs) ?? null,
     stale: swung.filter(({ changed }) => changed?.full).length,
     unknown: swung.filter(({ shots }) => !shots.full).length,
+    // The day it is due does not hang on today.
+    groovesDueOn: clubs
+      .flatMap((club) => grooveWear(club, '2000-01-01', roundsAWeek(player))?.dueOn ?? [])
+      .sort(),
   };
 }
 

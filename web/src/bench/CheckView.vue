@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import type { ClubView, Command, GaugedLoft, TicketDetails } from '@tasche/contract';
+import {
+  checkEveryDays,
+  type ClubView,
+  type Command,
+  type GaugedLoft,
+  type TicketDetails,
+} from '@tasche/contract';
 import {
   CHECK_EVERY_DAYS,
   GAUGED,
@@ -62,7 +68,9 @@ const since = computed({
   set: (day: string) => void router.replace({ query: { ...route.query, since: day } }),
 });
 const progress = computed(() => checkProgress(clubs.value, since.value));
-const every = ref<keyof typeof CHECK_EVERY_DAYS>('tour');
+const every = ref<keyof typeof CHECK_EVERY_DAYS>(
+  checkEveryDays(store.sheet!.player) === CHECK_EVERY_DAYS.tour ? 'tour' : 'home',
+);
 const EVERY = [
   { value: 'tour', label: 'weekly, as on tour' },
   { value: 'home', label: 'three times a year, at home' },

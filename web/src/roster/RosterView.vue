@@ -29,7 +29,7 @@ import { MARKS } from '../ladder/marks';
 import { useIdentity } from '../people/identity';
 import PrintRun from './PrintRun.vue';
 import { eventStateWords } from './event-state';
-import { nextThing } from './next-thing';
+import { thingsToDo } from './things-to-do';
 import { GROUPINGS, changesSinceYesterday, grouped, type Grouping } from './roster-groups';
 
 const BringPlayerIn = defineAsyncComponent(() => import('./BringPlayerIn.vue'));
@@ -72,26 +72,27 @@ const here = computed(() =>
     .filter((entry) => !entry.player.archived)
     .map((entry) => ({
       ...entry,
-      thing: nextThing(entry, today()),
+      things: thingsToDo(entry, today()),
       event: eventStateWords(entry, today()),
       recent: changesSinceYesterday(entry, today()),
     })),
 );
+const rankOf = ({ things }: { things: readonly { rank: number }[] }) => things[0]?.rank ?? 99;
 const shown = computed(() => {
   const { search, only, order } = view.value;
   const wanted = search.trim().toLowerCase();
   const kept = here.value.filter(
-    ({ player, gamer, bench, thing, nextPlan, recent }) =>
+    ({ player, gamer, bench, things, nextPlan, recent }) =>
       [player.name, nextPlan?.name ?? '', nextPlan?.course ?? ''].some((text) =>
         text.toLowerCase().includes(wanted),
       ) &&
       (only === 'all' ||
-        (only === 'pressing' && thing !== null) ||
+        (only === 'pressing' && things.length > 0) ||
         (only === 'faults' && (gamer?.faults ?? 0) > 0) ||
         (only === 'tickets' && bench.tickets > 0) ||
         (only === 'changed' && recent.length > 0)),
   );
-  if (order === 'pressing') return kept.toSorted((a, b) => (a.thing?.rank ?? 99) - (b.thing?.rank ?? 99));
+  if (order === 'pressing') return kept.toSorted((a, b) => rankOf(a) - rankOf(b));
   if (order === 'event')
     return kept.toSorted((a, b) => (a.nextPlan?.startsOn ?? '9').localeCompare(b.nextPlan?.startsOn ?? '9'));
   return kept;
@@ -116,13 +117,13 @@ watch(
 );
 /** One key to the next thing to do. */
 const first = computed(
-  () => here.value.filter(({ thing }) => thing !== null).toSorted((a, b) => a.thing!.rank - b.thing!.rank)[0],
+  () => here.value.filter(({ things }) => things.length > 0).toSorted((a, b) => rankOf(a) - rankOf(b))[0],
 );
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (!event.altKey || event.ctrlKey || event.metaKey || event.key.toLowerCase() !== 'n' || !first.value)
     return;
   event.preventDefault();
-  void router.push(first.value.thing!.to);
+  void router.push(first.value.things[0]!.to);
 });
 
 const away = computed(() => entries.value?.filter((entry) => entry.player.archived) ?? []);
@@ -248,8 +249,8 @@ function startsIn(day: string): string {
       <ChoiceField v-model:value="view.only" label="Show" :options="ONLY" size="small" />
       <ChoiceField v-model:value="view.order" label="Order" :options="ORDERS" size="small" />
       <ChoiceField v-model:value="view.group" label="Group" :options="GROUPINGS" size="small" />
-      <LinkButton v-if="first" size="small" :to="first.thing!.to" title="Alt N">
-        {{ first.player.name }}: {{ first.thing!.words }} <kbd>Alt N</kbd>
+      <LinkButton v-if="first" size="small" :to="first.things[0]!.to" title="Alt N">
+        {{ first.player.name }}: {{ first.things[0]!.words }} <kbd>Alt N</kbd>
       </LinkButton>
     </div>
     <p v-if="here.length > 0 && shown.length === 0" class="quiet">Nobody fits what is searched for.</p>
@@ -281,16 +282,14 @@ function startsIn(day: string): string {
             <p v-else class="quiet">No gamer bag yet.</p>
           </RouterLink>
           <p class="thing small">
-            <RouterLink v-if="entry.thing" :to="entry.thing.to" class="verdict" :class="entry.thing.severity"
-              >{{ MARKS[entry.thing.severity] }} {{ entry.thing.words }}</RouterLink
-            >
-            <span v-else class="verdict fine">● nothing to do</span>
             <RouterLink
-              v-if="entry.bench.tickets > 0 && entry.thing?.rank !== 5"
-              class="quiet"
-              :to="{ name: 'bench', params: { playerId: entry.player.id } }"
-              >{{ counted(entry.bench.tickets, 'ticket') }}</RouterLink
+              v-for="(thing, i) in entry.things"
+              :key="thing.rank"
+              :to="thing.to"
+              :class="i === 0 ? ['verdict', thing.severity] : 'quiet'"
+              >{{ MARKS[thing.severity] }} {{ thing.words }}</RouterLink
             >
+            <span v-if="entry.things.length === 0" class="verdict fine">● nothing to do</span>
           </p>
           <dl>
             <div>
@@ -303,6 +302,9 @@ function startsIn(day: string): string {
               <dt>Faults</dt>
               <dd :class="['verdict', entry.gamer?.faults ? 'fault' : 'fine']">
                 {{ entry.gamer?.faults ?? '–' }}
+                <span v-if="entry.gamer?.looks" class="verdict look" title="Worth a look"
+                  >◆ {{ entry.gamer.looks }}</span
+                >
               </dd>
             </div>
             <div>
@@ -386,6 +388,7 @@ li .player {
 .thing {
   grid-column: 1;
   display: flex;
+  flex-wrap: wrap;
   align-items: baseline;
   gap: 6px 16px;
 }

@@ -22,6 +22,7 @@ const BENCH: RosterEntry['bench'] = {
   checkedOn: null,
   stale: 0,
   unknown: 0,
+  groovesDueOn: [],
 };
 const TODAY = '2026-11-27';
 const entry = (id: string, nextPlan: RosterEntry['nextPlan']) =>

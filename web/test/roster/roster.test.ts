@@ -6,12 +6,20 @@ import { nextTick } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { today } from '../../src/app/day';
 import RosterView from '../../src/roster/RosterView.vue';
-import { nextThing } from '../../src/roster/next-thing';
+import { thingsToDo } from '../../src/roster/things-to-do';
 import { sheetOf } from '../sheet';
 
 const TODAY = '2026-11-26';
 const player = (name: string): PlayerView => ({ ...sheetOf([], []).player, id: name, name });
-const known = { tickets: 0, dueOn: null, builtOn: null, checkedOn: TODAY, stale: 0, unknown: 0 };
+const known = {
+  tickets: 0,
+  dueOn: null,
+  builtOn: null,
+  checkedOn: TODAY,
+  stale: 0,
+  unknown: 0,
+  groovesDueOn: [],
+};
 const gamer = { bagId: 'b', clubs: 14, faults: 0, looks: 0, severity: 'fine' as const, headline: 'Even.' };
 const entry = (name: string, more: Partial<RosterEntry> = {}): RosterEntry => ({
   player: player(name),
@@ -33,7 +41,7 @@ const plan = (startsOn: string, settled: number) => ({
 });
 
 describe('the next thing to do for a player', () => {
-  const thing = (more: Partial<RosterEntry>) => nextThing(entry('Ana', more), TODAY);
+  const thing = (more: Partial<RosterEntry>) => thingsToDo(entry('Ana', more), TODAY)[0] ?? null;
 
   it('is nothing where all is well', () => {
     expect(thing({})).toBeNull();
@@ -49,7 +57,8 @@ describe('the next thing to do for a player', () => {
     ['measure 1 club again, changed since', { bench: { ...known, stale: 1 } }, 'basket'],
     ['3 tickets open', { bench: { ...known, tickets: 3, dueOn: '2026-12-01' } }, 'bench'],
     ['4 carries not known', { bench: { ...known, unknown: 4 } }, 'basket'],
-    ['check lofts and lies', { bench: { ...known, checkedOn: '2026-11-01' } }, 'check'],
+    ['check lofts and lies', { bench: { ...known, checkedOn: '2025-11-01' } }, 'check'],
+    ['new grooves for 1 wedge', { bench: { ...known, groovesDueOn: ['2026-11-26', '2026-11-27'] } }, 'wear'],
     ['check lofts and lies', { bench: { ...known, checkedOn: null } }, 'check'],
   ] as const)('is “%s”, and leads there', (words, more, name) => {
     expect(thing(more as Partial<RosterEntry>)).toMatchObject({ words, to: { name } });
@@ -58,10 +67,34 @@ describe('the next thing to do for a player', () => {
   it('is the most pressing of several', () => {
     const all = {
       gamer: { ...gamer, faults: 1 },
-      bench: { tickets: 2, dueOn: '2026-11-20', builtOn: null, checkedOn: null, stale: 1, unknown: 1 },
+      bench: {
+        tickets: 2,
+        dueOn: '2026-11-20',
+        builtOn: null,
+        checkedOn: null,
+        stale: 1,
+        unknown: 1,
+        groovesDueOn: ['2026-10-01'],
+      },
       nextPlan: plan('2026-11-28', 0),
     };
     expect(thing(all)!.words).toBe('a ticket is late');
+    expect(thingsToDo(entry('Ana', all), TODAY).map(({ words }) => words)).toEqual([
+      'a ticket is late',
+      'settle 3 rounds of Hochfirn Open',
+      'mend 1 fault of the gamer',
+      'measure 1 club again, changed since',
+      '1 carry not known',
+      'check lofts and lies',
+      'new grooves for 1 wedge',
+    ]);
+    // On tour a check is due every week.
+    const onTour = {
+      player: { ...player('Ana'), handicap: -4 },
+      bench: { ...known, checkedOn: '2026-11-15' },
+    };
+    expect(thing(onTour)!.words).toBe('check lofts and lies');
+    expect(thing({ bench: onTour.bench })).toBeNull();
     expect(thing({ ...all, bench: { ...all.bench, dueOn: null } })!.words).toContain('settle');
     expect(thing({ ...all, bench: { ...all.bench, dueOn: null }, nextPlan: null })!.words).toContain('mend');
   });
