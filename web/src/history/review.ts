@@ -36,7 +36,8 @@ export function sinceWords(
   return [
     newest &&
       `${formatDistance(newest.foundM, unit)} where ${formatDistance(newest.expectedM, unit)} was expected`,
-    hits && `hit ${hits.perRound} times a round in ${counted(hits.rounds, 'round')}`,
+    hits &&
+      `hit ${hits.perRound === 1 ? 'once' : `${hits.perRound} times`} a round in ${counted(hits.rounds, 'round')}`,
   ]
     .filter(Boolean)
     .join('; ');

@@ -268,7 +268,7 @@ describe('a season looked back on', () => {
     expect(sinceWords(swap, '7', predictions, rounds, 'm')).toBe(
       '155 m where 150 m was expected; hit 3.5 times a round in 2 rounds',
     );
-    expect(sinceWords(swap, '8', [], rounds, 'yd')).toBe('hit 1 times a round in 1 round');
+    expect(sinceWords(swap, '8', [], rounds, 'yd')).toBe('hit once a round in 1 round');
     expect(sinceWords({ at: '2026-12-01T09:00:00Z' }, '7', predictions, rounds, 'm')).toBe('');
   });
 
