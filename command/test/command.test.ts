@@ -11,7 +11,7 @@ const run = (args: string[], options: { input?: string; env?: NodeJS.ProcessEnv 
   spawnSync(process.execPath, ['--import', 'tsx', 'command/main.ts', ...args], {
     cwd: root,
     encoding: 'utf8',
-    timeout: 30_000,
+    timeout: 120_000,
     input: options.input ?? '',
     env: { ...process.env, ...options.env },
   });

@@ -11,6 +11,7 @@ import type {
   Severity,
   ShotKind,
   Spec,
+  SpinSession,
   Strike,
   Swap,
   GappingStrategyId,
@@ -359,7 +360,14 @@ export interface ClubLifeView {
   club: Pick<ClubView, 'id' | 'playerId' | 'name' | 'kind' | 'removed'>;
   /** The newest of them; `total` says how many there are. */
   readings: Page<ReadingView>;
-  sessions: readonly { id: string; name: string; day: string; shots: number }[];
+  sessions: readonly {
+    id: string;
+    name: string;
+    day: string;
+    shots: number;
+    /** Of its full shots whose spin a device measured; null where none was, or one alone. */
+    spin: Omit<SpinSession, 'day'> | null;
+  }[];
   stints: readonly ClubStint[];
   tickets: readonly TicketView[];
 }

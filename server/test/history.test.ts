@@ -156,8 +156,19 @@ describe('a player’s past', () => {
           id: newId(),
           clubId: ids.PW!,
           shot: 'full' as const,
-          given: { carryM },
+          given: { carryM, spinRpm: 9000 + 50 * (carryM - 112) },
         })),
+      },
+    ]);
+    // Its life says what spin was measured that day, for worn grooves.
+    const life = (await bench.http.get(`/api/clubs/${ids.PW}/life`).expect(200)).body as ClubLifeView;
+    expect(life.sessions).toEqual([
+      {
+        id: sessionId,
+        name: 'Winter barn',
+        day: '2026-05-01',
+        shots: 3,
+        spin: { shots: 3, meanRpm: 9100, deviationRpm: 100 },
       },
     ]);
     const review = async (from: string, to: string) =>

@@ -28,4 +28,5 @@ export {
   sheetLie,
 } from './check.js';
 export { type ClubPutBack, clubPutBack } from './put-back.js';
+export { type SpinSession, spinLoss } from './spin-loss.js';
 export { grooveWear, gripWear } from './wear.js';

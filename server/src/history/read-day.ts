@@ -46,8 +46,12 @@ export async function readClubLife(em: EntityManager, clubId: string): Promise<C
     [clubId],
   );
   if (!club) throw notFound('club');
-  const sessions = await em.execute<{ id: string; name: string; day: string; shots: number }[]>(
-    `select session.id, session.name, session.held_on::text as day, count(*)::int as shots
+  const sessions = await em.execute<ClubLifeView['sessions'][number][]>(
+    `select session.id, session.name, session.held_on::text as day, count(*)::int as shots,
+       case when count(strike.spin_rpm) filter (where shot = 'full') > 1 then json_build_object(
+         'shots', count(strike.spin_rpm) filter (where shot = 'full'),
+         'meanRpm', avg(strike.spin_rpm) filter (where shot = 'full'),
+         'deviationRpm', stddev_samp(strike.spin_rpm) filter (where shot = 'full')) end as spin
      from session join strike on strike.session_id = session.id
      where session.player_id = ? and session.removed_at is null and strike.club_id = ? and strike.removed_at is null and strike.left_out is null
      group by session.id order by session.held_on desc, session.id limit ${MAX_SESSIONS}`,

@@ -5,8 +5,10 @@ import { NButton, NTag } from 'naive-ui';
 import { computed, ref } from 'vue';
 import ActionMenu from '../app/ActionMenu.vue';
 import { shortDay, today } from '../app/day';
+import { useSettings } from '../app/settings';
+import { useSheet } from '../sheet/sheet-store';
 import TicketFinish from './TicketFinish.vue';
-import { becameWords, isOpen, missWords, wantedWords } from './ticket-words';
+import { becameWords, isOpen, missWords, promiseWords, wantedWords } from './ticket-words';
 
 /** One ticket: what is wanted, why, by when, its cautions, and what can be done with it. */
 const props = defineProps<{
@@ -28,6 +30,19 @@ const open = computed(() => isOpen(props.ticket));
 const late = computed(() => open.value && props.ticket.dueOn !== null && props.ticket.dueOn < today());
 /** Of one that is done, what was asked: the club is at it by now. */
 const wanted = computed(() => wantedWords(props.ticket.wanted, open.value ? props.club : undefined));
+const store = useSheet();
+const settings = useSettings();
+/** Of a bend that is done: what it does to the carry, against what it was to do. */
+const promise = computed(() =>
+  open.value || !store.sheet
+    ? ''
+    : promiseWords(
+        props.ticket,
+        props.club,
+        settings.unitFor(store.sheet.player.distanceUnit),
+        store.sheet.player.baseline ?? undefined,
+      ),
+);
 const actions = computed(() => [
   ...(open.value
     ? [
@@ -61,7 +76,10 @@ function finish(takenOn: string, became: BenchValue[]): void {
       <span v-if="eventName" class="quiet">for {{ eventName }}</span>
     </header>
     <p v-if="wanted" class="wanted">{{ club?.name ?? 'a club deleted since' }}: {{ wanted }}</p>
-    <p v-if="!open && ticket.became.length > 0">{{ becameWords(ticket) }}.</p>
+    <p v-if="!open && ticket.became.length > 0">
+      {{ becameWords(ticket) }}<template v-if="promise">; {{ promise }}</template
+      >.
+    </p>
     <p v-if="ticket.why" class="quiet">{{ ticket.why }}</p>
     <p v-if="ticket.misses.length > 0 && open" class="verdict look">
       ◆ Last time: {{ missWords(ticket.misses) }}.

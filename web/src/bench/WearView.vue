@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { ballOn, type ClubView } from '@tasche/contract';
-import { JOB_CAUTIONS, gripWear, grooveWear } from '@tasche/core';
+import { ballOn, roundsAWeek as usualRoundsAWeek, type ClubLifeView, type ClubView } from '@tasche/contract';
+import { JOB_CAUTIONS, gripWear, grooveWear, spinLoss } from '@tasche/core';
 import { NButton, NEmpty, NForm, NFormItem, NTable } from 'naive-ui';
-import { computed, reactive, ref } from 'vue';
+import { computed, reactive, ref, shallowRef, watch } from 'vue';
+import { request } from '../api/request';
 import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import DateField from '../fields/DateField.vue';
@@ -17,13 +18,44 @@ import { usualName } from './ticket-words';
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 
-const roundsAWeek = ref(store.sheet!.player.handicap !== null && store.sheet!.player.handicap <= 0 ? 5 : 1);
+const roundsAWeek = ref(usualRoundsAWeek(store.sheet!.player));
 const wedges = computed(() =>
   store.clubs
     .filter(({ spec, kind }) => kind === 'wedge' && spec.state?.value !== 'retired')
     .map((club) => ({ club, wear: grooveWear(club, today(), roundsAWeek.value) }))
     .toSorted((a, b) => (a.wear?.dueOn ?? '9').localeCompare(b.wear?.dueOn ?? '9')),
 );
+/** Sessions of each dated wedge, once they are here. */
+const sessions = shallowRef<ReadonlyMap<string, ClubLifeView['sessions']>>(new Map());
+const spinProblem = ref('');
+watch(
+  () => wedges.value.flatMap(({ club, wear }) => (wear ? [club.id] : [])).join(' '),
+  async (ids) => {
+    try {
+      const lives = await Promise.all(
+        ids
+          .split(' ')
+          .filter(Boolean)
+          .map((id) => request<ClubLifeView>(`/clubs/${id}/life`)),
+      );
+      sessions.value = new Map(lives.map(({ club, sessions: own }) => [club.id, own]));
+      spinProblem.value = '';
+    } catch (error) {
+      spinProblem.value = (error as Error).message;
+    }
+  },
+  { immediate: true },
+);
+/** What its full shots lost of their spin since the grooves were new; undefined until it was measured twice. */
+function lossOf({ id, spec }: ClubView) {
+  const newOn = spec.grooveDate?.value;
+  const measured = (sessions.value.get(id) ?? []).flatMap(({ day, spin }) =>
+    spin ? [{ day, ...spin }] : [],
+  );
+  return typeof newOn === 'string' ? spinLoss(measured, newOn) : undefined;
+}
+const rows = computed(() => wedges.value.map((row) => ({ ...row, loss: lossOf(row.club) })));
+const rpm = (value: number) => Math.round(value / 10) * 10;
 function renewed(club: ClubView, day: string | number | null): void {
   store.change(
     [
@@ -141,12 +173,13 @@ function addBall(): void {
             <th scope="col">New since</th>
             <th scope="col">Weeks</th>
             <th scope="col">Shots, about</th>
+            <th scope="col">Spin lost, rpm</th>
             <th scope="col" class="left">Due</th>
             <th scope="col" class="no-print"><span class="unseen">Ask for it</span></th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="{ club, wear } in wedges" :key="club.id">
+          <tr v-for="{ club, wear, loss } in rows" :key="club.id">
             <th scope="row">{{ club.name }}</th>
             <td>
               <DateField
@@ -160,6 +193,18 @@ function addBall(): void {
             </td>
             <td>{{ wear ? Math.floor(wear.weeks) : '–' }}</td>
             <td>{{ wear?.shots ?? '–' }}</td>
+            <td>
+              <span v-if="!loss" class="quiet" title="Measured in two sessions since, it is said here"
+                >–</span
+              >
+              <span
+                v-else
+                :class="loss.told ? ['verdict', 'look'] : ''"
+                :title="`${rpm(loss.thenRpm)} on ${shortDay(loss.from)}, ${rpm(loss.nowRpm)} on ${shortDay(loss.to)}`"
+                >{{ loss.told ? '◆ ' : '' }}{{ rpm(loss.lostRpm) }}
+                <span class="quiet small">({{ rpm(loss.lowRpm) }} to {{ rpm(loss.highRpm) }})</span></span
+              >
+            </td>
             <td class="left">
               <span v-if="!wear" class="quiet">nobody dated them</span>
               <span v-else-if="wear.due" class="verdict look">◆ since {{ shortDay(wear.dueOn) }}</span>
@@ -175,9 +220,14 @@ function addBall(): void {
           </tr>
         </tbody>
       </NTable>
+      <p v-if="spinProblem" class="verdict look small" role="alert">
+        ◆ Spin lost is not known: {{ spinProblem }}
+      </p>
       <p class="quiet small note">
         A professional’s most used wedge is renewed after six to ten weeks, others by use: common practice, no
-        source. Counted with as many shots in practice as in rounds. {{ JOB_CAUTIONS.grooves.join(' ') }}
+        source. Counted with as many shots in practice as in rounds. Spin lost is that of full shots between
+        the first session since and the newest, and where it lies 95 times in 100; another ball, a mat or wet
+        grass moves it too. {{ JOB_CAUTIONS.grooves.join(' ') }}
       </p>
     </section>
     <section>

@@ -1,11 +1,16 @@
 import { showQuantity, type ClubView, type TicketView } from '@tasche/contract';
 import {
+  bendOutcome,
+  distanceNumber,
+  ladderClub,
   measuredKey,
   offBy,
   playingLoft,
   quantityOf,
   type BenchJob,
   type BenchValue,
+  type Conditions,
+  type DistanceUnit,
   type Miss,
   type QuantityKey,
 } from '@tasche/core';
@@ -105,6 +110,30 @@ export function becameWords({ wanted, became }: Pick<TicketView, 'wanted' | 'bec
       return `${plainLabel(key)} became ${shown(key, value)}${beside}`;
     })
     .join('; ');
+}
+
+/**
+ * What a bend promised of the carry, and what the loft it came to makes of it: "146 yd to 143 yd as promised". Empty for other jobs,
+ * once the club was hit, and where nobody knew its carry.
+ */
+export function promiseWords(
+  { job, wanted }: Pick<TicketView, 'job' | 'wanted'>,
+  club: ClubView | undefined,
+  unit: DistanceUnit,
+  conditions?: Conditions,
+): string {
+  const asked = wanted.find(({ key }) => key === 'loftSetDeg')?.value;
+  if (job !== 'bend' || !club || typeof asked !== 'number') return '';
+  const outcome = bendOutcome(ladderClub(club), asked, conditions);
+  if (!outcome) return '';
+  const [before, promised, now] = [outcome.beforeM, outcome.promisedM, outcome.nowM].map((metres) =>
+    distanceNumber(metres, unit),
+  );
+  const came =
+    promised === now
+      ? `carry ${before} to ${now} ${unit}, as promised`
+      : `carry ${before} to ${now} ${unit}, where ${promised} was promised`;
+  return `${came}; not hit since, so measure it`;
 }
 
 /** Open first by the day they are due, those without a day after them, then the done ones, the newest first. */

@@ -9,6 +9,7 @@ import {
   isOpen,
   missWords,
   nowOf,
+  promiseWords,
   ticketsInOrder,
   usualName,
   wantedWords,
@@ -80,6 +81,26 @@ describe('the words of a ticket', () => {
     expect(becameWords({ wanted, became })).toBe(
       'loft became 45.25°, 0.25° over; swing weight became D4, as asked; lie became 63.5°',
     );
+  });
+
+  it('say what a done bend does to the carry against what it was to do, until the club is hit', () => {
+    const before = { loftMeasuredDeg: fact(44.25) };
+    const bent = (cameToDeg: number): ClubView => ({
+      ...pw,
+      spec: {
+        ...pw.spec,
+        loftSetDeg: fact(45),
+        loftMeasuredDeg: fact(cameToDeg),
+        'shot.full': { value: { carryM: 114, source: 'stated' }, takenOn: ON, build: before },
+      },
+    });
+    const asked = { job: 'bend' as const, wanted: [{ key: 'loftSetDeg' as const, value: 45 }] };
+    expect(promiseWords(asked, bent(45), 'm')).toMatch(/^carry 114 to 11[123] m, as promised; not hit since/);
+    expect(promiseWords(asked, bent(47), 'm')).toMatch(/^carry 114 to (\d+) m, where 11[123] was promised/);
+    // Hit since, no bend, or no carry known: nothing is said.
+    expect(promiseWords(asked, pw, 'm')).toBe('');
+    expect(promiseWords({ ...asked, job: 'grip' }, bent(45), 'm')).toBe('');
+    expect(promiseWords(asked, undefined, 'm')).toBe('');
   });
 
   it('name every job, and know what it is about', () => {

@@ -56,7 +56,7 @@ describe('a club’s life', () => {
     const entries = clubLife(
       life({
         readings: { rows, total: 5, next: null },
-        sessions: [{ id: 's', name: 'Winter barn', day: '2026-06-01', shots: 12 }],
+        sessions: [{ id: 's', name: 'Winter barn', day: '2026-06-01', shots: 12, spin: null }],
         stints: [
           {
             clubId: '7',
