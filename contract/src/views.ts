@@ -345,6 +345,9 @@ export interface ReviewView {
     summary: string;
     ins: readonly { id: string; name: string }[];
     outs: readonly { id: string; name: string }[];
+    /** The gamer's clubs before it, and after. */
+    before: readonly string[];
+    after: readonly string[];
   }[];
   /**
    * Days on which balls were hit, the newest first, with what was known of each club before: lofts, lengths,

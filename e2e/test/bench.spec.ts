@@ -57,7 +57,10 @@ test('a plan becomes steel: bent, measured, rebuilt, brought to one swing weight
   await ticket.getByLabel('loft became').press('Enter');
   await expect(page.getByRole('article', { name: /^Bend the PW/ })).toHaveCount(0);
   await page.getByRole('button', { name: /done or dropped/ }).click();
-  await expect(page.getByRole('article', { name: /^Bend the PW/ })).toContainText('as asked');
+  const bent = page.getByRole('article', { name: /^Bend the PW/ });
+  await expect(bent).toContainText('as asked');
+  // What it does to the carry is as it was promised, as far as anybody can say before it is hit.
+  await expect(bent).toContainText(/carry \d+ to \d+ yd, as promised; not hit since/);
   await saved(page);
 
   // The ladder has it, and its carry is moved by the model and asked for again.

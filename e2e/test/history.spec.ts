@@ -45,6 +45,8 @@ test('a season is looked back on: what was expected before each session and what
   await expect(swaps.getByRole('row', { name: /Driving iron/ })).toContainText(
     /249 yd where \d+ yd was expected/,
   );
+  // What it was to gain in a usual round, by what is known of its clubs.
+  await expect(swaps.getByRole('row', { name: /Driving iron/ })).toContainText(/a tie|\d\.\d\d/);
   // A shorter time, by its address.
   await page.goto(`${demo.davor}/history/review?days=91`);
   await expect(held.getByRole('status')).toContainText('came within their range');

@@ -267,6 +267,7 @@ describe('the bench', () => {
       checkedOn: null,
       stale: 0,
       unknown: 1,
+      groovesDueOn: [],
     });
     const ticket = details({ clubId: seven, dueOn: '2026-12-01' });
     const asked = await bench.done([
@@ -293,6 +294,7 @@ describe('the bench', () => {
       checkedOn: '2026-02-01',
       stale: 1,
       unknown: 1,
+      groovesDueOn: [],
     });
     const [made] = asked.tickets;
     const done = await bench.done([

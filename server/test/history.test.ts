@@ -188,6 +188,10 @@ describe('a player’s past', () => {
       [['Iron'], ['52']],
     ]);
     expect(swaps[1]).toMatchObject({ who: 'Ines Rau', why: 'firm links' });
+    // Each begins with the bag the one before it left.
+    expect([...swaps[0]!.before].sort()).toEqual([...swaps[1]!.after].sort());
+    for (const { before, after, ins, outs } of swaps)
+      expect(after.length - before.length).toBe(ins.length - outs.length);
     // What was taken back is no swap; and neither is the bag as it was first written down.
     expect((await review('2026-02-01', '2026-03-31')).swaps).toEqual([]);
     const undone = (await bench.undo(swaps[0]!.id).expect(200)).body as ChangeResult;

@@ -79,7 +79,12 @@ async function readSwaps(
     // The bag as it was first written down is no swap.
     if (!change || !before || before.clubIds.length === 0) return [];
     const ids = gamer?.clubIds ?? [];
-    const swap = { ins: named(ids, before.clubIds), outs: named(before.clubIds, ids) };
+    const swap = {
+      ins: named(ids, before.clubIds),
+      outs: named(before.clubIds, ids),
+      before: before.clubIds,
+      after: ids,
+    };
     return swap.ins.length + swap.outs.length === 0 ? [] : [{ ...change, ...swap }];
   });
 }

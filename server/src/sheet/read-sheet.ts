@@ -57,7 +57,10 @@ export function answerOfPlayer({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'sco
 /** Whose a club is, as somebody sees it: that never changes. */
 const owners = new LRUCache<string, string>({ max: 20_000 });
 
-/** Answers with something of a club that only a change of its player's can change. */
+/**
+ * Answers with something of a club that only a change of its player's can change.
+ * @param none what is answered of a club that is not here, where that is no mistake
+ */
 export function answerOfClub({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'scopeOf'>) {
   return async (
     request: Request,
@@ -65,23 +68,27 @@ export function answerOfClub({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'scope
     clubId: string,
     what: string,
     read: (em: EntityManager) => Promise<unknown>,
+    none?: object,
   ): Promise<void> => {
     const sight = await scopeOf(request);
     const key = `${sightKey(sight)} ${clubId}`;
     const playerId = owners.get(key) ?? (await inWorkspace(orm, sight, (em) => ownerOf(em, clubId)));
+    if (playerId === undefined) {
+      if (!none) throw notFound('club');
+      response.json(none);
+      return;
+    }
     owners.set(key, playerId);
     sendKnownText(request, response, await knownOfPlayer(orm, sight, playerId, `${what} ${clubId}`, read));
   };
 }
 
-/** @throws HttpError 404 */
-async function ownerOf(em: EntityManager, clubId: string): Promise<string> {
+async function ownerOf(em: EntityManager, clubId: string): Promise<string | undefined> {
   const [club] = await em.execute<{ playerId: string }[]>(
     'select player_id as "playerId" from club where id = ?',
     [clubId],
   );
-  if (!club) throw notFound('club');
-  return club.playerId;
+  return club?.playerId;
 }
 
 /**

@@ -137,8 +137,14 @@ export function sheetRoutes({ orm, scopeOf }: RouteContext): Router {
   router.get('/clubs/:clubId/readings', async (request, response) => {
     const clubId = idIn(request, 'clubId');
     const { limit, before } = readQuery(request, readingsQuery);
-    await sendOfClub(request, response, clubId, `readings ${limit} ${before ?? ''}`, (em) =>
-      readReadings(em, clubId, limit, dayCursor(before)),
+    // Of a club just typed, which the server has not heard of, there are none yet.
+    await sendOfClub(
+      request,
+      response,
+      clubId,
+      `readings ${limit} ${before ?? ''}`,
+      (em) => readReadings(em, clubId, limit, dayCursor(before)),
+      { rows: [], total: 0, next: null },
     );
   });
 

@@ -48,6 +48,20 @@ const api = {
         .map((out) => [out.id, cost([...bag.filter((one) => one !== out), coming]) - now]),
     );
   },
+
+  /** Strokes a round each bag costs less than the one before it; null where a club of either is not in the locker. */
+  gains(
+    question: UsualQuestion,
+    pairs: readonly { before: readonly string[]; after: readonly string[] }[],
+  ): (number | null)[] | null {
+    const round = roundOf(question.request);
+    if (!round) return null;
+    const cost = usualCostOf(round, question);
+    return pairs.map(({ before, after }) => {
+      const [was, is] = [clubsOfIds(round.clubs, before), clubsOfIds(round.clubs, after)];
+      return was.length < before.length || is.length < after.length ? null : cost(was) - cost(is);
+    });
+  },
 };
 
 export type UsualRoundWorker = typeof api;

@@ -3,6 +3,8 @@ import { NButton, NEmpty, NTable } from 'naive-ui';
 import { MAX_STRIKES_ANSWERED, roundsPlayed } from '@tasche/contract';
 import {
   NORMAL_95,
+  TIE_STROKES,
+  isTie,
   PREDICTION_BASES,
   calibrationOf,
   calibrationWords,
@@ -24,6 +26,8 @@ import { MARKS } from '../ladder/marks';
 import { useSheet } from '../sheet/sheet-store';
 import { BASIS_WORDS, STRIP_DEVIATIONS, placeInStrip, sinceWords } from './review';
 import { useReview } from './use-review';
+import { gamerQuestion } from '../bag/gamer-question';
+import { useSwapGains } from './use-swap-gains';
 
 /**
  * A season looked back on: which carries came as they were expected, which swaps were made, and what is known
@@ -53,6 +57,15 @@ const { review, predictions, share, problem, hasMoreShots, stop, load } = useRev
 );
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
+const gains = useSwapGains(
+  computed(() => review.value?.swaps ?? []),
+  () => gamerQuestion(store, unit.value, true),
+);
+/** "0.11", "a tie", "−0.05"; a dash while it is worked out, and where it cannot be. */
+function gainWords(strokes: number | null | undefined): string {
+  if (strokes == null) return '–';
+  return isTie(strokes) ? 'a tie' : `${strokes < 0 ? '−' : ''}${Math.abs(strokes).toFixed(2)}`;
+}
 const n = (metres: number, decimals = 0) => distanceNumber(metres, unit.value, decimals);
 const verdict = computed(() =>
   predictions.value.length > 0 ? calibrationWords(calibrationOf(predictions.value)) : null,
@@ -197,6 +210,7 @@ const signed = (metres: number) => `${metres > 0 ? '+' : ''}${n(metres, 1)}`;
             <th>In</th>
             <th>Out</th>
             <th>What for</th>
+            <th class="n">To gain</th>
             <th>Since</th>
           </tr>
         </thead>
@@ -206,6 +220,7 @@ const signed = (metres: number) => `${metres > 0 ? '+' : ''}${n(metres, 1)}`;
             <td>{{ swap.ins.map(({ name }) => name).join(', ') || '–' }}</td>
             <td>{{ swap.outs.map(({ name }) => name).join(', ') || '–' }}</td>
             <td class="small">{{ swap.why || swap.summary }}</td>
+            <td class="n">{{ gainWords(gains.get(swap.id)) }}</td>
             <td class="small">
               <span v-for="{ id, name } in swap.ins" :key="id" class="since">
                 {{ name }}:
@@ -216,8 +231,10 @@ const signed = (metres: number) => `${metres > 0 ? '+' : ''}${n(metres, 1)}`;
         </tbody>
       </NTable>
       <p v-if="review.swaps.length" class="quiet small foot">
-        What a swap gained in strokes cannot be read off a few rounds: a round’s luck is larger. What can be
-        seen is whether the club did what was expected of it, and whether it was hit.
+        To gain: strokes of a usual round, the bag before against the bag after, by what is known of their
+        clubs now; under {{ TIE_STROKES }} is a tie. What a swap did gain cannot be read off a few rounds: a
+        round’s luck is larger. What can be seen is whether the club did what was expected of it, and whether
+        it was hit.
       </p>
     </section>
   </div>

@@ -1,10 +1,8 @@
 <script setup lang="ts">
-import { baselineOf } from '@tasche/contract';
-import { DEFAULT_GAP_SETTINGS } from '@tasche/core';
 import { computed } from 'vue';
 import { gainWords } from '../bag/gain-words';
+import { gamerQuestion } from '../bag/gamer-question';
 import { useUsualRound } from '../bag/use-usual-round';
-import type { UsualQuestion } from '../bag/usual-round-worker';
 import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
 
@@ -13,29 +11,9 @@ defineProps<{ playerId: string }>();
 const store = useSheet();
 const settings = useSettings();
 
-const question = computed<UsualQuestion | null>(() => {
-  const gamer = store.gamer;
-  if (!gamer || store.readOnly) return null;
-  const { player } = store.sheet!;
-  const others = store.clubs
-    .filter(({ id, spec }) => !gamer.clubIds.includes(id) && spec.state?.value !== 'retired')
-    .map(({ id }) => id);
-  return {
-    request: {
-      clubs: [...gamer.clubIds, ...others].flatMap((id) => store.ladderClubs.get(id) ?? []),
-      from: baselineOf(player),
-      ...(player.handicap !== null && { handicap: player.handicap }),
-    },
-    bagIds: gamer.clubIds,
-    options: {
-      school: gamer.strategy,
-      settings: player.gapSettings,
-      unit: settings.unitFor(player.distanceUnit),
-    },
-    limit: player.gapSettings.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit,
-    ...(player.preferences && { preferences: player.preferences }),
-  };
-});
+const question = computed(() =>
+  store.readOnly ? null : gamerQuestion(store, settings.unitFor(store.sheet!.player.distanceUnit)),
+);
 const { remedies } = useUsualRound(question);
 </script>
 
