@@ -123,6 +123,8 @@ test('whether swapping is worth it is worked out over the planned rounds, with h
   );
   await expect(worth.getByRole('status').first()).toContainText('over 4 rounds');
   await expect(worth.getByRole('row', { name: /^Driver/ })).toContainText('of 4');
+  // Which set travels where: what the best bag of a round is against the gamer.
+  await expect(worth.getByRole('row', { name: /^Hochfirn Open, Round 1/ })).toContainText(/ in\b|the gamer/);
   // What is wished for is weighed beside what is owned, and in no bag of it.
   await expect(
     worth.getByRole('row', { name: /^A 48 wedge wished for, 140; in the best bag/ }),

@@ -124,6 +124,26 @@ const differs = (ids: readonly string[]) => {
           No other single bag saves more than {{ result.fixed.short.toFixed(1) }} beyond it.</template
         >
       </p>
+      <NTable size="small" :bordered="false" :bottom-bordered="false" class="clubs">
+        <thead>
+          <tr>
+            <th scope="col">Which set travels where</th>
+            <th scope="col" class="n">Saved a round</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="round in result.rounds" :key="round.id">
+            <th scope="row">
+              {{ round.name
+              }}<template v-if="round.times > 1">
+                and {{ counted(round.times - 1, 'round') }} like it</template
+              ><br />
+              <span class="quiet small">{{ differs(round.bestIds) }}</span>
+            </th>
+            <td class="n">{{ round.saves.toFixed(2) }}</td>
+          </tr>
+        </tbody>
+      </NTable>
       <NTable
         v-if="result.bags.length + result.wishes.length > 0"
         size="small"
