@@ -9,6 +9,9 @@ export const teeTimeSchema = yup
   .strict()
   .matches(CLOCK, { message: '${path} must be a time like 08:40', excludeEmptyString: false });
 
+/** By so much clocks go back, wherever they do. */
+const CLOCKS_GO_BACK_MINUTES = [60, 30];
+
 /** When a round begins, on the clocks of where it is played. */
 export interface TeeTime {
   /** "08:40". */
@@ -19,15 +22,20 @@ export interface TeeTime {
 
 /**
  * The moment a round begins. A time that clocks leave out when they go forward is an hour later, as clocks then show it; one
- * they show twice is the first.
+ * they show twice is the first (RFC 5545, 3.3.5).
  * @param day YYYY-MM-DD where it is played
  * @param minutesOn so much later
  */
 export function teeMoment(day: string, time: string, zone: string, minutesOn = 0): Date {
   const [year, month, date] = day.split('-').map(Number) as [number, number, number];
   const [hour, minute] = time.split(':').map(Number) as [number, number];
-  const start = new TZDate(year, month - 1, date, hour, minute, zone);
-  return TZDate.tz(zone, start.getTime() + minutesOn * 60_000);
+  const found = new TZDate(year, month - 1, date, hour, minute, zone).getTime();
+  const start =
+    CLOCKS_GO_BACK_MINUTES.map((minutes) => found - minutes * 60_000).find((moment) => {
+      const earlier = new Date(moment);
+      return clockIn(zone, earlier) === time && dayIn(zone, earlier) === day;
+    }) ?? found;
+  return TZDate.tz(zone, start + minutesOn * 60_000);
 }
 
 /** The day it is in a time zone, YYYY-MM-DD. */

@@ -8,7 +8,13 @@ describe('when a round begins', () => {
     expect(teeMoment('2026-03-28', '08:40', 'Europe/Oslo').getTime()).toBe(Date.UTC(2026, 2, 28, 7, 40));
     expect(teeMoment('2026-03-29', '08:40', 'Europe/Oslo').getTime()).toBe(Date.UTC(2026, 2, 29, 6, 40));
     expect(teeMoment('2026-10-25', '08:40', 'Europe/Oslo').getTime()).toBe(Date.UTC(2026, 9, 25, 7, 40));
+    // Shown twice when clocks go back, it is the first; wherever that is.
+    const utc = (day: string, time: string, zone: string) => teeMoment(day, time, zone).getTime();
+    expect(utc('2026-10-25', '02:30', 'Europe/Oslo')).toBe(Date.UTC(2026, 9, 25, 0, 30));
+    expect(utc('2026-11-01', '01:30', 'America/New_York')).toBe(Date.UTC(2026, 10, 1, 5, 30));
+    expect(utc('2026-04-05', '01:45', 'Australia/Lord_Howe')).toBe(Date.UTC(2026, 3, 4, 14, 45));
     // A time clocks leave out is an hour later.
+    expect(clockIn('America/New_York', teeMoment('2026-03-08', '02:30', 'America/New_York'))).toBe('03:30');
     expect(clockIn('Europe/Oslo', teeMoment('2026-03-29', '02:30', 'Europe/Oslo'))).toBe('03:30');
   });
   it('ends on its own clocks too', () => {
