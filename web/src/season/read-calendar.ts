@@ -97,7 +97,8 @@ function dayOf(property: ICAL.Property): string | undefined {
 
 function clockOf(property: ICAL.Property): string | null {
   const time = timeOf(property);
-  if (!time || time.isDate) return null;
+  // An hour in UTC is on no clock of where it is played.
+  if (!time || time.isDate || time.zone === ICAL.Timezone.utcTimezone) return null;
   return `${String(time.hour).padStart(2, '0')}:${String(time.minute).padStart(2, '0')}`;
 }
 

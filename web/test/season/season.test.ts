@@ -60,6 +60,12 @@ describe('a calendar file', () => {
       time: '23:00',
       problem: null,
     });
+    // Nobody's clocks: of UTC only the day is taken.
+    expect(one('SUMMARY:Zulu', 'DTSTART:20270403T064000Z')).toMatchObject({
+      from: '2027-04-03',
+      zone: null,
+      time: null,
+    });
     expect(one('SUMMARY:Day', 'DTSTART;VALUE=DATE:20270403')).toMatchObject({ zone: null, time: null });
     expect(
       one(
