@@ -114,26 +114,28 @@ export function becameWords({ wanted, became }: Pick<TicketView, 'wanted' | 'bec
 
 /**
  * What a bend promised of the carry, and what the loft it came to makes of it: "146 yd to 143 yd as promised". Empty for other jobs,
- * once the club was hit, and where nobody knew its carry.
+ * once the club was hit or bent again, and where nobody knew its carry.
  */
 export function promiseWords(
-  { job, wanted }: Pick<TicketView, 'job' | 'wanted'>,
+  { job, wanted, became }: Pick<TicketView, 'job' | 'wanted' | 'became'>,
   club: ClubView | undefined,
   unit: DistanceUnit,
   conditions?: Conditions,
 ): string {
   const asked = wanted.find(({ key }) => key === 'loftSetDeg')?.value;
-  if (job !== 'bend' || !club || typeof asked !== 'number') return '';
+  const came = became.find(({ key }) => key === 'loftMeasuredDeg')?.value;
+  // Bent again since, the club is not what this ticket made of it.
+  if (job !== 'bend' || !club || typeof asked !== 'number' || came !== playingLoft(club.spec)?.deg) return '';
   const outcome = bendOutcome(ladderClub(club), asked, conditions);
   if (!outcome) return '';
   const [before, promised, now] = [outcome.beforeM, outcome.promisedM, outcome.nowM].map((metres) =>
     distanceNumber(metres, unit),
   );
-  const came =
+  const carry =
     promised === now
       ? `carry ${before} to ${now} ${unit}, as promised`
       : `carry ${before} to ${now} ${unit}, where ${promised} was promised`;
-  return `${came}; not hit since, so measure it`;
+  return `${carry}; not hit since, so measure it`;
 }
 
 /** Open first by the day they are due, those without a day after them, then the done ones, the newest first. */

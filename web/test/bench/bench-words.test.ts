@@ -1,5 +1,5 @@
 import type { ClubView, TicketView } from '@tasche/contract';
-import { BENCH_JOBS, type Remedy } from '@tasche/core';
+import { BENCH_JOBS, type BenchJob, type Remedy } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
 import { addTickets, bendTicket, readyTickets } from '../../src/bench/new-tickets';
 import { loftTrial, remedyTrial, wishOfRemedy } from '../../src/bag/remedy-trial';
@@ -94,13 +94,23 @@ describe('the words of a ticket', () => {
         'shot.full': { value: { carryM: 114, source: 'stated' }, takenOn: ON, build: before },
       },
     });
-    const asked = { job: 'bend' as const, wanted: [{ key: 'loftSetDeg' as const, value: 45 }] };
-    expect(promiseWords(asked, bent(45), 'm')).toMatch(/^carry 114 to 11[123] m, as promised; not hit since/);
-    expect(promiseWords(asked, bent(47), 'm')).toMatch(/^carry 114 to (\d+) m, where 11[123] was promised/);
+    const asked = (cameToDeg: number, job: BenchJob = 'bend') => ({
+      job,
+      wanted: [{ key: 'loftSetDeg' as const, value: 45 }],
+      became: [{ key: 'loftMeasuredDeg' as const, value: cameToDeg }],
+    });
+    expect(promiseWords(asked(45), bent(45), 'm')).toMatch(
+      /^carry 114 to 11[123] m, as promised; not hit since/,
+    );
+    expect(promiseWords(asked(47), bent(47), 'm')).toMatch(
+      /^carry 114 to (\d+) m, where 11[123] was promised/,
+    );
     // Hit since, no bend, or no carry known: nothing is said.
-    expect(promiseWords(asked, pw, 'm')).toBe('');
-    expect(promiseWords({ ...asked, job: 'grip' }, bent(45), 'm')).toBe('');
-    expect(promiseWords(asked, undefined, 'm')).toBe('');
+    expect(promiseWords(asked(45), pw, 'm')).toBe('');
+    expect(promiseWords(asked(45, 'grip'), bent(45), 'm')).toBe('');
+    expect(promiseWords(asked(45), undefined, 'm')).toBe('');
+    // Bent again since, by another ticket.
+    expect(promiseWords(asked(45), bent(47), 'm')).toBe('');
   });
 
   it('name every job, and know what it is about', () => {
