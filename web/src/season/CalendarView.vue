@@ -27,6 +27,7 @@ import { firstDayOfWeek } from './week-start';
 const WEEKS = 5;
 const DAYS = WEEKS * 7;
 const PAGE = 50;
+const MAX_PAGE = 200;
 const LEGEND = Object.keys(ENTRY_WORDS).filter((kind) => kind !== 'round') as SeasonEntryKind[];
 const route = useRoute();
 const router = useRouter();
@@ -52,9 +53,11 @@ const problem = ref('');
 let lastRequestId = 0;
 async function load(after: string | null = null): Promise<void> {
   const requestId = ++lastRequestId;
+  // As many as are shown: a list that is read anew does not shrink under the reader.
+  const limit = after ? PAGE : Math.min(MAX_PAGE, Math.max(PAGE, rows.value?.length ?? 0));
   try {
     const page = await request<CalendarPage>(
-      `/calendar?from=${from.value}&to=${to.value}&today=${today()}&limit=${PAGE}${after ? `&after=${encodeURIComponent(after)}` : ''}`,
+      `/calendar?from=${from.value}&to=${to.value}&today=${today()}&limit=${limit}${after ? `&after=${encodeURIComponent(after)}` : ''}`,
     );
     if (requestId !== lastRequestId) return;
     rows.value = after ? [...(rows.value ?? []), ...page.rows] : page.rows;
