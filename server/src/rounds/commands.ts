@@ -47,7 +47,7 @@ export const roundPlayedCommands: Handlers<RoundCommand> = {
 
 async function standing(recorder: ChangeRecorder, id: string): Promise<RoundPlayed> {
   const round = await recorder.load('roundPlayed', id);
-  if (!round || round.removedAt) throw notFound('roundPlayed');
+  if (!round || round.removedAt) throw notFound('round');
   return round;
 }
 
