@@ -1,5 +1,5 @@
 import type { FormInst, FormItemRule } from 'naive-ui';
-import { useTemplateRef } from 'vue';
+import { nextTick, useTemplateRef, type ComponentPublicInstance } from 'vue';
 import { ValidationError, type Schema } from 'yup';
 
 interface FieldRule<Draft> {
@@ -14,7 +14,7 @@ interface FieldRule<Draft> {
 interface Form {
   /** For `rules` of the NForm, by the `path` of its items. */
   rules: Record<string, FormItemRule>;
-  /** Calls `save` when every field may stand; else shows what is wrong at each. */
+  /** Calls `save` when every field may stand; else shows what is wrong at each, or goes to the one that could not be read. */
   submit: (save: () => void) => Promise<void>;
 }
 
@@ -38,7 +38,7 @@ export function useForm<Draft extends object>(
   draft: Draft,
   fields: { [Key in keyof Draft & string]?: FieldRule<Draft> },
 ): Form {
-  const form = useTemplateRef<FormInst>('form');
+  const form = useTemplateRef<FormInst & ComponentPublicInstance>('form');
   const rules = Object.fromEntries(
     (Object.entries(fields) as [keyof Draft & string, FieldRule<Draft>][]).map(([key, field]) => [
       key,
@@ -57,7 +57,12 @@ export function useForm<Draft extends object>(
     } catch {
       return;
     }
-    save();
+    // A field may hold text that is no day, time or zone: its draft is the value before it, which nobody means.
+    await nextTick();
+    const root = form.value?.$el as HTMLElement | undefined;
+    const unread = root?.querySelector<HTMLElement>('[aria-invalid="true"]');
+    if (unread) unread.focus();
+    else save();
   }
   return { rules, submit };
 }
