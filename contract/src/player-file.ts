@@ -32,7 +32,7 @@ import { aimSchema, basketSchema, sessionDetails, shotKindSchema, strikeParts } 
 import { keptConditionsSchema } from './setting-schemas.js';
 import { benchValuesSchema, ticketDetails, ticketStateSchema } from './ticket-schemas.js';
 import { roundPlayedDetails } from './round-played-schemas.js';
-import { wishDetails } from './wish-schemas.js';
+import { newerWishFields, wishDetails } from './wish-schemas.js';
 
 /**
  * A player with everything, as a file: a line of JSON for each row (JSON Lines), the first of which says what
@@ -156,6 +156,8 @@ const OWNED = {
     price: wishDetails.price,
     club: wishDetails.club.default(undefined),
     clubId: idSchema,
+    expected: newerWishFields.expected,
+    boughtOn: dateSchema,
     notes: wishDetails.notes.defined(),
   },
   roundPlayed: {

@@ -1,6 +1,15 @@
-import type { ClubKind } from '@tasche/core';
+import { SHOT_KINDS, type ClubKind, type ExpectedShot } from '@tasche/core';
 import * as yup from 'yup';
-import { clubKindSchema, finite, idSchema, nameSchema, shape, textSchema } from './schemas.js';
+import {
+  clubKindSchema,
+  dateSchema,
+  finite,
+  idSchema,
+  nameSchema,
+  required,
+  shape,
+  textSchema,
+} from './schemas.js';
 
 export const WISH_PURPOSES = ['buy', 'fit', 'learn', 'repair'] as const;
 export type WishPurpose = (typeof WISH_PURPOSES)[number];
@@ -25,6 +34,10 @@ export interface WishDetails {
   club: WishedClub | null;
   /** The club of the locker it is about, where it is about one. */
   clubId: string | null;
+  /** The shot a fitting or practice is to bring, with that club. */
+  expected: ExpectedShot | null;
+  /** The day it was bought, YYYY-MM-DD. */
+  boughtOn: string | null;
   notes: string;
 }
 
@@ -52,5 +65,22 @@ export const wishDetails = {
     carryM: finite(1, 411, 'm'),
   }).nullable(),
   clubId: idSchema.nullable(),
+  expected: shape({
+    shot: required(
+      yup
+        .string()
+        .strict()
+        .oneOf(SHOT_KINDS, `\${path} must be one of: ${SHOT_KINDS.join(', ')}`),
+    ),
+    carryM: finite(1, 411, 'm'),
+    scatterShare: finite(0.3, 1),
+  }).nullable(),
+  boughtOn: dateSchema.nullable(),
   notes: textSchema(500),
+};
+
+/** What a page of an earlier version does not send. */
+export const newerWishFields = {
+  expected: wishDetails.expected.default(undefined).optional(),
+  boughtOn: wishDetails.boughtOn.optional(),
 };

@@ -240,7 +240,7 @@ const views: { sheet: SheetView; schedule: ScheduleView; sessions: SessionsView 
         doneOn: null,
       },
     ],
-    wishes: [{ ...kept, ...wish, id: WISH, playerId: PLAYER }],
+    wishes: [{ ...kept, ...wish, expected: null, boughtOn: null, id: WISH, playerId: PLAYER }],
     roundsPlayed: [{ ...kept, ...roundPlayed, id: PLAYED, playerId: PLAYER }],
     asOf: null,
     lastChange: null,

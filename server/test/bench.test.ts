@@ -180,6 +180,8 @@ describe('the bench', () => {
       price: null,
       club: { kind: 'wedge', loftDeg: 48 },
       clubId: null,
+      expected: null,
+      boughtOn: null,
       notes: '',
     };
     const id = newId();
@@ -190,8 +192,23 @@ describe('the bench', () => {
     expect((await sheet()).wishes).toMatchObject([{ name: 'A 48', price: 140, state: 'ordered' }]);
     await bench.undo(edited.change.id).expect(200);
     expect((await sheet()).wishes).toMatchObject([{ price: null, state: 'wished' }]);
-    await bench.done([{ do: 'removeWish', wishId: id, version: 3 }]);
+    const fitted = {
+      expected: { shot: 'full', carryM: 190, scatterShare: 0.9 },
+      boughtOn: '2026-11-01',
+    } as const;
+    await bench.done([{ do: 'editWish', wishId: id, version: 3, set: { purpose: 'fit', ...fitted } }]);
+    expect((await sheet()).wishes).toMatchObject([fitted]);
+    await bench
+      .change([
+        { do: 'editWish', wishId: id, version: 4, set: { expected: { shot: 'full', scatterShare: 4 } } },
+      ])
+      .expect(400);
+    await bench.done([{ do: 'removeWish', wishId: id, version: 4 }]);
     expect((await sheet()).wishes).toEqual([]);
+    // A page of the version before knows of neither.
+    const { expected: _expected, boughtOn: _boughtOn, ...older } = wish;
+    await bench.done([{ do: 'addWish', wish: { id: newId(), playerId, ...older } }]);
+    expect((await sheet()).wishes).toMatchObject([{ expected: null, boughtOn: null }]);
     await bench.change([{ do: 'addWish', wish: { id: newId(), playerId, ...wish, price: -4 } }]).expect(400);
   });
 

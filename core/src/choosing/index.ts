@@ -21,7 +21,7 @@ export {
   chooseBag,
 } from './choose-bag.js';
 export { choose, chooseIfAny } from './choose.js';
-export { CHOOSING_BOUNDS, costOf, type ChoosingModel } from './choosing-model.js';
+export { CHOOSING_BOUNDS, costOf, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
 export { reasonSentence, leftOutSentence } from './choosing-words.js';
 export { demandRows, troubleFrom } from './demand-rows.js';
 export { type HowSure, drawnClub, howSure, howSureSentence } from './how-sure.js';

@@ -156,6 +156,8 @@ export interface UsualRoundRequest {
   in?: PlayingConditions;
   bounce?: BounceStrategy;
   handicap?: number;
+  /** The clubs have all their carries: none is to be modelled. */
+  complete?: boolean;
   /** Shots somebody wrote down: they take the place of the approaches and par threes a usual round asks. */
   typed?: readonly ShotDemand[];
 }
@@ -172,8 +174,9 @@ export function usualRoundChoosing({
   bounce = 'match',
   handicap = skillOf(known).handicap,
   typed = [],
+  complete = false,
 }: UsualRoundRequest): CostedRound | undefined {
-  const clubs = withModelledCarries(known, from.conditions);
+  const clubs = complete ? known : withModelledCarries(known, from.conditions);
   const reachM = reachOf(clubs, from);
   if (reachM === undefined || !clubs.some(({ shots }) => shots.full)) return undefined;
   const { windMps, windFromDeg } = there.conditions;

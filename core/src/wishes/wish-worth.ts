@@ -1,16 +1,37 @@
-import { TIE_STROKES, chooseWithin, type ChoosingModel } from '../choosing/index.js';
+import {
+  TIE_STROKES,
+  chooseWithin,
+  withModelledCarries,
+  type ChoosingModel,
+  type ChoosingRule,
+} from '../choosing/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 import { choosingOfRound, usualPreferences, usualRoundChoosing } from '../rounds/index.js';
 import type { BagQuestion, UsualRoundRequest } from '../rounds/index.js';
+import { skillOf } from '../skill/index.js';
 import type { LadderClub } from '../spec/index.js';
+import { withExpectedShot, type ExpectedShot } from './expected-shot.js';
 
-/** A club that is not owned yet, or one that is and is broken: what having it is worth. */
-export interface WishedItem {
+/** Something to have: a club that is not owned yet, or is broken; or what a fitting or practice would make of an owned one. */
+export type WishedItem = {
   id: string;
-  /** The club as the ladder knows it; its carry is modelled where it has none. */
-  club: LadderClub;
   /** What it costs; null where nobody knows, and then no money buys it. */
   price: number | null;
+} & (
+  | {
+      /** The club as the ladder knows it; its carry is modelled where it has none. */
+      club: LadderClub;
+    }
+  | { clubId: string; expected: ExpectedShot }
+);
+
+/** A wish as one more club to choose from, under the club's id or the wish's. */
+interface WishedState {
+  id: string;
+  price: number | null;
+  club: LadderClub;
+  /** The owned club it is another state of: one of the two is carried, never both. */
+  replaces?: string;
 }
 
 /** What one wish gains by itself, and the bag it would be in. */
@@ -63,11 +84,19 @@ const SAME = 1e-6;
  * @returns undefined where no carry and no loft tells how far the player hits it
  * @throws InvalidInputError for more than 60 clubs together
  */
-export function wishWorths({ request, question, wishes, money }: WishRequest): WishAnswer | undefined {
-  const clubs = [...request.clubs, ...wishes.map(({ club }) => club)];
-  if (clubs.length > MAX_CLUBS)
-    throw new InvalidInputError('clubs', `must be at most ${MAX_CLUBS} with the wishes, not ${clubs.length}`);
-  const round = usualRoundChoosing({ ...request, clubs });
+export function wishWorths({ request, question, wishes: items, money }: WishRequest): WishAnswer | undefined {
+  const count = request.clubs.length + items.length;
+  if (count > MAX_CLUBS)
+    throw new InvalidInputError('clubs', `must be at most ${MAX_CLUBS} with the wishes, not ${count}`);
+  // Modelled before the changed ones join them: a club is lent no shot by what practice would make of it.
+  const known = withModelledCarries(
+    [...request.clubs, ...items.flatMap((item) => ('club' in item ? [item.club] : []))],
+    request.from.conditions,
+  );
+  const { handicap = skillOf(known).handicap } = request;
+  const wishes = items.flatMap((item) => stateOf(item, known, handicap) ?? []);
+  const clubs = [...known, ...wishes.flatMap(({ replaces, club }) => (replaces ? [club] : []))];
+  const round = usualRoundChoosing({ ...request, clubs, handicap, complete: true });
   if (!round) return undefined;
   const preferences = usualPreferences(question);
   const { model, order } = choosingOfRound(round, {
@@ -75,24 +104,24 @@ export function wishWorths({ request, question, wishes, money }: WishRequest): W
     wishes: { ...preferences.wishes, changeStrokes: 0, mostChanges: null },
   });
   const wishAt = (c: number) => wishes.find(({ club }) => club.id === order[c]!.id);
+  const asked = { ...model, rules: rulesWithVersions(model.rules, wishes, order) };
+  const solve = (moneyOf: readonly number[], sum: number) => solveFor(asked, moneyOf, sum);
   const priceAt = order.map((_club, c) => {
     const wish = wishAt(c);
     return wish ? (wish.price ?? Infinity) : 0;
   });
   const idsOf = (chosen: readonly number[]) => chosen.map((c) => order[c]!.id);
   const owned = solve(
-    model,
     order.map((_club, c) => (wishAt(c) ? Infinity : 0)),
     0,
   );
   if (!owned) return undefined;
   const ownedIds = idsOf(owned.chosen);
 
-  const worth = wishes.map(({ id, club }): WishWorth => {
+  const worth = wishes.map(({ id, club, replaces }): WishWorth => {
     // This one for nothing, the others for no money.
     const found =
       solve(
-        model,
         order.map((one, c) => (one.id === club.id ? 0 : priceAt[c]! > 0 || wishAt(c) ? Infinity : 0)),
         0,
       ) ?? owned;
@@ -101,25 +130,36 @@ export function wishWorths({ request, question, wishes, money }: WishRequest): W
       id,
       gain: Math.max(0, owned.cost - found.cost),
       bag,
-      out: ownedIds.filter((one) => !bag.includes(one)),
+      out: ownedIds.filter((one) => !bag.includes(one) && one !== replaces),
     };
   });
-  const useOf = (sum: number): BestUse => {
-    const found = solve(model, priceAt, sum) ?? { ...owned, money: 0 };
-    return {
-      money: sum,
-      buys: found.chosen.flatMap((c) => wishAt(c)?.id ?? []),
-      spent: found.money,
-      gain: Math.max(0, owned.cost - found.cost),
-      bag: idsOf(found.chosen),
-    };
-  };
+  const useOfChoice = (
+    sum: number,
+    found: { chosen: readonly number[]; money: number; cost: number },
+  ): BestUse => ({
+    money: sum,
+    buys: found.chosen.flatMap((c) => wishAt(c)?.id ?? []),
+    spent: found.money,
+    gain: Math.max(0, owned.cost - found.cost),
+    bag: idsOf(found.chosen),
+  });
+  const useOf = (sum: number) => useOfChoice(sum, solve(priceAt, sum) ?? { ...owned, money: 0 });
   const best = useOf(money);
   const ladder = ladderOf();
   const enough = best.gain - TIE_STROKES;
-  const advised =
-    enough <= 0 ? useOf(0) : (ladder.find(({ spent, gain }) => spent <= money && gain >= enough) ?? best);
+  const advised = withoutTrifles(
+    enough <= 0 ? useOf(0) : (ladder.find(({ spent, gain }) => spent <= money && gain >= enough) ?? best),
+  );
   return { worth, best, advised, ladder };
+
+  /** What costs no money costs practice: it is left out where nobody could tell the difference. */
+  function withoutTrifles(use: BestUse): BestUse {
+    const found = solve(
+      priceAt.map((price, c) => (wishAt(c) && price === 0 ? Infinity : price)),
+      use.spent,
+    );
+    return found && owned!.cost - found.cost >= use.gain - TIE_STROKES ? useOfChoice(use.spent, found) : use;
+  }
 
   /** From all the money there could be down to none: each best use is bought for less by nothing, so the next lies below what it spent. */
   function ladderOf(): BestUse[] {
@@ -134,7 +174,47 @@ export function wishWorths({ request, question, wishes, money }: WishRequest): W
   }
 }
 
-function solve(model: ChoosingModel, moneyOf: readonly number[], money: number) {
+function stateOf(item: WishedItem, known: readonly LadderClub[], handicap: number): WishedState | undefined {
+  const { id, price } = item;
+  if ('club' in item) return { id, price, club: item.club };
+  const today = known.find((club) => club.id === item.clubId);
+  const club = today && withExpectedShot(today, item.expected, handicap);
+  return club && { id, price, club: { ...club, id }, replaces: today.id };
+}
+
+/** Rules about a club hold for what a fitting or practice would make of it too; and of them all one at most is carried. */
+function rulesWithVersions(
+  rules: readonly ChoosingRule[],
+  wishes: readonly WishedState[],
+  order: readonly { id: string }[],
+): readonly ChoosingRule[] {
+  const placesOf = (id: string) => order.flatMap((club, c) => (club.id === id ? [c] : []));
+  const versions = [...new Set(wishes.flatMap(({ replaces }) => replaces ?? []))].map((id) => ({
+    today: placesOf(id),
+    changed: wishes.flatMap(({ replaces, club }) => (replaces === id ? placesOf(club.id) : [])),
+  }));
+  return [
+    ...rules.map((rule) => ({
+      ...rule,
+      members: [
+        ...new Set([
+          ...rule.members,
+          ...versions.flatMap(({ today, changed }) =>
+            today.some((c) => rule.members.includes(c)) ? changed : [],
+          ),
+        ]),
+      ],
+    })),
+    ...versions.map(({ today, changed }) => ({
+      name: 'one state of a club',
+      members: [...today, ...changed],
+      least: 0,
+      most: 1,
+    })),
+  ];
+}
+
+function solveFor(model: ChoosingModel, moneyOf: readonly number[], money: number) {
   const out = moneyOf.flatMap((price, c) => (price === Infinity ? [c] : []));
   const rules =
     out.length === 0

@@ -1,10 +1,15 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   BASELINE,
   InvalidInputError,
   MEDIUM_FAIRWAY,
+  scatterOf,
   spinCost,
+  wholeAlongM,
   wishWorths,
+  withExpectedShot,
+  type ExpectedShot,
   type LadderClub,
 } from '../../src/index.js';
 import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
@@ -81,6 +86,89 @@ describe('what a wish is worth', () => {
         money: 0,
       }),
     ).toBeUndefined();
+  });
+});
+
+describe('what a fitting or practice would make of a club', () => {
+  const driver = club('Driver', 'driver', 10, 250);
+  const change = (clubId: string, expected: ExpectedShot, price: number | null = 100) => ({
+    id: `wish ${clubId}`,
+    price,
+    clubId,
+    expected,
+  });
+
+  it('is the carry and the scatter that are expected, the run as it was', () => {
+    const today = { ...driver, shots: { full: { ...driver.shots.full!, totalM: yards(275) } } };
+    const usual = scatterOf('driver', 10, today.shots.full, 10);
+    const { full } = withExpectedShot(
+      today,
+      { shot: 'full', carryM: yards(256), scatterShare: 0.8 },
+      10,
+    )!.shots;
+    expect(full).toMatchObject({ carryM: yards(256), source: 'stated' });
+    expect(full!.totalM! - full!.carryM).toBeCloseTo(yards(25), 9);
+    const after = scatterOf('driver', 10, full!, 10);
+    // As many strikes are mis-hits as ever: all of it together is what shrinks.
+    expect(wholeAlongM(after)).toBeCloseTo(wholeAlongM(usual) * 0.8 * (256 / 250), 1);
+    expect(after.acrossM).toBeCloseTo(usual.acrossM * 0.8 * (256 / 250), 1);
+  });
+
+  it('is a shot more, of its usual share where nobody says what it carries; nothing for a putter or no carry', () => {
+    const wedge = club('60', 'wedge', 60, 85);
+    const { shots } = withExpectedShot(wedge, { shot: 'half' }, 10)!;
+    expect(shots.half!.carryM).toBeCloseTo(yards(85) * 0.65, 1);
+    expect(shots.full).toEqual(wedge.shots.full);
+    expect(withExpectedShot(club('P', 'putter', 3, undefined), { shot: 'full' }, 10)).toBeUndefined();
+    expect(withExpectedShot({ ...wedge, shots: {} }, { shot: 'half' }, 10)).toBeUndefined();
+  });
+
+  it('is weighed instead of the club, whose rules hold for it: never both in one bag', () => {
+    const [longest] = bag;
+    const question = {
+      bagIds: bag.map(({ id }) => id),
+      options: {},
+      limit: 14,
+      preferences: { always: [longest!.id] },
+    };
+    const { worth, best } = wishWorths({
+      request: { clubs: bag, from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY } },
+      question,
+      wishes: [change(longest!.id, { shot: 'full', scatterShare: 0.7 })],
+      money: 100,
+    })!;
+    expect(worth[0]!.gain).toBeGreaterThan(0.02);
+    expect(worth[0]!.bag).toContain(`wish ${longest!.id}`);
+    expect(worth[0]!.bag).not.toContain(longest!.id);
+    expect(worth[0]!.out).toEqual([]);
+    expect(best).toMatchObject({ buys: [`wish ${longest!.id}`], spent: 100 });
+  });
+
+  it('lends no shot to the club as it is today: a shot to learn is worth something', () => {
+    const iron = bag.find(({ name }) => name === '5 iron')!;
+    const [learnt] = ask([change(iron.id, { shot: 'soft' }, 0)], 0).worth;
+    expect(learnt!.gain).toBeGreaterThan(0.01);
+  });
+
+  it('is not advised to be learnt where nobody could tell it, though it costs no money', () => {
+    const nothing = change(bag.find(({ name }) => name === '60')!.id, { shot: 'soft' }, 0);
+    const { advised } = ask([nothing, wish('48', 'wedge', 48, 150)], 200);
+    expect(advised.buys).toEqual(['wish 48']);
+  });
+
+  it('is worth more the less it scatters', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 0.95, noNaN: true }),
+        fc.constantFrom(...bag.slice(0, 6)),
+        (share, one) => {
+          const [less] = ask([change(one.id, { shot: 'full', scatterShare: share })], 0).worth;
+          const [least] = ask([change(one.id, { shot: 'full', scatterShare: share - 0.1 })], 0).worth;
+          expect(least!.gain).toBeGreaterThanOrEqual(less!.gain - 1e-9);
+        },
+      ),
+      { numRuns: 12 },
+    );
   });
 });
 

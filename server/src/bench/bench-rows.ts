@@ -45,6 +45,8 @@ export const Wish = defineEntity({
     price: p.float().nullable(),
     club: p.json<NonNullable<WishDetails['club']>>().nullable(),
     clubId: p.uuid().nullable(),
+    expected: p.json<NonNullable<WishDetails['expected']>>().nullable(),
+    boughtOn: p.date().nullable(),
     notes: p.text(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),

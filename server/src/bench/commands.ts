@@ -79,7 +79,7 @@ export const benchCommands: Handlers<
       throw ruleBroken(`${player.name} has ${MAX_WISHES_A_PLAYER} wishes, the limit. Delete old ones.`);
     if (await recorder.load('wish', wish.id)) throw badInput('wish.id: there is one of that id already');
     if (wish.clubId !== null) await requireClub(recorder, wish.clubId, wish.playerId);
-    recorder.create('wish', wish);
+    recorder.create('wish', { ...wish, expected: wish.expected ?? null, boughtOn: wish.boughtOn ?? null });
     return { playerId: wish.playerId, summary: `Wish: ${wish.name}` };
   },
 

@@ -318,9 +318,16 @@ async function loadBench(
           dueOn: dueInDays === null ? null : dayFromNow(dueInDays),
         },
       })),
-      ...wishes.map((wish, i): Command => ({
+      ...wishes.map(({ of: club, expected, boughtDaysAgo, ...wish }, i): Command => ({
         do: 'addWish',
-        wish: { ...wish, id: demoId(index, 450 + i), playerId, clubId: null },
+        wish: {
+          ...wish,
+          id: demoId(index, 450 + i),
+          playerId,
+          clubId: club === undefined ? null : idOf(club),
+          expected: expected ?? null,
+          boughtOn: boughtDaysAgo === undefined ? null : dayFromNow(-boughtDaysAgo),
+        },
       })),
       ...(season ? [seasonOfDemo(playerId, index, season, idOf)] : []),
       ...(balls.length > 0

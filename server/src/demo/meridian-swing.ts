@@ -39,7 +39,12 @@ export interface DemoPlayer {
       event?: string;
       dueInDays: number | null;
     })[];
-    wishes?: readonly Omit<WishDetails, 'clubId'>[];
+    wishes?: readonly (Omit<WishDetails, 'clubId' | 'expected' | 'boughtOn'> & {
+      /** The club it is about. */
+      of?: string;
+      expected?: WishDetails['expected'];
+      boughtDaysAgo?: number;
+    })[];
     /** Days ago it was taken up. */
     balls?: readonly { name: string; daysAgo: number }[];
   };
@@ -337,6 +342,36 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
           price: 380,
           club: { kind: 'driver', loftDeg: 12, carryM: yards(212) },
           notes: 'carried 212 on a trial day',
+        },
+        {
+          name: 'A new shaft for the driver',
+          purpose: 'fit',
+          state: 'on trial',
+          price: 160,
+          club: null,
+          of: 'Driver',
+          expected: { shot: 'full', carryM: yards(207), scatterShare: 0.9 },
+          notes: '207 and straighter on the trial day',
+        },
+        {
+          name: 'Three-quarter 60',
+          purpose: 'learn',
+          state: 'wished',
+          price: null,
+          club: null,
+          of: '60',
+          expected: { shot: 'three-quarter' },
+          notes: '',
+        },
+        {
+          name: 'The hybrid',
+          purpose: 'buy',
+          state: 'bought',
+          price: 140,
+          club: null,
+          of: 'Hybrid 3',
+          boughtDaysAgo: 120,
+          notes: '',
         },
         {
           name: 'New grips all round',

@@ -86,6 +86,8 @@ export function wishOfRemedy(
         price: null,
         club: { kind, loftDeg },
         clubId: null,
+        expected: null,
+        boughtOn: null,
         notes,
       },
     },

@@ -9,34 +9,49 @@ import {
 } from '@tasche/contract';
 import {
   CLUB_KINDS,
+  SHOT_KINDS,
   fromMetres,
   kindFromName,
   toMetres,
   type ClubKind,
   type DistanceUnit,
+  type ShotKind,
 } from '@tasche/core';
 import { NButton, NForm, NFormItem } from 'naive-ui';
 import { reactive, watch } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
+import DateField from '../fields/DateField.vue';
 import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 import { useForm } from '../fields/use-form';
 
-/** Something to buy, fit, learn or repair; of a club to buy its kind and loft, so that it can be modelled. */
-const props = defineProps<{ clubs: readonly ClubView[]; unit: DistanceUnit; wish?: WishView }>();
+/**
+ * Something to buy, fit, learn or repair; of a club to buy its kind and loft, so that it can be modelled; of a fitting or a shot to learn what it
+ * would bring, so that it can be weighed.
+ */
+const props = defineProps<{
+  clubs: readonly ClubView[];
+  unit: DistanceUnit;
+  wish?: WishView;
+  /** What a new wish begins with. */
+  begin?: Partial<WishDetails>;
+}>();
 const emit = defineEmits<{ save: [details: WishDetails]; leave: [] }>();
 
+const shown = (metres: number | undefined) =>
+  metres === undefined ? null : Math.round(fromMetres(metres, props.unit));
+const { expected } = props.wish ?? {};
 const draft = reactive({
-  name: props.wish?.name ?? '',
-  purpose: props.wish?.purpose ?? ('buy' as WishDetails['purpose']),
+  name: props.wish?.name ?? props.begin?.name ?? '',
+  purpose: props.wish?.purpose ?? props.begin?.purpose ?? ('buy' as WishDetails['purpose']),
   kind: props.wish?.club?.kind ?? ('wedge' as ClubKind),
   loftDeg: props.wish?.club?.loftDeg ?? (null as number | null),
-  carry:
-    props.wish?.club?.carryM === undefined
-      ? null
-      : Math.round(fromMetres(props.wish.club.carryM, props.unit)),
+  carry: shown(expected ? expected.carryM : props.wish?.club?.carryM),
+  shot: expected?.shot ?? ('three-quarter' as ShotKind),
+  scatter: String(expected?.scatterShare ?? 1),
   price: props.wish?.price ?? (null as number | null),
-  clubId: props.wish?.clubId ?? null,
+  clubId: props.wish?.clubId ?? props.begin?.clubId ?? null,
+  boughtOn: props.wish?.boughtOn ?? '',
   notes: props.wish?.notes ?? '',
 });
 /** "54 wedge", "7 wood": the name tells the kind, and a wedge's loft. */
@@ -53,20 +68,44 @@ watch(
   },
 );
 const NONE = '';
+const isBought = props.wish?.state === 'bought';
+const SCATTERS = [
+  { value: '1', label: 'as now' },
+  { value: '0.9', label: 'a tenth less' },
+  { value: '0.8', label: 'a fifth less' },
+  { value: '0.7', label: 'three tenths less' },
+];
+const scatters = SCATTERS.some(({ value }) => value === draft.scatter)
+  ? SCATTERS
+  : [...SCATTERS, { value: draft.scatter, label: `${draft.scatter} of it left` }];
+const learnable = SHOT_KINDS.filter((kind) => kind !== 'full');
 const { rules, submit } = useForm(draft, {
   name: { label: 'What', schema: required(wishDetails.name) },
   notes: { label: 'Notes', schema: wishDetails.notes },
 });
 function save(): void {
-  const { kind, loftDeg, carry, ...details } = draft;
+  const { kind, loftDeg, carry, shot, scatter, boughtOn, ...details } = draft;
   const buys = details.purpose === 'buy' && loftDeg !== null;
+  const carryM = carry === null ? {} : { carryM: toMetres(carry, props.unit) };
   emit('save', {
     ...details,
     name: details.name.trim(),
     state: props.wish?.state ?? 'wished',
     clubId: details.purpose === 'buy' ? null : details.clubId,
-    club: buys ? { kind, loftDeg, ...(carry !== null && { carryM: toMetres(carry, props.unit) }) } : null,
+    club: buys ? { kind, loftDeg, ...carryM } : null,
+    expected: expectedOf(),
+    boughtOn: boughtOn || null,
   });
+
+  /** Nothing for what is bought or repaired, nor for a fitting nobody expects anything of. */
+  function expectedOf(): WishDetails['expected'] {
+    if (draft.clubId === null) return null;
+    if (draft.purpose === 'learn') return { shot, ...carryM };
+    const scatterShare = Number(scatter);
+    return draft.purpose === 'fit' && (carry !== null || scatterShare < 1)
+      ? { shot: 'full', ...carryM, ...(scatterShare < 1 && { scatterShare }) }
+      : null;
+  }
 }
 </script>
 
@@ -120,6 +159,25 @@ function save(): void {
         ]"
         @update:value="draft.clubId = $event || null"
       />
+    </NFormItem>
+    <template v-if="draft.purpose === 'learn'">
+      <NFormItem label="Shot" path="shot">
+        <ChoiceField v-model:value="draft.shot" label="Shot" :options="learnable" />
+      </NFormItem>
+      <NFormItem label="Carry, if known" path="carry">
+        <NumberField v-model:value="draft.carry" label="Carry" :unit="unit" :bounds="[1, 450]" optional />
+      </NFormItem>
+    </template>
+    <template v-else-if="draft.purpose === 'fit'">
+      <NFormItem label="Carry with it" path="carry">
+        <NumberField v-model:value="draft.carry" label="Carry" :unit="unit" :bounds="[1, 450]" optional />
+      </NFormItem>
+      <NFormItem label="Scatter with it" path="scatter">
+        <ChoiceField v-model:value="draft.scatter" label="Scatter" :options="scatters" />
+      </NFormItem>
+    </template>
+    <NFormItem v-if="isBought" label="Bought on" path="boughtOn">
+      <DateField v-model:value="draft.boughtOn" label="Bought on" optional />
     </NFormItem>
     <NFormItem label="Notes" path="notes" class="two"
       ><TextField v-model:value="draft.notes" aria-label="Notes"

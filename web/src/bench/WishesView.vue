@@ -7,7 +7,6 @@ import {
   numberIn,
   type BestUse,
   type LadderClub,
-  type WishedItem,
 } from '@tasche/core';
 import { NButton, NEmpty, NTable } from 'naive-ui';
 import { v4 as newId } from 'uuid';
@@ -15,11 +14,12 @@ import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import ActionMenu from '../app/ActionMenu.vue';
 import { counted } from '../app/counted';
+import { today } from '../app/day';
 import { useSettings } from '../app/settings';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { useSheet } from '../sheet/sheet-store';
-import { isOpenWish, wishedClub } from './wished-club';
+import { alonePairs, isOpenWish, neededWords, spentByYear, wishedItem } from './wish-items';
 import BenchHead from './BenchHead.vue';
 import SpinAdvice from './SpinAdvice.vue';
 import { useWishWorth } from './use-wish-worth';
@@ -35,6 +35,7 @@ const router = useRouter();
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 
 const editing = ref<WishView | 'new' | null>(null);
+const begin = ref<Partial<WishDetails>>({});
 const beingEdited = computed(() => (editing.value === 'new' ? undefined : (editing.value ?? undefined)));
 const wishes = computed(() =>
   store.sheet!.wishes.toSorted(
@@ -51,18 +52,10 @@ const money = computed({
   set: (sum: number) => void router.replace({ query: { ...route.query, money: sum } }),
 });
 
-/** A wish as the choice can weigh it: a club to buy, modelled; or one that is to be repaired, which is out of the locker until then. */
-function itemOf(wish: WishView): WishedItem | undefined {
-  if (!isOpenWish(wish)) return undefined;
-  const { id, clubId, price, purpose } = wish;
-  const club = wishedClub(wish);
-  if (club) return { id, price, club };
-  const owned = purpose === 'repair' && clubId ? store.ladderClubs.get(clubId) : undefined;
-  return owned && { id, price, club: owned };
-}
+const itemOf = (wish: WishView) => wishedItem(wish, store.ladderClubs);
 const items = computed(() => wishes.value.flatMap((wish) => itemOf(wish) ?? []));
 const locker = computed<LadderClub[]>(() => {
-  const broken = new Set(items.value.map(({ club }) => club.id));
+  const broken = new Set(items.value.flatMap((item) => ('club' in item ? [item.club.id] : [])));
   return store.clubs
     .filter(({ id, spec }) => spec.state?.value !== 'retired' && !broken.has(id))
     .map(ladderClub);
@@ -97,7 +90,7 @@ const nameOf = (id: string) =>
   wishes.value.find((wish) => wish.id === id)?.name ?? store.clubsById.get(id)?.name ?? '';
 function gainWords(wish: WishView): string {
   if (!isOpenWish(wish)) return '';
-  if (!itemOf(wish)) return wish.purpose === 'buy' ? 'needs a loft' : 'not weighed';
+  if (!itemOf(wish)) return neededWords(wish);
   if (working.value) return '…';
   const worth = worthOf(wish.id);
   if (!worth) return '–';
@@ -120,11 +113,27 @@ const gamerCost = computed(() => {
   const known = prices.filter((price) => price !== undefined);
   return { sum: known.reduce((sum, price) => sum + price, 0), known: known.length, of: clubs.length };
 });
-const yearSpent = computed(() =>
-  store
-    .sheet!.wishes.filter(({ state }) => state === 'bought')
-    .reduce((sum, { price }) => sum + (price ?? 0), 0),
-);
+const years = computed(() => spentByYear(wishes.value));
+const pairs = computed(() => (answer.value ? alonePairs(wishes.value, answer.value, nameOf) : []));
+
+function openNew(first: Partial<WishDetails> = {}): void {
+  begin.value = first;
+  editing.value = 'new';
+}
+/** The club a wish would take the place of can be fitted anew instead. */
+function shaftOf(wish: WishView) {
+  const [clubId] = worthOf(wish.id)?.out ?? [];
+  const name = clubId && store.clubsById.get(clubId)?.name;
+  return wish.purpose === 'buy' && name
+    ? [
+        {
+          key: 'shaft',
+          label: `Weigh a shaft alone for the ${name}…`,
+          run: () => openNew({ name: `New shaft, ${name}`, purpose: 'fit', clubId }),
+        },
+      ]
+    : [];
+}
 
 function save(details: WishDetails): void {
   if (editing.value === 'new')
@@ -136,10 +145,13 @@ function save(details: WishDetails): void {
   }
   editing.value = null;
 }
-const set = (wish: WishView, change: Partial<WishDetails>) =>
-  store.change([{ do: 'editWish', wishId: wish.id, version: wish.version, set: change }]);
+function setState(wish: WishView, state: WishDetails['state']): void {
+  const boughtOn = state === 'bought' ? (wish.boughtOn ?? today()) : null;
+  store.change([{ do: 'editWish', wishId: wish.id, version: wish.version, set: { state, boughtOn } }]);
+}
 const actionsOf = (wish: WishView) => [
   { key: 'edit', label: 'Change…', run: () => (editing.value = wish) },
+  ...shaftOf(wish),
   {
     key: 'remove',
     label: 'Delete',
@@ -158,7 +170,7 @@ const actionsOf = (wish: WishView) => [
         </p></template
       >
       <template #actions
-        ><NButton v-if="!store.readOnly" type="primary" @click="editing = 'new'">New wish</NButton></template
+        ><NButton v-if="!store.readOnly" type="primary" @click="openNew()">New wish</NButton></template
       >
     </BenchHead>
     <WishForm
@@ -167,6 +179,7 @@ const actionsOf = (wish: WishView) => [
       :clubs="store.clubs"
       :unit="unit"
       :wish="beingEdited"
+      :begin="begin"
       @save="save"
       @leave="editing = null"
     />
@@ -206,6 +219,7 @@ const actionsOf = (wish: WishView) => [
             }})</span
           >. Each is proved the best use of its sum, in a usual round, the bag chosen anew.
         </p>
+        <p v-for="pair in pairs" :key="pair" class="quiet small pair">{{ pair }}</p>
       </section>
       <NTable class="figures list" size="small" :bordered="false">
         <caption class="unseen">
@@ -235,7 +249,7 @@ const actionsOf = (wish: WishView) => [
                 :options="[...WISH_STATES]"
                 :disabled="store.readOnly"
                 size="small"
-                @update:value="set(wish, { state: $event })"
+                @update:value="setState(wish, $event)"
               />
             </td>
             <td>{{ wish.price ?? '–' }}</td>
@@ -252,10 +266,16 @@ const actionsOf = (wish: WishView) => [
           </tr>
         </tbody>
       </NTable>
-      <p class="quiet small">
+      <p class="quiet small costs">
         The gamer cost {{ gamerCost.sum }} so far as it is written down ({{ gamerCost.known }} of
-        {{ counted(gamerCost.of, 'club') }} have a price); bought from this list: {{ yearSpent }}. A shot to
-        learn is weighed on the Bag page, a fitting cannot be weighed before it is hit.
+        {{ counted(gamerCost.of, 'club') }} have a price).
+        <template v-for="{ year, sum, names } in years" :key="year ?? names.join()"
+          >Bought {{ year === null ? 'on no day written down' : `in ${year}` }}: {{ sum }} ({{
+            names.join(', ')
+          }}).
+        </template>
+        A fitting is weighed by the carry and scatter it is expected to bring, which nobody knows before it is
+        hit.
       </p>
     </template>
     <SpinAdvice :unit="unit" />
@@ -282,6 +302,9 @@ const actionsOf = (wish: WishView) => [
 .list {
   max-width: 980px;
   margin-bottom: 8px;
+}
+.costs {
+  max-width: 980px;
 }
 .list .left {
   text-align: left;

@@ -5,7 +5,7 @@ import { computed, watch } from 'vue';
 import { counted } from '../app/counted';
 import { today } from '../app/day';
 import WorkProgress from '../app/WorkProgress.vue';
-import { isOpenWish, wishedClub } from '../bench/wished-club';
+import { isOpenWish, wishedClub } from '../bench/wish-items';
 import { useSchedule } from '../courses/schedule-store';
 import { MARKS } from '../ladder/marks';
 import { useLongWork } from '../plan/use-round';

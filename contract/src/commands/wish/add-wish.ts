@@ -1,5 +1,5 @@
 import { idSchema, required, shape } from '../../schemas.js';
-import { wishDetails } from '../../wish-schemas.js';
+import { newerWishFields, wishDetails } from '../../wish-schemas.js';
 import { defineCommand, everyField } from '../define-command.js';
 import { withRow } from '../map-rows.js';
 
@@ -8,7 +8,12 @@ export const addWish = defineCommand(
   'sheet',
   shape({
     wish: required(
-      shape({ id: required(idSchema), playerId: required(idSchema), ...everyField(wishDetails) }),
+      shape({
+        id: required(idSchema),
+        playerId: required(idSchema),
+        ...everyField(wishDetails),
+        ...newerWishFields,
+      }),
     ),
   }),
   {
@@ -16,7 +21,13 @@ export const addWish = defineCommand(
     words: ({ wish }) => `new wish: ${wish.name}`,
     apply: (sheet, { wish }) => ({
       ...sheet,
-      wishes: withRow(sheet.wishes, { ...wish, version: 1, removed: false }),
+      wishes: withRow(sheet.wishes, {
+        ...wish,
+        expected: wish.expected ?? null,
+        boughtOn: wish.boughtOn ?? null,
+        version: 1,
+        removed: false,
+      }),
     }),
   },
 );

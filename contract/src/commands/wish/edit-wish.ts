@@ -1,5 +1,5 @@
 import { idSchema, required, shape } from '../../schemas.js';
-import { wishDetails } from '../../wish-schemas.js';
+import { newerWishFields, wishDetails } from '../../wish-schemas.js';
 import { defineCommand, setWords, versionSchema } from '../define-command.js';
 import { mapRow } from '../map-rows.js';
 
@@ -9,7 +9,9 @@ export const editWish = defineCommand(
   shape({
     wishId: required(idSchema),
     version: versionSchema,
-    set: required(shape({ ...wishDetails, club: wishDetails.club.default(undefined).optional() })),
+    set: required(
+      shape({ ...wishDetails, ...newerWishFields, club: wishDetails.club.default(undefined).optional() }),
+    ),
   }),
   {
     subject: ({ wishId }) => ({ kind: 'wish', id: wishId }),
