@@ -99,10 +99,16 @@ function faultWords(before: number, after: number): string {
 }
 const titleOf = (one: BendPlan) => bendPlanWords(one, one.report.rungs) || 'as it is';
 
+/** From the longest to the shortest, as on the ladder. */
 const rows = computed(() =>
   clubs.value
     .filter(
       ({ ladder }) => ladder.loftDeg !== undefined && ladder.kind !== 'putter' && ladder.kind !== 'chipper',
+    )
+    .toSorted(
+      (a, b) =>
+        (b.ladder.shots.full?.carryM ?? 0) - (a.ladder.shots.full?.carryM ?? 0) ||
+        a.ladder.loftDeg! - b.ladder.loftDeg!,
     )
     .map(({ view, ladder }) => {
       const bend = plan.value?.bends.find(({ clubId }) => clubId === view.id);
@@ -240,7 +246,8 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
                 <td>
                   <template v-if="row.bend"
                     ><b>{{ row.becomes }}</b>
-                    <span class="quiet small by" :title="row.offset">{{ row.by }}</span></template
+                    <span class="quiet small by">{{ row.by }}</span>
+                    <span v-if="row.offset" class="quiet small offset">{{ row.offset }}</span></template
                   >
                 </td>
                 <td>{{ row.bounce }}</td>
@@ -317,6 +324,9 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
 }
 .by {
   margin-left: 6px;
+}
+.offset {
+  display: block;
 }
 .plan td {
   height: 34px;
