@@ -28,14 +28,13 @@ function threads(): Plugin {
   };
 }
 
-/** The demo's sheets lie beside what reads them. */
+/** The demo's sheets are found as in the sources. */
 function demoFiles(): Plugin {
-  const folder = path.join('src', 'demo');
+  const folder = path.join('contract', 'demo');
   return {
     name: 'demo-files',
     writeBundle() {
-      for (const name of readdirSync(path.join(here, folder)).filter((one) => one.endsWith('.csv')))
-        cpSync(path.join(here, folder, name), path.join(out, 'server', folder, name));
+      cpSync(path.join(here, '..', folder), path.join(out, folder), { recursive: true });
     },
   };
 }

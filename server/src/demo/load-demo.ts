@@ -125,7 +125,7 @@ function demoId(player: number, what: number): string {
 async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Promise<void> {
   const scope = BY_REP;
   const playerId = demoId(index, 0);
-  const text = readFileSync(new URL(player.file, import.meta.url), 'utf8');
+  const text = readFileSync(new URL(`../../../contract/demo/${player.file}`, import.meta.url), 'utf8');
   const { adds, rejected } = planImport(
     readSheetCsv(text, { distanceUnit: player.distanceUnit, takenOn: SHEET_WRITTEN_ON }),
     [],

@@ -29,6 +29,7 @@ import { MARKS } from '../ladder/marks';
 import { useIdentity } from '../people/identity';
 import PrintRun from './PrintRun.vue';
 import { eventStateWords } from './event-state';
+import { MADE_UP_PLAYERS, madeUpPlayer, type MadeUpPlayer } from './made-up-players';
 import { thingsToDo } from './things-to-do';
 import { GROUPINGS, changesSinceYesterday, grouped, type Grouping } from './roster-groups';
 
@@ -186,6 +187,22 @@ async function add(): Promise<void> {
   }
 }
 
+/** Somebody made up, to see what a bag looks like before one's own is written down. */
+const lookingAt = ref('');
+async function lookAt(one: MadeUpPlayer): Promise<void> {
+  const playerId = newId();
+  lookingAt.value = one.name;
+  try {
+    const { default: sheet } = await one.sheet();
+    await post<ChangeResult>('/changes', { id: newId(), commands: madeUpPlayer(one, sheet, playerId) });
+    await router.push({ name: 'bag', params: { playerId } });
+  } catch (error) {
+    problem.value = (error as Error).message;
+  } finally {
+    lookingAt.value = '';
+  }
+}
+
 function startsIn(day: string): string {
   const days = differenceInCalendarDays(parseISO(day), parseISO(today()));
   if (days < 0) return 'on now';
@@ -239,6 +256,24 @@ function startsIn(day: string): string {
       </NFormItem>
       <NButton type="primary" attr-type="submit">Add and write the bag down</NButton>
     </NForm>
+    <section v-if="entries?.length === 0" class="card made-up">
+      <h2>Or look around first</h2>
+      <p class="quiet">
+        Somebody made up comes onto the roster with a whole bag; the settings take them off again.
+      </p>
+      <ul>
+        <li v-for="one in MADE_UP_PLAYERS" :key="one.name">
+          <NButton
+            size="small"
+            :loading="lookingAt === one.name"
+            :disabled="lookingAt !== ''"
+            @click="lookAt(one)"
+            >{{ one.name }}</NButton
+          >
+          <span class="quiet">{{ one.says }}</span>
+        </li>
+      </ul>
+    </section>
     <div v-if="here.length > 1" class="bar looks no-print">
       <TextField
         v-model:value="view.search"
@@ -457,6 +492,22 @@ dd {
 .add > .n-button {
   /* Beside the fields, above the line their messages stand on. */
   margin-bottom: 24px;
+}
+.made-up {
+  padding: 14px 18px;
+}
+.made-up ul {
+  list-style: none;
+  margin: 10px 0 0;
+  padding: 0;
+  display: grid;
+  gap: 8px;
+}
+.made-up li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
 }
 .off-roster {
   display: flex;

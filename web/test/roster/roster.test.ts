@@ -157,6 +157,14 @@ describe('the roster', () => {
     view.unmount();
   });
 
+  it('offers somebody made up while nobody is on it', async () => {
+    pages[''] = { rows: [], total: 0, next: null };
+    const { view } = await roster();
+    expect(view.text()).toContain('Or look around first');
+    expect(view.findAll('.made-up button').map((one) => one.text())).toContain('Oluchi Nwosu');
+    view.unmount();
+  });
+
   it('searches and sorts all players, those of later pages too, and remembers how', async () => {
     const { view, names } = await roster();
     await view.get('input[aria-label="Search players and events"]').setValue('c');

@@ -1,0 +1,70 @@
+import { planImport, readSheetCsv, type Command, type Hand } from '@tasche/contract';
+import type { DistanceUnit } from '@tasche/core';
+import { v4 as newId } from 'uuid';
+
+/** A player of the demo, for an empty roster to look at. */
+export interface MadeUpPlayer {
+  name: string;
+  says: string;
+  hand: Hand;
+  distanceUnit: DistanceUnit;
+  handicap: number;
+  /** The sheet, CSV. */
+  sheet: () => Promise<{ default: string }>;
+}
+
+export const MADE_UP_PLAYERS: readonly MadeUpPlayer[] = [
+  {
+    name: 'Davor Kolar',
+    says: 'long, on tour, every carry measured, in yards',
+    hand: 'right',
+    distanceUnit: 'yd',
+    handicap: -5,
+    sheet: () => import('@tasche/contract/demo/davor-kolar.csv?raw'),
+  },
+  {
+    name: 'Maren Tveit',
+    says: 'a tour professional, in metres',
+    hand: 'right',
+    distanceUnit: 'm',
+    handicap: -4,
+    sheet: () => import('@tasche/contract/demo/maren-tveit.csv?raw'),
+  },
+  {
+    name: 'Oluchi Nwosu',
+    says: 'an amateur off 13, most carries not known yet',
+    hand: 'left',
+    distanceUnit: 'yd',
+    handicap: 13,
+    sheet: () => import('@tasche/contract/demo/oluchi-nwosu.csv?raw'),
+  },
+];
+
+/** The day the sheets were written down, for cells without one. */
+const WRITTEN_ON = '2026-09-26';
+
+/**
+ * What writes a made-up player down: the player, every club of the sheet, and a gamer of those that are in it.
+ * @param playerId of the new player
+ */
+export function madeUpPlayer(
+  { name, hand, distanceUnit, handicap }: Omit<MadeUpPlayer, 'sheet'>,
+  sheet: string,
+  playerId: string,
+): Command[] {
+  const { adds } = planImport(readSheetCsv(sheet, { distanceUnit, takenOn: WRITTEN_ON }), []);
+  const clubs = adds.map((add) => ({ ...add, id: newId() }));
+  const inGamer = clubs.filter(({ readings }) =>
+    readings.some(({ key, value }) => key === 'state' && value === 'gamer'),
+  );
+  return [
+    { do: 'addPlayer', player: { id: playerId, name, hand, distanceUnit, notes: 'Made up, to look at.' } },
+    ...(handicap === null ? [] : [{ do: 'editPlayer' as const, playerId, version: 1, set: { handicap } }]),
+    ...clubs.map(({ id, name: clubName, kind, readings }): Command => ({
+      do: 'addClub',
+      club: { id, playerId, name: clubName, kind },
+      readings,
+    })),
+    { do: 'addBag', bag: { id: newId(), playerId, name: 'Gamer' }, clubIds: inGamer.map(({ id }) => id) },
+  ];
+}
