@@ -1,7 +1,9 @@
 import {
   SHOT_KINDS,
   kindFromName,
+  playingLoft,
   sameValue,
+  usualLoftKey,
   type ClubKind,
   type DistanceUnit,
   type Reading,
@@ -174,8 +176,15 @@ export interface ReadingChange extends Reading {
   before: Reading['value'];
 }
 
-/** Sets a table beside a locker: which rows are new clubs, which change one, which say nothing new, which cannot be taken. */
-export function planImport(table: ClubTable, clubs: readonly ClubView[]): ImportPlan {
+/**
+ * Sets a table beside a locker: which rows are new clubs, which change one, which say nothing new, which cannot be taken.
+ * @param looseLofts the table's lofts do not say which: of a club that has one they are what a typed one would be
+ */
+export function planImport(
+  table: ClubTable,
+  clubs: readonly ClubView[],
+  { looseLofts = false }: { looseLofts?: boolean } = {},
+): ImportPlan {
   const adds: ImportPlan['adds'][number][] = [];
   const edits: ImportPlan['edits'][number][] = [];
   const same: ImportPlan['same'][number][] = [];
@@ -194,7 +203,9 @@ export function planImport(table: ClubTable, clubs: readonly ClubView[]): Import
         continue;
       }
       seen.add(match.club.id);
-      const changes = changesTo(match.club.spec, row.readings);
+      const { spec } = match.club;
+      const readings = looseLofts ? row.readings.flatMap((one) => loftAsShown(spec, one)) : row.readings;
+      const changes = changesTo(spec, readings);
       if (changes.length > 0) edits.push({ row: row.row, club: match.club, readings: changes });
       else same.push({ row: row.row, club: match.club });
     } else if (row.name === undefined) {
@@ -206,6 +217,13 @@ export function planImport(table: ClubTable, clubs: readonly ClubView[]): Import
     }
   }
   return { adds, edits, same, rejected, unknownColumns: table.unknownColumns };
+}
+
+/** A loft that is the one shown says nothing; another is what it would be if it were typed. */
+function loftAsShown(spec: Spec, reading: Reading): Reading[] {
+  const shown = playingLoft(spec);
+  if (reading.key !== 'loftStampedDeg' || typeof reading.value !== 'number' || !shown) return [reading];
+  return reading.value === shown.deg ? [] : [{ ...reading, key: usualLoftKey(spec, reading.value) }];
 }
 
 /** The readings that say something the spec does not. */

@@ -28,3 +28,28 @@ export function playingLoft(spec: Spec): PlayingLoft | undefined {
   }
   return undefined;
 }
+
+/** The three things a loft may be: what the head says, what the club was bent or turned to, what a gauge read. */
+export const LOFT_KEYS = ['loftStampedDeg', 'loftSetDeg', 'loftMeasuredDeg'] as const;
+export type LoftKey = (typeof LOFT_KEYS)[number];
+const KEY_OF = { stamped: 'loftStampedDeg', set: 'loftSetDeg', measured: 'loftMeasuredDeg' } as const;
+
+/** Nobody bends or turns a club farther from its stamp: another loft is another stamp. Degrees; ours. */
+const FARTHEST_BEND_DEG = 6;
+
+/** Which of the three the loft is that a club is shown with; undefined where it has none. */
+export function shownLoftKey(spec: Spec): LoftKey | undefined {
+  const shown = playingLoft(spec);
+  return shown && KEY_OF[shown.from];
+}
+
+/**
+ * What a loft is that somebody wrote without saying: the first one the stamp; later what is shown, corrected; beside a stamp alone what the club
+ * was bent to, or, too far away for that, the stamp corrected.
+ */
+export function usualLoftKey(spec: Spec, deg: number): LoftKey {
+  const shown = playingLoft(spec);
+  if (!shown) return 'loftStampedDeg';
+  if (shown.from !== 'stamped') return KEY_OF[shown.from];
+  return Math.abs(deg - shown.deg) <= FARTHEST_BEND_DEG ? 'loftSetDeg' : 'loftStampedDeg';
+}

@@ -3,7 +3,6 @@ import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import EmptyBag from './EmptyBag.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import KindQuestion from '../clubs/KindQuestion.vue';
 import UnitButton from '../app/UnitButton.vue';
 import {
   isFullSwing,
@@ -34,7 +33,7 @@ import { useSheet } from '../sheet/sheet-store';
 import { useSheetEditing } from '../sheet/use-sheet-editing';
 import BagMenu from './BagMenu.vue';
 import LeftOut from './LeftOut.vue';
-import PasteNotice from './PasteNotice.vue';
+import SheetNotices from '../sheet/SheetNotices.vue';
 import { loftTrial, remedyTrial, wishOfRemedy } from './remedy-trial';
 import SwapPicker from './SwapPicker.vue';
 import VerdictCard from './VerdictCard.vue';
@@ -327,22 +326,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </template>
     </PageHead>
 
-    <div v-if="editing.notice.value" class="card notice" role="status">
-      {{ editing.notice.value }}
-      <NButton @click="editing.notice.value = ''" size="small">Close</NButton>
-    </div>
-    <PasteNotice
-      v-if="editing.pasteReport.value"
-      :report="editing.pasteReport.value"
-      @close="editing.pasteReport.value = null"
-    />
-    <KindQuestion
-      v-if="editing.kindWanted.value"
-      :key="editing.kindWanted.value"
-      :name="editing.kindWanted.value"
-      @add="editing.add"
-      @leave="editing.kindWanted.value = null"
-    />
+    <SheetNotices :editing="editing" />
 
     <div v-if="!bag" class="card empty">
       <h2>No bag yet</h2>
@@ -587,15 +571,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.notice {
-  padding: 8px 12px;
-  margin-bottom: 10px;
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  flex-wrap: wrap;
-}
-
 .empty {
   padding: 28px;
   display: grid;

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
-import KindQuestion from '../clubs/KindQuestion.vue';
 import TextField from '../fields/TextField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NButton } from 'naive-ui';
@@ -9,7 +8,7 @@ import { CLUB_STATES, CLUB_KINDS, playingLoft } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
-import PasteNotice from '../bag/PasteNotice.vue';
+import SheetNotices from '../sheet/SheetNotices.vue';
 import BagMenu from '../bag/BagMenu.vue';
 import { ALL_COLUMNS, COLUMN_SETS, LOCKER_COLUMNS } from '../sheet/sheet-columns';
 import LockerAdvice from './LockerAdvice.vue';
@@ -114,22 +113,7 @@ function paste(text: string, row: number, column: number): void {
         <BagMenu :bag="undefined" :unit="unit" />
       </template>
     </PageHead>
-    <div v-if="editing.notice.value" class="card notice">
-      {{ editing.notice.value }}
-      <NButton @click="editing.notice.value = ''" size="small">Close</NButton>
-    </div>
-    <PasteNotice
-      v-if="editing.pasteReport.value"
-      :report="editing.pasteReport.value"
-      @close="editing.pasteReport.value = null"
-    />
-    <KindQuestion
-      v-if="editing.kindWanted.value"
-      :key="editing.kindWanted.value"
-      :name="editing.kindWanted.value"
-      @add="editing.add"
-      @leave="editing.kindWanted.value = null"
-    />
+    <SheetNotices :editing="editing" />
     <LockerAdvice :player-id="playerId" />
     <div class="filters">
       <div role="group" aria-label="State">
@@ -211,13 +195,5 @@ function paste(text: string, row: number, column: number): void {
 .sheet-scroll {
   overflow-x: auto;
   padding-bottom: 60px;
-}
-.notice {
-  padding: 8px 12px;
-  margin-bottom: 10px;
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  flex-wrap: wrap;
 }
 </style>

@@ -1,5 +1,7 @@
 import {
   playingLoft,
+  shownLoftKey,
+  usualLoftKey,
   quantityOf,
   shotIn,
   changeSince,
@@ -12,6 +14,7 @@ import {
 import {
   columnOf,
   isDistancePart,
+  readCell,
   showQuantity,
   unitLabel,
   usualUnits,
@@ -24,8 +27,8 @@ import { shortDay } from '../app/day';
 /** A column as the screen shows it. The loft it is really at is shown with the stamp struck through. */
 export interface SheetColumn {
   id: string;
-  /** The column that typing here writes to. */
-  writes: (club: ClubView) => Column;
+  /** The column that typing a text here writes to. */
+  writes: (club: ClubView, text: string) => Column;
   head: string;
   align: 'left' | 'right';
   px: number;
@@ -44,14 +47,19 @@ const nameColumn: SheetColumn = {
   essential: true,
 };
 
-/** Where a stamp is written down, a new loft is what the club was set to; otherwise it is the stamp. */
+/** Which of a club's three lofts a text in this cell is about: see `usualLoftKey`; an empty one takes away what is shown. */
 const loftColumn: SheetColumn = {
   id: 'loft',
   head: 'loft',
   align: 'right',
   px: 84,
   essential: true,
-  writes: (club) => fixed(club.spec.loftStampedDeg ? 'loftSetDeg' : 'loftStampedDeg'),
+  writes: ({ spec }, text) => {
+    const stamp = fixed('loftStampedDeg');
+    if (text.trim() === '') return fixed(shownLoftKey(spec) ?? 'loftStampedDeg');
+    const read = readCell(stamp, text, 'm');
+    return read.ok ? fixed(usualLoftKey(spec, Number(read.value))) : stamp;
+  },
 };
 
 function quantityColumn(key: QuantityKey, px: number): SheetColumn {
@@ -199,7 +207,7 @@ interface CellShown {
 export function showCell(club: ClubView, column: SheetColumn, unit: DistanceUnit): CellShown {
   if (column.id === 'name') return { text: club.name, origin: `${club.name}, ${club.kind}` };
   if (column.id === 'loft') return showLoft(club);
-  const written = column.writes(club);
+  const written = column.writes(club, '');
   if (column.id === 'shot.full.source') return showSource(club, unit);
   if (written.type === 'shot') return showShot(club, written.shotKind, written.part, unit, written);
   if (written.type === 'quantity') {

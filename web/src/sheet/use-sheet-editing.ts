@@ -1,5 +1,5 @@
 import { counted } from '../app/counted';
-import { kindFromName, DEFAULT_GAP_SETTINGS, type ClubKind } from '@tasche/core';
+import { kindFromName, DEFAULT_GAP_SETTINGS, LOFT_KEYS, type ClubKind, type LoftKey } from '@tasche/core';
 import {
   columnOf,
   planImport,
@@ -14,7 +14,7 @@ import {
 } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { StorageSerializers, useSessionStorage } from '@vueuse/core';
-import { ref, type ComputedRef } from 'vue';
+import { computed, ref, type ComputedRef } from 'vue';
 import { today } from '../app/day';
 import { useSettings } from '../app/settings';
 import { cellChange } from './cell-change';
@@ -32,6 +32,13 @@ export interface PasteReport {
   inPlace: number;
 }
 
+/** Lofts somebody wrote over others without saying what they are; taken as `key` by the change of that id. */
+export interface LoftQuestion {
+  changeId: string;
+  key: LoftKey;
+  lofts: readonly { clubId: string; name: string; deg: number; takenOn: string }[];
+}
+
 /** Turns what is typed and pasted into the sheet into changes, and keeps what could not be taken where it was typed. */
 export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
   const store = useSheet();
@@ -46,6 +53,12 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
   /** A club whose name does not say what it is. */
   const kindWanted = ref<string | null>(null);
   const notice = ref('');
+  const asked = ref<LoftQuestion | null>(null);
+  /** Not asked any more once the change is taken back. */
+  const loftQuestion = computed({
+    get: () => (asked.value && store.undoable.includes(asked.value.changeId) ? asked.value : null),
+    set: (question) => (asked.value = question),
+  });
 
   const unit = () => settings.unitFor(store.sheet!.player.distanceUnit);
 
@@ -53,11 +66,43 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     const club = store.clubsById.get(clubId);
     if (!club) return;
     const key = `${clubId} ${column.id}`;
-    const change = cellChange(club, column.writes(club), text, unit(), today());
+    const change = cellChange(club, column.writes(club, text), text, unit(), today());
     if (change.ok) {
       rejected.value.delete(key);
-      store.change(change.commands);
+      if (column.id === 'loft' && club.spec.loftStampedDeg) writeLofts(change.commands);
+      else store.change(change.commands);
     } else rejected.value.set(key, { text, reason: change.reason });
+  }
+
+  /** Lofts written over others are taken as what they usually are, and asked about. */
+  function writeLofts(commands: readonly Command[], why?: string): void {
+    const lofts = commands.flatMap((command) => {
+      if (command.do !== 'editClub') return [];
+      const name = store.clubsById.get(command.clubId)?.name ?? '';
+      return (command.readings ?? []).flatMap(({ key, value, takenOn }) =>
+        isLoftKey(key) && typeof value === 'number'
+          ? [{ clubId: command.clubId, name, deg: value, takenOn, key }]
+          : [],
+      );
+    });
+    const changeId = store.change(commands, why);
+    const [first] = lofts;
+    loftQuestion.value = first ? { changeId, key: first.key, lofts } : null;
+  }
+
+  /** They were something else: the change is taken back, and done as that. */
+  function answerLofts(key: LoftKey): void {
+    const question = loftQuestion.value;
+    if (!question) return;
+    store.undo(question.changeId);
+    writeLofts(
+      question.lofts.flatMap(({ clubId, deg, takenOn }): Command[] => {
+        const club = store.clubsById.get(clubId);
+        return club
+          ? [{ do: 'editClub', clubId, version: club.version, readings: [{ key, value: deg, takenOn }] }]
+          : [];
+      }),
+    );
   }
 
   function add(name: string, kind: ClubKind | undefined = kindFromName(name)): void {
@@ -104,9 +149,11 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     const table = heads
       ? readClubTable(cells.slice(1), heads, cells[0]!, options)
       : readClubTable(...withoutHeads(cells, row, column, rows, columns), options);
-    const plan = planImport(table, store.clubs);
+    const looseLofts = !heads || namesLoftOnly(cells[0]!, heads);
+    const plan = planImport(table, store.clubs, { looseLofts });
     const clubOfRow = new Map<number, string>();
     const commands: Command[] = [];
+    const lofts: Command[] = [];
     let into = 0;
     for (const { row: at, name, kind, readings } of plan.adds) {
       const id = newId();
@@ -117,15 +164,23 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     }
     for (const { row: at, club, readings } of plan.edits) {
       clubOfRow.set(at, club.id);
-      commands.push({
-        do: 'editClub',
-        clubId: club.id,
-        version: club.version,
-        readings: readings.map(({ key, value, takenOn }) => ({ key, value, takenOn })),
-      });
+      const isLoose = ({ key }: (typeof readings)[number]) =>
+        looseLofts && isLoftKey(key) && club.spec.loftStampedDeg !== undefined;
+      for (const [into, some] of [
+        [commands, readings.filter((one) => !isLoose(one))],
+        [lofts, readings.filter(isLoose)],
+      ] as const)
+        if (some.length > 0)
+          into.push({
+            do: 'editClub',
+            clubId: club.id,
+            version: club.version,
+            readings: some.map(({ key, value, takenOn }) => ({ key, value, takenOn })),
+          });
     }
     plan.same.forEach(({ row: at, club }) => clubOfRow.set(at, club.id));
     store.change(commands, why);
+    if (lofts.length > 0) writeLofts(lofts, why);
     const left: { row: number; reason: string }[] = [];
     let inPlace = 0;
     for (const cell of plan.rejected) {
@@ -154,7 +209,17 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     return true;
   }
 
-  return { rejected, pasteReport, kindWanted, notice, write, add, paste };
+  return { rejected, pasteReport, kindWanted, notice, loftQuestion, write, answerLofts, add, paste };
+}
+
+function isLoftKey(key: string): key is LoftKey {
+  return (LOFT_KEYS as readonly string[]).includes(key);
+}
+
+/** Whether a table has one column of lofts, which does not say what they are. */
+function namesLoftOnly(names: readonly string[], heads: readonly (RecognisedColumn | undefined)[]): boolean {
+  const lofts = heads.flatMap((head, i) => (head && isLoftKey(head.column.id) ? [names[i]!] : []));
+  return lofts.length === 1 && /^lofts?\b(?!.*stamp)/i.test(lofts[0]!.trim());
 }
 
 type TableArguments = [string[][], (RecognisedColumn | undefined)[], string[]];
@@ -171,7 +236,7 @@ function withoutHeads(
   const club = rows[row] ?? rows[0];
   const pasted = shown.map((one): RecognisedColumn | undefined => {
     const written =
-      one.id === 'loft' ? columnOf('loftStampedDeg') : club ? one.writes(club) : columnOf(one.id);
+      one.id === 'loft' ? columnOf('loftStampedDeg') : club ? one.writes(club, '') : columnOf(one.id);
     return written && { column: written, units: {} };
   });
   const heads = shown.map((one) => one.head);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
-import type { PasteReport } from '../sheet/use-sheet-editing';
+import type { PasteReport } from './use-sheet-editing';
 
 defineProps<{ report: PasteReport }>();
 defineEmits<{ close: [] }>();
