@@ -6,31 +6,29 @@ import PasteNotice from './PasteNotice.vue';
 import type { useSheetEditing } from './use-sheet-editing';
 
 /** What typing and pasting has to say or to ask, above the sheet. */
-defineProps<{ editing: ReturnType<typeof useSheetEditing> }>();
+const props = defineProps<{ editing: ReturnType<typeof useSheetEditing> }>();
+// The same object for as long as the page is there.
+const { notice, pasteReport, loftQuestion, kindWanted, answerLofts, add } = props.editing;
 </script>
 
 <template>
-  <div v-if="editing.notice.value" class="card notice" role="status">
-    {{ editing.notice.value }}
-    <NButton size="small" @click="editing.notice.value = ''">Close</NButton>
+  <div v-if="notice" class="card notice" role="status">
+    {{ notice }}
+    <NButton size="small" @click="notice = ''">Close</NButton>
   </div>
-  <PasteNotice
-    v-if="editing.pasteReport.value"
-    :report="editing.pasteReport.value"
-    @close="editing.pasteReport.value = null"
-  />
+  <PasteNotice v-if="pasteReport" :report="pasteReport" @close="pasteReport = null" />
   <LoftQuestion
-    v-if="editing.loftQuestion.value"
-    :question="editing.loftQuestion.value"
-    @answer="editing.answerLofts"
-    @close="editing.loftQuestion.value = null"
+    v-if="loftQuestion"
+    :question="loftQuestion"
+    @answer="answerLofts"
+    @close="loftQuestion = null"
   />
   <KindQuestion
-    v-if="editing.kindWanted.value"
-    :key="editing.kindWanted.value"
-    :name="editing.kindWanted.value"
-    @add="editing.add"
-    @leave="editing.kindWanted.value = null"
+    v-if="kindWanted"
+    :key="kindWanted"
+    :name="kindWanted"
+    @add="add"
+    @leave="kindWanted = null"
   />
 </template>
 
