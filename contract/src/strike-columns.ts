@@ -2,7 +2,7 @@ import type { StrikePart } from '@tasche/core';
 import { MAX_HEAD_CHARACTERS, splitBracket, withoutBrackets } from './head-words.js';
 
 /** What a column of a launch monitor's file may hold. */
-export type StrikeField = StrikePart | 'club' | 'shot' | 'at' | 'time';
+export type StrikeField = StrikePart | 'smash' | 'club' | 'shot' | 'at' | 'time';
 
 /** Units a column may be in; what is kept is metres, m/s, degrees and rpm. */
 export type StrikeUnit = 'yd' | 'm' | 'ft' | 'mph' | 'm/s' | 'km/h' | 'deg' | 'rpm';
@@ -42,6 +42,18 @@ export const STRIKE_FIELDS: readonly FieldKind[] = [
     label: 'Ball speed',
     units: SPEED,
     heads: /^(ball)\s*(speed|velocity|vel|geschw.*)$|^speed$/,
+  },
+  {
+    field: 'smash',
+    label: 'Smash',
+    units: [],
+    heads: /^smash( ?factor)?$/,
+  },
+  {
+    field: 'attackDeg',
+    label: 'Attack angle',
+    units: ['deg'],
+    heads: /^(club |head )?(attack( angle)?|angle of attack|aoa)$/,
   },
   { field: 'spinAxisDeg', label: 'Spin axis', units: ['deg'], heads: /axis/ },
   { field: 'spinRpm', label: 'Spin', units: ['rpm'], heads: /^(total|back)?\s*spin\s*(rate)?$/ },

@@ -1,6 +1,7 @@
 import {
   SHOT_KINDS,
   STRIKE_BOUNDS,
+  SMASH_BOUNDS,
   isEnough,
   type ShotKind,
   type Strike,
@@ -17,6 +18,8 @@ export interface StrikeRow {
   day: string | undefined;
   time: string | undefined;
   given: Strike;
+  /** Ball speed over club speed, where a column says it. */
+  smash?: number;
 }
 
 /** A row that cannot be taken: the column, what stands there, and why. */
@@ -58,7 +61,7 @@ export function strikeRowReader(
   heads: readonly string[],
 ): (cells: readonly string[]) => ReadRow {
   const readers = mapping.columns.map(({ column, field, unit }): Reader => {
-    const [min, max] = STRIKE_BOUNDS[field as StrikePart] ?? [0, 0];
+    const [min, max] = field === 'smash' ? SMASH_BOUNDS : (STRIKE_BOUNDS[field as StrikePart] ?? [0, 0]);
     return {
       column,
       field,
@@ -90,6 +93,18 @@ export function strikeRowReader(
   };
 }
 
+/** What was given, with the speed that follows from the other one and the smash. */
+export function givenWithSmash({ given, smash }: StrikeRow): Strike {
+  if (smash === undefined) return given;
+  const { clubSpeedMps, ballSpeedMps } = given;
+  const round = (value: number) => Math.round(value * 1e4) / 1e4;
+  if (clubSpeedMps === undefined && ballSpeedMps !== undefined)
+    return { ...given, clubSpeedMps: round(ballSpeedMps / smash) };
+  return ballSpeedMps === undefined && clubSpeedMps !== undefined
+    ? { ...given, ballSpeedMps: round(clubSpeedMps * smash) }
+    : given;
+}
+
 function isSideways(field: StrikeField): boolean {
   return field === 'sideM' || field === 'azimuthDeg' || field === 'spinAxisDeg';
 }
@@ -116,18 +131,24 @@ function take(row: StrikeRow, reader: Reader, text: string, mapping: FileMapping
     case 'at':
     case 'time':
       return takeMoment(row, text, mapping);
+    case 'smash': {
+      const told: Strike & { smash?: number } = {};
+      const reason = takeNumber(told, reader, 'smash', text, mapping.decimal);
+      if (told.smash !== undefined) row.smash = told.smash;
+      return reason;
+    }
     default:
-      return takeNumber(row, reader, reader.field, text, mapping.decimal);
+      return takeNumber(row.given, reader, reader.field, text, mapping.decimal);
   }
 }
 
 const NUMBER_POINT = /^([LR])?\s*([-+−]?(?:\d+(?:,\d{3})*(?:\.\d*)?|\.\d+))\s*([a-z°/%]*)$/i;
 const NUMBER_COMMA = /^([LR])?\s*([-+−]?(?:\d+(?:\.\d{3})*(?:,\d*)?|,\d+))\s*([a-z°/%]*)$/i;
 
-function takeNumber(
-  row: StrikeRow,
+function takeNumber<Part extends string>(
+  into: Partial<Record<Part, number>>,
   { factor, unit, least: min, most: max }: Reader,
-  field: StrikePart,
+  field: Part,
   text: string,
   decimal: '.' | ',',
 ): string | undefined {
@@ -143,7 +164,7 @@ function takeNumber(
   if (!(value >= min && value <= max))
     return `must be between ${shown(min / Math.abs(factor))} and ${shown(max / Math.abs(factor))}${unit && ` ${unit}`}`;
   // A tenth of a millimetre is more than any device sees.
-  row.given[field] = Math.round(value * 1e4) / 1e4;
+  into[field] = Math.round(value * 1e4) / 1e4;
   return undefined;
 }
 

@@ -8,6 +8,7 @@ import {
   readMonitorLine,
   splitHead,
   strikeRowReader,
+  givenWithSmash,
   writeLine,
   type FileMapping,
   type LabelledClub,
@@ -66,6 +67,47 @@ describe('clubs by what files call them', () => {
   );
 });
 
+describe('smash and attack angle', () => {
+  const mapping: FileMapping = {
+    columns: [
+      { column: 0, field: 'ballSpeedMps', unit: 'mph' },
+      { column: 1, field: 'smash' },
+      { column: 2, field: 'attackDeg', unit: 'deg' },
+      { column: 3, field: 'clubSpeedMps', unit: 'mph' },
+    ],
+    decimal: '.',
+    dates: 'day first',
+    unitRows: 0,
+    leftIsPositive: false,
+  };
+  const read = strikeRowReader(mapping, ['Ball', 'Smash', 'Attack', 'Club']);
+  const row = (...cells: string[]) => {
+    const found = read(cells);
+    if (!found.ok) throw new Error(found.refusal.reason);
+    return found.row;
+  };
+
+  it('are kept, and the speed that is missing follows from the other', () => {
+    const told = row('150', '1.5', '-1.2', '');
+    expect(told).toMatchObject({ smash: 1.5, given: { attackDeg: -1.2 } });
+    expect(givenWithSmash(told).clubSpeedMps).toBeCloseTo(100 * 0.44704, 3);
+    expect(givenWithSmash(row('', '1.4', '', '100')).ballSpeedMps).toBeCloseTo(140 * 0.44704, 3);
+  });
+
+  it('say nothing where both speeds were measured, or none', () => {
+    const both = row('150', '1.3', '', '100');
+    expect(givenWithSmash(both)).toBe(both.given);
+    expect(givenWithSmash(row('150', '', '', ''))).toEqual({
+      ballSpeedMps: expect.closeTo(67.056, 3) as number,
+    });
+  });
+
+  it('are refused where no ball does that', () => {
+    expect(read(['150', '2.4', '', ''])).toMatchObject({ ok: false, refusal: { column: 'Smash' } });
+    expect(read(['150', '', '45', ''])).toMatchObject({ ok: false, refusal: { column: 'Attack' } });
+  });
+});
+
 describe('columns by their heads', () => {
   it.each([
     ['Ball Speed (mph)', 'ballSpeedMps', 'mph'],
@@ -86,6 +128,9 @@ describe('columns by their heads', () => {
     ['Est. Total Flat - Length', 'totalM', undefined],
     ['Launch H', 'azimuthDeg', undefined],
     ['Launch V', 'launchDeg', undefined],
+    ['Smash Factor', 'smash', undefined],
+    ['Attack', 'attackDeg', undefined],
+    ['Angle of Attack (deg)', 'attackDeg', 'deg'],
     ['Club Type', 'club', undefined],
     ['Date', 'at', undefined],
   ] as const)('%s is %s in %s', (head, field, unit) => {

@@ -285,6 +285,22 @@ describe('a launch monitor’s file', () => {
       duplicates: 3,
       changeId: null,
     });
+    // Nor with columns that are read since later: the angle of attack, the smash.
+    const heads = [...HEADS, 'Attack', 'Smash'];
+    const columns = [
+      ...MAPPING.columns,
+      { column: 7, field: 'attackDeg' as const, unit: 'deg' as const },
+      { column: 8, field: 'smash' as const },
+    ];
+    const more = order({}, { heads, mapping: { ...MAPPING, columns } });
+    const wide = [heads.join(','), ...GOOD.map((row) => `${row},-3.5,1.4`)].join('\r\n');
+    expect(await report(send(me, more, wide))).toMatchObject({ taken: 0, duplicates: 3 });
+    const other = await bench.player();
+    await bench.club(other, '7 iron');
+    await report(send(other, more, wide));
+    const [ball] = (await strikesOf(bench, other)).strikes;
+    expect(ball!.given).toMatchObject({ attackDeg: -3.5 });
+    expect(ball!.given.clubSpeedMps).toBeCloseTo(ball!.given.ballSpeedMps! / 1.4, 3);
     await bench.undo(changeId).expect(200);
     expect(await sessionsOf(bench, me)).toHaveLength(0);
     expect(await report(send(me, order({}), csv([...GOOD, GOOD[0]!])))).toMatchObject({

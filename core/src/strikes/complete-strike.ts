@@ -8,7 +8,7 @@ import { run, groundOf, type Ground } from '../run-out/index.js';
 import { isEnough, type Strike, type StrikeClub, type StrikePart } from './strike.js';
 
 /** A strike with everything in it: what was not given is worked out and named in `modelled`. */
-export interface CompleteStrike extends Required<Omit<Strike, 'clubSpeedMps'>> {
+export interface CompleteStrike extends Required<Omit<Strike, 'clubSpeedMps' | 'attackDeg'>> {
   clubSpeedMps: number | undefined;
   modelled: readonly StrikePart[];
   /** Whether anything was said of where it went sideways: its side, or the direction it started in. Else its side is the model's straight ball. */

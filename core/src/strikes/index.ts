@@ -6,6 +6,8 @@ export {
   type StrikePart,
   STRIKE_BOUNDS,
   STRIKE_PARTS,
+  SMASH_BOUNDS,
+  smashOf,
   ENOUGH_FOR_A_FLIGHT,
   isEnough,
   type StrikeClub,

@@ -18,6 +18,8 @@ export interface Strike {
   sideM?: number;
   apexM?: number;
   landDeg?: number;
+  /** Angle of attack of the head, upwards positive. */
+  attackDeg?: number;
 }
 
 export type StrikePart = keyof Strike;
@@ -35,7 +37,16 @@ export const STRIKE_BOUNDS: Bounds<StrikePart> = {
   sideM: [-200, 200],
   apexM: [0, 80],
   landDeg: [0, 90],
+  attackDeg: [-20, 20],
 };
+
+/** Ball speed over club speed: outside these a device misread one of them. From memory of what is possible, and then some. */
+export const SMASH_BOUNDS = [0.7, 1.6] as const;
+
+/** Ball speed over club speed of a strike both were measured of. */
+export function smashOf({ clubSpeedMps, ballSpeedMps }: Strike): number | undefined {
+  return clubSpeedMps === undefined || ballSpeedMps === undefined ? undefined : ballSpeedMps / clubSpeedMps;
+}
 
 export const STRIKE_PARTS = Object.keys(STRIKE_BOUNDS) as readonly StrikePart[];
 

@@ -21,7 +21,7 @@ import { Migration013Season } from '../migrations/migration-013-season.js';
 import { Migration014People } from '../migrations/migration-014-people.js';
 import { Migration015HandOver } from '../migrations/migration-015-hand-over.js';
 import { Migration016RoundsPlayed } from '../migrations/migration-016-rounds-played.js';
-import { Migration017WishesWeighed } from '../migrations/migration-017-wishes-weighed.js';
+import { Migration017WishesAndAttack } from '../migrations/migration-017-wishes-and-attack.js';
 import { Migration011Preferences } from '../migrations/migration-011-preferences.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
@@ -51,7 +51,7 @@ const MIGRATIONS = [
   { name: 'migration-014-people', class: Migration014People },
   { name: 'migration-015-hand-over', class: Migration015HandOver },
   { name: 'migration-016-rounds-played', class: Migration016RoundsPlayed },
-  { name: 'migration-017-wishes-weighed', class: Migration017WishesWeighed },
+  { name: 'migration-017-wishes-and-attack', class: Migration017WishesAndAttack },
 ];
 /** Every migration there is, the oldest first. */
 export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map(({ name }) => name);

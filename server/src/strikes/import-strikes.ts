@@ -1,6 +1,7 @@
 import { hash } from 'node:crypto';
 import { setImmediate } from 'node:timers/promises';
 import {
+  givenWithSmash,
   MAX_FILE_DAYS,
   MAX_FILE_ROWS,
   MAX_LABELS,
@@ -16,7 +17,7 @@ import {
   type StrikeImportReport,
   type StrikeRow,
 } from '@tasche/contract';
-import { STRIKE_PARTS } from '@tasche/core';
+import { STRIKE_PARTS, type StrikePart } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import { v4 as newId } from 'uuid';
 import { finish } from '../changes/apply-change.js';
@@ -179,6 +180,9 @@ export async function importStrikes(
   });
 }
 
+/** The angle of attack is read since later: a ball that was brought in before is still known by the rest. */
+const TOLD_BY: readonly StrikePart[] = STRIKE_PARTS.filter((part) => part !== 'attackDeg');
+
 /**
  * What tells a ball of a file from every other. Where too little is said of it, it is the second of its
  * kind, the third.
@@ -191,7 +195,7 @@ function keyOf(
 ): string {
   let text = `${label}|${day}|${time ?? ''}`;
   let told = 0;
-  for (const part of STRIKE_PARTS) {
+  for (const part of TOLD_BY) {
     const value = given[part];
     text += value === undefined ? '|' : `|${value}`;
     if (value !== undefined) told += 1;
@@ -332,7 +336,7 @@ class Keeper {
         number,
         hitAt: row.time === undefined ? null : `${day}T${row.time}${zone(this.order.zoneMinutes)}`,
         builtOn: day,
-        given: row.given,
+        given: givenWithSmash(row),
         deviceKey: key,
         changeId: null,
       });

@@ -7,7 +7,7 @@ import { SHOT_KINDS, isFullSwing, type DistanceUnit, type ShotKind } from '@tasc
 import { computed, ref } from 'vue';
 import { useSheet } from '../sheet/sheet-store';
 import type { StrikeRow } from './range-worker';
-import { strikeColumns } from './strike-units';
+import { clubColumns, strikeColumns } from './strike-units';
 
 /** The balls of a session one by one, as they were given; what was worked out is in italics. */
 const props = defineProps<{
@@ -21,7 +21,7 @@ const emit = defineEmits<{
   give: [id: string, set: { clubId?: string; shot?: ShotKind }];
 }>();
 const store = useSheet();
-const columns = computed(() => strikeColumns(props.unit));
+const columns = computed(() => [...strikeColumns(props.unit), ...clubColumns(props.strikes)]);
 const clubs = computed(() => store.clubs.filter((club) => isFullSwing(club.kind)));
 const MAX_SHOWN = 200;
 const all = ref(false);
@@ -92,7 +92,7 @@ function leaveOut(id: string, why: string): void {
                 strike.given[column.part] === undefined ? 'worked out by the flight model' : 'as it was given'
               "
             >
-              {{ column.show(rows.get(strike.id)!.whole!) }}
+              {{ column.show(rows.get(strike.id)!.whole!, strike.given) }}
             </td>
           </template>
           <td v-else :colspan="columns.length" class="left brick">

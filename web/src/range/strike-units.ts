@@ -1,4 +1,11 @@
-import { distanceNumber, type CompleteStrike, type DistanceUnit, type StrikePart } from '@tasche/core';
+import {
+  distanceNumber,
+  smashOf,
+  type CompleteStrike,
+  type DistanceUnit,
+  type Strike,
+  type StrikePart,
+} from '@tasche/core';
 
 const MPS_PER_MPH = 0.44704;
 
@@ -23,7 +30,25 @@ export function sideWords(metres: number, unit: DistanceUnit): string {
 interface StrikeColumn {
   head: string;
   part: StrikePart;
-  show: (whole: CompleteStrike) => string;
+  show: (whole: CompleteStrike, given: Strike) => string;
+}
+
+/** What only a device can tell, shown where it told it of any ball. */
+export function clubColumns(strikes: readonly { given: Strike }[]): readonly StrikeColumn[] {
+  const smash: StrikeColumn = {
+    head: 'Smash',
+    part: 'clubSpeedMps',
+    show: (_whole, given) => smashOf(given)?.toFixed(2) ?? '–',
+  };
+  const attack: StrikeColumn = {
+    head: 'Attack',
+    part: 'attackDeg',
+    show: (_whole, { attackDeg }) => (attackDeg === undefined ? '–' : `${attackDeg.toFixed(1)}°`),
+  };
+  return [
+    ...(strikes.some(({ given }) => smashOf(given) !== undefined) ? [smash] : []),
+    ...(strikes.some(({ given }) => given.attackDeg !== undefined) ? [attack] : []),
+  ];
 }
 
 export function strikeColumns(unit: DistanceUnit): readonly StrikeColumn[] {

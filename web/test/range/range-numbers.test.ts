@@ -1,6 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { landingView, averageFlights } from '../../src/range/range-charts';
-import { plusMinusWords, sideWords, speedNumber, strikeColumns } from '../../src/range/strike-units';
+import {
+  clubColumns,
+  plusMinusWords,
+  sideWords,
+  speedNumber,
+  strikeColumns,
+} from '../../src/range/strike-units';
 
 const INK = { ink: '#000', quiet: '#666', line: '#ccc', linen: '#fff', lines: ['#1', '#2', '#3', '#4'] };
 
@@ -27,7 +33,7 @@ describe('numbers of the range as people say them', () => {
       isSideKnown: true,
       atBaseline: { carryM: 0, totalM: 0, sideM: 0, apexM: 0, landDeg: 0, firmGreenRunM: 4 },
     };
-    expect(strikeColumns('yd').map(({ head, show }) => `${head} ${show(whole)}`)).toEqual([
+    expect(strikeColumns('yd').map(({ head, show }) => `${head} ${show(whole, {})}`)).toEqual([
       'Carry yd 100.0',
       'Total yd 105.0',
       'Side 2 L',
@@ -37,6 +43,17 @@ describe('numbers of the range as people say them', () => {
       'Apex ft 100',
       'Lands 48°',
     ]);
+    // What only a device tells has a column where it told it of any ball.
+    const strikes = [{ given: { clubSpeedMps: 30, ballSpeedMps: 43.5, attackDeg: -3.25 } }, { given: {} }];
+    expect(
+      strikes.map(({ given }) =>
+        clubColumns(strikes).map(({ head, show }) => `${head} ${show(whole, given)}`),
+      ),
+    ).toEqual([
+      ['Smash 1.45', 'Attack -3.3°'],
+      ['Smash –', 'Attack –'],
+    ]);
+    expect(clubColumns([{ given: { ballSpeedMps: 43.5 } }])).toEqual([]);
   });
 });
 
