@@ -15,8 +15,8 @@ import {
   type LadderClub,
   type Lie,
 } from '@tasche/core';
-import { useEventListener } from '@vueuse/core';
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { useElementSize, useEventListener } from '@vueuse/core';
+import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
@@ -127,8 +127,13 @@ const missing = computed(() =>
   rungs.value.filter((rung) => traces.value && !traces.value.some((one) => one.clubId === rung.id)),
 );
 const ink = computed(() => chartInk(settings.dark));
-const side = computed(() => sideView(shown.value, unit.value, ink.value));
-const above = computed(() => viewFromAbove(shown.value, unit.value, ink.value));
+const SIDE_PX = 270;
+const ABOVE_PX = 200;
+const charts = useTemplateRef<HTMLElement>('charts');
+const { width } = useElementSize(charts);
+const sizeOf = (heightPx: number) => ({ widthPx: width.value || 1140, heightPx });
+const side = computed(() => sideView(shown.value, unit.value, ink.value, sizeOf(SIDE_PX)));
+const above = computed(() => viewFromAbove(shown.value, unit.value, ink.value, sizeOf(ABOVE_PX)));
 const fullOf = (id: string) => store.ladderClubs.get(id)?.shots.full;
 const air = computed(() => settingWords(setting.value ?? baseline.value, unit.value));
 const bagOptions = computed(() =>
@@ -230,14 +235,14 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
           {{ rung.name }}
         </NButton>
       </div>
-      <div v-if="shown.length > 0 || !traces" class="charts">
+      <div v-if="shown.length > 0 || !traces" ref="charts" class="charts">
         <figure>
           <figcaption class="small quiet">
             From the side, height drawn larger; the dotted end is bounce and roll
           </figcaption>
           <FlightChart
             :option="side"
-            :height="270"
+            :height="SIDE_PX"
             :label="`Side view of ${shown.length} flights; the table below lists them`"
           />
         </figure>
@@ -245,7 +250,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
           <figcaption class="small quiet">From above; ellipses hold one spread of where they land</figcaption>
           <FlightChart
             :option="above"
-            :height="190"
+            :height="ABOVE_PX"
             :label="`View from above of ${shown.length} flights; the table below lists them`"
           />
         </figure>
@@ -313,13 +318,12 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 
 <style scoped>
 .bags {
-  font: inherit;
-  min-height: 36px;
-  padding: 4px 8px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
+  min-width: 130px;
+}
+.lie {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
 }
 .chips {
   display: flex;

@@ -1,6 +1,7 @@
 import { fromMetres, type DistanceUnit } from '@tasche/core';
 import { tokensFor } from '../app/tokens';
 import type { FlightTrace } from '../conditions/conditions-worker';
+import { nameBand } from './name-band';
 
 /** A flight with its club's name, as a chart shows it. */
 export interface NamedTrace {
@@ -88,7 +89,12 @@ export function chartFrame(ink: ChartInk, xName: string, yName: string) {
 }
 
 /** Heights over distance: the flight, its apex, and the run along the ground to where the ball stops. */
-export function sideView(flights: readonly NamedTrace[], unit: DistanceUnit, ink: ChartInk) {
+export function sideView(
+  flights: readonly NamedTrace[],
+  unit: DistanceUnit,
+  ink: ChartInk,
+  { widthPx, heightPx }: ChartSize = USUAL_SIZE,
+) {
   const height = unit === 'yd' ? 'ft' : 'm';
   const far = (metres: number) => Math.round(fromMetres(metres, unit) * 10) / 10;
   const up = (metres: number) => Math.round(fromMetres(metres, height) * 10) / 10;
@@ -135,25 +141,87 @@ export function sideView(flights: readonly NamedTrace[], unit: DistanceUnit, ink
         showSymbol: true,
         lineStyle: { color: colour, width: few ? 2.4 : 1.4, type: 'dotted' as const },
         itemStyle: { color: colour },
-        endLabel: {
-          show: !few,
-          formatter: name,
-          color: ink.quiet,
-          fontSize: 11,
-          rotate: 90,
-          distance: 8,
-          verticalAlign: 'middle' as const,
-          align: 'left' as const,
-        },
         emphasis: { focus: 'series' as const },
       },
     ];
   });
-  return { ...chartFrame(ink, unit === 'yd' ? 'yards' : 'metres', height), series };
+  const base = chartFrame(ink, unit === 'yd' ? 'yards' : 'metres', height);
+  if (flights.length <= FEW) return { ...base, series };
+  const reach = reachOf(flights, unit);
+  const top =
+    Math.ceil((Math.max(1, ...flights.map(({ trace }) => up(trace.moved.apexM))) * 1.05) / SIDE_STEP) *
+    SIDE_STEP;
+  const band = nameBand(landings(flights, unit), {
+    top,
+    step: SIDE_STEP,
+    plotPx: heightPx - FRAME_PX.height,
+    pxPerUnit: (widthPx - FRAME_PX.width) / reach,
+    footOf: () => 0,
+    up: 1,
+    colours: { name: ink.quiet, line: ink.line },
+  });
+  return {
+    ...base,
+    xAxis: { ...base.xAxis, max: reach },
+    yAxis: {
+      ...base.yAxis,
+      max: top + band.heightOf(top),
+      interval: SIDE_STEP,
+      axisLabel: { color: ink.quiet, formatter: (value: number) => (value > top ? '' : String(value)) },
+      splitLine: { show: false },
+      axisTick: { show: false },
+    },
+    series: [...rulers(SIDE_STEP, top, SIDE_STEP, reach, ink), ...series, ...band.seriesIn(top)],
+  };
+}
+
+/** Steps of the axes of many flights, in the reader's units: heights, and distances from the line. */
+const SIDE_STEP = 20;
+const ABOVE_STEP = 10;
+
+/** Lines across a chart up to where its names begin, which no axis can leave out. */
+function rulers(from: number, to: number, step: number, reach: number, ink: ChartInk) {
+  return Array.from({ length: Math.floor((to - from) / step) + 1 }, (_one, i) => ({
+    type: 'line' as const,
+    data: [
+      [0, from + i * step],
+      [reach, from + i * step],
+    ],
+    showSymbol: false,
+    silent: true,
+    lineStyle: { color: ink.line, width: 1, opacity: 0.6 },
+    z: 0,
+  }));
+}
+
+/** A chart's size on the page, and what of it is its frame. Pixels. */
+interface ChartSize {
+  widthPx: number;
+  heightPx: number;
+}
+const USUAL_SIZE: ChartSize = { widthPx: 1140, heightPx: 270 };
+const FRAME_PX = { width: 46 + 26, height: 28 + 34 };
+
+/** Where the axis of distances ends: the farthest ball, rolled out, on a whole fifty. */
+function reachOf(flights: readonly NamedTrace[], unit: DistanceUnit): number {
+  const farthest = Math.max(...flights.map(({ trace }) => trace.moved.carryM + trace.moved.runM));
+  return Math.ceil((fromMetres(farthest, unit) + 10) / 50) * 50;
+}
+
+function landings(flights: readonly NamedTrace[], unit: DistanceUnit) {
+  return flights.map(({ name, trace }) => ({
+    name,
+    at: Math.round(fromMetres(trace.moved.carryM, unit) * 10) / 10,
+  }));
 }
 
 /** From above: drift, landing points and their ellipse. Left of the line is up, as one looks down it. */
-export function viewFromAbove(flights: readonly NamedTrace[], unit: DistanceUnit, ink: ChartInk) {
+export function viewFromAbove(
+  flights: readonly NamedTrace[],
+  unit: DistanceUnit,
+  ink: ChartInk,
+  { widthPx, heightPx }: ChartSize = USUAL_SIZE,
+) {
   const far = (metres: number) => Math.round(fromMetres(metres, unit) * 10) / 10;
   const few = flights.length <= FEW;
   const reach = Math.max(
@@ -187,12 +255,12 @@ export function viewFromAbove(flights: readonly NamedTrace[], unit: DistanceUnit
         itemStyle: { color: colour },
         emphasis: { focus: 'series' as const },
         endLabel: {
-          show: true,
+          show: few,
           formatter: name,
-          color: few ? ink.ink : ink.quiet,
-          fontSize: few ? 12.5 : 11,
-          distance: few ? 8 : 2,
-          offset: [0, few && i % 2 === 1 ? 11 : -9],
+          color: ink.ink,
+          fontSize: 12.5,
+          distance: 8,
+          offset: [0, i % 2 === 1 ? 11 : -9],
         },
         labelLayout: { hideOverlap: true },
       },
@@ -216,16 +284,39 @@ export function viewFromAbove(flights: readonly NamedTrace[], unit: DistanceUnit
     ];
   });
   const base = chartFrame(ink, unit === 'yd' ? 'yards' : 'metres', 'left');
+  const half = few ? Math.ceil(reach / 5) * 5 : Math.ceil(reach / ABOVE_STEP) * ABOVE_STEP;
+  const farthest = reachOf(flights, unit);
+  const band = few
+    ? undefined
+    : nameBand(landings(flights, unit), {
+        top: half,
+        step: ABOVE_STEP,
+        plotPx: heightPx - FRAME_PX.height,
+        pxPerUnit: (widthPx - FRAME_PX.width) / farthest,
+        footOf: (i) => Math.min(...landingEllipse(flights[i]!.trace.spread.shots).map(([, z]) => far(z))),
+        up: -1,
+        colours: { name: ink.quiet, line: ink.line },
+      });
   return {
     ...base,
+    ...(!few && { xAxis: { ...base.xAxis, max: farthest } }),
     yAxis: {
       ...base.yAxis,
       inverse: true,
       nameLocation: 'start' as const,
-      min: -Math.ceil(reach / 5) * 5,
-      max: Math.ceil(reach / 5) * 5,
-      axisLabel: { color: ink.quiet, formatter: (value: number) => String(Math.abs(value)) },
+      min: -half - (band?.heightOf(2 * half) ?? 0),
+      max: half,
+      ...(band && { interval: ABOVE_STEP, axisTick: { show: false } }),
+      axisLabel: {
+        color: ink.quiet,
+        formatter: (value: number) => (value < -half ? '' : String(Math.abs(value))),
+      },
+      ...(band && { splitLine: { show: false } }),
     },
-    series,
+    series: [
+      ...(band ? rulers(-half, half, ABOVE_STEP, farthest, ink) : []),
+      ...series,
+      ...(band?.seriesIn(2 * half) ?? []),
+    ],
   };
 }

@@ -13,6 +13,7 @@ import {
 } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
 import type { FlightTrace } from '../../src/conditions/conditions-worker';
+import { nameRows } from '../../src/flight/name-band';
 import { landingEllipse, sideView, viewFromAbove, type ChartInk } from '../../src/flight/flight-charts';
 
 const ink: ChartInk = {
@@ -97,7 +98,37 @@ describe('the pictures of a flight', () => {
       Array.from({ length: 6 }, () => named[0]!),
       'm',
       ink,
-    ).series as unknown as { type: string; data: unknown[] }[];
-    expect(many.filter((each) => each.type === 'scatter').every((each) => each.data.length === 0)).toBe(true);
+    ).series as unknown as { type: string; data: unknown[]; label?: object }[];
+    const shots = many.filter((each) => each.type === 'scatter' && !each.label);
+    expect(shots).toHaveLength(6);
+    expect(shots.every((each) => each.data.length === 0)).toBe(true);
+  });
+
+  it('of many flights has every name in a band above them, none over another', () => {
+    const at = (name: string, distance: number) => ({ name, at: distance });
+    const ends = [at('Driver', 300), at('3 wood', 290), at('5 wood', 285), at('PW', 120)];
+    // Two pixels a yard: three names of forty pixels within thirty.
+    expect(nameRows(ends, 2)).toEqual([2, 1, 0, 0]);
+    // Room for all of them.
+    expect(nameRows(ends, 20)).toEqual([0, 0, 0, 0]);
+    // Where there is none, a name is left out rather than written over another.
+    expect(
+      nameRows(
+        Array.from({ length: 6 }, (_one, i) => at(`club ${i}`, 100)),
+        1,
+      ),
+    ).toEqual([0, 1, 2, 3, undefined, undefined]);
+  });
+
+  it('of many flights has the same axis of distances from the side and from above', () => {
+    const many = Array.from({ length: 6 }, (_one, i) => ({ ...named[0]!, name: `${i} iron` }));
+    const [side, above] = [sideView(many, 'yd', ink), viewFromAbove(many, 'yd', ink)];
+    expect(side.xAxis).toMatchObject({ min: 0, max: (above.xAxis as { max?: number }).max });
+    const { max, interval } = side.yAxis as { max?: number; interval?: number };
+    expect(max! % interval!).toBe(0);
+    const names = (side.series as { label?: { formatter?: string } }[]).flatMap(
+      ({ label }) => label?.formatter ?? [],
+    );
+    expect(names).toEqual(['0 iron', '1 iron', '2 iron', '3 iron']);
   });
 });
