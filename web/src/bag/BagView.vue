@@ -15,7 +15,7 @@ import {
 } from '@tasche/core';
 import type { Command } from '@tasche/contract';
 import { until, useEventListener, useElementSize } from '@vueuse/core';
-import { NButton } from 'naive-ui';
+import { NButton, NEmpty } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -328,11 +328,13 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
     <SheetNotices :editing="editing" />
 
-    <div v-if="!bag" class="card empty">
-      <h2>No bag yet</h2>
-      <p class="quiet">Make one, then type the clubs row by row, or paste them from a spreadsheet.</p>
-      <NButton @click="makeBag()" type="primary">Make the gamer bag</NButton>
-    </div>
+    <NEmpty
+      v-if="!bag"
+      class="card empty"
+      description="No bag yet. Make one, then type the clubs row by row, or paste them from a spreadsheet."
+    >
+      <template #extra><NButton type="primary" @click="makeBag()">Make the gamer bag</NButton></template>
+    </NEmpty>
     <template v-else>
       <div class="sets no-print" role="group" aria-label="Columns and ladder">
         <NButton

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
 import { NButton, NEmpty } from 'naive-ui';
 import { ballOn, baselineOf, type BasketLine } from '@tasche/contract';
@@ -190,7 +191,7 @@ const print = () => window.print();
       most…
       <NButton size="small" @click="stop">Cancel</NButton>
     </p>
-    <p v-else-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine v-else-if="problem" :text="problem" />
     <p v-else-if="basket === undefined" class="small">
       <NButton size="small" @click="ask(question)">Work it out</NButton>
     </p>

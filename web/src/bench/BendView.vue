@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import {
   BENDING_CAUTION,
   BUILDER_WORDS,
@@ -187,7 +188,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
       </label>
     </div>
     <NEmpty v-if="clubs.length === 0" description="There is no club in this bag yet." />
-    <p v-else-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine v-else-if="problem" :text="problem" />
     <p v-else-if="!answer || !plan || !words" class="quiet" role="status">Working out the bends…</p>
     <template v-else>
       <section class="card answer" aria-live="polite">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import {
   checkEveryDays,
   type ClubView,
@@ -272,7 +273,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
         Lay the next club in it <kbd>Alt M</kbd>
       </NButton>
     </div>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <NEmpty v-if="clubs.length === 0" description="This bag holds no club that goes on a gauge." />
     <template v-else>
       <p class="bar progress" role="status">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import type { Page, TicketEntry } from '@tasche/contract';
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core';
 import { NButton, NEmpty, NTable, NTag } from 'naive-ui';
@@ -74,7 +75,7 @@ const rows = computed(() =>
         </p>
       </template>
     </PageHead>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine v-if="problem" :text="problem" />
     <NEmpty v-else-if="page?.rows.length === 0" description="Nothing is asked of the bench." />
     <NTable v-else-if="page" size="small" :bordered="false" class="queue">
       <thead>

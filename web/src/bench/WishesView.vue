@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { WISH_STATES, baselineOf, type WishDetails, type WishView } from '@tasche/contract';
 import {
   DEFAULT_GAP_SETTINGS,
@@ -201,7 +202,7 @@ const actionsOf = (wish: WishView) => [
             >working it out… <NButton size="tiny" @click="stop">Stop</NButton></span
           >
         </div>
-        <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+        <ProblemLine v-if="problem" :text="problem" />
         <p v-else-if="answer === null" class="quiet">Write down one carry, and the list can be weighed.</p>
         <p v-else-if="best" class="use" aria-live="polite">
           <template v-if="best.buys.length > 0 && best.gain >= TIE"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NCheckbox } from 'naive-ui';
 import { caddieParts, baselineOf, type CardPage } from '@tasche/contract';
 import {
@@ -150,7 +151,7 @@ const round = (value: number) => Math.round(value * 10) / 10;
       />
     </label>
     <NCheckbox v-model:checked="mustHold" class="hold">must hold</NCheckbox>
-    <p v-if="problem" class="verdict fault says" role="alert">■ {{ problem }}</p>
+    <ProblemLine v-if="problem" class="says" :text="problem" />
     <p v-else class="says" role="status" aria-live="polite">
       <template v-if="answer && distanceM !== null">
         {{ caddieLine(answer, unit) }}

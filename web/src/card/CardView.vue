@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import ShareButton from '../sharing/ShareButton.vue';
 import { NButton, NEmpty } from 'naive-ui';
 import { useEventListener } from '@vueuse/core';
@@ -88,7 +89,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
       </template>
     </PageHead>
     <CaddieBar v-if="page" :page="page" :unit="unit" />
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <p v-if="plan && !event && schedule.state === 'ready'" class="verdict look">
       ◆ The event of this plan is not here; it may have been deleted.
     </p>

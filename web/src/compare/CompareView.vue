@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
 import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NEmpty } from 'naive-ui';
 import {
   FEWEST_STRIKES,
   MARGIN_BOUNDS,
@@ -195,11 +196,16 @@ const number = (key: string, usual: number) => {
         <UnitButton :own="store.sheet!.player.distanceUnit" />
       </template>
     </PageHead>
-    <p v-if="range.state === 'loading'" class="quiet" role="status">Loading…</p>
-    <p v-else-if="all.length === 0" class="card empty quiet">
-      Nothing was hit yet with a {{ shot }} swing.
-      <RouterLink :to="{ name: 'range', params: { playerId } }">To the range</RouterLink>
-    </p>
+    <LoadingRows v-if="range.state === 'loading'" />
+    <NEmpty
+      v-else-if="all.length === 0"
+      class="card empty"
+      :description="`Nothing was hit yet with a ${shot} swing.`"
+    >
+      <template #extra
+        ><RouterLink :to="{ name: 'range', params: { playerId } }">To the range</RouterLink></template
+      >
+    </NEmpty>
     <div v-else class="split">
       <aside class="no-print">
         <BuildPicker :builds="all" :chosen="chosen" @choose="choose" />
@@ -238,9 +244,11 @@ const number = (key: string, usual: number) => {
             of {{ question === 'matches' || question === 'more-spin' ? margin.label : 'distance' }}</label
           >
         </div>
-        <p v-if="chosen.length < 2" class="card empty quiet">
-          Choose two or more on the left; the first one chosen is what the others are held against.
-        </p>
+        <NEmpty
+          v-if="chosen.length < 2"
+          class="card empty"
+          description="Choose two or more on the left; the first one chosen is what the others are held against."
+        />
         <p v-else-if="answer?.refused" class="verdict look">
           ◆ {{ answer.refused }} (at least {{ FEWEST_STRIKES }} that count)
         </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import NumberField from '../fields/NumberField.vue';
 import { NButton, NTable } from 'naive-ui';
 import { TEST_ORDER_BOUNDS, testOrder, type Turn } from '@tasche/core';
@@ -70,7 +71,7 @@ const print = () => {
       <NButton @click="emit('set', 'seed', seed + 1)" size="small">Draw another order</NButton>
       <NButton @click="print" size="small">Print</NButton>
     </div>
-    <p v-if="order.refused" class="verdict fault" role="alert">■ {{ order.refused }}</p>
+    <ProblemLine v-if="order.refused" :text="order.refused" />
     <NTable size="small" :bordered="false" :bottom-bordered="false" v-else>
       <thead>
         <tr>

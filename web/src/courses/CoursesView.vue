@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import LoadingRows from '../app/LoadingRows.vue';
+import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import FileField from '../fields/FileField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NEmpty } from 'naive-ui';
 import {
   readHolesCsv,
   readHolesGeoJson,
@@ -266,9 +268,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <p v-if="store.state === 'away'" class="quiet" role="status">
       The server cannot be reached. This page opens by itself as soon as it can be.
     </p>
-    <div v-else-if="store.state !== 'ready'" class="waiting" role="status" aria-label="Loading">
-      <span v-for="n in 6" :key="n" />
-    </div>
+    <LoadingRows v-else-if="store.state !== 'ready'" :rows="6" :px="26" />
     <p v-else-if="store.courses.length === 0" class="quiet">
       No course is written down yet. Add one, then bring its holes from a map (GeoJSON) or a yardage list
       (CSV), or type them.
@@ -333,7 +333,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             @write="set({ notes: $event })"
         /></label>
       </div>
-      <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+      <ProblemLine :text="problem" />
       <div class="bar under">
         <NButton
           :aria-pressed="tab === 'holes'"
@@ -383,13 +383,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         </div>
       </section>
       <template v-if="tab === 'holes'">
-        <div v-if="course.holes.length === 0" class="empty">
-          <p class="quiet">No holes are written down yet.</p>
-          <div class="bar">
-            <NButton @click="begin(18)" type="primary">Begin with eighteen usual ones</NButton
-            ><NButton @click="begin(9)">Nine</NButton>
-          </div>
-        </div>
+        <NEmpty v-if="course.holes.length === 0" class="empty" description="No holes are written down yet.">
+          <template #extra
+            ><NButton type="primary" @click="begin(18)">Begin with eighteen usual ones</NButton>
+            <NButton @click="begin(9)">Nine</NButton></template
+          >
+        </NEmpty>
         <div v-else class="board">
           <HoleTable
             :holes="course.holes"
@@ -574,15 +573,6 @@ article h2 .n-button {
 .empty {
   display: grid;
   gap: 10px;
-}
-.waiting {
-  display: grid;
-  gap: 10px;
-}
-.waiting span {
-  height: 26px;
-  background: var(--linen-deep);
-  border-radius: 3px;
 }
 @media (max-width: 1180px) {
   .board {

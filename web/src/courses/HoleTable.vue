@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NTable } from 'naive-ui';
 import TextField from '../fields/TextField.vue';
 import { courseLengthM, distanceNumber, type DistanceUnit, type Hole } from '@tasche/core';
@@ -121,7 +122,7 @@ const par = (from: number, to: number) => props.holes.slice(from, to).reduce((su
       </tfoot>
     </NTable>
   </div>
-  <p v-if="problem" class="verdict fault" role="alert">■ {{ problem.text }}</p>
+  <ProblemLine :text="problem?.text" />
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -100,7 +101,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         ><NButton @click="add" type="primary">Add a season</NButton>
       </template>
     </PageHead>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <p v-if="store.state === 'away'" class="quiet" role="status">
       The server cannot be reached. This page opens by itself as soon as it can be.
     </p>

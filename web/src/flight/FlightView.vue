@@ -2,7 +2,7 @@
 import PageHead from '../app/PageHead.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { NButton, NTable } from 'naive-ui';
+import { NButton, NTable, NEmpty } from 'naive-ui';
 import {
   LIES,
   LIE_NAMES,
@@ -208,9 +208,11 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
       :problem="problem"
       @set="setting = $event"
     />
-    <p v-if="rungs.length === 0" class="card empty quiet">
-      A flight appears when a club of this bag has a carry.
-    </p>
+    <NEmpty
+      v-if="rungs.length === 0"
+      class="card empty"
+      description="A flight appears when a club of this bag has a carry."
+    />
     <template v-else>
       <div class="chips no-print" role="group" aria-label="Clubs shown">
         <NButton :aria-pressed="all" @click="choose([])" size="small">Whole bag</NButton>

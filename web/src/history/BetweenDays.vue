@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NTable } from 'naive-ui';
 import type { DayView, DifferenceView, EventView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
@@ -130,7 +131,7 @@ const putting = ref(false);
         @update:value="set({ to: $event })"
       />
     </p>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <template v-if="days && bag">
       <p class="gamer">
         <template v-if="bag.thenName === undefined">No gamer yet on {{ shortDay(from) }}.</template>

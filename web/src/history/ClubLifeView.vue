@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NEmpty } from 'naive-ui';
 import type { ClubLifeView } from '@tasche/contract';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -74,7 +75,7 @@ const count = (kind: LifeEntry['kind']) => entries.value.filter((entry) => entry
         >
       </template>
     </PageHead>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <p v-if="life" class="bar no-print">
       <NButton
         size="small"

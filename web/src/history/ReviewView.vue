@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NEmpty, NTable } from 'naive-ui';
 import { MAX_STRIKES_ANSWERED, roundsPlayed } from '@tasche/contract';
 import {
@@ -102,9 +103,7 @@ const signed = (metres: number) => `${metres > 0 ? '+' : ''}${n(metres, 1)}`;
       shots…
       <NButton size="small" @click="stop">Cancel</NButton>
     </p>
-    <p v-if="problem" class="verdict fault" role="alert">
-      ■ {{ problem }} <NButton size="small" @click="load">Try again</NButton>
-    </p>
+    <ProblemLine :text="problem"> <NButton size="small" @click="load">Try again</NButton></ProblemLine>
 
     <section aria-label="Did it hold?">
       <h2>Did it hold?</h2>

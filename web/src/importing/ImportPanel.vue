@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { counted } from '../app/counted';
 import FileField from '../fields/FileField.vue';
 import type { ChangeResult, ImportPlan } from '@tasche/contract';
@@ -101,7 +102,7 @@ function readingText(value: Reading['value']): string {
       <b>{{ file?.name ?? 'Choose a file' }}</b> <span class="quiet">or drop it here</span>
     </FileField>
     <p v-if="busy" role="status" class="quiet">Reading…</p>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <p v-if="done" class="verdict fine" role="status">● Imported: {{ done }}</p>
     <template v-if="plan && !done">
       <p role="status">

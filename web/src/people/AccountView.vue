@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton } from 'naive-ui';
 import type { AccountView } from '@tasche/contract';
 import { onMounted, ref } from 'vue';
@@ -41,7 +42,7 @@ onMounted(() => void (identity.view?.personId && read()));
         <NButton @click="identity.signOut()">Sign out</NButton>
       </template>
     </PageHead>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <p v-if="identity.view?.means === 'machine'" class="card note">
       This is the demo: everybody at this machine is let in as <b>{{ identity.view.who }}</b>, without an
       account. People you invite get accounts of their own.

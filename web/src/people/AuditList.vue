@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NTable } from 'naive-ui';
 import type { AuditView, Page } from '@tasche/contract';
 import { onMounted, ref } from 'vue';
@@ -27,7 +28,7 @@ onMounted(more);
   <section>
     <h2>What was noted</h2>
     <p class="quiet small">Nobody can change or delete these, the server itself neither.</p>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <NTable v-if="rows.length" size="small" :bordered="false" class="noted">
       <tbody>
         <tr v-for="one in rows" :key="one.id">

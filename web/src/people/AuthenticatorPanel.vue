@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NAlert, NButton, NForm, NInput } from 'naive-ui';
 import type { AccountView } from '@tasche/contract';
 import { ref } from 'vue';
@@ -92,7 +93,7 @@ const copy = () => void navigator.clipboard.writeText(recoveryCodes.value?.join(
     <NButton v-else size="small" @click="asks = account.code ? 'remove' : 'add'">{{
       account.code ? 'Take the authenticator away' : 'Add an authenticator'
     }}</NButton>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NAlert, NButton, NRadio, NRadioGroup, NSpace } from 'naive-ui';
 import type { HandOverWay, MadeLinkView } from '@tasche/contract';
 import { ref } from 'vue';
@@ -59,7 +60,7 @@ async function copy(): Promise<void> {
       </NSpace>
     </NRadioGroup>
     <p><NButton size="small" @click="make">Make the link</NButton></p>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <NAlert
       v-if="made"
       type="success"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NForm, NInput } from 'naive-ui';
 import type { AccountView } from '@tasche/contract';
 import { ref } from 'vue';
@@ -54,7 +55,7 @@ const add = () =>
     <p v-else class="quiet small">
       This browser, or this address, has none: a passkey belongs to a host name.
     </p>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
   </section>
 </template>
 

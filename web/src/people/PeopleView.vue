@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NAlert, NButton, NPopconfirm, NTable, NTag } from 'naive-ui';
 import {
   HAND_OVER_WORDS,
@@ -92,7 +93,7 @@ const seenBy = ({ playerIds }: { playerIds: readonly string[] | null }) =>
       </template>
     </PageHead>
     <p v-if="!isOwner" class="quiet">Who gets in is for the owner of the workspace to say.</p>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <NAlert
       v-if="made"
       type="success"

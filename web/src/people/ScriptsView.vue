@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NCode, NCollapse, NCollapseItem, NTag } from 'naive-ui';
 import { computed, onMounted, shallowRef, ref } from 'vue';
 import PageHead from '../app/PageHead.vue';
@@ -62,7 +63,7 @@ const answers = ({ responses }: Operation) => Object.keys(responses['200']?.cont
         </p>
       </template>
     </PageHead>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <TextField v-model:value="wanted" class="search" aria-label="Search the routes" placeholder="search…" />
     <NCollapse class="routes">
       <NCollapseItem v-for="one in operations" :key="one.name" :name="one.name">

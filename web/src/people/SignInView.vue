@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NCheckbox, NForm, NFormItem, NInput } from 'naive-ui';
 import { signInSchema, type SignInForm, type SignedInView } from '@tasche/contract';
 import { KeyRound } from 'lucide-vue-next';
@@ -89,7 +90,7 @@ const byPasskey = () => come(() => passkeyAnswer(draft.stay));
         />
       </NFormItem>
       <NCheckbox v-model:checked="draft.stay">My own device: stay signed in for 30 days</NCheckbox>
-      <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+      <ProblemLine :text="problem" />
       <div class="ways">
         <NButton type="primary" attr-type="submit" :loading="busy">Sign in</NButton>
         <NButton v-if="hasPasskeys()" :disabled="busy" @click="byPasskey">

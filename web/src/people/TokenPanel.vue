@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NAlert, NButton, NForm, NFormItem, NInput, NRadio, NRadioGroup, NTable } from 'naive-ui';
 import { MAX_TOKEN_DAYS, nameSchema, required, type TokenView } from '@tasche/contract';
 import { dayPlus } from '@tasche/core';
@@ -114,7 +115,7 @@ const stateOf = ({ revokedAt, expiresAt, usedAt }: TokenView) => {
       </p>
     </NForm>
     <NButton v-else size="small" @click="adding = true">Make a token</NButton>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
   </section>
 </template>
 

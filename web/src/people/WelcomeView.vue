@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NAlert, NButton, NForm, NFormItem, NInput } from 'naive-ui';
 import {
   MIN_PASSWORD,
@@ -120,7 +121,7 @@ const join = () => come(() => post<SignedInView>('/links/join', { key }));
 <template>
   <SignInView v-if="signsIn && identity.state !== 'in'" />
   <DoorCard v-else :title="title" :says="says">
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <template v-if="handsOver">
       <template v-if="identity.view && isOwner">
         <p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NForm, NFormItem, NInput } from 'naive-ui';
 import { ROLE_WORDS, nameSchema, required, type SignedInView } from '@tasche/contract';
 import { reactive, ref } from 'vue';
@@ -53,7 +54,7 @@ async function add(): Promise<void> {
       <NButton size="small" class="cancel" @click="adding = false">Cancel</NButton>
     </NForm>
     <NButton v-else size="small" @click="adding = true">Make another workspace</NButton>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
   </section>
 </template>
 

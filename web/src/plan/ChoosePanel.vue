@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import NumberField from '../fields/NumberField.vue';
 import Fold from '../app/Fold.vue';
 import TextField from '../fields/TextField.vue';
@@ -191,7 +192,7 @@ const strokes = (value: number) => value.toFixed(2);
           @write="set({ changeStrokes: $event! })"
       /></label>
     </NForm>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <p v-if="choosing.needs.length === 0" class="quiet small">
       Write down the shots of the week, as in a practice round’s notes: they take the place of a usual round’s
       shots at greens. Drives, recoveries and the short game stay in it.
@@ -268,8 +269,8 @@ const strokes = (value: number) => value.toFixed(2);
         <p v-if="busy" class="bar" role="status">
           Choosing… <NButton @click="stop()" size="small">Cancel</NButton>
         </p>
-        <p v-if="failed" class="verdict fault" role="alert">■ {{ failed }}</p>
-        <p v-if="chosen?.refused" class="verdict fault" role="alert">■ {{ chosen.refused }}</p>
+        <ProblemLine :text="failed" />
+        <ProblemLine :text="chosen?.refused" />
         <template v-if="chosen?.answer">
           <p class="sentence">
             <template v-if="same"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { counted } from '../app/counted';
 import { useForm } from '../fields/use-form';
 import NumberField from '../fields/NumberField.vue';
@@ -298,7 +299,7 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
           </tr>
         </tbody>
       </NTable>
-      <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+      <ProblemLine :text="problem" />
       <div class="bar">
         <NButton type="primary" attr-type="submit">
           {{ event ? 'Save the event' : 'Plan it from the gamer bag' }}

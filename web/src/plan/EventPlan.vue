@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import LoadingRows from '../app/LoadingRows.vue';
+import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import RoundAnswer from './RoundAnswer.vue';
@@ -398,7 +400,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
       <WorkProgress :share="settling.share.value" /> Settling the bag, and looking what would change it on the
       morning… <NButton @click="settling.stop()" size="small">Cancel</NButton>
     </p>
-    <p v-if="settling.problem.value" class="verdict fault" role="alert">■ {{ settling.problem.value }}</p>
+    <ProblemLine :text="settling.problem.value" />
     <p v-if="schedule.state === 'away'" class="quiet" role="status">
       The courses cannot be reached; this opens by itself as soon as they can be.
     </p>
@@ -452,9 +454,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
           >
         </p>
         <p v-for="finding in findings" :key="finding" class="verdict look small">◆ {{ finding }}</p>
-        <p v-if="problem || worked?.refused || chosen?.refused" class="verdict fault" role="alert">
-          ■ {{ problem || worked?.refused || chosen?.refused }}
-        </p>
+        <ProblemLine :text="problem || worked?.refused || chosen?.refused" />
         <p v-if="busy" class="bar small" role="status">
           <WorkProgress :share="share" /> Playing the course…
           <NButton @click="stop()" size="small">Cancel</NButton>
@@ -582,9 +582,7 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
             {{ roundAirWords(round.air, unit) }}; {{ groundWords(round.ground) }}.
           </p>
         </template>
-        <div v-else-if="busy" class="waiting" role="status" aria-label="Working">
-          <span v-for="n in 6" :key="n" />
-        </div>
+        <LoadingRows v-else-if="busy" :rows="6" :px="24" label="Working" />
       </template>
     </template>
   </div>
@@ -610,16 +608,6 @@ useEventListener('keydown', (pressed: KeyboardEvent) => {
 }
 .print-only {
   display: none;
-}
-.waiting {
-  display: grid;
-  gap: 10px;
-  max-width: 700px;
-}
-.waiting span {
-  height: 24px;
-  background: var(--linen-deep);
-  border-radius: 3px;
 }
 @media (max-width: 1100px) {
   .board {

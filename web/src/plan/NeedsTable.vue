@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -142,7 +143,7 @@ function add(): void {
       />
       <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>
     </NForm>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <p v-if="playedFresh.length > 0 && !readOnly" class="small no-print">
       Rounds played here asked for
       {{ playedFresh.map(({ name, weight }) => `${name.replace('played: ', '')} ×${weight}`).join(', ') }}.

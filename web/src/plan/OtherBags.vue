@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import { NButton } from 'naive-ui';
 import {
@@ -106,7 +107,7 @@ const works = [
         <WorkProgress :share="work.of.share.value" /> {{ work.label }}…
         <NButton @click="work.of.stop()" size="small">Cancel</NButton>
       </p>
-      <p v-if="work.of.problem.value" class="verdict fault" role="alert">■ {{ work.of.problem.value }}</p>
+      <ProblemLine :text="work.of.problem.value" />
     </template>
     <p v-if="unsure > 0 && !sure.result.value" class="small verdict look">
       ◆ {{ unsure }} of these carries {{ unsure === 1 ? 'is' : 'are' }} not measured. Ask how sure the choice

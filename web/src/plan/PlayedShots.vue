@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton } from 'naive-ui';
 import { readPlayedShots, type LabelledClub, type PlayedShot } from '@tasche/contract';
 import { distanceNumber, type DistanceUnit } from '@tasche/core';
@@ -62,7 +63,7 @@ const words = ({ clubId, distanceM, lie, hole }: PlayedShot) =>
       <FileField label="Shots as CSV" accept=".csv,.txt,text/csv" @file="choose">From a CSV…</FileField>
       <NButton v-if="shots.length > 0" size="small" @click="emit('clear')">Clear all</NButton>
     </div>
-    <p v-if="problem" class="verdict fault small" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" small />
     <ul v-if="read.refused.length > 0" class="refused small" aria-label="Lines that could not be read">
       <li v-for="{ line, text, reason } in read.refused.slice(0, 8)" :key="line">
         <b class="verdict look">◆ line {{ line }}</b> {{ text }} <span class="quiet">{{ reason }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { counted } from '../app/counted';
 import WorkProgress from '../app/WorkProgress.vue';
 import NumberField from '../fields/NumberField.vue';
@@ -114,7 +115,7 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
       <WorkProgress :share="travel.share.value" /> Working {{ scenarios.length }} days out…
       <NButton @click="travel.stop()" size="small">Cancel</NButton>
     </p>
-    <p v-if="travel.problem.value" class="verdict fault" role="alert">■ {{ travel.problem.value }}</p>
+    <ProblemLine :text="travel.problem.value" />
     <template v-if="set">
       <p class="card sentence" aria-live="polite">
         <b>{{ counted(set.ids.length, 'club') }}</b> lose

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
 import FileField from '../fields/FileField.vue';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -250,7 +251,7 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
     >
       <b>{{ file?.name ?? 'Choose a file' }}</b> <span class="quiet">or drop it here</span>
     </FileField>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <p v-if="sending" class="bar progress" role="status">
       <WorkProgress :share="share" />
       <span>{{ share < 1 ? `${Math.round(share * 100)} % sent and read` : 'finishing…' }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton } from 'naive-ui';
 import type { MonitorView, Page, SessionEntry, SetAsideView, StrikeView } from '@tasche/contract';
@@ -135,7 +136,7 @@ defineExpose({ hitTen });
         </NButton>
       </span>
     </div>
-    <p v-if="refused" class="verdict fault" role="alert">■ {{ refused }}</p>
+    <ProblemLine :text="refused" />
     <ul v-if="setAside" class="aside small">
       <li v-if="setAside.rows.length === 0" class="quiet">Nothing was set aside.</li>
       <li v-for="(one, i) in setAside.rows" :key="i">

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import LoadingRows from '../app/LoadingRows.vue';
+import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import Fold from '../app/Fold.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import LinkButton from '../app/LinkButton.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NEmpty } from 'naive-ui';
 import type { SessionDetails, SessionEntry } from '@tasche/contract';
 import {
   distanceNumber,
@@ -253,11 +255,13 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         :sessions="range.sessions"
         :shown-id="session?.id"
       />
-      <p v-else-if="range.state === 'loading'" class="quiet" role="status">Loading…</p>
+      <LoadingRows v-else-if="range.state === 'loading'" />
       <div class="main">
-        <p v-if="sessionId && !session && range.state === 'ready'" class="card empty quiet">
-          There is no such session; it may have been deleted. Ctrl Z brings it back.
-        </p>
+        <NEmpty
+          v-if="sessionId && !session && range.state === 'ready'"
+          class="card empty"
+          description="There is no such session; it may have been deleted. Ctrl Z brings it back."
+        />
         <template v-if="session">
           <BasketStrip
             v-if="session.basket"
@@ -289,7 +293,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <NButton @click="forming = 'edit'" size="small">Edit</NButton>
             <NButton @click="remove" size="small">Delete</NButton>
           </div>
-          <p v-if="handProblem" class="verdict fault" role="alert">■ {{ handProblem }}</p>
+          <ProblemLine :text="handProblem" />
           <Fold class="air no-print">
             <template #head>The air and ground of this session</template>
             <ConditionsBar
@@ -377,9 +381,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
               "
             />
           </template>
-          <p v-else-if="!session.live" class="card empty quiet">
-            Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file.
-          </p>
+          <NEmpty
+            v-else-if="!session.live"
+            class="card empty"
+            description="Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file."
+          />
         </template>
         <CoverChart v-if="range.state === 'ready' && !session?.live" :unit="unit" />
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NModal } from 'naive-ui';
 import { playerFileHeadSchema, type PlayerFileHead } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
@@ -103,10 +104,9 @@ onBeforeUnmount(() => sending.value?.cancel());
     <p v-if="head" role="status">
       <b>{{ head.name }}</b>, taken out {{ shortMoment(head.takenOutAt) }}. {{ holds }}.
     </p>
-    <p v-if="problem" class="verdict fault" role="alert">
-      ■ {{ problem }}
-      <span v-for="{ field } in fields" :key="field" class="quiet small">({{ field }})</span>
-    </p>
+    <ProblemLine :text="problem">
+      <span v-for="{ field } in fields" :key="field" class="quiet small">({{ field }})</span></ProblemLine
+    >
     <p v-if="sending" class="bar small" role="status">
       <WorkProgress :share="share" /> {{ share < 1 ? 'Sending…' : 'Checking every row…' }}
       <NButton size="small" @click="sending.cancel()">Cancel</NButton>

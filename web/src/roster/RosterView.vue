@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import LoadingRows from '../app/LoadingRows.vue';
+import ProblemLine from '../app/ProblemLine.vue';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
@@ -227,7 +229,7 @@ function startsIn(day: string): string {
         <NButton @click="adding = !adding" type="primary">Add a player</NButton>
       </template>
     </PageHead>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <BringPlayerIn v-if="bringing" @close="bringing = false" />
     <NForm
       v-if="adding || (entries && here.length === 0)"
@@ -396,9 +398,7 @@ function startsIn(day: string): string {
         >{{ entry.player.name }}</RouterLink
       >
     </p>
-    <div v-if="!entries && !problem" class="waiting" role="status" aria-label="Loading">
-      <span v-for="n in 4" :key="n" />
-    </div>
+    <LoadingRows v-if="!entries && !problem" :px="86" />
   </div>
 </template>
 
@@ -514,15 +514,6 @@ dd {
   flex-wrap: wrap;
   gap: 4px 12px;
   margin-top: 14px;
-}
-.waiting {
-  display: grid;
-  gap: 10px;
-}
-.waiting span {
-  height: 86px;
-  background: var(--linen-deep);
-  border-radius: 6px;
 }
 @media (max-width: 980px) {
   .roster li {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NCheckbox } from 'naive-ui';
 import type { Command, EventRound } from '@tasche/contract';
 import { USUAL_LIMITS, dayPlus, daysBetween } from '@tasche/core';
@@ -96,7 +97,7 @@ function take(): void {
       >
       <NButton @click="emit('leave')">Leave it</NButton>
     </p>
-    <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <template v-if="rows">
       <p v-if="rows.length === 0" class="quiet">This calendar holds no events.</p>
       <ul class="rows">

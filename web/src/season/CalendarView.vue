@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
+import LoadingRows from '../app/LoadingRows.vue';
 import {
   seasonOf,
   type CalendarEntry,
@@ -110,9 +112,7 @@ const events = computed(() => {
         <NButton @click="go(dayPlus(from, 7 * (WEEKS - 1)))">Later</NButton>
       </template>
     </PageHead>
-    <p v-if="problem" class="verdict fault" role="alert">
-      ■ {{ problem }} <NButton size="small" @click="load()">Try again</NButton>
-    </p>
+    <ProblemLine :text="problem"> <NButton size="small" @click="load()">Try again</NButton></ProblemLine>
     <NEmpty v-if="rows?.length === 0" description="Nobody is on the roster yet.">
       <template #extra><RouterLink to="/roster">To the roster</RouterLink></template>
     </NEmpty>
@@ -161,9 +161,7 @@ const events = computed(() => {
     <p v-if="next">
       <NButton @click="load(next)">Show more players: {{ rows?.length }} of {{ total }} shown</NButton>
     </p>
-    <div v-if="!rows && !problem" class="waiting" role="status" aria-label="Loading">
-      <span v-for="n in 4" :key="n" />
-    </div>
+    <LoadingRows v-if="!rows && !problem" />
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NTable } from 'naive-ui';
 import { seasonVerdict, type SeasonStrokes, type SeasonValue } from '@tasche/core';
 import { computed, watch } from 'vue';
@@ -94,7 +95,7 @@ const differs = (ids: readonly string[]) => {
       <WorkProgress :share="share" /> Working out {{ counted(asked.rounds.length, 'different round') }}…
       <NButton size="small" @click="stop">Cancel</NButton>
     </p>
-    <p v-if="problem" class="verdict fault small" role="alert">■ {{ problem }}</p>
+    <ProblemLine :text="problem" small />
     <template v-if="result && verdict">
       <p class="verdict" :class="verdict.severity" role="status">
         {{ MARKS[verdict.severity] }} {{ verdict.text }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ProblemLine from '../app/ProblemLine.vue';
 import { NAlert, NButton, NTable } from 'naive-ui';
 import { SHARED_PAPER_WORDS, type MadeLinkView, type SharedPaper, type ShareView } from '@tasche/contract';
 import { computed, onMounted, ref } from 'vue';
@@ -70,7 +71,7 @@ const allOpenings = ({ lastOpenings }: ShareView) =>
     /></label>
     <NButton type="primary" size="small" @click="make">Make a link</NButton>
   </div>
-  <p v-if="problem" class="verdict fault" role="alert">■ {{ problem }}</p>
+  <ProblemLine :text="problem" />
   <NAlert v-if="made" type="success" title="The link: shown once" :bordered="false" class="made">
     <div class="link">
       <div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import LoadingRows from '../app/LoadingRows.vue';
 import { useEventListener } from '@vueuse/core';
 import { computed, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -69,22 +70,14 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <p class="quiet" role="status">This page opens by itself as soon as it can be.</p>
     </template>
     <template v-else>
-      <div class="waiting" role="status" aria-label="Loading"><span v-for="n in 8" :key="n" /></div>
+      <LoadingRows class="waiting" :rows="8" :px="26" />
     </template>
   </div>
 </template>
 
 <style scoped>
 .waiting {
-  display: grid;
-  gap: 14px;
   padding-top: 60px;
   max-width: 520px;
-}
-.waiting span {
-  height: 26px;
-  background: var(--linen-deep);
-  border-radius: 3px;
-  opacity: 0.8;
 }
 </style>
