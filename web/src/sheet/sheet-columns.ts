@@ -88,7 +88,7 @@ const sourceColumn: SheetColumn = {
 };
 const carryColumn = shotColumn('full', 'carryM', 'carry', 50, true);
 
-interface ColumnSet {
+export interface ColumnSet {
   id: string;
   name: string;
   columns: readonly SheetColumn[];
