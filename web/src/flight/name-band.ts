@@ -1,12 +1,12 @@
 /** Names of many flights, in rows above a chart, each over where its ball lands. */
-export interface NamedEnd {
+interface NamedEnd {
   name: string;
   /** On the chart's axis of distances. */
   at: number;
 }
 
 /** Pixels of a row of names, and of a letter in it. */
-export const ROW_PX = 14;
+const ROW_PX = 14;
 const LETTER_PX = 6.2;
 const GAP_PX = 8;
 /** More rows would leave no room for the flights: names that fit in none are left out. */
