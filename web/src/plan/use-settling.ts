@@ -1,0 +1,57 @@
+import { planRoundOf, type Command, type EventRound, type PlanView } from '@tasche/contract';
+import type { DayTrigger, DistanceUnit } from '@tasche/core';
+import { proxy } from 'comlink';
+import { v4 as newId } from 'uuid';
+import type { ComputedRef } from 'vue';
+import { useSheet } from '../sheet/sheet-store';
+import { swapsAgainst, triggerOf } from './round-swaps';
+import { useLongWork, type AskedRound } from './use-round';
+
+/** Settles rounds: each its best bag, its swaps, and what would change it on the morning; one change for all of them. */
+export function useSettling(
+  plan: () => PlanView,
+  ask: (round: EventRound) => AskedRound | string,
+  { unit, nameOf }: { unit: ComputedRef<DistanceUnit>; nameOf: (id: string) => string },
+) {
+  const store = useSheet();
+  const work = useLongWork<true>();
+
+  async function settle(which: readonly EventRound[]): Promise<void> {
+    const questions = which.flatMap((one) => {
+      const question = ask(one);
+      return typeof question === 'string' ? [] : [{ one, question }];
+    });
+    const { id: planId, baseClubIds } = plan();
+    const commands: Extract<Command, { do: 'setRoundBag' }>[] = [];
+    await work.run(async (link, progress) => {
+      for (const [i, { one, question }] of questions.entries()) {
+        const { order, taste } = question;
+        const answer = await link.choose(order, taste, [], unit.value);
+        if (!answer.answer) throw new Error(`${one.name}: ${answer.refused}`);
+        const best = answer.answer.best.ids;
+        const triggers: DayTrigger[] = await link.triggers(
+          order,
+          taste,
+          best,
+          proxy((share: number) => progress((i + share) / questions.length)),
+        );
+        commands.push({
+          do: 'setRoundBag',
+          planId,
+          version: plan().version,
+          roundId: one.id,
+          bagId: planRoundOf(plan(), one.id).bagId ?? newId(),
+          clubIds: best,
+          swaps: swapsAgainst(baseClubIds, best, order.clubs, answer.why),
+          triggers: triggers.map((trigger) => triggerOf(trigger, best, one.day, unit.value, nameOf)),
+        });
+      }
+      return true;
+    });
+    // The plan may have changed while it was worked on.
+    if (work.result.value && commands.length > 0)
+      store.change(commands.map((command) => ({ ...command, version: plan().version })));
+    work.clear();
+  }
+  return { work, settle };
+}
