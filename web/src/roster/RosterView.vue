@@ -1,39 +1,27 @@
 <script setup lang="ts">
-import LoadingRows from '../app/LoadingRows.vue';
-import ProblemLine from '../app/ProblemLine.vue';
-import LinkButton from '../app/LinkButton.vue';
-import PageHead from '../app/PageHead.vue';
-import { counted } from '../app/counted';
-import { useForm } from '../fields/use-form';
-import TextField from '../fields/TextField.vue';
-import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton, NCheckbox, NForm, NFormItem } from 'naive-ui';
-import {
-  MAX_LAST_CHANGES,
-  hasRight,
-  nameSchema,
-  required,
-  type ChangeResult,
-  type Page,
-  type RosterEntry,
-} from '@tasche/contract';
-import type { DistanceUnit } from '@tasche/core';
-import { differenceInCalendarDays, parseISO } from 'date-fns';
-import { v4 as newId } from 'uuid';
-import { computed, defineAsyncComponent, onMounted, reactive, ref, shallowRef, watch } from 'vue';
-import { useRouter } from 'vue-router';
-import { useHeard } from '../together/news';
-import { useReadAgain } from '../offline/connection';
-import { NetworkError, post, request } from '../api/request';
-import { shortDay, shortMoment, today, withDaysSaid } from '../app/day';
+import { hasRight, type Page, type RosterEntry } from '@tasche/contract';
 import { useEventListener, useLocalStorage } from '@vueuse/core';
-import { MARKS } from '../ladder/marks';
+import { NButton, NCheckbox } from 'naive-ui';
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { NetworkError, request } from '../api/request';
+import LinkButton from '../app/LinkButton.vue';
+import LoadingRows from '../app/LoadingRows.vue';
+import PageHead from '../app/PageHead.vue';
+import ProblemLine from '../app/ProblemLine.vue';
+import { today } from '../app/day';
+import ChoiceField from '../fields/ChoiceField.vue';
+import TextField from '../fields/TextField.vue';
+import { useReadAgain } from '../offline/connection';
 import { useIdentity } from '../people/identity';
+import { useHeard } from '../together/news';
+import AddPlayer from './AddPlayer.vue';
+import MadeUpPlayers from './MadeUpPlayers.vue';
 import PrintRun from './PrintRun.vue';
+import RosterCard from './RosterCard.vue';
 import { eventStateWords } from './event-state';
-import { MADE_UP_PLAYERS, madeUpPlayer, type MadeUpPlayer } from './made-up-players';
-import { thingsToDo } from './things-to-do';
 import { GROUPINGS, changesSinceYesterday, grouped, type Grouping } from './roster-groups';
+import { thingsToDo } from './things-to-do';
 
 const BringPlayerIn = defineAsyncComponent(() => import('./BringPlayerIn.vue'));
 
@@ -46,11 +34,6 @@ const adding = ref(false);
 const bringing = ref(false);
 const identity = useIdentity();
 const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
-const draft = reactive({ name: '', unit: 'yd' as DistanceUnit, hand: 'right' as 'right' | 'left' });
-const { rules, submit } = useForm(draft, {
-  name: { label: 'Name', schema: required(nameSchema) },
-});
-
 /** How the roster was last looked at is kept: what is searched, who is shown, in which order. */
 const ORDERS = [
   { value: 'name', label: 'by name' },
@@ -168,48 +151,6 @@ async function loadMore(): Promise<void> {
 onMounted(load);
 useReadAgain(load);
 useHeard(load);
-
-/** A new player starts with an empty gamer bag, ready to be typed into. */
-async function add(): Promise<void> {
-  const playerId = newId();
-  try {
-    await post<ChangeResult>('/changes', {
-      id: newId(),
-      commands: [
-        {
-          do: 'addPlayer',
-          player: { id: playerId, name: draft.name.trim(), hand: draft.hand, distanceUnit: draft.unit },
-        },
-        { do: 'addBag', bag: { id: newId(), playerId, name: 'Gamer' }, clubIds: [] },
-      ],
-    });
-    await router.push({ name: 'bag', params: { playerId } });
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
-}
-
-/** Somebody made up, to see what a bag looks like before one's own is written down. */
-const lookingAt = ref('');
-async function lookAt(one: MadeUpPlayer): Promise<void> {
-  const playerId = newId();
-  lookingAt.value = one.name;
-  try {
-    const { default: sheet } = await one.sheet();
-    await post<ChangeResult>('/changes', { id: newId(), commands: madeUpPlayer(one, sheet, playerId) });
-    await router.push({ name: 'bag', params: { playerId } });
-  } catch (error) {
-    problem.value = (error as Error).message;
-  } finally {
-    lookingAt.value = '';
-  }
-}
-
-function startsIn(day: string): string {
-  const days = differenceInCalendarDays(parseISO(day), parseISO(today()));
-  if (days < 0) return 'on now';
-  return days === 0 ? 'today' : days === 1 ? 'tomorrow' : `in ${days} days`;
-}
 </script>
 
 <template>
@@ -231,51 +172,8 @@ function startsIn(day: string): string {
     </PageHead>
     <ProblemLine :text="problem" />
     <BringPlayerIn v-if="bringing" @close="bringing = false" />
-    <NForm
-      v-if="adding || (entries && here.length === 0)"
-      ref="form"
-      class="card add"
-      :model="draft"
-      :rules="rules"
-      size="small"
-      @submit.prevent="submit(() => void add())"
-    >
-      <NFormItem label="Name" path="name">
-        <TextField aria-label="Name" v-model:value="draft.name" autofocus placeholder="Who plays?" />
-      </NFormItem>
-      <NFormItem label="Carries in" path="unit">
-        <ChoiceField
-          v-model:value="draft.unit"
-          label="Carries in"
-          :options="[
-            { value: 'yd', label: 'yards' },
-            { value: 'm', label: 'metres' },
-          ]"
-        />
-      </NFormItem>
-      <NFormItem label="Hand" path="hand">
-        <ChoiceField v-model:value="draft.hand" label="Hand" :options="['right', 'left']" />
-      </NFormItem>
-      <NButton type="primary" attr-type="submit">Add and write the bag down</NButton>
-    </NForm>
-    <section v-if="entries?.length === 0" class="card made-up">
-      <h2>Or look around first</h2>
-      <p class="quiet">
-        Somebody made up comes onto the roster with a whole bag; the settings take them off again.
-      </p>
-      <ul>
-        <li v-for="one in MADE_UP_PLAYERS" :key="one.name">
-          <NButton
-            size="small"
-            :loading="lookingAt === one.name"
-            :disabled="lookingAt !== ''"
-            @click="lookAt(one)"
-            >{{ one.name }}</NButton
-          >
-          <span class="quiet">{{ one.says }}</span>
-        </li>
-      </ul>
-    </section>
+    <AddPlayer v-if="adding || (entries && here.length === 0)" />
+    <MadeUpPlayers v-if="entries?.length === 0" />
     <div v-if="here.length > 1" class="bar looks no-print">
       <TextField
         v-model:value="view.search"
@@ -310,79 +208,7 @@ function startsIn(day: string): string {
             :aria-label="`Print for ${entry.player.name}`"
             @update:checked="flip(entry.player.id)"
           />
-          <RouterLink :to="{ name: 'bag', params: { playerId: entry.player.id } }" class="player">
-            <h2>{{ entry.player.name }}</h2>
-            <p v-if="entry.gamer" class="headline">
-              <span class="verdict" :class="entry.gamer.severity">{{ MARKS[entry.gamer.severity] }}</span>
-              {{ entry.gamer.headline }}
-            </p>
-            <p v-else class="quiet">No gamer bag yet.</p>
-          </RouterLink>
-          <p class="thing small">
-            <RouterLink
-              v-for="(thing, i) in entry.things"
-              :key="thing.rank"
-              :to="thing.to"
-              :class="i === 0 ? ['verdict', thing.severity] : 'quiet'"
-              >{{ MARKS[thing.severity] }} {{ thing.words }}</RouterLink
-            >
-            <span v-if="entry.things.length === 0" class="verdict fine">● nothing to do</span>
-          </p>
-          <dl>
-            <div>
-              <dt>Gamer</dt>
-              <dd>
-                {{ entry.gamer ? `${counted(entry.gamer.clubs, 'club')}` : '–' }} of {{ entry.clubsOwned }}
-              </dd>
-            </div>
-            <div>
-              <dt>Faults</dt>
-              <dd :class="['verdict', entry.gamer?.faults ? 'fault' : 'fine']">
-                {{ entry.gamer?.faults ?? '–' }}
-                <span v-if="entry.gamer?.looks" class="verdict look" title="Worth a look"
-                  >◆ {{ entry.gamer.looks }}</span
-                >
-              </dd>
-            </div>
-            <div>
-              <dt>Next</dt>
-              <dd>
-                <RouterLink
-                  v-if="entry.nextPlan"
-                  :to="{ name: 'plan', params: { playerId: entry.player.id, planId: entry.nextPlan.id } }"
-                  >{{ entry.nextPlan.name }}</RouterLink><span v-else class="quiet">nothing planned</span>
-                <div v-if="entry.nextPlan" class="small quiet">
-                  {{ shortDay(entry.nextPlan.startsOn) }}, {{ startsIn(entry.nextPlan.startsOn) }};
-                  <span class="verdict" :class="entry.event.severity"
-                    >{{ MARKS[entry.event.severity] }} {{ entry.event.words }}</span
-                  >
-                </div>
-              </dd>
-            </div>
-            <div>
-              <dt>Last change</dt>
-              <dd class="small">
-                <template v-if="entry.lastChanges[0]"
-                  >{{ shortMoment(entry.lastChanges[0].at) }}, {{ entry.lastChanges[0].who }}
-                  <div class="quiet clip" :title="withDaysSaid(entry.lastChanges[0].summary)">
-                    {{ withDaysSaid(entry.lastChanges[0].summary) }}
-                  </div>
-                  <RouterLink
-                    v-if="entry.recent.length > 1"
-                    class="quiet"
-                    :to="{ name: 'history', params: { playerId: entry.player.id } }"
-                    :title="entry.recent.map(({ summary }) => withDaysSaid(summary)).join('\n')"
-                    >{{
-                      entry.recent.length === MAX_LAST_CHANGES
-                        ? `${MAX_LAST_CHANGES} or more`
-                        : counted(entry.recent.length, 'change')
-                    }}
-                    since yesterday</RouterLink
-                  ></template
-                >
-              </dd>
-            </div>
-          </dl>
+          <RosterCard v-bind="entry" />
         </li>
       </ul>
     </template>
@@ -417,20 +243,6 @@ function startsIn(day: string): string {
   gap: 12px 28px;
   padding: 14px 18px;
 }
-li .player {
-  grid-column: 1;
-}
-.thing {
-  grid-column: 1;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 6px 16px;
-}
-.roster dl {
-  grid-column: 2;
-  grid-row: 1 / span 2;
-}
 .group {
   margin: 14px 0 6px;
 }
@@ -445,70 +257,11 @@ li .player {
 .search {
   width: 160px;
 }
-.player {
-  text-decoration: none;
-  color: inherit;
-}
-.player:hover h2 {
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
 h2 {
   font-size: 18px;
   margin-bottom: 4px;
 }
-.headline {
-  line-height: 1.45;
-}
-dl {
-  display: grid;
-  grid-template-columns: 92px 56px minmax(120px, 1fr) minmax(120px, 1fr);
-  gap: 0 14px;
-  margin: 0;
-  align-content: center;
-}
-dt {
-  font-size: 12px;
-  color: var(--quiet);
-}
-dd {
-  margin: 0;
-}
-.clip {
-  max-width: 24ch;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.add {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 14px;
-  align-items: end;
-  padding: 14px 18px;
-  margin-bottom: 14px;
-}
 
-.add > .n-button {
-  /* Beside the fields, above the line their messages stand on. */
-  margin-bottom: 24px;
-}
-.made-up {
-  padding: 14px 18px;
-}
-.made-up ul {
-  list-style: none;
-  margin: 10px 0 0;
-  padding: 0;
-  display: grid;
-  gap: 8px;
-}
-.made-up li {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 12px;
-}
 .off-roster {
   display: flex;
   flex-wrap: wrap;

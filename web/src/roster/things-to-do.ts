@@ -4,7 +4,7 @@ import type { RouteLocationRaw } from 'vue-router';
 import { counted } from '../app/counted';
 
 /** Something a rep should do for a player. */
-interface ThingToDo {
+export interface ThingToDo {
   /** Lower is more pressing. */
   rank: number;
   words: string;

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { nameSchema, required, type ChangeResult } from '@tasche/contract';
+import type { DistanceUnit } from '@tasche/core';
+import { NButton, NForm, NFormItem } from 'naive-ui';
+import { v4 as newId } from 'uuid';
+import { reactive, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { post } from '../api/request';
+import ProblemLine from '../app/ProblemLine.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import TextField from '../fields/TextField.vue';
+import { useForm } from '../fields/use-form';
+
+/** Writes a new player down, and goes to their bag. */
+const router = useRouter();
+const problem = ref('');
+const draft = reactive({ name: '', unit: 'yd' as DistanceUnit, hand: 'right' as 'right' | 'left' });
+const { rules, submit } = useForm(draft, {
+  name: { label: 'Name', schema: required(nameSchema) },
+});
+
+/** A new player starts with an empty gamer bag, ready to be typed into. */
+async function add(): Promise<void> {
+  const playerId = newId();
+  try {
+    await post<ChangeResult>('/changes', {
+      id: newId(),
+      commands: [
+        {
+          do: 'addPlayer',
+          player: { id: playerId, name: draft.name.trim(), hand: draft.hand, distanceUnit: draft.unit },
+        },
+        { do: 'addBag', bag: { id: newId(), playerId, name: 'Gamer' }, clubIds: [] },
+      ],
+    });
+    await router.push({ name: 'bag', params: { playerId } });
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
+}
+</script>
+
+<template>
+  <NForm
+    ref="form"
+    class="card add"
+    :model="draft"
+    :rules="rules"
+    size="small"
+    @submit.prevent="submit(() => void add())"
+  >
+    <NFormItem label="Name" path="name">
+      <TextField aria-label="Name" v-model:value="draft.name" autofocus placeholder="Who plays?" />
+    </NFormItem>
+    <NFormItem label="Carries in" path="unit">
+      <ChoiceField
+        v-model:value="draft.unit"
+        label="Carries in"
+        :options="[
+          { value: 'yd', label: 'yards' },
+          { value: 'm', label: 'metres' },
+        ]"
+      />
+    </NFormItem>
+    <NFormItem label="Hand" path="hand">
+      <ChoiceField v-model:value="draft.hand" label="Hand" :options="['right', 'left']" />
+    </NFormItem>
+    <NButton type="primary" attr-type="submit">Add and write the bag down</NButton>
+    <ProblemLine :text="problem" />
+  </NForm>
+</template>
+
+<style scoped>
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  align-items: end;
+  padding: 14px 18px;
+  margin-bottom: 14px;
+}
+.add > .n-button {
+  /* Beside the fields, above the line their messages stand on. */
+  margin-bottom: 24px;
+}
+</style>
