@@ -57,7 +57,8 @@ export interface StrikeImportReport {
   refusals: readonly ({ line: number } & RowRefusal)[];
   /** How often each reason came up. */
   reasons: readonly { column: string; reason: string; count: number }[];
-  labels: readonly { label: string; rows: number; match: ClubMatch }[];
+  /** What the file calls its clubs; `carryM` is the mean carry of the rows that give one, metres, null where none does. */
+  labels: readonly { label: string; rows: number; match: ClubMatch; carryM: number | null }[];
   days: readonly { day: string; rows: number }[];
   /** The change it became; null when it only looked. */
   changeId: string | null;

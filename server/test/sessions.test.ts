@@ -261,6 +261,10 @@ describe('a launch monitor’s file', () => {
       ['7i', mine],
       ['8 Iron', his],
     ]);
+    // What each carries on average, so that a wrong unit is seen before anything is taken.
+    const carries = look.labels.map(({ carryM }) => carryM! / 0.9144);
+    expect(carries.every((yards) => yards > 100 && yards < 250)).toBe(true);
+    expect(carries[0]).toBeCloseTo(156.8196 / 0.9144, 1);
     expect(await sessionsOf(bench, me)).toHaveLength(0);
     const changeId = newId();
     expect(await report(send(me, order({}), csv(GOOD), 'good', changeId))).toMatchObject({

@@ -146,7 +146,7 @@ export async function importStrikes(
           continue;
         }
         const label = keyOfLabel(row.club);
-        const match = count.matchOf(row.club, label);
+        const match = count.matchOf(row.club, label, row.given.carryM);
         if (!match) continue;
         count.on(day);
         waiting.push({ row, match, day, key: keyOf(row, label, day, occurrences) });
@@ -219,6 +219,16 @@ function remembered(of: (text: string) => string): (text: string) => string {
   };
 }
 
+/** What came of a club's label so far. */
+interface LabelCount {
+  label: string;
+  rows: number;
+  match: ClubMatch;
+  /** Rows that give a carry, and their sum in metres. */
+  carries: number;
+  carrySumM: number;
+}
+
 /** Counts what happens to a file's rows. */
 class Tally {
   rows = 0;
@@ -229,7 +239,7 @@ class Tally {
   readonly days = new Map<string, number>();
   readonly #refusals: ({ line: number } & RowRefusal)[] = [];
   readonly #reasons = new Map<string, { column: string; reason: string; count: number }>();
-  readonly #labels = new Map<string, { label: string; rows: number; match: ClubMatch; known: boolean }>();
+  readonly #labels = new Map<string, LabelCount>();
 
   constructor(
     readonly clubs: readonly Club[],
@@ -240,7 +250,7 @@ class Tally {
    * The club a label is: as the person said, or as it looks while nobody has; null where its rows are left
    * out.
    */
-  matchOf(label: string, key: string): ClubMatch {
+  matchOf(label: string, key: string, carryM: number | undefined): ClubMatch {
     let entry = this.#labels.get(key);
     if (!entry) {
       if (this.#labels.size >= MAX_LABELS)
@@ -254,12 +264,17 @@ class Tally {
         (entry = {
           label,
           rows: 0,
+          carries: 0,
+          carrySumM: 0,
           match: said === undefined ? guessClub(label, this.clubs) : said,
-          known: said !== undefined,
         }),
       );
     }
     entry.rows += 1;
+    if (carryM !== undefined) {
+      entry.carries += 1;
+      entry.carrySumM += carryM;
+    }
     if (!entry.match) this.otherClubs += 1;
     return entry.match;
   }
@@ -297,10 +312,11 @@ class Tally {
       changeId,
       refusals: this.#refusals,
       reasons: [...this.#reasons.values()].sort((a, b) => b.count - a.count),
-      labels: [...this.#labels.values()].map(({ label, rows: labelled, match }) => ({
+      labels: [...this.#labels.values()].map(({ label, rows: labelled, match, carries, carrySumM }) => ({
         label,
         rows: labelled,
         match,
+        carryM: carries === 0 ? null : carrySumM / carries,
       })),
       days: [...this.days]
         .map(([day, count]) => ({ day, rows: count }))

@@ -26,12 +26,12 @@ import {
   type StrikeImportReport,
   type StrikeUnit,
 } from '@tasche/contract';
-import { MEDIUM_FAIRWAY, SHOT_KINDS, isFullSwing, type PlayingConditions, type ShotKind } from '@tasche/core';
+import { MEDIUM_FAIRWAY, type PlayingConditions } from '@tasche/core';
 import Papa from 'papaparse';
 import { v4 as newId } from 'uuid';
 import { computed, reactive, ref, shallowRef } from 'vue';
 import { request } from '../api/request';
-import { shortDay, today } from '../app/day';
+import { today } from '../app/day';
 import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
 import { guarded, baselineOf } from '@tasche/contract';
@@ -39,6 +39,7 @@ import { useSheet } from '../sheet/sheet-store';
 import { lookAtFile, type FileLook } from './read-file';
 import { sendFile, type Sending } from '../api/send-file';
 import { useRange } from './range-store';
+import ImportPreview from './ImportPreview.vue';
 
 /** A launch monitor's file in: what its columns are, what its clubs are, what would come of it; then it is taken. */
 const props = defineProps<{ playerId: string }>();
@@ -148,7 +149,6 @@ const samples = (column: number) =>
     .filter((cell) => cell !== '')
     .join(' · ')
     .slice(0, 60);
-const clubOptions = computed(() => store.clubs.filter((club) => isFullSwing(club.kind)));
 
 function order(): StrikeImportOrder {
   const { encoding, delimiter, heads, skipLines } = look.value!;
@@ -211,12 +211,8 @@ function saveRefusals(refusals: StrikeImportReport['refusals']): void {
 }
 
 const clubOf = (label: string) => clubs[labelKey(label)] ?? null;
-function setClub(label: string, clubId: string): void {
-  clubs[labelKey(label)] = clubId === '' ? null : { clubId, shot: clubOf(label)?.shot ?? 'full' };
-}
-function setShot(label: string, shot: ShotKind): void {
-  const match = clubOf(label);
-  if (match) clubs[labelKey(label)] = { ...match, shot };
+function setMatch(label: string, match: ClubMatch): void {
+  clubs[labelKey(label)] = match;
 }
 /** What would be taken with the clubs as they are said now. */
 const wouldTake = computed(() =>
@@ -382,106 +378,14 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
         <NButton :disabled="!ready" @click="send('none')" type="primary">Preview the import</NButton>
       </p>
       <template v-if="report">
-        <h2>Preview</h2>
-        <p>
-          <b>{{ report.rows.toLocaleString('en') }}</b> rows on {{ report.days.length }}
-          {{ report.days.length === 1 ? 'day' : 'days'
-          }}<template v-if="report.days.length">
-            ({{ shortDay(report.days[0]!.day)
-            }}<template v-if="report.days.length > 1"> to {{ shortDay(report.days.at(-1)!.day) }}</template
-            >)</template
-          >: <b>{{ wouldTake.toLocaleString('en') }}</b> to take<template v-if="report.duplicates"
-            >, {{ report.duplicates.toLocaleString('en') }} of them known already</template
-          ><template v-if="report.refused"
-            >,
-            <span class="verdict fault"
-              >■ {{ report.refused.toLocaleString('en') }} that cannot be</span
-            ></template
-          >.
-        </p>
-        <div class="two">
-          <NTable size="small" :bordered="false" :bottom-bordered="false">
-            <caption>
-              {{
-                noClubColumn ? 'No column names the club; all of it is one' : 'Clubs'
-              }}
-            </caption>
-            <thead>
-              <tr>
-                <th scope="col">In the file</th>
-                <th scope="col">Rows</th>
-                <th scope="col">Is</th>
-                <th scope="col">Shot</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="{ label, rows } in report.labels" :key="label">
-                <th scope="row">{{ label || 'every row' }}</th>
-                <td>{{ rows.toLocaleString('en') }}</td>
-                <td>
-                  <ChoiceField
-                    :value="clubOf(label)?.clubId ?? ''"
-                    :class="{ none: !clubOf(label) }"
-                    @update:value="setClub(label, $event)"
-                    :label="`Club ${label} is`"
-                    :options="[
-                      { value: '', label: 'left out' },
-                      ...clubOptions.map((club) => ({ value: club.id, label: club.name })),
-                    ]"
-                  />
-                </td>
-                <td>
-                  <ChoiceField
-                    v-if="clubOf(label)"
-                    :value="clubOf(label)!.shot"
-                    @update:value="setShot(label, $event)"
-                    :label="`Shot of ${label}`"
-                    :options="SHOT_KINDS"
-                  />
-                </td>
-              </tr>
-            </tbody>
-          </NTable>
-          <NTable size="small" :bordered="false" :bottom-bordered="false" v-if="report.refused > 0">
-            <caption>
-              Cannot be taken
-              <NButton @click="saveRefusals(report.refusals)" size="small">Save the list</NButton>
-            </caption>
-            <thead>
-              <tr>
-                <th scope="col">Line</th>
-                <th scope="col">Column</th>
-                <th scope="col">Found</th>
-                <th scope="col">Why</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr
-                v-for="one in report.refused > 12 ? report.reasons.slice(0, 12) : []"
-                :key="`${one.column} ${one.reason}`"
-                class="sum"
-              >
-                <th scope="row">
-                  {{ one.count.toLocaleString('en') }} {{ one.count === 1 ? 'row' : 'rows' }}
-                </th>
-                <td>{{ one.column }}</td>
-                <td />
-                <td>{{ one.reason }}</td>
-              </tr>
-              <tr v-for="one in report.refusals.slice(0, 100)" :key="one.line">
-                <th scope="row">{{ one.line }}</th>
-                <td>{{ one.column }}</td>
-                <td class="found">{{ one.text }}</td>
-                <td>{{ one.reason }}</td>
-              </tr>
-              <tr v-if="report.refused > 100">
-                <td colspan="4" class="quiet">
-                  and {{ (report.refused - 100).toLocaleString('en') }} more like these
-                </td>
-              </tr>
-            </tbody>
-          </NTable>
-        </div>
+        <ImportPreview
+          :report="report"
+          :unit="unit"
+          :is-of-one-club="noClubColumn"
+          :club-of="clubOf"
+          @match="setMatch"
+          @save-refusals="saveRefusals(report.refusals)"
+        />
         <p class="bar take">
           <NButton :disabled="sending !== null || wouldTake === 0" @click="send('good')" type="primary">
             Take {{ wouldTake.toLocaleString('en') }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</NButton
@@ -493,23 +397,6 @@ const noClubColumn = computed(() => !mapping.columns.some(({ field }) => field =
 </template>
 
 <style scoped>
-.drop {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 20px;
-  align-items: center;
-  justify-content: space-between;
-  padding: 14px 18px;
-  margin-bottom: 12px;
-  border-style: dashed;
-  max-width: 900px;
-  cursor: pointer;
-}
-.drop.over {
-  border-color: var(--petrol);
-  background: var(--petrol-soft);
-}
-
 h2 {
   margin: 16px 0 4px;
 }
@@ -528,11 +415,6 @@ h2 {
 table {
   border-collapse: collapse;
   font-size: 13.5px;
-}
-caption {
-  text-align: left;
-  font-weight: 600;
-  padding-bottom: 4px;
 }
 th {
   text-align: left;
@@ -567,30 +449,7 @@ th {
   align-items: center;
   color: var(--quiet);
 }
-.two {
-  display: grid;
-  grid-template-columns: auto 1fr;
-  gap: 20px 40px;
-  align-items: start;
-  max-height: 60vh;
-  overflow: auto;
-}
-.sum th,
-.sum td {
-  font-weight: 600;
-}
-.found {
-  max-width: 180px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 .take {
   margin-top: 14px;
-}
-@media (max-width: 700px) {
-  .two {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -1,0 +1,203 @@
+<script setup lang="ts">
+import type { ClubMatch, StrikeImportReport } from '@tasche/contract';
+import { SHOT_KINDS, distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
+import { NButton, NTable } from 'naive-ui';
+import { computed } from 'vue';
+import { counted } from '../app/counted';
+import { shortDay } from '../app/day';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { useSheet } from '../sheet/sheet-store';
+import { carriesBeside, unitDoubt } from './import-carries';
+
+/** What would come of a file: its clubs and what each carries beside the sheet, and what cannot be taken. */
+const props = defineProps<{
+  report: StrikeImportReport;
+  unit: DistanceUnit;
+  /** No column names the club: the whole file is of one. */
+  isOfOneClub: boolean;
+  /** What a label is said to be. */
+  clubOf: (label: string) => ClubMatch;
+}>();
+const emit = defineEmits<{ match: [label: string, match: ClubMatch]; saveRefusals: [] }>();
+const store = useSheet();
+const MAX_LINES = 100;
+const MAX_REASONS = 12;
+const clubOptions = computed(() => [
+  { value: '', label: 'left out' },
+  ...store.clubs.filter(({ kind }) => isFullSwing(kind)).map(({ id, name }) => ({ value: id, label: name })),
+]);
+const rows = computed(() =>
+  props.report.labels.map((one) => {
+    const match = props.clubOf(one.label);
+    return { ...one, match, beside: carriesBeside(one, match, store.clubsById) };
+  }),
+);
+const doubt = computed(() => unitDoubt(rows.value.map(({ beside }) => beside)));
+const wouldTake = computed(() => rows.value.reduce((sum, { match, rows: n }) => sum + (match ? n : 0), 0));
+const days = computed(() => {
+  const { days: all } = props.report;
+  if (all.length === 0) return '';
+  const first = shortDay(all[0]!.day);
+  return all.length === 1 ? ` (${first})` : ` (${first} to ${shortDay(all.at(-1)!.day)})`;
+});
+const carry = (metres: number | null) => (metres === null ? '–' : distanceNumber(metres, props.unit));
+
+function setClub(label: string, match: ClubMatch, clubId: string): void {
+  emit('match', label, clubId === '' ? null : { clubId, shot: match?.shot ?? 'full' });
+}
+function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
+  if (match) emit('match', label, { ...match, shot });
+}
+</script>
+
+<template>
+  <h2>Preview</h2>
+  <p>
+    <b>{{ report.rows.toLocaleString('en') }}</b> rows on {{ counted(report.days.length, 'day') }}{{ days }}:
+    <b>{{ wouldTake.toLocaleString('en') }}</b> to take<template v-if="report.duplicates"
+      >, {{ report.duplicates.toLocaleString('en') }} of them known already</template
+    ><template v-if="report.refused"
+      >,
+      <span class="verdict fault">■ {{ report.refused.toLocaleString('en') }} that cannot be</span></template
+    >.
+  </p>
+  <p v-if="doubt" class="verdict look" role="status">◆ {{ doubt }}</p>
+  <div class="two">
+    <NTable size="small" :bordered="false" :bottom-bordered="false">
+      <caption>
+        {{
+          isOfOneClub ? 'No column names the club; all of it is one' : 'Clubs'
+        }}
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">In the file</th>
+          <th scope="col">Rows</th>
+          <th scope="col">Is</th>
+          <th scope="col">Shot</th>
+          <th scope="col" class="number">Carry, {{ unit }}</th>
+          <th scope="col" class="number">on the sheet</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ label, rows: n, match, beside } in rows" :key="label">
+          <th scope="row">{{ label || 'every row' }}</th>
+          <td>{{ n.toLocaleString('en') }}</td>
+          <td>
+            <ChoiceField
+              :value="match?.clubId ?? ''"
+              :label="`Club ${label} is`"
+              :options="clubOptions"
+              @update:value="setClub(label, match, $event)"
+            />
+          </td>
+          <td>
+            <ChoiceField
+              v-if="match"
+              :value="match.shot"
+              :label="`Shot of ${label}`"
+              :options="SHOT_KINDS"
+              @update:value="setShot(label, match, $event)"
+            />
+          </td>
+          <td class="number">{{ carry(beside.fileM) }}</td>
+          <td class="number quiet">{{ carry(beside.sheetM) }}</td>
+        </tr>
+      </tbody>
+    </NTable>
+    <NTable v-if="report.refused > 0" size="small" :bordered="false" :bottom-bordered="false">
+      <caption>
+        Cannot be taken
+        <NButton size="small" @click="emit('saveRefusals')">Save the list</NButton>
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Line</th>
+          <th scope="col">Column</th>
+          <th scope="col">Found</th>
+          <th scope="col">Why</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="one in report.refused > MAX_REASONS ? report.reasons.slice(0, MAX_REASONS) : []"
+          :key="`${one.column} ${one.reason}`"
+          class="sum"
+        >
+          <th scope="row">{{ counted(one.count, 'row') }}</th>
+          <td>{{ one.column }}</td>
+          <td />
+          <td>{{ one.reason }}</td>
+        </tr>
+        <tr v-for="one in report.refusals.slice(0, MAX_LINES)" :key="one.line">
+          <th scope="row">{{ one.line }}</th>
+          <td>{{ one.column }}</td>
+          <td class="found">{{ one.text }}</td>
+          <td>{{ one.reason }}</td>
+        </tr>
+        <tr v-if="report.refused > MAX_LINES">
+          <td colspan="4" class="quiet">
+            and {{ (report.refused - MAX_LINES).toLocaleString('en') }} more like these
+          </td>
+        </tr>
+      </tbody>
+    </NTable>
+  </div>
+</template>
+
+<style scoped>
+h2 {
+  margin: 16px 0 4px;
+}
+.two {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 20px 40px;
+  align-items: start;
+  max-height: 60vh;
+  overflow: auto;
+}
+table {
+  font-size: 13.5px;
+}
+caption {
+  text-align: left;
+  font-weight: 600;
+  padding-bottom: 4px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+tbody th {
+  color: var(--ink);
+  font-weight: 500;
+  font-size: 13.5px;
+}
+td,
+th {
+  padding: 3px 16px 3px 0;
+  border-bottom: 1px solid var(--line-soft);
+  vertical-align: middle;
+}
+.number {
+  text-align: right;
+}
+.sum th,
+.sum td {
+  font-weight: 600;
+}
+.found {
+  max-width: 180px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+@media (max-width: 700px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

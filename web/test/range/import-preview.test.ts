@@ -1,0 +1,93 @@
+import type { ClubMatch, StrikeImportReport } from '@tasche/contract';
+import { mount } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { carriesBeside, unitDoubt } from '../../src/range/import-carries';
+import ImportPreview from '../../src/range/ImportPreview.vue';
+import { useSheet } from '../../src/sheet/sheet-store';
+import { clubView, sheetOf } from '../sheet';
+
+const CLUBS = [clubView('7', { carryM: 150 }), clubView('8', { carryM: 140 }), clubView('9')];
+const full = (clubId: string): ClubMatch => ({ clubId, shot: 'full' });
+const share = (...shares: number[]) =>
+  unitDoubt(shares.map((one) => ({ fileM: one, sheetM: 1, share: one })));
+
+describe('the carries of a file beside the sheet', () => {
+  const byId = new Map(CLUBS.map((club) => [club.id, club]));
+
+  it('are of the same club and shot, and nothing where either is not known', () => {
+    expect(carriesBeside({ carryM: 165 }, full('7'), byId)).toEqual({ fileM: 165, sheetM: 150, share: 1.1 });
+    expect(carriesBeside({ carryM: 165 }, { clubId: '7', shot: 'soft' }, byId).share).toBeNull();
+    expect(carriesBeside({ carryM: 165 }, full('9'), byId).share).toBeNull();
+    expect(carriesBeside({ carryM: null }, full('7'), byId).share).toBeNull();
+    expect(carriesBeside({ carryM: 165 }, null, byId)).toEqual({ fileM: 165, sheetM: null, share: null });
+  });
+
+  it('give a doubt of their unit away, over the middle of all clubs', () => {
+    expect(share(0.98, 1, 1.03)).toBeUndefined();
+    expect(share()).toBeUndefined();
+    expect(share(1.09, 1.1, 1.07)).toContain('as yards are that are read as metres');
+    expect(share(0.91, 0.92, 0.9)).toContain('as metres are that are read as yards');
+    expect(share(3.28)).toContain('Is their unit right?');
+    // One club that has grown is no doubt about a file.
+    expect(share(1, 1.01, 1.3)).toBeUndefined();
+  });
+});
+
+describe('the preview of a file', () => {
+  beforeEach(() => {
+    setActivePinia(createPinia());
+    useSheet().sheet = sheetOf(CLUBS, ['7', '8', '9']);
+  });
+  const report = (labels: StrikeImportReport['labels'], more: Partial<StrikeImportReport> = {}) => ({
+    rows: 30,
+    taken: 30,
+    duplicates: 0,
+    otherClubs: 0,
+    refused: 0,
+    refusals: [],
+    reasons: [],
+    labels,
+    days: [{ day: '2026-11-18', rows: 30 }],
+    changeId: null,
+    ...more,
+  });
+  const preview = (of: StrikeImportReport) => {
+    const matches = new Map(of.labels.map(({ label, match }) => [label, match]));
+    return mount(ImportPreview, {
+      props: {
+        report: of,
+        unit: 'm' as const,
+        isOfOneClub: false,
+        clubOf: (label: string) => matches.get(label) ?? null,
+      },
+    });
+  };
+
+  it('says what each club carries in it and on the sheet, and that all of them are too long', () => {
+    const view = preview(
+      report([
+        { label: '7i', rows: 20, match: full('7'), carryM: 164 },
+        { label: '8i', rows: 10, match: full('8'), carryM: 153 },
+      ]),
+    );
+    expect(view.get('tbody tr').text()).toContain('164');
+    expect(view.get('tbody tr').text()).toContain('150');
+    expect(view.text()).toContain('30 to take');
+    expect(view.get('.look').text()).toContain('yards are that are read as metres');
+  });
+
+  it('counts only what is of a club, and lists what cannot be taken', async () => {
+    const view = preview(
+      report([{ label: '', rows: 30, match: null, carryM: null }], {
+        refused: 1,
+        refusals: [{ line: 4, column: 'Carry', text: 'abc', reason: 'is not a number' }],
+      }),
+    );
+    expect(view.text()).toContain('0 to take');
+    expect(view.text()).toContain('is not a number');
+    expect(view.find('.look').exists()).toBe(false);
+    await view.get('caption button').trigger('click');
+    expect(view.emitted('saveRefusals')).toHaveLength(1);
+  });
+});
