@@ -4,7 +4,7 @@ import { shotIn } from '@tasche/core';
 type Label = StrikeImportReport['labels'][number];
 
 /** A club of a file beside the sheet: what its shots carry on average, and what is written down of the same shot. Metres. */
-export interface CarriesBeside {
+interface CarriesBeside {
   fileM: number | null;
   sheetM: number | null;
   /** The file's over the sheet's. */
