@@ -1,5 +1,12 @@
 import { counted } from '../app/counted';
-import { kindFromName, DEFAULT_GAP_SETTINGS, LOFT_KEYS, type ClubKind, type LoftKey } from '@tasche/core';
+import {
+  kindFromName,
+  DEFAULT_GAP_SETTINGS,
+  LOFT_KEYS,
+  shownLoftKey,
+  type ClubKind,
+  type LoftKey,
+} from '@tasche/core';
 import {
   columnOf,
   planImport,
@@ -32,10 +39,10 @@ export interface PasteReport {
   inPlace: number;
 }
 
-/** Lofts somebody wrote over others without saying what they are; taken as `key` by the change of that id. */
+/** Lofts somebody wrote over others without saying what they are; taken as `key` by the change of that id, null where some were taken otherwise. */
 export interface LoftQuestion {
   changeId: string;
-  key: LoftKey;
+  key: LoftKey | null;
   lofts: readonly { clubId: string; name: string; deg: number; takenOn: string }[];
 }
 
@@ -69,7 +76,7 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     const change = cellChange(club, column.writes(club, text), text, unit(), today());
     if (change.ok) {
       rejected.value.delete(key);
-      if (column.id === 'loft' && club.spec.loftStampedDeg) writeLofts(change.commands);
+      if (column.id === 'loft' && shownLoftKey(club.spec)) writeLofts(change.commands);
       else store.change(change.commands);
     } else rejected.value.set(key, { text, reason: change.reason });
   }
@@ -87,7 +94,8 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     });
     const changeId = store.change(commands, why);
     const [first] = lofts;
-    loftQuestion.value = first ? { changeId, key: first.key, lofts } : null;
+    const key = lofts.every((one) => one.key === first?.key) ? (first?.key ?? null) : null;
+    loftQuestion.value = first ? { changeId, key, lofts } : null;
   }
 
   /** They were something else: the change is taken back, and done as that. */
@@ -165,7 +173,7 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     for (const { row: at, club, readings } of plan.edits) {
       clubOfRow.set(at, club.id);
       const isLoose = ({ key }: (typeof readings)[number]) =>
-        looseLofts && isLoftKey(key) && club.spec.loftStampedDeg !== undefined;
+        looseLofts && isLoftKey(key) && shownLoftKey(club.spec) !== undefined;
       for (const [into, some] of [
         [commands, readings.filter((one) => !isLoose(one))],
         [lofts, readings.filter(isLoose)],

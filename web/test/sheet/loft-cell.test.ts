@@ -104,6 +104,10 @@ describe('a loft cell', () => {
     // The last one is what is shown already.
     expect(sent()).toEqual(['stamped loftSetDeg 31', 'set loftSetDeg 32']);
     expect(sheet.loftQuestion.value?.lofts).toHaveLength(2);
+    expect(sheet.loftQuestion.value?.key).toBe('loftSetDeg');
+    // Some taken as one thing and some as another: none of the three is said of all.
+    sheet.paste('33\n34\n31.5', 0, LOFT, CLUBS, COLUMNS);
+    expect(sheet.loftQuestion.value).toMatchObject({ key: null, lofts: [{}, {}, {}] });
     sheet.paste('Club\tLoft\ngauged\t29', 0, 0, CLUBS, COLUMNS);
     expect(sent().at(-1)).toBe('gauged loftMeasuredDeg 29');
     sheet.paste('Club\tStamped loft\nset\t29', 0, 0, CLUBS, COLUMNS);
