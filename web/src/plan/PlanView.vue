@@ -5,26 +5,21 @@ import ActionMenu, { type Action } from '../app/ActionMenu.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import {
-  COMMITTEE_DECIDES,
   GAPPING_STRATEGIES,
-  bagFindings,
-  distanceNumber,
   evennessWords,
-  formatDegrees,
   gaps,
-  playingLoft,
-  shotIn,
   swapEffects,
   type StepReport,
   type Swap,
 } from '@tasche/core';
 import type { PlanChoosing, PlanDetails } from '@tasche/contract';
 import { useEventListener } from '@vueuse/core';
-import { NButton, NTable } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay } from '../app/day';
+import BagFindings from '../bag/BagFindings.vue';
 import LeftOut from '../bag/LeftOut.vue';
 import { useBagLadder } from '../bag/use-bag-ladder';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
@@ -39,7 +34,9 @@ import ChoosePanel from './ChoosePanel.vue';
 import PlanForm from './PlanForm.vue';
 import PlanPicker from './PlanPicker.vue';
 import EventForm from './EventForm.vue';
+import PlannedBag from './PlannedBag.vue';
 import SwapCard from './SwapCard.vue';
+import { withClubIn, withClubOut } from './edit-swaps';
 import { usePlan } from './use-plan';
 
 /** A week from the gamer bag: what goes out, what comes in, why, and what each swap does; printed as a swap sheet. */
@@ -93,45 +90,24 @@ const fresh = computed(
   () =>
     new Set(ladder.inBag.value.map((club) => club.id).filter((id) => !plan.value?.baseClubIds.includes(id))),
 );
-const findings = computed(() => bagFindings(ladder.inBag.value, store.sheet!.player.gapSettings));
 const evenness = computed(() =>
   [baseReport.value.evenness, report.value.evenness].map((one) =>
     one ? evennessWords(one, unit.value) : '–',
   ),
 );
 const canEdit = computed(() => Boolean(plan.value && bag.value && !bag.value.gamer && !store.readOnly));
-const leftOut = computed(() => ladder.leftOut.value);
 
 function setSwaps(swaps: readonly Swap[]): void {
   if (!plan.value) return;
   store.change([{ do: 'setSwaps', planId: plan.value.id, version: plan.value.version, swaps }]);
 }
 
-/** A club that came in by a swap goes out by taking that swap back. */
 function out(clubId: string | null): void {
-  if (!clubId || !canEdit.value || !plan.value) return;
-  const { swaps } = plan.value;
-  const cameIn = swaps.findIndex((swap) => swap.inId === clubId);
-  if (cameIn >= 0) {
-    const { inId: _in, ...rest } = swaps[cameIn]!;
-    setSwaps(rest.outId ? swaps.with(cameIn, rest) : swaps.toSpliced(cameIn, 1));
-  } else setSwaps([...swaps, { outId: clubId }]);
+  if (clubId && canEdit.value && plan.value) setSwaps(withClubOut(plan.value.swaps, clubId));
 }
-
-/** What comes in takes the place of what went out last without anything coming in; what went out itself just stays. */
 function putIn(clubId: string): void {
-  if (!canEdit.value || !plan.value) return;
-  const { swaps } = plan.value;
-  const wentOut = swaps.findIndex((swap) => swap.outId === clubId);
-  if (wentOut >= 0) {
-    const { outId: _out, ...rest } = swaps[wentOut]!;
-    setSwaps(rest.inId ? swaps.with(wentOut, rest) : swaps.toSpliced(wentOut, 1));
-    return;
-  }
-  const open = swaps.findLastIndex((swap) => swap.outId && !swap.inId);
-  setSwaps(open >= 0 ? swaps.with(open, { ...swaps[open], inId: clubId }) : [...swaps, { inId: clubId }]);
+  if (canEdit.value && plan.value) setSwaps(withClubIn(plan.value.swaps, clubId));
 }
-
 function setWhy(index: number, why: string): void {
   setSwaps(plan.value!.swaps.map((swap, i) => (i === index ? { ...swap, why } : swap)));
 }
@@ -195,27 +171,16 @@ function setChoosing(choosing: PlanChoosing): void {
 const print = () => window.print();
 
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if (isTyping(event) || !plan.value) return;
-  const rows = ladder.rows.value;
-  const at = rows.findIndex((club) => club.id === active.value);
-  if (event.altKey && event.key.toLowerCase() === 'a') {
-    event.preventDefault();
-    airOpen.value = true;
-    void nextTick(() => airBar.value?.focus());
-  } else if (event.altKey && event.key.toLowerCase() === 'o') {
-    event.preventDefault();
+  if (isTyping(event) || !plan.value || !event.altKey) return;
+  const key = event.key.toLowerCase();
+  if (key !== 'a' && key !== 'o') return;
+  event.preventDefault();
+  if (key === 'o') {
     out(active.value);
-  } else if (
-    (event.key === 'ArrowDown' || event.key === 'ArrowUp') &&
-    (event.target as HTMLElement).closest('.planned')
-  ) {
-    event.preventDefault();
-    const next = rows[Math.max(0, Math.min(rows.length - 1, at + (event.key === 'ArrowDown' ? 1 : -1)))];
-    if (next) {
-      active.value = next.id;
-      document.querySelector<HTMLElement>(`.planned [data-club="${next.id}"]`)?.focus();
-    }
+    return;
   }
+  airOpen.value = true;
+  void nextTick(() => airBar.value?.focus());
 });
 </script>
 
@@ -337,54 +302,17 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <p v-else class="quiet">The gamer goes as it is. Take a club out below, or put one in.</p>
       </section>
       <div class="board">
-        <NTable size="small" :bordered="false" :bottom-bordered="false" class="planned">
-          <thead>
-            <tr :style="{ height: `${HEAD_PX}px` }">
-              <th>bag of the week</th>
-              <th>loft</th>
-              <th>carry</th>
-              <th v-if="moved">here</th>
-              <th class="no-print" />
-            </tr>
-          </thead>
-          <tbody>
-            <tr
-              v-for="club in ladder.rows.value"
-              :key="club.id"
-              :data-club="club.id"
-              :data-name="club.name"
-              :style="{ height: `${ROW_PX}px` }"
-              tabindex="0"
-              :class="{ on: active === club.id }"
-              @focus="active = club.id"
-              @click="active = club.id"
-            >
-              <td class="name">{{ club.name }}<em v-if="fresh.has(club.id)" class="badge">in</em></td>
-              <td>{{ playingLoft(club.spec) ? formatDegrees(playingLoft(club.spec)!.deg) : '' }}</td>
-              <td :class="shotIn(club.spec, 'shot.full')?.source">
-                <b>{{
-                  shotIn(club.spec, 'shot.full')
-                    ? distanceNumber(shotIn(club.spec, 'shot.full')!.carryM, unit)
-                    : ''
-                }}</b>
-              </td>
-              <td v-if="moved" class="here">
-                {{ moved.get(club.id) ? distanceNumber(moved.get(club.id)!.carryM, unit) : '' }}
-              </td>
-              <td class="no-print">
-                <NButton
-                  v-if="canEdit"
-                  :aria-label="`Take ${club.name} out`"
-                  title="Alt O"
-                  @click.stop="out(club.id)"
-                  size="small"
-                >
-                  Out
-                </NButton>
-              </td>
-            </tr>
-          </tbody>
-        </NTable>
+        <PlannedBag
+          v-model:active="active"
+          :clubs="ladder.rows.value"
+          :fresh="fresh"
+          :moved="moved"
+          :unit="unit"
+          :can-edit="canEdit"
+          :row-px="ROW_PX"
+          :head-px="HEAD_PX"
+          @out="out"
+        />
         <LadderRibs
           :report="report"
           :rows="ladder.rows.value.length"
@@ -411,7 +339,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           {{ report.headline.text }}</template
         >
       </p>
-      <LeftOut v-if="canEdit" :clubs="leftOut" :unit="unit" @put-in="putIn" @dropped="out" />
+      <LeftOut v-if="canEdit" :clubs="ladder.leftOut.value" :unit="unit" @put-in="putIn" @dropped="out" />
       <ChoosePanel
         v-if="!bag.gamer || plan.choosing"
         :plan="plan"
@@ -430,12 +358,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         @choosing="setChoosing"
         @swaps="setSwaps"
       />
-      <ul v-if="findings.length" class="findings small">
-        <li v-for="(finding, i) in findings" :key="i" class="verdict look">
-          ◆ {{ finding.text }}<template v-if="finding.rule"> ({{ finding.rule }})</template>
-        </li>
-        <li class="quiet">{{ COMMITTEE_DECIDES }}</li>
-      </ul>
+      <BagFindings :clubs="ladder.inBag.value" :report="report" :settings="store.sheet!.player.gapSettings" />
     </template>
   </div>
 </template>
@@ -456,9 +379,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   flex-wrap: wrap;
   gap: 2px 18px;
   margin-top: 5px;
-}
-.here {
-  color: var(--brass-ink);
 }
 .print-only {
   display: none;
@@ -489,70 +409,9 @@ ol {
   gap: 0 16px;
   margin-top: 10px;
 }
-.planned {
-  border-collapse: collapse;
-  align-self: start;
-}
-.planned th {
-  font-weight: 400;
-  font-size: 12.5px;
-  color: var(--quiet);
-  text-align: left;
-  vertical-align: bottom;
-  padding: 0 10px 6px 2px;
-}
-.planned td {
-  border-top: 1px solid var(--line);
-  padding: 0 10px 0 2px;
-}
-.planned th:nth-child(2),
-.planned th:nth-child(3),
-.planned td:nth-child(2),
-.planned td:nth-child(3) {
-  text-align: right;
-  padding-left: 14px;
-}
-.planned .name {
-  font-weight: 600;
-  min-width: 120px;
-}
-.planned tr {
-  outline: none;
-}
-.planned tr.on td {
-  background: var(--paper);
-}
-.planned tr:focus-visible td {
-  box-shadow:
-    inset 0 2px var(--petrol),
-    inset 0 -2px var(--petrol);
-}
-.badge {
-  font-style: normal;
-  font-weight: 500;
-  font-size: 11.5px;
-  color: var(--petrol);
-  border: 1px solid var(--petrol-mid);
-  border-radius: 3px;
-  padding: 0 4px;
-  margin-left: 7px;
-}
-.stated {
-  color: var(--brass-ink);
-}
-.modelled {
-  font-style: italic;
-}
 .sentence {
   padding: 10px 14px;
   margin-top: 12px;
-}
-.findings {
-  list-style: none;
-  padding: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 18px;
 }
 @media (max-width: 980px) {
   .board {
