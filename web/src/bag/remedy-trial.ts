@@ -1,5 +1,14 @@
-import type { ClubView, Command } from '@tasche/contract';
-import { BENDING_CAUTION, bentClub, formatDegrees, type LadderClub, type Remedy } from '@tasche/core';
+import type { ClubView, Command, WishDetails } from '@tasche/contract';
+import {
+  BENDING_CAUTION,
+  SHOT_KINDS,
+  bentClub,
+  formatDegrees,
+  shotIn,
+  type ExpectedShot,
+  type LadderClub,
+  type Remedy,
+} from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { addTickets, bendTicket } from '../bench/new-tickets';
 import type { Trial } from './trial';
@@ -21,13 +30,25 @@ function bendTickets(
   return addTickets(playerId, tickets);
 }
 
-/** A remedy looked at on the ladder; keeping it changes the bag, or makes the tickets for the bench. */
+/**
+ * A remedy looked at on the ladder; keeping it changes the bag, makes the tickets for the bench, or puts a shot to learn on the wish list.
+ * @param inAir the ladder is read in other air than carries are kept in: then no carry of it is
+ */
 export function remedyTrial(
-  { text: words, bag: clubs, inId, outId, bends }: Remedy,
+  { kind, text: words, bag: clubs, inId, outId, bends }: Remedy,
   bagId: string,
   playerId: string,
   views: ReadonlyMap<string, ClubView>,
+  { inAir = false }: { inAir?: boolean } = {},
 ): Trial {
+  const learnt = kind === 'learn a shot' ? shotToLearn(clubs, views, inAir) : undefined;
+  if (learnt)
+    return {
+      words,
+      clubs,
+      commands: [wishFor(playerId, { name: words, purpose: 'learn', ...learnt })],
+      keepWords: 'Put it on the wish list',
+    };
   const commands: Command[] = bends
     ? bendTickets(playerId, bends, words, views)
     : [
@@ -74,22 +95,44 @@ export function wishOfRemedy(
   const wished = bag.find(({ id }) => !views.has(id));
   if (wished?.loftDeg === undefined) return [];
   const { name, kind, loftDeg } = wished;
-  return [
-    {
-      do: 'addWish',
-      wish: {
-        id: newId(),
-        playerId,
-        name,
-        purpose: 'buy',
-        state: 'wished',
-        price: null,
-        club: { kind, loftDeg },
-        clubId: null,
-        expected: null,
-        boughtOn: null,
-        notes,
-      },
+  return [wishFor(playerId, { name, purpose: 'buy', club: { kind, loftDeg }, notes })];
+}
+
+function wishFor(
+  playerId: string,
+  details: Pick<WishDetails, 'name' | 'purpose'> & Partial<WishDetails>,
+): Command {
+  const NAME_LENGTH = 80;
+  return {
+    do: 'addWish',
+    wish: {
+      id: newId(),
+      playerId,
+      state: 'wished',
+      price: null,
+      club: null,
+      clubId: null,
+      expected: null,
+      boughtOn: null,
+      notes: '',
+      ...details,
+      name: details.name.slice(0, NAME_LENGTH),
     },
-  ];
+  };
+}
+
+/** The shot of a remedy's bag that nobody has written down, and its club. */
+function shotToLearn(
+  bag: readonly LadderClub[],
+  views: ReadonlyMap<string, ClubView>,
+  inAir: boolean,
+): { clubId: string; expected: ExpectedShot } | undefined {
+  for (const { id, shots } of bag) {
+    const spec = views.get(id)?.spec;
+    const shot = SHOT_KINDS.find(
+      (kind) => kind !== 'full' && shots[kind] && spec && !shotIn(spec, `shot.${kind}`),
+    );
+    if (shot) return { clubId: id, expected: { shot, ...(!inAir && { carryM: shots[shot]!.carryM }) } };
+  }
+  return undefined;
 }

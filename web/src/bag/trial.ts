@@ -6,9 +6,9 @@ export interface Trial {
   words: string;
   /** In the air the ladder is read in. */
   clubs: readonly LadderClub[];
-  /** What keeping it would do; a shot to learn can only be looked at here. */
+  /** What keeping it would do. */
   commands?: readonly Command[];
-  /** What keeping it is called, where it makes a ticket for the bench and changes nothing here. */
+  /** What keeping it is called, where it makes a ticket or a wish and changes nothing here. */
   keepWords?: string;
   caution?: string;
 }

@@ -17,7 +17,7 @@ const PATIENT_MS = 3000;
 export function useBagTrial(
   playerId: () => string,
   bag: ComputedRef<BagView | undefined>,
-  { trial, inBag }: ReturnType<typeof useBagLadder>,
+  { trial, inBag, setting }: ReturnType<typeof useBagLadder>,
   remedies: Readonly<Ref<readonly Remedy[] | null>>,
   done: () => void,
 ) {
@@ -25,7 +25,10 @@ export function useBagTrial(
   const router = useRouter();
 
   function tryRemedy(remedy: Remedy | undefined): void {
-    if (remedy && bag.value) trial.value = remedyTrial(remedy, bag.value.id, playerId(), store.clubsById);
+    if (remedy && bag.value)
+      trial.value = remedyTrial(remedy, bag.value.id, playerId(), store.clubsById, {
+        inAir: Boolean(setting.value),
+      });
   }
 
   function tryLoft(clubId: string, loftDeg: number): void {

@@ -212,6 +212,43 @@ describe('a remedy looked at on the ladder', () => {
     expect(remedyTrial(remedy({}), 'bag', 'p', views).commands).toBeUndefined();
   });
 
+  it('is put on the wish list where it is a shot to learn, with what it is to carry', () => {
+    const learnt = {
+      id: 'PW',
+      name: 'PW',
+      kind: 'wedge' as const,
+      loftDeg: 44,
+      shots: {
+        full: { carryM: 114, source: 'stated' as const },
+        soft: { carryM: 105, source: 'stated' as const },
+      },
+    };
+    const words = 'Learn a soft PW at 115 yd';
+    const trial = remedyTrial(
+      remedy({ kind: 'learn a shot', text: words, bag: [learnt] }),
+      'bag',
+      'p',
+      views,
+    );
+    expect(trial.keepWords).toBe('Put it on the wish list');
+    expect(trial.commands).toMatchObject([
+      {
+        do: 'addWish',
+        wish: { name: words, purpose: 'learn', clubId: 'PW', expected: { shot: 'soft', carryM: 105 } },
+      },
+    ]);
+    // Up in thin air the ladder's carry is none to keep.
+    const there = remedyTrial(
+      remedy({ kind: 'learn a shot', text: words, bag: [learnt] }),
+      'bag',
+      'p',
+      views,
+      { inAir: true },
+    );
+    expect(there.commands).toMatchObject([{ wish: { expected: { shot: 'soft' } } }]);
+    expect(there.commands![0]).not.toHaveProperty('wish.expected.carryM');
+  });
+
   it('a loft of one’s own makes a ticket too; a club without a loft has none to try', () => {
     const club = { id: 'PW', name: 'PW', kind: 'wedge' as const, loftDeg: 44.25, shots: {} };
     const trial = loftTrial(club, 45, [club], 'p', views)!;
