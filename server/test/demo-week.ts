@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { planImport, readSheetCsv } from '@tasche/contract';
 import {
   BASELINE,
@@ -15,6 +14,7 @@ import {
   type BagPreferences,
 } from '@tasche/core';
 import { DEMO_COURSES } from '../src/demo/meridian-courses.js';
+import { demoSheet } from '../src/demo/demo-sheet.js';
 import { DEMO_PLAYERS } from '../src/demo/meridian-swing.js';
 
 export const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
@@ -22,7 +22,7 @@ export const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 export function lockerOf(name: string): { clubs: LadderClub[]; gamerIds: readonly string[] } {
   const player = DEMO_PLAYERS.find((one) => one.name === name)!;
   const { adds } = planImport(
-    readSheetCsv(readFileSync(new URL(`../src/demo/${player.file}`, import.meta.url), 'utf8'), {
+    readSheetCsv(demoSheet(player.file), {
       distanceUnit: player.distanceUnit,
       takenOn: '2026-09-26',
     }),

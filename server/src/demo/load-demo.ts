@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import {
   hitsOfShots,
   planImport,
@@ -22,6 +21,7 @@ import { asAsker, inWorkspace } from '../workspaces/in-workspace.js';
 import { Workspace } from '../workspaces/workspace.js';
 import { readSheet } from '../sheet/read-sheet.js';
 import { DEMO_SESSIONS, demoStrikes } from './demo-sessions.js';
+import { demoSheet } from './demo-sheet.js';
 import { DEMO_COURSES, DEMO_EVENTS, DEMO_SEASONS } from './meridian-courses.js';
 import { DEMO_PLAYERS, REP, WORKSPACE_NAME, type DemoPlayer } from './meridian-swing.js';
 
@@ -125,9 +125,8 @@ function demoId(player: number, what: number): string {
 async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Promise<void> {
   const scope = BY_REP;
   const playerId = demoId(index, 0);
-  const text = readFileSync(new URL(`../../../contract/demo/${player.file}`, import.meta.url), 'utf8');
   const { adds, rejected } = planImport(
-    readSheetCsv(text, { distanceUnit: player.distanceUnit, takenOn: SHEET_WRITTEN_ON }),
+    readSheetCsv(demoSheet(player.file), { distanceUnit: player.distanceUnit, takenOn: SHEET_WRITTEN_ON }),
     [],
   );
   if (rejected.length > 0)
