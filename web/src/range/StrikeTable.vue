@@ -23,9 +23,11 @@ const emit = defineEmits<{
 const store = useSheet();
 const columns = computed(() => [...strikeColumns(props.unit), ...clubColumns(props.strikes)]);
 const clubs = computed(() => store.clubs.filter((club) => isFullSwing(club.kind)));
-const MAX_SHOWN = 200;
-const all = ref(false);
-const shown = computed(() => (all.value ? props.strikes : props.strikes.slice(-MAX_SHOWN)));
+/** So many at first, the newest, and as many more with each press: thousands of rows at once would hold the page up. */
+const PAGE = 50;
+const count = ref(PAGE);
+const shown = computed(() => props.strikes.slice(-count.value));
+const earlier = computed(() => props.strikes.length - shown.value.length);
 
 /** The strike somebody is giving a reason for. */
 const asking = ref<string | null>(null);
@@ -42,9 +44,9 @@ function leaveOut(id: string, why: string): void {
 
 <template>
   <div class="scroll">
-    <p v-if="strikes.length > shown.length" class="small quiet">
-      The last {{ shown.length }} of {{ strikes.length }}.
-      <NButton @click="all = true" size="small">Show all</NButton>
+    <p v-if="earlier > 0" class="small quiet">
+      The last {{ shown.length.toLocaleString('en') }} of {{ strikes.length.toLocaleString('en') }}.
+      <NButton size="small" @click="count += PAGE">Show {{ Math.min(PAGE, earlier) }} earlier ones</NButton>
     </p>
     <NTable size="small" :bordered="false" :bottom-bordered="false">
       <caption class="unseen">
@@ -61,13 +63,13 @@ function leaveOut(id: string, why: string): void {
       </thead>
       <tbody>
         <tr v-for="(strike, i) in shown" :key="strike.id" :class="{ out: strike.leftOut !== null }">
-          <td class="quiet">{{ strikes.length - shown.length + i + 1 }}</td>
+          <td class="quiet">{{ earlier + i + 1 }}</td>
           <td class="left">
             <ChoiceField
               class="quiet-field"
               :value="strike.clubId ?? ''"
               @update:value="emit('give', strike.id, { clubId: $event })"
-              :label="`Club of shot ${i + 1}`"
+              :label="`Club of shot ${earlier + i + 1}`"
               :options="[
                 ...(!strike.clubId ? [{ value: '', label: 'no club' }] : []),
                 ...clubs.map((club) => ({ value: club.id, label: club.name })),
@@ -79,7 +81,7 @@ function leaveOut(id: string, why: string): void {
               class="quiet-field"
               :value="strike.shot"
               @update:value="emit('give', strike.id, { shot: $event })"
-              :label="`Shot meant with shot ${i + 1}`"
+              :label="`Shot meant with shot ${earlier + i + 1}`"
               :options="SHOT_KINDS"
             />
           </td>
@@ -122,7 +124,11 @@ function leaveOut(id: string, why: string): void {
                 :title="rows.get(strike.id)!.outlier"
                 >◆ outlier</span
               >
-              <NButton :aria-label="`Leave out shot ${i + 1}`" @click="asking = strike.id" size="small">
+              <NButton
+                :aria-label="`Leave out shot ${earlier + i + 1}`"
+                @click="asking = strike.id"
+                size="small"
+              >
                 Leave out
               </NButton></template
             >
