@@ -3,12 +3,25 @@ import { LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, MarkPointComponent } from 'echarts/components';
 import { use } from 'echarts/core';
 import { LabelLayout } from 'echarts/features';
-import { SVGRenderer } from 'echarts/renderers';
+import { CanvasRenderer, SVGRenderer } from 'echarts/renderers';
+import { computed } from 'vue';
 import VChart from 'vue-echarts';
 
-use([LineChart, ScatterChart, GridComponent, MarkPointComponent, LabelLayout, SVGRenderer]);
+use([LineChart, ScatterChart, GridComponent, MarkPointComponent, LabelLayout, SVGRenderer, CanvasRenderer]);
 
-defineProps<{ option: Record<string, unknown>; height: number; label: string }>();
+const props = withDefaults(
+  defineProps<{
+    option: Record<string, unknown>;
+    height: number;
+    label: string;
+    /** How many points there are in it. */
+    points?: number;
+  }>(),
+  { points: 0 },
+);
+/** More are drawn as one picture: an element each holds the page up. It prints a little less sharply. */
+const MAX_ELEMENTS = 400;
+const renderer = computed(() => (props.points > MAX_ELEMENTS ? 'canvas' : 'svg'));
 </script>
 
 <template>
@@ -16,7 +29,8 @@ defineProps<{ option: Record<string, unknown>; height: number; label: string }>(
     class="chart"
     :option="option"
     :style="{ height: `${height}px` }"
-    :init-options="{ renderer: 'svg' }"
+    :key="renderer"
+    :init-options="{ renderer }"
     :update-options="{ notMerge: true }"
     autoresize
     role="img"

@@ -342,6 +342,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
                 <FlightChart
                   :option="above"
                   :height="300"
+                  :points="strikes.length"
                   :label="`Landing points of ${counted(looked.length, 'club')}; the table above sums them up`"
                 />
               </figure>

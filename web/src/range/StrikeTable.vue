@@ -24,7 +24,7 @@ const store = useSheet();
 const columns = computed(() => [...strikeColumns(props.unit), ...clubColumns(props.strikes)]);
 const clubs = computed(() => store.clubs.filter((club) => isFullSwing(club.kind)));
 /** So many at first, the newest, and as many more with each press: thousands of rows at once would hold the page up. */
-const PAGE = 50;
+const PAGE = 25;
 const count = ref(PAGE);
 const shown = computed(() => props.strikes.slice(-count.value));
 const earlier = computed(() => props.strikes.length - shown.value.length);

@@ -28,15 +28,15 @@ describe('the balls of a session', () => {
     useSheet().sheet = sheetOf(CLUBS, ['7']);
   });
 
-  it('are the newest fifty at first, and the rest with a press, by their own numbers', async () => {
-    const view = table(Array.from({ length: 62 }, (_one, i) => strike(i + 1)));
+  it('are the newest twenty-five at first, and the rest with a press, by their own numbers', async () => {
+    const view = table(Array.from({ length: 40 }, (_one, i) => strike(i + 1)));
     const numbers = () => view.findAll('tbody tr td:first-child').map((cell) => Number(cell.text()));
-    expect([numbers().length, numbers()[0], numbers().at(-1)]).toEqual([50, 13, 62]);
-    expect(view.find('[aria-label="Leave out shot 13"]').exists()).toBe(true);
+    expect([numbers().length, numbers()[0], numbers().at(-1)]).toEqual([25, 16, 40]);
+    expect(view.find('[aria-label="Leave out shot 16"]').exists()).toBe(true);
     const more = () => view.findAll('button').find((one) => one.text().startsWith('Show '));
-    expect(more()!.text()).toBe('Show 12 earlier ones');
+    expect(more()!.text()).toBe('Show 15 earlier ones');
     await more()!.trigger('click');
-    expect([numbers().length, numbers()[0]]).toEqual([62, 1]);
+    expect([numbers().length, numbers()[0]]).toEqual([40, 1]);
     expect(more()).toBeUndefined();
   });
 
