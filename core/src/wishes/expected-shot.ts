@@ -24,8 +24,7 @@ const USUAL_SHARE: Record<ShotKind, number> = {
 const AS_IF_SHOTS = 10_000;
 
 /**
- * A club as a fitting or practice is expected to make it: with another carry or less scatter, or with a shot more. What it is expected to do counts
- * as stated: nobody has measured it.
+ * A club as a fitting or practice is expected to make it: with another carry or less scatter, or with a shot more. Nothing expected is the club of today.
  * @param club with a full carry, measured, stated or modelled
  * @param handicap of the player, by which shots scatter that nobody measured
  * @returns undefined where the club has no full carry, or is a putter
@@ -39,20 +38,12 @@ export function withExpectedShot(
   if (!full || !isFullSwing(club.kind)) return undefined;
   const today: Shot = club.shots[kind] ?? scaled(full, full.carryM * USUAL_SHARE[kind]);
   const moved = carryM === undefined ? today : scaled(today, carryM);
-  const {
-    source: _source,
-    shots: _shots,
-    plusMinusM: _plusMinus,
-    spreadM: _along,
-    sideSpreadM: _side,
-    ...rest
-  } = moved;
+  const { shots: _shots, plusMinusM: _plusMinus, spreadM: _along, sideSpreadM: _side, ...rest } = moved;
   const scatter = scatterOf(club.kind, club.loftDeg, moved, handicap);
   const expected: Shot = {
     ...rest,
-    // The middle of good strikes, which is what a stated carry says.
-    carryM: carryM ?? scatter.middleM,
-    source: 'stated',
+    // Held against today's like with like: a mean with its mis-hits where that was measured, else a good strike's carry.
+    source: today.source === 'modelled' ? 'stated' : today.source,
     shots: AS_IF_SHOTS,
     spreadM: wholeAlongM(scatter) * scatterShare,
     sideSpreadM: scatter.acrossM * scatterShare,

@@ -106,7 +106,7 @@ describe('what a fitting or practice would make of a club', () => {
       { shot: 'full', carryM: yards(256), scatterShare: 0.8 },
       10,
     )!.shots;
-    expect(full).toMatchObject({ carryM: yards(256), source: 'stated' });
+    expect(full).toMatchObject({ carryM: yards(256), source: today.shots.full.source });
     expect(full!.totalM! - full!.carryM).toBeCloseTo(yards(25), 9);
     const after = scatterOf('driver', 10, full!, 10);
     // As many strikes are mis-hits as ever: all of it together is what shrinks.
@@ -148,6 +148,28 @@ describe('what a fitting or practice would make of a club', () => {
     const iron = bag.find(({ name }) => name === '5 iron')!;
     const [learnt] = ask([change(iron.id, { shot: 'soft' }, 0)], 0).worth;
     expect(learnt!.gain).toBeGreaterThan(0.01);
+  });
+
+  it('is worth nothing where nothing is expected of it, measured or stated', () => {
+    for (const source of ['measured', 'stated'] as const) {
+      const known = bag.map((one) =>
+        one.shots.full
+          ? {
+              ...one,
+              shots: {
+                full: { ...one.shots.full, source, shots: 20, spreadM: one.shots.full.carryM * 0.05 },
+              },
+            }
+          : one,
+      );
+      const { worth } = wishWorths({
+        request: { clubs: known, from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY } },
+        question: { bagIds: known.map(({ id }) => id), options: {}, limit: 14 },
+        wishes: known.slice(0, 4).map(({ id }) => change(id, { shot: 'full' }, 0)),
+        money: 0,
+      })!;
+      for (const { gain } of worth) expect(gain).toBeLessThan(0.001);
+    }
   });
 
   it('is not advised to be learnt where nobody could tell it, though it costs no money', () => {
