@@ -90,7 +90,10 @@ export function wishWorths({ request, question, wishes: items, money }: WishRequ
     throw new InvalidInputError('clubs', `must be at most ${MAX_CLUBS} with the wishes, not ${count}`);
   // Modelled before the changed ones join them: a club is lent no shot by what practice would make of it.
   const known = withModelledCarries(
-    [...request.clubs, ...items.flatMap((item) => ('club' in item ? [item.club] : []))],
+    [
+      ...request.clubs,
+      ...items.flatMap((item) => ('club' in item ? [likeOwned(item.club, request.clubs)] : [])),
+    ],
     request.from.conditions,
   );
   const { handicap = skillOf(known).handicap } = request;
@@ -172,6 +175,22 @@ export function wishWorths({ request, question, wishes: items, money }: WishRequ
     }
     return uses.reverse();
   }
+}
+
+/**
+ * A carry somebody was told or saw is held against the one of the club it is most like: a mean with its mis-hits where that one was measured, else a
+ * good strike's.
+ */
+function likeOwned(club: LadderClub, owned: readonly LadderClub[]): LadderClub {
+  const { full } = club.shots;
+  if (full?.source !== 'stated') return club;
+  const farFrom = ({ shots }: LadderClub) => Math.abs(shots.full!.carryM - full.carryM);
+  const [nearest] = owned
+    .filter(({ kind, shots }) => kind === club.kind && shots.full)
+    .sort((a, b) => farFrom(a) - farFrom(b));
+  return nearest?.shots.full?.source === 'measured'
+    ? { ...club, shots: { ...club.shots, full: { ...full, source: 'measured' } } }
+    : club;
 }
 
 function stateOf(item: WishedItem, known: readonly LadderClub[], handicap: number): WishedState | undefined {

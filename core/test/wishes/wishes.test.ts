@@ -172,6 +172,37 @@ describe('what a fitting or practice would make of a club', () => {
     }
   });
 
+  it('brings no more than a club bought that carries the same; one that carries what the measured one does brings nothing', () => {
+    const known = bag.map((one): LadderClub =>
+      one.shots.full
+        ? { ...one, shots: { full: { carryM: one.shots.full.carryM, source: 'measured', shots: 20 } } }
+        : one,
+    );
+    const [first] = known;
+    const bought = (carryM: number) => ({
+      id: `bought ${carryM}`,
+      price: 0,
+      club: { ...first!, id: `new ${carryM}`, shots: { full: { carryM, source: 'stated' as const } } },
+    });
+    const longer = first!.shots.full!.carryM + yards(8);
+    const { worth } = wishWorths({
+      request: { clubs: known, from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY } },
+      question: { bagIds: known.map(({ id }) => id), options: {}, limit: 14 },
+      wishes: [
+        bought(first!.shots.full!.carryM),
+        bought(longer),
+        change(first!.id, { shot: 'full', carryM: longer }, 0),
+      ],
+      money: 0,
+    })!;
+    const [same, head, shaft] = worth.map(({ gain }) => gain);
+    expect(same).toBeLessThan(0.001);
+    expect(head).toBeGreaterThan(0.02);
+    // With the one that is owned still there, a club bought is at least what the fitting is.
+    expect(shaft).toBeGreaterThan(0.02);
+    expect(head).toBeGreaterThanOrEqual(shaft! - 0.001);
+  });
+
   it('is not advised to be learnt where nobody could tell it, though it costs no money', () => {
     const nothing = change(bag.find(({ name }) => name === '60')!.id, { shot: 'soft' }, 0);
     const { advised } = ask([nothing, wish('48', 'wedge', 48, 150)], 200);
