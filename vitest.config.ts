@@ -19,7 +19,13 @@ export default defineConfig({
       },
       {
         extends: true,
-        test: { ...guards, name: 'web', environment: 'happy-dom', include: ['web/test/**/*.test.ts'] },
+        test: {
+          ...guards,
+          name: 'web',
+          environment: 'happy-dom',
+          setupFiles: 'web/test/setup.ts',
+          include: ['web/test/**/*.test.ts'],
+        },
       },
       { extends: true, test: { ...guards, name: 'command', include: ['command/test/**/*.test.ts'] } },
       {

@@ -20,10 +20,10 @@ test('a day of the past is found again: what was in the bag, who changed it and 
   await expect(panel).toContainText('In: 4 iron, 60 low.');
   await expect(panel).toContainText(/56, on the bench: Set loft 56\.0°/);
   await expect(panel).toContainText('Eye protection');
-  await panel.getByRole('button', { name: 'Leave it' }).click();
+  await panel.getByRole('button', { name: 'Cancel' }).click();
   await expect(panel).toHaveCount(0);
 
-  await between.getByRole('link', { name: '56', exact: true }).click();
+  await between.getByRole('link', { name: '56', exact: true }).first().click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('56, its life');
   await expect(page.getByRole('listitem').filter({ hasText: 'Into the gamer' })).toBeVisible();
   await page.getByRole('button', { name: /Sessions/ }).click();

@@ -77,12 +77,14 @@ test('shots are written down by hand, one is left out with its reason, given to 
   await page.getByLabel('Carries by hand').fill('140 142 3L 141 95 139 143 2R');
   await page.keyboard.press('Enter');
   await expect(rows(page)).toHaveCount(6);
-  await expect(rows(page).nth(1)).toContainText('3 L');
-  await expect(rows(page).nth(3)).toContainText('outlier');
+  // The newest stands first.
+  const shot = (number: number) => rows(page).nth(6 - number);
+  await expect(shot(2)).toContainText('3 L');
+  await expect(shot(4)).toContainText('outlier');
   const before = await clubs(page).locator('tbody td b').first().textContent();
   await page.getByRole('button', { name: 'Leave out shot 4' }).click();
   await page.getByRole('button', { name: 'mis-hit' }).click();
-  await expect(rows(page).nth(3)).toContainText('left out: mis-hit');
+  await expect(shot(4)).toContainText('left out: mis-hit');
   await expect(clubs(page)).toContainText('5 of 6');
   await expect(clubs(page).locator('tbody td b').first()).not.toHaveText(before!);
   await choose(page.getByLabel('Club of shot 1'), '7 iron');
@@ -90,7 +92,7 @@ test('shots are written down by hand, one is left out with its reason, given to 
   await page.keyboard.press('ControlOrMeta+z');
   await expect(clubs(page).getByRole('button', { name: '7 iron' })).toHaveCount(0);
   await page.keyboard.press('ControlOrMeta+z');
-  await expect(rows(page).nth(3)).not.toContainText('left out');
+  await expect(shot(4)).not.toContainText('left out');
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(page.getByText('Nothing was hit yet')).toBeVisible();
   await page.keyboard.press('ControlOrMeta+z');

@@ -1,5 +1,8 @@
-import type { BagView, ClubView, SheetView } from '@tasche/contract';
+import type { BagView, ClubView, ScheduleView, SheetView } from '@tasche/contract';
 import type { Shot } from '@tasche/core';
+import { reader } from '../src/api/read';
+import { SCHEDULE_KEY, useSchedule } from '../src/courses/schedule-store';
+import { sheetKey, useSheet } from '../src/sheet/sheet-store';
 
 const ON = '2026-10-01';
 
@@ -58,4 +61,16 @@ export function sheetOf(clubs: readonly ClubView[], inBag: readonly string[]): S
     asOf: null,
     lastChange: null,
   };
+}
+
+/** Has the page show a sheet, as if the server had answered with it. */
+export function showSheet(sheet: SheetView): void {
+  reader.setQueryData(sheetKey(sheet.player.id, sheet.asOf), sheet);
+  useSheet().open(sheet.player.id, sheet.asOf);
+}
+
+/** Has the page show a schedule, as if the server had answered with it. */
+export function showSchedule(schedule: Partial<ScheduleView>): void {
+  reader.setQueryData(SCHEDULE_KEY, { courses: [], seasons: [], events: [], ...schedule });
+  void useSchedule().load();
 }

@@ -88,9 +88,11 @@ async function ask(path: string, init?: RequestInit): Promise<{ response: Respon
     ...(init?.headers as Record<string, string> | undefined),
     ...(isRead ? {} : writeHeaders()),
   };
+  const patience = AbortSignal.timeout(MAX_WAIT_MS);
+  const signal = init?.signal ? AbortSignal.any([init.signal, patience]) : patience;
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { signal: AbortSignal.timeout(MAX_WAIT_MS), ...init, headers });
+    response = await fetch(`/api${path}`, { ...init, headers, signal });
   } catch {
     throw new NetworkError('The server does not answer.');
   }

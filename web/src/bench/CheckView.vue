@@ -25,9 +25,10 @@ import {
 } from '@tasche/core';
 import { NButton, NEmpty, NTable } from 'naive-ui';
 import { useEventListener } from '@vueuse/core';
-import { computed, nextTick, ref, shallowRef, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { post, request } from '../api/request';
+import { useRead } from '../api/read';
+import { post } from '../api/request';
 import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -194,19 +195,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 });
 
 /** How lofts have moved since each club was last set. */
-const lofts = shallowRef<readonly GaugedLoft[]>([]);
-watch(
-  [() => props.playerId, () => store.lastChangeId],
-  async () => {
-    lofts.value = await request<GaugedLoft[]>(`/players/${props.playerId}/gauged-lofts`).catch(() => []);
-  },
-  { immediate: true },
-);
+const { found: lofts } = useRead<readonly GaugedLoft[]>(() => `/players/${props.playerId}/gauged-lofts`);
 const moving = computed(() =>
   clubs.value.flatMap((club) => {
     const setOn = club.spec.loftSetDeg?.takenOn ?? '';
     const drift = loftDrift(
-      lofts.value.filter(({ clubId, takenOn }) => clubId === club.id && takenOn >= setOn),
+      (lofts.value ?? []).filter(({ clubId, takenOn }) => clubId === club.id && takenOn >= setOn),
     );
     if (!drift?.moves) return [];
     const size = `${Math.abs(drift.perMonthDeg).toFixed(2)}° ${drift.perMonthDeg > 0 ? 'weaker' : 'stronger'} a month`;

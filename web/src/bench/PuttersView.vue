@@ -2,9 +2,10 @@
 import { showQuantity, type ClubView, type Command, type ClubStint } from '@tasche/contract';
 import { quantityOf, type QuantityKey } from '@tasche/core';
 import { NAlert, NButton, NEmpty, NTable } from 'naive-ui';
-import { computed, shallowRef, watch } from 'vue';
-import { request } from '../api/request';
+import { computed } from 'vue';
+import { useRead } from '../api/read';
 import { shortDay } from '../app/day';
+import ProblemLine from '../app/ProblemLine.vue';
 import QuantityField from '../fields/QuantityField.vue';
 import { today } from '../app/day';
 import { useSheet } from '../sheet/sheet-store';
@@ -49,14 +50,7 @@ function shown(club: ClubView, key: QuantityKey): string {
   return value === null ? '–' : showQuantity(quantityOf(key)!, value);
 }
 
-const stints = shallowRef<readonly ClubStint[] | null>(null);
-watch(
-  [() => props.playerId, () => store.lastChangeId, () => store.gamer?.clubIds.join()],
-  async () => {
-    stints.value = await request<ClubStint[]>(`/players/${props.playerId}/putters`).catch(() => null);
-  },
-  { immediate: true },
-);
+const { found: stints, problem } = useRead<readonly ClubStint[]>(() => `/players/${props.playerId}/putters`);
 const dayOf = (moment: string) => shortDay(moment.slice(0, 10));
 
 /** One putter in the place of those in the gamer; the bag keeps its number of clubs. */
@@ -118,8 +112,8 @@ function play(club: ClubView): void {
         </tbody>
       </NTable>
       <h2>Played</h2>
-      <p v-if="stints === null" class="quiet">The history is not here just now.</p>
-      <ul v-else class="stints">
+      <ProblemLine :text="problem" />
+      <ul v-if="stints" class="stints">
         <li v-for="stint in stints" :key="`${stint.clubId} ${stint.from}`">
           <b>{{ stint.clubName }}</b> {{ stint.from ? `from ${dayOf(stint.from)}` : 'from the beginning' }}
           {{ stint.to ? `to ${dayOf(stint.to)}` : 'until now' }}

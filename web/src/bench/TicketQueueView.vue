@@ -1,66 +1,50 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import type { Page, TicketEntry } from '@tasche/contract';
-import { useDocumentVisibility, useIntervalFn } from '@vueuse/core';
-import { NButton, NEmpty, NTable, NTag } from 'naive-ui';
-import { computed, ref, shallowRef } from 'vue';
-import { ApiError, request } from '../api/request';
+import type { TicketEntry } from '@tasche/contract';
+import { NButton, NEmpty, NTag } from 'naive-ui';
+import { computed } from 'vue';
+import { usePages } from '../api/read';
 import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import PageHead from '../app/PageHead.vue';
-import { useHeard } from '../together/news';
-import { useReadAgain } from '../offline/connection';
 import { JOB_WORDS, missWords, wantedWords } from './ticket-words';
 
 /** Everybody's open tickets, what is due first first. Other people's changes show at once. */
-const page = shallowRef<Page<TicketEntry> | null>(null);
-const problem = ref('');
-/** Whatever others do is told; a list nobody told of anything is read anew so often. */
 const AGAIN_MS = 30_000;
 const PAGE = 100;
-const shown = ref(PAGE);
-
-async function load(): Promise<void> {
-  try {
-    const rows: TicketEntry[] = [];
-    let next: string | null = '';
-    let total = 0;
-    while (next !== null && rows.length < shown.value) {
-      const found: Page<TicketEntry> = await request<Page<TicketEntry>>(
-        `/tickets?limit=${PAGE}${next && `&after=${next}`}`,
-      );
-      rows.push(...found.rows);
-      ({ next, total } = found);
-    }
-    page.value = { rows, total, next };
-    problem.value = '';
-  } catch (error) {
-    if (page.value === null || error instanceof ApiError)
-      problem.value =
-        error instanceof ApiError
-          ? error.message
-          : 'The server cannot be reached; this page tries again by itself.';
-  }
-}
-useReadAgain(load);
-useHeard(load);
-const visibility = useDocumentVisibility();
-useIntervalFn(
-  () => {
-    if (visibility.value === 'visible') void load();
-  },
+const {
+  rows: tickets,
+  total,
+  hasMore,
+  more,
+  problem,
+} = usePages<TicketEntry>(
+  (next) => `/tickets?limit=${PAGE}${next === null ? '' : `&after=${next}`}`,
   AGAIN_MS,
-  { immediateCallback: true },
 );
 
+type Row = TicketEntry & { wantedWords: string; isLate: boolean; missed: string };
 const rows = computed(() =>
-  (page.value?.rows ?? []).map((ticket) => ({
+  (tickets.value ?? []).map((ticket): Row => ({
     ...ticket,
-    wanted: wantedWords(ticket.wanted, undefined),
-    late: ticket.dueOn !== null && ticket.dueOn < today(),
+    wantedWords: wantedWords(ticket.wanted, undefined),
+    isLate: ticket.dueOn !== null && ticket.dueOn < today(),
     missed: missWords(ticket.misses),
   })),
 );
+const COLUMNS: readonly DataColumn<Row>[] = [
+  { id: 'due', head: 'Due', value: ({ dueOn }) => dueOn },
+  { id: 'player', head: 'Player', value: ({ playerName }) => playerName },
+  { id: 'club', head: 'Club', value: ({ clubName }) => clubName },
+  { id: 'job', head: 'Job', isLong: true, value: ({ name }) => name },
+  { id: 'wanted', head: 'Wanted', isLong: true, value: (row) => row.wantedWords },
+  { id: 'event', head: 'For', value: ({ eventName }) => eventName },
+  { id: 'state', head: 'State', value: ({ state }) => state },
+];
+const searched = (row: Row) =>
+  [row.playerName, row.clubName, row.name, row.wantedWords, row.eventName ?? '', row.state].join(' ');
 </script>
 
 <template>
@@ -69,53 +53,43 @@ const rows = computed(() =>
       Tickets
       <template #says>
         <p class="quiet">
-          {{
-            page === null ? 'Loading…' : `${counted(page.total, 'job')} open on the bench, of all players.`
-          }}
+          {{ tickets ? `${counted(total, 'job')} open on the bench, of all players.` : 'Loading…' }}
         </p>
       </template>
     </PageHead>
-    <ProblemLine v-if="problem" :text="problem" />
-    <NEmpty v-else-if="page?.rows.length === 0" description="Nothing is asked of the bench." />
-    <NTable v-else-if="page" size="small" :bordered="false" class="queue">
-      <thead>
-        <tr>
-          <th scope="col">Due</th>
-          <th scope="col">Player</th>
-          <th scope="col">Club</th>
-          <th scope="col">Job</th>
-          <th scope="col">Wanted</th>
-          <th scope="col">For</th>
-          <th scope="col">State</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.id">
-          <td :class="{ late: row.late }">
-            <template v-if="row.dueOn">{{ row.late ? '■ ' : '' }}{{ shortDay(row.dueOn) }}</template>
-            <template v-else>–</template>
-          </td>
-          <td>
-            <RouterLink :to="{ name: 'bench', params: { playerId: row.playerId } }">{{
-              row.playerName
-            }}</RouterLink>
-          </td>
-          <td>{{ row.clubName }}</td>
-          <td :title="row.why">
-            {{ row.name }} <span class="quiet small">{{ JOB_WORDS[row.job] }}</span>
-          </td>
-          <td>{{ row.wanted }}</td>
-          <td>{{ row.eventName ?? '' }}</td>
-          <td>
-            <NTag size="small" :type="row.state === 'on the bench' ? 'info' : 'default'">{{
-              row.state
-            }}</NTag>
-            <span v-if="row.missed" class="verdict look small" :title="row.missed">◆ missed once</span>
-          </td>
-        </tr>
-      </tbody>
-    </NTable>
-    <NButton v-if="page?.next" size="small" @click="((shown += PAGE), load())">More</NButton>
+    <ProblemLine :text="problem" />
+    <NEmpty v-if="tickets?.length === 0" description="Nothing is asked of the bench." />
+    <DataTable
+      v-else-if="tickets"
+      caption="Jobs open on the bench"
+      :columns="COLUMNS"
+      :rows="rows"
+      :row-key="({ id }) => id"
+      :searched="searched"
+      :page="PAGE"
+    >
+      <template #due="{ row }">
+        <span v-if="row.dueOn" :class="{ late: row.isLate }"
+          >{{ row.isLate ? '■ ' : '' }}{{ shortDay(row.dueOn) }}</span
+        >
+        <template v-else>–</template>
+      </template>
+      <template #player="{ row }">
+        <RouterLink :to="{ name: 'bench', params: { playerId: row.playerId } }">{{
+          row.playerName
+        }}</RouterLink>
+      </template>
+      <template #job="{ row }">
+        <span :title="row.why"
+          >{{ row.name }} <span class="quiet small">{{ JOB_WORDS[row.job] }}</span></span
+        >
+      </template>
+      <template #state="{ row }">
+        <NTag size="small" :type="row.state === 'on the bench' ? 'info' : 'default'">{{ row.state }}</NTag>
+        <span v-if="row.missed" class="verdict look small" :title="row.missed">◆ missed once</span>
+      </template>
+    </DataTable>
+    <NButton v-if="hasMore" size="small" @click="more">More</NButton>
   </div>
 </template>
 
@@ -123,14 +97,5 @@ const rows = computed(() =>
 .late {
   color: var(--brick-ink);
   font-weight: 600;
-}
-.queue td {
-  border-top: 1px solid var(--line-soft);
-}
-@media (max-width: 700px) {
-  .queue {
-    display: block;
-    overflow-x: auto;
-  }
 }
 </style>

@@ -2,8 +2,8 @@
 import { ballOn, roundsAWeek as usualRoundsAWeek, type ClubLifeView, type ClubView } from '@tasche/contract';
 import { JOB_CAUTIONS, gripWear, grooveWear, spinLoss } from '@tasche/core';
 import { NButton, NEmpty, NForm, NFormItem, NTable } from 'naive-ui';
-import { computed, reactive, ref, shallowRef, watch } from 'vue';
-import { request } from '../api/request';
+import { computed, reactive, ref } from 'vue';
+import { useReads } from '../api/read';
 import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import DateField from '../fields/DateField.vue';
@@ -26,25 +26,11 @@ const wedges = computed(() =>
     .toSorted((a, b) => (a.wear?.dueOn ?? '9').localeCompare(b.wear?.dueOn ?? '9')),
 );
 /** Sessions of each dated wedge, once they are here. */
-const sessions = shallowRef<ReadonlyMap<string, ClubLifeView['sessions']>>(new Map());
-const spinProblem = ref('');
-watch(
-  () => wedges.value.flatMap(({ club, wear }) => (wear ? [club.id] : [])).join(' '),
-  async (ids) => {
-    try {
-      const lives = await Promise.all(
-        ids
-          .split(' ')
-          .filter(Boolean)
-          .map((id) => request<ClubLifeView>(`/clubs/${id}/life`)),
-      );
-      sessions.value = new Map(lives.map(({ club, sessions: own }) => [club.id, own]));
-      spinProblem.value = '';
-    } catch (error) {
-      spinProblem.value = (error as Error).message;
-    }
-  },
-  { immediate: true },
+const { found: lives, problem: spinProblem } = useReads<ClubLifeView>(() =>
+  wedges.value.flatMap(({ club, wear }) => (wear ? [`/clubs/${club.id}/life`] : [])),
+);
+const sessions = computed(
+  () => new Map((lives.value ?? []).map(({ club, sessions: own }) => [club.id, own])),
 );
 /** What its full shots lost of their spin since the grooves were new; undefined until it was measured twice. */
 function lossOf({ id, spec }: ClubView) {

@@ -9,6 +9,7 @@ import {
 } from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import { readShownAgain } from '../api/read';
 import { NetworkError, ApiError, SignedOutError, post } from '../api/request';
 import { placeKey, signedIn } from '../api/signed-in';
 import { keptList } from './kept-list';
@@ -74,6 +75,7 @@ export const useOutbox = defineStore('outbox', () => {
     returnedList.refresh();
     settled += 1;
     tell(data);
+    if ('result' in data) readShownAgain();
   });
 
   function push(outgoing: Outgoing): void {
@@ -134,6 +136,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   function settle(sent: Sent): void {
+    otherTabs?.postMessage(JSON.parse(JSON.stringify(sent)));
     list.remove(idOfOutgoing(sent.outgoing));
     settled += 1;
     if ('result' in sent) {
@@ -142,7 +145,7 @@ export const useOutbox = defineStore('outbox', () => {
         if (fresh !== next) list.replace(fresh);
       }
     }
-    otherTabs?.postMessage(JSON.parse(JSON.stringify(sent)));
+    if ('result' in sent) readShownAgain();
     // What no page shows to be mended is kept where every page shows it.
     if (!tell(sent) && 'problem' in sent) returnedList.add(sent);
   }

@@ -25,13 +25,13 @@ import {
   showQuantity,
   unitLabel,
   type Column,
-  type Page,
   type ReadingView,
   type ShotPart,
 } from '@tasche/contract';
 import { NButton, NDrawer, NDrawerContent, NTable } from 'naive-ui';
-import { computed, ref, shallowRef, watch } from 'vue';
-import { request } from '../api/request';
+import { computed, ref } from 'vue';
+import { usePages } from '../api/read';
+import ProblemLine from '../app/ProblemLine.vue';
 import { counted } from '../app/counted';
 import LinkButton from '../app/LinkButton.vue';
 import { isOpen } from '../bench/ticket-words';
@@ -58,7 +58,15 @@ const openTickets = computed(
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const takenOn = ref(today());
 const complaints = ref(new Map<string, { text: string; reason: string }>());
-const readings = shallowRef<Page<ReadingView> | null>(null);
+const {
+  rows: readings,
+  total: readingCount,
+  hasMore: hasOlderReadings,
+  more: olderReadings,
+  problem: readingsProblem,
+} = usePages<ReadingView>(
+  (next) => `/clubs/${props.clubId}/readings?limit=${next === null ? 50 : `200&before=${next}`}`,
+);
 
 const GROUPS: readonly { name: string; group: Quantity['group']; caution?: string }[] = [
   { name: 'Lofts and lie', group: 'lofts', caution: BENDING_CAUTION },
@@ -92,25 +100,6 @@ const PART_HEADS: Partial<Record<ShotPart, string>> = {
   spreadM: '±',
   shots: 'shots',
 };
-
-watch(
-  [() => props.clubId, () => store.lastChangeId],
-  async () => {
-    readings.value = await request<Page<ReadingView>>(`/clubs/${props.clubId}/readings?limit=50`).catch(
-      () => null,
-    );
-  },
-  { immediate: true },
-);
-
-async function olderReadings(): Promise<void> {
-  const shown = readings.value;
-  if (!shown?.next) return;
-  const page = await request<Page<ReadingView>>(
-    `/clubs/${props.clubId}/readings?limit=200&before=${shown.next}`,
-  );
-  readings.value = { ...page, rows: [...shown.rows, ...page.rows] };
-}
 
 function show(column: Column): string {
   const id = column.id;
@@ -320,9 +309,9 @@ function readingText(reading: ReadingView): string {
       </section>
       <section>
         <h3>Written down so far</h3>
-        <p v-if="readings === null" class="quiet small">The history could not be read.</p>
-        <ol v-else class="readings small">
-          <li v-for="reading in readings.rows" :key="reading.id" :class="{ undone: reading.undone }">
+        <ProblemLine :text="readingsProblem" />
+        <ol v-if="readings" class="readings small">
+          <li v-for="reading in readings" :key="reading.id" :class="{ undone: reading.undone }">
             <span class="quiet">{{ shortDay(reading.takenOn) }}</span> {{ readingText(reading) }}
             <span class="quiet"
               >{{ reading.who }}{{ reading.why ? `: ${reading.why}` : ''
@@ -330,8 +319,8 @@ function readingText(reading: ReadingView): string {
             >
           </li>
         </ol>
-        <NButton v-if="readings?.next" @click="olderReadings" size="small">
-          Older: {{ readings.rows.length }} of {{ readings.total }} shown
+        <NButton v-if="hasOlderReadings" @click="olderReadings" size="small">
+          Older: {{ readings?.length ?? 0 }} of {{ readingCount }} shown
         </NButton>
       </section>
       <NButton v-if="!store.readOnly" @click="remove" size="small">Delete this club</NButton>

@@ -48,7 +48,10 @@ const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue
 /** Two to six builds on the same task: is one longer, does one match the old one, and how many more shots to know. */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
-const range = useRangeOf(() => props.playerId);
+const range = useRangeOf(
+  () => props.playerId,
+  () => 'all',
+);
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();

@@ -1,20 +1,30 @@
 import { withCommands, type ChangeResult, type Command, type ScheduleView } from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
-import { computed, ref, shallowRef } from 'vue';
-import { useReadAgain } from '../offline/connection';
-import { ApiError, request } from '../api/request';
+import { computed, ref } from 'vue';
+import { useHeld } from '../api/read';
+import { request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { undoLine } from '../changes/undo-line';
 
 /** Whose changes of courses, seasons and events are, in the outbox: no player's. */
 const NOBODY = 'circuit';
+/** What the server's answer is held under. */
+export const SCHEDULE_KEY = ['schedule'] as const;
 
 /** The courses, seasons and events of the workspace, and everything that can be done to them. */
 export const useSchedule = defineStore('circuit', () => {
   const outbox = useOutbox();
-  const schedule = shallowRef<ScheduleView | null>(null);
-  const state = ref<'empty' | 'loading' | 'ready' | 'away'>('empty');
+  const isOpen = ref(false);
+  const answer = useHeld<ScheduleView>(() =>
+    isOpen.value
+      ? { key: SCHEDULE_KEY, ask: () => outbox.readCurrent(() => request<ScheduleView>('/circuit')) }
+      : null,
+  );
+  /** What the server said last, with what still waits to be sent done to it. */
+  const schedule = computed(() =>
+    answer.value.value ? withCommands('schedule', answer.value.value, outbox.pending(NOBODY)) : null,
+  );
   const line = undoLine((changeId, id) => {
     outbox.push({ kind: 'undo', playerId: NOBODY, changeId, id });
   });
@@ -24,42 +34,24 @@ export const useSchedule = defineStore('circuit', () => {
   const seasons = computed(() => schedule.value?.seasons ?? []);
   const events = computed(() => schedule.value?.events ?? []);
 
-  useReadAgain(() => schedule.value && load(true));
-
   async function load(again = false): Promise<void> {
-    if (state.value === 'loading' || (schedule.value && !again)) return;
-    state.value = schedule.value ? 'ready' : 'loading';
-    try {
-      schedule.value = withCommands(
-        'schedule',
-        await outbox.readCurrent(() => request<ScheduleView>('/circuit')),
-        outbox.pending(NOBODY),
-      );
-      state.value = 'ready';
-    } catch (error) {
-      if (schedule.value) return;
-      state.value = 'away';
-      if (!(error instanceof ApiError)) setTimeout(() => void load(), 1500);
-    }
+    isOpen.value = true;
+    if (again || answer.value.value === undefined) await answer.again();
   }
 
   /** Does something: on the screen now, on the server as soon as it can. */
   function change(commands: readonly Command[], why = ''): void {
     if (!schedule.value || commands.length === 0) return;
     const id = newId();
-    schedule.value = withCommands('schedule', schedule.value, commands);
     outbox.push({ kind: 'change', playerId: NOBODY, request: { id, commands, ...(why && { why }) } });
     line.done(id);
   }
 
   outbox.onSent((sent) => {
-    if (sent.outgoing.playerId !== NOBODY || !schedule.value) return undefined;
+    if (sent.outgoing.playerId !== NOBODY || !isOpen.value) return undefined;
     if ('result' in sent) {
-      schedule.value = withCommands(
-        'schedule',
-        withScheduleResult(schedule.value, sent.result),
-        outbox.pending(NOBODY),
-      );
+      const { result } = sent;
+      answer.change((standing) => withScheduleResult(standing, result));
       return undefined;
     }
     const failed = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
@@ -70,7 +62,7 @@ export const useSchedule = defineStore('circuit', () => {
 
   return {
     circuit: schedule,
-    state,
+    state: answer.state,
     courses,
     seasons,
     events,

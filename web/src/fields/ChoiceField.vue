@@ -15,11 +15,13 @@ const props = defineProps<{
   placeholder?: string;
   disabled?: boolean;
   size?: 'small' | 'medium';
+  /** Its list is open from the start. */
+  startsOpen?: boolean;
 }>();
-const emit = defineEmits<{ 'update:value': [value: Value] }>();
+const emit = defineEmits<{ 'update:value': [value: Value]; leave: [] }>();
 
 const menuId = useId();
-const open = ref(false);
+const open = ref(props.startsOpen);
 const groups = computed(() =>
   props.options.map((one): Choice<Value> | ChoiceGroup<Value> =>
     typeof one === 'object' ? one : { value: one, label: String(one) },
@@ -101,7 +103,9 @@ defineExpose({ focus: () => target()?.focus() });
     :menu-props="{ id: menuId, role: 'listbox', 'aria-label': label } as object"
     :node-props="(one) => ({ role: 'option', 'aria-selected': one.value === value })"
     @update:value="emit('update:value', $event as Value)"
+    :show="open"
     @update:show="open = $event"
+    @blur="emit('leave')"
     @keydown="typeAhead"
   />
 </template>

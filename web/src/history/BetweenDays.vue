@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NButton, NTable } from 'naive-ui';
+import { NButton } from 'naive-ui';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import type { DayView, DifferenceView, EventView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
-import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { request } from '../api/request';
+import { useRead, useReads } from '../api/read';
 import { shortDay, today } from '../app/day';
 import { useSchedule } from '../courses/schedule-store';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -44,32 +46,17 @@ const events = computed(() =>
     .map(({ name, day }) => ({ value: day, label: `${name}, ${shortDay(day)}` })),
 );
 
-const days = shallowRef<{ then: DayView; after: DayView } | null>(null);
-const differences = shallowRef<readonly DifferenceView[]>([]);
-const problem = ref('');
-let lastRequestId = 0;
-watch(
-  [from, to, () => props.playerId, () => store.lastChangeId],
-  async () => {
-    const requestId = ++lastRequestId;
-    const day = (of: string) =>
-      request<DayView>(`/players/${props.playerId}/day?day=${of}&zone=${encodeURIComponent(ZONE)}`);
-    try {
-      const [then, after, changed] = await Promise.all([
-        day(from.value),
-        day(to.value),
-        request<DifferenceView[]>(`/players/${props.playerId}/differences?from=${from.value}&to=${to.value}`),
-      ]);
-      if (requestId !== lastRequestId) return;
-      days.value = { then, after };
-      differences.value = changed;
-      problem.value = '';
-    } catch (error) {
-      if (requestId === lastRequestId) problem.value = (error as Error).message;
-    }
-  },
-  { immediate: true },
+const dayOf = (day: string) => `/players/${props.playerId}/day?day=${day}&zone=${encodeURIComponent(ZONE)}`;
+const bothDays = useReads<DayView>(() => [dayOf(from.value), dayOf(to.value)]);
+const days = computed(() => {
+  const [then, after] = bothDays.found.value ?? [];
+  return then && after ? { then, after } : null;
+});
+const between = useRead<DifferenceView[]>(
+  () => `/players/${props.playerId}/differences?from=${from.value}&to=${to.value}`,
 );
+const differences = computed(() => between.found.value ?? []);
+const problem = computed(() => bothDays.problem.value || between.problem.value);
 
 const nameIn = (day: DayView, id: string) =>
   day.clubs.find((club) => club.id === id)?.name ?? store.clubsById.get(id)?.name ?? 'a club that is gone';
@@ -85,7 +72,6 @@ const bag = computed(() => {
     afterName: after.gamer?.name,
   };
 });
-const MAX_ROWS = 400;
 /** Of a club that was not written down at all, one line says so. */
 const isNew = computed(() => {
   const known = new Set(differences.value.flatMap((one) => (one.before ? [one.clubId] : [])));
@@ -100,7 +86,20 @@ const newClubs = computed(() => [
   ).entries(),
 ]);
 const changed = computed(() => differences.value.filter((one) => !isNew.value(one.clubId)));
-const shown = computed(() => changed.value.slice(0, MAX_ROWS));
+const columns = computed((): DataColumn<DifferenceView>[] => [
+  { id: 'club', head: 'Club', value: ({ clubName }) => clubName },
+  { id: 'what', head: 'What', value: ({ key }) => readingName(key) },
+  { id: 'before', head: shortDay(from.value), value: (one) => valueWords(one.key, one.before) },
+  { id: 'after', head: shortDay(to.value), value: (one) => valueWords(one.key, one.after) },
+  {
+    id: 'by',
+    isLong: true,
+    head: 'Who and why',
+    value: ({ by }) => (by ? [by.who, by.why].filter(Boolean).join(': ') : ''),
+  },
+]);
+const valueWords = (key: DifferenceView['key'], reading: DifferenceView['before']) =>
+  factWords(key, reading?.value ?? null, props.unit);
 const putting = ref(false);
 </script>
 
@@ -162,36 +161,23 @@ const putting = ref(false);
         >
       </p>
       <PutBackPanel v-if="putting" :then="days.then" :unit="unit" @leave="putting = false" />
-      <NTable v-if="shown.length" size="small" :bordered="false" :bottom-bordered="false" class="differences">
-        <thead>
-          <tr>
-            <th scope="col">Club</th>
-            <th scope="col">What</th>
-            <th scope="col">{{ shortDay(from) }}</th>
-            <th scope="col">{{ shortDay(to) }}</th>
-            <th scope="col">Who and why</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(one, i) in shown" :key="`${one.clubId} ${one.key}`">
-            <td>
-              <RouterLink
-                v-if="shown[i - 1]?.clubId !== one.clubId"
-                :to="{ name: 'club-life', params: { playerId, clubId: one.clubId } }"
-                >{{ one.clubName }}</RouterLink
-              >
-            </td>
-            <td>{{ readingName(one.key) }}</td>
-            <td class="quiet">{{ factWords(one.key, one.before?.value ?? null, unit) }}</td>
-            <td>{{ factWords(one.key, one.after?.value ?? null, unit) }}</td>
-            <td class="quiet small">
-              <template v-if="one.by"
-                >{{ one.by.who }}<template v-if="one.by.why">: {{ one.by.why }}</template></template
-              >
-            </td>
-          </tr>
-        </tbody>
-      </NTable>
+      <DataTable
+        v-if="changed.length"
+        caption="What differs between the two days"
+        :columns="columns"
+        :rows="changed"
+        :row-key="(one) => `${one.clubId} ${one.key}`"
+        :searched="
+          (one) => `${one.clubName} ${readingName(one.key)} ${one.by?.who ?? ''} ${one.by?.why ?? ''}`
+        "
+        class="differences"
+      >
+        <template #club="{ row }">
+          <RouterLink :to="{ name: 'club-life', params: { playerId, clubId: row.clubId } }">{{
+            row.clubName
+          }}</RouterLink>
+        </template>
+      </DataTable>
       <p v-if="newClubs.length > 0" class="new">
         Written down since:
         <template v-for="([id, name], i) in newClubs" :key="id"
@@ -201,10 +187,9 @@ const putting = ref(false);
           }}</RouterLink></template
         >.
       </p>
-      <p v-if="changed.length > MAX_ROWS" class="quiet small">
-        {{ MAX_ROWS }} of {{ changed.length }} differences are shown; choose days nearer each other.
+      <p v-if="changed.length + newClubs.length === 0" class="quiet">
+        No club is built or carries otherwise.
       </p>
-      <p v-if="shown.length + newClubs.length === 0" class="quiet">No club is built or carries otherwise.</p>
     </template>
   </section>
 </template>
@@ -233,18 +218,5 @@ ins::before {
 .differences {
   margin-top: 10px;
   font-size: 13.5px;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  color: var(--quiet);
-}
-td,
-th {
-  padding: 5px 10px 5px 0;
-  vertical-align: top;
-}
-td:first-child {
-  font-weight: 600;
 }
 </style>

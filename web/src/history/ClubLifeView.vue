@@ -2,8 +2,8 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NEmpty } from 'naive-ui';
 import type { ClubLifeView } from '@tasche/contract';
-import { computed, ref, shallowRef, watch } from 'vue';
-import { request } from '../api/request';
+import { computed, ref } from 'vue';
+import { useRead } from '../api/read';
 import { counted } from '../app/counted';
 import { shortDay } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
@@ -16,26 +16,8 @@ import { clubLife, type LifeEntry } from './club-life';
 const props = defineProps<{ playerId: string; clubId: string }>();
 const store = useSheet();
 const settings = useSettings();
-const life = shallowRef<ClubLifeView | null>(null);
-const problem = ref('');
+const { found: life, problem } = useRead<ClubLifeView>(() => `/clubs/${props.clubId}/life`);
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
-
-let lastRequestId = 0;
-watch(
-  [() => props.clubId, () => store.lastChangeId, () => store.undoable.length],
-  async () => {
-    const requestId = ++lastRequestId;
-    try {
-      const found = await request<ClubLifeView>(`/clubs/${props.clubId}/life`);
-      if (requestId !== lastRequestId) return;
-      life.value = found;
-      problem.value = '';
-    } catch (error) {
-      if (requestId === lastRequestId) problem.value = (error as Error).message;
-    }
-  },
-  { immediate: true },
-);
 
 const KINDS: readonly { kind: LifeEntry['kind']; label: string }[] = [
   { kind: 'build', label: 'Builds' },

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
+import ProblemLine from '../app/ProblemLine.vue';
 import { NButton } from 'naive-ui';
-import type { ChangeView, Page } from '@tasche/contract';
-import { computed, ref, shallowRef, watch } from 'vue';
-import { request } from '../api/request';
+import type { ChangeView } from '@tasche/contract';
+import { computed } from 'vue';
+import { usePages } from '../api/read';
 import { shortMoment, withDaysSaid } from '../app/day';
 import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
@@ -15,35 +16,18 @@ import RoundsPlayed from './RoundsPlayed.vue';
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const settings = useSettings();
-const changes = shallowRef<ChangeView[] | null>(null);
-const problem = ref('');
-const total = ref(0);
-const next = ref<string | null>(null);
 const PAGE = 50;
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
-async function load(): Promise<void> {
-  try {
-    const page = await request<Page<ChangeView>>(`/players/${props.playerId}/changes?limit=${PAGE}`);
-    changes.value = [...page.rows];
-    total.value = page.total;
-    next.value = page.next;
-    problem.value = '';
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
-}
-async function loadMore(): Promise<void> {
-  if (!changes.value || !next.value) return;
-  const page = await request<Page<ChangeView>>(
-    `/players/${props.playerId}/changes?limit=${PAGE}&before=${next.value}`,
-  );
-  changes.value = [...changes.value, ...page.rows];
-  next.value = page.next;
-}
-watch(() => [props.playerId, store.lastChangeId, store.undoable.length, store.sheet] as const, load, {
-  immediate: true,
-});
+const {
+  rows: changes,
+  total,
+  hasMore,
+  more,
+  problem,
+} = usePages<ChangeView>(
+  (next) => `/players/${props.playerId}/changes?limit=${PAGE}${next === null ? '' : `&before=${next}`}`,
+);
 </script>
 
 <template>
@@ -57,7 +41,7 @@ watch(() => [props.playerId, store.lastChangeId, store.undoable.length, store.sh
         <LinkButton :to="{ name: 'review', params: { playerId } }">Season review</LinkButton>
       </template>
     </PageHead>
-    <p v-if="problem" class="verdict fault">■ {{ problem }}</p>
+    <ProblemLine :text="problem" />
     <div class="columns">
       <section>
         <h2>Changes</h2>
@@ -73,7 +57,7 @@ watch(() => [props.playerId, store.lastChangeId, store.undoable.length, store.sh
           </li>
         </ol>
         <p v-if="changes?.length === 0" class="quiet">Nothing has been changed yet.</p>
-        <NButton v-if="next" @click="loadMore" size="small">
+        <NButton v-if="hasMore" @click="more" size="small">
           Older: {{ changes?.length ?? 0 }} of {{ total }} shown
         </NButton>
       </section>

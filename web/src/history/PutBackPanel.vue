@@ -72,7 +72,7 @@ function go(): void {
         :to="{ name: 'bench', params: { playerId: store.sheet!.player.id } }"
         >To the tickets</LinkButton
       >
-      <NButton @click="emit('leave')">{{ done || isSame ? 'Close' : 'Leave it' }}</NButton>
+      <NButton @click="emit('leave')">{{ done || isSame ? 'Close' : 'Cancel' }}</NButton>
     </p>
   </section>
 </template>

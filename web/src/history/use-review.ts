@@ -13,7 +13,7 @@ import type { PredictionOfDay } from './review';
  */
 export function useReview(playerId: () => string, span: () => { from: string; to: string }) {
   const store = useSheet();
-  const range = useRangeOf(playerId);
+  const range = useRangeOf(playerId, () => 'all');
   const review = shallowRef<ReviewView | null>(null);
   const predictions = shallowRef<readonly PredictionOfDay[]>([]);
   /** How far the working out has come; null while there is none. */

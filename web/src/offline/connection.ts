@@ -1,6 +1,6 @@
-import { createEventHook } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { onScopeDispose, ref } from 'vue';
+import { ref } from 'vue';
+import { readAllAgain } from '../api/read';
 import { answered, request } from '../api/request';
 import { LAST_SEEN_HEADER } from '../../service-worker/last-seen';
 
@@ -11,7 +11,6 @@ const ASK_MS = 2000;
 export const useConnection = defineStore('connection', () => {
   /** When what is shown was read, where it is not fresh: an ISO time or an HTTP date; null while the server answers. */
   const lastSeenAt = ref<string | null>(null);
-  const back = createEventHook();
   let asking: ReturnType<typeof setTimeout> | undefined;
 
   answered.on((response) => {
@@ -21,6 +20,7 @@ export const useConnection = defineStore('connection', () => {
     asking ??= setTimeout(() => void ask(), ASK_MS);
   });
 
+  /** What was shown as it was last seen is read anew as soon as the server is back. */
   async function ask(): Promise<void> {
     asking = undefined;
     const isBack = await fetch('/api/health')
@@ -31,17 +31,11 @@ export const useConnection = defineStore('connection', () => {
       return;
     }
     lastSeenAt.value = null;
-    await back.trigger();
+    readAllAgain();
   }
 
-  return { lastSeenAt, onBack: back.on };
+  return { lastSeenAt };
 });
-
-/** Reads again what was shown as it was last seen, as soon as the server is back. */
-export function useReadAgain(read: () => unknown): void {
-  const { off } = useConnection().onBack(read);
-  onScopeDispose(off);
-}
 
 /** Nothing was sent for this long: what is kept to be read without a network is read again. */
 const QUIET_MS = 2000;

@@ -2,10 +2,11 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton } from 'naive-ui';
 import type { AccountView } from '@tasche/contract';
-import { onMounted, ref } from 'vue';
+import { computed } from 'vue';
 import { counted } from '../app/counted';
 import PageHead from '../app/PageHead.vue';
-import { post, request } from '../api/request';
+import { useRead } from '../api/read';
+import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
 import { useIdentity } from './identity';
 import AuthenticatorPanel from './AuthenticatorPanel.vue';
@@ -17,18 +18,18 @@ import WorkspacePanel from './WorkspacePanel.vue';
 
 /** One's own account: how one gets in, where one is signed in, what scripts may do. */
 const identity = useIdentity();
-const account = ref<AccountView | null>(null);
-const { problem, attempt } = useAttempt();
-
-const read = () =>
-  attempt(async () => {
-    account.value = await request<AccountView>('/account');
-  });
+const {
+  found: account,
+  problem: unread,
+  put,
+  again: read,
+} = useRead<AccountView>(() => (identity.view?.personId ? '/account' : null));
+const { problem: refused, attempt } = useAttempt();
+const problem = computed(() => refused.value || unread.value);
 const endSession = (id: string) =>
   attempt(async () => {
-    account.value = await post<AccountView>('/account/sessions/end', { id });
+    put(await post<AccountView>('/account/sessions/end', { id }));
   });
-onMounted(() => void (identity.view?.personId && read()));
 </script>
 
 <template>

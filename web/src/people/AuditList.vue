@@ -1,27 +1,23 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NButton, NTable } from 'naive-ui';
-import type { AuditView, Page } from '@tasche/contract';
-import { onMounted, ref } from 'vue';
-import { request } from '../api/request';
-import { useAttempt } from '../api/use-attempt';
+import { NButton } from 'naive-ui';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
+import type { AuditView } from '@tasche/contract';
+import { usePages } from '../api/read';
 import { dayAndTime } from './moment-words';
 
 /** What was noted: who came in, who changed who may what, what was shared and taken out. */
-const rows = ref<readonly AuditView[]>([]);
-const next = ref<string | null>(null);
-const total = ref(0);
-const { problem, attempt } = useAttempt();
-const more = () =>
-  attempt(async () => {
-    const page = await request<Page<AuditView>>(
-      `/audit?limit=25${next.value ? `&before=${next.value}` : ''}`,
-    );
-    rows.value = [...rows.value, ...page.rows];
-    next.value = page.next;
-    total.value = page.total;
-  });
-onMounted(more);
+const { rows, total, hasMore, more, problem } = usePages<AuditView>(
+  (next) => `/audit?limit=25${next === null ? '' : `&before=${next}`}`,
+);
+const COLUMNS: readonly DataColumn<AuditView>[] = [
+  { id: 'at', head: 'When', value: ({ at }) => at },
+  { id: 'who', head: 'Who', value: ({ who }) => who },
+  { id: 'what', head: 'What', isLong: true, value: ({ what }) => what },
+  { id: 'detail', head: 'Which', isLong: true, value: ({ detail }) => detail },
+  { id: 'address', head: 'From', value: ({ address }) => address },
+];
 </script>
 
 <template>
@@ -29,19 +25,19 @@ onMounted(more);
     <h2>What was noted</h2>
     <p class="quiet small">Nobody can change or delete these, the server itself neither.</p>
     <ProblemLine :text="problem" />
-    <NTable v-if="rows.length" size="small" :bordered="false" class="noted">
-      <tbody>
-        <tr v-for="one in rows" :key="one.id">
-          <td class="when">{{ dayAndTime(one.at) }}</td>
-          <td>{{ one.who }}</td>
-          <td>{{ one.what }}</td>
-          <td>{{ one.detail }}</td>
-          <td class="quiet">{{ one.address }}</td>
-        </tr>
-      </tbody>
-    </NTable>
-    <p v-else class="quiet">Nothing yet.</p>
-    <NButton v-if="next" size="small" @click="more">{{ total - rows.length }} older</NButton>
+    <DataTable
+      v-if="rows"
+      caption="What was noted"
+      :columns="COLUMNS"
+      :rows="rows"
+      :row-key="({ id }) => String(id)"
+      :searched="(one) => [one.who, one.what, one.detail, one.address].join(' ')"
+      :page="1000"
+      class="noted"
+    >
+      <template #at="{ row }">{{ dayAndTime(row.at) }}</template>
+    </DataTable>
+    <NButton v-if="hasMore" size="small" @click="more">{{ total - (rows?.length ?? 0) }} older</NButton>
   </section>
 </template>
 
@@ -51,11 +47,5 @@ section {
 }
 .noted {
   max-width: 1060px;
-}
-.when {
-  white-space: nowrap;
-}
-td {
-  overflow-wrap: anywhere;
 }
 </style>

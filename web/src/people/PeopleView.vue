@@ -12,9 +12,10 @@ import {
   type PeopleView,
   type RosterEntry,
 } from '@tasche/contract';
-import { computed, onMounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import PageHead from '../app/PageHead.vue';
-import { post, request } from '../api/request';
+import { useRead } from '../api/read';
+import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
 import AuditList from './AuditList.vue';
 import { useIdentity } from './identity';
@@ -23,53 +24,53 @@ import { dayAndTime, fromNow } from './moment-words';
 
 /** Who is in the workspace, as what; for its owners. */
 const identity = useIdentity();
-const people = ref<PeopleView | null>(null);
-const players = ref<readonly { id: string; name: string }[]>([]);
-const { problem, attempt } = useAttempt();
 const made = ref<(MadeLinkView & { for: string }) | null>(null);
 const inviting = ref(false);
 const changing = ref<string | null>(null);
 const audit = ref(0);
 const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
 const ownId = computed(() => identity.view?.personId);
+const {
+  found: people,
+  problem: unread,
+  put,
+  again,
+} = useRead<PeopleView>(() => (isOwner.value ? '/people' : null));
+const roster = useRead<Page<RosterEntry>>(() => (isOwner.value ? '/players?limit=200' : null));
+const players = computed(() =>
+  (roster.found.value?.rows ?? []).map(({ player: { id, name } }) => ({ id, name })),
+);
+const { problem: refused, attempt } = useAttempt();
+const problem = computed(() => refused.value || unread.value || roster.problem.value);
 
 /** What was done is among what was noted. */
 async function change(work: () => Promise<unknown>): Promise<void> {
   if (await attempt(work)) audit.value += 1;
 }
-onMounted(() =>
-  change(async () => {
-    if (!isOwner.value) return;
-    people.value = await request<PeopleView>('/people');
-    const { rows } = await request<Page<RosterEntry>>('/players?limit=200');
-    players.value = rows.map(({ player: { id, name } }) => ({ id, name }));
-  }),
-);
-
 const invite = (name: string, email: string, membership: Membership) =>
   change(async () => {
     const link = await post<MadeLinkView>('/people/invite', { name, email, ...membership });
     made.value = { ...link, for: name };
     inviting.value = false;
-    people.value = await request<PeopleView>('/people');
+    await again();
   });
 const changeMember = (personId: string, membership: Membership) =>
   change(async () => {
-    people.value = await post<PeopleView>('/people/change', { personId, ...membership });
+    put(await post<PeopleView>('/people/change', { personId, ...membership }));
     changing.value = null;
   });
 const remove = ({ personId }: MemberView) =>
   change(async () => {
-    people.value = await post<PeopleView>('/people/remove', { personId });
+    put(await post<PeopleView>('/people/remove', { personId }));
   });
 const reset = ({ personId, name }: MemberView) =>
   change(async () => {
     made.value = { ...(await post<MadeLinkView>('/people/reset', { personId })), for: name };
-    people.value = await request<PeopleView>('/people');
+    await again();
   });
 const withdraw = (id: string) =>
   change(async () => {
-    people.value = await post<PeopleView>('/people/withdraw', { id });
+    put(await post<PeopleView>('/people/withdraw', { id }));
   });
 const copy = () => void navigator.clipboard.writeText(made.value?.url ?? '');
 const linkWords = ({ purpose, role }: InvitationView) => {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import { NCode, NCollapse, NCollapseItem, NTag } from 'naive-ui';
-import { computed, onMounted, shallowRef, ref } from 'vue';
+import { computed, ref } from 'vue';
 import PageHead from '../app/PageHead.vue';
 import TextField from '../fields/TextField.vue';
-import { request } from '../api/request';
+import { useRead } from '../api/read';
 
 /** What scripts can ask: the OpenAPI document, to be read by people. */
 interface Operation {
@@ -20,16 +20,8 @@ interface Document {
   paths: Record<string, Record<string, Operation>>;
   components: { schemas: Record<string, object> };
 }
-const found = shallowRef<Document | null>(null);
-const problem = ref('');
+const { found, problem } = useRead<Document>(() => '/openapi.json');
 const wanted = ref('');
-onMounted(async () => {
-  try {
-    found.value = await request<Document>('/openapi.json');
-  } catch (error) {
-    problem.value = (error as Error).message;
-  }
-});
 const operations = computed(() =>
   Object.entries(found.value?.paths ?? {})
     .flatMap(([path, methods]) =>

@@ -3,9 +3,10 @@ import ProblemLine from '../app/ProblemLine.vue';
 import { NAlert, NButton, NForm, NFormItem, NInput, NRadio, NRadioGroup, NTable } from 'naive-ui';
 import { MAX_TOKEN_DAYS, nameSchema, required, type TokenView } from '@tasche/contract';
 import { dayPlus } from '@tasche/core';
-import { onMounted, reactive, ref } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import { today } from '../app/day';
-import { post, request } from '../api/request';
+import { useRead } from '../api/read';
+import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
 import DateField from '../fields/DateField.vue';
 import { useForm } from '../fields/use-form';
@@ -13,19 +14,15 @@ import { dayAndTime, fromNow } from './moment-words';
 
 /** Tokens for scripts: each does no more than oneself may, for so long. */
 const USUAL_DAYS = 90;
-const tokens = ref<readonly TokenView[]>([]);
+const standing = useRead<readonly TokenView[]>(() => '/tokens');
+const tokens = computed(() => standing.found.value ?? []);
 const made = ref('');
-const { problem, attempt } = useAttempt();
+const { problem: refused, attempt } = useAttempt();
+const problem = computed(() => refused.value || standing.problem.value);
 const adding = ref(false);
 const draft = reactive({ name: '', writes: false, endsOn: dayPlus(today(), USUAL_DAYS) });
 const { rules, submit } = useForm(draft, { name: { label: 'What for', schema: required(nameSchema) } });
 
-onMounted(
-  () =>
-    void attempt(async () => {
-      tokens.value = await request<TokenView[]>('/tokens');
-    }),
-);
 const add = () =>
   attempt(async () => {
     const answer = await post<{ token: string; tokens: readonly TokenView[] }>('/tokens', {
@@ -33,14 +30,14 @@ const add = () =>
       scopes: draft.writes ? ['read', 'write'] : ['read'],
       endsOn: draft.endsOn,
     });
-    tokens.value = answer.tokens;
+    standing.put(answer.tokens);
     made.value = answer.token;
     adding.value = false;
     draft.name = '';
   });
 const revoke = (id: string) =>
   attempt(async () => {
-    tokens.value = await post<TokenView[]>(`/tokens/${id}/revoke`, {});
+    standing.put(await post<TokenView[]>(`/tokens/${id}/revoke`, {}));
   });
 const copy = () => void navigator.clipboard.writeText(made.value);
 const stateOf = ({ revokedAt, expiresAt, usedAt }: TokenView) => {

@@ -2,6 +2,7 @@ import type { SignedInView } from '@tasche/contract';
 import { hasRight } from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import { reader } from '../api/read';
 import { ApiError, NetworkError, SignedOutError, post, request } from '../api/request';
 import { signedIn, signedOut } from '../api/signed-in';
 import { useOutbox } from '../changes/outbox';
@@ -40,6 +41,8 @@ export const useIdentity = defineStore('identity', () => {
 
   /** Somebody came in, or went to another workspace. */
   function take(next: SignedInView): void {
+    // What somebody else read before is not shown to whoever comes in.
+    if (state.value === 'out') reader.clear();
     signedIn.value = next;
     state.value = 'in';
     away.value = '';

@@ -38,13 +38,11 @@ import { guarded, baselineOf } from '@tasche/contract';
 import { useSheet } from '../sheet/sheet-store';
 import { lookAtFile, type FileLook } from './read-file';
 import { sendFile, type Sending } from '../api/send-file';
-import { useRange } from './range-store';
 import ImportPreview from './ImportPreview.vue';
 
 /** A launch monitor's file in: what its columns are, what its clubs are, what would come of it; then it is taken. */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
-const range = useRange();
 const settings = useSettings();
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const baseline = computed(() => baselineOf(store.sheet!.player));
@@ -186,7 +184,6 @@ async function send(take: 'none' | 'good'): Promise<void> {
       done.value = answer;
       report.value = null;
       if (answer.changeId) store.done(answer.changeId);
-      await range.load(props.playerId);
     }
   } catch (error) {
     problem.value = (error as Error).message;

@@ -4,6 +4,7 @@ import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
 import { counted } from '../app/counted';
 import Fold from '../app/Fold.vue';
+import Later from '../app/Later.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import LinkButton from '../app/LinkButton.vue';
@@ -42,12 +43,17 @@ import type { GroupSummary } from './range-worker';
 import { useLive } from './use-live';
 import { DRIFT_SPANS, useSession, type DriftSpan } from './use-session';
 
+const CHART_PX = 300;
 const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue'));
 
 /** Range sessions of a player: what was hit, what it shows, and what of it is taken into the sheet. */
 const props = defineProps<{ playerId: string; sessionId?: string }>();
 const store = useSheet();
-const range = useRangeOf(() => props.playerId);
+/** The newest session, until another is asked for. */
+const range = useRangeOf(
+  () => props.playerId,
+  ({ sessions }) => props.sessionId ?? sessions[0]?.id ?? null,
+);
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
@@ -334,53 +340,56 @@ useEventListener('keydown', (event: KeyboardEvent) => {
               @show="show"
             />
             <div v-if="looked.length > 0" class="charts">
-              <figure>
-                <figcaption class="small quiet">
-                  Where they came down, from above; a dashed ellipse is to hold {{ HELD_SHARE * 10 }} of the
-                  next ten
-                </figcaption>
-                <FlightChart
-                  :option="above"
-                  :height="300"
-                  :points="strikes.length"
-                  :label="`Landing points of ${counted(looked.length, 'club')}; the table above sums them up`"
-                />
-              </figure>
-              <figure>
-                <figcaption class="small quiet">
-                  The flight of each average launch, height drawn larger
-                </figcaption>
-                <FlightChart
-                  :option="side"
-                  :height="300"
-                  :label="`Side view of ${looked.length} average flights`"
-                />
-              </figure>
+              <Later :px="CHART_PX"
+                ><figure>
+                  <figcaption class="small quiet">
+                    Where they came down, from above; a dashed ellipse is to hold {{ HELD_SHARE * 10 }} of the
+                    next ten
+                  </figcaption>
+                  <FlightChart
+                    :option="above"
+                    :height="CHART_PX"
+                    :points="strikes.length"
+                    :label="`Landing points of ${counted(looked.length, 'club')}; the table above sums them up`"
+                  /></figure
+              ></Later>
+              <Later :px="CHART_PX"
+                ><figure>
+                  <figcaption class="small quiet">
+                    The flight of each average launch, height drawn larger
+                  </figcaption>
+                  <FlightChart
+                    :option="side"
+                    :height="CHART_PX"
+                    :label="`Side view of ${looked.length} average flights`"
+                  /></figure
+              ></Later>
             </div>
             <h2>
               Shots, as they were hit <span class="quiet small">italics: worked out by the flight model</span>
             </h2>
-            <StrikeTable
-              :strikes="listed"
-              :rows="rows"
-              :unit="unit"
-              @leave-out="
-                (ids, reason) =>
-                  range.change([
-                    { do: 'editStrikes', sessionId: session!.id, strikeIds: ids, set: { leftOut: reason } },
-                  ])
-              "
-              @count="
-                (ids) =>
-                  range.change([
-                    { do: 'editStrikes', sessionId: session!.id, strikeIds: ids, set: { leftOut: null } },
-                  ])
-              "
-              @give="
-                (id, set) =>
-                  range.change([{ do: 'editStrikes', sessionId: session!.id, strikeIds: [id], set }])
-              "
-            />
+            <Later v-if="rows.size > 0 || problem" :px="400"
+              ><StrikeTable
+                :strikes="listed"
+                :rows="rows"
+                :unit="unit"
+                @leave-out="
+                  (ids, reason) =>
+                    range.change([
+                      { do: 'editStrikes', sessionId: session!.id, strikeIds: ids, set: { leftOut: reason } },
+                    ])
+                "
+                @count="
+                  (ids) =>
+                    range.change([
+                      { do: 'editStrikes', sessionId: session!.id, strikeIds: ids, set: { leftOut: null } },
+                    ])
+                "
+                @give="
+                  (id, set) =>
+                    range.change([{ do: 'editStrikes', sessionId: session!.id, strikeIds: [id], set }])
+                "
+            /></Later>
           </template>
           <NEmpty
             v-else-if="!session.live"
@@ -388,7 +397,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             description="Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file."
           />
         </template>
-        <CoverChart v-if="range.state === 'ready' && !session?.live" :unit="unit" />
+        <Later v-if="range.state === 'ready' && !session?.live"><CoverChart :unit="unit" /></Later>
       </div>
     </div>
   </div>

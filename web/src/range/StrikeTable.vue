@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import TextField from '../fields/TextField.vue';
-import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton, NTable } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import type { StrikeView } from '@tasche/contract';
-import { SHOT_KINDS, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
+import { SHOT_KINDS, isFullSwing, type DistanceUnit, type ShotKind, type Strike } from '@tasche/core';
 import { computed, ref } from 'vue';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
+import QuietChoice from '../fields/QuietChoice.vue';
+import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import type { StrikeRow } from './range-worker';
 import { clubColumns, strikeColumns } from './strike-units';
 
-/** The balls of a session one by one, as they were given; what was worked out is in italics. */
+/** The balls of a session one by one, the newest first, as they were given; what was worked out is in italics. */
 const props = defineProps<{
   strikes: readonly StrikeView[];
   rows: ReadonlyMap<string, StrikeRow>;
@@ -21,13 +23,41 @@ const emit = defineEmits<{
   give: [id: string, set: { clubId?: string; shot?: ShotKind }];
 }>();
 const store = useSheet();
-const columns = computed(() => [...strikeColumns(props.unit), ...clubColumns(props.strikes)]);
-const clubs = computed(() => store.clubs.filter((club) => isFullSwing(club.kind)));
-/** So many at first, the newest, and as many more with each press: thousands of rows at once would hold the page up. */
+/** Thousands of rows at once would hold the page up. */
 const PAGE = 25;
-const count = ref(PAGE);
-const shown = computed(() => props.strikes.slice(-count.value));
-const earlier = computed(() => props.strikes.length - shown.value.length);
+
+/** A ball with its number in the session and what it came to. */
+interface Ball {
+  strike: StrikeView;
+  number: number;
+  row: StrikeRow | undefined;
+}
+const balls = computed(() =>
+  props.strikes
+    .map((strike, i): Ball => ({ strike, number: i + 1, row: props.rows.get(strike.id) }))
+    .toReversed(),
+);
+const parts = computed(() => [...strikeColumns(props.unit), ...clubColumns(props.strikes)]);
+const nameOf = ({ clubId }: StrikeView) =>
+  clubId === null ? 'no club' : (store.clubsById.get(clubId)?.name ?? 'a club that is gone');
+const columns = computed((): DataColumn<Ball>[] => [
+  { id: 'number', head: 'No.', align: 'right', value: ({ number }) => number },
+  { id: 'club', head: 'Club', value: ({ strike }) => nameOf(strike) },
+  { id: 'shot', head: 'Shot', value: ({ strike }) => strike.shot },
+  ...parts.value.map(({ head, part }): DataColumn<Ball> => ({
+    id: part,
+    head,
+    align: 'right',
+    value: ({ strike, row }) =>
+      strike.given[part] ?? (row?.whole as Partial<Strike> | null | undefined)?.[part],
+  })),
+  { id: 'counts', head: 'Counts' },
+]);
+const clubs = computed(() =>
+  store.clubs.filter((club) => isFullSwing(club.kind)).map(({ id, name }) => ({ value: id, label: name })),
+);
+const clubsFor = ({ clubId }: StrikeView) =>
+  clubId === null ? [{ value: '', label: 'no club' }, ...clubs.value] : clubs.value;
 
 /** The strike somebody is giving a reason for. */
 const asking = ref<string | null>(null);
@@ -43,132 +73,84 @@ function leaveOut(id: string, why: string): void {
 </script>
 
 <template>
-  <div class="scroll">
-    <p v-if="earlier > 0" class="small quiet">
-      The last {{ shown.length.toLocaleString('en') }} of {{ strikes.length.toLocaleString('en') }}.
-      <NButton size="small" @click="count += PAGE">Show {{ Math.min(PAGE, earlier) }} earlier ones</NButton>
-    </p>
-    <NTable size="small" :bordered="false" :bottom-bordered="false">
-      <caption class="unseen">
-        Shots one by one
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">No.</th>
-          <th scope="col">Club</th>
-          <th scope="col">Shot</th>
-          <th v-for="column in columns" :key="column.head" scope="col">{{ column.head }}</th>
-          <th scope="col">Counts</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(strike, i) in shown" :key="strike.id" :class="{ out: strike.leftOut !== null }">
-          <td class="quiet">{{ earlier + i + 1 }}</td>
-          <td class="left">
-            <ChoiceField
-              class="quiet-field"
-              :value="strike.clubId ?? ''"
-              @update:value="emit('give', strike.id, { clubId: $event })"
-              :label="`Club of shot ${earlier + i + 1}`"
-              :options="[
-                ...(!strike.clubId ? [{ value: '', label: 'no club' }] : []),
-                ...clubs.map((club) => ({ value: club.id, label: club.name })),
-              ]"
-            />
-          </td>
-          <td class="left">
-            <ChoiceField
-              class="quiet-field"
-              :value="strike.shot"
-              @update:value="emit('give', strike.id, { shot: $event })"
-              :label="`Shot meant with shot ${earlier + i + 1}`"
-              :options="SHOT_KINDS"
-            />
-          </td>
-          <template v-if="rows.get(strike.id)?.whole">
-            <td
-              v-for="column in columns"
-              :key="column.head"
-              :class="{ modelled: strike.given[column.part] === undefined }"
-              :title="
-                strike.given[column.part] === undefined ? 'worked out by the flight model' : 'as it was given'
-              "
-            >
-              {{ column.show(rows.get(strike.id)!.whole!, strike.given) }}
-            </td>
-          </template>
-          <td v-else :colspan="columns.length" class="left brick">
-            {{ rows.get(strike.id)?.refused || '…' }}
-          </td>
-          <td class="left counts">
-            <template v-if="asking === strike.id">
-              <NButton v-for="one in REASONS" :key="one" @click="leaveOut(strike.id, one)" size="small">
-                {{ one }}
-              </NButton>
-              <TextField
-                v-model:value="reason"
-                aria-label="Why it does not count"
-                placeholder="another reason, Enter"
-                @keydown.enter="leaveOut(strike.id, reason)"
-                @keydown.esc="asking = null"
-              />
-            </template>
-            <template v-else-if="strike.leftOut !== null"
-              ><span class="quiet">left out: {{ strike.leftOut }}</span>
-              <NButton @click="emit('count', [strike.id])" size="small"> Count it </NButton></template
-            >
-            <template v-else
-              ><span
-                v-if="rows.get(strike.id)?.outlier"
-                class="verdict look"
-                :title="rows.get(strike.id)!.outlier"
-                >◆ outlier</span
-              >
-              <NButton
-                :aria-label="`Leave out shot ${earlier + i + 1}`"
-                @click="asking = strike.id"
-                size="small"
-              >
-                Leave out
-              </NButton></template
-            >
-          </td>
-        </tr>
-      </tbody>
-    </NTable>
-  </div>
+  <DataTable
+    caption="Shots one by one"
+    :columns="columns"
+    :rows="balls"
+    :row-key="({ strike }) => strike.id"
+    :row-class="({ strike }) => (strike.leftOut === null ? '' : 'out')"
+    :page="PAGE"
+    class="shots"
+  >
+    <template #club="{ row: { strike, number } }">
+      <QuietChoice
+        :value="strike.clubId ?? ''"
+        :words="nameOf(strike)"
+        :label="`Club of shot ${number}`"
+        :options="clubsFor(strike)"
+        @update:value="emit('give', strike.id, { clubId: $event })"
+      />
+    </template>
+    <template #shot="{ row: { strike, number } }">
+      <QuietChoice
+        :value="strike.shot"
+        :words="strike.shot"
+        :label="`Shot meant with shot ${number}`"
+        :options="SHOT_KINDS"
+        @update:value="emit('give', strike.id, { shot: $event })"
+      />
+    </template>
+    <template v-for="(column, i) in parts" :key="column.part" #[column.part]="{ row: { strike, row } }">
+      <span
+        v-if="row?.whole"
+        :class="{ modelled: strike.given[column.part] === undefined }"
+        :title="
+          strike.given[column.part] === undefined ? 'worked out by the flight model' : 'as it was given'
+        "
+        >{{ column.show(row.whole, strike.given) }}</span
+      >
+      <span v-else-if="i === 0" class="brick">{{ row?.refused || '…' }}</span>
+    </template>
+    <template #counts="{ row: { strike, number, row } }">
+      <span class="counts">
+        <template v-if="asking === strike.id">
+          <NButton v-for="one in REASONS" :key="one" @click="leaveOut(strike.id, one)" size="small">
+            {{ one }}
+          </NButton>
+          <TextField
+            v-model:value="reason"
+            aria-label="Why it does not count"
+            placeholder="another reason, Enter"
+            @keydown.enter="leaveOut(strike.id, reason)"
+            @keydown.esc="asking = null"
+          />
+        </template>
+        <template v-else-if="strike.leftOut !== null"
+          ><span class="quiet">left out: {{ strike.leftOut }}</span>
+          <NButton @click="emit('count', [strike.id])" size="small"> Count it </NButton></template
+        >
+        <template v-else
+          ><span v-if="row?.outlier" class="verdict look" :title="row.outlier">◆ outlier</span>
+          <NButton
+            :aria-label="`Leave out shot ${number}`"
+            quaternary
+            @click="asking = strike.id"
+            size="small"
+          >
+            Leave out
+          </NButton></template
+        >
+      </span>
+    </template>
+  </DataTable>
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
+.shots {
   font-size: 13.5px;
   margin-top: 4px;
 }
-th {
-  text-align: right;
-  font-weight: 400;
-  color: var(--quiet);
-  font-size: 12.5px;
-}
-td,
-th {
-  padding: 2px 14px 2px 0;
-  border-top: 1px solid var(--line-soft);
-  white-space: nowrap;
-  text-align: right;
-  height: 34px;
-}
-.left,
-th:nth-child(2),
-th:nth-child(3),
-th:last-child {
-  text-align: left;
-}
-.out td:not(.counts) {
+.shots :deep(.out td:not(:last-child)) {
   color: var(--quiet);
   text-decoration: line-through;
 }
@@ -179,13 +161,7 @@ th:last-child {
 .brick {
   color: var(--brick-ink);
 }
-
 .counts .n-button {
   margin-right: 4px;
-}
-tr:not(:hover) .counts > .n-button:last-child:not(:focus-visible) {
-  --n-border: 1px solid transparent;
-  --n-color: transparent;
-  --n-text-color: var(--quiet);
 }
 </style>

@@ -11,6 +11,9 @@ interface Landings {
 
 const SYMBOLS = ['circle', 'diamond', 'triangle', 'rect', 'pin', 'roundRect'] as const;
 
+/** More landing points of one club are not drawn one by one. */
+const MAX_SINGLE = 300;
+
 /** The share of balls to come that the drawn ellipse is meant to hold. */
 export const HELD_SHARE = 0.8;
 
@@ -55,6 +58,9 @@ export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: C
         symbol: SYMBOLS[i % SYMBOLS.length]!,
         symbolSize: 8,
         itemStyle: { color: colour, opacity: 0.6 },
+        // Drawn in one go: a thousand of them one by one hold the page up.
+        large: carries.length > MAX_SINGLE,
+        largeThreshold: MAX_SINGLE,
       },
       {
         name,

@@ -6,14 +6,15 @@ import {
   type StrikeView,
   type StrikesView,
 } from '@tasche/contract';
-import { playingLoft, type ClubKind, type PlayingConditions, type Spec, type StrikeClub } from '@tasche/core';
+import type { PlayingConditions, Spec, StrikeClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { useReadAgain } from '../offline/connection';
-import { ApiError, request } from '../api/request';
+import { useHeld } from '../api/read';
+import { request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { useSheet } from '../sheet/sheet-store';
 import type { SessionStrikes } from './range-worker';
+import { buildLofts, strikeClub, type TodaysClub } from './strike-club';
 
 export const playingConditionsOf = (
   session: Pick<SessionEntry, 'conditions' | 'surface'>,
@@ -35,61 +36,74 @@ async function allSessions(playerId: string): Promise<SessionEntry[]> {
   return sessions;
 }
 
-/** A player's range sessions and what was hit in them. */
+/** Which of a player's shots are wanted: one session's, by its id, or all; null for none, the sessions alone. */
+type ShotsWanted = string | 'all' | null;
+
+/** A player's range sessions, and what was hit in one of them or in all. */
 export const useRange = defineStore('range', () => {
   const sheet = useSheet();
   const outbox = useOutbox();
-  const sessions = shallowRef<readonly SessionEntry[]>([]);
-  const strikes = shallowRef<readonly StrikeView[]>([]);
-  const more = ref(false);
-  const state = ref<'empty' | 'loading' | 'ready' | 'away'>('empty');
-  const builds = shallowRef<ReadonlyMap<string, Spec>>(new Map());
-  let playerId = '';
+  const wanted = shallowRef<{ playerId: string; shots: ShotsWanted } | null>(null);
+  const list = useHeld<readonly SessionEntry[]>(() => {
+    if (!wanted.value) return null;
+    const { playerId } = wanted.value;
+    return {
+      key: ['sessions', playerId],
+      ask: () => outbox.readCurrent(() => allSessions(playerId)),
+    };
+  });
+  const hit = useHeld<StrikesView>(() => {
+    if (!wanted.value?.shots) return null;
+    const { playerId, shots } = wanted.value;
+    const path = `/players/${playerId}/strikes${shots === 'all' ? '' : `?session=${shots}`}`;
+    return {
+      key: ['strikes', playerId, shots],
+      ask: () => outbox.readCurrent(() => request<StrikesView>(path)),
+    };
+  });
+  /** What the server said last, with what still waits to be sent done to it. */
+  const view = computed(() =>
+    withCommands(
+      'sessions',
+      { sessions: list.value.value ?? [], strikes: hit.value.value?.strikes ?? [] },
+      outbox.pending(wanted.value?.playerId ?? ''),
+    ),
+  );
+  const sessions = computed(() => view.value.sessions);
+  const strikes = computed(() => view.value.strikes);
+  /** There are more shots than one answer holds. */
+  const more = computed(() => hit.value.value?.more ?? false);
+  const state = computed(() => {
+    const states = [list.state.value, hit.state.value];
+    return (['away', 'loading'] as const).find((one) => states.includes(one)) ?? 'ready';
+  });
+  const lofts = computed(() => buildLofts(hit.value.value?.builds ?? []));
+  const builds = computed(
+    () =>
+      new Map(
+        (hit.value.value?.builds ?? []).map((build): [string, Spec] => [
+          `${build.clubId} ${build.builtOn}`,
+          build.spec,
+        ]),
+      ),
+  );
+  /** Grows whenever the server's shots may have changed: what a worker holds of them is read anew. */
+  const edition = ref(0);
 
-  let lastRequestId = 0;
-
-  useReadAgain(() => playerId && load(playerId));
-
-  async function load(id: string): Promise<void> {
-    const requestId = ++lastRequestId;
-    if (id !== playerId) {
-      playerId = id;
-      sessions.value = [];
-      strikes.value = [];
-      state.value = 'loading';
-    }
-    try {
-      const [list, hit] = await outbox.readCurrent(() =>
-        Promise.all([allSessions(id), request<StrikesView>(`/players/${id}/strikes`)]),
-      );
-      // A later question is on its way, and knows more.
-      if (requestId !== lastRequestId) return;
-      sessions.value = list;
-      strikes.value = hit.strikes;
-      more.value = hit.more;
-      builds.value = new Map(hit.builds.map((build) => [`${build.clubId} ${build.builtOn}`, build.spec]));
-      state.value = 'ready';
-      // What still waits to be sent was done on top of what the server knows.
-      onScreen(outbox.pending(id));
-    } catch (error) {
-      if (requestId !== lastRequestId) return;
-      if (error instanceof ApiError) {
-        state.value = 'ready';
-        return;
-      }
-      state.value = state.value === 'ready' ? 'ready' : 'away';
-      setTimeout(() => {
-        if (playerId === id) void load(id);
-      }, 1500);
-    }
+  async function load(playerId: string, shots: ShotsWanted): Promise<void> {
+    edition.value += 1;
+    wanted.value = { playerId, shots };
+    await Promise.all([list.again(), hit.again()]);
   }
 
   /** A ball that came by the live line; one that is known already changes nothing. */
   function take(strike: StrikeView): boolean {
     if (strikes.value.some(({ id }) => id === strike.id)) return false;
-    strikes.value = [...strikes.value, strike];
-    sessions.value = sessions.value.map((session) =>
-      session.id === strike.sessionId ? { ...session, strikes: session.strikes + 1 } : session,
+    hit.change((held) => ({ ...held, strikes: [...held.strikes, strike] }));
+    list.change((held) =>
+      held.map((session) =>
+        session.id === strike.sessionId ? { ...session, strikes: session.strikes + 1 } : session,
+      ),
     );
     return true;
   }
@@ -106,13 +120,12 @@ export const useRange = defineStore('range', () => {
     return of;
   });
 
-  /** The club a ball was hit with, as it was built then; where nothing was known of it that day, as it is now. */
-  function clubOf(strike: StrikeView): StrikeClub | null {
-    const club = strike.clubId === null ? undefined : sheet.clubsById.get(strike.clubId);
-    if (!club) return null;
-    const loft = playingLoft(specOf(strike) ?? {}) ?? playingLoft(club.spec);
-    return { kind: club.kind satisfies ClubKind, loftDeg: loft?.deg };
-  }
+  /** The player's clubs as they are built today. */
+  const todaysClubs = computed(() =>
+    sheet.clubs.map(({ id, kind, spec }): TodaysClub => ({ id, kind, spec })),
+  );
+  const clubsById = computed(() => new Map(todaysClubs.value.map((club) => [club.id, club])));
+  const clubOf = (strike: StrikeView): StrikeClub | null => strikeClub(strike, clubsById.value, lofts.value);
   const specOf = (strike: StrikeView): Spec | undefined =>
     builds.value.get(`${strike.clubId} ${strike.builtOn}`);
 
@@ -131,38 +144,55 @@ export const useRange = defineStore('range', () => {
 
   /** Does something to sessions: on the screen now, on the server as soon as it can. */
   function change(commands: readonly Command[], why = ''): void {
-    onScreen(commands);
     sheet.change(commands, why);
   }
 
-  /** The screen as it will be when the server has done these commands. */
-  function onScreen(commands: readonly Command[]): void {
-    const view = withCommands('sessions', { sessions: sessions.value, strikes: strikes.value }, commands);
-    sessions.value = view.sessions;
-    strikes.value = view.strikes;
-  }
-
   outbox.onSent((sent) => {
-    if (sent.outgoing.playerId !== playerId) return;
+    if (!wanted.value || sent.outgoing.playerId !== wanted.value.playerId) return;
     // An undo, a refusal, or a change of sessions: what the server says stands, once nothing is waiting to be sent any more.
     const touched = 'problem' in sent || sent.outgoing.kind === 'undo' || sent.result.sessions.length > 0;
     if (!touched) return;
-    if ('result' in sent) {
+    edition.value += 1;
+    if ('result' in sent && sent.outgoing.kind === 'change') {
+      // Until it is read anew, it is what was done.
+      const done = withCommands(
+        'sessions',
+        { sessions: list.value.value ?? [], strikes: hit.value.value?.strikes ?? [] },
+        sent.outgoing.request.commands,
+      );
       const fresh = new Map(sent.result.sessions.map((session) => [session.id, session]));
-      sessions.value = sessions.value.map((session) => {
-        const one = fresh.get(session.id);
-        return one ? { ...session, version: one.version } : session;
-      });
+      list.change(() =>
+        done.sessions.map((session) => ({
+          ...session,
+          version: fresh.get(session.id)?.version ?? session.version,
+        })),
+      );
+      hit.change((held) => ({ ...held, strikes: done.strikes }));
     }
-    if (outbox.waiting.length === 0) void load(playerId);
+    if (outbox.waiting.length === 0) void load(wanted.value.playerId, wanted.value.shots);
   });
 
-  return { sessions, strikes, more, state, bySession, load, take, clubOf, specOf, strikesOf, change };
+  return {
+    sessions,
+    strikes,
+    more,
+    state,
+    edition,
+    bySession,
+    todaysClubs,
+    load,
+    take,
+    clubOf,
+    specOf,
+    strikesOf,
+    change,
+  };
 });
 
-/** The sessions and shots of the player whose page is shown, read when the page is opened and when the player changes. */
-export function useRangeOf(playerId: () => string) {
+/** The sessions of the player whose page is shown, and the shots wanted, read when the page is opened and when either changes. */
+export function useRangeOf(playerId: () => string, shots: (range: RangeStore) => ShotsWanted = () => null) {
   const range = useRange();
-  watch(playerId, (id) => void range.load(id), { immediate: true });
+  watch([playerId, () => shots(range)], ([id, part]) => void range.load(id, part), { immediate: true });
   return range;
 }
+type RangeStore = ReturnType<typeof useRange>;

@@ -34,6 +34,7 @@ import {
   type StrikeSummary,
 } from '@tasche/core';
 import { expose } from 'comlink';
+import { earlierShots, type EarlierSessions } from './earlier-shots';
 
 /** A session's air with the balls hit in it, each with the club as it was built. */
 export interface SessionStrikes {
@@ -224,11 +225,12 @@ const api = {
   },
 
   /** Each club against itself: what was hit before, and what was hit in the sessions now looked at. */
-  drift(
-    before: readonly SessionStrikes[],
+  async drift(
+    earlier: EarlierSessions,
     now: readonly SessionStrikes[],
     baseline: PlayingConditions,
-  ): DriftRow[] {
+  ): Promise<DriftRow[]> {
+    const before = await earlierShots(earlier);
     const [then, today] = [groupsOf(before, baseline).groups, groupsOf(now, baseline).groups];
     return [...today].flatMap(([key, { clubId, shot, counted }]) => {
       const earlier = then.get(key);

@@ -2,7 +2,7 @@ import type { SessionEntry, StrikeView } from '@tasche/contract';
 import type { PlayingConditions } from '@tasche/core';
 import { differenceInCalendarDays } from 'date-fns';
 import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
-import { useRange } from './range-store';
+import { playingConditionsOf, useRange } from './range-store';
 import { rangeWorker } from './range-link';
 import type { DriftRow, GroupSummary, StrikeRow } from './range-worker';
 
@@ -55,8 +55,17 @@ export function useSession(
             const days = differenceInCalendarDays(current.heldOn, heldOn);
             return days >= near && days <= far;
           })
-          .map((one) => range.strikesOf(one));
-        const drifted = await rangeWorker().drift(earlier, [range.strikesOf(current)], from);
+          .map((one) => ({ id: one.id, setting: playingConditionsOf(one) }));
+        const drifted = await rangeWorker().drift(
+          {
+            playerId: current.playerId,
+            edition: range.edition,
+            sessions: earlier,
+            clubs: range.todaysClubs,
+          },
+          [range.strikesOf(current)],
+          from,
+        );
         if (requestId === lastRequestId) drifts.value = drifted;
       } catch (error) {
         if (requestId === lastRequestId)

@@ -47,7 +47,7 @@ const address = computed(
           ? 'Tick players.'
           : 'Tick what is to be printed.'
     }}</span>
-    <NButton size="small" @click="emit('leave')">Leave it</NButton>
+    <NButton size="small" @click="emit('leave')">Cancel</NButton>
   </section>
 </template>
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { hasRight, type Page, type RosterEntry } from '@tasche/contract';
+import { hasRight, type RosterEntry } from '@tasche/contract';
 import { useEventListener, useLocalStorage } from '@vueuse/core';
 import { NButton, NCheckbox } from 'naive-ui';
-import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { NetworkError, request } from '../api/request';
+import { usePages } from '../api/read';
 import LinkButton from '../app/LinkButton.vue';
 import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
@@ -12,9 +12,7 @@ import ProblemLine from '../app/ProblemLine.vue';
 import { today } from '../app/day';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
-import { useReadAgain } from '../offline/connection';
 import { useIdentity } from '../people/identity';
-import { useHeard } from '../together/news';
 import AddPlayer from './AddPlayer.vue';
 import MadeUpPlayers from './MadeUpPlayers.vue';
 import PrintRun from './PrintRun.vue';
@@ -26,10 +24,17 @@ import { thingsToDo } from './things-to-do';
 const BringPlayerIn = defineAsyncComponent(() => import('./BringPlayerIn.vue'));
 
 const router = useRouter();
-const entries = shallowRef<readonly RosterEntry[] | null>(null);
-const total = ref(0);
-const next = ref<string | null>(null);
-const problem = ref('');
+const PAGE = 50;
+const {
+  rows: entries,
+  total,
+  hasMore,
+  more,
+  problem,
+} = usePages<RosterEntry>(
+  (next) =>
+    `/players?today=${today()}&limit=${PAGE}${next === null ? '' : `&after=${encodeURIComponent(next)}`}`,
+);
 const adding = ref(false);
 const bringing = ref(false);
 const identity = useIdentity();
@@ -94,10 +99,10 @@ function flip(id: string): void {
 const changed = computed(() => here.value.filter(({ recent }) => recent.length > 0).length);
 /** Whoever is searched for or sorted may be on a later page: then all of them are read. */
 watch(
-  [() => view.value, next],
+  [() => view.value, () => entries.value?.length],
   () => {
     const { search, only, order } = view.value;
-    if (next.value !== null && (search.trim() !== '' || only !== 'all' || order !== 'name')) void loadMore();
+    if (hasMore.value && (search.trim() !== '' || only !== 'all' || order !== 'name')) void more();
   },
   { deep: true },
 );
@@ -114,43 +119,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 
 const away = computed(() => entries.value?.filter((entry) => entry.player.archived) ?? []);
 const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults ?? 0) > 0).length);
-
-const PAGE = 50;
-const MAX_PAGE = 200;
-async function load(): Promise<void> {
-  try {
-    // As many as are shown: a list that is read anew does not shrink under the reader.
-    const limit = Math.min(MAX_PAGE, Math.max(PAGE, entries.value?.length ?? 0));
-    const page = await request<Page<RosterEntry>>(`/players?today=${today()}&limit=${limit}`);
-    entries.value = page.rows;
-    total.value = page.total;
-    next.value = page.next;
-    problem.value = '';
-  } catch (error) {
-    problem.value = (error as Error).message;
-    if (error instanceof NetworkError) setTimeout(() => void load(), 1500);
-  }
-}
-let loading = false;
-async function loadMore(): Promise<void> {
-  if (next.value === null || loading) return;
-  loading = true;
-  try {
-    const page = await request<Page<RosterEntry>>(
-      `/players?today=${today()}&after=${encodeURIComponent(next.value)}`,
-    );
-    entries.value = [...(entries.value ?? []), ...page.rows];
-    loading = false;
-    next.value = page.next;
-  } catch (error) {
-    problem.value = (error as Error).message;
-  } finally {
-    loading = false;
-  }
-}
-onMounted(load);
-useReadAgain(load);
-useHeard(load);
 </script>
 
 <template>
@@ -159,7 +127,8 @@ useHeard(load);
       Roster
       <template #says>
         <p class="quiet small">
-          {{ next ? `${entries?.length} of ${total}` : here.length }} {{ total === 1 ? 'player' : 'players'
+          {{ hasMore ? `${entries?.length} of ${total}` : here.length }}
+          {{ total === 1 ? 'player' : 'players'
           }}<template v-if="faults">, {{ faults }} with a fault in the gamer</template
           ><template v-if="changed">, {{ changed }} changed since yesterday</template>
         </p>
@@ -212,8 +181,8 @@ useHeard(load);
         </li>
       </ul>
     </template>
-    <p v-if="next">
-      <NButton @click="loadMore"> Show more players: {{ entries?.length }} of {{ total }} shown </NButton>
+    <p v-if="hasMore">
+      <NButton @click="more"> Show more players: {{ entries?.length }} of {{ total }} shown </NButton>
     </p>
     <p v-if="away.length" class="off-roster small quiet">
       Off the roster:

@@ -95,7 +95,7 @@ function take(): void {
       <FileField label="Calendar file" accept=".ics,text/calendar" @file="read"
         >Choose a calendar file (.ics)…</FileField
       >
-      <NButton @click="emit('leave')">Leave it</NButton>
+      <NButton @click="emit('leave')">Cancel</NButton>
     </p>
     <ProblemLine :text="problem" />
     <template v-if="rows">

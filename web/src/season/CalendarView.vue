@@ -12,14 +12,12 @@ import {
 import { dayPlus } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
 import { NButton, NEmpty } from 'naive-ui';
-import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { request } from '../api/request';
+import { usePages } from '../api/read';
 import { shortDay, today } from '../app/day';
 import PageHead from '../app/PageHead.vue';
 import { useSchedule } from '../courses/schedule-store';
-import { useReadAgain } from '../offline/connection';
-import { useHeard } from '../together/news';
 import CalendarLanes from './CalendarLanes.vue';
 import { calendarLanes } from './calendar-lanes';
 import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
@@ -29,7 +27,6 @@ import { firstDayOfWeek } from './week-start';
 const WEEKS = 5;
 const DAYS = WEEKS * 7;
 const PAGE = 50;
-const MAX_PAGE = 200;
 const LEGEND = Object.keys(ENTRY_WORDS).filter((kind) => kind !== 'round') as SeasonEntryKind[];
 const route = useRoute();
 const router = useRouter();
@@ -48,31 +45,10 @@ const from = computed(() => {
 const to = computed(() => dayPlus(from.value, DAYS - 1));
 const go = (day: string) => void router.replace({ query: { ...route.query, from: day } });
 
-const rows = shallowRef<readonly CalendarEntry[] | null>(null);
-const total = ref(0);
-const next = ref<string | null>(null);
-const problem = ref('');
-let lastRequestId = 0;
-async function load(after: string | null = null): Promise<void> {
-  const requestId = ++lastRequestId;
-  // As many as are shown: a list that is read anew does not shrink under the reader.
-  const limit = after ? PAGE : Math.min(MAX_PAGE, Math.max(PAGE, rows.value?.length ?? 0));
-  try {
-    const page = await request<CalendarPage>(
-      `/calendar?from=${from.value}&to=${to.value}&today=${today()}&limit=${limit}${after ? `&after=${encodeURIComponent(after)}` : ''}`,
-    );
-    if (requestId !== lastRequestId) return;
-    rows.value = after ? [...(rows.value ?? []), ...page.rows] : page.rows;
-    total.value = page.total;
-    next.value = page.next;
-    problem.value = '';
-  } catch (error) {
-    if (requestId === lastRequestId) problem.value = (error as Error).message;
-  }
-}
-watch(from, () => void load(), { immediate: true });
-useReadAgain(() => load());
-useHeard(() => load());
+const { rows, total, hasMore, more, again, problem } = usePages<CalendarEntry, CalendarPage>(
+  (next) =>
+    `/calendar?from=${from.value}&to=${to.value}&today=${today()}&limit=${PAGE}${next === null ? '' : `&after=${encodeURIComponent(next)}`}`,
+);
 
 const days = computed(() => Array.from({ length: DAYS }, (_one, i) => dayPlus(from.value, i)));
 const weeks = computed(() => days.value.filter((_day, i) => i % 7 === 0));
@@ -112,7 +88,7 @@ const events = computed(() => {
         <NButton @click="go(dayPlus(from, 7 * (WEEKS - 1)))">Later</NButton>
       </template>
     </PageHead>
-    <ProblemLine :text="problem"> <NButton size="small" @click="load()">Try again</NButton></ProblemLine>
+    <ProblemLine :text="problem"> <NButton size="small" @click="again">Try again</NButton></ProblemLine>
     <NEmpty v-if="rows?.length === 0" description="Nobody is on the roster yet.">
       <template #extra><RouterLink to="/roster">To the roster</RouterLink></template>
     </NEmpty>
@@ -158,8 +134,8 @@ const events = computed(() => {
         ><span aria-hidden="true">{{ ENTRY_MARKS[kind] }}</span> {{ ENTRY_WORDS[kind] }}</span
       >
     </p>
-    <p v-if="next">
-      <NButton @click="load(next)">Show more players: {{ rows?.length }} of {{ total }} shown</NButton>
+    <p v-if="hasMore">
+      <NButton @click="more">Show more players: {{ rows?.length }} of {{ total }} shown</NButton>
     </p>
     <LoadingRows v-if="!rows && !problem" />
   </div>

@@ -44,7 +44,7 @@ function go(): void {
     </p>
     <p class="bar">
       <NButton type="primary" :disabled="why.trim() === ''" @click="go">Do it all the same</NButton>
-      <NButton @click="emit('answer', null)">Leave it as it is</NButton>
+      <NButton @click="emit('answer', null)">Don’t change it</NButton>
     </p>
   </NModal>
 </template>

@@ -100,7 +100,7 @@ const spanWords = ({ from, to }: SeasonItem) =>
       </NFormItem>
       <p class="bar">
         <NButton type="primary" attr-type="submit">Add</NButton>
-        <NButton @click="adding = false">Leave it</NButton>
+        <NButton @click="adding = false">Cancel</NButton>
       </p>
     </NForm>
     <ul class="rows">

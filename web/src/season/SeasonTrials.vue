@@ -110,7 +110,7 @@ const remove = (id: string) => {
       <NFormItem label="By" path="by"><DateField v-model:value="draft.by" label="By" /></NFormItem>
       <p class="bar">
         <NButton type="primary" attr-type="submit">Add</NButton>
-        <NButton @click="adding = false">Leave it</NButton>
+        <NButton @click="adding = false">Cancel</NButton>
       </p>
     </NForm>
     <ul class="rows">

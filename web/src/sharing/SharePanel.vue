@@ -2,8 +2,9 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { NAlert, NButton, NTable } from 'naive-ui';
 import { SHARED_PAPER_WORDS, type MadeLinkView, type SharedPaper, type ShareView } from '@tasche/contract';
-import { computed, onMounted, ref } from 'vue';
-import { post, request } from '../api/request';
+import { computed, ref } from 'vue';
+import { useRead } from '../api/read';
+import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
 import { counted } from '../app/counted';
 import QrCode from '../bench/QrCode.vue';
@@ -19,19 +20,17 @@ const LASTS = [
   { value: 365, label: 'a year' },
 ];
 const days = ref(7);
-const shares = ref<readonly ShareView[]>([]);
+const standingLinks = useRead<readonly ShareView[]>(() => `/players/${props.playerId}/shares`);
+const shares = computed(() => standingLinks.found.value ?? []);
 const made = ref<MadeLinkView | null>(null);
 const copied = ref(false);
-const { problem, attempt } = useAttempt();
+const { problem: refused, attempt } = useAttempt();
+const problem = computed(() => refused.value || standingLinks.problem.value);
 const standing = computed(() =>
   shares.value.filter(({ revokedAt, expiresAt }) => !revokedAt && Date.parse(expiresAt) > Date.now()),
 );
 const ended = computed(() => shares.value.length - standing.value.length);
 
-const read = async () => {
-  shares.value = await request<ShareView[]>(`/players/${props.playerId}/shares`);
-};
-onMounted(() => void attempt(read));
 const make = () =>
   attempt(async () => {
     copied.value = false;
@@ -41,11 +40,11 @@ const make = () =>
       ...(props.planId && { planId: props.planId }),
       ...(props.clubId && { clubId: props.clubId }),
     });
-    await read();
+    await standingLinks.again();
   });
 const revoke = (id: string) =>
   attempt(async () => {
-    shares.value = await post<ShareView[]>(`/shares/${id}/revoke`, {});
+    standingLinks.put(await post<ShareView[]>(`/shares/${id}/revoke`, {}));
   });
 async function copy(): Promise<void> {
   await navigator.clipboard.writeText(made.value?.url ?? '');

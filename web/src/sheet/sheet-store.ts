@@ -13,27 +13,44 @@ import {
 import { ladderClub, placedClubs, skillOf, type Freeze, type LadderClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
-import { computed, ref, shallowRef } from 'vue';
-import { keepCopy, useReadAgain } from '../offline/connection';
-import { ApiError, request } from '../api/request';
+import { computed, shallowRef } from 'vue';
+import { keepCopy } from '../offline/connection';
+import { reader, useHeld } from '../api/read';
+import { request } from '../api/request';
 import { signedIn } from '../api/signed-in';
 import { today } from '../app/day';
 import { useOutbox } from '../changes/outbox';
 import { undoLine } from '../changes/undo-line';
 import { withResult } from '../changes/with-result';
 
+/** What the server's answer is held under. */
+export const sheetKey = (playerId: string, asOf: string | null = null) => ['sheet', playerId, asOf] as const;
+
 /** One player's locker, bags and plans, and everything that can be done to them. */
 export const useSheet = defineStore('sheet', () => {
   const outbox = useOutbox();
-  const sheet = shallowRef<SheetView | null>(null);
-  const state = ref<'empty' | 'loading' | 'ready' | 'missing' | 'away'>('empty');
+  const wanted = shallowRef<{ playerId: string; asOf: string | null } | null>(null);
+  const answer = useHeld<SheetView>(() => {
+    if (!wanted.value) return null;
+    const { playerId, asOf } = wanted.value;
+    const path = `/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`;
+    return {
+      key: sheetKey(playerId, asOf),
+      ask: () => outbox.readCurrent(() => request<SheetView>(path)),
+    };
+  });
+  /** What the server said last, with what still waits to be sent done to it; a past day's as it was. */
+  const sheet = computed(() => {
+    const held = answer.value.value;
+    if (!held) return null;
+    return held.asOf === null ? withCommands('sheet', held, outbox.pending(held.player.id)) : held;
+  });
   const conflicted = shallowRef<readonly { request: ChangeRequest; conflicts: readonly Conflict[] }[]>([]);
   /** Something new that waits for a reason, because its player wants nothing new now. */
   const asking = shallowRef<{ id: string; commands: readonly Command[]; freeze: Freeze } | null>(null);
   const line = undoLine((changeId, id) => {
     if (sheet.value) outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id });
   });
-  let wanted: { playerId: string; asOf: string | null } | null = null;
 
   const clubs = computed(() => sheet.value?.clubs ?? []);
   const clubsById = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
@@ -55,31 +72,15 @@ export const useSheet = defineStore('sheet', () => {
   );
   const isPast = computed(() => sheet.value?.asOf != null);
 
-  useReadAgain(() => wanted && load(wanted.playerId, wanted.asOf));
+  /** Shows a player's sheet, or that of an earlier day: what is held of it at once, read anew by `load`. */
+  function open(playerId: string, asOf: string | null = null): void {
+    if (wanted.value?.playerId !== playerId) line.open(`player/${playerId}`);
+    wanted.value = { playerId, asOf };
+  }
 
   async function load(playerId: string, asOf: string | null = null): Promise<void> {
-    if (wanted?.playerId !== playerId) {
-      line.open(`player/${playerId}`);
-      sheet.value = null;
-    }
-    wanted = { playerId, asOf };
-    if (!sheet.value) state.value = 'loading';
-    try {
-      const loaded = await outbox.readCurrent(() =>
-        request<SheetView>(`/players/${playerId}/sheet${asOf ? `?asOf=${asOf}` : ''}`),
-      );
-      if (wanted.playerId !== playerId || wanted.asOf !== asOf) return;
-      sheet.value = asOf === null ? withCommands('sheet', loaded, outbox.pending(playerId)) : loaded;
-      state.value = 'ready';
-    } catch (error) {
-      if (error instanceof ApiError) state.value = 'missing';
-      else if (sheet.value === null) {
-        state.value = 'away';
-        setTimeout(() => {
-          if (state.value === 'away' && wanted?.playerId === playerId) void load(playerId, asOf);
-        }, 1500);
-      }
-    }
+    open(playerId, asOf);
+    await answer.again();
   }
 
   /** Does something: on the screen now, on the server as soon as it can. */
@@ -106,7 +107,6 @@ export const useSheet = defineStore('sheet', () => {
   function make(id: string, commands: readonly Command[], why: string): void {
     const current = sheet.value;
     if (!current) return;
-    sheet.value = withCommands('sheet', current, commands);
     outbox.push({
       kind: 'change',
       playerId: current.player.id,
@@ -116,25 +116,20 @@ export const useSheet = defineStore('sheet', () => {
   }
 
   outbox.onSent((sent) => {
-    const current = sheet.value;
-    if (!current) return undefined;
-    const isOwn = sent.outgoing.playerId === current.player.id;
     // An event that is changed takes its plans with it.
-    if (
-      !isOwn &&
-      !('result' in sent && sent.result.plans.some(({ playerId }) => playerId === current.player.id))
-    )
-      return undefined;
+    const isAbout = (playerId: string) =>
+      sent.outgoing.playerId === playerId ||
+      ('result' in sent && sent.result.plans.some((plan) => plan.playerId === playerId));
+    const current = sheet.value;
     if ('result' in sent) {
-      // What is still waiting was typed later and stands over the answer.
-      sheet.value = withCommands(
-        'sheet',
-        withResult(current, sent.result),
-        outbox.pending(current.player.id),
+      const { result } = sent;
+      reader.setQueriesData<SheetView>({ queryKey: ['sheet'] }, (held) =>
+        held?.asOf === null && isAbout(held.player.id) ? withResult(held, result) : held,
       );
-      keepCopy(`/players/${current.player.id}/sheet`);
+      if (current && isAbout(current.player.id)) keepCopy(`/players/${current.player.id}/sheet`);
       return undefined;
     }
+    if (!current || !isAbout(current.player.id)) return undefined;
     const failedId = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
     line.forget(failedId);
     void load(current.player.id);
@@ -182,23 +177,25 @@ export const useSheet = defineStore('sheet', () => {
     if (!sheet.value || !last) return;
     const { id } = sheet.value.player;
     const page = await request<PlansPage>(`/players/${id}/plans?after=${last.startsOn}_${last.id}`);
-    const current = sheet.value;
-    if (current?.player.id !== id) return;
     const isNew =
       <T extends { id: string }>(known: readonly T[]) =>
       ({ id: one }: T) =>
         !known.some((row) => row.id === one);
-    sheet.value = {
-      ...current,
-      planCount: page.total,
-      plans: [...current.plans, ...page.rows.filter(isNew(current.plans))],
-      bags: [...current.bags, ...page.bags.filter(isNew(current.bags))],
-    };
+    reader.setQueryData<SheetView>(
+      sheetKey(id),
+      (held) =>
+        held && {
+          ...held,
+          planCount: page.total,
+          plans: [...held.plans, ...page.rows.filter(isNew(held.plans))],
+          bags: [...held.bags, ...page.bags.filter(isNew(held.bags))],
+        },
+    );
   }
 
   return {
     sheet,
-    state,
+    state: answer.state,
     conflicted,
     clubs,
     clubsById,
@@ -208,6 +205,7 @@ export const useSheet = defineStore('sheet', () => {
     lastChangeId,
     readOnly,
     isPast,
+    open,
     load,
     loadOlderPlans,
     change,

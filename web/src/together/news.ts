@@ -1,7 +1,8 @@
 import type { NewsView } from '@tasche/contract';
-import { createEventHook, useThrottleFn } from '@vueuse/core';
+import { useThrottleFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { onScopeDispose, ref } from 'vue';
+import { ref } from 'vue';
+import { readShownAgain } from '../api/read';
 import { signedOut } from '../api/signed-in';
 import { idOfOutgoing, useOutbox } from '../changes/outbox';
 import { useSchedule } from '../courses/schedule-store';
@@ -11,6 +12,8 @@ import { useSheet } from '../sheet/sheet-store';
 const SHOWN_MS = 7000;
 /** A stream that was ended is opened anew after so long. */
 const AGAIN_MS = 3000;
+/** However many changes come at once, lists are read anew so often at most. */
+const READ_EVERY_MS = 1000;
 /** Ids of what this browser sent lately: it is no news here. */
 const KEPT_IDS = 200;
 
@@ -20,8 +23,7 @@ export const useNews = defineStore('news', () => {
   const sheet = useSheet();
   const schedule = useSchedule();
   const shown = ref<{ who: string; summary: string } | null>(null);
-  /** Told of every change of others; of null where some may have gone by unheard. */
-  const heard = createEventHook<NewsView | null>();
+  const readLists = useThrottleFn(readShownAgain, READ_EVERY_MS, true);
   const own: string[] = [];
   let source: EventSource | undefined;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -43,7 +45,7 @@ export const useNews = defineStore('news', () => {
 
   function take(news: NewsView): void {
     if (isOwn(news.changeId)) return;
-    void heard.trigger(news);
+    void readLists();
     const playerId = sheet.sheet?.player.id;
     const isHere = playerId !== undefined && (news.many || news.playerIds.includes(playerId));
     if (isHere) readSheet();
@@ -83,7 +85,7 @@ export const useNews = defineStore('news', () => {
 
   /** Some may have gone by unheard. */
   function readAll(): void {
-    void heard.trigger(null);
+    void readLists();
     readSheet();
     if (schedule.state !== 'empty') void schedule.load(true);
   }
@@ -117,7 +119,7 @@ export const useNews = defineStore('news', () => {
     wasOpen = false;
   }
 
-  return { shown, onHeard: heard.on, open, close };
+  return { shown, open, close };
 });
 
 /** Whether a field holds what was typed and not yet said. */
@@ -128,16 +130,4 @@ function isBeingTyped(): boolean {
     field.matches('input:not([type=checkbox], [type=radio], [readonly]), textarea:not([readonly])') &&
     !field.hasAttribute('data-untouched')
   );
-}
-
-/** However many changes come at once, a list is read anew so often at most. */
-const READ_EVERY_MS = 1000;
-
-/** Reads something anew when others change what it shows. @param isAbout left out, every change is */
-export function useHeard(read: () => unknown, isAbout: (news: NewsView) => boolean = () => true): void {
-  const readNow = useThrottleFn(read, READ_EVERY_MS, true);
-  const { off } = useNews().onHeard((news) => {
-    if (news === null || isAbout(news)) void readNow();
-  });
-  onScopeDispose(off);
 }

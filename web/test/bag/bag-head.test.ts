@@ -7,8 +7,7 @@ import BagHead from '../../src/bag/BagHead.vue';
 import BagTools from '../../src/bag/BagTools.vue';
 import ChoiceField from '../../src/fields/ChoiceField.vue';
 import { COLUMN_SETS } from '../../src/sheet/sheet-columns';
-import { useSheet } from '../../src/sheet/sheet-store';
-import { clubView, sheetOf } from '../sheet';
+import { clubView, sheetOf, showSheet } from '../sheet';
 
 const router = () =>
   createRouter({
@@ -27,7 +26,7 @@ beforeEach(() => {
   setActivePinia(createPinia());
   const sheet = sheetOf(CLUBS, ['7', '8']);
   gamer = { ...sheet.bags[0]!, name: 'Links' };
-  useSheet().sheet = { ...sheet, bags: [gamer, { ...gamer, id: 'b', name: 'Winter', gamer: false }] };
+  showSheet({ ...sheet, bags: [gamer, { ...gamer, id: 'b', name: 'Winter', gamer: false }] });
 });
 
 describe('the head of a bag', () => {

@@ -16,7 +16,7 @@ import WeightsView from '../../src/bench/WeightsView.vue';
 import { useOutbox } from '../../src/changes/outbox';
 import QuantityField from '../../src/fields/QuantityField.vue';
 import { useSheet } from '../../src/sheet/sheet-store';
-import { clubView, sheetOf } from '../sheet';
+import { clubView, sheetOf, showSheet } from '../sheet';
 
 const ON = '2026-10-01';
 const fact = (value: number | string, takenOn = ON) => ({ value, takenOn });
@@ -49,14 +49,13 @@ const router = () =>
   });
 function open<P extends object>(view: object, props: P, clubs = irons, tickets: readonly TicketView[] = []) {
   const store = useSheet();
-  store.sheet = {
+  showSheet({
     ...sheetOf(
       clubs,
       clubs.map(({ id }) => id),
     ),
     tickets,
-  };
-  store.state = 'ready';
+  });
   const wrapper = mount(view, {
     props: { playerId: 'p', ...props } as never,
     global: { plugins: [router()] },

@@ -4,8 +4,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import WearView from '../../src/bench/WearView.vue';
-import { useSheet } from '../../src/sheet/sheet-store';
-import { clubView, sheetOf } from '../sheet';
+import { clubView, sheetOf, showSheet } from '../sheet';
 
 const fact = (value: number | string) => ({ value, takenOn: '2026-01-01' });
 const wedge = (id: string, spec: ClubView['spec'] = {}): ClubView => ({
@@ -39,13 +38,10 @@ describe('wear', () => {
       asked.push(id);
       return Promise.resolve(new Response(JSON.stringify({ club: { id }, sessions: sessions[id] })));
     };
-    const store = useSheet();
     const dated = { loftStampedDeg: fact(56), grooveDate: fact('2026-07-01') };
-    store.sheet = sheetOf(
-      [wedge('56', dated), wedge('60', { ...dated, loftStampedDeg: fact(60) }), wedge('52')],
-      ['56'],
+    showSheet(
+      sheetOf([wedge('56', dated), wedge('60', { ...dated, loftStampedDeg: fact(60) }), wedge('52')], ['56']),
     );
-    store.state = 'ready';
     const router = createRouter({
       history: createMemoryHistory(),
       routes: [{ path: '/:rest(.*)*', name: 'any', component: { template: '<i />' } }],

@@ -5,14 +5,14 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import ConflictBar from '../../src/changes/ConflictBar.vue';
 import { useOutbox } from '../../src/changes/outbox';
 import { useSheet } from '../../src/sheet/sheet-store';
-import { clubView, sheetOf } from '../sheet';
+import { clubView, sheetOf, showSheet } from '../sheet';
 
 const conflict = (field: string, yours: unknown, theirs: unknown): Conflict =>
   ({ id: '7 iron', name: '7 iron', version: 5, field, yours, theirs }) as Conflict;
 
 function bar(conflicts: readonly Conflict[]) {
   const store = useSheet();
-  store.sheet = sheetOf([clubView('7 iron', { carryM: 150 })], ['7 iron']);
+  showSheet(sheetOf([clubView('7 iron', { carryM: 150 })], ['7 iron']));
   const request: ChangeRequest = {
     id: 'c',
     commands: [

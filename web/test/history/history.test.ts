@@ -12,7 +12,6 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
-import { useSchedule } from '../../src/courses/schedule-store';
 import AfterRound from '../../src/plan/AfterRound.vue';
 import RoundsPlayed from '../../src/history/RoundsPlayed.vue';
 import PutBackPanel from '../../src/history/PutBackPanel.vue';
@@ -20,7 +19,7 @@ import { clubLife } from '../../src/history/club-life';
 import { factWords, readingName } from '../../src/history/fact-words';
 import { placeInStrip, sinceWords, type PredictionOfDay } from '../../src/history/review';
 import { useSheet } from '../../src/sheet/sheet-store';
-import { clubView, sheetOf } from '../sheet';
+import { clubView, sheetOf, showSchedule, showSheet } from '../sheet';
 
 const fact = (value: number | string, takenOn = '2026-02-01') => ({ value, takenOn });
 const reading = (id: string, more: Partial<ReadingView>): ReadingView => ({
@@ -100,8 +99,7 @@ describe('putting it back', () => {
     const store = useSheet();
     const [seven, nine] = [clubView('7', { carryM: 150 }), clubView('9', { carryM: 130 })];
     const bent = { ...seven, spec: { ...seven.spec, loftSetDeg: fact(33, '2026-05-01') } };
-    store.sheet = sheetOf([bent, nine], ['7']);
-    store.state = 'ready';
+    showSheet(sheetOf([bent, nine], ['7']));
     const clubs = [
       { ...seven, spec: { ...seven.spec, loftSetDeg: fact(31) } },
       { ...nine, removed: false },
@@ -162,8 +160,7 @@ describe('rounds played', () => {
       after: { hits: { '7': 4 + i, '9': 0 }, says: i === 0 ? 'into the wind all day' : '', keep: '' },
     }));
     const plan = { id: 'plan', playerId: 'p', eventId: 'e', rounds } as unknown as PlanView;
-    store.sheet = { ...sheetOf([clubView('7'), clubView('9')], ['7', '9']), plans: [plan] };
-    store.state = 'ready';
+    showSheet({ ...sheetOf([clubView('7'), clubView('9')], ['7', '9']), plans: [plan] });
     const event = {
       id: 'e',
       name: 'Open',
@@ -174,7 +171,7 @@ describe('rounds played', () => {
         courseId: 'c',
       })),
     } as unknown as EventView;
-    useSchedule().circuit = { courses: [], seasons: [], events: [event] };
+    showSchedule({ courses: [], seasons: [], events: [event] });
     const router = createRouter({
       history: createMemoryHistory(),
       routes: [
@@ -193,16 +190,15 @@ describe('rounds played', () => {
     expect(store.clubsById.get('7')!.spec.hitsPerRound!.value).toBe(4.5);
     expect(store.clubsById.get('9')!.spec.hitsPerRound!.value).toBe(0);
     expect(write()).toBeUndefined();
-    store.sheet = { ...store.sheet!, plans: [] };
+    showSheet({ ...store.sheet!, plans: [] });
     await view.vm.$nextTick();
     expect(view.text()).toContain('None is written down yet.');
   });
 
   it('are written down by themselves, opened by their address, counted, and deleted', async () => {
     const store = useSheet();
-    store.sheet = sheetOf([clubView('7'), clubView('9')], ['7', '9']);
-    store.state = 'ready';
-    useSchedule().circuit = { courses: [], seasons: [], events: [] };
+    showSheet(sheetOf([clubView('7'), clubView('9')], ['7', '9']));
+    showSchedule({ courses: [], seasons: [], events: [] });
     const router = createRouter({
       history: createMemoryHistory(),
       routes: [{ path: '/:rest(.*)*', component: { template: '<i />' } }],

@@ -6,14 +6,13 @@ import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
 import PlayerSettingsView from '../../src/players/PlayerSettingsView.vue';
 import { useSheet } from '../../src/sheet/sheet-store';
-import { clubView, sheetOf } from '../sheet';
+import { clubView, sheetOf, showSheet } from '../sheet';
 
 /** The settings of a player with one measured club, and what is sent of what is typed. */
 function settings() {
   const store = useSheet();
-  store.sheet = sheetOf(
-    [clubView('7 iron', { carryM: 150, source: 'measured', shots: 20, spreadM: 9 })],
-    ['7 iron'],
+  showSheet(
+    sheetOf([clubView('7 iron', { carryM: 150, source: 'measured', shots: 20, spreadM: 9 })], ['7 iron']),
   );
   const router = createRouter({
     history: createMemoryHistory(),

@@ -4,8 +4,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { carriesBeside, unitDoubt } from '../../src/range/import-carries';
 import ImportPreview from '../../src/range/ImportPreview.vue';
-import { useSheet } from '../../src/sheet/sheet-store';
-import { clubView, sheetOf } from '../sheet';
+import { clubView, sheetOf, showSheet } from '../sheet';
 
 const CLUBS = [clubView('7', { carryM: 150 }), clubView('8', { carryM: 140 }), clubView('9')];
 const full = (clubId: string): ClubMatch => ({ clubId, shot: 'full' });
@@ -37,7 +36,7 @@ describe('the carries of a file beside the sheet', () => {
 describe('the preview of a file', () => {
   beforeEach(() => {
     setActivePinia(createPinia());
-    useSheet().sheet = sheetOf(CLUBS, ['7', '8', '9']);
+    showSheet(sheetOf(CLUBS, ['7', '8', '9']));
   });
   const report = (labels: StrikeImportReport['labels'], more: Partial<StrikeImportReport> = {}) => ({
     rows: 30,

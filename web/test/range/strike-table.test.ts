@@ -3,10 +3,9 @@ import { mount } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import StrikeTable from '../../src/range/StrikeTable.vue';
-import { useSheet } from '../../src/sheet/sheet-store';
-import { clubView, sheetOf } from '../sheet';
+import { clubView, sheetOf, showSheet } from '../sheet';
 
-const CLUBS = [clubView('7', { carryM: 150 })];
+const CLUBS = [clubView('7', { carryM: 150 }), clubView('8')];
 const strike = (number: number, more: Partial<StrikeView> = {}): StrikeView => ({
   id: `s${number}`,
   sessionId: 's',
@@ -15,7 +14,7 @@ const strike = (number: number, more: Partial<StrikeView> = {}): StrikeView => (
   number,
   hitAt: null,
   builtOn: '2026-11-01',
-  given: { carryM: 150 },
+  given: { carryM: 150 + ((number * 7) % 41) },
   leftOut: null,
   ...more,
 });
@@ -25,19 +24,40 @@ const table = (strikes: readonly StrikeView[]) =>
 describe('the balls of a session', () => {
   beforeEach(() => {
     setActivePinia(createPinia());
-    useSheet().sheet = sheetOf(CLUBS, ['7']);
+    showSheet(sheetOf(CLUBS, ['7']));
   });
 
   it('are the newest twenty-five at first, and the rest with a press, by their own numbers', async () => {
     const view = table(Array.from({ length: 40 }, (_one, i) => strike(i + 1)));
     const numbers = () => view.findAll('tbody tr td:first-child').map((cell) => Number(cell.text()));
-    expect([numbers().length, numbers()[0], numbers().at(-1)]).toEqual([25, 16, 40]);
+    expect([numbers().length, numbers()[0], numbers().at(-1)]).toEqual([25, 40, 16]);
     expect(view.find('[aria-label="Leave out shot 16"]').exists()).toBe(true);
-    const more = () => view.findAll('button').find((one) => one.text().startsWith('Show '));
-    expect(more()!.text()).toBe('Show 15 earlier ones');
-    await more()!.trigger('click');
-    expect([numbers().length, numbers()[0]]).toEqual([40, 1]);
-    expect(more()).toBeUndefined();
+    const button = (begins: string) => view.findAll('button').find((one) => one.text().startsWith(begins));
+    expect(button('Show ')!.text()).toBe('Show 15 more: 25 of 40 shown');
+    await button('Show ')!.trigger('click');
+    expect([numbers().length, numbers().at(-1)]).toEqual([40, 1]);
+    expect(button('Show ')).toBeUndefined();
+    // The head of a column puts them in its order, and back.
+    await button('Carry')!.trigger('click');
+    expect([numbers()[0], button('Carry')!.attributes('aria-label')]).toEqual([
+      6,
+      'Carry m, from the smallest: order',
+    ]);
+    await button('Carry')!.trigger('click');
+    await button('Carry')!.trigger('click');
+    expect(numbers()[0]).toBe(40);
+  });
+
+  it('are given to another club from a list that is only there once it is asked for', async () => {
+    const view = table([strike(1)]);
+    expect(view.findAllComponents({ name: 'Select' })).toHaveLength(0);
+    await view.get('[aria-label="Club of shot 1: 7"]').trigger('click');
+    const list = view.getComponent({ name: 'Select' });
+    expect(list.props('show')).toBe(true);
+    list.vm.$emit('update:value', '8');
+    await view.vm.$nextTick();
+    expect(view.emitted('give')).toEqual([['s1', { clubId: '8' }]]);
+    expect(view.findAllComponents({ name: 'Select' })).toHaveLength(0);
   });
 
   it('are left out with a reason, by one press of a usual one, and count again', async () => {

@@ -12,7 +12,6 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
-import { useSchedule } from '../../src/courses/schedule-store';
 import FreezeReason from '../../src/season/FreezeReason.vue';
 import SeasonTrials from '../../src/season/SeasonTrials.vue';
 import TripClubs from '../../src/season/TripClubs.vue';
@@ -21,7 +20,7 @@ import { calendarPlans } from '../../src/season/calendar-plan';
 import { readCalendar, type CalendarRow } from '../../src/season/read-calendar';
 import { calendarLocale, firstDayOfWeek } from '../../src/season/week-start';
 import { useSheet } from '../../src/sheet/sheet-store';
-import { clubView, sheetOf } from '../sheet';
+import { clubView, sheetOf, showSchedule, showSheet } from '../sheet';
 
 const TODAY = format(new Date(), 'yyyy-MM-dd');
 const calendar = (...events: string[]) =>
@@ -165,8 +164,7 @@ describe('a freeze', () => {
   it('holds something new until it has a reason, and lets it go without one', () => {
     const store = useSheet();
     const sheet = sheetOf([clubView('7'), clubView('9')], ['7']);
-    store.sheet = { ...sheet, player: { ...sheet.player, season: frozen() } };
-    store.state = 'ready';
+    showSheet({ ...sheet, player: { ...sheet.player, season: frozen() } });
     const inBag = () => store.sheet!.bags[0]!.clubIds;
     store.change([{ do: 'putIn', bagId: 'gamer', clubId: '9' }]);
     expect(inBag()).toEqual(['7']);
@@ -292,7 +290,6 @@ describe('the rounds of a season', () => {
 describe('a trip', () => {
   it('says which clubs travel and which stay at home, and what is not settled yet', () => {
     setActivePinia(createPinia());
-    const store = useSheet();
     const sheet = sheetOf([clubView('D'), clubView('7'), clubView('I')], ['D', '7']);
     const [gamer] = sheet.bags;
     const round = (roundId: string, bagId: string | null) => ({ ...emptyRound(roundId), bagId });
@@ -301,11 +298,11 @@ describe('a trip', () => {
       eventId: 'e',
       rounds: [round('r1', 'b'), round('r2', null)],
     } as unknown as PlanView;
-    store.sheet = {
+    showSheet({
       ...sheet,
       bags: [gamer!, { ...gamer!, id: 'b', gamer: false, planId: 'p', clubIds: ['D', 'I'] }],
       plans: [plan],
-    };
+    });
     const played = {
       id: 'e',
       rounds: [
@@ -313,7 +310,7 @@ describe('a trip', () => {
         { id: 'r2', day: '2026-12-28' },
       ],
     } as unknown as EventView;
-    useSchedule().circuit = { courses: [], seasons: [], events: [played] };
+    showSchedule({ courses: [], seasons: [], events: [played] });
     const router = createRouter({
       history: createMemoryHistory(),
       routes: [{ path: '/plan/:playerId/:planId', name: 'plan', component: { template: '<i />' } }],

@@ -8,7 +8,7 @@ import LoftQuestion from '../../src/sheet/LoftQuestion.vue';
 import { COLUMN_SETS, type SheetColumn } from '../../src/sheet/sheet-columns';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { useSheetEditing } from '../../src/sheet/use-sheet-editing';
-import { clubView, sheetOf } from '../sheet';
+import { clubView, sheetOf, showSheet } from '../sheet';
 
 const ON = '2026-10-01';
 const known = (id: string, lofts: Partial<Record<'loftSetDeg' | 'loftMeasuredDeg', number>> = {}) => {
@@ -49,9 +49,11 @@ describe('a loft cell', () => {
     sessionStorage.clear();
     setActivePinia(createPinia());
     globalThis.fetch = () => new Promise(() => {});
-    useSheet().sheet = sheetOf(
-      CLUBS,
-      CLUBS.map(({ id }) => id),
+    showSheet(
+      sheetOf(
+        CLUBS,
+        CLUBS.map(({ id }) => id),
+      ),
     );
   });
   const editing = () => useSheetEditing(computed(() => useSheet().sheet!.bags[0]));

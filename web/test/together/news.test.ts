@@ -4,7 +4,8 @@ import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope } from 'vue';
 import { useSheet } from '../../src/sheet/sheet-store';
-import { useHeard, useNews } from '../../src/together/news';
+import { useRead } from '../../src/api/read';
+import { useNews } from '../../src/together/news';
 import { clubView, sheetOf } from '../sheet';
 
 /** The stream is played here; everything of ours is real. */
@@ -96,22 +97,21 @@ describe('what others change', () => {
     expect(reads).toBe(2);
   });
 
-  it('is told to lists that show it, and to none that does not', async () => {
-    const heard: string[] = [];
-    const scope = effectScope();
-    scope.run(() => {
-      useHeard(() => heard.push('all'));
-      useHeard(
-        () => heard.push('events'),
-        ({ schedule }) => schedule,
-      );
+  it('is read anew by lists that are on the screen, and by none that is not', async () => {
+    const asked: string[] = [];
+    vi.stubGlobal('fetch', (address: string) => {
+      asked.push(address);
+      return Promise.resolve(Response.json([]));
     });
-    Stream.last.say('change', change());
+    const scope = effectScope();
+    scope.run(() => useRead(() => '/tickets'));
     await flushPromises();
-    expect(heard).toEqual(['all']);
+    Stream.last.say('change', change({ playerIds: ['somebody else'] }));
+    await flushPromises();
+    expect(asked).toEqual(['/api/tickets', '/api/tickets']);
     scope.stop();
-    Stream.last.say('change', change({ schedule: true }));
+    Stream.last.say('change', change({ changeId: 'another', playerIds: ['somebody else'] }));
     await flushPromises();
-    expect(heard).toEqual(['all']);
+    expect(asked).toHaveLength(2);
   });
 });

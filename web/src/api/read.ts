@@ -1,0 +1,231 @@
+import type { Page } from '@tasche/contract';
+import {
+  QueryClient,
+  hashKey,
+  useInfiniteQuery,
+  useQuery,
+  type InfiniteData,
+  type QueryKey,
+} from '@tanstack/vue-query';
+import { computed, onScopeDispose, shallowRef, watch, type ComputedRef } from 'vue';
+import { NetworkError, SignedOutError, request } from './request';
+
+/** Where nobody answered, it is asked again after so long. */
+const AGAIN_MS = 1500;
+
+/**
+ * What was read of the server, under the address it was read from. A server that does not answer is asked until it does; one that
+ * says no is not asked again. Without a network the service worker answers, so that it is always asked.
+ */
+export const reader = new QueryClient({
+  defaultOptions: {
+    queries: {
+      networkMode: 'always',
+      retry: (_count, error) => error instanceof NetworkError && !(error instanceof SignedOutError),
+      retryDelay: AGAIN_MS,
+      refetchOnWindowFocus: false,
+      refetchOnReconnect: false,
+      structuralSharing: false,
+    },
+  },
+});
+
+/** The first part of the key of what pages only show, and no store holds. */
+const SHOWN = 'shown';
+
+/** Reads anew what pages show: something was changed. */
+export function readShownAgain(): void {
+  void reader.invalidateQueries({ queryKey: [SHOWN] });
+}
+
+/** Reads everything anew: the server was away. */
+export function readAllAgain(): void {
+  void reader.invalidateQueries();
+}
+
+interface Shown {
+  /** Why it is not there, or not fresh; empty while all is well. It is tried again where that helps. */
+  problem: ComputedRef<string>;
+  isReading: ComputedRef<boolean>;
+  again: () => Promise<unknown>;
+}
+interface Read<T> extends Shown {
+  /** What was read, or what was read last while it is read anew; undefined before that. */
+  found: ComputedRef<T | undefined>;
+  /** Puts what another answer said in its place. */
+  put: (next: T) => void;
+}
+
+/** The same address asked otherwise, another page or other days: what it said last stays until it answers. */
+const sameAddress =
+  (key: QueryKey) =>
+  <T>(before: T | undefined, of?: { queryKey: QueryKey }): T | undefined =>
+    of && addresses(of.queryKey) === addresses(key) ? before : undefined;
+const addresses = (key: QueryKey) => key.map((part) => String(part).split('?')[0]).join(' ');
+
+const problemOf = (...errors: (Error | null)[]) => errors.find((error) => error !== null)?.message ?? '';
+
+/**
+ * Something of the server's that a page shows: read when the page opens, when its address changes, and when anything was changed,
+ * here or by others.
+ * @param path its address; null while there is nothing to ask
+ * @param everyMs how often it is read anew besides, while the page is looked at
+ */
+export function useRead<T>(path: () => string | null, everyMs?: number): Read<T> {
+  const query = useQuery<T>(
+    () => ({
+      queryKey: [SHOWN, path()],
+      queryFn: ({ signal }) => request<T>(path()!, { signal }),
+      enabled: path() !== null,
+      placeholderData: sameAddress([SHOWN, path()]),
+      shallow: true,
+      ...(everyMs !== undefined && { refetchInterval: everyMs }),
+    }),
+    reader,
+  );
+  return {
+    found: computed(() => query.data.value),
+    problem: computed(() => problemOf(query.error.value, query.failureReason.value)),
+    isReading: computed(() => query.isFetching.value),
+    again: () => query.refetch(),
+    put: (next) => void reader.setQueryData([SHOWN, path()], next),
+  };
+}
+
+/** Several things read side by side, shown when all of them are there; in the order of their addresses. */
+export function useReads<T>(paths: () => readonly string[]): Read<readonly T[]> {
+  const key = () => [SHOWN, 'all', ...paths()];
+  const query = useQuery<readonly T[]>(
+    () => ({
+      queryKey: key(),
+      queryFn: ({ signal }) => Promise.all(paths().map((path) => request<T>(path, { signal }))),
+      placeholderData: sameAddress(key()),
+      shallow: true,
+    }),
+    reader,
+  );
+  return {
+    found: computed(() => query.data.value),
+    problem: computed(() => problemOf(query.error.value, query.failureReason.value)),
+    isReading: computed(() => query.isFetching.value),
+    again: () => query.refetch(),
+    put: (next) => void reader.setQueryData(key(), next),
+  };
+}
+
+interface ReadPages<R, P extends Page<R>> extends Shown {
+  pages: ComputedRef<readonly P[] | undefined>;
+  /** The rows of all pages read so far; undefined before the first. */
+  rows: ComputedRef<readonly R[] | undefined>;
+  total: ComputedRef<number>;
+  hasMore: ComputedRef<boolean>;
+  /** Reads the next page, where there is one. */
+  more: () => Promise<unknown>;
+}
+
+/**
+ * A list of the server's that is read page after page, and stays as long as it is while it is read anew.
+ * @param path the address of the page that begins after `next`, of the first for null
+ * @param everyMs how often it is read anew besides, while the page is looked at
+ */
+export function usePages<R, P extends Page<R> = Page<R>>(
+  path: (next: string | null) => string,
+  everyMs?: number,
+): ReadPages<R, P> {
+  const query = useInfiniteQuery<P, Error, InfiniteData<P, string | null>, QueryKey, string | null>(
+    () => ({
+      queryKey: [SHOWN, 'pages', path(null)],
+      queryFn: ({ pageParam, signal }) => request<P>(path(pageParam), { signal }),
+      initialPageParam: null,
+      getNextPageParam: ({ next }) => next,
+      placeholderData: sameAddress([SHOWN, 'pages', path(null)]),
+      shallow: true,
+      ...(everyMs !== undefined && { refetchInterval: everyMs }),
+    }),
+    reader,
+  );
+  const pages = computed(() => query.data.value?.pages);
+  return {
+    pages,
+    rows: computed(() => pages.value?.flatMap(({ rows }) => rows)),
+    total: computed(() => pages.value?.[0]?.total ?? 0),
+    hasMore: computed(() => query.hasNextPage.value),
+    problem: computed(() => problemOf(query.error.value, query.failureReason.value)),
+    isReading: computed(() => query.isFetching.value),
+    again: () => query.refetch(),
+    more: async () => {
+      if (query.hasNextPage.value && !query.isFetchingNextPage.value) await query.fetchNextPage();
+    },
+  };
+}
+
+/** A question whose answer a store holds: the key it is held under, and how it is asked. */
+interface Question<T> {
+  key: QueryKey;
+  ask: () => Promise<T>;
+}
+interface Held<T> {
+  /** What the server said last; undefined before it said anything, and while there is no question. */
+  value: ComputedRef<T | undefined>;
+  state: ComputedRef<'empty' | 'loading' | 'ready' | 'missing' | 'away'>;
+  /** Changes what is held, as an answer of the server's says. */
+  change: (change: (value: T) => T) => void;
+  again: () => Promise<void>;
+}
+
+/**
+ * What a store holds of the server's, and changes by the server's own answers: read once, and again only when it is asked for. It is
+ * there in the moment it is changed, so that nothing that was typed flickers.
+ * @param question null while nothing is wanted
+ */
+export function useHeld<T>(question: () => Question<T> | null): Held<T> {
+  const options = () => {
+    const asked = question();
+    return {
+      queryKey: asked?.key ?? ['nothing'],
+      queryFn: () => asked!.ask(),
+      enabled: asked !== null,
+      staleTime: Infinity,
+      shallow: true,
+    } as const;
+  };
+  useQuery<T>(options, reader);
+  const held = shallowRef<{ value?: T | undefined; error?: Error | null; failure?: Error | null }>({});
+  const look = () => {
+    const asked = question();
+    const state = asked ? reader.getQueryState<T>(asked.key) : undefined;
+    held.value = { value: state?.data, error: state?.error, failure: state?.fetchFailureReason };
+  };
+  onScopeDispose(
+    reader.getQueryCache().subscribe(({ type, query: { queryHash } }) => {
+      const asked = question();
+      if ((type === 'updated' || type === 'removed') && asked && hashKey(asked.key) === queryHash) look();
+    }),
+  );
+  watch(() => hashKey(question()?.key ?? []), look, { immediate: true, flush: 'sync' });
+  return {
+    value: computed(() => held.value.value),
+    state: computed(() => {
+      if (question() === null) return 'empty';
+      const { value, error, failure } = held.value;
+      if (error && !(error instanceof NetworkError)) return 'missing';
+      if (value !== undefined) return 'ready';
+      return failure ? 'away' : 'loading';
+    }),
+    change: (change) => {
+      const asked = question();
+      if (asked) reader.setQueryData<T>(asked.key, (value) => value && change(value));
+    },
+    // What is on its way may be older than what is asked for now. Whoever waits is told of nothing that went wrong: the state says it.
+    again: async () => {
+      const asked = question();
+      if (!asked) return;
+      if (reader.getQueryData(asked.key) !== undefined)
+        await reader.cancelQueries({ queryKey: asked.key, exact: true });
+      await reader.fetchQuery({ ...options(), queryKey: asked.key, queryFn: asked.ask, staleTime: 0 }).then(
+        () => undefined,
+        () => undefined,
+      );
+    },
+  };
+}

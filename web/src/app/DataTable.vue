@@ -1,0 +1,132 @@
+<script setup lang="ts" generic="R extends object">
+import { NButton, NDataTable, type DataTableColumn } from 'naive-ui';
+import { computed, h, onMounted, ref, shallowRef, useTemplateRef, type VNodeChild } from 'vue';
+import TextField from '../fields/TextField.vue';
+import { nextOrder, ordered, type DataColumn, type DataOrder } from './data-table';
+
+/**
+ * A table that is only read and may grow: ordered by the head of a column, searched, and so many rows at a time. All of it by the
+ * keyboard, which the library's own heads and pages are not.
+ */
+const props = withDefaults(
+  defineProps<{
+    /** What the table is, for those who do not see it. */
+    caption: string;
+    columns: readonly DataColumn<R>[];
+    rows: readonly R[];
+    rowKey: (row: R) => string;
+    rowClass?: (row: R) => string;
+    /** So many rows at first, and as many more with each press. */
+    page?: number;
+    /** What is looked for in a row; left out, there is nothing to search. */
+    searched?: (row: R) => string;
+    empty?: string;
+  }>(),
+  { page: 50, empty: 'Nothing yet.' },
+);
+const slots = defineSlots<Record<string, (slot: { row: R }) => VNodeChild>>();
+
+const order = shallowRef<DataOrder | null>(null);
+const wanted = ref('');
+const count = ref(props.page);
+const found = computed(() => {
+  const text = wanted.value.trim().toLowerCase();
+  const { searched } = props;
+  const kept =
+    searched && text ? props.rows.filter((row) => searched(row).toLowerCase().includes(text)) : props.rows;
+  const by = props.columns.find(({ id }) => id === order.value?.id)?.value;
+  return by ? ordered(kept, by, order.value!.isDescending) : kept;
+});
+const shown = computed(() => found.value.slice(0, count.value));
+const left = computed(() => found.value.length - shown.value.length);
+
+function head({ id, head: text, hint, value }: DataColumn<R>): VNodeChild {
+  if (!value) return h('span', { title: hint }, text);
+  const now = order.value?.id === id ? (order.value.isDescending ? ' ▼' : ' ▲') : '';
+  return h(
+    NButton,
+    {
+      text: true,
+      title: hint ?? `order by ${text.toLowerCase()}`,
+      'aria-label': `${text}${now && (now === ' ▼' ? ', from the largest' : ', from the smallest')}: order`,
+      class: 'head',
+      onClick: () => {
+        order.value = nextOrder(order.value, id);
+      },
+    },
+    () => `${text}${now}`,
+  );
+}
+const tableColumns = computed(() =>
+  props.columns.map((column): DataTableColumn<R> => ({
+    key: column.id,
+    title: () => head(column),
+    align: column.align ?? 'left',
+    ...(!column.isLong && { className: 'short' }),
+    render: (row) => slots[column.id]?.({ row }) ?? String(column.value?.(row) ?? ''),
+  })),
+);
+
+/** The library has no name for its table. */
+const whole = useTemplateRef<HTMLElement>('whole');
+onMounted(() => whole.value?.querySelector('table')?.setAttribute('aria-label', props.caption));
+</script>
+
+<template>
+  <div ref="whole" class="whole">
+    <TextField
+      v-if="searched && rows.length > page / 2"
+      v-model:value="wanted"
+      :aria-label="`Search: ${caption}`"
+      placeholder="search…"
+      class="search no-print"
+    />
+    <NDataTable
+      size="small"
+      :bordered="false"
+      :bottom-bordered="false"
+      :columns="tableColumns"
+      :data="shown as R[]"
+      :row-key="rowKey"
+      :row-class-name="rowClass"
+    >
+      <template #empty
+        ><span class="quiet">{{ wanted ? 'Nothing fits what is searched for.' : empty }}</span></template
+      >
+    </NDataTable>
+    <NButton v-if="left > 0" size="small" class="no-print more" @click="count += page"
+      >Show {{ Math.min(page, left).toLocaleString('en') }} more: {{ shown.length.toLocaleString('en') }} of
+      {{ found.length.toLocaleString('en') }} shown</NButton
+    >
+  </div>
+</template>
+
+<style scoped>
+.whole {
+  overflow-x: auto;
+}
+.search {
+  max-width: 260px;
+  margin-bottom: 6px;
+}
+.more {
+  margin-top: 6px;
+}
+.whole :deep(.n-data-table-th) {
+  color: var(--quiet);
+  font-weight: 400;
+  font-size: 12.5px;
+  white-space: nowrap;
+}
+.whole :deep(.head) {
+  font-size: inherit;
+  --n-text-color: var(--quiet);
+}
+.whole :deep(.n-data-table) {
+  --n-merged-td-color: transparent;
+  --n-merged-th-color: transparent;
+}
+.whole :deep(.short) {
+  white-space: nowrap;
+}
+</style>

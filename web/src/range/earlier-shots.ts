@@ -1,0 +1,55 @@
+import type { StrikesView } from '@tasche/contract';
+import type { PlayingConditions } from '@tasche/core';
+import { buildLofts, strikeClub, type TodaysClub } from './strike-club';
+import type { SessionStrikes } from './range-worker';
+
+/** Earlier sessions of a player, whose shots the worker reads by itself: thousands of them never touch the page. */
+export interface EarlierSessions {
+  playerId: string;
+  /** Another edition is read anew. */
+  edition: number;
+  sessions: readonly { id: string; setting: PlayingConditions }[];
+  clubs: readonly TodaysClub[];
+}
+
+let held: { of: string; answer: Promise<StrikesView> } | undefined;
+
+/** What was hit in some earlier sessions, each ball with its club as it was built. @throws Error where the server does not answer */
+export async function earlierShots({
+  playerId,
+  edition,
+  sessions,
+  clubs,
+}: EarlierSessions): Promise<SessionStrikes[]> {
+  if (sessions.length === 0) return [];
+  const of = `${playerId} ${edition}`;
+  if (held?.of !== of) held = { of, answer: read(playerId) };
+  const reading = held;
+  const { strikes, builds } = await reading.answer.catch((error: unknown) => {
+    if (held === reading) held = undefined;
+    throw error;
+  });
+  const lofts = buildLofts(builds);
+  const byId = new Map(clubs.map((club) => [club.id, club]));
+  const shots = new Map(
+    sessions.map(
+      ({
+        id,
+        setting,
+      }): [string, { setting: PlayingConditions; strikes: SessionStrikes['strikes'][number][] }] => [
+        id,
+        { setting, strikes: [] },
+      ],
+    ),
+  );
+  for (const strike of strikes)
+    shots.get(strike.sessionId)?.strikes.push({ strike, club: strikeClub(strike, byId, lofts) });
+  return [...shots.values()];
+}
+
+async function read(playerId: string): Promise<StrikesView> {
+  const response = await fetch(`/api/players/${playerId}/strikes`);
+  if (!response.ok)
+    throw new Error(`the server answered ${response.status} when it was asked for earlier shots.`);
+  return (await response.json()) as StrikesView;
+}

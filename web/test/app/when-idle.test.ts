@@ -1,0 +1,26 @@
+import { mount } from '@vue/test-utils';
+import { describe, expect, it, vi } from 'vitest';
+import Later from '../../src/app/Later.vue';
+import { whenIdle } from '../../src/app/when-idle';
+
+describe('what can wait', () => {
+  it('is done one at a time, in order, and what was taken back is not', async () => {
+    const done: string[] = [];
+    whenIdle(() => done.push('a'));
+    const leave = whenIdle(() => done.push('b'));
+    whenIdle(() => done.push('c'));
+    leave();
+    expect(done).toEqual([]);
+    await vi.waitFor(() => {
+      expect(done).toEqual(['a', 'c']);
+    });
+  });
+
+  it('keeps its place free until then', async () => {
+    const view = mount(Later, { props: { px: 300 }, slots: { default: '<b>chart</b>' } });
+    expect(view.attributes('style')).toContain('300px');
+    await vi.waitFor(() => {
+      expect(view.find('b').exists()).toBe(true);
+    });
+  });
+});

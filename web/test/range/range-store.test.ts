@@ -1,0 +1,123 @@
+import type { SessionEntry, StrikeView, StrikesView } from '@tasche/contract';
+import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
+import { flushPromises } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { useOutbox } from '../../src/changes/outbox';
+import { earlierShots } from '../../src/range/earlier-shots';
+import { useRange } from '../../src/range/range-store';
+import { clubView, sheetOf, showSheet } from '../sheet';
+
+const session = (id: string, heldOn: string): SessionEntry => ({
+  id,
+  playerId: 'p',
+  version: 1,
+  removed: false,
+  name: id,
+  heldOn,
+  conditions: BASELINE,
+  surface: MEDIUM_FAIRWAY,
+  hitOff: 'grass',
+  ball: '',
+  notes: '',
+  source: 'by hand',
+  live: false,
+  aim: null,
+  basket: null,
+  strikes: 1,
+  clubs: 1,
+});
+const strike = (id: string, sessionId: string, builtOn: string): StrikeView => ({
+  id,
+  sessionId,
+  clubId: '7',
+  shot: 'full',
+  number: 1,
+  hitAt: null,
+  builtOn,
+  given: { carryM: 150 },
+  leftOut: null,
+});
+const STRIKES = [strike('a', 'old', '2026-10-01'), strike('b', 'new', '2026-11-01')];
+/** On the first day the 7 stood two degrees stronger. */
+const BUILDS = [
+  { clubId: '7', builtOn: '2026-10-01', spec: { loftStampedDeg: { value: 28, takenOn: '2026-09-01' } } },
+];
+
+let asked: string[];
+const answer = (path: string): unknown => {
+  const [, kind, wanted] = /\/(sessions|strikes)(?:\?session=(\w+))?/.exec(path) ?? [];
+  if (kind === 'sessions')
+    return { rows: [session('new', '2026-11-01'), session('old', '2026-10-01')], total: 2, next: null };
+  const strikes = STRIKES.filter((one) => !wanted || one.sessionId === wanted);
+  return { strikes, builds: BUILDS, more: false } satisfies StrikesView;
+};
+
+beforeEach(() => {
+  localStorage.clear();
+  setActivePinia(createPinia());
+  asked = [];
+  vi.stubGlobal('fetch', (path: string, init?: RequestInit) => {
+    if (init?.method === 'POST') return new Promise(() => {});
+    asked.push(path.replace('/api/players/p', ''));
+    return Promise.resolve(Response.json(answer(path)));
+  });
+  showSheet(sheetOf([clubView('7', { carryM: 150 })], ['7']));
+});
+
+describe('a player’s range', () => {
+  it('reads the shots of the session that is looked at, and no others', async () => {
+    const range = useRange();
+    await range.load('p', 'new');
+    expect(range.sessions.map(({ id }) => id)).toEqual(['new', 'old']);
+    expect(range.strikes.map(({ id }) => id)).toEqual(['b']);
+    expect(asked.sort()).toEqual(['/sessions?limit=200', '/strikes?session=new']);
+    await range.load('p', 'all');
+    expect(range.strikes.map(({ id }) => id)).toEqual(['a', 'b']);
+    // The club as it was built that day, else as it is now.
+    expect(range.strikes.map((one) => range.clubOf(one)?.loftDeg)).toEqual([28, 30]);
+  });
+
+  it('shows what was done before the server has answered, and a ball of the live line once', async () => {
+    const range = useRange();
+    await range.load('p', 'new');
+    range.change([{ do: 'editStrikes', sessionId: 'new', strikeIds: ['b'], set: { leftOut: 'mis-hit' } }]);
+    expect(range.strikes[0]!.leftOut).toBe('mis-hit');
+    expect(useOutbox().count).toBe(1);
+    const ball = { ...strike('c', 'new', '2026-11-01'), number: 2 };
+    expect([range.take(ball), range.take(ball)]).toEqual([true, false]);
+    expect(range.bySession.get('new')!.map(({ id, leftOut }) => [id, leftOut])).toEqual([
+      ['b', 'mis-hit'],
+      ['c', null],
+    ]);
+    expect(range.sessions[0]!.strikes).toBe(2);
+  });
+});
+
+describe('earlier sessions, as the worker reads them', () => {
+  const wanted = (edition: number, ids: readonly string[] = ['old']) => ({
+    playerId: 'p',
+    edition,
+    sessions: ids.map((id) => ({ id, setting: { conditions: BASELINE, surface: MEDIUM_FAIRWAY } })),
+    clubs: sheetOf([clubView('7')], []).clubs,
+  });
+
+  it('are read once for each edition, each ball with its club as it was built', async () => {
+    const [old] = await earlierShots(wanted(1));
+    expect(old!.strikes.map(({ strike: { id }, club }) => [id, club?.loftDeg])).toEqual([['a', 28]]);
+    await earlierShots(wanted(1));
+    expect(asked).toEqual(['/strikes']);
+    await earlierShots(wanted(2));
+    expect(asked).toHaveLength(2);
+    expect(await earlierShots(wanted(3, []))).toEqual([]);
+    expect(asked).toHaveLength(2);
+  });
+
+  it('are asked for again after the server was away', async () => {
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response('', { status: 503 })));
+    await expect(earlierShots(wanted(9))).rejects.toThrow('503');
+    vi.stubGlobal('fetch', (path: string) => Promise.resolve(Response.json(answer(path))));
+    await flushPromises();
+    expect(await earlierShots(wanted(9))).toHaveLength(1);
+  });
+});
