@@ -3,6 +3,7 @@ import { NButton, NConfigProvider } from 'naive-ui';
 import { computed, onMounted, watch, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
 import { useOutbox } from '../changes/outbox';
+import { useUndoKeys } from '../changes/undo-stack';
 import { useIdentity } from '../people/identity';
 import SignInView from '../people/SignInView.vue';
 import NewsLine from '../together/NewsLine.vue';
@@ -29,6 +30,7 @@ watchEffect(() => {
   applyTokens(settings.dark, document.documentElement);
 });
 onMounted(() => void identity.load());
+useUndoKeys();
 watch(
   () => identity.state,
   (state) => {

@@ -7,6 +7,11 @@ import { ref, useId } from 'vue';
 const props = defineProps<{ startsOpen?: boolean }>();
 const open = ref(props.startsOpen ?? false);
 const id = useId();
+defineExpose({
+  open: () => {
+    open.value = true;
+  },
+});
 </script>
 
 <template>

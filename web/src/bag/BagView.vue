@@ -10,6 +10,8 @@ import LadderRibs from '../ladder/LadderRibs.vue';
 import LadderTable from '../ladder/LadderTable.vue';
 import SheetGrid from '../sheet/SheetGrid.vue';
 import SheetNotices from '../sheet/SheetNotices.vue';
+import { useShortcuts } from '../keys/use-shortcuts';
+import { COLUMN_SETS } from '../sheet/sheet-columns';
 import { useSheet } from '../sheet/sheet-store';
 import { useSheetEditing } from '../sheet/use-sheet-editing';
 import BagFindings from './BagFindings.vue';
@@ -21,10 +23,10 @@ import LeftOut from './LeftOut.vue';
 import SwapPicker from './SwapPicker.vue';
 import VerdictCard from './VerdictCard.vue';
 import { useBagClubs } from './use-bag-clubs';
-import { useBagKeys } from './use-bag-keys';
 import { useBagLadder } from './use-bag-ladder';
 import { useBagLook } from './use-bag-look';
 import { useBagTrial } from './use-bag-trial';
+import { useTrialKeys } from './use-trial-keys';
 import { useUsualRound } from './use-usual-round';
 import type { UsualQuestion } from './usual-round-worker';
 
@@ -128,35 +130,32 @@ function nextStyle(): void {
   school.value = GAPPING_STRATEGIES[(at + 1) % GAPPING_STRATEGIES.length]!.id;
 }
 
-useBagKeys({
-  trial,
-  picking,
-  keep: tried.keep,
-  leave: tried.leave,
-  show: (set) => {
-    columnSet.value = set;
+useTrialKeys({ trial, picking, keep: tried.keep, leave: tried.leave });
+useShortcuts('The bag', {
+  'Alt O': () => {
+    takeOut(activeClub.value);
   },
-  actions: {
-    o: () => {
-      takeOut(activeClub.value);
-    },
-    i: () => {
-      if (canEdit.value && bag.value) picking.value = !picking.value;
-    },
-    m: () => {
-      ladder.mark();
-    },
-    a: () => {
-      airOpen.value = true;
-      void nextTick(() => airBar.value?.focus());
-    },
-    t: () => {
-      asTable.value = !asTable.value;
-    },
-    y: () => {
-      void tried.trySwap();
-    },
-    s: nextStyle,
+  'Alt I': () => {
+    if (canEdit.value && bag.value) picking.value = !picking.value;
+  },
+  'Alt M': () => {
+    ladder.mark();
+  },
+  'Alt A': () => {
+    airOpen.value = true;
+    void nextTick(() => airBar.value?.focus());
+  },
+  'Alt T': () => {
+    asTable.value = !asTable.value;
+  },
+  'Alt Y': () => {
+    void tried.trySwap();
+  },
+  'Alt S': nextStyle,
+  'Alt 1 to 5': (_event, digit) => {
+    const set = COLUMN_SETS[digit - 1];
+    if (set) columnSet.value = set;
+    return set !== undefined;
   },
 });
 </script>

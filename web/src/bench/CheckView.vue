@@ -24,7 +24,7 @@ import {
   type GaugeVerdict,
 } from '@tasche/core';
 import { NButton, NEmpty, NTable } from 'naive-ui';
-import { useEventListener } from '@vueuse/core';
+import { useShortcuts } from '../keys/use-shortcuts';
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useRead } from '../api/read';
@@ -188,10 +188,12 @@ async function lay(): Promise<void> {
   }).catch((error: unknown) => (problem.value = (error as Error).message));
 }
 const problem = ref('');
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (!event.altKey || event.key.toLowerCase() !== 'm' || !gauge.value.simulated) return;
-  event.preventDefault();
-  void lay();
+useShortcuts('Roster and bench', {
+  'Alt M': () => {
+    if (!gauge.value.simulated) return false;
+    void lay();
+    return true;
+  },
 });
 
 /** How lofts have moved since each club was last set. */

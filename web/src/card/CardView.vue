@@ -2,7 +2,6 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import ShareButton from '../sharing/ShareButton.vue';
 import { NButton, NEmpty } from 'naive-ui';
-import { useEventListener } from '@vueuse/core';
 import { computed, onMounted } from 'vue';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
@@ -10,6 +9,7 @@ import UnitButton from '../app/UnitButton.vue';
 import { shortDay } from '../app/day';
 import { useSchedule } from '../courses/schedule-store';
 import ChoiceField from '../fields/ChoiceField.vue';
+import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
 import CaddieBar from './CaddieBar.vue';
 import CardTable from './CardTable.vue';
@@ -42,13 +42,12 @@ const pdf = (size: 'book' | 'phone') => {
   return `/api/players/${props.playerId}/card.pdf?${query.toString()}`;
 };
 const print = () => window.print();
-useEventListener('keydown', (pressed: KeyboardEvent) => {
-  const { altKey, ctrlKey, metaKey, key } = pressed;
-  if (!altKey || ctrlKey || metaKey || !/^[1-8]$/.test(key)) return;
-  const wanted = pages.value[Number(key) - 1];
-  if (!wanted) return;
-  pressed.preventDefault();
-  round.value = wanted.roundIds[0];
+useShortcuts('An event', {
+  'Alt 1 to 8': (_event, digit) => {
+    const wanted = pages.value[digit - 1];
+    if (wanted) round.value = wanted.roundIds[0];
+    return wanted !== undefined;
+  },
 });
 </script>
 

@@ -8,7 +8,6 @@ import {
   type ReadHoles,
 } from '@tasche/contract';
 import { courseLengthM, distanceNumber, type DistanceUnit } from '@tasche/core';
-import { useEventListener } from '@vueuse/core';
 import { NButton, NEmpty } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
@@ -19,7 +18,7 @@ import ProblemLine from '../app/ProblemLine.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { useSettings } from '../app/settings';
 import FileField from '../fields/FileField.vue';
-import { isUndoOfField } from '../keys/is-typing';
+import { useUndo, useUndoScope } from '../changes/undo-stack';
 import CourseFields from './CourseFields.vue';
 import CourseFile from './CourseFile.vue';
 import CourseSeasons from './CourseSeasons.vue';
@@ -105,13 +104,8 @@ function save(kind: 'geojson' | 'csv'): void {
   link.click();
   URL.revokeObjectURL(link.href);
 }
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isUndoOfField(event)) {
-    event.preventDefault();
-    if (event.shiftKey) store.redo();
-    else store.undo();
-  }
-});
+useUndoScope(() => 'schedule');
+const undo = useUndo();
 </script>
 
 <template>
@@ -126,7 +120,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       </template>
       <template #actions>
         <UnitButton :own="'m'" />
-        <NButton :disabled="store.undoable.length === 0" title="Ctrl Z" @click="store.undo()"> Undo </NButton>
+        <NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo </NButton>
         <NButton @click="add" type="primary">Add a course</NButton>
       </template>
     </PageHead>

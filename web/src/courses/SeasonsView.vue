@@ -6,11 +6,10 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton } from 'naive-ui';
 import type { SeasonDetails, SeasonView } from '@tasche/contract';
 import { USUAL_GROUND, type CourseGround, type DistanceUnit } from '@tasche/core';
-import { useEventListener } from '@vueuse/core';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
 import { useSettings } from '../app/settings';
-import { isUndoOfField } from '../keys/is-typing';
+import { useUndo, useUndoScope } from '../changes/undo-stack';
 import { useSchedule } from './schedule-store';
 import GroundFields from './GroundFields.vue';
 
@@ -75,13 +74,8 @@ const months = (s: number) =>
   (seasons.value[(s + 1) % seasons.value.length]!.fromMonth - seasons.value[s]!.fromMonth + 12) % 12 || 12;
 const used = (name: string) =>
   store.courses.filter(({ seasons: of }) => of.some((one) => one.name === name)).map((one) => one.name);
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !isUndoOfField(event)) {
-    event.preventDefault();
-    if (event.shiftKey) store.redo();
-    else store.undo();
-  }
-});
+useUndoScope(() => 'schedule');
+const undo = useUndo();
 </script>
 
 <template>
@@ -97,7 +91,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <template #actions>
         <NButton @click="settings.flipUnit('m')">
           <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></NButton
-        ><NButton :disabled="store.undoable.length === 0" title="Ctrl Z" @click="store.undo()"> Undo</NButton
+        ><NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo</NButton
         ><NButton @click="add" type="primary">Add a season</NButton>
       </template>
     </PageHead>

@@ -1,11 +1,17 @@
-import { withCommands, type ChangeResult, type Command, type ScheduleView } from '@tasche/contract';
+import {
+  subjectOf,
+  withCommands,
+  type ChangeResult,
+  type Command,
+  type ScheduleView,
+} from '@tasche/contract';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, ref } from 'vue';
 import { useHeld } from '../api/read';
 import { request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
-import { undoLine } from '../changes/undo-line';
+import { useUndo, type UndoScope } from '../changes/undo-stack';
 
 /** Whose changes of courses, seasons and events are, in the outbox: no player's. */
 const NOBODY = 'circuit';
@@ -25,10 +31,7 @@ export const useSchedule = defineStore('circuit', () => {
   const schedule = computed(() =>
     answer.value.value ? withCommands('schedule', answer.value.value, outbox.pending(NOBODY)) : null,
   );
-  const line = undoLine((changeId, id) => {
-    outbox.push({ kind: 'undo', playerId: NOBODY, changeId, id });
-  });
-  line.open('schedule');
+  const undoStack = useUndo();
 
   const courses = computed(() => schedule.value?.courses ?? []);
   const seasons = computed(() => schedule.value?.seasons ?? []);
@@ -44,7 +47,9 @@ export const useSchedule = defineStore('circuit', () => {
     if (!schedule.value || commands.length === 0) return;
     const id = newId();
     outbox.push({ kind: 'change', playerId: NOBODY, request: { id, commands, ...(why && { why }) } });
-    line.done(id);
+    const events = commands.map(subjectOf).filter(({ kind }) => kind === 'event');
+    const scopes: UndoScope[] = ['schedule', ...events.map((event) => `event/${event.id}` as const)];
+    undoStack.note({ id, owner: NOBODY, scopes });
   }
 
   outbox.onSent((sent) => {
@@ -55,7 +60,7 @@ export const useSchedule = defineStore('circuit', () => {
       return undefined;
     }
     const failed = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
-    line.forget(failed);
+    undoStack.forget(failed);
     void load(true);
     return undefined;
   });
@@ -68,10 +73,6 @@ export const useSchedule = defineStore('circuit', () => {
     events,
     load,
     change,
-    undoable: line.undoable,
-    redoable: line.redoable,
-    undo: line.undo,
-    redo: line.redo,
   };
 });
 

@@ -15,7 +15,7 @@ import {
   type LadderClub,
   type Lie,
 } from '@tasche/core';
-import { useElementSize, useEventListener } from '@vueuse/core';
+import { useElementSize } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
@@ -25,6 +25,7 @@ import type { FlightTrace } from '../conditions/conditions-worker';
 import { settingPart } from '../conditions/setting-query';
 import { useMovedClubs, useSetting } from '../conditions/use-conditions';
 import { conditionsWorker } from '../conditions/worker-link';
+import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
 import { chartInk, sideView, viewFromAbove, type NamedTrace } from './flight-charts';
 
@@ -144,12 +145,7 @@ const drift = (club: Pick<LadderClub, 'id'>, trace: FlightTrace) =>
     ? '0'
     : `${distanceNumber(Math.abs(trace.moved.lateralM), unit.value)} ${trace.moved.lateralM < 0 ? 'left' : 'right'}`;
 
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (event.altKey && !event.ctrlKey && !event.metaKey && event.key.toLowerCase() === 'a') {
-    event.preventDefault();
-    bar.value?.focus();
-  }
-});
+useShortcuts('The bag', { 'Alt A': () => bar.value?.focus() });
 const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 </script>
 

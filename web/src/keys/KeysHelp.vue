@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core';
 import { NModal } from 'naive-ui';
 import { KEYS, useKeysHelp } from './keys-help';
 import { isTyping } from './is-typing';
+import { useShortcuts } from './use-shortcuts';
 
 const help = useKeysHelp();
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (event.key === '?' && !isTyping(event)) {
-    event.preventDefault();
+useShortcuts('Anywhere', {
+  '?': (event) => {
+    if (isTyping(event)) return false;
     help.open = !help.open;
-  }
+    return true;
+  },
 });
 </script>
 

@@ -4,7 +4,7 @@ import { ref } from 'vue';
 export const useKeysHelp = defineStore('keys-help', () => ({ open: ref(false) }));
 
 /** Every key there is, as the help shows them. */
-export const KEYS: readonly { group: string; keys: readonly (readonly [string, string])[] }[] = [
+export const KEYS = [
   {
     group: 'Anywhere',
     keys: [
@@ -12,6 +12,7 @@ export const KEYS: readonly { group: string; keys: readonly (readonly [string, s
       ['Alt U', 'yards or metres'],
       ['Ctrl Z', 'undo'],
       ['Ctrl Shift Z', 'redo'],
+      ['Ctrl Y', 'redo'],
       ['Alt R', 'roster'],
       ['Alt B', 'bag'],
       ['Alt F', 'flights'],
@@ -50,6 +51,8 @@ export const KEYS: readonly { group: string; keys: readonly (readonly [string, s
       ['Alt 1 to 5', 'other columns'],
       ['Alt S', 'way of spacing'],
       ['Alt Y', 'try the remedy'],
+      ['Enter', 'keep what is tried'],
+      ['Esc', 'leave what is tried'],
     ],
   },
   {
@@ -86,4 +89,4 @@ export const KEYS: readonly { group: string; keys: readonly (readonly [string, s
       ['Alt A', 'air and ground of the session'],
     ],
   },
-];
+] as const satisfies readonly { group: string; keys: readonly (readonly [string, string])[] }[];

@@ -51,7 +51,9 @@ import WishesPanel from './WishesPanel.vue';
 import { hitReadings } from './hit-readings';
 import { swapsAgainst } from './round-swaps';
 import { useComingIn } from './use-coming-in';
-import { useEventKeys } from './use-event-keys';
+import { useUndoScope } from '../changes/undo-stack';
+import { isTyping } from '../keys/is-typing';
+import { useShortcuts } from '../keys/use-shortcuts';
 import { useEventRound } from './use-event-round';
 import { usePlan } from './use-plan';
 import { useRound } from './use-round';
@@ -182,17 +184,22 @@ const actions = computed((): Action[] => [
 ]);
 
 const day = ref<InstanceType<typeof DayBar> | null>(null);
-useEventKeys({
-  toRound: (at) => {
-    const to = rounds.value[at];
+useUndoScope(() => `event/${props.plan.eventId}`);
+useShortcuts('An event', {
+  'Alt 1 to 8': (_event, digit) => {
+    const to = rounds.value[digit - 1];
     if (to) tab.value = to.id;
     return to !== undefined;
   },
-  toTravel: () => {
+  'Alt T': (event) => {
+    if (isTyping(event)) return false;
     tab.value = 'travel';
+    return true;
   },
-  askForecast: (ofAll) => day.value?.askForecast(ofAll),
-  settle: () => {
+  'Alt W': ({ shiftKey }) => {
+    day.value?.askForecast(shiftKey);
+  },
+  'Alt Enter': () => {
     if (!round.value || readOnly.value) return false;
     void settle([round.value]);
     return true;

@@ -13,7 +13,6 @@ import {
   type Swap,
 } from '@tasche/core';
 import type { PlanChoosing, PlanDetails } from '@tasche/contract';
-import { useEventListener } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, nextTick, ref, watch } from 'vue';
@@ -27,6 +26,7 @@ import ConditionsEffect from '../conditions/ConditionsEffect.vue';
 import { settingWords } from '../conditions/air-units';
 import { settingPart } from '../conditions/setting-query';
 import { isTyping } from '../keys/is-typing';
+import { useShortcuts } from '../keys/use-shortcuts';
 import LadderRail from '../ladder/LadderRail.vue';
 import LadderRibs from '../ladder/LadderRibs.vue';
 import { useSheet } from '../sheet/sheet-store';
@@ -170,17 +170,18 @@ function setChoosing(choosing: PlanChoosing): void {
 
 const print = () => window.print();
 
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (isTyping(event) || !plan.value || !event.altKey) return;
-  const key = event.key.toLowerCase();
-  if (key !== 'a' && key !== 'o') return;
-  event.preventDefault();
-  if (key === 'o') {
+useShortcuts('The bag', {
+  'Alt O': (event) => {
+    if (isTyping(event) || !plan.value) return false;
     out(active.value);
-    return;
-  }
-  airOpen.value = true;
-  void nextTick(() => airBar.value?.focus());
+    return true;
+  },
+  'Alt A': (event) => {
+    if (isTyping(event) || !plan.value) return false;
+    airOpen.value = true;
+    void nextTick(() => airBar.value?.focus());
+    return true;
+  },
 });
 </script>
 

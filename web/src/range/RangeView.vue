@@ -18,9 +18,8 @@ import {
   type ShotKey,
   type ShotKind,
 } from '@tasche/core';
-import { useEventListener } from '@vueuse/core';
 import { v4 as newId } from 'uuid';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
@@ -28,6 +27,7 @@ import ConditionsBar from '../conditions/ConditionsBar.vue';
 import { settingWords } from '../conditions/air-units';
 import { baselineOf } from '@tasche/contract';
 import { chartInk } from '../flight/flight-charts';
+import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
 import BasketStrip from '../basket/BasketStrip.vue';
 import GroupTable from './GroupTable.vue';
@@ -196,23 +196,20 @@ function takeInHand(aim: { clubId: string; shot: ShotKind }): void {
 const strip = ref<InstanceType<typeof BasketStrip> | null>(null);
 const board = ref<InstanceType<typeof LiveBoard> | null>(null);
 const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (!event.altKey || event.ctrlKey || event.metaKey) return;
-  const action = (
-    {
-      h: () => void board.value?.hitTen(),
-      n: () => {
-        forming.value = 'new';
-      },
-      e: () => byHand.value?.focus(),
-      a: () => bar.value?.focus(),
-      x: () => strip.value?.next(),
-      k: () => void router.push({ name: 'basket', params: { playerId: props.playerId } }),
-    } as Record<string, () => void>
-  )[event.key.toLowerCase()];
-  if (!action) return;
-  event.preventDefault();
-  action();
+const airFold = ref<InstanceType<typeof Fold> | null>(null);
+useShortcuts('The range', {
+  'Alt H': () => void board.value?.hitTen(),
+  'Alt N': () => {
+    forming.value = 'new';
+  },
+  'Alt E': () => byHand.value?.focus(),
+  'Alt A': async () => {
+    airFold.value?.open();
+    await nextTick();
+    bar.value?.focus();
+  },
+  'Alt X': () => strip.value?.next(),
+  'Alt K': () => router.push({ name: 'basket', params: { playerId: props.playerId } }),
 });
 </script>
 
@@ -300,7 +297,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <NButton @click="remove" size="small">Delete</NButton>
           </div>
           <ProblemLine :text="handProblem" />
-          <Fold class="air no-print">
+          <Fold ref="airFold" class="air no-print">
             <template #head>The air and ground of this session</template>
             <ConditionsBar
               ref="bar"

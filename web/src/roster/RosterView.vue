@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { hasRight, type RosterEntry } from '@tasche/contract';
-import { useEventListener, useLocalStorage } from '@vueuse/core';
+import { useLocalStorage } from '@vueuse/core';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -12,6 +12,7 @@ import ProblemLine from '../app/ProblemLine.vue';
 import { today } from '../app/day';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
+import { useShortcuts } from '../keys/use-shortcuts';
 import { useIdentity } from '../people/identity';
 import AddPlayer from './AddPlayer.vue';
 import MadeUpPlayers from './MadeUpPlayers.vue';
@@ -110,11 +111,11 @@ watch(
 const first = computed(
   () => here.value.filter(({ things }) => things.length > 0).toSorted((a, b) => rankOf(a) - rankOf(b))[0],
 );
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (!event.altKey || event.ctrlKey || event.metaKey || event.key.toLowerCase() !== 'n' || !first.value)
-    return;
-  event.preventDefault();
-  void router.push(first.value.things[0]!.to);
+useShortcuts('Roster and bench', {
+  'Alt N': () => {
+    if (!first.value) return false;
+    return router.push(first.value.things[0]!.to);
+  },
 });
 
 const away = computed(() => entries.value?.filter((entry) => entry.player.archived) ?? []);

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import LoadingRows from '../app/LoadingRows.vue';
-import { useEventListener } from '@vueuse/core';
 import { computed, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import { viewLink } from '../app/view-link';
-import { isUndoOfField } from '../keys/is-typing';
+import { useUndoScope } from '../changes/undo-stack';
+import { useShortcuts } from '../keys/use-shortcuts';
 import FreezeReason from '../season/FreezeReason.vue';
 import { useSheet } from './sheet-store';
 
@@ -21,39 +21,25 @@ const asOf = computed(() =>
 );
 watch([() => props.playerId, asOf], ([playerId, day]) => void store.load(playerId, day), { immediate: true });
 
-useEventListener('keydown', (event: KeyboardEvent) => {
-  const command = event.ctrlKey || event.metaKey;
-  const key = event.key.toLowerCase();
-  if (command && key === 'z' && !isUndoOfField(event)) {
-    event.preventDefault();
-    if (event.shiftKey) store.redo();
-    else store.undo();
-  } else if (command && key === 'y' && !isUndoOfField(event)) {
-    event.preventDefault();
-    store.redo();
-  } else if (event.altKey && !command) {
-    const view = {
-      b: 'bag',
-      f: 'flight',
-      l: 'locker',
-      p: 'plan',
-      g: 'range',
-      c: 'compare',
-      j: 'bench',
-      q: 'card',
-      d: 'season',
-    }[key];
-    if (key === 'u' && store.sheet) {
-      event.preventDefault();
-      settings.flipUnit(store.sheet.player.distanceUnit);
-    } else if (key === 'r') {
-      event.preventDefault();
-      void router.push('/roster');
-    } else if (view) {
-      event.preventDefault();
-      void router.push(viewLink(view, props.playerId, route));
-    }
-  }
+useUndoScope(() => `player/${props.playerId}`);
+
+const to = (view: string) => () => void router.push(viewLink(view, props.playerId, route));
+useShortcuts('Anywhere', {
+  'Alt U': () => {
+    if (!store.sheet) return false;
+    settings.flipUnit(store.sheet.player.distanceUnit);
+    return true;
+  },
+  'Alt R': () => void router.push('/roster'),
+  'Alt B': to('bag'),
+  'Alt F': to('flight'),
+  'Alt L': to('locker'),
+  'Alt G': to('range'),
+  'Alt C': to('compare'),
+  'Alt P': to('plan'),
+  'Alt D': to('season'),
+  'Alt Q': to('card'),
+  'Alt J': to('bench'),
 });
 </script>
 

@@ -20,7 +20,7 @@ import { request } from '../api/request';
 import { signedIn } from '../api/signed-in';
 import { today } from '../app/day';
 import { useOutbox } from '../changes/outbox';
-import { undoLine } from '../changes/undo-line';
+import { useUndo } from '../changes/undo-stack';
 import { withResult } from '../changes/with-result';
 
 /** What the server's answer is held under. */
@@ -48,9 +48,9 @@ export const useSheet = defineStore('sheet', () => {
   const conflicted = shallowRef<readonly { request: ChangeRequest; conflicts: readonly Conflict[] }[]>([]);
   /** Something new that waits for a reason, because its player wants nothing new now. */
   const asking = shallowRef<{ id: string; commands: readonly Command[]; freeze: Freeze } | null>(null);
-  const line = undoLine((changeId, id) => {
-    if (sheet.value) outbox.push({ kind: 'undo', playerId: sheet.value.player.id, changeId, id });
-  });
+  const undoStack = useUndo();
+  /** A change is taken back on the pages of its player. */
+  const entryOf = (id: string, owner: string) => ({ id, owner, scopes: [`player/${owner}` as const] });
 
   const clubs = computed(() => sheet.value?.clubs ?? []);
   const clubsById = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
@@ -74,7 +74,6 @@ export const useSheet = defineStore('sheet', () => {
 
   /** Shows a player's sheet, or that of an earlier day: what is held of it at once, read anew by `load`. */
   function open(playerId: string, asOf: string | null = null): void {
-    if (wanted.value?.playerId !== playerId) line.open(`player/${playerId}`);
     wanted.value = { playerId, asOf };
   }
 
@@ -112,7 +111,7 @@ export const useSheet = defineStore('sheet', () => {
       playerId: current.player.id,
       request: { id, commands, ...(why && { why }) },
     });
-    line.done(id);
+    undoStack.note(entryOf(id, current.player.id));
   }
 
   outbox.onSent((sent) => {
@@ -131,7 +130,7 @@ export const useSheet = defineStore('sheet', () => {
     }
     if (!current || !isAbout(current.player.id)) return undefined;
     const failedId = sent.outgoing.kind === 'change' ? sent.outgoing.request.id : sent.outgoing.id;
-    line.forget(failedId);
+    undoStack.forget(failedId);
     void load(current.player.id);
     if (
       sent.problem.error !== 'conflict' ||
@@ -213,10 +212,13 @@ export const useSheet = defineStore('sheet', () => {
     answerFreeze,
     saveMine,
     keepTheirs,
-    undoable: line.undoable,
-    redoable: line.redoable,
-    done: line.done,
-    undo: line.undo,
-    redo: line.redo,
+    /** A change of the player shown was done elsewhere than through this store. */
+    done: (id: string) => {
+      if (sheet.value) undoStack.note(entryOf(id, sheet.value.player.id));
+    },
+    /** Takes one change of the player shown back. */
+    undo: (id: string) => {
+      if (sheet.value) undoStack.undo(entryOf(id, sheet.value.player.id));
+    },
   };
 });

@@ -24,6 +24,7 @@ import { StorageSerializers, useSessionStorage } from '@vueuse/core';
 import { computed, ref, type ComputedRef } from 'vue';
 import { today } from '../app/day';
 import { useSettings } from '../app/settings';
+import { useUndo } from '../changes/undo-stack';
 import { cellChange } from './cell-change';
 import type { SheetColumn } from './sheet-columns';
 import { useSheet } from './sheet-store';
@@ -58,12 +59,13 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     shallow: true,
   });
   /** A club whose name does not say what it is. */
+  const undoStack = useUndo();
   const kindWanted = ref<string | null>(null);
   const notice = ref('');
   const asked = ref<LoftQuestion | null>(null);
   /** Not asked any more once the change is taken back. */
   const loftQuestion = computed({
-    get: () => (asked.value && store.undoable.includes(asked.value.changeId) ? asked.value : null),
+    get: () => (asked.value && undoStack.isDone(asked.value.changeId) ? asked.value : null),
     set: (question) => (asked.value = question),
   });
 

@@ -4,8 +4,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { defineComponent, h, ref, shallowRef } from 'vue';
 import BagFindings from '../../src/bag/BagFindings.vue';
 import type { Trial } from '../../src/bag/trial';
-import { useBagKeys } from '../../src/bag/use-bag-keys';
-import { COLUMN_SETS } from '../../src/sheet/sheet-columns';
+import { useTrialKeys } from '../../src/bag/use-trial-keys';
 
 const iron = (name: string, carryM: number | undefined, loftDeg: number): LadderClub => ({
   id: name,
@@ -31,47 +30,30 @@ describe('what else there is to say of a bag', () => {
   });
 });
 
-describe('the keys of the bag', () => {
+describe('the keys of a trial', () => {
   const page = (trial: Trial | null, picking = false) => {
-    const calls = { keep: vi.fn(), leave: vi.fn(), takeOut: vi.fn(), show: vi.fn() };
+    const calls = { keep: vi.fn(), leave: vi.fn() };
     const view = mount(
       defineComponent({
         setup() {
-          useBagKeys({
+          useTrialKeys({
             trial: shallowRef(trial),
             picking: ref(picking),
             keep: calls.keep,
             leave: calls.leave,
-            show: calls.show,
-            actions: { o: calls.takeOut },
           });
           return () => h('div', [h('button', 'Try it'), h('input')]);
         },
       }),
       { attachTo: document.body },
     );
-    const press = (
-      key: string,
-      on: 'window' | 'button' | 'input' = 'window',
-      more: KeyboardEventInit = {},
-    ) => {
+    const press = (key: string, on: 'window' | 'button' | 'input' = 'window') => {
       const target = on === 'window' ? window : view.get(on).element;
-      target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, ...more }));
+      target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
     };
     return { calls, press, view };
   };
   const trial: Trial = { words: 'the 48 in', clubs: [], commands: [] };
-
-  it('do what is pressed with Alt, and show columns by number; not with Ctrl beside it', () => {
-    const { calls, press, view } = page(null);
-    press('o', 'window', { altKey: true });
-    press('o', 'window', { altKey: true, ctrlKey: true });
-    press('o');
-    expect(calls.takeOut).toHaveBeenCalledTimes(1);
-    press('2', 'window', { altKey: true });
-    expect(calls.show).toHaveBeenCalledWith(COLUMN_SETS[1]);
-    view.unmount();
-  });
 
   it('keep or leave what is tried, but not from a field, a button or while a club is picked', () => {
     const { calls, press, view } = page(trial);

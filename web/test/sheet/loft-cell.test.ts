@@ -90,7 +90,7 @@ describe('a loft cell', () => {
     expect(sent()).toEqual(['stamped loftSetDeg 31', 'undone', 'stamped loftMeasuredDeg 31']);
     expect(sheet.loftQuestion.value?.key).toBe('loftMeasuredDeg');
     // One undo, and nobody is asked any more.
-    useSheet().undo();
+    useSheet().undo(sheet.loftQuestion.value!.changeId);
     expect(sheet.loftQuestion.value).toBeNull();
   });
 
