@@ -180,7 +180,7 @@ const SIDE_STEP = 20;
 const ABOVE_STEP = 10;
 
 /** Lines across a chart up to where its names begin, which no axis can leave out. */
-function rulers(from: number, to: number, step: number, reach: number, ink: ChartInk) {
+export function rulers(from: number, to: number, step: number, reach: number, ink: ChartInk) {
   return Array.from({ length: Math.floor((to - from) / step) + 1 }, (_one, i) => ({
     type: 'line' as const,
     data: [
@@ -194,13 +194,14 @@ function rulers(from: number, to: number, step: number, reach: number, ink: Char
   }));
 }
 
-/** A chart's size on the page, and what of it is its frame. Pixels. */
+/** A chart's size on the page. Pixels. */
 interface ChartSize {
   widthPx: number;
   heightPx: number;
 }
 const USUAL_SIZE: ChartSize = { widthPx: 1140, heightPx: 270 };
-const FRAME_PX = { width: 46 + 26, height: 28 + 34 };
+/** What of a chart is its frame. Pixels. */
+export const FRAME_PX = { width: 46 + 26, height: 28 + 34 };
 
 /** Where the axis of distances ends: the farthest ball, rolled out, on a whole fifty. */
 function reachOf(flights: readonly NamedTrace[], unit: DistanceUnit): number {

@@ -40,8 +40,12 @@ async function start(againMs: number): Promise<void> {
       isReady.value = true;
     });
     let isTaken = false;
-    worker.addEventListener('controlling', (event) => {
-      if (!event.isUpdate) return;
+    // The first worker of a page is no update of it, whatever comes after it is: also on the day of the first visit.
+    let hasWorker = navigator.serviceWorker.controller !== null;
+    worker.addEventListener('controlling', () => {
+      const isUpdate = hasWorker;
+      hasWorker = true;
+      if (!isUpdate) return;
       const reload = () => {
         window.location.reload();
       };

@@ -1,5 +1,6 @@
 import { ellipseOf, ellipseOutline, fromMetres, holdingScale, type DistanceUnit } from '@tasche/core';
-import { chartFrame, colourOf, type ChartInk, type Point } from '../flight/flight-charts';
+import { FRAME_PX, chartFrame, colourOf, rulers, type ChartInk, type Point } from '../flight/flight-charts';
+import { nameBand } from '../flight/name-band';
 import { heightUnit } from './strike-units';
 
 /** Balls of one name, by where they landed. Metres along and right of the line. */
@@ -108,42 +109,59 @@ export function averageFlights(
   all: readonly { name: string; path: Float64Array }[],
   unit: DistanceUnit,
   ink: ChartInk,
+  widthPx = USUAL_PX.width,
 ) {
   const height = heightUnit(unit);
-  const series = all.map(({ name, path }, i) => {
-    const colour = colourOf(i, all.length, ink);
+  const step = HEIGHT_STEP[height];
+  const paths = all.map(({ path }) => {
     const points: Point[] = [];
     for (let k = 0; k < path.length; k += 2)
       points.push([
         Math.round(fromMetres(path[k]!, unit) * 10) / 10,
         Math.round(fromMetres(path[k + 1]!, height) * 10) / 10,
       ]);
-    const top = points.reduce<Point | undefined>(
-      (best, point) => (!best || point[1] > best[1] ? point : best),
-      undefined,
-    );
-    return {
-      name,
-      type: 'line' as const,
-      data: points,
-      showSymbol: false,
-      smooth: 0.3,
-      lineStyle: { color: colour, width: 1.8 },
-      itemStyle: { color: colour },
-      markPoint: {
-        symbol: 'circle',
-        symbolSize: 1,
-        data: top ? [{ coord: top }] : [],
-        label: {
-          show: true,
-          position: 'top' as const,
-          distance: 2 + (i % 2) * 12,
-          ...haloed(ink),
-          formatter: name,
-        },
-      },
-    };
+    return points;
   });
+  const series = paths.map((data, i) => ({
+    name: all[i]!.name,
+    type: 'line' as const,
+    data,
+    showSymbol: false,
+    smooth: 0.3,
+    lineStyle: { color: colourOf(i, all.length, ink), width: 1.8 },
+    itemStyle: { color: colourOf(i, all.length, ink) },
+  }));
   const base = chartFrame(ink, unit === 'yd' ? 'yards' : 'metres', height);
-  return { ...base, grid: { ...base.grid, top: 40 }, series };
+  const every = paths.flat();
+  const reach = Math.ceil((Math.max(1, ...every.map(([x]) => x)) + 10) / 50) * 50;
+  const top = Math.ceil((Math.max(1, ...every.map(([, y]) => y)) * 1.05) / step) * step;
+  // Each name stands over where its ball lands, in a band above: none lies on a flight.
+  const band = nameBand(
+    paths.map((points, i) => ({ name: all[i]!.name, at: points.at(-1)?.[0] ?? 0 })),
+    {
+      top,
+      step,
+      plotPx: USUAL_PX.height - FRAME_PX.height,
+      pxPerUnit: (widthPx - FRAME_PX.width) / reach,
+      footOf: () => 0,
+      up: 1,
+      colours: { name: ink.ink, line: ink.line },
+    },
+  );
+  return {
+    ...base,
+    xAxis: { ...base.xAxis, max: reach },
+    yAxis: {
+      ...base.yAxis,
+      max: top + band.heightOf(top),
+      interval: step,
+      axisLabel: { color: ink.quiet, formatter: (value: number) => (value > top ? '' : String(value)) },
+      splitLine: { show: false },
+    },
+    series: [...rulers(0, top, step, reach, ink), ...series, ...band.seriesIn(top)],
+  };
 }
+
+/** Half the page, and the steps of its heights, in the reader's units. */
+const USUAL_PX = { width: 480, height: 300 };
+const HEIGHT_STEP = { ft: 20, m: 5 } as const;

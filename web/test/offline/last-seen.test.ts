@@ -21,6 +21,8 @@ describe('what is kept to be read without a network', () => {
     ['/api/health', false],
     ['/api/courses/x/forecast?from=2026-11-27&days=1', false],
     ['/api/sessions/x/live', false],
+    ['/api/news', false],
+    ['/api/gauge/live', false],
     ['/assets/index.js', false],
   ])('%s: %s', (path, kept) => {
     expect(isKept(at(path))).toBe(kept);

@@ -84,12 +84,22 @@ describe('the view from above', () => {
     expect(landingView([], 'm', INK).series).toEqual([]);
   });
   it('average flights are drawn in yards and feet', () => {
-    const { series } = averageFlights(
-      [{ name: 'a', path: Float64Array.from([0, 0, 45.72, 15.24, 91.44, 0]) }],
+    const flight = Float64Array.from([0, 0, 45.72, 15.24, 91.44, 0]);
+    const chart = averageFlights(
+      [
+        { name: 'a', path: flight },
+        { name: 'b', path: flight },
+      ],
       'yd',
       INK,
     );
-    expect(series[0]!.data).toEqual([
+    const lines = chart.series.filter((one) => 'smooth' in one);
+    // Each name has a row of its own over where its ball lands, above every flight.
+    const names = chart.series.filter((one) => one.type === 'scatter').map(({ data }) => data[0] as number[]);
+    expect(names.map(([x]) => x)).toEqual([100, 100]);
+    expect(new Set(names.map(([, y]) => y)).size).toBe(2);
+    for (const [, y] of names) expect(y).toBeGreaterThan(60);
+    expect(lines[0]!.data).toEqual([
       [0, 0],
       [50, 50],
       [100, 0],
