@@ -168,11 +168,11 @@ test('a player whose carries are known up high has them moved from there', async
   await page.goto(`/players/${id}/bag?alt=0&temp=21`);
   await expect(shifts(page).first()).toHaveText('0');
   await page.goto(`/players/${id}/settings`);
-  await page.getByLabel('Altitude, m').fill('9000');
-  await page.getByLabel('Altitude, m').press('Tab');
+  await page.getByLabel('Altitude', { exact: true }).fill('9000');
+  await page.getByLabel('Altitude', { exact: true }).press('Tab');
   await expect(page.getByRole('alert')).toContainText('Altitude must be between -430 and 4500 m');
-  await page.getByLabel('Altitude, m').fill('1520');
-  await page.getByLabel('Altitude, m').press('Tab');
+  await page.getByLabel('Altitude', { exact: true }).fill('1520');
+  await page.getByLabel('Altitude', { exact: true }).press('Tab');
   await expect(page.getByRole('alert')).toHaveCount(0);
   await saved(page);
   await page.goto(`/players/${id}/bag?alt=0`);
