@@ -63,7 +63,7 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
   </p>
   <p v-if="doubt" class="verdict look" role="status">◆ {{ doubt }}</p>
   <div class="two">
-    <NTable size="small" :bordered="false" :bottom-bordered="false">
+    <NTable class="file-table" size="small" :bordered="false" :bottom-bordered="false">
       <caption>
         {{
           isOfOneClub ? 'No column names the club; all of it is one' : 'Clubs'
@@ -105,7 +105,13 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
         </tr>
       </tbody>
     </NTable>
-    <NTable v-if="report.refused > 0" size="small" :bordered="false" :bottom-bordered="false">
+    <NTable
+      class="file-table"
+      v-if="report.refused > 0"
+      size="small"
+      :bordered="false"
+      :bottom-bordered="false"
+    >
       <caption>
         Cannot be taken
         <NButton size="small" @click="emit('saveRefusals')">Save the list</NButton>
@@ -157,30 +163,10 @@ h2 {
   max-height: 60vh;
   overflow: auto;
 }
-table {
-  font-size: 13.5px;
-}
 caption {
   text-align: left;
   font-weight: 600;
   padding-bottom: 4px;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  color: var(--quiet);
-  font-size: 12.5px;
-}
-tbody th {
-  color: var(--ink);
-  font-weight: 500;
-  font-size: 13.5px;
-}
-td,
-th {
-  padding: 3px 16px 3px 0;
-  border-bottom: 1px solid var(--line-soft);
-  vertical-align: middle;
 }
 .number {
   text-align: right;

@@ -2,49 +2,32 @@
 import LoadingRows from '../app/LoadingRows.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
-import { counted } from '../app/counted';
 import Fold from '../app/Fold.vue';
 import Later from '../app/Later.vue';
-import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NEmpty } from 'naive-ui';
-import type { SessionDetails, SessionEntry } from '@tasche/contract';
-import {
-  distanceNumber,
-  shotIn,
-  type PlayingConditions,
-  type Shot,
-  type ShotKey,
-  type ShotKind,
-} from '@tasche/core';
-import { v4 as newId } from 'uuid';
-import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
+import type { ShotKind } from '@tasche/core';
+import { computed, nextTick, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
 import { settingWords } from '../conditions/air-units';
 import { baselineOf } from '@tasche/contract';
-import { chartInk } from '../flight/flight-charts';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
 import BasketStrip from '../basket/BasketStrip.vue';
-import GroupTable from './GroupTable.vue';
 import HandShots from './HandShots.vue';
 import LiveBoard from './LiveBoard.vue';
 import SessionForm from './SessionForm.vue';
 import SessionList from './SessionList.vue';
-import StrikeTable from './StrikeTable.vue';
+import SessionResults from './SessionResults.vue';
 import CoverChart from './CoverChart.vue';
-import { averageFlights, landingView, HELD_SHARE } from './range-charts';
 import { playingConditionsOf, useRangeOf } from './range-store';
-import type { GroupSummary } from './range-worker';
 import { useLive } from './use-live';
 import { DRIFT_SPANS, useSession, type DriftSpan } from './use-session';
-
-const CHART_PX = 300;
-const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue'));
+import { useSessionEdits } from './use-session-edits';
 
 /** Range sessions of a player: what was hit, what it shows, and what of it is taken into the sheet. */
 const props = defineProps<{ playerId: string; sessionId?: string }>();
@@ -74,117 +57,17 @@ const { strikes, rows, groups, drifts, problem } = useSession(
   baseline,
   computed(() => span.value),
 );
-const name = (clubId: string, shot: ShotKind) =>
-  `${store.clubsById.get(clubId)?.name ?? '?'}${shot === 'full' ? '' : ` ${shot}`}`;
 
-const forming = ref<'new' | 'edit' | null>(null);
-function save(details: SessionDetails): void {
-  if (forming.value === 'edit' && session.value) {
-    const { name: place, heldOn, hitOff, ball, notes } = details;
-    range.change([
-      {
-        do: 'editSession',
-        sessionId: session.value.id,
-        version: session.value.version,
-        set: { name: place, heldOn, hitOff, ball, notes },
-      },
-    ]);
-  } else {
-    const id = newId();
-    range.change([{ do: 'addSession', session: { id, playerId: props.playerId, ...details } }]);
-    void open(id);
-  }
-  forming.value = null;
-}
-const open = (id: string | undefined) =>
-  router.push({
-    name: 'range',
-    params: { playerId: props.playerId, ...(id && { sessionId: id }) },
-    query: {},
-  });
-const edit = (set: Partial<SessionEntry>) => {
-  if (session.value)
-    range.change([{ do: 'editSession', sessionId: session.value.id, version: session.value.version, set }]);
-};
-function remove(): void {
-  const gone = session.value;
-  if (!gone) return;
-  range.change([{ do: 'removeSession', sessionId: gone.id, version: gone.version }]);
-  void open(undefined);
-}
-const setAir = (setting: PlayingConditions | null) => {
-  const { conditions, surface } = setting ?? baseline.value;
-  edit({ conditions, surface });
-};
+const { forming, edit, save, remove, setAir } = useSessionEdits(
+  () => props.playerId,
+  session,
+  () => baseline.value,
+);
 
 const liveId = computed(() => (session.value?.live ? session.value.id : undefined));
 const { monitor, line } = useLive(liveId, (strike) => {
   range.take(strike);
 });
-
-/** The clubs whose shots and ellipses are looked at; all of them until one is chosen. Part of the address. */
-const chosen = computed(() =>
-  typeof route.query.clubs === 'string'
-    ? route.query.clubs
-        .split(',')
-        .filter((key) => groups.value.some((group) => group.key.replace(' ', '~') === key))
-        .map((key) => key.replace('~', ' '))
-    : [],
-);
-function show(key: string): void {
-  const next = chosen.value.includes(key)
-    ? chosen.value.filter((one) => one !== key)
-    : [...chosen.value, key];
-  void router.replace({
-    query: {
-      ...route.query,
-      clubs: next.length > 0 ? next.map((one) => one.replace(' ', '~')).join(',') : undefined,
-    },
-  });
-}
-const looked = computed(() =>
-  groups.value
-    .filter(({ key, n }) => n > 0 && (chosen.value.length === 0 || chosen.value.includes(key)))
-    .sort((a, b) => b.summary!.carryM.mean - a.summary!.carryM.mean),
-);
-const listed = computed(() =>
-  strikes.value.filter(
-    (strike) => chosen.value.length === 0 || chosen.value.includes(`${strike.clubId} ${strike.shot}`),
-  ),
-);
-const ink = computed(() => chartInk(settings.dark));
-const above = computed(() =>
-  landingView(
-    looked.value.map(({ clubId, shot, points }) => ({ name: name(clubId, shot), ...points })),
-    unit.value,
-    ink.value,
-  ),
-);
-const side = computed(() =>
-  averageFlights(
-    looked.value.map(({ clubId, shot, path }) => ({ name: name(clubId, shot), path })),
-    unit.value,
-    ink.value,
-  ),
-);
-
-function take(group: GroupSummary, shot: Shot): void {
-  const club = store.clubsById.get(group.clubId);
-  if (!club || !session.value) return;
-  const key = `shot.${group.shot}` as ShotKey;
-  const before = shotIn(club.spec, key);
-  store.change(
-    [
-      {
-        do: 'editClub',
-        clubId: club.id,
-        version: club.version,
-        readings: [{ key, value: shot, takenOn: session.value.heldOn }],
-      },
-    ],
-    `measured, ${counted(group.n, 'shot')} at ${session.value.name}${before ? `; was ${distanceNumber(before.carryM, unit.value)} ${unit.value} ${before.source}` : ''}`,
-  );
-}
 
 const byHand = ref<InstanceType<typeof HandShots> | null>(null);
 const handProblem = ref('');
@@ -310,83 +193,16 @@ useShortcuts('The range', {
             />
           </Fold>
           <template v-if="strikes.length > 0">
-            <p class="small quiet lead">
-              Every number below is in {{ store.sheet!.player.name.split(' ')[0] }}’s own air ({{
-                settingWords(baseline, unit)
-              }}); the shots further down are as they were hit.
-              <label class="against"
-                >Each club against itself:
-                <ChoiceField
-                  :value="span"
-                  @update:value="
-                    router.replace({
-                      query: { ...route.query, against: $event },
-                    })
-                  "
-                  label="Against"
-                  :options="Object.keys(DRIFT_SPANS) as DriftSpan[]"
-              /></label>
-            </p>
-            <GroupTable
+            <SessionResults
               :session="session"
+              :strikes="strikes"
+              :rows="rows"
               :groups="groups"
               :drifts="drifts"
-              :shown="chosen"
+              :span="span"
               :unit="unit"
-              @take="take"
-              @show="show"
+              :problem="problem"
             />
-            <div v-if="looked.length > 0" class="charts">
-              <Later :px="CHART_PX"
-                ><figure>
-                  <figcaption class="small quiet">
-                    Where they came down, from above; a dashed ellipse is to hold {{ HELD_SHARE * 10 }} of the
-                    next ten
-                  </figcaption>
-                  <FlightChart
-                    :option="above"
-                    :height="CHART_PX"
-                    :points="strikes.length"
-                    :label="`Landing points of ${counted(looked.length, 'club')}; the table above sums them up`"
-                  /></figure
-              ></Later>
-              <Later :px="CHART_PX"
-                ><figure>
-                  <figcaption class="small quiet">
-                    The flight of each average launch, height drawn larger
-                  </figcaption>
-                  <FlightChart
-                    :option="side"
-                    :height="CHART_PX"
-                    :label="`Side view of ${looked.length} average flights`"
-                  /></figure
-              ></Later>
-            </div>
-            <h2>
-              Shots, as they were hit <span class="quiet small">italics: worked out by the flight model</span>
-            </h2>
-            <Later v-if="rows.size > 0 || problem" :px="400"
-              ><StrikeTable
-                :strikes="listed"
-                :rows="rows"
-                :unit="unit"
-                @leave-out="
-                  (ids, reason) =>
-                    range.change([
-                      { do: 'editStrikes', sessionId: session!.id, strikeIds: ids, set: { leftOut: reason } },
-                    ])
-                "
-                @count="
-                  (ids) =>
-                    range.change([
-                      { do: 'editStrikes', sessionId: session!.id, strikeIds: ids, set: { leftOut: null } },
-                    ])
-                "
-                @give="
-                  (id, set) =>
-                    range.change([{ do: 'editStrikes', sessionId: session!.id, strikeIds: [id], set }])
-                "
-            /></Later>
           </template>
           <NEmpty
             v-else-if="!session.live"
@@ -426,30 +242,8 @@ useShortcuts('The range', {
 .air {
   margin-bottom: 6px;
 }
-.lead {
-  margin: 8px 0 4px;
-}
-
-.charts {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 18px;
-  margin: 14px 0 6px;
-}
-figure {
-  margin: 0;
-  min-width: 0;
-}
-h2 {
-  margin: 14px 0 2px;
-}
 .empty {
   padding: 24px;
-}
-@media (max-width: 1000px) {
-  .charts {
-    grid-template-columns: 1fr;
-  }
 }
 @media (max-width: 700px) {
   .split {

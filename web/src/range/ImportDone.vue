@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import type { StrikeImportReport } from '@tasche/contract';
+import { NButton } from 'naive-ui';
+
+/** What came of a file that was taken in. */
+defineProps<{ playerId: string; report: StrikeImportReport }>();
+const emit = defineEmits<{ saveRefusals: [] }>();
+</script>
+
+<template>
+  <section class="card result" role="status">
+    <p v-if="report.taken > 0" class="verdict fine">
+      ● {{ report.taken.toLocaleString('en') }} shots taken, on {{ report.days.length }}
+      {{ report.days.length === 1 ? 'day' : 'days' }}.
+    </p>
+    <p v-else class="verdict look">◆ Nothing new in it.</p>
+    <p class="small">
+      <template v-if="report.duplicates"
+        >{{ report.duplicates.toLocaleString('en') }} were known already. </template
+      ><template v-if="report.otherClubs"
+        >{{ report.otherClubs.toLocaleString('en') }} of clubs left out. </template
+      ><template v-if="report.refused"
+        >{{ report.refused.toLocaleString('en') }} could not be taken. </template
+      >Ctrl Z takes it back.
+    </p>
+    <p v-if="report.refusals.length > 0">
+      <NButton @click="emit('saveRefusals')" size="small"> Save the list of rows left out </NButton>
+    </p>
+    <p class="bar">
+      <RouterLink class="plain-button main" :to="{ name: 'range', params: { playerId } }"
+        >To the range</RouterLink
+      >
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.result {
+  padding: 14px 18px;
+  max-width: 900px;
+  display: grid;
+  gap: 8px;
+}
+</style>

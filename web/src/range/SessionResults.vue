@@ -1,0 +1,210 @@
+<script setup lang="ts">
+import { baselineOf, type SessionEntry, type StrikeView } from '@tasche/contract';
+import {
+  distanceNumber,
+  shotIn,
+  type DistanceUnit,
+  type Shot,
+  type ShotKey,
+  type ShotKind,
+} from '@tasche/core';
+import { computed, defineAsyncComponent } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import Later from '../app/Later.vue';
+import { counted } from '../app/counted';
+import { useSettings } from '../app/settings';
+import { settingWords } from '../conditions/air-units';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { chartInk } from '../flight/flight-charts';
+import { useSheet } from '../sheet/sheet-store';
+import GroupTable from './GroupTable.vue';
+import StrikeTable from './StrikeTable.vue';
+import { averageFlights, landingView, HELD_SHARE } from './range-charts';
+import { useRange } from './range-store';
+import type { DriftRow, GroupSummary, StrikeRow } from './range-worker';
+import { DRIFT_SPANS, type DriftSpan } from './use-session';
+
+const CHART_PX = 300;
+const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue'));
+
+/** What was hit in a session: what each club did, where its balls came down, and the balls one by one. */
+const props = defineProps<{
+  session: SessionEntry;
+  strikes: readonly StrikeView[];
+  rows: ReadonlyMap<string, StrikeRow>;
+  groups: readonly GroupSummary[];
+  drifts: readonly DriftRow[];
+  /** What each club is held against. */
+  span: DriftSpan;
+  unit: DistanceUnit;
+  problem: string;
+}>();
+const SPANS = Object.keys(DRIFT_SPANS) as DriftSpan[];
+const store = useSheet();
+const range = useRange();
+const settings = useSettings();
+const route = useRoute();
+const router = useRouter();
+const baseline = computed(() => baselineOf(store.sheet!.player));
+const name = (clubId: string, shot: ShotKind) =>
+  `${store.clubsById.get(clubId)?.name ?? '?'}${shot === 'full' ? '' : ` ${shot}`}`;
+
+/** The clubs whose shots and ellipses are looked at; all of them until one is chosen. Part of the address. */
+const chosen = computed(() =>
+  typeof route.query.clubs === 'string'
+    ? route.query.clubs
+        .split(',')
+        .filter((key) => props.groups.some((group) => group.key.replace(' ', '~') === key))
+        .map((key) => key.replace('~', ' '))
+    : [],
+);
+function show(key: string): void {
+  const next = chosen.value.includes(key)
+    ? chosen.value.filter((one) => one !== key)
+    : [...chosen.value, key];
+  void router.replace({
+    query: {
+      ...route.query,
+      clubs: next.length > 0 ? next.map((one) => one.replace(' ', '~')).join(',') : undefined,
+    },
+  });
+}
+const looked = computed(() =>
+  props.groups
+    .filter(({ key, n }) => n > 0 && (chosen.value.length === 0 || chosen.value.includes(key)))
+    .sort((a, b) => b.summary!.carryM.mean - a.summary!.carryM.mean),
+);
+const listed = computed(() =>
+  props.strikes.filter(
+    (strike) => chosen.value.length === 0 || chosen.value.includes(`${strike.clubId} ${strike.shot}`),
+  ),
+);
+const ink = computed(() => chartInk(settings.dark));
+const above = computed(() =>
+  landingView(
+    looked.value.map(({ clubId, shot, points }) => ({ name: name(clubId, shot), ...points })),
+    props.unit,
+    ink.value,
+  ),
+);
+const side = computed(() =>
+  averageFlights(
+    looked.value.map(({ clubId, shot, path }) => ({ name: name(clubId, shot), path })),
+    props.unit,
+    ink.value,
+  ),
+);
+
+function take(group: GroupSummary, shot: Shot): void {
+  const club = store.clubsById.get(group.clubId);
+  if (!club) return;
+  const key = `shot.${group.shot}` as ShotKey;
+  const before = shotIn(club.spec, key);
+  store.change(
+    [
+      {
+        do: 'editClub',
+        clubId: club.id,
+        version: club.version,
+        readings: [{ key, value: shot, takenOn: props.session.heldOn }],
+      },
+    ],
+    `measured, ${counted(group.n, 'shot')} at ${props.session.name}${before ? `; was ${distanceNumber(before.carryM, props.unit)} ${props.unit} ${before.source}` : ''}`,
+  );
+}
+</script>
+
+<template>
+  <p class="small quiet lead">
+    Every number below is in {{ store.sheet!.player.name.split(' ')[0] }}’s own air ({{
+      settingWords(baseline, unit)
+    }}); the shots further down are as they were hit.
+    <label class="against"
+      >Each club against itself:
+      <ChoiceField
+        :value="span"
+        @update:value="
+          router.replace({
+            query: { ...route.query, against: $event },
+          })
+        "
+        label="Against"
+        :options="SPANS"
+    /></label>
+  </p>
+  <GroupTable
+    :session="session"
+    :groups="groups"
+    :drifts="drifts"
+    :shown="chosen"
+    :unit="unit"
+    @take="take"
+    @show="show"
+  />
+  <div v-if="looked.length > 0" class="charts">
+    <Later :px="CHART_PX"
+      ><figure>
+        <figcaption class="small quiet">
+          Where they came down, from above; a dashed ellipse is to hold {{ HELD_SHARE * 10 }} of the next ten
+        </figcaption>
+        <FlightChart
+          :option="above"
+          :height="CHART_PX"
+          :points="strikes.length"
+          :label="`Landing points of ${counted(looked.length, 'club')}; the table above sums them up`"
+        /></figure
+    ></Later>
+    <Later :px="CHART_PX"
+      ><figure>
+        <figcaption class="small quiet">The flight of each average launch, height drawn larger</figcaption>
+        <FlightChart
+          :option="side"
+          :height="CHART_PX"
+          :label="`Side view of ${looked.length} average flights`"
+        /></figure
+    ></Later>
+  </div>
+  <h2>Shots, as they were hit <span class="quiet small">italics: worked out by the flight model</span></h2>
+  <Later v-if="rows.size > 0 || problem" :px="400"
+    ><StrikeTable
+      :strikes="listed"
+      :rows="rows"
+      :unit="unit"
+      @leave-out="
+        (ids, reason) =>
+          range.change([
+            { do: 'editStrikes', sessionId: session.id, strikeIds: ids, set: { leftOut: reason } },
+          ])
+      "
+      @count="
+        (ids) =>
+          range.change([{ do: 'editStrikes', sessionId: session.id, strikeIds: ids, set: { leftOut: null } }])
+      "
+      @give="(id, set) => range.change([{ do: 'editStrikes', sessionId: session.id, strikeIds: [id], set }])"
+  /></Later>
+</template>
+
+<style scoped>
+.lead {
+  margin: 8px 0 4px;
+}
+
+.charts {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 18px;
+  margin: 14px 0 6px;
+}
+figure {
+  margin: 0;
+  min-width: 0;
+}
+h2 {
+  margin: 14px 0 2px;
+}
+@media (max-width: 1000px) {
+  .charts {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
