@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { BadSetting, readSettings, type ServerSettings } from '../server/src/server-settings.js';
+import { InvalidSettingError, readSettings, type ServerSettings } from '../server/src/server-settings.js';
 import { buildServer, buildWeb } from './build.js';
 import { dataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
 import { startGauge, startMonitor, startWeather, type StartedStandIn } from './standins.js';
@@ -91,7 +91,8 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     gauge?.stop();
     weather?.stop();
     cluster?.stop();
-    if ((error as { name?: string }).name === 'UnfitDatabase') throw new CliError((error as Error).message);
+    if ((error as { name?: string }).name === 'UnfitDatabaseError')
+      throw new CliError((error as Error).message);
     if (given && isUnreachable(error))
       throw new CliError(
         `the database at DATABASE_URL does not answer (${(error as Error).message}); check the address and that it is up.`,
@@ -117,7 +118,7 @@ function settingsOf(environment: NodeJS.ProcessEnv): ServerSettings {
   try {
     return readSettings(environment);
   } catch (error) {
-    if (error instanceof BadSetting) throw new CliError(error.message, 2);
+    if (error instanceof InvalidSettingError) throw new CliError(error.message, 2);
     throw error;
   }
 }

@@ -1,4 +1,4 @@
-import { BadSetting, readSettings } from './server-settings.js';
+import { InvalidSettingError, readSettings } from './server-settings.js';
 import { startServer } from './start-server.js';
 
 /**
@@ -9,9 +9,10 @@ import { startServer } from './start-server.js';
 async function main(): Promise<void> {
   const { databaseUrl, ...settings } = readSettings(process.env);
   const port = Number(process.env.PORT ?? 4310);
-  if (databaseUrl === undefined) throw new BadSetting('DATABASE_URL must say where the database is.');
+  if (databaseUrl === undefined)
+    throw new InvalidSettingError('DATABASE_URL must say where the database is.');
   if (!Number.isInteger(port) || port < 1 || port > 65_535)
-    throw new BadSetting(`PORT must be between 1 and 65535, got "${process.env.PORT}".`);
+    throw new InvalidSettingError(`PORT must be between 1 and 65535, got "${process.env.PORT}".`);
   const server = await startServer({
     ...settings,
     databaseUrl,
@@ -30,6 +31,6 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: unknown) => {
-  console.error(error instanceof BadSetting ? `tasche: ${error.message}` : error);
-  process.exit(error instanceof BadSetting ? 2 : 1);
+  console.error(error instanceof InvalidSettingError ? `tasche: ${error.message}` : error);
+  process.exit(error instanceof InvalidSettingError ? 2 : 1);
 });

@@ -2,8 +2,8 @@ import { emailSchema } from '@tasche/contract';
 import type { ServerOptions } from './start-server.js';
 
 /** A variable of the environment that cannot be used; the message names it. */
-export class BadSetting extends Error {
-  override readonly name = 'BadSetting';
+export class InvalidSettingError extends Error {
+  override readonly name = 'InvalidSettingError';
 }
 
 /** What a server is told by its environment, wherever it runs. docs/running.md says what each is for. */
@@ -13,7 +13,7 @@ export type ServerSettings = Pick<
 > &
   Required<Pick<ServerOptions, 'host' | 'proxies' | 'hosts'>> & { databaseUrl?: string; ownerUrl?: string };
 
-/** @throws BadSetting */
+/** @throws InvalidSettingError */
 export function readSettings(environment: NodeJS.ProcessEnv): ServerSettings {
   const said = (variable: string) => environment[variable]?.trim() || undefined;
   const [databaseUrl, ownerUrl] = [said('DATABASE_URL'), said('DATABASE_OWNER_URL')];
@@ -43,13 +43,13 @@ function addressIn(variable: string, named: string | undefined): { host: string;
   if (named === undefined) return undefined;
   const match = /^(.+):(\d{1,5})$/.exec(named);
   if (!match || Number(match[2]) > 65_535)
-    throw new BadSetting(`${variable} must be host:port, got "${named}".`);
+    throw new InvalidSettingError(`${variable} must be host:port, got "${named}".`);
   return { host: match[1]!, port: Number(match[2]) };
 }
 
 function weatherIn(named: string | undefined): string | undefined {
   if (named !== undefined && (!/^https?:\/\//.test(named) || !URL.canParse(named)))
-    throw new BadSetting(
+    throw new InvalidSettingError(
       `TASCHE_WEATHER must be an address that begins with http:// or https://, got "${named}".`,
     );
   return named;
@@ -61,9 +61,9 @@ function mailIn(
 ): { address: string; from: string } | undefined {
   if (address === undefined) return undefined;
   if (!/^smtps?:\/\/[^\s/]/.test(address) || !URL.canParse(address))
-    throw new BadSetting('TASCHE_MAIL must be an address that begins with smtp:// or smtps://.');
+    throw new InvalidSettingError('TASCHE_MAIL must be an address that begins with smtp:// or smtps://.');
   if (from === undefined || !emailSchema.isValidSync(from))
-    throw new BadSetting(
+    throw new InvalidSettingError(
       `TASCHE_MAIL_FROM must be the e-mail address letters come from, got "${from ?? ''}".`,
     );
   return { address, from };
@@ -75,6 +75,7 @@ function listIn(variable: string, said: string | undefined, pattern: RegExp, wha
     .map((name) => name.trim())
     .filter(Boolean);
   const bad = names.find((name) => !pattern.test(name));
-  if (bad !== undefined) throw new BadSetting(`${variable} must be ${what} parted by commas, got "${bad}".`);
+  if (bad !== undefined)
+    throw new InvalidSettingError(`${variable} must be ${what} parted by commas, got "${bad}".`);
   return names;
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { BadSetting, readSettings } from '../src/server-settings.js';
+import { InvalidSettingError, readSettings } from '../src/server-settings.js';
 
 describe('what a server is told by its environment', () => {
   it('is on this machine only, where nothing is said', () => {
@@ -55,7 +55,7 @@ describe('what a server is told by its environment', () => {
         try {
           readSettings({ [name]: value });
         } catch (error) {
-          expect(error).toBeInstanceOf(BadSetting);
+          expect(error).toBeInstanceOf(InvalidSettingError);
           expect((error as Error).message).toContain(name);
         }
       }),

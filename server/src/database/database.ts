@@ -142,15 +142,15 @@ const MIGRATION_LOCK = 4_310_001;
 /** Bringing tables up to date may take long. */
 const FOR_MIGRATIONS: ConnectionLimits = { connectionTimeoutMillis: 5000 };
 
-class UnfitDatabase extends Error {
-  override readonly name = 'UnfitDatabase';
+class UnfitDatabaseError extends Error {
+  override readonly name = 'UnfitDatabaseError';
 }
 
 /**
  * Brings the tables up to date, as their owner. Safe to run from several servers at once: the second waits
  * for the first.
  * @param application the role the application works as, which is then given what it needs and no more
- * @throws UnfitDatabase when the role would walk past row-level security
+ * @throws UnfitDatabaseError when the role would walk past row-level security
  */
 export async function migrate(ownerUrl: string, application?: string): Promise<void> {
   await asTableOwner(ownerUrl, (orm) => migrateWith(orm, application));
@@ -196,7 +196,7 @@ async function migrateWith(orm: MikroORM, application: string | undefined): Prom
       'select rolname, rolsuper or rolbypassrls as walks_past from pg_roles where rolname = current_user',
     );
   if (role?.walks_past) {
-    throw new UnfitDatabase(
+    throw new UnfitDatabaseError(
       `The database role "${role.rolname}" ignores row-level security. Give Tasche an ordinary one: ` +
         "CREATE ROLE tasche LOGIN PASSWORD '...'; CREATE DATABASE tasche OWNER tasche;",
     );

@@ -4,7 +4,7 @@ import { signedIn, signedOut, writeHeaders } from './signed-in';
 
 /** The server said no, in its own words. */
 export class ApiError extends Error {
-  override readonly name = 'Refused';
+  override readonly name = 'ApiError';
 
   constructor(
     readonly status: number,
@@ -16,12 +16,12 @@ export class ApiError extends Error {
 
 /** Nobody answered, or not so that it can be understood, or the fault was not ours: worth trying again. */
 export class NetworkError extends Error {
-  override readonly name: string = 'Away';
+  override readonly name: string = 'NetworkError';
 }
 
 /** Nobody is signed in: once somebody is, it is worth trying again. */
 export class SignedOutError extends NetworkError {
-  override readonly name = 'SignedOut';
+  override readonly name = 'SignedOutError';
 }
 
 /** Told every answer to a question, before it is read. */
@@ -34,7 +34,7 @@ const NOT_NOW = [408, 425, 429];
 
 /**
  * Asks the server.
- * @throws ApiError when it answers no and says why, Away when it does not answer, or its answer settles nothing
+ * @throws ApiError when it answers no and says why, NetworkError when it does not answer, or its answer settles nothing
  */
 export async function request<T>(path: string, init?: RequestInit): Promise<T> {
   let { response, answer } = await ask(path, init);

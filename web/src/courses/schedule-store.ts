@@ -13,13 +13,13 @@ import { request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { useUndo, type UndoScope } from '../changes/undo-stack';
 
-/** Whose changes of courses, seasons and events are, in the outbox: no player's. */
+/** Whose changes of courses, seasons and events are, in the outbox: no player's. The word is in what browsers keep. */
 const NOBODY = 'circuit';
 /** What the server's answer is held under. */
 export const SCHEDULE_KEY = ['schedule'] as const;
 
 /** The courses, seasons and events of the workspace, and everything that can be done to them. */
-export const useSchedule = defineStore('circuit', () => {
+export const useSchedule = defineStore('schedule', () => {
   const outbox = useOutbox();
   const isOpen = ref(false);
   const answer = useHeld<ScheduleView>(() =>
@@ -66,7 +66,7 @@ export const useSchedule = defineStore('circuit', () => {
   });
 
   return {
-    circuit: schedule,
+    schedule,
     state: answer.state,
     courses,
     seasons,

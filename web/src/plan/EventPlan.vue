@@ -49,7 +49,7 @@ import RoundTabs from './RoundTabs.vue';
 import TravelPanel from './TravelPanel.vue';
 import WishesPanel from './WishesPanel.vue';
 import { hitReadings } from './hit-readings';
-import { swapsAgainst } from './round-swaps';
+import { settledWords, swapsAgainst } from './round-swaps';
 import { useComingIn } from './use-coming-in';
 import { useUndoScope } from '../changes/undo-stack';
 import { isTyping } from '../keys/is-typing';
@@ -112,6 +112,15 @@ const report = computed(() =>
     : null,
 );
 const settled = computed(() => bagOf(tab.value));
+const settledSays = computed(() =>
+  settledWords(
+    rounds.value.flatMap(({ id, name }) => {
+      const bag = bagOf(id);
+      return bag ? [{ name, clubIds: bag.clubIds }] : [];
+    }),
+    (id) => store.clubsById.get(id)?.name ?? 'club that is gone',
+  ),
+);
 const settledRounds = computed(() => new Set(rounds.value.flatMap(({ id }) => (bagOf(id) ? [id] : []))));
 const same = computed(
   () =>
@@ -253,7 +262,13 @@ useShortcuts('An event', {
       This event was deleted. <NButton @click="remove" size="small">Delete this plan</NButton>
     </p>
     <template v-if="event">
-      <RoundTabs v-model:tab="tab" :event="event" :courses="schedule.courses" :settled="settledRounds" />
+      <RoundTabs
+        v-model:tab="tab"
+        :event="event"
+        :courses="schedule.courses"
+        :settled="settledRounds"
+        :says="settledSays"
+      />
       <TravelPanel v-if="tab === 'travel'" :event="event" :courses="schedule.courses" :asked-of="askedOf" />
       <template v-else-if="round">
         <p v-if="typeof told === 'string'" class="verdict look" role="alert">

@@ -10,6 +10,8 @@ defineProps<{
   courses: readonly CourseView[];
   /** Rounds whose bag is settled. */
   settled: ReadonlySet<string>;
+  /** What the settled ones play, each bag said once. */
+  says: string;
 }>();
 /** A round's id, or `travel`. */
 const tab = defineModel<string>('tab', { required: true });
@@ -43,6 +45,7 @@ const dayName = (day: string) => format(parseISO(day), 'EEE d MMM');
       <b>What travels</b>
     </NButton>
   </nav>
+  <p v-if="says" class="says quiet small">{{ says }}</p>
 </template>
 
 <style scoped>
@@ -52,5 +55,8 @@ const dayName = (day: string) => format(parseISO(day), 'EEE d MMM');
   gap: 4px;
   margin-bottom: 10px;
   border-bottom: 1px solid var(--line);
+}
+.says {
+  margin: -4px 0 10px;
 }
 </style>

@@ -63,6 +63,35 @@ export function sinceWords(
   return ins.length + outs.length === 0 ? '' : insteadWords(ins, outs, nameOf);
 }
 
+/**
+ * Settled rounds, each answer said once: "Round 1 and Round 3 play one bag. Round 2: the Driving iron for the 4 iron." Against the bag
+ * that is played most often; "" where fewer than two are settled.
+ */
+export function settledWords(
+  settled: readonly { name: string; clubIds: readonly string[] }[],
+  nameOf: (id: string) => string,
+): string {
+  if (settled.length < 2) return '';
+  const groups = new Map<string, { names: string[]; clubIds: readonly string[] }>();
+  for (const { name, clubIds } of settled) {
+    const key = clubIds.toSorted().join(' ');
+    const group = groups.get(key) ?? { names: [], clubIds };
+    group.names.push(name);
+    groups.set(key, group);
+  }
+  const [first, ...others] = [...groups.values()].sort((a, b) => b.names.length - a.names.length);
+  const list = (names: readonly string[]) =>
+    names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)!}`;
+  const own =
+    first!.names.length > 1
+      ? `${list(first!.names)} play one bag.`
+      : `Against the bag of ${first!.names[0]!},`;
+  return [
+    own,
+    ...others.map(({ names, clubIds }) => `${list(names)}: ${sinceWords(first!.clubIds, clubIds, nameOf)!}.`),
+  ].join(' ');
+}
+
 /** "If the wind on Friday is over 8 m/s: the Driving iron for the Hybrid 3, worth 0.12." */
 export function triggerOf(
   { when, ids, gain }: DayTrigger,

@@ -62,7 +62,7 @@ const standing: ScheduleView = {
   events: [event('open')],
 };
 
-describe('the circuit as it will be', () => {
+describe('the schedule as it will be', () => {
   it('when the server has done what was asked: added once, edited, removed', () => {
     const { id: _id, version: _version, removed: _removed, ...details } = course('c', 'Lagoa Funda');
     const added = withCommands('schedule', standing, [
@@ -93,7 +93,7 @@ describe('the circuit as it will be', () => {
     expect(
       withCommands('schedule', standing, [{ do: 'removeEvent', eventId: 'open', version: 1 }]).events,
     ).toEqual([]);
-    // What is no matter of the circuit leaves it alone.
+    // What is no matter of the schedule leaves it alone.
     expect(withCommands('schedule', standing, [{ do: 'removePlan', planId: 'p', version: 1 }])).toBe(
       standing,
     );

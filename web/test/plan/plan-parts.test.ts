@@ -98,6 +98,7 @@ describe('the rounds of an event', () => {
         event,
         courses: [{ id: 'c', name: 'Hochfirn' } as never],
         settled: new Set(['2']),
+        says: 'Round 1 and Round 2 play one bag.',
         tab: '1',
       },
     });

@@ -1,6 +1,13 @@
 import type { LadderClub } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
-import { differsWords, insteadWords, sinceWords, swapsAgainst, triggerOf } from '../../src/plan/round-swaps';
+import {
+  differsWords,
+  insteadWords,
+  settledWords,
+  sinceWords,
+  swapsAgainst,
+  triggerOf,
+} from '../../src/plan/round-swaps';
 
 const club = (id: string, carryM: number): LadderClub => ({
   id,
@@ -70,5 +77,26 @@ describe('a round against the gamer', () => {
     ).toMatch(/under 18 mph/);
     expect(of({ ground: 'softer' }).text).toMatch(/the ground on Friday is a step softer/);
     expect(of({ rain: true }).text).toMatch(/it rains on Friday/);
+  });
+});
+
+describe('settled rounds', () => {
+  const round = (day: number, ...clubIds: string[]) => ({ name: `Round ${day}`, clubIds });
+
+  it('with the same bag are said once, the others by what they change', () => {
+    expect(settledWords([round(1, '4', '48'), round(2, '48', '4'), round(3, 'H', '48')], name)).toBe(
+      'Round 1 and Round 2 play one bag. Round 3: the H for the 4.',
+    );
+    expect(settledWords([round(1, '4'), round(2, 'H'), round(3, '4'), round(4, '4')], name)).toBe(
+      'Round 1, Round 3 and Round 4 play one bag. Round 2: the H for the 4.',
+    );
+  });
+
+  it('with a bag each are held against the first; one alone says nothing', () => {
+    expect(settledWords([round(1, '4'), round(2, 'H')], name)).toBe(
+      'Against the bag of Round 1, Round 2: the H for the 4.',
+    );
+    expect(settledWords([round(1, '4')], name)).toBe('');
+    expect(settledWords([], name)).toBe('');
   });
 });
