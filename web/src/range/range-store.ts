@@ -9,7 +9,7 @@ import {
 import type { PlayingConditions, Spec, StrikeClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { useHeld } from '../api/read';
+import { reader, useHeld } from '../api/read';
 import { request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { useSheet } from '../sheet/sheet-store';
@@ -99,6 +99,10 @@ export const useRange = defineStore('range', () => {
   /** A ball that came by the live line; one that is known already changes nothing. */
   function take(strike: StrikeView): boolean {
     if (strikes.value.some(({ id }) => id === strike.id)) return false;
+    const { playerId, shots } = wanted.value ?? {};
+    // What is being read may have been asked before this ball was hit.
+    if (playerId && shots && reader.isFetching({ queryKey: ['strikes', playerId] }) > 0)
+      void load(playerId, shots);
     hit.change((held) => ({ ...held, strikes: [...held.strikes, strike] }));
     list.change((held) =>
       held.map((session) =>

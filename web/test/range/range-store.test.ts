@@ -3,6 +3,7 @@ import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
 import { flushPromises } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { reader } from '../../src/api/read';
 import { useOutbox } from '../../src/changes/outbox';
 import { earlierShots } from '../../src/range/earlier-shots';
 import { useRange } from '../../src/range/range-store';
@@ -91,6 +92,32 @@ describe('a player’s range', () => {
       ['c', null],
     ]);
     expect(range.sessions[0]!.strikes).toBe(2);
+  });
+});
+
+describe('a ball that comes while the shots are being read', () => {
+  it('is not lost to an answer that is older than it', async () => {
+    const range = useRange();
+    await range.load('p', 'new');
+    const held: (() => void)[] = [];
+    vi.stubGlobal('fetch', (path: string) => {
+      const found = answer(path);
+      return new Promise((resolve) => held.push(() => resolve(Response.json(found))));
+    });
+    const reading = range.load('p', 'new');
+    await vi.waitFor(() => {
+      expect(held.length).toBeGreaterThan(1);
+    });
+    STRIKES.push({ ...strike('late', 'new', '2026-11-01'), number: 2 });
+    range.take(STRIKES.at(-1)!);
+    vi.stubGlobal('fetch', (path: string) => Promise.resolve(Response.json(answer(path))));
+    for (const arrive of held) arrive();
+    await reading;
+    await vi.waitFor(() => {
+      expect(reader.isFetching()).toBe(0);
+    });
+    STRIKES.pop();
+    expect(range.strikes.map(({ id }) => id)).toEqual(['b', 'late']);
   });
 });
 
