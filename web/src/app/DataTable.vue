@@ -120,6 +120,8 @@ onMounted(() => whole.value?.querySelector('table')?.setAttribute('aria-label', 
 }
 .whole :deep(.head) {
   font-size: inherit;
+  text-decoration: underline dotted var(--line);
+  text-underline-offset: 4px;
   --n-text-color: var(--quiet);
 }
 .whole :deep(.n-data-table) {

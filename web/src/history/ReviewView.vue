@@ -2,21 +2,11 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NEmpty, NTable } from 'naive-ui';
 import { MAX_STRIKES_ANSWERED, roundsPlayed } from '@tasche/contract';
-import {
-  NORMAL_95,
-  TIE_STROKES,
-  isTie,
-  PREDICTION_BASES,
-  calibrationOf,
-  calibrationWords,
-  dayPlus,
-  distanceNumber,
-  type Prediction,
-} from '@tasche/core';
+import { TIE_STROKES, isTie, PREDICTION_BASES, calibrationOf, calibrationWords, dayPlus } from '@tasche/core';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { counted } from '../app/counted';
-import { shortDay, shortMoment, today } from '../app/day';
+import { shortMoment, today } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -25,7 +15,8 @@ import { useSchedule } from '../courses/schedule-store';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { MARKS } from '../ladder/marks';
 import { useSheet } from '../sheet/sheet-store';
-import { BASIS_WORDS, STRIP_DEVIATIONS, placeInStrip, sinceWords } from './review';
+import PredictionsTable from './PredictionsTable.vue';
+import { BASIS_WORDS, sinceWords } from './review';
 import { useReview } from './use-review';
 import { gamerQuestion } from '../bag/gamer-question';
 import { useSwapGains } from './use-swap-gains';
@@ -67,7 +58,6 @@ function gainWords(strokes: number | null | undefined): string {
   if (strokes == null) return '–';
   return isTie(strokes) ? 'a tie' : `${strokes < 0 ? '−' : ''}${Math.abs(strokes).toFixed(2)}`;
 }
-const n = (metres: number, decimals = 0) => distanceNumber(metres, unit.value, decimals);
 const verdict = computed(() =>
   predictions.value.length > 0 ? calibrationWords(calibrationOf(predictions.value)) : null,
 );
@@ -78,12 +68,6 @@ const byBasis = computed(() =>
   }),
 );
 const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedule.courses));
-const isOff = ({ expectedM, foundM, deviationM }: Prediction) =>
-  Math.abs(foundM - expectedM) > NORMAL_95 * deviationM;
-const strip = (place: number) => 4 + place * 132;
-/** Half the width of a range that holds 95 in 100, in the picture. */
-const STRIP_95 = (NORMAL_95 / STRIP_DEVIATIONS) * 66;
-const signed = (metres: number) => `${metres > 0 ? '+' : ''}${n(metres, 1)}`;
 </script>
 
 <template>
@@ -144,54 +128,7 @@ const signed = (metres: number) => `${metres > 0 ? '+' : ''}${n(metres, 1)}`;
           </tr>
         </tbody>
       </NTable>
-      <NTable
-        v-if="predictions.length"
-        class="predictions"
-        size="small"
-        :bordered="false"
-        :bottom-bordered="false"
-      >
-        <thead>
-          <tr>
-            <th>Day</th>
-            <th>Club</th>
-            <th class="n">Expected, {{ unit }}</th>
-            <th class="n">Came</th>
-            <th class="n">Off by</th>
-            <th>Within its range</th>
-            <th class="wide">The carry was</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="one in predictions" :key="`${one.day} ${one.clubId}`">
-            <td class="quiet day">{{ shortDay(one.day) }}</td>
-            <td>{{ one.clubName }}</td>
-            <td class="n">
-              {{ n(one.expectedM) }} <span class="quiet">± {{ n(NORMAL_95 * one.deviationM) }}</span>
-            </td>
-            <td class="n">
-              {{ n(one.foundM) }} <span class="quiet">{{ counted(one.shots, 'shot') }}</span>
-            </td>
-            <td class="n">{{ signed(one.foundM - one.expectedM) }}</td>
-            <td>
-              <svg
-                class="strip"
-                width="140"
-                height="18"
-                role="img"
-                :aria-label="isOff(one) ? 'outside its range' : 'within its range'"
-              >
-                <line x1="4" x2="136" y1="9" y2="9" class="axis" />
-                <rect :x="70 - STRIP_95" :width="2 * STRIP_95" y="4" height="10" rx="3" class="range" />
-                <line x1="70" x2="70" y1="3" y2="15" class="middle" />
-                <circle :cx="strip(placeInStrip(one))" cy="9" r="4" :class="{ off: isOff(one) }" />
-              </svg>
-              <b v-if="isOff(one)" class="verdict fault small">outside</b>
-            </td>
-            <td class="quiet small wide">{{ BASIS_WORDS[one.basis] }}</td>
-          </tr>
-        </tbody>
-      </NTable>
+      <PredictionsTable v-if="predictions.length" :predictions="predictions" :unit="unit" />
       <p v-if="predictions.length" class="quiet small foot">
         Expected: what the sheet or the player’s curve said the evening before, with the range that was to
         hold 95 of 100 such means. Came: the mean of that day’s full shots, in the air the carries are known
@@ -251,9 +188,6 @@ h2 {
   max-width: 620px;
   margin-bottom: 18px;
 }
-.predictions {
-  max-width: 980px;
-}
 .n {
   text-align: right;
   font-variant-numeric: tabular-nums;
@@ -266,32 +200,10 @@ h2 {
   max-width: 760px;
   margin-top: 10px;
 }
-.strip {
-  vertical-align: middle;
-}
-.axis {
-  stroke: var(--line);
-}
-.range {
-  fill: var(--petrol-soft);
-  stroke: var(--line);
-}
-.middle {
-  stroke: var(--quiet);
-}
-circle {
-  fill: var(--petrol);
-}
-circle.off {
-  fill: var(--brick);
-}
 .since {
   display: block;
 }
 @media (max-width: 700px) {
-  .wide {
-    display: none;
-  }
   section {
     overflow-x: auto;
   }
