@@ -33,9 +33,11 @@ export const reader = new QueryClient({
 /** The first part of the key of what pages only show, and no store holds. */
 const SHOWN = 'shown';
 
-/** Reads anew what pages show: something was changed. */
+/** Reads anew what pages show: something was changed. What is on its way was asked before that, so it is not waited for. */
 export function readShownAgain(): void {
-  void reader.invalidateQueries({ queryKey: [SHOWN] });
+  void reader
+    .cancelQueries({ queryKey: [SHOWN] })
+    .then(() => reader.invalidateQueries({ queryKey: [SHOWN] }));
 }
 
 /** Reads everything anew: the server was away. */

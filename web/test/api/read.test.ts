@@ -61,6 +61,30 @@ describe('what a page shows of the server', () => {
     expect(asked.filter((path) => path === '/clubs/a/life')).toHaveLength(3);
   });
 
+  it('is what it is after a change, also where the first answer was on its way when that was made', async () => {
+    const arrive: (() => void)[] = [];
+    vi.stubGlobal('fetch', (_address: string, init: RequestInit) => {
+      const found = answers['/changes'];
+      return new Promise((resolve, reject) => {
+        init.signal?.addEventListener('abort', () => reject(new DOMException('aborted', 'AbortError')));
+        arrive.push(() => resolve(Response.json(found)));
+      });
+    });
+    answers = { '/changes': { rows: ['before'], total: 1, next: null } };
+    const list = scope.run(() => usePages<string>(() => '/changes'))!;
+    await flushPromises();
+    answers = { '/changes': { rows: ['after', 'before'], total: 2, next: null } };
+    readShownAgain();
+    await vi.waitFor(() => {
+      expect(arrive).toHaveLength(2);
+    });
+    for (const one of arrive) one();
+    await vi.waitFor(() => {
+      expect(list.rows.value).toEqual(['after', 'before']);
+    });
+    expect(list.problem.value).toBe('');
+  });
+
   it('of other days stays until they are there; of another club it does not', async () => {
     answers = { '/calendar?from=1': 'first', '/clubs/b': 'b' };
     const path = ref('/calendar?from=1');
