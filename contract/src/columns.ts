@@ -27,6 +27,7 @@ export const SHOT_PARTS: readonly ShotPart[] = [
   'landDeg',
   'spreadM',
   'sideSpreadM',
+  'teeGainM',
   'source',
   'shots',
   'plusMinusM',
@@ -41,6 +42,7 @@ const PART_LABELS: Record<ShotPart, string> = {
   landDeg: 'landing angle',
   spreadM: 'spread',
   sideSpreadM: 'side spread',
+  teeGainM: 'farther off a tee',
   source: 'source',
   shots: 'shots',
   plusMinusM: 'plus-minus',
@@ -55,6 +57,7 @@ const PART_ALIASES: Record<ShotPart, readonly string[]> = {
   landDeg: ['land', 'landing', 'land angle', 'descent angle', 'descent'],
   spreadM: ['sd', 'std dev', 'standard deviation', 'dispersion', 'carry sd'],
   sideSpreadM: ['side sd', 'lateral sd', 'offline sd', 'side dispersion', 'lateral dispersion'],
+  teeGainM: ['tee gain', 'off a tee', 'off the tee'],
   source: ['from'],
   shots: ['n', 'count', 'number of shots', 'shot count'],
   plusMinusM: ['±', '+-', 'interval'],
@@ -129,6 +132,7 @@ export function isDistancePart(part: ShotPart): boolean {
     part === 'apexM' ||
     part === 'spreadM' ||
     part === 'sideSpreadM' ||
+    part === 'teeGainM' ||
     part === 'plusMinusM'
   );
 }

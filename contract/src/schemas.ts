@@ -78,6 +78,8 @@ export function finite(min: number, max: number, unit = '') {
 /** 450 yd is longer than any golf shot carries on flat ground. From memory. */
 const CARRY_MAX_M = 411;
 const TOTAL_MAX_M = 500;
+/** No club carries farther off a tee by more than this, or less. Ours. */
+const TEE_GAIN_MAX_M = 40;
 
 export const shotSchema: yup.ObjectSchema<Shot> = yup
   .object({
@@ -87,6 +89,7 @@ export const shotSchema: yup.ObjectSchema<Shot> = yup
     landDeg: finite(0, 90, 'degrees').optional(),
     spreadM: finite(0, 80, 'm').optional(),
     sideSpreadM: finite(0, 80, 'm').optional(),
+    teeGainM: finite(-TEE_GAIN_MAX_M, TEE_GAIN_MAX_M, 'm').optional(),
     source: yup.string().strict().oneOf(SHOT_SOURCES).required('${path} is missing'),
     shots: finite(1, 10_000).integer('${path} must be a whole number').optional(),
     plusMinusM: finite(0, 100, 'm').optional(),

@@ -122,12 +122,14 @@ export function aimed(
   const { carryShare, riseM, scatter } = fromLie(demand, kind, shot);
   const { middleM, alongM, acrossM, mishitShare, mishitShortM } = scatterOf(kind, loftDeg, shot, handicap);
   const fairwayRunM = fairwayRunOf(shot);
+  // What a player knows of a club on a tee is of its full swing.
+  const offTheTee = demand.lie === 'tee' && shotKind === 'full' ? (shot.teeGainM ?? 0) : 0;
   const strong =
     kind === 'fairway' && loftDeg !== undefined && loftDeg < GROUND_WOOD_DEG
       ? STRONG_WOOD_STROKES * (GROUND_WOOD_DEG - loftDeg)
       : 0;
   return {
-    carryM: middleM * carryShare - riseM,
+    carryM: middleM * carryShare + offTheTee - riseM,
     fairwayRunM,
     greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[demand.slope ?? 'flat'],
     alongM: Math.hypot(alongM * scatter, shot.gustAlongM ?? 0),

@@ -23,6 +23,8 @@ export interface Shot {
   spreadM?: number;
   /** One standard deviation across the line. */
   sideSpreadM?: number;
+  /** How much farther a good one carries off a tee than off the turf, where the player says so; less than zero for shorter. */
+  teeGainM?: number;
   source: ShotSource;
   /** How many shots were measured. */
   shots?: number;

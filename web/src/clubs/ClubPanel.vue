@@ -90,7 +90,7 @@ const groups = computed(() =>
   })),
 );
 const parts = SHOT_PARTS.filter((part) =>
-  ['carryM', 'totalM', 'apexM', 'landDeg', 'spreadM', 'shots'].includes(part),
+  ['carryM', 'totalM', 'apexM', 'landDeg', 'spreadM', 'teeGainM', 'shots'].includes(part),
 );
 const PART_HEADS: Partial<Record<ShotPart, string>> = {
   carryM: 'carry',
@@ -98,6 +98,7 @@ const PART_HEADS: Partial<Record<ShotPart, string>> = {
   apexM: 'apex',
   landDeg: 'land',
   spreadM: '±',
+  teeGainM: 'off a tee',
   shots: 'shots',
 };
 

@@ -100,13 +100,15 @@ function take(group: GroupSummary, shot: Shot): void {
   if (!club) return;
   const key = `shot.${group.shot}` as ShotKey;
   const before = shotIn(club.spec, key);
+  // What the player says of it off a tee was not measured here.
+  const kept = { ...shot, ...(before?.teeGainM !== undefined && { teeGainM: before.teeGainM }) };
   store.change(
     [
       {
         do: 'editClub',
         clubId: club.id,
         version: club.version,
-        readings: [{ key, value: shot, takenOn: props.session.heldOn }],
+        readings: [{ key, value: kept, takenOn: props.session.heldOn }],
       },
     ],
     `measured, ${counted(group.n, 'shot')} at ${props.session.name}${before ? `; was ${distanceNumber(before.carryM, props.unit)} ${props.unit} ${before.source}` : ''}`,

@@ -73,11 +73,12 @@ function shotWith(
   typed: Partial<Record<ShotPart, CellValue>>,
 ): Shot | string {
   if (part === 'carryM') {
-    const { apexM, landDeg } = standing ?? {};
+    const { apexM, landDeg, teeGainM } = standing ?? {};
     return {
       ...(typed as Pick<Shot, 'carryM' | 'plusMinusM'>),
       ...(apexM !== undefined && { apexM }),
       ...(landDeg !== undefined && { landDeg }),
+      ...(teeGainM !== undefined && { teeGainM }),
       source: 'stated',
     };
   }

@@ -147,6 +147,7 @@ export const COLUMN_SETS: readonly ColumnSet[] = [
       shotColumn('full', 'apexM', 'apex', 54),
       shotColumn('full', 'landDeg', 'land', 50),
       shotColumn('full', 'spreadM', '±', 46),
+      shotColumn('full', 'teeGainM', 'off a tee', 62),
       shotColumn('soft', 'carryM', 'soft', 50),
       shotColumn('three-quarter', 'carryM', '¾', 46),
     ],

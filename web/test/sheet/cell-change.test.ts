@@ -110,4 +110,22 @@ describe('what typing into a cell comes to', () => {
     });
     expect((reading(typed(measured, 'shot.full.shots', '')) as { value: Shot }).value.source).toBe('stated');
   });
+
+  it('says how much farther a club goes off a tee, or less, in the reader’s unit; a new carry leaves it', () => {
+    const known = reading(typed(measured, 'shot.full.teeGainM', '+8', 'yd')) as { value: Shot };
+    expect(known.value).toMatchObject({ carryM: 150, source: 'measured', shots: 12 });
+    expect(known.value.teeGainM).toBeCloseTo(7.315, 3);
+    expect((reading(typed(measured, 'shot.full.teeGainM', '-3')) as { value: Shot }).value.teeGainM).toBe(-3);
+    const club = clubView('7 iron', known.value);
+    expect((reading(typed(club, 'shot.full.carryM', '148')) as { value: Shot }).value.teeGainM).toBeCloseTo(
+      7.315,
+      3,
+    );
+    const far = typed(measured, 'shot.full.teeGainM', '60');
+    expect(far).toMatchObject({ ok: false });
+    expect(typed(clubView('new'), 'shot.full.teeGainM', '5')).toEqual({
+      ok: false,
+      reason: 'give the carry first',
+    });
+  });
 });
