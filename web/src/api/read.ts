@@ -48,7 +48,6 @@ export function readAllAgain(): void {
 interface Shown {
   /** Why it is not there, or not fresh; empty while all is well. It is tried again where that helps. */
   problem: ComputedRef<string>;
-  isReading: ComputedRef<boolean>;
   again: () => Promise<unknown>;
 }
 interface Read<T> extends Shown {
@@ -67,40 +66,17 @@ const addresses = (key: QueryKey) => key.map((part) => String(part).split('?')[0
 
 const problemOf = (...errors: (Error | null)[]) => errors.find((error) => error !== null)?.message ?? '';
 
-/**
- * Something of the server's that a page shows: read when the page opens, when its address changes, and when anything was changed,
- * here or by others.
- * @param path its address; null while there is nothing to ask
- * @param everyMs how often it is read anew besides, while the page is looked at
- */
-export function useRead<T>(path: () => string | null, everyMs?: number): Read<T> {
+/** What is held under a key, asked for where it is enabled. */
+function useShown<T>(
+  key: () => QueryKey,
+  ask: (signal: AbortSignal) => Promise<T>,
+  isAsked: () => boolean = () => true,
+): Read<T> {
   const query = useQuery<T>(
     () => ({
-      queryKey: [SHOWN, path()],
-      queryFn: ({ signal }) => request<T>(path()!, { signal }),
-      enabled: path() !== null,
-      placeholderData: sameAddress([SHOWN, path()]),
-      shallow: true,
-      ...(everyMs !== undefined && { refetchInterval: everyMs }),
-    }),
-    reader,
-  );
-  return {
-    found: computed(() => query.data.value),
-    problem: computed(() => problemOf(query.error.value, query.failureReason.value)),
-    isReading: computed(() => query.isFetching.value),
-    again: () => query.refetch(),
-    put: (next) => void reader.setQueryData([SHOWN, path()], next),
-  };
-}
-
-/** Several things read side by side, shown when all of them are there; in the order of their addresses. */
-export function useReads<T>(paths: () => readonly string[]): Read<readonly T[]> {
-  const key = () => [SHOWN, 'all', ...paths()];
-  const query = useQuery<readonly T[]>(
-    () => ({
       queryKey: key(),
-      queryFn: ({ signal }) => Promise.all(paths().map((path) => request<T>(path, { signal }))),
+      queryFn: ({ signal }) => ask(signal),
+      enabled: isAsked(),
       placeholderData: sameAddress(key()),
       shallow: true,
     }),
@@ -109,14 +85,33 @@ export function useReads<T>(paths: () => readonly string[]): Read<readonly T[]> 
   return {
     found: computed(() => query.data.value),
     problem: computed(() => problemOf(query.error.value, query.failureReason.value)),
-    isReading: computed(() => query.isFetching.value),
     again: () => query.refetch(),
     put: (next) => void reader.setQueryData(key(), next),
   };
 }
 
-interface ReadPages<R, P extends Page<R>> extends Shown {
-  pages: ComputedRef<readonly P[] | undefined>;
+/**
+ * Something of the server's that a page shows: read when the page opens, when its address changes, and when anything was changed,
+ * here or by others.
+ * @param path its address; null while there is nothing to ask
+ */
+export function useRead<T>(path: () => string | null): Read<T> {
+  return useShown(
+    () => [SHOWN, path()],
+    (signal) => request<T>(path()!, { signal }),
+    () => path() !== null,
+  );
+}
+
+/** Several things read side by side, shown when all of them are there; in the order of their addresses. */
+export function useReads<T>(paths: () => readonly string[]): Read<readonly T[]> {
+  return useShown<readonly T[]>(
+    () => [SHOWN, 'all', ...paths()],
+    (signal) => Promise.all(paths().map((path) => request<T>(path, { signal }))),
+  );
+}
+
+interface ReadPages<R> extends Shown {
   /** The rows of all pages read so far; undefined before the first. */
   rows: ComputedRef<readonly R[] | undefined>;
   total: ComputedRef<number>;
@@ -133,7 +128,7 @@ interface ReadPages<R, P extends Page<R>> extends Shown {
 export function usePages<R, P extends Page<R> = Page<R>>(
   path: (next: string | null) => string,
   everyMs?: number,
-): ReadPages<R, P> {
+): ReadPages<R> {
   const query = useInfiniteQuery<P, Error, InfiniteData<P, string | null>, QueryKey, string | null>(
     () => ({
       queryKey: [SHOWN, 'pages', path(null)],
@@ -148,12 +143,10 @@ export function usePages<R, P extends Page<R> = Page<R>>(
   );
   const pages = computed(() => query.data.value?.pages);
   return {
-    pages,
     rows: computed(() => pages.value?.flatMap(({ rows }) => rows)),
     total: computed(() => pages.value?.[0]?.total ?? 0),
     hasMore: computed(() => query.hasNextPage.value),
     problem: computed(() => problemOf(query.error.value, query.failureReason.value)),
-    isReading: computed(() => query.isFetching.value),
     again: () => query.refetch(),
     more: async () => {
       if (query.hasNextPage.value && !query.isFetchingNextPage.value) await query.fetchNextPage();

@@ -161,17 +161,31 @@ export function sideView(
     colours: { name: ink.quiet, line: ink.line },
   });
   return {
+    ...bandedFrame(base, reach, top, band.heightOf(top), SIDE_STEP, ink),
+    series: [...rulers(SIDE_STEP, top, SIDE_STEP, reach, ink), ...series, ...band.seriesIn(top)],
+  };
+}
+
+/** The frame of a view from the side with a band of names above it, whose axis has no marks in the band. */
+export function bandedFrame(
+  base: ReturnType<typeof chartFrame>,
+  reach: number,
+  top: number,
+  bandHeight: number,
+  step: number,
+  ink: ChartInk,
+) {
+  return {
     ...base,
     xAxis: { ...base.xAxis, max: reach },
     yAxis: {
       ...base.yAxis,
-      max: top + band.heightOf(top),
-      interval: SIDE_STEP,
+      max: top + bandHeight,
+      interval: step,
       axisLabel: { color: ink.quiet, formatter: (value: number) => (value > top ? '' : String(value)) },
       splitLine: { show: false },
       axisTick: { show: false },
     },
-    series: [...rulers(SIDE_STEP, top, SIDE_STEP, reach, ink), ...series, ...band.seriesIn(top)],
   };
 }
 

@@ -1,5 +1,13 @@
 import { ellipseOf, ellipseOutline, fromMetres, holdingScale, type DistanceUnit } from '@tasche/core';
-import { FRAME_PX, chartFrame, colourOf, rulers, type ChartInk, type Point } from '../flight/flight-charts';
+import {
+  FRAME_PX,
+  bandedFrame,
+  chartFrame,
+  colourOf,
+  rulers,
+  type ChartInk,
+  type Point,
+} from '../flight/flight-charts';
 import { nameBand } from '../flight/name-band';
 import { heightUnit } from './strike-units';
 
@@ -149,15 +157,7 @@ export function averageFlights(
     },
   );
   return {
-    ...base,
-    xAxis: { ...base.xAxis, max: reach },
-    yAxis: {
-      ...base.yAxis,
-      max: top + band.heightOf(top),
-      interval: step,
-      axisLabel: { color: ink.quiet, formatter: (value: number) => (value > top ? '' : String(value)) },
-      splitLine: { show: false },
-    },
+    ...bandedFrame(base, reach, top, band.heightOf(top), step, ink),
     series: [...rulers(0, top, step, reach, ink), ...series, ...band.seriesIn(top)],
   };
 }
