@@ -57,7 +57,7 @@ const PART_ALIASES: Record<ShotPart, readonly string[]> = {
   landDeg: ['land', 'landing', 'land angle', 'descent angle', 'descent'],
   spreadM: ['sd', 'std dev', 'standard deviation', 'dispersion', 'carry sd'],
   sideSpreadM: ['side sd', 'lateral sd', 'offline sd', 'side dispersion', 'lateral dispersion'],
-  teeGainM: ['tee gain', 'off a tee', 'off the tee'],
+  teeGainM: ['tee gain', 'gain off a tee', '+ off a tee'],
   source: ['from'],
   shots: ['n', 'count', 'number of shots', 'shot count'],
   plusMinusM: ['±', '+-', 'interval'],

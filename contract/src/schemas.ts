@@ -80,6 +80,8 @@ const CARRY_MAX_M = 411;
 const TOTAL_MAX_M = 500;
 /** No club carries farther off a tee by more than this, or less. Ours. */
 const TEE_GAIN_MAX_M = 40;
+const TEE_GAIN_WORDS =
+  '${path} says how much farther it carries off a tee than off the turf, such as 8 or -3; not the carry itself';
 
 export const shotSchema: yup.ObjectSchema<Shot> = yup
   .object({
@@ -89,7 +91,10 @@ export const shotSchema: yup.ObjectSchema<Shot> = yup
     landDeg: finite(0, 90, 'degrees').optional(),
     spreadM: finite(0, 80, 'm').optional(),
     sideSpreadM: finite(0, 80, 'm').optional(),
-    teeGainM: finite(-TEE_GAIN_MAX_M, TEE_GAIN_MAX_M, 'm').optional(),
+    teeGainM: finite(-TEE_GAIN_MAX_M, TEE_GAIN_MAX_M)
+      .min(-TEE_GAIN_MAX_M, TEE_GAIN_WORDS)
+      .max(TEE_GAIN_MAX_M, TEE_GAIN_WORDS)
+      .optional(),
     source: yup.string().strict().oneOf(SHOT_SOURCES).required('${path} is missing'),
     shots: finite(1, 10_000).integer('${path} must be a whole number').optional(),
     plusMinusM: finite(0, 100, 'm').optional(),

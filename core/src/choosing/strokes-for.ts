@@ -122,8 +122,9 @@ export function aimed(
   const { carryShare, riseM, scatter } = fromLie(demand, kind, shot);
   const { middleM, alongM, acrossM, mishitShare, mishitShortM } = scatterOf(kind, loftDeg, shot, handicap);
   const fairwayRunM = fairwayRunOf(shot);
-  // What a player knows of a club on a tee is of its full swing.
-  const offTheTee = demand.lie === 'tee' && shotKind === 'full' ? (shot.teeGainM ?? 0) : 0;
+  // What a player knows of a club on a tee is of its full swing; a driver's carry is one from a tee.
+  const isOffTee = demand.lie === 'tee' && shotKind === 'full' && kind !== 'driver';
+  const offTheTee = isOffTee ? (shot.teeGainM ?? 0) : 0;
   const strong =
     kind === 'fairway' && loftDeg !== undefined && loftDeg < GROUND_WOOD_DEG
       ? STRONG_WOOD_STROKES * (GROUND_WOOD_DEG - loftDeg)

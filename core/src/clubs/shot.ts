@@ -23,7 +23,7 @@ export interface Shot {
   spreadM?: number;
   /** One standard deviation across the line. */
   sideSpreadM?: number;
-  /** How much farther a good one carries off a tee than off the turf, where the player says so; less than zero for shorter. */
+  /** How much farther a good one carries off a tee than off the turf, where the player says so; less than zero for shorter. A driver's carry is one from a tee: of it, nothing. */
   teeGainM?: number;
   source: ShotSource;
   /** How many shots were measured. */

@@ -42,6 +42,9 @@ describe('a wood that is another club off a tee', () => {
     expect(strokesFor(over('fairway', FAR_M), wood, 'full', known)).toBe(
       strokesFor(over('fairway', FAR_M), wood, 'full', shot),
     );
+    // A driver's carry is one from a tee already.
+    const driver = { kind: 'driver' as const, loftDeg: 10 };
+    expect(aimed(over('tee'), driver, 'full', known)).toEqual(aimed(over('tee'), driver, 'full', shot));
     expect(aimed(over('tee'), wood, 'soft', known).carryM).toBe(
       aimed(over('tee'), wood, 'soft', shot).carryM,
     );

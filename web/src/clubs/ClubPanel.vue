@@ -98,7 +98,7 @@ const PART_HEADS: Partial<Record<ShotPart, string>> = {
   apexM: 'apex',
   landDeg: 'land',
   spreadM: '±',
-  teeGainM: 'off a tee',
+  teeGainM: '+ off a tee',
   shots: 'shots',
 };
 

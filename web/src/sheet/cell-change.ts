@@ -48,6 +48,8 @@ export function cellChange(
   if (!read.ok) return read;
   const key = `shot.${column.shotKind}` as const;
   const standing = shotIn(club.spec, key);
+  if (column.part === 'teeGainM' && club.kind === 'driver')
+    return { ok: false, reason: 'a driver’s carry is one from a tee already' };
   const value = shotWith(standing, column.part, read.value);
   if (typeof value === 'string') return { ok: false, reason: value };
   const reading: Reading = {

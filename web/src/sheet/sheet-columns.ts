@@ -147,7 +147,7 @@ export const COLUMN_SETS: readonly ColumnSet[] = [
       shotColumn('full', 'apexM', 'apex', 54),
       shotColumn('full', 'landDeg', 'land', 50),
       shotColumn('full', 'spreadM', '±', 46),
-      shotColumn('full', 'teeGainM', 'off a tee', 62),
+      shotColumn('full', 'teeGainM', '+ off a tee', 76),
       shotColumn('soft', 'carryM', 'soft', 50),
       shotColumn('three-quarter', 'carryM', '¾', 46),
     ],
@@ -258,6 +258,8 @@ function showShot(
   const text = isDistancePart(part)
     ? distanceNumber(value as number, usualUnits(column, unit).distance)
     : `${value}${part === 'landDeg' ? '°' : ''}`;
+  // What it goes farther off a tee is said, whatever its carry rests on.
+  if (part === 'teeGainM') return { text: (value as number) > 0 ? `+${text}` : text, origin };
   return { text, origin, source: shot.source };
 }
 

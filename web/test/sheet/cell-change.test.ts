@@ -122,7 +122,11 @@ describe('what typing into a cell comes to', () => {
       3,
     );
     const far = typed(measured, 'shot.full.teeGainM', '60');
-    expect(far).toMatchObject({ ok: false });
+    expect(far).toMatchObject({ ok: false, reason: expect.stringContaining('not the carry itself') });
+    expect(typed({ ...measured, kind: 'driver' }, 'shot.full.teeGainM', '5')).toEqual({
+      ok: false,
+      reason: 'a driver’s carry is one from a tee already',
+    });
     expect(typed(clubView('new'), 'shot.full.teeGainM', '5')).toEqual({
       ok: false,
       reason: 'give the carry first',
