@@ -47,6 +47,6 @@ const NAMES: Readonly<Record<string, string>> = { Esc: 'escape' };
 /** The key by its own name; where Alt made another sign of it, as on a Mac, by its place. */
 function keyOf({ key, code, altKey }: KeyboardEvent): string {
   const place = /^(?:Key([A-Z])|Digit(\d))$/.exec(code ?? '');
-  const isOdd = altKey && key.length === 1 && !/^[\w\s]$/.test(key);
+  const isOdd = altKey && (key === 'Dead' || (key.length === 1 && !/^[\w\s]$/.test(key)));
   return (isOdd ? (place?.[1] ?? place?.[2] ?? key) : key).toLowerCase();
 }

@@ -32,6 +32,7 @@ describe('a shortcut', () => {
 
   it('is known where Alt makes another sign of the key, as on a Mac', () => {
     expect(pressed(press('˜', { altKey: true, code: 'KeyN' }), 'Alt N')).toBe(0);
+    expect(pressed(press('Dead', { altKey: true, code: 'KeyN' }), 'Alt N')).toBe(0);
     expect(pressed(press('£', { altKey: true, code: 'Digit3' }), 'Alt 1 to 5')).toBe(3);
   });
 
