@@ -23,11 +23,12 @@ type Air = (typeof AIR)[number];
 const USUAL_WITHIN = 0.3;
 
 const shown = ({ field, part }: Air) => Number(units.value[part].show(air.value[field]).toFixed(0));
-const bounds = ({ field, part }: Air) =>
-  CONDITION_BOUNDS[field].map((bound) => Number(units.value[part].show(bound).toFixed(0))) as [
-    number,
-    number,
-  ];
+/** In whole numbers that are still within what is kept. */
+const bounds = ({ field, part }: Air): [number, number] => {
+  const [min, max] = CONDITION_BOUNDS[field];
+  const { show } = units.value[part];
+  return [Math.ceil(show(min)), Math.floor(show(max))];
+};
 function write({ field, part }: Air, value: number | null): void {
   const kept = value === null ? BASELINE[field] : Math.round(units.value[part].read(value) * 100) / 100;
   const next: Conditions = { ...air.value, [field]: kept };
