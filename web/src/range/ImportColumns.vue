@@ -109,7 +109,7 @@ const samples = (column: number) =>
       </tbody>
     </NTable>
   </div>
-  <div class="bar choices small">
+  <div class="bar file-choices small">
     <label
       >Decimal sign
       <ChoiceField
@@ -146,15 +146,5 @@ const samples = (column: number) =>
 .unused td {
   color: var(--quiet);
   font-weight: 400;
-}
-.choices {
-  gap: 8px 18px;
-  margin: 10px 0;
-}
-.choices label {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-  color: var(--quiet);
 }
 </style>

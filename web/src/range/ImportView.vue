@@ -92,7 +92,7 @@ const noClubColumn = computed(() => !mapping.value.columns.some(({ field }) => f
         @update:mapping="map"
       />
       <h2>Where and off what</h2>
-      <div class="bar choices small">
+      <div class="bar file-choices small">
         <label>Where <TextField aria-label="Where" v-model:value="session.name" maxlength="80" /></label>
         <label title="For rows that have no date"
           >Day <DateField v-model:value="session.heldOn" @update:value="report = null" label="Day"
@@ -140,16 +140,6 @@ h2 {
 }
 .progress {
   margin: 10px 0;
-}
-.choices {
-  gap: 8px 18px;
-  margin: 10px 0;
-}
-.choices label {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-  color: var(--quiet);
 }
 .take {
   margin-top: 14px;

@@ -35,7 +35,7 @@ const store = useSheet();
 /** The newest session, until another is asked for. */
 const range = useRangeOf(
   () => props.playerId,
-  ({ sessions }) => props.sessionId ?? sessions[0]?.id ?? null,
+  (sessions) => props.sessionId ?? sessions[0]?.id ?? null,
 );
 const settings = useSettings();
 const route = useRoute();
@@ -52,7 +52,7 @@ const session = computed(
     range.sessions.find(({ id }) => id === props.sessionId) ??
     (props.sessionId ? undefined : range.sessions[0]),
 );
-const { strikes, rows, groups, drifts, problem } = useSession(
+const { strikes, rows, groups, drifts, problem, earlierSays } = useSession(
   session,
   baseline,
   computed(() => span.value),
@@ -188,7 +188,6 @@ useShortcuts('The range', {
               :baseline="baseline"
               :unit="unit"
               :complaints="[]"
-              :problem="problem"
               @set="setAir"
             />
           </Fold>
@@ -202,8 +201,10 @@ useShortcuts('The range', {
               :span="span"
               :unit="unit"
               :problem="problem"
+              :earlier-says="earlierSays"
             />
           </template>
+          <LoadingRows v-else-if="range.state === 'loading'" />
           <NEmpty
             v-else-if="!session.live"
             class="card empty"

@@ -11,6 +11,7 @@ import {
 import { computed, defineAsyncComponent } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import Later from '../app/Later.vue';
+import ProblemLine from '../app/ProblemLine.vue';
 import { counted } from '../app/counted';
 import { useSettings } from '../app/settings';
 import { settingWords } from '../conditions/air-units';
@@ -37,7 +38,9 @@ const props = defineProps<{
   /** What each club is held against. */
   span: DriftSpan;
   unit: DistanceUnit;
+  /** Why the shots could not be worked out; empty where they were. */
   problem: string;
+  earlierSays: string;
 }>();
 const SPANS = Object.keys(DRIFT_SPANS) as DriftSpan[];
 const store = useSheet();
@@ -134,6 +137,8 @@ function take(group: GroupSummary, shot: Shot): void {
         :options="SPANS"
     /></label>
   </p>
+  <ProblemLine :text="problem" />
+  <p v-if="earlierSays" class="verdict look small">◆ {{ earlierSays }}</p>
   <GroupTable
     :session="session"
     :groups="groups"

@@ -14,18 +14,22 @@ export interface EarlierSessions {
 
 let held: { of: string; answer: Promise<StrikesView> } | undefined;
 
-/** What was hit in some earlier sessions, each ball with its club as it was built. @throws Error where the server does not answer */
+/**
+ * What was hit in some earlier sessions, each ball with its club as it was built.
+ * @returns `isPart` where the oldest of the player's shots are more than one answer holds
+ * @throws Error where the server does not answer
+ */
 export async function earlierShots({
   playerId,
   edition,
   sessions,
   clubs,
-}: EarlierSessions): Promise<SessionStrikes[]> {
-  if (sessions.length === 0) return [];
+}: EarlierSessions): Promise<{ sessions: SessionStrikes[]; isPart: boolean }> {
+  if (sessions.length === 0) return { sessions: [], isPart: false };
   const of = `${playerId} ${edition}`;
   if (held?.of !== of) held = { of, answer: read(playerId) };
   const reading = held;
-  const { strikes, builds } = await reading.answer.catch((error: unknown) => {
+  const { strikes, builds, more } = await reading.answer.catch((error: unknown) => {
     if (held === reading) held = undefined;
     throw error;
   });
@@ -44,7 +48,7 @@ export async function earlierShots({
   );
   for (const strike of strikes)
     shots.get(strike.sessionId)?.strikes.push({ strike, club: strikeClub(strike, byId, lofts) });
-  return [...shots.values()];
+  return { sessions: [...shots.values()], isPart: more };
 }
 
 async function read(playerId: string): Promise<StrikesView> {

@@ -96,6 +96,13 @@ export const useRange = defineStore('range', () => {
     await Promise.all([list.again(), hit.again()]);
   }
 
+  /** Other shots of the same player. */
+  async function look(shots: ShotsWanted): Promise<void> {
+    if (!wanted.value) return;
+    wanted.value = { ...wanted.value, shots };
+    await hit.again();
+  }
+
   /** A ball that came by the live line; one that is known already changes nothing. */
   function take(strike: StrikeView): boolean {
     if (strikes.value.some(({ id }) => id === strike.id)) return false;
@@ -177,6 +184,7 @@ export const useRange = defineStore('range', () => {
   });
 
   return {
+    playerId: computed(() => wanted.value?.playerId),
     sessions,
     strikes,
     more,
@@ -185,6 +193,7 @@ export const useRange = defineStore('range', () => {
     bySession,
     todaysClubs,
     load,
+    look,
     take,
     clubOf,
     specOf,
@@ -193,10 +202,20 @@ export const useRange = defineStore('range', () => {
   };
 });
 
-/** The sessions of the player whose page is shown, and the shots wanted, read when the page is opened and when either changes. */
-export function useRangeOf(playerId: () => string, shots: (range: RangeStore) => ShotsWanted = () => null) {
+/**
+ * The sessions of the player whose page is shown, and the shots wanted, read when the page is opened and when either changes.
+ * @param shots which are wanted, of the player's sessions as far as they are known
+ */
+export function useRangeOf(
+  playerId: () => string,
+  shots: (sessions: readonly SessionEntry[]) => ShotsWanted = () => null,
+) {
   const range = useRange();
-  watch([playerId, () => shots(range)], ([id, part]) => void range.load(id, part), { immediate: true });
+  const wanted = () => shots(range.playerId === playerId() ? range.sessions : []);
+  watch(
+    [playerId, wanted],
+    ([id, part], [before]) => void (id === before ? range.look(part) : range.load(id, part)),
+    { immediate: true },
+  );
   return range;
 }
-type RangeStore = ReturnType<typeof useRange>;

@@ -229,10 +229,10 @@ const api = {
     earlier: EarlierSessions,
     now: readonly SessionStrikes[],
     baseline: PlayingConditions,
-  ): Promise<DriftRow[]> {
-    const before = await earlierShots(earlier);
+  ): Promise<{ drifts: DriftRow[]; isPart: boolean }> {
+    const { sessions: before, isPart } = await earlierShots(earlier);
     const [then, today] = [groupsOf(before, baseline).groups, groupsOf(now, baseline).groups];
-    return [...today].flatMap(([key, { clubId, shot, counted }]) => {
+    const drifts = [...today].flatMap(([key, { clubId, shot, counted }]): DriftRow[] => {
       const earlier = then.get(key);
       if (!earlier || earlier.counted.length === 0 || counted.length === 0) return [];
       const drift = driftOf(
@@ -241,6 +241,7 @@ const api = {
       );
       return [{ key, clubId, shot, drift, before: earlier.counted.length, after: counted.length }];
     });
+    return { drifts, isPart };
   },
 
   compare(

@@ -1,4 +1,4 @@
-import type { SessionEntry, StrikeView } from '@tasche/contract';
+import { MAX_STRIKES_ANSWERED, type SessionEntry, type StrikeView } from '@tasche/contract';
 import type { PlayingConditions } from '@tasche/core';
 import { differenceInCalendarDays } from 'date-fns';
 import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
@@ -28,6 +28,8 @@ export function useSession(
   const groups = shallowRef<readonly GroupSummary[]>([]);
   const drifts = shallowRef<readonly DriftRow[]>([]);
   const problem = ref('');
+  /** What is to be known of the sessions the clubs are held against; empty where all is well. */
+  const earlierSays = ref('');
   let lastRequestId = 0;
   let shownId: string | undefined;
 
@@ -49,31 +51,45 @@ export function useSession(
         rows.value = new Map(answer.rows.map((row) => [row.id, row]));
         groups.value = answer.groups;
         problem.value = '';
-        const [near, far] = DRIFT_SPANS[against];
-        const earlier = range.sessions
-          .filter(({ heldOn }) => {
-            const days = differenceInCalendarDays(current.heldOn, heldOn);
-            return days >= near && days <= far;
-          })
-          .map((one) => ({ id: one.id, setting: playingConditionsOf(one) }));
-        const drifted = await rangeWorker().drift(
-          {
-            playerId: current.playerId,
-            edition: range.edition,
-            sessions: earlier,
-            clubs: range.todaysClubs,
-          },
-          [range.strikesOf(current)],
-          from,
-        );
-        if (requestId === lastRequestId) drifts.value = drifted;
       } catch (error) {
         if (requestId === lastRequestId)
           problem.value = `The shots could not be worked out: ${(error as Error).message}`;
+        return;
       }
+      await holdAgainstEarlier(current, from, against, requestId);
     },
     { immediate: true },
   );
 
-  return { strikes, rows, groups, drifts, problem };
+  /** The session is shown without it, where earlier shots cannot be read. */
+  async function holdAgainstEarlier(
+    current: SessionEntry,
+    from: PlayingConditions,
+    against: DriftSpan,
+    requestId: number,
+  ): Promise<void> {
+    const [near, far] = DRIFT_SPANS[against];
+    const sessions = range.sessions
+      .filter(({ heldOn }) => {
+        const days = differenceInCalendarDays(current.heldOn, heldOn);
+        return days >= near && days <= far;
+      })
+      .map((one) => ({ id: one.id, setting: playingConditionsOf(one) }));
+    const { playerId } = current;
+    const earlier = { playerId, edition: range.edition, sessions, clubs: range.todaysClubs };
+    try {
+      const answer = await rangeWorker().drift(earlier, [range.strikesOf(current)], from);
+      if (requestId !== lastRequestId) return;
+      drifts.value = answer.drifts;
+      earlierSays.value = answer.isPart
+        ? `Only the newest ${MAX_STRIKES_ANSWERED.toLocaleString('en')} shots are held against.`
+        : '';
+    } catch {
+      if (requestId !== lastRequestId) return;
+      drifts.value = [];
+      earlierSays.value = 'Earlier shots could not be read, so no club is held against itself before.';
+    }
+  }
+
+  return { strikes, rows, groups, drifts, problem, earlierSays };
 }

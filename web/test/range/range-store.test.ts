@@ -73,7 +73,9 @@ describe('a player’s range', () => {
     expect(range.sessions.map(({ id }) => id)).toEqual(['new', 'old']);
     expect(range.strikes.map(({ id }) => id)).toEqual(['b']);
     expect(asked.sort()).toEqual(['/sessions?limit=200', '/strikes?session=new']);
-    await range.load('p', 'all');
+    // The sessions are known; only the shots are read.
+    await range.look('all');
+    expect(asked.filter((path) => path.startsWith('/sessions'))).toHaveLength(1);
     expect(range.strikes.map(({ id }) => id)).toEqual(['a', 'b']);
     // The club as it was built that day, else as it is now.
     expect(range.strikes.map((one) => range.clubOf(one)?.loftDeg)).toEqual([28, 30]);
@@ -130,13 +132,15 @@ describe('earlier sessions, as the worker reads them', () => {
   });
 
   it('are read once for each edition, each ball with its club as it was built', async () => {
-    const [old] = await earlierShots(wanted(1));
+    const {
+      sessions: [old],
+    } = await earlierShots(wanted(1));
     expect(old!.strikes.map(({ strike: { id }, club }) => [id, club?.loftDeg])).toEqual([['a', 28]]);
     await earlierShots(wanted(1));
     expect(asked).toEqual(['/strikes']);
     await earlierShots(wanted(2));
     expect(asked).toHaveLength(2);
-    expect(await earlierShots(wanted(3, []))).toEqual([]);
+    expect(await earlierShots(wanted(3, []))).toEqual({ sessions: [], isPart: false });
     expect(asked).toHaveLength(2);
   });
 
@@ -145,6 +149,6 @@ describe('earlier sessions, as the worker reads them', () => {
     await expect(earlierShots(wanted(9))).rejects.toThrow('503');
     vi.stubGlobal('fetch', (path: string) => Promise.resolve(Response.json(answer(path))));
     await flushPromises();
-    expect(await earlierShots(wanted(9))).toHaveLength(1);
+    expect((await earlierShots(wanted(9))).sessions).toHaveLength(1);
   });
 });
