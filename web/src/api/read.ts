@@ -42,7 +42,7 @@ export function readShownAgain(): void {
 
 /** Reads everything anew: the server was away. */
 export function readAllAgain(): void {
-  void reader.invalidateQueries();
+  void reader.cancelQueries({ queryKey: [SHOWN] }).then(() => reader.invalidateQueries());
 }
 
 interface Shown {
@@ -118,6 +118,8 @@ interface ReadPages<R> extends Shown {
   hasMore: ComputedRef<boolean>;
   /** Reads the next page, where there is one. */
   more: () => Promise<unknown>;
+  /** Reads all pages there are. */
+  all: () => Promise<void>;
 }
 
 /**
@@ -142,14 +144,21 @@ export function usePages<R, P extends Page<R> = Page<R>>(
     reader,
   );
   const pages = computed(() => query.data.value?.pages);
+  const more = async () => {
+    if (query.hasNextPage.value && !query.isFetchingNextPage.value) await query.fetchNextPage();
+  };
   return {
     rows: computed(() => pages.value?.flatMap(({ rows }) => rows)),
     total: computed(() => pages.value?.[0]?.total ?? 0),
     hasMore: computed(() => query.hasNextPage.value),
     problem: computed(() => problemOf(query.error.value, query.failureReason.value)),
     again: () => query.refetch(),
-    more: async () => {
-      if (query.hasNextPage.value && !query.isFetchingNextPage.value) await query.fetchNextPage();
+    more,
+    all: async () => {
+      for (let before = -1; query.hasNextPage.value && before !== pages.value?.length;) {
+        before = pages.value?.length ?? 0;
+        await more();
+      }
     },
   };
 }

@@ -21,9 +21,13 @@ const props = withDefaults(
     /** What is looked for in a row; left out, there is nothing to search. */
     searched?: (row: R) => string;
     empty?: string;
+    /** Whether heads order it: not where only the newest of a long list are here. */
+    orders?: boolean;
   }>(),
-  { page: 50, empty: 'Nothing yet.' },
+  { page: 50, empty: 'Nothing yet.', orders: true },
 );
+/** Somebody searches or orders: more than is here may be wanted. */
+const emit = defineEmits<{ whole: [] }>();
 const slots = defineSlots<Record<string, (slot: { row: R }) => VNodeChild>>();
 
 const order = shallowRef<DataOrder | null>(null);
@@ -41,17 +45,18 @@ const shown = computed(() => found.value.slice(0, count.value));
 const left = computed(() => found.value.length - shown.value.length);
 
 function head({ id, head: text, hint, value }: DataColumn<R>): VNodeChild {
-  if (!value) return h('span', { title: hint }, text);
+  if (!value || !props.orders) return h('span', { title: hint }, text);
   const now = order.value?.id === id ? (order.value.isDescending ? ' ▼' : ' ▲') : '';
   return h(
     NButton,
     {
       text: true,
       title: hint ?? `order by ${text.toLowerCase()}`,
-      'aria-label': `${text}${now && (now === ' ▼' ? ', from the largest' : ', from the smallest')}: order`,
+      'aria-label': `${text}${now && (now === ' ▼' ? ', descending' : ', ascending')}: order`,
       class: 'head',
       onClick: () => {
         order.value = nextOrder(order.value, id);
+        emit('whole');
       },
     },
     () => `${text}${now}`,
@@ -79,6 +84,7 @@ onMounted(() => whole.value?.querySelector('table')?.setAttribute('aria-label', 
       v-model:value="wanted"
       :aria-label="`Search: ${caption}`"
       placeholder="search…"
+      @update:value="emit('whole')"
       class="search no-print"
     />
     <NDataTable

@@ -19,6 +19,7 @@ const {
   total,
   hasMore,
   more,
+  all,
   problem,
 } = usePages<TicketEntry>(
   (next) => `/tickets?limit=${PAGE}${next === null ? '' : `&after=${next}`}`,
@@ -67,6 +68,7 @@ const searched = (row: Row) =>
       :row-key="({ id }) => id"
       :searched="searched"
       :page="PAGE"
+      @whole="all"
     >
       <template #due="{ row }">
         <span v-if="row.dueOn" :class="{ late: row.isLate }"

@@ -31,7 +31,7 @@ const COLUMNS: readonly DataColumn<AuditView>[] = [
       :columns="COLUMNS"
       :rows="rows"
       :row-key="({ id }) => String(id)"
-      :searched="(one) => [one.who, one.what, one.detail, one.address].join(' ')"
+      :orders="false"
       :page="1000"
       class="noted"
     >

@@ -151,6 +151,7 @@ describe('what a page shows of the server', () => {
     await flushPromises();
     expect([list.rows.value, list.hasMore.value]).toEqual([['c', 'b', 'a'], false]);
     await list.more();
+    await list.all();
     expect(asked).toHaveLength(2);
     answers['/changes'] = { rows: ['d', 'c'], total: 4, next: 'b' };
     readAllAgain();

@@ -41,7 +41,7 @@ describe('the balls of a session', () => {
     await button('Carry')!.trigger('click');
     expect([numbers()[0], button('Carry')!.attributes('aria-label')]).toEqual([
       6,
-      'Carry m, from the smallest: order',
+      'Carry m, ascending: order',
     ]);
     await button('Carry')!.trigger('click');
     await button('Carry')!.trigger('click');
