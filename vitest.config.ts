@@ -22,6 +22,7 @@ export default defineConfig({
         test: {
           ...guards,
           name: 'web',
+          isolate: false,
           environment: 'happy-dom',
           setupFiles: 'web/test/setup.ts',
           include: ['web/test/**/*.test.ts'],

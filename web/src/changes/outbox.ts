@@ -8,7 +8,7 @@ import {
   type Problem,
 } from '@tasche/contract';
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, onScopeDispose, ref } from 'vue';
 import { readShownAgain } from '../api/read';
 import { NetworkError, ApiError, SignedOutError, post } from '../api/request';
 import { placeKey, signedIn } from '../api/signed-in';
@@ -63,7 +63,13 @@ export const useOutbox = defineStore('outbox', () => {
     typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('tasche.outbox');
   let running = false;
   let isSignedOut = false;
+  let isClosed = false;
   let wake: (() => void) | undefined;
+  onScopeDispose(() => {
+    isClosed = true;
+    otherTabs?.close();
+    wake?.();
+  });
 
   const onSent = (listener: SentListener) => {
     listeners.add(listener);
@@ -89,7 +95,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   async function run(): Promise<void> {
-    if (running) return;
+    if (running || isClosed) return;
     running = true;
     try {
       await oneTabAtATime(drain);
@@ -104,10 +110,10 @@ export const useOutbox = defineStore('outbox', () => {
     let wait = FIRST_WAIT_MS;
     list.refresh();
     isSignedOut = false;
-    for (let outgoing = waiting.value[0]; outgoing; outgoing = waiting.value[0]) {
+    for (let outgoing = waiting.value[0]; outgoing && !isClosed; outgoing = waiting.value[0]) {
       const sent = await sendOnce(outgoing);
       // Whoever signs in sends what is theirs.
-      if (isSignedOut) return;
+      if (isSignedOut || isClosed) return;
       if (sent) {
         away.value = null;
         wait = FIRST_WAIT_MS;

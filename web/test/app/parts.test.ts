@@ -1,5 +1,4 @@
 import { mount } from '@vue/test-utils';
-import { createPinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import Fold from '../../src/app/Fold.vue';
@@ -8,6 +7,7 @@ import PageHead from '../../src/app/PageHead.vue';
 import UnitButton from '../../src/app/UnitButton.vue';
 import WorkProgress from '../../src/app/WorkProgress.vue';
 import { applyTokens, tokensFor } from '../../src/app/tokens';
+import { freshPinia } from '../pinia';
 
 beforeEach(() => {
   localStorage.clear();
@@ -48,7 +48,7 @@ describe('a part that folds', () => {
 });
 
 it('the unit button flips between yards and metres, and back to the player’s own', async () => {
-  const view = mount(UnitButton, { props: { own: 'yd' }, global: { plugins: [createPinia()] } });
+  const view = mount(UnitButton, { props: { own: 'yd' }, global: { plugins: [freshPinia()] } });
   expect(view.get('b').text()).toBe('yd');
   await view.get('button').trigger('click');
   expect(view.get('b').text()).toBe('m');

@@ -1,6 +1,5 @@
 import type { BagView } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import BagHead from '../../src/bag/BagHead.vue';
@@ -8,6 +7,7 @@ import BagTools from '../../src/bag/BagTools.vue';
 import ChoiceField from '../../src/fields/ChoiceField.vue';
 import { COLUMN_SETS } from '../../src/sheet/sheet-columns';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const router = () =>
   createRouter({
@@ -23,7 +23,7 @@ let gamer: BagView;
 
 beforeEach(() => {
   localStorage.clear();
-  setActivePinia(createPinia());
+  freshPinia();
   const sheet = sheetOf(CLUBS, ['7', '8']);
   gamer = { ...sheet.bags[0]!, name: 'Links' };
   showSheet({ ...sheet, bags: [gamer, { ...gamer, id: 'b', name: 'Winter', gamer: false }] });

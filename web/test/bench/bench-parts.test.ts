@@ -2,9 +2,8 @@ import type { ChangeRequest, ClubView, Command, TicketView } from '@tasche/contr
 import { bendPlan, gaps, ladderClub } from '@tasche/core';
 import { flushPromises, mount, type DOMWrapper } from '@vue/test-utils';
 import jsQR from 'jsqr';
-import { createPinia, setActivePinia } from 'pinia';
 import { create } from 'qrcode';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import BuildSheetView from '../../src/bench/BuildSheetView.vue';
@@ -17,6 +16,7 @@ import { useOutbox } from '../../src/changes/outbox';
 import QuantityField from '../../src/fields/QuantityField.vue';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const ON = '2026-10-01';
 const fact = (value: number | string, takenOn = ON) => ({ value, takenOn });
@@ -71,8 +71,8 @@ const field = (wrapper: { findAll: (selector: string) => DOMWrapper<Element>[] }
 beforeEach(() => {
   localStorage.clear();
   document.body.innerHTML = '';
-  setActivePinia(createPinia());
-  globalThis.fetch = () => new Promise(() => {});
+  freshPinia();
+  vi.stubGlobal('fetch', () => new Promise(() => {}));
 });
 
 describe('a field of a quantity', () => {

@@ -1,10 +1,10 @@
 import type { ClubLifeView, ClubView } from '@tasche/contract';
 import { flushPromises, mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import WearView from '../../src/bench/WearView.vue';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const fact = (value: number | string) => ({ value, takenOn: '2026-01-01' });
 const wedge = (id: string, spec: ClubView['spec'] = {}): ClubView => ({
@@ -24,7 +24,7 @@ const session = (day: string, meanRpm: number | null) => ({
 describe('wear', () => {
   beforeEach(() => {
     localStorage.clear();
-    setActivePinia(createPinia());
+    freshPinia();
   });
 
   it('says what spin a wedge lost since its grooves were new, where that was measured, and only asks for dated ones', async () => {
@@ -33,11 +33,11 @@ describe('wear', () => {
       '56': [session('2026-09-01', 9900), session('2026-08-01', null), session('2026-11-01', 9200)],
       '60': [session('2026-09-01', 9900)],
     };
-    globalThis.fetch = (input) => {
-      const id = /clubs\/([^/]+)\/life/.exec(String(input))![1]!;
+    vi.stubGlobal('fetch', (input: string) => {
+      const id = /clubs\/([^/]+)\/life/.exec(input)![1]!;
       asked.push(id);
       return Promise.resolve(new Response(JSON.stringify({ club: { id }, sessions: sessions[id] })));
-    };
+    });
     const dated = { loftStampedDeg: fact(56), grooveDate: fact('2026-07-01') };
     showSheet(
       sheetOf([wedge('56', dated), wedge('60', { ...dated, loftStampedDeg: fact(60) }), wedge('52')], ['56']),

@@ -1,11 +1,11 @@
 import type { ChangeRequest, Conflict } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import ConflictBar from '../../src/changes/ConflictBar.vue';
 import { useOutbox } from '../../src/changes/outbox';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const conflict = (field: string, yours: unknown, theirs: unknown): Conflict =>
   ({ id: '7 iron', name: '7 iron', version: 5, field, yours, theirs }) as Conflict;
@@ -31,8 +31,8 @@ function bar(conflicts: readonly Conflict[]) {
 describe('what somebody else changed meanwhile', () => {
   beforeEach(() => {
     localStorage.clear();
-    setActivePinia(createPinia());
-    globalThis.fetch = () => new Promise(() => {});
+    freshPinia();
+    vi.stubGlobal('fetch', () => new Promise(() => {}));
   });
 
   it('both values are shown, in the reader’s unit', () => {

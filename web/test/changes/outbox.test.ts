@@ -1,8 +1,9 @@
 import type { ChangeRequest, ChangeResult, Command, TicketView } from '@tasche/contract';
-import { createPinia, setActivePinia } from 'pinia';
+import { setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useOutbox, type Sent } from '../../src/changes/outbox';
 import { clubView } from '../sheet';
+import { freshPinia } from '../pinia';
 
 /** The network is played here; everything of ours is real. */
 type Answer = { status: number; body: unknown } | { status: number; text: string } | 'nobody';
@@ -56,7 +57,7 @@ const versionOf = (body: ChangeRequest) => (body.commands[0] as Extract<Command,
 
 beforeEach(() => {
   localStorage.clear();
-  setActivePinia(createPinia());
+  freshPinia();
   script = [];
   asked = [];
   vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
@@ -202,7 +203,7 @@ describe('the outbox', () => {
     expect(outbox.returned).toEqual([
       { outgoing: edit('1', 1), problem: { error: 'bad-input', message: 'no' } },
     ]);
-    setActivePinia(createPinia());
+    freshPinia();
     const afterReload = useOutbox();
     expect(afterReload.returned).toHaveLength(1);
     afterReload.discard('1');
@@ -233,7 +234,7 @@ describe('the outbox', () => {
   });
 
   it('of two tabs each keeps what it pushed, and nothing is overwritten', async () => {
-    const [one, other] = [createPinia(), createPinia()];
+    const [one, other] = [freshPinia(), freshPinia()];
     script = ['nobody', 'nobody', 'nobody', 'nobody'];
     setActivePinia(one);
     const first = useOutbox();

@@ -1,8 +1,8 @@
-import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope } from 'vue';
 import { useOutbox, type Outgoing } from '../../src/changes/outbox';
 import { useUndo, useUndoScope, type UndoScope } from '../../src/changes/undo-stack';
+import { freshPinia } from '../pinia';
 
 const entry = (id: string, ...scopes: UndoScope[]) => ({ id, owner: 'p', scopes });
 const sent = () =>
@@ -19,8 +19,8 @@ function showing(...scopes: UndoScope[]) {
 beforeEach(() => {
   localStorage.clear();
   sessionStorage.clear();
-  setActivePinia(createPinia());
-  globalThis.fetch = () => new Promise(() => {});
+  freshPinia();
+  vi.stubGlobal('fetch', () => new Promise(() => {}));
 });
 
 describe('what can be taken back', () => {
@@ -83,7 +83,7 @@ describe('what can be taken back', () => {
     before.note(entry('a', 'player/p'));
     before.note(entry('b', 'player/p'));
     before.undo();
-    setActivePinia(createPinia());
+    freshPinia();
     const after = useUndo();
     expect([after.canUndo, after.isDone('a')]).toEqual([false, true]);
     showing('player/p');
@@ -93,7 +93,7 @@ describe('what can be taken back', () => {
   it('what was kept and cannot be read is no reason to fail', () => {
     for (const broken of ['{', '7', 'null', '{"done":[["k"]],"undone":3}']) {
       sessionStorage.setItem('tasche.undo-stack', broken);
-      setActivePinia(createPinia());
+      freshPinia();
       showing('player/p');
       expect([useUndo().canUndo, useUndo().canRedo]).toEqual([false, false]);
     }

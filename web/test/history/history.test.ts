@@ -8,7 +8,6 @@ import {
   type ReadingView,
 } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
@@ -18,6 +17,7 @@ import PutBackPanel from '../../src/history/PutBackPanel.vue';
 import { clubLife } from '../../src/history/club-life';
 import { factWords, readingName } from '../../src/history/fact-words';
 import { placeInStrip, sinceWords, type PredictionOfDay } from '../../src/history/review';
+import { freshPinia } from '../pinia';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { clubView, sheetOf, showSchedule, showSheet } from '../sheet';
 
@@ -92,7 +92,7 @@ describe('a club’s life', () => {
 describe('putting it back', () => {
   beforeEach(() => {
     localStorage.clear();
-    setActivePinia(createPinia());
+    freshPinia();
   });
 
   function open(then: Partial<DayView>) {
@@ -150,7 +150,7 @@ describe('putting it back', () => {
 describe('rounds played', () => {
   beforeEach(() => {
     localStorage.clear();
-    setActivePinia(createPinia());
+    freshPinia();
   });
 
   it('says how often clubs are hit over all of them, which never are, and writes it into the sheet in one press', async () => {

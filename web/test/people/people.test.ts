@@ -1,6 +1,5 @@
 import type { ChangeRequest, PeopleView, Problem, SignedInView } from '@tasche/contract';
 import { flushPromises, mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
@@ -14,6 +13,7 @@ import SignInView from '../../src/people/SignInView.vue';
 import WelcomeView from '../../src/people/WelcomeView.vue';
 import { useIdentity } from '../../src/people/identity';
 import { agentWords } from '../../src/people/moment-words';
+import { freshPinia } from '../pinia';
 
 /** The network is played here; everything of ours is real. */
 type Answer = { status: number; body: unknown };
@@ -35,7 +35,7 @@ const problem = (error: Problem['error'], message: string): Problem => ({ error,
 
 beforeEach(() => {
   localStorage.clear();
-  setActivePinia(createPinia());
+  freshPinia();
   signedIn.value = null;
   answers = {};
   asked = [];

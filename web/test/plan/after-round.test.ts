@@ -1,10 +1,10 @@
 import type { ClubView, RoundAfter } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import AfterRound from '../../src/plan/AfterRound.vue';
 import PlayedShots from '../../src/plan/PlayedShots.vue';
 import { clubView } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const seven: ClubView = { ...clubView('7'), name: '7 iron' };
 const wedge: ClubView = { ...clubView('W'), name: '56', kind: 'wedge' };
@@ -13,7 +13,7 @@ const CARRIED = [seven, wedge, putter].map(({ id, name, kind }) => ({ id, name, 
 
 describe('after the round', () => {
   beforeEach(() => {
-    setActivePinia(createPinia());
+    freshPinia();
   });
   const shown = (after: RoundAfter | null, readOnly = false) => {
     const view = mount(AfterRound, {

@@ -1,12 +1,12 @@
 import { mount } from '@vue/test-utils';
 import type { ChangeRequest } from '@tasche/contract';
-import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
 import PlayerSettingsView from '../../src/players/PlayerSettingsView.vue';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 /** The settings of a player with one measured club, and what is sent of what is typed. */
 function settings() {
@@ -35,8 +35,8 @@ function settings() {
 describe('the settings of a player', () => {
   beforeEach(() => {
     localStorage.clear();
-    setActivePinia(createPinia());
-    globalThis.fetch = () => new Promise(() => {});
+    freshPinia();
+    vi.stubGlobal('fetch', () => new Promise(() => {}));
   });
 
   it('a handicap is typed as golfers write it, shown so, and says what it rests on', async () => {

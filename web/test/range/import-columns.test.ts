@@ -1,10 +1,10 @@
 import { mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import ImportColumns from '../../src/range/ImportColumns.vue';
 import ImportDone from '../../src/range/ImportDone.vue';
 import { NO_MAPPING, type OpenMapping } from '../../src/range/open-mapping';
 import type { FileLook } from '../../src/range/read-file';
+import { freshPinia } from '../pinia';
 
 const MAPPING: OpenMapping = {
   ...NO_MAPPING,
@@ -24,7 +24,7 @@ const LOOK = {
 
 describe('the columns of a file', () => {
   beforeEach(() => {
-    setActivePinia(createPinia());
+    freshPinia();
   });
   const view = (more: object = {}) =>
     mount(ImportColumns, {

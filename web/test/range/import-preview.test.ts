@@ -1,10 +1,10 @@
 import type { ClubMatch, StrikeImportReport } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { carriesBeside, unitDoubt } from '../../src/range/import-carries';
 import ImportPreview from '../../src/range/ImportPreview.vue';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const CLUBS = [clubView('7', { carryM: 150 }), clubView('8', { carryM: 140 }), clubView('9')];
 const full = (clubId: string): ClubMatch => ({ clubId, shot: 'full' });
@@ -35,7 +35,7 @@ describe('the carries of a file beside the sheet', () => {
 
 describe('the preview of a file', () => {
   beforeEach(() => {
-    setActivePinia(createPinia());
+    freshPinia();
     showSheet(sheetOf(CLUBS, ['7', '8', '9']));
   });
   const report = (labels: StrikeImportReport['labels'], more: Partial<StrikeImportReport> = {}) => ({

@@ -1,13 +1,13 @@
 import type { SessionEntry, StrikeView, StrikesView } from '@tasche/contract';
 import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
 import { flushPromises } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { reader } from '../../src/api/read';
 import { useOutbox } from '../../src/changes/outbox';
 import { earlierShots } from '../../src/range/earlier-shots';
 import { useRange } from '../../src/range/range-store';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const session = (id: string, heldOn: string): SessionEntry => ({
   id,
@@ -56,7 +56,7 @@ const answer = (path: string): unknown => {
 
 beforeEach(() => {
   localStorage.clear();
-  setActivePinia(createPinia());
+  freshPinia();
   asked = [];
   vi.stubGlobal('fetch', (path: string, init?: RequestInit) => {
     if (init?.method === 'POST') return new Promise(() => {});

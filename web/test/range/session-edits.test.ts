@@ -1,13 +1,13 @@
 import type { ChangeRequest, Command, SessionEntry } from '@tasche/contract';
 import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
 import { mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { computed, defineComponent } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
 import { useSessionEdits } from '../../src/range/use-session-edits';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const AIR = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const SESSION = { id: 's', playerId: 'p', version: 4, name: 'Barn', ...AIR } as SessionEntry;
@@ -38,8 +38,8 @@ function edits(session: SessionEntry | undefined) {
 
 beforeEach(() => {
   localStorage.clear();
-  setActivePinia(createPinia());
-  globalThis.fetch = () => new Promise(() => {});
+  freshPinia();
+  vi.stubGlobal('fetch', () => new Promise(() => {}));
   showSheet(sheetOf([clubView('7')], ['7']));
 });
 

@@ -1,9 +1,9 @@
 import type { StrikeView } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import StrikeTable from '../../src/range/StrikeTable.vue';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const CLUBS = [clubView('7', { carryM: 150 }), clubView('8')];
 const strike = (number: number, more: Partial<StrikeView> = {}): StrikeView => ({
@@ -23,7 +23,7 @@ const table = (strikes: readonly StrikeView[]) =>
 
 describe('the balls of a session', () => {
   beforeEach(() => {
-    setActivePinia(createPinia());
+    freshPinia();
     showSheet(sheetOf(CLUBS, ['7']));
   });
 

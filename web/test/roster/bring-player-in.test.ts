@@ -1,9 +1,9 @@
 import { flushPromises, mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import BringPlayerIn from '../../src/roster/BringPlayerIn.vue';
 import FileField from '../../src/fields/FileField.vue';
+import { freshPinia } from '../pinia';
 
 const HEAD = {
   format: 'tasche-player',
@@ -65,7 +65,7 @@ describe('bringing a player in', () => {
   const fileOf = (text: string) => new File([text], 'ana.jsonl');
 
   beforeEach(() => {
-    setActivePinia(createPinia());
+    freshPinia();
     PlayedCall.calls = [];
     vi.stubGlobal('XMLHttpRequest', PlayedCall);
   });

@@ -1,13 +1,13 @@
 import type { Page, PlayerView, RosterEntry } from '@tasche/contract';
 import { flushPromises, mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { today } from '../../src/app/day';
 import RosterView from '../../src/roster/RosterView.vue';
 import { thingsToDo } from '../../src/roster/things-to-do';
 import { sheetOf } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const TODAY = '2026-11-26';
 const player = (name: string): PlayerView => ({ ...sheetOf([], []).player, id: name, name });
@@ -104,12 +104,11 @@ describe('the roster', () => {
   const pages: Record<string, Page<RosterEntry>> = {};
   const asked: string[] = [];
   async function roster() {
-    globalThis.fetch = (input) => {
-      const url = String(input);
-      asked.push(url);
-      const after = /after=([^&]+)/.exec(url)?.[1] ?? '';
+    vi.stubGlobal('fetch', (input: string) => {
+      asked.push(input);
+      const after = /after=([^&]+)/.exec(input)?.[1] ?? '';
       return Promise.resolve(new Response(JSON.stringify(pages[after]), { status: 200 }));
-    };
+    });
     const router = createRouter({
       history: createMemoryHistory(),
       routes: [
@@ -129,7 +128,7 @@ describe('the roster', () => {
   beforeEach(() => {
     localStorage.clear();
     asked.length = 0;
-    setActivePinia(createPinia());
+    freshPinia();
     const checkedOn = today();
     pages[''] = {
       rows: [

@@ -8,7 +8,6 @@ import {
 import { CALM, DEFAULT_SEASON_RULES, USUAL_GROUND, usualHole } from '@tasche/core';
 import { mount } from '@vue/test-utils';
 import { format } from 'date-fns';
-import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
@@ -21,6 +20,7 @@ import { readCalendar, type CalendarRow } from '../../src/season/read-calendar';
 import { calendarLocale, firstDayOfWeek } from '../../src/season/week-start';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { clubView, sheetOf, showSchedule, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const TODAY = format(new Date(), 'yyyy-MM-dd');
 const calendar = (...events: string[]) =>
@@ -153,7 +153,7 @@ describe('a week', () => {
 describe('a freeze', () => {
   beforeEach(() => {
     localStorage.clear();
-    setActivePinia(createPinia());
+    freshPinia();
   });
   const frozen = (): PlayerSeason => ({
     rules: DEFAULT_SEASON_RULES,
@@ -289,7 +289,7 @@ describe('the rounds of a season', () => {
 
 describe('a trip', () => {
   it('says which clubs travel and which stay at home, and what is not settled yet', () => {
-    setActivePinia(createPinia());
+    freshPinia();
     const sheet = sheetOf([clubView('D'), clubView('7'), clubView('I')], ['D', '7']);
     const [gamer] = sheet.bags;
     const round = (roundId: string, bagId: string | null) => ({ ...emptyRound(roundId), bagId });

@@ -1,7 +1,6 @@
 import type { ChangeRequest } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { computed } from 'vue';
 import { useOutbox } from '../../src/changes/outbox';
 import LoftQuestion from '../../src/sheet/LoftQuestion.vue';
@@ -9,6 +8,7 @@ import { COLUMN_SETS, type SheetColumn } from '../../src/sheet/sheet-columns';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { useSheetEditing } from '../../src/sheet/use-sheet-editing';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
 
 const ON = '2026-10-01';
 const known = (id: string, lofts: Partial<Record<'loftSetDeg' | 'loftMeasuredDeg', number>> = {}) => {
@@ -47,8 +47,8 @@ describe('a loft cell', () => {
   beforeEach(() => {
     localStorage.clear();
     sessionStorage.clear();
-    setActivePinia(createPinia());
-    globalThis.fetch = () => new Promise(() => {});
+    freshPinia();
+    vi.stubGlobal('fetch', () => new Promise(() => {}));
     showSheet(
       sheetOf(
         CLUBS,

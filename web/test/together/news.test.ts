@@ -1,12 +1,12 @@
 import type { NewsView, SheetView } from '@tasche/contract';
 import { flushPromises } from '@vue/test-utils';
-import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope } from 'vue';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { useRead } from '../../src/api/read';
 import { useNews } from '../../src/together/news';
 import { clubView, sheetOf } from '../sheet';
+import { freshPinia } from '../pinia';
 
 /** The stream is played here; everything of ours is real. */
 class Stream extends EventTarget {
@@ -39,7 +39,7 @@ const change = (more: Partial<NewsView> = {}): NewsView => ({
 
 beforeEach(async () => {
   localStorage.clear();
-  setActivePinia(createPinia());
+  freshPinia();
   reads = 0;
   sheet = sheetOf([clubView('a')], ['a']);
   vi.stubGlobal('EventSource', Stream);
