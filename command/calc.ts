@@ -10,6 +10,7 @@ import {
   calcRemedies,
   calcTravel,
   fieldProblems,
+  withRenamedFields,
 } from '@tasche/contract';
 import * as yup from 'yup';
 import { CliError } from './stop.js';
@@ -41,7 +42,7 @@ export async function calc(name: string | undefined): Promise<void> {
   const text = await readStandardInput();
   let document: unknown;
   try {
-    document = JSON.parse(text);
+    document = withRenamedFields(JSON.parse(text));
   } catch (error) {
     throw new CliError(`standard input is not one JSON document: ${(error as Error).message}`, 2);
   }

@@ -38,7 +38,7 @@ function fitOf(table: readonly StockRow[], aero: Aerodynamics = AERODYNAMICS): T
     return {
       carry: (fromMetres(flight.carryM, 'yd') / row.carryYd - 1) * 100,
       apex: (fromMetres(flight.apexM, 'yd') / row.apexYd - 1) * 100,
-      land: flight.landDeg - row.landDeg,
+      land: flight.descentDeg - row.descentDeg,
     };
   });
   const rms = (values: number[]) =>

@@ -12,12 +12,12 @@ export function fortyClubs(): LadderClub[] {
       full: {
         carryM: 260 - i * 5.2,
         source: 'measured' as const,
-        shots: 8 + (i % 20),
+        sampleSize: 8 + (i % 20),
         spreadM: 4 + (i % 3),
         apexM: 28,
-        landDeg: 45,
+        descentDeg: 45,
       },
-      soft: { carryM: 254 - i * 5.2, source: 'measured' as const, shots: 12, spreadM: 4 },
+      soft: { carryM: 254 - i * 5.2, source: 'measured' as const, sampleSize: 12, spreadM: 4 },
     },
   }));
 }

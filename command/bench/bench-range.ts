@@ -74,7 +74,7 @@ const ORDER: Omit<StrikeImportOrder, 'clubs'> = {
       { column: 6, field: 'spinRpm', unit: 'rpm' },
       { column: 7, field: 'spinAxisDeg', unit: 'deg' },
       { column: 8, field: 'carryM', unit: 'yd' },
-      { column: 9, field: 'sideM', unit: 'yd' },
+      { column: 9, field: 'offlineM', unit: 'yd' },
       { column: 10, field: 'apexM', unit: 'ft' },
     ],
     decimal: '.',

@@ -33,7 +33,7 @@ export async function tenYears(url: string): Promise<string> {
     `insert into reading (id, workspace_id, club_id, change_id, key, value, taken_on)
      select gen_random_uuid(), $1, club.id, $3, fact.key, fact.value, date '2020-01-01' + year * 365
      from club, generate_series(0, 6) year, (values ('loftStampedDeg', '44'::jsonb), ('lengthIn', '36.5'), ('head', '"Halm"'), ('shaft', '"Rohr 120"'), ('shaftWeightG', '120'), ('flex', '"S"'),
-       ('grip', '"Moos"'), ('swingWeight', '"D3"'), ('state', '"gamer"'), ('bounceDeg', '8'), ('shot.full', '{"carryM":140,"source":"measured","shots":20,"spreadM":4}'), ('shot.soft', '{"carryM":130,"source":"stated"}')) fact(key, value)
+       ('grip', '"Moos"'), ('swingWeight', '"D3"'), ('state', '"gamer"'), ('bounceDeg', '8'), ('shot.full', '{"carryM":140,"source":"measured","sampleSize":20,"spreadM":4}'), ('shot.soft', '{"carryM":130,"source":"stated"}')) fact(key, value)
      where club.player_id = $2`,
     [workspace, player, change],
   );

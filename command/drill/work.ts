@@ -25,7 +25,7 @@ const FILE_ORDER = {
       { column: 1, field: 'carryM', unit: 'm' },
       { column: 2, field: 'launchDeg', unit: 'deg' },
       { column: 3, field: 'spinRpm', unit: 'rpm' },
-      { column: 4, field: 'landDeg', unit: 'deg' },
+      { column: 4, field: 'descentDeg', unit: 'deg' },
     ],
     decimal: '.',
     dates: 'day first',

@@ -214,12 +214,12 @@ async function makeRows(port: number, agent: Agent): Promise<KnownIds> {
     par: 4,
     lengthsM: [350],
     bearingDeg: 90,
-    riseM: 0,
+    elevationChangeM: 0,
     corridorM: 30,
     greenM: 25,
     front: 'open',
     slope: 'flat',
-    trouble: [],
+    hazards: [],
   };
   const commands: object[] = [
     { do: 'addPlayer', player: { id: ids.playerId, name: 'Fuzz', hand: 'right', distanceUnit: 'yd' } },

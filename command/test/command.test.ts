@@ -99,7 +99,7 @@ describe('tasche calc flight', () => {
       'totalM',
       'lateralM',
       'apexM',
-      'landDeg',
+      'descentDeg',
       'landSpeedMps',
       'flightS',
     ]);
@@ -138,7 +138,7 @@ describe('tasche calc carry and calc conditions', () => {
       name: '7 iron',
       kind: 'iron',
       loftDeg: 32,
-      shots: { full: { carryM: 147, source: 'measured', shots: 20, spreadM: 4 } },
+      shots: { full: { carryM: 147, source: 'measured', sampleSize: 20, spreadM: 4 } },
     },
   ];
   const conditions = {

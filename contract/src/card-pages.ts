@@ -47,7 +47,7 @@ const MPS_PER_MPH = 0.44704;
 export function cardSteps(unit: DistanceUnit): CardSteps {
   return {
     windMps: unit === 'yd' ? 10 * MPS_PER_MPH : 5,
-    riseM: toMetres(10, unit),
+    elevationChangeM: toMetres(10, unit),
     temperatureC: unit === 'yd' ? 20 / 1.8 : 10,
   };
 }

@@ -61,9 +61,9 @@ export function readCell(
   const { part } = column;
   const read: Read<CellValue> = isDistancePart(part)
     ? readDistance(trimmed, distance)
-    : part === 'landDeg'
+    : part === 'descentDeg'
       ? readPlainNumber(trimmed, /^(°|deg|degrees?)$/i)
-      : part === 'shots'
+      : part === 'sampleSize'
         ? readPlainNumber(trimmed, /^shots?$/i)
         : part === 'takenOn'
           ? readDay(trimmed)

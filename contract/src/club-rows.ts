@@ -145,7 +145,7 @@ function shotReading(
 ): Reading | { reason: string } {
   const { takenOn, ...shotParts } = parts;
   if (shotParts.carryM === undefined) return { reason: `a ${shotKind} shot needs its carry` };
-  const source = shotParts.source ?? (shotParts.shots === undefined ? 'stated' : 'measured');
+  const source = shotParts.source ?? (shotParts.sampleSize === undefined ? 'stated' : 'measured');
   return {
     key: `shot.${shotKind}`,
     value: { ...shotParts, source } as unknown as Shot,

@@ -24,12 +24,12 @@ export const SHOT_PARTS: readonly ShotPart[] = [
   'carryM',
   'totalM',
   'apexM',
-  'landDeg',
+  'descentDeg',
   'spreadM',
   'sideSpreadM',
   'teeGainM',
   'source',
-  'shots',
+  'sampleSize',
   'plusMinusM',
   'conditions',
   'takenOn',
@@ -39,12 +39,12 @@ const PART_LABELS: Record<ShotPart, string> = {
   carryM: 'carry',
   totalM: 'total',
   apexM: 'apex',
-  landDeg: 'landing angle',
+  descentDeg: 'landing angle',
   spreadM: 'spread',
   sideSpreadM: 'side spread',
   teeGainM: 'farther off a tee',
   source: 'source',
-  shots: 'shots',
+  sampleSize: 'shots',
   plusMinusM: 'plus-minus',
   conditions: 'conditions',
   takenOn: 'date',
@@ -54,12 +54,12 @@ const PART_ALIASES: Record<ShotPart, readonly string[]> = {
   carryM: ['carry distance', 'avg carry', 'average carry', 'carries', 'distance', 'stock carry'],
   totalM: ['total distance', 'avg total'],
   apexM: ['height', 'max height', 'peak height', 'apex height'],
-  landDeg: ['land', 'landing', 'land angle', 'descent angle', 'descent'],
+  descentDeg: ['land', 'landing', 'land angle', 'descent angle', 'descent'],
   spreadM: ['sd', 'std dev', 'standard deviation', 'dispersion', 'carry sd'],
   sideSpreadM: ['side sd', 'lateral sd', 'offline sd', 'side dispersion', 'lateral dispersion'],
   teeGainM: ['tee gain', 'gain off a tee', '+ off a tee'],
   source: ['from'],
-  shots: ['n', 'count', 'number of shots', 'shot count'],
+  sampleSize: ['n', 'count', 'number of shots', 'shot count'],
   plusMinusM: ['±', '+-', 'interval'],
   conditions: ['air'],
   takenOn: ['measured on', 'taken on'],
@@ -119,7 +119,7 @@ export function usualUnits(column: Column, distanceUnit: DistanceUnit): ColumnUn
 export function unitLabel(column: Column, distanceUnit: DistanceUnit): string {
   if (column.type === 'shot') {
     if (isDistancePart(column.part)) return usualUnits(column, distanceUnit).distance;
-    return column.part === 'landDeg' ? 'deg' : '';
+    return column.part === 'descentDeg' ? 'deg' : '';
   }
   if (column.type !== 'quantity' || column.quantity.type !== 'number') return '';
   return ['deg', 'in', 'g'].includes(column.quantity.unit) ? column.quantity.unit : '';

@@ -1,10 +1,11 @@
+import { withRenamedFields } from './renamed-fields.js';
 import {
   FRONTS,
   HOLE_BOUNDS,
   InvalidInputError,
   SLOPES,
-  TROUBLE_KINDS,
-  TROUBLE_SIDES,
+  HAZARD_KINDS,
+  HAZARD_SIDES,
   lineOfHole,
   placeFrom,
   requireHole,
@@ -17,7 +18,7 @@ import {
   type Hole,
   type Place,
   type Slope,
-  type Trouble,
+  type Hazard,
 } from '@tasche/core';
 import Papa from 'papaparse';
 import { MAX_CELL_CHARACTERS, guarded, unguarded } from './cells.js';
@@ -55,7 +56,7 @@ export function readHolesGeoJson(text: string, known: Known): ReadHoles {
   });
   let document: unknown;
   try {
-    document = JSON.parse(text);
+    document = withRenamedFields(JSON.parse(text));
   } catch (error) {
     return nothing(`The file is not JSON: ${(error as Error).message}`);
   }
@@ -142,7 +143,7 @@ function checked(number: number, known: Known, said: Record<string, unknown>, pr
       ? (said.lengths as number[])
       : [];
   const before = known.holes[number - 1] ?? usualHole(usualPar(lengthsM[0] ?? 350), lengthsM);
-  const numeric = (key: 'par' | 'riseM' | 'corridorM' | 'greenM'): number => {
+  const numeric = (key: 'par' | 'elevationChangeM' | 'corridorM' | 'greenM'): number => {
     if (said[key] === undefined || said[key] === null || said[key] === '') return before[key];
     const value = Number(said[key]);
     if (!Number.isFinite(value)) at(`${key} must be a number, not ${JSON.stringify(said[key])}`);
@@ -165,12 +166,12 @@ function checked(number: number, known: Known, said: Record<string, unknown>, pr
     par: numeric('par'),
     lengthsM,
     bearingDeg: bearing,
-    riseM: numeric('riseM'),
+    elevationChangeM: numeric('elevationChangeM'),
     corridorM: numeric('corridorM'),
     greenM: numeric('greenM'),
     front: choice<Front>('front', FRONTS, before.front),
     slope: choice<Slope>('slope', SLOPES, before.slope),
-    trouble: troubleOf(said.trouble, before.trouble, at),
+    hazards: hazardsOf(said.hazards, before.hazards, at),
     ...(said.line !== undefined && { line: said.line as Place[] }),
   };
   try {
@@ -182,26 +183,26 @@ function checked(number: number, known: Known, said: Record<string, unknown>, pr
   return hole;
 }
 
-function troubleOf(
+function hazardsOf(
   said: unknown,
-  before: readonly Trouble[],
+  before: readonly Hazard[],
   at: (problem: string) => void,
-): readonly Trouble[] {
+): readonly Hazard[] {
   if (said === undefined) return before;
   const good =
     Array.isArray(said) &&
-    (said as Partial<Trouble>[]).every(
+    (said as Partial<Hazard>[]).every(
       (one) =>
-        TROUBLE_KINDS.includes(one?.kind as Trouble['kind']) &&
-        TROUBLE_SIDES.includes(one.side as Trouble['side']) &&
+        HAZARD_KINDS.includes(one?.kind as Hazard['kind']) &&
+        HAZARD_SIDES.includes(one.side as Hazard['side']) &&
         typeof one.fromM === 'number' &&
         typeof one.toM === 'number',
     );
   if (!good) {
-    at('trouble must be a list of kind, side, fromM and toM');
+    at('hazards must be a list of kind, side, fromM and toM');
     return before;
   }
-  return (said as Trouble[]).map(({ kind, side, fromM, toM }) => ({ kind, side, fromM, toM }));
+  return (said as Hazard[]).map(({ kind, side, fromM, toM }) => ({ kind, side, fromM, toM }));
 }
 
 /** Where a course is drawn that nobody has placed: the middle of no ocean's charts. */
@@ -223,19 +224,19 @@ export function writeHolesGeoJson({
   const features = holes.map(({ line, bearingDeg, lengthsM, ...rest }, i) => {
     const coordinates = line ?? [seven(at), seven(placeFrom(at, lengthsM[0]!, bearingDeg ?? 0))];
     at = coordinates.at(-1)!;
-    const { par, riseM, corridorM, greenM, front, slope, trouble } = rest;
+    const { par, elevationChangeM, corridorM, greenM, front, slope, hazards } = rest;
     return {
       type: 'Feature',
       properties: {
         hole: i + 1,
         par,
         lengthsM,
-        riseM,
+        elevationChangeM,
         corridorM,
         greenM,
         front,
         slope,
-        trouble,
+        hazards,
         drawn: line === undefined,
       },
       geometry: { type: 'LineString', coordinates },
@@ -245,7 +246,10 @@ export function writeHolesGeoJson({
 }
 
 const HEADS: Readonly<
-  Record<string, 'hole' | 'par' | 'bearingDeg' | 'riseM' | 'corridorM' | 'greenM' | 'front' | 'slope'>
+  Record<
+    string,
+    'hole' | 'par' | 'bearingDeg' | 'elevationChangeM' | 'corridorM' | 'greenM' | 'front' | 'slope'
+  >
 > = {
   hole: 'hole',
   no: 'hole',
@@ -254,8 +258,8 @@ const HEADS: Readonly<
   par: 'par',
   bearing: 'bearingDeg',
   direction: 'bearingDeg',
-  rise: 'riseM',
-  elevation: 'riseM',
+  rise: 'elevationChangeM',
+  elevation: 'elevationChangeM',
   corridor: 'corridorM',
   fairway: 'corridorM',
   width: 'corridorM',
@@ -264,7 +268,7 @@ const HEADS: Readonly<
   front: 'front',
   slope: 'slope',
 };
-const LENGTHS: readonly string[] = ['riseM', 'corridorM', 'greenM'];
+const LENGTHS: readonly string[] = ['elevationChangeM', 'corridorM', 'greenM'];
 
 /**
  * A yardage list: a row a hole, `hole`, `par`, a column a tee, and if you like `bearing`, `rise`, `corridor`, `green`, `front`, `slope`. A head may
@@ -386,17 +390,19 @@ export function writeHolesCsv({ tees, holes }: Known, unit: DistanceUnit): strin
         'front',
         'slope',
       ],
-      data: holes.map(({ par, lengthsM, bearingDeg, riseM, corridorM, greenM, front, slope }, i) => [
-        i + 1,
-        par,
-        ...lengthsM.map(shown),
-        bearingDeg ?? '',
-        shown(riseM),
-        shown(corridorM),
-        shown(greenM),
-        front,
-        slope,
-      ]),
+      data: holes.map(
+        ({ par, lengthsM, bearingDeg, elevationChangeM, corridorM, greenM, front, slope }, i) => [
+          i + 1,
+          par,
+          ...lengthsM.map(shown),
+          bearingDeg ?? '',
+          shown(elevationChangeM),
+          shown(corridorM),
+          shown(greenM),
+          front,
+          slope,
+        ],
+      ),
     },
     { newline: '\n' },
   )}\n`;

@@ -6,15 +6,15 @@ import {
   GREEN_SPEED_M,
   HOLE_BOUNDS,
   MAX_TEES,
-  MAX_TROUBLE,
+  MAX_HAZARDS,
   ROUGH_LENGTHS,
   ROUND_AIR_BOUNDS,
   InvalidInputError,
   SANDS,
   SLOPES,
-  TROUBLE_BOUNDS,
-  TROUBLE_KINDS,
-  TROUBLE_SIDES,
+  HAZARD_BOUNDS,
+  HAZARD_KINDS,
+  HAZARD_SIDES,
   requireHole,
   CONDITION_BOUNDS,
   type CourseGround,
@@ -87,11 +87,11 @@ const groundOfSeason = {
 };
 export const courseGroundSchema = shape({ ...groundOfSeason, grass: oneOf(GRASSES), sand: oneOf(SANDS) });
 
-const troubleSchema = shape({
-  kind: oneOf(TROUBLE_KINDS),
-  side: oneOf(TROUBLE_SIDES),
-  fromM: required(finite(...TROUBLE_BOUNDS.fromM)),
-  toM: required(finite(...TROUBLE_BOUNDS.toM)),
+const hazardSchema = shape({
+  kind: oneOf(HAZARD_KINDS),
+  side: oneOf(HAZARD_SIDES),
+  fromM: required(finite(...HAZARD_BOUNDS.fromM)),
+  toM: required(finite(...HAZARD_BOUNDS.toM)),
 }).test(
   'order',
   '${path} ends before it begins',
@@ -108,9 +108,9 @@ const holeSchema = shape({
   bearingDeg: finite(...HOLE_BOUNDS.bearingDeg)
     .nullable()
     .defined('${path} is missing'),
-  riseM: required(finite(...HOLE_BOUNDS.riseM, 'm')),
+  elevationChangeM: required(finite(...HOLE_BOUNDS.elevationChangeM, 'm')),
   corridorM: required(finite(...HOLE_BOUNDS.corridorM, 'm')),
-  trouble: yup.array(required(troubleSchema)).max(MAX_TROUBLE).required('${path} is missing'),
+  hazards: yup.array(required(hazardSchema)).max(MAX_HAZARDS).required('${path} is missing'),
   greenM: required(finite(...HOLE_BOUNDS.greenM, 'm')),
   front: oneOf(FRONTS),
   slope: oneOf(SLOPES),

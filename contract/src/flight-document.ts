@@ -15,7 +15,7 @@ export interface FlightAnswer {
   totalM: number;
   lateralM: number;
   apexM: number;
-  landDeg: number;
+  descentDeg: number;
   landSpeedMps: number;
   flightS: number;
 }
@@ -58,12 +58,10 @@ function flown(document: yup.InferType<typeof launchSchema>, place: string): Fli
   const { conditions, surface, ...launch } = document;
   try {
     const air = conditionsOf(conditions);
-    const { carryM, lateralM, apexM, landDeg, landSpeedMps, landAzimuthDeg, landSpinRpm, flightS } = flight(
-      launch as Launch,
-      air,
-    );
+    const { carryM, lateralM, apexM, descentDeg, landSpeedMps, landAzimuthDeg, landSpinRpm, flightS } =
+      flight(launch as Launch, air);
     const { runM } = runOut(
-      { landSpeedMps, landDeg, landSpinRpm: Math.max(0, landSpinRpm) },
+      { landSpeedMps, descentDeg, landSpinRpm: Math.max(0, landSpinRpm) },
       surfaceOf(surface),
     );
     return {
@@ -71,7 +69,7 @@ function flown(document: yup.InferType<typeof launchSchema>, place: string): Fli
       totalM: carryM + runM * Math.cos((landAzimuthDeg * Math.PI) / 180),
       lateralM,
       apexM,
-      landDeg,
+      descentDeg,
       landSpeedMps,
       flightS,
     };

@@ -69,7 +69,7 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
     says: 'From this difference in apex on, two clubs of one carry are an either-or pair.',
   },
   {
-    key: 'eitherOrLandDeg',
+    key: 'eitherOrDescentDeg',
     label: 'or by landing angle',
     measure: 'deg',
     says: 'The same, for the landing angle.',

@@ -5,6 +5,7 @@ export * from './basket-document.js';
 export * from './bend-document.js';
 export * from './remedies-document.js';
 export * from './json-limits.js';
+export * from './renamed-fields.js';
 export * from './problem.js';
 export * from './schemas.js';
 export * from './limits.js';

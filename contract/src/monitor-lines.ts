@@ -1,3 +1,4 @@
+import { withRenamedFields } from './renamed-fields.js';
 import { STRIKE_PARTS, type ClubKind, type Strike } from '@tasche/core';
 import * as yup from 'yup';
 import { clubKindSchema, finite, textSchema } from './schemas.js';
@@ -133,7 +134,7 @@ export function lineOf<T extends string>(
 ): { type: T; rest: Record<string, unknown> } {
   let line: unknown;
   try {
-    line = JSON.parse(text);
+    line = withRenamedFields(JSON.parse(text));
   } catch {
     throw new Error('is not JSON');
   }

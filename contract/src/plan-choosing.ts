@@ -6,9 +6,9 @@ import {
   DEFAULT_PREFERENCES,
   PUTTER_STRATEGIES,
   SLOPES,
-  TROUBLE_BOUNDS,
-  TROUBLE_KINDS,
-  TROUBLE_SIDES,
+  HAZARD_BOUNDS,
+  HAZARD_KINDS,
+  HAZARD_SIDES,
   type ShotDemand,
   type DemandChanges,
   type Swap,
@@ -92,11 +92,11 @@ function record<T, R extends boolean = false>(each: { __outputType: T }, max: nu
   >;
 }
 
-const troubleSchema = shape({
-  kind: required(yup.string().strict().oneOf(TROUBLE_KINDS)),
-  side: required(yup.string().strict().oneOf(TROUBLE_SIDES)),
-  fromM: required(finite(-500, TROUBLE_BOUNDS.fromM[1])),
-  toM: required(finite(...TROUBLE_BOUNDS.toM)),
+const hazardSchema = shape({
+  kind: required(yup.string().strict().oneOf(HAZARD_KINDS)),
+  side: required(yup.string().strict().oneOf(HAZARD_SIDES)),
+  fromM: required(finite(-500, HAZARD_BOUNDS.fromM[1])),
+  toM: required(finite(...HAZARD_BOUNDS.toM)),
 });
 const editableNeed = {
   distanceM: finite(...DEMAND_BOUNDS.distanceM),
@@ -129,13 +129,13 @@ export const demandSchema = shape({
   hole: whole(...DEMAND_BOUNDS.hole),
   windMps: finite(...DEMAND_BOUNDS.windMps),
   windFromDeg: finite(...DEMAND_BOUNDS.windFromDeg),
-  riseM: finite(...DEMAND_BOUNDS.riseM),
+  elevationChangeM: finite(...DEMAND_BOUNDS.elevationChangeM),
   front: yup
     .string()
     .strict()
     .oneOf(['sand', 'water'] as const),
   slope: yup.string().strict().oneOf(SLOPES),
-  trouble: yup.array(required(troubleSchema)).max(20).default(undefined).optional(),
+  hazards: yup.array(required(hazardSchema)).max(20).default(undefined).optional(),
   missStrokes: finite(...DEMAND_BOUNDS.missStrokes),
   playsLikeM: finite(...DEMAND_BOUNDS.playsLikeM),
 });

@@ -1,5 +1,6 @@
 import * as yup from 'yup';
 import { JsonLimitError, checkJsonLimits } from './json-limits.js';
+import { withRenamedFields } from './renamed-fields.js';
 import {
   MAX_BAGS_A_PLAYER,
   MAX_CLUBS_A_PLAYER,
@@ -189,7 +190,7 @@ export class PlayerFileReader {
   #parsed(text: string): unknown {
     let value: unknown;
     try {
-      value = JSON.parse(text);
+      value = withRenamedFields(JSON.parse(text));
     } catch {
       throw this.#problem(
         '',

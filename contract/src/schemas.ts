@@ -88,7 +88,7 @@ export const shotSchema: yup.ObjectSchema<Shot> = yup
     carryM: finite(1, CARRY_MAX_M, 'm').required('${path} is missing'),
     totalM: finite(1, TOTAL_MAX_M, 'm').optional(),
     apexM: finite(0, 80, 'm').optional(),
-    landDeg: finite(0, 90, 'degrees').optional(),
+    descentDeg: finite(0, 90, 'degrees').optional(),
     spreadM: finite(0, 80, 'm').optional(),
     sideSpreadM: finite(0, 80, 'm').optional(),
     teeGainM: finite(-TEE_GAIN_MAX_M, TEE_GAIN_MAX_M)
@@ -96,7 +96,7 @@ export const shotSchema: yup.ObjectSchema<Shot> = yup
       .max(TEE_GAIN_MAX_M, TEE_GAIN_WORDS)
       .optional(),
     source: yup.string().strict().oneOf(SHOT_SOURCES).required('${path} is missing'),
-    shots: finite(1, 10_000).integer('${path} must be a whole number').optional(),
+    sampleSize: finite(1, 10_000).integer('${path} must be a whole number').optional(),
     plusMinusM: finite(0, 100, 'm').optional(),
     conditions: textSchema(120).optional(),
   })

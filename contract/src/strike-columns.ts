@@ -71,7 +71,7 @@ export const STRIKE_FIELDS: readonly FieldKind[] = [
     heads: /^(launch|take ?off|vertical) ?(launch)? ?(angle|ang|v|vla)?$|^vla$/,
   },
   {
-    field: 'landDeg',
+    field: 'descentDeg',
     label: 'Landing angle',
     units: ['deg'],
     heads: /(land|descent|attack on green).*(angle|ang)?$/,
@@ -83,7 +83,7 @@ export const STRIKE_FIELDS: readonly FieldKind[] = [
     heads: /apex|max\s*height|peak|^height$|h[öo]he/,
   },
   {
-    field: 'sideM',
+    field: 'offlineM',
     label: 'Side',
     units: DISTANCE,
     heads:

@@ -106,7 +106,7 @@ export function givenWithSmash({ given, smash }: StrikeRow): Strike {
 }
 
 function isSideways(field: StrikeField): boolean {
-  return field === 'sideM' || field === 'azimuthDeg' || field === 'spinAxisDeg';
+  return field === 'offlineM' || field === 'azimuthDeg' || field === 'spinAxisDeg';
 }
 
 /** Puts a cell into the row, or says why it cannot be. */

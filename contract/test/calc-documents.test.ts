@@ -104,7 +104,7 @@ const clubs = [
     kind: 'iron',
     loftDeg: 32,
     shots: {
-      full: { carryM: 147, source: 'measured', shots: 20, spreadM: 4 },
+      full: { carryM: 147, source: 'measured', sampleSize: 20, spreadM: 4 },
       soft: { carryM: 139, source: 'stated' },
     },
   },
@@ -113,7 +113,7 @@ const clubs = [
     name: 'PW',
     kind: 'iron',
     loftDeg: 44,
-    shots: { full: { carryM: 114, source: 'measured', shots: 12, spreadM: 3 } },
+    shots: { full: { carryM: 114, source: 'measured', sampleSize: 12, spreadM: 3 } },
   },
   { id: 'putter', name: 'Putter', kind: 'putter', shots: {} },
 ];
@@ -208,7 +208,7 @@ describe('calc choose', () => {
     name: `${id} iron`,
     kind: 'iron',
     loftDeg,
-    shots: { full: { carryM, totalM: carryM + 6, source: 'measured', shots: 20, spreadM: 4, ...more } },
+    shots: { full: { carryM, totalM: carryM + 6, source: 'measured', sampleSize: 20, spreadM: 4, ...more } },
   });
   const green = (name: string, distanceM: number, mustHold = true) => ({
     name,
@@ -305,7 +305,7 @@ describe('calc needs and calc travel', () => {
     name: id,
     kind,
     loftDeg,
-    shots: { full: { carryM, source: 'measured', shots: 20, spreadM: carryM * 0.03 } },
+    shots: { full: { carryM, source: 'measured', sampleSize: 20, spreadM: carryM * 0.03 } },
   });
   const clubs = [
     club('Driver', 'driver', 10, 230),
@@ -320,9 +320,9 @@ describe('calc needs and calc travel', () => {
     par,
     lengthsM: [lengthM],
     bearingDeg,
-    riseM: 0,
+    elevationChangeM: 0,
     corridorM: 30,
-    trouble: [],
+    hazards: [],
     greenM: 26,
     front: 'sand',
     slope: 'flat',

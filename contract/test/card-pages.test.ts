@@ -87,7 +87,7 @@ describe('pages of a card', () => {
   it('helps in the units its reader thinks in', () => {
     expect(cardSteps('yd').windMps).toBeCloseTo(4.4704, 4);
     expect(cardSteps('yd').temperatureC * 1.8).toBeCloseTo(20, 9);
-    expect(cardSteps('m')).toEqual({ windMps: 5, riseM: 10, temperatureC: 10 });
+    expect(cardSteps('m')).toEqual({ windMps: 5, elevationChangeM: 10, temperatureC: 10 });
   });
 
   it('asks the caddie’s question of clubs that all have a place', () => {

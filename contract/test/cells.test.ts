@@ -44,8 +44,8 @@ describe('numbers as people type them', () => {
     ['shot.full.carryM', '150 yds', 137.16],
     ['shot.full.carryM', '137,16m', 137.16],
     ['shot.full.apexM', '100', 30.48],
-    ['shot.full.landDeg', '48°', 48],
-    ['shot.full.shots', '24 shots', 24],
+    ['shot.full.descentDeg', '48°', 48],
+    ['shot.full.sampleSize', '24 shots', 24],
   ])('%s "%s" is %s', (id, text, value) => expect(read(id, text)).toBe(value));
 
   it.each([
@@ -63,7 +63,7 @@ describe('numbers as people type them', () => {
       'spoon',
       '"spoon" is no kind of club; use one of: driver, fairway, hybrid, driving iron, iron, wedge, chipper, putter',
     ],
-    ['shot.full.shots', '2.5', 'full shots must be a whole number'],
+    ['shot.full.sampleSize', '2.5', 'full shots must be a whole number'],
     ['state', 're', undefined],
   ])('%s "%s" is refused', (id, text, reason) => {
     const result = readCell(column(id), text, 'yd');
@@ -142,7 +142,7 @@ describe('heads', () => {
     ['Length cm', 'lengthIn', { length: 'cm' }],
     ['Loft', 'loftStampedDeg', {}],
     ['Club Name', 'name', {}],
-    ['Shots', 'shot.full.shots', {}],
+    ['Shots', 'shot.full.sampleSize', {}],
     ['Peak height (ft)', 'shot.full.apexM', { distance: 'ft' }],
     ['SW', 'swingWeight', {}],
   ])('%s', (head, id, units) => {

@@ -13,8 +13,8 @@ import {
 const eighteen = Array.from({ length: 18 }, (_one, i) => ({
   ...usualHole([4, 3, 5][i % 3]!, [[380, 165, 500][i % 3]!, [350, 140, 460][i % 3]!]),
   bearingDeg: (i * 35) % 360,
-  riseM: i - 9,
-  trouble: i % 4 === 0 ? [{ kind: 'water' as const, side: 'left' as const, fromM: 200, toM: 240 }] : [],
+  elevationChangeM: i - 9,
+  hazards: i % 4 === 0 ? [{ kind: 'water' as const, side: 'left' as const, fromM: 200, toM: 240 }] : [],
 }));
 const course = {
   name: 'Here',
@@ -120,14 +120,14 @@ describe('holes as GeoJSON', () => {
       /hole 2: front must be one of open, sand, water/,
     ],
     [
-      'trouble that is no list',
+      'a hazard that is no list',
       collection(
         Array.from({ length: 9 }, (_one, i) => {
           const one = east(i + 1);
-          return i === 1 ? { ...one, properties: { hole: 2, trouble: 'much' } } : one;
+          return i === 1 ? { ...one, properties: { hole: 2, hazards: 'much' } } : one;
         }),
       ),
-      /hole 2: trouble must be a list/,
+      /hole 2: hazards must be a list/,
     ],
   ])('%s is said by name', (_what, text, message) => {
     expect(readHolesGeoJson(text, none).problems.join('; ')).toMatch(message);
@@ -173,10 +173,10 @@ describe('holes as a yardage list', () => {
           front: 'open',
           slope: 'flat',
           bearingDeg: eighteen[i]!.bearingDeg,
-          trouble: eighteen[i]!.trouble,
+          hazards: eighteen[i]!.hazards,
         });
         hole.lengthsM.forEach((m, t) => expect(m).toBeCloseTo(eighteen[i]!.lengthsM[t]!, 0));
-        expect(hole.riseM).toBeCloseTo(eighteen[i]!.riseM, 0);
+        expect(hole.elevationChangeM).toBeCloseTo(eighteen[i]!.elevationChangeM, 0);
       });
     }
   });

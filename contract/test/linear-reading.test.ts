@@ -59,12 +59,12 @@ describe('a course in a file', () => {
       par: 4,
       lengthsM: [350],
       bearingDeg: null,
-      riseM: 0,
+      elevationChangeM: 0,
       corridorM: 30,
       greenM: 25,
       front: 'open',
       slope: 'flat',
-      trouble: [],
+      hazards: [],
     } as unknown as Hole;
     const known = { tees: ['=1+1;=2'], holes: Array.from({ length: 9 }, () => hole) };
     const text = writeHolesCsv(known, 'm');

@@ -61,9 +61,9 @@ const shot = fc
   .record({
     carryM: metres(5, 400),
     apexM: fc.option(metres(0, 79), { nil: undefined }),
-    landDeg: fc.option(fc.integer({ min: 0, max: 90 }), { nil: undefined }),
+    descentDeg: fc.option(fc.integer({ min: 0, max: 90 }), { nil: undefined }),
     spreadM: fc.option(metres(0, 40), { nil: undefined }),
-    shots: fc.option(fc.integer({ min: 1, max: 500 }), { nil: undefined }),
+    sampleSize: fc.option(fc.integer({ min: 1, max: 500 }), { nil: undefined }),
     source: fc.constantFrom('measured', 'stated', 'modelled' as const),
     conditions: fc.option(words, { nil: undefined }),
   })
@@ -237,7 +237,7 @@ describe('published schemas say what the code does', () => {
           { key: 'lieDeg', value: null, takenOn: '2026-01-02' },
           {
             key: 'shot.full',
-            value: { carryM: 146, source: 'measured', shots: 30, spreadM: 3.6 },
+            value: { carryM: 146, source: 'measured', sampleSize: 30, spreadM: 3.6 },
             takenOn: '2026-01-01',
           },
         ],

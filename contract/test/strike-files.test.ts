@@ -119,12 +119,12 @@ describe('columns by their heads', () => {
     ['Spin Rate (rpm)', 'spinRpm', 'rpm'],
     ['Spin Axis', 'spinAxisDeg', undefined],
     ['Apex Height, ft', 'apexM', 'ft'],
-    ['Land. Angle', 'landDeg', undefined],
-    ['Lateral (m)', 'sideM', 'm'],
+    ['Land. Angle', 'descentDeg', undefined],
+    ['Lateral (m)', 'offlineM', 'm'],
     ['total_spin', 'spinRpm', undefined],
     ['ballSpeed', 'ballSpeedMps', undefined],
     ['Carry Flat - Length', 'carryM', undefined],
-    ['Carry Flat - Side', 'sideM', undefined],
+    ['Carry Flat - Side', 'offlineM', undefined],
     ['Est. Total Flat - Length', 'totalM', undefined],
     ['Launch H', 'azimuthDeg', undefined],
     ['Launch V', 'launchDeg', undefined],
@@ -199,14 +199,14 @@ describe('cells of a file', () => {
     ['-4', -4],
     ['−4', -4],
     ['0', 0],
-  ])('a side of %s is %s m', (text, sideM) => {
-    const read = strikeRowReader(mapping('sideM', {}, 'm'), ['side', 'carry'])([text, '150']);
-    expect(read).toMatchObject({ ok: true, row: { given: { sideM } } });
+  ])('a side of %s is %s m', (text, offlineM) => {
+    const read = strikeRowReader(mapping('offlineM', {}, 'm'), ['side', 'carry'])([text, '150']);
+    expect(read).toMatchObject({ ok: true, row: { given: { offlineM } } });
   });
   it('where left is positive a bare number turns round, a letter does not', () => {
-    const read = strikeRowReader(mapping('sideM', { leftIsPositive: true }, 'm'), ['side', 'carry']);
-    expect(read(['4', '150'])).toMatchObject({ row: { given: { sideM: -4 } } });
-    expect(read(['4 R', '150'])).toMatchObject({ row: { given: { sideM: 4 } } });
+    const read = strikeRowReader(mapping('offlineM', { leftIsPositive: true }, 'm'), ['side', 'carry']);
+    expect(read(['4', '150'])).toMatchObject({ row: { given: { offlineM: -4 } } });
+    expect(read(['4 R', '150'])).toMatchObject({ row: { given: { offlineM: 4 } } });
   });
   it.each([
     ['', true],

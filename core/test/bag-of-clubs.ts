@@ -11,7 +11,7 @@ export function club(
     shots?: number;
     spreadYd?: number;
     apexFt?: number;
-    landDeg?: number;
+    descentDeg?: number;
     lengthIn?: number;
     hitsPerRound?: number;
     partials?: Partial<LadderClub['shots']>;
@@ -23,10 +23,10 @@ export function club(
       : {
           carryM: toMetres(carryYd, 'yd'),
           source: more.shots === undefined ? 'stated' : 'measured',
-          ...(more.shots !== undefined && { shots: more.shots }),
+          ...(more.shots !== undefined && { sampleSize: more.shots }),
           ...(more.spreadYd !== undefined && { spreadM: toMetres(more.spreadYd, 'yd') }),
           ...(more.apexFt !== undefined && { apexM: toMetres(more.apexFt, 'ft') }),
-          ...(more.landDeg !== undefined && { landDeg: more.landDeg }),
+          ...(more.descentDeg !== undefined && { descentDeg: more.descentDeg }),
         };
   return {
     id: name,

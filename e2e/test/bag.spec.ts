@@ -23,7 +23,7 @@ test('a bag is written down with the keyboard alone, its hole is named, and the 
     await page.keyboard.press('Enter');
   }
   await expect(verdict(page)).toContainText('PW to 56'.toLowerCase());
-  await expect(page.locator('.rib.fault')).not.toHaveCount(0);
+  await expect(page.locator('.rib.error')).not.toHaveCount(0);
   await expect(cell(page, '7 iron', 'shot.full.source')).toHaveText('stated');
   await saved(page);
   await page.reload();

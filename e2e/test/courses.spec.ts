@@ -63,7 +63,7 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await expect(cell('White', 2)).toHaveValue('158');
   await expect(cell('Par', 2)).toHaveValue('3');
 
-  // By hand: a hole of nothing is refused by name and stays as typed; trouble in words; rows of a spreadsheet.
+  // By hand: a hole of nothing is refused by name and stays as typed; hazards in words; rows of a spreadsheet.
   await cell('White', 4).fill('0');
   await cell('White', 4).press('Tab');
   await expect(page.getByRole('alert')).toContainText(
@@ -73,11 +73,11 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await cell('White', 4).fill('372');
   await cell('White', 4).press('Enter');
   await expect(cell('White', 5)).toBeFocused();
-  await cell('Trouble', 1).fill('bunker left 225-260; swamp');
-  await cell('Trouble', 1).press('Tab');
+  await cell('Hazards', 1).fill('bunker left 225-260; swamp');
+  await cell('Hazards', 1).press('Tab');
   await expect(page.getByRole('alert')).toContainText('Hole 1: “swamp” is not understood');
-  await cell('Trouble', 1).fill('bunker left 225-260; water across 300-320');
-  await cell('Trouble', 1).press('Tab');
+  await cell('Hazards', 1).fill('bunker left 225-260; water across 300-320');
+  await cell('Hazards', 1).press('Tab');
   await expect(page.getByRole('alert')).toHaveCount(0);
   await page.evaluate(() => navigator.clipboard.writeText('90\t2\n180\t-3\n270\t0'));
   await cell('Bearing', 1).focus();
@@ -103,7 +103,7 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await expect(holds).toContainText('18 holes');
   await expect(holds.getByRole('alert')).toHaveCount(0);
   await holds.getByRole('button', { name: /^Take it/ }).click();
-  await expect(cell('Trouble', 1)).toHaveValue('bunker left 225-260; water across 300-320');
+  await expect(cell('Hazards', 1)).toHaveValue('bunker left 225-260; water across 300-320');
   await expect(cell('Red', 1)).toHaveValue('329');
   await file(page, 'map.geojson', map(9));
   await holds.getByRole('button', { name: /^Take it/ }).click();

@@ -85,7 +85,7 @@ test('a phone shows the sheet and its steps without scrolling sideways', async (
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${demo.davor}/bag`);
   await expect(cell(page, 'PW', 'shot.full.carryM')).toBeVisible();
-  await expect(page.locator('.rib.fault')).toBeVisible();
+  await expect(page.locator('.rib.error')).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   for (const path of [HOCHFIRN, `${HOCHFIRN}/sheet`, '/courses', '/seasons']) {
     await open(page, path);

@@ -71,7 +71,7 @@ test("a player's thresholds move the verdict, bad ones are refused by name, and 
     'club\tloft\tcarry\n6 iron\t28\t180\n7 iron\t32\t168\n8 iron\t36\t156\n9 iron\t40\t144\n',
   );
   await expect(page.locator('.rib')).toHaveCount(3);
-  await expect(page.locator('.rib.fault')).toHaveCount(0);
+  await expect(page.locator('.rib.error')).toHaveCount(0);
   await saved(page);
   await page.goto(`/players/${id}/settings`);
   const widest = page.getByLabel('Carry step there, most');
@@ -92,7 +92,7 @@ test("a player's thresholds move the verdict, bad ones are refused by name, and 
   await expect(page.getByRole('alert')).toHaveCount(0);
   await saved(page);
   await page.goto(bag);
-  await expect(page.locator('.rib.fault')).not.toHaveCount(0);
+  await expect(page.locator('.rib.error')).not.toHaveCount(0);
   await page.goto(`/players/${id}/settings`);
   await expect(page.getByLabel('Notes')).toHaveValue('Trusts the 7 wood <b>only</b> in the wind');
   await page.getByRole('button', { name: 'All back to usual' }).click();

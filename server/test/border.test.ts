@@ -252,10 +252,10 @@ describe('import and export', () => {
       on('loftStampedDeg', 33, '2026-01-01'),
       carry(146.3, {
         source: 'measured',
-        shots: 30,
+        sampleSize: 30,
         spreadM: 3.6,
         apexM: 29.1,
-        landDeg: 48,
+        descentDeg: 48,
         conditions: '9 °C; wind, 8 m/s',
       }),
     ]);

@@ -74,7 +74,7 @@ describe('readings', () => {
   it('a modelled carry never takes the place of a measured one', async () => {
     const playerId = await bench.player();
     const clubId = await bench.club(playerId, '7 iron', [
-      carry(146, { source: 'measured', shots: 20, spreadM: 4 }),
+      carry(146, { source: 'measured', sampleSize: 20, spreadM: 4 }),
     ]);
     const refused = await bench
       .change([

@@ -166,14 +166,14 @@ describe('courses, seasons and events', () => {
       /hole 1: length must be given for each of the 2 tees/,
     ],
     [
-      'trouble that ends before it begins',
+      'a hazard that ends before it begins',
       {
         holes: eighteen().with(0, {
           ...usualHole(4, [380]),
-          trouble: [{ kind: 'water', side: 'left', fromM: 200, toM: 150 }],
+          hazards: [{ kind: 'water', side: 'left', fromM: 200, toM: 150 }],
         }),
       },
-      /holes\[0\]\.trouble\[0\] ends before it begins/,
+      /holes\[0\]\.hazards\[0\] ends before it begins/,
     ],
     ['no tee', { tees: [] }, /tees must name one tee at least/],
     ['a latitude of 91', { latitudeDeg: 91 }, /latitudeDeg must be between -90 and 90/],

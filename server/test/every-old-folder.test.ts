@@ -99,6 +99,38 @@ async function counts(): Promise<Record<string, number>> {
   }
 }
 
+async function rowsOf<T extends pg.QueryResultRow>(sql: string): Promise<T[]> {
+  const client = new pg.Client({ connectionString: cluster.backupUrl });
+  await client.connect();
+  try {
+    return (await client.query<T>(sql)).rows;
+  } finally {
+    await client.end();
+  }
+}
+
+/** Kept documents that hold a field by a name it had before: the columns. */
+async function oldNames(): Promise<string[]> {
+  const documents = await rowsOf<{ table: string; column: string }>(
+    `select table_name as table, column_name as column from information_schema.columns
+     where table_schema = 'public' and data_type = 'jsonb' order by 1, 2`,
+  );
+  const found: string[] = [];
+  for (const { table, column } of documents) {
+    const [row] = await rowsOf<{ n: number }>(
+      `select count(*)::int as n from "${table}" where "${column}"::text ~ '"(landDeg|sideM|riseM|trouble|eitherOrLandDeg)": '
+         or "${column}" @? '$.** ? (exists(@.source) && exists(@.carryM)).shots'`,
+    );
+    if (row!.n > 0) found.push(`${table}.${column}`);
+  }
+  return found;
+}
+/** What the readings and the courses say, word for word. */
+const told = () =>
+  rowsOf(
+    `select 'reading' as of, id, value as said from reading union all select 'course', id, holes from course order by 1, 2`,
+  );
+
 describe('a data folder of every earlier version', () => {
   it('is among the fixtures', () => {
     const known = [...DUMPS, 'migration-004.sql.gz'].map((name) => name.slice(0, 13)).sort();
@@ -118,6 +150,7 @@ describe('a data folder of every earlier version', () => {
     await migrate(cluster.ownerUrl, roleIn(cluster.url));
     expect(await counts()).toMatchObject(before);
     expect(await columns()).toEqual(newest);
+    expect(await oldNames()).toEqual([]);
     const orm = await openDatabase(cluster.url);
     try {
       const bench = workbenchIn(orm, WORKSPACE, 'Jonas Brandl');
@@ -163,7 +196,12 @@ describe('going back to an earlier version', () => {
     load(gunzipSync(readFileSync(path.join(FOLDER, dump))));
     // What the first migration was given after the first folders had been made.
     load('set client_min_messages = warning; alter table player add column if not exists baseline jsonb');
-    const made = { columns: await columns(), rules: await rules(), counts: await counts() };
+    const made = {
+      columns: await columns(),
+      rules: await rules(),
+      counts: await counts(),
+      told: await told(),
+    };
     await migrate(cluster.ownerUrl, roleIn(cluster.url));
     expect([await columns(), await rules()]).not.toEqual([made.columns, made.rules]);
 
@@ -171,6 +209,7 @@ describe('going back to an earlier version', () => {
     expect(await columns()).toEqual(made.columns);
     expect(await rules()).toEqual(made.rules);
     expect(await counts()).toEqual(made.counts);
+    expect(await told()).toEqual(made.told);
 
     await migrate(cluster.ownerUrl, roleIn(cluster.url));
     expect(await columns()).toEqual(newest);

@@ -83,7 +83,7 @@ describe('a session by hand', () => {
   });
 
   it('holds its shots in order, each with the club as it was built that day', async () => {
-    const { sessionId } = await opened([{ carryM: 155 }, { carryM: 158, sideM: -4 }]);
+    const { sessionId } = await opened([{ carryM: 155 }, { carryM: 158, offlineM: -4 }]);
     await bench.done([
       { do: 'editClub', clubId: seven, version: 1, readings: [on('shaft', 'Siv 90', '2026-11-22')] },
     ]);
@@ -203,7 +203,7 @@ const MAPPING: StrikeImportOrder['mapping'] = {
     { column: 3, field: 'launchDeg', unit: 'deg' },
     { column: 4, field: 'spinRpm', unit: 'rpm' },
     { column: 5, field: 'carryM', unit: 'yd' },
-    { column: 6, field: 'sideM', unit: 'yd' },
+    { column: 6, field: 'offlineM', unit: 'yd' },
   ],
   decimal: '.',
   dates: 'day first',
@@ -280,9 +280,9 @@ describe('a launch monitor’s file', () => {
       clubId: mine,
       builtOn: '2026-11-18',
       hitAt: '2026-11-18T09:01:00.000Z',
-      given: { carryM: 156.8196, sideM: -2.7432, spinRpm: 7010 },
+      given: { carryM: 156.8196, offlineM: -2.7432, spinRpm: 7010 },
     });
-    expect(strikes[1]!.given.sideM).toBeCloseTo(1.8288, 4);
+    expect(strikes[1]!.given.offlineM).toBeCloseTo(1.8288, 4);
     // The same file again brings nothing; taken back, it comes in anew.
     expect(await report(send(me, order({}), csv(GOOD)))).toMatchObject({
       taken: 0,

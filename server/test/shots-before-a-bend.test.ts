@@ -5,7 +5,7 @@ import { workbench, type Workbench } from './workbench.js';
 describe('a carry measured before the club was changed', () => {
   let bench: Workbench;
   let playerId: string;
-  const full = { carryM: 120, source: 'measured', shots: 20, spreadM: 3, totalM: 124 } as const;
+  const full = { carryM: 120, source: 'measured', sampleSize: 20, spreadM: 3, totalM: 124 } as const;
 
   beforeAll(async () => {
     bench = await workbench();

@@ -44,8 +44,8 @@ const SEEN: readonly StrikePart[] = [
   'spinAxisDeg',
   'carryM',
   'apexM',
-  'landDeg',
-  'sideM',
+  'descentDeg',
+  'offlineM',
 ];
 const MAX_TIRED = 0.04;
 
@@ -72,9 +72,9 @@ export function simulatedPlayer(seed: number, skill: Skill = GOOD_PLAYER): (orde
       ...struck,
       clubSpeedMps: delivery.clubSpeedMps * (1 - tired) * (1 + skill.speedShare * normal()),
       carryM: flown.carryM,
-      sideM: flown.lateralM,
+      offlineM: flown.lateralM,
       apexM: flown.apexM,
-      landDeg: flown.landDeg,
+      descentDeg: flown.descentDeg,
     };
     return Object.fromEntries(
       STRIKE_PARTS.flatMap((part) =>

@@ -76,7 +76,7 @@ export function openShots(
 function partialsToTry(clubs: readonly LadderClub[], bagIds: readonly string[], options: GapOptions) {
   const bag = clubs.filter(({ id }) => bagIds.includes(id));
   return gaps(bag, options)
-    .steps.filter(({ severity, cover }) => severity === 'fault' && !cover)
+    .steps.filter(({ severity, cover }) => severity === 'error' && !cover)
     .flatMap(({ upperId, carryM }) => {
       const club = bag.find(({ id }) => id === upperId)!;
       const learns = partialToLearn(club, club.shots.full!.carryM - carryM / 2);

@@ -84,18 +84,18 @@ export function calibrationWords({
       : '';
   switch (verdict) {
     case 'too few':
-      return { severity: 'look', text: `${counted}. Too few to say how far to trust them.${leans}` };
+      return { severity: 'warning', text: `${counted}. Too few to say how far to trust them.${leans}` };
     case 'too sure':
       return {
-        severity: 'fault',
+        severity: 'error',
         text: `${counted}. What was said was too sure: take every range as ${stretch.toFixed(1)} times as wide.${leans}`,
       };
     case 'too careful':
       return {
-        severity: 'look',
+        severity: 'warning',
         text: `${counted}. They are closer than was said: the ranges are too wide.${leans}`,
       };
     case 'right':
-      return { severity: leans ? 'look' : 'fine', text: `${counted}. What was said held.${leans}` };
+      return { severity: leans ? 'warning' : 'fine', text: `${counted}. What was said held.${leans}` };
   }
 }

@@ -51,7 +51,7 @@ export function predictedCarries(
     const i = clubs.findIndex(({ id }) => id === clubId);
     const expected = placed[i]?.shots.full;
     if (!expected) return [];
-    const measured: Shot = { carryM: meanM, spreadM, shots, source: 'measured' };
+    const measured: Shot = { carryM: meanM, spreadM, sampleSize: shots, source: 'measured' };
     return [
       {
         clubId,

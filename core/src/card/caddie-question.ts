@@ -23,7 +23,7 @@ export interface CaddieQuestion {
   windMps: number;
   windFromDeg: number;
   lie: Lie;
-  riseM: number;
+  elevationChangeM: number;
   mustHold: boolean;
 }
 

@@ -22,7 +22,7 @@ export interface CardDay {
 /** What the helpers of a card are for: so much wind, so much higher or lower, so much warmer or colder. */
 export interface CardSteps {
   windMps: number;
-  riseM: number;
+  elevationChangeM: number;
   temperatureC: number;
 }
 
@@ -77,7 +77,7 @@ export interface DistanceCard {
   /** Longest first; those without a carry last. */
   clubs: readonly CardClub[];
   /** Steps in this air that no shot of the bag's divides, widest first. */
-  uncovered: readonly Pick<StepReport, 'upperId' | 'lowerId' | 'holeM'>[];
+  uncovered: readonly Pick<StepReport, 'upperId' | 'lowerId' | 'widestGapM'>[];
 }
 
 /** Every shot of a bag's clubs as it carries on a day: the same figures as the ladder read in that air. */
@@ -100,8 +100,8 @@ export function distanceCard({ clubs, bagIds, from, day, steps, gapOptions }: Ca
     clubs: made.map(({ card }) => card).sort((a, b) => lengthOf(b) - lengthOf(a)),
     uncovered: report.steps
       .filter(({ word }) => word === 'wide')
-      .map(({ upperId, lowerId, holeM }) => ({ upperId, lowerId, holeM }))
-      .sort((a, b) => b.holeM - a.holeM),
+      .map(({ upperId, lowerId, widestGapM }) => ({ upperId, lowerId, widestGapM }))
+      .sort((a, b) => b.widestGapM - a.widestGapM),
   };
 }
 
@@ -160,7 +160,7 @@ function perfectOf(
 function helpersOf(
   { swung, stillThere }: { swung: SwungShot; stillThere: MovedShot },
   there: PlayingConditions,
-  { windMps, riseM, temperatureC }: CardSteps,
+  { windMps, elevationChangeM, temperatureC }: CardSteps,
 ): CardHelpers {
   const inAir = (part: Partial<Conditions>) =>
     movedIfAny(swung, { ...there, conditions: { ...there.conditions, ...part } });
@@ -170,8 +170,8 @@ function helpersOf(
     into: carry(inAir({ windMps, windFromDeg: 0 })),
     behind: carry(inAir({ windMps, windFromDeg: 180 })),
     across: inAir({ windMps, windFromDeg: 270 })?.lateralM,
-    higher: carry(inAir({ targetElevationM: riseM })),
-    lower: carry(inAir({ targetElevationM: -riseM })),
+    higher: carry(inAir({ targetElevationM: elevationChangeM })),
+    lower: carry(inAir({ targetElevationM: -elevationChangeM })),
     colder: carry(inAir({ temperatureC: now - temperatureC })),
     warmer: carry(inAir({ temperatureC: now + temperatureC })),
   };

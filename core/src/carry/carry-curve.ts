@@ -18,7 +18,7 @@ export interface Estimate {
 export interface CarryEstimate {
   carryM: Estimate;
   apexM: Estimate;
-  landDeg: Estimate;
+  descentDeg: Estimate;
 }
 
 export interface CarryCurve {
@@ -87,13 +87,13 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
   );
 
   const flights = known.flatMap((club) => {
-    const { apexM, landDeg } = club.full;
-    if (apexM === undefined && landDeg === undefined) return [];
+    const { apexM, descentDeg } = club.full;
+    if (apexM === undefined && descentDeg === undefined) return [];
     const flight = flightOf(club, club.full.carryM);
     return [
       {
         apex: apexM === undefined ? undefined : Math.log(apexM / flight.apexM),
-        land: landDeg === undefined ? undefined : landDeg - flight.landDeg,
+        land: descentDeg === undefined ? undefined : descentDeg - flight.descentDeg,
       },
     ];
   });
@@ -168,7 +168,7 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
       return {
         carryM: { value: carryM, plusMinus: NORMAL_95 * deviation * carryM },
         apexM: { value: apexM, plusMinus: NORMAL_95 * Math.hypot(apexOff.deviation, deviation) * apexM },
-        landDeg: { value: flight.landDeg + landOff.mean, plusMinus: NORMAL_95 * landOff.deviation },
+        descentDeg: { value: flight.descentDeg + landOff.mean, plusMinus: NORMAL_95 * landOff.deviation },
       };
     },
   };

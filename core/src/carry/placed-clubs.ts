@@ -20,7 +20,7 @@ export function placedClubs(clubs: readonly LadderClub[], conditions: Conditions
     if (!isFullSwing(kind) || shots.full || loftDeg === undefined) return club;
     try {
       curve ??= carryCurve(standing, conditions);
-      const { carryM, apexM, landDeg } = curve.at(kind, loftDeg);
+      const { carryM, apexM, descentDeg } = curve.at(kind, loftDeg);
       return {
         ...club,
         shots: {
@@ -29,7 +29,7 @@ export function placedClubs(clubs: readonly LadderClub[], conditions: Conditions
             carryM: carryM.value,
             plusMinusM: carryM.plusMinus,
             apexM: apexM.value,
-            landDeg: landDeg.value,
+            descentDeg: descentDeg.value,
             source: 'modelled',
           },
         },
@@ -69,19 +69,19 @@ function shotAfter(club: LadderClub, shot: Shot, change: BuildChange, conditions
     MOVED_ERROR * moved.carryM,
     shaft || setting ? REBUILT_ERROR * shot.carryM : 0,
   );
-  const { shots: _shots, ...rest } = shot;
+  const { sampleSize: _shots, ...rest } = shot;
   return {
     ...rest,
     carryM: shot.carryM + moved.carryM,
     ...(shot.totalM !== undefined && { totalM: shot.totalM + moved.totalM }),
     ...(shot.apexM !== undefined && { apexM: shot.apexM + moved.apexM }),
-    ...(shot.landDeg !== undefined && { landDeg: shot.landDeg + moved.landDeg }),
+    ...(shot.descentDeg !== undefined && { descentDeg: shot.descentDeg + moved.descentDeg }),
     source: 'modelled',
     plusMinusM: NORMAL_95 * error,
   };
 
   function effectOf() {
-    const nothing = { carryM: 0, totalM: 0, apexM: 0, landDeg: 0 };
+    const nothing = { carryM: 0, totalM: 0, apexM: 0, descentDeg: 0 };
     if (club.loftDeg === undefined || (bendDeg === 0 && longerIn === 0)) return nothing;
     try {
       const thenDeg = club.loftDeg - bendDeg;

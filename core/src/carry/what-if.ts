@@ -26,7 +26,7 @@ export interface TweakEffect {
   carryM: number;
   totalM: number;
   apexM: number;
-  landDeg: number;
+  descentDeg: number;
   spinRpm: number;
   bounceDeg: number;
   /** Where the ball starts against before; positive to the player's outside (right for a right-hander). */
@@ -79,8 +79,8 @@ export function whatIf(
   const now = launchOfShot(club.kind, club.loftDeg, shot.carryM, air, shot.apexM);
   const launch = impact({ ...now.delivery, loftDeg: club.loftDeg + bendDeg + sleeveDeg, longerIn });
   const then = fly(launch, air);
-  const run0 = run(now.flight.landSpeedMps, now.flight.landDeg, now.flight.landSpinRpm, ground).runM;
-  const run1 = run(then.landSpeedMps, then.landDeg, then.landSpinRpm, ground).runM;
+  const run0 = run(now.flight.landSpeedMps, now.flight.descentDeg, now.flight.landSpinRpm, ground).runM;
+  const run1 = run(then.landSpeedMps, then.descentDeg, then.landSpinRpm, ground).runM;
   // Too upright points the face to the player's inside: atan(tan(loft) sin(lie error)).
   const lofted = (club.loftDeg + bendDeg + sleeveDeg) * DEG;
   const upright = (lieDeg + UPRIGHT_DEG_PER_IN * longerIn) * DEG;
@@ -94,7 +94,7 @@ export function whatIf(
     carryM: then.carryM - now.flight.carryM,
     totalM: then.carryM + run1 - now.flight.carryM - run0,
     apexM: then.apexM - now.flight.apexM,
-    landDeg: then.landDeg - now.flight.landDeg,
+    descentDeg: then.descentDeg - now.flight.descentDeg,
     spinRpm: launch.spinRpm - now.launch.spinRpm,
     // Bending weaker adds bounce, degree for degree; turning the sleeve up does the same when the club is soled square to the line.
     bounceDeg: bendDeg + sleeveDeg,

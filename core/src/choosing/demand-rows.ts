@@ -2,7 +2,7 @@ import type { ShotDemand } from './shot-demand.js';
 
 /**
  * Needs as they are counted: one that stands for shots from several places is a row for each of them, with its share of the weight. A shot
- * at a green is as long as it is from the hole; one down a fairway leaves as much more or less, and meets its trouble as much earlier or later.
+ * at a green is as long as it is from the hole; one down a fairway leaves as much more or less, and meets its hazards as much earlier or later.
  */
 export function demandRows(needs: readonly ShotDemand[]): ShotDemand[] {
   return needs.flatMap(({ hitFromM, ...demand }) => {
@@ -15,18 +15,18 @@ export function demandRows(needs: readonly ShotDemand[]): ShotDemand[] {
       return {
         ...row,
         leftM: Math.max(1, from - demand.distanceM),
-        ...(demand.trouble && { trouble: troubleFrom(demand.trouble, farther) }),
+        ...(demand.hazards && { hazards: hazardsFrom(demand.hazards, farther) }),
       };
     });
   });
 }
 
-/** Trouble as it is met from so much farther back; what lies behind the ball is none. */
-export function troubleFrom(
-  trouble: NonNullable<ShotDemand['trouble']>,
+/** Hazards as it is met from so much farther back; what lies behind the ball is none. */
+export function hazardsFrom(
+  hazards: NonNullable<ShotDemand['hazards']>,
   fartherM: number,
-): NonNullable<ShotDemand['trouble']> {
-  return trouble
+): NonNullable<ShotDemand['hazards']> {
+  return hazards
     .map((one) => ({ ...one, fromM: one.fromM + fartherM, toM: one.toM + fartherM }))
     .filter(({ toM }) => toM >= 1);
 }

@@ -23,7 +23,7 @@ export {
 export { choose, chooseIfAny } from './choose.js';
 export { CHOOSING_BOUNDS, costOf, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
 export { reasonSentence, leftOutSentence } from './choosing-words.js';
-export { demandRows, troubleFrom } from './demand-rows.js';
+export { demandRows, hazardsFrom } from './demand-rows.js';
 export { type HowSure, drawnClub, howSure, howSureSentence } from './how-sure.js';
 export { withModelledCarries } from './modelled-carries.js';
 export { movedClub } from './moved-club.js';

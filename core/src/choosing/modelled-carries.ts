@@ -67,7 +67,7 @@ export function withModelledCarries(
         ...(full ?? { carryM, plusMinusM: foretold!.carryM.plusMinus, source: 'modelled' as const }),
         ...(foretold && {
           apexM: full?.apexM ?? foretold.apexM.value,
-          landDeg: full?.landDeg ?? foretold.landDeg.value,
+          descentDeg: full?.descentDeg ?? foretold.descentDeg.value,
         }),
         ...(nearest && { totalM: full?.totalM ?? carryM + nearest.runM }),
       };

@@ -75,7 +75,7 @@ export function playedIn(
       windMps > 0 ? fly(moved.launch, airOf({ ...conditions, windMps: windMps * (1 + GUST_SHARE) })) : there;
     return {
       ...movedShot(shot, moved),
-      greenRunM: run(there.landSpeedMps, there.landDeg, there.landSpinRpm, green).runM,
+      greenRunM: run(there.landSpeedMps, there.descentDeg, there.landSpinRpm, green).runM,
       gustAlongM: Math.abs(gusty.carryM - there.carryM),
       gustAcrossM: Math.hypot(gusty.lateralM - there.lateralM, TURN_SHARE * wholeShift(gusty, there)),
     };

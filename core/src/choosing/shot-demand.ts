@@ -1,5 +1,5 @@
 import { LIES, type Lie } from '../plays-like/index.js';
-import type { Slope, Trouble } from '../courses/index.js';
+import type { Slope, Hazard } from '../courses/index.js';
 import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /** A shot a round asks for. Metres; weights are counted against each other, so that only their proportions matter. */
@@ -29,12 +29,12 @@ export interface ShotDemand {
   windMps?: number;
   windFromDeg?: number;
   /** Where it comes down, above the ball. */
-  riseM?: number;
+  elevationChangeM?: number;
   /** What lies before a green that must be held; sand where nothing is said. */
   front?: 'sand' | 'water';
   slope?: Slope;
   /** To a fairway: what may be hit into, by its distance from the ball. */
-  trouble?: readonly Trouble[];
+  hazards?: readonly Hazard[];
   /** What missing costs beyond a usual rough. */
   missStrokes?: number;
   /** The stock carry, at home, of this player's shot that ends there. */
@@ -60,7 +60,7 @@ export const DEMAND_BOUNDS: Bounds<
   | 'hole'
   | 'windMps'
   | 'windFromDeg'
-  | 'riseM'
+  | 'elevationChangeM'
   | 'missStrokes'
   | 'playsLikeM'
 > = {
@@ -72,7 +72,7 @@ export const DEMAND_BOUNDS: Bounds<
   hole: [1, 18],
   windMps: [0, 30],
   windFromDeg: [0, 360],
-  riseM: [-80, 80],
+  elevationChangeM: [-80, 80],
   missStrokes: [-1, 2],
   playsLikeM: [1, 500],
 };
@@ -86,16 +86,37 @@ export function requireDemand({
   hole,
   windMps,
   windFromDeg,
-  riseM,
+  elevationChangeM,
   missStrokes,
   playsLikeM,
   hitFromM = [],
   lie,
 }: ShotDemand): void {
   requireWithin<keyof typeof DEMAND_BOUNDS>(
-    { distanceM, weight, halfM, leftM, hole, windMps, windFromDeg, riseM, missStrokes, playsLikeM },
+    {
+      distanceM,
+      weight,
+      halfM,
+      leftM,
+      hole,
+      windMps,
+      windFromDeg,
+      elevationChangeM,
+      missStrokes,
+      playsLikeM,
+    },
     DEMAND_BOUNDS,
-    ['halfM', 'leftM', 'hitFromM', 'hole', 'windMps', 'windFromDeg', 'riseM', 'missStrokes', 'playsLikeM'],
+    [
+      'halfM',
+      'leftM',
+      'hitFromM',
+      'hole',
+      'windMps',
+      'windFromDeg',
+      'elevationChangeM',
+      'missStrokes',
+      'playsLikeM',
+    ],
   );
   if (hitFromM.length > MAX_HIT_FROM)
     throw new InvalidInputError('hitFromM', `must be at most ${MAX_HIT_FROM} places, not ${hitFromM.length}`);

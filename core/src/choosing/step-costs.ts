@@ -4,7 +4,7 @@ import {
   gappingStrategyOf,
   ownedShots,
   stepsOf,
-  widestGapM,
+  widestGapOf,
   type GapSettings,
   type Rung,
 } from '../gaps/index.js';
@@ -38,7 +38,7 @@ export function stepCost(
       school.measure === 'loft' && step!.loftDeg !== undefined
         ? [step!.loftDeg, school.targetDeg!]
         : [
-            school.measure === 'widest-gap' ? widestGapM(step!, owned) : step!.carryM,
+            school.measure === 'widest-gap' ? widestGapOf(step!, owned) : step!.carryM,
             evenM * school.share(step!, settings),
           ];
     // With partial shots to bridge them, steps smaller than the target cost a minimal bag nothing.

@@ -1,6 +1,6 @@
 import type { ClubKind, ShotKind } from '../clubs/index.js';
 import { LIES, lieHurts } from '../plays-like/index.js';
-import type { Slope, Trouble } from '../courses/index.js';
+import type { Slope, Hazard } from '../courses/index.js';
 import { TOUR_HANDICAP, scatterOf } from '../skill/index.js';
 import { expectedStrokes, type HoleOutLie } from '../strokes/index.js';
 import { normalPlaces } from '../statistics/index.js';
@@ -41,8 +41,8 @@ const APRON_HALF_M = 15;
 const DROP_M = 20;
 /** Among trees a stroke is half lost. Ours. */
 const TREES_STROKES = 0.5;
-/** Trouble at a side begins with the edge of the corridor and is so deep. Ours. */
-const TROUBLE_DEEP_M = 30;
+/** A hazard at a side begins with the edge of the corridor and is so deep. Ours. */
+const HAZARD_DEPTH_M = 30;
 /** Points a shot's scatter is summed over, twice as many where one side differs from the other: within about 0.01 strokes of 2,000. */
 const PLACES = 48;
 /** Fewer do where a need is counted from several places. */
@@ -78,18 +78,18 @@ export interface Aimed {
 
 /** What a lie leaves of a carry, what the rise of the ground takes off it, and by what factor it scatters more. */
 function fromLie(
-  demand: Pick<ShotDemand, 'lie' | 'riseM'>,
+  demand: Pick<ShotDemand, 'lie' | 'elevationChangeM'>,
   kind: ClubKind,
   shot: PlayedShot,
-): { carryShare: number; riseM: number; scatter: number } {
+): { carryShare: number; elevationChangeM: number; scatter: number } {
   const { spread, speed } = LIES[demand.lie];
   const hurt = lieHurts(kind, demand.lie);
-  const land = Math.max(20, shot.landDeg ?? USUAL_LAND_DEG);
+  const land = Math.max(20, shot.descentDeg ?? USUAL_LAND_DEG);
   return {
     carryShare: (1 - (1 - speed) * hurt) ** CARRY_PER_SPEED,
     scatter: 1 + (spread - 1) * hurt,
     // Ground that is higher is met earlier on the way down.
-    riseM: (demand.riseM ?? 0) / Math.tan((land * Math.PI) / 180),
+    elevationChangeM: (demand.elevationChangeM ?? 0) / Math.tan((land * Math.PI) / 180),
   };
 }
 
@@ -104,12 +104,16 @@ export function partSwingFor(
 ): [ShotKind, PlayedShot] | undefined {
   const { full } = club.shots;
   if (!full) return undefined;
-  const { carryShare, riseM } = fromLie(demand, club.kind, full);
+  const { carryShare, elevationChangeM } = fromLie(demand, club.kind, full);
   const runM =
     demand.to === 'green'
       ? (full.greenRunM ?? fairwayRunOf(full)) * SLOPE_RUN[demand.slope ?? 'flat']
       : fairwayRunOf(full);
-  return partSwing(club, (demand.distanceM - runM + riseM) / carryShare, club.handicap ?? TOUR_HANDICAP);
+  return partSwing(
+    club,
+    (demand.distanceM - runM + elevationChangeM) / carryShare,
+    club.handicap ?? TOUR_HANDICAP,
+  );
 }
 
 /** How a shot plays for a need. */
@@ -119,7 +123,7 @@ export function aimed(
   shotKind: ShotKind,
   shot: PlayedShot,
 ): Aimed {
-  const { carryShare, riseM, scatter } = fromLie(demand, kind, shot);
+  const { carryShare, elevationChangeM, scatter } = fromLie(demand, kind, shot);
   const { middleM, alongM, acrossM, mishitShare, mishitShortM } = scatterOf(kind, loftDeg, shot, handicap);
   const fairwayRunM = fairwayRunOf(shot);
   // What a player knows of a club on a tee is of its full swing; a driver's carry is one from a tee.
@@ -130,7 +134,7 @@ export function aimed(
       ? STRONG_WOOD_STROKES * (GROUND_WOOD_DEG - loftDeg)
       : 0;
   return {
-    carryM: middleM * carryShare + offTheTee - riseM,
+    carryM: middleM * carryShare + offTheTee - elevationChangeM,
     fairwayRunM,
     greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[demand.slope ?? 'flat'],
     alongM: Math.hypot(alongM * scatter, shot.gustAlongM ?? 0),
@@ -158,8 +162,8 @@ export function outcomeOf(
     const landsM = carryM + along;
     const restM = landsM + fairwayRunM;
     const toHoleM = (demand.leftM ?? USUAL_LEFT_M) + demand.distanceM;
-    for (const trouble of demand.trouble ?? [])
-      if (isIn(trouble, landsM, restM, across, halfM)) return afterTrouble(trouble, toHoleM, restM, across);
+    for (const hazard of demand.hazards ?? [])
+      if (isIn(hazard, landsM, restM, across, halfM)) return afterHazard(hazard, toHoleM, restM, across);
     const leftM = Math.max(1, Math.hypot(toHoleM - restM, across));
     return Math.abs(across) <= halfM
       ? { lie: 'fairway', leftM, lost: 0 }
@@ -180,7 +184,7 @@ export function outcomeOf(
 }
 
 function isIn(
-  { side, fromM, toM }: Trouble,
+  { side, fromM, toM }: Hazard,
   landsM: number,
   restM: number,
   across: number,
@@ -188,10 +192,10 @@ function isIn(
 ): boolean {
   if (side === 'across') return landsM < toM && restM > fromM;
   const out = side === 'left' ? -across : across;
-  return out > halfM && out <= halfM + TROUBLE_DEEP_M && restM >= fromM && landsM <= toM;
+  return out > halfM && out <= halfM + HAZARD_DEPTH_M && restM >= fromM && landsM <= toM;
 }
 
-function afterTrouble({ kind, fromM }: Trouble, toHoleM: number, restM: number, across: number): Outcome {
+function afterHazard({ kind, fromM }: Hazard, toHoleM: number, restM: number, across: number): Outcome {
   const leftM = Math.max(1, Math.hypot(toHoleM - restM, across));
   switch (kind) {
     case 'bunker':
@@ -226,8 +230,8 @@ export function strokesFor(
 
 /** The same of a shot that is aimed already. */
 export function strokesOfAim(demand: ShotDemand, aim: Aimed, places = PLACES): number {
-  // Without trouble at one side, right is as good as left.
-  const halves = !demand.trouble || demand.trouble.every(({ side }) => side === 'across');
+  // Without hazards at one side, right is as good as left.
+  const halves = !demand.hazards || demand.hazards.every(({ side }) => side === 'across');
   const over = (count: number, shortM: number) => {
     const points = normalPlaces(halves ? count : 2 * count, halves);
     let sum = 0;

@@ -19,7 +19,7 @@ export interface Shot {
   carryM: number;
   totalM?: number;
   apexM?: number;
-  landDeg?: number;
+  descentDeg?: number;
   spreadM?: number;
   /** One standard deviation across the line. */
   sideSpreadM?: number;
@@ -27,7 +27,7 @@ export interface Shot {
   teeGainM?: number;
   source: ShotSource;
   /** How many shots were measured. */
-  shots?: number;
+  sampleSize?: number;
   plusMinusM?: number;
   /** Where and in what air, in words. */
   conditions?: string;
@@ -39,10 +39,10 @@ export function carryStandardErrorM(shot: Shot): number | undefined {
   if (
     shot.source === 'measured' &&
     shot.spreadM !== undefined &&
-    shot.shots !== undefined &&
-    shot.shots > 1
+    shot.sampleSize !== undefined &&
+    shot.sampleSize > 1
   ) {
-    return shot.spreadM / Math.sqrt(shot.shots);
+    return shot.spreadM / Math.sqrt(shot.sampleSize);
   }
   return undefined;
 }

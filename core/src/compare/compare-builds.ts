@@ -94,7 +94,7 @@ export interface Comparison {
 const ASKED: Readonly<Record<Question, readonly Measure[]>> = {
   longer: ['totalM', 'carryM', 'apexM', 'spinRpm'],
   matches: MARGIN_PARTS,
-  holds: ['firmGreenRunM', 'landDeg', 'carryM', 'spinRpm'],
+  holds: ['firmGreenRunM', 'descentDeg', 'carryM', 'spinRpm'],
   'more-spin': ['spinRpm', 'carryM', 'apexM'],
   tighter: ['missM', 'carryM'],
 };
@@ -103,7 +103,7 @@ const MEASURES: readonly Measure[] = [
   'totalM',
   'apexM',
   'spinRpm',
-  'landDeg',
+  'descentDeg',
   'firmGreenRunM',
   'missM',
 ];

@@ -8,7 +8,7 @@ const PART_WORDS: Record<Measure, string> = {
   totalM: 'total',
   apexM: 'apex',
   spinRpm: 'spin',
-  landDeg: 'descent',
+  descentDeg: 'descent',
   firmGreenRunM: 'run on a firm green',
   missM: 'miss',
 };
@@ -31,7 +31,7 @@ function partWords(parts: readonly Measure[]): string {
 /** "carry +4 yd (1 to 7)". */
 export function differenceWords({ part, by, low, high }: Difference, unit: DistanceUnit): string {
   if (part === 'spinRpm') return `spin ${signed(by)} rpm (${signed(low)} to ${signed(high)})`;
-  if (part === 'landDeg') return `descent ${degrees(by)} (${degrees(low)} to ${degrees(high)})`;
+  if (part === 'descentDeg') return `descent ${degrees(by)} (${degrees(low)} to ${degrees(high)})`;
   const shown = part === 'apexM' ? HEIGHT[unit] : unit;
   const decimals = part === 'apexM' ? 0 : 1;
   return `${PART_WORDS[part]} ${signedDistance(by, shown, decimals)} ${shown} (${signedDistance(low, shown, decimals)} to ${signedDistance(high, shown, decimals)})`;

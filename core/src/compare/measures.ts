@@ -2,7 +2,7 @@ import { meanHalfWidth, meanOf, deviationOf, quantileOf, type MeanWithError } fr
 import type { CompleteStrike, Middle, StrikePart } from '../strikes/index.js';
 
 /** What builds are held against each other by. Metres, degrees, rpm; in the air and on the ground of the player's baseline. */
-export type Measure = 'carryM' | 'totalM' | 'apexM' | 'spinRpm' | 'landDeg' | 'firmGreenRunM' | 'missM';
+export type Measure = 'carryM' | 'totalM' | 'apexM' | 'spinRpm' | 'descentDeg' | 'firmGreenRunM' | 'missM';
 
 /** The launch of a ball, from which all the rest of its flight follows. */
 const LAUNCH: readonly StrikePart[] = ['ballSpeedMps', 'launchDeg', 'spinRpm'];
@@ -54,13 +54,13 @@ function missesOf(strikes: readonly CompleteStrike[]): number[] {
     0.5,
   );
   const across = quantileOf(
-    strikes.map(({ atBaseline }) => atBaseline.sideM),
+    strikes.map(({ atBaseline }) => atBaseline.offlineM),
     0.5,
   );
   // A middle of few shots lies nearer to them than the true one, by this on average.
   const few = Math.sqrt(strikes.length / (strikes.length - 1));
   return strikes.map(
-    ({ atBaseline }) => few * Math.hypot(atBaseline.carryM - along, atBaseline.sideM - across),
+    ({ atBaseline }) => few * Math.hypot(atBaseline.carryM - along, atBaseline.offlineM - across),
   );
 }
 

@@ -2,15 +2,15 @@ import type { Place } from './hole-line.js';
 import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /** What may spoil a shot, by its distance from the first tee along the line; from another tee it is as much nearer as that one stands forward. */
-export interface Trouble {
-  kind: TroubleKind;
+export interface Hazard {
+  kind: HazardKind;
   side: 'left' | 'right' | 'across';
   fromM: number;
   toM: number;
 }
-export type TroubleKind = 'bunker' | 'water' | 'out of bounds' | 'trees';
-export const TROUBLE_KINDS: readonly TroubleKind[] = ['bunker', 'water', 'out of bounds', 'trees'];
-export const TROUBLE_SIDES = ['left', 'right', 'across'] as const;
+export type HazardKind = 'bunker' | 'water' | 'out of bounds' | 'trees';
+export const HAZARD_KINDS: readonly HazardKind[] = ['bunker', 'water', 'out of bounds', 'trees'];
+export const HAZARD_SIDES = ['left', 'right', 'across'] as const;
 
 /** What lies before the green: nothing (a ball may run on), sand, or water. */
 export type Front = 'open' | 'sand' | 'water';
@@ -27,10 +27,10 @@ export interface Hole {
   /** From tee to green, clockwise from north; null where nobody has said. */
   bearingDeg: number | null;
   /** The green above the first tee, negative below; the ground between is taken as one slope. */
-  riseM: number;
+  elevationChangeM: number;
   /** Width of what a tee shot may come down on. */
   corridorM: number;
-  trouble: readonly Trouble[];
+  hazards: readonly Hazard[];
   /** Depth of the green. */
   greenM: number;
   front: Front;
@@ -47,17 +47,19 @@ export interface Course {
   altitudeM: number;
 }
 
-export const HOLE_BOUNDS: Bounds<'par' | 'lengthM' | 'bearingDeg' | 'riseM' | 'corridorM' | 'greenM'> = {
+export const HOLE_BOUNDS: Bounds<
+  'par' | 'lengthM' | 'bearingDeg' | 'elevationChangeM' | 'corridorM' | 'greenM'
+> = {
   par: [3, 6],
   lengthM: [40, 700],
   bearingDeg: [0, 360],
-  riseM: [-80, 80],
+  elevationChangeM: [-80, 80],
   corridorM: [8, 90],
   greenM: [6, 70],
 };
-export const TROUBLE_BOUNDS: Bounds<'fromM' | 'toM'> = { fromM: [0, 500], toM: [1, 600] };
+export const HAZARD_BOUNDS: Bounds<'fromM' | 'toM'> = { fromM: [0, 500], toM: [1, 600] };
 export const MAX_TEES = 6;
-export const MAX_TROUBLE = 12;
+export const MAX_HAZARDS = 12;
 /** A course is nine holes or eighteen. */
 export const COURSE_HOLES: readonly number[] = [9, 18];
 
@@ -87,20 +89,20 @@ export function requireCourse({ tees, holes }: Pick<Course, 'tees' | 'holes'>): 
 
 /** @throws InvalidInputError naming the field */
 export function requireHole(hole: Hole, tees: number): void {
-  const { par, bearingDeg, riseM, corridorM, greenM, lengthsM, trouble } = hole;
+  const { par, bearingDeg, elevationChangeM, corridorM, greenM, lengthsM, hazards } = hole;
   if (lengthsM.length !== tees)
     throw new InvalidInputError('length', `must be given for each of the ${tees} tees`);
   for (const lengthM of lengthsM)
     requireWithin<keyof typeof HOLE_BOUNDS>(
-      { par, lengthM, bearingDeg: bearingDeg ?? undefined, riseM, corridorM, greenM },
+      { par, lengthM, bearingDeg: bearingDeg ?? undefined, elevationChangeM, corridorM, greenM },
       HOLE_BOUNDS,
       ['bearingDeg'],
     );
   if (!Number.isInteger(par)) throw new InvalidInputError('par', `must be a whole number, not ${par}`);
-  for (const { fromM, toM } of trouble) {
-    requireWithin({ fromM, toM }, TROUBLE_BOUNDS);
+  for (const { fromM, toM } of hazards) {
+    requireWithin({ fromM, toM }, HAZARD_BOUNDS);
     if (toM <= fromM)
-      throw new InvalidInputError('trouble', `ends at ${toM} m, before it begins at ${fromM} m`);
+      throw new InvalidInputError('hazards', `must end after they begin, not go from ${fromM} to ${toM} m`);
   }
 }
 
@@ -119,9 +121,9 @@ export function usualHole(par: number, lengthsM: readonly number[]): Hole {
     par,
     lengthsM,
     bearingDeg: null,
-    riseM: 0,
+    elevationChangeM: 0,
     corridorM: 27,
-    trouble: [],
+    hazards: [],
     greenM: 28,
     front: 'open',
     slope: 'flat',

@@ -12,7 +12,7 @@ export interface Flight {
   lateralM: number;
   apexM: number;
   /** Below the horizontal. */
-  landDeg: number;
+  descentDeg: number;
   landSpeedMps: number;
   /** The direction it lands in, right of the target line positive. */
   landAzimuthDeg: number;
@@ -178,7 +178,7 @@ export function fly(
     carryM: x + vx * rest,
     lateralM: z + vz * rest,
     apexM,
-    landDeg: Math.atan2(-vy, across) / DEG,
+    descentDeg: Math.atan2(-vy, across) / DEG,
     landSpeedMps: Math.sqrt(across * across + vy * vy),
     landAzimuthDeg: Math.atan2(vz, vx) / DEG,
     landSpinRpm: spin / RPM,

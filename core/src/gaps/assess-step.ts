@@ -9,17 +9,17 @@ import {
   type CarryVerdict,
   type StepContext,
 } from './judge-carry.js';
-import { coverOf, widestGapM, type Step } from './ladder.js';
+import { coverOf, widestGapOf, type Step } from './ladder.js';
 import { loftFlags } from './loft-flags.js';
 import type { Flag, Severity, StepReport, StepWord } from './report.js';
 
 /** The verdict on one step: its word, its flags, how sure they are, and one sentence. */
 export function assessStep(step: Step, context: StepContext): StepReport {
   const { settings, school, owned } = context;
-  const holeM = widestGapM(step, owned);
+  const widestGapM = widestGapOf(step, owned);
   const flight = flightDifference(step, settings);
 
-  const sizeM = school.measure === 'widest-gap' ? holeM : step.carryM;
+  const sizeM = school.measure === 'widest-gap' ? widestGapM : step.carryM;
   const interval = intervalOf(step, settings.confidence);
   let carry = judgeCarry(sizeM, step, context, flight);
   const unsettled =
@@ -42,11 +42,11 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   }
 
   const cover = carry.word === 'wide' ? coverOf(step, owned) : undefined;
-  if (cover) carry = { ...carry, word: 'covered', severity: carry.severity === 'fault' ? 'look' : 'fine' };
+  if (cover) carry = { ...carry, word: 'covered', severity: carry.severity === 'error' ? 'warning' : 'fine' };
 
   const reason = carryReason(step, carry, estimate, context, { flight, cover, interval, moreShots });
   const flags: Flag[] = [];
-  if (carry.code && (carry.severity === 'look' || carry.severity === 'fault')) {
+  if (carry.code && (carry.severity === 'warning' || carry.severity === 'error')) {
     flags.push({
       code: carry.code,
       severity: carry.severity,
@@ -63,7 +63,7 @@ export function assessStep(step: Step, context: StepContext): StepReport {
     upperId: step.upper.id,
     lowerId: step.lower.id,
     carryM: step.carryM,
-    holeM,
+    widestGapM,
     word: flags.length > 0 && isQuiet(carry.word) ? wordOfLoft(flags[0]!.code) : carry.word,
     severity: worst,
     flags,
@@ -95,7 +95,7 @@ function wordOfLoft(code: Flag['code']): StepWord {
   return code === 'wedge-loft-wide' || code === 'wide-of-target' ? 'wide' : 'narrow';
 }
 
-const RANK: Record<Severity, number> = { fine: 0, unknown: 1, look: 2, fault: 3 };
+const RANK: Record<Severity, number> = { fine: 0, unknown: 1, warning: 2, error: 3 };
 
 function worseOf(a: Severity, b: Severity | 'note'): Severity {
   return b === 'note' || RANK[a] >= RANK[b] ? a : b;

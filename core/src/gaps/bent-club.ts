@@ -27,7 +27,7 @@ export function bentClub(club: LadderClub, byDeg: number): LadderClub {
   if (!full) return bent;
   const effect = bendEffect(club.kind, loftDeg, full, byDeg);
   if (!effect) return bent;
-  const { carryM, totalM, apexM, landDeg, conditions, spreadM } = full;
+  const { carryM, totalM, apexM, descentDeg, conditions, spreadM } = full;
   return {
     ...bent,
     shots: {
@@ -37,7 +37,7 @@ export function bentClub(club: LadderClub, byDeg: number): LadderClub {
         source: 'modelled',
         ...(totalM !== undefined && { totalM: totalM + effect.totalM }),
         ...(apexM !== undefined && { apexM: apexM + effect.apexM }),
-        ...(landDeg !== undefined && { landDeg: landDeg + effect.landDeg }),
+        ...(descentDeg !== undefined && { descentDeg: descentDeg + effect.descentDeg }),
         ...(spreadM !== undefined && { spreadM }),
         ...(conditions !== undefined && { conditions }),
       },

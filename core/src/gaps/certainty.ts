@@ -25,7 +25,7 @@ export function intervalOf(step: Step, confidence: number): StepInterval | undef
 }
 
 function sampleSize(shot: Step['upper']['full']): { n?: number } {
-  return shot.source === 'measured' ? { n: shot.shots! } : {};
+  return shot.source === 'measured' ? { n: shot.sampleSize! } : {};
 }
 
 /** Past this many more shots a club, hitting more will not tell. */
@@ -96,7 +96,7 @@ function errorAfter(
   let df = 0;
   for (const shot of both) {
     if (shot.source === 'measured') {
-      const n = shot.shots! + more;
+      const n = shot.sampleSize! + more;
       variance += shot.spreadM! ** 2 / n;
       df += n - 1;
     } else variance += carryStandardErrorM(shot)! ** 2;

@@ -4,7 +4,7 @@ import type { GapSettings } from './settings.js';
 /** How two neighbours fly apart: upper less lower. Undefined parts are not known. */
 export interface FlightDifference {
   apexM?: number;
-  landDeg?: number;
+  descentDeg?: number;
   /** 'differ' makes two clubs of one carry an either-or pair, 'same' a duplicate. */
   verdict: 'differ' | 'same' | 'unknown';
 }
@@ -15,15 +15,15 @@ export function flightDifference(
   settings: GapSettings,
 ): FlightDifference {
   const apexM = difference(upper.full.apexM, lower.full.apexM);
-  const landDeg = difference(upper.full.landDeg, lower.full.landDeg);
+  const descentDeg = difference(upper.full.descentDeg, lower.full.descentDeg);
   const differ =
     Math.abs(apexM ?? 0) >= settings.eitherOrApexM - ROUNDING ||
-    Math.abs(landDeg ?? 0) >= settings.eitherOrLandDeg - ROUNDING;
+    Math.abs(descentDeg ?? 0) >= settings.eitherOrDescentDeg - ROUNDING;
   // One of the two measures is enough to find a difference, but both are needed to say there is none.
-  const known = apexM !== undefined && landDeg !== undefined;
+  const known = apexM !== undefined && descentDeg !== undefined;
   const result: FlightDifference = { verdict: differ ? 'differ' : known ? 'same' : 'unknown' };
   if (apexM !== undefined) result.apexM = apexM;
-  if (landDeg !== undefined) result.landDeg = landDeg;
+  if (descentDeg !== undefined) result.descentDeg = descentDeg;
   return result;
 }
 

@@ -11,7 +11,7 @@ import {
   loftLadder,
   ownedShots,
   stepsOf,
-  widestGapM,
+  widestGapOf,
   type LoftStep,
   type OwnedShot,
   type Rung,
@@ -68,8 +68,8 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
       .map(({ id, name }) => ({ clubId: id, name, reason: 'no full carry recorded yet' })),
     flags,
     ...(evenness && { evenness }),
-    faults: countOfSeverity(flags, 'fault'),
-    looks: countOfSeverity(flags, 'look'),
+    faults: countOfSeverity(flags, 'error'),
+    looks: countOfSeverity(flags, 'warning'),
     headline: headlineOf({ steps, flags, rungs: rungs.length, evenness, unit }),
   };
 }
@@ -125,8 +125,8 @@ function targetsOf(
 }
 
 function dividedInto(step: Step, owned: readonly OwnedShot[]): number {
-  const holeM = widestGapM(step, owned);
-  return holeM > 0 ? Math.max(1, Math.round(step.carryM / holeM)) : 1;
+  const widestGapM = widestGapOf(step, owned);
+  return widestGapM > 0 ? Math.max(1, Math.round(step.carryM / widestGapM)) : 1;
 }
 
 function isIronOrWedge(club: LadderClub): boolean {
@@ -148,7 +148,7 @@ function evennessOf(
     }
     if (step.targetM === undefined) return [];
     noise += variances[i]!;
-    return [(school.measure === 'widest-gap' ? step.holeM : step.carryM) - step.targetM];
+    return [(school.measure === 'widest-gap' ? step.widestGapM : step.carryM) - step.targetM];
   });
   if (off.length === 0) return undefined;
   const rms = Math.sqrt(Math.max(0, off.reduce((sum, d) => sum + d * d, 0) - noise) / off.length);
@@ -184,7 +184,7 @@ function neverHitFlags(clubs: readonly LadderClub[]): Flag[] {
     .filter((club) => club.hitsPerRound === 0)
     .map(({ id, name }) => ({
       code: 'never-hit',
-      severity: 'look',
+      severity: 'warning',
       clubIds: [id],
       value: 0,
       limit: 0,

@@ -23,14 +23,14 @@ export function headlineOf({
       text: 'Give two clubs a carry and the steps between them appear.',
     };
   }
-  const faults = byWeight(flags, 'fault');
-  const looks = byWeight(flags, 'look');
+  const faults = byWeight(flags, 'error');
+  const looks = byWeight(flags, 'warning');
   const worst = faults[0] ?? looks[0];
   if (worst) {
-    const many = worst.severity === 'fault' ? faults : looks;
+    const many = worst.severity === 'error' ? faults : looks;
     const stepsConcerned = new Set(many.map((flag) => flag.clubIds.join(' '))).size;
     return {
-      severity: worst === faults[0] ? 'fault' : 'look',
+      severity: worst === faults[0] ? 'error' : 'warning',
       title: titleOf(worst, stepsConcerned),
       text: `${worst.reason}${othersAverage(worst, steps, unit)}`,
       clubIds: worst.clubIds,
@@ -68,7 +68,7 @@ function titleOf(flag: Flag, many: number): string {
   const noun = NOUNS[flag.code];
   return many === 1
     ? `One ${noun}.`
-    : `${count(many)} ${flag.severity === 'fault' ? 'faults' : 'things to look at'}; first, one ${noun}.`;
+    : `${count(many)} ${flag.severity === 'error' ? 'faults' : 'things to look at'}; first, one ${noun}.`;
 }
 
 const NOUNS: Record<Flag['code'], string> = {

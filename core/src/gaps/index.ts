@@ -1,6 +1,6 @@
 export { type GappingStrategyId, GAPPING_STRATEGIES, gappingStrategyOf } from './gapping-strategies.js';
 export { type GapOptions, gaps } from './gaps.js';
-export { type Rung, carryLadder, stepsOf, widestGapM, ownedShots } from './ladder.js';
+export { type Rung, carryLadder, stepsOf, widestGapOf, ownedShots } from './ladder.js';
 export { BENDING_CAUTION, isBendable, bentClub } from './bent-club.js';
 export { compareReports } from './compare-reports.js';
 export type { Severity, StepReport, GapReport } from './report.js';

@@ -39,14 +39,14 @@ export function judgeCarry(
     if (flight.verdict === 'differ') return { word: 'either-or', severity: 'fine' };
     return {
       word: 'overlap',
-      severity: flight.verdict === 'same' ? 'fault' : 'look',
+      severity: flight.verdict === 'same' ? 'error' : 'warning',
       code: 'overlap',
       limitM: overlapM,
     };
   }
   if (isDriverStep(step)) {
     return sizeM > settings.driverStepMaxM + ROUNDING
-      ? { word: 'wide', severity: 'look', code: 'driver-carry-wide', limitM: settings.driverStepMaxM }
+      ? { word: 'wide', severity: 'warning', code: 'driver-carry-wide', limitM: settings.driverStepMaxM }
       : { word: 'even', severity: 'fine' };
   }
   // Lofts that step as the player wants them to are right, whatever they carry.
@@ -55,7 +55,7 @@ export function judgeCarry(
   if (sizeM > limitM + ROUNDING) {
     return {
       word: 'wide',
-      severity: 'fault',
+      severity: 'error',
       code: isScoringEnd(step, settings) ? 'scoring-carry-wide' : 'top-carry-wide',
       limitM,
     };
@@ -63,7 +63,7 @@ export function judgeCarry(
   if (targetM !== undefined && sizeM > settings.wideOfTarget * targetM) {
     return {
       word: 'wide',
-      severity: 'look',
+      severity: 'warning',
       code: 'wide-of-target',
       limitM: settings.wideOfTarget * targetM,
     };
@@ -71,7 +71,7 @@ export function judgeCarry(
   if (!byWidestGap && targetM !== undefined && sizeM < settings.narrowOfTarget * targetM) {
     return {
       word: 'narrow',
-      severity: 'look',
+      severity: 'warning',
       code: 'narrow-of-target',
       limitM: settings.narrowOfTarget * targetM,
     };

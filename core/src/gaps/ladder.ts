@@ -102,7 +102,7 @@ export function coverOf(step: Step, owned: readonly OwnedShot[]): Cover | undefi
 }
 
 /** The widest stretch of a step that no owned shot reaches. */
-export function widestGapM(step: Step, owned: readonly OwnedShot[]): number {
+export function widestGapOf(step: Step, owned: readonly OwnedShot[]): number {
   let widestM = 0;
   let lastM = step.upper.carryM;
   for (const { shot } of owned) {
@@ -130,7 +130,7 @@ const FEWEST_SHOTS = 3;
  */
 function isOwned(shot: Shot, enoughShots: number): boolean {
   if (shot.source !== 'measured') return shot.source === 'stated';
-  const count = shot.shots ?? 0;
+  const count = shot.sampleSize ?? 0;
   if (count >= enoughShots) return true;
   return (
     count >= FEWEST_SHOTS &&

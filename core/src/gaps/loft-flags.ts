@@ -19,7 +19,7 @@ export function loftFlags(
         step,
         loftDeg,
         'reversed',
-        'look',
+        'warning',
         0,
         `${formatDegrees(-loftDeg)} the wrong way: the weaker loft carries farther`,
       ),
@@ -34,7 +34,7 @@ export function loftFlags(
           loftDeg,
           'wedge-loft-wide',
           // A shot the player owns stands in the middle of it.
-          carryWord === 'covered' ? 'look' : 'fault',
+          carryWord === 'covered' ? 'warning' : 'error',
           max,
           `${formatDegrees(loftDeg)} in the wedges, over ${formatDegrees(max)}`,
         ),
@@ -46,7 +46,7 @@ export function loftFlags(
           step,
           loftDeg,
           'wedge-loft-narrow',
-          'look',
+          'warning',
           min,
           `${formatDegrees(loftDeg)} in the wedges, under ${formatDegrees(min)}`,
         ),
@@ -59,8 +59,8 @@ export function loftFlags(
   const words = `${formatDegrees(loftDeg)} against a target of ${formatDegrees(targetDeg)}`;
   return [
     loftDeg > wide
-      ? loftFlag(step, loftDeg, 'wide-of-target', 'look', wide, words)
-      : loftFlag(step, loftDeg, 'narrow-of-target', 'look', narrow, words),
+      ? loftFlag(step, loftDeg, 'wide-of-target', 'warning', wide, words)
+      : loftFlag(step, loftDeg, 'narrow-of-target', 'warning', narrow, words),
   ];
 }
 
@@ -68,7 +68,7 @@ function loftFlag(
   step: Step,
   value: number,
   code: Flag['code'],
-  severity: 'look' | 'fault',
+  severity: 'warning' | 'error',
   limit: number,
   words: string,
 ): Flag {

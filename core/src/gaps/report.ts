@@ -4,7 +4,7 @@ import type { FlightDifference } from './flight-difference.js';
 import type { GappingStrategyId } from './gapping-strategies.js';
 
 /** How much a finding matters. 'unknown' is an honest "not known yet". */
-export type Severity = 'fine' | 'unknown' | 'look' | 'fault';
+export type Severity = 'fine' | 'unknown' | 'warning' | 'error';
 
 /** What a step is called. */
 export type StepWord =
@@ -26,7 +26,7 @@ export type FlagCode =
 /** One finding, with its number, its limit and its reason. */
 export interface Flag {
   code: FlagCode;
-  severity: 'note' | 'look' | 'fault';
+  severity: 'note' | 'warning' | 'error';
   clubIds: readonly string[];
   value: number;
   limit: number;
@@ -44,7 +44,7 @@ export interface StepReport {
   targetM?: number;
   targetDeg?: number;
   /** Widest stretch no owned shot reaches; differs from carryM when a partial shot lies inside. */
-  holeM: number;
+  widestGapM: number;
   word: StepWord;
   severity: Severity;
   flags: readonly Flag[];

@@ -17,7 +17,7 @@ export interface GapSettings {
   /** A carry step below this is an overlap, unless the flights differ. */
   overlapBelowM: number;
   eitherOrApexM: number;
-  eitherOrLandDeg: number;
+  eitherOrDescentDeg: number;
   /** The step wanted between two clubs; 0 lets the bag's own reach say it. */
   targetStepM: number;
   /** A step beyond this many times its target is worth a look. */
@@ -46,7 +46,7 @@ export const DEFAULT_GAP_SETTINGS: GapSettings = {
   driverStepMaxM: toMetres(40, 'yd'),
   overlapBelowM: toMetres(6, 'yd'),
   eitherOrApexM: toMetres(30, 'ft'),
-  eitherOrLandDeg: 5,
+  eitherOrDescentDeg: 5,
   targetStepM: 0,
   wideOfTarget: 1.3,
   faultOfTarget: 1.5,
@@ -68,7 +68,7 @@ export const GAP_SETTING_BOUNDS: Record<keyof GapSettings, readonly [number, num
   driverStepMaxM: [6, 150],
   overlapBelowM: [0, 20],
   eitherOrApexM: [1, 40],
-  eitherOrLandDeg: [0.5, 30],
+  eitherOrDescentDeg: [0.5, 30],
   targetStepM: [0, 60],
   wideOfTarget: [1, 4],
   faultOfTarget: [1, 6],

@@ -41,14 +41,16 @@ export function flightWords(flight: FlightDifference, unit: DistanceUnit): strin
   const height = unit === 'yd' ? 'ft' : 'm';
   const parts: string[] = [];
   if (flight.apexM !== undefined) parts.push(`apex ${formatDistance(Math.abs(flight.apexM), height)}`);
-  if (flight.landDeg !== undefined) parts.push(`landing ${Math.abs(flight.landDeg).toFixed(0)}°`);
+  if (flight.descentDeg !== undefined) parts.push(`landing ${Math.abs(flight.descentDeg).toFixed(0)}°`);
   return parts.length > 0 ? `${parts.join(' and ')} apart` : 'flight not recorded';
 }
 
 /** "24 shots", "stated", "modelled ±4 yd". */
 export function sourceWords(shot: Shot, unit: DistanceUnit): string {
   if (shot.source === 'measured') {
-    return shot.shots === undefined ? 'measured' : `${shot.shots} shot${shot.shots === 1 ? '' : 's'}`;
+    return shot.sampleSize === undefined
+      ? 'measured'
+      : `${shot.sampleSize} shot${shot.sampleSize === 1 ? '' : 's'}`;
   }
   if (shot.source === 'modelled' && shot.plusMinusM !== undefined) {
     return `modelled ±${formatDistance(shot.plusMinusM, unit)}`;

@@ -18,7 +18,7 @@ export interface MovedShot {
   carryM: number;
   totalM: number;
   apexM: number;
-  landDeg: number;
+  descentDeg: number;
   /** Sideways drift by the wind; right is positive. */
   lateralM: number;
   /** From carry to total: the model's, and what this ball is known to run beyond it. */
@@ -58,14 +58,14 @@ export function swingOf(
   from: PlayingConditions,
 ): SwungShot {
   const known = launchOfShot(club.kind, club.loftDeg, shot.carryM, airOf(from.conditions), shot.apexM);
-  const { landSpeedMps, landDeg, landSpinRpm } = known.flight;
+  const { landSpeedMps, descentDeg, landSpinRpm } = known.flight;
   return {
     kind: club.kind,
     shot,
     launch: known.launch,
     here: known.flight,
     from,
-    hereRunM: run(landSpeedMps, landDeg, landSpinRpm, groundOf(from.surface)).runM,
+    hereRunM: run(landSpeedMps, descentDeg, landSpinRpm, groundOf(from.surface)).runM,
   };
 }
 
@@ -80,7 +80,7 @@ export function moveShot(swung: SwungShot, to: PlayingConditions, lie: Lie = 'fa
   const warmth = ballSpeedRatio(kind, to.conditions.temperatureC, swung.from.conditions.temperatureC);
   const warm = fromLie({ ...launch, ballSpeedMps: launch.ballSpeedMps * warmth }, kind, lie);
   const there = fly(warm, air, to.conditions.targetElevationM);
-  const rest = run(there.landSpeedMps, there.landDeg, there.landSpinRpm, groundOf(to.surface));
+  const rest = run(there.landSpeedMps, there.descentDeg, there.landSpinRpm, groundOf(to.surface));
   const shiftCarryM = there.carryM - here.carryM;
   const error = carryErrorM(shot);
   const carryM = shot.carryM + shiftCarryM;
@@ -91,7 +91,7 @@ export function moveShot(swung: SwungShot, to: PlayingConditions, lie: Lie = 'fa
     carryM,
     totalM,
     apexM: (shot.apexM ?? here.apexM) + there.apexM - here.apexM,
-    landDeg: (shot.landDeg ?? here.landDeg) + there.landDeg - here.landDeg,
+    descentDeg: (shot.descentDeg ?? here.descentDeg) + there.descentDeg - here.descentDeg,
     lateralM: there.lateralM,
     runM,
     runWord: rest.word,
@@ -118,15 +118,15 @@ function runThere(knownM: number, modelM: number, thereM: number): number {
 /** A club's shot as its ladder shows it there: where it came from stays, and so do its spread and number of shots. */
 export function movedShot(
   shot: Shot,
-  moved: Pick<MovedShot, 'carryM' | 'totalM' | 'apexM' | 'landDeg' | 'ownPlusMinusM'>,
+  moved: Pick<MovedShot, 'carryM' | 'totalM' | 'apexM' | 'descentDeg' | 'ownPlusMinusM'>,
 ): Shot {
-  const { carryM, totalM, apexM, landDeg, ownPlusMinusM } = moved;
+  const { carryM, totalM, apexM, descentDeg, ownPlusMinusM } = moved;
   return {
     ...shot,
     carryM: Math.max(1, carryM),
     totalM,
     apexM,
-    landDeg,
+    descentDeg,
     ...(shot.source !== 'stated' && { plusMinusM: ownPlusMinusM }),
   };
 }

@@ -51,7 +51,7 @@ export function spreadOf(
   const carry = surface('carryM'),
     lateral = surface('lateralM'),
     speed = surface('landSpeedMps'),
-    angle = surface('landDeg'),
+    angle = surface('descentDeg'),
     spin = surface('landSpinRpm');
   const deviationOfParts = (parts: readonly { slope: number; curve: number }[]) =>
     Math.sqrt(parts.reduce((sum, { slope, curve }) => sum + slope ** 2 + 2 * curve ** 2, 0));
@@ -69,14 +69,14 @@ export function spreadOf(
   const shots = new Float64Array(SPREAD_SHOTS * 3);
   for (let shot = 0; shot < SPREAD_SHOTS; shot++) {
     const carryM = at(middle.carryM, carry, shot);
-    const landDeg = Math.min(89, Math.max(1, at(middle.landDeg, angle, shot)));
+    const descentDeg = Math.min(89, Math.max(1, at(middle.descentDeg, angle, shot)));
     shots[shot * 3] = carryM;
     shots[shot * 3 + 1] = at(middle.lateralM, lateral, shot);
     shots[shot * 3 + 2] =
       carryM +
       run(
         Math.max(0, at(middle.landSpeedMps, speed, shot)),
-        landDeg,
+        descentDeg,
         Math.max(0, at(middle.landSpinRpm, spin, shot)),
         ground,
       ).runM;

@@ -1,6 +1,6 @@
 import type { LadderClub } from '../spec/index.js';
 import type { PlayingConditions } from '../plays-like/index.js';
-import { type ShotDemand, troubleFrom, type PlayedIn } from '../choosing/index.js';
+import { type ShotDemand, hazardsFrom, type PlayedIn } from '../choosing/index.js';
 import { isFullSwing } from '../clubs/index.js';
 import { dayShots, holePlayer, type AskedStroke, type RoundDay } from './play-hole.js';
 
@@ -173,11 +173,11 @@ function demandOf(
     demand.lie === 'tee' || demand.lie === 'fairway' || demand.lie === 'tight' ? '' : ` from ${demand.lie}`;
   const toHole = (stroke: AskedStroke) =>
     stroke.need.distanceM + (stroke.need.to === 'green' ? 0 : (stroke.need.leftM ?? 0));
-  const trouble = demand.trouble && troubleFrom(demand.trouble, mean(toHole) - toHole(first!));
+  const hazards = demand.hazards && hazardsFrom(demand.hazards, mean(toHole) - toHole(first!));
   const hitFromM = kind === 'short game' ? [] : hitFromPlaces(bin.map(toHole), PLACES_APART_M[demand.to]);
   const merged: ShotDemand = {
     ...demand,
-    ...(trouble && { trouble }),
+    ...(hazards && { hazards }),
     ...(hitFromM.length > 1 && { hitFromM }),
     // The name of an earlier version: what was changed then is found again by it.
     id: `${holeWords(hole)}, ${kind}${lie}${letter}`,
@@ -186,7 +186,9 @@ function demandOf(
     distanceM,
     weight: Math.round((bin.length / plays) * 1000) / 1000,
     ...(leftM !== undefined && { leftM }),
-    ...(demand.riseM !== undefined && { riseM: Math.round(demand.riseM * 10) / 10 }),
+    ...(demand.elevationChangeM !== undefined && {
+      elevationChangeM: Math.round(demand.elevationChangeM * 10) / 10,
+    }),
   };
   const playsLikeM = playsLikeOf(merged, clubs, played);
   return playsLikeM === undefined ? merged : { ...merged, playsLikeM };
@@ -204,7 +206,8 @@ export function playsLikeOf(
       const home = club.shots.full;
       const there = isFullSwing(club.kind) ? played(club, wind).shots.full : undefined;
       if (!home || !there) return [];
-      const rise = (demand.riseM ?? 0) / Math.tan((Math.max(20, there.landDeg ?? 47) * Math.PI) / 180);
+      const rise =
+        (demand.elevationChangeM ?? 0) / Math.tan((Math.max(20, there.descentDeg ?? 47) * Math.PI) / 180);
       const runM =
         demand.to === 'green' ? (there.greenRunM ?? 0) : (there.totalM ?? there.carryM) - there.carryM;
       return [[there.carryM - rise + runM, home.carryM] as const];

@@ -10,12 +10,12 @@ export function namedStep(report: GapReport): StepReport | undefined {
 /** Wide steps that are at fault or worth a look, what costs most first. */
 export function stepsAtFault({ steps }: GapReport): StepReport[] {
   return steps
-    .filter(({ word, severity }) => word === 'wide' && (severity === 'fault' || severity === 'look'))
-    .sort((a, b) => Number(b.severity === 'fault') - Number(a.severity === 'fault') || spanOf(b) - spanOf(a));
+    .filter(({ word, severity }) => word === 'wide' && (severity === 'error' || severity === 'warning'))
+    .sort((a, b) => Number(b.severity === 'error') - Number(a.severity === 'error') || spanOf(b) - spanOf(a));
 }
 
 export function spanOf(step: StepReport): number {
-  return (step.severity === 'fault' ? 1000 : 0) + step.carryM;
+  return (step.severity === 'error' ? 1000 : 0) + step.carryM;
 }
 
 /** A step that is still wide, but no fault any more, counts as mended where at least this share of its excess over the target is gone. Ours. */
@@ -27,11 +27,11 @@ const COVERED_SHARE = 0.75;
 /** Whether a step that stands is in order now, or at least much less wide than it was. */
 export function isMended(step: StepReport, worst: StepReport): boolean {
   const { word, severity } = step;
-  if (severity === 'fault') return false;
+  if (severity === 'error') return false;
   // A shot that was owned all along covers it no better for half a degree.
-  if (word === 'covered') return step.holeM <= worst.holeM * COVERED_SHARE;
+  if (word === 'covered') return step.widestGapM <= worst.widestGapM * COVERED_SHARE;
   if (word !== 'wide' && word !== 'not known yet' && word !== 'at the limit') return true;
-  if (worst.severity === 'look' || worst.targetM === undefined) return word === 'at the limit';
+  if (worst.severity === 'warning' || worst.targetM === undefined) return word === 'at the limit';
   return step.carryM - worst.targetM <= (worst.carryM - worst.targetM) * (1 - MENDED_SHARE);
 }
 

@@ -126,11 +126,11 @@ export function holePlayer(
 
   /** What a ball so far from the hole, in that lie, asks of a shot that gets there, and of one that does not. */
   const needs = (hole: Hole, at: number, leftM: number, lie: Lie) => {
-    // Trouble and rise are told from the first tee; from any other, as much nearer as it stands forward.
+    // Hazards and rise are told from the first tee; from any other, as much nearer as it stands forward.
     const lengthM = hole.lengthsM[0]!;
     const common = { hole: at + 1, lie, ...windOnHole(air, hole, at), missStrokes: roughStrokes(ground) };
     const gone = lengthM - leftM;
-    const trouble = hole.trouble
+    const hazards = hole.hazards
       .map((one) => ({ ...one, fromM: one.fromM - gone, toM: one.toM - gone }))
       .filter(({ toM }) => toM > 0);
     const green = {
@@ -139,7 +139,7 @@ export function holePlayer(
       distanceM: leftM,
       mustHold: hole.front !== 'open',
       halfM: hole.greenM / 2,
-      riseM: (hole.riseM * leftM) / lengthM,
+      elevationChangeM: (hole.elevationChangeM * leftM) / lengthM,
       slope: hole.slope,
       ...(hole.front === 'water' && { front: 'water' as const }),
     };
@@ -150,8 +150,8 @@ export function holePlayer(
       leftM: Math.max(1, leftM - totalM),
       mustHold: false,
       halfM: hole.corridorM / 2,
-      riseM: (hole.riseM * totalM) / lengthM,
-      ...(trouble.length > 0 && { trouble }),
+      elevationChangeM: (hole.elevationChangeM * totalM) / lengthM,
+      ...(hazards.length > 0 && { hazards }),
     });
     return { green, fairway };
   };

@@ -305,7 +305,7 @@ export function remedies({
     function clubOfCurve(kind: ClubKind, loftDeg: number): LadderClub | undefined {
       try {
         curve ??= carryCurve([...bag, ...leftOut], conditions);
-        const { carryM, apexM, landDeg } = curve.at(kind, loftDeg);
+        const { carryM, apexM, descentDeg } = curve.at(kind, loftDeg);
         return {
           id: `${A[kind]} of ${loftDeg}`,
           name: `${A[kind]} of ${formatDegrees(loftDeg)}`,
@@ -316,7 +316,7 @@ export function remedies({
               carryM: carryM.value,
               plusMinusM: carryM.plusMinus,
               apexM: apexM.value,
-              landDeg: landDeg.value,
+              descentDeg: descentDeg.value,
               source: 'modelled',
             },
           },

@@ -1,7 +1,7 @@
 import { carryCurve } from '../carry/index.js';
 import type { ClubKind } from '../clubs/index.js';
 import { BASELINE } from '../conditions/index.js';
-import { USUAL_GROUND, usualHole, type Front, type Hole, type Trouble } from '../courses/index.js';
+import { USUAL_GROUND, usualHole, type Front, type Hole, type Hazard } from '../courses/index.js';
 import type { LadderClub } from '../spec/index.js';
 import type { RoundDay } from './play-hole.js';
 import { CALM } from './round-air.js';
@@ -36,22 +36,25 @@ const HOLES: readonly (readonly [par: number, share: number, beside: Beside, fro
 
 /** What a tee shot may meet. */
 export type Beside = 'nothing' | 'bunker' | 'trees';
-const TROUBLE: Record<Beside, readonly (Omit<Trouble, 'fromM' | 'toM'> & { from: number; to: number })[]> = {
+const HAZARDS_BESIDE: Record<
+  Beside,
+  readonly (Omit<Hazard, 'fromM' | 'toM'> & { from: number; to: number })[]
+> = {
   nothing: [],
   bunker: [{ kind: 'bunker', side: 'right', from: 0.92, to: 1.02 }],
   trees: [{ kind: 'trees', side: 'left', from: 0.6, to: 1.2 }],
 };
 
-/** Trouble beside a usual fairway, in metres from the tee, for a driver that carries so far. */
-export function troubleBeside(beside: Beside, reachM: number): Trouble[] {
-  return TROUBLE[beside].map(({ from, to, ...trouble }) => ({
-    ...trouble,
+/** Hazards beside a usual fairway, in metres from the tee, for a driver that carries so far. */
+export function hazardsBeside(beside: Beside, reachM: number): Hazard[] {
+  return HAZARDS_BESIDE[beside].map(({ from, to, ...hazard }) => ({
+    ...hazard,
     fromM: Math.round(from * reachM),
     toM: Math.round(to * reachM),
   }));
 }
 
-/** Which trouble a hole of the usual course has. */
+/** Which hazards a hole of the usual course has. */
 export const besideOf = (hole: number): Beside => HOLES[hole]![2];
 
 /**
@@ -63,7 +66,7 @@ export function usualDay(reachM: number, longer = 1): RoundDay {
   const lengthM = reachM * CARRIES_LONG * longer;
   const holes = HOLES.map(([par, length, beside, front]): Hole => ({
     ...usualHole(par, [Math.max(60, (length * lengthM) / whole)]),
-    trouble: troubleBeside(beside, reachM),
+    hazards: hazardsBeside(beside, reachM),
     front,
   }));
   return { course: { tees: ['Usual'], holes, altitudeM: 0 }, tee: 0, air: CALM, ground: USUAL_GROUND };
@@ -97,20 +100,25 @@ export function usualRack(reachM: number): LadderClub[] {
     name: 'Driver',
     kind: 'driver',
     loftDeg: RACK_DRIVER_DEG,
-    shots: { full: { carryM: reachM, source: 'measured', shots: 50, spreadM: 0.04 * reachM } },
+    shots: { full: { carryM: reachM, source: 'measured', sampleSize: 50, spreadM: 0.04 * reachM } },
   };
   const curve = carryCurve([driver], BASELINE);
   return [
     driver,
     ...RACK.map(([kind, loftDeg]): LadderClub => {
-      const { carryM, apexM, landDeg } = curve.at(kind, loftDeg);
+      const { carryM, apexM, descentDeg } = curve.at(kind, loftDeg);
       return {
         id: `${kind} ${loftDeg}`,
         name: `${kind} ${loftDeg}`,
         kind,
         loftDeg,
         shots: {
-          full: { carryM: carryM.value, apexM: apexM.value, landDeg: landDeg.value, source: 'modelled' },
+          full: {
+            carryM: carryM.value,
+            apexM: apexM.value,
+            descentDeg: descentDeg.value,
+            source: 'modelled',
+          },
         },
       };
     }),

@@ -16,7 +16,7 @@ import { skillOf } from '../skill/index.js';
 import type { LadderClub } from '../spec/index.js';
 import type { StrokeKind } from './play-hole.js';
 import type { CostedRound } from './round-choosing.js';
-import { troubleBeside, type Beside } from './usual-course.js';
+import { hazardsBeside, type Beside } from './usual-course.js';
 import { USUAL_ROUND_TABLE } from './usual-round-table.js';
 
 /** How wide the table's bins of distance are, as a share of the driver's carry; from rough and sand twice that. */
@@ -110,14 +110,14 @@ function demandOf(
   const name = `${KIND_WORDS[kind]}${from}`;
   const common = { id, name, stroke: name, distanceM, lie, weight, missStrokes: roughStrokes(USUAL_GROUND) };
   if (kind === 'tee shot' || kind === 'lay-up') {
-    const trouble = beside === '' ? [] : troubleBeside(beside, reachM);
+    const hazards = beside === '' ? [] : hazardsBeside(beside, reachM);
     return {
       ...common,
       to: 'fairway',
       mustHold: false,
       halfM: FAIRWAY_HALF_M,
       leftM: Math.max(1, left * reachM),
-      ...(trouble.length > 0 && { trouble }),
+      ...(hazards.length > 0 && { hazards }),
     };
   }
   const binM = kind === 'short game' ? 0 : reachM * BIN_SHARE * (front === '' ? 2 : 1);

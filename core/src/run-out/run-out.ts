@@ -6,7 +6,7 @@ import { groundOf, requireSurface, type Ground, type Surface } from './surface.j
 /** How a ball comes down: speed, angle below the horizontal, backspin. */
 export interface Landing {
   landSpeedMps: number;
-  landDeg: number;
+  descentDeg: number;
   landSpinRpm: number;
 }
 
@@ -24,7 +24,7 @@ interface RunOut {
 
 const LANDING_BOUNDS: Bounds<keyof Landing> = {
   landSpeedMps: [0, 90],
-  landDeg: [0, 90],
+  descentDeg: [0, 90],
   landSpinRpm: [0, 15_000],
 };
 
@@ -47,14 +47,14 @@ const DRAG_PER_M = 0.0047;
 export function runOut(landing: Landing, surface: Surface): RunOut {
   requireWithin(landing, LANDING_BOUNDS);
   requireSurface(surface);
-  return run(landing.landSpeedMps, landing.landDeg, landing.landSpinRpm, groundOf(surface));
+  return run(landing.landSpeedMps, landing.descentDeg, landing.landSpinRpm, groundOf(surface));
 }
 
 /** `runOut` on ground already worked out. */
-export function run(speedMps: number, landDeg: number, spinRpm: number, ground: Ground): RunOut {
+export function run(speedMps: number, descentDeg: number, spinRpm: number, ground: Ground): RunOut {
   const { radiusM } = BALL;
-  let along = speedMps * Math.cos(landDeg * DEG);
-  let down = speedMps * Math.sin(landDeg * DEG);
+  let along = speedMps * Math.cos(descentDeg * DEG);
+  let down = speedMps * Math.sin(descentDeg * DEG);
   /** Backspin is positive, a forward roll negative, rad/s. */
   let spin = (spinRpm * 2 * Math.PI) / 60;
   let placeM = 0;

@@ -214,7 +214,7 @@ function drawnSeason(rounds: readonly ValuedRound[], normal: () => number): (clu
 
 /** What swapping is worth, in a sentence a player can act on. */
 export function seasonVerdict({ played, swapping, fixed, changed }: SeasonValue): {
-  severity: 'fine' | 'look';
+  severity: 'fine' | 'warning';
   text: string;
 } {
   const said = ({ strokes, low, high }: SeasonStrokes) =>
@@ -227,11 +227,11 @@ export function seasonVerdict({ played, swapping, fixed, changed }: SeasonValue)
     };
   if (swapping.strokes < played * TIE_STROKES || swapping.low <= 0)
     return {
-      severity: 'look',
+      severity: 'warning',
       text: `One bag for all of them will do: it saves ${said(fixed)} ${over}; swapping from round to round adds ${said(swapping)}, no more than chance.`,
     };
   return {
-    severity: 'look',
+    severity: 'warning',
     text: `Swapping is worth it: ${said(swapping)} ${over} against the best single bag, ${said(changed)} against the gamer.`,
   };
 }

@@ -116,7 +116,7 @@ export function scatterOf(
   shot: Shot,
   handicap: number,
 ): ShotScatter {
-  const { carryM, source, shots, spreadM } = shot;
+  const { carryM, source, sampleSize: shots, spreadM } = shot;
   // A spread that comes with a modelled shot has been drawn towards the usual one already.
   const alongM =
     source === 'modelled' && spreadM !== undefined

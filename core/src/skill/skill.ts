@@ -102,11 +102,11 @@ function measuredEvidence(clubs: readonly LadderClub[]): (Evidence & { shots: nu
         full.spreadM / full.carryM,
         usualSpreadShare(tour, kind),
         usualSpreadShare(club, kind),
-        full.shots!,
+        full.sampleSize!,
       );
     if (full.sideSpreadM !== undefined)
-      take(full.sideSpreadM / full.carryM, tangent(tour), tangent(club), full.shots!);
-    if (full.spreadM !== undefined || full.sideSpreadM !== undefined) counted += full.shots!;
+      take(full.sideSpreadM / full.carryM, tangent(tour), tangent(club), full.sampleSize!);
+    if (full.spreadM !== undefined || full.sideSpreadM !== undefined) counted += full.sampleSize!;
   }
   if (information === 0) return undefined;
   return {
@@ -118,7 +118,7 @@ function measuredEvidence(clubs: readonly LadderClub[]): (Evidence & { shots: nu
 }
 
 function isMeasured(kind: ClubKind, full: Shot | undefined): full is Shot {
-  return isFullSwing(kind) && full?.source === 'measured' && (full.shots ?? 0) >= SHOTS_MIN;
+  return isFullSwing(kind) && full?.source === 'measured' && (full.sampleSize ?? 0) >= SHOTS_MIN;
 }
 
 /** How far the clubs carry against the tour's, the middle club's share. */

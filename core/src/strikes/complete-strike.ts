@@ -17,9 +17,9 @@ export interface CompleteStrike extends Required<Omit<Strike, 'clubSpeedMps' | '
   atBaseline: {
     carryM: number;
     totalM: number;
-    sideM: number;
+    offlineM: number;
     apexM: number;
-    landDeg: number;
+    descentDeg: number;
     /** From where it pitches on a firm green to rest; below zero when it comes back. */
     firmGreenRunM: number;
   };
@@ -77,10 +77,10 @@ export function completeStrike(
   const rested = runOf(flown, here.ground);
   const carryM = strike.carryM ?? (strike.totalM === undefined ? flown.carryM : strike.totalM - rested);
   const totalM = strike.totalM ?? carryM + rested;
-  const sideM = strike.sideM ?? flown.lateralM;
+  const offlineM = strike.offlineM ?? flown.lateralM;
   const apexM = strike.apexM ?? flown.apexM;
-  const landDeg = strike.landDeg ?? flown.landDeg;
-  let atBaseline = { carryM, totalM, sideM, apexM, landDeg, firmGreenRunM: runOf(flown, FIRM_GREEN) };
+  const descentDeg = strike.descentDeg ?? flown.descentDeg;
+  let atBaseline = { carryM, totalM, offlineM, apexM, descentDeg, firmGreenRunM: runOf(flown, FIRM_GREEN) };
   if (!same) {
     const warmth = ballSpeedRatio(club.kind, baseline.temperatureC, here.temperatureC);
     const there = fly(
@@ -92,9 +92,9 @@ export function completeStrike(
     atBaseline = {
       carryM: moved,
       totalM: moved + (totalM - carryM) + runOf(there, baseline.ground) - rested,
-      sideM: sideM + there.lateralM - flown.lateralM,
+      offlineM: offlineM + there.lateralM - flown.lateralM,
       apexM: apexM + there.apexM - flown.apexM,
-      landDeg: landDeg + there.landDeg - flown.landDeg,
+      descentDeg: descentDeg + there.descentDeg - flown.descentDeg,
       firmGreenRunM: runOf(there, FIRM_GREEN),
     };
   }
@@ -109,32 +109,32 @@ export function completeStrike(
     spinAxisDeg,
     carryM,
     totalM,
-    sideM,
+    offlineM,
     apexM,
-    landDeg,
+    descentDeg,
   };
   return {
     ...whole,
     clubSpeedMps: strike.clubSpeedMps,
-    isSideKnown: strike.sideM !== undefined || strike.azimuthDeg !== undefined,
+    isSideKnown: strike.offlineM !== undefined || strike.azimuthDeg !== undefined,
     modelled: (Object.keys(whole) as (keyof typeof whole)[]).filter((part) => strike[part] === undefined),
     atBaseline,
   };
 }
 
-function runOf({ landSpeedMps, landDeg, landSpinRpm }: Flight, ground: Ground): number {
-  return run(landSpeedMps, landDeg, landSpinRpm, ground).runM;
+function runOf({ landSpeedMps, descentDeg, landSpinRpm }: Flight, ground: Ground): number {
+  return run(landSpeedMps, descentDeg, landSpinRpm, ground).runM;
 }
 
 /** The launch that was measured, its missing parts the stock delivery's at that speed; or the launch that makes the carry. */
 function launchOfStrike(strike: Strike, club: StrikeClub, here: Place): Launch {
   const straight = launchAhead(strike, club, here);
-  if (strike.azimuthDeg !== undefined || strike.sideM === undefined) {
+  if (strike.azimuthDeg !== undefined || strike.offlineM === undefined) {
     return { ...straight, azimuthDeg: strike.azimuthDeg ?? 0, spinAxisDeg: strike.spinAxisDeg ?? 0 };
   }
   // Where only the side is known, the ball is taken to have started there, but for what the wind and the axis do to it.
   const flown = fly({ ...straight, spinAxisDeg: strike.spinAxisDeg ?? 0 }, here.air, here.elevationM);
-  const azimuthDeg = Math.atan2(strike.sideM - flown.lateralM, flown.carryM) / DEG;
+  const azimuthDeg = Math.atan2(strike.offlineM - flown.lateralM, flown.carryM) / DEG;
   return {
     ...straight,
     azimuthDeg: Math.min(60, Math.max(-60, azimuthDeg)),

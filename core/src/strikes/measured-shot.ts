@@ -12,11 +12,11 @@ export function measuredShot(summary: StrikeSummary, conditions: string): Shot {
     carryM,
     totalM: Math.max(carryM - 20, tenth(summary.totalM.mean)),
     apexM: tenth(summary.apexM.mean),
-    landDeg: tenth(summary.landDeg.mean),
+    descentDeg: tenth(summary.descentDeg.mean),
     ...(summary.n > 1 && { spreadM: tenth(summary.carryM.spread) }),
-    ...(summary.sideM?.plusMinus !== undefined && { sideSpreadM: tenth(summary.sideM.spread) }),
+    ...(summary.offlineM?.plusMinus !== undefined && { sideSpreadM: tenth(summary.offlineM.spread) }),
     source: 'measured',
-    shots: summary.n,
+    sampleSize: summary.n,
     conditions,
   };
 }

@@ -15,9 +15,9 @@ export interface Strike {
   carryM?: number;
   totalM?: number;
   /** Off the target line where it lands. */
-  sideM?: number;
+  offlineM?: number;
   apexM?: number;
-  landDeg?: number;
+  descentDeg?: number;
   /** Angle of attack of the head, upwards positive. */
   attackDeg?: number;
 }
@@ -34,9 +34,9 @@ export const STRIKE_BOUNDS: Bounds<StrikePart> = {
   spinAxisDeg: [-90, 90],
   carryM: [1, 411],
   totalM: [1, 500],
-  sideM: [-200, 200],
+  offlineM: [-200, 200],
   apexM: [0, 80],
-  landDeg: [0, 90],
+  descentDeg: [0, 90],
   attackDeg: [-20, 20],
 };
 

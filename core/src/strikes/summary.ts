@@ -29,9 +29,9 @@ export interface StrikeSummary {
   carryM: Middle;
   totalM: Middle;
   /** Of those whose side is known; undefined where none is. */
-  sideM: Middle | undefined;
+  offlineM: Middle | undefined;
   apexM: Middle;
-  landDeg: Middle;
+  descentDeg: Middle;
   ballSpeedMps: Middle;
   launchDeg: Middle;
   spinRpm: Middle;
@@ -58,7 +58,7 @@ export function summariseStrikes(
 ): StrikeSummary {
   const carries = strikes.map(({ atBaseline }) => atBaseline.carryM);
   const sided = strikes.filter(({ isSideKnown }) => isSideKnown).map(({ atBaseline }) => atBaseline);
-  const sides = sided.map(({ sideM }) => sideM);
+  const sides = sided.map(({ offlineM }) => offlineM);
   const launches = strikes.map(({ launchDeg }) => launchDeg);
   const spins = strikes.map(({ spinRpm }) => spinRpm);
   const carryM = middleOf(carries);
@@ -66,9 +66,9 @@ export function summariseStrikes(
     n: strikes.length,
     carryM,
     totalM: middleOf(strikes.map(({ atBaseline }) => atBaseline.totalM)),
-    sideM: sides.length > 0 ? middleOf(sides) : undefined,
+    offlineM: sides.length > 0 ? middleOf(sides) : undefined,
     apexM: middleOf(strikes.map(({ atBaseline }) => atBaseline.apexM)),
-    landDeg: middleOf(strikes.map(({ atBaseline }) => atBaseline.landDeg)),
+    descentDeg: middleOf(strikes.map(({ atBaseline }) => atBaseline.descentDeg)),
     ballSpeedMps: middleOf(strikes.map(({ ballSpeedMps }) => ballSpeedMps)),
     launchDeg: middleOf(launches),
     spinRpm: middleOf(spins),
@@ -112,7 +112,7 @@ export function outliersOf(strikes: readonly CompleteStrike[]): (string | undefi
 /** How outlying each strike's side is among those that are known; 0 for one that is not. */
 function acrossOf(strikes: readonly CompleteStrike[]): number[] {
   const known = outlyingness(
-    strikes.filter(({ isSideKnown }) => isSideKnown).map(({ atBaseline }) => atBaseline.sideM),
+    strikes.filter(({ isSideKnown }) => isSideKnown).map(({ atBaseline }) => atBaseline.offlineM),
   );
   let next = 0;
   return strikes.map(({ isSideKnown }) => (isSideKnown ? known[next++]! : 0));

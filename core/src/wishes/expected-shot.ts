@@ -38,13 +38,13 @@ export function withExpectedShot(
   if (!full || !isFullSwing(club.kind)) return undefined;
   const today: Shot = club.shots[kind] ?? scaled(full, full.carryM * USUAL_SHARE[kind]);
   const moved = carryM === undefined ? today : scaled(today, carryM);
-  const { shots: _shots, plusMinusM: _plusMinus, spreadM: _along, sideSpreadM: _side, ...rest } = moved;
+  const { sampleSize: _shots, plusMinusM: _plusMinus, spreadM: _along, sideSpreadM: _side, ...rest } = moved;
   const scatter = scatterOf(club.kind, club.loftDeg, moved, handicap);
   const expected: Shot = {
     ...rest,
     // Held against today's like with like: a mean with its mis-hits where that was measured, else a good strike's carry.
     source: today.source === 'modelled' ? 'stated' : today.source,
-    shots: AS_IF_SHOTS,
+    sampleSize: AS_IF_SHOTS,
     spreadM: wholeAlongM(scatter) * scatterShare,
     sideSpreadM: scatter.acrossM * scatterShare,
   };

@@ -37,7 +37,7 @@ export function spinCost(
   const ground = groundOf(MEDIUM_FAIRWAY);
   const hit = (spin: number) => {
     const flight = fly({ ballSpeedMps, launchDeg, spinRpm: spin }, air);
-    const { runM } = run(flight.landSpeedMps, flight.landDeg, flight.landSpinRpm, ground);
+    const { runM } = run(flight.landSpeedMps, flight.descentDeg, flight.landSpinRpm, ground);
     return { carryM: flight.carryM, totalM: flight.carryM + runM };
   };
   const now = hit(spinRpm);

@@ -46,7 +46,7 @@ describe('steps that turn', () => {
   });
 
   it('keeps where a shot came from and how often it was hit, and takes on its own part of the doubt', () => {
-    const full = { carryM: yards(161), source: 'measured' as const, shots: 20, spreadM: 4 };
+    const full = { carryM: yards(161), source: 'measured' as const, sampleSize: 20, spreadM: 4 };
     const moved = movedShot(
       full,
       moveShot(swingOf({ kind: 'iron', loftDeg: 32 }, full, home), {
@@ -54,7 +54,7 @@ describe('steps that turn', () => {
         conditions: { ...BASELINE, windMps: 6 },
       }),
     );
-    expect(moved).toMatchObject({ source: 'measured', shots: 20, spreadM: 4 });
+    expect(moved).toMatchObject({ source: 'measured', sampleSize: 20, spreadM: 4 });
     expect(moved.carryM).toBeLessThan(full.carryM - 10);
     expect(moved.plusMinusM).toBeGreaterThan((1.96 * 4) / Math.sqrt(20));
   });

@@ -146,7 +146,7 @@ describe('the next basket', () => {
       one.shots.full
         ? {
             ...one,
-            shots: { full: { ...one.shots.full, source: 'measured' as const, shots: 4000, spreadM: 5 } },
+            shots: { full: { ...one.shots.full, source: 'measured' as const, sampleSize: 4000, spreadM: 5 } },
           }
         : one,
     );

@@ -53,7 +53,7 @@ export function someLocker(clubs: number, random: () => number): LadderClub[] {
         ? undefined
         : how < 0.7
           ? { carryM, source: 'stated' }
-          : { carryM, source: 'measured', shots, spreadM: carryM * 0.06 };
+          : { carryM, source: 'measured', sampleSize: shots, spreadM: carryM * 0.06 };
     return { id: `${kind} ${i}`, name: `${kind} ${i}`, kind, loftDeg, shots: { ...(full && { full }) } };
   });
   const known = locker.some(({ shots }) => shots.full);
@@ -82,7 +82,7 @@ const SHARINGS = {
   'even sharing': ({ open }: BasketDecision, balls: number) =>
     open.shots.map((_shot, i) => Math.floor((balls + i) / open.shots.length)),
   'fewest shots first': ({ open }: BasketDecision, balls: number) => {
-    const has = open.shots.map(({ shot }) => (shot.source === 'measured' ? (shot.shots ?? 0) : 0));
+    const has = open.shots.map(({ shot }) => (shot.source === 'measured' ? (shot.sampleSize ?? 0) : 0));
     const given = has.map(() => 0);
     for (let ball = 0; ball < balls; ball++) {
       const next = has.reduce((min, one, i) => (one + given[i]! < has[min]! + given[min]! ? i : min), 0);

@@ -50,7 +50,7 @@ function simulated(players: number, seed: number, unknown: string | null): Predi
       const full: Shot = {
         carryM: held(truth[i]!, 20),
         spreadM: truth[i]! * SPREAD,
-        shots: 20,
+        sampleSize: 20,
         source: 'measured',
       };
       return { ...club, shots: club.id === unknown ? {} : { full } };
@@ -99,7 +99,7 @@ describe('what was expected, held against what came', () => {
     expect(sure.stretch).toBeGreaterThan(1.7);
     expect(sure.stretch).toBeLessThan(2.3);
     expect(calibrationWords(sure)).toMatchObject({
-      severity: 'fault',
+      severity: 'error',
       text: expect.stringMatching(/take every range as (1\.[89]|2\.[012]) times as wide/) as string,
     });
     expect(times(3).verdict).toBe('too careful');
@@ -131,7 +131,7 @@ describe('a carry as it was expected', () => {
       name: '8 iron',
       kind: 'iron',
       loftDeg: 36,
-      shots: { full: { ...full(140, 'measured'), spreadM: 5, shots: 20 } },
+      shots: { full: { ...full(140, 'measured'), spreadM: 5, sampleSize: 20 } },
       changed: { full: { bendDeg: -1, takenOn: '2026-10-01' } },
     },
     { id: 'd', name: 'no loft', kind: 'iron', shots: {} },
@@ -162,7 +162,7 @@ describe('a carry as it was expected', () => {
 
   it('is known the closer the more was known before', () => {
     const [stated] = predictedCarries(sheet.slice(0, 1), [found('a', 158)]);
-    const measured = { ...full(160, 'measured'), spreadM: 5, shots: 30 };
+    const measured = { ...full(160, 'measured'), spreadM: 5, sampleSize: 30 };
     const [well] = predictedCarries([{ ...sheet[0]!, shots: { full: measured } }], [found('a', 158)]);
     expect(well!.deviationM).toBeLessThan(stated!.deviationM / 2);
   });

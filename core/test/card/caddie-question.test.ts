@@ -21,7 +21,7 @@ const ask = (yd: number, more: Partial<CaddieQuestion> = {}, clubs = bag) =>
       windMps: 0,
       windFromDeg: 0,
       lie: 'fairway',
-      riseM: 0,
+      elevationChangeM: 0,
       mustHold: true,
       ...more,
     },
@@ -47,7 +47,7 @@ describe('a caddie’s question', () => {
     const carry = (more: Partial<CaddieQuestion>) => carryOf(ask(150, more).options[0]!.clubId);
     const still = carry({});
     expect(carry({ windMps: 8, windFromDeg: 0 })).toBeGreaterThan(still);
-    expect(carry({ riseM: 15 })).toBeGreaterThan(still);
+    expect(carry({ elevationChangeM: 15 })).toBeGreaterThan(still);
     expect(carry({ windMps: 8, windFromDeg: 180 })).toBeLessThan(still);
     expect(ask(150, { windMps: 8 }).playsLikeM!).toBeGreaterThan(toMetres(155, 'yd'));
   });
@@ -84,7 +84,7 @@ describe('a caddie’s question', () => {
     expect(bad({ distanceM: 0 })).toBe('distanceM');
     expect(bad({ distanceM: NaN })).toBe('distanceM');
     expect(bad({ windMps: 80 })).toBe('windMps');
-    expect(bad({ riseM: 500 })).toBe('riseM');
+    expect(bad({ elevationChangeM: 500 })).toBe('elevationChangeM');
     expect(bad({ lie: 'bog' as CaddieQuestion['lie'] })).toBe('lie');
   });
 });

@@ -17,7 +17,7 @@ import {
 import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
 
 const from = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
-const steps = { windMps: 5, riseM: 10, temperatureC: 10 };
+const steps = { windMps: 5, elevationChangeM: 10, temperatureC: 10 };
 const ask = (
   clubs: readonly LadderClub[],
   still: Partial<Conditions> = {},

@@ -144,7 +144,7 @@ describe('what a tweak would do', () => {
     expect(-fromMetres(weaker.carryM, 'yd')).toBeGreaterThan(1.8);
     expect(-fromMetres(weaker.carryM, 'yd')).toBeLessThan(3);
     expect(weaker.bounceDeg).toBe(1);
-    expect(weaker.landDeg).toBeGreaterThan(0);
+    expect(weaker.descentDeg).toBeGreaterThan(0);
     expect(whatIf(seven, shot, { bendDeg: -1 }).carryM).toBeGreaterThan(1);
   });
 

@@ -30,14 +30,14 @@ const layUp: ShotDemand = {
   mustHold: false,
   weight: 1,
   hitFromM: [290, 310],
-  trouble: [
+  hazards: [
     { kind: 'water', side: 'across', fromM: 150, toM: 170 },
     { kind: 'bunker', side: 'left', fromM: -40, toM: 5 },
   ],
 };
 
 describe('a need that stands for shots from several places', () => {
-  it('is a row for each: an approach as long as it is from the hole, a lay-up with as much more left and its trouble as much farther', () => {
+  it('is a row for each: an approach as long as it is from the hole, a lay-up with as much more left and its hazards as much farther', () => {
     expect(
       demandRows([approach]).map(({ distanceM, weight, hitFromM }) => [
         distanceM,
@@ -54,7 +54,7 @@ describe('a need that stands for shots from several places', () => {
       [200, 90],
       [200, 110],
     ]);
-    expect(rows.map(({ trouble }) => trouble!.map(({ fromM, toM }) => [fromM, toM]))).toEqual([
+    expect(rows.map(({ hazards }) => hazards!.map(({ fromM, toM }) => [fromM, toM]))).toEqual([
       [[140, 160]],
       [
         [160, 180],

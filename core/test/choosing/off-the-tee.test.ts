@@ -5,7 +5,7 @@ import type { ShotDemand } from '../../src/choosing/shot-demand.js';
 import type { PlayedShot } from '../../src/choosing/played-shot.js';
 import type { Lie } from '../../src/plays-like/lies.js';
 
-const shot: PlayedShot = { carryM: 205, totalM: 220, spreadM: 7, source: 'measured', shots: 30 };
+const shot: PlayedShot = { carryM: 205, totalM: 220, spreadM: 7, source: 'measured', sampleSize: 30 };
 const wood = { kind: 'fairway' as const, loftDeg: 15 };
 const over = (lie: Lie, distanceM = 215): ShotDemand => ({
   name: 'over the water',

@@ -17,7 +17,7 @@ import {
 } from '../../src/index.js';
 import { dayShots, holePlayer } from '../../src/rounds/play-hole.js';
 
-const full: PlayedShot = { carryM: 112, totalM: 115, spreadM: 4, source: 'measured', shots: 20 };
+const full: PlayedShot = { carryM: 112, totalM: 115, spreadM: 4, source: 'measured', sampleSize: 20 };
 const wedge = { kind: 'wedge' as const, loftDeg: 46, shots: { full } };
 const pitch = (distanceM: number): ShotDemand => ({
   name: 'pitch',
@@ -62,7 +62,7 @@ describe('a wedge or short iron swung less than full', () => {
     for (const demand of [
       pitch(70),
       { ...pitch(70), lie: 'light rough' as const },
-      { ...pitch(70), riseM: 6 },
+      { ...pitch(70), elevationChangeM: 6 },
     ]) {
       const [kind, shot] = partSwingFor(demand, wedge)!;
       const { carryM, greenRunM } = aimed(demand, wedge, kind, shot);
@@ -73,7 +73,10 @@ describe('a wedge or short iron swung less than full', () => {
   it('a club somebody wrote a part swing down for is never the worse for it', () => {
     const practised = {
       ...wedge,
-      shots: { full, 'three-quarter': { carryM: 95, spreadM: 3, source: 'measured' as const, shots: 20 } },
+      shots: {
+        full,
+        'three-quarter': { carryM: 95, spreadM: 3, source: 'measured' as const, sampleSize: 20 },
+      },
     };
     for (const distanceM of [50, 70, 90, 97, 110])
       expect(strokesWith(pitch(distanceM), practised).strokes).toBeLessThanOrEqual(

@@ -129,16 +129,16 @@ describe('a round as its bag is chosen', () => {
 
 describe('what would change the bag on the morning', () => {
   // Of one carry: one flies high and stops, one bores under the wind.
-  const shot = (apexM: number, landDeg: number, spinRpm: number, launchDeg: number) => ({
+  const shot = (apexM: number, descentDeg: number, spinRpm: number, launchDeg: number) => ({
     carryM: 180,
     spreadM: 7,
     apexM,
-    landDeg,
+    descentDeg,
     spinRpm,
     launchDeg,
     ballSpeedMps: 62,
     source: 'measured' as const,
-    shots: 30,
+    sampleSize: 30,
   });
   const rivals: LadderClub[] = [
     { id: 'high', name: 'Hybrid 4', kind: 'hybrid', loftDeg: 22, shots: { full: shot(32, 50, 5200, 14) } },

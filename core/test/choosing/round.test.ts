@@ -109,29 +109,29 @@ describe('where a shot leaves the ball', () => {
     });
   });
 
-  it('a drive into trouble is in it: carried over it is not, at the other side neither', () => {
-    const trouble = (
+  it('a drive into a hazard is in it: carried over it is not, at the other side neither', () => {
+    const hazards = (
       kind: 'bunker' | 'water' | 'out of bounds' | 'trees',
       side: 'left' | 'right' | 'across',
-    ) => drive({ trouble: [{ kind, side, fromM: 230, toM: 260 }] });
-    expect(outcomeOf(trouble('bunker', 'right'), aim(235), 0, 20)).toMatchObject({ lie: 'sand' });
-    expect(outcomeOf(trouble('bunker', 'right'), aim(235), 0, -20)).toMatchObject({ lie: 'rough', lost: 0 });
-    expect(outcomeOf(trouble('bunker', 'right'), aim(235), 0, 5)).toMatchObject({ lie: 'fairway' });
-    expect(outcomeOf(trouble('water', 'across'), aim(240), 0, 0)).toMatchObject({
+    ) => drive({ hazards: [{ kind, side, fromM: 230, toM: 260 }] });
+    expect(outcomeOf(hazards('bunker', 'right'), aim(235), 0, 20)).toMatchObject({ lie: 'sand' });
+    expect(outcomeOf(hazards('bunker', 'right'), aim(235), 0, -20)).toMatchObject({ lie: 'rough', lost: 0 });
+    expect(outcomeOf(hazards('bunker', 'right'), aim(235), 0, 5)).toMatchObject({ lie: 'fairway' });
+    expect(outcomeOf(hazards('water', 'across'), aim(240), 0, 0)).toMatchObject({
       lie: 'rough',
       lost: 1,
       leftM: 160,
     });
-    expect(outcomeOf(trouble('water', 'across'), aim(265), 0, 0)).toMatchObject({ lie: 'fairway' });
-    expect(outcomeOf(trouble('out of bounds', 'left'), aim(240), 0, -25)).toEqual({
+    expect(outcomeOf(hazards('water', 'across'), aim(265), 0, 0)).toMatchObject({ lie: 'fairway' });
+    expect(outcomeOf(hazards('out of bounds', 'left'), aim(240), 0, -25)).toEqual({
       lie: 'tee',
       leftM: 370,
       lost: 1,
     });
-    expect(outcomeOf(trouble('trees', 'left'), aim(240), 0, -25)).toMatchObject({ lie: 'rough', lost: 0.5 });
+    expect(outcomeOf(hazards('trees', 'left'), aim(240), 0, -25)).toMatchObject({ lie: 'rough', lost: 0.5 });
   });
 
-  it('trouble never helps, nor narrower, nor a lie that is worse', () => {
+  it('a hazard never helps, nor narrower, nor a lie that is worse', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 180, max: 280, noNaN: true }),
@@ -142,7 +142,7 @@ describe('where a shot leaves the ball', () => {
           const shot = { carryM, totalM: carryM + 15, spreadM, source: 'measured' as const };
           const cost = (demand: ShotDemand) => strokesFor(demand, { kind: 'driver' }, 'full', shot);
           // Broadie's sand is a hair easier than his rough at some distances.
-          expect(cost(drive({ trouble: [{ kind, side, fromM: 220, toM: 270 }] }))).toBeGreaterThanOrEqual(
+          expect(cost(drive({ hazards: [{ kind, side, fromM: 220, toM: 270 }] }))).toBeGreaterThanOrEqual(
             cost(drive()) - (kind === 'bunker' ? 0.08 : 0.01),
           );
           expect(cost(drive({ halfM: 8 }))).toBeGreaterThanOrEqual(cost(drive({ halfM: 20 })) - 1e-9);
@@ -166,8 +166,8 @@ describe('where a shot leaves the ball', () => {
 describe('height against wind', () => {
   const from = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
   const [high, low] = [
-    club('high', 'hybrid', 19, 220, { shots: 20, spreadYd: 6, apexFt: 105, landDeg: 49 }),
-    club('low', 'driving iron', 19, 220, { shots: 20, spreadYd: 6, apexFt: 75, landDeg: 42 }),
+    club('high', 'hybrid', 19, 220, { shots: 20, spreadYd: 6, apexFt: 105, descentDeg: 49 }),
+    club('low', 'driving iron', 19, 220, { shots: 20, spreadYd: 6, apexFt: 75, descentDeg: 42 }),
   ];
   const play = (ground: CourseGround) => playedIn(from, BASELINE, ground);
   it('gusts move the high ball farther than the low one; on a firm green it stops sooner', () => {

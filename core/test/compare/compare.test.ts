@@ -41,7 +41,7 @@ function build(
 ): Build {
   const normal = normalFrom(randomFrom(seed));
   const base = completeStrike(
-    { carryM, sideM: 0, ...given },
+    { carryM, offlineM: 0, ...given },
     carryM > 190 ? { kind: 'driver', loftDeg: 10 } : { kind: 'iron', loftDeg: 34 },
     PLACES,
   );
@@ -52,7 +52,7 @@ function build(
       ...base.atBaseline,
       ...farther(carryM, spread * normal()),
       apexM: 28 + normal(),
-      sideM: 4 * normal(),
+      offlineM: 4 * normal(),
     },
   }));
   return { id, name: id, parts, strikes };

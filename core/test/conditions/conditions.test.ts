@@ -24,9 +24,9 @@ const shot: Shot = {
   carryM: 150,
   totalM: 158,
   apexM: 27,
-  landDeg: 47,
+  descentDeg: 47,
   spreadM: 5,
-  shots: 16,
+  sampleSize: 16,
   source: 'measured',
 };
 const moved = (some: Partial<Conditions>, one = shot) =>
@@ -36,7 +36,7 @@ describe('a shot moved to other air', () => {
   it('stays what it was where it was measured, for any shot (property)', () => {
     fc.assert(
       fc.property(fc.double({ min: 40, max: 170, noNaN: true }), (carryM) => {
-        const { shots: _shots, ...rest } = shot;
+        const { sampleSize: _shots, ...rest } = shot;
         const same = moved({}, { ...rest, carryM, totalM: carryM + 6 });
         expect(same.carryM).toBeCloseTo(carryM, 6);
         expect(same.totalM).toBeCloseTo(carryM + 6, 6);
@@ -56,7 +56,7 @@ describe('a shot moved to other air', () => {
 
   it('is less sure the farther it is moved and the fewer the shots', () => {
     expect(moved({ windMps: 10 }).plusMinusM).toBeGreaterThan(moved({ windMps: 2 }).plusMinusM);
-    expect(moved({}, { ...shot, shots: 4 }).plusMinusM).toBeCloseTo(2 * moved({}).plusMinusM, 6);
+    expect(moved({}, { ...shot, sampleSize: 4 }).plusMinusM).toBeCloseTo(2 * moved({}).plusMinusM, 6);
     expect(moved({}, { carryM: 150, source: 'stated' }).plusMinusM).toBeGreaterThan(moved({}).plusMinusM);
   });
 });
@@ -95,7 +95,7 @@ describe('lies', () => {
 
   it('a flyer spins less and lands flatter; heavy wet rough is short; the fairway is the stock shot', () => {
     expect(fromLie(launch, 'iron', 'fairway')).toEqual(launch);
-    expect(from('light rough, wet').landDeg).toBeLessThan(from('fairway').landDeg - 2.5);
+    expect(from('light rough, wet').descentDeg).toBeLessThan(from('fairway').descentDeg - 2.5);
     expect(from('heavy rough, wet').carryM).toBeLessThan(from('heavy rough').carryM);
     expect(from('heavy rough').carryM).toBeLessThan(from('fairway').carryM * 0.95);
     expect(Object.keys(LIES)).toHaveLength(8);

@@ -109,8 +109,8 @@ describe('a course', () => {
     expect(bad({ lengthsM: [370, 340] })).toThrow('hole 5: length must be given for each of the 1 tees');
     expect(bad({ par: 4.5 })).toThrow('hole 5: par must be a whole number');
     expect(bad({ bearingDeg: 400 })).toThrow('hole 5: bearingDeg');
-    expect(bad({ trouble: [{ kind: 'water', side: 'left', fromM: 200, toM: 190 }] })).toThrow(
-      'hole 5: trouble ends at 190 m, before it begins at 200 m',
+    expect(bad({ hazards: [{ kind: 'water', side: 'left', fromM: 200, toM: 190 }] })).toThrow(
+      'hole 5: hazards must end after they begin, not go from 200 to 190 m',
     );
   });
 

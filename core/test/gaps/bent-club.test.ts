@@ -19,7 +19,7 @@ describe('a bend', () => {
     expect(shorter).toBeLessThanOrEqual(3);
     expect(weaker.loftDeg).toBe(45);
     expect(weaker.shots.full).toMatchObject({ source: 'modelled' });
-    expect(weaker.shots.full!.shots).toBeUndefined();
+    expect(weaker.shots.full!.sampleSize).toBeUndefined();
     expect(bentClub(pw, 0)).toBe(pw);
     // There and back again by the model is within an inch or two.
     expect(Math.abs(bentClub(bentClub(pw, 1), -1).shots.full!.carryM - yards(125))).toBeLessThan(0.05);

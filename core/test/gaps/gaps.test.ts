@@ -67,8 +67,8 @@ describe('targets', () => {
   it('counts an either-or pair as one rung', () => {
     const clubs = [
       club('W', 'fairway', 15, 250),
-      club('H', 'hybrid', 19, 210, { apexFt: 120, landDeg: 50 }),
-      club('U', 'driving iron', 19, 208, { apexFt: 85, landDeg: 43 }),
+      club('H', 'hybrid', 19, 210, { apexFt: 120, descentDeg: 50 }),
+      club('U', 'driving iron', 19, 208, { apexFt: 85, descentDeg: 43 }),
       club('5', 'iron', 25, 180),
     ];
     const report = gaps(clubs);
@@ -104,7 +104,7 @@ describe('targets', () => {
   });
 
   it('measures the holes left by partial shots under the minimal school', () => {
-    const soft = { soft: { carryM: yards(140), source: 'measured', shots: 12 } as const };
+    const soft = { soft: { carryM: yards(140), source: 'measured', sampleSize: 12 } as const };
     const clubs = [
       club('5', 'iron', 25, 180),
       club('7', 'iron', 32, 160, { partials: soft }),
@@ -112,8 +112,8 @@ describe('targets', () => {
       club('56', 'wedge', 56, 80),
     ];
     const report = gaps(clubs, { school: 'minimal' });
-    expect(fromMetres(report.steps[1]!.holeM, 'yd')).toBeCloseTo(20, 9);
-    expect(fromMetres(report.steps[2]!.holeM, 'yd')).toBeCloseTo(40, 9);
+    expect(fromMetres(report.steps[1]!.widestGapM, 'yd')).toBeCloseTo(20, 9);
+    expect(fromMetres(report.steps[2]!.widestGapM, 'yd')).toBeCloseTo(40, 9);
   });
 
   it('targets of a carry school add up to the ladder, whatever the school (property)', () => {
@@ -171,42 +171,42 @@ describe('flags', () => {
   it('calls a step under 6 yd a fault when the flights are alike, an either-or pair when they differ, and asks when they are not known', () => {
     const pair = (a: object, b: object) =>
       step([club('H', 'hybrid', 19, 209, a), club('U', 'driving iron', 19.5, 205, b)], 'H', 'U');
-    expect(pair({ apexFt: 90, landDeg: 46 }, { apexFt: 85, landDeg: 45 })).toMatchObject({
+    expect(pair({ apexFt: 90, descentDeg: 46 }, { apexFt: 85, descentDeg: 45 })).toMatchObject({
       word: 'overlap',
-      severity: 'fault',
+      severity: 'error',
     });
-    expect(pair({ apexFt: 120, landDeg: 46 }, { apexFt: 90, landDeg: 46 })).toMatchObject({
+    expect(pair({ apexFt: 120, descentDeg: 46 }, { apexFt: 90, descentDeg: 46 })).toMatchObject({
       word: 'either-or',
       severity: 'fine',
       flags: [],
     });
-    expect(pair({ apexFt: 90, landDeg: 50 }, { apexFt: 90, landDeg: 45 }).word).toBe('either-or');
-    expect(pair({}, {})).toMatchObject({ word: 'overlap', severity: 'look' });
+    expect(pair({ apexFt: 90, descentDeg: 50 }, { apexFt: 90, descentDeg: 45 }).word).toBe('either-or');
+    expect(pair({}, {})).toMatchObject({ word: 'overlap', severity: 'warning' });
     expect(pair({}, {}).reason).toContain('record apex and landing angle');
   });
 
   it('softens a wide step whose middle an owned partial shot covers, and not by a shot only hoped for', () => {
     const bag = (source: 'measured' | 'stated' | 'modelled', shots?: number) => [
       club('PW', 'wedge', 46, 125, {
-        partials: { soft: { carryM: yards(114), source, ...(shots && { shots }) } },
+        partials: { soft: { carryM: yards(114), source, ...(shots && { sampleSize: shots }) } },
       }),
       club('52', 'wedge', 52, 101),
       club('58', 'wedge', 58, 90),
     ];
     const covered = step(bag('measured', 12), 'PW', '52');
-    expect(covered).toMatchObject({ word: 'covered', severity: 'look' });
+    expect(covered).toMatchObject({ word: 'covered', severity: 'warning' });
     expect(covered.reason).toContain('soft PW at 114 covers its middle, leaving 11 and 13 yd');
     // A stated partial counts as a stated full shot does; one a model only hopes for does not.
-    expect(step(bag('stated'), 'PW', '52').severity).toBe('look');
-    expect(step(bag('modelled'), 'PW', '52').severity).toBe('fault');
-    expect(step(bag('measured', 4), 'PW', '52').severity).toBe('fault');
+    expect(step(bag('stated'), 'PW', '52').severity).toBe('warning');
+    expect(step(bag('modelled'), 'PW', '52').severity).toBe('error');
+    expect(step(bag('measured', 4), 'PW', '52').severity).toBe('error');
   });
 
   it('a partial is owned by how closely its carry is known, not by a number of shots', () => {
     const bag = (shots: number, spreadYd: number) => [
       club('PW', 'iron', 44, 125, {
         partials: {
-          soft: { carryM: yards(114), source: 'measured', shots, spreadM: yards(spreadYd) },
+          soft: { carryM: yards(114), source: 'measured', sampleSize: shots, spreadM: yards(spreadYd) },
         },
       }),
       club('52', 'wedge', 52, 101),
@@ -306,7 +306,7 @@ describe('how sure', () => {
             full: {
               carryM: meanOf(carries),
               spreadM: deviationOf(carries, meanOf(carries)),
-              shots: carries.length,
+              sampleSize: carries.length,
               source: 'measured',
             },
           },
@@ -338,7 +338,7 @@ describe('how sure', () => {
           name: `${i}`,
           kind: 'iron',
           loftDeg: 30 + 4 * i,
-          shots: { full: { carryM: meanOf(carries), spreadM: yards(5), shots: 12, source: 'measured' } },
+          shots: { full: { carryM: meanOf(carries), spreadM: yards(5), sampleSize: 12, source: 'measured' } },
         };
       });
       return gaps(clubs).evenness!.rms;
@@ -405,7 +405,7 @@ describe('a bag that is half known', () => {
     for (const { clubId, plusMinusM } of report.rungs)
       expect(plusMinusM !== undefined).toBe(modelled.has(clubId));
     // The set wedge is 8 degrees from the next: that needs no carry.
-    expect(report.flags.filter(({ severity }) => severity === 'fault').map(({ code }) => code)).toEqual([
+    expect(report.flags.filter(({ severity }) => severity === 'error').map(({ code }) => code)).toEqual([
       'wedge-loft-wide',
     ]);
     const unknown = report.steps.filter(({ word }) => word === 'not known yet');
@@ -500,7 +500,7 @@ describe('the headline', () => {
   it('names the worst fault with its numbers and what the others are', () => {
     expect(gaps(strongSetWedge()).headline).toEqual({
       clubIds: ['PW', '52'],
-      severity: 'fault',
+      severity: 'error',
       title: 'One gap too wide.',
       text: 'PW to 52 is 8.0° in the wedges, over 6.0°. It carries 24 yd; the other steps average 13.8 yd.',
     });
@@ -554,7 +554,7 @@ describe('laws', () => {
         (clubs, school) => {
           const { rungs, steps, evenness } = gaps(clubs, { school });
           expect(steps).toHaveLength(Math.max(0, rungs.length - 1));
-          expect(steps.every((one) => one.carryM >= 0 && Number.isFinite(one.holeM))).toBe(true);
+          expect(steps.every((one) => one.carryM >= 0 && Number.isFinite(one.widestGapM))).toBe(true);
           if (rungs.length > 1)
             expect(steps.reduce((sum, one) => sum + one.carryM, 0)).toBeCloseTo(
               rungs[0]!.carryM - rungs.at(-1)!.carryM,

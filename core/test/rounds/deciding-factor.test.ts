@@ -16,11 +16,11 @@ import { club, strongSetWedge } from '../bag-of-clubs.js';
 const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const ROUGHLY: Partial<Shot> = {
   source: 'measured',
-  shots: 200,
+  sampleSize: 200,
   spreadM: 7,
   sideSpreadM: 6,
   apexM: 28,
-  landDeg: 48,
+  descentDeg: 48,
 };
 /** The club with another full shot, under another name. */
 const twin = (of: LadderClub, shot: Partial<Shot>, more: Partial<LadderClub> = {}): LadderClub => ({

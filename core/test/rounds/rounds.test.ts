@@ -136,9 +136,9 @@ describe('what a round asks', () => {
     expect(par3({ bearingDeg: 0 }, 8)).toBeGreaterThan(calm + 8);
     expect(par3({ bearingDeg: 180 }, 8)).toBeLessThan(calm - 3);
     // A green 10 m above plays about 10 m longer (common practice): the landing angle is near 45 degrees.
-    expect(par3({ riseM: 10 }, 0) - calm).toBeGreaterThan(6);
-    expect(par3({ riseM: 10 }, 0) - calm).toBeLessThan(14);
-    expect(par3({ riseM: -10 }, 0)).toBeLessThan(calm - 6);
+    expect(par3({ elevationChangeM: 10 }, 0) - calm).toBeGreaterThan(6);
+    expect(par3({ elevationChangeM: 10 }, 0) - calm).toBeLessThan(14);
+    expect(par3({ elevationChangeM: -10 }, 0)).toBeLessThan(calm - 6);
   });
 
   it('water where a drive ends is laid up short of; sand before a green makes it one to hold', () => {
@@ -147,7 +147,7 @@ describe('what a round asks', () => {
     const open = tee(needsOf(day(nine(() => hole(4, 400)))).needs)[0]!;
     const water = tee(
       needsOf(
-        day(nine(() => hole(4, 400, { trouble: [{ kind: 'water', side: 'across', fromM: 205, toM: 330 }] }))),
+        day(nine(() => hole(4, 400, { hazards: [{ kind: 'water', side: 'across', fromM: 205, toM: 330 }] }))),
       ).needs,
     )[0]!;
     expect(open.distanceM).toBeGreaterThan(230);
@@ -161,18 +161,18 @@ describe('what a round asks', () => {
     expect(approach('water')).toMatchObject({ mustHold: true, front: 'water' });
   });
 
-  it('from a tee in front of the first one trouble and rise are as much nearer as it stands forward', () => {
-    const trouble = [
+  it('from a tee in front of the first one hazards and rise are as much nearer as it stands forward', () => {
+    const hazards = [
       { kind: 'water', side: 'across', fromM: 205, toM: 250 },
       { kind: 'bunker', side: 'left', fromM: 60, toM: 100 },
     ] as const;
     const forward = needsOf(
       day(
-        nine(() => hole(4, 400, { lengthsM: [400, 350], riseM: 16, trouble })),
+        nine(() => hole(4, 400, { lengthsM: [400, 350], elevationChangeM: 16, hazards })),
         {
           course: {
             tees: ['Back', 'Front'],
-            holes: nine(() => hole(4, 400, { lengthsM: [400, 350], riseM: 16, trouble })),
+            holes: nine(() => hole(4, 400, { lengthsM: [400, 350], elevationChangeM: 16, hazards })),
             altitudeM: 0,
           },
           tee: 1,
@@ -183,14 +183,16 @@ describe('what a round asks', () => {
       day(
         nine(() =>
           hole(4, 350, {
-            riseM: 14,
-            trouble: trouble.map((one) => ({ ...one, fromM: one.fromM - 50, toM: one.toM - 50 })),
+            elevationChangeM: 14,
+            hazards: hazards.map((one) => ({ ...one, fromM: one.fromM - 50, toM: one.toM - 50 })),
           }),
         ),
       ),
     );
     expect(forward.needs).toEqual(alone.needs);
-    expect(forward.needs).not.toEqual(needsOf(day(nine(() => hole(4, 350, { riseM: 14, trouble })))).needs);
+    expect(forward.needs).not.toEqual(
+      needsOf(day(nine(() => hole(4, 350, { elevationChangeM: 14, hazards })))).needs,
+    );
   });
 
   it('a long hole asks a player without reach for a lay-up, a player of reach for none', () => {
@@ -221,7 +223,7 @@ describe('a hole played', () => {
     const player = holePlayer(one, clubs, dayShots(one, FROM));
     const scores = Array.from({ length: 400 }, (_play, i) => player.play(0, i * 977).strokes);
     const mean = scores.reduce((sum, score) => sum + score, 0) / scores.length;
-    // 400 yd from the tee: 3.99 (Interfaces 42(2), 2012, from memory). A usual hole without trouble is somewhat easier.
+    // 400 yd from the tee: 3.99 (Interfaces 42(2), 2012, from memory). A usual hole without hazards is somewhat easier.
     expect(mean).toBeGreaterThan(3.7);
     expect(mean).toBeLessThan(4.15);
     expect(player.play(0, 5)).toEqual(player.play(0, 5));

@@ -18,11 +18,11 @@ const surface: fc.Arbitrary<Surface> = fc.record({
 });
 const landing: fc.Arbitrary<Landing> = fc.record({
   landSpeedMps: fc.double({ min: 0, max: 60, noNaN: true }),
-  landDeg: fc.double({ min: 0, max: 90, noNaN: true }),
+  descentDeg: fc.double({ min: 0, max: 90, noNaN: true }),
   landSpinRpm: fc.double({ min: 0, max: 12_000, noNaN: true }),
 });
-const drive: Landing = { landSpeedMps: 26.7, landDeg: 43, landSpinRpm: 2100 };
-const wedge: Landing = { landSpeedMps: 22, landDeg: 49, landSpinRpm: 8800 };
+const drive: Landing = { landSpeedMps: 26.7, descentDeg: 43, landSpinRpm: 2100 };
+const wedge: Landing = { landSpeedMps: 22, descentDeg: 49, landSpinRpm: 8800 };
 
 describe('run-out', () => {
   it('comes to rest at a finite place, never farther than it once was (property)', () => {
@@ -72,7 +72,7 @@ describe('run-out', () => {
 
   it('rolls as a green of 3.0 m from 1.83 m/s says: v² / (2 · 5/7 · ρ g) (closed form)', () => {
     const { runM } = runOut(
-      { landSpeedMps: 1.83, landDeg: 0, landSpinRpm: 0 },
+      { landSpeedMps: 1.83, descentDeg: 0, landSpinRpm: 0 },
       { area: 'green', firmness: 'medium', grass: 'bent' },
     );
     // Set down without spin it slips first and keeps 5/7 of its speed.
@@ -83,8 +83,8 @@ describe('run-out', () => {
   });
 
   it('refuses by name', () => {
-    expect(() => runOut({ ...drive, landDeg: 91 }, MEDIUM_FAIRWAY)).toThrowError(
-      'landDeg must be between 0 and 90, not 91',
+    expect(() => runOut({ ...drive, descentDeg: 91 }, MEDIUM_FAIRWAY)).toThrowError(
+      'descentDeg must be between 0 and 90, not 91',
     );
     expect(() => runOut(drive, { ...MEDIUM_FAIRWAY, grass: 'moss' as never })).toThrowError(
       InvalidInputError,

@@ -137,7 +137,7 @@ describe('what bags are worth over a season', () => {
     expect(seasonVerdict(value)).toMatchObject({ severity: 'fine' });
     const close = clubs.map((one) => ({
       ...one,
-      shots: { full: { ...one.shots.full!, source: 'measured' as const, shots: 200, spreadM: 4 } },
+      shots: { full: { ...one.shots.full!, source: 'measured' as const, sampleSize: 200, spreadM: 4 } },
     }));
     const width = ({ changed }: SeasonValue) => changed.high - changed.low;
     const measured = await seasonValue([valued('calm', {}, 3, close)], gamerIds, { draws: 8 });

@@ -59,7 +59,12 @@ describe('how a shot scatters', () => {
   it('eight measured shots do not erase what is usual, and what is usual does not hide eighty', () => {
     const at = (shots: number) =>
       wholeAlongM(
-        scatterOf('iron', 33, { carryM: 150, source: 'measured', shots, spreadM: 4, sideSpreadM: 4 }, 15),
+        scatterOf(
+          'iron',
+          33,
+          { carryM: 150, source: 'measured', sampleSize: shots, spreadM: 4, sideSpreadM: 4 },
+          15,
+        ),
       );
     const usual = 150 * usualSpreadShare(15);
     expect(at(8)).toBeGreaterThan((usual + 4) / 2);
@@ -68,7 +73,7 @@ describe('how a shot scatters', () => {
   });
 
   it('keeps a measured mean and spread as they are, mis-hits among them (simulated)', () => {
-    const shot: Shot = { carryM: 150, source: 'measured', shots: 100_000, spreadM: 12 };
+    const shot: Shot = { carryM: 150, source: 'measured', sampleSize: 100_000, spreadM: 12 };
     const { middleM, alongM, mishitShare, mishitShortM } = scatterOf('iron', 33, shot, 15);
     const [uniform, normal] = [randomFrom(5), normalFrom(randomFrom(6))];
     const drawn = Array.from(
@@ -135,7 +140,7 @@ describe('a player’s skill', () => {
       iron(`${i + 4}`, loft, {
         carryM: 190 - 12 * i,
         source: 'measured',
-        shots,
+        sampleSize: shots,
         spreadM: (190 - 12 * i) * share,
       }),
     );
@@ -188,7 +193,7 @@ describe('a player’s skill', () => {
         (some, said) => {
           const { handicap, plusMinus } = skillOf(
             some.map(({ loft, carryM, spread, shots }, i) =>
-              iron(String(i), loft, { carryM, source: 'measured', shots, spreadM: spread }),
+              iron(String(i), loft, { carryM, source: 'measured', sampleSize: shots, spreadM: spread }),
             ),
             said,
           );

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { changeSince, changeWords, ladderClub, placedClubs, type Spec } from '../../src/index.js';
 
 const on = (takenOn: string, value: number | string) => ({ value, takenOn });
-const carry = { carryM: 120, source: 'measured' as const, shots: 20, spreadM: 3 };
+const carry = { carryM: 120, source: 'measured' as const, sampleSize: 20, spreadM: 3 };
 const wedge = (more: Spec, build?: NonNullable<Spec['shot.full']>['build']): Spec => ({
   loftStampedDeg: on('2026-01-05', 46),
   'shot.full': { value: carry, takenOn: '2026-02-01', ...(build && { build }) },

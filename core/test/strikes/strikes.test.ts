@@ -41,13 +41,13 @@ describe('a strike is filled in by the flight model', () => {
     const whole = completeStrike(STOCK, SEVEN, airsOf(USUAL, USUAL));
     const flown = flight(STOCK as Required<Strike>, BASELINE);
     expect(whole.carryM).toBeCloseTo(flown.carryM, 9);
-    expect(whole.sideM).toBeCloseTo(flown.lateralM, 9);
-    expect(whole.modelled).toEqual(['carryM', 'totalM', 'sideM', 'apexM', 'landDeg']);
+    expect(whole.offlineM).toBeCloseTo(flown.lateralM, 9);
+    expect(whole.modelled).toEqual(['carryM', 'totalM', 'offlineM', 'apexM', 'descentDeg']);
     expect(whole.atBaseline.carryM).toBe(whole.carryM);
   });
 
   it('keeps every number that was given', () => {
-    const given: Strike = { ...STOCK, carryM: 151, totalM: 158, sideM: -4, apexM: 28, landDeg: 47 };
+    const given: Strike = { ...STOCK, carryM: 151, totalM: 158, offlineM: -4, apexM: 28, descentDeg: 47 };
     const whole = completeStrike(given, SEVEN, airsOf(COLD, USUAL));
     expect(whole).toMatchObject(given);
     expect(whole.modelled).toEqual([]);
@@ -63,7 +63,7 @@ describe('a strike is filled in by the flight model', () => {
           SEVEN,
           airsOf(USUAL, COLD),
         );
-        for (const part of ['carryM', 'totalM', 'sideM', 'apexM', 'landDeg'] as const)
+        for (const part of ['carryM', 'totalM', 'offlineM', 'apexM', 'descentDeg'] as const)
           expect(home.atBaseline[part]).toBeCloseTo(there[part], 6);
       }),
       { numRuns: 60 },
@@ -91,9 +91,13 @@ describe('a strike is filled in by the flight model', () => {
   });
 
   it('a side without a direction starts the ball that way', () => {
-    const { azimuthDeg, atBaseline } = completeStrike({ carryM: 150, sideM: 8 }, SEVEN, airsOf(USUAL, USUAL));
+    const { azimuthDeg, atBaseline } = completeStrike(
+      { carryM: 150, offlineM: 8 },
+      SEVEN,
+      airsOf(USUAL, USUAL),
+    );
     expect(azimuthDeg).toBeCloseTo((Math.atan2(8, 150) * 180) / Math.PI, 1);
-    expect(atBaseline.sideM).toBe(8);
+    expect(atBaseline.offlineM).toBe(8);
   });
 
   it('nothing to go by is refused by name, and so is a flight nobody makes', () => {
@@ -156,17 +160,17 @@ describe('a summary', () => {
 
   it('a side nobody said anything of is unknown, not straight', () => {
     const straight = completeStrike({ carryM: 150 }, SEVEN, airsOf(USUAL, USUAL));
-    const aside = completeStrike({ carryM: 150, sideM: -6 }, SEVEN, airsOf(USUAL, USUAL));
+    const aside = completeStrike({ carryM: 150, offlineM: -6 }, SEVEN, airsOf(USUAL, USUAL));
     expect([straight.isSideKnown, aside.isSideKnown]).toEqual([false, true]);
-    expect(summariseStrikes([straight, straight]).sideM).toBeUndefined();
+    expect(summariseStrikes([straight, straight]).offlineM).toBeUndefined();
     expect(summariseStrikes([straight, straight]).ellipse).toBeUndefined();
-    expect(summariseStrikes([straight, aside]).sideM!.mean).toBeCloseTo(-6, 9);
+    expect(summariseStrikes([straight, aside]).offlineM!.mean).toBeCloseTo(-6, 9);
   });
 
   it('becomes a measured shot of the club', () => {
     expect(measuredShot(summary, 'range, 21 C')).toMatchObject({
       source: 'measured',
-      shots: 30,
+      sampleSize: 30,
       conditions: 'range, 21 C',
     });
     expect(measuredShot(summariseStrikes(strikes.slice(0, 1)), '')).not.toHaveProperty('spreadM');

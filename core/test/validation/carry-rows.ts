@@ -34,7 +34,7 @@ const LOFTS: Record<string, readonly [ClubKind, number]> = {
 
 /** The table as a player's bag. */
 function bagOf(table: readonly StockRow[]): LadderClub[] {
-  return table.map(({ club, carryYd, apexYd, landDeg }) => {
+  return table.map(({ club, carryYd, apexYd, descentDeg }) => {
     const [kind, loftDeg] = LOFTS[club]!;
     return {
       id: club,
@@ -42,7 +42,12 @@ function bagOf(table: readonly StockRow[]): LadderClub[] {
       kind,
       loftDeg,
       shots: {
-        full: { carryM: toMetres(carryYd, 'yd'), apexM: toMetres(apexYd, 'yd'), landDeg, source: 'stated' },
+        full: {
+          carryM: toMetres(carryYd, 'yd'),
+          apexM: toMetres(apexYd, 'yd'),
+          descentDeg,
+          source: 'stated',
+        },
       },
     };
   });
@@ -107,7 +112,7 @@ export function spreadSection(): Section {
       const squares = scatteredLaunches(launch).reduce((sum, one, i) => {
         const flight = fly(one, air);
         const total =
-          flight.carryM + run(flight.landSpeedMps, flight.landDeg, flight.landSpinRpm, ground).runM;
+          flight.carryM + run(flight.landSpeedMps, flight.descentDeg, flight.landSpinRpm, ground).runM;
         return (
           sum +
           (flight.carryM - shots[i * 3]!) ** 2 +

@@ -32,7 +32,7 @@ const inAir = (club: string, some: Partial<Conditions>): Flight => {
   return fly(launchOf(stock(club)), airOf(conditions), conditions.targetElevationM);
 };
 const runOf = (flight: Flight, surface: Surface = MEDIUM_FAIRWAY) =>
-  run(flight.landSpeedMps, flight.landDeg, flight.landSpinRpm, groundOf(surface)).runM;
+  run(flight.landSpeedMps, flight.descentDeg, flight.landSpinRpm, groundOf(surface)).runM;
 const yd = (metres: number) => fromMetres(metres, 'yd');
 const carryOf = (kind: ClubKind, loftDeg: number, sevenMph: number) =>
   fly(impact(stockDelivery(kind, loftDeg, sevenMph * MPH)), airOf(BASELINE)).carryM;
@@ -72,10 +72,10 @@ function twoFlights(): { high: Flight; low: Flight } {
 function holdsFirmGreen(): Row[] {
   const firm: Surface = { area: 'green', firmness: 'firm', grass: 'bent' };
   return STOCK.map((row) => ({ row, flight: flown(row) }))
-    .filter(({ flight }) => flight.landDeg >= 45)
+    .filter(({ flight }) => flight.descentDeg >= 45)
     .map(({ row, flight }) =>
       between(
-        `${row.club}, landing at ${flight.landDeg.toFixed(1)}°, holds a firm green`,
+        `${row.club}, landing at ${flight.descentDeg.toFixed(1)}°, holds a firm green`,
         yd(runOf(flight, firm)),
         -10,
         8,
@@ -175,7 +175,7 @@ function swungRows(): Row[] {
     ...[78, 90].map((mph) =>
       between(
         `a 60° lands steeper than a 56° at a 7-iron of ${mph} mph`,
-        swung('wedge', 60, mph).landDeg - swung('wedge', 56, mph).landDeg,
+        swung('wedge', 60, mph).descentDeg - swung('wedge', 56, mph).descentDeg,
         0,
         5,
         '°',

@@ -20,25 +20,25 @@ const landingOf = (club: string, some: Partial<Conditions> = {}): Landing =>
 const behind = (mph: number) => ({ windMps: mph * MPH, windFromDeg: 180 });
 const inTheFace = (mph: number) => ({ windMps: mph * MPH, windFromDeg: 0 });
 
-const runYd = ({ landSpeedMps, landDeg, landSpinRpm }: Landing, area: Area, firmness: Firmness) =>
-  yd(run(landSpeedMps, landDeg, landSpinRpm, groundOf({ area, firmness, grass: 'bent' })).runM);
+const runYd = ({ landSpeedMps, descentDeg, landSpinRpm }: Landing, area: Area, firmness: Firmness) =>
+  yd(run(landSpeedMps, descentDeg, landSpinRpm, groundOf({ area, firmness, grass: 'bent' })).runM);
 
 /** What the trade sees: common practice, no source. Landings without a club are given as speed, angle and spin. */
 const LANDINGS: readonly (readonly [string, Landing, Area, Firmness, number, number])[] = [
   [
     'tour driver, 27 m/s at 39°',
-    { landSpeedMps: 27, landDeg: 39, landSpinRpm: 2100 },
+    { landSpeedMps: 27, descentDeg: 39, landSpinRpm: 2100 },
     'fairway',
     'medium',
     20,
     28,
   ],
-  ['the same, soaked', { landSpeedMps: 27, landDeg: 39, landSpinRpm: 2100 }, 'fairway', 'soaked', 2, 8],
-  ['the same, baked', { landSpeedMps: 27, landDeg: 39, landSpinRpm: 2100 }, 'fairway', 'baked', 40, 60],
+  ['the same, soaked', { landSpeedMps: 27, descentDeg: 39, landSpinRpm: 2100 }, 'fairway', 'soaked', 2, 8],
+  ['the same, baked', { landSpeedMps: 27, descentDeg: 39, landSpinRpm: 2100 }, 'fairway', 'baked', 40, 60],
   ['tour driver, 20 mph behind', landingOf('driver', behind(20)), 'fairway', 'medium', 30, 48],
   [
     'low punched long iron, 30 m/s at 25°',
-    { landSpeedMps: 30, landDeg: 25, landSpinRpm: 2700 },
+    { landSpeedMps: 30, descentDeg: 25, landSpinRpm: 2700 },
     'fairway',
     'medium',
     35,
@@ -46,7 +46,7 @@ const LANDINGS: readonly (readonly [string, Landing, Area, Firmness, number, num
   ],
   [
     '3-wood, 26 m/s at 43°',
-    { landSpeedMps: 26, landDeg: 43, landSpinRpm: 2900 },
+    { landSpeedMps: 26, descentDeg: 43, landSpinRpm: 2900 },
     'fairway',
     'medium',
     12,
@@ -79,7 +79,14 @@ const LANDINGS: readonly (readonly [string, Landing, Area, Firmness, number, num
     -4,
     1,
   ],
-  ['chip, 6 m/s at 30°, green', { landSpeedMps: 6, landDeg: 30, landSpinRpm: 2500 }, 'green', 'medium', 4, 7],
+  [
+    'chip, 6 m/s at 30°, green',
+    { landSpeedMps: 6, descentDeg: 30, landSpinRpm: 2500 },
+    'green',
+    'medium',
+    4,
+    7,
+  ],
 ];
 
 interface Drive {
@@ -104,7 +111,7 @@ function bestDrive(): Drive {
 /** The most a run grows when the ball comes down three degrees steeper: never, but for a hair. */
 function mostGrowth(landSpeedMps: number, landSpinRpm: number, area: Area): number {
   const runs = Array.from({ length: 20 }, (_one, i) =>
-    runYd({ landSpeedMps, landDeg: 18 + 3 * i, landSpinRpm }, area, 'medium'),
+    runYd({ landSpeedMps, descentDeg: 18 + 3 * i, landSpinRpm }, area, 'medium'),
   );
   return Math.max(...runs.slice(1).map((one, i) => one - runs[i]!));
 }

@@ -10,7 +10,7 @@ export interface StockRow {
   spinRpm: number;
   carryYd: number;
   apexYd: number;
-  landDeg: number;
+  descentDeg: number;
 }
 
 /** Stock tour numbers, men: common trade practice, remembered, no source. Rounded, pooled, and not consistent with themselves. */
@@ -29,14 +29,14 @@ export const STOCK: readonly StockRow[] = (
     ['9-iron', 109, 20.4, 8647, 148, 30, 51],
     ['pitching wedge', 102, 24.2, 9304, 136, 29, 52],
   ] as const
-).map(([club, ballMph, launchDeg, spinRpm, carryYd, apexYd, landDeg]) => ({
+).map(([club, ballMph, launchDeg, spinRpm, carryYd, apexYd, descentDeg]) => ({
   club,
   ballMph,
   launchDeg,
   spinRpm,
   carryYd,
   apexYd,
-  landDeg,
+  descentDeg,
 }));
 
 /** A second table, women's tour averages, common trade practice, remembered, no source. Fitted together with the first, so that neither's noise is. */
@@ -53,14 +53,14 @@ export const STOCK_WOMEN: readonly StockRow[] = (
     ['9-iron', 93, 23.9, 7589, 119, 26, 47],
     ['pitching wedge', 86, 25.6, 8403, 107, 23, 48],
   ] as const
-).map(([club, ballMph, launchDeg, spinRpm, carryYd, apexYd, landDeg]) => ({
+).map(([club, ballMph, launchDeg, spinRpm, carryYd, apexYd, descentDeg]) => ({
   club,
   ballMph,
   launchDeg,
   spinRpm,
   carryYd,
   apexYd,
-  landDeg,
+  descentDeg,
 }));
 
 export function launchOf({
@@ -78,7 +78,7 @@ export function stockSection(title: string, words: string, table: readonly Stock
   const off = flights.map(({ row, flight }) => ({
     carry: (fromMetres(flight.carryM, 'yd') / row.carryYd - 1) * 100,
     apex: (fromMetres(flight.apexM, 'yd') / row.apexYd - 1) * 100,
-    land: flight.landDeg - row.landDeg,
+    land: flight.descentDeg - row.descentDeg,
   }));
   const rms = (values: number[]) =>
     Math.sqrt(values.reduce((sum, value) => sum + value * value, 0) / values.length);
@@ -94,8 +94,8 @@ export function stockSection(title: string, words: string, table: readonly Stock
     const { carry, apex, land } = off[i]!;
     return {
       what: row.club,
-      expected: `${row.carryYd} yd, apex ${row.apexYd} yd, ${row.landDeg}°`,
-      got: `${fromMetres(flight.carryM, 'yd').toFixed(1)} yd, apex ${fromMetres(flight.apexM, 'yd').toFixed(1)} yd, ${flight.landDeg.toFixed(1)}°`,
+      expected: `${row.carryYd} yd, apex ${row.apexYd} yd, ${row.descentDeg}°`,
+      got: `${fromMetres(flight.carryM, 'yd').toFixed(1)} yd, apex ${fromMetres(flight.apexM, 'yd').toFixed(1)} yd, ${flight.descentDeg.toFixed(1)}°`,
       deviation: `${signed(carry, 2, ' %')}, apex ${signed(apex, 1, ' %')}, ${signed(land, 1, '°')}`,
       allowed: '4 %, 15 %, 6°',
       met: Math.abs(carry) <= 4 && Math.abs(apex) <= 15 && Math.abs(land) <= 6,

@@ -157,7 +157,7 @@ describe('what a fitting or practice would make of a club', () => {
           ? {
               ...one,
               shots: {
-                full: { ...one.shots.full, source, shots: 20, spreadM: one.shots.full.carryM * 0.05 },
+                full: { ...one.shots.full, source, sampleSize: 20, spreadM: one.shots.full.carryM * 0.05 },
               },
             }
           : one,
@@ -175,7 +175,7 @@ describe('what a fitting or practice would make of a club', () => {
   it('brings no more than a club bought that carries the same; one that carries what the measured one does brings nothing', () => {
     const known = bag.map((one): LadderClub =>
       one.shots.full
-        ? { ...one, shots: { full: { carryM: one.shots.full.carryM, source: 'measured', shots: 20 } } }
+        ? { ...one, shots: { full: { carryM: one.shots.full.carryM, source: 'measured', sampleSize: 20 } } }
         : one,
     );
     const [first] = known;

@@ -145,7 +145,7 @@ function onePage(
         }),
       ]),
       {
-        text: `Helpers on the stock shot: ${windWords}, ${formatDistance(steps.riseM, unit)} up or down, ${warmthWords}`,
+        text: `Helpers on the stock shot: ${windWords}, ${formatDistance(steps.elevationChangeM, unit)} up or down, ${warmthWords}`,
         color: QUIET,
         fontSize: small,
         margin: [0, 6, 0, 1],
@@ -170,7 +170,7 @@ function onePage(
         text: [
           ...(widest
             ? [
-                `Nobody covers the ${formatDistance(widest.holeM, unit)} between ${names.get(widest.upperId)} and ${names.get(widest.lowerId)}. `,
+                `Nobody covers the ${formatDistance(widest.widestGapM, unit)} between ${names.get(widest.upperId)} and ${names.get(widest.lowerId)}. `,
               ]
             : []),
           `Carries in ${unit === 'yd' ? 'yards' : 'metres'}, in this air without its wind; in italics where modelled. Flag: where a normal swing stops.`,

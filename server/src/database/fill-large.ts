@@ -93,7 +93,7 @@ export async function fillLarge(client: pg.Client, workspaceId: string, size: La
   await run(
     `insert into reading (id, workspace_id, club_id, change_id, key, value, taken_on)
      select gen_random_uuid(), $1, club.id, change.id, (array['lieDeg', 'loftMeasuredDeg', 'swingWeight', 'shot.full'])[1 + r % 4],
-       (array['62.5'::jsonb, '36.5', '"D3"', jsonb_build_object('carryM', 80 + (club.place % 30) * 5, 'source', 'measured', 'shots', 20, 'spreadM', 4)])[1 + r % 4],
+       (array['62.5'::jsonb, '36.5', '"D3"', jsonb_build_object('carryM', 80 + (club.place % 30) * 5, 'source', 'measured', 'sampleSize', 20, 'spreadM', 4)])[1 + r % 4],
        current_date - r
      from made join club on club.player_id = made.id join lateral (
        select id from change where change.player_id = made.id limit 1) change on true, generate_series(1, $2::int) r`,
@@ -102,8 +102,8 @@ export async function fillLarge(client: pg.Client, workspaceId: string, size: La
   await run(
     `insert into course (id, workspace_id, name, altitude_m, grass, sand, tees, holes, seasons, notes, version)
      select gen_random_uuid(), $1, 'Course ' || n, 10, 'rye', 'medium', '["Back"]', (
-       select jsonb_agg(jsonb_build_object('par', 4, 'lengthsM', '[350]'::jsonb, 'bearingDeg', 90, 'riseM', 0, 'corridorM', 30, 'greenM', 25, 'front', 'open',
-         'slope', 'flat', 'trouble', '[]'::jsonb)) from generate_series(1, 18)), '[]', repeat('Notes of the course. ', 20), 1
+       select jsonb_agg(jsonb_build_object('par', 4, 'lengthsM', '[350]'::jsonb, 'bearingDeg', 90, 'elevationChangeM', 0, 'corridorM', 30, 'greenM', 25, 'front', 'open',
+         'slope', 'flat', 'hazards', '[]'::jsonb)) from generate_series(1, 18)), '[]', repeat('Notes of the course. ', 20), 1
      from generate_series(1, $2::int) n`,
     [workspaceId, size.courses],
   );

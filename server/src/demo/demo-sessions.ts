@@ -158,9 +158,9 @@ export function demoStrikes(
                 ...struck,
                 clubSpeedMps: delivery.clubSpeedMps * (1 + SCATTER.speedShare * normal()),
                 carryM: flown.carryM,
-                sideM: flown.lateralM,
+                offlineM: flown.lateralM,
                 apexM: flown.apexM,
-                landDeg: flown.landDeg,
+                descentDeg: flown.descentDeg,
               };
         return {
           clubId: id,

@@ -8,11 +8,11 @@ import type {
   RoughLength,
   Sand,
   Slope,
-  Trouble,
-  TroubleKind,
+  Hazard,
+  HazardKind,
 } from '@tasche/core';
 
-/** Par, lengths of the two tees, bearing, rise, corridor, depth of the green, what is before it, its tilt, and trouble. */
+/** Par, lengths of the two tees, bearing, rise, corridor, depth of the green, what is before it, its tilt, and hazards. */
 type Row = readonly [
   par: number,
   back: number,
@@ -23,21 +23,23 @@ type Row = readonly [
   green: number,
   before: Front,
   slope: Slope,
-  ...trouble: (readonly [TroubleKind, Trouble['side'], number, number])[],
+  ...hazards: (readonly [HazardKind, Hazard['side'], number, number])[],
 ];
 
 const holes = (rows: readonly Row[]): Hole[] =>
-  rows.map(([par, back, front, bearingDeg, riseM, corridorM, greenM, before, slope, ...trouble]) => ({
-    par,
-    lengthsM: [back, front],
-    bearingDeg,
-    riseM,
-    corridorM,
-    greenM,
-    front: before,
-    slope,
-    trouble: trouble.map(([kind, side, fromM, toM]) => ({ kind, side, fromM, toM })),
-  }));
+  rows.map(
+    ([par, back, front, bearingDeg, elevationChangeM, corridorM, greenM, before, slope, ...hazards]) => ({
+      par,
+      lengthsM: [back, front],
+      bearingDeg,
+      elevationChangeM,
+      corridorM,
+      greenM,
+      front: before,
+      slope,
+      hazards: hazards.map(([kind, side, fromM, toM]) => ({ kind, side, fromM, toM })),
+    }),
+  );
 
 /** Out along the shore and home again; open fronts, pots where a drive ends. */
 const SKARVOY = holes([

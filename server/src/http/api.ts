@@ -1,4 +1,4 @@
-import { checkJsonLimits } from '@tasche/contract';
+import { checkJsonLimits, withRenamedFields } from '@tasche/contract';
 import express, { Router } from 'express';
 import { gaugeRoutes } from '../gauge/routes.js';
 import { benchRoutes } from '../bench/routes.js';
@@ -64,6 +64,7 @@ export function api(options: ApiOptions): Router {
   router.use(strikeImportRoutes(context));
   router.use(express.json({ limit: BODY_LIMIT }), (request, _response, next) => {
     checkJsonLimits(request.body);
+    request.body = withRenamedFields(request.body);
     next();
   });
   router.use(sessionRoutes(context), changeRoutes(context), gaugeRoutes(context));

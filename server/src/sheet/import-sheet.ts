@@ -10,6 +10,7 @@ import {
   type ImportPlan,
   type LockerDocument,
   type SheetView,
+  withRenamedFields,
 } from '@tasche/contract';
 import { sameValue } from '@tasche/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
@@ -190,7 +191,7 @@ function bagsOf(
 function readDocument(text: string): LockerDocument {
   let body: unknown;
   try {
-    body = JSON.parse(text);
+    body = withRenamedFields(JSON.parse(text));
   } catch {
     throw badInput('The file is not JSON.', [{ field: 'file', message: 'not JSON' }]);
   }

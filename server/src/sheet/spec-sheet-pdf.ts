@@ -23,8 +23,8 @@ import {
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { INK, QUIET, pdfOf } from '../pdf/pdf-maker.js';
 
-const COLOURS = { fine: '#1d5a63', unknown: QUIET, look: '#8a5f0a', fault: '#a03325' } as const;
-const MARKS = { fine: '', unknown: '? ', look: '◆ ', fault: '■ ' } as const;
+const COLOURS = { fine: '#1d5a63', unknown: QUIET, warning: '#8a5f0a', error: '#a03325' } as const;
+const MARKS = { fine: '', unknown: '? ', warning: '◆ ', error: '■ ' } as const;
 
 const SPEC_COLUMNS: readonly QuantityKey[] = [
   'lieDeg',
@@ -101,7 +101,7 @@ export default async function specSheetPdf({
         : []),
       ...findings.map((finding): Content => ({
         text: `${finding.text}${finding.rule ? ` (${finding.rule})` : ''}`,
-        color: COLOURS.look,
+        color: COLOURS.warning,
       })),
     ],
     footer: {

@@ -1,4 +1,10 @@
-import { JsonLimitError, MAX_ORDER_CHARACTERS, checkJsonLimits, type FileEncoding } from '@tasche/contract';
+import {
+  JsonLimitError,
+  MAX_ORDER_CHARACTERS,
+  checkJsonLimits,
+  withRenamedFields,
+  type FileEncoding,
+} from '@tasche/contract';
 import Papa from 'papaparse';
 import { badInput } from '../http/http-error.js';
 
@@ -43,7 +49,7 @@ async function* restOf(rest: Buffer, chunks: AsyncIterator<Buffer>): AsyncGenera
 function readOrder(text: string): unknown {
   let order: unknown;
   try {
-    order = JSON.parse(text);
+    order = withRenamedFields(JSON.parse(text));
   } catch {
     throw badInput('The order in the first line is not JSON.', [
       { field: 'body', message: 'first line is not JSON' },

@@ -1,5 +1,6 @@
 import { createEventHook } from '@vueuse/core';
-import type { Problem, SignedInView } from '@tasche/contract';
+import { withRenamedFields, type Problem, type SignedInView } from '@tasche/contract';
+import { LAST_SEEN_HEADER } from '../../service-worker/last-seen';
 import { signedIn, signedOut, writeHeaders } from './signed-in';
 
 /** The server said no, in its own words. */
@@ -98,7 +99,10 @@ async function ask(path: string, init?: RequestInit): Promise<{ response: Respon
   }
   void answered.trigger(response);
   try {
-    return { response, answer: await response.json() };
+    const answer: unknown = await response.json();
+    // What was last seen may be of an older version.
+    const isLastSeen = response.headers.has(LAST_SEEN_HEADER);
+    return { response, answer: isLastSeen ? withRenamedFields(answer) : answer };
   } catch {
     throw new NetworkError('What the server answered could not be read.');
   }

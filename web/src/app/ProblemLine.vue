@@ -4,5 +4,5 @@ defineProps<{ text: string | null | undefined; small?: boolean }>();
 </script>
 
 <template>
-  <p v-if="text" class="verdict fault" :class="{ small }" role="alert">■ {{ text }}<slot /></p>
+  <p v-if="text" class="verdict error" :class="{ small }" role="alert">■ {{ text }}<slot /></p>
 </template>

@@ -26,7 +26,7 @@ const speaksOfRules = computed(() => findings.value.some(({ severity }) => sever
     <li
       v-for="finding in findings"
       :key="finding.text"
-      :class="finding.severity === 'rule' ? 'verdict look' : 'quiet'"
+      :class="finding.severity === 'rule' ? 'verdict warning' : 'quiet'"
     >
       {{ finding.severity === 'rule' ? '◆' : '·' }} {{ finding.text
       }}<template v-if="finding.rule"> ({{ finding.rule }})</template>

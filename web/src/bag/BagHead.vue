@@ -53,7 +53,7 @@ function toBag(bagId: string): void {
         <NButton v-if="unknown.length" text type="primary" class="unknown" @click="$emit('nextUnknown')"
           >{{ unknown.length }} of {{ carryClubs.length }} carries not known yet</NButton
         >
-        <span v-if="tooMany > 0" class="verdict look"
+        <span v-if="tooMany > 0" class="verdict warning"
           >◆ {{ tooMany }} must go: {{ limit }} is the limit (Rule 4.1b)</span
         >
         <span>as of {{ shortDay(store.sheet!.asOf ?? today()) }}</span>

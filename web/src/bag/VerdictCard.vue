@@ -45,7 +45,7 @@ const school = computed(() => gappingStrategyOf(props.report.school));
 /** A wide step somebody should look at. */
 const atFault = computed(() =>
   props.report.steps.some(
-    ({ word, severity }) => word === 'wide' && (severity === 'fault' || severity === 'look'),
+    ({ word, severity }) => word === 'wide' && (severity === 'error' || severity === 'warning'),
   ),
 );
 function evennessChange({ after }: Remedy): string {

@@ -24,7 +24,7 @@ function knownWords({ clubId, shotKind }: BasketPart): string {
   const club = props.clubs.get(clubId);
   const shot = club?.shots[shotKind];
   if (!shot || shot.source === 'modelled') return 'modelled';
-  const how = shot.source === 'stated' ? 'stated' : counted(shot.shots ?? 0, 'shot');
+  const how = shot.source === 'stated' ? 'stated' : counted(shot.sampleSize ?? 0, 'shot');
   return club.changed?.[shotKind] ? `${how}, before the club was changed` : how;
 }
 const rows = computed(() =>

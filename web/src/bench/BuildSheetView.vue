@@ -205,7 +205,7 @@ function replace(): void {
           <span v-else class="quiet">It has the old one’s place; the old one is retired.</span>
         </p>
       </section>
-      <p v-if="missing.length > 0" class="verdict look">
+      <p v-if="missing.length > 0" class="verdict warning">
         ◆ Not written down: {{ missing.map(({ label }) => label.toLowerCase()).join(', ') }}. Nobody could
         build it again exactly.
       </p>

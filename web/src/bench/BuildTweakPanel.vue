@@ -131,7 +131,7 @@ const matchG = computed(() => {
         {{ tweak.longerIn > 0 ? 'upright' : 'flat' }}.
       </template>
     </p>
-    <p v-else class="verdict look">◆ No club can be built so.</p>
+    <p v-else class="verdict warning">◆ No club can be built so.</p>
     <p class="small quiet">
       {{
         parts

@@ -80,7 +80,7 @@ const EVERY = [
 const due = computed(() => nextCheckDue(clubs.value, CHECK_EVERY_DAYS[every.value]));
 
 const VERDICT_MARK = { right: '●', 'at the edge': '◆', off: '■' } as const;
-const VERDICT_CLASS = { right: 'fine', 'at the edge': 'look', off: 'fault' } as const;
+const VERDICT_CLASS = { right: 'fine', 'at the edge': 'warning', off: 'error' } as const;
 const rows = computed(() =>
   clubs.value.map((club) => ({
     club,
@@ -280,7 +280,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
             ? 'Not all were ever measured: a check is due.'
             : `Next check due ${shortDay(due)}.`
         }}</span>
-        <span v-if="due !== undefined && due < today()" class="verdict look">◆ overdue</span>
+        <span v-if="due !== undefined && due < today()" class="verdict warning">◆ overdue</span>
       </p>
       <NTable class="figures check" size="small" :bordered="false">
         <caption class="unseen">
@@ -329,7 +329,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
           </tr>
         </tbody>
       </NTable>
-      <p v-for="text in moving" :key="text" class="verdict look">◆ {{ text }}</p>
+      <p v-for="text in moving" :key="text" class="verdict warning">◆ {{ text }}</p>
       <MakeTickets
         v-if="off.length > 0 && !store.readOnly"
         :player-id="playerId"

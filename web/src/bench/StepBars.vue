@@ -102,10 +102,10 @@ li {
   height: 8px;
   background: var(--petrol);
 }
-.fault .bar-then {
+.error .bar-then {
   background: var(--brick);
 }
-.look .bar-then {
+.warning .bar-then {
   background: var(--brass);
 }
 .target {

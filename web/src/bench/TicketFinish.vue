@@ -85,7 +85,7 @@ onMounted(() => {
       </NButton>
       <NButton size="small" @click="emit('leave')">Cancel</NButton>
     </div>
-    <p v-if="misses.length > 0" class="verdict look all">◆ {{ missWords(misses) }}.</p>
+    <p v-if="misses.length > 0" class="verdict warning all">◆ {{ missWords(misses) }}.</p>
   </NForm>
 </template>
 

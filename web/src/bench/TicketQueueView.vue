@@ -88,7 +88,7 @@ const searched = (row: Row) =>
       </template>
       <template #state="{ row }">
         <NTag size="small" :type="row.state === 'on the bench' ? 'info' : 'default'">{{ row.state }}</NTag>
-        <span v-if="row.missed" class="verdict look small" :title="row.missed">◆ missed once</span>
+        <span v-if="row.missed" class="verdict warning small" :title="row.missed">◆ missed once</span>
       </template>
     </DataTable>
     <NButton v-if="hasMore" size="small" @click="more">More</NButton>

@@ -69,7 +69,7 @@ function finish(takenOn: string, became: BenchValue[]): void {
         :type="ticket.state === 'on the bench' ? 'info' : 'default'"
         >{{ ticket.state }}</NTag
       >
-      <span v-if="ticket.dueOn && open" class="verdict" :class="late ? 'fault' : 'unknown'">
+      <span v-if="ticket.dueOn && open" class="verdict" :class="late ? 'error' : 'unknown'">
         {{ late ? '■ was due' : 'due' }} {{ shortDay(ticket.dueOn) }}
       </span>
       <span v-if="ticket.doneOn" class="quiet">{{ shortDay(ticket.doneOn) }}</span>
@@ -81,7 +81,7 @@ function finish(takenOn: string, became: BenchValue[]): void {
       >.
     </p>
     <p v-if="ticket.why" class="quiet">{{ ticket.why }}</p>
-    <p v-if="ticket.misses.length > 0 && open" class="verdict look">
+    <p v-if="ticket.misses.length > 0 && open" class="verdict warning">
       ◆ Last time: {{ missWords(ticket.misses) }}.
     </p>
     <p v-if="open && JOB_CAUTIONS[ticket.job].length > 0" class="small quiet caution">

@@ -185,7 +185,7 @@ function addBall(): void {
               >
               <span
                 v-else
-                :class="loss.told ? ['verdict', 'look'] : ''"
+                :class="loss.told ? ['verdict', 'warning'] : ''"
                 :title="`${rpm(loss.thenRpm)} on ${shortDay(loss.from)}, ${rpm(loss.nowRpm)} on ${shortDay(loss.to)}`"
                 >{{ loss.told ? '◆ ' : '' }}{{ rpm(loss.lostRpm) }}
                 <span class="quiet small">({{ rpm(loss.lowRpm) }} to {{ rpm(loss.highRpm) }})</span></span
@@ -193,7 +193,7 @@ function addBall(): void {
             </td>
             <td class="left">
               <span v-if="!wear" class="quiet">nobody dated them</span>
-              <span v-else-if="wear.due" class="verdict look">◆ since {{ shortDay(wear.dueOn) }}</span>
+              <span v-else-if="wear.due" class="verdict warning">◆ since {{ shortDay(wear.dueOn) }}</span>
               <template v-else>{{ shortDay(wear.dueOn) }}</template>
               <span v-if="wear?.assumed" class="quiet small"> at 3 shots a round, which nobody counted</span>
             </td>
@@ -206,7 +206,7 @@ function addBall(): void {
           </tr>
         </tbody>
       </NTable>
-      <p v-if="spinProblem" class="verdict look small" role="alert">
+      <p v-if="spinProblem" class="verdict warning small" role="alert">
         ◆ Spin lost is not known: {{ spinProblem }}
       </p>
       <p class="quiet small note">
@@ -222,7 +222,7 @@ function addBall(): void {
         No grip of the gamer is due, so far as they are written down.
       </p>
       <p v-else>
-        <span class="verdict look">◆ Due:</span>
+        <span class="verdict warning">◆ Due:</span>
         {{ grips.map(({ club, wear }) => `${club.name} (on since ${shortDay(wear.since)})`).join(', ') }}.
         <NButton v-if="gripsToAsk.length > 0 && !store.readOnly" size="small" @click="askGrips">
           Make {{ counted(gripsToAsk.length, 'ticket') }}

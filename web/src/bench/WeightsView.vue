@@ -224,7 +224,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
       />
       <ul v-if="leaving.length > 0 || tradition.length > 0" class="findings">
         <li v-for="one in leaving" :key="one.id">
-          <span class="verdict look">◆ {{ one.name }}</span
+          <span class="verdict warning">◆ {{ one.name }}</span
           >: {{ one.off }}.
           <template v-if="one.why"> Built otherwise: {{ one.why }}.</template>
         </li>

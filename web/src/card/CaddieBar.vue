@@ -34,11 +34,11 @@ const distanceM = ref<number | null>(null);
 const windMps = ref(0);
 const windFromDeg = ref(0);
 const lie = ref<Lie>('fairway');
-const riseM = ref(0);
+const elevationChangeM = ref(0);
 const mustHold = ref(true);
 const units = computed(() => airUnits(props.unit));
 const DIRECTIONS = [0, 45, 90, 135, 180, 225, 270, 315].map((deg) => ({ value: deg, label: windWords(deg) }));
-const bounds = (key: 'distanceM' | 'riseM', min?: number) => {
+const bounds = (key: 'distanceM' | 'elevationChangeM', min?: number) => {
   const [low, high] = DEMAND_BOUNDS[key];
   return [Math.ceil(fromMetres(min ?? low, props.unit)), Math.floor(fromMetres(high, props.unit))] as const;
 };
@@ -62,7 +62,7 @@ const question = computed<CaddieQuestion | null>(() =>
         windMps: windMps.value,
         windFromDeg: windFromDeg.value,
         lie: lie.value,
-        riseM: riseM.value,
+        elevationChangeM: elevationChangeM.value,
         mustHold: mustHold.value,
       },
 );
@@ -142,12 +142,12 @@ const round = (value: number) => Math.round(value * 10) / 10;
     <label
       >Up
       <NumberField
-        :value="round(fromMetres(riseM, unit))"
+        :value="round(fromMetres(elevationChangeM, unit))"
         label="Target up"
         :unit="unit"
-        :bounds="bounds('riseM')"
+        :bounds="bounds('elevationChangeM')"
         :px="56"
-        @update:value="$event !== null && (riseM = toMetres($event, unit))"
+        @update:value="$event !== null && (elevationChangeM = toMetres($event, unit))"
       />
     </label>
     <NCheckbox v-model:checked="mustHold" class="hold">must hold</NCheckbox>

@@ -46,7 +46,7 @@ const uncovered = computed(() => card.value.uncovered[0]);
         >
       </span>
     </h2>
-    <p v-if="!page.isSettled" class="verdict look small">
+    <p v-if="!page.isSettled" class="verdict warning small">
       ◆ No bag is settled yet: these are the gamer’s clubs.
     </p>
     <div class="both">
@@ -117,7 +117,7 @@ const uncovered = computed(() => card.value.uncovered[0]);
       </NTable>
     </div>
     <p v-if="uncovered" class="small">
-      ◆ Nobody covers the {{ formatDistance(uncovered.holeM, unit) }} between
+      ◆ Nobody covers the {{ formatDistance(uncovered.widestGapM, unit) }} between
       {{ names.get(uncovered.upperId) }} and {{ names.get(uncovered.lowerId) }}.
     </p>
     <p class="small quiet">

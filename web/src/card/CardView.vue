@@ -89,7 +89,7 @@ useShortcuts('An event', {
     </PageHead>
     <CaddieBar v-if="page" :page="page" :unit="unit" />
     <ProblemLine :text="problem" />
-    <p v-if="plan && !event && schedule.state === 'ready'" class="verdict look">
+    <p v-if="plan && !event && schedule.state === 'ready'" class="verdict warning">
       ◆ The event of this plan is not here; it may have been deleted.
     </p>
     <NEmpty v-if="worked && pages.length === 0 && !plan" description="No bag yet.">

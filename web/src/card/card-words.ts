@@ -29,11 +29,11 @@ export const SHOT_HEADS: Record<ShotKind, string> = {
 
 /** Columns of the helpers, each with what it is for. */
 export function helperColumns(
-  { windMps, riseM, temperatureC }: CardSteps,
+  { windMps, elevationChangeM, temperatureC }: CardSteps,
   unit: DistanceUnit,
 ): { key: keyof CardHelpers; head: string; says: string }[] {
   const wind = airWords('wind', windMps, unit);
-  const rise = `${distanceNumber(riseM, unit)} ${unit}`;
+  const rise = `${distanceNumber(elevationChangeM, unit)} ${unit}`;
   const warmth = warmthWords(temperatureC, unit);
   return [
     { key: 'into', head: 'Into', says: `${wind} in the face` },
@@ -58,6 +58,9 @@ function warmthWords(temperatureC: number, unit: DistanceUnit): string {
 }
 
 /** "10 mph, 10 yd up or down, 20 °F". */
-export function stepsWords({ windMps, riseM, temperatureC }: CardSteps, unit: DistanceUnit): string {
-  return `${airWords('wind', windMps, unit)}, ${distanceNumber(riseM, unit)} ${unit} up or down, ${warmthWords(temperatureC, unit)}`;
+export function stepsWords(
+  { windMps, elevationChangeM, temperatureC }: CardSteps,
+  unit: DistanceUnit,
+): string {
+  return `${airWords('wind', windMps, unit)}, ${distanceNumber(elevationChangeM, unit)} ${unit} up or down, ${warmthWords(temperatureC, unit)}`;
 }

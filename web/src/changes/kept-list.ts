@@ -1,3 +1,4 @@
+import { withRenamedFields } from '@tasche/contract';
 import { useEventListener } from '@vueuse/core';
 import { shallowRef, type ShallowRef } from 'vue';
 
@@ -58,7 +59,8 @@ export function keptList<T>(name: string, idOf: (entry: T) => string): KeptList<
 function parsed<T>(text: string | null): T[] {
   if (text === null) return [];
   try {
-    return [JSON.parse(text) as T];
+    // An older version may have kept it.
+    return [withRenamedFields(JSON.parse(text)) as T];
   } catch {
     return [];
   }

@@ -90,16 +90,16 @@ const groups = computed(() =>
   })),
 );
 const parts = SHOT_PARTS.filter((part) =>
-  ['carryM', 'totalM', 'apexM', 'landDeg', 'spreadM', 'teeGainM', 'shots'].includes(part),
+  ['carryM', 'totalM', 'apexM', 'descentDeg', 'spreadM', 'teeGainM', 'sampleSize'].includes(part),
 );
 const PART_HEADS: Partial<Record<ShotPart, string>> = {
   carryM: 'carry',
   totalM: 'total',
   apexM: 'apex',
-  landDeg: 'land',
+  descentDeg: 'land',
   spreadM: '±',
   teeGainM: '+ off a tee',
-  shots: 'shots',
+  sampleSize: 'shots',
 };
 
 function show(column: Column): string {
@@ -141,7 +141,7 @@ function useModel(estimate: CarryEstimate): void {
     carryM: rounded(estimate.carryM.value),
     plusMinusM: rounded(estimate.carryM.plusMinus),
     apexM: rounded(estimate.apexM.value),
-    landDeg: rounded(estimate.landDeg.value),
+    descentDeg: rounded(estimate.descentDeg.value),
     source: 'modelled',
   };
   store.change(
@@ -256,7 +256,7 @@ function readingText(reading: ReadingView): string {
         <p
           v-for="[id, one] in [...complaints].filter(([key]) => key.startsWith('shot.'))"
           :key="id"
-          class="verdict fault small"
+          class="verdict error small"
           role="alert"
         >
           ■ {{ one.reason }}
@@ -302,7 +302,7 @@ function readingText(reading: ReadingView): string {
               :bad="complaints.has(quantity.key)"
               @write="write(columnOf(quantity.key)!, $event)"
             />
-            <span v-if="complaints.has(quantity.key)" class="verdict fault small" role="alert">{{
+            <span v-if="complaints.has(quantity.key)" class="verdict error small" role="alert">{{
               complaints.get(quantity.key)!.reason
             }}</span>
           </label>

@@ -121,7 +121,7 @@ const known = computed(
         {{ signedDistance(estimate.carryM.plusMinus, unit).replace('+', '') }} {{ unit }}, apex
         {{ signedDistance(estimate.apexM.value, height).replace('+', '') }} ±
         {{ signedDistance(estimate.apexM.plusMinus, height).replace('+', '') }} {{ height }}, landing
-        {{ estimate.landDeg.value.toFixed(0) }} ± {{ estimate.landDeg.plusMinus.toFixed(0) }}°.
+        {{ estimate.descentDeg.value.toFixed(0) }} ± {{ estimate.descentDeg.plusMinus.toFixed(0) }}°.
       </p>
       <NButton v-if="!readOnly" @click="emit('model', estimate)" size="small">
         Use it until it is measured
@@ -160,7 +160,7 @@ const known = computed(
             <td>{{ signedDistance(effect.carryM, unit, 1) }}</td>
             <td>{{ signedDistance(effect.totalM, unit, 1) }}</td>
             <td>{{ signedDistance(effect.apexM, height, unit === 'yd' ? 0 : 1) }}</td>
-            <td>{{ signedDegrees(effect.landDeg) }}</td>
+            <td>{{ signedDegrees(effect.descentDeg) }}</td>
             <td>{{ signedDegrees(effect.bounceDeg) }}</td>
             <td>{{ offlineWords(effect.offlineM) }}</td>
             <td>{{ swingWeightWords(effect.swingWeightPoints) }}</td>

@@ -66,7 +66,7 @@ const strokesWords = (id: string) => {
             {{ summary.n
             }}<span
               v-if="outliers(summary.id)"
-              class="verdict look"
+              class="verdict warning"
               title="Far from the rest; they count until they are left out on the range"
             >
               ◆{{ outliers(summary.id) }}</span
@@ -89,7 +89,7 @@ const strokesWords = (id: string) => {
             {{ distanceNumber(summary.apexM.mean, heightUnit(unit)) }}
             <span class="quiet">{{ heightUnit(unit) }}</span>
           </td>
-          <td>{{ summary.landDeg.mean.toFixed(0) }}°, {{ holdsWords(summary) }}</td>
+          <td>{{ summary.descentDeg.mean.toFixed(0) }}°, {{ holdsWords(summary) }}</td>
           <td>{{ strokesWords(summary.id) }}</td>
           <td class="no-print">
             <NButton v-if="summary.id !== summaries[0]!.id" @click="emit('first', summary.id)" size="small">

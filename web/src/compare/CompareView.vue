@@ -166,8 +166,8 @@ const first = computed(() => chosen.value[0]);
 const summaries = computed(() => answer.value?.comparison?.summaries ?? []);
 const SEVERITY = {
   met: ['fine', '●'],
-  'not met': ['fault', '■'],
-  even: ['look', '◆'],
+  'not met': ['error', '■'],
+  even: ['warning', '◆'],
   open: ['unknown', '○'],
 } as const;
 const severityOf = (pair: Pair) => SEVERITY[wishOf(pair)];
@@ -252,7 +252,7 @@ const number = (key: string, usual: number) => {
           class="card empty"
           description="Choose two or more on the left; the first one chosen is what the others are held against."
         />
-        <p v-else-if="answer?.refused" class="verdict look">
+        <p v-else-if="answer?.refused" class="verdict warning">
           ◆ {{ answer.refused }} (at least {{ FEWEST_STRIKES }} that count)
         </p>
         <template v-else-if="answer?.comparison">
@@ -268,7 +268,7 @@ const number = (key: string, usual: number) => {
               }}</span>
               {{ pairSentence(pair, nameOf(pair.id), first!.name, unit) }}
             </p>
-            <p v-if="mixedWarning(pair, nameOf(pair.id))" class="verdict look small">
+            <p v-if="mixedWarning(pair, nameOf(pair.id))" class="verdict warning small">
               ◆ {{ mixedWarning(pair, nameOf(pair.id)) }}
             </p>
             <IntervalBars :differences="pair.differences" :margins="margins" :unit="unit" :open="pair.open" />

@@ -20,7 +20,7 @@ const props = defineProps<{
 const WIDTH = 320;
 /** A distance is as near as a carry's margin; nothing is said of a descent. */
 const marginOf = (part: Measure): MarginPart | undefined =>
-  part === 'apexM' || part === 'spinRpm' ? part : part === 'landDeg' ? undefined : 'carryM';
+  part === 'apexM' || part === 'spinRpm' ? part : part === 'descentDeg' ? undefined : 'carryM';
 const bars = computed(() =>
   props.differences.flatMap((one) => {
     const part = marginOf(one.part);

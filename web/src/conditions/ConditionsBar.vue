@@ -177,7 +177,7 @@ defineExpose({ focus });
         :options="AREAS"
       />
     </label>
-    <p v-if="complaints.length || problem" class="verdict fault small said" role="alert">
+    <p v-if="complaints.length || problem" class="verdict error small said" role="alert">
       ■ {{ problem || `Left out of the address: ${complaints.join('; ')}.` }}
     </p>
     <slot />

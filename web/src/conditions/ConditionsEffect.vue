@@ -38,7 +38,7 @@ const short = computed(
 );
 /** What becomes worth a word, or stops being; a step that is only less sure is counted. */
 const worth = (step: StepReport) =>
-  step.severity === 'fault' || step.severity === 'look' || step.word === 'either-or';
+  step.severity === 'error' || step.severity === 'warning' || step.word === 'either-or';
 const said = computed(() => props.turned.filter(({ before, after }) => worth(before) || worth(after)));
 const unsure = computed(() => props.turned.length - said.value.length);
 const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${names.value.get(step.lowerId)}`;
@@ -76,7 +76,7 @@ const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${na
     <span v-if="said.length === 0 && shifts.length > 1" class="quiet"
       >No step opens or closes because of it.</span
     >
-    <span v-if="short > 0" class="verdict look"
+    <span v-if="short > 0" class="verdict warning"
       >◆ {{ short }} {{ short === 1 ? 'shot has' : 'shots have' }} no flight here: shown as known.</span
     >
   </p>

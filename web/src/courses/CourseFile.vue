@@ -31,7 +31,7 @@ function take(): void {
       >
     </h2>
     <ul v-if="file.problems.length" role="alert">
-      <li v-for="one in file.problems.slice(0, MAX_PROBLEMS)" :key="one" class="verdict fault">
+      <li v-for="one in file.problems.slice(0, MAX_PROBLEMS)" :key="one" class="verdict error">
         ■ {{ one }}
       </li>
     </ul>

@@ -25,11 +25,13 @@ const ticks = computed(() => {
     y: y(toMetres((i + 1) * step, props.unit)),
   }));
 });
-/** Trouble and rise are told from the first tee. */
+/** Hazards and rise are told from the first tee. */
 const forwardM = computed(() => hole.value.lengthsM[0]! - lengthM.value);
-const riseM = computed(() => (hole.value.riseM * lengthM.value) / hole.value.lengthsM[0]!);
+const elevationChangeM = computed(
+  () => (hole.value.elevationChangeM * lengthM.value) / hole.value.lengthsM[0]!,
+);
 const boxes = computed(() =>
-  hole.value.trouble
+  hole.value.hazards
     .map((one) => ({ ...one, fromM: Math.max(0, one.fromM - forwardM.value), toM: one.toM - forwardM.value }))
     .filter(({ toM }) => toM > 0)
     .map(({ kind, side, fromM, toM }) => {
@@ -74,8 +76,9 @@ const unknown = computed(() =>
       <b>Hole {{ active + 1 }}</b
       >, par {{ hole.par }}, {{ distanceNumber(lengthM, unit) }} {{ unit
       }}<template v-if="hole.bearingDeg !== null">, to the {{ compassPoint(hole.bearingDeg) }}</template
-      ><template v-if="Math.round(riseM) !== 0"
-        >, {{ riseM > 0 ? 'up' : 'down' }} {{ distanceNumber(Math.abs(riseM), unit) }}</template
+      ><template v-if="Math.round(elevationChangeM) !== 0"
+        >, {{ elevationChangeM > 0 ? 'up' : 'down' }}
+        {{ distanceNumber(Math.abs(elevationChangeM), unit) }}</template
       >
     </figcaption>
     <svg
@@ -97,7 +100,7 @@ const unknown = computed(() =>
           :y="box.top"
           :width="box.width"
           :height="box.height"
-          :class="['trouble', box.kind.replaceAll(' ', '-')]"
+          :class="['hazard', box.kind.replaceAll(' ', '-')]"
           rx="4"
         />
         <text
@@ -115,7 +118,7 @@ const unknown = computed(() =>
         :y="y(lengthM - hole.greenM / 2) + 2"
         width="44"
         height="7"
-        :class="['trouble', hole.front === 'sand' ? 'bunker' : 'water']"
+        :class="['hazard', hole.front === 'sand' ? 'bunker' : 'water']"
         rx="3"
       />
       <ellipse
@@ -170,22 +173,22 @@ figure {
 .corridor.three {
   opacity: 0.45;
 }
-.trouble {
+.hazard {
   stroke-width: 1;
 }
-.trouble.bunker {
+.hazard.bunker {
   fill: var(--brass-soft);
   stroke: var(--brass);
 }
-.trouble.water {
+.hazard.water {
   fill: var(--petrol-soft);
   stroke: var(--petrol-mid);
 }
-.trouble.out-of-bounds {
+.hazard.out-of-bounds {
   fill: var(--brick-soft);
   stroke: var(--brick);
 }
-.trouble.trees {
+.hazard.trees {
   fill: var(--sand);
   stroke: var(--quiet);
   opacity: 0.7;

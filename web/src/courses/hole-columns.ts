@@ -2,7 +2,7 @@ import {
   FRONTS,
   HOLE_BOUNDS,
   SLOPES,
-  TROUBLE_BOUNDS,
+  HAZARD_BOUNDS,
   distanceNumber,
   fromMetres,
   toMetres,
@@ -10,8 +10,8 @@ import {
   type Front,
   type Hole,
   type Slope,
-  type Trouble,
-  type TroubleKind,
+  type Hazard,
+  type HazardKind,
 } from '@tasche/core';
 import { oneBlank } from '@tasche/contract';
 
@@ -25,13 +25,13 @@ interface HoleColumn {
   read: (hole: Hole, text: string) => Hole | { problem: string };
 }
 
-const SHORT: readonly (readonly [RegExp, TroubleKind])[] = [
+const SHORT: readonly (readonly [RegExp, HazardKind])[] = [
   [/^(b|bunkers?|sand)$/, 'bunker'],
   [/^(w|water|pond|burn)$/, 'water'],
   [/^(ob|o\.b\.|out|out of bounds)$/, 'out of bounds'],
   [/^(t|trees?|wood)$/, 'trees'],
 ];
-const SIDES: readonly (readonly [RegExp, Trouble['side']])[] = [
+const SIDES: readonly (readonly [RegExp, Hazard['side']])[] = [
   [/^(l|left)$/, 'left'],
   [/^(r|right)$/, 'right'],
   [/^(a|x|across)$/, 'across'],
@@ -42,8 +42,8 @@ const tenth = (value: number) => Math.round(value * 10) / 10;
 const RANGE_AT_END = / (\d+(?:[.,]\d+)?) ?[-–] ?(\d+(?:[.,]\d+)?)$/;
 
 /** "bunker left 225-260; water across 300-320": kind, side, from and to, from the tee. */
-export function readTrouble(text: string, unit: DistanceUnit): readonly Trouble[] | { problem: string } {
-  const found: Trouble[] = [];
+export function readHazards(text: string, unit: DistanceUnit): readonly Hazard[] | { problem: string } {
+  const found: Hazard[] = [];
   for (const part of text
     .toLowerCase()
     .split(/[;\n]+/)
@@ -57,17 +57,17 @@ export function readTrouble(text: string, unit: DistanceUnit): readonly Trouble[
       return { problem: `“${part}” is not understood; write it like “bunker left 225-260”` };
     const [fromM, toM] = [toMetres(numberIn(range[1]!), unit), toMetres(numberIn(range[2]!), unit)];
     if (!(toM > fromM)) return { problem: `“${part}” ends before it begins` };
-    if (fromM < TROUBLE_BOUNDS.fromM[0] || toM > TROUBLE_BOUNDS.toM[1])
+    if (fromM < HAZARD_BOUNDS.fromM[0] || toM > HAZARD_BOUNDS.toM[1])
       return {
-        problem: `“${part}” lies beyond ${Math.round(fromMetres(TROUBLE_BOUNDS.toM[1], unit))} ${unit}`,
+        problem: `“${part}” lies beyond ${Math.round(fromMetres(HAZARD_BOUNDS.toM[1], unit))} ${unit}`,
       };
     found.push({ kind, side, fromM: tenth(fromM), toM: tenth(toM) });
   }
   return found.length > 12 ? { problem: 'a hole takes at most 12' } : found;
 }
 
-export function troubleWords(trouble: readonly Trouble[], unit: DistanceUnit): string {
-  return trouble
+export function hazardWords(hazards: readonly Hazard[], unit: DistanceUnit): string {
+  return hazards
     .map(
       ({ kind, side, fromM, toM }) =>
         `${kind} ${side} ${distanceNumber(fromM, unit)}-${distanceNumber(toM, unit)}`,
@@ -92,7 +92,11 @@ export function holeColumns(tees: readonly string[], unit: DistanceUnit): HoleCo
           problem: `${label} must be between ${shown(min)} and ${shown(max)}${metres ? ` ${unit}` : ''}, not “${text}”`,
         };
   };
-  const metres = (id: 'riseM' | 'corridorM' | 'greenM', label: string, title: string): HoleColumn => ({
+  const metres = (
+    id: 'elevationChangeM' | 'corridorM' | 'greenM',
+    label: string,
+    title: string,
+  ): HoleColumn => ({
     id,
     label,
     title,
@@ -161,20 +165,20 @@ export function holeColumns(tees: readonly string[], unit: DistanceUnit): HoleCo
         return typeof value === 'number' ? { ...hole, bearingDeg: value } : value;
       },
     },
-    metres('riseM', 'Rise', `The green above the first tee, ${unit}`),
+    metres('elevationChangeM', 'Rise', `The green above the first tee, ${unit}`),
     metres('corridorM', 'Corridor', `Width of what a tee shot may come down on, ${unit}`),
     metres('greenM', 'Green', `Depth of the green, ${unit}`),
     words('front', 'Front', `What lies before the green: ${FRONTS.join(', ')}`, FRONTS),
     words('slope', 'Slope', `The green's tilt as the player sees it: ${SLOPES.join(', ')}`, SLOPES),
     {
-      id: 'trouble',
-      label: 'Trouble',
+      id: 'hazards',
+      label: 'Hazards',
       title: `From the first tee, ${unit}: bunker left 225-260; water across 300-320`,
       px: 290,
-      show: ({ trouble }) => troubleWords(trouble, unit),
+      show: ({ hazards }) => hazardWords(hazards, unit),
       read: (hole, text) => {
-        const trouble = readTrouble(text, unit);
-        return 'problem' in trouble ? trouble : { ...hole, trouble };
+        const hazards = readHazards(text, unit);
+        return 'problem' in hazards ? hazards : { ...hole, hazards };
       },
     },
   ];

@@ -99,7 +99,7 @@ function pick(moment: number | null): void {
       size="small"
       @update:value="pick"
     />
-    <span v-if="complaint" class="verdict fault small" role="alert">■ {{ complaint }}</span>
+    <span v-if="complaint" class="verdict error small" role="alert">■ {{ complaint }}</span>
   </span>
 </template>
 

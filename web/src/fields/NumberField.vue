@@ -119,7 +119,7 @@ defineExpose({ focus: () => field.value?.focus() });
       @keydown.down.prevent="turn(-1)"
     />
     <span v-if="unit" class="unit quiet">{{ unit }}</span>
-    <span v-if="complaint" class="verdict fault small" role="alert">■ {{ complaint }}</span>
+    <span v-if="complaint" class="verdict error small" role="alert">■ {{ complaint }}</span>
   </span>
 </template>
 

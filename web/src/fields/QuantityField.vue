@@ -81,7 +81,7 @@ defineExpose({ focus: () => field.value?.focus() });
       :class="{ number: quantity.type !== 'text' }"
       @write="write"
     />
-    <span v-if="complaint" class="verdict fault small" role="alert">■ {{ complaint }}</span>
+    <span v-if="complaint" class="verdict error small" role="alert">■ {{ complaint }}</span>
   </span>
 </template>
 

@@ -37,7 +37,7 @@ function write(text: string): void {
       @update:value="mend"
       @write="write"
     />
-    <span v-if="complaint" class="verdict fault small" role="alert">■ {{ complaint }}</span>
+    <span v-if="complaint" class="verdict error small" role="alert">■ {{ complaint }}</span>
   </span>
 </template>
 

@@ -55,7 +55,7 @@ function take(text: string): void {
       @blur="take(typed)"
       @clear="take('')"
     />
-    <span v-if="complaint" class="verdict fault small" role="alert">■ {{ complaint }}</span>
+    <span v-if="complaint" class="verdict error small" role="alert">■ {{ complaint }}</span>
   </span>
 </template>
 

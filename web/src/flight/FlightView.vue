@@ -291,7 +291,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
                 <span class="quiet">{{ trace.moved.runWord }}</span>
               </td>
               <td>{{ formatDistance(trace.moved.apexM, height) }}</td>
-              <td>{{ trace.moved.landDeg.toFixed(0) }}°</td>
+              <td>{{ trace.moved.descentDeg.toFixed(0) }}°</td>
               <td>{{ drift({ id: trace.clubId }, trace) }}</td>
               <td class="quiet">±{{ distanceNumber(trace.spread.lateralSdM, unit) }}</td>
               <td class="quiet">{{ trace.flightS.toFixed(1) }} s</td>
@@ -304,7 +304,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
       </div>
       <ul v-if="missing.length > 0" class="missing small">
         <li v-for="rung in missing" :key="rung.id">
-          <span class="verdict look"
+          <span class="verdict warning"
             >◆ {{ rung.name }} has no flight here: no swing makes its carry in this air, or it does not get up
             to the target.</span
           >

@@ -68,7 +68,7 @@ const strip = (place: number) => ENDS_PX[0] + place * (ENDS_PX[1] - ENDS_PX[0]);
         <line :x1="MIDDLE_PX" :x2="MIDDLE_PX" y1="3" y2="15" class="middle" />
         <circle :cx="strip(placeInStrip(row))" cy="9" r="4" :class="{ off: isOff(row) }" />
       </svg>
-      <b v-if="isOff(row)" class="verdict fault small">outside</b>
+      <b v-if="isOff(row)" class="verdict error small">outside</b>
     </template>
     <template #basis="{ row }"
       ><span class="quiet small">{{ BASIS_WORDS[row.basis] }}</span></template

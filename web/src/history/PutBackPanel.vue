@@ -59,7 +59,7 @@ function go(): void {
               .join(', ')
           }}.
         </li>
-        <li v-for="sentence in plan.cannot" :key="sentence" class="verdict look">◆ {{ sentence }}</li>
+        <li v-for="sentence in plan.cannot" :key="sentence" class="verdict warning">◆ {{ sentence }}</li>
       </ul>
       <p v-if="cautions.length" class="small quiet">{{ cautions.join(' ') }} {{ BUILDER_WORDS }}</p>
     </template>

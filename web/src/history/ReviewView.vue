@@ -98,10 +98,10 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
         v-else-if="share === null && review"
         description="Nothing was hit in this time with a club whose carry was expected before. Hit a session on the Range, or look back farther."
       />
-      <p v-if="review?.more" class="verdict look small">
+      <p v-if="review?.more" class="verdict warning small">
         ◆ Only the newest {{ review.days.length }} days with shots are gone back over.
       </p>
-      <p v-if="hasMoreShots" class="verdict look small">
+      <p v-if="hasMoreShots" class="verdict warning small">
         ◆ Only the newest {{ MAX_STRIKES_ANSWERED.toLocaleString('en') }} shots are gone back over.
       </p>
       <NTable v-if="byBasis.length > 1" class="basis" size="small" :bordered="false" :bottom-bordered="false">

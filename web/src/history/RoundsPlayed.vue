@@ -169,7 +169,7 @@ const total = (round: (typeof rounds.value)[number]) =>
           ></span
         >
       </p>
-      <p v-if="never.length > 0" class="verdict look small">
+      <p v-if="never.length > 0" class="verdict warning small">
         ◆ Never hit in the rounds it was counted in: {{ never.map(({ clubId }) => name(clubId)).join(', ') }}.
       </p>
       <NButton v-if="differing.length > 0 && !store.readOnly" size="small" @click="write"

@@ -109,12 +109,12 @@ function readingText(value: Reading['value']): string {
         <b>{{ plan.adds.length }}</b> new clubs, <b>{{ plan.edits.length }}</b> changed,
         <b>{{ plan.same.length }}</b> as they were<template v-if="plan.rejected.length"
           >,
-          <b class="verdict fault"
+          <b class="verdict error"
             >{{ counted(plan.rejected.length, 'cell') }} that can't be taken</b
           ></template
         >.
       </p>
-      <p v-if="plan.unknownColumns.length" class="verdict look">
+      <p v-if="plan.unknownColumns.length" class="verdict warning">
         ◆ Columns left out: {{ plan.unknownColumns.join(', ') }}
       </p>
       <div class="lists">

@@ -126,7 +126,7 @@ const holes = computed(() =>
   props.report.steps
     .filter(
       (step) =>
-        step.severity === 'fault' &&
+        step.severity === 'error' &&
         step.word === 'wide' &&
         carryOf.value.has(step.upperId) &&
         carryOf.value.has(step.lowerId),

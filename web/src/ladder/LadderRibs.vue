@@ -98,11 +98,11 @@ function labelOf(step: StepReport): string {
 
 /** Fine is a plain bar, look a pointed one, fault a pointed one with a barb. */
 function shapeOf(step: StepReport, x: number, length: number): string {
-  const half = step.severity === 'fault' ? 7 : step.severity === 'look' ? 6 : 5;
+  const half = step.severity === 'error' ? 7 : step.severity === 'warning' ? 6 : 5;
   const end = x + length;
   if (step.severity === 'fine' || step.severity === 'unknown') return `M${x} ${-half}H${end}V${half}H${x}Z`;
   const point = `M${x} ${-half}H${end - 5}L${end + 3} 0L${end - 5} ${half}H${x}Z`;
-  return step.severity === 'look'
+  return step.severity === 'warning'
     ? point
     : `${point}M${end - 2} ${-half - 3}L${end + 7} 0L${end - 2} ${half + 3}L${end + 1} 0Z`;
 }
@@ -229,10 +229,10 @@ svg {
 .carry {
   fill: var(--petrol-mid);
 }
-.look .carry {
+.warning .carry {
   fill: var(--brass);
 }
-.fault .carry {
+.error .carry {
   fill: var(--brick);
 }
 .unknown .carry {
@@ -265,11 +265,11 @@ svg {
   stroke-width: 4px;
   stroke-linejoin: round;
 }
-.look .label {
+.warning .label {
   fill: var(--brass-ink);
   font-weight: 500;
 }
-.fault .label {
+.error .label {
   fill: var(--brick-ink);
   font-weight: 600;
 }

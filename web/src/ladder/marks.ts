@@ -1,10 +1,10 @@
 import type { Severity } from '@tasche/core';
 
 /** Colour never speaks alone: each verdict has a shape and a word too. */
-export const MARKS: Record<Severity, string> = { fine: '●', unknown: '?', look: '◆', fault: '■' };
+export const MARKS: Record<Severity, string> = { fine: '●', unknown: '?', warning: '◆', error: '■' };
 export const SEVERITY_WORDS: Record<Severity, string> = {
   fine: 'even',
   unknown: 'not known yet',
-  look: 'look here',
-  fault: 'fault',
+  warning: 'look here',
+  error: 'fault',
 };

@@ -53,7 +53,7 @@ async function change(): Promise<void> {
         />
       </NFormItem>
       <NButton attr-type="submit" size="small">Change password</NButton>
-      <p v-if="said" :class="said.bad ? 'verdict fault' : 'quiet'" :role="said.bad ? 'alert' : 'status'">
+      <p v-if="said" :class="said.bad ? 'verdict error' : 'quiet'" :role="said.bad ? 'alert' : 'status'">
         {{ said.bad ? '■ ' : '' }}{{ said.text }}
       </p>
     </NForm>

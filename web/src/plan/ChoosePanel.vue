@@ -278,7 +278,7 @@ const strokes = (value: number) => value.toFixed(2);
               shots.</template
             >
             <template v-else-if="planned.length > choosing.limit"
-              ><span class="verdict look">◆</span> The bag of the week holds {{ planned.length }} clubs,
+              ><span class="verdict warning">◆</span> The bag of the week holds {{ planned.length }} clubs,
               {{ choosing.limit }} {{ choosing.limit === 1 ? 'is' : 'are' }} wanted.</template
             >
             <template v-else-if="isTie(chosen.loses)"
@@ -286,11 +286,11 @@ const strokes = (value: number) => value.toFixed(2);
               {{ strokes(Math.abs(chosen.loses)) }} strokes a round is less than chance moves.</template
             >
             <template v-else-if="chosen.loses < 0"
-              ><span class="verdict look">◆</span> The bag of the week does not keep to what is asked here; of
-              those that do, this is the best.</template
+              ><span class="verdict warning">◆</span> The bag of the week does not keep to what is asked here;
+              of those that do, this is the best.</template
             >
             <template v-else
-              ><span class="verdict look">◆</span> The bag of the week costs
+              ><span class="verdict warning">◆</span> The bag of the week costs
               <b>{{ strokes(chosen.loses) }}</b> strokes a round more than the best there is.</template
             >
           </p>

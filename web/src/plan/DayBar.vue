@@ -90,7 +90,7 @@ function takeSeason(name: string): void {
       <WorkProgress :share="share" /> Asking for the forecast…
       <NButton @click="stop" size="small">Cancel</NButton>
     </p>
-    <p v-if="problem" class="verdict look small" role="alert">◆ {{ problem }}</p>
+    <p v-if="problem" class="verdict warning small" role="alert">◆ {{ problem }}</p>
     <p v-if="round.forecast" class="small quiet">
       {{ range }}. {{ round.forecast.source }}, {{ shortMoment(round.forecast.askedAt) }}.
     </p>

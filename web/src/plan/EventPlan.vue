@@ -271,13 +271,13 @@ useShortcuts('An event', {
       />
       <TravelPanel v-if="tab === 'travel'" :event="event" :courses="schedule.courses" :asked-of="askedOf" />
       <template v-else-if="round">
-        <p v-if="typeof told === 'string'" class="verdict look" role="alert">
+        <p v-if="typeof told === 'string'" class="verdict warning" role="alert">
           ◆ {{ told }}
           <RouterLink :to="{ name: 'courses', params: { courseId: round.courseId } }"
             >To the course</RouterLink
           >
         </p>
-        <p v-for="finding in findings" :key="finding" class="verdict look small">◆ {{ finding }}</p>
+        <p v-for="finding in findings" :key="finding" class="verdict warning small">◆ {{ finding }}</p>
         <ProblemLine :text="problem || worked?.refused || chosen?.refused" />
         <p v-if="busy" class="bar small" role="status">
           <WorkProgress :share="share" /> Playing the course…

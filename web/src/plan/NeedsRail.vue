@@ -86,11 +86,11 @@ const steps = computed(() => {
         ];
   });
 });
-const MARKS = { fine: '', look: '◆', fault: '■', unknown: '○' } as const;
+const MARKS = { fine: '', warning: '◆', error: '■', unknown: '○' } as const;
 const said = computed(() => {
-  const count = (severity: 'fault' | 'look') =>
+  const count = (severity: 'error' | 'warning') =>
     steps.value.filter((step) => step.severity === severity).length;
-  return `; ${count('fault')} steps at fault, ${count('look')} to look at`;
+  return `; ${count('error')} steps at fault, ${count('warning')} to look at`;
 });
 const ticks = computed(() => {
   const step = 50;
@@ -244,16 +244,16 @@ svg {
   fill: none;
   stroke: var(--line);
 }
-.step.look text {
+.step.warning text {
   fill: var(--brass-ink);
 }
-.step.look path {
+.step.warning path {
   stroke: var(--brass);
 }
-.step.fault text {
+.step.error text {
   fill: var(--brick-ink);
 }
-.step.fault path {
+.step.error path {
   stroke: var(--brick);
   stroke-width: 2;
 }

@@ -109,14 +109,14 @@ const works = [
       </p>
       <ProblemLine :text="work.of.problem.value" />
     </template>
-    <p v-if="unsure > 0 && !sure.result.value" class="small verdict look">
+    <p v-if="unsure > 0 && !sure.result.value" class="small verdict warning">
       ◆ {{ unsure }} of these carries {{ unsure === 1 ? 'is' : 'are' }} not measured. Ask how sure the choice
       is.
     </p>
     <p v-if="sure.result.value" class="sentence">
       <span
         class="verdict"
-        :class="sure.result.value.same >= sure.result.value.redraws * 0.8 ? 'fine' : 'look'"
+        :class="sure.result.value.same >= sure.result.value.redraws * 0.8 ? 'fine' : 'warning'"
         >{{ sure.result.value.same >= sure.result.value.redraws * 0.8 ? '●' : '◆' }}</span
       >
       {{ howSureSentence(sure.result.value) }}

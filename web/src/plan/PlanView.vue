@@ -279,7 +279,7 @@ useShortcuts('The bag', {
             {{ baseReport.faults }} → {{ report.faults }} {{ report.faults === 1 ? 'fault' : 'faults' }};
             {{ counted(ladder.inBag.value.length, 'club')
             }}<template v-if="ladder.tooMany.value">
-              <span class="verdict look">◆ {{ ladder.tooMany.value }} must go</span></template
+              <span class="verdict warning">◆ {{ ladder.tooMany.value }} must go</span></template
             ></span
           >
         </h2>

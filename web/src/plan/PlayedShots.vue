@@ -66,7 +66,7 @@ const words = ({ clubId, distanceM, lie, hole }: PlayedShot) =>
     <ProblemLine :text="problem" small />
     <ul v-if="read.refused.length > 0" class="refused small" aria-label="Lines that could not be read">
       <li v-for="{ line, text, reason } in read.refused.slice(0, 8)" :key="line">
-        <b class="verdict look">◆ line {{ line }}</b> {{ text }} <span class="quiet">{{ reason }}</span>
+        <b class="verdict warning">◆ line {{ line }}</b> {{ text }} <span class="quiet">{{ reason }}</span>
       </li>
       <li v-if="read.refused.length > 8" class="quiet">and {{ read.refused.length - 8 }} more</li>
     </ul>

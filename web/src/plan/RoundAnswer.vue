@@ -67,7 +67,9 @@ const proof = computed(() => props.chosen.answer!.proof);
   <div class="card sentence" aria-live="polite">
     <p class="words">
       <template v-if="verdict"
-        ><span class="verdict" :class="verdict.fine ? 'fine' : 'look'">{{ verdict.fine ? '●' : '◆' }}</span>
+        ><span class="verdict" :class="verdict.fine ? 'fine' : 'warning'">{{
+          verdict.fine ? '●' : '◆'
+        }}</span>
         {{ verdict.words }}</template
       >
       <span v-if="swaps.length" class="changes">

@@ -13,7 +13,7 @@ const props = defineProps<{
   readOnly: boolean;
 }>();
 defineEmits<{ avoid: [] }>();
-const faults = computed(() => props.report?.steps.filter(({ severity }) => severity === 'fault') ?? []);
+const faults = computed(() => props.report?.steps.filter(({ severity }) => severity === 'error') ?? []);
 /** What goes in and out of the best bag to be rid of them. */
 const change = computed(() => {
   const sound = props.faultless?.ids ?? [];
@@ -28,7 +28,7 @@ const change = computed(() => {
 
 <template>
   <p v-if="faults.length > 0" class="at-fault small" role="note">
-    <span class="verdict fault">■</span>
+    <span class="verdict error">■</span>
     {{
       faults.length === 1
         ? 'One step of this bag is at fault'

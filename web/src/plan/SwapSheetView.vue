@@ -114,7 +114,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
           >. {{ roundAirWords(round.air, unit) }}; {{ groundWords(round.ground) }}.</span
         >
       </h2>
-      <p v-if="!bag" class="verdict look">
+      <p v-if="!bag" class="verdict warning">
         ◆ No bag is settled for this round yet.
         <RouterLink
           class="no-print"
@@ -163,7 +163,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
           >
           {{ ' ' }}<span class="quiet">({{ unit }}, stock carry in this round’s air, without its wind)</span>
         </p>
-        <p v-for="finding in findings" :key="finding.text" class="verdict look">◆ {{ finding.text }}</p>
+        <p v-for="finding in findings" :key="finding.text" class="verdict warning">◆ {{ finding.text }}</p>
         <p v-if="own.after" class="small quiet">
           After it:
           {{ [own.after.says, own.after.keep && `keep: ${own.after.keep}`].filter(Boolean).join(' ') }}

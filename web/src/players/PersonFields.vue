@@ -49,7 +49,7 @@ function writeHandicap(text: string): void {
         :maxlength="MAX_NAME + 1"
         @write="rename"
       />
-      <span v-if="complaints.has('name')" class="verdict fault small" role="alert"
+      <span v-if="complaints.has('name')" class="verdict error small" role="alert"
         >■ {{ complaints.get('name')!.reason }}</span
       >
     </label>
@@ -88,7 +88,7 @@ function writeHandicap(text: string): void {
         placeholder="12 or +4; empty where nobody knows"
         @write="writeHandicap"
       />
-      <span v-if="complaints.has('handicap')" class="verdict fault small" role="alert"
+      <span v-if="complaints.has('handicap')" class="verdict error small" role="alert"
         >■ {{ complaints.get('handicap')!.reason }}</span
       >
       <span v-else class="small"

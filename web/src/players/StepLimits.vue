@@ -81,7 +81,7 @@ function allUsual(): void {
             <span class="unit">{{ gapSettingUnit(field, unit) }}</span>
           </td>
           <td :id="`${field.key}-says`" class="small">
-            <span v-if="complaints.has(field.key)" class="verdict fault" role="alert"
+            <span v-if="complaints.has(field.key)" class="verdict error" role="alert"
               >■ {{ complaints.get(field.key)!.reason }}</span
             >
             <template v-else

@@ -128,7 +128,7 @@ const option = computed(() => {
       label="Chance of covering each distance; the holes are listed below"
     />
     <p v-for="hole in holes" :key="hole.from" class="small">
-      <span class="verdict look"
+      <span class="verdict warning"
         >◆ {{ distanceNumber(hole.from, unit) }} to {{ formatDistance(hole.to, unit) }}</span
       >
       is covered {{ Math.round(hole.worst * 100) }} times in a hundred at worst; nearest is the

@@ -52,7 +52,7 @@ const taken = (group: GroupSummary) => {
   const shot = standing(group);
   return (
     shot?.source === 'measured' &&
-    shot.shots === group.n &&
+    shot.sampleSize === group.n &&
     Math.abs(shot.carryM - offer(group).carryM) < 0.06
   );
 };
@@ -137,7 +137,7 @@ const drift = (group: GroupSummary) => {
               {{ group.n }}<span v-if="group.leftOut" class="quiet"> of {{ group.n + group.leftOut }}</span
               ><span
                 v-if="group.outliers"
-                class="verdict look"
+                class="verdict warning"
                 :title="`${group.outliers} far from the rest; they count until you leave them out below`"
               >
                 ◆{{ group.outliers }}</span
@@ -151,11 +151,11 @@ const drift = (group: GroupSummary) => {
               <td>{{ n(group.summary.carryM.robust, 1) }}</td>
               <td>
                 {{ n(group.summary.carryM.spread, 1) }} ×
-                {{ group.summary.sideM ? n(group.summary.sideM.spread, 1) : '–' }}
+                {{ group.summary.offlineM ? n(group.summary.offlineM.spread, 1) : '–' }}
               </td>
               <td>{{ n(group.summary.lowEndM) }}–{{ n(group.summary.highEndM) }}</td>
               <td>{{ n(group.summary.totalM.mean) }}</td>
-              <td>{{ group.summary.sideM ? sideWords(group.summary.sideM.mean, unit) : '–' }}</td>
+              <td>{{ group.summary.offlineM ? sideWords(group.summary.offlineM.mean, unit) : '–' }}</td>
               <td>
                 {{ group.summary.launchWindowDeg[0].toFixed(1) }}–{{
                   group.summary.launchWindowDeg[1].toFixed(1)
@@ -202,7 +202,7 @@ const drift = (group: GroupSummary) => {
           </tr>
           <tr v-if="drift(group)" class="drift">
             <td colspan="13">
-              <span class="verdict look">◆ {{ name(group) }}: {{ drift(group)!.words }}</span
+              <span class="verdict warning">◆ {{ name(group) }}: {{ drift(group)!.words }}</span
               >{{ ' ' }}
               <span class="quiet"
                 >({{ drift(group)!.numbers }}; {{ counted(drift(group)!.before, 'shot') }} before)</span

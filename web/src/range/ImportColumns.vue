@@ -99,8 +99,8 @@ const samples = (column: number) =>
             />
           </td>
           <td class="small">
-            <span v-if="isUnsure(column)" class="verdict look">◆ unit guessed; look at the numbers</span>
-            <span v-if="unread(column) > 0" class="verdict fault"
+            <span v-if="isUnsure(column)" class="verdict warning">◆ unit guessed; look at the numbers</span>
+            <span v-if="unread(column) > 0" class="verdict error"
               >■ {{ unread(column) }} of {{ body.length }} cells cannot be read; their rows are left out
               unless the column is</span
             >
@@ -132,7 +132,7 @@ const samples = (column: number) =>
     <NCheckbox :checked="mapping.leftIsPositive" @update:checked="set({ leftIsPositive: $event })"
       >left is positive in this file</NCheckbox
     >
-    <span v-if="!isReady" class="verdict fault"
+    <span v-if="!isReady" class="verdict error"
       >■ Say which column is the carry, the total, the ball speed or the club speed.</span
     >
   </div>

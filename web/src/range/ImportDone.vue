@@ -13,7 +13,7 @@ const emit = defineEmits<{ saveRefusals: [] }>();
       ● {{ report.taken.toLocaleString('en') }} shots taken, on {{ report.days.length }}
       {{ report.days.length === 1 ? 'day' : 'days' }}.
     </p>
-    <p v-else class="verdict look">◆ Nothing new in it.</p>
+    <p v-else class="verdict warning">◆ Nothing new in it.</p>
     <p class="small">
       <template v-if="report.duplicates"
         >{{ report.duplicates.toLocaleString('en') }} were known already. </template

@@ -58,10 +58,10 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
       >, {{ report.duplicates.toLocaleString('en') }} of them known already</template
     ><template v-if="report.refused"
       >,
-      <span class="verdict fault">■ {{ report.refused.toLocaleString('en') }} that cannot be</span></template
+      <span class="verdict error">■ {{ report.refused.toLocaleString('en') }} that cannot be</span></template
     >.
   </p>
-  <p v-if="doubt" class="verdict look" role="status">◆ {{ doubt }}</p>
+  <p v-if="doubt" class="verdict warning" role="status">◆ {{ doubt }}</p>
   <div class="two">
     <NTable class="file-table" size="small" :bordered="false" :bottom-bordered="false">
       <caption>

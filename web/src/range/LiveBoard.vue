@@ -27,7 +27,7 @@ const clubs = computed(() =>
 );
 const last = computed(() => props.strikes.filter((strike) => props.rows.get(strike.id)?.whole).at(-1));
 const whole = computed(() => (last.value ? props.rows.get(last.value.id)!.whole! : undefined));
-const given = (part: 'totalM' | 'spinRpm' | 'sideM' | 'apexM') => last.value?.given[part] !== undefined;
+const given = (part: 'totalM' | 'spinRpm' | 'offlineM' | 'apexM') => last.value?.given[part] !== undefined;
 const club = (id: string | null) => store.clubsById.get(id ?? '')?.name ?? 'no club';
 /** The latest of the club in hand, newest first. */
 const run = computed(() =>
@@ -120,7 +120,10 @@ defineExpose({ hitTen });
         <kbd>Alt H</kbd>
       </NButton>
       <span class="space" />
-      <span class="small state" :class="{ look: line === 'broken' || monitor.state === 'away' }" role="status"
+      <span
+        class="small state"
+        :class="{ warning: line === 'broken' || monitor.state === 'away' }"
+        role="status"
         >{{ line === 'open' && monitor.state === 'here' ? '●' : '◆' }} {{ state
         }}<template v-if="ordered > 0">, {{ ordered }} to come</template></span
       >
@@ -140,7 +143,7 @@ defineExpose({ hitTen });
     <ul v-if="setAside" class="aside small">
       <li v-if="setAside.rows.length === 0" class="quiet">Nothing was set aside.</li>
       <li v-for="(one, i) in setAside.rows" :key="i">
-        <span class="verdict look">◆ {{ one.reason }}</span> <code>{{ one.text.slice(0, 120) }}</code>
+        <span class="verdict warning">◆ {{ one.reason }}</span> <code>{{ one.text.slice(0, 120) }}</code>
       </li>
       <li v-if="setAside.next" class="quiet">
         The newest {{ setAside.rows.length }} of {{ setAside.total }}.
@@ -158,7 +161,7 @@ defineExpose({ hitTen });
         <dl>
           <div>
             <dt>side</dt>
-            <dd :class="{ modelled: !given('sideM') }">{{ sideWords(whole.sideM, unit) }}</dd>
+            <dd :class="{ modelled: !given('offlineM') }">{{ sideWords(whole.offlineM, unit) }}</dd>
           </div>
           <div>
             <dt>total</dt>
@@ -232,7 +235,7 @@ defineExpose({ hitTen });
 .state {
   color: var(--petrol);
 }
-.state.look {
+.state.warning {
   color: var(--brass-ink);
 }
 .main kbd {

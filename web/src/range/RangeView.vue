@@ -127,11 +127,11 @@ useShortcuts('The range', {
       @save="save"
       @leave="forming = null"
     />
-    <p v-if="range.more" class="verdict look small">
+    <p v-if="range.more" class="verdict warning small">
       ◆ Only the newest {{ range.strikes.length.toLocaleString('en') }} shots are here; averages and
       comparisons leave out the older ones.
     </p>
-    <p v-if="range.state === 'away'" class="verdict look" role="status">
+    <p v-if="range.state === 'away'" class="verdict warning" role="status">
       ◆ The server cannot be reached; this page fills by itself as soon as it can be.
     </p>
     <div class="split">

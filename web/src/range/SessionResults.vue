@@ -138,7 +138,7 @@ function take(group: GroupSummary, shot: Shot): void {
     /></label>
   </p>
   <ProblemLine :text="problem" />
-  <p v-if="earlierSays" class="verdict look small">◆ {{ earlierSays }}</p>
+  <p v-if="earlierSays" class="verdict warning small">◆ {{ earlierSays }}</p>
   <GroupTable
     :session="session"
     :groups="groups"

@@ -130,7 +130,7 @@ function leaveOut(id: string, why: string): void {
           <NButton @click="emit('count', [strike.id])" size="small"> Count it </NButton></template
         >
         <template v-else
-          ><span v-if="row?.outlier" class="verdict look" :title="row.outlier">◆ outlier</span>
+          ><span v-if="row?.outlier" class="verdict warning" :title="row.outlier">◆ outlier</span>
           <NButton
             :aria-label="`Leave out shot ${number}`"
             quaternary

@@ -25,7 +25,7 @@ export function readHandShots(text: string, unit: DistanceUnit): HandShots {
     } else if (side) {
       const last = strikes.at(-1);
       if (!last) return { ok: false, reason: `${word} follows no carry` };
-      last.sideM = number(side[1]!) * (side[2]!.toLowerCase() === 'l' ? -1 : 1);
+      last.offlineM = number(side[1]!) * (side[2]!.toLowerCase() === 'l' ? -1 : 1);
     } else return { ok: false, reason: `"${word}" is neither a carry nor a side such as 3L` };
   }
   return strikes.length > 0 ? { ok: true, strikes } : { ok: false, reason: 'nothing written' };

@@ -179,7 +179,7 @@ function landingsOf(wholes: readonly CompleteStrike[]): { xs: number[]; ys: numb
   const known = wholes.filter(({ isSideKnown }) => isSideKnown);
   return {
     xs: known.map(({ atBaseline }) => atBaseline.carryM),
-    ys: known.map(({ atBaseline }) => atBaseline.sideM),
+    ys: known.map(({ atBaseline }) => atBaseline.offlineM),
   };
 }
 
@@ -268,9 +268,9 @@ const api = {
     try {
       const comparison = compareBuilds(filled, question, margins);
       // Without a side nothing can be said of where it is played from next.
-      const strokes = comparison.summaries.flatMap(({ id, carryM, sideM, totalM }, i) => {
-        if (!sideM) return [];
-        const scatter = { alongM: carryM.spread, acrossM: sideM.spread };
+      const strokes = comparison.summaries.flatMap(({ id, carryM, offlineM, totalM }, i) => {
+        if (!offlineM) return [];
+        const scatter = { alongM: carryM.spread, acrossM: offlineM.spread };
         return {
           id,
           strokes:

@@ -58,8 +58,8 @@ export function strikeColumns(unit: DistanceUnit): readonly StrikeColumn[] {
     { head: `Total ${unit}`, part: 'totalM', show: (whole) => distanceNumber(whole.totalM, unit, 1) },
     {
       head: 'Side',
-      part: 'sideM',
-      show: (whole) => (whole.isSideKnown ? sideWords(whole.sideM, unit) : '–'),
+      part: 'offlineM',
+      show: (whole) => (whole.isSideKnown ? sideWords(whole.offlineM, unit) : '–'),
     },
     {
       head: `Ball ${speedUnit(unit)}`,
@@ -69,7 +69,7 @@ export function strikeColumns(unit: DistanceUnit): readonly StrikeColumn[] {
     { head: 'Launch', part: 'launchDeg', show: (whole) => `${whole.launchDeg.toFixed(1)}°` },
     { head: 'Spin', part: 'spinRpm', show: (whole) => whole.spinRpm.toFixed(0) },
     { head: `Apex ${height}`, part: 'apexM', show: (whole) => distanceNumber(whole.apexM, height) },
-    { head: 'Lands', part: 'landDeg', show: (whole) => `${whole.landDeg.toFixed(0)}°` },
+    { head: 'Lands', part: 'descentDeg', show: (whole) => `${whole.descentDeg.toFixed(0)}°` },
   ];
 }
 

@@ -52,9 +52,9 @@ function startsIn(day: string): string {
     </div>
     <div>
       <dt>Faults</dt>
-      <dd :class="['verdict', gamer?.faults ? 'fault' : 'fine']">
+      <dd :class="['verdict', gamer?.faults ? 'error' : 'fine']">
         {{ gamer?.faults ?? '–' }}
-        <span v-if="gamer?.looks" class="verdict look" title="Worth a look">◆ {{ gamer.looks }}</span>
+        <span v-if="gamer?.looks" class="verdict warning" title="Worth a look">◆ {{ gamer.looks }}</span>
       </dd>
     </div>
     <div>

@@ -50,22 +50,25 @@ function isOnTheWay(season: Known['player']['season'], startsOn: string, today: 
 }
 
 /** What the roster says of it: what is missing rather than what is done. */
-export function eventStateWords(entry: Known, today: string): { words: string; severity: 'fine' | 'look' } {
+export function eventStateWords(
+  entry: Known,
+  today: string,
+): { words: string; severity: 'fine' | 'warning' } {
   const { nextPlan, bench } = entry;
   switch (eventState(entry, today)) {
     case 'nothing planned':
-      return { words: 'nothing planned', severity: 'look' };
+      return { words: 'nothing planned', severity: 'warning' };
     case 'no bag settled':
-      return { words: nextPlan?.rounds ? 'no bag settled yet' : 'no swaps', severity: 'look' };
+      return { words: nextPlan?.rounds ? 'no bag settled yet' : 'no swaps', severity: 'warning' };
     case 'partly settled':
       return {
         words: `${nextPlan!.rounds!.settled} of ${nextPlan!.rounds!.of} bags settled`,
-        severity: 'look',
+        severity: 'warning',
       };
     case 'planned':
-      return { words: `planned, ${counted(bench.tickets, 'ticket')} open`, severity: 'look' };
+      return { words: `planned, ${counted(bench.tickets, 'ticket')} open`, severity: 'warning' };
     case 'built':
-      return { words: 'built, not checked yet', severity: 'look' };
+      return { words: 'built, not checked yet', severity: 'warning' };
     case 'checked':
       return { words: 'built and checked', severity: 'fine' };
     case 'travelled':

@@ -9,7 +9,7 @@ export interface ThingToDo {
   rank: number;
   words: string;
   to: RouteLocationRaw;
-  severity: 'fault' | 'look' | 'unknown';
+  severity: 'error' | 'warning' | 'unknown';
 }
 
 /** An event is looked at from so many days before on. Common practice, no source. */
@@ -33,24 +33,24 @@ export function thingsToDo({ player, gamer, bench, nextPlan }: RosterEntry, toda
     more: Record<string, string> = {},
   ) => things.push({ rank, severity, words, to: { name, params: { ...params, ...more } } });
 
-  if (isLate) add(0, 'fault', 'a ticket is late', 'bench');
-  if (!gamer || gamer.clubs === 0) add(1, 'look', 'write the bag down', 'bag');
+  if (isLate) add(0, 'error', 'a ticket is late', 'bench');
+  if (!gamer || gamer.clubs === 0) add(1, 'warning', 'write the bag down', 'bag');
   const { rounds } = nextPlan ?? {};
   if (nextPlan && rounds && rounds.settled < rounds.of && daysTo(nextPlan.startsOn) <= EVENT_DAYS)
-    add(2, 'look', `settle ${counted(rounds.of - rounds.settled, 'round')} of ${nextPlan.name}`, 'plan', {
+    add(2, 'warning', `settle ${counted(rounds.of - rounds.settled, 'round')} of ${nextPlan.name}`, 'plan', {
       planId: nextPlan.id,
     });
   if (gamer && gamer.faults > 0)
-    add(3, 'fault', `mend ${counted(gamer.faults, 'fault')} of the gamer`, 'bag');
+    add(3, 'error', `mend ${counted(gamer.faults, 'fault')} of the gamer`, 'bag');
   if (bench.stale > 0)
-    add(4, 'look', `measure ${counted(bench.stale, 'club')} again, changed since`, 'basket');
-  if (bench.tickets > 0 && !isLate) add(5, 'look', `${counted(bench.tickets, 'ticket')} open`, 'bench');
+    add(4, 'warning', `measure ${counted(bench.stale, 'club')} again, changed since`, 'basket');
+  if (bench.tickets > 0 && !isLate) add(5, 'warning', `${counted(bench.tickets, 'ticket')} open`, 'bench');
   if (bench.unknown > 0)
     add(6, 'unknown', `${counted(bench.unknown, 'carry', 'carries')} not known`, 'basket');
   const hasClubs = gamer !== null && gamer.clubs > 0;
   if (hasClubs && (bench.checkedOn === null || -daysTo(bench.checkedOn) > checkEveryDays(player)))
-    add(7, 'look', 'check lofts and lies', 'check');
+    add(7, 'warning', 'check lofts and lies', 'check');
   const grooves = bench.groovesDueOn.filter((day) => day <= today).length;
-  if (grooves > 0) add(8, 'look', `new grooves for ${counted(grooves, 'wedge')}`, 'wear');
+  if (grooves > 0) add(8, 'warning', `new grooves for ${counted(grooves, 'wedge')}`, 'wear');
   return things;
 }

@@ -114,9 +114,9 @@ function take(): void {
             <template v-if="row.from">
               {{ shortDay(row.from) }} to {{ shortDay(row.to || row.from) }}</template
             >
-            <span v-if="does === 'no'" class="verdict fault small"> ■ {{ row.problem }}</span>
+            <span v-if="does === 'no'" class="verdict error small"> ■ {{ row.problem }}</span>
             <span v-else-if="does === 'same'" class="quiet small"> is here already</span>
-            <span v-else-if="does === 'move'" class="verdict look small">
+            <span v-else-if="does === 'move'" class="verdict warning small">
               ◆ moves here, from {{ shortDay(firstDay(event!)) }}</span
             >
             <span v-if="row.note" class="quiet small"> {{ row.note }}</span>

@@ -123,7 +123,7 @@ const events = computed(() => {
         }}</RouterLink>
         <div>
           <CalendarLanes :lanes="lanes" :days="DAYS" :now="now" :player-id="player.id" />
-          <p v-for="(clash, i) in clashes" :key="i" class="verdict look small">
+          <p v-for="(clash, i) in clashes" :key="i" class="verdict warning small">
             ◆ {{ shortDay(clash.day) }}: {{ clash.text }}
           </p>
         </div>

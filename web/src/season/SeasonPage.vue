@@ -116,7 +116,7 @@ const bringing = ref(false);
     </PageHead>
     <CalendarImport v-if="bringing" @leave="bringing = false" />
     <section v-if="clashes.length > 0" class="card clashes" aria-label="In each other’s way">
-      <p v-for="(clash, i) in clashes" :key="i" class="verdict look">
+      <p v-for="(clash, i) in clashes" :key="i" class="verdict warning">
         ◆ {{ shortDay(clash.day) }}: {{ clash.text }}
       </p>
     </section>
@@ -137,7 +137,7 @@ const bringing = ref(false);
                 <template v-else>{{ entry.name }}</template>
                 {{ ' '
                 }}<span v-if="SAID.has(entry.kind)" class="quiet small">{{ ENTRY_WORDS[entry.kind] }}</span>
-                <span v-if="entry.kind === 'event' && entry.planId === null" class="verdict look small">
+                <span v-if="entry.kind === 'event' && entry.planId === null" class="verdict warning small">
                   ◆ no plan</span
                 >
                 <TripClubs v-if="entry.kind === 'trip'" :player-id="playerId" :trip="entry" />

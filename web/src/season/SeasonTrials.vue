@@ -49,7 +49,7 @@ const nameOf = (id: string | null) =>
 const shotsOf = (id: string) => {
   const club = props.clubs.find((one) => one.id === id);
   const shot = club && shotIn(club.spec, 'shot.full');
-  return shot?.source === 'measured' ? (shot.shots ?? 0) : 0;
+  return shot?.source === 'measured' ? (shot.sampleSize ?? 0) : 0;
 };
 function save(): void {
   const { clubId, againstId, shots, by } = draft;
@@ -122,7 +122,7 @@ const remove = (id: string) => {
           }}<span class="quiet small">
             {{ Math.min(shotsOf(trial.clubId), trial.shots) }} of {{ trial.shots }} shots, by
             {{ shortDay(trial.by) }}
-            <span v-if="trial.outcome === 'open' && trial.by < today()" class="verdict look"
+            <span v-if="trial.outcome === 'open' && trial.by < today()" class="verdict warning"
               >◆ over: decide</span
             >
           </span>

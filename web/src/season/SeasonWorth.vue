@@ -197,7 +197,7 @@ const differs = (ids: readonly string[]) => {
         </tbody>
       </NTable>
     </template>
-    <p v-for="one in asked.left" :key="one" class="verdict look small">◆ {{ one }}</p>
+    <p v-for="one in asked.left" :key="one" class="verdict warning small">◆ {{ one }}</p>
   </section>
 </template>
 

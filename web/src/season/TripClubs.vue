@@ -20,7 +20,7 @@ const names = (ids: readonly string[]) =>
       {{ counted(clubs.clubIds.length, 'club') }} travel: {{ names(clubs.clubIds) }}.
       <template v-if="clubs.homeIds.length > 0">At home: {{ names(clubs.homeIds) }}.</template>
     </template>
-    <span v-if="clubs.settled < clubs.rounds" class="verdict look">
+    <span v-if="clubs.settled < clubs.rounds" class="verdict warning">
       ◆ {{ clubs.rounds - clubs.settled }} of {{ counted(clubs.rounds, 'round') }} without a settled bag</span
     >{{ ' ' }}
     <RouterLink

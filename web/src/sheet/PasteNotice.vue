@@ -15,7 +15,7 @@ defineEmits<{ close: [] }>();
         >{{ report.inPlace }} {{ report.inPlace === 1 ? 'cell' : 'cells' }} could not be taken; they are
         marked in the sheet.</span
       >
-      <span v-if="report.unknownColumns.length" class="look"
+      <span v-if="report.unknownColumns.length" class="warning"
         >Left out, no such column: {{ report.unknownColumns.join(', ') }}.</span
       >
       <ul v-if="report.left.length">
@@ -42,7 +42,7 @@ defineEmits<{ close: [] }>();
 .bad {
   color: var(--brick-ink);
 }
-.look {
+.warning {
   color: var(--brass-ink);
 }
 ul {

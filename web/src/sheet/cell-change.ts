@@ -75,18 +75,18 @@ function shotWith(
   typed: Partial<Record<ShotPart, CellValue>>,
 ): Shot | string {
   if (part === 'carryM') {
-    const { apexM, landDeg, teeGainM } = standing ?? {};
+    const { apexM, descentDeg, teeGainM } = standing ?? {};
     return {
       ...(typed as Pick<Shot, 'carryM' | 'plusMinusM'>),
       ...(apexM !== undefined && { apexM }),
-      ...(landDeg !== undefined && { landDeg }),
+      ...(descentDeg !== undefined && { descentDeg }),
       ...(teeGainM !== undefined && { teeGainM }),
       source: 'stated',
     };
   }
   if (!standing) return 'give the carry first';
   if (part === 'takenOn') return standing;
-  const measured = part === 'shots' || part === 'spreadM' ? { source: 'measured' as const } : {};
+  const measured = part === 'sampleSize' || part === 'spreadM' ? { source: 'measured' as const } : {};
   return { ...standing, ...measured, ...(typed as Partial<Shot>) };
 }
 
@@ -112,7 +112,7 @@ function cleared(
     return { ok: false, reason: 'clear the carry to clear this' };
   const { [column.part]: _gone, ...rest } = standing;
   const source =
-    column.part === 'shots' && standing.source === 'measured' ? { source: 'stated' as const } : {};
+    column.part === 'sampleSize' && standing.source === 'measured' ? { source: 'stated' as const } : {};
   return {
     ok: true,
     commands: [edit(club, { readings: [{ key, value: { ...rest, ...source } as Shot, takenOn }] })],

@@ -81,7 +81,7 @@ function shotColumn(
 
 const sourceColumn: SheetColumn = {
   id: 'shot.full.source',
-  writes: () => fixed('shot.full.shots'),
+  writes: () => fixed('shot.full.sampleSize'),
   head: 'source',
   align: 'left',
   px: 76,
@@ -145,7 +145,7 @@ export const COLUMN_SETS: readonly ColumnSet[] = [
       carryColumn,
       shotColumn('full', 'totalM', 'total', 56),
       shotColumn('full', 'apexM', 'apex', 54),
-      shotColumn('full', 'landDeg', 'land', 50),
+      shotColumn('full', 'descentDeg', 'land', 50),
       shotColumn('full', 'spreadM', '±', 46),
       shotColumn('full', 'teeGainM', '+ off a tee', 76),
       shotColumn('soft', 'carryM', 'soft', 50),
@@ -257,7 +257,7 @@ function showShot(
   const origin = `${column.label} [${unitLabel(column, unit) || 'as said'}], ${factSourceWords(club.spec, `shot.${shotKind}`, unit)}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`;
   const text = isDistancePart(part)
     ? distanceNumber(value as number, usualUnits(column, unit).distance)
-    : `${value}${part === 'landDeg' ? '°' : ''}`;
+    : `${value}${part === 'descentDeg' ? '°' : ''}`;
   // What it goes farther off a tee is said, whatever its carry rests on.
   if (part === 'teeGainM') return { text: (value as number) > 0 ? `+${text}` : text, origin };
   return { text, origin, source: shot.source };
@@ -280,6 +280,6 @@ function showSource(club: ClubView, unit: DistanceUnit): CellShown {
 
 /** What an editor opens with: the exact value in the reader's unit. */
 export function editText(club: ClubView, column: SheetColumn, unit: DistanceUnit): string {
-  if (column.id === 'shot.full.source') return String(shotIn(club.spec, 'shot.full')?.shots ?? '');
+  if (column.id === 'shot.full.source') return String(shotIn(club.spec, 'shot.full')?.sampleSize ?? '');
   return showCell(club, column, unit).text.replace(/°$/, '');
 }

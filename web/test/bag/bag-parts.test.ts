@@ -11,7 +11,7 @@ const iron = (name: string, carryM: number | undefined, loftDeg: number): Ladder
   name,
   kind: 'iron',
   loftDeg,
-  shots: carryM === undefined ? {} : { full: { carryM, source: 'measured', shots: 20, spreadM: 4 } },
+  shots: carryM === undefined ? {} : { full: { carryM, source: 'measured', sampleSize: 20, spreadM: 4 } },
 });
 
 describe('what else there is to say of a bag', () => {

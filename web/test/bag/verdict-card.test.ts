@@ -41,7 +41,7 @@ describe('the verdict on a bag', () => {
     const view = card(even);
     expect(view.text()).toContain('An even bag.');
     expect(view.text()).toContain('Even carries: even');
-    expect(view.find('.verdict.fault').exists()).toBe(false);
+    expect(view.find('.verdict.error').exists()).toBe(false);
   });
 
   it('a gap is named with its numbers, and what would mend it can be tried', async () => {

@@ -17,7 +17,9 @@ const strike = (id: string, clubId: string, leftOut: string | null = null) => ({
   leftOut,
 });
 const carries = (...each: [string, number][]) =>
-  new Map(each.map(([id, carryM]) => [id, { whole: { atBaseline: { carryM, sideM: 0, totalM: carryM } } }]));
+  new Map(
+    each.map(([id, carryM]) => [id, { whole: { atBaseline: { carryM, offlineM: 0, totalM: carryM } } }]),
+  );
 
 describe('a basket taken along ball by ball', () => {
   const lines = [line('5', 3), line('7', 4)];

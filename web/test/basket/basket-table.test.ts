@@ -37,7 +37,10 @@ function rows(parts: readonly BasketPart[], clubs: readonly LadderClub[], unit: 
 
 describe('the shots of a basket', () => {
   it('says how each carry is known now and after the balls, and what it settles', () => {
-    const [row] = rows([part('7 iron')], [club('7 iron', { carryM: 150, source: 'measured', shots: 1 })]);
+    const [row] = rows(
+      [part('7 iron')],
+      [club('7 iron', { carryM: 150, source: 'measured', sampleSize: 1 })],
+    );
     expect(row).toMatch(
       /^7 iron \| 8 \| 150 1 shot \| 9 \| 4 \| 0\.04 \| Tells most about the clubs beside it/,
     );
@@ -52,7 +55,7 @@ describe('the shots of a basket', () => {
   it('a carry nobody told is modelled, one from before a bend is said to be, a little gain is little', () => {
     const found = rows(
       [part('5 iron', { gain: 0.001 }), part('9 iron'), part('gone')],
-      [club('5 iron'), club('9 iron', { carryM: 130, source: 'measured', shots: 12 }, true)],
+      [club('5 iron'), club('9 iron', { carryM: 130, source: 'measured', sampleSize: 12 }, true)],
     );
     expect(found[0]).toMatch(/modelled \| 9 \| 4 \| little/);
     expect(found[1]).toContain('12 shots, before the club was changed');

@@ -105,7 +105,7 @@ describe('intervals', () => {
       props: { differences: pair!.differences, margins: MARGINS, unit: 'yd', open: [] },
     });
     const text = plainText(view);
-    expect(pair!.differences.map(({ part }) => part)).toContain('landDeg');
+    expect(pair!.differences.map(({ part }) => part)).toContain('descentDeg');
     expect(text).toContain('run on a firm green');
     expect(text).toContain('margin 3.3 yd');
     expect(text).not.toContain('descent');

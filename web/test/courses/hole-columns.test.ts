@@ -1,7 +1,7 @@
 import { usualHole, type Hole } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
 import { compassPoint, groundWords, roundAirWords } from '../../src/courses/ground-words';
-import { holeColumns, readTrouble, troubleWords } from '../../src/courses/hole-columns';
+import { holeColumns, readHazards, hazardWords } from '../../src/courses/hole-columns';
 
 const hole: Hole = {
   ...usualHole(4, [370, 340]),
@@ -18,7 +18,10 @@ describe('the columns of a hole', () => {
   it("what is typed is what is kept, in the unit it is typed in; a typed length is no longer the map's line", () => {
     expect(column('length 1', 'yd').read(hole, '400')).toMatchObject({ lengthsM: [370, 365.8] });
     expect(column('length 1', 'yd').read(hole, '400')).not.toHaveProperty('line');
-    expect(column('riseM').read(hole, '-3,5')).toMatchObject({ riseM: -3.5, line: hole.line });
+    expect(column('elevationChangeM').read(hole, '-3,5')).toMatchObject({
+      elevationChangeM: -3.5,
+      line: hole.line,
+    });
     expect(column('bearing').read(hole, '')).toMatchObject({ bearingDeg: null });
     expect(column('front').read(hole, ' Water ')).toMatchObject({ front: 'water' });
   });
@@ -30,30 +33,30 @@ describe('the columns of a hole', () => {
     ['greenM', '300', /Green must be between 6 and 70 m/],
     ['front', 'lava', /Front must be one of open, sand, water/],
     ['bearing', '400', /Bearing must be between 0 and 360/],
-    ['trouble', 'swamp', /“swamp” is not understood/],
+    ['hazards', 'swamp', /“swamp” is not understood/],
   ])('%s “%s” is refused by name', (id, text, message) => {
     const read = column(id).read(hole, text);
     expect('problem' in read ? read.problem : '').toMatch(message);
   });
 });
 
-describe('trouble in words', () => {
+describe('hazards in words', () => {
   it('is read as it is written, short or long, and written as it is read', () => {
-    const trouble = readTrouble('Bunker left 225-260; w x 300 - 320; OB right 150–330', 'm');
-    expect(trouble).toEqual([
+    const hazards = readHazards('Bunker left 225-260; w x 300 - 320; OB right 150–330', 'm');
+    expect(hazards).toEqual([
       { kind: 'bunker', side: 'left', fromM: 225, toM: 260 },
       { kind: 'water', side: 'across', fromM: 300, toM: 320 },
       { kind: 'out of bounds', side: 'right', fromM: 150, toM: 330 },
     ]);
-    expect(readTrouble(troubleWords(trouble as never, 'm'), 'm')).toEqual(trouble);
-    expect(readTrouble('', 'm')).toEqual([]);
+    expect(readHazards(hazardWords(hazards as never, 'm'), 'm')).toEqual(hazards);
+    expect(readHazards('', 'm')).toEqual([]);
   });
   it.each([
     ['bunker left 260-225', /ends before it begins/],
     ['bunker left 500-900', /lies beyond 600 m/],
     ['bunker 200-220', /not understood/],
   ])('“%s” is refused', (text, message) => {
-    const read = readTrouble(text, 'm');
+    const read = readHazards(text, 'm');
     expect('problem' in read ? read.problem : '').toMatch(message);
   });
 });

@@ -9,7 +9,7 @@ const iron = (id: string, loftDeg: number, carryM?: number): LadderClub => ({
   name: id,
   kind: 'iron',
   loftDeg,
-  shots: carryM === undefined ? {} : { full: { carryM, source: 'measured', shots: 20, spreadM: 4 } },
+  shots: carryM === undefined ? {} : { full: { carryM, source: 'measured', sampleSize: 20, spreadM: 4 } },
 });
 
 function table(clubs: readonly LadderClub[], moved?: ReadonlyMap<string, Moved>) {

@@ -8,7 +8,7 @@ import { clubView } from '../sheet';
 
 const CLUBS: readonly ClubView[] = [
   clubView('7', { carryM: 150 }),
-  clubView('8', { carryM: 138, source: 'measured', shots: 12 }),
+  clubView('8', { carryM: 138, source: 'measured', sampleSize: 12 }),
   clubView('9'),
 ];
 

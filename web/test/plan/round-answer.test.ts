@@ -39,7 +39,7 @@ describe('the answer of a round', () => {
     expect(words).toContain('The gamer costs 0.11 strokes a round more than the best there is.');
     expect(words).toContain('Driving iron for Hybrid 4.');
     expect(words).toContain('Proved of 1,234,567 sets.');
-    expect(mark.classes()).toContain('look');
+    expect(mark.classes()).toContain('warning');
     expect(view.get('.reasons').text()).toBe('Best for 14 shots.');
     await view.get('button').trigger('click');
     expect(view.emitted('settle')).toHaveLength(1);
@@ -52,10 +52,10 @@ describe('the answer of a round', () => {
       'too many are carried',
       0.2,
       { carried: 16, allowed: 14 },
-      'look',
+      'warning',
       'The gamer holds 16 clubs, 14 are wanted',
     ],
-    ['the settled bag costs', 0.2, { settled: true }, 'look', 'The settled bag costs 0.20 strokes more'],
+    ['the settled bag costs', 0.2, { settled: true }, 'warning', 'The settled bag costs 0.20 strokes more'],
     ['the settled bag ties', -0.01, { settled: true }, 'fine', 'are a tie: 0.01 strokes'],
   ] as const)('%s', (_name, against, more, mark, words) => {
     const shown = said(against, more);

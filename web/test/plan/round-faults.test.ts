@@ -8,7 +8,7 @@ const iron = (id: string, carryM: number, loftDeg: number): LadderClub => ({
   name: id,
   kind: 'iron',
   loftDeg,
-  shots: { full: { carryM, source: 'measured', shots: 30, spreadM: 3 } },
+  shots: { full: { carryM, source: 'measured', sampleSize: 30, spreadM: 3 } },
 });
 const even = [iron('6', 160, 28), iron('7', 150, 32), iron('8', 140, 36), iron('9', 130, 40)];
 const uneven = [...even, iron('52', 95, 52), iron('56', 85, 56)];

@@ -12,7 +12,10 @@ import { freshPinia } from '../pinia';
 function settings() {
   const store = useSheet();
   showSheet(
-    sheetOf([clubView('7 iron', { carryM: 150, source: 'measured', shots: 20, spreadM: 9 })], ['7 iron']),
+    sheetOf(
+      [clubView('7 iron', { carryM: 150, source: 'measured', sampleSize: 20, spreadM: 9 })],
+      ['7 iron'],
+    ),
   );
   const router = createRouter({
     history: createMemoryHistory(),

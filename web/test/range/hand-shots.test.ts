@@ -5,9 +5,12 @@ describe('shots written down by hand', () => {
   it('are carries in the player’s unit, with the side that follows them', () => {
     expect(readHandShots(' 152 148 3L, 150,5 ', 'm')).toEqual({
       ok: true,
-      strikes: [{ carryM: 152 }, { carryM: 148, sideM: -3 }, { carryM: 150.5 }],
+      strikes: [{ carryM: 152 }, { carryM: 148, offlineM: -3 }, { carryM: 150.5 }],
     });
-    expect(readHandShots('100 2.5r', 'yd')).toEqual({ ok: true, strikes: [{ carryM: 91.44, sideM: 2.286 }] });
+    expect(readHandShots('100 2.5r', 'yd')).toEqual({
+      ok: true,
+      strikes: [{ carryM: 91.44, offlineM: 2.286 }],
+    });
   });
   it.each([
     ['', 'nothing written'],

@@ -73,7 +73,7 @@ describe('the preview of a file', () => {
     expect(view.get('tbody tr').text()).toContain('164');
     expect(view.get('tbody tr').text()).toContain('150');
     expect(view.text()).toContain('30 to take');
-    expect(view.get('.look').text()).toContain('yards are that are read as metres');
+    expect(view.get('.warning').text()).toContain('yards are that are read as metres');
   });
 
   it('counts only what is of a club, and lists what cannot be taken', async () => {
@@ -85,7 +85,7 @@ describe('the preview of a file', () => {
     );
     expect(view.text()).toContain('0 to take');
     expect(view.text()).toContain('is not a number');
-    expect(view.find('.look').exists()).toBe(false);
+    expect(view.find('.warning').exists()).toBe(false);
     await view.get('caption button').trigger('click');
     expect(view.emitted('saveRefusals')).toHaveLength(1);
   });

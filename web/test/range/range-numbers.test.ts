@@ -26,12 +26,12 @@ describe('numbers of the range as people say them', () => {
       spinAxisDeg: 0,
       carryM: 91.44,
       totalM: 96.012,
-      sideM: -1.8288,
+      offlineM: -1.8288,
       apexM: 30.48,
-      landDeg: 48.4,
+      descentDeg: 48.4,
       modelled: [],
       isSideKnown: true,
-      atBaseline: { carryM: 0, totalM: 0, sideM: 0, apexM: 0, landDeg: 0, firmGreenRunM: 4 },
+      atBaseline: { carryM: 0, totalM: 0, offlineM: 0, apexM: 0, descentDeg: 0, firmGreenRunM: 4 },
     };
     expect(strikeColumns('yd').map(({ head, show }) => `${head} ${show(whole, {})}`)).toEqual([
       'Carry yd 100.0',

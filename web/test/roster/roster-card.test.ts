@@ -44,14 +44,14 @@ const card = (more: object = {}) =>
         clubs: 14,
         faults: 2,
         looks: 1,
-        severity: 'fault' as const,
+        severity: 'error' as const,
         headline: 'Two faults.',
       },
       clubsOwned: 20,
       nextPlan: null,
       lastChanges: [],
       things: [],
-      event: { words: 'no bag settled yet', severity: 'look' as const },
+      event: { words: 'no bag settled yet', severity: 'warning' as const },
       recent: [],
       ...more,
     } as never,
@@ -64,7 +64,7 @@ describe('a player on the roster', () => {
     expect(view.get('a.player').attributes('href')).toBe('/bag/p');
     expect(view.text()).toContain('Two faults.');
     expect(view.text()).toContain('14 clubs of 20');
-    expect(view.get('dd.verdict.fault').text()).toMatch(/^2\s*◆ 1$/);
+    expect(view.get('dd.verdict.error').text()).toMatch(/^2\s*◆ 1$/);
     expect(view.text()).toContain('nothing to do');
     expect(view.text()).toContain('nothing planned');
   });
@@ -90,13 +90,13 @@ describe('a player on the roster', () => {
     const thing = (rank: number, words: string) => ({
       rank,
       words,
-      severity: 'look' as const,
+      severity: 'warning' as const,
       to: `/${words}`,
     });
     const view = card({ things: [thing(1, 'first'), thing(2, 'second')] });
     const links = view.findAll('.thing a');
     expect(links.map((one) => one.attributes('href'))).toEqual(['/first', '/second']);
-    expect(links[0]!.classes()).toContain('look');
+    expect(links[0]!.classes()).toContain('warning');
     expect(links[1]!.classes()).toContain('quiet');
   });
 

@@ -133,7 +133,7 @@ describe('the roster', () => {
     pages[''] = {
       rows: [
         entry('Ana', { bench: { ...known, checkedOn } }),
-        entry('Bo', { gamer: { ...gamer, faults: 1, severity: 'fault' }, bench: { ...known, checkedOn } }),
+        entry('Bo', { gamer: { ...gamer, faults: 1, severity: 'error' }, bench: { ...known, checkedOn } }),
       ],
       total: 3,
       next: 'Bo_1',

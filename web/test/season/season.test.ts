@@ -207,7 +207,7 @@ describe('a freeze', () => {
 
 describe('trials', () => {
   it('say how many shots there are, ask for a decision when they are over, and keep what became of it', async () => {
-    const measured = clubView('new head', { carryM: 230, source: 'measured', shots: 12, spreadM: 5 });
+    const measured = clubView('new head', { carryM: 230, source: 'measured', sampleSize: 12, spreadM: 5 });
     const season: PlayerSeason = {
       rules: DEFAULT_SEASON_RULES,
       items: [],

@@ -9,9 +9,9 @@ const measured = clubView('7 iron', {
   carryM: 150,
   totalM: 156,
   apexM: 30,
-  landDeg: 48,
+  descentDeg: 48,
   spreadM: 4,
-  shots: 12,
+  sampleSize: 12,
   source: 'measured',
 });
 
@@ -47,7 +47,7 @@ describe('what typing into a cell comes to', () => {
 
   it('makes a new carry stated: the old sample does not speak for it', () => {
     const { value } = reading(typed(measured, 'shot.full.carryM', '155')) as { value: Shot };
-    expect(value).toEqual({ carryM: 155, apexM: 30, landDeg: 48, source: 'stated' });
+    expect(value).toEqual({ carryM: 155, apexM: 30, descentDeg: 48, source: 'stated' });
   });
 
   it('takes a carry as people say it: the middle of a range, and half its width', () => {
@@ -74,8 +74,8 @@ describe('what typing into a cell comes to', () => {
 
   it('makes a shot measured when its number of shots is given', () => {
     const stated = clubView('8 iron', { carryM: 140 });
-    expect(reading(typed(stated, 'shot.full.shots', '9'))).toMatchObject({
-      value: { carryM: 140, shots: 9, source: 'measured' },
+    expect(reading(typed(stated, 'shot.full.sampleSize', '9'))).toMatchObject({
+      value: { carryM: 140, sampleSize: 9, source: 'measured' },
     });
   });
 
@@ -106,14 +106,16 @@ describe('what typing into a cell comes to', () => {
       takenOn: ON,
     });
     expect(reading(typed(measured, 'shot.full.apexM', ''))).toMatchObject({
-      value: { carryM: 150, landDeg: 48, shots: 12 },
+      value: { carryM: 150, descentDeg: 48, sampleSize: 12 },
     });
-    expect((reading(typed(measured, 'shot.full.shots', '')) as { value: Shot }).value.source).toBe('stated');
+    expect((reading(typed(measured, 'shot.full.sampleSize', '')) as { value: Shot }).value.source).toBe(
+      'stated',
+    );
   });
 
   it('says how much farther a club goes off a tee, or less, in the reader’s unit; a new carry leaves it', () => {
     const known = reading(typed(measured, 'shot.full.teeGainM', '+8', 'yd')) as { value: Shot };
-    expect(known.value).toMatchObject({ carryM: 150, source: 'measured', shots: 12 });
+    expect(known.value).toMatchObject({ carryM: 150, source: 'measured', sampleSize: 12 });
     expect(known.value.teeGainM).toBeCloseTo(7.315, 3);
     expect((reading(typed(measured, 'shot.full.teeGainM', '-3')) as { value: Shot }).value.teeGainM).toBe(-3);
     const club = clubView('7 iron', known.value);
