@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   BASELINE,
+  DEFAULT_PREFERENCES,
   MEDIUM_FAIRWAY,
+  USUAL_GROUND,
   allocateBalls,
   basketReasonSentence,
   basketSentence,
@@ -10,9 +12,12 @@ import {
   nextBasket,
   openShots,
   randomFrom,
+  roundChoosing,
   toldEnough,
+  usualHole,
   usualPreferences,
   usualRoundChoosing,
+  type BasketPart,
   type LadderClub,
 } from '../../src/index.js';
 import { afterBalls } from '../../src/basket/after-balls.js';
@@ -139,6 +144,46 @@ describe('the next basket', () => {
     expect(hit(unknown)).toBeGreaterThan(hit(parts) / 2);
     for (const { nowM, thenM } of parts) expect(thenM).toBeLessThan(nowM);
     expect(gain).toBeLessThanOrEqual(perfectGain);
+  });
+
+  it('is for the round it is asked for: one of short holes is decided by its short irons and wedges, not by a wood', () => {
+    const clubs = [
+      club('Driver', 'driver', 10.5, undefined),
+      club('3 wood', 'fairway', 15, undefined),
+      club('5 iron', 'iron', 25, undefined),
+      club('7 iron', 'iron', 32, 160, { shots: 40, spreadYd: 7 }),
+      club('8 iron', 'iron', 36, undefined),
+      club('9 iron', 'iron', 41, undefined),
+      club('PW', 'wedge', 46, undefined),
+      club('56', 'wedge', 56, undefined),
+    ];
+    const bagIds = clubs.map(({ id }) => id);
+    const holes = Array.from({ length: 9 }, (_one, i) => usualHole(3, [95 + 5 * i]));
+    const short = roundChoosing({
+      day: {
+        course: { tees: ['Front'], holes, altitudeM: 0 },
+        tee: 0,
+        air: { temperatureC: 20, humidityPct: 50, windMps: 0, windFromDeg: 0 },
+        ground: USUAL_GROUND,
+      },
+      clubs,
+      from: FROM,
+      wishes: DEFAULT_PREFERENCES,
+    });
+    const preferences = usualPreferences({ bagIds, options: {}, limit: 14 });
+    /** Woods that are hit to be decided about, not for what they tell of the clubs beside them. */
+    const woods = (parts: readonly BasketPart[]) =>
+      parts.filter(
+        ({ clubId, reason }) => ['Driver', '3 wood'].includes(clubId) && reason.code !== 'neighbours',
+      );
+    const basket = nextBasket({ round: short, preferences, bagIds, balls: 60 })!;
+    expect(basket.parts.length).toBeGreaterThan(1);
+    expect(woods(basket.parts)).toEqual([]);
+    const balls = (ids: readonly string[]) =>
+      basket.parts.filter(({ clubId }) => ids.includes(clubId)).reduce((sum, one) => sum + one.balls, 0);
+    expect(balls(['8 iron', '9 iron', 'PW', '56'])).toBeGreaterThan(40);
+    expect(basket.gain).toBeGreaterThan(0);
+    expect(woods(basketFor(clubs, 60).parts)).not.toEqual([]);
   });
 
   it('says that nothing is left to settle where every carry is known', () => {

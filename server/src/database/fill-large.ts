@@ -57,8 +57,6 @@ export async function fillLarge(client: pg.Client, workspaceId: string, size: La
   const run = (sql: string, values: unknown[] = []) => client.query<{ id: string }>(sql, values);
   await run(`select set_config('tasche.workspace', $1, false)`, [workspaceId]);
   await run('begin');
-  // Nothing is known yet of tables that are being filled: a plan that reads one whole for each row takes minutes.
-  await run('set local enable_seqscan = off');
   await run(
     `create temporary table made on commit drop as
      select gen_random_uuid() as id, gen_random_uuid() as gamer, n from generate_series(1, $1::int) n`,
@@ -81,22 +79,23 @@ export async function fillLarge(client: pg.Client, workspaceId: string, size: La
     [workspaceId],
   );
   await run(
-    `with fresh as (
+    `with one_club as materialized (select distinct on (player_id) player_id, id from club where player_id in (select id from made) order by player_id, place),
+       fresh as (
        insert into change (id, workspace_id, player_id, at, who, why, summary, images)
        select gen_random_uuid(), $1, made.id, now() - c * interval '3 hours', 'bench', '', 'lie 62.0° from 61.5°',
          jsonb_build_array(jsonb_build_object('of', 'club', 'id', club.id, 'before', '{"name":"a"}'::jsonb, 'after', '{"name":"b"}'::jsonb, 'version', c))
-       from made join lateral (select id from club where club.player_id = made.id limit 1) club on true, generate_series(1, $2::int) c
+       from made join one_club club on club.player_id = made.id, generate_series(1, $2::int) c
        returning id, images)
      insert into change_row (workspace_id, row_id, change_id) select $1, (images -> 0 ->> 'id')::uuid, id from fresh`,
     [workspaceId, size.changesEach],
   );
   await run(
     `insert into reading (id, workspace_id, club_id, change_id, key, value, taken_on)
+     with one_change as materialized (select distinct on (player_id) player_id, id from change where player_id in (select id from made) order by player_id)
      select gen_random_uuid(), $1, club.id, change.id, (array['lieDeg', 'loftMeasuredDeg', 'swingWeight', 'shot.full'])[1 + r % 4],
        (array['62.5'::jsonb, '36.5', '"D3"', jsonb_build_object('carryM', 80 + (club.place % 30) * 5, 'source', 'measured', 'sampleSize', 20, 'spreadM', 4)])[1 + r % 4],
        current_date - r
-     from made join club on club.player_id = made.id join lateral (
-       select id from change where change.player_id = made.id limit 1) change on true, generate_series(1, $2::int) r`,
+     from club join one_change change on change.player_id = club.player_id, generate_series(1, $2::int) r`,
     [workspaceId, size.readingsEach],
   );
   await run(
@@ -127,8 +126,9 @@ export async function fillLarge(client: pg.Client, workspaceId: string, size: La
   );
   await run(
     `insert into bag_club (id, workspace_id, bag_id, club_id, place)
-     select gen_random_uuid(), $1, bag.id, club.id, club.place from made join bag on bag.player_id = made.id join lateral (
-       select * from club where player_id = made.id order by place limit 14) club on true`,
+     with carried as materialized (
+       select id, player_id, place, row_number() over (partition by player_id order by place) as nth from club where player_id in (select id from made))
+     select gen_random_uuid(), $1, bag.id, club.id, club.place from bag join carried club on club.player_id = bag.player_id where nth <= 14`,
     [workspaceId],
   );
   await run(
@@ -143,11 +143,14 @@ export async function fillLarge(client: pg.Client, workspaceId: string, size: La
   );
   await run(
     `insert into strike (workspace_id, session_id, player_id, built_on, id, club_id, shot, number, ball_speed_mps, carry_m)
+     with one_club as materialized (select distinct on (player_id) player_id, id from club where player_id in (select id from made) order by player_id, place)
      select $1, session.id, session.player_id, session.held_on, gen_random_uuid(), club.id, 'full', s, 55, 150
-     from session join lateral (select id from club where club.player_id = session.player_id limit 1) club on true, generate_series(1, $2::int) s
+     from session join one_club club on club.player_id = session.player_id, generate_series(1, $2::int) s
      where session.source = 'bench'`,
     [workspaceId, Math.ceil(size.strikesEach / size.sessionsEach)],
   );
+  // Nothing is known yet of tables that are being filled: readings looked for without their index, club by club, take minutes.
+  await run('set local enable_seqscan = off');
   await run(
     `update club set spec = spec_as_of(club.id, current_date) where player_id in (select id from made)`,
   );

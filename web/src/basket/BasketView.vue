@@ -11,25 +11,29 @@ import {
   type LadderClub,
 } from '@tasche/core';
 import { v4 as newId } from 'uuid';
-import { computed, ref, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import LinkButton from '../app/LinkButton.vue';
 import UnitButton from '../app/UnitButton.vue';
 import WorkProgress from '../app/WorkProgress.vue';
-import { today } from '../app/day';
+import { shortDay, today } from '../app/day';
 import { useSettings } from '../app/settings';
+import { useSchedule } from '../courses/schedule-store';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { useRangeOf } from '../range/range-store';
 import { useSheet } from '../sheet/sheet-store';
 import BasketTable from './BasketTable.vue';
-import type { BasketQuestion } from './basket-worker';
+import { basketAim, basketRounds } from './basket-rounds';
+import type { BasketAim, BasketQuestion } from './basket-worker';
 import { useBasket } from './use-basket';
 
 /** Which clubs and shots to hit next, so that so many balls settle most of what decides this player's bag and shots. */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const range = useRangeOf(() => props.playerId);
+const schedule = useSchedule();
+onMounted(() => void schedule.load());
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
@@ -56,18 +60,43 @@ const clubs = computed<LadderClub[]>(() =>
 );
 const byId = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
 
-const question = computed<BasketQuestion | null>(() =>
-  clubs.value.length === 0
-    ? null
+/** What the balls are to decide: part of the address. */
+const rounds = computed(() => basketRounds(store.sheet!.plans, schedule.events, today()));
+const round = computed(() => rounds.value.find(({ key }) => key === route.query.round));
+const roundChoices = computed(() => [
+  { value: '', label: 'a usual round' },
+  ...rounds.value.map(({ key, event, round: { name, day } }) => ({
+    value: key,
+    label: `${event.name}, ${name}, ${shortDay(day)}`,
+  })),
+]);
+/** A round that is named but not read yet is not answered as a usual one. */
+const isRoundAwaited = computed(
+  () => Boolean(route.query.round) && !round.value && schedule.state !== 'ready',
+);
+const isRoundGone = computed(() => Boolean(route.query.round) && !round.value && schedule.state === 'ready');
+const aim = computed<BasketAim | string>(() =>
+  round.value
+    ? basketAim(round.value, { ...store.sheet!, clubs: store.clubs }, schedule.courses, strategy.value)
     : {
+        of: 'usual round',
         request: {
           clubs: clubs.value,
           from: baselineOf(store.sheet!.player),
           ...(store.sheet!.player.handicap !== null && { handicap: store.sheet!.player.handicap }),
         },
+      },
+);
+const strategy = computed(() => bag.value?.strategy ?? 'even-carries');
+
+const question = computed<BasketQuestion | null>(() =>
+  clubs.value.length === 0 || isRoundAwaited.value || typeof aim.value === 'string'
+    ? null
+    : {
+        aim: aim.value,
         bagIds: bag.value?.clubIds ?? [],
         options: {
-          school: bag.value?.strategy ?? 'even-carries',
+          school: strategy.value,
           settings: store.sheet!.player.gapSettings,
           unit: unit.value,
         },
@@ -109,7 +138,7 @@ function hit(): void {
       session: {
         id,
         playerId: props.playerId,
-        name: `Basket of ${balls.value}`,
+        name: `Basket of ${balls.value}${round.value ? ` for ${round.value.event.name.slice(0, 50)}` : ''}`,
         heldOn: today(),
         conditions,
         surface: MEDIUM_FAIRWAY,
@@ -132,7 +161,7 @@ const print = () => window.print();
       <template #says>
         <p class="quiet small">
           Which shots to hit so that the balls settle most of what decides the bag and which club to hit.
-          Worked out for a usual round.
+          Worked out for {{ round ? `${round.event.name}, ${round.round.name}` : 'a usual round' }}.
         </p>
       </template>
       <template #actions>
@@ -168,8 +197,16 @@ const print = () => window.print();
           :step="10"
           @write="balls = $event ?? USUAL_BALLS"
       /></label>
+      <label v-if="rounds.length > 0" class="small quiet"
+        >to decide
+        <ChoiceField
+          :value="round?.key ?? ''"
+          label="Round"
+          :options="roundChoices"
+          @update:value="router.replace({ query: { ...route.query, round: $event || undefined } })"
+      /></label>
       <label v-if="store.sheet!.bags.length > 1" class="small quiet"
-        >for
+        >from the bag
         <ChoiceField
           :value="bag?.id ?? ''"
           label="Bag"
@@ -177,8 +214,24 @@ const print = () => window.print();
           @update:value="router.replace({ query: { ...route.query, bag: $event } })"
       /></label>
     </div>
+    <p v-if="isRoundGone" class="small quiet" role="status">
+      The round this was asked for is played or gone: here is one for a usual round.
+    </p>
+    <p v-if="isRoundAwaited" class="small quiet" role="status">
+      {{
+        schedule.state === 'away'
+          ? 'The courses cannot be reached; this opens by itself as soon as they can be.'
+          : 'Reading the courses…'
+      }}
+    </p>
+    <p v-else-if="typeof aim === 'string'" class="verdict warning" role="alert">
+      ◆ {{ aim }}
+      <RouterLink v-if="round" :to="{ name: 'courses', params: { courseId: round.round.courseId } }"
+        >To the course</RouterLink
+      >
+    </p>
     <NEmpty
-      v-if="!question"
+      v-else-if="!question"
       class="card empty"
       description="There are no clubs yet. Write the bag down first."
     >

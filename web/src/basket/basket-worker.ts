@@ -1,38 +1,49 @@
 import {
   nextBasket,
+  roundChoosing,
   usualPreferences,
   usualRoundChoosing,
   type BagQuestion,
   type NextBasket,
+  type RoundPreferences,
+  type RoundRequest,
   type UsualRoundRequest,
 } from '@tasche/core';
 import { expose } from 'comlink';
 
+/** What the balls are to decide: a usual round, or one of an event. */
+export type BasketAim =
+  | { of: 'usual round'; request: UsualRoundRequest }
+  | { of: 'round'; request: RoundRequest; preferences: RoundPreferences };
+
 /** A player's locker, the bag they carry, and how many balls there are. */
 export interface BasketQuestion extends BagQuestion {
-  request: UsualRoundRequest;
+  aim: BasketAim;
   balls: number;
 }
 
+/** How much of the work is playing the course of an event's round. */
+const PLAYING = 0.4;
+
 const api = {
-  /** @returns null where nothing tells how far the player hits it */
+  /** @returns null where nothing tells how far the player hits it, or the rules leave no bag */
   basket(question: BasketQuestion, onProgress: (share: number) => void): NextBasket | null {
-    const { request, bagIds, options, balls } = question;
-    const round = usualRoundChoosing(request);
-    if (!round) return null;
-    const { handicap } = request;
+    const { aim, bagIds, options, balls } = question;
+    const { handicap } = aim.request;
+    const about = { bagIds, balls, options, ...(handicap !== undefined && { handicap }) };
+    if (aim.of === 'round') {
+      const round = roundChoosing(aim.request, (share) => {
+        onProgress(share * PLAYING);
+      });
+      return (
+        nextBasket({ ...about, round, preferences: aim.preferences }, (share) => {
+          onProgress(PLAYING + share * (1 - PLAYING));
+        }) ?? null
+      );
+    }
+    const round = usualRoundChoosing(aim.request);
     return (
-      nextBasket(
-        {
-          round,
-          preferences: usualPreferences(question),
-          bagIds,
-          balls,
-          options,
-          ...(handicap !== undefined && { handicap }),
-        },
-        onProgress,
-      ) ?? null
+      (round && nextBasket({ ...about, round, preferences: usualPreferences(question) }, onProgress)) ?? null
     );
   },
 };

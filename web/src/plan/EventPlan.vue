@@ -30,6 +30,7 @@ import WorkProgress from '../app/WorkProgress.vue';
 import { counted } from '../app/counted';
 import { today } from '../app/day';
 import { useSettings } from '../app/settings';
+import { keyOfRound } from '../basket/basket-rounds';
 import { queriedSchool } from '../bag/use-bag-ladder';
 import { groundWords, roundAirWords } from '../courses/ground-words';
 import { useSchedule } from '../courses/schedule-store';
@@ -167,12 +168,24 @@ function remove(): void {
   void router.push({ name: 'plan', params: { playerId: props.playerId } });
 }
 
+/** Which balls to hit so that this round's bag and shots are decided. */
+function toBasket(): void {
+  const query = { round: keyOfRound(props.plan.id, tab.value) };
+  void router.push({ name: 'basket', params: { playerId: props.playerId }, query });
+}
+
 const { work: settling, settle } = useSettling(() => props.plan, ask, { unit, nameOf: name });
 const { comingIn, makeTickets } = useComingIn(() => props.plan, rounds);
 const actions = computed((): Action[] => [
   ...(event.value
     ? [
         { key: 'edit', label: 'Edit the event', run: () => (writing.value = 'edit') },
+        {
+          key: 'basket',
+          label: 'A basket for this round',
+          disabled: asked.value === null,
+          run: toBasket,
+        },
         {
           key: 'settle',
           label: 'Settle every round',
