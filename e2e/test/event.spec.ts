@@ -244,6 +244,17 @@ test('a round is asked more: other bags, the cheapest remedy, rounds played and 
     /Redrawn 20 times within what is known of them, the same bag came out \d+ times?\./,
     { timeout: 60_000 },
   );
+
+  // Which balls to hit before this very round.
+  await fromMenu(page, 'A basket for this round');
+  await expect(page).toHaveURL(/\/range\/basket\?round=/);
+  await expect(page.getByText(/Worked out for (?!a usual).+, Round/)).toBeVisible();
+  const worth = page.getByText(/knowing every carry exactly would be worth|Nothing is left to settle/);
+  await expect(worth).toBeVisible({ timeout: 60_000 });
+  await page.reload();
+  await expect(page.getByText(/Worked out for (?!a usual).+, Round/)).toBeVisible();
+  await choose(page.getByLabel('Round', { exact: true }), 'a usual round');
+  await expect(page.getByText('Worked out for a usual round')).toBeVisible();
 });
 
 test('two locks that contradict each other are named; a forecast that does not come is said, and the air is written by hand', async ({

@@ -214,7 +214,7 @@ const print = () => window.print();
           @update:value="router.replace({ query: { ...route.query, bag: $event } })"
       /></label>
     </div>
-    <p v-if="isRoundGone" class="small quiet" role="status">
+    <p v-if="isRoundGone" class="small quiet gone" role="status">
       The round this was asked for is played or gone: here is one for a usual round.
     </p>
     <p v-if="isRoundAwaited" class="small quiet" role="status">
@@ -284,6 +284,9 @@ const print = () => window.print();
 .sentence {
   padding: 12px 16px;
   font-size: 17px;
+}
+.gone {
+  margin-bottom: 10px;
 }
 .empty {
   padding: 24px;
