@@ -57,7 +57,7 @@ export async function atSize(
       'alter table reading drop constraint reading_workspace_id_club_id_fkey, drop constraint reading_workspace_id_change_id_fkey',
     );
     const ids = await fillLarge(client, workspace.id, wanted);
-    await client.query('update workspace set circuit_revision = circuit_revision + 1');
+    await client.query('update workspace set schedule_revision = schedule_revision + 1');
     const {
       rows: [size],
     } = await client.query<{ readings: string; changes: string }>(
@@ -90,7 +90,7 @@ export async function readsOf(address: string, ids: LargeIds): Promise<Endpoint[
     { name: 'roster, a page of 50', path: () => '/players?today=2026-11-25' },
     { name: 'sheet', path: (i) => `/players/${player(i)}/sheet` },
     { name: 'sheet of another day', path: (i) => `/players/${player(i)}/sheet?asOf=2026-01-01` },
-    { name: 'courses and events', path: () => '/circuit' },
+    { name: 'courses and events', path: () => '/schedule' },
     { name: 'changes, a page', path: (i) => `/players/${player(i)}/changes` },
     {
       name: 'what differs between two days',

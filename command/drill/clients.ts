@@ -277,7 +277,7 @@ async function invited(owner: Person, email: string): Promise<Person> {
 
 /** A plan for an event, of the demo's players. */
 async function eventPlan(person: Person): Promise<[EventView, PlanView]> {
-  const { events } = await person.get<{ events: EventView[] }>('/circuit');
+  const { events } = await person.get<{ events: EventView[] }>('/schedule');
   const { rows: players } = await person.get<Page<{ player: { id: string } }>>('/players?limit=50');
   for (const { player } of players) {
     const { rows } = await person.get<Page<PlanView>>(`/players/${player.id}/plans`);

@@ -138,6 +138,7 @@ interface Route {
 const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/health' },
   { method: 'GET', path: '/signed-in' },
+  { method: 'GET', path: '/schedule' },
   { method: 'GET', path: '/circuit' },
   { method: 'GET', path: '/players', query: ['today', 'limit', 'after'] },
   { method: 'GET', path: '/players/:playerId/sheet', query: ['asOf'] },

@@ -366,7 +366,7 @@ test('what the page says of a round is what the server says of it to a script: c
   const plan = '7a5c4e00-0002-4000-8000-000000000050';
   await page.goto(`${demo.maren}/plan/${plan}`);
   await expect(page.locator('.lock-board')).toBeVisible();
-  const { events } = (await (await request.get('/api/circuit')).json()) as {
+  const { events } = (await (await request.get('/api/schedule')).json()) as {
     events: { name: string; rounds: { id: string }[] }[];
   };
   const { clubs } = (await (await request.get(`/api${demo.maren}/sheet`)).json()) as {

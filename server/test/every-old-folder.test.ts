@@ -181,7 +181,7 @@ describe('a data folder of every earlier version', () => {
           sheet.clubs.map(({ name, spec }) => ({ name, spec })),
         );
       }
-      await bench.http.get('/api/circuit').expect(200);
+      await bench.http.get('/api/schedule').expect(200);
     } finally {
       await orm.close(true);
     }

@@ -78,7 +78,7 @@ describe('a player who is copied to another workspace', () => {
 
   it('brings the events of their plans along once, and uses those that are there', async () => {
     const events = async () =>
-      ((await other.get('/circuit').expect(200)).body as { events: EventView[] }).events;
+      ((await other.get('/schedule').expect(200)).body as { events: EventView[] }).events;
     const first = await taken(await offered(MAREN, 'copy'));
     const names = (await events()).map(({ name }) => name);
     const second = await taken(await offered(MAREN, 'copy'));

@@ -42,7 +42,7 @@ describe('a data folder of an earlier version', () => {
   });
 
   it('turns its places into courses with their seasons', async () => {
-    const { body } = await bench.http.get('/api/circuit').expect(200);
+    const { body } = await bench.http.get('/api/schedule').expect(200);
     const courses = body.courses as { name: string; holes: unknown[]; seasons: { name: string }[] }[];
     expect(courses.length).toBeGreaterThan(2);
     for (const { holes, seasons } of courses) {

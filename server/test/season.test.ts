@@ -124,7 +124,7 @@ describe('a season', () => {
       from: '2027-03-13',
       to: '2027-03-27',
     });
-    const { events } = (await bench.http.get('/api/circuit')).body as {
+    const { events } = (await bench.http.get('/api/schedule')).body as {
       events: { id: string; version: number }[];
     };
     await bench.done([
@@ -214,7 +214,7 @@ describe('a season', () => {
     const span = { from: '2027-01-01', to: '2027-12-31', today: '2027-01-02' };
     const asked = `from=${span.from}&to=${span.to}&today=${span.today}`;
     const page = (await bench.http.get(`/api/calendar?${asked}`).expect(200)).body as CalendarPage;
-    const { events } = (await bench.http.get('/api/circuit')).body as { events: EventView[] };
+    const { events } = (await bench.http.get('/api/schedule')).body as { events: EventView[] };
     const own = seasonOf(await bench.sheet(playerId), events, span.from, span.to, span.today);
     const entry = page.rows.find(({ player }) => player.id === playerId)!;
     expect(entry.entries.map(({ uid, from, to }) => [uid, from, to])).toEqual(
@@ -234,7 +234,7 @@ describe('a season', () => {
     expect(csv.split('\n')[0]).toBe('what,name,from,to,time,time zone');
     expect(csv).toContain('2027-03-27,2027-03-28');
     await bench.http.get(`/api/players/${playerId}/season.ics?from=2027-02-30`).expect(400);
-    const { events } = (await bench.http.get('/api/circuit')).body as {
+    const { events } = (await bench.http.get('/api/schedule')).body as {
       events: { id: string; version: number }[];
     };
     const { version } = events.find(({ id }) => id === eventId)!;

@@ -128,15 +128,15 @@ export async function finish(
   );
   await recorder.em.flush();
   // The players' rows are locked, so that of two changes the later to commit has the higher number.
-  const isCircuit = CIRCUIT_KINDS.some((kind) => recorder.touched[kind].size > 0);
+  const isSchedule = SCHEDULE_KINDS.some((kind) => recorder.touched[kind].size > 0);
   await recorder.em.execute(
     `with counted as (update player set revision = revision + 1 where id = any(?::uuid[])),
-       circuit as (update workspace set circuit_revision = circuit_revision + 1 where id = ? and ?)
+       schedule as (update workspace set schedule_revision = schedule_revision + 1 where id = ? and ?)
      insert into change_row (workspace_id, row_id, change_id) select ?, unnest(?::uuid[]), ? on conflict do nothing`,
     [
       uuidList(recorder.playerIds()),
       recorder.workspaceId,
-      isCircuit,
+      isSchedule,
       recorder.workspaceId,
       uuidList(recorder.rowIds()),
       about.id,
@@ -149,13 +149,13 @@ export async function finish(
     playerIds: recorder.playerIds(),
     who: about.who,
     summary: about.summary,
-    schedule: isCircuit,
+    schedule: isSchedule,
   });
   return resultOf(recorder.em, change, recorder.touched);
 }
 
 /** What a whole workspace plays. */
-const CIRCUIT_KINDS = ['course', 'season', 'event'] as const;
+const SCHEDULE_KINDS = ['course', 'season', 'event'] as const;
 const MAX_NAMED = 3;
 
 function summaryOf(dones: readonly Done[]): string {

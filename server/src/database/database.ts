@@ -2,7 +2,7 @@ import { Migrator } from '@mikro-orm/migrations';
 import { MikroORM, type Options } from '@mikro-orm/postgresql';
 import { Bag, BagClub } from '../bags/bag.js';
 import { Change } from '../changes/change.js';
-import { CIRCUIT_REVISION_SQL, Course, Event, Season } from '../schedule/schedule-rows.js';
+import { SCHEDULE_REVISION_SQL, Course, Event, Season } from '../schedule/schedule-rows.js';
 import { Club, ReadingRow } from '../clubs/club.js';
 import { Migration001FirstSlice } from '../migrations/migration-001-first-slice.js';
 import { Migration002Places } from '../migrations/migration-002-places.js';
@@ -210,7 +210,7 @@ async function migrateWith(orm: MikroORM, application: string | undefined): Prom
     await em.execute(SHEET_TEXT_SQL);
     await em.execute(SHEET_REVISION_SQL);
     await em.execute(ROSTER_REVISION_SQL);
-    await em.execute(CIRCUIT_REVISION_SQL);
+    await em.execute(SCHEDULE_REVISION_SQL);
     await em.execute(IDENTITY_SQL);
     if (application !== undefined) for (const sql of grantsTo(application)) await em.execute(sql);
   });

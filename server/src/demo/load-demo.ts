@@ -46,7 +46,7 @@ export async function loadDemo(orm: MikroORM): Promise<void> {
     return standing?.demoLoadedAt != null;
   });
   if (loaded) return;
-  await loadCircuit(orm);
+  await loadSchedule(orm);
   for (const [i, player] of DEMO_PLAYERS.entries()) await loadPlayer(orm, player, i);
   await asAsker(orm, BY_REP, (em) =>
     em.nativeUpdate(Workspace, { id: DEMO_WORKSPACE }, { demoLoadedAt: new Date() }),
@@ -54,13 +54,13 @@ export async function loadDemo(orm: MikroORM): Promise<void> {
 }
 
 /** Where ids of what is no single player's begin. */
-const CIRCUIT = 8999;
+const SCHEDULE = 8999;
 
 /** Courses, seasons and events, each as a change of its own. */
-async function loadCircuit(orm: MikroORM): Promise<void> {
+async function loadSchedule(orm: MikroORM): Promise<void> {
   const scope = BY_REP;
   await applyChange(orm, scope, {
-    id: demoId(CIRCUIT, 1),
+    id: demoId(SCHEDULE, 1),
     why: 'the courses of the swing, written down',
     commands: [
       ...DEMO_COURSES.map((course): Command => ({
@@ -69,12 +69,12 @@ async function loadCircuit(orm: MikroORM): Promise<void> {
       })),
       ...DEMO_SEASONS.map((season, i): Command => ({
         do: 'addSeason',
-        season: { id: demoId(CIRCUIT, 200 + i), ...season },
+        season: { id: demoId(SCHEDULE, 200 + i), ...season },
       })),
     ],
   });
   await applyChange(orm, scope, {
-    id: demoId(CIRCUIT, 2),
+    id: demoId(SCHEDULE, 2),
     why: '',
     commands: DEMO_EVENTS.map(
       (
@@ -92,7 +92,7 @@ async function loadCircuit(orm: MikroORM): Promise<void> {
             const { seasons } = DEMO_COURSES.find((one) => one.name === course)!;
             const { air, ground } = seasons.find((one) => one.name === seasonName) ?? seasons[0]!;
             return {
-              id: demoId(CIRCUIT, 1000 + e * 10 + i),
+              id: demoId(SCHEDULE, 1000 + e * 10 + i),
               name: `Round ${i + 1}`,
               day: dayFromNow(inDays + i),
               teeTime: teeTimes?.[i],
@@ -110,11 +110,11 @@ async function loadCircuit(orm: MikroORM): Promise<void> {
 }
 
 function courseId(name: string): string {
-  return demoId(CIRCUIT, 100 + DEMO_COURSES.findIndex((course) => course.name === name));
+  return demoId(SCHEDULE, 100 + DEMO_COURSES.findIndex((course) => course.name === name));
 }
 
 function eventId(name: string): string {
-  return demoId(CIRCUIT, 300 + DEMO_EVENTS.findIndex((event) => event.name === name));
+  return demoId(SCHEDULE, 300 + DEMO_EVENTS.findIndex((event) => event.name === name));
 }
 
 /** Ids that are the same on every load, so that a second load does nothing and links into the demo keep working. */

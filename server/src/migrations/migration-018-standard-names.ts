@@ -14,9 +14,14 @@ const SAMPLE = { up: ['shots', 'sampleSize'], down: ['sampleSize', 'shots'] } as
 
 export class Migration018StandardNames extends Migration {
   override up(): void {
+    this.addSql('alter table workspace rename column circuit_revision to schedule_revision');
+    // Its successor is made when the tables are brought up to date.
+    this.addSql('drop function if exists circuit_revision(uuid, text)');
     this.rename('up', RENAMED, COLUMNS);
   }
   override down(): void {
+    this.addSql('alter table workspace rename column schedule_revision to circuit_revision');
+    this.addSql('drop function if exists schedule_revision(uuid, text)');
     this.rename('down', turned(RENAMED), turned(COLUMNS));
   }
 

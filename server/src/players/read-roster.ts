@@ -50,7 +50,7 @@ export const ROSTER_REVISION_SQL = `
   begin
     perform set_config('tasche.workspace', of_workspace::text, true), set_config('tasche.players', of_players, true);
     return (
-      select concat_ws(' ', count(*), sum(revision), (select circuit_revision from workspace where id = of_workspace),
+      select concat_ws(' ', count(*), sum(revision), (select schedule_revision from workspace where id = of_workspace),
         (select count(*) from club where spec_due <= (now() at time zone 'UTC')::date and removed_at is null))
       from player where removed_at is null);
   end $$`;

@@ -6,7 +6,7 @@ import { badInput, notFound, ruleBroken } from '../http/http-error.js';
 import { Plan } from '../plans/plan.js';
 import { Course, Event, Season } from './schedule-rows.js';
 
-type CircuitCommand =
+type ScheduleCommand =
   | 'addCourse'
   | 'editCourse'
   | 'removeCourse'
@@ -21,7 +21,7 @@ type CircuitCommand =
 const MAX_SEASON_TEMPLATES = 50;
 const MAX_PLANS_OF_AN_EVENT = 500;
 
-export const scheduleCommands: Handlers<CircuitCommand> = {
+export const scheduleCommands: Handlers<ScheduleCommand> = {
   async addCourse({ course }, { recorder }) {
     await requireNew(recorder, 'course', course.id);
     if ((await recorder.em.count(Course, { removedAt: null })) >= MAX_COURSES)
@@ -160,13 +160,13 @@ async function carryOver(recorder: ChangeRecorder, event: Event, nameBefore: str
   }
 }
 
-type Circuit = Extract<EntityKind, 'course' | 'season' | 'event'>;
+type ScheduleKind = Extract<EntityKind, 'course' | 'season' | 'event'>;
 
-async function requireNew(recorder: ChangeRecorder, kind: Circuit, id: string): Promise<void> {
+async function requireNew(recorder: ChangeRecorder, kind: ScheduleKind, id: string): Promise<void> {
   if (await recorder.load(kind, id)) throw badInput(`${kind}.id: there is one of that id already`);
 }
 
-async function standing<K extends Circuit>(
+async function standing<K extends ScheduleKind>(
   recorder: ChangeRecorder,
   kind: K,
   id: string,

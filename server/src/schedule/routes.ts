@@ -6,7 +6,7 @@ import type { Asks } from '../http/route-list.js';
 import { hungUp, idIn, required, type RouteContext } from '../http/route-context.js';
 import { sendKnownText } from '../http/send-known-text.js';
 import { readForecast } from '../weather/read-forecast.js';
-import { coursePlace, knownCircuitText } from './schedule-rows.js';
+import { coursePlace, knownScheduleText } from './schedule-rows.js';
 
 const forecastQuery = yup.object({
   from: required(dateSchema),
@@ -20,8 +20,9 @@ export const scheduleAsks: Asks = {
 export function scheduleRoutes({ orm, weather, scopeOf, scoped }: RouteContext): Router {
   const router = Router();
 
-  router.get('/circuit', async (request, response) => {
-    sendKnownText(request, response, await knownCircuitText(orm, await scopeOf(request)));
+  // The second is the address it had before 0.2.
+  router.get(['/schedule', '/circuit'], async (request, response) => {
+    sendKnownText(request, response, await knownScheduleText(orm, await scopeOf(request)));
   });
 
   router.get('/courses/:courseId/forecast', async (request, response) => {

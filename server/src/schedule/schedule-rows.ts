@@ -87,23 +87,23 @@ export const seasonView = rowView<SeasonView>()(Season, { removed: REMOVED });
 export const eventView = rowView<EventView>()(Event, { removed: REMOVED });
 
 /** Which state of what a workspace plays is the newest; made anew whenever the tables are brought up to date. */
-export const CIRCUIT_REVISION_SQL = `
-  create or replace function circuit_revision(of_workspace uuid, of_players text) returns text language plpgsql as $$
+export const SCHEDULE_REVISION_SQL = `
+  create or replace function schedule_revision(of_workspace uuid, of_players text) returns text language plpgsql as $$
   begin
     perform set_config('tasche.workspace', of_workspace::text, true), set_config('tasche.players', of_players, true);
-    return (select circuit_revision::text from workspace where id = of_workspace);
+    return (select schedule_revision::text from workspace where id = of_workspace);
   end $$`;
 
 /** Everything the workspace plays, as JSON text, packed; read anew only when a change of it has been made since. */
-export async function knownCircuitText(orm: MikroORM, sight: Sight): Promise<KnownText> {
-  const revision = await callInWorkspace<string | null>(orm, sight, 'circuit_revision', []);
-  return knownText(`circuit ${sightKey(sight)}`, revision ?? '', async () =>
-    JSON.stringify(await inWorkspace(orm, sight, readCircuit)),
+export async function knownScheduleText(orm: MikroORM, sight: Sight): Promise<KnownText> {
+  const revision = await callInWorkspace<string | null>(orm, sight, 'schedule_revision', []);
+  return knownText(`schedule ${sightKey(sight)}`, revision ?? '', async () =>
+    JSON.stringify(await inWorkspace(orm, sight, readSchedule)),
   );
 }
 
 /** Everything the workspace plays. */
-async function readCircuit(em: EntityManager): Promise<ScheduleView> {
+async function readSchedule(em: EntityManager): Promise<ScheduleView> {
   const standing = { removedAt: null };
   const courses = await em.find(Course, standing, {
     orderBy: { name: 'asc', id: 'asc' },

@@ -94,7 +94,7 @@ export function sightKey({ workspaceId, playerIds }: Sight): string {
 export async function callInWorkspace<T>(
   orm: MikroORM,
   { workspaceId, playerIds }: Sight,
-  name: 'sheet_text' | 'sheet_revision' | 'roster_revision' | 'circuit_revision',
+  name: 'sheet_text' | 'sheet_revision' | 'roster_revision' | 'schedule_revision',
   values: readonly (string | null)[],
 ): Promise<T> {
   const marks = ['?', '?', ...values.map(() => '?')].join(', ');

@@ -14,7 +14,7 @@ import { useOutbox } from '../changes/outbox';
 import { useUndo, type UndoScope } from '../changes/undo-stack';
 
 /** Whose changes of courses, seasons and events are, in the outbox: no player's. The word is in what browsers keep. */
-const NOBODY = 'circuit';
+const NOBODY = 'schedule';
 /** What the server's answer is held under. */
 export const SCHEDULE_KEY = ['schedule'] as const;
 
@@ -24,7 +24,7 @@ export const useSchedule = defineStore('schedule', () => {
   const isOpen = ref(false);
   const answer = useHeld<ScheduleView>(() =>
     isOpen.value
-      ? { key: SCHEDULE_KEY, ask: () => outbox.readCurrent(() => request<ScheduleView>('/circuit')) }
+      ? { key: SCHEDULE_KEY, ask: () => outbox.readCurrent(() => request<ScheduleView>('/schedule')) }
       : null,
   );
   /** What the server said last, with what still waits to be sent done to it. */

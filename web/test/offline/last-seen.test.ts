@@ -17,7 +17,7 @@ describe('what is kept to be read without a network', () => {
   it.each([
     ['/api/players?today=2026-11-26', true],
     ['/api/players/x/sheet', true],
-    ['/api/circuit', true],
+    ['/api/schedule', true],
     ['/api/health', false],
     ['/api/courses/x/forecast?from=2026-11-27&days=1', false],
     ['/api/sessions/x/live', false],

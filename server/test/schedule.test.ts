@@ -42,8 +42,8 @@ const course = (more: Partial<CourseDetails> = {}): CourseDetails => ({
   notes: '',
   ...more,
 });
-const circuitOf = async (bench: Workbench) =>
-  (await bench.http.get('/api/circuit').expect(200)).body as ScheduleView;
+const scheduleOf = async (bench: Workbench) =>
+  (await bench.http.get('/api/schedule').expect(200)).body as ScheduleView;
 async function withCourse(bench: Workbench, more: Partial<CourseDetails> = {}): Promise<string> {
   const id = newId();
   await bench.done([{ do: 'addCourse', course: { id, ...course(more) } }]);
@@ -122,10 +122,10 @@ describe('courses, seasons and events', () => {
         },
       },
     ]);
-    expect((await circuitOf(mine)).courses).toMatchObject([
+    expect((await scheduleOf(mine)).courses).toMatchObject([
       { id, name: 'Test Links', version: 1, holes: { length: 18 } },
     ]);
-    expect(await circuitOf(theirs)).toEqual({ courses: [], seasons: [], events: [] });
+    expect(await scheduleOf(theirs)).toEqual({ courses: [], seasons: [], events: [] });
     await theirs
       .change([{ do: 'editCourse', courseId: id, version: 1, set: { name: 'Mine now' } }])
       .expect(404);
@@ -147,9 +147,9 @@ describe('courses, seasons and events', () => {
         });
       });
     const { change } = await mine.done([{ do: 'removeCourse', courseId: id, version: 2 }]);
-    expect((await circuitOf(mine)).courses).toEqual([]);
+    expect((await scheduleOf(mine)).courses).toEqual([]);
     await mine.undo(change.id).expect(200);
-    expect((await circuitOf(mine)).courses).toMatchObject([{ id, altitudeM: 20 }]);
+    expect((await scheduleOf(mine)).courses).toMatchObject([{ id, altitudeM: 20 }]);
   });
 
   it.each<[string, Partial<CourseDetails>, RegExp]>([
@@ -183,7 +183,7 @@ describe('courses, seasons and events', () => {
       .change([{ do: 'addCourse', course: { id: newId(), ...course(more) } }])
       .expect(400);
     expect(JSON.stringify(body)).toMatch(message);
-    expect((await circuitOf(bench)).courses).toEqual([]);
+    expect((await scheduleOf(bench)).courses).toEqual([]);
   });
 
   it('an event stands on courses that are there, from tees they have, and holds on to them', async () => {
@@ -318,7 +318,7 @@ describe('courses, seasons and events', () => {
       .expect(({ body }) => {
         expect(body).toMatchObject({ conflicts: [{ field: 'air', yours: CALM, theirs: windy, version: 4 }] });
       });
-    const roundsOf = async () => (await circuitOf(bench)).events[0]!.rounds;
+    const roundsOf = async () => (await scheduleOf(bench)).events[0]!.rounds;
     expect(await roundsOf()).toMatchObject([{ air: windy, ground }, { air: { temperatureC: 3 } }]);
     await bench.change([eventRound(newId(), 4, { air: CALM })]).expect(400);
     await bench.change([eventRound(first, 4, { air: { ...CALM, windMps: 90 } })]).expect(400);
@@ -357,7 +357,7 @@ describe('courses, seasons and events', () => {
       rounds: [{ after: { says: 'Right.' } }, { after: { says: 'Too long.' } }],
     });
     // Moved and renamed, the event takes the plan with it, but not a name of the plan's own; the roster says what is still to be settled.
-    const standing = (await circuitOf(bench)).events[0]!;
+    const standing = (await scheduleOf(bench)).events[0]!;
     const other = await withCourse(bench, { name: 'Other Links' });
     await bench.done([
       {
@@ -530,7 +530,7 @@ describe('the demo', () => {
     await loadDemo(orm);
     await loadDemo(orm);
     const demo = workbenchIn(orm, DEMO, 'Jonas Brandl');
-    const { courses, seasons, events } = await circuitOf(demo);
+    const { courses, seasons, events } = await scheduleOf(demo);
     expect(courses.map(({ name }) => name)).toEqual([
       'Erg Chebka',
       'Hochfirn',
