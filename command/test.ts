@@ -77,6 +77,7 @@ async function types(): Promise<Counts> {
     await tools([
       ['vue-tsc', ['-p', 'web']],
       ['tsc', ['-p', 'tsconfig.node.json']],
+      ['tsc', ['-p', 'tsconfig.core.json']],
       ['tsc', ['-p', 'tsconfig.plain.json']],
       ['tsc', ['-p', 'web/service-worker']],
       ['tsc', ['-p', 'e2e']],

@@ -63,7 +63,7 @@ export const USUAL_BOUNCE_WINDOW: BounceWindow = { minDeg: 4, maxDeg: 14 };
  * practice, no source), and a wedge's bounce stays within the window, or gets no farther out of it than it is.
  */
 export function bendChoices(
-  club: { kind: ClubKind; loftDeg?: number; bounceDeg?: number },
+  club: { kind: ClubKind; loftDeg?: number | undefined; bounceDeg?: number },
   range: BendRange,
   { minDeg, maxDeg }: BounceWindow = USUAL_BOUNCE_WINDOW,
 ): number[] {

@@ -17,7 +17,7 @@ export const CLUB_KINDS: readonly ClubKind[] = [
 const SET_WEDGE_FROM_DEG = 42;
 
 /** A wedge, or the set wedge of an iron set. */
-export function isWedge(club: { kind: ClubKind; loftDeg?: number }): boolean {
+export function isWedge(club: { kind: ClubKind; loftDeg?: number | undefined }): boolean {
   return club.kind === 'wedge' || (club.kind === 'iron' && (club.loftDeg ?? 0) >= SET_WEDGE_FROM_DEG);
 }
 

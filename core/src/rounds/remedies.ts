@@ -101,7 +101,7 @@ interface Way {
   bag: readonly LadderClub[];
   outId?: string;
   inId?: string;
-  bends?: Remedy['bends'];
+  bends?: NonNullable<Remedy['bends']>;
   /** A club nobody carries now comes in. */
   changes?: boolean;
 }

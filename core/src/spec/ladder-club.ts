@@ -10,10 +10,10 @@ export interface LadderClub {
   name: string;
   kind: ClubKind;
   /** The loft it is really at. */
-  loftDeg?: number;
-  lengthIn?: number;
+  loftDeg?: number | undefined;
+  lengthIn?: number | undefined;
   /** Times hit in a round, as the player says. */
-  hitsPerRound?: number;
+  hitsPerRound?: number | undefined;
   /** Sole and head, where they bear on a choice. */
   bounceDeg?: number;
   grind?: string;

@@ -1,5 +1,5 @@
 import { MAX_FORECAST_DAYS, dateSchema } from '@tasche/contract';
-import { Router } from 'express';
+import { Router, type RequestHandler } from 'express';
 import * as yup from 'yup';
 import { readQuery } from '../http/read-query.js';
 import type { Asks } from '../http/route-list.js';
@@ -20,10 +20,12 @@ export const scheduleAsks: Asks = {
 export function scheduleRoutes({ orm, weather, scopeOf, scoped }: RouteContext): Router {
   const router = Router();
 
-  // The second is the address it had before 0.2.
-  router.get(['/schedule', '/circuit'], async (request, response) => {
+  const schedule: RequestHandler = async (request, response) => {
     sendKnownText(request, response, await knownScheduleText(orm, await scopeOf(request)));
-  });
+  };
+  router.get('/schedule', schedule);
+  // Its address before 0.2: pages that are still open, and scripts.
+  router.get('/circuit', schedule);
 
   router.get('/courses/:courseId/forecast', async (request, response) => {
     const courseId = idIn(request, 'courseId');
