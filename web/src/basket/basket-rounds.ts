@@ -10,7 +10,7 @@ import { InvalidInputError, type GappingStrategyId } from '@tasche/core';
 import type { BasketAim } from './basket-worker';
 
 /** A round of an event a player is going to, that balls may be hit for. */
-export interface BasketRound {
+interface BasketRound {
   /** In the address: the plan's id and the round's. */
   key: string;
   plan: PlanView;
