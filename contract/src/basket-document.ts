@@ -31,6 +31,17 @@ const basketSchema = wholeDocument(
 /**
  * Checks a document and works the next basket out.
  * @throws yup.ValidationError naming every bad field
+ * @example
+ * calcBasket({
+ *   clubs: [
+ *     { id: '7', name: '7', kind: 'iron', loftDeg: 32, shots: { full: { carryM: 147, source: 'stated' } } },
+ *     { id: '9', name: '9', kind: 'iron', loftDeg: 41, shots: {} },
+ *     { id: 'PW', name: 'PW', kind: 'wedge', loftDeg: 46, shots: {} },
+ *   ],
+ *   bag: ['7', '9', 'PW'],
+ *   balls: 30,
+ * }).parts.every(({ clubId }) => clubId !== '7')
+ * // true
  */
 export function calcBasket(document: unknown): BasketAnswer {
   const given = basketSchema.validateSync(document, {

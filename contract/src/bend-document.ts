@@ -95,6 +95,17 @@ const bendSchema = wholeDocument(
 /**
  * Checks a document and computes its bend plan.
  * @throws yup.ValidationError naming every bad field
+ * @example
+ * calcBend({
+ *   limits: [{ clubId: '52', weakerDeg: 2, strongerDeg: 2 }],
+ *   clubs: [
+ *     { id: '9', name: '9', kind: 'iron', loftDeg: 40, shots: { full: { carryM: 125, source: 'stated' } } },
+ *     { id: 'PW', name: 'PW', kind: 'iron', loftDeg: 44, shots: { full: { carryM: 114, source: 'stated' } } },
+ *     { id: '52', name: '52', kind: 'wedge', loftDeg: 52, shots: { full: { carryM: 92, source: 'stated' } } },
+ *     { id: '56', name: '56', kind: 'wedge', loftDeg: 56, shots: { full: { carryM: 80, source: 'stated' } } },
+ *   ],
+ * }).plans[1].words
+ * // '52 ½° strong'
  */
 export function calcBend(document: unknown): BendAnswerDocument {
   const {

@@ -64,6 +64,14 @@ const carrySchema = wholeDocument(
 /**
  * A player's carry curve from the clubs whose carry is known: what lofts not yet hit are expected to do, and what a tweak of a known club would.
  * @throws yup.ValidationError naming every bad field
+ * @example
+ * calcCarry({
+ *   clubs: [
+ *     { id: '7', name: '7', kind: 'iron', loftDeg: 32, shots: { full: { carryM: 147, source: 'stated' } } },
+ *   ],
+ *   lofts: [{ kind: 'iron', loftDeg: 36 }],
+ * }).estimates[0].carryM.value.toFixed(0)
+ * // '136'
  */
 export function calcCarry(document: unknown): CarryAnswer {
   const {

@@ -183,6 +183,18 @@ function refusing<T>(work: () => T): T {
 /**
  * The bag that costs the fewest strokes, the next best, and why.
  * @throws yup.ValidationError naming every bad field, two rules that contradict each other, or that the rules together allow nothing
+ * @example
+ * calcChoose({
+ *   limit: 1,
+ *   clubs: [
+ *     { id: '7', name: '7', kind: 'iron', loftDeg: 32, shots: { full: { carryM: 147, source: 'stated' } } },
+ *     { id: '8', name: '8', kind: 'iron', loftDeg: 36, shots: { full: { carryM: 136, source: 'stated' } } },
+ *   ],
+ *   needs: [
+ *     { name: 'the 4th', to: 'green', distanceM: 139, lie: 'fairway', mustHold: true, weight: 1 },
+ *   ],
+ * }).best.ids
+ * // ['8']
  */
 export function calcChoose(document: unknown): ChooseAnswer {
   const {
@@ -242,6 +254,25 @@ const needsDocument = wholeDocument(
 /**
  * The shots a round on a course will ask of these clubs' player. Shots are taken to be known in the usual air.
  * @throws yup.ValidationError naming every bad field
+ * @example
+ * calcNeeds({
+ *   clubs: [
+ *     { id: '7', name: '7', kind: 'iron', loftDeg: 32, shots: { full: { carryM: 147, source: 'stated' } } },
+ *   ],
+ *   course: {
+ *     tees: ['Back'],
+ *     altitudeM: 0,
+ *     holes: Array.from({ length: 9 }, () => ({
+ *       par: 3, lengthsM: [140], bearingDeg: 0, elevationChangeM: 0, corridorM: 30, greenM: 25, front: 'open', slope: 'flat', hazards: [],
+ *     })),
+ *   },
+ *   tee: 0,
+ *   air: { temperatureC: 21, humidityPct: 50, windMps: 0, windFromDeg: 0 },
+ *   ground: {
+ *     grass: 'rye', fairways: 'medium', greens: 'medium', rough: 'medium', wet: false, sand: 'medium', greenSpeedM: 3,
+ *   },
+ * }).needs.filter(({ lie }) => lie === 'tee').length
+ * // 9
  */
 export function calcNeeds(document: unknown): RoundDemands {
   const {
@@ -316,6 +347,23 @@ interface TravelAnswer extends TravelSet {
 /**
  * The clubs to travel with, so that the best bags of all scenarios cost least: so many of them, or as few as lose no more than is said.
  * @throws yup.ValidationError naming every bad field, or a scenario that allows no bag
+ * @example
+ * (await calcTravel({
+ *   size: 1,
+ *   clubs: [
+ *     { id: '7', name: '7', kind: 'iron', loftDeg: 32, shots: { full: { carryM: 147, source: 'stated' } } },
+ *     { id: '8', name: '8', kind: 'iron', loftDeg: 36, shots: { full: { carryM: 136, source: 'stated' } } },
+ *   ],
+ *   scenarios: [
+ *     {
+ *       name: 'calm',
+ *       needs: [
+ *         { name: 'the 4th', to: 'green', distanceM: 139, lie: 'fairway', mustHold: true, weight: 1 },
+ *       ],
+ *     },
+ *   ],
+ * })).ids
+ * // ['8']
  */
 export async function calcTravel(document: unknown): Promise<TravelAnswer> {
   const { clubs, size, loss, scenarios, ...given } = travelDocument.validateSync(document, {

@@ -64,6 +64,17 @@ const conditionsDocument = wholeDocument(
 /**
  * Moves every shot of the clubs to other air and ground, and says what distances play like there.
  * @throws yup.ValidationError naming every bad field
+ * @example
+ * calcConditions({
+ *   clubs: [
+ *     { id: '7', name: '7', kind: 'iron', loftDeg: 32, shots: { full: { carryM: 147, source: 'stated' } } },
+ *   ],
+ *   to: {
+ *     conditions: { temperatureC: 21, altitudeM: 1520, humidityPct: 50, windMps: 0, windFromDeg: 0, targetElevationM: 0 },
+ *     surface: 'medium',
+ *   },
+ * }).shots[0].shiftCarryM.toFixed(1)
+ * // '5.3'
  */
 export function calcConditions(document: unknown): ConditionsAnswer {
   const {

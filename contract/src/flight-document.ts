@@ -43,6 +43,15 @@ const MAX_FLIGHTS = 10_000;
 /**
  * Flies one launch, or each of a list, and lets it run out.
  * @throws yup.ValidationError naming every bad field, in a list with its place ("[3].spinRpm")
+ * @example
+ * calcFlight({
+ *   ballSpeedMps: 53.6,
+ *   launchDeg: 16.3,
+ *   spinRpm: 7100,
+ *   conditions: { temperatureC: 21, altitudeM: 0, humidityPct: 50, windMps: 0, windFromDeg: 0, targetElevationM: 0 },
+ *   surface: 'medium',
+ * }).carryM.toFixed(1)
+ * // '154.9'
  */
 export function calcFlight(document: unknown): FlightAnswer | FlightAnswer[] {
   if (!Array.isArray(document))

@@ -36,6 +36,15 @@ const gapsSchema = wholeDocument(
 /**
  * Checks a document and computes its gap report.
  * @throws yup.ValidationError naming every bad field
+ * @example
+ * calcGaps({
+ *   unit: 'yd',
+ *   clubs: [
+ *     { id: 'PW', name: 'PW', kind: 'iron', loftDeg: 44, shots: { full: { carryM: 114.3, source: 'stated' } } },
+ *     { id: '52', name: '52', kind: 'wedge', loftDeg: 52, shots: { full: { carryM: 92.4, source: 'stated' } } },
+ *   ],
+ * }).headline.text
+ * // 'PW to 52 is 8.0° and 24 yd, over 15 yd.'
  */
 export function calcGaps(document: unknown): GapReport {
   const {

@@ -18,6 +18,17 @@ const remediesSchema = wholeDocument(
 /**
  * Checks a document and looks for what may be done to its bag; an empty list is "nothing worth doing".
  * @throws yup.ValidationError naming every bad field
+ * @example
+ * calcRemedies({
+ *   clubs: [
+ *     { id: '9', name: '9', kind: 'iron', loftDeg: 40, shots: { full: { carryM: 125, source: 'stated' } } },
+ *     { id: 'PW', name: 'PW', kind: 'iron', loftDeg: 45, shots: { full: { carryM: 112, source: 'stated' } } },
+ *     { id: '50', name: '50', kind: 'wedge', loftDeg: 50, shots: { full: { carryM: 99, source: 'stated' } } },
+ *     { id: '56', name: '56', kind: 'wedge', loftDeg: 56, shots: { full: { carryM: 82, source: 'stated' } } },
+ *   ],
+ *   bag: ['9', 'PW', '56'],
+ * }).remedies.map(({ text }) => text).at(-1)
+ * // 'Put the 50 in'
  */
 export function calcRemedies(document: unknown): { remedies: readonly RemedyAnswer[] } {
   const given = remediesSchema.validateSync(document, {
