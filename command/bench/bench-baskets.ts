@@ -1,4 +1,4 @@
-import { MEDIUM_FAIRWAY, BASELINE, nextBasket, usualPreferences, usualRoundChoosing } from '@tasche/core';
+import { MEDIUM_FAIRWAY, BASELINE, nextBasket, usualRules, usualRoundChoosing } from '@tasche/core';
 import { compareSharings } from '../../core/test/basket/simulated-lockers.js';
 import { lockerOf } from '../../server/test/demo-week.js';
 import { report } from './figure.js';
@@ -15,7 +15,7 @@ export function benchBaskets(): void {
   const began = performance.now();
   const round = usualRoundChoosing({ clubs, from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY } })!;
   const question = { bagIds: gamerIds, options: {}, limit: 14 };
-  nextBasket({ round, preferences: usualPreferences(question), bagIds: gamerIds, balls: BALLS });
+  nextBasket({ round, rules: usualRules(question), bagIds: gamerIds, balls: BALLS });
   const seconds = (performance.now() - began) / 1000;
   report(
     `a basket of ${BALLS} balls for a locker of ${clubs.length}`,

@@ -19,14 +19,14 @@ const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 /** From a course and a locker to a bag, and from a bag to its remedies, each as a page asks for it the first time. */
 export function benchRounds(): void {
   const { clubs, gamerIds } = lockerOf('Davor Kolar');
-  const preferences = { wishes: DEFAULT_PREFERENCES, school: 'even-carries', gamerIds } as const;
+  const preferences = { preferences: DEFAULT_PREFERENCES, school: 'even-carries', gamerIds } as const;
 
   const round = timed(() => {
     const worked = roundChoosing({
       day: dayOn('Skarvoy Links', 'spring'),
       clubs,
       from: FROM,
-      wishes: DEFAULT_PREFERENCES,
+      preferences: DEFAULT_PREFERENCES,
     });
     choose(choosingOfRound(worked, preferences).model);
   });
@@ -42,7 +42,7 @@ export function benchRounds(): void {
     remedies({
       bag: clubsOfIds(usual.clubs, gamerIds),
       leftOut: usual.clubs.filter(({ id }) => !gamerIds.includes(id)),
-      costOf: costOfBag(usual, { ...preferences, wishes: { ...DEFAULT_PREFERENCES, changeStrokes: 0 } }),
+      costOf: costOfBag(usual, { ...preferences, preferences: { ...DEFAULT_PREFERENCES, changeStrokes: 0 } }),
       limit: 14,
     });
   });

@@ -3,7 +3,7 @@ import {
   basketReasonSentence,
   basketSentence,
   nextBasket,
-  usualPreferences,
+  usualRules,
   type NextBasket,
 } from '@tasche/core';
 import * as yup from 'yup';
@@ -52,7 +52,7 @@ export function calcBasket(document: unknown): BasketAnswer {
   const basket: NextBasket = (round &&
     nextBasket({
       round,
-      preferences: usualPreferences(question),
+      rules: usualRules(question),
       bagIds: question.bagIds,
       balls: given.balls,
       options: question.options,

@@ -152,19 +152,19 @@ function choosingFor(
   clubs: readonly LadderClub[],
   needs: readonly ShotDemand[],
   day: Day,
-  taste: ChoosingRules,
+  rules: ChoosingRules,
 ): BagChoosing {
-  if (!day) return bagChoosing(clubs, needs, taste);
+  if (!day) return bagChoosing(clubs, needs, rules);
   const played = playedIn(
     { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
     conditionsOf(day.air),
     day.ground,
-    taste.handicap ?? skillOf(clubs).handicap,
+    rules.handicap ?? skillOf(clubs).handicap,
   );
   return bagChoosing(
     clubs.map((club) => movedClub(played(club, { windMps: 0, windFromDeg: 0 }))),
     needs,
-    taste,
+    rules,
     undefined,
     demandCosts(clubs, needs, { played, ground: day.ground, bounce: day.bounce ?? 'match' }),
   );

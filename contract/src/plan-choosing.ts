@@ -26,13 +26,13 @@ export interface PlanChoosing
   needs: readonly ShotDemand[];
 }
 
-/** The wishes of a plan; what it does not say is the player's own, and what nobody said is plain. */
+/** The preferences of a plan; what it does not say is the player's own, and what nobody said is plain. */
 export function preferencesOf(
   choosing: PlanChoosing | null,
   own: Partial<BagPreferences> | null = null,
 ): BagPreferences {
-  const { needs: _needs, ...wishes } = choosing ?? { needs: [] };
-  return { ...DEFAULT_PREFERENCES, ...own, ...wishes };
+  const { needs: _needs, ...preferences } = choosing ?? { needs: [] };
+  return { ...DEFAULT_PREFERENCES, ...own, ...preferences };
 }
 
 /** What was seen after a round: to be kept for the next time. */

@@ -9,7 +9,7 @@ import {
   type Limits,
   type RoundDay,
   type RoundRequest,
-  type RoundPreferences,
+  type RoundRules,
   type GappingStrategyId,
   type PlayingConditions,
 } from '@tasche/core';
@@ -61,22 +61,22 @@ export function roundRequestOf({
   course,
   limits,
   school = 'even-carries',
-}: RoundParts): { order: RoundRequest; taste: RoundPreferences } {
+}: RoundParts): { order: RoundRequest; rules: RoundRules } {
   const { changes, notes } = planRoundOf(plan, round.id);
-  const wishes = preferencesOf(plan.choosing, player.preferences);
+  const preferences = preferencesOf(plan.choosing, player.preferences);
   const candidates: LadderClub[] = clubs.filter(isCandidate).map(ladderClub);
   return {
     order: {
       day: dayOf(round, course),
       clubs: candidates,
       from: baselineOf(player),
-      wishes,
+      preferences,
       changes,
       notes,
       handicap: skillOf(candidates, player.handicap).handicap,
     },
-    taste: {
-      wishes,
+    rules: {
+      preferences,
       school,
       gamerIds: plan.baseClubIds,
       limits,

@@ -67,8 +67,8 @@ const plan: Pick<PlanView, 'rounds' | 'choosing' | 'baseClubIds'> = {
 };
 
 describe('a round as the core is asked for its bag', () => {
-  it('is the day on the course, the clubs that could go, what was changed and noted, the wishes, and the event’s limits', () => {
-    const { order, taste } = roundRequestOf({
+  it('is the day on the course, the clubs that could go, what was changed and noted, the preferences, and the event’s limits', () => {
+    const { order, rules } = roundRequestOf({
       player,
       clubs: [
         club('7'),
@@ -89,9 +89,14 @@ describe('a round as the core is asked for its bag', () => {
       notes: [note],
       changes: { '1st, tee shot': null },
     });
-    expect(order.wishes).toEqual({ ...DEFAULT_PREFERENCES, limit: 12, changeStrokes: 0.1, always: ['7'] });
-    expect(taste).toEqual({
-      wishes: order.wishes,
+    expect(order.preferences).toEqual({
+      ...DEFAULT_PREFERENCES,
+      limit: 12,
+      changeStrokes: 0.1,
+      always: ['7'],
+    });
+    expect(rules).toEqual({
+      preferences: order.preferences,
       school: 'even-carries',
       gamerIds: ['7', '9'],
       limits: { clubs: 14, lengthIn: 46 },
@@ -120,7 +125,7 @@ describe('a round as the core is asked for its bag', () => {
 describe('what a player wants, at the border', () => {
   const plain = { needs: [], limit: 14, changeStrokes: 0.02, always: [], never: [] };
   it.each<[string, object, RegExp | null]>([
-    ['plain wishes', {}, null],
+    ['plain preferences', {}, null],
     [
       'everything said',
       {
@@ -183,6 +188,6 @@ describe('what a player wants, at the border', () => {
       course,
       limits: { clubs: 14, lengthIn: 48 },
     });
-    expect(asked.taste.wishes).toMatchObject(own);
+    expect(asked.rules.preferences).toMatchObject(own);
   });
 });

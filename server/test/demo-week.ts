@@ -43,12 +43,17 @@ export function dayOn(name: string, season: string): RoundDay {
   const { air, ground } = course.seasons.find((one) => one.name === season)!;
   return { course, tee: 0, air, ground };
 }
-export function week(player: string, course: string, season: string, wishes: Partial<BagPreferences> = {}) {
+export function week(
+  player: string,
+  course: string,
+  season: string,
+  preferences: Partial<BagPreferences> = {},
+) {
   const { clubs, gamerIds } = lockerOf(player);
-  const wanted = { ...DEFAULT_PREFERENCES, ...wishes };
-  const order = { day: dayOn(course, season), clubs, from: FROM, wishes: wanted };
+  const wanted = { ...DEFAULT_PREFERENCES, ...preferences };
+  const order = { day: dayOn(course, season), clubs, from: FROM, preferences: wanted };
   const round = roundChoosing(order);
-  const taste = { wishes: wanted, school: 'even-carries' as const, gamerIds };
-  const choosing = choosingOfRound(round, taste);
-  return { order, round, taste, choosing, answer: chooseBag(choosing, 1)!, clubs };
+  const rules = { preferences: wanted, school: 'even-carries' as const, gamerIds };
+  const choosing = choosingOfRound(round, rules);
+  return { order, round, rules, choosing, answer: chooseBag(choosing, 1)!, clubs };
 }

@@ -24,7 +24,7 @@ describe('the weeks of the demo', () => {
       week('Maren Tveit', 'Hochfirn', 'summer'),
     ];
     expect(links.answer.best.ids).toContain('Driving iron');
-    expect(links.taste.gamerIds).not.toContain('Driving iron');
+    expect(links.rules.gamerIds).not.toContain('Driving iron');
     expect(high.answer.best.ids).not.toContain('Driving iron');
     const longHigh = high.answer.best.ids.filter((id) => ['7 wood', 'Hybrid 4', '5 wood'].includes(id));
     expect(longHigh.length).toBeGreaterThanOrEqual(2);
@@ -56,11 +56,11 @@ describe('the weeks of the demo', () => {
         day: dayOn('Skarvoy Links', 'spring'),
         clubs: some,
         from: FROM,
-        wishes: DEFAULT_PREFERENCES,
+        preferences: DEFAULT_PREFERENCES,
       };
-      const taste = { wishes: DEFAULT_PREFERENCES, school: 'even-carries' as const, gamerIds };
+      const rules = { preferences: DEFAULT_PREFERENCES, school: 'even-carries' as const, gamerIds };
       const pick = (drawn: readonly LadderClub[]) => {
-        const choosing = choosingOfRound(roundChoosing({ ...order, clubs: drawn }), taste);
+        const choosing = choosingOfRound(roundChoosing({ ...order, clubs: drawn }), rules);
         return choose(choosing.model)!.chosen.map((c) => choosing.order[c]!.id);
       };
       const round = roundChoosing(order);
@@ -78,9 +78,9 @@ describe('the weeks of the demo', () => {
   });
 
   it('a freeze is a freeze, two changes are two, and the best near the gamer is never better than the best', () => {
-    const { round, taste, answer } = week('Davor Kolar', 'Lagoa Funda', 'summer');
-    const others = alternatives(round, taste);
-    const changed = (ids: readonly string[]) => ids.filter((id) => !taste.gamerIds.includes(id)).length;
+    const { round, rules, answer } = week('Davor Kolar', 'Lagoa Funda', 'summer');
+    const others = alternatives(round, rules);
+    const changed = (ids: readonly string[]) => ids.filter((id) => !rules.gamerIds.includes(id)).length;
     expect(changed(others.withinOne!.ids)).toBeLessThanOrEqual(1);
     expect(changed(others.withinTwo!.ids)).toBeLessThanOrEqual(2);
     expect(others.five[0]!.ids).toEqual(answer.best.ids);
@@ -90,12 +90,12 @@ describe('the weeks of the demo', () => {
     expect(others.ten!.ids.length).toBeLessThanOrEqual(10);
     // Three of the gamer of which one may go cannot all but one stay: there is no bag one swap away, and the others are told all the same.
     const torn = week('Davor Kolar', 'Lagoa Funda', 'summer', { oneOf: [['7 iron', '8 iron', '9 iron']] });
-    const rest = alternatives(torn.round, torn.taste);
+    const rest = alternatives(torn.round, torn.rules);
     expect(rest.withinOne).toBeUndefined();
     expect(rest.five).toHaveLength(5);
     expect(
       week('Davor Kolar', 'Lagoa Funda', 'summer', { mostChanges: 0 }).answer.best.ids.filter(
-        (id) => !taste.gamerIds.includes(id),
+        (id) => !rules.gamerIds.includes(id),
       ),
     ).toEqual([]);
   });
@@ -103,13 +103,13 @@ describe('the weeks of the demo', () => {
 
 describe('the cheapest remedy', () => {
   it('is told by kind, cheapest first, each gaining what the bag it makes costs less', () => {
-    const { round, taste } = week('Davor Kolar', 'Hochfirn', 'summer');
-    const costOfIt = costOfBag(round, taste);
-    const bag = clubsOfIds(round.clubs, taste.gamerIds);
+    const { round, rules } = week('Davor Kolar', 'Hochfirn', 'summer');
+    const costOfIt = costOfBag(round, rules);
+    const bag = clubsOfIds(round.clubs, rules.gamerIds);
     const before = gaps(bag);
     const found = remedies({
       bag,
-      leftOut: round.clubs.filter(({ id }) => !taste.gamerIds.includes(id)),
+      leftOut: round.clubs.filter(({ id }) => !rules.gamerIds.includes(id)),
       costOf: costOfIt,
       limit: 14,
     });
@@ -148,7 +148,7 @@ describe('the cheapest remedy', () => {
       }).map(({ kind }) => kind),
     ).not.toContain('swap');
     // A partial shot learnt, or a loft bent, is no change from the gamer: the wish that a change must gain is not asked of it.
-    const dear = costOfBag(round, { ...taste, wishes: { ...taste.wishes, changeStrokes: 1 } });
+    const dear = costOfBag(round, { ...rules, preferences: { ...rules.preferences, changeStrokes: 1 } });
     for (const { kind, bag: made, gain } of found)
       if (kind !== 'swap' && kind !== 'buy') expect(dear(bag) - dear(made)).toBeCloseTo(gain, 9);
   });

@@ -1,5 +1,5 @@
 import { choose, demandRows, type ChoosingModel } from '../choosing/index.js';
-import { choosingOfRound, type CostedRound, type RoundPreferences } from '../rounds/index.js';
+import { choosingOfRound, type CostedRound, type RoundRules } from '../rounds/index.js';
 import { cholesky, normalFrom, randomFrom } from '../statistics/index.js';
 import { afterBalls } from './after-balls.js';
 import { bagCosts } from './bag-costs.js';
@@ -60,15 +60,15 @@ interface World {
  */
 export function basketDecision(
   round: CostedRound,
-  preferences: RoundPreferences,
+  rules: RoundRules,
   open: OpenShots,
   onProgress?: (share: number) => void,
   seed = 11,
 ): BasketDecision | undefined {
-  const { model, order } = choosingOfRound(round, preferences);
+  const { model, order } = choosingOfRound(round, rules);
   const rows = demandRows(round.needs);
   const { shots, covariance } = open;
-  const swung = shotCosts(round, open, rowWeights(round), preferences.wishes.bounce, (share) =>
+  const swung = shotCosts(round, open, rowWeights(round), rules.preferences.bounce, (share) =>
     onProgress?.(share * COSTING_SHARE),
   );
   // A club whose shots are not open, a putter for one, costs the same in every world.

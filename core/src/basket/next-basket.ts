@@ -1,7 +1,7 @@
 import type { ShotKind } from '../clubs/index.js';
 import type { GapOptions } from '../gaps/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import type { CostedRound, RoundPreferences } from '../rounds/index.js';
+import type { CostedRound, RoundRules } from '../rounds/index.js';
 import { skillOf } from '../skill/index.js';
 import { NORMAL_95 } from '../statistics/index.js';
 import { afterBalls } from './after-balls.js';
@@ -12,7 +12,7 @@ import { openShots } from './open-shots.js';
 interface BasketRequest {
   /** What the balls are to decide: a usual round, or one on a course. */
   round: CostedRound;
-  preferences: RoundPreferences;
+  rules: RoundRules;
   /** The bag as it is; a partial that would fill one of its steps at fault is tried. */
   bagIds: readonly string[];
   balls: number;
@@ -73,14 +73,7 @@ const DECIDING = 0.35;
  * @throws InvalidInputError
  */
 export function nextBasket(
-  {
-    round,
-    preferences,
-    bagIds,
-    balls,
-    handicap = skillOf(round.clubs).handicap,
-    options = {},
-  }: BasketRequest,
+  { round, rules, bagIds, balls, handicap = skillOf(round.clubs).handicap, options = {} }: BasketRequest,
   onProgress?: (share: number) => void,
 ): NextBasket | undefined {
   const [min, max] = BASKET_BOUNDS.balls;
@@ -88,7 +81,7 @@ export function nextBasket(
     throw new InvalidInputError('balls', `must be a whole number from ${min} to ${max}, not ${balls}`);
   const open = openShots(round.clubs, bagIds, handicap, options);
   if (open.shots.length === 0) return { parts: [], gain: 0, perfectGain: 0, spare: balls };
-  const decision = basketDecision(round, preferences, open, (share) => onProgress?.(share * DECIDING));
+  const decision = basketDecision(round, rules, open, (share) => onProgress?.(share * DECIDING));
   if (!decision) return undefined;
   const placed = allocateBalls(decision, balls, (share) => onProgress?.(DECIDING + share * (1 - DECIDING)));
   return {

@@ -57,7 +57,7 @@ export interface Limits {
 export const USUAL_LIMITS: Limits = { clubs: 14, lengthIn: 48 };
 
 interface PreferencesFor {
-  wishes: BagPreferences;
+  preferences: BagPreferences;
   school: GappingStrategyId;
   clubs: readonly LadderClub[];
   gamerIds: readonly string[];
@@ -68,10 +68,10 @@ interface PreferencesFor {
 }
 
 /**
- * Wishes as prices and rules of a choice. A club an event does not allow is never in it, whoever loves it.
+ * Preferences as prices and rules of a choice. A club an event does not allow is never in it, whoever loves it.
  */
 export function choosingRulesOf({
-  wishes,
+  preferences,
   school,
   clubs,
   gamerIds,
@@ -89,49 +89,49 @@ export function choosingRulesOf({
   const prices = Object.fromEntries(
     clubs.map((club) => [
       club.id,
-      (gamer.has(club.id) ? 0 : wishes.changeStrokes) -
-        (wishes.comfort[club.id] ?? 0) +
-        (wishes.strokesPerHundred * (club.price ?? 0)) / 100 +
+      (gamer.has(club.id) ? 0 : preferences.changeStrokes) -
+        (preferences.comfort[club.id] ?? 0) +
+        (preferences.strokesPerHundred * (club.price ?? 0)) / 100 +
         (club.kind === 'putter' && ground
-          ? putterStrokes(club, ground, wishes.putter, gamer.has(club.id) || gamer.size === 0)
+          ? putterStrokes(club, ground, preferences.putter, gamer.has(club.id) || gamer.size === 0)
           : 0),
     ]),
   );
   return {
     ...DEFAULT_CHOOSING_RULES,
     school,
-    limit: Math.min(wishes.limit, limits.clubs),
-    unevenStrokes: wishes.unevenStrokes,
+    limit: Math.min(preferences.limit, limits.clubs),
+    unevenStrokes: preferences.unevenStrokes,
     prices,
-    always: here(wishes.always).filter((id) => !tooLong.includes(id)),
-    never: [...new Set([...here(wishes.never), ...tooLong])],
+    always: here(preferences.always).filter((id) => !tooLong.includes(id)),
+    never: [...new Set([...here(preferences.never), ...tooLong])],
     groups: [
-      ...wishes.oneOf
+      ...preferences.oneOf
         .map(here)
         .filter((ids) => ids.length > 1)
         .map((ids) => ({ ids, least: 0, most: 1 })),
-      ...(wishes.mostChanges !== null && gamer.size > 0 && strangers.length > 0
+      ...(preferences.mostChanges !== null && gamer.size > 0 && strangers.length > 0
         ? [
             {
               ids: strangers,
               least: 0,
-              most: wishes.mostChanges,
+              most: preferences.mostChanges,
               name:
-                wishes.mostChanges === 0
+                preferences.mostChanges === 0
                   ? 'a freeze on the gamer'
-                  : `at most ${wishes.mostChanges} changed from the gamer`,
+                  : `at most ${preferences.mostChanges} changed from the gamer`,
             },
           ]
         : []),
     ],
-    kinds: wishes.kinds,
-    mustCover: wishes.mustCover,
+    kinds: preferences.kinds,
+    mustCover: preferences.mustCover,
     ...(swings !== undefined && { swings }),
   };
 }
 
 /** Whether a bag keeps what the player wants at most of a kind, one of some, and covered. */
-export function keepsWishes(
+export function keepsPreferences(
   { kinds, oneOf, mustCover }: Pick<BagPreferences, 'kinds' | 'oneOf' | 'mustCover'>,
   clubs: readonly LadderClub[],
 ): boolean {
@@ -145,20 +145,20 @@ export function keepsWishes(
   );
 }
 
-/** The same wishes, held to so many swaps from the gamer: so many in, so many out. */
+/** The same preferences, held to so many swaps from the gamer: so many in, so many out. */
 export function withinSwaps(
-  taste: ChoosingRules,
+  rules: ChoosingRules,
   clubs: readonly LadderClub[],
   gamerIds: readonly string[],
   swaps: number,
 ): ChoosingRules {
   const gamer = clubs.map(({ id }) => id).filter((id) => gamerIds.includes(id));
   const strangers = clubs.map(({ id }) => id).filter((id) => !gamerIds.includes(id));
-  const min = Math.max(0, Math.min(gamer.length, taste.limit) - swaps);
+  const min = Math.max(0, Math.min(gamer.length, rules.limit) - swaps);
   return {
-    ...taste,
+    ...rules,
     groups: [
-      ...taste.groups,
+      ...rules.groups,
       ...(strangers.length > 0
         ? [{ ids: strangers, least: 0, most: swaps, name: `${swaps} in at most` }]
         : []),

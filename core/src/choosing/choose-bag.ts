@@ -76,7 +76,7 @@ export const DEFAULT_CHOOSING_RULES: ChoosingRules = {
   mustCover: [],
 };
 
-/** A locker, needs and a taste as a problem to be solved; `order` says which club stands where in it. Needs are as `demandRows` has them. */
+/** A locker, needs and a rules as a problem to be solved; `order` says which club stands where in it. Needs are as `demandRows` has them. */
 export interface BagChoosing {
   model: ChoosingModel;
   order: readonly LadderClub[];
@@ -96,9 +96,9 @@ export type DemandCosts = readonly ReadonlyMap<string, { strokes: number; shot: 
 export function bagChoosing(
   clubs: readonly LadderClub[],
   asked: readonly ShotDemand[],
-  taste: ChoosingRules,
+  rules: ChoosingRules,
   settings: GapSettings = DEFAULT_GAP_SETTINGS,
-  known: DemandCosts = demandCosts(clubs, asked, { handicap: taste.handicap }),
+  known: DemandCosts = demandCosts(clubs, asked, { handicap: rules.handicap }),
 ): BagChoosing {
   const needs = demandRows(asked);
   if (clubs.length === 0) throw new InvalidInputError('clubs', 'are none; there is nothing to choose from');
@@ -107,18 +107,18 @@ export function bagChoosing(
   const order: LadderClub[] = [...ladder, ...clubs.filter(({ id }) => !onLadder.has(id))];
   const weights = needs.reduce((sum, { weight }) => sum + weight, 0);
   const costs = known.map((row) => order.map(({ id }) => row.get(id)!));
-  const swings = taste.swings ?? FULL_SWINGS_A_ROUND;
+  const swings = rules.swings ?? FULL_SWINGS_A_ROUND;
   const model: ChoosingModel = {
-    clubs: order.map(({ id }) => ({ id, price: taste.prices[id] ?? 0 })),
+    clubs: order.map(({ id }) => ({ id, price: rules.prices[id] ?? 0 })),
     ladderClubs: ladder.length,
     needs: costs.map((row, i) =>
       row.map(({ strokes }) => (weights > 0 ? (strokes * needs[i]!.weight * swings) / weights : 0)),
     ),
-    steps: stepMatrix(ladder, stepCost(ladder, clubs, taste, settings)),
+    steps: stepMatrix(ladder, stepCost(ladder, clubs, rules, settings)),
     begins: ladder.map(() => 0),
     ends: ladder.map(() => 0),
-    limit: taste.limit,
-    rules: rulesOf(order, taste),
+    limit: rules.limit,
+    rules: rulesOf(order, rules),
   };
   return { model, order, needs, shots: costs.map((row) => row.map(({ shot }) => shot)) };
 }

@@ -1,7 +1,7 @@
 export {
   type BagPreferences,
   DEFAULT_PREFERENCES,
-  keepsWishes,
+  keepsPreferences,
   withinSwaps,
   type Limits,
   USUAL_LIMITS,

@@ -9,7 +9,7 @@ import {
   type ChosenBag,
 } from '../choosing/index.js';
 import type { LadderClub } from '../spec/index.js';
-import { choosingOfRound, stillClubs, type RoundChoosing, type RoundPreferences } from './round-choosing.js';
+import { choosingOfRound, stillClubs, type RoundChoosing, type RoundRules } from './round-choosing.js';
 
 /** Other bags for a round, each the best of its kind; undefined where the locks allow none. Strokes are all of the same round. */
 export interface Alternatives {
@@ -25,7 +25,7 @@ export interface Alternatives {
 const TEN_CLUBS = 10;
 
 /** @throws InvalidInputError */
-export function alternatives(round: RoundChoosing, asked: RoundPreferences): Alternatives {
+export function alternatives(round: RoundChoosing, asked: RoundRules): Alternatives {
   const choosing = choosingOfRound(round, asked);
   const { model, order } = choosing;
   const bagOf = (chosen: readonly number[]): ChosenBag => {
@@ -33,7 +33,7 @@ export function alternatives(round: RoundChoosing, asked: RoundPreferences): Alt
     return { ids: chosen.map((c) => order[c]!.id), strokes: total, forNeeds: needs, forSteps: steps, price };
   };
   const first = choose(model);
-  const taste = choosingRulesOf({
+  const rules = choosingRulesOf({
     ...asked,
     clubs: round.clubs,
     ground: round.day.ground,
@@ -41,7 +41,7 @@ export function alternatives(round: RoundChoosing, asked: RoundPreferences): Alt
     ...(asked.limits && { limits: asked.limits }),
   });
   const still = stillClubs(round);
-  const bestWith = (more: typeof taste): ChosenBag | undefined => {
+  const bestWith = (more: typeof rules): ChosenBag | undefined => {
     const other = bagChoosing(still, round.needs, more, asked.settings, round.costs);
     const found = chooseIfAny(other.model);
     // Told in the costs of the round's own model, so that bags of other limits can be held against it.
@@ -56,10 +56,10 @@ export function alternatives(round: RoundChoosing, asked: RoundPreferences): Alt
   return {
     five: first ? [bagOf(first.chosen), ...nextBest(model, first, 4).map(({ chosen }) => bagOf(chosen))] : [],
     withinOne:
-      asked.gamerIds.length > 0 ? bestWith(withinSwaps(taste, round.clubs, asked.gamerIds, 1)) : undefined,
+      asked.gamerIds.length > 0 ? bestWith(withinSwaps(rules, round.clubs, asked.gamerIds, 1)) : undefined,
     withinTwo:
-      asked.gamerIds.length > 0 ? bestWith(withinSwaps(taste, round.clubs, asked.gamerIds, 2)) : undefined,
-    ten: bestWith({ ...taste, limit: Math.min(taste.limit, TEN_CLUBS) }),
+      asked.gamerIds.length > 0 ? bestWith(withinSwaps(rules, round.clubs, asked.gamerIds, 2)) : undefined,
+    ten: bestWith({ ...rules, limit: Math.min(rules.limit, TEN_CLUBS) }),
     gamer: gamer.length > 0 && gamer.length <= model.limit ? bagOf(gamer) : undefined,
   };
 }

@@ -14,7 +14,7 @@ export {
   type RoundChoosing,
   type RoundRequest,
   roundChoosing,
-  type RoundPreferences,
+  type RoundRules,
   choosingOfRound,
   stillClubs,
   costOfBag,
@@ -27,5 +27,5 @@ export {
   usualRoundChoosing,
 } from './usual-round.js';
 export { type DayTrigger, dayTriggers } from './triggers.js';
-export { type BagQuestion, usualCostOf, usualPreferences, usualRemedies } from './usual-remedies.js';
+export { type BagQuestion, usualCostOf, usualRules, usualRemedies } from './usual-remedies.js';
 export { type FaultlessBag, withoutFaults } from './without-faults.js';

@@ -53,7 +53,7 @@ export interface RoundRequest {
   day: RoundDay;
   clubs: readonly LadderClub[];
   from: PlayingConditions;
-  wishes: BagPreferences;
+  preferences: BagPreferences;
   changes?: DemandChanges;
   notes?: readonly ShotDemand[];
   seed?: number;
@@ -71,7 +71,7 @@ export function roundChoosing(
     day,
     clubs: known,
     from,
-    wishes,
+    preferences,
     changes = {},
     notes = [],
     seed,
@@ -111,7 +111,7 @@ export function roundChoosing(
     rareStrokes: derived.rareStrokes,
     clubs,
     played,
-    costs: demandCosts(clubs, needs, { played, ground: day.ground, bounce: wishes.bounce }, (share) => {
+    costs: demandCosts(clubs, needs, { played, ground: day.ground, bounce: preferences.bounce }, (share) => {
       onProgress?.(PLAYING + share * (1 - PLAYING));
     }),
   };
@@ -156,8 +156,8 @@ function changedNeed(demand: ShotDemand, change: NonNullable<DemandChanges[strin
   return { ...demand, ...(hitFromM && { hitFromM }), ...(leftM !== undefined && { leftM }), ...change };
 }
 
-export interface RoundPreferences {
-  wishes: BagPreferences;
+export interface RoundRules {
+  preferences: BagPreferences;
   school: GappingStrategyId;
   gamerIds: readonly string[];
   limits?: Limits;
@@ -167,11 +167,11 @@ export interface RoundPreferences {
 /** The choice of a round's bag; quick, once the round is worked out. Steps are those of the day's air without its wind. */
 export function choosingOfRound(
   round: CostedRound,
-  { wishes, school, gamerIds, limits, settings = DEFAULT_GAP_SETTINGS }: RoundPreferences,
+  { preferences, school, gamerIds, limits, settings = DEFAULT_GAP_SETTINGS }: RoundRules,
 ): BagChoosing {
   const { clubs, needs, strokes, costs, ground } = round;
-  const taste = choosingRulesOf({
-    wishes,
+  const rules = choosingRulesOf({
+    preferences,
     school,
     clubs,
     gamerIds,
@@ -179,7 +179,7 @@ export function choosingOfRound(
     swings: strokes,
     ...(limits && { limits }),
   });
-  return bagChoosing(stillClubs(round), needs, taste, settings, costs);
+  return bagChoosing(stillClubs(round), needs, rules, settings, costs);
 }
 
 /** The clubs as their ladder hangs that day, the wind left out. */
@@ -194,10 +194,7 @@ interface Column {
 }
 
 /** What a bag of any clubs, changed or bought ones too, costs that round. @throws InvalidInputError */
-export function costOfBag(
-  round: CostedRound,
-  taste: RoundPreferences,
-): (clubs: readonly LadderClub[]) => number {
+export function costOfBag(round: CostedRound, rules: RoundRules): (clubs: readonly LadderClub[]) => number {
   const { needs, played, ground, strokes } = round;
   // The round's own clubs are costed already; a changed one is another object.
   const own = new Set(round.clubs);
@@ -207,7 +204,7 @@ export function costOfBag(
     if (known) return known;
     const costs = own.has(club)
       ? round.costs
-      : demandCosts([club], needs, { played, ground, bounce: taste.wishes.bounce });
+      : demandCosts([club], needs, { played, ground, bounce: rules.preferences.bounce });
     const column = {
       strokes: Float64Array.from(costs, (row) => row.get(club.id)!.strokes),
       still: movedClub(played(club, { windMps: 0, windFromDeg: 0 })),
@@ -227,9 +224,9 @@ export function costOfBag(
       for (const { strokes: of } of each) if (of[i]! < min) min = of[i]!;
       forNeeds += weights[i]! * min;
     }
-    const rules = choosingRulesOf({ ...taste, clubs, ground, swings: strokes });
+    const choosing = choosingRulesOf({ ...rules, clubs, ground, swings: strokes });
     const still = each.map((column) => column.still);
-    const prices = clubs.reduce((sum, { id }) => sum + (rules.prices[id] ?? 0), 0);
-    return forNeeds + bagStepsCost(still, rules, taste.settings) + prices;
+    const prices = clubs.reduce((sum, { id }) => sum + (choosing.prices[id] ?? 0), 0);
+    return forNeeds + bagStepsCost(still, choosing, rules.settings) + prices;
   };
 }

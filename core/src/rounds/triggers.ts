@@ -1,11 +1,6 @@
 import { FIRMNESSES, type Firmness } from '../run-out/index.js';
 import { choose, costOf } from '../choosing/index.js';
-import {
-  choosingOfRound,
-  roundChoosing,
-  type RoundRequest,
-  type RoundPreferences,
-} from './round-choosing.js';
+import { choosingOfRound, roundChoosing, type RoundRequest, type RoundRules } from './round-choosing.js';
 
 /** What about the day would change the bag, and to what. */
 export interface DayTrigger {
@@ -30,7 +25,7 @@ export const TRIGGER_STROKES = 0.1;
  */
 export async function dayTriggers(
   order: RoundRequest,
-  taste: RoundPreferences,
+  rules: RoundRules,
   best: readonly string[],
   shouldContinue: (done: number, of: number) => boolean | Promise<boolean> = () => true,
 ): Promise<DayTrigger[]> {
@@ -38,7 +33,7 @@ export async function dayTriggers(
   const bagOn = (day: Partial<RoundRequest['day']>): { ids: readonly string[]; gain: number } => {
     const { model, order: clubs } = choosingOfRound(
       roundChoosing({ ...order, day: { ...order.day, ...day } }),
-      taste,
+      rules,
     );
     const there = choose(model);
     const kept = clubs.flatMap(({ id }, c) => (best.includes(id) ? [c] : []));

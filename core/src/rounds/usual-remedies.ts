@@ -1,10 +1,10 @@
-import { DEFAULT_PREFERENCES, keepsWishes, type BagPreferences } from '../choosing/index.js';
+import { DEFAULT_PREFERENCES, keepsPreferences, type BagPreferences } from '../choosing/index.js';
 import type { Conditions } from '../conditions/index.js';
 import { DEFAULT_GAP_SETTINGS, type GapOptions } from '../gaps/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { clubsOfIds } from './alternatives.js';
 import { remedies, type Remedy, type RemedyKind } from './remedies.js';
-import { costOfBag, type CostedRound, type RoundPreferences } from './round-choosing.js';
+import { costOfBag, type CostedRound, type RoundRules } from './round-choosing.js';
 
 /** A bag of a locker, and how it is judged. */
 export interface BagQuestion {
@@ -17,9 +17,9 @@ export interface BagQuestion {
 }
 
 /** What the player wants of a bag; what nobody said is plain. */
-export function usualPreferences({ bagIds, options, limit, preferences }: BagQuestion): RoundPreferences {
+export function usualRules({ bagIds, options, limit, preferences }: BagQuestion): RoundRules {
   return {
-    wishes: {
+    preferences: {
       ...DEFAULT_PREFERENCES,
       ...preferences,
       limit: Math.min(limit, preferences?.limit ?? limit),
@@ -35,8 +35,8 @@ export function usualCostOf(
   round: CostedRound,
   question: BagQuestion,
 ): (clubs: readonly LadderClub[]) => number {
-  const preferences = usualPreferences(question);
-  return costOfBag(round, { ...preferences, wishes: { ...preferences.wishes, changeStrokes: 0 } });
+  const rules = usualRules(question);
+  return costOfBag(round, { ...rules, preferences: { ...rules.preferences, changeStrokes: 0 } });
 }
 
 /**
@@ -50,16 +50,16 @@ export function usualRemedies(
   more: { conditions?: Conditions; kinds?: readonly RemedyKind[] } = {},
 ): Remedy[] {
   const { bagIds, options } = question;
-  const { wishes } = usualPreferences(question);
+  const { preferences } = usualRules(question);
   return remedies({
     bag: clubsOfIds(round.clubs, bagIds),
-    leftOut: round.clubs.filter(({ id }) => !bagIds.includes(id) && !wishes.never.includes(id)),
+    leftOut: round.clubs.filter(({ id }) => !bagIds.includes(id) && !preferences.never.includes(id)),
     costOf: usualCostOf(round, question),
-    changeStrokes: wishes.changeStrokes,
+    changeStrokes: preferences.changeStrokes,
     options,
-    limit: wishes.limit,
-    keep: wishes.always,
-    isAllowed: (clubs) => keepsWishes(wishes, clubs),
+    limit: preferences.limit,
+    keep: preferences.always,
+    isAllowed: (clubs) => keepsPreferences(preferences, clubs),
     ...more,
   });
 }

@@ -1,7 +1,7 @@
 import { chooseBag, costOf } from '../choosing/index.js';
 import { gaps } from '../gaps/index.js';
 import { clubsOfIds } from './alternatives.js';
-import { choosingOfRound, type CostedRound, type RoundPreferences } from './round-choosing.js';
+import { choosingOfRound, type CostedRound, type RoundRules } from './round-choosing.js';
 
 /** The best bag whose every step is sound, and what it costs. */
 export interface FaultlessBag {
@@ -24,21 +24,21 @@ const LEAST_UNEVEN_STROKES = 0.02;
  */
 export function withoutFaults(
   round: CostedRound,
-  preferences: RoundPreferences,
+  rules: RoundRules,
   maxUnevenStrokes: number,
   stop: () => boolean = () => false,
 ): FaultlessBag | null | undefined {
-  const { wishes, school, settings } = preferences;
+  const { preferences, school, settings } = rules;
   const faultsOf = (ids: readonly string[]) =>
     gaps(clubsOfIds(round.clubs, ids), { school, ...(settings && { settings }) }).faults;
-  const asWished = choosingOfRound(round, preferences);
+  const asWished = choosingOfRound(round, rules);
   const best = chooseBag(asWished, 0, stop)?.best;
   if (stop()) return undefined;
   if (!best || faultsOf(best.ids) === 0) return null;
-  let unevenStrokes = Math.max(LEAST_UNEVEN_STROKES, wishes.unevenStrokes);
+  let unevenStrokes = Math.max(LEAST_UNEVEN_STROKES, preferences.unevenStrokes);
   for (let i = 0; i < DOUBLINGS && unevenStrokes < maxUnevenStrokes; i++) {
     unevenStrokes = Math.min(maxUnevenStrokes, unevenStrokes * 2);
-    const dearer = choosingOfRound(round, { ...preferences, wishes: { ...wishes, unevenStrokes } });
+    const dearer = choosingOfRound(round, { ...rules, preferences: { ...preferences, unevenStrokes } });
     const ids = chooseBag(dearer, 0, stop)?.best.ids;
     if (stop()) return undefined;
     if (!ids || faultsOf(ids) > 0) continue;

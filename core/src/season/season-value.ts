@@ -6,7 +6,7 @@ import {
   type BagAnswer,
   type Scenario,
 } from '../choosing/index.js';
-import { choosingOfRound, costOfBag, type RoundChoosing, type RoundPreferences } from '../rounds/index.js';
+import { choosingOfRound, costOfBag, type RoundChoosing, type RoundRules } from '../rounds/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { NORMAL_95, meanOf, normalFrom, randomFrom } from '../statistics/index.js';
 
@@ -15,7 +15,7 @@ export interface ValuedRound {
   id: string;
   name: string;
   round: RoundChoosing;
-  preferences: RoundPreferences;
+  rules: RoundRules;
   /** How often it is played. */
   times: number;
 }
@@ -92,20 +92,20 @@ export async function seasonValue(
   const pieces = rounds.length * (1 + wishIds.length) + 1;
   let done = 0;
   const chosen = () => onProgress?.((CHOOSING * ++done) / pieces);
-  for (const { name, round, preferences, times } of rounds) {
-    const choosing = choosingOfRound(round, without(preferences, wishIds));
+  for (const { name, round, rules, times } of rounds) {
+    const choosing = choosingOfRound(round, without(rules, wishIds));
     scenarios.push({ name, choosing, weight: times });
     answers.push(chooseBag(choosing, 0));
     await chosen();
     for (const [id, best] of withWish) {
       const others = wishIds.filter((one) => one !== id);
-      best.push(chooseBag(choosingOfRound(round, without(preferences, others)), 0));
+      best.push(chooseBag(choosingOfRound(round, without(rules, others)), 0));
       await chosen();
     }
   }
   const limit = Math.min(...scenarios.map(({ choosing }) => choosing.model.limit));
   const oneBag = travelSet(scenarios, limit);
-  const costs = rounds.map(({ round, preferences }) => costOfBag(round, plain(preferences)));
+  const costs = rounds.map(({ round, rules }) => costOfBag(round, plain(rules)));
   /** Strokes over the season with these bags, one a round, of clubs as they carry in it. */
   const season = (bagOf: (r: number) => readonly string[], drawn: (club: LadderClub) => LadderClub): number =>
     rounds.reduce((sum, { round, times }, r) => {
@@ -187,16 +187,16 @@ export async function seasonValue(
 }
 
 /** The same, with some clubs that are not owned left out. */
-function without(preferences: RoundPreferences, ids: readonly string[]): RoundPreferences {
-  const { wishes } = preferences;
+function without(rules: RoundRules, ids: readonly string[]): RoundRules {
+  const { preferences } = rules;
   return ids.length === 0
-    ? preferences
-    : { ...preferences, wishes: { ...wishes, never: [...wishes.never, ...ids] } };
+    ? rules
+    : { ...rules, preferences: { ...preferences, never: [...preferences.never, ...ids] } };
 }
 
 /** What a change is asked to be worth is no stroke that is lost. */
-function plain(preferences: RoundPreferences): RoundPreferences {
-  return { ...preferences, wishes: { ...preferences.wishes, changeStrokes: 0 } };
+function plain(rules: RoundRules): RoundRules {
+  return { ...rules, preferences: { ...rules.preferences, changeStrokes: 0 } };
 }
 
 /** Carries of one season: a club's shots move together, by as much as its stock carry may be off; the same club the same way in every round. */

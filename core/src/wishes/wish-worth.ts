@@ -6,7 +6,7 @@ import {
   type ChoosingRule,
 } from '../choosing/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import { choosingOfRound, usualPreferences, usualRoundChoosing } from '../rounds/index.js';
+import { choosingOfRound, usualRules, usualRoundChoosing } from '../rounds/index.js';
 import type { BagQuestion, UsualRoundRequest } from '../rounds/index.js';
 import { skillOf } from '../skill/index.js';
 import type { LadderClub } from '../spec/index.js';
@@ -101,10 +101,10 @@ export function wishWorths({ request, question, wishes: items, money }: WishRequ
   const clubs = [...known, ...wishes.flatMap(({ replaces, club }) => (replaces ? [club] : []))];
   const round = usualRoundChoosing({ ...request, clubs, handicap, complete: true });
   if (!round) return undefined;
-  const preferences = usualPreferences(question);
+  const usual = usualRules(question);
   const { model, order } = choosingOfRound(round, {
-    ...preferences,
-    wishes: { ...preferences.wishes, changeStrokes: 0, mostChanges: null },
+    ...usual,
+    preferences: { ...usual.preferences, changeStrokes: 0, mostChanges: null },
   });
   const wishAt = (c: number) => wishes.find(({ club }) => club.id === order[c]!.id);
   const asked = { ...model, rules: rulesWithVersions(model.rules, wishes, order) };

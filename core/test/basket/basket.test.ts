@@ -15,7 +15,7 @@ import {
   roundChoosing,
   toldEnough,
   usualHole,
-  usualPreferences,
+  usualRules,
   usualRoundChoosing,
   type BasketPart,
   type LadderClub,
@@ -30,7 +30,7 @@ function basketFor(clubs: readonly LadderClub[], balls: number, limit = 14) {
   const bagIds = clubs.slice(0, limit).map(({ id }) => id);
   const question = { bagIds, options: {}, limit };
   const round = usualRoundChoosing({ clubs, from: FROM })!;
-  return nextBasket({ round, preferences: usualPreferences(question), bagIds, balls })!;
+  return nextBasket({ round, rules: usualRules(question), bagIds, balls })!;
 }
 const short = (clubs: readonly LadderClub[], ...names: string[]) =>
   clubs.filter(({ name }) => names.includes(name));
@@ -168,15 +168,15 @@ describe('the next basket', () => {
       },
       clubs,
       from: FROM,
-      wishes: DEFAULT_PREFERENCES,
+      preferences: DEFAULT_PREFERENCES,
     });
-    const preferences = usualPreferences({ bagIds, options: {}, limit: 14 });
+    const rules = usualRules({ bagIds, options: {}, limit: 14 });
     /** Woods that are hit to be decided about, not for what they tell of the clubs beside them. */
     const woods = (parts: readonly BasketPart[]) =>
       parts.filter(
         ({ clubId, reason }) => ['Driver', '3 wood'].includes(clubId) && reason.code !== 'neighbours',
       );
-    const basket = nextBasket({ round: short, preferences, bagIds, balls: 60 })!;
+    const basket = nextBasket({ round: short, rules, bagIds, balls: 60 })!;
     expect(basket.parts.length).toBeGreaterThan(1);
     expect(woods(basket.parts)).toEqual([]);
     const balls = (ids: readonly string[]) =>

@@ -72,7 +72,7 @@ export function decisionOf(clubs: readonly LadderClub[], limit: number): BasketD
   const open = openShots(round.clubs, gamerIds, skillOf(clubs).handicap, {});
   return basketDecision(
     round,
-    { wishes: { ...DEFAULT_PREFERENCES, limit }, school: 'even-carries', gamerIds },
+    { preferences: { ...DEFAULT_PREFERENCES, limit }, school: 'even-carries', gamerIds },
     open,
   )!;
 }

@@ -39,11 +39,11 @@ const order = (more: Partial<RoundRequest> = {}): RoundRequest => ({
   day,
   clubs,
   from: FROM,
-  wishes: DEFAULT_PREFERENCES,
+  preferences: DEFAULT_PREFERENCES,
   ...more,
 });
-const taste = {
-  wishes: DEFAULT_PREFERENCES,
+const rules = {
+  preferences: DEFAULT_PREFERENCES,
   school: 'even-carries' as const,
   gamerIds: clubs.map(({ id }) => id),
 };
@@ -105,8 +105,8 @@ describe('a round as its bag is chosen', () => {
   });
 
   it('a bag costs the same told as a bag of any clubs and as one of the locker’s', () => {
-    const answer = chooseBag(choosingOfRound(plain, taste), 0)!;
-    expect(costOfBag(plain, taste)(plain.clubs.filter(({ id }) => answer.best.ids.includes(id)))).toBeCloseTo(
+    const answer = chooseBag(choosingOfRound(plain, rules), 0)!;
+    expect(costOfBag(plain, rules)(plain.clubs.filter(({ id }) => answer.best.ids.includes(id)))).toBeCloseTo(
       answer.best.strokes,
       9,
     );
@@ -116,7 +116,7 @@ describe('a round as its bag is chosen', () => {
     const worth = (weight: number) => {
       const round = roundChoosing(order({ notes: [{ ...note, weight }] }));
       const { reasons } = chooseBag(
-        choosingOfRound(round, { ...taste, wishes: { ...DEFAULT_PREFERENCES, unevenStrokes: 0 } }),
+        choosingOfRound(round, { ...rules, preferences: { ...DEFAULT_PREFERENCES, unevenStrokes: 0 } }),
         0,
       )!;
       return Math.max(
@@ -152,9 +152,9 @@ describe('what would change the bag on the morning', () => {
   ];
   const asked = order({
     clubs: [...clubs.filter(({ id }) => id !== 'Hybrid'), ...rivals],
-    wishes: { ...DEFAULT_PREFERENCES, oneOf: [['high', 'low']] },
+    preferences: { ...DEFAULT_PREFERENCES, oneOf: [['high', 'low']] },
   });
-  const wished = { ...taste, wishes: asked.wishes };
+  const wished = { ...rules, preferences: asked.preferences };
 
   it('is told with what it gains, at least what is worth opening the boot for, and is the best bag of such a day', async () => {
     const best = chooseBag(choosingOfRound(roundChoosing(asked), wished), 0)!.best.ids;

@@ -281,37 +281,37 @@ describe('what is not known', () => {
   });
 });
 
-describe('wishes', () => {
+describe('preferences', () => {
   const clubs = [
     ...strongSetWedge(),
     club('4 iron', 'iron', 22, 190),
     { ...club('Long driver', 'driver', 8, 260, { lengthIn: 47 }), price: 400 },
   ];
   const gamerIds = strongSetWedge().map(({ id }) => id);
-  const taste = (wishes: Partial<typeof DEFAULT_PREFERENCES>, more: object = {}) =>
+  const rules = (preferences: Partial<typeof DEFAULT_PREFERENCES>, more: object = {}) =>
     choosingRulesOf({
-      wishes: { ...DEFAULT_PREFERENCES, ...wishes },
+      preferences: { ...DEFAULT_PREFERENCES, ...preferences },
       school: 'even-carries',
       clubs,
       gamerIds,
       ...more,
     });
   it("trust, change and money are prices; an event's limits are rules nobody's love is over", () => {
-    const prices = taste({ changeStrokes: 0.05, comfort: { '4 iron': 0.3 }, strokesPerHundred: 0.1 }).prices;
+    const prices = rules({ changeStrokes: 0.05, comfort: { '4 iron': 0.3 }, strokesPerHundred: 0.1 }).prices;
     expect(prices['4 iron']).toBeCloseTo(0.05 - 0.3, 9);
     expect(prices['Long driver']).toBeCloseTo(0.05 + 0.4, 9);
     expect(prices['7 iron']).toBe(0);
-    const held = taste({ always: ['Long driver'] }, { limits: { clubs: 12, lengthIn: 46 } });
+    const held = rules({ always: ['Long driver'] }, { limits: { clubs: 12, lengthIn: 46 } });
     expect(held).toMatchObject({ limit: 12, always: [], never: ['Long driver'] });
-    expect(taste({}).kinds).toEqual([{ kind: 'driver', most: 1 }]);
-    expect(taste({ never: ['gone long since'] }).never).toEqual([]);
+    expect(rules({}).kinds).toEqual([{ kind: 'driver', most: 1 }]);
+    expect(rules({ never: ['gone long since'] }).never).toEqual([]);
   });
   it('a freeze lets nothing in; so many swaps let so many in and out', () => {
-    expect(taste({ mostChanges: 0 }).groups).toEqual([
+    expect(rules({ mostChanges: 0 }).groups).toEqual([
       { ids: ['4 iron', 'Long driver'], least: 0, most: 0, name: 'a freeze on the gamer' },
     ]);
     expect(
-      withinSwaps(taste({}), clubs, gamerIds, 2).groups.map(({ least: min, most: max }) => [min, max]),
+      withinSwaps(rules({}), clubs, gamerIds, 2).groups.map(({ least: min, most: max }) => [min, max]),
     ).toEqual([
       [0, 2],
       [gamerIds.length - 2, gamerIds.length],

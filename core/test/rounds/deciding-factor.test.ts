@@ -5,7 +5,7 @@ import {
   bagWhy,
   chooseBag,
   choosingOfRound,
-  usualPreferences,
+  usualRules,
   usualRoundChoosing,
 } from '../../src/index.js';
 import type { LadderClub, Shot } from '../../src/index.js';
@@ -93,8 +93,8 @@ describe('what decides between two clubs', () => {
     const clubs = [...bag, twin(named('7 iron'), { sideSpreadM: 18 })];
     const round = usualRoundChoosing({ clubs, from: FROM, handicap: 8 })!;
     const question = { bagIds: bag.map(({ id }) => id), options: {}, limit: 14 };
-    const preferences = usualPreferences(question);
-    const answer = chooseBag(choosingOfRound(round, preferences), 0)!;
+    const rules = usualRules(question);
+    const answer = chooseBag(choosingOfRound(round, rules), 0)!;
     const nameOf = (id: string) => id;
     const why = bagWhy(round, answer, 'match', nameOf, 'm');
     expect(why['7 iron']).toMatch(/The other 7 iron in its place costs .* It misses farther to the sides\.$/);
@@ -136,7 +136,7 @@ describe('a club that is left out', () => {
     const clubs = [...strongSetWedge(), club('4 iron', 'iron', 22, 190)];
     const round = usualRoundChoosing({ clubs, from: FROM })!;
     const question = { bagIds: clubs.slice(0, 14).map(({ id }) => id), options: {}, limit: 14 };
-    const answer = chooseBag(choosingOfRound(round, usualPreferences(question)), 0)!;
+    const answer = chooseBag(choosingOfRound(round, usualRules(question)), 0)!;
     const why = bagWhy(round, answer, 'match', (id) => id);
     for (const { id } of answer.leftOut) expect(why[id]).toMatch(/would (cost|make no difference)/);
   });

@@ -24,7 +24,7 @@ function asked(bag: readonly LadderClub[], leftOut: readonly LadderClub[] = [], 
   const round = usualRoundChoosing({ clubs: [...bag, ...leftOut], from: FROM })!;
   const ids = bag.map(({ id }) => id);
   const costOf = costOfBag(round, {
-    wishes: { ...DEFAULT_PREFERENCES, changeStrokes: 0 },
+    preferences: { ...DEFAULT_PREFERENCES, changeStrokes: 0 },
     school: 'even-carries',
     gamerIds: ids,
   });

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import {
   BASELINE,
   MEDIUM_FAIRWAY,
-  usualPreferences,
+  usualRules,
   usualRemedies,
   usualRoundChoosing,
   type BagPreferences,
@@ -70,7 +70,7 @@ describe('what may be done to a bag, by what the player wants', () => {
 
   it('carries no more clubs than the player does, and no more than there may be', () => {
     const limit = (preferences: Partial<BagPreferences> | undefined, allowed: number) =>
-      usualPreferences({ bagIds, options: {}, limit: allowed, ...(preferences && { preferences }) }).wishes
+      usualRules({ bagIds, options: {}, limit: allowed, ...(preferences && { preferences }) }).preferences
         .limit;
     expect(limit({ limit: 11 }, 14)).toBe(11);
     expect(limit({ limit: 14 }, 10)).toBe(10);

@@ -73,15 +73,15 @@ describe('a usual round', () => {
 
 function locker(bag: readonly LadderClub[], typed: readonly ShotDemand[] = []) {
   const round = usualRoundChoosing({ clubs: bag, from: FROM, typed })!;
-  const taste = {
-    wishes: DEFAULT_PREFERENCES,
+  const rules = {
+    preferences: DEFAULT_PREFERENCES,
     school: 'even-carries' as const,
     gamerIds: bag.map(({ id }) => id),
   };
-  const costOf = costOfBag(round, taste);
+  const costOf = costOfBag(round, rules);
   return {
     round,
-    chosen: () => chooseBag(choosingOfRound(round, { ...taste, gamerIds: [] }), 0)!.best.ids,
+    chosen: () => chooseBag(choosingOfRound(round, { ...rules, gamerIds: [] }), 0)!.best.ids,
     /** The club of the bag that is missed least once another is in. */
     leastMissed: (inBag: readonly LadderClub[]) => {
       const clubs = clubsOfIds(

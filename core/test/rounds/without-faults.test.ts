@@ -15,7 +15,7 @@ import { club, strongSetWedge } from '../bag-of-clubs.js';
 
 const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 const preferences = (clubs: readonly LadderClub[], unevenStrokes: number) => ({
-  wishes: { ...DEFAULT_PREFERENCES, unevenStrokes },
+  preferences: { ...DEFAULT_PREFERENCES, unevenStrokes },
   school: 'even-carries' as const,
   gamerIds: clubs.map(({ id }) => id),
 });
@@ -28,7 +28,7 @@ describe('the price of a bag without a fault', () => {
     .map((one) => (one.name === '5 iron' ? club('5.5', 'iron', 26, 179) : one));
   const round = roundOf([...gamer, club('48', 'wedge', 48, 113)]);
   const asked = preferences(gamer, 0);
-  const slow = { ...asked, wishes: { ...asked.wishes, changeStrokes: 0.5 } };
+  const slow = { ...asked, preferences: { ...asked.preferences, changeStrokes: 0.5 } };
 
   it('is what the sound bag costs more than the best, and it has no fault', () => {
     const best = chooseBag(choosingOfRound(round, slow), 0)!.best;
@@ -37,7 +37,7 @@ describe('the price of a bag without a fault', () => {
     expect(sound.ids).toContain('48');
     expect(gaps(clubsOfIds(round.clubs, sound.ids)).faults).toBe(0);
     expect(sound.price).toBeGreaterThan(0);
-    const again = { ...slow, wishes: { ...slow.wishes, unevenStrokes: sound.unevenStrokes } };
+    const again = { ...slow, preferences: { ...slow.preferences, unevenStrokes: sound.unevenStrokes } };
     expect(chooseBag(choosingOfRound(round, again), 0)!.best.ids).toEqual(sound.ids);
   });
 

@@ -38,19 +38,19 @@ const clubs: LadderClub[] = [
   club('56', 'wedge', 56, 88),
 ];
 const LIMIT = 5;
-const wishes = { ...DEFAULT_PREFERENCES, limit: LIMIT, changeStrokes: 0 };
+const preferences = { ...DEFAULT_PREFERENCES, limit: LIMIT, changeStrokes: 0 };
 const gamerIds = ['Driver', '5 wood', '6 iron', '8 iron', '56'];
-const preferences = { wishes, school: 'even-carries' as const, gamerIds };
+const rules = { preferences, school: 'even-carries' as const, gamerIds };
 const valued = (id: string, air: Partial<RoundAir>, times: number, known = clubs): ValuedRound => ({
   id,
   name: id,
   times,
-  preferences,
+  rules,
   round: roundChoosing({
     day: dayIn(air),
     clubs: known,
     from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
-    wishes,
+    preferences,
     handicap: 4,
   }),
 });
@@ -70,7 +70,7 @@ describe('what bags are worth over a season', () => {
   it('is what trying every bag finds: round by round, and for one bag for all of them', async () => {
     const value = await seasonValue(rounds, gamerIds, { draws: 2 });
     const costs = rounds.map(({ round }) => {
-      const cost = costOfBag(round, preferences);
+      const cost = costOfBag(round, rules);
       return (ids: readonly string[]) => cost(round.clubs.filter(({ id }) => ids.includes(id)));
     });
     const over = (of: (r: number) => number) => rounds.reduce((sum, { times }, r) => sum + times * of(r), 0);
@@ -98,7 +98,7 @@ describe('what bags are worth over a season', () => {
     ];
     const value = await seasonValue(wider, gamerIds, { draws: 2, bags: named, wishIds: [wish.id, other.id] });
     const costs = wider.map(({ round }) => {
-      const cost = costOfBag(round, preferences);
+      const cost = costOfBag(round, rules);
       return (ids: readonly string[]) => cost(round.clubs.filter(({ id }) => ids.includes(id)));
     });
     const over = (of: (r: number) => number) => wider.reduce((sum, { times }, r) => sum + times * of(r), 0);

@@ -5,7 +5,7 @@ import {
   choosingOfRound,
   roundChoosing,
   type RoundRequest,
-  type RoundPreferences,
+  type RoundRules,
 } from '@tasche/core';
 import type { RoundChoiceView } from '@tasche/contract';
 
@@ -17,17 +17,17 @@ export interface ChooseAnswer {
 /** Works a round out; run in a thread beside the server. */
 export default function chooseInThread({
   order,
-  taste,
+  rules,
 }: {
   order: RoundRequest;
-  taste: RoundPreferences;
+  rules: RoundRules;
 }): ChooseAnswer {
   try {
     const round = roundChoosing(order);
-    const answer = chooseBag(choosingOfRound(round, taste)) ?? null;
+    const answer = chooseBag(choosingOfRound(round, rules)) ?? null;
     const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
     const why = answer
-      ? Object.values(bagWhy(round, answer, taste.wishes.bounce, nameOf))
+      ? Object.values(bagWhy(round, answer, rules.preferences.bounce, nameOf))
       : ['The locks together allow no bag.'];
     return {
       view: { answer, needs: round.needs, strokes: round.strokes, rareStrokes: round.rareStrokes, why },

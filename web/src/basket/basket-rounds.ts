@@ -53,7 +53,7 @@ export function basketAim(
   if (!course) return 'Its course is gone.';
   try {
     const { player, clubs } = sheet;
-    const { order, taste } = roundRequestOf({
+    const { order, rules } = roundRequestOf({
       player,
       clubs,
       plan,
@@ -62,7 +62,7 @@ export function basketAim(
       limits: event.limits,
       school,
     });
-    return { of: 'round', request: order, preferences: taste };
+    return { of: 'round', request: order, rules: rules };
   } catch (error) {
     if (error instanceof InvalidInputError) return `The ${error.message}.`;
     throw error;

@@ -1,11 +1,11 @@
 import {
   nextBasket,
   roundChoosing,
-  usualPreferences,
+  usualRules,
   usualRoundChoosing,
   type BagQuestion,
   type NextBasket,
-  type RoundPreferences,
+  type RoundRules,
   type RoundRequest,
   type UsualRoundRequest,
 } from '@tasche/core';
@@ -14,7 +14,7 @@ import { expose } from 'comlink';
 /** What the balls are to decide: a usual round, or one of an event. */
 export type BasketAim =
   | { of: 'usual round'; request: UsualRoundRequest }
-  | { of: 'round'; request: RoundRequest; preferences: RoundPreferences };
+  | { of: 'round'; request: RoundRequest; rules: RoundRules };
 
 /** A player's locker, the bag they carry, and how many balls there are. */
 export interface BasketQuestion extends BagQuestion {
@@ -36,15 +36,13 @@ const api = {
         onProgress(share * PLAYING);
       });
       return (
-        nextBasket({ ...about, round, preferences: aim.preferences }, (share) => {
+        nextBasket({ ...about, round, rules: aim.rules }, (share) => {
           onProgress(PLAYING + share * (1 - PLAYING));
         }) ?? null
       );
     }
     const round = usualRoundChoosing(aim.request);
-    return (
-      (round && nextBasket({ ...about, round, preferences: usualPreferences(question) }, onProgress)) ?? null
-    );
+    return (round && nextBasket({ ...about, round, rules: usualRules(question) }, onProgress)) ?? null;
   },
 };
 

@@ -104,8 +104,8 @@ const asked = computed(() =>
           handicap: props.handicap,
           typed: choosing.value.needs,
         },
-        preferences: {
-          wishes: preferencesOf(choosing.value, props.own),
+        rules: {
+          preferences: preferencesOf(choosing.value, props.own),
           school: props.school,
           gamerIds: props.plan.baseClubIds,
           settings: { ...DEFAULT_GAP_SETTINGS, ...props.settings },

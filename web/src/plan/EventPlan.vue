@@ -48,7 +48,7 @@ import RoundAnswer from './RoundAnswer.vue';
 import RoundFaults from './RoundFaults.vue';
 import RoundTabs from './RoundTabs.vue';
 import TravelPanel from './TravelPanel.vue';
-import WishesPanel from './WishesPanel.vue';
+import PreferencesPanel from './PreferencesPanel.vue';
 import { hitReadings } from './hit-readings';
 import { settledWords, swapsAgainst } from './round-swaps';
 import { useComingIn } from './use-coming-in';
@@ -80,7 +80,7 @@ const { event, rounds, tab, round, course, onCourses, playedHere, bagOf, ask } =
   { unit, school },
 );
 const own = computed(() => planRoundOf(props.plan, tab.value));
-const wishes = computed(() => preferencesOf(props.plan.choosing, store.sheet!.player.preferences));
+const preferences = computed(() => preferencesOf(props.plan.choosing, store.sheet!.player.preferences));
 const readOnly = computed(() => store.readOnly);
 const writing = ref<'edit' | 'new' | 'week' | null>(null);
 const pointed = ref<ShotDemand | null>(null);
@@ -108,7 +108,7 @@ const report = computed(() =>
     ? gaps(clubsOfIds(asked.value.order.clubs, best.value), {
         school: school.value,
         unit: unit.value,
-        ...(asked.value.taste.settings && { settings: asked.value.taste.settings }),
+        ...(asked.value.rules.settings && { settings: asked.value.rules.settings }),
       })
     : null,
 );
@@ -139,8 +139,8 @@ const swaps = computed(() =>
 function editPlan(set: Extract<Command, { do: 'editPlan' }>['set']): void {
   store.change([{ do: 'editPlan', planId: props.plan.id, version: props.plan.version, set }]);
 }
-function setWishes(part: Partial<BagPreferences>): void {
-  editPlan({ choosing: { ...wishes.value, needs: props.plan.choosing?.needs ?? [], ...part } });
+function setPreferences(part: Partial<BagPreferences>): void {
+  editPlan({ choosing: { ...preferences.value, needs: props.plan.choosing?.needs ?? [], ...part } });
 }
 /** What is wanted here is wanted in every plan, on the bag's page and of the next basket. */
 function keepPreferences(preferences: BagPreferences | null): void {
@@ -305,7 +305,7 @@ useShortcuts('An event', {
             :settled="Boolean(settled)"
             :swaps="swaps"
             :carried="asked.against.length"
-            :allowed="Math.min(wishes.limit, event.limits.clubs)"
+            :allowed="Math.min(preferences.limit, event.limits.clubs)"
             :name-of="name"
             :read-only="readOnly"
             :busy="settling.share.value !== null"
@@ -317,7 +317,7 @@ useShortcuts('An event', {
             :faultless="faultless"
             :name-of="name"
             :read-only="readOnly"
-            @avoid="faultless && setWishes({ unevenStrokes: faultless.unevenStrokes })"
+            @avoid="faultless && setPreferences({ unevenStrokes: faultless.unevenStrokes })"
           />
         </template>
         <div class="folds">
@@ -331,16 +331,16 @@ useShortcuts('An event', {
             :read-only="readOnly"
             @set="setDays"
           />
-          <WishesPanel
+          <PreferencesPanel
             v-if="asked"
-            :wishes="wishes"
+            :preferences="preferences"
             :school="school"
             :clubs="asked.order.clubs"
             :allowed="event.limits.clubs"
             :unit="unit"
             :read-only="readOnly"
             :kept="store.sheet!.player.preferences"
-            @set="setWishes"
+            @set="setPreferences"
             @school="school = $event"
             @keep="keepPreferences"
           />
@@ -352,11 +352,11 @@ useShortcuts('An event', {
               :clubs="worked.still"
               :home="asked.order.clubs"
               :chosen="chosen.answer.best.ids"
-              :always="wishes.always"
-              :never="wishes.never"
-              :one-of="wishes.oneOf"
-              :kinds="wishes.kinds"
-              :limit="wishes.limit"
+              :always="preferences.always"
+              :never="preferences.never"
+              :one-of="preferences.oneOf"
+              :kinds="preferences.kinds"
+              :limit="preferences.limit"
               :allowed="event.limits.clubs"
               :gamer="plan.baseClubIds"
               :modelled="worked.modelled"
@@ -364,7 +364,7 @@ useShortcuts('An event', {
               :answer="chosen.answer"
               :unit="unit"
               :read-only="readOnly"
-              @set="setWishes($event)"
+              @set="setPreferences($event)"
               @need="showNeed"
             />
             <NeedsRail

@@ -47,18 +47,18 @@ watch(
   },
 );
 
-const findOthers = () => others.run((link) => link.others(props.asked.order, props.asked.taste));
+const findOthers = () => others.run((link) => link.others(props.asked.order, props.asked.rules));
 const findRemedies = () =>
-  remedies.run((link) => link.remedies(props.asked.order, props.asked.taste, props.asked.unit));
+  remedies.run((link) => link.remedies(props.asked.order, props.asked.rules, props.asked.unit));
 const askSure = () =>
-  sure.run((link, progress) => link.sure(props.asked.order, props.asked.taste, best.value.ids, progress));
+  sure.run((link, progress) => link.sure(props.asked.order, props.asked.rules, best.value.ids, progress));
 const playOut = () =>
   played.run(async (link, progress) => {
-    const second = (await link.others(props.asked.order, props.asked.taste)).five[1];
+    const second = (await link.others(props.asked.order, props.asked.rules)).five[1];
     if (!second) throw new Error('There is no other bag to play against.');
     const outcome = await link.playOut(
       props.asked.order,
-      props.asked.taste,
+      props.asked.rules,
       best.value.ids,
       second.ids,
       ROUNDS,

@@ -48,7 +48,7 @@ const scenarios = computed(() =>
       name: `${round.name}, ${k + 1}: ${roundAirWords(air, asked.unit)}`,
       weight: 1 / members.length,
       order: { ...asked.order, day: dayOf({ ...round, air }, course) },
-      taste: asked.taste,
+      rules: asked.rules,
       round: round.id,
       head: `${at + 1}${'abcdefghijkl'[k]!}`,
     }));
@@ -59,11 +59,11 @@ const names = computed(
 );
 const name = (id: string) => names.value.get(id) ?? 'a club that is gone';
 const asked = () => scenarios.value.map(({ name: named, weight, order }) => ({ name: named, weight, order }));
-const taste = () => scenarios.value[0]!.taste;
+const rules = () => scenarios.value[0]!.rules;
 const find = () =>
-  travel.run(async (link, progress) => ({ set: await link.travel(asked(), taste(), size.value!, progress) }));
+  travel.run(async (link, progress) => ({ set: await link.travel(asked(), rules(), size.value!, progress) }));
 const findSmallest = () =>
-  travel.run((link, progress) => link.smallestTravel(asked(), taste(), lossStrokes.value!, progress));
+  travel.run((link, progress) => link.smallestTravel(asked(), rules(), lossStrokes.value!, progress));
 
 const set = computed<TravelSet | null>(() => travel.result.value?.set ?? null);
 const sizes = computed(() => travel.result.value?.sizes ?? []);

@@ -8,7 +8,7 @@ import {
   type BagAnswer,
   type DemandAnswer,
   type DistanceUnit,
-  type RoundPreferences,
+  type RoundRules,
   type UsualRoundRequest,
 } from '@tasche/core';
 import { expose } from 'comlink';
@@ -16,7 +16,7 @@ import { expose } from 'comlink';
 /** A week's bag to be chosen: a usual round with the shots somebody wrote down in it. */
 export interface WeekQuestion {
   request: UsualRoundRequest;
-  preferences: RoundPreferences;
+  rules: RoundRules;
   /** The bag of the plan as it is; how much more it costs is said. */
   against: readonly string[];
   unit: DistanceUnit;
@@ -34,7 +34,7 @@ export interface ChosenAnswer {
 const NOTHING = { answer: null, why: {}, loses: 0, with: {} } as const;
 
 const api = {
-  choose({ request, preferences, against, unit }: WeekQuestion): ChosenAnswer {
+  choose({ request, rules, against, unit }: WeekQuestion): ChosenAnswer {
     try {
       const round = usualRoundChoosing(request);
       if (!round)
@@ -42,11 +42,11 @@ const api = {
           ...NOTHING,
           refused: 'No carry and no loft says how far this player hits it: write one down.',
         };
-      const choosing = choosingOfRound(round, preferences);
+      const choosing = choosingOfRound(round, rules);
       const answer = chooseBag(choosing);
       if (!answer) return { ...NOTHING, refused: 'The locks together allow no bag.' };
       const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
-      const why = bagWhy(round, answer, preferences.wishes.bounce, nameOf, unit);
+      const why = bagWhy(round, answer, rules.preferences.bounce, nameOf, unit);
       const places = choosing.order.flatMap(({ id }, i) => (against.includes(id) ? [i] : []));
       return {
         answer,

@@ -1,6 +1,6 @@
 import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import {
-  keepsWishes,
+  keepsPreferences,
   bagWhy,
   type FaultlessBag,
   withoutFaults,
@@ -31,7 +31,7 @@ import {
   type RoundChoosing,
   type RoundRequest,
   type Remedy,
-  type RoundPreferences,
+  type RoundRules,
   type Scenario,
   type SeasonValue,
   type ValuedRound,
@@ -78,7 +78,7 @@ function worked(order: RoundRequest, progress?: Progress): RoundChoosing {
     order.changes,
     order.notes,
     order.seed,
-    order.wishes.bounce,
+    order.preferences.bounce,
   ]);
   const known = rounds.get(key);
   if (known) return known;
@@ -107,7 +107,7 @@ export interface TravelDay {
 /** A round of a season, or several that are alike. */
 export interface SeasonRoundAsked extends Omit<ValuedRound, 'round' | 'preferences'> {
   order: RoundRequest;
-  taste: RoundPreferences;
+  rules: RoundRules;
 }
 
 /** What a season's value is asked of beside the gamer: bags the player has made, and clubs wished for. */
@@ -119,14 +119,14 @@ export interface SeasonBesides {
 /** Every day worked out; that is more than half of the way. */
 async function scenariosOf(
   days: readonly TravelDay[],
-  taste: RoundPreferences,
+  rules: RoundRules,
   progress: Progress,
 ): Promise<Scenario[]> {
   const made: Scenario[] = [];
   for (const [i, { name, weight, order }] of days.entries()) {
     progress((i / days.length) * 0.6);
     await breathe();
-    made.push({ name, weight, choosing: choosingOfRound(worked(order), taste) });
+    made.push({ name, weight, choosing: choosingOfRound(worked(order), rules) });
   }
   progress(0.6);
   await breathe();
@@ -169,17 +169,17 @@ const api = {
   /** @param against a bag whose cost is told beside it; none where it is empty */
   choose(
     order: RoundRequest,
-    taste: RoundPreferences,
+    rules: RoundRules,
     against: readonly string[],
     unit: DistanceUnit,
   ): RoundAnswer {
     try {
-      const choosing = choosingOfRound(worked(order), taste);
+      const choosing = choosingOfRound(worked(order), rules);
       const answer = chooseBag(choosing, 0);
       if (!answer)
         return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
       const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
-      const why = bagWhy(worked(order), answer, taste.wishes.bounce, nameOf, unit, false);
+      const why = bagWhy(worked(order), answer, rules.preferences.bounce, nameOf, unit, false);
       const places = choosing.order.flatMap(({ id }, c) => (against.includes(id) ? [c] : []));
       return {
         answer,
@@ -195,41 +195,43 @@ const api = {
   /** Why, with what decided against each runner-up; takes the worker longer than the choice. */
   why(
     order: RoundRequest,
-    taste: RoundPreferences,
+    rules: RoundRules,
     answer: Pick<BagAnswer, 'best' | 'reasons' | 'leftOut'>,
     unit: DistanceUnit,
   ): Record<string, string> {
     const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
-    return bagWhy(worked(order), answer, taste.wishes.bounce, nameOf, unit);
+    return bagWhy(worked(order), answer, rules.preferences.bounce, nameOf, unit);
   },
 
   /** What a bag without a step at fault costs; null where the best has none, or nothing does it; undefined where it takes too long. */
-  withoutFaults(order: RoundRequest, taste: RoundPreferences): FaultlessBag | null | undefined {
+  withoutFaults(order: RoundRequest, rules: RoundRules): FaultlessBag | null | undefined {
     const until = performance.now() + FAULTLESS_MS;
     return withoutFaults(
       worked(order),
-      taste,
+      rules,
       PLAN_CHOOSING_BOUNDS.unevenStrokes[1],
       () => performance.now() > until,
     );
   },
 
-  others(order: RoundRequest, taste: RoundPreferences): Alternatives {
-    return alternatives(worked(order), taste);
+  others(order: RoundRequest, rules: RoundRules): Alternatives {
+    return alternatives(worked(order), rules);
   },
 
-  remedies(order: RoundRequest, taste: RoundPreferences, unit: DistanceUnit): RoundRemedy[] {
+  remedies(order: RoundRequest, rules: RoundRules, unit: DistanceUnit): RoundRemedy[] {
     const round = worked(order);
-    const { wishes, limits, school, settings } = taste;
+    const { preferences, limits, school, settings } = rules;
     return remedies({
-      bag: clubsOfIds(round.clubs, taste.gamerIds),
-      leftOut: round.clubs.filter(({ id }) => !taste.gamerIds.includes(id) && !wishes.never.includes(id)),
-      costOf: costOfBag(round, { ...taste, wishes: { ...wishes, changeStrokes: 0 } }),
-      changeStrokes: wishes.changeStrokes,
+      bag: clubsOfIds(round.clubs, rules.gamerIds),
+      leftOut: round.clubs.filter(
+        ({ id }) => !rules.gamerIds.includes(id) && !preferences.never.includes(id),
+      ),
+      costOf: costOfBag(round, { ...rules, preferences: { ...preferences, changeStrokes: 0 } }),
+      changeStrokes: preferences.changeStrokes,
       options: { school, unit, ...(settings && { settings }) },
-      limit: Math.min(wishes.limit, limits?.clubs ?? wishes.limit),
-      keep: wishes.always,
-      isAllowed: (clubs) => keepsWishes(wishes, clubs),
+      limit: Math.min(preferences.limit, limits?.clubs ?? preferences.limit),
+      keep: preferences.always,
+      isAllowed: (clubs) => keepsPreferences(preferences, clubs),
       conditions: order.from.conditions,
     }).map(({ kind, text, gain, opens }) => ({ kind, text, gain, opens: opens.length }));
   },
@@ -237,7 +239,7 @@ const api = {
   /** Chooses again with other carries within what is known of them. */
   sure(
     order: RoundRequest,
-    taste: RoundPreferences,
+    rules: RoundRules,
     best: readonly string[],
     progress: Progress,
   ): Promise<HowSure> {
@@ -248,7 +250,7 @@ const api = {
       clubs,
       best,
       (drawn) => {
-        const choosing = choosingOfRound(roundChoosing({ ...order, clubs: drawn }), taste);
+        const choosing = choosingOfRound(roundChoosing({ ...order, clubs: drawn }), rules);
         return choose(choosing.model)?.chosen.map((c) => choosing.order[c]!.id);
       },
       redraws,
@@ -263,20 +265,20 @@ const api = {
   /** Whole rounds with two bags. */
   playOut(
     order: RoundRequest,
-    taste: RoundPreferences,
+    rules: RoundRules,
     first: readonly string[],
     second: readonly string[],
     count: number,
     progress: Progress,
   ): Promise<PlayedRounds> {
     const round = worked(order);
-    const { model } = choosingOfRound(round, taste);
+    const { model } = choosingOfRound(round, rules);
     const bagOf = (ids: readonly string[]) => ({
       clubs: clubsOfIds(round.clubs, ids),
       besides: model.clubs.reduce((sum, { id, price }) => sum + (ids.includes(id) ? price : 0), 0),
     });
     return playRounds(round.day, round.played, [bagOf(first), bagOf(second)], count, {
-      bounce: taste.wishes.bounce,
+      bounce: rules.preferences.bounce,
       shouldContinue: async (done) => {
         progress(done / count);
         await breathe();
@@ -287,11 +289,11 @@ const api = {
 
   triggers(
     order: RoundRequest,
-    taste: RoundPreferences,
+    rules: RoundRules,
     best: readonly string[],
     progress: Progress,
   ): Promise<DayTrigger[]> {
-    return dayTriggers(order, taste, best, async (done, of) => {
+    return dayTriggers(order, rules, best, async (done, of) => {
       progress(done / of);
       await breathe();
       return true;
@@ -300,22 +302,22 @@ const api = {
 
   async travel(
     days: readonly TravelDay[],
-    taste: RoundPreferences,
+    rules: RoundRules,
     size: number,
     progress: Progress,
   ): Promise<TravelSet> {
-    const scenarios = await scenariosOf(days, taste, progress);
+    const scenarios = await scenariosOf(days, rules, progress);
     return travelSet(scenarios, size);
   },
 
   /** As few as lose no more; each size is a step of the rest of the way, which may end before the last. */
   async smallestTravel(
     days: readonly TravelDay[],
-    taste: RoundPreferences,
+    rules: RoundRules,
     loss: number,
     progress: Progress,
   ): Promise<SmallestTravelSet> {
-    const scenarios = await scenariosOf(days, taste, progress);
+    const scenarios = await scenariosOf(days, rules, progress);
     let tried = 0;
     return smallestTravelSet(scenarios, loss, async () => {
       progress(1 - 0.4 * 0.7 ** tried++);
@@ -332,10 +334,10 @@ const api = {
     progress: Progress,
   ): Promise<SeasonValue> {
     const valued: ValuedRound[] = [];
-    for (const [i, { order, taste, ...round }] of asked.entries()) {
+    for (const [i, { order, rules, ...round }] of asked.entries()) {
       progress((i / asked.length) * 0.5);
       await breathe();
-      valued.push({ ...round, round: worked(order), preferences: taste });
+      valued.push({ ...round, round: worked(order), rules: rules });
     }
     return seasonValue(valued, gamerIds, {
       ...besides,

@@ -63,7 +63,7 @@ export function useEventRound(
     const on = courseOf(one);
     if (!event.value || !on) return 'Its course is gone.';
     try {
-      const { order, taste } = roundRequestOf({
+      const { order, rules } = roundRequestOf({
         player: store.sheet!.player,
         clubs: store.clubs,
         plan: plan(),
@@ -73,7 +73,7 @@ export function useEventRound(
         school: school.value,
       });
       const against = bagOf(one.id)?.clubIds ?? plan().baseClubIds;
-      return { roundId: one.id, order, taste, against, unit: unit.value };
+      return { roundId: one.id, order, rules, against, unit: unit.value };
     } catch (error) {
       if (error instanceof InvalidInputError) return `The ${error.message}.`;
       throw error;

@@ -1,12 +1,12 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ComputedRef } from 'vue';
-import type { DistanceUnit, FaultlessBag, RoundPreferences, RoundRequest } from '@tasche/core';
+import type { DistanceUnit, FaultlessBag, RoundRules, RoundRequest } from '@tasche/core';
 import type { RoundAnswer, RoundWorker, WorkedRound } from './round-worker';
 
 export interface AskedRound {
   /** Which round of the event it is. */ roundId: string;
   order: RoundRequest;
-  taste: RoundPreferences;
+  rules: RoundRules;
   against: readonly string[];
   unit: DistanceUnit;
 }
@@ -17,8 +17,8 @@ function start(name: string): { worker: Worker; link: Remote<RoundWorker> } {
 }
 
 /** What the needs and costs of a round hang on; locks and prices are not in it. */
-const dayKey = ({ order: { day, clubs, from, changes, notes, wishes } }: AskedRound) =>
-  JSON.stringify([day, clubs, from, changes, notes, wishes.bounce]);
+const dayKey = ({ order: { day, clubs, from, changes, notes, preferences } }: AskedRound) =>
+  JSON.stringify([day, clubs, from, changes, notes, preferences.bounce]);
 
 /** Shown as busy only past this, so that a quick answer does not flicker. */
 const SLOW_MS = 250;
@@ -64,7 +64,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     const { answer } = chosen.value ?? {};
     if (stillAsked() && answer) {
       try {
-        const why = await link.why(question.order, question.taste, answer, question.unit);
+        const why = await link.why(question.order, question.rules, answer, question.unit);
         if (stillAsked() && chosen.value) chosen.value = { ...chosen.value, why };
       } catch {
         // Then the reasons stand without what decided.
@@ -73,7 +73,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     await new Promise((resolve) => setTimeout(resolve, IDLE_MS));
     if (!stillAsked()) return;
     try {
-      const sound = await link.withoutFaults(question.order, question.taste);
+      const sound = await link.withoutFaults(question.order, question.rules);
       if (stillAsked()) faultless.value = sound;
     } catch {
       // Without it the page lacks one sentence.
@@ -119,7 +119,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
         worked.value = round;
         day = key;
       }
-      const answer = await link.choose(question.order, question.taste, question.against, question.unit);
+      const answer = await link.choose(question.order, question.rules, question.against, question.unit);
       if (requestId === lastRequestId) {
         chosen.value = answer;
         problem.value = '';

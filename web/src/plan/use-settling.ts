@@ -25,13 +25,13 @@ export function useSettling(
     const commands: Extract<Command, { do: 'setRoundBag' }>[] = [];
     await work.run(async (link, progress) => {
       for (const [i, { one, question }] of questions.entries()) {
-        const { order, taste } = question;
-        const answer = await link.choose(order, taste, [], unit.value);
+        const { order, rules } = question;
+        const answer = await link.choose(order, rules, [], unit.value);
         if (!answer.answer) throw new Error(`${one.name}: ${answer.refused}`);
         const best = answer.answer.best.ids;
         const triggers: DayTrigger[] = await link.triggers(
           order,
-          taste,
+          rules,
           best,
           proxy((share: number) => progress((i + share) / questions.length)),
         );

@@ -20,7 +20,7 @@ export function seasonRounds(
       const course = courses.find(({ id }) => id === round.courseId);
       try {
         if (!course) throw new InvalidInputError('course', 'of this round is gone');
-        const { order, taste } = roundRequestOf({
+        const { order, rules } = roundRequestOf({
           player,
           clubs,
           plan: { ...plan, baseClubIds: gamerIds },
@@ -29,7 +29,7 @@ export function seasonRounds(
           limits: event.limits,
           school,
         });
-        const key = JSON.stringify([order.day, order.changes, order.notes, order.wishes, taste.limits]);
+        const key = JSON.stringify([order.day, order.changes, order.notes, order.preferences, rules.limits]);
         const known = alike.get(key);
         if (known) known.times += 1;
         else
@@ -38,7 +38,7 @@ export function seasonRounds(
             name: `${event.name}, ${round.name}`,
             times: 1,
             order,
-            taste,
+            rules,
           });
       } catch (error) {
         if (!(error instanceof InvalidInputError)) throw error;

@@ -73,7 +73,7 @@ describe('the rounds balls may be hit for', () => {
     expect(aim).toMatchObject({
       of: 'round',
       request: { day: { air: { windMps: 6 }, ground: { greens: 'firm' } } },
-      preferences: { school: 'even-lofts-4', gamerIds: ['7'], limits: { clubs: 14, lengthIn: 48 } },
+      rules: { school: 'even-lofts-4', gamerIds: ['7'], limits: { clubs: 14, lengthIn: 48 } },
     });
     expect(typeof aim === 'string' ? [] : aim.request.clubs.map(({ id }) => id)).toEqual(['7', '9']);
     expect(basketAim(one!, sheet, [], 'even-carries')).toBe('Its course is gone.');

@@ -282,7 +282,7 @@ describe('the rounds of a season', () => {
       ['r1', 2],
       ['r3', 1],
     ]);
-    expect(rounds[0]!.taste.gamerIds).toEqual(['7']);
+    expect(rounds[0]!.rules.gamerIds).toEqual(['7']);
     expect(left).toEqual(['Gone, g: the course of this round is gone.']);
   });
 });

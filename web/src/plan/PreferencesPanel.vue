@@ -23,7 +23,7 @@ import { shortPreferenceWords } from './preference-words';
 
 /** What a player insists on: schools as weights a person can read, limits, trust, money, groups. */
 const props = defineProps<{
-  wishes: BagPreferences;
+  preferences: BagPreferences;
   school: GappingStrategyId;
   clubs: readonly LadderClub[];
   allowed: number;
@@ -65,25 +65,25 @@ const NUMBERS: readonly { key: NumberKey; label: string; unit: string; title: st
 const isKept = computed(
   () =>
     props.kept !== null &&
-    (Object.keys(props.wishes) as (keyof BagPreferences)[]).every(
-      (key) => JSON.stringify(props.kept![key]) === JSON.stringify(props.wishes[key]),
+    (Object.keys(props.preferences) as (keyof BagPreferences)[]).every(
+      (key) => JSON.stringify(props.kept![key]) === JSON.stringify(props.preferences[key]),
     ),
 );
 const trusted = ref('');
 const worth = ref<number | null>(0.1);
 function trust(): void {
   if (worth.value === null) return;
-  emit('set', { comfort: { ...props.wishes.comfort, [trusted.value]: worth.value } });
+  emit('set', { comfort: { ...props.preferences.comfort, [trusted.value]: worth.value } });
 }
 function distrust(id: string): void {
-  const { [id]: _gone, ...rest } = props.wishes.comfort;
+  const { [id]: _gone, ...rest } = props.preferences.comfort;
   emit('set', { comfort: rest });
 }
 const kind = ref<ClubKind>('wedge');
 const kindMost = ref<number | null>(4);
 function addKind(): void {
   if (kindMost.value === null) return;
-  const others = props.wishes.kinds.filter((one) => one.kind !== kind.value);
+  const others = props.preferences.kinds.filter((one) => one.kind !== kind.value);
   emit('set', { kinds: [...others, { kind: kind.value, most: kindMost.value }] });
 }
 /** What a shot to be covered may be long, in metres. */
@@ -96,7 +96,7 @@ function addCover(): void {
   if (cover.value === null) return;
   const distanceM = Math.round(toMetres(cover.value, props.unit) * 10) / 10;
   cover.value = null;
-  emit('set', { mustCover: [...props.wishes.mustCover, { distanceM, withinM: 5 }] });
+  emit('set', { mustCover: [...props.preferences.mustCover, { distanceM, withinM: 5 }] });
 }
 const freezes = computed(() => [
   { value: '', words: 'as many changes as it takes' },
@@ -108,12 +108,12 @@ const freezes = computed(() => [
 </script>
 
 <template>
-  <Fold class="wishes card">
+  <Fold class="preferences card">
     <template #head>
       What the player wants
       <span class="quiet small"
         >{{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }},
-        {{ shortPreferenceWords({ ...wishes, limit: Math.min(wishes.limit, allowed) }) }}</span
+        {{ shortPreferenceWords({ ...preferences, limit: Math.min(preferences.limit, allowed) }) }}</span
       >
     </template>
     <div class="grid">
@@ -129,7 +129,7 @@ const freezes = computed(() => [
       <label
         >Bounce
         <ChoiceField
-          :value="wishes.bounce"
+          :value="preferences.bounce"
           :disabled="readOnly"
           @update:value="emit('set', { bounce: $event })"
           label="Bounce"
@@ -138,7 +138,7 @@ const freezes = computed(() => [
       <label
         >Putter
         <ChoiceField
-          :value="wishes.putter"
+          :value="preferences.putter"
           :disabled="readOnly"
           @update:value="emit('set', { putter: $event })"
           label="Putter"
@@ -152,7 +152,7 @@ const freezes = computed(() => [
       <label
         >Changes from the gamer
         <ChoiceField
-          :value="wishes.mostChanges === null ? '' : String(wishes.mostChanges)"
+          :value="preferences.mostChanges === null ? '' : String(preferences.mostChanges)"
           :disabled="readOnly"
           @update:value="
             emit('set', {
@@ -165,7 +165,7 @@ const freezes = computed(() => [
       <label v-for="one in NUMBERS" :key="one.key" :title="one.title"
         >{{ one.label }}
         <NumberField
-          :value="wishes[one.key]"
+          :value="preferences[one.key]"
           :label="one.label"
           :unit="one.unit"
           :bounds="PLAN_CHOOSING_BOUNDS[one.key]"
@@ -178,7 +178,7 @@ const freezes = computed(() => [
     <div class="rows">
       <p>
         <span class="quiet small">Trust</span>
-        <span v-for="(strokes, id) in wishes.comfort" :key="id" class="chip"
+        <span v-for="(strokes, id) in preferences.comfort" :key="id" class="chip"
           >{{ name(id) }} {{ strokes }}
           <NButton
             :aria-label="`Forget trust in ${name(id)}`"
@@ -211,11 +211,11 @@ const freezes = computed(() => [
       </p>
       <p>
         <span class="quiet small">At most of a kind</span>
-        <span v-for="(one, i) in wishes.kinds" :key="one.kind" class="chip"
+        <span v-for="(one, i) in preferences.kinds" :key="one.kind" class="chip"
           >{{ one.most }} {{ one.kind }}
           <NButton
             :aria-label="`Forget limit of ${one.kind}`"
-            @click="emit('set', { kinds: wishes.kinds.toSpliced(i, 1) })"
+            @click="emit('set', { kinds: preferences.kinds.toSpliced(i, 1) })"
             quaternary
             circle
             size="tiny"
@@ -231,11 +231,11 @@ const freezes = computed(() => [
       </p>
       <p>
         <span class="quiet small">Must cover</span>
-        <span v-for="(one, i) in wishes.mustCover" :key="i" class="chip"
+        <span v-for="(one, i) in preferences.mustCover" :key="i" class="chip"
           >{{ Math.round(fromMetres(one.distanceM, unit)) }} {{ unit }}
           <NButton
             :aria-label="`Forget distance ${i + 1}`"
-            @click="emit('set', { mustCover: wishes.mustCover.toSpliced(i, 1) })"
+            @click="emit('set', { mustCover: preferences.mustCover.toSpliced(i, 1) })"
             quaternary
             circle
             size="tiny"
@@ -256,7 +256,7 @@ const freezes = computed(() => [
       </p>
     </div>
     <p v-if="!readOnly" class="bar small no-print kept">
-      <NButton v-if="!isKept" size="small" @click="emit('keep', wishes)">
+      <NButton v-if="!isKept" size="small" @click="emit('keep', preferences)">
         Keep this for every plan and page of this player
       </NButton>
       <template v-else>
@@ -268,7 +268,7 @@ const freezes = computed(() => [
 </template>
 
 <style scoped>
-.wishes {
+.preferences {
   padding: 8px 14px;
 }
 .grid {
