@@ -39,15 +39,15 @@ export function allocateBalls(
   onProgress?: (share: number) => void,
 ): Allocation {
   const greedy = oneByOne(decision, count, (share) => onProgress?.(share / 2));
-  // Where some balls are spare, more would win nothing.
-  const starts = greedy.spare > MIN_BALLS ? [greedy] : [greedy, evenly(decision, count)];
-  const { balls, spare } = starts
+  // One after the other may stop too early: a few balls on a second club can look worth nothing where many on all are worth much.
+  const starts = [greedy, evenly(decision, count)];
+  const { balls, gain } = starts
     .map((start, i) =>
       exchanged(decision, start, (share) => onProgress?.(0.5 + (0.5 * (i + share)) / starts.length)),
     )
-    .map(({ balls, gain }) => ({ balls, gain, spare: count - balls.reduce((sum, one) => sum + one, 0) }))
-    .reduce((best, one) => (one.gain > best.gain ? one : best));
-  const gain = decision.expectedGain(balls);
+    .map((placed) => ({ balls: placed.balls, gain: decision.expectedGain(placed.balls) }))
+    .reduce((best, one) => (one.gain > best.gain + WORTH_HITTING ? one : best));
+  const spare = count - balls.reduce((sum, one) => sum + one, 0);
   return gain < WORTH_HITTING ? { balls: balls.map(() => 0), spare: count, gain: 0 } : { balls, spare, gain };
 }
 

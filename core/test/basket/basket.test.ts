@@ -186,6 +186,21 @@ describe('the next basket', () => {
     expect(woods(basketFor(clubs, 60).parts)).not.toEqual([]);
   });
 
+  it('where only lofts are known, puts the balls on many clubs: one club alone leaves too much open', () => {
+    const clubs = [
+      club('Driver', 'driver', 10.5, undefined),
+      club('3 wood', 'fairway', 15, undefined),
+      club('5 hybrid', 'hybrid', 24, undefined),
+      ...[28, 32, 36, 40].map((loftDeg, i) => club(`${6 + i} iron`, 'iron', loftDeg, undefined)),
+      ...[45, 50, 56].map((loftDeg) => club(`${loftDeg}`, 'wedge', loftDeg, undefined)),
+    ];
+    const { parts, spare, gain, perfectGain } = basketFor(clubs, 60);
+    expect(parts.length).toBeGreaterThan(4);
+    expect(spare).toBeLessThan(4);
+    // 18 balls on the 7 iron alone win 1.47 of 1.85.
+    expect(gain).toBeGreaterThan(0.85 * perfectGain);
+  });
+
   it('says that nothing is left to settle where every carry is known', () => {
     const known = strongSetWedge().map((one) =>
       one.shots.full
