@@ -2,12 +2,13 @@
  * Input the model refuses, by the name of the field. Nothing is ever computed from it, so nothing is ever NaN.
  */
 export class InvalidInputError extends RangeError {
+  override readonly name = 'InvalidInputError';
+
   constructor(
     readonly field: string,
     readonly reason: string,
   ) {
     super(`${field} ${reason}`);
-    this.name = 'RefusedInput';
   }
 }
 
