@@ -65,6 +65,11 @@ describe('fields that had another name', () => {
     );
   });
 
+  it('do not take the place of the one that is there: both together are refused', () => {
+    const both = { carryM: 150, source: 'measured', shots: 20, sampleSize: 12, landDeg: 40, descentDeg: 45 };
+    expect(withRenamedFields(both)).toEqual(both);
+  });
+
   it('a document far too deep is handed on for its schema to refuse', () => {
     let deep: unknown = { landDeg: 1 };
     for (let i = 0; i < 5000; i++) deep = [deep];

@@ -9,6 +9,9 @@ const NEVER_KEPT = [/^\/api\/health$/, /^\/api\/ready$/, /^\/api\/news$/, /\/liv
 /** What of an address does not change what is read, but for the day it was read on. */
 const DAY_OF_READING = 'today';
 
+/** Where the schedule was before: what was last seen there is shown still. */
+const BEFORE_0_2 = '/api/circuit';
+
 /** Whether an address of the server is kept to be read without a network. */
 export function isKept(url: URL): boolean {
   return url.pathname.startsWith('/api/') && !NEVER_KEPT.some((pattern) => pattern.test(url.pathname));
@@ -18,6 +21,7 @@ export function isKept(url: URL): boolean {
 export function keptUnder(url: URL): string {
   const kept = new URL(url);
   kept.searchParams.delete(DAY_OF_READING);
+  if (kept.pathname === '/api/schedule') kept.pathname = BEFORE_0_2;
   return kept.href;
 }
 

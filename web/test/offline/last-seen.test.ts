@@ -40,6 +40,10 @@ describe('what is kept to be read without a network', () => {
     );
   });
 
+  it('the schedule as an older version saw it, at the address it had then', () => {
+    expect(keptUnder(at('/api/schedule'))).toBe(at('/api/circuit').href);
+  });
+
   it('answers that are data and no mistake', () => {
     expect(isWorthKeeping(json({}))).toBe(true);
     expect(isWorthKeeping(new Response('%PDF', { headers: { 'content-type': 'application/pdf' } }))).toBe(
