@@ -49,6 +49,7 @@ export {
   strokesAfter,
   strokesFor,
   touchStrokes,
+  riseLossM,
 } from './strokes-for.js';
 export { TIE_STROKES, isTie, lossWords } from './tie.js';
 export { type Scenario, type TravelSet, travelSet } from './travel-set.js';

@@ -76,20 +76,26 @@ export interface Aimed {
   handicap: number;
 }
 
+/**
+ * How much shorter a ball carries to ground that is higher: it is met earlier on the way down. Metres; less than zero downhill.
+ * @param descentDeg the usual where nobody knows it
+ */
+export function riseLossM(elevationChangeM = 0, descentDeg = USUAL_LAND_DEG): number {
+  return elevationChangeM / Math.tan((Math.max(20, descentDeg) * Math.PI) / 180);
+}
+
 /** What a lie leaves of a carry, what the rise of the ground takes off it, and by what factor it scatters more. */
 function fromLie(
   demand: Pick<ShotDemand, 'lie' | 'elevationChangeM'>,
   kind: ClubKind,
   shot: PlayedShot,
-): { carryShare: number; elevationChangeM: number; scatter: number } {
+): { carryShare: number; riseLossM: number; scatter: number } {
   const { spread, speed } = LIES[demand.lie];
   const hurt = lieHurts(kind, demand.lie);
-  const land = Math.max(20, shot.descentDeg ?? USUAL_LAND_DEG);
   return {
     carryShare: (1 - (1 - speed) * hurt) ** CARRY_PER_SPEED,
     scatter: 1 + (spread - 1) * hurt,
-    // Ground that is higher is met earlier on the way down.
-    elevationChangeM: (demand.elevationChangeM ?? 0) / Math.tan((land * Math.PI) / 180),
+    riseLossM: riseLossM(demand.elevationChangeM, shot.descentDeg),
   };
 }
 
@@ -104,16 +110,12 @@ export function partSwingFor(
 ): [ShotKind, PlayedShot] | undefined {
   const { full } = club.shots;
   if (!full) return undefined;
-  const { carryShare, elevationChangeM } = fromLie(demand, club.kind, full);
+  const { carryShare, riseLossM } = fromLie(demand, club.kind, full);
   const runM =
     demand.to === 'green'
       ? (full.greenRunM ?? fairwayRunOf(full)) * SLOPE_RUN[demand.slope ?? 'flat']
       : fairwayRunOf(full);
-  return partSwing(
-    club,
-    (demand.distanceM - runM + elevationChangeM) / carryShare,
-    club.handicap ?? TOUR_HANDICAP,
-  );
+  return partSwing(club, (demand.distanceM - runM + riseLossM) / carryShare, club.handicap ?? TOUR_HANDICAP);
 }
 
 /** How a shot plays for a need. */
@@ -123,7 +125,7 @@ export function aimed(
   shotKind: ShotKind,
   shot: PlayedShot,
 ): Aimed {
-  const { carryShare, elevationChangeM, scatter } = fromLie(demand, kind, shot);
+  const { carryShare, riseLossM, scatter } = fromLie(demand, kind, shot);
   const { middleM, alongM, acrossM, mishitShare, mishitShortM } = scatterOf(kind, loftDeg, shot, handicap);
   const fairwayRunM = fairwayRunOf(shot);
   // What a player knows of a club on a tee is of its full swing; a driver's carry is one from a tee.
@@ -134,7 +136,7 @@ export function aimed(
       ? STRONG_WOOD_STROKES * (GROUND_WOOD_DEG - loftDeg)
       : 0;
   return {
-    carryM: middleM * carryShare + offTheTee - elevationChangeM,
+    carryM: middleM * carryShare + offTheTee - riseLossM,
     fairwayRunM,
     greenRunM: (shot.greenRunM ?? fairwayRunM) * SLOPE_RUN[demand.slope ?? 'flat'],
     alongM: Math.hypot(alongM * scatter, shot.gustAlongM ?? 0),

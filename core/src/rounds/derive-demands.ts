@@ -1,6 +1,6 @@
 import type { LadderClub } from '../spec/index.js';
 import type { PlayingConditions } from '../plays-like/index.js';
-import { type ShotDemand, hazardsFrom, type PlayedIn } from '../choosing/index.js';
+import { type ShotDemand, hazardsFrom, riseLossM, type PlayedIn } from '../choosing/index.js';
 import { isFullSwing } from '../clubs/index.js';
 import { dayShots, holePlayer, type AskedStroke, type RoundDay } from './play-hole.js';
 
@@ -206,11 +206,11 @@ export function playsLikeOf(
       const home = club.shots.full;
       const there = isFullSwing(club.kind) ? played(club, wind).shots.full : undefined;
       if (!home || !there) return [];
-      const rise =
-        (demand.elevationChangeM ?? 0) / Math.tan((Math.max(20, there.descentDeg ?? 47) * Math.PI) / 180);
       const runM =
         demand.to === 'green' ? (there.greenRunM ?? 0) : (there.totalM ?? there.carryM) - there.carryM;
-      return [[there.carryM - rise + runM, home.carryM] as const];
+      return [
+        [there.carryM - riseLossM(demand.elevationChangeM, there.descentDeg) + runM, home.carryM] as const,
+      ];
     })
     .sort((a, b) => a[0] - b[0]);
   if (pairs.length < 2) return undefined;
