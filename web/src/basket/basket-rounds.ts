@@ -62,7 +62,7 @@ export function basketAim(
       limits: event.limits,
       school,
     });
-    return { of: 'round', request: order, rules: rules };
+    return { of: 'round', request: order, rules };
   } catch (error) {
     if (error instanceof InvalidInputError) return `The ${error.message}.`;
     throw error;

@@ -3,6 +3,7 @@ import {
   roundChoosing,
   usualRules,
   usualRoundChoosing,
+  withModelledCarries,
   type BagQuestion,
   type NextBasket,
   type RoundRules,
@@ -25,24 +26,37 @@ export interface BasketQuestion extends BagQuestion {
 /** How much of the work is playing the course of an event's round. */
 const PLAYING = 0.4;
 
+function found(basket: NextBasket | undefined): NextBasket {
+  if (!basket)
+    throw new Error(
+      'what the player wants leaves no bag. Loosen a limit or a lock in the plan or in the settings.',
+    );
+  return basket;
+}
+
 const api = {
-  /** @returns null where nothing tells how far the player hits it, or the rules leave no bag */
+  /**
+   * @returns null where nothing tells how far the player hits it
+   * @throws Error where the rules leave no bag
+   */
   basket(question: BasketQuestion, onProgress: (share: number) => void): NextBasket | null {
     const { aim, bagIds, options, balls } = question;
     const { handicap } = aim.request;
     const about = { bagIds, balls, options, ...(handicap !== undefined && { handicap }) };
-    if (aim.of === 'round') {
-      const round = roundChoosing(aim.request, (share) => {
-        onProgress(share * PLAYING);
-      });
-      return (
-        nextBasket({ ...about, round, rules: aim.rules }, (share) => {
-          onProgress(PLAYING + share * (1 - PLAYING));
-        }) ?? null
-      );
+    if (aim.of === 'usual round') {
+      const round = usualRoundChoosing(aim.request);
+      return round ? found(nextBasket({ ...about, round, rules: usualRules(question) }, onProgress)) : null;
     }
-    const round = usualRoundChoosing(aim.request);
-    return (round && nextBasket({ ...about, round, rules: usualRules(question) }, onProgress)) ?? null;
+    const { clubs, from } = aim.request;
+    if (!withModelledCarries(clubs, from.conditions).some(({ shots }) => shots.full)) return null;
+    const round = roundChoosing(aim.request, (share) => {
+      onProgress(share * PLAYING);
+    });
+    return found(
+      nextBasket({ ...about, round, rules: aim.rules }, (share) => {
+        onProgress(PLAYING + share * (1 - PLAYING));
+      }),
+    );
   },
 };
 
