@@ -19,7 +19,7 @@ const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 /** From a course and a locker to a bag, and from a bag to its remedies, each as a page asks for it the first time. */
 export function benchRounds(): void {
   const { clubs, gamerIds } = lockerOf('Davor Kolar');
-  const preferences = { preferences: DEFAULT_PREFERENCES, school: 'even-carries', gamerIds } as const;
+  const rules = { preferences: DEFAULT_PREFERENCES, school: 'even-carries', gamerIds } as const;
 
   const round = timed(() => {
     const worked = roundChoosing({
@@ -28,7 +28,7 @@ export function benchRounds(): void {
       from: FROM,
       preferences: DEFAULT_PREFERENCES,
     });
-    choose(choosingOfRound(worked, preferences).model);
+    choose(choosingOfRound(worked, rules).model);
   });
   report(
     `a round cold to its bag: eighteen holes played, ${clubs.length} clubs costed, chosen`,
@@ -42,7 +42,7 @@ export function benchRounds(): void {
     remedies({
       bag: clubsOfIds(usual.clubs, gamerIds),
       leftOut: usual.clubs.filter(({ id }) => !gamerIds.includes(id)),
-      costOf: costOfBag(usual, { ...preferences, preferences: { ...DEFAULT_PREFERENCES, changeStrokes: 0 } }),
+      costOf: costOfBag(usual, { ...rules, preferences: { ...DEFAULT_PREFERENCES, changeStrokes: 0 } }),
       limit: 14,
     });
   });

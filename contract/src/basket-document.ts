@@ -40,8 +40,8 @@ const basketSchema = wholeDocument(
  *   ],
  *   bag: ['7', '9', 'PW'],
  *   balls: 30,
- * }).parts.every(({ clubId }) => clubId !== '7')
- * // true
+ * }).parts.map(({ clubId }) => clubId).sort()
+ * // ['9', 'PW']
  */
 export function calcBasket(document: unknown): BasketAnswer {
   const given = basketSchema.validateSync(document, {

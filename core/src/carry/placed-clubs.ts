@@ -69,7 +69,7 @@ function shotAfter(club: LadderClub, shot: Shot, change: BuildChange, conditions
     MOVED_ERROR * moved.carryM,
     shaft || setting ? REBUILT_ERROR * shot.carryM : 0,
   );
-  const { sampleSize: _shots, ...rest } = shot;
+  const { sampleSize: _sampleSize, ...rest } = shot;
   return {
     ...rest,
     carryM: shot.carryM + moved.carryM,

@@ -76,7 +76,7 @@ export const DEFAULT_CHOOSING_RULES: ChoosingRules = {
   mustCover: [],
 };
 
-/** A locker, needs and a rules as a problem to be solved; `order` says which club stands where in it. Needs are as `demandRows` has them. */
+/** A locker, needs and rules as a problem to be solved; `order` says which club stands where in it. Needs are as `demandRows` has them. */
 export interface BagChoosing {
   model: ChoosingModel;
   order: readonly LadderClub[];
@@ -84,7 +84,7 @@ export interface BagChoosing {
   shots: readonly (readonly (ShotKind | undefined)[])[];
 }
 
-/** What every row of the needs costs with every club, by the club's id: strokes, and with which shot. Taste and locks do not change it. */
+/** What every row of the needs costs with every club, by the club's id: strokes, and with which shot. Preferences and locks do not change it. */
 export type DemandCosts = readonly ReadonlyMap<string, { strokes: number; shot: ShotKind | undefined }>[];
 
 /**

@@ -21,7 +21,7 @@ export function demandRows(needs: readonly ShotDemand[]): ShotDemand[] {
   });
 }
 
-/** Hazards as it is met from so much farther back; what lies behind the ball is none. */
+/** Hazards as they are met from so much farther back; what lies behind the ball is none. */
 export function hazardsFrom(
   hazards: NonNullable<ShotDemand['hazards']>,
   fartherM: number,

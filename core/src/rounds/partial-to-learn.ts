@@ -18,7 +18,7 @@ export function partialToLearn(
   const shotKind = isWedge({ kind, ...(loftDeg !== undefined && { loftDeg }) }) ? 'three-quarter' : 'soft';
   const { full } = shots;
   if (!full || kind === 'driver' || shots[shotKind]) return undefined;
-  const { totalM, spreadM: _spread, sideSpreadM: _side, sampleSize: _shots, ...shot } = full;
+  const { totalM, spreadM: _spread, sideSpreadM: _side, sampleSize: _sampleSize, ...shot } = full;
   const share = carryM === undefined ? USUAL_SHARE[shotKind] : carryM / full.carryM;
   const [min, max] = SHARES[shotKind];
   if (share < min || share > max) return undefined;

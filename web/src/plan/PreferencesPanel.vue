@@ -21,7 +21,7 @@ import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import { shortPreferenceWords } from './preference-words';
 
-/** What a player insists on: schools as weights a person can read, limits, trust, money, groups. */
+/** What a player wants of a bag: gapping style, bounce, putter, limits, trust, money, groups. */
 const props = defineProps<{
   preferences: BagPreferences;
   school: GappingStrategyId;
