@@ -44,6 +44,12 @@ module.exports = {
       to: { dependencyTypes: ['core'] },
     },
     {
+      name: 'yup-with-our-messages',
+      severity: 'error',
+      from: { path: '^contract/src', pathNot: '^contract/src/yup[.]ts$' },
+      to: { path: '^node_modules/yup/' },
+    },
+    {
       name: 'server-and-web-apart',
       severity: 'error',
       from: { path: '^server/src' },

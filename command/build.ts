@@ -4,7 +4,13 @@ import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from '
 import path from 'node:path';
 import { CliError } from './stop.js';
 
-const SHARED = ['core/src', 'contract/src', 'package-lock.json'];
+const SHARED = [
+  'core/src',
+  'core/package.json',
+  'contract/src',
+  'contract/package.json',
+  'package-lock.json',
+];
 const WEB = [
   'web/src',
   'web/service-worker',

@@ -9,7 +9,7 @@ import {
   type GapOptions,
   type LadderClub,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { ladderClubsSchema } from './ladder-clubs.js';
 import { distanceUnitSchema, finite, gapSettingsSchema, handicapSchema, textSchema } from './schemas.js';
 

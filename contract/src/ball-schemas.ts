@@ -1,4 +1,4 @@
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { MAX_BALLS_A_PLAYER } from './limits.js';
 import { dateSchema, nameSchema, required, shape } from './schemas.js';
 

@@ -6,7 +6,7 @@ import {
   usualRules,
   type NextBasket,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { bagQuestionOf, bagQuestionShape, type BagQuestionDocument } from './bag-question.js';
 import { finite, wholeDocument } from './schemas.js';
 

@@ -10,7 +10,7 @@ import {
   type LadderClub,
   type LoftChoice,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { ladderClubsSchema } from './ladder-clubs.js';
 import {
   distanceUnitSchema,

@@ -9,7 +9,7 @@ import {
   type Tweak,
   type TweakEffect,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { named } from './flight-document.js';
 import { ladderClubsSchema } from './ladder-clubs.js';
 import { clubKindSchema, finite, textSchema, wholeDocument } from './schemas.js';

@@ -8,7 +8,7 @@ import {
   type Fact,
   type Quantity,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import {
   exactDistance,
   isDistancePart,

@@ -30,7 +30,7 @@ import {
   type TravelSet,
   type TravelSize,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { courseGroundSchema, holesSchema, roundAirSchema } from './course-schemas.js';
 import { ladderClubsSchema } from './ladder-clubs.js';
 import { demandSchema } from './plan-choosing.js';

@@ -11,7 +11,7 @@ import {
   type PlayingConditions,
   type ShotKind,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { named } from './flight-document.js';
 import { ladderClubsSchema } from './ladder-clubs.js';
 import { clubKindSchema, finite, wholeDocument } from './schemas.js';

@@ -24,7 +24,7 @@ import {
   type RoundAir,
   type Sand,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { finite, nameSchema, required, shape, textSchema } from './schemas.js';
 
 /** A course in a season: its usual air and how it plays underfoot, from a month on. */

@@ -1,5 +1,5 @@
 import { USUAL_LIMITS, type CourseGround, type Limits, type RoundAir } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { courseGroundSchema, roundAirSchema } from './course-schemas.js';
 import { teeTimeSchema } from './round-times.js';
 import {

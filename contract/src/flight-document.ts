@@ -1,5 +1,5 @@
 import { LAUNCH_BOUNDS, InvalidInputError, flight, runOut, type Launch } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { finite, wholeDocument } from './schemas.js';
 import {
   conditionsOf,

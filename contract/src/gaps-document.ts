@@ -6,7 +6,7 @@ import {
   type GapReport,
   type LadderClub,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { ladderClubsSchema } from './ladder-clubs.js';
 import { distanceUnitSchema, gapSettingsSchema, wholeDocument } from './schemas.js';
 

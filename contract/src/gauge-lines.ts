@@ -1,4 +1,4 @@
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { checkedLine, lineOf } from './monitor-lines.js';
 import { finite, textSchema } from './schemas.js';
 

@@ -8,7 +8,7 @@ import {
   type Spec,
 } from '@tasche/core';
 import { withCommands, type Command } from './commands/commands.js';
-import { freezesOf } from './player-season.js';
+import { freezesOf } from './season-occurrences.js';
 import type { SheetView } from './views.js';
 
 /** The freeze a player is in on a day, if any. */

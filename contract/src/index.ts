@@ -1,6 +1,3 @@
-// First of all: schemas take their messages from it when they are made.
-import './validation-messages.js';
-
 export * from './basket-document.js';
 export * from './bend-document.js';
 export * from './remedies-document.js';
@@ -59,9 +56,11 @@ export * from './rounds-played.js';
 export * from './round-played-schemas.js';
 export * from './round-times.js';
 export * from './played-shots.js';
+export * from './read-played-shots.js';
 export * from './lie-words.js';
 export * from './put-back.js';
 export * from './player-season.js';
+export * from './season-occurrences.js';
 export * from './in-freeze.js';
 export * from './season-entries.js';
 export { tripClubs } from './trip-clubs.js';

@@ -1,5 +1,5 @@
 import { SHOT_KINDS, quantityOf } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { clubKindSchema, nameSchema, quantitySchema, shotSchema, textSchema } from './schemas.js';
 
 const number = (key: string) => quantitySchema(quantityOf(key)!) as yup.NumberSchema;

@@ -1,6 +1,6 @@
 import { withRenamedFields } from './renamed-fields.js';
 import { STRIKE_PARTS, type ClubKind, type Strike } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { clubKindSchema, finite, textSchema } from './schemas.js';
 import { strikeSchema } from './session-schemas.js';
 

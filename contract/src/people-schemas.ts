@@ -1,4 +1,4 @@
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { dateSchema, idSchema, nameSchema, required, shape, textSchema } from './schemas.js';
 import { ROLES, isKeptToPlayers, type Role } from './roles.js';
 

@@ -14,7 +14,7 @@ import {
   type Swap,
   type BagPreferences,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { playedShotsSchema, type PlayedShot } from './played-shots.js';
 import { clubKindSchema, finite, idSchema, nameSchema, required, shape, textSchema } from './schemas.js';
 

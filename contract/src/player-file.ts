@@ -1,4 +1,4 @@
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { ballsSchema } from './ball-schemas.js';
 import { datesInOrder, planDetails } from './commands/plan/plan-details.js';
 import { courseDetails } from './course-schemas.js';

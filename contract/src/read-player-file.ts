@@ -1,4 +1,4 @@
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { JsonLimitError, checkJsonLimits } from './json-limits.js';
 import { withRenamedFields } from './renamed-fields.js';
 import {

@@ -1,5 +1,5 @@
 import { usualRemedies, type Remedy } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { bagQuestionOf, bagQuestionShape, type BagQuestionDocument } from './bag-question.js';
 import { wholeDocument } from './schemas.js';
 

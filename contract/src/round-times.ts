@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 
 /** A time of the day as a clock shows it, "08:40". */
 const CLOCK = /^([01]\d|2[0-3]):[0-5]\d$/;

@@ -17,7 +17,7 @@ import {
   type Shot,
   GAPPING_STRATEGIES,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 
 /** The pieces every border is checked with, the same in browser and server. */
 

@@ -12,7 +12,8 @@ import {
 } from '@tasche/core';
 import Papa from 'papaparse';
 import type { TeeTime } from './round-times.js';
-import { USUAL_SEASON, freezesOf, occurrences, type SeasonItemKind } from './player-season.js';
+import { USUAL_SEASON, type SeasonItemKind } from './player-season.js';
+import { freezesOf, occurrences } from './season-occurrences.js';
 import type { EventView, Page, SheetView } from './views.js';
 
 export type SeasonEntryKind =

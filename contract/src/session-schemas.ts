@@ -10,7 +10,7 @@ import {
   type StrikePart,
   type Surface,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { dateSchema, finite, idSchema, nameSchema, textSchema } from './schemas.js';
 import { keptConditionsSchema, keptSurfaceSchema } from './setting-schemas.js';
 

@@ -8,7 +8,7 @@ import {
   type Firmness,
   type Surface,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { finite } from './schemas.js';
 
 const unknown = '${path} has an unknown field: ${unknown}';

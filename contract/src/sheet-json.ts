@@ -1,5 +1,5 @@
 import type { ClubKind, Reading, GappingStrategyId } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { MAX_BAGS_A_PLAYER, MAX_CLUBS_A_PLAYER } from './limits.js';
 import {
   clubKindSchema,

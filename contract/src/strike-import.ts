@@ -1,5 +1,5 @@
 import type { ShotKind } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { idSchema, finite, textSchema } from './schemas.js';
 import { sessionDetails, shotKindSchema, type SessionDetails } from './session-schemas.js';
 import { labelKey, type ClubMatch } from './club-labels.js';

@@ -9,7 +9,7 @@ import {
   type QuantityKey,
   type TicketState,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { dateSchema, idSchema, nameSchema, quantitySchema, required, shape, textSchema } from './schemas.js';
 
 /** A job for the bench, as it is written down. */

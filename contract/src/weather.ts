@@ -1,5 +1,5 @@
 import type { RoundAir } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import { MAX_MEMBERS } from './event-schemas.js';
 import { roundAirSchema } from './course-schemas.js';
 import { dateSchema, textSchema, wholeDocument } from './schemas.js';

@@ -1,5 +1,5 @@
 import { SHOT_KINDS, type ClubKind, type ExpectedShot } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from './yup.js';
 import {
   clubKindSchema,
   dateSchema,

@@ -1,4 +1,4 @@
-import * as yup from 'yup';
+import * as yup from '../yup.js';
 import { idSchema, required, shape, textSchema, wholeDocument } from '../schemas.js';
 import { addPlayer } from './player/add-player.js';
 import { editPlayer } from './player/edit-player.js';

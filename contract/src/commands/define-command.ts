@@ -1,5 +1,5 @@
 import type { DistanceUnit } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from '../yup.js';
 import type { ScheduleView, SessionsView, SheetView } from '../views.js';
 
 /** What a schema lets through, as nobody may change it afterwards. */

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
+import packedFiles from 'express-static-gzip';
 import helmet from 'helmet';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
@@ -123,7 +124,12 @@ export function createApp({
   if (webFolder && existsSync(webFolder)) {
     app.use(
       '/assets',
-      express.static(path.join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+      packedFiles(path.join(webFolder, 'assets'), {
+        enableBrotli: true,
+        orderPreference: ['br', 'gz'],
+        index: false,
+        serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+      }),
     );
     app.use(express.static(webFolder, { index: false }));
     app.get(/^\/(?!api\/)/, (_request, response) => {

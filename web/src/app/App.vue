@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { NButton, NConfigProvider } from 'naive-ui';
-import { computed, onMounted, watch, watchEffect } from 'vue';
+import { computed, defineAsyncComponent, onMounted, watch, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
 import { useOutbox } from '../changes/outbox';
 import { useUndoKeys } from '../changes/undo-stack';
 import { useIdentity } from '../people/identity';
-import SignInView from '../people/SignInView.vue';
 import NewsLine from '../together/NewsLine.vue';
 import { useNews } from '../together/news';
 import ConflictBar from '../changes/ConflictBar.vue';
 import ConnectionBar from '../offline/ConnectionBar.vue';
-import KeysHelp from '../keys/KeysHelp.vue';
 import { naiveTheme } from './naive-theme';
 import { useConnection } from '../offline/connection';
 import NavRail from './NavRail.vue';
 import { useSettings } from './settings';
 import { applyTokens } from './tokens';
 
+const SignInView = defineAsyncComponent(() => import('../people/SignInView.vue'));
+const KeysHelp = defineAsyncComponent(() => import('../keys/KeysHelp.vue'));
 const settings = useSettings();
 const identity = useIdentity();
 const news = useNews();

@@ -2,6 +2,8 @@ import { ref } from 'vue';
 
 /** A page that stays open asks so often whether there is a newer one. */
 const ASK_MS = 60 * 60 * 1000;
+/** On a first visit it waits so long: it fetches every file there is, which whoever opens a page would wait for. */
+const FIRST_MS = 4000;
 /** A worker that could not be started, on a busy machine or a bad line, is tried again after so long, then twice as long, and so on. */
 const AGAIN_MS = 3000;
 const MAX_AGAIN_MS = 5 * 60 * 1000;
@@ -14,7 +16,7 @@ let started = false;
 export function useUpdate() {
   if (!started && import.meta.env.PROD && 'serviceWorker' in navigator) {
     started = true;
-    void start(AGAIN_MS);
+    setTimeout(() => void start(AGAIN_MS), navigator.serviceWorker.controller ? 0 : FIRST_MS);
   }
   return {
     isReady,

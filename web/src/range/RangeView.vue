@@ -8,7 +8,7 @@ import UnitButton from '../app/UnitButton.vue';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NEmpty } from 'naive-ui';
 import type { ShotKind } from '@tasche/core';
-import { computed, nextTick, ref } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
@@ -17,21 +17,26 @@ import { settingWords } from '../conditions/air-units';
 import { baselineOf } from '@tasche/contract';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
-import BasketStrip from '../basket/BasketStrip.vue';
 import HandShots from './HandShots.vue';
-import LiveBoard from './LiveBoard.vue';
-import SessionForm from './SessionForm.vue';
 import SessionList from './SessionList.vue';
 import SessionResults from './SessionResults.vue';
 import CoverChart from './CoverChart.vue';
 import { playingConditionsOf, useRangeOf } from './range-store';
+import { rangeWorker } from './range-link';
 import { useLive } from './use-live';
 import { DRIFT_SPANS, useSession, type DriftSpan } from './use-session';
 import { useSessionEdits } from './use-session-edits';
 
+// What most sessions do not show.
+const BasketStrip = defineAsyncComponent(() => import('../basket/BasketStrip.vue'));
+const LiveBoard = defineAsyncComponent(() => import('./LiveBoard.vue'));
+const SessionForm = defineAsyncComponent(() => import('./SessionForm.vue'));
+
 /** Range sessions of a player: what was hit, what it shows, and what of it is taken into the sheet. */
 const props = defineProps<{ playerId: string; sessionId?: string }>();
 const store = useSheet();
+// It starts while the shots are read.
+rangeWorker();
 /** The newest session, until another is asked for. */
 const range = useRangeOf(
   () => props.playerId,

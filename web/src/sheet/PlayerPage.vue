@@ -7,18 +7,14 @@ import { viewLink } from '../app/view-link';
 import { useUndoScope } from '../changes/undo-stack';
 import { useShortcuts } from '../keys/use-shortcuts';
 import FreezeReason from '../season/FreezeReason.vue';
-import { useSheet } from './sheet-store';
+import { asOfIn, useSheet } from './sheet-store';
 
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const settings = useSettings();
 const route = useRoute();
 const router = useRouter();
-const asOf = computed(() =>
-  typeof route.query.asOf === 'string' && /^\d{4}-\d\d-\d\d$/.test(route.query.asOf)
-    ? route.query.asOf
-    : null,
-);
+const asOf = computed(() => asOfIn(route.query));
 watch([() => props.playerId, asOf], ([playerId, day]) => void store.load(playerId, day), { immediate: true });
 
 useUndoScope(() => `player/${props.playerId}`);

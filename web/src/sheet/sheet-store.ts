@@ -11,9 +11,11 @@ import {
   type SheetView,
 } from '@tasche/contract';
 import { ladderClub, placedClubs, skillOf, type Freeze, type LadderClub } from '@tasche/core';
+import { hashKey } from '@tanstack/vue-query';
 import { defineStore } from 'pinia';
 import { v4 as newId } from 'uuid';
 import { computed, shallowRef } from 'vue';
+import type { LocationQuery } from 'vue-router';
 import { keepCopy } from '../offline/connection';
 import { reader, useHeld } from '../api/read';
 import { request } from '../api/request';
@@ -22,6 +24,11 @@ import { today } from '../app/day';
 import { useOutbox } from '../changes/outbox';
 import { useUndo } from '../changes/undo-stack';
 import { withResult } from '../changes/with-result';
+
+/** The day whose sheet is asked for by an address, YYYY-MM-DD; null for today's. */
+export function asOfIn({ asOf }: LocationQuery): string | null {
+  return typeof asOf === 'string' && /^\d{4}-\d\d-\d\d$/.test(asOf) ? asOf : null;
+}
 
 /** What the server's answer is held under. */
 export const sheetKey = (playerId: string, asOf: string | null = null) => ['sheet', playerId, asOf] as const;
@@ -79,7 +86,18 @@ export const useSheet = defineStore('sheet', () => {
 
   async function load(playerId: string, asOf: string | null = null): Promise<void> {
     open(playerId, asOf);
-    await answer.again();
+    const reading = ahead?.key === hashKey(sheetKey(playerId, asOf)) ? ahead.reading : undefined;
+    ahead = undefined;
+    await reading;
+    // What came to nothing, where nobody was signed in yet, is read now.
+    if (!reading || answer.value.value === undefined) await answer.again();
+  }
+
+  /** A sheet that is on its way before its page is there; `load` takes it, once. */
+  let ahead: { key: string; reading: Promise<void> } | undefined;
+  function readAhead(playerId: string, asOf: string | null): void {
+    open(playerId, asOf);
+    ahead = { key: hashKey(sheetKey(playerId, asOf)), reading: answer.again() };
   }
 
   /** Does something: on the screen now, on the server as soon as it can. */
@@ -206,6 +224,7 @@ export const useSheet = defineStore('sheet', () => {
     isPast,
     open,
     load,
+    readAhead,
     loadOlderPlans,
     change,
     asking,

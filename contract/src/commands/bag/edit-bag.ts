@@ -1,4 +1,4 @@
-import * as yup from 'yup';
+import * as yup from '../../yup.js';
 import { idSchema, nameSchema, required, shape, strategySchema, textSchema } from '../../schemas.js';
 import { defineCommand, setWords, versionSchema } from '../define-command.js';
 import { mapRow } from '../map-rows.js';

@@ -12,7 +12,7 @@ import {
   type Shot,
   type Spec,
 } from '@tasche/core';
-import * as yup from 'yup';
+import * as yup from '../../yup.js';
 import { showQuantity } from '../../cells.js';
 import { readingSchema } from '../../schemas.js';
 

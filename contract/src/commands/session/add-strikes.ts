@@ -1,4 +1,4 @@
-import * as yup from 'yup';
+import * as yup from '../../yup.js';
 import { MAX_STRIKES_A_CHANGE, shotKindSchema, strikeSchema } from '../../session-schemas.js';
 import { idSchema, required, shape } from '../../schemas.js';
 import type { StrikeView } from '../../views.js';

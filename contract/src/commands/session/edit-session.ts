@@ -1,4 +1,4 @@
-import * as yup from 'yup';
+import * as yup from '../../yup.js';
 import { aimSchema, basketSchema, sessionDetails } from '../../session-schemas.js';
 import { idSchema, required, shape } from '../../schemas.js';
 import type { SessionEntry } from '../../views.js';

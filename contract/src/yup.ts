@@ -1,10 +1,12 @@
-import * as yup from 'yup';
+import { setLocale } from 'yup';
+
+export * from 'yup';
 
 /**
- * Messages of failed checks name the field and the type that was wanted, never the value: yup's own messages print it
- * indented, which makes a small bad document a huge answer. Imported before any schema is made.
+ * Yup with our messages: they name the field and the type that was wanted, never the value. Yup's own print it indented, which makes a
+ * small bad document a huge answer. Schemas take their messages when they are made, so each module imports it from here.
  */
-yup.setLocale({
+setLocale({
   mixed: {
     notType: ({ path, type }: { path: string; type: string }) =>
       `${path || 'the document'} must be ${ARTICLES[type] ?? `a ${type}`}`,
