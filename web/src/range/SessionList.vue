@@ -1,16 +1,37 @@
 <script setup lang="ts">
 import type { SessionEntry } from '@tasche/contract';
+import { NButton } from 'naive-ui';
+import { computed, ref, watch } from 'vue';
 import { counted } from '../app/counted';
 import { shortDay } from '../app/day';
 
-/** A player's sessions, newest first; one of them is looked at. */
-defineProps<{ playerId: string; sessions: readonly SessionEntry[]; shownId: string | undefined }>();
+/** So many are listed at once. */
+const A_PAGE = 40;
+
+/** A player's sessions, newest first, a page of them at a time; one of them is looked at. */
+const props = defineProps<{
+  playerId: string;
+  sessions: readonly SessionEntry[];
+  shownId: string | undefined;
+}>();
+const pages = ref(1);
+// However old it is, the one looked at is among them.
+watch(
+  [() => props.shownId, () => props.sessions],
+  () => {
+    const at = props.sessions.findIndex(({ id }) => id === props.shownId);
+    pages.value = Math.max(pages.value, Math.ceil((at + 1) / A_PAGE));
+  },
+  { immediate: true },
+);
+const listed = computed(() => props.sessions.slice(0, pages.value * A_PAGE));
+const earlier = computed(() => props.sessions.length - listed.value.length);
 </script>
 
 <template>
   <nav class="sessions no-print" aria-label="Sessions">
     <RouterLink
-      v-for="one in sessions"
+      v-for="one in listed"
       :key="one.id"
       :to="{ name: 'range', params: { playerId, sessionId: one.id } }"
       class="session"
@@ -23,6 +44,9 @@ defineProps<{ playerId: string; sessions: readonly SessionEntry[]; shownId: stri
         }}<template v-if="one.clubs">, {{ counted(one.clubs, 'club') }}</template></span
       >
     </RouterLink>
+    <NButton v-if="earlier > 0" @click="pages += 1" size="small" class="earlier">
+      {{ earlier }} earlier
+    </NButton>
   </nav>
 </template>
 
@@ -63,6 +87,11 @@ defineProps<{ playerId: string; sessions: readonly SessionEntry[]; shownId: stri
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.earlier {
+  flex: none;
+  justify-self: start;
+  margin: 4px 10px 10px;
 }
 @media (max-width: 700px) {
   .sessions {

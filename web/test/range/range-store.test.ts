@@ -1,4 +1,4 @@
-import type { SessionEntry, StrikeView, StrikesView } from '@tasche/contract';
+import type { StrikeView, StrikesView } from '@tasche/contract';
 import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
 import { flushPromises } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
@@ -8,26 +8,8 @@ import { earlierShots } from '../../src/range/earlier-shots';
 import { useRange } from '../../src/range/range-store';
 import { clubView, sheetOf, showSheet } from '../sheet';
 import { freshPinia } from '../pinia';
+import { session } from './session';
 
-const session = (id: string, heldOn: string): SessionEntry => ({
-  id,
-  playerId: 'p',
-  version: 1,
-  removed: false,
-  name: id,
-  heldOn,
-  conditions: BASELINE,
-  surface: MEDIUM_FAIRWAY,
-  hitOff: 'grass',
-  ball: '',
-  notes: '',
-  source: 'by hand',
-  live: false,
-  aim: null,
-  basket: null,
-  strikes: 1,
-  clubs: 1,
-});
 const strike = (id: string, sessionId: string, builtOn: string): StrikeView => ({
   id,
   sessionId,
