@@ -7,6 +7,7 @@ import {
   type Conditions,
   type ShotKind,
   type Strike,
+  type ClubKind,
   type StrikePart,
   type Surface,
 } from '@tasche/core';
@@ -15,8 +16,12 @@ import { dateSchema, finite, idSchema, nameSchema, textSchema } from './schemas.
 import { keptConditionsSchema, keptSurfaceSchema } from './setting-schemas.js';
 
 /** What balls were hit off. */
-export type HitOff = 'grass' | 'mat';
-const HIT_OFF: readonly HitOff[] = ['grass', 'mat'];
+export type HitOff = 'grass' | 'mat' | 'tees';
+export const HIT_OFF: readonly HitOff[] = ['grass', 'mat', 'tees'];
+
+/** Whether balls hit off it tell a club's carry. Off tees only a driver's do, whose carry is one from a tee; of the others they tell what a tee gives. */
+export const tellsCarry = (hitOff: HitOff, kind: ClubKind | undefined): boolean =>
+  hitOff !== 'tees' || kind === 'driver';
 
 /** A range session, as a person writes it down. */
 export interface SessionDetails {

@@ -227,6 +227,26 @@ describe('going back to an earlier version', () => {
     }
   });
 
+  it('before sessions off tees, one is off grass', async () => {
+    emptied();
+    load(gunzipSync(readFileSync(path.join(FOLDER, 'migration-018.sql.gz'))));
+    await migrate(cluster.ownerUrl, roleIn(cluster.url));
+    const off = () =>
+      rowsOf<{ off: string; n: number }>(
+        'select hit_off as off, count(*)::int as n from session group by 1 order by 1',
+      );
+    const before = await off();
+    load(
+      `alter table session no force row level security; update session set hit_off = 'tees' where hit_off = 'grass'; alter table session force row level security`,
+    );
+    expect((await off()).map((one) => one.off)).toEqual(['mat', 'tees']);
+    await migrateDown(
+      cluster.ownerUrl,
+      MIGRATION_NAMES.find((name) => name.startsWith('migration-018'))!,
+    );
+    expect(await off()).toEqual(before);
+  });
+
   it('is refused before the earliest, with nothing changed', async () => {
     emptied();
     await migrate(cluster.ownerUrl, roleIn(cluster.url));

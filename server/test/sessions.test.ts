@@ -61,6 +61,20 @@ async function opened(strikes: readonly Strike[] = []): Promise<{ sessionId: str
 }
 
 describe('a session by hand', () => {
+  it('is hit off grass, a mat or tees, and off nothing else', async () => {
+    for (const hitOff of ['grass', 'mat', 'tees'] as const) {
+      const session = addSession(playerId);
+      await bench.done([{ ...session, session: { ...session.session, hitOff } }]);
+      const kept = (await sessionsOf(bench, playerId)).find(({ id }) => id === session.session.id);
+      expect(kept!.hitOff).toBe(hitOff);
+    }
+    const session = addSession(playerId);
+    const { body } = await bench
+      .change([{ ...session, session: { ...session.session, hitOff: 'sand' as never } }])
+      .expect(400);
+    expect(JSON.stringify(body)).toContain('hitOff');
+  });
+
   it('keeps the basket it was opened for, and takes no club of another player into it', async () => {
     const session = addSession(playerId);
     const line = { clubId: seven, shot: 'full' as const, balls: 8, usualM: 7, nowM: 9, thenM: 4 };

@@ -12,4 +12,5 @@ export {
   isEnough,
   type StrikeClub,
 } from './strike.js';
+export { MIN_TEE_BALLS, teeGainOf } from './tee-gain.js';
 export { type Middle, type StrikeSummary, CARRY_MARGIN_M, summariseStrikes, outliersOf } from './summary.js';

@@ -23,6 +23,7 @@ import { Migration015HandOver } from '../migrations/migration-015-hand-over.js';
 import { Migration016RoundsPlayed } from '../migrations/migration-016-rounds-played.js';
 import { Migration017WishesAndAttack } from '../migrations/migration-017-wishes-and-attack.js';
 import { Migration018StandardNames } from '../migrations/migration-018-standard-names.js';
+import { Migration019HitOffTees } from '../migrations/migration-019-hit-off-tees.js';
 import { Migration011Preferences } from '../migrations/migration-011-preferences.js';
 import { Plan } from '../plans/plan.js';
 import { Player } from '../players/player.js';
@@ -54,6 +55,7 @@ const MIGRATIONS = [
   { name: 'migration-016-rounds-played', class: Migration016RoundsPlayed },
   { name: 'migration-017-wishes-and-attack', class: Migration017WishesAndAttack },
   { name: 'migration-018-standard-names', class: Migration018StandardNames },
+  { name: 'migration-019-hit-off-tees', class: Migration019HitOffTees },
 ];
 /** Every migration there is, the oldest first. */
 export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map(({ name }) => name);

@@ -1,4 +1,4 @@
-import { baselineOf, type ReviewView } from '@tasche/contract';
+import { baselineOf, tellsCarry, type ReviewView } from '@tasche/contract';
 import { ladderClub, type LadderClub } from '@tasche/core';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { request } from '../api/request';
@@ -40,7 +40,7 @@ export function useReview(playerId: () => string, span: () => { from: string; to
       for (const [i, { day, clubs }] of found.days.entries()) {
         const sessions = range.sessions
           .filter(({ heldOn }) => heldOn === day)
-          .map((one) => range.strikesOf(one));
+          .map((one) => range.strikesOf(one, (strike) => tellsCarry(one.hitOff, range.clubOf(strike)?.kind)));
         const ladder: LadderClub[] = clubs.map(ladderClub);
         const came = await rangeWorker().predict(ladder, sessions, baseline);
         if (requestId !== lastRequestId) return;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { counted } from '../app/counted';
 import { NButton, NTable } from 'naive-ui';
-import type { SessionEntry } from '@tasche/contract';
+import { tellsCarry, type SessionEntry } from '@tasche/contract';
 import {
   CARRY_MARGIN_M,
   distanceNumber,
@@ -16,6 +16,7 @@ import {
 import { computed } from 'vue';
 import { settingWords } from '../conditions/air-units';
 import { useSheet } from '../sheet/sheet-store';
+import TeeOffer from './TeeOffer.vue';
 import { playingConditionsOf } from './range-store';
 import type { DriftRow, GroupSummary } from './range-worker';
 import { heightUnit, plusMinusWords, sideWords, speedNumber, speedUnit } from './strike-units';
@@ -48,6 +49,9 @@ const standingDay = (group: GroupSummary) =>
   store.clubsById.get(group.clubId)?.spec[`shot.${group.shot}` as ShotKey]?.takenOn;
 const offer = (group: GroupSummary) =>
   measuredShot(group.summary!, settingWords(playingConditionsOf(props.session), 'm').slice(0, 120));
+/** Off a tee a club tells what a tee gives it, not its carry. */
+const isTeed = (group: GroupSummary) =>
+  !tellsCarry(props.session.hitOff, store.clubsById.get(group.clubId)?.kind);
 const taken = (group: GroupSummary) => {
   const shot = standing(group);
   return (
@@ -175,7 +179,15 @@ const drift = (group: GroupSummary) => {
                 >
               </td>
               <td class="offer">
-                <span v-if="taken(group)" class="verdict fine">● taken</span>
+                <TeeOffer
+                  v-if="isTeed(group)"
+                  :summary="group.summary"
+                  :shot-kind="group.shot"
+                  :turf="standing(group)"
+                  :unit="unit"
+                  @take="emit('take', group, $event)"
+                />
+                <span v-else-if="taken(group)" class="verdict fine">● taken</span>
                 <template v-else-if="store.clubsById.has(group.clubId)">
                   <span
                     v-if="standing(group)"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { baselineOf } from '@tasche/contract';
+import { HIT_OFF, baselineOf } from '@tasche/contract';
 import type { PlayingConditions } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
@@ -97,9 +97,7 @@ const noClubColumn = computed(() => !mapping.value.columns.some(({ field }) => f
         <label title="For rows that have no date"
           >Day <DateField v-model:value="session.heldOn" @update:value="report = null" label="Day"
         /></label>
-        <label
-          >Off <ChoiceField v-model:value="session.hitOff" label="Off" :options="['grass', 'mat']"
-        /></label>
+        <label>Off <ChoiceField v-model:value="session.hitOff" label="Off" :options="HIT_OFF" /></label>
         <label
           >Ball
           <TextField aria-label="Ball" v-model:value="session.ball" maxlength="80" placeholder="which ball?"

@@ -4,7 +4,7 @@ import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton, NForm, NFormItem } from 'naive-ui';
-import { ballOn, required, sessionDetails, type SessionDetails } from '@tasche/contract';
+import { HIT_OFF, ballOn, required, sessionDetails, type SessionDetails } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, type PlayingConditions } from '@tasche/core';
 import { reactive } from 'vue';
 import { today } from '../app/day';
@@ -48,7 +48,7 @@ const { rules, submit } = useForm(draft, {
       <DateField v-model:value="draft.heldOn" label="Day" />
     </NFormItem>
     <NFormItem label="Off" path="hitOff">
-      <ChoiceField v-model:value="draft.hitOff" label="Off" :options="['grass', 'mat']" />
+      <ChoiceField v-model:value="draft.hitOff" label="Off" :options="HIT_OFF" />
     </NFormItem>
     <NFormItem label="Ball" path="ball">
       <TextField aria-label="Ball" v-model:value="draft.ball" placeholder="which ball?" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { baselineOf, type SessionEntry, type StrikeView } from '@tasche/contract';
+import { baselineOf, tellsCarry, type SessionEntry, type StrikeView } from '@tasche/contract';
 import {
   distanceNumber,
   shotIn,
@@ -103,18 +103,22 @@ function take(group: GroupSummary, shot: Shot): void {
   if (!club) return;
   const key = `shot.${group.shot}` as ShotKey;
   const before = shotIn(club.spec, key);
-  // What the player says of it off a tee was not measured here.
-  const kept = { ...shot, ...(before?.teeGainM !== undefined && { teeGainM: before.teeGainM }) };
+  // What is known of it off a tee was not measured off the turf, and the other way round.
+  const isTeed = !tellsCarry(props.session.hitOff, club.kind);
+  const kept = { ...(before?.teeGainM !== undefined && { teeGainM: before.teeGainM }), ...shot };
+  const takenOn = (isTeed && club.spec[key]?.takenOn) || props.session.heldOn;
   store.change(
     [
       {
         do: 'editClub',
         clubId: club.id,
         version: club.version,
-        readings: [{ key, value: kept, takenOn: props.session.heldOn }],
+        readings: [{ key, value: kept, takenOn }],
       },
     ],
-    `measured, ${counted(group.n, 'shot')} at ${props.session.name}${before ? `; was ${distanceNumber(before.carryM, props.unit)} ${props.unit} ${before.source}` : ''}`,
+    isTeed
+      ? `off a tee, ${counted(group.n, 'shot')} at ${props.session.name}`
+      : `measured, ${counted(group.n, 'shot')} at ${props.session.name}${before ? `; was ${distanceNumber(before.carryM, props.unit)} ${props.unit} ${before.source}` : ''}`,
   );
 }
 </script>

@@ -1,4 +1,4 @@
-import type { StrikesView } from '@tasche/contract';
+import { tellsCarry, type HitOff, type StrikesView } from '@tasche/contract';
 import type { PlayingConditions } from '@tasche/core';
 import { buildLofts, strikeClub, type TodaysClub } from './strike-club';
 import type { SessionStrikes } from './range-worker';
@@ -8,7 +8,9 @@ export interface EarlierSessions {
   playerId: string;
   /** Another edition is read anew. */
   edition: number;
-  sessions: readonly { id: string; setting: PlayingConditions }[];
+  sessions: readonly { id: string; setting: PlayingConditions; hitOff: HitOff }[];
+  /** What was hit off in the session they are held against: off a tee a club is held against itself off a tee. */
+  hitOff: HitOff;
   clubs: readonly TodaysClub[];
 }
 
@@ -23,6 +25,7 @@ export async function earlierShots({
   playerId,
   edition,
   sessions,
+  hitOff,
   clubs,
 }: EarlierSessions): Promise<{ sessions: SessionStrikes[]; isPart: boolean }> {
   if (sessions.length === 0) return { sessions: [], isPart: false };
@@ -46,8 +49,13 @@ export async function earlierShots({
       ],
     ),
   );
-  for (const strike of strikes)
-    shots.get(strike.sessionId)?.strikes.push({ strike, club: strikeClub(strike, byId, lofts) });
+  const offOf = new Map(sessions.map((session) => [session.id, session.hitOff]));
+  for (const strike of strikes) {
+    const off = offOf.get(strike.sessionId);
+    const club = strikeClub(strike, byId, lofts);
+    if (off === undefined || tellsCarry(off, club?.kind) !== tellsCarry(hitOff, club?.kind)) continue;
+    shots.get(strike.sessionId)!.strikes.push({ strike, club });
+  }
   return { sessions: [...shots.values()], isPart: more };
 }
 

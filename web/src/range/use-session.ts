@@ -74,9 +74,9 @@ export function useSession(
         const days = differenceInCalendarDays(current.heldOn, heldOn);
         return days >= near && days <= far;
       })
-      .map((one) => ({ id: one.id, setting: playingConditionsOf(one) }));
-    const { playerId } = current;
-    const earlier = { playerId, edition: range.edition, sessions, clubs: range.todaysClubs };
+      .map((one) => ({ id: one.id, setting: playingConditionsOf(one), hitOff: one.hitOff }));
+    const { playerId, hitOff } = current;
+    const earlier = { playerId, edition: range.edition, sessions, hitOff, clubs: range.todaysClubs };
     try {
       const answer = await rangeWorker().drift(earlier, [range.strikesOf(current)], from);
       if (requestId !== lastRequestId) return;

@@ -1,4 +1,4 @@
-import type { StrikeView, StrikesView } from '@tasche/contract';
+import type { HitOff, StrikeView, StrikesView } from '@tasche/contract';
 import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
 import { flushPromises } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
@@ -109,7 +109,12 @@ describe('earlier sessions, as the worker reads them', () => {
   const wanted = (edition: number, ids: readonly string[] = ['old']) => ({
     playerId: 'p',
     edition,
-    sessions: ids.map((id) => ({ id, setting: { conditions: BASELINE, surface: MEDIUM_FAIRWAY } })),
+    sessions: ids.map((id) => ({
+      id,
+      setting: { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
+      hitOff: 'grass' as HitOff,
+    })),
+    hitOff: 'grass' as HitOff,
     clubs: sheetOf([clubView('7')], []).clubs,
   });
 
@@ -124,6 +129,22 @@ describe('earlier sessions, as the worker reads them', () => {
     expect(asked).toHaveLength(2);
     expect(await earlierShots(wanted(3, []))).toEqual({ sessions: [], isPart: false });
     expect(asked).toHaveLength(2);
+  });
+
+  it('off a tee are held against others off a tee; a driver’s against all of them', async () => {
+    const driver = { ...clubView('7'), kind: 'driver' as const };
+    const off = (edition: number, before: HitOff, hitOff: HitOff, clubs = wanted(1).clubs) =>
+      earlierShots({
+        ...wanted(edition),
+        clubs,
+        hitOff,
+        sessions: wanted(edition).sessions.map((one) => ({ ...one, hitOff: before })),
+      }).then(({ sessions }) => sessions[0]!.strikes.length);
+    expect(await off(11, 'tees', 'grass')).toBe(0);
+    expect(await off(12, 'grass', 'tees')).toBe(0);
+    expect(await off(13, 'tees', 'tees')).toBe(1);
+    expect(await off(14, 'mat', 'grass')).toBe(1);
+    expect(await off(15, 'tees', 'grass', [driver])).toBe(1);
   });
 
   it('are asked for again after the server was away', async () => {

@@ -1,0 +1,93 @@
+import type { HitOff } from '@tasche/contract';
+import { mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { ClubKind, Shot } from '@tasche/core';
+import GroupTable from '../../src/range/GroupTable.vue';
+import type { GroupSummary } from '../../src/range/range-worker';
+import { freshPinia } from '../pinia';
+import { clubView, sheetOf, showSheet } from '../sheet';
+import { session } from './session';
+
+const middle = (mean: number, spread = 6) => ({ mean, robust: mean, spread, plusMinus: 2 });
+const group = (n: number, carryM: number, shot: GroupSummary['shot'] = 'full'): GroupSummary => ({
+  key: `wood ${shot}`,
+  clubId: 'wood',
+  shot,
+  n,
+  leftOut: 0,
+  outliers: 0,
+  summary: {
+    n,
+    carryM: middle(carryM),
+    totalM: middle(carryM + 15),
+    offlineM: undefined,
+    apexM: middle(25),
+    descentDeg: middle(40),
+    ballSpeedMps: middle(65),
+    launchDeg: middle(11),
+    spinRpm: middle(3500),
+    lowEndM: carryM - 8,
+    highEndM: carryM + 8,
+    launchWindowDeg: [10, 12],
+    spinWindowRpm: [3300, 3700],
+    ellipse: undefined,
+    moreShots: 0,
+  },
+  points: { xs: [], ys: [] },
+  path: new Float64Array(),
+});
+
+/** The row of a club that was hit, its carry off the turf 200 m of forty shots where it is known. */
+function row(hitOff: HitOff, kind: ClubKind, hit: GroupSummary, turf: Partial<Shot> | null = {}) {
+  const known = { carryM: 200, source: 'measured' as const, sampleSize: 40, spreadM: 8, ...turf };
+  showSheet(sheetOf([{ ...clubView('wood', turf ? known : undefined), kind }], ['wood']));
+  return mount(GroupTable, {
+    props: {
+      session: { ...session('s', '2026-11-20'), hitOff },
+      groups: [hit],
+      drifts: [],
+      shown: [],
+      unit: 'm',
+    },
+  });
+}
+const offer = (view: ReturnType<typeof row>) => view.get('.offer').text().replace(/\s+/g, ' ');
+
+beforeEach(() => {
+  freshPinia();
+  vi.stubGlobal('fetch', () => new Promise(() => {}));
+});
+
+describe('what a session offers the sheet', () => {
+  it('off grass, the carry', async () => {
+    const view = row('grass', 'fairway', group(20, 206));
+    expect(offer(view)).toContain('Take 206');
+    await view.get('.offer button').trigger('click');
+    expect(view.emitted('take')![0]![1]).toMatchObject({ carryM: 206, source: 'measured', sampleSize: 20 });
+  });
+
+  it('off tees, what a tee gives a wood, with its carry left as it stands', async () => {
+    const view = row('tees', 'fairway', group(20, 206));
+    expect(offer(view)).toMatch(/^Take \+[56] off a tee$/);
+    await view.get('.offer button').trigger('click');
+    const [, taken] = view.emitted('take')![0] as [GroupSummary, Shot];
+    expect(taken).toMatchObject({ carryM: 200, source: 'measured', sampleSize: 40 });
+    expect(taken.teeGainM).toBeGreaterThan(4.5);
+    expect(taken.teeGainM).toBeLessThan(6);
+    expect(offer(row('tees', 'fairway', group(20, 206), { teeGainM: taken.teeGainM! }))).toBe(
+      `● +${taken.teeGainM!.toFixed(0)} off a tee, taken`,
+    );
+    expect(offer(row('tees', 'fairway', group(20, 200)))).toBe('Take 0 off a tee');
+    expect(offer(row('tees', 'fairway', group(20, 194)))).toMatch(/^Take −[456] off a tee$/);
+  });
+
+  it('off tees, a driver’s carry, which is one from a tee', () => {
+    expect(offer(row('tees', 'driver', group(20, 206)))).toContain('Take 206');
+  });
+
+  it('says why nothing is to be taken off a tee', () => {
+    expect(offer(row('tees', 'fairway', group(3, 206)))).toBe('off a tee 4 balls tell');
+    expect(offer(row('tees', 'fairway', group(20, 206), null))).toBe('its carry off the turf first');
+    expect(offer(row('tees', 'fairway', group(20, 206, 'soft')))).toBe('off a tee full shots count');
+  });
+});
