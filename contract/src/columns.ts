@@ -17,7 +17,8 @@ export type Column =
   | { id: QuantityKey; type: 'quantity'; label: string; quantity: Quantity }
   | { id: ShotColumnId; type: 'shot'; label: string; shotKind: ShotKind; part: ShotPart };
 
-export type ShotPart = keyof Shot | 'takenOn';
+/** Where a shot starts and how it curves belongs to the club's own page. */
+export type ShotPart = Exclude<keyof Shot, 'startDeg' | 'curveM'> | 'takenOn';
 export type ShotColumnId = `shot.${ShotKind}.${ShotPart}`;
 
 export const SHOT_PARTS: readonly ShotPart[] = [

@@ -1,6 +1,6 @@
 import {
   BASELINE,
-  SHOT_KINDS,
+  shotKindsIn,
   isFullSwing,
   moveShot,
   playsLike,
@@ -93,7 +93,7 @@ export function calcConditions(document: unknown): ConditionsAnswer {
   const shots = (clubs as unknown as LadderClub[])
     .filter((club) => isFullSwing(club.kind))
     .flatMap((club, i) =>
-      SHOT_KINDS.flatMap((kind) => {
+      shotKindsIn(club.shots).flatMap((kind) => {
         const shot = club.shots[kind];
         if (!shot) return [];
         try {

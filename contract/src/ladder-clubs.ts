@@ -1,12 +1,27 @@
-import { SHOT_KINDS, quantityOf } from '@tasche/core';
+import { MAX_OWN_SHOTS, SHOT_KINDS, isShotKind, quantityOf } from '@tasche/core';
 import * as yup from './yup.js';
 import { clubKindSchema, nameSchema, quantitySchema, shotSchema, textSchema } from './schemas.js';
 
 const number = (key: string) => quantitySchema(quantityOf(key)!) as yup.NumberSchema;
 const unknown = '${path} has an unknown field: ${unknown}';
-const shotsShape: yup.ObjectShape = Object.fromEntries(
-  SHOT_KINDS.map((kind) => [kind, shotSchema.default(undefined)]),
-);
+/** Shots by their kinds: the usual ones, and a player's own, each checked as one. */
+const shotsSchema = yup.lazy((shots: unknown) => {
+  const own = Object.keys(Object(shots) as object).filter((kind) => isShotKind(kind));
+  return yup
+    .object(
+      Object.fromEntries(
+        [...SHOT_KINDS, ...own].map((kind) => [kind, shotSchema.default(undefined)]),
+      ) as yup.ObjectShape,
+    )
+    .strict()
+    .noUnknown(unknown)
+    .test(
+      'own',
+      `\${path} holds more than ${MAX_OWN_SHOTS} shots of a player’s own`,
+      () => own.length - SHOT_KINDS.filter((kind) => own.includes(kind)).length <= MAX_OWN_SHOTS,
+    )
+    .required('${path} is missing');
+});
 
 /** The clubs of a document of `tasche calc`: ids that differ, kinds, lofts, shots. */
 export const ladderClubsSchema = yup
@@ -23,7 +38,7 @@ export const ladderClubsSchema = yup
         grind: textSchema(40),
         headWeightG: number('headWeightG'),
         price: number('price'),
-        shots: yup.object(shotsShape).strict().noUnknown(unknown).required('${path} is missing'),
+        shots: shotsSchema,
       })
       .strict()
       .noUnknown(unknown),

@@ -27,8 +27,9 @@ import {
   shape,
   strategySchema,
   textSchema,
+  shotKindSchema,
 } from './schemas.js';
-import { aimSchema, basketSchema, sessionDetails, shotKindSchema, strikeParts } from './session-schemas.js';
+import { aimSchema, basketSchema, sessionDetails, strikeParts } from './session-schemas.js';
 import { keptConditionsSchema } from './setting-schemas.js';
 import { benchValuesSchema, ticketDetails, ticketStateSchema } from './ticket-schemas.js';
 import { roundPlayedDetails } from './round-played-schemas.js';

@@ -4,8 +4,11 @@ import {
   GAP_SETTING_BOUNDS,
   HANDICAP_BOUNDS,
   InvalidInputError,
-  QUANTITIES,
-  SHOT_KEYS,
+  MAX_SHOT_NAME,
+  SHOT_KINDS,
+  isShotKind,
+  type ReadingKey,
+  type ShotKind,
   SHOT_SOURCES,
   quantityOf,
   readSleeve,
@@ -98,6 +101,8 @@ export const shotSchema: yup.ObjectSchema<Shot> = yup
     source: yup.string().strict().oneOf(SHOT_SOURCES).required('${path} is missing'),
     sampleSize: finite(1, 10_000).integer('${path} must be a whole number').optional(),
     plusMinusM: finite(0, 100, 'm').optional(),
+    startDeg: finite(-20, 20, 'degrees').optional(),
+    curveM: finite(-80, 80, 'm').optional(),
     conditions: textSchema(120).optional(),
   })
   .strict()
@@ -150,15 +155,27 @@ export function quantitySchema(quantity: Quantity): yup.Schema {
   }
 }
 
-const READING_KEYS = [...QUANTITIES.map((quantity) => quantity.key), ...SHOT_KEYS];
+/** A usual shot, or one of the player's own by a name after it. */
+export const shotKindSchema = yup
+  .string<ShotKind>()
+  .strict()
+  .test(
+    'shot',
+    `\${path} must be one of: ${SHOT_KINDS.join(', ')}; or one of them with a name of up to ${MAX_SHOT_NAME} characters, as "choked: into the wind"`,
+    (kind) => kind == null || isShotKind(kind),
+  );
 
 /** One reading as it is sent: `{ key, value, takenOn }`. Null takes the quantity back to "not known". */
 export const readingSchema = yup
   .object({
     key: yup
-      .string()
+      .string<ReadingKey>()
       .strict()
-      .oneOf(READING_KEYS, '${path} is not a quantity this sheet keeps')
+      .test(
+        'key',
+        '${path} is not a quantity this sheet keeps',
+        (key) => key == null || quantityOf(key) !== undefined || shotKindOf(key) !== undefined,
+      )
       .required('${path} is missing'),
     value: yup
       .mixed<NonNullable<ReadingValue>>()

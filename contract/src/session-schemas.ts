@@ -1,7 +1,6 @@
 import {
   BASKET_BOUNDS,
   ENOUGH_FOR_A_FLIGHT,
-  SHOT_KINDS,
   STRIKE_BOUNDS,
   isEnough,
   type Conditions,
@@ -12,7 +11,7 @@ import {
   type Surface,
 } from '@tasche/core';
 import * as yup from './yup.js';
-import { dateSchema, finite, idSchema, nameSchema, textSchema } from './schemas.js';
+import { dateSchema, finite, idSchema, nameSchema, textSchema, shotKindSchema } from './schemas.js';
 import { keptConditionsSchema, keptSurfaceSchema } from './setting-schemas.js';
 
 /** What balls were hit off. */
@@ -59,11 +58,6 @@ const MAX_BASKET_LINES = 80;
 export const MAX_STRIKES_A_CHANGE = 500;
 /** Strikes of a player that one answer holds. */
 export const MAX_STRIKES_ANSWERED = 20_000;
-
-export const shotKindSchema = yup
-  .string()
-  .strict()
-  .oneOf(SHOT_KINDS, `\${path} must be one of: ${SHOT_KINDS.join(', ')}`);
 
 /** What may be given of a ball, each within its bounds. */
 export const strikeParts = Object.fromEntries(

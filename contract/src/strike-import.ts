@@ -1,7 +1,7 @@
 import type { ShotKind } from '@tasche/core';
 import * as yup from './yup.js';
-import { idSchema, finite, textSchema } from './schemas.js';
-import { sessionDetails, shotKindSchema, type SessionDetails } from './session-schemas.js';
+import { idSchema, finite, textSchema, shotKindSchema } from './schemas.js';
+import { sessionDetails, type SessionDetails } from './session-schemas.js';
 import { labelKey, type ClubMatch } from './club-labels.js';
 import {
   STRIKE_FIELDS,

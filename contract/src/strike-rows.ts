@@ -1,5 +1,6 @@
 import {
   SHOT_KINDS,
+  isShotKind,
   STRIKE_BOUNDS,
   SMASH_BOUNDS,
   isEnough,
@@ -126,7 +127,9 @@ function take(row: StrikeRow, reader: Reader, text: string, mapping: FileMapping
       row.club = text;
       return undefined;
     case 'shot':
-      row.shot = SHOT_KINDS.find((kind) => kind === text.toLowerCase().replace(/\s+/g, '-'));
+      row.shot =
+        SHOT_KINDS.find((kind) => kind === text.toLowerCase().replace(/\s+/g, '-')) ??
+        (isShotKind(text) ? text : undefined);
       return undefined;
     case 'at':
     case 'time':

@@ -1,4 +1,4 @@
-import { SHOT_KINDS, type ClubKind, type ExpectedShot } from '@tasche/core';
+import { type ClubKind, type ExpectedShot } from '@tasche/core';
 import * as yup from './yup.js';
 import {
   clubKindSchema,
@@ -9,6 +9,7 @@ import {
   required,
   shape,
   textSchema,
+  shotKindSchema,
 } from './schemas.js';
 
 export const WISH_PURPOSES = ['buy', 'fit', 'learn', 'repair'] as const;
@@ -66,12 +67,7 @@ export const wishDetails = {
   }).nullable(),
   clubId: idSchema.nullable(),
   expected: shape({
-    shot: required(
-      yup
-        .string()
-        .strict()
-        .oneOf(SHOT_KINDS, `\${path} must be one of: ${SHOT_KINDS.join(', ')}`),
-    ),
+    shot: required(shotKindSchema),
     carryM: finite(1, 411, 'm'),
     scatterShare: finite(0.3, 1),
   }).nullable(),

@@ -1,4 +1,4 @@
-import { SHOT_KINDS, isFullSwing, type Shot, type ShotKind } from '../clubs/index.js';
+import { isFullSwing, shotKindsIn, type Shot, type ShotKind } from '../clubs/index.js';
 import { placedClubs } from '../carry/index.js';
 import type { Conditions } from '../conditions/index.js';
 import type { CourseGround } from '../courses/index.js';
@@ -46,6 +46,9 @@ export interface CardShot {
   source: Shot['source'];
   /** Half the 95 % interval of the carry there. */
   plusMinusM: number;
+  /** As the shot says it. */
+  startDeg?: number;
+  curveM?: number;
 }
 
 /** What a helper's step does to a club's stock shot: metres of carry, and sideways for the wind across; undefined where it does not get there. */
@@ -64,7 +67,7 @@ export interface CardClub {
   name: string;
   kind: LadderClub['kind'];
   loftDeg?: number;
-  /** In the order of `SHOT_KINDS`; those nobody wrote down are not there. */
+  /** In the order of `shotKindsIn`; those nobody wrote down are not there. */
   shots: readonly CardShot[];
   /** The flag a normal swing stops beside: carry there and run on these greens; for a driver the run of the fairway. Metres. */
   perfectM?: number;
@@ -115,9 +118,8 @@ function clubThere(
   const shots: CardShot[] = [];
   const moved: Partial<Record<ShotKind, Shot>> = {};
   let stock: { swung: SwungShot; stillThere: MovedShot } | undefined;
-  for (const kind of SHOT_KINDS) {
-    const shot = club.shots[kind];
-    if (!shot) continue;
+  for (const kind of shotKindsIn(club.shots)) {
+    const shot = club.shots[kind]!;
     const swung = swingIfAny(club, shot, from);
     const stillThere = swung && movedIfAny(swung, there);
     if (kind === 'full' && swung && stillThere) stock = { swung, stillThere };
@@ -128,6 +130,8 @@ function clubThere(
       carryM: moved[kind].carryM,
       source: shot.source,
       plusMinusM: stillThere?.plusMinusM ?? shot.plusMinusM ?? 0,
+      ...(shot.startDeg !== undefined && { startDeg: shot.startDeg }),
+      ...(shot.curveM !== undefined && { curveM: shot.curveM }),
     });
   }
   const perfectM = stock && perfectOf(club, stock, there, day.ground);

@@ -9,3 +9,4 @@ export {
   distanceCard,
 } from './distance-card.js';
 export { type CaddieQuestion, type CaddieAnswer, caddieAnswer, caddieLine } from './caddie-question.js';
+export { ownShotLines, shapeWords } from './own-shots.js';

@@ -1,4 +1,4 @@
-import { isFullSwing, type ClubKind } from '../clubs/index.js';
+import { isFullSwing, type ClubKind, shotsIn } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import type { CourseGround } from '../courses/index.js';
 import type { GappingStrategyId } from '../gaps/index.js';
@@ -135,12 +135,12 @@ export function keepsPreferences(
   { kinds, oneOf, mustCover }: Pick<BagPreferences, 'kinds' | 'oneOf' | 'mustCover'>,
   clubs: readonly LadderClub[],
 ): boolean {
-  const shots = clubs.flatMap((club) => Object.values(club.shots));
+  const shots = clubs.flatMap((club) => shotsIn(club.shots));
   return (
     kinds.every(({ kind, most: max }) => clubs.filter((club) => club.kind === kind).length <= max) &&
     oneOf.every((ids) => clubs.filter(({ id }) => ids.includes(id)).length <= 1) &&
     mustCover.every(({ distanceM, withinM }) =>
-      shots.some(({ carryM }) => Math.abs(carryM - distanceM) <= withinM),
+      shots.some(([, { carryM }]) => Math.abs(carryM - distanceM) <= withinM),
     )
   );
 }

@@ -1,4 +1,4 @@
-import type { ClubKind, ShotKind } from '../clubs/index.js';
+import { type ClubKind, type ShotKind, shotsIn } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import {
   carryLadder,
@@ -195,7 +195,7 @@ function rulesOf(
       least: 1,
       most: order.length,
       members: order.flatMap(({ shots }, i) =>
-        Object.values(shots).some(({ carryM }) => Math.abs(carryM - distanceM) <= withinM) ? [i] : [],
+        shotsIn(shots).some(([, { carryM }]) => Math.abs(carryM - distanceM) <= withinM) ? [i] : [],
       ),
     })),
   ];

@@ -1,3 +1,4 @@
+import { shotKindWords } from '../clubs/index.js';
 import { distanceNumber, type DistanceUnit } from '../units/index.js';
 import type { ClubReason, LeftOut } from './choose-bag.js';
 
@@ -19,7 +20,7 @@ export function reasonSentence(
   if (demand === undefined) {
     return `${worth > 0.005 ? `${name}: no need asks for it first; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule asks for it, or for less than a hundredth of a stroke.`}${second}`;
   }
-  const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shot} shot`;
+  const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shotKindWords(shot)} shot`;
   const without =
     worth === Infinity ? '' : ` Without it the round costs ${strokesWords(Math.max(0, worth))} more.`;
   const far = unit && distanceM !== undefined ? `, ${distanceNumber(distanceM, unit)} ${unit}` : '';

@@ -1,4 +1,4 @@
-import { carryErrorM, type Shot } from '../clubs/index.js';
+import { carryErrorM, type Shot, shotsIn } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { normalFrom, randomFrom } from '../statistics/index.js';
 
@@ -58,7 +58,7 @@ export function drawnClub(club: LadderClub, z: number): LadderClub {
   return {
     ...club,
     shots: Object.fromEntries(
-      Object.entries(club.shots).map(([kind, shot]) => [
+      shotsIn(club.shots).map(([kind, shot]) => [
         kind,
         {
           ...shot,

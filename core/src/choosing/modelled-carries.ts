@@ -1,5 +1,5 @@
 import { carryCurve, type CarryCurve } from '../carry/index.js';
-import { isFullSwing, type Shot, type ShotKind } from '../clubs/index.js';
+import { isFullSwing, type Shot, type ShotKind, shotsIn, ownShotName } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { BASELINE, type Conditions } from '../conditions/index.js';
 
@@ -30,8 +30,8 @@ export function withModelledCarries(
     );
     if (!twin) return club;
     const share = full.carryM / twin.shots.full!.carryM;
-    const lent = Object.entries(twin.shots)
-      .filter(([kind]) => kind !== 'full')
+    const lent = shotsIn(twin.shots)
+      .filter(([kind]) => kind !== 'full' && ownShotName(kind) === undefined)
       .map(([kind, { carryM, totalM, spreadM }]): [string, Shot] => [
         kind,
         {

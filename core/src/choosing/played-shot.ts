@@ -1,7 +1,7 @@
 import { airOf, type Conditions } from '../conditions/index.js';
 import { moveShot, movedShot, swingOf, type PlayingConditions, type SwungShot } from '../plays-like/index.js';
 import type { LadderClub } from '../spec/index.js';
-import { type Shot, type ShotKind, isFullSwing } from '../clubs/index.js';
+import { type Shot, type ShotKind, isFullSwing, shotsIn } from '../clubs/index.js';
 import type { CourseGround } from '../courses/index.js';
 import { fly } from '../flight/index.js';
 import { run, groundOf } from '../run-out/index.js';
@@ -90,9 +90,7 @@ export function playedIn(
     const there: PlayedClub = {
       ...club,
       handicap,
-      shots: Object.fromEntries(
-        Object.entries(club.shots).map(([kind, shot]) => [kind, shotIn(club, shot, wind)]),
-      ),
+      shots: Object.fromEntries(shotsIn(club.shots).map(([kind, shot]) => [kind, shotIn(club, shot, wind)])),
     };
     winds.set(key, there);
     return there;

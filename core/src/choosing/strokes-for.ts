@@ -1,4 +1,4 @@
-import type { ClubKind, ShotKind } from '../clubs/index.js';
+import { type ClubKind, type ShotKind, usualShotOf, type UsualShotKind } from '../clubs/index.js';
 import { LIES, lieHurts } from '../plays-like/index.js';
 import type { Slope, Hazard } from '../courses/index.js';
 import { TOUR_HANDICAP, scatterOf } from '../skill/index.js';
@@ -15,7 +15,7 @@ const USUAL_LEFT_M = 130;
 const USUAL_RUN_M = 3;
 const USUAL_LAND_DEG = 47;
 /** A shot asked to do more, or less, than a full swing is a little likelier to go wrong. Strokes; ours. */
-const EFFORT: Record<ShotKind, number> = {
+const EFFORT: Record<UsualShotKind, number> = {
   full: 0,
   hard: 0.03,
   soft: 0.01,
@@ -146,7 +146,7 @@ export function aimed(
     handicap,
     strokes:
       1 +
-      (shot.effortStrokes ?? EFFORT[shotKind]) +
+      (shot.effortStrokes ?? EFFORT[usualShotOf(shotKind)]) +
       (demand.lie === 'tee' ? 0 : kind === 'driver' ? DRIVER_OFF_THE_GROUND : strong),
   };
 }

@@ -1,9 +1,65 @@
 import { NORMAL_95 } from '../statistics/index.js';
 
-/** The shots a player may own with one club. */
-export type ShotKind = 'full' | 'hard' | 'soft' | 'choked' | 'three-quarter' | 'half';
+/** The shots most players own with one club. */
+export type UsualShotKind = 'full' | 'hard' | 'soft' | 'choked' | 'three-quarter' | 'half';
+/** A shot a player owns with one club: a usual one, or one of the player's own, which has a name after it: "choked: into the wind", "full: cut". */
+export type ShotKind = UsualShotKind | `${UsualShotKind}: ${string}`;
 
-export const SHOT_KINDS: readonly ShotKind[] = ['full', 'hard', 'soft', 'choked', 'three-quarter', 'half'];
+/** The usual ones, in the order they are shown in. */
+export const SHOT_KINDS: readonly UsualShotKind[] = [
+  'full',
+  'hard',
+  'soft',
+  'choked',
+  'three-quarter',
+  'half',
+];
+/** Shots of a player's own with one club at most, and how long a name may be. Ours. */
+export const MAX_OWN_SHOTS = 6;
+export const MAX_SHOT_NAME = 24;
+
+const OWN = new RegExp(
+  `^(${SHOT_KINDS.join('|')}): ([^\\s:,;~](?:[^:,;~]{0,${MAX_SHOT_NAME - 2}}[^\\s:,;~])?)$`,
+);
+
+/** Whether a text is a shot kind, of a player's own too. */
+export function isShotKind(text: string): text is ShotKind {
+  return (SHOT_KINDS as readonly string[]).includes(text) || OWN.test(text);
+}
+
+/** The usual shot that a shot is, or is one of. */
+export function usualShotOf(kind: ShotKind): UsualShotKind {
+  return kind.split(': ')[0] as UsualShotKind;
+}
+
+/** The name of a shot of a player's own: "into the wind"; undefined for a usual one. */
+export function ownShotName(kind: ShotKind): string | undefined {
+  return OWN.exec(kind)?.[2];
+}
+
+/** A shot alone: "soft"; of a player's own "soft, into the wind", or "cut" where it is a full one. */
+export function shotKindWords(shotKind: ShotKind): string {
+  const name = ownShotName(shotKind);
+  const usual = usualShotOf(shotKind);
+  if (name === undefined) return usual;
+  return usual === 'full' ? name : `${usual}, ${name}`;
+}
+
+/** The shots of a club with their kinds, as they stand. */
+export function shotsIn<T>(shots: Partial<Record<ShotKind, T>>): [ShotKind, T][] {
+  return (Object.entries(shots) as [ShotKind, T | undefined][]).filter(
+    (one): one is [ShotKind, T] => one[1] !== undefined,
+  );
+}
+
+/** The shots of a club, the usual ones in their order and the player's own after the one each belongs to. */
+export function shotKindsIn(shots: Partial<Record<ShotKind, unknown>>): ShotKind[] {
+  const kinds = Object.keys(shots) as ShotKind[];
+  const place = (kind: ShotKind) => SHOT_KINDS.indexOf(usualShotOf(kind));
+  return kinds
+    .filter((kind) => shots[kind] !== undefined)
+    .sort((a, b) => place(a) - place(b) || (ownShotName(a) ?? '').localeCompare(ownShotName(b) ?? ''));
+}
 
 /** Where a carry comes from. They look different everywhere, and modelled never overwrites measured. */
 export type ShotSource = 'measured' | 'stated' | 'modelled';
@@ -29,6 +85,9 @@ export interface Shot {
   /** How many shots were measured. */
   sampleSize?: number;
   plusMinusM?: number;
+  /** Where it starts, degrees right of the target line; and how far it has curved to the right of that where it lands, metres. */
+  startDeg?: number;
+  curveM?: number;
   /** Where and in what air, in words. */
   conditions?: string;
 }

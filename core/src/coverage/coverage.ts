@@ -1,5 +1,5 @@
 import type { LadderClub } from '../spec/index.js';
-import { SHOT_KINDS, type ShotKind } from '../clubs/index.js';
+import { shotKindsIn, type ShotKind } from '../clubs/index.js';
 import { normalCdf } from '../statistics/index.js';
 
 /** How well a bag covers one distance. */
@@ -34,7 +34,7 @@ export function coverage(
   windowM = COVER_WINDOW_M,
 ): DistanceCover[] {
   const shots = clubs.flatMap((club) =>
-    SHOT_KINDS.flatMap((kind): KnownShot[] => {
+    shotKindsIn(club.shots).flatMap((kind): KnownShot[] => {
       const shot = club.shots[kind];
       return shot?.spreadM
         ? [{ clubId: club.id, shot: kind, carryM: shot.carryM, spreadM: shot.spreadM }]

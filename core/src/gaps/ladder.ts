@@ -3,7 +3,7 @@ import {
   STATED_CARRY_SHARE,
   carryErrorM,
   isFullSwing,
-  SHOT_KINDS,
+  shotKindsIn,
   type Shot,
   type ShotKind,
 } from '../clubs/index.js';
@@ -143,7 +143,7 @@ function isOwned(shot: Shot, enoughShots: number): boolean {
 export function ownedShots(clubs: readonly LadderClub[], reliableShots: number): OwnedShot[] {
   const owned: OwnedShot[] = [];
   for (const club of clubs) {
-    for (const shotKind of SHOT_KINDS) {
+    for (const shotKind of shotKindsIn(club.shots)) {
       const shot = club.shots[shotKind];
       if (shot && isOwned(shot, reliableShots)) owned.push({ club, shotKind, shot });
     }

@@ -1,4 +1,4 @@
-import type { Shot, ShotKind } from '../clubs/index.js';
+import { type Shot, type ShotKind, ownShotName, shotKindWords } from '../clubs/index.js';
 import { distanceNumber, formatDistance, fromMetres, type DistanceUnit } from '../units/index.js';
 import { changeSince, changeWords, shotIn, type ShotKey, type Spec } from '../spec/index.js';
 import type { Cover, Step } from './ladder.js';
@@ -22,9 +22,12 @@ export function stepSize(step: Pick<Step, 'carryM' | 'loftDeg'>, unit: DistanceU
   return step.loftDeg === undefined ? carry : `${formatDegrees(step.loftDeg)} and ${carry}`;
 }
 
-/** The name of a shot kind before a club: "soft PW", "three-quarter 52". */
+/** A club with a shot: "soft PW", "three-quarter 52"; of a player's own "PW, soft, into the wind", "5 wood, cut". */
 export function shotName(shotKind: ShotKind, clubName: string): string {
-  return shotKind === 'full' ? clubName : `${shotKind} ${clubName}`;
+  if (shotKind === 'full') return clubName;
+  return ownShotName(shotKind) === undefined
+    ? `${shotKind} ${clubName}`
+    : `${clubName}, ${shotKindWords(shotKind)}`;
 }
 
 /** "soft PW at 113 covers its middle, leaving 12 and 11 yd". */

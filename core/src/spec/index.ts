@@ -10,7 +10,7 @@ export {
   quantityOf,
   type ShotKey,
   type ReadingKey,
-  SHOT_KEYS,
+  shotKeysIn,
   shotKindOf,
   BUILD_KEYS,
   type BuildKey,

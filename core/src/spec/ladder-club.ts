@@ -1,4 +1,4 @@
-import { SHOT_KEYS, shotKindOf } from './quantities.js';
+import { shotKeysIn, shotKindOf } from './quantities.js';
 import { playingLoft } from './playing-loft.js';
 import { numberIn, shotIn, type Spec } from './readings.js';
 import { changeSince, type BuildChange } from './build-change.js';
@@ -29,12 +29,13 @@ export interface LadderClub {
 export function ladderClub(club: { id: string; name: string; kind: ClubKind; spec: Spec }): LadderClub {
   const shots: LadderClub['shots'] = {};
   const changed: NonNullable<LadderClub['changed']> = {};
-  for (const key of SHOT_KEYS) {
+  for (const key of shotKeysIn(club.spec)) {
     const shot = shotIn(club.spec, key);
+    const kind = shotKindOf(key)!;
     if (!shot) continue;
-    shots[shotKindOf(key)!] = shot;
+    shots[kind] = shot;
     const change = changeSince(club.spec, key);
-    if (change) changed[shotKindOf(key)!] = change;
+    if (change) changed[kind] = change;
   }
   const loftDeg = playingLoft(club.spec)?.deg;
   const lengthIn = numberIn(club.spec, 'lengthIn');

@@ -1,4 +1,4 @@
-import { SHOT_KINDS, type ShotKind } from '../clubs/index.js';
+import { isShotKind, shotKindsIn, type ShotKind } from '../clubs/index.js';
 
 /**
  * Every quantity a reading can be of, once. Sheets, forms, files, checks and histories are all made from this list.
@@ -472,11 +472,18 @@ export function quantityOf(key: string): Quantity | undefined {
 export type ShotKey = `shot.${ShotKind}`;
 export type ReadingKey = QuantityKey | ShotKey;
 
-export const SHOT_KEYS: readonly ShotKey[] = SHOT_KINDS.map((kind) => `shot.${kind}` as const);
+/** The shots among the keys of a spec, in their order. */
+export function shotKeysIn(spec: Partial<Record<ReadingKey, unknown>>): ShotKey[] {
+  const kinds = Object.keys(spec).flatMap((key) => shotKindOf(key) ?? []);
+  return shotKindsIn(Object.fromEntries(kinds.map((kind) => [kind, true]))).map(
+    (kind): ShotKey => `shot.${kind}`,
+  );
+}
 
 /** The shot kind of a shot key, or undefined for any other key. */
 export function shotKindOf(key: string): ShotKind | undefined {
-  return SHOT_KINDS.find((kind) => key === `shot.${kind}`);
+  const kind = key.startsWith('shot.') ? key.slice('shot.'.length) : '';
+  return isShotKind(kind) ? kind : undefined;
 }
 
 /** What of a club decides how far it goes; a change of it makes a shot measured before old. */

@@ -1,4 +1,4 @@
-import { isFullSwing, type Shot, type ShotKind } from '../clubs/index.js';
+import { isFullSwing, type Shot, type ShotKind, usualShotOf, type UsualShotKind } from '../clubs/index.js';
 import { scatterOf, wholeAlongM } from '../skill/index.js';
 import type { LadderClub } from '../spec/index.js';
 
@@ -12,7 +12,7 @@ export interface ExpectedShot {
 }
 
 /** What a shot somebody learns carries of the full one where nobody says it. Ours. */
-const USUAL_SHARE: Record<ShotKind, number> = {
+const USUAL_SHARE: Record<UsualShotKind, number> = {
   full: 1,
   hard: 1.03,
   soft: 0.95,
@@ -36,7 +36,7 @@ export function withExpectedShot(
 ): LadderClub | undefined {
   const { full } = club.shots;
   if (!full || !isFullSwing(club.kind)) return undefined;
-  const today: Shot = club.shots[kind] ?? scaled(full, full.carryM * USUAL_SHARE[kind]);
+  const today: Shot = club.shots[kind] ?? scaled(full, full.carryM * USUAL_SHARE[usualShotOf(kind)]);
   const moved = carryM === undefined ? today : scaled(today, carryM);
   const { sampleSize: _shots, plusMinusM: _plusMinus, spreadM: _along, sideSpreadM: _side, ...rest } = moved;
   const scatter = scatterOf(club.kind, club.loftDeg, moved, handicap);

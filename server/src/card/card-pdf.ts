@@ -8,7 +8,8 @@ import {
   type CardClub,
   type CardHelpers,
   type DistanceUnit,
-  type ShotKind,
+  type UsualShotKind,
+  ownShotLines,
 } from '@tasche/core';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { INK, QUIET, pdfOf } from '../pdf/pdf-maker.js';
@@ -27,7 +28,7 @@ export interface PrintedCard {
   unit: DistanceUnit;
 }
 
-const HEADS: Record<ShotKind, string> = {
+const HEADS: Record<UsualShotKind, string> = {
   full: 'Stock',
   hard: 'Hard',
   soft: 'Soft',
@@ -71,12 +72,13 @@ function onePage(
   const kinds = SHOT_KINDS.filter(
     (kind) => kind === 'full' || card.clubs.some(({ shots }) => shots.some((shot) => shot.kind === kind)),
   );
+  const own = ownShotLines(card, unit);
   const isHome = page.roundIds.length === 0;
   const small = isBook ? 6.5 : 9;
   const head = (text: string): TableCell => ({ text, color: QUIET, fontSize: small, alignment: 'right' });
   const right = (text: string, more: object = {}): TableCell => ({ text, alignment: 'right', ...more });
   const name = ({ name: text }: CardClub): TableCell => ({ text, bold: true, noWrap: true });
-  const shotCell = (club: CardClub, kind: ShotKind): TableCell => {
+  const shotCell = (club: CardClub, kind: UsualShotKind): TableCell => {
     const shot = club.shots.find((one) => one.kind === kind);
     return shot
       ? right(distanceNumber(shot.carryM, unit), {
@@ -144,6 +146,9 @@ function onePage(
           ];
         }),
       ]),
+      ...(own.length > 0
+        ? [{ text: `Own shots. ${own.join('; ')}.`, fontSize: small, margin: [0, 3, 0, 0] } satisfies Content]
+        : []),
       {
         text: `Helpers on the stock shot: ${windWords}, ${formatDistance(steps.elevationChangeM, unit)} up or down, ${warmthWords}`,
         color: QUIET,

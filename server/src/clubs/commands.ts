@@ -6,6 +6,10 @@ import {
   type Reading,
   type ReadingValue,
   type Shot,
+  MAX_OWN_SHOTS,
+  ownShotName,
+  shotKeysIn,
+  shotKindWords,
 } from '@tasche/core';
 import { MAX_CLUBS_A_PLAYER, isRebuilt, showQuantity } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
@@ -77,6 +81,7 @@ export async function recordReadings(
 ): Promise<void> {
   if (readings.length === 0) return;
   const lastDay = await latestDay();
+  requireFewOwnShots(club, readings);
   for (const { key, value, takenOn } of readings) {
     if (takenOn > lastDay)
       throw badInput(`${club.name}: a reading dated ${takenOn} is in the future`, [
@@ -102,12 +107,26 @@ export async function recordReadings(
   recorder.bump('club', club);
 }
 
+/** A club's own shots are bounded, as everything is. */
+function requireFewOwnShots(club: Club, readings: readonly Reading[]): void {
+  const isOwn = (key: string) => ownShotName(shotKindOf(key) ?? 'full') !== undefined;
+  const own = new Set<string>(shotKeysIn(club.spec).filter(isOwn));
+  const before = own.size;
+  for (const { key, value } of readings)
+    if (value === null) own.delete(key);
+    else if (isOwn(key)) own.add(key);
+  if (own.size > Math.max(before, MAX_OWN_SHOTS))
+    throw ruleBroken(`${club.name} has ${MAX_OWN_SHOTS} shots of the player's own; that is the limit.`);
+}
+
 /** A modelled number never takes the place of a measured one. */
 function requireNoWorseSource(club: Club, key: Reading['key'], value: ReadingValue): void {
   const kind = shotKindOf(key);
   const standing = kind && shotIn(club.spec, key);
   if (standing?.source === 'measured' && (value as Shot | null)?.source === 'modelled') {
-    throw ruleBroken(`The ${kind} carry of ${club.name} is measured; a modelled number does not replace it.`);
+    throw ruleBroken(
+      `The ${shotKindWords(shotKindOf(key)!)} carry of ${club.name} is measured; a modelled number does not replace it.`,
+    );
   }
 }
 
@@ -115,7 +134,7 @@ function requireNoWorseSource(club: Club, key: Reading['key'], value: ReadingVal
 function readingWords({ key, value }: Reading, before: ReadingValue | undefined): string {
   const quantity = quantityOf(key);
   if (!quantity) {
-    const kind = shotKindOf(key)!;
+    const kind = shotKindWords(shotKindOf(key)!);
     return value === null
       ? `${kind} carry cleared`
       : `${kind} carry ${formatDistance((value as Shot).carryM, 'm', 1)}, ${(value as Shot).source}`;

@@ -4,6 +4,7 @@ import {
   distanceNumber,
   formatDegrees,
   formatDistance,
+  ownShotLines,
   type CardShot,
   type DistanceUnit,
 } from '@tasche/core';
@@ -27,6 +28,7 @@ const anyModelled = computed(() =>
   card.value.clubs.some(({ shots }) => shots.some(({ source }) => source === 'modelled')),
 );
 const names = computed(() => new Map(card.value.clubs.map(({ id, name }) => [id, name])));
+const own = computed(() => ownShotLines(card.value, props.unit));
 const uncovered = computed(() => card.value.uncovered[0]);
 </script>
 
@@ -116,6 +118,7 @@ const uncovered = computed(() => card.value.uncovered[0]);
         </tbody>
       </NTable>
     </div>
+    <p v-if="own.length > 0" class="small">Own shots. {{ own.join('; ') }}.</p>
     <p v-if="uncovered" class="small">
       ◆ Nobody covers the {{ formatDistance(uncovered.widestGapM, unit) }} between
       {{ names.get(uncovered.upperId) }} and {{ names.get(uncovered.lowerId) }}.

@@ -7,18 +7,18 @@ import {
   type CardSteps,
   type DistanceCard,
   type DistanceUnit,
-  type ShotKind,
+  type UsualShotKind,
 } from '@tasche/core';
 import { airWords } from '../conditions/air-units';
 
-/** Columns of a card's shots: the stock shot, and what else anybody wrote down. */
-export function shotColumns({ clubs }: DistanceCard): ShotKind[] {
+/** Columns of a card's shots: the stock shot, and what else of the usual ones anybody wrote down; those of the player's own stand below. */
+export function shotColumns({ clubs }: DistanceCard): UsualShotKind[] {
   return SHOT_KINDS.filter(
     (kind) => kind === 'full' || clubs.some(({ shots }) => shots.some((shot) => shot.kind === kind)),
   );
 }
 
-export const SHOT_HEADS: Record<ShotKind, string> = {
+export const SHOT_HEADS: Record<UsualShotKind, string> = {
   full: 'Stock',
   hard: 'Hard',
   soft: 'Soft',

@@ -10,6 +10,7 @@ import {
   quantityOf,
   shotIn,
   shotKindOf,
+  shotKindWords,
   factSourceWords,
   sourceWords,
   distanceNumber,
@@ -40,6 +41,7 @@ import { useSettings } from '../app/settings';
 import { cellChange } from '../sheet/cell-change';
 import { showCell } from '../sheet/sheet-columns';
 import { useSheet } from '../sheet/sheet-store';
+import OwnShots from './OwnShots.vue';
 import WhatIf from './WhatIf.vue';
 
 /** One club whole: build, readings, shots, and everything that was ever written down about it. */
@@ -168,7 +170,8 @@ function shotColumn(kind: ShotKind, part: ShotPart): Column {
 
 function readingText(reading: ReadingView): string {
   const quantity = quantityOf(reading.key);
-  const label = quantity?.label ?? `${shotKindOf(reading.key)} shot`;
+  const kind = shotKindOf(reading.key);
+  const label = quantity?.label ?? `${kind ? shotKindWords(kind) : reading.key} shot`;
   const { value } = reading;
   if (value === null) return `${label}: not known`;
   if (quantity) return `${label} ${showQuantity(quantity, value)}`;
@@ -261,6 +264,7 @@ function readingText(reading: ReadingView): string {
         >
           ■ {{ one.reason }}
         </p>
+        <OwnShots :club="club" :unit="unit" :read-only="store.readOnly" :taken-on="takenOn" />
       </section>
       <WhatIf
         :club="club"

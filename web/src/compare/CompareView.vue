@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shotOptions } from '../clubs/shot-options';
 import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
 import NumberField from '../fields/NumberField.vue';
@@ -9,7 +10,6 @@ import {
   FEWEST_STRIKES,
   MARGIN_BOUNDS,
   MAX_BUILDS,
-  SHOT_KINDS,
   USUAL_MARGINS,
   fromMetres,
   mixedWarning,
@@ -24,6 +24,7 @@ import {
   type Pair,
   type Question,
   type ShotKind,
+  isShotKind,
 } from '@tasche/core';
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -61,7 +62,16 @@ const baseline = computed(() => baselineOf(store.sheet!.player));
 const text = (key: string) => (typeof route.query[key] === 'string' ? route.query[key] : undefined);
 const set = (query: Record<string, string | undefined>) =>
   void router.replace({ query: { ...route.query, ...query } });
-const shot = computed<ShotKind>(() => SHOT_KINDS.find((kind) => kind === text('shot')) ?? 'full');
+const shot = computed<ShotKind>(() => {
+  const asked = text('shot') ?? '';
+  return isShotKind(asked) ? asked : 'full';
+});
+/** The usual swings, and every one of the player's own with any club. */
+const swings = computed(() => {
+  const specs = store.clubs.map(({ spec }) => spec);
+  const options = specs.flatMap((spec) => shotOptions(spec));
+  return [...new Map([...shotOptions(undefined), ...options].map((one) => [one.value, one])).values()];
+});
 const all = computed(() =>
   hitBuilds(
     range.sessions,
@@ -218,7 +228,7 @@ const number = (key: string, usual: number) => {
             :value="shot"
             @update:value="set({ shot: $event, builds: undefined })"
             label="Swing compared"
-            :options="SHOT_KINDS"
+            :options="swings"
         /></label>
       </aside>
       <div class="main">

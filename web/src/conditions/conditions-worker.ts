@@ -27,6 +27,7 @@ import {
   type Shot,
   type ShotKind,
   type SwungShot,
+  shotsIn,
 } from '@tasche/core';
 import { expose } from 'comlink';
 import { shotKey } from './shot-key';
@@ -83,12 +84,12 @@ const api = {
     return clubs
       .filter((club) => isFullSwing(club.kind))
       .flatMap((club) =>
-        Object.entries(club.shots).flatMap(([kind, shot]) => {
+        shotsIn(club.shots).flatMap(([kind, shot]) => {
           const swung = swingFor(club, shot, from);
           const there = swung && movedTo(swung, to);
           if (!there) return [];
           const { launch: _launch, ...moved } = there;
-          return [{ key: shotKey(club, shot), clubId: club.id, shot: kind as ShotKind, moved }];
+          return [{ key: shotKey(club, shot), clubId: club.id, shot: kind, moved }];
         }),
       );
   },

@@ -5,6 +5,7 @@ import {
   type PlayingConditions,
   type Shot,
   type ShotKind,
+  shotsIn,
 } from '@tasche/core';
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -76,7 +77,7 @@ export function useMovedClubs(
   const move = (club: LadderClub): LadderClub => {
     if (!setting.value || rows.value.size === 0) return club;
     const shots = Object.fromEntries(
-      Object.entries(club.shots).map(([kind, shot]): [string, Shot] => {
+      shotsIn(club.shots).map(([kind, shot]): [string, Shot] => {
         const moved = rows.value.get(shotKey(club, shot));
         return [kind, moved ? movedShot(shot, moved) : shot];
       }),

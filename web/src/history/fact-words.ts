@@ -7,11 +7,12 @@ import {
   type DistanceUnit,
   type Fact,
   type ReadingKey,
+  shotKindWords,
 } from '@tasche/core';
 
 /** "Loft set", "soft carry": what a reading is of. */
 export function readingName(key: ReadingKey): string {
-  return quantityOf(key)?.label ?? `${shotKindOf(key)} carry`;
+  return quantityOf(key)?.label ?? `${shotKindWords(shotKindOf(key)!)} carry`;
 }
 
 /** "46.0°", "165 yd (24 shots)", or a dash where nothing is known. */

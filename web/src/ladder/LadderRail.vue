@@ -13,6 +13,7 @@ import {
   type LadderClub,
   type Rung,
   type StepReport,
+  shotsIn,
 } from '@tasche/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -62,7 +63,7 @@ const range = computed(() => {
   const carries = all.value.flatMap((rung) => [
     rung.carryM,
     knownOf(rung) ?? rung.carryM,
-    ...Object.values(rung.shots).map((shot) => shot.carryM),
+    ...shotsIn(rung.shots).map(([, shot]) => shot.carryM),
   ]);
   return { low: Math.min(...carries) - 6, high: Math.max(...carries) + 6 };
 });
@@ -88,7 +89,7 @@ const ticks = computed(() => {
 
 /** From the shortest to the longest shot the player owns with it, or one spread either way of the stock shot. */
 function spanOf(rung: Rung): { from: number; to: number; partial: boolean } {
-  const carries = Object.values(rung.shots).map((shot) => shot.carryM);
+  const carries = shotsIn(rung.shots).map(([, shot]) => shot.carryM);
   const spreadM = rung.full.spreadM ?? rung.full.plusMinusM ?? 0;
   return {
     from: yOf(Math.max(...carries, rung.carryM + spreadM)),
@@ -113,7 +114,7 @@ const pegs = computed(() => {
     y: yOf(rung.carryM),
     labelY: labelYs[i]!,
     loftY: rung.loftDeg === undefined ? undefined : yOfLoft(rung.loftDeg),
-    partials: Object.entries(rung.shots)
+    partials: shotsIn(rung.shots)
       .filter(([kind]) => kind !== 'full')
       .map(([, shot]) => yOf(shot.carryM)),
     lit: props.pointed?.upperId === rung.id || props.pointed?.lowerId === rung.id,

@@ -7,6 +7,7 @@ import {
   type DistanceUnit,
   type LadderClub,
   type BagPreferences,
+  shotKindWords,
 } from '@tasche/core';
 import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
@@ -146,7 +147,7 @@ function shortly(id: string): string {
       ? reason.worth > 0.005 && reason.worth < Infinity
         ? 'for even steps'
         : 'a rule asks for it'
-      : `${reason.need}${reason.shot && reason.shot !== 'full' ? `, ${reason.shot}` : ''}`;
+      : `${reason.need}${reason.shot && reason.shot !== 'full' ? `, ${shotKindWords(reason.shot)}` : ''}`;
   const left = lefts.value.get(id);
   return left
     ? left.outId

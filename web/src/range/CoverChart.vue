@@ -7,6 +7,8 @@ import {
   isFullSwing,
   type DistanceCover,
   type DistanceUnit,
+  shotsIn,
+  shotKindWords,
 } from '@tasche/core';
 import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
 import { useSettings } from '../app/settings';
@@ -30,7 +32,7 @@ const clubs = computed(() =>
     .filter(({ kind }) => isFullSwing(kind)),
 );
 const known = computed(() =>
-  clubs.value.flatMap(({ shots }) => Object.values(shots)).filter(({ spreadM }) => spreadM),
+  clubs.value.flatMap(({ shots }) => shotsIn(shots).map(([, shot]) => shot)).filter(({ spreadM }) => spreadM),
 );
 watch(
   clubs,
@@ -51,7 +53,7 @@ watch(
 const ink = computed(() => chartInk(settings.dark));
 const nameOf = (cover: DistanceCover) =>
   cover.best
-    ? `${store.clubsById.get(cover.best.clubId)?.name ?? '?'}${cover.best.shot === 'full' ? '' : ` ${cover.best.shot}`}`
+    ? `${store.clubsById.get(cover.best.clubId)?.name ?? '?'}${cover.best.shot === 'full' ? '' : ` ${shotKindWords(cover.best.shot)}`}`
     : '';
 
 /** Stretches nothing covers well. */

@@ -12,6 +12,7 @@ import {
   type DistanceUnit,
   type Shot,
   type ShotKey,
+  shotKindWords,
 } from '@tasche/core';
 import { computed } from 'vue';
 import { settingWords } from '../conditions/air-units';
@@ -40,7 +41,7 @@ const sorted = computed(() =>
   ),
 );
 const name = (group: GroupSummary) =>
-  `${store.clubsById.get(group.clubId)?.name ?? 'a club that is gone'}${group.shot === 'full' ? '' : ` ${group.shot}`}`;
+  `${store.clubsById.get(group.clubId)?.name ?? 'a club that is gone'}${group.shot === 'full' ? '' : ` ${shotKindWords(group.shot)}`}`;
 const standing = (group: GroupSummary): Shot | undefined => {
   const club = store.clubsById.get(group.clubId);
   return club && shotIn(club.spec, `shot.${group.shot}` as ShotKey);

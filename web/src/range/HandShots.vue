@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { shotOptions } from '../clubs/shot-options';
 import { NButton, NForm } from 'naive-ui';
-import { SHOT_KINDS, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
+import { isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { computed, ref } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -66,7 +67,11 @@ defineExpose({
       :options="clubs.map((club) => ({ value: club.id, label: club.name }))"
       placeholder="by hand: which club?"
     />
-    <ChoiceField v-model:value="shotKind" label="Shot of shots by hand" :options="SHOT_KINDS" />
+    <ChoiceField
+      v-model:value="shotKind"
+      label="Shot of shots by hand"
+      :options="shotOptions(store.clubsById.get(clubId)?.spec)"
+    />
     <TextField
       ref="field"
       class="carries"

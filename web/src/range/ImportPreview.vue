@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { shotOptions } from '../clubs/shot-options';
 import type { ClubMatch, StrikeImportReport } from '@tasche/contract';
-import { SHOT_KINDS, distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
+import { distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { NButton, NTable } from 'naive-ui';
 import { computed } from 'vue';
 import { counted } from '../app/counted';
@@ -96,7 +97,7 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
               v-if="match"
               :value="match.shot"
               :label="`Shot of ${label}`"
-              :options="SHOT_KINDS"
+              :options="shotOptions(store.clubsById.get(match.clubId)?.spec)"
               @update:value="setShot(label, match, $event)"
             />
           </td>

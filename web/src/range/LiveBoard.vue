@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { shotOptions } from '../clubs/shot-options';
 import ProblemLine from '../app/ProblemLine.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton } from 'naive-ui';
 import type { MonitorView, Page, SessionEntry, SetAsideView, StrikeView } from '@tasche/contract';
-import { SHOT_KINDS, distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
+import { distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
 import { post, request } from '../api/request';
 import { useSheet } from '../sheet/sheet-store';
@@ -105,14 +106,14 @@ defineExpose({ hitTen });
       </label>
       <div class="shots" role="group" aria-label="Shot meant">
         <NButton
-          v-for="kind in SHOT_KINDS"
+          v-for="{ value: kind, label } in shotOptions(store.clubsById.get(session.aim?.clubId ?? '')?.spec)"
           :key="kind"
           :aria-pressed="(session.aim?.shot ?? 'full') === kind"
           :disabled="!session.aim"
           @click="session.aim && emit('aim', { ...session.aim, shot: kind })"
           size="small"
         >
-          {{ kind }}
+          {{ label }}
         </NButton>
       </div>
       <NButton v-if="monitor.simulated" :disabled="!session.aim" @click="hitTen" type="primary">

@@ -7,6 +7,7 @@ import {
   type Shot,
   type ShotKey,
   type ShotKind,
+  shotKindWords,
 } from '@tasche/core';
 import { computed, defineAsyncComponent } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -50,7 +51,7 @@ const route = useRoute();
 const router = useRouter();
 const baseline = computed(() => baselineOf(store.sheet!.player));
 const name = (clubId: string, shot: ShotKind) =>
-  `${store.clubsById.get(clubId)?.name ?? '?'}${shot === 'full' ? '' : ` ${shot}`}`;
+  `${store.clubsById.get(clubId)?.name ?? '?'}${shot === 'full' ? '' : ` ${shotKindWords(shot)}`}`;
 
 /** The clubs whose shots and ellipses are looked at; all of them until one is chosen. Part of the address. */
 const chosen = computed(() =>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { shotOptions } from '../clubs/shot-options';
 import { NButton } from 'naive-ui';
 import type { StrikeView } from '@tasche/contract';
-import { SHOT_KINDS, isFullSwing, type DistanceUnit, type ShotKind, type Strike } from '@tasche/core';
+import { isFullSwing, type DistanceUnit, type ShotKind, type Strike, shotKindWords } from '@tasche/core';
 import { computed, ref } from 'vue';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
@@ -94,9 +95,9 @@ function leaveOut(id: string, why: string): void {
     <template #shot="{ row: { strike, number } }">
       <QuietChoice
         :value="strike.shot"
-        :words="strike.shot"
+        :words="shotKindWords(strike.shot)"
         :label="`Shot meant with shot ${number}`"
-        :options="SHOT_KINDS"
+        :options="shotOptions(store.clubsById.get(strike.clubId ?? '')?.spec)"
         @update:value="emit('give', strike.id, { shot: $event })"
       />
     </template>

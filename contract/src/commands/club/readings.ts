@@ -1,9 +1,10 @@
 import {
   BUILD_KEYS,
-  SHOT_KEYS,
+  shotKeysIn,
   formatDistance,
   quantityOf,
   shotKindOf,
+  shotKindWords,
   type BuildKey,
   type DistanceUnit,
   type Fact,
@@ -43,7 +44,7 @@ const isBuildKey = (key: ReadingKey): key is BuildKey => (BUILD_KEYS as readonly
 
 /** Shots of an earlier day keep what this part of the build was. */
 function rememberBuild(spec: Spec, key: BuildKey, takenOn: string): void {
-  for (const shotKey of SHOT_KEYS) {
+  for (const shotKey of shotKeysIn(spec)) {
     const shot = spec[shotKey];
     if (shot && shot.takenOn < takenOn && !(shot.build && key in shot.build))
       spec[shotKey] = { ...shot, build: { ...shot.build, [key]: spec[key] ?? null } };
@@ -54,7 +55,7 @@ function rememberBuild(spec: Spec, key: BuildKey, takenOn: string): void {
 export function readingsWords(what: string, readings: readonly Reading[], unit: DistanceUnit): string {
   const parts = readings.map(({ key, value }) => {
     const quantity = quantityOf(key);
-    const label = quantity?.label.toLowerCase() ?? `${shotKindOf(key)} carry`;
+    const label = quantity?.label.toLowerCase() ?? `${shotKindWords(shotKindOf(key)!)} carry`;
     if (value === null) return `${label} cleared`;
     return `${label} ${quantity ? showQuantity(quantity, value) : formatDistance((value as Shot).carryM, unit, 1)}`;
   });

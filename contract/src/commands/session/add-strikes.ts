@@ -1,6 +1,6 @@
 import * as yup from '../../yup.js';
-import { MAX_STRIKES_A_CHANGE, shotKindSchema, strikeSchema } from '../../session-schemas.js';
-import { idSchema, required, shape } from '../../schemas.js';
+import { MAX_STRIKES_A_CHANGE, strikeSchema } from '../../session-schemas.js';
+import { idSchema, required, shape, shotKindSchema } from '../../schemas.js';
 import type { StrikeView } from '../../views.js';
 import { defineCommand } from '../define-command.js';
 

@@ -1,5 +1,5 @@
-import { MAX_STRIKES_A_CHANGE, leftOutSchema, shotKindSchema } from '../../session-schemas.js';
-import { idSchema, required, shape } from '../../schemas.js';
+import { MAX_STRIKES_A_CHANGE, leftOutSchema } from '../../session-schemas.js';
+import { idSchema, required, shape, shotKindSchema } from '../../schemas.js';
 import type { StrikeView } from '../../views.js';
 import { defineCommand, idsSchema, setWords } from '../define-command.js';
 
