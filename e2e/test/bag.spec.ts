@@ -274,3 +274,37 @@ test('a loft of one’s own is tried on the ladder and left again; notes are kep
   await expect(card).not.toContainText('Trying');
   await expect(cell(page, '52', 'shot.full.carryM')).toHaveText('101');
 });
+
+test('a shot of the player’s own is added to a club, shaped, undone, and stands on the card', async ({
+  page,
+}) => {
+  await newPlayer(page, 'Oona Own', 'metres');
+  await page.locator('td[data-column="new"]').focus();
+  await page.keyboard.type('7 iron');
+  await page.keyboard.press('Enter');
+  await cell(page, '7 iron', 'shot.full.carryM').focus();
+  await page.keyboard.type('150');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await cell(page, '7 iron', 'loft').focus();
+  await page.keyboard.press('Alt+Enter');
+  const panel = page.getByRole('dialog');
+  await choose(panel.getByLabel('Own shot is one of'), 'choked');
+  await panel.getByLabel('Name of an own shot').fill('into the wind');
+  await panel.getByLabel('Carry of an own shot').fill('138,5');
+  await panel.getByRole('button', { name: 'Add a shot' }).click();
+  await panel.getByLabel('choked, into the wind starts').fill('-2');
+  await page.keyboard.press('Tab');
+  await saved(page);
+  await expect(panel.getByRole('row', { name: /choked, into the wind/ })).toContainText('stated');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Alt+q');
+  await expect(page.getByText('Own shots. 7 iron, choked, into the wind:')).toContainText(
+    '139, starts 2° left',
+  );
+  await page.keyboard.press('Alt+b');
+  await page.keyboard.press('ControlOrMeta+z');
+  await saved(page);
+  await page.keyboard.press('Alt+q');
+  await expect(page.getByText('Own shots.')).toContainText(/into the wind: 139\.$/);
+});

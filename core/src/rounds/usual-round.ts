@@ -9,6 +9,7 @@ import {
   type PlayedIn,
   type ShotDemand,
 } from '../choosing/index.js';
+import { moveShot, swingOf } from '../plays-like/index.js';
 import { USUAL_GROUND, roughStrokes, usualHole, type CourseGround } from '../courses/index.js';
 import type { ShotKind } from '../clubs/index.js';
 import type { Lie, PlayingConditions } from '../plays-like/index.js';
@@ -136,10 +137,15 @@ const SIXTHS = [-2 / 6, 0, 2 / 6];
 /** The loft a driver is taken to have where a player has none. */
 const USUAL_DRIVER_DEG = 10.5;
 
-/** What the player's driver carries, or would carry. Metres; undefined where nothing is known that tells it. */
+/** What the player's driver carries in still air, or would carry: a course is no shorter for a wind the carries are known in. Metres; undefined where nothing tells it. */
 function reachOf(clubs: readonly LadderClub[], from: PlayingConditions): number | undefined {
   const driver = clubs.find(({ kind, shots }) => kind === 'driver' && shots.full);
-  if (driver) return driver.shots.full!.carryM;
+  if (driver) {
+    const full = driver.shots.full!;
+    return from.conditions.windMps > 0
+      ? moveShot(swingOf(driver, full, from), calm(from)).carryM
+      : full.carryM;
+  }
   try {
     return carryCurve(clubs, from.conditions).at('driver', USUAL_DRIVER_DEG).carryM.value;
   } catch {

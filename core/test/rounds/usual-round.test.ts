@@ -9,10 +9,14 @@ import {
   choosingOfRound,
   clubsOfIds,
   costOfBag,
+  moveShot,
+  movedShot,
+  swingOf,
   usualRound,
   usualRoundChoosing,
   type LadderClub,
   type ShotDemand,
+  type UsualRoundRequest,
 } from '../../src/index.js';
 import { holePlayer, dayShots } from '../../src/rounds/play-hole.js';
 import { seedOf } from '../../src/rounds/derive-demands.js';
@@ -68,6 +72,48 @@ describe('a usual round', () => {
       const [one, other] = [usualRound(reachM, 6), usualRound(reachM + 1, 6)];
       expect(Math.abs(one.strokes - other.strokes)).toBeLessThan(0.1);
     }
+  });
+});
+
+describe('a usual round in wind', () => {
+  const there = { ...FROM, conditions: { ...BASELINE, windMps: 9, windFromDeg: 0 } };
+  const bag = strongSetWedge();
+  const worth = (request: Omit<UsualRoundRequest, 'handicap'>) => {
+    const round = usualRoundChoosing({ ...request, handicap: 4 })!;
+    // Strokes alone: how even a ladder is differs with the air it is read in.
+    const preferences = { ...DEFAULT_PREFERENCES, unevenStrokes: 0 };
+    const rules = { preferences, school: 'even-carries' as const, gamerIds: [] };
+    return costOfBag(
+      round,
+      rules,
+    )(
+      clubsOfIds(
+        round.clubs,
+        bag.map(({ id }) => id),
+      ),
+    );
+  };
+
+  it('costs more than a calm one', () => {
+    expect(worth({ clubs: bag, from: FROM, in: there })).toBeGreaterThan(
+      worth({ clubs: bag, from: FROM }) + 0.3,
+    );
+  });
+
+  it('is the same whether the carries are known at home, or have been moved into that wind for a ladder', () => {
+    const moved = bag.map((one): LadderClub => {
+      const full = one.shots.full;
+      return full
+        ? { ...one, shots: { full: movedShot(full, moveShot(swingOf(one, full, FROM), there)) } }
+        : one;
+    });
+    const [home, ladder] = [
+      worth({ clubs: bag, from: FROM, in: there }),
+      worth({ clubs: moved, from: there, in: there }),
+    ];
+    expect(moved[0]!.shots.full!.carryM).toBeLessThan(bag[0]!.shots.full!.carryM - 10);
+    // The swing found behind a carry into the wind is not quite the one found behind it in still air: a twentieth of what the wind costs.
+    expect(Math.abs(home - ladder)).toBeLessThan(0.05 * (home - worth({ clubs: bag, from: FROM })));
   });
 });
 

@@ -53,6 +53,8 @@ const { remedies, swapsFor } = useUsualRound(
           request: {
             clubs: [...ladder.inBag.value, ...leftOutClubs.value],
             from: ladder.playedIn.value,
+            // In other air it is played there too, its wind coming from every side in turn.
+            ...(ladder.setting.value && { in: ladder.playedIn.value }),
             ...(store.sheet!.player.handicap !== null && { handicap: store.sheet!.player.handicap }),
           },
           bagIds: ladder.inBag.value.map(({ id }) => id),
