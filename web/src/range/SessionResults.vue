@@ -99,14 +99,23 @@ const side = computed(() =>
   ),
 );
 
+function saidOf(shot: Shot | undefined): Partial<Shot> {
+  const { teeGainM, startDeg, curveM } = shot ?? {};
+  return {
+    ...(teeGainM !== undefined && { teeGainM }),
+    ...(startDeg !== undefined && { startDeg }),
+    ...(curveM !== undefined && { curveM }),
+  };
+}
+
 function take(group: GroupSummary, shot: Shot): void {
   const club = store.clubsById.get(group.clubId);
   if (!club) return;
   const key = `shot.${group.shot}` as ShotKey;
   const before = shotIn(club.spec, key);
-  // What is known of it off a tee was not measured off the turf, and the other way round.
+  // What the player says of it stays: what a tee gives, where it starts, how it curves.
   const isTeed = !tellsCarry(props.session.hitOff, club.kind);
-  const kept = { ...(before?.teeGainM !== undefined && { teeGainM: before.teeGainM }), ...shot };
+  const kept: Shot = { ...saidOf(before), ...shot };
   const takenOn = (isTeed && club.spec[key]?.takenOn) || props.session.heldOn;
   store.change(
     [
