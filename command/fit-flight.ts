@@ -74,8 +74,9 @@ function rulesOf(aero: Aerodynamics) {
 }
 
 /**
- * Drag of a ball that does not spin, past the crisis: what wind tunnels say, about 0.2 (Bearman and Harvey 1976, from memory).
- * Stock tables hold no such ball, so they alone would move it wherever the rest is a hair better.
+ * Drag of a ball that does not spin, past the crisis: what wind tunnels say, about 0.2 (Bearman and Harvey
+ * 1976, from memory). Stock tables hold no such ball, so they alone would move it wherever the rest is a hair
+ * better.
  */
 const STILL = 0.2;
 const STILL_DOUBT = 0.04;
@@ -126,7 +127,10 @@ function at(place: readonly number[]): { aero: Aerodynamics; outside: number } {
 const ROUNDS = 12;
 const STEPS = 500;
 
-/** `./tasche fit`: fits drag and lift to the stock tables anew, from where they are, by the simplex of Nelder and Mead (Computer Journal 7, 1965). */
+/**
+ * `./tasche fit`: fits drag and lift to the stock tables anew, from where they are, by the simplex of Nelder
+ * and Mead (Computer Journal 7, 1965).
+ */
 export function fitFlight(): void {
   let place = KEYS.map((key) => (AERODYNAMICS[key] - BOUNDS[key][0]) / (BOUNDS[key][1] - BOUNDS[key][0]));
   const value = (one: readonly number[]) => {

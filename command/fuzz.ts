@@ -4,7 +4,10 @@ import { fuzzRequests, type FuzzResult } from './fuzz/fuzz-requests.js';
 const MANY = 20_000;
 const KILL_ROUNDS = 20;
 
-/** `./tasche fuzz`: 20,000 requests made by chance; `--kills`: twenty rounds of ending the server, its database, or both. */
+/**
+ * `./tasche fuzz`: 20,000 requests made by chance; `--kills`: twenty rounds of ending the server, its
+ * database, or both.
+ */
 export async function fuzz({ kills, seed }: { kills: boolean; seed: number }): Promise<void> {
   if (kills) {
     const { rounds, acknowledged, lost, doubled, half } = await fuzzKills(KILL_ROUNDS, seed, (line) => {

@@ -12,7 +12,10 @@ const HANDICAPS = [-4, 8, 20];
 const LONGER = [0.88, 0.91, 0.94, 0.97, 1, 1.03, 1.06, 1.09, 1.12];
 const ROUNDS = 40;
 const SEED = 20_261_126;
-/** Distances are gathered to this, as a share of the driver's carry; from rough and sand, where a foot matters less, to twice as much. */
+/**
+ * Distances are gathered to this, as a share of the driver's carry; from rough and sand, where a foot matters
+ * less, to twice as much.
+ */
 const BIN_SHARE = 0.06;
 const TOUCH_BIN_M = 12;
 const TO_HOLE_BIN_SHARE = 0.3;
@@ -62,7 +65,10 @@ export function usualRounds(): void {
   console.log(`tasche: ${file}, ${rows.length} kinds of shot for ${cells.length} players`);
 }
 
-/** What the courses ask of one player: strokes a round by kind, with the sums of their distances. Shares of the driver's carry, short shots in metres. */
+/**
+ * What the courses ask of one player: strokes a round by kind, with the sums of their distances. Shares of
+ * the driver's carry, short shots in metres.
+ */
 function askedOf(reachM: number, handicap: number): Map<string, Cell> {
   const found = new Map<string, Cell>();
   const from = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };

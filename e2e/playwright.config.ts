@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 /** Drives the real thing: `./tasche test` starts a demo and says where it is in TASCHE_URL. */
 export default defineConfig({
   testDir: './test',
-  // A guard against a test that hangs, not a figure: what must come soon has its own limit in the test, speed is the bench's.
+  // A guard against a test that hangs, not a figure: what must come soon has its own limit in the test, speed
+  // is the bench's.
   timeout: 120_000,
   expect: { timeout: 20_000 },
   workers: 2,

@@ -9,7 +9,10 @@ const LIMIT = 13;
 const BALLS = 60;
 const WORLDS = 100;
 
-/** How long a basket takes, and what it wins over sharing the balls out without looking at what they decide. Takes a quarter of an hour. */
+/**
+ * How long a basket takes, and what it wins over sharing the balls out without looking at what they decide.
+ * Takes a quarter of an hour.
+ */
 export function benchBaskets(): void {
   const { clubs, gamerIds } = lockerOf('Oluchi Nwosu');
   const began = performance.now();

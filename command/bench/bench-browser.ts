@@ -129,7 +129,10 @@ const TURN_A_LOCK = `(async () => {
   return times;
 })()`;
 
-/** In the page: presses Alt O and waits until another number of steps has been painted. Text, so that nothing is compiled into it. */
+/**
+ * In the page: presses Alt O and waits until another number of steps has been painted. Text, so that nothing
+ * is compiled into it.
+ */
 const TAKE_OUT_AND_TIME = `new Promise((resolve) => {
   const ribs = document.querySelector('.ribs svg');
   const count = ribs.querySelectorAll('.rib').length;

@@ -8,7 +8,10 @@ const INSTANCES = 300;
 /** HiGHS takes a second and more on one of this size, so it is given few of them. */
 const FOR_HIGHS = 10;
 
-/** The best 14 of 30 clubs for 150 needs, proved, beside a general integer-programming solver on the same instances in the same run. */
+/**
+ * The best 14 of 30 clubs for 150 needs, proved, beside a general integer-programming solver on the same
+ * instances in the same run.
+ */
 export async function benchChoosing(): Promise<void> {
   const model = (seed: number) => randomModel(seed, { clubs: 30, needs: 150, limit: 14, putters: 2 });
   for (let seed = 0; seed < 10; seed++) choose(model(9000 + seed));

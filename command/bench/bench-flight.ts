@@ -76,7 +76,10 @@ export function benchFlight(): void {
   benchBag();
 }
 
-/** Forty clubs with six shots each, 200 shots of spread about every one, bounce and roll included: what the worker does when the air changes. */
+/**
+ * Forty clubs with six shots each, 200 shots of spread about every one, bounce and roll included: what the
+ * worker does when the air changes.
+ */
 function benchBag(): void {
   const home: PlayingConditions = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
   const clubs = fortyClubs().map((club): LadderClub => ({

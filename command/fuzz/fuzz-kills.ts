@@ -18,8 +18,8 @@ interface KillResult {
 const WRITERS = 4;
 
 /**
- * Ends the server, its PostgreSQL, or both at once, without warning and at random moments, while clients write; starts it
- * again as a person would, and counts what was acknowledged and is not there once.
+ * Ends the server, its PostgreSQL, or both at once, without warning and at random moments, while clients
+ * write; starts it again as a person would, and counts what was acknowledged and is not there once.
  */
 export async function fuzzKills(
   rounds: number,

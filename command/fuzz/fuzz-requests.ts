@@ -25,8 +25,8 @@ const MAX_FAILURES = 10;
 const TELLTALE = /node_modules|\/server\/src|\bat \S+ \(|postgresql:\/\//;
 
 /**
- * Sends requests made by chance to a server of its own, and holds every answer to: no fault of the server (5xx), within two
- * seconds, JSON where it is an error, no path or stack in it; and its memory comes back.
+ * Sends requests made by chance to a server of its own, and holds every answer to: no fault of the server
+ * (5xx), within two seconds, JSON where it is an error, no path or stack in it; and its memory comes back.
  * @param seed the same requests for the same seed, but for fresh ids
  */
 export async function fuzzRequests(

@@ -15,7 +15,10 @@ import { distanceUnitSchema, finite, gapSettingsSchema, handicapSchema, textSche
 
 const MAX_CLUBS = 60;
 
-/** A locker and the bag of it that is asked about, in documents of `tasche calc`: carries in calm air, 21 C, sea level. */
+/**
+ * A locker and the bag of it that is asked about, in documents of `tasche calc`: carries in calm air, 21 C,
+ * sea level.
+ */
 export const bagQuestionShape = {
   clubs: ladderClubsSchema
     .min(1, '${path} is empty')
@@ -46,7 +49,10 @@ export interface BagQuestionDocument extends GapOptions {
   limit?: number;
 }
 
-/** A usual round of the document's player, and the question about the bag; no round where nothing tells how far they hit it. */
+/**
+ * A usual round of the document's player, and the question about the bag; no round where nothing tells how
+ * far they hit it.
+ */
 export function bagQuestionOf({ clubs, bag, handicap, limit, school, settings, unit }: BagQuestionDocument): {
   round: CostedRound | undefined;
   question: BagQuestion;

@@ -76,7 +76,10 @@ export function homeCard(parts: CardParts, bag: BagView): CardPage {
   };
 }
 
-/** The cards of a player's rounds at an event, in order; rounds of one bag, course, temperature and ground share one. */
+/**
+ * The cards of a player's rounds at an event, in order; rounds of one bag, course, temperature and ground
+ * share one.
+ */
 export function roundCards(
   parts: CardParts,
   plan: PlanView,

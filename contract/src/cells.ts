@@ -152,7 +152,10 @@ function isFreeText(column: Column): boolean {
   );
 }
 
-/** Where a spreadsheet may begin a cell: at the start, and after whatever its reader's settings take for a separator. */
+/**
+ * Where a spreadsheet may begin a cell: at the start, and after whatever its reader's settings take for a
+ * separator.
+ */
 const FORMULA = /(^|[,;|\t\r\n])('*)(?=[=+\-@])/g;
 const GUARDED = /(^|[,;|\t\r\n])'('*)(?=[=+\-@])/g;
 

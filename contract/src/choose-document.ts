@@ -147,7 +147,10 @@ function tasteIn(given: Record<string, unknown>): ChoosingRules {
   } as ChoosingRules;
 }
 
-/** Shots are taken to be known in the usual air; with a day they are flown in it, without one they stand as they are. */
+/**
+ * Shots are taken to be known in the usual air; with a day they are flown in it, without one they stand as
+ * they are.
+ */
 function choosingFor(
   clubs: readonly LadderClub[],
   needs: readonly ShotDemand[],

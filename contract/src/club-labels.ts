@@ -37,7 +37,10 @@ const WEDGE_WORDS: Record<string, string> = {
   'sand iron': 'sw',
   'lob wedge': 'lw',
 };
-/** Lofts these usually are, for finding the wedge that is meant by loft where none bears the name. Common practice, no source. */
+/**
+ * Lofts these usually are, for finding the wedge that is meant by loft where none bears the name. Common
+ * practice, no source.
+ */
 const WEDGE_LOFT_DEG: Record<string, number> = { pw: 46, gw: 50, aw: 50, uw: 50, sw: 56, lw: 60 };
 
 /** How devices and other tongues write what a locker calls otherwise. */
@@ -57,8 +60,8 @@ function shotIn(key: string): { shot: ShotKind; club: string } {
 }
 
 /**
- * The club of a locker that a label most likely means ("7i", "7 Iron soft", "Sand Wedge", "56"), or null when none, or more than one, could be it.
- * A guess: a person can always say otherwise.
+ * The club of a locker that a label most likely means ("7i", "7 Iron soft", "Sand Wedge", "56"), or null when
+ * none, or more than one, could be it. A guess: a person can always say otherwise.
  */
 export function guessClub(label: string, clubs: readonly LabelledClub[]): ClubMatch {
   const { shot, club } = shotIn(

@@ -177,8 +177,10 @@ export interface ReadingChange extends Reading {
 }
 
 /**
- * Sets a table beside a locker: which rows are new clubs, which change one, which say nothing new, which cannot be taken.
- * @param looseLofts the table's lofts do not say which: of a club that has one they are what a typed one would be
+ * Sets a table beside a locker: which rows are new clubs, which change one, which say nothing new, which
+ * cannot be taken.
+ * @param looseLofts the table's lofts do not say which: of a club that has one they are what a typed one
+ * would be
  */
 export function planImport(
   table: ClubTable,

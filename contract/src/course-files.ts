@@ -43,8 +43,9 @@ type Known = Pick<CourseDetails, 'tees' | 'holes'>;
 const round1 = (value: number) => Math.round(value * 10) / 10;
 
 /**
- * Holes of a GeoJSON document (RFC 7946): one LineString a hole, tee to green, which gives its length and bearing. Its properties may name the
- * hole (`hole`, `ref` or `number`; else they count as they come), `par`, and any of ours; what they do not say stays as the course has it.
+ * Holes of a GeoJSON document (RFC 7946): one LineString a hole, tee to green, which gives its length and
+ * bearing. Its properties may name the hole (`hole`, `ref` or `number`; else they count as they come), `par`,
+ * and any of ours; what they do not say stays as the course has it.
  */
 export function readHolesGeoJson(text: string, known: Known): ReadHoles {
   const nothing = (problem: string): ReadHoles => ({
@@ -208,7 +209,10 @@ function hazardsOf(
 /** Where a course is drawn that nobody has placed: the middle of no ocean's charts. */
 const NOWHERE: Place = [0, 0];
 
-/** The holes as GeoJSON: the line a hole came with, or a straight one of its length and bearing, each beginning where the last ends. */
+/**
+ * The holes as GeoJSON: the line a hole came with, or a straight one of its length and bearing, each
+ * beginning where the last ends.
+ */
 export function writeHolesGeoJson({
   name,
   holes,
@@ -271,8 +275,9 @@ const HEADS: Readonly<
 const LENGTHS: readonly string[] = ['elevationChangeM', 'corridorM', 'greenM'];
 
 /**
- * A yardage list: a row a hole, `hole`, `par`, a column a tee, and if you like `bearing`, `rise`, `corridor`, `green`, `front`, `slope`. A head may
- * name its unit ("White [m]"); else it is `unit`. Commas, semicolons or tabs; decimal points or commas.
+ * A yardage list: a row a hole, `hole`, `par`, a column a tee, and if you like `bearing`, `rise`, `corridor`,
+ * `green`, `front`, `slope`. A head may name its unit ("White [m]"); else it is `unit`. Commas, semicolons or
+ * tabs; decimal points or commas.
  */
 export function readHolesCsv(text: string, known: Known, unit: DistanceUnit): ReadHoles {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), {

@@ -165,7 +165,10 @@ export const seasonDetails = {
   ground: shape(groundOfSeason),
 };
 
-/** A season as it comes to a course: with its grass and its sand, the wind from the north until somebody says better. */
+/**
+ * A season as it comes to a course: with its grass and its sand, the wind from the north until somebody says
+ * better.
+ */
 export function seasonOnCourse(
   { name, fromMonth, temperatureC, humidityPct, windMps, ground }: SeasonDetails,
   { grass, sand }: Pick<CourseDetails, 'grass' | 'sand'>,
@@ -185,7 +188,10 @@ export function seasonOn<S extends { fromMonth: number }>(seasons: readonly S[],
   return inOrder.findLast(({ fromMonth }) => fromMonth <= at) ?? inOrder.at(-1);
 }
 
-/** Every hole has a length for every tee, and nothing on it contradicts itself. @returns what is wrong, naming the hole and field */
+/**
+ * Every hole has a length for every tee, and nothing on it contradicts itself. @returns what is wrong, naming
+ * the hole and field
+ */
 export function holesProblem(holes: readonly Hole[], tees: readonly string[]): string | undefined {
   for (const [i, hole] of holes.entries()) {
     try {

@@ -9,7 +9,10 @@ import {
   type SurfaceDocument,
 } from './setting-schemas.js';
 
-/** What `tasche calc flight` writes: docs/formats/flight-output.schema.json. The lateral is at the end of the carry, right of the line positive. */
+/**
+ * What `tasche calc flight` writes: docs/formats/flight-output.schema.json. The lateral is at the end of the
+ * carry, right of the line positive.
+ */
 export interface FlightAnswer {
   carryM: number;
   totalM: number;

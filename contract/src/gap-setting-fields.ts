@@ -7,7 +7,10 @@ import {
   type Read,
 } from './numbers-in-text.js';
 
-/** How a threshold is written: a distance in the player's unit, a height in feet or metres, degrees, a share of something, or a plain number. */
+/**
+ * How a threshold is written: a distance in the player's unit, a height in feet or metres, degrees, a share
+ * of something, or a plain number.
+ */
 export type GapSettingMeasure = 'distance' | 'height' | 'deg' | 'percent' | 'times' | 'count' | 'in';
 
 /** One threshold of a player as people read and type it. */

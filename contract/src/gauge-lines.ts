@@ -49,7 +49,10 @@ const GAUGE_LINES: Record<GaugeLine['type'], yup.AnyObjectSchema> = {
 };
 const GAUGE_ORDERS: Record<GaugeOrder['type'], yup.AnyObjectSchema> = { measure: gaugeOrderSchema };
 
-/** A line from a gauge, read and checked; null is not given. @throws Error or yup.ValidationError saying what is wrong with it */
+/**
+ * A line from a gauge, read and checked; null is not given. @throws Error or yup.ValidationError saying what
+ * is wrong with it
+ */
 export function readGaugeLine(text: string): GaugeLine {
   const { type, rest } = lineOf(text, GAUGE_LINES);
   const given = Object.fromEntries(Object.entries(rest).filter(([, value]) => value !== null));

@@ -21,7 +21,10 @@ const REBUILT_KEYS: readonly ReadingKey[] = BUILD_KEYS.filter(
   (key) => key !== 'loftMeasuredDeg' && key !== 'loftStampedDeg',
 );
 
-/** Whether a reading says that a club was built otherwise. What is written down for the first time, or late, is no change of the club. */
+/**
+ * Whether a reading says that a club was built otherwise. What is written down for the first time, or late,
+ * is no change of the club.
+ */
 export function isRebuilt(spec: Spec, { key, value, takenOn }: Reading): boolean {
   const standing = spec[key];
   return (

@@ -5,9 +5,10 @@ import { clubKindSchema, finite, textSchema } from './schemas.js';
 import { strikeSchema } from './session-schemas.js';
 
 /**
- * What a launch monitor and the server say to each other: a JSON object a line, either way, over TCP (docs/formats/monitor-link.md).
- * The monitor keeps a strike until it is acknowledged. It counts them from 1 within a session of its own, from being switched on to
- * being switched off; a strike is known by that session, its number and its moment.
+ * What a launch monitor and the server say to each other: a JSON object a line, either way, over TCP
+ * (docs/formats/monitor-link.md). The monitor keeps a strike until it is acknowledged. It counts them from 1
+ * within a session of its own, from being switched on to being switched off; a strike is known by that
+ * session, its number and its moment.
  */
 export type MonitorLine =
   | { type: 'hello'; device: string; simulated: boolean; session?: DeviceSession }
@@ -94,7 +95,8 @@ const SERVER_LINES: Record<ServerLine['type'], yup.AnyObjectSchema> = {
 };
 
 /**
- * A line from a monitor, read and checked. A strike's quantities stand beside its number, as `ballSpeedMps` and the like; null is not given.
+ * A line from a monitor, read and checked. A strike's quantities stand beside its number, as `ballSpeedMps`
+ * and the like; null is not given.
  * @throws Error or yup.ValidationError saying what is wrong with it
  */
 export function readMonitorLine(text: string): MonitorLine {

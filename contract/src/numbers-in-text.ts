@@ -137,7 +137,10 @@ export function readDay(text: string): Read<string> {
   return good(`${match[3]}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`);
 }
 
-/** A handicap index as golfers write it: "12", "7,4", "+4" for a plus handicap (stored as -4); nothing where it is empty. */
+/**
+ * A handicap index as golfers write it: "12", "7,4", "+4" for a plus handicap (stored as -4); nothing where
+ * it is empty.
+ */
 export function readHandicap(text: string): Read<number | null> {
   const written = text.trim().replace(/^hcp\s*/i, '');
   if (written === '') return good(null);

@@ -7,7 +7,10 @@ export type SeasonItemKind = (typeof SEASON_ITEM_KINDS)[number];
 export const REPEATS = ['weekly', 'monthly', 'yearly'] as const;
 export type Repeats = (typeof REPEATS)[number];
 
-/** Some days of a player's season: nothing new, a test, a trip, whatever is to be remembered. YYYY-MM-DD, the last day included. */
+/**
+ * Some days of a player's season: nothing new, a test, a trip, whatever is to be remembered. YYYY-MM-DD, the
+ * last day included.
+ */
 export interface SeasonItem {
   id: string;
   kind: SeasonItemKind;

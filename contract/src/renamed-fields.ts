@@ -1,4 +1,7 @@
-/** Fields that had another name before 0.2, and the name they have now. What is written has the new one; either is read. */
+/**
+ * Fields that had another name before 0.2, and the name they have now. What is written has the new one;
+ * either is read.
+ */
 const RENAMED: ReadonlyMap<string, string> = new Map([
   ['landDeg', 'descentDeg'],
   ['sideM', 'offlineM'],

@@ -21,8 +21,8 @@ export interface TeeTime {
 }
 
 /**
- * The moment a round begins. A time that clocks leave out when they go forward is an hour later, as clocks then show it; one
- * they show twice is the first (RFC 5545, 3.3.5).
+ * The moment a round begins. A time that clocks leave out when they go forward is an hour later, as clocks
+ * then show it; one they show twice is the first (RFC 5545, 3.3.5).
  * @param day YYYY-MM-DD where it is played
  * @param minutesOn so much later
  */

@@ -16,7 +16,10 @@ const FREQUENCIES = {
   yearly: RecurrenceRule.YEARLY,
 } as const;
 
-/** Items as often as they come up from one day to another, in order. A day that a month does not have is left out, as calendars do. */
+/**
+ * Items as often as they come up from one day to another, in order. A day that a month does not have is left
+ * out, as calendars do.
+ */
 export function occurrences(items: readonly SeasonItem[], from: string, to: string): SeasonOccurrence[] {
   return items
     .flatMap(({ repeats, ...item }): SeasonOccurrence[] => {

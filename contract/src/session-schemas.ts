@@ -18,7 +18,10 @@ import { keptConditionsSchema, keptSurfaceSchema } from './setting-schemas.js';
 export type HitOff = 'grass' | 'mat' | 'tees';
 export const HIT_OFF: readonly HitOff[] = ['grass', 'mat', 'tees'];
 
-/** Whether balls hit off it tell a club's carry. Off tees only a driver's do, whose carry is one from a tee; of the others they tell what a tee gives. */
+/**
+ * Whether balls hit off it tell a club's carry. Off tees only a driver's do, whose carry is one from a tee;
+ * of the others they tell what a tee gives.
+ */
 export const tellsCarry = (hitOff: HitOff, kind: ClubKind | undefined): boolean =>
   hitOff !== 'tees' || kind === 'driver';
 
@@ -40,7 +43,10 @@ export interface Aim {
   shot: ShotKind;
 }
 
-/** Balls to be hit with one shot in a session, as it was planned, and when it has told enough (see core's `toldEnough`). Metres. */
+/**
+ * Balls to be hit with one shot in a session, as it was planned, and when it has told enough (see core's
+ * `toldEnough`). Metres.
+ */
 export interface BasketLine {
   clubId: string;
   shot: ShotKind;

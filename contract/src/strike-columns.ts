@@ -184,7 +184,10 @@ export interface MappingGuess extends FileMapping {
   unsure: readonly StrikeField[];
 }
 
-/** Above these medians a column's numbers cannot be in the smaller unit, for most players. From memory of what players hit. */
+/**
+ * Above these medians a column's numbers cannot be in the smaller unit, for most players. From memory of what
+ * players hit.
+ */
 const SIZE_GUESSES: Partial<Record<StrikeField, (median: number) => StrikeUnit>> = {
   ballSpeedMps: (median) => (median > 82 ? 'mph' : 'm/s'),
   clubSpeedMps: (median) => (median > 58 ? 'mph' : 'm/s'),
@@ -192,7 +195,8 @@ const SIZE_GUESSES: Partial<Record<StrikeField, (median: number) => StrikeUnit>>
 };
 
 /**
- * A first reading of a file: which column is what, in which unit, with which decimal sign, from its heads and some of its rows.
+ * A first reading of a file: which column is what, in which unit, with which decimal sign, from its heads and
+ * some of its rows.
  * @param distanceUnit for distances whose unit nothing gives away
  */
 export function guessMapping(

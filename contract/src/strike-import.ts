@@ -37,7 +37,10 @@ export interface StrikeImportOrder {
   /** Lines before the one with the heads. */
   skipLines: number;
   mapping: FileMapping;
-  /** What each label of the club column is, by `labelKey`. A label that is not here is left out. Files without the column have one label, ''. */
+  /**
+   * What each label of the club column is, by `labelKey`. A label that is not here is left out. Files without
+   * the column have one label, ''.
+   */
   clubs: Readonly<Record<string, ClubMatch>>;
   /** Where, in what air, off what: the same for every day in the file. Its day is for rows that have none. */
   session: SessionDetails;
@@ -57,7 +60,10 @@ export interface StrikeImportReport {
   refusals: readonly ({ line: number } & RowRefusal)[];
   /** How often each reason came up. */
   reasons: readonly { column: string; reason: string; count: number }[];
-  /** What the file calls its clubs; `carryM` is the mean carry of the rows that give one, metres, null where none does. */
+  /**
+   * What the file calls its clubs; `carryM` is the mean carry of the rows that give one, metres, null where
+   * none does.
+   */
   labels: readonly { label: string; rows: number; match: ClubMatch; carryM: number | null }[];
   days: readonly { day: string; rows: number }[];
   /** The change it became; null when it only looked. */

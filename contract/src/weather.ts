@@ -4,7 +4,10 @@ import { MAX_MEMBERS } from './event-schemas.js';
 import { roundAirSchema } from './course-schemas.js';
 import { dateSchema, textSchema, wholeDocument } from './schemas.js';
 
-/** What a weather service answers: docs/formats/weather.md. A day's members are as many ways it may turn out, all as likely. */
+/**
+ * What a weather service answers: docs/formats/weather.md. A day's members are as many ways it may turn out,
+ * all as likely.
+ */
 export interface WeatherAnswer {
   source: string;
   days: readonly { day: string; members: readonly RoundAir[] }[];

@@ -3,8 +3,9 @@ import { setLocale } from 'yup';
 export * from 'yup';
 
 /**
- * Yup with our messages: they name the field and the type that was wanted, never the value. Yup's own print it indented, which makes a
- * small bad document a huge answer. Schemas take their messages when they are made, so each module imports it from here.
+ * Yup with our messages: they name the field and the type that was wanted, never the value. Yup's own print
+ * it indented, which makes a small bad document a huge answer. Schemas take their messages when they are
+ * made, so each module imports it from here.
  */
 setLocale({
   mixed: {

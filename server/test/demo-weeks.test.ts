@@ -88,7 +88,8 @@ describe('the weeks of the demo', () => {
     expect(others.withinOne!.strokes).toBeGreaterThanOrEqual(others.withinTwo!.strokes - 1e-9);
     expect(others.gamer!.strokes).toBeGreaterThanOrEqual(others.withinOne!.strokes - 1e-9);
     expect(others.ten!.ids.length).toBeLessThanOrEqual(10);
-    // Three of the gamer of which one may go cannot all but one stay: there is no bag one swap away, and the others are told all the same.
+    // Three of the gamer of which one may go cannot all but one stay: there is no bag one swap away, and the
+    // others are told all the same.
     const torn = week('Davor Kolar', 'Lagoa Funda', 'summer', { oneOf: [['7 iron', '8 iron', '9 iron']] });
     const rest = alternatives(torn.round, torn.rules);
     expect(rest.withinOne).toBeUndefined();
@@ -147,7 +148,8 @@ describe('the cheapest remedy', () => {
         keep,
       }).map(({ kind }) => kind),
     ).not.toContain('swap');
-    // A partial shot learnt, or a loft bent, is no change from the gamer: the wish that a change must gain is not asked of it.
+    // A partial shot learnt, or a loft bent, is no change from the gamer: the wish that a change must gain is
+    // not asked of it.
     const dear = costOfBag(round, { ...rules, preferences: { ...rules.preferences, changeStrokes: 1 } });
     for (const { kind, bag: made, gain } of found)
       if (kind !== 'swap' && kind !== 'buy') expect(dear(bag) - dear(made)).toBeCloseTo(gain, 9);

@@ -15,7 +15,10 @@ import { workbench } from './workbench.js';
 
 export const PASSWORD = 'seven iron off wet turf';
 
-/** A browser of somebody's, behind a proxy that ends TLS: it keeps its cookie and what goes back with everything it writes. */
+/**
+ * A browser of somebody's, behind a proxy that ends TLS: it keeps its cookie and what goes back with
+ * everything it writes.
+ */
 export class Browser {
   cookie = '';
   csrf: string | null = null;

@@ -35,7 +35,10 @@ beforeAll(async () => {
   await client.end();
 });
 
-/** Tables that are read from end to end by what is done, even where any index is preferred: a table as small as a test's is often quicker read whole. */
+/**
+ * Tables that are read from end to end by what is done, even where any index is preferred: a table as small
+ * as a test's is often quicker read whole.
+ */
 async function scannedBy(em: EntityManager, work: () => Promise<unknown>): Promise<string[]> {
   await em.execute('set local enable_seqscan = off');
   const scans = async () =>

@@ -356,7 +356,8 @@ describe('courses, seasons and events', () => {
       name: 'Open week',
       rounds: [{ after: { says: 'Right.' } }, { after: { says: 'Too long.' } }],
     });
-    // Moved and renamed, the event takes the plan with it, but not a name of the plan's own; the roster says what is still to be settled.
+    // Moved and renamed, the event takes the plan with it, but not a name of the plan's own; the roster says
+    // what is still to be settled.
     const standing = (await scheduleOf(bench)).events[0]!;
     const other = await withCourse(bench, { name: 'Other Links' });
     await bench.done([

@@ -34,8 +34,8 @@ const BEAT_MS = 5000;
 const SHOWN = 10;
 
 /**
- * A digital loft-and-lie gauge that makes its readings up, at the line a real one would be at: told what a club is really at, it reads that to within
- * what a gauge repeats to, and gets things wrong as real ones do.
+ * A digital loft-and-lie gauge that makes its readings up, at the line a real one would be at: told what a
+ * club is really at, it reads that to within what a gauge repeats to, and gets things wrong as real ones do.
  */
 export async function startGauge({ port, device, seed, faults, readMs = 150 }: GaugeOptions): Promise<Gauge> {
   const uniform = randomFrom(seed);

@@ -49,7 +49,10 @@ const SEEN: readonly StrikePart[] = [
 ];
 const MAX_TIRED = 0.04;
 
-/** A player at the mat: asked for a ball with a club, gives what a device saw of it. The same seed hits the same balls. */
+/**
+ * A player at the mat: asked for a ball with a club, gives what a device saw of it. The same seed hits the
+ * same balls.
+ */
 export function simulatedPlayer(seed: number, skill: Skill = GOOD_PLAYER): (order: HitRequest) => Strike {
   const uniform = randomFrom(seed);
   const normal = normalFrom(uniform);

@@ -1,4 +1,7 @@
-/** What a place is usually like: temperatures of its coldest and warmest month, damp, and the wind. Everything here is invented. */
+/**
+ * What a place is usually like: temperatures of its coldest and warmest month, damp, and the wind. Everything
+ * here is invented.
+ */
 export interface Climate {
   /** The middle of the place, degrees. */
   latitudeDeg: number;

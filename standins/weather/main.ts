@@ -1,7 +1,10 @@
 import { parseArgs } from 'node:util';
 import { startWeather } from './weather.js';
 
-/** The weather stand-in as a program of its own: `--port`, `--seed`, `--members` of the ensemble, `--delay` milliseconds before it answers. */
+/**
+ * The weather stand-in as a program of its own: `--port`, `--seed`, `--members` of the ensemble, `--delay`
+ * milliseconds before it answers.
+ */
 const { values } = parseArgs({
   options: {
     port: { type: 'string', default: '0' },

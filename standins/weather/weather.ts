@@ -19,7 +19,10 @@ const ROUND = {
   whole: (value: number) => Math.round(value),
 };
 
-/** A weather service that makes its weather up: the usual of a place and month, what this day is really going to be like, and an ensemble about that. */
+/**
+ * A weather service that makes its weather up: the usual of a place and month, what this day is really going
+ * to be like, and an ensemble about that.
+ */
 export async function startWeather({
   port,
   seed,

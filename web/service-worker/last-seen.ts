@@ -2,8 +2,9 @@
 export const LAST_SEEN_HEADER = 'x-tasche-last-seen';
 
 /**
- * Asked of the server itself or not at all: streams, which would keep this worker busy for as long as a page is open, so that no newer
- * one ever took its place; whether the server is there; and a forecast, which an older one does not replace.
+ * Asked of the server itself or not at all: streams, which would keep this worker busy for as long as a page
+ * is open, so that no newer one ever took its place; whether the server is there; and a forecast, which an
+ * older one does not replace.
  */
 const NEVER_KEPT = [/^\/api\/health$/, /^\/api\/ready$/, /^\/api\/news$/, /\/live$/, /\/forecast$/];
 /** What of an address does not change what is read, but for the day it was read on. */

@@ -101,8 +101,8 @@ export type CommandOf<N extends CommandName> = { readonly do: N } & Checked<
 export type Command = { [N in CommandName]: CommandOf<N> }[CommandName];
 
 /**
- * What is asked of the server: one or more commands. They happen whole or not at all, carry who, when and why, and can be undone. The
- * id is made by the sender, so that sending twice does it once.
+ * What is asked of the server: one or more commands. They happen whole or not at all, carry who, when and
+ * why, and can be undone. The id is made by the sender, so that sending twice does it once.
  */
 export interface ChangeRequest {
   id: string;
@@ -134,8 +134,8 @@ export function commandWords(command: Command, nameOf: NameOf, unit: DistanceUni
 }
 
 /**
- * A view as it will be when the server has done these commands; those that are not about it are passed over. Commands that it shows
- * already change nothing, so what is still waiting can be laid over a fresh answer.
+ * A view as it will be when the server has done these commands; those that are not about it are passed over.
+ * Commands that it shows already change nothing, so what is still waiting can be laid over a fresh answer.
  */
 export function withCommands<V extends keyof Views>(
   name: V,

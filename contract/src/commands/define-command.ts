@@ -62,8 +62,8 @@ export interface CommandDefinition<
 }
 
 /**
- * One thing that can be done to the data: its name, the view it changes, its fields, and what follows from them. The server's handler
- * stands under the same name (`server/src/changes/apply-change.ts`).
+ * One thing that can be done to the data: its name, the view it changes, its fields, and what follows from
+ * them. The server's handler stands under the same name (`server/src/changes/apply-change.ts`).
  */
 export function defineCommand<N extends string, V extends keyof Views, S extends yup.AnyObjectSchema>(
   name: N,

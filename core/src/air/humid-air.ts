@@ -2,9 +2,9 @@
 export const ZERO_CELSIUS_K = 273.15;
 
 /**
- * Density of humid air, kg/m3, by the CIPM-2007 formula.
- * Source: Picard, Davis, Glaeser, Fujii, Metrologia 45 (2008) 149-155; its constants are written here from memory and checked against
- * two other routes (docs/validation.md). The formula is stated for 15 to 27 C and 600 to 1100 hPa; outside it is extrapolated.
+ * Density of humid air, kg/m3, by the CIPM-2007 formula. Source: Picard, Davis, Glaeser, Fujii, Metrologia 45
+ * (2008) 149-155; its constants are written here from memory and checked against two other routes
+ * (docs/validation.md). The formula is stated for 15 to 27 C and 600 to 1100 hPa; outside it is extrapolated.
  * @param temperatureK kelvin
  * @param pressurePa pascal
  * @param humidity relative humidity, 0 to 1

@@ -45,7 +45,10 @@ export function changedSteps(before: GapReport, after: GapReport): Pick<SwapEffe
   return { opened: stepsOnlyIn(after, before), closed: stepsOnlyIn(before, after) };
 }
 
-/** Steps between the same neighbours whose verdict is another now: what opened and what closed without a club moving. */
+/**
+ * Steps between the same neighbours whose verdict is another now: what opened and what closed without a club
+ * moving.
+ */
 export function turnedSteps(
   before: GapReport,
   after: GapReport,

@@ -47,9 +47,10 @@ const DRIVER_DEG = 10.5;
 const LEAST_STEP_DEG = 2.5;
 
 /**
- * A bag of fourteen at most with usual lofts, driver first, to begin a spec sheet with: every loft is to be overwritten by what is true.
- * Hybrids stand evenly between the last wood and the first iron, and are numbered by the irons they replace. Irons too near to them in loft
- * are left out, so that some bags hold fewer than fourteen.
+ * A bag of fourteen at most with usual lofts, driver first, to begin a spec sheet with: every loft is to be
+ * overwritten by what is true. Hybrids stand evenly between the last wood and the first iron, and are
+ * numbered by the irons they replace. Irons too near to them in loft are left out, so that some bags hold
+ * fewer than fourteen.
  * @throws InvalidInputError for a make-up out of its bounds
  */
 export function usualBag(makeUp: MakeUp): UsualClub[] {

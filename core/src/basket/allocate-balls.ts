@@ -28,9 +28,10 @@ interface Allocation {
 }
 
 /**
- * Puts balls where they win most: batch after batch on the shot with the highest gain a ball; then, from there and from an even sharing, a few
- * at a time from one shot to another while that wins more. Gains are expected values of sample information (Raiffa and Schlaifer 1961, from
- * memory). The answer is near the best, not proved to be it.
+ * Puts balls where they win most: batch after batch on the shot with the highest gain a ball; then, from
+ * there and from an even sharing, a few at a time from one shot to another while that wins more. Gains are
+ * expected values of sample information (Raiffa and Schlaifer 1961, from memory). The answer is near the
+ * best, not proved to be it.
  * @param onProgress share of the work done, about
  */
 export function allocateBalls(
@@ -39,7 +40,8 @@ export function allocateBalls(
   onProgress?: (share: number) => void,
 ): Allocation {
   const greedy = oneByOne(decision, count, (share) => onProgress?.(share / 2));
-  // One after the other may stop too early: a few balls on a second club can look worth nothing where many on all are worth much.
+  // One after the other may stop too early: a few balls on a second club can look worth nothing where many on
+  // all are worth much.
   const starts = [greedy, evenly(decision, count)];
   const { balls, gain } = starts
     .map((start, i) =>

@@ -1,6 +1,9 @@
 import { placeAt, placeShares, placeShift, type ShotCosts } from './shot-costs.js';
 
-/** How well the carries are known: what is left unknown of each shot, as a standard deviation of the logarithm of carry. */
+/**
+ * How well the carries are known: what is left unknown of each shot, as a standard deviation of the logarithm
+ * of carry.
+ */
 interface Knowledge {
   left: readonly number[];
   /** Whether the player has that shot: a partial nobody has hit is none. */
@@ -26,8 +29,8 @@ interface BagCosts {
 }
 
 /**
- * A shot that costs more for a row at every carry than another of the bag does at any is never hit for it; such pairs are left out, which
- * changes no answer and is most of them.
+ * A shot that costs more for a row at every carry than another of the bag does at any is never hit for it;
+ * such pairs are left out, which changes no answer and is most of them.
  * @param costs of every shot; a club whose shots are not open has one place
  * @param bags shots of each
  * @param isOwned false for a shot that may turn out not to be there

@@ -65,9 +65,9 @@ const BAG_SHARE = 0.15;
 const DECIDING = 0.35;
 
 /**
- * Which clubs and which shots to hit with so many balls, so that the most is won by deciding better afterwards: which clubs are carried, and
- * which shot is hit from where. Expected value of sample information over the joint uncertainty of all carries; what is known of spreads, heights
- * and steps is taken as it is.
+ * Which clubs and which shots to hit with so many balls, so that the most is won by deciding better
+ * afterwards: which clubs are carried, and which shot is hit from where. Expected value of sample information
+ * over the joint uncertainty of all carries; what is known of spreads, heights and steps is taken as it is.
  * @param onProgress share of the work done
  * @returns undefined where the rules allow no bag
  * @throws InvalidInputError

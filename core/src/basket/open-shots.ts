@@ -26,9 +26,10 @@ export interface OpenShots {
 const PARTIAL_SHARE = 0.05;
 
 /**
- * Every shot of the clubs that could be measured: the full ones, the partials that are written down, and for each step at fault of the bag the
- * partial that would fill its middle. What is not known of full carries is shared between neighbours (see `carryCovariance`); a partial that was
- * measured or stated is known for itself, one that was modelled stands and falls with its full shot.
+ * Every shot of the clubs that could be measured: the full ones, the partials that are written down, and for
+ * each step at fault of the bag the partial that would fill its middle. What is not known of full carries is
+ * shared between neighbours (see `carryCovariance`); a partial that was measured or stated is known for
+ * itself, one that was modelled stands and falls with its full shot.
  * @param bagIds the bag whose steps are looked at
  */
 export function openShots(

@@ -10,7 +10,10 @@ const REACH = 3.5;
 const NODES = [-Math.sqrt(3), 0, Math.sqrt(3)] as const;
 const NODE_WEIGHTS = [1 / 6, 2 / 3, 1 / 6] as const;
 
-/** Expected strokes of the rows of a round with one shot, each row's weight in them, by how far its true carry is from what is known of it. */
+/**
+ * Expected strokes of the rows of a round with one shot, each row's weight in them, by how far its true carry
+ * is from what is known of it.
+ */
 export interface ShotCosts {
   /** At each of the places, row by row; one place for what is not swung. */
   places: readonly Float64Array[];

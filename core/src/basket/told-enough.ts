@@ -15,9 +15,11 @@ export interface Told {
 }
 
 /**
- * Whether the balls hit so far with a shot have told what they were meant to: a player who hits it more evenly than is usual is done sooner.
+ * Whether the balls hit so far with a shot have told what they were meant to: a player who hits it more
+ * evenly than is usual is done sooner.
  * @param carriesM of the balls that count
- * @param usualM usual spread of one ball, standard deviation; until there are eight, what was seen is drawn towards it
+ * @param usualM usual spread of one ball, standard deviation; until there are eight, what was seen is drawn
+ * towards it
  * @param nowM half the 95 % interval before the balls, `thenM` what was wanted after them
  */
 export function toldEnough(

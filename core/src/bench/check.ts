@@ -114,8 +114,8 @@ export function checkedOn(clubs: readonly { kind: ClubKind; spec: Spec }[]): str
 }
 
 /**
- * The day the next check of a bag is due: so many days after its oldest reading; undefined where a club of it was never measured, for then it is
- * due now.
+ * The day the next check of a bag is due: so many days after its oldest reading; undefined where a club of it
+ * was never measured, for then it is due now.
  */
 export function nextCheckDue(
   clubs: readonly { kind: ClubKind; spec: Spec }[],
@@ -141,8 +141,9 @@ interface LoftDrift {
 }
 
 /**
- * The drift of gauge readings since a club was last set: a straight line through them, and whether a gauge that repeats to a quarter of a degree
- * could have made it by itself. Undefined for fewer than three readings, or all of one day.
+ * The drift of gauge readings since a club was last set: a straight line through them, and whether a gauge
+ * that repeats to a quarter of a degree could have made it by itself. Undefined for fewer than three
+ * readings, or all of one day.
  * @param readings degrees by day, any order
  */
 export function loftDrift(readings: readonly { takenOn: string; deg: number }[]): LoftDrift | undefined {

@@ -25,8 +25,8 @@ const JOBS: Partial<Record<BenchJob, readonly QuantityKey[]>> = {
 const BY_HAND: readonly QuantityKey[] = ['setting', 'weights'];
 
 /**
- * What to do to a club so that its build is what it was: settings at once, the rest as jobs. Its readings of shots stay; what was measured
- * was measured. Values within what a gauge or a scale repeats to are the same.
+ * What to do to a club so that its build is what it was: settings at once, the rest as jobs. Its readings of
+ * shots stay; what was measured was measured. Values within what a gauge or a scale repeats to are the same.
  * @param today YYYY-MM-DD, the day of the readings
  */
 export function clubPutBack(kind: ClubKind, now: Spec, then: Spec, today: string): ClubPutBack {

@@ -9,7 +9,10 @@ export interface SpinSession {
   deviationRpm: number;
 }
 
-/** Spin between the first session with new grooves and the newest; positive where some was lost. 95 in 100 lie between `lowRpm` and `highRpm`. */
+/**
+ * Spin between the first session with new grooves and the newest; positive where some was lost. 95 in 100 lie
+ * between `lowRpm` and `highRpm`.
+ */
 interface SpinLoss {
   from: string;
   to: string;
@@ -26,8 +29,9 @@ interface SpinLoss {
 const MIN_SPIN_SHOTS = 5;
 
 /**
- * What a wedge's full shots lost of their spin since its grooves were new, by Welch's interval; undefined until two sessions of enough shots
- * were measured since. Balls, mats and wet grass move spin as much as worn grooves: it is a hint, and no cause.
+ * What a wedge's full shots lost of their spin since its grooves were new, by Welch's interval; undefined
+ * until two sessions of enough shots were measured since. Balls, mats and wet grass move spin as much as worn
+ * grooves: it is a hint, and no cause.
  * @param newOn the day the grooves were new, YYYY-MM-DD
  */
 export function spinLoss(sessions: readonly SpinSession[], newOn: string): SpinLoss | undefined {

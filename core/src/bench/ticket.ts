@@ -56,8 +56,8 @@ export function measuredKey(key: QuantityKey): QuantityKey {
 }
 
 /**
- * A job is right within these: degrees, inches, grams. A loft or a lie within what a gauge repeats to, so that a bend of half a degree that was not made
- * is none that is done. Common practice, no source.
+ * A job is right within these: degrees, inches, grams. A loft or a lie within what a gauge repeats to, so
+ * that a bend of half a degree that was not made is none that is done. Common practice, no source.
  */
 const TOLERANCES: Partial<Record<QuantityKey, number>> = {
   loftMeasuredDeg: GAUGE_DEG,
@@ -107,8 +107,8 @@ interface Finished {
 }
 
 /**
- * What is written down when a job is done: what the club was set to, and what was measured afterwards. A wanted value nobody measured is not
- * held against anybody, and is not written down as measured either.
+ * What is written down when a job is done: what the club was set to, and what was measured afterwards. A
+ * wanted value nobody measured is not held against anybody, and is not written down as measured either.
  * @param wanted of the ticket
  * @param became what was measured, by the measured quantity
  * @param takenOn YYYY-MM-DD

@@ -17,8 +17,8 @@ interface GrooveWear {
 
 const DAY_MS = 86_400_000;
 /**
- * A professional's most used wedge is renewed after 6 to 10 weeks (common practice, no source): eight of about five rounds a week, four shots a round
- * and as many again in practice. Others last by use.
+ * A professional's most used wedge is renewed after 6 to 10 weeks (common practice, no source): eight of
+ * about five rounds a week, four shots a round and as many again in practice. Others last by use.
  */
 const TOUR_WEEKS = 8;
 const TOUR_SHOTS = TOUR_WEEKS * 5 * 4 * 2;
@@ -32,7 +32,8 @@ const PRACTICE_SHARE = 2;
 const USUAL_HITS = 3;
 
 /**
- * How long a wedge's grooves have been in use, and when they are due; undefined for a club that is no wedge or whose grooves nobody dated.
+ * How long a wedge's grooves have been in use, and when they are due; undefined for a club that is no wedge
+ * or whose grooves nobody dated.
  * @param today YYYY-MM-DD
  */
 export function grooveWear(

@@ -12,7 +12,10 @@ import type { LadderClub } from '../spec/index.js';
 import { bestTwoByEffort, type ChainWay } from './best-two.js';
 import { BEND_STEP_DEG } from './bend-range.js';
 
-/** One thing that may be done to a club's loft: degrees from now (positive is weaker), and its effort in half degrees of bending. */
+/**
+ * One thing that may be done to a club's loft: degrees from now (positive is weaker), and its effort in half
+ * degrees of bending.
+ */
 export interface LoftChoice {
   byDeg: number;
   effort: number;
@@ -35,7 +38,10 @@ export interface BendPlan {
   bends: readonly PlannedBend[];
   /** Half degrees bent in all; a turned sleeve counts as one. */
   effort: number;
-  /** Root mean square of step less target over the steps the school speaks of; metres, or degrees for a school of lofts. */
+  /**
+   * Root mean square of step less target over the steps the school speaks of; metres, or degrees for a school
+   * of lofts.
+   */
   offTarget: number;
   /** The same at worst, with every changed club half a degree off what was asked, either way. */
   offTargetAtWorst: number;
@@ -46,9 +52,15 @@ export interface BendAnswer {
   unit: 'm' | 'deg';
   /** As the bag is: no bends. */
   now: BendPlan;
-  /** The best plan of every effort that is better than all of less effort, the least effort first; `now` leads it. Each is proved best. */
+  /**
+   * The best plan of every effort that is better than all of less effort, the least effort first; `now` leads
+   * it. Each is proved best.
+   */
   plans: readonly BendPlan[];
-  /** The one to take: the least bending that comes as near to the targets as can be told, with as few faults as any that near. `now` where no bend is worth it. */
+  /**
+   * The one to take: the least bending that comes as near to the targets as can be told, with as few faults
+   * as any that near. `now` where no bend is worth it.
+   */
   chosen: BendPlan;
   /** Clubs that could be bent, but nobody has told or measured their carry: they are left as they are. */
   unmeasured: number;
@@ -66,14 +78,18 @@ interface BendRequest {
 
 /** Nobody bends more in one go: 12 degrees over all clubs. Ours. */
 const MAX_EFFORT = 24;
-/** A plan nearer to its targets than another by less is not worth more bending: what the bench itself cannot hold. Ours. */
+/**
+ * A plan nearer to its targets than another by less is not worth more bending: what the bench itself cannot
+ * hold. Ours.
+ */
 const SAME_M = 0.5;
 const SAME_DEG = 0.15;
 
 /**
- * The bends that bring a bag's steps nearest to what its school wants, for every amount of bending, and the least that will do. The targets are
- * those of the bag as it is; every plan is proved best of its effort (an exact search over all choices of all clubs), and none that makes the
- * bag's report worse is chosen. A carry that is only modelled is not bent for, unless the school speaks of lofts; and nothing is bent for a minimal
+ * The bends that bring a bag's steps nearest to what its school wants, for every amount of bending, and the
+ * least that will do. The targets are those of the bag as it is; every plan is proved best of its effort (an
+ * exact search over all choices of all clubs), and none that makes the bag's report worse is chosen. A carry
+ * that is only modelled is not bent for, unless the school speaks of lofts; and nothing is bent for a minimal
  * bag, whose steps partial shots bridge.
  * @throws InvalidInputError naming a setting out of its bounds
  */
@@ -160,7 +176,10 @@ export function bendPlan({ clubs, choices, options = {} }: BendRequest): BendAns
     };
   }
 
-  /** The dearest the plan can turn out with every changed club half a degree off, either way. Exact, by the same search upside down. */
+  /**
+   * The dearest the plan can turn out with every changed club half a degree off, either way. Exact, by the
+   * same search upside down.
+   */
   function costAtWorst(degrees: readonly number[]): number {
     const errors = degrees.map((deg) => (deg === 0 ? [0] : [-BEND_STEP_DEG, 0, BEND_STEP_DEG]));
     const [worst] = bestTwoByEffort({

@@ -1,7 +1,10 @@
 import { isWedge, type ClubKind } from '../clubs/index.js';
 import { numberIn, playingLoft, textIn, type HeadMaterial, type Spec } from '../spec/index.js';
 
-/** How far a head may still be bent from the loft it is at now. Degrees, neither negative; and where that comes from, for the screen. */
+/**
+ * How far a head may still be bent from the loft it is at now. Degrees, neither negative; and where that
+ * comes from, for the screen.
+ */
 interface BendRange {
   weakerDeg: number;
   strongerDeg: number;
@@ -23,8 +26,8 @@ export const BEND_STEP_DEG = 0.5;
 const NOTHING = { weakerDeg: 0, strongerDeg: 0 };
 
 /**
- * What a head allows: the maker's note where there is one, else by its material, counted from the stamped loft, so that what was bent before
- * is used up. Woods, putters and driving irons are not bent.
+ * What a head allows: the maker's note where there is one, else by its material, counted from the stamped
+ * loft, so that what was bent before is used up. Woods, putters and driving irons are not bent.
  */
 export function bendRangeOf({ kind, spec }: { kind: ClubKind; spec: Spec }): BendRange {
   if (kind !== 'iron' && kind !== 'wedge') return { ...NOTHING, why: 'not bent' };
@@ -59,8 +62,9 @@ export interface BounceWindow {
 export const USUAL_BOUNCE_WINDOW: BounceWindow = { minDeg: 4, maxDeg: 14 };
 
 /**
- * The bends a club may get, in half degrees from its loft of now, 0 among them; positive is weaker. A bend weaker adds as much bounce (common
- * practice, no source), and a wedge's bounce stays within the window, or gets no farther out of it than it is.
+ * The bends a club may get, in half degrees from its loft of now, 0 among them; positive is weaker. A bend
+ * weaker adds as much bounce (common practice, no source), and a wedge's bounce stays within the window, or
+ * gets no farther out of it than it is.
  */
 export function bendChoices(
   club: { kind: ClubKind; loftDeg?: number | undefined; bounceDeg?: number },

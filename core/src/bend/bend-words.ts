@@ -17,7 +17,8 @@ export function offsetWords(byDeg: number): string {
 }
 
 /**
- * A plan in one line, neighbours with the same bend taken together as a builder says it: "7 to PW ½° weak, 54 1° strong".
+ * A plan in one line, neighbours with the same bend taken together as a builder says it: "7 to PW ½° weak, 54
+ * 1° strong".
  * @param names of the clubs in the order of the ladder, with their ids
  */
 export function bendPlanWords(

@@ -8,7 +8,10 @@ export interface ChainWay {
 interface Chain {
   /** The effort of every choice at every place, whole numbers from 0. */
   efforts: readonly (readonly number[])[];
-  /** What the choices of two neighbours cost together; place i and i + 1. Infinity where they may not stand together. */
+  /**
+   * What the choices of two neighbours cost together; place i and i + 1. Infinity where they may not stand
+   * together.
+   */
   costOf: (place: number, choice: number, next: number) => number;
   /** No way takes more. */
   maxEffort: number;
@@ -20,8 +23,9 @@ interface Partial {
 }
 
 /**
- * The two cheapest ways through a chain for every effort, exactly that much: dynamic programming over place, choice and effort, so proved.
- * Takes places * choices^2 * effort steps. Entry `e` of the answer holds none, one or two ways of effort `e`, the cheapest first.
+ * The two cheapest ways through a chain for every effort, exactly that much: dynamic programming over place,
+ * choice and effort, so proved. Takes places * choices^2 * effort steps. Entry `e` of the answer holds none,
+ * one or two ways of effort `e`, the cheapest first.
  */
 export function bestTwoByEffort({ efforts, costOf, maxEffort }: Chain): ChainWay[][] {
   const none = () => Array.from({ length: maxEffort + 1 }, (): Partial[] => []);

@@ -6,7 +6,10 @@ import { sleeveOf } from './sleeve.js';
 
 const SLEEVED: readonly ClubKind[] = ['driver', 'fairway', 'hybrid'];
 
-/** What may be done to a club's loft: half degrees of bending for an iron or a wedge, the positions of its sleeve for a wood that has one. */
+/**
+ * What may be done to a club's loft: half degrees of bending for an iron or a wedge, the positions of its
+ * sleeve for a wood that has one.
+ */
 export function loftChoicesOf(
   club: { id: string; name: string; kind: ClubKind; spec: Spec },
   window?: BounceWindow,

@@ -3,7 +3,10 @@ import { InvalidInputError } from '../invalid-input-error.js';
 import { formatDegrees } from '../gaps/index.js';
 import { textIn, type Spec } from '../spec/index.js';
 
-/** One position of an adjustable sleeve, against the one called standard: degrees, loft and lie up positive, face shut positive. */
+/**
+ * One position of an adjustable sleeve, against the one called standard: degrees, loft and lie up positive,
+ * face shut positive.
+ */
 interface SleevePosition {
   name: string;
   loftDeg: number;
@@ -33,8 +36,9 @@ function position(
 const SHAPE = '"A1 0, B1 +1, C2 -0.75 lie +0.5 face -1"';
 
 /**
- * Reads a head's sleeve as people write it: positions between commas or semicolons, each with what it does to the loft, and where it is known
- * to the lie (up positive) and the face (shut positive). `A1 0, B1 +1, C2 -0.75 lie +0.5`.
+ * Reads a head's sleeve as people write it: positions between commas or semicolons, each with what it does to
+ * the loft, and where it is known to the lie (up positive) and the face (shut positive). `A1 0, B1 +1, C2
+ * -0.75 lie +0.5`.
  * @throws InvalidInputError naming the position that cannot be read
  */
 export function readSleeve(text: string): SleevePosition[] {
@@ -73,7 +77,10 @@ interface Sleeve {
   generic: boolean;
 }
 
-/** A club's sleeve: its own where it is written down and can be read, the generic one where only a setting is, none where neither is. */
+/**
+ * A club's sleeve: its own where it is written down and can be read, the generic one where only a setting is,
+ * none where neither is.
+ */
 export function sleeveOf(spec: Spec): Sleeve | undefined {
   const setting = textIn(spec, 'setting')?.trim();
   const written = textIn(spec, 'sleevePositions');

@@ -17,7 +17,10 @@ import type { LadderClub } from '../spec/index.js';
 import { distanceNumber, type DistanceUnit } from '../units/index.js';
 import type { CardDay } from './distance-card.js';
 
-/** What a caddie asks beside the ball. Metres, m/s; the wind as the player sees it: 0 in the face, 90 from the right. */
+/**
+ * What a caddie asks beside the ball. Metres, m/s; the wind as the player sees it: 0 in the face, 90 from the
+ * right.
+ */
 export interface CaddieQuestion {
   distanceM: number;
   windMps: number;

@@ -13,7 +13,10 @@ import {
 } from '../plays-like/index.js';
 import type { LadderClub } from '../spec/index.js';
 
-/** Where the numbers of a card are to hold: a day's air without its wind, which turns from hole to hole, and the ground. */
+/**
+ * Where the numbers of a card are to hold: a day's air without its wind, which turns from hole to hole, and
+ * the ground.
+ */
 export interface CardDay {
   still: Conditions;
   ground: CourseGround;
@@ -51,7 +54,10 @@ export interface CardShot {
   curveM?: number;
 }
 
-/** What a helper's step does to a club's stock shot: metres of carry, and sideways for the wind across; undefined where it does not get there. */
+/**
+ * What a helper's step does to a club's stock shot: metres of carry, and sideways for the wind across;
+ * undefined where it does not get there.
+ */
 export interface CardHelpers {
   into?: number;
   behind?: number;
@@ -69,7 +75,10 @@ export interface CardClub {
   loftDeg?: number;
   /** In the order of `shotKindsIn`; those nobody wrote down are not there. */
   shots: readonly CardShot[];
-  /** The flag a normal swing stops beside: carry there and run on these greens; for a driver the run of the fairway. Metres. */
+  /**
+   * The flag a normal swing stops beside: carry there and run on these greens; for a driver the run of the
+   * fairway. Metres.
+   */
   perfectM?: number;
   apexM?: number;
   helpers: CardHelpers;

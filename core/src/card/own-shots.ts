@@ -16,7 +16,10 @@ export function shapeWords(
   return [starts, curves].filter(Boolean).join(', ');
 }
 
-/** The shots of a player's own on a card, a line each: "7 iron, choked, into the wind: 142, starts 2° left". Carries are what they are there. */
+/**
+ * The shots of a player's own on a card, a line each: "7 iron, choked, into the wind: 142, starts 2° left".
+ * Carries are what they are there.
+ */
 export function ownShotLines({ clubs }: DistanceCard, unit: DistanceUnit): string[] {
   return clubs.flatMap((club) =>
     club.shots

@@ -46,9 +46,9 @@ export function knownShare(shot: Shot): number {
 }
 
 /**
- * How far the true full carries of some clubs may be from what is known of them, and how much of that they share: a club whose carry nobody
- * has told is as uncertain as the player's curve, and so are its neighbours; one that was measured is as good as its shots, and no worse than
- * the curve foretells it.
+ * How far the true full carries of some clubs may be from what is known of them, and how much of that they
+ * share: a club whose carry nobody has told is as uncertain as the player's curve, and so are its neighbours;
+ * one that was measured is as good as its shots, and no worse than the curve foretells it.
  * @returns covariances of the logarithm of carry, club by club in the order given
  */
 export function carryCovariance(clubs: readonly LadderClub[]): number[][] {

@@ -49,9 +49,10 @@ const LOFTS: Record<Exclude<ClubKind, 'putter'>, readonly [number, number]> = {
 const LONGER_IN = [-3, 3] as const;
 
 /**
- * How much farther than the stock swing a kind of club carries, as a logarithm, before any of a player's own is known. Every
- * driver is hit up on and built long to be one: left out of six bags (the two stock tables, four of the demo) it came out
- * 6.5 % short, hybrids and driving irons 2 %, the other kinds within half a per cent.
+ * How much farther than the stock swing a kind of club carries, as a logarithm, before any of a player's own
+ * is known. Every driver is hit up on and built long to be one: left out of six bags (the two stock tables,
+ * four of the demo) it came out 6.5 % short, hybrids and driving irons 2 %, the other kinds within half a per
+ * cent.
  */
 const KIND_MEAN: Partial<Record<ClubKind, number>> = { driver: 0.065, hybrid: 0.02, 'driving iron': 0.02 };
 /** Apex and landing angle at one carry, between players and between clubs of one. */
@@ -59,8 +60,9 @@ const APEX = { player: 0.1, club: 0.07 };
 const LAND = { player: 2.5, club: 2 };
 
 /**
- * A player's own curve of carry over loft: the stock swing at the player's speed, bent to the clubs whose carry is known by a Gaussian
- * process over kind and loft, and made to fall with loft within a kind. Modelled shots are never learnt from.
+ * A player's own curve of carry over loft: the stock swing at the player's speed, bent to the clubs whose
+ * carry is known by a Gaussian process over kind and loft, and made to fall with loft within a kind. Modelled
+ * shots are never learnt from.
  * @param clubs those with a loft and a full shot, measured or stated, count; any others are passed over
  * @param conditions the air the carries are known in
  */
@@ -108,7 +110,10 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
     LAND.club,
   );
 
-  /** The stock flight that carries so far, or the fastest there is where a few odd carries have bent the curve past it. */
+  /**
+   * The stock flight that carries so far, or the fastest there is where a few odd carries have bent the curve
+   * past it.
+   */
   function flightOf(place: Place, carryM: number): Flight {
     try {
       return launchOfShot(place.kind, place.loftDeg, carryM, air).flight;
@@ -174,7 +179,10 @@ export function carryCurve(clubs: readonly LadderClub[], conditions: Conditions 
   };
 }
 
-/** The 7-iron speed whose stock carries are nearest the known ones, in logarithms; the tour's slower half when nothing is known. */
+/**
+ * The 7-iron speed whose stock carries are nearest the known ones, in logarithms; the tour's slower half when
+ * nothing is known.
+ */
 function speedOf(
   known: readonly { place: Place; carryM: number }[],
   stockCarryM: (place: Place, speedMps: number) => number,
@@ -193,7 +201,10 @@ function speedOf(
 /** 82 mph: between an ambitious amateur and the tour. Ours. */
 const NOBODY_KNOWN_MPS = TOUR_SEVEN_IRON_MPS * 0.91;
 
-/** Mean offset of a player, drawn towards zero while there are few clubs, and the deviation of a new club from the model. */
+/**
+ * Mean offset of a player, drawn towards zero while there are few clubs, and the deviation of a new club from
+ * the model.
+ */
 function shrunk(
   offsets: readonly (number | undefined)[],
   player: number,

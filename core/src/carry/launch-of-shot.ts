@@ -34,8 +34,9 @@ export const USUAL_LOFT_DEG: Record<ClubKind, number> = {
 };
 
 /**
- * The launch that carries a club's ball just as far as it is known to carry, and as high where that is known: the stock delivery of its kind
- * and loft, swung faster or slower and leant more or less until it fits. A partial shot comes out as a slower swing.
+ * The launch that carries a club's ball just as far as it is known to carry, and as high where that is known:
+ * the stock delivery of its kind and loft, swung faster or slower and leant more or less until it fits. A
+ * partial shot comes out as a slower swing.
  * @param apexM met as nearly as a believable lean allows
  * @throws InvalidInputError where no swing carries so far
  */
@@ -54,7 +55,10 @@ export function launchOfShot(
     return { delivery, launch, flight: fly(launch, air) };
   };
   let speedMps = TOUR_SEVEN_IRON_MPS;
-  /** Guesses by the secant first, for one step from the last swing is nearly always enough; the whole range where that fails. */
+  /**
+   * Guesses by the secant first, for one step from the last swing is nearly always enough; the whole range
+   * where that fails.
+   */
   const withLean = (leanMoreDeg: number): KnownShot => {
     let before: { speed: number; off: number } | undefined;
     for (let i = 0; i < GUESSES; i++) {

@@ -39,7 +39,10 @@ export interface TweakEffect {
 
 /** Half an inch longer plays about a degree more upright. Common practice, no source. */
 const UPRIGHT_DEG_PER_IN = 2;
-/** A sleeve turned a degree up shuts the face by about as much when the club is soled. Common practice, no source; heads differ. */
+/**
+ * A sleeve turned a degree up shuts the face by about as much when the club is soled. Common practice, no
+ * source; heads differ.
+ */
 export const SHUT_DEG_PER_SLEEVE_DEG = 1;
 /** The ball starts mostly where the face points. From memory: 0.85 for a driver, 0.75 for an iron. */
 const FACE_SHARE: Partial<Record<ClubKind, number>> = { driver: 0.85, fairway: 0.8, hybrid: 0.8 };
@@ -47,8 +50,9 @@ const SWING_WEIGHT_PER_IN = 6;
 const DEG = Math.PI / 180;
 
 /**
- * The tilt of the spin axis when a lofted face points off the line of the swing, degrees: the face's plane and the path's
- * tilt with it. Derived from the plane of face normal and path; the ball curves the way the face points.
+ * The tilt of the spin axis when a lofted face points off the line of the swing, degrees: the face's plane
+ * and the path's tilt with it. Derived from the plane of face normal and path; the ball curves the way the
+ * face points.
  * @param faceDeg off the path, positive to the outside
  * @param loftDeg delivered
  * @param attackDeg of the path, up positive
@@ -61,8 +65,9 @@ function spinAxisOf(faceDeg: number, loftDeg: number, attackDeg: number): number
 }
 
 /**
- * What a bend, a length or a turn of the sleeve is expected to do to a shot: the swing that makes the known carry, with the club changed.
- * The swing is taken to stay the same; people adapt, so it is measured again afterwards.
+ * What a bend, a length or a turn of the sleeve is expected to do to a shot: the swing that makes the known
+ * carry, with the club changed. The swing is taken to stay the same; people adapt, so it is measured again
+ * afterwards.
  * @throws InvalidInputError naming the field
  */
 export function whatIf(
@@ -96,7 +101,8 @@ export function whatIf(
     apexM: then.apexM - now.flight.apexM,
     descentDeg: then.descentDeg - now.flight.descentDeg,
     spinRpm: launch.spinRpm - now.launch.spinRpm,
-    // Bending weaker adds bounce, degree for degree; turning the sleeve up does the same when the club is soled square to the line.
+    // Bending weaker adds bounce, degree for degree; turning the sleeve up does the same when the club is
+    // soled square to the line.
     bounceDeg: bendDeg + sleeveDeg,
     startLineDeg: startLineDeg === 0 ? 0 : startLineDeg,
     offlineM: faceDeg === 0 ? 0 : offLine.lateralM - then.lateralM,

@@ -30,7 +30,10 @@ export interface BagPreferences {
   putter: PutterStrategy;
 }
 
-/** Nobody carries two drivers, though two that roll out a little differently would suit different holes. Common practice, no source. */
+/**
+ * Nobody carries two drivers, though two that roll out a little differently would suit different holes.
+ * Common practice, no source.
+ */
 const ONE_DRIVER: BagPreferences['kinds'] = [{ kind: 'driver', most: 1 }];
 
 export const DEFAULT_PREFERENCES: BagPreferences = {

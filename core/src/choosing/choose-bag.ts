@@ -28,7 +28,10 @@ export interface ChoosingRules {
   limit: number;
   /** Strokes a round that a step twice its target, or of nothing, costs. */
   unevenStrokes: number;
-  /** What having a club costs, in strokes a round: comfort and trust below zero, a change from the gamer or money above it. */
+  /**
+   * What having a club costs, in strokes a round: comfort and trust below zero, a change from the gamer or
+   * money above it.
+   */
   prices: Readonly<Record<string, number>>;
   always: readonly string[];
   never: readonly string[];
@@ -76,7 +79,10 @@ export const DEFAULT_CHOOSING_RULES: ChoosingRules = {
   mustCover: [],
 };
 
-/** A locker, needs and rules as a problem to be solved; `order` says which club stands where in it. Needs are as `demandRows` has them. */
+/**
+ * A locker, needs and rules as a problem to be solved; `order` says which club stands where in it. Needs are
+ * as `demandRows` has them.
+ */
 export interface BagChoosing {
   model: ChoosingModel;
   order: readonly LadderClub[];
@@ -84,13 +90,17 @@ export interface BagChoosing {
   shots: readonly (readonly (ShotKind | undefined)[])[];
 }
 
-/** What every row of the needs costs with every club, by the club's id: strokes, and with which shot. Preferences and locks do not change it. */
+/**
+ * What every row of the needs costs with every club, by the club's id: strokes, and with which shot.
+ * Preferences and locks do not change it.
+ */
 export type DemandCosts = readonly ReadonlyMap<string, { strokes: number; shot: ShotKind | undefined }>[];
 
 /**
- * The choice of a bag written out. Needs weigh in proportion to their weights, together a round of full swings; a step costs the square of
- * how far it is from its school's target, counted in targets. The target of a school that spaces carries is what the whole locker's reach
- * would be cut into by as many clubs as may be carried, so that it does not change with what is chosen.
+ * The choice of a bag written out. Needs weigh in proportion to their weights, together a round of full
+ * swings; a step costs the square of how far it is from its school's target, counted in targets. The target
+ * of a school that spaces carries is what the whole locker's reach would be cut into by as many clubs as may
+ * be carried, so that it does not change with what is chosen.
  * @throws InvalidInputError naming the field, or the club a rule names that is not there
  */
 export function bagChoosing(
@@ -124,7 +134,8 @@ export function bagChoosing(
 }
 
 /**
- * @param costing without a day the shots are taken as they are, whatever the need's wind; without a handicap it is read off the clubs
+ * @param costing without a day the shots are taken as they are, whatever the need's wind; without a handicap
+ * it is read off the clubs
  * @param onProgress how much of it is done, after every need; a share of the whole
  * @throws InvalidInputError naming a field of a need
  */
@@ -218,10 +229,16 @@ export interface ClubReason {
   /** Of that need, where its name does not say it. */ distanceM: number | undefined;
   shot: ShotKind | undefined;
   needsMet: number;
-  /** The left-out club that would cost least in its place, and how much more that is; none where the rules allow none. */
+  /**
+   * The left-out club that would cost least in its place, and how much more that is; none where the rules
+   * allow none.
+   */
   runnerUp: { id: string; costs: number; /** Where most of it is lost. */ mostly?: LossPlace } | undefined;
 }
-/** What it would cost to have a left-out club in, and the club it would best take the place of; no club where there is room. */
+/**
+ * What it would cost to have a left-out club in, and the club it would best take the place of; no club where
+ * there is room.
+ */
 export interface LeftOut {
   id: string;
   costs: number;
@@ -332,7 +349,10 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
     return most >= costs / 2 && most >= MIN_TOLD_STROKES ? { mostly: place } : {};
   }
 
-  /** Where a club would be better than the best bag, and the one rule that forbids it; locks on the club itself were somebody's word. */
+  /**
+   * Where a club would be better than the best bag, and the one rule that forbids it; locks on the club
+   * itself were somebody's word.
+   */
   function keptOut(into: number): LeftOut['keptOutBy'] {
     const outs = [...best!.chosen].map((out) => ({ out, gains: best!.cost - changed(into, out) }));
     for (const { out, gains } of outs.sort((a, b) => b.gains - a.gains)) {
@@ -375,8 +395,9 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
 }
 
 /**
- * The choices after the best, cheapest first. What is left after a choice is cut into parts that hold every other choice once, and the
- * cheapest of each part is found: E. L. Lawler, Management Science 18 (1972) 401-405.
+ * The choices after the best, cheapest first. What is left after a choice is cut into parts that hold every
+ * other choice once, and the cheapest of each part is found: E. L. Lawler, Management Science 18 (1972)
+ * 401-405.
  */
 export function nextBest(
   model: ChoosingModel,

@@ -34,12 +34,15 @@ const FIRST_STEP = 1.6;
 const PATIENCE = 7;
 
 /**
- * The cheapest choice of clubs, exactly. Branch and bound; the bound relaxes "a need is met by one chosen club" with a price on each need
- * (M. L. Fisher, The Lagrangian relaxation method, Management Science 27 (1981) 1-18; for the location problem inside, D. Erlenkotter and
- * many after). With the prices fixed each club has a profit of its own, and what is left is the shortest path of `ladderPath`; prices are
- * improved by subgradient steps (B. T. Polyak, 1969). What holds the bound against the best known settles clubs without branching.
+ * The cheapest choice of clubs, exactly. Branch and bound; the bound relaxes "a need is met by one chosen
+ * club" with a price on each need (M. L. Fisher, The Lagrangian relaxation method, Management Science 27
+ * (1981) 1-18; for the location problem inside, D. Erlenkotter and many after). With the prices fixed each
+ * club has a profit of its own, and what is left is the shortest path of `ladderPath`; prices are improved by
+ * subgradient steps (B. T. Polyak, 1969). What holds the bound against the best known settles clubs without
+ * branching.
  * @returns undefined when nothing keeps the rules, or nothing is below `below`
- * @throws InvalidInputError for a model that does not fit together, or two rules that contradict each other, by their names
+ * @throws InvalidInputError for a model that does not fit together, or two rules that contradict each other,
+ * by their names
  */
 export function choose(
   model: ChoosingModel,
@@ -287,7 +290,10 @@ function firstPrices(costs: Float64Array, m: number, n: number): Float64Array {
   return Float64Array.from({ length: m }, (_one, i) => costs[i * n + Math.min(1, n - 1)]!);
 }
 
-/** The same, and undefined too where two rules contradict each other: rules that are each sound may, once more of them are added. */
+/**
+ * The same, and undefined too where two rules contradict each other: rules that are each sound may, once more
+ * of them are added.
+ */
 export function chooseIfAny(model: ChoosingModel, options: ChooseOptions = {}): Choice | undefined {
   try {
     return choose(model, options);

@@ -1,6 +1,9 @@
 import { InvalidInputError } from '../invalid-input-error.js';
 
-/** So many of some clubs must be chosen: always in is at least one of one, never in at most none, one of a pair one to one. */
+/**
+ * So many of some clubs must be chosen: always in is at least one of one, never in at most none, one of a
+ * pair one to one.
+ */
 export interface ChoosingRule {
   /** What it is to a person: "always the Driver", "at most four wedges". */
   name: string;
@@ -11,8 +14,9 @@ export interface ChoosingRule {
 }
 
 /**
- * Which clubs to carry, as a problem with numbers in it. Its cost is in strokes a round: what every need costs with the best chosen club for it,
- * what uneven steps between neighbours of the chosen ladder cost, and what it costs to have each club at all.
+ * Which clubs to carry, as a problem with numbers in it. Its cost is in strokes a round: what every need
+ * costs with the best chosen club for it, what uneven steps between neighbours of the chosen ladder cost, and
+ * what it costs to have each club at all.
  */
 export interface ChoosingModel {
   /** The clubs of the ladder first, longest first; then those that are on none (putters, chippers). */
@@ -103,7 +107,10 @@ export function rulesBroken(
     : broken;
 }
 
-/** Two rules (or a rule and the limit) that no choice can keep together, the first found; undefined when every pair can be kept. */
+/**
+ * Two rules (or a rule and the limit) that no choice can keep together, the first found; undefined when every
+ * pair can be kept.
+ */
 export function contradiction({
   clubs,
   limit,
@@ -122,7 +129,10 @@ export function contradiction({
   return undefined;
 }
 
-/** Counts of clubs in both, in one alone, in the other alone: a choice is possible when some counts keep both rules and the limit. */
+/**
+ * Counts of clubs in both, in one alone, in the other alone: a choice is possible when some counts keep both
+ * rules and the limit.
+ */
 function canBothHold(a: ChoosingRule, b: ChoosingRule, limit: number, clubs: number): boolean {
   const [inA, inB] = [new Set(a.members), new Set(b.members)];
   const shared = [...inA].filter((member) => inB.has(member)).length;

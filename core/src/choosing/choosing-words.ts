@@ -7,7 +7,10 @@ function strokesWords(strokes: number): string {
   return `${strokes.toFixed(2)} ${strokes.toFixed(2) === '1.00' ? 'stroke' : 'strokes'}`;
 }
 
-/** Why a club is in the bag, with its numbers. @param unit tells the distance of what asks for it most, where its name does not say it */
+/**
+ * Why a club is in the bag, with its numbers. @param unit tells the distance of what asks for it most, where
+ * its name does not say it
+ */
 export function reasonSentence(
   { worth, need: demand, distanceM, shot, needsMet, runnerUp }: ClubReason,
   name: string,

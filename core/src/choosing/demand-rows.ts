@@ -1,8 +1,9 @@
 import type { ShotDemand } from './shot-demand.js';
 
 /**
- * Needs as they are counted: one that stands for shots from several places is a row for each of them, with its share of the weight. A shot
- * at a green is as long as it is from the hole; one down a fairway leaves as much more or less, and meets its hazards as much earlier or later.
+ * Needs as they are counted: one that stands for shots from several places is a row for each of them, with
+ * its share of the weight. A shot at a green is as long as it is from the hole; one down a fairway leaves as
+ * much more or less, and meets its hazards as much earlier or later.
  */
 export function demandRows(needs: readonly ShotDemand[]): ShotDemand[] {
   return needs.flatMap(({ hitFromM, ...demand }) => {

@@ -2,7 +2,10 @@ import { carryErrorM, type Shot, shotsIn } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { normalFrom, randomFrom } from '../statistics/index.js';
 
-/** How firmly a choice stands: of so many redraws of the carries within what is known of them, how often the same bag, and each club, came out best. */
+/**
+ * How firmly a choice stands: of so many redraws of the carries within what is known of them, how often the
+ * same bag, and each club, came out best.
+ */
 export interface HowSure {
   redraws: number;
   same: number;
@@ -13,8 +16,8 @@ export interface HowSure {
 }
 
 /**
- * Chooses again with carries drawn from what is known of each: a measured mean by its standard error, a stated or modelled one by its own.
- * A club's shots move together.
+ * Chooses again with carries drawn from what is known of each: a measured mean by its standard error, a
+ * stated or modelled one by its own. A club's shots move together.
  * @param chooseFrom the best bag of such clubs, ids; undefined when there is none
  * @param shouldContinue asked between redraws; false ends with what there is
  */

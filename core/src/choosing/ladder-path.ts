@@ -4,9 +4,10 @@ import type { ChoosingModel } from './choosing-model.js';
 export type Settled = Int8Array;
 
 /**
- * The cheapest choice of at most `limit` clubs where each club has a cost of its own and neighbours on the ladder have one together: a
- * shortest path of so many clubs down the ladder, and beside it the cheapest clubs that are on none. Clubs settled as in are on every path,
- * those settled as out on none. Made once for a model, and used over and over: nothing is allocated while it works.
+ * The cheapest choice of at most `limit` clubs where each club has a cost of its own and neighbours on the
+ * ladder have one together: a shortest path of so many clubs down the ladder, and beside it the cheapest
+ * clubs that are on none. Clubs settled as in are on every path, those settled as out on none. Made once for
+ * a model, and used over and over: nothing is allocated while it works.
  */
 export function ladderPath({ clubs, ladderClubs, steps, begins, ends, limit }: ChoosingModel) {
   const n = ladderClubs;
@@ -22,7 +23,8 @@ export function ladderPath({ clubs, ladderClubs, steps, begins, ends, limit }: C
 
   /**
    * @param own the cost of each club by itself
-   * @returns its cost and how many clubs there are, the first so many of `chosen`; the cost is Infinity where nothing fits
+   * @returns its cost and how many clubs there are, the first so many of `chosen`; the cost is Infinity where
+   * nothing fits
    */
   function cheapest(own: Float64Array, settled: Settled): { cost: number; count: number } {
     let firstIn = n,

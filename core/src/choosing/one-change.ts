@@ -1,8 +1,9 @@
 import { costOf, type ChoosingModel } from './choosing-model.js';
 
 /**
- * What a choice costs with one club in, one out, or both: every need's cheapest and second cheapest chosen club are looked up once, so that a
- * change is one look at each need, whatever the number of clubs. Rules are not asked.
+ * What a choice costs with one club in, one out, or both: every need's cheapest and second cheapest chosen
+ * club are looked up once, so that a change is one look at each need, whatever the number of clubs. Rules are
+ * not asked.
  * @param chosen places in `clubs`, rising; at least one
  */
 export function oneChange(

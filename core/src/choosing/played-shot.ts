@@ -35,8 +35,9 @@ export interface Wind {
 export type PlayedIn = (club: LadderClub, wind: Wind) => PlayedClub;
 
 /**
- * A player's shots as they play on a day, in any wind: moved by the flight model from where they are known, with their run on fairway and
- * green and what gusts do to them. A high ball of much spin is moved farther by the same gust than a low one. Flown once a club (the object, not its id) and wind.
+ * A player's shots as they play on a day, in any wind: moved by the flight model from where they are known,
+ * with their run on fairway and green and what gusts do to them. A high ball of much spin is moved farther by
+ * the same gust than a low one. Flown once a club (the object, not its id) and wind.
  * @param from where the shots are known from
  * @param still the day's air without its wind
  * @param handicap of the player, by which shots scatter where they are not measured (see `skillOf`)

@@ -1,11 +1,17 @@
 import type { LadderClub } from '../spec/index.js';
 import type { CourseGround } from '../courses/index.js';
 
-/** What a player holds of putters: a heavier head for slow greens, a heavier one for fast, or the gamer's whatever they do. */
+/**
+ * What a player holds of putters: a heavier head for slow greens, a heavier one for fast, or the gamer's
+ * whatever they do.
+ */
 export type PutterStrategy = 'gamer' | 'heavy on slow' | 'heavy on fast';
 export const PUTTER_STRATEGIES: readonly PutterStrategy[] = ['gamer', 'heavy on slow', 'heavy on fast'];
 
-/** Head weights for a slow and a fast green, grams, and the speeds they are for. Both schools are common practice, no source; the numbers are ours. */
+/**
+ * Head weights for a slow and a fast green, grams, and the speeds they are for. Both schools are common
+ * practice, no source; the numbers are ours.
+ */
 const LIGHT_G = 340;
 const HEAVY_G = 375;
 const SLOW_M = 2.4;

@@ -23,7 +23,10 @@ export interface ShotDemand {
   /** To a fairway: how much is left from the aim to the hole. */
   leftM?: number;
   hole?: number;
-  /** How far from the hole it is hit, as many shots from each place; what it stands for when it was gathered from many. */
+  /**
+   * How far from the hole it is hit, as many shots from each place; what it stands for when it was gathered
+   * from many.
+   */
   hitFromM?: readonly number[];
   /** The wind it is hit in: 0 in the face, 90 from the right. */
   windMps?: number;

@@ -1,7 +1,10 @@
 import { InvalidInputError } from '../invalid-input-error.js';
 import { travelSet, type Scenario, type TravelSet } from './travel-set.js';
 
-/** A size that was looked at: what its best known set loses against the whole locker, and what no set of that size can lose less than. */
+/**
+ * A size that was looked at: what its best known set loses against the whole locker, and what no set of that
+ * size can lose less than.
+ */
 export interface TravelSize {
   size: number;
   /** Strokes a round. */ loses: number;
@@ -10,15 +13,18 @@ export interface TravelSize {
 
 export interface SmallestTravelSet {
   set: TravelSet;
-  /** Nothing smaller that fills a bag loses as little: proved by the bound of the next smaller size. Fewer clubs than a full bag are not looked at. */
+  /**
+   * Nothing smaller that fills a bag loses as little: proved by the bound of the next smaller size. Fewer
+   * clubs than a full bag are not looked at.
+   */
   smallest: boolean;
   /** Every size looked at, smallest first; the last is the set's. */
   sizes: readonly TravelSize[];
 }
 
 /**
- * The fewest clubs to travel with that lose no more than so much against the whole locker: sizes are tried one by one from the largest bag
- * on, so that what each further club is worth is told as well.
+ * The fewest clubs to travel with that lose no more than so much against the whole locker: sizes are tried
+ * one by one from the largest bag on, so that what each further club is worth is told as well.
  * @param loss strokes a round, mean over the scenarios
  * @param shouldContinue asked before each size; false ends with the refusal
  * @throws InvalidInputError as `travelSet` does, for a loss below zero, and where it was told to end

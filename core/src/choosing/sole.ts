@@ -4,7 +4,10 @@ import type { Lie } from '../plays-like/index.js';
 import type { CourseGround } from '../courses/index.js';
 import type { Firmness } from '../run-out/index.js';
 
-/** What a player holds of bounce: matched to turf and sand; always low, because hands make it versatile; one in the middle for everywhere. */
+/**
+ * What a player holds of bounce: matched to turf and sand; always low, because hands make it versatile; one
+ * in the middle for everywhere.
+ */
 export type BounceStrategy = 'match' | 'low' | 'middle';
 export const BOUNCE_STRATEGIES: readonly BounceStrategy[] = ['match', 'low', 'middle'];
 export const BOUNCE_SCHOOL_WORDS: Record<BounceStrategy, string> = {
@@ -26,7 +29,10 @@ const GRINDS: readonly (readonly [RegExp, number])[] = [
   [/heel and toe/i, -2],
   [/heel|toe/i, -1],
 ];
-/** A shot with five degrees too much or too little costs this much; as the square, and never more than four times it. Strokes; ours. */
+/**
+ * A shot with five degrees too much or too little costs this much; as the square, and never more than four
+ * times it. Strokes; ours.
+ */
 const FIVE_DEGREES_STROKES = 0.012;
 
 /** The bounce a sole plays with: what is stamped, and what its grind adds or takes. */

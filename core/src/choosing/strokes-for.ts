@@ -27,12 +27,18 @@ const EFFORT: Record<UsualShotKind, number> = {
 const CARRY_PER_SPEED = 1.4;
 /** Nobody drives off the ground without losing something. Strokes; ours. */
 const DRIVER_OFF_THE_GROUND = 0.25;
-/** A strong deep-faced wood is for the tee: what each degree under this loft costs off the ground. Common practice, no source; the size is ours. */
+/**
+ * A strong deep-faced wood is for the tee: what each degree under this loft costs off the ground. Common
+ * practice, no source; the size is ours.
+ */
 const GROUND_WOOD_DEG = 15;
 const STRONG_WOOD_STROKES = 0.03;
 /** A tilt towards the player holds a ball, one away lets it go: factors of the run. Ours. */
 const SLOPE_RUN: Record<Slope, number> = { towards: 0.65, flat: 1, away: 1.35 };
-/** Flags stand off the middle and are played at: so much of a green's half width is left around the shot, on average. Ours; held to whole rounds. */
+/**
+ * Flags stand off the middle and are played at: so much of a green's half width is left around the shot, on
+ * average. Ours; held to whole rounds.
+ */
 const GREEN_AROUND_FLAG = 0.78;
 /** What guards a green lies within so far of its edge; shorter than that, on line, is fairway. Ours. */
 const FRONT_M = 25;
@@ -43,7 +49,10 @@ const DROP_M = 20;
 const TREES_STROKES = 0.5;
 /** A hazard at a side begins with the edge of the corridor and is so deep. Ours. */
 const HAZARD_DEPTH_M = 30;
-/** Points a shot's scatter is summed over, twice as many where one side differs from the other: within about 0.01 strokes of 2,000. */
+/**
+ * Points a shot's scatter is summed over, twice as many where one side differs from the other: within about
+ * 0.01 strokes of 2,000.
+ */
 const PLACES = 48;
 /** Fewer do where a need is counted from several places. */
 export const PLACES_OF_MANY = 24;
@@ -60,8 +69,8 @@ interface Outcome {
 }
 
 /**
- * A shot for a need: how far a good strike carries and runs from that lie, how it scatters, what share of strikes is mis-hit and how much
- * shorter those carry.
+ * A shot for a need: how far a good strike carries and runs from that lie, how it scatters, what share of
+ * strikes is mis-hit and how much shorter those carry.
  */
 export interface Aimed {
   carryM: number;
@@ -77,7 +86,8 @@ export interface Aimed {
 }
 
 /**
- * How much shorter a ball carries to ground that is higher: it is met earlier on the way down. Metres; less than zero downhill.
+ * How much shorter a ball carries to ground that is higher: it is met earlier on the way down. Metres; less
+ * than zero downhill.
  * @param descentDeg the usual where nobody knows it
  */
 export function riseLossM(elevationChangeM = 0, descentDeg = USUAL_LAND_DEG): number {
@@ -217,8 +227,9 @@ export function strokesAfter({ lie, leftM, lost }: Outcome, handicap: number): n
 }
 
 /**
- * Strokes from this shot to the hole: the one that is hit, and what is expected after it, over where it may come to rest (see
- * `expectedStrokes`); good strikes and mis-hits scatter normally, each about its own middle.
+ * Strokes from this shot to the hole: the one that is hit, and what is expected after it, over where it may
+ * come to rest (see `expectedStrokes`); good strikes and mis-hits scatter normally, each about its own
+ * middle.
  */
 export function strokesFor(
   demand: ShotDemand,
@@ -254,7 +265,10 @@ export function strokesOfAim(demand: ShotDemand, aim: Aimed, places = PLACES): n
   );
 }
 
-/** Loft a short shot is best played with, by what it lies in. Common practice, no source; what a degree less costs is ours. */
+/**
+ * Loft a short shot is best played with, by what it lies in. Common practice, no source; what a degree less
+ * costs is ours.
+ */
 const TOUCH_LOFT = { sand: 57, rough: 58, fairway: 54 } as const;
 const TOUCH_DEGREE_STROKES = 0.008;
 /** Loft of a club nobody has written down one for, as far as chipping goes. */
@@ -282,7 +296,10 @@ export function shotsFor(
   return [...(Object.entries(club.shots) as [ShotKind, PlayedShot][]), ...(part ? [part] : [])];
 }
 
-/** What a need costs with a club: its best shot for it, or what is lost when it has none. A short shot is nobody's in particular. */
+/**
+ * What a need costs with a club: its best shot for it, or what is lost when it has none. A short shot is
+ * nobody's in particular.
+ */
 export function strokesWith(
   demand: ShotDemand,
   club: Pick<PlayedClub, 'kind' | 'loftDeg' | 'shots' | 'handicap'>,

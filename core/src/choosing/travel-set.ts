@@ -25,15 +25,19 @@ export interface TravelSet {
   choices: number;
 }
 
-/** Rounds of better prices, and of swaps tried. Ours: bounded work rather than bounded time, so that the answer is the same everywhere. */
+/**
+ * Rounds of better prices, and of swaps tried. Ours: bounded work rather than bounded time, so that the
+ * answer is the same everywhere.
+ */
 const ROUNDS = 9;
 const MAX_SWAPS_TRIED = 16;
 const SAME = 1e-9;
 
 /**
- * The clubs to travel with: of all sets of so many, the one whose best bags cost least over all scenarios. Each scenario alone is chosen
- * exactly; that its bag comes from the set is relaxed with a price for each club and scenario (M. L. Fisher, Management Science 27 (1981)
- * 1-18), which gives the bound, and the sets met on the way are mended by swaps. Proved when the two meet.
+ * The clubs to travel with: of all sets of so many, the one whose best bags cost least over all scenarios.
+ * Each scenario alone is chosen exactly; that its bag comes from the set is relaxed with a price for each
+ * club and scenario (M. L. Fisher, Management Science 27 (1981) 1-18), which gives the bound, and the sets
+ * met on the way are mended by swaps. Proved when the two meet.
  * @param stop asked between choices; true ends with what there is
  * @throws InvalidInputError where there are no scenarios, or a scenario allows no bag, naming it
  */
@@ -104,7 +108,8 @@ export function travelSet(
     const missing = free.map((choice, s) => idsOf(s, choice).filter((id) => !allowed.has(id)).length);
     for (const s of [...missing.keys()].sort((a, b) => missing[b]! - missing[a]!)) {
       remaining -= shares[s]! * free[s]!.cost;
-      // What this day may cost at most if the set is to be better than the best known, the days after it at their cheapest.
+      // What this day may cost at most if the set is to be better than the best known, the days after it at
+      // their cheapest.
       const room = best ? (best.strokes - strokes - remaining) / shares[s]! : Infinity;
       if (room <= free[s]!.cost - SAME) {
         known.set(key, null);
@@ -157,7 +162,8 @@ export function travelSet(
         });
       });
       const dearest = [...worth.keys()].sort((a, b) => worth[b]! - worth[a]!).slice(0, size);
-      // The days' own bounds, not their bags' costs: what is not proved of a day must not be taken for proved of the set.
+      // The days' own bounds, not their bags' costs: what is not proved of a day must not be taken for proved
+      // of the set.
       const value =
         made.reduce((sum, { bound: low }, s) => sum + shares[s]! * low, 0) -
         dearest.reduce((sum, c) => sum + worth[c]!, 0);

@@ -8,9 +8,10 @@ interface AffordableChoice extends Choice {
 }
 
 /**
- * The cheapest choice, in strokes, whose clubs cost no more money than there is; exact. Branch and bound over what is bought: where the best choice
- * costs too much, every affordable one leaves out at least one of the clubs it buys, so each is forbidden in turn; a set that cannot be cheaper than
- * the best affordable one is not looked into.
+ * The cheapest choice, in strokes, whose clubs cost no more money than there is; exact. Branch and bound over
+ * what is bought: where the best choice costs too much, every affordable one leaves out at least one of the
+ * clubs it buys, so each is forbidden in turn; a set that cannot be cheaper than the best affordable one is
+ * not looked into.
  * @param moneyOf what each club of the model costs, by its place; 0 for one that is owned
  * @returns undefined where nothing keeps the rules for that money
  * @throws InvalidInputError as `choose`

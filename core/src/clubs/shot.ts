@@ -2,7 +2,10 @@ import { NORMAL_95 } from '../statistics/index.js';
 
 /** The shots most players own with one club. */
 export type UsualShotKind = 'full' | 'hard' | 'soft' | 'choked' | 'three-quarter' | 'half';
-/** A shot a player owns with one club: a usual one, or one of the player's own, which has a name after it: "choked: into the wind", "full: cut". */
+/**
+ * A shot a player owns with one club: a usual one, or one of the player's own, which has a name after it:
+ * "choked: into the wind", "full: cut".
+ */
 export type ShotKind = UsualShotKind | `${UsualShotKind}: ${string}`;
 
 /** The usual ones, in the order they are shown in. */
@@ -67,9 +70,9 @@ export type ShotSource = 'measured' | 'stated' | 'modelled';
 export const SHOT_SOURCES: readonly ShotSource[] = ['measured', 'stated', 'modelled'];
 
 /**
- * One shot of one club. Distances in metres, angles in degrees.
- * `spreadM` is one standard deviation of carry; `plusMinusM` is half the 95 % interval of a shot that was modelled, or moved to other air, and of
- * one that was stated half of what it was said to lie between.
+ * One shot of one club. Distances in metres, angles in degrees. `spreadM` is one standard deviation of carry;
+ * `plusMinusM` is half the 95 % interval of a shot that was modelled, or moved to other air, and of one that
+ * was stated half of what it was said to lie between.
  */
 export interface Shot {
   carryM: number;
@@ -79,13 +82,19 @@ export interface Shot {
   spreadM?: number;
   /** One standard deviation across the line. */
   sideSpreadM?: number;
-  /** How much farther a good one carries off a tee than off the turf, where the player says so; less than zero for shorter. A driver's carry is one from a tee: of it, nothing. */
+  /**
+   * How much farther a good one carries off a tee than off the turf, where the player says so; less than zero
+   * for shorter. A driver's carry is one from a tee: of it, nothing.
+   */
   teeGainM?: number;
   source: ShotSource;
   /** How many shots were measured. */
   sampleSize?: number;
   plusMinusM?: number;
-  /** Where it starts, degrees right of the target line; and how far it has curved to the right of that where it lands, metres. */
+  /**
+   * Where it starts, degrees right of the target line; and how far it has curved to the right of that where
+   * it lands, metres.
+   */
   startDeg?: number;
   curveM?: number;
   /** Where and in what air, in words. */
@@ -112,7 +121,10 @@ export const STATED_CARRY_SHARE = 0.04;
 /** Nobody states a carry closer than this share of itself, one standard deviation, however narrow a range. Ours. */
 const MIN_STATED_SHARE = 0.01;
 
-/** The same for any shot: one nobody measured or modelled is as good as a stated one, or as the range it was stated in. Metres. */
+/**
+ * The same for any shot: one nobody measured or modelled is as good as a stated one, or as the range it was
+ * stated in. Metres.
+ */
 export function carryErrorM(shot: Shot): number {
   const known = carryStandardErrorM(shot);
   if (known !== undefined) return known;

@@ -26,10 +26,16 @@ export function partsChanged(a: BuildParts, b: BuildParts): BuildPart[] {
   return BUILD_PARTS.filter((part) => a[part] !== undefined && b[part] !== undefined && a[part] !== b[part]);
 }
 
-/** Parts that say nothing of each other when they change together. A shaft brings its length along; a sleeve its loft. */
+/**
+ * Parts that say nothing of each other when they change together. A shaft brings its length along; a sleeve
+ * its loft.
+ */
 const FACTORS: readonly BuildPart[] = ['head', 'shaft', 'ball'];
 
-/** The factors two builds change at once, when there is more than one: then a difference cannot be laid at either's door. */
+/**
+ * The factors two builds change at once, when there is more than one: then a difference cannot be laid at
+ * either's door.
+ */
 export function factorsMixed(a: BuildParts, b: BuildParts): BuildPart[] {
   const changed = partsChanged(a, b).filter((part) => FACTORS.includes(part));
   return changed.length > 1 ? changed : [];

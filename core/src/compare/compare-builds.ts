@@ -5,8 +5,8 @@ import { partsChanged, factorsMixed, type Build, type BuildPart } from './build.
 import { FEWEST_STRIKES, errorOf, measuredOf, type Measure, type Measured } from './measures.js';
 
 /**
- * What is asked of the new one: is it longer off the tee, does it match the old one, does it stop sooner on a firm green, does it spin more
- * without losing carry, do its balls pitch closer together?
+ * What is asked of the new one: is it longer off the tee, does it match the old one, does it stop sooner on a
+ * firm green, does it spin more without losing carry, do its balls pitch closer together?
  */
 export type Question = 'longer' | 'matches' | 'holds' | 'more-spin' | 'tighter';
 export const QUESTIONS: readonly Question[] = ['longer', 'matches', 'holds', 'more-spin', 'tighter'];
@@ -20,7 +20,10 @@ export interface Margins {
 export type MarginPart = keyof Margins;
 const MARGIN_PARTS: readonly MarginPart[] = ['carryM', 'apexM', 'spinRpm'];
 
-/** 3 yd of carry, 6 ft of apex, 300 rpm. Ours: about what a player would notice on the course; changed on the screen. */
+/**
+ * 3 yd of carry, 6 ft of apex, 300 rpm. Ours: about what a player would notice on the course; changed on the
+ * screen.
+ */
 export const USUAL_MARGINS: Margins = { carryM: 3 * 0.9144, apexM: 6 * 0.3048, spinRpm: 300 };
 export const MARGIN_BOUNDS: Readonly<Record<MarginPart, readonly [number, number]>> = {
   carryM: [0.5, 30],
@@ -68,7 +71,10 @@ export interface Pair {
   open: readonly Measure[];
   /** What the question asks and the strikes do not tell. */
   unmeasured: readonly Measure[];
-  /** More shots with each of the two until it is likely told, four times in five, at what was seen so far; undefined where none of it is open, or it is too close ever to tell. */
+  /**
+   * More shots with each of the two until it is likely told, four times in five, at what was seen so far;
+   * undefined where none of it is open, or it is too close ever to tell.
+   */
   moreShots: number | undefined;
   /** Where a green is to be held: whether this one holds a firm one; undefined where that is not known. */
   holds?: boolean;
@@ -115,10 +121,11 @@ export const HOLDS_M = 8 * 0.9144;
 const MAX_MORE = 500;
 
 /**
- * Two to six builds on the same task, each against the first. A race (longer, stops sooner, tighter, more spin) asks for a Welch interval of its
- * measure that leaves out zero; *matches* for two one-sided tests inside the margins of carry, apex and spin, all three (which needs no
- * correction: R. L. Berger, Technometrics 24 (1982) 295-300). With more than one pair the level is shared out between them. A measure that the
- * strikes do not tell is not judged.
+ * Two to six builds on the same task, each against the first. A race (longer, stops sooner, tighter, more
+ * spin) asks for a Welch interval of its measure that leaves out zero; *matches* for two one-sided tests
+ * inside the margins of carry, apex and spin, all three (which needs no correction: R. L. Berger,
+ * Technometrics 24 (1982) 295-300). With more than one pair the level is shared out between them. A measure
+ * that the strikes do not tell is not judged.
  * @throws InvalidInputError for too few or too many builds, or one with too few strikes
  */
 export function compareBuilds(
@@ -288,7 +295,10 @@ function doesItMatch(both: MeasuredPair, alpha: number): Answer {
   };
 }
 
-/** Whether a build holds a firm green, by the interval of its mean run; undefined where that lies on both sides of the limit. */
+/**
+ * Whether a build holds a firm green, by the interval of its mean run; undefined where that lies on both
+ * sides of the limit.
+ */
 function holdsGreen({ measured: { firmGreenRunM: run } }: BuildSummary): boolean | undefined {
   if (!run) return undefined;
   const half = run.plusMinus ?? 0;
@@ -297,8 +307,8 @@ function holdsGreen({ measured: { firmGreenRunM: run } }: BuildSummary): boolean
 }
 
 /**
- * Whether a verdict is what was wished for; a verdict that is fine is never red: one that runs farther and still holds the green is not, nor is the
- * wish met by one that stops sooner and does not hold it.
+ * Whether a verdict is what was wished for; a verdict that is fine is never red: one that runs farther and
+ * still holds the green is not, nor is the wish met by one that stops sooner and does not hold it.
  */
 export function wishOf({ word, holds }: Pick<Pair, 'word' | 'holds'>): 'met' | 'not met' | 'even' | 'open' {
   if ((word === 'runs farther' && holds) || (word === 'stops sooner' && holds === false)) return 'even';

@@ -26,15 +26,19 @@ export interface Crossing {
   columns: { part: CrossedPart; levels: readonly string[] };
   /** Row by row; null where it was not hit, or not often enough. */
   cells: readonly (readonly (Measured | null)[])[];
-  /** Of each part; empty unless every cell was hit, for then a part's levels would be held against each other in different company. */
+  /**
+   * Of each part; empty unless every cell was hit, for then a part's levels would be held against each other
+   * in different company.
+   */
   effects: readonly MainEffect[];
 }
 
 const CONFIDENCE = 0.95;
 
 /**
- * The builds as a grid of two of their parts, the first pair of parts that both come in two levels or more; undefined where there is none. A main
- * effect is the difference of the unweighted means of the cells (F. Yates, Journal of the American Statistical Association 29 (1934) 51-66).
+ * The builds as a grid of two of their parts, the first pair of parts that both come in two levels or more;
+ * undefined where there is none. A main effect is the difference of the unweighted means of the cells (F.
+ * Yates, Journal of the American Statistical Association 29 (1934) 51-66).
  */
 export function crossingOf(builds: readonly Build[], measure: Measure): Crossing | undefined {
   for (const [rowPart, columnPart] of CROSSINGS) {

@@ -1,7 +1,10 @@
 import { meanHalfWidth, meanOf, deviationOf, quantileOf, type MeanWithError } from '../statistics/index.js';
 import type { CompleteStrike, Middle, StrikePart } from '../strikes/index.js';
 
-/** What builds are held against each other by. Metres, degrees, rpm; in the air and on the ground of the player's baseline. */
+/**
+ * What builds are held against each other by. Metres, degrees, rpm; in the air and on the ground of the
+ * player's baseline.
+ */
 export type Measure = 'carryM' | 'totalM' | 'apexM' | 'spinRpm' | 'descentDeg' | 'firmGreenRunM' | 'missM';
 
 /** The launch of a ball, from which all the rest of its flight follows. */
@@ -31,9 +34,10 @@ export interface Measured extends Pick<Middle, 'mean' | 'spread' | 'plusMinus'> 
 }
 
 /**
- * What is known of a measure; undefined where fewer than three strikes tell it: what was typed or modelled is never judged as if it had been
- * measured. The miss is how far a ball pitches from the middle of its build, the medians along and across; means of such distances tell spreads
- * apart whatever their shape (M. B. Brown and A. B. Forsythe, Journal of the American Statistical Association 69 (1974) 364-367).
+ * What is known of a measure; undefined where fewer than three strikes tell it: what was typed or modelled is
+ * never judged as if it had been measured. The miss is how far a ball pitches from the middle of its build,
+ * the medians along and across; means of such distances tell spreads apart whatever their shape (M. B. Brown
+ * and A. B. Forsythe, Journal of the American Statistical Association 69 (1974) 364-367).
  */
 export function measuredOf(strikes: readonly CompleteStrike[], measure: Measure): Measured | undefined {
   const known = strikes.filter((strike) => isMeasured(strike, measure));

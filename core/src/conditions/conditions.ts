@@ -2,8 +2,8 @@ import { airDensity, airViscosity, ZERO_CELSIUS_K, standardAtmosphere } from '..
 import { requireWithin, type Bounds } from '../invalid-input-error.js';
 
 /**
- * The air a ball flies in, and how much higher or lower it comes down.
- * The pressure is the standard atmosphere's at the altitude unless it is given (as it is at the place, not reduced to sea level).
+ * The air a ball flies in, and how much higher or lower it comes down. The pressure is the standard
+ * atmosphere's at the altitude unless it is given (as it is at the place, not reduced to sea level).
  */
 export interface Conditions {
   temperatureC: number;
@@ -43,7 +43,10 @@ export function requireConditions(conditions: Conditions): void {
   requireWithin(conditions, CONDITION_BOUNDS, ['pressureHpa']);
 }
 
-/** Air as the flight feels it. Density in kg/m3, viscosity in Pa s; the wind's parts along the line of play and across it, m/s at 10 m. */
+/**
+ * Air as the flight feels it. Density in kg/m3, viscosity in Pa s; the wind's parts along the line of play
+ * and across it, m/s at 10 m.
+ */
 export interface Air {
   densityKgM3: number;
   viscosityPaS: number;

@@ -1,7 +1,10 @@
 import type { Place } from './hole-line.js';
 import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-error.js';
 
-/** What may spoil a shot, by its distance from the first tee along the line; from another tee it is as much nearer as that one stands forward. */
+/**
+ * What may spoil a shot, by its distance from the first tee along the line; from another tee it is as much
+ * nearer as that one stands forward.
+ */
 export interface Hazard {
   kind: HazardKind;
   side: 'left' | 'right' | 'across';

@@ -10,8 +10,8 @@ export type Place = readonly [longitudeDeg: number, latitudeDeg: number];
 const IN_METRES = { units: 'meters' } as const;
 
 /**
- * Length and bearing of a hole from the line it is played along, tee to green; bends count. The bearing is from the first place to the
- * last. Great circles on a sphere; within 0.5 % of the ellipsoid.
+ * Length and bearing of a hole from the line it is played along, tee to green; bends count. The bearing is
+ * from the first place to the last. Great circles on a sphere; within 0.5 % of the ellipsoid.
  * @throws InvalidInputError for fewer than two places, or one that is none
  */
 export function lineOfHole(line: readonly Place[]): { lengthM: number; bearingDeg: number } {

@@ -22,8 +22,9 @@ interface KnownShot {
 export const COVER_WINDOW_M = 5 * 0.9144;
 
 /**
- * What distances a bag covers and with what reliability: for each, the shot most likely to come down within a window about it, its carry taken
- * as normal with the spread known for it. Shots without a known spread cover nothing.
+ * What distances a bag covers and with what reliability: for each, the shot most likely to come down within a
+ * window about it, its carry taken as normal with the spread known for it. Shots without a known spread cover
+ * nothing.
  * @param stepM between the distances looked at
  */
 export function coverage(

@@ -32,8 +32,9 @@ export interface PathPoint {
 /** A flight long after the longest there is; past it the ball is a balloon and the input nonsense. */
 const MAX_SECONDS = 30;
 /**
- * Step of the integrator, s; `fly` is within a centimetre of a tight reference with it (docs/validation.md). An embedded
- * pair of orders 5 and 4 needs a third of the evaluations and takes half as long again: what it saves it spends on its sums.
+ * Step of the integrator, s; `fly` is within a centimetre of a tight reference with it (docs/validation.md).
+ * An embedded pair of orders 5 and 4 needs a third of the evaluations and takes half as long again: what it
+ * saves it spends on its sums.
  */
 const STEP_S = 0.22;
 /** In wind steps begin short and double: it changes fastest in the first metres above the ground. */
@@ -53,9 +54,9 @@ export function flight(launch: Launch, conditions: Conditions): Flight {
 }
 
 /**
- * `flight` in air already worked out, for those who fly the same air often. Fourth-order Runge-Kutta; the apex and the landing come from
- * the step that holds them, the landing by taking that step again to the ground.
- * Nothing is allocated in the loop: bags of spreads fly through here.
+ * `flight` in air already worked out, for those who fly the same air often. Fourth-order Runge-Kutta; the
+ * apex and the landing come from the step that holds them, the landing by taking that step again to the
+ * ground. Nothing is allocated in the loop: bags of spreads fly through here.
  * @param path filled with the places on the way, when given
  */
 export function fly(
@@ -224,7 +225,10 @@ function crossing(y0: number, m0: number, y1: number, m1: number, level: number)
   return (low + high) / 2;
 }
 
-/** The top of a step whose vertical speed changes sign: the quadratic of its first speed and acceleration, corrected to its last speed. */
+/**
+ * The top of a step whose vertical speed changes sign: the quadratic of its first speed and acceleration,
+ * corrected to its last speed.
+ */
 function highest(y0: number, v0: number, a0: number, y1: number, v1: number, step: number): number {
   // v(t) = v0 + a0 t + b t^2 with v(step) = v1; its root in the step by Newton's steps.
   const b = (v1 - v0 - a0 * step) / (step * step);

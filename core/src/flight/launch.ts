@@ -1,6 +1,9 @@
 import { requireWithin, type Bounds } from '../invalid-input-error.js';
 
-/** How a ball leaves the club. Angles in degrees; azimuth positive starts right of the target, spin axis positive curves right. */
+/**
+ * How a ball leaves the club. Angles in degrees; azimuth positive starts right of the target, spin axis
+ * positive curves right.
+ */
 export interface Launch {
   ballSpeedMps: number;
   launchDeg: number;

@@ -3,7 +3,10 @@ export const ROUGHNESS_M = 0.03;
 
 const AT_TEN_METRES = Math.log((10 + ROUGHNESS_M) / ROUGHNESS_M);
 
-/** The profile by the square root of the height, in hundredths, up to 144 m: a logarithm for every stage of every flight is dear. */
+/**
+ * The profile by the square root of the height, in hundredths, up to 144 m: a logarithm for every stage of
+ * every flight is dear.
+ */
 const PER_ROOT_M = 100;
 const MAX_ROOT_M = 12;
 const TABLE = Float64Array.from(
@@ -12,8 +15,8 @@ const TABLE = Float64Array.from(
 );
 
 /**
- * The share of the 10 m wind that blows at a height above the ground: the logarithmic profile of neutral air, zero at the
- * ground, read off a table good to 0.0002.
+ * The share of the 10 m wind that blows at a height above the ground: the logarithmic profile of neutral air,
+ * zero at the ground, read off a table good to 0.0002.
  */
 export function windShare(heightM: number): number {
   if (heightM <= 0) return 0;

@@ -52,10 +52,10 @@ export function atLimit(step: Step, offM: number, zoneM: number, confidence: num
 }
 
 /**
- * The fewest more shots with each club after which the verdict on a step is settled in four cases of five, at the spreads
- * seen so far: its interval leaves the limit out, or it is at the limit, either way. Undefined when neither club was
- * measured, or `MAX_MORE_SHOTS` would not do. The chance is that of the shots still to be hit, the true step being spread
- * about what was seen as the shots so far leave it open.
+ * The fewest more shots with each club after which the verdict on a step is settled in four cases of five, at
+ * the spreads seen so far: its interval leaves the limit out, or it is at the limit, either way. Undefined
+ * when neither club was measured, or `MAX_MORE_SHOTS` would not do. The chance is that of the shots still to
+ * be hit, the true step being spread about what was seen as the shots so far leave it open.
  * @param offM how far the step lies from its limit, metres
  * @param zoneM nearer to the limit than this it does not matter
  */

@@ -1,8 +1,8 @@
 import type { GapReport } from './report.js';
 
 /**
- * Which of two reports is the better bag, as a sort order: faults, then looks, then evenness; where the noise of the shots leaves no difference,
- * the bag whose widest step is the smaller.
+ * Which of two reports is the better bag, as a sort order: faults, then looks, then evenness; where the noise
+ * of the shots leaves no difference, the bag whose widest step is the smaller.
  */
 export function compareReports(a: GapReport, b: GapReport): number {
   return (

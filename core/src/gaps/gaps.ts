@@ -158,7 +158,10 @@ function evennessOf(
 /** Half a degree is the smallest step a bench can hold. Common practice, no source. */
 const SAME_LOFT_DEG = 0.5;
 
-/** Two clubs at one loft that carry apart are worth knowing of, not a fault; where they carry alike the overlap says so. */
+/**
+ * Two clubs at one loft that carry apart are worth knowing of, not a fault; where they carry alike the
+ * overlap says so.
+ */
 function sameLoftFlags(loftSteps: readonly LoftStep[], steps: readonly StepReport[]): Flag[] {
   const alreadySaid = (a: string, b: string) =>
     steps.some(

@@ -83,8 +83,9 @@ export function judgeCarry(
 export const ROUNDING = 1e-6;
 
 /**
- * A step is at fault beyond this: the player's own limit; else so many targets, or the yards a bag is held to that is too small to have a target,
- * whichever is more, so that a bag of even steps has no fault, however wide they are.
+ * A step is at fault beyond this: the player's own limit; else so many targets, or the yards a bag is held to
+ * that is too small to have a target, whichever is more, so that a bag of even steps has no fault, however
+ * wide they are.
  */
 function carryLimitM(step: Step, { settings, own, targetM = 0 }: StepContext): number {
   const key = isScoringEnd(step, settings) ? 'scoringStepMaxM' : 'topStepMaxM';

@@ -19,7 +19,10 @@ export interface Step {
   upper: Rung;
   lower: Rung;
   carryM: number;
-  /** Loft of the lower club less loft of the upper; negative when loft and carry disagree, undefined when one is unknown. */
+  /**
+   * Loft of the lower club less loft of the upper; negative when loft and carry disagree, undefined when one
+   * is unknown.
+   */
   loftDeg?: number | undefined;
 }
 
@@ -124,8 +127,8 @@ export interface OwnedShot {
 const FEWEST_SHOTS = 3;
 
 /**
- * Whether a shot can be counted on: stated by the player; or measured so often that its carry is known as closely as a stated one, which is a
- * matter of its spread and not of a number of shots.
+ * Whether a shot can be counted on: stated by the player; or measured so often that its carry is known as
+ * closely as a stated one, which is a matter of its spread and not of a number of shots.
  * @param enoughShots so many are enough, however they spread
  */
 function isOwned(shot: Shot, enoughShots: number): boolean {

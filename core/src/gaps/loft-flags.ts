@@ -83,5 +83,8 @@ function loftFlag(
   };
 }
 
-/** A gauge repeats to about a quarter of a degree, so a smaller reversal may be the gauge's. Common practice, no source. */
+/**
+ * A gauge repeats to about a quarter of a degree, so a smaller reversal may be the gauge's. Common practice,
+ * no source.
+ */
 const REVERSED_DEG = 0.5;

@@ -7,7 +7,10 @@ import { toMetres } from '../units/index.js';
 export interface GapSettings {
   wedgeLoftStepMaxDeg: number;
   wedgeLoftStepMinDeg: number;
-  /** Widest carry step where both clubs are at or past `scoringFromLoftDeg`, of a bag too small to have a target of its own. */
+  /**
+   * Widest carry step where both clubs are at or past `scoringFromLoftDeg`, of a bag too small to have a
+   * target of its own.
+   */
   scoringStepMaxM: number;
   scoringFromLoftDeg: number;
   /** The same anywhere above the scoring end. */
@@ -30,7 +33,10 @@ export interface GapSettings {
   confidence: number;
   /** Nearer to a limit than this a step that shots can't settle is at the limit, either way. */
   indifferenceM: number;
-  /** Measured shots from which on a partial shot counts as owned however it spreads; fewer do where they lie close together. */
+  /**
+   * Measured shots from which on a partial shot counts as owned however it spreads; fewer do where they lie
+   * close together.
+   */
   reliableShots: number;
   clubLimit: number;
   /** The committee's length limit in force, inches; 48 unless the 46 in local rule is used. */

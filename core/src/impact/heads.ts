@@ -10,8 +10,9 @@ interface Head {
 }
 
 /**
- * Calibrated so that remembered club-head speeds and attack angles of tour players give the launches of the stock table
- * (common trade practice, remembered, no source). The table is pooled over many players, so these are no measurement of any head.
+ * Calibrated so that remembered club-head speeds and attack angles of tour players give the launches of the
+ * stock table (common trade practice, remembered, no source). The table is pooled over many players, so these
+ * are no measurement of any head.
  */
 export const HEADS: Partial<Record<ClubKind, Head>> = {
   driver: { massKg: 0.2, restitution: 0.872, tangential: 0.69 },

@@ -3,7 +3,10 @@ import { BALL, type Launch } from '../flight/index.js';
 import { InvalidInputError, requireWithin, type Bounds } from '../invalid-input-error.js';
 import { HEADS, speedOfLength } from './heads.js';
 
-/** How a club meets the ball. Speed of the head's centre in m/s; angles in degrees; `lengthIn` against the usual length of its kind. */
+/**
+ * How a club meets the ball. Speed of the head's centre in m/s; angles in degrees; `lengthIn` against the
+ * usual length of its kind.
+ */
 export interface Delivery {
   kind: ClubKind;
   clubSpeedMps: number;
@@ -33,17 +36,24 @@ const DELIVERY_BOUNDS: Bounds<Exclude<keyof Delivery, 'kind'>> = {
 
 /** What a rigid ball that stops sliding on the face takes of the head's tangential speed. */
 const GRIPPING = 2 / 7;
-/** Of a clean, dry face, the whole of an impact taken together: past about 55 degrees of loft a ball slides up it, spins no more and starts higher. Ours. */
+/**
+ * Of a clean, dry face, the whole of an impact taken together: past about 55 degrees of loft a ball slides up
+ * it, spins no more and starts higher. Ours.
+ */
 const DRY_FRICTION = 0.22;
 const USUAL_BALL_C = 21;
-/** Share of its restitution a ball gains per kelvin near room temperature. From memory; it moves carries by the amounts of the rule of thumb. */
+/**
+ * Share of its restitution a ball gains per kelvin near room temperature. From memory; it moves carries by
+ * the amounts of the rule of thumb.
+ */
 const RESTITUTION_PER_K = 0.001;
 const DEG = Math.PI / 180;
 
 /**
- * Launch of a ball struck by a rigid head: an oblique impact with restitution across the face and friction along it.
- * Source: Penner, The physics of golf, Rep. Prog. Phys. 66 (2003) 131-171. Restitution, head masses and the tangential factors of each kind
- * (a ball springs back along the face too; deep heads give spin back by gear effect) are calibrated: docs/numbers.md.
+ * Launch of a ball struck by a rigid head: an oblique impact with restitution across the face and friction
+ * along it. Source: Penner, The physics of golf, Rep. Prog. Phys. 66 (2003) 131-171. Restitution, head masses
+ * and the tangential factors of each kind (a ball springs back along the face too; deep heads give spin back
+ * by gear effect) are calibrated: docs/numbers.md.
  * @throws InvalidInputError naming the field
  */
 export function impact(delivery: Delivery): Launch {

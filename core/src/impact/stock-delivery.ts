@@ -2,9 +2,10 @@ import type { ClubKind } from '../clubs/index.js';
 import type { Delivery } from './impact.js';
 
 /**
- * How a player of a given swing usually delivers a club of a kind and loft: the speed, attack and shaft lean of remembered tour averages
- * (common trade practice, remembered, no source) drawn through by straight lines and one exponential. It is where a player's curve starts
- * from, not where it ends: `carryCurve` bends it to what was measured.
+ * How a player of a given swing usually delivers a club of a kind and loft: the speed, attack and shaft lean
+ * of remembered tour averages (common trade practice, remembered, no source) drawn through by straight lines
+ * and one exponential. It is where a player's curve starts from, not where it ends: `carryCurve` bends it to
+ * what was measured.
  * @param sevenIronSpeedMps head speed of the player's 7 iron, m/s
  * @param attackDeg of a player who comes at the ball otherwise; up is positive
  */
@@ -28,13 +29,17 @@ export function stockDelivery(
 }
 
 /**
- * Degrees a faster swing leans the shaft more, per m/s of the 7 iron: the women's stock table is launched 1.4 to 2.7 degrees higher than the men's
- * from 5.5 m/s less. It is carried a little beyond both tables and no farther: leant on for ever, a fast swing would drive the ball into the ground.
+ * Degrees a faster swing leans the shaft more, per m/s of the 7 iron: the women's stock table is launched 1.4
+ * to 2.7 degrees higher than the men's from 5.5 m/s less. It is carried a little beyond both tables and no
+ * farther: leant on for ever, a fast swing would drive the ball into the ground.
  */
 const LEAN_PER_MPS = 0.3;
 const MAX_SLOWER_MPS = 10;
 const MAX_FASTER_MPS = 4;
-/** Share of a change of attack that the delivered loft follows: who hits up on it has the ball farther forward. From memory. */
+/**
+ * Share of a change of attack that the delivered loft follows: who hits up on it has the ball farther
+ * forward. From memory.
+ */
 const LOFT_PER_ATTACK = 0.6;
 
 /** Club-head speed of the tour's 7 iron, m/s: 90 mph, remembered. */

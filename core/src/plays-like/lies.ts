@@ -13,9 +13,10 @@ export type Lie =
   | 'sand';
 
 /**
- * What a lie does to the launch against a good fairway lie, as factors of ball speed and spin and degrees of launch. Grass between ball and
- * face takes friction and so spin: from light rough the ball flies out with less spin (the flyer) at nearly full speed; wet takes more.
- * Common practice, no source; the sizes are ours and uncertain by about half of themselves.
+ * What a lie does to the launch against a good fairway lie, as factors of ball speed and spin and degrees of
+ * launch. Grass between ball and face takes friction and so spin: from light rough the ball flies out with
+ * less spin (the flyer) at nearly full speed; wet takes more. Common practice, no source; the sizes are ours
+ * and uncertain by about half of themselves.
  */
 interface LieEffect {
   speed: number;
@@ -84,7 +85,10 @@ const LIE_HURTS: Partial<Record<ClubKind, number>> = {
   wedge: 0.85,
 };
 
-/** What this lie takes from a head of that kind, as a factor of what it takes from an iron; 1 from the tee and the fairway. */
+/**
+ * What this lie takes from a head of that kind, as a factor of what it takes from an iron; 1 from the tee and
+ * the fairway.
+ */
 export function lieHurts(kind: ClubKind, lie: Lie): number {
   return lie === 'tee' || lie === 'fairway' ? 1 : (LIE_HURTS[kind] ?? 1);
 }

@@ -29,13 +29,19 @@ export interface MovedShot {
   shiftTotalM: number;
   /** Half the 95 % interval of the carry there: of the mean it was known by, and of the model's shift. */
   plusMinusM: number;
-  /** The same without what the model may be off for every club alike: that moves neighbours together, and no step knows of it. */
+  /**
+   * The same without what the model may be off for every club alike: that moves neighbours together, and no
+   * step knows of it.
+   */
   ownPlusMinusM: number;
   /** What is flown there. */
   launch: Launch;
 }
 
-/** The model's shift is good to about this share of itself (the rules of thumb it is held to are no closer), one standard deviation. Ours. */
+/**
+ * The model's shift is good to about this share of itself (the rules of thumb it is held to are no closer),
+ * one standard deviation. Ours.
+ */
 const SHIFT_ERROR = 0.15;
 /** The part of it that is a club's own. Ours. */
 const OWN_SHIFT_ERROR = 0.04;
@@ -107,8 +113,8 @@ export function moveShot(swung: SwungShot, to: PlayingConditions, lie: Lie = 'fa
 const MAX_SHARE = 1.5;
 
 /**
- * The run there: the model's, and what this ball is known to run beyond the model, in proportion to how much there is to run on.
- * Where the ball comes back, the model stands alone.
+ * The run there: the model's, and what this ball is known to run beyond the model, in proportion to how much
+ * there is to run on. Where the ball comes back, the model stands alone.
  */
 function runThere(knownM: number, modelM: number, thereM: number): number {
   const share = modelM > 0 ? Math.min(MAX_SHARE, Math.max(0, thereM / modelM)) : 1;

@@ -14,7 +14,10 @@ interface Spread {
   lowEndM: number;
 }
 
-/** How a good player's launches scatter about their mean, one standard deviation. Ours, from memory of what good players show. */
+/**
+ * How a good player's launches scatter about their mean, one standard deviation. Ours, from memory of what
+ * good players show.
+ */
 const SCATTER = { speedShare: 0.018, launchDeg: 1.0, spinShare: 0.07, azimuthDeg: 1.3, axisDeg: 3.5 };
 
 /** The parts of a launch from which on it is the direction that scatters: azimuth and axis. */
@@ -25,9 +28,11 @@ export const SPREAD_SHOTS = 200;
 const NORMALS = normals(SPREAD_SHOTS * 5);
 
 /**
- * 200 shots scattered about a launch, each with its bounce and roll. The flight is taken through a quadratic in each part of the launch,
- * fitted to eleven flights; docs/validation.md prints how far that is from flying all 200.
- * @param spreadM the carry's standard deviation to come out with, when it is known; the scatter is scaled to it
+ * 200 shots scattered about a launch, each with its bounce and roll. The flight is taken through a quadratic
+ * in each part of the launch, fitted to eleven flights; docs/validation.md prints how far that is from flying
+ * all 200.
+ * @param spreadM the carry's standard deviation to come out with, when it is known; the scatter is scaled to
+ * it
  * @param sideSpreadM the same of the side; without one the directions scatter in proportion to the carry
  */
 export function spreadOf(
@@ -129,8 +134,8 @@ function deviation(shots: Float64Array, part: number): number {
 }
 
 /**
- * Normal deviates, the same every time. The second half mirrors the first, so that every mean is zero, and each of the five parts is
- * scaled to a deviation of one.
+ * Normal deviates, the same every time. The second half mirrors the first, so that every mean is zero, and
+ * each of the five parts is scaled to a deviation of one.
  */
 function normals(count: number): Float64Array {
   const normal = normalFrom(randomFrom(20261125));

@@ -11,7 +11,10 @@ import {
 import type { LadderClub } from '../spec/index.js';
 import { choosingOfRound, stillClubs, type RoundChoosing, type RoundRules } from './round-choosing.js';
 
-/** Other bags for a round, each the best of its kind; undefined where the locks allow none. Strokes are all of the same round. */
+/**
+ * Other bags for a round, each the best of its kind; undefined where the locks allow none. Strokes are all of
+ * the same round.
+ */
 export interface Alternatives {
   /** The best, and the four after it. */
   five: readonly ChosenBag[];

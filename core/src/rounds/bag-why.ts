@@ -7,8 +7,8 @@ import type { CostedRound } from './round-choosing.js';
 const MIN_STROKES = 0.02;
 
 /**
- * Why each club is in the bag of a round, or left out, in sentences by club: the shots that ask for it, what it is worth, and against its
- * runner-up what decided.
+ * Why each club is in the bag of a round, or left out, in sentences by club: the shots that ask for it, what
+ * it is worth, and against its runner-up what decided.
  */
 export function bagWhy(
   round: CostedRound,

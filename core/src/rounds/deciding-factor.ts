@@ -67,8 +67,9 @@ interface AimedClub {
 }
 
 /**
- * Why one club in the place of another loses what it does: for the shots where most is lost, what would be won back if it had the other's carry,
- * or its run, direction, and so on, one at a time. The largest is named where it makes up much of the loss.
+ * Why one club in the place of another loses what it does: for the shots where most is lost, what would be
+ * won back if it had the other's carry, or its run, direction, and so on, one at a time. The largest is named
+ * where it makes up much of the loss.
  * @param bagIds the bag with `outId` in it
  * @param inId the club that would take its place
  */
@@ -118,7 +119,10 @@ function soleOf(club: LadderClub, wantedDeg: number): Pick<DecidingFactor, 'boun
   return bounceDeg === undefined ? {} : { bounceDeg, wantedDeg };
 }
 
-/** Rows the club that goes out was the best for and the bag loses by the swap, what is lost most first; strokes a round. */
+/**
+ * Rows the club that goes out was the best for and the bag loses by the swap, what is lost most first;
+ * strokes a round.
+ */
 function lostRows(
   { needs, strokes, costs }: CostedRound,
   bagIds: readonly string[],

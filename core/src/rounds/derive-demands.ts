@@ -11,7 +11,10 @@ const DEMAND_SEED = 20_261_125;
 const BIN_M = 12;
 const PLACES_APART_M = { green: 6, fairway: 20 } as const;
 const MAX_PLACES = 8;
-/** What comes up less often than once in so many rounds is put with its neighbour of the same kind and lie; where there is none it is left out. */
+/**
+ * What comes up less often than once in so many rounds is put with its neighbour of the same kind and lie;
+ * where there is none it is left out.
+ */
 const RAREST = 0.03;
 
 /** What a round asks of a player, and how much of it was too rare to be listed. */
@@ -22,8 +25,9 @@ export interface RoundDemands {
 }
 
 /**
- * The shots a round will ask: every hole is played so many times with all the clubs there are, each stroke the best there is from where the
- * ball lies, and what came up is gathered by hole, kind, lie and distance. The same for one seed.
+ * The shots a round will ask: every hole is played so many times with all the clubs there are, each stroke
+ * the best there is from where the ball lies, and what came up is gathered by hole, kind, lie and distance.
+ * The same for one seed.
  * @param clubs all that may be carried; shots as they are known at `from`
  * @param handicap of the player; the tour's where nothing is said, and what `played` says where that is given
  * @param onProgress how much of it is done, after every hole; a share of the whole
@@ -194,7 +198,10 @@ function demandOf(
   return playsLikeM === undefined ? merged : { ...merged, playsLikeM };
 }
 
-/** The stock carry at home of the shot that comes to rest there, read off the player's own full shots; undefined with fewer than two. */
+/**
+ * The stock carry at home of the shot that comes to rest there, read off the player's own full shots;
+ * undefined with fewer than two.
+ */
 export function playsLikeOf(
   demand: ShotDemand,
   clubs: readonly LadderClub[],

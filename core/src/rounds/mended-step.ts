@@ -18,7 +18,10 @@ export function spanOf(step: StepReport): number {
   return (step.severity === 'error' ? 1000 : 0) + step.carryM;
 }
 
-/** A step that is still wide, but no fault any more, counts as mended where at least this share of its excess over the target is gone. Ours. */
+/**
+ * A step that is still wide, but no fault any more, counts as mended where at least this share of its excess
+ * over the target is gone. Ours.
+ */
 const MENDED_SHARE = 1 / 3;
 
 /** A covered step's widest stretch is this share of what it was, at most. Ours. */
@@ -39,7 +42,10 @@ export function isSame(a: StepReport, b: StepReport): boolean {
   return a.upperId === b.upperId && a.lowerId === b.lowerId;
 }
 
-/** Whether a report is no worse than another: as many faults and looks at most, and where those are as many, no less even. */
+/**
+ * Whether a report is no worse than another: as many faults and looks at most, and where those are as many,
+ * no less even.
+ */
 export function isNoWorse(before: GapReport, after: GapReport): boolean {
   if (after.faults !== before.faults) return after.faults < before.faults;
   if (after.looks !== before.looks) return after.looks < before.looks;

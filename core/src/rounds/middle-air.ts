@@ -3,8 +3,8 @@ import { meanOf, quantileOf } from '../statistics/index.js';
 import type { RoundAir } from './round-air.js';
 
 /**
- * The middle of the ways a day may turn out: the median of each figure; of where the wind comes from, the direction of the mean of its arrows,
- * so that north-west and north-east make north.
+ * The middle of the ways a day may turn out: the median of each figure; of where the wind comes from, the
+ * direction of the mean of its arrows, so that north-west and north-east make north.
  * @throws InvalidInputError where there are none
  */
 export function middleAir(members: readonly RoundAir[]): RoundAir {

@@ -7,7 +7,8 @@ const USUAL_SHARE = { 'three-quarter': 0.86, soft: 0.95 } as const;
 const SHARES = { 'three-quarter': [0.72, 0.95], soft: [0.88, 0.97] } as const;
 
 /**
- * A shot nobody owns yet with a club, as it would carry: a three-quarter wedge, a soft swing of anything else but a driver.
+ * A shot nobody owns yet with a club, as it would carry: a three-quarter wedge, a soft swing of anything else
+ * but a driver.
  * @param carryM wanted; the usual share of the full shot where nothing is said
  * @returns undefined where the club has such a shot, or nobody swings it so
  */

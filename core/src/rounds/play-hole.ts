@@ -95,8 +95,9 @@ const FEW_PLACES = 20;
 const MAX_STROKES = 9;
 
 /**
- * Plays holes with a set of clubs, stroke by stroke: at every ball the club and shot of the fewest expected strokes, and where it comes to
- * rest drawn from the shot's own scatter. A hole ends on the green, or with a short shot, by what is expected from there.
+ * Plays holes with a set of clubs, stroke by stroke: at every ball the club and shot of the fewest expected
+ * strokes, and where it comes to rest drawn from the shot's own scatter. A hole ends on the green, or with a
+ * short shot, by what is expected from there.
  * @param played from `dayShots`; share it between players of one day
  * @throws InvalidInputError
  */

@@ -4,7 +4,10 @@ import { meanHalfWidth, deviationOf, meanOf } from '../statistics/index.js';
 import { seedOf } from './derive-demands.js';
 import { holePlayer, type RoundDay } from './play-hole.js';
 
-/** Two bags over the same rounds with the same luck. Strokes a round; the difference is the second's less the first's. */
+/**
+ * Two bags over the same rounds with the same luck. Strokes a round; the difference is the second's less the
+ * first's.
+ */
 export interface PlayedRounds {
   rounds: number;
   first: number;
@@ -21,8 +24,9 @@ interface RoundBag {
 }
 
 /**
- * Whole rounds played stroke by stroke with one bag and the other; every hole of a round meets the same luck, so that most of it cancels.
- * What a plan claims of two bags comes from a list of needs; this asks the course itself.
+ * Whole rounds played stroke by stroke with one bag and the other; every hole of a round meets the same luck,
+ * so that most of it cancels. What a plan claims of two bags comes from a list of needs; this asks the course
+ * itself.
  * @param shouldContinue asked after every so many rounds; false ends with what there is
  * @throws InvalidInputError
  */

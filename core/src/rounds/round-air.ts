@@ -29,7 +29,10 @@ export function requireRoundAir(air: RoundAir): void {
   requireWithin(air, ROUND_AIR_BOUNDS, ['pressureHpa']);
 }
 
-/** Of a hole whose bearing nobody has said: the bearings of such holes are taken to go round evenly, by the golden angle. Ours. */
+/**
+ * Of a hole whose bearing nobody has said: the bearings of such holes are taken to go round evenly, by the
+ * golden angle. Ours.
+ */
 const GOLDEN_DEG = 137.5;
 
 export function bearingOf(hole: Pick<Hole, 'bearingDeg'>, at: number): number {

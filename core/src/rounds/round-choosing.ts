@@ -62,7 +62,8 @@ export interface RoundRequest {
 }
 
 /**
- * What a round asks and what every club would cost for it: the long part of choosing, done once for a day; locks and prices come after.
+ * What a round asks and what every club would cost for it: the long part of choosing, done once for a day;
+ * locks and prices come after.
  * @param onProgress how much of it is done now and then; a share of the whole
  * @throws InvalidInputError
  */
@@ -121,8 +122,9 @@ export function roundChoosing(
 const NOTE_REACH_M = 25;
 
 /**
- * Practice-round notes in the place of what was derived: they say how often a distance comes up, so they take that from the derived shots of the
- * same sort nearest to it, and add only what the course was not thought to ask.
+ * Practice-round notes in the place of what was derived: they say how often a distance comes up, so they take
+ * that from the derived shots of the same sort nearest to it, and add only what the course was not thought to
+ * ask.
  */
 function withNotes(derived: readonly ShotDemand[], notes: readonly ShotDemand[]): ShotDemand[] {
   const left = derived.map((demand) => demand.weight);
@@ -144,7 +146,10 @@ function withNotes(derived: readonly ShotDemand[], notes: readonly ShotDemand[])
   ];
 }
 
-/** What is laid up shorter leaves more, as long as nobody says how much is left; an approach is hit from as much nearer or farther. */
+/**
+ * What is laid up shorter leaves more, as long as nobody says how much is left; an approach is hit from as
+ * much nearer or farther.
+ */
 function changedNeed(demand: ShotDemand, change: NonNullable<DemandChanges[string]>): ShotDemand {
   const leftM =
     change.distanceM !== undefined && demand.leftM !== undefined
@@ -164,7 +169,10 @@ export interface RoundRules {
   settings?: GapSettings;
 }
 
-/** The choice of a round's bag; quick, once the round is worked out. Steps are those of the day's air without its wind. */
+/**
+ * The choice of a round's bag; quick, once the round is worked out. Steps are those of the day's air without
+ * its wind.
+ */
 export function choosingOfRound(
   round: CostedRound,
   { preferences, school, gamerIds, limits, settings = DEFAULT_GAP_SETTINGS }: RoundRules,

@@ -7,8 +7,9 @@ import type { RoundDay } from './play-hole.js';
 import { CALM } from './round-air.js';
 
 /**
- * How long a course is that suits a player: so many carries of the driver. What golf's bodies advise (a drive of 275 yd for 6,700 to 6,900 yd,
- * 200 yd for 5,200 to 5,400, 150 yd for 3,500 to 3,700) is about 24.5 drives with their run; from memory of their guideline.
+ * How long a course is that suits a player: so many carries of the driver. What golf's bodies advise (a drive
+ * of 275 yd for 6,700 to 6,900 yd, 200 yd for 5,200 to 5,400, 150 yd for 3,500 to 3,700) is about 24.5 drives
+ * with their run; from memory of their guideline.
  */
 const CARRIES_LONG = 26;
 

@@ -30,7 +30,10 @@ interface TableRow {
   lie: Lie;
   front: '' | 'open' | 'sand';
   beside: '' | Beside;
-  /** Strokes a round, distance, what is left, for every player of the table; 0 where it never comes up. Shares of the driver's carry, short shots in metres. */
+  /**
+   * Strokes a round, distance, what is left, for every player of the table; 0 where it never comes up. Shares
+   * of the driver's carry, short shots in metres.
+   */
   cells: readonly (0 | readonly [strokes: number, distance: number, left: number])[];
 }
 const { reachesM, handicaps } = USUAL_ROUND_TABLE;
@@ -44,8 +47,9 @@ interface UsualRound {
 }
 
 /**
- * What a round on an ordinary course that suits the player's length asks, without naming one: read off 360 rounds played by each of eighteen
- * players with every club there is (`./tasche usual-rounds`), between them in proportion. Calm, level, medium ground.
+ * What a round on an ordinary course that suits the player's length asks, without naming one: read off 360
+ * rounds played by each of eighteen players with every club there is (`./tasche usual-rounds`), between them
+ * in proportion. Calm, level, medium ground.
  * @param reachM carry of the driver, or what a driver would carry
  */
 export function usualRound(reachM: number, handicap: number): UsualRound {
@@ -137,7 +141,10 @@ const SIXTHS = [-2 / 6, 0, 2 / 6];
 /** The loft a driver is taken to have where a player has none. */
 const USUAL_DRIVER_DEG = 10.5;
 
-/** What the player's driver carries in still air, or would carry: a course is no shorter for a wind the carries are known in. Metres; undefined where nothing tells it. */
+/**
+ * What the player's driver carries in still air, or would carry: a course is no shorter for a wind the
+ * carries are known in. Metres; undefined where nothing tells it.
+ */
 function reachOf(clubs: readonly LadderClub[], from: PlayingConditions): number | undefined {
   const driver = clubs.find(({ kind, shots }) => kind === 'driver' && shots.full);
   if (driver) {
@@ -158,7 +165,10 @@ export interface UsualRoundRequest {
   clubs: readonly LadderClub[];
   /** The air and ground the carries are known in. */
   from: PlayingConditions;
-  /** The air and ground the round is played in, the wind coming from every side in turn, for what is typed from where it is said to; without wind where the carries are known, where nothing is said. */
+  /**
+   * The air and ground the round is played in, the wind coming from every side in turn, for what is typed
+   * from where it is said to; without wind where the carries are known, where nothing is said.
+   */
   in?: PlayingConditions;
   bounce?: BounceStrategy;
   handicap?: number;
@@ -169,8 +179,9 @@ export interface UsualRoundRequest {
 }
 
 /**
- * A usual round with what every club would cost for it, to choose from as from any other. What somebody typed stands for the long shots at greens,
- * in the strokes a round those have; drives, lay-ups, recoveries and the short game stay, so that no list takes the driver or the wedges out.
+ * A usual round with what every club would cost for it, to choose from as from any other. What somebody typed
+ * stands for the long shots at greens, in the strokes a round those have; drives, lay-ups, recoveries and the
+ * short game stay, so that no list takes the driver or the wedges out.
  * @returns undefined where no carry and no loft tells how far the player hits it
  */
 export function usualRoundChoosing({
@@ -214,7 +225,10 @@ export interface DemandAnswer {
   shot: ShotKind | undefined;
 }
 
-/** What a bag answers each shot of a round with, by the shot's id or name; the middle place, where one stands for several. */
+/**
+ * What a bag answers each shot of a round with, by the shot's id or name; the middle place, where one stands
+ * for several.
+ */
 export function demandAnswers(
   { needs, costs }: Pick<CostedRound, 'needs' | 'costs'>,
   bagIds: readonly string[],

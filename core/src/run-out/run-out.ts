@@ -13,7 +13,10 @@ export interface Landing {
 interface RunOut {
   /** From the first touch to rest, along the line of landing; negative when the ball ends behind its pitch mark. */
   runM: number;
-  /** It checks when it stops within 4 m of its pitch mark, and draws back when it ends half a metre or more behind its furthest. */
+  /**
+   * It checks when it stops within 4 m of its pitch mark, and draws back when it ends half a metre or more
+   * behind its furthest.
+   */
   word: 'runs on' | 'checks' | 'draws back';
   bounces: number;
   /** Length of the first bounce. */
@@ -32,16 +35,19 @@ const DEG = Math.PI / 180;
 /** Bounces lower than this are rolling. m */
 const LOWEST_BOUNCE_M = 0.02;
 const MAX_BOUNCES = 40;
-/** Of the air along the ground, at sea level: half of density times area times a drag coefficient of 0.25, over mass. 1/m; it matters to balls that skid. */
+/**
+ * Of the air along the ground, at sea level: half of density times area times a drag coefficient of 0.25,
+ * over mass. 1/m; it matters to balls that skid.
+ */
 const DRAG_PER_M = 0.0047;
 
 /**
- * Bounce, slide and roll of a landed ball. A ball that digs in meets ground tilted against it, rebounds by a restitution that falls with the
- * speed of impact, slides or grips by friction, and at last rolls out.
- * Source: Penner, The run of a golf ball, Can. J. Phys. 80 (2002) 931-940; its numbers are from memory. Ours are the dent, what tearing
- * the turf costs, the spin lost in it, friction, and the factors of firmness and grass: they were set so that what the trade sees comes out
- * (docs/numbers.md).
- * The ground is level, and sidespin is left out.
+ * Bounce, slide and roll of a landed ball. A ball that digs in meets ground tilted against it, rebounds by a
+ * restitution that falls with the speed of impact, slides or grips by friction, and at last rolls out.
+ * Source: Penner, The run of a golf ball, Can. J. Phys. 80 (2002) 931-940; its numbers are from memory. Ours
+ * are the dent, what tearing the turf costs, the spin lost in it, friction, and the factors of firmness and
+ * grass: they were set so that what the trade sees comes out (docs/numbers.md). The ground is level, and
+ * sidespin is left out.
  * @throws InvalidInputError naming the field
  */
 export function runOut(landing: Landing, surface: Surface): RunOut {
@@ -122,17 +128,20 @@ export function run(speedMps: number, descentDeg: number, spinRpm: number, groun
 /** A ball that stops this near its pitch mark is said to check. m; common practice, no source. */
 const CHECKS_WITHIN_M = 4;
 
-/** The tilt of the dent a landing ball would make at great speed on a medium fairway, degrees, and the speed downwards that makes most of it. */
+/**
+ * The tilt of the dent a landing ball would make at great speed on a medium fairway, degrees, and the speed
+ * downwards that makes most of it.
+ */
 const DENT_DEG = 37.3;
 const DENT_MPS = 23.2;
 /** A ball from straight above makes a dent that faces straight up: from this much off it the tilt is whole. Degrees. */
 const WHOLE_DENT_DEG = 60;
 
 /**
- * The tilt of the dent a ball meets, radians; it rises against the way the ball comes, whichever that is. Penner measured
- * 15.4 degrees for one landing (18.6 m/s at 44.4 degrees; from memory) and took it in proportion to speed and angle. Here it
- * grows with the square of the speed downwards, levels off, and turf torn open (`PLOUGH`) takes the rest of what he found;
- * docs/numbers.md has the landings it was set against.
+ * The tilt of the dent a ball meets, radians; it rises against the way the ball comes, whichever that is.
+ * Penner measured 15.4 degrees for one landing (18.6 m/s at 44.4 degrees; from memory) and took it in
+ * proportion to speed and angle. Here it grows with the square of the speed downwards, levels off, and turf
+ * torn open (`PLOUGH`) takes the rest of what he found; docs/numbers.md has the landings it was set against.
  */
 function tiltOf(along: number, down: number, ground: Ground): number {
   const offDeg = Math.atan2(Math.abs(along), down) / DEG;
@@ -140,7 +149,10 @@ function tiltOf(along: number, down: number, ground: Ground): number {
   return Math.sign(along) * DENT_DEG * DEG * ground.dig * deep * Math.min(1, offDeg / WHOLE_DENT_DEG);
 }
 
-/** Share of its speed along the ground that a fast ball loses in the turf it tears open, and the speed that loses most of it. Ours. */
+/**
+ * Share of its speed along the ground that a fast ball loses in the turf it tears open, and the speed that
+ * loses most of it. Ours.
+ */
 const PLOUGH = 0.676;
 const PLOUGH_MPS = 47.4;
 /** A ball that comes down slower than this hardly tears anything. m/s */

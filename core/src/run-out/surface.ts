@@ -19,9 +19,15 @@ export interface Surface {
 
 export const MEDIUM_FAIRWAY: Surface = { area: 'fairway', firmness: 'medium', grass: 'bent' };
 
-/** What the run of a ball needs to know of the ground. All are ours; docs/numbers.md says what they were set against. */
+/**
+ * What the run of a ball needs to know of the ground. All are ours; docs/numbers.md says what they were set
+ * against.
+ */
 export interface Ground {
-  /** How deep a landing ball digs, against the turf the bounce law was measured on: scales the tilt of the surface it meets. */
+  /**
+   * How deep a landing ball digs, against the turf the bounce law was measured on: scales the tilt of the
+   * surface it meets.
+   */
   dig: number;
   /** How much it springs back, against the same. */
   spring: number;
@@ -38,7 +44,10 @@ const FIRMNESS: Record<Firmness, { dig: number; spring: number; rolling: number 
   firm: { dig: 0.962, spring: 1.01, rolling: 0.8 },
   baked: { dig: 0.631, spring: 1.073, rolling: 0.617 },
 };
-/** Friction against bent grass, and rolling resistance against it where it is left longer and where it is cut to a green. */
+/**
+ * Friction against bent grass, and rolling resistance against it where it is left longer and where it is cut
+ * to a green.
+ */
 const GRASS: Record<Grass, { friction: number; rolling: Record<Area, number> }> = {
   fescue: { friction: 0.92, rolling: { fairway: 0.85, green: 1 } },
   bent: { friction: 1, rolling: { fairway: 1, green: 1 } },
@@ -46,7 +55,10 @@ const GRASS: Record<Grass, { friction: number; rolling: Record<Area, number> }> 
   bermuda: { friction: 1.1, rolling: { fairway: 1.2, green: 1.15 } },
   kikuyu: { friction: 1.2, rolling: { fairway: 1.5, green: 1.4 } },
 };
-/** Bent grass on medium ground. The green takes a deeper pitch mark; its rolling is a ball that goes 3.0 m from a speed of 1.83 m/s. */
+/**
+ * Bent grass on medium ground. The green takes a deeper pitch mark; its rolling is a ball that goes 3.0 m
+ * from a speed of 1.83 m/s.
+ */
 const AREA: Record<Area, { dig: number; friction: number; rolling: number }> = {
   fairway: { dig: 1, friction: 0.188, rolling: 0.134 },
   green: { dig: 1.724, friction: 0.17, rolling: 0.079 },

@@ -20,7 +20,10 @@ export interface ValuedRound {
   times: number;
 }
 
-/** Strokes over the whole season, and within which they lie in 95 of 100 seasons drawn from what is known of the carries. */
+/**
+ * Strokes over the whole season, and within which they lie in 95 of 100 seasons drawn from what is known of
+ * the carries.
+ */
 export interface SeasonStrokes {
   strokes: number;
   low: number;
@@ -32,7 +35,10 @@ export interface SeasonValue {
   played: number;
   /** What a bag chosen for each round saves over the gamer. */
   changed: SeasonStrokes;
-  /** What one bag for all of them saves over the gamer: the best that was found. No other saves more than `short` beyond it; 0 where it is proved. */
+  /**
+   * What one bag for all of them saves over the gamer: the best that was found. No other saves more than
+   * `short` beyond it; 0 where it is proved.
+   */
   fixed: SeasonStrokes & { ids: readonly string[]; short: number };
   /** What changing from round to round saves over that one bag: what swapping is worth. */
   swapping: SeasonStrokes;
@@ -67,9 +73,10 @@ const DRAWS = 16;
 const CHOOSING = 0.4;
 
 /**
- * What bags are worth over all of a season's rounds: one for each round, the best one for all, against the gamer, in expected strokes. Bags are
- * chosen from the carries as they are known; each drawn season then has carries of its own, within what is known of them, and the bags stay.
- * The luck of single shots is in neither; it is the same for every bag.
+ * What bags are worth over all of a season's rounds: one for each round, the best one for all, against the
+ * gamer, in expected strokes. Bags are chosen from the carries as they are known; each drawn season then has
+ * carries of its own, within what is known of them, and the bags stay. The luck of single shots is in
+ * neither; it is the same for every bag.
  * @param gamerIds the bag that is played now, as far as its clubs are there
  * @throws InvalidInputError where a round allows no bag
  */
@@ -199,7 +206,10 @@ function plain(rules: RoundRules): RoundRules {
   return { ...rules, preferences: { ...rules.preferences, changeStrokes: 0 } };
 }
 
-/** Carries of one season: a club's shots move together, by as much as its stock carry may be off; the same club the same way in every round. */
+/**
+ * Carries of one season: a club's shots move together, by as much as its stock carry may be off; the same
+ * club the same way in every round.
+ */
 function drawnSeason(rounds: readonly ValuedRound[], normal: () => number): (club: LadderClub) => LadderClub {
   const shifts = new Map<string, number>();
   for (const { round } of rounds)

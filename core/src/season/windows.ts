@@ -32,8 +32,9 @@ interface SeasonWindow extends DaySpan {
 }
 
 /**
- * The windows before each event, by its first day: untouched right before it, played before that, tested before that. Where another event is
- * played meanwhile there is no window until it is over, so in the weeks of a season only what is left of the untouched days stands.
+ * The windows before each event, by its first day: untouched right before it, played before that, tested
+ * before that. Where another event is played meanwhile there is no window until it is over, so in the weeks
+ * of a season only what is left of the untouched days stands.
  */
 export function windowsBefore(events: readonly SeasonEvent[], rules: SeasonRules): SeasonWindow[] {
   const inOrder = events.toSorted((a, b) => a.from.localeCompare(b.from) || a.id.localeCompare(b.id));

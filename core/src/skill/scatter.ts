@@ -14,7 +14,10 @@ interface ShotScatter {
 
 /** The handicap whose figures are the tour's. Common practice, no source. */
 export const TOUR_HANDICAP = -4;
-/** The two handicaps the figures below are told for, tour and 15; between them and beyond they change by the same for each stroke. */
+/**
+ * The two handicaps the figures below are told for, tour and 15; between them and beyond they change by the
+ * same for each stroke.
+ */
 const CLUB_HANDICAP = 15;
 
 /** Direction of shots about the line aimed at, one standard deviation, degrees, tour. Common practice, no source. */
@@ -34,7 +37,10 @@ const DIRECTION_TIMES = 2;
 const ALONG_SHARE = [0.045, 0.08] as const;
 /** Share of strikes that are mis-hits, tour and 15. Common practice, no source. */
 const MISHIT_SHARE = [0.08, 0.15] as const;
-/** What a mis-hit loses of its carry: 12 % with an iron; deep heads forgive more, a driving iron less. Common practice, no source; the differences are ours. */
+/**
+ * What a mis-hit loses of its carry: 12 % with an iron; deep heads forgive more, a driving iron less. Common
+ * practice, no source; the differences are ours.
+ */
 const MISHIT_SHORT: Record<ClubKind, number> = {
   driver: 0.11,
   fairway: 0.11,
@@ -48,7 +54,10 @@ const MISHIT_SHORT: Record<ClubKind, number> = {
 const MISHIT_SHARE_MAX = 0.25;
 /** Nobody lands the ball closer to where they meant to than this. Common practice, no source. */
 const CLOSEST_M = 3;
-/** Long irons and driving irons are this much more crooked for slow swings. Common practice, no source; the carries that tell fast from slow are ours. */
+/**
+ * Long irons and driving irons are this much more crooked for slow swings. Common practice, no source; the
+ * carries that tell fast from slow are ours.
+ */
 const SLOW_LONG_IRON = 1.25;
 const LONG_IRON_DEG = 24;
 const FAST_LONG_IRON_M = 175;
@@ -107,8 +116,8 @@ export function wholeAlongM({ alongM, mishitShare, mishitShortM }: ShotScatter):
 }
 
 /**
- * How a shot scatters: what was measured of it, drawn towards what is usual for the player by how few shots there were. A carry somebody
- * stated is that of a good strike; a measured mean has the mis-hits in it.
+ * How a shot scatters: what was measured of it, drawn towards what is usual for the player by how few shots
+ * there were. A carry somebody stated is that of a good strike; a measured mean has the mis-hits in it.
  */
 export function scatterOf(
   kind: ClubKind,

@@ -30,10 +30,16 @@ interface Evidence {
 const STATED_ERROR = 2;
 /** Long hitters are better players, but loosely: standard deviation about the line below. Ours. */
 const LENGTH_ERROR = 8;
-/** A tour player carries a driver so far, and each stroke of handicap goes with so much less. From memory of published averages; metres. */
+/**
+ * A tour player carries a driver so far, and each stroke of handicap goes with so much less. From memory of
+ * published averages; metres.
+ */
 const TOUR_DRIVER_M = 252;
 const DRIVER_PER_STROKE_M = 3;
-/** A club other than a driver tells length by its share of the tour's stock carry with it, metres. Common practice, no source. */
+/**
+ * A club other than a driver tells length by its share of the tour's stock carry with it, metres. Common
+ * practice, no source.
+ */
 const TOUR_CARRY_M: Partial<
   Record<ClubKind, readonly [loftDeg: number, carryM: number, perDegreeM: number]>
 > = {
@@ -48,14 +54,17 @@ const TOUR_CARRY_M: Partial<
 const ANYBODY: Evidence = { source: 'nothing', handicap: 12, variance: 10 ** 2 };
 /** One club's spread differs from the player's other clubs' by this share, one standard deviation. Ours. */
 const CLUBS_DIFFER = 0.3;
-/** A session's clubs share its day, its ball and its mat: together they tell no more than within so many strokes. Ours. */
+/**
+ * A session's clubs share its day, its ball and its mat: together they tell no more than within so many
+ * strokes. Ours.
+ */
 const RANGE_ERROR = 6;
 const SHOTS_MIN = 5;
 const HANDICAP_SPAN = 19;
 
 /**
- * A player's skill from what there is: a stated handicap, the spread of measured clubs, how far the clubs carry. Each has a say by how much
- * it tells; length has none where a handicap is stated.
+ * A player's skill from what there is: a stated handicap, the spread of measured clubs, how far the clubs
+ * carry. Each has a say by how much it tells; length has none where a handicap is stated.
  */
 export function skillOf(clubs: readonly LadderClub[], statedHandicap?: number | null): Skill {
   const measured = measuredEvidence(clubs);

@@ -13,13 +13,17 @@ export interface BuildChange {
   takenOn: string;
 }
 
-/** A setting is held to this, and two readings of a gauge differ by as much without a bend. Degrees; common practice, no source. */
+/**
+ * A setting is held to this, and two readings of a gauge differ by as much without a bend. Degrees; common
+ * practice, no source.
+ */
 const SET_DEG = 0.3;
 const GAUGE_DEG = 0.75;
 
 /**
- * What changed about a club since a shot of it was taken; undefined where nothing did that is known. A loft that was only measured for the first
- * time is no change of the club, and neither is a length or a shaft that nobody had written down.
+ * What changed about a club since a shot of it was taken; undefined where nothing did that is known. A loft
+ * that was only measured for the first time is no change of the club, and neither is a length or a shaft that
+ * nobody had written down.
  */
 export function changeSince(spec: Spec, key: ReadingKey): BuildChange | undefined {
   const fact = spec[key];

@@ -39,7 +39,10 @@ interface BuildPart {
 /** One head has one of them. */
 const OWN: readonly QuantityKey[] = ['serial'];
 
-/** A club's build as it stands: every part that is known, the loft and the lie as they are now, whatever they were set to. */
+/**
+ * A club's build as it stands: every part that is known, the loft and the lie as they are now, whatever they
+ * were set to.
+ */
 export function buildOf(spec: Spec): BuildPart[] {
   const loft = playingLoft(spec);
   return BUILD_SHEET.flatMap(({ keys }) => keys).flatMap((key): BuildPart[] => {

@@ -60,7 +60,10 @@ export function ladderClub(club: { id: string; name: string; kind: ClubKind; spe
   };
 }
 
-/** The bounce a sole really has: written down before the club was bent, it has followed the loft; weaker is more. Common practice, no source. */
+/**
+ * The bounce a sole really has: written down before the club was bent, it has followed the loft; weaker is
+ * more. Common practice, no source.
+ */
 function playingBounce(spec: Spec): number | undefined {
   const written = numberIn(spec, 'bounceDeg');
   const set = spec.loftSetDeg;

@@ -44,8 +44,8 @@ export function shownLoftKey(spec: Spec): LoftKey | undefined {
 }
 
 /**
- * What a loft is that somebody wrote without saying: the first one the stamp; later what is shown, corrected; beside a stamp alone what the club
- * was bent to, or, too far away for that, the stamp corrected.
+ * What a loft is that somebody wrote without saying: the first one the stamp; later what is shown, corrected;
+ * beside a stamp alone what the club was bent to, or, too far away for that, the stamp corrected.
  */
 export function usualLoftKey(spec: Spec, deg: number): LoftKey {
   const shown = playingLoft(spec);

@@ -1,4 +1,7 @@
-/** Swing weight as it is written: a letter and points, ten points to a letter: C9, D0, D3.5. What a point weighs is in `weights`. */
+/**
+ * Swing weight as it is written: a letter and points, ten points to a letter: C9, D0, D3.5. What a point
+ * weighs is in `weights`.
+ */
 const PATTERN = /^([A-G])\s?(\d(?:[.,]\d)?)$/i;
 
 /** Points above A0, so that D3 is 33; undefined when the text is no swing weight. */

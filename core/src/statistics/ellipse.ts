@@ -1,6 +1,9 @@
 import { meanOf } from './sample.js';
 
-/** Where points scatter: their centre, and the half axes and turn of the ellipse of their covariance at one standard deviation. */
+/**
+ * Where points scatter: their centre, and the half axes and turn of the ellipse of their covariance at one
+ * standard deviation.
+ */
 export interface Ellipse {
   x: number;
   y: number;
@@ -11,7 +14,10 @@ export interface Ellipse {
   turn: number;
 }
 
-/** The covariance ellipse of points; undefined for fewer than three. K. Pearson's principal axes, Philosophical Magazine 2 (1901) 559-572. */
+/**
+ * The covariance ellipse of points; undefined for fewer than three. K. Pearson's principal axes,
+ * Philosophical Magazine 2 (1901) 559-572.
+ */
 export function ellipseOf(xs: readonly number[], ys: readonly number[]): Ellipse | undefined {
   const n = xs.length;
   if (n < 3) return undefined;
@@ -36,9 +42,10 @@ export function ellipseOf(xs: readonly number[], ys: readonly number[]): Ellipse
 }
 
 /**
- * How many deviations of its axes an ellipse from n points must have to hold the next shot with probability `share`:
- * Hotelling's prediction region, (n - 1)(n + 1) 2 / (n (n - 2)) times the F quantile with 2 and n - 2 degrees of freedom, which has a closed form.
- * H. Hotelling, Annals of Mathematical Statistics 2 (1931) 360-378. For many points it is the square root of -2 ln(1 - share).
+ * How many deviations of its axes an ellipse from n points must have to hold the next shot with probability
+ * `share`: Hotelling's prediction region, (n - 1)(n + 1) 2 / (n (n - 2)) times the F quantile with 2 and n -
+ * 2 degrees of freedom, which has a closed form. H. Hotelling, Annals of Mathematical Statistics 2 (1931)
+ * 360-378. For many points it is the square root of -2 ln(1 - share).
  * @param n at least 3
  * @param share between 0 and 1
  */

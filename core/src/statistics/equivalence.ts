@@ -13,8 +13,9 @@ interface Equivalence {
 }
 
 /**
- * Two one-sided tests of the difference a - b against -margin and +margin, variances unequal.
- * D. J. Schuirmann, Journal of Pharmacokinetics and Biopharmaceutics 15 (1987) 657-680; degrees of freedom after Welch and Satterthwaite.
+ * Two one-sided tests of the difference a - b against -margin and +margin, variances unequal. D. J.
+ * Schuirmann, Journal of Pharmacokinetics and Biopharmaceutics 15 (1987) 657-680; degrees of freedom after
+ * Welch and Satterthwaite.
  * @param alpha of each test, such as 0.05
  */
 export function equivalence(a: MeanWithError, b: MeanWithError, margin: number, alpha = 0.05): Equivalence {
@@ -34,8 +35,9 @@ const CHANCE = 0.8;
 const MANY = 1e6;
 
 /**
- * How many shots with each of two clubs tell a true distance `delta` from zero four times in five, at the spreads seen so far.
- * The usual normal approximation, (z(1 - alpha) + z(0.8))^2 (s1^2 + s2^2) / delta^2, plus one for Student's wider tails.
+ * How many shots with each of two clubs tell a true distance `delta` from zero four times in five, at the
+ * spreads seen so far. The usual normal approximation, (z(1 - alpha) + z(0.8))^2 (s1^2 + s2^2) / delta^2,
+ * plus one for Student's wider tails.
  * @param alpha of one side
  */
 export function shotsToTell(deviationA: number, deviationB: number, delta: number, alpha: number): number {

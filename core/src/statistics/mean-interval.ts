@@ -1,6 +1,9 @@
 import { studentTQuantile } from './student-t.js';
 
-/** Half the width of a mean's interval from a normal sample of n at a confidence; undefined for a single value. Student, Biometrika 6 (1908) 1-25. */
+/**
+ * Half the width of a mean's interval from a normal sample of n at a confidence; undefined for a single
+ * value. Student, Biometrika 6 (1908) 1-25.
+ */
 export function meanHalfWidth(deviation: number, n: number, confidence = 0.95): number | undefined {
   return n < 2 ? undefined : (tOf(confidence, n - 1) * deviation) / Math.sqrt(n);
 }

@@ -18,9 +18,10 @@ export function normalQuantile(share: number): number {
 const made = new Map<string, Float64Array>();
 
 /**
- * Points that stand for a round scatter with equal weight: a Fibonacci lattice (Niederreiter, Random Number Generation and Quasi-Monte Carlo
- * Methods, 1992, chapter 5) through the normal quantiles. An edge across it is met to about one share in `count`, where a square grid of as many
- * points meets it to one in the root of them.
+ * Points that stand for a round scatter with equal weight: a Fibonacci lattice (Niederreiter, Random Number
+ * Generation and Quasi-Monte Carlo Methods, 1992, chapter 5) through the normal quantiles. An edge across it
+ * is met to about one share in `count`, where a square grid of as many points meets it to one in the root of
+ * them.
  * @param half only the right half, for what is the same at both sides
  */
 export function normalPlaces(count: number, half: boolean): Float64Array {

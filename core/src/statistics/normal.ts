@@ -1,7 +1,10 @@
 /** The 97.5 % point of the standard normal distribution: half a 95 % interval in standard deviations. */
 export const NORMAL_95 = 1.959963984540054;
 
-/** Standard normal distribution function. G. West, Better approximations to cumulative normal functions, Wilmott Magazine (May 2005), after J. F. Hart, 1968; coefficients from memory, checked against a library. */
+/**
+ * Standard normal distribution function. G. West, Better approximations to cumulative normal functions,
+ * Wilmott Magazine (May 2005), after J. F. Hart, 1968; coefficients from memory, checked against a library.
+ */
 export function normalCdf(x: number): number {
   const size = Math.abs(x);
   if (size > 37) return x > 0 ? 1 : 0;

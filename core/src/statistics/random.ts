@@ -1,4 +1,7 @@
-/** Numbers between 0 and 1 that look random and are the same for the same seed: mulberry32 (T. Ettinger, public domain; from memory). */
+/**
+ * Numbers between 0 and 1 that look random and are the same for the same seed: mulberry32 (T. Ettinger,
+ * public domain; from memory).
+ */
 export function randomFrom(seed: number): () => number {
   let state = seed | 0;
   return () => {
@@ -9,7 +12,10 @@ export function randomFrom(seed: number): () => number {
   };
 }
 
-/** Normal deviates from uniform ones: G. E. P. Box and M. E. Muller, Annals of Mathematical Statistics 29 (1958) 610-611. */
+/**
+ * Normal deviates from uniform ones: G. E. P. Box and M. E. Muller, Annals of Mathematical Statistics 29
+ * (1958) 610-611.
+ */
 export function normalFrom(uniform: () => number): () => number {
   return () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
 }

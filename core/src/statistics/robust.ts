@@ -3,7 +3,10 @@ import { meanOf, medianOf } from './sample.js';
 /** Makes the median absolute deviation of a normal sample its standard deviation. */
 const NORMAL_CONSISTENCY = 1.4826;
 
-/** Median absolute deviation about the median, scaled to be a standard deviation where the sample is normal. F. R. Hampel, JASA 69 (1974) 383-393. */
+/**
+ * Median absolute deviation about the median, scaled to be a standard deviation where the sample is normal.
+ * F. R. Hampel, JASA 69 (1974) 383-393.
+ */
 export function medianDeviationOf(values: readonly number[], median = medianOf(values)): number {
   return NORMAL_CONSISTENCY * medianOf(values.map((value) => Math.abs(value - median)));
 }
@@ -13,8 +16,9 @@ const HUBER_K = 1.5;
 const NEAR_ENOUGH = 1e-9;
 
 /**
- * A mean that a few wild values do not move: Huber's M-estimator of location with the scale held at the median absolute deviation.
- * P. J. Huber, Annals of Mathematical Statistics 35 (1964) 73-101. Where more than half the values are the same it is their median.
+ * A mean that a few wild values do not move: Huber's M-estimator of location with the scale held at the
+ * median absolute deviation. P. J. Huber, Annals of Mathematical Statistics 35 (1964) 73-101. Where more than
+ * half the values are the same it is their median.
  */
 export function robustMeanOf(values: readonly number[]): number {
   const median = medianOf(values);
@@ -30,12 +34,18 @@ export function robustMeanOf(values: readonly number[]): number {
   return centre;
 }
 
-/** From here on a value is an outlier. B. Iglewicz and D. C. Hoaglin, How to Detect and Handle Outliers (ASQC, 1993): 3.5 modified z-scores. */
+/**
+ * From here on a value is an outlier. B. Iglewicz and D. C. Hoaglin, How to Detect and Handle Outliers (ASQC,
+ * 1993): 3.5 modified z-scores.
+ */
 const OUTLIER_FROM = 3.5;
 /** Fewer say nothing of each other. Ours. */
 const FEWEST_FOR_OUTLIERS = 5;
 
-/** How many scaled deviations each value is from the median; zero everywhere when there are too few, or no deviation, to tell. */
+/**
+ * How many scaled deviations each value is from the median; zero everywhere when there are too few, or no
+ * deviation, to tell.
+ */
 export function outlyingness(values: readonly number[]): number[] {
   if (values.length < FEWEST_FOR_OUTLIERS) return values.map(() => 0);
   const median = medianOf(values);

@@ -1,6 +1,8 @@
 /**
- * Where a rising function takes a value: regula falsi with the Illinois correction (Dowell and Jarratt, BIT 11, 1971, 168-174; from memory).
- * @param low,high an interval; the answer is its end when the value lies outside what the function takes on it
+ * Where a rising function takes a value: regula falsi with the Illinois correction (Dowell and Jarratt, BIT
+ * 11, 1971, 168-174; from memory).
+ * @param low,high an interval; the answer is its end when the value lies outside what the function takes on
+ * it
  * @param tolerance in the units of the function's value
  */
 export function solveRising(

@@ -8,7 +8,10 @@ const TINY = 1e-300;
 const ENOUGH = 1e-15;
 const MAX_TERMS = 500;
 
-/** Natural logarithm of the gamma function for x > 0; Lanczos approximation, g = 7, nine terms (coefficients from memory). */
+/**
+ * Natural logarithm of the gamma function for x > 0; Lanczos approximation, g = 7, nine terms (coefficients
+ * from memory).
+ */
 export function logGamma(x: number): number {
   const coefficients = [
     0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059,

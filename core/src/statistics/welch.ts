@@ -9,8 +9,8 @@ export interface MeanWithError {
 }
 
 /**
- * Two-sided interval of the difference of two means with unequal variances, a - b.
- * Degrees of freedom after B. L. Welch, Biometrika 34 (1947) 28-35, and F. E. Satterthwaite, Biometrics Bulletin 2 (1946) 110-114.
+ * Two-sided interval of the difference of two means with unequal variances, a - b. Degrees of freedom after
+ * B. L. Welch, Biometrika 34 (1947) 28-35, and F. E. Satterthwaite, Biometrics Bulletin 2 (1946) 110-114.
  * @param confidence such as 0.8 or 0.95
  */
 export function welchInterval(

@@ -11,7 +11,10 @@ import { isEnough, type Strike, type StrikeClub, type StrikePart } from './strik
 export interface CompleteStrike extends Required<Omit<Strike, 'clubSpeedMps' | 'attackDeg'>> {
   clubSpeedMps: number | undefined;
   modelled: readonly StrikePart[];
-  /** Whether anything was said of where it went sideways: its side, or the direction it started in. Else its side is the model's straight ball. */
+  /**
+   * Whether anything was said of where it went sideways: its side, or the direction it started in. Else its
+   * side is the model's straight ball.
+   */
   isSideKnown: boolean;
   /** The same ball in the air and on the ground of the player's baseline. */
   atBaseline: {
@@ -59,7 +62,8 @@ const FIRM_GREEN = groundOf({ area: 'green', firmness: 'firm', grass: 'bent' });
 const TOTAL_ROUNDS = 3;
 
 /**
- * Fills in what a device did not give and moves the ball to the player's baseline: what was measured, and the model there less the model here.
+ * Fills in what a device did not give and moves the ball to the player's baseline: what was measured, and the
+ * model there less the model here.
  * @throws InvalidInputError when there is nothing to work a flight out from, or no flight does what was given
  */
 export function completeStrike(
@@ -126,7 +130,10 @@ function runOf({ landSpeedMps, descentDeg, landSpinRpm }: Flight, ground: Ground
   return run(landSpeedMps, descentDeg, landSpinRpm, ground).runM;
 }
 
-/** The launch that was measured, its missing parts the stock delivery's at that speed; or the launch that makes the carry. */
+/**
+ * The launch that was measured, its missing parts the stock delivery's at that speed; or the launch that
+ * makes the carry.
+ */
 function launchOfStrike(strike: Strike, club: StrikeClub, here: Place): Launch {
   const straight = launchAhead(strike, club, here);
   if (strike.azimuthDeg !== undefined || strike.offlineM === undefined) {

@@ -30,8 +30,8 @@ const CONFIDENCE = 1 - 0.05 / PARTS.length;
 const FEWEST = 5;
 
 /**
- * What moved between two summaries of one club. Spin lost and launch gained at one ball speed are what worn grooves do (common practice,
- * no source); anything that cannot be told from zero is "as it was".
+ * What moved between two summaries of one club. Spin lost and launch gained at one ball speed are what worn
+ * grooves do (common practice, no source); anything that cannot be told from zero is "as it was".
  */
 export function driftOf(before: StrikeSummary, after: StrikeSummary): Drift {
   if (before.n < FEWEST || after.n < FEWEST) return { parts: [], verdict: 'not known yet' };

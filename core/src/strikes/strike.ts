@@ -2,8 +2,9 @@ import type { ClubKind } from '../clubs/index.js';
 import type { Bounds } from '../invalid-input-error.js';
 
 /**
- * One ball hit in a session, as a device or a person gave it; whatever they did not give is left out.
- * Metres, m/s, degrees, rpm. Sideways right of the target line is positive, so are a start to the right and a spin axis that curves right.
+ * One ball hit in a session, as a device or a person gave it; whatever they did not give is left out. Metres,
+ * m/s, degrees, rpm. Sideways right of the target line is positive, so are a start to the right and a spin
+ * axis that curves right.
  */
 export interface Strike {
   clubSpeedMps?: number;
@@ -24,7 +25,10 @@ export interface Strike {
 
 export type StrikePart = keyof Strike;
 
-/** Outside these a number is a slip of a device or of a finger: 900 yd is no shot. From memory of what is possible, and then some. */
+/**
+ * Outside these a number is a slip of a device or of a finger: 900 yd is no shot. From memory of what is
+ * possible, and then some.
+ */
 export const STRIKE_BOUNDS: Bounds<StrikePart> = {
   clubSpeedMps: [1, 75],
   ballSpeedMps: [1, 110],
@@ -40,7 +44,10 @@ export const STRIKE_BOUNDS: Bounds<StrikePart> = {
   attackDeg: [-20, 20],
 };
 
-/** Ball speed over club speed: outside these a device misread one of them. From memory of what is possible, and then some. */
+/**
+ * Ball speed over club speed: outside these a device misread one of them. From memory of what is possible,
+ * and then some.
+ */
 export const SMASH_BOUNDS = [0.7, 1.6] as const;
 
 /** Ball speed over club speed of a strike both were measured of. */

@@ -43,7 +43,10 @@ export interface StrikeSummary {
   spinWindowRpm: readonly [number, number];
   /** Of the landing points: along is x, right of the line is y. */
   ellipse: Ellipse | undefined;
-  /** Strikes still to be hit until the mean carry is known to `marginM`; 0 when it is, undefined when it cannot be told. */
+  /**
+   * Strikes still to be hit until the mean carry is known to `marginM`; 0 when it is, undefined when it
+   * cannot be told.
+   */
   moreShots: number | undefined;
 }
 
@@ -99,7 +102,10 @@ function moreShotsFor(spreadM: number, n: number, marginM: number): number | und
   return needed === undefined ? undefined : Math.max(0, needed - n);
 }
 
-/** Which strikes are far from the rest, in carry or sideways, and why; in the order given, undefined for the others. They stay in until somebody takes them out. */
+/**
+ * Which strikes are far from the rest, in carry or sideways, and why; in the order given, undefined for the
+ * others. They stay in until somebody takes them out.
+ */
 export function outliersOf(strikes: readonly CompleteStrike[]): (string | undefined)[] {
   const along = outlyingness(strikes.map(({ atBaseline }) => atBaseline.carryM));
   const across = acrossOf(strikes);

@@ -2,7 +2,10 @@ import { carryErrorM, type Shot } from '../clubs/index.js';
 import { NORMAL_95 } from '../statistics/index.js';
 import type { StrikeSummary } from './summary.js';
 
-/** What a tee gives or takes of a carry before anybody hit one: nothing, within this share of it, one standard deviation. Ours. */
+/**
+ * What a tee gives or takes of a carry before anybody hit one: nothing, within this share of it, one standard
+ * deviation. Ours.
+ */
 const USUAL_SHARE = 0.03;
 
 /** Fewer balls off a tee say nothing of it. Ours. */
@@ -15,8 +18,9 @@ interface TeeGain {
 }
 
 /**
- * How much farther a club carries off a tee than off the turf: the difference of the two means, drawn towards nothing by as much as they
- * leave open (the mean of a normal distribution with a normal prior; Gelman et al., Bayesian Data Analysis, 2.5, from memory).
+ * How much farther a club carries off a tee than off the turf: the difference of the two means, drawn towards
+ * nothing by as much as they leave open (the mean of a normal distribution with a normal prior; Gelman et
+ * al., Bayesian Data Analysis, 2.5, from memory).
  * @param offTees full shots off tees, in the baseline's air
  * @param turf the carry that stands for the club
  * @returns undefined for fewer than `MIN_TEE_BALLS`

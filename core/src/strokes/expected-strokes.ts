@@ -2,8 +2,8 @@ import { InvalidInputError } from '../invalid-input-error.js';
 import { TOUR_HANDICAP, handicapShare } from '../skill/index.js';
 
 /**
- * Strokes a tour professional takes to hole out, by lie and distance.
- * Source: M. Broadie, Assessing golfer performance on the PGA TOUR, Interfaces 42(2), 2012, 146-165; the values are from memory.
+ * Strokes a tour professional takes to hole out, by lie and distance. Source: M. Broadie, Assessing golfer
+ * performance on the PGA TOUR, Interfaces 42(2), 2012, 146-165; the values are from memory.
  */
 export type HoleOutLie = 'tee' | 'fairway' | 'rough' | 'sand' | 'green';
 
@@ -186,14 +186,16 @@ function dense(table: Table): Float64Array {
 }
 
 /**
- * A 15 handicap takes this share more than a tour player beyond the first stroke, and on the green. From memory of published comparisons of
- * tour players and club players; held to whole rounds in docs/validation.md.
+ * A 15 handicap takes this share more than a tour player beyond the first stroke, and on the green. From
+ * memory of published comparisons of tour players and club players; held to whole rounds in
+ * docs/validation.md.
  */
 const MORE_AT_15 = 0.5;
 const MORE_ON_THE_GREEN_AT_15 = 0.25;
 
 /**
- * Expected strokes to hole out from a distance and lie, straight between two rows of the table; beyond its ends the end's own value.
+ * Expected strokes to hole out from a distance and lie, straight between two rows of the table; beyond its
+ * ends the end's own value.
  * @param handicap of whoever plays; the table itself is the tour's
  * @throws InvalidInputError for a negative distance
  */

@@ -16,8 +16,8 @@ const PAR_FOUR_M = 390;
 const SHARES = 24;
 
 /**
- * Strokes to hole out after an approach that scatters about the middle of a usual round green: putts from where it holds the green, out of
- * the rough from where it does not (Broadie's table, see `expectedStrokes`).
+ * Strokes to hole out after an approach that scatters about the middle of a usual round green: putts from
+ * where it holds the green, out of the rough from where it does not (Broadie's table, see `expectedStrokes`).
  */
 export function strokesAfterApproach(scatter: Scatter): number {
   return overScatter(scatter, (along, across) => {
@@ -26,7 +26,10 @@ export function strokesAfterApproach(scatter: Scatter): number {
   });
 }
 
-/** Strokes to hole out after a drive on a usual par four, from the fairway or the rough beside it; the length of the drive counts too. */
+/**
+ * Strokes to hole out after a drive on a usual par four, from the fairway or the rough beside it; the length
+ * of the drive counts too.
+ */
 export function strokesAfterDrive(totalM: number, scatter: Scatter): number {
   return overScatter(scatter, (along, across) =>
     expectedStrokes(
@@ -36,7 +39,10 @@ export function strokesAfterDrive(totalM: number, scatter: Scatter): number {
   );
 }
 
-/** The mean of a function of where a ball comes to rest, its offsets along and across normal; the sum over equal shares each way. */
+/**
+ * The mean of a function of where a ball comes to rest, its offsets along and across normal; the sum over
+ * equal shares each way.
+ */
 function overScatter(
   { alongM, acrossM }: Scatter,
   strokes: (along: number, across: number) => number,

@@ -11,7 +11,10 @@ interface BringTo {
   /** Grams to put on, negative to take off, and where; undefined where nothing can be said. */
   grams?: number;
   place?: WeightPlace;
-  /** Where grams have to come off the head and no lead is on it: as many under the grip do the same, at this price in total weight. */
+  /**
+   * Where grams have to come off the head and no lead is on it: as many under the grip do the same, at this
+   * price in total weight.
+   */
   insteadG?: number;
   /** Why nothing can be said. */
   missing?: string;
@@ -21,8 +24,9 @@ interface BringTo {
 const SAME_POINTS = 0.25;
 
 /**
- * Grams to bring each club to a swing weight, and where: lead at the head where it is too light; where it is too heavy, lead that is on the
- * head comes off first, and for the rest a heavier grip or weight under it. Whole half grams.
+ * Grams to bring each club to a swing weight, and where: lead at the head where it is too light; where it is
+ * too heavy, lead that is on the head comes off first, and for the rest a heavier grip or weight under it.
+ * Whole half grams.
  */
 export function bringTo(clubs: readonly { id: string; spec: Spec }[], targetPoints: number): BringTo[] {
   return clubs.map(({ id, spec }) => {
@@ -107,7 +111,10 @@ export function buildTweakEffect(spec: Spec, tweak: BuildTweak): BuildTweakEffec
 /** Of a club whose length nobody has written down: a 7 iron's. */
 const USUAL_LENGTH_IN = 37;
 
-/** Grams at the head that bring a club of known parts to a moment of inertia about the butt, kg cm^2; negative to take off. */
+/**
+ * Grams at the head that bring a club of known parts to a moment of inertia about the butt, kg cm^2; negative
+ * to take off.
+ */
 export function gramsForInertia(spec: Spec, targetKgCm2: number): number | undefined {
   const parts = partsOf(spec);
   if (!parts) return undefined;

@@ -92,8 +92,8 @@ interface ClubWeight {
 const CM_PER_IN = 2.54;
 
 /**
- * Swing weight, total weight, balance point and moment of inertia of a club put together from its parts. Good to about two points where nothing
- * was measured.
+ * Swing weight, total weight, balance point and moment of inertia of a club put together from its parts. Good
+ * to about two points where nothing was measured.
  * @throws InvalidInputError naming the part
  */
 export function weightOfParts(parts: ClubParts): ClubWeight {

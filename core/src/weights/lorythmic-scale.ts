@@ -20,12 +20,18 @@ export function momentOfPoints(points: number): number {
   return D0_IN_OZ + (points - D0_POINTS) * POINT_IN_OZ;
 }
 
-/** What a weight adds to a swing weight, in points: below 14 in from the butt more, above it less. Grams, and inches from the butt. */
+/**
+ * What a weight adds to a swing weight, in points: below 14 in from the butt more, above it less. Grams, and
+ * inches from the butt.
+ */
 export function pointsOfWeight(grams: number, atIn: number): number {
   return ((atIn - FULCRUM_IN) * grams) / G_PER_OZ / POINT_IN_OZ;
 }
 
-/** Grams that add so many points at a place, negative to take away; Infinity at the fulcrum, where nothing does. Inches from the butt. */
+/**
+ * Grams that add so many points at a place, negative to take away; Infinity at the fulcrum, where nothing
+ * does. Inches from the butt.
+ */
 export function gramsForPoints(points: number, atIn: number): number {
   if (points === 0) return 0;
   return (points * POINT_IN_OZ * G_PER_OZ) / (atIn - FULCRUM_IN);

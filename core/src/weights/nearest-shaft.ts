@@ -32,8 +32,8 @@ function flexRank(flex: string | undefined): number | undefined {
 }
 
 /**
- * The shafts of a locker by how near they come to a club's: weight, flex, torque, tip and stepping, the differences said. What is not written
- * down counts as a middling difference.
+ * The shafts of a locker by how near they come to a club's: weight, flex, torque, tip and stepping, the
+ * differences said. What is not written down counts as a middling difference.
  * @param wanted the spec of the club whose shaft broke
  * @param clubs the others, of any kind; those without a shaft are left out
  */
@@ -99,7 +99,10 @@ export function nearestShafts(wanted: Spec, clubs: readonly { id: string; spec: 
     .sort((a, b) => a.distance - b.distance || a.differences.length - b.differences.length);
 }
 
-/** What tradition says of a shaft's weight beside its neighbour's; undefined where it is as usual, or a weight is not known. Common practice, no source. */
+/**
+ * What tradition says of a shaft's weight beside its neighbour's; undefined where it is as usual, or a weight
+ * is not known. Common practice, no source.
+ */
 export function shaftTradition(clubs: readonly { name: string; kind: string; spec: Spec }[]): string[] {
   const of = (kind: string) =>
     clubs.filter((club) => club.kind === kind && numberIn(club.spec, 'shaftWeightG') !== undefined);

@@ -42,8 +42,9 @@ function trendValue(spec: Spec, key: TrendKey): number | undefined {
 }
 
 /**
- * Length, lie, swing weight and total weight down the irons and wedges against the line they run along by loft (Theil and Sen: the median of all
- * slopes, so that one odd club does not bend it), and the clubs that leave it. A set of fewer than four known values has no line.
+ * Length, lie, swing weight and total weight down the irons and wedges against the line they run along by
+ * loft (Theil and Sen: the median of all slopes, so that one odd club does not bend it), and the clubs that
+ * leave it. A set of fewer than four known values has no line.
  */
 export function setTrends(clubs: readonly SetClub[]): SetTrend[] {
   const set = clubs.filter(isOfSet);
@@ -105,8 +106,8 @@ const BUILD_WORDS: Record<(typeof BUILD)[number], string> = {
 };
 
 /**
- * How a club is built otherwise than most of its set: what may be why it leaves the line. "another shaft (Siv 95 for Siv 105) since 3 May", the
- * day as it is kept.
+ * How a club is built otherwise than most of its set: what may be why it leaves the line. "another shaft (Siv
+ * 95 for Siv 105) since 3 May", the day as it is kept.
  */
 export function builtOtherwise(club: SetClub, clubs: readonly SetClub[]): { text: string; since: string }[] {
   const others = clubs.filter((one) => isOfSet(one) && one.id !== club.id && one.kind === club.kind);

@@ -1,4 +1,7 @@
-/** Where weight on a head may be moved to, and which way the flight moves with it. Rules of thumb: common practice, no source; heads differ. */
+/**
+ * Where weight on a head may be moved to, and which way the flight moves with it. Rules of thumb: common
+ * practice, no source; heads differ.
+ */
 export const WEIGHT_DIRECTIONS: readonly { to: string; does: string }[] = [
   { to: 'the heel', does: 'the face shuts sooner: the flight moves to the player’s inside (a draw)' },
   { to: 'the toe', does: 'the face shuts later: the flight moves to the player’s outside (a fade)' },

@@ -24,7 +24,8 @@ const USUAL_SHARE: Record<UsualShotKind, number> = {
 const AS_IF_SHOTS = 10_000;
 
 /**
- * A club as a fitting or practice is expected to make it: with another carry or less scatter, or with a shot more. Nothing expected is the club of today.
+ * A club as a fitting or practice is expected to make it: with another carry or less scatter, or with a shot
+ * more. Nothing expected is the club of today.
  * @param club with a full carry, measured, stated or modelled
  * @param handicap of the player, by which shots scatter that nobody measured
  * @returns undefined where the club has no full carry, or is a putter
@@ -42,7 +43,8 @@ export function withExpectedShot(
   const scatter = scatterOf(club.kind, club.loftDeg, moved, handicap);
   const expected: Shot = {
     ...rest,
-    // Held against today's like with like: a mean with its mis-hits where that was measured, else a good strike's carry.
+    // Held against today's like with like: a mean with its mis-hits where that was measured, else a good
+    // strike's carry.
     source: today.source === 'modelled' ? 'stated' : today.source,
     sampleSize: AS_IF_SHOTS,
     spreadM: wholeAlongM(scatter) * scatterShare,

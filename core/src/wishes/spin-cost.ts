@@ -3,7 +3,10 @@ import { fly } from '../flight/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 import { MEDIUM_FAIRWAY, groundOf, run } from '../run-out/index.js';
 
-/** What a driver's spin costs at one ball speed and launch. Metres; carry and total lost against the best spin there is. */
+/**
+ * What a driver's spin costs at one ball speed and launch. Metres; carry and total lost against the best spin
+ * there is.
+ */
 interface SpinCost {
   bestSpinRpm: number;
   carryLostM: number;
@@ -13,8 +16,9 @@ interface SpinCost {
 const SPINS_RPM: readonly [from: number, to: number, step: number] = [1400, 4200, 50];
 
 /**
- * What too much or too little spin costs a drive, ball speed and launch staying the same: what a shaft, a degree of loft or a better strike could
- * bring at most. By the flight and run-out models on a medium fairway.
+ * What too much or too little spin costs a drive, ball speed and launch staying the same: what a shaft, a
+ * degree of loft or a better strike could bring at most. By the flight and run-out models on a medium
+ * fairway.
  * @param ballSpeedMps 30 to 95
  * @param launchDeg 4 to 22
  * @param spinRpm 800 to 6000

@@ -12,7 +12,10 @@ import { skillOf } from '../skill/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { withExpectedShot, type ExpectedShot } from './expected-shot.js';
 
-/** Something to have: a club that is not owned yet, or is broken; or what a fitting or practice would make of an owned one. */
+/**
+ * Something to have: a club that is not owned yet, or is broken; or what a fitting or practice would make of
+ * an owned one.
+ */
 export type WishedItem = {
   id: string;
   /** What it costs; null where nobody knows, and then no money buys it. */
@@ -78,9 +81,10 @@ const MAX_CLUBS = 60;
 const SAME = 1e-6;
 
 /**
- * What each wish is worth by a usual round, and the best use of a sum over all of them together: two wedges that do one job are not worth twice. The
- * bag is chosen anew for every case, so a gain is against the best bag of what is owned. Exact (see `chooseWithin`). A change from the bag of today is
- * not charged: money is spent to change it.
+ * What each wish is worth by a usual round, and the best use of a sum over all of them together: two wedges
+ * that do one job are not worth twice. The bag is chosen anew for every case, so a gain is against the best
+ * bag of what is owned. Exact (see `chooseWithin`). A change from the bag of today is not charged: money is
+ * spent to change it.
  * @returns undefined where no carry and no loft tells how far the player hits it
  * @throws InvalidInputError for more than 60 clubs together
  */
@@ -164,7 +168,10 @@ export function wishWorths({ request, question, wishes: items, money }: WishRequ
     return found && owned!.cost - found.cost >= use.gain - TIE_STROKES ? useOfChoice(use.spent, found) : use;
   }
 
-  /** From all the money there could be down to none: each best use is bought for less by nothing, so the next lies below what it spent. */
+  /**
+   * From all the money there could be down to none: each best use is bought for less by nothing, so the next
+   * lies below what it spent.
+   */
   function ladderOf(): BestUse[] {
     const whole = wishes.reduce((sum, { price }) => sum + (price ?? 0), 0);
     const uses: BestUse[] = [];
@@ -178,8 +185,8 @@ export function wishWorths({ request, question, wishes: items, money }: WishRequ
 }
 
 /**
- * A carry somebody was told or saw is held against the one of the club it is most like: a mean with its mis-hits where that one was measured, else a
- * good strike's.
+ * A carry somebody was told or saw is held against the one of the club it is most like: a mean with its
+ * mis-hits where that one was measured, else a good strike's.
  */
 function likeOwned(club: LadderClub, owned: readonly LadderClub[]): LadderClub {
   const { full } = club.shots;
@@ -201,7 +208,10 @@ function stateOf(item: WishedItem, known: readonly LadderClub[], handicap: numbe
   return club && { id, price, club: { ...club, id }, replaces: today.id };
 }
 
-/** Rules about a club hold for what a fitting or practice would make of it too; and of them all one at most is carried. */
+/**
+ * Rules about a club hold for what a fitting or practice would make of it too; and of them all one at most is
+ * carried.
+ */
 function rulesWithVersions(
   rules: readonly ChoosingRule[],
   wishes: readonly WishedState[],

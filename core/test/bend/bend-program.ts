@@ -1,6 +1,6 @@
 /**
- * A chain of choices as an integer program in the LP format, for a general solver: z_i_k a choice stands at place i, y_i_k_l two stand side
- * by side. Nothing of the way our own search works is in it.
+ * A chain of choices as an integer program in the LP format, for a general solver: z_i_k a choice stands at
+ * place i, y_i_k_l two stand side by side. Nothing of the way our own search works is in it.
  */
 export function bendProgram(
   efforts: readonly (readonly number[])[],

@@ -1,8 +1,9 @@
 import type { ChoosingModel } from '../../src/choosing/choosing-model.js';
 
 /**
- * The same choice as an integer program in the LP format, for a general solver: y_c a club is chosen, x_i_c need i is met by it, a_u_v two
- * clubs of the ladder are neighbours (s the top of the ladder, t its end, and an arc from s to t where no club of it is chosen).
+ * The same choice as an integer program in the LP format, for a general solver: y_c a club is chosen, x_i_c
+ * need i is met by it, a_u_v two clubs of the ladder are neighbours (s the top of the ladder, t its end, and
+ * an arc from s to t where no club of it is chosen).
  */
 export function integerProgram({
   clubs,

@@ -1,7 +1,10 @@
 import { randomFrom } from '../../src/index.js';
 import type { ChoosingModel, ChoosingRule } from '../../src/choosing/choosing-model.js';
 
-/** A made-up choice: clubs down a ladder, needs somewhere along it, steps as even as can be, rules drawn at random. The same for one seed. */
+/**
+ * A made-up choice: clubs down a ladder, needs somewhere along it, steps as even as can be, rules drawn at
+ * random. The same for one seed.
+ */
 export function randomModel(
   seed: number,
   {
@@ -43,7 +46,10 @@ export function randomModel(
   };
 }
 
-/** The same clubs on so many days: each day's needs lie elsewhere along the ladder, and every club plays a little otherwise. */
+/**
+ * The same clubs on so many days: each day's needs lie elsewhere along the ladder, and every club plays a
+ * little otherwise.
+ */
 export function randomScenarios(
   seed: number,
   days: number,

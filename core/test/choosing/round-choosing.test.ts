@@ -84,7 +84,8 @@ describe('a round as its bag is chosen', () => {
       round.needs.reduce((sum, { weight }) => sum + weight, 0),
       9,
     );
-    // Practice says how often a distance comes up: that is taken from what was derived near it, so that the round is no longer for it.
+    // Practice says how often a distance comes up: that is taken from what was derived near it, so that the
+    // round is no longer for it.
     const near = (needs: readonly ShotDemand[]) =>
       needs
         .filter(({ to, distanceM }) => to === note.to && Math.abs(distanceM - note.distanceM) <= 25)

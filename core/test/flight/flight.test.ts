@@ -95,7 +95,8 @@ describe('flight', () => {
         fly(launch, airOf(BASELINE), 0, path);
         const start = 0.5 * launch.ballSpeedMps ** 2;
         let before = start;
-        // Kinetic energy per kilogram from the path's own steps: mean speed over a step against that over the one before.
+        // Kinetic energy per kilogram from the path's own steps: mean speed over a step against that over the
+        // one before.
         for (let i = 2; i < path.length; i++) {
           const [a, b] = [path[i - 1]!, path[i]!];
           const dt = b.s - a.s;
@@ -134,7 +135,8 @@ describe('flight', () => {
   });
 
   it("carries a good player's full mid-iron or wedge less far into the wind and farther down it (property)", () => {
-    // Not a law for every ball: one launched low and slow with little spin is held up by a breeze in its face and dropped by one from behind.
+    // Not a law for every ball: one launched low and slow with little spin is held up by a breeze in its face
+    // and dropped by one from behind.
     const struck = fc
       .record({
         kind: fc.constantFrom<ClubKind>('iron', 'wedge'),

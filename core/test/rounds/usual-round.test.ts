@@ -112,7 +112,8 @@ describe('a usual round in wind', () => {
       worth({ clubs: moved, from: there, in: there }),
     ];
     expect(moved[0]!.shots.full!.carryM).toBeLessThan(bag[0]!.shots.full!.carryM - 10);
-    // The swing found behind a carry into the wind is not quite the one found behind it in still air: a twentieth of what the wind costs.
+    // The swing found behind a carry into the wind is not quite the one found behind it in still air: a
+    // twentieth of what the wind costs.
     expect(Math.abs(home - ladder)).toBeLessThan(0.05 * (home - worth({ clubs: bag, from: FROM })));
   });
 });

@@ -22,7 +22,8 @@ const preferences = (clubs: readonly LadderClub[], unevenStrokes: number) => ({
 const roundOf = (clubs: readonly LadderClub[]) => usualRoundChoosing({ clubs, from: FROM })!;
 
 describe('the price of a bag without a fault', () => {
-  // Two clubs at the top do one job, there is a gap under the set wedge, and the 48 that closes it is left at home: a change must gain much.
+  // Two clubs at the top do one job, there is a gap under the set wedge, and the 48 that closes it is left at
+  // home: a change must gain much.
   const gamer = strongSetWedge()
     .map((one) => (one.name === '6 iron' ? club('4 hybrid', 'hybrid', 20, 204) : one))
     .map((one) => (one.name === '5 iron' ? club('5.5', 'iron', 26, 179) : one));

@@ -64,7 +64,8 @@ describe('what a sample shows, against simple-statistics and jStat', () => {
 });
 
 describe('robust statistics', () => {
-  // W. N. Venables and B. D. Ripley, Modern Applied Statistics with S (2002), section 5.5: copper in wholemeal flour. Data and answers from memory.
+  // W. N. Venables and B. D. Ripley, Modern Applied Statistics with S (2002), section 5.5: copper in
+  // wholemeal flour. Data and answers from memory.
   const copper = [
     2.9, 3.1, 3.4, 3.4, 3.7, 3.7, 2.8, 2.5, 2.4, 2.4, 2.7, 2.2, 5.28, 3.37, 3.03, 3.03, 28.95, 3.77, 3.4, 2.2,
     3.5, 3.6, 3.7, 3.7,
@@ -102,7 +103,8 @@ describe('how many shots', () => {
     const n = shotsForMean(4, 2)!;
     expect(meanHalfWidth(4, n)!).toBeLessThanOrEqual(2);
     expect(meanHalfWidth(4, n - 1)!).toBeGreaterThan(2);
-    // Checked by hand with the table of t: 2.101 * 4 / sqrt(19) = 1.93 and 2.110 * 4 / sqrt(18) = 1.99, 2.120 * 4 / sqrt(17) = 2.06.
+    // Checked by hand with the table of t: 2.101 * 4 / sqrt(19) = 1.93 and 2.110 * 4 / sqrt(18) = 1.99, 2.120
+    // * 4 / sqrt(17) = 2.06.
     expect(n).toBe(18);
     expect(shotsForMean(400, 1)).toBeUndefined();
   });

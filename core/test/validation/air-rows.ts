@@ -2,8 +2,9 @@ import { ZERO_CELSIUS_K, airDensity, standardAtmosphere } from '../../src/index.
 import { nearBy, type Row, type Section } from './row.js';
 
 /**
- * Density of humid air by another route than CIPM-2007's: the sum of two gases, the saturation pressure by Hyland and Wexler (ASHRAE Trans.
- * 89, 1983) and the compressibility from their second virial coefficient of dry air; constants from memory.
+ * Density of humid air by another route than CIPM-2007's: the sum of two gases, the saturation pressure by
+ * Hyland and Wexler (ASHRAE Trans. 89, 1983) and the compressibility from their second virial coefficient of
+ * dry air; constants from memory.
  */
 function densityOtherwise(temperatureK: number, pressurePa: number, humidity: number): number {
   const R = 8.314472;

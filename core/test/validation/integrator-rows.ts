@@ -71,7 +71,8 @@ export function closedFormSection(): Section {
   const up = fly({ ballSpeedMps: 50, launchDeg: 30, spinRpm: 2000 }, VACUUM, 15);
   const vy = 50 * Math.sin(30 * DEG);
   const time = (vy + Math.sqrt(vy * vy - 2 * GRAVITY * 15)) / GRAVITY;
-  // Straight up with constant drag and no spin: H = vt²/2g ln(1 + v0²/vt²), and the speed it comes back with vt sqrt(1 - exp(-2gH/vt²)).
+  // Straight up with constant drag and no spin: H = vt²/2g ln(1 + v0²/vt²), and the speed it comes back with
+  // vt sqrt(1 - exp(-2gH/vt²)).
   const constant: Aerodynamics = { ...AERODYNAMICS, still: 0.45, spun: 0, crisis: 0 };
   const air = airOf(BASELINE);
   const terminal2 =

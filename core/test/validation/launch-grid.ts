@@ -1,8 +1,8 @@
 import { BASELINE, type Conditions, type Launch } from '../../src/index.js';
 
 /**
- * A grid of launches and airs from lob wedge to driver, the same every time: points of the additive golden-ratio sequence, which fills a box
- * evenly (Roberts' generalised sequence, from memory).
+ * A grid of launches and airs from lob wedge to driver, the same every time: points of the additive
+ * golden-ratio sequence, which fills a box evenly (Roberts' generalised sequence, from memory).
  */
 export function launchGrid(count: number): { launch: Launch; conditions: Conditions }[] {
   const dimensions = 9;

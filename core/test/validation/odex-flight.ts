@@ -2,7 +2,10 @@ import { AERODYNAMICS, BALL, GRAVITY, type Air, type Flight, type Launch } from 
 import { dragCoefficient, liftCoefficient } from '../../src/flight/aerodynamics.js';
 import { ROUGHNESS_M } from '../../src/flight/wind-profile.js';
 
-/** What is used of `odex`, Hairer and Wanner's extrapolation code, from the registry. Its package ships sources the type checker would read. */
+/**
+ * What is used of `odex`, Hairer and Wanner's extrapolation code, from the registry. Its package ships
+ * sources the type checker would read.
+ */
 interface OdexSolver {
   absoluteTolerance: number;
   relativeTolerance: number;
@@ -40,7 +43,8 @@ const cross = (a: Vector, b: Vector): Vector => [
 ];
 
 /**
- * The same flight, by another integrator and with the equation of motion written in vectors: the reference `fly` is held to.
+ * The same flight, by another integrator and with the equation of motion written in vectors: the reference
+ * `fly` is held to.
  * @param tolerance absolute and relative tolerance of `odex`
  */
 export function odexFlight(

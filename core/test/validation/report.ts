@@ -8,7 +8,10 @@ import { runOutSection } from './run-out-rows.js';
 import { roundSection } from './round-rows.js';
 import { STOCK, STOCK_WOMEN, stockSection } from './stock-table.js';
 
-/** What does not come out as the trade says, and why. A row not met and not here fails the tests; so does one here that is met. */
+/**
+ * What does not come out as the trade says, and why. A row not met and not here fails the tests; so does one
+ * here that is met.
+ */
 export const MISSES: Readonly<Record<string, string>> = {
   'Rules of thumb: driver spin 3,000 against 2,300 rpm at 167 mph and 10.9°':
     'Launched as low as the stock driver, the extra spin still holds the ball up for 4 yd more of carry, and costs 14 yd of run. At 14° it costs carry too.',

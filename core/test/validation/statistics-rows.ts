@@ -31,12 +31,18 @@ const { jStat } = jstat as unknown as {
   };
 };
 
-/** W. N. Venables and B. D. Ripley, Modern Applied Statistics with S (2002), section 5.5: copper in wholemeal flour. Data and answers from memory. */
+/**
+ * W. N. Venables and B. D. Ripley, Modern Applied Statistics with S (2002), section 5.5: copper in wholemeal
+ * flour. Data and answers from memory.
+ */
 const COPPER = [
   2.9, 3.1, 3.4, 3.4, 3.7, 3.7, 2.8, 2.5, 2.4, 2.4, 2.7, 2.2, 5.28, 3.37, 3.03, 3.03, 28.95, 3.77, 3.4, 2.2,
   3.5, 3.6, 3.7, 3.7,
 ];
-/** Student's own example of two soporifics, Biometrika 6 (1908), as R's `sleep` has it; Welch's interval of the difference, from memory: -3.3655 to 0.2055. */
+/**
+ * Student's own example of two soporifics, Biometrika 6 (1908), as R's `sleep` has it; Welch's interval of
+ * the difference, from memory: -3.3655 to 0.2055.
+ */
 const SLEEP = [
   [0.7, -1.6, -0.2, -1.2, -0.1, 3.4, 3.7, 0.8, 0, 2],
   [1.9, 0.8, 1.1, 0.1, -0.1, 4.4, 5.5, 1.6, 4.6, 3.4],
@@ -143,7 +149,10 @@ export function referenceSection(): Section {
 
 const SESSIONS = 10_000;
 
-/** How often an interval that claims to holds the truth, over 10,000 simulated sessions; the seed is always the same. */
+/**
+ * How often an interval that claims to holds the truth, over 10,000 simulated sessions; the seed is always
+ * the same.
+ */
 export function coverageSection(): Section {
   const normal = normalFrom(randomFrom(4));
   const session = (n: number, mean: number, spread: number) =>

@@ -13,7 +13,10 @@ export interface StockRow {
   descentDeg: number;
 }
 
-/** Stock tour numbers, men: common trade practice, remembered, no source. Rounded, pooled, and not consistent with themselves. */
+/**
+ * Stock tour numbers, men: common trade practice, remembered, no source. Rounded, pooled, and not consistent
+ * with themselves.
+ */
 export const STOCK: readonly StockRow[] = (
   [
     ['driver', 167, 10.9, 2686, 275, 32, 38],
@@ -39,7 +42,10 @@ export const STOCK: readonly StockRow[] = (
   descentDeg,
 }));
 
-/** A second table, women's tour averages, common trade practice, remembered, no source. Fitted together with the first, so that neither's noise is. */
+/**
+ * A second table, women's tour averages, common trade practice, remembered, no source. Fitted together with
+ * the first, so that neither's noise is.
+ */
 export const STOCK_WOMEN: readonly StockRow[] = (
   [
     ['driver', 140, 13.2, 2611, 218, 25, 37],

@@ -26,8 +26,8 @@ interface BagImage {
 const MAX_IMAGES = 20_000;
 
 /**
- * What the gamer held, the newest first, read off the changes of bags from now back to a moment. Which bag is the gamer may change, and so may
- * its clubs; what was undone has put itself back.
+ * What the gamer held, the newest first, read off the changes of bags from now back to a moment. Which bag is
+ * the gamer may change, and so may its clubs; what was undone has put itself back.
  * @param since ISO; the last state is the one that stood just before. All of it where nothing is said
  */
 export async function readGamerStates(
@@ -76,7 +76,10 @@ function isSame(a: GamerState['gamer'], b: GamerState['gamer']): boolean {
   return a?.bagId === b?.bagId && a?.clubIds.join() === b?.clubIds.join();
 }
 
-/** When a club was in the gamer, the newest first; `to` is null while it still is. ISO; `from` is null where it was from the beginning. */
+/**
+ * When a club was in the gamer, the newest first; `to` is null while it still is. ISO; `from` is null where
+ * it was from the beginning.
+ */
 export function stintsOf(
   states: readonly GamerState[],
   clubId: string,

@@ -46,7 +46,10 @@ const HELPERS: readonly (readonly [keyof CardHelpers, string])[] = [
   ['warmer', 'Warmer'],
 ];
 
-/** The cards of a player's rounds, a page each: carries above, helpers below. Takes a moment, so it is run in a thread. */
+/**
+ * The cards of a player's rounds, a page each: carries above, helpers below. Takes a moment, so it is run in
+ * a thread.
+ */
 export default async function cardPdf({ playerName, pages, size, unit }: PrintedCard): Promise<Buffer> {
   const isBook = size === 'book';
   const document: TDocumentDefinitions = {

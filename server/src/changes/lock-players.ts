@@ -90,8 +90,9 @@ function noRows(): AboutRows {
 }
 
 /**
- * Takes the locks of a change in the one order everybody keeps: what the workspace plays, then players by id. Whatever else
- * a change writes hangs on one of them, so that two changes wait for each other and never both at once.
+ * Takes the locks of a change in the one order everybody keeps: what the workspace plays, then players by id.
+ * Whatever else a change writes hangs on one of them, so that two changes wait for each other and never both
+ * at once.
  */
 export async function lockFirst(em: EntityManager, workspaceId: string, about: AboutRows): Promise<void> {
   if (about.schedule) await em.execute('select id from workspace where id = ? for update', [workspaceId]);

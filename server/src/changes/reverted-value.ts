@@ -3,7 +3,10 @@ import { isDeepStrictEqual } from 'node:util';
 import type { EntityKind } from './change-recorder.js';
 
 type Part = Record<string, unknown>;
-/** A column that is a list of parts, each known by a key; a part nobody has written yet may stand for one that is not there. */
+/**
+ * A column that is a list of parts, each known by a key; a part nobody has written yet may stand for one that
+ * is not there.
+ */
 interface Parts {
   key: string;
   empty?: (key: string) => Part;
@@ -14,8 +17,8 @@ const PARTS: Partial<Record<`${EntityKind}.${string}`, Parts>> = {
 };
 
 /**
- * What a field is when a change of it is taken back. Of a list of parts only what the change touched goes back, part by part and field by
- * field, so that what others did to other parts since stays.
+ * What a field is when a change of it is taken back. Of a list of parts only what the change touched goes
+ * back, part by part and field by field, so that what others did to other parts since stays.
  * @param now as it stands
  * @returns null where what the change wrote is not what stands there any more
  */

@@ -1,6 +1,9 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 
-/** Brings the specs in force of some clubs up to date with their readings, and notes when a reading dated ahead comes to its day. */
+/**
+ * Brings the specs in force of some clubs up to date with their readings, and notes when a reading dated
+ * ahead comes to its day.
+ */
 export async function refreshSpecs(em: EntityManager, clubIds: readonly string[]): Promise<void> {
   if (clubIds.length === 0) return;
   await em.execute(

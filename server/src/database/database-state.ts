@@ -28,8 +28,8 @@ const FULL_CODES = new Set(['53100', 'ENOSPC']);
 const MAX_CAUSES = 5;
 
 /**
- * What an error says of the database, where the database and not the request is at fault: it is away, it is too busy, its
- * disk is full; undefined where it says nothing of the kind.
+ * What an error says of the database, where the database and not the request is at fault: it is away, it is
+ * too busy, its disk is full; undefined where it says nothing of the kind.
  */
 export function databaseState(error: unknown): 'away' | 'busy' | 'full' | undefined {
   for (const { code, message } of causesOf(error)) {

@@ -149,7 +149,8 @@ export async function fillLarge(client: pg.Client, workspaceId: string, size: La
      where session.source = 'bench'`,
     [workspaceId, Math.ceil(size.strikesEach / size.sessionsEach)],
   );
-  // Nothing is known yet of tables that are being filled: readings looked for without their index, club by club, take minutes.
+  // Nothing is known yet of tables that are being filled: readings looked for without their index, club by
+  // club, take minutes.
   await run('set local enable_seqscan = off');
   await run(
     `update club set spec = spec_as_of(club.id, current_date) where player_id in (select id from made)`,

@@ -1,6 +1,9 @@
 import type { EntitySchema } from '@mikro-orm/core';
 
-/** A row as its readers see it, made from its entity once: by the server of a row it holds, by PostgreSQL of the table's. */
+/**
+ * A row as its readers see it, made from its entity once: by the server of a row it holds, by PostgreSQL of
+ * the table's.
+ */
 interface RowView<Row, View> {
   of(row: Row): View;
   /** SQL: the same as JSON, in a query from the entity's table. */
@@ -17,8 +20,8 @@ interface Computed<Row> {
 const HIDDEN = ['workspaceId', 'removedAt'];
 
 /**
- * Every property of the entity but the workspace's, and what is computed. A field of the view that the entity does not have does not
- * compile until it is computed here.
+ * Every property of the entity but the workspace's, and what is computed. A field of the view that the entity
+ * does not have does not compile until it is computed here.
  */
 export function rowView<View>() {
   return <Row extends object>(

@@ -12,7 +12,10 @@ import {
   type Strike,
 } from '@tasche/core';
 
-/** How one club is hit in a session of the demo. What it does is the core's flight of a swing that carries so far, scattered. All invented. */
+/**
+ * How one club is hit in a session of the demo. What it does is the core's flight of a swing that carries so
+ * far, scattered. All invented.
+ */
 interface DemoHits {
   club: string;
   shot?: ShotKind;

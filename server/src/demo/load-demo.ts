@@ -30,9 +30,9 @@ const BY_REP: Scope = { workspaceId: DEMO_WORKSPACE, who: REP, personId: null, r
 const SHEET_WRITTEN_ON = '2026-09-26';
 
 /**
- * Loads the Meridian Swing, through the same door as everybody's changes, and marks its workspace when all of it is there.
- * Once marked it is never looked at again, whatever was renamed or deleted in it. Ids are fixed and a known change is not
- * done again, so a load that was cut short is finished by the next.
+ * Loads the Meridian Swing, through the same door as everybody's changes, and marks its workspace when all of
+ * it is there. Once marked it is never looked at again, whatever was renamed or deleted in it. Ids are fixed
+ * and a known change is not done again, so a load that was cut short is finished by the next.
  */
 export async function loadDemo(orm: MikroORM): Promise<void> {
   const loaded = await asAsker(orm, BY_REP, async (em) => {

@@ -12,7 +12,10 @@ import type {
   HazardKind,
 } from '@tasche/core';
 
-/** Par, lengths of the two tees, bearing, rise, corridor, depth of the green, what is before it, its tilt, and hazards. */
+/**
+ * Par, lengths of the two tees, bearing, rise, corridor, depth of the green, what is before it, its tilt, and
+ * hazards.
+ */
 type Row = readonly [
   par: number,
   back: number,

@@ -204,7 +204,8 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
         },
         { out: '60', in: '60 low', why: 'Tight turf: less bounce.' },
       ],
-      // Firm and windy: most approaches may run, the short ones must hold; the tees ask for length twice and for the low club as often.
+      // Firm and windy: most approaches may run, the short ones must hold; the tees ask for length twice and
+      // for the low club as often.
       needs: [
         [300, 6, 'drive', 135],
         [285, 4, 'drive', 150],

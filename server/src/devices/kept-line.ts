@@ -25,7 +25,10 @@ interface KeptLineOptions {
 const FIRST_WAIT_MS = 300;
 const LONGEST_WAIT_MS = 5000;
 
-/** Connects to a device, cuts what it says into lines, and connects again when the line breaks or nothing was heard for too long. */
+/**
+ * Connects to a device, cuts what it says into lines, and connects again when the line breaks or nothing was
+ * heard for too long.
+ */
 export function keptLine({
   host,
   port,

@@ -9,7 +9,8 @@ import { readReadings } from '../sheet/read-sheet.js';
 /**
  * What a player played with at the end of a day.
  * @param day YYYY-MM-DD
- * @param zone whose day it is, by its IANA name: a change made at one in the morning in Oslo is of the day that has begun there
+ * @param zone whose day it is, by its IANA name: a change made at one in the morning in Oslo is of the day
+ * that has begun there
  * @throws HttpError 404
  */
 export async function readDay(

@@ -1,7 +1,10 @@
 import { idSchema, isDay } from '@tasche/contract';
 import * as yup from 'yup';
 
-/** Where a page of a list ends, as the next one is asked for. Rows are told by a day or a moment, and by an id or a count. */
+/**
+ * Where a page of a list ends, as the next one is asked for. Rows are told by a day or a moment, and by an id
+ * or a count.
+ */
 export interface MomentCursor {
   at: string;
   id: string;

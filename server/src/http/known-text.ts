@@ -13,8 +13,8 @@ export interface KnownText {
 }
 
 /**
- * Answers as they were last made. Every use asks the database for the revision first, so that many servers may each keep
- * their own.
+ * Answers as they were last made. Every use asks the database for the revision first, so that many servers
+ * may each keep their own.
  */
 const known = new LRUCache<string, KnownText & { revision: string }>({
   max: 500,

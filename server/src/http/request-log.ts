@@ -7,8 +7,8 @@ import { routeNameOf } from './route-list.js';
 const GIVEN_ID = /^[\w-]{8,64}$/;
 
 /**
- * One line a request, as JSON, with an id that the answer bears too; a proxy in front may give it. Neither addresses nor
- * heads are in it whole: they hold keys of links, cookies, tokens.
+ * One line a request, as JSON, with an id that the answer bears too; a proxy in front may give it. Neither
+ * addresses nor heads are in it whole: they hold keys of links, cookies, tokens.
  */
 export function requestLog(logger: Logger): RequestHandler {
   return pinoHttp({

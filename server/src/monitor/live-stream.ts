@@ -29,8 +29,8 @@ interface LiveStream {
 }
 
 /**
- * Sends a session's strikes as they come, as server-sent events. An event's id is its strike's arrival, so a browser that comes back says
- * where it was, and gets what it missed.
+ * Sends a session's strikes as they come, as server-sent events. An event's id is its strike's arrival, so a
+ * browser that comes back says where it was, and gets what it missed.
  */
 export async function streamStrikes(response: Response, stream: LiveStream): Promise<void> {
   if (streams >= MAX_STREAMS)

@@ -49,8 +49,9 @@ const ONLY_SESSION = 'only';
 const MAX_WAITING = 200;
 
 /**
- * Holds a line to a launch monitor for as long as the server runs: takes it up again when it breaks or falls silent, keeps each ball in a
- * transaction of its own, and acknowledges it only then. Whatever happens in between, the monitor sends it again, and nothing is kept twice.
+ * Holds a line to a launch monitor for as long as the server runs: takes it up again when it breaks or falls
+ * silent, keeps each ball in a transaction of its own, and acknowledges it only then. Whatever happens in
+ * between, the monitor sends it again, and nothing is kept twice.
  */
 export function linkMonitor({
   orm,

@@ -10,8 +10,8 @@ export function hashPassword(password: string): Promise<string> {
 let nobodys: Promise<string> | undefined;
 
 /**
- * Whether it is the password kept under that hash. Without a hash the answer is no, after just as long, so that the time
- * does not tell which addresses have an account.
+ * Whether it is the password kept under that hash. Without a hash the answer is no, after just as long, so
+ * that the time does not tell which addresses have an account.
  */
 export async function isPassword(kept: string | undefined, password: string): Promise<boolean> {
   const against = kept ?? (await (nobodys ??= hashPassword('nobody has this password')));

@@ -15,9 +15,9 @@ const QUARTER_HOUR_S = 900;
 const HOUR_S = 3600;
 
 /**
- * Counts what failed, over all servers. Of one address for one account few tries, of one address more, of one account from
- * everywhere more still; the last does not hold where the account was signed in to before, so that nobody shuts the
- * rightful person out of their own.
+ * Counts what failed, over all servers. Of one address for one account few tries, of one address more, of one
+ * account from everywhere more still; the last does not hold where the account was signed in to before, so
+ * that nobody shuts the rightful person out of their own.
  */
 export class FailedTries {
   private readonly ofPair: RateLimiterPostgres;

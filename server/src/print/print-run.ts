@@ -13,7 +13,10 @@ export type Paper =
   | { paper: 'tickets'; of: TicketSheet }
   | { paper: 'build'; of: BuildSheet };
 
-/** Several papers of several players as one document, in order; each keeps its own size. Takes seconds, so it is run in a thread. */
+/**
+ * Several papers of several players as one document, in order; each keeps its own size. Takes seconds, so it
+ * is run in a thread.
+ */
 export default async function printRun(papers: readonly Paper[]): Promise<Uint8Array> {
   const whole = await PDFDocument.create();
   whole.setTitle('Print run');

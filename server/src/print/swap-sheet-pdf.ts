@@ -27,7 +27,10 @@ export interface SwapSheet {
   }[];
 }
 
-/** What goes out and in, round by round, with why, what would change it on the morning, and the bag with its carries of that day. */
+/**
+ * What goes out and in, round by round, with why, what would change it on the morning, and the bag with its
+ * carries of that day.
+ */
 export default async function swapSheetPdf({
   playerName,
   eventName,

@@ -15,7 +15,10 @@ interface CalendarSpan {
   today: string;
 }
 
-/** The seasons of a page of players, as JSON text, packed; read anew only when something of any player, or of what is played, was changed. */
+/**
+ * The seasons of a page of players, as JSON text, packed; read anew only when something of any player, or of
+ * what is played, was changed.
+ */
 export async function knownCalendarText(
   orm: MikroORM,
   sight: Sight,
@@ -73,7 +76,10 @@ interface Parts {
   clubs?: readonly (ClubView & { inGamer: boolean })[];
 }
 
-/** Of each player: plans and open tickets around the span, and the clubs, those of the gamer with what is known of them. */
+/**
+ * Of each player: plans and open tickets around the span, and the clubs, those of the gamer with what is
+ * known of them.
+ */
 async function partsOf(
   em: EntityManager,
   players: readonly Player[],

@@ -8,9 +8,9 @@ const DAY_MS = 86_400_000;
 const ROUND_MINUTES = 270;
 
 /**
- * A season as an iCalendar (RFC 5545): whole days, which are the same days in every time zone, and tee times on the clocks of where the
- * event is; ids that stay, and a sequence that counts up, so that a calendar that reads it again changes what it has and makes nothing
- * twice.
+ * A season as an iCalendar (RFC 5545): whole days, which are the same days in every time zone, and tee times
+ * on the clocks of where the event is; ids that stay, and a sequence that counts up, so that a calendar that
+ * reads it again changes what it has and makes nothing twice.
  * @param now ISO, when it is read
  */
 export function seasonCalendar(playerName: string, entries: readonly SeasonEntry[], now: string): string {

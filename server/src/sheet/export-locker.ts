@@ -11,8 +11,9 @@ import type { Response } from 'express';
 import { inWorkspace, type Sight } from '../workspaces/in-workspace.js';
 
 /**
- * Sends a player's locker with its whole history, as docs/formats/locker.schema.json describes it. It is read in one
- * transaction, club by club, to a file first: no transaction waits for a slow receiver, and no more than a club is held.
+ * Sends a player's locker with its whole history, as docs/formats/locker.schema.json describes it. It is read
+ * in one transaction, club by club, to a file first: no transaction waits for a slow receiver, and no more
+ * than a club is held.
  */
 export async function streamLocker(
   orm: MikroORM,

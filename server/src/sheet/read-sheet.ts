@@ -114,8 +114,8 @@ async function knownOfPlayer(
 const nextQuestion = new Map<string, { running: Promise<unknown>; next?: Promise<string | null> }>();
 
 /**
- * The number of a player's newest state. Whoever asks while a question is on its way waits for the one after it, so that many readers
- * cost one query and none is told of a state older than its own asking.
+ * The number of a player's newest state. Whoever asks while a question is on its way waits for the one after
+ * it, so that many readers cost one query and none is told of a state older than its own asking.
  */
 function revisionOf(orm: MikroORM, sight: Sight, playerId: string): Promise<string | null> {
   const key = `${sightKey(sight)} ${playerId}`;
@@ -220,7 +220,10 @@ export async function readReadings(
   };
 }
 
-/** One page of a player's plans, the newest first, with the bags that belong to them; written by PostgreSQL, as a sheet is. */
+/**
+ * One page of a player's plans, the newest first, with the bags that belong to them; written by PostgreSQL,
+ * as a sheet is.
+ */
 export async function readPlans(
   em: EntityManager,
   playerId: string,

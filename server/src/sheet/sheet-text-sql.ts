@@ -29,8 +29,8 @@ export const SHEET_REVISION_SQL = `
   end $$`;
 
 /**
- * The function that writes a whole SheetView as text, from the entities' own views; made anew whenever the tables are brought up to date.
- * Row-level security holds inside; the setting ends with the transaction.
+ * The function that writes a whole SheetView as text, from the entities' own views; made anew whenever the
+ * tables are brought up to date. Row-level security holds inside; the setting ends with the transaction.
  */
 export const SHEET_TEXT_SQL = `
   create or replace function sheet_text(of_workspace uuid, of_players text, of_player uuid, day date) returns text language plpgsql as $$

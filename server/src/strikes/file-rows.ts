@@ -100,8 +100,8 @@ function rowsOf(text: string, delimiter: string): string[][] {
 }
 
 /**
- * Cuts text that comes in pieces between rows, so that a parser may read each part whole. A quote opens a cell only at its
- * start; a stray sign of inches is a sign. Every character is looked at once.
+ * Cuts text that comes in pieces between rows, so that a parser may read each part whole. A quote opens a
+ * cell only at its start; a stray sign of inches is a sign. Every character is looked at once.
  */
 function rowCutter(delimiter: string): (piece: string) => { rows: string; held: string; heldLength: number } {
   let held = '';

@@ -20,8 +20,8 @@ export interface KeptStrike {
 }
 
 /**
- * Writers of one session's strikes go one after the other until their transactions end, so that arrivals are counted up in the order they
- * are committed and a reader that asks for what came after one misses none.
+ * Writers of one session's strikes go one after the other until their transactions end, so that arrivals are
+ * counted up in the order they are committed and a reader that asks for what came after one misses none.
  */
 export async function lockStrikes(em: EntityManager, sessionId: string): Promise<void> {
   await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 3))', [sessionId]);
@@ -58,7 +58,8 @@ export async function keepStrikes(
   { id, workspaceId, playerId }: Pick<Session, 'id' | 'workspaceId' | 'playerId'>,
   { builtOn, changeId, lists }: StrikesToKeep,
 ): Promise<number> {
-  // What all have in common is said once; the rest goes as a list a column, which the database reads several times as fast as a document.
+  // What all have in common is said once; the rest goes as a list a column, which the database reads several
+  // times as fast as a document.
   const { rowCount } = await bulk(
     em,
     `insert into strike (workspace_id, session_id, player_id, built_on, change_id, id, club_id, shot, number, hit_at, device_key, ${GIVEN_COLUMNS})
@@ -80,7 +81,10 @@ export async function insertStrikes(
   return strikes.length === 0 ? 0 : keepStrikes(em, session, strikesToKeep(strikes));
 }
 
-/** A column as the database's own way of writing a list. Nothing that goes through here holds a comma, a brace or white space: ids, numbers, moments, keys. */
+/**
+ * A column as the database's own way of writing a list. Nothing that goes through here holds a comma, a brace
+ * or white space: ids, numbers, moments, keys.
+ */
 function list(
   strikes: readonly KeptStrike[],
   of: (strike: KeptStrike) => string | number | null | undefined,
@@ -105,8 +109,8 @@ export async function knownKeys(em: EntityManager, playerId: string): Promise<Se
 const MAX_KEYS = 2_000_000;
 
 /**
- * A statement with large values, in the transaction of `em`: they go to the database as parameters, where the ORM's own `execute` would write
- * them into the statement sign by sign.
+ * A statement with large values, in the transaction of `em`: they go to the database as parameters, where the
+ * ORM's own `execute` would write them into the statement sign by sign.
  */
 async function bulk<T>(
   em: EntityManager,

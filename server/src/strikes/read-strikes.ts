@@ -52,7 +52,10 @@ interface StrikesWanted {
   limit?: number | undefined;
 }
 
-/** A StrikesView as JSON text, written by PostgreSQL whole: ten thousand strikes are answered without being looked at one by one. */
+/**
+ * A StrikesView as JSON text, written by PostgreSQL whole: ten thousand strikes are answered without being
+ * looked at one by one.
+ */
 export async function readStrikesText(
   em: EntityManager,
   { playerId, sessionId, clubId, limit = MAX_STRIKES_ANSWERED }: StrikesWanted,

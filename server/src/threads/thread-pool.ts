@@ -21,7 +21,8 @@ const asked = new Map<string, number>();
  * @param input what that function is given; copied, as for any worker
  * @param signal gives it up, in the queue or while it runs, once nobody waits for it any more
  * @param workspaceId whose it is; so many of one at once
- * @throws HttpError 503 where too many wait, to be tried again; 422 where it took longer than 30 s; AbortError when given up
+ * @throws HttpError 503 where too many wait, to be tried again; 422 where it took longer than 30 s;
+ * AbortError when given up
  */
 export async function runInThread<Input, Output>(
   file: URL,
@@ -65,15 +66,18 @@ export async function runInThread<Input, Output>(
 }
 
 /**
- * A task that is given up takes its thread with it, and a pool that may have none then starts no other for those who wait:
- * something new, which does nothing, has it do so.
+ * A task that is given up takes its thread with it, and a pool that may have none then starts no other for
+ * those who wait: something new, which does nothing, has it do so.
  */
 function startAgain(): void {
   if (!pool || asked.size === 0 || pool.threads.length >= MAX_THREADS) return;
   pool.run(null, { filename: new URL('./do-nothing.ts', import.meta.url).href }).catch(() => undefined);
 }
 
-/** A thread that runs TypeScript is told how. Nothing else is handed on: a thread refuses flags that are for the process alone, such as those of the heap. */
+/**
+ * A thread that runs TypeScript is told how. Nothing else is handed on: a thread refuses flags that are for
+ * the process alone, such as those of the heap.
+ */
 function threadArguments(file: URL): string[] {
   return file.pathname.endsWith('.ts') ? ['--import', 'tsx'] : [];
 }

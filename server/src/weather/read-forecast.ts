@@ -2,7 +2,10 @@ import type { ForecastView } from '@tasche/contract';
 import { ruleBroken } from '../http/http-error.js';
 import type { ForecastPlace, ForecastSource } from './forecast-source.js';
 
-/** What the weather service says of a course's days. @throws HttpError 422 where there is no service, 502 or 504 where it fails */
+/**
+ * What the weather service says of a course's days. @throws HttpError 422 where there is no service, 502 or
+ * 504 where it fails
+ */
 export async function readForecast(
   source: ForecastSource | undefined,
   place: ForecastPlace,

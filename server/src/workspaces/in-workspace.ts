@@ -16,7 +16,10 @@ interface Asker extends Partial<Sight> {
   key?: string;
 }
 
-/** Tries of a transaction that meets others in a deadlock, and how long it waits before the second; then twice as long each time. */
+/**
+ * Tries of a transaction that meets others in a deadlock, and how long it waits before the second; then twice
+ * as long each time.
+ */
 const MAX_TRIES = 5;
 const FIRST_WAIT_MS = 15;
 /** Nobody's id: stands where a list of ids is empty, for an empty setting means all. */

@@ -14,8 +14,9 @@ import { NetworkError, SignedOutError, request } from './request';
 const AGAIN_MS = 1500;
 
 /**
- * What was read of the server, under the address it was read from. A server that does not answer is asked until it does; one that
- * says no is not asked again. Without a network the service worker answers, so that it is always asked.
+ * What was read of the server, under the address it was read from. A server that does not answer is asked
+ * until it does; one that says no is not asked again. Without a network the service worker answers, so that
+ * it is always asked.
  */
 export const reader = new QueryClient({
   defaultOptions: {
@@ -33,7 +34,10 @@ export const reader = new QueryClient({
 /** The first part of the key of what pages only show, and no store holds. */
 const SHOWN = 'shown';
 
-/** Reads anew what pages show: something was changed. What is on its way was asked before that, so it is not waited for. */
+/**
+ * Reads anew what pages show: something was changed. What is on its way was asked before that, so it is not
+ * waited for.
+ */
 export function readShownAgain(): void {
   void reader
     .cancelQueries({ queryKey: [SHOWN] })
@@ -91,8 +95,8 @@ function useShown<T>(
 }
 
 /**
- * Something of the server's that a page shows: read when the page opens, when its address changes, and when anything was changed,
- * here or by others.
+ * Something of the server's that a page shows: read when the page opens, when its address changes, and when
+ * anything was changed, here or by others.
  * @param path its address; null while there is nothing to ask
  */
 export function useRead<T>(path: () => string | null): Read<T> {
@@ -178,8 +182,8 @@ interface Held<T> {
 }
 
 /**
- * What a store holds of the server's, and changes by the server's own answers: read once, and again only when it is asked for. It is
- * there in the moment it is changed, so that nothing that was typed flickers.
+ * What a store holds of the server's, and changes by the server's own answers: read once, and again only when
+ * it is asked for. It is there in the moment it is changed, so that nothing that was typed flickers.
  * @param question null while nothing is wanted
  */
 export function useHeld<T>(question: () => Question<T> | null): Held<T> {
@@ -220,7 +224,8 @@ export function useHeld<T>(question: () => Question<T> | null): Held<T> {
       const asked = question();
       if (asked) reader.setQueryData<T>(asked.key, (value) => value && change(value));
     },
-    // What is on its way may be older than what is asked for now. Whoever waits is told of nothing that went wrong: the state says it.
+    // What is on its way may be older than what is asked for now. Whoever waits is told of nothing that went
+    // wrong: the state says it.
     again: async () => {
       const asked = question();
       if (!asked) return;

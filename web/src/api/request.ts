@@ -58,8 +58,8 @@ export async function request<T>(path: string, init?: RequestInit): Promise<T> {
 }
 
 /**
- * Who is signed in, read anew. Where that is somebody else, or elsewhere, this page is not theirs: it is opened anew, and
- * nothing of it is sent.
+ * Who is signed in, read anew. Where that is somebody else, or elsewhere, this page is not theirs: it is
+ * opened anew, and nothing of it is sent.
  */
 function takeAgain(now: SignedInView): void {
   const before = signedIn.value;

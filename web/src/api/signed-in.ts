@@ -14,7 +14,10 @@ export function writeHeaders(): Record<string, string> {
   return csrf == null ? {} : { 'x-csrf-token': csrf };
 }
 
-/** Tells one person's work in one workspace from another's, where it is kept in the browser; undefined while nobody knows. */
+/**
+ * Tells one person's work in one workspace from another's, where it is kept in the browser; undefined while
+ * nobody knows.
+ */
 export function placeKey(): string | undefined {
   const view = signedIn.value;
   return view ? `${view.personId ?? 'machine'}/${view.workspace.id}` : undefined;

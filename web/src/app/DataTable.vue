@@ -5,8 +5,8 @@ import TextField from '../fields/TextField.vue';
 import { nextOrder, ordered, type DataColumn, type DataOrder } from './data-table';
 
 /**
- * A table that is only read and may grow: ordered by the head of a column, searched, and so many rows at a time. All of it by the
- * keyboard, which the library's own heads and pages are not.
+ * A table that is only read and may grow: ordered by the head of a column, searched, and so many rows at a
+ * time. All of it by the keyboard, which the library's own heads and pages are not.
  */
 const props = withDefaults(
   defineProps<{

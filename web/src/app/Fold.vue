@@ -3,7 +3,10 @@ import { ChevronRight } from 'lucide-vue-next';
 import { NButton, NCollapseTransition } from 'naive-ui';
 import { ref, useId } from 'vue';
 
-/** A part of a page that opens under its heading. The library's collapse cannot be opened from the keyboard, so its heading is a button. */
+/**
+ * A part of a page that opens under its heading. The library's collapse cannot be opened from the keyboard,
+ * so its heading is a button.
+ */
 const props = defineProps<{ startsOpen?: boolean }>();
 const open = ref(props.startsOpen ?? false);
 const id = useId();

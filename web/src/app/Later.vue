@@ -2,7 +2,10 @@
 import { onBeforeUnmount, ref } from 'vue';
 import { whenIdle } from './when-idle';
 
-/** A part of a page that is put there once the rest stands, each such part in a moment of its own: no page is held up by its lower half. */
+/**
+ * A part of a page that is put there once the rest stands, each such part in a moment of its own: no page is
+ * held up by its lower half.
+ */
 defineProps<{
   /** The height kept free for it, so that nothing jumps. */
   px?: number;

@@ -1,4 +1,7 @@
-/** A column of a table that is only read. Its cells are the value as text, or what the page puts in the slot of its id. */
+/**
+ * A column of a table that is only read. Its cells are the value as text, or what the page puts in the slot
+ * of its id.
+ */
 export interface DataColumn<R> {
   id: string;
   head: string;
@@ -7,7 +10,10 @@ export interface DataColumn<R> {
   align?: 'left' | 'right';
   /** Its text may run over several lines; anything else stays on one. */
   isLong?: boolean;
-  /** What the cell holds: shown where the page has no slot for it, and what rows are ordered by. Left out, it orders nothing. */
+  /**
+   * What the cell holds: shown where the page has no slot for it, and what rows are ordered by. Left out, it
+   * orders nothing.
+   */
   value?: (row: R) => string | number | null | undefined;
 }
 

@@ -5,7 +5,10 @@ import { settingPart } from '../conditions/setting-query';
 const OF_A_BAG: readonly string[] = ['bag', 'flight'];
 const IN_AN_AIR: readonly string[] = ['bag', 'flight', 'plan'];
 
-/** A link to a player's view. The air goes along between the views that are read in it, the bag between the views of one. */
+/**
+ * A link to a player's view. The air goes along between the views that are read in it, the bag between the
+ * views of one.
+ */
 export function viewLink(
   name: string,
   playerId: string,

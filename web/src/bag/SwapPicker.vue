@@ -15,7 +15,10 @@ import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
 import { MARKS } from '../ladder/marks';
 import type { Trial } from './trial';
 
-/** Put a club in; where the bag is full, say which goes out. Every choice shows on the ladder while it is pointed at. */
+/**
+ * Put a club in; where the bag is full, say which goes out. Every choice shows on the ladder while it is
+ * pointed at.
+ */
 const props = defineProps<{
   bag: Pick<BagView, 'id' | 'name'>;
   inBag: readonly LadderClub[];

@@ -31,7 +31,8 @@ function bendTickets(
 }
 
 /**
- * A remedy looked at on the ladder; keeping it changes the bag, makes the tickets for the bench, or puts a shot to learn on the wish list.
+ * A remedy looked at on the ladder; keeping it changes the bag, makes the tickets for the bench, or puts a
+ * shot to learn on the wish list.
  * @param inAir the ladder is read in other air than carries are kept in: then no carry of it is
  */
 export function remedyTrial(

@@ -2,7 +2,10 @@ import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { COLUMN_SETS } from '../sheet/sheet-columns';
 
-/** How a bag is looked at, which is part of the address: its columns, the ladder as a picture or a table, the club that is open. */
+/**
+ * How a bag is looked at, which is part of the address: its columns, the ladder as a picture or a table, the
+ * club that is open.
+ */
 export function useBagLook() {
   const route = useRoute();
   const router = useRouter();

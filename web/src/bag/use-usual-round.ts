@@ -43,7 +43,10 @@ export function useUsualRound(question: ComputedRef<UsualQuestion | null>) {
     { debounce: SETTLE_MS, immediate: true },
   );
 
-  /** What the bag would cost more with that club in, by the id of the one that goes out; null where nothing can be said. */
+  /**
+   * What the bag would cost more with that club in, by the id of the one that goes out; null where nothing
+   * can be said.
+   */
   async function swapsFor(inId: string): Promise<Readonly<Record<string, number>> | null> {
     return question.value
       ? linked()

@@ -33,7 +33,10 @@ const api = {
     return round ? usualRemedies(round, question, { conditions: question.request.from.conditions }) : null;
   },
 
-  /** Strokes a round the bag costs more with a club in, for each that may go out for it, by its id: a putter for a putter only. */
+  /**
+   * Strokes a round the bag costs more with a club in, for each that may go out for it, by its id: a putter
+   * for a putter only.
+   */
   swaps(question: UsualQuestion, inId: string): Record<string, number> | null {
     const round = roundOf(question.request);
     if (!round) return null;

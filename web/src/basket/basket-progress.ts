@@ -6,7 +6,10 @@ interface BasketProgress extends Told {
   line: BasketLine;
 }
 
-/** How far each line of a basket has come, by the balls that count. @param wholes balls as they were worked out, by their id */
+/**
+ * How far each line of a basket has come, by the balls that count. @param wholes balls as they were worked
+ * out, by their id
+ */
 export function basketProgress(
   lines: readonly BasketLine[],
   strikes: readonly Pick<StrikeView, 'id' | 'clubId' | 'shot' | 'leftOut'>[],
@@ -26,7 +29,10 @@ export function basketProgress(
   }));
 }
 
-/** The line to hit next: the one in hand until it has told enough, then the first that has not; undefined when all have. */
+/**
+ * The line to hit next: the one in hand until it has told enough, then the first that has not; undefined when
+ * all have.
+ */
 export function nextLine(
   progress: readonly BasketProgress[],
   inHand: Pick<BasketLine, 'clubId' | 'shot'> | null,

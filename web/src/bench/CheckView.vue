@@ -42,8 +42,8 @@ import { addTickets, type TicketOccasion } from './new-tickets';
 import { useGauge } from './use-gauge';
 
 /**
- * A loft-and-lie round of a bag: every club on the gauge, typed or sent by a digital one, each saved as it is read. What was measured since the check
- * began is done, so it can be gone on with tomorrow, on any machine.
+ * A loft-and-lie round of a bag: every club on the gauge, typed or sent by a digital one, each saved as it is
+ * read. What was measured since the check began is done, so it can be gone on with tomorrow, on any machine.
  */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();

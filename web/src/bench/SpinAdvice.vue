@@ -4,7 +4,10 @@ import { computed, reactive } from 'vue';
 import Fold from '../app/Fold.vue';
 import NumberField from '../fields/NumberField.vue';
 
-/** What a driver's spin costs at one speed: what a shaft, a loft or a better strike could bring at most, before money goes to any of them. */
+/**
+ * What a driver's spin costs at one speed: what a shaft, a loft or a better strike could bring at most,
+ * before money goes to any of them.
+ */
 const props = defineProps<{ unit: DistanceUnit }>();
 const MPH = 0.44704;
 const drive = reactive({ ballMph: 160, launchDeg: 11, spinRpm: 3000 });

@@ -31,7 +31,10 @@ import { addTickets, type TicketOccasion } from './new-tickets';
 import NearestShafts from './NearestShafts.vue';
 import MakeTickets from './MakeTickets.vue';
 
-/** Lengths, lies and weights down the set, what leaves its line and why, and the grams that bring clubs to one swing weight. */
+/**
+ * Lengths, lies and weights down the set, what leaves its line and why, and the grams that bring clubs to one
+ * swing weight.
+ */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 

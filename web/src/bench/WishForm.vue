@@ -26,8 +26,8 @@ import TextField from '../fields/TextField.vue';
 import { useForm } from '../fields/use-form';
 
 /**
- * Something to buy, fit, learn or repair; of a club to buy its kind and loft, so that it can be modelled; of a fitting or a shot to learn what it
- * would bring, so that it can be weighed.
+ * Something to buy, fit, learn or repair; of a club to buy its kind and loft, so that it can be modelled; of
+ * a fitting or a shot to learn what it would bring, so that it can be weighed.
  */
 const props = defineProps<{
   clubs: readonly ClubView[];

@@ -13,7 +13,10 @@ export function addTickets(playerId: string, tickets: readonly TicketDetails[]):
   return tickets.map((ticket) => ({ do: 'addTicket', ticket: { ...ticket, id: newId(), playerId } }));
 }
 
-/** A bend or a turn of the sleeve as a job for the bench; the club's loft is written down as set when it is handed in. */
+/**
+ * A bend or a turn of the sleeve as a job for the bench; the club's loft is written down as set when it is
+ * handed in.
+ */
 export function bendTicket(
   club: ClubView,
   {

@@ -113,8 +113,8 @@ export function becameWords({ wanted, became }: Pick<TicketView, 'wanted' | 'bec
 }
 
 /**
- * What a bend promised of the carry, and what the loft it came to makes of it: "146 yd to 143 yd as promised". Empty for other jobs,
- * once the club was hit or bent again, and where nobody knew its carry.
+ * What a bend promised of the carry, and what the loft it came to makes of it: "146 yd to 143 yd as
+ * promised". Empty for other jobs, once the club was hit or bent again, and where nobody knew its carry.
  */
 export function promiseWords(
   { job, wanted, became }: Pick<TicketView, 'job' | 'wanted' | 'became'>,

@@ -23,8 +23,9 @@ export function wishedClub({ id, name, club, purpose }: WishView): LadderClub | 
 }
 
 /**
- * A wish as the choice can weigh it: a club to buy, modelled; one that is to be repaired, out of the locker until then; or an owned club as a
- * fitting or practice would make it. Undefined where it says too little, or is no wish any more.
+ * A wish as the choice can weigh it: a club to buy, modelled; one that is to be repaired, out of the locker
+ * until then; or an owned club as a fitting or practice would make it. Undefined where it says too little, or
+ * is no wish any more.
  */
 export function wishedItem(
   wish: WishView,
@@ -51,7 +52,8 @@ export function neededWords({ purpose, clubId }: Pick<WishDetails, 'purpose' | '
 }
 
 /**
- * What a fitting of a club brings beside a new club in its place, for every pair of the list that gains anything: a shaft alone against a new head.
+ * What a fitting of a club brings beside a new club in its place, for every pair of the list that gains
+ * anything: a shaft alone against a new head.
  * @param nameOf of a wish or a club of the locker
  */
 export function alonePairs(

@@ -21,7 +21,10 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { useSheet } from '../sheet/sheet-store';
 
-/** A caddie's question beside the ball: how far, what wind, what lie, must it hold. Two clubs in one line, as soon as it is typed. */
+/**
+ * A caddie's question beside the ball: how far, what wind, what lie, must it hold. Two clubs in one line, as
+ * soon as it is typed.
+ */
 const props = defineProps<{ page: CardPage; unit: DistanceUnit }>();
 const store = useSheet();
 const first = ref<InstanceType<typeof NumberField> | null>(null);

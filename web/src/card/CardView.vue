@@ -15,7 +15,10 @@ import CaddieBar from './CaddieBar.vue';
 import CardTable from './CardTable.vue';
 import { useCards } from './use-cards';
 
-/** For a pocket: what every club carries on the day, with what wind, height and warmth do, and a caddie's question answered. */
+/**
+ * For a pocket: what every club carries on the day, with what wind, height and warmth do, and a caddie's
+ * question answered.
+ */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const schedule = useSchedule();

@@ -11,7 +11,10 @@ import {
 } from '@tasche/core';
 import { airWords } from '../conditions/air-units';
 
-/** Columns of a card's shots: the stock shot, and what else of the usual ones anybody wrote down; those of the player's own stand below. */
+/**
+ * Columns of a card's shots: the stock shot, and what else of the usual ones anybody wrote down; those of the
+ * player's own stand below.
+ */
 export function shotColumns({ clubs }: DistanceCard): UsualShotKind[] {
   return SHOT_KINDS.filter(
     (kind) => kind === 'full' || clubs.some(({ shots }) => shots.some((shot) => shot.kind === kind)),

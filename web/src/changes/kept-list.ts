@@ -2,7 +2,10 @@ import { withRenamedFields } from '@tasche/contract';
 import { useEventListener } from '@vueuse/core';
 import { shallowRef, type ShallowRef } from 'vue';
 
-/** A list kept in this browser's storage, in the order it was made, one entry a key: two tabs never overwrite each other's. */
+/**
+ * A list kept in this browser's storage, in the order it was made, one entry a key: two tabs never overwrite
+ * each other's.
+ */
 interface KeptList<T> {
   entries: Readonly<ShallowRef<readonly T[]>>;
   add: (entry: T) => void;

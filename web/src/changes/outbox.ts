@@ -46,9 +46,10 @@ export function idOfOutgoing(outgoing: Outgoing): string {
 }
 
 /**
- * Everything typed goes through here, one after the other, and stays here (and in this browser's storage) until the server
- * has it. Ids are made here, so what was sent twice is done once. Only a refusal that says what is wrong ends an item, and
- * what was refused is kept to be mended; whatever else goes wrong, it is sent again. Of several tabs one sends at a time.
+ * Everything typed goes through here, one after the other, and stays here (and in this browser's storage)
+ * until the server has it. Ids are made here, so what was sent twice is done once. Only a refusal that says
+ * what is wrong ends an item, and what was refused is kept to be mended; whatever else goes wrong, it is sent
+ * again. Of several tabs one sends at a time.
  */
 export const useOutbox = defineStore('outbox', () => {
   const list = keptList<Outgoing>('tasche.outbox', idOfOutgoing);
@@ -157,7 +158,8 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   /**
-   * Reads something of the server's, anew where a change was answered meanwhile: what was read may be older than the answer.
+   * Reads something of the server's, anew where a change was answered meanwhile: what was read may be older
+   * than the answer.
    */
   async function readCurrent<T>(read: () => Promise<T>): Promise<T> {
     for (let left = MAX_READS; ; left--) {
@@ -221,7 +223,10 @@ function send(outgoing: Outgoing): Promise<ChangeResult> {
     : post<ChangeResult>(`/changes/${outgoing.changeId}/undo`, { id: outgoing.id });
 }
 
-/** What was typed after `done` was sent but before it was answered was typed on top of it, so it carries on from its versions. */
+/**
+ * What was typed after `done` was sent but before it was answered was typed on top of it, so it carries on
+ * from its versions.
+ */
 function renewed(next: Outgoing, done: Outgoing, result: ChangeResult): Outgoing {
   if (next.kind !== 'change' || done.kind !== 'change') return next;
   const { change: _change, ...kinds } = result;

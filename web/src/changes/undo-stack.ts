@@ -36,8 +36,8 @@ function readKept(): { done: readonly Entry[]; undone: readonly Entry[] } {
 }
 
 /**
- * What was done in this tab, the latest last, and what of it was taken back. Undoing is a change too: undoing that is redo. Ctrl Z
- * takes back the last of what is seen on the page.
+ * What was done in this tab, the latest last, and what of it was taken back. Undoing is a change too: undoing
+ * that is redo. Ctrl Z takes back the last of what is seen on the page.
  */
 export const useUndo = defineStore('undo', () => {
   const outbox = useOutbox();

@@ -17,7 +17,10 @@ import { baselineOf } from '@tasche/contract';
 import { conditionsWorker } from '../conditions/worker-link';
 import { useSheet } from '../sheet/sheet-store';
 
-/** What half a degree, half an inch or a turn of the sleeve would do, before it is done; and what a club never hit would carry. */
+/**
+ * What half a degree, half an inch or a turn of the sleeve would do, before it is done; and what a club never
+ * hit would carry.
+ */
 const props = defineProps<{
   club: ClubView;
   unit: DistanceUnit;

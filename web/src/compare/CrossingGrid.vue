@@ -10,7 +10,10 @@ import {
 import { computed } from 'vue';
 import { plusMinusWords } from '../range/strike-units';
 
-/** Every head with every shaft, or with every ball: what each cell shows, and what each part does where the grid is full. */
+/**
+ * Every head with every shaft, or with every ball: what each cell shows, and what each part does where the
+ * grid is full.
+ */
 const props = defineProps<{ crossing: Crossing; measure: Measure; label: string; unit: DistanceUnit }>();
 const number = (value: number) =>
   props.measure === 'spinRpm' ? value.toFixed(0) : distanceNumber(value, props.unit, 1);

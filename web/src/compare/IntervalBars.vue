@@ -10,7 +10,10 @@ import {
 } from '@tasche/core';
 import { computed } from 'vue';
 
-/** Intervals of one pair's differences, each drawn against its margin: inside the band they match, off the line they differ. */
+/**
+ * Intervals of one pair's differences, each drawn against its margin: inside the band they match, off the
+ * line they differ.
+ */
 const props = defineProps<{
   differences: readonly Difference[];
   margins: Margins;

@@ -5,7 +5,10 @@ import { NButton, NTable } from 'naive-ui';
 import { TEST_ORDER_BOUNDS, testOrder, type Turn } from '@tasche/core';
 import { computed } from 'vue';
 
-/** A random order for a test day, to be printed and ticked off. The seed is in the address, so the order stays what it was. */
+/**
+ * A random order for a test day, to be printed and ticked off. The seed is in the address, so the order stays
+ * what it was.
+ */
 const props = defineProps<{
   builds: readonly { id: string; name: string }[];
   shotsEach: number;

@@ -36,8 +36,8 @@ function partsOf(spec: Spec, ball: string): BuildParts {
 }
 
 /**
- * The builds that were hit with one kind of shot, longest in use first. The same club with another shaft, or another ball, is another build;
- * where a club has several, its name says what tells them apart.
+ * The builds that were hit with one kind of shot, longest in use first. The same club with another shaft, or
+ * another ball, is another build; where a club has several, its name says what tells them apart.
  * @param specOf the club as it was built when the strike was hit, or as it is now
  */
 export function hitBuilds(

@@ -11,7 +11,10 @@ import { computed } from 'vue';
 import { MARKS } from '../ladder/marks';
 import type { Moved } from './use-conditions';
 
-/** What this air does to the bag in a line or two: the shift from the longest club to the shortest, and the steps it opens or closes. */
+/**
+ * What this air does to the bag in a line or two: the shift from the longest club to the shortest, and the
+ * steps it opens or closes.
+ */
 const props = defineProps<{
   clubs: readonly LadderClub[];
   moved: ReadonlyMap<string, Moved> | undefined;

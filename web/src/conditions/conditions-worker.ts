@@ -94,7 +94,10 @@ const api = {
       );
   },
 
-  /** The stock flights of these clubs, with their spread of 200: as measured, drawn towards what is usual for the handicap. */
+  /**
+   * The stock flights of these clubs, with their spread of 200: as measured, drawn towards what is usual for
+   * the handicap.
+   */
   flights(
     clubs: readonly LadderClub[],
     from: PlayingConditions,

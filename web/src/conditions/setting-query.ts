@@ -27,7 +27,10 @@ const CHOICES: Readonly<Record<string, { part: keyof Surface; of: readonly strin
 };
 const SETTING_KEYS = [...Object.keys(NUMBERS), ...Object.keys(CHOICES)];
 
-/** A setting read from an address; null where it names none. What is not named, or cannot be, is the baseline's; what cannot be is said. */
+/**
+ * A setting read from an address; null where it names none. What is not named, or cannot be, is the
+ * baseline's; what cannot be is said.
+ */
 export function readSetting(
   query: LocationQuery,
   baseline: PlayingConditions,

@@ -32,7 +32,8 @@ export function useSetting() {
 export type Moved = Omit<MovedShot, 'launch'>;
 
 /**
- * Clubs with their shots moved to a setting by the worker. Until it answers, a club stays where it was last known to be.
+ * Clubs with their shots moved to a setting by the worker. Until it answers, a club stays where it was last
+ * known to be.
  * @param clubs everything that may be asked about; more than is shown does no harm
  */
 export function useMovedClubs(

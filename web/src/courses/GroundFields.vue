@@ -17,7 +17,10 @@ import { computed } from 'vue';
 import { airUnits } from '../conditions/air-units';
 import { compassPoint } from './ground-words';
 
-/** The air of a day, by the compass, and how a course plays underfoot. Of a season template, the wind has no side and the course's own grass and sand are left out. */
+/**
+ * The air of a day, by the compass, and how a course plays underfoot. Of a season template, the wind has no
+ * side and the course's own grass and sand are left out.
+ */
 const props = defineProps<{
   air: RoundAir;
   ground: Partial<CourseGround>;

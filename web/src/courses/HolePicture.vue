@@ -3,7 +3,10 @@ import { distanceNumber, fromMetres, toMetres, type DistanceUnit, type Hole } fr
 import { computed } from 'vue';
 import { compassPoint } from './ground-words';
 
-/** A hole seen from above, tee below and green above, true to distance along; and all holes as they lie to the compass. */
+/**
+ * A hole seen from above, tee below and green above, true to distance along; and all holes as they lie to the
+ * compass.
+ */
 const props = defineProps<{ holes: readonly Hole[]; active: number; tee: number; unit: DistanceUnit }>();
 const emit = defineEmits<{ active: [hole: number] }>();
 const hole = computed(() => props.holes[props.active] ?? props.holes[0]!);

@@ -4,8 +4,9 @@ import { computed, onMounted, onUpdated, ref, useId, watch } from 'vue';
 import { choiceThatStartsWith, flatChoices, type Choice, type ChoiceGroup } from './choices';
 
 /**
- * One of several, opened by Enter, a press or the arrows; typing the first letters chooses, as in every list of choices. The component
- * library's select has no role or name for a screen reader, so these are given to it here.
+ * One of several, opened by Enter, a press or the arrows; typing the first letters chooses, as in every list
+ * of choices. The component library's select has no role or name for a screen reader, so these are given to
+ * it here.
  */
 const props = defineProps<{
   value: Value | null | undefined;

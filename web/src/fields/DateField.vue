@@ -4,7 +4,10 @@ import { NDatePicker } from 'naive-ui';
 import { computed, onMounted, ref, useAttrs, watch } from 'vue';
 import { dayFormat, readDay } from './read-day';
 
-/** A day, picked from a calendar or typed in any way the app prints one. Says what is wrong with a day it cannot read, and keeps it. */
+/**
+ * A day, picked from a calendar or typed in any way the app prints one. Says what is wrong with a day it
+ * cannot read, and keeps it.
+ */
 const props = defineProps<{
   /** YYYY-MM-DD, or empty. */
   value: string;

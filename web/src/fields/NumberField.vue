@@ -4,8 +4,9 @@ import { computed, ref, watch } from 'vue';
 import TextField from './TextField.vue';
 
 /**
- * A number with its unit, typed with a decimal comma or point; the arrows up and down step it. The component library's own number field
- * silently puts back or clamps what it does not like; here a number out of bounds stays, with the reason below it, until it is mended.
+ * A number with its unit, typed with a decimal comma or point; the arrows up and down step it. The component
+ * library's own number field silently puts back or clamps what it does not like; here a number out of bounds
+ * stays, with the reason below it, until it is mended.
  */
 const props = withDefaults(
   defineProps<{
@@ -27,7 +28,10 @@ const props = withDefaults(
   }>(),
   { step: 1, px: 72 },
 );
-/** `write` tells a number that may stand, when the field is left; `update:value` each letter, and null while it may not stand. */
+/**
+ * `write` tells a number that may stand, when the field is left; `update:value` each letter, and null while
+ * it may not stand.
+ */
 const emit = defineEmits<{ write: [value: number | null]; 'update:value': [value: number | null] }>();
 defineOptions({ inheritAttrs: false });
 

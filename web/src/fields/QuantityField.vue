@@ -5,7 +5,10 @@ import { computed, ref, watch } from 'vue';
 import ChoiceField from './ChoiceField.vue';
 import TextField from './TextField.vue';
 
-/** A value of any quantity a club has, read as the sheet reads its cells: "44,5", "36 1/2", "D4". What cannot be read stays, with the reason. */
+/**
+ * A value of any quantity a club has, read as the sheet reads its cells: "44,5", "36 1/2", "D4". What cannot
+ * be read stays, with the reason.
+ */
 const props = defineProps<{
   quantityKey: QuantityKey;
   value: number | string | null;

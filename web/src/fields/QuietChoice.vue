@@ -4,7 +4,10 @@ import { nextTick, ref, useTemplateRef } from 'vue';
 import ChoiceField from './ChoiceField.vue';
 import type { Choice } from './choices';
 
-/** One of several in a long table: its word, which becomes the list to choose from when it is pressed. A list in every row is slow. */
+/**
+ * One of several in a long table: its word, which becomes the list to choose from when it is pressed. A list
+ * in every row is slow.
+ */
 defineProps<{ value: Value; words: string; options: readonly (Value | Choice<Value>)[]; label: string }>();
 const emit = defineEmits<{ 'update:value': [value: Value] }>();
 

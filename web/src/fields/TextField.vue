@@ -3,8 +3,8 @@ import { NInput } from 'naive-ui';
 import { computed, ref, useAttrs, watch } from 'vue';
 
 /**
- * A text field. It keeps what is being typed while the value behind it changes, and says so with `write` when it is left or Enter is
- * pressed. `update:value` tells every letter.
+ * A text field. It keeps what is being typed while the value behind it changes, and says so with `write` when
+ * it is left or Enter is pressed. `update:value` tells every letter.
  */
 const props = defineProps<{
   value: string;

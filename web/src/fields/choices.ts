@@ -17,8 +17,8 @@ export function flatChoices<Value extends string | number>(
 }
 
 /**
- * The choice that starts with the letters typed, whatever their case. One letter typed again and again goes round all that start with it;
- * several letters stay at the chosen one while it fits.
+ * The choice that starts with the letters typed, whatever their case. One letter typed again and again goes
+ * round all that start with it; several letters stay at the chosen one while it fits.
  */
 export function choiceThatStartsWith<Value extends string | number>(
   choices: readonly Choice<Value>[],

@@ -32,8 +32,8 @@ export function dayFormat(locale: string): string {
 }
 
 /**
- * The day a reader wrote, as YYYY-MM-DD: "1 Sep 2026", "1.9.26", "9/1/2026" where the month comes first, "2026-09-01", or without a year
- * for this one. Null for what is no day.
+ * The day a reader wrote, as YYYY-MM-DD: "1 Sep 2026", "1.9.26", "9/1/2026" where the month comes first,
+ * "2026-09-01", or without a year for this one. Null for what is no day.
  */
 export function readDay(text: string, locale: string, now = new Date()): string | null {
   const written = text

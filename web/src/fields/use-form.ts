@@ -14,7 +14,10 @@ interface FieldRule<Draft> {
 interface Form {
   /** For `rules` of the NForm, by the `path` of its items. */
   rules: Record<string, FormItemRule>;
-  /** Calls `save` when every field may stand; else shows what is wrong at each, or goes to the one that could not be read. */
+  /**
+   * Calls `save` when every field may stand; else shows what is wrong at each, or goes to the one that could
+   * not be read.
+   */
   submit: (save: () => void) => Promise<void>;
 }
 
@@ -33,7 +36,10 @@ export function complaintOf<Draft extends object>(
   return also?.(draft) ?? null;
 }
 
-/** An NForm (`ref="form"`) checked by the schemas of the contract, so that browser and server say the same of the same field. */
+/**
+ * An NForm (`ref="form"`) checked by the schemas of the contract, so that browser and server say the same of
+ * the same field.
+ */
 export function useForm<Draft extends object>(
   draft: Draft,
   fields: { [Key in keyof Draft & string]?: FieldRule<Draft> },

@@ -18,7 +18,10 @@ import BagsOfDays from './BagsOfDays.vue';
 import PutBackPanel from './PutBackPanel.vue';
 import { factWords, readingName } from './fact-words';
 
-/** Any two days, or events, side by side: what was in the gamer, how the clubs were built, who changed it and why; and the way back. */
+/**
+ * Any two days, or events, side by side: what was in the gamer, how the clubs were built, who changed it and
+ * why; and the way back.
+ */
 const props = defineProps<{ playerId: string; unit: DistanceUnit }>();
 const store = useSheet();
 const schedule = useSchedule();

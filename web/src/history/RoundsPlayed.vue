@@ -21,7 +21,10 @@ import { hitReadings } from '../plan/hit-readings';
 import { useSheet } from '../sheet/sheet-store';
 import RoundForm from './RoundForm.vue';
 
-/** Rounds somebody wrote something down about, of events and by themselves: how often clubs are hit, what the player said, what to keep. */
+/**
+ * Rounds somebody wrote something down about, of events and by themselves: how often clubs are hit, what the
+ * player said, what to keep.
+ */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const schedule = useSchedule();

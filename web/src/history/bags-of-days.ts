@@ -15,7 +15,10 @@ interface PairOfDays {
   after: ClubOfDay | null;
 }
 
-/** The clubs of two days' gamers, each on a line of its own, from the least loft to the most; what has no loft is last. */
+/**
+ * The clubs of two days' gamers, each on a line of its own, from the least loft to the most; what has no loft
+ * is last.
+ */
 export function bagsOfDays(then: DayView, after: DayView): PairOfDays[] {
   const ids = new Set([...(then.gamer?.clubIds ?? []), ...(after.gamer?.clubIds ?? [])]);
   return [...ids]

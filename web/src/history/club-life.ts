@@ -22,7 +22,10 @@ const BUILD_KEYS: ReadonlySet<ReadingKey> = new Set(
   BUILD_SHEET.flatMap(({ keys }) => keys).flatMap((key) => [key, measuredKey(key)]),
 );
 
-/** Everything that happened to a club in order, the newest first. What was written down of one day by one person is one entry. */
+/**
+ * Everything that happened to a club in order, the newest first. What was written down of one day by one
+ * person is one entry.
+ */
 export function clubLife(
   { club, readings, sessions, stints, tickets }: ClubLifeView,
   unit: DistanceUnit,

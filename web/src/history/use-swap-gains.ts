@@ -4,8 +4,9 @@ import { onScopeDispose, shallowRef, watch, type Ref } from 'vue';
 import type { UsualQuestion, UsualRoundWorker } from '../bag/usual-round-worker';
 
 /**
- * What each swap was to gain: strokes of a usual round, the bag before against the bag after, by what is known of their clubs now. Null for
- * one whose clubs are not all there any more; nothing until it is worked out, or where it cannot be.
+ * What each swap was to gain: strokes of a usual round, the bag before against the bag after, by what is
+ * known of their clubs now. Null for one whose clubs are not all there any more; nothing until it is worked
+ * out, or where it cannot be.
  */
 export function useSwapGains(
   swaps: Readonly<Ref<ReviewView['swaps']>>,

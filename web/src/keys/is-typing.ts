@@ -11,8 +11,9 @@ function isChoice(target: HTMLElement): boolean {
 }
 
 /**
- * Whether undo belongs to the field: somebody has begun to write in it, or it is one that holds its text alone. A list, a tick, or a field
- * that stands as it was written (`data-untouched`) has nothing of its own to take back.
+ * Whether undo belongs to the field: somebody has begun to write in it, or it is one that holds its text
+ * alone. A list, a tick, or a field that stands as it was written (`data-untouched`) has nothing of its own
+ * to take back.
  */
 export function isUndoOfField(event: Event): boolean {
   const target = event.target;

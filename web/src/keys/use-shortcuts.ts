@@ -9,8 +9,8 @@ type ShortcutOf<G extends Group['group']> = Extract<Group, { group: G }>['keys']
 type Act = (event: KeyboardEvent, digit: number) => unknown;
 
 /**
- * What keys do while the page that asks for them is open. A key is one that the keys page lists in that group: what is not listed does
- * not compile, and a test holds every listed one to be asked for somewhere.
+ * What keys do while the page that asks for them is open. A key is one that the keys page lists in that
+ * group: what is not listed does not compile, and a test holds every listed one to be asked for somewhere.
  */
 export function useShortcuts<G extends Group['group']>(
   _group: G,
@@ -28,7 +28,8 @@ export function useShortcuts<G extends Group['group']>(
 }
 
 /**
- * Whether a shortcut is pressed: "Alt N", "Ctrl Shift Z", "Alt 1 to 8", "Esc". Shift with Alt is the shortcut's own matter.
+ * Whether a shortcut is pressed: "Alt N", "Ctrl Shift Z", "Alt 1 to 8", "Esc". Shift with Alt is the
+ * shortcut's own matter.
  * @returns the digit of one with digits, else 0; null where it is not pressed
  */
 export function pressed(event: KeyboardEvent, shortcut: string): number | null {

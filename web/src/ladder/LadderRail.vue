@@ -20,7 +20,10 @@ import { computed, ref } from 'vue';
 import type { Moved } from '../conditions/use-conditions';
 import { spanLanes, spreadLabels } from './spread-labels';
 
-/** The rail true to distance, joined to the rail of degrees: spans from soft to hard, spreads, holes, and what stood before. */
+/**
+ * The rail true to distance, joined to the rail of degrees: spans from soft to hard, spreads, holes, and what
+ * stood before.
+ */
 const props = defineProps<{
   clubs: readonly LadderClub[];
   report: GapReport;

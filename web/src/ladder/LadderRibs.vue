@@ -12,7 +12,10 @@ import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { MARKS } from './marks';
 
-/** The steps between the rows of the sheet: loft to the left of a spine, carry to the right, against a dotted target. */
+/**
+ * The steps between the rows of the sheet: loft to the left of a spine, carry to the right, against a dotted
+ * target.
+ */
 const props = defineProps<{
   report: GapReport;
   /** Rows of the sheet beside it; the first of them are the rungs, in order. */

@@ -4,7 +4,10 @@ import { ref } from 'vue';
 const ASK_MS = 60 * 60 * 1000;
 /** On a first visit it waits so long: it fetches every file there is, which whoever opens a page would wait for. */
 const FIRST_MS = 4000;
-/** A worker that could not be started, on a busy machine or a bad line, is tried again after so long, then twice as long, and so on. */
+/**
+ * A worker that could not be started, on a busy machine or a bad line, is tried again after so long, then
+ * twice as long, and so on.
+ */
 const AGAIN_MS = 3000;
 const MAX_AGAIN_MS = 5 * 60 * 1000;
 
@@ -12,7 +15,10 @@ const isReady = ref(false);
 let takeIt: (() => void) | undefined;
 let started = false;
 
-/** The page's service worker, registered once the page has been shown: it opens without a network, and a newer version waits to be taken. */
+/**
+ * The page's service worker, registered once the page has been shown: it opens without a network, and a newer
+ * version waits to be taken.
+ */
 export function useUpdate() {
   if (!started && import.meta.env.PROD && 'serviceWorker' in navigator) {
     started = true;

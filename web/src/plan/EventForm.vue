@@ -31,7 +31,10 @@ import { useSchedule } from '../courses/schedule-store';
 import { useOutbox } from '../changes/outbox';
 import { useSheet } from '../sheet/sheet-store';
 
-/** An event to plan a player for: one the workspace has, or one written down here; or, given one, its rounds to be changed. */
+/**
+ * An event to plan a player for: one the workspace has, or one written down here; or, given one, its rounds
+ * to be changed.
+ */
 const props = defineProps<{ playerId: string; event?: EventView }>();
 const emit = defineEmits<{ leave: [] }>();
 const schedule = useSchedule();

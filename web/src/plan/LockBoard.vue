@@ -13,7 +13,10 @@ import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
 import OneOfBoard from './OneOfBoard.vue';
 
-/** The chosen clubs and those left out. Dragged across, or by its key, a club is locked in, kept out or grouped; the answer follows at once. The club one stands on says why. */
+/**
+ * The chosen clubs and those left out. Dragged across, or by its key, a club is locked in, kept out or
+ * grouped; the answer follows at once. The club one stands on says why.
+ */
 const props = defineProps<{
   clubs: readonly LadderClub[];
   home: readonly LadderClub[];

@@ -12,7 +12,10 @@ import { computed } from 'vue';
 import { spreadLabels } from '../ladder/spread-labels';
 import { NEED_BAR_KINDS, needBars } from './need-bars';
 
-/** One rail of distance: clubs hang on its left as they carry that day, what the round asks grows to its right. Where much is asked, steps should be small; each step stands between its clubs with its verdict. */
+/**
+ * One rail of distance: clubs hang on its left as they carry that day, what the round asks grows to its
+ * right. Where much is asked, steps should be small; each step stands between its clubs with its verdict.
+ */
 const props = defineProps<{
   clubs: readonly LadderClub[];
   home: readonly LadderClub[];

@@ -3,7 +3,10 @@ import { NButton } from 'naive-ui';
 import type { LadderClub } from '@tasche/core';
 import { VueDraggable } from 'vue-draggable-plus';
 
-/** Groups of which one club at most is carried: clubs are dropped here, or marked by a key on the board, until there are two or more. */
+/**
+ * Groups of which one club at most is carried: clubs are dropped here, or marked by a key on the board, until
+ * there are two or more.
+ */
 const props = defineProps<{
   marked: readonly string[];
   groups: readonly (readonly string[])[];

@@ -14,7 +14,10 @@ import { differsWords } from './round-swaps';
 import type { RoundAnswer, RoundRemedy } from './round-worker';
 import { useLongWork, type AskedRound } from './use-round';
 
-/** Beside the best bag: the next ones, the best near the gamer, the best ten, the cheapest remedy, how sure it is, and the course's own word. */
+/**
+ * Beside the best bag: the next ones, the best near the gamer, the best ten, the cheapest remedy, how sure it
+ * is, and the course's own word.
+ */
 const props = defineProps<{
   asked: AskedRound;
   chosen: RoundAnswer;

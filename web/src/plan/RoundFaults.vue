@@ -7,7 +7,10 @@ import { computed } from 'vue';
 const props = defineProps<{
   report: GapReport | null;
   best: readonly string[];
-  /** The best bag without a fault and its price in strokes; null where there is none, undefined while it is looked for. */
+  /**
+   * The best bag without a fault and its price in strokes; null where there is none, undefined while it is
+   * looked for.
+   */
   faultless: { ids: readonly string[]; price: number } | null | undefined;
   nameOf: (id: string) => string;
   readOnly: boolean;

@@ -17,7 +17,10 @@ import { useWorkedCards } from '../card/use-cards';
 import { useSheet } from '../sheet/sheet-store';
 import { sinceWords } from './round-swaps';
 
-/** Round by round on one page: what goes out and in, why, what would change it on the morning, and the bag itself. Made to be printed, or sent as a link. */
+/**
+ * Round by round on one page: what goes out and in, why, what would change it on the morning, and the bag
+ * itself. Made to be printed, or sent as a link.
+ */
 const props = defineProps<{ playerId: string; planId: string }>();
 const store = useSheet();
 const schedule = useSchedule();

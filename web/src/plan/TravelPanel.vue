@@ -12,7 +12,10 @@ import { insteadWords } from './round-swaps';
 import { daysWords, travelDays } from './travel-days';
 import { useLongWork, type AskedRound } from './use-round';
 
-/** The clubs that travel: one set that serves every round of the event under every way the forecast may turn out; of a size, or as small as will do. */
+/**
+ * The clubs that travel: one set that serves every round of the event under every way the forecast may turn
+ * out; of a size, or as small as will do.
+ */
 const props = defineProps<{
   event: EventView;
   courses: readonly CourseView[];
@@ -27,7 +30,10 @@ watch(
   () => travel.clear(),
 );
 
-/** Rounds times members, thinned evenly to so many; a round without a forecast stands for itself, calmer and windier. */
+/**
+ * Rounds times members, thinned evenly to so many; a round without a forecast stands for itself, calmer and
+ * windier.
+ */
 const scenarios = computed(() =>
   props.event.rounds.flatMap((round, at, rounds) => {
     const asked = props.askedOf(round.id);

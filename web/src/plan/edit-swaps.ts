@@ -9,7 +9,8 @@ export function withClubOut(swaps: readonly Swap[], clubId: string): readonly Sw
 }
 
 /**
- * The swaps with a club put in too. It takes the place of what went out last without anything coming in; what went out itself just stays.
+ * The swaps with a club put in too. It takes the place of what went out last without anything coming in; what
+ * went out itself just stays.
  */
 export function withClubIn(swaps: readonly Swap[], clubId: string): readonly Swap[] {
   const wentOut = swaps.findIndex(({ outId }) => outId === clubId);

@@ -5,8 +5,9 @@ import { lieInText, storedMetres } from '@tasche/contract';
 type ReadNeeds = { ok: true; needs: ShotDemand[] } | { ok: false; reason: string };
 
 /**
- * "155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough": a distance to a green, whether it must hold there (else it may run), what it
- * lies on, how often. "drive" is a tee shot with more to come, "left" what is left after it. "230-250 x6" are six spread over these distances.
+ * "155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough": a distance to a green, whether it must
+ * hold there (else it may run), what it lies on, how often. "drive" is a tee shot with more to come, "left"
+ * what is left after it. "230-250 x6" are six spread over these distances.
  */
 export function readNeeds(text: string, unit: DistanceUnit): ReadNeeds {
   const needs: ShotDemand[] = [];

@@ -11,7 +11,10 @@ import type { Trigger } from '@tasche/contract';
 import { format } from 'date-fns';
 import { airWords } from '../conditions/air-units';
 
-/** What goes out and in against the gamer, longest first, each with its reason, and what keeping the old one would cost. Clubs the player no longer owns go without a word. */
+/**
+ * What goes out and in against the gamer, longest first, each with its reason, and what keeping the old one
+ * would cost. Clubs the player no longer owns go without a word.
+ */
 export function swapsAgainst(
   gamerIds: readonly string[],
   best: readonly string[],
@@ -64,8 +67,8 @@ export function sinceWords(
 }
 
 /**
- * Settled rounds, each answer said once: "Round 1 and Round 3 play one bag. Round 2: the Driving iron for the 4 iron." Against the bag
- * that is played most often; "" where fewer than two are settled.
+ * Settled rounds, each answer said once: "Round 1 and Round 3 play one bag. Round 2: the Driving iron for the
+ * 4 iron." Against the bag that is played most often; "" where fewer than two are settled.
  */
 export function settledWords(
   settled: readonly { name: string; clubIds: readonly string[] }[],

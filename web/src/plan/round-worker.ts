@@ -203,7 +203,10 @@ const api = {
     return bagWhy(worked(order), answer, rules.preferences.bounce, nameOf, unit);
   },
 
-  /** What a bag without a step at fault costs; null where the best has none, or nothing does it; undefined where it takes too long. */
+  /**
+   * What a bag without a step at fault costs; null where the best has none, or nothing does it; undefined
+   * where it takes too long.
+   */
   withoutFaults(order: RoundRequest, rules: RoundRules): FaultlessBag | null | undefined {
     const until = performance.now() + FAULTLESS_MS;
     return withoutFaults(

@@ -2,8 +2,8 @@ import { clockIn, dayIn, teeMoment, type EventRound } from '@tasche/contract';
 import { ownZone } from '../fields/time-zones';
 
 /**
- * When a round begins: "08:40", with the reader's own clock where it shows another time, "08:40 (01:40 here)". Empty while nobody
- * knows it.
+ * When a round begins: "08:40", with the reader's own clock where it shows another time, "08:40 (01:40
+ * here)". Empty while nobody knows it.
  * @param zone of the event; null where nobody said
  */
 export function teeWords(

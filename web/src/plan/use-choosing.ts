@@ -7,7 +7,8 @@ const SETTLE_MS = 40;
 const SLOW_MS = 400;
 
 /**
- * The best bag for what is asked, by a worker of its own: a new question, or "stop", ends the one that is being answered.
+ * The best bag for what is asked, by a worker of its own: a new question, or "stop", ends the one that is
+ * being answered.
  * @param asked null while there is nothing to choose for
  */
 export function useChoosing(asked: ComputedRef<WeekQuestion | null>) {

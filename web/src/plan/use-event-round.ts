@@ -14,7 +14,10 @@ import { useSchedule } from '../courses/schedule-store';
 import { useSheet } from '../sheet/sheet-store';
 import type { AskedRound } from './use-round';
 
-/** The rounds of a plan's event, the one that is open, and what is asked of it. Which one is open is part of the address. */
+/**
+ * The rounds of a plan's event, the one that is open, and what is asked of it. Which one is open is part of
+ * the address.
+ */
 export function useEventRound(
   plan: () => PlanView,
   { unit, school }: { unit: ComputedRef<DistanceUnit>; school: ComputedRef<GappingStrategyId> },

@@ -28,7 +28,8 @@ const PAUSE_MS = 300;
 const IDLE_MS = 400;
 
 /**
- * A round's needs and best bag, by a worker that keeps rounds it has worked out: another day takes a breath, another lock a blink.
+ * A round's needs and best bag, by a worker that keeps rounds it has worked out: another day takes a breath,
+ * another lock a blink.
  * @param asked null while there is nothing to choose for
  */
 export function useRound(asked: ComputedRef<AskedRound | null>) {
@@ -57,7 +58,10 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     pending.value = false;
   }
 
-  /** What decided, and a bag without a fault: asked after the choice is on the screen, for both take the worker longer. */
+  /**
+   * What decided, and a bag without a fault: asked after the choice is on the screen, for both take the
+   * worker longer.
+   */
   async function askMore(link: Remote<RoundWorker>, question: AskedRound, whole: string): Promise<void> {
     const stillAsked = () => answered === whole && !pending.value;
     await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));

@@ -7,7 +7,10 @@ import { useSheet } from '../sheet/sheet-store';
 import { swapsAgainst, triggerOf } from './round-swaps';
 import { useLongWork, type AskedRound } from './use-round';
 
-/** Settles rounds: each its best bag, its swaps, and what would change it on the morning; one change for all of them. */
+/**
+ * Settles rounds: each its best bag, its swaps, and what would change it on the morning; one change for all
+ * of them.
+ */
 export function useSettling(
   plan: () => PlanView,
   ask: (round: EventRound) => AskedRound | string,

@@ -6,7 +6,10 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
 
-/** Who the player is: name, unit, hand, handicap, notes. Each saves as it is left; what cannot be taken stays, with its reason. */
+/**
+ * Who the player is: name, unit, hand, handicap, notes. Each saves as it is left; what cannot be taken stays,
+ * with its reason.
+ */
 const emit = defineEmits<{ save: [set: PlayerSet] }>();
 const store = useSheet();
 const player = computed(() => store.sheet!.player);

@@ -12,7 +12,10 @@ import {
 import { computed } from 'vue';
 import { plusMinusWords } from './strike-units';
 
-/** What a tee gives a club by the balls it was hit with off tees, to be taken beside its carry off the turf; or why nothing is. */
+/**
+ * What a tee gives a club by the balls it was hit with off tees, to be taken beside its carry off the turf;
+ * or why nothing is.
+ */
 const props = defineProps<{
   summary: StrikeSummary;
   shotKind: ShotKind;

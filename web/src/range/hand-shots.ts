@@ -7,7 +7,10 @@ type HandShots = { ok: true; strikes: Strike[] } | { ok: false; reason: string }
 const CARRY = /^(\d+(?:[.,]\d+)?)$/;
 const SIDE = /^(\d+(?:[.,]\d+)?)([lr])$/i;
 
-/** "152 148 3L 150": carries in the player's unit, each with how far left or right it came down where that follows it. */
+/**
+ * "152 148 3L 150": carries in the player's unit, each with how far left or right it came down where that
+ * follows it.
+ */
 export function readHandShots(text: string, unit: DistanceUnit): HandShots {
   const strikes: Strike[] = [];
   const [min, max] = STRIKE_BOUNDS.carryM;

@@ -3,7 +3,10 @@ import { shotIn } from '@tasche/core';
 
 type Label = StrikeImportReport['labels'][number];
 
-/** A club of a file beside the sheet: what its shots carry on average, and what is written down of the same shot. Metres. */
+/**
+ * A club of a file beside the sheet: what its shots carry on average, and what is written down of the same
+ * shot. Metres.
+ */
 interface CarriesBeside {
   fileM: number | null;
   sheetM: number | null;
@@ -23,12 +26,18 @@ export function carriesBeside(
   return { fileM, sheetM, share: fileM !== null && sheetM !== null ? fileM / sheetM : null };
 }
 
-/** Farther from the sheet than this over the middle of all clubs is looked at: a metre is 9 % more than a yard. Ours. */
+/**
+ * Farther from the sheet than this over the middle of all clubs is looked at: a metre is 9 % more than a
+ * yard. Ours.
+ */
 const DOUBT_SHARE = 0.06;
 const YARD_M = 0.9144;
 const NEAR = 0.03;
 
-/** What the carries of a file as a whole say of their unit; undefined where they are much like the sheet's, or nothing is known. */
+/**
+ * What the carries of a file as a whole say of their unit; undefined where they are much like the sheet's, or
+ * nothing is known.
+ */
 export function unitDoubt(beside: readonly CarriesBeside[]): string | undefined {
   const shares = beside.flatMap(({ share }) => share ?? []).sort((a, b) => a - b);
   if (shares.length === 0) return undefined;

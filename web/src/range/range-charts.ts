@@ -29,7 +29,10 @@ export const HELD_SHARE = 0.8;
 /** A name on a chart stands clear of the lines it lies on. */
 const haloed = (ink: ChartInk) => ({ color: ink.ink, textBorderColor: ink.linen, textBorderWidth: 4 });
 
-/** Where balls landed, from above: each a dot, and the ellipse that is to hold eight of the next ten. Left of the line is up. */
+/**
+ * Where balls landed, from above: each a dot, and the ellipse that is to hold eight of the next ten. Left of
+ * the line is up.
+ */
 export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: ChartInk) {
   const far = (metres: number) => Math.round(fromMetres(metres, unit) * 10) / 10;
   const xs = all.flatMap((one) => one.xs);

@@ -160,7 +160,8 @@ export const useRange = defineStore('range', () => {
 
   outbox.onSent((sent) => {
     if (!wanted.value || sent.outgoing.playerId !== wanted.value.playerId) return;
-    // An undo, a refusal, or a change of sessions: what the server says stands, once nothing is waiting to be sent any more.
+    // An undo, a refusal, or a change of sessions: what the server says stands, once nothing is waiting to be
+    // sent any more.
     const touched = 'problem' in sent || sent.outgoing.kind === 'undo' || sent.result.sessions.length > 0;
     if (!touched) return;
     edition.value += 1;
@@ -203,7 +204,8 @@ export const useRange = defineStore('range', () => {
 });
 
 /**
- * The sessions of the player whose page is shown, and the shots wanted, read when the page is opened and when either changes.
+ * The sessions of the player whose page is shown, and the shots wanted, read when the page is opened and when
+ * either changes.
  * @param shots which are wanted, of the player's sessions as far as they are known
  */
 export function useRangeOf(

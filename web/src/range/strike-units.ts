@@ -26,7 +26,10 @@ export function sideWords(metres: number, unit: DistanceUnit): string {
   return Number(text) === 0 ? '0' : `${text} ${metres < 0 ? 'L' : 'R'}`;
 }
 
-/** The columns of a strike's row: what is in them, and which part of the strike says whether it was given or worked out. */
+/**
+ * The columns of a strike's row: what is in them, and which part of the strike says whether it was given or
+ * worked out.
+ */
 interface StrikeColumn {
   head: string;
   part: StrikePart;

@@ -5,8 +5,8 @@ import { onScopeDispose, ref, shallowRef, watch, type Ref } from 'vue';
 const AGAIN_MS = 1000;
 
 /**
- * What comes in while a session is live. The browser takes a broken line up again by itself and says where it was, so nothing is missed;
- * what was missed while the page was closed comes with the session itself.
+ * What comes in while a session is live. The browser takes a broken line up again by itself and says where it
+ * was, so nothing is missed; what was missed while the page was closed comes with the session itself.
  */
 export function useLive(sessionId: Ref<string | undefined>, onStrike: (strike: StrikeView) => void) {
   const monitor = shallowRef<MonitorView>({ state: 'none', device: null, simulated: false });

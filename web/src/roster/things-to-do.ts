@@ -16,8 +16,9 @@ export interface ThingToDo {
 const EVENT_DAYS = 14;
 
 /**
- * What there is to do for a player, the most pressing first: a late ticket, then a round without a bag, a fault, carries that are
- * old, open tickets, carries nobody knows, a check, grooves. Nothing where all is well.
+ * What there is to do for a player, the most pressing first: a late ticket, then a round without a bag, a
+ * fault, carries that are old, open tickets, carries nobody knows, a check, grooves. Nothing where all is
+ * well.
  * @param today YYYY-MM-DD
  */
 export function thingsToDo({ player, gamer, bench, nextPlan }: RosterEntry, today: string): ThingToDo[] {

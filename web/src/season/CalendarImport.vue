@@ -14,7 +14,10 @@ import FileField from '../fields/FileField.vue';
 import { calendarPlans, firstDay } from './calendar-plan';
 import type { CalendarRow } from './read-calendar';
 
-/** The dates of events out of somebody's calendar: looked at first; those that are here already move, the others are made on a course. */
+/**
+ * The dates of events out of somebody's calendar: looked at first; those that are here already move, the
+ * others are made on a course.
+ */
 const emit = defineEmits<{ leave: [] }>();
 const schedule = useSchedule();
 const rows = shallowRef<readonly CalendarRow[] | null>(null);
@@ -69,7 +72,8 @@ function take(): void {
           id: newId(),
           name: `Round ${i + 1}`,
           day,
-          // An hour on a single day is when one tees off; of several days it is when the first begins, whoever plays then.
+          // An hour on a single day is when one tees off; of several days it is when the first begins,
+          // whoever plays then.
           teeTime: (days.length === 1 && row.time) || undefined,
           courseId: course.value!.id,
           tee: 0,

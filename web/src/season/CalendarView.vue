@@ -23,7 +23,10 @@ import { calendarLanes } from './calendar-lanes';
 import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
 import { firstDayOfWeek } from './week-start';
 
-/** Everybody's season on the same weeks: who plays where, what the days before are for, what is due, and what gets in whose way. */
+/**
+ * Everybody's season on the same weeks: who plays where, what the days before are for, what is due, and what
+ * gets in whose way.
+ */
 const WEEKS = 5;
 const DAYS = WEEKS * 7;
 const PAGE = 50;

@@ -27,7 +27,10 @@ import TripClubs from './TripClubs.vue';
 import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
 import { calendarLocale, firstDayOfWeek } from './week-start';
 
-/** A player's season: events, what the days before them are for, freezes, trips, trials, what is due, and what gets in each other's way. */
+/**
+ * A player's season: events, what the days before them are for, freezes, trips, trials, what is due, and what
+ * gets in each other's way.
+ */
 const props = defineProps<{ playerId: string }>();
 const store = useSheet();
 const schedule = useSchedule();

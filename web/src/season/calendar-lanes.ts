@@ -13,7 +13,8 @@ export interface CalendarBar {
 const DUE: ReadonlySet<SeasonEntry['kind']> = new Set(['ticket', 'trial', 'check', 'grooves']);
 
 /**
- * Entries on as few lines as none of them overlaps another, those that begin first on top; what is due on one day is one bar.
+ * Entries on as few lines as none of them overlaps another, those that begin first on top; what is due on one
+ * day is one bar.
  * @param from first day shown, YYYY-MM-DD
  * @param days how many are shown
  */

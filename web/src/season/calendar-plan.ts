@@ -1,7 +1,10 @@
 import type { EventView } from '@tasche/contract';
 import type { CalendarRow } from './read-calendar';
 
-/** What is done with an event of a calendar: made, moved, left because it is here already, or because something is wrong with it. */
+/**
+ * What is done with an event of a calendar: made, moved, left because it is here already, or because
+ * something is wrong with it.
+ */
 interface CalendarPlan {
   row: CalendarRow;
   does: 'make' | 'move' | 'same' | 'no';
@@ -9,8 +12,8 @@ interface CalendarPlan {
 }
 
 /**
- * An event that is here already is known by the id we gave it, else by its name where it is not over: last year's event of the same name stays
- * where it was. Each is taken for one row at most.
+ * An event that is here already is known by the id we gave it, else by its name where it is not over: last
+ * year's event of the same name stays where it was. Each is taken for one row at most.
  * @param today YYYY-MM-DD
  */
 export function calendarPlans(

@@ -6,7 +6,10 @@ import { dayPlus, daysBetween } from '@tasche/core';
 export const MAX_CALENDAR_BYTES = 2_000_000;
 const MAX_ROWS = 500;
 
-/** An event as a calendar file has it; what is wrong with it is said, and it is not taken. Days are YYYY-MM-DD, the last one included. */
+/**
+ * An event as a calendar file has it; what is wrong with it is said, and it is not taken. Days are
+ * YYYY-MM-DD, the last one included.
+ */
 export interface CalendarRow {
   uid: string;
   name: string;
@@ -21,7 +24,8 @@ export interface CalendarRow {
 }
 
 /**
- * The events of an iCalendar file (RFC 5545), by their first day. An event's days are those of its own time zone, whoever reads it.
+ * The events of an iCalendar file (RFC 5545), by their first day. An event's days are those of its own time
+ * zone, whoever reads it.
  * @throws Error saying what the file is not
  */
 export function readCalendar(text: string): CalendarRow[] {

@@ -2,7 +2,10 @@ import { roundRequestOf, type CourseView, type EventView, type SheetView } from 
 import { InvalidInputError, type GappingStrategyId } from '@tasche/core';
 import type { SeasonRoundAsked } from '../plan/round-worker';
 
-/** The rounds a player is planned for from a day on, those that are alike together, and what of them cannot be worked out. */
+/**
+ * The rounds a player is planned for from a day on, those that are alike together, and what of them cannot be
+ * worked out.
+ */
 export function seasonRounds(
   { player, clubs, plans }: Pick<SheetView, 'player' | 'clubs' | 'plans'>,
   events: readonly EventView[],

@@ -66,7 +66,8 @@ export function cellChange(
 }
 
 /**
- * A shot with one part typed in. A new carry is a new statement: the sample and the total of the old one do not speak for it.
+ * A shot with one part typed in. A new carry is a new statement: the sample and the total of the old one do
+ * not speak for it.
  * @returns the reason, where the part says nothing without a carry
  */
 function shotWith(

@@ -47,7 +47,10 @@ const nameColumn: SheetColumn = {
   essential: true,
 };
 
-/** Which of a club's three lofts a text in this cell is about: see `usualLoftKey`; an empty one takes away what is shown. */
+/**
+ * Which of a club's three lofts a text in this cell is about: see `usualLoftKey`; an empty one takes away
+ * what is shown.
+ */
 const loftColumn: SheetColumn = {
   id: 'loft',
   head: 'loft',

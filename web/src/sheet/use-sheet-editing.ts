@@ -40,7 +40,10 @@ export interface PasteReport {
   inPlace: number;
 }
 
-/** Lofts somebody wrote over others without saying what they are; taken as `key` by the change of that id, null where some were taken otherwise. */
+/**
+ * Lofts somebody wrote over others without saying what they are; taken as `key` by the change of that id,
+ * null where some were taken otherwise.
+ */
 export interface LoftQuestion {
   changeId: string;
   key: LoftKey | null;

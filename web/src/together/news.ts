@@ -54,8 +54,8 @@ export const useNews = defineStore('news', () => {
   }
 
   /**
-   * While something is being typed the sheet under it stands still, so that it is sent as typed over what was seen: where
-   * somebody else wrote in the same place, both are shown.
+   * While something is being typed the sheet under it stands still, so that it is sent as typed over what was
+   * seen: where somebody else wrote in the same place, both are shown.
    */
   function readSheet(): void {
     if (isBeingTyped()) {

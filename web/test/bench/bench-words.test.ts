@@ -56,7 +56,8 @@ describe('the words of a ticket', () => {
       { key: 'lieSetDeg' as const, value: 63.5 },
       { key: 'swingWeight' as const, value: 'D4' },
     ];
-    // The loft it is really at, not the stamp; a lie that is right already has no "from"; what nobody knows has none either.
+    // The loft it is really at, not the stamp; a lie that is right already has no "from"; what nobody knows
+    // has none either.
     expect(wantedWords(wanted, pw)).toBe('loft 44.25° to 45.5°, lie 63.5°, swing weight D4');
     expect(wantedWords(wanted, undefined)).toBe('loft 45.5°, lie 63.5°, swing weight D4');
     expect(nowOf(pw, 'swingWeight')).toBeNull();

@@ -2,7 +2,10 @@ import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { effectScope, nextTick, ref } from 'vue';
 import { useLive } from '../../src/range/use-live';
 
-/** The browser's side of server-sent events: a refused line stays closed, a broken one is taken up again by the browser itself. */
+/**
+ * The browser's side of server-sent events: a refused line stays closed, a broken one is taken up again by
+ * the browser itself.
+ */
 class Line {
   static readonly CLOSED = 2;
   static readonly opened: Line[] = [];

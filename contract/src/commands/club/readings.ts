@@ -24,8 +24,8 @@ export const readingsSchema = yup
   .max(MAX_READINGS, `\${path} holds more than ${MAX_READINGS} readings`);
 
 /**
- * The facts in force once these readings are in. A reading dated before the one in force changes nothing; of those dated
- * today, wherever on earth today is later, the newest stands, as the server has it.
+ * The facts in force once these readings are in. A reading dated before the one in force changes nothing; of
+ * those dated today, wherever on earth today is later, the newest stands, as the server has it.
  */
 export function withReadings(spec: Spec, readings: readonly Reading[]): Spec {
   const next: Spec = { ...spec };
