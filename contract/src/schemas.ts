@@ -182,8 +182,9 @@ export const readingSchema = yup
       .nullable()
       .defined('${path} is missing')
       .test('value', '', (value, context) => {
-        const key = (context.parent as { key?: string }).key ?? '';
-        if (value === null) return true;
+        const { key } = context.parent as { key?: unknown };
+        // What is wrong with the key is said of the key.
+        if (value === null || typeof key !== 'string') return true;
         const quantity = quantityOf(key);
         const schema = quantity ? quantitySchema(quantity) : shotKindOf(key) ? shotSchema : undefined;
         if (!schema) return true;

@@ -26,6 +26,10 @@ describe('shots of a player’s own at the border', () => {
     expect(refusal(reading('shot.full: cut', shot(900)))).toContain('carryM must be between');
   });
 
+  it.each([0, null, ['shot.full'], {}])('a key that is %o is refused as one', (key) => {
+    expect(refusal({ ...reading('shot.full'), key })).toMatch(/^key /);
+  });
+
   it('a shot kind says what it may be', () => {
     expect(shotKindSchema.isValidSync('full: cut')).toBe(true);
     expect(() => shotKindSchema.validateSync('cut')).toThrow('with a name of up to 24 characters');
