@@ -177,9 +177,23 @@ test('a long file shows its progress and can be cancelled: nothing is kept', asy
   await page
     .getByLabel('File of a launch monitor')
     .setInputFiles({ name: 'long.csv', mimeType: 'text/csv', buffer: Buffer.from(long) });
-  await page.getByRole('button', { name: 'Take 60,000 shots' }).click({ timeout: 30_000 });
+  const take = page.getByRole('button', { name: 'Take 60,000 shots' });
+  await expect(take).toBeVisible({ timeout: 30_000 });
+  // Over a thin line, so that it is on its way for half a minute however quick the machine is.
+  const line = await page.context().newCDPSession(page);
+  const thin = (bytesASecond: number) =>
+    line.send('Network.emulateNetworkConditions', {
+      offline: false,
+      latency: 0,
+      downloadThroughput: -1,
+      uploadThroughput: bytesASecond,
+    });
+  await line.send('Network.enable');
+  await thin(60_000);
+  await take.click();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('alert')).toContainText('Cancelled; nothing was taken.');
+  await thin(-1);
   await page.getByRole('link', { name: 'To the range' }).first().click();
   await expect(page.getByText('Nothing was hit yet')).toBeVisible();
   // A file over the limit is refused before a byte of it goes.
