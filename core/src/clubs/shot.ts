@@ -21,8 +21,12 @@ export const SHOT_KINDS: readonly UsualShotKind[] = [
 export const MAX_OWN_SHOTS = 6;
 export const MAX_SHOT_NAME = 24;
 
+/** No separators of lists and addresses, and nothing that cannot be printed. */
+const IN_NAME = '[^\\p{C}:,;~]';
+const AT_ITS_ENDS = '[^\\p{C}\\s:,;~]';
 const OWN = new RegExp(
-  `^(${SHOT_KINDS.join('|')}): ([^\\s:,;~](?:[^:,;~]{0,${MAX_SHOT_NAME - 2}}[^\\s:,;~])?)$`,
+  `^(${SHOT_KINDS.join('|')}): (${AT_ITS_ENDS}(?:${IN_NAME}{0,${MAX_SHOT_NAME - 2}}${AT_ITS_ENDS})?)$`,
+  'u',
 );
 
 /** Whether a text is a shot kind, of a player's own too. */

@@ -49,6 +49,10 @@ describe('a shot of a player’s own', () => {
     'full: a;b',
     'full: a~b',
     'Full: cut',
+    'full: a\u0000b',
+    'full: a\nb',
+    'full: a\ud800b',
+    'full: \u200bcut',
     'full: a name that is longer than it may be',
   ])('"%s" is none', (kind) => {
     expect(isShotKind(kind)).toBe(false);
