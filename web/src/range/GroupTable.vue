@@ -4,6 +4,7 @@ import { NButton, NTable } from 'naive-ui';
 import { tellsCarry, type SessionEntry } from '@tasche/contract';
 import {
   CARRY_MARGIN_M,
+  changeSince,
   distanceNumber,
   formatDistance,
   measuredShot,
@@ -45,6 +46,10 @@ const name = (group: GroupSummary) =>
 const standing = (group: GroupSummary): Shot | undefined => {
   const club = store.clubsById.get(group.clubId);
   return club && shotIn(club.spec, `shot.${group.shot}` as ShotKey);
+};
+const isOld = (group: GroupSummary) => {
+  const club = store.clubsById.get(group.clubId);
+  return club !== undefined && changeSince(club.spec, `shot.${group.shot}`) !== undefined;
 };
 const standingDay = (group: GroupSummary) =>
   store.clubsById.get(group.clubId)?.spec[`shot.${group.shot}` as ShotKey]?.takenOn;
@@ -185,6 +190,7 @@ const drift = (group: GroupSummary) => {
                   :summary="group.summary"
                   :shot-kind="group.shot"
                   :turf="standing(group)"
+                  :is-old="isOld(group)"
                   :unit="unit"
                   @take="emit('take', group, $event)"
                 />

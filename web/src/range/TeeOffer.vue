@@ -21,6 +21,8 @@ const props = defineProps<{
   shotKind: ShotKind;
   /** Its shot as it stands on the sheet. */
   turf: Shot | undefined;
+  /** That carry is from before the club was changed. */
+  isOld: boolean;
   unit: DistanceUnit;
 }>();
 const emit = defineEmits<{ take: [shot: Shot] }>();
@@ -29,6 +31,7 @@ const gain = computed(() => props.turf && teeGainOf(props.summary, props.turf));
 const why = computed(() => {
   if (props.shotKind !== 'full') return 'off a tee full shots count';
   if (!props.turf) return 'its carry off the turf first';
+  if (props.isOld) return 'its carry off the turf is from before a change';
   return gain.value ? '' : `off a tee ${MIN_TEE_BALLS} balls tell`;
 });
 const teeGainM = computed(() => Math.round((gain.value?.gainM ?? 0) * 10) / 10);
@@ -46,9 +49,12 @@ function signed(metres: number): string {
   <span v-if="why" class="quiet">{{ why }}</span>
   <span v-else-if="isTaken" class="verdict fine">● {{ signed(teeGainM) }} off a tee, taken</span>
   <template v-else>
-    <span v-if="turf?.teeGainM !== undefined" class="quiet">{{ signed(turf.teeGainM) }}</span>
+    <span class="quiet"
+      ><template v-if="turf?.teeGainM !== undefined">{{ signed(turf.teeGainM) }}; </template
+      >{{ plusMinusWords(gain!.plusMinusM, unit) }}</span
+    >
     <NButton
-      :title="`${plusMinusWords(gain!.plusMinusM, unit)} against its carry off the turf; the less is known, the nearer it is to nothing`"
+      title="Against its carry off the turf; the less is known, the nearer it is to nothing"
       @click="emit('take', { ...turf!, teeGainM })"
       size="small"
     >
