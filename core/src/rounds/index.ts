@@ -25,6 +25,7 @@ export {
   type DemandAnswer,
   demandAnswers,
   usualRoundChoosing,
+  driverReach,
 } from './usual-round.js';
 export { type DayTrigger, dayTriggers } from './triggers.js';
 export { type BagQuestion, usualCostOf, usualRules, usualRemedies } from './usual-remedies.js';

@@ -9,7 +9,6 @@ import {
   type PlayedIn,
   type ShotDemand,
 } from '../choosing/index.js';
-import { moveShot, swingOf } from '../plays-like/index.js';
 import { USUAL_GROUND, roughStrokes, usualHole, type CourseGround } from '../courses/index.js';
 import type { ShotKind } from '../clubs/index.js';
 import type { Lie, PlayingConditions } from '../plays-like/index.js';
@@ -141,18 +140,10 @@ const SIXTHS = [-2 / 6, 0, 2 / 6];
 /** The loft a driver is taken to have where a player has none. */
 const USUAL_DRIVER_DEG = 10.5;
 
-/**
- * What the player's driver carries in still air, or would carry: a course is no shorter for a wind the
- * carries are known in. Metres; undefined where nothing tells it.
- */
-function reachOf(clubs: readonly LadderClub[], from: PlayingConditions): number | undefined {
+/** What the player's driver carries, or would carry. Metres; undefined where nothing is known that tells it. */
+export function driverReach(clubs: readonly LadderClub[], from: PlayingConditions): number | undefined {
   const driver = clubs.find(({ kind, shots }) => kind === 'driver' && shots.full);
-  if (driver) {
-    const full = driver.shots.full!;
-    return from.conditions.windMps > 0
-      ? moveShot(swingOf(driver, full, from), calm(from)).carryM
-      : full.carryM;
-  }
+  if (driver) return driver.shots.full!.carryM;
   try {
     return carryCurve(clubs, from.conditions).at('driver', USUAL_DRIVER_DEG).carryM.value;
   } catch {
@@ -172,6 +163,11 @@ export interface UsualRoundRequest {
   in?: PlayingConditions;
   bounce?: BounceStrategy;
   handicap?: number;
+  /**
+   * What the driver carries at home, where the clubs were moved into other air: no course is shorter for the wind
+   * they are read in. Metres.
+   */
+  reachM?: number | undefined;
   /** The clubs have all their carries: none is to be modelled. */
   complete?: boolean;
   /** Shots somebody wrote down: they take the place of the approaches and par threes a usual round asks. */
@@ -190,11 +186,12 @@ export function usualRoundChoosing({
   in: there = calm(from),
   bounce = 'match',
   handicap = skillOf(known).handicap,
+  reachM: reachAtHomeM,
   typed = [],
   complete = false,
 }: UsualRoundRequest): CostedRound | undefined {
   const clubs = complete ? known : withModelledCarries(known, from.conditions);
-  const reachM = reachOf(clubs, from);
+  const reachM = reachAtHomeM ?? driverReach(clubs, from);
   if (reachM === undefined || !clubs.some(({ shots }) => shots.full)) return undefined;
   const { windMps, windFromDeg } = there.conditions;
   const usual = usualRound(reachM, handicap);

@@ -8,6 +8,7 @@ import {
   chooseBag,
   choosingOfRound,
   clubsOfIds,
+  driverReach,
   costOfBag,
   moveShot,
   movedShot,
@@ -76,45 +77,65 @@ describe('a usual round', () => {
 });
 
 describe('a usual round in wind', () => {
-  const there = { ...FROM, conditions: { ...BASELINE, windMps: 9, windFromDeg: 0 } };
+  const wind = (windMps: number, windFromDeg: number) => ({
+    ...FROM,
+    conditions: { ...BASELINE, windMps, windFromDeg },
+  });
+  const there = wind(9, 0);
   const bag = strongSetWedge();
-  const worth = (request: Omit<UsualRoundRequest, 'handicap'>) => {
+  const reachM = driverReach(bag, FROM);
+  /** The same clubs as a ladder read in that wind shows them. */
+  const movedTo = (air: typeof FROM, clubs = bag) =>
+    clubs.map((one): LadderClub => {
+      const full = one.shots.full;
+      return full
+        ? { ...one, shots: { full: movedShot(full, moveShot(swingOf(one, full, FROM), air)) } }
+        : one;
+    });
+  const worth = (request: UsualRoundRequest) => {
     const round = usualRoundChoosing({ ...request, handicap: 4 })!;
+    const ids = bag.map(({ id }) => id);
     // Strokes alone: how even a ladder is differs with the air it is read in.
     const preferences = { ...DEFAULT_PREFERENCES, unevenStrokes: 0 };
     const rules = { preferences, school: 'even-carries' as const, gamerIds: [] };
-    return costOfBag(
-      round,
-      rules,
-    )(
-      clubsOfIds(
-        round.clubs,
-        bag.map(({ id }) => id),
-      ),
-    );
+    return costOfBag(round, rules)(clubsOfIds(round.clubs, ids));
   };
 
   it('costs more than a calm one', () => {
-    expect(worth({ clubs: bag, from: FROM, in: there })).toBeGreaterThan(
-      worth({ clubs: bag, from: FROM }) + 0.3,
-    );
+    const calm = worth({ clubs: bag, from: FROM });
+    expect(worth({ clubs: bag, from: FROM, in: there })).toBeGreaterThan(calm + 0.3);
   });
 
   it('is the same whether the carries are known at home, or have been moved into that wind for a ladder', () => {
-    const moved = bag.map((one): LadderClub => {
-      const full = one.shots.full;
-      return full
-        ? { ...one, shots: { full: movedShot(full, moveShot(swingOf(one, full, FROM), there)) } }
-        : one;
-    });
+    const moved = movedTo(there);
     const [home, ladder] = [
       worth({ clubs: bag, from: FROM, in: there }),
-      worth({ clubs: moved, from: there, in: there }),
+      worth({ clubs: moved, from: there, in: there, reachM }),
     ];
     expect(moved[0]!.shots.full!.carryM).toBeLessThan(bag[0]!.shots.full!.carryM - 10);
     // The swing found behind a carry into the wind is not quite the one found behind it in still air: a
     // twentieth of what the wind costs.
     expect(Math.abs(home - ladder)).toBeLessThan(0.05 * (home - worth({ clubs: bag, from: FROM })));
+  });
+
+  it('asks the same of the player from whichever side the wind is read, in a gale and of one club too', () => {
+    for (const clubs of [bag, [club('7 iron', 'iron', 32, 160)]])
+      for (const windMps of [9, 25]) {
+        const reach = driverReach(clubs, FROM);
+        const rounds = [0, 90, 180].map((side) => {
+          const air = wind(windMps, side);
+          const request = { clubs: movedTo(air, clubs), from: air, in: air, handicap: 4, reachM: reach };
+          return usualRoundChoosing(request)!;
+        });
+        const asked = (round: (typeof rounds)[number]) =>
+          round.needs.map(({ distanceM, lie }) => `${distanceM.toFixed(1)} ${lie}`);
+        for (const round of rounds) {
+          expect(round.strokes).toBe(rounds[0]!.strokes);
+          expect(asked(round)).toEqual(asked(rounds[0]!));
+          for (const row of round.costs)
+            for (const { strokes } of row.values()) expect(Number.isNaN(strokes)).toBe(false);
+        }
+      }
   });
 });
 
