@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { driverReach, isFullSwing, shotIn, GAPPING_STRATEGIES, type StepReport } from '@tasche/core';
+import { isFullSwing, shotIn, GAPPING_STRATEGIES, type StepReport } from '@tasche/core';
 import { useElementSize } from '@vueuse/core';
 import { NButton, NEmpty } from 'naive-ui';
 import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
@@ -53,11 +53,8 @@ const { remedies, swapsFor } = useUsualRound(
           request: {
             clubs: [...ladder.inBag.value, ...leftOutClubs.value],
             from: ladder.playedIn.value,
-            // In other air it is played there too, its wind coming from every side in turn.
-            ...(ladder.setting.value && { in: ladder.playedIn.value }),
-            // Who plays it is who he is at home, whatever the wind does to his carries.
-            handicap: store.skill.handicap,
-            reachM: driverReach([...store.ladderClubs.values()], ladder.baseline.value),
+            ...(store.sheet!.player.handicap !== null && { handicap: store.sheet!.player.handicap }),
+            ...ladder.roundThere.value,
           },
           bagIds: ladder.inBag.value.map(({ id }) => id),
           options: ladder.options.value,

@@ -3,9 +3,11 @@ import {
   GAPPING_STRATEGIES,
   carryLadder,
   changedSteps,
+  driverReach,
   clubsTooMany,
   gaps,
   isFullSwing,
+  skillOf,
   turnedSteps,
   type GapOptions,
   type LadderClub,
@@ -102,9 +104,21 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
       (club) => !bag.value?.clubIds.includes(club.id) && club.spec.state?.value !== 'retired',
     ),
   );
-  const leftOutClubs = computed(() =>
-    leftOut.value.flatMap(({ id }) => store.ladderClubs.get(id) ?? []).map(conditions.move),
-  );
+  const leftOutKnown = computed(() => leftOut.value.flatMap(({ id }) => store.ladderClubs.get(id) ?? []));
+  const leftOutClubs = computed(() => leftOutKnown.value.map(conditions.move));
+  /**
+   * Read in other air, a usual round is played there, its wind coming from every side in turn; whoever plays it is who he
+   * is at home, whatever that wind does to his carries.
+   */
+  const roundThere = computed(() => {
+    if (!setting.value) return {};
+    const atHome = [...known.value, ...leftOutKnown.value];
+    return {
+      in: setting.value,
+      handicap: store.sheet!.player.handicap ?? skillOf(atHome).handicap,
+      reachM: driverReach(atHome, baseline.value),
+    };
+  });
   /** What the air did to each stock shot, by club, while the ladder is read in other air. */
   const moved = computed(() =>
     setting.value
@@ -155,6 +169,7 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
     rows,
     leftOut,
     leftOutClubs,
+    roundThere,
     tooMany,
     trial,
     mark,
