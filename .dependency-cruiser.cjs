@@ -25,6 +25,13 @@ module.exports = {
       to: { path: '^core/src/[^/]+/', pathNot: '^core/src/($1/|[^/]+/index[.]ts$)' },
     },
     {
+      // Sentences are made last, from codes and numbers: nothing that computes reads them.
+      name: 'core-computes-without-words',
+      severity: 'error',
+      from: { path: '^core/src/(?!words/|index[.]ts$)' },
+      to: { path: '^core/src/words/' },
+    },
+    {
       name: 'core-folders-without-circles',
       severity: 'error',
       scope: 'folder',

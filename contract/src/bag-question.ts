@@ -6,6 +6,7 @@ import {
   usualRoundChoosing,
   type BagQuestion,
   type CostedRound,
+  type DistanceUnit,
   type GapOptions,
   type LadderClub,
 } from '@tasche/core';
@@ -47,20 +48,21 @@ export interface BagQuestionDocument extends GapOptions {
   bag: readonly string[];
   handicap?: number;
   limit?: number;
+  /** Of the sentences; every number stays in metres and degrees. */
+  unit?: DistanceUnit;
 }
 
 /**
  * A usual round of the document's player, and the question about the bag; no round where nothing tells how
  * far they hit it.
  */
-export function bagQuestionOf({ clubs, bag, handicap, limit, school, settings, unit }: BagQuestionDocument): {
+export function bagQuestionOf({ clubs, bag, handicap, limit, school, settings }: BagQuestionDocument): {
   round: CostedRound | undefined;
   question: BagQuestion;
 } {
   const options: GapOptions = {
     ...(school && { school }),
     ...(settings && { settings }),
-    ...(unit && { unit }),
   };
   return {
     round: usualRoundChoosing({

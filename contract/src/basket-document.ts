@@ -59,7 +59,7 @@ export function calcBasket(document: unknown): BasketAnswer {
       ...(given.handicap !== undefined && { handicap: given.handicap }),
     })) ?? { parts: [], gain: 0, perfectGain: 0, spare: given.balls };
   const nameOf = (id: string) => given.clubs.find((club) => club.id === id)?.name ?? id;
-  const unit = question.options.unit ?? 'yd';
+  const { unit = 'yd' } = given;
   return {
     ...basket,
     why: round

@@ -134,7 +134,7 @@ export function calcBend(document: unknown): BendAnswerDocument {
     const isBent = club.kind === 'iron' || club.kind === 'wedge';
     if (!own && !isBent) return [];
     const usual = isBent ? USUAL_LIMIT_DEG : 0;
-    const range = { weakerDeg: own?.weakerDeg ?? usual, strongerDeg: own?.strongerDeg ?? usual, why: '' };
+    const range = { weakerDeg: own?.weakerDeg ?? usual, strongerDeg: own?.strongerDeg ?? usual };
     return bendChoices(club, range, bounce).map((byDeg) => ({ byDeg, effort: Math.abs(byDeg) * 2 }));
   }
 }

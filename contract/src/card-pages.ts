@@ -132,7 +132,7 @@ function requestOf({ player, clubs, unit }: CardParts, bag: BagView, day: CardDa
     from: baselineOf(player),
     day,
     steps: cardSteps(unit),
-    gapOptions: { school: bag.strategy, settings: player.gapSettings, unit },
+    gapOptions: { school: bag.strategy, settings: player.gapSettings },
   };
 }
 

@@ -1,4 +1,5 @@
 import {
+  bagWhy,
   BASELINE,
   BOUNCE_STRATEGIES,
   CHOOSING_BOUNDS,
@@ -9,11 +10,9 @@ import {
   bagChoosing,
   chooseBag,
   deriveDemands,
-  leftOutSentence,
   movedClub,
   demandCosts,
   playedIn,
-  reasonSentence,
   skillOf,
   smallestTravelSet,
   travelSet,
@@ -221,10 +220,7 @@ export function calcChoose(document: unknown): ChooseAnswer {
     const nameOf = (id: string) => locker.find((club) => club.id === id)!.name;
     return {
       ...answer,
-      why: [
-        ...answer.reasons.map((reason) => reasonSentence(reason, nameOf(reason.id), nameOf)),
-        ...answer.leftOut.map((left) => leftOutSentence(left, nameOf(left.id), nameOf)),
-      ],
+      why: bagWhy(answer, new Map(), nameOf).map(([, sentence]) => sentence),
     };
   });
 }

@@ -1,10 +1,17 @@
 import {
   GAPPING_STRATEGIES,
+  UNPLACED_WORDS,
+  flagSentence,
   gaps,
+  headlineWords,
   placedClubs,
+  stepSentence,
+  type DistanceUnit,
+  type Flag,
   type GapOptions,
   type GapReport,
   type LadderClub,
+  type StepReport,
 } from '@tasche/core';
 import * as yup from './yup.js';
 import { ladderClubsSchema } from './ladder-clubs.js';
@@ -15,7 +22,23 @@ interface GapsDocument extends GapOptions {
   clubs: readonly LadderClub[];
   /** False leaves a club without a carry off the ladder; else it has its modelled place. */
   fill?: boolean;
+  /** Of the sentences; every number stays in metres and degrees. */
+  unit?: DistanceUnit;
 }
+
+type Said<T> = T & { reason: string };
+
+/** The report as `tasche calc gaps` writes it: every finding with its sentence. */
+type GapAnswer = Omit<GapReport, 'settings' | 'names' | 'steps' | 'flags' | 'unplaced' | 'headline'> & {
+  steps: readonly Said<
+    Omit<StepReport, 'carryWord' | 'seems' | 'limitM' | 'limitCode' | 'modelledIds' | 'flags'> & {
+      flags: readonly Said<Flag>[];
+    }
+  >[];
+  flags: readonly Said<Flag>[];
+  unplaced: readonly Said<GapReport['unplaced'][number]>[];
+  headline: Pick<GapReport['headline'], 'severity' | 'clubIds'> & { title: string; text: string };
+};
 
 const gapsSchema = wholeDocument(
   yup
@@ -46,14 +69,41 @@ const gapsSchema = wholeDocument(
  * }).headline.text
  * // 'PW to 52 is 8.0° and 24 yd, over 15 yd.'
  */
-export function calcGaps(document: unknown): GapReport {
+export function calcGaps(document: unknown): GapAnswer {
   const {
     clubs,
     fill = true,
+    unit = 'yd',
     ...options
   } = gapsSchema.validateSync(document, {
     strict: true,
     abortEarly: false,
   }) as unknown as GapsDocument;
-  return gaps(fill ? placedClubs(clubs) : clubs, options);
+  return answerOf(gaps(fill ? placedClubs(clubs) : clubs, options), unit);
+}
+
+function answerOf(report: GapReport, unit: DistanceUnit): GapAnswer {
+  const { settings: _settings, names: _names, steps, flags, unplaced, headline, ...rest } = report;
+  const said = (flag: Flag) => ({ ...flag, reason: flagSentence(flag, report, unit) });
+  return {
+    ...rest,
+    steps: steps.map((step) => {
+      const {
+        carryWord: _carryWord,
+        seems: _seems,
+        limitM: _limitM,
+        limitCode: _limitCode,
+        modelledIds: _modelledIds,
+        ...shown
+      } = step;
+      return { ...shown, flags: step.flags.map(said), reason: stepSentence(step, report, unit) };
+    }),
+    flags: flags.map(said),
+    unplaced: unplaced.map((club) => ({ ...club, reason: UNPLACED_WORDS })),
+    headline: {
+      severity: headline.severity,
+      ...headlineWords(report, unit),
+      ...(headline.clubIds && { clubIds: headline.clubIds }),
+    },
+  };
 }

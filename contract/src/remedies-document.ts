@@ -1,10 +1,12 @@
-import { usualRemedies, type Remedy } from '@tasche/core';
+import { remedyWords, usualRemedies, type Remedy } from '@tasche/core';
 import * as yup from './yup.js';
 import { bagQuestionOf, bagQuestionShape, type BagQuestionDocument } from './bag-question.js';
 import { wholeDocument } from './schemas.js';
 
 /** One remedy, as `tasche calc remedies` writes it: docs/formats/remedies-output.schema.json. */
-type RemedyAnswer = Pick<Remedy, 'kind' | 'text' | 'gain' | 'outId' | 'inId' | 'bends'> & {
+type RemedyAnswer = Pick<Remedy, 'kind' | 'gain' | 'outId' | 'inId' | 'bends'> & {
+  /** "Put the 48 in for the 5 hybrid". */
+  text: string;
   /** The bag it makes, ids. */
   bag: readonly string[];
   /** Steps at fault before and after. */
@@ -37,16 +39,20 @@ export function calcRemedies(document: unknown): { remedies: readonly RemedyAnsw
   }) as unknown as BagQuestionDocument;
   const { round, question } = bagQuestionOf(given);
   const found = round ? usualRemedies(round, question) : [];
+  const nameOf = (id: string) => given.clubs.find((club) => club.id === id)?.name ?? id;
   return {
-    remedies: found.map(({ kind, text, gain, outId, inId, bends, bag, after }) => ({
-      kind,
-      text,
-      gain,
-      bag: bag.map(({ id }) => id),
-      faults: after.faults,
-      ...(outId !== undefined && { outId }),
-      ...(inId !== undefined && { inId }),
-      ...(bends && { bends }),
-    })),
+    remedies: found.map((remedy) => {
+      const { kind, gain, outId, inId, bends, bag, after } = remedy;
+      return {
+        kind,
+        text: remedyWords(remedy, nameOf, given.unit ?? 'yd'),
+        gain,
+        bag: bag.map(({ id }) => id),
+        faults: after.faults,
+        ...(outId !== undefined && { outId }),
+        ...(inId !== undefined && { inId }),
+        ...(bends && { bends }),
+      };
+    }),
   };
 }

@@ -1,5 +1,6 @@
 import {
   CHECK_EVERY_DAYS,
+  clashSentence,
   clashesOf,
   daysBetween,
   grooveWear,
@@ -40,7 +41,7 @@ export interface SeasonEntry {
 export interface PlayerSeasonView {
   /** By their first day. */
   entries: readonly SeasonEntry[];
-  clashes: readonly Clash[];
+  clashes: readonly (Clash & { text: string })[];
 }
 
 /** A player's part of the workspace's calendar. */
@@ -124,6 +125,9 @@ export function seasonOf(
       on: by,
     })),
   ];
+  const freezes = freezesOf(season, from, to);
+  const named = [...own.map(({ uid, name }) => ({ id: uid, name })), ...freezes, ...changes];
+  const calledOf = (id: string) => named.find((one) => one.id === id)?.name ?? '';
   return {
     entries: entries
       .filter((entry) => entry.to >= from && entry.from <= to)
@@ -131,9 +135,9 @@ export function seasonOf(
     clashes: clashesOf({
       events: own.map(asSeasonEvent),
       windows,
-      freezes: freezesOf(season, from, to),
+      freezes,
       changes: changes.filter(({ on }) => on >= from && on <= to),
-    }),
+    }).map((clash) => ({ ...clash, text: clashSentence(clash, calledOf) })),
   };
 }
 

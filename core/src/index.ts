@@ -27,4 +27,5 @@ export * from './strokes/index.js';
 export * from './units/index.js';
 export * from './weights/index.js';
 export * from './wishes/index.js';
+export * from './words/index.js';
 export * from './invalid-input-error.js';

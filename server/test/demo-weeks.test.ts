@@ -117,10 +117,10 @@ describe('the cheapest remedy', () => {
     expect(found.length).toBeGreaterThan(0);
     const places = found.map(({ kind }) => REMEDY_KINDS.indexOf(kind));
     expect(places).toEqual([...places].sort((a, b) => a - b));
-    for (const { gain, bag: made, text, after } of found) {
-      expect(gain, text).toBeCloseTo(costOfIt(bag) - costOfIt(made), 9);
-      expect(gain, text).toBeGreaterThan(0);
-      expect(after.faults, text).toBeLessThanOrEqual(before.faults);
+    for (const { gain, bag: made, kind, after } of found) {
+      expect(gain, kind).toBeCloseTo(costOfIt(bag) - costOfIt(made), 9);
+      expect(gain, kind).toBeGreaterThan(0);
+      expect(after.faults, kind).toBeLessThanOrEqual(before.faults);
     }
     // Where there is room nothing has to go.
     const few = bag.filter(({ name }) => name !== '7 iron');
@@ -130,12 +130,11 @@ describe('the cheapest remedy', () => {
       costOf: costOfIt,
       limit: 14,
     });
-    expect(roomy.find(({ kind }) => kind === 'swap')).toMatchObject({
-      text: expect.stringMatching(/^Put the (7 iron|48) in$/) as string,
-    });
-    for (const { kind, bag: made, text } of roomy) {
-      expect(made, text).toHaveLength(few.length + (kind === 'swap' || kind === 'buy' ? 1 : 0));
-      expect(text).not.toMatch(/ for the/);
+    const { inId } = roomy.find(({ kind }) => kind === 'swap')!;
+    expect(['7 iron', '48']).toContain(round.clubs.find(({ id }) => id === inId)!.name);
+    for (const { kind, bag: made, outId, insteadOfId } of roomy) {
+      expect(made, kind).toHaveLength(few.length + (kind === 'swap' || kind === 'buy' ? 1 : 0));
+      expect([outId, insteadOfId], kind).toEqual([undefined, undefined]);
     }
     // What is locked in does not go.
     const keep = bag.map(({ id }) => id);

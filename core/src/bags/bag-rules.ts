@@ -1,18 +1,21 @@
 import type { LadderClub } from '../spec/index.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from '../gaps/index.js';
 
-/** A reminder about a bag: what stands in the Rules, or what looks like a mistake. The committee decides. */
-interface BagFinding {
+/**
+ * A reminder about a bag: what stands in the Rules, or what looks like a mistake. The committee decides;
+ * `bagFindingSentence` says it.
+ */
+export interface BagFinding {
   code: 'over-limit' | 'too-long' | 'too-short' | 'no-putter' | 'duplicate';
   /** 'rule' keeps a bag from being ready; 'reminder' does not. */
   severity: 'rule' | 'reminder';
   clubIds: readonly string[];
-  text: string;
+  /** Clubs, inches or degrees that were found, and the most or least of them there may be. */
+  value?: number;
+  limit?: number;
   /** The rule's number, where there is one. */
   rule?: string;
 }
-
-export const COMMITTEE_DECIDES = 'A reminder only: the Rules of Golf and the committee decide.';
 
 /** Equipment Rules: no club under 18 in, none but a putter over 48 in; Model Local Rule: 46 in. */
 const LENGTH_MIN_IN = 18;
@@ -32,17 +35,17 @@ export function clubsTooMany(count: number, clubLimit: number): number {
 export function bagFindings(clubs: readonly LadderClub[], settings: Partial<GapSettings> = {}): BagFinding[] {
   const { clubLimit, lengthMaxIn } = { ...DEFAULT_GAP_SETTINGS, ...settings };
   const findings: BagFinding[] = [];
-  const tooMany = clubsTooMany(clubs.length, clubLimit);
-  if (tooMany > 0) {
+  if (clubsTooMany(clubs.length, clubLimit) > 0) {
     findings.push({
       code: 'over-limit',
       severity: 'rule',
       clubIds: [],
       rule: '4.1b',
-      text: `${clubs.length} clubs, ${clubLimit} allowed: ${tooMany} must go.`,
+      value: clubs.length,
+      limit: clubLimit,
     });
   }
-  for (const { id, name, kind, lengthIn } of clubs) {
+  for (const { id, kind, lengthIn } of clubs) {
     if (lengthIn === undefined) continue;
     if (lengthIn > lengthMaxIn && kind !== 'putter') {
       findings.push({
@@ -50,7 +53,8 @@ export function bagFindings(clubs: readonly LadderClub[], settings: Partial<GapS
         severity: 'rule',
         clubIds: [id],
         rule: 'Equipment Rules, length',
-        text: `${name} is ${lengthIn} in long, over ${lengthMaxIn} in.`,
+        value: lengthIn,
+        limit: lengthMaxIn,
       });
     }
     if (lengthIn < LENGTH_MIN_IN) {
@@ -59,12 +63,13 @@ export function bagFindings(clubs: readonly LadderClub[], settings: Partial<GapS
         severity: 'rule',
         clubIds: [id],
         rule: 'Equipment Rules, length',
-        text: `${name} is ${lengthIn} in long, under ${LENGTH_MIN_IN} in.`,
+        value: lengthIn,
+        limit: LENGTH_MIN_IN,
       });
     }
   }
   if (clubs.length > 0 && !clubs.some((club) => club.kind === 'putter')) {
-    findings.push({ code: 'no-putter', severity: 'reminder', clubIds: [], text: 'No putter in the bag.' });
+    findings.push({ code: 'no-putter', severity: 'reminder', clubIds: [] });
   }
   findings.push(...duplicates(clubs));
   return findings;
@@ -84,7 +89,7 @@ function duplicates(clubs: readonly LadderClub[]): BagFinding[] {
         code: 'duplicate',
         severity: 'reminder',
         clubIds: [club.id, other.id],
-        text: `${club.name} is in the bag twice${club.loftDeg === undefined ? '' : ` at ${club.loftDeg}°`}: by mistake?`,
+        ...(club.loftDeg !== undefined && { value: club.loftDeg }),
       })),
   );
 }

@@ -1,6 +1,5 @@
 export { BASKET_BOUNDS, allocateBalls } from './allocate-balls.js';
 export { type BasketDecision, basketDecision } from './basket-decision.js';
-export { basketReasonSentence, basketSentence } from './basket-words.js';
 export { type BasketPart, type NextBasket, nextBasket } from './next-basket.js';
 export { openShots } from './open-shots.js';
 export { type Told, toldEnough } from './told-enough.js';

@@ -3,12 +3,15 @@ import { numberIn, playingLoft, textIn, type HeadMaterial, type Spec } from '../
 
 /**
  * How far a head may still be bent from the loft it is at now. Degrees, neither negative; and where that
- * comes from, for the screen.
+ * comes from (`bendRangeWords` says it).
  */
-interface BendRange {
+export interface BendRange {
   weakerDeg: number;
   strongerDeg: number;
-  why: string;
+  from: 'not bent' | 'no loft' | 'maker' | 'material not known' | 'material';
+  /** What the head takes either way from its stamp. */
+  limitDeg: number;
+  material?: HeadMaterial;
 }
 
 /** Either way from the stamp. Common practice, no source; the maker's own word goes before it. */
@@ -23,32 +26,27 @@ const UNKNOWN_DEG = 1;
 /** What a bench can hold. Common practice, no source. */
 export const BEND_STEP_DEG = 0.5;
 
-const NOTHING = { weakerDeg: 0, strongerDeg: 0 };
+const NOTHING = { weakerDeg: 0, strongerDeg: 0, limitDeg: 0 };
 
 /**
  * What a head allows: the maker's note where there is one, else by its material, counted from the stamped
  * loft, so that what was bent before is used up. Woods, putters and driving irons are not bent.
  */
 export function bendRangeOf({ kind, spec }: { kind: ClubKind; spec: Spec }): BendRange {
-  if (kind !== 'iron' && kind !== 'wedge') return { ...NOTHING, why: 'not bent' };
+  if (kind !== 'iron' && kind !== 'wedge') return { ...NOTHING, from: 'not bent' };
   const loft = playingLoft(spec);
-  if (!loft) return { ...NOTHING, why: 'no loft written down' };
+  if (!loft) return { ...NOTHING, from: 'no loft' };
   const material = textIn(spec, 'headMaterial') as HeadMaterial | undefined;
   const makers = numberIn(spec, 'bendMaxDeg');
   const limitDeg = makers ?? (material === undefined ? UNKNOWN_DEG : MATERIAL_DEG[material]);
-  const why =
-    makers !== undefined
-      ? `maker allows ${makers}°`
-      : material === undefined
-        ? `material not known: ${UNKNOWN_DEG}° at most`
-        : limitDeg === 0
-          ? `${material}: not bent`
-          : `${material}: ${limitDeg}° at most`;
+  const from = makers !== undefined ? 'maker' : material === undefined ? 'material not known' : 'material';
   const bentDeg = loft.stampedDeg === undefined ? 0 : loft.deg - loft.stampedDeg;
   return {
     weakerDeg: Math.max(0, limitDeg - bentDeg),
     strongerDeg: Math.max(0, limitDeg + bentDeg),
-    why,
+    from,
+    limitDeg,
+    ...(material !== undefined && { material }),
   };
 }
 
@@ -68,7 +66,7 @@ export const USUAL_BOUNCE_WINDOW: BounceWindow = { minDeg: 4, maxDeg: 14 };
  */
 export function bendChoices(
   club: { kind: ClubKind; loftDeg?: number | undefined; bounceDeg?: number },
-  range: BendRange,
+  range: Pick<BendRange, 'weakerDeg' | 'strongerDeg'>,
   { minDeg, maxDeg }: BounceWindow = USUAL_BOUNCE_WINDOW,
 ): number[] {
   const { bounceDeg } = club;

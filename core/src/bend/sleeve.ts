@@ -1,13 +1,12 @@
 import { SHUT_DEG_PER_SLEEVE_DEG } from '../carry/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
-import { formatDegrees } from '../gaps/index.js';
 import { textIn, type Spec } from '../spec/index.js';
 
 /**
  * One position of an adjustable sleeve, against the one called standard: degrees, loft and lie up positive,
  * face shut positive.
  */
-interface SleevePosition {
+export interface SleevePosition {
   name: string;
   loftDeg: number;
   lieDeg: number;
@@ -98,17 +97,4 @@ export function sleeveOf(spec: Spec): Sleeve | undefined {
   const now = positions.find(({ name }) => name.toLowerCase() === setting?.toLowerCase());
   const standing = now ?? (generic ? positions.find(({ loftDeg }) => loftDeg === 0) : undefined);
   return { positions, generic, ...(standing && { now: standing }) };
-}
-
-/** "loft up 1.0°, face shut 1.0°, lie 0.5° up": what a turn does, its direction spelled out. */
-export function turnWords(from: SleevePosition, to: SleevePosition): string {
-  const loft = to.loftDeg - from.loftDeg;
-  const face = to.faceShutDeg - from.faceShutDeg;
-  const lie = to.lieDeg - from.lieDeg;
-  const parts = [
-    loft !== 0 && `loft ${loft > 0 ? 'up' : 'down'} ${formatDegrees(Math.abs(loft))}`,
-    face !== 0 && `face ${face > 0 ? 'shut' : 'open'} ${formatDegrees(Math.abs(face))}`,
-    lie !== 0 && `lie ${formatDegrees(Math.abs(lie))} ${lie > 0 ? 'up' : 'down'}`,
-  ].filter((part) => part !== false);
-  return parts.length > 0 ? parts.join(', ') : 'nothing moves';
 }

@@ -1,11 +1,10 @@
 import { NORMAL_95, binomialInterval, deviationOf, meanHalfWidth, meanOf } from '../statistics/index.js';
-import type { Severity } from '../gaps/index.js';
 import type { Prediction } from './predicted-carries.js';
 
 type CalibrationVerdict = 'too few' | 'too sure' | 'too careful' | 'right';
 
 /** How far what was said before held. */
-interface Calibration {
+export interface Calibration {
   predictions: number;
   /** That came within the interval said to hold in 95 of 100, and in half of all cases. */
   within95: number;
@@ -65,37 +64,4 @@ function verdictOf(
   if (n < FEWEST_TO_JUDGE) return 'too few';
   if (high95 < 0.95) return 'too sure';
   return low50 > 0.5 ? 'too careful' : 'right';
-}
-
-/** The same in a sentence or two, plainly. */
-export function calibrationWords({
-  predictions,
-  within95,
-  share95: [low, high],
-  bias,
-  stretch,
-  verdict,
-}: Calibration): { severity: Severity; text: string } {
-  const percent = (share: number) => `${Math.round(share * 100)}`;
-  const counted = `${within95} of ${predictions} carries came within their range; ranges are drawn to hold 95 in 100 (here ${percent(low)} to ${percent(high)})`;
-  const leans =
-    bias && Math.abs(bias.mean) > bias.plusMinus
-      ? ` They came ${(Math.abs(bias.mean) * 100).toFixed(1)} % ${bias.mean > 0 ? 'longer' : 'shorter'} than expected, ± ${(bias.plusMinus * 100).toFixed(1)}.`
-      : '';
-  switch (verdict) {
-    case 'too few':
-      return { severity: 'warning', text: `${counted}. Too few to say how far to trust them.${leans}` };
-    case 'too sure':
-      return {
-        severity: 'error',
-        text: `${counted}. What was said was too sure: take every range as ${stretch.toFixed(1)} times as wide.${leans}`,
-      };
-    case 'too careful':
-      return {
-        severity: 'warning',
-        text: `${counted}. They are closer than was said: the ranges are too wide.${leans}`,
-      };
-    case 'right':
-      return { severity: leans ? 'warning' : 'fine', text: `${counted}. What was said held.${leans}` };
-  }
 }

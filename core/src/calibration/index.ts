@@ -1,4 +1,4 @@
-export { FEWEST_TO_JUDGE, calibrationOf, calibrationWords } from './calibration.js';
+export { type Calibration, FEWEST_TO_JUDGE, calibrationOf } from './calibration.js';
 export {
   type FoundCarry,
   type Prediction,

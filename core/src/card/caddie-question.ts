@@ -10,11 +10,9 @@ import {
   type ShotDemand,
 } from '../choosing/index.js';
 import { isFullSwing, type Shot, type ShotKind } from '../clubs/index.js';
-import { shotName } from '../gaps/index.js';
 import type { Lie, PlayingConditions } from '../plays-like/index.js';
-import { decidingFactor, factorSentence, playsLikeOf } from '../rounds/index.js';
+import { decidingFactor, playsLikeOf, type DecidingFactor } from '../rounds/index.js';
 import type { LadderClub } from '../spec/index.js';
-import { distanceNumber, type DistanceUnit } from '../units/index.js';
 import type { CardDay } from './distance-card.js';
 
 /**
@@ -31,7 +29,7 @@ export interface CaddieQuestion {
 }
 
 /** A club that could be taken, with the shot that fits best. Metres from the ball. */
-interface CaddieOption {
+export interface CaddieOption {
   clubId: string;
   name: string;
   /** None where it is played by feel. */
@@ -50,8 +48,8 @@ export interface CaddieAnswer {
   options: readonly CaddieOption[];
   /** What the distance is at home, for a stock shot of this player's. */
   playsLikeM?: number;
-  /** Why the second is behind, as a sentence. */
-  because?: string;
+  /** Why the second is behind, where it is not its distance alone. */
+  because?: DecidingFactor;
 }
 
 /**
@@ -100,39 +98,9 @@ export function caddieAnswer(
     question,
     options,
     ...(playsLikeM !== undefined && { playsLikeM }),
-    ...(factor && factor.code !== 'distance' && { because: factorSentence(factor) }),
+    ...(factor && factor.code !== 'distance' && { because: factor }),
   };
 }
 
 /** A ball that comes down shorter than this of the flag has not reached a usual green. Ours. */
-const GREEN_HALF_M = 13;
-
-/** "The 7: pitches 152, stops by the flag. Or the soft 6: pitches 150, stops 5 yd past, 0.05 strokes behind." */
-export function caddieLine(
-  { options, question: { distanceM }, because }: CaddieAnswer,
-  unit: DistanceUnit,
-): string {
-  const [first, second] = options;
-  if (!first) return 'No club of this bag has a carry yet.';
-  if (first.shot && first.restM < distanceM - 2 * GREEN_HALF_M)
-    return `Out of reach: the ${swingName(first)} stops ${away(distanceM - first.restM)} ${unit} short.`;
-  const says = `The ${swingName(first)}: ${whereWords(first)}.`;
-  if (!second) return says;
-  const behind = second.strokes - first.strokes;
-  const or = `Or the ${swingName(second)}: ${whereWords(second)}, ${isTie(behind) ? 'a tie' : `${behind.toFixed(2)} strokes behind`}.`;
-  return [says, or, because].filter(Boolean).join(' ');
-
-  function away(metres: number): string {
-    return distanceNumber(Math.abs(metres), unit);
-  }
-  function whereWords({ shot, carryM, restM }: CaddieOption): string {
-    if (!shot) return 'by feel';
-    const rest = restM - distanceM;
-    const stops = away(rest) === '0' ? 'by the flag' : `${away(rest)} ${unit} ${rest < 0 ? 'short' : 'past'}`;
-    return `pitches ${away(carryM)}, stops ${stops}`;
-  }
-}
-
-function swingName({ name, shot }: CaddieOption): string {
-  return shot ? shotName(shot, name) : name;
-}
+export const GREEN_HALF_M = 13;

@@ -8,5 +8,10 @@ export {
   type DistanceCard,
   distanceCard,
 } from './distance-card.js';
-export { type CaddieQuestion, type CaddieAnswer, caddieAnswer, caddieLine } from './caddie-question.js';
-export { ownShotLines, shapeWords } from './own-shots.js';
+export {
+  type CaddieQuestion,
+  type CaddieAnswer,
+  type CaddieOption,
+  GREEN_HALF_M,
+  caddieAnswer,
+} from './caddie-question.js';

@@ -172,19 +172,19 @@ export function withinSwaps(
   };
 }
 
-/** No wedge can be chosen where there is none: said, because a round without one is mostly a slip of the pen. */
-export function lockerFindings(clubs: readonly LadderClub[]): string[] {
-  const findings: string[] = [];
+/** What a locker lacks; said, because a round without a wedge is mostly a slip of the pen. */
+export interface LockerFinding {
+  code: 'no wedge' | 'no putter' | 'no carry';
+  clubIds: readonly string[];
+}
+
+/** What there is to say of a locker before a bag is chosen from it; `lockerFindingSentence` says it. */
+export function lockerFindings(clubs: readonly LadderClub[]): LockerFinding[] {
+  const findings: LockerFinding[] = [];
   if (!clubs.some(({ kind, loftDeg }) => kind === 'wedge' || (loftDeg ?? 0) >= 42))
-    findings.push(
-      'There is no wedge in the locker: short shots are counted with the club of the most loft there is.',
-    );
-  if (!clubs.some(({ kind }) => kind === 'putter'))
-    findings.push('There is no putter in the locker; the bag is chosen without one.');
+    findings.push({ code: 'no wedge', clubIds: [] });
+  if (!clubs.some(({ kind }) => kind === 'putter')) findings.push({ code: 'no putter', clubIds: [] });
   const silent = clubs.filter(({ kind, shots }) => isFullSwing(kind) && !shots.full);
-  if (silent.length > 0)
-    findings.push(
-      `${silent.length === 1 ? `The ${silent[0]!.name} has` : `${silent.length} clubs have`} no carry of ${silent.length === 1 ? 'its' : 'their'} own.`,
-    );
+  if (silent.length > 0) findings.push({ code: 'no carry', clubIds: silent.map(({ id }) => id) });
   return findings;
 }

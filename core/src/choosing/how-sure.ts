@@ -72,22 +72,3 @@ export function drawnClub(club: LadderClub, z: number): LadderClub {
     ),
   };
 }
-
-/** "Carries: 3 measured, 10 modelled. Redrawn 20 times within what is known, the same bag came out 4 times." */
-export function howSureSentence({ redraws, same, modelled, stated, measured }: HowSure): string {
-  const parts = [
-    [measured, 'measured'],
-    [stated, 'stated'],
-    [modelled, 'modelled'],
-  ]
-    .filter(([count]) => (count as number) > 0)
-    .map(([count, word]) => `${count as number} ${word as string}`)
-    .join(', ');
-  const firm =
-    same >= redraws * 0.8
-      ? 'It stands firmly.'
-      : same >= redraws * 0.4
-        ? 'Its edge over the next best is within what is known of the carries.'
-        : 'It is unsure: measure before trusting it.';
-  return `Carries of the bag: ${parts || 'none'}. Redrawn ${redraws} times within what is known of them, the same bag came out ${same} ${same === 1 ? 'time' : 'times'}. ${firm}`;
-}

@@ -6,6 +6,7 @@ export {
   type Limits,
   USUAL_LIMITS,
   choosingRulesOf,
+  type LockerFinding,
   lockerFindings,
 } from './bag-preferences.js';
 export {
@@ -18,13 +19,14 @@ export {
   demandCosts,
   type ChosenBag,
   type BagAnswer,
+  type ClubReason,
+  type LeftOut,
   chooseBag,
 } from './choose-bag.js';
 export { choose, chooseIfAny } from './choose.js';
 export { CHOOSING_BOUNDS, costOf, type ChoosingModel, type ChoosingRule } from './choosing-model.js';
-export { reasonSentence, leftOutSentence } from './choosing-words.js';
 export { demandRows, hazardsFrom } from './demand-rows.js';
-export { type HowSure, drawnClub, howSure, howSureSentence } from './how-sure.js';
+export { type HowSure, drawnClub, howSure } from './how-sure.js';
 export { withModelledCarries } from './modelled-carries.js';
 export { movedClub } from './moved-club.js';
 export { type PlayedShot, type PlayedClub, type PlayedIn, playedIn } from './played-shot.js';
@@ -34,7 +36,6 @@ export { type TravelSize, type SmallestTravelSet, smallestTravelSet } from './sm
 export {
   type BounceStrategy,
   BOUNCE_STRATEGIES,
-  BOUNCE_SCHOOL_WORDS,
   playingBounceDeg,
   wantedBounceDeg,
   soleStrokes,
@@ -51,7 +52,7 @@ export {
   touchStrokes,
   riseLossM,
 } from './strokes-for.js';
-export { TIE_STROKES, isTie, lossWords } from './tie.js';
+export { TIE_STROKES, isTie } from './tie.js';
 export { type Scenario, type TravelSet, travelSet } from './travel-set.js';
 export { bagStepsCost } from './step-costs.js';
 export { chooseWithin } from './within-money.js';

@@ -10,11 +10,6 @@ import type { Firmness } from '../run-out/index.js';
  */
 export type BounceStrategy = 'match' | 'low' | 'middle';
 export const BOUNCE_STRATEGIES: readonly BounceStrategy[] = ['match', 'low', 'middle'];
-export const BOUNCE_SCHOOL_WORDS: Record<BounceStrategy, string> = {
-  match: 'bounce by turf and sand',
-  low: 'always low bounce',
-  middle: 'one bounce for everywhere',
-};
 
 /* Firm and tight turf wants less bounce, soft turf and fluffy sand more: common practice, no source. The degrees are ours. */
 const TURF_BOUNCE: Record<Firmness, number> = { soaked: 14, soft: 12, medium: 10, firm: 7, baked: 5 };

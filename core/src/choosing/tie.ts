@@ -11,8 +11,3 @@ export const TIE_STROKES = 0.03;
 export function isTie(strokes: number): boolean {
   return Math.abs(strokes) < TIE_STROKES;
 }
-
-/** What a bag costs more, in words: "+0.12", or that it is a tie. */
-export function lossWords(strokes: number): string {
-  return isTie(strokes) ? 'a tie' : `${strokes < 0 ? '−' : '+'}${Math.abs(strokes).toFixed(2)}`;
-}

@@ -8,7 +8,6 @@ export {
   isShotKind,
   usualShotOf,
   ownShotName,
-  shotKindWords,
   shotKindsIn,
   shotsIn,
   SHOT_SOURCES,

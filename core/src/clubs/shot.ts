@@ -44,14 +44,6 @@ export function ownShotName(kind: ShotKind): string | undefined {
   return OWN.exec(kind)?.[2];
 }
 
-/** A shot alone: "soft"; of a player's own "soft, into the wind", or "cut" where it is a full one. */
-export function shotKindWords(shotKind: ShotKind): string {
-  const name = ownShotName(shotKind);
-  const usual = usualShotOf(shotKind);
-  if (name === undefined) return usual;
-  return usual === 'full' ? name : `${usual}, ${name}`;
-}
-
 /** The shots of a club with their kinds, as they stand. */
 export function shotsIn<T>(shots: Partial<Record<ShotKind, T>>): [ShotKind, T][] {
   return (Object.entries(shots) as [ShotKind, T | undefined][]).filter(

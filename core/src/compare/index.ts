@@ -11,16 +11,10 @@ export {
   type Pair,
   type BuildSummary,
   type Comparison,
+  HOLDS_M,
   compareBuilds,
   wishOf,
 } from './compare-builds.js';
-export {
-  QUESTION_WORDS,
-  differenceWords,
-  pairSentence,
-  mixedWarning,
-  marginWords,
-} from './comparison-words.js';
 export { type Crossing, crossingOf } from './main-effects.js';
 export { FEWEST_STRIKES, type Measure } from './measures.js';
 export { type Turn, TEST_ORDER_BOUNDS, testOrder } from './test-order.js';

@@ -1,4 +1,3 @@
-import { carryReason } from './carry-reason.js';
 import { atLimit, intervalOf, moreShotsFor } from './certainty.js';
 import { flightDifference } from './flight-difference.js';
 import {
@@ -13,7 +12,7 @@ import { coverOf, widestGapOf, type Step } from './ladder.js';
 import { loftFlags } from './loft-flags.js';
 import type { Flag, Severity, StepReport, StepWord } from './report.js';
 
-/** The verdict on one step: its word, its flags, how sure they are, and one sentence. */
+/** The verdict on one step: its word, its flags, and how sure they are. */
 export function assessStep(step: Step, context: StepContext): StepReport {
   const { settings, school, owned } = context;
   const widestGapM = widestGapOf(step, owned);
@@ -44,7 +43,6 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   const cover = carry.word === 'wide' ? coverOf(step, owned) : undefined;
   if (cover) carry = { ...carry, word: 'covered', severity: carry.severity === 'error' ? 'warning' : 'fine' };
 
-  const reason = carryReason(step, carry, estimate, context, { flight, cover, interval, moreShots });
   const flags: Flag[] = [];
   if (carry.code && (carry.severity === 'warning' || carry.severity === 'error')) {
     flags.push({
@@ -54,7 +52,6 @@ export function assessStep(step: Step, context: StepContext): StepReport {
       value: sizeM,
       limit: carry.limitM!,
       unit: 'm',
-      reason,
     });
   }
   flags.push(...loftFlags(step, context, carry.word));
@@ -66,10 +63,16 @@ export function assessStep(step: Step, context: StepContext): StepReport {
     widestGapM,
     word: flags.length > 0 && isQuiet(carry.word) ? wordOfLoft(flags[0]!.code) : carry.word,
     severity: worst,
+    carryWord: carry.word,
+    modelledIds: [step.upper, step.lower]
+      .filter(({ full }) => full.source === 'modelled')
+      .map(({ id }) => id),
     flags,
-    reason: flags.reduce((text, flag) => (flag.unit === 'deg' ? `${text} ${flag.reason}` : text), reason),
   };
   // Set one by one: a hundred spreads a ladder are what makes it slow.
+  if (unsettled && !isAtLimit) report.seems = estimate.word;
+  if (carry.limitM !== undefined) report.limitM = carry.limitM;
+  if (carry.code !== undefined) report.limitCode = carry.code;
   if (step.loftDeg !== undefined) report.loftDeg = step.loftDeg;
   if (context.targetM !== undefined) report.targetM = context.targetM;
   if (context.targetDeg !== undefined) report.targetDeg = context.targetDeg;

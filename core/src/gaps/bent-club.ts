@@ -3,9 +3,6 @@ import type { Shot } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 
-export const BENDING_CAUTION =
-  'Bend only what the maker allows, with eye protection, and never in a hurry; a qualified club builder decides.';
-
 /** Woods and driving irons have sleeves or hollow heads: not bent. */
 export function isBendable(club: LadderClub): boolean {
   return (club.kind === 'iron' || club.kind === 'wedge') && club.loftDeg !== undefined;

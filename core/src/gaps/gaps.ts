@@ -1,7 +1,6 @@
 import { stepVariance } from './certainty.js';
 import { isFullSwing } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
-import type { DistanceUnit } from '../units/index.js';
 import { assessStep } from './assess-step.js';
 import { isDriverStep } from './judge-carry.js';
 import { flightDifference } from './flight-difference.js';
@@ -20,17 +19,14 @@ import {
 import type { Evenness, Flag, GapReport, RungReport, StepReport } from './report.js';
 import { gappingStrategyOf, type GappingStrategy, type GappingStrategyId } from './gapping-strategies.js';
 import { DEFAULT_GAP_SETTINGS, type GapSettings } from './settings.js';
-import { formatDegrees } from './words.js';
 
 export interface GapOptions {
   school?: GappingStrategyId;
   settings?: Partial<GapSettings>;
-  /** Unit of the sentences; every number stays in metres and degrees. */
-  unit?: DistanceUnit;
 }
 
 /**
- * Reads both ladders of a bag: steps, targets of the school, flags with their reasons, one evenness figure.
+ * Reads both ladders of a bag: steps, targets of the school, flags, one evenness figure.
  * A pure function of the bag, so that taking a club out or putting one in is the same call with another list.
  * @param clubs the bag, in any order; putters and chippers are set aside
  */
@@ -38,14 +34,11 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
   const school = gappingStrategyOf(options.school ?? 'even-carries');
   const own = options.settings ?? {};
   const settings = { ...DEFAULT_GAP_SETTINGS, ...own };
-  const unit = options.unit ?? 'yd';
   const rungs = carryLadder(clubs);
   const raw = stepsOf(rungs);
   const owned = ownedShots(clubs, settings.reliableShots);
   const targets = targetsOf(raw, owned, school, settings);
-  const steps = raw.map((step, i) =>
-    assessStep(step, { owned, school, settings, own, unit, ...targets[i]! }),
-  );
+  const steps = raw.map((step, i) => assessStep(step, { owned, school, settings, own, ...targets[i]! }));
   const lofts = loftLadder(clubs);
   const flags = [
     ...steps.flatMap((step) => step.flags),
@@ -55,6 +48,8 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
   const evenness = evennessOf(steps, school, raw.map(stepVariance));
   return {
     school: school.id,
+    settings,
+    names: new Map(clubs.map(({ id, name }) => [id, name])),
     rungs: rungs.map(rungReport),
     steps,
     loftRungs: lofts.rungs.map(({ id, name, loftDeg }) => ({ clubId: id, name, loftDeg: loftDeg! })),
@@ -65,12 +60,12 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
     })),
     unplaced: clubs
       .filter((club) => isFullSwing(club.kind) && !club.shots.full)
-      .map(({ id, name }) => ({ clubId: id, name, reason: 'no full carry recorded yet' })),
+      .map(({ id, name }) => ({ clubId: id, name })),
     flags,
     ...(evenness && { evenness }),
     faults: countOfSeverity(flags, 'error'),
     looks: countOfSeverity(flags, 'warning'),
-    headline: headlineOf({ steps, flags, rungs: rungs.length, evenness, unit }),
+    headline: headlineOf(steps, flags, rungs.length),
   };
 }
 
@@ -178,20 +173,18 @@ function sameLoftFlags(loftSteps: readonly LoftStep[], steps: readonly StepRepor
       value: loftDeg,
       limit: SAME_LOFT_DEG,
       unit: 'deg',
-      reason: `${upper.name} and ${lower.name} both sit at ${formatDegrees(upper.loftDeg!)}.`,
     }));
 }
 
 function neverHitFlags(clubs: readonly LadderClub[]): Flag[] {
   return clubs
     .filter((club) => club.hitsPerRound === 0)
-    .map(({ id, name }) => ({
+    .map(({ id }) => ({
       code: 'never-hit',
       severity: 'warning',
       clubIds: [id],
       value: 0,
       limit: 0,
       unit: 'per round',
-      reason: `${name} is never hit: its slot is free.`,
     }));
 }

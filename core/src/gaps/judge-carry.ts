@@ -1,4 +1,3 @@
-import type { DistanceUnit } from '../units/index.js';
 import type { FlightDifference } from './flight-difference.js';
 import type { OwnedShot, Step } from './ladder.js';
 import type { Flag, Severity, StepWord } from './report.js';
@@ -13,7 +12,6 @@ export interface StepContext {
   settings: GapSettings;
   /** Those of them the player set. */
   own: Partial<GapSettings>;
-  unit: DistanceUnit;
   targetM?: number;
   targetDeg?: number;
 }

@@ -2,7 +2,6 @@ import { isWedge } from '../clubs/index.js';
 import { ROUNDING, type StepContext } from './judge-carry.js';
 import type { Step } from './ladder.js';
 import type { Flag, StepWord } from './report.js';
-import { formatDegrees, pairName } from './words.js';
 
 /** Loft steps speak for themselves among irons and wedges, whatever the carries say. */
 export function loftFlags(
@@ -13,74 +12,29 @@ export function loftFlags(
   const { loftDeg } = step;
   const eitherOr = carryWord === 'either-or';
   if (loftDeg === undefined) return [];
-  if (loftDeg < -REVERSED_DEG) {
-    return [
-      loftFlag(
-        step,
-        loftDeg,
-        'reversed',
-        'warning',
-        0,
-        `${formatDegrees(-loftDeg)} the wrong way: the weaker loft carries farther`,
-      ),
-    ];
-  }
+  if (loftDeg < -REVERSED_DEG) return [loftFlag(step, loftDeg, 'reversed', 'warning', 0)];
   if (isWedge(step.upper) && step.lower.kind === 'wedge') {
     const { wedgeLoftStepMaxDeg: max, wedgeLoftStepMinDeg: min } = settings;
-    if (loftDeg > max + ROUNDING) {
-      return [
-        loftFlag(
-          step,
-          loftDeg,
-          'wedge-loft-wide',
-          // A shot the player owns stands in the middle of it.
-          carryWord === 'covered' ? 'warning' : 'error',
-          max,
-          `${formatDegrees(loftDeg)} in the wedges, over ${formatDegrees(max)}`,
-        ),
-      ];
-    }
-    if (loftDeg < min - ROUNDING && !eitherOr) {
-      return [
-        loftFlag(
-          step,
-          loftDeg,
-          'wedge-loft-narrow',
-          'warning',
-          min,
-          `${formatDegrees(loftDeg)} in the wedges, under ${formatDegrees(min)}`,
-        ),
-      ];
-    }
+    // A shot the player owns stands in the middle of a covered one.
+    if (loftDeg > max + ROUNDING)
+      return [loftFlag(step, loftDeg, 'wedge-loft-wide', carryWord === 'covered' ? 'warning' : 'error', max)];
+    if (loftDeg < min - ROUNDING && !eitherOr)
+      return [loftFlag(step, loftDeg, 'wedge-loft-narrow', 'warning', min)];
   }
   if (school.measure !== 'loft' || targetDeg === undefined || eitherOr) return [];
   const [wide, narrow] = [settings.wideOfTarget * targetDeg, settings.narrowOfTarget * targetDeg];
-  if (loftDeg <= wide && loftDeg >= narrow) return [];
-  const words = `${formatDegrees(loftDeg)} against a target of ${formatDegrees(targetDeg)}`;
-  return [
-    loftDeg > wide
-      ? loftFlag(step, loftDeg, 'wide-of-target', 'warning', wide, words)
-      : loftFlag(step, loftDeg, 'narrow-of-target', 'warning', narrow, words),
-  ];
+  if (loftDeg > wide) return [loftFlag(step, loftDeg, 'wide-of-target', 'warning', wide)];
+  return loftDeg < narrow ? [loftFlag(step, loftDeg, 'narrow-of-target', 'warning', narrow)] : [];
 }
 
 function loftFlag(
-  step: Step,
+  { upper, lower }: Step,
   value: number,
   code: Flag['code'],
   severity: 'warning' | 'error',
   limit: number,
-  words: string,
 ): Flag {
-  return {
-    code,
-    severity,
-    clubIds: [step.upper.id, step.lower.id],
-    value,
-    limit,
-    unit: 'deg',
-    reason: `${pairName(step)} is ${words}.`,
-  };
+  return { code, severity, clubIds: [upper.id, lower.id], value, limit, unit: 'deg' };
 }
 
 /**

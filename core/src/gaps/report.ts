@@ -2,6 +2,7 @@ import type { Cover } from './ladder.js';
 import type { StepInterval } from './certainty.js';
 import type { FlightDifference } from './flight-difference.js';
 import type { GappingStrategyId } from './gapping-strategies.js';
+import type { GapSettings } from './settings.js';
 
 /** How much a finding matters. 'unknown' is an honest "not known yet". */
 export type Severity = 'fine' | 'unknown' | 'warning' | 'error';
@@ -23,7 +24,7 @@ export type FlagCode =
   | 'same-loft'
   | 'never-hit';
 
-/** One finding, with its number, its limit and its reason. */
+/** One finding, with its number and its limit; `flagSentence` says it. */
 export interface Flag {
   code: FlagCode;
   severity: 'note' | 'warning' | 'error';
@@ -31,10 +32,9 @@ export interface Flag {
   value: number;
   limit: number;
   unit: 'm' | 'deg' | 'per round';
-  reason: string;
 }
 
-/** The verdict on one space between neighbours of the carry ladder. */
+/** The verdict on one space between neighbours of the carry ladder; `stepSentence` says it. */
 export interface StepReport {
   upperId: string;
   lowerId: string;
@@ -47,13 +47,21 @@ export interface StepReport {
   widestGapM: number;
   word: StepWord;
   severity: Severity;
+  /** What its carry is called, whatever its lofts are. */
+  carryWord: StepWord;
+  /** Of a 'not known yet': what it is called at the size it seems to have. */
+  seems?: StepWord;
+  /** What its carry is over or under, and by which rule. */
+  limitM?: number;
+  limitCode?: FlagCode;
+  /** Those of its two clubs whose carry is the model's alone. */
+  modelledIds: readonly string[];
   flags: readonly Flag[];
   cover?: Cover;
   interval?: StepInterval;
   /** More shots with each club that would settle a 'not known yet'; absent when shots alone will not. */
   moreShots?: number;
   flight?: FlightDifference;
-  reason: string;
 }
 
 /** A club on a rail. */
@@ -75,23 +83,32 @@ export interface Evenness {
   steps: number;
 }
 
+/** What matters most about a bag; `headlineWords` says it. */
+export interface Headline {
+  code: 'no ladder' | 'flag' | 'steps not known' | 'even';
+  severity: Severity;
+  /** Whom it is about. */
+  clubIds?: readonly string[];
+  /** The finding that matters most, and of how many steps something as bad is said. */
+  flag?: Flag;
+  count: number;
+}
+
+/** Codes and numbers alone; the sentences are made by `words`. */
 export interface GapReport {
   school: GappingStrategyId;
+  settings: GapSettings;
+  /** What each club is called, by id. */
+  names: ReadonlyMap<string, string>;
   rungs: readonly RungReport[];
   steps: readonly StepReport[];
   loftRungs: readonly { clubId: string; name: string; loftDeg: number }[];
   loftSteps: readonly { upperId: string; lowerId: string; loftDeg: number }[];
-  /** Clubs that cannot hang on the carry ladder, and why. */
-  unplaced: readonly { clubId: string; name: string; reason: string }[];
+  /** Clubs that cannot hang on the carry ladder, for want of a full carry. */
+  unplaced: readonly { clubId: string; name: string }[];
   flags: readonly Flag[];
   evenness?: Evenness;
   faults: number;
   looks: number;
-  headline: {
-    severity: Severity;
-    title: string;
-    text: string;
-    /** Whom it is about. */
-    clubIds?: readonly string[];
-  };
+  headline: Headline;
 }

@@ -22,55 +22,19 @@ interface LieEffect {
   speed: number;
   spin: number;
   launchDeg: number;
-  /** Spread against that from the fairway. */ spread: number;
-  words: string;
+  /** Spread against that from the fairway. */
+  spread: number;
 }
 
 export const LIES: Record<Lie, LieEffect> = {
-  tee: { speed: 1, spin: 0.95, launchDeg: 0.5, spread: 0.95, words: 'clean, a little higher' },
-  fairway: { speed: 1, spin: 1, launchDeg: 0, spread: 1, words: 'the stock shot' },
-  tight: {
-    speed: 0.99,
-    spin: 1.05,
-    launchDeg: -0.5,
-    spread: 1.1,
-    words: 'low and spinning; little room under the ball',
-  },
-  'light rough': {
-    speed: 0.985,
-    spin: 0.7,
-    launchDeg: 1,
-    spread: 1.3,
-    words: 'may jump: less spin, more run',
-  },
-  'light rough, wet': {
-    speed: 0.97,
-    spin: 0.5,
-    launchDeg: 1.5,
-    spread: 1.5,
-    words: 'a flyer: half the spin',
-  },
-  'heavy rough': {
-    speed: 0.86,
-    spin: 0.55,
-    launchDeg: 1.5,
-    spread: 1.9,
-    words: 'grabs the hosel; take loft',
-  },
-  'heavy rough, wet': {
-    speed: 0.78,
-    spin: 0.4,
-    launchDeg: 2,
-    spread: 2.3,
-    words: 'out first, distance second',
-  },
-  sand: {
-    speed: 0.95,
-    spin: 0.9,
-    launchDeg: -0.5,
-    spread: 1.6,
-    words: 'ball first, or half of it stays there',
-  },
+  tee: { speed: 1, spin: 0.95, launchDeg: 0.5, spread: 0.95 },
+  fairway: { speed: 1, spin: 1, launchDeg: 0, spread: 1 },
+  tight: { speed: 0.99, spin: 1.05, launchDeg: -0.5, spread: 1.1 },
+  'light rough': { speed: 0.985, spin: 0.7, launchDeg: 1, spread: 1.3 },
+  'light rough, wet': { speed: 0.97, spin: 0.5, launchDeg: 1.5, spread: 1.5 },
+  'heavy rough': { speed: 0.86, spin: 0.55, launchDeg: 1.5, spread: 1.9 },
+  'heavy rough, wet': { speed: 0.78, spin: 0.4, launchDeg: 2, spread: 2.3 },
+  sand: { speed: 0.95, spin: 0.9, launchDeg: -0.5, spread: 1.6 },
 };
 
 /** As people choose among them. */

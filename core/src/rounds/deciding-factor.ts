@@ -9,6 +9,7 @@ import {
   touchStrokes,
   wantedBounceDeg,
   type Aimed,
+  type BagAnswer,
   type BounceStrategy,
   type PlayedClub,
   type ShotDemand,
@@ -203,4 +204,22 @@ function bestOf(demand: ShotDemand, club: PlayedClub): AimedClub | undefined {
     best = { club, aim, gustAlongM: shot.gustAlongM ?? 0, gustAcrossM: shot.gustAcrossM ?? 0, strokes };
   }
   return best;
+}
+
+/** Below this what decides between two clubs is not looked for. Strokes a round; what is told of a loss. */
+const MIN_STROKES = 0.02;
+
+/** What decided for each club of the best bag against its runner-up, by the club's id; those worth looking for. */
+export function decidingFactors(
+  round: CostedRound,
+  { best, reasons }: Pick<BagAnswer, 'best' | 'reasons'>,
+  bounce: BounceStrategy,
+): Map<string, DecidingFactor> {
+  const factors = new Map<string, DecidingFactor>();
+  for (const { id, runnerUp } of reasons) {
+    if (!runnerUp || runnerUp.costs < MIN_STROKES) continue;
+    const factor = decidingFactor(round, bounce, best.ids, id, runnerUp.id);
+    if (factor) factors.set(id, factor);
+  }
+  return factors;
 }

@@ -1,6 +1,5 @@
 export { type Alternatives, alternatives, clubsOfIds } from './alternatives.js';
-export { bagWhy, factorSentence } from './bag-why.js';
-export { decidingFactor } from './deciding-factor.js';
+export { type DecidingFactor, decidingFactor, decidingFactors } from './deciding-factor.js';
 export { type RoundDemands, deriveDemands, playsLikeOf } from './derive-demands.js';
 export { middleAir } from './middle-air.js';
 export type { RoundDay } from './play-hole.js';

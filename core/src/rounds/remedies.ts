@@ -1,13 +1,11 @@
 import { carryCurve, type CarryCurve } from '../carry/index.js';
-import { isWedge, type ClubKind } from '../clubs/index.js';
+import { isWedge, type ClubKind, type ShotKind } from '../clubs/index.js';
 import { BASELINE, type Conditions } from '../conditions/index.js';
 import {
   bentClub,
   carryLadder,
-  formatDegrees,
   gaps,
   isBendable,
-  shotName,
   type GapOptions,
   type GapReport,
   type StepReport,
@@ -17,7 +15,7 @@ import { partialToLearn } from './partial-to-learn.js';
 import { isMended, isNoWorse, isSame, namedStep, spanOf, stepsAtFault } from './mended-step.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 import type { LadderClub } from '../spec/index.js';
-import { distanceNumber } from '../units/index.js';
+import { formatDegrees } from '../units/index.js';
 
 /** What may be done to a bag, cheapest first. */
 export type RemedyKind = 'learn a shot' | 'turn a sleeve' | 'bend' | 'take out' | 'swap' | 'buy';
@@ -30,11 +28,9 @@ export const REMEDY_KINDS: readonly RemedyKind[] = [
   'buy',
 ];
 
-/** The best of its kind, the bag it makes, and what that is worth. */
+/** The best of its kind, the bag it makes, and what that is worth; `remedyWords` says it. */
 export interface Remedy {
   kind: RemedyKind;
-  /** "Put the 48 in for the 5 hybrid". */
-  text: string;
   bag: readonly LadderClub[];
   /** Strokes a round. */
   gain: number;
@@ -45,8 +41,13 @@ export interface Remedy {
   opens: readonly StepReport[];
   outId?: string;
   inId?: string;
+  /** The shot to learn. */
+  learns?: { clubId: string; shotKind: ShotKind; carryM: number };
   /** The lofts clubs are bent or turned to. */
   bends?: readonly { clubId: string; fromDeg: number; toDeg: number }[];
+  /** The club to buy, as the model expects it; and whose place it takes where there is no room. */
+  buys?: LadderClub;
+  insteadOfId?: string;
 }
 
 interface RemedyRequest {
@@ -85,23 +86,8 @@ const SLEEVED: readonly ClubKind[] = ['driver', 'fairway', 'hybrid'];
 const OWNED_DEG = 1.5;
 /** Ways of one kind that are looked at, those of the most gain first. */
 const MAX_JUDGED = 25;
-const A: Record<ClubKind, string> = {
-  driver: 'a driver',
-  fairway: 'a fairway wood',
-  hybrid: 'a hybrid',
-  'driving iron': 'a driving iron',
-  iron: 'an iron',
-  wedge: 'a wedge',
-  chipper: 'a chipper',
-  putter: 'a putter',
-};
 
-interface Way {
-  text: string;
-  bag: readonly LadderClub[];
-  outId?: string;
-  inId?: string;
-  bends?: NonNullable<Remedy['bends']>;
+interface Way extends Pick<Remedy, 'bag' | 'outId' | 'inId' | 'learns' | 'bends' | 'buys' | 'insteadOfId'> {
   /** A club nobody carries now comes in. */
   changes?: boolean;
 }
@@ -129,8 +115,6 @@ export function remedies({
   conditions = BASELINE,
   kinds = REMEDY_KINDS,
 }: RemedyRequest): Remedy[] {
-  const unit = options.unit ?? 'yd';
-  const said = (m: number) => `${distanceNumber(m, unit)} ${unit}`;
   const before = gaps(bag, options);
   const worst = namedStep(before);
   const now = costOf(bag);
@@ -150,7 +134,6 @@ export function remedies({
         .filter((club) => SLEEVED.includes(club.kind) && club.loftDeg !== undefined && isKnown(club))
         .flatMap((club) =>
           SLEEVE_DEG.map((deg) => ({
-            text: `Turn the ${club.name}’s sleeve ${formatDegrees(Math.abs(deg))} ${deg > 0 ? 'weaker' : 'stronger'}, from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}, if it has one`,
             bag: instead([club, bentClub(club, deg)]),
             bends: [bendOf(club, deg)],
           })),
@@ -164,18 +147,16 @@ export function remedies({
       bag
         .filter(({ id, kind }) => !worst && kind !== 'putter' && !stays.has(id))
         .map((out) => ({
-          text: `Take the ${out.name} out`,
           bag: bag.filter((one) => one !== out),
           outId: out.id,
         })),
     swap: () =>
       leftOut.flatMap((club): Way[] =>
         bag.length < limit && club.kind !== 'putter'
-          ? [{ text: `Put the ${club.name} in`, bag: [...bag, club], inId: club.id, changes: true }]
+          ? [{ bag: [...bag, club], inId: club.id, changes: true }]
           : bag
               .filter((out) => !stays.has(out.id) && (out.kind === 'putter') === (club.kind === 'putter'))
               .map((out) => ({
-                text: `Put the ${club.name} in for the ${out.name}`,
                 bag: instead([out, club]),
                 inId: club.id,
                 outId: out.id,
@@ -229,8 +210,8 @@ export function remedies({
     const { shotKind, shot } = learns;
     return [
       {
-        text: `Learn a ${shotName(shotKind, club.name)} at ${said(shot.carryM)}`,
         bag: instead([club, { ...club, shots: { ...club.shots, [shotKind]: shot } }]),
+        learns: { clubId: club.id, shotKind, carryM: shot.carryM },
       },
     ];
   }
@@ -238,7 +219,6 @@ export function remedies({
   function bends(clubs: readonly LadderClub[]): Way[] {
     return clubs.flatMap((club) =>
       BENDS_DEG.map((deg) => ({
-        text: `Bend the ${club.name} from ${formatDegrees(club.loftDeg!)} to ${formatDegrees(club.loftDeg! + deg)}`,
         bag: instead([club, bentClub(club, deg)]),
         bends: [bendOf(club, deg)],
       })),
@@ -251,7 +231,6 @@ export function remedies({
     if (!upper || !lower || !isBendable(upper) || !isBendable(lower)) return [];
     return [0.5, 1].flatMap((weaker) =>
       [-0.5, -1].map((stronger) => ({
-        text: `Bend the ${upper.name} to ${formatDegrees(upper.loftDeg! + weaker)} and the ${lower.name} to ${formatDegrees(lower.loftDeg! + stronger)}`,
         bag: instead([upper, bentClub(upper, weaker)], [lower, bentClub(lower, stronger)]),
         bends: [bendOf(upper, weaker), bendOf(lower, stronger)],
       })),
@@ -293,8 +272,9 @@ export function remedies({
         return found
           ? [
               {
-                text: `Buy ${found.name} (about ${said(found.shots.full!.carryM)})${room ? '' : `, for the ${missed.name}`}`,
                 bag: room ? [...bag, found] : instead([missed, found]),
+                buys: found,
+                ...(!room && { insteadOfId: missed.id }),
                 changes: true,
               },
             ]
@@ -307,8 +287,8 @@ export function remedies({
         curve ??= carryCurve([...bag, ...leftOut], conditions);
         const { carryM, apexM, descentDeg } = curve.at(kind, loftDeg);
         return {
-          id: `${A[kind]} of ${loftDeg}`,
-          name: `${A[kind]} of ${formatDegrees(loftDeg)}`,
+          id: `${kind} ${loftDeg}`,
+          name: `${kind} ${formatDegrees(loftDeg)}`,
           kind,
           loftDeg,
           shots: {

@@ -16,5 +16,6 @@ export {
   type SeasonStrokes,
   type SeasonValue,
   seasonValue,
+  type SeasonVerdict,
   seasonVerdict,
 } from './season-value.js';

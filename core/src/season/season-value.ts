@@ -222,26 +222,12 @@ function drawnSeason(rounds: readonly ValuedRound[], normal: () => number): (clu
   };
 }
 
-/** What swapping is worth, in a sentence a player can act on. */
-export function seasonVerdict({ played, swapping, fixed, changed }: SeasonValue): {
-  severity: 'fine' | 'warning';
-  text: string;
-} {
-  const said = ({ strokes, low, high }: SeasonStrokes) =>
-    `${strokes.toFixed(1)} strokes (${low.toFixed(1)} to ${high.toFixed(1)})`;
-  const over = `over ${played} ${played === 1 ? 'round' : 'rounds'}`;
-  if (changed.strokes < played * TIE_STROKES || changed.low <= 0)
-    return {
-      severity: 'fine',
-      text: `The gamer will do: the best bags save ${said(changed)} ${over}, no more than chance.`,
-    };
-  if (swapping.strokes < played * TIE_STROKES || swapping.low <= 0)
-    return {
-      severity: 'warning',
-      text: `One bag for all of them will do: it saves ${said(fixed)} ${over}; swapping from round to round adds ${said(swapping)}, no more than chance.`,
-    };
-  return {
-    severity: 'warning',
-    text: `Swapping is worth it: ${said(swapping)} ${over} against the best single bag, ${said(changed)} against the gamer.`,
-  };
+/** What a season's swaps come to: the gamer will do, one other bag for all rounds, or a bag for each. */
+export type SeasonVerdict = 'gamer' | 'one bag' | 'swapping';
+
+/** What swapping is worth, as something a player can act on; `seasonSentence` says it. */
+export function seasonVerdict({ played, swapping, changed }: SeasonValue): SeasonVerdict {
+  const isChance = ({ strokes, low }: SeasonStrokes) => strokes < played * TIE_STROKES || low <= 0;
+  if (isChance(changed)) return 'gamer';
+  return isChance(swapping) ? 'one bag' : 'swapping';
 }

@@ -78,7 +78,8 @@ export interface Clash {
   /** What is in the way of what, by their ids. */
   ids: readonly [string, string];
   day: string;
-  text: string;
+  /** Of something new in days to be left alone: so many before the event. */
+  days?: number;
 }
 
 /** What gets in each other's way, soonest first: new things in days that are to be left alone, events at one time. */
@@ -102,38 +103,22 @@ export function clashesOf({
         code: 'events overlap',
         ids: [event.id, other.id],
         day: other.from,
-        text: `${other.name} begins before ${event.name} is over.`,
       })),
   );
-  const early = changes.flatMap(({ id, name, on }): Clash[] => {
+  const early = changes.flatMap(({ id, on }): Clash[] => {
     const played = inOrder.find((event) => isIn(on, event));
     const untouched = windows.find((window) => window.kind === 'untouched' && isIn(on, window));
     const frozen = freezes.find((freeze) => isIn(on, freeze));
-    const clash = (code: Clash['code'], otherId: string, text: string): Clash => ({
-      code,
-      ids: [id, otherId],
-      day: on,
-      text,
-    });
+    const clash = (code: Clash['code'], otherId: string): Clash => ({ code, ids: [id, otherId], day: on });
     const event = untouched && inOrder.find((one) => one.id === untouched.eventId);
     return [
-      ...(played ? [clash('in event', played.id, `${name}: while ${played.name} is played.`)] : []),
-      ...(event
-        ? [
-            clash(
-              'in untouched',
-              event.id,
-              `${name}: ${daysWords(daysBetween(on, event.from))} before ${event.name}.`,
-            ),
-          ]
-        : []),
-      ...(frozen
-        ? [clash('in freeze', frozen.id, `${name}: in ${frozen.name}, when nothing new is wanted.`)]
-        : []),
+      ...(played ? [clash('in event', played.id)] : []),
+      ...(event ? [{ ...clash('in untouched', event.id), days: daysBetween(on, event.from) }] : []),
+      ...(frozen ? [clash('in freeze', frozen.id)] : []),
     ];
   });
   return [...overlapping, ...early].sort(
-    (a, b) => a.day.localeCompare(b.day) || a.text.localeCompare(b.text),
+    (a, b) => a.day.localeCompare(b.day) || a.ids.join(' ').localeCompare(b.ids.join(' ')),
   );
 }
 
@@ -144,23 +129,4 @@ export function freezeOn(freezes: readonly Freeze[], day: string): Freeze | unde
 
 function isIn(day: string, { from, to }: DaySpan): boolean {
   return from <= day && day <= to;
-}
-
-function daysWords(days: number): string {
-  const words = [
-    'no',
-    'one',
-    'two',
-    'three',
-    'four',
-    'five',
-    'six',
-    'seven',
-    'eight',
-    'nine',
-    'ten',
-    'eleven',
-    'twelve',
-  ];
-  return `${words[days] ?? days} ${days === 1 ? 'day' : 'days'}`;
 }

@@ -1,2 +1,2 @@
 export { TOUR_HANDICAP, handicapShare, usualSpreadShare, wholeAlongM, scatterOf } from './scatter.js';
-export { HANDICAP_BOUNDS, skillOf, handicapText, skillWords } from './skill.js';
+export { HANDICAP_BOUNDS, type Skill, type SkillSource, skillOf } from './skill.js';

@@ -4,10 +4,10 @@ import { NORMAL_95 } from '../statistics/index.js';
 import { TOUR_HANDICAP, usualDirectionDeg, usualSpreadShare } from './scatter.js';
 
 /** What a player's skill was taken from. */
-type SkillSource = 'stated' | 'measured' | 'length' | 'nothing';
+export type SkillSource = 'stated' | 'measured' | 'length' | 'nothing';
 
 /** How well a player strikes the ball, as the handicap that usually goes with it; a plus handicap is negative. */
-interface Skill {
+export interface Skill {
   handicap: number;
   /** Half its 95 % interval. */
   plusMinus: number;
@@ -147,21 +147,4 @@ function lengthEvidence(clubs: readonly LadderClub[]): Evidence | undefined {
     handicap: TOUR_HANDICAP + (TOUR_DRIVER_M - driverM) / DRIVER_PER_STROKE_M,
     variance: LENGTH_ERROR ** 2,
   };
-}
-
-/** A handicap as golfers write it: "12", "+4". */
-export function handicapText(handicap: number): string {
-  return handicap < 0 ? `+${-handicap}` : String(handicap);
-}
-
-/** The skill in words: "about a 12, from how far the clubs carry". */
-export function skillWords({ handicap, sources, shots }: Skill): string {
-  const figure = handicapText(Math.round(handicap) || 0);
-  const words: Record<SkillSource, string> = {
-    stated: 'the handicap that was entered',
-    measured: `the spread of ${shots} measured shots`,
-    length: 'how far the clubs carry',
-    nothing: 'nothing yet: a usual club player',
-  };
-  return `Plays like a ${figure}, taken from ${sources.map((source) => words[source]).join(' and ')}.`;
 }

@@ -51,14 +51,3 @@ export function changeSince(spec: Spec, key: ReadingKey): BuildChange | undefine
 function loftOf(spec: Spec): number {
   return playingLoft(spec)?.deg ?? NaN;
 }
-
-/** "before the bend": when the shot was measured, for whoever reads its carry. */
-export function changeWords({ bendDeg, longerIn, shaft, setting }: Omit<BuildChange, 'takenOn'>): string {
-  const what = [
-    bendDeg !== undefined && 'bend',
-    setting && 'sleeve turn',
-    shaft && 'new shaft',
-    longerIn !== undefined && 'new length',
-  ].filter((one) => one !== false && one !== undefined);
-  return `before the ${what.slice(0, 2).join(' and ')}`;
-}

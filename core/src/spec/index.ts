@@ -26,5 +26,5 @@ export {
   sameValue,
 } from './readings.js';
 export { swingWeightPoints, formatSwingWeight } from './swing-weight.js';
-export { type BuildChange, changeSince, changeWords } from './build-change.js';
+export { type BuildChange, changeSince } from './build-change.js';
 export { BUILD_SHEET, buildDifferences, buildOf, copyOfBuild } from './build-sheet.js';

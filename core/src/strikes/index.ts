@@ -13,4 +13,11 @@ export {
   type StrikeClub,
 } from './strike.js';
 export { MIN_TEE_BALLS, teeGainOf } from './tee-gain.js';
-export { type Middle, type StrikeSummary, CARRY_MARGIN_M, summariseStrikes, outliersOf } from './summary.js';
+export {
+  type Middle,
+  type StrikeSummary,
+  type Outlier,
+  CARRY_MARGIN_M,
+  summariseStrikes,
+  outliersOf,
+} from './summary.js';

@@ -102,16 +102,22 @@ function moreShotsFor(spreadM: number, n: number, marginM: number): number | und
   return needed === undefined ? undefined : Math.max(0, needed - n);
 }
 
+/** A strike far from the rest, in carry or off line, by so many deviations. */
+export interface Outlier {
+  by: 'carry' | 'line';
+  deviations: number;
+}
+
 /**
- * Which strikes are far from the rest, in carry or sideways, and why; in the order given, undefined for the
- * others. They stay in until somebody takes them out.
+ * Which strikes are far from the rest; in the order given, undefined for the others. They stay in until
+ * somebody takes them out.
  */
-export function outliersOf(strikes: readonly CompleteStrike[]): (string | undefined)[] {
+export function outliersOf(strikes: readonly CompleteStrike[]): (Outlier | undefined)[] {
   const along = outlyingness(strikes.map(({ atBaseline }) => atBaseline.carryM));
   const across = acrossOf(strikes);
   return strikes.map((_strike, i) => {
-    if (isOutlying(along[i]!)) return `carry ${along[i]!.toFixed(1)} deviations from the middle`;
-    return isOutlying(across[i]!) ? `${across[i]!.toFixed(1)} deviations off line` : undefined;
+    if (isOutlying(along[i]!)) return { by: 'carry', deviations: along[i]! };
+    return isOutlying(across[i]!) ? { by: 'line', deviations: across[i]! } : undefined;
   });
 }
 

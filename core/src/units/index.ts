@@ -7,3 +7,4 @@ export {
   distanceNumber,
   signedDistance,
 } from './distance.js';
+export { formatDegrees } from './degrees.js';

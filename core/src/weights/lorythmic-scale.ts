@@ -1,5 +1,3 @@
-import { formatSwingWeight } from '../spec/index.js';
-
 /*
  * The lorythmic scale: the moment of a club about a fulcrum 14 in from the butt, in inch-ounces. A point is 1.75 in-oz, D0 is 213.5 in-oz.
  * Common practice, no source.
@@ -35,15 +33,4 @@ export function pointsOfWeight(grams: number, atIn: number): number {
 export function gramsForPoints(points: number, atIn: number): number {
   if (points === 0) return 0;
   return (points * POINT_IN_OZ * G_PER_OZ) / (atIn - FULCRUM_IN);
-}
-
-/** Whether the scale can write it: A0 to G9.9. */
-function isOnScale(points: number): boolean {
-  return points >= 0 && points < 70;
-}
-
-/** "D2.4", or the points where the scale ends. */
-export function swingWeightWords(points: number): string {
-  const tenths = Math.round(points * 10) / 10;
-  return isOnScale(tenths) ? formatSwingWeight(tenths) : `${tenths.toFixed(1)} points from A0`;
 }

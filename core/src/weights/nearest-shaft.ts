@@ -1,13 +1,20 @@
 import { numberIn, textIn, type Spec } from '../spec/index.js';
 
-/** A shaft of the locker beside the one that is wanted; how far away it is, and every difference in words. */
+/** What two shafts differ in: the other less the wanted one, or both as they are written. */
+export type ShaftDifference =
+  | { part: 'weight' | 'torque' | 'tip' | 'stepping'; by: number }
+  | { part: 'flex'; by: number; wanted: string; other: string }
+  | { part: 'shaft'; wanted: string; other: string };
+type ComparedPart = Exclude<ShaftDifference['part'], 'shaft'>;
+
+/** A shaft of the locker beside the one that is wanted: how far away it is, and in what (`shaftDifferenceWords`). */
 interface NearShaft {
   clubId: string;
   /** 0 is the same in all that is known; 1 is what most players notice at once. */
   distance: number;
-  differences: readonly string[];
+  differences: readonly ShaftDifference[];
   /** Parts of it nobody has written down. */
-  unknown: readonly string[];
+  unknown: readonly ComparedPart[];
 }
 
 /* What makes a player notice another shaft, one by itself. Ours. */
@@ -23,8 +30,7 @@ const STEPS: Readonly<Record<string, number>> = {
 };
 
 /** A flex as a number: R is 2, S is 3, 6.0 as stiff as S is written by some; undefined for a word nobody ranks. */
-function flexRank(flex: string | undefined): number | undefined {
-  if (flex === undefined) return undefined;
+function flexRank(flex: string): number | undefined {
   const plain = flex.trim().toUpperCase().replace(/[+-]$/, '');
   const rank = FLEXES.indexOf(plain as (typeof FLEXES)[number]);
   if (rank < 0) return undefined;
@@ -33,7 +39,7 @@ function flexRank(flex: string | undefined): number | undefined {
 
 /**
  * The shafts of a locker by how near they come to a club's: weight, flex, torque, tip and stepping, the
- * differences said. What is not written down counts as a middling difference.
+ * differences with it. What is not written down counts as a middling difference.
  * @param wanted the spec of the club whose shaft broke
  * @param clubs the others, of any kind; those without a shaft are left out
  */
@@ -41,85 +47,86 @@ export function nearestShafts(wanted: Spec, clubs: readonly { id: string; spec: 
   return clubs
     .filter(({ spec }) => spec.shaft !== undefined || spec.shaftWeightG !== undefined)
     .map(({ id, spec }): NearShaft => {
-      const differences: string[] = [];
-      const unknown: string[] = [];
+      const differences: ShaftDifference[] = [];
+      const unknown: ComparedPart[] = [];
       let squares = 0;
       const compare = (
-        label: string,
+        part: ComparedPart,
         was: number | undefined,
         is: number | undefined,
         noticed: number,
-        words: (difference: number) => string,
+        difference: (by: number) => ShaftDifference,
       ) => {
         if (was === undefined && is === undefined) return;
         if (was === undefined || is === undefined) {
-          unknown.push(label);
+          unknown.push(part);
           squares += UNKNOWN_DISTANCE ** 2;
           return;
         }
         squares += ((is - was) / noticed) ** 2;
-        if (Math.abs(is - was) > 1e-9) differences.push(words(is - was));
+        if (Math.abs(is - was) > 1e-9) differences.push(difference(is - was));
       };
-      const size = (difference: number, digits: number) => Number(Math.abs(difference).toFixed(digits));
-      const numbers = (key: 'shaftWeightG' | 'torqueDeg' | 'tipTrimIn') =>
-        [numberIn(wanted, key), numberIn(spec, key)] as const;
-      compare(
-        'weight',
-        ...numbers('shaftWeightG'),
-        NOTICED.shaftWeightG,
-        (g) => `${size(g, 0)} g ${g > 0 ? 'heavier' : 'lighter'}`,
-      );
-      const flexes = [textIn(wanted, 'flex'), textIn(spec, 'flex')] as const;
-      compare(
-        'flex',
-        flexRank(flexes[0]),
-        flexRank(flexes[1]),
-        NOTICED.flexes,
-        (f) => `${f > 0 ? 'stiffer' : 'softer'} (${flexes[1]} for ${flexes[0]})`,
-      );
-      compare(
-        'torque',
-        ...numbers('torqueDeg'),
-        NOTICED.torqueDeg,
-        (t) => `torque ${size(t, 1)}° ${t > 0 ? 'more' : 'less'}`,
-      );
-      compare(
-        'tip',
-        ...numbers('tipTrimIn'),
-        NOTICED.tipTrimIn,
-        (t) => `tipped ${size(t, 2)} in ${t > 0 ? 'more' : 'less'}`,
-      );
-      const steps = [wanted, spec].map((one) => STEPS[textIn(one, 'stepping') ?? 'standard']);
-      compare('stepping', steps[0], steps[1], NOTICED.steps, (s) => `stepped ${s > 0 ? 'harder' : 'softer'}`);
-      const [name, other] = [textIn(wanted, 'shaft'), textIn(spec, 'shaft')];
-      if (name !== undefined && other !== undefined && name !== other)
-        differences.unshift(`${other} for ${name}`);
+      const number = (part: 'weight' | 'torque' | 'tip', key: 'shaftWeightG' | 'torqueDeg' | 'tipTrimIn') => {
+        compare(part, numberIn(wanted, key), numberIn(spec, key), NOTICED[key], (by) => ({ part, by }));
+      };
+      const both = (key: 'flex' | 'shaft') => ({
+        wanted: textIn(wanted, key) ?? '',
+        other: textIn(spec, key) ?? '',
+      });
+      number('weight', 'shaftWeightG');
+      const flexes = both('flex');
+      compare('flex', flexRank(flexes.wanted), flexRank(flexes.other), NOTICED.flexes, (by) => ({
+        part: 'flex',
+        by,
+        ...flexes,
+      }));
+      number('torque', 'torqueDeg');
+      number('tip', 'tipTrimIn');
+      const [was, is] = [wanted, spec].map((one) => STEPS[textIn(one, 'stepping') ?? 'standard']);
+      compare('stepping', was, is, NOTICED.steps, (by) => ({ part: 'stepping', by }));
+      const shafts = both('shaft');
+      if (shafts.wanted && shafts.other && shafts.wanted !== shafts.other)
+        differences.unshift({ part: 'shaft', ...shafts });
       return { clubId: id, distance: Math.sqrt(squares), differences, unknown };
     })
     .sort((a, b) => a.distance - b.distance || a.differences.length - b.differences.length);
 }
 
-/**
- * What tradition says of a shaft's weight beside its neighbour's; undefined where it is as usual, or a weight
- * is not known. Common practice, no source.
- */
-export function shaftTradition(clubs: readonly { name: string; kind: string; spec: Spec }[]): string[] {
-  const of = (kind: string) =>
-    clubs.filter((club) => club.kind === kind && numberIn(club.spec, 'shaftWeightG') !== undefined);
-  const weight = (club: { spec: Spec }) => numberIn(club.spec, 'shaftWeightG')!;
-  const said: string[] = [];
-  const judge = (upper: string, lower: string, min: number, max: number, text: string) => {
-    const [above] = of(upper);
-    if (!above) return;
-    for (const club of of(lower)) {
-      const heavier = weight(club) - weight(above);
-      if (heavier < min || heavier > max)
-        said.push(
-          `${club.name}: its shaft is ${Math.abs(heavier)} g ${heavier < 0 ? 'lighter' : 'heavier'} than the ${above.name}’s; ${text}.`,
-        );
-    }
-  };
-  judge('driver', 'fairway', 5, 15, 'tradition is 5 to 15 g heavier than the driver’s');
-  judge('fairway', 'hybrid', 10, 20, 'tradition is 10 to 20 g heavier than the fairway wood’s');
-  return said;
+/** A shaft that is heavier or lighter beside its neighbour's than tradition has it; `shaftTraditionSentence` says it. */
+export interface ShaftOutOfLine {
+  name: string;
+  besideName: string;
+  /** Of its shaft against the neighbour's, grams; less than zero is lighter. */
+  heavierG: number;
+  beside: keyof typeof SHAFT_STEPS_G;
+}
+
+/** From which kind to which, and by how much the shafts of the second are heavier, grams. Common practice, no source. */
+export const SHAFT_STEPS_G = {
+  driver: { next: 'fairway', min: 5, max: 15 },
+  fairway: { next: 'hybrid', min: 10, max: 20 },
+} as const;
+
+/** The woods and hybrids whose shaft is out of tradition beside the longer club's; nothing of a weight not known. */
+export function shaftTradition(
+  clubs: readonly { name: string; kind: string; spec: Spec }[],
+): ShaftOutOfLine[] {
+  const known = (kind: string) =>
+    clubs.flatMap(({ name, kind: own, spec }) => {
+      const weightG = numberIn(spec, 'shaftWeightG');
+      return own === kind && weightG !== undefined ? [{ name, weightG }] : [];
+    });
+  return (['driver', 'fairway'] as const).flatMap((beside) => {
+    const { next, min, max } = SHAFT_STEPS_G[beside];
+    const [above] = known(beside);
+    if (!above) return [];
+    return known(next)
+      .map(({ name, weightG }) => ({
+        name,
+        besideName: above.name,
+        heavierG: weightG - above.weightG,
+        beside,
+      }))
+      .filter(({ heavierG }) => heavierG < min || heavierG > max);
+  });
 }

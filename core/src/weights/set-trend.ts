@@ -94,35 +94,28 @@ const BUILD = [
   'gripWraps',
   'head',
 ] as const;
-const BUILD_WORDS: Record<(typeof BUILD)[number], string> = {
-  shaft: 'another shaft',
-  flex: 'another flex',
-  stepping: 'stepped otherwise',
-  tipTrimIn: 'tipped otherwise',
-  shaftWeightG: 'a shaft of another weight',
-  grip: 'another grip',
-  gripWraps: 'other wraps',
-  head: 'another head',
-};
+/** A part that a club has otherwise than most of its set, since a day; `builtOtherwiseWords` says it. */
+export interface BuiltOtherwise {
+  key: (typeof BUILD)[number];
+  value: string | number;
+  usual: string | number;
+  since: string;
+}
 
-/**
- * How a club is built otherwise than most of its set: what may be why it leaves the line. "another shaft (Siv
- * 95 for Siv 105) since 3 May", the day as it is kept.
- */
-export function builtOtherwise(club: SetClub, clubs: readonly SetClub[]): { text: string; since: string }[] {
+/** How a club is built otherwise than most of its set: what may be why it leaves the line. */
+export function builtOtherwise(club: SetClub, clubs: readonly SetClub[]): BuiltOtherwise[] {
   const others = clubs.filter((one) => isOfSet(one) && one.id !== club.id && one.kind === club.kind);
   return BUILD.flatMap((key) => {
-    const own = club.spec[key];
-    const values = others.flatMap((one) => one.spec[key]?.value ?? []);
+    const own = valueIn(club.spec, key);
+    const values = others.flatMap((one) => valueIn(one.spec, key) ?? []);
     const usual = mostOf(values);
-    if (!own || usual === undefined || own.value === usual) return [];
-    return [
-      {
-        text: `${BUILD_WORDS[key]} (${String(own.value)}, where the others have ${String(usual)})`,
-        since: own.takenOn,
-      },
-    ];
+    if (own === undefined || usual === undefined || own === usual) return [];
+    return [{ key, value: own, usual, since: club.spec[key]!.takenOn }];
   });
+}
+
+function valueIn(spec: Spec, key: (typeof BUILD)[number]): string | number | undefined {
+  return textIn(spec, key) ?? numberIn(spec, key);
 }
 
 /** The value more than half of them share. */

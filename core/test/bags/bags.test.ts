@@ -10,6 +10,7 @@ import {
   kindFromName,
   swapEffects,
   toMetres,
+  bagFindingSentence,
 } from '../../src/index.js';
 import { club, strongSetWedge } from '../bag-of-clubs.js';
 
@@ -22,11 +23,10 @@ describe('a bag against the rules', () => {
       severity: 'rule',
       clubIds: [],
       rule: '4.1b',
-      text: '16 clubs, 14 allowed: 2 must go.',
+      value: 16,
+      limit: 14,
     });
-    expect(bagFindings(strongSetWedge(), { clubLimit: 10 })[0]!.text).toBe(
-      '14 clubs, 10 allowed: 4 must go.',
-    );
+    expect(bagFindings(strongSetWedge(), { clubLimit: 10 })[0]).toMatchObject({ value: 14, limit: 10 });
   });
 
   // Equipment Rules, Part 2: at least 18 in, at most 48 in except putters; Model Local Rule: 46 in.
@@ -49,6 +49,23 @@ describe('a bag against the rules', () => {
     ]).map((finding) => finding.code);
     expect(codes).toEqual(['no-putter', 'duplicate']);
     expect(bagFindings([])).toEqual([]);
+  });
+
+  it('is said with the names and the numbers', () => {
+    const clubs = [
+      club('7 iron', 'iron', 32, 161, { lengthIn: 49 }),
+      { ...club('7 iron', 'iron', 32, 160, { lengthIn: 17 }), id: 'other' },
+    ];
+    const nameOf = (id: string) => clubs.find((one) => one.id === id)!.name;
+    expect(
+      bagFindings(clubs, { clubLimit: 1 }).map((finding) => bagFindingSentence(finding, nameOf)),
+    ).toEqual([
+      '2 clubs, 1 allowed: 1 must go.',
+      '7 iron is 49 in long, over 48 in.',
+      '7 iron is 17 in long, under 18 in.',
+      'No putter in the bag.',
+      '7 iron is in the bag twice at 32°: by mistake?',
+    ]);
   });
 });
 

@@ -9,6 +9,8 @@ import {
   readSleeve,
   sleeveOf,
   turnWords,
+  bendRangeWords,
+  type ClubKind,
   type Spec,
 } from '../../src/index.js';
 
@@ -26,7 +28,7 @@ describe('how far a head may be bent', () => {
       weakerDeg: 1.5,
       strongerDeg: 1.5,
     });
-    expect(range({})).toMatchObject({ weakerDeg: 1, strongerDeg: 1, why: 'material not known: 1° at most' });
+    expect(range({})).toMatchObject({ weakerDeg: 1, strongerDeg: 1, from: 'material not known' });
   });
 
   it('counts from the stamp: what was bent before is used up', () => {
@@ -41,8 +43,28 @@ describe('how far a head may be bent', () => {
     expect(bendRangeOf({ kind: 'iron', spec: {} })).toMatchObject({ weakerDeg: 0, strongerDeg: 0 });
   });
 
+  it('says who or what allows it', () => {
+    const said = (spec: Spec, kind: ClubKind = 'iron') => bendRangeWords(bendRangeOf({ kind, spec }));
+    const stamped = { loftStampedDeg: 46 };
+    expect([
+      said(on({ ...stamped, bendMaxDeg: 2 })),
+      said(on(stamped)),
+      said(on({ ...stamped, headMaterial: 'cast stainless' })),
+      said(on({ ...stamped, headMaterial: 'hollow' })),
+      said({}),
+      said(on(stamped), 'fairway'),
+    ]).toEqual([
+      'maker allows 2°',
+      'material not known: 1° at most',
+      'cast stainless: 1° at most',
+      'hollow: not bent',
+      'no loft written down',
+      'not bent',
+    ]);
+  });
+
   it('keeps a wedge’s bounce inside the window, or no farther out than it is', () => {
-    const range = { weakerDeg: 2, strongerDeg: 2, why: '' };
+    const range = { weakerDeg: 2, strongerDeg: 2 };
     const wedge = (bounceDeg: number) =>
       bendChoices({ kind: 'wedge', loftDeg: 56, bounceDeg }, range, { minDeg: 6, maxDeg: 12 });
     expect(wedge(11.5)).toEqual([-2, -1.5, -1, -0.5, 0, 0.5]);
@@ -60,7 +82,7 @@ describe('how far a head may be bent', () => {
         }),
         fc.double({ min: -5, max: 30, noNaN: true }),
         (range, bounceDeg) => {
-          const choices = bendChoices({ kind: 'wedge', loftDeg: 56, bounceDeg }, { ...range, why: '' });
+          const choices = bendChoices({ kind: 'wedge', loftDeg: 56, bounceDeg }, range);
           expect(choices).toContain(0);
           for (const deg of choices) {
             expect(deg).toBeLessThanOrEqual(range.weakerDeg + 1e-9);

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { chooseBag, costOf, leftOutSentence, reasonSentence, type BagChoosing } from '../../src/index.js';
+import { bagWhy, chooseBag, costOf, type BagChoosing, type DistanceUnit } from '../../src/index.js';
 import { rulesBroken } from '../../src/choosing/choosing-model.js';
-import type { ClubReason } from '../../src/choosing/choose-bag.js';
+import type { ClubReason, LeftOut } from '../../src/choosing/choose-bag.js';
 import { club } from '../bag-of-clubs.js';
 import { randomModel } from './random-model.js';
 
@@ -18,6 +18,19 @@ const reason = (part: Partial<ClubReason>): ClubReason => ({
   runnerUp: { id: 'a', costs: 0.841 },
   ...part,
 });
+
+type NameOf = (id: string) => string;
+const saidOf = (
+  answer: Parameters<typeof bagWhy>[0],
+  id: string,
+  name: string,
+  names: NameOf,
+  unit?: DistanceUnit,
+) => bagWhy(answer, new Map(), (one) => (one === id ? name : names(one)), unit)[0]![1];
+const reasonSentence = (one: ClubReason, name: string, names: NameOf, unit?: DistanceUnit) =>
+  saidOf({ reasons: [one], leftOut: [] }, one.id, name, names, unit);
+const leftOutSentence = (one: LeftOut, name: string, names: NameOf) =>
+  saidOf({ reasons: [], leftOut: [one] }, one.id, name, names);
 
 describe('why a club is in the bag', () => {
   it('is said with its numbers: what asks for it, what it is worth, what the runner-up would cost', () => {

@@ -18,6 +18,7 @@ import {
   choosingRulesOf,
   travelSet,
   withModelledCarries,
+  lockerFindingSentence,
   type Aimed,
   type BagChoosing,
   type CourseGround,
@@ -318,13 +319,18 @@ describe('preferences', () => {
     ]);
   });
   it('a locker without a wedge, a putter or carries says so', () => {
-    expect(lockerFindings([club('7', 'iron', 32, 150)])).toEqual([
+    const said = (locker: LadderClub[]) =>
+      lockerFindings(locker).map((finding) => lockerFindingSentence(finding, (id) => id));
+    expect(said([club('7', 'iron', 32, 150)])).toEqual([
       expect.stringMatching(/no wedge/),
       expect.stringMatching(/no putter/),
     ]);
-    expect(lockerFindings([club('56', 'wedge', 56, undefined), club('p', 'putter', 3, undefined)])).toEqual([
+    expect(said([club('56', 'wedge', 56, undefined), club('p', 'putter', 3, undefined)])).toEqual([
       'The 56 has no carry of its own.',
     ]);
+    expect(said(['52', '56'].map((name) => club(name, 'wedge', 56, undefined)))).toContain(
+      '2 clubs have no carry of their own.',
+    );
     expect(lockerFindings(clubs)).toEqual([]);
   });
 });

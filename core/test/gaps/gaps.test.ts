@@ -9,12 +9,18 @@ import {
   meanOf,
   normalFrom,
   randomFrom,
+  flagSentence,
+  headlineWords,
+  stepSentence,
   type LadderClub,
 } from '../../src/index.js';
 import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
 
-const step = (clubs: LadderClub[], upper: string, lower: string, options = {}) =>
-  gaps(clubs, options).steps.find((one) => one.upperId === upper && one.lowerId === lower)!;
+function step(clubs: LadderClub[], upper: string, lower: string, options = {}) {
+  const report = gaps(clubs, options);
+  const found = report.steps.find((one) => one.upperId === upper && one.lowerId === lower)!;
+  return { ...found, sentence: stepSentence(found, report, 'yd') };
+}
 
 describe('the carry ladder', () => {
   it('sorts by stock carry, longest first, and leaves putter and chipper off', () => {
@@ -32,7 +38,7 @@ describe('the carry ladder', () => {
 
   it('says which clubs cannot hang on it, and why', () => {
     const report = gaps([club('7', 'iron', 32, 161), club('8', 'iron', 36, undefined)]);
-    expect(report.unplaced).toEqual([{ clubId: '8', name: '8', reason: 'no full carry recorded yet' }]);
+    expect(report.unplaced).toEqual([{ clubId: '8', name: '8' }]);
   });
 
   it('keeps a loft ladder of its own, with clubs whose carry is not known', () => {
@@ -50,7 +56,7 @@ describe('the carry ladder', () => {
       const report = gaps(clubs);
       expect(report.steps).toEqual([]);
       expect(report.evenness).toBeUndefined();
-      expect(report.headline.title).toBe('No ladder yet.');
+      expect(headlineWords(report, 'yd').title).toBe('No ladder yet.');
     }
   });
 });
@@ -147,7 +153,9 @@ describe('flags', () => {
   it('takes a strong set iron wedge for a wedge', () => {
     const flags = step(strongSetWedge(), 'PW', '52').flags;
     expect(flags.map((flag) => flag.code)).toEqual(['scoring-carry-wide', 'wedge-loft-wide']);
-    expect(flags[1]!.reason).toBe('PW to 52 is 8.0° in the wedges, over 6.0°.');
+    expect(flagSentence(flags[1]!, gaps(strongSetWedge()), 'yd')).toBe(
+      'PW to 52 is 8.0° in the wedges, over 6.0°.',
+    );
   });
 
   // "scoring-end carry step over 15 yd; top-end step over 25 yd; step under 6 yd"; common practice, no source.
@@ -182,7 +190,7 @@ describe('flags', () => {
     });
     expect(pair({ apexFt: 90, descentDeg: 50 }, { apexFt: 90, descentDeg: 45 }).word).toBe('either-or');
     expect(pair({}, {})).toMatchObject({ word: 'overlap', severity: 'warning' });
-    expect(pair({}, {}).reason).toContain('record apex and landing angle');
+    expect(pair({}, {}).sentence).toContain('record apex and landing angle');
   });
 
   it('softens a wide step whose middle an owned partial shot covers, and not by a shot only hoped for', () => {
@@ -195,7 +203,7 @@ describe('flags', () => {
     ];
     const covered = step(bag('measured', 12), 'PW', '52');
     expect(covered).toMatchObject({ word: 'covered', severity: 'warning' });
-    expect(covered.reason).toContain('soft PW at 114 covers its middle, leaving 11 and 13 yd');
+    expect(covered.sentence).toContain('soft PW at 114 covers its middle, leaving 11 and 13 yd');
     // A stated partial counts as a stated full shot does; one a model only hopes for does not.
     expect(step(bag('stated'), 'PW', '52').severity).toBe('warning');
     expect(step(bag('modelled'), 'PW', '52').severity).toBe('error');
@@ -257,7 +265,7 @@ describe('how sure', () => {
     const unsure = two(4, 6);
     expect(unsure).toMatchObject({ word: 'not known yet', severity: 'unknown' });
     expect(unsure.moreShots).toBeGreaterThan(0);
-    expect(unsure.reason).toMatch(/about \d+ more shots with each would settle it/);
+    expect(unsure.sentence).toMatch(/about \d+ more shots with each would settle it/);
     expect(unsure.moreShots).toBeLessThanOrEqual(40);
   });
 
@@ -266,7 +274,7 @@ describe('how sure', () => {
       const onTheLine = two(30, 5, gap);
       expect(onTheLine).toMatchObject({ word: 'at the limit', severity: 'fine', flags: [] });
       expect(onTheLine.moreShots).toBeUndefined();
-      expect(onTheLine.reason).toContain('right either way');
+      expect(onTheLine.sentence).toContain('right either way');
     }
     // Four shots each say nothing of that kind.
     expect(two(4, 6, 14.99).word).toBe('not known yet');
@@ -280,7 +288,7 @@ describe('how sure', () => {
       { settings: { indifferenceM: 0 } },
     );
     expect(strict.steps[0]).toMatchObject({ word: 'not known yet' });
-    expect(strict.steps[0]!.reason).toContain('hitting more will not tell');
+    expect(stepSentence(strict.steps[0]!, strict, 'yd')).toContain('hitting more will not tell');
   });
 
   it('so many more shots settle it in 75 to 85 of a hundred cases, and never over 40 are asked for (2,000 simulated)', () => {
@@ -410,7 +418,7 @@ describe('a bag that is half known', () => {
     ]);
     const unknown = report.steps.filter(({ word }) => word === 'not known yet');
     expect(unknown.length).toBeGreaterThan(0);
-    expect(unknown[0]!.reason).toMatch(
+    expect(stepSentence(unknown[0]!, report, 'yd')).toMatch(
       /(both carries are|the carry of the .+ is) only modelled; type (them|it) or hit some shots\.$/,
     );
     expect(unknown.every(({ moreShots }) => moreShots === undefined)).toBe(true);
@@ -428,7 +436,7 @@ describe('a bag that is half known', () => {
       [8, 'wide'],
       [8, 'wide'],
     ]);
-    expect(report.headline.text).toContain('8.0° in the wedges');
+    expect(headlineWords(report, 'yd').text).toContain('8.0° in the wedges');
   });
 
   it('keeps what is known, and says nothing of a club without a loft', () => {
@@ -487,7 +495,7 @@ describe('a step somebody wants', () => {
       const { steps } = gaps(tens, { settings: { targetStepM: yards(yd) } });
       for (const { targetM } of steps) expect(targetM).toBeCloseTo(yards(yd), 9);
     }
-    expect(gaps(tens, { settings: { targetStepM: yards(10) } }).headline.title).toBe('An even bag.');
+    expect(gaps(tens, { settings: { targetStepM: yards(10) } }).headline.code).toBe('even');
     // Asked for twenty, tens are narrow: no longer even.
     expect(gaps(tens, { settings: { targetStepM: yards(21) } }).headline.severity).not.toBe('fine');
   });
@@ -498,26 +506,28 @@ describe('a step somebody wants', () => {
 
 describe('the headline', () => {
   it('names the worst fault with its numbers and what the others are', () => {
-    expect(gaps(strongSetWedge()).headline).toEqual({
+    const report = gaps(strongSetWedge());
+    expect(report.headline).toMatchObject({
+      code: 'flag',
       clubIds: ['PW', '52'],
       severity: 'error',
+      count: 1,
+      flag: { code: 'wedge-loft-wide', value: 8, limit: 6 },
+    });
+    expect(headlineWords(report, 'yd')).toEqual({
       title: 'One gap too wide.',
       text: 'PW to 52 is 8.0° in the wedges, over 6.0°. It carries 24 yd; the other steps average 13.8 yd.',
     });
   });
 
-  it('speaks metres to those who play in them, and computes the same', () => {
-    const [inYards, inMetres] = [
-      gaps(strongSetWedge(), { unit: 'yd' }),
-      gaps(strongSetWedge(), { unit: 'm' }),
-    ];
-    expect(inMetres.headline.text).toContain('It carries 22 m;');
-    expect(inMetres.evenness).toEqual(inYards.evenness);
+  it('is said in metres to those who play in them', () => {
+    expect(headlineWords(gaps(strongSetWedge()), 'm').text).toContain('It carries 22 m;');
   });
 
   it('calls an even bag even', () => {
     const even = [0, 1, 2, 3, 4].map((i) => club(`${i}`, 'iron', 20 + 4 * i, 200 - 12 * i));
-    expect(gaps(even).headline).toMatchObject({ severity: 'fine', title: 'An even bag.' });
+    expect(gaps(even).headline).toMatchObject({ severity: 'fine', code: 'even' });
+    expect(headlineWords(gaps(even), 'yd').title).toBe('An even bag.');
     expect(gaps(even).evenness!.rms).toBeCloseTo(0, 9);
   });
 });

@@ -5,12 +5,13 @@ import {
   bagWhy,
   chooseBag,
   choosingOfRound,
+  decidingFactors,
+  factorSentence,
   usualRules,
   usualRoundChoosing,
 } from '../../src/index.js';
 import type { LadderClub, Shot } from '../../src/index.js';
 import { decidingFactor, type DecidingFactor } from '../../src/rounds/deciding-factor.js';
-import { factorSentence } from '../../src/rounds/bag-why.js';
 import { club, strongSetWedge } from '../bag-of-clubs.js';
 
 const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
@@ -96,9 +97,11 @@ describe('what decides between two clubs', () => {
     const rules = usualRules(question);
     const answer = chooseBag(choosingOfRound(round, rules), 0)!;
     const nameOf = (id: string) => id;
-    const why = bagWhy(round, answer, 'match', nameOf, 'm');
+    const factors = decidingFactors(round, answer, 'match');
+    const why = Object.fromEntries(bagWhy(answer, factors, nameOf, 'm'));
     expect(why['7 iron']).toMatch(/The other 7 iron in its place costs .* It misses farther to the sides\.$/);
-    expect(bagWhy(round, answer, 'match', nameOf, 'm', false)['7 iron']).not.toMatch(/misses/);
+    const withoutFactors = Object.fromEntries(bagWhy(answer, new Map(), nameOf, 'm'));
+    expect(withoutFactors['7 iron']).not.toMatch(/misses/);
     expect(Object.keys(why)).toHaveLength(clubs.length);
   });
 });
@@ -137,7 +140,7 @@ describe('a club that is left out', () => {
     const round = usualRoundChoosing({ clubs, from: FROM })!;
     const question = { bagIds: clubs.slice(0, 14).map(({ id }) => id), options: {}, limit: 14 };
     const answer = chooseBag(choosingOfRound(round, usualRules(question)), 0)!;
-    const why = bagWhy(round, answer, 'match', (id) => id);
+    const why = Object.fromEntries(bagWhy(answer, new Map(), (id) => id));
     for (const { id } of answer.leftOut) expect(why[id]).toMatch(/would (cost|make no difference)/);
   });
 });

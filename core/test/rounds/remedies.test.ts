@@ -12,6 +12,7 @@ import {
   remedies,
   usualBag,
   usualRoundChoosing,
+  remedyWords,
   type LadderClub,
   type Remedy,
 } from '../../src/index.js';
@@ -58,8 +59,8 @@ describe('remedies for a gap under a strong set wedge', () => {
   it('mend that gap, each of them, and gain what their bag costs less', () => {
     expect(found.length).toBeGreaterThan(1);
     for (const remedy of found) {
-      expect(remedy.mends, remedy.text).toMatchObject({ upperId: 'PW', lowerId: '52' });
-      expect(remedy.gain, remedy.text).toBeCloseTo(costOf(inBag) - costOf(remedy.bag), 9);
+      expect(remedy.mends, remedy.kind).toMatchObject({ upperId: 'PW', lowerId: '52' });
+      expect(remedy.gain, remedy.kind).toBeCloseTo(costOf(inBag) - costOf(remedy.bag), 9);
     }
   });
 
@@ -84,7 +85,8 @@ describe('remedies for a gap under a strong set wedge', () => {
 
   it('teach the club above the gap a shot for its middle', () => {
     const learn = kind('learn a shot')!;
-    expect(learn.text).toMatch(/PW at 113 yd/);
+    expect(learn.learns).toMatchObject({ clubId: 'PW' });
+    expect(remedyWords(learn, (id) => id, 'yd')).toMatch(/PW at 113 yd$/);
   });
 
   it('never teach a soft shot with a club whose full one nobody has told', () => {
@@ -93,7 +95,7 @@ describe('remedies for a gap under a strong set wedge', () => {
         ? { ...one, shots: { full: { ...one.shots.full!, source: 'modelled' as const } } }
         : one,
     );
-    expect(asked(modelled).kind('learn a shot')?.text ?? '').not.toContain('PW');
+    expect(asked(modelled).kind('learn a shot')?.learns?.clubId).not.toBe('PW');
   });
 
   it('never teach a shot that is owned already', () => {
@@ -105,13 +107,14 @@ describe('remedies for a gap under a strong set wedge', () => {
           }
         : one,
     );
-    expect(asked(owned).kind('learn a shot')?.text ?? '').not.toContain('PW');
+    expect(asked(owned).kind('learn a shot')?.learns?.clubId).not.toBe('PW');
   });
 
   it('put in without taking out while there is room', () => {
     const swap = asked(strongSetWedge(), [gapWedge], 15).kind('swap')!;
-    expect(swap).toMatchObject({ inId: '48', text: 'Put the 48 in' });
+    expect(swap).toMatchObject({ inId: '48' });
     expect(swap.outId).toBeUndefined();
+    expect(remedyWords(swap, (id) => id, 'yd')).toBe('Put the 48 in');
   });
 });
 
@@ -121,9 +124,9 @@ describe('a bag there is nothing wrong with', () => {
       one.name === 'PW' ? { ...one, loftDeg: 46 } : one.name === '52' ? { ...one, loftDeg: 51 } : one,
     );
     const { found } = asked(even, [club('Twin', 'wedge', 56, 88)]);
-    for (const { text } of found) {
-      expect(text).not.toMatch(/soft Driver/i);
-      expect(text).not.toContain('Twin');
+    for (const { learns, inId } of found) {
+      expect(learns?.clubId).not.toBe('Driver');
+      expect(inId).not.toBe('Twin');
     }
   });
 

@@ -7,6 +7,7 @@ import {
   daysBetween,
   freezeOn,
   windowsBefore,
+  clashSentence,
   type SeasonEvent,
 } from '../../src/index.js';
 
@@ -92,8 +93,12 @@ describe('clashes', () => {
     clashesOf({ events, windows, freezes, changes: [{ id: 'w', name: 'New wedges', on }] });
 
   it('are said with the days there are: new wedges four days before', () => {
-    expect(of('2027-02-14').map(({ text }) => text)).toEqual(['New wedges: four days before Lagoa Funda.']);
-    expect(of('2027-02-17')[0]!.text).toBe('New wedges: one day before Lagoa Funda.');
+    const names: Record<string, string> = { w: 'New wedges', f: 'the season' };
+    const said = (on: string) => of(on).map((clash) => clashSentence(clash, (id) => names[id] ?? id));
+    expect(said('2027-02-14')).toEqual(['New wedges: four days before Lagoa Funda.']);
+    expect(said('2027-02-17')).toEqual(['New wedges: one day before Lagoa Funda.']);
+    expect(said('2027-02-19')).toEqual(['New wedges: while Lagoa Funda is played.']);
+    expect(said('2027-02-06')[0]).toBe('New wedges: in the season, when nothing new is wanted.');
     expect(of('2027-02-19').map(({ code }) => code)).toEqual(['in event']);
     expect(of('2027-02-06').map(({ code }) => code)).toEqual(['in freeze', 'in untouched']);
     expect(of('2027-03-01')).toEqual([]);
@@ -104,6 +109,9 @@ describe('clashes', () => {
     expect(clashesOf({ events: both, windows: [], freezes: [], changes: [] })).toMatchObject([
       { code: 'events overlap', ids: ['A', 'B'] },
     ]);
+    expect(clashSentence({ code: 'events overlap', ids: ['A', 'B'], day: '2027-05-08' }, (id) => id)).toBe(
+      'B begins before A is over.',
+    );
   });
 
   it('a freeze holds on its first and its last day', () => {

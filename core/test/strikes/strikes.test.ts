@@ -10,6 +10,7 @@ import {
   flight,
   measuredShot,
   normalFrom,
+  outlierWords,
   outliersOf,
   airsOf,
   randomFrom,
@@ -152,7 +153,10 @@ describe('a summary', () => {
   it('a top among good shots is shown, pulls the mean, and hardly the robust mean', () => {
     const topped = completeStrike({ carryM: 60 }, SEVEN, airsOf(USUAL, USUAL));
     const wild = [...strikes, topped];
-    expect(outliersOf(wild).map((why) => why !== undefined)).toEqual([...strikes.map(() => false), true]);
+    const found = outliersOf(wild);
+    expect(found.map((one) => one !== undefined)).toEqual([...strikes.map(() => false), true]);
+    expect(outlierWords(found.at(-1)!)).toMatch(/^carry \d+\.\d deviations from the middle$/);
+    expect(outlierWords({ by: 'line', deviations: 4.25 })).toBe('4.3 deviations off line');
     const [before, after] = [summary.carryM, summariseStrikes(wild).carryM];
     expect(before.mean - after.mean).toBeGreaterThan(2.5);
     expect(Math.abs(before.robust - after.robust)).toBeLessThan(0.6);

@@ -4,6 +4,9 @@ import {
   nearestShafts,
   setTrends,
   shaftTradition,
+  builtOtherwiseWords,
+  shaftDifferenceWords,
+  shaftTraditionSentence,
   type ClubKind,
   type Spec,
 } from '../../src/index.js';
@@ -62,9 +65,14 @@ describe('down the set', () => {
 
   it('says how a club is built otherwise than its set, and since when', () => {
     const set = changed('5', { shaft: 'Siv 107', shaftWeightG: 107 }, '2026-05-03');
-    expect(builtOtherwise(set[1]!, set)).toEqual([
-      { text: 'another shaft (Siv 107, where the others have Rohr 105)', since: '2026-05-03' },
-      { text: 'a shaft of another weight (107, where the others have 105)', since: '2026-05-03' },
+    const found = builtOtherwise(set[1]!, set);
+    expect(found.map(({ key, since }) => [key, since])).toEqual([
+      ['shaft', '2026-05-03'],
+      ['shaftWeightG', '2026-05-03'],
+    ]);
+    expect(found.map(builtOtherwiseWords)).toEqual([
+      'another shaft (Siv 107, where the others have Rohr 105)',
+      'a shaft of another weight (107, where the others have 105)',
     ]);
     expect(builtOtherwise(set[2]!, set)).toEqual([]);
     expect(builtOtherwise(irons[0]!, irons.slice(0, 2))).toEqual([]);
@@ -88,9 +96,13 @@ describe('the nearest shaft', () => {
     const found = nearestShafts(wanted, shelf);
     expect(found.map(({ clubId }) => clubId)).toEqual(['same', 'near', 'unknown', 'far']);
     expect(found[0]).toMatchObject({ distance: 0, differences: [] });
-    expect(found[1]!.differences).toEqual(['Siv 107 for Rohr 105', '2 g heavier', 'torque 0.1° more']);
+    expect(found[1]!.differences.map(shaftDifferenceWords)).toEqual([
+      'Siv 107 for Rohr 105',
+      '2 g heavier',
+      'torque 0.1° more',
+    ]);
     expect(found[2]!.unknown).toEqual(['weight', 'flex', 'torque', 'tip']);
-    expect(found[3]!.differences).toContain('softer (R for S)');
+    expect(found[3]!.differences.map(shaftDifferenceWords)).toContain('softer (R for S)');
     expect(found[3]!.unknown).toEqual(['tip']);
   });
 
@@ -100,14 +112,17 @@ describe('the nearest shaft', () => {
       on({ flex: 'S', shaft: 'a', stepping: 'hard-stepped' }),
     ].map((spec) => nearestShafts(on({ flex: 'S', shaft: 'a' }), [{ id: 'x', spec }])[0]!);
     expect(plus!.distance).toBeCloseTo(0.5, 9);
-    expect(plus!.differences).toEqual(['stiffer (S+ for S)']);
-    expect(step!.differences).toEqual(['stepped harder']);
+    expect(plus!.differences.map(shaftDifferenceWords)).toEqual(['stiffer (S+ for S)']);
+    expect(step!.differences.map(shaftDifferenceWords)).toEqual(['stepped harder']);
   });
 });
 
 it('reminds of what tradition says of shafts, and is silent where it is kept', () => {
   const wood = (kind: string, shaftWeightG: number) => ({ name: kind, kind, spec: on({ shaftWeightG }) });
   expect(shaftTradition([wood('driver', 60), wood('fairway', 70), wood('hybrid', 85)])).toEqual([]);
-  expect(shaftTradition([wood('driver', 60), wood('fairway', 60)])[0]).toContain('0 g');
+  expect(shaftTradition([wood('driver', 60), wood('fairway', 58)]).map(shaftTraditionSentence)).toEqual([
+    'fairway: its shaft is 2 g lighter than the driver’s; tradition is 5 to 15 g heavier than the driver’s.',
+  ]);
+  expect(shaftTradition([wood('fairway', 70), wood('hybrid', 75)])).toMatchObject([{ heavierG: 5 }]);
   expect(shaftTradition([wood('driver', 60)])).toEqual([]);
 });

@@ -6,7 +6,7 @@ import {
   buildTweakEffect,
   gramsForInertia,
   gramsForPoints,
-  gripThicker,
+  wrapsWords,
   momentOfPoints,
   placeIn,
   pointsOfMoment,
@@ -159,8 +159,8 @@ describe('bringing a set to a swing weight', () => {
 });
 
 it('says how thick wraps make a grip', () => {
-  expect(gripThicker(0).text).toBe('no tape');
-  expect(gripThicker(1).text).toBe('about 1/64 in thicker than bare');
-  expect(gripThicker(4).text).toBe('about 1/16 in thicker than bare');
-  expect(gripThicker(3).text).toBe('about 3/64 in thicker than bare');
+  expect(wrapsWords(0)).toBe('no tape');
+  expect(wrapsWords(1)).toBe('about 1/64 in thicker than bare');
+  expect(wrapsWords(4)).toBe('about 1/16 in thicker than bare');
+  expect(wrapsWords(3)).toBe('about 3/64 in thicker than bare');
 });

@@ -2,6 +2,7 @@ import {
   bagWhy,
   InvalidInputError,
   chooseBag,
+  decidingFactors,
   choosingOfRound,
   roundChoosing,
   type RoundRequest,
@@ -27,7 +28,9 @@ export default function chooseInThread({
     const answer = chooseBag(choosingOfRound(round, rules)) ?? null;
     const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
     const why = answer
-      ? Object.values(bagWhy(round, answer, rules.preferences.bounce, nameOf))
+      ? bagWhy(answer, decidingFactors(round, answer, rules.preferences.bounce), nameOf).map(
+          ([, sentence]) => sentence,
+        )
       : ['The locks together allow no bag.'];
     return {
       view: { answer, needs: round.needs, strokes: round.strokes, rareStrokes: round.rareStrokes, why },

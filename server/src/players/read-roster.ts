@@ -1,6 +1,7 @@
 import {
   checkedOn,
   gaps,
+  headlineWords,
   grooveWear,
   isFullSwing,
   ladderClub,
@@ -258,17 +259,15 @@ function verdictOf(
 ): RosterEntry['gamer'] {
   const placed = locker && placedClubs(locker, player.baseline ?? undefined);
   const shown = placed ? clubs.map((club) => placed.find(({ id }) => id === club.id) ?? club) : clubs;
-  const { faults, looks, headline } = gaps(shown, {
-    school: strategy,
-    settings: player.gapSettings,
-    unit: player.distanceUnit,
-  });
+  const report = gaps(shown, { school: strategy, settings: player.gapSettings });
+  const { faults, looks, headline } = report;
+  const { title, text } = headlineWords(report, player.distanceUnit);
   return {
     bagId,
     clubs: clubs.length,
     faults,
     looks,
     severity: headline.severity,
-    headline: `${headline.title} ${headline.text}`,
+    headline: `${title} ${text}`,
   };
 }

@@ -2,11 +2,13 @@ import type { ClubView, PlayerView } from '@tasche/contract';
 import { showQuantity } from '@tasche/contract';
 import {
   COMMITTEE_DECIDES,
+  bagFindingSentence,
   bagFindings,
   distanceNumber,
   unevenWords,
   formatDegrees,
   gaps,
+  headlineWords,
   isFullSwing,
   ladderClub,
   placedClubs,
@@ -62,8 +64,10 @@ export default async function specSheetPdf({
   builder = false,
 }: SpecSheet): Promise<Buffer> {
   const ladderClubs = placedClubs(clubs.map(ladderClub), player.baseline ?? undefined);
-  const report = gaps(ladderClubs, { school: strategy, settings: player.gapSettings, unit });
+  const report = gaps(ladderClubs, { school: strategy, settings: player.gapSettings });
+  const headline = headlineWords(report, unit);
   const findings = bagFindings(ladderClubs, player.gapSettings);
+  const nameOf = (id: string) => clubs.find((club) => club.id === id)?.name ?? '';
   const document: TDocumentDefinitions = {
     pageSize: 'A4',
     pageOrientation: 'landscape',
@@ -86,8 +90,8 @@ export default async function specSheetPdf({
       sheetTable(clubs, report, unit, builder),
       {
         text: [
-          { text: `${report.headline.title} `, bold: true, color: COLOURS[report.headline.severity] },
-          report.headline.text,
+          { text: `${headline.title} `, bold: true, color: COLOURS[report.headline.severity] },
+          headline.text,
         ],
         margin: [0, 10, 0, 2],
       },
@@ -100,7 +104,7 @@ export default async function specSheetPdf({
           ]
         : []),
       ...findings.map((finding): Content => ({
-        text: `${finding.text}${finding.rule ? ` (${finding.rule})` : ''}`,
+        text: `${bagFindingSentence(finding, nameOf)}${finding.rule ? ` (${finding.rule})` : ''}`,
         color: COLOURS.warning,
       })),
     ],

@@ -2,6 +2,10 @@
 import {
   COMMITTEE_DECIDES,
   bagFindings,
+  UNPLACED_WORDS,
+  bagFindingSentence,
+  flagSentence,
+  type DistanceUnit,
   type GapReport,
   type GapSettings,
   type LadderClub,
@@ -13,10 +17,19 @@ const props = defineProps<{
   clubs: readonly LadderClub[];
   report: GapReport;
   settings: Partial<GapSettings>;
+  unit: DistanceUnit;
 }>();
-const findings = computed(() => bagFindings(props.clubs, props.settings));
+const nameOf = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? '';
+const findings = computed(() =>
+  bagFindings(props.clubs, props.settings).map((finding) => ({
+    ...finding,
+    text: bagFindingSentence(finding, nameOf),
+  })),
+);
 const notes = computed(() =>
-  props.report.flags.filter(({ severity, code }) => severity === 'note' || code === 'never-hit'),
+  props.report.flags
+    .filter(({ severity, code }) => severity === 'note' || code === 'never-hit')
+    .map((flag) => flagSentence(flag, props.report, props.unit)),
 );
 const speaksOfRules = computed(() => findings.value.some(({ severity }) => severity === 'rule'));
 </script>
@@ -31,9 +44,9 @@ const speaksOfRules = computed(() => findings.value.some(({ severity }) => sever
       {{ finding.severity === 'rule' ? '◆' : '·' }} {{ finding.text
       }}<template v-if="finding.rule"> ({{ finding.rule }})</template>
     </li>
-    <li v-for="flag in notes" :key="flag.reason" class="quiet">· {{ flag.reason }}</li>
+    <li v-for="note in notes" :key="note" class="quiet">· {{ note }}</li>
     <li v-for="club in report.unplaced" :key="club.clubId" class="quiet">
-      · {{ club.name }}: {{ club.reason }}.
+      · {{ club.name }}: {{ UNPLACED_WORDS }}.
     </li>
     <li v-if="speaksOfRules" class="quiet">{{ COMMITTEE_DECIDES }}</li>
   </ul>

@@ -313,7 +313,12 @@ useShortcuts('The bag', {
         @dropped="takeOut"
         @open="openClubId = $event"
       />
-      <BagFindings :clubs="ladder.shown.value" :report="report" :settings="store.sheet!.player.gapSettings" />
+      <BagFindings
+        :clubs="ladder.shown.value"
+        :report="report"
+        :unit="unit"
+        :settings="store.sheet!.player.gapSettings"
+      />
     </template>
     <ClubPanel
       v-if="openClubId && store.clubsById.has(openClubId)"

@@ -6,6 +6,9 @@ import {
   formatDegrees,
   distanceNumber,
   gappingStrategyOf,
+  headlineWords,
+  remedyWords,
+  stepSentence,
   type DistanceUnit,
   type GapReport,
   type Remedy,
@@ -40,6 +43,14 @@ const changed = computed(
 const names = computed(
   () => new Map([...props.before.rungs, ...props.report.rungs].map((rung) => [rung.clubId, rung.name])),
 );
+const headline = computed(() => headlineWords(props.report, props.unit));
+/** What is pointed at, as it stands now: after a change it may be gone. */
+const shownStep = computed(() => {
+  const { pointed, report } = props;
+  return pointed && report.steps.find((step) => isSameStep(step, pointed));
+});
+const remedyText = (remedy: Remedy) =>
+  remedyWords(remedy, (id) => props.before.names.get(id) ?? nameIn(remedy, id), props.unit);
 const school = computed(() => gappingStrategyOf(props.report.school));
 
 /** A wide step somebody should look at. */
@@ -48,6 +59,12 @@ const atFault = computed(() =>
     ({ word, severity }) => word === 'wide' && (severity === 'error' || severity === 'warning'),
   ),
 );
+function isSameStep(a: StepReport, b: StepReport): boolean {
+  return a.upperId === b.upperId && a.lowerId === b.lowerId;
+}
+function nameIn({ bag }: Remedy, clubId: string): string {
+  return bag.find(({ id }) => id === clubId)?.name ?? '';
+}
 function evennessChange({ after }: Remedy): string {
   return after.evenness
     ? `${school.value.name}: ${unevenWords(after.evenness, props.unit)} after it, ${evenness.value ?? 'nothing to measure'} now.`
@@ -73,20 +90,20 @@ function stepWords(step: StepReport): string {
       <span v-if="trial.caution" class="caution small">{{ trial.caution }}</span>
     </p>
     <div class="said">
-      <p v-if="pointed" class="sentence">
-        <span class="verdict" :class="pointed.severity"
-          >{{ MARKS[pointed.severity] }} {{ pointed.word }}.</span
+      <p v-if="shownStep" class="sentence">
+        <span class="verdict" :class="shownStep.severity"
+          >{{ MARKS[shownStep.severity] }} {{ shownStep.word }}.</span
         >
-        {{ pointed.reason }}
+        {{ stepSentence(shownStep, report, unit) }}
       </p>
       <p v-else class="sentence">
         <span
           class="verdict"
           :class="report.headline.severity"
           :title="SEVERITY_WORDS[report.headline.severity]"
-          >{{ MARKS[report.headline.severity] }} {{ report.headline.title }}</span
+          >{{ MARKS[report.headline.severity] }} {{ headline.title }}</span
         >
-        {{ report.headline.text }}
+        {{ headline.text }}
       </p>
       <p class="figure small" :title="school.summary">
         {{ school.name }}: <b v-if="evenness">{{ evenness }}</b><template v-else
@@ -95,8 +112,8 @@ function stepWords(step: StepReport): string {
       </p>
     </div>
     <p v-if="!trial && remedies && remedies.length > 0 && !readOnly" class="remedies">
-      <span v-for="remedy in remedies" :key="remedy.text" class="remedy">
-        {{ remedy.text }}
+      <span v-for="remedy in remedies" :key="remedy.kind" class="remedy">
+        {{ remedyText(remedy) }}
         <span class="quiet small" :title="`By a usual round for this player. ${evennessChange(remedy)}`">{{
           gainWords(remedy)
         }}</span>

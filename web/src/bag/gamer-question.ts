@@ -1,5 +1,5 @@
 import { baselineOf } from '@tasche/contract';
-import { DEFAULT_GAP_SETTINGS, type DistanceUnit } from '@tasche/core';
+import { DEFAULT_GAP_SETTINGS } from '@tasche/core';
 import type { useSheet } from '../sheet/sheet-store';
 import type { UsualQuestion } from './usual-round-worker';
 
@@ -7,11 +7,7 @@ import type { UsualQuestion } from './usual-round-worker';
  * The gamer and the locker it is from, for a usual round; null where there is no gamer.
  * @param retired whether clubs that are retired are asked about too
  */
-export function gamerQuestion(
-  store: ReturnType<typeof useSheet>,
-  unit: DistanceUnit,
-  retired = false,
-): UsualQuestion | null {
+export function gamerQuestion(store: ReturnType<typeof useSheet>, retired = false): UsualQuestion | null {
   const { gamer } = store;
   if (!gamer) return null;
   const { player } = store.sheet!;
@@ -25,7 +21,7 @@ export function gamerQuestion(
       ...(player.handicap !== null && { handicap: player.handicap }),
     },
     bagIds: gamer.clubIds,
-    options: { school: gamer.strategy, settings: player.gapSettings, unit },
+    options: { school: gamer.strategy, settings: player.gapSettings },
     limit: player.gapSettings.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit,
     ...(player.preferences && { preferences: player.preferences }),
   };

@@ -1,14 +1,5 @@
 import type { ClubView, Command, WishDetails } from '@tasche/contract';
-import {
-  BENDING_CAUTION,
-  SHOT_KINDS,
-  bentClub,
-  formatDegrees,
-  shotIn,
-  type ExpectedShot,
-  type LadderClub,
-  type Remedy,
-} from '@tasche/core';
+import { BENDING_CAUTION, bentClub, formatDegrees, type LadderClub, type Remedy } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { addTickets, bendTicket } from '../bench/new-tickets';
 import type { Trial } from './trial';
@@ -33,23 +24,27 @@ function bendTickets(
 /**
  * A remedy looked at on the ladder; keeping it changes the bag, makes the tickets for the bench, or puts a
  * shot to learn on the wish list.
+ * @param words what is tried, see `remedyWords`
  * @param inAir the ladder is read in other air than carries are kept in: then no carry of it is
  */
 export function remedyTrial(
-  { kind, text: words, bag: clubs, inId, outId, bends }: Remedy,
+  { bag: clubs, inId, outId, bends, learns }: Remedy,
+  words: string,
   bagId: string,
   playerId: string,
   views: ReadonlyMap<string, ClubView>,
   { inAir = false }: { inAir?: boolean } = {},
 ): Trial {
-  const learnt = kind === 'learn a shot' ? shotToLearn(clubs, views, inAir) : undefined;
-  if (learnt)
+  if (learns) {
+    const { clubId, shotKind: shot, carryM } = learns;
+    const expected = { shot, ...(!inAir && { carryM }) };
     return {
       words,
       clubs,
-      commands: [wishFor(playerId, { name: words, purpose: 'learn', ...learnt })],
+      commands: [wishFor(playerId, { name: words, purpose: 'learn', clubId, expected })],
       keepWords: 'Put it on the wish list',
     };
+  }
   const commands: Command[] = bends
     ? bendTickets(playerId, bends, words, views)
     : [
@@ -88,14 +83,9 @@ export function loftTrial(
 }
 
 /** The club a remedy would buy, for the wish list; nothing where it buys none. */
-export function wishOfRemedy(
-  { bag, text: notes }: Remedy,
-  playerId: string,
-  views: ReadonlyMap<string, ClubView>,
-): Command[] {
-  const wished = bag.find(({ id }) => !views.has(id));
-  if (wished?.loftDeg === undefined) return [];
-  const { name, kind, loftDeg } = wished;
+export function wishOfRemedy({ buys }: Remedy, notes: string, playerId: string): Command[] {
+  if (buys?.loftDeg === undefined) return [];
+  const { name, kind, loftDeg } = buys;
   return [wishFor(playerId, { name, purpose: 'buy', club: { kind, loftDeg }, notes })];
 }
 
@@ -120,20 +110,4 @@ function wishFor(
       name: details.name.slice(0, NAME_LENGTH),
     },
   };
-}
-
-/** The shot of a remedy's bag that nobody has written down, and its club. */
-function shotToLearn(
-  bag: readonly LadderClub[],
-  views: ReadonlyMap<string, ClubView>,
-  inAir: boolean,
-): { clubId: string; expected: ExpectedShot } | undefined {
-  for (const { id, shots } of bag) {
-    const spec = views.get(id)?.spec;
-    const shot = SHOT_KINDS.find(
-      (kind) => kind !== 'full' && shots[kind] && spec && !shotIn(spec, `shot.${kind}`),
-    );
-    if (shot) return { clubId: id, expected: { shot, ...(!inAir && { carryM: shots[shot]!.carryM }) } };
-  }
-  return undefined;
 }

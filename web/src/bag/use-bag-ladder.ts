@@ -48,7 +48,6 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   const options = computed<GapOptions>(() => ({
     school: school.value,
     settings: gapSettings.value,
-    unit: unit.value,
   }));
   const limit = computed(() => gapSettings.value.clubLimit ?? DEFAULT_GAP_SETTINGS.clubLimit);
 

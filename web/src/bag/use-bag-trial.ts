@@ -1,8 +1,9 @@
 import type { BagView, Command } from '@tasche/contract';
-import type { Remedy } from '@tasche/core';
+import { remedyWords, type Remedy } from '@tasche/core';
 import { until } from '@vueuse/core';
 import type { ComputedRef, Ref } from 'vue';
 import { useRouter } from 'vue-router';
+import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
 import { loftTrial, remedyTrial, wishOfRemedy } from './remedy-trial';
 import type { useBagLadder } from './use-bag-ladder';
@@ -23,10 +24,17 @@ export function useBagTrial(
 ) {
   const store = useSheet();
   const router = useRouter();
+  const settings = useSettings();
+  const wordsOf = (remedy: Remedy) =>
+    remedyWords(
+      remedy,
+      (id) => store.clubsById.get(id)?.name ?? '',
+      settings.unitFor(store.sheet!.player.distanceUnit),
+    );
 
   function tryRemedy(remedy: Remedy | undefined): void {
     if (remedy && bag.value)
-      trial.value = remedyTrial(remedy, bag.value.id, playerId(), store.clubsById, {
+      trial.value = remedyTrial(remedy, wordsOf(remedy), bag.value.id, playerId(), store.clubsById, {
         inAir: Boolean(setting.value),
       });
   }
@@ -43,7 +51,7 @@ export function useBagTrial(
   }
 
   function wishFor(remedy: Remedy): void {
-    store.change(wishOfRemedy(remedy, playerId(), store.clubsById));
+    store.change(wishOfRemedy(remedy, wordsOf(remedy), playerId()));
     void router.push({ name: 'wishes', params: { playerId: playerId() } });
   }
 

@@ -16,6 +16,7 @@ import {
   byDegreesWords,
   sleeveOf,
   unevenWords,
+  bendRangeWords,
   type BendPlan,
 } from '@tasche/core';
 import { NAlert, NButton, NEmpty, NTable } from 'naive-ui';
@@ -66,7 +67,6 @@ const question = computed<BendQuestion | null>(() =>
         options: {
           school: bag.value?.strategy ?? 'even-carries',
           settings: { ...DEFAULT_GAP_SETTINGS, ...store.sheet!.player.gapSettings },
-          unit: unit.value,
         },
       },
 );
@@ -122,7 +122,7 @@ const rows = computed(() =>
         name: view.name,
         loft: formatDegrees(ladder.loftDeg!),
         allowed: isIron
-          ? range.why
+          ? bendRangeWords(range)
           : sleeve?.now
             ? `${counted(sleeve.positions.length, 'sleeve position')}${sleeve.generic ? ', generic' : ''}`
             : 'not bent',

@@ -3,7 +3,6 @@ import type { ClubView } from '@tasche/contract';
 import {
   buildTweakEffect,
   gramsForInertia,
-  gripThicker,
   knownSwingWeight,
   numberIn,
   partsOf,
@@ -12,6 +11,7 @@ import {
   ladderClub,
   signedDistance,
   whatIf,
+  wrapsWords,
   type DistanceUnit,
   type BuildTweak,
 } from '@tasche/core';
@@ -138,7 +138,7 @@ const matchG = computed(() => {
           ? 'Weighed from its parts; good to about two points before it is measured.'
           : 'By the rules of thumb: write down head, shaft and grip weight and length for a closer figure.'
       }}
-      <template v-if="wraps !== undefined">{{ wraps }} wraps: {{ gripThicker(wraps).text }}.</template>
+      <template v-if="wraps !== undefined">{{ wraps }} wraps: {{ wrapsWords(wraps) }}.</template>
     </p>
     <p v-if="like && parts" class="bar">
       To swing like the

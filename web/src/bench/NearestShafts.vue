@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ClubView } from '@tasche/contract';
-import { nearestShafts, textIn } from '@tasche/core';
+import { nearestShafts, textIn, shaftDifferenceWords } from '@tasche/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 
@@ -22,7 +22,10 @@ const found = computed(() => {
         from: club.name,
         state: textIn(club.spec, 'state') ?? '',
         shaft: textIn(club.spec, 'shaft') ?? 'a shaft without a name',
-        words: differences.length > 0 ? differences.join(', ') : 'the same in all that is known',
+        words:
+          differences.length > 0
+            ? differences.map(shaftDifferenceWords).join(', ')
+            : 'the same in all that is known',
         unknown: unknown.join(', '),
       };
     });

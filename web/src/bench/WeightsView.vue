@@ -13,6 +13,8 @@ import {
   shaftTradition,
   swingWeightPoints,
   swingWeightWords,
+  builtOtherwiseWords,
+  shaftTraditionSentence,
   type TrendKey,
 } from '@tasche/core';
 import { showQuantity } from '@tasche/contract';
@@ -126,12 +128,12 @@ const leaving = computed(() =>
       return `${HEADS[key].toLowerCase()} ${shown(club, key)} where the set would have ${expectedWords(key, expected)}`;
     });
     const why = builtOtherwise(club, clubs.value).map(
-      ({ text, since }) => `${text} since ${shortDay(since)}`,
+      (one) => `${builtOtherwiseWords(one)} since ${shortDay(one.since)}`,
     );
     return [{ id: club.id, name: club.name, off: off.join('; '), why: why.join('; ') }];
   }),
 );
-const tradition = computed(() => shaftTradition(clubs.value));
+const tradition = computed(() => shaftTradition(clubs.value).map(shaftTraditionSentence));
 
 const unfinished = computed(() => clubs.value.filter(({ id }) => (brought.value.get(id)?.grams ?? 0) !== 0));
 function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {

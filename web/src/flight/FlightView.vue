@@ -4,7 +4,6 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NButton, NTable, NEmpty } from 'naive-ui';
 import {
-  LIES,
   LIE_NAMES,
   carryLadder,
   distanceNumber,
@@ -12,6 +11,7 @@ import {
   gaps,
   signedDistance,
   sourceWords,
+  LIE_WORDS,
   type LadderClub,
   type Lie,
 } from '@tasche/core';
@@ -53,7 +53,6 @@ const pairs = computed(() =>
   gaps(known.value.map(move), {
     ...(bag.value && { school: bag.value.strategy }),
     settings: store.sheet!.player.gapSettings,
-    unit: unit.value,
   })
     .steps.filter((step) => step.word === 'either-or')
     .map((step) => [step.upperId, step.lowerId] as const),
@@ -158,7 +157,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
         <p class="quiet small">
           {{ air }}.
           <template v-if="lie !== 'fairway'"
-            >Off {{ lie }}: {{ LIES[lie].words }}, by how much is uncertain by half. </template
+            >Off {{ lie }}: {{ LIE_WORDS[lie] }}, by how much is uncertain by half. </template
           >Modelled from each club’s own carry<span v-if="busy">; working…</span>
         </p>
       </template>

@@ -51,7 +51,7 @@ const { review, predictions, share, problem, hasMoreShots, stop, load } = useRev
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const gains = useSwapGains(
   computed(() => review.value?.swaps ?? []),
-  () => gamerQuestion(store, unit.value, true),
+  () => gamerQuestion(store, true),
 );
 /** "0.11", "a tie", "−0.05"; a dash while it is worked out, and where it cannot be. */
 function gainWords(strokes: number | null | undefined): string {

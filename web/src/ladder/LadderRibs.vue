@@ -4,6 +4,7 @@ import {
   formatDegrees,
   formatDistance,
   fromMetres,
+  stepSentence,
   type DistanceUnit,
   type GapReport,
   type StepReport,
@@ -144,7 +145,7 @@ function labelX(rib: Rib): number {
         :class="[rib.step.severity, { fresh: rib.fresh }]"
         tabindex="0"
         role="img"
-        :aria-label="rib.step.reason"
+        :aria-label="stepSentence(rib.step, report, unit)"
         @mouseenter="emit('point', rib.step)"
         @mouseleave="emit('point', null)"
         @focus="emit('point', rib.step)"

@@ -4,6 +4,7 @@ import {
   distanceNumber,
   formatDegrees,
   signedDistance,
+  stepSentence,
   type DistanceUnit,
   type GapReport,
 } from '@tasche/core';
@@ -77,7 +78,7 @@ const shiftOf = (clubId: string): string => {
             <span class="verdict" :class="report.steps[i].severity"
               >{{ MARKS[report.steps[i].severity] }} {{ report.steps[i].word }}</span
             >
-            <div class="small quiet">{{ report.steps[i].reason }}</div>
+            <div class="small quiet">{{ stepSentence(report.steps[i], report, unit) }}</div>
           </td>
         </template>
         <td v-else colspan="4" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { remedyWords } from '@tasche/core';
 import { computed } from 'vue';
 import { gainWords } from '../bag/gain-words';
 import { gamerQuestion } from '../bag/gamer-question';
@@ -11,9 +12,9 @@ defineProps<{ playerId: string }>();
 const store = useSheet();
 const settings = useSettings();
 
-const question = computed(() =>
-  store.readOnly ? null : gamerQuestion(store, settings.unitFor(store.sheet!.player.distanceUnit)),
-);
+const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
+const nameOf = (id: string) => store.clubsById.get(id)?.name ?? '';
+const question = computed(() => (store.readOnly ? null : gamerQuestion(store)));
 const { remedies } = useUsualRound(question);
 </script>
 
@@ -21,8 +22,8 @@ const { remedies } = useUsualRound(question);
   <p v-if="question && remedies" class="advice small" role="status">
     <template v-if="remedies.length > 0">
       For the gamer:
-      <span v-for="remedy in remedies" :key="remedy.text" class="remedy">
-        <b>{{ remedy.text }}</b> <span class="quiet">{{ gainWords(remedy) }}</span>
+      <span v-for="remedy in remedies" :key="remedy.kind" class="remedy">
+        <b>{{ remedyWords(remedy, nameOf, unit) }}</b> <span class="quiet">{{ gainWords(remedy) }}</span>
       </span>
       <RouterLink :to="{ name: 'bag', params: { playerId } }">Try it on the bag</RouterLink>
     </template>

@@ -12,6 +12,7 @@ import {
   clubsOfIds,
   gaps,
   lockerFindings,
+  lockerFindingSentence,
   type BagPreferences,
   type GappingStrategyId,
   type ShotDemand,
@@ -100,14 +101,15 @@ const askedOf = (roundId: string) => {
   return question && typeof question !== 'string' ? question : null;
 };
 const { worked, chosen, faultless, busy, share, pending, problem, stop } = useRound(asked);
-const findings = computed(() => (asked.value ? lockerFindings(asked.value.order.clubs) : []));
+const findings = computed(() =>
+  asked.value ? lockerFindings(asked.value.order.clubs).map((one) => lockerFindingSentence(one, name)) : [],
+);
 const best = computed(() => chosen.value?.answer?.best.ids ?? []);
 /** The steps of the best bag: the fewest strokes may open one. */
 const report = computed(() =>
   chosen.value?.answer && asked.value
     ? gaps(clubsOfIds(asked.value.order.clubs, best.value), {
         school: school.value,
-        unit: unit.value,
         ...(asked.value.rules.settings && { settings: asked.value.rules.settings }),
       })
     : null,
@@ -316,6 +318,7 @@ useShortcuts('An event', {
             :best="best"
             :faultless="faultless"
             :name-of="name"
+            :unit="unit"
             :read-only="readOnly"
             @avoid="faultless && setPreferences({ unevenStrokes: faultless.unevenStrokes })"
           />

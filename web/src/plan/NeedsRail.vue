@@ -3,6 +3,7 @@ import {
   distanceNumber,
   fromMetres,
   toMetres,
+  stepSentence,
   type DistanceUnit,
   type GapReport,
   type LadderClub,
@@ -84,7 +85,7 @@ const steps = computed(() => {
             y: (upper + lower) / 2,
             size: distanceNumber(step.carryM, props.unit),
             severity: step.severity,
-            reason: `${step.word}: ${step.reason}`,
+            reason: `${step.word}: ${stepSentence(step, props.report, props.unit)}`,
           },
         ];
   });

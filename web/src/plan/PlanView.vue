@@ -9,6 +9,8 @@ import {
   evennessWords,
   gaps,
   swapEffects,
+  headlineWords,
+  stepSentence,
   type StepReport,
   type Swap,
 } from '@tasche/core';
@@ -95,6 +97,7 @@ const evenness = computed(() =>
     one ? evennessWords(one, unit.value) : '–',
   ),
 );
+const headline = computed(() => headlineWords(report.value, unit.value));
 const canEdit = computed(() => Boolean(plan.value && bag.value && !bag.value.gamer && !store.readOnly));
 
 function setSwaps(swaps: readonly Swap[]): void {
@@ -335,9 +338,9 @@ useShortcuts('The bag', {
         />
       </div>
       <p class="card sentence" aria-live="polite">
-        <template v-if="pointed">{{ pointed.reason }}</template><template v-else
-          ><b class="verdict" :class="report.headline.severity">{{ report.headline.title }}</b>
-          {{ report.headline.text }}</template
+        <template v-if="pointed">{{ stepSentence(pointed, report, unit) }}</template><template v-else
+          ><b class="verdict" :class="report.headline.severity">{{ headline.title }}</b>
+          {{ headline.text }}</template
         >
       </p>
       <LeftOut v-if="canEdit" :clubs="ladder.leftOut.value" :unit="unit" @put-in="putIn" @dropped="out" />
@@ -359,7 +362,12 @@ useShortcuts('The bag', {
         @choosing="setChoosing"
         @swaps="setSwaps"
       />
-      <BagFindings :clubs="ladder.inBag.value" :report="report" :settings="store.sheet!.player.gapSettings" />
+      <BagFindings
+        :clubs="ladder.inBag.value"
+        :report="report"
+        :unit="unit"
+        :settings="store.sheet!.player.gapSettings"
+      />
     </template>
   </div>
 </template>

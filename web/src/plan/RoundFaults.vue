@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { GapReport } from '@tasche/core';
+import { stepSentence, type DistanceUnit, type GapReport } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 
@@ -13,6 +13,7 @@ const props = defineProps<{
    */
   faultless: { ids: readonly string[]; price: number } | null | undefined;
   nameOf: (id: string) => string;
+  unit: DistanceUnit;
   readOnly: boolean;
 }>();
 defineEmits<{ avoid: [] }>();
@@ -36,7 +37,7 @@ const change = computed(() => {
       faults.length === 1
         ? 'One step of this bag is at fault'
         : `${faults.length} steps of this bag are at fault`
-    }}: {{ faults[0]!.reason }}
+    }}: {{ stepSentence(faults[0]!, report!, unit) }}
     <template v-if="faultless">
       A bag without it costs {{ faultless.price.toFixed(2) }} strokes a round more: {{ change }}.
       <NButton v-if="!readOnly" size="small" @click="$emit('avoid')">Avoid it</NButton>

@@ -5,7 +5,7 @@ import { counted } from '../app/counted';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NTable } from 'naive-ui';
 import { ballOn, planRoundOf, roundCards } from '@tasche/contract';
-import { COMMITTEE_DECIDES, bagFindings, distanceNumber } from '@tasche/core';
+import { COMMITTEE_DECIDES, bagFindings, distanceNumber, bagFindingSentence } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
 import { computed, onMounted } from 'vue';
 import { useSettings } from '../app/settings';
@@ -32,6 +32,7 @@ const plan = computed(() => store.sheet!.plans.find(({ id }) => id === props.pla
 const event = computed(() => schedule.events.find(({ id }) => id === plan.value?.eventId));
 const name = (id: string | undefined) =>
   id === undefined ? undefined : (store.clubsById.get(id)?.name ?? 'a club deleted since');
+const nameOf = (id: string) => store.clubsById.get(id)?.name ?? '';
 const rounds = computed(() =>
   event.value && plan.value
     ? event.value.rounds.map((round) => {
@@ -50,7 +51,9 @@ const rounds = computed(() =>
             ...store.sheet!.player.gapSettings,
             clubLimit: event.value!.limits.clubs,
             lengthMaxIn: event.value!.limits.lengthIn,
-          }).filter(({ severity }) => severity === 'rule'),
+          })
+            .filter(({ severity }) => severity === 'rule')
+            .map((one) => ({ ...one, text: bagFindingSentence(one, nameOf) })),
         };
       })
     : [],

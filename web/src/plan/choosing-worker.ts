@@ -5,6 +5,7 @@ import {
   costOf,
   demandAnswers,
   usualRoundChoosing,
+  decidingFactors,
   type BagAnswer,
   type DemandAnswer,
   type DistanceUnit,
@@ -46,7 +47,8 @@ const api = {
       const answer = chooseBag(choosing);
       if (!answer) return { ...NOTHING, refused: 'The locks together allow no bag.' };
       const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
-      const why = bagWhy(round, answer, rules.preferences.bounce, nameOf, unit);
+      const factors = decidingFactors(round, answer, rules.preferences.bounce);
+      const why = Object.fromEntries(bagWhy(answer, factors, nameOf, unit));
       const places = choosing.order.flatMap(({ id }, i) => (against.includes(id) ? [i] : []));
       return {
         answer,

@@ -2,7 +2,6 @@ import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import {
   keepsPreferences,
   bagWhy,
-  type FaultlessBag,
   withoutFaults,
   alternatives,
   chooseBag,
@@ -20,6 +19,9 @@ import {
   smallestTravelSet,
   stillClubs,
   travelSet,
+  decidingFactors,
+  remedyWords,
+  type FaultlessBag,
   type Alternatives,
   type BagAnswer,
   type DayTrigger,
@@ -95,7 +97,7 @@ function worked(order: RoundRequest, progress?: Progress): RoundChoosing {
 }
 
 /** What may be done to the gamer for a round. */
-export type RoundRemedy = Pick<Remedy, 'kind' | 'text' | 'gain'> & { opens: number };
+export type RoundRemedy = Pick<Remedy, 'kind' | 'gain'> & { text: string; opens: number };
 
 /** A way a round may turn out. */
 export interface TravelDay {
@@ -179,7 +181,7 @@ const api = {
       if (!answer)
         return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
       const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
-      const why = bagWhy(worked(order), answer, rules.preferences.bounce, nameOf, unit, false);
+      const why = Object.fromEntries(bagWhy(answer, new Map(), nameOf, unit));
       const places = choosing.order.flatMap(({ id }, c) => (against.includes(id) ? [c] : []));
       return {
         answer,
@@ -200,7 +202,8 @@ const api = {
     unit: DistanceUnit,
   ): Record<string, string> {
     const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
-    return bagWhy(worked(order), answer, rules.preferences.bounce, nameOf, unit);
+    const factors = decidingFactors(worked(order), answer, rules.preferences.bounce);
+    return Object.fromEntries(bagWhy(answer, factors, nameOf, unit));
   },
 
   /**
@@ -224,6 +227,7 @@ const api = {
   remedies(order: RoundRequest, rules: RoundRules, unit: DistanceUnit): RoundRemedy[] {
     const round = worked(order);
     const { preferences, limits, school, settings } = rules;
+    const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
     return remedies({
       bag: clubsOfIds(round.clubs, rules.gamerIds),
       leftOut: round.clubs.filter(
@@ -231,12 +235,17 @@ const api = {
       ),
       costOf: costOfBag(round, { ...rules, preferences: { ...preferences, changeStrokes: 0 } }),
       changeStrokes: preferences.changeStrokes,
-      options: { school, unit, ...(settings && { settings }) },
+      options: { school, ...(settings && { settings }) },
       limit: Math.min(preferences.limit, limits?.clubs ?? preferences.limit),
       keep: preferences.always,
       isAllowed: (clubs) => keepsPreferences(preferences, clubs),
       conditions: order.from.conditions,
-    }).map(({ kind, text, gain, opens }) => ({ kind, text, gain, opens: opens.length }));
+    }).map((remedy) => ({
+      kind: remedy.kind,
+      text: remedyWords(remedy, nameOf, unit),
+      gain: remedy.gain,
+      opens: remedy.opens.length,
+    }));
   },
 
   /** Chooses again with other carries within what is known of them. */

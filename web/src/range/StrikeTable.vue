@@ -2,7 +2,14 @@
 import { shotOptions } from '../clubs/shot-options';
 import { NButton } from 'naive-ui';
 import type { StrikeView } from '@tasche/contract';
-import { isFullSwing, type DistanceUnit, type ShotKind, type Strike, shotKindWords } from '@tasche/core';
+import {
+  isFullSwing,
+  type DistanceUnit,
+  type ShotKind,
+  type Strike,
+  shotKindWords,
+  outlierWords,
+} from '@tasche/core';
 import { computed, ref } from 'vue';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
@@ -131,7 +138,9 @@ function leaveOut(id: string, why: string): void {
           <NButton @click="emit('count', [strike.id])" size="small"> Count it </NButton></template
         >
         <template v-else
-          ><span v-if="row?.outlier" class="verdict warning" :title="row.outlier">◆ outlier</span>
+          ><span v-if="row?.outlier" class="verdict warning" :title="outlierWords(row.outlier)"
+            >◆ outlier</span
+          >
           <NButton
             :aria-label="`Leave out shot ${number}`"
             quaternary

@@ -9,6 +9,7 @@ import {
   fly,
   meanOf,
   outliersOf,
+  type Outlier,
   predictedCarries,
   airsOf,
   strokesAfterApproach,
@@ -49,7 +50,7 @@ export interface StrikeRow {
   id: string;
   whole: CompleteStrike | null;
   refused: string;
-  outlier: string | undefined;
+  outlier: Outlier | undefined;
 }
 
 /** What one club does with one shot kind. */
@@ -213,9 +214,9 @@ const api = {
     baseline: PlayingConditions,
   ): { rows: StrikeRow[]; groups: GroupSummary[] } {
     const { groups, wholes } = groupsOf(sessions, baseline);
-    const outliers = new Map<string, string | undefined>();
+    const outliers = new Map<string, Outlier | undefined>();
     for (const { counted } of groups.values())
-      outliersOf(counted.map(({ whole }) => whole)).forEach((why, i) => outliers.set(counted[i]!.id, why));
+      outliersOf(counted.map(({ whole }) => whole)).forEach((one, i) => outliers.set(counted[i]!.id, one));
     const rows = [...wholes].map(([id, whole]): StrikeRow =>
       typeof whole === 'string'
         ? { id, whole: null, refused: whole, outlier: undefined }

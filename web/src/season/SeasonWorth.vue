@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NTable } from 'naive-ui';
-import { seasonVerdict, type SeasonStrokes, type SeasonValue } from '@tasche/core';
+import { seasonVerdict, seasonSentence, type SeasonStrokes, type SeasonValue } from '@tasche/core';
 import { computed, watch } from 'vue';
 import { counted } from '../app/counted';
 import { today } from '../app/day';
@@ -58,7 +58,9 @@ watch(() => JSON.stringify([weighed.value, store.gamer?.clubIds, besides.value])
 const work = () =>
   run((link, progress) => link.season(weighed.value, store.gamer?.clubIds ?? [], besides.value, progress));
 const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
-const verdict = computed(() => result.value && seasonVerdict(result.value));
+const severity = computed(() =>
+  result.value && seasonVerdict(result.value) === 'gamer' ? 'fine' : 'warning',
+);
 const range = ({ strokes, low, high }: SeasonStrokes) =>
   `${strokes.toFixed(1)} (${low.toFixed(1)} to ${high.toFixed(1)})`;
 const differs = (ids: readonly string[]) => {
@@ -96,9 +98,9 @@ const differs = (ids: readonly string[]) => {
       <NButton size="small" @click="stop">Cancel</NButton>
     </p>
     <ProblemLine :text="problem" small />
-    <template v-if="result && verdict">
-      <p class="verdict" :class="verdict.severity" role="status">
-        {{ MARKS[verdict.severity] }} {{ verdict.text }}
+    <template v-if="result">
+      <p class="verdict" :class="severity" role="status">
+        {{ MARKS[severity] }} {{ seasonSentence(result) }}
       </p>
       <NTable size="small" :bordered="false" :bottom-bordered="false">
         <tbody>

@@ -18,13 +18,13 @@ describe('what else there is to say of a bag', () => {
   it('is nothing of an ordinary one', () => {
     const putter: LadderClub = { ...iron('Putter', undefined, 3), kind: 'putter' };
     const clubs = [iron('7', 150, 32), iron('8', 138, 36), iron('9', 126, 40), putter];
-    const view = mount(BagFindings, { props: { clubs, report: gaps(clubs), settings: {} } });
+    const view = mount(BagFindings, { props: { clubs, report: gaps(clubs), settings: {}, unit: 'yd' } });
     expect(view.text()).toBe('');
   });
 
   it('is the Rules, with the committee’s last word, where more clubs are carried than they allow', () => {
     const clubs = Array.from({ length: 15 }, (_one, i) => iron(`${i}`, 250 - i * 12, 10 + i * 3));
-    const view = mount(BagFindings, { props: { clubs, report: gaps(clubs), settings: {} } });
+    const view = mount(BagFindings, { props: { clubs, report: gaps(clubs), settings: {}, unit: 'yd' } });
     expect(view.text()).toContain('4.1b');
     expect(view.findAll('li').at(-1)!.text()).toMatch(/committee/i);
   });

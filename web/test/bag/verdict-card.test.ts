@@ -48,7 +48,8 @@ describe('the verdict on a bag', () => {
     const wide = [...even.slice(0, 4), iron('54', 54, 80)];
     const remedy: Remedy = {
       kind: 'swap',
-      text: 'Put the GW in for the 7',
+      inId: 'GW',
+      outId: '7',
       bag: even,
       gain: 0.124,
       after: gaps(even),
@@ -57,6 +58,7 @@ describe('the verdict on a bag', () => {
     };
     const view = card(wide, { remedies: [remedy] });
     expect(view.text()).toContain('PW to 54 is 10.0°');
+    expect(view.text()).toContain('Put the GW in for the 7');
     expect(view.text()).toContain('saves 0.12 strokes a round');
     await view.get('.remedies button').trigger('click');
     expect(view.emitted('try')).toEqual([[remedy]]);
@@ -73,7 +75,8 @@ describe('the verdict on a bag', () => {
     const wide = [...even.slice(0, 4), iron('54', 54, 80)];
     const buy: Remedy = {
       kind: 'buy',
-      text: 'Buy a wedge of 49.0° (about 97 m)',
+      buys: iron('wedge 49', 49, 97),
+      insteadOfId: '7',
       bag: even,
       gain: 0.004,
       after: gaps(even),
@@ -81,6 +84,7 @@ describe('the verdict on a bag', () => {
       opens: [],
     };
     const view = card(wide, { remedies: [buy] });
+    expect(view.text()).toContain('Buy an iron of 49.0° (about 97 m), for the 7');
     expect(view.text()).toContain('costs nothing elsewhere');
     const buttons = view.findAll('.remedies button');
     expect(buttons.map((button) => button.text())).toEqual(['Wish for it']);
@@ -93,5 +97,10 @@ describe('the verdict on a bag', () => {
     const report = gaps(half);
     const view = card(half, { pointed: report.steps.find(({ word }) => word === 'not known yet')! });
     expect(view.text()).toMatch(/(the carry of the \S+ is|both carries are) only modelled/);
+  });
+
+  it('a step that is no longer there is not spoken of: the headline stands in its place', () => {
+    const gone = gaps([even[0]!, even[2]!]).steps[0]!;
+    expect(card(even, { pointed: gone }).text()).toContain('An even bag.');
   });
 });

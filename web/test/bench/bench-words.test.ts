@@ -183,7 +183,6 @@ describe('a remedy looked at on the ladder', () => {
   const remedy = (more: Partial<Remedy>): Remedy =>
     ({
       kind: 'bend',
-      text: 'Bend it',
       bag: [],
       gain: 0.1,
       mends: undefined,
@@ -195,6 +194,7 @@ describe('a remedy looked at on the ladder', () => {
   it('is kept as tickets where it is work for the bench, and as a swap where it is one', () => {
     const bent = remedyTrial(
       remedy({ bends: [{ clubId: 'PW', fromDeg: 44.25, toDeg: 45.25 }] }),
+      'Bend it',
       'bag',
       'p',
       views,
@@ -204,33 +204,19 @@ describe('a remedy looked at on the ladder', () => {
       { do: 'addTicket', ticket: { clubId: 'PW', why: 'from 44.25°; Bend it' } },
     ]);
     expect(bent.caution).toContain('eye protection');
-    const swapped = remedyTrial(remedy({ inId: 'a', outId: 'b' }), 'bag', 'p', views);
+    const swapped = remedyTrial(remedy({ inId: 'a', outId: 'b' }), 'Swap', 'bag', 'p', views);
     expect(swapped.keepWords).toBeUndefined();
     expect(swapped.commands).toEqual([
       { do: 'takeOut', bagId: 'bag', clubId: 'b' },
       { do: 'putIn', bagId: 'bag', clubId: 'a' },
     ]);
-    expect(remedyTrial(remedy({}), 'bag', 'p', views).commands).toBeUndefined();
+    expect(remedyTrial(remedy({}), '', 'bag', 'p', views).commands).toBeUndefined();
   });
 
   it('is put on the wish list where it is a shot to learn, with what it is to carry', () => {
-    const learnt = {
-      id: 'PW',
-      name: 'PW',
-      kind: 'wedge' as const,
-      loftDeg: 44,
-      shots: {
-        full: { carryM: 114, source: 'stated' as const },
-        soft: { carryM: 105, source: 'stated' as const },
-      },
-    };
     const words = 'Learn a soft PW at 115 yd';
-    const trial = remedyTrial(
-      remedy({ kind: 'learn a shot', text: words, bag: [learnt] }),
-      'bag',
-      'p',
-      views,
-    );
+    const learns = { clubId: 'PW', shotKind: 'soft' as const, carryM: 105 };
+    const trial = remedyTrial(remedy({ kind: 'learn a shot', learns }), words, 'bag', 'p', views);
     expect(trial.keepWords).toBe('Put it on the wish list');
     expect(trial.commands).toMatchObject([
       {
@@ -239,13 +225,9 @@ describe('a remedy looked at on the ladder', () => {
       },
     ]);
     // Up in thin air the ladder's carry is none to keep.
-    const there = remedyTrial(
-      remedy({ kind: 'learn a shot', text: words, bag: [learnt] }),
-      'bag',
-      'p',
-      views,
-      { inAir: true },
-    );
+    const there = remedyTrial(remedy({ kind: 'learn a shot', learns }), words, 'bag', 'p', views, {
+      inAir: true,
+    });
     expect(there.commands).toMatchObject([{ wish: { expected: { shot: 'soft' } } }]);
     expect(there.commands![0]).not.toHaveProperty('wish.expected.carryM');
   });
@@ -260,17 +242,19 @@ describe('a remedy looked at on the ladder', () => {
   });
 
   it('what would be bought goes on the wish list, by kind and loft', () => {
-    const bought = {
-      id: 'a wedge of 48',
-      name: 'a wedge of 48.0°',
-      kind: 'wedge' as const,
-      loftDeg: 48,
-      shots: {},
-    };
-    const own = { id: 'PW', name: 'PW', kind: 'wedge' as const, loftDeg: 44, shots: {} };
-    expect(wishOfRemedy(remedy({ bag: [own, bought] }), 'p', views)).toMatchObject([
-      { do: 'addWish', wish: { purpose: 'buy', club: { kind: 'wedge', loftDeg: 48 }, price: null } },
+    const buys = { id: 'wedge 48', name: 'wedge 48.0°', kind: 'wedge' as const, loftDeg: 48, shots: {} };
+    expect(wishOfRemedy(remedy({ buys }), 'Buy a wedge', 'p')).toMatchObject([
+      {
+        do: 'addWish',
+        wish: {
+          name: 'wedge 48.0°',
+          purpose: 'buy',
+          club: { kind: 'wedge', loftDeg: 48 },
+          price: null,
+          notes: 'Buy a wedge',
+        },
+      },
     ]);
-    expect(wishOfRemedy(remedy({ bag: [own] }), 'p', views)).toEqual([]);
+    expect(wishOfRemedy(remedy({}), 'Take it out', 'p')).toEqual([]);
   });
 });

@@ -19,6 +19,7 @@ const view = (clubs: readonly LadderClub[], faultless?: { ids: readonly string[]
       best: clubs.map(({ id }) => id),
       faultless,
       nameOf: (id: string) => `the ${id}`,
+      unit: 'yd',
       readOnly: false,
     },
   });
@@ -30,7 +31,7 @@ describe('a best bag with a step at fault', () => {
 
   it('says what a bag without it costs, what goes in and out, and takes it in one press', async () => {
     const shown = view(uneven, { ids: [...even.map(({ id }) => id), '48', '56'], price: 0.123 });
-    expect(shown.text()).toContain('One step of this bag is at fault');
+    expect(shown.text()).toContain('One step of this bag is at fault: 9 to 52 is 12.0°');
     expect(shown.text()).toContain('0.12 strokes a round more: the 48 in, the 52 out.');
     await shown.get('button').trigger('click');
     expect(shown.emitted('avoid')).toHaveLength(1);

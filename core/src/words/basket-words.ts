@@ -1,7 +1,7 @@
 import { TIE_STROKES } from '../choosing/index.js';
-import { shotName } from '../gaps/index.js';
+import type { BasketPart, NextBasket } from '../basket/index.js';
 import { distanceNumber, type DistanceUnit } from '../units/index.js';
-import type { BasketPart, NextBasket } from './next-basket.js';
+import { shotName } from './shot-words.js';
 
 /** Where knowing everything would win less than this, nothing is left to settle: half of what tells two bags apart. */
 const NOTHING = TIE_STROKES / 2;

@@ -1,6 +1,6 @@
-import { formatDegrees, unevenWords } from '../gaps/index.js';
-import type { DistanceUnit } from '../units/index.js';
-import type { BendAnswer, BendPlan, PlannedBend } from './bend-plan.js';
+import type { BendAnswer, BendPlan, BendRange, PlannedBend } from '../bend/index.js';
+import { formatDegrees, type DistanceUnit } from '../units/index.js';
+import { unevenWords } from './gap-words.js';
 
 /** "½° weak", "1½° strong". */
 export function byDegreesWords(byDeg: number): string {
@@ -81,4 +81,20 @@ export function bendAnswerWords(
         : 'nothing is gained'
     }.`,
   };
+}
+
+/** "maker allows 2°", "cast stainless: 1° at most": how far a head may be bent, and who says so. */
+export function bendRangeWords({ from, limitDeg, material }: BendRange): string {
+  switch (from) {
+    case 'not bent':
+      return 'not bent';
+    case 'no loft':
+      return 'no loft written down';
+    case 'maker':
+      return `maker allows ${limitDeg}°`;
+    case 'material not known':
+      return `material not known: ${limitDeg}° at most`;
+    case 'material':
+      return limitDeg === 0 ? `${material}: not bent` : `${material}: ${limitDeg}° at most`;
+  }
 }

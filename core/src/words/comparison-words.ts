@@ -1,6 +1,12 @@
+import {
+  HOLDS_M,
+  type Difference,
+  type MarginPart,
+  type Measure,
+  type Pair,
+  type Question,
+} from '../compare/index.js';
 import { distanceNumber, formatDistance, signedDistance, type DistanceUnit } from '../units/index.js';
-import { HOLDS_M, type Difference, type MarginPart, type Pair, type Question } from './compare-builds.js';
-import type { Measure } from './measures.js';
 
 const HEIGHT: Record<DistanceUnit, 'ft' | 'm'> = { yd: 'ft', m: 'm' };
 const PART_WORDS: Record<Measure, string> = {

@@ -1,0 +1,154 @@
+import {
+  isTie,
+  type BagAnswer,
+  type BounceStrategy,
+  type ClubReason,
+  type HowSure,
+  type LeftOut,
+  type LockerFinding,
+} from '../choosing/index.js';
+import type { DecidingFactor } from '../rounds/index.js';
+import { distanceNumber, type DistanceUnit } from '../units/index.js';
+import { shotKindWords } from './shot-words.js';
+
+/**
+ * Why each club is in a bag, or left out, in sentences by club: the shots that ask for it, what it is worth,
+ * and against its runner-up what decided.
+ * @param factors what decided, by club (see `decidingFactors`), as far as it was looked for
+ * @returns pairs of a club's id and its sentence, those in the bag first
+ */
+export function bagWhy(
+  { reasons, leftOut }: Pick<BagAnswer, 'reasons' | 'leftOut'>,
+  factors: ReadonlyMap<string, DecidingFactor>,
+  nameOf: (id: string) => string,
+  unit?: DistanceUnit,
+): [id: string, sentence: string][] {
+  return [
+    ...reasons.map((reason): [string, string] => {
+      const factor = factors.get(reason.id);
+      // That another club carries another distance goes without saying.
+      const because = factor && factor.code !== 'distance' ? ` ${factorSentence(factor)}` : '';
+      return [reason.id, reasonSentence(reason, nameOf(reason.id), nameOf, unit) + because];
+    }),
+    ...leftOut.map((one): [string, string] => [one.id, leftOutSentence(one, nameOf(one.id), nameOf)]),
+  ];
+}
+
+/** A tenth of a stroke and less is told in hundredths; zero and less in its own words. */
+function strokesWords(strokes: number): string {
+  return `${strokes.toFixed(2)} ${strokes.toFixed(2) === '1.00' ? 'stroke' : 'strokes'}`;
+}
+
+/**
+ * Why a club is in the bag, with its numbers. @param unit tells the distance of what asks for it most, where
+ * its name does not say it
+ */
+function reasonSentence(
+  { worth, need: demand, distanceM, shot, needsMet, runnerUp }: ClubReason,
+  name: string,
+  nameOf: (id: string) => string,
+  unit?: DistanceUnit,
+): string {
+  const second = runnerUp
+    ? ` ${runnerUp.costs < 0.005 ? `The ${nameOf(runnerUp.id)} in its place would make no difference.` : `The ${nameOf(runnerUp.id)} in its place costs ${strokesWords(runnerUp.costs)}${runnerUp.mostly ? `, most of it ${runnerUp.mostly}` : ''}.`}`
+    : '';
+  if (demand === undefined) {
+    return `${worth > 0.005 ? `${name}: no need asks for it first; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule asks for it, or for less than a hundredth of a stroke.`}${second}`;
+  }
+  const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shotKindWords(shot)} shot`;
+  const without =
+    worth === Infinity ? '' : ` Without it the round costs ${strokesWords(Math.max(0, worth))} more.`;
+  const far = unit && distanceM !== undefined ? `, ${distanceNumber(distanceM, unit)} ${unit}` : '';
+  return `${name}: best for ${needsMet} ${needsMet === 1 ? 'shot' : 'shots'}, most of all ${distanceM === undefined ? '' : 'the '}${demand}${far}${swing}.${without}${second}`;
+}
+
+/** What it would cost to have a left-out club in. */
+function leftOutSentence(
+  { costs, outId, keptOutBy }: LeftOut,
+  name: string,
+  nameOf: (id: string) => string,
+): string {
+  const rule = keptOutBy
+    ? ` Were it not for “${keptOutBy.rule}”, ${name} for the ${nameOf(keptOutBy.outId)} would gain ${strokesWords(keptOutBy.gains)}.`
+    : '';
+  const way = outId === undefined ? `${name} beside the rest` : `${name} for the ${nameOf(outId)}`;
+  return costs < 0.005
+    ? `${way} would make no difference.${rule}`
+    : `${way} would cost ${strokesWords(costs)} a round.${rule}`;
+}
+
+/** What decided against the club named before, as a sentence of its own. */
+export function factorSentence({ code, bounceDeg, wantedDeg }: DecidingFactor): string {
+  switch (code) {
+    case 'distance':
+      return 'It does not carry these numbers as well.';
+    case 'stopping':
+      return 'It does not stop as well where it lands.';
+    case 'direction':
+      return 'It misses farther to the sides.';
+    case 'length control':
+      return 'Its carries spread more, mis-hits included.';
+    case 'wind':
+      return 'The wind moves it more.';
+    case 'lie':
+      return 'These lies take more from it.';
+    case 'off the ground':
+      return 'It is harder to hit off the ground.';
+    case 'effort':
+      return 'It takes a part swing or a hard one.';
+    case 'loft':
+      return 'It has less loft for the short shots.';
+    case 'bounce':
+      return bounceDeg === undefined || wantedDeg === undefined
+        ? 'Its sole suits this ground less.'
+        : `Its sole plays with ${Math.round(bounceDeg)}° of bounce, and this ground asks for about ${wantedDeg}°.`;
+  }
+}
+
+/** "Carries: 3 measured, 10 modelled. Redrawn 20 times within what is known, the same bag came out 4 times." */
+export function howSureSentence({ redraws, same, modelled, stated, measured }: HowSure): string {
+  const parts = [
+    [measured, 'measured'],
+    [stated, 'stated'],
+    [modelled, 'modelled'],
+  ]
+    .filter(([count]) => (count as number) > 0)
+    .map(([count, word]) => `${count as number} ${word as string}`)
+    .join(', ');
+  const firm =
+    same >= redraws * 0.8
+      ? 'It stands firmly.'
+      : same >= redraws * 0.4
+        ? 'Its edge over the next best is within what is known of the carries.'
+        : 'It is unsure: measure before trusting it.';
+  return `Carries of the bag: ${parts || 'none'}. Redrawn ${redraws} times within what is known of them, the same bag came out ${same} ${same === 1 ? 'time' : 'times'}. ${firm}`;
+}
+
+/** What a bag costs more, in words: "+0.12", or that it is a tie. */
+export function lossWords(strokes: number): string {
+  return isTie(strokes) ? 'a tie' : `${strokes < 0 ? '−' : '+'}${Math.abs(strokes).toFixed(2)}`;
+}
+
+/** How a player chooses bounce. */
+export const BOUNCE_SCHOOL_WORDS: Record<BounceStrategy, string> = {
+  match: 'bounce by turf and sand',
+  low: 'always low bounce',
+  middle: 'one bounce for everywhere',
+};
+
+/** What a locker lacks before a bag is chosen from it. */
+export function lockerFindingSentence(
+  { code, clubIds }: LockerFinding,
+  nameOf: (id: string) => string,
+): string {
+  switch (code) {
+    case 'no wedge':
+      return 'There is no wedge in the locker: short shots are counted with the club of the most loft there is.';
+    case 'no putter':
+      return 'There is no putter in the locker; the bag is chosen without one.';
+    case 'no carry':
+      return clubIds.length === 1
+        ? `The ${nameOf(clubIds[0]!)} has no carry of its own.`
+        : `${clubIds.length} clubs have no carry of their own.`;
+  }
+}

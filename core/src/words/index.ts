@@ -1,0 +1,50 @@
+export {
+  bagWhy,
+  factorSentence,
+  howSureSentence,
+  lossWords,
+  BOUNCE_SCHOOL_WORDS,
+  lockerFindingSentence,
+} from './bag-words.js';
+export { basketReasonSentence, basketSentence } from './basket-words.js';
+export { bendAnswerWords, bendPlanWords, bendRangeWords, byDegreesWords, offsetWords } from './bend-words.js';
+export { calibrationWords } from './calibration-words.js';
+export { caddieLine, ownShotLines } from './card-words.js';
+export { BENDING_CAUTION, COMMITTEE_DECIDES } from './cautions.js';
+export {
+  QUESTION_WORDS,
+  differenceWords,
+  pairSentence,
+  mixedWarning,
+  marginWords,
+} from './comparison-words.js';
+export {
+  UNPLACED_WORDS,
+  evennessWords,
+  flagSentence,
+  headlineWords,
+  stepSentence,
+  unevenWords,
+} from './gap-words.js';
+export { LIE_WORDS } from './lie-words.js';
+export { remedyWords } from './remedy-words.js';
+export { bagFindingSentence } from './rules-words.js';
+export { clashSentence, seasonSentence } from './season-words.js';
+export {
+  changeWords,
+  factSourceWords,
+  shapeWords,
+  shotKindWords,
+  shotName,
+  sourceWords,
+} from './shot-words.js';
+export { handicapText, skillWords } from './skill-words.js';
+export { turnWords } from './sleeve-words.js';
+export {
+  builtOtherwiseWords,
+  shaftDifferenceWords,
+  shaftTraditionSentence,
+  swingWeightWords,
+  wrapsWords,
+} from './weight-words.js';
+export { outlierWords } from './strike-words.js';

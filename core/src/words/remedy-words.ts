@@ -1,0 +1,48 @@
+import type { ClubKind } from '../clubs/index.js';
+import type { Remedy } from '../rounds/index.js';
+import { distanceNumber, formatDegrees, type DistanceUnit } from '../units/index.js';
+import { shotName } from './shot-words.js';
+
+const A: Record<ClubKind, string> = {
+  driver: 'a driver',
+  fairway: 'a fairway wood',
+  hybrid: 'a hybrid',
+  'driving iron': 'a driving iron',
+  iron: 'an iron',
+  wedge: 'a wedge',
+  chipper: 'a chipper',
+  putter: 'a putter',
+};
+
+/** "Put the 48 in for the 5 hybrid": what is to be done. @param nameOf a club's, by its id */
+export function remedyWords(
+  { kind, outId, inId, learns, bends = [], buys, insteadOfId }: Remedy,
+  nameOf: (clubId: string) => string,
+  unit: DistanceUnit,
+): string {
+  const the = (id: string) => `the ${nameOf(id)}`;
+  const said = (m: number) => `${distanceNumber(m, unit)} ${unit}`;
+  const [first, second] = bends;
+  switch (kind) {
+    case 'learn a shot':
+      return `Learn a ${shotName(learns!.shotKind, nameOf(learns!.clubId))} at ${said(learns!.carryM)}`;
+    case 'turn a sleeve': {
+      const { clubId, fromDeg, toDeg } = first!;
+      const way = `${formatDegrees(Math.abs(toDeg - fromDeg))} ${toDeg > fromDeg ? 'weaker' : 'stronger'}`;
+      return `Turn ${the(clubId)}’s sleeve ${way}, from ${formatDegrees(fromDeg)} to ${formatDegrees(toDeg)}, if it has one`;
+    }
+    case 'bend':
+      return second
+        ? `Bend ${the(first!.clubId)} to ${formatDegrees(first!.toDeg)} and ${the(second.clubId)} to ${formatDegrees(second.toDeg)}`
+        : `Bend ${the(first!.clubId)} from ${formatDegrees(first!.fromDeg)} to ${formatDegrees(first!.toDeg)}`;
+    case 'take out':
+      return `Take ${the(outId!)} out`;
+    case 'swap':
+      return `Put ${the(inId!)} in${outId === undefined ? '' : ` for ${the(outId)}`}`;
+    case 'buy': {
+      const { loftDeg, shots, kind: bought } = buys!;
+      const place = insteadOfId === undefined ? '' : `, for ${the(insteadOfId)}`;
+      return `Buy ${A[bought]} of ${formatDegrees(loftDeg!)} (about ${said(shots.full!.carryM)})${place}`;
+    }
+  }
+}
