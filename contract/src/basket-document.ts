@@ -16,7 +16,7 @@ interface BasketAnswer extends NextBasket {
   why: readonly string[];
 }
 
-const basketSchema = wholeDocument(
+export const basketDocument = wholeDocument(
   yup
     .object({
       ...bagQuestionShape,
@@ -44,7 +44,7 @@ const basketSchema = wholeDocument(
  * // ['9', 'PW']
  */
 export function calcBasket(document: unknown): BasketAnswer {
-  const given = basketSchema.validateSync(document, {
+  const given = basketDocument.validateSync(document, {
     strict: true,
     abortEarly: false,
   }) as unknown as BagQuestionDocument & { balls: number };

@@ -53,7 +53,7 @@ const MAX_LIMIT_DEG = 6;
 const USUAL_LIMIT_DEG = 1;
 const MAX_TURNS = 16;
 
-const bendSchema = wholeDocument(
+export const bendDocument = wholeDocument(
   yup
     .object({
       clubs: ladderClubsSchema,
@@ -113,7 +113,7 @@ export function calcBend(document: unknown): BendAnswerDocument {
     limits = [],
     bounce = USUAL_BOUNCE_WINDOW,
     ...options
-  } = bendSchema.validateSync(document, {
+  } = bendDocument.validateSync(document, {
     strict: true,
     abortEarly: false,
   }) as unknown as BendDocument;

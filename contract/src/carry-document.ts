@@ -25,7 +25,7 @@ interface CarryAnswer {
 }
 
 const unknown = '${path} has an unknown field: ${unknown}';
-const carrySchema = wholeDocument(
+export const carryDocument = wholeDocument(
   yup
     .object({
       clubs: ladderClubsSchema,
@@ -79,7 +79,7 @@ export function calcCarry(document: unknown): CarryAnswer {
     conditions,
     lofts = [],
     tweaks = [],
-  } = carrySchema.validateSync(document, { strict: true, abortEarly: false });
+  } = carryDocument.validateSync(document, { strict: true, abortEarly: false });
   const known = clubs as unknown as LadderClub[];
   const air = conditions ? conditionsOf(conditions) : BASELINE;
   const curve = carryCurve(known, air);

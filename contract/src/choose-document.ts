@@ -118,7 +118,7 @@ const tasteShape = {
     .max(50),
 };
 
-const chooseSchema = wholeDocument(
+export const chooseDocument = wholeDocument(
   yup
     .object({
       clubs: clubsSchema,
@@ -205,7 +205,7 @@ export function calcChoose(document: unknown): ChooseAnswer {
     day,
     runnersUp = 4,
     ...given
-  } = chooseSchema.validateSync(document, { strict: true, abortEarly: false });
+  } = chooseDocument.validateSync(document, { strict: true, abortEarly: false });
   const locker = clubs as unknown as LadderClub[];
   return refusing(() => {
     const answer = chooseBag(
@@ -225,7 +225,7 @@ export function calcChoose(document: unknown): ChooseAnswer {
   });
 }
 
-const needsDocument = wholeDocument(
+export const needsDocument = wholeDocument(
   yup
     .object({
       clubs: clubsSchema,
@@ -304,7 +304,7 @@ export function calcNeeds(document: unknown): RoundDemands {
 }
 
 const MAX_SCENARIOS = 40;
-const travelDocument = wholeDocument(
+export const travelDocument = wholeDocument(
   yup
     .object({
       clubs: clubsSchema,

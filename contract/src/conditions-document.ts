@@ -38,7 +38,7 @@ const settingSchema = yup
   .strict()
   .noUnknown(unknown);
 
-const conditionsDocument = wholeDocument(
+export const conditionsDocument = wholeDocument(
   yup
     .object({
       clubs: ladderClubsSchema,

@@ -26,7 +26,7 @@ export interface FlightAnswer {
 const within = (field: keyof Launch) => finite(...LAUNCH_BOUNDS[field]);
 const required = (field: keyof Launch) => within(field).required('${path} is missing');
 
-const launchSchema = wholeDocument(
+export const launchSchema = wholeDocument(
   yup
     .object({
       ballSpeedMps: required('ballSpeedMps'),

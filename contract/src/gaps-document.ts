@@ -40,7 +40,7 @@ type GapAnswer = Omit<GapReport, 'settings' | 'names' | 'steps' | 'flags' | 'unp
   headline: Pick<GapReport['headline'], 'severity' | 'clubIds'> & { title: string; text: string };
 };
 
-const gapsSchema = wholeDocument(
+export const gapsDocument = wholeDocument(
   yup
     .object({
       school: yup
@@ -75,7 +75,7 @@ export function calcGaps(document: unknown): GapAnswer {
     fill = true,
     unit = 'yd',
     ...options
-  } = gapsSchema.validateSync(document, {
+  } = gapsDocument.validateSync(document, {
     strict: true,
     abortEarly: false,
   }) as unknown as GapsDocument;

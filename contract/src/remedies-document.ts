@@ -13,7 +13,7 @@ type RemedyAnswer = Pick<Remedy, 'kind' | 'gain' | 'outId' | 'inId' | 'bends'> &
   faults: number;
 };
 
-const remediesSchema = wholeDocument(
+export const remediesDocument = wholeDocument(
   yup.object(bagQuestionShape).strict().noUnknown('unknown field: ${unknown}'),
 );
 
@@ -33,7 +33,7 @@ const remediesSchema = wholeDocument(
  * // 'Put the 50 in'
  */
 export function calcRemedies(document: unknown): { remedies: readonly RemedyAnswer[] } {
-  const given = remediesSchema.validateSync(document, {
+  const given = remediesDocument.validateSync(document, {
     strict: true,
     abortEarly: false,
   }) as unknown as BagQuestionDocument;

@@ -46,7 +46,7 @@ export interface LockerDocument {
 /** Ten years of weekly gauge readings of two quantities, and room to spare. */
 const MAX_READINGS_A_CLUB = 5000;
 
-const lockerSchema = wholeDocument(
+export const lockerSchema = wholeDocument(
   yup
     .object({
       format: yup
