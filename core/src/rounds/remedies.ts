@@ -121,6 +121,14 @@ export function remedies({
   const full = bag.filter((club) => club.shots.full);
   const rungs = carryLadder(bag);
   const stays = new Set([...keep, rungs[0]?.id, rungs.at(-1)?.id]);
+  // One object for a club bent one way: what it costs is worked out once for each.
+  const bentClubs = new Map<string, LadderClub>();
+  const bent = (club: LadderClub, deg: number) => {
+    const key = `${club.id} ${deg}`;
+    const known = bentClubs.get(key) ?? bentClub(club, deg);
+    bentClubs.set(key, known);
+    return known;
+  };
   const instead = (...changed: readonly (readonly [LadderClub, LadderClub])[]) =>
     bag.map((one) => changed.find(([was]) => was === one)?.[1] ?? one);
 
@@ -134,7 +142,7 @@ export function remedies({
         .filter((club) => SLEEVED.includes(club.kind) && club.loftDeg !== undefined && isKnown(club))
         .flatMap((club) =>
           SLEEVE_DEG.map((deg) => ({
-            bag: instead([club, bentClub(club, deg)]),
+            bag: instead([club, bent(club, deg)]),
             bends: [bendOf(club, deg)],
           })),
         ),
@@ -219,7 +227,7 @@ export function remedies({
   function bends(clubs: readonly LadderClub[]): Way[] {
     return clubs.flatMap((club) =>
       BENDS_DEG.map((deg) => ({
-        bag: instead([club, bentClub(club, deg)]),
+        bag: instead([club, bent(club, deg)]),
         bends: [bendOf(club, deg)],
       })),
     );
@@ -231,7 +239,7 @@ export function remedies({
     if (!upper || !lower || !isBendable(upper) || !isBendable(lower)) return [];
     return [0.5, 1].flatMap((weaker) =>
       [-0.5, -1].map((stronger) => ({
-        bag: instead([upper, bentClub(upper, weaker)], [lower, bentClub(lower, stronger)]),
+        bag: instead([upper, bent(upper, weaker)], [lower, bent(lower, stronger)]),
         bends: [bendOf(upper, weaker), bendOf(lower, stronger)],
       })),
     );
