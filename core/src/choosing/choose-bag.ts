@@ -309,12 +309,15 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
         by = c;
       } else if (value < next) next = value;
     }
-    return { by, gain: next - cost };
+    return { by, cost, next };
   });
+  const stepsOf = (chosen: readonly number[]) => costOf({ ...model, needs: [] }, chosen).steps;
+  const bestSteps = stepsOf(best.chosen);
   const reasons = best.chosen.map((c): ClubReason => {
     const rest = best.chosen.filter((one) => one !== c);
     const mine = met.flatMap(({ by }, i) => (by === c ? [i] : []));
-    const max = mine.length === 0 ? undefined : mine.reduce((a, b) => (met[b]!.gain > met[a]!.gain ? b : a));
+    const max =
+      mine.length === 0 ? undefined : mine.reduce((a, b) => (gainOf(met[b]!) > gainOf(met[a]!) ? b : a));
     const second = cheapest(({ out }) => out === c);
     return {
       id: order[c]!.id,
@@ -332,19 +335,15 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
   });
   /** Where a bag with that club in the place of another loses most, if that is half of it or more. */
   function mostlyLost(out: number, into: number, costs: number): { mostly?: LossPlace } {
-    const bag = [...best!.chosen.filter((one) => one !== out), into];
     const lost = new Map<LossPlace, number>();
     model.needs.forEach((row, i) => {
-      const apart = Math.min(...bag.map((c) => row[c]!)) - Math.min(...best!.chosen.map((c) => row[c]!));
+      const { by, cost, next } = met[i]!;
+      const apart = Math.min(by === out ? next : cost, row[into]!) - cost;
       const place = placeOf(needs[i]!);
       lost.set(place, (lost.get(place) ?? 0) + apart);
     });
-    const stepsOf = (chosen: readonly number[]) =>
-      costOf(
-        model,
-        [...chosen].sort((a, b) => a - b),
-      ).steps;
-    lost.set('in even steps', stepsOf(bag) - stepsOf(best!.chosen));
+    const bag = sorted([...best!.chosen.filter((one) => one !== out), into]);
+    lost.set('in even steps', stepsOf(bag) - bestSteps);
     const [place, most] = [...lost].reduce((a, b) => (b[1] > a[1] ? b : a));
     return most >= costs / 2 && most >= MIN_TOLD_STROKES ? { mostly: place } : {};
   }
@@ -431,6 +430,11 @@ export function nextBest(
     found.push(last.choice);
   }
   return found;
+}
+
+/** What the club that meets a need saves there over the next best of the bag. */
+function gainOf({ cost, next }: { cost: number; next: number }): number {
+  return next - cost;
 }
 
 /** How many sets of at least one and at most `limit` of n clubs there are. */

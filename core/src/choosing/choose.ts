@@ -63,7 +63,11 @@ export function choose(
   let nodes = 0;
   let stopped = false;
 
+  let considered: readonly number[] = [];
   const consider = (chosen: readonly number[]): void => {
+    // Prices that move a little mostly lead to the same choice again.
+    if (chosen.length === considered.length && chosen.every((c, i) => c === considered[i])) return;
+    considered = chosen;
     if (chosen.length === 0 || rulesBroken(model, chosen).length > 0) return;
     const { total } = costOf(model, chosen);
     if (total < best - SAME) {

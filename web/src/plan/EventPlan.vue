@@ -30,6 +30,7 @@ import UnitButton from '../app/UnitButton.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import { counted } from '../app/counted';
 import { today } from '../app/day';
+import { steady } from '../app/steady';
 import { useSettings } from '../app/settings';
 import { keyOfRound } from '../basket/basket-rounds';
 import { queriedSchool } from '../bag/use-bag-ladder';
@@ -80,8 +81,8 @@ const { event, rounds, tab, round, course, onCourses, playedHere, bagOf, ask } =
   () => props.plan,
   { unit, school },
 );
-const own = computed(() => planRoundOf(props.plan, tab.value));
-const preferences = computed(() => preferencesOf(props.plan.choosing, store.sheet!.player.preferences));
+const own = steady(() => planRoundOf(props.plan, tab.value));
+const preferences = steady(() => preferencesOf(props.plan.choosing, store.sheet!.player.preferences));
 const readOnly = computed(() => store.readOnly);
 const writing = ref<'edit' | 'new' | 'week' | null>(null);
 const pointed = ref<ShotDemand | null>(null);
@@ -104,17 +105,17 @@ const { worked, chosen, faultless, busy, share, pending, problem, stop } = useRo
 const findings = computed(() =>
   asked.value ? lockerFindings(asked.value.order.clubs).map((one) => lockerFindingSentence(one, name)) : [],
 );
-const best = computed(() => chosen.value?.answer?.best.ids ?? []);
+const locker = steady(() => asked.value?.order.clubs ?? []);
+const best = steady(() => chosen.value?.answer?.best.ids ?? []);
 /** The steps of the best bag: the fewest strokes may open one. */
+const gapSettings = steady(() => asked.value?.rules.settings ?? {});
 const report = computed(() =>
-  chosen.value?.answer && asked.value
-    ? gaps(clubsOfIds(asked.value.order.clubs, best.value), {
-        school: school.value,
-        ...(asked.value.rules.settings && { settings: asked.value.rules.settings }),
-      })
+  best.value.length > 0
+    ? gaps(clubsOfIds(locker.value, best.value), { school: school.value, settings: gapSettings.value })
     : null,
 );
 const settled = computed(() => bagOf(tab.value));
+const carried = steady(() => clubsOfIds(locker.value, settled.value?.clubIds ?? []));
 const settledSays = computed(() =>
   settledWords(
     rounds.value.flatMap(({ id, name }) => {
@@ -124,7 +125,8 @@ const settledSays = computed(() =>
     (id) => store.clubsById.get(id)?.name ?? 'club that is gone',
   ),
 );
-const settledRounds = computed(() => new Set(rounds.value.flatMap(({ id }) => (bagOf(id) ? [id] : []))));
+const settledIds = steady(() => rounds.value.flatMap(({ id }) => (bagOf(id) ? [id] : [])));
+const settledRounds = computed(() => new Set(settledIds.value));
 const same = computed(
   () =>
     best.value.length > 0 &&
@@ -338,7 +340,7 @@ useShortcuts('An event', {
             v-if="asked"
             :preferences="preferences"
             :school="school"
-            :clubs="asked.order.clubs"
+            :clubs="locker"
             :allowed="event.limits.clubs"
             :unit="unit"
             :read-only="readOnly"
@@ -353,8 +355,8 @@ useShortcuts('An event', {
             <LockBoard
               v-if="chosen?.answer"
               :clubs="worked.still"
-              :home="asked.order.clubs"
-              :chosen="chosen.answer.best.ids"
+              :home="locker"
+              :chosen="best"
               :always="preferences.always"
               :never="preferences.never"
               :one-of="preferences.oneOf"
@@ -373,8 +375,8 @@ useShortcuts('An event', {
             <NeedsRail
               v-if="chosen?.answer"
               :clubs="worked.still"
-              :home="asked.order.clubs"
-              :chosen="chosen.answer.best.ids"
+              :home="locker"
+              :chosen="best"
               :needs="worked.needs"
               :report="report!"
               :unit="unit"
@@ -400,7 +402,7 @@ useShortcuts('An event', {
           <OtherBags v-if="chosen?.answer" :asked="asked" :chosen="chosen" :pending="pending" />
           <AfterRound
             :after="own.after"
-            :carried="clubsOfIds(asked.order.clubs, settled?.clubIds ?? [])"
+            :carried="carried"
             :clubs="store.clubs"
             :unit="unit"
             :read-only="readOnly"

@@ -11,6 +11,7 @@ import {
 } from '@tasche/core';
 import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
+import LockRow from './LockRow.vue';
 import OneOfBoard from './OneOfBoard.vue';
 
 /**
@@ -166,7 +167,6 @@ function showNeed(id: string): void {
   if (demand !== undefined) emit('need', demand);
 }
 const nameOf = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
-const sentence = (club: LadderClub) => (props.why[club.id] ?? '').replace(`${club.name}: `, '');
 const words = (club: LadderClub) =>
   [
     club.loftDeg === undefined ? '' : formatDegrees(club.loftDeg),
@@ -174,8 +174,6 @@ const words = (club: LadderClub) =>
   ]
     .filter(Boolean)
     .join(' · ');
-const says = (club: LadderClub) =>
-  `${club.name}: ${{ always: 'always in', never: 'never in', open: 'free' }[stateOf(club.id)]}, ${props.chosen.includes(club.id) ? 'chosen' : 'left out'}`;
 </script>
 
 <template>
@@ -217,53 +215,29 @@ const says = (club: LadderClub) =>
         :prevent-on-filter="false"
         @add="dropped($event, side === 'in' ? 'always' : 'never')"
       >
-        <li
+        <LockRow
           v-for="club in side === 'in' ? inside : outside"
+          :id="club.id"
           :key="club.id"
-          :data-club="club.id"
-          :data-name="club.name"
-          tabindex="0"
-          :class="[stateOf(club.id), { told: told === club.id, marked: marked.includes(club.id) }]"
-          :aria-label="`${says(club)}. ${why[club.id] ?? ''}`"
-          @focusin="told = club.id"
-          @keydown="key($event, club.id)"
-        >
-          <NButton
-            class="turn"
-            :disabled="readOnly"
-            :aria-label="`Lock of ${says(club)}`"
-            @click="lock(club.id, NEXT[stateOf(club.id)])"
-            quaternary
-            size="small"
-            circle
-          >
-            {{ { always: '■', never: '✕', open: side === 'in' ? '●' : '○' }[stateOf(club.id)] }}
-          </NButton>
-          <span class="name"
-            >{{ club.name }}<em v-if="side === 'in' && !gamer.includes(club.id)" class="badge">in</em
-            ><em v-if="side === 'out' && gamer.includes(club.id)" class="badge out">out</em></span
-          >
-          <span class="small quiet numbers" :class="{ modelled: modelled.includes(club.id) }"
-            >{{ words(homeOf(club.id) ?? club)
-            }}<i v-if="club.shots.full"
-              >&nbsp;→&nbsp;{{ distanceNumber(club.shots.full.carryM, unit) }}</i
-            ></span
-          >
-          <b class="worth">{{ worth(club.id) }}</b><span class="why small quiet">{{ shortly(club.id) }}</span>
-          <p v-if="told === club.id && why[club.id]" class="told-why small">
-            <span aria-hidden="true">{{ sentence(club) }}</span>
-            <NButton
-              v-if="demandOf(club.id)"
-              class="link no-print"
-              title="Enter"
-              @click="showNeed(club.id)"
-              text
-              type="primary"
-            >
-              show it
-            </NButton>
-          </p>
-        </li>
+          :name="club.name"
+          :state="stateOf(club.id)"
+          :chosen="side === 'in'"
+          :moves="gamer.includes(club.id) !== (side === 'in')"
+          :told="told === club.id"
+          :marked="marked.includes(club.id)"
+          :at-home="words(homeOf(club.id) ?? club)"
+          :there="club.shots.full ? distanceNumber(club.shots.full.carryM, unit) : ''"
+          :modelled="modelled.includes(club.id)"
+          :worth="worth(club.id)"
+          :short="shortly(club.id)"
+          :why="why[club.id] ?? ''"
+          :has-need="demandOf(club.id) !== undefined"
+          :read-only="readOnly"
+          @tell="told = club.id"
+          @press="key($event, club.id)"
+          @turn="lock(club.id, NEXT[stateOf(club.id)])"
+          @need="showNeed(club.id)"
+        />
       </VueDraggable>
     </section>
     <OneOfBoard
@@ -309,62 +283,6 @@ ul {
   max-height: 330px;
   overflow-y: auto;
 }
-li {
-  display: grid;
-  grid-template-columns: 28px minmax(90px, 1fr) 116px 36px minmax(0, 1.1fr);
-  gap: 0 8px;
-  align-items: center;
-  border-bottom: 1px solid var(--line-soft);
-  min-height: 32px;
-  cursor: grab;
-  padding: 1px 0;
-}
-li:focus-visible {
-  outline-offset: -2px;
-}
-.out .turn {
-  color: var(--quiet);
-}
-.always .turn {
-  color: var(--petrol);
-}
-.never .turn {
-  color: var(--brick-ink);
-}
-.name {
-  font-weight: 600;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-.out .name {
-  font-weight: 500;
-}
-.never .name {
-  text-decoration: line-through;
-}
-.numbers {
-  white-space: nowrap;
-}
-.numbers i {
-  font-style: normal;
-  color: var(--brass-ink);
-}
-.modelled {
-  font-style: italic;
-}
-.marked {
-  box-shadow: inset 3px 0 0 var(--brass);
-}
-li.told {
-  background: var(--paper);
-}
-.told-why {
-  grid-column: 2 / -1;
-  padding: 0 0 6px;
-  line-height: 1.4;
-  cursor: auto;
-}
 .most {
   display: inline-flex;
   align-items: center;
@@ -375,38 +293,8 @@ li.told {
   text-align: center;
   color: var(--ink);
 }
-.worth {
-  text-align: right;
-  font-size: 13px;
-}
-.why {
-  line-height: 1.25;
-}
 h2 .small {
   font-weight: 400;
   margin-left: 6px;
-}
-.badge {
-  font-style: normal;
-  font-weight: 500;
-  font-size: 11.5px;
-  color: var(--petrol);
-  border: 1px solid var(--petrol-mid);
-  border-radius: 3px;
-  padding: 0 4px;
-  margin-left: 6px;
-}
-.badge.out {
-  color: var(--brick-ink);
-  border-color: var(--brick);
-}
-@media (max-width: 520px) {
-  li {
-    grid-template-columns: 28px minmax(90px, 1fr) 116px 36px;
-  }
-  .why {
-    grid-column: 2 / -1;
-    padding-bottom: 3px;
-  }
 }
 </style>

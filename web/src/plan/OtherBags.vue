@@ -100,7 +100,7 @@ const works = [
         v-for="work in works"
         :key="work.key"
         :disabled="pending || work.of.share.value !== null"
-        @click="work.run()"
+        @click="work.run"
       >
         {{ work.label }}
       </NButton>
@@ -108,7 +108,7 @@ const works = [
     <template v-for="work in works" :key="work.key">
       <p v-if="work.of.share.value !== null" class="bar small" role="status">
         <WorkProgress :share="work.of.share.value" /> {{ work.label }}…
-        <NButton @click="work.of.stop()" size="small">Cancel</NButton>
+        <NButton @click="work.of.stop" size="small">Cancel</NButton>
       </p>
       <ProblemLine :text="work.of.problem.value" />
     </template>

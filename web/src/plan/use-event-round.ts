@@ -10,6 +10,7 @@ import { InvalidInputError, type DistanceUnit, type GappingStrategyId } from '@t
 import { computed, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { today } from '../app/day';
+import { steady } from '../app/steady';
 import { useSchedule } from '../courses/schedule-store';
 import { useSheet } from '../sheet/sheet-store';
 import type { AskedRound } from './use-round';
@@ -49,7 +50,7 @@ export function useEventRound(
     }),
   );
   /** What other rounds on this course asked for, of those whose shots were written down. */
-  const playedHere = computed(() =>
+  const playedHere = steady(() =>
     demandsPlayed(
       roundsPlayed(store.sheet!, schedule.events, schedule.courses).filter(
         ({ courseId, roundId, shots }) =>

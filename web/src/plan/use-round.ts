@@ -48,12 +48,15 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   let day = '';
   /** What was answered last: the same question asked again, because something else was saved, is no question. */
   let answered = '';
+  /** What is being answered: it comes again when the change that asked it is sent, and once more when it is saved. */
+  let asking = '';
   let roundId = '';
 
   function stop(): void {
     lastRequestId += 1;
     running?.worker.terminate();
     running = undefined;
+    asking = '';
     busy.value = false;
     pending.value = false;
   }
@@ -85,12 +88,15 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   }
 
   async function ask(question: AskedRound): Promise<void> {
-    const requestId = ++lastRequestId;
     const whole = JSON.stringify(question);
+    if (whole === asking) return;
+    const requestId = ++lastRequestId;
+    asking = '';
     if (whole === answered) {
       pending.value = false;
       return;
     }
+    asking = whole;
     pending.value = true;
     // One round's numbers never stand under another's name.
     if (question.roundId !== roundId) {
@@ -137,6 +143,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     } finally {
       clearTimeout(slow);
       if (requestId === lastRequestId) {
+        asking = '';
         busy.value = false;
         pending.value = false;
       }
