@@ -11,6 +11,7 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
   ./tasche build         both parts, for machines that only run it: docs/several-machines.md
   ./tasche test          every check; the last line counts them
       --only PART        types, lint, imports, unit, fuzz or browser
+      --coverage         with the lines the unit tests run, and the files of which it is less than half
   ./tasche backup FILE   everything, into one file; also while Tasche runs
       --data DIR         of another data folder
       --schedule         prints what has the system's own timer do it every night
@@ -74,7 +75,7 @@ async function main(): Promise<void> {
     case 'calc':
       return (await import('./calc.js')).calc(rest[0]);
     case 'test':
-      return (await import('./test.js')).test(values.only);
+      return (await import('./test.js')).test(values.only, values.coverage ?? false);
     case 'validate':
       return (await import('./validate.js')).validate();
     case 'bench':
@@ -115,6 +116,7 @@ function readArguments() {
         data: { type: 'string' },
         reset: { type: 'boolean' },
         only: { type: 'string' },
+        coverage: { type: 'boolean' },
         kills: { type: 'boolean' },
         schedule: { type: 'boolean' },
         seed: { type: 'string' },

@@ -3,6 +3,7 @@ import { existsSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { freePort, throwAwayFolder } from './cluster.js';
+import { coverageArguments, coverageWords, readCoverage } from './coverage.js';
 import { ensureDebian } from './debian.js';
 import { fuzzWords } from './fuzz.js';
 import { fuzzRequests } from './fuzz/fuzz-requests.js';
@@ -12,12 +13,15 @@ interface Counts {
   passed: number;
   failed: number;
 }
-type Part = () => Promise<Counts> | Counts;
+type Part = (withCoverage: boolean) => Promise<Counts> | Counts;
 
 const PARTS: Record<string, Part> = { types, lint, imports, unit, fuzz, browser };
 
-/** `./tasche test`: every check, one after the other; the last line counts them. */
-export async function test(only: string | undefined): Promise<void> {
+/**
+ * `./tasche test`: every check, one after the other; the last line counts them.
+ * @param withCoverage counts the lines the unit tests run too, which takes them a third longer
+ */
+export async function test(only: string | undefined, withCoverage = false): Promise<void> {
   if (only !== undefined && !Object.hasOwn(PARTS, only))
     throw new CliError(`--only takes one of: ${Object.keys(PARTS).join(', ')}.`, 2);
   const total: Counts = { passed: 0, failed: 0 };
@@ -25,7 +29,7 @@ export async function test(only: string | undefined): Promise<void> {
     if (only !== undefined && name !== only) continue;
     const started = Date.now();
     console.log(`\n== ${name}`);
-    const { passed, failed } = await part();
+    const { passed, failed } = await part(withCoverage);
     console.log(
       `== ${name}: ${passed} passed, ${failed} failed, ${((Date.now() - started) / 1000).toFixed(0)} s`,
     );
@@ -114,9 +118,20 @@ function imports(): Counts {
   ]);
 }
 
-function unit(): Counts {
+function unit(withCoverage: boolean): Counts {
   const report = path.join(os.tmpdir(), `tasche-unit-${process.pid}.json`);
-  const ok = tool('vitest', ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`]);
+  const coverage = path.join(os.tmpdir(), `tasche-coverage-${process.pid}`);
+  const ok = tool('vitest', [
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${report}`,
+    ...(withCoverage ? coverageArguments(coverage) : []),
+  ]);
+  if (withCoverage) {
+    console.log(coverageWords(readCoverage(coverage), process.cwd()));
+    rmSync(coverage, { recursive: true, force: true });
+  }
   const counts = readReport(report, (json: { numPassedTests: number; numFailedTests: number }) => ({
     passed: json.numPassedTests,
     failed: json.numFailedTests,
