@@ -5,7 +5,7 @@ import path from 'node:path';
 interface FileCoverage {
   lines: { total: number; covered: number; pct: number };
 }
-export type CoverageSummary = Readonly<Record<string, FileCoverage>>;
+type CoverageSummary = Readonly<Record<string, FileCoverage>>;
 
 /** Files with a smaller share of their lines run are named. */
 const FEW_PERCENT = 50;

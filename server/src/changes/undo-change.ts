@@ -4,12 +4,13 @@ import { ReadingRow, type Club } from '../clubs/club.js';
 import { removeClub } from '../clubs/commands.js';
 import { conflict, forbidden, notFound } from '../http/http-error.js';
 import type { Scope } from '../people/scope.js';
+import { StrikeRow, lockMarks } from '../strikes/strike-rows.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
 import { finish, resultOf, touchedBy } from './apply-change.js';
 import { Change, rowDiffsOf } from './change.js';
 import { revertedValue } from './reverted-value.js';
 import { lockFirst, rowsOfDiffs } from './lock-players.js';
-import { ChangeRecorder, plain, type RowDiff, type StrikeMark } from './change-recorder.js';
+import { ChangeRecorder, plain, type RowDiff } from './change-recorder.js';
 
 /**
  * Takes a change back, as a change of its own; undoing that one is redo. What others did since stays:
@@ -136,11 +137,11 @@ async function revertStrikes(
 ): Promise<void> {
   const session = await recorder.load('session', id);
   if (!session) throw notFound('session');
-  await recorder.em.execute('update strike set removed_at = ? where change_id = ? and session_id = ?', [
-    withdrawn ? null : new Date(),
-    changeId,
-    id,
-  ]);
+  await recorder.em.nativeUpdate(
+    StrikeRow,
+    { changeId, sessionId: id },
+    { removedAt: withdrawn ? null : new Date() },
+  );
   recorder.bump('session', session);
   recorder.rowDiffs.push({ of: 'strikes', id, changeId, withdrawn: !withdrawn });
 }
@@ -152,10 +153,11 @@ async function revertStrikeMarks(
 ): Promise<void> {
   const session = await recorder.load('session', image.id);
   if (!session) throw notFound('session');
-  const ids = `{${image.after.map(({ id }) => id).join(',')}}`;
-  const standing = await recorder.em.execute<StrikeMark[]>(
-    'select id, club_id as "clubId", shot, left_out as "leftOut" from strike where session_id = ? and id = any(?::uuid[]) for update',
-    [session.id, ids],
+  const standing = await lockMarks(
+    recorder.em,
+    session.id,
+    image.after.map(({ id }) => id),
+    'all',
   );
   const untouched = image.after.every((mark) =>
     standing.some(

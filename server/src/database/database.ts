@@ -34,6 +34,7 @@ import { SHEET_REVISION_SQL, SHEET_TEXT_SQL } from '../sheet/sheet-text-sql.js';
 import { AccessToken } from '../tokens/access-token.js';
 import { Share } from '../shares/share.js';
 import { Session } from '../sessions/session.js';
+import { FileMapping, SetAside, StrikeRow } from '../strikes/strike-rows.js';
 import { Workspace } from '../workspaces/workspace.js';
 
 const MIGRATIONS = [
@@ -106,6 +107,9 @@ export async function openDatabase(
       OneTimeLink,
       AccessToken,
       Share,
+      StrikeRow,
+      SetAside,
+      FileMapping,
     ],
     extensions: [Migrator],
     migrations: {

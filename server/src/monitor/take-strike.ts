@@ -116,7 +116,10 @@ async function clubOf(em: EntityManager, { playerId, aim }: Session, label: stri
   return guessClub(label, clubs);
 }
 
-/** Keeps what could not be taken, for somebody to look at. */
+/**
+ * Keeps what could not be taken, for somebody to look at. In SQL: the index it may meet is of some rows only,
+ * which the ORM's own way to insert or leave alone knows nothing of.
+ */
 export async function setAside(
   em: EntityManager,
   workspaceId: string,

@@ -1,9 +1,10 @@
-import { MAX_STRIKES_A_CHANGE, type CommandOf } from '@tasche/contract';
+import type { CommandOf } from '@tasche/contract';
 import { loadClubFor } from '../bags/commands.js';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
-import { plain, type StrikeMark, type ChangeRecorder } from '../changes/change-recorder.js';
+import { plain, type ChangeRecorder } from '../changes/change-recorder.js';
 import { badInput, notFound } from '../http/http-error.js';
 import { insertStrikes, lockStrikes } from '../strikes/insert-strikes.js';
+import { StrikeRow, lockMarks } from '../strikes/strike-rows.js';
 import { BY_HAND, Session } from './session.js';
 
 export const sessionCommands: Handlers<
@@ -85,11 +86,7 @@ export const sessionCommands: Handlers<
   async editStrikes({ sessionId, strikeIds, set }, { recorder }) {
     const session = await loadSession(recorder, sessionId);
     if (set.clubId !== undefined) await loadClubFor(recorder, session, set.clubId);
-    const before = await recorder.em.execute<StrikeMark[]>(
-      `select id, club_id as "clubId", shot, left_out as "leftOut" from strike
-       where session_id = ? and id = any(?::uuid[]) and removed_at is null order by id limit ${MAX_STRIKES_A_CHANGE} for update`,
-      [sessionId, `{${strikeIds.join(',')}}`],
-    );
+    const before = await lockMarks(recorder.em, sessionId, strikeIds, 'standing');
     if (before.length !== new Set(strikeIds).size) throw notFound('shot');
     const after = before.map((mark) => ({ ...mark, ...set }));
     await recorder.setStrikes(session, before, after);
@@ -115,11 +112,8 @@ async function endOtherLiveSession(recorder: ChangeRecorder, sessionId: string):
 }
 
 async function nextNumber(recorder: ChangeRecorder, sessionId: string): Promise<number> {
-  const [row] = await recorder.em.execute<{ next: number }[]>(
-    'select coalesce(max(number), 0) + 1 as next from strike where session_id = ?',
-    [sessionId],
-  );
-  return row!.next;
+  const last = await recorder.em.findOne(StrikeRow, { sessionId }, { orderBy: { number: 'desc' } });
+  return (last?.number ?? 0) + 1;
 }
 
 function requireNotAhead(heldOn: string, latestDay: string): void {

@@ -387,7 +387,7 @@ function zone(minutes: number): string {
   return `${minutes < 0 ? '-' : '+'}${part(Math.abs(minutes) / 60)}:${part(Math.abs(minutes) % 60)}`;
 }
 
-/** The next file of this source is read like this one. */
+/** The next file of this source is read like this one; in SQL, for clubs known before are joined by those of now. */
 async function rememberMapping(
   em: EntityManager,
   workspaceId: string,

@@ -8,6 +8,7 @@ import {
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { IdCursor } from '../http/cursors.js';
 import { GIVEN_JSON } from './strike-columns.js';
+import { SetAside } from './strike-rows.js';
 import { Session, sessionView } from '../sessions/session.js';
 
 /** A page of a player's sessions, newest first, with what was hit in them. */
@@ -108,19 +109,16 @@ export async function readSetAside(
   limit: number,
   before?: number,
 ): Promise<Page<SetAsideView>> {
-  const [count] = await em.execute<{ total: number }[]>(
-    'select count(*)::int as total from set_aside where session_id = ? or session_id is null',
-    [sessionId],
-  );
-  const found = await em.execute<(SetAsideView & { cursorId: string })[]>(
-    `select id::text as "cursorId", at, text, reason from set_aside
-     where (session_id = ? or session_id is null) ${before ? 'and id < ?' : ''} order by id desc limit ?`,
-    [sessionId, ...(before ? [before] : []), limit + 1],
+  const ofSession = { $or: [{ sessionId }, { sessionId: null }] };
+  const found = await em.find(
+    SetAside,
+    before === undefined ? ofSession : { ...ofSession, id: { $lt: before } },
+    { orderBy: { id: 'desc' }, limit: limit + 1 },
   );
   const rows = found.slice(0, limit);
   return {
-    rows: rows.map(({ cursorId: _id, ...row }) => row),
-    total: count!.total,
-    next: found.length > limit ? rows.at(-1)!.cursorId : null,
+    rows: rows.map(({ at, text, reason }) => ({ at: at.toISOString(), text, reason })),
+    total: await em.count(SetAside, ofSession),
+    next: found.length > limit ? String(rows.at(-1)!.id) : null,
   };
 }

@@ -13,6 +13,7 @@ import type { Asks } from '../http/route-list.js';
 import { hungUp, idIn, required, wrongType, type RouteContext } from '../http/route-context.js';
 import { importStrikes } from './import-strikes.js';
 import { readStrikesText } from './read-strikes.js';
+import { FileMapping } from './strike-rows.js';
 import { receiveFile, tooLarge, type ReceiveLimits } from './received-file.js';
 
 const strikesQuery = yup.object({
@@ -57,10 +58,9 @@ export function strikeImportRoutes({ orm, metrics, scopeOf, scoped }: RouteConte
 
   router.get('/file-mapping', async (request, response) => {
     const { heads } = readQuery(request, mappingQuery);
-    const [known] = await scoped(request, (em) =>
-      em.execute<KnownMapping[]>('select mapping, clubs from file_mapping where heads_key = ?', [heads]),
-    );
-    response.json(known ?? null);
+    const known = await scoped(request, (em) => em.findOne(FileMapping, { headsKey: heads }));
+    const answer: KnownMapping | null = known && { mapping: known.mapping, clubs: known.clubs };
+    response.json(answer);
   });
 
   router.post('/players/:playerId/strikes/import', async (request, response) => {

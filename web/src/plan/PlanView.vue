@@ -1,19 +1,9 @@
 <script setup lang="ts">
 import PageHead from '../app/PageHead.vue';
-import { counted } from '../app/counted';
 import ActionMenu, { type Action } from '../app/ActionMenu.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import {
-  GAPPING_STRATEGIES,
-  evennessWords,
-  gaps,
-  swapEffects,
-  headlineWords,
-  stepSentence,
-  type StepReport,
-  type Swap,
-} from '@tasche/core';
+import { GAPPING_STRATEGIES } from '@tasche/core';
 import type { PlanChoosing, PlanDetails } from '@tasche/contract';
 import { NButton } from 'naive-ui';
 import { v4 as newId } from 'uuid';
@@ -29,17 +19,15 @@ import { settingWords } from '../conditions/air-units';
 import { settingPart } from '../conditions/setting-query';
 import { isTyping } from '../keys/is-typing';
 import { useShortcuts } from '../keys/use-shortcuts';
-import LadderRail from '../ladder/LadderRail.vue';
-import LadderRibs from '../ladder/LadderRibs.vue';
 import { useSheet } from '../sheet/sheet-store';
 import ChoosePanel from './ChoosePanel.vue';
 import PlanForm from './PlanForm.vue';
 import PlanPicker from './PlanPicker.vue';
 import EventForm from './EventForm.vue';
-import PlannedBag from './PlannedBag.vue';
-import SwapCard from './SwapCard.vue';
-import { withClubIn, withClubOut } from './edit-swaps';
+import SwapList from './SwapList.vue';
+import WeekBoard from './WeekBoard.vue';
 import { usePlan } from './use-plan';
+import { useWeekSwaps } from './use-week-swaps';
 
 /** A week from the gamer bag: what goes out, what comes in, why, and what each swap does; printed as a swap sheet. */
 const props = defineProps<{ playerId: string; planId?: string }>();
@@ -50,11 +38,10 @@ const router = useRouter();
 const { plans, plan } = usePlan(props);
 const bag = computed(() => store.sheet!.bags.find((one) => one.id === plan.value?.bagId));
 const ladder = useBagLadder(bag);
-const { unit, school, report, options, setting, moved } = ladder;
+const { unit, school, report, setting, moved } = ladder;
 const airBar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 const airOpen = ref(false);
 const writing = ref<'new' | 'edit' | 'event' | null>(null);
-const pointed = ref<StepReport | null>(null);
 const active = ref<string | null>(null);
 watch(
   () => props.planId,
@@ -64,56 +51,11 @@ watch(
   },
 );
 
-const ROW_PX = 36;
-const HEAD_PX = 46;
-const base = computed(() =>
-  (plan.value?.baseClubIds ?? [])
-    .flatMap((id) => store.ladderClubs.get(id) ?? [])
-    .map(ladder.conditions.move),
+const { baseReport, effects, gone, fresh, evenness, canEdit, setSwaps, out, putIn } = useWeekSwaps(
+  plan,
+  bag,
+  ladder,
 );
-const baseReport = computed(() => gaps(base.value, options.value));
-const effects = computed(() => {
-  if (!plan.value) return [];
-  try {
-    return swapEffects(
-      plan.value.baseClubIds,
-      plan.value.swaps,
-      [...store.ladderClubs.values()].map(ladder.conditions.move),
-      options.value,
-    );
-  } catch {
-    return [];
-  }
-});
-const gone = computed(() =>
-  base.value.filter((club) => !ladder.inBag.value.some((one) => one.id === club.id)),
-);
-const fresh = computed(
-  () =>
-    new Set(ladder.inBag.value.map((club) => club.id).filter((id) => !plan.value?.baseClubIds.includes(id))),
-);
-const evenness = computed(() =>
-  [baseReport.value.evenness, report.value.evenness].map((one) =>
-    one ? evennessWords(one, unit.value) : '–',
-  ),
-);
-const headline = computed(() => headlineWords(report.value, unit.value));
-const canEdit = computed(() => Boolean(plan.value && bag.value && !bag.value.gamer && !store.readOnly));
-
-function setSwaps(swaps: readonly Swap[]): void {
-  if (!plan.value) return;
-  store.change([{ do: 'setSwaps', planId: plan.value.id, version: plan.value.version, swaps }]);
-}
-
-function out(clubId: string | null): void {
-  if (clubId && canEdit.value && plan.value) setSwaps(withClubOut(plan.value.swaps, clubId));
-}
-function putIn(clubId: string): void {
-  if (canEdit.value && plan.value) setSwaps(withClubIn(plan.value.swaps, clubId));
-}
-function setWhy(index: number, why: string): void {
-  setSwaps(plan.value!.swaps.map((swap, i) => (i === index ? { ...swap, why } : swap)));
-}
 
 function save(details: PlanDetails): void {
   if (writing.value === 'edit' && plan.value) {
@@ -273,76 +215,33 @@ useShortcuts('The bag', {
         />
       </ConditionsBar>
       <p v-if="setting" class="print-only">Read in {{ settingWords(setting, unit) }}.</p>
-      <section class="swaps">
-        <h2>
-          Swaps
-          <span class="quiet small"
-            >uneven {{ evenness[0] }} → <b>{{ evenness[1] }}</b>,
-            {{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }};
-            {{ baseReport.faults }} → {{ report.faults }} {{ report.faults === 1 ? 'fault' : 'faults' }};
-            {{ counted(ladder.inBag.value.length, 'club')
-            }}<template v-if="ladder.tooMany.value">
-              <span class="verdict warning">◆ {{ ladder.tooMany.value }} must go</span></template
-            ></span
-          >
-        </h2>
-        <p v-if="bag.gamer" class="quiet small no-print">
-          This bag is the gamer now; undo (Ctrl Z, or History) makes the old one the gamer again.
-        </p>
-        <ol v-if="plan.swaps.length">
-          <SwapCard
-            v-for="(swap, i) in plan.swaps"
-            :key="i"
-            :swap="swap"
-            :number="i + 1"
-            :effect="effects[i]"
-            :clubs="store.clubsById"
-            :unit="unit"
-            :read-only="!canEdit"
-            @why="setWhy(i, $event)"
-            @remove="setSwaps(plan.swaps.toSpliced(i, 1))"
-          />
-        </ol>
-        <p v-else class="quiet">The gamer goes as it is. Take a club out below, or put one in.</p>
-      </section>
-      <div class="board">
-        <PlannedBag
-          v-model:active="active"
-          :clubs="ladder.rows.value"
-          :fresh="fresh"
-          :moved="moved"
-          :unit="unit"
-          :can-edit="canEdit"
-          :row-px="ROW_PX"
-          :head-px="HEAD_PX"
-          @out="out"
-        />
-        <LadderRibs
-          :report="report"
-          :rows="ladder.rows.value.length"
-          :row-px="ROW_PX"
-          :head-px="HEAD_PX"
-          :unit="unit"
-          @point="pointed = $event"
-        />
-        <LadderRail
-          class="rail"
-          :clubs="ladder.inBag.value"
-          :report="report"
-          :height="Math.max(420, HEAD_PX + ladder.rows.value.length * ROW_PX)"
-          :unit="unit"
-          :gone="gone"
-          :fresh="fresh"
-          :pointed="pointed"
-          :moved="moved"
-        />
-      </div>
-      <p class="card sentence" aria-live="polite">
-        <template v-if="pointed">{{ stepSentence(pointed, report, unit) }}</template><template v-else
-          ><b class="verdict" :class="report.headline.severity">{{ headline.title }}</b>
-          {{ headline.text }}</template
-        >
-      </p>
+      <SwapList
+        :plan="plan"
+        :is-gamer="bag.gamer"
+        :effects="effects"
+        :before="baseReport"
+        :after="report"
+        :evenness="evenness"
+        :school="school"
+        :clubs="store.clubsById"
+        :count="ladder.inBag.value.length"
+        :too-many="ladder.tooMany.value"
+        :unit="unit"
+        :can-edit="canEdit"
+        @swaps="setSwaps"
+      />
+      <WeekBoard
+        v-model:active="active"
+        :rows="ladder.rows.value"
+        :in-bag="ladder.inBag.value"
+        :report="report"
+        :gone="gone"
+        :fresh="fresh"
+        :moved="moved"
+        :unit="unit"
+        :can-edit="canEdit"
+        @out="out"
+      />
       <LeftOut v-if="canEdit" :clubs="ladder.leftOut.value" :unit="unit" @put-in="putIn" @dropped="out" />
       <ChoosePanel
         v-if="!bag.gamer || plan.choosing"
@@ -396,52 +295,6 @@ useShortcuts('The bag', {
   .print-only {
     display: block;
     margin-bottom: 8px;
-  }
-}
-.swaps h2 {
-  margin-bottom: 8px;
-}
-.swaps h2 .small {
-  font-weight: 400;
-  margin-left: 10px;
-}
-ol {
-  list-style: none;
-  padding: 0;
-  margin: 0 0 6px;
-  display: grid;
-  gap: 8px;
-}
-.board {
-  display: grid;
-  grid-template-columns: max-content minmax(220px, 1fr) minmax(260px, 330px);
-  gap: 0 16px;
-  margin-top: 10px;
-}
-.sentence {
-  padding: 10px 14px;
-  margin-top: 12px;
-}
-@media (max-width: 980px) {
-  .board {
-    grid-template-columns: max-content minmax(90px, 1fr);
-    gap: 0 8px;
-  }
-  .rail {
-    grid-column: 1 / -1;
-    max-width: 480px;
-  }
-}
-@media print {
-  .board {
-    grid-template-columns: max-content 1fr;
-  }
-  .rail {
-    display: none;
-  }
-  .sentence {
-    border: 0;
-    padding: 0;
   }
 }
 </style>
