@@ -239,7 +239,7 @@ useShortcuts('An event', {
       {{ plan.name }}
       <template #says>
         <p v-if="event" class="quiet small">
-          {{ counted(event.limits.clubs, 'club') }}, {{ event.limits.lengthIn }} in at most<template
+          At most {{ counted(event.limits.clubs, 'club') }}, none over {{ event.limits.lengthIn }} in<template
             v-if="event.notes"
             >. {{ event.notes }}</template
           >

@@ -87,8 +87,8 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
       Swap sheet <span class="quiet dot">·</span> {{ store.sheet!.player.name }}
       <template #says>
         <p v-if="event" class="quiet">
-          {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }};
-          {{ counted(event.limits.clubs, 'club') }}, {{ event.limits.lengthIn }} in at most. Against the
+          {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }}; At most
+          {{ counted(event.limits.clubs, 'club') }}, none over {{ event.limits.lengthIn }} in. Against the
           gamer: {{ gamerNames }}.<template v-if="ball"> Ball: {{ ball }}.</template>
         </p>
       </template>
