@@ -10,7 +10,7 @@ import { FAULTS } from './drill/faults.js';
 import { Stage, until } from './drill/stage.js';
 import { fuzzWords } from './fuzz.js';
 import { fuzzRequests } from './fuzz/fuzz-requests.js';
-import { chanceFrom, type Chance } from './fuzz/grammar.js';
+import { chanceFrom, type Chance } from './fuzz/chance.js';
 import { CliError } from './stop.js';
 
 const FUZZED = 10_000;

@@ -1,4 +1,4 @@
-import type { Chance } from '../fuzz/grammar.js';
+import type { Chance } from '../fuzz/chance.js';
 import { CliError } from '../stop.js';
 import { kill, type Host } from './hosts.js';
 import type { Stage } from './stage.js';

@@ -5,7 +5,7 @@ import path from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Page, ReadingView } from '@tasche/contract';
 import { freePort, resetCluster, throwAwayFolder } from '../cluster.js';
-import { chanceFrom } from './grammar.js';
+import { chanceFrom } from './chance.js';
 
 interface KillResult {
   rounds: number;

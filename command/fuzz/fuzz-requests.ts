@@ -1,9 +1,22 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { Agent, request as httpRequest } from 'node:http';
-import { BASELINE, MEDIUM_FAIRWAY } from '@tasche/core';
 import { freePort, throwAwayCluster } from '../cluster.js';
-import { chanceFrom, fuzzRequest, type FuzzRequest, type KnownIds } from './grammar.js';
+import { chanceFrom } from './chance.js';
+import { fuzzRequest, type FuzzRequest } from './grammar.js';
+import {
+  clubDocument,
+  courseDocument,
+  eventDocument,
+  newIds,
+  planDocument,
+  roundPlayedDocument,
+  seasonDocument,
+  sessionDocument,
+  ticketDocument,
+  wishDocument,
+  type KnownIds,
+} from './known-rows.js';
 
 export interface FuzzResult {
   requests: number;
@@ -189,113 +202,27 @@ function memoryOf(server: ChildProcess): Promise<number> {
 
 /** A player with something of everything, for the requests to name. */
 async function makeRows(port: number, agent: Agent): Promise<KnownIds> {
-  const ids: KnownIds = {
-    playerId: randomUUID(),
-    clubId: randomUUID(),
-    bagId: randomUUID(),
-    planId: randomUUID(),
-    sessionId: randomUUID(),
-    courseId: randomUUID(),
-    eventId: randomUUID(),
-    roundId: randomUUID(),
-    changeId: randomUUID(),
-  };
-  const air = { temperatureC: 15, humidityPct: 60, windMps: 4, windFromDeg: 90 };
-  const ground = {
-    grass: 'rye',
-    fairways: 'medium',
-    greens: 'medium',
-    rough: 'medium',
-    wet: false,
-    sand: 'medium',
-    greenSpeedM: 3,
-  };
-  const hole = {
-    par: 4,
-    lengthsM: [350],
-    bearingDeg: 90,
-    elevationChangeM: 0,
-    corridorM: 30,
-    greenM: 25,
-    front: 'open',
-    slope: 'flat',
-    hazards: [],
-  };
-  const commands: object[] = [
-    { do: 'addPlayer', player: { id: ids.playerId, name: 'Fuzz', hand: 'right', distanceUnit: 'yd' } },
-    {
-      do: 'addClub',
-      club: { id: ids.clubId, playerId: ids.playerId, name: '7 iron', kind: 'iron' },
-      readings: [],
-    },
-    { do: 'addBag', bag: { id: ids.bagId, playerId: ids.playerId, name: 'Gamer' }, clubIds: [ids.clubId] },
-    {
-      do: 'addSession',
-      session: {
-        id: ids.sessionId,
-        playerId: ids.playerId,
-        name: 'Range',
-        heldOn: '2026-11-20',
-        conditions: BASELINE,
-        surface: MEDIUM_FAIRWAY,
-        hitOff: 'mat',
-        ball: '',
-        notes: '',
-      },
-    },
-    {
-      do: 'addPlan',
-      plan: {
-        id: ids.planId,
-        bagId: randomUUID(),
-        playerId: ids.playerId,
-        name: 'Week',
-        course: '',
-        startsOn: '2026-12-01',
-        endsOn: '2026-12-03',
-        ground: '',
-        weather: '',
-      },
-    },
-  ];
+  const ids = newIds();
+  const { playerId, clubId, bagId, sessionId, strikeId } = ids;
   const schedule: object[] = [
+    { do: 'addCourse', course: courseDocument(ids.courseId) },
+    { do: 'addSeason', season: seasonDocument(ids.seasonId) },
+    { do: 'addEvent', event: eventDocument(ids.eventId, ids.roundId, ids) },
+  ];
+  const sheet: object[] = [
+    { do: 'addPlayer', player: { id: playerId, name: 'Fuzz', hand: 'right', distanceUnit: 'yd' } },
+    { do: 'addClub', club: clubDocument(clubId, ids), readings: [] },
+    { do: 'addBag', bag: { id: bagId, playerId, name: 'Gamer' }, clubIds: [clubId] },
+    { do: 'addSession', session: sessionDocument(sessionId, ids) },
     {
-      do: 'addCourse',
-      course: {
-        id: ids.courseId,
-        name: 'Course',
-        altitudeM: 5,
-        latitudeDeg: null,
-        longitudeDeg: null,
-        grass: 'rye',
-        sand: 'medium',
-        tees: ['Back'],
-        holes: Array.from({ length: 9 }, () => hole),
-        seasons: [],
-        notes: '',
-      },
+      do: 'addStrikes',
+      sessionId,
+      strikes: [{ id: strikeId, clubId, shot: 'full', given: { carryM: 150 } }],
     },
-    {
-      do: 'addEvent',
-      event: {
-        id: ids.eventId,
-        name: 'Event',
-        notes: '',
-        limits: { clubs: 14, lengthIn: 48 },
-        rounds: [
-          {
-            id: ids.roundId,
-            name: 'Round 1',
-            day: '2026-12-01',
-            courseId: ids.courseId,
-            tee: 0,
-            air,
-            ground,
-            forecast: null,
-          },
-        ],
-      },
-    },
+    { do: 'addPlan', plan: planDocument(ids.planId, ids) },
+    { do: 'addTicket', ticket: ticketDocument(ids.ticketId, ids) },
+    { do: 'addWish', wish: wishDocument(ids.wishId, ids) },
+    { do: 'addRoundPlayed', round: roundPlayedDocument(ids.roundPlayedId, ids) },
   ];
   const post = async (id: string, list: object[]) => {
     const answer = await send(port, agent, {
@@ -306,7 +233,7 @@ async function makeRows(port: number, agent: Agent): Promise<KnownIds> {
     });
     if (answer.status !== 200) throw new Error(`the fuzzer's own rows were refused: ${answer.text}`);
   };
-  await post(ids.changeId, commands);
   await post(randomUUID(), schedule);
+  await post(ids.changeId, sheet);
   return ids;
 }

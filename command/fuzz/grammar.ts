@@ -1,5 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { BASELINE, MEDIUM_FAIRWAY, randomFrom } from '@tasche/core';
+import type { Chance } from './chance.js';
+import { changeBody } from './command-grammar.js';
+import { playerFileBody, sheetBody, strikesBody } from './file-grammar.js';
+import type { KnownIds } from './known-rows.js';
+import { NASTY_TEXT, spoiltJson } from './nasty.js';
 
 /** One request as it is sent. */
 export interface FuzzRequest {
@@ -9,96 +13,6 @@ export interface FuzzRequest {
   body?: string | Buffer;
 }
 
-/** Rows there are, by what they are. */
-export interface KnownIds {
-  playerId: string;
-  clubId: string;
-  bagId: string;
-  planId: string;
-  sessionId: string;
-  courseId: string;
-  eventId: string;
-  roundId: string;
-  changeId: string;
-}
-
-/** A source of chance whose every answer follows from its seed. */
-export interface Chance {
-  below: (n: number) => number;
-  one: <T>(list: readonly T[]) => T;
-  is: (probability: number) => boolean;
-}
-
-export function chanceFrom(seed: number): Chance {
-  const uniform = randomFrom(seed);
-  const below = (n: number) => Math.floor(uniform() * n);
-  return { below, one: (list) => list[below(list.length)]!, is: (probability) => uniform() < probability };
-}
-
-const DEEP = `${'['.repeat(300)}${']'.repeat(300)}`;
-/** What stands where something sensible should. As JSON text. */
-const NASTY_JSON = [
-  'null',
-  'true',
-  '[]',
-  '{}',
-  '""',
-  '0',
-  '-1',
-  '1e400',
-  '-0',
-  '1e-320',
-  '9007199254740993',
-  '"\\u0000"',
-  '"\\ud800"',
-  '"\\uffff"',
-  '{"toString":1}',
-  '{"toString":250}',
-  '{"__proto__":{"x":1}}',
-  '{"constructor":{"prototype":1}}',
-  '{"length":1e9}',
-  '[[[[1]]]]',
-  DEEP,
-  `"${'x'.repeat(5000)}"`,
-  '"2026-13-45"',
-  '"9999-99-99"',
-  '"=1+1"',
-  `"'); drop table club; --"`,
-  '"${7*7}"',
-  '"../../etc/passwd"',
-  '[null,null]',
-  `{"${'k'.repeat(300)}":1}`,
-  '"\\u202e"',
-  '1.7976931348623157e308',
-  '"NaN"',
-  '"Infinity"',
-];
-const NASTY_TEXT = [
-  '',
-  ' ',
-  '%00',
-  '%ff',
-  '%2e%2e',
-  '../..',
-  '1 or 1=1',
-  '__proto__',
-  'constructor',
-  'undefined',
-  'null',
-  '-1',
-  '0',
-  '1e400',
-  'NaN',
-  '%F0%9F%8F%8C',
-  '2026-02-30',
-  '9999-99-99T99:99:99Z',
-  'x'.repeat(3000),
-  '{"a":1}',
-  '[object Object]',
-  '*',
-  '%E0%A4%A',
-  '00000000-0000-0000-0000-000000000000',
-];
 const NASTY_PARAMETERS = [
   '__proto__=1',
   'constructor=1',
@@ -156,11 +70,15 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/sessions/:sessionId/hit',
-    body: (chance, ids) => json(chance, { clubId: ids.clubId, shot: 'full', count: 3 }),
+    body: (chance, ids) => spoiltJson(chance, { clubId: ids.clubId, shot: 'full', count: 3 }),
   },
   { method: 'POST', path: '/players/:playerId/import', query: ['take', 'takenOn'], body: sheetBody },
   { method: 'POST', path: '/players/:playerId/strikes/import', query: ['take'], body: strikesBody },
-  { method: 'POST', path: '/changes/:changeId/undo', body: (chance) => json(chance, { id: randomUUID() }) },
+  {
+    method: 'POST',
+    path: '/changes/:changeId/undo',
+    body: (chance) => spoiltJson(chance, { id: randomUUID() }),
+  },
   ...Array.from({ length: 8 }, (): Route => ({ method: 'POST', path: '/changes', body: changeBody })),
   { method: 'GET', path: '/ready' },
   { method: 'GET', path: '/openapi.json' },
@@ -175,13 +93,13 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/players/:playerId/shares',
-    body: (chance, ids) => json(chance, { paper: 'card', planId: ids.planId, days: 7 }),
+    body: (chance, ids) => spoiltJson(chance, { paper: 'card', planId: ids.planId, days: 7 }),
   },
   {
     method: 'POST',
     path: '/people/invite',
     body: (chance, ids) =>
-      json(chance, {
+      spoiltJson(chance, {
         name: 'Kari',
         email: `${randomUUID()}@van.example`,
         role: 'player',
@@ -191,70 +109,79 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/people/change',
-    body: (chance) => json(chance, { personId: randomUUID(), role: 'rep', playerIds: null }),
+    body: (chance) => spoiltJson(chance, { personId: randomUUID(), role: 'rep', playerIds: null }),
   },
-  { method: 'POST', path: '/people/withdraw', body: (chance) => json(chance, { id: randomUUID() }) },
+  { method: 'POST', path: '/people/withdraw', body: (chance) => spoiltJson(chance, { id: randomUUID() }) },
   {
     method: 'POST',
     path: '/sign-in',
-    body: (chance) => json(chance, { email: 'a@van.example', password: 'what it may be', stay: true }),
+    body: (chance) => spoiltJson(chance, { email: 'a@van.example', password: 'what it may be', stay: true }),
   },
   {
     method: 'POST',
     path: '/sign-in/passkey/finish',
-    body: (chance) => json(chance, { answer: { id: 'x', type: 'y' } }),
+    body: (chance) => spoiltJson(chance, { answer: { id: 'x', type: 'y' } }),
   },
-  { method: 'POST', path: '/links/look', body: (chance) => json(chance, { key: 'x'.repeat(43) }) },
+  { method: 'POST', path: '/links/look', body: (chance) => spoiltJson(chance, { key: 'x'.repeat(43) }) },
   {
     method: 'POST',
     path: '/links/use',
     body: (chance) =>
-      json(chance, { key: 'x'.repeat(43), name: 'N', email: 'a@van.example', password: 'long enough it is' }),
+      spoiltJson(chance, {
+        key: 'x'.repeat(43),
+        name: 'N',
+        email: 'a@van.example',
+        password: 'long enough it is',
+      }),
   },
   {
     method: 'POST',
     path: '/workspaces/enter',
-    body: (chance) => json(chance, { workspaceId: randomUUID() }),
+    body: (chance) => spoiltJson(chance, { workspaceId: randomUUID() }),
   },
   ...['/sign-in/passkey/start', '/sign-out', '/account/passkeys/start'].map((path): Route => ({
     method: 'POST',
     path,
-    body: (chance) => json(chance, {}),
+    body: (chance) => spoiltJson(chance, {}),
   })),
   ...['/links/take', '/links/join'].map((path): Route => ({
     method: 'POST',
     path,
-    body: (chance) => json(chance, { key: 'x'.repeat(43) }),
+    body: (chance) => spoiltJson(chance, { key: 'x'.repeat(43) }),
   })),
   {
     method: 'POST',
     path: '/account/password',
-    body: (chance) => json(chance, { current: 'what it may be', next: 'four words that differ' }),
+    body: (chance) => spoiltJson(chance, { current: 'what it may be', next: 'four words that differ' }),
   },
   ...['/account/code/start', '/account/code/remove'].map((path): Route => ({
     method: 'POST',
     path,
-    body: (chance) => json(chance, { password: 'what it may be' }),
+    body: (chance) => spoiltJson(chance, { password: 'what it may be' }),
   })),
-  { method: 'POST', path: '/account/code/confirm', body: (chance) => json(chance, { code: '123456' }) },
+  { method: 'POST', path: '/account/code/confirm', body: (chance) => spoiltJson(chance, { code: '123456' }) },
   {
     method: 'POST',
     path: '/account/passkeys/finish',
-    body: (chance) => json(chance, { name: 'phone', answer: { id: 'x', type: 'y' } }),
+    body: (chance) => spoiltJson(chance, { name: 'phone', answer: { id: 'x', type: 'y' } }),
   },
-  { method: 'POST', path: '/account/passkeys/remove', body: (chance) => json(chance, { id: 'x' }) },
-  { method: 'POST', path: '/account/sessions/end', body: (chance) => json(chance, { id: randomUUID() }) },
-  { method: 'POST', path: '/workspaces', body: (chance) => json(chance, { name: 'Another van' }) },
+  { method: 'POST', path: '/account/passkeys/remove', body: (chance) => spoiltJson(chance, { id: 'x' }) },
+  {
+    method: 'POST',
+    path: '/account/sessions/end',
+    body: (chance) => spoiltJson(chance, { id: randomUUID() }),
+  },
+  { method: 'POST', path: '/workspaces', body: (chance) => spoiltJson(chance, { name: 'Another van' }) },
   {
     method: 'POST',
     path: '/tokens',
-    body: (chance) => json(chance, { name: 'a script', scopes: ['read'], days: 30 }),
+    body: (chance) => spoiltJson(chance, { name: 'a script', scopes: ['read'], days: 30 }),
   },
-  { method: 'POST', path: '/tokens/:tokenId/revoke', body: (chance) => json(chance, {}) },
+  { method: 'POST', path: '/tokens/:tokenId/revoke', body: (chance) => spoiltJson(chance, {}) },
   ...['/people/remove', '/people/reset'].map((path): Route => ({
     method: 'POST',
     path,
-    body: (chance) => json(chance, { personId: randomUUID() }),
+    body: (chance) => spoiltJson(chance, { personId: randomUUID() }),
   })),
   { method: 'GET', path: '/players/:playerId/sheet.pdf', query: ['asOf', 'unit'] },
   { method: 'GET', path: '/players/:playerId/player.jsonl' },
@@ -262,7 +189,7 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/players/:playerId/hand-over',
-    body: (chance) => json(chance, { how: chance.one(['copy', 'move']) }),
+    body: (chance) => spoiltJson(chance, { how: chance.one(['copy', 'move']) }),
   },
   { method: 'GET', path: '/players/:playerId/review', query: ['from', 'to'] },
   { method: 'GET', path: '/players/:playerId/putters' },
@@ -270,7 +197,7 @@ const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/players/:playerId/card.pdf', query: ['unit'] },
   { method: 'GET', path: '/players/:playerId/season.ics', query: ['from', 'to'] },
   { method: 'GET', path: '/players/:playerId/season.csv', query: ['from', 'to'] },
-  { method: 'POST', path: '/shares/:shareId/revoke', body: (chance) => json(chance, {}) },
+  { method: 'POST', path: '/shares/:shareId/revoke', body: (chance) => spoiltJson(chance, {}) },
   { method: 'GET', path: '/clubs/:clubId/build.pdf', query: ['unit'] },
   { method: 'GET', path: '/plans/:planId/rounds/:roundId/choice' },
   { method: 'GET', path: '/print.pdf', query: ['papers', 'players', 'today'] },
@@ -279,7 +206,7 @@ const ROUTES: readonly Route[] = [
   {
     method: 'POST',
     path: '/gauge/measure',
-    body: (chance, ids) => json(chance, { clubId: ids.clubId, loftDeg: 44, lieDeg: 63 }),
+    body: (chance, ids) => spoiltJson(chance, { clubId: ids.clubId, loftDeg: 44, lieDeg: 63 }),
   },
   { method: 'GET', path: '/nothing' },
 ];
@@ -338,245 +265,4 @@ export function fuzzRequest(chance: Chance, ids: KnownIds): FuzzRequest {
       ])
     : type;
   return { ...request, ...(body !== undefined && { body }) };
-}
-
-/** A document as JSON text, with some of its values, or its text itself, spoilt. */
-function json(chance: Chance, document: unknown): { body: string; type: string } {
-  const slots: string[] = [];
-  const text = JSON.stringify(document, (_key, value: unknown) => {
-    if (value !== null && typeof value !== 'object' && chance.is(0.06)) {
-      slots.push(chance.one(NASTY_JSON));
-      return `\u0001${slots.length - 1}\u0001`;
-    }
-    return value;
-  }).replace(/"\\u0001(\d+)\\u0001"/g, (_all, at: string) => slots[Number(at)]!);
-  if (chance.is(0.03)) return { body: text.slice(0, chance.below(text.length)), type: 'application/json' };
-  if (chance.is(0.03))
-    return {
-      body: text.replace(
-        '{',
-        `{"${chance.one(['__proto__', 'toString', 'extra'])}":${chance.one(NASTY_JSON)},`,
-      ),
-      type: 'application/json',
-    };
-  return { body: chance.is(0.02) ? chance.one(NASTY_JSON) : text, type: 'application/json' };
-}
-
-/** A player's file, cut, or with some of its values spoilt. */
-function playerFileBody(chance: Chance, ids: KnownIds): { body: string; type: string } {
-  const rows = [
-    {
-      row: 'player',
-      id: ids.playerId,
-      version: 1,
-      name: 'Fuzz',
-      hand: 'left',
-      distanceUnit: 'm',
-      notes: '',
-      gapSettings: {},
-      balls: [],
-      archived: false,
-    },
-    { row: 'club', id: ids.clubId, version: 1, name: '7 iron', kind: 'iron' },
-    {
-      row: 'change',
-      id: randomUUID(),
-      at: '2026-11-01T09:00:00Z',
-      who: 'Fuzz',
-      why: '',
-      summary: 'added',
-      diffs: [{ of: 'club', id: ids.clubId, before: null, after: {} }],
-    },
-  ];
-  const head = {
-    format: 'tasche-player',
-    version: 1,
-    name: 'Fuzz',
-    takenOutAt: '2026-11-27T09:00:00Z',
-    rows: { player: 1, club: 1, change: 1 },
-  };
-  const text = [head, ...rows].map((one) => json(chance, one).body).join('\n');
-  return {
-    body: chance.is(0.1) ? text.slice(0, chance.below(text.length)) : text,
-    type: 'application/octet-stream',
-  };
-}
-
-function changeBody(chance: Chance, ids: KnownIds) {
-  const count = 1 + chance.below(3);
-  return json(chance, {
-    id: randomUUID(),
-    ...(chance.is(0.3) && { why: 'fuzzed' }),
-    commands: Array.from({ length: count }, () => command(chance, ids)),
-  });
-}
-
-function command(chance: Chance, ids: KnownIds): object {
-  const version = 1 + chance.below(4);
-  const reading = () =>
-    chance.one([
-      { key: 'lieDeg', value: 55 + chance.below(40) / 4, takenOn: '2026-11-01' },
-      { key: 'swingWeight', value: 'D3', takenOn: '2026-11-02' },
-      {
-        key: 'shot.full',
-        value: { carryM: 100 + chance.below(100), source: 'stated' },
-        takenOn: '2026-11-03',
-      },
-      { key: 'lieDeg', value: null, takenOn: '2026-11-26' },
-    ]);
-  const { playerId, clubId, bagId, planId, sessionId, courseId, eventId, roundId } = ids;
-  return chance.one<() => object>([
-    () => ({ do: 'addPlayer', player: { id: randomUUID(), name: 'Fuzz', hand: 'left', distanceUnit: 'm' } }),
-    () => ({
-      do: 'editPlayer',
-      playerId,
-      version,
-      set: chance.one<object>([
-        { notes: 'x' },
-        { gapSettings: { clubLimit: 13 } },
-        { baseline: BASELINE },
-        { baseline: null },
-      ]),
-    }),
-    () => ({
-      do: 'addClub',
-      club: { id: randomUUID(), playerId, name: '7 iron', kind: 'iron' },
-      readings: [reading()],
-    }),
-    () => ({ do: 'editClub', clubId, version, readings: [reading(), reading()] }),
-    () => ({ do: 'editClub', clubId, version, set: { name: '8 iron' } }),
-    () => ({ do: 'addBag', bag: { id: randomUUID(), playerId, name: 'Bag' }, clubIds: [clubId] }),
-    () => ({ do: 'editBag', bagId, version, set: { ready: true } }),
-    () => ({ do: 'putIn', bagId, clubId }),
-    () => ({ do: 'takeOut', bagId, clubId }),
-    () => ({ do: 'makeGamer', bagId }),
-    () => ({ do: 'removeBag', bagId, version }),
-    () => ({
-      do: 'addPlan',
-      plan: {
-        id: randomUUID(),
-        bagId: randomUUID(),
-        playerId,
-        name: 'Week',
-        course: '',
-        startsOn: '2026-12-01',
-        endsOn: '2026-12-03',
-        ground: '',
-        weather: '',
-        eventId,
-      },
-    }),
-    () => ({ do: 'editPlan', planId, version, set: { ground: 'firm', endsOn: '2026-12-09' } }),
-    () => ({ do: 'setSwaps', planId, version, swaps: [{ outId: clubId, why: '' }] }),
-    () => ({ do: 'editRound', planId, version, roundId, set: { notes: [] } }),
-    () => ({
-      do: 'setRoundBag',
-      planId,
-      version,
-      roundId,
-      bagId: randomUUID(),
-      clubIds: [clubId],
-      swaps: [],
-      triggers: [],
-    }),
-    () => ({ do: 'editCourse', courseId, version, set: { notes: 'y' } }),
-    () => ({
-      do: 'editEvent',
-      eventId,
-      version,
-      set: chance.one<object>([{ notes: 'z' }, { zone: 'Europe/Oslo' }, { zone: 'Mars' }]),
-    }),
-    () => ({ do: 'editEventRound', eventId, version, roundId, set: { day: '2026-12-05' } }),
-    () => ({
-      do: 'addSession',
-      session: {
-        id: randomUUID(),
-        playerId,
-        name: 'Range',
-        heldOn: '2026-11-20',
-        conditions: BASELINE,
-        surface: MEDIUM_FAIRWAY,
-        hitOff: 'mat',
-        ball: '',
-        notes: '',
-      },
-    }),
-    () => ({
-      do: 'addRoundPlayed',
-      round: {
-        id: randomUUID(),
-        playerId,
-        playedOn: '2026-11-21',
-        name: '',
-        courseId: chance.one([courseId, null]),
-        bagId: chance.one([bagId, null]),
-        after: { hits: { [clubId]: chance.below(9) }, says: '', keep: '' },
-      },
-    }),
-    () => ({ do: 'editRoundPlayed', roundId, version, set: { name: 'Medal' } }),
-    () => ({ do: 'editSession', sessionId, version, set: { live: true } }),
-    () => ({
-      do: 'addStrikes',
-      sessionId,
-      strikes: [{ id: randomUUID(), clubId, shot: 'full', given: { carryM: 150 } }],
-    }),
-    () => ({ do: chance.one(['toString', 'nothing', '__proto__']) }),
-  ])();
-}
-
-function sheetBody(chance: Chance): { body: string; type: string } {
-  const cell = () =>
-    chance.is(0.7)
-      ? chance.one(['7 iron', '32', '161', 'D3', '37 1/4', '250-255', '2 flat'])
-      : chance.one(NASTY_TEXT.concat(['"', '""', "'=1", `1${' '.repeat(2000)}x`, '\u0000']));
-  const rows = Array.from({ length: chance.below(8) }, () =>
-    Array.from({ length: 4 }, cell).join(chance.is(0.9) ? ',' : ';'),
-  );
-  const head = chance.is(0.8) ? 'club,loft,carry [yd],swing weight' : `${'a('.repeat(200)},club`;
-  if (chance.is(0.2))
-    return json(chance, {
-      format: 'tasche-locker',
-      version: 1,
-      player: { name: 'A', hand: 'right', distanceUnit: 'm', notes: '', gapSettings: {} },
-      clubs: [{ id: randomUUID(), name: '7', kind: 'iron', readings: [] }],
-      bags: [],
-    });
-  return { body: [head, ...rows].join('\n'), type: 'text/csv' };
-}
-
-function strikesBody(chance: Chance): { body: string; type: string } {
-  const order = json(chance, {
-    source: 'fuzz.csv',
-    encoding: 'utf-8',
-    delimiter: ',',
-    heads: ['club', 'carry'],
-    skipLines: 0,
-    zoneMinutes: 0,
-    clubs: {},
-    mapping: {
-      columns: [
-        { column: 0, field: 'club' },
-        { column: 1, field: 'carryM', unit: 'm' },
-      ],
-      decimal: '.',
-      dates: 'day first',
-      unitRows: 0,
-      leftIsPositive: false,
-    },
-    session: {
-      name: 'Range',
-      heldOn: '2026-11-20',
-      conditions: BASELINE,
-      surface: MEDIUM_FAIRWAY,
-      hitOff: 'grass',
-      ball: '',
-      notes: '',
-    },
-  }).body;
-  const rows = Array.from(
-    { length: chance.below(30) },
-    () =>
-      `${chance.one(['7 iron', '8 iron', '"', 'x'])},${chance.one(['150', '1e9', '45"', '', '-1', '150,0'])}`,
-  );
-  return { body: `${order}\nclub,carry\n${rows.join('\n')}`, type: 'application/octet-stream' };
 }

@@ -1,22 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { PlayerFileReader } from '@tasche/contract';
+import { randomUUID } from 'node:crypto';
+import { COMMANDS, PlayerFileReader, parseChangeRequest, type CommandName } from '@tasche/contract';
 import { ROUTES } from '../../server/src/http/route-list.js';
-import { FUZZED_ROUTES, chanceFrom, fuzzRequest } from '../fuzz/grammar.js';
+import { chanceFrom } from '../fuzz/chance.js';
+import { commandMade } from '../fuzz/command-grammar.js';
+import { FUZZED_ROUTES, fuzzRequest } from '../fuzz/grammar.js';
+import { newIds } from '../fuzz/known-rows.js';
 
 /** Answers that never end; thousands of them at once are held in server/test/doors.test.ts. */
 const STREAMS = ['GET /sessions/:sessionId/live', 'GET /gauge/live', 'GET /news'];
-const id = '7a5c4e00-0001-4000-8000-000000000000';
-const IDS = {
-  playerId: id,
-  clubId: '7a5c4e00-0001-4000-8000-000000000109',
-  bagId: id,
-  planId: id,
-  sessionId: id,
-  courseId: id,
-  eventId: id,
-  roundId: id,
-  changeId: id,
-};
+const IDS = { ...newIds(), clubId: '7a5c4e00-0001-4000-8000-000000000109' };
 
 describe('the requests that are made by chance', () => {
   it('are of every route there is, but for those whose answers never end', () => {
@@ -32,6 +25,22 @@ describe('the requests that are made by chance', () => {
     expect(made(3).map(({ method }) => method)).toEqual(made(3).map(({ method }) => method));
     expect(new Set(made(3).map(shape)).size).toBeGreaterThan(FUZZED_ROUTES.size);
   });
+
+  it.each(Object.keys(COMMANDS) as CommandName[])(
+    'hold a %s that is right now and then, so that what is behind the first check is reached',
+    (name) => {
+      const chance = chanceFrom(7);
+      const isRight = () => {
+        try {
+          parseChangeRequest({ id: randomUUID(), commands: [commandMade(name, chance, IDS)] });
+          return true;
+        } catch {
+          return false;
+        }
+      };
+      expect(Array.from({ length: 40 }, isRight)).toContain(true);
+    },
+  );
 
   it('hold a player’s file that is right now and then, so that what is behind the first check is reached', () => {
     const chance = chanceFrom(5);
