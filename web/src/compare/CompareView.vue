@@ -2,47 +2,35 @@
 import { shotOptions } from '../clubs/shot-options';
 import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
-import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { NButton, NEmpty } from 'naive-ui';
+import { NEmpty } from 'naive-ui';
 import {
   FEWEST_STRIKES,
-  MARGIN_BOUNDS,
   MAX_BUILDS,
-  USUAL_MARGINS,
-  fromMetres,
-  mixedWarning,
   QUESTIONS,
   QUESTION_WORDS,
-  pairSentence,
-  toMetres,
-  wishOf,
-  type DistanceUnit,
-  type MarginPart,
-  type Margins,
-  type Pair,
+  isShotKind,
   type Question,
   type ShotKind,
-  isShotKind,
 } from '@tasche/core';
-import { computed, defineAsyncComponent, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import { baselineOf } from '@tasche/contract';
 import { chartInk } from '../flight/flight-charts';
 import { HELD_SHARE, landingView } from '../range/range-charts';
-import { rangeWorker } from '../range/range-link';
 import { useRangeOf } from '../range/range-store';
-import type { ComparisonAnswer } from '../range/range-worker';
-import { heightUnit } from '../range/strike-units';
 import { useSheet } from '../sheet/sheet-store';
+import AskBar from './AskBar.vue';
 import CrossingGrid from './CrossingGrid.vue';
 import BuildPicker from './BuildPicker.vue';
 import BuildTable from './BuildTable.vue';
-import IntervalBars from './IntervalBars.vue';
+import PairCard from './PairCard.vue';
 import TestPlan from './TestPlan.vue';
 import { hitBuilds, type HitBuild } from './builds';
+import { marginsIn } from './margins';
+import { useComparison } from './use-comparison';
 
 const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue'));
 
@@ -105,82 +93,13 @@ const question = computed<Question>(
     (chosen.value.some(({ kind }) => kind === 'driver') ? 'longer' : 'matches'),
 );
 
-const MARGINS: readonly { part: MarginPart; key: string; label: string }[] = [
-  { part: 'carryM', key: 'carry', label: 'carry' },
-  { part: 'apexM', key: 'apex', label: 'apex' },
-  { part: 'spinRpm', key: 'spin', label: 'spin' },
-];
-/** Those the task is judged by. */
-const askedMargins = computed(() =>
-  MARGINS.filter(
-    ({ part }) =>
-      part === 'carryM' ||
-      question.value === 'matches' ||
-      (part === 'spinRpm' && question.value === 'more-spin'),
-  ),
-);
-const shownUnit = (part: MarginPart): DistanceUnit | 'ft' | 'rpm' =>
-  part === 'spinRpm' ? 'rpm' : part === 'apexM' ? heightUnit(unit.value) : unit.value;
-const margins = computed<Margins>(
-  () =>
-    Object.fromEntries(
-      MARGINS.map(({ part, key }) => {
-        const value = Number(text(key) ?? NaN);
-        const [min, max] = MARGIN_BOUNDS[part];
-        return [part, value >= min && value <= max ? value : USUAL_MARGINS[part]];
-      }),
-    ) as unknown as Margins,
-);
-function writeMargin({ part, key }: (typeof MARGINS)[number], typed: number): void {
-  const shown = shownUnit(part);
-  const value = shown === 'rpm' ? typed : toMetres(typed, shown);
-  const [min, max] = MARGIN_BOUNDS[part];
-  set({ [key]: String(Math.round(Math.min(max, Math.max(min, value)) * 1000) / 1000) });
-}
-const marginBounds = ({ part }: (typeof MARGINS)[number]) =>
-  MARGIN_BOUNDS[part].map((bound) => inUnit(bound, shownUnit(part))) as [number, number];
-const inUnit = (value: number, shown: DistanceUnit | 'ft' | 'rpm') =>
-  Number((shown === 'rpm' ? value : fromMetres(value, shown)).toFixed(1));
-
-const answer = shallowRef<ComparisonAnswer | null>(null);
-let lastRequestId = 0;
-watch(
-  [chosen, question, margins, baseline],
-  async ([builds, ask, within, from]) => {
-    const requestId = ++lastRequestId;
-    if (builds.length < 2) {
-      answer.value = null;
-      return;
-    }
-    const input = builds.map(({ id, name, kind, parts, strikes }) => {
-      const ids = new Set(strikes.map((strike) => strike.id));
-      return {
-        id,
-        name,
-        kind,
-        parts: { ...parts },
-        sessions: range.sessions
-          .map((session) => range.strikesOf(session, (strike) => ids.has(strike.id)))
-          .filter((session) => session.strikes.length > 0),
-      };
-    });
-    const compared = await rangeWorker().compare(input, ask, within, from);
-    if (requestId === lastRequestId) answer.value = compared;
-  },
-  { immediate: true },
-);
+const margins = computed(() => marginsIn(text));
+const answer = useComparison(range, { builds: chosen, question, margins, from: baseline });
 
 const names = computed(() => new Map(chosen.value.map(({ id, name }) => [id, name])));
 const nameOf = (id: string) => names.value.get(id) ?? '';
 const first = computed(() => chosen.value[0]);
 const summaries = computed(() => answer.value?.comparison?.summaries ?? []);
-const SEVERITY = {
-  met: ['fine', '●'],
-  'not met': ['error', '■'],
-  even: ['warning', '◆'],
-  open: ['unknown', '○'],
-} as const;
-const severityOf = (pair: Pair) => SEVERITY[wishOf(pair)];
 const ink = computed(() => chartInk(settings.dark));
 const above = computed(() =>
   landingView(
@@ -232,31 +151,7 @@ const number = (key: string, usual: number) => {
         /></label>
       </aside>
       <div class="main">
-        <div class="bar ask no-print">
-          <span role="group" aria-label="Task" class="group">
-            <NButton
-              v-for="task in QUESTIONS"
-              :key="task"
-              size="small"
-              :aria-pressed="question === task"
-              @click="set({ ask: task })"
-            >
-              {{ QUESTION_WORDS[task] }}
-            </NButton>
-          </span>
-          <label v-for="margin in askedMargins" :key="margin.part" class="small quiet"
-            >within
-            <NumberField
-              :value="inUnit(margins[margin.part], shownUnit(margin.part))"
-              :label="`Margin of ${margin.label}`"
-              :unit="shownUnit(margin.part)"
-              :bounds="marginBounds(margin)"
-              :px="64"
-              @write="writeMargin(margin, $event!)"
-            />
-            of {{ question === 'matches' || question === 'more-spin' ? margin.label : 'distance' }}</label
-          >
-        </div>
+        <AskBar :question="question" :margins="margins" :unit="unit" @set="set" />
         <NEmpty
           v-if="chosen.length < 2"
           class="card empty"
@@ -266,23 +161,15 @@ const number = (key: string, usual: number) => {
           ◆ {{ answer.refused }} (at least {{ FEWEST_STRIKES }} that count)
         </p>
         <template v-else-if="answer?.comparison">
-          <section
+          <PairCard
             v-for="pair in answer.comparison.pairs"
             :key="pair.id"
-            class="card pair"
-            aria-live="polite"
-          >
-            <p class="sentence">
-              <span class="verdict" :class="severityOf(pair)[0]" :title="pair.word">{{
-                severityOf(pair)[1]
-              }}</span>
-              {{ pairSentence(pair, nameOf(pair.id), first!.name, unit) }}
-            </p>
-            <p v-if="mixedWarning(pair, nameOf(pair.id))" class="verdict warning small">
-              ◆ {{ mixedWarning(pair, nameOf(pair.id)) }}
-            </p>
-            <IntervalBars :differences="pair.differences" :margins="margins" :unit="unit" :open="pair.open" />
-          </section>
+            :pair="pair"
+            :name="nameOf(pair.id)"
+            :first-name="first!.name"
+            :margins="margins"
+            :unit="unit"
+          />
           <p class="small quiet">
             Intervals at
             {{ (answer.comparison.confidenceEach * 100).toFixed(answer.comparison.pairs.length > 1 ? 1 : 0) }}
@@ -352,21 +239,6 @@ aside {
 .main {
   flex: 1;
   min-width: 0;
-}
-.ask {
-  gap: 8px 18px;
-  margin-bottom: 10px;
-}
-.group {
-  display: flex;
-}
-
-.pair {
-  padding: 12px 16px 8px;
-  margin-bottom: 8px;
-}
-.sentence {
-  font-size: 15.5px;
 }
 figure {
   margin: 8px 0 0;
