@@ -11,7 +11,7 @@ import {
 import { heightUnit } from '../range/strike-units';
 
 /** A margin a comparison is judged by; its `key` is its place in the address. */
-export interface MarginField {
+interface MarginField {
   part: MarginPart;
   key: string;
   label: string;
