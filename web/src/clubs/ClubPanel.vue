@@ -135,7 +135,7 @@ function remove(): void {
           <DateField v-model:value="takenOn" :max="today()" :disabled="store.readOnly" label="Taken on"
         /></label>
       </div>
-      <p class="bar">
+      <p class="bar links">
         <LinkButton
           size="small"
           :to="{ name: 'build', params: { playerId: club.playerId, clubId: club.id } }"
@@ -201,6 +201,9 @@ h3 {
 }
 h3 .quiet {
   font-weight: 400;
+}
+.links {
+  margin-top: 10px;
 }
 .top {
   display: grid;
