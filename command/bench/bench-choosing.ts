@@ -80,7 +80,7 @@ export function benchTravel(): void {
         weight: 1,
         choosing: {
           model,
-          order: model.clubs.map(({ id }) => ({ id, name: id, kind: 'iron' as const, shots: {} })),
+          clubs: model.clubs.map(({ id }) => ({ id, name: id, kind: 'iron' as const, shots: {} })),
           needs: [],
           shots: [],
         },

@@ -12,7 +12,7 @@ import {
   summariseStrikes,
   type CompleteStrike,
 } from '@tasche/core';
-import type { StrikeImportOrder, StrikeImportReport } from '@tasche/contract';
+import type { StrikeFileSpec, StrikeImportReport } from '@tasche/contract';
 import { openBrowser } from '../browser.js';
 import { percentile, report } from './figure.js';
 
@@ -56,7 +56,7 @@ function file(rows: number): Buffer {
   return Buffer.from(lines.join('\r\n'));
 }
 
-const ORDER: Omit<StrikeImportOrder, 'clubs'> = {
+const ORDER: Omit<StrikeFileSpec, 'clubs'> = {
   source: 'bench.csv',
   encoding: 'utf-8',
   delimiter: ',',
@@ -166,7 +166,7 @@ async function playerWith(
 /** Files in, strikes out, and what is computed from them. @param serverPid whose memory is watched */
 export async function benchRange(address: string, serverPid: number): Promise<void> {
   const importing = async (rows: number, playerId: string, ids: readonly string[]) => {
-    const order: StrikeImportOrder = {
+    const order: StrikeFileSpec = {
       ...ORDER,
       clubs: { '7 iron': { clubId: ids[0]!, shot: 'full' }, '8 iron': { clubId: ids[1]!, shot: 'full' } },
     };

@@ -61,12 +61,12 @@ export function roundRequestOf({
   course,
   limits,
   school = 'even-carries',
-}: RoundParts): { order: RoundRequest; rules: RoundRules } {
+}: RoundParts): { request: RoundRequest; rules: RoundRules } {
   const { changes, notes } = planRoundOf(plan, round.id);
   const preferences = preferencesOf(plan.choosing, player.preferences);
   const candidates: LadderClub[] = clubs.filter(isCandidate).map(ladderClub);
   return {
-    order: {
+    request: {
       day: dayOf(round, course),
       clubs: candidates,
       from: baselineOf(player),

@@ -28,7 +28,7 @@ export const DELIMITERS = [',', ';', '\t', '|'] as const;
 export type Delimiter = (typeof DELIMITERS)[number];
 
 /** How a launch monitor's file is to be taken in: everything a person was shown and could change before. */
-export interface StrikeImportOrder {
+export interface StrikeFileSpec {
   /** The file's name. */
   source: string;
   encoding: FileEncoding;
@@ -172,8 +172,11 @@ const orderSchema = yup
   .noUnknown(unknown);
 
 /** @throws yup.ValidationError naming every bad field */
-export function parseStrikeImportOrder(body: unknown): StrikeImportOrder {
-  return orderSchema.validateSync(body, { abortEarly: false, strict: true }) as unknown as StrikeImportOrder;
+export function parseStrikeImportOrder(body: unknown): StrikeFileSpec {
+  return orderSchema.validateSync(body, {
+    abortEarly: false,
+    strict: true,
+  }) as unknown as StrikeFileSpec;
 }
 
 /** What tells one source's files from another's: their heads. */

@@ -68,7 +68,7 @@ const plan: Pick<PlanView, 'rounds' | 'choosing' | 'baseClubIds'> = {
 
 describe('a round as the core is asked for its bag', () => {
   it('is the day on the course, the clubs that could go, what was changed and noted, the preferences, and the event’s limits', () => {
-    const { order, rules } = roundRequestOf({
+    const { request, rules } = roundRequestOf({
       player,
       clubs: [
         club('7'),
@@ -82,21 +82,21 @@ describe('a round as the core is asked for its bag', () => {
       course,
       limits: { clubs: 14, lengthIn: 46 },
     });
-    expect(order.clubs.map(({ id }) => id)).toEqual(['7', '9']);
-    expect(order).toMatchObject({
+    expect(request.clubs.map(({ id }) => id)).toEqual(['7', '9']);
+    expect(request).toMatchObject({
       day: { course: { altitudeM: 1520 }, tee: 0, air: { windMps: 3 }, ground: USUAL_GROUND },
       from: { conditions: BASELINE, surface: MEDIUM_FAIRWAY },
       notes: [note],
       changes: { '1st, tee shot': null },
     });
-    expect(order.preferences).toEqual({
+    expect(request.preferences).toEqual({
       ...DEFAULT_PREFERENCES,
       limit: 12,
       changeStrokes: 0.1,
       always: ['7'],
     });
     expect(rules).toEqual({
-      preferences: order.preferences,
+      preferences: request.preferences,
       school: 'even-carries',
       gamerIds: ['7', '9'],
       limits: { clubs: 14, lengthIn: 46 },

@@ -44,7 +44,7 @@ describe('the proofs', () => {
   ) {
     const {
       round,
-      choosing: { model, order },
+      choosing: { model, clubs: order },
       answer,
     } = week(player, course, season);
     const second = other(answer.best.ids);

@@ -61,7 +61,7 @@ describe('the weeks of the demo', () => {
       const rules = { preferences: DEFAULT_PREFERENCES, school: 'even-carries' as const, gamerIds };
       const pick = (drawn: readonly LadderClub[]) => {
         const choosing = choosingOfRound(roundChoosing({ ...order, clubs: drawn }), rules);
-        return choose(choosing.model)!.chosen.map((c) => choosing.order[c]!.id);
+        return choose(choosing.model)!.chosen.map((c) => choosing.clubs[c]!.id);
       };
       const round = roundChoosing(order);
       return howSure(round.clubs, pick(round.clubs), pick, 8);

@@ -1,7 +1,7 @@
 import type {
   Command,
   SessionEntry,
-  StrikeImportOrder,
+  StrikeFileSpec,
   StrikeImportReport,
   StrikesView,
 } from '@tasche/contract';
@@ -209,7 +209,7 @@ describe('a session by hand', () => {
 });
 
 const HEADS = ['Date', 'Club', 'Ball Speed (mph)', 'Launch Angle', 'Spin Rate', 'Carry (yd)', 'Side (yd)'];
-const MAPPING: StrikeImportOrder['mapping'] = {
+const MAPPING: StrikeFileSpec['mapping'] = {
   columns: [
     { column: 0, field: 'at' },
     { column: 1, field: 'club' },
@@ -225,7 +225,7 @@ const MAPPING: StrikeImportOrder['mapping'] = {
   leftIsPositive: false,
 };
 
-function order(clubs: StrikeImportOrder['clubs'], more: Partial<StrikeImportOrder> = {}): StrikeImportOrder {
+function order(clubs: StrikeFileSpec['clubs'], more: Partial<StrikeFileSpec> = {}): StrikeFileSpec {
   return {
     source: 'range.csv',
     encoding: 'utf-8',
@@ -247,7 +247,7 @@ function csv(rows: readonly string[]): string {
 describe('a launch monitor’s file', () => {
   const send = (
     player: string,
-    body: StrikeImportOrder | object,
+    body: StrikeFileSpec | object,
     file: string | Buffer,
     take: 'none' | 'good' = 'good',
     changeId = newId(),

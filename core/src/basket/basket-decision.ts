@@ -65,19 +65,19 @@ export function basketDecision(
   onProgress?: (share: number) => void,
   seed = 11,
 ): BasketDecision | undefined {
-  const { model, order } = choosingOfRound(round, rules);
+  const { model, clubs } = choosingOfRound(round, rules);
   const rows = demandRows(round.needs);
   const { shots, covariance } = open;
   const swung = shotCosts(round, open, rowWeights(round), rules.preferences.bounce, (share) =>
     onProgress?.(share * COSTING_SHARE),
   );
   // A club whose shots are not open, a putter for one, costs the same in every world.
-  const others = order.flatMap(({ id }, c) => (shots.some(({ clubId }) => clubId === id) ? [] : [c]));
+  const others = clubs.flatMap(({ id }, c) => (shots.some(({ clubId }) => clubId === id) ? [] : [c]));
   const costs: ShotCosts[] = [
     ...swung,
     ...others.map((c) => ({ places: [Float64Array.from(model.needs, (row) => row[c]!)], reach: 0 })),
   ];
-  const shotsOf = order.map(({ id }, c) =>
+  const shotsOf = clubs.map(({ id }, c) =>
     others.includes(c)
       ? [shots.length + others.indexOf(c)]
       : shots.flatMap(({ clubId }, i) => (clubId === id ? [i] : [])),
@@ -106,7 +106,7 @@ export function basketDecision(
 
   return {
     open,
-    bags: bags.map((chosen) => chosen.map((c) => order[c]!.id)),
+    bags: bags.map((chosen) => chosen.map((c) => clubs[c]!.id)),
     rowsM: rows.map(({ distanceM }) => distanceM),
     now,
     perfectGain,
@@ -186,12 +186,12 @@ export function basketDecision(
   function candidateBags(): (readonly number[])[] {
     const everything = bagCosts(
       costs,
-      order.map((_club, c) => shotsOf[c]!),
+      clubs.map((_club, c) => shotsOf[c]!),
       isOwned,
     );
     const chosenIn = (shifts: readonly number[]): readonly number[] | undefined => {
       everything.shift(shifts);
-      const columns = order.map((_club, c) => everything.costsByRow(c));
+      const columns = clubs.map((_club, c) => everything.costsByRow(c));
       return choose({ ...model, needs: rows.map((_row, r) => columns.map((column) => column[r]!)) })?.chosen;
     };
     everything.know({ left: deviations, isUsable: isOwned });

@@ -80,12 +80,12 @@ export const DEFAULT_CHOOSING_RULES: ChoosingRules = {
 };
 
 /**
- * A locker, needs and rules as a problem to be solved; `order` says which club stands where in it. Needs are
+ * A locker, needs and rules as a problem to be solved; `clubs` says which club stands where in it. Needs are
  * as `demandRows` has them.
  */
 export interface BagChoosing {
   model: ChoosingModel;
-  order: readonly LadderClub[];
+  clubs: readonly LadderClub[];
   needs: readonly ShotDemand[];
   shots: readonly (readonly (ShotKind | undefined)[])[];
 }
@@ -130,7 +130,7 @@ export function bagChoosing(
     limit: rules.limit,
     rules: rulesOf(order, rules),
   };
-  return { model, order, needs, shots: costs.map((row) => row.map(({ shot }) => shot)) };
+  return { model, clubs: order, needs, shots: costs.map((row) => row.map(({ shot }) => shot)) };
 }
 
 /**
@@ -274,19 +274,19 @@ export interface BagAnswer {
  * @throws InvalidInputError
  */
 export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boolean): BagAnswer | undefined {
-  const { model, order, needs, shots } = choosing;
+  const { model, clubs, needs, shots } = choosing;
   const options = stop ? { stop } : {};
   const best = choose(model, options);
   if (!best) return undefined;
   const bagOf = (chosen: readonly number[]): ChosenBag => {
     const { total, needs: forNeeds, steps: forSteps, price } = costOf(model, chosen);
-    return { ids: chosen.map((c) => order[c]!.id), strokes: total, forNeeds, forSteps, price };
+    return { ids: chosen.map((c) => clubs[c]!.id), strokes: total, forNeeds, forSteps, price };
   };
   const allowed = (chosen: readonly number[]) => chosen.length > 0 && rulesBroken(model, chosen).length === 0;
   const changed = oneChange(model, best.chosen);
   const inside = new Set(best.chosen);
   const sorted = (chosen: readonly number[]) => [...chosen].sort((a, b) => a - b);
-  const changes: OneChange[] = order.flatMap((_club, c) =>
+  const changes: OneChange[] = clubs.flatMap((_club, c) =>
     inside.has(c)
       ? []
       : [undefined, ...best.chosen].flatMap((out): OneChange[] => {
@@ -320,9 +320,9 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
       mine.length === 0 ? undefined : mine.reduce((a, b) => (gainOf(met[b]!) > gainOf(met[a]!) ? b : a));
     const second = cheapest(({ out }) => out === c);
     return {
-      id: order[c]!.id,
+      id: clubs[c]!.id,
       runnerUp: second && {
-        id: order[second.in]!.id,
+        id: clubs[second.in]!.id,
         costs: second.costs,
         ...mostlyLost(c, second.in, second.costs),
       },
@@ -358,12 +358,12 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
       if (gains < TIE_STROKES) return undefined;
       const broken = rulesBroken(model, sorted([...best!.chosen.filter((one) => one !== out), into]));
       if (broken.length === 1 && broken[0]!.members.length > 1)
-        return { rule: broken[0]!.name, gains, outId: order[out]!.id };
+        return { rule: broken[0]!.name, gains, outId: clubs[out]!.id };
     }
     return undefined;
   }
 
-  const leftOut = order
+  const leftOut = clubs
     .flatMap(({ id }, c): LeftOut[] => {
       const way = inside.has(c) ? undefined : cheapest((one) => one.in === c);
       const kept = inside.has(c) ? undefined : keptOut(c);
@@ -372,7 +372,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
             {
               id,
               costs: way.costs,
-              outId: way.out === undefined ? undefined : order[way.out]!.id,
+              outId: way.out === undefined ? undefined : clubs[way.out]!.id,
               ...(kept && { keptOutBy: kept }),
             },
           ]
@@ -388,7 +388,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
       proved: best.proved,
       bound: best.bound,
       nodes: best.nodes,
-      sets: setsOf(order.length, model.limit),
+      sets: setsOf(clubs.length, model.limit),
     },
   };
 }

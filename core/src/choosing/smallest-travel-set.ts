@@ -35,11 +35,11 @@ export async function smallestTravelSet(
   shouldContinue: (size: number) => boolean | Promise<boolean> = () => true,
 ): Promise<SmallestTravelSet> {
   if (!(loss >= 0)) throw new InvalidInputError('loss', `must be zero or more, not ${loss}`);
-  const clubs = scenarios[0]?.choosing.order.length ?? 0;
+  const count = scenarios[0]?.choosing.clubs.length ?? 0;
   const sizes: TravelSize[] = [];
   let unfound = false;
   for (
-    let size = Math.max(1, Math.min(clubs, ...scenarios.map(({ choosing: { model } }) => model.limit)));
+    let size = Math.max(1, Math.min(count, ...scenarios.map(({ choosing: { model } }) => model.limit)));
     ;
     size++
   ) {
@@ -52,7 +52,7 @@ export async function smallestTravelSet(
       const [loses, losesAtLeast] = [set.strokes - set.wholeLocker, Math.max(0, set.bound - set.wholeLocker)];
       const before = sizes.at(-1);
       sizes.push({ size, loses, losesAtLeast });
-      if (loses <= loss + 1e-9 || size >= clubs)
+      if (loses <= loss + 1e-9 || size >= count)
         return { set, smallest: before ? before.losesAtLeast > loss + 1e-9 : !unfound, sizes };
     }
   }
@@ -62,7 +62,7 @@ export async function smallestTravelSet(
     try {
       return travelSet(all, size);
     } catch (error) {
-      if (error instanceof InvalidInputError && error.field === 'size' && size < clubs) return undefined;
+      if (error instanceof InvalidInputError && error.field === 'size' && size < count) return undefined;
       throw error;
     }
   }

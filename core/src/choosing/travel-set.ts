@@ -49,7 +49,7 @@ export function travelSet(
   if (scenarios.length === 0) throw new InvalidInputError('scenarios', 'are none');
   if (!Number.isInteger(size) || size < 1)
     throw new InvalidInputError('size', `must be a whole number of at least 1, not ${size}`);
-  const ids = scenarios[0]!.choosing.order.map(({ id }) => id);
+  const ids = scenarios[0]!.choosing.clubs.map(({ id }) => id);
   const whole = scenarios.reduce((sum, { weight }) => sum + weight, 0);
   const shares = scenarios.map(({ weight }) => weight / whole);
   const placeOf = new Map(ids.map((id, c) => [id, c]));
@@ -63,14 +63,14 @@ export function travelSet(
     roughly = false,
   ): Choice | undefined => {
     choices += 1;
-    const { model, order } = scenarios[s]!.choosing;
-    const settled = allowed && Int8Array.from(order.map(({ id }) => (allowed.has(id) ? 0 : -1)));
+    const { model, clubs } = scenarios[s]!.choosing;
+    const settled = allowed && Int8Array.from(clubs.map(({ id }) => (allowed.has(id) ? 0 : -1)));
     const priced = prices
       ? {
           ...model,
           clubs: model.clubs.map((club, c) => ({
             ...club,
-            price: club.price + prices[placeOf.get(order[c]!.id)!]!,
+            price: club.price + prices[placeOf.get(clubs[c]!.id)!]!,
           })),
         }
       : model;
@@ -80,7 +80,7 @@ export function travelSet(
       (roughly ? choose(priced, { ...options, stop: () => true }) : undefined) ?? choose(priced, options)
     );
   };
-  const idsOf = (s: number, { chosen }: Choice) => chosen.map((c) => scenarios[s]!.choosing.order[c]!.id);
+  const idsOf = (s: number, { chosen }: Choice) => chosen.map((c) => scenarios[s]!.choosing.clubs[c]!.id);
 
   const free = scenarios.map(({ name }, s) => {
     const choice = chosenFrom(s);

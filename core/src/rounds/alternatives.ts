@@ -30,10 +30,10 @@ const TEN_CLUBS = 10;
 /** @throws InvalidInputError */
 export function alternatives(round: RoundChoosing, asked: RoundRules): Alternatives {
   const choosing = choosingOfRound(round, asked);
-  const { model, order } = choosing;
+  const { model, clubs } = choosing;
   const bagOf = (chosen: readonly number[]): ChosenBag => {
     const { total, needs, steps, price } = costOf(model, chosen);
-    return { ids: chosen.map((c) => order[c]!.id), strokes: total, forNeeds: needs, forSteps: steps, price };
+    return { ids: chosen.map((c) => clubs[c]!.id), strokes: total, forNeeds: needs, forSteps: steps, price };
   };
   const first = choose(model);
   const rules = choosingRulesOf({
@@ -51,11 +51,11 @@ export function alternatives(round: RoundChoosing, asked: RoundRules): Alternati
     return (
       found &&
       bagOf(
-        found.chosen.map((c) => order.findIndex(({ id }) => id === other.order[c]!.id)).sort((a, b) => a - b),
+        found.chosen.map((c) => clubs.findIndex(({ id }) => id === other.clubs[c]!.id)).sort((a, b) => a - b),
       )
     );
   };
-  const gamer = order.flatMap(({ id }, c) => (asked.gamerIds.includes(id) ? [c] : []));
+  const gamer = clubs.flatMap(({ id }, c) => (asked.gamerIds.includes(id) ? [c] : []));
   return {
     five: first ? [bagOf(first.chosen), ...nextBest(model, first, 4).map(({ chosen }) => bagOf(chosen))] : [],
     withinOne:

@@ -28,15 +28,15 @@ export const TRIGGER_STROKES = 0.1;
  * @param shouldContinue asked before each; false ends with what there is
  */
 export async function dayTriggers(
-  order: RoundRequest,
+  request: RoundRequest,
   rules: RoundRules,
   best: readonly string[],
   shouldContinue: (done: number, of: number) => boolean | Promise<boolean> = () => true,
 ): Promise<DayTrigger[]> {
-  const { air, ground } = order.day;
+  const { air, ground } = request.day;
   const bagOn = (day: Partial<RoundRequest['day']>): { ids: readonly string[]; gain: number } => {
-    const { model, order: clubs } = choosingOfRound(
-      roundChoosing({ ...order, day: { ...order.day, ...day } }),
+    const { model, clubs } = choosingOfRound(
+      roundChoosing({ ...request, day: { ...request.day, ...day } }),
       rules,
     );
     const there = choose(model);

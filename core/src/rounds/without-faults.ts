@@ -42,7 +42,7 @@ export function withoutFaults(
     const ids = chooseBag(dearer, 0, stop)?.best.ids;
     if (stop()) return undefined;
     if (!ids || faultsOf(ids) > 0) continue;
-    const places = asWished.order.flatMap(({ id }, c) => (ids.includes(id) ? [c] : []));
+    const places = asWished.clubs.flatMap(({ id }, c) => (ids.includes(id) ? [c] : []));
     return {
       ids,
       price: costOf(asWished.model, places).total - best.strokes,

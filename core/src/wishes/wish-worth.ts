@@ -106,7 +106,7 @@ export function wishWorths({ request, question, wishes: items, money }: WishRequ
   const round = usualRoundChoosing({ ...request, clubs, handicap, complete: true });
   if (!round) return undefined;
   const usual = usualRules(question);
-  const { model, order } = choosingOfRound(round, {
+  const { model, clubs: order } = choosingOfRound(round, {
     ...usual,
     preferences: { ...usual.preferences, changeStrokes: 0, mostChanges: null },
   });

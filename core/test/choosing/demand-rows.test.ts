@@ -97,7 +97,7 @@ describe('a need that stands for shots from several places', () => {
             asked.reduce((sum, { weight }) => sum + weight, 0),
             9,
           );
-          const { model, order } = bagChoosing(clubs, needs, {
+          const { model, clubs: order } = bagChoosing(clubs, needs, {
             ...DEFAULT_CHOOSING_RULES,
             swings: 10,
             handicap: TOUR_HANDICAP,

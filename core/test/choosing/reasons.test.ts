@@ -102,7 +102,7 @@ describe('why a club is in the bag', () => {
           const model = randomModel(seed, { clubs, needs: 8, limit, rules });
           const choosing: BagChoosing = {
             model,
-            order: model.clubs.map(({ id }) => club(id, 'iron', 30, 150)),
+            clubs: model.clubs.map(({ id }) => club(id, 'iron', 30, 150)),
             needs: model.needs.map((_row, i) => ({
               name: `need ${i}`,
               distanceM: 100,

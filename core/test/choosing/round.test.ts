@@ -338,7 +338,7 @@ describe('preferences', () => {
 describe('the clubs that travel', () => {
   const choosingOf = (model: ChoosingModel): BagChoosing => ({
     model,
-    order: model.clubs.map(({ id }) => club(id, 'iron', 30, 150)),
+    clubs: model.clubs.map(({ id }) => club(id, 'iron', 30, 150)),
     needs: [],
     shots: [],
   });
@@ -358,7 +358,7 @@ describe('the clubs that travel', () => {
   });
   /** Every set of so many clubs tried, every scenario's best bag from it. */
   function triedAll(all: readonly Scenario[], size: number): number {
-    const n = all[0]!.choosing.order.length;
+    const n = all[0]!.choosing.clubs.length;
     const whole = all.reduce((sum, { weight }) => sum + weight, 0);
     let best = Infinity;
     for (let mask = 1; mask < 2 ** n; mask++) {

@@ -17,16 +17,16 @@ export interface ChooseAnswer {
 
 /** Works a round out; run in a thread beside the server. */
 export default function chooseInThread({
-  order,
+  request,
   rules,
 }: {
-  order: RoundRequest;
+  request: RoundRequest;
   rules: RoundRules;
 }): ChooseAnswer {
   try {
-    const round = roundChoosing(order);
+    const round = roundChoosing(request);
     const answer = chooseBag(choosingOfRound(round, rules)) ?? null;
-    const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
+    const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
     const why = answer
       ? bagWhy(answer, decidingFactors(round, answer, rules.preferences.bounce), nameOf).map(
           ([, sentence]) => sentence,

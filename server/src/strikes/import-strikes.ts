@@ -13,7 +13,7 @@ import {
   strikeRowReader,
   type ClubMatch,
   type RowRefusal,
-  type StrikeImportOrder,
+  type StrikeFileSpec,
   type StrikeImportReport,
   type StrikeRow,
 } from '@tasche/contract';
@@ -243,7 +243,7 @@ class Tally {
 
   constructor(
     readonly clubs: readonly Club[],
-    readonly order: StrikeImportOrder,
+    readonly order: StrikeFileSpec,
   ) {}
 
   /**
@@ -335,7 +335,7 @@ class Keeper {
   constructor(
     readonly recorder: ChangeRecorder,
     readonly playerId: string,
-    readonly order: StrikeImportOrder,
+    readonly order: StrikeFileSpec,
   ) {}
 
   /** The balls by day, numbered, made ready for the database. */
@@ -391,7 +391,7 @@ function zone(minutes: number): string {
 async function rememberMapping(
   em: EntityManager,
   workspaceId: string,
-  { heads, mapping, clubs }: StrikeImportOrder,
+  { heads, mapping, clubs }: StrikeFileSpec,
 ): Promise<void> {
   await em.execute(
     `insert into file_mapping (workspace_id, heads_key, mapping, clubs) values (?, ?, ?::jsonb, ?::jsonb)

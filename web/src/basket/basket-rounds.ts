@@ -53,7 +53,7 @@ export function basketAim(
   if (!course) return 'Its course is gone.';
   try {
     const { player, clubs } = sheet;
-    const { order, rules } = roundRequestOf({
+    const { request, rules } = roundRequestOf({
       player,
       clubs,
       plan,
@@ -62,7 +62,7 @@ export function basketAim(
       limits: event.limits,
       school,
     });
-    return { of: 'round', request: order, rules };
+    return { of: 'round', request, rules };
   } catch (error) {
     if (error instanceof InvalidInputError) return `The ${error.message}.`;
     throw error;

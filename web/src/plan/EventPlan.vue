@@ -103,9 +103,9 @@ const askedOf = (roundId: string) => {
 };
 const { worked, chosen, faultless, busy, share, pending, problem, stop } = useRound(asked);
 const findings = computed(() =>
-  asked.value ? lockerFindings(asked.value.order.clubs).map((one) => lockerFindingSentence(one, name)) : [],
+  asked.value ? lockerFindings(asked.value.request.clubs).map((one) => lockerFindingSentence(one, name)) : [],
 );
-const locker = steady(() => asked.value?.order.clubs ?? []);
+const locker = steady(() => asked.value?.request.clubs ?? []);
 const best = steady(() => chosen.value?.answer?.best.ids ?? []);
 /** The steps of the best bag: the fewest strokes may open one. */
 const gapSettings = steady(() => asked.value?.rules.settings ?? {});
@@ -136,7 +136,7 @@ const same = computed(
 const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
 const swaps = computed(() =>
   chosen.value?.answer && asked.value
-    ? swapsAgainst(props.plan.baseClubIds, best.value, asked.value.order.clubs, chosen.value.why)
+    ? swapsAgainst(props.plan.baseClubIds, best.value, asked.value.request.clubs, chosen.value.why)
     : [],
 );
 

@@ -24,7 +24,7 @@ const props = defineProps<{
   /** Another answer is on its way. */ pending: boolean;
 }>();
 const name = (id: string) =>
-  props.asked.order.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
+  props.asked.request.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
 const best = computed(() => props.chosen.answer!.best);
 const differs = (bag: Parameters<typeof differsWords>[0]) => differsWords(bag, best.value, name);
 
@@ -36,7 +36,7 @@ const ROUNDS = 2000;
 /** With no player's data a bag is only as good as its guesses, and that is said without being asked. */
 const unsure = computed(
   () =>
-    props.asked.order.clubs.filter(
+    props.asked.request.clubs.filter(
       (club) =>
         best.value.ids.includes(club.id) && club.kind !== 'putter' && club.shots.full?.source !== 'measured',
     ).length,
@@ -50,17 +50,17 @@ watch(
   },
 );
 
-const findOthers = () => others.run((link) => link.others(props.asked.order, props.asked.rules));
+const findOthers = () => others.run((link) => link.others(props.asked.request, props.asked.rules));
 const findRemedies = () =>
-  remedies.run((link) => link.remedies(props.asked.order, props.asked.rules, props.asked.unit));
+  remedies.run((link) => link.remedies(props.asked.request, props.asked.rules, props.asked.unit));
 const askSure = () =>
-  sure.run((link, progress) => link.sure(props.asked.order, props.asked.rules, best.value.ids, progress));
+  sure.run((link, progress) => link.sure(props.asked.request, props.asked.rules, best.value.ids, progress));
 const playOut = () =>
   played.run(async (link, progress) => {
-    const second = (await link.others(props.asked.order, props.asked.rules)).five[1];
+    const second = (await link.others(props.asked.request, props.asked.rules)).five[1];
     if (!second) throw new Error('There is no other bag to play against.');
     const outcome = await link.playOut(
-      props.asked.order,
+      props.asked.request,
       props.asked.rules,
       best.value.ids,
       second.ids,

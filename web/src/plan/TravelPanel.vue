@@ -53,7 +53,7 @@ const scenarios = computed(() =>
     return members.map((air, k) => ({
       name: `${round.name}, ${k + 1}: ${roundAirWords(air, asked.unit)}`,
       weight: 1 / members.length,
-      order: { ...asked.order, day: dayOf({ ...round, air }, course) },
+      request: { ...asked.request, day: dayOf({ ...round, air }, course) },
       rules: asked.rules,
       round: round.id,
       head: `${at + 1}${'abcdefghijkl'[k]!}`,
@@ -61,10 +61,11 @@ const scenarios = computed(() =>
   }),
 );
 const names = computed(
-  () => new Map(scenarios.value[0]?.order.clubs.map((club) => [club.id, club.name]) ?? []),
+  () => new Map(scenarios.value[0]?.request.clubs.map((club) => [club.id, club.name]) ?? []),
 );
 const name = (id: string) => names.value.get(id) ?? 'a club that is gone';
-const asked = () => scenarios.value.map(({ name: named, weight, order }) => ({ name: named, weight, order }));
+const asked = () =>
+  scenarios.value.map(({ name: named, weight, request }) => ({ name: named, weight, request }));
 const rules = () => scenarios.value[0]!.rules;
 const find = () =>
   travel.run(async (link, progress) => ({ set: await link.travel(asked(), rules(), size.value!, progress) }));

@@ -49,7 +49,7 @@ const api = {
       const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
       const factors = decidingFactors(round, answer, rules.preferences.bounce);
       const why = Object.fromEntries(bagWhy(answer, factors, nameOf, unit));
-      const places = choosing.order.flatMap(({ id }, i) => (against.includes(id) ? [i] : []));
+      const places = choosing.clubs.flatMap(({ id }, i) => (against.includes(id) ? [i] : []));
       return {
         answer,
         refused: '',

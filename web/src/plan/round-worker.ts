@@ -72,20 +72,20 @@ const breathe = () =>
   });
 
 /** The long part of a round, done once for all that its needs and costs hang on. */
-function worked(order: RoundRequest, progress?: Progress): RoundChoosing {
+function worked(request: RoundRequest, progress?: Progress): RoundChoosing {
   const key = JSON.stringify([
-    order.day,
-    order.clubs,
-    order.from,
-    order.changes,
-    order.notes,
-    order.seed,
-    order.preferences.bounce,
+    request.day,
+    request.clubs,
+    request.from,
+    request.changes,
+    request.notes,
+    request.seed,
+    request.preferences.bounce,
   ]);
   const known = rounds.get(key);
   if (known) return known;
   let said = 0;
-  const round = roundChoosing(order, (share) => {
+  const round = roundChoosing(request, (share) => {
     if (share - said > 0.04) {
       said = share;
       progress?.(share);
@@ -103,12 +103,12 @@ export type RoundRemedy = Pick<Remedy, 'kind' | 'gain'> & { text: string; opens:
 export interface TravelDay {
   name: string;
   weight: number;
-  order: RoundRequest;
+  request: RoundRequest;
 }
 
 /** A round of a season, or several that are alike. */
 export interface SeasonRoundAsked extends Omit<ValuedRound, 'round' | 'preferences'> {
-  order: RoundRequest;
+  request: RoundRequest;
   rules: RoundRules;
 }
 
@@ -125,10 +125,10 @@ async function scenariosOf(
   progress: Progress,
 ): Promise<Scenario[]> {
   const made: Scenario[] = [];
-  for (const [i, { name, weight, order }] of days.entries()) {
+  for (const [i, { name, weight, request }] of days.entries()) {
     progress((i / days.length) * 0.6);
     await breathe();
-    made.push({ name, weight, choosing: choosingOfRound(worked(order), rules) });
+    made.push({ name, weight, choosing: choosingOfRound(worked(request), rules) });
   }
   progress(0.6);
   await breathe();
@@ -140,11 +140,11 @@ const FAULTLESS_MS = 1500;
 
 const api = {
   /** @param progress called while it works; what is posted gets out though the worker is busy */
-  workOut(order: RoundRequest, progress: Progress): WorkedRound {
+  workOut(request: RoundRequest, progress: Progress): WorkedRound {
     try {
-      const round = worked(order, progress);
+      const round = worked(request, progress);
       const modelled = round.clubs
-        .filter((club) => club.shots.full && !order.clubs.find(({ id }) => id === club.id)?.shots.full)
+        .filter((club) => club.shots.full && !request.clubs.find(({ id }) => id === club.id)?.shots.full)
         .map(({ id }) => id);
       return {
         needs: round.needs,
@@ -170,19 +170,19 @@ const api = {
 
   /** @param against a bag whose cost is told beside it; none where it is empty */
   choose(
-    order: RoundRequest,
+    request: RoundRequest,
     rules: RoundRules,
     against: readonly string[],
     unit: DistanceUnit,
   ): RoundAnswer {
     try {
-      const choosing = choosingOfRound(worked(order), rules);
+      const choosing = choosingOfRound(worked(request), rules);
       const answer = chooseBag(choosing, 0);
       if (!answer)
         return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
-      const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
+      const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
       const why = Object.fromEntries(bagWhy(answer, new Map(), nameOf, unit));
-      const places = choosing.order.flatMap(({ id }, c) => (against.includes(id) ? [c] : []));
+      const places = choosing.clubs.flatMap(({ id }, c) => (against.includes(id) ? [c] : []));
       return {
         answer,
         refused: '',
@@ -196,13 +196,13 @@ const api = {
 
   /** Why, with what decided against each runner-up; takes the worker longer than the choice. */
   why(
-    order: RoundRequest,
+    request: RoundRequest,
     rules: RoundRules,
     answer: Pick<BagAnswer, 'best' | 'reasons' | 'leftOut'>,
     unit: DistanceUnit,
   ): Record<string, string> {
-    const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
-    const factors = decidingFactors(worked(order), answer, rules.preferences.bounce);
+    const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
+    const factors = decidingFactors(worked(request), answer, rules.preferences.bounce);
     return Object.fromEntries(bagWhy(answer, factors, nameOf, unit));
   },
 
@@ -210,24 +210,24 @@ const api = {
    * What a bag without a step at fault costs; null where the best has none, or nothing does it; undefined
    * where it takes too long.
    */
-  withoutFaults(order: RoundRequest, rules: RoundRules): FaultlessBag | null | undefined {
+  withoutFaults(request: RoundRequest, rules: RoundRules): FaultlessBag | null | undefined {
     const until = performance.now() + FAULTLESS_MS;
     return withoutFaults(
-      worked(order),
+      worked(request),
       rules,
       PLAN_CHOOSING_BOUNDS.unevenStrokes[1],
       () => performance.now() > until,
     );
   },
 
-  others(order: RoundRequest, rules: RoundRules): Alternatives {
-    return alternatives(worked(order), rules);
+  others(request: RoundRequest, rules: RoundRules): Alternatives {
+    return alternatives(worked(request), rules);
   },
 
-  remedies(order: RoundRequest, rules: RoundRules, unit: DistanceUnit): RoundRemedy[] {
-    const round = worked(order);
+  remedies(request: RoundRequest, rules: RoundRules, unit: DistanceUnit): RoundRemedy[] {
+    const round = worked(request);
     const { preferences, limits, school, settings } = rules;
-    const nameOf = (id: string) => order.clubs.find((club) => club.id === id)?.name ?? id;
+    const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
     return remedies({
       bag: clubsOfIds(round.clubs, rules.gamerIds),
       leftOut: round.clubs.filter(
@@ -239,7 +239,7 @@ const api = {
       limit: Math.min(preferences.limit, limits?.clubs ?? preferences.limit),
       keep: preferences.always,
       isAllowed: (clubs) => keepsPreferences(preferences, clubs),
-      conditions: order.from.conditions,
+      conditions: request.from.conditions,
     }).map((remedy) => ({
       kind: remedy.kind,
       text: remedyWords(remedy, nameOf, unit),
@@ -250,20 +250,20 @@ const api = {
 
   /** Chooses again with other carries within what is known of them. */
   sure(
-    order: RoundRequest,
+    request: RoundRequest,
     rules: RoundRules,
     best: readonly string[],
     progress: Progress,
   ): Promise<HowSure> {
-    const { clubs } = worked(order);
+    const { clubs } = worked(request);
     const redraws = 20;
     let done = 0;
     return howSure(
       clubs,
       best,
       (drawn) => {
-        const choosing = choosingOfRound(roundChoosing({ ...order, clubs: drawn }), rules);
-        return choose(choosing.model)?.chosen.map((c) => choosing.order[c]!.id);
+        const choosing = choosingOfRound(roundChoosing({ ...request, clubs: drawn }), rules);
+        return choose(choosing.model)?.chosen.map((c) => choosing.clubs[c]!.id);
       },
       redraws,
       async () => {
@@ -276,14 +276,14 @@ const api = {
 
   /** Whole rounds with two bags. */
   playOut(
-    order: RoundRequest,
+    request: RoundRequest,
     rules: RoundRules,
     first: readonly string[],
     second: readonly string[],
     count: number,
     progress: Progress,
   ): Promise<PlayedRounds> {
-    const round = worked(order);
+    const round = worked(request);
     const { model } = choosingOfRound(round, rules);
     const bagOf = (ids: readonly string[]) => ({
       clubs: clubsOfIds(round.clubs, ids),
@@ -300,12 +300,12 @@ const api = {
   },
 
   triggers(
-    order: RoundRequest,
+    request: RoundRequest,
     rules: RoundRules,
     best: readonly string[],
     progress: Progress,
   ): Promise<DayTrigger[]> {
-    return dayTriggers(order, rules, best, async (done, of) => {
+    return dayTriggers(request, rules, best, async (done, of) => {
       progress(done / of);
       await breathe();
       return true;
@@ -346,10 +346,10 @@ const api = {
     progress: Progress,
   ): Promise<SeasonValue> {
     const valued: ValuedRound[] = [];
-    for (const [i, { order, rules, ...round }] of asked.entries()) {
+    for (const [i, { request, rules, ...round }] of asked.entries()) {
       progress((i / asked.length) * 0.5);
       await breathe();
-      valued.push({ ...round, round: worked(order), rules: rules });
+      valued.push({ ...round, round: worked(request), rules: rules });
     }
     return seasonValue(valued, gamerIds, {
       ...besides,

@@ -67,7 +67,7 @@ export function useEventRound(
     const on = courseOf(one);
     if (!event.value || !on) return 'Its course is gone.';
     try {
-      const { order, rules } = roundRequestOf({
+      const { request, rules } = roundRequestOf({
         player: store.sheet!.player,
         clubs: store.clubs,
         plan: plan(),
@@ -77,7 +77,7 @@ export function useEventRound(
         school: school.value,
       });
       const against = bagOf(one.id)?.clubIds ?? plan().baseClubIds;
-      return { roundId: one.id, order, rules, against, unit: unit.value };
+      return { roundId: one.id, request, rules, against, unit: unit.value };
     } catch (error) {
       if (error instanceof InvalidInputError) return `The ${error.message}.`;
       throw error;

@@ -5,7 +5,7 @@ import type { RoundAnswer, RoundWorker, WorkedRound } from './round-worker';
 
 export interface AskedRound {
   /** Which round of the event it is. */ roundId: string;
-  order: RoundRequest;
+  request: RoundRequest;
   rules: RoundRules;
   against: readonly string[];
   unit: DistanceUnit;
@@ -17,7 +17,7 @@ function start(name: string): { worker: Worker; link: Remote<RoundWorker> } {
 }
 
 /** What the needs and costs of a round hang on; locks and prices are not in it. */
-const dayKey = ({ order: { day, clubs, from, changes, notes, preferences } }: AskedRound) =>
+const dayKey = ({ request: { day, clubs, from, changes, notes, preferences } }: AskedRound) =>
   JSON.stringify([day, clubs, from, changes, notes, preferences.bounce]);
 
 /** Shown as busy only past this, so that a quick answer does not flicker. */
@@ -71,7 +71,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     const { answer } = chosen.value ?? {};
     if (stillAsked() && answer) {
       try {
-        const why = await link.why(question.order, question.rules, answer, question.unit);
+        const why = await link.why(question.request, question.rules, answer, question.unit);
         if (stillAsked() && chosen.value) chosen.value = { ...chosen.value, why };
       } catch {
         // Then the reasons stand without what decided.
@@ -80,7 +80,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     await new Promise((resolve) => setTimeout(resolve, IDLE_MS));
     if (!stillAsked()) return;
     try {
-      const sound = await link.withoutFaults(question.order, question.rules);
+      const sound = await link.withoutFaults(question.request, question.rules);
       if (stillAsked()) faultless.value = sound;
     } catch {
       // Without it the page lacks one sentence.
@@ -120,7 +120,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
       if (key !== day || !worked.value) {
         share.value = 0;
         const round = await link.workOut(
-          question.order,
+          question.request,
           proxy((done: number) => {
             if (requestId === lastRequestId) share.value = done;
           }),
@@ -129,7 +129,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
         worked.value = round;
         day = key;
       }
-      const answer = await link.choose(question.order, question.rules, question.against, question.unit);
+      const answer = await link.choose(question.request, question.rules, question.against, question.unit);
       if (requestId === lastRequestId) {
         chosen.value = answer;
         problem.value = '';

@@ -28,12 +28,12 @@ export function useSettling(
     const commands: Extract<Command, { do: 'setRoundBag' }>[] = [];
     await work.run(async (link, progress) => {
       for (const [i, { one, question }] of questions.entries()) {
-        const { order, rules } = question;
-        const answer = await link.choose(order, rules, [], unit.value);
+        const { request, rules } = question;
+        const answer = await link.choose(request, rules, [], unit.value);
         if (!answer.answer) throw new Error(`${one.name}: ${answer.refused}`);
         const best = answer.answer.best.ids;
         const triggers: DayTrigger[] = await link.triggers(
-          order,
+          request,
           rules,
           best,
           proxy((share: number) => progress((i + share) / questions.length)),
@@ -45,7 +45,7 @@ export function useSettling(
           roundId: one.id,
           bagId: planRoundOf(plan(), one.id).bagId ?? newId(),
           clubIds: best,
-          swaps: swapsAgainst(baseClubIds, best, order.clubs, answer.why),
+          swaps: swapsAgainst(baseClubIds, best, request.clubs, answer.why),
           triggers: triggers.map((trigger) => triggerOf(trigger, best, one.day, unit.value, nameOf)),
         });
       }

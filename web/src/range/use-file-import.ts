@@ -7,7 +7,7 @@ import {
   type ClubMatch,
   type KnownMapping,
   type SessionDetails,
-  type StrikeImportOrder,
+  type StrikeFileSpec,
   type StrikeImportReport,
 } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, type PlayingConditions } from '@tasche/core';
@@ -88,7 +88,7 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
     report.value = null;
   }
 
-  function order(): StrikeImportOrder {
+  function order(): StrikeFileSpec {
     const { encoding, delimiter, heads, skipLines } = look.value!;
     return {
       source: file.value!.name.slice(0, 200),

@@ -30,7 +30,7 @@ const asked = computed(() =>
 const MAX_WISHES = 6;
 const MAX_CLUBS = 60;
 const room = computed(() => {
-  const owned = Math.max(0, ...asked.value.rounds.map(({ order }) => order.clubs.length));
+  const owned = Math.max(0, ...asked.value.rounds.map(({ request }) => request.clubs.length));
   return Math.max(0, Math.min(MAX_WISHES, MAX_CLUBS - owned));
 });
 const wishes = computed(() =>
@@ -38,9 +38,9 @@ const wishes = computed(() =>
 );
 /** The rounds with what is wished for beside what is owned, and the bags the player has made. */
 const weighed = computed(() =>
-  asked.value.rounds.map(({ order, ...round }) => ({
+  asked.value.rounds.map(({ request, ...round }) => ({
     ...round,
-    order: { ...order, clubs: [...order.clubs, ...wishes.value.map((wish) => wishedClub(wish)!)] },
+    request: { ...request, clubs: [...request.clubs, ...wishes.value.map((wish) => wishedClub(wish)!)] },
   })),
 );
 const besides = computed(() => ({

@@ -23,7 +23,7 @@ export function seasonRounds(
       const course = courses.find(({ id }) => id === round.courseId);
       try {
         if (!course) throw new InvalidInputError('course', 'of this round is gone');
-        const { order, rules } = roundRequestOf({
+        const { request, rules } = roundRequestOf({
           player,
           clubs,
           plan: { ...plan, baseClubIds: gamerIds },
@@ -32,7 +32,13 @@ export function seasonRounds(
           limits: event.limits,
           school,
         });
-        const key = JSON.stringify([order.day, order.changes, order.notes, order.preferences, rules.limits]);
+        const key = JSON.stringify([
+          request.day,
+          request.changes,
+          request.notes,
+          request.preferences,
+          rules.limits,
+        ]);
         const known = alike.get(key);
         if (known) known.times += 1;
         else
@@ -40,7 +46,7 @@ export function seasonRounds(
             id: round.id,
             name: `${event.name}, ${round.name}`,
             times: 1,
-            order,
+            request,
             rules,
           });
       } catch (error) {
