@@ -172,7 +172,7 @@ const orderSchema = yup
   .noUnknown(unknown);
 
 /** @throws yup.ValidationError naming every bad field */
-export function parseStrikeImportOrder(body: unknown): StrikeFileSpec {
+export function parseStrikeFileSpec(body: unknown): StrikeFileSpec {
   return orderSchema.validateSync(body, {
     abortEarly: false,
     strict: true,

@@ -9,7 +9,7 @@ import {
   guessClub,
   headsKey,
   labelKey,
-  parseStrikeImportOrder,
+  parseStrikeFileSpec,
   strikeRowReader,
   type ClubMatch,
   type RowRefusal,
@@ -77,7 +77,7 @@ export async function importStrikes(
 ): Promise<StrikeImportReport> {
   const { order: sent, file: unread } = await splitOrder(received.read());
   await unread[Symbol.asyncIterator]().return?.();
-  const order = parseStrikeImportOrder(sent);
+  const order = parseStrikeFileSpec(sent);
   return inWorkspace(orm, scope, async (em) => {
     const { file } = await splitOrder(received.read());
     await em.execute('select pg_advisory_xact_lock(hashtextextended(?, 4))', [playerId]);
