@@ -1,4 +1,4 @@
-import { remedyWords, usualRemedies, type Remedy } from '@tasche/core';
+import { clubOfLoftWords, remedyWords, usualRemedies, type Remedy } from '@tasche/core';
 import * as yup from './yup.js';
 import { bagQuestionOf, bagQuestionShape, type BagQuestionDocument } from './bag-question.js';
 import { wholeDocument } from './schemas.js';
@@ -7,7 +7,7 @@ import { wholeDocument } from './schemas.js';
 type RemedyAnswer = Pick<Remedy, 'kind' | 'gain' | 'outId' | 'inId' | 'bends'> & {
   /** "Put the 48 in for the 5 hybrid". */
   text: string;
-  /** The bag it makes, ids. */
+  /** The bag it makes, ids; a club to buy is "a wedge of 48". */
   bag: readonly string[];
   /** Steps at fault before and after. */
   faults: number;
@@ -42,12 +42,12 @@ export function calcRemedies(document: unknown): { remedies: readonly RemedyAnsw
   const nameOf = (id: string) => given.clubs.find((club) => club.id === id)?.name ?? id;
   return {
     remedies: found.map((remedy) => {
-      const { kind, gain, outId, inId, bends, bag, after } = remedy;
+      const { kind, gain, outId, inId, bends, buys, bag, after } = remedy;
       return {
         kind,
         text: remedyWords(remedy, nameOf, given.unit ?? 'yd'),
         gain,
-        bag: bag.map(({ id }) => id),
+        bag: bag.map((club) => (club === buys ? clubOfLoftWords(club.kind, String(club.loftDeg)) : club.id)),
         faults: after.faults,
         ...(outId !== undefined && { outId }),
         ...(inId !== undefined && { inId }),

@@ -467,6 +467,21 @@ describe('calc basket and calc remedies', () => {
     expect(remedies.map(({ text }) => text)).toContain('Put the 9 iron in');
   });
 
+  it('names a club to buy in the bag it makes as it says it', () => {
+    const stated = (carryM: number) => ({ full: { carryM, source: 'stated' } });
+    const short = [
+      { id: '8', name: '8', kind: 'iron', loftDeg: 36, shots: stated(136) },
+      { id: 'PW', name: 'PW', kind: 'iron', loftDeg: 44, shots: stated(114) },
+      { id: '56', name: '56', kind: 'wedge', loftDeg: 56, shots: stated(80) },
+    ];
+    const buy = calcRemedies({ clubs: short, bag: ['8', 'PW', '56'] }).remedies.find(
+      ({ kind }) => kind === 'buy',
+    )!;
+    const bought = buy.bag.find((id) => !['8', 'PW', '56'].includes(id))!;
+    expect(bought).toMatch(/^an? (iron|wedge) of \d/);
+    expect(buy.text).toContain(`Buy ${bought}`);
+  });
+
   it('refuses by name', () => {
     expect(() => calcBasket({ ...few, balls: 2 })).toThrow('balls must be between 3 and 300');
     expect(() => calcBasket({ ...few, balls: 10.5 })).toThrow('balls must be a whole number');

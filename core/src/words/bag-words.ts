@@ -34,7 +34,7 @@ export function bagWhy(
   ];
 }
 
-/** A tenth of a stroke and less is told in hundredths; zero and less in its own words. */
+/** "0.84 strokes", to the hundredth. */
 function strokesWords(strokes: number): string {
   return `${strokes.toFixed(2)} ${strokes.toFixed(2) === '1.00' ? 'stroke' : 'strokes'}`;
 }
@@ -130,7 +130,7 @@ export function lossWords(strokes: number): string {
 }
 
 /** How a player chooses bounce. */
-export const BOUNCE_SCHOOL_WORDS: Record<BounceStrategy, string> = {
+export const BOUNCE_STRATEGY_WORDS: Record<BounceStrategy, string> = {
   match: 'bounce by turf and sand',
   low: 'always low bounce',
   middle: 'one bounce for everywhere',

@@ -3,7 +3,7 @@ export {
   factorSentence,
   howSureSentence,
   lossWords,
-  BOUNCE_SCHOOL_WORDS,
+  BOUNCE_STRATEGY_WORDS,
   lockerFindingSentence,
 } from './bag-words.js';
 export { basketReasonSentence, basketSentence } from './basket-words.js';
@@ -27,7 +27,7 @@ export {
   unevenWords,
 } from './gap-words.js';
 export { LIE_WORDS } from './lie-words.js';
-export { remedyWords } from './remedy-words.js';
+export { clubOfLoftWords, remedyWords } from './remedy-words.js';
 export { bagFindingSentence } from './rules-words.js';
 export { clashSentence, seasonSentence } from './season-words.js';
 export {

@@ -14,6 +14,11 @@ const A: Record<ClubKind, string> = {
   putter: 'a putter',
 };
 
+/** "a wedge of 48.0°": a club nobody owns yet. @param loft as it is to stand there */
+export function clubOfLoftWords(kind: ClubKind, loft: string): string {
+  return `${A[kind]} of ${loft}`;
+}
+
 /** "Put the 48 in for the 5 hybrid": what is to be done. @param nameOf a club's, by its id */
 export function remedyWords(
   { kind, outId, inId, learns, bends = [], buys, insteadOfId }: Remedy,
@@ -42,7 +47,7 @@ export function remedyWords(
     case 'buy': {
       const { loftDeg, shots, kind: bought } = buys!;
       const place = insteadOfId === undefined ? '' : `, for ${the(insteadOfId)}`;
-      return `Buy ${A[bought]} of ${formatDegrees(loftDeg!)} (about ${said(shots.full!.carryM)})${place}`;
+      return `Buy ${clubOfLoftWords(bought, formatDegrees(loftDeg!))} (about ${said(shots.full!.carryM)})${place}`;
     }
   }
 }

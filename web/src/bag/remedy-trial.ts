@@ -1,5 +1,12 @@
 import type { ClubView, Command, WishDetails } from '@tasche/contract';
-import { BENDING_CAUTION, bentClub, formatDegrees, type LadderClub, type Remedy } from '@tasche/core';
+import {
+  BENDING_CAUTION,
+  bentClub,
+  clubOfLoftWords,
+  formatDegrees,
+  type LadderClub,
+  type Remedy,
+} from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { addTickets, bendTicket } from '../bench/new-tickets';
 import type { Trial } from './trial';
@@ -85,7 +92,8 @@ export function loftTrial(
 /** The club a remedy would buy, for the wish list; nothing where it buys none. */
 export function wishOfRemedy({ buys }: Remedy, notes: string, playerId: string): Command[] {
   if (buys?.loftDeg === undefined) return [];
-  const { name, kind, loftDeg } = buys;
+  const { kind, loftDeg } = buys;
+  const name = clubOfLoftWords(kind, formatDegrees(loftDeg));
   return [wishFor(playerId, { name, purpose: 'buy', club: { kind, loftDeg }, notes })];
 }
 

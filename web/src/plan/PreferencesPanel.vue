@@ -5,7 +5,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton } from 'naive-ui';
 import {
   BOUNCE_STRATEGIES,
-  BOUNCE_SCHOOL_WORDS,
+  BOUNCE_STRATEGY_WORDS,
   CLUB_KINDS,
   PUTTER_STRATEGIES,
   GAPPING_STRATEGIES,
@@ -133,7 +133,7 @@ const freezes = computed(() => [
           :disabled="readOnly"
           @update:value="emit('set', { bounce: $event })"
           label="Bounce"
-          :options="BOUNCE_STRATEGIES.map((one) => ({ value: one, label: BOUNCE_SCHOOL_WORDS[one] }))"
+          :options="BOUNCE_STRATEGIES.map((one) => ({ value: one, label: BOUNCE_STRATEGY_WORDS[one] }))"
       /></label>
       <label
         >Putter

@@ -1,4 +1,4 @@
-import { BOUNCE_SCHOOL_WORDS, distanceNumber, type BagPreferences, type DistanceUnit } from '@tasche/core';
+import { BOUNCE_STRATEGY_WORDS, distanceNumber, type BagPreferences, type DistanceUnit } from '@tasche/core';
 import { counted } from '../app/counted';
 
 /** What shows on a folded panel: limit, bounce, changes, kinds. */
@@ -10,7 +10,7 @@ export function shortPreferenceWords({
 }: Pick<BagPreferences, 'limit' | 'bounce' | 'mostChanges' | 'kinds'>): string {
   return [
     counted(limit, 'club'),
-    BOUNCE_SCHOOL_WORDS[bounce],
+    BOUNCE_STRATEGY_WORDS[bounce],
     ...(mostChanges === null ? [] : [mostChanges === 0 ? 'frozen' : `${mostChanges} changes at most`]),
     ...kinds.map(({ kind, most }) => `${counted(most, kind)} at most`),
   ].join(', ');

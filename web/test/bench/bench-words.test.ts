@@ -247,7 +247,7 @@ describe('a remedy looked at on the ladder', () => {
       {
         do: 'addWish',
         wish: {
-          name: 'wedge 48.0°',
+          name: 'a wedge of 48.0°',
           purpose: 'buy',
           club: { kind: 'wedge', loftDeg: 48 },
           price: null,
