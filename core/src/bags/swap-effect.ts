@@ -1,5 +1,5 @@
 import type { LadderClub } from '../spec/index.js';
-import { gaps, type GapOptions, type GapReport, type StepReport } from '../gaps/index.js';
+import { gaps, stepBetween, type GapOptions, type GapReport, type StepReport } from '../gaps/index.js';
 import { applySwaps, type Swap } from './swaps.js';
 
 /** What one swap does to the ladder, given the swaps before it. */
@@ -53,9 +53,8 @@ export function turnedSteps(
   before: GapReport,
   after: GapReport,
 ): { before: StepReport; after: StepReport }[] {
-  const then = new Map(before.steps.map((step) => [`${step.upperId} ${step.lowerId}`, step]));
   return after.steps.flatMap((step) => {
-    const was = then.get(`${step.upperId} ${step.lowerId}`);
+    const was = stepBetween(before, step);
     return was && (was.word !== step.word || was.severity !== step.severity)
       ? [{ before: was, after: step }]
       : [];
@@ -63,6 +62,5 @@ export function turnedSteps(
 }
 
 function stepsOnlyIn(these: GapReport, those: GapReport): StepReport[] {
-  const known = new Set(those.steps.map((step) => `${step.upperId} ${step.lowerId}`));
-  return these.steps.filter((step) => !known.has(`${step.upperId} ${step.lowerId}`));
+  return these.steps.filter((step) => !stepBetween(those, step));
 }

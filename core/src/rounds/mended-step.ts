@@ -1,10 +1,10 @@
-import type { GapReport, StepReport } from '../gaps/index.js';
+import { stepBetween, type GapReport, type StepReport } from '../gaps/index.js';
 
 /** The wide step the headline is about, or the widest where that is about something else. */
 export function namedStep(report: GapReport): StepReport | undefined {
   const steps = stepsAtFault(report);
   const [upperId, lowerId] = report.headline.clubIds ?? [];
-  return steps.find((step) => step.upperId === upperId && step.lowerId === lowerId) ?? steps[0];
+  return stepBetween({ steps }, { upperId, lowerId }) ?? steps[0];
 }
 
 /** Wide steps that are at fault or worth a look, what costs most first. */

@@ -1,5 +1,6 @@
 import {
   MAX_MORE_SHOTS,
+  stepBetween,
   type Cover,
   type Flag,
   type FlightDifference,
@@ -63,7 +64,7 @@ export function headlineWords(report: GapReport, unit: DistanceUnit): { title: s
   if (headline.code === 'flag' && flag)
     return {
       title: flagTitle(flag, count),
-      text: `${flagSentence(flag, report, unit)}${othersAverage(flag, steps, unit)}`,
+      text: `${flagSentence(flag, report, unit)}${othersAverage(flag, report, unit)}`,
     };
   if (headline.code === 'steps not known')
     return {
@@ -115,9 +116,9 @@ function countWord(count: number): string {
 }
 
 /** What the other steps are, so that the worst can be seen against them. */
-function othersAverage(worst: Flag, steps: readonly StepReport[], unit: DistanceUnit): string {
+function othersAverage(worst: Flag, report: GapReport, unit: DistanceUnit): string {
   if (worst.unit === 'per round') return '';
-  const others = steps.filter(
+  const others = report.steps.filter(
     (step) =>
       step.word !== 'either-or' &&
       !(worst.clubIds.includes(step.upperId) && worst.clubIds.includes(step.lowerId)),
@@ -125,7 +126,7 @@ function othersAverage(worst: Flag, steps: readonly StepReport[], unit: Distance
   if (others.length < 2) return '';
   const mean = others.reduce((sum, step) => sum + step.carryM, 0) / others.length;
   const average = `other steps average ${formatDistance(mean, unit, 1)}.`;
-  const step = steps.find((one) => worst.clubIds[0] === one.upperId && worst.clubIds[1] === one.lowerId);
+  const step = stepOf(worst, report);
   // A fault of lofts is said with what it carries, so that the average has something to be held against.
   return worst.unit === 'deg' && step
     ? ` It carries ${formatDistance(step.carryM, unit)}; the ${average}`
@@ -197,8 +198,9 @@ function loftSentence(flag: Flag, report: GapReport): string {
   }
 }
 
-function stepOf({ clubIds: [upperId, lowerId] }: Flag, { steps }: GapReport): StepReport | undefined {
-  return steps.find((step) => step.upperId === upperId && step.lowerId === lowerId);
+/** The step a finding is of; undefined for one of another kind. */
+function stepOf({ clubIds: [upperId, lowerId] }: Flag, report: GapReport): StepReport | undefined {
+  return stepBetween(report, { upperId, lowerId });
 }
 
 function nameIn({ names }: GapReport, clubId: string): string {

@@ -159,6 +159,7 @@ useShortcuts('The bag', {
     return set !== undefined;
   },
 });
+const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
 </script>
 
 <template>
@@ -296,6 +297,7 @@ useShortcuts('The bag', {
           :remedies="remedies"
           @wish="tried.wishFor"
           :trial="trial"
+          :name-of="nameOf"
           :unit="unit"
           :read-only="store.readOnly"
           @try="tried.tryRemedy"

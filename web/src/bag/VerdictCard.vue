@@ -7,6 +7,7 @@ import {
   distanceNumber,
   gappingStrategyOf,
   headlineWords,
+  stepBetween,
   remedyWords,
   stepSentence,
   type DistanceUnit,
@@ -28,6 +29,8 @@ const props = defineProps<{
   /** Null while they are looked for. */
   remedies: readonly Remedy[] | null;
   trial: Trial | null;
+  /** A club's of the locker: a remedy speaks of clubs that are not in the bag, or not any more. */
+  nameOf: (clubId: string) => string;
   unit: DistanceUnit;
   readOnly: boolean;
 }>();
@@ -40,17 +43,9 @@ const evennessBefore = computed(
 const changed = computed(
   () => props.opened.length > 0 || props.closed.length > 0 || evenness.value !== evennessBefore.value,
 );
-const names = computed(
-  () => new Map([...props.before.rungs, ...props.report.rungs].map((rung) => [rung.clubId, rung.name])),
-);
 const headline = computed(() => headlineWords(props.report, props.unit));
 /** What is pointed at, as it stands now: after a change it may be gone. */
-const shownStep = computed(() => {
-  const { pointed, report } = props;
-  return pointed && report.steps.find((step) => isSameStep(step, pointed));
-});
-const remedyText = (remedy: Remedy) =>
-  remedyWords(remedy, (id) => props.before.names.get(id) ?? nameIn(remedy, id), props.unit);
+const shownStep = computed(() => props.pointed && stepBetween(props.report, props.pointed));
 const school = computed(() => gappingStrategyOf(props.report.school));
 
 /** A wide step somebody should look at. */
@@ -59,12 +54,6 @@ const atFault = computed(() =>
     ({ word, severity }) => word === 'wide' && (severity === 'error' || severity === 'warning'),
   ),
 );
-function isSameStep(a: StepReport, b: StepReport): boolean {
-  return a.upperId === b.upperId && a.lowerId === b.lowerId;
-}
-function nameIn({ bag }: Remedy, clubId: string): string {
-  return bag.find(({ id }) => id === clubId)?.name ?? '';
-}
 function evennessChange({ after }: Remedy): string {
   return after.evenness
     ? `${school.value.name}: ${unevenWords(after.evenness, props.unit)} after it, ${evenness.value ?? 'nothing to measure'} now.`
@@ -73,7 +62,7 @@ function evennessChange({ after }: Remedy): string {
 
 function stepWords(step: StepReport): string {
   const loft = step.loftDeg === undefined ? '' : `, ${formatDegrees(step.loftDeg)}`;
-  return `${names.value.get(step.upperId)} to ${names.value.get(step.lowerId)} ${distanceNumber(step.carryM, props.unit)}${loft}`;
+  return `${props.nameOf(step.upperId)} to ${props.nameOf(step.lowerId)} ${distanceNumber(step.carryM, props.unit)}${loft}`;
 }
 </script>
 
@@ -113,7 +102,7 @@ function stepWords(step: StepReport): string {
     </div>
     <p v-if="!trial && remedies && remedies.length > 0 && !readOnly" class="remedies">
       <span v-for="remedy in remedies" :key="remedy.kind" class="remedy">
-        {{ remedyText(remedy) }}
+        {{ remedyWords(remedy, nameOf, unit) }}
         <span class="quiet small" :title="`By a usual round for this player. ${evennessChange(remedy)}`">{{
           gainWords(remedy)
         }}</span>

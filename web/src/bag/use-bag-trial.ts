@@ -28,7 +28,7 @@ export function useBagTrial(
   const wordsOf = (remedy: Remedy) =>
     remedyWords(
       remedy,
-      (id) => store.clubsById.get(id)?.name ?? '',
+      (id) => store.clubsById.get(id)?.name ?? 'a club that is gone',
       settings.unitFor(store.sheet!.player.distanceUnit),
     );
 

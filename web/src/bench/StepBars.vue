@@ -1,23 +1,21 @@
 <script setup lang="ts">
-import { distanceNumber, formatDegrees, type DistanceUnit, type GapReport } from '@tasche/core';
+import { distanceNumber, formatDegrees, stepBetween, type DistanceUnit, type GapReport } from '@tasche/core';
 import { computed } from 'vue';
 
 /** The steps of a bag now and after a plan, each as a bar against its target. */
 const props = defineProps<{ now: GapReport; then: GapReport; unit: DistanceUnit }>();
 
-const names = computed(() => new Map(props.now.rungs.map(({ clubId, name }) => [clubId, name])));
+const name = (clubId: string) => props.now.names.get(clubId) ?? '';
 const rows = computed(() =>
   props.now.steps.map((step) => {
-    const after = props.then.steps.find(
-      (one) => one.upperId === step.upperId && one.lowerId === step.lowerId,
-    );
+    const after = stepBetween(props.then, step);
     const ofLofts = step.targetDeg !== undefined && step.loftDeg !== undefined;
     const size = (one: typeof step | undefined) => (ofLofts ? one?.loftDeg : one?.carryM);
     const said = (value: number | undefined) =>
       value === undefined ? '–' : ofLofts ? formatDegrees(value) : distanceNumber(value, props.unit);
     return {
       key: `${step.upperId} ${step.lowerId}`,
-      name: `${names.value.get(step.upperId)} to ${names.value.get(step.lowerId)}`,
+      name: `${name(step.upperId)} to ${name(step.lowerId)}`,
       now: size(step),
       then: size(after),
       target: ofLofts ? step.targetDeg : step.targetM,

@@ -32,7 +32,7 @@ const plan = computed(() => store.sheet!.plans.find(({ id }) => id === props.pla
 const event = computed(() => schedule.events.find(({ id }) => id === plan.value?.eventId));
 const name = (id: string | undefined) =>
   id === undefined ? undefined : (store.clubsById.get(id)?.name ?? 'a club deleted since');
-const nameOf = (id: string) => store.clubsById.get(id)?.name ?? '';
+const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
 const rounds = computed(() =>
   event.value && plan.value
     ? event.value.rounds.map((round) => {

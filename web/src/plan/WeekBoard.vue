@@ -2,6 +2,7 @@
 import type { ClubView } from '@tasche/contract';
 import {
   headlineWords,
+  stepBetween,
   stepSentence,
   type DistanceUnit,
   type GapReport,
@@ -32,11 +33,7 @@ const ROW_PX = 36;
 const HEAD_PX = 46;
 const pointed = ref<StepReport | null>(null);
 /** The step that is pointed at, as it stands now: after a swap it may be gone. */
-const step = computed(() =>
-  props.report.steps.find(
-    ({ upperId, lowerId }) => upperId === pointed.value?.upperId && lowerId === pointed.value.lowerId,
-  ),
-);
+const step = computed(() => pointed.value && stepBetween(props.report, pointed.value));
 const headline = computed(() => headlineWords(props.report, props.unit));
 </script>
 

@@ -29,6 +29,7 @@ function card(clubs: readonly LadderClub[], more: Partial<InstanceType<typeof Ve
       pointed: null,
       remedies: [],
       trial: null,
+      nameOf: (id: string) => id,
       unit: 'm',
       readOnly: false,
       ...more,
