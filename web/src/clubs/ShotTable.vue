@@ -78,13 +78,4 @@ function shotColumn(kind: ShotKind, part: ShotPart): Column {
   padding: 2px 3px 2px 0;
   white-space: nowrap;
 }
-.measured {
-  color: var(--petrol);
-}
-.stated {
-  color: var(--brass-ink);
-}
-.modelled {
-  font-style: italic;
-}
 </style>

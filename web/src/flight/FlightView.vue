@@ -364,15 +364,6 @@ table.figures th:last-child {
 .brass {
   color: var(--brass-ink);
 }
-.measured {
-  color: var(--petrol);
-}
-.stated {
-  color: var(--brass-ink);
-}
-.modelled {
-  font-style: italic;
-}
 .empty {
   padding: 24px;
 }

@@ -112,9 +112,6 @@ li:focus-visible {
   font-style: normal;
   color: var(--brass-ink);
 }
-.modelled {
-  font-style: italic;
-}
 .marked {
   box-shadow: inset 3px 0 0 var(--brass);
 }
@@ -133,20 +130,6 @@ li:focus-visible {
 }
 .why {
   line-height: 1.25;
-}
-.badge {
-  font-style: normal;
-  font-weight: 500;
-  font-size: 11.5px;
-  color: var(--petrol);
-  border: 1px solid var(--petrol-mid);
-  border-radius: 3px;
-  padding: 0 4px;
-  margin-left: 6px;
-}
-.badge.out {
-  color: var(--brick-ink);
-  border-color: var(--brick);
 }
 @media (max-width: 520px) {
   li {

@@ -214,7 +214,8 @@ function add(): void {
               <td colspan="5">
                 <p>
                   <span class="name"
-                    >{{ what(demand) }}<em v-if="changes[demandKey(demand)]" class="badge">changed</em></span
+                    >{{ what(demand)
+                    }}<em v-if="changes[demandKey(demand)]" class="badge changed">changed</em></span
                   >
                   <span :title="hitFrom(demand)"
                     ><NumberField
@@ -353,14 +354,6 @@ table {
 .need.shown .name {
   color: var(--petrol);
   font-weight: 600;
-}
-.badge {
-  font-style: normal;
-  font-size: 11px;
-  border: 1px solid var(--brass);
-  border-radius: 3px;
-  padding: 0 4px;
-  margin-left: 6px;
 }
 
 .often {

@@ -217,12 +217,4 @@ const works = [
   display: grid;
   gap: 3px;
 }
-.badge {
-  font-size: 11.5px;
-  color: var(--petrol);
-  border: 1px solid var(--petrol-mid);
-  border-radius: 3px;
-  padding: 0 4px;
-  margin-left: 6px;
-}
 </style>

@@ -136,20 +136,8 @@ tr:focus-visible td {
     inset 0 2px var(--petrol),
     inset 0 -2px var(--petrol);
 }
-.badge {
-  font-style: normal;
-  font-weight: 500;
-  font-size: 11.5px;
-  color: var(--petrol);
-  border: 1px solid var(--petrol-mid);
-  border-radius: 3px;
-  padding: 0 4px;
-  margin-left: 7px;
-}
-.stated {
-  color: var(--brass-ink);
-}
-.modelled {
-  font-style: italic;
+/* Nearly every carry is measured: only the others stand out here. */
+.planned td.measured {
+  color: inherit;
 }
 </style>

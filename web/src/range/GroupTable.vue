@@ -296,15 +296,6 @@ td:last-child,
 th:last-child {
   padding-right: 0;
 }
-.measured {
-  color: var(--petrol);
-}
-.stated {
-  color: var(--brass-ink);
-}
-.modelled {
-  font-style: italic;
-}
 .drift td {
   border-top: 0;
   text-align: left;

@@ -498,16 +498,6 @@ td.editing {
   text-align: left;
   border-radius: 0 4px 4px 4px;
 }
-.badge {
-  font-style: normal;
-  font-weight: 500;
-  font-size: 11.5px;
-  color: var(--petrol);
-  border: 1px solid var(--petrol-mid);
-  border-radius: 3px;
-  padding: 0 4px;
-  margin-left: 6px;
-}
 .new-row td {
   border-bottom: 1px solid var(--line);
   cursor: text;
