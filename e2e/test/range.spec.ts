@@ -276,9 +276,12 @@ test('the demo’s sessions show what they are meant to: worn grooves, an outlie
   await page.goto(`${demo.davor}/range`);
   await expect(clubs(page)).toContainText('60: spin lost and launch gained against before');
   await expect(page.getByRole('heading', { name: 'What the gamer covers' })).toBeVisible();
+  for (const chart of [/^Landing points/, /^Side view/, /^Chance of covering/])
+    await expect(page.getByRole('img', { name: chart }).getByText('7 iron', { exact: true })).toBeAttached();
   await clubs(page).getByRole('button', { name: '7 iron', exact: true }).click();
   await expect(page).toHaveURL(/clubs=/);
   await expect(rows(page)).toHaveCount(10);
+  await expect(page.getByRole('img', { name: /^Landing points of 1 club;/ })).toBeAttached();
 });
 
 test('a basket is worked out for a half-known bag, hit ball by ball, and stops a club that has told enough', async ({

@@ -1,8 +1,20 @@
 <script setup lang="ts" generic="R extends object">
+import { digits } from './counted';
 import { NButton, NDataTable, type DataTableColumn } from 'naive-ui';
-import { computed, h, onMounted, ref, shallowRef, useTemplateRef, type VNodeChild } from 'vue';
+import {
+  computed,
+  h,
+  onBeforeUnmount,
+  onMounted,
+  ref,
+  shallowRef,
+  useTemplateRef,
+  watch,
+  type VNodeChild,
+} from 'vue';
 import TextField from '../fields/TextField.vue';
 import { nextOrder, ordered, type DataColumn, type DataOrder } from './data-table';
+import { whenIdle } from './when-idle';
 
 /**
  * A table that is only read and may grow: ordered by the head of a column, searched, and so many rows at a
@@ -41,8 +53,25 @@ const found = computed(() => {
   const by = props.columns.find(({ id }) => id === order.value?.id)?.value;
   return by ? ordered(kept, by, order.value!.isDescending) : kept;
 });
-const shown = computed(() => found.value.slice(0, count.value));
-const left = computed(() => found.value.length - shown.value.length);
+const wantedRows = computed(() => Math.min(count.value, found.value.length));
+const left = computed(() => found.value.length - wantedRows.value);
+
+/** Cells put on the page at once: more hold it up. Rows that are wanted come in steps of so many. */
+const STEP_CELLS = 60;
+const step = computed(() => Math.max(1, Math.ceil(STEP_CELLS / props.columns.length)));
+const drawn = ref(step.value);
+const shown = computed(() => found.value.slice(0, Math.min(wantedRows.value, drawn.value)));
+let stopDrawing = () => {};
+function drawOn(): void {
+  stopDrawing();
+  if (drawn.value >= wantedRows.value) return;
+  stopDrawing = whenIdle(() => {
+    drawn.value += step.value;
+    drawOn();
+  });
+}
+watch(wantedRows, drawOn, { immediate: true });
+onBeforeUnmount(() => stopDrawing());
 
 function head({ id, head: text, hint, value }: DataColumn<R>): VNodeChild {
   if (!value || !props.orders) return h('span', { title: hint }, text);
@@ -101,8 +130,8 @@ onMounted(() => whole.value?.querySelector('table')?.setAttribute('aria-label', 
       >
     </NDataTable>
     <NButton v-if="left > 0" size="small" class="no-print more" @click="count += page"
-      >Show {{ Math.min(page, left).toLocaleString('en') }} more: {{ shown.length.toLocaleString('en') }} of
-      {{ found.length.toLocaleString('en') }} shown</NButton
+      >Show {{ digits(Math.min(page, left)) }} more: {{ digits(wantedRows) }} of
+      {{ digits(found.length) }} shown</NButton
     >
   </div>
 </template>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
 import { CircleHelp, Moon, Sun } from 'lucide-vue-next';
-import { computed, nextTick, useTemplateRef, watch } from 'vue';
+import { computed, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useKeysHelp } from '../keys/keys-help';
 import { useSheet } from '../sheet/sheet-store';
 import { useSettings } from './settings';
 import PersonMenu from '../people/PersonMenu.vue';
 import { viewLink } from './view-link';
+import { whenIdle } from './when-idle';
 
 const route = useRoute();
 const sheet = useSheet();
@@ -35,10 +36,9 @@ const BENCH_PAGES = ['bend-plan', 'weights', 'check', 'wear', 'putters', 'wishes
 const nav = useTemplateRef<HTMLElement>('nav');
 watch(
   () => [route.name, playerId.value],
-  async () => {
-    await nextTick();
-    nav.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' });
-  },
+  // Where it is is known once the page was laid out; asked earlier, it is laid out twice.
+  () =>
+    whenIdle(() => nav.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' })),
   { immediate: true },
 );
 </script>

@@ -4,7 +4,7 @@ import type { BasketLine, SessionEntry, StrikeView } from '@tasche/contract';
 import { distanceNumber, shotName, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
 import { counted } from '../app/counted';
-import type { StrikeRow } from '../range/range-worker';
+import type { WorkedShots } from '../range/worked-shots';
 import { useSheet } from '../sheet/sheet-store';
 import { basketProgress, nextLine } from './basket-progress';
 
@@ -12,7 +12,7 @@ import { basketProgress, nextLine } from './basket-progress';
 const props = defineProps<{
   session: SessionEntry;
   strikes: readonly StrikeView[];
-  rows: ReadonlyMap<string, StrikeRow>;
+  rows: WorkedShots;
   unit: DistanceUnit;
 }>();
 const emit = defineEmits<{ aim: [aim: { clubId: string; shot: BasketLine['shot'] }] }>();

@@ -1,5 +1,6 @@
 import type { BasketLine, StrikeView } from '@tasche/contract';
-import { toldEnough, type CompleteStrike, type Told } from '@tasche/core';
+import { toldEnough, type Told } from '@tasche/core';
+import type { WorkedShot } from '../range/worked-shots';
 
 /** A line of a session's basket with how far it has come. */
 interface BasketProgress extends Told {
@@ -13,7 +14,7 @@ interface BasketProgress extends Told {
 export function basketProgress(
   lines: readonly BasketLine[],
   strikes: readonly Pick<StrikeView, 'id' | 'clubId' | 'shot' | 'leftOut'>[],
-  wholes: ReadonlyMap<string, { whole: Pick<CompleteStrike, 'atBaseline'> | null }>,
+  wholes: { get(id: string): { whole: Pick<WorkedShot, 'atBaseline'> | null } | undefined },
 ): BasketProgress[] {
   return lines.map((line) => ({
     line,

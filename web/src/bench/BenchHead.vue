@@ -3,6 +3,7 @@ import { onMounted, useTemplateRef } from 'vue';
 import { useRoute } from 'vue-router';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
+import { whenIdle } from '../app/when-idle';
 import { useSheet } from '../sheet/sheet-store';
 
 /** The head of every page of the bench, and the way between them. */
@@ -12,9 +13,13 @@ const store = useSheet();
 const route = useRoute();
 /** On a phone the strip is one line, which shows the page that is open. */
 const strip = useTemplateRef<HTMLElement>('strip');
-onMounted(() => {
-  strip.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
-});
+onMounted(() =>
+  whenIdle(() =>
+    strip.value
+      ?.querySelector('[aria-current="true"]')
+      ?.scrollIntoView({ block: 'nearest', inline: 'center' }),
+  ),
+);
 const PAGES = [
   { name: 'bench', label: 'Tickets' },
   { name: 'bend-plan', label: 'Bend plan' },

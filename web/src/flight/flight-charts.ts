@@ -182,7 +182,7 @@ export function bandedFrame(
       ...base.yAxis,
       max: top + bandHeight,
       interval: step,
-      axisLabel: { color: ink.quiet, formatter: (value: number) => (value > top ? '' : String(value)) },
+      axisLabel: { color: ink.quiet, numbers: { to: top } },
       splitLine: { show: false },
       axisTick: { show: false },
     },
@@ -322,10 +322,7 @@ export function viewFromAbove(
       min: -half - (band?.heightOf(2 * half) ?? 0),
       max: half,
       ...(band && { interval: ABOVE_STEP, axisTick: { show: false } }),
-      axisLabel: {
-        color: ink.quiet,
-        formatter: (value: number) => (value < -half ? '' : String(Math.abs(value))),
-      },
+      axisLabel: { color: ink.quiet, numbers: { from: -half, isAbsolute: true } },
       ...(band && { splitLine: { show: false } }),
     },
     series: [

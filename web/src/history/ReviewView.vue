@@ -5,7 +5,7 @@ import { MAX_STRIKES_ANSWERED, roundsPlayed } from '@tasche/contract';
 import { TIE_STROKES, isTie, PREDICTION_BASES, calibrationOf, calibrationWords, dayPlus } from '@tasche/core';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { counted } from '../app/counted';
+import { counted, digits } from '../app/counted';
 import { shortMoment, today } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
@@ -102,7 +102,7 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
         ◆ Only the newest {{ review.days.length }} days with shots are gone back over.
       </p>
       <p v-if="hasMoreShots" class="verdict warning small">
-        ◆ Only the newest {{ MAX_STRIKES_ANSWERED.toLocaleString('en') }} shots are gone back over.
+        ◆ Only the newest {{ digits(MAX_STRIKES_ANSWERED) }} shots are gone back over.
       </p>
       <NTable v-if="byBasis.length > 1" class="basis" size="small" :bordered="false" :bottom-bordered="false">
         <thead>

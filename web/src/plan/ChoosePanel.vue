@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { digits } from '../app/counted';
 import ProblemLine from '../app/ProblemLine.vue';
 import NumberField from '../fields/NumberField.vue';
 import Fold from '../app/Fold.vue';
@@ -308,7 +309,7 @@ const strokes = (value: number) => value.toFixed(2);
           </p>
           <p class="small quiet">
             {{ chosen.answer.proof.proved ? 'Proved the best' : 'Not proved the best' }} of
-            {{ chosen.answer.proof.sets.toLocaleString('en') }} sets of clubs. Next best:
+            {{ digits(chosen.answer.proof.sets) }} sets of clubs. Next best:
             <template v-for="(bag, i) in chosen.answer.runnersUp" :key="i"
               >{{ i ? '; ' : '' }}{{ differs(bag.ids) }} ({{
                 lossWords(bag.strokes - chosen.answer.best.strokes)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { digits } from '../app/counted';
 import ProblemLine from '../app/ProblemLine.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import { NButton } from 'naive-ui';
@@ -86,7 +87,7 @@ const works = [
   { key: 'sure', label: 'How sure?', of: sure, run: askSure },
   {
     key: 'played',
-    label: `Play ${ROUNDS.toLocaleString('en')} rounds against the next best`,
+    label: `Play ${digits(ROUNDS)} rounds against the next best`,
     of: played,
     run: playOut,
   },
@@ -179,8 +180,8 @@ const works = [
       </p>
     </div>
     <p v-if="played.result.value" class="sentence">
-      Over {{ played.result.value.rounds.toLocaleString('en') }} rounds played stroke by stroke with the same
-      luck, the next best ({{ played.result.value.against }}) took
+      Over {{ digits(played.result.value.rounds) }} rounds played stroke by stroke with the same luck, the
+      next best ({{ played.result.value.against }}) took
       <b
         >{{ played.result.value.difference.toFixed(3) }} ±
         {{ played.result.value.plusMinus?.toFixed(3) ?? '?' }}</b

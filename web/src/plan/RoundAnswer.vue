@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { counted } from '../app/counted';
+import { counted, digits } from '../app/counted';
 import { isTie, type Swap } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
@@ -82,7 +82,7 @@ const proof = computed(() => props.chosen.answer!.proof);
         >.
       </span>
       <span class="small quiet proof"
-        >{{ proof.proved ? 'Proved' : 'Not proved' }} of {{ proof.sets.toLocaleString('en') }} sets.</span
+        >{{ proof.proved ? 'Proved' : 'Not proved' }} of {{ digits(proof.sets) }} sets.</span
       >
     </p>
     <ul v-if="reasons.length" class="small reasons">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { digits } from '../app/counted';
 import type { StrikeImportReport } from '@tasche/contract';
 import { NButton } from 'naive-ui';
 
@@ -10,18 +11,15 @@ const emit = defineEmits<{ saveRefusals: [] }>();
 <template>
   <section class="card result" role="status">
     <p v-if="report.taken > 0" class="verdict fine">
-      ● {{ report.taken.toLocaleString('en') }} shots taken, on {{ report.days.length }}
+      ● {{ digits(report.taken) }} shots taken, on {{ report.days.length }}
       {{ report.days.length === 1 ? 'day' : 'days' }}.
     </p>
     <p v-else class="verdict warning">◆ Nothing new in it.</p>
     <p class="small">
-      <template v-if="report.duplicates"
-        >{{ report.duplicates.toLocaleString('en') }} were known already. </template
-      ><template v-if="report.otherClubs"
-        >{{ report.otherClubs.toLocaleString('en') }} of clubs left out. </template
-      ><template v-if="report.refused"
-        >{{ report.refused.toLocaleString('en') }} could not be taken. </template
-      >Ctrl Z takes it back.
+      <template v-if="report.duplicates">{{ digits(report.duplicates) }} were known already. </template
+      ><template v-if="report.otherClubs">{{ digits(report.otherClubs) }} of clubs left out. </template
+      ><template v-if="report.refused">{{ digits(report.refused) }} could not be taken. </template>Ctrl Z
+      takes it back.
     </p>
     <p v-if="report.refusals.length > 0">
       <NButton @click="emit('saveRefusals')" size="small"> Save the list of rows left out </NButton>

@@ -4,7 +4,7 @@ import type { ClubMatch, StrikeImportReport } from '@tasche/contract';
 import { distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { NButton, NTable } from 'naive-ui';
 import { computed } from 'vue';
-import { counted } from '../app/counted';
+import { counted, digits } from '../app/counted';
 import { shortDay } from '../app/day';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { useSheet } from '../sheet/sheet-store';
@@ -54,12 +54,11 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
 <template>
   <h2>Preview</h2>
   <p>
-    <b>{{ report.rows.toLocaleString('en') }}</b> rows on {{ counted(report.days.length, 'day') }}{{ days }}:
-    <b>{{ wouldTake.toLocaleString('en') }}</b> to take<template v-if="report.duplicates"
-      >, {{ report.duplicates.toLocaleString('en') }} of them known already</template
+    <b>{{ digits(report.rows) }}</b> rows on {{ counted(report.days.length, 'day') }}{{ days }}:
+    <b>{{ digits(wouldTake) }}</b> to take<template v-if="report.duplicates"
+      >, {{ digits(report.duplicates) }} of them known already</template
     ><template v-if="report.refused"
-      >,
-      <span class="verdict error">■ {{ report.refused.toLocaleString('en') }} that cannot be</span></template
+      >, <span class="verdict error">■ {{ digits(report.refused) }} that cannot be</span></template
     >.
   </p>
   <p v-if="doubt" class="verdict warning" role="status">◆ {{ doubt }}</p>
@@ -83,7 +82,7 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
       <tbody>
         <tr v-for="{ label, rows: n, match, beside } in rows" :key="label">
           <th scope="row">{{ label || 'every row' }}</th>
-          <td>{{ n.toLocaleString('en') }}</td>
+          <td>{{ digits(n) }}</td>
           <td>
             <ChoiceField
               :value="match?.clubId ?? ''"
@@ -143,9 +142,7 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
           <td>{{ one.reason }}</td>
         </tr>
         <tr v-if="report.refused > MAX_LINES">
-          <td colspan="4" class="quiet">
-            and {{ (report.refused - MAX_LINES).toLocaleString('en') }} more like these
-          </td>
+          <td colspan="4" class="quiet">and {{ digits(report.refused - MAX_LINES) }} more like these</td>
         </tr>
       </tbody>
     </NTable>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { digits } from '../app/counted';
 import { HIT_OFF, baselineOf } from '@tasche/contract';
 import type { PlayingConditions } from '@tasche/core';
 import { NButton } from 'naive-ui';
@@ -124,7 +125,7 @@ const noClubColumn = computed(() => !mapping.value.columns.some(({ field }) => f
         />
         <p class="bar take">
           <NButton :disabled="sending !== null || wouldTake === 0" @click="send('good')" type="primary">
-            Take {{ wouldTake.toLocaleString('en') }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</NButton
+            Take {{ digits(wouldTake) }} {{ wouldTake === 1 ? 'shot' : 'shots' }}</NButton
           ><RouterLink class="plain-button" :to="{ name: 'range', params: { playerId } }">Cancel</RouterLink>
         </p>
       </template>

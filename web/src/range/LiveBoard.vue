@@ -8,14 +8,14 @@ import { distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@
 import { computed, ref, watch } from 'vue';
 import { post, request } from '../api/request';
 import { useSheet } from '../sheet/sheet-store';
-import type { StrikeRow } from './range-worker';
+import type { WorkedShots } from './worked-shots';
 import { heightUnit, sideWords, speedNumber, speedUnit } from './strike-units';
 
 /** What the monitor sees, large enough to read from the mat; and which club is in hand. */
 const props = defineProps<{
   session: SessionEntry;
   strikes: readonly StrikeView[];
-  rows: ReadonlyMap<string, StrikeRow>;
+  rows: WorkedShots;
   monitor: MonitorView;
   line: 'closed' | 'open' | 'broken';
   unit: DistanceUnit;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { digits } from '../app/counted';
 import LoadingRows from '../app/LoadingRows.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
@@ -133,8 +134,8 @@ useShortcuts('The range', {
       @leave="forming = null"
     />
     <p v-if="range.more" class="verdict warning small">
-      ◆ Only the newest {{ range.strikes.length.toLocaleString('en') }} shots are here; averages and
-      comparisons leave out the older ones.
+      ◆ Only the newest {{ digits(range.strikes.length) }} shots are here; averages and comparisons leave out
+      the older ones.
     </p>
     <p v-if="range.state === 'away'" class="verdict warning" role="status">
       ◆ The server cannot be reached; this page fills by itself as soon as it can be.

@@ -23,7 +23,8 @@ import GroupTable from './GroupTable.vue';
 import StrikeTable from './StrikeTable.vue';
 import { averageFlights, landingView, HELD_SHARE } from './range-charts';
 import { useRange } from './range-store';
-import type { DriftRow, GroupSummary, StrikeRow } from './range-worker';
+import type { DriftRow, GroupSummary } from './range-worker';
+import type { WorkedShots } from './worked-shots';
 import { DRIFT_SPANS, type DriftSpan } from './use-session';
 
 const CHART_PX = 300;
@@ -33,7 +34,7 @@ const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue
 const props = defineProps<{
   session: SessionEntry;
   strikes: readonly StrikeView[];
-  rows: ReadonlyMap<string, StrikeRow>;
+  rows: WorkedShots;
   groups: readonly GroupSummary[];
   drifts: readonly DriftRow[];
   /** What each club is held against. */
@@ -171,7 +172,6 @@ function take(group: GroupSummary, shot: Shot): void {
         <FlightChart
           :option="above"
           :height="CHART_PX"
-          :points="strikes.length"
           :label="`Landing points of ${counted(looked.length, 'club')}; the table above sums them up`"
         /></figure
     ></Later>

@@ -16,13 +16,13 @@ import type { DataColumn } from '../app/data-table';
 import QuietChoice from '../fields/QuietChoice.vue';
 import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
-import type { StrikeRow } from './range-worker';
+import type { WorkedRow, WorkedShots } from './worked-shots';
 import { clubColumns, strikeColumns } from './strike-units';
 
 /** The balls of a session one by one, the newest first, as they were given; what was worked out is in italics. */
 const props = defineProps<{
   strikes: readonly StrikeView[];
-  rows: ReadonlyMap<string, StrikeRow>;
+  rows: WorkedShots;
   unit: DistanceUnit;
 }>();
 const emit = defineEmits<{
@@ -38,7 +38,7 @@ const PAGE = 25;
 interface Ball {
   strike: StrikeView;
   number: number;
-  row: StrikeRow | undefined;
+  row: WorkedRow | undefined;
 }
 const balls = computed(() =>
   props.strikes
@@ -56,8 +56,7 @@ const columns = computed((): DataColumn<Ball>[] => [
     id: part,
     head,
     align: 'right',
-    value: ({ strike, row }) =>
-      strike.given[part] ?? (row?.whole as Partial<Strike> | null | undefined)?.[part],
+    value: ({ strike, row }) => strike.given[part] ?? (row?.whole as Partial<Strike> | null)?.[part],
   })),
   { id: 'counts', head: 'Counts' },
 ]);

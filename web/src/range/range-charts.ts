@@ -109,7 +109,7 @@ export function landingView(all: readonly Landings[], unit: DistanceUnit, ink: C
       nameLocation: 'start' as const,
       min: -Math.ceil(reach / 10) * 10,
       max: Math.ceil(reach / 10) * 10,
-      axisLabel: { color: ink.quiet, formatter: (value: number) => String(Math.abs(value)) },
+      axisLabel: { color: ink.quiet, numbers: { isAbsolute: true } },
     },
     series,
   };

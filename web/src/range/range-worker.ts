@@ -34,8 +34,9 @@ import {
   type StrikeClub,
   type StrikeSummary,
 } from '@tasche/core';
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
 import { earlierShots, type EarlierSessions } from './earlier-shots';
+import { packShots, type PackedShots } from './worked-shots';
 
 /** A session's air with the balls hit in it, each with the club as it was built. */
 export interface SessionStrikes {
@@ -44,14 +45,6 @@ export interface SessionStrikes {
 }
 /** As much of a strike as the worker needs: ten thousand of them are copied on their way to it. */
 export type WorkedStrike = Pick<StrikeView, 'id' | 'clubId' | 'shot' | 'leftOut' | 'given'>;
-
-/** A ball filled in, or why it could not be. */
-export interface StrikeRow {
-  id: string;
-  whole: CompleteStrike | null;
-  refused: string;
-  outlier: Outlier | undefined;
-}
 
 /** What one club does with one shot kind. */
 export interface GroupSummary {
@@ -154,6 +147,7 @@ function groupsOf(sessions: readonly SessionStrikes[], baseline: PlayingConditio
 
 function summaries(
   groups: ReturnType<typeof groupsOf>['groups'],
+  outliers: ReadonlyMap<string, Outlier>,
   baseline: PlayingConditions,
 ): GroupSummary[] {
   return [...groups].map(([key, { clubId, shot, counted, leftOut }]) => ({
@@ -162,7 +156,7 @@ function summaries(
     shot,
     n: counted.length,
     leftOut,
-    outliers: outliersOf(counted.map(({ whole }) => whole)).filter(Boolean).length,
+    outliers: counted.filter(({ id }) => outliers.has(id)).length,
     summary: counted.length > 0 ? summariseStrikes(counted.map(({ whole }) => whole)) : null,
     points: landingsOf(counted.map(({ whole }) => whole)),
     path:
@@ -207,32 +201,29 @@ export interface DriftRow {
   after: number;
 }
 
+/** The session that was read last. */
+let shown: { groups: ReturnType<typeof groupsOf>['groups']; baseline: PlayingConditions } | undefined;
+
 const api = {
-  /** Every ball of some sessions filled in, and what each club did. */
-  read(
-    sessions: readonly SessionStrikes[],
-    baseline: PlayingConditions,
-  ): { rows: StrikeRow[]; groups: GroupSummary[] } {
-    const { groups, wholes } = groupsOf(sessions, baseline);
-    const outliers = new Map<string, Outlier | undefined>();
+  /** Every ball of a session filled in, and what each club did. */
+  read(session: SessionStrikes, baseline: PlayingConditions): { shots: PackedShots; groups: GroupSummary[] } {
+    const { groups, wholes } = groupsOf([session], baseline);
+    shown = { groups, baseline };
+    const outliers = new Map<string, Outlier>();
     for (const { counted } of groups.values())
-      outliersOf(counted.map(({ whole }) => whole)).forEach((one, i) => outliers.set(counted[i]!.id, one));
-    const rows = [...wholes].map(([id, whole]): StrikeRow =>
-      typeof whole === 'string'
-        ? { id, whole: null, refused: whole, outlier: undefined }
-        : { id, whole, refused: '', outlier: outliers.get(id) },
-    );
-    return { rows, groups: summaries(groups, baseline) };
+      outliersOf(counted.map(({ whole }) => whole)).forEach((one, i) => {
+        if (one) outliers.set(counted[i]!.id, one);
+      });
+    const shots = packShots(wholes, outliers);
+    return transfer({ shots, groups: summaries(groups, outliers, baseline) }, [shots.numbers.buffer]);
   },
 
-  /** Each club against itself: what was hit before, and what was hit in the sessions now looked at. */
-  async drift(
-    earlier: EarlierSessions,
-    now: readonly SessionStrikes[],
-    baseline: PlayingConditions,
-  ): Promise<{ drifts: DriftRow[]; isPart: boolean }> {
+  /** Each club against itself: what was hit before, and what was hit in the session that was read last. */
+  async drift(earlier: EarlierSessions): Promise<{ drifts: DriftRow[]; isPart: boolean }> {
+    if (!shown) return { drifts: [], isPart: false };
+    const { groups: today, baseline } = shown;
     const { sessions: before, isPart } = await earlierShots(earlier);
-    const [then, today] = [groupsOf(before, baseline).groups, groupsOf(now, baseline).groups];
+    const then = groupsOf(before, baseline).groups;
     const drifts = [...today].flatMap(([key, { clubId, shot, counted }]): DriftRow[] => {
       const earlier = then.get(key);
       if (!earlier || earlier.counted.length === 0 || counted.length === 0) return [];

@@ -1,11 +1,5 @@
-import {
-  distanceNumber,
-  smashOf,
-  type CompleteStrike,
-  type DistanceUnit,
-  type Strike,
-  type StrikePart,
-} from '@tasche/core';
+import { distanceNumber, smashOf, type DistanceUnit, type Strike, type StrikePart } from '@tasche/core';
+import type { WorkedShot } from './worked-shots';
 
 const MPS_PER_MPH = 0.44704;
 
@@ -33,7 +27,7 @@ export function sideWords(metres: number, unit: DistanceUnit): string {
 interface StrikeColumn {
   head: string;
   part: StrikePart;
-  show: (whole: CompleteStrike, given: Strike) => string;
+  show: (whole: WorkedShot, given: Strike) => string;
 }
 
 /** What only a device can tell, shown where it told it of any ball. */

@@ -1,10 +1,12 @@
+import { digits } from '../app/counted';
 import { MAX_STRIKES_ANSWERED, type SessionEntry, type StrikeView } from '@tasche/contract';
 import type { PlayingConditions } from '@tasche/core';
 import { differenceInCalendarDays } from 'date-fns';
 import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import { playingConditionsOf, useRange } from './range-store';
 import { rangeWorker } from './range-link';
-import type { DriftRow, GroupSummary, StrikeRow } from './range-worker';
+import type { DriftRow, GroupSummary } from './range-worker';
+import { WorkedShots } from './worked-shots';
 
 /** What a session is held against: how many days before it, from and to. */
 export const DRIFT_SPANS = {
@@ -24,7 +26,7 @@ export function useSession(
   const strikes = computed<readonly StrikeView[]>(() =>
     session.value ? (range.bySession.get(session.value.id) ?? []) : [],
   );
-  const rows = shallowRef<ReadonlyMap<string, StrikeRow>>(new Map());
+  const rows = shallowRef(WorkedShots.none);
   const groups = shallowRef<readonly GroupSummary[]>([]);
   const drifts = shallowRef<readonly DriftRow[]>([]);
   const problem = ref('');
@@ -40,15 +42,15 @@ export function useSession(
       // Another session's numbers are not shown, or taken, under this one's name while the worker works.
       if (current?.id !== shownId) {
         shownId = current?.id;
-        rows.value = new Map();
+        rows.value = WorkedShots.none;
         groups.value = [];
         drifts.value = [];
       }
       if (!current) return;
       try {
-        const answer = await rangeWorker().read([range.strikesOf(current)], from);
+        const answer = await rangeWorker().read(range.strikesOf(current), from);
         if (requestId !== lastRequestId) return;
-        rows.value = new Map(answer.rows.map((row) => [row.id, row]));
+        rows.value = new WorkedShots(answer.shots);
         groups.value = answer.groups;
         problem.value = '';
       } catch (error) {
@@ -56,7 +58,7 @@ export function useSession(
           problem.value = `The shots could not be worked out: ${(error as Error).message}`;
         return;
       }
-      await holdAgainstEarlier(current, from, against, requestId);
+      await holdAgainstEarlier(current, against, requestId);
     },
     { immediate: true },
   );
@@ -64,7 +66,6 @@ export function useSession(
   /** The session is shown without it, where earlier shots cannot be read. */
   async function holdAgainstEarlier(
     current: SessionEntry,
-    from: PlayingConditions,
     against: DriftSpan,
     requestId: number,
   ): Promise<void> {
@@ -78,11 +79,11 @@ export function useSession(
     const { playerId, hitOff } = current;
     const earlier = { playerId, edition: range.edition, sessions, hitOff, clubs: range.todaysClubs };
     try {
-      const answer = await rangeWorker().drift(earlier, [range.strikesOf(current)], from);
+      const answer = await rangeWorker().drift(earlier);
       if (requestId !== lastRequestId) return;
       drifts.value = answer.drifts;
       earlierSays.value = answer.isPart
-        ? `Only the newest ${MAX_STRIKES_ANSWERED.toLocaleString('en')} shots are held against.`
+        ? `Only the newest ${digits(MAX_STRIKES_ANSWERED)} shots are held against.`
         : '';
     } catch {
       if (requestId !== lastRequestId) return;

@@ -8,6 +8,7 @@ import GroupTable from '../../src/range/GroupTable.vue';
 import SessionResults from '../../src/range/SessionResults.vue';
 import type { GroupSummary } from '../../src/range/range-worker';
 import { freshPinia } from '../pinia';
+import { WorkedShots } from '../../src/range/worked-shots';
 import { clubView, sheetOf, showSheet } from '../sheet';
 import { session } from './session';
 
@@ -28,7 +29,7 @@ async function taken(standing: Partial<Shot>, hitOff: HitOff, shot: Shot) {
     props: {
       session: { ...session('s', '2026-11-20'), hitOff },
       strikes: [],
-      rows: new Map(),
+      rows: WorkedShots.none,
       groups: [],
       drifts: [],
       span: 'all before',
