@@ -13,6 +13,7 @@ import {
   type CompleteStrike,
 } from '@tasche/core';
 import type { StrikeFileSpec, StrikeImportReport } from '@tasche/contract';
+import type { Page } from '@playwright/test';
 import { openBrowser } from '../browser.js';
 import { percentile, report } from './figure.js';
 
@@ -215,30 +216,68 @@ export async function benchRange(address: string, serverPid: number): Promise<vo
   console.log(
     `        10,000 shots of a player answered (${(bytes / 1e6).toFixed(1)} MB): median ${percentile(times, 0.5).toFixed(0)} ms`,
   );
-  await benchPage(`${address}/players/${player.playerId}/range`);
+  await benchPage(`${address}/players/${player.playerId}`);
   benchStatistics();
 }
 
-/** The range of a player who hit ten thousand: a thousand in the session that is shown, nine before it. */
-async function benchPage(address: string): Promise<void> {
+/** Times it, seen from within the page: until the table of what each club did is there and was painted. */
+const UNTIL_SUMMED_UP = `new Promise((resolve) => {
+  const start = START;
+  const look = () =>
+    document.querySelector('.main table tbody tr') ? setTimeout(() => resolve(performance.now() - start)) : requestAnimationFrame(look);
+  look();
+})`;
+const LONG_TASKS =
+  'window.blocked = []; new PerformanceObserver((list) => list.getEntries().forEach((entry) => window.blocked.push(Math.round(entry.duration)))).observe({ type: "longtask", buffered: true });';
+const OPENED = 5;
+
+/** The range of a player who hit ten thousand, a quarter of them in the session that is shown. */
+async function benchPage(player: string): Promise<void> {
   const browser = await openBrowser();
+  const opened = async (open: (page: Page) => Promise<number>) => {
+    const times: number[] = [];
+    const longest: number[] = [];
+    for (let i = 0; i < OPENED; i++) {
+      const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+      await page.addInitScript(LONG_TASKS);
+      times.push(await open(page));
+      await page.waitForTimeout(2000);
+      longest.push(Math.max(0, ...(await page.evaluate<number[]>('window.blocked'))));
+      await page.context().close();
+    }
+    return {
+      median: percentile(times, 0.5),
+      words: `median ${percentile(times, 0.5).toFixed(0)} ms, worst ${Math.max(...times).toFixed(0)} ms of ${OPENED}`,
+      blocked: percentile(longest, 0.5),
+      blockedWords: `median ${percentile(longest, 0.5)} ms, worst ${Math.max(...longest)} ms`,
+    };
+  };
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.addInitScript(
-      'window.blocked = []; new PerformanceObserver((list) => list.getEntries().forEach((entry) => window.blocked.push(Math.round(entry.duration)))).observe({ type: "longtask", buffered: true });',
+    const fromBag = await opened(async (page) => {
+      await page.goto(`${player}/bag`);
+      await page.locator('nav a[href$="/range"]').waitFor();
+      await page.waitForTimeout(2500);
+      await page.evaluate('window.blocked.length = 0');
+      return page.evaluate<number>(
+        UNTIL_SUMMED_UP.replace(
+          'START',
+          `(document.querySelector('nav a[href$="/range"]').click(), performance.now())`,
+        ),
+      );
+    });
+    report(
+      'the range of a player with 10,000 shots, from the bag, until the clubs are summed up',
+      fromBag.words,
+      'within 1000 ms',
+      fromBag.median <= 1000,
     );
-    const start = performance.now();
-    await page.goto(address);
-    await page
-      .getByRole('table', { name: /What each club did/ })
-      .locator('tbody tr')
-      .first()
-      .waitFor();
-    const ms = performance.now() - start;
-    await page.waitForTimeout(2000);
-    const blocked = await page.evaluate<number[]>('window.blocked');
+    report('the longest it held the page up', fromBag.blockedWords, 'within 50 ms', fromBag.blocked <= 50);
+    const cold = await opened(async (page) => {
+      await page.goto(`${player}/range`, { waitUntil: 'commit' });
+      return page.evaluate<number>(UNTIL_SUMMED_UP.replace('START', '0'));
+    });
     console.log(
-      `        the range of a player with 10,000 shots, cold, until the clubs are summed up: ${ms.toFixed(0)} ms; the page was blocked over 50 ms ${blocked.length} times, longest ${Math.max(0, ...blocked)} ms`,
+      `        the same at its address, in a browser that knows nothing: ${cold.words}; held up, the start of the application with it, ${cold.blockedWords}`,
     );
   } finally {
     await browser.close();

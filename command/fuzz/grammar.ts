@@ -62,7 +62,7 @@ const ROUTES: readonly Route[] = [
   { method: 'GET', path: '/players/:playerId/changes', query: ['limit', 'before'] },
   { method: 'GET', path: '/players/:playerId/differences', query: ['from', 'to'] },
   { method: 'GET', path: '/players/:playerId/sessions', query: ['limit', 'after'] },
-  { method: 'GET', path: '/players/:playerId/strikes', query: ['limit'] },
+  { method: 'GET', path: '/players/:playerId/strikes', query: ['limit', 'newest'] },
   { method: 'GET', path: '/clubs/:clubId/readings', query: ['limit', 'before'] },
   { method: 'GET', path: '/courses/:courseId/forecast', query: ['from', 'days'] },
   { method: 'GET', path: '/file-mapping', query: ['heads'] },

@@ -61,6 +61,37 @@ async function opened(strikes: readonly Strike[] = []): Promise<{ sessionId: str
 }
 
 describe('a session by hand', () => {
+  it('of the newest the shots are asked for without its id', async () => {
+    const me = await bench.player();
+    const clubId = await bench.club(me, '7 iron', [carry(150)]);
+    const hit = async (heldOn: string, carries: readonly number[]) => {
+      const session = addSession(me);
+      await bench.done([
+        { ...session, session: { ...session.session, heldOn } },
+        {
+          do: 'addStrikes',
+          sessionId: session.session.id,
+          strikes: carries.map((carryM) => ({ id: newId(), clubId, shot: 'full', given: { carryM } })),
+        },
+      ]);
+      return session.session.id;
+    };
+    const carriesOf = async (query: string) =>
+      (await strikesOf(bench, me, query)).strikes.map(({ given }) => given.carryM);
+    expect(await carriesOf('?newest=true')).toEqual([]);
+    await hit('2026-05-01', [150, 151]);
+    const newest = await hit('2026-06-01', [160, 161, 162]);
+    await hit('2026-04-01', [140]);
+    expect((await sessionsOf(bench, me))[0]!.id).toBe(newest);
+    expect(await carriesOf('?newest=true')).toEqual([160, 161, 162]);
+    expect(await carriesOf('?newest=false')).toHaveLength(6);
+    await bench.http.get(`/api/players/${me}/strikes?newest=perhaps`).expect(400);
+    // One that was taken away is no longer the newest.
+    const [{ version }] = (await sessionsOf(bench, me)).filter(({ id }) => id === newest) as [SessionEntry];
+    await bench.done([{ do: 'removeSession', sessionId: newest, version }]);
+    expect(await carriesOf('?newest=true')).toEqual([150, 151]);
+  });
+
   it('is hit off grass, a mat or tees, and off nothing else', async () => {
     for (const hitOff of ['grass', 'mat', 'tees'] as const) {
       const session = addSession(playerId);

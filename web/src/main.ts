@@ -10,13 +10,19 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { START_LOCATION } from 'vue-router';
 import App from './app/App.vue';
+import { rangeWorker } from './range/range-link';
+import { readRangeAhead } from './range/range-questions';
 import { router } from './router';
 import { asOfIn, useSheet } from './sheet/sheet-store';
 
 const app = createApp(App).use(createPinia());
-// The first page's sheet is on its way while the page itself is fetched.
-router.beforeEach(({ params, query }, from) => {
-  if (from === START_LOCATION && typeof params.playerId === 'string')
-    useSheet().readAhead(params.playerId, asOfIn(query));
+// What a page shows is on its way while the page itself is fetched.
+router.beforeEach(({ name, params: { playerId, sessionId }, query }, from) => {
+  if (typeof playerId !== 'string') return;
+  if (from === START_LOCATION) useSheet().readAhead(playerId, asOfIn(query));
+  if (name === 'range' && from.name !== 'range') {
+    readRangeAhead(playerId, typeof sessionId === 'string' && sessionId !== '' ? sessionId : 'newest');
+    rangeWorker();
+  }
 });
 app.use(router).mount('#app');

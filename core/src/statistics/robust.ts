@@ -1,4 +1,4 @@
-import { meanOf, medianOf } from './sample.js';
+import { medianOf } from './sample.js';
 
 /** Makes the median absolute deviation of a normal sample its standard deviation. */
 const NORMAL_CONSISTENCY = 1.4826;
@@ -27,7 +27,9 @@ export function robustMeanOf(values: readonly number[]): number {
   let centre = median;
   for (let i = 0; i < 100; i++) {
     const [low, high] = [centre - HUBER_K * scale, centre + HUBER_K * scale];
-    const next = meanOf(values.map((value) => Math.min(high, Math.max(low, value))));
+    let sum = 0;
+    for (const value of values) sum += Math.min(high, Math.max(low, value));
+    const next = sum / values.length;
     if (Math.abs(next - centre) < NEAR_ENOUGH * scale) return next;
     centre = next;
   }

@@ -15,7 +15,8 @@ export function deviationOf(values: readonly number[], mean = meanOf(values)): n
  * Definition 7 of R. J. Hyndman and Y. Fan, The American Statistician 50 (1996) 361-365.
  */
 export function quantileOf(values: readonly number[], p: number): number {
-  const sorted = [...values].sort((a, b) => a - b);
+  // Numbers in an array of their own are sorted several times faster than a list is.
+  const sorted = Float64Array.from(values).sort();
   const place = (sorted.length - 1) * p;
   const below = Math.floor(place);
   const above = Math.min(sorted.length - 1, below + 1);

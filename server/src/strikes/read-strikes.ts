@@ -45,10 +45,11 @@ export async function readSessions(
 const STRIKE_JSON = `json_build_object('id', id, 'sessionId', session_id, 'clubId', club_id, 'shot', shot, 'number', number,
   'hitAt', to_char(hit_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'), 'builtOn', built_on, 'given', ${GIVEN_JSON}, 'leftOut', left_out)`;
 
-/** Which strikes: of one session, or of one club, or of all that stand. */
+/** Which strikes: of one session, of the one held last, or of one club, or of all that stand. */
 interface StrikesWanted {
   playerId: string;
   sessionId?: string | undefined;
+  isNewest?: boolean | undefined;
   clubId?: string | undefined;
   limit?: number | undefined;
 }
@@ -59,7 +60,7 @@ interface StrikesWanted {
  */
 export async function readStrikesText(
   em: EntityManager,
-  { playerId, sessionId, clubId, limit = MAX_STRIKES_ANSWERED }: StrikesWanted,
+  { playerId, sessionId, isNewest, clubId, limit = MAX_STRIKES_ANSWERED }: StrikesWanted,
 ): Promise<string> {
   // By session: that is the order strikes lie in.
   const where = [
@@ -70,6 +71,13 @@ export async function readStrikesText(
   if (sessionId) {
     where.push('strike.session_id = ?');
     values.push(sessionId);
+  }
+  if (isNewest) {
+    // The first of `readSessions`.
+    where.push(
+      'strike.session_id = (select id from session where player_id = ? and removed_at is null order by held_on desc, id limit 1)',
+    );
+    values.push(playerId);
   }
   if (clubId) {
     where.push('strike.club_id = ?');

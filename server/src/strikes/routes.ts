@@ -18,6 +18,8 @@ import { receiveFile, tooLarge, type ReceiveLimits } from './received-file.js';
 
 const strikesQuery = yup.object({
   session: idSchema,
+  /** Only those of the session that was held last. */
+  newest: yup.boolean(),
   club: idSchema,
   limit: yup.number().integer().min(1).max(MAX_STRIKES_ANSWERED),
 });
@@ -46,12 +48,12 @@ export function strikeImportRoutes({ orm, metrics, scopeOf, scoped }: RouteConte
 
   router.get('/players/:playerId/strikes', async (request, response) => {
     const playerId = idIn(request, 'playerId');
-    const { session, club, limit } = readQuery(request, strikesQuery);
+    const { session, newest, club, limit } = readQuery(request, strikesQuery);
     response
       .type('json')
       .send(
         await scoped(request, (em) =>
-          readStrikesText(em, { playerId, sessionId: session, clubId: club, limit }),
+          readStrikesText(em, { playerId, sessionId: session, isNewest: newest, clubId: club, limit }),
         ),
       );
   });

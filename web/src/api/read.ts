@@ -168,7 +168,7 @@ export function usePages<R, P extends Page<R> = Page<R>>(
 }
 
 /** A question whose answer a store holds: the key it is held under, and how it is asked. */
-interface Question<T> {
+export interface Question<T> {
   key: QueryKey;
   ask: () => Promise<T>;
 }

@@ -56,17 +56,18 @@ const found = computed(() => {
 const wantedRows = computed(() => Math.min(count.value, found.value.length));
 const left = computed(() => found.value.length - wantedRows.value);
 
-/** Cells put on the page at once: more hold it up. Rows that are wanted come in steps of so many. */
-const STEP_CELLS = 60;
-const step = computed(() => Math.max(1, Math.ceil(STEP_CELLS / props.columns.length)));
-const drawn = ref(step.value);
+/** Cells put on the page at once, first with the table itself and then step by step: more hold it up. */
+const FIRST_CELLS = 30;
+const STEP_CELLS = 40;
+const rowsOf = (cells: number) => Math.ceil(cells / props.columns.length);
+const drawn = ref(rowsOf(FIRST_CELLS));
 const shown = computed(() => found.value.slice(0, Math.min(wantedRows.value, drawn.value)));
 let stopDrawing = () => {};
 function drawOn(): void {
   stopDrawing();
   if (drawn.value >= wantedRows.value) return;
   stopDrawing = whenIdle(() => {
-    drawn.value += step.value;
+    drawn.value += rowsOf(STEP_CELLS);
     drawOn();
   });
 }

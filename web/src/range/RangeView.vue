@@ -41,7 +41,7 @@ rangeWorker();
 /** The newest session, until another is asked for. */
 const range = useRangeOf(
   () => props.playerId,
-  (sessions) => props.sessionId ?? sessions[0]?.id ?? null,
+  () => props.sessionId ?? 'newest',
 );
 const settings = useSettings();
 const route = useRoute();
@@ -176,27 +176,30 @@ useShortcuts('The range', {
             @aim="edit({ aim: $event })"
             @end="edit({ live: false })"
           />
-          <div class="hand bar no-print">
-            <NButton v-if="!session.live" @click="edit({ live: true })">
-              Take shots from the monitor
-            </NButton>
-            <HandShots ref="byHand" :session-id="session.id" :unit="unit" @problem="handProblem = $event" />
-            <span class="space" />
-            <NButton @click="forming = 'edit'" size="small">Edit</NButton>
-            <NButton @click="remove" size="small">Delete</NButton>
-          </div>
+          <Later :px="44"
+            ><div class="hand bar no-print">
+              <NButton v-if="!session.live" @click="edit({ live: true })">
+                Take shots from the monitor
+              </NButton>
+              <HandShots ref="byHand" :session-id="session.id" :unit="unit" @problem="handProblem = $event" />
+              <span class="space" />
+              <NButton @click="forming = 'edit'" size="small">Edit</NButton>
+              <NButton @click="remove" size="small">Delete</NButton>
+            </div></Later
+          >
           <ProblemLine :text="handProblem" />
-          <Fold ref="airFold" class="air no-print">
-            <template #head>The air and ground of this session</template>
-            <ConditionsBar
-              ref="bar"
-              :setting="playingConditionsOf(session)"
-              :baseline="baseline"
-              :unit="unit"
-              :complaints="[]"
-              @set="setAir"
-            />
-          </Fold>
+          <Later :px="38"
+            ><Fold ref="airFold" class="air no-print">
+              <template #head>The air and ground of this session</template>
+              <ConditionsBar
+                ref="bar"
+                :setting="playingConditionsOf(session)"
+                :baseline="baseline"
+                :unit="unit"
+                :complaints="[]"
+                @set="setAir"
+              /> </Fold
+          ></Later>
           <template v-if="strikes.length > 0">
             <SessionResults
               :session="session"

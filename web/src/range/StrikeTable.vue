@@ -16,7 +16,7 @@ import type { DataColumn } from '../app/data-table';
 import QuietChoice from '../fields/QuietChoice.vue';
 import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
-import type { WorkedRow, WorkedShots } from './worked-shots';
+import type { WorkedShots } from './worked-shots';
 import { clubColumns, strikeColumns } from './strike-units';
 
 /** The balls of a session one by one, the newest first, as they were given; what was worked out is in italics. */
@@ -34,17 +34,16 @@ const store = useSheet();
 /** Thousands of rows at once would hold the page up. */
 const PAGE = 25;
 
-/** A ball with its number in the session and what it came to. */
+/** A ball with its number in the session. */
 interface Ball {
   strike: StrikeView;
   number: number;
-  row: WorkedRow | undefined;
 }
 const balls = computed(() =>
-  props.strikes
-    .map((strike, i): Ball => ({ strike, number: i + 1, row: props.rows.get(strike.id) }))
-    .toReversed(),
+  props.strikes.map((strike, i): Ball => ({ strike, number: i + 1 })).toReversed(),
 );
+/** What it came to. */
+const workedOf = ({ id }: StrikeView) => props.rows.get(id);
 const parts = computed(() => [...strikeColumns(props.unit), ...clubColumns(props.strikes)]);
 const nameOf = ({ clubId }: StrikeView) =>
   clubId === null ? 'no club' : (store.clubsById.get(clubId)?.name ?? 'a club that is gone');
@@ -56,7 +55,7 @@ const columns = computed((): DataColumn<Ball>[] => [
     id: part,
     head,
     align: 'right',
-    value: ({ strike, row }) => strike.given[part] ?? (row?.whole as Partial<Strike> | null)?.[part],
+    value: ({ strike }) => strike.given[part] ?? (workedOf(strike)?.whole as Partial<Strike> | null)?.[part],
   })),
   { id: 'counts', head: 'Counts' },
 ]);
@@ -107,18 +106,18 @@ function leaveOut(id: string, why: string): void {
         @update:value="emit('give', strike.id, { shot: $event })"
       />
     </template>
-    <template v-for="(column, i) in parts" :key="column.part" #[column.part]="{ row: { strike, row } }">
+    <template v-for="(column, i) in parts" :key="column.part" #[column.part]="{ row: { strike } }">
       <span
-        v-if="row?.whole"
+        v-if="workedOf(strike)?.whole"
         :class="{ modelled: strike.given[column.part] === undefined }"
         :title="
           strike.given[column.part] === undefined ? 'worked out by the flight model' : 'as it was given'
         "
-        >{{ column.show(row.whole, strike.given) }}</span
+        >{{ column.show(workedOf(strike)!.whole!, strike.given) }}</span
       >
-      <span v-else-if="i === 0" class="brick">{{ row?.refused || '…' }}</span>
+      <span v-else-if="i === 0" class="brick">{{ workedOf(strike)?.refused || '…' }}</span>
     </template>
-    <template #counts="{ row: { strike, number, row } }">
+    <template #counts="{ row: { strike, number } }">
       <span class="counts">
         <template v-if="asking === strike.id">
           <NButton v-for="one in REASONS" :key="one" @click="leaveOut(strike.id, one)" size="small">
@@ -137,7 +136,10 @@ function leaveOut(id: string, why: string): void {
           <NButton @click="emit('count', [strike.id])" size="small"> Count it </NButton></template
         >
         <template v-else
-          ><span v-if="row?.outlier" class="verdict warning" :title="outlierWords(row.outlier)"
+          ><span
+            v-if="workedOf(strike)?.outlier"
+            class="verdict warning"
+            :title="outlierWords(workedOf(strike)!.outlier!)"
             >◆ outlier</span
           >
           <NButton

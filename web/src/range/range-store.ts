@@ -1,18 +1,11 @@
-import {
-  withCommands,
-  type Command,
-  type Page,
-  type SessionEntry,
-  type StrikeView,
-  type StrikesView,
-} from '@tasche/contract';
+import { withCommands, type Command, type SessionEntry, type StrikeView } from '@tasche/contract';
 import type { PlayingConditions, Spec, StrikeClub } from '@tasche/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { reader, useHeld } from '../api/read';
-import { request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 import { useSheet } from '../sheet/sheet-store';
+import { sessionsQuestion, shotsQuestion, takeRangeAhead, type ShotsWanted } from './range-questions';
 import type { SessionStrikes } from './range-worker';
 import { buildLofts, strikeClub, type TodaysClub } from './strike-club';
 
@@ -23,43 +16,15 @@ export const playingConditionsOf = (
   surface: session.surface,
 });
 
-/** Every session, page after page. */
-async function allSessions(playerId: string): Promise<SessionEntry[]> {
-  const sessions: SessionEntry[] = [];
-  for (let next: string | null = ''; next !== null;) {
-    const page: Page<SessionEntry> = await request(
-      `/players/${playerId}/sessions?limit=200${next && `&after=${next}`}`,
-    );
-    sessions.push(...page.rows);
-    next = page.next;
-  }
-  return sessions;
-}
-
-/** Which of a player's shots are wanted: one session's, by its id, or all; null for none, the sessions alone. */
-type ShotsWanted = string | 'all' | null;
-
 /** A player's range sessions, and what was hit in one of them or in all. */
 export const useRange = defineStore('range', () => {
   const sheet = useSheet();
   const outbox = useOutbox();
-  const wanted = shallowRef<{ playerId: string; shots: ShotsWanted } | null>(null);
-  const list = useHeld<readonly SessionEntry[]>(() => {
-    if (!wanted.value) return null;
-    const { playerId } = wanted.value;
-    return {
-      key: ['sessions', playerId],
-      ask: () => outbox.readCurrent(() => allSessions(playerId)),
-    };
-  });
-  const hit = useHeld<StrikesView>(() => {
-    if (!wanted.value?.shots) return null;
-    const { playerId, shots } = wanted.value;
-    const path = `/players/${playerId}/strikes${shots === 'all' ? '' : `?session=${shots}`}`;
-    return {
-      key: ['strikes', playerId, shots],
-      ask: () => outbox.readCurrent(() => request<StrikesView>(path)),
-    };
+  const wanted = shallowRef<{ playerId: string; shots: ShotsWanted | null } | null>(null);
+  const list = useHeld(() => wanted.value && sessionsQuestion(wanted.value.playerId));
+  const hit = useHeld(() => {
+    const { playerId, shots } = wanted.value ?? {};
+    return playerId && shots ? shotsQuestion(playerId, shots) : null;
   });
   /** What the server said last, with what still waits to be sent done to it. */
   const view = computed(() =>
@@ -90,14 +55,17 @@ export const useRange = defineStore('range', () => {
   /** Grows whenever the server's shots may have changed: what a worker holds of them is read anew. */
   const edition = ref(0);
 
-  async function load(playerId: string, shots: ShotsWanted): Promise<void> {
+  /** @param shots which are wanted; null for none, the sessions alone */
+  async function load(playerId: string, shots: ShotsWanted | null): Promise<void> {
     edition.value += 1;
+    const ahead = takeRangeAhead(playerId, shots);
     wanted.value = { playerId, shots };
-    await Promise.all([list.again(), hit.again()]);
+    // What came to nothing, where nobody was signed in yet, is read now.
+    if (!(await ahead)) await Promise.all([list.again(), hit.again()]);
   }
 
   /** Other shots of the same player. */
-  async function look(shots: ShotsWanted): Promise<void> {
+  async function look(shots: ShotsWanted | null): Promise<void> {
     if (!wanted.value) return;
     wanted.value = { ...wanted.value, shots };
     await hit.again();
@@ -206,16 +174,11 @@ export const useRange = defineStore('range', () => {
 /**
  * The sessions of the player whose page is shown, and the shots wanted, read when the page is opened and when
  * either changes.
- * @param shots which are wanted, of the player's sessions as far as they are known
  */
-export function useRangeOf(
-  playerId: () => string,
-  shots: (sessions: readonly SessionEntry[]) => ShotsWanted = () => null,
-) {
+export function useRangeOf(playerId: () => string, shots: () => ShotsWanted | null = () => null) {
   const range = useRange();
-  const wanted = () => shots(range.playerId === playerId() ? range.sessions : []);
   watch(
-    [playerId, wanted],
+    [playerId, shots],
     ([id, part], [before]) => void (id === before ? range.look(part) : range.load(id, part)),
     { immediate: true },
   );

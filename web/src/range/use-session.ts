@@ -3,6 +3,7 @@ import { MAX_STRIKES_ANSWERED, type SessionEntry, type StrikeView } from '@tasch
 import type { PlayingConditions } from '@tasche/core';
 import { differenceInCalendarDays } from 'date-fns';
 import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
+import { whenIdle } from '../app/when-idle';
 import { playingConditionsOf, useRange } from './range-store';
 import { rangeWorker } from './range-link';
 import type { DriftRow, GroupSummary } from './range-worker';
@@ -15,6 +16,8 @@ export const DRIFT_SPANS = {
   'a year before': [300, 430],
 } as const;
 export type DriftSpan = keyof typeof DRIFT_SPANS;
+
+const idle = () => new Promise<void>((resolve) => void whenIdle(resolve));
 
 /** One session filled in and summed up by the worker, and its clubs against what they did before. */
 export function useSession(
@@ -58,7 +61,9 @@ export function useSession(
           problem.value = `The shots could not be worked out: ${(error as Error).message}`;
         return;
       }
-      await holdAgainstEarlier(current, against, requestId);
+      // What was hit today is drawn first: the earlier shots are many.
+      await idle();
+      if (requestId === lastRequestId) await holdAgainstEarlier(current, against, requestId);
     },
     { immediate: true },
   );

@@ -18,7 +18,7 @@ export type WorkedShot = Pick<CompleteStrike, Part | 'isSideKnown'> & {
 };
 
 /** A ball as it was worked out, or why it could not be. */
-export interface WorkedRow {
+interface WorkedRow {
   whole: WorkedShot | null;
   /** Empty where it could be. */
   refused: string;

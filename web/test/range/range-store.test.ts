@@ -5,6 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { reader } from '../../src/api/read';
 import { useOutbox } from '../../src/changes/outbox';
 import { earlierShots } from '../../src/range/earlier-shots';
+import { readRangeAhead } from '../../src/range/range-questions';
 import { useRange } from '../../src/range/range-store';
 import { clubView, sheetOf, showSheet } from '../sheet';
 import { freshPinia } from '../pinia';
@@ -61,6 +62,20 @@ describe('a player’s range', () => {
     expect(range.strikes.map(({ id }) => id)).toEqual(['a', 'b']);
     // The club as it was built that day, else as it is now.
     expect(range.strikes.map((one) => range.clubOf(one)?.loftDeg)).toEqual([28, 30]);
+  });
+
+  it('takes what was asked for ahead of the page, once; what is asked for ahead of another page it reads itself', async () => {
+    const range = useRange();
+    readRangeAhead('p', 'newest');
+    await range.load('p', 'newest');
+    expect(asked.sort()).toEqual(['/sessions?limit=200', '/strikes?newest=true']);
+    expect([range.sessions.length, range.strikes.length]).toEqual([2, 2]);
+    await range.load('p', 'newest');
+    expect(asked).toHaveLength(4);
+    readRangeAhead('p', 'old');
+    await range.load('p', 'new');
+    expect(asked.filter((path) => path === '/strikes?session=new')).toHaveLength(1);
+    expect(range.strikes.map(({ id }) => id)).toEqual(['b']);
   });
 
   it('shows what was done before the server has answered, and a ball of the live line once', async () => {

@@ -1,0 +1,56 @@
+import type { Page, SessionEntry, StrikesView } from '@tasche/contract';
+import { reader, type Question } from '../api/read';
+import { request } from '../api/request';
+import { useOutbox } from '../changes/outbox';
+
+/** Which of a player's shots are wanted: one session's, by its id, those of the one held last, or all. */
+export type ShotsWanted = string | 'newest' | 'all';
+
+/** Every session, page after page. */
+async function allSessions(playerId: string): Promise<SessionEntry[]> {
+  const sessions: SessionEntry[] = [];
+  for (let next: string | null = ''; next !== null;) {
+    const page: Page<SessionEntry> = await request(
+      `/players/${playerId}/sessions?limit=200${next && `&after=${next}`}`,
+    );
+    sessions.push(...page.rows);
+    next = page.next;
+  }
+  return sessions;
+}
+
+export function sessionsQuestion(playerId: string): Question<readonly SessionEntry[]> {
+  return {
+    key: ['sessions', playerId],
+    ask: () => useOutbox().readCurrent(() => allSessions(playerId)),
+  };
+}
+
+export function shotsQuestion(playerId: string, shots: ShotsWanted): Question<StrikesView> {
+  const part = shots === 'all' ? '' : shots === 'newest' ? '?newest=true' : `?session=${shots}`;
+  return {
+    key: ['strikes', playerId, shots],
+    ask: () => useOutbox().readCurrent(() => request<StrikesView>(`/players/${playerId}/strikes${part}`)),
+  };
+}
+
+/** What is on its way before its page is there, and whether it came; the page takes it, once. */
+let ahead: { of: string; reading: Promise<boolean> } | undefined;
+const aheadOf = (playerId: string, shots: ShotsWanted | null) => `${playerId} ${shots}`;
+
+/** Asks for what the range is about to show, while its page is fetched. */
+export function readRangeAhead(playerId: string, shots: ShotsWanted): void {
+  const read = <T>({ key, ask }: Question<T>) =>
+    reader.fetchQuery({ queryKey: key, queryFn: ask, staleTime: 0 });
+  const reading = Promise.all([read(sessionsQuestion(playerId)), read(shotsQuestion(playerId, shots))]).then(
+    () => true,
+    () => false,
+  );
+  ahead = { of: aheadOf(playerId, shots), reading };
+}
+
+export function takeRangeAhead(playerId: string, shots: ShotsWanted | null): Promise<boolean> | undefined {
+  const taken = ahead?.of === aheadOf(playerId, shots) ? ahead.reading : undefined;
+  ahead = undefined;
+  return taken;
+}
