@@ -25,7 +25,7 @@ const NASTY_PARAMETERS = [
   `x=${'y'.repeat(2000)}`,
 ];
 
-const QUERIES: Record<string, readonly string[]> = {
+const QUERIES = {
   today: ['2026-11-25'],
   limit: ['1', '50', '200', '201'],
   after: ['a_b', '2026-01-01_x', 'Name_7a5c4e00-0001-4000-8000-000000000000'],
@@ -40,12 +40,13 @@ const QUERIES: Record<string, readonly string[]> = {
   takenOn: ['2026-11-24'],
   papers: ['sheet', 'card,ticket', 'nothing'],
   players: ['7a5c4e00-0001-4000-8000-000000000000', 'x'],
-};
+  newest: ['true', 'false', 'perhaps'],
+} as const satisfies Record<string, readonly string[]>;
 
 interface Route {
   method: 'GET' | 'POST';
   path: string;
-  query?: readonly string[];
+  query?: readonly (keyof typeof QUERIES)[];
   body?: (chance: Chance, ids: KnownIds) => Pick<FuzzRequest, 'body'> & { type: string };
 }
 
@@ -232,7 +233,7 @@ export function fuzzRequest(chance: Chance, ids: KnownIds): FuzzRequest {
     .filter(() => chance.is(0.6))
     .map(
       (name) =>
-        `${name}=${chance.is(0.75) ? chance.one(QUERIES[name]!) : encodeURI(chance.one(NASTY_TEXT)).replace(/%25/g, '%')}`,
+        `${name}=${chance.is(0.75) ? chance.one<string>(QUERIES[name]) : encodeURI(chance.one(NASTY_TEXT)).replace(/%25/g, '%')}`,
     );
   if (/import|from-file/.test(route.path)) parameters.push(`changeId=${randomUUID()}`);
   if (chance.is(0.1)) parameters.push(chance.one(NASTY_PARAMETERS));
