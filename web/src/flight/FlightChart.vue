@@ -52,6 +52,16 @@ watch(
   width: 100%;
   overflow: hidden;
 }
+/* A paper is narrower than the screen the picture was drawn for. */
+@media print {
+  .chart {
+    height: auto !important;
+  }
+  .chart :deep(svg) {
+    width: 100%;
+    height: auto;
+  }
+}
 /* Lines answer the pointer, but there is nothing to press. */
 .chart :deep(svg *) {
   cursor: default !important;

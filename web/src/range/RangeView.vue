@@ -176,30 +176,27 @@ useShortcuts('The range', {
             @aim="edit({ aim: $event })"
             @end="edit({ live: false })"
           />
-          <Later :px="44"
-            ><div class="hand bar no-print">
-              <NButton v-if="!session.live" @click="edit({ live: true })">
-                Take shots from the monitor
-              </NButton>
-              <HandShots ref="byHand" :session-id="session.id" :unit="unit" @problem="handProblem = $event" />
-              <span class="space" />
-              <NButton @click="forming = 'edit'" size="small">Edit</NButton>
-              <NButton @click="remove" size="small">Delete</NButton>
-            </div></Later
-          >
+          <div class="hand bar no-print">
+            <NButton v-if="!session.live" @click="edit({ live: true })">
+              Take shots from the monitor
+            </NButton>
+            <HandShots ref="byHand" :session-id="session.id" :unit="unit" @problem="handProblem = $event" />
+            <span class="space" />
+            <NButton @click="forming = 'edit'" size="small">Edit</NButton>
+            <NButton @click="remove" size="small">Delete</NButton>
+          </div>
           <ProblemLine :text="handProblem" />
-          <Later :px="38"
-            ><Fold ref="airFold" class="air no-print">
-              <template #head>The air and ground of this session</template>
-              <ConditionsBar
-                ref="bar"
-                :setting="playingConditionsOf(session)"
-                :baseline="baseline"
-                :unit="unit"
-                :complaints="[]"
-                @set="setAir"
-              /> </Fold
-          ></Later>
+          <Fold ref="airFold" class="air no-print">
+            <template #head>The air and ground of this session</template>
+            <ConditionsBar
+              ref="bar"
+              :setting="playingConditionsOf(session)"
+              :baseline="baseline"
+              :unit="unit"
+              :complaints="[]"
+              @set="setAir"
+            />
+          </Fold>
           <template v-if="strikes.length > 0">
             <SessionResults
               :session="session"
