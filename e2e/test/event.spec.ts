@@ -355,6 +355,12 @@ test('the clubs that travel to two courses are found, with what is left unproved
     /\d+ clubs lose 0\.[0-3]\d strokes a round against the whole locker.*(Proved that fewer will not do|Whether fewer would do is not proved|The largest bag of the week is enough)/,
     { timeout: 100_000 },
   );
+  // The round that was played stays played: coming back to it starts no worker anew.
+  const started: string[] = [];
+  page.on('worker', (worker) => started.push(worker.url()));
+  await page.keyboard.press('Alt+1');
+  await expect(page.locator('.lock-board')).toBeVisible();
+  expect(started).toEqual([]);
   await fromMenu(page, 'Delete this plan');
   await saved(page);
 });

@@ -39,7 +39,7 @@ function axisOf({ axisLabel: { numbers, ...label }, ...axis }: ChartAxis): objec
 
 /**
  * A chart as the text of an SVG picture. It needs no page, so it can be drawn by a worker.
- * @param widthPx and @param heightPx its size in CSS pixels, above 0
+ * @param widthPx its width in CSS pixels, above 0, as its height is
  */
 export function drawChart(option: ChartOption, widthPx: number, heightPx: number): string {
   const chart = init(null, null, { renderer: 'svg', ssr: true, width: widthPx, height: heightPx });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { type EventRoundSet, type PlanDetails, type PlanView } from '@tasche/contract';
-import { type GappingStrategyId } from '@tasche/core';
+import type { EventRoundSet, PlanDetails, PlanView } from '@tasche/contract';
+import type { GappingStrategyId } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
@@ -19,9 +19,9 @@ import { queriedSchool } from '../bag/use-bag-ladder';
 import { useSchedule } from '../courses/schedule-store';
 import { useSheet } from '../sheet/sheet-store';
 import EventForm from './EventForm.vue';
-import EventRound from './EventRound.vue';
 import PlanForm from './PlanForm.vue';
 import PlanPicker from './PlanPicker.vue';
+import RoundPage from './RoundPage.vue';
 import RoundTabs from './RoundTabs.vue';
 import TravelPanel from './TravelPanel.vue';
 import { settledWords } from './round-swaps';
@@ -125,7 +125,7 @@ const actions = computed((): Action[] => [
   { key: 'remove', label: 'Delete this plan', run: remove },
 ]);
 
-const page = ref<InstanceType<typeof EventRound> | null>(null);
+const page = ref<InstanceType<typeof RoundPage> | null>(null);
 useUndoScope(() => `event/${props.plan.eventId}`);
 useShortcuts('An event', {
   'Alt 1 to 8': (_event, digit) => {
@@ -203,8 +203,10 @@ useShortcuts('An event', {
         :says="settledSays"
       />
       <TravelPanel v-if="tab === 'travel'" :event="event" :courses="schedule.courses" :asked-of="askedOf" />
-      <KeepAlive v-else-if="round && told"
-        ><EventRound
+      <!-- Kept while another tab is looked at, with the worker that has played its course. -->
+      <KeepAlive
+        ><RoundPage
+          v-if="round && told"
           ref="page"
           v-model:school="school"
           :plan="plan"
