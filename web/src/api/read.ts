@@ -172,6 +172,19 @@ export interface Question<T> {
   key: QueryKey;
   ask: () => Promise<T>;
 }
+
+/**
+ * Asks anew. What is on its way may be older than what is asked for now, so it is not waited for.
+ * @returns whether an answer came
+ */
+export async function readAnew<T>({ key, ask }: Question<T>): Promise<boolean> {
+  if (reader.getQueryData(key) !== undefined) await reader.cancelQueries({ queryKey: key, exact: true });
+  return reader.fetchQuery({ queryKey: key, queryFn: ask, staleTime: 0 }).then(
+    () => true,
+    () => false,
+  );
+}
+
 interface Held<T> {
   /** What the server said last; undefined before it said anything, and while there is no question. */
   value: ComputedRef<T | undefined>;
@@ -224,17 +237,10 @@ export function useHeld<T>(question: () => Question<T> | null): Held<T> {
       const asked = question();
       if (asked) reader.setQueryData<T>(asked.key, (value) => value && change(value));
     },
-    // What is on its way may be older than what is asked for now. Whoever waits is told of nothing that went
-    // wrong: the state says it.
+    // Whoever waits is told of nothing that went wrong: the state says it.
     again: async () => {
       const asked = question();
-      if (!asked) return;
-      if (reader.getQueryData(asked.key) !== undefined)
-        await reader.cancelQueries({ queryKey: asked.key, exact: true });
-      await reader.fetchQuery({ ...options(), queryKey: asked.key, queryFn: asked.ask, staleTime: 0 }).then(
-        () => undefined,
-        () => undefined,
-      );
+      if (asked) await readAnew(asked);
     },
   };
 }

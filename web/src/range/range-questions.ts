@@ -1,5 +1,5 @@
 import type { Page, SessionEntry, StrikesView } from '@tasche/contract';
-import { reader, type Question } from '../api/read';
+import { readAnew, type Question } from '../api/read';
 import { request } from '../api/request';
 import { useOutbox } from '../changes/outbox';
 
@@ -40,12 +40,10 @@ const aheadOf = (playerId: string, shots: ShotsWanted | null) => `${playerId} ${
 
 /** Asks for what the range is about to show, while its page is fetched. */
 export function readRangeAhead(playerId: string, shots: ShotsWanted): void {
-  const read = <T>({ key, ask }: Question<T>) =>
-    reader.fetchQuery({ queryKey: key, queryFn: ask, staleTime: 0 });
-  const reading = Promise.all([read(sessionsQuestion(playerId)), read(shotsQuestion(playerId, shots))]).then(
-    () => true,
-    () => false,
-  );
+  const reading = Promise.all([
+    readAnew(sessionsQuestion(playerId)),
+    readAnew(shotsQuestion(playerId, shots)),
+  ]).then((came) => came.every(Boolean));
   ahead = { of: aheadOf(playerId, shots), reading };
 }
 
