@@ -1,5 +1,5 @@
 import loadHighs from 'highs';
-import { choose, costOf, travelSet } from '@tasche/core';
+import { choose, costOf, searchTravelSets } from '@tasche/core';
 import { integerProgram } from '../../core/test/choosing/integer-program.js';
 import { randomModel, randomScenarios } from '../../core/test/choosing/random-model.js';
 import { percentile, report } from './figure.js';
@@ -87,15 +87,24 @@ export function benchTravel(): void {
       }),
     );
     const start = performance.now();
-    const set = travelSet(scenarios, 18);
+    const search = searchTravelSets(scenarios, 18);
+    const unproved = () => {
+      const found = search.found();
+      return found ? found.strokes - found.bound : Infinity;
+    };
+    let leftAt5 = Infinity;
+    for (let looksOn = true; looksOn;) {
+      looksOn = search.advance();
+      if (performance.now() - start < 5000) leftAt5 = unproved();
+    }
     times.push(performance.now() - start);
-    left.push(set.strokes - set.bound);
+    left.push(leftAt5);
   }
   const worst = Math.max(...times);
   report(
     `travel set of 18 of 30 clubs over 12 days, ${TRAVELS} instances`,
-    `median ${(percentile(times, 0.5) / 1000).toFixed(1)} s, worst ${(worst / 1000).toFixed(1)} s; left unproved at most ${Math.max(...left).toFixed(3)} strokes a round, ${left.filter((one) => one < 1e-6).length} proved`,
-    'under 5 s with a stated bound',
-    worst < 5000,
+    `proved in ${(percentile(times, 0.5) / 1000).toFixed(1)} s (median), ${(worst / 1000).toFixed(1)} s at worst; after 5 s at most ${Math.max(...left).toFixed(4)} strokes a round were left to prove`,
+    'at most 0.02 strokes left after 5 s, proved within 60 s',
+    Math.max(...left) <= 0.02 && worst < 60_000,
   );
 }

@@ -1,5 +1,7 @@
 import { InvalidInputError } from '../invalid-input-error.js';
 import { contradiction, costOf, requireModel, rulesBroken, type ChoosingModel } from './choosing-model.js';
+import { cheapestFirst, firstPrices } from './demand-prices.js';
+import { followRules } from './follow-rules.js';
 import { oneChange } from './one-change.js';
 import { ladderPath, type Settled } from './ladder-path.js';
 
@@ -138,34 +140,6 @@ export function choose(
     return { value, hopeless: false };
   };
 
-  /** Follows the rules to what they settle; false when they cannot be kept. */
-  const follow = (settled: Settled): boolean => {
-    for (let again = true; again;) {
-      again = false;
-      for (const { members, least: min, most: max } of model.rules) {
-        let inside = 0,
-          open = 0;
-        for (const c of members) {
-          if (settled[c] === 1) inside += 1;
-          else if (settled[c] === 0) open += 1;
-        }
-        if (inside > max || inside + open < min) return false;
-        if (open === 0) continue;
-        if (inside === max) {
-          for (const c of members) if (settled[c] === 0) settled[c] = -1;
-          again = true;
-        } else if (inside + open === min) {
-          for (const c of members) if (settled[c] === 0) settled[c] = 1;
-          again = true;
-        }
-      }
-      let inside = 0;
-      for (let c = 0; c < n; c++) if (settled[c] === 1) inside += 1;
-      if (inside > model.limit) return false;
-    }
-    return true;
-  };
-
   /** Swaps, additions and removals that lower the cost, until none does. */
   const polish = (): void => {
     for (let better = true; better && incumbent;) {
@@ -203,7 +177,7 @@ export function choose(
   /** Bounds a set of choices, settles what the bound settles, and leaves what is open for later. */
   const look = (settled: Settled, prices: Float64Array, rounds: number): void => {
     nodes += 1;
-    if (!follow(settled)) return;
+    if (!followRules(model, settled)) return;
     const seen = new Float64Array(n);
     const { value, hopeless } = improve(prices, settled, rounds, seen);
     if (hopeless) return;
@@ -221,7 +195,7 @@ export function choose(
         }
       }
     }
-    if (!follow(settled)) return;
+    if (!followRules(model, settled)) return;
     const { value: now, count } = bound(prices, settled);
     if (now >= best - SAME) return;
     consider(Array.from(path.chosen.subarray(0, count)));
@@ -273,25 +247,6 @@ export function choose(
   if (!incumbent) return undefined;
   const left = stopped ? Math.min(best, ...open.map(({ value }) => value)) : best;
   return { chosen: incumbent, cost: best, proved: !stopped, bound: left, nodes };
-}
-
-/** Each need's clubs and what they cost, cheapest first; a row of n each. */
-function cheapestFirst(needs: ChoosingModel['needs'], n: number): { costs: Float64Array; clubs: Int16Array } {
-  const costs = new Float64Array(needs.length * n);
-  const clubs = new Int16Array(needs.length * n);
-  needs.forEach((row, i) => {
-    const order = Array.from(row.keys()).sort((a, b) => row[a]! - row[b]!);
-    order.forEach((c, k) => {
-      costs[i * n + k] = row[c]!;
-      clubs[i * n + k] = c;
-    });
-  });
-  return { costs, clubs };
-}
-
-/** A need's price begins at its second cheapest club: what having one of its own would be worth. */
-function firstPrices(costs: Float64Array, m: number, n: number): Float64Array {
-  return Float64Array.from({ length: m }, (_one, i) => costs[i * n + Math.min(1, n - 1)]!);
 }
 
 /**

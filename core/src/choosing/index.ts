@@ -53,6 +53,6 @@ export {
   riseLossM,
 } from './strokes-for.js';
 export { TIE_STROKES, isTie } from './tie.js';
-export { type Scenario, type TravelSet, travelSet } from './travel-set.js';
+export { type Scenario, type TravelSet, searchTravelSets, travelSet } from './travel-set.js';
 export { bagStepsCost } from './step-costs.js';
 export { chooseWithin } from './within-money.js';

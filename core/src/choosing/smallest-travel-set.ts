@@ -1,5 +1,5 @@
 import { InvalidInputError } from '../invalid-input-error.js';
-import { travelSet, type Scenario, type TravelSet } from './travel-set.js';
+import { MAX_TRAVEL_PARTS, searchTravelSets, type Scenario, type TravelSet } from './travel-set.js';
 
 /**
  * A size that was looked at: what its best known set loses against the whole locker, and what no set of that
@@ -14,8 +14,8 @@ export interface TravelSize {
 export interface SmallestTravelSet {
   set: TravelSet;
   /**
-   * Nothing smaller that fills a bag loses as little: proved by the bound of the next smaller size. Fewer
-   * clubs than a full bag are not looked at.
+   * Nothing smaller that fills a bag loses as little: proved of the next smaller size. Fewer clubs than a full
+   * bag are not looked at.
    */
   smallest: boolean;
   /** Every size looked at, smallest first; the last is the set's. */
@@ -26,7 +26,7 @@ export interface SmallestTravelSet {
  * The fewest clubs to travel with that lose no more than so much against the whole locker: sizes are tried
  * one by one from the largest bag on, so that what each further club is worth is told as well.
  * @param loss strokes a round, mean over the scenarios
- * @param shouldContinue asked before each size; false ends with the refusal
+ * @param shouldContinue asked before each part of a size's search; false ends with the refusal
  * @throws InvalidInputError as `travelSet` does, for a loss below zero, and where it was told to end
  */
 export async function smallestTravelSet(
@@ -43,27 +43,27 @@ export async function smallestTravelSet(
     ;
     size++
   ) {
-    if (!(await shouldContinue(size)))
-      throw new InvalidInputError('search', 'was ended before a set was found');
-    const set = sizeThatHolds(scenarios, size);
-    // That no set of a size was found is no proof that there is none.
-    if (!set) unfound = true;
-    else {
+    const search = searchTravelSets(scenarios, size);
+    let isSearched = false;
+    for (let parts = 0; !isSearched && parts < MAX_TRAVEL_PARTS; parts++) {
+      if (!(await shouldContinue(size)))
+        throw new InvalidInputError('search', 'was ended before a set was found');
+      isSearched = !search.advance();
+    }
+    const set = search.found();
+    if (!set) {
+      if (size >= count)
+        throw new InvalidInputError(
+          'size',
+          'of any number leaves some scenario without a bag that keeps its rules',
+        );
+      if (!isSearched) unfound = true;
+    } else {
       const [loses, losesAtLeast] = [set.strokes - set.wholeLocker, Math.max(0, set.bound - set.wholeLocker)];
       const before = sizes.at(-1);
       sizes.push({ size, loses, losesAtLeast });
       if (loses <= loss + 1e-9 || size >= count)
         return { set, smallest: before ? before.losesAtLeast > loss + 1e-9 : !unfound, sizes };
-    }
-  }
-
-  /** Too small to hold a bag for every day is no error here, as long as there are more clubs. */
-  function sizeThatHolds(all: readonly Scenario[], size: number): TravelSet | undefined {
-    try {
-      return travelSet(all, size);
-    } catch (error) {
-      if (error instanceof InvalidInputError && error.field === 'size' && size < count) return undefined;
-      throw error;
     }
   }
 }

@@ -6,7 +6,6 @@ import {
   DEFAULT_PREFERENCES,
   InvalidInputError,
   USUAL_GROUND,
-  choose,
   expectedStrokes,
   lockerFindings,
   outcomeOf,
@@ -14,26 +13,20 @@ import {
   playingBounceDeg,
   soleStrokes,
   strokesFor,
-  smallestTravelSet,
   choosingRulesOf,
-  travelSet,
   withModelledCarries,
   lockerFindingSentence,
   type Aimed,
-  type BagChoosing,
   type CourseGround,
   type LadderClub,
   type ShotDemand,
   type PlayedClub,
-  type Scenario,
 } from '../../src/index.js';
 import { putterStrokes, wantedHeadG } from '../../src/choosing/putter.js';
 import { strokesWith } from '../../src/choosing/strokes-for.js';
 import { wantedBounceDeg } from '../../src/choosing/sole.js';
 import { withinSwaps } from '../../src/choosing/bag-preferences.js';
-import type { ChoosingModel } from '../../src/choosing/choosing-model.js';
 import { club, strongSetWedge, yards } from '../bag-of-clubs.js';
-import { randomModel } from './random-model.js';
 
 const green = (distanceM: number, more: Partial<ShotDemand> = {}): ShotDemand => ({
   name: 'a green',
@@ -332,142 +325,5 @@ describe('preferences', () => {
       '2 clubs have no carry of their own.',
     );
     expect(lockerFindings(clubs)).toEqual([]);
-  });
-});
-
-describe('the clubs that travel', () => {
-  const choosingOf = (model: ChoosingModel): BagChoosing => ({
-    model,
-    clubs: model.clubs.map(({ id }) => club(id, 'iron', 30, 150)),
-    needs: [],
-    shots: [],
-  });
-  const scenarios = (seed: number, count: number, clubs: number, limit: number): Scenario[] =>
-    Array.from({ length: count }, (_one, s) => ({
-      name: `day ${s + 1}`,
-      weight: 1 + (s % 2),
-      choosing: choosingOf(ruled(randomModel(seed * 100 + s, { clubs, needs: 10, limit }))),
-    }));
-  /** One of three at most, and one of two at least: what the first bound chooses often breaks them. */
-  const ruled = (model: ChoosingModel): ChoosingModel => ({
-    ...model,
-    rules: [
-      { name: 'one of three', members: [2, 3, 4], least: 0, most: 1 },
-      { name: 'one of two', members: [0, 5], least: 1, most: 1 },
-    ],
-  });
-  /** Every set of so many clubs tried, every scenario's best bag from it. */
-  function triedAll(all: readonly Scenario[], size: number): number {
-    const n = all[0]!.choosing.clubs.length;
-    const whole = all.reduce((sum, { weight }) => sum + weight, 0);
-    let best = Infinity;
-    for (let mask = 1; mask < 2 ** n; mask++) {
-      const inside = Array.from({ length: n }, (_one, c) => (mask >> c) & 1);
-      if (inside.reduce((sum, one) => sum + one, 0) !== size) continue;
-      let strokes = 0;
-      for (const {
-        choosing: { model },
-        weight,
-      } of all)
-        strokes +=
-          (weight / whole) *
-          (choose(model, { settled: Int8Array.from(inside.map((one) => (one ? 0 : -1))) })?.cost ?? Infinity);
-      best = Math.min(best, strokes);
-    }
-    return best;
-  }
-  it('never beat the best there is, are never under their bound, and are it where they say they are proved', () => {
-    let proved = 0,
-      near = 0,
-      runs = 0;
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 1, max: 5000 }),
-        fc.integer({ min: 2, max: 4 }),
-        fc.integer({ min: 4, max: 6 }),
-        (seed, count, size) => {
-          const all = scenarios(seed, count, 8, 4);
-          const best = triedAll(all, size);
-          const set = travelSet(all, size);
-          runs += 1;
-          if (set.proved) proved += 1;
-          if (set.strokes - best < 0.02) near += 1;
-          expect(set.ids).toHaveLength(size);
-          expect(set.strokes).toBeGreaterThanOrEqual(best - 1e-9);
-          expect(set.bound).toBeLessThanOrEqual(best + 1e-9);
-          if (set.proved) expect(set.strokes).toBeCloseTo(best, 6);
-          for (const bag of set.bags) for (const id of bag.ids) expect(set.ids).toContain(id);
-        },
-      ),
-      { numRuns: 25, seed: 7 },
-    );
-    // Random ladders that share no order are the hardest there are; the set found is nearly always the best even so.
-    expect(near / runs).toBeGreaterThan(0.8);
-    expect(proved).toBeGreaterThan(0);
-  });
-  it("enough to hold every day's bag are proved at once", () => {
-    const set = travelSet(scenarios(3, 3, 8, 3), 8);
-    expect(set).toMatchObject({ proved: true });
-    expect(set.bags.every(({ regret }) => regret === 0)).toBe(true);
-  });
-  it('as few as lose no more than is said: never fewer than there can be, and where it says so the fewest', async () => {
-    let proved = 0;
-    await fc.assert(
-      fc.asyncProperty(
-        fc.integer({ min: 1, max: 5000 }),
-        fc.integer({ min: 2, max: 3 }),
-        fc.double({ min: 0, max: 0.6, noNaN: true }),
-        async (seed, count, loss) => {
-          const all = scenarios(seed, count, 7, 3);
-          const whole = triedAll(all, 7);
-          const fewest = [3, 4, 5, 6, 7].find((size) => triedAll(all, size) - whole <= loss + 1e-9)!;
-          const { set, sizes, smallest } = await smallestTravelSet(all, loss);
-          expect(set.wholeLocker).toBeCloseTo(whole, 9);
-          expect(set.strokes - set.wholeLocker).toBeLessThanOrEqual(loss + 1e-9);
-          expect(set.ids.length).toBeGreaterThanOrEqual(fewest);
-          if (smallest) {
-            proved += 1;
-            expect(set.ids).toHaveLength(fewest);
-          }
-          expect(sizes.at(-1)!.size).toBe(set.ids.length);
-          for (const { size, loses, losesAtLeast } of sizes) {
-            const best = triedAll(all, size) - whole;
-            expect(losesAtLeast).toBeLessThanOrEqual(best + 1e-9);
-            expect(loses).toBeGreaterThanOrEqual(best - 1e-9);
-          }
-        },
-      ),
-      { numRuns: 20, seed: 11 },
-    );
-    // Random ladders are the hardest to prove; some are.
-    expect(proved).toBeGreaterThan(0);
-  });
-  it('of which smaller sets hold no bag for some day are not said to be proved the fewest', async () => {
-    const [day, other] = scenarios(5, 2, 7, 3) as [Scenario, Scenario];
-    const asking = (one: Scenario, members: readonly number[]): Scenario => ({
-      ...one,
-      choosing: {
-        ...one.choosing,
-        model: {
-          ...one.choosing.model,
-          rules: [{ name: 'all of these', members, least: members.length, most: members.length }],
-        },
-      },
-    });
-    // Six clubs are asked for by the rules of the two days together; three, four and five cannot hold both.
-    const { set, smallest } = await smallestTravelSet(
-      [asking(day, [0, 1, 2]), asking(other, [4, 5, 6])],
-      100,
-    );
-    expect([...set.ids].sort()).toEqual(['0', '1', '2', '4', '5', '6']);
-    expect(smallest).toBe(false);
-  });
-  it('refuse no days and a set of zero, by name', async () => {
-    await expect(smallestTravelSet(scenarios(1, 2, 6, 3), -0.1)).rejects.toThrow('loss must be zero or more');
-    await expect(smallestTravelSet(scenarios(1, 2, 6, 3), 0.1, () => false)).rejects.toThrow(
-      'search was ended',
-    );
-    expect(() => travelSet([], 4)).toThrow('scenarios are none');
-    expect(() => travelSet(scenarios(1, 2, 6, 3), 0)).toThrow('size must be a whole number');
   });
 });

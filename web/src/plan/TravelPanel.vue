@@ -3,6 +3,7 @@ import ProblemLine from '../app/ProblemLine.vue';
 import { counted } from '../app/counted';
 import WorkProgress from '../app/WorkProgress.vue';
 import NumberField from '../fields/NumberField.vue';
+import { proxy } from 'comlink';
 import { NButton, NTable } from 'naive-ui';
 import { dayOf, type CourseView, type EventView } from '@tasche/contract';
 import type { RoundAir, SmallestTravelSet, TravelSet } from '@tasche/core';
@@ -67,17 +68,28 @@ const name = (id: string) => names.value.get(id) ?? 'a club that is gone';
 const asked = () =>
   scenarios.value.map(({ name: named, weight, request }) => ({ name: named, weight, request }));
 const rules = () => scenarios.value[0]!.rules;
-const find = () =>
-  travel.run(async (link, progress) => ({ set: await link.travel(asked(), rules(), size.value!, progress) }));
-const findSmallest = () =>
-  travel.run((link, progress) => link.smallestTravel(asked(), rules(), lossStrokes.value!, progress));
+function find(): void {
+  travel.clear();
+  // The best so far is shown while it is being proved.
+  const onFound = proxy((found: TravelSet) => {
+    if (isWorking.value) travel.result.value = { set: found };
+  });
+  void travel.run(async (link, progress) => ({
+    set: await link.travel(asked(), rules(), size.value!, progress, onFound),
+  }));
+}
+function findSmallest(): void {
+  travel.clear();
+  void travel.run((link, progress) => link.smallestTravel(asked(), rules(), lossStrokes.value!, progress));
+}
 
 const set = computed<TravelSet | null>(() => travel.result.value?.set ?? null);
 const sizes = computed(() => travel.result.value?.sizes ?? []);
 const days = computed(() => (set.value ? travelDays(set.value) : []));
 const base = computed(() => set.value?.bags[0]?.ids ?? []);
 const unproved = computed(() => (set.value ? set.value.strokes - set.value.bound : 0));
-const idle = computed(() => scenarios.value.length > 0 && travel.share.value === null);
+const isWorking = computed(() => travel.share.value !== null);
+const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
 </script>
 
 <template>
@@ -119,8 +131,9 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
       No round has a forecast yet: each is looked at as it is, at half its wind and at half as much again.
     </p>
     <p v-if="travel.share.value !== null" class="bar small" role="status">
-      <WorkProgress :share="travel.share.value" /> Working {{ scenarios.length }} days out…
-      <NButton @click="travel.stop()" size="small">Cancel</NButton>
+      <WorkProgress :share="travel.share.value" />
+      {{ set ? 'Looking for a better set…' : `Working ${scenarios.length} days out…` }}
+      <NButton @click="travel.stop()" size="small">{{ set ? 'This one will do' : 'Cancel' }}</NButton>
     </p>
     <ProblemLine :text="travel.problem.value" />
     <template v-if="set">
@@ -131,7 +144,7 @@ const idle = computed(() => scenarios.value.length > 0 && travel.share.value ===
         {{
           set.proved
             ? 'Proved the best set of that size.'
-            : `No set of that size costs ${unproved.toFixed(3)} strokes a round less than this one; whether one costs a little less is not proved.`
+            : `${isWorking ? 'The best so far' : 'Ended before it was proved'}: none of that size saves more than another ${unproved.toFixed(3)}.`
         }}
         <template v-if="sizes.length">{{
           !travel.result.value!.smallest

@@ -18,7 +18,7 @@ import {
   seasonValue,
   smallestTravelSet,
   stillClubs,
-  travelSet,
+  searchTravelSets,
   decidingFactors,
   remedyWords,
   type FaultlessBag,
@@ -312,17 +312,36 @@ const api = {
     });
   },
 
+  /**
+   * Looks on until the best set is proved, or somebody has enough of it.
+   * @param onFound told the best set so far, with what is left to prove
+   */
   async travel(
     days: readonly TravelDay[],
     rules: RoundRules,
     size: number,
     progress: Progress,
+    onFound: (set: TravelSet) => void,
   ): Promise<TravelSet> {
     const scenarios = await scenariosOf(days, rules, progress);
-    return travelSet(scenarios, size);
+    const search = searchTravelSets(scenarios, size);
+    let widest = 0;
+    while (search.advance()) {
+      const found = search.found();
+      if (found) {
+        const left = found.strokes - found.bound;
+        widest = Math.max(widest, left);
+        progress(0.6 + 0.4 * (1 - left / (widest || 1)));
+        onFound(found);
+      }
+      await breathe();
+    }
+    const found = search.found();
+    if (!found) throw new Error(`No ${size} clubs hold a bag for every day that keeps its rules.`);
+    return found;
   },
 
-  /** As few as lose no more; each size is a step of the rest of the way, which may end before the last. */
+  /** As few as lose no more; each part looked at is a step of the rest of the way. */
   async smallestTravel(
     days: readonly TravelDay[],
     rules: RoundRules,
@@ -332,7 +351,7 @@ const api = {
     const scenarios = await scenariosOf(days, rules, progress);
     let tried = 0;
     return smallestTravelSet(scenarios, loss, async () => {
-      progress(1 - 0.4 * 0.7 ** tried++);
+      progress(1 - 0.4 * 0.98 ** tried++);
       await breathe();
       return true;
     });
