@@ -34,6 +34,7 @@ export default defineConfig({
         test: {
           ...guards,
           name: 'server',
+          isolate: false,
           include: ['server/test/**/*.test.ts'],
           globalSetup: 'server/test/cluster.ts',
         },

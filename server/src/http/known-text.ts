@@ -1,7 +1,9 @@
 import { createHash } from 'node:crypto';
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
+import type { MikroORM } from '@mikro-orm/postgresql';
 import { LRUCache } from 'lru-cache';
+import { perDatabase } from '../database/per-database.js';
 
 const pack = promisify(gzip);
 
@@ -16,22 +18,26 @@ export interface KnownText {
  * Answers as they were last made. Every use asks the database for the revision first, so that many servers
  * may each keep their own.
  */
-const known = new LRUCache<string, KnownText & { revision: string }>({
-  max: 500,
-  maxSize: 64_000_000,
-  sizeCalculation: ({ text, packed }) => text.length + packed.length,
-});
+const known = perDatabase(
+  () =>
+    new LRUCache<string, KnownText & { revision: string }>({
+      max: 500,
+      maxSize: 64_000_000,
+      sizeCalculation: ({ text, packed }) => text.length + packed.length,
+    }),
+);
 
 /**
  * The answer of that key: the known one where it is of this revision, else made anew.
  * @param make gives the whole answer as JSON text
  */
 export async function knownText(
+  { em }: MikroORM,
   key: string,
   revision: string,
   make: () => Promise<string>,
 ): Promise<KnownText> {
-  const standing = known.get(key);
+  const standing = known(em).get(key);
   if (standing?.revision === revision) return standing;
   const text = Buffer.from(await make());
   // A change may have come between the two questions: the older number only makes the next reader ask again.
@@ -41,6 +47,6 @@ export async function knownText(
     packed: await pack(text),
     etag: `"${createHash('sha256').update(text).digest('base64url')}"`,
   };
-  known.set(key, answer);
+  known(em).set(key, answer);
   return answer;
 }

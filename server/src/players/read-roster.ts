@@ -21,6 +21,7 @@ import { LRUCache } from 'lru-cache';
 import { OPEN_TICKETS } from '../bench/read-tickets.js';
 import { changeView, type ChangeRow } from '../changes/change.js';
 import type { Club } from '../clubs/club.js';
+import { perDatabase } from '../database/per-database.js';
 import type { NameCursor } from '../http/cursors.js';
 import { knownText, type KnownText } from '../http/known-text.js';
 import { callInWorkspace, inWorkspace, sightKey, type Sight } from '../workspaces/in-workspace.js';
@@ -31,7 +32,7 @@ type GamerClub = Pick<Club, 'id' | 'name' | 'kind' | 'spec'> & { playerId: strin
 type Known = Pick<RosterEntry, 'gamer' | 'clubsOwned' | 'lastChanges' | 'bench'>;
 
 /** Verdicts as they were last worked out, by player and revision: any server may keep its own. */
-const known = new LRUCache<string, Known & { revision: string }>({ max: 5000 });
+const known = perDatabase(() => new LRUCache<string, Known & { revision: string }>({ max: 5000 }));
 
 interface NextPlan {
   id: string;
@@ -69,7 +70,7 @@ export async function knownRosterText(
 ): Promise<KnownText> {
   const revision = await callInWorkspace<string>(orm, sight, 'roster_revision', []);
   const key = `roster ${sightKey(sight)} ${today} ${limit} ${after ? `${after.name} ${after.id}` : ''}`;
-  return knownText(key, revision, async () =>
+  return knownText(orm, key, revision, async () =>
     JSON.stringify(await inWorkspace(orm, sight, (em) => readRoster(em, today, limit, after))),
   );
 }
@@ -95,7 +96,7 @@ export async function readRoster(
   const plans = await nextPlans(em, today, players);
   return {
     rows: players.map((player): RosterEntry => {
-      const { gamer, clubsOwned, lastChanges, bench } = known.get(keyOf(player))!;
+      const { gamer, clubsOwned, lastChanges, bench } = known(em).get(keyOf(player))!;
       return {
         player: playerView.of(player),
         gamer,
@@ -125,7 +126,7 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
   );
   const revisionOf = new Map(revisions.map(({ id, revision }) => [id, revision]));
   const changed = players.filter(
-    (player) => known.get(keyOf(player))?.revision !== revisionOf.get(player.id),
+    (player) => known(em).get(keyOf(player))?.revision !== revisionOf.get(player.id),
   );
   if (changed.length === 0) return;
   const ids = idList(changed);
@@ -168,7 +169,7 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
     const gamer = gamers.find((bag) => bag.playerId === player.id);
     const ticket = tickets.find((row) => row.playerId === player.id);
     const carried = gamerClubs.filter((club) => club.playerId === player.id);
-    known.set(keyOf(player), {
+    known(em).set(keyOf(player), {
       revision: revisionOf.get(player.id) ?? '',
       gamer: gamer
         ? verdictOf(gamer.bagId, carried.map(ladderClub), player, lockers.get(player.id), gamer.strategy)

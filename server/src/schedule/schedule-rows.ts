@@ -97,7 +97,7 @@ export const SCHEDULE_REVISION_SQL = `
 /** Everything the workspace plays, as JSON text, packed; read anew only when a change of it has been made since. */
 export async function knownScheduleText(orm: MikroORM, sight: Sight): Promise<KnownText> {
   const revision = await callInWorkspace<string | null>(orm, sight, 'schedule_revision', []);
-  return knownText(`schedule ${sightKey(sight)}`, revision ?? '', async () =>
+  return knownText(orm, `schedule ${sightKey(sight)}`, revision ?? '', async () =>
     JSON.stringify(await inWorkspace(orm, sight, readSchedule)),
   );
 }

@@ -28,7 +28,7 @@ export async function knownCalendarText(
 ): Promise<KnownText> {
   const revision = await callInWorkspace<string>(orm, sight, 'roster_revision', []);
   const key = `calendar ${sightKey(sight)} ${Object.values(span).join(' ')} ${limit} ${after ? `${after.name} ${after.id}` : ''}`;
-  return knownText(key, revision, async () =>
+  return knownText(orm, key, revision, async () =>
     JSON.stringify(await inWorkspace(orm, sight, (em) => readCalendar(em, span, limit, after))),
   );
 }

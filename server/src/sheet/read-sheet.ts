@@ -15,6 +15,7 @@ import type { Request, Response } from 'express';
 import { LRUCache } from 'lru-cache';
 import { bagView } from '../bags/bag.js';
 import { changeView, type ChangeRow } from '../changes/change.js';
+import { perDatabase } from '../database/per-database.js';
 import type { DayCursor, IdCursor, MomentCursor } from '../http/cursors.js';
 import { knownText, type KnownText } from '../http/known-text.js';
 import type { RouteContext } from '../http/route-context.js';
@@ -35,7 +36,7 @@ export async function knownSheetText(
 ): Promise<KnownText> {
   const revision = await revisionOf(orm, sight, playerId);
   if (revision === null) throw notFound('player');
-  return knownText(`sheet ${sightKey(sight)} ${playerId} ${asOf ?? ''}`, revision, () =>
+  return knownText(orm, `sheet ${sightKey(sight)} ${playerId} ${asOf ?? ''}`, revision, () =>
     readSheetText(orm, sight, playerId, asOf),
   );
 }
@@ -55,7 +56,7 @@ export function answerOfPlayer({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'sco
 }
 
 /** Whose a club is, as somebody sees it: that never changes. */
-const owners = new LRUCache<string, string>({ max: 20_000 });
+const owners = perDatabase(() => new LRUCache<string, string>({ max: 20_000 }));
 
 /**
  * Answers with something of a club that only a change of its player's can change.
@@ -72,13 +73,13 @@ export function answerOfClub({ orm, scopeOf }: Pick<RouteContext, 'orm' | 'scope
   ): Promise<void> => {
     const sight = await scopeOf(request);
     const key = `${sightKey(sight)} ${clubId}`;
-    const playerId = owners.get(key) ?? (await inWorkspace(orm, sight, (em) => ownerOf(em, clubId)));
+    const playerId = owners(orm.em).get(key) ?? (await inWorkspace(orm, sight, (em) => ownerOf(em, clubId)));
     if (playerId === undefined) {
       if (!none) throw notFound('club');
       response.json(none);
       return;
     }
-    owners.set(key, playerId);
+    owners(orm.em).set(key, playerId);
     sendKnownText(request, response, await knownOfPlayer(orm, sight, playerId, `${what} ${clubId}`, read));
   };
 }
@@ -105,13 +106,15 @@ async function knownOfPlayer(
 ): Promise<KnownText> {
   const revision = await revisionOf(orm, sight, playerId);
   if (revision === null) throw notFound('player');
-  return knownText(`${what} ${sightKey(sight)} ${playerId}`, revision, async () =>
+  return knownText(orm, `${what} ${sightKey(sight)} ${playerId}`, revision, async () =>
     JSON.stringify(await inWorkspace(orm, sight, read)),
   );
 }
 
 /** Questions for a player's revision that wait for the one on its way; all of them share the next. */
-const nextQuestion = new Map<string, { running: Promise<unknown>; next?: Promise<string | null> }>();
+const nextQuestion = perDatabase(
+  () => new Map<string, { running: Promise<unknown>; next?: Promise<string | null> }>(),
+);
 
 /**
  * The number of a player's newest state. Whoever asks while a question is on its way waits for the one after
@@ -120,7 +123,8 @@ const nextQuestion = new Map<string, { running: Promise<unknown>; next?: Promise
 function revisionOf(orm: MikroORM, sight: Sight, playerId: string): Promise<string | null> {
   const key = `${sightKey(sight)} ${playerId}`;
   const ask = () => callInWorkspace<string | null>(orm, sight, 'sheet_revision', [playerId]);
-  const standing = nextQuestion.get(key);
+  const questions = nextQuestion(orm.em);
+  const standing = questions.get(key);
   if (standing)
     return (standing.next ??= standing.running.then(
       () => start(),
@@ -131,9 +135,9 @@ function revisionOf(orm: MikroORM, sight: Sight, playerId: string): Promise<stri
   function start(): Promise<string | null> {
     const running = ask();
     const entry = { running };
-    nextQuestion.set(key, entry);
+    questions.set(key, entry);
     const leave = () => {
-      if (nextQuestion.get(key) === entry && !('next' in entry)) nextQuestion.delete(key);
+      if (questions.get(key) === entry && !('next' in entry)) questions.delete(key);
     };
     running.then(leave, leave);
     return running;
