@@ -294,6 +294,7 @@ describe('pages that listen', () => {
     expect(new Set(streams.map(({ status }) => status))).toEqual(new Set([200]));
     expect((await listen()).status).toBe(429);
     for (const { close } of streams) close();
+    server.closeAllConnections();
     await new Promise((resolve) => {
       server.close(resolve);
     });

@@ -67,7 +67,10 @@ async function cable(): Promise<{ url: string; cut: () => void; mend: () => void
 it('a line that was cut without a word is found out and taken up again, and whoever listens is told that some went by', async () => {
   const bench = await workbench();
   const line = await cable();
-  const news = listenForNews(line.url, pino({ level: 'silent' }));
+  const news = listenForNews(line.url, pino({ level: 'silent' }), {
+    askedEveryMs: 200,
+    answersWithinMs: 2000,
+  });
   closing.push(() => news.close());
   const heard: (ChangeNews | null)[] = [];
   news.onChanges(bench.workspaceId, (one) => heard.push(one));
@@ -92,6 +95,7 @@ it('a page stays signed in while the database cannot be asked, and is signed out
   let isAway = false;
   let asked = 0;
   const door = await frontDoor({
+    beatMs: 300,
     identify: (request) => {
       if (request.path === '/news') asked += 1;
       if (isAway) throw Object.assign(new Error('connect ECONNREFUSED'), { code: 'ECONNREFUSED' });

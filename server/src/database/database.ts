@@ -123,7 +123,12 @@ export async function openDatabase(
     flushMode: 'commit',
     pool: { min: 2, max: MAX_CONNECTIONS, idleTimeoutMillis: 30_000, acquireTimeoutMillis: ACQUIRE_MS },
     driverOptions: {
-      connection: { application_name: 'tasche', connectionTimeoutMillis: CONNECT_MS, ...limits },
+      connection: {
+        application_name: 'tasche',
+        connectionTimeoutMillis: CONNECT_MS,
+        options: NO_JIT,
+        ...limits,
+      },
     },
     ...options,
   });
@@ -134,6 +139,11 @@ const MAX_CONNECTIONS = 10;
 /** A request that gets no connection within this is answered 503. */
 const ACQUIRE_MS = 2000;
 const CONNECT_MS = 2000;
+/**
+ * Queries here are short and many. PostgreSQL's compiler guesses some of them long (`spec_as_of` asks again for what
+ * it found) and compiles them anew each time, for 100 times as long as they take.
+ */
+const NO_JIT = '-c jit=off';
 /**
  * Nothing waits for ever: the database ends a statement, a wait for a lock, a transaction that does
  * nothing; and where

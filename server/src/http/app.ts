@@ -39,6 +39,8 @@ export interface AppOptions {
   webFolder?: string;
   /** Tells of strikes other servers took; without it live boards look by themselves. */
   news?: News;
+  /** How often a page that listens is told that it is still heard, and looked at whether it may hear. */
+  beatMs?: number;
   /** Whose monitor and gauge they are; left out, everybody's. */
   devicesOf?: string;
   /** The launch monitor, where there is one. */
@@ -64,6 +66,7 @@ export function createApp({
   hosts = [],
   webFolder,
   news,
+  beatMs,
   devicesOf,
   monitor,
   gauge,
@@ -119,7 +122,7 @@ export function createApp({
       next();
     },
     ...(people ? [people.sessions.middleware] : []),
-    api({ orm, identify, people, mail, metrics, news, devicesOf, monitor, gauge, weather }),
+    api({ orm, identify, people, mail, metrics, news, beatMs, devicesOf, monitor, gauge, weather }),
   );
   if (webFolder && existsSync(webFolder)) {
     app.use(

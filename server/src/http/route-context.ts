@@ -13,7 +13,10 @@ export const BODY_LIMIT = '2mb';
 
 export type ApiOptions = Pick<AppOptions, 'orm' | 'identify'> &
   Partial<
-    Pick<AppOptions, 'people' | 'mail' | 'metrics' | 'news' | 'devicesOf' | 'monitor' | 'gauge' | 'weather'>
+    Pick<
+      AppOptions,
+      'people' | 'mail' | 'metrics' | 'news' | 'beatMs' | 'devicesOf' | 'monitor' | 'gauge' | 'weather'
+    >
   >;
 
 /** What every route works with. */

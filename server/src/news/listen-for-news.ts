@@ -15,8 +15,7 @@ const LONGEST_WAIT_MS = 10_000;
  * A connection that was cut says nothing, as one where nothing happens does: it is asked so often, and has
  * so long to answer.
  */
-const ASKED_EVERY_MS = 4000;
-const ANSWERS_WITHIN_MS = 3000;
+const PACE = { askedEveryMs: 4000, answersWithinMs: 3000 };
 
 /** A change somebody made, as it is told. */
 export interface ChangeNews {
@@ -62,7 +61,11 @@ export async function tellOfChange(
  * meanwhile is not lost on anybody:
  * listeners also look by themselves now and then, and whoever is connected anew is told to.
  */
-export function listenForNews(databaseUrl: string, log: Logger): News {
+export function listenForNews(
+  databaseUrl: string,
+  log: Logger,
+  { askedEveryMs, answersWithinMs } = PACE,
+): News {
   const events = new EventEmitter().setMaxListeners(0);
   let client: pg.Client | undefined;
   let closed = false;
@@ -83,7 +86,7 @@ export function listenForNews(databaseUrl: string, log: Logger): News {
       connectionString: databaseUrl,
       application_name: 'tasche news',
       connectionTimeoutMillis: 3000,
-      query_timeout: ANSWERS_WITHIN_MS,
+      query_timeout: answersWithinMs,
     });
     const lost = () => {
       if (client !== fresh) return;
@@ -110,7 +113,7 @@ export function listenForNews(databaseUrl: string, log: Logger): News {
       client = fresh;
       pause = FIRST_WAIT_MS;
       for (const name of events.eventNames()) events.emit(name, null);
-      askNowAndThen(fresh, () => client === fresh && !closed).catch(() => {
+      askNowAndThen(fresh, askedEveryMs, () => client === fresh && !closed).catch(() => {
         lost();
         // With a question still open it hangs up at once; there may be nobody to wait for.
         fresh.end().catch(() => undefined);
@@ -138,9 +141,9 @@ export function listenForNews(databaseUrl: string, log: Logger): News {
 }
 
 /** Asks for nothing again and again. @throws once no answer came in time */
-async function askNowAndThen(client: pg.Client, isWanted: () => boolean): Promise<void> {
+async function askNowAndThen(client: pg.Client, everyMs: number, isWanted: () => boolean): Promise<void> {
   for (;;) {
-    await wait(ASKED_EVERY_MS, undefined, { ref: false });
+    await wait(everyMs, undefined, { ref: false });
     if (!isWanted()) return;
     await client.query('select');
   }

@@ -11,7 +11,7 @@ import type { ChangeNews } from './listen-for-news.js';
 const MAX_STREAMS = 1000;
 /** Of one person, or one machine: a phone, a laptop, some tabs. */
 const MAX_STREAMS_EACH = 20;
-/** So that a line in between does not take it for dead. */
+/** So that a line in between does not take it for dead, where nothing else is said. */
 const BEAT_MS = 10_000;
 /** A page that takes nothing is cut off; it reads everything anew when it comes back. */
 const MAX_BUFFERED_BYTES = 64_000;
@@ -26,7 +26,7 @@ export const newsAsks: Asks = {
 /**
  * What others change, as server-sent events. Nothing is caught up with: a page that comes back reads anew.
  */
-export function newsRoutes({ news, identify, scopeOf }: RouteContext): Router {
+export function newsRoutes({ news, beatMs = BEAT_MS, identify, scopeOf }: RouteContext): Router {
   const router = Router();
 
   router.get('/news', async (request, response) => {
@@ -71,7 +71,7 @@ export function newsRoutes({ news, identify, scopeOf }: RouteContext): Router {
               response.end('event: signed-out\ndata: {}\n\n');
           },
         );
-    }, BEAT_MS);
+    }, beatMs);
     response.on('close', () => {
       streams -= 1;
       const left = (open.get(asker) ?? 1) - 1;
