@@ -65,7 +65,7 @@ export function basketDecision(
   onProgress?: (share: number) => void,
   seed = 11,
 ): BasketDecision | undefined {
-  const { model, clubs } = choosingOfRound(round, rules);
+  const { model, clubs, prices } = choosingOfRound(round, rules);
   const rows = demandRows(round.needs);
   const { shots, covariance } = open;
   const swung = shotCosts(round, open, rowWeights(round), rules.preferences.bounce, (share) =>
@@ -192,7 +192,8 @@ export function basketDecision(
     const chosenIn = (shifts: readonly number[]): readonly number[] | undefined => {
       everything.shift(shifts);
       const columns = clubs.map((_club, c) => everything.costsByRow(c));
-      return choose({ ...model, needs: rows.map((_row, r) => columns.map((column) => column[r]!)) })?.chosen;
+      const needs = rows.map((_row, r) => columns.map((column) => column[r]!));
+      return choose({ ...model, needs }, prices ? { prices } : {})?.chosen;
     };
     everything.know({ left: deviations, isUsable: isOwned });
     const first = chosenIn(zero);

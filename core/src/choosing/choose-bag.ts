@@ -88,6 +88,8 @@ export interface BagChoosing {
   clubs: readonly LadderClub[];
   needs: readonly ShotDemand[];
   shots: readonly (readonly (ShotKind | undefined)[])[];
+  /** What the choice begins with, where other choices were made for the same needs. */
+  prices?: Float64Array;
 }
 
 /**
@@ -275,7 +277,7 @@ export interface BagAnswer {
  */
 export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boolean): BagAnswer | undefined {
   const { model, clubs, needs, shots } = choosing;
-  const options = stop ? { stop } : {};
+  const options = { ...(stop && { stop }), ...(choosing.prices && { prices: choosing.prices }) };
   const best = choose(model, options);
   if (!best) return undefined;
   const bagOf = (chosen: readonly number[]): ChosenBag => {
@@ -402,7 +404,7 @@ export function nextBest(
   model: ChoosingModel,
   first: Choice,
   count: number,
-  options: { stop?: () => boolean } = {},
+  options: { stop?: () => boolean; prices?: Float64Array } = {},
 ): Choice[] {
   const found: Choice[] = [];
   const parts: { settled: Int8Array; choice: Choice }[] = [];

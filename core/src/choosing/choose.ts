@@ -16,6 +16,8 @@ export interface Choice {
   bound: number;
   /** Sets of choices that were bounded. */
   nodes: number;
+  /** What each need was worth to the bound of all choices; another choice for the same needs may begin with it. */
+  prices: Float64Array;
 }
 
 interface ChooseOptions {
@@ -25,6 +27,8 @@ interface ChooseOptions {
   below?: number;
   /** What is settled from the start. */
   settled?: Settled;
+  /** Of a choice for the same needs, under whatever rules: the bound is good sooner, and the choice the same. */
+  prices?: Float64Array;
 }
 
 /** Costs closer than this are the same. */
@@ -48,7 +52,7 @@ const PATIENCE = 7;
  */
 export function choose(
   model: ChoosingModel,
-  { stop, below = Infinity, settled: given }: ChooseOptions = {},
+  { stop, below = Infinity, settled: given, prices: known }: ChooseOptions = {},
 ): Choice | undefined {
   requireModel(model);
   const clash = contradiction(model);
@@ -175,25 +179,21 @@ export function choose(
   const open: Open[] = [];
 
   /** Bounds a set of choices, settles what the bound settles, and leaves what is open for later. */
-  const look = (settled: Settled, prices: Float64Array, rounds: number): void => {
+  const look = (settled: Settled, prices: Float64Array, rounds: number, isRoot = false): void => {
     nodes += 1;
     if (!followRules(model, settled)) return;
     const seen = new Float64Array(n);
     const { value, hopeless } = improve(prices, settled, rounds, seen);
     if (hopeless) return;
-    if (rounds === ROOT_ROUNDS) polish();
-    // A club that makes the bound too dear in, or out, is settled the other way.
+    if (isRoot) polish();
+    // A club that would make the bound too dear on the other side of the cheapest path is settled on its own.
+    const onPath = new Set(path.chosen.subarray(0, bound(prices, settled).count));
     for (let c = 0; c < n; c++) {
       if (settled[c] !== 0) continue;
-      for (const way of [1, -1] as const) {
-        settled[c] = way;
-        const tried = bound(prices, settled).value;
-        settled[c] = 0;
-        if (tried >= best - SAME) {
-          settled[c] = -way as 1 | -1;
-          break;
-        }
-      }
+      const own = onPath.has(c) ? 1 : -1;
+      settled[c] = -own as 1 | -1;
+      const tried = bound(prices, settled).value;
+      settled[c] = tried >= best - SAME ? own : 0;
     }
     if (!followRules(model, settled)) return;
     const { value: now, count } = bound(prices, settled);
@@ -227,7 +227,8 @@ export function choose(
   };
 
   const start = given ? Int8Array.from(given) : new Int8Array(n);
-  look(start, firstPrices(costs, m, n), ROOT_ROUNDS);
+  const prices = known ? known.slice() : firstPrices(costs, m, n);
+  look(start, prices, known ? NODE_ROUNDS : ROOT_ROUNDS, true);
   while (open.length > 0) {
     if (stop?.()) {
       stopped = true;
@@ -246,7 +247,7 @@ export function choose(
   }
   if (!incumbent) return undefined;
   const left = stopped ? Math.min(best, ...open.map(({ value }) => value)) : best;
-  return { chosen: incumbent, cost: best, proved: !stopped, bound: left, nodes };
+  return { chosen: incumbent, cost: best, proved: !stopped, bound: left, nodes, prices };
 }
 
 /**

@@ -95,7 +95,8 @@ export function searchTravelSets(scenarios: readonly Scenario[], size: number): 
     choices += 1;
     const { choosing, placeOf } = days[d]!;
     const settled = inSet && Int8Array.from(placeOf, (place) => (inSet[place] ? 0 : -1));
-    return choose(choosing.model, { below, ...(settled && { settled }) });
+    const { model, prices } = choosing;
+    return choose(model, { below, ...(settled && { settled }), ...(prices && { prices }) });
   };
   const placesIn = (d: number, { chosen }: Choice) => chosen.map((c) => days[d]!.placeOf[c]!);
 

@@ -30,12 +30,13 @@ const TEN_CLUBS = 10;
 /** @throws InvalidInputError */
 export function alternatives(round: RoundChoosing, asked: RoundRules): Alternatives {
   const choosing = choosingOfRound(round, asked);
-  const { model, clubs } = choosing;
+  const { model, clubs, prices } = choosing;
+  const begun = prices ? { prices } : {};
   const bagOf = (chosen: readonly number[]): ChosenBag => {
     const { total, needs, steps, price } = costOf(model, chosen);
     return { ids: chosen.map((c) => clubs[c]!.id), strokes: total, forNeeds: needs, forSteps: steps, price };
   };
-  const first = choose(model);
+  const first = choose(model, begun);
   const rules = choosingRulesOf({
     ...asked,
     clubs: round.clubs,
@@ -46,7 +47,7 @@ export function alternatives(round: RoundChoosing, asked: RoundRules): Alternati
   const still = stillClubs(round);
   const bestWith = (more: typeof rules): ChosenBag | undefined => {
     const other = bagChoosing(still, round.needs, more, asked.settings, round.costs);
-    const found = chooseIfAny(other.model);
+    const found = chooseIfAny(other.model, begun);
     // Told in the costs of the round's own model, so that bags of other limits can be held against it.
     return (
       found &&
@@ -57,7 +58,9 @@ export function alternatives(round: RoundChoosing, asked: RoundRules): Alternati
   };
   const gamer = clubs.flatMap(({ id }, c) => (asked.gamerIds.includes(id) ? [c] : []));
   return {
-    five: first ? [bagOf(first.chosen), ...nextBest(model, first, 4).map(({ chosen }) => bagOf(chosen))] : [],
+    five: first
+      ? [bagOf(first.chosen), ...nextBest(model, first, 4, begun).map(({ chosen }) => bagOf(chosen))]
+      : [],
     withinOne:
       asked.gamerIds.length > 0 ? bestWith(withinSwaps(rules, round.clubs, asked.gamerIds, 1)) : undefined,
     withinTwo:

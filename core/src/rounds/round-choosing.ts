@@ -7,6 +7,7 @@ import { dayShots, type RoundDay } from './play-hole.js';
 import {
   movedClub,
   bagChoosing,
+  choose,
   demandCosts,
   demandKey,
   demandRows,
@@ -187,7 +188,18 @@ export function choosingOfRound(
     swings: strokes,
     ...(limits && { limits }),
   });
-  return bagChoosing(stillClubs(round), needs, rules, settings, costs);
+  const choosing = bagChoosing(stillClubs(round), needs, rules, settings, costs);
+  return { ...choosing, prices: pricesOf(costs, choosing) };
+}
+
+/** What the needs of a round are worth to a choice without rules: every choice for it begins with the same. */
+const PRICES = new WeakMap<DemandCosts, Float64Array>();
+function pricesOf(costs: DemandCosts, { model }: BagChoosing): Float64Array {
+  const known = PRICES.get(costs);
+  if (known) return known;
+  const { prices } = choose({ ...model, rules: [] }, { stop: () => true })!;
+  PRICES.set(costs, prices);
+  return prices;
 }
 
 /** The clubs as their ladder hangs that day, the wind left out. */

@@ -49,6 +49,23 @@ describe('the cheapest choice', () => {
     );
   });
 
+  it('is the same whatever it begins with: the prices of another choice for the same needs, or any', () => {
+    fc.assert(
+      fc.property(sizes, fc.boolean(), (model, isWild) => {
+        const cold = chosenFrom(model);
+        if (!cold) return;
+        const { prices } = choose({ ...model, rules: [] })!;
+        const begun = isWild ? prices.map((price, i) => price * Math.sin(i * 7 + 1)) : prices;
+        const kept = begun.slice();
+        const warm = choose(model, { prices: begun });
+        expect(warm!.cost).toBe(cold.cost);
+        expect(warm).toMatchObject({ proved: true });
+        expect(begun).toEqual(kept);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
   it('another club in the locker never makes it dearer, a banned club is never in it, a locked one always', () => {
     fc.assert(
       fc.property(sizes, fc.nat(), (model, pick) => {

@@ -140,8 +140,8 @@ const MAX_CONNECTIONS = 10;
 const ACQUIRE_MS = 2000;
 const CONNECT_MS = 2000;
 /**
- * Queries here are short and many. PostgreSQL's compiler guesses some of them long (`spec_as_of` asks again for what
- * it found) and compiles them anew each time, for 100 times as long as they take.
+ * Queries here are short and many. PostgreSQL guesses some of them long (`spec_as_of` asks again for what it found) and
+ * then compiles them anew each time they are called: 34 s for the specs of 89 clubs, which take 20 ms without.
  */
 const NO_JIT = '-c jit=off';
 /**

@@ -31,8 +31,20 @@ export function keptList<T>(name: string, idOf: (entry: T) => string): KeptList<
       .filter((key) => key.startsWith(prefix))
       .sort();
   const keyOf = (id: string) => keys().find((key) => key.endsWith(`/${id}`));
+  /** What was read last, by its key: what stands there as it stood is the same entry, and draws nothing again. */
+  let known = new Map<string, { text: string; entry: T[] }>();
   const refresh = () => {
-    entries.value = keys().flatMap((key) => parsed<T>(localStorage.getItem(key)));
+    const found = new Map(
+      keys().flatMap((key) => {
+        const text = localStorage.getItem(key);
+        if (text === null) return [];
+        const before = known.get(key);
+        return [[key, before?.text === text ? before : { text, entry: parsed<T>(text) }] as const];
+      }),
+    );
+    const isSame = found.size === known.size && [...found].every(([key, one]) => known.get(key) === one);
+    known = found;
+    if (!isSame) entries.value = [...found.values()].flatMap(({ entry }) => entry);
   };
 
   function add(entry: T): void {
@@ -59,8 +71,7 @@ export function keptList<T>(name: string, idOf: (entry: T) => string): KeptList<
   return { entries, add, replace, remove, refresh };
 }
 
-function parsed<T>(text: string | null): T[] {
-  if (text === null) return [];
+function parsed<T>(text: string): T[] {
   try {
     // An older version may have kept it.
     return [withRenamedFields(JSON.parse(text)) as T];

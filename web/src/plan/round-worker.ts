@@ -65,6 +65,15 @@ export type Progress = (share: number) => void;
 
 const rounds = new Map<string, RoundChoosing>();
 const MAX_ROUNDS = 16;
+/** The round that was worked out last, which is asked about again and again without being sent again. */
+let latest: { request: RoundRequest; round: RoundChoosing } | undefined;
+
+/** @param request null for the round that was worked out last */
+function roundOf(request: RoundRequest | null): { request: RoundRequest; round: RoundChoosing } {
+  if (request) return { request, round: worked(request) };
+  if (!latest) throw new Error('no round has been worked out');
+  return latest;
+}
 /** Between pieces of work, so that a word of progress gets out. */
 const breathe = () =>
   new Promise<void>((resolve) => {
@@ -80,6 +89,7 @@ function worked(request: RoundRequest, progress?: Progress): RoundChoosing {
     request.changes,
     request.notes,
     request.seed,
+    request.handicap,
     request.preferences.bounce,
   ]);
   const known = rounds.get(key);
@@ -143,6 +153,7 @@ const api = {
   workOut(request: RoundRequest, progress: Progress): WorkedRound {
     try {
       const round = worked(request, progress);
+      latest = { request, round };
       const modelled = round.clubs
         .filter((club) => club.shots.full && !request.clubs.find(({ id }) => id === club.id)?.shots.full)
         .map(({ id }) => id);
@@ -168,15 +179,19 @@ const api = {
     }
   },
 
-  /** @param against a bag whose cost is told beside it; none where it is empty */
+  /**
+   * @param asked null for the round that was worked out last
+   * @param against a bag whose cost is told beside it; none where it is empty
+   */
   choose(
-    request: RoundRequest,
+    asked: RoundRequest | null,
     rules: RoundRules,
     against: readonly string[],
     unit: DistanceUnit,
   ): RoundAnswer {
     try {
-      const choosing = choosingOfRound(worked(request), rules);
+      const { request, round } = roundOf(asked);
+      const choosing = choosingOfRound(round, rules);
       const answer = chooseBag(choosing, 0);
       if (!answer)
         return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
@@ -194,26 +209,26 @@ const api = {
     }
   },
 
-  /** Why, with what decided against each runner-up; takes the worker longer than the choice. */
+  /** Why, with what decided against each runner-up, of the round worked out last; takes longer than the choice. */
   why(
-    request: RoundRequest,
     rules: RoundRules,
     answer: Pick<BagAnswer, 'best' | 'reasons' | 'leftOut'>,
     unit: DistanceUnit,
   ): Record<string, string> {
+    const { request, round } = roundOf(null);
     const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
-    const factors = decidingFactors(worked(request), answer, rules.preferences.bounce);
+    const factors = decidingFactors(round, answer, rules.preferences.bounce);
     return Object.fromEntries(bagWhy(answer, factors, nameOf, unit));
   },
 
   /**
-   * What a bag without a step at fault costs; null where the best has none, or nothing does it; undefined
+   * What a bag without a step at fault costs in the round worked out last; null where the best has none, or nothing does it; undefined
    * where it takes too long.
    */
-  withoutFaults(request: RoundRequest, rules: RoundRules): FaultlessBag | null | undefined {
+  withoutFaults(rules: RoundRules): FaultlessBag | null | undefined {
     const until = performance.now() + FAULTLESS_MS;
     return withoutFaults(
-      worked(request),
+      roundOf(null).round,
       rules,
       PLAN_CHOOSING_BOUNDS.unevenStrokes[1],
       () => performance.now() > until,

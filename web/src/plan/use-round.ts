@@ -17,8 +17,11 @@ function start(name: string): { worker: Worker; link: Remote<RoundWorker> } {
 }
 
 /** What the needs and costs of a round hang on; locks and prices are not in it. */
-const dayKey = ({ request: { day, clubs, from, changes, notes, preferences } }: AskedRound) =>
-  JSON.stringify([day, clubs, from, changes, notes, preferences.bounce]);
+const dayKey = ({ request: { day, clubs, from, changes, notes, seed, handicap, preferences } }: AskedRound) =>
+  JSON.stringify([day, clubs, from, changes, notes, seed, handicap, preferences.bounce]);
+/** What else a question says. */
+const rulesKey = ({ roundId, rules, against, unit, request: { preferences } }: AskedRound) =>
+  JSON.stringify([roundId, rules, against, unit, preferences]);
 
 /** Shown as busy only past this, so that a quick answer does not flicker. */
 const SLOW_MS = 250;
@@ -45,7 +48,10 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   const problem = ref('');
   let running: ReturnType<typeof start> | undefined;
   let lastRequestId = 0;
+  /** The day of what is shown, */
   let day = '';
+  /** and the day the worker was asked to work out last, which every other question is about. */
+  let sentDay = '';
   /** What was answered last: the same question asked again, because something else was saved, is no question. */
   let answered = '';
   /** What is being answered: it comes again when the change that asked it is sent, and once more when it is saved. */
@@ -57,6 +63,8 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     running?.worker.terminate();
     running = undefined;
     asking = '';
+    // Another worker knows of no day.
+    sentDay = '';
     busy.value = false;
     pending.value = false;
   }
@@ -71,7 +79,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     const { answer } = chosen.value ?? {};
     if (stillAsked() && answer) {
       try {
-        const why = await link.why(question.request, question.rules, answer, question.unit);
+        const why = await link.why(question.rules, answer, question.unit);
         if (stillAsked() && chosen.value) chosen.value = { ...chosen.value, why };
       } catch {
         // Then the reasons stand without what decided.
@@ -80,7 +88,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
     await new Promise((resolve) => setTimeout(resolve, IDLE_MS));
     if (!stillAsked()) return;
     try {
-      const sound = await link.withoutFaults(question.request, question.rules);
+      const sound = await link.withoutFaults(question.rules);
       if (stillAsked()) faultless.value = sound;
     } catch {
       // Without it the page lacks one sentence.
@@ -88,7 +96,8 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
   }
 
   async function ask(question: AskedRound): Promise<void> {
-    const whole = JSON.stringify(question);
+    const key = dayKey(question);
+    const whole = key + rulesKey(question);
     if (whole === asking) return;
     const requestId = ++lastRequestId;
     asking = '';
@@ -106,10 +115,10 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
       roundId = question.roundId;
     }
     // What is being worked out for another day is of no use to anybody now.
-    const key = dayKey(question);
     if (busy.value && key !== day) {
       running?.worker.terminate();
       running = undefined;
+      sentDay = '';
     }
     running ??= start('round');
     const { link } = running;
@@ -117,8 +126,9 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
       if (requestId === lastRequestId) busy.value = true;
     }, SLOW_MS);
     try {
-      if (key !== day || !worked.value) {
+      if (key !== sentDay || key !== day || !worked.value) {
         share.value = 0;
+        sentDay = key;
         const round = await link.workOut(
           question.request,
           proxy((done: number) => {
@@ -129,7 +139,7 @@ export function useRound(asked: ComputedRef<AskedRound | null>) {
         worked.value = round;
         day = key;
       }
-      const answer = await link.choose(question.request, question.rules, question.against, question.unit);
+      const answer = await link.choose(null, question.rules, question.against, question.unit);
       if (requestId === lastRequestId) {
         chosen.value = answer;
         problem.value = '';
