@@ -14,3 +14,11 @@ export function steady<T>(get: () => T): ComputedRef<T> {
     return next;
   });
 }
+
+/** The same for a list that is compared by its members themselves: a list of the same ones is the same list. */
+export function steadyList<T>(get: () => readonly T[]): ComputedRef<readonly T[]> {
+  return computed<readonly T[]>((before) => {
+    const next = get();
+    return before?.length === next.length && next.every((one, i) => one === before[i]) ? before : next;
+  });
+}

@@ -8,6 +8,7 @@ import ConditionsEffect from '../conditions/ConditionsEffect.vue';
 import LadderRail from '../ladder/LadderRail.vue';
 import LadderRibs from '../ladder/LadderRibs.vue';
 import LadderTable from '../ladder/LadderTable.vue';
+import { steady } from '../app/steady';
 import SheetGrid from '../sheet/SheetGrid.vue';
 import SheetNotices from '../sheet/SheetNotices.vue';
 import { useShortcuts } from '../keys/use-shortcuts';
@@ -88,9 +89,10 @@ const board = ref<HTMLElement | null>(null);
 const { width: boardWidth } = useElementSize(board);
 const sheetHeight = computed(() => HEAD_PX + (ladder.rows.value.length + (canEdit.value ? 1 : 0)) * ROW_PX);
 const railHeight = computed(() => Math.max(420, sheetHeight.value));
-const badges = computed(
-  () => new Map([...ladder.freshClubs.value].map((id) => [id, trial.value ? 'in' : 'new'])),
+const badged = steady(() =>
+  [...ladder.freshClubs.value].map((id): [string, string] => [id, trial.value ? 'in' : 'new']),
 );
+const badges = computed(() => new Map(badged.value));
 
 /** Clubs one hits to a number, and those whose number nobody has told. */
 const carryClubs = computed(() => ladder.rows.value.filter(({ kind }) => isFullSwing(kind)));

@@ -17,6 +17,7 @@ import type { BagView, ClubView } from '@tasche/contract';
 import { computed, shallowRef, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
+import { steadyList } from '../app/steady';
 import { useMovedClubs, useSetting, type Moved } from '../conditions/use-conditions';
 import { useSheet } from '../sheet/sheet-store';
 import type { Trial } from './trial';
@@ -88,7 +89,7 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   );
 
   /** Clubs in the order of the ladder, then those without a carry in the bag's order, then the short game. */
-  const rows = computed<ClubView[]>(() => {
+  const rows = steadyList<ClubView>(() => {
     const order = new Map(carryLadder(shown.value).map((rung, i) => [rung.id, i]));
     const place = (club: LadderClub, i: number) =>
       order.get(club.id) ?? (isFullSwing(club.kind) ? 1000 : 2000) + i;
@@ -120,7 +121,7 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   });
   /** What the air did to each stock shot, by club, while the ladder is read in other air. */
   const moved = computed(() =>
-    setting.value
+    conditions.isElsewhere.value
       ? new Map(
           known.value.flatMap((club): [string, Moved][] => {
             const one = conditions.movedOf(club);
@@ -131,7 +132,9 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
   );
   /** Steps that have another verdict in this air than where the carries are known. */
   const turned = computed(() =>
-    setting.value && !trial.value ? turnedSteps(gaps(known.value, options.value), report.value) : [],
+    conditions.isElsewhere.value && !trial.value
+      ? turnedSteps(gaps(known.value, options.value), report.value)
+      : [],
   );
   const tooMany = computed(() => clubsTooMany(inBag.value.length, limit.value));
 

@@ -71,12 +71,14 @@ export function useMovedClubs(
     { immediate: true },
   );
 
+  /** From one air to another nothing is drawn before the clubs have moved. */
+  const isElsewhere = computed(() => setting.value !== null);
   const movedOf = (club: LadderClub, kind: ShotKind = 'full'): Moved | undefined => {
     const shot = club.shots[kind];
-    return shot && setting.value ? rows.value.get(shotKey(club, shot)) : undefined;
+    return shot && isElsewhere.value ? rows.value.get(shotKey(club, shot)) : undefined;
   };
   const move = (club: LadderClub): LadderClub => {
-    if (!setting.value || rows.value.size === 0) return club;
+    if (!isElsewhere.value || rows.value.size === 0) return club;
     const shots = Object.fromEntries(
       shotsIn(club.shots).map(([kind, shot]): [string, Shot] => {
         const moved = rows.value.get(shotKey(club, shot));
@@ -87,5 +89,5 @@ export function useMovedClubs(
   };
   /** Whether the clubs are where the setting has them, rather than where they were before. */
   const settled = computed(() => movedFor.value === setting.value);
-  return { move, movedOf, settled, problem };
+  return { isElsewhere, move, movedOf, settled, problem };
 }

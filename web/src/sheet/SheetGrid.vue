@@ -3,7 +3,8 @@ import type { ClubView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { VueDraggable } from 'vue-draggable-plus';
 import { computed, nextTick, ref, watch } from 'vue';
-import { editText, showCell, type SheetColumn } from './sheet-columns';
+import SheetRow from './SheetRow.vue';
+import { editText, type SheetColumn } from './sheet-columns';
 
 /** The sheet: a grid driven from the keyboard like a spreadsheet. It knows cells and keys, not what a change does. */
 const props = defineProps<{
@@ -231,10 +232,6 @@ function onCellDouble(clubId: string, column: number): void {
   startEditing();
 }
 
-function isActive(clubId: string, column: number): boolean {
-  return activeRow.value === clubId && activeColumn.value === column;
-}
-
 function onDropped(event: { data?: ClubView; item: HTMLElement }): void {
   event.item.remove();
   if (event.data) emit('dropped', event.data.id);
@@ -280,62 +277,27 @@ defineExpose({
         @start="emit('dragging', true)"
         @end="emit('dragging', false)"
       >
-        <tr
+        <SheetRow
           v-for="club in clubs"
           :key="club.id"
-          :data-club="club.id"
-          :data-name="club.name"
-          :style="{ height: `${rowPx}px` }"
-          :class="{ on: activeRow === club.id }"
-        >
-          <td
-            v-for="(column, i) in columns"
-            :key="column.id"
-            role="gridcell"
-            :class="[
-              column.align,
-              showCell(club, column, unit).source,
-              {
-                essential: column.essential,
-                first: i === 0,
-                rejected: rejected.has(`${club.id} ${column.id}`),
-                editing: editing && isActive(club.id, i),
-              },
-            ]"
-            :tabindex="isActive(club.id, i) ? 0 : -1"
-            :data-active="isActive(club.id, i)"
-            :data-column="column.id"
-            :title="rejected.get(`${club.id} ${column.id}`)?.reason ?? showCell(club, column, unit).origin"
-            :aria-invalid="rejected.has(`${club.id} ${column.id}`) || undefined"
-            @keydown="onCellKey"
-            @focus="onCellFocus(club.id, i)"
-            @mousedown.left="onCellDown(club.id, i)"
-            @dblclick="onCellDouble(club.id, i)"
-          >
-            <input
-              v-if="editing && isActive(club.id, i)"
-              v-model="draft"
-              class="editor"
-              :aria-label="`${club.name}, ${column.head}`"
-              autocomplete="off"
-              spellcheck="false"
-              @keydown="onEditorKey"
-              @blur="commit(0, 0)"
-            />
-            <template v-else-if="rejected.has(`${club.id} ${column.id}`)">
-              <span class="bad">{{ rejected.get(`${club.id} ${column.id}`)!.text }}</span>
-              <span v-if="isActive(club.id, i)" class="why" role="alert">{{
-                rejected.get(`${club.id} ${column.id}`)!.reason
-              }}</span>
-            </template>
-            <template v-else>
-              <span v-if="i === 0 && dragGroup" class="grab" aria-hidden="true">⠿</span>
-              <s v-if="showCell(club, column, unit).struck">{{ showCell(club, column, unit).struck }}</s>
-              <span class="text">{{ showCell(club, column, unit).text }}</span>
-              <em v-if="i === 0 && badges?.has(club.id)" class="badge">{{ badges.get(club.id) }}</em>
-            </template>
-          </td>
-        </tr>
+          :draft="editing && activeRow === club.id ? draft : ''"
+          :club="club"
+          :columns="columns"
+          :unit="unit"
+          :row-px="rowPx"
+          :active-column="activeRow === club.id ? activeColumn : null"
+          :editing="editing && activeRow === club.id"
+          :rejected="rejected"
+          :badge="badges?.get(club.id)"
+          :can-grab="dragGroup !== undefined"
+          @update:draft="draft = $event"
+          @key="onCellKey"
+          @focus="onCellFocus(club.id, $event)"
+          @down="onCellDown(club.id, $event)"
+          @double="onCellDouble(club.id, $event)"
+          @editor-key="onEditorKey"
+          @leave="commit(0, 0)"
+        />
       </VueDraggable>
       <tfoot v-if="!readOnly">
         <tr :style="{ height: `${rowPx}px` }" class="new-row">
@@ -400,9 +362,6 @@ td {
 .right {
   text-align: right;
 }
-tr.on td {
-  background: color-mix(in srgb, var(--paper) 75%, transparent);
-}
 td:focus {
   box-shadow: inset 0 0 0 2px var(--petrol);
   background: var(--paper);
@@ -412,51 +371,6 @@ td:focus {
 .first {
   font-weight: 600;
   padding-left: 2px;
-}
-.first .text {
-  display: inline-block;
-  max-width: 100%;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  vertical-align: bottom;
-}
-.grab {
-  color: var(--sand);
-  cursor: grab;
-  margin-right: 3px;
-  font-weight: 400;
-  font-size: 13px;
-  opacity: 0.55;
-  touch-action: none;
-}
-tr:hover .grab {
-  opacity: 1;
-  color: var(--quiet);
-}
-s {
-  color: var(--quiet);
-  font-size: 12px;
-  margin-right: 6px;
-}
-td[data-column='shot.full.carryM'] {
-  font-weight: 600;
-}
-td[data-column='shot.full.source'],
-td[data-column='shaft'],
-td[data-column='grip'],
-td[data-column='grind'] {
-  font-family: var(--narrow);
-  font-size: 13.5px;
-}
-td[data-column='shot.full.source'].measured {
-  color: var(--petrol);
-}
-td.stated {
-  color: var(--brass-ink);
-}
-td.modelled {
-  font-style: italic;
-  color: var(--quiet);
 }
 .editor {
   width: 100%;
@@ -470,34 +384,6 @@ td.modelled {
   padding: 0;
   min-height: 26px;
 }
-td.editing {
-  box-shadow: inset 0 0 0 2px var(--petrol);
-  background: var(--paper);
-}
-.rejected {
-  background: var(--brick-soft) !important;
-  overflow: visible;
-}
-.bad {
-  color: var(--brick-ink);
-  text-decoration: underline wavy;
-  text-underline-offset: 3px;
-}
-.why {
-  position: absolute;
-  top: 100%;
-  left: 0;
-  z-index: 5;
-  background: var(--paper);
-  border: 1px solid var(--brick);
-  color: var(--brick-ink);
-  padding: 4px 8px;
-  font: 400 12.5px/1.35 var(--font);
-  white-space: normal;
-  width: 230px;
-  text-align: left;
-  border-radius: 0 4px 4px 4px;
-}
 .new-row td {
   border-bottom: 1px solid var(--line);
   cursor: text;
@@ -506,8 +392,7 @@ td.editing {
   font-weight: 400;
 }
 @media (max-width: 700px) {
-  th:not(.essential),
-  td:not(.essential) {
+  th:not(.essential) {
     display: none;
   }
   th,

@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import type { ClubView } from '@tasche/contract';
+import type { DistanceUnit } from '@tasche/core';
+import { computed } from 'vue';
+import { showCell, type SheetColumn } from './sheet-columns';
+
+/** A club's row of the sheet. What it shows comes as plain values, so that one cell's change draws one row again. */
+const props = defineProps<{
+  club: ClubView;
+  columns: readonly SheetColumn[];
+  unit: DistanceUnit;
+  rowPx: number;
+  /** Null where another row is active. */
+  activeColumn: number | null;
+  editing: boolean;
+  /** Reasons of texts that could not be taken, by `clubId column`. */
+  rejected: ReadonlyMap<string, { text: string; reason: string }>;
+  badge: string | undefined;
+  canGrab: boolean;
+}>();
+const draft = defineModel<string>('draft', { required: true });
+const emit = defineEmits<{
+  key: [event: KeyboardEvent];
+  focus: [column: number];
+  down: [column: number];
+  double: [column: number];
+  editorKey: [event: KeyboardEvent];
+  /** What is being typed is left, and stands. */
+  leave: [];
+}>();
+
+const cells = computed(() =>
+  props.columns.map((column) => ({
+    column,
+    shown: showCell(props.club, column, props.unit),
+    refused: props.rejected.get(`${props.club.id} ${column.id}`),
+  })),
+);
+</script>
+
+<template>
+  <tr
+    :data-club="club.id"
+    :data-name="club.name"
+    :style="{ height: `${rowPx}px` }"
+    :class="{ on: activeColumn !== null }"
+  >
+    <td
+      v-for="({ column, shown, refused }, i) in cells"
+      :key="column.id"
+      role="gridcell"
+      :class="[
+        column.align,
+        shown.source,
+        {
+          essential: column.essential,
+          first: i === 0,
+          rejected: refused,
+          editing: editing && activeColumn === i,
+        },
+      ]"
+      :tabindex="activeColumn === i ? 0 : -1"
+      :data-active="activeColumn === i"
+      :data-column="column.id"
+      :title="refused?.reason ?? shown.origin"
+      :aria-invalid="refused !== undefined || undefined"
+      @keydown="emit('key', $event)"
+      @focus="emit('focus', i)"
+      @mousedown.left="emit('down', i)"
+      @dblclick="emit('double', i)"
+    >
+      <input
+        v-if="editing && activeColumn === i"
+        v-model="draft"
+        class="editor"
+        :aria-label="`${club.name}, ${column.head}`"
+        autocomplete="off"
+        spellcheck="false"
+        @keydown="emit('editorKey', $event)"
+        @blur="emit('leave')"
+      />
+      <template v-else-if="refused">
+        <span class="bad">{{ refused.text }}</span>
+        <span v-if="activeColumn === i" class="why" role="alert">{{ refused.reason }}</span>
+      </template>
+      <template v-else>
+        <span v-if="i === 0 && canGrab" class="grab" aria-hidden="true">⠿</span>
+        <s v-if="shown.struck">{{ shown.struck }}</s>
+        <span class="text">{{ shown.text }}</span>
+        <em v-if="i === 0 && badge" class="badge">{{ badge }}</em>
+      </template>
+    </td>
+  </tr>
+</template>
+
+<style scoped>
+td {
+  padding: 0 7px;
+  border-top: 1px solid var(--line);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  position: relative;
+  outline: none;
+  font-size: 14px;
+}
+.right {
+  text-align: right;
+}
+tr.on td {
+  background: color-mix(in srgb, var(--paper) 75%, transparent);
+}
+td:focus {
+  box-shadow: inset 0 0 0 2px var(--petrol);
+  background: var(--paper);
+  overflow: visible;
+  z-index: 2;
+}
+.first {
+  font-weight: 600;
+  padding-left: 2px;
+}
+.first .text {
+  display: inline-block;
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  vertical-align: bottom;
+}
+.grab {
+  color: var(--sand);
+  cursor: grab;
+  margin-right: 3px;
+  font-weight: 400;
+  font-size: 13px;
+  opacity: 0.55;
+  touch-action: none;
+}
+tr:hover .grab {
+  opacity: 1;
+  color: var(--quiet);
+}
+s {
+  color: var(--quiet);
+  font-size: 12px;
+  margin-right: 6px;
+}
+td[data-column='shot.full.carryM'] {
+  font-weight: 600;
+}
+td[data-column='shot.full.source'],
+td[data-column='shaft'],
+td[data-column='grip'],
+td[data-column='grind'] {
+  font-family: var(--narrow);
+  font-size: 13.5px;
+}
+td[data-column='shot.full.source'].measured {
+  color: var(--petrol);
+}
+td.stated {
+  color: var(--brass-ink);
+}
+td.modelled {
+  font-style: italic;
+  color: var(--quiet);
+}
+td.editing {
+  box-shadow: inset 0 0 0 2px var(--petrol);
+  background: var(--paper);
+}
+.editor {
+  width: 100%;
+  height: calc(100% - 4px);
+  font: inherit;
+  color: var(--ink);
+  background: var(--paper);
+  border: 0;
+  outline: none;
+  text-align: inherit;
+  padding: 0;
+  min-height: 26px;
+}
+.rejected {
+  background: var(--brick-soft) !important;
+  overflow: visible;
+}
+.bad {
+  color: var(--brick-ink);
+  text-decoration: underline wavy;
+  text-underline-offset: 3px;
+}
+.why {
+  position: absolute;
+  top: 100%;
+  left: 0;
+  z-index: 5;
+  background: var(--paper);
+  border: 1px solid var(--brick);
+  color: var(--brick-ink);
+  padding: 4px 8px;
+  font: 400 12.5px/1.35 var(--font);
+  white-space: normal;
+  width: 230px;
+  text-align: left;
+  border-radius: 0 4px 4px 4px;
+}
+@media (max-width: 700px) {
+  td:not(.essential) {
+    display: none;
+  }
+  td {
+    padding: 0 5px;
+  }
+}
+</style>
