@@ -105,8 +105,8 @@ async function benchLocks(browser: Browser, address: string): Promise<void> {
   report(
     `new bag on screen after a lock changes, ${LOCKS} changes`,
     `median ${percentile(times, 0.5).toFixed(0)} ms, worst ${worst.toFixed(0)} ms`,
-    'under 150 ms',
-    worst < 150,
+    'median at most 60 ms, worst at most 120 ms',
+    percentile(times, 0.5) <= 60 && worst <= 120,
   );
   await page.close();
 }

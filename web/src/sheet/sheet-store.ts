@@ -105,8 +105,8 @@ export const useSheet = defineStore('sheet', () => {
     const id = newId();
     const current = sheet.value;
     if (!current || commands.length === 0) return id;
-    const freeze = why.trim() === '' ? freezeOf(current, today()) : undefined;
-    if (freeze && bringsNew(current, commands)) {
+    const freeze = why.trim() === '' && bringsNew(current, commands) ? freezeOf(current, today()) : undefined;
+    if (freeze) {
       asking.value = { id, commands, freeze };
       return id;
     }
