@@ -14,7 +14,7 @@ export function stepsAtFault({ steps }: GapReport): StepReport[] {
     .sort((a, b) => Number(b.severity === 'error') - Number(a.severity === 'error') || spanOf(b) - spanOf(a));
 }
 
-export function spanOf(step: StepReport): number {
+function spanOf(step: StepReport): number {
   return (step.severity === 'error' ? 1000 : 0) + step.carryM;
 }
 
@@ -36,6 +36,13 @@ export function isMended(step: StepReport, worst: StepReport): boolean {
   if (word !== 'wide' && word !== 'not known yet' && word !== 'at the limit') return true;
   if (worst.severity === 'warning' || worst.targetM === undefined) return word === 'at the limit';
   return step.carryM - worst.targetM <= (worst.carryM - worst.targetM) * (1 - MENDED_SHARE);
+}
+
+/** Whether another step is at fault in the place of one that was to be mended: as wide, or nearly. */
+export function isMovedTo(step: StepReport, worst: StepReport): boolean {
+  if (step.severity !== worst.severity) return step.severity === 'error';
+  const excess = ({ carryM, targetM }: StepReport) => carryM - (targetM ?? worst.targetM ?? 0);
+  return excess(step) > excess(worst) * (1 - MENDED_SHARE);
 }
 
 export function isSame(a: StepReport, b: StepReport): boolean {

@@ -12,7 +12,7 @@ import {
 } from '../gaps/index.js';
 import { TIE_STROKES } from '../choosing/index.js';
 import { partialToLearn } from './partial-to-learn.js';
-import { isMended, isNoWorse, isSame, namedStep, spanOf, stepsAtFault } from './mended-step.js';
+import { isMended, isMovedTo, isNoWorse, isSame, namedStep, stepsAtFault } from './mended-step.js';
 import { InvalidInputError } from '../invalid-input-error.js';
 import type { LadderClub } from '../spec/index.js';
 import { formatDegrees } from '../units/index.js';
@@ -100,7 +100,7 @@ interface Way extends Pick<Remedy, 'bag' | 'outId' | 'inId' | 'learns' | 'bends'
  * ladder stay: a bag without them is more even only because it is shorter. Nothing at all is an answer too.
  * What is bent, turned or bought
  * carries what the model says; a club whose carry nobody has told is measured first: it is neither turned
- * nor hit softer nor, without a step at fault, bent.
+ * nor hit softer nor, without a step at fault, bent, nor put in for one whose carry is told.
  * @throws InvalidInputError
  */
 export function remedies({
@@ -164,6 +164,7 @@ export function remedies({
           ? [{ bag: [...bag, club], inId: club.id, changes: true }]
           : bag
               .filter((out) => !stays.has(out.id) && (out.kind === 'putter') === (club.kind === 'putter'))
+              .filter((out) => isKnown(club) || !isKnown(out))
               .map((out) => ({
                 bag: instead([out, club]),
                 inId: club.id,
@@ -198,11 +199,11 @@ export function remedies({
     return [];
   }
 
-  /** A step as wide as the one that was to be mended, where there was none. */
+  /** A step nearly as wide as the one that was to be mended, where there was none. */
   function isOpened(step: StepReport): boolean {
     return (
       !isSame(step, worst!) &&
-      spanOf(step) >= spanOf(worst!) - 1e-9 &&
+      isMovedTo(step, worst!) &&
       !stepsAtFault(before).some((one) => isSame(one, step))
     );
   }

@@ -66,6 +66,35 @@ describe('the cheapest choice', () => {
     );
   });
 
+  it('a club that is another’s equal changes nothing of what it costs', () => {
+    fc.assert(
+      fc.property(sizes, fc.nat(), (model, pick) => {
+        const c = pick % model.ladderClubs;
+        /** The same list with its entry of that place twice. */
+        const twice = <T>(list: readonly T[]) => [...list.slice(0, c + 1), ...list.slice(c)];
+        const steps = twice(model.steps.map(twice));
+        // Nobody carries both for nothing.
+        const apart = steps.map((row, i) => row.map((cost, j) => (i === c && j === c + 1 ? 0.05 : cost)));
+        const moved = (place: number) => (place > c ? [place + 1] : place === c ? [c, c + 1] : [place]);
+        const beside = {
+          ...model,
+          ladderClubs: model.ladderClubs + 1,
+          clubs: twice(model.clubs),
+          needs: model.needs.map(twice),
+          steps: apart,
+          begins: twice(model.begins),
+          ends: twice(model.ends),
+          rules: model.rules.map((rule) => ({ ...rule, members: rule.members.flatMap(moved) })),
+        };
+        const alone = chosenFrom({ ...model, rules: [] })!;
+        expect(chosenFrom({ ...beside, rules: [] })!.cost).toBeCloseTo(alone.cost, 9);
+        const ruled = chosenFrom(model);
+        if (ruled) expect(chosenFrom(beside)!.cost).toBeLessThanOrEqual(ruled.cost + 1e-9);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
   it('another club in the locker never makes it dearer, a banned club is never in it, a locked one always', () => {
     fc.assert(
       fc.property(sizes, fc.nat(), (model, pick) => {

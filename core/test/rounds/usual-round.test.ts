@@ -5,8 +5,6 @@ import {
   DEFAULT_PREFERENCES,
   MEDIUM_FAIRWAY,
   TOUCH_M,
-  chooseBag,
-  choosingOfRound,
   clubsOfIds,
   driverReach,
   costOfBag,
@@ -136,92 +134,5 @@ describe('a usual round in wind', () => {
             for (const { strokes } of row.values()) expect(Number.isNaN(strokes)).toBe(false);
         }
       }
-  });
-});
-
-function locker(bag: readonly LadderClub[], typed: readonly ShotDemand[] = []) {
-  const round = usualRoundChoosing({ clubs: bag, from: FROM, typed })!;
-  const rules = {
-    preferences: DEFAULT_PREFERENCES,
-    school: 'even-carries' as const,
-    gamerIds: bag.map(({ id }) => id),
-  };
-  const costOf = costOfBag(round, rules);
-  return {
-    round,
-    chosen: () => chooseBag(choosingOfRound(round, { ...rules, gamerIds: [] }), 0)!.best.ids,
-    /** The club of the bag that is missed least once another is in. */
-    leastMissed: (inBag: readonly LadderClub[]) => {
-      const clubs = clubsOfIds(
-        round.clubs,
-        inBag.map(({ id }) => id),
-      );
-      return [...clubs]
-        .filter(({ kind }) => kind !== 'putter')
-        .map((out) => ({ name: out.name, cost: costOf(clubs.filter((one) => one !== out)) }))
-        .sort((a, b) => a.cost - b.cost)[0]!.name;
-    },
-  };
-}
-
-/** What practice knows the answer to: common practice, no source. */
-describe('decisions everybody knows', () => {
-  it('a 50 comes in for one of two clubs at 19 degrees, not for the 54', () => {
-    const bag = [
-      club('Driver', 'driver', 10.5, 250),
-      club('3 wood', 'fairway', 15, 230),
-      club('3 hybrid', 'hybrid', 19, 212),
-      club('3 iron', 'driving iron', 19, 210),
-      club('4 iron', 'iron', 22, 199),
-      club('5 iron', 'iron', 25, 188),
-      club('6 iron', 'iron', 28, 177),
-      club('7 iron', 'iron', 32, 165),
-      club('8 iron', 'iron', 36, 153),
-      club('9 iron', 'iron', 41, 141),
-      club('PW', 'wedge', 46, 129),
-      club('50', 'wedge', 50, 117),
-      club('54', 'wedge', 54, 103),
-      club('58', 'wedge', 58, 88),
-      club('Putter', 'putter', 3, undefined),
-    ];
-    expect(['3 hybrid', '3 iron']).toContain(locker(bag).leastMissed(bag));
-  });
-
-  it('nobody leaves the driver, the putter or every wedge at home', () => {
-    for (const bag of [
-      strongSetWedge(),
-      // A 180-yard hitter.
-      strongSetWedge().map((one) =>
-        one.shots.full
-          ? { ...one, shots: { full: { ...one.shots.full, carryM: one.shots.full.carryM * 0.66 } } }
-          : one,
-      ),
-      // Lofts and three carries.
-      strongSetWedge().map((one) =>
-        ['Driver', '7 iron', 'PW'].includes(one.name) ? one : { ...one, shots: {} },
-      ),
-    ]) {
-      const ids = locker([...bag, club('Spare 7', 'iron', 33, 158), club('48', 'wedge', 48, 113)]).chosen();
-      expect(ids).toContain('Driver');
-      expect(ids).toContain('Putter');
-      expect(ids.filter((id) => ['48', '52', '56', '60'].includes(id)).length).toBeGreaterThan(1);
-    }
-  });
-
-  it('a list of long shots takes neither the wedges nor the driver out', () => {
-    const typed: ShotDemand[] = [190, 180, 170].map((yd) => ({
-      name: `${yd} yd`,
-      to: 'green',
-      distanceM: yd * 0.9144,
-      lie: 'fairway',
-      mustHold: false,
-      weight: 5,
-    }));
-    const more = [...strongSetWedge(), club('4 iron', 'iron', 21, 197), club('7 wood', 'fairway', 21, 203)];
-    const { round, chosen } = locker(more, typed);
-    expect(weightOf(round.needs, ({ stroke }) => stroke === undefined)).toBeGreaterThan(10);
-    const ids = chosen();
-    expect(ids).toContain('Driver');
-    expect(ids.filter((id) => ['52', '56', '60'].includes(id)).length).toBeGreaterThan(1);
   });
 });
