@@ -29,7 +29,8 @@ let bench: Workbench;
 let ids: Awaited<ReturnType<typeof fillLarge>>;
 beforeAll(async () => {
   bench = await workbench();
-  const client = new pg.Client({ connectionString: inject('databaseUrl') });
+  // As the owner of the tables, who alone may have them analysed.
+  const client = new pg.Client({ connectionString: inject('ownerUrl') });
   await client.connect();
   ids = await fillLarge(client, bench.workspaceId, SIZE);
   await client.end();

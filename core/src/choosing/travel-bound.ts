@@ -4,7 +4,7 @@ import { followRules } from './follow-rules.js';
 import { ladderPath, type Settled } from './ladder-path.js';
 
 /** A day as the bound sees it: its bags, and its share of all days. */
-export interface BoundedDay {
+interface BoundedDay {
   choosing: Pick<BagChoosing, 'model'>;
   share: number;
   /** For each club of the day's model its place among the clubs that may travel. */
@@ -21,7 +21,7 @@ export interface TravelPrices {
   carried: readonly Float64Array[];
 }
 
-export interface TravelBound {
+interface TravelBound {
   /** No set of these costs less; Infinity where none holds a bag for every day. */
   value: number;
   /** What it is worth to all days together that a club travels. */

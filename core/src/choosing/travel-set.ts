@@ -27,7 +27,7 @@ export interface TravelSet {
   choices: number;
 }
 
-export interface TravelSearch {
+interface TravelSearch {
   /** Looks on for a moment. @returns false once the best is proved, or that there is none */
   advance: () => boolean;
   /** The best set so far; undefined where none is known that holds a bag for every day. */

@@ -176,27 +176,32 @@ useShortcuts('The range', {
             @aim="edit({ aim: $event })"
             @end="edit({ live: false })"
           />
-          <div class="hand bar no-print">
-            <NButton v-if="!session.live" @click="edit({ live: true })">
-              Take shots from the monitor
-            </NButton>
-            <HandShots ref="byHand" :session-id="session.id" :unit="unit" @problem="handProblem = $event" />
-            <span class="space" />
-            <NButton @click="forming = 'edit'" size="small">Edit</NButton>
-            <NButton @click="remove" size="small">Delete</NButton>
-          </div>
+          <!-- A basket aims the field for shots by hand as soon as it is there. -->
+          <Later :px="44" :at-once="session.basket !== null">
+            <div class="hand bar no-print">
+              <NButton v-if="!session.live" @click="edit({ live: true })">
+                Take shots from the monitor
+              </NButton>
+              <HandShots ref="byHand" :session-id="session.id" :unit="unit" @problem="handProblem = $event" />
+              <span class="space" />
+              <NButton @click="forming = 'edit'" size="small">Edit</NButton>
+              <NButton @click="remove" size="small">Delete</NButton>
+            </div>
+          </Later>
           <ProblemLine :text="handProblem" />
-          <Fold ref="airFold" class="air no-print">
-            <template #head>The air and ground of this session</template>
-            <ConditionsBar
-              ref="bar"
-              :setting="playingConditionsOf(session)"
-              :baseline="baseline"
-              :unit="unit"
-              :complaints="[]"
-              @set="setAir"
-            />
-          </Fold>
+          <Later :px="38">
+            <Fold ref="airFold" class="air no-print">
+              <template #head>The air and ground of this session</template>
+              <ConditionsBar
+                ref="bar"
+                :setting="playingConditionsOf(session)"
+                :baseline="baseline"
+                :unit="unit"
+                :complaints="[]"
+                @set="setAir"
+              />
+            </Fold>
+          </Later>
           <template v-if="strikes.length > 0">
             <SessionResults
               :session="session"

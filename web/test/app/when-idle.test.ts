@@ -23,4 +23,13 @@ describe('what can wait', () => {
       expect(view.find('b').exists()).toBe(true);
     });
   });
+
+  it('is there at once where something cannot wait for it', async () => {
+    const view = mount(Later, { props: { atOnce: true }, slots: { default: '<b>aim</b>' } });
+    expect(view.find('b').exists()).toBe(true);
+    const later = mount(Later, { slots: { default: '<b>aim</b>' } });
+    expect(later.find('b').exists()).toBe(false);
+    await later.setProps({ atOnce: true });
+    expect(later.find('b').exists()).toBe(true);
+  });
 });
