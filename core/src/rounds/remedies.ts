@@ -100,7 +100,7 @@ interface Way extends Pick<Remedy, 'bag' | 'outId' | 'inId' | 'learns' | 'bends'
  * ladder stay: a bag without them is more even only because it is shorter. Nothing at all is an answer too.
  * What is bent, turned or bought
  * carries what the model says; a club whose carry nobody has told is measured first: it is neither turned
- * nor hit softer nor, without a step at fault, bent, nor put in for one whose carry is told.
+ * nor hit softer nor, without a step at fault, bent, nor put in for a club of that step whose carry is told.
  * @throws InvalidInputError
  */
 export function remedies({
@@ -133,7 +133,7 @@ export function remedies({
     bag.map((one) => changed.find(([was]) => was === one)?.[1] ?? one);
 
   /** Clubs a change of which may help: the two of the step at fault, where there is one. */
-  const concerned = full.filter(({ id }) => !worst || id === worst.upperId || id === worst.lowerId);
+  const concerned = full.filter((club) => !worst || isOfStep(club, worst));
 
   const ways: Record<RemedyKind, () => Way[]> = {
     'learn a shot': () => concerned.filter(isKnown).flatMap(learnt),
@@ -164,7 +164,7 @@ export function remedies({
           ? [{ bag: [...bag, club], inId: club.id, changes: true }]
           : bag
               .filter((out) => !stays.has(out.id) && (out.kind === 'putter') === (club.kind === 'putter'))
-              .filter((out) => isKnown(club) || !isKnown(out))
+              .filter((out) => isKnown(club) || !isKnown(out) || !isOfStep(out, worst))
               .map((out) => ({
                 bag: instead([out, club]),
                 inId: club.id,
@@ -325,6 +325,10 @@ function asPlaced({ kind, loftDeg }: LadderClub): Parameters<typeof isWedge>[0] 
 /** Somebody has measured or stated its carry. */
 function isKnown({ shots }: LadderClub): boolean {
   return shots.full !== undefined && shots.full.source !== 'modelled';
+}
+
+function isOfStep({ id }: LadderClub, step: StepReport | undefined): boolean {
+  return id === step?.upperId || id === step?.lowerId;
 }
 
 function bendOf({ id, loftDeg }: LadderClub, deg: number) {

@@ -178,6 +178,30 @@ describe('decisions everybody knows', () => {
     expect(['3 wood', '5 wood', 'Hybrid', '5 iron']).toContain(swap?.outId);
   });
 
+  it('a gap wedge nobody has hit comes in for one of two clubs two yards apart', () => {
+    const untold = ['4 iron', '5 iron', '6 iron', '8 iron', '9 iron', '50', '60'];
+    const clubs = [
+      club('Driver', 'driver', 10.5, 205),
+      club('3 wood', 'fairway', 15, 186),
+      club('5 wood', 'fairway', 18, 174),
+      club('Hybrid', 'hybrid', 20, 172),
+      club('4 iron', 'iron', 23, 155),
+      club('5 iron', 'iron', 26, 149),
+      club('6 iron', 'iron', 29, 141),
+      club('7 iron', 'iron', 32.5, 132),
+      club('8 iron', 'iron', 36.5, 121),
+      club('9 iron', 'iron', 41, 110),
+      club('PW', 'iron', 45, 101),
+      club('50', 'wedge', 50, 89),
+      club('SW', 'wedge', 56, 76),
+      club('60', 'wedge', 60, 65),
+      club('Putter', 'putter', 3, undefined),
+    ].map((one) => (untold.includes(one.name) ? { ...one, shots: {} } : one));
+    const swap = swapOf(offered(clubs, without(clubs, '50')));
+    expect(swap?.inId).toBe('50');
+    expect(['5 wood', 'Hybrid']).toContain(swap?.outId);
+  });
+
   it('from full carries alone: the two clubs of a gap are bent towards each other; no scoring club makes way', () => {
     const remedies = offered([...strongSetWedge(), club('48', 'wedge', 48, 113)], idsOf(strongSetWedge()));
     expect(remedies.find(({ kind }) => kind === 'bend')?.bends?.map(({ clubId }) => clubId)).toEqual([
