@@ -235,7 +235,16 @@ export interface ClubReason {
    * The left-out club that would cost least in its place, and how much more that is; none where the rules
    * allow none.
    */
-  runnerUp: { id: string; costs: number; /** Where most of it is lost. */ mostly?: LossPlace } | undefined;
+  runnerUp:
+    | {
+        id: string;
+        costs: number;
+        /** The same as it is played: without what having either club costs (a change, comfort, money). */
+        onTheCourse: number;
+        /** Where most of it is lost. */
+        mostly?: LossPlace;
+      }
+    | undefined;
 }
 /**
  * What it would cost to have a left-out club in, and the club it would best take the place of; no club where
@@ -244,6 +253,8 @@ export interface ClubReason {
 export interface LeftOut {
   id: string;
   costs: number;
+  /** The same as it is played: without what having the clubs costs (a change, comfort, money). */
+  onTheCourse: number;
   outId: string | undefined;
   /** A rule that keeps it out of a place where it would be better than the best bag, and by how many strokes. */
   keptOutBy?: { rule: string; gains: number; outId: string };
@@ -300,6 +311,8 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
     changes
       .filter(which)
       .reduce<OneChange | undefined>((min, one) => (min && min.costs <= one.costs ? min : one), undefined);
+  const priceOf = (c: number | undefined) => (c === undefined ? 0 : model.clubs[c]!.price);
+  const onTheCourse = (one: OneChange) => one.costs - priceOf(one.in) + priceOf(one.out);
   /** Who meets each need, and what the next best of the bag would cost more for it. */
   const met = model.needs.map((row) => {
     let [by, cost, next] = [-1, Infinity, Infinity];
@@ -326,6 +339,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
       runnerUp: second && {
         id: clubs[second.in]!.id,
         costs: second.costs,
+        onTheCourse: onTheCourse(second),
         ...mostlyLost(c, second.in, second.costs),
       },
       worth: rest.length > 0 ? changed(undefined, c) - best.cost : Infinity,
@@ -374,6 +388,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
             {
               id,
               costs: way.costs,
+              onTheCourse: onTheCourse(way),
               outId: way.out === undefined ? undefined : clubs[way.out]!.id,
               ...(kept && { keptOutBy: kept }),
             },
@@ -393,6 +408,27 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
       sets: setsOf(clubs.length, model.limit),
     },
   };
+}
+
+/** What another bag costs more than the best. */
+export interface BagLoss {
+  /** With what having its clubs costs; by this they are told apart. */
+  costs: number;
+  /** As it is played: without a change, comfort or money. */
+  onTheCourse: number;
+}
+
+/** @returns null where none of the other bag's clubs are there */
+export function lossOf(
+  { model, clubs }: BagChoosing,
+  ids: readonly string[],
+  best: ChosenBag,
+): BagLoss | null {
+  const places = clubs.flatMap(({ id }, c) => (ids.includes(id) ? [c] : []));
+  if (places.length === 0) return null;
+  const { total, price } = costOf(model, places);
+  const costs = total - best.strokes;
+  return { costs, onTheCourse: costs - price + best.price };
 }
 
 /**

@@ -19,6 +19,8 @@ export {
   demandCosts,
   type ChosenBag,
   type BagAnswer,
+  type BagLoss,
+  lossOf,
   type ClubReason,
   type LeftOut,
   chooseBag,

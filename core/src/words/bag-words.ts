@@ -49,9 +49,7 @@ function reasonSentence(
   nameOf: (id: string) => string,
   unit?: DistanceUnit,
 ): string {
-  const second = runnerUp
-    ? ` ${runnerUp.costs < 0.005 ? `The ${nameOf(runnerUp.id)} in its place would make no difference.` : `The ${nameOf(runnerUp.id)} in its place costs ${strokesWords(runnerUp.costs)}${runnerUp.mostly ? `, most of it ${runnerUp.mostly}` : ''}.`}`
-    : '';
+  const second = runnerUp ? ` ${runnerUpSentence(runnerUp, nameOf(runnerUp.id))}` : '';
   if (demand === undefined) {
     return `${worth > 0.005 ? `${name}: no need asks for it first; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule asks for it, or for less than a hundredth of a stroke.`}${second}`;
   }
@@ -62,9 +60,24 @@ function reasonSentence(
   return `${name}: best for ${needsMet} ${needsMet === 1 ? 'shot' : 'shots'}, most of all ${distanceM === undefined ? '' : 'the '}${demand}${far}${swing}.${without}${second}`;
 }
 
+/** What is nearer than this is no difference. Strokes a round; they are told to the hundredth. */
+const NO_DIFFERENCE = 0.005;
+
+/** What the next club for the place would cost, as it is played; what it costs to have it is said elsewhere. */
+function runnerUpSentence(
+  { onTheCourse, mostly }: NonNullable<ClubReason['runnerUp']>,
+  name: string,
+): string {
+  if (onTheCourse <= -NO_DIFFERENCE)
+    return `The ${name} in its place would play ${strokesWords(-onTheCourse)} better; what was said of the clubs decides.`;
+  return onTheCourse < NO_DIFFERENCE
+    ? `The ${name} in its place would make no difference.`
+    : `The ${name} in its place costs ${strokesWords(onTheCourse)}${mostly ? `, most of it ${mostly}` : ''}.`;
+}
+
 /** What it would cost to have a left-out club in. */
 function leftOutSentence(
-  { costs, outId, keptOutBy }: LeftOut,
+  { onTheCourse, outId, keptOutBy }: LeftOut,
   name: string,
   nameOf: (id: string) => string,
 ): string {
@@ -72,9 +85,11 @@ function leftOutSentence(
     ? ` Were it not for “${keptOutBy.rule}”, ${name} for the ${nameOf(keptOutBy.outId)} would gain ${strokesWords(keptOutBy.gains)}.`
     : '';
   const way = outId === undefined ? `${name} beside the rest` : `${name} for the ${nameOf(outId)}`;
-  return costs < 0.005
+  if (onTheCourse <= -NO_DIFFERENCE)
+    return `${way} would play ${strokesWords(-onTheCourse)} a round better; what was said of the clubs decides.${rule}`;
+  return onTheCourse < NO_DIFFERENCE
     ? `${way} would make no difference.${rule}`
-    : `${way} would cost ${strokesWords(costs)} a round.${rule}`;
+    : `${way} would cost ${strokesWords(onTheCourse)} a round.${rule}`;
 }
 
 /** What decided against the club named before, as a sentence of its own. */

@@ -15,7 +15,7 @@ const reason = (part: Partial<ClubReason>): ClubReason => ({
   distanceM: 203,
   shot: 'full',
   needsMet: 5,
-  runnerUp: { id: 'a', costs: 0.841 },
+  runnerUp: { id: 'a', costs: 0.811, onTheCourse: 0.841 },
   ...part,
 });
 
@@ -48,7 +48,7 @@ describe('why a club is in the bag', () => {
           need: '155 yd, to hold',
           distanceM: undefined,
           needsMet: 1,
-          runnerUp: { id: 'a', costs: 0.2, mostly: 'off the tee' },
+          runnerUp: { id: 'a', costs: 0.17, onTheCourse: 0.2, mostly: 'off the tee' },
         }),
         '7 iron',
         nameOf,
@@ -57,8 +57,26 @@ describe('why a club is in the bag', () => {
     ).toBe(
       '7 iron: best for 1 shot, most of all 155 yd, to hold. Without it the round costs 1.53 strokes more. The 4 iron in its place costs 0.20 strokes, most of it off the tee.',
     );
-    expect(reasonSentence(reason({ worth: 1, runnerUp: { id: 'b', costs: 0.001 } }), '58', nameOf)).toMatch(
-      /costs 1\.00 stroke more\. The 58 low in its place would make no difference\.$/,
+    expect(
+      reasonSentence(
+        reason({ worth: 1, runnerUp: { id: 'b', costs: 0.001, onTheCourse: 0.001 } }),
+        '58',
+        nameOf,
+      ),
+    ).toMatch(/costs 1\.00 stroke more\. The 58 low in its place would make no difference\.$/);
+  });
+
+  it('a change that has to be worth something is no difference on the course, and a trusted club may play worse', () => {
+    const change = reason({ runnerUp: { id: 'a', costs: 0.001, onTheCourse: 0.031 } });
+    expect(reasonSentence(change, '5 iron', nameOf)).toMatch(
+      /The 4 iron in its place costs 0\.03 strokes\.$/,
+    );
+    const trusted = reason({ runnerUp: { id: 'a', costs: 0.05, onTheCourse: -0.02 } });
+    expect(reasonSentence(trusted, '5 iron', nameOf)).toMatch(
+      /The 4 iron in its place would play 0\.02 strokes better; what was said of the clubs decides\.$/,
+    );
+    expect(leftOutSentence({ id: 'b', costs: 0.05, onTheCourse: -0.02, outId: 'a' }, '58 low', nameOf)).toBe(
+      '58 low for the 4 iron would play 0.02 strokes a round better; what was said of the clubs decides.',
     );
   });
 
@@ -69,14 +87,15 @@ describe('why a club is in the bag', () => {
     expect(reasonSentence(reason({ need: undefined, worth: 0, runnerUp: undefined }), 'Putter', nameOf)).toBe(
       'Putter: in because a rule asks for it, or for less than a hundredth of a stroke.',
     );
-    expect(leftOutSentence({ id: 'b', costs: 0.081, outId: 'a' }, '58 low', nameOf)).toBe(
+    expect(leftOutSentence({ id: 'b', costs: 0.111, onTheCourse: 0.081, outId: 'a' }, '58 low', nameOf)).toBe(
       '58 low for the 4 iron would cost 0.08 strokes a round.',
     );
     expect(
       leftOutSentence(
         {
           id: 'b',
-          costs: 0.081,
+          costs: 0.111,
+          onTheCourse: 0.081,
           outId: 'a',
           keptOutBy: { rule: 'at most 1 driver', gains: 0.2, outId: 'c' },
         },
@@ -86,9 +105,9 @@ describe('why a club is in the bag', () => {
     ).toBe(
       'Mini driver for the 4 iron would cost 0.08 strokes a round. Were it not for “at most 1 driver”, Mini driver for the c would gain 0.20 strokes.',
     );
-    expect(leftOutSentence({ id: 'b', costs: 0.002, outId: undefined }, '58 low', nameOf)).toBe(
-      '58 low beside the rest would make no difference.',
-    );
+    expect(
+      leftOutSentence({ id: 'b', costs: 0.032, onTheCourse: 0.002, outId: undefined }, '58 low', nameOf),
+    ).toBe('58 low beside the rest would make no difference.');
   });
 
   it('the runner-up is the left-out club whose bag costs least of all bags with that club out, within the rules; a left-out club’s place is where it costs least', () => {
@@ -128,15 +147,22 @@ describe('why a club is in the bag', () => {
               ? Infinity
               : costOf(model, chosen).total - answer.best.strokes;
           };
+          /** What it costs to have a club: nothing else is left out of what is played. */
+          const price = (one: string | undefined) =>
+            model.clubs.find((other) => other.id === one)?.price ?? 0;
           for (const { id, runnerUp } of answer.reasons) {
             const ways = outside.map((other) => costs([...inside.filter((one) => one !== id), other]));
             const min = Math.min(Infinity, ...ways);
             expect(runnerUp?.costs ?? Infinity).toBeCloseTo(min, 9);
-            if (runnerUp) expect(ways[outside.indexOf(runnerUp.id)]).toBeCloseTo(min, 9);
+            if (runnerUp) {
+              expect(ways[outside.indexOf(runnerUp.id)]).toBeCloseTo(min, 9);
+              expect(runnerUp.onTheCourse).toBeCloseTo(min - price(runnerUp.id) + price(id), 9);
+            }
             // The best is the best: nobody else in its place is better.
             expect(min).toBeGreaterThanOrEqual(-1e-9);
           }
-          for (const { id, costs: told, outId, keptOutBy } of answer.leftOut) {
+          for (const { id, costs: told, onTheCourse, outId, keptOutBy } of answer.leftOut) {
+            expect(onTheCourse).toBeCloseTo(told - price(id) + price(outId), 9);
             if (keptOutBy) {
               const swapped = [...inside.filter((one) => one !== keptOutBy.outId), id]
                 .map(Number)

@@ -117,6 +117,8 @@ const asked = computed(() =>
 );
 const { chosen, busy, problem: failed, stop } = useChoosing(asked);
 const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
+/** What the bag of the week costs more; nothing can be said of one without a club that is here. */
+const loses = computed(() => chosen.value?.loses ?? { costs: Infinity, onTheCourse: Infinity });
 /** "7 iron", or "soft 7 iron": what the chosen bag answers a shot with. */
 function withWords(demand: ShotDemand): string {
   const one = chosen.value?.with[demandKey(demand)];
@@ -282,17 +284,21 @@ const strokes = (value: number) => value.toFixed(2);
               ><span class="verdict warning">◆</span> The bag of the week holds {{ planned.length }} clubs,
               {{ choosing.limit }} {{ choosing.limit === 1 ? 'is' : 'are' }} wanted.</template
             >
-            <template v-else-if="isTie(chosen.loses)"
-              ><span class="verdict fine">●</span> The bag of the week and the best there is are a tie:
-              {{ strokes(Math.abs(chosen.loses)) }} strokes a round is less than chance moves.</template
+            <template v-else-if="chosen.loses === null"
+              ><span class="verdict warning">◆</span> The bag of the week is empty; this is the best there
+              is.</template
             >
-            <template v-else-if="chosen.loses < 0"
+            <template v-else-if="isTie(loses.costs)"
+              ><span class="verdict fine">●</span> The bag of the week and the best there is are a tie:
+              {{ strokes(Math.abs(loses.costs)) }} strokes a round is less than chance moves.</template
+            >
+            <template v-else-if="loses.costs < 0"
               ><span class="verdict warning">◆</span> The bag of the week does not keep to what is asked here;
               of those that do, this is the best.</template
             >
             <template v-else
               ><span class="verdict warning">◆</span> The bag of the week costs
-              <b>{{ strokes(chosen.loses) }}</b> strokes a round more than the best there is.</template
+              <b>{{ strokes(loses.onTheCourse) }}</b> strokes a round more than the best there is.</template
             >
           </p>
           <ol v-if="swaps.length && !same" class="swap-list">

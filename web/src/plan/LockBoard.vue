@@ -141,8 +141,12 @@ function dropped(event: { data?: LadderClub; item: HTMLElement }, state: 'always
 const reasons = computed(() => new Map(props.answer.reasons.map((one) => [one.id, one])));
 const lefts = computed(() => new Map(props.answer.leftOut.map((one) => [one.id, one])));
 const worth = (id: string) => {
-  const value = reasons.value.get(id)?.worth ?? lefts.value.get(id)?.costs;
-  return value === undefined || value === Infinity ? '' : value < 0.005 ? '=' : value.toFixed(2);
+  const value = reasons.value.get(id)?.worth ?? lefts.value.get(id)?.onTheCourse;
+  return value === undefined || value === Infinity
+    ? ''
+    : Math.abs(value) < 0.005
+      ? '='
+      : value.toFixed(2).replace('-', '−');
 };
 function shortly(id: string): string {
   const reason = reasons.value.get(id);

@@ -138,7 +138,7 @@ function add(): void {
         v-model:value="typed"
         class="line"
         aria-label="Practice-round notes"
-        :placeholder="`Practice round: 230-250 x6, 155 hold x3 (${unit})`"
+        :placeholder="`notes, ${unit}: 230-250 x6, 155 hold x3`"
         autocomplete="off"
       />
       <NButton :disabled="typed.trim() === ''" attr-type="submit">Add</NButton>

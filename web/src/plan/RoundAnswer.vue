@@ -23,7 +23,9 @@ const props = defineProps<{
 const emit = defineEmits<{ settle: [] }>();
 
 const best = computed(() => props.chosen.answer!.best.ids.length);
-const costs = computed(() => props.chosen.against);
+const costs = computed(() => props.chosen.against?.costs ?? null);
+/** As it is played: what a change has to be worth is no stroke on the course. */
+const played = computed(() => (props.chosen.against?.onTheCourse ?? 0).toFixed(2));
 /** Losses below this print as nothing. */
 const NO_LOSS = 0.005;
 
@@ -40,7 +42,10 @@ const verdict = computed((): { fine: boolean; words: string } | null => {
           fine: true,
           words: `The settled bag and the best there is now are a tie: ${Math.abs(costs.value ?? 0).toFixed(2)} strokes a round is less than chance moves.`,
         }
-      : { fine: false, words: `The settled bag costs ${lost} strokes more than the best there is now.` };
+      : {
+          fine: false,
+          words: `The settled bag costs ${played.value} strokes more than the best there is now.`,
+        };
   if (costs.value === null) return null;
   if (props.carried > best.value && props.carried > props.allowed)
     return {
@@ -53,7 +58,7 @@ const verdict = computed((): { fine: boolean; words: string } | null => {
         fine: true,
         words: `The gamer and the best there is are a tie: ${lost} strokes a round is less than chance moves.`,
       }
-    : { fine: false, words: `The gamer costs ${lost} strokes a round more than the best there is.` };
+    : { fine: false, words: `The gamer costs ${played.value} strokes a round more than the best there is.` };
 });
 /** Reasons shown at once; the rest stand beside each club. */
 const MAX_REASONS = 3;

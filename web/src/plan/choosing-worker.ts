@@ -2,11 +2,12 @@ import {
   bagWhy,
   chooseBag,
   choosingOfRound,
-  costOf,
+  lossOf,
   demandAnswers,
   usualRoundChoosing,
   decidingFactors,
   type BagAnswer,
+  type BagLoss,
   type DemandAnswer,
   type DistanceUnit,
   type RoundRules,
@@ -28,11 +29,11 @@ export interface ChosenAnswer {
   answer: BagAnswer | null;
   refused: string;
   why: Readonly<Record<string, string>>;
-  loses: number;
+  loses: BagLoss | null;
   /** The club and shot of the chosen bag for each shot somebody wrote down, by its id or name. */
   with: Readonly<Record<string, DemandAnswer>>;
 }
-const NOTHING = { answer: null, why: {}, loses: 0, with: {} } as const;
+const NOTHING = { answer: null, why: {}, loses: null, with: {} } as const;
 
 const api = {
   choose({ request, rules, against, unit }: WeekQuestion): ChosenAnswer {
@@ -49,12 +50,11 @@ const api = {
       const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
       const factors = decidingFactors(round, answer, rules.preferences.bounce);
       const why = Object.fromEntries(bagWhy(answer, factors, nameOf, unit));
-      const places = choosing.clubs.flatMap(({ id }, i) => (against.includes(id) ? [i] : []));
       return {
         answer,
         refused: '',
         why,
-        loses: places.length > 0 ? costOf(choosing.model, places).total - answer.best.strokes : Infinity,
+        loses: lossOf(choosing, against, answer.best),
         with: demandAnswers(round, answer.best.ids),
       };
     } catch (error) {

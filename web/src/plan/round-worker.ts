@@ -6,8 +6,8 @@ import {
   alternatives,
   chooseBag,
   choosingOfRound,
+  lossOf,
   clubsOfIds,
-  costOf,
   costOfBag,
   dayTriggers,
   choose,
@@ -24,6 +24,7 @@ import {
   type FaultlessBag,
   type Alternatives,
   type BagAnswer,
+  type BagLoss,
   type DayTrigger,
   type DistanceUnit,
   type HowSure,
@@ -57,7 +58,7 @@ export interface RoundAnswer {
   answer: BagAnswer | null;
   refused: string;
   why: Readonly<Record<string, string>>;
-  against: number | null;
+  against: BagLoss | null;
 }
 
 /** Told now and then how far something long is; share of the whole. */
@@ -197,13 +198,7 @@ const api = {
         return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
       const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
       const why = Object.fromEntries(bagWhy(answer, new Map(), nameOf, unit));
-      const places = choosing.clubs.flatMap(({ id }, c) => (against.includes(id) ? [c] : []));
-      return {
-        answer,
-        refused: '',
-        why,
-        against: places.length > 0 ? costOf(choosing.model, places).total - answer.best.strokes : null,
-      };
+      return { answer, refused: '', why, against: lossOf(choosing, against, answer.best) };
     } catch (error) {
       return { answer: null, refused: (error as Error).message, why: {}, against: null };
     }

@@ -77,7 +77,7 @@ defineExpose({
       class="carries"
       v-model:value="typed"
       aria-label="Carries by hand"
-      :placeholder="`carries in ${unit}: 152 148 3L 150`"
+      :placeholder="`carries, ${unit}: 152 3L 148`"
       title="Alt E"
       autocomplete="off"
     />
@@ -87,6 +87,6 @@ defineExpose({
 
 <style scoped>
 .carries {
-  width: 170px;
+  width: 180px;
 }
 </style>

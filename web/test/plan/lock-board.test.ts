@@ -19,7 +19,7 @@ const answer = {
     { id: '8', worth: 0.002, need: undefined, distanceM: undefined, shot: undefined, needsMet: 0 },
     { id: '9', worth: 0.2, need: 'approach from 125', distanceM: undefined, shot: 'soft', needsMet: 1 },
   ],
-  leftOut: [{ id: '6', costs: 0.11, outId: '7' }],
+  leftOut: [{ id: '6', costs: 0.14, onTheCourse: 0.11, outId: '7' }],
 } as unknown as BagAnswer;
 
 function board(more: object = {}) {

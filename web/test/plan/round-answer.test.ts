@@ -14,11 +14,17 @@ const answer = {
   proof: { proved: true, sets: 1234567 },
 } as unknown as BagAnswer;
 
-function said(against: number | null, more: Partial<InstanceType<typeof RoundAnswer>['$props']> = {}) {
+function said(costs: number | null, more: Partial<InstanceType<typeof RoundAnswer>['$props']> = {}) {
   const view = mount(RoundAnswer, {
     props: {
       roundName: 'Round 1',
-      chosen: { answer, refused: '', why: {}, against },
+      // What is told is what is played: a change has to be worth 0.03 here.
+      chosen: {
+        answer,
+        refused: '',
+        why: {},
+        against: costs === null ? null : { costs, onTheCourse: costs + 0.03 },
+      },
       same: false,
       settled: false,
       swaps: [{ outId: 'h4', inId: 'di', why: 'Best for 14 shots.' }],
@@ -36,7 +42,7 @@ function said(against: number | null, more: Partial<InstanceType<typeof RoundAns
 describe('the answer of a round', () => {
   it('says what the gamer costs, what changes and why, and offers the one thing to do', async () => {
     const { view, words, mark } = said(0.114);
-    expect(words).toContain('The gamer costs 0.11 strokes a round more than the best there is.');
+    expect(words).toContain('The gamer costs 0.14 strokes a round more than the best there is.');
     expect(words).toContain('Driving iron for Hybrid 4.');
     expect(words).toContain('Proved of 1,234,567 sets.');
     expect(mark.classes()).toContain('warning');
@@ -55,7 +61,7 @@ describe('the answer of a round', () => {
       'warning',
       'The gamer holds 16 clubs, 14 are wanted',
     ],
-    ['the settled bag costs', 0.2, { settled: true }, 'warning', 'The settled bag costs 0.20 strokes more'],
+    ['the settled bag costs', 0.2, { settled: true }, 'warning', 'The settled bag costs 0.23 strokes more'],
     ['the settled bag ties', -0.01, { settled: true }, 'fine', 'are a tie: 0.01 strokes'],
   ] as const)('%s', (_name, against, more, mark, words) => {
     const shown = said(against, more);
