@@ -37,6 +37,8 @@ type SentListener = (sent: Sent) => unknown;
 
 /** Somebody who types without a pause is answered with what there is. */
 const MAX_READS = 4;
+/** What was done is on the screen before it is sent; until then it is safe in this browser's storage. */
+const SHOWN_FIRST_MS = 60;
 const FIRST_WAIT_MS = 400;
 const MAX_WAIT_MS = 5000;
 
@@ -92,7 +94,7 @@ export const useOutbox = defineStore('outbox', () => {
     list.add(kept);
     // What the page shows already goes back first.
     if (refused) queueMicrotask(() => settle({ outgoing: kept, problem: refused }));
-    else void run();
+    else setTimeout(() => void run(), SHOWN_FIRST_MS);
   }
 
   async function run(): Promise<void> {

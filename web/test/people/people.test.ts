@@ -109,8 +109,9 @@ describe('who is signed in', () => {
     const outbox = useOutbox();
     answers['/changes'] = [{ status: 401, body: problem('signed-out', 'You are signed out here.') }];
     outbox.push(edit('c1'));
-    await flushPromises();
-    expect(identity.state).toBe('out');
+    await vi.waitFor(() => {
+      expect(identity.state).toBe('out');
+    });
     expect(identity.view).toBeNull();
     // Kept, though nobody else is shown it, nor sends it.
     expect(Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/'))).toHaveLength(1);
