@@ -1,5 +1,5 @@
 import { InvalidInputError } from '../invalid-input-error.js';
-import { MAX_TRAVEL_PARTS, searchTravelSets, type Scenario, type TravelSet } from './travel-set.js';
+import { searchTravelSets, type Scenario, type TravelSet } from './travel-set.js';
 
 /**
  * A size that was looked at: what its best known set loses against the whole locker, and what no set of that
@@ -44,12 +44,10 @@ export async function smallestTravelSet(
     size++
   ) {
     const search = searchTravelSets(scenarios, size);
-    let isSearched = false;
-    for (let parts = 0; !isSearched && parts < MAX_TRAVEL_PARTS; parts++) {
+    do {
       if (!(await shouldContinue(size)))
         throw new InvalidInputError('search', 'was ended before a set was found');
-      isSearched = !search.advance();
-    }
+    } while (search.advance());
     const set = search.found();
     if (!set) {
       if (size >= count)
@@ -57,7 +55,8 @@ export async function smallestTravelSet(
           'size',
           'of any number leaves some scenario without a bag that keeps its rules',
         );
-      if (!isSearched) unfound = true;
+      // That no set of a size was found is no proof that there is none.
+      if (!search.isComplete()) unfound = true;
     } else {
       const [loses, losesAtLeast] = [set.strokes - set.wholeLocker, Math.max(0, set.bound - set.wholeLocker)];
       const before = sizes.at(-1);

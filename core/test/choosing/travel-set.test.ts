@@ -93,6 +93,7 @@ describe('the clubs that travel', () => {
           ({ strokes, bound } = found);
         }
         expect(strokes).toBeCloseTo(best, 6);
+        expect(search.isComplete()).toBe(true);
       }),
       { numRuns: 25 },
     );
@@ -167,6 +168,13 @@ describe('the clubs that travel', () => {
     );
     expect([...set.ids].sort()).toEqual(['0', '1', '2', '4', '5', '6']);
     expect(smallest).toBe(true);
+  });
+  it('of one club, or of more clubs than there are, are what there is', () => {
+    const one = choosingOf(randomModel(3, { clubs: 1, needs: 5, limit: 14 }));
+    const alone: Scenario[] = [{ name: 'day', weight: 1, choosing: one }];
+    expect(travelSet(alone, 18)).toMatchObject({ ids: ['0'], proved: true });
+    const day = choosingOf(randomModel(4, { clubs: 30, needs: 20, limit: 14 }));
+    expect(travelSet([{ name: 'day', weight: 2, choosing: day }], 40).ids).toHaveLength(30);
   });
   it('refuse no days and a set of zero, by name', async () => {
     await expect(smallestTravelSet(scenarios(1, 2, 6, 3), -0.1)).rejects.toThrow('loss must be zero or more');

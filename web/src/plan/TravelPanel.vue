@@ -144,7 +144,7 @@ const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
         {{
           set.proved
             ? 'Proved the best set of that size.'
-            : `${isWorking ? 'The best so far' : 'Ended before it was proved'}: none of that size saves more than another ${unproved.toFixed(3)}.`
+            : `${isWorking ? 'The best so far' : 'Not proved the best'}: no set of that size can save more than another ${unproved.toFixed(3)} strokes.`
         }}
         <template v-if="sizes.length">{{
           !travel.result.value!.smallest

@@ -217,8 +217,8 @@ const api = {
   },
 
   /**
-   * What a bag without a step at fault costs in the round worked out last; null where the best has none, or nothing does it; undefined
-   * where it takes too long.
+   * What a bag without a step at fault costs in the round worked out last; null where the best has none, or
+   * nothing does it; undefined where it takes too long.
    */
   withoutFaults(rules: RoundRules): FaultlessBag | null | undefined {
     const until = performance.now() + FAULTLESS_MS;
@@ -323,7 +323,7 @@ const api = {
   },
 
   /**
-   * Looks on until the best set is proved, or somebody has enough of it.
+   * The best set, as far as it can be proved.
    * @param onFound told the best set so far, with what is left to prove
    */
   async travel(
@@ -347,7 +347,7 @@ const api = {
       await breathe();
     }
     const found = search.found();
-    if (!found) throw new Error(`No ${size} clubs hold a bag for every day that keeps its rules.`);
+    if (!found) throw new Error(`No ${size} clubs were found that hold a bag for every day by its rules.`);
     return found;
   },
 
