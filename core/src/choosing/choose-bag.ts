@@ -291,10 +291,7 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
   const options = { ...(stop && { stop }), ...(choosing.prices && { prices: choosing.prices }) };
   const best = choose(model, options);
   if (!best) return undefined;
-  const bagOf = (chosen: readonly number[]): ChosenBag => {
-    const { total, needs: forNeeds, steps: forSteps, price } = costOf(model, chosen);
-    return { ids: chosen.map((c) => clubs[c]!.id), strokes: total, forNeeds, forSteps, price };
-  };
+  const bagOf = (chosen: readonly number[]) => chosenBag(choosing, chosen);
   const allowed = (chosen: readonly number[]) => chosen.length > 0 && rulesBroken(model, chosen).length === 0;
   const changed = oneChange(model, best.chosen);
   const inside = new Set(best.chosen);
@@ -410,7 +407,13 @@ export function chooseBag(choosing: BagChoosing, runnersUp = 4, stop?: () => boo
   };
 }
 
-/** What another bag costs more than the best. */
+/** A bag by the places of its clubs, with what it costs. */
+export function chosenBag({ model, clubs }: BagChoosing, chosen: readonly number[]): ChosenBag {
+  const { total, needs: forNeeds, steps: forSteps, price } = costOf(model, chosen);
+  return { ids: chosen.map((c) => clubs[c]!.id), strokes: total, forNeeds, forSteps, price };
+}
+
+/** What another bag costs more than the best, in strokes a round. */
 export interface BagLoss {
   /** With what having its clubs costs; by this they are told apart. */
   costs: number;
@@ -418,17 +421,15 @@ export interface BagLoss {
   onTheCourse: number;
 }
 
-/** @returns null where none of the other bag's clubs are there */
-export function lossOf(
-  { model, clubs }: BagChoosing,
-  ids: readonly string[],
-  best: ChosenBag,
-): BagLoss | null {
-  const places = clubs.flatMap(({ id }, c) => (ids.includes(id) ? [c] : []));
-  if (places.length === 0) return null;
-  const { total, price } = costOf(model, places);
-  const costs = total - best.strokes;
-  return { costs, onTheCourse: costs - price + best.price };
+export function lossOf(bag: ChosenBag, best: ChosenBag): BagLoss {
+  const costs = bag.strokes - best.strokes;
+  return { costs, onTheCourse: costs - bag.price + best.price };
+}
+
+/** The same of clubs of the locker. @returns null where none of them is there */
+export function lossOfClubs(choosing: BagChoosing, ids: readonly string[], best: ChosenBag): BagLoss | null {
+  const places = choosing.clubs.flatMap(({ id }, c) => (ids.includes(id) ? [c] : []));
+  return places.length === 0 ? null : lossOf(chosenBag(choosing, places), best);
 }
 
 /**

@@ -3,7 +3,7 @@ import {
   choose,
   chooseIfAny,
   choosingRulesOf,
-  costOf,
+  chosenBag,
   nextBest,
   withinSwaps,
   type ChosenBag,
@@ -32,10 +32,7 @@ export function alternatives(round: RoundChoosing, asked: RoundRules): Alternati
   const choosing = choosingOfRound(round, asked);
   const { model, clubs, prices } = choosing;
   const begun = prices ? { prices } : {};
-  const bagOf = (chosen: readonly number[]): ChosenBag => {
-    const { total, needs, steps, price } = costOf(model, chosen);
-    return { ids: chosen.map((c) => clubs[c]!.id), strokes: total, forNeeds: needs, forSteps: steps, price };
-  };
+  const bagOf = (chosen: readonly number[]) => chosenBag(choosing, chosen);
   const first = choose(model, begun);
   const rules = choosingRulesOf({
     ...asked,

@@ -1,6 +1,7 @@
 import {
   isTie,
   type BagAnswer,
+  type BagLoss,
   type BounceStrategy,
   type ClubReason,
   type HowSure,
@@ -60,6 +61,32 @@ function reasonSentence(
   return `${name}: best for ${needsMet} ${needsMet === 1 ? 'shot' : 'shots'}, most of all ${distanceM === undefined ? '' : 'the '}${demand}${far}${swing}.${without}${second}`;
 }
 
+/**
+ * What another bag loses against the best of those that keep to what is asked.
+ * @param bag "The gamer"
+ * @returns the sentence, and whether it says that all is well
+ */
+export function bagLossVerdict(
+  bag: string,
+  { costs, onTheCourse }: BagLoss,
+): { isFine: boolean; text: string } {
+  const told = (isFine: boolean, text: string) => ({ isFine, text });
+  const apart = strokesWords(Math.abs(onTheCourse));
+  // Nothing that keeps to it is better than the best.
+  if (costs < -NO_DIFFERENCE)
+    return told(false, `${bag} does not keep to what is asked here; of those that do, this is the best.`);
+  if (onTheCourse < -NO_DIFFERENCE)
+    return told(isTie(costs), `${bag} plays ${apart} a round better, but ${COUNTS_FOR_MORE}.`);
+  if (onTheCourse < NO_DIFFERENCE) return told(true, `${bag} is the best there is.`);
+  if (isTie(onTheCourse))
+    return told(true, `${bag} and the best there is are a tie: ${apart} a round is less than chance moves.`);
+  return isTie(costs)
+    ? told(true, `${bag} costs ${apart} a round more than the best there is: too little for the change.`)
+    : told(false, `${bag} costs ${apart} a round more than the best there is.`);
+}
+
+/** Why a club or a bag that plays better is not chosen. */
+const COUNTS_FOR_MORE = 'trust, money or the change counts for more';
 /** What is nearer than this is no difference. Strokes a round; they are told to the hundredth. */
 const NO_DIFFERENCE = 0.005;
 
@@ -69,7 +96,7 @@ function runnerUpSentence(
   name: string,
 ): string {
   if (onTheCourse <= -NO_DIFFERENCE)
-    return `The ${name} in its place would play ${strokesWords(-onTheCourse)} better; what was said of the clubs decides.`;
+    return `The ${name} in its place would play ${strokesWords(-onTheCourse)} better, but ${COUNTS_FOR_MORE}.`;
   return onTheCourse < NO_DIFFERENCE
     ? `The ${name} in its place would make no difference.`
     : `The ${name} in its place costs ${strokesWords(onTheCourse)}${mostly ? `, most of it ${mostly}` : ''}.`;
@@ -86,7 +113,7 @@ function leftOutSentence(
     : '';
   const way = outId === undefined ? `${name} beside the rest` : `${name} for the ${nameOf(outId)}`;
   if (onTheCourse <= -NO_DIFFERENCE)
-    return `${way} would play ${strokesWords(-onTheCourse)} a round better; what was said of the clubs decides.${rule}`;
+    return `${way} would play ${strokesWords(-onTheCourse)} a round better, but ${COUNTS_FOR_MORE}.${rule}`;
   return onTheCourse < NO_DIFFERENCE
     ? `${way} would make no difference.${rule}`
     : `${way} would cost ${strokesWords(onTheCourse)} a round.${rule}`;

@@ -1,4 +1,5 @@
 export {
+  bagLossVerdict,
   bagWhy,
   factorSentence,
   howSureSentence,

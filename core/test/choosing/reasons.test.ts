@@ -1,6 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bagWhy, chooseBag, costOf, type BagChoosing, type DistanceUnit } from '../../src/index.js';
+import {
+  bagLossVerdict,
+  bagWhy,
+  chooseBag,
+  costOf,
+  type BagChoosing,
+  type DistanceUnit,
+} from '../../src/index.js';
 import { rulesBroken } from '../../src/choosing/choosing-model.js';
 import type { ClubReason, LeftOut } from '../../src/choosing/choose-bag.js';
 import { club } from '../bag-of-clubs.js';
@@ -73,11 +80,37 @@ describe('why a club is in the bag', () => {
     );
     const trusted = reason({ runnerUp: { id: 'a', costs: 0.05, onTheCourse: -0.02 } });
     expect(reasonSentence(trusted, '5 iron', nameOf)).toMatch(
-      /The 4 iron in its place would play 0\.02 strokes better; what was said of the clubs decides\.$/,
+      /The 4 iron in its place would play 0\.02 strokes better, but trust, money or the change counts for more\.$/,
     );
     expect(leftOutSentence({ id: 'b', costs: 0.05, onTheCourse: -0.02, outId: 'a' }, '58 low', nameOf)).toBe(
-      '58 low for the 4 iron would play 0.02 strokes a round better; what was said of the clubs decides.',
+      '58 low for the 4 iron would play 0.02 strokes a round better, but trust, money or the change counts for more.',
     );
+  });
+
+  it.each([
+    [0, 0, true, 'The gamer is the best there is.'],
+    [
+      0.02,
+      0.02,
+      true,
+      'The gamer and the best there is are a tie: 0.02 strokes a round is less than chance moves.',
+    ],
+    [
+      0.01,
+      0.04,
+      true,
+      'The gamer costs 0.04 strokes a round more than the best there is: too little for the change.',
+    ],
+    [0.1, 0.16, false, 'The gamer costs 0.16 strokes a round more than the best there is.'],
+    [
+      0.2,
+      -0.1,
+      false,
+      'The gamer plays 0.10 strokes a round better, but trust, money or the change counts for more.',
+    ],
+    [-0.1, -0.1, false, 'The gamer does not keep to what is asked here; of those that do, this is the best.'],
+  ])('a bag that costs %s, and %s on the course', (costs, onTheCourse, isFine, text) => {
+    expect(bagLossVerdict('The gamer', { costs, onTheCourse })).toEqual({ isFine, text });
   });
 
   it('a club nothing asks for is there for even steps, or by a rule', () => {

@@ -12,7 +12,8 @@ import {
   DEFAULT_GAP_SETTINGS,
   demandKey,
   distanceNumber,
-  isTie,
+  bagLossVerdict,
+  lossOf,
   lossWords,
   shotName,
   type DistanceUnit,
@@ -117,8 +118,9 @@ const asked = computed(() =>
 );
 const { chosen, busy, problem: failed, stop } = useChoosing(asked);
 const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
-/** What the bag of the week costs more; nothing can be said of one without a club that is here. */
-const loses = computed(() => chosen.value?.loses ?? { costs: Infinity, onTheCourse: Infinity });
+const verdict = computed(
+  () => chosen.value?.loses && bagLossVerdict('The bag of the week', chosen.value.loses),
+);
 /** "7 iron", or "soft 7 iron": what the chosen bag answers a shot with. */
 function withWords(demand: ShotDemand): string {
   const one = chosen.value?.with[demandKey(demand)];
@@ -152,7 +154,6 @@ const differs = (ids: readonly string[]) => {
   const [outs, ins] = [best.filter((id) => !ids.includes(id)), ids.filter((id) => !best.includes(id))];
   return `${ins.map(name).join(', ') || 'nothing'} for ${outs.map(name).join(', ') || 'nothing'}`;
 };
-const strokes = (value: number) => value.toFixed(2);
 </script>
 
 <template>
@@ -288,17 +289,11 @@ const strokes = (value: number) => value.toFixed(2);
               ><span class="verdict warning">◆</span> The bag of the week is empty; this is the best there
               is.</template
             >
-            <template v-else-if="isTie(loses.costs)"
-              ><span class="verdict fine">●</span> The bag of the week and the best there is are a tie:
-              {{ strokes(Math.abs(loses.costs)) }} strokes a round is less than chance moves.</template
-            >
-            <template v-else-if="loses.costs < 0"
-              ><span class="verdict warning">◆</span> The bag of the week does not keep to what is asked here;
-              of those that do, this is the best.</template
-            >
-            <template v-else
-              ><span class="verdict warning">◆</span> The bag of the week costs
-              <b>{{ strokes(loses.onTheCourse) }}</b> strokes a round more than the best there is.</template
+            <template v-else-if="verdict"
+              ><span class="verdict" :class="verdict.isFine ? 'fine' : 'warning'">{{
+                verdict.isFine ? '●' : '◆'
+              }}</span>
+              {{ verdict.text }}</template
             >
           </p>
           <ol v-if="swaps.length && !same" class="swap-list">
@@ -318,7 +313,7 @@ const strokes = (value: number) => value.toFixed(2);
             {{ digits(chosen.answer.proof.sets) }} sets of clubs. Next best:
             <template v-for="(bag, i) in chosen.answer.runnersUp" :key="i"
               >{{ i ? '; ' : '' }}{{ differs(bag.ids) }} ({{
-                lossWords(bag.strokes - chosen.answer.best.strokes)
+                lossWords(lossOf(bag, chosen.answer.best).onTheCourse)
               }})</template
             >.
           </p>

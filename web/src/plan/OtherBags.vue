@@ -6,6 +6,8 @@ import { NButton } from 'naive-ui';
 import {
   BENDING_CAUTION,
   howSureSentence,
+  lossOf,
+  lossWords,
   type Alternatives,
   type HowSure,
   type PlayedRounds,
@@ -156,12 +158,14 @@ const works = [
       <template v-if="others.result.value.ten"
         ><dt>best of ten clubs</dt>
         <dd>
-          {{ others.result.value.ten.ids.map(name).join(', ') }} (+{{
-            (others.result.value.ten.strokes - best.strokes).toFixed(2)
-          }})
+          {{ others.result.value.ten.ids.map(name).join(', ') }},
+          {{ lossWords(lossOf(others.result.value.ten, best).onTheCourse) }}
         </dd></template
       >
     </dl>
+    <p v-if="others.result.value" class="small quiet">
+      Strokes a round as they are played; in the order in which trust, money and changes count too.
+    </p>
     <div v-if="remedies.result.value" class="remedies">
       <p v-if="remedies.result.value.length === 0">
         Nothing worth doing: no shot, bend, swap or club makes the gamer better here.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { counted, digits } from '../app/counted';
-import { isTie, type Swap } from '@tasche/core';
+import { bagLossVerdict, type Swap } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import type { RoundAnswer } from './round-worker';
@@ -23,42 +23,21 @@ const props = defineProps<{
 const emit = defineEmits<{ settle: [] }>();
 
 const best = computed(() => props.chosen.answer!.best.ids.length);
-const costs = computed(() => props.chosen.against?.costs ?? null);
-/** As it is played: what a change has to be worth is no stroke on the course. */
-const played = computed(() => (props.chosen.against?.onTheCourse ?? 0).toFixed(2));
-/** Losses below this print as nothing. */
-const NO_LOSS = 0.005;
-
-const verdict = computed((): { fine: boolean; words: string } | null => {
-  const lost = (costs.value ?? 0).toFixed(2);
+const verdict = computed((): { isFine: boolean; text: string } | null => {
+  const { against } = props.chosen;
   if (props.same)
     return {
-      fine: true,
-      words: `The bag of ${props.roundName} is settled, and the best there is: ${counted(best.value, 'club')}.`,
+      isFine: true,
+      text: `The bag of ${props.roundName} is settled, and the best there is: ${counted(best.value, 'club')}.`,
     };
-  if (props.settled)
-    return isTie(costs.value ?? 0)
-      ? {
-          fine: true,
-          words: `The settled bag and the best there is now are a tie: ${Math.abs(costs.value ?? 0).toFixed(2)} strokes a round is less than chance moves.`,
-        }
-      : {
-          fine: false,
-          words: `The settled bag costs ${played.value} strokes more than the best there is now.`,
-        };
-  if (costs.value === null) return null;
+  if (!against) return null;
+  if (props.settled) return bagLossVerdict('The settled bag', against);
   if (props.carried > best.value && props.carried > props.allowed)
     return {
-      fine: false,
-      words: `The gamer holds ${counted(props.carried, 'club')}, ${props.allowed} are wanted: the best ${best.value} are below.`,
+      isFine: false,
+      text: `The gamer holds ${counted(props.carried, 'club')}, ${props.allowed} are wanted: the best ${best.value} are below.`,
     };
-  if (costs.value <= NO_LOSS) return { fine: true, words: 'The gamer is the best there is.' };
-  return isTie(costs.value)
-    ? {
-        fine: true,
-        words: `The gamer and the best there is are a tie: ${lost} strokes a round is less than chance moves.`,
-      }
-    : { fine: false, words: `The gamer costs ${played.value} strokes a round more than the best there is.` };
+  return bagLossVerdict('The gamer', against);
 });
 /** Reasons shown at once; the rest stand beside each club. */
 const MAX_REASONS = 3;
@@ -72,10 +51,10 @@ const proof = computed(() => props.chosen.answer!.proof);
   <div class="card sentence" aria-live="polite">
     <p class="words">
       <template v-if="verdict"
-        ><span class="verdict" :class="verdict.fine ? 'fine' : 'warning'">{{
-          verdict.fine ? '●' : '◆'
+        ><span class="verdict" :class="verdict.isFine ? 'fine' : 'warning'">{{
+          verdict.isFine ? '●' : '◆'
         }}</span>
-        {{ verdict.words }}</template
+        {{ verdict.text }}</template
       >
       <span v-if="swaps.length" class="changes">
         {{ ' '

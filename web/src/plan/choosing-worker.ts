@@ -2,7 +2,7 @@ import {
   bagWhy,
   chooseBag,
   choosingOfRound,
-  lossOf,
+  lossOfClubs,
   demandAnswers,
   usualRoundChoosing,
   decidingFactors,
@@ -54,7 +54,7 @@ const api = {
         answer,
         refused: '',
         why,
-        loses: lossOf(choosing, against, answer.best),
+        loses: lossOfClubs(choosing, against, answer.best),
         with: demandAnswers(round, answer.best.ids),
       };
     } catch (error) {

@@ -1,4 +1,5 @@
 import {
+  lossOf,
   lossWords,
   type BagAnswer,
   type ChosenBag,
@@ -119,9 +120,9 @@ export function triggerOf(
   };
 }
 
-/** What another bag has and has not, and what it costs more. */
+/** What another bag has and has not, and what it costs more as it is played. */
 export function differsWords(
-  bag: Pick<ChosenBag, 'ids' | 'strokes'>,
+  bag: ChosenBag,
   best: BagAnswer['best'],
   nameOf: (id: string) => string,
 ): string {
@@ -130,8 +131,7 @@ export function differsWords(
     best.ids.filter((id) => !bag.ids.includes(id)),
     nameOf,
   );
-  const more = bag.strokes - best.strokes;
   return bag.ids.length === best.ids.length && bag.ids.every((id) => best.ids.includes(id))
     ? 'the same bag'
-    : `${words}, ${lossWords(more)}`;
+    : `${words}, ${lossWords(lossOf(bag, best).onTheCourse)}`;
 }

@@ -6,7 +6,7 @@ import {
   alternatives,
   chooseBag,
   choosingOfRound,
-  lossOf,
+  lossOfClubs,
   clubsOfIds,
   costOfBag,
   dayTriggers,
@@ -198,7 +198,7 @@ const api = {
         return { answer: null, refused: 'The locks together allow no bag.', why: {}, against: null };
       const nameOf = (id: string) => request.clubs.find((club) => club.id === id)?.name ?? id;
       const why = Object.fromEntries(bagWhy(answer, new Map(), nameOf, unit));
-      return { answer, refused: '', why, against: lossOf(choosing, against, answer.best) };
+      return { answer, refused: '', why, against: lossOfClubs(choosing, against, answer.best) };
     } catch (error) {
       return { answer: null, refused: (error as Error).message, why: {}, against: null };
     }

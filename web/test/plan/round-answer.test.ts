@@ -52,8 +52,13 @@ describe('the answer of a round', () => {
   });
 
   it.each([
-    ['the gamer is the best', 0, {}, 'fine', 'The gamer is the best there is.'],
-    ['a tie is a tie', 0.02, {}, 'fine', 'are a tie: 0.02 strokes a round is less than chance moves'],
+    [
+      'too little is gained',
+      0.01,
+      {},
+      'fine',
+      'The gamer costs 0.04 strokes a round more than the best there is: too',
+    ],
     [
       'too many are carried',
       0.2,
@@ -61,8 +66,20 @@ describe('the answer of a round', () => {
       'warning',
       'The gamer holds 16 clubs, 14 are wanted',
     ],
-    ['the settled bag costs', 0.2, { settled: true }, 'warning', 'The settled bag costs 0.23 strokes more'],
-    ['the settled bag ties', -0.01, { settled: true }, 'fine', 'are a tie: 0.01 strokes'],
+    [
+      'the settled bag costs',
+      0.2,
+      { settled: true },
+      'warning',
+      'The settled bag costs 0.23 strokes a round more',
+    ],
+    [
+      'the settled bag breaks a lock',
+      -0.1,
+      { settled: true },
+      'warning',
+      'The settled bag does not keep to what is',
+    ],
   ] as const)('%s', (_name, against, more, mark, words) => {
     const shown = said(against, more);
     expect(shown.words).toContain(words);

@@ -49,8 +49,10 @@ describe('a round against the gamer', () => {
     expect(insteadWords(['4'], [], name)).toBe('the 4 as well');
     expect(insteadWords([], ['H'], name)).toBe('leave the H out');
     const best = { ids: ['4', 'P'], strokes: 70, forNeeds: 0, forSteps: 0, price: 0 };
-    expect(differsWords({ ids: ['H', 'P'], strokes: 70.25 }, best, name)).toBe('the H for the 4, +0.25');
-    expect(differsWords({ ids: ['H', 'P'], strokes: 70.02 }, best, name)).toBe('the H for the 4, a tie');
+    // As it is played: what having its clubs costs is none of it.
+    const other = (strokes: number) => ({ ...best, ids: ['H', 'P'], strokes: strokes + 0.5, price: 0.5 });
+    expect(differsWords(other(70.25), best, name)).toBe('the H for the 4, +0.25');
+    expect(differsWords(other(70.02), best, name)).toBe('the H for the 4, a tie');
     expect(differsWords(best, best, name)).toBe('the same bag');
   });
 
