@@ -331,6 +331,8 @@ defineExpose({
   </div>
 </template>
 
+<style scoped src="./sheet-cell.css"></style>
+
 <style scoped>
 .grid {
   min-width: 0;
@@ -349,41 +351,6 @@ th {
   text-align: left;
   white-space: nowrap;
 }
-td {
-  padding: 0 7px;
-  border-top: 1px solid var(--line);
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  position: relative;
-  outline: none;
-  font-size: 14px;
-}
-.right {
-  text-align: right;
-}
-td:focus {
-  box-shadow: inset 0 0 0 2px var(--petrol);
-  background: var(--paper);
-  overflow: visible;
-  z-index: 2;
-}
-.first {
-  font-weight: 600;
-  padding-left: 2px;
-}
-.editor {
-  width: 100%;
-  height: calc(100% - 4px);
-  font: inherit;
-  color: var(--ink);
-  background: var(--paper);
-  border: 0;
-  outline: none;
-  text-align: inherit;
-  padding: 0;
-  min-height: 26px;
-}
 .new-row td {
   border-bottom: 1px solid var(--line);
   cursor: text;
@@ -395,8 +362,7 @@ td:focus {
   th:not(.essential) {
     display: none;
   }
-  th,
-  td {
+  th {
     padding: 0 5px;
   }
 }

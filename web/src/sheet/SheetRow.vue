@@ -93,32 +93,11 @@ const cells = computed(() =>
   </tr>
 </template>
 
+<style scoped src="./sheet-cell.css"></style>
+
 <style scoped>
-td {
-  padding: 0 7px;
-  border-top: 1px solid var(--line);
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  position: relative;
-  outline: none;
-  font-size: 14px;
-}
-.right {
-  text-align: right;
-}
 tr.on td {
   background: color-mix(in srgb, var(--paper) 75%, transparent);
-}
-td:focus {
-  box-shadow: inset 0 0 0 2px var(--petrol);
-  background: var(--paper);
-  overflow: visible;
-  z-index: 2;
-}
-.first {
-  font-weight: 600;
-  padding-left: 2px;
 }
 .first .text {
   display: inline-block;
@@ -169,18 +148,6 @@ td.editing {
   box-shadow: inset 0 0 0 2px var(--petrol);
   background: var(--paper);
 }
-.editor {
-  width: 100%;
-  height: calc(100% - 4px);
-  font: inherit;
-  color: var(--ink);
-  background: var(--paper);
-  border: 0;
-  outline: none;
-  text-align: inherit;
-  padding: 0;
-  min-height: 26px;
-}
 .rejected {
   background: var(--brick-soft) !important;
   overflow: visible;
@@ -208,9 +175,6 @@ td.editing {
 @media (max-width: 700px) {
   td:not(.essential) {
     display: none;
-  }
-  td {
-    padding: 0 5px;
   }
 }
 </style>
