@@ -6,6 +6,7 @@ import { deriveDemands, playsLikeOf } from './derive-demands.js';
 import { dayShots, type RoundDay } from './play-hole.js';
 import {
   movedClub,
+  DEFAULT_CHOOSING_RULES,
   bagChoosing,
   choose,
   demandCosts,
@@ -188,15 +189,24 @@ export function choosingOfRound(
     swings: strokes,
     ...(limits && { limits }),
   });
-  const choosing = bagChoosing(stillClubs(round), needs, rules, settings, costs);
-  return { ...choosing, prices: pricesOf(costs, choosing) };
+  return {
+    ...bagChoosing(stillClubs(round), needs, rules, settings, costs),
+    prices: pricesOf(round),
+  };
 }
 
-/** What the needs of a round are worth to a choice without rules: every choice for it begins with the same. */
+/**
+ * What the needs of a round are worth to a usual bag: every choice for the round begins with the same, whatever is
+ * wanted of it, and whichever is made first.
+ */
 const PRICES = new WeakMap<DemandCosts, Float64Array>();
-function pricesOf(costs: DemandCosts, { model }: BagChoosing): Float64Array {
+function pricesOf(round: CostedRound): Float64Array {
+  const { needs, strokes, costs } = round;
   const known = PRICES.get(costs);
   if (known) return known;
+  const usual = { ...DEFAULT_CHOOSING_RULES, swings: strokes };
+  const { model } = bagChoosing(stillClubs(round), needs, usual, DEFAULT_GAP_SETTINGS, costs);
+  // Without rules the first bag it comes to will do.
   const { prices } = choose({ ...model, rules: [] }, { stop: () => true })!;
   PRICES.set(costs, prices);
   return prices;
