@@ -96,7 +96,15 @@ export async function startCluster(folder: string): Promise<Cluster> {
 
 function startPostmaster(data: string, bin: string, port: number): void {
   const log = path.join(data, 'server.log');
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c shared_buffers=128MB -c max_connections=60 -c jit=off`;
+  const settings = [
+    'listen_addresses=127.0.0.1',
+    "unix_socket_directories=''",
+    'shared_buffers=128MB',
+    'max_connections=60',
+    // See `openDatabase`, which sets it for a database of somebody else's too.
+    'jit=off',
+  ];
+  const options = `-p ${port} ${settings.map((one) => `-c ${one}`).join(' ')}`;
   const started = asPostgres(path.join(bin, 'pg_ctl'), [
     'start',
     '-w',

@@ -186,7 +186,7 @@ export function choose(
     const { value, hopeless } = improve(prices, settled, rounds, seen);
     if (hopeless) return;
     if (isRoot) polish();
-    // A club that would make the bound too dear on the other side of the cheapest path is settled on its own.
+    // A club stays where the cheapest path has it, in or out, if the other would make the bound too dear.
     const onPath = new Set(path.chosen.subarray(0, bound(prices, settled).count));
     for (let c = 0; c < n; c++) {
       if (settled[c] !== 0) continue;

@@ -28,7 +28,7 @@ export interface TravelSet {
 }
 
 interface TravelSearch {
-  /** Looks on for a moment. @returns false once everything is looked at, or as much as is allowed */
+  /** Searches a little further. @returns false once everything is looked at, or as much as is allowed */
   advance: () => boolean;
   /** The best set so far; undefined where none is known that holds a bag for every day. */
   found: () => TravelSet | undefined;

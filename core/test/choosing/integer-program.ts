@@ -83,12 +83,9 @@ function programOf(
       term(steps[c]![lower]!, `${prefix}a${c}_${lower}`);
       binaries.push(`${prefix}a${c}_${lower}`);
     }
-    lines.push(
-      `${[`${prefix}as_${c}`, ...ladder.slice(0, c).map((upper) => `${prefix}a${upper}_${c}`)].join(' + ')} - ${prefix}y${c} = 0`,
-    );
-    lines.push(
-      `${[`${prefix}a${c}_t`, ...ladder.slice(c + 1).map((lower) => `${prefix}a${c}_${lower}`)].join(' + ')} - ${prefix}y${c} = 0`,
-    );
+    const into = [`${prefix}as_${c}`, ...ladder.slice(0, c).map((upper) => `${prefix}a${upper}_${c}`)];
+    const outOf = [`${prefix}a${c}_t`, ...ladder.slice(c + 1).map((lower) => `${prefix}a${c}_${lower}`)];
+    for (const arcs of [into, outOf]) lines.push(`${arcs.join(' + ')} - ${prefix}y${c} = 0`);
   }
   binaries.push(`${prefix}as_t`);
   lines.push(`${[`${prefix}as_t`, ...ladder.map((c) => `${prefix}as_${c}`)].join(' + ')} = 1`);

@@ -82,8 +82,8 @@ describe('the clubs that travel', () => {
         const best = triedAll(all, 5);
         const search = searchTravelSets(all, 5);
         let [strokes, bound] = [Infinity, -Infinity];
-        for (let looksOn = true; looksOn;) {
-          looksOn = search.advance();
+        for (let goesOn = true; goesOn;) {
+          goesOn = search.advance();
           const found = search.found();
           if (!found) continue;
           expect(found.bound).toBeLessThanOrEqual(best + 1e-9);

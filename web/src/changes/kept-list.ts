@@ -31,20 +31,20 @@ export function keptList<T>(name: string, idOf: (entry: T) => string): KeptList<
       .filter((key) => key.startsWith(prefix))
       .sort();
   const keyOf = (id: string) => keys().find((key) => key.endsWith(`/${id}`));
-  /** What was read last, by its key: what stands there as it stood is the same entry, and draws nothing again. */
-  let known = new Map<string, { text: string; entry: T[] }>();
+  /** What was read last, by its key: what has not changed is the same object, so that nothing is drawn again. */
+  let known = new Map<string, { text: string; entries: T[] }>();
   const refresh = () => {
     const found = new Map(
       keys().flatMap((key) => {
         const text = localStorage.getItem(key);
         if (text === null) return [];
         const before = known.get(key);
-        return [[key, before?.text === text ? before : { text, entry: parsed<T>(text) }] as const];
+        return [[key, before?.text === text ? before : { text, entries: parsed<T>(text) }] as const];
       }),
     );
     const isSame = found.size === known.size && [...found].every(([key, one]) => known.get(key) === one);
     known = found;
-    if (!isSame) entries.value = [...found.values()].flatMap(({ entry }) => entry);
+    if (!isSame) entries.value = [...found.values()].flatMap((one) => one.entries);
   };
 
   function add(entry: T): void {

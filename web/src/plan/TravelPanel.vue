@@ -88,6 +88,9 @@ const sizes = computed(() => travel.result.value?.sizes ?? []);
 const days = computed(() => (set.value ? travelDays(set.value) : []));
 const base = computed(() => set.value?.bags[0]?.ids ?? []);
 const unproved = computed(() => (set.value ? set.value.strokes - set.value.bound : 0));
+const leftWords = computed(
+  () => `no set of that size can save more than another ${unproved.value.toFixed(3)} strokes.`,
+);
 const isWorking = computed(() => travel.share.value !== null);
 const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
 </script>
@@ -144,7 +147,7 @@ const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
         {{
           set.proved
             ? 'Proved the best set of that size.'
-            : `${isWorking ? 'The best so far' : 'Not proved the best'}: no set of that size can save more than another ${unproved.toFixed(3)} strokes.`
+            : `${isWorking ? 'The best so far' : 'Not proved the best'}: ${leftWords}`
         }}
         <template v-if="sizes.length">{{
           !travel.result.value!.smallest

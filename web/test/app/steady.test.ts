@@ -1,6 +1,6 @@
 import { ref, watch, nextTick } from 'vue';
 import { expect, it } from 'vitest';
-import { steady } from '../../src/app/steady';
+import { steady, steadyList } from '../../src/app/steady';
 
 it('stays the same object while it says the same, and is another once it says something else', async () => {
   const source = ref({ never: ['7'], saved: 1 });
@@ -26,4 +26,18 @@ it('keeps nothing as a value of its own', () => {
   expect(value.value).toBeUndefined();
   source.value = 'a';
   expect(value.value).toBe('a');
+});
+
+it('a list of the same members is the same list, and another in another order', () => {
+  const [a, b] = [{ name: 'a' }, { name: 'b' }];
+  const source = ref(0);
+  const orders = [[a, b], [a, b], [b, a], [b]];
+  const list = steadyList(() => orders[source.value]!);
+  const first = list.value;
+  source.value = 1;
+  expect(list.value).toBe(first);
+  source.value = 2;
+  expect(list.value).toEqual([b, a]);
+  source.value = 3;
+  expect(list.value).toEqual([b]);
 });

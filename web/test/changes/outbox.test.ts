@@ -94,6 +94,16 @@ describe('the outbox', () => {
     expect(asked.map(({ body }) => body.id)).toEqual(['1', '2', '3']);
   });
 
+  it('has what was done at once, and sends it a moment later, so that it is drawn first', async () => {
+    const outbox = useOutbox();
+    outbox.push(edit('1', 1));
+    await Promise.resolve();
+    expect(outbox.pending('p')).toHaveLength(1);
+    expect(asked).toEqual([]);
+    await emptied(outbox);
+    expect(asked.map(({ body }) => body.id)).toEqual(['1']);
+  });
+
   it('keeps what nobody took, says so, and sends the same thing again', async () => {
     const outbox = useOutbox();
     script = ['nobody', { status: 503, body: { error: 'away', message: 'The database is away.' } }, done()];
