@@ -1,6 +1,7 @@
 import { createServer, type Socket } from 'node:net';
 import { MAX_LINE_CHARACTERS, readGaugeOrder, type GaugeLine, type GaugeOrder } from '@tasche/contract';
 import { GAUGE_DEG, randomFrom } from '@tasche/core';
+import split2 from 'split2';
 
 /** What a gauge and its line do wrong, as chances for each reading. */
 interface GaugeFaults {
@@ -68,12 +69,10 @@ export async function startGauge({ port, device, seed, faults, readMs = 150 }: G
 
   const server = createServer((socket) => {
     sockets.add(socket);
-    let rest = '';
-    socket.setEncoding('utf8');
-    socket.on('data', (piece) => {
-      const lines = (rest + String(piece)).split('\n');
-      rest = lines.pop()!.slice(0, MAX_LINE_CHARACTERS);
-      for (const text of lines) {
+    socket
+      .pipe(split2({ maxLength: MAX_LINE_CHARACTERS }))
+      .on('error', () => socket.destroy())
+      .on('data', (text: string) => {
         try {
           const order = readGaugeOrder(text);
           const timer = setTimeout(() => {
@@ -84,8 +83,7 @@ export async function startGauge({ port, device, seed, faults, readMs = 150 }: G
         } catch {
           // A device does not argue.
         }
-      }
-    });
+      });
     socket.on('error', () => undefined);
     socket.on('close', () => sockets.delete(socket));
     socket.write(`${JSON.stringify({ type: 'hello', device, simulated: true } satisfies GaugeLine)}\n`);

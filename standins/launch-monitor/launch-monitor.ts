@@ -9,6 +9,7 @@ import {
   type MonitorLine,
 } from '@tasche/contract';
 import { randomFrom, type StrikePart } from '@tasche/core';
+import split2 from 'split2';
 import { simulatedPlayer } from './simulated-player.js';
 
 /** What a device and its line do wrong, as chances for each ball. */
@@ -129,13 +130,10 @@ export async function startLaunchMonitor({
 
   const server = createServer((socket) => {
     sockets.add(socket);
-    let rest = '';
-    socket.setEncoding('utf8');
-    socket.on('data', (piece) => {
-      const lines = (rest + String(piece)).split('\n');
-      rest = lines.pop()!.slice(0, MAX_LINE_CHARACTERS);
-      for (const text of lines) onLine(socket, text);
-    });
+    socket
+      .pipe(split2({ maxLength: MAX_LINE_CHARACTERS }))
+      .on('error', () => socket.destroy())
+      .on('data', (text: string) => onLine(socket, text));
     socket.on('error', () => undefined);
     socket.on('close', () => sockets.delete(socket));
     socket.write(writeLine({ type: 'hello', device, simulated: true, session }));

@@ -1,4 +1,8 @@
-/** Cuts what arrives into lines; a line that grows past the limit is thrown away up to its end, and told of once. */
+/**
+ * Cuts what arrives into lines; a line that grows past the limit is thrown away up to its end, and told of once
+ * with its beginning. The usual package for it, which the stand-ins use, throws such a line away silently, and
+ * here nothing a device says is dropped without a word.
+ */
 export function lineSplitter(
   max: number,
   onLine: (line: string) => void,

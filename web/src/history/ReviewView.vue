@@ -2,11 +2,11 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NEmpty, NTable } from 'naive-ui';
 import { MAX_STRIKES_ANSWERED, roundsPlayed } from '@tasche/contract';
-import { TIE_STROKES, isTie, PREDICTION_BASES, calibrationOf, calibrationWords, dayPlus } from '@tasche/core';
+import { PREDICTION_BASES, calibrationOf, calibrationWords, dayPlus } from '@tasche/core';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { counted, digits } from '../app/counted';
-import { shortMoment, today } from '../app/day';
+import { today } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -16,7 +16,8 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import { MARKS } from '../ladder/marks';
 import { useSheet } from '../sheet/sheet-store';
 import PredictionsTable from './PredictionsTable.vue';
-import { BASIS_WORDS, sinceWords } from './review';
+import SwapsMade from './SwapsMade.vue';
+import { BASIS_WORDS } from './review';
 import { useReview } from './use-review';
 import { gamerQuestion } from '../bag/gamer-question';
 import { useSwapGains } from './use-swap-gains';
@@ -53,11 +54,6 @@ const gains = useSwapGains(
   computed(() => review.value?.swaps ?? []),
   () => gamerQuestion(store, true),
 );
-/** "0.11", "a tie", "−0.05"; a dash while it is worked out, and where it cannot be. */
-function gainWords(strokes: number | null | undefined): string {
-  if (strokes == null) return '–';
-  return isTie(strokes) ? 'a tie' : `${strokes < 0 ? '−' : ''}${Math.abs(strokes).toFixed(2)}`;
-}
 const verdict = computed(() =>
   predictions.value.length > 0 ? calibrationWords(calibrationOf(predictions.value)) : null,
 );
@@ -139,39 +135,14 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
     <section v-if="review" aria-label="Swaps made">
       <h2>Swaps made</h2>
       <p v-if="review.swaps.length === 0" class="quiet">The gamer was not changed in this time.</p>
-      <NTable v-else size="small" :bordered="false" :bottom-bordered="false">
-        <thead>
-          <tr>
-            <th>When</th>
-            <th>In</th>
-            <th>Out</th>
-            <th>What for</th>
-            <th class="n">To gain</th>
-            <th>Since</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="swap in review.swaps" :key="swap.id">
-            <td class="quiet day">{{ shortMoment(swap.at) }}<br />{{ swap.who }}</td>
-            <td>{{ swap.ins.map(({ name }) => name).join(', ') || '–' }}</td>
-            <td>{{ swap.outs.map(({ name }) => name).join(', ') || '–' }}</td>
-            <td class="small">{{ swap.why || swap.summary }}</td>
-            <td class="n">{{ gainWords(gains.get(swap.id)) }}</td>
-            <td class="small">
-              <span v-for="{ id, name } in swap.ins" :key="id" class="since">
-                {{ name }}:
-                {{ sinceWords(swap, id, predictions, rounds, unit) || 'nothing heard of it since' }}
-              </span>
-            </td>
-          </tr>
-        </tbody>
-      </NTable>
-      <p v-if="review.swaps.length" class="quiet small foot">
-        To gain: strokes of a usual round, the bag before against the bag after, by what is known of their
-        clubs now; under {{ TIE_STROKES }} is a tie. What a swap did gain cannot be read off a few rounds: a
-        round’s luck is larger. What can be seen is whether the club did what was expected of it, and whether
-        it was hit.
-      </p>
+      <SwapsMade
+        v-else
+        :swaps="review.swaps"
+        :gains="gains"
+        :predictions="predictions"
+        :rounds="rounds"
+        :unit="unit"
+      />
     </section>
   </div>
 </template>
@@ -193,15 +164,9 @@ h2 {
   font-variant-numeric: tabular-nums;
   white-space: nowrap;
 }
-.day {
-  white-space: nowrap;
-}
 .foot {
   max-width: 760px;
   margin-top: 10px;
-}
-.since {
-  display: block;
 }
 @media (max-width: 700px) {
   section {

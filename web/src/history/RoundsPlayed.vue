@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NTable } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import {
   hitFrom,
   hitsARound,
@@ -13,6 +13,8 @@ import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { counted } from '../app/counted';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import { shortDay, today } from '../app/day';
 import { useSchedule } from '../courses/schedule-store';
 import { useSettings } from '../app/settings';
@@ -98,6 +100,17 @@ function writeHits(counted: RoundAfter['hits']): void {
 }
 const total = (round: (typeof rounds.value)[number]) =>
   Object.values(round.hits).reduce((sum, times) => sum + times, 0);
+const columns: DataColumn<(typeof rounds.value)[number]>[] = [
+  { id: 'day', head: 'Day', value: ({ day }) => day },
+  { id: 'round', head: 'Round', isLong: true, value: ({ name }) => name },
+  {
+    id: 'said',
+    head: 'Said of it',
+    isLong: true,
+    value: ({ says, keep }) => [says, keep && `keep: ${keep}`].filter(Boolean).join(' '),
+  },
+  { id: 'hits', head: 'Hits', align: 'right', value: total },
+];
 </script>
 
 <template>
@@ -113,39 +126,42 @@ const total = (round: (typeof rounds.value)[number]) =>
       None is written down yet. What was hit from where shows how often clubs are hit, and what a course asks
       for.
     </p>
-    <NTable v-if="rounds.length > 0" size="small" :bordered="false" :bottom-bordered="false">
-      <tbody>
-        <tr v-for="round in rounds" :key="round.roundId" :class="{ open: round.roundId === open?.id }">
-          <td class="quiet day">{{ shortDay(round.day) }}</td>
-          <td>
-            <NButton
-              v-if="round.planId === null"
-              text
-              :aria-expanded="round.roundId === open?.id"
-              @click="show(round.roundId)"
-              >{{ round.name }}</NButton
-            >
-            <RouterLink
-              v-else
-              :to="{
-                name: 'plan',
-                params: { playerId, planId: round.planId },
-                query: { round: round.roundId },
-              }"
-              >{{ round.name }}</RouterLink
-            >
-            <span v-if="round.courseName" class="quiet small">, {{ round.courseName }}</span>
-            <br v-if="round.says || round.keep" />
-            <span class="small">{{
-              [round.says, round.keep && `keep: ${round.keep}`].filter(Boolean).join(' ')
-            }}</span>
-          </td>
-          <td class="n quiet small">
-            {{ total(round) > 0 ? `${counted(total(round), 'hit')} counted` : 'no hits counted' }}
-          </td>
-        </tr>
-      </tbody>
-    </NTable>
+    <DataTable
+      v-if="rounds.length > 0"
+      caption="Rounds played"
+      :columns="columns"
+      :rows="rounds"
+      :row-key="({ roundId }) => roundId"
+      :searched="(round) => `${round.name} ${round.courseName ?? ''} ${round.says} ${round.keep}`"
+    >
+      <template #day="{ row }"
+        ><span class="quiet">{{ shortDay(row.day) }}</span></template
+      >
+      <template #round="{ row: round }">
+        <NButton
+          v-if="round.planId === null"
+          text
+          :aria-expanded="round.roundId === open?.id"
+          @click="show(round.roundId)"
+          >{{ round.name }}</NButton
+        >
+        <RouterLink
+          v-else
+          :to="{
+            name: 'plan',
+            params: { playerId, planId: round.planId },
+            query: { round: round.roundId },
+          }"
+          >{{ round.name }}</RouterLink
+        >
+        <span v-if="round.courseName" class="quiet small">, {{ round.courseName }}</span>
+      </template>
+      <template #hits="{ row }"
+        ><span class="quiet small">{{
+          total(row) > 0 ? `${counted(total(row), 'hit')} counted` : 'none counted'
+        }}</span></template
+      >
+    </DataTable>
     <div v-if="open" :key="open.id">
       <h3>{{ rounds.find(({ roundId }) => roundId === open!.id)?.name }}, {{ shortDay(open.playedOn) }}</h3>
       <RoundForm v-if="editing" :round="open" @save="edit" @leave="editing = false" />
@@ -190,13 +206,6 @@ const total = (round: (typeof rounds.value)[number]) =>
   display: flex;
   gap: 14px;
   align-items: baseline;
-}
-.day {
-  width: 74px;
-  vertical-align: top;
-}
-.n {
-  text-align: right;
 }
 .hits {
   display: flex;

@@ -13,6 +13,7 @@ import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
 import LockRow from './LockRow.vue';
 import OneOfBoard from './OneOfBoard.vue';
+import { NEXT_LOCK, lockOf, withLock, type Lock } from './lock';
 
 /**
  * The chosen clubs and those left out. Dragged across, or by its key, a club is locked in, kept out or
@@ -48,16 +49,10 @@ const inside = computed(() =>
 const outside = computed(() =>
   props.clubs.filter(({ id }) => !props.chosen.includes(id)).sort((a, b) => carry(b) - carry(a)),
 );
-const stateOf = (id: string) =>
-  props.always.includes(id) ? 'always' : props.never.includes(id) ? 'never' : 'open';
-
-function lock(id: string, state: 'always' | 'never' | 'open'): void {
-  const without = (ids: readonly string[]) => ids.filter((one) => one !== id);
-  emit('set', {
-    always: state === 'always' ? [...without(props.always), id] : without(props.always),
-    never: state === 'never' ? [...without(props.never), id] : without(props.never),
-  });
-}
+const stateOf = (id: string) => lockOf(id, props);
+const lock = (id: string, state: Lock) => {
+  emit('set', withLock(id, state, props));
+};
 /** Clubs on their way into a group. */
 const marked = ref<readonly string[]>([]);
 const mark = (id: string) => {
@@ -83,7 +78,6 @@ function limitKind(id: string): void {
         : [...others, { kind, most: inside.value.filter((club) => club.kind === kind).length }],
   });
 }
-const NEXT = { open: 'always', always: 'never', never: 'open' } as const;
 function key(event: KeyboardEvent, id: string): void {
   const pressed = event.key.toLowerCase();
   if (event.altKey || event.ctrlKey || event.metaKey) return;
@@ -239,7 +233,7 @@ const words = (club: LadderClub) =>
           :read-only="readOnly"
           @tell="told = club.id"
           @press="key($event, club.id)"
-          @turn="lock(club.id, NEXT[stateOf(club.id)])"
+          @turn="lock(club.id, NEXT_LOCK[stateOf(club.id)])"
           @need="showNeed(club.id)"
         />
       </VueDraggable>

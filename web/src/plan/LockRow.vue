@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
+import { LOCK_WORDS, lockMark, type Lock } from './lock';
 
 /**
  * One club of the board with its lock. Everything it shows comes as plain values, so that a change of one
@@ -9,7 +10,7 @@ import { computed } from 'vue';
 const props = defineProps<{
   id: string;
   name: string;
-  state: 'always' | 'never' | 'open';
+  state: Lock;
   chosen: boolean;
   /** It is chosen and not of the gamer, or of the gamer and left out. */
   moves: boolean;
@@ -27,9 +28,10 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ tell: []; press: [event: KeyboardEvent]; turn: []; need: [] }>();
 
-const STATES = { always: 'always in', never: 'never in', open: 'free' } as const;
-const says = computed(() => `${props.name}: ${STATES[props.state]}, ${props.chosen ? 'chosen' : 'left out'}`);
-const sign = computed(() => ({ always: '■', never: '✕', open: props.chosen ? '●' : '○' })[props.state]);
+const says = computed(
+  () => `${props.name}: ${LOCK_WORDS[props.state]}, ${props.chosen ? 'chosen' : 'left out'}`,
+);
+const sign = computed(() => lockMark(props.state, props.chosen));
 </script>
 
 <template>
