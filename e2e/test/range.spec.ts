@@ -2,6 +2,13 @@ import { expect, test, type Page } from '@playwright/test';
 import { cell, choose, demo, newPlayer, paste, saved } from './workbench';
 
 const rows = (page: Page) => page.getByRole('table', { name: 'Shots one by one' }).locator('tbody tr');
+/** Rows further down than the page shows are drawn once somebody scrolls to them. */
+async function expectRows(page: Page, count: number): Promise<void> {
+  await expect(async () => {
+    await page.mouse.wheel(0, 2000);
+    await expect(rows(page)).toHaveCount(count, { timeout: 1000 });
+  }).toPass({ timeout: 30_000 });
+}
 const clubs = (page: Page) => page.getByRole('table', { name: /What each club did/ });
 
 async function playerWithClubs(page: Page, name: string): Promise<string> {
@@ -36,7 +43,7 @@ test('ten are hit with the 7 iron before the monitor, none is lost while the pag
   await choose(page.getByLabel('Club in hand'), '7 iron');
   await saved(page);
   await page.keyboard.press('Alt+h');
-  await expect(rows(page)).toHaveCount(10, { timeout: 20_000 });
+  await expectRows(page, 10);
   await expect(clubs(page)).toContainText(/7 iron\s*10/);
 
   // Ten more, and the page is closed while they fly.
@@ -44,7 +51,7 @@ test('ten are hit with the 7 iron before the monitor, none is lost while the pag
   await page.close();
   const again = await context.newPage();
   await again.goto(`${player}/range`);
-  await expect(rows(again)).toHaveCount(20, { timeout: 20_000 });
+  await expectRows(again, 20);
   await expect(again.getByRole('region', { name: 'Live board' })).toContainText(/last 10: average \d+/);
 
   await clubs(again)
@@ -76,7 +83,7 @@ test('shots are written down by hand, one is left out with its reason, given to 
   await expect(page.getByLabel('Carries by hand')).toHaveValue('140 14x 141');
   await page.getByLabel('Carries by hand').fill('140 142 3L 141 95 139 143 2R');
   await page.keyboard.press('Enter');
-  await expect(rows(page)).toHaveCount(6);
+  await expectRows(page, 6);
   // The newest stands first.
   const shot = (number: number) => rows(page).nth(6 - number);
   await expect(shot(2)).toContainText('3 L');
@@ -96,7 +103,7 @@ test('shots are written down by hand, one is left out with its reason, given to 
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(page.getByText('Nothing was hit yet')).toBeVisible();
   await page.keyboard.press('ControlOrMeta+z');
-  await expect(rows(page)).toHaveCount(6);
+  await expectRows(page, 6);
   await saved(page);
 });
 
@@ -280,7 +287,7 @@ test('the demo’s sessions show what they are meant to: worn grooves, an outlie
     await expect(page.getByRole('img', { name: chart }).getByText('7 iron', { exact: true })).toBeAttached();
   await clubs(page).getByRole('button', { name: '7 iron', exact: true }).click();
   await expect(page).toHaveURL(/clubs=/);
-  await expect(rows(page)).toHaveCount(10);
+  await expectRows(page, 10);
   await expect(page.getByRole('img', { name: /^Landing points of 1 club;/ })).toBeAttached();
 });
 

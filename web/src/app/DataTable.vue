@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="R extends object">
 import { digits } from './counted';
+import { useElementVisibility, useEventListener } from '@vueuse/core';
 import { NButton, NDataTable, type DataTableColumn } from 'naive-ui';
 import {
   computed,
@@ -35,6 +36,8 @@ const props = withDefaults(
     empty?: string;
     /** Whether heads order it: not where only the newest of a long list are here. */
     orders?: boolean;
+    /** Its rows are on their way; its heads stand already. */
+    coming?: boolean;
   }>(),
   { page: 50, empty: 'Nothing yet.', orders: true },
 );
@@ -56,26 +59,41 @@ const found = computed(() => {
 const wantedRows = computed(() => Math.min(count.value, found.value.length));
 const left = computed(() => found.value.length - wantedRows.value);
 
-/** Cells put on the page at once, first with the table itself and then step by step: more hold it up. */
-const FIRST_CELLS = 30;
-const STEP_CELLS = 40;
+/**
+ * A table of more cells comes step by step, as it would hold the page up: itself, its heads, and its rows as far
+ * as somebody may see them soon.
+ */
+const AT_ONCE_CELLS = 60;
+const STEP_CELLS = 26;
+const SOON_PX = 300;
 const rowsOf = (cells: number) => Math.ceil(cells / props.columns.length);
-const drawn = ref(rowsOf(FIRST_CELLS));
+const isAtOnce = !props.coming && props.rows.length <= rowsOf(AT_ONCE_CELLS);
+const canOrder = ref(isAtOnce);
+const drawn = ref(isAtOnce ? rowsOf(AT_ONCE_CELLS) : 0);
 const shown = computed(() => found.value.slice(0, Math.min(wantedRows.value, drawn.value)));
+const end = useTemplateRef<HTMLElement>('end');
+const isSeenSoon = useElementVisibility(end, { rootMargin: `0px 0px ${SOON_PX}px 0px` });
 let stopDrawing = () => {};
 function drawOn(): void {
   stopDrawing();
-  if (drawn.value >= wantedRows.value) return;
+  const isMore = isSeenSoon.value && drawn.value < wantedRows.value;
+  if (canOrder.value && !isMore) return;
   stopDrawing = whenIdle(() => {
-    drawn.value += rowsOf(STEP_CELLS);
+    // The first row brings the body of the table with it.
+    if (canOrder.value) drawn.value += drawn.value === 0 ? 1 : rowsOf(STEP_CELLS);
+    canOrder.value = true;
     drawOn();
   });
 }
-watch(wantedRows, drawOn, { immediate: true });
+watch([wantedRows, isSeenSoon], drawOn, { immediate: true });
 onBeforeUnmount(() => stopDrawing());
+// On paper all of them stand.
+useEventListener('beforeprint', () => {
+  drawn.value = Math.max(drawn.value, wantedRows.value);
+});
 
 function head({ id, head: text, hint, value }: DataColumn<R>): VNodeChild {
-  if (!value || !props.orders) return h('span', { title: hint }, text);
+  if (!value || !props.orders || !canOrder.value) return h('span', { title: hint }, text);
   const now = order.value?.id === id ? (order.value.isDescending ? ' ▼' : ' ▲') : '';
   return h(
     NButton,
@@ -102,6 +120,11 @@ const tableColumns = computed(() =>
   })),
 );
 
+const emptyWords = computed(() => {
+  if (props.coming || found.value.length > 0) return '…';
+  return wanted.value ? 'Nothing fits what is searched for.' : props.empty;
+});
+
 /** The library has no name for its table. */
 const whole = useTemplateRef<HTMLElement>('whole');
 onMounted(() => whole.value?.querySelector('table')?.setAttribute('aria-label', props.caption));
@@ -127,9 +150,10 @@ onMounted(() => whole.value?.querySelector('table')?.setAttribute('aria-label', 
       :row-class-name="rowClass"
     >
       <template #empty
-        ><span class="quiet">{{ wanted ? 'Nothing fits what is searched for.' : empty }}</span></template
+        ><span class="quiet">{{ emptyWords }}</span></template
       >
     </NDataTable>
+    <div ref="end" />
     <NButton v-if="left > 0" size="small" class="no-print more" @click="count += page"
       >Show {{ digits(Math.min(page, left)) }} more: {{ digits(wantedRows) }} of
       {{ digits(found.length) }} shown</NButton

@@ -118,10 +118,12 @@ useShortcuts('The range', {
         </p>
       </template>
       <template #actions>
-        <UnitButton :own="store.sheet!.player.distanceUnit" />
-        <LinkButton :to="{ name: 'basket', params: { playerId } }">Next basket <kbd>Alt K</kbd></LinkButton>
-        <LinkButton :to="{ name: 'range-import', params: { playerId } }">Bring a file</LinkButton>
-        <NButton @click="forming = 'new'" type="primary">New session <kbd>Alt N</kbd></NButton>
+        <Later :px="34">
+          <UnitButton :own="store.sheet!.player.distanceUnit" />
+          <LinkButton :to="{ name: 'basket', params: { playerId } }">Next basket <kbd>Alt K</kbd></LinkButton>
+          <LinkButton :to="{ name: 'range-import', params: { playerId } }">Bring a file</LinkButton>
+          <NButton @click="forming = 'new'" type="primary">New session <kbd>Alt N</kbd></NButton>
+        </Later>
       </template>
     </PageHead>
     <SessionForm
@@ -140,91 +142,102 @@ useShortcuts('The range', {
     <p v-if="range.state === 'away'" class="verdict warning" role="status">
       ◆ The server cannot be reached; this page fills by itself as soon as it can be.
     </p>
-    <div class="split">
-      <SessionList
-        v-if="range.sessions.length > 0"
-        :player-id="playerId"
-        :sessions="range.sessions"
-        :shown-id="session?.id"
-      />
-      <LoadingRows v-else-if="range.state === 'loading'" />
-      <div class="main">
-        <NEmpty
-          v-if="sessionId && !session && range.state === 'ready'"
-          class="card empty"
-          description="There is no such session; it may have been deleted. Ctrl Z brings it back."
+    <Later :px="400">
+      <div class="split">
+        <SessionList
+          v-if="range.sessions.length > 0"
+          :player-id="playerId"
+          :sessions="range.sessions"
+          :shown-id="session?.id"
         />
-        <template v-if="session">
-          <BasketStrip
-            v-if="session.basket"
-            ref="strip"
-            :session="session"
-            :strikes="strikes"
-            :rows="rows"
-            :unit="unit"
-            @aim="takeInHand"
+        <LoadingRows v-else-if="range.state === 'loading'" />
+        <div class="main">
+          <NEmpty
+            v-if="sessionId && !session && range.state === 'ready'"
+            class="card empty"
+            description="There is no such session; it may have been deleted. Ctrl Z brings it back."
           />
-          <LiveBoard
-            v-if="session.live"
-            ref="board"
-            :session="session"
-            :strikes="strikes"
-            :rows="rows"
-            :monitor="monitor"
-            :line="line"
-            :unit="unit"
-            @aim="edit({ aim: $event })"
-            @end="edit({ live: false })"
-          />
-          <!-- A basket aims the field for shots by hand as soon as it is there. -->
-          <Later :px="44" :at-once="session.basket !== null">
-            <div class="hand bar no-print">
-              <NButton v-if="!session.live" @click="edit({ live: true })">
-                Take shots from the monitor
-              </NButton>
-              <HandShots ref="byHand" :session-id="session.id" :unit="unit" @problem="handProblem = $event" />
-              <span class="space" />
-              <NButton @click="forming = 'edit'" size="small">Edit</NButton>
-              <NButton @click="remove" size="small">Delete</NButton>
-            </div>
-          </Later>
-          <ProblemLine :text="handProblem" />
-          <Later :px="38">
-            <Fold ref="airFold" class="air no-print">
-              <template #head>The air and ground of this session</template>
-              <ConditionsBar
-                ref="bar"
-                :setting="playingConditionsOf(session)"
-                :baseline="baseline"
-                :unit="unit"
-                :complaints="[]"
-                @set="setAir"
-              />
-            </Fold>
-          </Later>
-          <template v-if="strikes.length > 0">
-            <SessionResults
+          <template v-if="session">
+            <BasketStrip
+              v-if="session.basket"
+              ref="strip"
               :session="session"
               :strikes="strikes"
               :rows="rows"
-              :groups="groups"
-              :drifts="drifts"
-              :span="span"
               :unit="unit"
-              :problem="problem"
-              :earlier-says="earlierSays"
+              @aim="takeInHand"
+            />
+            <LiveBoard
+              v-if="session.live"
+              ref="board"
+              :session="session"
+              :strikes="strikes"
+              :rows="rows"
+              :monitor="monitor"
+              :line="line"
+              :unit="unit"
+              @aim="edit({ aim: $event })"
+              @end="edit({ live: false })"
+            />
+            <div class="hand bar no-print">
+              <Later :px="34">
+                <NButton v-if="!session.live" @click="edit({ live: true })">
+                  Take shots from the monitor
+                </NButton>
+              </Later>
+              <!-- A basket aims the field for shots by hand as soon as it is there. -->
+              <Later :px="34" :at-once="session.basket !== null">
+                <HandShots
+                  ref="byHand"
+                  :session-id="session.id"
+                  :unit="unit"
+                  @problem="handProblem = $event"
+                />
+              </Later>
+              <span class="space" />
+              <Later :px="34">
+                <NButton @click="forming = 'edit'" size="small">Edit</NButton>
+                <NButton @click="remove" size="small">Delete</NButton>
+              </Later>
+            </div>
+            <ProblemLine :text="handProblem" />
+            <Later :px="38">
+              <Fold ref="airFold" class="air no-print">
+                <template #head>The air and ground of this session</template>
+                <ConditionsBar
+                  ref="bar"
+                  :setting="playingConditionsOf(session)"
+                  :baseline="baseline"
+                  :unit="unit"
+                  :complaints="[]"
+                  @set="setAir"
+                />
+              </Fold>
+            </Later>
+            <template v-if="strikes.length > 0">
+              <SessionResults
+                :session="session"
+                :strikes="strikes"
+                :rows="rows"
+                :groups="groups"
+                :drifts="drifts"
+                :span="span"
+                :unit="unit"
+                :problem="problem"
+                :earlier-says="earlierSays"
+              />
+            </template>
+            <LoadingRows v-else-if="range.state === 'loading'" />
+            <NEmpty
+              v-else-if="!session.live"
+              class="card empty"
+              description="Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file."
             />
           </template>
-          <LoadingRows v-else-if="range.state === 'loading'" />
-          <NEmpty
-            v-else-if="!session.live"
-            class="card empty"
-            description="Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file."
-          />
-        </template>
-        <Later v-if="range.state === 'ready' && !session?.live"><CoverChart :unit="unit" /></Later>
+          <Later v-if="range.state === 'ready' && !session?.live"><CoverChart :unit="unit" /></Later>
+        </div>
       </div>
-    </div>
+    </Later>
   </div>
 </template>
 

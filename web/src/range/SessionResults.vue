@@ -186,10 +186,11 @@ function take(group: GroupSummary, shot: Shot): void {
     ></Later>
   </div>
   <h2>Shots, as they were hit <span class="quiet small">italics: worked out by the flight model</span></h2>
-  <Later v-if="rows.size > 0 || problem" :px="400"
+  <Later :px="400"
     ><StrikeTable
       :strikes="listed"
       :rows="rows"
+      :coming="rows.size === 0 && !problem"
       :unit="unit"
       @leave-out="
         (ids, reason) =>

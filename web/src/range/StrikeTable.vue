@@ -23,6 +23,8 @@ import { clubColumns, strikeColumns } from './strike-units';
 const props = defineProps<{
   strikes: readonly StrikeView[];
   rows: WorkedShots;
+  /** They are being worked out. */
+  coming: boolean;
   unit: DistanceUnit;
 }>();
 const emit = defineEmits<{
@@ -40,7 +42,7 @@ interface Ball {
   number: number;
 }
 const balls = computed(() =>
-  props.strikes.map((strike, i): Ball => ({ strike, number: i + 1 })).toReversed(),
+  props.coming ? [] : props.strikes.map((strike, i): Ball => ({ strike, number: i + 1 })).toReversed(),
 );
 /** What it came to. */
 const workedOf = ({ id }: StrikeView) => props.rows.get(id);
@@ -86,6 +88,7 @@ function leaveOut(id: string, why: string): void {
     :row-key="({ strike }) => strike.id"
     :row-class="({ strike }) => (strike.leftOut === null ? '' : 'out')"
     :page="PAGE"
+    :coming="coming"
     class="shots"
   >
     <template #club="{ row: { strike, number } }">

@@ -18,6 +18,8 @@ export const DRIFT_SPANS = {
 export type DriftSpan = keyof typeof DRIFT_SPANS;
 
 const idle = () => new Promise<void>((resolve) => void whenIdle(resolve));
+/** Until what changed is drawn: too much of it in one breath holds the page up. */
+const drawnFirst = () => new Promise<void>((resolve) => setTimeout(resolve));
 
 /** One session filled in and summed up by the worker, and its clubs against what they did before. */
 export function useSession(
@@ -50,12 +52,16 @@ export function useSession(
         drifts.value = [];
       }
       if (!current) return;
+      await drawnFirst();
+      if (requestId !== lastRequestId) return;
       try {
         const answer = await rangeWorker().read(range.strikesOf(current), from);
         if (requestId !== lastRequestId) return;
-        rows.value = new WorkedShots(answer.shots);
         groups.value = answer.groups;
         problem.value = '';
+        await drawnFirst();
+        if (requestId !== lastRequestId) return;
+        rows.value = new WorkedShots(answer.shots);
       } catch (error) {
         if (requestId === lastRequestId)
           problem.value = `The shots could not be worked out: ${(error as Error).message}`;

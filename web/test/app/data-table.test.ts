@@ -1,5 +1,5 @@
 import { mount } from '@vue/test-utils';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, onTestFinished, vi } from 'vitest';
 import { h } from 'vue';
 import DataTable from '../../src/app/DataTable.vue';
 import { nextOrder, ordered, type DataColumn } from '../../src/app/data-table';
@@ -44,6 +44,9 @@ describe('rows in the order of a column', () => {
   });
 });
 
+/** However slow the machine is. */
+const WAIT = { timeout: 60_000 };
+
 describe('a table that is only read', () => {
   const table = (more: object = {}) =>
     mount(DataTable, {
@@ -76,5 +79,30 @@ describe('a table that is only read', () => {
     await view.get('input').setValue('putter');
     expect(view.text()).toContain('Nothing fits what is searched for.');
     expect(table({ rows: [] }).text()).toContain('Nothing yet.');
+  });
+
+  it('of many cells draws no rows nobody sees, and all of them for the printer', async () => {
+    class NothingIsSeen {
+      observe(): void {}
+      disconnect(): void {}
+    }
+    vi.stubGlobal('IntersectionObserver', NothingIsSeen);
+    onTestFinished(() => void vi.unstubAllGlobals());
+    const many = Array.from({ length: 40 }, (_one, i) => ({ ...JOBS[0]!, id: `m${i}`, club: `${i} iron` }));
+    const view = table({ rows: many, page: 30 });
+    await vi.waitFor(() => expect(view.find('button[aria-label="Size: order"]').exists()).toBe(true), WAIT);
+    expect(view.text()).not.toContain('0 iron');
+    expect(view.text()).not.toContain('Nothing yet.');
+    window.dispatchEvent(new Event('beforeprint'));
+    await view.vm.$nextTick();
+    expect(clubs(view)).toHaveLength(30);
+  });
+
+  it('whose rows are on their way shows its heads, and not that there is nothing', async () => {
+    const view = table({ rows: [], coming: true });
+    expect(view.text()).toContain('Size');
+    expect(view.text()).not.toContain('Nothing yet.');
+    await view.setProps({ rows: JOBS, coming: false } as never);
+    await vi.waitFor(() => expect(clubs(view)).toEqual(['5 iron', '6 iron', '7 iron', '8 iron']), WAIT);
   });
 });

@@ -22,7 +22,7 @@ const strike = (number: number, more: Partial<StrikeView> = {}): StrikeView => (
 /** However slow the machine is. */
 const WAIT = { timeout: 60_000 };
 const table = (strikes: readonly StrikeView[]) =>
-  mount(StrikeTable, { props: { strikes, rows: WorkedShots.none, unit: 'm' } });
+  mount(StrikeTable, { props: { strikes, rows: WorkedShots.none, coming: false, unit: 'm' } });
 
 describe('the balls of a session', () => {
   beforeEach(() => {
