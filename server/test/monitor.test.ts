@@ -161,6 +161,34 @@ describe('the line to a launch monitor', () => {
     ]);
   });
 
+  it('puts its balls after those written down before, in the order they were hit, wherever it counts from', async () => {
+    const addByHand = (id: string) =>
+      bench.change([
+        {
+          do: 'addStrikes',
+          sessionId,
+          strikes: [{ id, clubId, shot: 'full', given: { carryM: 140 } }],
+        },
+      ]);
+    await addByHand(newId());
+    await addByHand(newId());
+    const one = await device();
+    link(one.port);
+    await until(
+      () => Promise.resolve(one.lines),
+      (lines) => lines.some(({ type }) => type === 'resume'),
+    );
+    const hit = (number: number, second: number) =>
+      writeLine({ ...ball(number), at: `2026-11-20T10:00:${String(second).padStart(2, '0')}Z` });
+    // It counts on from the day before; the second comes late.
+    one.say(hit(61, 1) + hit(63, 3) + hit(62, 2));
+    await until(strikes, (list) => list.length === 5);
+    await addByHand(newId());
+    one.say(hit(64, 4));
+    const kept = await until(strikes, (list) => list.length === 7);
+    expect(kept.map(({ given }) => given.carryM)).toEqual([140, 140, 211, 212, 213, 140, 214]);
+  });
+
   it('is asked to send again from the first ball that is not here, however high a later number is', async () => {
     const one = await device();
     const first = link(one.port);

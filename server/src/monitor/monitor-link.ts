@@ -13,15 +13,8 @@ import { databaseState } from '../database/database-state.js';
 import { Session } from '../sessions/session.js';
 import { keptLine } from '../devices/kept-line.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
-
-import {
-  knownUpTo,
-  monitorKey,
-  noteBall,
-  setAside,
-  takeStrike,
-  type DeviceInSession,
-} from './take-strike.js';
+import { monitorKey, type DeviceInSession } from './device-key.js';
+import { knownUpTo, noteBall, setAside, takeStrike } from './take-strike.js';
 
 /** The moment of a ball whose own cannot be read. */
 const NO_MOMENT = '1970-01-01T00:00:00Z';

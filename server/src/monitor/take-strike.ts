@@ -6,23 +6,10 @@ import { waitForReplicas } from '../database/wait-for-replicas.js';
 import { BY_HAND, Session } from '../sessions/session.js';
 import { insertStrikes, lockStrikes } from '../strikes/insert-strikes.js';
 import { tellOfStrikes } from '../news/listen-for-news.js';
+import { monitorKey, type DeviceInSession } from './device-key.js';
+import { numberInSession } from './number-in-session.js';
 
 type StrikeLine = Extract<MonitorLine, { type: 'strike' }>;
-
-/** A device, and the session it counts its balls within; one that names none has one for ever. */
-export interface DeviceInSession {
-  device: string;
-  deviceSession: string;
-}
-
-/**
- * What tells a ball from every other: device, session, number and moment. A device that counts from 1 again
- * within one
- * session gives the same numbers at other moments, and they are other balls.
- */
-export function monitorKey({ device, deviceSession }: DeviceInSession, number: number, at: string): string {
-  return `monitor:${encodeURIComponent(device)}:${encodeURIComponent(deviceSession)}:${number}:${Date.parse(at)}`;
-}
 
 /**
  * The number up to which every ball of a device's session is here, kept or set aside. A gap, or one number
@@ -92,7 +79,7 @@ export async function takeStrike(
     {
       id: newId(),
       ...target,
-      number,
+      number: await numberInSession(em, session.id, of, number, at),
       hitAt: at,
       builtOn: session.heldOn,
       given: strike,

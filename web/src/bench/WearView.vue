@@ -260,8 +260,9 @@ function addBall(): void {
             v-if="!store.readOnly"
             size="tiny"
             quaternary
+            :aria-label="`delete ${ball.name}`"
             @click="setBalls(balls.filter((one) => one !== ball))"
-            >delete<span class="unseen"> {{ ball.name }}</span></NButton
+            >delete</NButton
           >
         </li>
       </ul>

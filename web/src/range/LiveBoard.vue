@@ -3,13 +3,14 @@ import { shotOptions } from '../clubs/shot-options';
 import ProblemLine from '../app/ProblemLine.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton } from 'naive-ui';
-import type { MonitorView, Page, SessionEntry, SetAsideView, StrikeView } from '@tasche/contract';
+import type { MonitorView, SessionEntry, StrikeView } from '@tasche/contract';
 import { distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
-import { post, request } from '../api/request';
+import { post } from '../api/request';
 import { useSheet } from '../sheet/sheet-store';
 import type { WorkedShots } from './worked-shots';
-import { heightUnit, sideWords, speedNumber, speedUnit } from './strike-units';
+import LastShot from './LastShot.vue';
+import SetAsideList from './SetAsideList.vue';
 
 /** What the monitor sees, large enough to read from the mat; and which club is in hand. */
 const props = defineProps<{
@@ -28,7 +29,6 @@ const clubs = computed(() =>
 );
 const last = computed(() => props.strikes.filter((strike) => props.rows.get(strike.id)?.whole).at(-1));
 const whole = computed(() => (last.value ? props.rows.get(last.value.id)!.whole! : undefined));
-const given = (part: 'totalM' | 'spinRpm' | 'offlineM' | 'apexM') => last.value?.given[part] !== undefined;
 const club = (id: string | null) => store.clubsById.get(id ?? '')?.name ?? 'no club';
 /** The latest of the club in hand, newest first. */
 const run = computed(() =>
@@ -64,16 +64,7 @@ async function hitTen(): Promise<void> {
     refused.value = (error as Error).message;
   }
 }
-const setAside = ref<Page<SetAsideView> | null>(null);
-async function lookAside(): Promise<void> {
-  setAside.value = setAside.value
-    ? null
-    : await request<Page<SetAsideView>>(`/sessions/${props.session.id}/set-aside?limit=200`).catch(() => ({
-        rows: [],
-        total: 0,
-        next: null,
-      }));
-}
+const isLookingAside = ref(false);
 const state = computed(() =>
   props.line === 'broken'
     ? 'the server cannot be reached; reconnects by itself'
@@ -129,7 +120,9 @@ defineExpose({ hitTen });
         }}<template v-if="ordered > 0">, {{ ordered }} to come</template></span
       >
       <span class="ends">
-        <NButton @click="lookAside" size="small">Set aside</NButton>
+        <NButton :aria-expanded="isLookingAside" size="small" @click="isLookingAside = !isLookingAside"
+          >Set aside</NButton
+        >
         <NButton
           aria-label="Stop taking shots"
           title="Stop taking shots from the monitor"
@@ -141,52 +134,9 @@ defineExpose({ hitTen });
       </span>
     </div>
     <ProblemLine :text="refused" />
-    <ul v-if="setAside" class="aside small">
-      <li v-if="setAside.rows.length === 0" class="quiet">Nothing was set aside.</li>
-      <li v-for="(one, i) in setAside.rows" :key="i">
-        <span class="verdict warning">◆ {{ one.reason }}</span> <code>{{ one.text.slice(0, 120) }}</code>
-      </li>
-      <li v-if="setAside.next" class="quiet">
-        The newest {{ setAside.rows.length }} of {{ setAside.total }}.
-      </li>
-    </ul>
+    <SetAsideList v-if="isLookingAside" :session-id="session.id" />
     <div class="numbers" aria-live="polite">
-      <template v-if="whole && last">
-        <div class="big">
-          <span class="what"
-            >{{ club(last.clubId) }}<template v-if="last.shot !== 'full'"> {{ last.shot }}</template></span
-          >
-          <b>{{ distanceNumber(whole.carryM, unit) }}</b>
-          <span class="what">carry, {{ unit }}</span>
-        </div>
-        <dl>
-          <div>
-            <dt>side</dt>
-            <dd :class="{ modelled: !given('offlineM') }">{{ sideWords(whole.offlineM, unit) }}</dd>
-          </div>
-          <div>
-            <dt>total</dt>
-            <dd :class="{ modelled: !given('totalM') }">{{ distanceNumber(whole.totalM, unit) }}</dd>
-          </div>
-          <div>
-            <dt>ball, {{ speedUnit(unit) }}</dt>
-            <dd>{{ speedNumber(whole.ballSpeedMps, unit) }}</dd>
-          </div>
-          <div>
-            <dt>launch</dt>
-            <dd>{{ whole.launchDeg.toFixed(1) }}°</dd>
-          </div>
-          <div>
-            <dt>spin</dt>
-            <dd :class="{ modelled: !given('spinRpm') }">{{ whole.spinRpm.toFixed(0) }}</dd>
-          </div>
-          <div>
-            <dt>apex, {{ heightUnit(unit) }}</dt>
-            <dd :class="{ modelled: !given('apexM') }">
-              {{ distanceNumber(whole.apexM, heightUnit(unit)) }}
-            </dd>
-          </div>
-        </dl>
+      <LastShot v-if="whole && last" :strike="last" :whole="whole" :club="club(last.clubId)" :unit="unit">
         <div class="run">
           <span class="what"
             >last {{ run.length
@@ -202,7 +152,7 @@ defineExpose({ hitTen });
             </li>
           </ol>
         </div>
-      </template>
+      </LastShot>
       <p v-else class="quiet wait">The first shot appears here as it lands.</p>
     </div>
   </section>
@@ -253,40 +203,9 @@ defineExpose({ hitTen });
   min-height: 178px;
   margin-top: 8px;
 }
-.big {
-  display: grid;
-  justify-items: start;
-}
-.big b {
-  font-size: 148px;
-  line-height: 0.92;
-  font-weight: 600;
-  letter-spacing: -0.04em;
-  min-width: 2.4ch;
-}
 .what {
   color: var(--quiet);
   font-size: 18px;
-}
-dl {
-  display: grid;
-  grid-template-columns: repeat(3, auto);
-  gap: 8px 26px;
-  margin: 0;
-}
-dt {
-  color: var(--quiet);
-  font-size: 15px;
-}
-dd {
-  margin: 0;
-  font-size: 42px;
-  line-height: 1.05;
-  font-weight: 500;
-}
-.modelled {
-  font-style: italic;
-  color: var(--quiet);
 }
 .run {
   min-width: 0;
@@ -310,27 +229,5 @@ dd {
 }
 .wait {
   font-size: 20px;
-}
-.aside {
-  margin: 8px 0;
-  padding-left: 0;
-  list-style: none;
-  max-height: 140px;
-  overflow: auto;
-}
-.aside code {
-  color: var(--quiet);
-  overflow-wrap: anywhere;
-}
-@media (max-width: 700px) {
-  .big b {
-    font-size: 116px;
-  }
-  dd {
-    font-size: 32px;
-  }
-  dl {
-    gap: 6px 22px;
-  }
 }
 </style>

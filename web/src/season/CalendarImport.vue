@@ -123,7 +123,7 @@ function take(): void {
             <span v-else-if="does === 'move'" class="verdict warning small">
               ◆ moves here, from {{ shortDay(firstDay(event!)) }}</span
             >
-            <span v-if="row.note" class="quiet small"> {{ row.note }}</span>
+            <span v-if="row.note" class="quiet small">{{ ` ${row.note}` }}</span>
           </span>
         </li>
       </ul>
