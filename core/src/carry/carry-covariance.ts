@@ -52,17 +52,52 @@ export function knownShare(shot: Shot): number {
  * @returns covariances of the logarithm of carry, club by club in the order given
  */
 export function carryCovariance(clubs: readonly LadderClub[]): number[][] {
-  const placed = clubs.map(({ kind, loftDeg, shots: { full } }) => ({ place: placeOf(kind, loftDeg), full }));
+  const placed = clubs.map(placedOf);
+  const process = processOf(placed);
+  return placed.map((a) => placed.map((b) => process.covariance(a, b)));
+}
+
+/** How far the carries of a player's clubs may be wrong, and how far they are wrong together. */
+interface CarryErrors {
+  /** One standard deviation of what is known of a club, as a share of its carry. */
+  share(clubId: string): number;
+  /** 1 where two clubs are wrong alike, as two read off one curve nearly are; 0 where nothing joins them. */
+  correlation(clubId: string, otherId: string): number;
+}
+
+/** @param clubs those that are asked about, and those whose carry was measured or stated */
+export function carryErrors(clubs: readonly LadderClub[]): CarryErrors {
+  const placed = new Map(clubs.map((club) => [club.id, placedOf(club)]));
+  const process = processOf([...placed.values()]);
+  const covariance = (a: string, b: string) => process.covariance(placed.get(a)!, placed.get(b)!);
+  const share = (id: string) => Math.sqrt(Math.max(0, covariance(id, id)));
+  return {
+    share,
+    correlation(a, b) {
+      const both = share(a) * share(b);
+      return both > 0 ? covariance(a, b) / both : 0;
+    },
+  };
+}
+
+interface Placed {
+  place: Place | undefined;
+  full: Shot | undefined;
+}
+
+function placedOf({ kind, loftDeg, shots: { full } }: LadderClub): Placed {
+  return { place: placeOf(kind, loftDeg), full };
+}
+
+function processOf(placed: readonly Placed[]) {
   const known = placed.filter(({ full }) => full && full.source !== 'modelled');
-  const sharedWith = (a: (typeof placed)[number], b: (typeof placed)[number]) =>
-    (a.place && b.place ? sharedVariance(a.place, b.place) : 0) + (a === b ? ownVariance(a) : 0);
-  const process = gaussianProcess(
+  return gaussianProcess(
     known,
     known.map(() => 0),
     known.map(({ full }) => knownShare(full!) ** 2),
-    sharedWith,
+    (a: Placed, b: Placed) =>
+      (a.place && b.place ? sharedVariance(a.place, b.place) : 0) + (a === b ? ownVariance(a) : 0),
   );
-  return placed.map((a) => placed.map((b) => process.covariance(a, b)));
 }
 
 /** A club without a loft shares nothing with the others that is known. */
@@ -70,6 +105,6 @@ function placeOf(kind: ClubKind, loftDeg: number | undefined): Place | undefined
   return loftDeg === undefined ? undefined : { kind, loftDeg };
 }
 
-function ownVariance({ place }: { place: Place | undefined }): number {
+function ownVariance({ place }: Placed): number {
   return BUILD_SHARE ** 2 + (place ? 0 : WHOLE ** 2);
 }

@@ -1,5 +1,5 @@
 export { bendOutcome } from './bend-outcome.js';
-export { carryCovariance, knownShare } from './carry-covariance.js';
+export { carryCovariance, carryErrors, knownShare } from './carry-covariance.js';
 export { type CarryEstimate, type CarryCurve, carryCurve } from './carry-curve.js';
 export { SWING_SPEEDS_MPS, USUAL_LOFT_DEG, launchOfShot } from './launch-of-shot.js';
 export { placedClubs } from './placed-clubs.js';

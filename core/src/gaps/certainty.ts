@@ -11,10 +11,13 @@ export interface StepInterval {
 /** How sure the size of a step is; undefined when a carry was only stated or its spread is not recorded. */
 export function intervalOf(step: Step, confidence: number): StepInterval | undefined {
   const [upper, lower] = [step.upper.full, step.lower.full];
-  // Beside a modelled carry a stated one is as good as exact.
-  const isModelled = upper.source === 'modelled' || lower.source === 'modelled';
-  const upperError = carryStandardErrorM(upper) ?? (isModelled ? 0 : undefined);
-  const lowerError = carryStandardErrorM(lower) ?? (isModelled ? 0 : undefined);
+  if (step.modelledVariance !== undefined) {
+    const of = { mean: step.carryM, standardError: Math.sqrt(step.modelledVariance) };
+    const { low, high } = welchInterval(of, EXACT, confidence);
+    return { lowM: low, highM: high };
+  }
+  const upperError = carryStandardErrorM(upper);
+  const lowerError = carryStandardErrorM(lower);
   if (upperError === undefined || lowerError === undefined) return undefined;
   const { low, high } = welchInterval(
     { mean: upper.carryM, standardError: upperError, ...sampleSize(upper) },
@@ -23,6 +26,8 @@ export function intervalOf(step: Step, confidence: number): StepInterval | undef
   );
   return { lowM: low, highM: high };
 }
+
+const EXACT = { mean: 0, standardError: 0 };
 
 function sampleSize(shot: Step['upper']['full']): { n?: number } {
   return shot.source === 'measured' ? { n: shot.sampleSize! } : {};
@@ -81,11 +86,9 @@ export function moreShotsFor(
 }
 
 /** Variance of a step's size from the shots it is known by, m2; 0 where nothing is known of it. */
-export function stepVariance(step: Pick<Step, 'upper' | 'lower'>): number {
-  return [step.upper.full, step.lower.full].reduce(
-    (sum, shot) => sum + (carryStandardErrorM(shot) ?? 0) ** 2,
-    0,
-  );
+export function stepVariance({ upper, lower, modelledVariance }: Step): number {
+  if (modelledVariance !== undefined) return modelledVariance;
+  return [upper.full, lower.full].reduce((sum, shot) => sum + (carryStandardErrorM(shot) ?? 0) ** 2, 0);
 }
 
 function errorAfter(

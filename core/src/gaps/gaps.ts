@@ -1,8 +1,9 @@
+import { carryErrors } from '../carry/index.js';
 import { stepVariance } from './certainty.js';
-import { isFullSwing } from '../clubs/index.js';
+import { carryStandardErrorM, isFullSwing } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import { assessStep } from './assess-step.js';
-import { isDriverStep } from './judge-carry.js';
+import { isDriverStep, isModelled } from './judge-carry.js';
 import { flightDifference } from './flight-difference.js';
 import { headlineOf } from './headline.js';
 import {
@@ -36,6 +37,7 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
   const settings = { ...DEFAULT_GAP_SETTINGS, ...own };
   const rungs = carryLadder(clubs);
   const raw = stepsOf(rungs);
+  tellOfModelled(raw, clubs);
   const owned = ownedShots(clubs, settings.reliableShots);
   const targets = targetsOf(raw, owned, school, settings);
   const steps = raw.map((step, i) => assessStep(step, { owned, school, settings, own, ...targets[i]! }));
@@ -67,6 +69,22 @@ export function gaps(clubs: readonly LadderClub[], options: GapOptions = {}): Ga
     looks: countOfSeverity(flags, 'warning'),
     headline: headlineOf(steps, flags, rungs.length),
   };
+}
+
+/**
+ * Tells of each step with a modelled carry how closely its size is known. Two carries read off one player's
+ * curve are wrong together, and so is one with the club it was learnt from.
+ */
+function tellOfModelled(steps: readonly Step[], clubs: readonly LadderClub[]): void {
+  const modelled = steps.filter(isModelled);
+  if (modelled.length === 0) return;
+  const { share, correlation } = carryErrors(clubs);
+  const error = ({ id, full }: Rung) =>
+    (full.source === 'modelled' ? carryStandardErrorM(full) : undefined) ?? share(id) * full.carryM;
+  for (const step of modelled) {
+    const [a, b] = [error(step.upper), error(step.lower)];
+    step.modelledVariance = a ** 2 + b ** 2 - 2 * correlation(step.upper.id, step.lower.id) * a * b;
+  }
 }
 
 /** Set one by one: spreads of every rung of every bag that is tried are what makes it slow. */

@@ -4,9 +4,10 @@ import type { Flag, Headline, StepReport } from './report.js';
 export function headlineOf(steps: readonly StepReport[], flags: readonly Flag[], rungs: number): Headline {
   if (rungs < 2) return { code: 'no ladder', severity: 'unknown', count: 0 };
   for (const severity of ['error', 'warning'] as const) {
-    const [flag, ...others] = byWeight(flags, severity);
-    if (!flag) continue;
-    const count = new Set([flag, ...others].map(({ clubIds }) => clubIds.join(' '))).size;
+    const found = byWeight(flags, severity);
+    if (!found[0]) continue;
+    const flag = byItsLofts(found, steps) ?? found[0];
+    const count = new Set(found.map(({ clubIds }) => clubIds.join(' '))).size;
     return { code: 'flag', severity, clubIds: flag.clubIds, flag, count };
   }
   const unknown = steps.filter((step) => step.severity === 'unknown').length;
@@ -18,4 +19,13 @@ export function headlineOf(steps: readonly StepReport[], flags: readonly Flag[],
 function byWeight(flags: readonly Flag[], severity: Flag['severity']): Flag[] {
   const excess = (flag: Flag) => (flag.limit > 0 ? Math.abs(flag.value - flag.limit) / flag.limit : 0);
   return flags.filter((flag) => flag.severity === severity).sort((a, b) => excess(b) - excess(a));
+}
+
+/** Between two carries nobody has told, the worst finding is told by the lofts, where they say it too. */
+function byItsLofts([worst, ...others]: readonly Flag[], steps: readonly StepReport[]): Flag | undefined {
+  const pair = worst!.clubIds.join(' ');
+  const step = steps.find(({ upperId, lowerId }) => `${upperId} ${lowerId}` === pair);
+  return step?.modelledIds.length === 2
+    ? others.find(({ clubIds, unit }) => unit === 'deg' && clubIds.join(' ') === pair)
+    : undefined;
 }

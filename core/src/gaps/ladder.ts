@@ -24,6 +24,8 @@ export interface Step {
    * is unknown.
    */
   loftDeg?: number | undefined;
+  /** Variance of its size, m2, where a carry of it is only modelled: the two are wrong together. */
+  modelledVariance?: number;
 }
 
 /** The space between two neighbours on the loft ladder; `upper` is the stronger club. */

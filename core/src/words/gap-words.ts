@@ -165,7 +165,8 @@ function carrySentence(step: StepReport, report: GapReport, unit: DistanceUnit):
 function unsettledWords(step: StepReport, report: GapReport, unit: DistanceUnit): string {
   const { interval, moreShots, seems, modelledIds } = step;
   const sure = `${Math.round(report.settings.confidence * 100)} %`;
-  const range = `${formatDistance(interval!.lowM, unit)} to ${formatDistance(interval!.highM, unit)} at ${sure}`;
+  const [low, high] = [interval!.lowM, interval!.highM].map((m) => formatDistance(m, unit).replace('-', '−'));
+  const range = `${low} to ${high} at ${sure}`;
   const settle =
     modelledIds.length > 0
       ? modelledWords(modelledIds, report)

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  DEFAULT_GAP_SETTINGS,
   GAPPING_STRATEGIES,
   deviationOf,
   fromMetres,
@@ -437,6 +438,40 @@ describe('a bag that is half known', () => {
       [8, 'wide'],
     ]);
     expect(headlineWords(report, 'yd').text).toContain('8.0° in the wedges');
+  });
+
+  it('two carries off one curve are wrong together: no step of lofts alone may be of any size', () => {
+    const lofts = strongSetWedge().map((one) => ({ ...one, shots: {} }));
+    const between = gaps(placedClubs(lofts)).steps.filter(({ modelledIds }) => modelledIds.length === 2);
+    expect(between).toHaveLength(12);
+    for (const { carryM, interval } of between) {
+      expect(interval!.lowM).toBeGreaterThan(-5);
+      expect(interval!.highM - interval!.lowM).toBeLessThan(3 * carryM);
+    }
+    // Beside the club it was learnt from, a step is known better than the modelled carry itself.
+    const told = lofts.map((one) =>
+      one.name === '7 iron' ? strongSetWedge().find(({ id }) => id === one.id)! : one,
+    );
+    const { interval } = gaps(placedClubs(told)).steps.find(({ upperId }) => upperId === '7 iron')!;
+    const error = placedClubs(told).find(({ id }) => id === '8 iron')!.shots.full!.plusMinusM!;
+    expect((interval!.highM - interval!.lowM) / 2).toBeLessThan((error * 1.2816) / 1.96);
+  });
+
+  it('the interval of a modelled step holds the true one at least as often as it says (hidden in pairs)', () => {
+    const whole = strongSetWedge().filter(({ kind }) => kind !== 'putter');
+    const carries = new Map(whole.map(({ id, shots }) => [id, shots.full!.carryM]));
+    const held = whole.slice(1).flatMap((_club, i) => {
+      const hidden = [whole[i]!.id, whole[i + 1]!.id];
+      const bag = whole.map((one) => (hidden.includes(one.id) ? { ...one, shots: {} } : one));
+      return gaps(placedClubs(bag))
+        .steps.filter(({ modelledIds }) => modelledIds.length > 0)
+        .map(({ upperId, lowerId, interval }) => {
+          const trueM = carries.get(upperId)! - carries.get(lowerId)!;
+          return trueM >= interval!.lowM && trueM <= interval!.highM;
+        });
+    });
+    expect(held.length).toBeGreaterThan(30);
+    expect(held.filter(Boolean).length / held.length).toBeGreaterThan(DEFAULT_GAP_SETTINGS.confidence);
   });
 
   it('keeps what is known, and says nothing of a club without a loft', () => {

@@ -1,4 +1,4 @@
-import { DEFAULT_GAP_SETTINGS, clubsTooMany, gappingStrategyOf } from '@tasche/core';
+import { counted, DEFAULT_GAP_SETTINGS, clubsTooMany, gappingStrategyOf } from '@tasche/core';
 import { MAX_BAGS_A_PLAYER, type Command } from '@tasche/contract';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
 import type { ChangeRecorder } from '../changes/change-recorder.js';
@@ -39,7 +39,7 @@ export const bagCommands: Handlers<'addBag' | 'editBag' | 'removeBag' | 'putIn' 
       gamer: first,
     });
     await fill(recorder, row, clubIds);
-    return { playerId: bag.playerId, summary: `${bag.name} made, ${clubIds.length} clubs` };
+    return { playerId: bag.playerId, summary: `${bag.name} made, ${counted(clubIds.length, 'club')}` };
   },
 
   async editBag({ bagId, version, set }, { recorder }) {

@@ -1,5 +1,5 @@
 import { MAX_PLANS_A_PLAYER, emptyRound, type CommandOf, type PlanRound } from '@tasche/contract';
-import { SwapError, applySwaps } from '@tasche/core';
+import { counted, SwapError, applySwaps } from '@tasche/core';
 import { Bag } from '../bags/bag.js';
 import { fill, loadClubFor } from '../bags/commands.js';
 import { requireVersion, type Handlers } from '../changes/handlers.js';
@@ -157,7 +157,10 @@ export const planCommands: Handlers<
     for (const id of clubIds) await loadClubFor(recorder, bag, id);
     await recorder.setBagClubs(bag, clubIds);
     recorder.edit('plan', plan, { rounds: withRound(plan, { ...round, bagId, swaps, triggers }) });
-    return { playerId: plan.playerId, summary: `${plan.name}: the bag of ${name}, ${clubIds.length} clubs` };
+    return {
+      playerId: plan.playerId,
+      summary: `${plan.name}: the bag of ${name}, ${counted(clubIds.length, 'club')}`,
+    };
   },
 
   async removePlan({ planId, version }, { recorder }) {

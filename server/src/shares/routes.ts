@@ -5,6 +5,7 @@ import {
   type MadeLinkView,
   type ShareView,
 } from '@tasche/contract';
+import { counted } from '@tasche/core';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Router, type Request, type Response } from 'express';
 import { v4 as newId } from 'uuid';
@@ -70,7 +71,13 @@ export function shareRoutes({ orm, scopeOf, scoped }: RouteContext): Router {
         },
         { persist: true },
       );
-      await note(em, request, scope, 'shared', `${SHARED_PAPER_WORDS[paper]} of ${name}, ${days} days`);
+      await note(
+        em,
+        request,
+        scope,
+        'shared',
+        `${SHARED_PAPER_WORDS[paper]} of ${name}, ${counted(days, 'day')}`,
+      );
     });
     response.json({
       url: `${originOf(request)}/shared/${key}`,

@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="R extends object">
-import { digits } from './counted';
+import { digits } from '@tasche/core';
 import { useElementVisibility, useEventListener } from '@vueuse/core';
 import { NButton, NDataTable, type DataTableColumn } from 'naive-ui';
 import {

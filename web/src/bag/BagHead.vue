@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import type { BagView, ClubView } from '@tasche/contract';
-import { GAPPING_STRATEGIES, type GappingStrategyId } from '@tasche/core';
+import { counted, GAPPING_STRATEGIES, type GappingStrategyId } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import PageHead from '../app/PageHead.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { counted } from '../app/counted';
 import { shortDay, shortMoment, today } from '../app/day';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { useSheet } from '../sheet/sheet-store';

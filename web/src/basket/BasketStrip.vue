@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
 import type { BasketLine, SessionEntry, StrikeView } from '@tasche/contract';
-import { distanceNumber, shotName, type DistanceUnit } from '@tasche/core';
+import { counted, distanceNumber, shotName, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
-import { counted } from '../app/counted';
 import type { WorkedShots } from '../range/worked-shots';
 import { useSheet } from '../sheet/sheet-store';
 import { basketProgress, nextLine } from './basket-progress';

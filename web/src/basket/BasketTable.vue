@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NTable } from 'naive-ui';
 import {
+  counted,
   basketReasonSentence,
   distanceNumber,
   shotName,
@@ -9,7 +10,6 @@ import {
   type LadderClub,
 } from '@tasche/core';
 import { computed } from 'vue';
-import { counted } from '../app/counted';
 
 /** The shots of a basket in the order they are worth hitting, with room to write carries down when it is printed. */
 const props = defineProps<{

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import {
+  counted,
   BENDING_CAUTION,
   BUILDER_WORDS,
   DEFAULT_GAP_SETTINGS,
@@ -22,7 +23,6 @@ import {
 import { NAlert, NButton, NEmpty, NTable } from 'naive-ui';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { counted } from '../app/counted';
 import { useSettings } from '../app/settings';
 import UnitButton from '../app/UnitButton.vue';
 import ChoiceField from '../fields/ChoiceField.vue';

@@ -2,6 +2,7 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { checkEveryDays, type GaugedLoft } from '@tasche/contract';
 import {
+  counted,
   CHECK_EVERY_DAYS,
   GAUGED,
   GAUGE_DEG,
@@ -18,7 +19,6 @@ import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useRead } from '../api/read';
 import { post } from '../api/request';
-import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import WorkProgress from '../app/WorkProgress.vue';
 import ChoiceField from '../fields/ChoiceField.vue';

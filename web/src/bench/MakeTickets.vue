@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NButton, NForm } from 'naive-ui';
 import { reactive, ref, watch } from 'vue';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import type { TicketOccasion } from './new-tickets';
 import OccasionFields from './OccasionFields.vue';
 

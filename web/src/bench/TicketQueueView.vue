@@ -4,7 +4,7 @@ import type { TicketEntry } from '@tasche/contract';
 import { NButton, NEmpty, NTag } from 'naive-ui';
 import { computed } from 'vue';
 import { usePages } from '../api/read';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import { shortDay, today } from '../app/day';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';

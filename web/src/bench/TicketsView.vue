@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import type { TicketDetails, TicketView } from '@tasche/contract';
-import type { BenchValue } from '@tasche/core';
+import { counted, type BenchValue } from '@tasche/core';
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core';
 import { NButton, NEmpty } from 'naive-ui';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { counted } from '../app/counted';
 import Fold from '../app/Fold.vue';
 import { useSchedule } from '../courses/schedule-store';
 import { useSheet } from '../sheet/sheet-store';

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { ballOn, roundsAWeek as usualRoundsAWeek, type ClubLifeView, type ClubView } from '@tasche/contract';
-import { JOB_CAUTIONS, gripWear, grooveWear, spinLoss } from '@tasche/core';
+import { counted, JOB_CAUTIONS, gripWear, grooveWear, spinLoss } from '@tasche/core';
 import { NButton, NEmpty, NForm, NFormItem, NTable } from 'naive-ui';
 import { computed, reactive, ref } from 'vue';
 import { useReads } from '../api/read';
-import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import DateField from '../fields/DateField.vue';
 import NumberField from '../fields/NumberField.vue';

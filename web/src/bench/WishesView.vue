@@ -2,6 +2,7 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { WISH_STATES, baselineOf, type WishDetails, type WishView } from '@tasche/contract';
 import {
+  counted,
   DEFAULT_GAP_SETTINGS,
   TIE_STROKES,
   ladderClub,
@@ -14,7 +15,6 @@ import { v4 as newId } from 'uuid';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import ActionMenu from '../app/ActionMenu.vue';
-import { counted } from '../app/counted';
 import { today } from '../app/day';
 import { useSettings } from '../app/settings';
 import ChoiceField from '../fields/ChoiceField.vue';

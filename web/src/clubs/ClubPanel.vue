@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { columnOf } from '@tasche/contract';
 import {
+  counted,
   BENDING_CAUTION,
   CLUB_KINDS,
   shotIn,
@@ -11,7 +12,6 @@ import {
 } from '@tasche/core';
 import { NButton, NDrawer, NDrawerContent } from 'naive-ui';
 import { computed, ref } from 'vue';
-import { counted } from '../app/counted';
 import { today } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import { useSettings } from '../app/settings';

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
-import { MAX_BUILDS } from '@tasche/core';
-import { counted } from '../app/counted';
+import { counted, MAX_BUILDS } from '@tasche/core';
 import { shortDay } from '../app/day';
 import type { HitBuild } from './builds';
 

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { CourseDetails, CourseView, ReadHoles } from '@tasche/contract';
-import { courseLengthM, distanceNumber, type DistanceUnit } from '@tasche/core';
+import { counted, courseLengthM, distanceNumber, type DistanceUnit } from '@tasche/core';
 import { NButton } from 'naive-ui';
-import { counted } from '../app/counted';
 
 /** What a file of a course holds, before any of it is taken. */
 const props = defineProps<{ file: ReadHoles & { name: string }; course: CourseView; unit: DistanceUnit }>();

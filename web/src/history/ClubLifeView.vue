@@ -4,7 +4,7 @@ import { NButton, NEmpty } from 'naive-ui';
 import type { ClubLifeView } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import { useRead } from '../api/read';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import { shortDay } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';

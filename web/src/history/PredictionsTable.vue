@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { NORMAL_95, distanceNumber, type DistanceUnit, type Prediction } from '@tasche/core';
+import { counted, NORMAL_95, distanceNumber, type DistanceUnit, type Prediction } from '@tasche/core';
 import { computed } from 'vue';
 import DataTable from '../app/DataTable.vue';
-import { counted } from '../app/counted';
 import type { DataColumn } from '../app/data-table';
 import { shortDay } from '../app/day';
 import { BASIS_WORDS, STRIP_DEVIATIONS, placeInStrip, type PredictionOfDay } from './review';

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
 import { putBack, type DayView, type PutBack } from '@tasche/contract';
-import { BUILDER_WORDS, JOB_CAUTIONS, type DistanceUnit } from '@tasche/core';
+import { counted, BUILDER_WORDS, JOB_CAUTIONS, type DistanceUnit } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { computed, ref } from 'vue';
-import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import { useSheet } from '../sheet/sheet-store';

@@ -2,10 +2,9 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NEmpty, NTable } from 'naive-ui';
 import { MAX_STRIKES_ANSWERED, roundsPlayed } from '@tasche/contract';
-import { PREDICTION_BASES, calibrationOf, calibrationWords, dayPlus } from '@tasche/core';
+import { counted, digits, PREDICTION_BASES, calibrationOf, calibrationWords, dayPlus } from '@tasche/core';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { counted, digits } from '../app/counted';
 import { today } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';

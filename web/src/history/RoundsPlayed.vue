@@ -8,11 +8,10 @@ import {
   type RoundAfter,
   type RoundPlayedDetails,
 } from '@tasche/contract';
-import { distanceNumber, ladderClub } from '@tasche/core';
+import { counted, distanceNumber, ladderClub } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { counted } from '../app/counted';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
 import { shortDay, today } from '../app/day';

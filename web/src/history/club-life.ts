@@ -1,8 +1,14 @@
 import type { ClubLifeView, ReadingView } from '@tasche/contract';
-import { BUILD_SHEET, measuredKey, quantityOf, type DistanceUnit, type ReadingKey } from '@tasche/core';
+import {
+  counted,
+  BUILD_SHEET,
+  measuredKey,
+  quantityOf,
+  type DistanceUnit,
+  type ReadingKey,
+} from '@tasche/core';
 import { format } from 'date-fns';
 import type { RouteLocationRaw } from 'vue-router';
-import { counted } from '../app/counted';
 import { shortDay } from '../app/day';
 import { factWords, readingName } from './fact-words';
 

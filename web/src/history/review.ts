@@ -1,6 +1,11 @@
 import { hitsARound, type ReviewView, type roundsPlayed } from '@tasche/contract';
-import { formatDistance, type DistanceUnit, type Prediction, type PredictionBasis } from '@tasche/core';
-import { counted } from '../app/counted';
+import {
+  counted,
+  formatDistance,
+  type DistanceUnit,
+  type Prediction,
+  type PredictionBasis,
+} from '@tasche/core';
 
 /** A carry as it was expected before a day's session, and as it came. */
 export interface PredictionOfDay extends Prediction {

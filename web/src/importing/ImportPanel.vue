@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { counted } from '../app/counted';
 import FileField from '../fields/FileField.vue';
 import type { ChangeResult, ImportPlan } from '@tasche/contract';
-import { quantityOf, shotKindOf, type Reading } from '@tasche/core';
+import { counted, quantityOf, shotKindOf, type Reading } from '@tasche/core';
 import { NButton, NModal, NTable } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';

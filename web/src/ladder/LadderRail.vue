@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { counted } from '../app/counted';
 import {
+  counted,
   carryLadder,
   distanceNumber,
   formatDegrees,

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import PageHead from '../app/PageHead.vue';
-import { counted } from '../app/counted';
 import TextField from '../fields/TextField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NButton } from 'naive-ui';
-import { CLUB_STATES, CLUB_KINDS, playingLoft } from '@tasche/core';
+import { counted, CLUB_STATES, CLUB_KINDS, playingLoft } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';

@@ -3,7 +3,7 @@ import { format } from 'date-fns';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useOutbox } from '../changes/outbox';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import { useConnection } from './connection';
 import { useUpdate } from './use-update';
 

@@ -3,7 +3,7 @@ import ProblemLine from '../app/ProblemLine.vue';
 import { NButton } from 'naive-ui';
 import type { AccountView } from '@tasche/contract';
 import { computed } from 'vue';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import PageHead from '../app/PageHead.vue';
 import { useRead } from '../api/read';
 import { post } from '../api/request';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import { useForm } from '../fields/use-form';
 import NumberField from '../fields/NumberField.vue';
 import DateField from '../fields/DateField.vue';

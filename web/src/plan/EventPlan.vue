@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { EventRoundSet, PlanDetails, PlanView } from '@tasche/contract';
-import type { GappingStrategyId } from '@tasche/core';
+import { counted, type GappingStrategyId } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
@@ -11,7 +11,6 @@ import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import UnitButton from '../app/UnitButton.vue';
 import WorkProgress from '../app/WorkProgress.vue';
-import { counted } from '../app/counted';
 import { steady } from '../app/steady';
 import { useSettings } from '../app/settings';
 import { keyOfRound } from '../basket/basket-rounds';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { digits } from '../app/counted';
 import ProblemLine from '../app/ProblemLine.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import { NButton } from 'naive-ui';
 import {
+  digits,
   BENDING_CAUTION,
   howSureSentence,
   lossOf,

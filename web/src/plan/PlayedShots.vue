@@ -2,9 +2,8 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton } from 'naive-ui';
 import { readPlayedShots, type LabelledClub, type PlayedShot } from '@tasche/contract';
-import { distanceNumber, type DistanceUnit } from '@tasche/core';
+import { counted, distanceNumber, type DistanceUnit } from '@tasche/core';
 import { computed, ref } from 'vue';
-import { counted } from '../app/counted';
 import FileField from '../fields/FileField.vue';
 import TextField from '../fields/TextField.vue';
 

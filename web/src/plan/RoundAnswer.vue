@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { counted, digits } from '../app/counted';
-import { bagLossVerdict, type Swap } from '@tasche/core';
+import { counted, digits, bagLossVerdict, type Swap } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import type { RoundAnswer } from './round-worker';

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ClubView, PlanView } from '@tasche/contract';
 import {
+  counted,
   gappingStrategyOf,
   type DistanceUnit,
   type GapReport,
@@ -8,7 +9,6 @@ import {
   type Swap,
   type SwapEffect,
 } from '@tasche/core';
-import { counted } from '../app/counted';
 import SwapCard from './SwapCard.vue';
 
 /** The swaps of a week, one after the other, and what they come to together. */

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import ShareButton from '../sharing/ShareButton.vue';
 import PageHead from '../app/PageHead.vue';
-import { counted } from '../app/counted';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NTable } from 'naive-ui';
 import { ballOn, planRoundOf, roundCards } from '@tasche/contract';
-import { COMMITTEE_DECIDES, bagFindings, distanceNumber, bagFindingSentence } from '@tasche/core';
+import { counted, COMMITTEE_DECIDES, bagFindings, distanceNumber, bagFindingSentence } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
 import { computed, onMounted } from 'vue';
 import { useSettings } from '../app/settings';

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { counted } from '../app/counted';
 import WorkProgress from '../app/WorkProgress.vue';
 import NumberField from '../fields/NumberField.vue';
 import { proxy } from 'comlink';
 import { NButton, NTable } from 'naive-ui';
 import { dayOf, type CourseView, type EventView } from '@tasche/contract';
-import type { RoundAir, SmallestTravelSet, TravelSet } from '@tasche/core';
+import { counted, type RoundAir, type SmallestTravelSet, type TravelSet } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
 import { roundAirWords } from '../courses/ground-words';
 import { insteadWords } from './round-swaps';

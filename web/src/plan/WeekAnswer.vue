@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
-import { bagLossVerdict, type BagAnswer, type Swap } from '@tasche/core';
+import { counted, digits, bagLossVerdict, type BagAnswer, type Swap } from '@tasche/core';
 import { computed } from 'vue';
 import Fold from '../app/Fold.vue';
-import { counted, digits } from '../app/counted';
 import type { ChosenAnswer } from './choosing-worker';
 import { differsWords } from './round-swaps';
 

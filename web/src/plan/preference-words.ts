@@ -1,5 +1,10 @@
-import { BOUNCE_STRATEGY_WORDS, distanceNumber, type BagPreferences, type DistanceUnit } from '@tasche/core';
-import { counted } from '../app/counted';
+import {
+  counted,
+  BOUNCE_STRATEGY_WORDS,
+  distanceNumber,
+  type BagPreferences,
+  type DistanceUnit,
+} from '@tasche/core';
 
 /** What shows on a folded panel: limit, bounce, changes, kinds. */
 export function shortPreferenceWords({

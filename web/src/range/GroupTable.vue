@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { counted } from '../app/counted';
 import { NButton, NTable } from 'naive-ui';
 import { tellsCarry, type SessionEntry } from '@tasche/contract';
 import {
+  counted,
   CARRY_MARGIN_M,
   changeSince,
   distanceNumber,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits } from '../app/counted';
+import { digits } from '@tasche/core';
 import type { StrikeImportReport } from '@tasche/contract';
 import { NButton } from 'naive-ui';
 

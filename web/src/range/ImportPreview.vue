@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { shotOptions } from '../clubs/shot-options';
 import type { ClubMatch, StrikeImportReport } from '@tasche/contract';
-import { distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
+import { counted, digits, distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { NButton, NTable } from 'naive-ui';
 import { computed } from 'vue';
-import { counted, digits } from '../app/counted';
 import { shortDay } from '../app/day';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { useSheet } from '../sheet/sheet-store';

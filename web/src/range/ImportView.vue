@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { digits } from '../app/counted';
 import { HIT_OFF, baselineOf } from '@tasche/contract';
-import type { PlayingConditions } from '@tasche/core';
+import { digits, type PlayingConditions } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import LinkButton from '../app/LinkButton.vue';

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { digits } from '../app/counted';
 import LoadingRows from '../app/LoadingRows.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
@@ -8,7 +7,7 @@ import Later from '../app/Later.vue';
 import UnitButton from '../app/UnitButton.vue';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NEmpty } from 'naive-ui';
-import type { ShotKind } from '@tasche/core';
+import { digits, type ShotKind } from '@tasche/core';
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay } from '../app/day';

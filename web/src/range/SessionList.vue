@@ -2,7 +2,7 @@
 import type { SessionEntry } from '@tasche/contract';
 import { NButton } from 'naive-ui';
 import { computed, ref, watch } from 'vue';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import { shortDay } from '../app/day';
 
 /** So many are listed at once. */

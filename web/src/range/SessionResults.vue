@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { baselineOf, tellsCarry, type SessionEntry, type StrikeView } from '@tasche/contract';
 import {
+  counted,
   distanceNumber,
   shotIn,
   type DistanceUnit,
@@ -13,7 +14,6 @@ import { computed, defineAsyncComponent } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import Later from '../app/Later.vue';
 import ProblemLine from '../app/ProblemLine.vue';
-import { counted } from '../app/counted';
 import { useSettings } from '../app/settings';
 import { settingWords } from '../conditions/air-units';
 import ChoiceField from '../fields/ChoiceField.vue';

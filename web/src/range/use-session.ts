@@ -1,6 +1,5 @@
-import { digits } from '../app/counted';
 import { MAX_STRIKES_ANSWERED, type SessionEntry, type StrikeView } from '@tasche/contract';
-import type { PlayingConditions } from '@tasche/core';
+import { digits, type PlayingConditions } from '@tasche/core';
 import { differenceInCalendarDays } from 'date-fns';
 import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import { whenIdle } from '../app/when-idle';

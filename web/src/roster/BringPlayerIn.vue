@@ -8,7 +8,7 @@ import { useRouter } from 'vue-router';
 import { ApiError } from '../api/request';
 import { sendFile, type Sending } from '../api/send-file';
 import WorkProgress from '../app/WorkProgress.vue';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import { shortMoment } from '../app/day';
 import FileField from '../fields/FileField.vue';
 

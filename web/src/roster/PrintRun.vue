@@ -2,7 +2,7 @@
 import { NButton, NCheckbox } from 'naive-ui';
 import { PAPERS, type PaperName } from '@tasche/contract';
 import { computed, ref } from 'vue';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 
 /** Papers of several players as one document. */
 const props = defineProps<{ playerIds: readonly string[] }>();

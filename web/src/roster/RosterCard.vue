@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { MAX_LAST_CHANGES, type RosterEntry } from '@tasche/contract';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import { shortDay, shortMoment, today, withDaysSaid } from '../app/day';
 import { MARKS } from '../ladder/marks';
 import type { eventStateWords } from './event-state';

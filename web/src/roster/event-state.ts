@@ -1,6 +1,6 @@
 import type { RosterEntry } from '@tasche/contract';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 
 /** How far a player is with the next event, the least first. */
 export const EVENT_STATES = [

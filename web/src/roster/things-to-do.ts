@@ -1,7 +1,7 @@
 import { checkEveryDays, type RosterEntry } from '@tasche/contract';
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import type { RouteLocationRaw } from 'vue-router';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 
 /** Something a rep should do for a player. */
 export interface ThingToDo {

@@ -2,10 +2,9 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NCheckbox } from 'naive-ui';
 import type { Command, EventRound } from '@tasche/contract';
-import { USUAL_LIMITS, dayPlus, daysBetween } from '@tasche/core';
+import { counted, USUAL_LIMITS, dayPlus, daysBetween } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
-import { counted } from '../app/counted';
 import { shortDay, today } from '../app/day';
 import { freshRound } from '../courses/fresh-round';
 import { useSchedule } from '../courses/schedule-store';

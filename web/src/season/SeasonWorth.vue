@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NTable } from 'naive-ui';
-import { seasonVerdict, seasonSentence, type SeasonStrokes, type SeasonValue } from '@tasche/core';
+import { counted, seasonVerdict, seasonSentence, type SeasonStrokes, type SeasonValue } from '@tasche/core';
 import { computed, watch } from 'vue';
-import { counted } from '../app/counted';
 import { today } from '../app/day';
 import WorkProgress from '../app/WorkProgress.vue';
 import { isOpenWish, wishedClub } from '../bench/wish-items';

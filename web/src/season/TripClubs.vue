@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { tripClubs } from '@tasche/contract';
 import { computed } from 'vue';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import { useSchedule } from '../courses/schedule-store';
 import { useSheet } from '../sheet/sheet-store';
 

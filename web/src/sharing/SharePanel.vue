@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import { useRead } from '../api/read';
 import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
-import { counted } from '../app/counted';
+import { counted } from '@tasche/core';
 import QrCode from '../bench/QrCode.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { agentWords, dayAndTime, fromNow } from '../people/moment-words';

@@ -1,5 +1,5 @@
-import { counted } from '../app/counted';
 import {
+  counted,
   kindFromName,
   DEFAULT_GAP_SETTINGS,
   LOFT_KEYS,

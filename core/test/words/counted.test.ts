@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { counted, digits } from '../../src/app/counted';
+import { counted, digits } from '../../src/index.js';
 
 it('counts in the plural, but for one', () => {
   expect([0, 1, 2, 12000].map((count) => counted(count, 'club'))).toEqual([
