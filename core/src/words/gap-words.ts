@@ -26,6 +26,17 @@ export function unevenWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: Dist
   return evenness.rms < EVEN ? 'even' : `uneven by ${evennessWords(evenness, unit)}`;
 }
 
+/** How even a bag is; undefined where there is nothing to measure. Nothing is called even that nobody knows. */
+export function bagEvennessWords(
+  { evenness, steps }: Pick<GapReport, 'evenness' | 'steps'>,
+  unit: DistanceUnit,
+): string | undefined {
+  if (!evenness) return undefined;
+  const words = unevenWords(evenness, unit);
+  const unknown = steps.filter(({ severity }) => severity === 'unknown').length;
+  return words === 'even' && unknown > steps.length / 2 ? 'not known yet' : words;
+}
+
 /** "3.4 yd" or "0.8°". */
 export function evennessWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: DistanceUnit): string {
   return evenness.unit === 'deg'

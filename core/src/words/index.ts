@@ -22,6 +22,7 @@ export {
 } from './comparison-words.js';
 export {
   UNPLACED_WORDS,
+  bagEvennessWords,
   evennessWords,
   flagSentence,
   headlineWords,

@@ -2,6 +2,7 @@
 import { gainWords } from './gain-words';
 import { NButton } from 'naive-ui';
 import {
+  bagEvennessWords,
   unevenWords,
   formatDegrees,
   distanceNumber,
@@ -36,10 +37,8 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ try: [remedy: Remedy]; wish: [remedy: Remedy]; keep: []; leave: []; mark: [] }>();
 
-const evenness = computed(() => props.report.evenness && unevenWords(props.report.evenness, props.unit));
-const evennessBefore = computed(
-  () => props.before.evenness && unevenWords(props.before.evenness, props.unit),
-);
+const evenness = computed(() => bagEvennessWords(props.report, props.unit));
+const evennessBefore = computed(() => bagEvennessWords(props.before, props.unit));
 const changed = computed(
   () => props.opened.length > 0 || props.closed.length > 0 || evenness.value !== evennessBefore.value,
 );

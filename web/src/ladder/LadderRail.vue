@@ -44,7 +44,9 @@ const TOP = 44;
 const BOTTOM = 18;
 const LOFT_X = 40;
 const RAIL_X = 116;
+/** Spans side by side are so far apart, and nearer where many of them overlap: names need their room. */
 const LANE_PX = 11;
+const LANES_PX = 66;
 
 /** The carry it is known by, where that was. */
 function knownOf(rung: Rung): number | undefined {
@@ -94,16 +96,18 @@ const ticks = computed(() => {
 function spanOf(rung: Rung): { from: number; to: number; partial: boolean } {
   const carries = shotsIn(rung.shots).map(([, shot]) => shot.carryM);
   const spreadM = rung.full.spreadM ?? rung.full.plusMinusM ?? 0;
+  // What nobody has told may lie far beyond the rail.
+  const onRail = (carryM: number) => Math.min(props.height - BOTTOM, Math.max(TOP, yOf(carryM)));
   return {
-    from: yOf(Math.max(...carries, rung.carryM + spreadM)),
-    to: yOf(Math.min(...carries, rung.carryM - spreadM)),
+    from: onRail(Math.max(...carries, rung.carryM + spreadM)),
+    to: onRail(Math.min(...carries, rung.carryM - spreadM)),
     partial: carries.length > 1,
   };
 }
 
 const pegs = computed(() => {
   const spans = rungs.value.map(spanOf);
-  const lanes = spanLanes(spans, 2);
+  const laneOf = spanLanes(spans, 2);
   const labelYs = spreadLabels(
     rungs.value.map((rung) => yOf(rung.carryM)),
     18,
@@ -113,7 +117,7 @@ const pegs = computed(() => {
   return rungs.value.map((rung, i) => ({
     rung,
     span: spans[i]!,
-    lane: lanes[i]!,
+    lane: laneOf[i]!,
     y: yOf(rung.carryM),
     labelY: labelYs[i]!,
     loftY: rung.loftDeg === undefined ? undefined : yOfLoft(rung.loftDeg),
@@ -123,7 +127,9 @@ const pegs = computed(() => {
     lit: props.pointed?.upperId === rung.id || props.pointed?.lowerId === rung.id,
   }));
 });
-const lanesWide = computed(() => 10 + (Math.max(0, ...pegs.value.map((peg) => peg.lane)) + 1) * LANE_PX);
+const lanes = computed(() => Math.max(0, ...pegs.value.map((peg) => peg.lane)) + 1);
+const lanePx = computed(() => Math.min(LANE_PX, LANES_PX / lanes.value));
+const lanesWide = computed(() => 10 + lanes.value * lanePx.value);
 const labelX = computed(() => RAIL_X + lanesWide.value + 14);
 const carryOf = computed(() => new Map(rungs.value.map((rung) => [rung.id, rung.carryM])));
 const holes = computed(() =>
@@ -207,8 +213,8 @@ const loftTicks = computed(() =>
         />
         <circle v-if="peg.loftY !== undefined" :cx="LOFT_X" :cy="peg.loftY" r="2.6" class="loft-dot" />
         <line
-          :x1="RAIL_X + 10 + peg.lane * LANE_PX"
-          :x2="RAIL_X + 10 + peg.lane * LANE_PX"
+          :x1="RAIL_X + 10 + peg.lane * lanePx"
+          :x2="RAIL_X + 10 + peg.lane * lanePx"
           :y1="peg.span.from"
           :y2="peg.span.to"
           class="span"
@@ -217,8 +223,8 @@ const loftTicks = computed(() =>
         <line
           v-for="(y, i) in peg.partials"
           :key="i"
-          :x1="RAIL_X + 6 + peg.lane * LANE_PX"
-          :x2="RAIL_X + 14 + peg.lane * LANE_PX"
+          :x1="RAIL_X + 6 + peg.lane * lanePx"
+          :x2="RAIL_X + 14 + peg.lane * lanePx"
           :y1="y"
           :y2="y"
           class="partial-mark"

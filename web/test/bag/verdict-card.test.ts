@@ -100,6 +100,12 @@ describe('the verdict on a bag', () => {
     expect(view.text()).toMatch(/(the carry of the \S+ is|both carries are) only modelled/);
   });
 
+  it('a bag of which hardly a step is known is not called even', () => {
+    const lofts = placedClubs(even.map(({ id, loftDeg }) => iron(id, loftDeg!)));
+    expect(card(lofts).text()).toContain('Even carries: not known yet');
+    expect(card(even).text()).toContain('Even carries: even');
+  });
+
   it('a step that is no longer there is not spoken of: the headline stands in its place', () => {
     const gone = gaps([even[0]!, even[2]!]).steps[0]!;
     expect(card(even, { pointed: gone }).text()).toContain('An even bag.');
