@@ -115,7 +115,10 @@ async function live(page: Page): Promise<void> {
   await page.getByText('stand-in is here').waitFor();
   await page.getByRole('button', { name: /^Hit ten with the 7 iron/ }).waitFor();
   await page.keyboard.press('Alt+h');
-  await page.getByRole('table', { name: 'Shots one by one' }).locator('tbody tr').nth(9).waitFor();
+  await page
+    .getByRole('region', { name: 'Live board' })
+    .getByText(/^last 10/)
+    .waitFor();
 }
 
 async function bendPlan(page: Page): Promise<void> {
