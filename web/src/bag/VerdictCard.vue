@@ -3,7 +3,6 @@ import { gainWords } from './gain-words';
 import { NButton } from 'naive-ui';
 import {
   bagEvennessWords,
-  unevenWords,
   formatDegrees,
   distanceNumber,
   gappingStrategyOf,
@@ -54,9 +53,8 @@ const atFault = computed(() =>
   ),
 );
 function evennessChange({ after }: Remedy): string {
-  return after.evenness
-    ? `${school.value.name}: ${unevenWords(after.evenness, props.unit)} after it, ${evenness.value ?? 'nothing to measure'} now.`
-    : '';
+  const then = bagEvennessWords(after, props.unit);
+  return then ? `${school.value.name}: ${then} after it, ${evenness.value ?? 'nothing to measure'} now.` : '';
 }
 
 function stepWords(step: StepReport): string {

@@ -20,10 +20,18 @@ const numbers = computed((): BoardNumber[] => {
   const { whole, strike, unit } = props;
   const height = heightUnit(unit);
   return [
-    { head: 'side', number: sideWords(whole.offlineM, unit), isModelled: isWorkedOut('offlineM') },
+    {
+      head: 'side',
+      number: whole.isSideKnown ? sideWords(whole.offlineM, unit) : '–',
+      isModelled: isWorkedOut('offlineM'),
+    },
     { head: 'total', number: distanceNumber(whole.totalM, unit), isModelled: isWorkedOut('totalM') },
-    { head: `ball, ${speedUnit(unit)}`, number: speedNumber(whole.ballSpeedMps, unit), isModelled: false },
-    { head: 'launch', number: `${whole.launchDeg.toFixed(1)}°`, isModelled: false },
+    {
+      head: `ball, ${speedUnit(unit)}`,
+      number: speedNumber(whole.ballSpeedMps, unit),
+      isModelled: isWorkedOut('ballSpeedMps'),
+    },
+    { head: 'launch', number: `${whole.launchDeg.toFixed(1)}°`, isModelled: isWorkedOut('launchDeg') },
     { head: 'spin', number: whole.spinRpm.toFixed(0), isModelled: isWorkedOut('spinRpm') },
     {
       head: `apex, ${height}`,
@@ -43,7 +51,7 @@ const numbers = computed((): BoardNumber[] => {
 <template>
   <div class="big">
     <span class="what">{{ shotName(strike.shot, club) }}</span>
-    <b>{{ distanceNumber(whole.carryM, unit) }}</b>
+    <b :class="{ modelled: isWorkedOut('carryM') }">{{ distanceNumber(whole.carryM, unit) }}</b>
     <span class="what">carry, {{ unit }}</span>
   </div>
   <dl :class="{ many: numbers.length > USUAL_NUMBERS }">

@@ -33,3 +33,9 @@ it('a monitor that sees the club tells smash and attack too', () => {
   expect(numbers.get('smash')).toEqual(['1.39', false]);
   expect(numbers.get('attack')![0]).toMatch(/^[-−]4\.[23]°$/);
 });
+
+it('of a ball whose carry alone is known, the rest is worked out, and its side is not made up', () => {
+  const { numbers } = board({ carryM: 150 });
+  expect(numbers.get('side')).toEqual(['–', true]);
+  for (const head of ['ball, m/s', 'launch', 'spin', 'total']) expect(numbers.get(head)![1]).toBe(true);
+});
