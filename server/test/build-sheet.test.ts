@@ -82,6 +82,24 @@ describe('papers for a builder', () => {
     for (const part of ['TW-5417', 'soft-', '2 wraps']) expect(built).toContain(part);
   });
 
+  it('a spec sheet says how even it is in the bag’s own way of spacing, and nothing is even that nobody knows', async () => {
+    const lofts = [46, 52, 58, 64];
+    const ids = await Promise.all(
+      lofts.map((loft) => bench.club(playerId, `W${loft}`, [on('loftMeasuredDeg', loft)])),
+    );
+    const bagId = await bench.bag(playerId, 'Wedges', ids);
+    const sheet = async () =>
+      textOf(
+        (await bench.http.get(`/api/players/${playerId}/sheet.pdf?bag=${bagId}`).buffer(true).expect(200))
+          .body as Buffer,
+      ).replace(/\s+/g, ' ');
+    expect(await sheet()).not.toContain('Even carries: even');
+    const { bags } = await bench.sheet(playerId);
+    const { version } = bags.find(({ id }) => id === bagId)!;
+    await bench.done([{ do: 'editBag', bagId, version, set: { strategy: 'even-lofts-6' } }]);
+    expect(await sheet()).toContain('Even lofts, 6°: even.');
+  });
+
   it('there is none of a club that is not here', async () => {
     await bench.http.get('/api/clubs/00000000-0000-4000-8000-000000000000/build.pdf').expect(404);
   });

@@ -1,11 +1,13 @@
 import type { ClubView, PlayerView } from '@tasche/contract';
 import { showQuantity } from '@tasche/contract';
 import {
+  bagEvennessWords,
+  counted,
+  gappingStrategyOf,
   COMMITTEE_DECIDES,
   bagFindingSentence,
   bagFindings,
   distanceNumber,
-  unevenWords,
   formatDegrees,
   gaps,
   headlineWords,
@@ -68,6 +70,7 @@ export default async function specSheetPdf({
   const headline = headlineWords(report, unit);
   const findings = bagFindings(ladderClubs, player.gapSettings);
   const nameOf = (id: string) => clubs.find((club) => club.id === id)?.name ?? '';
+  const evenness = bagEvennessWords(report, unit);
   const document: TDocumentDefinitions = {
     pageSize: 'A4',
     pageOrientation: 'landscape',
@@ -79,7 +82,7 @@ export default async function specSheetPdf({
         columns: [
           { text: [{ text: player.name, bold: true }, `   ${bagName}`], fontSize: 18 },
           {
-            text: `${clubs.length} clubs · as of ${day} · carries in ${unit === 'yd' ? 'yards' : 'metres'} · ${player.hand}-handed`,
+            text: `${counted(clubs.length, 'club')} · as of ${day} · carries in ${unit === 'yd' ? 'yards' : 'metres'} · ${player.hand}-handed`,
             alignment: 'right',
             color: QUIET,
             margin: [0, 7, 0, 0],
@@ -95,14 +98,7 @@ export default async function specSheetPdf({
         ],
         margin: [0, 10, 0, 2],
       },
-      ...(report.evenness
-        ? [
-            {
-              text: `Even carries: ${unevenWords(report.evenness, unit)}.`,
-              color: QUIET,
-            },
-          ]
-        : []),
+      ...(evenness ? [{ text: `${gappingStrategyOf(report.school).name}: ${evenness}.`, color: QUIET }] : []),
       ...findings.map((finding): Content => ({
         text: `${bagFindingSentence(finding, nameOf)}${finding.rule ? ` (${finding.rule})` : ''}`,
         color: COLOURS.warning,
