@@ -17,7 +17,7 @@ test('a week is planned, printed, made the gamer on the day, and undone', async 
   await page.getByRole('textbox', { name: 'Why' }).press('Enter');
   const swap = page.locator('.swap');
   await expect(swap).toHaveCount(1);
-  await expect(swap).toContainText(/uneven [\d.]+ m → [\d.]+ m/);
+  await expect(swap).toContainText(/uneven by [\d.]+ m → [\d.]+ m/);
   await expect(swap).toContainText('opens');
   await expect(swap).toContainText('closes');
   await expect(swap).toContainText('7 wood');

@@ -20,6 +20,7 @@ type Evenness = NonNullable<GapReport['evenness']>;
 
 /** Less than this, once the noise of the shots is taken out, is even as far as anybody can tell: metres or degrees. */
 const EVEN = 0.05;
+const NOT_KNOWN_YET = 'not known yet';
 
 /** "uneven by 4.5 yd", or "even" where the shots can tell no more. */
 export function unevenWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: DistanceUnit): string {
@@ -32,9 +33,35 @@ export function bagEvennessWords(
   unit: DistanceUnit,
 ): string | undefined {
   if (!evenness) return undefined;
-  const words = unevenWords(evenness, unit);
+  return evennessKnown({ evenness, steps }) === 'unknown' ? NOT_KNOWN_YET : unevenWords(evenness, unit);
+}
+
+/** What is known of how even a bag is: a bag is not even while most of its steps are unknown. */
+function evennessKnown({
+  evenness,
+  steps,
+}: Pick<GapReport, 'evenness' | 'steps'>): 'even' | 'uneven' | 'unknown' {
+  if (evenness && evenness.rms >= EVEN) return 'uneven';
   const unknown = steps.filter(({ severity }) => severity === 'unknown').length;
-  return words === 'even' && unknown > steps.length / 2 ? 'not known yet' : words;
+  return evenness && unknown <= steps.length / 2 ? 'even' : 'unknown';
+}
+
+/**
+ * How even a bag was, and is after a change: "uneven by 4.5 yd" and "3.2 yd". Undefined where nobody knows
+ * either.
+ */
+export function evennessChangeWords(
+  before: Pick<GapReport, 'evenness' | 'steps'>,
+  after: Pick<GapReport, 'evenness' | 'steps'>,
+  unit: DistanceUnit,
+): { before: string; after: string } | undefined {
+  const known = [before, after].map((report) => evennessKnown(report));
+  if (!known.includes('even') && !known.includes('uneven')) return undefined;
+  const [was, is] = [before, after].map((report) => bagEvennessWords(report, unit) ?? NOT_KNOWN_YET);
+  return {
+    before: was!,
+    after: known.every((one) => one === 'uneven') ? evennessWords(after.evenness!, unit) : is!,
+  };
 }
 
 /** "3.4 yd" or "0.8°". */
@@ -93,8 +120,7 @@ export function headlineWords(report: GapReport, unit: DistanceUnit): { title: s
 export const UNPLACED_WORDS = 'no full carry recorded yet';
 
 function evenSentence(evenness: Evenness, unit: DistanceUnit): string {
-  const words = unevenWords(evenness, unit);
-  return words === 'even'
+  return evenness.rms < EVEN
     ? `Its ${evenness.steps} steps are as even as the shots can tell.`
     : `Its ${evenness.steps} steps are usually within ${evennessWords(evenness, unit)} of their targets.`;
 }

@@ -23,6 +23,7 @@ export {
 export {
   UNPLACED_WORDS,
   bagEvennessWords,
+  evennessChangeWords,
   evennessWords,
   flagSentence,
   headlineWords,

@@ -3,8 +3,9 @@ import TextField from '../fields/TextField.vue';
 import { NButton } from 'naive-ui';
 import type { BagView, Command } from '@tasche/contract';
 import {
+  bagEvennessWords,
   compareReports,
-  evennessWords,
+  counted,
   gaps,
   type DistanceUnit,
   type GapOptions,
@@ -83,7 +84,7 @@ const choices = computed<Choice[]>(() => {
 
 function choice(club: LadderClub, clubs: LadderClub[], commands: Command[], words: string): Choice {
   const report = gaps(clubs, props.options);
-  const faults = report.faults > 0 ? `${report.faults} fault${report.faults > 1 ? 's' : ''}, ` : '';
+  const faults = report.faults > 0 ? counted(report.faults, 'fault') : undefined;
   return {
     report,
     club,
@@ -91,7 +92,10 @@ function choice(club: LadderClub, clubs: LadderClub[], commands: Command[], word
     commands,
     words,
     severity: report.headline.severity,
-    verdict: `${MARKS[report.headline.severity]} ${faults}${report.evenness ? `uneven ${evennessWords(report.evenness, props.unit)}` : ''}`,
+    verdict: [
+      MARKS[report.headline.severity],
+      [faults, bagEvennessWords(report, props.unit)].filter((word) => word !== undefined).join(', '),
+    ].join(' '),
   };
 }
 

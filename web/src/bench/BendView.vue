@@ -16,7 +16,7 @@ import {
   offsetWords,
   byDegreesWords,
   sleeveOf,
-  unevenWords,
+  evennessWords,
   bendRangeWords,
   type BendPlan,
 } from '@tasche/core';
@@ -82,7 +82,7 @@ const plan = computed<BendPlan | null>(
 );
 const words = computed(() => answer.value && bendAnswerWords(answer.value, unit.value));
 const off = (one: BendPlan) =>
-  unevenWords({ rms: one.offTarget, unit: answer.value!.unit }, unit.value).replace('uneven by ', '±');
+  `±${evennessWords({ rms: one.offTarget, unit: answer.value!.unit }, unit.value)}`;
 /** Plans that read as good as the one before are left out. */
 const shownPlans = computed(() => {
   const shown: BendPlan[] = [];
@@ -197,7 +197,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
           {{
             plan === answer.chosen
               ? words.text
-              : `From ${off(answer.now)} to ${off(plan)}; at worst ±${unevenWords({ rms: plan.offTargetAtWorst, unit: answer.unit }, unit).replace('uneven by ', '')} with every bent club half a degree off.`
+              : `From ${off(answer.now)} to ${off(plan)}; at worst ±${evennessWords({ rms: plan.offTargetAtWorst, unit: answer.unit }, unit)} with every bent club half a degree off.`
           }}
           {{ faultWords(answer.now.report.faults, plan.report.faults) }}
         </p>

@@ -51,11 +51,7 @@ watch(
   },
 );
 
-const { baseReport, effects, gone, fresh, evenness, canEdit, setSwaps, out, putIn } = useWeekSwaps(
-  plan,
-  bag,
-  ladder,
-);
+const { baseReport, effects, gone, fresh, canEdit, setSwaps, out, putIn } = useWeekSwaps(plan, bag, ladder);
 
 function save(details: PlanDetails): void {
   if (writing.value === 'edit' && plan.value) {
@@ -221,7 +217,6 @@ useShortcuts('The bag', {
         :effects="effects"
         :before="baseReport"
         :after="report"
-        :evenness="evenness"
         :school="school"
         :clubs="store.clubsById"
         :count="ladder.inBag.value.length"

@@ -4,13 +4,14 @@ import { NButton } from 'naive-ui';
 import type { ClubView } from '@tasche/contract';
 import {
   distanceNumber,
-  evennessWords,
+  evennessChangeWords,
   formatDegrees,
   type DistanceUnit,
   type StepReport,
   type Swap,
   type SwapEffect,
 } from '@tasche/core';
+import { computed } from 'vue';
 import { MARKS } from '../ladder/marks';
 
 /** One swap: what goes out, what comes in, why, and what it does to the ladder. */
@@ -24,6 +25,9 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ why: [text: string]; remove: [] }>();
 
+const evenness = computed(
+  () => props.effect && evennessChangeWords(props.effect.before, props.effect.after, props.unit),
+);
 const name = (id: string | undefined) =>
   id === undefined ? undefined : (props.clubs.get(id)?.name ?? 'a club deleted since');
 function stepWords(step: StepReport): string {
@@ -51,9 +55,8 @@ function stepWords(step: StepReport): string {
       />
     </label>
     <p v-if="effect" class="effect small">
-      <span v-if="effect.before.evenness && effect.after.evenness"
-        >uneven {{ evennessWords(effect.before.evenness, unit) }} →
-        <b>{{ evennessWords(effect.after.evenness, unit) }}</b></span
+      <span v-if="evenness"
+        >{{ evenness.before }} → <b>{{ evenness.after }}</b></span
       >
       <span v-if="effect.opened.length"
         >opens

@@ -2,6 +2,7 @@
 import type { ClubView, PlanView } from '@tasche/contract';
 import {
   counted,
+  evennessChangeWords,
   gappingStrategyOf,
   type DistanceUnit,
   type GapReport,
@@ -9,6 +10,7 @@ import {
   type Swap,
   type SwapEffect,
 } from '@tasche/core';
+import { computed } from 'vue';
 import SwapCard from './SwapCard.vue';
 
 /** The swaps of a week, one after the other, and what they come to together. */
@@ -18,8 +20,6 @@ const props = defineProps<{
   effects: readonly SwapEffect[];
   before: GapReport;
   after: GapReport;
-  /** How even the bag was, and is. */
-  evenness: readonly string[];
   school: GappingStrategyId;
   clubs: ReadonlyMap<string, ClubView>;
   /** Clubs in the bag after them, and how many of those are too many. */
@@ -29,6 +29,12 @@ const props = defineProps<{
   canEdit: boolean;
 }>();
 const emit = defineEmits<{ swaps: [swaps: readonly Swap[]] }>();
+
+const faults = computed(() => {
+  const [was, is] = [props.before.faults, props.after.faults];
+  return was === is ? `${counted(is, 'fault')} as before` : `${was} → ${counted(is, 'fault')}`;
+});
+const evenness = computed(() => evennessChangeWords(props.before, props.after, props.unit));
 
 function setWhy(index: number, why: string): void {
   emit(
@@ -43,9 +49,10 @@ function setWhy(index: number, why: string): void {
     <h2>
       Swaps
       <span class="quiet small"
-        >uneven {{ evenness[0] }} → <b>{{ evenness[1] }}</b>,
-        {{ gappingStrategyOf(school).name.toLowerCase() }}; {{ before.faults }} →
-        {{ counted(after.faults, 'fault') }}; {{ counted(count, 'club')
+        ><template v-if="evenness"
+          >{{ evenness.before }} → <b>{{ evenness.after }}</b>,
+        </template>
+        {{ gappingStrategyOf(school).name.toLowerCase() }}; {{ faults }}; {{ counted(count, 'club')
         }}<template v-if="tooMany">
           <span class="verdict warning">◆ {{ tooMany }} must go</span></template
         ></span

@@ -1,5 +1,5 @@
 import type { BagView, PlanView } from '@tasche/contract';
-import { evennessWords, gaps, swapEffects, type Swap } from '@tasche/core';
+import { gaps, swapEffects, type Swap } from '@tasche/core';
 import { computed, type ComputedRef } from 'vue';
 import type { useBagLadder } from '../bag/use-bag-ladder';
 import { useSheet } from '../sheet/sheet-store';
@@ -9,7 +9,7 @@ import { withClubIn, withClubOut } from './edit-swaps';
 export function useWeekSwaps(
   plan: ComputedRef<PlanView | undefined>,
   bag: ComputedRef<BagView | undefined>,
-  { inBag, conditions, options, report, unit }: ReturnType<typeof useBagLadder>,
+  { inBag, conditions, options }: ReturnType<typeof useBagLadder>,
 ) {
   const store = useSheet();
   const base = computed(() =>
@@ -34,12 +34,6 @@ export function useWeekSwaps(
   const fresh = computed(
     () => new Set(inBag.value.map((club) => club.id).filter((id) => !plan.value?.baseClubIds.includes(id))),
   );
-  /** How even the bag was, and is. */
-  const evenness = computed(() =>
-    [baseReport.value.evenness, report.value.evenness].map((one) =>
-      one ? evennessWords(one, unit.value) : '–',
-    ),
-  );
   const canEdit = computed(() => Boolean(plan.value && bag.value && !bag.value.gamer && !store.readOnly));
 
   function setSwaps(swaps: readonly Swap[]): void {
@@ -52,5 +46,5 @@ export function useWeekSwaps(
   function putIn(clubId: string): void {
     if (canEdit.value && plan.value) setSwaps(withClubIn(plan.value.swaps, clubId));
   }
-  return { baseReport, effects, gone, fresh, evenness, canEdit, setSwaps, out, putIn };
+  return { baseReport, effects, gone, fresh, canEdit, setSwaps, out, putIn };
 }

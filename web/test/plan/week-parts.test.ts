@@ -32,7 +32,6 @@ describe('the swaps of a week', () => {
         effects: swapEffects(plan.baseClubIds, plan.swaps, clubs, {}),
         before: gaps(clubs),
         after: gaps(inBag),
-        evenness: ['1.0 m', '5.2 m'],
         school: 'even-carries' as const,
         clubs: new Map(clubs.map(({ id }) => [id, clubView(id)])),
         count: 4,
@@ -45,7 +44,9 @@ describe('the swaps of a week', () => {
 
   it('are listed with what they come to together', () => {
     const view = list();
-    expect(view.get('h2').text()).toMatch(/uneven 1\.0 m → 5\.2 m, even carries; \d → \d faults?; 4 clubs$/);
+    expect(view.get('h2').text()).toMatch(
+      /uneven by 2\.6 m → 4\.9 m,\s+even carries; 1 fault as before; 4 clubs$/,
+    );
     expect(view.findAll('ol > *')).toHaveLength(1);
     expect(list({ tooMany: 2 }).get('h2').text()).toContain('2 must go');
     view.unmount();
