@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+import { gaps, type LadderClub } from '../../src/index.js';
+import { bagEvennessWords, evennessChangeWords } from '../../src/words/index.js';
+
+/** A bag of irons from carries in yards; null where nobody has hit the club. */
+function report(carries: readonly (number | null)[]) {
+  return gaps(
+    carries.map((yards, i): LadderClub => ({
+      id: `${i}`,
+      name: `${i + 3} iron`,
+      kind: 'iron',
+      loftDeg: 20 + 4 * i,
+      shots: yards === null ? {} : { full: { carryM: yards * 0.9144, source: 'stated' } },
+    })),
+  );
+}
+const even = report([200, 188, 176, 164, 152]);
+const uneven = report([200, 196, 176, 172, 152]);
+const unknown = report([null, null, null, null, null]);
+const one = report([200]);
+
+describe('how even a bag was, and is', () => {
+  it('is two figures with the unit said once', () => {
+    const words = evennessChangeWords(uneven, report([200, 190, 176, 164, 152]), 'yd')!;
+    expect(words.before).toMatch(/^uneven by \d\.\d yd$/);
+    expect(words.after).toMatch(/^\d\.\d yd$/);
+  });
+
+  it('is "even" and not a zero', () => {
+    expect(evennessChangeWords(uneven, even, 'yd')!.after).toBe('even');
+    expect(evennessChangeWords(even, uneven, 'm')).toEqual({
+      before: 'even',
+      after: bagEvennessWords(uneven, 'm'),
+    });
+  });
+
+  it('says where one of the two is not known, and nothing where neither is', () => {
+    expect(evennessChangeWords(unknown, even, 'yd')).toEqual({ before: 'not known yet', after: 'even' });
+    expect(evennessChangeWords(uneven, one, 'yd')!.after).toBe('not known yet');
+    expect(evennessChangeWords(unknown, one, 'yd')).toBeUndefined();
+  });
+});
