@@ -4,6 +4,7 @@ import {
   MEDIUM_FAIRWAY,
   InvalidInputError,
   ladderClub,
+  placedClubs,
   skillOf,
   type LadderClub,
   type Limits,
@@ -64,12 +65,14 @@ export function roundRequestOf({
 }: RoundParts): { request: RoundRequest; rules: RoundRules } {
   const { changes, notes } = planRoundOf(plan, round.id);
   const preferences = preferencesOf(plan.choosing, player.preferences);
-  const candidates: LadderClub[] = clubs.filter(isCandidate).map(ladderClub);
+  const from = baselineOf(player);
+  // As they stand on the bag's own page: a club bent since its carry was seen is moved there, too.
+  const candidates: LadderClub[] = placedClubs(clubs.filter(isCandidate).map(ladderClub), from.conditions);
   return {
     request: {
       day: dayOf(round, course),
       clubs: candidates,
-      from: baselineOf(player),
+      from,
       preferences,
       changes,
       notes,

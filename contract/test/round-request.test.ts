@@ -3,6 +3,9 @@ import {
   CALM,
   DEFAULT_GAP_SETTINGS,
   MEDIUM_FAIRWAY,
+  ladderClub,
+  lockerFindings,
+  placedClubs,
   DEFAULT_PREFERENCES,
   USUAL_GROUND,
   usualHole,
@@ -102,6 +105,41 @@ describe('a round as the core is asked for its bag', () => {
       limits: { clubs: 14, lengthIn: 46 },
       settings: { ...DEFAULT_GAP_SETTINGS, scoringStepMaxM: 12 },
     });
+  });
+
+  it('takes carries as the bag’s own page does: moved where the club was bent since, modelled where nobody hit it', () => {
+    const loft = (deg: number, takenOn: string) => ({ value: deg, takenOn });
+    const asOf = (seen: object) => ({
+      value: { carryM: 150, source: 'stated' },
+      takenOn: '2026-10-01',
+      ...seen,
+    });
+    const withSpec = (id: string, spec: object) => ({ ...club(id), spec }) as unknown as ClubView;
+    const clubs = [
+      withSpec('7', { loftSetDeg: loft(34, '2026-09-01'), 'shot.full': asOf({}) }),
+      withSpec('bent', {
+        loftSetDeg: loft(32, '2026-11-01'),
+        'shot.full': asOf({ build: { loftSetDeg: loft(34, '2026-09-01') } }),
+      }),
+      withSpec('new', { loftSetDeg: loft(42, '2026-09-01') }),
+    ];
+    const { request } = roundRequestOf({
+      player,
+      clubs,
+      plan,
+      round,
+      course,
+      limits: { clubs: 14, lengthIn: 46 },
+    });
+    const full = Object.fromEntries(request.clubs.map(({ id, shots }) => [id, shots.full!]));
+    expect(full['7']).toEqual({ carryM: 150, source: 'stated' });
+    expect(full.bent!.source).toBe('modelled');
+    expect(full.bent!.carryM).toBeGreaterThan(152);
+    expect(full.new!.source).toBe('modelled');
+    expect(full.new!.carryM).toBeLessThan(140);
+    expect(request.clubs).toEqual(placedClubs(clubs.map(ladderClub), BASELINE));
+    // What nobody hit is still said; a bent club has been hit.
+    expect(lockerFindings(request.clubs).find(({ code }) => code === 'no carry')!.clubIds).toEqual(['new']);
   });
 
   it('of a round nobody touched is plain; on a course without holes it cannot be asked', () => {

@@ -184,7 +184,10 @@ export function lockerFindings(clubs: readonly LadderClub[]): LockerFinding[] {
   if (!clubs.some(({ kind, loftDeg }) => kind === 'wedge' || (loftDeg ?? 0) >= 42))
     findings.push({ code: 'no wedge', clubIds: [] });
   if (!clubs.some(({ kind }) => kind === 'putter')) findings.push({ code: 'no putter', clubIds: [] });
-  const silent = clubs.filter(({ kind, shots }) => isFullSwing(kind) && !shots.full);
+  const silent = clubs.filter(
+    ({ kind, shots, changed }) =>
+      isFullSwing(kind) && (!shots.full || (shots.full.source === 'modelled' && !changed?.full)),
+  );
   if (silent.length > 0) findings.push({ code: 'no carry', clubIds: silent.map(({ id }) => id) });
   return findings;
 }

@@ -10,6 +10,7 @@ import {
 } from '../choosing/index.js';
 import type { DecidingFactor } from '../rounds/index.js';
 import { distanceNumber, type DistanceUnit } from '../units/index.js';
+import { digits } from './counted.js';
 import { shotKindWords } from './shot-words.js';
 
 /**
@@ -55,10 +56,16 @@ function reasonSentence(
     return `${worth > 0.005 ? `${name}: no need asks for it first; it is in for even steps, worth ${strokesWords(worth)} a round.` : `${name}: in because a rule asks for it, or for less than a hundredth of a stroke.`}${second}`;
   }
   const swing = shot === undefined || shot === 'full' ? '' : `, as a ${shotKindWords(shot)} shot`;
-  const without =
-    worth === Infinity ? '' : ` Without it the round costs ${strokesWords(Math.max(0, worth))} more.`;
+  const without = worth === Infinity ? '' : ` ${withoutWords(worth)}`;
   const far = unit && distanceM !== undefined ? `, ${distanceNumber(distanceM, unit)} ${unit}` : '';
   return `${name}: best for ${needsMet} ${needsMet === 1 ? 'shot' : 'shots'}, most of all ${distanceM === undefined ? '' : 'the '}${demand}${far}${swing}.${without}${second}`;
+}
+
+/** What a round costs more without a club. */
+function withoutWords(worth: number): string {
+  return worth < NO_DIFFERENCE
+    ? 'Without it the round costs less than a hundredth of a stroke more.'
+    : `Without it the round costs ${strokesWords(worth)} more.`;
 }
 
 /**
@@ -100,6 +107,12 @@ function runnerUpSentence(
   return onTheCourse < NO_DIFFERENCE
     ? `The ${name} in its place would make no difference.`
     : `The ${name} in its place costs ${strokesWords(onTheCourse)}${mostly ? `, most of it ${mostly}` : ''}.`;
+}
+
+/** "Proved the best of 16,383 sets of clubs." */
+export function proofWords({ proved, sets }: BagAnswer['proof']): string {
+  if (sets <= 1) return 'The only set of clubs there is.';
+  return `${proved ? 'Proved' : 'Not proved'} the best of ${digits(sets)} sets of clubs.`;
 }
 
 /** What it would cost to have a left-out club in. */

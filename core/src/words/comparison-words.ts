@@ -7,6 +7,7 @@ import {
   type Question,
 } from '../compare/index.js';
 import { distanceNumber, formatDistance, signedDistance, type DistanceUnit } from '../units/index.js';
+import { listed } from './listed.js';
 
 const HEIGHT: Record<DistanceUnit, 'ft' | 'm'> = { yd: 'ft', m: 'm' };
 const PART_WORDS: Record<Measure, string> = {
@@ -30,8 +31,7 @@ export const QUESTION_WORDS: Readonly<Record<Question, string>> = {
 
 /** "carry", "carry and spin". */
 function partWords(parts: readonly Measure[]): string {
-  const words = parts.map((part) => PART_WORDS[part]);
-  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+  return listed(parts.map((part) => PART_WORDS[part]));
 }
 
 /** "carry +4 yd (1 to 7)". */

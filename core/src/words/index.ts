@@ -6,6 +6,7 @@ export {
   lossWords,
   BOUNCE_STRATEGY_WORDS,
   lockerFindingSentence,
+  proofWords,
 } from './bag-words.js';
 export { basketReasonSentence, basketSentence } from './basket-words.js';
 export { bendAnswerWords, bendPlanWords, bendRangeWords, byDegreesWords, offsetWords } from './bend-words.js';
@@ -13,6 +14,7 @@ export { calibrationWords } from './calibration-words.js';
 export { caddieLine, ownShotLines } from './card-words.js';
 export { BENDING_CAUTION, COMMITTEE_DECIDES } from './cautions.js';
 export { counted, digits } from './counted.js';
+export { listed } from './listed.js';
 export {
   QUESTION_WORDS,
   differenceWords,

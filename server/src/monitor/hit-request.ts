@@ -1,5 +1,5 @@
 import type { HitRequest } from '@tasche/contract';
-import { USUAL_LOFT_DEG, ladderClub, withModelledCarries, type ShotKind } from '@tasche/core';
+import { USUAL_LOFT_DEG, ladderClub, placedClubs, withModelledCarries, type ShotKind } from '@tasche/core';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Club } from '../clubs/club.js';
 import { badInput, notFound } from '../http/http-error.js';
@@ -25,7 +25,7 @@ export async function hitRequest(
   );
   const row = rows.find(({ id }) => id === clubId);
   if (!row) throw notFound('club');
-  const club = withModelledCarries(rows.map(ladderClub)).find(({ id }) => id === clubId)!;
+  const club = withModelledCarries(placedClubs(rows.map(ladderClub))).find(({ id }) => id === clubId)!;
   const known = club.shots[shot] ?? club.shots.full;
   if (!known)
     throw badInput(

@@ -29,6 +29,7 @@ import { useUndoScope } from '../changes/undo-stack';
 import { isTyping } from '../keys/is-typing';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useEventRound } from './use-event-round';
+import { isAskable } from './use-round';
 import { usePlan } from './use-plan';
 import { useSettling } from './use-settling';
 
@@ -54,11 +55,11 @@ const { event, rounds, tab, round, course, onCourses, playedHere, bagOf, ask } =
 const readOnly = computed(() => store.readOnly);
 const writing = ref<'edit' | 'new' | 'week' | null>(null);
 const told = computed(() => (round.value ? ask(round.value) : null));
-const asked = computed(() => (told.value && typeof told.value !== 'string' ? told.value : null));
+const asked = computed(() => (told.value && isAskable(told.value) ? told.value : null));
 const askedOf = (roundId: string) => {
   const one = rounds.value.find(({ id }) => id === roundId);
   const question = one && ask(one);
-  return question && typeof question !== 'string' ? question : null;
+  return question ?? { reason: 'This round is gone.', mendOn: 'course' as const };
 };
 const settledSays = computed(() =>
   settledWords(

@@ -56,8 +56,8 @@ const sign = computed(() => lockMark(props.state, props.chosen));
       {{ sign }}
     </NButton>
     <span class="name"
-      >{{ name
-      }}<em v-if="moves" class="badge" :class="{ out: !chosen }">{{ chosen ? 'in' : 'out' }}</em></span
+      ><span class="text" :title="name">{{ name }}</span
+      ><em v-if="moves" class="badge" :class="{ out: !chosen }">{{ chosen ? 'in' : 'out' }}</em></span
     >
     <span class="small quiet numbers" :class="{ modelled }"
       >{{ atHome }}<i v-if="there">&nbsp;→&nbsp;{{ there }}</i></span
@@ -97,9 +97,18 @@ li:focus-visible {
 }
 .name {
   font-weight: 600;
+  display: flex;
+  align-items: center;
+  min-width: 0;
+}
+/* A long name gives way, its badge does not. */
+.name .text {
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
+}
+.name .badge {
+  flex: none;
 }
 .left .name {
   font-weight: 500;

@@ -29,11 +29,15 @@ const props = defineProps<{
 }>();
 
 const WIDTH = 330;
-const RAIL = 150;
+/** Left of the rail: carries, steps, names, and what leads from a name to its place. */
+const STEPS_PX = 78;
+const LEAD_PX = 36;
+const CHARACTER_PX = 6.4;
+/** Longer names are cut, and whole under the pointer. */
+const MAX_NAME = 15;
 const TOP = 16;
 const BOTTOM = 16;
 const BIN = 5;
-const MAX_BAR = 134;
 
 /** Both sides speak of the stock carry at home, which is what a club is known by. */
 const rungs = computed(() =>
@@ -45,6 +49,7 @@ const rungs = computed(() =>
               id: club.id,
               name: club.name,
               carryM: club.shots.full.carryM,
+              modelled: club.shots.full.source === 'modelled',
               inBag: props.chosen.includes(club.id),
             },
           ]
@@ -53,6 +58,12 @@ const rungs = computed(() =>
     .filter(({ inBag }) => inBag)
     .sort((a, b) => b.carryM - a.carryM),
 );
+const shortName = (name: string) => (name.length > MAX_NAME ? `${name.slice(0, MAX_NAME - 1)}…` : name);
+const rail = computed(() => {
+  const longest = Math.max(6, ...rungs.value.map(({ name }) => shortName(name).length));
+  return STEPS_PX + Math.round(longest * CHARACTER_PX) + LEAD_PX;
+});
+const maxBar = computed(() => WIDTH - rail.value - 46);
 const out = computed(() => props.home.filter(({ id, shots }) => shots.full && !props.chosen.includes(id)));
 const asked = computed(() => props.needs.filter(({ playsLikeM }) => playsLikeM !== undefined));
 const ends = computed(() => {
@@ -109,9 +120,9 @@ const bars = computed(() => {
   const heaps = needBars(props.needs, BIN);
   const max = Math.max(0.5, ...heaps.map(({ total }) => total));
   return heaps.map(({ fromM, toM, asked: by, total }) => {
-    let at = RAIL + 10;
+    let at = rail.value + 10;
     const parts = NEED_BAR_KINDS.flatMap((kind) => {
-      const width = (by[kind] / max) * MAX_BAR;
+      const width = (by[kind] / max) * maxBar.value;
       const part = { kind, x: at, width };
       at += width;
       return width > 0 ? [part] : [];
@@ -137,10 +148,10 @@ const bars = computed(() => {
       :aria-label="`The ladder of ${rungs.length} clubs beside the shots the round will ask for${said}`"
     >
       <g v-for="tick in ticks" :key="tick.at">
-        <line :x1="RAIL" :x2="WIDTH - 4" :y1="tick.y" :y2="tick.y" class="grid" />
+        <line :x1="rail" :x2="WIDTH - 4" :y1="tick.y" :y2="tick.y" class="grid" />
         <text :x="WIDTH - 4" :y="tick.y - 3" class="tick">{{ tick.at }}</text>
       </g>
-      <line :x1="RAIL" :x2="RAIL" :y1="TOP" :y2="height - BOTTOM" class="rail" />
+      <line :x1="rail" :x2="rail" :y1="TOP" :y2="height - BOTTOM" class="rail" />
       <g v-for="bar in bars" :key="bar.fromM">
         <title>{{ bar.says }}</title>
         <rect
@@ -159,19 +170,22 @@ const bars = computed(() => {
           {{ club.name }}, left out: {{ distanceNumber(club.shots.full!.carryM, unit) }} {{ unit }}
         </title>
         <line
-          :x1="RAIL - 5"
-          :x2="RAIL"
+          :x1="rail - 5"
+          :x2="rail"
           :y1="y(club.shots.full!.carryM)"
           :y2="y(club.shots.full!.carryM)"
           class="gone"
         />
       </g>
-      <g v-for="(rung, i) in rungs" :key="rung.id">
+      <g v-for="(rung, i) in rungs" :key="rung.id" :class="{ modelled: rung.modelled }">
         <path
-          :d="`M ${RAIL} ${y(rung.carryM)} L ${RAIL - 12} ${y(rung.carryM)} L ${RAIL - 26} ${labels[i]} L ${RAIL - 32} ${labels[i]}`"
+          :d="`M ${rail} ${y(rung.carryM)} L ${rail - 12} ${y(rung.carryM)} L ${rail - 26} ${labels[i]} L ${rail - 32} ${labels[i]}`"
           class="peg"
         />
-        <text :x="RAIL - 36" :y="labels[i]! + 4" class="name">{{ rung.name }}</text>
+        <text :x="rail - LEAD_PX" :y="labels[i]! + 4" class="name">
+          {{ shortName(rung.name) }}
+          <title>{{ rung.name }}</title>
+        </text>
         <text :x="26" :y="labels[i]! + 4" class="carry">{{ distanceNumber(rung.carryM, unit) }}</text>
       </g>
       <g v-for="step in steps" :key="step.id" :class="['step', step.severity]">
@@ -181,7 +195,7 @@ const bars = computed(() => {
       </g>
       <g v-if="pointed?.playsLikeM">
         <line
-          :x1="RAIL - 12"
+          :x1="rail - 12"
           :x2="WIDTH - 30"
           :y1="y(pointed.playsLikeM)"
           :y2="y(pointed.playsLikeM)"
@@ -193,6 +207,7 @@ const bars = computed(() => {
       <span><i class="key tee" /> off the tee, and laid up</span
       ><span><i class="key approach" /> at a green</span><span><i class="key short" /> short game</span
       ><span>Distances are stock carries at home.</span
+      ><span v-if="rungs.some(({ modelled }) => modelled)"><i>Slanted</i>: modelled, nobody has hit it.</span
       ><span v-if="steps.some(({ severity }) => severity !== 'fine')"
         >Steps: ◆ look, ■ fault, ○ not known yet.</span
       >
@@ -225,6 +240,13 @@ svg {
   fill: none;
   stroke: var(--petrol);
   stroke-width: 1.3;
+}
+.modelled .peg {
+  stroke-dasharray: 3 2.5;
+}
+.modelled .carry {
+  font-style: italic;
+  font-weight: 500;
 }
 .gone {
   stroke: var(--sand);

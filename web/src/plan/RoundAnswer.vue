@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { counted, digits, bagLossVerdict, type Swap } from '@tasche/core';
+import { bagLossVerdict, counted, listed, proofWords, type Swap } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import type { RoundAnswer } from './round-worker';
@@ -21,6 +21,11 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ settle: [] }>();
 
+/** Clubs that come in, each for one or beside the rest; then those that only go out. */
+const swapped = computed(() => props.swaps.flatMap(({ inId, outId }) => (inId ? [{ inId, outId }] : [])));
+const without = computed(() =>
+  props.swaps.flatMap(({ inId, outId }) => (outId && !inId ? [props.nameOf(outId)] : [])),
+);
 const best = computed(() => props.chosen.answer!.best.ids.length);
 const verdict = computed((): { isFine: boolean; text: string } | null => {
   const { against } = props.chosen;
@@ -57,16 +62,14 @@ const proof = computed(() => props.chosen.answer!.proof);
       >
       <span v-if="swaps.length" class="changes">
         {{ ' '
-        }}<template v-for="(swap, i) in swaps" :key="i"
-          >{{ i ? '; ' : '' }}<b v-if="swap.inId" class="in">{{ nameOf(swap.inId) }}</b
-          >{{ swap.inId && swap.outId ? ' for ' : ''
-          }}<span v-if="swap.outId">{{ swap.inId ? '' : 'without ' }}{{ nameOf(swap.outId) }}</span
-          ><span v-else> as well</span></template
+        }}<template v-for="({ inId, outId }, i) in swapped" :key="i"
+          >{{ i ? '; ' : '' }}<b class="in">{{ nameOf(inId) }}</b
+          >{{ outId ? ` for ${nameOf(outId)}` : ' as well' }}</template
+        ><template v-if="without.length"
+          >{{ swapped.length ? '; without ' : 'Without ' }}{{ listed(without) }}</template
         >.
       </span>
-      <span class="small quiet proof"
-        >{{ proof.proved ? 'Proved' : 'Not proved' }} of {{ digits(proof.sets) }} sets.</span
-      >
+      <span class="small quiet proof">{{ proofWords(proof) }}</span>
     </p>
     <ul v-if="reasons.length" class="small reasons">
       <li v-for="reason in reasons" :key="reason">{{ reason }}</li>

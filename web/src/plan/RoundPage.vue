@@ -33,6 +33,7 @@ import DayBar from './DayBar.vue';
 import LockBoard from './LockBoard.vue';
 import NeedsRail from './NeedsRail.vue';
 import NeedsTable from './NeedsTable.vue';
+import NotAskedLine from './NotAskedLine.vue';
 import OtherBags from './OtherBags.vue';
 import PreferencesPanel from './PreferencesPanel.vue';
 import RoundAnswer from './RoundAnswer.vue';
@@ -40,7 +41,7 @@ import RoundFaults from './RoundFaults.vue';
 import { hitReadings } from './hit-readings';
 import { swapsAgainst } from './round-swaps';
 import type { useEventRound } from './use-event-round';
-import { useRound, type AskedRound } from './use-round';
+import { isAskable, useRound, type AskedRound, type NotAskable } from './use-round';
 
 type OfAnEvent = ReturnType<typeof useEventRound>;
 
@@ -52,7 +53,7 @@ const props = defineProps<{
   course: CourseView | undefined;
   rounds: OfAnEvent['onCourses']['value'];
   /** What is asked of it, or why nothing can be. */
-  told: AskedRound | string;
+  told: AskedRound | NotAskable;
   settled: ReturnType<OfAnEvent['bagOf']>;
   played: OfAnEvent['playedHere']['value'];
   isSettling: boolean;
@@ -74,7 +75,7 @@ function showNeed(named: string): void {
   pointed.value = demand;
 }
 
-const asked = computed(() => (typeof props.told === 'string' ? null : props.told));
+const asked = computed(() => (isAskable(props.told) ? props.told : null));
 const { worked, chosen, faultless, busy, share, pending, problem, stop } = useRound(asked);
 const findings = computed(() =>
   asked.value ? lockerFindings(asked.value.request.clubs).map((one) => lockerFindingSentence(one, name)) : [],
@@ -127,10 +128,7 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
 
 <template>
   <div>
-    <p v-if="typeof told === 'string'" class="verdict warning" role="alert">
-      ◆ {{ told }}
-      <RouterLink :to="{ name: 'courses', params: { courseId: round.courseId } }">To the course</RouterLink>
-    </p>
+    <NotAskedLine v-if="!isAskable(told)" :told="told" :course-id="round.courseId" />
     <p v-for="finding in findings" :key="finding" class="verdict warning small">◆ {{ finding }}</p>
     <ProblemLine :text="problem || worked?.refused || chosen?.refused" />
     <p v-if="busy" class="bar small" role="status">

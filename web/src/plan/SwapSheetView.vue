@@ -87,8 +87,9 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
       <template #says>
         <p v-if="event" class="quiet">
           {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }}; At most
-          {{ counted(event.limits.clubs, 'club') }}, none over {{ event.limits.lengthIn }} in. Against the
-          gamer: {{ gamerNames }}.<template v-if="ball"> Ball: {{ ball }}.</template>
+          {{ counted(event.limits.clubs, 'club') }}, none over {{ event.limits.lengthIn }} in.
+          {{ gamerNames ? `Against the gamer: ${gamerNames}.` : 'The gamer holds no clubs.'
+          }}<template v-if="ball"> Ball: {{ ball }}.</template>
         </p>
       </template>
       <template #actions>

@@ -10,7 +10,8 @@ import { computed, ref, watch } from 'vue';
 import { roundAirWords } from '../courses/ground-words';
 import { insteadWords } from './round-swaps';
 import { daysWords, travelDays } from './travel-days';
-import { useLongWork, type AskedRound } from './use-round';
+import NotAskedLine from './NotAskedLine.vue';
+import { isAskable, useLongWork, type AskedRound, type NotAskable } from './use-round';
 
 /**
  * The clubs that travel: one set that serves every round of the event under every way the forecast may turn
@@ -19,7 +20,7 @@ import { useLongWork, type AskedRound } from './use-round';
 const props = defineProps<{
   event: EventView;
   courses: readonly CourseView[];
-  askedOf: (roundId: string) => AskedRound | null;
+  askedOf: (roundId: string) => AskedRound | NotAskable;
 }>();
 const size = ref<number | null>(18);
 const lossStrokes = ref<number | null>(0.05);
@@ -38,7 +39,7 @@ const scenarios = computed(() =>
   props.event.rounds.flatMap((round, at, rounds) => {
     const asked = props.askedOf(round.id);
     const course = props.courses.find(({ id }) => id === round.courseId);
-    if (!asked || !course || course.holes.length === 0) return [];
+    if (!isAskable(asked) || !course || course.holes.length === 0) return [];
     const each = Math.max(1, Math.floor(MAX_SCENARIOS / rounds.length));
     const scaled = [1, 0.5, 1.5].slice(0, each).map((share): RoundAir => ({
       ...round.air,
@@ -59,6 +60,14 @@ const scenarios = computed(() =>
       head: `${at + 1}${'abcdefghijkl'[k]!}`,
     }));
   }),
+);
+/** Why there is nothing to find a set for. */
+const nothing = computed(() =>
+  scenarios.value.length > 0
+    ? undefined
+    : props.event.rounds
+        .map(({ id, courseId }) => ({ told: props.askedOf(id), courseId }))
+        .find(({ told }) => !isAskable(told)),
 );
 const names = computed(
   () => new Map(scenarios.value[0]?.request.clubs.map((club) => [club.id, club.name]) ?? []),
@@ -98,7 +107,7 @@ const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
   <section class="travel" aria-label="Travel set">
     <h2>
       What travels
-      <span class="quiet small"
+      <span class="quiet small" v-if="scenarios.length"
         >one set for {{ scenarios.length }} ways the {{ event.rounds.length }}
         {{ event.rounds.length === 1 ? 'round' : 'rounds' }} may turn out</span
       >
@@ -126,8 +135,16 @@ const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
       /></label>
       <NButton :disabled="!idle || lossStrokes === null" @click="findSmallest"> Find the fewest </NButton>
     </div>
+    <NotAskedLine
+      v-if="nothing && !isAskable(nothing.told)"
+      :told="nothing.told"
+      :course-id="nothing.courseId"
+    />
     <p
-      v-if="scenarios.every(({ round }) => !event.rounds.find(({ id }) => id === round)?.forecast)"
+      v-if="
+        scenarios.length &&
+        scenarios.every(({ round }) => !event.rounds.find(({ id }) => id === round)?.forecast)
+      "
       class="small quiet"
     >
       No round has a forecast yet: each is looked at as it is, at half its wind and at half as much again.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
-import { counted, digits, bagLossVerdict, type BagAnswer, type Swap } from '@tasche/core';
+import { bagLossVerdict, counted, proofWords, type BagAnswer, type Swap } from '@tasche/core';
 import { computed } from 'vue';
 import Fold from '../app/Fold.vue';
 import type { ChosenAnswer } from './choosing-worker';
@@ -56,8 +56,8 @@ const verdict = computed((): { isFine: boolean; text: string } => {
     </p>
   </template>
   <p class="small quiet">
-    {{ answer.proof.proved ? 'Proved the best' : 'Not proved the best' }} of
-    {{ digits(answer.proof.sets) }} sets of clubs.<template v-if="answer.runnersUp.length">
+    {{ proofWords(answer.proof)
+    }}<template v-if="answer.runnersUp.length">
       Next best:
       {{ answer.runnersUp.map((bag) => differsWords(bag, answer.best, nameOf)).join('; ') }}.</template
     >

@@ -156,7 +156,7 @@ const api = {
       const round = worked(request, progress);
       latest = { request, round };
       const modelled = round.clubs
-        .filter((club) => club.shots.full && !request.clubs.find(({ id }) => id === club.id)?.shots.full)
+        .filter(({ shots }) => shots.full?.source === 'modelled')
         .map(({ id }) => id);
       return {
         needs: round.needs,

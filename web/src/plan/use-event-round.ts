@@ -13,7 +13,7 @@ import { today } from '../app/day';
 import { steady } from '../app/steady';
 import { useSchedule } from '../courses/schedule-store';
 import { useSheet } from '../sheet/sheet-store';
-import type { AskedRound } from './use-round';
+import type { AskedRound, NotAskable } from './use-round';
 
 /**
  * The rounds of a plan's event, the one that is open, and what is asked of it. Which one is open is part of
@@ -63,9 +63,9 @@ export function useEventRound(
     store.sheet!.bags.find(({ id }) => id === planRoundOf(plan(), roundId).bagId);
 
   /** A round as the worker is asked it, or why it cannot be. */
-  function ask(one: EventRound): AskedRound | string {
+  function ask(one: EventRound): AskedRound | NotAskable {
     const on = courseOf(one);
-    if (!event.value || !on) return 'Its course is gone.';
+    if (!event.value || !on) return { reason: 'Its course is gone.', mendOn: 'course' };
     try {
       const { request, rules } = roundRequestOf({
         player: store.sheet!.player,
@@ -76,10 +76,15 @@ export function useEventRound(
         limits: event.value.limits,
         school: school.value,
       });
+      if (!request.clubs.some(({ shots }) => shots.full))
+        return {
+          reason: 'No carry and no loft says how far this player hits it: write one down.',
+          mendOn: 'bag',
+        };
       const against = bagOf(one.id)?.clubIds ?? plan().baseClubIds;
       return { roundId: one.id, request, rules, against, unit: unit.value };
     } catch (error) {
-      if (error instanceof InvalidInputError) return `The ${error.message}.`;
+      if (error instanceof InvalidInputError) return { reason: `The ${error.message}.`, mendOn: 'course' };
       throw error;
     }
   }

@@ -11,6 +11,13 @@ export interface AskedRound {
   unit: DistanceUnit;
 }
 
+/** Why a round cannot be asked, and the page that mends it. */
+export interface NotAskable {
+  reason: string;
+  mendOn: 'course' | 'bag';
+}
+export const isAskable = (told: AskedRound | NotAskable): told is AskedRound => 'request' in told;
+
 function start(name: string): { worker: Worker; link: Remote<RoundWorker> } {
   const worker = new Worker(new URL('./round-worker.ts', import.meta.url), { type: 'module', name });
   return { worker, link: wrap<RoundWorker>(worker) };

@@ -5,7 +5,7 @@ import { v4 as newId } from 'uuid';
 import type { ComputedRef } from 'vue';
 import { useSheet } from '../sheet/sheet-store';
 import { swapsAgainst, triggerOf } from './round-swaps';
-import { useLongWork, type AskedRound } from './use-round';
+import { isAskable, useLongWork, type AskedRound, type NotAskable } from './use-round';
 
 /**
  * Settles rounds: each its best bag, its swaps, and what would change it on the morning; one change for all
@@ -13,20 +13,20 @@ import { useLongWork, type AskedRound } from './use-round';
  */
 export function useSettling(
   plan: () => PlanView,
-  ask: (round: EventRound) => AskedRound | string,
+  ask: (round: EventRound) => AskedRound | NotAskable,
   { unit, nameOf }: { unit: ComputedRef<DistanceUnit>; nameOf: (id: string) => string },
 ) {
   const store = useSheet();
   const work = useLongWork<true>();
 
   async function settle(which: readonly EventRound[]): Promise<void> {
-    const questions = which.flatMap((one) => {
-      const question = ask(one);
-      return typeof question === 'string' ? [] : [{ one, question }];
-    });
+    const asked = which.map((one) => ({ one, question: ask(one) }));
+    const questions = asked.flatMap(({ one, question }) => (isAskable(question) ? [{ one, question }] : []));
     const { id: planId, baseClubIds } = plan();
     const commands: Extract<Command, { do: 'setRoundBag' }>[] = [];
     await work.run(async (link, progress) => {
+      for (const { one, question } of questions.length > 0 ? [] : asked)
+        if (!isAskable(question)) throw new Error(`${one.name}: ${question.reason}`);
       for (const [i, { one, question }] of questions.entries()) {
         const { request, rules } = question;
         const answer = await link.choose(request, rules, [], unit.value);

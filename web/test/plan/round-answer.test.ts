@@ -44,7 +44,7 @@ describe('the answer of a round', () => {
     const { view, words, mark } = said(0.114);
     expect(words).toContain('The gamer costs 0.14 strokes a round more than the best there is.');
     expect(words).toContain('Driving iron for Hybrid 4.');
-    expect(words).toContain('Proved of 1,234,567 sets.');
+    expect(words).toContain('Proved the best of 1,234,567 sets of clubs.');
     expect(mark.classes()).toContain('warning');
     expect(view.get('.reasons').text()).toBe('Best for 14 shots.');
     await view.get('button').trigger('click');
@@ -90,6 +90,21 @@ describe('the answer of a round', () => {
     const { view, words } = said(0, { same: true, settled: true, swaps: [] });
     expect(words).toContain('The bag of Round 1 is settled, and the best there is: 14 clubs.');
     expect(view.find('button').exists()).toBe(false);
+  });
+
+  it('names what comes in with what it comes in for, then all that only goes out', () => {
+    const { words } = said(0.2, {
+      swaps: [
+        { inId: 'a', outId: 'b', why: '' },
+        { inId: 'c', why: '' },
+        { outId: 'd', why: '' },
+        { outId: 'e', why: '' },
+      ],
+      nameOf: (id: string) => id.toUpperCase(),
+    });
+    expect(words).toContain('more than the best there is. A for B; C as well; without D and E.');
+    const only = said(0.2, { swaps: [{ outId: 'd', why: '' }], nameOf: () => 'PW' });
+    expect(only.words).toContain('than the best there is. Without PW.');
   });
 
   it('without a gamer only the bag is told', () => {
