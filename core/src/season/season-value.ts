@@ -31,20 +31,31 @@ export interface SeasonStrokes {
 }
 
 export interface SeasonValue {
-  rounds: readonly { id: string; name: string; times: number; bestIds: readonly string[]; saves: number }[];
+  rounds: readonly {
+    id: string;
+    name: string;
+    times: number;
+    bestIds: readonly string[];
+    /** The gamer as it is played there: where fewer clubs are allowed, the best so many of it. */
+    gamerIds: readonly string[];
+    saves: number;
+  }[];
   played: number;
   /** What a bag chosen for each round saves over the gamer. */
   changed: SeasonStrokes;
   /**
-   * What one bag for all of them saves over the gamer: the best that was found. No other saves more than
-   * `short` beyond it; 0 where it is proved.
+   * What one bag for all of them saves over the gamer: the best that was found; where fewer clubs are
+   * allowed, the best so many of it go. No other saves more than `short` beyond it; 0 where it is proved.
    */
   fixed: SeasonStrokes & { ids: readonly string[]; short: number };
   /** What changing from round to round saves over that one bag: what swapping is worth. */
   swapping: SeasonStrokes;
-  /** Clubs of any best bag: in how many rounds of the season, and what is lost over it without the club; most first. */
+  /**
+   * Clubs of any best bag: in how many rounds of the season, and what is lost over it without the club, most
+   * first; Infinity for an only club.
+   */
   clubs: readonly { id: string; rounds: number; strokes: number }[];
-  /** What each named bag saves over the gamer, played in every round; those the rounds allow. */
+  /** What each named bag saves over the gamer, played in every round as the gamer is; those that can be. */
   bags: readonly (SeasonStrokes & { id: string })[];
   /**
    * What each wish saves over the best bags of what is owned, alone; and in how many rounds it would be in
@@ -110,8 +121,18 @@ export async function seasonValue(
       await chosen();
     }
   }
-  const limit = Math.min(...scenarios.map(({ choosing }) => choosing.model.limit));
+  const limits = scenarios.map(({ choosing }) => choosing.model.limit);
+  const limit = Math.max(...limits);
   const oneBag = travelSet(scenarios, limit);
+  /** A bag as it goes to a round: all of it, or the best so many; undefined where the rules allow none of it. */
+  const takenTo = (r: number, ids: readonly string[]): readonly string[] | undefined => {
+    const { round, rules } = rounds[r]!;
+    const others = round.clubs.flatMap(({ id }) => (ids.includes(id) ? [] : [id]));
+    return round.clubs.length - others.length <= limits[r]!
+      ? ids
+      : chooseBag(choosingOfRound(round, without(rules, others)), 0)?.best.ids;
+  };
+  const gamers = rounds.map((_round, r) => takenTo(r, gamerIds) ?? gamerIds);
   const costs = rounds.map(({ round, rules }) => costOfBag(round, plain(rules)));
   /** Strokes over the season with these bags, one a round, of clubs as they carry in it. */
   const season = (bagOf: (r: number) => readonly string[], drawn: (club: LadderClub) => LadderClub): number =>
@@ -121,10 +142,13 @@ export async function seasonValue(
     }, 0);
   const bestOf = (r: number) => answers[r]?.best.ids ?? gamerIds;
   const fixedOf = (r: number) => oneBag.bags[r]!.ids;
-  const allowed = bags.filter(({ clubIds }) => clubIds.length <= limit);
+  const allowed = bags.flatMap(({ id, clubIds }) => {
+    const taken = rounds.map((_round, r) => takenTo(r, clubIds));
+    return clubIds.length <= limit && taken.every((ids) => ids !== undefined) ? [{ id, taken }] : [];
+  });
   const all = (drawn: (club: LadderClub) => LadderClub): Record<string, number> => {
     const [gamer, changed, fixed] = [
-      season(() => gamerIds, drawn),
+      season((r) => gamers[r]!, drawn),
       season(bestOf, drawn),
       season(fixedOf, drawn),
     ];
@@ -134,7 +158,7 @@ export async function seasonValue(
       fixed: gamer - fixed,
       swapping: fixed - changed,
       ...Object.fromEntries(
-        allowed.map(({ id, clubIds }) => [`bag ${id}`, gamer - season(() => clubIds, drawn)]),
+        allowed.map(({ id, taken }) => [`bag ${id}`, gamer - season((r) => taken[r]!, drawn)]),
       ),
       ...Object.fromEntries(wishIds.map((id) => [`wish ${id}`, changed - wished(id)])),
     };
@@ -167,7 +191,8 @@ export async function seasonValue(
       name,
       times,
       bestIds: bestOf(r),
-      saves: one(r, gamerIds) - one(r, bestOf(r)),
+      gamerIds: gamers[r]!,
+      saves: one(r, gamers[r]!) - one(r, bestOf(r)),
     })),
     played,
     changed: interval('changed'),

@@ -8,6 +8,12 @@ export function digits(count: number): string {
   return count < 0 ? `-${text}` : text;
 }
 
+/** A number with so many places: "0.4", "−0.4"; what rounds to zero has no sign. */
+export function decimals(value: number, places: number): string {
+  const text = Math.abs(value).toFixed(places);
+  return value < 0 && Number(text) !== 0 ? `−${text}` : text;
+}
+
 /** "1 club", "14 clubs". */
 export function counted(count: number, one: string, many = `${one}s`): string {
   return `${digits(count)} ${count === 1 ? one : many}`;

@@ -13,7 +13,7 @@ export { bendAnswerWords, bendPlanWords, bendRangeWords, byDegreesWords, offsetW
 export { calibrationWords } from './calibration-words.js';
 export { caddieLine, ownShotLines } from './card-words.js';
 export { BENDING_CAUTION, COMMITTEE_DECIDES } from './cautions.js';
-export { counted, digits } from './counted.js';
+export { counted, decimals, digits } from './counted.js';
 export { listed } from './listed.js';
 export {
   QUESTION_WORDS,

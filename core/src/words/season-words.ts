@@ -5,12 +5,13 @@ import {
   type SeasonValue,
   type SeasonVerdict,
 } from '../season/index.js';
+import { decimals } from './counted.js';
 
 /** What swapping is worth over a season, in a sentence a player can act on. */
 export function seasonSentence(value: SeasonValue): string {
   const { played, swapping, fixed, changed } = value;
   const said = ({ strokes, low, high }: SeasonStrokes) =>
-    `${strokes.toFixed(1)} strokes (${low.toFixed(1)} to ${high.toFixed(1)})`;
+    `${decimals(strokes, 1)} strokes (${decimals(low, 1)} to ${decimals(high, 1)})`;
   const over = `over ${played} ${played === 1 ? 'round' : 'rounds'}`;
   const sentences: Record<SeasonVerdict, string> = {
     gamer: `The gamer will do: the best bags save ${said(changed)} ${over}, no more than chance.`,

@@ -121,6 +121,40 @@ describe('what bags are worth over a season', () => {
     );
   });
 
+  it('where a round allows fewer clubs than the gamer holds, takes the best so many of it there', async () => {
+    // Steps cost nothing here, so that a bag costs what its shots do.
+    const stepless = { ...rules, preferences: { ...preferences, unevenStrokes: 0 } };
+    const [whole, few] = [
+      { ...rounds[0]!, rules: stepless },
+      { ...rounds[1]!, rules: { ...stepless, limits: { clubs: gamerIds.length - 2, lengthIn: 48 } } },
+    ];
+    const season = [whole, few];
+    const tooMany = { id: 'short', clubIds: ['Driver', '6 iron', '56'] };
+    const value = await seasonValue(season, gamerIds, { draws: 1, bags: [tooMany] });
+    const cost = costOfBag(few.round, few.rules);
+    const costs = (ids: readonly string[]) => cost(few.round.clubs.filter(({ id }) => ids.includes(id)));
+    const part = everyBag(clubs.filter(({ id }) => gamerIds.includes(id))).filter(
+      (ids) => ids.length <= gamerIds.length - 2,
+    );
+    expect(value.rounds[0]!.gamerIds).toEqual(gamerIds);
+    const taken = value.rounds[1]!.gamerIds;
+    expect(taken.length).toBeLessThanOrEqual(gamerIds.length - 2);
+    expect(costs(taken)).toBeCloseTo(Math.min(...part.map(costs)), 6);
+    // A bag for each round is never worse than what is taken of the gamer, and no better than one for all is worse.
+    for (const { saves } of value.rounds) expect(saves).toBeGreaterThan(-1e-9);
+    expect(value.changed.strokes).toBeGreaterThanOrEqual(value.fixed.strokes - 1e-9);
+    // The one bag is as large as the largest round allows.
+    expect(value.fixed.ids.length).toBeGreaterThan(gamerIds.length - 2);
+    expect(value.bags.map(({ id }) => id)).toEqual(['short']);
+  });
+
+  it('an only club is worth more than any number', async () => {
+    const only = [clubs[0]!];
+    const value = await seasonValue([valued('calm', {}, 1, only)], [only[0]!.id], { draws: 1 });
+    expect(value.clubs).toEqual([{ id: only[0]!.id, rounds: 1, strokes: Infinity }]);
+    expect(value.changed).toEqual({ strokes: 0, low: 0, high: 0 });
+  });
+
   it('counts in how many rounds each club earns its place', async () => {
     const { clubs: worth, rounds: each } = await seasonValue(rounds, gamerIds, { draws: 1 });
     for (const { id, rounds: count } of worth)

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { counted, digits } from '../../src/index.js';
+import { counted, decimals, digits } from '../../src/index.js';
 
 it('counts in the plural, but for one', () => {
   expect([0, 1, 2, 12000].map((count) => counted(count, 'club'))).toEqual([
@@ -9,6 +9,10 @@ it('counts in the plural, but for one', () => {
     '12,000 clubs',
   ]);
   expect(counted(2, 'entry', 'entries')).toBe('2 entries');
+});
+
+it('writes a number with its places, and no zero with a sign', () => {
+  expect([0.44, -0.44, -0.04, 0].map((value) => decimals(value, 1))).toEqual(['0.4', '−0.4', '0.0', '0.0']);
 });
 
 it('writes whole numbers as English does', () => {

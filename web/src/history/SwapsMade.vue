@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { TIE_STROKES, isTie, type DistanceUnit } from '@tasche/core';
+import { TIE_STROKES, decimals, isTie, type DistanceUnit } from '@tasche/core';
 import type { ReviewView, roundsPlayed } from '@tasche/contract';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
@@ -21,7 +21,7 @@ const props = defineProps<{
 /** "0.11", "a tie", "−0.05". */
 function gainWords(strokes: number | null | undefined): string {
   if (strokes == null) return '–';
-  return isTie(strokes) ? 'a tie' : `${strokes < 0 ? '−' : ''}${Math.abs(strokes).toFixed(2)}`;
+  return isTie(strokes) ? 'a tie' : decimals(strokes, 2);
 }
 const names = (clubs: readonly { name: string }[]) => clubs.map(({ name }) => name).join(', ') || '–';
 const columns: DataColumn<Swap>[] = [

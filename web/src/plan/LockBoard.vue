@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
 import {
+  decimals,
   distanceNumber,
   formatDegrees,
   type BagAnswer,
@@ -136,11 +137,7 @@ const reasons = computed(() => new Map(props.answer.reasons.map((one) => [one.id
 const lefts = computed(() => new Map(props.answer.leftOut.map((one) => [one.id, one])));
 const worth = (id: string) => {
   const value = reasons.value.get(id)?.worth ?? lefts.value.get(id)?.onTheCourse;
-  return value === undefined || value === Infinity
-    ? ''
-    : Math.abs(value) < 0.005
-      ? '='
-      : value.toFixed(2).replace('-', '−');
+  return value === undefined || value === Infinity ? '' : Math.abs(value) < 0.005 ? '=' : decimals(value, 2);
 };
 function shortly(id: string): string {
   const reason = reasons.value.get(id);

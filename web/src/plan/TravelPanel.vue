@@ -96,6 +96,7 @@ const sizes = computed(() => travel.result.value?.sizes ?? []);
 const days = computed(() => (set.value ? travelDays(set.value) : []));
 const base = computed(() => set.value?.bags[0]?.ids ?? []);
 const unproved = computed(() => (set.value ? set.value.strokes - set.value.bound : 0));
+const lost = computed(() => (set.value ? Math.max(0, set.value.strokes - set.value.wholeLocker) : 0));
 const leftWords = computed(
   () => `no set of that size can save more than another ${unproved.value.toFixed(3)} strokes.`,
 );
@@ -157,9 +158,8 @@ const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
     <ProblemLine :text="travel.problem.value" />
     <template v-if="set">
       <p class="card sentence" aria-live="polite">
-        <b>{{ counted(set.ids.length, 'club') }}</b> lose
-        <b>{{ Math.max(0, set.strokes - set.wholeLocker).toFixed(2) }}</b> strokes a round against the whole
-        locker.
+        <b>{{ counted(set.ids.length, 'club') }}</b> {{ set.ids.length === 1 ? 'loses' : 'lose' }}
+        <b>{{ lost < 0.005 ? 'nothing' : `${lost.toFixed(2)} strokes a round` }}</b> against the whole locker.
         {{
           set.proved
             ? 'Proved the best set of that size.'
@@ -175,7 +175,7 @@ const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
       </p>
       <dl v-if="sizes.length > 1" class="sizes small">
         <template v-for="one in sizes" :key="one.size"
-          ><dt>{{ counted(one.size, 'club') }} lose</dt>
+          ><dt>{{ counted(one.size, 'club') }} {{ one.size === 1 ? 'loses' : 'lose' }}</dt>
           <dd>
             <b>{{ one.loses.toFixed(2) }}</b><span v-if="one.loses - one.losesAtLeast > 0.005" class="quiet">
               (at least {{ one.losesAtLeast.toFixed(2) }})</span

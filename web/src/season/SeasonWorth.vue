@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NTable } from 'naive-ui';
-import { counted, seasonVerdict, seasonSentence, type SeasonStrokes, type SeasonValue } from '@tasche/core';
+import {
+  counted,
+  decimals,
+  seasonVerdict,
+  seasonSentence,
+  type SeasonStrokes,
+  type SeasonValue,
+} from '@tasche/core';
 import { computed, watch } from 'vue';
 import { today } from '../app/day';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -60,13 +67,15 @@ const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is go
 const severity = computed(() =>
   result.value && seasonVerdict(result.value) === 'gamer' ? 'fine' : 'warning',
 );
+const gamerCount = computed(() => store.gamer?.clubIds.length ?? 0);
 const range = ({ strokes, low, high }: SeasonStrokes) =>
-  `${strokes.toFixed(1)} (${low.toFixed(1)} to ${high.toFixed(1)})`;
-const differs = (ids: readonly string[]) => {
-  const gamer = store.gamer?.clubIds ?? [];
+  `${decimals(strokes, 1)} (${decimals(low, 1)} to ${decimals(high, 1)})`;
+const differs = (ids: readonly string[], gamer = store.gamer?.clubIds ?? []) => {
   const [ins, outs] = [ids.filter((id) => !gamer.includes(id)), gamer.filter((id) => !ids.includes(id))];
   return ins.length + outs.length === 0
-    ? 'the gamer'
+    ? gamer.length < gamerCount.value
+      ? `${counted(gamer.length, 'club')} of the gamer: ${gamer.map(name).join(', ')}`
+      : 'the gamer'
     : [
         ins.length > 0 && `${ins.map(name).join(', ')} in`,
         outs.length > 0 && `${outs.map(name).join(', ')} out`,
@@ -124,6 +133,8 @@ const differs = (ids: readonly string[]) => {
         of 100 seasons whose carries are drawn from what is known ({{ result.draws }} drawn). The luck of
         single shots is not in it.<template v-if="result.fixed.short > 0.05">
           No other single bag saves more than {{ result.fixed.short.toFixed(1) }} beyond it.</template
+        ><template v-if="result.rounds.some(({ gamerIds }) => gamerIds.length < gamerCount)">
+          Where fewer clubs are allowed than a bag holds, its best so many are taken.</template
         >
       </p>
       <NTable size="small" :bordered="false" :bottom-bordered="false" class="clubs">
@@ -140,9 +151,9 @@ const differs = (ids: readonly string[]) => {
               }}<template v-if="round.times > 1">
                 and {{ counted(round.times - 1, 'round') }} like it</template
               ><br />
-              <span class="quiet small">{{ differs(round.bestIds) }}</span>
+              <span class="quiet small">{{ differs(round.bestIds, round.gamerIds) }}</span>
             </th>
-            <td class="n">{{ round.saves.toFixed(2) }}</td>
+            <td class="n">{{ decimals(round.saves, 2) }}</td>
           </tr>
         </tbody>
       </NTable>
@@ -193,7 +204,7 @@ const differs = (ids: readonly string[]) => {
               <span v-if="!store.gamer?.clubIds.includes(id)" class="quiet small">not in the gamer</span>
             </th>
             <td class="n">{{ rounds }} of {{ result.played }}</td>
-            <td class="n">{{ strokes.toFixed(2) }}</td>
+            <td class="n">{{ strokes === Infinity ? '–' : decimals(strokes, 2) }}</td>
           </tr>
         </tbody>
       </NTable>
