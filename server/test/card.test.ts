@@ -103,6 +103,31 @@ describe('a card as a PDF', () => {
     expect(one).not.toContain('Round 1');
   });
 
+  it('and its swap sheet says the bag of each round, and which of its carries nobody has seen', async () => {
+    const { plans, clubs } = await bench.sheet(playerId);
+    const { version } = plans.find(({ id }) => id === planId)!;
+    await bench.done([
+      {
+        do: 'setRoundBag',
+        planId,
+        version,
+        roundId: roundIds[0]!,
+        bagId: newId(),
+        clubIds: clubs.map(({ id }) => id),
+        swaps: [],
+        triggers: [],
+      },
+    ]);
+    const { body } = await bench.http
+      .get(`/api/print.pdf?players=${playerId}&papers=swaps`)
+      .buffer(true)
+      .expect(200);
+    const text = textOf(body as Buffer).replace(/\s+/g, ' ');
+    expect(text).toMatch(/6 iron 1[78]\d, 8 iron 1[345]\d \(yd, stock carry/);
+    expect(text).toContain('without its wind; in italics where modelled)');
+    expect(text).toContain('No bag is settled for this round yet.');
+  });
+
   it('says what is wrong of an address that cannot be', async () => {
     const bad = (query: string, status: number) =>
       bench.http.get(`/api/players/${playerId}/card.pdf${query}`).expect(status);

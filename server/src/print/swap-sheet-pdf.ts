@@ -72,12 +72,13 @@ export default async function swapSheetPdf({
 function bagOf(bag: SwapSheet['rounds'][number]['bag'], unit: DistanceUnit): Content[] {
   if (!bag) return [{ text: 'No bag is settled for this round yet.', color: QUIET, italics: true }];
   const { clubs } = distanceCard(bag.request);
-  const carries = clubs
-    .map(({ name, shots }) => {
-      const stock = shots.find(({ kind }) => kind === 'full');
-      return stock ? `${name} ${distanceNumber(stock.carryM, unit)}` : name;
-    })
-    .join(', ');
+  const carries = clubs.map(({ name, shots }, i) => {
+    const stock = shots.find(({ kind }) => kind === 'full');
+    return {
+      text: `${i > 0 ? ', ' : ''}${name}${stock ? ` ${distanceNumber(stock.carryM, unit)}` : ''}`,
+      italics: stock?.source === 'modelled',
+    };
+  });
   const head = (text: string): TableCell => ({ text, color: QUIET, fontSize: 8 });
   return [
     bag.swaps.length === 0
@@ -98,7 +99,11 @@ function bagOf(bag: SwapSheet['rounds'][number]['bag'], unit: DistanceUnit): Con
         },
     ...bag.triggers.map((trigger): Content => ({ text: `If: ${trigger.text}`, margin: [0, 2, 0, 0] })),
     {
-      text: `${carries} (${unit}, stock carry in this round’s air, without its wind)`,
+      text: [
+        ...carries,
+        ` (${unit}, stock carry in this round’s air, without its wind`,
+        carries.some(({ italics }) => italics) ? '; in italics where modelled)' : ')',
+      ],
       color: QUIET,
       fontSize: 9,
       margin: [0, 3, 0, 0],

@@ -64,12 +64,13 @@ const pages = computed(() => {
     : [];
 });
 const { worked } = useWorkedCards(pages);
-/** What a club carries in a round's air, without its wind; metres, undefined while it is worked out. */
-const carryIn = (roundId: string, clubId: string) =>
+/** What a club carries in a round's air, without its wind; undefined while it is worked out. */
+const stockIn = (roundId: string, clubId: string) =>
   worked.value
     ?.find(({ page }) => page.roundIds.includes(roundId))
     ?.card.clubs.find(({ id }) => id === clubId)
-    ?.shots.find(({ kind }) => kind === 'full')?.carryM;
+    ?.shots.find(({ kind }) => kind === 'full');
+const isModelled = (roundId: string, clubId: string) => stockIn(roundId, clubId)?.source === 'modelled';
 /** On the morning of a round the bag is the round's before; rounds in a row with one bag are one morning's work. */
 const since = (i: number) =>
   sinceWords(rounds.value[i - 1]?.bag?.clubIds, rounds.value[i]!.bag?.clubIds, (id) => name(id)!);
@@ -86,7 +87,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
       Swap sheet <span class="quiet dot">·</span> {{ store.sheet!.player.name }}
       <template #says>
         <p v-if="event" class="quiet">
-          {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }}; At most
+          {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }}. At most
           {{ counted(event.limits.clubs, 'club') }}, none over {{ event.limits.lengthIn }} in.
           {{ gamerNames ? `Against the gamer: ${gamerNames}.` : 'The gamer holds no clubs.'
           }}<template v-if="ball"> Ball: {{ ball }}.</template>
@@ -163,11 +164,20 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
           <b>{{ counted(clubs.length, 'club') }}:</b>
           <span v-for="(club, k) in clubs" :key="club.id"
             >{{ k ? ', ' : ' ' }}{{ club.name
-            }}<span v-if="carryIn(round.id, club.id) !== undefined" class="quiet"
-              >&nbsp;{{ distanceNumber(carryIn(round.id, club.id)!, unit) }}</span
+            }}<span
+              v-if="stockIn(round.id, club.id)"
+              class="quiet"
+              :class="{ modelled: isModelled(round.id, club.id) }"
+              >&nbsp;{{ distanceNumber(stockIn(round.id, club.id)!.carryM, unit) }}</span
             ></span
           >
-          {{ ' ' }}<span class="quiet">({{ unit }}, stock carry in this round’s air, without its wind)</span>
+          {{ ' '
+          }}<span class="quiet"
+            >({{ unit }}, stock carry in this round’s air, without its wind<template
+              v-if="clubs.some(({ id }) => isModelled(round.id, id))"
+              >; in italics where modelled</template
+            >)</span
+          >
         </p>
         <p v-for="finding in findings" :key="finding.text" class="verdict warning">◆ {{ finding.text }}</p>
         <p v-if="own.after" class="small quiet">
@@ -192,6 +202,9 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map((id) => na
 </template>
 
 <style scoped>
+.modelled {
+  font-style: italic;
+}
 .dot {
   font-weight: 400;
 }
