@@ -116,7 +116,7 @@ test('whether swapping is worth it is worked out over the planned rounds, with h
   await expect(worth).toContainText('4 planned rounds');
   await worth.getByRole('button', { name: 'Work it out' }).click();
   await expect(worth.getByRole('row', { name: /^A bag for each round/ })).toContainText(
-    /\d\.\d \(-?\d\.\d to \d\.\d\)/,
+    /\d\.\d \(−?\d\.\d to \d\.\d\)/,
     {
       timeout: 60_000,
     },
@@ -128,7 +128,7 @@ test('whether swapping is worth it is worked out over the planned rounds, with h
   // What is wished for is weighed beside what is owned, and in no bag of it.
   await expect(
     worth.getByRole('row', { name: /^A 48 wedge wished for, 140; in the best bag/ }),
-  ).toContainText(/-?\d\.\d \(-?\d\.\d to \d\.\d\)/);
+  ).toContainText(/−?\d\.\d \(−?\d\.\d to \d\.\d\)/);
 });
 
 test('the morning is gone through by key: the next thing, what else there is, back again, and everybody’s weeks', async ({

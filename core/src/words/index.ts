@@ -30,7 +30,6 @@ export {
   flagSentence,
   headlineWords,
   stepSentence,
-  unevenWords,
 } from './gap-words.js';
 export { LIE_WORDS } from './lie-words.js';
 export { clubOfLoftWords, remedyWords } from './remedy-words.js';

@@ -204,7 +204,12 @@ describe('what bags are worth over a season', () => {
         fixed: { ...strokes([1, 0.5, 1.5]), ids: [], short: 0 },
       } as unknown as SeasonValue);
     };
-    expect(of([0.1, -0.3, 0.5], [0, 0, 0])).toContain('The gamer will do');
+    expect(of([0.1, -0.3, 0.5], [0, 0, 0])).toBe(
+      'The gamer will do: the best bags save 0.1 strokes (−0.3 to 0.5) over 10 rounds, no more than chance.',
+    );
+    expect(of([0.01, -0.02, 0.04], [0, 0, 0])).toBe(
+      'The gamer will do: no bag saves anything over 10 rounds.',
+    );
     expect(of([1.2, 0.6, 1.8], [0.2, -0.1, 0.5])).toContain('One bag for all of them will do');
     expect(of([2, 1, 3], [1, 0.5, 1.5])).toContain(
       'Swapping is worth it: 1.0 strokes (0.5 to 1.5) over 10 rounds',

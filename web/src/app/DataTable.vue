@@ -92,7 +92,8 @@ useEventListener('beforeprint', () => {
   drawn.value = Math.max(drawn.value, wantedRows.value);
 });
 
-function head({ id, head: text, hint, value }: DataColumn<R>): VNodeChild {
+function head({ id, head: text, hint, value, isActions }: DataColumn<R>): VNodeChild {
+  if (isActions) return h('span', { class: 'unseen' }, text);
   if (!value || !props.orders || !canOrder.value) return h('span', { title: hint }, text);
   const now = order.value?.id === id ? (order.value.isDescending ? ' ▼' : ' ▲') : '';
   return h(

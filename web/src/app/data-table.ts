@@ -8,6 +8,8 @@ export interface DataColumn<R> {
   /** What the head means, where one word does not say it. */
   hint?: string;
   align?: 'left' | 'right';
+  /** A column of buttons: its head is only for those who cannot see them. */
+  isActions?: boolean;
   /** Its text may run over several lines; anything else stays on one. */
   isLong?: boolean;
   /**

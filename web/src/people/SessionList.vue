@@ -1,43 +1,44 @@
 <script setup lang="ts">
-import { NButton, NTable, NTag } from 'naive-ui';
+import { NButton, NTag } from 'naive-ui';
 import type { BrowserSessionView } from '@tasche/contract';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import { agentWords, dayAndTime, fromNow } from './moment-words';
 
 /** Browsers that are signed in, and a way to end each. */
 defineProps<{ sessions: readonly BrowserSessionView[] }>();
 defineEmits<{ end: [id: string] }>();
+const COLUMNS: readonly DataColumn<BrowserSessionView>[] = [
+  { id: 'browser', head: 'Browser', value: ({ agent }) => agentWords(agent) },
+  { id: 'address', head: 'From', value: ({ address }) => address },
+  { id: 'since', head: 'Since', value: ({ signedInAt }) => signedInAt },
+  { id: 'ends', head: 'Ends', value: ({ endsAt }) => endsAt },
+  { id: 'end', head: 'End', isActions: true },
+];
 </script>
 
 <template>
-  <NTable size="small" :bordered="false">
-    <thead>
-      <tr>
-        <th>Browser</th>
-        <th>From</th>
-        <th>Since</th>
-        <th>Ends</th>
-        <th aria-label="End" />
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="one in sessions" :key="one.id">
-        <td :title="one.agent">
-          {{ agentWords(one.agent) }} <NTag v-if="one.current" size="small" :bordered="false">this one</NTag>
-        </td>
-        <td>{{ one.address }}</td>
-        <td>{{ dayAndTime(one.signedInAt) }}</td>
-        <td>{{ fromNow(one.endsAt) }}</td>
-        <td>
-          <NButton
-            v-if="!one.current"
-            size="tiny"
-            :aria-label="`End the session of ${agentWords(one.agent)} from ${one.address}`"
-            @click="$emit('end', one.id)"
-            >End</NButton
-          >
-        </td>
-      </tr>
-    </tbody>
-  </NTable>
+  <DataTable
+    caption="Browsers that are signed in"
+    :columns="COLUMNS"
+    :rows="sessions"
+    :row-key="({ id }) => id"
+  >
+    <template #browser="{ row }"
+      ><span :title="row.agent">{{ agentWords(row.agent) }}</span>
+      <NTag v-if="row.current" size="small" :bordered="false">this one</NTag></template
+    >
+    <template #since="{ row }">{{ dayAndTime(row.signedInAt) }}</template>
+    <template #ends="{ row }">{{ fromNow(row.endsAt) }}</template>
+    <template #end="{ row }"
+      ><NButton
+        v-if="!row.current"
+        size="tiny"
+        :aria-label="`End the session of ${agentWords(row.agent)} from ${row.address}`"
+        @click="$emit('end', row.id)"
+        >End</NButton
+      ></template
+    >
+  </DataTable>
   <NButton v-if="sessions.length > 1" size="small" @click="$emit('end', 'others')">End all others</NButton>
 </template>

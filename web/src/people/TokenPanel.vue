@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NAlert, NButton, NForm, NFormItem, NInput, NRadio, NRadioGroup, NTable } from 'naive-ui';
+import { NAlert, NButton, NForm, NFormItem, NInput, NRadio, NRadioGroup } from 'naive-ui';
 import { MAX_TOKEN_DAYS, nameSchema, required, type TokenView } from '@tasche/contract';
 import { dayPlus } from '@tasche/core';
 import { computed, reactive, ref } from 'vue';
@@ -8,6 +8,8 @@ import { today } from '../app/day';
 import { useRead } from '../api/read';
 import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import DateField from '../fields/DateField.vue';
 import { useForm } from '../fields/use-form';
 import { dayAndTime, fromNow } from './moment-words';
@@ -45,6 +47,12 @@ const stateOf = ({ revokedAt, expiresAt, usedAt }: TokenView) => {
   if (Date.parse(expiresAt) <= Date.now()) return 'run out';
   return `${usedAt ? `used ${fromNow(usedAt)}` : 'never used'}, ends ${fromNow(expiresAt)}`;
 };
+const mayWords = ({ scopes }: TokenView) => (scopes.includes('write') ? 'reads and writes' : 'reads');
+const COLUMNS: readonly DataColumn<TokenView>[] = [
+  { id: 'name', head: 'What for', isLong: true, value: ({ name }) => name },
+  { id: 'state', head: 'Used, and ends', value: ({ expiresAt }) => expiresAt },
+  { id: 'end', head: 'End', isActions: true },
+];
 </script>
 
 <template>
@@ -62,26 +70,29 @@ const stateOf = ({ revokedAt, expiresAt, usedAt }: TokenView) => {
       <NButton size="small" @click="copy">Copy</NButton>
       <NButton size="small" @click="made = ''">I have it</NButton>
     </NAlert>
-    <NTable v-if="tokens.length" size="small" :bordered="false">
-      <tbody>
-        <tr v-for="one in tokens" :key="one.id">
-          <td>
-            {{ one.name }}
-            <span class="quiet small">{{ one.scopes.includes('write') ? 'reads and writes' : 'reads' }}</span>
-          </td>
-          <td :title="`made ${dayAndTime(one.madeAt)}`">{{ stateOf(one) }}</td>
-          <td>
-            <NButton
-              v-if="!one.revokedAt"
-              size="tiny"
-              :aria-label="`End the token ${one.name}`"
-              @click="revoke(one.id)"
-              >End</NButton
-            >
-          </td>
-        </tr>
-      </tbody>
-    </NTable>
+    <DataTable
+      v-if="tokens.length"
+      caption="Tokens for scripts"
+      :columns="COLUMNS"
+      :rows="tokens"
+      :row-key="({ id }) => id"
+    >
+      <template #name="{ row }"
+        >{{ row.name }} <span class="quiet small">{{ mayWords(row) }}</span></template
+      >
+      <template #state="{ row }"
+        ><span :title="`made ${dayAndTime(row.madeAt)}`">{{ stateOf(row) }}</span></template
+      >
+      <template #end="{ row }"
+        ><NButton
+          v-if="!row.revokedAt"
+          size="tiny"
+          :aria-label="`End the token ${row.name}`"
+          @click="revoke(row.id)"
+          >End</NButton
+        ></template
+      >
+    </DataTable>
     <NForm
       v-if="adding"
       ref="form"

@@ -1,14 +1,7 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NTable } from 'naive-ui';
-import {
-  counted,
-  decimals,
-  seasonVerdict,
-  seasonSentence,
-  type SeasonStrokes,
-  type SeasonValue,
-} from '@tasche/core';
+import { counted, seasonVerdict, seasonSentence, type SeasonValue } from '@tasche/core';
 import { computed, watch } from 'vue';
 import { today } from '../app/day';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -17,7 +10,9 @@ import { useSchedule } from '../courses/schedule-store';
 import { MARKS } from '../ladder/marks';
 import { useLongWork } from '../plan/use-round';
 import { useSheet } from '../sheet/sheet-store';
+import SeasonTables from './SeasonTables.vue';
 import { seasonRounds } from './season-rounds';
+import { againstGamerWords, strokesWithin } from './season-words';
 
 /** The honest answer to “is swapping worth it?”: over all rounds that are planned, with how far it can be known. */
 const store = useSheet();
@@ -56,7 +51,6 @@ const besides = computed(() => ({
   wishIds: wishes.value.map(({ id }) => id),
 }));
 const bagName = (id: string) => store.sheet!.bags.find((bag) => bag.id === id)?.name ?? 'a bag that is gone';
-const wishOf = (id: string) => wishes.value.find((wish) => wish.id === id);
 const played = computed(() => asked.value.rounds.reduce((sum, { times }) => sum + times, 0));
 const { result, share, problem, run, stop, clear } = useLongWork<SeasonValue>();
 // Another season, or clubs that carry otherwise, have another answer.
@@ -67,22 +61,7 @@ const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is go
 const severity = computed(() =>
   result.value && seasonVerdict(result.value) === 'gamer' ? 'fine' : 'warning',
 );
-const gamerCount = computed(() => store.gamer?.clubIds.length ?? 0);
-const range = ({ strokes, low, high }: SeasonStrokes) =>
-  `${decimals(strokes, 1)} (${decimals(low, 1)} to ${decimals(high, 1)})`;
-const differs = (ids: readonly string[], gamer = store.gamer?.clubIds ?? []) => {
-  const [ins, outs] = [ids.filter((id) => !gamer.includes(id)), gamer.filter((id) => !ids.includes(id))];
-  return ins.length + outs.length === 0
-    ? gamer.length < gamerCount.value
-      ? `${counted(gamer.length, 'club')} of the gamer: ${gamer.map(name).join(', ')}`
-      : 'the gamer'
-    : [
-        ins.length > 0 && `${ins.map(name).join(', ')} in`,
-        outs.length > 0 && `${outs.map(name).join(', ')} out`,
-      ]
-        .filter(Boolean)
-        .join(', ');
-};
+const gamerIds = computed(() => store.gamer?.clubIds ?? []);
 </script>
 
 <template>
@@ -114,17 +93,19 @@ const differs = (ids: readonly string[], gamer = store.gamer?.clubIds ?? []) => 
         <tbody>
           <tr>
             <th scope="row">A bag for each round</th>
-            <td class="n">{{ range(result.changed) }}</td>
+            <td class="n">{{ strokesWithin(result.changed) }}</td>
           </tr>
           <tr>
             <th scope="row">
-              One bag for all<br /><span class="quiet small">{{ differs(result.fixed.ids) }}</span>
+              One bag for all<br /><span class="quiet small">{{
+                againstGamerWords(result.fixed.ids, gamerIds, name)
+              }}</span>
             </th>
-            <td class="n">{{ range(result.fixed) }}</td>
+            <td class="n">{{ strokesWithin(result.fixed) }}</td>
           </tr>
           <tr>
             <th scope="row">Swapping, over that one bag</th>
-            <td class="n">{{ range(result.swapping) }}</td>
+            <td class="n">{{ strokesWithin(result.swapping) }}</td>
           </tr>
         </tbody>
       </NTable>
@@ -133,81 +114,17 @@ const differs = (ids: readonly string[], gamer = store.gamer?.clubIds ?? []) => 
         of 100 seasons whose carries are drawn from what is known ({{ result.draws }} drawn). The luck of
         single shots is not in it.<template v-if="result.fixed.short > 0.05">
           No other single bag saves more than {{ result.fixed.short.toFixed(1) }} beyond it.</template
-        ><template v-if="result.rounds.some(({ gamerIds }) => gamerIds.length < gamerCount)">
+        ><template v-if="result.rounds.some(({ gamerIds: taken }) => taken.length < gamerIds.length)">
           Where fewer clubs are allowed than a bag holds, its best so many are taken.</template
         >
       </p>
-      <NTable size="small" :bordered="false" :bottom-bordered="false" class="clubs">
-        <thead>
-          <tr>
-            <th scope="col">Which set travels where</th>
-            <th scope="col" class="n">Saved a round</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="round in result.rounds" :key="round.id">
-            <th scope="row">
-              {{ round.name
-              }}<template v-if="round.times > 1">
-                and {{ counted(round.times - 1, 'round') }} like it</template
-              ><br />
-              <span class="quiet small">{{ differs(round.bestIds, round.gamerIds) }}</span>
-            </th>
-            <td class="n">{{ decimals(round.saves, 2) }}</td>
-          </tr>
-        </tbody>
-      </NTable>
-      <NTable
-        v-if="result.bags.length + result.wishes.length > 0"
-        size="small"
-        :bordered="false"
-        :bottom-bordered="false"
-        class="clubs"
-      >
-        <thead>
-          <tr>
-            <th scope="col">Bags and wishes</th>
-            <th scope="col" class="n">Strokes saved</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="bag in result.bags" :key="bag.id">
-            <th scope="row">
-              {{ bagName(bag.id) }}<br /><span class="quiet small">in every round, over the gamer</span>
-            </th>
-            <td class="n">{{ range(bag) }}</td>
-          </tr>
-          <tr v-for="wish in result.wishes" :key="wish.id">
-            <th scope="row">
-              {{ wishOf(wish.id)?.name ?? 'a wish that is gone' }}<br />
-              <span class="quiet small"
-                >wished for{{ wishOf(wish.id)?.price ? `, ${wishOf(wish.id)!.price}` : '' }}; in the best bag
-                of {{ wish.rounds }} of {{ result.played }}, over what is owned</span
-              >
-            </th>
-            <td class="n">{{ range(wish) }}</td>
-          </tr>
-        </tbody>
-      </NTable>
-      <NTable size="small" :bordered="false" :bottom-bordered="false" class="clubs">
-        <thead>
-          <tr>
-            <th scope="col">Club</th>
-            <th scope="col" class="n">In the best bag of</th>
-            <th scope="col" class="n">Lost without it</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="{ id, rounds, strokes } in result.clubs" :key="id">
-            <th scope="row">
-              {{ name(id) }}
-              <span v-if="!store.gamer?.clubIds.includes(id)" class="quiet small">not in the gamer</span>
-            </th>
-            <td class="n">{{ rounds }} of {{ result.played }}</td>
-            <td class="n">{{ strokes === Infinity ? '–' : decimals(strokes, 2) }}</td>
-          </tr>
-        </tbody>
-      </NTable>
+      <SeasonTables
+        :value="result"
+        :gamer-ids="gamerIds"
+        :wishes="wishes"
+        :name-of="name"
+        :bag-name="bagName"
+      />
     </template>
     <p v-for="one in asked.left" :key="one" class="verdict warning small">◆ {{ one }}</p>
   </section>
@@ -232,13 +149,5 @@ th {
   text-align: left;
   font-weight: 500;
   white-space: normal;
-}
-thead th {
-  color: var(--quiet);
-  font-weight: 400;
-  font-size: 12.5px;
-}
-.clubs {
-  margin-top: 10px;
 }
 </style>

@@ -1,3 +1,4 @@
+import { counted, decimals, type SeasonStrokes } from '@tasche/core';
 import type { Repeats, SeasonEntryKind, SeasonItemKind, TrialOutcome } from '@tasche/contract';
 
 /** A shape and a word for each; colour never speaks alone. */
@@ -45,3 +46,29 @@ export const OUTCOME_WORDS: Record<TrialOutcome, string> = {
   kept: 'kept',
   dropped: 'dropped',
 };
+
+/** "1.2 (−0.4 to 2.8)". */
+export function strokesWithin({ strokes, low, high }: SeasonStrokes): string {
+  return `${decimals(strokes, 1)} (${decimals(low, 1)} to ${decimals(high, 1)})`;
+}
+
+/**
+ * What a bag changes against the gamer: "4 hybrid in, 5 wood out".
+ * @param taken the clubs of the gamer that may go there, where not all may
+ */
+export function againstGamerWords(
+  ids: readonly string[],
+  gamerIds: readonly string[],
+  nameOf: (id: string) => string,
+  taken = gamerIds,
+): string {
+  const named = (some: readonly string[]) => some.map(nameOf).join(', ');
+  const [ins, outs] = [ids.filter((id) => !taken.includes(id)), taken.filter((id) => !ids.includes(id))];
+  if (ins.length + outs.length > 0)
+    return [ins.length > 0 && `${named(ins)} in`, outs.length > 0 && `${named(outs)} out`]
+      .filter(Boolean)
+      .join(', ');
+  return taken.length < gamerIds.length
+    ? `${counted(taken.length, 'club')} of the gamer: ${named(taken)}`
+    : 'the gamer';
+}

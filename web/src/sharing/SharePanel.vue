@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NAlert, NButton, NTable } from 'naive-ui';
+import { NAlert, NButton } from 'naive-ui';
 import { SHARED_PAPER_WORDS, type MadeLinkView, type SharedPaper, type ShareView } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import { useRead } from '../api/read';
 import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
 import { counted } from '@tasche/core';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import QrCode from '../bench/QrCode.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { agentWords, dayAndTime, fromNow } from '../people/moment-words';
@@ -58,6 +60,17 @@ const allOpenings = ({ lastOpenings }: ShareView) =>
   lastOpenings
     .map(({ at, address, agent }) => `${dayAndTime(at)}  ${agentWords(agent)}  ${address}`)
     .join('\n');
+const COLUMNS: readonly DataColumn<ShareView>[] = [
+  {
+    id: 'paper',
+    head: 'Paper',
+    isLong: true,
+    value: ({ paper, name }) => `${SHARED_PAPER_WORDS[paper]} ${name}`,
+  },
+  { id: 'by', head: 'Made by', value: ({ madeBy }) => madeBy },
+  { id: 'ends', head: 'Ends', value: ({ expiresAt }) => expiresAt },
+  { id: 'end', head: 'End', isActions: true },
+];
 </script>
 
 <template>
@@ -81,25 +94,29 @@ const allOpenings = ({ lastOpenings }: ShareView) =>
       <QrCode :text="made.url" label="The link as a code" :px="104" />
     </div>
   </NAlert>
-  <NTable v-if="standing.length" size="small" :bordered="false">
-    <tbody>
-      <tr v-for="one in standing" :key="one.id">
-        <td>
-          <b>{{ SHARED_PAPER_WORDS[one.paper] }}</b> <span class="small">{{ one.name }}</span>
-          <div class="quiet small" :title="allOpenings(one)">{{ openingWords(one) }}</div>
-        </td>
-        <td class="small">by {{ one.madeBy }}, ends {{ fromNow(one.expiresAt) }}</td>
-        <td>
-          <NButton
-            size="tiny"
-            :aria-label="`End the link to ${SHARED_PAPER_WORDS[one.paper]} of ${one.name}`"
-            @click="revoke(one.id)"
-            >End</NButton
-          >
-        </td>
-      </tr>
-    </tbody>
-  </NTable>
+  <DataTable
+    v-if="standing.length"
+    caption="Links that are open"
+    :columns="COLUMNS"
+    :rows="standing"
+    :row-key="({ id }) => id"
+  >
+    <template #paper="{ row }"
+      ><b>{{ SHARED_PAPER_WORDS[row.paper] }}</b> <span class="small">{{ row.name }}</span>
+      <div class="quiet small" :title="allOpenings(row)">{{ openingWords(row) }}</div></template
+    >
+    <template #ends="{ row }"
+      ><span class="small">{{ fromNow(row.expiresAt) }}</span></template
+    >
+    <template #end="{ row }"
+      ><NButton
+        size="tiny"
+        :aria-label="`End the link to ${SHARED_PAPER_WORDS[row.paper]} of ${row.name}`"
+        @click="revoke(row.id)"
+        >End</NButton
+      ></template
+    >
+  </DataTable>
   <p v-if="ended" class="quiet small">{{ counted(ended, 'link has', 'links have') }} ended.</p>
 </template>
 
