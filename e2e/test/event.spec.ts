@@ -139,7 +139,7 @@ test('a round’s needs are the player’s: notes added, one changed and brought
   await often.press('Tab');
   await expect(needs.getByRole('heading')).not.toHaveText(asks);
   await expect(needs.getByText('changed')).toBeVisible();
-  await needs.getByRole('button', { name: 'Take away tee shot at the 3rd' }).click();
+  await needs.getByRole('button', { name: 'Bring tee shot at the 3rd back' }).click();
   await expect(needs.getByText('changed')).toHaveCount(0);
 });
 

@@ -1,35 +1,22 @@
 <script setup lang="ts">
-import ProblemLine from '../app/ProblemLine.vue';
-import { counted } from '@tasche/core';
-import { useForm } from '../fields/use-form';
-import NumberField from '../fields/NumberField.vue';
-import DateField from '../fields/DateField.vue';
-import TimeField from '../fields/TimeField.vue';
-import ZoneField from '../fields/ZoneField.vue';
-import { ownZone } from '../fields/time-zones';
-import TextField from '../fields/TextField.vue';
-import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton, NForm, NFormItem, NTable } from 'naive-ui';
-import {
-  LIMIT_BOUNDS,
-  eventDetails,
-  finite,
-  required,
-  MAX_ROUNDS,
-  type CourseView,
-  type EventDetails,
-  type EventRound,
-  type EventView,
-} from '@tasche/contract';
-import { addDays, format, parseISO } from 'date-fns';
+import { LIMIT_BOUNDS, MAX_ROUNDS, eventDetails, finite, required, type EventView } from '@tasche/contract';
+import { NButton, NForm, NFormItem } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { shortDay, today } from '../app/day';
-import { freshRound } from '../courses/fresh-round';
-import { useSchedule } from '../courses/schedule-store';
+import ProblemLine from '../app/ProblemLine.vue';
 import { useOutbox } from '../changes/outbox';
+import { useSchedule } from '../courses/schedule-store';
+import ChoiceField from '../fields/ChoiceField.vue';
+import NumberField from '../fields/NumberField.vue';
+import TextField from '../fields/TextField.vue';
+import ZoneField from '../fields/ZoneField.vue';
+import { ownZone } from '../fields/time-zones';
+import { useForm } from '../fields/use-form';
 import { useSheet } from '../sheet/sheet-store';
+import EventChoices from './EventChoices.vue';
+import EventRounds from './EventRounds.vue';
+import { courseNames, draftRounds, eventOfDraft, nextRound } from './event-draft';
 
 /**
  * An event to plan a player for: one the workspace has, or one written down here; or, given one, its rounds
@@ -43,14 +30,6 @@ const outbox = useOutbox();
 const router = useRouter();
 onMounted(() => void schedule.load());
 
-interface DraftRound {
-  id: string;
-  day: string;
-  /** Empty while nobody knows it. */
-  teeTime: string;
-  courseId: string;
-  tee: number;
-}
 const own = ref(Boolean(props.event));
 const draft = reactive({
   name: props.event?.name ?? '',
@@ -64,87 +43,27 @@ const { rules, submit } = useForm(draft, {
   clubs: { label: 'Clubs allowed', schema: required(finite(...LIMIT_BOUNDS.clubs)) },
   notes: { label: 'Notes', schema: eventDetails.notes },
 });
-const rounds = ref<DraftRound[]>(
-  props.event?.rounds.map(({ id, day, teeTime, courseId, tee }) => ({
-    id,
-    day,
-    teeTime: teeTime ?? '',
-    courseId,
-    tee,
-  })) ?? [],
-);
+const rounds = ref(draftRounds(props.event));
 const problem = ref('');
 
 /** Courses a round can be worked out on. */
 const playable = computed(() => schedule.courses.filter(({ holes }) => holes.length > 0));
 const planned = computed(() => new Set(store.sheet!.plans.map(({ eventId }) => eventId)));
-const firstDay = ({ rounds: all }: Pick<EventDetails, 'rounds'>) => all.map(({ day }) => day).sort()[0]!;
-const coming = computed(() =>
-  schedule.events
-    .filter((event) => event.rounds.some(({ day }) => day >= today()))
-    .sort((a, b) => firstDay(a).localeCompare(firstDay(b))),
-);
-const courseNames = (event: EventView) =>
-  [
-    ...new Set(
-      event.rounds.map(
-        ({ courseId }) => schedule.courses.find(({ id }) => id === courseId)?.name ?? 'a course that is gone',
-      ),
-    ),
-  ].join(', ');
 
 function more(): void {
-  const last = rounds.value.at(-1);
-  rounds.value.push({
-    id: newId(),
-    day: last
-      ? format(addDays(parseISO(last.day), 1), 'yyyy-MM-dd')
-      : format(addDays(new Date(), 7), 'yyyy-MM-dd'),
-    teeTime: '',
-    courseId: last?.courseId ?? playable.value[0]?.id ?? '',
-    tee: last?.tee ?? 0,
-  });
+  rounds.value = [...rounds.value, nextRound(rounds.value.at(-1), playable.value[0]?.id ?? '')];
 }
 function begin(): void {
   own.value = true;
   if (rounds.value.length === 0) more();
 }
 
-/** What a round is expected to be like before anybody has forecast it: the course's season that day. */
-function roundOf(draft: DraftRound, i: number, course: CourseView): EventRound {
-  const before = props.event?.rounds.find(({ id }) => id === draft.id);
-  const { teeTime, ...where } = draft;
-  const given = { ...where, name: `Round ${i + 1}`, teeTime: teeTime || undefined };
-  if (before && before.courseId === draft.courseId && before.day === draft.day)
-    return { ...before, ...given };
-  return freshRound(given, course);
-}
-
 function save(): void {
-  const made: EventRound[] = [];
-  for (const [i, draft] of rounds.value.entries()) {
-    const course = schedule.courses.find(({ id }) => id === draft.courseId);
-    if (!course) {
-      problem.value = `Round ${i + 1}: choose a course.`;
-      return;
-    }
-    if (!/^\d{4}-\d\d-\d\d$/.test(draft.day)) {
-      problem.value = `Round ${i + 1}: give it a day.`;
-      return;
-    }
-    made.push(roundOf({ ...draft, tee: Math.min(draft.tee, course.tees.length - 1) }, i, course));
-  }
-  if (made.length === 0) {
-    problem.value = 'An event has one round at least.';
+  const details = eventOfDraft(draft, rounds.value, schedule.courses, props.event);
+  if ('problem' in details) {
+    problem.value = details.problem;
     return;
   }
-  const details = {
-    name: draft.name.trim(),
-    rounds: made,
-    zone: draft.zone || null,
-    limits: { clubs: draft.clubs!, lengthIn: draft.lengthIn },
-    notes: draft.notes.trim(),
-  };
   if (props.event) {
     schedule.change([
       { do: 'editEvent', eventId: props.event.id, version: props.event.version, set: details },
@@ -170,7 +89,7 @@ function plan(event: EventView): void {
         playerId: props.playerId,
         eventId: event.id,
         name: event.name,
-        course: courseNames(event),
+        course: courseNames(event, schedule.courses),
         startsOn: days[0]!,
         endsOn: days.at(-1)!,
         ground: '',
@@ -182,10 +101,6 @@ function plan(event: EventView): void {
   emit('leave');
   void router.push({ name: 'plan', params: { playerId: props.playerId, planId: id } });
 }
-const remove = (i: number) => {
-  rounds.value = rounds.value.toSpliced(i, 1);
-};
-const tees = (courseId: string) => schedule.courses.find(({ id }) => id === courseId)?.tees ?? [];
 </script>
 
 <template>
@@ -197,37 +112,14 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
     size="small"
     @submit.prevent="submit(save)"
   >
-    <template v-if="!own">
-      <p v-if="schedule.state !== 'ready'" class="quiet" role="status">Looking for events…</p>
-      <template v-else>
-        <h2>Which event?</h2>
-        <ul class="events">
-          <li v-for="one in coming" :key="one.id">
-            <NButton :disabled="planned.has(one.id)" @click="plan(one)">
-              <b>{{ one.name }}</b>
-            </NButton>
-            <span
-              >{{ shortDay(firstDay(one)) }}, {{ one.rounds.length }}
-              {{ one.rounds.length === 1 ? 'round' : 'rounds' }}</span
-            ><span class="quiet">{{ courseNames(one) }}</span>
-            <span class="quiet small"
-              >{{ counted(one.limits.clubs, 'club') }}, {{ one.limits.lengthIn }} in<template
-                v-if="planned.has(one.id)"
-                >; planned already</template
-              ></span
-            >
-          </li>
-          <li v-if="coming.length === 0" class="quiet">No event is to come.</li>
-        </ul>
-        <div class="bar">
-          <NButton :disabled="playable.length === 0" @click="begin"> Another event</NButton
-          ><NButton @click="emit('leave')">Cancel</NButton>
-          <span v-if="playable.length === 0" class="quiet small"
-            >First write down a course with its holes: <RouterLink to="/courses">Courses</RouterLink></span
-          >
-        </div>
-      </template>
-    </template>
+    <EventChoices
+      v-if="!own"
+      :planned="planned"
+      :can-write="playable.length > 0"
+      @plan="plan"
+      @write="begin"
+      @leave="emit('leave')"
+    />
     <template v-else>
       <div class="line">
         <NFormItem label="Name of the event" path="name">
@@ -258,50 +150,7 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
           <TextField aria-label="Notes" v-model:value="draft.notes" placeholder="What the committee says" />
         </NFormItem>
       </div>
-      <NTable size="small" :bordered="false" :bottom-bordered="false" class="rounds">
-        <thead>
-          <tr>
-            <th scope="col">Round</th>
-            <th scope="col">Day</th>
-            <th scope="col">Tee time</th>
-            <th scope="col">Course</th>
-            <th scope="col">Tee</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(round, i) in rounds" :key="round.id">
-            <th scope="row">{{ i + 1 }}</th>
-            <td><DateField v-model:value="round.day" :label="`Day of round ${i + 1}`" /></td>
-            <td><TimeField v-model:value="round.teeTime" :label="`Tee time of round ${i + 1}`" /></td>
-            <td>
-              <ChoiceField
-                v-model:value="round.courseId"
-                @update:value="round.tee = 0"
-                :label="`Course of round ${i + 1}`"
-                :options="playable.map((course) => ({ value: course.id, label: course.name }))"
-              />
-            </td>
-            <td>
-              <ChoiceField
-                v-model:value="round.tee"
-                :label="`Tee of round ${i + 1}`"
-                :options="tees(round.courseId).map((tee, t) => ({ value: t, label: tee }))"
-              />
-            </td>
-            <td>
-              <NButton
-                v-if="rounds.length > 1"
-                :aria-label="`Remove round ${i + 1}`"
-                @click="remove(i)"
-                size="small"
-              >
-                ×
-              </NButton>
-            </td>
-          </tr>
-        </tbody>
-      </NTable>
+      <EventRounds v-model="rounds" :courses="playable" />
       <ProblemLine :text="problem" />
       <div class="bar">
         <NButton type="primary" attr-type="submit">
@@ -322,19 +171,6 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
   display: grid;
   gap: 4px;
 }
-.events {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  display: grid;
-  gap: 8px;
-}
-.events li {
-  display: grid;
-  grid-template-columns: 220px 150px 1fr auto;
-  gap: 4px 14px;
-  align-items: center;
-}
 .line {
   display: flex;
   flex-wrap: wrap;
@@ -346,29 +182,5 @@ const tees = (courseId: string) => schedule.courses.find(({ id }) => id === cour
 }
 .notes {
   flex: 1 1 260px;
-}
-.rounds {
-  border-collapse: collapse;
-  width: max-content;
-}
-.rounds th {
-  font-weight: 400;
-  font-size: 12.5px;
-  color: var(--quiet);
-  text-align: left;
-  padding-right: 14px;
-}
-.rounds td {
-  padding: 3px 8px 3px 0;
-}
-@media (max-width: 700px) {
-  .events li {
-    grid-template-columns: 1fr;
-  }
-  .rounds {
-    width: 100%;
-    display: block;
-    overflow-x: auto;
-  }
 }
 </style>
