@@ -1,13 +1,9 @@
 <script setup lang="ts">
-import { isFullSwing, shotIn, GAPPING_STRATEGIES, type StepReport } from '@tasche/core';
-import { useElementSize } from '@vueuse/core';
+import { GAPPING_STRATEGIES, type StepReport } from '@tasche/core';
 import { NButton, NEmpty } from 'naive-ui';
-import { computed, defineAsyncComponent, nextTick, onMounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
 import ConditionsEffect from '../conditions/ConditionsEffect.vue';
-import LadderRail from '../ladder/LadderRail.vue';
-import LadderRibs from '../ladder/LadderRibs.vue';
-import LadderTable from '../ladder/LadderTable.vue';
 import { steady } from '../app/steady';
 import SheetGrid from '../sheet/SheetGrid.vue';
 import SheetNotices from '../sheet/SheetNotices.vue';
@@ -15,6 +11,7 @@ import { useShortcuts } from '../keys/use-shortcuts';
 import { COLUMN_SETS } from '../sheet/sheet-columns';
 import { useSheet } from '../sheet/sheet-store';
 import { useSheetEditing } from '../sheet/use-sheet-editing';
+import BagBoard from './BagBoard.vue';
 import BagFindings from './BagFindings.vue';
 import BagHead from './BagHead.vue';
 import BagMenu from './BagMenu.vue';
@@ -26,10 +23,11 @@ import VerdictCard from './VerdictCard.vue';
 import { useBagClubs } from './use-bag-clubs';
 import { useBagLadder } from './use-bag-ladder';
 import { useBagLook } from './use-bag-look';
+import { useBagQuestion } from './use-bag-question';
 import { useBagTrial } from './use-bag-trial';
 import { useTrialKeys } from './use-trial-keys';
+import { useUnknownCarries } from './use-unknown-carries';
 import { useUsualRound } from './use-usual-round';
-import type { UsualQuestion } from './usual-round-worker';
 
 const ClubPanel = defineAsyncComponent(() => import('../clubs/ClubPanel.vue'));
 
@@ -47,24 +45,7 @@ const editing = useSheetEditing(bag);
 const { asTable, columnSet, openClubId } = useBagLook();
 const clubs = useBagClubs(() => props.playerId, bag, ladder);
 const { picking, canEdit, full, takeOut, putIn } = clubs;
-const { remedies, swapsFor } = useUsualRound(
-  computed<UsualQuestion | null>(() =>
-    !store.readOnly && bag.value
-      ? {
-          request: {
-            clubs: [...ladder.inBag.value, ...leftOutClubs.value],
-            from: ladder.playedIn.value,
-            ...(store.sheet!.player.handicap !== null && { handicap: store.sheet!.player.handicap }),
-            ...ladder.roundThere.value,
-          },
-          bagIds: ladder.inBag.value.map(({ id }) => id),
-          options: ladder.options.value,
-          limit: ladder.limit.value,
-          ...(store.sheet!.player.preferences && { preferences: store.sheet!.player.preferences }),
-        }
-      : null,
-  ),
-);
+const { remedies, swapsFor } = useUsualRound(useBagQuestion(bag, ladder));
 const tried = useBagTrial(
   () => props.playerId,
   bag,
@@ -85,35 +66,22 @@ const pointed = ref<StepReport | null>(null);
 const carrying = ref(false);
 const airBar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 const airOpen = ref(false);
-const board = ref<HTMLElement | null>(null);
-const { width: boardWidth } = useElementSize(board);
-const sheetHeight = computed(() => HEAD_PX + (ladder.rows.value.length + (canEdit.value ? 1 : 0)) * ROW_PX);
-const railHeight = computed(() => Math.max(420, sheetHeight.value));
 const badged = steady(() =>
   [...ladder.freshClubs.value].map((id): [string, string] => [id, trial.value ? 'in' : 'new']),
 );
 const badges = computed(() => new Map(badged.value));
 
-/** Clubs one hits to a number, and those whose number nobody has told. */
-const carryClubs = computed(() => ladder.rows.value.filter(({ kind }) => isFullSwing(kind)));
-const unknownCarries = computed(() => carryClubs.value.filter(({ spec }) => !shotIn(spec, 'shot.full')));
-function toNextUnknown(): void {
-  const next = unknownCarries.value[0];
-  if (next) void grid.value?.goTo(next.id, 'shot.full.carryM');
-}
-
+const carries = useUnknownCarries(
+  ladder.rows,
+  () => grid.value,
+  () => canEdit.value && bag.value?.clubIds.length === 0,
+  () => bag.value?.id,
+);
 /** A usual bag goes in like a paste, and the cursor to the first carry that is not known. */
-async function fill(rows: string): Promise<void> {
+function fill(rows: string): Promise<void> {
   paste(rows, 0, 0, 'begun with a usual bag');
-  await nextTick();
-  toNextUnknown();
+  return carries.toFirst();
 }
-/** An empty bag has the cursor where one types. */
-function focusWhenEmpty(): void {
-  if (canEdit.value && bag.value?.clubIds.length === 0) void grid.value?.focus();
-}
-onMounted(focusWhenEmpty);
-watch(() => bag.value?.id, focusWhenEmpty, { flush: 'post' });
 
 function paste(text: string, row: number, column: number, why?: string): void {
   try {
@@ -172,9 +140,9 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
       :count="ladder.inBag.value.length"
       :too-many="ladder.tooMany.value"
       :limit="ladder.limit.value"
-      :carry-clubs="carryClubs"
-      :unknown="unknownCarries"
-      @next-unknown="toNextUnknown"
+      :carry-clubs="carries.carryClubs.value"
+      :unknown="carries.unknown.value"
+      @next-unknown="carries.toNext"
     >
       <BagMenu
         :bag="bag"
@@ -227,52 +195,38 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
       </ConditionsBar>
       <EmptyBag v-if="canEdit && bag.clubIds.length === 0" :unit="unit" @rows="fill" />
       <div class="stage">
-        <div ref="board" class="board" :class="{ table: asTable, wide: boardWidth > 1000 }">
-          <SheetGrid
-            ref="grid"
-            class="sheet"
-            :clubs="ladder.rows.value"
-            :columns="columnSet.columns"
-            :unit="unit"
-            :read-only="!canEdit"
-            :rejected="editing.rejected.value"
-            :row-px="ROW_PX"
-            :head-px="HEAD_PX"
-            :label="`Spec sheet of ${store.sheet!.player.name}, ${bag.name}`"
-            :badges="badges"
-            drag-group="clubs"
-            @write="editing.write"
-            @add="editing.add"
-            @paste="paste"
-            @open="openClubId = $event"
-            @active="activeClub = $event"
-            @dropped="putIn"
-            @dragging="carrying = $event"
-          />
-          <template v-if="!asTable">
-            <LadderRibs
-              class="ribs"
-              :report="report"
-              :rows="ladder.rows.value.length"
+        <BagBoard
+          :ladder="ladder"
+          :as-table="asTable"
+          :row-px="ROW_PX"
+          :head-px="HEAD_PX"
+          :has-new-row="canEdit"
+          :pointed="pointed"
+          @point="pointed = $event"
+        >
+          <template #sheet>
+            <SheetGrid
+              ref="grid"
+              class="sheet"
+              :clubs="ladder.rows.value"
+              :columns="columnSet.columns"
+              :unit="unit"
+              :read-only="!canEdit"
+              :rejected="editing.rejected.value"
               :row-px="ROW_PX"
               :head-px="HEAD_PX"
-              :unit="unit"
-              :fresh="ladder.freshSteps.value"
-              @point="pointed = $event"
-            />
-            <LadderRail
-              class="rail"
-              :clubs="ladder.shown.value"
-              :report="report"
-              :height="railHeight"
-              :unit="unit"
-              :gone="ladder.goneClubs.value"
-              :fresh="ladder.freshClubs.value"
-              :pointed="pointed"
-              :moved="ladder.moved.value"
+              :label="`Spec sheet of ${store.sheet!.player.name}, ${bag.name}`"
+              :badges="badges"
+              drag-group="clubs"
+              @write="editing.write"
+              @add="editing.add"
+              @paste="paste"
+              @open="openClubId = $event"
+              @active="activeClub = $event"
+              @dropped="putIn"
+              @dragging="carrying = $event"
             />
           </template>
-          <LadderTable v-else class="as-table" :report="report" :unit="unit" :moved="ladder.moved.value" />
           <SwapPicker
             v-if="picking && bag"
             class="picker"
@@ -287,7 +241,7 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
             @choose="tried.choose"
             @close="tried.leave"
           />
-        </div>
+        </BagBoard>
         <VerdictCard
           class="card-below"
           :class="{ away: carrying }"
@@ -342,29 +296,8 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
   justify-items: start;
   max-width: 560px;
 }
-.board {
-  position: relative;
-  display: grid;
-  grid-template-columns: max-content minmax(230px, 1fr);
-  align-items: start;
-  gap: 0 14px;
-}
-.board.wide {
-  grid-template-columns: max-content minmax(240px, 1fr) minmax(250px, 300px);
-}
-.board.table {
-  grid-template-columns: max-content minmax(300px, 1fr);
-}
-.board:not(.wide) .rail {
-  grid-column: 1 / -1;
-  margin-top: 18px;
-  max-width: 520px;
-}
 .stage {
   display: contents;
-}
-.as-table {
-  padding-top: 14px;
 }
 .picker {
   position: absolute;
@@ -404,14 +337,6 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
     position: static;
     order: -1;
     margin: 8px 0 4px;
-  }
-  .board,
-  .board.table {
-    grid-template-columns: minmax(0, max-content) minmax(84px, 1fr);
-    gap: 0 6px;
-  }
-  .board.table {
-    grid-template-columns: 1fr;
   }
   .picker {
     left: 0;

@@ -93,7 +93,6 @@ function writeDistance(shown: number): void {
       :aria-label="isChanged ? `Bring ${demand.name} back` : `Take away ${demand.name}`"
       :title="isChanged ? 'as it was worked out' : 'take it away'"
       size="small"
-      type="primary"
       @click="isChanged ? emit('bringBack') : emit('takeAway')"
     >
       {{ isChanged ? '↺' : '×' }}

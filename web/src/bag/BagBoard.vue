@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import type { StepReport } from '@tasche/core';
+import { useElementSize } from '@vueuse/core';
+import { computed, useTemplateRef } from 'vue';
+import LadderRail from '../ladder/LadderRail.vue';
+import LadderRibs from '../ladder/LadderRibs.vue';
+import LadderTable from '../ladder/LadderTable.vue';
+import type { useBagLadder } from './use-bag-ladder';
+
+/** The sheet of a bag with its ladder beside it: steps row by row and the rail, or all of it as a table. */
+const props = defineProps<{
+  ladder: ReturnType<typeof useBagLadder>;
+  asTable: boolean;
+  rowPx: number;
+  headPx: number;
+  /** The sheet ends with a row to type a club into. */
+  hasNewRow: boolean;
+  pointed: StepReport | null;
+}>();
+const emit = defineEmits<{ point: [step: StepReport | null] }>();
+defineSlots<{ sheet: () => unknown; default: () => unknown }>();
+
+/** The rail stands beside the steps where there is room for both. */
+const WIDE_PX = 1000;
+const MIN_RAIL_PX = 420;
+const board = useTemplateRef<HTMLElement>('board');
+const { width } = useElementSize(board);
+const rows = computed(() => props.ladder.rows.value.length);
+const sheetPx = computed(() => props.headPx + (rows.value + (props.hasNewRow ? 1 : 0)) * props.rowPx);
+const railPx = computed(() => Math.max(MIN_RAIL_PX, sheetPx.value));
+</script>
+
+<template>
+  <div ref="board" class="board" :class="{ table: asTable, wide: width > WIDE_PX }">
+    <slot name="sheet" />
+    <template v-if="!asTable">
+      <LadderRibs
+        class="ribs"
+        :report="ladder.report.value"
+        :rows="rows"
+        :row-px="rowPx"
+        :head-px="headPx"
+        :unit="ladder.unit.value"
+        :fresh="ladder.freshSteps.value"
+        @point="emit('point', $event)"
+      />
+      <LadderRail
+        class="rail"
+        :clubs="ladder.shown.value"
+        :report="ladder.report.value"
+        :height="railPx"
+        :unit="ladder.unit.value"
+        :gone="ladder.goneClubs.value"
+        :fresh="ladder.freshClubs.value"
+        :pointed="pointed"
+        :moved="ladder.moved.value"
+      />
+    </template>
+    <LadderTable
+      v-else
+      class="as-table"
+      :report="ladder.report.value"
+      :unit="ladder.unit.value"
+      :moved="ladder.moved.value"
+    />
+    <slot />
+  </div>
+</template>
+
+<style scoped>
+.board {
+  position: relative;
+  display: grid;
+  grid-template-columns: max-content minmax(230px, 1fr);
+  align-items: start;
+  gap: 0 14px;
+}
+.board.wide {
+  grid-template-columns: max-content minmax(240px, 1fr) minmax(250px, 300px);
+}
+.board.table {
+  grid-template-columns: max-content minmax(300px, 1fr);
+}
+.board:not(.wide) .rail {
+  grid-column: 1 / -1;
+  margin-top: 18px;
+  max-width: 520px;
+}
+.as-table {
+  padding-top: 14px;
+}
+@media (max-width: 700px) {
+  .board,
+  .board.table {
+    grid-template-columns: minmax(0, max-content) minmax(84px, 1fr);
+    gap: 0 6px;
+  }
+  .board.table {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,29 @@
+import type { BagView } from '@tasche/contract';
+import { computed, type ComputedRef } from 'vue';
+import { useSheet } from '../sheet/sheet-store';
+import type { useBagLadder } from './use-bag-ladder';
+import type { UsualQuestion } from './usual-round-worker';
+
+/** What a usual round is asked about a bag, in the air it is read in; null where nobody may change it. */
+export function useBagQuestion(
+  bag: ComputedRef<BagView | undefined>,
+  { inBag, leftOutClubs, playedIn, roundThere, options, limit }: ReturnType<typeof useBagLadder>,
+): ComputedRef<UsualQuestion | null> {
+  const store = useSheet();
+  return computed(() => {
+    if (store.readOnly || !bag.value) return null;
+    const { handicap, preferences } = store.sheet!.player;
+    return {
+      request: {
+        clubs: [...inBag.value, ...leftOutClubs.value],
+        from: playedIn.value,
+        ...(handicap !== null && { handicap }),
+        ...roundThere.value,
+      },
+      bagIds: inBag.value.map(({ id }) => id),
+      options: options.value,
+      limit: limit.value,
+      ...(preferences && { preferences }),
+    };
+  });
+}

@@ -1,0 +1,39 @@
+import type { ClubView } from '@tasche/contract';
+import { isFullSwing, shotIn } from '@tasche/core';
+import { computed, nextTick, onMounted, watch, type ComputedRef } from 'vue';
+
+/** A spec sheet one can go to a cell of. */
+interface Grid {
+  focus: () => Promise<void>;
+  goTo: (clubId: string, key: string) => Promise<void>;
+}
+
+/**
+ * The carries of a bag that nobody has told yet, and the ways to them.
+ * @param isEmptyToType the bag is empty and may be typed into: then its cursor stands where one types
+ */
+export function useUnknownCarries(
+  rows: ComputedRef<readonly ClubView[]>,
+  grid: () => Grid | null,
+  isEmptyToType: () => boolean,
+  bagId: () => string | undefined,
+) {
+  /** Clubs one hits to a number, and those whose number nobody has told. */
+  const carryClubs = computed(() => rows.value.filter(({ kind }) => isFullSwing(kind)));
+  const unknown = computed(() => carryClubs.value.filter(({ spec }) => !shotIn(spec, 'shot.full')));
+  function toNext(): void {
+    const next = unknown.value[0];
+    if (next) void grid()?.goTo(next.id, 'shot.full.carryM');
+  }
+  /** After clubs came in: to the first carry that is not known. */
+  async function toFirst(): Promise<void> {
+    await nextTick();
+    toNext();
+  }
+  function focusWhenEmpty(): void {
+    if (isEmptyToType()) void grid()?.focus();
+  }
+  onMounted(focusWhenEmpty);
+  watch(bagId, focusWhenEmpty, { flush: 'post' });
+  return { carryClubs, unknown, toNext, toFirst };
+}
