@@ -14,7 +14,7 @@ export interface DraftRound {
 }
 
 /** An event while it is written. */
-export interface DraftEvent {
+interface DraftEvent {
   name: string;
   clubs: number | null;
   lengthIn: number;
