@@ -12,13 +12,13 @@ export function seasonSentence(value: SeasonValue): string {
   const { played, swapping, fixed, changed } = value;
   const said = ({ strokes, low, high }: SeasonStrokes) =>
     `${decimals(strokes, 1)} strokes (${decimals(low, 1)} to ${decimals(high, 1)})`;
+  const isNothing = ({ high }: SeasonStrokes) => decimals(high, 1) === '0.0';
   const over = `over ${played} ${played === 1 ? 'round' : 'rounds'}`;
   const sentences: Record<SeasonVerdict, string> = {
-    gamer:
-      decimals(changed.high, 1) === '0.0'
-        ? `The gamer will do: no bag saves anything ${over}.`
-        : `The gamer will do: the best bags save ${said(changed)} ${over}, no more than chance.`,
-    'one bag': `One bag for all of them will do: it saves ${said(fixed)} ${over}; swapping from round to round adds ${said(swapping)}, no more than chance.`,
+    gamer: isNothing(changed)
+      ? `The gamer will do: no bag saves anything ${over}.`
+      : `The gamer will do: the best bags save ${said(changed)} ${over}, no more than chance.`,
+    'one bag': `One bag for all of them will do: it saves ${said(fixed)} ${over}; swapping from round to round adds ${isNothing(swapping) ? 'nothing' : `${said(swapping)}, no more than chance`}.`,
     swapping: `Swapping is worth it: ${said(swapping)} ${over} against the best single bag, ${said(changed)} against the gamer.`,
   };
   return sentences[seasonVerdict(value)];

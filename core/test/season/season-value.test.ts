@@ -211,6 +211,7 @@ describe('what bags are worth over a season', () => {
       'The gamer will do: no bag saves anything over 10 rounds.',
     );
     expect(of([1.2, 0.6, 1.8], [0.2, -0.1, 0.5])).toContain('One bag for all of them will do');
+    expect(of([1.2, 0.6, 1.8], [0, 0, 0.01])).toContain('swapping from round to round adds nothing.');
     expect(of([2, 1, 3], [1, 0.5, 1.5])).toContain(
       'Swapping is worth it: 1.0 strokes (0.5 to 1.5) over 10 rounds',
     );

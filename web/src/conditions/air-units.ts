@@ -68,7 +68,7 @@ export function airUnits(unit: DistanceUnit): Record<AirPart, AirUnit> {
 /** "16 mph", "8 m/s". */
 export function airWords(part: AirPart, si: number, unit: DistanceUnit): string {
   const { name, show, decimals } = airUnits(unit)[part];
-  const value = Number(show(si).toFixed(decimals));
+  const value = String(Number(show(si).toFixed(decimals))).replace('-', '−');
   return name === '°' || name === '%' ? `${value} ${name}`.replace(' °', '°') : `${value} ${name}`;
 }
 

@@ -21,7 +21,7 @@ describe('the air as people say it', () => {
 
   it.each([
     ['temperature', 21, 'yd', '70 °F'],
-    ['temperature', -5, 'm', '-5 °C'],
+    ['temperature', -5, 'm', '−5 °C'],
     ['wind', 8, 'yd', '18 mph'],
     ['wind', 8.5, 'm', '8.5 m/s'],
     ['altitude', 1520, 'yd', '4987 ft'],
