@@ -96,10 +96,26 @@ const write = (i: number, part: Partial<DraftRound>) => {
   padding: 3px 8px 3px 0;
 }
 @media (max-width: 700px) {
+  /* A round over two lines; what each field is, its own name says. */
   .rounds {
     width: 100%;
-    display: block;
-    overflow-x: auto;
+  }
+  .rounds thead {
+    position: absolute;
+    clip-path: inset(50%);
+  }
+  .rounds tr {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 8px;
+    padding: 6px 0;
+    border-top: 1px solid var(--line-soft);
+  }
+  .rounds td,
+  .rounds tbody th {
+    padding: 0;
+    border: 0;
   }
 }
 </style>
