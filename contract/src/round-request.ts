@@ -66,8 +66,10 @@ export function roundRequestOf({
   const { changes, notes } = planRoundOf(plan, round.id);
   const preferences = preferencesOf(plan.choosing, player.preferences);
   const from = baselineOf(player);
-  // As they stand on the bag's own page: a club bent since its carry was seen is moved there, too.
-  const candidates: LadderClub[] = placedClubs(clubs.filter(isCandidate).map(ladderClub), from.conditions);
+  // As the bag's own page has them: bent clubs moved, and what nobody hit told by all the player's clubs, a
+  // retired one too.
+  const placed = placedClubs(clubs.map(ladderClub), from.conditions);
+  const candidates: LadderClub[] = placed.filter((_club, i) => isCandidate(clubs[i]!));
   return {
     request: {
       day: dayOf(round, course),

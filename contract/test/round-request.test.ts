@@ -138,6 +138,22 @@ describe('a round as the core is asked for its bag', () => {
     expect(full.new!.source).toBe('modelled');
     expect(full.new!.carryM).toBeLessThan(140);
     expect(request.clubs).toEqual(placedClubs(clubs.map(ladderClub), BASELINE));
+    // A retired club goes nowhere, and still tells how far the others go.
+    const retired = withSpec('old', {
+      loftSetDeg: loft(42, '2026-09-01'),
+      'shot.full': { value: { carryM: 100, source: 'stated' }, takenOn: '2026-10-01' },
+      state: { value: 'retired', takenOn: '2026-10-02' },
+    });
+    const withRetired = roundRequestOf({
+      player,
+      clubs: [...clubs, retired],
+      plan,
+      round,
+      course,
+      limits: { clubs: 14, lengthIn: 46 },
+    }).request.clubs;
+    expect(withRetired).toEqual(placedClubs([...clubs, retired].map(ladderClub), BASELINE).slice(0, -1));
+    expect(withRetired[2]!.shots.full!.carryM).toBeLessThan(full.new!.carryM - 3);
     // What nobody hit is still said; a bent club has been hit.
     expect(lockerFindings(request.clubs).find(({ code }) => code === 'no carry')!.clubIds).toEqual(['new']);
   });
