@@ -140,7 +140,7 @@ describe('what bags are worth over a season', () => {
     const taken = value.rounds[1]!.gamerIds;
     expect(taken.length).toBeLessThanOrEqual(gamerIds.length - 2);
     expect(costs(taken)).toBeCloseTo(Math.min(...part.map(costs)), 6);
-    // A bag for each round is never worse than what is taken of the gamer, and no better than one for all is worse.
+    // A bag for each round is never worse than what is taken of the gamer, nor than one bag for all.
     for (const { saves } of value.rounds) expect(saves).toBeGreaterThan(-1e-9);
     expect(value.changed.strokes).toBeGreaterThanOrEqual(value.fixed.strokes - 1e-9);
     // The one bag is as large as the largest round allows.

@@ -207,7 +207,7 @@ const bars = computed(() => {
       <span><i class="key tee" /> off the tee, and laid up</span
       ><span><i class="key approach" /> at a green</span><span><i class="key short" /> short game</span
       ><span>Distances are stock carries at home.</span
-      ><span v-if="rungs.some(({ modelled }) => modelled)"><i>Slanted</i>: modelled, nobody has hit it.</span
+      ><span v-if="rungs.some(({ modelled }) => modelled)"><i>Italics</i>: modelled, not measured.</span
       ><span v-if="steps.some(({ severity }) => severity !== 'fine')"
         >Steps: ◆ look, ■ fault, ○ not known yet.</span
       >
