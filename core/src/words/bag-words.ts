@@ -109,6 +109,9 @@ function runnerUpSentence(
     : `The ${name} in its place costs ${strokesWords(onTheCourse)}${mostly ? `, most of it ${mostly}` : ''}.`;
 }
 
+/** Why no bag can be chosen for a player nothing is known of. */
+export const NO_DISTANCE_WORDS = 'No carry and no loft says how far this player hits it: write one down.';
+
 /** "Proved the best of 16,383 sets of clubs." */
 export function proofWords({ proved, sets }: BagAnswer['proof']): string {
   if (sets <= 1) return 'The only set of clubs there is.';

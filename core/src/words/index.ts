@@ -5,6 +5,7 @@ export {
   howSureSentence,
   lossWords,
   BOUNCE_STRATEGY_WORDS,
+  NO_DISTANCE_WORDS,
   lockerFindingSentence,
   proofWords,
 } from './bag-words.js';

@@ -4,6 +4,7 @@ import {
   choosingOfRound,
   lossOfClubs,
   demandAnswers,
+  NO_DISTANCE_WORDS,
   usualRoundChoosing,
   decidingFactors,
   type BagAnswer,
@@ -42,7 +43,7 @@ const api = {
       if (!round)
         return {
           ...NOTHING,
-          refused: 'No carry and no loft says how far this player hits it: write one down.',
+          refused: NO_DISTANCE_WORDS,
         };
       const choosing = choosingOfRound(round, rules);
       const answer = chooseBag(choosing);

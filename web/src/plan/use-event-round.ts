@@ -6,7 +6,12 @@ import {
   type EventRound,
   type PlanView,
 } from '@tasche/contract';
-import { InvalidInputError, type DistanceUnit, type GappingStrategyId } from '@tasche/core';
+import {
+  InvalidInputError,
+  NO_DISTANCE_WORDS,
+  type DistanceUnit,
+  type GappingStrategyId,
+} from '@tasche/core';
 import { computed, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { today } from '../app/day';
@@ -76,11 +81,7 @@ export function useEventRound(
         limits: event.value.limits,
         school: school.value,
       });
-      if (!request.clubs.some(({ shots }) => shots.full))
-        return {
-          reason: 'No carry and no loft says how far this player hits it: write one down.',
-          mendOn: 'bag',
-        };
+      if (!request.clubs.some(({ shots }) => shots.full)) return { reason: NO_DISTANCE_WORDS, mendOn: 'bag' };
       const against = bagOf(one.id)?.clubIds ?? plan().baseClubIds;
       return { roundId: one.id, request, rules, against, unit: unit.value };
     } catch (error) {
