@@ -115,7 +115,7 @@ const gamerIds = computed(() => store.gamer?.clubIds ?? []);
         single shots is not in it.<template v-if="result.fixed.short > 0.05">
           No other single bag saves more than {{ result.fixed.short.toFixed(1) }} beyond it.</template
         ><template v-if="result.rounds.some(({ gamerIds: taken }) => taken.length < gamerIds.length)">
-          Where fewer clubs are allowed than a bag holds, its best so many are taken.</template
+          Where an event allows fewer clubs, each bag takes its best ones there.</template
         >
       </p>
       <SeasonTables
