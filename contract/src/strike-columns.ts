@@ -53,28 +53,28 @@ export const STRIKE_FIELDS: readonly FieldKind[] = [
     field: 'attackDeg',
     label: 'Attack angle',
     units: ['deg'],
-    heads: /^(club |head )?(attack( angle)?|angle of attack|aoa)$/,
+    heads: /^(club |head )?(attack( angle)?|angle of attack|aoa)$|^(angriffs|eintreff)winkel$/,
   },
-  { field: 'spinAxisDeg', label: 'Spin axis', units: ['deg'], heads: /axis/ },
+  { field: 'spinAxisDeg', label: 'Spin axis', units: ['deg'], heads: /axis|^(spin|dreh) ?achse$/ },
   { field: 'spinRpm', label: 'Spin', units: ['rpm'], heads: /^(total|back)?\s*spin\s*(rate)?$/ },
   {
     field: 'azimuthDeg',
     label: 'Start direction',
     units: ['deg'],
     heads:
-      /azimuth|^launch h$|^(launch|start|horizontal|ball) ?(launch ?)?(direction|dir|line|hla)$|^direction$|^hla$|^(horizontal|side) (launch )?angle$/,
+      /azimuth|^launch h$|^(launch|start|horizontal|ball) ?(launch ?)?(direction|dir|line|hla)$|^direction$|^hla$|^(horizontal|side) (launch )?angle$|^(start|abflug)richtung$/,
   },
   {
     field: 'launchDeg',
     label: 'Launch',
     units: ['deg'],
-    heads: /^(launch|take ?off|vertical) ?(launch)? ?(angle|ang|v|vla)?$|^vla$/,
+    heads: /^(launch|take ?off|vertical) ?(launch)? ?(angle|ang|v|vla)?$|^vla$|^(start|abflug)winkel$/,
   },
   {
     field: 'descentDeg',
     label: 'Landing angle',
     units: ['deg'],
-    heads: /(land|descent|attack on green).*(angle|ang)?$/,
+    heads: /(land|descent|attack on green).*(angle|ang)?$|^(lande|eintritts|auftreff)winkel$/,
   },
   {
     field: 'apexM',
@@ -87,7 +87,7 @@ export const STRIKE_FIELDS: readonly FieldKind[] = [
     label: 'Side',
     units: DISTANCE,
     heads:
-      /^(carry )?(flat )?(side|lateral|off ?line|offline|deviation|from (pin|line))( carry| total)?( distance)?$/,
+      /^(carry )?(flat )?(side|lateral|off ?line|offline|deviation|from (pin|line))( carry| total)?( distance)?$|^(seite|seitlich|abweichung|seitenabweichung)$/,
   },
   {
     field: 'totalM',
@@ -206,7 +206,11 @@ export function guessMapping(
 ): MappingGuess {
   const unitRows = rows[0] && isUnitRow(rows[0]) ? 1 : 0;
   const body = rows.slice(unitRows);
-  const decimal = guessDecimal(body);
+  const spin = strikeField('spinRpm').heads;
+  const decimal = guessDecimal(
+    body,
+    heads.findIndex((head) => spin.test(splitHead(head).words)),
+  );
   const columns: ColumnMapping[] = [];
   const unsure: StrikeField[] = [];
   for (const [column, head] of heads.entries()) {
@@ -247,15 +251,58 @@ export function guessMapping(
   };
 }
 
+/**
+ * The same for a list without a line of heads: its first column of words is the club, and where it has one
+ * column of numbers, that is the carry.
+ */
+export function guessWithoutHeads(
+  rows: readonly (readonly string[])[],
+  distanceUnit: 'yd' | 'm',
+): MappingGuess {
+  const all = Array.from({ length: Math.max(...rows.map((row) => row.length)) }, (_one, column) => column);
+  const numbers = all.filter((column) => isMostly(rows, column, isNumberCell));
+  const club = all.find((column) => isMostly(rows, column, (cell) => /\p{L}/u.test(cell)));
+  const [carry] = numbers.length === 1 ? numbers : [];
+  return {
+    heads: all.map((column) => `column ${column + 1}`),
+    columns: [
+      ...(club === undefined ? [] : [{ column: club, field: 'club' as const }]),
+      ...(carry === undefined ? [] : [{ column: carry, field: 'carryM' as const, unit: distanceUnit }]),
+    ],
+    decimal: guessDecimal(rows, -1),
+    dates: 'day first',
+    unitRows: 0,
+    leftIsPositive: false,
+    unsure: carry === undefined ? [] : ['carryM'],
+  };
+}
+
+/** Whether a cell is a number and no more. */
+export function isNumberCell(cell: string): boolean {
+  return /^[-+−]?\d+([.,]\d+)?$/.test(cell.trim());
+}
+
+function isMostly(
+  rows: readonly (readonly string[])[],
+  column: number,
+  is: (cell: string) => boolean,
+): boolean {
+  const filled = rows.map((row) => (row[column] ?? '').trim()).filter((cell) => cell !== '');
+  return filled.length > 0 && filled.filter(is).length > filled.length / 2;
+}
+
 function isUnitRow(row: readonly string[]): boolean {
   const filled = row.map((cell) => cell.replace(/[[\]()]/g, '').trim()).filter((cell) => cell !== '');
   return filled.length > 0 && filled.every((cell) => strikeUnitOf(cell) !== undefined);
 }
 
-function guessDecimal(rows: readonly (readonly string[])[]): '.' | ',' {
+/** @param spin the column of the spin, which is no handful of turns a minute: "6.900" there is thousands; or -1 */
+function guessDecimal(rows: readonly (readonly string[])[], spin: number): '.' | ',' {
+  if (isMostly(rows.slice(0, 200), spin, (cell) => /^\d{1,2}\.\d{3}$/.test(cell))) return ',';
   const cells = rows.slice(0, 200).flat();
   const count = (pattern: RegExp) => cells.filter((cell) => pattern.test(cell.trim())).length;
-  return count(/^[-+−]?\d+,\d{1,2}$|^[-+−]?\d{1,3},\d+$/) > count(/^[-+−]?\d*\.\d+$/) ? ',' : '.';
+  // "6,900" may be thousands; no other number of digits after a comma may.
+  return count(/^[-+−]?\d+,(\d{1,2}|\d{4,})$|^[-+−]?0,\d+$/) > count(/^[-+−]?\d*\.\d+$/) ? ',' : '.';
 }
 
 function medianIn(

@@ -34,8 +34,10 @@ export interface StrikeFileSpec {
   encoding: FileEncoding;
   delimiter: Delimiter;
   heads: readonly string[];
-  /** Lines before the one with the heads. */
+  /** Lines before the one with the heads, or before the first row where there are no heads. */
   skipLines: number;
+  /** Whether a line of heads stands over the rows; it does where nothing is said. */
+  hasHeads?: boolean;
   mapping: FileMapping;
   /**
    * What each label of the club column is, by `labelKey`. A label that is not here is left out. Files without
@@ -150,6 +152,7 @@ const orderSchema = yup
     delimiter: yup.string().strict().oneOf(DELIMITERS).required('${path} is missing'),
     heads: yup.array(yup.string().strict().max(200).defined()).max(500).required('${path} is missing'),
     skipLines: required(whole(50)),
+    hasHeads: yup.boolean().strict(),
     mapping: required(mappingSchema),
     clubs: clubsSchema,
     session: required(

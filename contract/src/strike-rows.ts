@@ -36,6 +36,20 @@ type ReadRow = { ok: true; row: StrikeRow } | { ok: false; refusal: RowRefusal }
 const NOTHING = /^(|-+|–|—|n\/?a|nan|null|none|\?+)$/i;
 /** Bytes that were no text in the file's encoding, and signs no number, name or date holds. */
 const GARBAGE = /[\uFFFD\u0000-\u0008\u000b\u000c\u000e-\u001f]/;
+/** What devices call the lines in which they sum shots up; the least and the most only where a row is numbered. */
+const SUMMARY =
+  /^(avg|average|averages|mean|median|mittel|mittelwert|durchschnitt|schnitt|std|stdev|std ?dev|standard deviation|standardabweichung|deviation|streuung|consistency|konsistenz)\.?$/i;
+const FIRST_SUMMARY = /^(min|max|minimum|maximum|total|totals|sum|summe|gesamt)\.?$/i;
+
+/** A line about the shots, such as their average, is no shot. */
+export function isSummaryRow(cells: readonly string[]): boolean {
+  return cells.some((cell, i) => {
+    if (cell === '' || cell.length > 30 || cell <= '9') return false;
+    const words = cell.trim().replace('.', '');
+    return SUMMARY.test(words) || (i === 0 && FIRST_SUMMARY.test(words));
+  });
+}
+
 /** Longer is no cell of a device. */
 const MAX_CELL_CHARACTERS = 200;
 
@@ -75,6 +89,8 @@ export function strikeRowReader(
     };
   });
   return (cells) => {
+    if (isSummaryRow(cells))
+      return { ok: false, refusal: { column: '', text: '', reason: 'a line about the shots, not a shot' } };
     const row: StrikeRow = { club: '', shot: undefined, day: undefined, time: undefined, given: {} };
     for (const reader of readers) {
       const text = (cells[reader.column] ?? '').trim();

@@ -4,6 +4,7 @@ import {
   STRIKE_FIELDS,
   guessClub,
   guessMapping,
+  guessWithoutHeads,
   headsKey,
   readMonitorLine,
   splitHead,
@@ -65,6 +66,73 @@ describe('clubs by what files call them', () => {
       expect(guessClub(label, LOCKER)).toBeNull();
     },
   );
+});
+
+describe('files as people keep them', () => {
+  const inYards = { decimal: '.', dates: 'day first', unitRows: 0, leftIsPositive: false } as const;
+  it.each([
+    [['165', '6,900'], '.', 'thousands'],
+    [['165', '6.900'], ',', 'thousands the other way'],
+    [['165,4', '6900'], ',', 'a decimal comma'],
+    [['165.4', '6,900'], '.', 'both'],
+    [['165.254', '6900'], '.', 'three decimals'],
+  ] as const)('%j has the decimal sign %s: %s', (row, decimal, _why) => {
+    const guess = guessMapping(['Carry (yd)', 'Spin Rate'], [row, row], 'yd');
+    expect(guess.decimal).toBe(decimal);
+    const read = strikeRowReader(guess, guess.heads)(row);
+    expect(read.ok && read.row.given.spinRpm).toBe(6900);
+  });
+  it('have heads in German', () => {
+    const heads = ['Schläger', 'Startwinkel [°]', 'Spinachse', 'Seite [m]', 'Landewinkel', 'Angriffswinkel'];
+    const { columns } = guessMapping(heads, [['Eisen 7', '16', '1', '3 L', '45', '-3']], 'm');
+    expect(columns.map(({ field }) => field)).toEqual([
+      'club',
+      'launchDeg',
+      'spinAxisDeg',
+      'offlineM',
+      'descentDeg',
+      'attackDeg',
+    ]);
+  });
+  it.each([
+    [['Average', '7i', '165'], false],
+    [['', 'Std. Dev.', '4'], false],
+    [['', '7i', 'Mittelwert', '165'], false],
+    [['Max', '7i', '170'], false],
+    [['3', '7i max', '170'], true],
+    [['3', 'Max', '170'], true],
+  ] as const)('sum shots up in lines that are no shots: %j', (row, isShot) => {
+    const mapping: FileMapping = {
+      ...inYards,
+      columns: [
+        { column: 1, field: 'club' },
+        { column: 2, field: 'carryM', unit: 'yd' },
+      ],
+    };
+    const read = strikeRowReader(mapping, [])(row);
+    expect(read.ok).toBe(isShot);
+    if (!isShot) expect(!read.ok && read.refusal.reason).toBe('a line about the shots, not a shot');
+  });
+  it('may have no heads: words are the club, the only numbers the carry', () => {
+    expect(
+      guessWithoutHeads(
+        [
+          ['7 iron', '151'],
+          ['8i', '140'],
+          ['', '139'],
+        ],
+        'm',
+      ),
+    ).toMatchObject({
+      heads: ['column 1', 'column 2'],
+      columns: [
+        { column: 0, field: 'club' },
+        { column: 1, field: 'carryM', unit: 'm' },
+      ],
+      unsure: ['carryM'],
+    });
+    expect(guessWithoutHeads([['1', '7 iron', '151']], 'm').columns).toEqual([{ column: 1, field: 'club' }]);
+  });
 });
 
 describe('smash and attack angle', () => {

@@ -295,6 +295,27 @@ describe('a launch monitor’s file', () => {
     '2026-11-19 09:00:00,8 Iron,113.9,18.2,7900,160.1,0',
   ];
 
+  it('may have no line of heads; lines that sum its shots up are none of them', async () => {
+    const me = await bench.player();
+    await bench.club(me, '7 iron');
+    const list = ['7 iron,151', '7 iron,149', '7 iron,150', 'Average,150'].join('\n');
+    const columns = [
+      { column: 0, field: 'club' as const },
+      { column: 1, field: 'carryM' as const, unit: 'm' as const },
+    ];
+    const asked = order(
+      {},
+      { heads: ['column 1', 'column 2'], hasHeads: false, mapping: { ...MAPPING, columns } },
+    );
+    expect(await report(send(me, asked, list))).toMatchObject({
+      rows: 4,
+      taken: 3,
+      refusals: [{ line: 4, reason: 'a line about the shots, not a shot' }],
+    });
+    const { strikes } = await strikesOf(bench, me);
+    expect(strikes.map(({ given }) => given.carryM).toSorted()).toEqual([149, 150, 151]);
+  });
+
   it('is looked at first, then taken: a session a day, clubs found by what they are called, units kept in metres', async () => {
     const me = await bench.player();
     const mine = await bench.club(me, '7 iron');

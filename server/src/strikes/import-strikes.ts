@@ -99,6 +99,7 @@ export async function importStrikes(
     const lastDay = await latestDay(em);
     const occurrences = new Map<string, number>();
     const keyOfLabel = remembered(labelKey);
+    const linesAbove = order.skipLines + (order.hasHeads === false ? 0 : 1) + order.mapping.unitRows;
     let line = 0;
     let waiting: { row: StrikeRow; match: NonNullable<ClubMatch>; day: string; key: string }[] = [];
     // The database writes one batch while the next is read.
@@ -126,8 +127,7 @@ export async function importStrikes(
           await setImmediate();
           if (signal) stopIfHungUp(signal);
         }
-        if (line <= order.skipLines + 1 + order.mapping.unitRows || cells.every((cell) => cell.trim() === ''))
-          continue;
+        if (line <= linesAbove || cells.every((cell) => cell.trim() === '')) continue;
         count.rows += 1;
         if (count.rows > MAX_FILE_ROWS)
           throw badInput(

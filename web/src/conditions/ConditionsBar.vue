@@ -86,7 +86,9 @@ const places = computed(() =>
   ),
 );
 const placeId = computed(() =>
-  props.setting ? (places.value.find((place) => same(place, shown.value))?.id ?? 'own') : 'baseline',
+  same(shown.value, props.baseline)
+    ? 'baseline'
+    : (places.value.find((place) => same(place, shown.value))?.id ?? 'own'),
 );
 const courses = computed(() => [...new Set(places.value.map((place) => place.course))]);
 const placeChoices = computed((): (Choice | ChoiceGroup)[] => {

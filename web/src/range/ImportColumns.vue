@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   STRIKE_FIELDS,
+  isSummaryRow,
   strikeField,
   strikeRowReader,
   type StrikeField,
@@ -42,7 +43,9 @@ const isUnsure = (column: number) => {
     props.look.guess.columns.some(({ column: at, unit: guessed }) => at === column && guessed === one.unit)
   );
 };
-const body = computed(() => props.look.rows.slice(mapping.value.unitRows));
+const body = computed(() =>
+  props.look.rows.slice(mapping.value.unitRows).filter((row) => !isSummaryRow(row)),
+);
 /** How many cells of a column cannot be read as what it is said to be, of those looked at. */
 function unread(column: number): number {
   const one = columnOf(column);

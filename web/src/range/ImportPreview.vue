@@ -53,12 +53,17 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
 <template>
   <h2>Preview</h2>
   <p>
-    <b>{{ digits(report.rows) }}</b> rows on {{ counted(report.days.length, 'day') }}{{ days }}:
-    <b>{{ digits(wouldTake) }}</b> to take<template v-if="report.duplicates"
+    <b>{{ digits(report.rows) }}</b> {{ report.rows === 1 ? 'row' : 'rows'
+    }}<template v-if="report.days.length > 0"> on {{ counted(report.days.length, 'day') }}{{ days }}</template
+    >: <b>{{ digits(wouldTake) }}</b> to take<template v-if="report.duplicates"
       >, {{ digits(report.duplicates) }} of them known already</template
     ><template v-if="report.refused"
       >, <span class="verdict error">■ {{ digits(report.refused) }} that cannot be</span></template
     >.
+  </p>
+  <p v-if="wouldTake === 0 && rows.length > 0" class="verdict warning" role="status">
+    ◆ Say which {{ isOfOneClub || rows.length === 1 ? 'club it is' : 'clubs they are' }} below; nothing is
+    taken of a club that is left out.
   </p>
   <p v-if="doubt" class="verdict warning" role="status">◆ {{ doubt }}</p>
   <div class="two">
@@ -80,7 +85,7 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
       </thead>
       <tbody>
         <tr v-for="{ label, rows: n, match, beside } in rows" :key="label">
-          <th scope="row">{{ label || 'every row' }}</th>
+          <th scope="row">{{ label || (isOfOneClub ? 'every row' : 'no club named') }}</th>
           <td>{{ digits(n) }}</td>
           <td>
             <ChoiceField

@@ -2,6 +2,8 @@ import {
   DELIMITERS,
   STRIKE_FIELDS,
   guessMapping,
+  guessWithoutHeads,
+  isNumberCell,
   splitHead,
   type Delimiter,
   type FileEncoding,
@@ -13,8 +15,9 @@ import Papa from 'papaparse';
 export interface FileLook {
   encoding: FileEncoding;
   delimiter: Delimiter;
-  /** Lines before the one with the heads. */
+  /** Lines before the one with the heads, or before the first row where there are none. */
   skipLines: number;
+  hasHeads: boolean;
   heads: readonly string[];
   /** Rows under the heads, units and all. */
   rows: readonly (readonly string[])[];
@@ -44,19 +47,33 @@ export async function lookAtFile(file: Blob, distanceUnit: 'yd' | 'm'): Promise<
   });
   const delimiter = DELIMITERS.find((one) => one === meta.delimiter) ?? ',';
   const skipLines = headLine(data);
-  const heads = (data[skipLines] ?? []).map((head) => head.trim().slice(0, 200));
-  const rows = data.slice(skipLines + 1).filter((row) => row.some((cell) => cell.trim() !== ''));
+  const first = data[skipLines] ?? [];
+  const seen = { encoding, delimiter, skipLines };
+  if (knownHeads(first) === 0 && first.some(isNumberCell)) {
+    const rows = filledRows(data.slice(skipLines));
+    const guess = guessWithoutHeads(rows, distanceUnit);
+    return { ...seen, hasHeads: false, heads: guess.heads, rows, guess };
+  }
+  const heads = first.map((head) => head.trim().slice(0, 200));
+  const rows = filledRows(data.slice(skipLines + 1));
   if (heads.length === 0 || rows.length === 0) throw new Error('No rows under a line of heads were found.');
-  return { encoding, delimiter, skipLines, heads, rows, guess: guessMapping(heads, rows, distanceUnit) };
+  return { ...seen, hasHeads: true, heads, rows, guess: guessMapping(heads, rows, distanceUnit) };
+}
+
+function filledRows(rows: readonly (readonly string[])[]): (readonly string[])[] {
+  return rows.filter((row) => row.some((cell) => cell.trim() !== ''));
+}
+
+/** How many cells of a line name a column launch monitors have. */
+function knownHeads(row: readonly string[]): number {
+  return row.filter((cell) => STRIKE_FIELDS.some(({ heads }) => heads.test(splitHead(cell).words))).length;
 }
 
 /** The line that names most columns a launch monitor has. */
 function headLine(data: readonly (readonly string[])[]): number {
-  const known = (row: readonly string[]) =>
-    row.filter((cell) => STRIKE_FIELDS.some(({ heads }) => heads.test(splitHead(cell).words))).length;
   let best = 0;
   for (let line = 1; line < Math.min(MAX_LINES_BEFORE, data.length); line++)
-    if (known(data[line]!) > known(data[best]!)) best = line;
+    if (knownHeads(data[line]!) > knownHeads(data[best]!)) best = line;
   return best;
 }
 

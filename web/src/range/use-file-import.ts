@@ -89,13 +89,14 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
   }
 
   function order(): StrikeFileSpec {
-    const { encoding, delimiter, heads, skipLines } = look.value!;
+    const { encoding, delimiter, heads, skipLines, hasHeads } = look.value!;
     return {
       source: file.value!.name.slice(0, 200),
       encoding,
       delimiter,
       heads,
       skipLines,
+      hasHeads,
       mapping: { ...mapping.value, columns: mapping.value.columns.map((one) => ({ ...one })) },
       clubs: { ...clubs },
       session: { ...session, name: session.name.trim() || 'Range' },

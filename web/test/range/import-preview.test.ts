@@ -76,6 +76,21 @@ describe('the preview of a file', () => {
     expect(view.get('.warning').text()).toContain('yards are that are read as metres');
   });
 
+  it('calls rows without a club what they are, beside others and alone', () => {
+    const named = preview(
+      report(
+        [
+          { label: '7i', rows: 1, match: full('7'), carryM: 150 },
+          { label: '', rows: 2, match: null, carryM: 151 },
+        ],
+        { days: [] },
+      ),
+    );
+    expect(named.findAll('tbody th').map((head) => head.text())).toEqual(['7i', 'no club named']);
+    expect(named.text()).not.toContain('on 0 days');
+    expect(named.find('.warning').exists()).toBe(false);
+  });
+
   it('counts only what is of a club, and lists what cannot be taken', async () => {
     const view = preview(
       report([{ label: '', rows: 30, match: null, carryM: null }], {
@@ -85,7 +100,7 @@ describe('the preview of a file', () => {
     );
     expect(view.text()).toContain('0 to take');
     expect(view.text()).toContain('is not a number');
-    expect(view.find('.warning').exists()).toBe(false);
+    expect(view.get('.warning').text()).toContain('Say which club it is');
     await view.get('caption button').trigger('click');
     expect(view.emitted('saveRefusals')).toHaveLength(1);
   });

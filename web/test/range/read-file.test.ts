@@ -30,6 +30,18 @@ describe('the beginning of a file', () => {
     });
     expect(guess.unsure).toEqual(['ballSpeedMps', 'carryM']);
   });
+  it('is rows at once where there are no heads', async () => {
+    const list = await look('7 iron,151\n7 iron,149\n8 iron,140\n');
+    expect(list.rows).toHaveLength(3);
+    expect(list).toMatchObject({
+      hasHeads: false,
+      heads: ['column 1', 'column 2'],
+      guess: { columns: [{ field: 'club' }, { field: 'carryM', unit: 'yd' }] },
+    });
+    expect((await look(TABLE)).hasHeads).toBe(true);
+    // Heads nobody knows are heads all the same.
+    expect((await look('Wer,Wie weit\nEisen 7,151\n')).heads).toEqual(['Wer', 'Wie weit']);
+  });
   it('that is empty, no text, or has no rows is refused in words', async () => {
     await expect(look('')).rejects.toThrow('empty');
     await expect(
