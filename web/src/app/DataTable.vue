@@ -132,7 +132,7 @@ onMounted(() => whole.value?.querySelector('table')?.setAttribute('aria-label', 
 </script>
 
 <template>
-  <div ref="whole" class="whole">
+  <div ref="whole" class="whole scroll">
     <TextField
       v-if="searched && rows.length > page / 2"
       v-model:value="wanted"
@@ -163,9 +163,6 @@ onMounted(() => whole.value?.querySelector('table')?.setAttribute('aria-label', 
 </template>
 
 <style scoped>
-.whole {
-  overflow-x: auto;
-}
 .search {
   max-width: 260px;
   margin-bottom: 6px;

@@ -22,6 +22,8 @@ defineSlots<{ sheet: () => unknown; default: () => unknown }>();
 
 /** The rail stands beside the steps where there is room for both. */
 const WIDE_PX = 1000;
+/** Beside the sheet there is room for the steps as slim bars only, as on a tablet held upright. */
+const SLIM_PX = 760;
 const MIN_RAIL_PX = 420;
 const board = useTemplateRef<HTMLElement>('board');
 const { width } = useElementSize(board);
@@ -31,7 +33,11 @@ const railPx = computed(() => Math.max(MIN_RAIL_PX, sheetPx.value));
 </script>
 
 <template>
-  <div ref="board" class="board" :class="{ table: asTable, wide: width > WIDE_PX }">
+  <div
+    ref="board"
+    class="board"
+    :class="{ table: asTable, wide: width > WIDE_PX, slim: width > 0 && width < SLIM_PX }"
+  >
     <slot name="sheet" />
     <template v-if="!asTable">
       <LadderRibs
@@ -56,13 +62,9 @@ const railPx = computed(() => Math.max(MIN_RAIL_PX, sheetPx.value));
         :moved="ladder.moved.value"
       />
     </template>
-    <LadderTable
-      v-else
-      class="as-table"
-      :report="ladder.report.value"
-      :unit="ladder.unit.value"
-      :moved="ladder.moved.value"
-    />
+    <div v-else class="as-table scroll">
+      <LadderTable :report="ladder.report.value" :unit="ladder.unit.value" :moved="ladder.moved.value" />
+    </div>
     <slot />
   </div>
 </template>
@@ -81,6 +83,12 @@ const railPx = computed(() => Math.max(MIN_RAIL_PX, sheetPx.value));
 .board.table {
   grid-template-columns: max-content minmax(300px, 1fr);
 }
+.board.slim {
+  grid-template-columns: minmax(0, max-content) minmax(100px, 1fr);
+}
+.board.table:not(.wide) {
+  grid-template-columns: minmax(0, 1fr);
+}
 .board:not(.wide) .rail {
   grid-column: 1 / -1;
   margin-top: 18px;
@@ -90,13 +98,9 @@ const railPx = computed(() => Math.max(MIN_RAIL_PX, sheetPx.value));
   padding-top: 14px;
 }
 @media (max-width: 700px) {
-  .board,
-  .board.table {
+  .board.slim:not(.table) {
     grid-template-columns: minmax(0, max-content) minmax(84px, 1fr);
     gap: 0 6px;
-  }
-  .board.table {
-    grid-template-columns: 1fr;
   }
 }
 </style>

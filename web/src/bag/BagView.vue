@@ -328,7 +328,8 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
   border: 2px dashed var(--petrol);
   border-radius: 6px;
 }
-@media (max-width: 700px) {
+/* Where the rail stands below the sheet, the card would lie on rows. */
+@media (max-width: 900px) {
   .stage {
     display: flex;
     flex-direction: column;
@@ -338,6 +339,8 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
     order: -1;
     margin: 8px 0 4px;
   }
+}
+@media (max-width: 700px) {
   .picker {
     left: 0;
     right: 0;

@@ -43,37 +43,39 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <NTable class="basket" size="small" :single-line="false">
-    <caption class="unseen">
-      Shots to hit, those that settle most first
-    </caption>
-    <thead>
-      <tr>
-        <th scope="col">Hit</th>
-        <th scope="col" class="num">Balls</th>
-        <th scope="col" class="num">Carry, {{ unit }}</th>
-        <th scope="col" class="num">Known to ±</th>
-        <th scope="col" class="num">After ±</th>
-        <th scope="col" class="num" title="Strokes a round that leaving this out would cost">Worth</th>
-        <th scope="col">What it settles</th>
-        <th scope="col" class="write print-only">Carries</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="row in rows" :key="row.key">
-        <th scope="row">{{ row.name }}</th>
-        <td class="num balls">{{ row.balls }}</td>
-        <td class="num">
-          {{ row.carry }} <span class="quiet small known">{{ row.known }}</span>
-        </td>
-        <td class="num">{{ row.now }}</td>
-        <td class="num">{{ row.then }}</td>
-        <td class="num">{{ row.gain }}</td>
-        <td class="why">{{ row.why }}</td>
-        <td class="print-only" />
-      </tr>
-    </tbody>
-  </NTable>
+  <div class="scroll">
+    <NTable class="basket" size="small" :single-line="false">
+      <caption class="unseen">
+        Shots to hit, those that settle most first
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Hit</th>
+          <th scope="col" class="num">Balls</th>
+          <th scope="col" class="num">Carry, {{ unit }}</th>
+          <th scope="col" class="num">Known to ±</th>
+          <th scope="col" class="num">After ±</th>
+          <th scope="col" class="num" title="Strokes a round that leaving this out would cost">Worth</th>
+          <th scope="col">What it settles</th>
+          <th scope="col" class="write print-only">Carries</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.key">
+          <th scope="row">{{ row.name }}</th>
+          <td class="num balls">{{ row.balls }}</td>
+          <td class="num">
+            {{ row.carry }} <span class="quiet small known">{{ row.known }}</span>
+          </td>
+          <td class="num">{{ row.now }}</td>
+          <td class="num">{{ row.then }}</td>
+          <td class="num">{{ row.gain }}</td>
+          <td class="why">{{ row.why }}</td>
+          <td class="print-only" />
+        </tr>
+      </tbody>
+    </NTable>
+  </div>
 </template>
 
 <style scoped>
@@ -110,10 +112,6 @@ const rows = computed(() =>
 @media (max-width: 700px) {
   .why {
     min-width: 250px;
-  }
-  .basket {
-    display: block;
-    overflow-x: auto;
   }
 }
 </style>

@@ -224,7 +224,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
         </div>
       </section>
       <div class="columns">
-        <section>
+        <section class="scroll">
           <NTable class="figures plan" size="small" :bordered="false">
             <caption class="unseen">
               Clubs of the bag, with what the plan does to each
@@ -338,11 +338,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
 }
 @media (max-width: 900px) {
   .columns {
-    grid-template-columns: 1fr;
-  }
-  .plan {
-    display: block;
-    overflow-x: auto;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -31,52 +31,54 @@ defineExpose({ focus, next });
 </script>
 
 <template>
-  <NTable class="figures check" size="small" :bordered="false">
-    <caption class="unseen">
-      Loft and lie of each club: wanted, last measured, now
-    </caption>
-    <thead>
-      <tr>
-        <th scope="col">Club</th>
-        <template v-for="gauged in GAUGED" :key="gauged">
-          <th scope="col">{{ gauged }} wanted</th>
-          <th scope="col">last</th>
-          <th scope="col">now</th>
-          <th scope="col"><span class="unseen">verdict</span></th>
-        </template>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="{ club, angles, done } in rows" :key="club.id" :class="{ done }">
-        <th scope="row">{{ club.name }}</th>
-        <template v-for="angle in angles" :key="angle.gauged">
-          <td>{{ angle.wanted }}</td>
-          <td class="quiet">{{ angle.last }}</td>
-          <td>
-            <QuantityField
-              :ref="
-                (field: unknown) =>
-                  fields.set(fieldKey(club.id, angle.gauged), field as { focus: () => void })
-              "
-              :quantity-key="GAUGE_KEYS[angle.gauged].measured"
-              :value="angle.value"
-              :label="`${club.name}, ${angle.gauged} now`"
-              :disabled="readOnly"
-              class="field"
-              @focusin="emit('here', club.id, angle.gauged)"
-              @update:value="typeof $event === 'number' && emit('write', club.id, angle.gauged, $event)"
-              @keyup.enter="next(club.id, angle.gauged)"
-            />
-          </td>
-          <td class="left">
-            <span v-if="angle.verdict" class="verdict" :class="SEVERITY[angle.verdict]">
-              {{ MARK[angle.verdict] }} {{ angleWords(angle) }}
-            </span>
-          </td>
-        </template>
-      </tr>
-    </tbody>
-  </NTable>
+  <div class="scroll">
+    <NTable class="figures check" size="small" :bordered="false">
+      <caption class="unseen">
+        Loft and lie of each club: wanted, last measured, now
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Club</th>
+          <template v-for="gauged in GAUGED" :key="gauged">
+            <th scope="col">{{ gauged }} wanted</th>
+            <th scope="col">last</th>
+            <th scope="col">now</th>
+            <th scope="col"><span class="unseen">verdict</span></th>
+          </template>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ club, angles, done } in rows" :key="club.id" :class="{ done }">
+          <th scope="row">{{ club.name }}</th>
+          <template v-for="angle in angles" :key="angle.gauged">
+            <td>{{ angle.wanted }}</td>
+            <td class="quiet">{{ angle.last }}</td>
+            <td>
+              <QuantityField
+                :ref="
+                  (field: unknown) =>
+                    fields.set(fieldKey(club.id, angle.gauged), field as { focus: () => void })
+                "
+                :quantity-key="GAUGE_KEYS[angle.gauged].measured"
+                :value="angle.value"
+                :label="`${club.name}, ${angle.gauged} now`"
+                :disabled="readOnly"
+                class="field"
+                @focusin="emit('here', club.id, angle.gauged)"
+                @update:value="typeof $event === 'number' && emit('write', club.id, angle.gauged, $event)"
+                @keyup.enter="next(club.id, angle.gauged)"
+              />
+            </td>
+            <td class="left">
+              <span v-if="angle.verdict" class="verdict" :class="SEVERITY[angle.verdict]">
+                {{ MARK[angle.verdict] }} {{ angleWords(angle) }}
+              </span>
+            </td>
+          </template>
+        </tr>
+      </tbody>
+    </NTable>
+  </div>
 </template>
 
 <style scoped>
@@ -89,11 +91,5 @@ defineExpose({ focus, next });
 }
 .done th[scope='row'] {
   color: var(--petrol);
-}
-@media (max-width: 900px) {
-  .check {
-    display: block;
-    overflow-x: auto;
-  }
 }
 </style>

@@ -77,40 +77,42 @@ function play(club: ClubView): void {
     </BenchHead>
     <NEmpty v-if="putters.length === 0" description="There is no putter in the locker yet." />
     <template v-else>
-      <NTable class="figures putters" size="small" :bordered="false">
-        <caption class="unseen">
-          Putters of the locker
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Putter</th>
-            <th v-for="key in KEYS" :key="key" scope="col">{{ labelOf(key) }}</th>
-            <th scope="col" class="left no-print">Gamer</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="club in putters" :key="club.id">
-            <th scope="row">{{ club.name }}</th>
-            <td v-for="key in KEYS" :key="key">
-              <QuantityField
-                v-if="!store.readOnly"
-                :class="{ 'quiet-field': valueOf(club, key) !== null }"
-                :quantity-key="key"
-                :value="valueOf(club, key)"
-                :label="`${club.name}, ${labelOf(key).toLowerCase()}`"
-                @update:value="write(club, key, $event)"
-              />
-              <template v-else>{{ shown(club, key) }}</template>
-            </td>
-            <td class="left no-print">
-              <span v-if="inBag.includes(club)" class="verdict fine">● in the gamer</span>
-              <NButton v-else-if="!store.readOnly && store.gamer" size="small" @click="play(club)"
-                >Play this one</NButton
-              >
-            </td>
-          </tr>
-        </tbody>
-      </NTable>
+      <div class="scroll">
+        <NTable class="figures putters" size="small" :bordered="false">
+          <caption class="unseen">
+            Putters of the locker
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Putter</th>
+              <th v-for="key in KEYS" :key="key" scope="col">{{ labelOf(key) }}</th>
+              <th scope="col" class="left no-print">Gamer</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="club in putters" :key="club.id">
+              <th scope="row">{{ club.name }}</th>
+              <td v-for="key in KEYS" :key="key">
+                <QuantityField
+                  v-if="!store.readOnly"
+                  :class="{ 'quiet-field': valueOf(club, key) !== null }"
+                  :quantity-key="key"
+                  :value="valueOf(club, key)"
+                  :label="`${club.name}, ${labelOf(key).toLowerCase()}`"
+                  @update:value="write(club, key, $event)"
+                />
+                <template v-else>{{ shown(club, key) }}</template>
+              </td>
+              <td class="left no-print">
+                <span v-if="inBag.includes(club)" class="verdict fine">● in the gamer</span>
+                <NButton v-else-if="!store.readOnly && store.gamer" size="small" @click="play(club)"
+                  >Play this one</NButton
+                >
+              </td>
+            </tr>
+          </tbody>
+        </NTable>
+      </div>
       <h2>Played</h2>
       <ProblemLine :text="problem" />
       <ul v-if="stints" class="stints">
@@ -146,11 +148,5 @@ function play(club: ClubView): void {
 }
 .rules {
   max-width: 860px;
-}
-@media (max-width: 900px) {
-  .putters {
-    display: block;
-    overflow-x: auto;
-  }
 }
 </style>

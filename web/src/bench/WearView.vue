@@ -148,63 +148,67 @@ function addBall(): void {
         /></label>
       </div>
       <NEmpty v-if="wedges.length === 0" description="There is no wedge in the locker." />
-      <NTable v-else class="figures wear" size="small" :bordered="false">
-        <caption class="unseen">
-          Wedges by when their grooves are due
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Wedge</th>
-            <th scope="col">New since</th>
-            <th scope="col">Weeks</th>
-            <th scope="col">Shots, about</th>
-            <th scope="col">Spin lost, rpm</th>
-            <th scope="col" class="left">Due</th>
-            <th scope="col" class="no-print"><span class="unseen">Ask for it</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="{ club, wear, loss } in rows" :key="club.id">
-            <th scope="row">{{ club.name }}</th>
-            <td>
-              <DateField
-                :value="(club.spec.grooveDate?.value as string) ?? ''"
-                :label="`${club.name}, grooves new since`"
-                :max="today()"
-                :disabled="store.readOnly"
-                optional
-                @update:value="renewed(club, $event || null)"
-              />
-            </td>
-            <td>{{ wear ? Math.floor(wear.weeks) : '–' }}</td>
-            <td>{{ wear?.shots ?? '–' }}</td>
-            <td>
-              <span v-if="!loss" class="quiet" title="Measured in two sessions since, it is said here"
-                >–</span
-              >
-              <span
-                v-else
-                :class="loss.told ? ['verdict', 'warning'] : ''"
-                :title="`${rpm(loss.thenRpm)} on ${shortDay(loss.from)}, ${rpm(loss.nowRpm)} on ${shortDay(loss.to)}`"
-                >{{ loss.told ? '◆ ' : '' }}{{ rpm(loss.lostRpm) }}
-                <span class="quiet small">({{ rpm(loss.lowRpm) }} to {{ rpm(loss.highRpm) }})</span></span
-              >
-            </td>
-            <td class="left">
-              <span v-if="!wear" class="quiet">nobody dated them</span>
-              <span v-else-if="wear.due" class="verdict warning">◆ since {{ shortDay(wear.dueOn) }}</span>
-              <template v-else>{{ shortDay(wear.dueOn) }}</template>
-              <span v-if="wear?.assumed" class="quiet small"> at 3 shots a round, which nobody counted</span>
-            </td>
-            <td class="no-print">
-              <span v-if="asked(club)" class="quiet">ticket made</span>
-              <NButton v-else-if="wear?.due && !store.readOnly" size="small" @click="ask(club)"
-                >Make a ticket</NButton
-              >
-            </td>
-          </tr>
-        </tbody>
-      </NTable>
+      <div v-else class="scroll">
+        <NTable class="figures wear" size="small" :bordered="false">
+          <caption class="unseen">
+            Wedges by when their grooves are due
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Wedge</th>
+              <th scope="col">New since</th>
+              <th scope="col">Weeks</th>
+              <th scope="col">Shots, about</th>
+              <th scope="col">Spin lost, rpm</th>
+              <th scope="col" class="left">Due</th>
+              <th scope="col" class="no-print"><span class="unseen">Ask for it</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="{ club, wear, loss } in rows" :key="club.id">
+              <th scope="row">{{ club.name }}</th>
+              <td>
+                <DateField
+                  :value="(club.spec.grooveDate?.value as string) ?? ''"
+                  :label="`${club.name}, grooves new since`"
+                  :max="today()"
+                  :disabled="store.readOnly"
+                  optional
+                  @update:value="renewed(club, $event || null)"
+                />
+              </td>
+              <td>{{ wear ? Math.floor(wear.weeks) : '–' }}</td>
+              <td>{{ wear?.shots ?? '–' }}</td>
+              <td>
+                <span v-if="!loss" class="quiet" title="Measured in two sessions since, it is said here"
+                  >–</span
+                >
+                <span
+                  v-else
+                  :class="loss.told ? ['verdict', 'warning'] : ''"
+                  :title="`${rpm(loss.thenRpm)} on ${shortDay(loss.from)}, ${rpm(loss.nowRpm)} on ${shortDay(loss.to)}`"
+                  >{{ loss.told ? '◆ ' : '' }}{{ rpm(loss.lostRpm) }}
+                  <span class="quiet small">({{ rpm(loss.lowRpm) }} to {{ rpm(loss.highRpm) }})</span></span
+                >
+              </td>
+              <td class="left">
+                <span v-if="!wear" class="quiet">nobody dated them</span>
+                <span v-else-if="wear.due" class="verdict warning">◆ since {{ shortDay(wear.dueOn) }}</span>
+                <template v-else>{{ shortDay(wear.dueOn) }}</template>
+                <span v-if="wear?.assumed" class="quiet small">
+                  at 3 shots a round, which nobody counted</span
+                >
+              </td>
+              <td class="no-print">
+                <span v-if="asked(club)" class="quiet">ticket made</span>
+                <NButton v-else-if="wear?.due && !store.readOnly" size="small" @click="ask(club)"
+                  >Make a ticket</NButton
+                >
+              </td>
+            </tr>
+          </tbody>
+        </NTable>
+      </div>
       <p v-if="spinProblem" class="verdict warning small" role="alert">
         ◆ Spin lost is not known: {{ spinProblem }}
       </p>

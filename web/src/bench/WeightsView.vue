@@ -176,50 +176,52 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
     </div>
     <NEmpty v-if="clubs.length === 0" description="There is no club here yet." />
     <template v-else>
-      <NTable class="figures set" size="small" :bordered="false">
-        <caption class="unseen">
-          Length, lie and weights of every club, and grams to the wanted swing weight
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Club</th>
-            <th v-for="key in TREND_KEYS" :key="key" scope="col">{{ HEADS[key] }}</th>
-            <th scope="col" class="left">
-              To {{ targetPoints === undefined ? '–' : swingWeightWords(targetPoints) }}
-            </th>
-            <th scope="col" class="no-print"><span class="unseen">Marked</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="club in clubs" :key="club.id">
-            <th scope="row">
-              <RouterLink :to="{ name: 'build', params: { playerId, clubId: club.id } }">{{
-                club.name
-              }}</RouterLink>
-            </th>
-            <td v-for="key in TREND_KEYS" :key="key" :class="{ leaves: pointOf(club, key)?.leaves }">
-              <span v-if="pointOf(club, key)?.leaves" class="mark" aria-hidden="true">◆</span>
-              {{ shown(club, key) }}
-              <span v-if="pointOf(club, key)?.leaves" class="quiet small"
-                >line {{ expectedWords(key, pointOf(club, key)!.expected) }}</span
-              >
-            </td>
-            <td class="left">{{ gramsWords(club) }}</td>
-            <td class="no-print">
-              <NButton
-                v-if="club.kind !== 'putter'"
-                size="tiny"
-                quaternary
-                :aria-pressed="picked.has(club.id)"
-                :aria-label="`Bring the ${club.name} to it`"
-                @click="pick(club.id)"
-              >
-                {{ picked.has(club.id) ? 'marked' : 'mark' }}
-              </NButton>
-            </td>
-          </tr>
-        </tbody>
-      </NTable>
+      <div class="scroll">
+        <NTable class="figures set" size="small" :bordered="false">
+          <caption class="unseen">
+            Length, lie and weights of every club, and grams to the wanted swing weight
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Club</th>
+              <th v-for="key in TREND_KEYS" :key="key" scope="col">{{ HEADS[key] }}</th>
+              <th scope="col" class="left">
+                To {{ targetPoints === undefined ? '–' : swingWeightWords(targetPoints) }}
+              </th>
+              <th scope="col" class="no-print"><span class="unseen">Marked</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="club in clubs" :key="club.id">
+              <th scope="row">
+                <RouterLink :to="{ name: 'build', params: { playerId, clubId: club.id } }">{{
+                  club.name
+                }}</RouterLink>
+              </th>
+              <td v-for="key in TREND_KEYS" :key="key" :class="{ leaves: pointOf(club, key)?.leaves }">
+                <span v-if="pointOf(club, key)?.leaves" class="mark" aria-hidden="true">◆</span>
+                {{ shown(club, key) }}
+                <span v-if="pointOf(club, key)?.leaves" class="quiet small"
+                  >line {{ expectedWords(key, pointOf(club, key)!.expected) }}</span
+                >
+              </td>
+              <td class="left">{{ gramsWords(club) }}</td>
+              <td class="no-print">
+                <NButton
+                  v-if="club.kind !== 'putter'"
+                  size="tiny"
+                  quaternary
+                  :aria-pressed="picked.has(club.id)"
+                  :aria-label="`Bring the ${club.name} to it`"
+                  @click="pick(club.id)"
+                >
+                  {{ picked.has(club.id) ? 'marked' : 'mark' }}
+                </NButton>
+              </td>
+            </tr>
+          </tbody>
+        </NTable>
+      </div>
       <MakeTickets
         v-if="unfinished.length > 0 && !store.readOnly"
         :player-id="playerId"
@@ -295,11 +297,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
 }
 @media (max-width: 900px) {
   .columns {
-    grid-template-columns: 1fr;
-  }
-  .set {
-    display: block;
-    overflow-x: auto;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

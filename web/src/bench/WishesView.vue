@@ -222,51 +222,53 @@ const actionsOf = (wish: WishView) => [
         </p>
         <p v-for="pair in pairs" :key="pair" class="quiet small pair">{{ pair }}</p>
       </section>
-      <NTable class="figures list" size="small" :bordered="false">
-        <caption class="unseen">
-          Wishes with their state, price and gain
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Wish</th>
-            <th scope="col" class="left">To</th>
-            <th scope="col" class="left">State</th>
-            <th scope="col">Price</th>
-            <th scope="col">Gain a round</th>
-            <th scope="col" class="left">In the place of</th>
-            <th scope="col"><span class="unseen">More</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="wish in wishes" :key="wish.id" :class="{ closed: !isOpenWish(wish) }">
-            <th scope="row">
-              {{ wish.name }}<span v-if="wish.notes" class="quiet small notes">{{ wish.notes }}</span>
-            </th>
-            <td class="left">{{ wish.purpose }}</td>
-            <td class="left">
-              <ChoiceField
-                :value="wish.state"
-                :label="`State of ${wish.name}`"
-                :options="[...WISH_STATES]"
-                :disabled="store.readOnly"
-                size="small"
-                @update:value="setState(wish, $event)"
-              />
-            </td>
-            <td>{{ wish.price ?? '–' }}</td>
-            <td>{{ gainWords(wish) }}</td>
-            <td class="left quiet">{{ outWords(wish.id) }}</td>
-            <td>
-              <ActionMenu
-                size="small"
-                v-if="!store.readOnly"
-                :actions="actionsOf(wish)"
-                :label="`More for ${wish.name}`"
-              />
-            </td>
-          </tr>
-        </tbody>
-      </NTable>
+      <div class="scroll">
+        <NTable class="figures list" size="small" :bordered="false">
+          <caption class="unseen">
+            Wishes with their state, price and gain
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Wish</th>
+              <th scope="col" class="left">To</th>
+              <th scope="col" class="left">State</th>
+              <th scope="col">Price</th>
+              <th scope="col">Gain a round</th>
+              <th scope="col" class="left">In the place of</th>
+              <th scope="col"><span class="unseen">More</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="wish in wishes" :key="wish.id" :class="{ closed: !isOpenWish(wish) }">
+              <th scope="row">
+                {{ wish.name }}<span v-if="wish.notes" class="quiet small notes">{{ wish.notes }}</span>
+              </th>
+              <td class="left">{{ wish.purpose }}</td>
+              <td class="left">
+                <ChoiceField
+                  :value="wish.state"
+                  :label="`State of ${wish.name}`"
+                  :options="[...WISH_STATES]"
+                  :disabled="store.readOnly"
+                  size="small"
+                  @update:value="setState(wish, $event)"
+                />
+              </td>
+              <td>{{ wish.price ?? '–' }}</td>
+              <td>{{ gainWords(wish) }}</td>
+              <td class="left quiet">{{ outWords(wish.id) }}</td>
+              <td>
+                <ActionMenu
+                  size="small"
+                  v-if="!store.readOnly"
+                  :actions="actionsOf(wish)"
+                  :label="`More for ${wish.name}`"
+                />
+              </td>
+            </tr>
+          </tbody>
+        </NTable>
+      </div>
       <p class="quiet small costs">
         The gamer cost {{ gamerCost.sum }} so far as it is written down ({{ gamerCost.known }} of
         {{ counted(gamerCost.of, 'club') }} have a price).
@@ -316,11 +318,5 @@ const actionsOf = (wish: WishView) => [
 }
 .closed {
   color: var(--quiet);
-}
-@media (max-width: 700px) {
-  .list {
-    display: block;
-    overflow-x: auto;
-  }
 }
 </style>

@@ -59,5 +59,6 @@ const isOfParts = computed(() => props.question === 'matches' || props.question 
 }
 .group {
   display: flex;
+  flex-wrap: wrap;
 }
 </style>

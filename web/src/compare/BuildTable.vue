@@ -104,7 +104,6 @@ const strokesWords = (id: string) => {
 
 <style scoped>
 .scroll {
-  overflow-x: auto;
   margin: 10px 0;
 }
 </style>

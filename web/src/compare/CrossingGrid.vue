@@ -76,9 +76,6 @@ const effects = computed(() =>
 .crossing {
   margin-top: 14px;
 }
-.scroll {
-  overflow-x: auto;
-}
 .shots {
   display: block;
 }

@@ -126,9 +126,6 @@ const par = (from: number, to: number) => props.holes.slice(from, to).reduce((su
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
 table {
   border-collapse: collapse;
   font-size: 13.5px;

@@ -350,9 +350,6 @@ figure {
 figcaption {
   padding-left: 46px;
 }
-.scroll {
-  overflow-x: auto;
-}
 table {
   margin-top: 6px;
 }

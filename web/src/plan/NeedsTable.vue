@@ -183,7 +183,7 @@ h2 .small {
 }
 .scroll {
   max-height: 800px;
-  overflow-y: auto;
+  overflow: auto;
   border-top: 1px solid var(--line);
 }
 table {

@@ -288,9 +288,6 @@ h2 .small {
 .sizes dd {
   margin: 0 16px 0 0;
 }
-.scroll {
-  overflow-x: auto;
-}
 table {
   border-collapse: collapse;
   font-size: 13.5px;

@@ -91,7 +91,7 @@ const headline = computed(() => headlineWords(props.report, props.unit));
 }
 @media (max-width: 980px) {
   .board {
-    grid-template-columns: max-content minmax(90px, 1fr);
+    grid-template-columns: max-content minmax(78px, 1fr);
     gap: 0 8px;
   }
   .rail {

@@ -235,9 +235,6 @@ const drift = (group: GroupSummary) => {
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
 table {
   border-collapse: collapse;
   width: 100%;

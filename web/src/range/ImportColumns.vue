@@ -142,9 +142,6 @@ const samples = (column: number) =>
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
 .unused th,
 .unused td {
   color: var(--quiet);
