@@ -40,7 +40,12 @@ export default defineConfig({
     chunkSizeWarningLimit: 700,
     rolldownOptions: {
       // Many small files of what most pages use are slower to fetch than one.
-      output: { codeSplitting: { groups: [{ name: 'parts', minShareCount: 20 }] } },
+      output: {
+        codeSplitting: { groups: [{ name: 'parts', minShareCount: 20 }] },
+        // Chromium then compiles a file while it arrives, beside the page, rather than each function when it is
+        // first called, which held pages up. Others take it for a comment.
+        postBanner: '//# allFunctionsCalledOnLoad',
+      },
     },
   },
   server: { host: '127.0.0.1', port: 4311, proxy: { '/api': 'http://127.0.0.1:4310' } },

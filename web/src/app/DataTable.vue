@@ -6,11 +6,11 @@ import {
   computed,
   h,
   onBeforeUnmount,
-  onMounted,
   ref,
   shallowRef,
   useTemplateRef,
   watch,
+  watchPostEffect,
   type VNodeChild,
 } from 'vue';
 import TextField from '../fields/TextField.vue';
@@ -59,29 +59,33 @@ const found = computed(() => {
 const wantedRows = computed(() => Math.min(count.value, found.value.length));
 const left = computed(() => found.value.length - wantedRows.value);
 
-/**
- * A table of more cells comes step by step, as it would hold the page up: itself, its heads, and its rows as far
- * as somebody may see them soon.
- */
+/** A table of more cells comes step by step, as it would hold the page up. */
 const AT_ONCE_CELLS = 60;
-const STEP_CELLS = 26;
+/** The library's table with nothing in it, its heads as words, then as buttons, its body with a first row of words, that row. */
+const STAGES = ['nothing', 'table', 'heads', 'order', 'body', 'row'] as const;
+type Stage = (typeof STAGES)[number];
+const STEP_CELLS = 13;
 const SOON_PX = 300;
 const rowsOf = (cells: number) => Math.ceil(cells / props.columns.length);
 const isAtOnce = !props.coming && props.rows.length <= rowsOf(AT_ONCE_CELLS);
-const canOrder = ref(isAtOnce);
-const drawn = ref(isAtOnce ? rowsOf(AT_ONCE_CELLS) : 0);
-const shown = computed(() => found.value.slice(0, Math.min(wantedRows.value, drawn.value)));
+const stage = ref<number>(isAtOnce ? STAGES.length - 1 : 0);
+const has = (wantedStage: Stage) => stage.value >= STAGES.indexOf(wantedStage);
+const drawn = ref(isAtOnce ? rowsOf(AT_ONCE_CELLS) : 1);
+/** As far as somebody may see them soon. */
+const shown = computed(() =>
+  has('body') ? found.value.slice(0, Math.min(wantedRows.value, drawn.value)) : [],
+);
 const end = useTemplateRef<HTMLElement>('end');
 const isSeenSoon = useElementVisibility(end, { rootMargin: `0px 0px ${SOON_PX}px 0px` });
 let stopDrawing = () => {};
 function drawOn(): void {
   stopDrawing();
-  const isMore = isSeenSoon.value && drawn.value < wantedRows.value;
-  if (canOrder.value && !isMore) return;
+  const isMore = isSeenSoon.value && (has('body') ? drawn.value : 0) < wantedRows.value;
+  const isBegun = !has('order') || (has('body') && !has('row'));
+  if (!isMore && !isBegun) return;
   stopDrawing = whenIdle(() => {
-    // The first row brings the body of the table with it.
-    if (canOrder.value) drawn.value += drawn.value === 0 ? 1 : rowsOf(STEP_CELLS);
-    canOrder.value = true;
+    if (has('row')) drawn.value += rowsOf(STEP_CELLS);
+    else stage.value += 1;
     drawOn();
   });
 }
@@ -90,11 +94,12 @@ onBeforeUnmount(() => stopDrawing());
 // On paper all of them stand.
 useEventListener('beforeprint', () => {
   drawn.value = Math.max(drawn.value, wantedRows.value);
+  stage.value = STAGES.length - 1;
 });
 
 function head({ id, head: text, hint, value, isActions }: DataColumn<R>): VNodeChild {
   if (isActions) return h('span', { class: 'unseen' }, text);
-  if (!value || !props.orders || !canOrder.value) return h('span', { title: hint }, text);
+  if (!value || !props.orders || !has('order')) return h('span', { title: hint }, text);
   const now = order.value?.id === id ? (order.value.isDescending ? ' ▼' : ' ▲') : '';
   return h(
     NButton,
@@ -112,12 +117,12 @@ function head({ id, head: text, hint, value, isActions }: DataColumn<R>): VNodeC
   );
 }
 const tableColumns = computed(() =>
-  props.columns.map((column): DataTableColumn<R> => ({
+  (has('heads') ? props.columns : []).map((column): DataTableColumn<R> => ({
     key: column.id,
     title: () => head(column),
     align: column.align ?? 'left',
     ...(!column.isLong && { className: 'short' }),
-    render: (row) => slots[column.id]?.({ row }) ?? String(column.value?.(row) ?? ''),
+    render: (row) => (has('row') && slots[column.id]?.({ row })) || String(column.value?.(row) ?? ''),
   })),
 );
 
@@ -128,7 +133,9 @@ const emptyWords = computed(() => {
 
 /** The library has no name for its table. */
 const whole = useTemplateRef<HTMLElement>('whole');
-onMounted(() => whole.value?.querySelector('table')?.setAttribute('aria-label', props.caption));
+watchPostEffect(() => {
+  if (has('table')) whole.value?.querySelector('table')?.setAttribute('aria-label', props.caption);
+});
 </script>
 
 <template>
@@ -142,6 +149,7 @@ onMounted(() => whole.value?.querySelector('table')?.setAttribute('aria-label', 
       class="search no-print"
     />
     <NDataTable
+      v-if="has('table')"
       size="small"
       :bordered="false"
       :bottom-bordered="false"

@@ -4,6 +4,7 @@ import { NButton, NForm } from 'naive-ui';
 import { isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { computed, ref } from 'vue';
+import Later from '../app/Later.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
@@ -67,11 +68,12 @@ defineExpose({
       :options="clubs.map((club) => ({ value: club.id, label: club.name }))"
       placeholder="by hand: which club?"
     />
-    <ChoiceField
-      v-model:value="shotKind"
-      label="Shot of shots by hand"
-      :options="shotOptions(store.clubsById.get(clubId)?.spec)"
-    />
+    <Later :px="34"
+      ><ChoiceField
+        v-model:value="shotKind"
+        label="Shot of shots by hand"
+        :options="shotOptions(store.clubsById.get(clubId)?.spec)"
+    /></Later>
     <TextField
       ref="field"
       class="carries"

@@ -139,18 +139,19 @@ function take(group: GroupSummary, shot: Shot): void {
     Every number below is in {{ store.sheet!.player.name.split(' ')[0] }}’s own air ({{
       settingWords(baseline, unit)
     }}); the shots further down are as they were hit.
-    <label class="against"
-      >Each club against itself:
-      <ChoiceField
-        :value="span"
-        @update:value="
-          router.replace({
-            query: { ...route.query, against: $event },
-          })
-        "
-        label="Against"
-        :options="SPANS"
-    /></label>
+    <Later
+      ><label class="against"
+        >Each club against itself:
+        <ChoiceField
+          :value="span"
+          @update:value="
+            router.replace({
+              query: { ...route.query, against: $event },
+            })
+          "
+          label="Against"
+          :options="SPANS" /></label
+    ></Later>
   </p>
   <ProblemLine :text="problem" />
   <p v-if="earlierSays" class="verdict warning small">◆ {{ earlierSays }}</p>

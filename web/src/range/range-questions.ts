@@ -26,11 +26,18 @@ export function sessionsQuestion(playerId: string): Question<readonly SessionEnt
   };
 }
 
+async function shotsOf(playerId: string, part: string): Promise<StrikesView> {
+  const answer = await request<StrikesView>(`/players/${playerId}/strikes${part}`);
+  // Thousands of shots were just read into objects: what they become on the page has a moment of its own.
+  await new Promise<void>((resolve) => setTimeout(resolve));
+  return answer;
+}
+
 export function shotsQuestion(playerId: string, shots: ShotsWanted): Question<StrikesView> {
   const part = shots === 'all' ? '' : shots === 'newest' ? '?newest=true' : `?session=${shots}`;
   return {
     key: ['strikes', playerId, shots],
-    ask: () => useOutbox().readCurrent(() => request<StrikesView>(`/players/${playerId}/strikes${part}`)),
+    ask: () => useOutbox().readCurrent(() => shotsOf(playerId, part)),
   };
 }
 

@@ -104,7 +104,17 @@ export const useRange = defineStore('range', () => {
     sheet.clubs.map(({ id, kind, spec }): TodaysClub => ({ id, kind, spec })),
   );
   const clubsById = computed(() => new Map(todaysClubs.value.map((club) => [club.id, club])));
-  const clubOf = (strike: StrikeView): StrikeClub | null => strikeClub(strike, clubsById.value, lofts.value);
+  /** Thousands of balls are of a few clubs on a few days. */
+  const clubsAsBuilt = computed(() => {
+    const [clubs, then, found] = [clubsById.value, lofts.value, new Map<string, StrikeClub | null>()];
+    return (strike: StrikeView): StrikeClub | null => {
+      const key = `${strike.clubId} ${strike.builtOn}`;
+      let club = found.get(key);
+      if (club === undefined) found.set(key, (club = strikeClub(strike, clubs, then)));
+      return club;
+    };
+  });
+  const clubOf = (strike: StrikeView): StrikeClub | null => clubsAsBuilt.value(strike);
   const specOf = (strike: StrikeView): Spec | undefined =>
     builds.value.get(`${strike.clubId} ${strike.builtOn}`);
 

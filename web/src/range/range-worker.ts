@@ -36,6 +36,7 @@ import {
 } from '@tasche/core';
 import { expose, transfer } from 'comlink';
 import { earlierShots, type EarlierSessions } from './earlier-shots';
+import { unpackStrikes, type PackedStrikes } from './packed-strikes';
 import { packShots, type PackedShots } from './worked-shots';
 
 /** A session's air with the balls hit in it, each with the club as it was built. */
@@ -206,8 +207,8 @@ let shown: { groups: ReturnType<typeof groupsOf>['groups']; baseline: PlayingCon
 
 const api = {
   /** Every ball of a session filled in, and what each club did. */
-  read(session: SessionStrikes, baseline: PlayingConditions): { shots: PackedShots; groups: GroupSummary[] } {
-    const { groups, wholes } = groupsOf([session], baseline);
+  read(session: PackedStrikes, baseline: PlayingConditions): { shots: PackedShots; groups: GroupSummary[] } {
+    const { groups, wholes } = groupsOf([unpackStrikes(session)], baseline);
     shown = { groups, baseline };
     const outliers = new Map<string, Outlier>();
     for (const { counted } of groups.values())

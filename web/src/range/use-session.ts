@@ -1,9 +1,11 @@
 import { MAX_STRIKES_ANSWERED, type SessionEntry, type StrikeView } from '@tasche/contract';
 import { digits, type PlayingConditions } from '@tasche/core';
+import { transfer } from 'comlink';
 import { differenceInCalendarDays } from 'date-fns';
 import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
 import { whenIdle } from '../app/when-idle';
 import { playingConditionsOf, useRange } from './range-store';
+import { packStrikes } from './packed-strikes';
 import { rangeWorker } from './range-link';
 import type { DriftRow, GroupSummary } from './range-worker';
 import { WorkedShots } from './worked-shots';
@@ -54,7 +56,11 @@ export function useSession(
       await drawnFirst();
       if (requestId !== lastRequestId) return;
       try {
-        const answer = await rangeWorker().read(range.strikesOf(current), from);
+        const packed = packStrikes(range.strikesOf(current));
+        const answer = await rangeWorker().read(
+          transfer(packed, [packed.given.buffer, packed.sortOf.buffer]),
+          from,
+        );
         if (requestId !== lastRequestId) return;
         groups.value = answer.groups;
         problem.value = '';

@@ -100,7 +100,8 @@ describe('a table that is only read', () => {
 
   it('whose rows are on their way shows its heads, and not that there is nothing', async () => {
     const view = table({ rows: [], coming: true });
-    expect(view.text()).toContain('Size');
+    await vi.waitFor(() => expect(view.text()).toContain('Size'), WAIT);
+    expect(view.get('table').attributes('aria-label')).toBe('Jobs');
     expect(view.text()).not.toContain('Nothing yet.');
     await view.setProps({ rows: JOBS, coming: false } as never);
     await vi.waitFor(() => expect(clubs(view)).toEqual(['5 iron', '6 iron', '7 iron', '8 iron']), WAIT);

@@ -1,0 +1,280 @@
+<script setup lang="ts">
+import LoadingRows from '../app/LoadingRows.vue';
+import ProblemLine from '../app/ProblemLine.vue';
+import PageHead from '../app/PageHead.vue';
+import Fold from '../app/Fold.vue';
+import Later from '../app/Later.vue';
+import UnitButton from '../app/UnitButton.vue';
+import LinkButton from '../app/LinkButton.vue';
+import { NButton, NEmpty } from 'naive-ui';
+import { digits, type ShotKind } from '@tasche/core';
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { shortDay } from '../app/day';
+import { useSettings } from '../app/settings';
+import ConditionsBar from '../conditions/ConditionsBar.vue';
+import { settingWords } from '../conditions/air-units';
+import { baselineOf } from '@tasche/contract';
+import { useShortcuts } from '../keys/use-shortcuts';
+import { useSheet } from '../sheet/sheet-store';
+import HandShots from './HandShots.vue';
+import SessionList from './SessionList.vue';
+import SessionResults from './SessionResults.vue';
+import CoverChart from './CoverChart.vue';
+import { playingConditionsOf, useRangeOf } from './range-store';
+import { rangeWorker } from './range-link';
+import { useLive } from './use-live';
+import { DRIFT_SPANS, useSession, type DriftSpan } from './use-session';
+import { useSessionEdits } from './use-session-edits';
+
+// What most sessions do not show.
+const BasketStrip = defineAsyncComponent(() => import('../basket/BasketStrip.vue'));
+const LiveBoard = defineAsyncComponent(() => import('./LiveBoard.vue'));
+const SessionForm = defineAsyncComponent(() => import('./SessionForm.vue'));
+
+/** Range sessions of a player: what was hit, what it shows, and what of it is taken into the sheet. */
+const props = defineProps<{ playerId: string; sessionId?: string }>();
+const store = useSheet();
+// It starts while the shots are read.
+setTimeout(rangeWorker);
+/** The newest session, until another is asked for. */
+const range = useRangeOf(
+  () => props.playerId,
+  () => props.sessionId ?? 'newest',
+);
+const settings = useSettings();
+const route = useRoute();
+const router = useRouter();
+
+const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
+const baseline = computed(() => baselineOf(store.sheet!.player));
+/** What each club is held against: itself before. Part of the address. */
+const span = computed<DriftSpan>(
+  () => (Object.keys(DRIFT_SPANS) as DriftSpan[]).find((one) => one === route.query.against) ?? 'all before',
+);
+const session = computed(
+  () =>
+    range.sessions.find(({ id }) => id === props.sessionId) ??
+    (props.sessionId ? undefined : range.sessions[0]),
+);
+const { strikes, rows, groups, drifts, problem, earlierSays } = useSession(
+  session,
+  baseline,
+  computed(() => span.value),
+);
+
+const { forming, edit, save, remove, setAir } = useSessionEdits(
+  () => props.playerId,
+  session,
+  () => baseline.value,
+);
+
+const liveId = computed(() => (session.value?.live ? session.value.id : undefined));
+const { monitor, line } = useLive(liveId, (strike) => {
+  range.take(strike);
+});
+
+const byHand = ref<InstanceType<typeof HandShots> | null>(null);
+const handProblem = ref('');
+/** The club of shots by hand follows the basket. */
+function takeInHand(aim: { clubId: string; shot: ShotKind }): void {
+  edit({ aim });
+  byHand.value?.take(aim);
+}
+const strip = ref<InstanceType<typeof BasketStrip> | null>(null);
+const board = ref<InstanceType<typeof LiveBoard> | null>(null);
+const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
+const airFold = ref<InstanceType<typeof Fold> | null>(null);
+useShortcuts('The range', {
+  'Alt H': () => void board.value?.hitTen(),
+  'Alt N': () => {
+    forming.value = 'new';
+  },
+  'Alt E': () => byHand.value?.focus(),
+  'Alt A': async () => {
+    airFold.value?.open();
+    await nextTick();
+    bar.value?.focus();
+  },
+  'Alt X': () => strip.value?.next(),
+  'Alt K': () => router.push({ name: 'basket', params: { playerId: props.playerId } }),
+});
+</script>
+
+<template>
+  <div class="page">
+    <PageHead :of="store.sheet!.player.name">
+      range<template v-if="session">, {{ session.name }}</template>
+      <template #says>
+        <p v-if="session" class="quiet small">
+          {{ shortDay(session.heldOn) }}, off {{ session.hitOff
+          }}<template v-if="session.ball">, ball {{ session.ball }}</template
+          >, {{ settingWords(playingConditionsOf(session), unit) }}; {{ session.source }}.
+          <template v-if="session.notes">{{ session.notes }}</template>
+        </p>
+        <p v-else class="quiet small">
+          Nothing was hit yet. Open a session, or bring a launch monitor’s file.
+        </p>
+      </template>
+      <template #actions>
+        <Later :px="34">
+          <UnitButton :own="store.sheet!.player.distanceUnit" />
+          <LinkButton :to="{ name: 'basket', params: { playerId } }">Next basket <kbd>Alt K</kbd></LinkButton>
+          <LinkButton :to="{ name: 'range-import', params: { playerId } }">Bring a file</LinkButton>
+          <NButton @click="forming = 'new'" type="primary">New session <kbd>Alt N</kbd></NButton>
+        </Later>
+      </template>
+    </PageHead>
+    <SessionForm
+      v-if="forming"
+      :key="forming"
+      :session="forming === 'edit' ? session : undefined"
+      :baseline="baseline"
+      :action="forming === 'edit' ? 'Save' : 'Open it'"
+      @save="save"
+      @leave="forming = null"
+    />
+    <p v-if="range.more" class="verdict warning small">
+      ◆ Only the newest {{ digits(range.strikes.length) }} shots are here; averages and comparisons leave out
+      the older ones.
+    </p>
+    <p v-if="range.state === 'away'" class="verdict warning" role="status">
+      ◆ The server cannot be reached; this page fills by itself as soon as it can be.
+    </p>
+    <Later :px="400">
+      <div class="split">
+        <SessionList
+          v-if="range.sessions.length > 0"
+          :player-id="playerId"
+          :sessions="range.sessions"
+          :shown-id="session?.id"
+        />
+        <LoadingRows v-else-if="range.state === 'loading'" />
+        <div class="main">
+          <NEmpty
+            v-if="sessionId && !session && range.state === 'ready'"
+            class="card empty"
+            description="There is no such session; it may have been deleted. Ctrl Z brings it back."
+          />
+          <template v-if="session">
+            <BasketStrip
+              v-if="session.basket"
+              ref="strip"
+              :session="session"
+              :strikes="strikes"
+              :rows="rows"
+              :unit="unit"
+              @aim="takeInHand"
+            />
+            <LiveBoard
+              v-if="session.live"
+              ref="board"
+              :session="session"
+              :strikes="strikes"
+              :rows="rows"
+              :monitor="monitor"
+              :line="line"
+              :unit="unit"
+              @aim="edit({ aim: $event })"
+              @end="edit({ live: false })"
+            />
+            <div class="hand bar no-print">
+              <Later :px="34">
+                <NButton v-if="!session.live" @click="edit({ live: true })">
+                  Take shots from the monitor
+                </NButton>
+              </Later>
+              <!-- A basket aims the field for shots by hand as soon as it is there. -->
+              <Later :px="34" :at-once="session.basket !== null">
+                <HandShots
+                  ref="byHand"
+                  :session-id="session.id"
+                  :unit="unit"
+                  @problem="handProblem = $event"
+                />
+              </Later>
+              <span class="space" />
+              <Later :px="34">
+                <NButton @click="forming = 'edit'" size="small">Edit</NButton>
+                <NButton @click="remove" size="small">Delete</NButton>
+              </Later>
+            </div>
+            <ProblemLine :text="handProblem" />
+            <Later :px="38">
+              <Fold ref="airFold" class="air no-print">
+                <template #head>The air and ground of this session</template>
+                <ConditionsBar
+                  ref="bar"
+                  :setting="playingConditionsOf(session)"
+                  :baseline="baseline"
+                  :unit="unit"
+                  :complaints="[]"
+                  @set="setAir"
+                />
+              </Fold>
+            </Later>
+            <template v-if="strikes.length > 0">
+              <SessionResults
+                :session="session"
+                :strikes="strikes"
+                :rows="rows"
+                :groups="groups"
+                :drifts="drifts"
+                :span="span"
+                :unit="unit"
+                :problem="problem"
+                :earlier-says="earlierSays"
+              />
+            </template>
+            <LoadingRows v-else-if="range.state === 'loading'" />
+            <NEmpty
+              v-else-if="!session.live"
+              class="card empty"
+              description="Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file."
+            />
+          </template>
+          <Later v-if="range.state === 'ready' && !session?.live"><CoverChart :unit="unit" /></Later>
+        </div>
+      </div>
+    </Later>
+  </div>
+</template>
+
+<style scoped>
+.split {
+  display: flex;
+  gap: 18px;
+  align-items: flex-start;
+}
+.main {
+  flex: 1;
+  min-width: 0;
+}
+.hand {
+  margin-bottom: 8px;
+}
+.hand .space {
+  flex: 1;
+}
+
+.n-button--primary-type kbd {
+  background: transparent;
+  color: inherit;
+  border-color: currentColor;
+  opacity: 0.75;
+}
+.air {
+  margin-bottom: 6px;
+}
+.empty {
+  padding: 24px;
+}
+@media (max-width: 700px) {
+  .split {
+    flex-direction: column;
+  }
+  .main {
+    width: 100%;
+  }
+}
+</style>
