@@ -126,3 +126,19 @@ test('a phone shows the sheet and its steps without scrolling sideways', async (
   await expect(page.locator('.rib.error')).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('the verdict on a bag lies on none of its rows, however low the screen is', async ({ page }) => {
+  const box = async (of: string) => (await page.locator(of).first().boundingBox())!;
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`${demo.davor}/bag`);
+  await expect(page.locator('.verdict-card').getByRole('button', { name: 'Try it' }).first()).toBeVisible();
+  const putter = await box('.sheet tbody tr:last-child');
+  expect((await box('.verdict-card')).y).toBeGreaterThan(putter.y + putter.height);
+  await page.setViewportSize({ width: 1366, height: 650 });
+  await expect
+    .poll(async () => {
+      const card = await box('.verdict-card');
+      return card.y + card.height <= (await box('.board')).y;
+    })
+    .toBe(true);
+});

@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import { GAPPING_STRATEGIES, type StepReport } from '@tasche/core';
 import { NButton, NEmpty } from 'naive-ui';
-import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
+import {
+  computed,
+  defineAsyncComponent,
+  nextTick,
+  ref,
+  useTemplateRef,
+  type ComponentPublicInstance,
+} from 'vue';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
 import ConditionsEffect from '../conditions/ConditionsEffect.vue';
 import { steady } from '../app/steady';
@@ -25,6 +32,7 @@ import { useBagLadder } from './use-bag-ladder';
 import { useBagLook } from './use-bag-look';
 import { useBagQuestion } from './use-bag-question';
 import { useBagTrial } from './use-bag-trial';
+import { useCardPlace } from './use-card-place';
 import { useTrialKeys } from './use-trial-keys';
 import { useUnknownCarries } from './use-unknown-carries';
 import { useUsualRound } from './use-usual-round';
@@ -64,6 +72,12 @@ const activeClub = ref<string | null>(null);
 const pointed = ref<StepReport | null>(null);
 /** A row is being dragged: the left-outs come up to where it can be put down. */
 const carrying = ref(false);
+const isCardOnTop = useCardPlace(
+  useTemplateRef<HTMLElement>('stage'),
+  useTemplateRef<ComponentPublicInstance>('board'),
+  useTemplateRef<ComponentPublicInstance>('card'),
+  () => trial.value !== null || pointed.value !== null,
+);
 const airBar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 const airOpen = ref(false);
 const badged = steady(() =>
@@ -194,8 +208,9 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
         />
       </ConditionsBar>
       <EmptyBag v-if="canEdit && bag.clubIds.length === 0" :unit="unit" @rows="fill" />
-      <div class="stage">
+      <div ref="stage" class="stage" :class="{ low: isCardOnTop }">
         <BagBoard
+          ref="board"
           :ladder="ladder"
           :as-table="asTable"
           :row-px="ROW_PX"
@@ -243,6 +258,7 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
           />
         </BagBoard>
         <VerdictCard
+          ref="card"
           class="card-below"
           :class="{ away: carrying }"
           :report="report"
@@ -297,7 +313,8 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
   max-width: 560px;
 }
 .stage {
-  display: contents;
+  display: flex;
+  flex-direction: column;
 }
 .picker {
   position: absolute;
@@ -328,17 +345,10 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
   border: 2px dashed var(--petrol);
   border-radius: 6px;
 }
-/* Where the rail stands below the sheet, the card would lie on rows. */
-@media (max-width: 900px) {
-  .stage {
-    display: flex;
-    flex-direction: column;
-  }
-  .card-below {
-    position: static;
-    order: -1;
-    margin: 8px 0 4px;
-  }
+.low .card-below {
+  position: static;
+  order: -1;
+  margin: 8px 0 4px;
 }
 @media (max-width: 700px) {
   .picker {

@@ -52,71 +52,75 @@ const uncovered = computed(() => card.value.uncovered[0]);
       ◆ No bag is settled yet: these are the gamer’s clubs.
     </p>
     <div class="both">
-      <NTable size="small" :bordered="false" :bottom-bordered="false" class="carries">
-        <caption class="sr-only">
-          Carries,
-          {{
-            page.name
-          }}
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Club</th>
-            <th v-for="kind in columns" :key="kind" scope="col" class="n">{{ SHOT_HEADS[kind] }}</th>
-            <th v-if="!home" scope="col" class="n quiet">At home</th>
-            <th scope="col" class="n" title="The flag a normal swing stops beside">Flag</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="club in card.clubs" :key="club.id">
-            <th scope="row">
-              {{ club.name }}
-              <span v-if="club.loftDeg !== undefined" class="quiet loft">{{
-                formatDegrees(club.loftDeg)
-              }}</span>
-            </th>
-            <td v-for="kind in columns" :key="kind" class="n" :class="kind">
-              <template v-if="shotOf(club.shots, kind)">
-                <span :class="{ modelled: shotOf(club.shots, kind)!.source === 'modelled' }"
-                  ><span
-                    v-if="shotOf(club.shots, kind)!.source === 'modelled'"
-                    class="hollow"
-                    aria-label="modelled"
-                    >○</span
-                  >{{ number(shotOf(club.shots, kind)!.carryM) }}</span
-                >
-              </template>
-              <span v-else class="quiet">–</span>
-            </td>
-            <td v-if="!home" class="n quiet">
-              {{ shotOf(club.shots, 'full') ? number(shotOf(club.shots, 'full')!.homeM) : '–' }}
-            </td>
-            <td class="n flag">{{ club.perfectM === undefined ? '–' : number(club.perfectM) }}</td>
-          </tr>
-        </tbody>
-      </NTable>
-      <NTable size="small" :bordered="false" :bottom-bordered="false" class="helpers">
-        <caption class="sr-only">
-          What wind, height and warmth do to the stock shot,
-          {{
-            page.name
-          }}
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col" class="again">Club</th>
-            <th v-for="{ key, head, says } in helpers" :key="key" scope="col" class="n" :title="says">
-              {{ head }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="club in card.clubs" :key="club.id">
-            <th scope="row" class="again">{{ club.name }}</th>
-            <td v-for="{ key } in helpers" :key="key" class="n">{{ helperNumber(club, key, unit) }}</td>
-          </tr>
-        </tbody>
-      </NTable>
+      <div class="scroll">
+        <NTable size="small" :bordered="false" :bottom-bordered="false" class="carries">
+          <caption class="sr-only">
+            Carries,
+            {{
+              page.name
+            }}
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col">Club</th>
+              <th v-for="kind in columns" :key="kind" scope="col" class="n">{{ SHOT_HEADS[kind] }}</th>
+              <th v-if="!home" scope="col" class="n quiet">At home</th>
+              <th scope="col" class="n" title="The flag a normal swing stops beside">Flag</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="club in card.clubs" :key="club.id">
+              <th scope="row">
+                {{ club.name }}
+                <span v-if="club.loftDeg !== undefined" class="quiet loft">{{
+                  formatDegrees(club.loftDeg)
+                }}</span>
+              </th>
+              <td v-for="kind in columns" :key="kind" class="n" :class="kind">
+                <template v-if="shotOf(club.shots, kind)">
+                  <span :class="{ modelled: shotOf(club.shots, kind)!.source === 'modelled' }"
+                    ><span
+                      v-if="shotOf(club.shots, kind)!.source === 'modelled'"
+                      class="hollow"
+                      aria-label="modelled"
+                      >○</span
+                    >{{ number(shotOf(club.shots, kind)!.carryM) }}</span
+                  >
+                </template>
+                <span v-else class="quiet">–</span>
+              </td>
+              <td v-if="!home" class="n quiet">
+                {{ shotOf(club.shots, 'full') ? number(shotOf(club.shots, 'full')!.homeM) : '–' }}
+              </td>
+              <td class="n flag">{{ club.perfectM === undefined ? '–' : number(club.perfectM) }}</td>
+            </tr>
+          </tbody>
+        </NTable>
+      </div>
+      <div class="scroll">
+        <NTable size="small" :bordered="false" :bottom-bordered="false" class="helpers">
+          <caption class="sr-only">
+            What wind, height and warmth do to the stock shot,
+            {{
+              page.name
+            }}
+          </caption>
+          <thead>
+            <tr>
+              <th scope="col" class="again">Club</th>
+              <th v-for="{ key, head, says } in helpers" :key="key" scope="col" class="n" :title="says">
+                {{ head }}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="club in card.clubs" :key="club.id">
+              <th scope="row" class="again">{{ club.name }}</th>
+              <td v-for="{ key } in helpers" :key="key" class="n">{{ helperNumber(club, key, unit) }}</td>
+            </tr>
+          </tbody>
+        </NTable>
+      </div>
     </div>
     <p v-if="own.length > 0" class="small">Own shots. {{ own.join('; ') }}.</p>
     <p v-if="uncovered" class="small">

@@ -18,6 +18,7 @@ import {
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import type { Moved } from '../conditions/use-conditions';
+import { fitName } from './fit-name';
 import { spanLanes, spreadLabels } from './spread-labels';
 
 /**
@@ -131,6 +132,10 @@ const lanes = computed(() => Math.max(0, ...pegs.value.map((peg) => peg.lane)) +
 const lanePx = computed(() => Math.min(LANE_PX, LANES_PX / lanes.value));
 const lanesWide = computed(() => 10 + lanes.value * lanePx.value);
 const labelX = computed(() => RAIL_X + lanesWide.value + 14);
+/** The carry after a name, and what the air did to it. */
+const NUMBER_PX = 34;
+const nameBeside = (rung: Rung) =>
+  fitName(rung.name, width.value - labelX.value - NUMBER_PX * (knownOf(rung) === undefined ? 1 : 2));
 const carryOf = computed(() => new Map(rungs.value.map((rung) => [rung.id, rung.carryM])));
 const holes = computed(() =>
   props.report.steps
@@ -236,7 +241,7 @@ const loftTicks = computed(() =>
         <circle :cx="RAIL_X" :cy="peg.y" r="4.5" class="dot" />
         <text :x="labelX" :y="peg.labelY + 4.5" class="label">
           <title>{{ originOf(peg.rung) }}</title>
-          <tspan>{{ peg.rung.name }}</tspan>
+          <tspan>{{ nameBeside(peg.rung) }}</tspan>
           <tspan dx="6" class="number">{{ distanceNumber(peg.rung.carryM, unit) }}</tspan>
           <tspan v-if="knownOf(peg.rung) !== undefined" dx="6" class="shift-number">
             {{ signedDistance(peg.rung.carryM - knownOf(peg.rung)!, unit) }}

@@ -43,7 +43,7 @@ async function copy(): Promise<void> {
       any Tasche: Roster, <em>Bring a player in</em>.
     </p>
     <p>
-      <NButton size="small" tag="a" :href="`/api/players/${player.id}/player.jsonl`" download>
+      <NButton class="long" size="small" tag="a" :href="`/api/players/${player.id}/player.jsonl`" download>
         Take {{ player.name }} out
       </NButton>
     </p>
@@ -86,6 +86,11 @@ async function copy(): Promise<void> {
 }
 .hand-over > h2:not(:first-child) {
   margin-top: 22px;
+}
+.long {
+  height: auto;
+  padding: 4px 10px;
+  white-space: normal;
 }
 .hand-over > p {
   margin: 6px 0 10px;

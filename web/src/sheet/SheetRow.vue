@@ -62,7 +62,7 @@ const cells = computed(() =>
       :tabindex="activeColumn === i ? 0 : -1"
       :data-active="activeColumn === i"
       :data-column="column.id"
-      :title="refused?.reason ?? shown.origin"
+      :title="refused?.reason ?? shown.origin ?? (i === 0 ? club.name : undefined)"
       :aria-invalid="refused !== undefined || undefined"
       @keydown="emit('key', $event)"
       @focus="emit('focus', i)"
@@ -101,10 +101,13 @@ tr.on td {
 }
 .first .text {
   display: inline-block;
-  max-width: 100%;
+  max-width: calc(100% - 18px);
   overflow: hidden;
   text-overflow: ellipsis;
   vertical-align: bottom;
+}
+.first:has(.badge) .text {
+  max-width: calc(100% - 66px);
 }
 .grab {
   color: var(--sand);
