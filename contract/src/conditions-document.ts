@@ -25,7 +25,7 @@ import {
 
 /** What `tasche calc conditions` writes: docs/formats/conditions-output.schema.json. */
 interface ConditionsAnswer {
-  shots: readonly ({ clubId: string; shot: ShotKind } & Omit<MovedShot, 'launch'>)[];
+  shots: readonly ({ clubId: string; shot: ShotKind } & Omit<MovedShot, 'launch' | 'isSlow'>)[];
   playsLike: readonly PlaysLike[];
 }
 
@@ -97,7 +97,7 @@ export function calcConditions(document: unknown): ConditionsAnswer {
         const shot = club.shots[kind];
         if (!shot) return [];
         try {
-          const { launch: _launch, ...moved } = moveShot(swingOf(club, shot, here), there);
+          const { launch: _launch, isSlow: _isSlow, ...moved } = moveShot(swingOf(club, shot, here), there);
           return [{ clubId: club.id, shot: kind, ...moved }];
         } catch (error) {
           throw named(error, `clubs[${i}].shots.${kind}.`);

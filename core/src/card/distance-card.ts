@@ -82,6 +82,8 @@ export interface CardClub {
   perfectM?: number;
   apexM?: number;
   helpers: CardHelpers;
+  /** Swung slower than the tables the flight model is held to: its helpers are a guess. */
+  isSlow: boolean;
 }
 
 /** A card for a pocket. */
@@ -154,6 +156,7 @@ function clubThere(
       ...(perfectM !== undefined && { perfectM }),
       ...(stock && { apexM: stock.stillThere.apexM }),
       helpers: stock ? helpersOf(stock, there, steps) : {},
+      isSlow: stock?.swung.isSlow ?? false,
     },
     moved: { ...club, shots: moved },
   };

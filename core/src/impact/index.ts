@@ -1,2 +1,2 @@
 export { type Delivery, impact, ballSpeedRatio } from './impact.js';
-export { stockDelivery, TOUR_SEVEN_IRON_MPS } from './stock-delivery.js';
+export { isSlowerThanTables, stockDelivery, TOUR_SEVEN_IRON_MPS } from './stock-delivery.js';

@@ -37,6 +37,18 @@ const LEAN_PER_MPS = 0.3;
 const MAX_SLOWER_MPS = 10;
 const MAX_FASTER_MPS = 4;
 /**
+ * Whether a full swing is so slow that no table says how it is delivered or flies: what is moved by the model
+ * then, by wind above all, is a guess.
+ */
+export function isSlowerThanTables({
+  kind,
+  loftDeg,
+  clubSpeedMps,
+}: Pick<Delivery, 'kind' | 'loftDeg' | 'clubSpeedMps'>): boolean {
+  return clubSpeedMps / speedRatio(kind, loftDeg) < TOUR_SEVEN_IRON_MPS - MAX_SLOWER_MPS;
+}
+
+/**
  * Share of a change of attack that the delivered loft follows: who hits up on it has the ball farther
  * forward. From memory.
  */

@@ -1,7 +1,7 @@
 import { launchOfShot } from '../carry/index.js';
 import { carryErrorM, type ClubKind, type Shot } from '../clubs/index.js';
 import { fly, type Flight, type Launch } from '../flight/index.js';
-import { ballSpeedRatio } from '../impact/index.js';
+import { ballSpeedRatio, isSlowerThanTables } from '../impact/index.js';
 import { run, groundOf, type Surface } from '../run-out/index.js';
 import { airOf, type Conditions } from '../conditions/index.js';
 import { NORMAL_95 } from '../statistics/index.js';
@@ -36,6 +36,8 @@ export interface MovedShot {
   ownPlusMinusM: number;
   /** What is flown there. */
   launch: Launch;
+  /** A full swing like it is slower than the tables the model is held to (see `isSlowerThanTables`). */
+  isSlow: boolean;
 }
 
 /**
@@ -55,6 +57,7 @@ export interface SwungShot {
   /** Bounce and roll here, as modelled. */
   hereRunM: number;
   from: PlayingConditions;
+  isSlow: boolean;
 }
 
 /** Finds the swing behind a shot; done once, for many places. */
@@ -71,6 +74,7 @@ export function swingOf(
     launch: known.launch,
     here: known.flight,
     from,
+    isSlow: isSlowerThanTables(known.delivery),
     hereRunM: run(landSpeedMps, descentDeg, landSpinRpm, groundOf(from.surface)).runM,
   };
 }
@@ -106,6 +110,7 @@ export function moveShot(swung: SwungShot, to: PlayingConditions, lie: Lie = 'fa
     plusMinusM: NORMAL_95 * Math.hypot(error, SHIFT_ERROR * shiftCarryM),
     ownPlusMinusM: NORMAL_95 * Math.hypot(error, OWN_SHIFT_ERROR * shiftCarryM),
     launch: warm,
+    isSlow: swung.isSlow,
   };
 }
 

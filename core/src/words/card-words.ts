@@ -3,6 +3,8 @@ import { isTie } from '../choosing/index.js';
 import { ownShotName } from '../clubs/index.js';
 import { distanceNumber, type DistanceUnit } from '../units/index.js';
 import { factorSentence } from './bag-words.js';
+import { counted } from './counted.js';
+import { listed } from './listed.js';
 import { shapeWords, shotKindWords, shotName } from './shot-words.js';
 
 /** "The 7: pitches 152, stops by the flag. Or the soft 6: pitches 150, stops 5 yd past, 0.05 strokes behind." */
@@ -52,4 +54,24 @@ export function ownShotLines({ clubs }: DistanceCard, unit: DistanceUnit): strin
           .join(', '),
       ),
   );
+}
+
+/** More clubs are counted, not named. */
+const MAX_NAMED = 3;
+
+/**
+ * What is to be known of clubs that are swung slower than the tables the flight model is held to; empty where
+ * none is.
+ */
+export function slowSwingWords(clubs: readonly { name: string; isSlow: boolean }[]): string {
+  const names = clubs.filter(({ isSlow }) => isSlow).map(({ name }) => name);
+  if (names.length === 0) return '';
+  const who =
+    names.length === clubs.length && names.length > 1
+      ? 'all of these clubs'
+      : names.length > MAX_NAMED
+        ? `${names.length} of these ${counted(clubs.length, 'club')}`
+        : `the ${listed(names)}`;
+  const are = names.length === 1 ? 'it is' : 'they are';
+  return `What wind does to ${who} is a guess: ${are} swung slower than the tables the flights are held to.`;
 }

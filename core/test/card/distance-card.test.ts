@@ -9,6 +9,7 @@ import {
   moveShot,
   movedShot,
   placedClubs,
+  slowSwingWords,
   swingOf,
   type CardRequest,
   type Conditions,
@@ -136,5 +137,41 @@ describe('a card for a pocket', () => {
     expect(odd!.shots[0]!.carryM).toBeCloseTo(yards(290), 6);
     expect(odd!.helpers).toEqual({});
     expect(odd!.perfectM).toBeUndefined();
+  });
+
+  it('says whose swing is slower than the tables the flights are held to: not the tour’s, nor the women’s tour’s', () => {
+    const slowOf = (share: number) =>
+      ask(
+        bag.map((one) => ({
+          ...one,
+          shots: one.shots.full ? { full: { ...one.shots.full, carryM: one.shots.full.carryM * share } } : {},
+        })),
+      ).clubs.filter(({ isSlow }) => isSlow);
+    expect(slowOf(1)).toEqual([]);
+    const women = [
+      club('driver', 'driver', 10.5, 218),
+      club('7', 'iron', 34, 141),
+      club('PW', 'wedge', 47, 107),
+    ];
+    expect(ask(women).clubs.map(({ isSlow }) => isSlow)).toEqual([false, false, false]);
+    expect(slowOf(0.55).length).toBeGreaterThan(8);
+    // A soft shot is swung slower, and its club is none the less known.
+    const soft = {
+      ...women[1]!,
+      shots: { ...women[1]!.shots, soft: { carryM: 60, source: 'stated' as const } },
+    };
+    expect(ask([soft]).clubs[0]!.isSlow).toBe(false);
+  });
+
+  it('says so in words, by name where they are few', () => {
+    const clubs = (...slow: readonly boolean[]) =>
+      slow.map((isSlow, i) => ({ name: `${i + 5} iron`, isSlow }));
+    expect(slowSwingWords(clubs(false, false))).toBe('');
+    expect(slowSwingWords(clubs(true, false))).toBe(
+      'What wind does to the 5 iron is a guess: it is swung slower than the tables the flights are held to.',
+    );
+    expect(slowSwingWords(clubs(true, true, false))).toContain('the 5 iron and 6 iron');
+    expect(slowSwingWords(clubs(true, true, true, true, false))).toContain('4 of these 5 clubs');
+    expect(slowSwingWords(clubs(true, true))).toContain('all of these clubs is a guess: they are swung');
   });
 });

@@ -10,6 +10,7 @@ import {
   type DistanceUnit,
   type UsualShotKind,
   ownShotLines,
+  slowSwingWords,
 } from '@tasche/core';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { INK, QUIET, pdfOf } from '../pdf/pdf-maker.js';
@@ -76,6 +77,7 @@ function onePage(
     (kind) => kind === 'full' || card.clubs.some(({ shots }) => shots.some((shot) => shot.kind === kind)),
   );
   const own = ownShotLines(card, unit);
+  const slow = slowSwingWords(card.clubs);
   const isHome = page.roundIds.length === 0;
   const small = isBook ? 6.5 : 9;
   const head = (text: string): TableCell => ({ text, color: QUIET, fontSize: small, alignment: 'right' });
@@ -181,6 +183,7 @@ function onePage(
                 `Nobody covers the ${formatDistance(widest.widestGapM, unit)} between ${names.get(widest.upperId)} and ${names.get(widest.lowerId)}. `,
               ]
             : []),
+          ...(slow ? [`${slow} `] : []),
           `Carries in ${unit === 'yd' ? 'yards' : 'metres'}, in this air without its wind; in italics where modelled. Flag: where a normal swing stops.`,
         ],
         color: QUIET,

@@ -5,6 +5,7 @@ import {
   formatDegrees,
   formatDistance,
   ownShotLines,
+  slowSwingWords,
   type CardShot,
   type DistanceUnit,
 } from '@tasche/core';
@@ -24,6 +25,7 @@ const helpers = computed(() => helperColumns(page.value.request.steps, props.uni
 const number = (metres: number) => distanceNumber(metres, props.unit);
 const shotOf = (shots: readonly CardShot[], kind: string) => shots.find((shot) => shot.kind === kind);
 const home = computed(() => page.value.roundIds.length === 0);
+const slow = computed(() => slowSwingWords(card.value.clubs));
 const anyModelled = computed(() =>
   card.value.clubs.some(({ shots }) => shots.some(({ source }) => source === 'modelled')),
 );
@@ -127,6 +129,7 @@ const uncovered = computed(() => card.value.uncovered[0]);
       ◆ Nobody covers the {{ formatDistance(uncovered.widestGapM, unit) }} between
       {{ names.get(uncovered.upperId) }} and {{ names.get(uncovered.lowerId) }}.
     </p>
+    <p v-if="slow" class="small">◆ {{ slow }}</p>
     <p class="small quiet">
       Carries in {{ unit === 'yd' ? 'yards' : 'metres' }} in this air without its wind. Flag: where a normal
       swing stops. Helpers, on the stock shot: {{ stepsWords(page.request.steps, unit) }}.

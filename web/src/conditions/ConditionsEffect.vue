@@ -3,6 +3,7 @@ import {
   distanceNumber,
   formatDistance,
   signedDistance,
+  slowSwingWords,
   type DistanceUnit,
   type LadderClub,
   type StepReport,
@@ -30,6 +31,9 @@ const shifts = computed(() =>
       return there ? [{ club, there }] : [];
     })
     .sort((a, b) => b.there.carryM - a.there.carryM),
+);
+const slow = computed(() =>
+  slowSwingWords(shifts.value.map(({ club, there }) => ({ name: club.name, isSlow: there.isSlow }))),
 );
 const few = computed(() => {
   const all = shifts.value;
@@ -79,6 +83,7 @@ const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${na
     <span v-if="said.length === 0 && shifts.length > 1" class="quiet"
       >No step opens or closes because of it.</span
     >
+    <span v-if="slow" class="verdict warning">◆ {{ slow }}</span>
     <span v-if="short > 0" class="verdict warning"
       >◆ {{ short }} {{ short === 1 ? 'shot has' : 'shots have' }} no flight here: shown as known.</span
     >

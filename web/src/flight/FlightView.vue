@@ -14,6 +14,7 @@ import {
   LIE_WORDS,
   type LadderClub,
   type Lie,
+  slowSwingWords,
 } from '@tasche/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef, watch } from 'vue';
@@ -132,6 +133,9 @@ const ABOVE_PX = 200;
 const charts = useTemplateRef<HTMLElement>('charts');
 const { width } = useElementSize(charts);
 const sizeOf = (heightPx: number) => ({ widthPx: width.value || 1140, heightPx });
+const slow = computed(() =>
+  slowSwingWords(shown.value.map(({ name, trace }) => ({ name, isSlow: trace.moved.isSlow }))),
+);
 const side = computed(() => sideView(shown.value, unit.value, ink.value, sizeOf(SIDE_PX)));
 const above = computed(() => viewFromAbove(shown.value, unit.value, ink.value, sizeOf(ABOVE_PX)));
 const fullOf = (id: string) => store.ladderClubs.get(id)?.shots.full;
@@ -252,6 +256,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
           />
         </figure>
       </div>
+      <p v-if="slow" class="verdict warning small">◆ {{ slow }}</p>
       <div v-if="shown.length > 0" class="scroll">
         <NTable class="figures" size="small" :bordered="false" :bottom-bordered="false">
           <caption class="unseen">
