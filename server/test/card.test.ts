@@ -91,6 +91,14 @@ describe('a card as a PDF', () => {
     expect(textOf(await card('?unit=m&size=phone'))).toMatch(/6 iron\s+160\s+150/);
   });
 
+  it('cuts a name that would lie on its numbers', async () => {
+    const other = await bench.player('m');
+    const club = await bench.club(other, '7 iron of the second set', [on('loftStampedDeg', 33), carry(150)]);
+    await bench.bag(other, 'Gamer', [club]);
+    const { body } = await bench.http.get(`/api/players/${other}/card.pdf`).buffer(true).expect(200);
+    expect(textOf(body as Buffer)).toMatch(/7 iron of the…\s+150/);
+  });
+
   it('of a plan has a page for each round that differs, farther up high, shorter in the cold', async () => {
     const text = textOf(await card(`?plan=${planId}`));
     const carries = [...text.matchAll(/6 iron\s+(\d+)\s+(\d+)\s+175/g)].map(([, stock]) => Number(stock));

@@ -12,6 +12,7 @@ export {
 export { basketReasonSentence, basketSentence } from './basket-words.js';
 export { bendAnswerWords, bendPlanWords, bendRangeWords, byDegreesWords, offsetWords } from './bend-words.js';
 export { calibrationWords } from './calibration-words.js';
+export { cutName } from './cut-name.js';
 export { caddieLine, ownShotLines, slowSwingWords } from './card-words.js';
 export { BENDING_CAUTION, COMMITTEE_DECIDES } from './cautions.js';
 export { counted, decimals, digits } from './counted.js';

@@ -1,5 +1,6 @@
 import type { CardPage } from '@tasche/contract';
 import {
+  cutName,
   distanceCard,
   distanceNumber,
   formatDistance,
@@ -28,6 +29,9 @@ export interface PrintedCard {
   size: CardSize;
   unit: DistanceUnit;
 }
+
+/** A longer name would lie on the numbers. */
+const MAX_NAME_LETTERS = 15;
 
 const HEADS: Record<UsualShotKind, string> = {
   full: 'Stock',
@@ -82,7 +86,11 @@ function onePage(
   const small = isBook ? 6.5 : 9;
   const head = (text: string): TableCell => ({ text, color: QUIET, fontSize: small, alignment: 'right' });
   const right = (text: string, more: object = {}): TableCell => ({ text, alignment: 'right', ...more });
-  const name = ({ name: text }: CardClub): TableCell => ({ text, bold: true, noWrap: true });
+  const name = ({ name: text }: CardClub): TableCell => ({
+    text: cutName(text, MAX_NAME_LETTERS),
+    bold: true,
+    noWrap: true,
+  });
   const shotCell = (club: CardClub, kind: UsualShotKind): TableCell => {
     const shot = club.shots.find((one) => one.kind === kind);
     return shot

@@ -28,7 +28,8 @@ import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interface
 import { INK, QUIET, pdfOf } from '../pdf/pdf-maker.js';
 
 const COLOURS = { fine: '#1d5a63', unknown: QUIET, warning: '#8a5f0a', error: '#a03325' } as const;
-const MARKS = { fine: '', unknown: '? ', warning: '◆ ', error: '■ ' } as const;
+/** As on the screen, as far as the font of papers has them: it has no filled diamond. */
+const MARKS = { fine: '', unknown: '? ', warning: '◊ ', error: '■ ' } as const;
 
 const SPEC_COLUMNS: readonly QuantityKey[] = [
   'lieDeg',
