@@ -36,6 +36,8 @@ const props = withDefaults(
     empty?: string;
     /** Whether heads order it: not where only the newest of a long list are here. */
     orders?: boolean;
+    /** All its rows stand, whether somebody is about to see them or not. */
+    isWhole?: boolean;
     /** Its rows are on their way; its heads stand already. */
     coming?: boolean;
   }>(),
@@ -80,7 +82,7 @@ const isSeenSoon = useElementVisibility(end, { rootMargin: `0px 0px ${SOON_PX}px
 let stopDrawing = () => {};
 function drawOn(): void {
   stopDrawing();
-  const isMore = isSeenSoon.value && (has('body') ? drawn.value : 0) < wantedRows.value;
+  const isMore = (isSeenSoon.value || props.isWhole) && (has('body') ? drawn.value : 0) < wantedRows.value;
   const isBegun = !has('order') || (has('body') && !has('row'));
   if (!isMore && !isBegun) return;
   stopDrawing = whenIdle(() => {

@@ -2,32 +2,21 @@
 import PageHead from '../app/PageHead.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { NButton, NTable, NEmpty } from 'naive-ui';
-import {
-  LIE_NAMES,
-  carryLadder,
-  distanceNumber,
-  formatDistance,
-  gaps,
-  signedDistance,
-  sourceWords,
-  LIE_WORDS,
-  type LadderClub,
-  type Lie,
-  slowSwingWords,
-} from '@tasche/core';
+import { NEmpty } from 'naive-ui';
+import { LIE_NAMES, carryLadder, gaps, LIE_WORDS, type Lie, slowSwingWords } from '@tasche/core';
 import { useElementSize } from '@vueuse/core';
-import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
 import { settingWords } from '../conditions/air-units';
-import type { FlightTrace } from '../conditions/conditions-worker';
 import { settingPart } from '../conditions/setting-query';
 import { useMovedClubs, useSetting } from '../conditions/use-conditions';
-import { conditionsWorker } from '../conditions/worker-link';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
+import FlightClubs from './FlightClubs.vue';
+import FlightTable from './FlightTable.vue';
+import { useFlights } from './use-flights';
 import { chartInk, sideView, viewFromAbove, type NamedTrace } from './flight-charts';
 
 const FlightChart = defineAsyncComponent(() => import('./FlightChart.vue'));
@@ -46,7 +35,6 @@ const bag = computed(
     (props.bagId ? undefined : (store.gamer ?? store.sheet!.bags[0])),
 );
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
-const height = computed(() => (unit.value === 'yd' ? 'ft' : 'm'));
 const known = computed(() => (bag.value?.clubIds ?? []).flatMap((id) => store.ladderClubs.get(id) ?? []));
 const { move } = useMovedClubs(known, setting, baseline);
 const rungs = computed(() => carryLadder(known.value.map(move)));
@@ -59,24 +47,18 @@ const pairs = computed(() =>
     .map((step) => [step.upperId, step.lowerId] as const),
 );
 
-const chosen = computed(() => {
-  const ids = typeof route.query.clubs === 'string' ? route.query.clubs.split(',') : [];
-  const here = ids.filter((id) => rungs.value.some((rung) => rung.id === id));
-  return here.length > 0 ? here : rungs.value.map((rung) => rung.id);
+/** The clubs looked at, part of the address; all of them where none is there. */
+const chosen = computed<readonly string[]>({
+  get: () => {
+    const ids = typeof route.query.clubs === 'string' ? route.query.clubs.split(',') : [];
+    const here = ids.filter((id) => rungs.value.some((rung) => rung.id === id));
+    return here.length > 0 ? here : rungs.value.map((rung) => rung.id);
+  },
+  set: (ids) => {
+    const isWhole = ids.length === 0 || ids.length === rungs.value.length;
+    void router.replace({ query: { ...route.query, clubs: isWhole ? undefined : ids.join(',') } });
+  },
 });
-const all = computed(() => chosen.value.length === rungs.value.length);
-
-function choose(ids: readonly string[]): void {
-  const every = ids.length === 0 || ids.length === rungs.value.length;
-  void router.replace({ query: { ...route.query, clubs: every ? undefined : ids.join(',') } });
-}
-/** From the whole bag the first press looks at one club alone; from then on presses add and take away. */
-function press(id: string): void {
-  if (all.value) choose([id]);
-  else choose(chosen.value.includes(id) ? chosen.value.filter((one) => one !== id) : [...chosen.value, id]);
-}
-const isPair = (ids: readonly string[]) =>
-  ids.length === chosen.value.length && ids.every((id) => chosen.value.includes(id));
 
 /** What the ball lies on; part of the address too. */
 const lie = computed<Lie>({
@@ -87,34 +69,7 @@ const lie = computed<Lie>({
 /** Something differs from where the carries are known. */
 const elsewhere = computed(() => setting.value !== null || lie.value !== 'fairway');
 
-/** Null until the worker has answered. */
-const traces = shallowRef<readonly FlightTrace[] | null>(null);
-const problem = ref('');
-const busy = ref(false);
-let lastRequestId = 0;
-watch(
-  [known, setting, baseline, lie, () => store.skill.handicap],
-  async ([clubs, to, from, off, handicap]) => {
-    const requestId = ++lastRequestId;
-    const slow = setTimeout(() => {
-      if (requestId === lastRequestId) busy.value = true;
-    }, 300);
-    try {
-      const answer = await conditionsWorker().flights(clubs, from, to ?? from, off, handicap);
-      if (requestId === lastRequestId) {
-        traces.value = answer;
-        problem.value = '';
-      }
-    } catch (error) {
-      if (requestId === lastRequestId)
-        problem.value = `The flights could not be worked out: ${(error as Error).message}`;
-    } finally {
-      clearTimeout(slow);
-      if (requestId === lastRequestId) busy.value = false;
-    }
-  },
-  { immediate: true },
-);
+const { traces, problem, busy } = useFlights(known, setting, baseline, lie, () => store.skill.handicap);
 
 const shown = computed<NamedTrace[]>(() =>
   rungs.value
@@ -138,15 +93,10 @@ const slow = computed(() =>
 );
 const side = computed(() => sideView(shown.value, unit.value, ink.value, sizeOf(SIDE_PX)));
 const above = computed(() => viewFromAbove(shown.value, unit.value, ink.value, sizeOf(ABOVE_PX)));
-const fullOf = (id: string) => store.ladderClubs.get(id)?.shots.full;
 const air = computed(() => settingWords(setting.value ?? baseline.value, unit.value));
 const bagOptions = computed(() =>
   store.sheet!.bags.filter((one) => !one.planId || one.gamer || one.id === props.bagId),
 );
-const drift = (club: Pick<LadderClub, 'id'>, trace: FlightTrace) =>
-  Math.abs(trace.moved.lateralM) < 0.3
-    ? '0'
-    : `${distanceNumber(Math.abs(trace.moved.lateralM), unit.value)} ${trace.moved.lateralM < 0 ? 'left' : 'right'}`;
 
 useShortcuts('The bag', { 'Alt A': () => bar.value?.focus() });
 const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
@@ -213,29 +163,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
       description="A flight appears when a club of this bag has a carry."
     />
     <template v-else>
-      <div class="chips no-print" role="group" aria-label="Clubs shown">
-        <NButton :aria-pressed="all" @click="choose([])" size="small">Whole bag</NButton>
-        <NButton
-          v-for="pair in pairs"
-          :key="pair.join()"
-          class="pair"
-          :aria-pressed="isPair(pair)"
-          @click="choose(pair)"
-          size="small"
-        >
-          {{ pair.map((id) => rungs.find((rung) => rung.id === id)?.name).join(' or ') }}
-        </NButton>
-        <span class="rule" />
-        <NButton
-          v-for="rung in rungs"
-          :key="rung.id"
-          :aria-pressed="!all && chosen.includes(rung.id)"
-          @click="press(rung.id)"
-          size="small"
-        >
-          {{ rung.name }}
-        </NButton>
-      </div>
+      <FlightClubs v-model:chosen="chosen" :clubs="rungs" :pairs="pairs" />
       <div v-if="shown.length > 0 || !traces" ref="charts" class="charts">
         <figure>
           <figcaption class="small quiet">
@@ -257,55 +185,13 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
         </figure>
       </div>
       <p v-if="slow" class="verdict warning small">◆ {{ slow }}</p>
-      <div v-if="shown.length > 0" class="scroll">
-        <NTable class="figures" size="small" :bordered="false" :bottom-bordered="false">
-          <caption class="unseen">
-            Flights in this air
-          </caption>
-          <thead>
-            <tr>
-              <th scope="col">Club</th>
-              <th scope="col">Carry</th>
-              <th v-if="elsewhere" scope="col">against baseline</th>
-              <th scope="col">Sure to</th>
-              <th scope="col">Nine in ten past</th>
-              <th scope="col">Total</th>
-              <th scope="col">Run</th>
-              <th scope="col">Apex</th>
-              <th scope="col">Lands</th>
-              <th scope="col">Drift</th>
-              <th scope="col">Wide</th>
-              <th scope="col">In the air</th>
-              <th scope="col">Carry known by</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="{ name, trace } in shown" :key="trace.clubId">
-              <th scope="row">{{ name }}</th>
-              <td>{{ distanceNumber(trace.moved.carryM, unit) }} {{ unit }}</td>
-              <td v-if="elsewhere" class="brass">
-                {{ signedDistance(trace.moved.shiftCarryM, unit) }}, total
-                {{ signedDistance(trace.moved.shiftTotalM, unit) }}
-              </td>
-              <td class="quiet">±{{ distanceNumber(trace.moved.plusMinusM, unit) }}</td>
-              <td>{{ distanceNumber(trace.spread.lowEndM, unit) }}</td>
-              <td>{{ distanceNumber(trace.moved.totalM, unit) }}</td>
-              <td>
-                {{ distanceNumber(trace.moved.runM, unit).replace('-', '−') }}
-                <span class="quiet">{{ trace.moved.runWord }}</span>
-              </td>
-              <td>{{ formatDistance(trace.moved.apexM, height) }}</td>
-              <td>{{ trace.moved.descentDeg.toFixed(0) }}°</td>
-              <td>{{ drift({ id: trace.clubId }, trace) }}</td>
-              <td class="quiet">±{{ distanceNumber(trace.spread.lateralSdM, unit) }}</td>
-              <td class="quiet">{{ trace.flightS.toFixed(1) }} s</td>
-              <td :class="fullOf(trace.clubId)?.source">
-                {{ fullOf(trace.clubId) ? sourceWords(fullOf(trace.clubId)!, unit) : '' }}
-              </td>
-            </tr>
-          </tbody>
-        </NTable>
-      </div>
+      <FlightTable
+        v-if="shown.length > 0"
+        :flights="shown"
+        :known-by="(id) => store.ladderClubs.get(id)?.shots.full"
+        :unit="unit"
+        :is-elsewhere="elsewhere"
+      />
       <ul v-if="missing.length > 0" class="missing small">
         <li v-for="rung in missing" :key="rung.id">
           <span class="verdict warning"
@@ -327,23 +213,6 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
   align-items: center;
   gap: 6px;
 }
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-  align-items: center;
-  margin: 2px 0 8px;
-}
-.chips .pair {
-  border-style: dashed;
-  border-color: var(--petrol-mid);
-}
-.rule {
-  width: 1px;
-  align-self: stretch;
-  background: var(--line);
-  margin: 2px 6px;
-}
 .charts {
   display: grid;
   gap: 2px;
@@ -354,17 +223,6 @@ figure {
 }
 figcaption {
   padding-left: 46px;
-}
-table {
-  margin-top: 6px;
-}
-table.figures td:last-child,
-table.figures th:last-child {
-  text-align: left;
-  padding-left: 8px;
-}
-.brass {
-  color: var(--brass-ink);
 }
 .empty {
   padding: 24px;

@@ -1,7 +1,7 @@
 import { cutName } from '@tasche/core';
 
 /** A letter of a name on the rail is about so wide. */
-const LETTER_PX = 7;
+const LETTER_PX = 6.3;
 const MIN_LETTERS = 3;
 
 /** A name in so many pixels; something of it stands however few they are. */

@@ -1,20 +1,8 @@
-import {
-  BASELINE,
-  MEDIUM_FAIRWAY,
-  airOf,
-  fly,
-  groundOf,
-  moveShot,
-  spreadOf,
-  swingOf,
-  toMetres,
-  type PathPoint,
-  type Shot,
-} from '@tasche/core';
+import { toMetres } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
-import type { FlightTrace } from '../../src/conditions/conditions-worker';
 import { nameRows } from '../../src/flight/name-band';
 import { landingEllipse, sideView, viewFromAbove, type ChartInk } from '../../src/flight/flight-charts';
+import { trace } from './trace';
 
 const ink: ChartInk = {
   ink: '#000',
@@ -23,27 +11,6 @@ const ink: ChartInk = {
   linen: '#fff',
   lines: ['#1', '#2', '#3', '#4'],
 };
-const home = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
-const shot: Shot = { carryM: 150, apexM: 28, source: 'stated', spreadM: 5 };
-
-function trace(windMps: number): FlightTrace {
-  const conditions = { ...BASELINE, windMps, windFromDeg: 90 };
-  const { launch, ...moved } = moveShot(swingOf({ kind: 'iron', loftDeg: 34 }, shot, home), {
-    ...home,
-    conditions,
-  });
-  const points: PathPoint[] = [];
-  const { flightS, landSpeedMps } = fly(launch, airOf(conditions), 0, points);
-  return {
-    clubId: 'a',
-    path: Float64Array.from(points.flatMap(({ xM, yM, zM }) => [xM, yM, zM])),
-    moved,
-    flightS,
-    landSpeedMps,
-    spread: spreadOf(launch, airOf(conditions), groundOf(MEDIUM_FAIRWAY), 5),
-  };
-}
-
 describe('the ellipse of landing points', () => {
   it('is one deviation of the points in every direction', () => {
     const { shots } = trace(6).spread;
