@@ -211,6 +211,12 @@ function take(group: GroupSummary, shot: Shot): void {
 .lead {
   margin: 8px 0 4px;
 }
+.against {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  white-space: nowrap;
+}
 
 .charts {
   display: grid;
