@@ -347,6 +347,8 @@ test('a player is handed over to another workspace: its owner offers, the other 
   await expect(owner.getByRole('heading', { name: 'Roster' })).toBeVisible();
   await owner.goto(link);
   await owner.getByRole('button', { name: 'Take Davor Kolar into Winter van' }).click();
+  // His name was over the offer too.
+  await expect(owner).toHaveURL(/\/players\//);
   await expect(owner.getByRole('heading', { name: /Davor Kolar/ })).toBeVisible();
 
   await owner.goto('/account');
