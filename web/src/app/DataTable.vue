@@ -63,7 +63,7 @@ const left = computed(() => found.value.length - wantedRows.value);
 
 /** A table of more cells comes step by step, as it would hold the page up. */
 const AT_ONCE_CELLS = 60;
-/** The library's table with nothing in it, its heads as words, then as buttons, its body with a first row of words, that row. */
+/** The library's table with nothing in it, its heads as words, then as buttons, its body with an empty first row, that row. */
 const STAGES = ['nothing', 'table', 'heads', 'order', 'body', 'row'] as const;
 type Stage = (typeof STAGES)[number];
 const STEP_CELLS = 13;
@@ -124,7 +124,12 @@ const tableColumns = computed(() =>
     title: () => head(column),
     align: column.align ?? 'left',
     ...(!column.isLong && { className: 'short' }),
-    render: (row) => (has('row') && slots[column.id]?.({ row })) || String(column.value?.(row) ?? ''),
+    render: (row) => {
+      const cell = slots[column.id];
+      if (!cell) return String(column.value?.(row) ?? '');
+      // The bare value is nobody's to read: metres, where the page says yards.
+      return has('row') ? cell({ row }) : '…';
+    },
   })),
 );
 
