@@ -206,11 +206,8 @@ export function guessMapping(
 ): MappingGuess {
   const unitRows = rows[0] && isUnitRow(rows[0]) ? 1 : 0;
   const body = rows.slice(unitRows);
-  const spin = strikeField('spinRpm').heads;
-  const decimal = guessDecimal(
-    body,
-    heads.findIndex((head) => spin.test(splitHead(head).words)),
-  );
+  const spins = heads.map((head) => /spin/.test(splitHead(head).words) && !/axis|achse/i.test(head));
+  const decimal = guessDecimal(body, (column) => spins[column] ?? false);
   const columns: ColumnMapping[] = [];
   const unsure: StrikeField[] = [];
   for (const [column, head] of heads.entries()) {
@@ -269,7 +266,7 @@ export function guessWithoutHeads(
       ...(club === undefined ? [] : [{ column: club, field: 'club' as const }]),
       ...(carry === undefined ? [] : [{ column: carry, field: 'carryM' as const, unit: distanceUnit }]),
     ],
-    decimal: guessDecimal(rows, -1),
+    decimal: guessDecimal(rows, () => true),
     dates: 'day first',
     unitRows: 0,
     leftIsPositive: false,
@@ -296,13 +293,22 @@ function isUnitRow(row: readonly string[]): boolean {
   return filled.length > 0 && filled.every((cell) => strikeUnitOf(cell) !== undefined);
 }
 
-/** @param spin the column of the spin, which is no handful of turns a minute: "6.900" there is thousands; or -1 */
-function guessDecimal(rows: readonly (readonly string[])[], spin: number): '.' | ',' {
-  if (isMostly(rows.slice(0, 200), spin, (cell) => /^\d{1,2}\.\d{3}$/.test(cell))) return ',';
-  const cells = rows.slice(0, 200).flat();
-  const count = (pattern: RegExp) => cells.filter((cell) => pattern.test(cell.trim())).length;
-  // "6,900" may be thousands; no other number of digits after a comma may.
-  return count(/^[-+−]?\d+,(\d{1,2}|\d{4,})$|^[-+−]?0,\d+$/) > count(/^[-+−]?\d*\.\d+$/) ? ',' : '.';
+/**
+ * @param maySpin whether a column may be a spin, the one thing of a shot that is counted in thousands: "6,900"
+ * there is no decimal comma, and "6.900" no decimal point
+ */
+function guessDecimal(rows: readonly (readonly string[])[], maySpin: (column: number) => boolean): '.' | ',' {
+  let [commas, points] = [0, 0];
+  for (const row of rows.slice(0, 200))
+    for (const [column, cell] of row.entries()) {
+      const match = /^[-+−]?(\d*)([.,])(\d+)$/.exec(cell.trim());
+      if (!match) continue;
+      const [, whole, sign, part] = match;
+      const isThousands = maySpin(column) && part!.length === 3 && /^[1-9]\d?$/.test(whole!);
+      if ((sign === ',') !== isThousands) commas += 1;
+      else points += 1;
+    }
+  return commas > points ? ',' : '.';
 }
 
 function medianIn(

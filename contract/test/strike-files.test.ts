@@ -76,6 +76,7 @@ describe('files as people keep them', () => {
     [['165,4', '6900'], ',', 'a decimal comma'],
     [['165.4', '6,900'], '.', 'both'],
     [['165.254', '6900'], '.', 'three decimals'],
+    [['165,254', '6900'], ',', 'three decimals after a comma'],
   ] as const)('%j has the decimal sign %s: %s', (row, decimal, _why) => {
     const guess = guessMapping(['Carry (yd)', 'Spin Rate'], [row, row], 'yd');
     expect(guess.decimal).toBe(decimal);
