@@ -171,6 +171,9 @@ export const useOutbox = defineStore('outbox', () => {
     }
   }
 
+  /** How many changes were answered so far: what was read at another count may be older than the last answer. */
+  const answered = (): number => settled;
+
   /** What of a player's is still to be sent. */
   function pending(playerId: string): Command[] {
     return waiting.value.flatMap((one) =>
@@ -198,6 +201,7 @@ export const useOutbox = defineStore('outbox', () => {
     push,
     pending,
     readCurrent,
+    answered,
     run,
     tryNow,
     discard,

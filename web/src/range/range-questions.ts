@@ -42,7 +42,7 @@ export function shotsQuestion(playerId: string, shots: ShotsWanted): Question<St
 }
 
 /** What is on its way before its page is there, and whether it came; the page takes it, once. */
-let ahead: { of: string; reading: Promise<boolean> } | undefined;
+let ahead: { of: string; reading: Promise<boolean>; answered: number } | undefined;
 const aheadOf = (playerId: string, shots: ShotsWanted | null) => `${playerId} ${shots}`;
 
 /** Asks for what the range is about to show, while its page is fetched. */
@@ -51,11 +51,13 @@ export function readRangeAhead(playerId: string, shots: ShotsWanted): void {
     readAnew(sessionsQuestion(playerId)),
     readAnew(shotsQuestion(playerId, shots)),
   ]).then((came) => came.every(Boolean));
-  ahead = { of: aheadOf(playerId, shots), reading };
+  ahead = { of: aheadOf(playerId, shots), reading, answered: useOutbox().answered() };
 }
 
 export function takeRangeAhead(playerId: string, shots: ShotsWanted | null): Promise<boolean> | undefined {
-  const taken = ahead?.of === aheadOf(playerId, shots) ? ahead.reading : undefined;
+  const taken = ahead;
   ahead = undefined;
-  return taken;
+  // A change that was answered before the page was there may be missing in it.
+  const isCurrent = taken?.of === aheadOf(playerId, shots) && taken.answered === useOutbox().answered();
+  return isCurrent ? taken.reading : undefined;
 }

@@ -78,6 +78,24 @@ describe('a player’s range', () => {
     expect(range.strikes.map(({ id }) => id)).toEqual(['b']);
   });
 
+  it('reads it itself where a change was answered after it came ahead of the page', async () => {
+    readRangeAhead('p', 'newest');
+    await flushPromises();
+    expect(asked).toHaveLength(2);
+    const outbox = useOutbox();
+    const read = fetch;
+    const refusal = { error: 'not-found', message: 'There is no such change.' };
+    vi.stubGlobal('fetch', (path: string, init?: RequestInit) =>
+      init?.method === 'POST' ? Promise.resolve(Response.json(refusal, { status: 404 })) : read(path, init),
+    );
+    outbox.push({ kind: 'undo', playerId: 'p', changeId: '0', id: '2' });
+    await vi.waitFor(() => {
+      expect(outbox.count).toBe(0);
+    });
+    await useRange().load('p', 'newest');
+    expect(asked.filter((path) => path !== '/sheet')).toHaveLength(4);
+  });
+
   it('shows what was done before the server has answered, and a ball of the live line once', async () => {
     const range = useRange();
     await range.load('p', 'new');
