@@ -24,6 +24,8 @@ export interface RejectedCell {
   columnId?: Column['id'];
   text: string;
   reason: string;
+  /** What would mend it: the kind of a club whose name does not say it. */
+  asks?: 'kind';
 }
 
 /** One row of a table, read. */
@@ -40,6 +42,8 @@ export interface ClubTable {
   rows: readonly ClubRow[];
   /** Heads that name no column of ours; their cells are left out, and said to be. */
   unknownColumns: readonly string[];
+  /** The line of the text its first row stands in, from 1. */
+  firstLine?: number;
 }
 
 export interface TableOptions {
@@ -75,6 +79,15 @@ export function readClubTable(
   return { rows, unknownColumns };
 }
 
+/** What people write into a cell that has no value. */
+const SAYS_NOTHING = /^(n\/?a|[-–—.?]+|tbd|tba|unknown|nil)$/i;
+
+/** Whether a column holds numbers, weights or days, and no words of its own. */
+function holdsValue(column: Column): boolean {
+  if (column.type === 'shot') return column.part !== 'conditions' && column.part !== 'source';
+  return column.type === 'quantity' && column.quantity.type !== 'text' && column.quantity.type !== 'choice';
+}
+
 function readRow(
   line: readonly string[],
   row: number,
@@ -90,6 +103,7 @@ function readRow(
     const found = columns[index];
     if (!found || text.trim() === '') return;
     const { column, units } = found;
+    if (SAYS_NOTHING.test(text.trim()) && holdsValue(column)) return;
     if (column.type === 'shot') {
       const parts = readShotCell(column, text, distanceUnit, units);
       if (parts.ok) {
@@ -170,6 +184,8 @@ export interface ImportPlan {
   same: readonly { row: number; club: ClubView }[];
   rejected: readonly RejectedCell[];
   unknownColumns: readonly string[];
+  /** The line of the file the first row stands in, from 1. */
+  firstLine: number;
 }
 
 export interface ReadingChange extends Reading {
@@ -194,8 +210,15 @@ export function planImport(
   const seen = new Set<string>();
   for (const row of table.rows) {
     rejected.push(...row.rejected);
-    const refuse = (reason: string) =>
-      rejected.push({ row: row.row, column: 0, head: 'club', text: row.name ?? '', reason });
+    const refuse = (reason: string, asks?: 'kind') =>
+      rejected.push({
+        row: row.row,
+        column: 0,
+        head: 'club',
+        text: row.name ?? '',
+        reason,
+        ...(asks && { asks }),
+      });
     const match = matchClub(row, clubs);
     if ('reason' in match) {
       refuse(match.reason);
@@ -213,12 +236,19 @@ export function planImport(
     } else if (row.name === undefined) {
       if (row.rejected.length === 0) refuse('the row names no club');
     } else if (!row.kind) {
-      refuse(`what kind of club is "${row.name}"? Add a column "kind"`);
+      refuse(`what kind of club is "${row.name}"?`, 'kind');
     } else {
       adds.push({ row: row.row, name: row.name, kind: row.kind, readings: row.readings });
     }
   }
-  return { adds, edits, same, rejected, unknownColumns: table.unknownColumns };
+  return {
+    adds,
+    edits,
+    same,
+    rejected,
+    unknownColumns: table.unknownColumns,
+    firstLine: table.firstLine ?? 2,
+  };
 }
 
 /** A loft that is the one shown says nothing; another is what it would be if it were typed. */

@@ -204,6 +204,11 @@ export function recogniseHead(head: string): RecognisedColumn | undefined {
   return named && Object.keys(units).length > 0 ? { column: named, units } : undefined;
 }
 
+/** The units a head names, whatever else it says: "Länge (in)". */
+export function headUnits(head: string): Partial<ColumnUnits> {
+  return unitsOf(splitBracket(head.slice(0, MAX_HEAD_CHARACTERS)).bracketed);
+}
+
 function unitsOf(word: string): Partial<ColumnUnits> {
   const distance = distanceUnitOf(word);
   if (/^cm$/i.test(word)) return { length: 'cm' };

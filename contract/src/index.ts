@@ -17,6 +17,8 @@ export * from './head-words.js';
 export * from './columns.js';
 export * from './cells.js';
 export * from './club-rows.js';
+export * from './club-text.js';
+export * from './split-table.js';
 export * from './sheet-csv.js';
 export * from './sheet-json.js';
 export * from './gaps-document.js';

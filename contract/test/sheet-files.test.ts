@@ -8,7 +8,7 @@ import {
   parseChangeRequest,
   parseLockerDocument,
   planImport,
-  readSheetCsv,
+  readClubText,
   splitTable,
   writeSheetCsv,
   type ClubView,
@@ -106,7 +106,7 @@ describe('the sheet as CSV', () => {
         (list, unit) => {
           const clubs = list.map(([name, one], i) => clubView(i + 1, name, one));
           const csv = writeSheetCsv(clubs, unit);
-          const table = readSheetCsv(csv, { ...options, distanceUnit: unit });
+          const table = readClubText(csv, { ...options, distanceUnit: unit });
           expect(table.rows.flatMap((row) => row.rejected)).toEqual([]);
           expect(planImport(table, clubs).same).toHaveLength(clubs.length);
           const fresh = planImport(table, []);
@@ -129,12 +129,12 @@ describe('the sheet as CSV', () => {
     );
     expect(csv).toContain("'=1+1");
     expect(csv).toContain("'@cmd");
-    expect(planImport(readSheetCsv(csv, options), []).adds[0]).toMatchObject({ name: '=1+1' });
+    expect(planImport(readClubText(csv, options), []).adds[0]).toMatchObject({ name: '=1+1' });
   });
 
   it('reads a messy sheet: other order, semicolons, decimal commas, metres, columns nobody knows', () => {
     const { adds, rejected, unknownColumns } = planImport(
-      readSheetCsv(
+      readClubText(
         'Carry (m);Loft;Smash;Name\r\n137,5;32,5;1,4;7 iron\r\n;;;\r\nlang;99;1;8 iron\r\n120;45;;\r\n110;46;;Bertha\r\n',
         options,
       ),
@@ -150,16 +150,16 @@ describe('the sheet as CSV', () => {
           { key: 'shot.full', value: { carryM: 137.5, source: 'stated' }, takenOn: '2026-11-24' },
         ],
       },
-      { row: 1, name: '8 iron', kind: 'iron', readings: [] },
+      { row: 2, name: '8 iron', kind: 'iron', readings: [] },
     ]);
     expect(unknownColumns).toEqual(['Smash']);
     expect(rejected.map((cell) => [cell.row, cell.head, cell.text])).toEqual([
-      [1, 'Carry (m)', 'lang'],
-      [1, 'Loft', '99'],
-      [2, 'club', ''],
-      [3, 'club', 'Bertha'],
+      [2, 'Carry (m)', 'lang'],
+      [2, 'Loft', '99'],
+      [3, 'club', ''],
+      [4, 'club', 'Bertha'],
     ]);
-    expect(rejected[3]!.reason).toBe('what kind of club is "Bertha"? Add a column "kind"');
+    expect(rejected[3]).toMatchObject({ reason: 'what kind of club is "Bertha"?', asks: 'kind' });
   });
 
   it('tells two clubs of one name apart by id, head or serial, and refuses to guess', () => {
@@ -168,30 +168,30 @@ describe('the sheet as CSV', () => {
       clubView(2, '7 iron', { head: { value: 'Kvarn', takenOn: '2026-01-01' } }),
     ];
     expect(
-      planImport(readSheetCsv('club,head,loft\n7 iron,Kvarn,31\n', options), twins).edits[0]!.club.id,
+      planImport(readClubText('club,head,loft\n7 iron,Kvarn,31\n', options), twins).edits[0]!.club.id,
     ).toBe(id(2));
-    expect(planImport(readSheetCsv('club,loft\n7 iron,31\n', options), twins).rejected[0]!.reason).toContain(
+    expect(planImport(readClubText('club,loft\n7 iron,31\n', options), twins).rejected[0]!.reason).toContain(
       '2 clubs are called 7 iron',
     );
     expect(
-      planImport(readSheetCsv('club,loft\n7 iron,31\n7 IRON,32\n', options), twins.slice(0, 1)).rejected[0]!
+      planImport(readClubText('club,loft\n7 iron,31\n7 IRON,32\n', options), twins.slice(0, 1)).rejected[0]!
         .reason,
     ).toBe('a second row for 7 iron');
   });
 
   it.each([
-    ['', 'the first row must name the columns, one of them "club"'],
-    ['Driver,9,250', 'the first row must name the columns, one of them "club"'],
+    ['', 'no row names the columns, one of them "club"'],
+    ['Driver,9,250', 'no row names the columns, one of them "club"'],
     ['loft,carry\n9,250', 'no column names the club; call one "club"'],
     ['club,carry,full carry\nD,1,2', 'two columns are the full carry'],
     [`club\n${'x\n'.repeat(2001)}`, '2001 rows, at most 2000 at a time'],
-  ])('refuses %j with a reason', (text, reason) => expect(() => readSheetCsv(text, options)).toThrow(reason));
+  ])('refuses %j with a reason', (text, reason) => expect(() => readClubText(text, options)).toThrow(reason));
 
   it('never throws anything but its own error, whatever the text (property)', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 200 }), (text) => {
         try {
-          planImport(readSheetCsv(`club,loft\n${text}`, options), []);
+          planImport(readClubText(`club,loft\n${text}`, options), []);
           splitTable(text);
         } catch (error) {
           expect((error as Error).name).toBe('TableError');

@@ -76,7 +76,7 @@ test('a messy paste fills what it can, marks each bad cell in place, and says wh
     'Carry (m)\tClub\tSmash\tLoft\tLength\tSW\n137,5\t7 iron\t1,4\t32,5\t37 1/4\td2\n\t8 iron\t\tsteep\t36.5\tD2\nlong\t9 iron\t\t41\t36\tZZ\n100\tMystery\t\t50\t\t\n',
   );
   await expect(page.getByRole('status').filter({ hasText: 'Pasted:' })).toContainText('3 new, 0 changed');
-  await expect(page.getByText('Left out, no such column: Smash')).toBeVisible();
+  await expect(page.getByText('No column is called “Smash”')).toBeVisible();
   await expect(page.getByText('what kind of club is "Mystery"')).toBeVisible();
   await expect(cell(page, '7 iron', 'shot.full.carryM')).toHaveText('150');
   await expect(cell(page, '7 iron', 'lengthIn')).toHaveText('37.25');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { cell, demo, newPlayer, saved } from './workbench';
+import { cell, choose, demo, names, newPlayer, saved } from './workbench';
 
 test('a club is opened, bent, read back as of an earlier day, deleted and brought back', async ({ page }) => {
   await page.goto(`${demo.maren}/locker`);
@@ -48,19 +48,40 @@ test('a file shows what it would change, refuses bad rows by name, and comes in 
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('"flat" is not a number');
   await expect(dialog).toContainText('what kind of club is "=SUM(A1)"');
-  await dialog.getByRole('button', { name: 'Import the 1 good rows only' }).click();
-  await expect(dialog).toContainText('Imported: 7 iron added');
-  await page.keyboard.press('Escape');
-  await expect
-    .poll(
-      async () =>
-        (
-          (await request.get(`/api/players/${playerId}/sheet`).then((response) => response.json())) as {
-            clubs: unknown[];
-          }
-        ).clubs.length,
-    )
-    .toBe(1);
+  await dialog.getByRole('button', { name: 'Take 2 clubs in' }).click();
+  await expect(dialog).toBeHidden();
+  expect(await names(page)).toEqual(['7 iron', '9 iron']);
+  await expect(cell(page, '9 iron', 'loft')).toHaveText('flat');
+  const tray = page.getByRole('region', { name: 'What was pasted' });
+  await expect(tray).toContainText('bag.csv: 2 new');
+  await choose(tray.getByLabel('Kind of club, row 4'), 'wedge');
+  await tray.getByLabel('club, row 4', { exact: true }).fill('Bertha');
+  // Half mended, it outlives a reload.
+  await saved(page);
+  await page.reload();
+  await expect(tray.getByLabel('club, row 4', { exact: true })).toHaveValue('Bertha');
+  await tray.getByRole('button', { name: 'Take 1 row in' }).click();
+  await expect(tray).toContainText('bag.csv: 3 new');
+  await expect(cell(page, 'Bertha', 'shot.full.carryM')).toHaveText('130');
+  await saved(page);
+  // As spreadsheets save it, dropped on the page: a title, one player of two, a head nobody knows.
+  const lines = ['Bags 2026;;', 'Player;Club;Länge (in)', 'Ivo Import;7 iron;36,75', 'Ann Other;7 iron;35'];
+  const dropped = await page.evaluateHandle(
+    (bytes) => {
+      const data = new DataTransfer();
+      data.items.add(new File([new Uint8Array(bytes)], 'old.csv', { type: 'text/csv' }));
+      return data;
+    },
+    [...Buffer.from(lines.join('\r\n'), 'latin1')],
+  );
+  for (const event of ['dragenter', 'dragover', 'drop'])
+    await page.dispatchEvent('.page.bag', event, { dataTransfer: dropped });
+  await expect(dialog).toContainText('0 new, 0 changed, 1 as they were');
+  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await choose(tray.getByLabel('What “Länge (in)” is'), 'length, in');
+  await expect(cell(page, '7 iron', 'lengthIn')).toHaveText('36.75');
+  await tray.getByRole('button', { name: 'Close' }).click();
+  await saved(page);
   const csv = await request.get(`/api/players/${playerId}/sheet.csv`);
   expect(await csv.text()).toContain('full carry [m]');
   const pdf = await request.get(`/api/players/${playerId}/sheet.pdf`);

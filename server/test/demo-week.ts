@@ -1,4 +1,4 @@
-import { planImport, readSheetCsv } from '@tasche/contract';
+import { planImport, readClubText } from '@tasche/contract';
 import {
   BASELINE,
   MEDIUM_FAIRWAY,
@@ -22,7 +22,7 @@ export const FROM = { conditions: BASELINE, surface: MEDIUM_FAIRWAY };
 export function lockerOf(name: string): { clubs: LadderClub[]; gamerIds: readonly string[] } {
   const player = DEMO_PLAYERS.find((one) => one.name === name)!;
   const { adds } = planImport(
-    readSheetCsv(demoSheet(player.file), {
+    readClubText(demoSheet(player.file), {
       distanceUnit: player.distanceUnit,
       takenOn: '2026-09-26',
     }),

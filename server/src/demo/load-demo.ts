@@ -1,7 +1,7 @@
 import {
   hitsOfShots,
   planImport,
-  readSheetCsv,
+  readClubText,
   type Command,
   type EventRound,
   type PlayedShot,
@@ -126,7 +126,7 @@ async function loadPlayer(orm: MikroORM, player: DemoPlayer, index: number): Pro
   const scope = BY_REP;
   const playerId = demoId(index, 0);
   const { adds, rejected } = planImport(
-    readSheetCsv(demoSheet(player.file), { distanceUnit: player.distanceUnit, takenOn: SHEET_WRITTEN_ON }),
+    readClubText(demoSheet(player.file), { distanceUnit: player.distanceUnit, takenOn: SHEET_WRITTEN_ON }),
     [],
   );
   if (rejected.length > 0)

@@ -4,7 +4,7 @@ import {
   fieldProblems,
   parseLockerDocument,
   planImport,
-  readSheetCsv,
+  readClubText,
   type ChangeResult,
   type Command,
   type ImportPlan,
@@ -57,8 +57,11 @@ export async function importSheet(
   if (plan.rejected.length > 0 && request.take === 'all') {
     const [first] = plan.rejected;
     throw badInput(
-      `${plan.rejected.length} cell${plan.rejected.length === 1 ? '' : 's'} can't be taken; nothing was imported. First: row ${first!.row + 2}, ${first!.head}: ${first!.reason}.`,
-      plan.rejected.map((cell) => ({ field: `row ${cell.row + 2}, ${cell.head}`, message: cell.reason })),
+      `${plan.rejected.length} cell${plan.rejected.length === 1 ? '' : 's'} can't be taken; nothing was imported. First: row ${first!.row + plan.firstLine}, ${first!.head}: ${first!.reason}.`,
+      plan.rejected.map((cell) => ({
+        field: `row ${cell.row + plan.firstLine}, ${cell.head}`,
+        message: cell.reason,
+      })),
     );
   }
   const commands = [...commandsOf(plan, request), ...extra];
@@ -87,8 +90,13 @@ async function answeredBefore(orm: MikroORM, scope: Scope, changeId: string): Pr
 
 function planCsv({ text, takenOn }: ImportRequest, sheet: SheetView): { plan: ImportPlan; extra: Command[] } {
   try {
-    const table = readSheetCsv(text, { distanceUnit: sheet.player.distanceUnit, takenOn });
-    return { plan: planImport(table, sheet.clubs), extra: [] };
+    const { name, distanceUnit } = sheet.player;
+    const table = readClubText(text, { distanceUnit, takenOn }, name);
+    const plan = planImport(table, sheet.clubs);
+    const rejected = plan.rejected.map((cell) =>
+      cell.asks === 'kind' ? { ...cell, reason: `${cell.reason} Add a column "kind"` } : cell,
+    );
+    return { plan: { ...plan, rejected }, extra: [] };
   } catch (error) {
     if (error instanceof TableError)
       throw badInput(error.message, [{ field: 'file', message: error.message }]);
@@ -164,7 +172,7 @@ async function planJson(
     else same.push({ row, club: here });
   });
   return {
-    plan: { adds, edits, same, rejected: [], unknownColumns: [] },
+    plan: { adds, edits, same, rejected: [], unknownColumns: [], firstLine: 1 },
     extra: bagsOf(document, sheet, idHere, request.playerId),
   };
 }

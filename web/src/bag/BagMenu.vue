@@ -8,13 +8,11 @@ import { useIdentity } from '../people/identity';
 import { useSheet } from '../sheet/sheet-store';
 
 const ShareModal = defineAsyncComponent(() => import('../sharing/ShareModal.vue'));
-const ImportPanel = defineAsyncComponent(() => import('../importing/ImportPanel.vue'));
 
 const props = defineProps<{ bag: BagView | undefined; unit: DistanceUnit }>();
-const emit = defineEmits<{ ready: []; gamer: []; copy: []; remove: [] }>();
+const emit = defineEmits<{ ready: []; gamer: []; copy: []; remove: []; import: [] }>();
 const store = useSheet();
 const identity = useIdentity();
-const importing = ref(false);
 const sharing = ref(false);
 
 const address = computed(() => `/api/players/${store.sheet!.player.id}`);
@@ -73,7 +71,7 @@ function select(key: string): void {
       sharing.value = true;
       break;
     case 'import':
-      importing.value = true;
+      emit('import');
       break;
     case 'ready':
       emit('ready');
@@ -96,5 +94,4 @@ function select(key: string): void {
     <NButton aria-label="Print, export, import, and more"><Ellipsis :size="18" /></NButton>
   </NDropdown>
   <ShareModal v-model:show="sharing" :player-id="store.sheet!.player.id" paper="spec-sheet" />
-  <ImportPanel v-if="importing" @close="importing = false" />
 </template>

@@ -33,11 +33,13 @@ import { useBagLook } from './use-bag-look';
 import { useBagQuestion } from './use-bag-question';
 import { useBagTrial } from './use-bag-trial';
 import { useCardPlace } from './use-card-place';
+import { useDroppedFile } from './use-dropped-file';
 import { useTrialKeys } from './use-trial-keys';
 import { useUnknownCarries } from './use-unknown-carries';
 import { useUsualRound } from './use-usual-round';
 
 const ClubPanel = defineAsyncComponent(() => import('../clubs/ClubPanel.vue'));
+const ImportPanel = defineAsyncComponent(() => import('../importing/ImportPanel.vue'));
 
 const props = defineProps<{ playerId: string; bagId?: string }>();
 const store = useSheet();
@@ -99,11 +101,13 @@ function fill(rows: string): Promise<void> {
 
 function paste(text: string, row: number, column: number, why?: string): void {
   try {
-    editing.paste(text, row, column, ladder.rows.value, columnSet.value.columns, why);
+    editing.pasted.paste(text, row, column, ladder.rows.value, columnSet.value.columns, why);
   } catch (error) {
     editing.notice.value = `That could not be read as a table: ${(error as Error).message}`;
   }
 }
+
+const filing = useDroppedFile(useTemplateRef<HTMLElement>('page'), () => canEdit.value);
 
 function tryLoft(clubId: string, loftDeg: number): void {
   openClubId.value = null;
@@ -147,7 +151,7 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
 </script>
 
 <template>
-  <div class="page bag">
+  <div ref="page" class="page bag">
     <BagHead
       v-model:strategy="school"
       :bag="bag"
@@ -165,6 +169,7 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
         @gamer="clubs.makeGamer"
         @copy="clubs.make(true)"
         @remove="clubs.remove"
+        @import="filing.isOpen.value = true"
       />
     </BagHead>
 
@@ -207,7 +212,12 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
           :unit="unit"
         />
       </ConditionsBar>
-      <EmptyBag v-if="canEdit && bag.clubIds.length === 0" :unit="unit" @rows="fill" />
+      <EmptyBag
+        v-if="canEdit && bag.clubIds.length === 0"
+        :unit="unit"
+        @rows="fill"
+        @file="filing.isOpen.value = true"
+      />
       <div ref="stage" class="stage" :class="{ low: isCardOnTop }">
         <BagBoard
           ref="board"
@@ -294,6 +304,13 @@ const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is 
         :settings="store.sheet!.player.gapSettings"
       />
     </template>
+    <ImportPanel
+      v-if="filing.isOpen.value"
+      :unit="unit"
+      :file="filing.file.value"
+      @table="editing.pasted.takeFile"
+      @close="filing.close"
+    />
     <ClubPanel
       v-if="openClubId && store.clubsById.has(openClubId)"
       :club-id="openClubId"

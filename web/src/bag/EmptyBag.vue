@@ -5,11 +5,12 @@ import { computed, reactive } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 
-/** Three ways to fill an empty bag: type it, paste it, or begin with a usual one and one carry that is known. */
+/** Ways to fill an empty bag: type it, paste it, bring a file, or begin with a usual one and one carry that is known. */
 const props = defineProps<{ unit: DistanceUnit }>();
 const emit = defineEmits<{
   /** Rows with heads, as a spreadsheet would give them. */
   rows: [text: string];
+  file: [];
 }>();
 
 const PARTS: readonly { part: keyof MakeUp; label: string }[] = [
@@ -67,6 +68,14 @@ const copySample = () => void navigator.clipboard.writeText(SAMPLE);
         <span class="sample">Club, Loft, Carry</span>
       </p>
       <NButton size="small" @click="copySample">Copy a sample</NButton>
+    </div>
+    <div>
+      <h2>Bring a file</h2>
+      <p class="small quiet">
+        A list of clubs saved as CSV, with a row of heads: drop it anywhere on this page. You see what is read
+        before it is taken.
+      </p>
+      <NButton size="small" @click="emit('file')">Choose a file…</NButton>
     </div>
     <NForm class="usual" :model="draft" size="small" :show-feedback="false" @submit.prevent="begin">
       <h2>Begin with a usual bag</h2>

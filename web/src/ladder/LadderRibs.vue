@@ -120,7 +120,7 @@ function labelX(rib: Rib): number {
 <template>
   <div ref="box" class="ribs">
     <svg v-if="width > 0" :width="width" :height="height" role="group" aria-label="Steps between neighbours">
-      <template v-if="!narrow">
+      <template v-if="!narrow && report.rungs.length > 0">
         <text :x="spine - 6" y="16" class="head" text-anchor="end">loft step</text>
         <text :x="spine + 8" y="16" class="head">carry step</text>
         <text v-if="target" :x="target.x" :y="headPx - 6" class="head" text-anchor="middle">
@@ -131,6 +131,7 @@ function labelX(rib: Rib): number {
         </text>
       </template>
       <line
+        v-if="report.rungs.length > 0"
         :x1="spine"
         :x2="spine"
         :y1="headPx + 4"

@@ -131,10 +131,13 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
     <NotAskedLine v-if="!isAskable(told)" :told="told" :course-id="round.courseId" />
     <p v-for="finding in findings" :key="finding" class="verdict warning small">◆ {{ finding }}</p>
     <ProblemLine :text="problem || worked?.refused || chosen?.refused" />
-    <p v-if="busy" class="bar small" role="status">
-      <WorkProgress :share="share" /> Playing the course…
-      <NButton @click="stop()" size="small">Cancel</NButton>
-    </p>
+    <!-- It takes no room: nothing is to move away from under a press. -->
+    <div v-if="busy" class="at-work no-print">
+      <p class="card bar small" role="status">
+        <WorkProgress :share="share" /> Playing the course…
+        <NButton @click="stop()" size="small">Cancel</NButton>
+      </p>
+    </div>
     <template v-if="worked && !worked.refused && asked">
       <RoundAnswer
         v-if="chosen?.answer"
@@ -251,6 +254,19 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
 </template>
 
 <style scoped>
+.at-work {
+  position: sticky;
+  top: 8px;
+  z-index: 6;
+  height: 0;
+  display: flex;
+  justify-content: center;
+  align-items: flex-start;
+}
+.at-work > p {
+  padding: 4px 12px;
+  box-shadow: 0 2px 14px rgb(30 25 15 / 18%);
+}
 .board {
   display: grid;
   grid-template-columns: minmax(390px, 1.2fr) 330px minmax(290px, 0.9fr);

@@ -10,6 +10,7 @@ import {
   type MappingGuess,
 } from '@tasche/contract';
 import Papa from 'papaparse';
+import { textOfBytes } from '../files/text-of-file';
 
 /** A launch monitor's file as far as its beginning shows it. */
 export interface FileLook {
@@ -36,10 +37,7 @@ const MAX_LINES_BEFORE = 20;
  */
 export async function lookAtFile(file: Blob, distanceUnit: 'yd' | 'm'): Promise<FileLook> {
   const bytes = new Uint8Array(await file.slice(0, SAMPLE_BYTES).arrayBuffer());
-  if (bytes.length === 0) throw new Error('The file is empty.');
-  const encoding = encodingOf(bytes);
-  const text = new TextDecoder(encoding).decode(bytes);
-  if (isNoText(text)) throw new Error('This is no text: not a CSV file, or in an encoding nobody reads.');
+  const { text, encoding } = textOfBytes(bytes, bytes.length < file.size);
   const { data, meta } = Papa.parse<string[]>(text.replace(/\r\n?/g, '\n'), {
     delimitersToGuess: [...DELIMITERS],
     newline: '\n',
@@ -75,22 +73,4 @@ function headLine(data: readonly (readonly string[])[]): number {
   for (let line = 1; line < Math.min(MAX_LINES_BEFORE, data.length); line++)
     if (knownHeads(data[line]!) > knownHeads(data[best]!)) best = line;
   return best;
-}
-
-function encodingOf(bytes: Uint8Array): FileEncoding {
-  if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
-  if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
-  try {
-    new TextDecoder('utf-8', { fatal: true }).decode(bytes, { stream: true });
-    return 'utf-8';
-  } catch {
-    return 'windows-1252';
-  }
-}
-
-/** Letters and figures make up most of any table. */
-function isNoText(text: string): boolean {
-  const start = text.slice(0, 4000);
-  const strange = start.match(/[\u0000-\u0008\u000e-\u001f\uFFFD]/g)?.length ?? 0;
-  return strange > start.length / 50;
 }

@@ -1,4 +1,4 @@
-import { planImport, readSheetCsv, type Command, type Hand } from '@tasche/contract';
+import { planImport, readClubText, type Command, type Hand } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 
@@ -52,7 +52,7 @@ export function madeUpPlayer(
   sheet: string,
   playerId: string,
 ): Command[] {
-  const { adds } = planImport(readSheetCsv(sheet, { distanceUnit, takenOn: WRITTEN_ON }), []);
+  const { adds } = planImport(readClubText(sheet, { distanceUnit, takenOn: WRITTEN_ON }), []);
   const clubs = adds.map((add) => ({ ...add, id: newId() }));
   const inGamer = clubs.filter(({ readings }) =>
     readings.some(({ key, value }) => key === 'state' && value === 'gamer'),

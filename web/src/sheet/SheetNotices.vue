@@ -2,13 +2,14 @@
 import { NButton } from 'naive-ui';
 import KindQuestion from '../clubs/KindQuestion.vue';
 import LoftQuestion from './LoftQuestion.vue';
-import PasteNotice from './PasteNotice.vue';
+import PasteTray from './PasteTray.vue';
 import type { useSheetEditing } from './use-sheet-editing';
 
 /** What typing and pasting has to say or to ask, above the sheet. */
 const props = defineProps<{ editing: ReturnType<typeof useSheetEditing> }>();
 // The same object for as long as the page is there.
-const { notice, pasteReport, loftQuestion, kindWanted, answerLofts, add } = props.editing;
+const { notice, pasted, loftQuestion, kindWanted, answerLofts, add } = props.editing;
+const { report } = pasted;
 </script>
 
 <template>
@@ -16,7 +17,14 @@ const { notice, pasteReport, loftQuestion, kindWanted, answerLofts, add } = prop
     {{ notice }}
     <NButton size="small" @click="notice = ''">Close</NButton>
   </div>
-  <PasteNotice v-if="pasteReport" :report="pasteReport" @close="pasteReport = null" />
+  <PasteTray
+    v-if="report"
+    :report="report"
+    @edit="pasted.edit"
+    @mend="pasted.mend"
+    @column="pasted.takeColumn"
+    @close="report = null"
+  />
   <LoftQuestion
     v-if="loftQuestion"
     :question="loftQuestion"

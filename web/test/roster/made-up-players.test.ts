@@ -1,4 +1,4 @@
-import { planImport, parseChangeRequest, readSheetCsv } from '@tasche/contract';
+import { planImport, parseChangeRequest, readClubText } from '@tasche/contract';
 import { describe, expect, it } from 'vitest';
 import { MADE_UP_PLAYERS, madeUpPlayer } from '../../src/roster/made-up-players';
 
@@ -9,7 +9,7 @@ describe.each(MADE_UP_PLAYERS.map((one) => [one.name, one] as const))(
   (name, one) => {
     it('is one change the server takes: the player, every club, a gamer of at most fourteen', async () => {
       const { default: sheet } = await one.sheet();
-      const table = readSheetCsv(sheet, { distanceUnit: one.distanceUnit, takenOn: '2026-09-26' });
+      const table = readClubText(sheet, { distanceUnit: one.distanceUnit, takenOn: '2026-09-26' });
       expect(planImport(table, []).rejected).toEqual([]);
       const commands = madeUpPlayer(one, sheet, ID);
       expect(() => parseChangeRequest({ id: ID, commands })).not.toThrow();

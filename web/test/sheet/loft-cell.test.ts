@@ -102,17 +102,17 @@ describe('a loft cell', () => {
 
   it('means the same when it is pasted, with a head that only says loft or with none', () => {
     const sheet = editing();
-    sheet.paste('31\n32\n30.5', 0, LOFT, CLUBS, COLUMNS);
+    sheet.pasted.paste('31\n32\n30.5', 0, LOFT, CLUBS, COLUMNS);
     // The last one is what is shown already.
     expect(sent()).toEqual(['stamped loftSetDeg 31', 'set loftSetDeg 32']);
     expect(sheet.loftQuestion.value?.lofts).toHaveLength(2);
     expect(sheet.loftQuestion.value?.key).toBe('loftSetDeg');
     // Some taken as one thing and some as another: none of the three is said of all.
-    sheet.paste('33\n34\n31.5', 0, LOFT, CLUBS, COLUMNS);
+    sheet.pasted.paste('33\n34\n31.5', 0, LOFT, CLUBS, COLUMNS);
     expect(sheet.loftQuestion.value).toMatchObject({ key: null, lofts: [{}, {}, {}] });
-    sheet.paste('Club\tLoft\ngauged\t29', 0, 0, CLUBS, COLUMNS);
+    sheet.pasted.paste('Club\tLoft\ngauged\t29', 0, 0, CLUBS, COLUMNS);
     expect(sent().at(-1)).toBe('gauged loftMeasuredDeg 29');
-    sheet.paste('Club\tStamped loft\nset\t29', 0, 0, CLUBS, COLUMNS);
+    sheet.pasted.paste('Club\tStamped loft\nset\t29', 0, 0, CLUBS, COLUMNS);
     expect(sent().at(-1)).toBe('set loftStampedDeg 29');
   });
 

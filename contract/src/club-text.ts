@@ -1,0 +1,113 @@
+import { kindFromName } from '@tasche/core';
+import { readClubTable, readHeads, type ClubTable, type TableOptions } from './club-rows.js';
+import { columnOf, type RecognisedColumn } from './columns.js';
+import { TableError, isBlankRow, splitTable } from './split-table.js';
+
+/** A title, a date, an empty line: no more than so many stand above the heads. */
+const MAX_LINES_ABOVE = 20;
+const MAX_ROWS = 2000;
+/** So many names are looked at, to tell whether a column names clubs. */
+const SAMPLED_NAMES = 40;
+const PLAYER_HEAD = /^(player|golfer|athlete)('?s? name)?$/i;
+
+/** Cells under the heads that name their columns. */
+export interface HeadedCells {
+  heads: readonly string[];
+  columns: readonly (RecognisedColumn | undefined)[];
+  cells: readonly (readonly string[])[];
+  /** The line of the text the first of the cells stands in, from 1. */
+  firstLine: number;
+  /** The clubs stood side by side, their values beneath each other. */
+  isTurned: boolean;
+  /** The column that says whose club a row is, where there is one. */
+  playerColumn: number | undefined;
+}
+
+/** The heads of a table, which may stand under a title or down its side; undefined where nothing names its columns. */
+export function findHeads(cells: readonly (readonly string[])[]): HeadedCells | undefined {
+  const line = cells.slice(0, MAX_LINES_ABOVE).findIndex((row) => readHeads(row));
+  if (line !== -1) return headed(cells, line, false);
+  const side = cells.filter((row) => !isBlankRow(row));
+  const turned = side[0]?.map((_cell, column) => side.map((row) => row[column] ?? '')) ?? [];
+  return turned[0] && readHeads(turned[0]) ? headed(turned, 0, true) : undefined;
+}
+
+function headed(all: readonly (readonly string[])[], line: number, isTurned: boolean): HeadedCells {
+  const heads = all[line]!;
+  const cells = all.slice(line + 1);
+  const columns = [...readHeads(heads)!];
+  const names = columns.flatMap((found, i) => (found?.column.id === 'name' ? [i] : []));
+  // "Name, Club, Loft": the name is the player's.
+  const namesPlayer = names.length === 2 ? names.find((i) => /^name$/i.test(heads[i]!.trim())) : undefined;
+  const playerHead = heads.findIndex((head, i) => !columns[i] && PLAYER_HEAD.test(head.trim()));
+  const playerColumn = namesPlayer ?? (playerHead === -1 ? undefined : playerHead);
+  if (namesPlayer !== undefined) columns[namesPlayer] = undefined;
+  if (!columns.some((found) => found?.column.id === 'name' || found?.column.id === 'clubId')) {
+    const shares = heads.map((_head, i) => (columns[i] || i === playerColumn ? 0 : clubNamesIn(cells, i)));
+    const most = Math.max(...shares);
+    if (most >= 0.5) columns[shares.indexOf(most)] = { column: columnOf('name')!, units: {} };
+  }
+  return { heads, columns, cells, firstLine: line + 2, isTurned, playerColumn };
+}
+
+/** The share of what stands in a column that is the name of a club, from 0 to 1. A bare number may be anything. */
+function clubNamesIn(cells: readonly (readonly string[])[], column: number): number {
+  const said = cells.map((row) => row[column]?.trim() ?? '').filter((name) => name !== '');
+  const sample = said.slice(0, SAMPLED_NAMES);
+  return (
+    sample.filter((name) => !/^\d+$/.test(name) && kindFromName(name)).length / Math.max(sample.length, 1)
+  );
+}
+
+/** The players the rows are of, as they are written; empty where nothing says so. */
+export function playersOf({ cells, playerColumn }: HeadedCells): string[] {
+  if (playerColumn === undefined) return [];
+  return [...new Set(cells.map((row) => row[playerColumn]?.trim() ?? ''))].filter((name) => name !== '');
+}
+
+const isSamePlayer = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+/**
+ * The table with the rows of one player: those of others are left empty. One of a single player stays as it is.
+ * @throws TableError where rows are of several players and none of them is the one wanted
+ */
+export function ofPlayer(table: HeadedCells, player = ''): HeadedCells {
+  const { playerColumn } = table;
+  if (playerColumn === undefined) return table;
+  const heads = table.heads.map((head, i) => (i === playerColumn ? '' : head));
+  const players = playersOf(table);
+  if (players.length < 2) return { ...table, heads };
+  if (!players.some((name) => isSamePlayer(name, player)))
+    throw new TableError(
+      `the rows are of ${players.length} players (${players.slice(0, 5).join(', ')}${players.length > 5 ? '…' : ''}), none of them called “${player}”`,
+    );
+  const cells = table.cells.map((row) => (isSamePlayer(row[playerColumn] ?? '', player) ? row : []));
+  return { ...table, heads, cells };
+}
+
+/**
+ * The table in the text of a file whose columns are named.
+ * @throws TableError when nothing names its columns, no column names the club, or there are too many rows
+ */
+export function headedText(text: string): HeadedCells {
+  const table = findHeads(splitTable(text));
+  if (!table) throw new TableError('no row names the columns, one of them "club"');
+  const ids = table.columns.map((found) => found?.column.id);
+  if (!ids.includes('name') && !ids.includes('clubId'))
+    throw new TableError('no column names the club; call one "club"');
+  const twice = table.columns.find((found, i) => found && ids.indexOf(found.column.id) !== i);
+  if (twice) throw new TableError(`two columns are the ${twice.column.label}`);
+  if (table.cells.length > MAX_ROWS)
+    throw new TableError(`${table.cells.length} rows, at most ${MAX_ROWS} at a time`);
+  return table;
+}
+
+/**
+ * Reads the text of a file whose columns are named.
+ * @param player whose rows are wanted, where they are of several
+ * @throws TableError as `headedText` and `ofPlayer` do
+ */
+export function readClubText(text: string, options: TableOptions, player?: string): ClubTable {
+  const { heads, columns, cells, firstLine } = ofPlayer(headedText(text), player);
+  return { ...readClubTable(cells, columns, heads, options), firstLine };
+}

@@ -1,0 +1,34 @@
+import Papa from 'papaparse';
+
+/** A text that cannot be read as a table at all. */
+export class TableError extends Error {
+  override readonly name = 'TableError';
+}
+
+/** Every column there is, and as many that are not ours. */
+const MAX_COLUMNS = 300;
+/** Lines of one quoted cell: a note may have some. */
+const MAX_CELL_LINES = 100;
+
+export const isBlankRow = (row: readonly string[]): boolean => row.every((cell) => cell.trim() === '');
+
+/**
+ * Cells of a comma-, semicolon- or tab-separated text. Empty lines stay where they are, but for those at the
+ * end: what is pasted over rows keeps to its rows.
+ * @throws TableError when a quote is not closed, or a row holds too many cells
+ */
+export function splitTable(text: string): string[][] {
+  const clean = text.replace(/^\uFEFF/, '');
+  const { data, errors } = Papa.parse<string[]>(clean, { delimitersToGuess: ['\t', ';', ',', '|'] });
+  const broken = errors.find((error) => error.type === 'Quotes');
+  if (broken) throw new TableError(`row ${(broken.row ?? 0) + 1}: ${broken.message}`);
+  const wide = data.findIndex((row) => row.length > MAX_COLUMNS);
+  if (wide !== -1)
+    throw new TableError(`row ${wide + 1} holds ${data[wide]!.length} cells, at most ${MAX_COLUMNS}`);
+  const long = data.findIndex((row) =>
+    row.some((cell) => cell.split('\n', MAX_CELL_LINES + 2).length > MAX_CELL_LINES),
+  );
+  if (long !== -1)
+    throw new TableError(`row ${long + 1}: a quote is opened and not closed within ${MAX_CELL_LINES} lines`);
+  return data.slice(0, data.findLastIndex((row) => !isBlankRow(row)) + 1);
+}

@@ -1,0 +1,89 @@
+import { describe, expect, it } from 'vitest';
+import { findHeads, planImport, readClubText, splitTable, TableError } from '../src/index.js';
+
+const options = { distanceUnit: 'yd', takenOn: '2026-11-24' } as const;
+const read = (lines: readonly string[], player?: string) => readClubText(lines.join('\n'), options, player);
+const planned = (lines: readonly string[], player?: string) => planImport(read(lines, player), []);
+const namesOf = (lines: readonly string[], player?: string) =>
+  planned(lines, player).adds.map(({ name }) => name);
+
+describe('a file of clubs as people keep it', () => {
+  it('may have a title and empty lines above its heads and among its rows; a row is told by its line in the file', () => {
+    const lines = ['Winter bag;;', ';;', 'Club;Loft;Carry', 'Driver;10,5;265', ';;', 'PW;45;far'];
+    const plan = planned(lines);
+    expect(plan.adds.map(({ row, name }) => [row + plan.firstLine, name])).toEqual([
+      [4, 'Driver'],
+      [6, 'PW'],
+    ]);
+    expect(plan.rejected).toMatchObject([{ row: 2, head: 'Carry', text: 'far' }]);
+    expect(plan.rejected[0]!.row + plan.firstLine).toBe(6);
+  });
+
+  it('may have its clubs side by side', () => {
+    const plan = planned([',Driver,3w,7i', 'Loft,10.5,15,32', 'Carry,265,,172']);
+    expect(plan.adds.map(({ name, readings }) => [name, readings.length])).toEqual([
+      ['Driver', 2],
+      ['3w', 1],
+      ['7i', 2],
+    ]);
+    expect(findHeads(splitTable(',Driver\nLoft,10.5\nCarry,265'))!.isTurned).toBe(true);
+  });
+
+  it('may call the column of its clubs what it likes: most of it names clubs, as numbers of rows do not', () => {
+    expect(namesOf(['No.,What,Loft,Carry', '1,Driver,9,280', '2,3 wood,15,240', '3,60V,60,80'])).toEqual([
+      'Driver',
+      '3 wood',
+      '60V',
+    ]);
+    expect(namesOf([',Loft,Carry', '7i,31,170'])).toEqual(['7i']);
+    expect(() => read(['Thing,Loft,Carry', 'Red,9,280'])).toThrow(
+      'no column names the club; call one "club"',
+    );
+  });
+
+  it('says nothing where a cell says so, and keeps words where words belong', () => {
+    const plan = planned([
+      'Club,Loft,Carry,Swing weight,Grip,Notes',
+      'Putter,3,n/a,-,N/A,?',
+      'PW,45,–,TBD,,.',
+    ]);
+    expect(plan.rejected).toEqual([]);
+    expect(plan.adds.map(({ readings }) => readings.map(({ key, value }) => [key, value]))).toEqual([
+      [
+        ['loftStampedDeg', 3],
+        ['grip', 'N/A'],
+        ['notes', '?'],
+      ],
+      [
+        ['loftStampedDeg', 45],
+        ['notes', '.'],
+      ],
+    ]);
+  });
+
+  it.each([
+    ['a column of players', 'Player,Club,Loft'],
+    ['a name beside the club', 'Name,Club,Loft'],
+  ])('of several players gives the rows of the one that is wanted: %s', (_how, heads) => {
+    const lines = [heads, 'Ann Bell,Driver,9', 'Ann Bell,7i,33', 'Bo Roe,Driver,10', 'bo roe,PW,46'];
+    expect(namesOf(lines, 'Bo Roe')).toEqual(['Driver', 'PW']);
+    expect(read(lines, 'Bo Roe').unknownColumns).toEqual([]);
+    expect(() => read(lines, 'Cy Dent')).toThrow(
+      'the rows are of 3 players (Ann Bell, Bo Roe, bo roe), none of them called “Cy Dent”',
+    );
+    expect(namesOf(lines.slice(0, 3), 'Cy Dent')).toEqual(['Driver', '7i']);
+  });
+
+  it('is refused where nothing names its columns', () => {
+    expect(() => read(['Driver,9,280', '7i,31,170'])).toThrow(TableError);
+    expect(() => read([])).toThrow('no row names the columns');
+  });
+});
+
+describe('cells of a pasted text', () => {
+  it('keep to their lines: an empty one in the middle stays, those at the end go', () => {
+    expect(splitTable('31\n\n35\n\n\n')).toEqual([['31'], [''], ['35']]);
+    expect(splitTable('\n31')).toEqual([[''], ['31']]);
+    expect(splitTable('')).toEqual([]);
+  });
+});

@@ -1,0 +1,39 @@
+import type { FileEncoding } from '@tasche/contract';
+
+/**
+ * The encoding of a text: what its first bytes say, UTF-8 where all of it could be, else the one spreadsheets
+ * of western countries save in.
+ * @param isPart the bytes may end in the middle of a character
+ */
+function encodingOf(bytes: Uint8Array, isPart: boolean): FileEncoding {
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return 'utf-16le';
+  if (bytes[0] === 0xfe && bytes[1] === 0xff) return 'utf-16be';
+  try {
+    new TextDecoder('utf-8', { fatal: true }).decode(bytes, { stream: isPart });
+    return 'utf-8';
+  } catch {
+    return 'windows-1252';
+  }
+}
+
+/**
+ * The text of bytes, and the encoding it was in.
+ * @throws Error where they are no text
+ */
+export function textOfBytes(bytes: Uint8Array, isPart = false): { text: string; encoding: FileEncoding } {
+  if (bytes.length === 0) throw new Error('The file is empty.');
+  // What workbooks are packed in.
+  if (bytes[0] === 0x50 && bytes[1] === 0x4b)
+    throw new Error('This is a workbook or an archive: save the sheet as CSV, and bring that.');
+  const encoding = encodingOf(bytes, isPart);
+  const text = new TextDecoder(encoding).decode(bytes);
+  if (isNoText(text)) throw new Error('This is no text: not a CSV file, or in an encoding nobody reads.');
+  return { text, encoding };
+}
+
+/** Letters and figures make up most of any table. */
+function isNoText(text: string): boolean {
+  const start = text.slice(0, 4000);
+  const strange = start.match(/[\u0000-\u0008\u000e-\u001f\uFFFD]/g)?.length ?? 0;
+  return strange > start.length / 50;
+}

@@ -1,0 +1,267 @@
+import {
+  columnOf,
+  findHeads,
+  headUnits,
+  ofPlayer,
+  splitTable,
+  type ClubView,
+  type Column,
+  type Command,
+  type RecognisedColumn,
+} from '@tasche/contract';
+import { shownLoftKey, type ClubKind, type DistanceUnit } from '@tasche/core';
+import { StorageSerializers, useSessionStorage } from '@vueuse/core';
+import { v4 as newId } from 'uuid';
+import { today } from '../app/day';
+import { isLoftKey, planOf, withHeads, withoutHeads, type PastedTable } from './pasted-table';
+import type { SheetColumn } from './sheet-columns';
+import { useSheet } from './sheet-store';
+
+/** A row no club could be made of, or found for, with what is wrong with it. */
+export interface LeftRow {
+  line: number;
+  reasons: readonly string[];
+  /** One for each head. */
+  cells: readonly string[];
+  /** The name does not say what kind of club it is. */
+  asksKind: boolean;
+  /** The kind somebody said it is. */
+  kind: ClubKind | null;
+}
+
+/** A column with a head nobody knows, and what it says of each club. */
+export interface LeftColumn {
+  head: string;
+  cells: readonly { clubId: string; text: string }[];
+}
+
+/** What a paste or a file did, and what of it is still to be mended. It outlives a reload. */
+export interface PasteReport {
+  /** The file it came from; empty where it was pasted. */
+  from: string;
+  /** Of distances that name no unit. */
+  unit: DistanceUnit;
+  added: number;
+  changed: number;
+  same: number;
+  /** Cells that are marked in the sheet. */
+  inPlace: number;
+  heads: readonly string[];
+  looseLofts: boolean;
+  /** What the columns are, as far as they are known. */
+  columns: readonly ({ id: Column['id']; units: RecognisedColumn['units'] } | null)[];
+  rows: readonly LeftRow[];
+  unknown: readonly LeftColumn[];
+}
+
+export interface PasteTarget {
+  unit: () => DistanceUnit;
+  /** Marks a cell of the sheet with what was written and why it was refused. */
+  refuse: (key: string, text: string, reason: string) => void;
+  /** The commands that add a club, and whether it goes into the bag beside so many that go there too. */
+  addCommands: (
+    id: string,
+    name: string,
+    kind: ClubKind,
+    readings: Extract<Command, { do: 'addClub' }>['readings'],
+    already?: number,
+  ) => { commands: Command[]; isLeftOut: boolean };
+  /** Says that the bag had no place for these. */
+  sayLeftOut: (names: readonly string[]) => void;
+  writeLofts: (commands: readonly Command[], why?: string) => void;
+}
+
+/** Takes rows of clubs into the sheet, and keeps what could not be taken until it is mended or let go. */
+export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: PasteTarget) {
+  const store = useSheet();
+  const report = useSessionStorage<PasteReport | null>(`tasche.pasted/${store.sheet!.player.id}`, null, {
+    serializer: StorageSerializers.object,
+    shallow: true,
+  });
+
+  /**
+   * Rows with heads fill the columns they name; rows without fill the sheet from the active cell on.
+   * @throws TableError where the text is no table, or one of other players
+   */
+  function paste(
+    text: string,
+    row: number,
+    column: number,
+    clubs: readonly ClubView[],
+    columns: readonly SheetColumn[],
+    why = 'pasted from a spreadsheet',
+  ): void {
+    const cells = splitTable(text);
+    const headed = findHeads(cells);
+    const table = headed
+      ? withHeads(ofPlayer(headed, store.sheet!.player.name))
+      : withoutHeads(cells, row, column, clubs, columns);
+    report.value = take(table, '', unit(), why);
+  }
+
+  /** A table of a file that was looked at before. */
+  function takeFile(table: PastedTable, from: string, distanceUnit: DistanceUnit): void {
+    report.value = take(table, from, distanceUnit, `from ${from}`);
+  }
+
+  function take(table: PastedTable, from: string, distanceUnit: DistanceUnit, why: string): PasteReport {
+    const plan = planOf(table, store.clubs, { distanceUnit, takenOn: today() });
+    const clubOfRow = new Map<number, string>();
+    const commands: Command[] = [];
+    const lofts: Command[] = [];
+    const leftOut: string[] = [];
+    let into = 0;
+    for (const { row, name, kind, readings } of plan.adds) {
+      const id = newId();
+      clubOfRow.set(row, id);
+      const added = addCommands(id, name, kind, readings, into);
+      if (added.isLeftOut) leftOut.push(name);
+      into += added.commands.length - 1;
+      commands.push(...added.commands);
+    }
+    for (const { row, club, readings } of plan.edits) {
+      clubOfRow.set(row, club.id);
+      const isLoose = ({ key }: (typeof readings)[number]) =>
+        table.looseLofts && isLoftKey(key) && shownLoftKey(club.spec) !== undefined;
+      for (const [list, some] of [
+        [commands, readings.filter((one) => !isLoose(one))],
+        [lofts, readings.filter(isLoose)],
+      ] as const)
+        if (some.length > 0)
+          list.push({
+            do: 'editClub',
+            clubId: club.id,
+            version: club.version,
+            readings: some.map(({ key, value, takenOn }) => ({ key, value, takenOn })),
+          });
+    }
+    plan.same.forEach(({ row, club }) => clubOfRow.set(row, club.id));
+    store.change(commands, why);
+    if (leftOut.length > 0) sayLeftOut(leftOut);
+    if (lofts.length > 0) writeLofts(lofts, why);
+
+    const left = new Map<number, LeftRow>();
+    let inPlace = 0;
+    for (const { row, columnId, head, text, reason, asks } of plan.rejected) {
+      const clubId = clubOfRow.get(row);
+      if (clubId && columnId) {
+        refuse(`${clubId} ${columnId}`, text, reason);
+        if (isLoftKey(columnId)) refuse(`${clubId} loft`, text, reason);
+        inPlace += 1;
+        continue;
+      }
+      const { cells, line } = table.rows[row]!;
+      const { reasons = [], asksKind = false } = left.get(row) ?? {};
+      left.set(row, {
+        line,
+        kind: null,
+        cells: table.heads.map((_head, i) => cells[i] ?? ''),
+        reasons: [...reasons, head === 'club' ? reason : `${head}: ${reason}`],
+        asksKind: asksKind || asks === 'kind',
+      });
+    }
+    return {
+      from,
+      unit: distanceUnit,
+      added: plan.adds.length,
+      changed: plan.edits.length,
+      same: plan.same.length,
+      inPlace,
+      heads: table.heads,
+      looseLofts: table.looseLofts,
+      columns: table.columns.map((found) => (found ? { id: found.column.id, units: found.units } : null)),
+      rows: [...left.values()],
+      unknown: unknownOf(table, clubOfRow),
+    };
+  }
+
+  /** What is being mended, kept with every letter. */
+  function edit(rows: readonly LeftRow[]): void {
+    if (report.value) report.value = { ...report.value, rows };
+  }
+
+  /** Takes rows that were refused, as they are mended now; what is still refused stays. */
+  function mend(): void {
+    const before = report.value;
+    if (!before) return;
+    const columns = before.columns.map((one) => one && { column: columnOf(one.id)!, units: one.units });
+    const kindAt = before.columns.findIndex((one) => one?.id === 'kind');
+    const at = kindAt === -1 ? before.heads.length : kindAt;
+    const withKind = <T>(list: readonly T[], value: T) => Object.assign([...list], { [at]: value });
+    const table: PastedTable = {
+      heads: withKind(before.heads, before.heads[at] ?? 'kind'),
+      columns: withKind(
+        columns.map((one) => one ?? undefined),
+        { column: columnOf('kind')!, units: {} },
+      ),
+      rows: before.rows.map(({ cells, line, kind }) => ({
+        line,
+        cells: withKind(cells, kind ?? cells[at] ?? ''),
+      })),
+      looseLofts: before.looseLofts,
+    };
+    const after = take(table, before.from, before.unit, 'mended after a paste');
+    report.value = {
+      ...after,
+      added: before.added + after.added,
+      changed: before.changed + after.changed,
+      same: before.same + after.same,
+      inPlace: before.inPlace + after.inPlace,
+      unknown: joined(before.unknown, after.unknown),
+    };
+  }
+
+  /** Says what a column nobody knew is, and takes what it says of its clubs. */
+  function takeColumn(head: string, id: string): void {
+    const before = report.value;
+    const column = columnOf(id);
+    const left = before?.unknown.find((one) => one.head === head);
+    if (!before || !left || !column) return;
+    const after = take(
+      {
+        heads: ['club id', head],
+        columns: [
+          { column: columnOf('clubId')!, units: {} },
+          { column, units: headUnits(head) },
+        ],
+        rows: left.cells.map(({ clubId, text }, i) => ({ cells: [clubId, text], line: i + 1 })),
+        looseLofts: false,
+      },
+      before.from,
+      before.unit,
+      `pasted as ${column.label}`,
+    );
+    report.value = {
+      ...before,
+      columns: before.columns.map((one, i) =>
+        before.heads[i] === head ? { id: column.id, units: headUnits(head) } : one,
+      ),
+      changed: before.changed + after.changed,
+      inPlace: before.inPlace + after.inPlace,
+      unknown: before.unknown.filter((one) => one !== left),
+    };
+  }
+
+  return { report, paste, takeFile, edit, mend, takeColumn };
+}
+
+function unknownOf(
+  { heads, columns, rows }: PastedTable,
+  clubOfRow: ReadonlyMap<number, string>,
+): LeftColumn[] {
+  return heads.flatMap((head, column) => {
+    if (head.trim() === '' || columns[column]) return [];
+    const cells = rows.flatMap((row, i) => {
+      const [clubId, text] = [clubOfRow.get(i), row.cells[column]?.trim() ?? ''];
+      return clubId && text !== '' ? [{ clubId, text }] : [];
+    });
+    return [{ head, cells }];
+  });
+}
+
+function joined(before: readonly LeftColumn[], after: readonly LeftColumn[]): LeftColumn[] {
+  return before.map(({ head, cells }) => ({
+    head,
+    cells: [...cells, ...(after.find((one) => one.head === head)?.cells ?? [])],
+  }));
+}

@@ -1,0 +1,134 @@
+import type { ChangeRequest } from '@tasche/contract';
+import { mount } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { computed, nextTick } from 'vue';
+import { useOutbox } from '../../src/changes/outbox';
+import PasteTray from '../../src/sheet/PasteTray.vue';
+import { COLUMN_SETS } from '../../src/sheet/sheet-columns';
+import { useSheet } from '../../src/sheet/sheet-store';
+import { useSheetEditing } from '../../src/sheet/use-sheet-editing';
+import { clubView, sheetOf, showSheet } from '../sheet';
+import { freshPinia } from '../pinia';
+
+const COLUMNS = COLUMN_SETS[0]!.columns;
+const LENGTH = COLUMNS.findIndex(({ id }) => id === 'lengthIn');
+const CLUBS = ['5 iron', '7 iron', '9 iron'].map((name) => clubView(name));
+
+const commands = () =>
+  useOutbox().waiting.flatMap((one) => (one as { request: ChangeRequest }).request.commands);
+const written = () =>
+  commands().flatMap((command) =>
+    command.do === 'editClub'
+      ? (command.readings ?? []).map(({ key, value }) => `${command.clubId} ${key} ${String(value)}`)
+      : command.do === 'addClub'
+        ? [`new ${command.club.kind} ${command.club.name}`]
+        : [],
+  );
+
+beforeEach(() => {
+  localStorage.clear();
+  sessionStorage.clear();
+  freshPinia();
+  vi.stubGlobal('fetch', () => new Promise(() => {}));
+  showSheet(
+    sheetOf(
+      CLUBS,
+      CLUBS.map(({ id }) => id),
+    ),
+  );
+});
+const editing = () => useSheetEditing(computed(() => useSheet().sheet!.bags[0]));
+
+describe('what is pasted', () => {
+  it('keeps to its rows over an empty cell, and a row below the last club waits for its name', () => {
+    const { pasted } = editing();
+    pasted.paste('38\n\n36\n35.5\n', 0, LENGTH, CLUBS, COLUMNS);
+    expect(written()).toEqual(['5 iron lengthIn 38', '9 iron lengthIn 36']);
+    expect(pasted.report.value!.rows).toMatchObject([{ line: 4, reasons: ['the row names no club'] }]);
+    const [row] = pasted.report.value!.rows;
+    pasted.edit([{ ...row!, cells: row!.cells.map((cell, i) => (i === 1 ? 'PW' : cell)) }]);
+    pasted.mend();
+    expect(written().at(-1)).toBe('new wedge PW');
+    expect(pasted.report.value).toMatchObject({ added: 1, changed: 2, rows: [] });
+  });
+
+  it('says which clubs the bag had no place for, all of them', () => {
+    const { pasted, notice } = editing();
+    const names = Array.from({ length: 13 }, (_one, i) => `${40 + i}`);
+    pasted.paste(['Club\tLoft', ...names.map((name) => `${name}\t${name}`)].join('\n'), 0, 0, CLUBS, COLUMNS);
+    expect(notice.value).toBe('Gamer holds 14 clubs, the limit: 51, 52 went into the locker only.');
+    expect(commands().filter((command) => command.do === 'putIn')).toHaveLength(11);
+  });
+
+  it('keeps a column nobody knows until somebody says what it is, in the unit its head names', async () => {
+    const { pasted } = editing();
+    pasted.paste(
+      'Club\tWeite (m)\tDiary\n7 iron\t150\tgood\nBertha\t90\t\n9 iron\t\tbad\n',
+      0,
+      0,
+      CLUBS,
+      COLUMNS,
+    );
+    const { report } = pasted;
+    expect(report.value!.unknown.map(({ head, cells }) => [head, cells.map(({ text }) => text)])).toEqual([
+      ['Weite (m)', ['150']],
+      ['Diary', ['good', 'bad']],
+    ]);
+    pasted.takeColumn('Weite (m)', 'shot.full.carryM');
+    pasted.takeColumn('Diary', 'notes');
+    expect(commands().map((command) => 'readings' in command && command.readings?.[0])).toMatchObject([
+      { key: 'shot.full', value: { carryM: 150 } },
+      { key: 'notes', value: 'good' },
+      { key: 'notes', value: 'bad' },
+    ]);
+    expect(report.value!.unknown).toEqual([]);
+    // The row that is mended later is read with what its columns are by now.
+    pasted.edit([{ ...report.value!.rows[0]!, kind: 'chipper' }]);
+    pasted.mend();
+    const added = commands().find((command) => command.do === 'addClub');
+    expect(added).toMatchObject({
+      club: { name: 'Bertha', kind: 'chipper' },
+      readings: [{ key: 'shot.full', value: { carryM: 90 } }],
+    });
+    // All of it is there after a reload too.
+    await nextTick();
+    expect(editing().pasted.report.value).toEqual(report.value);
+  });
+});
+
+describe('the tray of what could not be taken', () => {
+  it('shows rows with what is wrong, to be mended in place, and asks the kind of a club', async () => {
+    const { pasted } = editing();
+    pasted.paste('Club\tLoft\tSmash\nBertha\t40\t1.3\n7 iron\t33\t1.4\n', 0, 0, CLUBS, COLUMNS);
+    const tray = mount(PasteTray, { props: { report: pasted.report.value! } });
+    expect(tray.text()).toContain('0 new, 1 changed, 0 as they were');
+    expect(tray.text()).toContain('No column is called “Smash”.');
+    expect(tray.text()).toContain('what kind of club is "Bertha"?');
+    const loft = tray.find<HTMLInputElement>('input[aria-label="Loft, row 2"]');
+    expect(loft.element.value).toBe('40');
+    await loft.setValue('41');
+    const choices = tray.findAllComponents({ name: 'ChoiceField' });
+    const of = (label: string) => choices.find((one) => one.props('label') === label)!;
+    of('Kind of club, row 2').vm.$emit('update:value', 'wedge');
+    of('What “Smash” is').vm.$emit('update:value', 'notes');
+    await nextTick();
+    expect(tray.emitted('edit')).toMatchObject([
+      [[{ cells: ['Bertha', '41', '1.3'] }]],
+      [[{ kind: 'wedge' }]],
+    ]);
+    expect(tray.emitted('column')).toEqual([['Smash', 'notes']]);
+    await tray.find('form').trigger('submit');
+    expect(tray.emitted('mend')).toHaveLength(1);
+  });
+
+  it('shows twenty rows at a time, and one that has nothing to mend shows no table', () => {
+    const { pasted } = editing();
+    const lines = Array.from({ length: 23 }, (_one, i) => `Thing ${'x'.repeat(i)}\t40`);
+    pasted.paste(['Club\tLoft', ...lines].join('\n'), 0, 0, CLUBS, COLUMNS);
+    const tray = mount(PasteTray, { props: { report: pasted.report.value! } });
+    expect(tray.findAll('tbody tr')).toHaveLength(20);
+    expect(tray.text()).toContain('3 more rows after these.');
+    const clean = mount(PasteTray, { props: { report: { ...pasted.report.value!, rows: [] } } });
+    expect(clean.find('table').exists()).toBe(false);
+  });
+});
