@@ -119,7 +119,11 @@ export class PlayerFileReader {
       throw this.#problem('', 'the file must hold one player');
     for (const { line, field, kind, id } of this.#awaited)
       if (this.#kindOf.get(id) !== kind)
-        throw new PlayerFileError(line, field, `${field} names a ${kind} that is not in the file: ${id}`);
+        throw new PlayerFileError(
+          line,
+          field,
+          `${field} names a row (${kind}) that is not in the file: ${id}`,
+        );
     return { head, rows: this.#rows };
   }
 

@@ -133,7 +133,7 @@ describe('a file that is no player, or not a whole one', () => {
     ['club', { name: '' }, 'club.name', 'must not be empty'],
     ['club', { workspaceId: randomUUID() }, 'club', 'unknown field: workspaceId'],
     ['reading', { key: 'loftSetDeg', value: 400 }, 'reading.value', 'between'],
-    ['reading', { clubId: randomUUID() }, 'reading.clubId', 'names a club that is not in the file'],
+    ['reading', { clubId: randomUUID() }, 'reading.clubId', 'names a row (club) that is not in the file'],
     ['strike', { carryM: 9000 }, 'strike.carryM', 'between'],
     ['strike', { hitAt: 'noon' }, 'strike.hitAt', 'must be a moment'],
     ['plan', { startsOn: '2026-02-30' }, 'plan.startsOn', 'must be a day'],
@@ -142,7 +142,7 @@ describe('a file that is no player, or not a whole one', () => {
       'change',
       { diffs: [{ of: 'player', id: randomUUID(), before: null, after: {} }] },
       'change.diffs[0].id',
-      'names a player that is not in the file',
+      'names a row (player) that is not in the file',
     ],
     [
       'change',

@@ -86,7 +86,7 @@ export function launchOfShot(
   if (plain.flight.carryM < carryM - 0.5)
     throw new InvalidInputError(
       'carryM',
-      `is farther than any swing carries a ${kind} of ${loft} degrees in this air`,
+      `is farther than any ${kind} of ${loft} degrees carries in this air`,
     );
   if (apexM === undefined || plain.flight.carryM > carryM + 0.5) return plain;
   // More lean flies lower at the same carry; four steps of the secant are within centimetres.

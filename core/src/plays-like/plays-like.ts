@@ -49,7 +49,7 @@ export function playsLike(
     if (carryThere(speedMps) < distanceM - 1)
       throw new InvalidInputError(
         'distanceM',
-        `is farther than any swing carries a ${club.kind} in these conditions`,
+        `is farther than any ${club.kind} carries in these conditions`,
       );
     return fly(launchAt(speedMps), home).carryM;
   };

@@ -102,22 +102,29 @@ function moreShotsFor(spreadM: number, n: number, marginM: number): number | und
   return needed === undefined ? undefined : Math.max(0, needed - n);
 }
 
-/** A strike far from the rest, in carry or off line, by so many deviations. */
-export interface Outlier {
-  by: 'carry' | 'line';
-  deviations: number;
-}
+/**
+ * A strike far from the rest: in carry or off line, by so many deviations, or one that carried so small a
+ * share of the middle one, from 0 to 1, that it was mis-hit, where too few were hit to know their deviation.
+ */
+export type Outlier = { by: 'carry' | 'line'; deviations: number } | { by: 'short'; share: number };
+
+/** Who carries less than this share of their own middle shot has mis-hit the ball. Ours. */
+const MIS_HIT_SHARE = 0.5;
 
 /**
  * Which strikes are far from the rest; in the order given, undefined for the others. They stay in until
  * somebody takes them out.
  */
 export function outliersOf(strikes: readonly CompleteStrike[]): (Outlier | undefined)[] {
-  const along = outlyingness(strikes.map(({ atBaseline }) => atBaseline.carryM));
+  const carries = strikes.map(({ atBaseline }) => atBaseline.carryM);
+  const middle = quantileOf(carries, 0.5);
+  const along = outlyingness(carries);
   const across = acrossOf(strikes);
   return strikes.map((_strike, i) => {
     if (isOutlying(along[i]!)) return { by: 'carry', deviations: along[i]! };
-    return isOutlying(across[i]!) ? { by: 'line', deviations: across[i]! } : undefined;
+    if (isOutlying(across[i]!)) return { by: 'line', deviations: across[i]! };
+    const share = carries[i]! / middle;
+    return share < MIS_HIT_SHARE ? { by: 'short', share } : undefined;
   });
 }
 

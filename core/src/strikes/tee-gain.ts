@@ -15,7 +15,12 @@ export const MIN_TEE_BALLS = 4;
 interface TeeGain {
   gainM: number;
   plusMinusM: number;
+  /** No tee makes so much of a difference: the carry off the turf is not what it is said to be. */
+  isDoubtful: boolean;
 }
+
+/** A difference of more standard deviations than this, of the error and of what tees do, is no tee's. Ours. */
+const DOUBTFUL_FROM = 3;
 
 /**
  * How much farther a club carries off a tee than off the turf: the difference of the two means, drawn towards
@@ -31,5 +36,10 @@ export function teeGainOf(offTees: Pick<StrikeSummary, 'n' | 'carryM'>, turf: Sh
   const errorM = Math.hypot(carryM.spread / Math.sqrt(n), carryErrorM(turf));
   const usualM = USUAL_SHARE * turf.carryM;
   const share = usualM ** 2 / (usualM ** 2 + errorM ** 2);
-  return { gainM: share * (carryM.mean - turf.carryM), plusMinusM: NORMAL_95 * Math.sqrt(share) * errorM };
+  const differenceM = carryM.mean - turf.carryM;
+  return {
+    gainM: share * differenceM,
+    plusMinusM: NORMAL_95 * Math.sqrt(share) * errorM,
+    isDoubtful: Math.abs(differenceM) > DOUBTFUL_FROM * Math.hypot(errorM, usualM),
+  };
 }

@@ -130,7 +130,7 @@ describe('the launch behind a carry', () => {
 
   it('refuses a carry nobody reaches', () => {
     expect(() => launchOfShot('wedge', 60, 300, airOf(BASELINE))).toThrowError(
-      'carryM is farther than any swing carries a wedge of 60 degrees',
+      'carryM is farther than any wedge of 60 degrees carries',
     );
   });
 });

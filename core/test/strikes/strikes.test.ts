@@ -162,6 +162,17 @@ describe('a summary', () => {
     expect(Math.abs(before.robust - after.robust)).toBeLessThan(0.6);
   });
 
+  it('among too few to know their deviation, one that carried not half as far as the middle one was mis-hit', () => {
+    const of = (...carries: number[]) =>
+      outliersOf(carries.map((carryM) => completeStrike({ carryM }, SEVEN, airsOf(USUAL, USUAL))));
+    expect(of(140, 15, 130).map((one) => one?.by)).toEqual([undefined, 'short', undefined]);
+    expect(of(140, 30).map((one) => one?.by)).toEqual([undefined, 'short']);
+    expect(outlierWords(of(140, 40, 130)[1]!)).toBe('carried 31 % of the middle one: a mis-hit');
+    // Neither one alone, nor two that are merely apart, nor one in the wrong unit makes mis-hits of the rest.
+    expect([...of(140), ...of(140, 100), ...of(80, 85, 175)].filter(Boolean)).toEqual([]);
+    expect(outliersOf([])).toEqual([]);
+  });
+
   it('a side nobody said anything of is unknown, not straight', () => {
     const straight = completeStrike({ carryM: 150 }, SEVEN, airsOf(USUAL, USUAL));
     const aside = completeStrike({ carryM: 150, offlineM: -6 }, SEVEN, airsOf(USUAL, USUAL));

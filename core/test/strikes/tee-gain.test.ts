@@ -64,6 +64,13 @@ describe('what a tee gives', () => {
     expect(Math.abs(inside / 4000 - 0.95)).toBeLessThan(0.0104);
   });
 
+  it('is doubted where no tee makes the difference: the carry off the turf was only said', () => {
+    const stated: Shot = { carryM: 150, source: 'stated' };
+    const of = (carryM: number, turf: Shot) =>
+      teeGainOf({ n: 25, carryM: middle(carryM, 8) }, turf)!.isDoubtful;
+    expect([of(121, stated), of(160, stated), of(212, measured(205, 40))]).toEqual([true, false, false]);
+  });
+
   it(`is not said of fewer than ${MIN_TEE_BALLS} balls`, () => {
     expect(teeGainOf({ n: MIN_TEE_BALLS - 1, carryM: middle(212, 8) }, measured(205, 40))).toBeUndefined();
   });

@@ -49,7 +49,7 @@ export const clubCommands: Handlers<'addClub' | 'editClub' | 'removeClub'> = {
     ]);
     const words = readings.map((reading) => readingWords(reading, club.spec[reading.key]?.value));
     if (set?.name !== undefined && set.name !== club.name) words.unshift(`renamed ${set.name}`);
-    if (set?.kind !== undefined && set.kind !== club.kind) words.unshift(`now a ${set.kind}`);
+    if (set?.kind !== undefined && set.kind !== club.kind) words.unshift(`now of the kind ${set.kind}`);
     const name = club.name;
     if (set && Object.keys(set).length > 0) recorder.edit('club', club, set);
     await recordReadings(club, readings, context);

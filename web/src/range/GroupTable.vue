@@ -1,27 +1,21 @@
 <script setup lang="ts">
 import { NButton, NTable } from 'naive-ui';
-import { tellsCarry, type SessionEntry } from '@tasche/contract';
+import type { SessionEntry } from '@tasche/contract';
 import {
   counted,
   CARRY_MARGIN_M,
-  changeSince,
   distanceNumber,
   formatDistance,
-  measuredShot,
-  shotIn,
-  sourceWords,
   type DistanceUnit,
   type Shot,
-  type ShotKey,
   shotKindWords,
 } from '@tasche/core';
 import { computed } from 'vue';
-import { settingWords } from '../conditions/air-units';
 import { useSheet } from '../sheet/sheet-store';
-import TeeOffer from './TeeOffer.vue';
-import { playingConditionsOf } from './range-store';
+import GroupOffer from './GroupOffer.vue';
+import { driftWords } from './group-drift';
 import type { DriftRow, GroupSummary } from './range-worker';
-import { heightUnit, plusMinusWords, sideWords, speedNumber, speedUnit } from './strike-units';
+import { heightUnit, plusMinusWords, sideWords } from './strike-units';
 
 /** What each club did in a session, in the player's own air; and the offer to take it into the sheet. */
 const props = defineProps<{
@@ -43,61 +37,15 @@ const sorted = computed(() =>
 );
 const name = (group: GroupSummary) =>
   `${store.clubsById.get(group.clubId)?.name ?? 'a club that is gone'}${group.shot === 'full' ? '' : ` ${shotKindWords(group.shot)}`}`;
-const standing = (group: GroupSummary): Shot | undefined => {
-  const club = store.clubsById.get(group.clubId);
-  return club && shotIn(club.spec, `shot.${group.shot}` as ShotKey);
-};
-const isOld = (group: GroupSummary) => {
-  const club = store.clubsById.get(group.clubId);
-  return club !== undefined && changeSince(club.spec, `shot.${group.shot}`) !== undefined;
-};
-const standingDay = (group: GroupSummary) =>
-  store.clubsById.get(group.clubId)?.spec[`shot.${group.shot}` as ShotKey]?.takenOn;
-const offer = (group: GroupSummary) =>
-  measuredShot(group.summary!, settingWords(playingConditionsOf(props.session), 'm').slice(0, 120));
-/** Off a tee a club tells what a tee gives it, not its carry. */
-const isTeed = (group: GroupSummary) =>
-  !tellsCarry(props.session.hitOff, store.clubsById.get(group.clubId)?.kind);
-const taken = (group: GroupSummary) => {
-  const shot = standing(group);
-  return (
-    shot?.source === 'measured' &&
-    shot.sampleSize === group.n &&
-    Math.abs(shot.carryM - offer(group).carryM) < 0.06
-  );
-};
-const later = (group: GroupSummary) => {
-  const day = standingDay(group);
-  return day !== undefined && day > props.session.heldOn ? day : undefined;
-};
+/** "11.5–13.2"; of one shot, or where both ends are one, a single number. */
+const window = (ends: readonly [number, number], decimals: number) =>
+  [...new Set(ends.map((end) => end.toFixed(decimals)))].join('–');
 const settle = (more: number | undefined) =>
   more === undefined ? 'a few more shots say' : more === 0 ? 'known' : `${more} more`;
 
-const DRIFT_WORDS = {
-  'worn grooves': 'spin lost and launch gained against before: what worn grooves do',
-  slower: 'slower than before',
-  faster: 'faster than before',
-  changed: 'changed against before',
-} as const;
 const drift = (group: GroupSummary) => {
   const row = props.drifts.find(({ key }) => key === group.key);
-  if (!row || row.drift.verdict === 'as it was' || row.drift.verdict === 'not known yet') return undefined;
-  const told = row.drift.parts
-    .filter((part) => part.told)
-    .map(({ part, before, after }) =>
-      part === 'spinRpm'
-        ? `spin ${Math.round(after - before)} rpm`
-        : part === 'launchDeg'
-          ? `launch ${(after - before).toFixed(1)}°`
-          : part === 'carryM'
-            ? `carry ${n(after - before, 1)} ${props.unit}`
-            : `ball ${speedNumber(after - before, props.unit)} ${speedUnit(props.unit)}`,
-    );
-  return {
-    words: DRIFT_WORDS[row.drift.verdict],
-    numbers: told.join(', ').replaceAll('-', '−'),
-    before: row.before,
-  };
+  return row && driftWords(row, props.unit);
 };
 </script>
 
@@ -160,22 +108,16 @@ const drift = (group: GroupSummary) => {
               </td>
               <td>{{ n(group.summary.carryM.robust, 1) }}</td>
               <td>
-                {{ n(group.summary.carryM.spread, 1) }} ×
-                {{ group.summary.offlineM ? n(group.summary.offlineM.spread, 1) : '–' }}
+                {{ group.n > 1 ? n(group.summary.carryM.spread, 1) : '–' }} ×
+                {{ group.n > 1 && group.summary.offlineM ? n(group.summary.offlineM.spread, 1) : '–' }}
               </td>
-              <td>{{ n(group.summary.lowEndM) }}–{{ n(group.summary.highEndM) }}</td>
+              <td>
+                {{ group.n < 3 ? '–' : `${n(group.summary.lowEndM)}–${n(group.summary.highEndM)}` }}
+              </td>
               <td>{{ n(group.summary.totalM.mean) }}</td>
               <td>{{ group.summary.offlineM ? sideWords(group.summary.offlineM.mean, unit) : '–' }}</td>
-              <td>
-                {{ group.summary.launchWindowDeg[0].toFixed(1) }}–{{
-                  group.summary.launchWindowDeg[1].toFixed(1)
-                }}°
-              </td>
-              <td>
-                {{ group.summary.spinWindowRpm[0].toFixed(0) }}–{{
-                  group.summary.spinWindowRpm[1].toFixed(0)
-                }}
-              </td>
+              <td>{{ window(group.summary.launchWindowDeg, 1) }}°</td>
+              <td>{{ window(group.summary.spinWindowRpm, 0) }}</td>
               <td>
                 {{ distanceNumber(group.summary.apexM.mean, height) }} <span class="quiet">{{ height }}</span>
               </td>
@@ -185,36 +127,12 @@ const drift = (group: GroupSummary) => {
                 >
               </td>
               <td class="offer">
-                <TeeOffer
-                  v-if="isTeed(group)"
-                  :summary="group.summary"
-                  :shot-kind="group.shot"
-                  :turf="standing(group)"
-                  :is-old="isOld(group)"
+                <GroupOffer
+                  :session="session"
+                  :group="group"
                   :unit="unit"
                   @take="emit('take', group, $event)"
                 />
-                <span v-else-if="taken(group)" class="verdict fine">● taken</span>
-                <template v-else-if="store.clubsById.has(group.clubId)">
-                  <span
-                    v-if="standing(group)"
-                    :class="standing(group)!.source"
-                    :title="sourceWords(standing(group)!, unit)"
-                    >{{ n(standing(group)!.carryM) }} {{ standing(group)!.source }}</span
-                  ><span v-else class="quiet">nothing yet</span>
-                  <NButton
-                    :disabled="later(group) !== undefined"
-                    :title="
-                      later(group)
-                        ? `The sheet has a newer one, of ${later(group)}`
-                        : 'The old number stays in the history'
-                    "
-                    @click="emit('take', group, offer(group))"
-                    size="small"
-                  >
-                    Take {{ n(offer(group).carryM) }}
-                  </NButton>
-                </template>
               </td>
             </template>
             <td v-else colspan="11" class="quiet">nothing that counts</td>
@@ -280,7 +198,7 @@ tbody th {
 .offer {
   text-align: left;
 }
-.offer > span {
+.offer > :deep(span) {
   margin-right: 6px;
 }
 td:last-child,

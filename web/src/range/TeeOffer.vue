@@ -32,7 +32,9 @@ const why = computed(() => {
   if (props.shotKind !== 'full') return 'off a tee full shots count';
   if (!props.turf) return 'its carry off the turf first';
   if (props.isOld) return 'its carry off the turf is from before a change';
-  return gain.value ? '' : `off a tee ${MIN_TEE_BALLS} balls tell`;
+  if (!gain.value) return `off a tee ${MIN_TEE_BALLS} balls tell`;
+  const turf = `${distanceNumber(props.turf.carryM, props.unit)} ${props.turf.source}`;
+  return gain.value.isDoubtful ? `too far from the ${turf}: hit it off the turf first` : '';
 });
 const teeGainM = computed(() => Math.round((gain.value?.gainM ?? 0) * 10) / 10);
 const isTaken = computed(

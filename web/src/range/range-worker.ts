@@ -55,6 +55,8 @@ export interface GroupSummary {
   n: number;
   leftOut: number;
   outliers: number;
+  /** Those among them that were mis-hit, where too few were hit for the mean to bear it. */
+  misHits: number;
   summary: StrikeSummary | null;
   points: { xs: number[]; ys: number[] };
   path: Float64Array;
@@ -158,6 +160,7 @@ function summaries(
     n: counted.length,
     leftOut,
     outliers: counted.filter(({ id }) => outliers.has(id)).length,
+    misHits: counted.filter(({ id }) => outliers.get(id)?.by === 'short').length,
     summary: counted.length > 0 ? summariseStrikes(counted.map(({ whole }) => whole)) : null,
     points: landingsOf(counted.map(({ whole }) => whole)),
     path:

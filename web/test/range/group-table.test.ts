@@ -16,6 +16,7 @@ const group = (n: number, carryM: number, shot: GroupSummary['shot'] = 'full'): 
   n,
   leftOut: 0,
   outliers: 0,
+  misHits: 0,
   summary: {
     n,
     carryM: middle(carryM),
@@ -84,6 +85,15 @@ describe('what a session offers the sheet', () => {
     expect(offer(row('tees', 'fairway', group(20, 194)))).toMatch(/Take −[456] off a tee$/);
   });
 
+  it('no carry that a mis-hit pulls down, and no ends of fewer than three shots', () => {
+    const view = row('grass', 'fairway', { ...group(3, 150), outliers: 1, misHits: 1 });
+    expect(offer(view)).toBe('200 measured ◆ leave the mis-hit out first');
+    expect(view.text()).toContain('142–158');
+    const one = row('grass', 'fairway', group(1, 150)).text();
+    expect(one).not.toContain('142–158');
+    expect(one).toContain('– × –');
+  });
+
   it('off tees, a driver’s carry, which is one from a tee', () => {
     expect(offer(row('tees', 'driver', group(20, 206)))).toContain('Take 206');
   });
@@ -92,6 +102,9 @@ describe('what a session offers the sheet', () => {
     expect(offer(row('tees', 'fairway', group(3, 206)))).toBe('off a tee 4 balls tell');
     expect(offer(row('tees', 'fairway', group(20, 206), null))).toBe('its carry off the turf first');
     expect(offer(row('tees', 'fairway', group(20, 206, 'soft')))).toBe('off a tee full shots count');
+    expect(offer(row('tees', 'fairway', group(20, 160), { source: 'stated' }))).toBe(
+      'too far from the 200 stated: hit it off the turf first',
+    );
     // Bent after its carry was measured: the difference would be the bend's.
     const bent = clubView('wood', { carryM: 200 });
     const spec = {
