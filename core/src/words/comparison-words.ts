@@ -1,4 +1,5 @@
 import {
+  FEWEST_STRIKES,
   HOLDS_M,
   type Difference,
   type MarginPart,
@@ -7,6 +8,7 @@ import {
   type Question,
 } from '../compare/index.js';
 import { distanceNumber, formatDistance, signedDistance, type DistanceUnit } from '../units/index.js';
+import { counted } from './counted.js';
 import { listed } from './listed.js';
 
 const HEIGHT: Record<DistanceUnit, 'ft' | 'm'> = { yd: 'ft', m: 'm' };
@@ -128,4 +130,12 @@ export function mixedWarning(pair: Pair, name: string): string | undefined {
 export function marginWords(part: MarginPart, value: number, unit: DistanceUnit): string {
   if (part === 'spinRpm') return `${value.toFixed(0)} rpm`;
   return part === 'apexM' ? formatDistance(value, HEIGHT[unit]) : `${distanceNumber(value, unit, 1)} ${unit}`;
+}
+
+/** Which builds were hit too seldom to be compared; empty where none was. */
+export function tooFewWords(builds: readonly { name: string; shots: number }[]): string {
+  const [first, ...rest] = builds.filter(({ shots }) => shots < FEWEST_STRIKES);
+  if (!first) return '';
+  const others = rest.map(({ name, shots }) => `, ${name} ${shots}`).join('');
+  return `${first.name} has ${counted(first.shots, 'shot')} that ${first.shots === 1 ? 'counts' : 'count'}${others}: it takes ${FEWEST_STRIKES} of each.`;
 }

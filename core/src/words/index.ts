@@ -23,6 +23,7 @@ export {
   pairSentence,
   mixedWarning,
   marginWords,
+  tooFewWords,
 } from './comparison-words.js';
 export {
   UNPLACED_WORDS,

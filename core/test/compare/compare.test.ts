@@ -15,6 +15,7 @@ import {
   strokesAfterApproach,
   strokesAfterDrive,
   testOrder,
+  tooFewWords,
   QUESTIONS,
   crossingOf,
   wishOf,
@@ -272,6 +273,14 @@ describe('builds', () => {
       'longer',
     ).pairs;
     expect(mixedWarning(pair!, 'new')).toMatch(/head and shaft together/);
+  });
+
+  it('says which builds were hit too seldom', () => {
+    const of = (...shots: number[]) =>
+      tooFewWords(shots.map((n, i) => ({ name: `${i + 5} iron`, shots: n })));
+    expect(of(3, 12)).toBe('');
+    expect(of(12, 1)).toBe('6 iron has 1 shot that counts: it takes 3 of each.');
+    expect(of(2, 3, 0)).toBe('5 iron has 2 shots that count, 7 iron 0: it takes 3 of each.');
   });
   it('one alone, seven, or one hit twice are refused', () => {
     const many = Array.from({ length: 7 }, (_one, i) => build(`b${i}`, i, 5, 200));

@@ -6,7 +6,6 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NEmpty } from 'naive-ui';
 import {
-  FEWEST_STRIKES,
   MAX_BUILDS,
   QUESTIONS,
   QUESTION_WORDS,
@@ -157,9 +156,7 @@ const number = (key: string, usual: number) => {
           class="card empty"
           description="Choose two or more on the left; the first one chosen is what the others are held against."
         />
-        <p v-else-if="answer?.refused" class="verdict warning">
-          ◆ {{ answer.refused }} (at least {{ FEWEST_STRIKES }} that count)
-        </p>
+        <p v-else-if="answer?.refused" class="verdict warning">◆ {{ answer.refused }}</p>
         <template v-else-if="answer?.comparison">
           <PairCard
             v-for="pair in answer.comparison.pairs"
@@ -203,10 +200,12 @@ const number = (key: string, usual: number) => {
               {{ HELD_SHARE * 10 }} of the next ten
             </figcaption>
             <FlightChart
+              v-if="answer.points.some(({ xs }) => xs.length > 0)"
               :option="above"
               :height="280"
               :label="`Landing points of ${chosen.length} builds; the table sums them up`"
             />
+            <p v-else class="small quiet">The side of these shots is not known.</p>
           </figure>
         </template>
         <TestPlan

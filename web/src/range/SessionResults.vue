@@ -171,11 +171,16 @@ function take(group: GroupSummary, shot: Shot): void {
           Where they came down, from above; a dashed ellipse is to hold {{ HELD_SHARE * 10 }} of the next ten
         </figcaption>
         <FlightChart
+          v-if="looked.some(({ points }) => points.xs.length > 0)"
           :option="above"
           :height="CHART_PX"
           :label="`Landing points of ${counted(looked.length, 'club')}; the table above sums them up`"
-        /></figure
-    ></Later>
+        />
+        <p v-else class="small quiet">
+          The side of these shots is not known. By hand it is written after the carry: 152 3L.
+        </p>
+      </figure></Later
+    >
     <Later :px="CHART_PX"
       ><figure>
         <figcaption class="small quiet">The flight of each average launch, height drawn larger</figcaption>

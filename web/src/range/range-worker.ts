@@ -15,6 +15,7 @@ import {
   strokesAfterApproach,
   strokesAfterDrive,
   summariseStrikes,
+  tooFewWords,
   type BuildParts,
   type ClubKind,
   type CompleteStrike,
@@ -205,6 +206,8 @@ export interface DriftRow {
   after: number;
 }
 
+const NO_ANSWER = { comparison: null, crossing: null, strokes: [] };
+
 /** The session that was read last. */
 let shown: { groups: ReturnType<typeof groupsOf>['groups']; baseline: PlayingConditions } | undefined;
 
@@ -261,6 +264,8 @@ const api = {
       ...landingsOf(strikes),
       outliers: outliersOf(strikes).filter(Boolean).length,
     }));
+    const tooFew = tooFewWords(filled.map(({ name, strikes }) => ({ name, shots: strikes.length })));
+    if (tooFew) return { ...NO_ANSWER, refused: tooFew, points };
     try {
       const comparison = compareBuilds(filled, question, margins);
       // Without a side nothing can be said of where it is played from next.
@@ -277,7 +282,7 @@ const api = {
       });
       return { comparison, crossing: crossed(filled, question), refused: '', strokes, points };
     } catch (error) {
-      return { comparison: null, crossing: null, refused: (error as Error).message, strokes: [], points };
+      return { ...NO_ANSWER, refused: (error as Error).message, points };
     }
   },
 
