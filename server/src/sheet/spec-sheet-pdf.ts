@@ -201,7 +201,7 @@ function clubRow(
   const more = (key: QuantityKey, words: (shown: string) => string) =>
     builder && club.spec[key] !== undefined ? `, ${words(show(key))}` : '';
   const built: Partial<Record<QuantityKey, string>> = {
-    grip: `${show('grip')}${more('gripWraps', (wraps) => `${wraps} wraps`)}`,
+    grip: `${show('grip')}${more('gripWraps', (wraps) => `${wraps} ${Number(wraps) === 1 ? 'wrap' : 'wraps'}`)}`,
   };
   return [
     { text: club.name, bold: true, noWrap: true },
