@@ -1,26 +1,15 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import {
-  counted,
   BENDING_CAUTION,
   BUILDER_WORDS,
   DEFAULT_GAP_SETTINGS,
   USUAL_BOUNCE_WINDOW,
-  bendAnswerWords,
-  bendPlanWords,
-  bendRangeOf,
-  distanceNumber,
-  formatDegrees,
   gappingStrategyOf,
   loftChoicesOf,
-  offsetWords,
-  byDegreesWords,
-  sleeveOf,
-  evennessWords,
-  bendRangeWords,
   type BendPlan,
 } from '@tasche/core';
-import { NAlert, NButton, NEmpty, NTable } from 'naive-ui';
+import { NAlert, NEmpty } from 'naive-ui';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
@@ -29,6 +18,10 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import BenchHead from './BenchHead.vue';
+import BendAnswerCard from './BendAnswerCard.vue';
+import BendTable from './BendTable.vue';
+import { offTargetWords, planTitle } from './bend-plan-words';
+import { bendRows } from './bend-rows';
 import type { BendQuestion } from './bend-worker';
 import { addTickets, bendTicket, type TicketOccasion } from './new-tickets';
 import MakeTickets from './MakeTickets.vue';
@@ -80,70 +73,7 @@ const plan = computed<BendPlan | null>(
     answer.value &&
     (answer.value.plans.find(({ effort }) => effort === pickedEffort.value) ?? answer.value.chosen),
 );
-const words = computed(() => answer.value && bendAnswerWords(answer.value, unit.value));
-const off = (one: BendPlan) =>
-  `±${evennessWords({ rms: one.offTarget, unit: answer.value!.unit }, unit.value)}`;
-/** Plans that read as good as the one before are left out. */
-const shownPlans = computed(() => {
-  const shown: BendPlan[] = [];
-  for (const one of answer.value?.plans ?? []) {
-    const last = shown.at(-1);
-    if (!last || off(one) !== off(last) || one === answer.value!.chosen) shown.push(one);
-  }
-  return shown;
-});
-function faultWords(before: number, after: number): string {
-  if (before === 0 && after === 0) return '';
-  return before === after
-    ? `${counted(after, 'fault')} before and after: no bend mends ${after === 1 ? 'it' : 'them'}.`
-    : `${counted(before, 'fault')} before, ${after === 0 ? 'none' : after} after.`;
-}
-const titleOf = (one: BendPlan) => bendPlanWords(one, one.report.rungs) || 'as it is';
-
-/** From the longest to the shortest, as on the ladder. */
-const rows = computed(() =>
-  clubs.value
-    .filter(
-      ({ ladder }) => ladder.loftDeg !== undefined && ladder.kind !== 'putter' && ladder.kind !== 'chipper',
-    )
-    .toSorted(
-      (a, b) =>
-        (b.ladder.shots.full?.carryM ?? 0) - (a.ladder.shots.full?.carryM ?? 0) ||
-        a.ladder.loftDeg! - b.ladder.loftDeg!,
-    )
-    .map(({ view, ladder }) => {
-      const bend = plan.value?.bends.find(({ clubId }) => clubId === view.id);
-      const isIron = view.kind === 'iron' || view.kind === 'wedge';
-      const range = bendRangeOf(view);
-      const sleeve = isIron ? undefined : sleeveOf(view.spec);
-      const carry = ladder.shots.full?.carryM;
-      return {
-        id: view.id,
-        name: view.name,
-        loft: formatDegrees(ladder.loftDeg!),
-        allowed: isIron
-          ? bendRangeWords(range)
-          : sleeve?.now
-            ? `${counted(sleeve.positions.length, 'sleeve position')}${sleeve.generic ? ', generic' : ''}`
-            : 'not bent',
-        movable: loftChoicesOf(view, window).length > 1,
-        bend,
-        becomes: bend ? formatDegrees(bend.toDeg) : '',
-        by: bend
-          ? isIron
-            ? byDegreesWords(bend.byDeg)
-            : `${formatDegrees(Math.abs(bend.byDeg))} ${bend.byDeg > 0 ? 'up' : 'down'}`
-          : '',
-        bounce:
-          bend?.bounceFromDeg === undefined || bend.bounceToDeg === undefined
-            ? ''
-            : `${formatDegrees(bend.bounceFromDeg)} to ${formatDegrees(bend.bounceToDeg)}`,
-        offset: bend && isIron ? offsetWords(bend.byDeg) : '',
-        carry: carry === undefined ? '' : distanceNumber(carry, unit.value),
-        carryThen: bend ? distanceNumber(bend.carryToM, unit.value) : '',
-      };
-    }),
-);
+const rows = computed(() => bendRows(clubs.value, plan.value, window, unit.value));
 
 function keep(id: string): void {
   kept.value = kept.value.includes(id) ? kept.value.filter((one) => one !== id) : [...kept.value, id];
@@ -152,7 +82,7 @@ function keep(id: string): void {
 /** One ticket a club, in one change. */
 function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
   if (!plan.value) return;
-  const why = `${gappingStrategyOf(bag.value?.strategy ?? 'even-carries').name.toLowerCase()}: ${off(answer.value!.now)} to ${off(plan.value)}`;
+  const why = `${gappingStrategyOf(bag.value?.strategy ?? 'even-carries').name.toLowerCase()}: ${offTargetWords(answer.value!.now, answer.value!, unit.value)} to ${offTargetWords(plan.value, answer.value!, unit.value)}`;
   const tickets = plan.value.bends.map((bend) =>
     bendTicket(store.clubsById.get(bend.clubId)!, bend, { ...occasion, why }),
   );
@@ -189,90 +119,12 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
     </div>
     <NEmpty v-if="clubs.length === 0" description="There is no club in this bag yet." />
     <ProblemLine v-else-if="problem" :text="problem" />
-    <p v-else-if="!answer || !plan || !words" class="quiet" role="status">Working out the bends…</p>
+    <p v-else-if="!answer || !plan" class="quiet" role="status">Working out the bends…</p>
     <template v-else>
-      <section class="card answer" aria-live="polite">
-        <h2>{{ plan === answer.chosen ? words.title : titleOf(plan) }}</h2>
-        <p>
-          {{
-            plan === answer.chosen
-              ? words.text
-              : `From ${off(answer.now)} to ${off(plan)}; at worst ±${evennessWords({ rms: plan.offTargetAtWorst, unit: answer.unit }, unit)} with every bent club half a degree off.`
-          }}
-          {{ faultWords(answer.now.report.faults, plan.report.faults) }}
-        </p>
-        <p v-if="plan === answer.chosen && answer.nextBest" class="quiet">
-          Next best with no more bending: {{ titleOf(answer.nextBest) }} ({{ off(answer.nextBest) }}).
-        </p>
-        <div
-          v-if="answer.plans.length > 1"
-          class="bar picks no-print"
-          role="group"
-          aria-label="How much bending"
-        >
-          <span class="quiet">Half degrees bent in all:</span>
-          <NButton
-            v-for="one in shownPlans"
-            :key="one.effort"
-            size="small"
-            :aria-pressed="one === plan"
-            :title="titleOf(one)"
-            @click="pickedEffort = one.effort"
-          >
-            {{ one.effort }}&nbsp;<span class="quiet small">{{ off(one) }}</span>
-          </NButton>
-        </div>
-      </section>
+      <BendAnswerCard :answer="answer" :plan="plan" :unit="unit" @pick="pickedEffort = $event" />
       <div class="columns">
         <section class="scroll">
-          <NTable class="figures plan" size="small" :bordered="false">
-            <caption class="unseen">
-              Clubs of the bag, with what the plan does to each
-            </caption>
-            <thead>
-              <tr>
-                <th scope="col">Club</th>
-                <th scope="col">Loft</th>
-                <th scope="col">Becomes</th>
-                <th scope="col">Bounce</th>
-                <th scope="col">Carry, {{ unit }}</th>
-                <th scope="col" class="left">Allowed</th>
-                <th scope="col" class="no-print"><span class="unseen">Leave as it is</span></th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="row in rows" :key="row.id" :class="{ bent: row.bend }">
-                <th scope="row">{{ row.name }}</th>
-                <td>{{ row.loft }}</td>
-                <td>
-                  <template v-if="row.bend"
-                    ><b>{{ row.becomes }}</b>
-                    <span class="quiet small by">{{ row.by }}</span>
-                    <span v-if="row.offset" class="quiet small offset">{{ row.offset }}</span></template
-                  >
-                </td>
-                <td>{{ row.bounce }}</td>
-                <td>
-                  {{ row.carry
-                  }}<template v-if="row.carryThen">
-                    → <b>{{ row.carryThen }}</b></template
-                  >
-                </td>
-                <td class="left quiet">{{ row.allowed }}</td>
-                <td class="no-print">
-                  <NButton
-                    v-if="row.movable || kept.includes(row.id)"
-                    size="tiny"
-                    quaternary
-                    :aria-pressed="kept.includes(row.id)"
-                    @click="keep(row.id)"
-                  >
-                    {{ kept.includes(row.id) ? 'left as it is' : 'leave' }}
-                  </NButton>
-                </td>
-              </tr>
-            </tbody>
-          </NTable>
+          <BendTable :rows="rows" :kept="kept" :unit="unit" @keep="keep" />
         </section>
         <StepBars :now="answer.now.report" :then="plan.report" :unit="unit" />
       </div>
@@ -283,7 +135,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
         v-if="plan.bends.length > 0 && !store.readOnly"
         :player-id="playerId"
         :count="plan.bends.length"
-        :about="titleOf(plan)"
+        :about="planTitle(plan)"
         @make="makeTickets"
       />
     </template>
@@ -300,37 +152,11 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
   align-items: center;
   gap: 6px;
 }
-.answer {
-  padding: 14px 18px;
-  margin-bottom: 14px;
-  display: grid;
-  gap: 6px;
-}
-.answer h2 {
-  font-size: 19px;
-}
 .columns {
   display: grid;
   grid-template-columns: minmax(0, 3fr) minmax(260px, 2fr);
   gap: 28px;
   align-items: start;
-}
-.plan .left {
-  text-align: left;
-  white-space: normal;
-}
-.bent th[scope='row'],
-.bent b {
-  color: var(--petrol);
-}
-.by {
-  margin-left: 6px;
-}
-.offset {
-  display: block;
-}
-.plan td {
-  height: 34px;
 }
 .caution {
   margin: 16px 0;
