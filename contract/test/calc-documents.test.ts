@@ -192,13 +192,13 @@ describe('calc conditions', () => {
     );
     expect(() =>
       calcConditions({ ...document, playsLike: [{ kind: 'wedge', loftDeg: 60, distanceM: 300 }] }),
-    ).toThrow('playsLike[0].distanceM is farther than any swing');
+    ).toThrow('playsLike[0].distanceM is farther than any wedge carries');
     expect(() =>
       calcConditions({
         ...document,
         clubs: [{ ...clubs[0], shots: { full: { carryM: 400, source: 'stated' } } }],
       }),
-    ).toThrow('clubs[0].shots.full.carryM is farther than any swing');
+    ).toThrow('clubs[0].shots.full.carryM is farther than any');
   });
 });
 

@@ -84,7 +84,7 @@ describe('what a distance plays like', () => {
 
   it('refuses a distance no swing carries', () => {
     expect(() => playsLike({ kind: 'wedge', loftDeg: 60 }, 260, BASELINE)).toThrowError(
-      'distanceM is farther than any swing carries a wedge',
+      'distanceM is farther than any wedge carries',
     );
   });
 });
