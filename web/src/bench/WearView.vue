@@ -1,129 +1,16 @@
 <script setup lang="ts">
-import { ballOn, roundsAWeek as usualRoundsAWeek, type ClubLifeView, type ClubView } from '@tasche/contract';
-import { counted, JOB_CAUTIONS, gripWear, grooveWear, spinLoss } from '@tasche/core';
-import { NButton, NEmpty, NForm, NFormItem, NTable } from 'naive-ui';
-import { computed, reactive, ref } from 'vue';
-import { useReads } from '../api/read';
-import { shortDay, today } from '../app/day';
-import DateField from '../fields/DateField.vue';
-import NumberField from '../fields/NumberField.vue';
-import TextField from '../fields/TextField.vue';
+import { roundsAWeek as usualRoundsAWeek } from '@tasche/contract';
+import { ref } from 'vue';
 import { useSheet } from '../sheet/sheet-store';
+import BallsPlayed from './BallsPlayed.vue';
 import BenchHead from './BenchHead.vue';
-import { addTickets } from './new-tickets';
-import { usualName } from './ticket-words';
+import GripsDue from './GripsDue.vue';
+import GrooveWear from './GrooveWear.vue';
 
-/** What wears: wedges' grooves by weeks and shots, and the balls a player has played. */
-const props = defineProps<{ playerId: string }>();
+/** What wears: wedges' grooves, grips, and the balls a player has played. */
+defineProps<{ playerId: string }>();
 const store = useSheet();
-
 const roundsAWeek = ref(usualRoundsAWeek(store.sheet!.player));
-const wedges = computed(() =>
-  store.clubs
-    .filter(({ spec, kind }) => kind === 'wedge' && spec.state?.value !== 'retired')
-    .map((club) => ({ club, wear: grooveWear(club, today(), roundsAWeek.value) }))
-    .toSorted((a, b) => (a.wear?.dueOn ?? '9').localeCompare(b.wear?.dueOn ?? '9')),
-);
-/** Sessions of each dated wedge, once they are here. */
-const { found: lives, problem: spinProblem } = useReads<ClubLifeView>(() =>
-  wedges.value.flatMap(({ club, wear }) => (wear ? [`/clubs/${club.id}/life`] : [])),
-);
-const sessions = computed(
-  () => new Map((lives.value ?? []).map(({ club, sessions: own }) => [club.id, own])),
-);
-/** What its full shots lost of their spin since the grooves were new; undefined until it was measured twice. */
-function lossOf({ id, spec }: ClubView) {
-  const newOn = spec.grooveDate?.value;
-  const measured = (sessions.value.get(id) ?? []).flatMap(({ day, spin }) =>
-    spin ? [{ day, ...spin }] : [],
-  );
-  return typeof newOn === 'string' ? spinLoss(measured, newOn) : undefined;
-}
-const rows = computed(() => wedges.value.map((row) => ({ ...row, loss: lossOf(row.club) })));
-const rpm = (value: number) => Math.round(value / 10) * 10;
-function renewed(club: ClubView, day: string | number | null): void {
-  store.change(
-    [
-      {
-        do: 'editClub',
-        clubId: club.id,
-        version: club.version,
-        readings: [{ key: 'grooveDate', value: day, takenOn: today() }],
-      },
-    ],
-    'new grooves',
-  );
-}
-const asked = (club: ClubView) =>
-  store.sheet!.tickets.some(
-    ({ clubId, job, state }) => clubId === club.id && job === 'grooves' && state !== 'done',
-  );
-function ask(club: ClubView): void {
-  store.change(
-    addTickets(props.playerId, [
-      {
-        job: 'grooves',
-        name: `New grooves for the ${club.name}`,
-        clubId: club.id,
-        wanted: [],
-        why: 'worn by weeks and shots',
-        eventId: null,
-        dueOn: grooveWear(club, today(), roundsAWeek.value)?.dueOn ?? null,
-      },
-    ]),
-  );
-}
-
-/** Grips of the gamer that are due. */
-const grips = computed(() =>
-  (store.gamer?.clubIds ?? []).flatMap((id) => {
-    const club = store.clubsById.get(id);
-    const wear = club && gripWear(club, today(), roundsAWeek.value);
-    return club && wear?.due ? [{ club, wear }] : [];
-  }),
-);
-const gripsToAsk = computed(() =>
-  grips.value.filter(
-    ({ club }) =>
-      !store.sheet!.tickets.some(
-        ({ clubId, job, state }) => clubId === club.id && job === 'grip' && state !== 'done',
-      ),
-  ),
-);
-function askGrips(): void {
-  store.change(
-    addTickets(
-      props.playerId,
-      gripsToAsk.value.map(({ club, wear }) => {
-        const grip = club.spec.grip?.value;
-        return {
-          job: 'grip' as const,
-          name: usualName('grip', club.name),
-          clubId: club.id,
-          wanted: typeof grip === 'string' ? [{ key: 'grip' as const, value: grip }] : [],
-          why: `on since ${wear.since}`,
-          eventId: null,
-          dueOn: null,
-        };
-      }),
-    ),
-    'grips that are due',
-  );
-}
-
-const balls = computed(() => store.sheet!.player.balls.toSorted((a, b) => b.from.localeCompare(a.from)));
-const draft = reactive({ name: '', from: today() });
-const now = computed(() => ballOn(store.sheet!.player.balls, today()));
-function setBalls(next: typeof balls.value): void {
-  const { id, version } = store.sheet!.player;
-  store.change([{ do: 'editPlayer', playerId: id, version, set: { balls: next } }]);
-}
-function addBall(): void {
-  const name = draft.name.trim();
-  if (name === '') return;
-  setBalls([...balls.value.filter(({ from }) => from !== draft.from), { name, from: draft.from }]);
-  draft.name = '';
-}
 </script>
 
 <template>
@@ -134,176 +21,14 @@ function addBall(): void {
         ><p class="quiet">Grooves by weeks and shots since they were new; the ball in play.</p></template
       >
     </BenchHead>
-    <section>
-      <div class="bar options">
-        <h2>Grooves</h2>
-        <label class="no-print"
-          >Rounds a week
-          <NumberField
-            v-model:value="roundsAWeek"
-            label="Rounds a week"
-            :bounds="[0.1, 14]"
-            :step="1"
-            :px="58"
-        /></label>
-      </div>
-      <NEmpty v-if="wedges.length === 0" description="There is no wedge in the locker." />
-      <div v-else class="scroll">
-        <NTable class="figures wear" size="small" :bordered="false">
-          <caption class="unseen">
-            Wedges by when their grooves are due
-          </caption>
-          <thead>
-            <tr>
-              <th scope="col">Wedge</th>
-              <th scope="col">New since</th>
-              <th scope="col">Weeks</th>
-              <th scope="col">Shots, about</th>
-              <th scope="col">Spin lost, rpm</th>
-              <th scope="col" class="left">Due</th>
-              <th scope="col" class="no-print"><span class="unseen">Ask for it</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="{ club, wear, loss } in rows" :key="club.id">
-              <th scope="row">{{ club.name }}</th>
-              <td>
-                <DateField
-                  :value="(club.spec.grooveDate?.value as string) ?? ''"
-                  :label="`${club.name}, grooves new since`"
-                  :max="today()"
-                  :disabled="store.readOnly"
-                  optional
-                  @update:value="renewed(club, $event || null)"
-                />
-              </td>
-              <td>{{ wear ? Math.floor(wear.weeks) : '–' }}</td>
-              <td>{{ wear?.shots ?? '–' }}</td>
-              <td>
-                <span v-if="!loss" class="quiet" title="Measured in two sessions since, it is said here"
-                  >–</span
-                >
-                <span
-                  v-else
-                  :class="loss.told ? ['verdict', 'warning'] : ''"
-                  :title="`${rpm(loss.thenRpm)} on ${shortDay(loss.from)}, ${rpm(loss.nowRpm)} on ${shortDay(loss.to)}`"
-                  >{{ loss.told ? '◆ ' : '' }}{{ rpm(loss.lostRpm) }}
-                  <span class="quiet small">({{ rpm(loss.lowRpm) }} to {{ rpm(loss.highRpm) }})</span></span
-                >
-              </td>
-              <td class="left">
-                <span v-if="!wear" class="quiet">nobody dated them</span>
-                <span v-else-if="wear.due" class="verdict warning">◆ since {{ shortDay(wear.dueOn) }}</span>
-                <template v-else>{{ shortDay(wear.dueOn) }}</template>
-                <span v-if="wear?.assumed" class="quiet small">
-                  at 3 shots a round, which nobody counted</span
-                >
-              </td>
-              <td class="no-print">
-                <span v-if="asked(club)" class="quiet">ticket made</span>
-                <NButton v-else-if="wear?.due && !store.readOnly" size="small" @click="ask(club)"
-                  >Make a ticket</NButton
-                >
-              </td>
-            </tr>
-          </tbody>
-        </NTable>
-      </div>
-      <p v-if="spinProblem" class="verdict warning small" role="alert">
-        ◆ Spin lost is not known: {{ spinProblem }}
-      </p>
-      <p class="quiet small note">
-        A professional’s most used wedge is renewed after six to ten weeks, others by use: common practice, no
-        source. Counted with as many shots in practice as in rounds. Spin lost is that of full shots between
-        the first session since and the newest, and where it lies 95 times in 100; another ball, a mat or wet
-        grass moves it too. {{ JOB_CAUTIONS.grooves.join(' ') }}
-      </p>
-    </section>
-    <section>
-      <h2>Grips</h2>
-      <p v-if="grips.length === 0" class="quiet">
-        No grip of the gamer is due, so far as they are written down.
-      </p>
-      <p v-else>
-        <span class="verdict warning">◆ Due:</span>
-        {{ grips.map(({ club, wear }) => `${club.name} (on since ${shortDay(wear.since)})`).join(', ') }}.
-        <NButton v-if="gripsToAsk.length > 0 && !store.readOnly" size="small" @click="askGrips">
-          Make {{ counted(gripsToAsk.length, 'ticket') }}
-        </NButton>
-        <span v-else class="quiet">tickets made</span>
-      </p>
-      <p class="quiet small">
-        A year or forty rounds: common practice, no source. {{ JOB_CAUTIONS.grip.join(' ') }}
-      </p>
-    </section>
-    <section>
-      <h2>Ball in play</h2>
-      <p>
-        {{ now ? `${now} is in play; a new session takes it.` : 'No ball is written down.' }}
-        <span v-if="balls.length > 1" class="quiet">{{ counted(balls.length, 'ball') }} so far.</span>
-      </p>
-      <NForm
-        v-if="!store.readOnly"
-        inline
-        size="small"
-        :show-feedback="false"
-        class="no-print takes"
-        @submit.prevent="addBall"
-      >
-        <NFormItem label="Takes up"
-          ><TextField v-model:value="draft.name" aria-label="Ball" placeholder="which ball?" maxlength="80"
-        /></NFormItem>
-        <NFormItem label="From"><DateField v-model:value="draft.from" label="From" /></NFormItem>
-        <NButton attr-type="submit" :disabled="draft.name.trim() === ''">Write it down</NButton>
-      </NForm>
-      <ul class="balls">
-        <li v-for="ball in balls" :key="ball.from">
-          <b>{{ ball.name }}</b> from {{ shortDay(ball.from) }}
-          <NButton
-            v-if="!store.readOnly"
-            size="tiny"
-            quaternary
-            :aria-label="`delete ${ball.name}`"
-            @click="setBalls(balls.filter((one) => one !== ball))"
-            >delete</NButton
-          >
-        </li>
-      </ul>
-    </section>
+    <GrooveWear v-model:rounds-a-week="roundsAWeek" :player-id="playerId" />
+    <GripsDue :player-id="playerId" :rounds-a-week="roundsAWeek" />
+    <BallsPlayed />
   </div>
 </template>
 
 <style scoped>
 section {
   margin-bottom: 22px;
-}
-.options {
-  gap: 8px 24px;
-  margin-bottom: 8px;
-}
-.options label {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-}
-.wear {
-  max-width: 900px;
-}
-.wear .left {
-  text-align: left;
-}
-.note {
-  max-width: 860px;
-  margin-top: 8px;
-}
-.takes {
-  align-items: end;
-}
-.balls {
-  list-style: none;
-  margin: 8px 0 0;
-  padding: 0;
-  display: grid;
-  gap: 4px;
 }
 </style>

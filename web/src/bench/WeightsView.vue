@@ -3,25 +3,17 @@ import type { ClubView, TicketDetails } from '@tasche/contract';
 import {
   BUILDER_WORDS,
   JOB_CAUTIONS,
-  TREND_KEYS,
   WEDGE_SHAFT_SCHOOLS,
   WEIGHT_DIRECTIONS,
   bringTo,
-  builtOtherwise,
   playingLoft,
-  setTrends,
   shaftTradition,
   swingWeightPoints,
   swingWeightWords,
-  builtOtherwiseWords,
   shaftTraditionSentence,
-  type TrendKey,
 } from '@tasche/core';
-import { showQuantity } from '@tasche/contract';
-import { quantityOf } from '@tasche/core';
-import { NAlert, NButton, NEmpty, NTable } from 'naive-ui';
+import { NAlert, NEmpty } from 'naive-ui';
 import { computed, ref, watch } from 'vue';
-import { shortDay } from '../app/day';
 import Fold from '../app/Fold.vue';
 import { useSettings } from '../app/settings';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -32,6 +24,8 @@ import BuildTweakPanel from './BuildTweakPanel.vue';
 import { addTickets, type TicketOccasion } from './new-tickets';
 import NearestShafts from './NearestShafts.vue';
 import MakeTickets from './MakeTickets.vue';
+import SetTable from './SetTable.vue';
+import { gramsWords, leavingClubs, trendCells } from './set-weights';
 
 /**
  * Lengths, lies and weights down the set, what leaves its line and why, and the grams that bring clubs to one
@@ -57,7 +51,6 @@ const clubs = computed(() => {
 });
 const loftOf = (club: ClubView) => (club.kind === 'putter' ? 99 : (playingLoft(club.spec)?.deg ?? 98));
 
-const trends = computed(() => new Map(setTrends(clubs.value).map(({ key, points }) => [key, points])));
 const target = ref<string | number | null>('D4');
 const targetPoints = computed(() => swingWeightPoints(String(target.value ?? '')));
 /** Irons and wedges, until somebody says otherwise. */
@@ -89,50 +82,9 @@ const brought = computed(
           ).map((one) => [one.clubId, one]),
     ),
 );
-const HEADS: Record<TrendKey, string> = {
-  lengthIn: 'Length',
-  lieDeg: 'Lie',
-  swingWeight: 'Swing weight',
-  totalWeightG: 'Total weight',
-};
-function pointOf(club: ClubView, key: TrendKey) {
-  return trends.value.get(key)?.find(({ clubId }) => clubId === club.id);
-}
-function shown(club: ClubView, key: TrendKey): string {
-  const value = club.spec[key]?.value;
-  return value === undefined ? '–' : showQuantity(quantityOf(key)!, value);
-}
-function expectedWords(key: TrendKey, expected: number): string {
-  return key === 'swingWeight'
-    ? swingWeightWords(expected)
-    : showQuantity(quantityOf(key)!, Number(expected.toFixed(2)));
-}
-function gramsWords(club: ClubView): string {
-  const one = brought.value.get(club.id);
-  if (!one) return '';
-  if (one.missing) return one.missing;
-  if (one.grams === 0) return 'as it is';
-  const from = one.from === 'parts' ? ', from its parts' : '';
-  if (one.grams! > 0) return `${one.grams} g on the head${from}`;
-  return one.insteadG === undefined
-    ? `${-one.grams!} g of lead off the head${from}`
-    : `${-one.grams!} g off the head, or ${one.insteadG} g under the grip${from}`;
-}
-/** Clubs that leave a line, each with what of its build may be why. */
-const leaving = computed(() =>
-  clubs.value.flatMap((club) => {
-    const keys = TREND_KEYS.filter((key) => pointOf(club, key)?.leaves);
-    if (keys.length === 0) return [];
-    const off = keys.map((key) => {
-      const { expected } = pointOf(club, key)!;
-      return `${HEADS[key].toLowerCase()} ${shown(club, key)} where the set would have ${expectedWords(key, expected)}`;
-    });
-    const why = builtOtherwise(club, clubs.value).map(
-      (one) => `${builtOtherwiseWords(one)} since ${shortDay(one.since)}`,
-    );
-    return [{ id: club.id, name: club.name, off: off.join('; '), why: why.join('; ') }];
-  }),
-);
+const grams = (clubId: string) => gramsWords(brought.value.get(clubId));
+const cells = computed(() => trendCells(clubs.value));
+const leaving = computed(() => leavingClubs(clubs.value, cells.value));
 const tradition = computed(() => shaftTradition(clubs.value).map(shaftTraditionSentence));
 
 const unfinished = computed(() => clubs.value.filter(({ id }) => (brought.value.get(id)?.grams ?? 0) !== 0));
@@ -140,9 +92,9 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
   if (targetPoints.value === undefined) return;
   const to = swingWeightWords(targetPoints.value);
   const tickets = unfinished.value.map((club): TicketDetails => {
-    const { grams } = brought.value.get(club.id)!;
+    const { grams: change } = brought.value.get(club.id)!;
     const lead = club.spec.leadG?.value;
-    const onHead = (typeof lead === 'number' ? lead : 0) + grams!;
+    const onHead = (typeof lead === 'number' ? lead : 0) + change!;
     return {
       ...occasion,
       clubId: club.id,
@@ -152,7 +104,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
         { key: 'swingWeight', value: to },
         ...(onHead >= 0 ? [{ key: 'leadG' as const, value: onHead }] : []),
       ],
-      why: gramsWords(club),
+      why: grams(club.id),
     };
   });
   store.change(addTickets(props.playerId, tickets), `set brought to ${to}`);
@@ -177,50 +129,15 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
     <NEmpty v-if="clubs.length === 0" description="There is no club here yet." />
     <template v-else>
       <div class="scroll">
-        <NTable class="figures set" size="small" :bordered="false">
-          <caption class="unseen">
-            Length, lie and weights of every club, and grams to the wanted swing weight
-          </caption>
-          <thead>
-            <tr>
-              <th scope="col">Club</th>
-              <th v-for="key in TREND_KEYS" :key="key" scope="col">{{ HEADS[key] }}</th>
-              <th scope="col" class="left">
-                To {{ targetPoints === undefined ? '–' : swingWeightWords(targetPoints) }}
-              </th>
-              <th scope="col" class="no-print"><span class="unseen">Marked</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="club in clubs" :key="club.id">
-              <th scope="row">
-                <RouterLink :to="{ name: 'build', params: { playerId, clubId: club.id } }">{{
-                  club.name
-                }}</RouterLink>
-              </th>
-              <td v-for="key in TREND_KEYS" :key="key" :class="{ leaves: pointOf(club, key)?.leaves }">
-                <span v-if="pointOf(club, key)?.leaves" class="mark" aria-hidden="true">◆</span>
-                {{ shown(club, key) }}
-                <span v-if="pointOf(club, key)?.leaves" class="quiet small"
-                  >line {{ expectedWords(key, pointOf(club, key)!.expected) }}</span
-                >
-              </td>
-              <td class="left">{{ gramsWords(club) }}</td>
-              <td class="no-print">
-                <NButton
-                  v-if="club.kind !== 'putter'"
-                  size="tiny"
-                  quaternary
-                  :aria-pressed="picked.has(club.id)"
-                  :aria-label="`Bring the ${club.name} to it`"
-                  @click="pick(club.id)"
-                >
-                  {{ picked.has(club.id) ? 'marked' : 'mark' }}
-                </NButton>
-              </td>
-            </tr>
-          </tbody>
-        </NTable>
+        <SetTable
+          :player-id="playerId"
+          :clubs="clubs"
+          :cells="cells"
+          :to="targetPoints === undefined ? '–' : swingWeightWords(targetPoints)"
+          :picked="picked"
+          :grams="grams"
+          @pick="pick"
+        />
       </div>
       <MakeTickets
         v-if="unfinished.length > 0 && !store.readOnly"
@@ -265,17 +182,6 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
   display: inline-flex;
   align-items: center;
   gap: 6px;
-}
-.set {
-  max-width: 1060px;
-}
-.set .left {
-  text-align: left;
-  padding-left: 18px;
-}
-.leaves {
-  color: var(--brass-ink);
-  font-weight: 600;
 }
 .findings {
   margin: 14px 0;

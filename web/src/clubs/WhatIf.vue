@@ -95,9 +95,11 @@ function offlineWords(metres: number): string {
 const estimate = shallowRef<CarryEstimate | null>(null);
 watch(
   [ladder, () => store.ladderClubs],
-  async ([{ kind, loftDeg }, clubs]) => {
-    estimate.value = null;
-    if (full.value || loftDeg === undefined || kind === 'putter' || kind === 'chipper') return;
+  async ([{ kind, loftDeg }, clubs], [before]) => {
+    const isAsked = !full.value && loftDeg !== undefined && kind !== 'putter' && kind !== 'chipper';
+    // While it is worked out anew for the same club it stands: it would move away from under a press.
+    if (!isAsked || before?.kind !== kind || before.loftDeg !== loftDeg) estimate.value = null;
+    if (!isAsked) return;
     const others = [...clubs.values()].filter((one) => one.id !== props.club.id);
     const answer = await conditionsWorker()
       .foretell(others, baseline.value, kind, loftDeg)
