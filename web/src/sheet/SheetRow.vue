@@ -107,7 +107,7 @@ tr.on td {
   vertical-align: bottom;
 }
 .first:has(.badge) .text {
-  max-width: calc(100% - 66px);
+  max-width: calc(100% - 54px);
 }
 .grab {
   color: var(--sand);

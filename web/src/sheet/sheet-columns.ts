@@ -43,7 +43,7 @@ const nameColumn: SheetColumn = {
   writes: () => fixed('name'),
   head: 'club',
   align: 'left',
-  px: 106,
+  px: 116,
   essential: true,
 };
 
