@@ -59,13 +59,18 @@ function clubNamesIn(cells: readonly (readonly string[])[], column: number): num
   );
 }
 
-/** The players the rows are of, as they are written; empty where nothing says so. */
+const plainName = (name: string) => name.trim().toLowerCase();
+
+/** The players the rows are of, each as they are first written; empty where nothing says so. */
 export function playersOf({ cells, playerColumn }: HeadedCells): string[] {
   if (playerColumn === undefined) return [];
-  return [...new Set(cells.map((row) => row[playerColumn]?.trim() ?? ''))].filter((name) => name !== '');
+  const found = new Map<string, string>();
+  for (const row of cells) {
+    const name = row[playerColumn]?.trim() ?? '';
+    if (name !== '' && !found.has(plainName(name))) found.set(plainName(name), name);
+  }
+  return [...found.values()];
 }
-
-const isSamePlayer = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 
 /**
  * The table with the rows of one player: those of others are left empty. One of a single player stays as it is.
@@ -77,11 +82,13 @@ export function ofPlayer(table: HeadedCells, player = ''): HeadedCells {
   const heads = table.heads.map((head, i) => (i === playerColumn ? '' : head));
   const players = playersOf(table);
   if (players.length < 2) return { ...table, heads };
-  if (!players.some((name) => isSamePlayer(name, player)))
+  if (!players.some((name) => plainName(name) === plainName(player)))
     throw new TableError(
       `the rows are of ${players.length} players (${players.slice(0, 5).join(', ')}${players.length > 5 ? '…' : ''}), none of them called “${player}”`,
     );
-  const cells = table.cells.map((row) => (isSamePlayer(row[playerColumn] ?? '', player) ? row : []));
+  const cells = table.cells.map((row) =>
+    plainName(row[playerColumn] ?? '') === plainName(player) ? row : [],
+  );
   return { ...table, heads, cells };
 }
 

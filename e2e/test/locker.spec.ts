@@ -114,3 +114,30 @@ test('the locker gives the same advice for the gamer as the bag’s own page', a
   await expect(inLocker).toHaveCount(said.length, { timeout: 20_000 });
   expect((await inLocker.allTextContents()).map((text) => text.replace(/\s+/g, ' ').trim())).toEqual(said);
 });
+
+test('a list of several players comes in: who is new is added with a gamer, who is there is left alone', async ({
+  page,
+}) => {
+  await page.goto('/roster');
+  await page.getByRole('button', { name: 'Bring a list in…' }).click();
+  const dialog = page.getByRole('dialog');
+  const list = [
+    'Player;Club;Loft;Carry',
+    'Lis Liste;Driver;10,5;208',
+    'Lis Liste;Berta;33;x',
+    'Davor Kolar;PW;46;',
+  ];
+  await dialog.getByLabel('List of bags').setInputFiles({
+    name: 'team.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(list.join('\r\n'), 'latin1'),
+  });
+  await choose(dialog.getByLabel('Carries in'), 'metres');
+  await expect(dialog.getByRole('row', { name: /^Davor Kolar 1 is on the roster/ })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Add 1 player' }).click();
+  await expect(dialog).toBeHidden();
+  await page.getByRole('link', { name: 'Lis Liste' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Lis Liste · Gamer' })).toBeVisible();
+  expect(await names(page)).toEqual(['Driver']);
+  await expect(cell(page, 'Driver', 'shot.full.carryM')).toHaveText('208');
+});

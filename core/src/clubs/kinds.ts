@@ -34,7 +34,7 @@ const KIND_PATTERNS: readonly [RegExp, ClubKind][] = [
   [/hy|^\d ?-?h$|^h ?\d+$/i, 'hybrid'],
   [/wood|holz|fairway|^\d+ ?-?w$|^w ?[3-9]$|^fw ?\d*$/i, 'fairway'],
   [/wedge|^(pw|gw|aw|uw|sw|lw)$/i, 'wedge'],
-  [/iron|eisen|^[1-9] ?-?i$|^i ?[1-9]$/i, 'iron'],
+  [/iron|eisen|^[1-9]er$|^[1-9] ?-?i$|^i ?[1-9]$/i, 'iron'],
   // "56", "60°", "W50", "60V", "54/10", "50.08 F": a loft, perhaps with bounce and grind.
   [/^w?(4[0-9]|5[0-9]|6[0-9])([.,]\d+)? ?(°|\*|deg|degrees?)?([ /-]?\d\d?)? ?[a-z]{0,3}$/i, 'wedge'],
   [/^deg(ree)?s? ?(4[0-9]|5[0-9]|6[0-9])$/i, 'wedge'],

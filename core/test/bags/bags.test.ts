@@ -192,6 +192,9 @@ describe('what a name says of a club', () => {
     ['W5', 'fairway'],
     ['Mini', 'driver'],
     ['Mallet', 'putter'],
+    ['Eisen 7', 'iron'],
+    ['7er', 'iron'],
+    ['3er Holz', 'fairway'],
   ])('%s is a %s', (name, kind) => expect(kindFromName(name)).toBe(kind));
   it.each(['', 'Bertha', '99', '12', '70V', 'Blade runner', '56 and a half'])('"%s" says nothing', (name) =>
     expect(kindFromName(name)).toBeUndefined(),

@@ -1,7 +1,7 @@
 import { showQuantity, type ClubView } from '@tasche/contract';
+import type { bringTo } from '@tasche/core';
 import {
   TREND_KEYS,
-  bringTo,
   builtOtherwise,
   builtOtherwiseWords,
   quantityOf,

@@ -10,6 +10,7 @@ import ProblemLine from '../app/ProblemLine.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
 import { useForm } from '../fields/use-form';
+import { newPlayerCommands } from './new-player';
 
 /** Writes a new player down, and goes to their bag. */
 const router = useRouter();
@@ -23,16 +24,8 @@ const { rules, submit } = useForm(draft, {
 async function add(): Promise<void> {
   const playerId = newId();
   try {
-    await post<ChangeResult>('/changes', {
-      id: newId(),
-      commands: [
-        {
-          do: 'addPlayer',
-          player: { id: playerId, name: draft.name.trim(), hand: draft.hand, distanceUnit: draft.unit },
-        },
-        { do: 'addBag', bag: { id: newId(), playerId, name: 'Gamer' }, clubIds: [] },
-      ],
-    });
+    const player = { name: draft.name.trim(), hand: draft.hand, distanceUnit: draft.unit };
+    await post<ChangeResult>('/changes', { id: newId(), commands: newPlayerCommands(player, playerId) });
     await router.push({ name: 'bag', params: { playerId } });
   } catch (error) {
     problem.value = (error as Error).message;

@@ -23,6 +23,7 @@ import { GROUPINGS, changesSinceYesterday, grouped, type Grouping } from './rost
 import { thingsToDo } from './things-to-do';
 
 const BringPlayerIn = defineAsyncComponent(() => import('./BringPlayerIn.vue'));
+const BringListIn = defineAsyncComponent(() => import('./BringListIn.vue'));
 
 const router = useRouter();
 const PAGE = 50;
@@ -31,6 +32,8 @@ const {
   total,
   hasMore,
   more,
+  all,
+  again,
   problem,
 } = usePages<RosterEntry>(
   (next) =>
@@ -38,6 +41,16 @@ const {
 );
 const adding = ref(false);
 const bringing = ref(false);
+const listing = ref(false);
+/** Who is on the roster already is known of all of it, however much of it is shown. */
+async function bringList(): Promise<void> {
+  await all();
+  listing.value = true;
+}
+function endList(): void {
+  listing.value = false;
+  void again();
+}
 const identity = useIdentity();
 const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
 /** How the roster was last looked at is kept: what is searched, who is shown, in which order. */
@@ -137,11 +150,13 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
       <template #actions>
         <NButton v-if="here.length > 0 && !run" @click="run = new Set()">Print run…</NButton>
         <NButton v-if="isOwner" @click="bringing = true">Bring a player in…</NButton>
+        <NButton @click="bringList">Bring a list in…</NButton>
         <NButton @click="adding = !adding" type="primary">Add a player</NButton>
       </template>
     </PageHead>
     <ProblemLine :text="problem" />
     <BringPlayerIn v-if="bringing" @close="bringing = false" />
+    <BringListIn v-if="listing" :known="(entries ?? []).map(({ player }) => player.name)" @close="endList" />
     <AddPlayer v-if="adding || (entries && here.length === 0)" />
     <MadeUpPlayers v-if="entries?.length === 0" />
     <div v-if="here.length > 1" class="bar looks no-print">

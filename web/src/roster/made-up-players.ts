@@ -1,6 +1,6 @@
 import { planImport, readClubText, type Command, type Hand } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
-import { v4 as newId } from 'uuid';
+import { newPlayerCommands } from './new-player';
 
 /** A player of the demo, for an empty roster to look at. */
 export interface MadeUpPlayer {
@@ -53,18 +53,7 @@ export function madeUpPlayer(
   playerId: string,
 ): Command[] {
   const { adds } = planImport(readClubText(sheet, { distanceUnit, takenOn: WRITTEN_ON }), []);
-  const clubs = adds.map((add) => ({ ...add, id: newId() }));
-  const inGamer = clubs.filter(({ readings }) =>
-    readings.some(({ key, value }) => key === 'state' && value === 'gamer'),
-  );
-  return [
-    { do: 'addPlayer', player: { id: playerId, name, hand, distanceUnit, notes: 'Made up, to look at.' } },
-    ...(handicap === null ? [] : [{ do: 'editPlayer' as const, playerId, version: 1, set: { handicap } }]),
-    ...clubs.map(({ id, name: clubName, kind, readings }): Command => ({
-      do: 'addClub',
-      club: { id, playerId, name: clubName, kind },
-      readings,
-    })),
-    { do: 'addBag', bag: { id: newId(), playerId, name: 'Gamer' }, clubIds: inGamer.map(({ id }) => id) },
-  ];
+  const notes = 'Made up, to look at.';
+  const [player, ...rest] = newPlayerCommands({ name, hand, distanceUnit, notes }, playerId, adds);
+  return [player!, { do: 'editPlayer', playerId, version: 1, set: { handicap } }, ...rest];
 }
