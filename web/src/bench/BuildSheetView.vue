@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import ShareButton from '../sharing/ShareButton.vue';
-import { showQuantity, type Command } from '@tasche/contract';
+import { showQuantity } from '@tasche/contract';
 import {
   BUILDER_WORDS,
   BUILD_SHEET,
   JOB_CAUTIONS,
-  buildDifferences,
   buildOf,
-  copyOfBuild,
   knownSwingWeight,
   quantityOf,
   swingWeightWords,
@@ -21,6 +19,8 @@ import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
 import { shortDay, today } from '../app/day';
 import { useSheet } from '../sheet/sheet-store';
+import BuildCopy from './BuildCopy.vue';
+import { copyCommands } from './build-copy';
 import QrCode from './QrCode.vue';
 
 /** Everything that is needed to build a club again, its label, and a copy of the build as a new club. */
@@ -91,74 +91,11 @@ watch(
   () => (copyId.value = null),
 );
 const copy = computed(() => (copyId.value === null ? undefined : store.clubsById.get(copyId.value)));
-const differences = computed(() =>
-  copy.value && club.value ? buildDifferences(club.value.spec, copy.value.spec) : [],
-);
-/** A new club of the same build, and the ticket to build it. */
 function copyBuild(): void {
-  const old = club.value;
-  if (!old) return;
+  if (!club.value) return;
   const id = newId();
-  const readings = copyOfBuild(old.spec, today());
-  const wanted = readings.flatMap(({ key, value }) =>
-    TICKET_KEYS.includes(key as QuantityKey) && (typeof value === 'number' || typeof value === 'string')
-      ? [{ key: key as QuantityKey, value }]
-      : [],
-  );
-  store.change(
-    [
-      { do: 'addClub', club: { id, playerId: props.playerId, name: old.name, kind: old.kind }, readings },
-      {
-        do: 'addTicket',
-        ticket: {
-          id: newId(),
-          playerId: props.playerId,
-          clubId: id,
-          job: 'build',
-          name: `Build the ${old.name} again`,
-          wanted,
-          why: 'a copy of its build sheet',
-          eventId: null,
-          dueOn: null,
-        },
-      },
-    ],
-    `the ${old.name} built again from its sheet`,
-  );
+  store.change(copyCommands(club.value, id, today()), `the ${club.value.name} built again from its sheet`);
   copyId.value = id;
-}
-const TICKET_KEYS: readonly QuantityKey[] = [
-  'loftSetDeg',
-  'lieSetDeg',
-  'lengthIn',
-  'swingWeight',
-  'totalWeightG',
-];
-
-/** In every bag that holds the old one; the old one is retired. */
-const bagsOfOld = computed(() => store.sheet!.bags.filter(({ clubIds }) => clubIds.includes(props.clubId)));
-const replaced = ref(false);
-function replace(): void {
-  const [old, fresh] = [club.value, copyId.value];
-  if (!old || fresh === null) return;
-  store.change(
-    [
-      ...bagsOfOld.value
-        .filter(({ planId }) => planId === null)
-        .flatMap(({ id }): Command[] => [
-          { do: 'takeOut', bagId: id, clubId: old.id },
-          { do: 'putIn', bagId: id, clubId: fresh },
-        ]),
-      {
-        do: 'editClub',
-        clubId: old.id,
-        version: old.version,
-        readings: [{ key: 'state', value: 'retired', takenOn: today() }],
-      },
-    ],
-    `the ${old.name} built again takes the place of the old one`,
-  );
-  replaced.value = true;
 }
 </script>
 
@@ -183,28 +120,14 @@ function replace(): void {
           </NButton>
         </template>
       </PageHead>
-      <section v-if="copy" class="card made no-print" role="status">
-        <p>
-          <span class="verdict fine"
-            >● A second {{ copy.name }} is in the locker, with a ticket to build it.</span
-          >
-          {{
-            differences.length === 0
-              ? 'No difference is left between the two builds.'
-              : `They differ in ${differences.map((key) => quantityOf(key)!.label.toLowerCase()).join(', ')}.`
-          }}
-        </p>
-        <p class="bar">
-          <LinkButton size="small" :to="{ name: 'build', params: { playerId, clubId: copy.id } }"
-            >Its sheet</LinkButton
-          >
-          <LinkButton size="small" :to="{ name: 'bench', params: { playerId } }">Its ticket</LinkButton>
-          <NButton v-if="!replaced" size="small" @click="replace"
-            >Put it in the old one’s place, retire the old one</NButton
-          >
-          <span v-else class="quiet">It has the old one’s place; the old one is retired.</span>
-        </p>
-      </section>
+      <BuildCopy
+        v-if="copy"
+        :key="copy.id"
+        class="no-print"
+        :player-id="playerId"
+        :club="club"
+        :copy="copy"
+      />
       <p v-if="missing.length > 0" class="verdict warning">
         ◆ Not written down: {{ missing.map(({ label }) => label.toLowerCase()).join(', ') }}. Nobody could
         build it again exactly.
@@ -254,12 +177,6 @@ function replace(): void {
 <style scoped>
 .sheet {
   max-width: 1040px;
-}
-.made {
-  padding: 12px 16px;
-  margin-bottom: 14px;
-  display: grid;
-  gap: 8px;
 }
 .columns {
   display: grid;

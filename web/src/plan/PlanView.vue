@@ -129,7 +129,8 @@ useShortcuts('The bag', {
 <template>
   <div class="page">
     <PageHead :of="store.sheet!.player.name">
-      {{ plan?.name ?? (writing === 'event' ? 'plan an event' : 'plan') }}<span v-if="bag?.gamer" class="tag">now the gamer</span>
+      {{ plan?.name ?? (writing === 'event' ? 'plan an event' : 'plan')
+      }}<span v-if="bag?.gamer" class="tag">now the gamer</span>
       <template #says>
         <p v-if="plan" class="meta">
           <b v-if="plan.course">{{ plan.course }}</b><span
