@@ -101,8 +101,9 @@ function choice(club: LadderClub, clubs: LadderClub[], commands: Command[], word
 
 /** What each swap costs a usual round, once it is worked out. */
 const strokes = shallowRef<Readonly<Record<string, number>> | null>(null);
-watch(incoming, async (club) => {
-  strokes.value = null;
+watch(incoming, async (club, before) => {
+  // While they are worked out anew for the same club they stand: the list would turn over under a press.
+  if (club?.id !== before?.id) strokes.value = null;
   if (!club) return;
   const found = await props.swapsFor(club.id);
   if (incoming.value === club) strokes.value = found;
