@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
+import { defineAsyncComponent } from 'vue';
 import KindQuestion from '../clubs/KindQuestion.vue';
 import LoftQuestion from './LoftQuestion.vue';
-import PasteTray from './PasteTray.vue';
 import type { useSheetEditing } from './use-sheet-editing';
+
+// Only after a paste.
+const PasteTray = defineAsyncComponent(() => import('./PasteTray.vue'));
 
 /** What typing and pasting has to say or to ask, above the sheet. */
 const props = defineProps<{ editing: ReturnType<typeof useSheetEditing> }>();
