@@ -1,24 +1,8 @@
-import type { WishView } from '@tasche/contract';
 import type { LadderClub, WishAnswer } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
 import { alonePairs, neededWords, spentByYear, wishedItem } from '../../src/bench/wish-items';
+import { wish } from './wish';
 
-const wish = (id: string, more: Partial<WishView>): WishView => ({
-  id,
-  playerId: 'p',
-  version: 1,
-  removed: false,
-  name: id,
-  purpose: 'buy',
-  state: 'wished',
-  price: 100,
-  club: null,
-  clubId: null,
-  expected: null,
-  boughtOn: null,
-  notes: '',
-  ...more,
-});
 const driver: LadderClub = { id: 'D', name: 'Driver', kind: 'driver', loftDeg: 10, shots: {} };
 const locker = new Map([['D', driver]]);
 const shaft = wish('shaft', {

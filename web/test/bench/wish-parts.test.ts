@@ -5,23 +5,8 @@ import { describe, expect, it } from 'vitest';
 import WishBestUse from '../../src/bench/WishBestUse.vue';
 import WishTable from '../../src/bench/WishTable.vue';
 import NumberField from '../../src/fields/NumberField.vue';
+import { wish } from './wish';
 
-const wish = (id: string, more: Partial<WishView> = {}): WishView => ({
-  id,
-  playerId: 'p',
-  version: 1,
-  removed: false,
-  name: id,
-  purpose: 'buy',
-  state: 'wished',
-  price: 100,
-  club: null,
-  clubId: null,
-  expected: null,
-  boughtOn: null,
-  notes: '',
-  ...more,
-});
 const use = (money: number, gain: number, buys: readonly string[]): BestUse => ({
   money,
   gain,
