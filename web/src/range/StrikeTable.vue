@@ -143,7 +143,7 @@ function leaveOut(id: string, why: string): void {
             v-if="workedOf(strike)?.outlier"
             class="verdict warning"
             :title="outlierWords(workedOf(strike)!.outlier!)"
-            >◆ outlier</span
+            >◆ {{ workedOf(strike)!.outlier!.by === 'short' ? 'mis-hit' : 'outlier' }}</span
           >
           <NButton
             :aria-label="`Leave out shot ${number}`"
