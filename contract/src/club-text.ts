@@ -104,8 +104,8 @@ export function headedText(text: string): HeadedCells {
     throw new TableError('no column names the club; call one "club"');
   const twice = table.columns.find((found, i) => found && ids.indexOf(found.column.id) !== i);
   if (twice) throw new TableError(`two columns are the ${twice.column.label}`);
-  if (table.cells.length > MAX_ROWS)
-    throw new TableError(`${table.cells.length} rows, at most ${MAX_ROWS} at a time`);
+  const rows = table.cells.filter((row) => !isBlankRow(row)).length;
+  if (rows > MAX_ROWS) throw new TableError(`${rows} rows, at most ${MAX_ROWS} at a time`);
   return table;
 }
 

@@ -10,6 +10,9 @@ const MAX_COLUMNS = 300;
 /** Lines of one quoted cell: a note may have some. */
 const MAX_CELL_LINES = 100;
 
+/** Lines by which the sign between cells is told. */
+const LINES_TO_GUESS_BY = 40;
+
 export const isBlankRow = (row: readonly string[]): boolean => row.every((cell) => cell.trim() === '');
 
 /**
@@ -19,7 +22,13 @@ export const isBlankRow = (row: readonly string[]): boolean => row.every((cell) 
  */
 export function splitTable(text: string): string[][] {
   const clean = text.replace(/^\uFEFF/, '');
-  const { data, errors } = Papa.parse<string[]>(clean, { delimitersToGuess: ['\t', ';', ',', '|'] });
+  // Empty lines would speak against any sign that parts the others.
+  const { meta } = Papa.parse<string[]>(clean, {
+    delimitersToGuess: ['\t', ';', ',', '|'],
+    skipEmptyLines: 'greedy',
+    preview: LINES_TO_GUESS_BY,
+  });
+  const { data, errors } = Papa.parse<string[]>(clean, { delimiter: meta.delimiter });
   const broken = errors.find((error) => error.type === 'Quotes');
   if (broken) throw new TableError(`row ${(broken.row ?? 0) + 1}: ${broken.message}`);
   const wide = data.findIndex((row) => row.length > MAX_COLUMNS);

@@ -84,6 +84,17 @@ describe('cells of a pasted text', () => {
   it('keep to their lines: an empty one in the middle stays, those at the end go', () => {
     expect(splitTable('31\n\n35\n\n\n')).toEqual([['31'], [''], ['35']]);
     expect(splitTable('\n31')).toEqual([[''], ['31']]);
+    // However few they are, and however many lines are empty.
+    expect(splitTable('Loft\t31\nCarry\t150\n')).toEqual([
+      ['Loft', '31'],
+      ['Carry', '150'],
+    ]);
+    expect(splitTable('\n\n\nClub;Loft\n\n\n7 iron;31\n\n').slice(3)).toEqual([
+      ['Club', 'Loft'],
+      [''],
+      [''],
+      ['7 iron', '31'],
+    ]);
     expect(splitTable('')).toEqual([]);
   });
 });

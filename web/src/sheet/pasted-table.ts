@@ -37,8 +37,16 @@ function namesLoftOnly({ heads, columns }: Pick<PastedTable, 'heads' | 'columns'
   return lofts.length === 1 && /^lofts?\b(?!.*stamp)/i.test(lofts[0]!.trim());
 }
 
-/** Cells under heads, row by row; empty ones, and those of other players, are none. */
-export function withHeads({ heads, columns, cells, firstLine }: HeadedCells): PastedTable {
+const named = (id: 'clubId' | 'name'): RecognisedColumn => ({ column: columnOf(id)!, units: {} });
+
+/**
+ * Cells under heads, row by row; empty ones, and those of other players, are none. Where no column names the
+ * club there is one more, in which it can be given.
+ */
+export function withHeads({ cells, firstLine, ...given }: HeadedCells): PastedTable {
+  const names = given.columns.some((found) => found?.column.id === 'name' || found?.column.id === 'clubId');
+  const heads = names ? given.heads : [...given.heads, 'club'];
+  const columns = names ? given.columns : [...given.columns, named('name')];
   const rows = cells
     .map((row, i): PastedRow => ({ cells: row, line: firstLine + i }))
     .filter((row) => !isBlankRow(row.cells));
@@ -73,7 +81,6 @@ export function withoutHeads(
       rows: filled(cells.map((line, i) => ({ cells: line, line: i + 1 }))),
       looseLofts: true,
     };
-  const named = (id: string) => ({ column: columnOf(id)!, units: {} });
   return {
     heads: ['club id', 'club', ...heads],
     columns: [named('clubId'), named('name'), ...written],

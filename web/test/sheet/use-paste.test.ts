@@ -52,6 +52,17 @@ describe('what is pasted', () => {
     expect(pasted.report.value).toMatchObject({ added: 1, changed: 2, rows: [] });
   });
 
+  it('that names its columns and no club waits to be told which', () => {
+    const { pasted } = editing();
+    pasted.paste('Loft\t31\nCarry\t150\n', 0, 0, CLUBS, COLUMNS);
+    const [row] = pasted.report.value!.rows;
+    expect(row).toMatchObject({ cells: ['31', '150', ''], reasons: ['the row names no club'] });
+    pasted.edit([{ ...row!, cells: ['31', '150', '7 iron'] }]);
+    pasted.mend();
+    expect(written()).toContain('7 iron loftSetDeg 31');
+    expect(pasted.report.value!.rows).toEqual([]);
+  });
+
   it('says which clubs the bag had no place for, all of them', () => {
     const { pasted, notice } = editing();
     const names = Array.from({ length: 13 }, (_one, i) => `${40 + i}`);
