@@ -10,6 +10,8 @@ const MAX_COLUMNS = 300;
 /** Lines of one quoted cell: a note may have some. */
 const MAX_CELL_LINES = 100;
 
+/** As many lines are looked at as a table may have. */
+const MAX_COLUMN_LINES = 2000;
 /** Lines by which the sign between cells is told. */
 const LINES_TO_GUESS_BY = 40;
 
@@ -28,7 +30,8 @@ export function splitTable(text: string): string[][] {
     skipEmptyLines: 'greedy',
     preview: LINES_TO_GUESS_BY,
   });
-  const { data, errors } = Papa.parse<string[]>(clean, { delimiter: meta.delimiter });
+  const delimiter = isOneColumn(clean) ? '\t' : meta.delimiter;
+  const { data, errors } = Papa.parse<string[]>(clean, { delimiter });
   const broken = errors.find((error) => error.type === 'Quotes');
   if (broken) throw new TableError(`row ${(broken.row ?? 0) + 1}: ${broken.message}`);
   const wide = data.findIndex((row) => row.length > MAX_COLUMNS);
@@ -40,4 +43,10 @@ export function splitTable(text: string): string[][] {
   if (long !== -1)
     throw new TableError(`row ${long + 1}: a quote is opened and not closed within ${MAX_CELL_LINES} lines`);
   return data.slice(0, data.findLastIndex((row) => !isBlankRow(row)) + 1);
+}
+
+/** A column of numbers with decimal commas, "31,5", is not two columns parted by commas. */
+function isOneColumn(text: string): boolean {
+  const lines = text.split(/\r?\n/, MAX_COLUMN_LINES).filter((line) => line.trim() !== '');
+  return lines.length > 0 && lines.every((line) => /^\s*[+-]?\d{1,4}(,\d{1,2})?\s*$/.test(line));
 }

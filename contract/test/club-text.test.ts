@@ -84,6 +84,12 @@ describe('cells of a pasted text', () => {
   it('keep to their lines: an empty one in the middle stays, those at the end go', () => {
     expect(splitTable('31\n\n35\n\n\n')).toEqual([['31'], [''], ['35']]);
     expect(splitTable('\n31')).toEqual([[''], ['31']]);
+    // Decimal commas part no columns; of words and numbers they do.
+    expect(splitTable('31,5\r\n\r\n35\r\n')).toEqual([['31,5'], [''], ['35']]);
+    expect(splitTable('PW,45\n52,50\n')).toEqual([
+      ['PW', '45'],
+      ['52', '50'],
+    ]);
     // However few they are, and however many lines are empty.
     expect(splitTable('Loft\t31\nCarry\t150\n')).toEqual([
       ['Loft', '31'],

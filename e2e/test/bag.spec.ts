@@ -99,6 +99,7 @@ test('a messy paste fills what it can, marks each bad cell in place, and says wh
   await paste(page, '37\n36,5\n36');
   await expect(cell(page, '9 iron', 'lengthIn')).toHaveText('36.00');
   await expect(cell(page, '7 iron', 'lengthIn')).toHaveText('37.00');
+  await expect(cell(page, '8 iron', 'lengthIn')).toHaveText('36.50');
   await saved(page);
 });
 
