@@ -1,5 +1,6 @@
 import { kindFromName } from '@tasche/core';
 import { readClubTable, readHeads, type ClubTable, type TableOptions } from './club-rows.js';
+import { asClubLines } from './club-lines.js';
 import { columnOf, type RecognisedColumn } from './columns.js';
 import { TableError, isBlankRow, splitTable } from './split-table.js';
 
@@ -32,9 +33,22 @@ export function findHeads(cells: readonly (readonly string[])[]): HeadedCells | 
   return turned[0] && readHeads(turned[0]) ? headed(turned, 0, true) : undefined;
 }
 
+/** Rows without heads that read as lines of clubs: a name with a loft, a carry or both; undefined where they do not. */
+export function findClubLines(cells: readonly (readonly string[])[]): HeadedCells | undefined {
+  const lines = asClubLines(cells);
+  // No line of the text is the heads.
+  return lines && { ...headed(lines, 0, false), firstLine: 1 };
+}
+
+/** The line under the heads of a table drawn in text: "|---|:--:|". */
+function isRule(row: readonly string[]): boolean {
+  const said = row.map((cell) => cell.trim()).filter((cell) => cell !== '');
+  return said.length > 0 && said.every((cell) => /^:?-{2,}:?$/.test(cell));
+}
+
 function headed(all: readonly (readonly string[])[], line: number, isTurned: boolean): HeadedCells {
   const heads = all[line]!;
-  const cells = all.slice(line + 1);
+  const cells = all.slice(line + 1).map((row) => (isRule(row) ? [] : row));
   const columns = [...readHeads(heads)!];
   const names = columns.flatMap((found, i) => (found?.column.id === 'name' ? [i] : []));
   // "Name, Club, Loft": the name is the player's.
@@ -97,7 +111,8 @@ export function ofPlayer(table: HeadedCells, player = ''): HeadedCells {
  * @throws TableError when nothing names its columns, no column names the club, or there are too many rows
  */
 export function headedText(text: string): HeadedCells {
-  const table = findHeads(splitTable(text));
+  const cells = splitTable(text);
+  const table = findHeads(cells) ?? findClubLines(cells);
   if (!table) throw new TableError('no row names the columns, one of them "club"');
   const ids = table.columns.map((found) => found?.column.id);
   if (!ids.includes('name') && !ids.includes('clubId'))

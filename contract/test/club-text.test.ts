@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { findHeads, planImport, readClubText, splitTable, TableError } from '../src/index.js';
+import { findClubLines, findHeads, planImport, readClubText, splitTable, TableError } from '../src/index.js';
 
 const options = { distanceUnit: 'yd', takenOn: '2026-11-24' } as const;
 const read = (lines: readonly string[], player?: string) => readClubText(lines.join('\n'), options, player);
@@ -74,8 +74,55 @@ describe('a file of clubs as people keep it', () => {
     expect(namesOf(lines.slice(0, 3), 'Cy Dent')).toEqual(['Driver', '7i']);
   });
 
+  it('may be a table drawn in text', () => {
+    const plan = planned([
+      '| Club | Loft | Carry |',
+      '|:-----|-----:|---|',
+      '| 7i | 31° | 165 yd |',
+      '| PW | 45 | -- |',
+    ]);
+    expect(plan.adds.map(({ name, readings }) => [name, readings.length])).toEqual([
+      ['7i', 2],
+      ['PW', 1],
+    ]);
+    expect([plan.rejected, plan.unknownColumns]).toEqual([[], []]);
+  });
+
+  it('may be lines of a message: a club, its loft, its carry', () => {
+    const plan = planned([
+      'Driver 10,5° 265',
+      '',
+      '3 wood: 15 - 240 yd',
+      '7i - 165',
+      'PW 45',
+      'hello there',
+      '56 10 98',
+    ]);
+    expect(
+      plan.adds.map(({ row, name, readings }) => [
+        row + plan.firstLine,
+        name,
+        readings.map(({ key }) => key),
+      ]),
+    ).toEqual([
+      [1, 'Driver', ['loftStampedDeg', 'shot.full']],
+      [3, '3 wood', ['loftStampedDeg', 'shot.full']],
+      [4, '7i', ['shot.full']],
+      [5, 'PW', ['loftStampedDeg']],
+      [7, '56 10', ['shot.full']],
+    ]);
+    expect(plan.rejected).toMatchObject([{ text: 'hello there', asks: 'kind' }]);
+    // Three bare columns of a spreadsheet are the same; a length is no carry.
+    expect(planned(['Driver\t9\t280', '7i\t31\t170']).adds.map(({ readings }) => readings.length)).toEqual([
+      2, 2,
+    ]);
+    expect(findClubLines(splitTable('Driver\t9\t45\n7i\t31\t37'))).toBeUndefined();
+    expect(findClubLines(splitTable('Rohr 120\nRohr 120'))).toBeUndefined();
+    expect(findClubLines(splitTable('Driver\n3 wood\n7 iron'))).toBeUndefined();
+  });
+
   it('is refused where nothing names its columns', () => {
-    expect(() => read(['Driver,9,280', '7i,31,170'])).toThrow(TableError);
+    expect(() => read(['Driver,9,45', '7i,31,37'])).toThrow(TableError);
     expect(() => read([])).toThrow('no row names the columns');
   });
 });

@@ -181,7 +181,7 @@ describe('the sheet as CSV', () => {
 
   it.each([
     ['', 'no row names the columns, one of them "club"'],
-    ['Driver,9,250', 'no row names the columns, one of them "club"'],
+    ['Driver,9,45', 'no row names the columns, one of them "club"'],
     ['loft,carry\n9,250', 'no column names the club; call one "club"'],
     ['club,carry,full carry\nD,1,2', 'two columns are the full carry'],
     [`club\n${'x\n'.repeat(2001)}`, '2001 rows, at most 2000 at a time'],

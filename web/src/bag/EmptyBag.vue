@@ -64,7 +64,8 @@ const copySample = () => void navigator.clipboard.writeText(SAMPLE);
     <div>
       <h2>Paste it</h2>
       <p class="small quiet">
-        Copy rows from a spreadsheet, with or without heads, and press Ctrl V in the sheet. A row is a club:
+        Copy rows from a spreadsheet or a message, with or without heads, and press Ctrl V in the sheet. A row
+        is a club:
         <span class="sample">Club, Loft, Carry</span>
       </p>
       <NButton size="small" @click="copySample">Copy a sample</NButton>

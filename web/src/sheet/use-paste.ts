@@ -1,5 +1,6 @@
 import {
   columnOf,
+  findClubLines,
   findHeads,
   headUnits,
   ofPlayer,
@@ -92,7 +93,9 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
     why = 'pasted from a spreadsheet',
   ): void {
     const cells = splitTable(text);
-    const headed = findHeads(cells);
+    // Numbers pasted over lofts or carries may look like clubs too.
+    const isAtNames = columns[column]?.id === 'name';
+    const headed = findHeads(cells) ?? (isAtNames ? findClubLines(cells) : undefined);
     const table = headed
       ? withHeads(ofPlayer(headed, store.sheet!.player.name))
       : withoutHeads(cells, row, column, clubs, columns);

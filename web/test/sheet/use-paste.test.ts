@@ -52,6 +52,20 @@ describe('what is pasted', () => {
     expect(pasted.report.value).toMatchObject({ added: 1, changed: 2, rows: [] });
   });
 
+  it('may be lines of a message at the names; over lofts the same numbers are lofts', () => {
+    const { pasted } = editing();
+    pasted.paste('Driver 10.5 - 265 yd\n7 iron: 165\n50 50 119\nthanks!\n', 0, 0, CLUBS, COLUMNS);
+    expect(written().map((one) => one.replace(/\[object Object\]/, 'shot'))).toEqual([
+      'new driver Driver',
+      'new wedge 50',
+      '7 iron shot.full shot',
+    ]);
+    expect(pasted.report.value!.rows).toMatchObject([{ line: 4, cells: ['thanks!', '', ''] }]);
+    const loft = COLUMNS.findIndex(({ id }) => id === 'loft');
+    pasted.paste('45\t37\n50\t36\n', 1, loft, CLUBS, COLUMNS);
+    expect(pasted.report.value).toMatchObject({ added: 0, changed: 2 });
+  });
+
   it('that names its columns and no club waits to be told which', () => {
     const { pasted } = editing();
     pasted.paste('Loft\t31\nCarry\t150\n', 0, 0, CLUBS, COLUMNS);
