@@ -75,7 +75,7 @@ export interface PasteTarget {
 /** Takes rows of clubs into the sheet, and keeps what could not be taken until it is mended or let go. */
 export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: PasteTarget) {
   const store = useSheet();
-  const report = useSessionStorage<PasteReport | null>(`tasche.pasted/${store.sheet!.player.id}`, null, {
+  const report = useSessionStorage<PasteReport | null>(`tasche.tray/${store.sheet!.player.id}`, null, {
     serializer: StorageSerializers.object,
     shallow: true,
   });
