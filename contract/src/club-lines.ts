@@ -41,13 +41,21 @@ function readClubLine(text: string): [name: string, loft: string, carry: string]
   for (const numbers of [2, 1]) {
     const name = words.slice(0, -numbers).join(' ');
     const kind = name === '' ? undefined : kindFromName(name);
-    if (!kind) continue;
+    if (!kind || endsInValue(name, kind)) continue;
     const said = words.slice(-numbers);
     const [loft, carry] = numbers === 2 ? said : isLoft(said[0]!, kind) ? [said[0]!, ''] : ['', said[0]!];
     if ((loft === '' || isLoft(loft!, kind)) && (carry === '' || isCarry(carry!)))
       return [name, loft!, carry!];
   }
   return undefined;
+}
+
+/** The highest number a club is called by, but for wedges, which are called by their lofts. */
+const MAX_CLUB_NUMBER = 12;
+/** Whether what would be a club's name ends in a number that says something of it: "Driver 230", "7 iron 31". */
+function endsInValue(name: string, kind: ClubKind): boolean {
+  const last = name.split(' ').at(-1)!;
+  return kind !== 'wedge' && NUMBER.test(last) && valueOf(last) > MAX_CLUB_NUMBER;
 }
 
 const valueOf = (text: string) => Number(text.replace(',', '.'));

@@ -117,6 +117,13 @@ describe('a file of clubs as people keep it', () => {
       2, 2,
     ]);
     expect(findClubLines(splitTable('Driver\t9\t45\n7i\t31\t37'))).toBeUndefined();
+    // A carry and a total, or a loft and a length: which is which is not guessed, and no club is called so.
+    for (const line of ['Driver 230 250', '7 iron 31 37.5 165', 'Hybrid 22 39.5'])
+      expect(findClubLines(splitTable(line))).toBeUndefined();
+    expect(planned(['Hybrid 4 190', '5 wood 18']).adds.map(({ name }) => name)).toEqual([
+      'Hybrid 4',
+      '5 wood',
+    ]);
     expect(findClubLines(splitTable('Rohr 120\nRohr 120'))).toBeUndefined();
     expect(findClubLines(splitTable('Driver\n3 wood\n7 iron'))).toBeUndefined();
   });
