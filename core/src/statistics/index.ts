@@ -7,7 +7,7 @@ export { meanHalfWidth, shotsForMean } from './mean-interval.js';
 export { normalPlaces } from './normal-places.js';
 export { NORMAL_95, normalCdf } from './normal.js';
 export { randomFrom, normalFrom, shuffled } from './random.js';
-export { robustMeanOf, outlyingness, isOutlying } from './robust.js';
+export { FEWEST_FOR_OUTLIERS, robustMeanOf, outlyingness, isOutlying } from './robust.js';
 export { meanOf, deviationOf, quantileOf } from './sample.js';
 export { solveRising } from './solve-rising.js';
 export { studentTQuantile } from './student-t.js';

@@ -42,7 +42,7 @@ export function robustMeanOf(values: readonly number[]): number {
  */
 const OUTLIER_FROM = 3.5;
 /** Fewer say nothing of each other. Ours. */
-const FEWEST_FOR_OUTLIERS = 5;
+export const FEWEST_FOR_OUTLIERS = 5;
 
 /**
  * How many scaled deviations each value is from the median; zero everywhere when there are too few, or no

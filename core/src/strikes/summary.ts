@@ -1,4 +1,5 @@
 import {
+  FEWEST_FOR_OUTLIERS,
   ellipseOf,
   type Ellipse,
   meanHalfWidth,
@@ -117,6 +118,8 @@ const MIS_HIT_SHARE = 0.5;
  */
 export function outliersOf(strikes: readonly CompleteStrike[]): (Outlier | undefined)[] {
   const carries = strikes.map(({ atBaseline }) => atBaseline.carryM);
+  // Where more were hit their deviation tells, and mis-hits are a part of how somebody plays.
+  const isFew = carries.length < FEWEST_FOR_OUTLIERS;
   const middle = quantileOf(carries, 0.5);
   const along = outlyingness(carries);
   const across = acrossOf(strikes);
@@ -124,7 +127,7 @@ export function outliersOf(strikes: readonly CompleteStrike[]): (Outlier | undef
     if (isOutlying(along[i]!)) return { by: 'carry', deviations: along[i]! };
     if (isOutlying(across[i]!)) return { by: 'line', deviations: across[i]! };
     const share = carries[i]! / middle;
-    return share < MIS_HIT_SHARE ? { by: 'short', share } : undefined;
+    return isFew && share < MIS_HIT_SHARE ? { by: 'short', share } : undefined;
   });
 }
 

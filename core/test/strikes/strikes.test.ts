@@ -170,6 +170,8 @@ describe('a summary', () => {
     expect(outlierWords(of(140, 40, 130)[1]!)).toBe('carried 31 % of the middle one: a mis-hit');
     // Neither one alone, nor two that are merely apart, nor one in the wrong unit makes mis-hits of the rest.
     expect([...of(140), ...of(140, 100), ...of(80, 85, 175)].filter(Boolean)).toEqual([]);
+    // Of a player who tops one in three all of it is how they play.
+    expect(of(140, 60, 130, 120, 50, 110).filter((one) => one?.by === 'short')).toEqual([]);
     expect(outliersOf([])).toEqual([]);
   });
 

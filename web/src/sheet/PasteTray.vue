@@ -77,7 +77,7 @@ const choices = computed(() =>
         <ChoiceField
           :value="null"
           :label="`What “${head}” is`"
-          placeholder="it is…"
+          placeholder="choose what it is"
           size="small"
           :options="choices"
           @update:value="emit('column', head, $event)"
@@ -121,7 +121,7 @@ const choices = computed(() =>
                   v-if="row.asksKind"
                   :value="row.kind"
                   :label="`Kind of club, row ${row.line}`"
-                  placeholder="a…"
+                  placeholder="choose a kind"
                   size="small"
                   :options="CLUB_KINDS"
                   @update:value="change(i, { kind: $event })"
