@@ -12,7 +12,7 @@ const PasteTray = defineAsyncComponent(() => import('./PasteTray.vue'));
 const props = defineProps<{ editing: ReturnType<typeof useSheetEditing> }>();
 // The same object for as long as the page is there.
 const { notice, pasted, loftQuestion, kindWanted, answerLofts, add } = props.editing;
-const { report } = pasted;
+const { reports } = pasted;
 </script>
 
 <template>
@@ -21,12 +21,13 @@ const { report } = pasted;
     <NButton size="small" @click="notice = ''">Close</NButton>
   </div>
   <PasteTray
-    v-if="report"
+    v-for="(report, i) in reports"
+    :key="reports.length - i"
     :report="report"
-    @edit="pasted.edit"
-    @mend="pasted.mend"
-    @column="pasted.takeColumn"
-    @close="report = null"
+    @edit="pasted.edit(report, $event)"
+    @mend="pasted.mend(report)"
+    @column="(head, id) => pasted.takeColumn(report, head, id)"
+    @close="pasted.close(report)"
   />
   <LoftQuestion
     v-if="loftQuestion"

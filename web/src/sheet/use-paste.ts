@@ -75,10 +75,20 @@ export interface PasteTarget {
 /** Takes rows of clubs into the sheet, and keeps what could not be taken until it is mended or let go. */
 export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: PasteTarget) {
   const store = useSheet();
-  const report = useSessionStorage<PasteReport | null>(`tasche.tray/${store.sheet!.player.id}`, null, {
+  /** The newest first; those before it for as long as something of them is to be mended. */
+  const reports = useSessionStorage<readonly PasteReport[]>(`tasche.trays/${store.sheet!.player.id}`, [], {
     serializer: StorageSerializers.object,
     shallow: true,
   });
+  const add = (report: PasteReport): void => {
+    reports.value = [report, ...reports.value.filter(hasLeft)];
+  };
+  const replace = (before: PasteReport, after: PasteReport): void => {
+    reports.value = reports.value.map((one) => (one === before ? after : one));
+  };
+  const close = (report: PasteReport): void => {
+    reports.value = reports.value.filter((one) => one !== report);
+  };
 
   /**
    * Rows with heads fill the columns they name; rows without fill the sheet from the active cell on.
@@ -99,12 +109,12 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
     const table = headed
       ? withHeads(ofPlayer(headed, store.sheet!.player.name))
       : withoutHeads(cells, row, column, clubs, columns);
-    report.value = take(table, '', unit(), why);
+    add(take(table, '', unit(), why));
   }
 
   /** A table of a file that was looked at before. */
   function takeFile(table: PastedTable, from: string, distanceUnit: DistanceUnit): void {
-    report.value = take(table, from, distanceUnit, `from ${from}`);
+    add(take(table, from, distanceUnit, `from ${from}`));
   }
 
   function take(table: PastedTable, from: string, distanceUnit: DistanceUnit, why: string): PasteReport {
@@ -179,14 +189,12 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
   }
 
   /** What is being mended, kept with every letter. */
-  function edit(rows: readonly LeftRow[]): void {
-    if (report.value) report.value = { ...report.value, rows };
+  function edit(report: PasteReport, rows: readonly LeftRow[]): void {
+    replace(report, { ...report, rows });
   }
 
   /** Takes rows that were refused, as they are mended now; what is still refused stays. */
-  function mend(): void {
-    const before = report.value;
-    if (!before) return;
+  function mend(before: PasteReport): void {
     const columns = before.columns.map((one) => one && { column: columnOf(one.id)!, units: one.units });
     const kindAt = before.columns.findIndex((one) => one?.id === 'kind');
     const at = kindAt === -1 ? before.heads.length : kindAt;
@@ -204,22 +212,21 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
       looseLofts: before.looseLofts,
     };
     const after = take(table, before.from, before.unit, 'mended after a paste');
-    report.value = {
+    replace(before, {
       ...after,
       added: before.added + after.added,
       changed: before.changed + after.changed,
       same: before.same + after.same,
       inPlace: before.inPlace + after.inPlace,
       unknown: joined(before.unknown, after.unknown),
-    };
+    });
   }
 
   /** Says what a column nobody knew is, and takes what it says of its clubs. */
-  function takeColumn(head: string, id: string): void {
-    const before = report.value;
+  function takeColumn(before: PasteReport, head: string, id: string): void {
     const column = columnOf(id);
-    const left = before?.unknown.find((one) => one.head === head);
-    if (!before || !left || !column) return;
+    const left = before.unknown.find((one) => one.head === head);
+    if (!left || !column) return;
     const after = take(
       {
         heads: ['club id', head],
@@ -234,7 +241,7 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
       before.unit,
       `pasted as ${column.label}`,
     );
-    report.value = {
+    replace(before, {
       ...before,
       columns: before.columns.map((one, i) =>
         before.heads[i] === head ? { id: column.id, units: headUnits(head) } : one,
@@ -242,10 +249,14 @@ export function usePaste({ unit, refuse, addCommands, sayLeftOut, writeLofts }: 
       changed: before.changed + after.changed,
       inPlace: before.inPlace + after.inPlace,
       unknown: before.unknown.filter((one) => one !== left),
-    };
+    });
   }
 
-  return { report, paste, takeFile, edit, mend, takeColumn };
+  return { reports, paste, takeFile, edit, mend, takeColumn, close };
+}
+
+function hasLeft({ rows, unknown }: PasteReport): boolean {
+  return rows.length > 0 || unknown.some(({ cells }) => cells.length > 0);
 }
 
 function unknownOf(

@@ -44,12 +44,14 @@ describe('what is pasted', () => {
     const { pasted } = editing();
     pasted.paste('38\n\n36\n35.5\n', 0, LENGTH, CLUBS, COLUMNS);
     expect(written()).toEqual(['5 iron lengthIn 38', '9 iron lengthIn 36']);
-    expect(pasted.report.value!.rows).toMatchObject([{ line: 4, reasons: ['the row names no club'] }]);
-    const [row] = pasted.report.value!.rows;
-    pasted.edit([{ ...row!, cells: row!.cells.map((cell, i) => (i === 1 ? 'PW' : cell)) }]);
-    pasted.mend();
+    expect(pasted.reports.value[0]!.rows).toMatchObject([{ line: 4, reasons: ['the row names no club'] }]);
+    const [row] = pasted.reports.value[0]!.rows;
+    pasted.edit(pasted.reports.value[0]!, [
+      { ...row!, cells: row!.cells.map((cell, i) => (i === 1 ? 'PW' : cell)) },
+    ]);
+    pasted.mend(pasted.reports.value[0]!);
     expect(written().at(-1)).toBe('new wedge PW');
-    expect(pasted.report.value).toMatchObject({ added: 1, changed: 2, rows: [] });
+    expect(pasted.reports.value[0]).toMatchObject({ added: 1, changed: 2, rows: [] });
   });
 
   it('may be lines of a message at the names; over lofts the same numbers are lofts', () => {
@@ -60,21 +62,37 @@ describe('what is pasted', () => {
       'new wedge 50',
       '7 iron shot.full shot',
     ]);
-    expect(pasted.report.value!.rows).toMatchObject([{ line: 4, cells: ['thanks!', '', ''] }]);
+    expect(pasted.reports.value[0]!.rows).toMatchObject([{ line: 4, cells: ['thanks!', '', ''] }]);
     const loft = COLUMNS.findIndex(({ id }) => id === 'loft');
     pasted.paste('45\t37\n50\t36\n', 1, loft, CLUBS, COLUMNS);
-    expect(pasted.report.value).toMatchObject({ added: 0, changed: 2 });
+    expect(pasted.reports.value[0]).toMatchObject({ added: 0, changed: 2 });
   });
 
   it('that names its columns and no club waits to be told which', () => {
     const { pasted } = editing();
     pasted.paste('Loft\t31\nCarry\t150\n', 0, 0, CLUBS, COLUMNS);
-    const [row] = pasted.report.value!.rows;
+    const [row] = pasted.reports.value[0]!.rows;
     expect(row).toMatchObject({ cells: ['31', '150', ''], reasons: ['the row names no club'] });
-    pasted.edit([{ ...row!, cells: ['31', '150', '7 iron'] }]);
-    pasted.mend();
+    pasted.edit(pasted.reports.value[0]!, [{ ...row!, cells: ['31', '150', '7 iron'] }]);
+    pasted.mend(pasted.reports.value[0]!);
     expect(written()).toContain('7 iron loftSetDeg 31');
-    expect(pasted.report.value!.rows).toEqual([]);
+    expect(pasted.reports.value[0]!.rows).toEqual([]);
+  });
+
+  it('waits while something else is pasted, and goes once nothing of it is left', () => {
+    const { pasted } = editing();
+    const paste = (text: string) => pasted.paste(text, 0, 0, CLUBS, COLUMNS);
+    paste('Club\tLoft\nBertha\t40\n');
+    paste('Club\tLoft\n7 iron\t33\n');
+    paste('Club\tDiary\n5 iron\tgood\n');
+    const waiting = () => pasted.reports.value.map(({ rows, unknown }) => rows.length + unknown.length);
+    expect(waiting()).toEqual([1, 1]);
+    pasted.edit(pasted.reports.value[1]!, [{ ...pasted.reports.value[1]!.rows[0]!, kind: 'wedge' }]);
+    pasted.mend(pasted.reports.value[1]!);
+    expect(written().at(-1)).toBe('new wedge Bertha');
+    expect(waiting()).toEqual([1, 0]);
+    pasted.close(pasted.reports.value[0]!);
+    expect(waiting()).toEqual([0]);
   });
 
   it('says which clubs the bag had no place for, all of them', () => {
@@ -94,22 +112,22 @@ describe('what is pasted', () => {
       CLUBS,
       COLUMNS,
     );
-    const { report } = pasted;
-    expect(report.value!.unknown.map(({ head, cells }) => [head, cells.map(({ text }) => text)])).toEqual([
+    const report = () => pasted.reports.value[0]!;
+    expect(report().unknown.map(({ head, cells }) => [head, cells.map(({ text }) => text)])).toEqual([
       ['Weite (m)', ['150']],
       ['Diary', ['good', 'bad']],
     ]);
-    pasted.takeColumn('Weite (m)', 'shot.full.carryM');
-    pasted.takeColumn('Diary', 'notes');
+    pasted.takeColumn(pasted.reports.value[0]!, 'Weite (m)', 'shot.full.carryM');
+    pasted.takeColumn(pasted.reports.value[0]!, 'Diary', 'notes');
     expect(commands().map((command) => 'readings' in command && command.readings?.[0])).toMatchObject([
       { key: 'shot.full', value: { carryM: 150 } },
       { key: 'notes', value: 'good' },
       { key: 'notes', value: 'bad' },
     ]);
-    expect(report.value!.unknown).toEqual([]);
+    expect(report().unknown).toEqual([]);
     // The row that is mended later is read with what its columns are by now.
-    pasted.edit([{ ...report.value!.rows[0]!, kind: 'chipper' }]);
-    pasted.mend();
+    pasted.edit(pasted.reports.value[0]!, [{ ...report().rows[0]!, kind: 'chipper' }]);
+    pasted.mend(pasted.reports.value[0]!);
     const added = commands().find((command) => command.do === 'addClub');
     expect(added).toMatchObject({
       club: { name: 'Bertha', kind: 'chipper' },
@@ -117,7 +135,7 @@ describe('what is pasted', () => {
     });
     // All of it is there after a reload too.
     await nextTick();
-    expect(editing().pasted.report.value).toEqual(report.value);
+    expect(editing().pasted.reports.value[0]).toEqual(report());
   });
 });
 
@@ -125,7 +143,7 @@ describe('the tray of what could not be taken', () => {
   it('shows rows with what is wrong, to be mended in place, and asks the kind of a club', async () => {
     const { pasted } = editing();
     pasted.paste('Club\tLoft\tSmash\nBertha\t40\t1.3\n7 iron\t33\t1.4\n', 0, 0, CLUBS, COLUMNS);
-    const tray = mount(PasteTray, { props: { report: pasted.report.value! } });
+    const tray = mount(PasteTray, { props: { report: pasted.reports.value[0]! } });
     expect(tray.text()).toContain('0 new, 1 changed, 0 as they were');
     expect(tray.text()).toContain('No column is called “Smash”.');
     expect(tray.text()).toContain('what kind of club is "Bertha"?');
@@ -150,10 +168,10 @@ describe('the tray of what could not be taken', () => {
     const { pasted } = editing();
     const lines = Array.from({ length: 23 }, (_one, i) => `Thing ${'x'.repeat(i)}\t40`);
     pasted.paste(['Club\tLoft', ...lines].join('\n'), 0, 0, CLUBS, COLUMNS);
-    const tray = mount(PasteTray, { props: { report: pasted.report.value! } });
+    const tray = mount(PasteTray, { props: { report: pasted.reports.value[0]! } });
     expect(tray.findAll('tbody tr')).toHaveLength(20);
     expect(tray.text()).toContain('3 more rows after these.');
-    const clean = mount(PasteTray, { props: { report: { ...pasted.report.value!, rows: [] } } });
+    const clean = mount(PasteTray, { props: { report: { ...pasted.reports.value[0]!, rows: [] } } });
     expect(clean.find('table').exists()).toBe(false);
   });
 });
