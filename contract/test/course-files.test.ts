@@ -2,11 +2,11 @@ import { lineOfHole, usualHole } from '@tasche/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  readHolesCsv,
+  readHolesTable,
   readHolesGeoJson,
   seasonOn,
   seasonOnCourse,
-  writeHolesCsv,
+  writeHolesTable,
   writeHolesGeoJson,
 } from '../src/index.js';
 
@@ -160,8 +160,8 @@ describe('holes as GeoJSON', () => {
 describe('holes as a yardage list', () => {
   it('out and in again are the same, in yards and in metres', () => {
     for (const unit of ['yd', 'm'] as const) {
-      const { holes, tees, problems } = readHolesCsv(
-        writeHolesCsv(course, unit),
+      const { holes, tees, problems } = readHolesTable(
+        writeHolesTable(course, unit),
         { tees: course.tees, holes: eighteen },
         'm',
       );
@@ -185,7 +185,7 @@ describe('holes as a yardage list', () => {
   const list = (head: string, rows: readonly string[]) => [head, ...rows].join('\n');
   const nine = Array.from({ length: 9 }, (_one, i) => row(i + 1));
   it('semicolons, decimal commas, totals, a stroke index and an empty column are taken in stride', () => {
-    const { holes, tees, problems, passed } = readHolesCsv(
+    const { holes, tees, problems, passed } = readHolesTable(
       list('Hole;Par;White (m);Index;Notes', [
         ...Array.from({ length: 9 }, (_one, i) => `${i + 1};4;${380 + i},5;${9 - i};`),
         'Out;36;3460;;',
@@ -198,6 +198,81 @@ describe('holes as a yardage list', () => {
     expect(holes[0]!.lengthsM).toEqual([380.5]);
     expect(passed.join()).toMatch(/column "Index",column "Notes",row "Out/);
   });
+  describe('a scorecard as it is printed or copied', () => {
+    const lengths = Array.from({ length: 18 }, (_one, i) => 150 + 20 * i);
+    const pars = lengths.map((_one, i) => [4, 3, 5][i % 3]!);
+    const reads = (lines: readonly (readonly (string | number)[])[]) =>
+      readHolesTable(lines.map((cells) => cells.join('\t')).join('\n'), none, 'm');
+    const nine = (of: readonly number[], second: boolean) => (second ? of.slice(9) : of.slice(0, 9));
+    const isWhole = ({ holes, tees, problems }: ReturnType<typeof reads>) => {
+      expect(problems).toEqual([]);
+      expect(tees).toEqual(['Blue', 'Red']);
+      expect(holes.map(({ lengthsM }) => lengthsM)).toEqual(lengths.map((m) => [m, m - 20]));
+      expect(holes.map(({ par }) => par)).toEqual(pars);
+    };
+    const numbers = lengths.map((_one, i) => i + 1);
+    const red = lengths.map((m) => m - 20);
+    const upright = (from: number, to: number) =>
+      numbers.slice(from, to).map((n, i) => [n, pars[from + i]!, lengths[from + i]!, red[from + i]!]);
+    const HEADS = ['Hole', 'Par', 'Blue', 'Red'];
+
+    it('stands in rows under its name and an empty line', () => {
+      isWhole(reads([['Föhrenau Golf'], [''], HEADS, ...upright(0, 18)]));
+    });
+
+    it('stands in columns, with what is out, in and altogether', () => {
+      const row = (head: string, of: readonly number[]) => {
+        const sum = (some: readonly number[]) => some.reduce((all, one) => all + one, 0);
+        return [
+          head,
+          ...nine(of, false),
+          sum(nine(of, false)),
+          ...nine(of, true),
+          sum(nine(of, true)),
+          sum(of),
+        ];
+      };
+      const card = reads([
+        ['HOLE', ...nine(numbers, false), 'OUT', ...nine(numbers, true), 'IN', 'TOT'],
+        row('Blue', lengths),
+        row('Handicap', numbers),
+        row('Red', red),
+        row("Men's par", pars),
+        row("Ladies' par", pars),
+      ]);
+      isWhole(card);
+      expect(card.passed.join()).toMatch(
+        /column "Handicap",column "Ladies' par",row "OUT .*row "IN .*row "TOT/,
+      );
+    });
+
+    it('has its second nine under the first, or beside it', () => {
+      const block = (second: boolean) => [
+        ['Hole', ...nine(numbers, second)],
+        ['Blue', ...nine(lengths, second)],
+        ['Red', ...nine(red, second)],
+        ['Par', ...nine(pars, second)],
+      ];
+      isWhole(reads([...block(false), [''], ...block(true)]));
+      const [front, back] = [upright(0, 9), upright(9, 18)];
+      isWhole(reads([[...HEADS, ...HEADS], ...front.map((row, i) => [...row, ...back[i]!])]));
+      isWhole(reads([HEADS, ...front, ['Out', 36, 2000, 1900], HEADS, ...back]));
+    });
+
+    it('names its unit in a bracket or a word, or it is the reader’s, and said to be', () => {
+      const of = (head: string) =>
+        readHolesTable([`Hole,${head}`, ...numbers.map((n) => `${n},200`)].join('\n'), none, 'yd');
+      expect(of('White')).toMatchObject({ isUnitGuessed: true });
+      expect(of('White').holes[0]!.lengthsM).toEqual([182.9]);
+      for (const head of ['White [m]', 'White (metres)', 'White meters', 'Metres']) {
+        expect(of(head), head).toMatchObject({ isUnitGuessed: false });
+        expect(of(head).holes[0]!.lengthsM, head).toEqual([200]);
+      }
+      expect(of('White yards').isUnitGuessed).toBe(false);
+      expect(of('White yards').holes[0]!.lengthsM).toEqual([182.9]);
+    });
+  });
+
   it.each<[string, string, RegExp]>([
     ['no head "hole"', 'a;b\n1;2', /No column is headed "hole"/],
     ['no lengths', 'hole;par\n1;4', /No column holds lengths/],
@@ -214,9 +289,11 @@ describe('holes as a yardage list', () => {
     ],
     ['par nine', list('hole;par;Back', nine.with(2, '3;9;380')), /hole 3: par must be between 3 and 6/],
     ['hole 3 twice', list('hole;par;Back', [...nine, row(3)]), /hole 3 is there twice/],
-    ['nothing', '', /no rows under its heads/],
+    ['nothing', ' ', /list is empty/],
+    ['heads alone', 'hole;par;Back', /no rows under its heads/],
+    ['what is no table', '"oops', /no table: row 1/],
   ])('%s is said by name', (_what, text, message) => {
-    expect(readHolesCsv(text, none, 'm').problems.join('; ')).toMatch(message);
+    expect(readHolesTable(text, none, 'm').problems.join('; ')).toMatch(message);
   });
 });
 

@@ -5,12 +5,12 @@ import {
   JsonLimitError,
   checkJsonLimits,
   guarded,
-  readHolesCsv,
+  readHolesTable,
   recogniseHead,
   splitBracket,
   splitHead,
   unguarded,
-  writeHolesCsv,
+  writeHolesTable,
 } from '../src/index.js';
 
 describe('a text written for a spreadsheet', () => {
@@ -67,9 +67,9 @@ describe('a course in a file', () => {
       hazards: [],
     } as unknown as Hole;
     const known = { tees: ['=1+1;=2'], holes: Array.from({ length: 9 }, () => hole) };
-    const text = writeHolesCsv(known, 'm');
+    const text = writeHolesTable(known, 'm');
     expect(text.split('\n')[0]).not.toMatch(/(^|[,;"])=/);
-    expect(readHolesCsv(text, known, 'm').tees).toEqual(known.tees);
+    expect(readHolesTable(text, known, 'm').tees).toEqual(known.tees);
   });
 });
 

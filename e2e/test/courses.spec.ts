@@ -53,7 +53,7 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await file(page, 'empty.geojson', map(9, 0.5));
   await expect(holds.getByRole('alert')).toContainText(/hole 1: lengthM must be between 40 and 700/);
   await file(page, 'notes.csv', 'just some text');
-  await expect(holds.getByRole('alert')).toContainText('no rows under its heads');
+  await expect(holds.getByRole('alert')).toContainText('No column is headed "hole"');
   await file(page, 'list.csv', LIST);
   await expect(holds).toContainText('18 holes');
   await expect(holds).toContainText('Passed over: ');
@@ -110,6 +110,23 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await expect(cell('Bearing', 9)).toHaveValue('90');
   await expect(cell('White', 9)).toHaveValue('380');
   await expect(cell('White', 10)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(cell('White', 10)).toBeVisible();
+
+  // A card as it is printed, its holes side by side, pasted on the page; its lengths name no unit.
+  const nine = [1, 2, 3, 4, 5, 6, 7, 8, 9];
+  const card = [['Heide Golf'], ['HOLE', ...nine, 'OUT'], ['Gold', ...nine.map(() => 400), 3600]];
+  await page.evaluate(
+    (text) => navigator.clipboard.writeText(text),
+    card.map((row) => row.join('\t')).join('\n'),
+  );
+  await page.getByRole('heading', { name: 'Courses' }).click();
+  await page.keyboard.press('ControlOrMeta+v');
+  await expect(holds).toContainText('What was pasted: 9 holes');
+  await choose(holds.getByLabel('Unit of the lengths'), 'yards');
+  await expect(holds).toContainText('Gold, 3292 m');
+  await holds.getByRole('button', { name: /^Take it/ }).click();
+  await expect(cell('Gold', 9)).toHaveValue('366');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(cell('White', 10)).toBeVisible();
   await saved(page);

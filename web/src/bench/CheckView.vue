@@ -4,12 +4,9 @@ import { checkEveryDays, type GaugedLoft } from '@tasche/contract';
 import {
   counted,
   CHECK_EVERY_DAYS,
-  GAUGED,
   GAUGE_DEG,
   checkProgress,
-  gaugeCheck,
   isGauged,
-  loftDrift,
   nextCheckDue,
   type Gauged,
 } from '@tasche/core';
@@ -18,7 +15,6 @@ import { useShortcuts } from '../keys/use-shortcuts';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useRead } from '../api/read';
-import { post } from '../api/request';
 import { shortDay, today } from '../app/day';
 import WorkProgress from '../app/WorkProgress.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -27,9 +23,9 @@ import { useSheet } from '../sheet/sheet-store';
 import BenchHead from './BenchHead.vue';
 import GaugeTable from './GaugeTable.vue';
 import MakeTickets from './MakeTickets.vue';
-import { angleMeasured, backTicket, checkedClub, inCheckOrder, isOff } from './bag-check';
+import { angleMeasured, backTicket, checkedClub, inCheckOrder, isOff, movingLoftWords } from './bag-check';
 import { addTickets, type TicketOccasion } from './new-tickets';
-import { useGauge } from './use-gauge';
+import { useLaidGauge } from './use-laid-gauge';
 
 /**
  * A loft-and-lie round of a bag: every club on the gauge, typed or sent by a digital one, each saved as it is
@@ -90,36 +86,17 @@ watch(
   },
 );
 
-/** The club that was laid in a simulated gauge: its reading is its own, wherever the cursor is by then. */
-let laidId: string | undefined;
-
-/** What the gauge sends goes where the cursor is, or to the next club that was not measured. */
-const { view: gauge, isHere } = useGauge((reading) => {
-  const clubId = laidId ?? here.value?.clubId ?? progress.value.nextId;
-  laidId = undefined;
-  if (clubId === undefined || !store.clubsById.has(clubId) || store.readOnly) return;
-  if (reading.loftDeg !== undefined) write(clubId, 'loft', reading.loftDeg);
-  if (reading.lieDeg !== undefined) write(clubId, 'lie', reading.lieDeg);
-  if (here.value === null || here.value.clubId === clubId) void table.value?.next(clubId, 'lie');
+const { gauge, isHere, problem, lay } = useLaidGauge({
+  since,
+  /** Where the cursor is, or the next club that was not measured. */
+  clubId: () => here.value?.clubId ?? progress.value.nextId,
+  lies: (clubId) => (here.value = { clubId, gauged: 'loft' }),
+  reads(clubId, reading) {
+    if (reading.loftDeg !== undefined) write(clubId, 'loft', reading.loftDeg);
+    if (reading.lieDeg !== undefined) write(clubId, 'lie', reading.lieDeg);
+    if (here.value === null || here.value.clubId === clubId) void table.value?.next(clubId, 'lie');
+  },
 });
-
-/** A simulated gauge is told what lies in it: the club as it was last known. */
-async function lay(): Promise<void> {
-  const clubId = here.value?.clubId ?? progress.value.nextId;
-  const club = clubId === undefined ? undefined : store.clubsById.get(clubId);
-  if (!club) return;
-  const [loft, lie] = GAUGED.map((gauged) => gaugeCheck(club.spec, gauged, since.value));
-  const loftDeg = loft!.measuredDeg ?? loft!.wantedDeg;
-  const lieDeg = lie!.measuredDeg ?? lie!.wantedDeg;
-  here.value = { clubId: club.id, gauged: 'loft' };
-  laidId = club.id;
-  problem.value = '';
-  await post('/gauge/measure', {
-    ...(loftDeg !== undefined && { loftDeg }),
-    ...(lieDeg !== undefined && { lieDeg }),
-  }).catch((error: unknown) => (problem.value = (error as Error).message));
-}
-const problem = ref('');
 useShortcuts('Roster and bench', {
   'Alt M': () => {
     if (!gauge.value.simulated) return false;
@@ -130,19 +107,7 @@ useShortcuts('Roster and bench', {
 
 /** How lofts have moved since each club was last set. */
 const { found: lofts } = useRead<readonly GaugedLoft[]>(() => `/players/${props.playerId}/gauged-lofts`);
-const moving = computed(() =>
-  clubs.value.flatMap((club) => {
-    const setOn = club.spec.loftSetDeg?.takenOn ?? '';
-    const drift = loftDrift(
-      (lofts.value ?? []).filter(({ clubId, takenOn }) => clubId === club.id && takenOn >= setOn),
-    );
-    if (!drift?.moves) return [];
-    const size = `${Math.abs(drift.perMonthDeg).toFixed(2)}° ${drift.perMonthDeg > 0 ? 'weaker' : 'stronger'} a month`;
-    return [
-      `The ${club.name} moves: ${size}, ±${drift.plusMinusDeg.toFixed(2)}°, over ${drift.readings} readings.`,
-    ];
-  }),
-);
+const moving = computed(() => clubs.value.flatMap((club) => movingLoftWords(club, lofts.value ?? []) ?? []));
 
 const off = computed(() => rows.value.filter(({ angles }) => angles.some(isOff)));
 function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {

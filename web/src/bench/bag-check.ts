@@ -1,9 +1,10 @@
-import type { ClubView, Command, TicketDetails } from '@tasche/contract';
+import type { ClubView, Command, GaugedLoft, TicketDetails } from '@tasche/contract';
 import {
   GAUGED,
   GAUGE_KEYS,
   formatDegrees,
   gaugeCheck,
+  loftDrift,
   playingLoft,
   sheetLie,
   type Gauged,
@@ -123,4 +124,16 @@ export function backTicket(
     why: off.map(({ gauged, off: by }) => `${gauged} ${offWords(by)}`).join(', '),
     ...occasion,
   };
+}
+
+/** How the loft of a club moves by itself since it was last set; nothing where it stands, or too little is known. */
+export function movingLoftWords(
+  { id, name, spec }: ClubView,
+  lofts: readonly GaugedLoft[],
+): string | undefined {
+  const setOn = spec.loftSetDeg?.takenOn ?? '';
+  const drift = loftDrift(lofts.filter(({ clubId, takenOn }) => clubId === id && takenOn >= setOn));
+  if (!drift?.moves) return undefined;
+  const size = `${Math.abs(drift.perMonthDeg).toFixed(2)}° ${drift.perMonthDeg > 0 ? 'weaker' : 'stronger'} a month`;
+  return `The ${name} moves: ${size}, ±${drift.plusMinusDeg.toFixed(2)}°, over ${drift.readings} readings.`;
 }

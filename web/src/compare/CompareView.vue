@@ -1,35 +1,25 @@
 <script setup lang="ts">
-import { shotOptions } from '../clubs/shot-options';
+import { baselineOf } from '@tasche/contract';
+import { QUESTION_WORDS } from '@tasche/core';
+import { NEmpty } from 'naive-ui';
+import { computed, defineAsyncComponent } from 'vue';
 import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
-import ChoiceField from '../fields/ChoiceField.vue';
-import UnitButton from '../app/UnitButton.vue';
-import { NEmpty } from 'naive-ui';
-import {
-  MAX_BUILDS,
-  QUESTIONS,
-  QUESTION_WORDS,
-  isShotKind,
-  type Question,
-  type ShotKind,
-} from '@tasche/core';
-import { computed, defineAsyncComponent } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
-import { baselineOf } from '@tasche/contract';
+import UnitButton from '../app/UnitButton.vue';
+import ChoiceField from '../fields/ChoiceField.vue';
 import { chartInk } from '../flight/flight-charts';
 import { HELD_SHARE, landingView } from '../range/range-charts';
 import { useRangeOf } from '../range/range-store';
 import { useSheet } from '../sheet/sheet-store';
 import AskBar from './AskBar.vue';
-import CrossingGrid from './CrossingGrid.vue';
 import BuildPicker from './BuildPicker.vue';
 import BuildTable from './BuildTable.vue';
+import CrossingGrid from './CrossingGrid.vue';
 import PairCard from './PairCard.vue';
 import TestPlan from './TestPlan.vue';
-import { hitBuilds, type HitBuild } from './builds';
-import { marginsIn } from './margins';
 import { useComparison } from './use-comparison';
+import { useComparisonAsked } from './use-comparison-asked';
 
 const FlightChart = defineAsyncComponent(() => import('../flight/FlightChart.vue'));
 
@@ -41,58 +31,11 @@ const range = useRangeOf(
   () => 'all',
 );
 const settings = useSettings();
-const route = useRoute();
-const router = useRouter();
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const baseline = computed(() => baselineOf(store.sheet!.player));
 
-const text = (key: string) => (typeof route.query[key] === 'string' ? route.query[key] : undefined);
-const set = (query: Record<string, string | undefined>) =>
-  void router.replace({ query: { ...route.query, ...query } });
-const shot = computed<ShotKind>(() => {
-  const asked = text('shot') ?? '';
-  return isShotKind(asked) ? asked : 'full';
-});
-/** The usual swings, and every one of the player's own with any club. */
-const swings = computed(() => {
-  const specs = store.clubs.map(({ spec }) => spec);
-  const options = specs.flatMap((spec) => shotOptions(spec));
-  return [...new Map([...shotOptions(undefined), ...options].map((one) => [one.value, one])).values()];
-});
-const all = computed(() =>
-  hitBuilds(
-    range.sessions,
-    range.bySession,
-    store.clubsById,
-    (strike) => {
-      const then = range.specOf(strike);
-      return then && Object.keys(then).length > 0 ? then : store.clubsById.get(strike.clubId!)!.spec;
-    },
-    shot.value,
-  ),
-);
-const chosen = computed<HitBuild[]>(() =>
-  (text('builds') ?? '')
-    .split(',')
-    .flatMap((id) => all.value.find((build) => build.id === id) ?? [])
-    .slice(0, MAX_BUILDS),
-);
-function choose(id: string): void {
-  const ids = chosen.value.map((build) => build.id);
-  const next = ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id];
-  set({ builds: next.length > 0 ? next.join(',') : undefined });
-}
-/** Against the first of them all are held. */
-const makeFirst = (id: string) =>
-  set({ builds: [id, ...chosen.value.map((build) => build.id).filter((one) => one !== id)].join(',') });
-/** Drivers race; everything else is to match. Any task can be asked of anything. */
-const question = computed<Question>(
-  () =>
-    QUESTIONS.find((one) => one === text('ask')) ??
-    (chosen.value.some(({ kind }) => kind === 'driver') ? 'longer' : 'matches'),
-);
-
-const margins = computed(() => marginsIn(text));
+const asked = useComparisonAsked(range);
+const { shot, swings, all, chosen, question, margins, choose, makeFirst, set } = asked;
 const answer = useComparison(range, { builds: chosen, question, margins, from: baseline });
 
 const names = computed(() => new Map(chosen.value.map(({ id, name }) => [id, name])));
@@ -107,10 +50,6 @@ const above = computed(() =>
     ink.value,
   ),
 );
-const number = (key: string, usual: number) => {
-  const value = Number(text(key) ?? NaN);
-  return Number.isFinite(value) ? value : usual;
-};
 </script>
 
 <template>
@@ -141,12 +80,7 @@ const number = (key: string, usual: number) => {
       <aside class="no-print">
         <BuildPicker :builds="all" :chosen="chosen" @choose="choose" />
         <label class="small quiet"
-          >Swing
-          <ChoiceField
-            :value="shot"
-            @update:value="set({ shot: $event, builds: undefined })"
-            label="Swing compared"
-            :options="swings"
+          >Swing <ChoiceField v-model:value="shot" label="Swing compared" :options="swings"
         /></label>
       </aside>
       <div class="main">
@@ -211,9 +145,9 @@ const number = (key: string, usual: number) => {
         <TestPlan
           v-if="chosen.length >= 2"
           :builds="chosen"
-          :shots-each="number('each', 15)"
-          :shots-a-turn="number('turn', 5)"
-          :seed="number('seed', 1)"
+          :shots-each="asked.number('each', 15)"
+          :shots-a-turn="asked.number('turn', 5)"
+          :seed="asked.number('seed', 1)"
           @set="(key, value) => set({ [key]: String(value) })"
         />
       </div>

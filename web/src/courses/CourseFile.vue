@@ -1,17 +1,28 @@
 <script setup lang="ts">
-import type { CourseDetails, CourseView, ReadHoles } from '@tasche/contract';
+import type { CourseDetails, CourseView } from '@tasche/contract';
 import { counted, courseLengthM, distanceNumber, type DistanceUnit } from '@tasche/core';
 import { NButton } from 'naive-ui';
+import { computed, ref } from 'vue';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { readCourseText, type CourseText } from './course-file';
 
-/** What a file of a course holds, before any of it is taken. */
-const props = defineProps<{ file: ReadHoles & { name: string }; course: CourseView; unit: DistanceUnit }>();
+/** What a file or a paste holds of a course, before any of it is taken. */
+const props = defineProps<{ from: CourseText; course: CourseView; unit: DistanceUnit }>();
 const emit = defineEmits<{ take: [part: Partial<CourseDetails>]; leave: [] }>();
 const MAX_PROBLEMS = 30;
 const MAX_PASSED = 12;
 
+/** Of lengths that name none. */
+const lengthUnit = ref<DistanceUnit>(props.unit);
+const UNITS = [
+  { value: 'm', label: 'metres' },
+  { value: 'yd', label: 'yards' },
+] as const;
+const file = computed(() => readCourseText(props.from, props.course, lengthUnit.value));
+
 /** The place comes along where nobody has written it down. */
 function take(): void {
-  const { holes, tees, place } = props.file;
+  const { holes, tees, place } = file.value;
   const where =
     place && props.course.latitudeDeg === null
       ? { longitudeDeg: Number(place[0].toFixed(5)), latitudeDeg: Number(place[1].toFixed(5)) }
@@ -23,17 +34,28 @@ function take(): void {
 <template>
   <section class="card brought" aria-label="What the file holds">
     <h2>
-      {{ file.name }}: {{ counted(file.holes.length, 'hole')
+      {{ from.name }}: {{ counted(file.holes.length, 'hole')
       }}<template v-if="file.holes.length"
-        >, {{ distanceNumber(courseLengthM(file, 0), unit) }} {{ unit }}, par
-        {{ file.holes.reduce((sum, { par }) => sum + par, 0) }}</template
+        >, par {{ file.holes.reduce((sum, { par }) => sum + par, 0) }}</template
       >
     </h2>
+    <label v-if="file.isUnitGuessed" class="bar small">
+      Lengths name no unit; they are in
+      <ChoiceField v-model:value="lengthUnit" label="Unit of the lengths" :options="UNITS" />
+    </label>
     <ul v-if="file.problems.length" role="alert">
       <li v-for="one in file.problems.slice(0, MAX_PROBLEMS)" :key="one" class="verdict error">
         ■ {{ one }}
       </li>
     </ul>
+    <p v-if="file.holes.length" class="small">
+      {{ file.tees.length === 1 ? 'Tee' : 'Tees' }}:
+      {{
+        file.tees
+          .map((tee, t) => `${tee}, ${distanceNumber(courseLengthM(file, t), unit)} ${unit}`)
+          .join('; ')
+      }}.
+    </p>
     <p v-if="file.passed.length" class="small quiet">
       Passed over: {{ file.passed.slice(0, MAX_PASSED).join(', ')
       }}<template v-if="file.passed.length > MAX_PASSED">

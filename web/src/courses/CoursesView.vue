@@ -1,13 +1,7 @@
 <script setup lang="ts">
-import {
-  readHolesCsv,
-  readHolesGeoJson,
-  writeHolesCsv,
-  writeHolesGeoJson,
-  type CourseDetails,
-  type ReadHoles,
-} from '@tasche/contract';
+import { isScorecard, type CourseDetails } from '@tasche/contract';
 import { courseLengthM, distanceNumber, type DistanceUnit } from '@tasche/core';
+import { useEventListener } from '@vueuse/core';
 import { NButton, NEmpty } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
@@ -18,10 +12,12 @@ import ProblemLine from '../app/ProblemLine.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { useSettings } from '../app/settings';
 import FileField from '../fields/FileField.vue';
+import { isTyping } from '../keys/is-typing';
 import { useUndo, useUndoScope } from '../changes/undo-stack';
 import CourseFields from './CourseFields.vue';
 import CourseFile from './CourseFile.vue';
 import CourseSeasons from './CourseSeasons.vue';
+import { openCourseFile, saveCourseFile, type CourseText } from './course-file';
 import HolePicture from './HolePicture.vue';
 import HoleTable from './HoleTable.vue';
 import { newCourse, usualHoles } from './new-course';
@@ -43,7 +39,7 @@ const active = ref(0);
 const tee = ref(0);
 const tab = ref<'holes' | 'seasons'>('holes');
 const problem = ref('');
-const brought = ref<(ReadHoles & { name: string }) | null>(null);
+const brought = ref<CourseText | null>(null);
 watch(
   () => course.value?.id,
   () => {
@@ -74,35 +70,27 @@ function begin(count: 9 | 18): void {
   set({ holes: usualHoles(count, course.value!.tees.length) });
 }
 
-const MAX_FILE_BYTES = 2_000_000;
 async function bring(file: File): Promise<void> {
-  if (!course.value) return;
-  if (file.size > MAX_FILE_BYTES) {
-    problem.value = `${file.name} is over 2 MB; a course's holes are a few kilobytes.`;
-    return;
-  }
   problem.value = '';
-  const text = await file.text();
-  const isJson = /json$/i.test(file.name) || text.trimStart().startsWith('{');
-  brought.value = {
-    name: file.name,
-    ...(isJson ? readHolesGeoJson(text, course.value) : readHolesCsv(text, course.value, unit.value)),
-  };
+  try {
+    brought.value = await openCourseFile(file);
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
 }
+function bringText(text: string): void {
+  brought.value = { name: 'What was pasted', text };
+}
+/** A scorecard may be pasted anywhere on the page but into a field; its table takes one by itself. */
+useEventListener('paste', (event: ClipboardEvent) => {
+  const text = event.clipboardData?.getData('text/plain') ?? '';
+  if (!course.value || event.defaultPrevented || isTyping(event) || !isScorecard(text)) return;
+  event.preventDefault();
+  bringText(text);
+});
 function take(part: Partial<CourseDetails>): void {
   set(part);
   brought.value = null;
-}
-function save(kind: 'geojson' | 'csv'): void {
-  const one = course.value!;
-  const text = kind === 'geojson' ? writeHolesGeoJson(one) : writeHolesCsv(one, unit.value);
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(
-    new Blob([text], { type: kind === 'geojson' ? 'application/geo+json' : 'text/csv' }),
-  );
-  link.download = `${one.name.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'course'}.${kind}`;
-  link.click();
-  URL.revokeObjectURL(link.href);
 }
 useUndoScope(() => 'schedule');
 const undo = useUndo();
@@ -130,7 +118,7 @@ const undo = useUndo();
     <LoadingRows v-else-if="store.state !== 'ready'" :rows="6" :px="26" />
     <NEmpty
       v-else-if="store.courses.length === 0"
-      description="No course is written down yet. Add one, then bring its holes from a map (GeoJSON) or a yardage list (CSV), or type them."
+      description="No course is written down yet. Add one, then paste its scorecard, bring a file (a map as GeoJSON, a yardage list as CSV), or type the holes."
     />
     <p v-else-if="!course" class="quiet">
       This course is not here; it may have been deleted. <RouterLink to="/courses">All courses</RouterLink>
@@ -169,24 +157,29 @@ const undo = useUndo();
         </NButton>
         <span class="space" />
         <FileField label="File of a course" accept=".geojson,.json,.csv,.txt" @file="bring"
-          >Bring GeoJSON or CSV</FileField
+          >Bring a file…</FileField
         >
         <template v-if="course.holes.length"
-          ><NButton @click="save('geojson')" size="small">Save as GeoJSON</NButton
-          ><NButton @click="save('csv')" size="small">Save as CSV</NButton></template
+          ><NButton @click="saveCourseFile(course, 'geojson', unit)" size="small">Save as GeoJSON</NButton
+          ><NButton @click="saveCourseFile(course, 'csv', unit)" size="small">Save as CSV</NButton></template
         >
         <NButton @click="remove" size="small">Delete</NButton>
       </div>
       <CourseFile
         v-if="brought"
-        :file="brought"
+        :key="brought.text"
+        :from="brought"
         :course="course"
         :unit="unit"
         @take="take"
         @leave="brought = null"
       />
       <template v-if="tab === 'holes'">
-        <NEmpty v-if="course.holes.length === 0" class="empty" description="No holes are written down yet.">
+        <NEmpty
+          v-if="course.holes.length === 0"
+          class="empty"
+          description="No holes are written down yet. Paste a scorecard here, bring a file, or begin with usual ones and type over them."
+        >
           <template #extra
             ><NButton type="primary" @click="begin(18)">Begin with eighteen usual ones</NButton>
             <NButton @click="begin(9)">Nine</NButton></template
@@ -199,6 +192,7 @@ const undo = useUndo();
             :unit="unit"
             :active="active"
             @holes="set({ holes: $event })"
+            @card="bringText"
             @active="active = $event"
           />
           <HolePicture

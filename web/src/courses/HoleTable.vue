@@ -2,6 +2,7 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { NTable } from 'naive-ui';
 import TextField from '../fields/TextField.vue';
+import { isScorecard } from '@tasche/contract';
 import { courseLengthM, distanceNumber, type DistanceUnit, type Hole } from '@tasche/core';
 import { computed, nextTick, ref } from 'vue';
 import { holeColumns } from './hole-columns';
@@ -13,7 +14,12 @@ const props = defineProps<{
   unit: DistanceUnit;
   active: number;
 }>();
-const emit = defineEmits<{ holes: [holes: readonly Hole[]]; active: [hole: number] }>();
+const emit = defineEmits<{
+  holes: [holes: readonly Hole[]];
+  active: [hole: number];
+  /** A whole scorecard was pasted. */
+  card: [text: string];
+}>();
 const columns = computed(() => holeColumns(props.tees, props.unit));
 const problem = ref<{ hole: number; column: string; text: string } | null>(null);
 
@@ -45,6 +51,10 @@ function paste(event: ClipboardEvent, hole: number, column: number): void {
   const text = event.clipboardData?.getData('text/plain') ?? '';
   if (!/[\t\n]/.test(text.trim())) return;
   event.preventDefault();
+  if (isScorecard(text)) {
+    emit('card', text);
+    return;
+  }
   let holes = [...props.holes];
   for (const [r, row] of text.replace(/\r/g, '').replace(/\n$/, '').split('\n').entries()) {
     for (const [c, cell] of row.split('\t').entries()) {

@@ -31,6 +31,11 @@ export function textOfBytes(bytes: Uint8Array, isPart = false): { text: string; 
   return { text, encoding };
 }
 
+/** The whole text of a file. @throws Error where it is none */
+export async function textOfFile(file: File): Promise<string> {
+  return textOfBytes(new Uint8Array(await file.arrayBuffer())).text;
+}
+
 /** Letters and figures make up most of any table. */
 function isNoText(text: string): boolean {
   const start = text.slice(0, 4000);

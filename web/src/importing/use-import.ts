@@ -11,7 +11,7 @@ import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
 import { request } from '../api/request';
 import { today } from '../app/day';
-import { textOfBytes } from '../files/text-of-file';
+import { textOfFile } from '../files/text-of-file';
 import { planOf, withHeads, type PastedTable } from '../sheet/pasted-table';
 import { useSheet } from '../sheet/sheet-store';
 
@@ -57,7 +57,7 @@ export function useImport(unit: () => DistanceUnit) {
     try {
       if (file.size > MAX_BYTES)
         throw new Error(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB; 2 MB is the limit.`);
-      const { text } = textOfBytes(new Uint8Array(await file.arrayBuffer()));
+      const text = await textOfFile(file);
       if (/\.json$/i.test(file.name)) {
         const changeId = newId();
         locker.value = { text, changeId, plan: (await sendLocker(text, changeId, 'none')).plan };

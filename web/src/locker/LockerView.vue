@@ -83,11 +83,7 @@ function setQuery(key: string, value: string | undefined): void {
 }
 
 function paste(text: string, row: number, column: number): void {
-  try {
-    editing.pasted.paste(text, row, column, rows.value, columnSet.value.columns);
-  } catch (error) {
-    editing.notice.value = `That could not be read as a table: ${(error as Error).message}`;
-  }
+  editing.paste(text, row, column, rows.value, columnSet.value.columns);
 }
 </script>
 

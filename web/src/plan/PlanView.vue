@@ -1,47 +1,37 @@
 <script setup lang="ts">
-import PageHead from '../app/PageHead.vue';
-import ActionMenu, { type Action } from '../app/ActionMenu.vue';
-import ChoiceField from '../fields/ChoiceField.vue';
-import UnitButton from '../app/UnitButton.vue';
-import { GAPPING_STRATEGIES } from '@tasche/core';
 import type { PlanChoosing, PlanDetails } from '@tasche/contract';
-import { NButton } from 'naive-ui';
 import { v4 as newId } from 'uuid';
-import { computed, nextTick, ref, watch } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
-import { shortDay } from '../app/day';
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import BagAir from '../bag/BagAir.vue';
 import BagFindings from '../bag/BagFindings.vue';
 import LeftOut from '../bag/LeftOut.vue';
 import { useBagLadder } from '../bag/use-bag-ladder';
-import ConditionsBar from '../conditions/ConditionsBar.vue';
-import ConditionsEffect from '../conditions/ConditionsEffect.vue';
 import { settingWords } from '../conditions/air-units';
-import { settingPart } from '../conditions/setting-query';
 import { isTyping } from '../keys/is-typing';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
 import ChoosePanel from './ChoosePanel.vue';
-import PlanForm from './PlanForm.vue';
-import PlanPicker from './PlanPicker.vue';
 import EventForm from './EventForm.vue';
+import PlanForm from './PlanForm.vue';
+import PlanHead, { type PlanWriting } from './PlanHead.vue';
 import SwapList from './SwapList.vue';
-import WeekBoard from './WeekBoard.vue';
 import { usePlan } from './use-plan';
 import { useWeekSwaps } from './use-week-swaps';
+import WeekBoard from './WeekBoard.vue';
 
 /** A week from the gamer bag: what goes out, what comes in, why, and what each swap does; printed as a swap sheet. */
 const props = defineProps<{ playerId: string; planId?: string }>();
 const store = useSheet();
-const route = useRoute();
 const router = useRouter();
 
 const { plans, plan } = usePlan(props);
 const bag = computed(() => store.sheet!.bags.find((one) => one.id === plan.value?.bagId));
 const ladder = useBagLadder(bag);
 const { unit, school, report, setting, moved } = ladder;
-const airBar = ref<InstanceType<typeof ConditionsBar> | null>(null);
+const air = useTemplateRef<InstanceType<typeof BagAir>>('air');
 const airOpen = ref(false);
-const writing = ref<'new' | 'edit' | 'event' | null>(null);
+const writing = ref<PlanWriting | null>(null);
 const active = ref<string | null>(null);
 watch(
   () => props.planId,
@@ -64,36 +54,6 @@ function save(details: PlanDetails): void {
   writing.value = null;
 }
 
-function remove(): void {
-  if (!plan.value) return;
-  store.change([{ do: 'removePlan', planId: plan.value.id, version: plan.value.version }]);
-  void router.push({ name: 'plan', params: { playerId: props.playerId } });
-}
-const actions = computed((): Action[] => [
-  { key: 'edit', label: 'Edit the week', run: () => (writing.value = 'edit') },
-  ...(bag.value
-    ? [
-        {
-          key: 'flights',
-          label: 'Flights',
-          run: () =>
-            void router.push({
-              name: 'flight',
-              params: { playerId: props.playerId, bagId: bag.value!.id },
-              query: settingPart(route.query),
-            }),
-        },
-      ]
-    : []),
-  ...(store.gamer
-    ? [
-        { key: 'event', label: 'Plan an event', run: () => (writing.value = 'event') },
-        { key: 'week', label: 'Plan a week', run: () => (writing.value = 'new') },
-      ]
-    : []),
-  ...(bag.value?.gamer ? [] : [{ key: 'remove', label: 'Delete this plan', run: remove }]),
-]);
-
 /** Every club that could go, as it plays in the week's air. */
 const knownCandidates = computed(() =>
   store.clubs
@@ -109,8 +69,6 @@ function setChoosing(choosing: PlanChoosing): void {
   store.change([{ do: 'editPlan', planId: plan.value!.id, version: plan.value!.version, set: { choosing } }]);
 }
 
-const print = () => window.print();
-
 useShortcuts('The bag', {
   'Alt O': (event) => {
     if (isTyping(event) || !plan.value) return false;
@@ -120,7 +78,7 @@ useShortcuts('The bag', {
   'Alt A': (event) => {
     if (isTyping(event) || !plan.value) return false;
     airOpen.value = true;
-    void nextTick(() => airBar.value?.focus());
+    void nextTick(() => air.value?.focus());
     return true;
   },
 });
@@ -128,54 +86,17 @@ useShortcuts('The bag', {
 
 <template>
   <div class="page">
-    <PageHead :of="store.sheet!.player.name">
-      {{ plan?.name ?? (writing === 'event' ? 'plan an event' : 'plan')
-      }}<span v-if="bag?.gamer" class="tag">now the gamer</span>
-      <template #says>
-        <p v-if="plan" class="meta">
-          <b v-if="plan.course">{{ plan.course }}</b><span
-            >{{ shortDay(plan.startsOn) }} to {{ shortDay(plan.endsOn) }}</span
-          >
-          <span v-if="plan.ground">Ground: {{ plan.ground }}</span
-          ><span v-if="plan.weather">Weather: {{ plan.weather }}</span>
-        </p>
-        <p v-else class="quiet small">
-          From the gamer bag: clubs go out and in, and the page says what each swap does.
-        </p>
-      </template>
-      <template #actions>
-        <PlanPicker :player-id="playerId" :plans="plans" :plan-id="plan?.id" />
-        <ChoiceField
-          v-model:value="school"
-          label="Gapping style"
-          size="medium"
-          :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
-        />
-        <UnitButton :own="store.sheet!.player.distanceUnit" />
-        <template v-if="!plan && store.gamer">
-          <NButton @click="writing = 'new'">Plan a week</NButton>
-          <NButton type="primary" @click="writing = 'event'">Plan an event</NButton>
-        </template>
-        <NButton
-          v-if="plan"
-          :aria-expanded="airOpen || Boolean(setting)"
-          title="Alt A"
-          @click="airOpen = !airOpen"
-        >
-          Air and ground
-        </NButton>
-        <NButton v-if="plan" @click="print">Print the swap sheet</NButton>
-        <NButton
-          v-if="plan && bag && !bag.gamer"
-          :disabled="ladder.tooMany.value > 0"
-          @click="store.change([{ do: 'makeGamer', bagId: bag.id }])"
-          type="primary"
-        >
-          Make it the gamer
-        </NButton>
-        <ActionMenu v-if="plan" label="More for this plan" :actions="actions" />
-      </template>
-    </PageHead>
+    <PlanHead
+      v-model:strategy="school"
+      v-model:writing="writing"
+      v-model:air-open="airOpen"
+      :player-id="playerId"
+      :plans="plans"
+      :plan="plan"
+      :bag="bag"
+      :in-air="Boolean(setting)"
+      :too-many="ladder.tooMany.value > 0"
+    />
     <EventForm v-if="writing === 'event'" :player-id="playerId" @leave="writing = null" />
     <PlanForm
       v-else-if="writing"
@@ -193,24 +114,7 @@ useShortcuts('The bag', {
       This plan is not here; it may have been deleted. History can bring it back.
     </p>
     <template v-if="plan && bag">
-      <ConditionsBar
-        v-if="airOpen || setting"
-        ref="airBar"
-        :setting="setting"
-        :baseline="ladder.baseline.value"
-        :unit="unit"
-        :complaints="ladder.complaints.value"
-        :problem="ladder.conditions.problem.value"
-        @set="setting = $event"
-      >
-        <ConditionsEffect
-          v-if="setting"
-          :clubs="ladder.inBag.value"
-          :moved="moved"
-          :turned="ladder.turned.value"
-          :unit="unit"
-        />
-      </ConditionsBar>
+      <BagAir v-if="airOpen || setting" ref="air" :ladder="ladder" @set="setting = $event" />
       <p v-if="setting" class="print-only">Read in {{ settingWords(setting, unit) }}.</p>
       <SwapList
         :plan="plan"
@@ -268,22 +172,6 @@ useShortcuts('The bag', {
 </template>
 
 <style scoped>
-.tag {
-  font-size: 12px;
-  font-weight: 500;
-  color: var(--petrol);
-  border: 1px solid var(--petrol-mid);
-  border-radius: 3px;
-  padding: 1px 6px;
-  margin-left: 8px;
-  vertical-align: 4px;
-}
-.meta {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 18px;
-  margin-top: 5px;
-}
 .print-only {
   display: none;
 }

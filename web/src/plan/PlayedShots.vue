@@ -6,6 +6,7 @@ import { counted, distanceNumber, type DistanceUnit } from '@tasche/core';
 import { computed, ref } from 'vue';
 import FileField from '../fields/FileField.vue';
 import TextField from '../fields/TextField.vue';
+import { textOfFile } from '../files/text-of-file';
 
 /**
  * What was hit from where: a line a shot, typed, pasted or out of a CSV; each line is read as it is typed.
@@ -24,8 +25,12 @@ const read = computed(() => readPlayedShots(typed.value, props.clubs, props.unit
 const MAX_BYTES = 200_000;
 async function choose(file: File): Promise<void> {
   problem.value = '';
-  if (file.size > MAX_BYTES) problem.value = `${file.name} is larger than a round.`;
-  else typed.value = await file.text();
+  try {
+    if (file.size > MAX_BYTES) throw new Error(`${file.name} is larger than a round.`);
+    typed.value = await textOfFile(file);
+  } catch (error) {
+    problem.value = (error as Error).message;
+  }
 }
 function take(): void {
   emit('take', read.value.shots);

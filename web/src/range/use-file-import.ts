@@ -18,14 +18,13 @@ import { request } from '../api/request';
 import { sendFile, type Sending } from '../api/send-file';
 import { today } from '../app/day';
 import { useSettings } from '../app/settings';
+import { saveFile } from '../files/save-file';
 import { useSheet } from '../sheet/sheet-store';
 import { NO_MAPPING, type OpenMapping } from './open-mapping';
 import { lookAtFile, type FileLook } from './read-file';
 
 /** Without one of these nothing can be made of a row. */
 const ENOUGH = ['carryM', 'totalM', 'ballSpeedMps', 'clubSpeedMps'];
-/** A download has begun by then. */
-const DOWNLOAD_MS = 10_000;
 
 /** A launch monitor's file on its way in: looked at, mapped, tried without being kept, taken. */
 export function useFileImport(playerId: () => string, baseline: () => PlayingConditions) {
@@ -140,13 +139,7 @@ export function useFileImport(playerId: () => string, baseline: () => PlayingCon
       fields: ['line', 'column', 'found', 'why'],
       data: refusals.map(({ line, column, text, reason }) => [line, guarded(column), guarded(text), reason]),
     });
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
-    link.download = `left out of ${file.value?.name ?? 'file'}.csv`;
-    link.click();
-    setTimeout(() => {
-      URL.revokeObjectURL(link.href);
-    }, DOWNLOAD_MS);
+    saveFile(`left out of ${file.value?.name ?? 'file'}.csv`, csv, 'text/csv');
   }
 
   const clubOf = (label: string) => clubs[labelKey(label)] ?? null;

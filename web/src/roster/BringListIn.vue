@@ -12,7 +12,7 @@ import ProblemLine from '../app/ProblemLine.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
-import { textOfBytes } from '../files/text-of-file';
+import { textOfFile } from '../files/text-of-file';
 import { clubsOfGamer, newPlayerCommands } from './new-player';
 import { listedCells, listedPlayers, type ListedPlayer } from './player-list';
 
@@ -66,7 +66,7 @@ async function choose(file: File): Promise<void> {
   table.value = null;
   try {
     if (file.size > MAX_BYTES) throw new Error(`it is ${(file.size / 1e6).toFixed(1)} MB; 2 MB is the limit`);
-    table.value = listedCells(textOfBytes(new Uint8Array(await file.arrayBuffer())).text);
+    table.value = listedCells(await textOfFile(file));
   } catch (error) {
     problem.value = `${file.name}: ${(error as Error).message}`;
   }

@@ -18,9 +18,16 @@ import AddPlayer from './AddPlayer.vue';
 import MadeUpPlayers from './MadeUpPlayers.vue';
 import PrintRun from './PrintRun.vue';
 import RosterCard from './RosterCard.vue';
-import { eventStateWords } from './event-state';
-import { GROUPINGS, changesSinceYesterday, grouped, type Grouping } from './roster-groups';
-import { thingsToDo } from './things-to-do';
+import {
+  GROUPINGS,
+  ONLY,
+  ORDERS,
+  grouped,
+  mostPressing,
+  rosterRows,
+  shownRows,
+  type RosterLook,
+} from './roster-groups';
 
 const BringPlayerIn = defineAsyncComponent(() => import('./BringPlayerIn.vue'));
 const BringListIn = defineAsyncComponent(() => import('./BringListIn.vue'));
@@ -53,55 +60,14 @@ function endList(): void {
 }
 const identity = useIdentity();
 const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
-/** How the roster was last looked at is kept: what is searched, who is shown, in which order. */
-const ORDERS = [
-  { value: 'name', label: 'by name' },
-  { value: 'pressing', label: 'the most pressing first' },
-  { value: 'event', label: 'by the next event' },
-] as const;
-const ONLY = [
-  { value: 'all', label: 'everybody' },
-  { value: 'pressing', label: 'who needs something' },
-  { value: 'faults', label: 'with a fault' },
-  { value: 'tickets', label: 'with tickets' },
-  { value: 'changed', label: 'changed since yesterday' },
-] as const;
-const view = useLocalStorage(
+/** How the roster was last looked at is kept. */
+const view = useLocalStorage<RosterLook>(
   'tasche.roster',
-  { search: '', only: 'all', order: 'name', group: 'none' as Grouping },
+  { search: '', only: 'all', order: 'name', group: 'none' },
   { mergeDefaults: true },
 );
-
-const here = computed(() =>
-  (entries.value ?? [])
-    .filter((entry) => !entry.player.archived)
-    .map((entry) => ({
-      ...entry,
-      things: thingsToDo(entry, today()),
-      event: eventStateWords(entry, today()),
-      recent: changesSinceYesterday(entry, today()),
-    })),
-);
-const rankOf = ({ things }: { things: readonly { rank: number }[] }) => things[0]?.rank ?? 99;
-const shown = computed(() => {
-  const { search, only, order } = view.value;
-  const wanted = search.trim().toLowerCase();
-  const kept = here.value.filter(
-    ({ player, gamer, bench, things, nextPlan, recent }) =>
-      [player.name, nextPlan?.name ?? '', nextPlan?.course ?? ''].some((text) =>
-        text.toLowerCase().includes(wanted),
-      ) &&
-      (only === 'all' ||
-        (only === 'pressing' && things.length > 0) ||
-        (only === 'faults' && (gamer?.faults ?? 0) > 0) ||
-        (only === 'tickets' && bench.tickets > 0) ||
-        (only === 'changed' && recent.length > 0)),
-  );
-  if (order === 'pressing') return kept.toSorted((a, b) => rankOf(a) - rankOf(b));
-  if (order === 'event')
-    return kept.toSorted((a, b) => (a.nextPlan?.startsOn ?? '9').localeCompare(b.nextPlan?.startsOn ?? '9'));
-  return kept;
-});
+const here = computed(() => rosterRows(entries.value ?? [], today()));
+const shown = computed(() => shownRows(here.value, view.value));
 const groups = computed(() => grouped(shown.value, view.value.group, today()));
 /** Players of a print run, while one is put together. */
 const run = ref<ReadonlySet<string> | null>(null);
@@ -121,9 +87,7 @@ watch(
   { deep: true },
 );
 /** One key to the next thing to do. */
-const first = computed(
-  () => here.value.filter(({ things }) => things.length > 0).toSorted((a, b) => rankOf(a) - rankOf(b))[0],
-);
+const first = computed(() => mostPressing(here.value));
 useShortcuts('Roster and bench', {
   'Alt N': () => {
     if (!first.value) return false;
@@ -256,14 +220,6 @@ h2 {
 @media (max-width: 980px) {
   .roster li {
     grid-template-columns: 1fr;
-  }
-  .roster dl {
-    grid-column: 1;
-    grid-row: auto;
-  }
-  dl {
-    grid-template-columns: repeat(auto-fit, minmax(120px, 1fr));
-    gap: 8px 14px;
   }
 }
 </style>

@@ -10,6 +10,7 @@ import { freshRound } from '../courses/fresh-round';
 import { useSchedule } from '../courses/schedule-store';
 import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
+import { textOfFile } from '../files/text-of-file';
 import { calendarPlans, firstDay } from './calendar-plan';
 import type { CalendarRow } from './read-calendar';
 
@@ -34,7 +35,7 @@ async function read(file: File): Promise<void> {
     return;
   }
   try {
-    rows.value = readCalendar(await file.text());
+    rows.value = readCalendar(await textOfFile(file));
     left.value = new Set();
   } catch (error) {
     problem.value = (error as Error).message;

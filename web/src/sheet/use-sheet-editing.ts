@@ -6,7 +6,7 @@ import {
   type ClubKind,
   type LoftKey,
 } from '@tasche/core';
-import type { BagView, Command } from '@tasche/contract';
+import { TableError, type BagView, type Command } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { useSessionStorage } from '@vueuse/core';
 import { computed, ref, type ComputedRef } from 'vue';
@@ -130,5 +130,15 @@ export function useSheetEditing(bag: ComputedRef<BagView | undefined>) {
     writeLofts,
   });
 
-  return { rejected, kindWanted, notice, loftQuestion, write, answerLofts, add, pasted };
+  /** Rows pasted into the sheet; a text that is no table is said to be none. */
+  function paste(...pasting: Parameters<typeof pasted.paste>): void {
+    try {
+      pasted.paste(...pasting);
+    } catch (error) {
+      if (!(error instanceof TableError)) throw error;
+      notice.value = `That could not be read as a table: ${error.message}`;
+    }
+  }
+
+  return { rejected, kindWanted, notice, loftQuestion, write, answerLofts, add, paste, pasted };
 }

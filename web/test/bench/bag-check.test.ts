@@ -9,6 +9,7 @@ import {
   checkedClub,
   inCheckOrder,
   isOff,
+  movingLoftWords,
 } from '../../src/bench/bag-check';
 import { clubView } from '../sheet';
 
@@ -111,5 +112,25 @@ describe('the table of a check', () => {
     expect(document.activeElement).toBe(fields[0]!.element);
     expect(view.get('.verdict').text()).toBe('■ 1.5° over');
     view.unmount();
+  });
+});
+
+describe('the loft of a club that moves by itself', () => {
+  const lofts = (clubId: string, degs: readonly number[]) =>
+    degs.map((deg, i) => ({ clubId, deg, takenOn: `2026-0${i + 2}-01` }));
+  const set = club('7', { loftSetDeg: [32, '2026-01-01'] });
+
+  it('is said with its size and how sure that is, of readings since it was set', () => {
+    const words = movingLoftWords(set, lofts('7', [32, 32.5, 33, 33.5, 34, 34.5]));
+    expect(words).toMatch(/^The 7 moves: 0\.5\d° weaker a month, ±\d\.\d\d°, over 6 readings\.$/);
+    expect(movingLoftWords(set, lofts('7', [34.5, 34, 33.5, 33, 32.5, 32]))).toContain('stronger');
+    const setLater = club('7', { loftSetDeg: [34, '2026-06-02'] });
+    expect(movingLoftWords(setLater, lofts('7', [32, 32.5, 33, 33.5, 34, 34.5]))).toBeUndefined();
+  });
+
+  it('is not said of one that stands, of another club’s readings, or of too few', () => {
+    expect(movingLoftWords(set, lofts('7', [32, 32.1, 31.9, 32, 32.1, 32]))).toBeUndefined();
+    expect(movingLoftWords(set, lofts('8', [32, 32.5, 33, 33.5, 34, 34.5]))).toBeUndefined();
+    expect(movingLoftWords(set, lofts('7', [32, 35]))).toBeUndefined();
   });
 });

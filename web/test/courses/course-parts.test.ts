@@ -1,10 +1,14 @@
 import type { CourseView } from '@tasche/contract';
-import { toMetres } from '@tasche/core';
+import { toMetres, type Hole } from '@tasche/core';
 import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
+import { nextTick } from 'vue';
 import CourseFields from '../../src/courses/CourseFields.vue';
 import CourseFile from '../../src/courses/CourseFile.vue';
+import ChoiceField from '../../src/fields/ChoiceField.vue';
 import CourseSeasons from '../../src/courses/CourseSeasons.vue';
+import HoleTable from '../../src/courses/HoleTable.vue';
+import type { CourseText } from '../../src/courses/course-file';
 import { newCourse, usualHoles } from '../../src/courses/new-course';
 
 const course = (more: Partial<CourseView> = {}): CourseView => ({
@@ -64,35 +68,86 @@ describe('the fields of a course', () => {
 });
 
 describe('a file of a course', () => {
-  const file = (more: object = {}) => ({
-    name: 'heide.csv',
-    holes: usualHoles(9, 1),
-    tees: ['Back'],
-    problems: [],
-    passed: [],
-    place: [10.123456, 53.5] as [number, number],
-    ...more,
+  const map = (more: object = {}) => ({
+    name: 'heide.geojson',
+    text: JSON.stringify({
+      type: 'FeatureCollection',
+      features: Array.from({ length: 9 }, (_one, i) => ({
+        type: 'Feature',
+        properties: { hole: i + 1, par: 4, ...more },
+        geometry: {
+          type: 'LineString',
+          coordinates: [
+            [10.123456, 53.5],
+            [10.123456, 53.5034],
+          ],
+        },
+      })),
+    }),
   });
+  const shown = (from: CourseText, more: Partial<CourseView> = {}, unit: 'm' | 'yd' = 'm') =>
+    mount(CourseFile, { props: { from, course: course(more), unit } });
 
   it('says what it holds, and brings its place along where none is written down', async () => {
-    const view = mount(CourseFile, { props: { file: file(), course: course(), unit: 'm' } });
-    expect(view.text()).toContain('heide.csv: 9 holes');
+    const view = shown(map());
+    expect(view.text()).toContain('heide.geojson: 9 holes');
     expect(view.text()).toContain('par 36');
+    expect(view.text()).not.toContain('name no unit');
     await view.get('button').trigger('click');
     expect(view.emitted('take')![0]).toMatchObject([{ longitudeDeg: 10.12346, latitudeDeg: 53.5 }]);
-    const placed = mount(CourseFile, {
-      props: { file: file(), course: course({ latitudeDeg: 1, longitudeDeg: 2 }), unit: 'm' },
-    });
+    const placed = shown(map(), { latitudeDeg: 1, longitudeDeg: 2 });
     await placed.get('button').trigger('click');
     expect(placed.emitted('take')![0]).not.toHaveProperty('0.latitudeDeg');
   });
 
   it('is not taken with a fault in it, which is read out', () => {
-    const view = mount(CourseFile, {
-      props: { file: file({ problems: ['hole 1: par must be 3 to 6'] }), course: course(), unit: 'm' },
-    });
+    const view = shown(map({ par: 9 }));
     expect(view.get('[role="alert"]').text()).toContain('hole 1: par');
     expect(view.get('button').attributes('disabled')).toBeDefined();
+  });
+
+  it('asks what unit its lengths are in where they name none', async () => {
+    const text = ['Hole,Par,White', ...Array.from({ length: 9 }, (_one, i) => `${i + 1},4,400`)].join('\n');
+    const view = shown({ name: 'card.csv', text }, {}, 'yd');
+    expect(view.text()).toContain('White, 3600 yd');
+    await view.getComponent(ChoiceField).vm.$emit('update:value', 'm');
+    expect(view.text()).toContain('White, 3937 yd');
+    await view.get('.n-button--primary-type').trigger('click');
+    const [part] = view.emitted('take')![0] as [Partial<CourseView>];
+    expect(part.tees).toEqual(['White']);
+    expect(part.holes!.map(({ lengthsM }) => lengthsM)).toEqual(Array(9).fill([400]));
+  });
+});
+
+describe('the table of holes', () => {
+  const table = () =>
+    mount(HoleTable, { props: { holes: usualHoles(9, 1), tees: ['Back'], unit: 'm', active: 0 } });
+  const paste = async (view: ReturnType<typeof table>, text: string) => {
+    const event = new Event('paste', { cancelable: true });
+    Object.assign(event, { clipboardData: { getData: () => text } });
+    view.get('input').element.dispatchEvent(event);
+    await nextTick();
+  };
+
+  it('takes rows of a spreadsheet where they are pasted, and a whole card as one', async () => {
+    const view = table();
+    await paste(view, '3\t150\n5\t480');
+    const [holes] = view.emitted('holes')![0] as [readonly Hole[]];
+    expect(holes.slice(0, 2)).toMatchObject([
+      { par: 3, lengthsM: [150] },
+      { par: 5, lengthsM: [480] },
+    ]);
+    const card = ['Hole\t1\t2\t3\t4\t5\t6\t7\t8\t9', 'White\t1\t2\t3\t4\t5\t6\t7\t8\t9'].join('\n');
+    await paste(view, card);
+    expect(view.emitted('card')).toEqual([[card]]);
+    expect(view.emitted('holes')).toHaveLength(1);
+  });
+
+  it('takes nothing of rows with a fault', async () => {
+    const view = table();
+    await paste(view, '3\t150\n12\t480');
+    expect(view.emitted('holes')).toBeUndefined();
+    expect(view.text()).toContain('Row 2 of what was pasted');
   });
 });
 

@@ -3,7 +3,14 @@ import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
 import PrintRun from '../../src/roster/PrintRun.vue';
 import { eventState, eventStateWords } from '../../src/roster/event-state';
-import { changesSinceYesterday, grouped } from '../../src/roster/roster-groups';
+import {
+  changesSinceYesterday,
+  grouped,
+  mostPressing,
+  rosterRows,
+  shownRows,
+  type RosterLook,
+} from '../../src/roster/roster-groups';
 import { sheetOf } from '../sheet';
 
 const plan = (name: string, settled: number, swaps = 0, rounds = true) => ({
@@ -98,6 +105,51 @@ describe('the roster in groups', () => {
     expect(since('2026-11-26')).toEqual(moments.slice(0, 2));
     expect(since('2026-11-25')).toEqual(moments);
     expect(since('2026-11-28')).toEqual([]);
+  });
+});
+
+describe('who of the roster is shown', () => {
+  const gamer = { bagId: 'b', clubs: 14, faults: 2, looks: 0, severity: 'error' as const, headline: '' };
+  const rows = rosterRows(
+    [
+      { ...entry('Ana', plan('Open', 3)), lastChanges: [], gamer },
+      { ...entry('Bo', { ...plan('Cup', 3), course: 'Föhrenau' }), lastChanges: [], gamer: null },
+      {
+        ...entry('Cy', null),
+        lastChanges: [{ at: `${TODAY}T08:00:00` }] as unknown as RosterEntry['lastChanges'],
+        gamer: { ...gamer, faults: 0, severity: 'fine' as const },
+        bench: { ...BENCH, tickets: 1, checkedOn: TODAY },
+      },
+      { ...entry('Di', null), player: { ...sheetOf([], []).player, archived: true } },
+    ],
+    TODAY,
+  );
+  const names = (look: Partial<RosterLook>) =>
+    shownRows(rows, { search: '', only: 'all', order: 'name', group: 'none', ...look })
+      .map(({ player }) => player.name)
+      .join(' ');
+
+  it('is everybody on it, or who is searched for by name, event or course', () => {
+    expect(names({})).toBe('Ana Bo Cy');
+    expect(names({ search: ' an' })).toBe('Ana');
+    expect(names({ search: 'CUP' })).toBe('Bo');
+    expect(names({ search: 'föhren' })).toBe('Bo');
+    expect(names({ search: 'nobody' })).toBe('');
+  });
+
+  it('is who has a fault, tickets or a change, in the order asked for', () => {
+    expect(names({ only: 'faults' })).toBe('Ana');
+    expect(names({ only: 'tickets' })).toBe('Cy');
+    expect(names({ only: 'changed' })).toBe('Cy');
+    expect(names({ only: 'pressing' })).toBe('Ana Bo Cy');
+    expect(names({ order: 'event' })).toBe('Ana Bo Cy');
+    const byPressing = names({ order: 'pressing' }).split(' ');
+    expect(mostPressing(rows)?.player.name).toBe(byPressing[0]);
+    const ranks = shownRows(rows, { search: '', only: 'all', order: 'pressing', group: 'none' }).map(
+      ({ things }) => things[0]!.rank,
+    );
+    expect(ranks).toEqual(ranks.toSorted((a, b) => a - b));
+    expect(mostPressing([])).toBeUndefined();
   });
 });
 

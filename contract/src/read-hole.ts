@@ -1,0 +1,120 @@
+import {
+  FRONTS,
+  HAZARD_KINDS,
+  HAZARD_SIDES,
+  InvalidInputError,
+  SLOPES,
+  requireHole,
+  usualHole,
+  usualPar,
+  type Front,
+  type Hazard,
+  type Hole,
+  type Place,
+  type Slope,
+} from '@tasche/core';
+import type { CourseDetails } from './course-schemas.js';
+
+/** What a file says of a course's holes. Nothing of it is taken while it has problems. */
+export interface ReadHoles {
+  tees: readonly string[];
+  holes: readonly Hole[];
+  /** Where the course lies, as far as the file knows. */
+  place: Place | null;
+  /** What is wrong, by hole or row. */
+  problems: readonly string[];
+  /** What was passed over, and is no fault. */
+  passed: readonly string[];
+  /** Lengths stood there without a unit, and were taken in the reader's. */
+  isUnitGuessed: boolean;
+}
+
+export type KnownHoles = Pick<CourseDetails, 'tees' | 'holes'>;
+export const round1 = (value: number) => Math.round(value * 10) / 10;
+
+/** A file nothing can be read of. */
+export const unreadHoles = ({ tees }: KnownHoles, problem: string): ReadHoles => ({
+  tees,
+  holes: [],
+  place: null,
+  problems: [problem],
+  passed: [],
+  isUnitGuessed: false,
+});
+
+/** A hole out of what a file says of it, laid over what is known; problems are added by name. */
+export function readHole(
+  number: number,
+  known: KnownHoles,
+  said: Record<string, unknown>,
+  problems: string[],
+): Hole {
+  const at = (problem: string) => {
+    problems.push(`hole ${number}: ${problem}`);
+  };
+  const lengthsM =
+    Array.isArray(said.lengths) && said.lengths.every((one) => typeof one === 'number')
+      ? (said.lengths as number[])
+      : [];
+  const before = known.holes[number - 1] ?? usualHole(usualPar(lengthsM[0] ?? 350), lengthsM);
+  const numeric = (key: 'par' | 'elevationChangeM' | 'corridorM' | 'greenM'): number => {
+    if (said[key] === undefined || said[key] === null || said[key] === '') return before[key];
+    const value = Number(said[key]);
+    if (!Number.isFinite(value)) at(`${key} must be a number, not ${JSON.stringify(said[key])}`);
+    return value;
+  };
+  const choice = <T extends string>(key: 'front' | 'slope', of: readonly T[], usual: T): T => {
+    if (said[key] === undefined || said[key] === null || said[key] === '') return usual;
+    if (!of.includes(said[key] as T)) {
+      at(`${key} must be one of ${of.join(', ')}, not ${JSON.stringify(said[key])}`);
+      return usual;
+    }
+    return said[key] as T;
+  };
+  const bearing =
+    said.bearingDeg === undefined || said.bearingDeg === null || said.bearingDeg === ''
+      ? before.bearingDeg
+      : Number(said.bearingDeg);
+  const hole: Hole = {
+    ...before,
+    par: numeric('par'),
+    lengthsM,
+    bearingDeg: bearing,
+    elevationChangeM: numeric('elevationChangeM'),
+    corridorM: numeric('corridorM'),
+    greenM: numeric('greenM'),
+    front: choice<Front>('front', FRONTS, before.front),
+    slope: choice<Slope>('slope', SLOPES, before.slope),
+    hazards: hazardsOf(said.hazards, before.hazards, at),
+    ...(said.line !== undefined && { line: said.line as Place[] }),
+  };
+  try {
+    requireHole(hole, known.tees.length);
+  } catch (error) {
+    if (!(error instanceof InvalidInputError)) throw error;
+    at(error.message);
+  }
+  return hole;
+}
+
+function hazardsOf(
+  said: unknown,
+  before: readonly Hazard[],
+  at: (problem: string) => void,
+): readonly Hazard[] {
+  if (said === undefined) return before;
+  const good =
+    Array.isArray(said) &&
+    (said as Partial<Hazard>[]).every(
+      (one) =>
+        HAZARD_KINDS.includes(one?.kind as Hazard['kind']) &&
+        HAZARD_SIDES.includes(one.side as Hazard['side']) &&
+        typeof one.fromM === 'number' &&
+        typeof one.toM === 'number',
+    );
+  if (!good) {
+    at('hazards must be a list of kind, side, fromM and toM');
+    return before;
+  }
+  return (said as Hazard[]).map(({ kind, side, fromM, toM }) => ({ kind, side, fromM, toM }));
+}

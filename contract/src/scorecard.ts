@@ -1,0 +1,92 @@
+import { withoutBrackets } from './head-words.js';
+import { TableError, isBlankRow, splitTable } from './split-table.js';
+
+/** The holes of a card: a row each, or a total, under the heads of its columns. */
+export interface Scorecard {
+  heads: readonly string[];
+  rows: readonly (readonly string[])[];
+}
+
+const HOLE_HEAD = /^(holes?|hole (no|nr|number)\.?|no\.?|nr\.?|#|loch|bahn|trou|hoyo|buca)$/i;
+/** A title, a date, an address: no more than so many lines stand above the heads. */
+const MAX_LINES_ABOVE = 20;
+/** So many numbers beside or under the word "hole" are the holes. */
+const MIN_HOLES = 6;
+
+/** Whether a head is of the column with the numbers of the holes. */
+export const isHoleHead = (head: string): boolean => HOLE_HEAD.test(withoutBrackets(head).trim());
+
+/**
+ * The card in a text, wherever it stands in it and however: a row or a column a hole, under a title, its second
+ * nine beside or under the first.
+ * @returns undefined where nothing is headed "hole"
+ * @throws TableError where the text is no table
+ */
+export function findScorecard(text: string): Scorecard | undefined {
+  const cells = splitTable(text).filter((row) => !isBlankRow(row));
+  const line = cells.slice(0, MAX_LINES_ABOVE).findIndex((row) => row.some(isHoleHead));
+  if (line === -1) return undefined;
+  const isTurned = isRowOfHoles(cells[line]!);
+  const upright = cells.slice(line);
+  return joined((isTurned ? stacked(upright).map(turned) : [upright]).flatMap(sideBySide));
+}
+
+/** Whether a text is a scorecard, or most of one. */
+export function isScorecard(text: string): boolean {
+  if (!/[\t\n]/.test(text.trim())) return false;
+  try {
+    const card = findScorecard(text);
+    const at = card?.heads.findIndex(isHoleHead) ?? -1;
+    return (card?.rows ?? []).filter((row) => /^\s*\d{1,2}\s*$/.test(row[at] ?? '')).length >= MIN_HOLES;
+  } catch (error) {
+    if (error instanceof TableError) return false;
+    throw error;
+  }
+}
+
+/** "Hole, 1, 2, 3…": the holes stand beside each other. */
+function isRowOfHoles(row: readonly string[]): boolean {
+  const numbers = row.filter((cell) => /^\d{1,2}$/.test(cell.trim()));
+  return isHoleHead(row.find((cell) => cell.trim() !== '')!) && numbers.length >= MIN_HOLES;
+}
+
+/** A turned card has its second nine under the first, below a row of holes of its own. */
+function stacked(cells: readonly (readonly string[])[]): (readonly (readonly string[])[])[] {
+  const starts = cells.flatMap((row, i) => (isRowOfHoles(row) ? [i] : []));
+  return starts.map((from, i) => cells.slice(from, starts[i + 1]));
+}
+
+function turned(cells: readonly (readonly string[])[]): string[][] {
+  const columns = Math.max(...cells.map((row) => row.length));
+  return Array.from({ length: columns }, (_none, column) => cells.map((row) => row[column] ?? ''));
+}
+
+/** An upright card has its second nine beside the first, with heads of its own. */
+function sideBySide(cells: readonly (readonly string[])[]): Scorecard[] {
+  const [heads = [], ...rows] = cells;
+  const starts = heads.flatMap((head, i) => (isHoleHead(head) ? [i] : []));
+  return starts.map((at, i) => {
+    const from = i === 0 ? 0 : at;
+    const of = (row: readonly string[]) => row.slice(from, starts[i + 1]);
+    return {
+      heads: of(heads),
+      rows: rows.map(of).filter((row) => !isBlankRow(row) && !row.some(isHoleHead)),
+    };
+  });
+}
+
+/** The nines as one: columns of one head are one column. */
+function joined(nines: readonly Scorecard[]): Scorecard {
+  const [first, ...others] = nines;
+  const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+  return {
+    heads: first!.heads,
+    rows: [
+      ...first!.rows,
+      ...others.flatMap(({ heads, rows }) => {
+        const places = first!.heads.map((head) => heads.findIndex((one) => same(one, head)));
+        return rows.map((row) => places.map((at) => row[at] ?? ''));
+      }),
+    ],
+  };
+}
