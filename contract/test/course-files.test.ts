@@ -234,7 +234,7 @@ describe('holes as a yardage list', () => {
       };
       const card = reads([
         ['HOLE', ...nine(numbers, false), 'OUT', ...nine(numbers, true), 'IN', 'TOT'],
-        row('Blue', lengths),
+        row('Blue 73.1/134', lengths),
         row('Handicap', numbers),
         row('Red', red),
         row("Men's par", pars),

@@ -42,8 +42,10 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await page.goto('/courses');
   await page.getByRole('button', { name: 'Add a course' }).click();
   await expect(page.getByText('No holes are written down yet.')).toBeVisible();
-  await page.getByLabel('Name', { exact: true }).fill('Küste & <b>Heide</b>');
-  await page.getByLabel('Name', { exact: true }).press('Tab');
+  // The name waits to be typed over.
+  await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
+  await page.keyboard.type('Küste & <b>Heide</b>');
+  await page.keyboard.press('Tab');
   await expect(page.getByRole('navigation', { name: 'Courses' })).toContainText('Küste & <b>Heide</b>');
 
   const holds = page.getByRole('region', { name: 'What the file holds' });

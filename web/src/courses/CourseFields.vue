@@ -1,16 +1,27 @@
 <script setup lang="ts">
 import type { CourseDetails, CourseView } from '@tasche/contract';
 import { CONDITION_BOUNDS, GRASSES, SANDS, fromMetres, toMetres, type DistanceUnit } from '@tasche/core';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 
 /** What a course is called, where it lies, what grows on it, and its tees. */
-const props = defineProps<{ course: CourseView; unit: DistanceUnit }>();
+const props = defineProps<{
+  course: CourseView;
+  unit: DistanceUnit;
+  /** It was just added: its name is there to be typed over. */
+  isNew?: boolean;
+}>();
 const emit = defineEmits<{ set: [part: Partial<CourseDetails>] }>();
 const problem = ref('');
+const name = useTemplateRef<InstanceType<typeof TextField>>('name');
+onMounted(() => {
+  if (!props.isNew) return;
+  name.value?.focus();
+  name.value?.select();
+});
 const MAX_TEES = 6;
 
 /** Altitudes are in feet where distances are in yards. */
@@ -49,7 +60,7 @@ function setTees(text: string): void {
 <template>
   <div class="fields">
     <label class="wide"
-      >Name <TextField aria-label="Name" :value="course.name" maxlength="80" @write="setName"
+      >Name <TextField ref="name" aria-label="Name" :value="course.name" maxlength="80" @write="setName"
     /></label>
     <label
       >Altitude

@@ -12,7 +12,6 @@ import ProblemLine from '../app/ProblemLine.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { useSettings } from '../app/settings';
 import FileField from '../fields/FileField.vue';
-import { isTyping } from '../keys/is-typing';
 import { useUndo, useUndoScope } from '../changes/undo-stack';
 import CourseFields from './CourseFields.vue';
 import CourseFile from './CourseFile.vue';
@@ -55,10 +54,13 @@ function set(part: Partial<CourseDetails>): void {
   const { id: courseId, version } = course.value;
   store.change([{ do: 'editCourse', courseId, version, set: part }]);
 }
+/** A course that was just added waits for its name. */
+const addedId = ref('');
 function add(): void {
   const id = newId();
   const taken = store.courses.map(({ name }) => name);
   store.change([{ do: 'addCourse', course: { id, ...newCourse(taken) } }]);
+  addedId.value = id;
   void router.push({ name: 'courses', params: { courseId: id } });
 }
 function remove(): void {
@@ -81,10 +83,10 @@ async function bring(file: File): Promise<void> {
 function bringText(text: string): void {
   brought.value = { name: 'What was pasted', text };
 }
-/** A scorecard may be pasted anywhere on the page but into a field; its table takes one by itself. */
+/** A scorecard may be pasted anywhere on the page; no field but the table's is for rows. */
 useEventListener('paste', (event: ClipboardEvent) => {
   const text = event.clipboardData?.getData('text/plain') ?? '';
-  if (!course.value || event.defaultPrevented || isTyping(event) || !isScorecard(text)) return;
+  if (!course.value || event.defaultPrevented || !isScorecard(text)) return;
   event.preventDefault();
   bringText(text);
 });
@@ -136,7 +138,13 @@ const undo = useUndo();
           }}</span></RouterLink
         >
       </nav>
-      <CourseFields :key="course.id" :course="course" :unit="unit" @set="set" />
+      <CourseFields
+        :key="course.id"
+        :course="course"
+        :unit="unit"
+        :is-new="course.id === addedId"
+        @set="set"
+      />
       <ProblemLine :text="problem" />
       <div class="bar under">
         <NButton
@@ -228,6 +236,7 @@ const undo = useUndo();
   align-items: baseline;
   gap: 6px;
   padding: 8px 12px;
+  white-space: nowrap;
   text-decoration: none;
   color: var(--ink);
   border-bottom: 3px solid transparent;
@@ -252,8 +261,7 @@ const undo = useUndo();
 }
 
 .empty {
-  display: grid;
-  gap: 10px;
+  padding: 28px;
 }
 @media (max-width: 1180px) {
   .board {

@@ -47,6 +47,16 @@ describe('the fields of a course', () => {
     expect(part.altitudeM).toBeCloseTo(toMetres(5000, 'ft'), 6);
   });
 
+  it('have the name of a new course there to be typed over', () => {
+    const view = mount(CourseFields, {
+      props: { course: course(), unit: 'm', isNew: true },
+      attachTo: document.body,
+    });
+    const field = document.activeElement as HTMLInputElement;
+    expect([field.value, field.selectionStart, field.selectionEnd]).toEqual(['New course', 0, 10]);
+    view.unmount();
+  });
+
   it('name what cannot be, and write nothing', async () => {
     const view = fields('m');
     await type(view, 'Name', '  ');
