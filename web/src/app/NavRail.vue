@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
 import { CircleHelp, Moon, Sun } from 'lucide-vue-next';
-import { computed, useTemplateRef, watch } from 'vue';
+import { computed, useTemplateRef } from 'vue';
 import { useRoute } from 'vue-router';
 import { useKeysHelp } from '../keys/keys-help';
 import { useSheet } from '../sheet/sheet-store';
 import { useSettings } from './settings';
 import PersonMenu from '../people/PersonMenu.vue';
 import { viewLink } from './view-link';
-import { whenIdle } from './when-idle';
+import { useHereInView } from './here-in-view';
 
 const route = useRoute();
 const sheet = useSheet();
@@ -32,15 +32,8 @@ const views = [
 
 const BENCH_PAGES = ['bend-plan', 'weights', 'check', 'wear', 'putters', 'wishes', 'build'];
 
-/** On a phone the views are one strip, which shows the one that is open. */
 const nav = useTemplateRef<HTMLElement>('nav');
-watch(
-  () => [route.name, playerId.value],
-  // Where it is is known once the page was laid out; asked earlier, it is laid out twice.
-  () =>
-    whenIdle(() => nav.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' })),
-  { immediate: true },
-);
+useHereInView(nav, () => `${String(route.name)} ${playerId.value}`);
 </script>
 
 <template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { onMounted, useTemplateRef } from 'vue';
+import { useTemplateRef } from 'vue';
 import { useRoute } from 'vue-router';
+import { useHereInView } from '../app/here-in-view';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
-import { whenIdle } from '../app/when-idle';
 import { useSheet } from '../sheet/sheet-store';
 
 /** The head of every page of the bench, and the way between them. */
@@ -11,15 +11,7 @@ defineProps<{ playerId: string }>();
 defineSlots<{ default(): unknown; says?(): unknown; actions?(): unknown }>();
 const store = useSheet();
 const route = useRoute();
-/** On a phone the strip is one line, which shows the page that is open. */
-const strip = useTemplateRef<HTMLElement>('strip');
-onMounted(() =>
-  whenIdle(() =>
-    strip.value
-      ?.querySelector('[aria-current="true"]')
-      ?.scrollIntoView({ block: 'nearest', inline: 'center' }),
-  ),
-);
+useHereInView(useTemplateRef<HTMLElement>('strip'), () => route.name);
 const PAGES = [
   { name: 'bench', label: 'Tickets' },
   { name: 'bend-plan', label: 'Bend plan' },

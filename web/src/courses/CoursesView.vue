@@ -4,8 +4,9 @@ import { courseLengthM, distanceNumber, type DistanceUnit } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { NButton, NEmpty } from 'naive-ui';
 import { v4 as newId } from 'uuid';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { useHereInView } from '../app/here-in-view';
 import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
@@ -34,6 +35,7 @@ const course = computed(
   () =>
     store.courses.find(({ id }) => id === props.courseId) ?? (props.courseId ? undefined : store.courses[0]),
 );
+useHereInView(useTemplateRef<HTMLElement>('strip'), () => course.value?.id);
 const active = ref(0);
 const tee = ref(0);
 const tab = ref<'holes' | 'seasons'>('holes');
@@ -126,7 +128,7 @@ const undo = useUndo();
       This course is not here; it may have been deleted. <RouterLink to="/courses">All courses</RouterLink>
     </p>
     <template v-else>
-      <nav class="tabs" aria-label="Courses">
+      <nav ref="strip" class="tabs" aria-label="Courses">
         <RouterLink
           v-for="one in store.courses"
           :key="one.id"

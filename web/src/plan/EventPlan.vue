@@ -5,12 +5,12 @@ import { NButton } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import AtWork from '../app/AtWork.vue';
 import ActionMenu, { type Action } from '../app/ActionMenu.vue';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import UnitButton from '../app/UnitButton.vue';
-import WorkProgress from '../app/WorkProgress.vue';
 import { steady } from '../app/steady';
 import { useSettings } from '../app/settings';
 import { keyOfRound } from '../basket/basket-rounds';
@@ -84,6 +84,7 @@ function planWeek(details: PlanDetails): void {
   void router.push({ name: 'plan', params: { playerId: props.playerId, planId: id } });
 }
 function remove(): void {
+  settling.stop();
   store.change([{ do: 'removePlan', planId: props.plan.id, version: props.plan.version }]);
   void router.push({ name: 'plan', params: { playerId: props.playerId } });
 }
@@ -94,7 +95,7 @@ function toBasket(): void {
   void router.push({ name: 'basket', params: { playerId: props.playerId }, query });
 }
 
-const { work: settling, settle } = useSettling(() => props.plan, ask, { unit, nameOf: name });
+const { work: settling, settle, isWaitedFor } = useSettling(() => props.plan, ask, { unit, nameOf: name });
 const { comingIn, makeTickets } = useComingIn(() => props.plan, rounds);
 const actions = computed((): Action[] => [
   ...(event.value
@@ -183,10 +184,10 @@ useShortcuts('An event', {
       :event="writing === 'edit' ? event : undefined"
       @leave="writing = null"
     />
-    <p v-if="settling.share.value !== null" class="bar" role="status">
-      <WorkProgress :share="settling.share.value" /> Settling the bag, and looking what would change it on the
-      morning… <NButton @click="settling.stop()" size="small">Cancel</NButton>
-    </p>
+    <AtWork v-if="settling.share.value !== null" :share="settling.share.value" @stop="settling.stop()">
+      Settling the bag, and looking what would change it on the morning…
+      <template v-if="isWaitedFor">The next page opens when it is done.</template>
+    </AtWork>
     <ProblemLine :text="settling.problem.value" />
     <p v-if="schedule.state === 'away'" class="quiet" role="status">
       The courses cannot be reached; this opens by itself as soon as they can be.

@@ -20,11 +20,10 @@ import {
   type GappingStrategyId,
   type ShotDemand,
 } from '@tasche/core';
-import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
+import AtWork from '../app/AtWork.vue';
 import LoadingRows from '../app/LoadingRows.vue';
 import ProblemLine from '../app/ProblemLine.vue';
-import WorkProgress from '../app/WorkProgress.vue';
 import { steady } from '../app/steady';
 import { groundWords, roundAirWords } from '../courses/ground-words';
 import { useSheet } from '../sheet/sheet-store';
@@ -131,13 +130,7 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
     <NotAskedLine v-if="!isAskable(told)" :told="told" :course-id="round.courseId" />
     <p v-for="finding in findings" :key="finding" class="verdict warning small">◆ {{ finding }}</p>
     <ProblemLine :text="problem || worked?.refused || chosen?.refused" />
-    <!-- It takes no room: nothing is to move away from under a press. -->
-    <div v-if="busy" class="at-work no-print">
-      <p class="card bar small" role="status">
-        <WorkProgress :share="share" /> Playing the course…
-        <NButton @click="stop()" size="small">Cancel</NButton>
-      </p>
-    </div>
+    <AtWork v-if="busy" :share="share" @stop="stop">Playing the course…</AtWork>
     <template v-if="worked && !worked.refused && asked">
       <RoundAnswer
         v-if="chosen?.answer"
@@ -254,19 +247,6 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
 </template>
 
 <style scoped>
-.at-work {
-  position: sticky;
-  top: 8px;
-  z-index: 6;
-  height: 0;
-  display: flex;
-  justify-content: center;
-  align-items: flex-start;
-}
-.at-work > p {
-  padding: 4px 12px;
-  box-shadow: 0 2px 14px rgb(30 25 15 / 18%);
-}
 .board {
   display: grid;
   grid-template-columns: minmax(390px, 1.2fr) 330px minmax(290px, 0.9fr);

@@ -2,7 +2,9 @@ import { planRoundOf, type Command, type EventRound, type PlanView } from '@tasc
 import type { DayTrigger, DistanceUnit } from '@tasche/core';
 import { proxy } from 'comlink';
 import { v4 as newId } from 'uuid';
-import type { ComputedRef } from 'vue';
+import { until, useEventListener } from '@vueuse/core';
+import { ref, type ComputedRef } from 'vue';
+import { onBeforeRouteLeave, onBeforeRouteUpdate } from 'vue-router';
 import { useSheet } from '../sheet/sheet-store';
 import { swapsAgainst, triggerOf } from './round-swaps';
 import { isAskable, useLongWork, type AskedRound, type NotAskable } from './use-round';
@@ -56,5 +58,18 @@ export function useSettling(
       store.change(commands.map((command) => ({ ...command, version: plan().version })));
     work.clear();
   }
-  return { work, settle };
+  /** Somebody is leaving in the middle: they go as soon as it is done, so that what was asked for is not lost. */
+  const isWaitedFor = ref(false);
+  async function waitFor(): Promise<void> {
+    if (work.share.value === null) return;
+    isWaitedFor.value = true;
+    await until(work.share).toBe(null);
+    isWaitedFor.value = false;
+  }
+  onBeforeRouteLeave(waitFor);
+  onBeforeRouteUpdate((to, from) => (to.params.planId === from.params.planId ? undefined : waitFor()));
+  useEventListener('beforeunload', (event) => {
+    if (work.share.value !== null) event.preventDefault();
+  });
+  return { work, settle, isWaitedFor };
 }
