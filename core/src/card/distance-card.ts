@@ -82,7 +82,7 @@ export interface CardClub {
   perfectM?: number;
   apexM?: number;
   helpers: CardHelpers;
-  /** Swung slower than the tables the flight model is held to: its helpers are a guess. */
+  /** Swung slower than the tables the flight model is held to: it has no helper for the wind. */
   isSlow: boolean;
 }
 
@@ -182,10 +182,13 @@ function helpersOf(
     movedIfAny(swung, { ...there, conditions: { ...there.conditions, ...part } });
   const carry = (moved: MovedShot | undefined) => moved && moved.carryM - stillThere.carryM;
   const { temperatureC: now } = there.conditions;
-  const all: Record<keyof CardHelpers, number | undefined> = {
-    into: carry(inAir({ windMps, windFromDeg: 0 })),
-    behind: carry(inAir({ windMps, windFromDeg: 180 })),
-    across: inAir({ windMps, windFromDeg: 270 })?.lateralM,
+  const all: Partial<Record<keyof CardHelpers, number | undefined>> = {
+    // What wind does to a swing no table knows would be a guess, and looks like one.
+    ...(!swung.isSlow && {
+      into: carry(inAir({ windMps, windFromDeg: 0 })),
+      behind: carry(inAir({ windMps, windFromDeg: 180 })),
+      across: inAir({ windMps, windFromDeg: 270 })?.lateralM,
+    }),
     higher: carry(inAir({ targetElevationM: elevationChangeM })),
     lower: carry(inAir({ targetElevationM: -elevationChangeM })),
     colder: carry(inAir({ temperatureC: now - temperatureC })),

@@ -62,8 +62,12 @@ const MAX_NAMED = 3;
 /**
  * What is to be known of clubs that are swung slower than the tables the flight model is held to; empty where
  * none is.
+ * @param wind whether what the wind does to them is a guess that is shown, or one that is left out
  */
-export function slowSwingWords(clubs: readonly { name: string; isSlow: boolean }[]): string {
+export function slowSwingWords(
+  clubs: readonly { name: string; isSlow: boolean }[],
+  wind: 'guessed' | 'left out',
+): string {
   const names = clubs.filter(({ isSlow }) => isSlow).map(({ name }) => name);
   if (names.length === 0) return '';
   const who =
@@ -73,5 +77,5 @@ export function slowSwingWords(clubs: readonly { name: string; isSlow: boolean }
         ? `${names.length} of these ${counted(clubs.length, 'club')}`
         : `the ${listed(names)}`;
   const are = names.length === 1 ? 'it is' : 'they are';
-  return `What wind does to ${who} is a guess: ${are} swung slower than the tables the flights are held to.`;
+  return `What wind does to ${who} is ${wind === 'guessed' ? 'a guess' : wind}: ${are} swung slower than the tables the flights are held to.`;
 }

@@ -154,7 +154,13 @@ describe('a card for a pocket', () => {
       club('PW', 'wedge', 47, 107),
     ];
     expect(ask(women).clubs.map(({ isSlow }) => isSlow)).toEqual([false, false, false]);
-    expect(slowOf(0.55).length).toBeGreaterThan(8);
+    const slow = slowOf(0.55);
+    expect(slow.length).toBeGreaterThan(8);
+    // Their wind would be a guess: nothing is said of it. Height and warmth are.
+    for (const { helpers } of slow) {
+      expect([helpers.into, helpers.behind, helpers.across]).toEqual([undefined, undefined, undefined]);
+      expect(helpers.lower).toBeGreaterThan(0);
+    }
     // A soft shot is swung slower, and its club is none the less known.
     const soft = {
       ...women[1]!,
@@ -166,12 +172,14 @@ describe('a card for a pocket', () => {
   it('says so in words, by name where they are few', () => {
     const clubs = (...slow: readonly boolean[]) =>
       slow.map((isSlow, i) => ({ name: `${i + 5} iron`, isSlow }));
-    expect(slowSwingWords(clubs(false, false))).toBe('');
-    expect(slowSwingWords(clubs(true, false))).toBe(
+    expect(slowSwingWords(clubs(false, false), 'guessed')).toBe('');
+    expect(slowSwingWords(clubs(true, false), 'guessed')).toBe(
       'What wind does to the 5 iron is a guess: it is swung slower than the tables the flights are held to.',
     );
-    expect(slowSwingWords(clubs(true, true, false))).toContain('the 5 iron and 6 iron');
-    expect(slowSwingWords(clubs(true, true, true, true, false))).toContain('4 of these 5 clubs');
-    expect(slowSwingWords(clubs(true, true))).toContain('all of these clubs is a guess: they are swung');
+    expect(slowSwingWords(clubs(true, true, false), 'guessed')).toContain('the 5 iron and 6 iron');
+    expect(slowSwingWords(clubs(true, true, true, true, false), 'guessed')).toContain('4 of these 5 clubs');
+    expect(slowSwingWords(clubs(true, true), 'left out')).toContain(
+      'all of these clubs is left out: they are swung',
+    );
   });
 });

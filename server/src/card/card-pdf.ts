@@ -81,7 +81,7 @@ function onePage(
     (kind) => kind === 'full' || card.clubs.some(({ shots }) => shots.some((shot) => shot.kind === kind)),
   );
   const own = ownShotLines(card, unit);
-  const slow = slowSwingWords(card.clubs);
+  const slow = slowSwingWords(card.clubs, 'left out');
   const isHome = page.roundIds.length === 0;
   const small = isBook ? 6.5 : 9;
   const head = (text: string): TableCell => ({ text, color: QUIET, fontSize: small, alignment: 'right' });

@@ -25,7 +25,7 @@ const helpers = computed(() => helperColumns(page.value.request.steps, props.uni
 const number = (metres: number) => distanceNumber(metres, props.unit);
 const shotOf = (shots: readonly CardShot[], kind: string) => shots.find((shot) => shot.kind === kind);
 const home = computed(() => page.value.roundIds.length === 0);
-const slow = computed(() => slowSwingWords(card.value.clubs));
+const slow = computed(() => slowSwingWords(card.value.clubs, 'left out'));
 const anyModelled = computed(() =>
   card.value.clubs.some(({ shots }) => shots.some(({ source }) => source === 'modelled')),
 );

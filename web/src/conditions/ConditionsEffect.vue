@@ -33,7 +33,10 @@ const shifts = computed(() =>
     .sort((a, b) => b.there.carryM - a.there.carryM),
 );
 const slow = computed(() =>
-  slowSwingWords(shifts.value.map(({ club, there }) => ({ name: club.name, isSlow: there.isSlow }))),
+  slowSwingWords(
+    shifts.value.map(({ club, there }) => ({ name: club.name, isSlow: there.isSlow })),
+    'guessed',
+  ),
 );
 const few = computed(() => {
   const all = shifts.value;

@@ -89,7 +89,10 @@ const charts = useTemplateRef<HTMLElement>('charts');
 const { width } = useElementSize(charts);
 const sizeOf = (heightPx: number) => ({ widthPx: width.value || 1140, heightPx });
 const slow = computed(() =>
-  slowSwingWords(shown.value.map(({ name, trace }) => ({ name, isSlow: trace.moved.isSlow }))),
+  slowSwingWords(
+    shown.value.map(({ name, trace }) => ({ name, isSlow: trace.moved.isSlow })),
+    'guessed',
+  ),
 );
 const side = computed(() => sideView(shown.value, unit.value, ink.value, sizeOf(SIDE_PX)));
 const above = computed(() => viewFromAbove(shown.value, unit.value, ink.value, sizeOf(ABOVE_PX)));
