@@ -3,12 +3,12 @@ import { shotOptions } from '../clubs/shot-options';
 import { NButton, NForm } from 'naive-ui';
 import { isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { v4 as newId } from 'uuid';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import Later from '../app/Later.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
-import { readHandShots } from './hand-shots';
+import { BETWEEN_CLUBS, readHandShots } from './hand-shots';
 import { useRange } from './range-store';
 
 /** Carries written down by hand, several at once. */
@@ -25,14 +25,28 @@ const shotKind = ref<ShotKind>('full');
 const clubs = computed(() =>
   store.clubs.filter((club) => isFullSwing(club.kind) && club.spec.state?.value !== 'retired'),
 );
+// There is nothing to choose among one.
+watch(
+  clubs,
+  ([first, ...others]) => {
+    if (first && others.length === 0) clubId.value = first.id;
+  },
+  { immediate: true },
+);
+
 function writeDown(): void {
-  const read = readHandShots(typed.value, props.unit);
+  const read = readHandShots(typed.value, props.unit, clubs.value);
   if (!read.ok) {
     emit('problem', `${read.reason}; nothing was written down yet.`);
     return;
   }
-  if (!clubId.value) {
-    emit('problem', 'Choose the club first.');
+  const inHand = clubId.value ? { clubId: clubId.value, shot: shotKind.value } : null;
+  const turns = read.turns.flatMap(({ club, strikes }) => {
+    const hit = club ?? inHand;
+    return hit ? [{ hit, strikes }] : [];
+  });
+  if (turns.length < read.turns.length) {
+    emit('problem', 'Choose the club first, or begin with its name: 7 iron 152 148.');
     return;
   }
   emit('problem', '');
@@ -41,27 +55,39 @@ function writeDown(): void {
     {
       do: 'addStrikes',
       sessionId: props.sessionId,
-      strikes: read.strikes.map((given) => ({
-        id: newId(),
-        clubId: clubId.value,
-        shot: shotKind.value,
-        given,
-      })),
+      strikes: turns.flatMap(({ hit, strikes }) => strikes.map((given) => ({ id: newId(), ...hit, given }))),
     },
   ]);
+  // The next are hit with the same.
+  take(turns.at(-1)!.hit);
+}
+
+/** Lines of a list stay apart in a field of one line. */
+function paste(event: ClipboardEvent): void {
+  const text = event.clipboardData?.getData('text/plain').trim() ?? '';
+  if (!text.includes('\n')) return;
+  event.preventDefault();
+  const lines = text.split(/\r?\n/).map((line) => line.trim());
+  typed.value = [typed.value.trim(), ...lines].filter((line) => line !== '').join(BETWEEN_CLUBS);
+}
+
+function take(aim: { clubId: string; shot: ShotKind }): void {
+  clubId.value = aim.clubId;
+  shotKind.value = aim.shot;
 }
 
 defineExpose({
   focus: () => field.value?.focus(),
-  take(aim: { clubId: string; shot: ShotKind }) {
-    clubId.value = aim.clubId;
-    shotKind.value = aim.shot;
-  },
+  take,
 });
 </script>
 
 <template>
-  <NForm class="bar" @submit.prevent="writeDown">
+  <p v-if="clubs.length === 0" class="small quiet">
+    There is no club to hit yet.
+    <RouterLink :to="{ name: 'bag', params: { playerId: store.sheet!.player.id } }">To the bag</RouterLink>
+  </p>
+  <NForm v-else class="bar" @submit.prevent="writeDown">
     <ChoiceField
       v-model:value="clubId"
       label="Club of shots by hand"
@@ -80,8 +106,9 @@ defineExpose({
       v-model:value="typed"
       aria-label="Carries by hand"
       :placeholder="`carries, ${unit}: 152 3L 148`"
-      title="Alt E"
+      title="Alt E. A club may stand before them: 7 iron 152 148 / PW 118"
       autocomplete="off"
+      @paste="paste"
     />
     <NButton :disabled="typed.trim() === ''" attr-type="submit">Write down</NButton>
   </NForm>
