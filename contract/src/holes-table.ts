@@ -81,14 +81,14 @@ function columnsOf({ heads, rows }: Scorecard, unit: DistanceUnit): CardColumn[]
     const short = unguarded(head.slice(0, MAX_HEAD_CHARACTERS));
     const said = distanceUnitOf(splitBracket(short).bracketed || (UNIT_AT_END.exec(short)?.[1] ?? ''));
     const isUnitNamed = said === 'm' || said === 'yd';
-    const name = withoutBrackets(short).trim().replace(RATING_AT_END, '');
+    const name = withoutBrackets(short).trim().replace(RATING_AT_END, '').trim();
     const part = partOf(name, heads);
     const isTee = !part && name !== '' && looksLikeLengths(rows.map((row) => numberIn(row[at])));
     return { name, part, isTee, unit: isUnitNamed ? said : unit, isUnitNamed };
   });
 }
 /** "Blue 73.1/134": what the course is rated from there. */
-const RATING_AT_END = /\s+\d{2}(?:\.\d)?\s?\/\s?\d{2,3}$/;
+const RATING_AT_END = /\s\d{2}(?:\.\d)?\s?\/\s?\d{2,3}$/;
 const UNIT_AT_END = /(?:^|\s)(yds?|yards|met(?:re|er)s?)\s*$/i;
 
 /** What each row says of its hole, by the hole's number; totals are passed over. */

@@ -2,14 +2,14 @@ import type { Lie } from '@tasche/core';
 
 /** How people say what a ball lies on; the first that is found is meant. */
 const LIE_WORDS: readonly [RegExp, Lie][] = [
-  [/\bwet heavy rough\b|\bheavy rough,? wet\b/, 'heavy rough, wet'],
-  [/\bheavy rough\b/, 'heavy rough'],
+  [/\bwet (?:heavy|deep|thick) rough\b|\b(?:heavy|deep|thick) rough,? wet\b/, 'heavy rough, wet'],
+  [/\b(?:heavy|deep|thick) rough\b/, 'heavy rough'],
   [/\bwet rough\b|\blight rough,? wet\b/, 'light rough, wet'],
-  [/\b(light )?rough\b/, 'light rough'],
-  [/\bsand\b|\bbunker\b/, 'sand'],
+  [/\b(?:(?:light|semi)[ -]?)?rough\b|\bfirst cut\b/, 'light rough'],
+  [/\bsand\b|\b(?:(?:greenside|fairway) )?bunker\b|\btrap\b/, 'sand'],
   [/\btight\b/, 'tight'],
   [/\btee\b/, 'tee'],
-  [/\bfairway\b/, 'fairway'],
+  [/\bfairway\b|\bfwy?\b/, 'fairway'],
 ];
 
 /** The lie a text names, in lower case; undefined where it names none. */

@@ -83,7 +83,7 @@ function shotInColumns(
 /** What belongs to a club's name, whatever it is called in the locker. */
 const NAME_WORD =
   /^(irons?|woods?|hybrid|driving|wedge|pitching|gap|sand|lob|approach|degrees?|deg|full|stock|hard|soft|choked)$/;
-const HOLE = /\b(?:h|hole|#)\s?(\d{1,2})\b/;
+const HOLE = /(?:\b(?:h|hole)|#)\s?(\d{1,2})\b/;
 
 function shotInWords(
   cells: readonly string[],
@@ -93,11 +93,11 @@ function shotInWords(
   const told = cells.map((cell) => cell.trim().toLowerCase()).filter((cell) => cell !== '');
   // "4, 7 iron, 165": where more cells follow, a small number that stands first is the hole.
   const isHole = told.length > 2 && /^\d+$/.test(told[0]!) && typeof holeIn(told[0]!) === 'number';
-  const first = isHole ? Number(told.shift()) : null;
+  const leading = isHole ? Number(told.shift()) : null;
   // The club, not what the ball lay in.
   const line = told.join(' ').replace(/\bsand (wedge|iron)\b/, 'sw');
   const hole = HOLE.exec(line);
-  const number = hole ? holeIn(hole[1]!) : first;
+  const number = hole ? holeIn(hole[1]!) : leading;
   if (typeof number === 'string') return number;
   const lie = lieInText(line.replace(HOLE, ' ')) ?? null;
   const words = withoutLie(line.replace(HOLE, ' ')).split(/\s+/).filter(Boolean);
@@ -115,6 +115,13 @@ function shotInWords(
     const distance = distanceIn(words.slice(n).join(' '), unit);
     if (match && typeof distance === 'number') return made(match.clubId, distance);
   }
+  // "165 7 iron": a number too large for a hole may stand before the club.
+  for (let n = 1; n < words.length; n++) {
+    const first = words.slice(0, n).join(' ');
+    const distance = typeof holeIn(first) === 'number' ? '' : distanceIn(first, unit);
+    const match = guessClub(words.slice(n).join(' '), clubs);
+    if (match && typeof distance === 'number') return made(match.clubId, distance);
+  }
   const match = guessClub(words.join(' '), clubs);
   if (match) {
     const own = labelKey(clubs.find(({ id }) => id === match.clubId)!.name).split(' ');
@@ -125,9 +132,10 @@ function shotInWords(
   }
   // "4 7 iron 165": a number that is no club stands for the hole; the 9 of a 9 iron nobody carries does not.
   const isOfName = NAME_WORD.test(words[1] ?? '') || /^[iwh]$/.test(words[1] ?? '');
-  if (number === null && words.length > 1 && !isOfName && typeof holeIn(words[0]!) === 'number') {
+  const played = holeIn(words[0] ?? '');
+  if (number === null && words.length > 1 && !isOfName && typeof played === 'number') {
     const rest = shotInWords([words.slice(1).join(' ')], clubs, unit);
-    if (typeof rest !== 'string') return { ...rest, lie, hole: Number(words[0]) };
+    if (typeof rest !== 'string') return { ...rest, lie, hole: played };
   }
   return 'names none of the clubs';
 }

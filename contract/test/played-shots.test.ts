@@ -56,6 +56,12 @@ describe('what was hit from where, as it is written down', () => {
     ['pw 125 fairway', shot('PW', 125, { lie: 'fairway' })],
     ['18; 8 Iron; 140,5; fairway', shot('8 iron', 140.5, { hole: 18, lie: 'fairway' })],
     ['8 iron 100 yd', shot('8 iron', 91.44)],
+    ['#4 7i 165', shot('7 iron', 165, { hole: 4 })],
+    ['165 7 iron semi-rough', shot('7 iron', 165, { lie: 'light rough' })],
+    ['4 7 iron', shot('7 iron', null, { hole: 4 })],
+    ['56 85 fw', shot('56', 85, { lie: 'fairway' })],
+    ['7i 150 deep rough, wet', shot('7 iron', 150, { lie: 'heavy rough, wet' })],
+    ['56 20 greenside bunker', shot('56', 20, { lie: 'sand' })],
   ])('%s', (text, expected) => {
     expect(read(text)).toEqual({ shots: [expected], refused: [] });
   });
@@ -120,6 +126,9 @@ describe('what was hit from where, as it is written down', () => {
       'yd',
       'rough',
       'h4',
+      '#4',
+      'fw',
+      'semi-rough',
       ',',
       ';',
       '\n',

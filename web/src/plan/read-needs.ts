@@ -1,30 +1,63 @@
 import { DEMAND_BOUNDS, distanceNumber, type DistanceUnit, type Lie, type ShotDemand } from '@tasche/core';
-import { lieInText, storedMetres } from '@tasche/contract';
+import { lieInText, storedMetres, withoutLie } from '@tasche/contract';
 
 /** Needs read off a line typed by hand, or what is wrong with it. */
 type ReadNeeds = { ok: true; needs: ShotDemand[] } | { ok: false; reason: string };
 
+const TIMES_BETWEEN = /\b(\d+(?:\.\d+)?)\s?x\s?(\d+(?:\.\d+)?)\b/;
+/** Nobody writes that more than a round's shots come up before saying which. */
+const MAX_TIMES_BEFORE = 36;
+const TIMES = /(?<![a-z])x\s?(\d+(?:\.\d+)?)\b/;
+const TIMES_BEFORE = /\b(\d+(?:\.\d+)?)\s?(?:x|times)(?![a-z\d])/;
+const TIMES_WORDS: readonly [RegExp, number][] = [
+  [/\bonce\b/, 1],
+  [/\btwice\b/, 2],
+];
+const LEFT = /\bleft (\d+(?:\.\d+)?)\b/;
+/** A unit behind a number: every distance of the part is in it. */
+const UNIT = /(?<=\d)\s?(m|met(?:re|er)s?|y|yds?|yards?)\b/g;
+
+/** How often it comes up, and the rest of what is said. */
+function timesIn(part: string): { weight: number; rest: string } {
+  const both = TIMES_BETWEEN.exec(part);
+  if (both) {
+    // "3x 155" says the same as "155 x3".
+    const isBefore = Number(both[1]) < Number(both[2]) && Number(both[1]) <= MAX_TIMES_BEFORE;
+    const [times, distance] = isBefore ? [both[1], both[2]] : [both[2], both[1]];
+    return { weight: Number(times), rest: part.replace(TIMES_BETWEEN, `${distance} `) };
+  }
+  for (const pattern of [TIMES, TIMES_BEFORE]) {
+    const found = pattern.exec(part);
+    if (found) return { weight: Number(found[1]), rest: part.replace(pattern, ' ') };
+  }
+  const word = TIMES_WORDS.find(([pattern]) => pattern.test(part));
+  return word ? { weight: word[1], rest: part.replace(word[0], ' ') } : { weight: 1, rest: part };
+}
+
 /**
  * "155 hold x3, 210 run, drive 285 left 140 x14, 160 heavy rough": a distance to a green, whether it must
- * hold there (else it may run), what it lies on, how often. "drive" is a tee shot with more to come, "left"
- * what is left after it. "230-250 x6" are six spread over these distances.
+ * hold there (else it may run), what it lies on, how often ("3 times", "twice"). "drive" is a tee shot with
+ * more to come, "left" what is left after it. "230-250 x6" are six spread over these distances. A distance may
+ * name its unit, "150 m".
  */
-export function readNeeds(text: string, unit: DistanceUnit): ReadNeeds {
+export function readNeeds(text: string, readerUnit: DistanceUnit): ReadNeeds {
   const needs: ShotDemand[] = [];
   for (const part of text
     .toLowerCase()
     .split(/[,;\n]+/)
     .map((one) => one.trim())
     .filter((one) => one !== '')) {
-    const times = /\bx\s?(\d+(?:\.\d+)?)\b/.exec(part);
-    const left = /\bleft (\d+(?:\.\d+)?)\b/.exec(part);
-    const rest = part.replace(/\bx\s?\d+(\.\d+)?\b/, '').replace(/\bleft \d+(\.\d+)?\b/, '');
+    const [named] = part.match(UNIT) ?? [];
+    const unit = named === undefined ? readerUnit : named.trim().startsWith('m') ? 'm' : 'yd';
+    const { weight, rest: said } = timesIn(part.replace(UNIT, ''));
+    const left = LEFT.exec(said);
+    const rest = said.replace(LEFT, '');
     const drive = /\bdrive\b/.test(rest);
     const lie = lieInText(rest) ?? (drive ? 'tee' : 'fairway');
     const span = /(\d+(?:\.\d+)?)(?:\s?[-–]\s?(\d+(?:\.\d+)?))?/.exec(rest);
-    const strange = rest
+    const strange = withoutLie(rest)
       .replace(/\d+(\.\d+)?(\s?[-–]\s?\d+(\.\d+)?)?/, '')
-      .replace(/\b(drive|hold|run|wet|heavy|light|rough|sand|bunker|tight|tee|fairway)\b/g, '')
+      .replace(/\b(drive|hold|run)\b/g, '')
       .trim();
     if (!span) return { ok: false, reason: `"${part}" names no distance` };
     if (strange !== '') return { ok: false, reason: `"${strange}" is not understood` };
@@ -40,12 +73,11 @@ export function readNeeds(text: string, unit: DistanceUnit): ReadNeeds {
     const leftM = left ? storedMetres(Number(left[1]), unit) : undefined;
     if (leftM !== undefined && (leftM < DEMAND_BOUNDS.leftM[0] || leftM > DEMAND_BOUNDS.leftM[1]))
       return { ok: false, reason: `${left![1]} ${unit} cannot be left` };
-    const weight = times ? Number(times[1]) : 1;
-    if (weight > DEMAND_BOUNDS.weight[1]) return { ok: false, reason: `${times![1]} times is too often` };
+    if (weight > DEMAND_BOUNDS.weight[1]) return { ok: false, reason: `${weight} times is too often` };
     const mustHold = !drive && /\bhold\b/.test(rest);
     for (const distanceM of distances)
       needs.push({
-        name: needName(drive, distanceM, lie, mustHold, unit),
+        name: needName(drive, distanceM, lie, mustHold, readerUnit),
         to: drive ? 'fairway' : 'green',
         distanceM,
         lie,

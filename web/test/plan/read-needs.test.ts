@@ -45,4 +45,27 @@ describe('the shots of a week, written down', () => {
       reason: expect.stringContaining(reason) as string,
     });
   });
+
+  it('says how often as people write it', () => {
+    const times = (text: string) => {
+      const read = readNeeds(text, 'm');
+      return read.ok ? read.needs.map(({ distanceM, weight }) => [distanceM, weight]) : read.reason;
+    };
+    for (const text of ['155 x3', '155x3', '155 x 3', '3x 155', '3 x 155', '155 3 times', '3 times 155'])
+      expect(times(text), text).toEqual([[155, 3]]);
+    expect(times('155 twice')).toEqual([[155, 2]]);
+    expect(times('155 hold once')).toEqual([[155, 1]]);
+  });
+
+  it('reads a distance in the unit it names, and says it in the reader’s', () => {
+    const read = readNeeds('100 yds hold x2, drive 200 yards left 100 yards, 150m', 'm');
+    expect(read).toMatchObject({
+      ok: true,
+      needs: [
+        { distanceM: 91.44, name: '91 m, to hold', weight: 2 },
+        { distanceM: 182.88, leftM: 91.44 },
+        { distanceM: 150 },
+      ],
+    });
+  });
 });
