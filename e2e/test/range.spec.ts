@@ -79,7 +79,9 @@ test('shots are written down by hand, one is left out with its reason, given to 
   await page.keyboard.press('Alt+e');
   await page.keyboard.type('140 14x 141');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('"14x" is neither a carry, a side such as 3L, nor a club');
+  await expect(page.getByRole('alert')).toContainText(
+    '"14x" is neither a carry, a side such as 3L, nor a club',
+  );
   await expect(page.getByLabel('Carries by hand')).toHaveValue('140 14x 141');
   await page.getByLabel('Carries by hand').fill('140 142 3L 141 95 139 143 2R');
   await page.keyboard.press('Enter');
