@@ -57,7 +57,7 @@ export const GAP_SETTING_FIELDS: readonly GapSettingField[] = [
     key: 'driverStepMaxM',
     label: 'Driver to the next club, most',
     measure: 'distance',
-    says: 'A wider step is worth a look; 30 to 35 yd is usual.',
+    says: 'A wider step is worth a look; a driver stands farther apart than other clubs.',
   },
   {
     key: 'overlapBelowM',

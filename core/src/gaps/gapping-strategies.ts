@@ -77,7 +77,8 @@ export const GAPPING_STRATEGIES: readonly GappingStrategy[] = [
     id: 'strong-long-end',
     name: 'Strong at the long end',
     measure: 'carry',
-    summary: 'Overlap between 180 and 220 yards, where scores are lost; wedges are played by hand.',
+    summary:
+      'Overlap between 180 and 220 yd (165 and 200 m), where scores are lost; wedges are played by hand.',
     share: ({ upper, lower }, settings) => {
       const middleM = (upper.carryM + lower.carryM) / 2;
       if (middleM >= LONG_END_M[0] && middleM <= LONG_END_M[1]) return LONG_END_SHARE;
