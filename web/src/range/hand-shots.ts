@@ -2,7 +2,7 @@ import { guessClub, storedMetres, type ClubMatch, type LabelledClub } from '@tas
 import { STRIKE_BOUNDS, type DistanceUnit, type Strike } from '@tasche/core';
 
 /** Shots with one club: of whoever is named before them, else with the one in hand. */
-export interface HandTurn {
+interface HandTurn {
   club: ClubMatch;
   strikes: readonly Strike[];
 }
