@@ -10,6 +10,9 @@ export interface Scorecard {
 const HOLE_HEAD = /^(holes?|hole (no|nr|number)\.?|no\.?|nr\.?|#|loch|bahn|trou|hoyo|buca)$/i;
 /** A title, a date, an address: no more than so many lines stand above the heads. */
 const MAX_LINES_ABOVE = 20;
+/** A card is no longer, however it is written. */
+const MAX_SPACED_LINES = 200;
+const MAX_SPACED_WORDS = 60;
 /** So many numbers beside or under the word "hole" are the holes. */
 const MIN_HOLES = 6;
 
@@ -23,12 +26,22 @@ export const isHoleHead = (head: string): boolean => HOLE_HEAD.test(withoutBrack
  * @throws TableError where the text is no table
  */
 export function findScorecard(text: string): Scorecard | undefined {
-  const cells = splitTable(text).filter((row) => !isBlankRow(row));
+  return cardIn(splitTable(text)) ?? cardIn(text.split('\n', MAX_SPACED_LINES).map(spacedCells));
+}
+
+function cardIn(all: readonly (readonly string[])[]): Scorecard | undefined {
+  const cells = all.filter((row) => !isBlankRow(row));
   const line = cells.slice(0, MAX_LINES_ABOVE).findIndex((row) => row.some(isHoleHead));
   if (line === -1) return undefined;
-  const isTurned = isRowOfHoles(cells[line]!);
   const upright = cells.slice(line);
-  return joined((isTurned ? stacked(upright).map(turned) : [upright]).flatMap(sideBySide));
+  return joined((isRowOfHoles(upright[0]!) ? stacked(upright).map(turned) : [upright]).flatMap(sideBySide));
+}
+
+/** "Blue 73.1/134 410 388": copied off a page there are blanks between the cells, and in their heads. */
+function spacedCells(line: string): string[] {
+  const words = line.trim().split(/\s+/, MAX_SPACED_WORDS);
+  const first = words.findIndex((word) => /^\d+$/.test(word));
+  return first < 1 ? words : [words.slice(0, first).join(' '), ...words.slice(first)];
 }
 
 /** Whether a text is a scorecard, or most of one. */

@@ -2,6 +2,7 @@ import { lineOfHole, usualHole } from '@tasche/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  isScorecard,
   readHolesTable,
   readHolesGeoJson,
   seasonOn,
@@ -257,6 +258,33 @@ describe('holes as a yardage list', () => {
       const [front, back] = [upright(0, 9), upright(9, 18)];
       isWhole(reads([[...HEADS, ...HEADS], ...front.map((row, i) => [...row, ...back[i]!])]));
       isWhole(reads([HEADS, ...front, ['Out', 36, 2000, 1900], HEADS, ...back]));
+    });
+
+    it('has blanks between its cells, as copied off a page', () => {
+      const row = (head: string, of: readonly number[]) => [head, ...of].join(' ');
+      const card = [
+        'Föhrenau Golf, since 1921',
+        row('Hole', nine(numbers, false)) + ' Out ' + row('', nine(numbers, true)).trim() + ' In Total',
+        row('Blue 73.1/134', [...nine(lengths, false), 2070, ...nine(lengths, true), 3690, 5760]),
+        row("Men's Par", [...nine(pars, false), 36, ...nine(pars, true), 36, 72]),
+        row('Red', [...nine(red, false), 1890, ...nine(red, true), 3510, 5400]),
+      ];
+      isWhole(readHolesTable(card.join('\n'), none, 'm'));
+      expect(isScorecard(card.join('\n'))).toBe(true);
+      const upright18 = ['Hole Par Blue Red', ...upright(0, 18).map((cells) => cells.join('  '))];
+      isWhole(readHolesTable(upright18.join('\n'), none, 'm'));
+    });
+
+    it('is told from other things that are pasted', () => {
+      for (const text of [
+        'Hole',
+        'the 4th hole\nis long',
+        '380\t4\n410\t5',
+        'Hole\tPar\n1\t4',
+        'a "quote\nopen',
+      ])
+        expect(isScorecard(text), text).toBe(false);
+      expect(isScorecard(['Hole;White', ...numbers.map((n) => `${n};300`)].join('\n'))).toBe(true);
     });
 
     it('names its unit in a bracket or a word, or it is the reader’s, and said to be', () => {
