@@ -26,11 +26,18 @@ export interface HeadedCells {
 
 /** The heads of a table, which may stand under a title or down its side; undefined where nothing names its columns. */
 export function findHeads(cells: readonly (readonly string[])[]): HeadedCells | undefined {
-  const line = cells.slice(0, MAX_LINES_ABOVE).findIndex((row) => readHeads(row));
-  if (line !== -1) return headed(cells, line, false);
-  const side = cells.filter((row) => !isBlankRow(row));
-  const turned = side[0]?.map((_cell, column) => side.map((row) => row[column] ?? '')) ?? [];
-  return turned[0] && readHeads(turned[0]) ? headed(turned, 0, true) : undefined;
+  const known = (heads: readonly string[] | undefined) => readHeads(heads ?? [])?.filter(Boolean).length ?? 0;
+  const line = cells.slice(0, MAX_LINES_ABOVE).findIndex((row) => known(row) > 0);
+  const upright = line === -1 ? 0 : known(cells[line]);
+  if (upright > 1) return headed(cells, line, false);
+  const rows = cells.filter((row) => !isBlankRow(row));
+  // A title stands alone in its line.
+  const side = rows.slice(rows.findIndex((row) => row.filter((cell) => cell.trim() !== '').length > 1));
+  const widest = Math.max(0, ...side.map((row) => row.length));
+  const turned = Array.from({ length: widest }, (_none, column) => side.map((row) => row[column] ?? ''));
+  // "Club, Driver, 3 wood": one head is known beside the clubs' names, and more beneath it.
+  if (known(turned[0]) > upright) return headed(turned, 0, true);
+  return upright > 0 ? headed(cells, line, false) : undefined;
 }
 
 /** Rows without heads that read as lines of clubs: a name with a loft, a carry or both; undefined where they do not. */

@@ -19,6 +19,12 @@ describe('a file of clubs as people keep it', () => {
     expect(plan.rejected[0]!.row + plan.firstLine).toBe(6);
   });
 
+  it('may have its clubs side by side under a title', () => {
+    const text = 'Bag of Ana, spring\n\nClub\t7 iron\t8 iron\nLoft\t32\t36\nCarry [m]\t150\t140\n';
+    const { rows } = readClubText(text, { distanceUnit: 'm', takenOn: '2026-11-20' });
+    expect(rows.map(({ name }) => name)).toEqual(['7 iron', '8 iron']);
+  });
+
   it('may have its clubs side by side', () => {
     const plan = planned([',Driver,3w,7i', 'Loft,10.5,15,32', 'Carry,265,,172']);
     expect(plan.adds.map(({ name, readings }) => [name, readings.length])).toEqual([
