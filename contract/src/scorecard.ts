@@ -69,15 +69,19 @@ function stacked(cells: readonly (readonly string[])[]): (readonly (readonly str
   return starts.map((from, i) => cells.slice(from, starts[i + 1]));
 }
 
+/** From the column with the heads on. */
 function turned(cells: readonly (readonly string[])[]): string[][] {
   const columns = Math.max(...cells.map((row) => row.length));
-  return Array.from({ length: columns }, (_none, column) => cells.map((row) => row[column] ?? ''));
+  const rows = Array.from({ length: columns }, (_none, column) => cells.map((row) => row[column] ?? ''));
+  return rows.slice(rows.findIndex((row) => row.some(isHoleHead)));
 }
 
 /** An upright card has its second nine beside the first, with heads of its own. */
 function sideBySide(cells: readonly (readonly string[])[]): Scorecard[] {
   const [heads = [], ...rows] = cells;
-  const starts = heads.flatMap((head, i) => (isHoleHead(head) ? [i] : []));
+  // "No." beside "Hole" begins no nine of its own.
+  const begins = heads.find(isHoleHead)!;
+  const starts = heads.flatMap((head, i) => (isSame(head, begins) ? [i] : []));
   return starts.map((at, i) => {
     const from = i === 0 ? 0 : at;
     const of = (row: readonly string[]) => row.slice(from, starts[i + 1]);
@@ -88,16 +92,17 @@ function sideBySide(cells: readonly (readonly string[])[]): Scorecard[] {
   });
 }
 
+const isSame = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+
 /** The nines as one: columns of one head are one column. */
 function joined(nines: readonly Scorecard[]): Scorecard {
   const [first, ...others] = nines;
-  const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
   return {
     heads: first!.heads,
     rows: [
       ...first!.rows,
       ...others.flatMap(({ heads, rows }) => {
-        const places = first!.heads.map((head) => heads.findIndex((one) => same(one, head)));
+        const places = first!.heads.map((head) => heads.findIndex((one) => isSame(one, head)));
         return rows.map((row) => places.map((at) => row[at] ?? ''));
       }),
     ],

@@ -219,6 +219,8 @@ describe('holes as a yardage list', () => {
 
     it('stands in rows under its name and an empty line', () => {
       isWhole(reads([['Föhrenau Golf'], [''], HEADS, ...upright(0, 18)]));
+      // Its rows may be counted as well.
+      isWhole(reads([['No.', ...HEADS], ...upright(0, 18).map((row) => [row[0]!, ...row])]));
     });
 
     it('stands in columns, with what is out, in and altogether', () => {
@@ -255,6 +257,7 @@ describe('holes as a yardage list', () => {
         ['Par', ...nine(pars, second)],
       ];
       isWhole(reads([...block(false), [''], ...block(true)]));
+      isWhole(reads([...block(false), ...block(true)].map((cells) => ['', ...cells])));
       const [front, back] = [upright(0, 9), upright(9, 18)];
       isWhole(reads([[...HEADS, ...HEADS], ...front.map((row, i) => [...row, ...back[i]!])]));
       isWhole(reads([HEADS, ...front, ['Out', 36, 2000, 1900], HEADS, ...back]));
@@ -322,6 +325,35 @@ describe('holes as a yardage list', () => {
     ['what is no table', '"oops', /no table: row 1/],
   ])('%s is said by name', (_what, text, message) => {
     expect(readHolesTable(text, none, 'm').problems.join('; ')).toMatch(message);
+  });
+});
+
+describe('whatever is pasted as a scorecard', () => {
+  it('is read or refused, and never thrown at', () => {
+    const cell = fc.constantFrom(
+      'Hole',
+      'No.',
+      '1',
+      '2',
+      '9',
+      '10',
+      '18',
+      '400',
+      'Par',
+      'White',
+      'Out',
+      '',
+      'x',
+    );
+    const sign = fc.constantFrom('\t', ',', ' ');
+    fc.assert(
+      fc.property(fc.array(fc.array(cell, { maxLength: 12 }), { maxLength: 12 }), sign, (rows, between) => {
+        const text = rows.map((row) => row.join(between)).join('\n');
+        const { holes, problems } = readHolesTable(text, none, 'm');
+        expect(problems.length > 0 || holes.length === 9 || holes.length === 18).toBe(true);
+        isScorecard(text);
+      }),
+    );
   });
 });
 
