@@ -26,7 +26,7 @@ export const isHoleHead = (head: string): boolean => HOLE_HEAD.test(withoutBrack
  * @throws TableError where the text is no table
  */
 export function findScorecard(text: string): Scorecard | undefined {
-  return cardIn(splitTable(text)) ?? cardIn(text.split('\n', MAX_SPACED_LINES).map(spacedCells));
+  return cardIn(splitTable(text)) ?? cardIn(spacedLines(text));
 }
 
 function cardIn(all: readonly (readonly string[])[]): Scorecard | undefined {
@@ -35,6 +35,20 @@ function cardIn(all: readonly (readonly string[])[]): Scorecard | undefined {
   if (line === -1) return undefined;
   const upright = cells.slice(line);
   return joined((isRowOfHoles(upright[0]!) ? stacked(upright).map(turned) : [upright]).flatMap(sideBySide));
+}
+
+/** The lines of a card with blanks between its cells; a line without totals has none under "Out" and "In" either. */
+function spacedLines(text: string): string[][] {
+  let totals: readonly number[] = [];
+  let holes = 0;
+  return text.split('\n', MAX_SPACED_LINES).map((line) => {
+    const cells = spacedCells(line);
+    if (isRowOfHoles(cells)) {
+      totals = cells.flatMap((cell, i) => (i > 0 && !/^\d+$/.test(cell) ? [i] : []));
+      holes = cells.length - 1 - totals.length;
+    } else if (holes > 0 && cells.length - 1 === holes) for (const at of totals) cells.splice(at, 0, '');
+    return cells;
+  });
 }
 
 /** "Blue 73.1/134 410 388": copied off a page there are blanks between the cells, and in their heads. */
@@ -60,7 +74,7 @@ export function isScorecard(text: string): boolean {
 /** "Hole, 1, 2, 3…": the holes stand beside each other. */
 function isRowOfHoles(row: readonly string[]): boolean {
   const numbers = row.filter((cell) => /^\d{1,2}$/.test(cell.trim()));
-  return isHoleHead(row.find((cell) => cell.trim() !== '')!) && numbers.length >= MIN_HOLES;
+  return isHoleHead(row.find((cell) => cell.trim() !== '') ?? '') && numbers.length >= MIN_HOLES;
 }
 
 /** A turned card has its second nine under the first, below a row of holes of its own. */

@@ -274,6 +274,10 @@ describe('holes as a yardage list', () => {
       ];
       isWhole(readHolesTable(card.join('\n'), none, 'm'));
       expect(isScorecard(card.join('\n'))).toBe(true);
+      // A line without totals is none the less hole by hole.
+      const [title, heads, blue, , reds] = card;
+      const lines = [title, heads, blue, row('Par', pars), reds, row('Handicap', numbers)];
+      isWhole(readHolesTable(lines.join('\n'), none, 'm'));
       const upright18 = ['Hole Par Blue Red', ...upright(0, 18).map((cells) => cells.join('  '))];
       isWhole(readHolesTable(upright18.join('\n'), none, 'm'));
     });

@@ -190,9 +190,11 @@ const undo = useUndo();
           class="empty"
           description="No holes are written down yet. Paste a scorecard here, bring a file, or begin with usual ones and type over them."
         >
-          <template #extra
-            ><NButton type="primary" @click="begin(18)">Begin with eighteen usual ones</NButton>
-            <NButton @click="begin(9)">Nine</NButton></template
+          <template #extra>
+            <span class="bar">
+              <NButton type="primary" @click="begin(18)">Begin with eighteen usual ones</NButton>
+              <NButton @click="begin(9)">Nine</NButton>
+            </span></template
           >
         </NEmpty>
         <div v-else class="board">
