@@ -151,6 +151,8 @@ describe('rounds played', () => {
   beforeEach(() => {
     localStorage.clear();
     freshPinia();
+    // No server answers here.
+    vi.stubGlobal('fetch', () => new Promise(() => {}));
   });
 
   it('says how often clubs are hit over all of them, which never are, and writes it into the sheet in one press', async () => {
