@@ -2,15 +2,18 @@
 import { NButton } from 'naive-ui';
 import WorkProgress from './WorkProgress.vue';
 
-/** What the page is at work on, how far it is, and a way to stop it; it takes no room: nothing moves away from under a press. */
-defineProps<{ share: number; label?: string }>();
+/**
+ * What the page is at work on, how far it is, and a way to stop it. It lies at the foot of the window and takes no
+ * room: nothing moves away from under a press, and nothing one would press next is covered.
+ */
+defineProps<{ share: number }>();
 defineEmits<{ stop: [] }>();
 </script>
 
 <template>
   <div class="at-work no-print">
     <p class="card bar small" role="status">
-      <WorkProgress :share="share" v-bind="label === undefined ? {} : { label }" />
+      <WorkProgress :share="share" />
       <slot />
       <NButton size="small" @click="$emit('stop')">Cancel</NButton>
     </p>
@@ -19,15 +22,15 @@ defineEmits<{ stop: [] }>();
 
 <style scoped>
 .at-work {
-  position: sticky;
-  top: 8px;
+  position: fixed;
+  inset: auto 12px 12px;
   z-index: 6;
-  height: 0;
   display: flex;
   justify-content: center;
-  align-items: flex-start;
+  pointer-events: none;
 }
 .at-work > p {
+  pointer-events: auto;
   padding: 4px 12px;
   box-shadow: 0 2px 14px rgb(30 25 15 / 18%);
 }

@@ -130,7 +130,7 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
     <NotAskedLine v-if="!isAskable(told)" :told="told" :course-id="round.courseId" />
     <p v-for="finding in findings" :key="finding" class="verdict warning small">◆ {{ finding }}</p>
     <ProblemLine :text="problem || worked?.refused || chosen?.refused" />
-    <AtWork v-if="busy" :share="share" @stop="stop">Playing the course…</AtWork>
+    <AtWork v-if="busy && !isSettling" :share="share" @stop="stop">Playing the course…</AtWork>
     <template v-if="worked && !worked.refused && asked">
       <RoundAnswer
         v-if="chosen?.answer"
