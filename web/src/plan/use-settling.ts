@@ -58,16 +58,20 @@ export function useSettling(
       store.change(commands.map((command) => ({ ...command, version: plan().version })));
     work.clear();
   }
-  /** Somebody is leaving in the middle: they go as soon as it is done, so that what was asked for is not lost. */
+  /**
+   * Somebody is leaving in the middle: they go as soon as it is done, so that what was asked for is not lost. Where
+   * it cannot be done they stay, and read why.
+   */
   const isWaitedFor = ref(false);
-  async function waitFor(): Promise<void> {
-    if (work.share.value === null) return;
+  async function waitFor(): Promise<boolean> {
+    if (work.share.value === null) return true;
     isWaitedFor.value = true;
     await until(work.share).toBe(null);
     isWaitedFor.value = false;
+    return work.problem.value === '';
   }
   onBeforeRouteLeave(waitFor);
-  onBeforeRouteUpdate((to, from) => (to.params.planId === from.params.planId ? undefined : waitFor()));
+  onBeforeRouteUpdate((to, from) => (to.params.planId === from.params.planId ? true : waitFor()));
   useEventListener('beforeunload', (event) => {
     if (work.share.value !== null) event.preventDefault();
   });
