@@ -4,7 +4,7 @@ import { lieInText, storedMetres, withoutLie } from '@tasche/contract';
 /** Needs read off a line typed by hand, or what is wrong with it. */
 type ReadNeeds = { ok: true; needs: ShotDemand[] } | { ok: false; reason: string };
 
-const TIMES_BETWEEN = /\b(\d+(?:\.\d+)?)\s?x\s?(\d+(?:\.\d+)?)\b/;
+const TIMES_BETWEEN = /\b(\d+(?:\.\d+)?)(\s?)x(\s?)(\d+(?:\.\d+)?)\b/;
 /** Nobody writes that more than a round's shots come up before saying which. */
 const MAX_TIMES_BEFORE = 36;
 const TIMES = /(?<![a-z])x\s?(\d+(?:\.\d+)?)\b/;
@@ -21,9 +21,13 @@ const UNIT = /(?<=\d)\s?(m|met(?:re|er)s?|y|yds?|yards?)\b/g;
 function timesIn(part: string): { weight: number; rest: string } {
   const both = TIMES_BETWEEN.exec(part);
   if (both) {
-    // "3x 155" says the same as "155 x3".
-    const isBefore = Number(both[1]) < Number(both[2]) && Number(both[1]) <= MAX_TIMES_BEFORE;
-    const [times, distance] = isBefore ? [both[1], both[2]] : [both[2], both[1]];
+    const [, first, gapBefore, gapAfter, second] = both;
+    // "3x 155", "155 x3"; where the blanks do not tell, the distance is the larger.
+    const isBefore =
+      gapBefore === gapAfter
+        ? Number(first) < Number(second)
+        : gapBefore === '' && Number(first) <= MAX_TIMES_BEFORE;
+    const [times, distance] = isBefore ? [first, second] : [second, first];
     return { weight: Number(times), rest: part.replace(TIMES_BETWEEN, `${distance} `) };
   }
   for (const pattern of [TIMES, TIMES_BEFORE]) {
@@ -47,8 +51,9 @@ export function readNeeds(text: string, readerUnit: DistanceUnit): ReadNeeds {
     .split(/[,;\n]+/)
     .map((one) => one.trim())
     .filter((one) => one !== '')) {
-    const [named] = part.match(UNIT) ?? [];
-    const unit = named === undefined ? readerUnit : named.trim().startsWith('m') ? 'm' : 'yd';
+    const units = new Set((part.match(UNIT) ?? []).map((one) => (one.trim().startsWith('m') ? 'm' : 'yd')));
+    if (units.size > 1) return { ok: false, reason: `"${part}" names two units` };
+    const [unit = readerUnit] = units;
     const { weight, rest: said } = timesIn(part.replace(UNIT, ''));
     const left = LEFT.exec(said);
     const rest = said.replace(LEFT, '');

@@ -35,6 +35,7 @@ describe('the shots of a week, written down', () => {
   it.each([
     ['', 'nothing written'],
     ['hold x3', 'names no distance'],
+    ['drive 200 m left 100 yd', 'names two units'],
     ['155 banana', '"banana" is not understood'],
     ['900', 'is no shot'],
     ['155 x5000', 'too often'],
@@ -53,6 +54,7 @@ describe('the shots of a week, written down', () => {
     };
     for (const text of ['155 x3', '155x3', '155 x 3', '3x 155', '3 x 155', '155 3 times', '3 times 155'])
       expect(times(text), text).toEqual([[155, 3]]);
+    expect(times('30 x40')).toEqual([[30, 40]]);
     expect(times('155 twice')).toEqual([[155, 2]]);
     expect(times('155 hold once')).toEqual([[155, 1]]);
   });
