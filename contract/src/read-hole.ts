@@ -27,6 +27,8 @@ export interface ReadHoles {
   passed: readonly string[];
   /** Lengths stood there without a unit, and were taken in the reader's. */
   isUnitGuessed: boolean;
+  /** The par of a hole is nowhere said: it is what holes of such a length usually have. */
+  isParGuessed: boolean;
 }
 
 export type KnownHoles = Pick<CourseDetails, 'tees' | 'holes'>;
@@ -40,7 +42,12 @@ export const unreadHoles = ({ tees }: KnownHoles, problem: string): ReadHoles =>
   problems: [problem],
   passed: [],
   isUnitGuessed: false,
+  isParGuessed: false,
 });
+
+/** Whether nobody says the par of a hole: neither what is read, nor the course. */
+export const isParUnsaid = (number: number, known: KnownHoles, said: Record<string, unknown>): boolean =>
+  !known.holes[number - 1] && (said.par === undefined || said.par === null || said.par === '');
 
 /** A hole out of what a file says of it, laid over what is known; problems are added by name. */
 export function readHole(

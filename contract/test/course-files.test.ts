@@ -205,11 +205,12 @@ describe('holes as a yardage list', () => {
     const reads = (lines: readonly (readonly (string | number)[])[]) =>
       readHolesTable(lines.map((cells) => cells.join('\t')).join('\n'), none, 'm');
     const nine = (of: readonly number[], second: boolean) => (second ? of.slice(9) : of.slice(0, 9));
-    const isWhole = ({ holes, tees, problems }: ReturnType<typeof reads>) => {
+    const isWhole = ({ holes, tees, problems, isParGuessed }: ReturnType<typeof reads>) => {
       expect(problems).toEqual([]);
       expect(tees).toEqual(['Blue', 'Red']);
       expect(holes.map(({ lengthsM }) => lengthsM)).toEqual(lengths.map((m) => [m, m - 20]));
       expect(holes.map(({ par }) => par)).toEqual(pars);
+      expect(isParGuessed).toBe(false);
     };
     const numbers = lengths.map((_one, i) => i + 1);
     const red = lengths.map((m) => m - 20);
@@ -297,7 +298,7 @@ describe('holes as a yardage list', () => {
     it('names its unit in a bracket or a word, or it is the reader’s, and said to be', () => {
       const of = (head: string) =>
         readHolesTable([`Hole,${head}`, ...numbers.map((n) => `${n},200`)].join('\n'), none, 'yd');
-      expect(of('White')).toMatchObject({ isUnitGuessed: true });
+      expect(of('White')).toMatchObject({ isUnitGuessed: true, isParGuessed: true });
       expect(of('White').holes[0]!.lengthsM).toEqual([182.9]);
       for (const head of ['White [m]', 'White (metres)', 'White meters', 'Metres']) {
         expect(of(head), head).toMatchObject({ isUnitGuessed: false });

@@ -20,6 +20,9 @@ const UNITS = [
 ] as const;
 const file = computed(() => readCourseText(props.from, props.course, lengthUnit.value));
 
+/** Lengths and pars are shown once all of them are read. */
+const isSound = computed(() => file.value.problems.length === 0);
+
 /** The place comes along where nobody has written it down. */
 function take(): void {
   const { holes, tees, place } = file.value;
@@ -35,9 +38,7 @@ function take(): void {
   <section class="card brought" aria-label="What the file holds">
     <h2>
       {{ from.name }}: {{ counted(file.holes.length, 'hole')
-      }}<template v-if="file.holes.length"
-        >, par {{ file.holes.reduce((sum, { par }) => sum + par, 0) }}</template
-      >
+      }}<template v-if="isSound">, par {{ file.holes.reduce((sum, { par }) => sum + par, 0) }}</template>
     </h2>
     <label v-if="file.isUnitGuessed" class="bar small">
       Lengths name no unit; they are in
@@ -48,13 +49,14 @@ function take(): void {
         ■ {{ one }}
       </li>
     </ul>
-    <p v-if="file.holes.length" class="small">
+    <p v-if="isSound" class="small">
       {{ file.tees.length === 1 ? 'Tee' : 'Tees' }}:
       {{
         file.tees
           .map((tee, t) => `${tee}, ${distanceNumber(courseLengthM(file, t), unit)} ${unit}`)
           .join('; ')
       }}.
+      <template v-if="file.isParGuessed">No par in it: each hole has what its length usually is.</template>
     </p>
     <p v-if="file.passed.length" class="small quiet">
       Passed over: {{ file.passed.slice(0, MAX_PASSED).join(', ')

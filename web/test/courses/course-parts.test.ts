@@ -114,12 +114,19 @@ describe('a file of a course', () => {
     const view = shown(map({ par: 9 }));
     expect(view.get('[role="alert"]').text()).toContain('hole 1: par');
     expect(view.get('button').attributes('disabled')).toBeDefined();
+    expect(view.text()).not.toMatch(/Tee|par \d\d/);
+  });
+
+  it('says that its par is a guess where it has none', () => {
+    const text = ['Hole,White', ...Array.from({ length: 9 }, (_one, i) => `${i + 1},400`)].join('\n');
+    expect(shown({ name: 'card.csv', text }).text()).toContain('No par in it');
   });
 
   it('asks what unit its lengths are in where they name none', async () => {
     const text = ['Hole,Par,White', ...Array.from({ length: 9 }, (_one, i) => `${i + 1},4,400`)].join('\n');
     const view = shown({ name: 'card.csv', text }, {}, 'yd');
     expect(view.text()).toContain('White, 3600 yd');
+    expect(view.text()).not.toContain('No par in it');
     await view.getComponent(ChoiceField).vm.$emit('update:value', 'm');
     expect(view.text()).toContain('White, 3937 yd');
     await view.get('.n-button--primary-type').trigger('click');
