@@ -8,16 +8,6 @@ export default ts.config(
   ...ts.configs.recommended,
   ...vue.configs['flat/recommended'],
   {
-    // What a promise comes to is never left to chance. Views are left out: with types they take two minutes.
-    files: ['server/src/**/*.ts', 'command/**/*.ts', 'web/src/**/*.ts'],
-    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
-    rules: {
-      '@typescript-eslint/no-floating-promises': 'error',
-      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
-      '@typescript-eslint/await-thenable': 'error',
-    },
-  },
-  {
     // A pattern must take time in proportion to its text: one that backtracks is a way to freeze the server or the page.
     ignores: ['**/test/**'],
     plugins: { regexp },

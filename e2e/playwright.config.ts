@@ -23,7 +23,7 @@ export default defineConfig({
     baseURL: process.env.TASCHE_URL ?? 'http://127.0.0.1:4310',
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: process.env.TASCHE_BROWSER ?? '/usr/bin/chromium',
       args: [
         '--no-sandbox',
         '--disable-gpu',

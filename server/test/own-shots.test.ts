@@ -25,7 +25,7 @@ describe('a shot of a player’s own', () => {
   it('is kept with its shape, said in the history by its name, undone, and goes out and in with the player', async () => {
     const clubId = await bench.club(playerId, '7 iron', [carry(157)]);
     const shot: Shot = { carryM: 141, source: 'stated', startDeg: -2, curveM: 5.5 };
-    const { body } = await await write(clubId, [own('choked: into the wind', shot)]);
+    const { body } = await write(clubId, [own('choked: into the wind', shot)]);
     const change = (body as { change: { id: string; summary: string } }).change;
     expect(change.summary).toContain('choked, into the wind carry 141.0 m, stated');
     expect((await clubOf(clubId)).spec['shot.choked: into the wind']!.value).toEqual(shot);
