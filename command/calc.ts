@@ -30,16 +30,17 @@ const CALCULATIONS: Record<string, (document: unknown) => unknown> = {
 
 /**
  * `./tasche calc NAME`: one JSON document in, one out, by the core alone.
+ * @param input reads the document
  * @throws CliError with exit code 2 that names every bad field
  */
-export async function calc(name: string | undefined): Promise<void> {
+export async function calc(name: string | undefined, input: () => Promise<string>): Promise<void> {
   const calculate = name !== undefined && Object.hasOwn(CALCULATIONS, name) ? CALCULATIONS[name] : undefined;
   if (!calculate)
     throw new CliError(
       `calc needs one of: ${Object.keys(CALCULATIONS).join(', ')}; got ${name === undefined ? 'nothing' : `"${name}"`}.`,
       2,
     );
-  const text = await readStandardInput();
+  const text = await input();
   let document: unknown;
   try {
     document = withRenamedFields(JSON.parse(text));
@@ -57,10 +58,4 @@ export async function calc(name: string | undefined): Promise<void> {
       2,
     );
   }
-}
-
-async function readStandardInput(): Promise<string> {
-  const chunks: Buffer[] = [];
-  for await (const chunk of process.stdin) chunks.push(chunk as Buffer);
-  return Buffer.concat(chunks).toString('utf8');
 }

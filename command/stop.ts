@@ -1,6 +1,6 @@
 /** Ends the command with one clear sentence and the way out, and no stack trace. */
 export class CliError extends Error {
-  override readonly name = 'Stop';
+  override readonly name = 'CliError';
 
   constructor(
     message: string,

@@ -1,4 +1,4 @@
-import { execFileSync, spawnSync } from 'node:child_process';
+import { execFileSync, spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -9,6 +9,7 @@ import { Workspace } from '../../server/src/workspaces/workspace.js';
 import { inWorkspace } from '../../server/src/workspaces/in-workspace.js';
 import { workbenchIn, on, carry } from '../../server/test/workbench.js';
 import { startCluster, throwAwayFolder, type Cluster } from '../cluster.js';
+import { runHere } from './run-here.js';
 
 const root = path.resolve(import.meta.dirname, '../..');
 const WORKSPACE = '7a5c4e00-0000-4000-8000-00000000bac0';
@@ -17,6 +18,7 @@ let folder: string;
 let cluster: Cluster;
 
 beforeAll(async () => {
+  for (const name of ['DATABASE_URL', 'DATABASE_OWNER_URL', 'DATABASE_BACKUP_URL']) delete process.env[name];
   aside = mkdtempSync(path.join(os.tmpdir(), 'tasche-backup-test-'));
   folder = throwAwayFolder();
   cluster = await startCluster(folder);
@@ -27,15 +29,7 @@ afterAll(() => {
   for (const one of [aside, folder]) rmSync(one, { recursive: true, force: true });
 });
 
-function tasche(...args: string[]) {
-  const environment: NodeJS.ProcessEnv = { ...process.env };
-  for (const name of ['DATABASE_URL', 'DATABASE_OWNER_URL', 'DATABASE_BACKUP_URL']) delete environment[name];
-  return spawnSync(process.execPath, ['--import', 'tsx', 'command/main.ts', ...args], {
-    cwd: root,
-    encoding: 'utf8',
-    env: environment,
-  });
-}
+const tasche = (...line: string[]) => runHere(line);
 
 /** The newest first. */
 async function migrations(url: string): Promise<string[]> {
@@ -83,7 +77,7 @@ describe('a backup', () => {
     const before = await contents(cluster.backupUrl);
 
     const file = path.join(aside, 'still.tar');
-    const made = tasche('backup', file, '--data', folder);
+    const made = await tasche('backup', file, '--data', folder);
     expect([made.status, made.stderr]).toEqual([0, '']);
     expect(made.stdout).toMatch(/rows, [\d.]+ MB/);
 
@@ -93,15 +87,10 @@ describe('a backup', () => {
       while (writes) await bench.club(playerId, 'more', [on('lieDeg', 61)]);
     })();
     const busy = path.join(aside, 'busy.tar');
-    const { spawn } = await import('node:child_process');
     const code = await new Promise<number | null>((resolve) => {
-      const environment: NodeJS.ProcessEnv = { ...process.env };
-      for (const name of ['DATABASE_URL', 'DATABASE_OWNER_URL', 'DATABASE_BACKUP_URL'])
-        delete environment[name];
       spawn(process.execPath, ['--import', 'tsx', 'command/main.ts', 'backup', busy, '--data', folder], {
         cwd: root,
         stdio: 'ignore',
-        env: environment,
       }).once('exit', resolve);
     });
     writes = false;
@@ -111,7 +100,7 @@ describe('a backup', () => {
 
     const elsewhere = throwAwayFolder();
     try {
-      expect(tasche('restore', file, '--data', elsewhere)).toMatchObject({ status: 0 });
+      expect(await tasche('restore', file, '--data', elsewhere)).toMatchObject({ status: 0 });
       const again = await startCluster(elsewhere);
       try {
         expect(await contents(again.backupUrl)).toEqual(before);
@@ -129,12 +118,12 @@ describe('a backup', () => {
       }
 
       // A folder that holds a database is left alone, unless it is to be replaced.
-      const refused = tasche('restore', busy, '--data', elsewhere);
+      const refused = await tasche('restore', busy, '--data', elsewhere);
       expect([refused.status, refused.stderr]).toEqual([
         1,
         expect.stringContaining('holds a database already'),
       ]);
-      expect(tasche('restore', busy, '--data', elsewhere, '--reset')).toMatchObject({ status: 0 });
+      expect(await tasche('restore', busy, '--data', elsewhere, '--reset')).toMatchObject({ status: 0 });
       const busyAgain = await startCluster(elsewhere);
       try {
         const client = new pg.Client({ connectionString: busyAgain.backupUrl });
@@ -170,8 +159,8 @@ describe('a backup', () => {
       ]);
       from.stop();
       const file = path.join(aside, 'old.tar');
-      expect(tasche('backup', file, '--data', old)).toMatchObject({ status: 0 });
-      expect(tasche('restore', file, '--data', restoredTo)).toMatchObject({ status: 0 });
+      expect(await tasche('backup', file, '--data', old)).toMatchObject({ status: 0 });
+      expect(await tasche('restore', file, '--data', restoredTo)).toMatchObject({ status: 0 });
       const again = await startCluster(restoredTo);
       try {
         await migrate(again.ownerUrl, roleIn(again.url));
@@ -195,14 +184,14 @@ describe('a backup', () => {
       const file = path.join(aside, 'before-going-down.tar');
       const orm = await openDatabase(from.url);
       await orm.em.fork().execute('select 1');
-      expect(tasche('downgrade', '013', file, '--data', here)).toMatchObject({
+      expect(await tasche('downgrade', '013', file, '--data', here)).toMatchObject({
         status: 1,
         stderr: expect.stringContaining('Tasche is running on this database') as string,
       });
       await orm.close(true);
       from.stop();
 
-      const done = tasche('downgrade', '013', file, '--data', here);
+      const done = await tasche('downgrade', '013', file, '--data', here);
       expect(done).toMatchObject({ status: 0, stderr: '' });
       expect(done.stdout).toContain('is as migration-013-season left it');
       expect(done.stdout).toMatch(/dropped.*change\.person_id.*membership \(0 rows\).*person \(0 rows\)/);
@@ -211,7 +200,7 @@ describe('a backup', () => {
       try {
         const [found] = await migrations(again.ownerUrl);
         expect(found).toContain('013');
-        const twice = tasche('downgrade', '013', path.join(aside, 'twice.tar'), '--data', here);
+        const twice = await tasche('downgrade', '013', path.join(aside, 'twice.tar'), '--data', here);
         expect(twice).toMatchObject({
           status: 1,
           stderr: expect.stringContaining('left it already; nothing was taken back') as string,
@@ -222,41 +211,47 @@ describe('a backup', () => {
       } finally {
         again.stop();
       }
-      expect(tasche('downgrade', '003', file, '--data', here).stderr).toContain('cannot be gone back to');
-      expect(tasche('downgrade', '99', file, '--data', here).stderr).toContain('there is no migration "99"');
-      expect(tasche('downgrade', '013', '--data', here).stderr).toContain('where the backup goes first');
+      expect((await tasche('downgrade', '003', file, '--data', here)).stderr).toContain(
+        'cannot be gone back to',
+      );
+      expect((await tasche('downgrade', '99', file, '--data', here)).stderr).toContain(
+        'there is no migration "99"',
+      );
+      expect((await tasche('downgrade', '013', '--data', here)).stderr).toContain(
+        'where the backup goes first',
+      );
     } finally {
       rmSync(here, { recursive: true, force: true });
     }
   });
 
-  it('that is damaged, cut short or no backup is refused before anything is touched', () => {
+  it('that is damaged, cut short or no backup is refused before anything is touched', async () => {
     const whole = readFileSync(path.join(aside, 'still.tar'));
     const untouched = path.join(aside, 'untouched');
-    const refused = (name: string, bytes: Buffer | string) => {
+    const refused = async (name: string, bytes: Buffer | string) => {
       const file = path.join(aside, name);
       writeFileSync(file, bytes);
-      const { status, stderr } = tasche('restore', file, '--data', untouched);
+      const { status, stderr } = await tasche('restore', file, '--data', untouched);
       expect(existsSync(untouched)).toBe(false);
       expect(status).toBe(1);
       return stderr;
     };
     const damaged = Buffer.from(whole);
     damaged[Math.floor(whole.length / 2)]! ^= 0xff;
-    expect(refused('damaged.tar', damaged)).toContain('its checksum is not the one');
-    expect(refused('short.tar', whole.subarray(0, 900))).toContain('cut short');
-    expect(refused('text.tar', 'hello')).toContain('is no backup');
-    expect(tasche('restore', path.join(aside, 'nothing.tar'), '--data', untouched).stderr).toContain(
+    expect(await refused('damaged.tar', damaged)).toContain('its checksum is not the one');
+    expect(await refused('short.tar', whole.subarray(0, 900))).toContain('cut short');
+    expect(await refused('text.tar', 'hello')).toContain('is no backup');
+    expect((await tasche('restore', path.join(aside, 'nothing.tar'), '--data', untouched)).stderr).toContain(
       'there is no file',
     );
-    expect(tasche('backup').stderr).toContain('say which file');
-    expect(tasche('backup', path.join(aside, 'no/folder/x.tar'), '--data', folder).stderr).toContain(
+    expect((await tasche('backup')).stderr).toContain('say which file');
+    expect((await tasche('backup', path.join(aside, 'no/folder/x.tar'), '--data', folder)).stderr).toContain(
       'no folder',
     );
   });
 
-  it('is made every night by the system’s own timer, which is written out for it', () => {
-    const { stdout } = tasche('backup', 'nightly', '--schedule');
+  it('is made every night by the system’s own timer, which is written out for it', async () => {
+    const { stdout } = await tasche('backup', 'nightly', '--schedule');
     expect(stdout).toContain('OnCalendar=');
     expect(stdout).toMatch(/ExecStart=.*tasche backup .*nightly\//);
   });

@@ -4,9 +4,12 @@ import { createServer } from 'node:net';
 import path from 'node:path';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { buildServer } from '../build.js';
 import { freePort, throwAwayCluster, type Cluster } from '../cluster.js';
+import { runHere } from './run-here.js';
 
 const root = path.resolve(import.meta.dirname, '../..');
+/** The command as it is typed, in a process of its own. */
 const run = (args: string[], options: { input?: string; env?: NodeJS.ProcessEnv } = {}) =>
   spawnSync(process.execPath, ['--import', 'tsx', 'command/main.ts', ...args], {
     cwd: root,
@@ -57,18 +60,28 @@ describe('tasche calc gaps', () => {
     ],
     ['not json', 'standard input is not one JSON document'],
     ['', 'standard input is not one JSON document'],
-  ])('%s: exit 2 and a message that names the field', (input, message) => {
-    const { status, stdout, stderr } = run(['calc', 'gaps'], { input });
+  ])('%s: exit 2 and a message that names the field', async (input, message) => {
+    const { status, stdout, stderr } = await runHere(['calc', 'gaps'], input);
     expect(status).toBe(2);
     expect(stdout).toBe('');
     expect(stderr).toContain(message);
   });
 
-  it('knows its own names', () => {
-    expect(run(['calc', 'toString']).stderr).toContain('calc needs one of: gaps, flight, carry, conditions');
-    expect(run(['calc']).status).toBe(2);
-    expect(run(['dance'])).toMatchObject({ status: 2 });
-    expect(run(['--help']).stdout).toContain('./tasche demo');
+  it('ends as it says, in a process of its own too', () => {
+    expect(run(['calc', 'gaps'], { input: 'not json' })).toMatchObject({
+      status: 2,
+      stdout: '',
+      stderr: expect.stringContaining('standard input is not one JSON document') as string,
+    });
+  });
+
+  it('knows its own names', async () => {
+    const { stderr } = await runHere(['calc', 'toString']);
+    expect(stderr).toContain('calc needs one of: gaps, flight, carry, conditions');
+    expect((await runHere(['calc'])).status).toBe(2);
+    expect(await runHere(['dance'])).toMatchObject({ status: 2 });
+    expect((await runHere(['--help'])).stdout).toContain('./tasche demo');
+    expect(await runHere(['calc', '--colour'])).toMatchObject({ status: 2 });
   });
 });
 
@@ -90,8 +103,8 @@ describe('tasche calc flight', () => {
     },
   };
 
-  it('flies one launch, or a list of them, and gives just what is published', () => {
-    const one = run(['calc', 'flight'], { input: JSON.stringify(launch) });
+  it('flies one launch, or a list of them, and gives just what is published', async () => {
+    const one = await runHere(['calc', 'flight'], JSON.stringify(launch));
     expect(one.status).toBe(0);
     const flown = JSON.parse(one.stdout) as Record<string, number>;
     expect(Object.keys(flown)).toEqual([
@@ -105,27 +118,30 @@ describe('tasche calc flight', () => {
     ]);
     expect(flown.carryM).toBeGreaterThan(230);
     expect(flown.totalM).toBeGreaterThan(flown.carryM!);
-    const list = run(['calc', 'flight'], {
-      input: JSON.stringify([launch, { ...launch, conditions: { ...launch.conditions, windMps: 8 } }]),
-    });
+    const list = await runHere(
+      ['calc', 'flight'],
+      JSON.stringify([launch, { ...launch, conditions: { ...launch.conditions, windMps: 8 } }]),
+    );
     const [calm, into] = JSON.parse(list.stdout) as Record<string, number>[];
     expect(calm).toEqual(flown);
     expect(into!.carryM).toBeLessThan(flown.carryM! - 15);
   });
 
-  it('exits 2 and names the field, from the border and from the core', () => {
-    const bad = run(['calc', 'flight'], {
-      input: JSON.stringify([
+  it('exits 2 and names the field, from the border and from the core', async () => {
+    const bad = await runHere(
+      ['calc', 'flight'],
+      JSON.stringify([
         launch,
         { ...launch, spinRpm: 1e6, conditions: { ...launch.conditions, windMps: 'strong' } },
       ]),
-    });
+    );
     expect(bad.status).toBe(2);
     expect(bad.stderr).toContain('[1].spinRpm must be between 0 and 15000');
     expect(bad.stderr).toContain('[1].conditions.windMps must be a number');
-    const high = run(['calc', 'flight'], {
-      input: JSON.stringify({ ...launch, conditions: { ...launch.conditions, targetElevationM: 60 } }),
-    });
+    const high = await runHere(
+      ['calc', 'flight'],
+      JSON.stringify({ ...launch, conditions: { ...launch.conditions, targetElevationM: 60 } }),
+    );
     expect(high).toMatchObject({ status: 2, stdout: '' });
     expect(high.stderr).toContain('conditions.targetElevationM is never reached');
   });
@@ -150,25 +166,26 @@ describe('tasche calc carry and calc conditions', () => {
     targetElevationM: 0,
   };
 
-  it('give an interval, and a shift with its own', () => {
-    const carry = run(['calc', 'carry'], {
-      input: JSON.stringify({ clubs, lofts: [{ kind: 'iron', loftDeg: 36 }] }),
-    });
+  it('give an interval, and a shift with its own', async () => {
+    const carry = await runHere(
+      ['calc', 'carry'],
+      JSON.stringify({ clubs, lofts: [{ kind: 'iron', loftDeg: 36 }] }),
+    );
     const { estimates } = JSON.parse(carry.stdout) as {
       estimates: { carryM: { value: number; plusMinus: number } }[];
     };
     expect(estimates[0]!.carryM.value).toBeLessThan(147);
     expect(estimates[0]!.carryM.plusMinus).toBeGreaterThan(3);
-    const moved = run(['calc', 'conditions'], { input: JSON.stringify({ clubs, to: { conditions } }) });
+    const moved = await runHere(['calc', 'conditions'], JSON.stringify({ clubs, to: { conditions } }));
     const { shots } = JSON.parse(moved.stdout) as { shots: { shiftCarryM: number }[] };
     expect(shots[0]!.shiftCarryM).toBeGreaterThan(2);
   });
 
-  it('exit 2 and name the field', () => {
+  it('exit 2 and name the field', async () => {
     expect(
-      run(['calc', 'carry'], { input: JSON.stringify({ clubs, lofts: [{ kind: 'iron', loftDeg: 80 }] }) }),
+      await runHere(['calc', 'carry'], JSON.stringify({ clubs, lofts: [{ kind: 'iron', loftDeg: 80 }] })),
     ).toMatchObject({ status: 2, stderr: 'tasche: lofts[0].loftDeg must be between 13 and 54, not 80\n' });
-    expect(run(['calc', 'conditions'], { input: JSON.stringify({ clubs }) })).toMatchObject({
+    expect(await runHere(['calc', 'conditions'], JSON.stringify({ clubs }))).toMatchObject({
       status: 2,
       stderr: 'tasche: to is missing\n',
     });
@@ -201,8 +218,10 @@ describe('tasche start', () => {
 
 describe('a server killed in the middle of an import', () => {
   let cluster: Cluster;
+  let built: string;
   beforeAll(async () => {
     cluster = await throwAwayCluster();
+    built = await buildServer(root);
   });
   afterAll(() => {
     cluster.stop();
@@ -210,7 +229,7 @@ describe('a server killed in the middle of an import', () => {
 
   async function serve(port: number) {
     // One that lets this machine in without signing in.
-    const child = fork('command/fuzz/fuzz-server.ts', [cluster.url, cluster.ownerUrl, String(port)], {
+    const child = fork('command/fuzz/fuzz-server.ts', [cluster.url, cluster.ownerUrl, String(port), built], {
       cwd: root,
       execArgv: ['--import', 'tsx'],
     });

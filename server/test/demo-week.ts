@@ -43,12 +43,21 @@ export function dayOn(name: string, season: string): RoundDay {
   const { air, ground } = course.seasons.find((one) => one.name === season)!;
   return { course, tee: 0, air, ground };
 }
+type Week = ReturnType<typeof chosenWeek>;
+const weeks = new Map<string, Week>();
+/** A round of the demo with its choice, which takes a second or two: the same one is worked out once. */
 export function week(
   player: string,
   course: string,
   season: string,
   preferences: Partial<BagPreferences> = {},
-) {
+): Week {
+  const key = JSON.stringify([player, course, season, preferences]);
+  const known = weeks.get(key) ?? chosenWeek(player, course, season, preferences);
+  weeks.set(key, known);
+  return known;
+}
+function chosenWeek(player: string, course: string, season: string, preferences: Partial<BagPreferences>) {
   const { clubs, gamerIds } = lockerOf(player);
   const wanted = { ...DEFAULT_PREFERENCES, ...preferences };
   const order = { day: dayOn(course, season), clubs, from: FROM, preferences: wanted };
