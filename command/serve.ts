@@ -1,4 +1,5 @@
 import path from 'node:path';
+import pg from 'pg';
 import { InvalidSettingError, readSettings, type ServerSettings } from '../server/src/server-settings.js';
 import { buildServer, buildWeb } from './build.js';
 import { dataFolder, isFree, resetCluster, startCluster, type Cluster } from './cluster.js';
@@ -27,6 +28,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     throw new CliError("--data and --reset are for Tasche's own database; DATABASE_URL names another.", 2);
   const folder = dataFolder(data);
   if (!given && reset) resetCluster(folder);
+  if (given) await askDatabase(given);
 
   let gauge: StartedStandIn | undefined;
   let monitor: StartedStandIn | undefined;
@@ -93,11 +95,7 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     cluster?.stop();
     if ((error as { name?: string }).name === 'UnfitDatabaseError')
       throw new CliError((error as Error).message);
-    if (given && isUnreachable(error))
-      throw new CliError(
-        `the database at DATABASE_URL does not answer (${(error as Error).message}); check the address and that it is up.`,
-      );
-    throw error;
+    throw (given && unreachable(error)) || error;
   }
   console.log(
     `tasche: ready on http://${host}:${port}${demo ? '  (demo data: the Meridian Swing)' : ''}   Ctrl-C stops it`,
@@ -108,9 +106,32 @@ export async function serve({ demo, port, data, reset }: ServeOptions): Promise<
     );
 }
 
-function isUnreachable(error: unknown): boolean {
-  const text = `${(error as { code?: string }).code ?? ''} ${(error as Error).message}`;
-  return /ECONNREFUSED|ENOTFOUND|ETIMEDOUT|timeout|password authentication|does not exist/i.test(text);
+/**
+ * Before anything is built, which takes a minute.
+ * @throws CliError where nobody answers there
+ */
+async function askDatabase(url: string): Promise<void> {
+  const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 10_000 });
+  try {
+    await client.connect();
+  } catch (error) {
+    // What else may be wrong with it the server says.
+    const stop = unreachable(error);
+    if (stop) throw stop;
+  } finally {
+    await client.end();
+  }
+}
+
+function unreachable(error: unknown): CliError | undefined {
+  const { code, message } = error as { code?: string; message: string };
+  return /ECONNREFUSED|ENOTFOUND|ETIMEDOUT|timeout|password authentication|does not exist/i.test(
+    `${code ?? ''} ${message}`,
+  )
+    ? new CliError(
+        `the database at DATABASE_URL does not answer (${message}); check the address and that it is up.`,
+      )
+    : undefined;
 }
 
 /** @throws CliError */

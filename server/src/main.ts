@@ -1,5 +1,4 @@
 import { InvalidSettingError, readSettings } from './server-settings.js';
-import { startServer } from './start-server.js';
 
 /**
  * The server alone, as built, for machines where a service manager starts it: `node
@@ -13,6 +12,8 @@ async function main(): Promise<void> {
     throw new InvalidSettingError('DATABASE_URL must say where the database is.');
   if (!Number.isInteger(port) || port < 1 || port > 65_535)
     throw new InvalidSettingError(`PORT must be between 1 and 65535, got "${process.env.PORT}".`);
+  // What is wrong above is said at once; the rest of the server takes some seconds to read.
+  const { startServer } = await import('./start-server.js');
   const server = await startServer({
     ...settings,
     databaseUrl,
