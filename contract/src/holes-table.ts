@@ -61,7 +61,7 @@ export function readHolesTable(text: string, known: KnownHoles, unit: DistanceUn
     problems.unshift(`holes must be 9 or 18, not ${numbers.length}`);
   const names = tees.map(({ name }) => name);
   const holes = numbers.map((number) =>
-    readHole(number, { tees: names, holes: known.holes }, said.get(number)!, problems),
+    readHole(number, { tees: names, holes: known.holes }, said.get(number)!, problems, unit),
   );
   const isParGuessed = numbers.some((number) => isParUnsaid(number, known, said.get(number)!));
   const isUnitGuessed = tees.some(({ isUnitNamed }) => !isUnitNamed);
@@ -83,11 +83,22 @@ function columnsOf({ heads, rows }: Scorecard, unit: DistanceUnit): CardColumn[]
     const said = distanceUnitOf(splitBracket(short).bracketed || (UNIT_AT_END.exec(short)?.[1] ?? ''));
     const isUnitNamed = said === 'm' || said === 'yd';
     const name = withoutBrackets(short).trim().replace(RATING_AT_END, '').trim();
-    const part = partOf(name, heads);
-    const isTee = !part && name !== '' && looksLikeLengths(rows.map((row) => numberIn(row[at])));
+    const numbers = rows.map((row) => numberIn(row[at]));
+    const partNamed = partOf(name, heads);
+    // Tees are called "Front" and "Green" too: what no front and no green can be is a length from them.
+    const part =
+      partNamed && TEE_NAMES_TOO[partNamed] && areLengths(numbers, TEE_NAMES_TOO[partNamed])
+        ? undefined
+        : partNamed;
+    const isTee = !part && name !== '' && areLengths(numbers, HOLE_BOUNDS.lengthM[0]);
     return { name, part, isTee, unit: isUnitNamed ? said : unit, isUnitNamed };
   });
 }
+/** Facts of a hole a tee may be named after, and what none of them reaches. */
+const TEE_NAMES_TOO: Partial<Record<Part, number>> = {
+  front: HOLE_BOUNDS.lengthM[0],
+  greenM: HOLE_BOUNDS.greenM[1] + 10,
+};
 /** "Blue 73.1/134": what the course is rated from there. */
 const RATING_AT_END = /\s\d{2}(?:\.\d)?\s?\/\s?\d{2,3}$/;
 const UNIT_AT_END = /(?:^|\s)(yds?|yards|met(?:re|er)s?)\s*$/i;
@@ -154,12 +165,9 @@ function partOf(head: string, heads: readonly string[]): Part | undefined {
 }
 
 /** Lengths are large numbers; a stroke index is not. One slip among them is a slip. */
-function looksLikeLengths(values: readonly (number | undefined)[]): boolean {
+function areLengths(values: readonly (number | undefined)[], min: number): boolean {
   const numbers = values.filter((value) => value !== undefined);
-  return (
-    numbers.length > 0 &&
-    numbers.filter((value) => value >= HOLE_BOUNDS.lengthM[0]).length * 2 > numbers.length
-  );
+  return numbers.length > 0 && numbers.filter((value) => value >= min).length * 2 > numbers.length;
 }
 
 function numberIn(text: string | undefined): number | undefined {

@@ -2,11 +2,14 @@ import {
   FRONTS,
   HAZARD_KINDS,
   HAZARD_SIDES,
+  HOLE_BOUNDS,
   InvalidInputError,
   SLOPES,
+  fromMetres,
   requireHole,
   usualHole,
   usualPar,
+  type DistanceUnit,
   type Front,
   type Hazard,
   type Hole,
@@ -49,12 +52,17 @@ export const unreadHoles = ({ tees }: KnownHoles, problem: string): ReadHoles =>
 export const isParUnsaid = (number: number, known: KnownHoles, said: Record<string, unknown>): boolean =>
   !known.holes[number - 1] && (said.par === undefined || said.par === null || said.par === '');
 
-/** A hole out of what a file says of it, laid over what is known; problems are added by name. */
+/**
+ * A hole out of what a file says of it, laid over what is known.
+ * @param problems those found are added to it, by the hole's number and the field's name
+ * @param unit that of what its reader wrote; the numbers in `said` are metres
+ */
 export function readHole(
   number: number,
   known: KnownHoles,
   said: Record<string, unknown>,
   problems: string[],
+  unit: DistanceUnit = 'm',
 ): Hole {
   const at = (problem: string) => {
     problems.push(`hole ${number}: ${problem}`);
@@ -67,7 +75,7 @@ export function readHole(
   const numeric = (key: 'par' | 'elevationChangeM' | 'corridorM' | 'greenM'): number => {
     if (said[key] === undefined || said[key] === null || said[key] === '') return before[key];
     const value = Number(said[key]);
-    if (!Number.isFinite(value)) at(`${key} must be a number, not ${JSON.stringify(said[key])}`);
+    if (!Number.isFinite(value)) at(`${FIELD_WORDS[key]} must be a number, not ${JSON.stringify(said[key])}`);
     return value;
   };
   const choice = <T extends string>(key: 'front' | 'slope', of: readonly T[], usual: T): T => {
@@ -95,6 +103,9 @@ export function readHole(
     hazards: hazardsOf(said.hazards, before.hazards, at),
     ...(said.line !== undefined && { line: said.line as Place[] }),
   };
+  const outside = outsideProblems(hole, known.tees, unit);
+  outside.forEach(at);
+  if (outside.length > 0) return hole;
   try {
     requireHole(hole, known.tees.length);
   } catch (error) {
@@ -102,6 +113,38 @@ export function readHole(
     at(error.message);
   }
   return hole;
+}
+
+/** What the fields of a hole are called, as in the heads of a list. */
+const FIELD_WORDS: Readonly<Record<keyof typeof HOLE_BOUNDS, string>> = {
+  par: 'par',
+  lengthM: 'length',
+  bearingDeg: 'bearing',
+  elevationChangeM: 'rise',
+  corridorM: 'corridor',
+  greenM: 'green',
+};
+
+/** What is larger or smaller than it may be, in its reader's unit. */
+function outsideProblems(hole: Hole, tees: readonly string[], unit: DistanceUnit): string[] {
+  const problemOf = (key: keyof typeof HOLE_BOUNDS, value: number | null, from = ''): string[] => {
+    const [min, max] = HOLE_BOUNDS[key];
+    if (value === null || !Number.isFinite(value) || (value >= min && value <= max)) return [];
+    const isLength = key.endsWith('M');
+    const shown = (metres: number) => (isLength ? Math.round(fromMetres(metres, unit)) : metres);
+    const bounds = `between ${shown(min)} and ${shown(max)}${isLength ? ` ${unit}` : ''}`;
+    return [`${FIELD_WORDS[key]}${from} must be ${bounds}, not ${shown(value)}`];
+  };
+  return [
+    ...problemOf('par', hole.par),
+    ...hole.lengthsM.flatMap((lengthM, tee) =>
+      problemOf('lengthM', lengthM, tees[tee] === undefined ? '' : ` from ${tees[tee]}`),
+    ),
+    ...problemOf('bearingDeg', hole.bearingDeg),
+    ...problemOf('elevationChangeM', hole.elevationChangeM),
+    ...problemOf('corridorM', hole.corridorM),
+    ...problemOf('greenM', hole.greenM),
+  ];
 }
 
 function hazardsOf(

@@ -94,7 +94,7 @@ describe('holes as GeoJSON', () => {
     [
       'a hole of nothing',
       collection(Array.from({ length: 9 }, (_one, i) => east(i + 1, 0))),
-      /hole 1: lengthM must be between 40 and 700/,
+      /hole 1: length from Back must be between 40 and 700 m, not 0/,
     ],
     [
       'a place that is none',
@@ -321,7 +321,7 @@ describe('holes as a yardage list', () => {
     [
       'a hole of nothing',
       list('hole;par;Back', nine.with(2, '3;4;0')),
-      /hole 3: lengthM must be between 40 and 700, not 0/,
+      /hole 3: length from Back must be between 40 and 700 m, not 0/,
     ],
     ['par nine', list('hole;par;Back', nine.with(2, '3;9;380')), /hole 3: par must be between 3 and 6/],
     ['hole 3 twice', list('hole;par;Back', [...nine, row(3)]), /hole 3 is there twice/],
@@ -331,6 +331,33 @@ describe('holes as a yardage list', () => {
   ])('%s is said by name', (_what, text, message) => {
     expect(readHolesTable(text, none, 'm').problems.join('; ')).toMatch(message);
   });
+});
+
+it('says a length that cannot be in the unit it was written in, each tee of its own', () => {
+  const lines = ['hole;par;Back;Front', ...Array.from({ length: 9 }, (_one, i) => `${i + 1};4;400;380`)];
+  const { problems } = readHolesTable(lines.with(2, '2;4;790;20').join('\n'), none, 'yd');
+  expect(problems).toEqual([
+    'hole 2: length from Back must be between 44 and 766 yd, not 790',
+    'hole 2: length from Front must be between 44 and 766 yd, not 20',
+  ]);
+});
+
+it('takes tees named Front and Green for tees, and a front and a depth of green for what they are', () => {
+  const holes = (row: (i: number) => string) => Array.from({ length: 9 }, (_one, i) => row(i + 1));
+  const tees = readHolesTable(
+    ['hole;par;Back;Front;Green', ...holes((i) => `${i};4;400;380;310`)].join('\n'),
+    none,
+    'm',
+  );
+  expect(tees).toMatchObject({ problems: [], tees: ['Back', 'Front', 'Green'] });
+  expect(tees.holes[0]!.lengthsM).toEqual([400, 380, 310]);
+  const facts = readHolesTable(
+    ['hole;par;Back;Front;Green', ...holes((i) => `${i};4;400;sand;28`)].join('\n'),
+    none,
+    'm',
+  );
+  expect(facts).toMatchObject({ problems: [], tees: ['Back'] });
+  expect(facts.holes[0]).toMatchObject({ front: 'sand', greenM: 28 });
 });
 
 describe('whatever is pasted as a scorecard', () => {

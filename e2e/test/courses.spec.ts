@@ -53,7 +53,9 @@ test('a course is written down from a messy list and from a map, mended by hand,
   await expect(holds.getByRole('alert')).toContainText('holes must be 9 or 18, not 7');
   await expect(holds.getByRole('button', { name: /^Take it/ })).toBeDisabled();
   await file(page, 'empty.geojson', map(9, 0.5));
-  await expect(holds.getByRole('alert')).toContainText(/hole 1: lengthM must be between 40 and 700/);
+  await expect(holds.getByRole('alert')).toContainText(
+    /hole 1: length from \S+ must be between 40 and 700 m, not/,
+  );
   await file(page, 'notes.csv', 'just some text');
   await expect(holds.getByRole('alert')).toContainText('No column is headed "hole"');
   await file(page, 'list.csv', LIST);
