@@ -69,6 +69,14 @@ const BIN = 10;
 /** What came up less often than this in a round says nothing of the course. */
 const LEAST_A_ROUND = 0.4;
 
+/** Where shots were played from: "155 yd from rough". */
+export function playedFromWords(
+  { distanceM, lie }: Pick<ShotDemand, 'distanceM' | 'lie'>,
+  unit: DistanceUnit,
+): string {
+  return `${distanceNumber(distanceM, unit)} ${unit}${lie === 'fairway' ? '' : ` from ${lie}`}`;
+}
+
 /**
  * The shots to a green that rounds on one course asked for, as needs beside what is derived of it: how often
  * a round from each distance and lie. Tee shots whose length is the player's choice are not among them.
@@ -97,7 +105,7 @@ export function demandsPlayed(
     .filter(({ weight, distanceM }) => weight >= LEAST_A_ROUND && distanceM >= DEMAND_BOUNDS.distanceM[0])
     .sort((a, b) => b.distanceM - a.distanceM || a.lie.localeCompare(b.lie))
     .map(({ distanceM, lie, weight }) => ({
-      name: `played: ${distanceNumber(distanceM, unit)} ${unit}${lie === 'fairway' ? '' : ` from ${lie}`}`,
+      name: `played: ${playedFromWords({ distanceM, lie }, unit)}`,
       to: 'green' as const,
       distanceM,
       lie,

@@ -1,3 +1,4 @@
+import { clubName, theClub } from './club-name.js';
 import {
   CHECK_EVERY_DAYS,
   clashSentence,
@@ -73,7 +74,8 @@ export function seasonOf(
     ({ dueOn, state }) => dueOn !== null && (state === 'asked' || state === 'on the bench'),
   );
   const trials = season.trials.filter(({ outcome }) => outcome === 'open');
-  const nameOf = (id: string | null) => sheet.clubs.find((club) => club.id === id)?.name ?? 'a club';
+  /** In a sentence. */
+  const nameOf = (id: string) => theClub(clubName(sheet.clubs, id));
   const items = occurrences(season.items, from, to);
   const { version } = sheet.player;
   const entries: SeasonEntry[] = [
@@ -107,7 +109,7 @@ export function seasonOf(
     ...trials.map(({ id, clubId, by }): SeasonEntry => ({
       uid: `trial-${id}`,
       kind: 'trial',
-      name: `Trial of the ${nameOf(clubId)} ends`,
+      name: `Trial of ${nameOf(clubId)} ends`,
       from: by,
       to: by,
       revision: version,
@@ -121,7 +123,7 @@ export function seasonOf(
       .map(({ id, name, dueOn }) => ({ id, name, on: dueOn! })),
     ...trials.map(({ id, clubId, by }) => ({
       id,
-      name: `The ${nameOf(clubId)}, on trial until then`,
+      name: `${nameOf(clubId).replace(/^./, (first) => first.toUpperCase())}, on trial until then`,
       on: by,
     })),
   ];

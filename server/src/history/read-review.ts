@@ -1,4 +1,4 @@
-import { MAX_REVIEW_DAYS, type ReviewView } from '@tasche/contract';
+import { clubName, MAX_REVIEW_DAYS, type ReviewView } from '@tasche/contract';
 import { BUILD_KEYS } from '@tasche/core';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { readGamerStates } from '../bags/gamer-states.js';
@@ -62,17 +62,12 @@ async function readSwaps(
      where player_id = ? and at >= ?::date and at < ?::date + 1 and undoes_id is null and undone_by_id is null`,
     [playerId, from, to],
   );
-  const names = new Map(
-    (
-      await em.execute<{ id: string; name: string }[]>('select id, name from club where player_id = ?', [
-        playerId,
-      ])
-    ).map(({ id, name }) => [id, name]),
+  const clubs = await em.execute<{ id: string; name: string }[]>(
+    'select id, name from club where player_id = ?',
+    [playerId],
   );
   const named = (ids: readonly string[], others: readonly string[]) =>
-    ids
-      .filter((id) => !others.includes(id))
-      .map((id) => ({ id, name: names.get(id) ?? 'a club that is gone' }));
+    ids.filter((id) => !others.includes(id)).map((id) => ({ id, name: clubName(clubs, id) }));
   return states.flatMap(({ from: at, gamer }, i): ReviewView['swaps'] => {
     const before = states[i + 1]?.gamer;
     const change = changes.find((one) => one.at === at);

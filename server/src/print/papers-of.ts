@@ -1,4 +1,11 @@
-import { homeCard, planRoundOf, roundCards, type PaperName, type SheetView } from '@tasche/contract';
+import {
+  clubName,
+  homeCard,
+  planRoundOf,
+  roundCards,
+  type PaperName,
+  type SheetView,
+} from '@tasche/contract';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Course, Event, courseView, eventView } from '../schedule/schedule-rows.js';
 import { clubsOf } from '../sheet/read-sheet.js';
@@ -39,8 +46,7 @@ export function papersOf(paper: PaperName, sheet: SheetView, planned: Planned, t
   const unit = player.distanceUnit;
   const gamer = bags.find((bag) => bag.gamer);
   const playerName = player.name;
-  const nameOf = (id: string | undefined) =>
-    id === undefined ? '–' : (sheet.clubs.find((club) => club.id === id)?.name ?? 'a club deleted since');
+  const nameOf = (id: string | undefined) => (id === undefined ? '–' : clubName(sheet.clubs, id));
   const cards = planned ? roundCards({ ...sheet, unit }, planned.plan, planned.event, planned.courses) : [];
   switch (paper) {
     case 'sheet':

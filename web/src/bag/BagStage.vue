@@ -51,7 +51,7 @@ const badged = steady(() =>
   [...props.ladder.freshClubs.value].map((id): [string, string] => [id, trial.value ? 'in' : 'new']),
 );
 const badges = computed(() => new Map(badged.value));
-const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
+const nameOf = store.nameOf;
 
 function paste(text: string, row: number, column: number): void {
   props.editing.paste(text, row, column, props.ladder.rows.value, props.columns);

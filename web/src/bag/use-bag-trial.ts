@@ -26,11 +26,7 @@ export function useBagTrial(
   const router = useRouter();
   const settings = useSettings();
   const wordsOf = (remedy: Remedy) =>
-    remedyWords(
-      remedy,
-      (id) => store.clubsById.get(id)?.name ?? 'a club that is gone',
-      settings.unitFor(store.sheet!.player.distanceUnit),
-    );
+    remedyWords(remedy, store.nameOf, settings.unitFor(store.sheet!.player.distanceUnit));
 
   function tryRemedy(remedy: Remedy | undefined): void {
     if (remedy && bag.value)

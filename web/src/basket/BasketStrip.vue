@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
-import type { BasketLine, SessionEntry, StrikeView } from '@tasche/contract';
+import { theClub, type BasketLine, type SessionEntry, type StrikeView } from '@tasche/contract';
 import { counted, distanceNumber, shotName, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
 import type { WorkedShots } from '../range/worked-shots';
@@ -21,8 +21,7 @@ const progress = computed(() => basketProgress(props.session.basket ?? [], props
 const coming = computed(() => nextLine(progress.value, props.session.aim));
 const isInHand = ({ clubId, shot }: BasketLine) =>
   props.session.aim?.clubId === clubId && props.session.aim.shot === shot;
-const nameOf = ({ clubId, shot }: BasketLine) =>
-  shotName(shot, store.clubsById.get(clubId)?.name ?? 'a club that is gone');
+const nameOf = ({ clubId, shot }: BasketLine) => shotName(shot, store.nameOf(clubId));
 const inHand = computed(() => progress.value.find(({ line }) => isInHand(line)));
 const saved = computed(() =>
   progress.value
@@ -35,10 +34,11 @@ const sentence = computed(() => {
     const rest = saved.value > 0 ? ` with ${counted(saved.value, 'ball')} to spare` : '';
     return `The basket has told what it was to tell${rest}. Take the averages below into the sheet.`;
   }
-  if (!inHand.value) return `First the ${nameOf(coming.value)}.`;
+  if (!inHand.value) return `First ${theClub(nameOf(coming.value))}.`;
   const { line, shots, halfM, isEnough } = inHand.value;
   return isEnough
-    ? `The ${nameOf(line)} has told enough after ${counted(shots, 'ball')}: known to ${within(halfM)}. Next the ${nameOf(coming.value)}.`
+    ? `The ${nameOf(line)} has told enough after ${counted(shots, 'ball')}: known to ${within(halfM)}. ` +
+        `Next ${theClub(nameOf(coming.value))}.`
     : `The ${nameOf(line)}: ${shots} of ${line.balls}, known to ${within(halfM)}; ${within(line.thenM)} will do.`;
 });
 
@@ -54,7 +54,7 @@ defineExpose({ next });
     <p class="bar sentence" role="status">
       {{ sentence }}
       <NButton v-if="coming && !isInHand(coming)" class="no-print" type="primary" size="small" @click="next">
-        Take the {{ nameOf(coming) }} <kbd>Alt X</kbd>
+        Take {{ theClub(nameOf(coming)) }} <kbd>Alt X</kbd>
       </NButton>
     </p>
     <ol class="lines">

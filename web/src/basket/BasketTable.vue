@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { clubName } from '@tasche/contract';
 import { NTable } from 'naive-ui';
 import {
   counted,
@@ -18,7 +19,7 @@ const props = defineProps<{
   unit: DistanceUnit;
 }>();
 
-const nameOf = (id: string) => props.clubs.get(id)?.name ?? 'a club that is gone';
+const nameOf = (id: string) => clubName(props.clubs, id);
 /** Where what is known now comes from, in words. */
 function knownWords({ clubId, shotKind }: BasketPart): string {
   const club = props.clubs.get(clubId);

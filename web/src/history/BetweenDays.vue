@@ -62,7 +62,7 @@ const differences = computed(() => between.found.value ?? []);
 const problem = computed(() => bothDays.problem.value || between.problem.value);
 
 const nameIn = (day: DayView, id: string) =>
-  day.clubs.find((club) => club.id === id)?.name ?? store.clubsById.get(id)?.name ?? 'a club that is gone';
+  day.clubs.find((club) => club.id === id)?.name ?? store.nameOf(id);
 const bag = computed(() => {
   if (!days.value) return null;
   const { then, after } = days.value;

@@ -13,7 +13,7 @@ const store = useSheet();
 const settings = useSettings();
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
-const nameOf = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
+const nameOf = store.nameOf;
 const question = computed(() => (store.readOnly ? null : gamerQuestion(store)));
 const { remedies } = useUsualRound(question);
 </script>

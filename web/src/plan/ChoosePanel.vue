@@ -17,6 +17,7 @@ import {
   type Swap,
 } from '@tasche/core';
 import {
+  clubName,
   MAX_PLAN_NEEDS,
   PLAN_CHOOSING_BOUNDS,
   preferencesOf,
@@ -95,7 +96,7 @@ const asked = computed(() =>
       },
 );
 const { chosen, busy, problem: failed, stop } = useChoosing(asked);
-const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
+const name = (id: string) => clubName(props.clubs, id);
 /** "7 iron", or "soft 7 iron": what the chosen bag answers a shot with. */
 function withWords(demand: ShotDemand): string {
   const one = chosen.value?.with[demandKey(demand)];
@@ -104,8 +105,8 @@ function withWords(demand: ShotDemand): string {
 
 /** What goes out and in against the gamer. */
 const swaps = computed<Swap[]>(() => {
-  const best = chosen.value?.answer?.best.ids;
-  return best ? swapsAgainst(props.plan.baseClubIds, best, props.clubs, chosen.value!.why) : [];
+  const answer = chosen.value?.answer;
+  return answer ? swapsAgainst(props.plan.baseClubIds, answer, props.clubs, chosen.value!.why) : [];
 });
 </script>
 

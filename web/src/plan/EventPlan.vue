@@ -67,12 +67,12 @@ const settledSays = computed(() =>
       const bag = bagOf(id);
       return bag ? [{ name, clubIds: bag.clubIds }] : [];
     }),
-    (id) => store.clubsById.get(id)?.name ?? 'club that is gone',
+    store.nameOf,
   ),
 );
 const settledIds = steady(() => rounds.value.flatMap(({ id }) => (bagOf(id) ? [id] : [])));
 const settledRounds = computed(() => new Set(settledIds.value));
-const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
+const name = store.nameOf;
 
 function setDays(days: readonly { roundId: string; set: EventRoundSet }[]): void {
   const { id: eventId, version } = event.value!;

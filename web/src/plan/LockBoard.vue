@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { clubName } from '@tasche/contract';
 import { NButton } from 'naive-ui';
 import {
   decimals,
@@ -161,7 +162,7 @@ function showNeed(id: string): void {
   const demand = demandOf(id);
   if (demand !== undefined) emit('need', demand);
 }
-const nameOf = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
+const nameOf = (id: string) => clubName(props.clubs, id);
 const words = (club: LadderClub) =>
   [
     club.loftDeg === undefined ? '' : formatDegrees(club.loftDeg),

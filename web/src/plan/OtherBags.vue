@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { clubName } from '@tasche/contract';
 import ProblemLine from '../app/ProblemLine.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import { NButton } from 'naive-ui';
@@ -26,8 +27,7 @@ const props = defineProps<{
   chosen: RoundAnswer;
   /** Another answer is on its way. */ pending: boolean;
 }>();
-const name = (id: string) =>
-  props.asked.request.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
+const name = (id: string) => clubName(props.asked.request.clubs, id);
 const best = computed(() => props.chosen.answer!.best);
 const differs = (bag: Parameters<typeof differsWords>[0]) => differsWords(bag, best.value, name);
 

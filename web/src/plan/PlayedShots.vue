@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton } from 'naive-ui';
-import { readPlayedShots, type LabelledClub, type PlayedShot } from '@tasche/contract';
+import { clubName, readPlayedShots, type LabelledClub, type PlayedShot } from '@tasche/contract';
 import { counted, distanceNumber, type DistanceUnit } from '@tasche/core';
 import { computed, ref } from 'vue';
 import FileField from '../fields/FileField.vue';
@@ -37,7 +37,7 @@ function take(): void {
   // What could not be read stays, to be put right.
   typed.value = read.value.refused.map(({ text }) => text).join('\n');
 }
-const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
+const name = (id: string) => clubName(props.clubs, id);
 const words = ({ clubId, distanceM, lie, hole }: PlayedShot) =>
   [
     hole !== null && `${hole}:`,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { demandKey, type DistanceUnit, type ShotDemand } from '@tasche/core';
+import { playedFromWords } from '@tasche/contract';
 import { NButton, NForm } from 'naive-ui';
 import { computed, ref } from 'vue';
 import ProblemLine from '../app/ProblemLine.vue';
@@ -22,7 +23,7 @@ const playedFresh = computed(() =>
   props.played.filter((played) => !props.notes.some(({ name }) => name === played.name)),
 );
 const playedWords = computed(() =>
-  playedFresh.value.map(({ name, weight }) => `${name.replace('played: ', '')} ×${weight}`).join(', '),
+  playedFresh.value.map((demand) => `${playedFromWords(demand, props.unit)} ×${demand.weight}`).join(', '),
 );
 
 function add(): void {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
+import { clubName, PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import {
   CLUB_KINDS,
   fromMetres,
@@ -22,7 +22,7 @@ const props = defineProps<{
   readOnly: boolean;
 }>();
 const emit = defineEmits<{ set: [part: Partial<BagPreferences>] }>();
-const name = (id: string) => props.clubs.find((club) => club.id === id)?.name ?? 'a club that is gone';
+const name = (id: string) => clubName(props.clubs, id);
 
 const trusted = ref('');
 const worth = ref<number | null>(0.1);

@@ -95,10 +95,10 @@ const same = computed(
     props.settled?.clubIds.length === best.value.length &&
     best.value.every((id) => props.settled!.clubIds.includes(id)),
 );
-const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
+const name = store.nameOf;
 const swaps = computed(() =>
   chosen.value?.answer && asked.value
-    ? swapsAgainst(props.plan.baseClubIds, best.value, asked.value.request.clubs, chosen.value.why)
+    ? swapsAgainst(props.plan.baseClubIds, chosen.value.answer, asked.value.request.clubs, chosen.value.why)
     : [],
 );
 

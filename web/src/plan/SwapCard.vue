@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import TextField from '../fields/TextField.vue';
 import { NButton } from 'naive-ui';
-import type { ClubView } from '@tasche/contract';
+import { clubName, type ClubView } from '@tasche/contract';
 import {
   distanceNumber,
   evennessChangeWords,
@@ -28,8 +28,7 @@ const emit = defineEmits<{ why: [text: string]; remove: [] }>();
 const evenness = computed(
   () => props.effect && evennessChangeWords(props.effect.before, props.effect.after, props.unit),
 );
-const name = (id: string | undefined) =>
-  id === undefined ? undefined : (props.clubs.get(id)?.name ?? 'a club deleted since');
+const name = (id: string | undefined) => (id === undefined ? undefined : clubName(props.clubs, id));
 function stepWords(step: StepReport): string {
   return `${name(step.upperId)} to ${name(step.lowerId)} ${distanceNumber(step.carryM, props.unit)} ${props.unit}${step.loftDeg === undefined ? '' : `, ${formatDegrees(step.loftDeg)}`}`;
 }

@@ -4,7 +4,7 @@ import WorkProgress from '../app/WorkProgress.vue';
 import NumberField from '../fields/NumberField.vue';
 import { proxy } from 'comlink';
 import { NButton } from 'naive-ui';
-import type { CourseView, EventView } from '@tasche/contract';
+import { clubName, type CourseView, type EventView } from '@tasche/contract';
 import type { SmallestTravelSet, TravelSet } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
 import NotAskedLine from './NotAskedLine.vue';
@@ -39,10 +39,7 @@ const nothing = computed(() =>
         .map(({ id, courseId }) => ({ told: props.askedOf(id), courseId }))
         .find(({ told }) => !isAskable(told)),
 );
-const names = computed(
-  () => new Map(scenarios.value[0]?.request.clubs.map((club) => [club.id, club.name]) ?? []),
-);
-const name = (id: string) => names.value.get(id) ?? 'a club that is gone';
+const name = (id: string) => clubName(scenarios.value[0]?.request.clubs ?? [], id);
 const asked = () =>
   scenarios.value.map(({ name: named, weight, request }) => ({ name: named, weight, request }));
 const rules = () => scenarios.value[0]!.rules;

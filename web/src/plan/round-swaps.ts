@@ -8,36 +8,34 @@ import {
   type LadderClub,
   type Swap,
 } from '@tasche/core';
-import type { Trigger } from '@tasche/contract';
+import { theClub, type Trigger } from '@tasche/contract';
 import { format } from 'date-fns';
 import { airWords } from '../conditions/air-units';
 
 /**
  * What goes out and in against the gamer, longest first, each with its reason, and what keeping the old one
  * would cost. Clubs the player no longer owns go without a word.
+ * @param why sentences of clubs, by their ids
  */
 export function swapsAgainst(
   gamerIds: readonly string[],
-  best: readonly string[],
+  { best, reasons }: Pick<BagAnswer, 'best' | 'reasons'>,
   clubs: readonly LadderClub[],
   why: Readonly<Record<string, string>>,
 ): Swap[] {
   const owned = new Map(clubs.map((club) => [club.id, club.shots.full?.carryM ?? 0]));
   const byCarry = (a: string, b: string) => (owned.get(b) ?? 0) - (owned.get(a) ?? 0);
-  const outs = gamerIds.filter((id) => owned.has(id) && !best.includes(id)).sort(byCarry);
-  const ins = best.filter((id) => !gamerIds.includes(id)).sort(byCarry);
-  const nameOf = new Map(clubs.map(({ id, name }) => [id, name]));
+  const outs = gamerIds.filter((id) => owned.has(id) && !best.ids.includes(id)).sort(byCarry);
+  const ins = best.ids.filter((id) => !gamerIds.includes(id)).sort(byCarry);
+  const runnersUp = new Map(reasons.map(({ id, runnerUp }) => [id, runnerUp?.id]));
   return Array.from({ length: Math.max(outs.length, ins.length) }, (_one, i): Swap => {
     const [outId, inId] = [outs[i], ins[i]];
     // Where the runner-up is the club that goes out, the price of keeping it is told already.
-    const told =
-      inId !== undefined &&
-      outId !== undefined &&
-      why[inId]?.includes(`The ${nameOf.get(outId)!} in its place`);
+    const isTold = inId !== undefined && outId !== undefined && runnersUp.get(inId) === outId;
     return {
       ...(outId && { outId }),
       ...(inId && { inId }),
-      why: [inId, told ? undefined : outId]
+      why: [inId, isTold ? undefined : outId]
         .flatMap((id) => (id && why[id] ? [why[id]] : []))
         .join(' ')
         .slice(0, 500),
@@ -51,7 +49,7 @@ export function insteadWords(
   outs: readonly string[],
   nameOf: (id: string) => string,
 ): string {
-  const list = (ids: readonly string[]) => ids.map((id) => `the ${nameOf(id)}`).join(' and ');
+  const list = (ids: readonly string[]) => ids.map((id) => theClub(nameOf(id))).join(' and ');
   if (ins.length === 0) return `leave ${list(outs)} out`;
   return outs.length === 0 ? `${list(ins)} as well` : `${list(ins)} for ${list(outs)}`;
 }

@@ -47,7 +47,7 @@ export function useSettling(
           roundId: one.id,
           bagId: planRoundOf(plan(), one.id).bagId ?? newId(),
           clubIds: best,
-          swaps: swapsAgainst(baseClubIds, best, request.clubs, answer.why),
+          swaps: swapsAgainst(baseClubIds, answer.answer, request.clubs, answer.why),
           triggers: triggers.map((trigger) => triggerOf(trigger, best, one.day, unit.value, nameOf)),
         });
       }

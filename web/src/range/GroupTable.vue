@@ -36,7 +36,7 @@ const sorted = computed(() =>
   ),
 );
 const name = (group: GroupSummary) =>
-  `${store.clubsById.get(group.clubId)?.name ?? 'a club that is gone'}${group.shot === 'full' ? '' : ` ${shotKindWords(group.shot)}`}`;
+  `${store.nameOf(group.clubId)}${group.shot === 'full' ? '' : ` ${shotKindWords(group.shot)}`}`;
 /** "11.5–13.2"; of one shot, or where both ends are one, a single number. */
 const window = (ends: readonly [number, number], decimals: number) =>
   [...new Set(ends.map((end) => end.toFixed(decimals)))].join('–');

@@ -47,8 +47,7 @@ const balls = computed(() =>
 /** What it came to. */
 const workedOf = ({ id }: StrikeView) => props.rows.get(id);
 const parts = computed(() => [...strikeColumns(props.unit), ...clubColumns(props.strikes)]);
-const nameOf = ({ clubId }: StrikeView) =>
-  clubId === null ? 'no club' : (store.clubsById.get(clubId)?.name ?? 'a club that is gone');
+const nameOf = ({ clubId }: StrikeView) => (clubId === null ? 'no club' : store.nameOf(clubId));
 const columns = computed((): DataColumn<Ball>[] => [
   { id: 'number', head: 'No.', align: 'right', value: ({ number }) => number },
   { id: 'club', head: 'Club', value: ({ strike }) => nameOf(strike) },

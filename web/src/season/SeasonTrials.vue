@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { NButton, NForm, NFormItem } from 'naive-ui';
 import {
+  clubName,
   TRIAL_OUTCOMES,
   TRIAL_SHOTS,
   finite,
@@ -43,8 +44,7 @@ const { rules, submit } = useForm(draft, {
   shots: { label: 'Shots', schema: required(finite(...TRIAL_SHOTS)) },
 });
 const choices = computed(() => props.clubs.map(({ id, name }) => ({ value: id, label: name })));
-const nameOf = (id: string | null) =>
-  id === null ? null : (props.clubs.find((club) => club.id === id)?.name ?? 'a club deleted since');
+const nameOf = (id: string | null) => (id === null ? null : clubName(props.clubs, id));
 /** Shots measured with it, of whatever kind. */
 const shotsOf = (id: string) => {
   const club = props.clubs.find((one) => one.id === id);

@@ -57,7 +57,7 @@ const { result, share, problem, run, stop, clear } = useLongWork<SeasonValue>();
 watch(() => JSON.stringify([weighed.value, store.gamer?.clubIds, besides.value]), clear);
 const work = () =>
   run((link, progress) => link.season(weighed.value, store.gamer?.clubIds ?? [], besides.value, progress));
-const name = (id: string) => store.clubsById.get(id)?.name ?? 'a club that is gone';
+const name = store.nameOf;
 const severity = computed(() =>
   result.value && seasonVerdict(result.value) === 'gamer' ? 'fine' : 'warning',
 );

@@ -10,8 +10,7 @@ const props = defineProps<{ playerId: string; trip: { from: string; to: string }
 const store = useSheet();
 const schedule = useSchedule();
 const clubs = computed(() => tripClubs(props.trip, store.sheet!, schedule.events));
-const names = (ids: readonly string[]) =>
-  ids.map((id) => store.clubsById.get(id)?.name ?? 'a club that is gone').join(', ');
+const names = (ids: readonly string[]) => ids.map(store.nameOf).join(', ');
 </script>
 
 <template>

@@ -270,14 +270,18 @@ function showSource(club: ClubView, unit: DistanceUnit): CellShown {
   const shot = shotIn(club.spec, 'shot.full');
   if (!shot) return { text: '', origin: 'No carry yet' };
   const words = factSourceWords(club.spec, 'shot.full', unit);
+  const changed = changeSince(club.spec, 'shot.full');
+  // As short as the column is narrow.
   const text =
-    shot.source === 'modelled' ? words.replace('modelled', 'model').replace(/ (yd|m)$/, '') : words;
+    shot.source === 'modelled' && shot.plusMinusM !== undefined && !changed
+      ? `model ±${distanceNumber(shot.plusMinusM, unit)}`
+      : words;
   const day = shortDay(club.spec['shot.full']!.takenOn);
   return {
     text,
     origin: `Carry ${words}, ${day}${shot.conditions ? `, ${shot.conditions}` : ''}`,
     // One from before a bend is no measurement of the club there is now.
-    source: changeSince(club.spec, 'shot.full') ? 'modelled' : shot.source,
+    source: changed ? 'modelled' : shot.source,
   };
 }
 

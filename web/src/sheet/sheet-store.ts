@@ -1,4 +1,5 @@
 import {
+  clubName,
   bringsNew,
   freezeOf,
   mayWrite,
@@ -61,6 +62,7 @@ export const useSheet = defineStore('sheet', () => {
 
   const clubs = computed(() => sheet.value?.clubs ?? []);
   const clubsById = computed(() => new Map(clubs.value.map((club) => [club.id, club])));
+  const nameOf = (id: string): string => clubName(clubsById.value, id);
   /** Every club as the ladder knows it; one whose carry nobody knows at its modelled place. */
   const ladderClubs = computed(
     () =>
@@ -216,6 +218,7 @@ export const useSheet = defineStore('sheet', () => {
     conflicted,
     clubs,
     clubsById,
+    nameOf,
     ladderClubs,
     skill,
     gamer,

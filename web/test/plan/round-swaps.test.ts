@@ -1,4 +1,4 @@
-import type { LadderClub } from '@tasche/core';
+import type { BagAnswer, LadderClub } from '@tasche/core';
 import { describe, expect, it } from 'vitest';
 import {
   differsWords,
@@ -17,11 +17,27 @@ const club = (id: string, carryM: number): LadderClub => ({
 });
 const clubs = [club('4', 180), club('H', 185), club('48', 125), club('6', 160), club('P', 0)];
 const name = (id: string) => id;
+/** A choice of these clubs; of some it is said which would be next in their place. */
+const answerOf = (
+  ids: readonly string[],
+  runnersUp: Readonly<Record<string, string>> = {},
+): Pick<BagAnswer, 'best' | 'reasons'> => ({
+  best: { ids, strokes: 70, forNeeds: 0, forSteps: 0, price: 0 },
+  reasons: ids.map((id) => ({
+    id,
+    worth: 0.1,
+    need: undefined,
+    distanceM: undefined,
+    shot: undefined,
+    needsMet: 1,
+    runnerUp: runnersUp[id] === undefined ? undefined : { id: runnersUp[id], costs: 0.12, onTheCourse: 0.12 },
+  })),
+});
 
 describe('a round against the gamer', () => {
   it('the longest goes for the longest, each with its reason; what is gone from the locker goes without a word', () => {
     expect(
-      swapsAgainst(['H', '6', 'P', 'sold'], ['4', '48', 'P'], clubs, {
+      swapsAgainst(['H', '6', 'P', 'sold'], answerOf(['4', '48', 'P']), clubs, {
         4: 'for the wind.',
         H: 'H would cost.',
         48: 'for the 13th',
@@ -31,17 +47,17 @@ describe('a round against the gamer', () => {
       { outId: '6', inId: '48', why: 'for the 13th' },
     ]);
     expect(
-      swapsAgainst(['H', 'P'], ['4', 'P'], clubs, {
+      swapsAgainst(['H', 'P'], answerOf(['4', 'P'], { 4: 'H' }), clubs, {
         4: '4: best for 3 of the needs. The H in its place costs 0.12 strokes.',
         H: 'H for the 4 would cost 0.12 strokes a round.',
       }),
     ).toEqual([
       { outId: 'H', inId: '4', why: '4: best for 3 of the needs. The H in its place costs 0.12 strokes.' },
     ]);
-    expect(swapsAgainst(['H', 'P'], ['P'], clubs, { H: 'not asked for' })).toEqual([
+    expect(swapsAgainst(['H', 'P'], answerOf(['P']), clubs, { H: 'not asked for' })).toEqual([
       { outId: 'H', why: 'not asked for' },
     ]);
-    expect(swapsAgainst(['P'], ['P'], clubs, {})).toEqual([]);
+    expect(swapsAgainst(['P'], answerOf(['P']), clubs, {})).toEqual([]);
   });
 
   it('is told in words', () => {

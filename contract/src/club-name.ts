@@ -1,0 +1,19 @@
+interface Named {
+  id: string;
+  name: string;
+}
+
+/** What a club is called that was deleted, or is another player's now. */
+export const GONE_CLUB = 'a club that is gone';
+
+/** What a club is called, by its id; it may be gone from among these. */
+export function clubName(clubs: readonly Named[] | ReadonlyMap<string, Named>, id: string): string {
+  const club =
+    clubs instanceof Map ? clubs.get(id) : (clubs as readonly Named[]).find((one) => one.id === id);
+  return club?.name ?? GONE_CLUB;
+}
+
+/** "the 7 iron", in a sentence; "a club that is gone" stays as it is. */
+export function theClub(name: string): string {
+  return name === GONE_CLUB ? name : `the ${name}`;
+}
