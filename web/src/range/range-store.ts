@@ -71,13 +71,27 @@ export const useRange = defineStore('range', () => {
     await hit.again();
   }
 
+  let isOlder = false;
+  let isReadingOnceMore = false;
+  /** What is being read may have been asked before a ball was hit that is here already. */
+  async function readOnceMore(): Promise<void> {
+    isOlder = true;
+    if (isReadingOnceMore) return;
+    isReadingOnceMore = true;
+    while (isOlder) {
+      isOlder = false;
+      // The first answer of all is waited for, not asked for anew.
+      if (hit.value.value === undefined) await hit.again();
+      await Promise.all([list.again(), hit.again()]);
+    }
+    isReadingOnceMore = false;
+  }
+
   /** A ball that came by the live line; one that is known already changes nothing. */
   function take(strike: StrikeView): boolean {
     if (strikes.value.some(({ id }) => id === strike.id)) return false;
-    const { playerId, shots } = wanted.value ?? {};
-    // What is being read may have been asked before this ball was hit.
-    if (playerId && shots && reader.isFetching({ queryKey: ['strikes', playerId] }) > 0)
-      void load(playerId, shots);
+    if (wanted.value && reader.isFetching({ queryKey: ['strikes', wanted.value.playerId] }) > 0)
+      void readOnceMore();
     hit.change((held) => ({ ...held, strikes: [...held.strikes, strike] }));
     list.change((held) =>
       held.map((session) =>

@@ -113,9 +113,12 @@ describe('a player’s range', () => {
 });
 
 describe('a ball that comes while the shots are being read', () => {
-  it('is not lost to an answer that is older than it', async () => {
+  it.each([
+    ['for the first time', false],
+    ['anew', true],
+  ])('%s is not lost to an answer that is older than it', async (_what, isKnown) => {
     const range = useRange();
-    await range.load('p', 'new');
+    if (isKnown) await range.load('p', 'new');
     const held: (() => void)[] = [];
     vi.stubGlobal('fetch', (path: string) => {
       const found = answer(path);
@@ -125,16 +128,17 @@ describe('a ball that comes while the shots are being read', () => {
     await vi.waitFor(() => {
       expect(held.length).toBeGreaterThan(1);
     });
-    STRIKES.push({ ...strike('late', 'new', '2026-11-01'), number: 2 });
-    range.take(STRIKES.at(-1)!);
+    const balls = ['late', 'later'].map((id, i) => ({ ...strike(id, 'new', '2026-11-01'), number: 2 + i }));
+    STRIKES.push(...balls);
+    for (const ball of balls) range.take(ball);
     vi.stubGlobal('fetch', (path: string) => Promise.resolve(Response.json(answer(path))));
     for (const arrive of held) arrive();
     await reading;
     await vi.waitFor(() => {
+      expect(range.strikes.map(({ id }) => id)).toEqual(['b', 'late', 'later']);
       expect(reader.isFetching()).toBe(0);
     });
-    STRIKES.pop();
-    expect(range.strikes.map(({ id }) => id)).toEqual(['b', 'late']);
+    STRIKES.splice(-2);
   });
 });
 
