@@ -29,8 +29,10 @@ const kept = computed(() =>
   </div>
   <div v-if="update.isReady.value" class="bar-line no-print" role="status">
     <strong>A new version is here.</strong> The page loads anew when you take it; nothing typed is lost.
-    <NButton size="small" type="primary" @click="update.take()">Take it now</NButton>
-    <NButton size="small" @click="update.later()">Later</NButton>
+    <NButton size="small" type="primary" :loading="update.isTaking.value" @click="update.take()">{{
+      update.isTaking.value ? 'Taking it…' : 'Take it now'
+    }}</NButton>
+    <NButton v-if="!update.isTaking.value" size="small" @click="update.later()">Later</NButton>
   </div>
 </template>
 

@@ -12,6 +12,8 @@ const AGAIN_MS = 3000;
 const MAX_AGAIN_MS = 5 * 60 * 1000;
 
 const isReady = ref(false);
+/** The one before serves the page until what it is at is done. */
+const isTaking = ref(false);
 let takeIt: (() => void) | undefined;
 let started = false;
 
@@ -26,7 +28,11 @@ export function useUpdate() {
   }
   return {
     isReady,
-    take: () => takeIt?.(),
+    isTaking,
+    take: () => {
+      isTaking.value = true;
+      takeIt?.();
+    },
     later: () => {
       isReady.value = false;
     },
@@ -50,26 +56,31 @@ async function start(againMs: number): Promise<void> {
     let isTaken = false;
     // The first worker of a page is no update of it, whatever comes after it is: also on the day of the first visit.
     let hasWorker = navigator.serviceWorker.controller !== null;
+    const reload = () => {
+      window.location.reload();
+    };
     worker.addEventListener('controlling', () => {
+      if (isTaken) {
+        reload();
+        return;
+      }
       const isUpdate = hasWorker;
       hasWorker = true;
       if (!isUpdate) return;
-      const reload = () => {
-        window.location.reload();
-      };
       // Taken on another page of this browser: here somebody may be typing, so it is offered again.
-      if (isTaken) reload();
-      else {
-        takeIt = reload;
-        isReady.value = true;
-      }
+      takeIt = reload;
+      isTaking.value = false;
+      isReady.value = true;
     });
     worker.addEventListener('redundant', again);
+    const registration = await worker.register();
+    // On a slow machine the first has taken the page over before anybody listened.
+    hasWorker ||= navigator.serviceWorker.controller !== null;
     takeIt = () => {
       isTaken = true;
-      worker.messageSkipWaiting();
+      if (registration?.waiting) worker.messageSkipWaiting();
+      else reload();
     };
-    const registration = await worker.register();
     setInterval(() => void registration?.update().catch(() => undefined), ASK_MS);
   } catch {
     again();
