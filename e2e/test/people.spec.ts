@@ -129,7 +129,7 @@ test('a player who is invited sees what is theirs, works at once with the owner,
   await owner.locator('.n-base-select-option', { hasText: 'Davor Kolar' }).click();
   await owner.keyboard.press('Escape');
   await owner.getByRole('button', { name: 'Make the link' }).click();
-  const link = await owner.locator('.made code').innerText();
+  const link = await owner.locator('.made-link code').innerText();
 
   const phone = await device(browser);
   await phone.goto(new URL(link).pathname + new URL(link).hash);
@@ -170,7 +170,7 @@ test('a caddie reads, and writes notes; everything else says why not', async ({ 
   await owner.getByLabel('E-mail').fill('kari@van.example');
   await owner.getByText('Caddie or coach').click();
   await owner.getByRole('button', { name: 'Make the link' }).click();
-  const link = new URL(await owner.locator('.made code').innerText());
+  const link = new URL(await owner.locator('.made-link code').innerText());
   const page = await device(browser);
   await makeAccount(page, link.pathname + link.hash, 'Kari Vik', 'kari@van.example');
   await page.goto(`/players/${davor}/settings`);
@@ -273,7 +273,7 @@ test('a link to a paper opens without an account until it is ended, and who open
   const panel = owner.getByRole('dialog');
   await choose(panel.getByRole('combobox', { name: 'It lasts' }), 'a day');
   await panel.getByRole('button', { name: 'Make a link' }).click();
-  const link = await panel.locator('.link code').innerText();
+  const link = await panel.locator('.made-link code').innerText();
 
   const stranger = await browser.newContext({ baseURL: base });
   const opened = await stranger.request.get(link);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CopyButton from '../app/CopyButton.vue';
 import { MAKE_UP_BOUNDS, USUAL_MAKE_UP, usualBag, type DistanceUnit, type MakeUp } from '@tasche/core';
 import { NButton, NForm, NFormItem } from 'naive-ui';
 import { computed, reactive } from 'vue';
@@ -49,7 +50,6 @@ const begin = () =>
   );
 const SAMPLE =
   'Club\tLoft\tCarry\nDriver\t9\t265\n3 wood\t15\t240\n7 iron\t32\t165\nPW\t45\t130\n56\t56\t100';
-const copySample = () => void navigator.clipboard.writeText(SAMPLE);
 </script>
 
 <template>
@@ -68,7 +68,7 @@ const copySample = () => void navigator.clipboard.writeText(SAMPLE);
         is a club:
         <span class="sample">Club, Loft, Carry</span>
       </p>
-      <NButton size="small" @click="copySample">Copy a sample</NButton>
+      <CopyButton :text="SAMPLE" label="Copy a sample" />
     </div>
     <div>
       <h2>Bring a file</h2>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import CopyButton from '../app/CopyButton.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import { NAlert, NButton, NForm, NInput } from 'naive-ui';
 import type { AccountView } from '@tasche/contract';
@@ -37,7 +38,6 @@ const confirm = () =>
     code.value = '';
     emit('changed');
   });
-const copy = () => void navigator.clipboard.writeText(recoveryCodes.value?.join('\n') ?? '');
 </script>
 
 <template>
@@ -56,7 +56,7 @@ const copy = () => void navigator.clipboard.writeText(recoveryCodes.value?.join(
       <ul class="codes">
         <li v-for="one in recoveryCodes" :key="one">{{ one }}</li>
       </ul>
-      <NButton size="small" @click="copy">Copy</NButton>
+      <CopyButton :text="recoveryCodes.join('\n')" />
       <NButton size="small" @click="recoveryCodes = null">I have them</NButton>
     </NAlert>
     <div v-else-if="started" class="start">

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NAlert, NButton, NRadio, NRadioGroup, NSpace } from 'naive-ui';
+import { NButton, NRadio, NRadioGroup, NSpace } from 'naive-ui';
 import type { HandOverWay, MadeLinkView } from '@tasche/contract';
 import { ref } from 'vue';
 import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
+import MadeLink from './MadeLink.vue';
 import { dayAndTime } from './moment-words';
 
 /**
@@ -22,17 +23,11 @@ const WAYS: readonly { way: HandOverWay; name: string; says: string }[] = [
 ];
 const how = ref<HandOverWay>('copy');
 const made = ref<MadeLinkView | null>(null);
-const copied = ref(false);
 const { problem, attempt } = useAttempt();
 const make = () =>
   attempt(async () => {
-    copied.value = false;
     made.value = await post<MadeLinkView>(`/players/${props.player.id}/hand-over`, { how: how.value });
   });
-async function copy(): Promise<void> {
-  await navigator.clipboard.writeText(made.value?.url ?? '');
-  copied.value = true;
-}
 </script>
 
 <template>
@@ -61,21 +56,10 @@ async function copy(): Promise<void> {
     </NRadioGroup>
     <p><NButton size="small" @click="make">Make the link</NButton></p>
     <ProblemLine :text="problem" />
-    <NAlert
-      v-if="made"
-      type="success"
-      :title="`A link that takes ${player.name}: shown once`"
-      :bordered="false"
-    >
-      <p>
-        <code>{{ made.url }}</code>
-      </p>
-      <p class="small">
-        Send it to the owner of the other workspace; it works once, until {{ dayAndTime(made.expiresAt) }}.
-        Under <em>People</em> it can be withdrawn.
-      </p>
-      <NButton size="small" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</NButton>
-    </NAlert>
+    <MadeLink v-if="made" :link="made" :title="`A link that takes ${player.name}: shown once`">
+      Send it to the owner of the other workspace; it works once, until {{ dayAndTime(made.expiresAt) }}.
+      Under <em>People</em> it can be withdrawn.
+    </MadeLink>
   </section>
 </template>
 
@@ -94,13 +78,5 @@ async function copy(): Promise<void> {
 }
 .hand-over > p {
   margin: 6px 0 10px;
-}
-code {
-  overflow-wrap: anywhere;
-}
-code,
-p.small {
-  display: block;
-  margin-bottom: 6px;
 }
 </style>

@@ -8,6 +8,7 @@ import { today } from '../app/day';
 import { useRead } from '../api/read';
 import { post } from '../api/request';
 import { useAttempt } from '../api/use-attempt';
+import CopyButton from '../app/CopyButton.vue';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
 import DateField from '../fields/DateField.vue';
@@ -41,7 +42,6 @@ const revoke = (id: string) =>
   attempt(async () => {
     standing.put(await post<TokenView[]>(`/tokens/${id}/revoke`, {}));
   });
-const copy = () => void navigator.clipboard.writeText(made.value);
 const stateOf = ({ revokedAt, expiresAt, usedAt }: TokenView) => {
   if (revokedAt) return 'ended';
   if (Date.parse(expiresAt) <= Date.now()) return 'run out';
@@ -67,7 +67,7 @@ const COLUMNS: readonly DataColumn<TokenView>[] = [
       <p>
         <code class="token">{{ made }}</code>
       </p>
-      <NButton size="small" @click="copy">Copy</NButton>
+      <CopyButton :text="made" />
       <NButton size="small" @click="made = ''">I have it</NButton>
     </NAlert>
     <DataTable

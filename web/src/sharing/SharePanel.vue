@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NAlert, NButton } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { SHARED_PAPER_WORDS, type MadeLinkView, type SharedPaper, type ShareView } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import { useRead } from '../api/read';
@@ -11,6 +11,7 @@ import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
 import QrCode from '../bench/QrCode.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
+import MadeLink from '../people/MadeLink.vue';
 import { agentWords, dayAndTime, fromNow } from '../people/moment-words';
 
 /** Links to a player's papers: a new one, and those there are, with who opened them. */
@@ -25,7 +26,6 @@ const days = ref(7);
 const standingLinks = useRead<readonly ShareView[]>(() => `/players/${props.playerId}/shares`);
 const shares = computed(() => standingLinks.found.value ?? []);
 const made = ref<MadeLinkView | null>(null);
-const copied = ref(false);
 const { problem: refused, attempt } = useAttempt();
 const problem = computed(() => refused.value || standingLinks.problem.value);
 const standing = computed(() =>
@@ -35,7 +35,6 @@ const ended = computed(() => shares.value.length - standing.value.length);
 
 const make = () =>
   attempt(async () => {
-    copied.value = false;
     made.value = await post<MadeLinkView>(`/players/${props.playerId}/shares`, {
       paper: props.paper,
       days: days.value,
@@ -48,10 +47,6 @@ const revoke = (id: string) =>
   attempt(async () => {
     standingLinks.put(await post<ShareView[]>(`/shares/${id}/revoke`, {}));
   });
-async function copy(): Promise<void> {
-  await navigator.clipboard.writeText(made.value?.url ?? '');
-  copied.value = true;
-}
 const lastOpening = ({ at, agent, address }: ShareView['lastOpenings'][number]) =>
   `last ${fromNow(at)}, ${agentWords(agent)}, ${address}`;
 const openingWords = ({ openings, lastOpenings }: ShareView) =>
@@ -84,16 +79,10 @@ const COLUMNS: readonly DataColumn<ShareView>[] = [
     <NButton type="primary" size="small" @click="make">Make a link</NButton>
   </div>
   <ProblemLine :text="problem" />
-  <NAlert v-if="made" type="success" title="The link: shown once" :bordered="false" class="made">
-    <div class="link">
-      <div>
-        <code>{{ made.url }}</code>
-        <p class="small">Until {{ dayAndTime(made.expiresAt) }}.</p>
-        <NButton size="small" @click="copy">{{ copied ? 'Copied' : 'Copy' }}</NButton>
-      </div>
-      <QrCode :text="made.url" label="The link as a code" :px="104" />
-    </div>
-  </NAlert>
+  <MadeLink v-if="made" :link="made" title="The link: shown once">
+    Until {{ dayAndTime(made.expiresAt) }}.
+    <template #picture><QrCode :text="made.url" label="The link as a code" :px="104" /></template>
+  </MadeLink>
   <DataTable
     v-if="standing.length"
     caption="Links that are open"
@@ -126,17 +115,6 @@ const COLUMNS: readonly DataColumn<ShareView>[] = [
   gap: 12px;
   align-items: end;
   flex-wrap: wrap;
-  margin-bottom: 10px;
-}
-.link {
-  display: flex;
-  gap: 16px;
-  justify-content: space-between;
-}
-.link code {
-  overflow-wrap: anywhere;
-}
-.made {
-  margin-bottom: 12px;
+  margin: 10px 0;
 }
 </style>
