@@ -1,19 +1,17 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import type { JSONReport } from '@playwright/test/reporter';
 import { headlessChromiumProgram } from './browser.js';
 import { freePort, throwAwayFolder } from './cluster.js';
 import { coverageArguments, coverageWords, readCoverage } from './coverage.js';
 import { fuzzWords } from './fuzz.js';
 import { fuzzRequests } from './fuzz/fuzz-requests.js';
 import { CliError } from './stop.js';
+import { browserOutcome, outcomeWords, readOutcome, UNIT_REPORT, type Outcome } from './test-outcome.js';
 
-interface Counts {
-  passed: number;
-  failed: number;
-}
-type Part = (withCoverage: boolean) => Promise<Counts> | Counts;
+type Part = (withCoverage: boolean) => Promise<Outcome> | Outcome;
 type Tool = readonly [name: string, args: readonly string[]];
 
 /** TypeScript 7, which takes a third of the time; views need the one before it, by vue-tsc. */
@@ -52,7 +50,7 @@ const READ: Readonly<Record<string, readonly Tool[]>> = {
 const RUN: Readonly<Record<string, Part>> = { unit, fuzz, browser };
 
 /**
- * `./tasche test`: every check; the last line counts them. What reads the code shares the cores; what runs it
+ * `./tasche test`: every check; what failed is named at the end, and the last line counts them. What reads the code shares the cores; what runs it
  * has them to itself.
  * @param withCoverage counts the lines the unit tests run too, which takes them a third longer
  */
@@ -61,23 +59,21 @@ export async function test(only: string | undefined, withCoverage = false): Prom
   if (only !== undefined && !names.includes(only))
     throw new CliError(`--only takes one of: ${names.join(', ')}.`, 2);
   const asked = (name: string) => only === undefined || name === only;
-  const total: Counts = { passed: 0, failed: 0 };
+  let total: Outcome = { passed: 0, failed: [] };
   const run = async (name: string, part: Part) => {
     const started = Date.now();
     console.log(`\n== ${name}`);
     const { passed, failed } = await part(withCoverage);
     console.log(
-      `== ${name}: ${passed} passed, ${failed} failed, ${((Date.now() - started) / 1000).toFixed(0)} s`,
+      `== ${name}: ${passed} passed, ${failed.length} failed, ${((Date.now() - started) / 1000).toFixed(0)} s`,
     );
-    total.passed += passed;
-    total.failed += failed;
+    total = { passed: total.passed + passed, failed: [...total.failed, ...failed] };
   };
   const read = Object.keys(READ).filter(asked);
-  if (read.length > 0)
-    await run(read.join(', '), async () => counted(await tools(read.flatMap((name) => READ[name]!))));
+  if (read.length > 0) await run(read.join(', '), () => tools(read.flatMap((name) => READ[name]!)));
   for (const [name, part] of Object.entries(RUN)) if (asked(name)) await run(name, part);
-  console.log(`\ntasche: ${total.passed} passed, ${total.failed} failed`);
-  process.exitCode = total.failed > 0 ? 1 : 0;
+  console.log(`\n${outcomeWords(total)}`);
+  process.exitCode = total.failed.length > 0 ? 1 : 0;
 }
 
 /** Runs a tool of the packages, its output straight through. */
@@ -89,19 +85,14 @@ function tool(name: string, args: readonly string[], env: NodeJS.ProcessEnv = {}
   return done.status === 0;
 }
 
-function counted(results: readonly boolean[]): Counts {
-  return { passed: results.filter(Boolean).length, failed: results.filter((ok) => !ok).length };
-}
-
 /** Several tools, as many at once as there are cores. */
-async function tools(all: readonly Tool[]): Promise<boolean[]> {
-  const results: boolean[] = [];
+async function tools(all: readonly Tool[]): Promise<Outcome> {
+  const failed: string[] = [];
   let next = 0;
   const worker = async () => {
     while (next < all.length) {
-      const mine = next++;
-      const [name, args] = all[mine]!;
-      results[mine] = await new Promise<boolean>((resolve) => {
+      const [name, args] = all[next++]!;
+      const isWell = await new Promise<boolean>((resolve) => {
         spawn(path.resolve('node_modules/.bin', name), args, { stdio: ['ignore', 'inherit', 'inherit'] })
           .once('exit', (code) => {
             resolve(code === 0);
@@ -110,63 +101,58 @@ async function tools(all: readonly Tool[]): Promise<boolean[]> {
             resolve(false);
           });
       });
+      if (!isWell) failed.push([path.basename(name), ...args].join(' '));
     }
   };
   await Promise.all(Array.from({ length: Math.max(1, os.cpus().length) }, worker));
-  return results;
+  return { passed: all.length - failed.length, failed };
 }
 
-function unit(withCoverage: boolean): Counts {
+function unit(withCoverage: boolean): Outcome {
   const report = path.join(os.tmpdir(), `tasche-unit-${process.pid}.json`);
   const coverage = path.join(os.tmpdir(), `tasche-coverage-${process.pid}`);
-  const ok = tool('vitest', [
-    'run',
-    '--reporter=default',
-    '--reporter=json',
-    `--outputFile.json=${report}`,
-    ...(withCoverage ? coverageArguments(coverage) : []),
-  ]);
+  const isWell = tool(
+    'vitest',
+    [
+      'run',
+      '--reporter=default',
+      '--reporter=./command/unit-reporter.ts',
+      ...(withCoverage ? coverageArguments(coverage) : []),
+    ],
+    { [UNIT_REPORT]: report },
+  );
   if (withCoverage) {
     console.log(coverageWords(readCoverage(coverage), process.cwd()));
     rmSync(coverage, { recursive: true, force: true });
   }
-  const counts = readReport(report, (json: { numPassedTests: number; numFailedTests: number }) => ({
-    passed: json.numPassedTests,
-    failed: json.numFailedTests,
-  }));
-  return ok || counts.failed > 0 ? counts : { ...counts, failed: 1 };
+  const outcome = readOutcome('unit', isWell, report, (read) => read as Outcome);
+  rmSync(report, { force: true });
+  return outcome;
 }
 
 const FUZZED_REQUESTS = 1500;
 
 /** A small share of `./tasche fuzz`, always the same. */
-async function fuzz(): Promise<Counts> {
-  const result = await fuzzRequests(FUZZED_REQUESTS, 1);
+async function fuzz(): Promise<Outcome> {
+  const result = await fuzzRequests(FUZZED_REQUESTS, 1, { isMeasured: false });
   console.log(fuzzWords(result));
-  return { passed: result.failures.length === 0 ? 1 : 0, failed: result.failures.length };
+  return { passed: result.failures.length === 0 ? 1 : 0, failed: result.failures };
 }
 
-async function browser(): Promise<Counts> {
+async function browser(): Promise<Outcome> {
   const program = headlessChromiumProgram();
   const data = throwAwayFolder();
   const report = path.join(data, 'report.json');
   const port = await freePort();
   const server = await startDemo(port, data);
   try {
-    const ok = tool('playwright', ['test', '-c', 'e2e/playwright.config.ts'], {
+    const isWell = tool('playwright', ['test', '-c', 'e2e/playwright.config.ts'], {
       TASCHE_BROWSER: program,
       TASCHE_URL: `http://127.0.0.1:${port}`,
       TASCHE_DATA: data,
       TASCHE_BROWSER_REPORT: report,
     });
-    const counts = readReport(
-      report,
-      ({ stats }: { stats: { expected: number; unexpected: number; flaky: number } }) => ({
-        passed: stats.expected + stats.flaky,
-        failed: stats.unexpected,
-      }),
-    );
-    return ok || counts.failed > 0 ? counts : { ...counts, failed: 1 };
+    return readOutcome('browser', isWell, report, (read) => browserOutcome(read as JSONReport));
   } finally {
     await stopServer(server);
     rmSync(data, { recursive: true, force: true });
@@ -200,9 +186,4 @@ export async function stopServer(server: ChildProcess): Promise<void> {
   });
   server.kill('SIGTERM');
   await gone;
-}
-
-function readReport<T>(file: string, read: (json: T) => Counts): Counts {
-  if (!existsSync(file)) return { passed: 0, failed: 1 };
-  return read(JSON.parse(readFileSync(file, 'utf8')) as T);
 }
