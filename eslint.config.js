@@ -28,6 +28,10 @@ export default ts.config(
       '@typescript-eslint/no-require-imports': 'off',
       'no-console': 'off',
       eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'vi', property: 'waitFor', message: 'It waits a second: until() of web/test/until.ts.' },
+      ],
       // Layout of templates is a matter of taste, not of faults.
       'vue/max-attributes-per-line': 'off',
       'vue/singleline-html-element-content-newline': 'off',
@@ -41,4 +45,5 @@ export default ts.config(
       'vue/require-default-prop': 'off',
     },
   },
+  { files: ['web/test/until.ts'], rules: { 'no-restricted-properties': 'off' } },
 );

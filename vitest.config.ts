@@ -2,7 +2,7 @@ import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vitest/config';
 
 // Guards against a test that hangs, on whatever machine; how quick anything is, the bench says.
-const guards = { testTimeout: 240_000, hookTimeout: 240_000 };
+const guards = { testTimeout: 240_000, hookTimeout: 240_000, expect: { poll: { timeout: 60_000 } } };
 
 // Tests of functions that keep no state share one process: most of a short test file is the start of its own.
 const pure = { pool: 'threads', isolate: false } as const;

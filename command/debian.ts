@@ -21,10 +21,12 @@ export function ensureDebian(what: string, packageName: string, isThere: () => b
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
       maxBuffer: 64 * 1024 * 1024,
     });
-  const install = ['install', '-y', '--no-install-recommends', packageName];
+  // Another may be installing just now, and a package server may be gone for a moment.
+  const patience = ['-o', 'DPkg::Lock::Timeout=300', '-o', 'Acquire::Retries=5'];
+  const install = [...patience, 'install', '-y', '--no-install-recommends', packageName];
   let done = run(...install);
   if (done.status !== 0) {
-    run('update');
+    run(...patience, 'update');
     done = run(...install);
   }
   if (done.status !== 0 || !isThere()) {

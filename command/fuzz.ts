@@ -20,8 +20,10 @@ export async function fuzz({ kills, seed }: { kills: boolean; seed: number }): P
     return;
   }
   console.log(`tasche fuzz: ${MANY} requests, seed ${seed}`);
-  const result = await fuzzRequests(MANY, seed, (done) => {
-    if (done % 2000 === 0) console.log(`  ${done} sent`);
+  const result = await fuzzRequests(MANY, seed, {
+    onProgress: (done) => {
+      if (done % 2000 === 0) console.log(`  ${done} sent`);
+    },
   });
   console.log(fuzzWords(result));
   process.exitCode = result.failures.length > 0 ? 1 : 0;

@@ -12,8 +12,11 @@ declare module 'vitest' {
 
 /** One real PostgreSQL for all server tests; every test file makes its own workspaces in it. */
 export default async function setup(project: TestProject): Promise<() => void> {
-  // PDFs are read back by another program.
+  // Here, before any test has its time counted: PDFs are read back by another program, and the server is asked
+  // through a proxy that ends TLS.
   ensureDebian('pdftotext', 'poppler-utils', () => existsSync('/usr/bin/pdftotext'));
+  ensureDebian('openssl', 'openssl', () => existsSync('/usr/bin/openssl'));
+  ensureDebian('nginx', 'nginx-light', () => existsSync('/usr/sbin/nginx'));
   const cluster = await throwAwayCluster();
   project.provide('databaseUrl', cluster.url);
   project.provide('ownerUrl', cluster.ownerUrl);

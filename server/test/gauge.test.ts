@@ -83,7 +83,7 @@ describe('the line to a gauge', () => {
   it('takes up a line that fell silent', async () => {
     const gauge = await scripted();
     listen(gauge.port, 100);
-    await expect.poll(() => gauge.sockets.length, { timeout: 10_000 }).toBeGreaterThan(1);
+    await expect.poll(() => gauge.sockets.length).toBeGreaterThan(1);
   });
 
   it('gets every club from the stand-in, within what a gauge repeats to, whatever goes wrong on the way', async () => {

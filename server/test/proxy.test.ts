@@ -1,5 +1,5 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { request as httpsRequest } from 'node:https';
 import type { AddressInfo } from 'node:net';
@@ -7,7 +7,6 @@ import os from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort } from '../../command/cluster.js';
-import { ensureDebian } from '../../command/debian.js';
 import { PASSWORD, frontDoor, type FrontDoor } from './front-door.js';
 
 /** The nginx of docs/security.md, in front of the application, ending TLS with a certificate made here. */
@@ -18,8 +17,6 @@ let folder: string;
 let port: number;
 
 beforeAll(async () => {
-  ensureDebian('openssl', 'openssl', () => existsSync('/usr/bin/openssl'));
-  ensureDebian('nginx', 'nginx-light', () => existsSync('/usr/sbin/nginx'));
   door = await frontDoor({ hosts: ['van.example'] });
   server = createServer(door.app);
   await new Promise<void>((resolve) => {
@@ -57,12 +54,16 @@ beforeAll(async () => {
     ['-p', folder, '-c', path.join(folder, 'nginx.conf'), '-g', 'daemon off;'],
     { stdio: 'ignore' },
   );
-  for (let tried = 0; ; tried++) {
+  let hasEnded = false;
+  nginx.once('exit', () => {
+    hasEnded = true;
+  });
+  for (;;) {
     try {
       await ask('GET', '/api/health');
       break;
-    } catch (error) {
-      if (tried > 200) throw error;
+    } catch {
+      if (hasEnded) throw new Error(`nginx ended: ${readFileSync(path.join(folder, 'error.log'), 'utf8')}`);
       await new Promise((resolve) => {
         setTimeout(resolve, 50);
       });

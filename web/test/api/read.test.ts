@@ -11,6 +11,7 @@ import {
   useReads,
 } from '../../src/api/read';
 import { ApiError, NetworkError } from '../../src/api/request';
+import { until } from '../until';
 
 /** What the server answers by path; a path that is not there is not found. */
 let answers: Record<string, unknown>;
@@ -75,11 +76,11 @@ describe('what a page shows of the server', () => {
     await flushPromises();
     answers = { '/changes': { rows: ['after', 'before'], total: 2, next: null } };
     readShownAgain();
-    await vi.waitFor(() => {
+    await until(() => {
       expect(arrive).toHaveLength(2);
     });
     for (const one of arrive) one();
-    await vi.waitFor(() => {
+    await until(() => {
       expect(list.rows.value).toEqual(['after', 'before']);
     });
     expect(list.problem.value).toBe('');

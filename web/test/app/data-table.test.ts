@@ -3,6 +3,7 @@ import { describe, expect, it, onTestFinished, vi } from 'vitest';
 import { h } from 'vue';
 import DataTable from '../../src/app/DataTable.vue';
 import { nextOrder, ordered, type DataColumn } from '../../src/app/data-table';
+import { until } from '../until';
 
 interface Job {
   id: string;
@@ -45,7 +46,6 @@ describe('rows in the order of a column', () => {
 });
 
 /** However slow the machine is. */
-const WAIT = { timeout: 60_000 };
 
 describe('a table that is only read', () => {
   const table = (more: object = {}) =>
@@ -90,7 +90,7 @@ describe('a table that is only read', () => {
     onTestFinished(() => void vi.unstubAllGlobals());
     const many = Array.from({ length: 40 }, (_one, i) => ({ ...JOBS[0]!, id: `m${i}`, club: `${i} iron` }));
     const view = table({ rows: many, page: 30 });
-    await vi.waitFor(() => expect(view.find('button[aria-label="Size: order"]').exists()).toBe(true), WAIT);
+    await until(() => expect(view.find('button[aria-label="Size: order"]').exists()).toBe(true));
     expect(view.text()).not.toContain('0 iron');
     expect(view.text()).not.toContain('Nothing yet.');
     window.dispatchEvent(new Event('beforeprint'));
@@ -100,10 +100,10 @@ describe('a table that is only read', () => {
 
   it('whose rows are on their way shows its heads, and not that there is nothing', async () => {
     const view = table({ rows: [], coming: true });
-    await vi.waitFor(() => expect(view.text()).toContain('Size'), WAIT);
+    await until(() => expect(view.text()).toContain('Size'));
     expect(view.get('table').attributes('aria-label')).toBe('Jobs');
     expect(view.text()).not.toContain('Nothing yet.');
     await view.setProps({ rows: JOBS, coming: false } as never);
-    await vi.waitFor(() => expect(clubs(view)).toEqual(['5 iron', '6 iron', '7 iron', '8 iron']), WAIT);
+    await until(() => expect(clubs(view)).toEqual(['5 iron', '6 iron', '7 iron', '8 iron']));
   });
 });

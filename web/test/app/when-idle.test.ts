@@ -1,7 +1,8 @@
 import { mount } from '@vue/test-utils';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import Later from '../../src/app/Later.vue';
 import { whenIdle } from '../../src/app/when-idle';
+import { until } from '../until';
 
 describe('what can wait', () => {
   it('is done one at a time, in order, and what was taken back is not', async () => {
@@ -11,7 +12,7 @@ describe('what can wait', () => {
     whenIdle(() => done.push('c'));
     leave();
     expect(done).toEqual([]);
-    await vi.waitFor(() => {
+    await until(() => {
       expect(done).toEqual(['a', 'c']);
     });
   });
@@ -19,7 +20,7 @@ describe('what can wait', () => {
   it('keeps its place free until then', async () => {
     const view = mount(Later, { props: { px: 300 }, slots: { default: '<b>chart</b>' } });
     expect(view.attributes('style')).toContain('300px');
-    await vi.waitFor(() => {
+    await until(() => {
       expect(view.find('b').exists()).toBe(true);
     });
   });

@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useOutbox, type Sent } from '../../src/changes/outbox';
 import { clubView } from '../sheet';
 import { freshPinia } from '../pinia';
+import { until } from '../until';
 
 /** The network is played here; everything of ours is real. */
 type Answer = { status: number; body: unknown } | { status: number; text: string } | 'nobody';
@@ -77,12 +78,9 @@ afterEach(() => {
 });
 
 async function emptied(outbox: ReturnType<typeof useOutbox>): Promise<void> {
-  await vi.waitFor(
-    () => {
-      expect(outbox.count).toBe(0);
-    },
-    { timeout: 4000 },
-  );
+  await until(() => {
+    expect(outbox.count).toBe(0);
+  });
 }
 
 describe('the outbox', () => {
@@ -108,12 +106,12 @@ describe('the outbox', () => {
     const outbox = useOutbox();
     script = ['nobody', { status: 503, body: { error: 'away', message: 'The database is away.' } }, done()];
     outbox.push(edit('1', 1));
-    await vi.waitFor(() => {
+    await until(() => {
       expect(outbox.away).toBe('The server does not answer.');
     });
     expect(outbox.count).toBe(1);
     outbox.tryNow();
-    await vi.waitFor(() => {
+    await until(() => {
       expect(outbox.away).toBe('The database is away.');
     });
     outbox.tryNow();
@@ -233,7 +231,7 @@ describe('the outbox', () => {
     const outbox = useOutbox();
     script = [answer, done()];
     outbox.push(edit('1', 1));
-    await vi.waitFor(() => {
+    await until(() => {
       expect(outbox.away).not.toBeNull();
     });
     expect(outbox.count).toBe(1);
@@ -258,13 +256,13 @@ describe('the outbox', () => {
       .map((key) => key.split('/').at(-1))
       .sort();
     expect(stored).toEqual(['1', '2', '3']);
-    await vi.waitFor(() => {
+    await until(() => {
       expect(first.away).not.toBeNull();
     });
     script = [];
     first.tryNow();
     second.tryNow();
-    await vi.waitFor(() => {
+    await until(() => {
       expect(Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/'))).toEqual([]);
     });
   });

@@ -7,6 +7,7 @@ import ReadingList from '../../src/clubs/ReadingList.vue';
 import ShotTable from '../../src/clubs/ShotTable.vue';
 import { freshPinia } from '../pinia';
 import { clubView, sheetOf, showSheet } from '../sheet';
+import { until } from '../until';
 
 const ON = '2026-10-01';
 const club = { ...clubView('7 iron', { carryM: 150 }), kind: 'iron' as const };
@@ -95,7 +96,7 @@ describe('what was written down about a club', () => {
       Promise.resolve(new Response(JSON.stringify({ rows, total: 60, next: '12' }))),
     );
     const view = mount(ReadingList, { props: { clubId: club.id, unit: 'm' } });
-    await vi.waitFor(() => expect(view.findAll('li')).toHaveLength(3));
+    await until(() => expect(view.findAll('li')).toHaveLength(3));
     const lines = view.findAll('li').map((line) => line.text().replace(/\s+/g, ' '));
     expect(lines[0]).toMatch(/^3 Sep.* Lie.*62.* Jonas$/);
     expect(lines[1]).toContain('soft shot 141 m, stated');

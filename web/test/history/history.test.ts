@@ -20,6 +20,7 @@ import { placeInStrip, sinceWords, type PredictionOfDay } from '../../src/histor
 import { freshPinia } from '../pinia';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { clubView, sheetOf, showSchedule, showSheet } from '../sheet';
+import { until } from '../until';
 
 const fact = (value: number | string, takenOn = '2026-02-01') => ({ value, takenOn });
 const reading = (id: string, more: Partial<ReadingView>): ReadingView => ({
@@ -210,11 +211,11 @@ describe('rounds played', () => {
     await button('Write a round down').trigger('click');
     await view.get('input[aria-label="Name of the round"]').setValue('Club medal');
     await view.get('form').trigger('submit');
-    await vi.waitFor(() => {
+    await until(() => {
       expect(store.sheet!.roundsPlayed).toHaveLength(1);
     });
     const [round] = store.sheet!.roundsPlayed;
-    await vi.waitFor(() => {
+    await until(() => {
       expect(router.currentRoute.value.query.played).toBe(round!.id);
     });
     expect(round).toMatchObject({
@@ -236,7 +237,7 @@ describe('rounds played', () => {
     expect(view.text()).toContain('5 hits counted');
     await button('Delete the round').trigger('click');
     expect(store.sheet!.roundsPlayed).toEqual([]);
-    await vi.waitFor(() => {
+    await until(() => {
       expect(router.currentRoute.value.query.played).toBeUndefined();
     });
   });

@@ -14,6 +14,7 @@ import WelcomeView from '../../src/people/WelcomeView.vue';
 import { useIdentity } from '../../src/people/identity';
 import { agentWords } from '../../src/people/moment-words';
 import { freshPinia } from '../pinia';
+import { until } from '../until';
 
 /** The network is played here; everything of ours is real. */
 type Answer = { status: number; body: unknown };
@@ -109,7 +110,7 @@ describe('who is signed in', () => {
     const outbox = useOutbox();
     answers['/changes'] = [{ status: 401, body: problem('signed-out', 'You are signed out here.') }];
     outbox.push(edit('c1'));
-    await vi.waitFor(() => {
+    await until(() => {
       expect(identity.state).toBe('out');
     });
     expect(identity.view).toBeNull();
@@ -121,10 +122,10 @@ describe('who is signed in', () => {
     await flushPromises();
     expect(asked.filter(({ path }) => path === '/changes')).toHaveLength(1);
     identity.take(view());
-    await vi.waitFor(() => {
+    await until(() => {
       expect(asked.filter(({ path }) => path === '/changes')).toHaveLength(2);
     });
-    await vi.waitFor(() => {
+    await until(() => {
       expect(Object.keys(localStorage).filter((key) => key.startsWith('tasche.outbox/'))).toHaveLength(0);
     });
   });
@@ -137,12 +138,9 @@ describe('who is signed in', () => {
     const identity = useIdentity();
     await identity.load();
     expect([identity.state, identity.away]).toEqual(['asking', 'The database cannot be reached.']);
-    await vi.waitFor(
-      () => {
-        expect([identity.state, identity.away]).toEqual(['in', '']);
-      },
-      { timeout: 10_000 },
-    );
+    await until(() => {
+      expect([identity.state, identity.away]).toEqual(['in', '']);
+    });
   });
 
   it('what a role may not do is not asked, and comes back with the reason', async () => {
@@ -202,7 +200,7 @@ describe('the way in', () => {
     await type(wrapper, 'E-mail', 'no address');
     await wrapper.find('form').trigger('submit');
     await flushPromises();
-    await vi.waitFor(() => {
+    await until(() => {
       expect(wrapper.text()).toContain('E-mail must be an e-mail address');
     });
     expect(asked).toEqual([]);

@@ -8,6 +8,7 @@ import { useSettling } from '../../src/plan/use-settling';
 import type { AskedRound } from '../../src/plan/use-round';
 import { freshPinia } from '../pinia';
 import { sheetOf, showSheet } from '../sheet';
+import { until } from '../until';
 
 const PLAN = { id: 'plan', baseClubIds: [], version: 1, rounds: [] } as unknown as PlanView;
 const ROUND = { id: 'r1', name: 'Round 1', day: '2026-12-08' } as EventRound;
@@ -65,7 +66,7 @@ describe('settling a round', () => {
     const { settling, router, view } = await opened();
     void settling.settle([ROUND]);
     const left = router.push('/next');
-    await vi.waitFor(() => {
+    await until(() => {
       expect(settling.isWaitedFor.value).toBe(true);
       expect(answer).toBeDefined();
     });
@@ -82,7 +83,7 @@ describe('settling a round', () => {
     const { settling, router, view } = await opened();
     void settling.settle([ROUND]);
     const left = router.push('/next');
-    await vi.waitFor(() => {
+    await until(() => {
       expect(settling.isWaitedFor.value).toBe(true);
     });
     settling.work.stop();

@@ -10,6 +10,7 @@ import { useRange } from '../../src/range/range-store';
 import { clubView, sheetOf, showSheet } from '../sheet';
 import { freshPinia } from '../pinia';
 import { session } from './session';
+import { until } from '../until';
 
 const strike = (id: string, sessionId: string, builtOn: string): StrikeView => ({
   id,
@@ -89,7 +90,7 @@ describe('a player’s range', () => {
       init?.method === 'POST' ? Promise.resolve(Response.json(refusal, { status: 404 })) : read(path, init),
     );
     outbox.push({ kind: 'undo', playerId: 'p', changeId: '0', id: '2' });
-    await vi.waitFor(() => {
+    await until(() => {
       expect(outbox.count).toBe(0);
     });
     await useRange().load('p', 'newest');
@@ -125,7 +126,7 @@ describe('a ball that comes while the shots are being read', () => {
       return new Promise((resolve) => held.push(() => resolve(Response.json(found))));
     });
     const reading = range.load('p', 'new');
-    await vi.waitFor(() => {
+    await until(() => {
       expect(held.length).toBeGreaterThan(1);
     });
     const balls = ['late', 'later'].map((id, i) => ({ ...strike(id, 'new', '2026-11-01'), number: 2 + i }));
@@ -134,7 +135,7 @@ describe('a ball that comes while the shots are being read', () => {
     vi.stubGlobal('fetch', (path: string) => Promise.resolve(Response.json(answer(path))));
     for (const arrive of held) arrive();
     await reading;
-    await vi.waitFor(() => {
+    await until(() => {
       expect(range.strikes.map(({ id }) => id)).toEqual(['b', 'late', 'later']);
       expect(reader.isFetching()).toBe(0);
     });

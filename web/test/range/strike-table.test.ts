@@ -1,10 +1,11 @@
 import type { StrikeView } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import StrikeTable from '../../src/range/StrikeTable.vue';
 import { WorkedShots } from '../../src/range/worked-shots';
 import { clubView, sheetOf, showSheet } from '../sheet';
 import { freshPinia } from '../pinia';
+import { until } from '../until';
 
 const CLUBS = [clubView('7', { carryM: 150 }), clubView('8')];
 const strike = (number: number, more: Partial<StrikeView> = {}): StrikeView => ({
@@ -20,7 +21,6 @@ const strike = (number: number, more: Partial<StrikeView> = {}): StrikeView => (
   ...more,
 });
 /** However slow the machine is. */
-const WAIT = { timeout: 60_000 };
 const table = (strikes: readonly StrikeView[]) =>
   mount(StrikeTable, { props: { strikes, rows: WorkedShots.none, coming: false, unit: 'm' } });
 
@@ -35,15 +35,12 @@ describe('the balls of a session', () => {
     const numbers = () => view.findAll('tbody tr td:first-child').map((cell) => Number(cell.text()));
     // A few are there at once, the rest as soon as the page is idle.
     expect(numbers().length).toBeLessThan(10);
-    await vi.waitFor(
-      () => expect([numbers().length, numbers()[0], numbers().at(-1)]).toEqual([25, 40, 16]),
-      WAIT,
-    );
+    await until(() => expect([numbers().length, numbers()[0], numbers().at(-1)]).toEqual([25, 40, 16]));
     expect(view.find('[aria-label="Leave out shot 16"]').exists()).toBe(true);
     const button = (begins: string) => view.findAll('button').find((one) => one.text().startsWith(begins));
     expect(button('Show ')!.text()).toBe('Show 15 more: 25 of 40 shown');
     await button('Show ')!.trigger('click');
-    await vi.waitFor(() => expect([numbers().length, numbers().at(-1)]).toEqual([40, 1]), WAIT);
+    await until(() => expect([numbers().length, numbers().at(-1)]).toEqual([40, 1]));
     expect(button('Show ')).toBeUndefined();
     // The head of a column puts them in its order, and back.
     await button('Carry')!.trigger('click');

@@ -4,6 +4,7 @@ import { createMemoryHistory, createRouter } from 'vue-router';
 import BringPlayerIn from '../../src/roster/BringPlayerIn.vue';
 import FileField from '../../src/fields/FileField.vue';
 import { freshPinia } from '../pinia';
+import { until } from '../until';
 
 const HEAD = {
   format: 'tasche-player',
@@ -56,7 +57,7 @@ describe('bringing a player in', () => {
     const view = mount(BringPlayerIn, { global: { plugins: [to], stubs: { teleport: true } } });
     await flushPromises();
     view.findComponent(FileField).vm.$emit('file', file);
-    await vi.waitFor(() => {
+    await until(() => {
       expect(view.find('[role="status"], [role="alert"]').exists()).toBe(true);
     });
     const button = (name: RegExp) => view.findAll('button').find((one) => name.test(one.text()))!;
@@ -85,7 +86,7 @@ describe('bringing a player in', () => {
     await flushPromises();
     expect(view.get('[role="progressbar"]').attributes('aria-valuenow')).toBe('50');
     call!.answer(200, { playerId: 'p9' });
-    await vi.waitFor(() => {
+    await until(() => {
       expect(to.currentRoute.value.path).toBe('/players/p9');
     });
   });

@@ -7,6 +7,7 @@ import { useRead } from '../../src/api/read';
 import { useNews } from '../../src/together/news';
 import { clubView, sheetOf } from '../sheet';
 import { freshPinia } from '../pinia';
+import { until } from '../until';
 
 /** The stream is played here; everything of ours is real. */
 class Stream extends EventTarget {
@@ -83,7 +84,7 @@ describe('what others change', () => {
     // Who it was is said all the same.
     expect(useNews().shown?.who).toBe('Kari');
     document.querySelector<HTMLInputElement>('#other')!.focus();
-    await vi.waitFor(() => {
+    await until(() => {
       expect(reads).toBe(1);
     });
   });
