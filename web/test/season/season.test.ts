@@ -4,6 +4,7 @@ import {
   type EventView,
   type PlanView,
   type PlayerSeason,
+  type SeasonEntry,
 } from '@tasche/contract';
 import { CALM, DEFAULT_SEASON_RULES, USUAL_GROUND, usualHole } from '@tasche/core';
 import { mount } from '@vue/test-utils';
@@ -12,6 +13,8 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import { useOutbox } from '../../src/changes/outbox';
 import FreezeReason from '../../src/season/FreezeReason.vue';
+import SeasonAgenda from '../../src/season/SeasonAgenda.vue';
+import SeasonMonth from '../../src/season/SeasonMonth.vue';
 import SeasonTrials from '../../src/season/SeasonTrials.vue';
 import TripClubs from '../../src/season/TripClubs.vue';
 import { seasonRounds } from '../../src/season/season-rounds';
@@ -322,5 +325,68 @@ describe('a trip', () => {
     expect(view.text()).toContain('1 of 2 rounds without a settled bag');
     expect(view.get('a').attributes('href')).toBe('/plan/x/p?round=travel');
     expect(shown('2026-12-29', '2026-12-31').text()).toBe('');
+  });
+});
+
+describe('the season laid out', () => {
+  const entry = (
+    name: string,
+    from: string,
+    to = from,
+    kind: SeasonEntry['kind'] = 'event',
+  ): SeasonEntry => ({
+    uid: name,
+    kind,
+    name,
+    from,
+    to,
+    revision: 1,
+  });
+
+  it('its month shows any month, however long ago, with what goes on over days named once a week', async () => {
+    const now = new Date();
+    const ago = (months: number) =>
+      format(new Date(now.getFullYear(), now.getMonth() - months, 10), 'yyyy-MM-dd');
+    const all = [
+      entry('Spring Open', ago(3)),
+      ...['a', 'b', 'c', 'd', 'e'].map((name) => entry(name, ago(2), ago(2), 'note')),
+      entry('Freeze of a month', ago(1).replace(/10$/, '01'), ago(1).replace(/10$/, '28'), 'freeze'),
+    ];
+    const view = mount(SeasonMonth, {
+      props: { between: (from, to) => all.filter((one) => one.from <= to && one.to >= from) },
+    });
+    const before = () => view.get('[aria-label="Month before"]').trigger('click');
+    expect(view.text()).not.toContain('Spring Open');
+    await before();
+    expect(view.findAll('.chip.freeze')).toHaveLength(28);
+    const named = view.findAll('.chip.freeze').filter((chip) => chip.text().includes('Freeze of a month'));
+    expect(named.length).toBeGreaterThanOrEqual(4);
+    expect(named.length).toBeLessThanOrEqual(5);
+    await before();
+    expect(view.findAll('.chip.note')).toHaveLength(3);
+    expect(view.text()).toContain('2 more');
+    await before();
+    expect(view.text()).toContain('Spring Open');
+  });
+
+  it('its agenda names the months once, the kinds a name does not say, and events without a plan', () => {
+    const router = createRouter({
+      history: createMemoryHistory(),
+      routes: [{ path: '/plan/:playerId', name: 'plan', component: { template: '<i />' } }],
+    });
+    const coming = [
+      { ...entry('Ridge Cup', '2026-12-04', '2026-12-06'), planId: null },
+      entry('No new clubs', '2026-12-20', '2027-01-10', 'freeze'),
+      entry('Call the builder', '2027-01-04', '2027-01-04', 'note'),
+    ];
+    const view = mount(SeasonAgenda, { props: { playerId: 'p', coming }, global: { plugins: [router] } });
+    expect(view.findAll('.month').map((one) => one.text())).toEqual(['December 2026', 'January 2027']);
+    const rows = view.findAll('li:not(.month)').map((one) => one.text().replace(/\s+/g, ' '));
+    expect(rows[0]).toMatch(/4 Dec.* to .*6 Dec.*Ridge Cup.*◆ no plan/);
+    expect(rows[1]).toMatch(/No new clubs nothing new$/);
+    expect(rows[2]).not.toContain('no plan');
+    expect(mount(SeasonAgenda, { props: { playerId: 'p', coming: [] } }).text()).toContain(
+      'Nothing is planned.',
+    );
   });
 });
