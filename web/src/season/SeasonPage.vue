@@ -20,7 +20,7 @@ import SeasonWorth from './SeasonWorth.vue';
  * A player's season: events, what the days before them are for, freezes, trips, trials, what is due, and what
  * gets in each other's way.
  */
-const props = defineProps<{ playerId: string }>();
+defineProps<{ playerId: string }>();
 const store = useSheet();
 const schedule = useSchedule();
 onMounted(() => void schedule.load());
