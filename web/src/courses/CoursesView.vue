@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { isScorecard, type CourseDetails } from '@tasche/contract';
-import { courseLengthM, distanceNumber, type DistanceUnit } from '@tasche/core';
+import type { DistanceUnit } from '@tasche/core';
 import { useEventListener } from '@vueuse/core';
 import { NButton, NEmpty } from 'naive-ui';
 import { v4 as newId } from 'uuid';
-import { computed, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { useHereInView } from '../app/here-in-view';
 import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
@@ -16,11 +15,11 @@ import FileField from '../fields/FileField.vue';
 import { useUndo, useUndoScope } from '../changes/undo-stack';
 import CourseFields from './CourseFields.vue';
 import CourseFile from './CourseFile.vue';
+import CourseHoles from './CourseHoles.vue';
 import CourseSeasons from './CourseSeasons.vue';
+import CourseTabs from './CourseTabs.vue';
 import { openCourseFile, saveCourseFile, type CourseText } from './course-file';
-import HolePicture from './HolePicture.vue';
-import HoleTable from './HoleTable.vue';
-import { newCourse, usualHoles } from './new-course';
+import { newCourse } from './new-course';
 import { useSchedule } from './schedule-store';
 
 /** The courses the workspace plays: holes, tees, seasons; in and out as GeoJSON and CSV. */
@@ -35,17 +34,12 @@ const course = computed(
   () =>
     store.courses.find(({ id }) => id === props.courseId) ?? (props.courseId ? undefined : store.courses[0]),
 );
-useHereInView(useTemplateRef<HTMLElement>('strip'), () => course.value?.id);
-const active = ref(0);
-const tee = ref(0);
 const tab = ref<'holes' | 'seasons'>('holes');
 const problem = ref('');
 const brought = ref<CourseText | null>(null);
 watch(
   () => course.value?.id,
   () => {
-    active.value = 0;
-    tee.value = 0;
     problem.value = '';
     brought.value = null;
   },
@@ -69,9 +63,6 @@ function remove(): void {
   if (!course.value) return;
   store.change([{ do: 'removeCourse', courseId: course.value.id, version: course.value.version }]);
   void router.push({ name: 'courses' });
-}
-function begin(count: 9 | 18): void {
-  set({ holes: usualHoles(count, course.value!.tees.length) });
 }
 
 async function bring(file: File): Promise<void> {
@@ -128,18 +119,7 @@ const undo = useUndo();
       This course is not here; it may have been deleted. <RouterLink to="/courses">All courses</RouterLink>
     </p>
     <template v-else>
-      <nav ref="strip" class="tabs" aria-label="Courses">
-        <RouterLink
-          v-for="one in store.courses"
-          :key="one.id"
-          :to="{ name: 'courses', params: { courseId: one.id } }"
-          :class="{ here: one.id === course.id }"
-          ><b>{{ one.name }}</b>
-          <span class="quiet small">{{
-            one.holes.length ? `${distanceNumber(courseLengthM(one, 0), unit)} ${unit}` : 'no holes yet'
-          }}</span></RouterLink
-        >
-      </nav>
+      <CourseTabs :courses="store.courses" :shown-id="course.id" :unit="unit" />
       <CourseFields
         :key="course.id"
         :course="course"
@@ -184,38 +164,14 @@ const undo = useUndo();
         @take="take"
         @leave="brought = null"
       />
-      <template v-if="tab === 'holes'">
-        <NEmpty
-          v-if="course.holes.length === 0"
-          class="empty"
-          description="No holes are written down yet. Paste a scorecard here, bring a file, or begin with usual ones and type over them."
-        >
-          <template #extra>
-            <span class="bar">
-              <NButton type="primary" @click="begin(18)">Begin with eighteen usual ones</NButton>
-              <NButton @click="begin(9)">Nine</NButton>
-            </span></template
-          >
-        </NEmpty>
-        <div v-else class="board">
-          <HoleTable
-            :holes="course.holes"
-            :tees="course.tees"
-            :unit="unit"
-            :active="active"
-            @holes="set({ holes: $event })"
-            @card="bringText"
-            @active="active = $event"
-          />
-          <HolePicture
-            :holes="course.holes"
-            :active="Math.min(active, course.holes.length - 1)"
-            :tee="tee"
-            :unit="unit"
-            @active="active = $event"
-          />
-        </div>
-      </template>
+      <CourseHoles
+        v-if="tab === 'holes'"
+        :key="course.id"
+        :course="course"
+        :unit="unit"
+        @holes="set({ holes: $event })"
+        @card="bringText"
+      />
       <CourseSeasons
         v-else
         :course="course"
@@ -228,48 +184,10 @@ const undo = useUndo();
 </template>
 
 <style scoped>
-.tabs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
-  border-bottom: 1px solid var(--line);
-  margin-bottom: 12px;
-}
-.tabs a {
-  display: inline-flex;
-  align-items: baseline;
-  gap: 6px;
-  padding: 8px 12px;
-  white-space: nowrap;
-  text-decoration: none;
-  color: var(--ink);
-  border-bottom: 3px solid transparent;
-}
-.tabs a.here {
-  border-bottom-color: var(--petrol);
-  color: var(--petrol);
-}
-
 .under {
   margin: 12px 0 10px;
 }
 .space {
   flex: 1;
-}
-
-.board {
-  display: grid;
-  grid-template-columns: minmax(0, max-content) 200px;
-  gap: 24px;
-  align-items: start;
-}
-
-.empty {
-  padding: 28px;
-}
-@media (max-width: 1180px) {
-  .board {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

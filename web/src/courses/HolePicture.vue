@@ -4,10 +4,10 @@ import { computed } from 'vue';
 import { compassPoint } from './ground-words';
 
 /**
- * A hole seen from above, tee below and green above, true to distance along; and all holes as they lie to the
- * compass.
+ * A hole seen from above, its first tee below and its green above, true to distance along; and all holes as they
+ * lie to the compass.
  */
-const props = defineProps<{ holes: readonly Hole[]; active: number; tee: number; unit: DistanceUnit }>();
+const props = defineProps<{ holes: readonly Hole[]; active: number; unit: DistanceUnit }>();
 const emit = defineEmits<{ active: [hole: number] }>();
 const hole = computed(() => props.holes[props.active] ?? props.holes[0]!);
 const H = 420,
@@ -16,7 +16,7 @@ const H = 420,
   PAD = 22;
 /** Across is drawn so many times as wide as along, so that there is something to see. */
 const WIDER = 1.5;
-const lengthM = computed(() => hole.value.lengthsM[props.tee] ?? hole.value.lengthsM[0]!);
+const lengthM = computed(() => hole.value.lengthsM[0]!);
 const scale = computed(() => (H - 2 * PAD) / Math.max(lengthM.value + hole.value.greenM / 2, 120));
 const y = (m: number) => H - PAD - m * scale.value;
 const across = (m: number) => m * scale.value * WIDER;
@@ -28,34 +28,26 @@ const ticks = computed(() => {
     y: y(toMetres((i + 1) * step, props.unit)),
   }));
 });
-/** Hazards and rise are told from the first tee. */
-const forwardM = computed(() => hole.value.lengthsM[0]! - lengthM.value);
-const elevationChangeM = computed(
-  () => (hole.value.elevationChangeM * lengthM.value) / hole.value.lengthsM[0]!,
-);
 const boxes = computed(() =>
-  hole.value.hazards
-    .map((one) => ({ ...one, fromM: Math.max(0, one.fromM - forwardM.value), toM: one.toM - forwardM.value }))
-    .filter(({ toM }) => toM > 0)
-    .map(({ kind, side, fromM, toM }) => {
-      const top = y(Math.min(toM, lengthM.value + 20)),
-        height = Math.max(4, y(fromM) - top);
-      const [x, width] =
-        side === 'across'
-          ? [MID - halfPx.value - 16, 2 * halfPx.value + 32]
-          : side === 'left'
-            ? [MID - halfPx.value - 24, 22]
-            : [MID + halfPx.value + 2, 22];
-      return {
-        kind,
-        side,
-        x,
-        width,
-        top,
-        height,
-        says: `${kind} ${side}, ${distanceNumber(fromM, props.unit)} to ${distanceNumber(toM, props.unit)} ${props.unit}`,
-      };
-    }),
+  hole.value.hazards.map(({ kind, side, fromM, toM }) => {
+    const top = y(Math.min(toM, lengthM.value + 20)),
+      height = Math.max(4, y(fromM) - top);
+    const [x, width] =
+      side === 'across'
+        ? [MID - halfPx.value - 16, 2 * halfPx.value + 32]
+        : side === 'left'
+          ? [MID - halfPx.value - 24, 22]
+          : [MID + halfPx.value + 2, 22];
+    return {
+      kind,
+      side,
+      x,
+      width,
+      top,
+      height,
+      says: `${kind} ${side}, ${distanceNumber(fromM, props.unit)} to ${distanceNumber(toM, props.unit)} ${props.unit}`,
+    };
+  }),
 );
 const longest = computed(() => Math.max(...props.holes.map(({ lengthsM }) => lengthsM[0]!)));
 const rays = computed(() =>
@@ -79,9 +71,9 @@ const unknown = computed(() =>
       <b>Hole {{ active + 1 }}</b
       >, par {{ hole.par }}, {{ distanceNumber(lengthM, unit) }} {{ unit
       }}<template v-if="hole.bearingDeg !== null">, to the {{ compassPoint(hole.bearingDeg) }}</template
-      ><template v-if="Math.round(elevationChangeM) !== 0"
-        >, {{ elevationChangeM > 0 ? 'up' : 'down' }}
-        {{ distanceNumber(Math.abs(elevationChangeM), unit) }}</template
+      ><template v-if="Math.round(hole.elevationChangeM) !== 0"
+        >, {{ hole.elevationChangeM > 0 ? 'up' : 'down' }}
+        {{ distanceNumber(Math.abs(hole.elevationChangeM), unit) }}</template
       >
     </figcaption>
     <svg

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
+import UnitButton from '../app/UnitButton.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { NButton } from 'naive-ui';
@@ -12,6 +13,8 @@ import { useSettings } from '../app/settings';
 import { useUndo, useUndoScope } from '../changes/undo-stack';
 import { useSchedule } from './schedule-store';
 import GroundFields from './GroundFields.vue';
+import SeasonYear from './SeasonYear.vue';
+import { MONTH_NAMES } from './month-names';
 
 /** What a season does to any course: air, turf, rough. Put on a course, it takes on that course's grass and sand. */
 const store = useSchedule();
@@ -19,20 +22,6 @@ const settings = useSettings();
 const unit = computed<DistanceUnit>(() => settings.unitFor('m'));
 const problem = ref('');
 onMounted(() => void store.load());
-const MONTHS = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-];
 const seasons = computed(() => [...store.seasons].sort((a, b) => a.fromMonth - b.fromMonth));
 const set = ({ id, version }: SeasonView, part: Partial<SeasonDetails>) =>
   store.change([{ do: 'editSeason', seasonId: id, version, set: part }]);
@@ -69,9 +58,6 @@ function ground(
     ground: { fairways: fairways!, greens: greens!, rough: rough!, wet: wet!, greenSpeedM: greenSpeedM! },
   });
 }
-/** How many months a season lasts until the next begins. */
-const months = (s: number) =>
-  (seasons.value[(s + 1) % seasons.value.length]!.fromMonth - seasons.value[s]!.fromMonth + 12) % 12 || 12;
 const used = (name: string) =>
   store.courses.filter(({ seasons: of }) => of.some((one) => one.name === name)).map((one) => one.name);
 useUndoScope(() => 'schedule');
@@ -89,9 +75,8 @@ const undo = useUndo();
         </p>
       </template>
       <template #actions>
-        <NButton @click="settings.flipUnit('m')">
-          <b>{{ unit }}</b> <span class="quiet">{{ unit === 'yd' ? 'm' : 'yd' }}</span></NButton
-        ><NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo</NButton
+        <UnitButton own="m" />
+        <NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo</NButton
         ><NButton @click="add" type="primary">Add a season</NButton>
       </template>
     </PageHead>
@@ -99,18 +84,7 @@ const undo = useUndo();
     <p v-if="store.state === 'away'" class="quiet" role="status">
       The server cannot be reached. This page opens by itself as soon as it can be.
     </p>
-    <div class="year" aria-hidden="true">
-      <span v-for="(month, m) in MONTHS" :key="m" class="small quiet">{{ month.slice(0, 3) }}</span>
-      <template v-for="(season, s) in seasons" :key="season.id"
-        ><i
-          v-for="from in [season.fromMonth - 1, season.fromMonth - 13]"
-          :key="from"
-          :style="{ left: `${(from / 12) * 100}%`, width: `${(months(s) / 12) * 100}%` }"
-          :class="season.ground.fairways"
-          >{{ from < 0 ? '' : season.name }}</i
-        ></template
-      >
-    </div>
+    <SeasonYear :seasons="seasons" />
     <article v-for="season in seasons" :key="season.id" class="card">
       <h2>
         <TextField
@@ -126,7 +100,7 @@ const undo = useUndo();
             :value="season.fromMonth"
             @update:value="set(season, { fromMonth: Number($event) })"
             :label="`${season.name} begins`"
-            :options="MONTHS.map((month, m) => ({ value: m + 1, label: month }))"
+            :options="MONTH_NAMES.map((month, m) => ({ value: m + 1, label: month }))"
         /></label>
         <span class="small quiet grow">{{
           used(season.name).length
@@ -201,39 +175,5 @@ h2 button {
 .name:focus {
   border-color: var(--line);
   background: var(--linen);
-}
-
-.year {
-  position: relative;
-  display: grid;
-  grid-template-columns: repeat(12, 1fr);
-  height: 50px;
-  margin-bottom: 14px;
-  border-top: 1px solid var(--line);
-  padding-top: 3px;
-  overflow: hidden;
-}
-.year i {
-  position: absolute;
-  top: 22px;
-  height: 24px;
-  font-style: normal;
-  font-size: 12.5px;
-  padding: 3px 8px;
-  border-radius: 4px;
-  border: 1px solid var(--line);
-  background: var(--paper);
-  white-space: nowrap;
-  overflow: hidden;
-}
-.year i.firm,
-.year i.baked {
-  background: var(--brass-soft);
-  border-color: var(--brass);
-}
-.year i.soft,
-.year i.soaked {
-  background: var(--petrol-soft);
-  border-color: var(--petrol-mid);
 }
 </style>

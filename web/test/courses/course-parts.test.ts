@@ -1,4 +1,4 @@
-import type { CourseView } from '@tasche/contract';
+import type { CourseView, SeasonView } from '@tasche/contract';
 import { toMetres, type Hole } from '@tasche/core';
 import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
@@ -6,8 +6,10 @@ import { nextTick } from 'vue';
 import CourseFields from '../../src/courses/CourseFields.vue';
 import CourseFile from '../../src/courses/CourseFile.vue';
 import ChoiceField from '../../src/fields/ChoiceField.vue';
+import CourseHoles from '../../src/courses/CourseHoles.vue';
 import CourseSeasons from '../../src/courses/CourseSeasons.vue';
 import HoleTable from '../../src/courses/HoleTable.vue';
+import SeasonYear from '../../src/courses/SeasonYear.vue';
 import type { CourseText } from '../../src/courses/course-file';
 import { newCourse, usualHoles } from '../../src/courses/new-course';
 
@@ -172,5 +174,44 @@ describe('the seasons of a course', () => {
   it('say that there are none, and what to do', () => {
     const view = mount(CourseSeasons, { props: { course: course(), templates: [], unit: 'm' } });
     expect(view.text()).toContain('No season yet');
+  });
+});
+
+describe('the holes of a course', () => {
+  it('begin with usual ones for its tees; the one that is pointed at is drawn, and none that is gone', async () => {
+    const tees = ['Back', 'Front'];
+    const view = mount(CourseHoles, { props: { course: course({ tees, holes: [] }), unit: 'm' } });
+    await view
+      .findAll('button')
+      .find((button) => button.text() === 'Nine')!
+      .trigger('click');
+    const [[holes]] = view.emitted('holes') as [[Hole[]]];
+    expect(holes.map(({ lengthsM }) => lengthsM.length)).toEqual(Array(9).fill(2));
+    await view.setProps({ course: course({ tees, holes }) });
+    view.findComponent(HoleTable).vm.$emit('active', 8);
+    await nextTick();
+    expect(view.text()).toContain(`par ${holes[8]!.par}, ${Math.round(holes[8]!.lengthsM[0]!)} m`);
+    await view.setProps({ course: course({ tees, holes: holes.slice(0, 3) }) });
+    expect(view.text()).toContain(`par ${holes[2]!.par}, ${Math.round(holes[2]!.lengthsM[0]!)} m`);
+  });
+});
+
+describe('the year of the seasons', () => {
+  it('is shared out whole, each season until the next begins, over the new year too', () => {
+    const season = (name: string, fromMonth: number) =>
+      ({ id: name, name, fromMonth, ground: { fairways: 'usual' } }) as unknown as SeasonView;
+    const view = mount(SeasonYear, {
+      props: { seasons: [season('wet', 3), season('dry', 6), season('cold', 11)] },
+    });
+    const shares = view.findAll('i').map((bar) => bar.attributes('style')!);
+    const widths = shares.map((style) => Number(/width: ([\d.]+)%/.exec(style)![1]));
+    // Each is drawn twice, the second time a year earlier, so that what began last year is seen.
+    expect(widths.reduce((sum, width) => sum + width, 0)).toBeCloseTo(200, 4);
+    expect(widths[4]).toBeCloseTo((4 / 12) * 100, 4);
+    expect(
+      mount(SeasonYear, { props: { seasons: [season('all year', 5)] } })
+        .find('i')
+        .attributes('style'),
+    ).toContain('width: 100%');
   });
 });

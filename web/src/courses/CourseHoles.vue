@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import type { CourseDetails, CourseView } from '@tasche/contract';
+import type { DistanceUnit } from '@tasche/core';
+import { NButton, NEmpty } from 'naive-ui';
+import { ref } from 'vue';
+import HolePicture from './HolePicture.vue';
+import HoleTable from './HoleTable.vue';
+import { usualHoles } from './new-course';
+
+/** The holes of a course: a table to type in, and a picture of the one that is pointed at. */
+const props = defineProps<{ course: CourseView; unit: DistanceUnit }>();
+const emit = defineEmits<{ holes: [holes: CourseDetails['holes']]; card: [text: string] }>();
+
+const active = ref(0);
+const begin = (count: 9 | 18) => emit('holes', usualHoles(count, props.course.tees.length));
+</script>
+
+<template>
+  <NEmpty
+    v-if="course.holes.length === 0"
+    class="empty"
+    description="No holes are written down yet. Paste a scorecard here, bring a file, or begin with usual ones and type over them."
+  >
+    <template #extra>
+      <span class="bar">
+        <NButton type="primary" @click="begin(18)">Begin with eighteen usual ones</NButton>
+        <NButton @click="begin(9)">Nine</NButton>
+      </span></template
+    >
+  </NEmpty>
+  <div v-else class="board">
+    <HoleTable
+      :holes="course.holes"
+      :tees="course.tees"
+      :unit="unit"
+      :active="active"
+      @holes="emit('holes', $event)"
+      @card="emit('card', $event)"
+      @active="active = $event"
+    />
+    <HolePicture
+      :holes="course.holes"
+      :active="Math.min(active, course.holes.length - 1)"
+      :unit="unit"
+      @active="active = $event"
+    />
+  </div>
+</template>
+
+<style scoped>
+.board {
+  display: grid;
+  grid-template-columns: minmax(0, max-content) 200px;
+  gap: 24px;
+  align-items: start;
+}
+
+.empty {
+  padding: 28px;
+}
+@media (max-width: 1180px) {
+  .board {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
