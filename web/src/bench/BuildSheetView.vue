@@ -1,17 +1,7 @@
 <script setup lang="ts">
 import ShareButton from '../sharing/ShareButton.vue';
-import { showQuantity } from '@tasche/contract';
-import {
-  BUILDER_WORDS,
-  BUILD_SHEET,
-  JOB_CAUTIONS,
-  buildOf,
-  knownSwingWeight,
-  quantityOf,
-  swingWeightWords,
-  type QuantityKey,
-} from '@tasche/core';
-import { NButton, NTable } from 'naive-ui';
+import { BUILDER_WORDS, JOB_CAUTIONS, knownSwingWeight, swingWeightWords } from '@tasche/core';
+import { NButton, NDescriptions, NDescriptionsItem } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -21,6 +11,7 @@ import { shortDay, today } from '../app/day';
 import { useSheet } from '../sheet/sheet-store';
 import BuildCopy from './BuildCopy.vue';
 import { copyCommands } from './build-copy';
+import { buildRows, labelWords, missingOf } from './build-rows';
 import QrCode from './QrCode.vue';
 
 /** Everything that is needed to build a club again, its label, and a copy of the build as a new club. */
@@ -29,52 +20,8 @@ const store = useSheet();
 const router = useRouter();
 
 const club = computed(() => store.clubsById.get(props.clubId));
-const parts = computed(
-  () => new Map(club.value ? buildOf(club.value.spec).map((part) => [part.key, part]) : []),
-);
-const LABELS: Partial<Record<QuantityKey, string>> = { loftSetDeg: 'Loft', lieSetDeg: 'Lie' };
-const groups = computed(() =>
-  BUILD_SHEET.map(({ title, keys }) => ({
-    title,
-    rows: keys
-      .filter((key) => parts.value.has(key) || isOf(key))
-      .map((key) => {
-        const part = parts.value.get(key);
-        return {
-          key,
-          label: LABELS[key] ?? quantityOf(key)!.label,
-          value: part ? showQuantity(quantityOf(key)!, part.value) : undefined,
-          since: part?.takenOn,
-        };
-      }),
-  })),
-);
-/** Rows that make sense for the club though nothing is written in them. */
-function isOf(key: QuantityKey): boolean {
-  const kind = club.value?.kind;
-  if (key === 'toeHangDeg') return kind === 'putter';
-  if (key === 'setting' || key === 'sleevePositions')
-    return kind === 'driver' || kind === 'fairway' || kind === 'hybrid';
-  if (key === 'grind' || key === 'bounceDeg') return kind === 'wedge';
-  return true;
-}
-const missing = computed(() =>
-  groups.value
-    .flatMap(({ rows }) => rows)
-    .filter(({ value, key }) => value === undefined && NEEDED.includes(key)),
-);
-/** Without these nobody can build it again. */
-const NEEDED: readonly QuantityKey[] = [
-  'head',
-  'loftSetDeg',
-  'lieSetDeg',
-  'lengthIn',
-  'shaft',
-  'shaftWeightG',
-  'flex',
-  'grip',
-  'swingWeight',
-];
+const groups = computed(() => (club.value ? buildRows(club.value) : []));
+const missing = computed(() => missingOf(groups.value));
 const fromParts = computed(() => {
   const known = club.value && knownSwingWeight(club.value.spec);
   return known?.from === 'parts' ? swingWeightWords(known.points) : '';
@@ -136,22 +83,26 @@ function copyBuild(): void {
         <div class="groups">
           <section v-for="group in groups" :key="group.title">
             <h2>{{ group.title }}</h2>
-            <NTable size="small" :bordered="false" class="parts">
-              <tbody>
-                <tr v-for="row in group.rows" :key="row.key">
-                  <th scope="row">{{ row.label }}</th>
-                  <td>
-                    <template v-if="row.value !== undefined">{{ row.value }}</template>
-                    <span v-else class="quiet"
-                      >not written down<template v-if="row.key === 'swingWeight' && fromParts"
-                        >; about {{ fromParts }} from its parts</template
-                      ></span
-                    >
-                  </td>
-                  <td class="quiet small day">{{ row.since ? shortDay(row.since) : '' }}</td>
-                </tr>
-              </tbody>
-            </NTable>
+            <NDescriptions
+              :column="1"
+              label-placement="left"
+              label-align="left"
+              size="small"
+              :separator="''"
+              class="parts"
+            >
+              <NDescriptionsItem v-for="row in group.rows" :key="row.key" :label="row.label">
+                <template v-if="row.value !== undefined"
+                  >{{ row.value
+                  }}<span v-if="row.since" class="quiet small day">{{ shortDay(row.since) }}</span></template
+                >
+                <span v-else class="quiet"
+                  >not written down<template v-if="row.key === 'swingWeight' && fromParts"
+                    >; about {{ fromParts }} from its parts</template
+                  ></span
+                >
+              </NDescriptionsItem>
+            </NDescriptions>
           </section>
         </div>
         <aside class="card label" aria-label="Label">
@@ -160,12 +111,7 @@ function copyBuild(): void {
             <b>{{ club.name }}</b> {{ store.sheet!.player.name }}
           </p>
           <p class="quiet small">
-            {{
-              ['loftSetDeg', 'lieSetDeg', 'lengthIn', 'swingWeight']
-                .map((key) => parts.get(key as QuantityKey))
-                .flatMap((part) => (part ? [showQuantity(quantityOf(part.key)!, part.value)] : []))
-                .join(' · ')
-            }}
+            {{ labelWords(groups) }}
           </p>
         </aside>
       </div>
@@ -195,22 +141,20 @@ function copyBuild(): void {
 h2 {
   margin-bottom: 6px;
 }
-.parts {
-  width: 100%;
-}
-.parts th {
+.parts :deep(.n-descriptions-table-header) {
   width: 150px;
-  text-align: left;
   font-weight: 400;
   color: var(--quiet);
 }
-.parts td,
-.parts th {
+.parts :deep(tr) {
   border-top: 1px solid var(--line-soft);
-  padding: 4px 8px 4px 0;
+}
+.parts :deep(.n-descriptions-table-content__content) {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
 }
 .day {
-  text-align: right;
   white-space: nowrap;
 }
 .label {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { baselineOf } from '@tasche/contract';
-import { QUESTION_WORDS } from '@tasche/core';
+import { counted, QUESTION_WORDS } from '@tasche/core';
 import { NEmpty } from 'naive-ui';
 import { computed, defineAsyncComponent } from 'vue';
 import LoadingRows from '../app/LoadingRows.vue';
@@ -137,7 +137,7 @@ const above = computed(() =>
               v-if="answer.points.some(({ xs }) => xs.length > 0)"
               :option="above"
               :height="280"
-              :label="`Landing points of ${chosen.length} builds; the table sums them up`"
+              :label="`Landing points of ${counted(chosen.length, 'build')}; the table sums them up`"
             />
             <p v-else class="small quiet">The side of these shots is not known.</p>
           </figure>

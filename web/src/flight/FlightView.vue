@@ -3,9 +3,8 @@ import PageHead from '../app/PageHead.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { NEmpty } from 'naive-ui';
-import { LIE_NAMES, carryLadder, gaps, LIE_WORDS, type Lie, slowSwingWords } from '@tasche/core';
-import { useElementSize } from '@vueuse/core';
-import { computed, defineAsyncComponent, ref, useTemplateRef } from 'vue';
+import { LIE_NAMES, LIE_WORDS, carryLadder, gaps, slowSwingWords } from '@tasche/core';
+import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
@@ -14,12 +13,12 @@ import { settingPart } from '../conditions/setting-query';
 import { useMovedClubs, useSetting } from '../conditions/use-conditions';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
+import FlightCharts from './FlightCharts.vue';
 import FlightClubs from './FlightClubs.vue';
 import FlightTable from './FlightTable.vue';
+import { useFlightChoice } from './use-flight-choice';
 import { useFlights } from './use-flights';
-import { chartInk, sideView, viewFromAbove, type NamedTrace } from './flight-charts';
-
-const FlightChart = defineAsyncComponent(() => import('./FlightChart.vue'));
+import type { NamedTrace } from './flight-charts';
 
 /** The flights of a bag, or of some of its clubs, from the side and from above, in the air they are read in. */
 const props = defineProps<{ playerId: string; bagId?: string }>();
@@ -47,25 +46,7 @@ const pairs = computed(() =>
     .map((step) => [step.upperId, step.lowerId] as const),
 );
 
-/** The clubs looked at, part of the address; all of them where none is there. */
-const chosen = computed<readonly string[]>({
-  get: () => {
-    const ids = typeof route.query.clubs === 'string' ? route.query.clubs.split(',') : [];
-    const here = ids.filter((id) => rungs.value.some((rung) => rung.id === id));
-    return here.length > 0 ? here : rungs.value.map((rung) => rung.id);
-  },
-  set: (ids) => {
-    const isWhole = ids.length === 0 || ids.length === rungs.value.length;
-    void router.replace({ query: { ...route.query, clubs: isWhole ? undefined : ids.join(',') } });
-  },
-});
-
-/** What the ball lies on; part of the address too. */
-const lie = computed<Lie>({
-  get: () => LIE_NAMES.find((one) => one === route.query.lie) ?? 'fairway',
-  set: (next) =>
-    void router.replace({ query: { ...route.query, lie: next === 'fairway' ? undefined : next } }),
-});
+const { chosen, lie } = useFlightChoice(() => rungs.value);
 /** Something differs from where the carries are known. */
 const elsewhere = computed(() => setting.value !== null || lie.value !== 'fairway');
 
@@ -82,20 +63,12 @@ const shown = computed<NamedTrace[]>(() =>
 const missing = computed(() =>
   rungs.value.filter((rung) => traces.value && !traces.value.some((one) => one.clubId === rung.id)),
 );
-const ink = computed(() => chartInk(settings.dark));
-const SIDE_PX = 270;
-const ABOVE_PX = 200;
-const charts = useTemplateRef<HTMLElement>('charts');
-const { width } = useElementSize(charts);
-const sizeOf = (heightPx: number) => ({ widthPx: width.value || 1140, heightPx });
 const slow = computed(() =>
   slowSwingWords(
     shown.value.map(({ name, trace }) => ({ name, isSlow: trace.moved.isSlow })),
     'guessed',
   ),
 );
-const side = computed(() => sideView(shown.value, unit.value, ink.value, sizeOf(SIDE_PX)));
-const above = computed(() => viewFromAbove(shown.value, unit.value, ink.value, sizeOf(ABOVE_PX)));
 const air = computed(() => settingWords(setting.value ?? baseline.value, unit.value));
 const bagOptions = computed(() =>
   store.sheet!.bags.filter((one) => !one.planId || one.gamer || one.id === props.bagId),
@@ -167,26 +140,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
     />
     <template v-else>
       <FlightClubs v-model:chosen="chosen" :clubs="rungs" :pairs="pairs" />
-      <div v-if="shown.length > 0 || !traces" ref="charts" class="charts">
-        <figure>
-          <figcaption class="small quiet">
-            From the side, height drawn larger; the dotted end is bounce and roll
-          </figcaption>
-          <FlightChart
-            :option="side"
-            :height="SIDE_PX"
-            :label="`Side view of ${shown.length} flights; the table below lists them`"
-          />
-        </figure>
-        <figure>
-          <figcaption class="small quiet">From above; ellipses hold one spread of where they land</figcaption>
-          <FlightChart
-            :option="above"
-            :height="ABOVE_PX"
-            :label="`View from above of ${shown.length} flights; the table below lists them`"
-          />
-        </figure>
-      </div>
+      <FlightCharts v-if="shown.length > 0 || !traces" :flights="shown" :unit="unit" />
       <p v-if="slow" class="verdict warning small">◆ {{ slow }}</p>
       <FlightTable
         v-if="shown.length > 0"
@@ -215,17 +169,6 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
   display: inline-flex;
   align-items: center;
   gap: 6px;
-}
-.charts {
-  display: grid;
-  gap: 2px;
-}
-figure {
-  margin: 0;
-  min-width: 0;
-}
-figcaption {
-  padding-left: 46px;
 }
 .empty {
   padding: 24px;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  counted,
   distanceNumber,
   fromMetres,
   toMetres,
@@ -145,7 +146,7 @@ const bars = computed(() => {
       :width="WIDTH"
       :height="height"
       role="img"
-      :aria-label="`The ladder of ${rungs.length} clubs beside the shots the round will ask for${said}`"
+      :aria-label="`The ladder of ${counted(rungs.length, 'club')} beside the shots the round will ask for${said}`"
     >
       <g v-for="tick in ticks" :key="tick.at">
         <line :x1="rail" :x2="WIDTH - 4" :y1="tick.y" :y2="tick.y" class="grid" />

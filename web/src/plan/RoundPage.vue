@@ -1,24 +1,17 @@
 <script setup lang="ts">
 import {
   planRoundOf,
-  preferencesOf,
-  type Command,
   type CourseView,
   type EventRound,
   type EventRoundSet,
   type EventView,
   type PlanView,
-  type RoundAfter,
 } from '@tasche/contract';
 import {
-  clubsOfIds,
-  gaps,
   lockerFindings,
   lockerFindingSentence,
-  type BagPreferences,
   type DistanceUnit,
   type GappingStrategyId,
-  type ShotDemand,
 } from '@tasche/core';
 import { computed, ref } from 'vue';
 import AtWork from '../app/AtWork.vue';
@@ -29,17 +22,15 @@ import { groundWords, roundAirWords } from '../courses/ground-words';
 import { useSheet } from '../sheet/sheet-store';
 import AfterRound from './AfterRound.vue';
 import DayBar from './DayBar.vue';
-import LockBoard from './LockBoard.vue';
-import NeedsRail from './NeedsRail.vue';
-import NeedsTable from './NeedsTable.vue';
 import NotAskedLine from './NotAskedLine.vue';
 import OtherBags from './OtherBags.vue';
 import PreferencesPanel from './PreferencesPanel.vue';
 import RoundAnswer from './RoundAnswer.vue';
+import RoundBoard from './RoundBoard.vue';
 import RoundFaults from './RoundFaults.vue';
-import { hitReadings } from './hit-readings';
-import { swapsAgainst } from './round-swaps';
 import type { useEventRound } from './use-event-round';
+import { useRoundBag } from './use-round-bag';
+import { useRoundEdits } from './use-round-edits';
 import { isAskable, useRound, type AskedRound, type NotAskable } from './use-round';
 
 type OfAnEvent = ReturnType<typeof useEventRound>;
@@ -64,62 +55,18 @@ const store = useSheet();
 const readOnly = computed(() => store.readOnly);
 
 const own = steady(() => planRoundOf(props.plan, props.round.id));
-const preferences = steady(() => preferencesOf(props.plan.choosing, store.sheet!.player.preferences));
-const pointed = ref<ShotDemand | null>(null);
-/** What a club's reason named, and somebody asked to see. */
-const shown = ref<ShotDemand | null>(null);
-function showNeed(named: string): void {
-  const demand = worked.value?.needs.find((one) => one.name === named) ?? null;
-  shown.value = demand && { ...demand };
-  pointed.value = demand;
-}
-
+const { preferences, setPreferences, keepPreferences, editRound, writeHits } = useRoundEdits(() => props);
 const asked = computed(() => (isAskable(props.told) ? props.told : null));
 const { worked, chosen, faultless, busy, share, pending, problem, stop } = useRound(asked);
+const name = store.nameOf;
 const findings = computed(() =>
   asked.value ? lockerFindings(asked.value.request.clubs).map((one) => lockerFindingSentence(one, name)) : [],
 );
-const locker = steady(() => asked.value?.request.clubs ?? []);
-const best = steady(() => chosen.value?.answer?.best.ids ?? []);
-/** The steps of the best bag: the fewest strokes may open one. */
-const gapSettings = steady(() => asked.value?.rules.settings ?? {});
-const report = computed(() =>
-  best.value.length > 0
-    ? gaps(clubsOfIds(locker.value, best.value), { school: school.value, settings: gapSettings.value })
-    : null,
-);
-const carried = steady(() => clubsOfIds(locker.value, props.settled?.clubIds ?? []));
-const same = computed(
-  () =>
-    best.value.length > 0 &&
-    props.settled?.clubIds.length === best.value.length &&
-    best.value.every((id) => props.settled!.clubIds.includes(id)),
-);
-const name = store.nameOf;
-const swaps = computed(() =>
-  chosen.value?.answer && asked.value
-    ? swapsAgainst(props.plan.baseClubIds, chosen.value.answer, asked.value.request.clubs, chosen.value.why)
-    : [],
-);
-
-function editPlan(set: Extract<Command, { do: 'editPlan' }>['set']): void {
-  store.change([{ do: 'editPlan', planId: props.plan.id, version: props.plan.version, set }]);
-}
-function setPreferences(part: Partial<BagPreferences>): void {
-  editPlan({ choosing: { ...preferences.value, needs: props.plan.choosing?.needs ?? [], ...part } });
-}
-/** What is wanted here is wanted in every plan, on the bag's page and of the next basket. */
-function keepPreferences(preferences: BagPreferences | null): void {
-  const { id: playerId, version } = store.sheet!.player;
-  store.change([{ do: 'editPlayer', playerId, version, set: { preferences } }]);
-}
-function editRound(set: Extract<Command, { do: 'editRound' }>['set']): void {
-  const { id: planId, version } = props.plan;
-  store.change([{ do: 'editRound', planId, version, roundId: props.round.id, set }]);
-}
-function writeHits(hits: RoundAfter['hits']): void {
-  store.change(hitReadings(hits, props.round.day, store.clubsById), `hit at ${props.plan.name}`);
-}
+const { locker, best, report, carried, isSettledBest, swaps } = useRoundBag(asked, chosen, () => ({
+  plan: props.plan,
+  settled: props.settled,
+  school: school.value,
+}));
 
 const day = ref<InstanceType<typeof DayBar> | null>(null);
 defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEvery) });
@@ -136,7 +83,7 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
         v-if="chosen?.answer"
         :round-name="round.name"
         :chosen="chosen"
-        :same="same"
+        :same="isSettledBest"
         :settled="Boolean(settled)"
         :swaps="swaps"
         :carried="asked.against.length"
@@ -182,54 +129,21 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
       />
     </div>
     <template v-if="worked && !worked.refused && asked">
-      <div class="board">
-        <LockBoard
-          v-if="chosen?.answer"
-          :clubs="worked.still"
-          :home="locker"
-          :chosen="best"
-          :always="preferences.always"
-          :never="preferences.never"
-          :one-of="preferences.oneOf"
-          :kinds="preferences.kinds"
-          :limit="preferences.limit"
-          :allowed="event.limits.clubs"
-          :gamer="plan.baseClubIds"
-          :modelled="worked.modelled"
-          :why="chosen.why"
-          :answer="chosen.answer"
-          :unit="unit"
-          :read-only="readOnly"
-          @set="setPreferences($event)"
-          @need="showNeed"
-        />
-        <NeedsRail
-          v-if="chosen?.answer"
-          :clubs="worked.still"
-          :home="locker"
-          :chosen="best"
-          :needs="worked.needs"
-          :report="report!"
-          :unit="unit"
-          :pointed="pointed"
-          :height="760"
-        />
-        <NeedsTable
-          :needs="worked.needs"
-          :taken-away="worked.takenAway"
-          :shown="shown"
-          :changes="own.changes"
-          :notes="own.notes"
-          :played="played"
-          :strokes="worked.strokes"
-          :rare-strokes="worked.rareStrokes"
-          :unit="unit"
-          :read-only="readOnly"
-          @changes="editRound({ changes: $event })"
-          @notes="editRound({ notes: $event })"
-          @point="pointed = $event"
-        />
-      </div>
+      <RoundBoard
+        :worked="worked"
+        :chosen="chosen"
+        :locker="locker"
+        :report="report"
+        :preferences="preferences"
+        :allowed="event.limits.clubs"
+        :gamer="plan.baseClubIds"
+        :own="own"
+        :played="played"
+        :unit="unit"
+        :read-only="readOnly"
+        @preferences="setPreferences"
+        @round="editRound"
+      />
       <OtherBags v-if="chosen?.answer" :asked="asked" :chosen="chosen" :pending="pending" />
       <AfterRound
         :after="own.after"
@@ -247,27 +161,8 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
 </template>
 
 <style scoped>
-.board {
-  display: grid;
-  grid-template-columns: minmax(390px, 1.2fr) 330px minmax(290px, 0.9fr);
-  gap: 8px 22px;
-  align-items: start;
-}
 .print-only {
   display: none;
-}
-@media (max-width: 1100px) {
-  .board {
-    grid-template-columns: minmax(0, 1fr) 330px;
-  }
-  .board > :last-child {
-    grid-column: 1 / -1;
-  }
-}
-@media (max-width: 760px) {
-  .board {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 @media print {
   .print-only {

@@ -5,7 +5,7 @@ import NumberField from '../fields/NumberField.vue';
 import { proxy } from 'comlink';
 import { NButton } from 'naive-ui';
 import { clubName, type CourseView, type EventView } from '@tasche/contract';
-import type { SmallestTravelSet, TravelSet } from '@tasche/core';
+import { counted, type SmallestTravelSet, type TravelSet } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
 import NotAskedLine from './NotAskedLine.vue';
 import TravelAnswer from './TravelAnswer.vue';
@@ -111,7 +111,7 @@ const idle = computed(() => scenarios.value.length > 0 && !isWorking.value);
     </p>
     <p v-if="travel.share.value !== null" class="bar small" role="status">
       <WorkProgress :share="travel.share.value" />
-      {{ set ? 'Looking for a better set…' : `Working ${scenarios.length} days out…` }}
+      {{ set ? 'Looking for a better set…' : `Working ${counted(scenarios.length, 'day')} out…` }}
       <NButton @click="travel.stop()" size="small">{{ set ? 'This one will do' : 'Cancel' }}</NButton>
     </p>
     <ProblemLine :text="travel.problem.value" />

@@ -1,25 +1,22 @@
 <script setup lang="ts">
 import LoadingRows from '../app/LoadingRows.vue';
-import ProblemLine from '../app/ProblemLine.vue';
 import PageHead from '../app/PageHead.vue';
-import Fold from '../app/Fold.vue';
 import Later from '../app/Later.vue';
 import UnitButton from '../app/UnitButton.vue';
 import LinkButton from '../app/LinkButton.vue';
 import { NButton, NEmpty } from 'naive-ui';
 import { digits, type ShotKind } from '@tasche/core';
-import { computed, defineAsyncComponent, nextTick, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
-import ConditionsBar from '../conditions/ConditionsBar.vue';
 import { settingWords } from '../conditions/air-units';
 import { baselineOf } from '@tasche/contract';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
-import HandShots from './HandShots.vue';
 import SessionList from './SessionList.vue';
 import SessionResults from './SessionResults.vue';
+import SessionTools from './SessionTools.vue';
 import CoverChart from './CoverChart.vue';
 import { playingConditionsOf, useRangeOf } from './range-store';
 import { rangeWorker } from './range-link';
@@ -74,28 +71,21 @@ const { monitor, line } = useLive(liveId, (strike) => {
   range.take(strike);
 });
 
-const byHand = ref<InstanceType<typeof HandShots> | null>(null);
-const handProblem = ref('');
+const tools = ref<InstanceType<typeof SessionTools> | null>(null);
 /** The club of shots by hand follows the basket. */
 function takeInHand(aim: { clubId: string; shot: ShotKind }): void {
   edit({ aim });
-  byHand.value?.take(aim);
+  tools.value?.take(aim);
 }
 const strip = ref<InstanceType<typeof BasketStrip> | null>(null);
 const board = ref<InstanceType<typeof LiveBoard> | null>(null);
-const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
-const airFold = ref<InstanceType<typeof Fold> | null>(null);
 useShortcuts('The range', {
   'Alt H': () => void board.value?.hitTen(),
   'Alt N': () => {
     forming.value = 'new';
   },
-  'Alt E': () => byHand.value?.focus(),
-  'Alt A': async () => {
-    airFold.value?.open();
-    await nextTick();
-    bar.value?.focus();
-  },
+  'Alt E': () => tools.value?.focusHand(),
+  'Alt A': () => tools.value?.focusAir(),
   'Alt X': () => strip.value?.next(),
   'Alt K': () => router.push({ name: 'basket', params: { playerId: props.playerId } }),
 });
@@ -178,41 +168,16 @@ useShortcuts('The range', {
               @aim="edit({ aim: $event })"
               @end="edit({ live: false })"
             />
-            <div class="hand bar no-print">
-              <Later :px="34">
-                <NButton v-if="!session.live" @click="edit({ live: true })">
-                  Take shots from the monitor
-                </NButton>
-              </Later>
-              <!-- A basket aims the field for shots by hand as soon as it is there. -->
-              <Later :px="34" :at-once="session.basket !== null">
-                <HandShots
-                  ref="byHand"
-                  :session-id="session.id"
-                  :unit="unit"
-                  @problem="handProblem = $event"
-                />
-              </Later>
-              <span class="space" />
-              <Later :px="34">
-                <NButton @click="forming = 'edit'" size="small">Edit</NButton>
-                <NButton @click="remove" size="small">Delete</NButton>
-              </Later>
-            </div>
-            <ProblemLine :text="handProblem" />
-            <Later :px="38">
-              <Fold ref="airFold" class="air no-print">
-                <template #head>The air and ground of this session</template>
-                <ConditionsBar
-                  ref="bar"
-                  :setting="playingConditionsOf(session)"
-                  :baseline="baseline"
-                  :unit="unit"
-                  :complaints="[]"
-                  @set="setAir"
-                />
-              </Fold>
-            </Later>
+            <SessionTools
+              ref="tools"
+              :session="session"
+              :baseline="baseline"
+              :unit="unit"
+              @edit="edit"
+              @air="setAir"
+              @form="forming = 'edit'"
+              @remove="remove"
+            />
             <template v-if="strikes.length > 0">
               <SessionResults
                 :session="session"
@@ -250,21 +215,11 @@ useShortcuts('The range', {
   flex: 1;
   min-width: 0;
 }
-.hand {
-  margin-bottom: 8px;
-}
-.hand .space {
-  flex: 1;
-}
-
 .n-button--primary-type kbd {
   background: transparent;
   color: inherit;
   border-color: currentColor;
   opacity: 0.75;
-}
-.air {
-  margin-bottom: 6px;
 }
 .empty {
   padding: 24px;
