@@ -2,7 +2,7 @@ import { showQuantity, type ClubView } from '@tasche/contract';
 import { BUILD_SHEET, buildOf, quantityOf, type QuantityKey } from '@tasche/core';
 
 /** A fact of a club's build, as its sheet shows it. */
-export interface BuildRow {
+interface BuildRow {
   key: QuantityKey;
   label: string;
   /** With its unit; undefined: nobody wrote it down. */
