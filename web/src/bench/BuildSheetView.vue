@@ -141,16 +141,19 @@ function copyBuild(): void {
 h2 {
   margin-bottom: 6px;
 }
-.parts :deep(.n-descriptions-table-header) {
-  width: 150px;
-  font-weight: 400;
-  color: var(--quiet);
-}
-.parts :deep(tr) {
+.parts :deep(.n-descriptions-table-content) {
+  display: flex !important;
+  gap: 8px;
+  padding: 4px 0 !important;
   border-top: 1px solid var(--line-soft);
 }
+.parts :deep(.n-descriptions-table-content__label) {
+  flex: 0 0 150px;
+  color: var(--quiet) !important;
+}
 .parts :deep(.n-descriptions-table-content__content) {
-  display: flex;
+  flex: 1;
+  display: flex !important;
   justify-content: space-between;
   gap: 12px;
 }

@@ -81,7 +81,7 @@ function cellOf({ year, month: m, date }: { year: number; month: number; date: n
   margin-bottom: 18px;
 }
 .calendar :deep(.n-calendar-cell) {
-  height: 92px;
+  height: 98px;
 }
 .calendar :deep(.n-calendar-date__day),
 .calendar :deep(.n-calendar-cell--other-month .n-calendar-date__date) {
