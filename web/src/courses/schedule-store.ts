@@ -42,9 +42,9 @@ export const useSchedule = defineStore('schedule', () => {
     if (again || answer.value.value === undefined) await answer.again();
   }
 
-  /** Does something: on the screen now, on the server as soon as it can. */
+  /** Does something: on the screen now, or once there is a schedule; on the server as soon as it can. */
   function change(commands: readonly Command[], why = ''): void {
-    if (!schedule.value || commands.length === 0) return;
+    if (commands.length === 0) return;
     const id = newId();
     outbox.push({ kind: 'change', playerId: NOBODY, request: { id, commands, ...(why && { why }) } });
     const events = commands.map(subjectOf).filter(({ kind }) => kind === 'event');

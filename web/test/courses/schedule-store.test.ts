@@ -7,8 +7,11 @@ import {
   type EventView,
   type SeasonView,
 } from '@tasche/contract';
-import { describe, expect, it } from 'vitest';
-import { withScheduleResult } from '../../src/courses/schedule-store';
+import { describe, expect, it, vi } from 'vitest';
+import { useOutbox } from '../../src/changes/outbox';
+import { useSchedule, withScheduleResult } from '../../src/courses/schedule-store';
+import { freshPinia } from '../pinia';
+import { until } from '../until';
 
 const course = (id: string, name: string): CourseView => ({
   id,
@@ -137,5 +140,43 @@ describe('the schedule as it will be', () => {
       ),
     ).toEqual(['b']);
     expect(withScheduleResult(standing, result({}))).toEqual(standing);
+  });
+});
+
+describe('what is done before the schedule is there', () => {
+  it('is sent, and stands on what is read, though that is older', async () => {
+    localStorage.clear();
+    freshPinia();
+    const { id: _id, version: _version, removed: _removed, ...details } = course('c', 'Lagoa Funda');
+    const result: ChangeResult = {
+      changeId: 'x',
+      clubs: [],
+      bags: [],
+      courses: [course('c', 'Lagoa Funda')],
+      seasons: [],
+      events: [],
+    } as unknown as ChangeResult;
+    let answerSchedule: (() => void) | undefined;
+    let isAdded = false;
+    vi.stubGlobal('fetch', (address: string) => {
+      const json = (body: unknown) => new Response(JSON.stringify(body));
+      if (address.endsWith('/changes')) {
+        isAdded = true;
+        return Promise.resolve(json(result));
+      }
+      const now = isAdded ? { ...standing, courses: [...standing.courses, ...result.courses] } : standing;
+      if (answerSchedule) return Promise.resolve(json(now));
+      return new Promise((resolve) => {
+        answerSchedule = () => resolve(json(now));
+      });
+    });
+    const schedule = useSchedule();
+    void schedule.load();
+    await until(() => expect(answerSchedule).toBeDefined());
+    schedule.change([{ do: 'addCourse', course: { id: 'c', ...details } }]);
+    await until(() => expect([isAdded, useOutbox().count]).toEqual([true, 0]));
+    answerSchedule!();
+    await until(() => expect(schedule.courses.map(({ id }) => id)).toEqual(['a', 'b', 'c']));
+    vi.unstubAllGlobals();
   });
 });
