@@ -118,12 +118,19 @@ function head({ id, head: text, hint, value, isActions }: DataColumn<R>): VNodeC
     () => `${text}${now}`,
   );
 }
+function cellProps({ isRowHead, cellClass }: DataColumn<R>, row: R) {
+  return {
+    ...(isRowHead && { role: 'rowheader' }),
+    ...(cellClass && { class: typeof cellClass === 'string' ? cellClass : cellClass(row) }),
+  };
+}
 const tableColumns = computed(() =>
   (has('heads') ? props.columns : []).map((column): DataTableColumn<R> => ({
     key: column.id,
     title: () => head(column),
     align: column.align ?? 'left',
     ...(!column.isLong && { className: 'short' }),
+    ...((column.isRowHead || column.cellClass) && { cellProps: (row: R) => cellProps(column, row) }),
     render: (row) => {
       const cell = slots[column.id];
       if (!cell) return String(column.value?.(row) ?? '');

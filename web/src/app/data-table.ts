@@ -7,11 +7,15 @@ export interface DataColumn<R> {
   head: string;
   /** What the head means, where one word does not say it. */
   hint?: string;
-  align?: 'left' | 'right';
+  align?: 'left' | 'right' | 'center';
   /** A column of buttons: its head is only for those who cannot see them. */
   isActions?: boolean;
   /** Its text may run over several lines; anything else stays on one. */
   isLong?: boolean;
+  /** It says what its row is about. */
+  isRowHead?: boolean;
+  /** A class of its cells, for the page's style. */
+  cellClass?: string | ((row: R) => string);
   /**
    * What the cell holds: shown where the page has no slot for it, and what rows are ordered by. Left out, it
    * orders nothing.

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import ShareButton from '../sharing/ShareButton.vue';
 import { BUILDER_WORDS, JOB_CAUTIONS, knownSwingWeight, swingWeightWords } from '@tasche/core';
-import { NButton, NDescriptions, NDescriptionsItem } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import FactList from '../app/FactList.vue';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
 import { shortDay, today } from '../app/day';
@@ -83,26 +84,17 @@ function copyBuild(): void {
         <div class="groups">
           <section v-for="group in groups" :key="group.title">
             <h2>{{ group.title }}</h2>
-            <NDescriptions
-              :column="1"
-              label-placement="left"
-              label-align="left"
-              size="small"
-              :separator="''"
-              class="parts"
-            >
-              <NDescriptionsItem v-for="row in group.rows" :key="row.key" :label="row.label">
-                <template v-if="row.value !== undefined"
-                  >{{ row.value
-                  }}<span v-if="row.since" class="quiet small day">{{ shortDay(row.since) }}</span></template
-                >
-                <span v-else class="quiet"
-                  >not written down<template v-if="row.key === 'swingWeight' && fromParts"
-                    >; about {{ fromParts }} from its parts</template
-                  ></span
-                >
-              </NDescriptionsItem>
-            </NDescriptions>
+            <FactList :facts="group.rows" :label-px="150" #="{ fact }">
+              <template v-if="fact.value !== undefined"
+                >{{ fact.value
+                }}<span v-if="fact.since" class="quiet small day">{{ shortDay(fact.since) }}</span></template
+              >
+              <span v-else class="quiet"
+                >not written down<template v-if="fact.key === 'swingWeight' && fromParts"
+                  >; about {{ fromParts }} from its parts</template
+                ></span
+              >
+            </FactList>
           </section>
         </div>
         <aside class="card label" aria-label="Label">
@@ -140,22 +132,6 @@ function copyBuild(): void {
 }
 h2 {
   margin-bottom: 6px;
-}
-.parts :deep(.n-descriptions-table-content) {
-  display: flex !important;
-  gap: 8px;
-  padding: 4px 0 !important;
-  border-top: 1px solid var(--line-soft);
-}
-.parts :deep(.n-descriptions-table-content__label) {
-  flex: 0 0 150px;
-  color: var(--quiet) !important;
-}
-.parts :deep(.n-descriptions-table-content__content) {
-  flex: 1;
-  display: flex !important;
-  justify-content: space-between;
-  gap: 12px;
 }
 .day {
   white-space: nowrap;

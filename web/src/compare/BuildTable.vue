@@ -1,6 +1,9 @@
 <script setup lang="ts">
-import { NButton, NTable } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { distanceNumber, type BuildSummary, type DistanceUnit } from '@tasche/core';
+import { computed } from 'vue';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import type { ComparisonAnswer } from '../range/range-worker';
 import { heightUnit, plusMinusWords, speedNumber, speedUnit } from '../range/strike-units';
 
@@ -27,78 +30,100 @@ const strokesWords = (id: string) => {
     ? own.toFixed(2)
     : `${own.toFixed(2)} (${own - base < 0 ? '−' : '+'}${Math.abs(own - base).toFixed(2)})`;
 };
+const right = { align: 'right' as const };
+const columns = computed((): DataColumn<BuildSummary>[] => [
+  { id: 'build', head: 'Build', isRowHead: true, value: ({ id }) => props.names.get(id) },
+  { id: 'shots', head: 'Shots', ...right, value: ({ n }) => n },
+  { id: 'carry', head: 'Carry', ...right, value: ({ carryM }) => carryM.mean },
+  {
+    id: 'total',
+    head: 'Total',
+    hint: 'Average and spread of carry and run',
+    ...right,
+    value: ({ totalM }) => totalM.mean,
+  },
+  {
+    id: 'miss',
+    head: 'Miss',
+    hint: 'How far balls pitch from the middle of their build',
+    ...right,
+    value: ({ measured }) => measured.missM?.mean,
+  },
+  { id: 'low', head: 'Mis-hit end', ...right, value: ({ lowEndM }) => lowEndM },
+  {
+    id: 'speed',
+    head: `Ball ${speedUnit(props.unit)}`,
+    ...right,
+    value: ({ ballSpeedMps }) => ballSpeedMps.mean,
+  },
+  { id: 'launch', head: 'Launch', ...right, value: ({ launchDeg }) => launchDeg.mean },
+  { id: 'spin', head: 'Spin', ...right, value: ({ spinRpm }) => spinRpm.mean },
+  { id: 'apex', head: 'Apex', ...right, value: ({ apexM }) => apexM.mean },
+  {
+    id: 'descent',
+    head: 'Descent, run',
+    hint: 'Descent, and run on a firm green; a run only where launches were measured',
+    ...right,
+    value: ({ descentDeg }) => descentDeg.mean,
+  },
+  {
+    id: 'strokes',
+    head: 'Strokes',
+    hint: 'Strokes to hole out: drives on a usual par four of 390 m, anything else at a usual green of 13 m radius; Broadie’s table, from memory',
+    ...right,
+    value: ({ id }) => strokes(id),
+  },
+  { id: 'first', head: 'Against which the others are held', isActions: true },
+]);
 </script>
 
 <template>
   <div class="scroll">
-    <NTable class="figures" size="small" :bordered="false" :bottom-bordered="false">
-      <caption class="unseen">
-        The builds side by side
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Build</th>
-          <th scope="col">Shots</th>
-          <th scope="col">Carry</th>
-          <th scope="col" title="Average and spread of carry and run">Total</th>
-          <th scope="col" title="How far balls pitch from the middle of their build">Miss</th>
-          <th scope="col">Mis-hit end</th>
-          <th scope="col">Ball {{ speedUnit(unit) }}</th>
-          <th scope="col">Launch</th>
-          <th scope="col">Spin</th>
-          <th scope="col">Apex</th>
-          <th scope="col" title="Descent, and run on a firm green; a run only where launches were measured">
-            Descent, run
-          </th>
-          <th
-            scope="col"
-            title="Strokes to hole out: drives on a usual par four of 390 m, anything else at a usual green of 13 m radius; Broadie’s table, from memory"
-          >
-            Strokes
-          </th>
-          <th class="no-print" />
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="summary in summaries" :key="summary.id">
-          <th scope="row">{{ names.get(summary.id) }}</th>
-          <td>
-            {{ summary.n
-            }}<span
-              v-if="outliers(summary.id)"
-              class="verdict warning"
-              title="Far from the rest; they count until they are left out on the range"
-            >
-              ◆{{ outliers(summary.id) }}</span
-            >
-          </td>
-          <td>
-            <b>{{ distanceNumber(summary.carryM.mean, unit, 1) }}</b>
-            <span class="quiet">{{ plusMinusWords(summary.carryM.plusMinus, unit) }}</span>
-          </td>
-          <td>
-            {{ distanceNumber(summary.totalM.mean, unit) }}
-            <span class="quiet">spread {{ distanceNumber(summary.totalM.spread, unit, 1) }}</span>
-          </td>
-          <td>{{ missWords(summary) }}</td>
-          <td>{{ distanceNumber(summary.lowEndM, unit) }}</td>
-          <td>{{ speedNumber(summary.ballSpeedMps.mean, unit) }}</td>
-          <td>{{ summary.launchDeg.mean.toFixed(1) }}°</td>
-          <td>{{ summary.spinRpm.mean.toFixed(0) }}</td>
-          <td>
-            {{ distanceNumber(summary.apexM.mean, heightUnit(unit)) }}
-            <span class="quiet">{{ heightUnit(unit) }}</span>
-          </td>
-          <td>{{ summary.descentDeg.mean.toFixed(0) }}°, {{ holdsWords(summary) }}</td>
-          <td>{{ strokesWords(summary.id) }}</td>
-          <td class="no-print">
-            <NButton v-if="summary.id !== summaries[0]!.id" @click="emit('first', summary.id)" size="small">
-              make first
-            </NButton>
-          </td>
-        </tr>
-      </tbody>
-    </NTable>
+    <DataTable
+      caption="The builds side by side"
+      :columns="columns"
+      :rows="summaries"
+      :row-key="({ id }) => id"
+      is-whole
+    >
+      <template #build="{ row: { id } }">
+        <b>{{ names.get(id) }}</b>
+      </template>
+      <template #shots="{ row: { id, n } }">
+        {{ n
+        }}<span
+          v-if="outliers(id)"
+          class="verdict warning"
+          title="Far from the rest; they count until they are left out on the range"
+        >
+          ◆{{ outliers(id) }}</span
+        >
+      </template>
+      <template #carry="{ row: { carryM } }">
+        <b>{{ distanceNumber(carryM.mean, unit, 1) }}</b>{{ ' ' }}
+        <span class="quiet">{{ plusMinusWords(carryM.plusMinus, unit) }}</span>
+      </template>
+      <template #total="{ row: { totalM } }">
+        {{ distanceNumber(totalM.mean, unit) }}{{ ' ' }}
+        <span class="quiet">spread {{ distanceNumber(totalM.spread, unit, 1) }}</span>
+      </template>
+      <template #miss="{ row }">{{ missWords(row) }}</template>
+      <template #low="{ row: { lowEndM } }">{{ distanceNumber(lowEndM, unit) }}</template>
+      <template #speed="{ row: { ballSpeedMps } }">{{ speedNumber(ballSpeedMps.mean, unit) }}</template>
+      <template #launch="{ row: { launchDeg } }">{{ launchDeg.mean.toFixed(1) }}°</template>
+      <template #spin="{ row: { spinRpm } }">{{ spinRpm.mean.toFixed(0) }}</template>
+      <template #apex="{ row: { apexM } }">
+        {{ distanceNumber(apexM.mean, heightUnit(unit)) }}{{ ' ' }}
+        <span class="quiet">{{ heightUnit(unit) }}</span>
+      </template>
+      <template #descent="{ row }">{{ row.descentDeg.mean.toFixed(0) }}°, {{ holdsWords(row) }}</template>
+      <template #strokes="{ row: { id } }">{{ strokesWords(id) }}</template>
+      <template #first="{ row: { id } }">
+        <NButton v-if="id !== summaries[0]!.id" class="no-print" size="small" @click="emit('first', id)">
+          make first
+        </NButton>
+      </template>
+    </DataTable>
   </div>
 </template>
 

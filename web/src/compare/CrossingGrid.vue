@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { NTable } from 'naive-ui';
 import {
+  counted,
   differenceWords,
   distanceNumber,
   type Crossing,
@@ -8,6 +8,8 @@ import {
   type Measure,
 } from '@tasche/core';
 import { computed } from 'vue';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import { plusMinusWords } from '../range/strike-units';
 
 /**
@@ -23,6 +25,13 @@ const within = (value: number | undefined) =>
     : props.measure === 'spinRpm'
       ? `±${value.toFixed(0)}`
       : plusMinusWords(value, props.unit);
+const rows = computed(() =>
+  props.crossing.rows.levels.map((level, row) => ({ level, cells: props.crossing.cells[row]! })),
+);
+const columns = computed((): DataColumn<(typeof rows.value)[number]>[] => [
+  { id: 'level', head: props.crossing.rows.part, isRowHead: true, value: ({ level }) => level },
+  ...props.crossing.columns.levels.map((level, column) => ({ id: `level-${column}`, head: level })),
+]);
 const effects = computed(() =>
   props.crossing.effects.map(({ part, level, against, ...difference }) => ({
     key: `${part} ${level}`,
@@ -39,26 +48,28 @@ const effects = computed(() =>
       <span class="quiet small">{{ label }}, {{ measure === 'spinRpm' ? 'rpm' : unit }}</span>
     </h2>
     <div class="scroll">
-      <NTable size="small" :single-line="false">
-        <thead>
-          <tr>
-            <th scope="col">{{ crossing.rows.part }}</th>
-            <th v-for="level in crossing.columns.levels" :key="level" scope="col">{{ level }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(level, row) in crossing.rows.levels" :key="level">
-            <th scope="row">{{ level }}</th>
-            <td v-for="(cell, column) in crossing.cells[row]" :key="column">
-              <template v-if="cell">
-                <b>{{ number(cell.mean) }}</b> <span class="quiet">{{ within(cell.plusMinus) }}</span>
-                <span class="quiet small shots">{{ cell.n }} shots</span>
-              </template>
-              <span v-else class="quiet">not hit</span>
-            </td>
-          </tr>
-        </tbody>
-      </NTable>
+      <DataTable
+        :caption="`${label}, ${crossing.rows.part} by ${crossing.columns.part}`"
+        :columns="columns"
+        :rows="rows"
+        :row-key="({ level }) => level"
+        :orders="false"
+        is-whole
+      >
+        <template
+          v-for="(_level, column) in crossing.columns.levels"
+          :key="column"
+          #[`level-${column}`]="{ row }"
+        >
+          <template v-for="(cell, i) in [row.cells[column]]" :key="i">
+            <template v-if="cell">
+              <b>{{ number(cell.mean) }}</b> <span class="quiet">{{ within(cell.plusMinus) }}</span>
+              <span class="quiet small shots">{{ counted(cell.n, 'shot') }}</span>
+            </template>
+            <span v-else class="quiet">not hit</span>
+          </template>
+        </template>
+      </DataTable>
     </div>
     <ul v-if="effects.length > 0" class="effects">
       <li v-for="effect in effects" :key="effect.key">

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import NumberField from '../fields/NumberField.vue';
-import { NButton, NTable } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { TEST_ORDER_BOUNDS, testOrder, type Turn } from '@tasche/core';
 import { computed } from 'vue';
 
@@ -39,6 +41,10 @@ const blocks = computed(() =>
     turns: order.value.turns.filter((turn) => turn.block === block),
   })),
 );
+const COLUMNS: readonly DataColumn<{ block: number; turns: readonly Turn[] }>[] = [
+  { id: 'block', head: 'Round', isRowHead: true, value: ({ block }) => block },
+  { id: 'turns', head: 'In this order, ☐ when hit', isLong: true },
+];
 const print = () => {
   window.print();
 };
@@ -75,24 +81,21 @@ const print = () => {
       <NButton @click="print" size="small">Print</NButton>
     </div>
     <ProblemLine v-if="order.refused" :text="order.refused" />
-    <NTable size="small" :bordered="false" :bottom-bordered="false" v-else>
-      <thead>
-        <tr>
-          <th scope="col">Round</th>
-          <th scope="col">In this order, ☐ when hit</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="{ block, turns } in blocks" :key="block">
-          <th scope="row">{{ block }}</th>
-          <td>
-            <span v-for="turn in turns" :key="turn.id" class="turn"
-              >☐ {{ name(turn.id) }} <span class="quiet">× {{ turn.shots }}</span></span
-            >
-          </td>
-        </tr>
-      </tbody>
-    </NTable>
+    <DataTable
+      v-else
+      caption="The order of the test, to be ticked off"
+      :columns="COLUMNS"
+      :rows="blocks"
+      :row-key="({ block }) => String(block)"
+      :orders="false"
+      is-whole
+    >
+      <template #turns="{ row: { turns } }">
+        <span v-for="turn in turns" :key="turn.id" class="turn"
+          >☐ {{ name(turn.id) }} <span class="quiet">× {{ turn.shots }}</span></span
+        >
+      </template>
+    </DataTable>
   </section>
 </template>
 
@@ -105,22 +108,6 @@ const print = () => {
   gap: 8px;
 }
 
-table {
-  border-collapse: collapse;
-  font-size: 14px;
-  justify-self: start;
-}
-th {
-  text-align: left;
-  font-weight: 400;
-  color: var(--quiet);
-  width: 60px;
-}
-td,
-th {
-  padding: 6px 12px 6px 0;
-  border-top: 1px solid var(--line-soft);
-}
 .turn {
   display: inline-block;
   margin-right: 26px;

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NButton, NEmpty, NTable } from 'naive-ui';
+import { NButton, NEmpty } from 'naive-ui';
 import { MAX_STRIKES_ANSWERED, roundsPlayed } from '@tasche/contract';
 import { counted, digits, PREDICTION_BASES, calibrationOf, calibrationWords, dayPlus } from '@tasche/core';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import { today } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import PageHead from '../app/PageHead.vue';
@@ -62,6 +64,14 @@ const byBasis = computed(() =>
     return some.length === 0 ? [] : [{ basis, some, calibration: calibrationOf(some) }];
   }),
 );
+type OfBasis = (typeof byBasis.value)[number];
+const right = { align: 'right' as const };
+const BASIS_COLUMNS: readonly DataColumn<OfBasis>[] = [
+  { id: 'basis', head: 'The carry was', isRowHead: true, value: ({ basis }) => BASIS_WORDS[basis] },
+  { id: 'expected', head: 'Expected', ...right, value: ({ some }) => some.length },
+  { id: 'within', head: 'Within range', ...right, value: ({ calibration }) => calibration.within95 },
+  { id: 'against', head: 'Against expected', ...right },
+];
 const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedule.courses));
 </script>
 
@@ -99,30 +109,26 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
       <p v-if="hasMoreShots" class="verdict warning small">
         ◆ Only the newest {{ digits(MAX_STRIKES_ANSWERED) }} shots are gone back over.
       </p>
-      <NTable v-if="byBasis.length > 1" class="basis" size="small" :bordered="false" :bottom-bordered="false">
-        <thead>
-          <tr>
-            <th>The carry was</th>
-            <th class="n">Expected</th>
-            <th class="n">Within range</th>
-            <th class="n">Against expected</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="{ basis, some, calibration } in byBasis" :key="basis">
-            <th scope="row">{{ BASIS_WORDS[basis] }}</th>
-            <td class="n">{{ some.length }}</td>
-            <td class="n">{{ calibration.within95 }}</td>
-            <td class="n">
-              <template v-if="calibration.bias"
-                >{{ calibration.bias.mean > 0 ? '+' : '' }}{{ (calibration.bias.mean * 100).toFixed(1) }} %
-                <span class="quiet">± {{ (calibration.bias.plusMinus * 100).toFixed(1) }}</span></template
-              >
-              <span v-else class="quiet">one alone</span>
-            </td>
-          </tr>
-        </tbody>
-      </NTable>
+      <DataTable
+        v-if="byBasis.length > 1"
+        class="basis"
+        caption="How carries came, by what was known of them"
+        :columns="BASIS_COLUMNS"
+        :rows="byBasis"
+        :row-key="({ basis }) => basis"
+        :orders="false"
+        is-whole
+      >
+        <template #against="{ row: { calibration } }">
+          <template v-if="calibration.bias"
+            >{{ calibration.bias.mean > 0 ? '+' : '' }}{{ (calibration.bias.mean * 100).toFixed(1) }} %{{
+              ' '
+            }}
+            <span class="quiet">± {{ (calibration.bias.plusMinus * 100).toFixed(1) }}</span></template
+          >
+          <span v-else class="quiet">one alone</span>
+        </template>
+      </DataTable>
       <PredictionsTable v-if="predictions.length" :predictions="predictions" :unit="unit" />
       <p v-if="predictions.length" class="quiet small foot">
         Expected: what the sheet or the player’s curve said the evening before, with the range that was to
@@ -157,11 +163,6 @@ h2 {
 .basis {
   max-width: 620px;
   margin-bottom: 18px;
-}
-.n {
-  text-align: right;
-  font-variant-numeric: tabular-nums;
-  white-space: nowrap;
 }
 .foot {
   max-width: 760px;

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { counted, distanceNumber, type CardShot, type DistanceUnit } from '@tasche/core';
 import { format, parseISO } from 'date-fns';
-import { NTable } from 'naive-ui';
 import { computed } from 'vue';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import { groundWords, roundAirWords } from '../courses/ground-words';
 import type { SheetRound } from './sheet-rounds';
 
@@ -18,6 +19,19 @@ const props = defineProps<{
 }>();
 
 const day = computed(() => format(parseISO(props.of.round.day), 'EEEE d MMMM'));
+const swaps = computed(() =>
+  props.of.own.swaps.map(({ outId, inId, why }) => ({
+    key: `${outId} ${inId}`,
+    out: outId ? props.nameOf(outId) : '–',
+    in: inId ? props.nameOf(inId) : '–',
+    why,
+  })),
+);
+const SWAP_COLUMNS: readonly DataColumn<(typeof swaps.value)[number]>[] = [
+  { id: 'out', head: 'Out', cellClass: 'out', value: (swap) => swap.out },
+  { id: 'in', head: 'In', cellClass: 'in', value: (swap) => swap.in },
+  { id: 'why', head: 'Why', isLong: true, value: ({ why }) => why },
+];
 const isModelled = (id: string) => props.stock.get(id)?.source === 'modelled';
 const after = computed(() => {
   const { after } = props.of.own;
@@ -47,22 +61,16 @@ const after = computed(() => {
           From the bag of {{ of.before!.name }}: <b>{{ of.since }}</b>.
         </p>
         <p v-if="of.own.swaps.length === 0" class="same">The gamer goes as it is.</p>
-        <NTable v-else size="small" :bordered="false" :bottom-bordered="false" class="swaps">
-          <thead>
-            <tr>
-              <th scope="col">Out</th>
-              <th scope="col">In</th>
-              <th scope="col">Why</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(swap, i) in of.own.swaps" :key="i">
-              <td class="out">{{ swap.outId ? nameOf(swap.outId) : '–' }}</td>
-              <td class="in">{{ swap.inId ? nameOf(swap.inId) : '–' }}</td>
-              <td>{{ swap.why }}</td>
-            </tr>
-          </tbody>
-        </NTable>
+        <DataTable
+          v-else
+          class="swaps"
+          caption="What goes out and in"
+          :columns="SWAP_COLUMNS"
+          :rows="swaps"
+          :row-key="({ key }) => key"
+          :orders="false"
+          is-whole
+        />
       </template>
       <ul v-if="of.own.triggers.length" class="triggers">
         <li v-for="(trigger, i) in of.own.triggers" :key="i">◇ {{ trigger.text }}</li>
@@ -106,30 +114,13 @@ h2 .small {
   font-weight: 400;
   margin-left: 8px;
 }
-.swaps {
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 14.5px;
-}
-.swaps th {
-  font-weight: 400;
-  font-size: 12.5px;
-  color: var(--quiet);
-  text-align: left;
-  padding: 0 14px 4px 0;
-}
-.swaps td {
-  border-top: 1px solid var(--line);
-  padding: 6px 14px 6px 0;
-  vertical-align: top;
-}
-.out {
+:deep(.out) {
   font-weight: 600;
   text-decoration: line-through;
   text-decoration-color: var(--brick);
   white-space: nowrap;
 }
-.in {
+:deep(.in) {
   font-weight: 600;
   color: var(--petrol);
   white-space: nowrap;

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NButton, NTable } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { counted, seasonVerdict, seasonSentence, type SeasonValue } from '@tasche/core';
 import { computed, watch } from 'vue';
+import FactList from '../app/FactList.vue';
 import { today } from '../app/day';
 import WorkProgress from '../app/WorkProgress.vue';
 import { isOpenWish, wishedClub } from '../bench/wish-items';
@@ -62,6 +63,16 @@ const severity = computed(() =>
   result.value && seasonVerdict(result.value) === 'gamer' ? 'fine' : 'warning',
 );
 const gamerIds = computed(() => store.gamer?.clubIds ?? []);
+const answers = computed(() => {
+  if (!result.value) return [];
+  const { changed, fixed, swapping } = result.value;
+  const more = againstGamerWords(fixed.ids, gamerIds.value, name);
+  return [
+    { key: 'changed', label: 'A bag for each round', more: '', strokes: strokesWithin(changed) },
+    { key: 'fixed', label: 'One bag for all', more, strokes: strokesWithin(fixed) },
+    { key: 'swapping', label: 'Swapping, over that one bag', more: '', strokes: strokesWithin(swapping) },
+  ];
+});
 </script>
 
 <template>
@@ -89,26 +100,16 @@ const gamerIds = computed(() => store.gamer?.clubIds ?? []);
       <p class="verdict" :class="severity" role="status">
         {{ MARKS[severity] }} {{ seasonSentence(result) }}
       </p>
-      <NTable size="small" :bordered="false" :bottom-bordered="false">
-        <tbody>
-          <tr>
-            <th scope="row">A bag for each round</th>
-            <td class="n">{{ strokesWithin(result.changed) }}</td>
-          </tr>
-          <tr>
-            <th scope="row">
-              One bag for all<br /><span class="quiet small">{{
-                againstGamerWords(result.fixed.ids, gamerIds, name)
-              }}</span>
-            </th>
-            <td class="n">{{ strokesWithin(result.fixed) }}</td>
-          </tr>
-          <tr>
-            <th scope="row">Swapping, over that one bag</th>
-            <td class="n">{{ strokesWithin(result.swapping) }}</td>
-          </tr>
-        </tbody>
-      </NTable>
+      <FactList :facts="answers" :label-px="230">
+        <template #label="{ fact }"
+          >{{ fact.label }}<br v-if="fact.more" /><span v-if="fact.more" class="small">{{
+            fact.more
+          }}</span></template
+        >
+        <template #default="{ fact }"
+          ><span /><span class="n">{{ fact.strokes }}</span></template
+        >
+      </FactList>
       <p class="quiet small">
         Strokes saved over {{ counted(result.played, 'round') }} against the gamer, and where they lie in 95
         of 100 seasons whose carries are drawn from what is known ({{ result.draws }} drawn). The luck of
@@ -131,23 +132,5 @@ const gamerIds = computed(() => store.gamer?.clubIds ?? []);
 </template>
 
 <style scoped>
-.worth {
-  margin-top: 22px;
-}
-h2 {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  margin-bottom: 6px;
-}
-.n {
-  text-align: right;
-  font-variant-numeric: tabular-nums;
-  white-space: nowrap;
-}
-th {
-  text-align: left;
-  font-weight: 500;
-  white-space: normal;
-}
+.wor
 </style>

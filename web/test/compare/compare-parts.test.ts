@@ -64,10 +64,20 @@ describe('builds side by side', () => {
 
   it('another can be made the one the rest are held against', async () => {
     const view = table();
-    const buttons = view.findAll('button');
+    const buttons = view.findAll('button').filter((button) => button.text() === 'make first');
     expect(buttons).toHaveLength(2);
     await buttons[1]!.trigger('click');
     expect(view.emitted('first')).toEqual([['typed']]);
+  });
+
+  it('are ordered by a head', async () => {
+    const view = table();
+    const carries = () => view.findAll('tbody tr').map((row) => Number.parseFloat(row.findAll('td')[2]!.text()));
+    await view.get('button[aria-label="Carry: order"]').trigger('click');
+    expect(carries()).toEqual(carries().toSorted((a, b) => a - b));
+    await view.get('button[aria-label="Carry, ascending: order"]').trigger('click');
+    expect(carries()).toEqual(carries().toSorted((a, b) => b - a));
+    expect(new Set(carries()).size).toBeGreaterThan(1);
   });
 });
 
