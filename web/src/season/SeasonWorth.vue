@@ -132,5 +132,18 @@ const answers = computed(() => {
 </template>
 
 <style scoped>
-.wor
+.worth {
+  margin-top: 22px;
+}
+h2 {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin-bottom: 6px;
+}
+.n {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+  white-space: nowrap;
+}
 </style>
