@@ -131,4 +131,9 @@ const columns = computed((): DataColumn<BuildSummary>[] => [
 .scroll {
   margin: 10px 0;
 }
+/* Twelve numbers and a button side by side. */
+.scroll :deep(.n-data-table-td),
+.scroll :deep(.n-data-table-th) {
+  padding-inline: 5px;
+}
 </style>

@@ -2,7 +2,15 @@
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton, NEmpty } from 'naive-ui';
 import { MAX_STRIKES_ANSWERED, roundsPlayed } from '@tasche/contract';
-import { counted, digits, PREDICTION_BASES, calibrationOf, calibrationWords, dayPlus } from '@tasche/core';
+import {
+  PREDICTION_BASES,
+  calibrationOf,
+  calibrationWords,
+  counted,
+  dayPlus,
+  decimals,
+  digits,
+} from '@tasche/core';
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import DataTable from '../app/DataTable.vue';
@@ -121,7 +129,7 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
       >
         <template #against="{ row: { calibration } }">
           <template v-if="calibration.bias"
-            >{{ calibration.bias.mean > 0 ? '+' : '' }}{{ (calibration.bias.mean * 100).toFixed(1) }} %{{
+            >{{ calibration.bias.mean > 0 ? '+' : '' }}{{ decimals(calibration.bias.mean * 100, 1) }} %{{
               ' '
             }}
             <span class="quiet">± {{ (calibration.bias.plusMinus * 100).toFixed(1) }}</span></template
