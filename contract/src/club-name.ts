@@ -17,3 +17,8 @@ export function clubName(clubs: readonly Named[] | ReadonlyMap<string, Named>, i
 export function theClub(name: string): string {
   return name === GONE_CLUB ? name : `the ${name}`;
 }
+
+/** A sentence begins with it: "The 7 iron", "A club that is gone". */
+export function beginning(words: string): string {
+  return words.replace(/^./u, (first) => first.toUpperCase());
+}

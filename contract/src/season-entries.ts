@@ -1,4 +1,4 @@
-import { clubName, theClub } from './club-name.js';
+import { beginning, clubName, theClub } from './club-name.js';
 import {
   CHECK_EVERY_DAYS,
   clashSentence,
@@ -123,7 +123,7 @@ export function seasonOf(
       .map(({ id, name, dueOn }) => ({ id, name, on: dueOn! })),
     ...trials.map(({ id, clubId, by }) => ({
       id,
-      name: `${nameOf(clubId).replace(/^./, (first) => first.toUpperCase())}, on trial until then`,
+      name: `${beginning(nameOf(clubId))}, on trial until then`,
       on: by,
     })),
   ];

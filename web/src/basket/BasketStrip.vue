@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
-import { theClub, type BasketLine, type SessionEntry, type StrikeView } from '@tasche/contract';
+import { beginning, theClub, type BasketLine, type SessionEntry, type StrikeView } from '@tasche/contract';
 import { counted, distanceNumber, shotName, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
 import type { WorkedShots } from '../range/worked-shots';
@@ -22,6 +22,8 @@ const coming = computed(() => nextLine(progress.value, props.session.aim));
 const isInHand = ({ clubId, shot }: BasketLine) =>
   props.session.aim?.clubId === clubId && props.session.aim.shot === shot;
 const nameOf = ({ clubId, shot }: BasketLine) => shotName(shot, store.nameOf(clubId));
+/** In a sentence. */
+const theShot = ({ clubId, shot }: BasketLine) => shotName(shot, theClub(store.nameOf(clubId)));
 const inHand = computed(() => progress.value.find(({ line }) => isInHand(line)));
 const saved = computed(() =>
   progress.value
@@ -34,12 +36,12 @@ const sentence = computed(() => {
     const rest = saved.value > 0 ? ` with ${counted(saved.value, 'ball')} to spare` : '';
     return `The basket has told what it was to tell${rest}. Take the averages below into the sheet.`;
   }
-  if (!inHand.value) return `First ${theClub(nameOf(coming.value))}.`;
+  if (!inHand.value) return `First ${theShot(coming.value)}.`;
   const { line, shots, halfM, isEnough } = inHand.value;
   return isEnough
-    ? `The ${nameOf(line)} has told enough after ${counted(shots, 'ball')}: known to ${within(halfM)}. ` +
-        `Next ${theClub(nameOf(coming.value))}.`
-    : `The ${nameOf(line)}: ${shots} of ${line.balls}, known to ${within(halfM)}; ${within(line.thenM)} will do.`;
+    ? `${beginning(theShot(line))} has told enough after ${counted(shots, 'ball')}: known to ${within(halfM)}. ` +
+        `Next ${theShot(coming.value)}.`
+    : `${beginning(theShot(line))}: ${shots} of ${line.balls}, known to ${within(halfM)}; ${within(line.thenM)} will do.`;
 });
 
 function next(): void {
@@ -54,7 +56,7 @@ defineExpose({ next });
     <p class="bar sentence" role="status">
       {{ sentence }}
       <NButton v-if="coming && !isInHand(coming)" class="no-print" type="primary" size="small" @click="next">
-        Take {{ theClub(nameOf(coming)) }} <kbd>Alt X</kbd>
+        Take {{ theShot(coming) }} <kbd>Alt X</kbd>
       </NButton>
     </p>
     <ol class="lines">

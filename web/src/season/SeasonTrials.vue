@@ -2,6 +2,7 @@
 import { NButton, NForm, NFormItem } from 'naive-ui';
 import {
   clubName,
+  theClub,
   TRIAL_OUTCOMES,
   TRIAL_SHOTS,
   finite,
@@ -139,7 +140,7 @@ const remove = (id: string) => {
           <TextField
             v-if="trial.outcome !== 'open' || trial.notes"
             :value="trial.notes"
-            :aria-label="`What became of the ${nameOf(trial.clubId)}`"
+            :aria-label="`What became of ${theClub(clubName(clubs, trial.clubId))}`"
             placeholder="what became of it"
             :readonly="readOnly"
             @write="$event !== trial.notes && change(trial.id, { notes: $event })"
@@ -147,7 +148,7 @@ const remove = (id: string) => {
         </span>
         <ChoiceField
           :value="trial.outcome"
-          :label="`Outcome of the ${nameOf(trial.clubId)}`"
+          :label="`Outcome of ${theClub(clubName(clubs, trial.clubId))}`"
           :disabled="readOnly"
           :options="TRIAL_OUTCOMES.map((one) => ({ value: one, label: OUTCOME_WORDS[one] }))"
           @update:value="change(trial.id, { outcome: $event })"
@@ -156,7 +157,7 @@ const remove = (id: string) => {
           v-if="!readOnly"
           size="small"
           quaternary
-          :aria-label="`Delete the trial of the ${nameOf(trial.clubId)}`"
+          :aria-label="`Delete the trial of ${theClub(clubName(clubs, trial.clubId))}`"
           @click="remove(trial.id)"
           >Delete</NButton
         >
