@@ -126,7 +126,8 @@ export async function readPlayed(em: EntityManager, rows: PlayerRows): Promise<P
   const read = async (table: 'event' | 'course', wanted: Iterable<string>) =>
     (
       await em.execute<{ row: Row }[]>(
-        `select to_jsonb(one) - 'workspace_id' as row from ${table} one where id = any(?::uuid[]) order by id`,
+        `select to_jsonb(one) - 'workspace_id' as row from ${table} one where id = any(?::uuid[])
+          order by id`,
         [`{${[...wanted].join(',')}}`],
       )
     ).map(({ row }) => row);
@@ -186,7 +187,8 @@ export async function writePlayerRows(
     `insert into change_row (workspace_id, row_id, change_id)
      select distinct ?::uuid, (diff ->> 'id')::uuid, change.id from change, jsonb_array_elements(images) diff
      where change.player_id = ? and diff ->> 'of' <> 'readings'
-     union select ?::uuid, reading.club_id, reading.change_id from reading join club on club.id = reading.club_id where club.player_id = ?
+     union select ?::uuid, reading.club_id, reading.change_id
+       from reading join club on club.id = reading.club_id where club.player_id = ?
      on conflict do nothing`,
     [workspaceId, ids.get(rows.player[0]!.id!)!, workspaceId, ids.get(rows.player[0]!.id!)!],
   );
@@ -294,7 +296,8 @@ export async function deletePlayerRows(em: EntityManager, rows: PlayerRows): Pro
   await em.execute('delete from club where player_id = ?', [playerId]);
   // What is left of readings is others'.
   const left = await em.execute<{ id: string; clubIds: string[] }[]>(
-    `select change_id as id, array_agg(distinct club_id::text) as "clubIds" from reading where change_id = any(?::uuid[]) group by 1`,
+    `select change_id as id, array_agg(distinct club_id::text) as "clubIds"
+     from reading where change_id = any(?::uuid[]) group by 1`,
     [changeIds],
   );
   const clubsLeft = new Map(left.map(({ id, clubIds }) => [id, clubIds]));
@@ -321,7 +324,8 @@ export async function deletePlayerRows(em: EntityManager, rows: PlayerRows): Pro
   ])
     await em.execute(sql, [goneIds]);
   await em.execute(
-    `update player set removed_at = now(), version = version + 1, notes = '', handicap = null, gap_settings = '{}', baseline = null,
+    `update player set removed_at = now(), version = version + 1, notes = '', handicap = null,
+      gap_settings = '{}', baseline = null,
        preferences = null, balls = '[]', season = null where id = ?`,
     [playerId],
   );

@@ -52,7 +52,8 @@ export const ROSTER_REVISION_SQL = `
   begin
     perform set_config('tasche.workspace', of_workspace::text, true), set_config('tasche.players', of_players, true);
     return (
-      select concat_ws(' ', count(*), sum(revision), (select schedule_revision from workspace where id = of_workspace),
+      select concat_ws(' ', count(*), sum(revision),
+        (select schedule_revision from workspace where id = of_workspace),
         (select count(*) from club where spec_due <= (now() at time zone 'UTC')::date and removed_at is null))
       from player where removed_at is null);
   end $$`;
@@ -119,7 +120,8 @@ function keyOf(player: Player): string {
 async function learn(em: EntityManager, players: readonly Player[]): Promise<void> {
   const revisions = await em.execute<{ id: string; revision: string }[]>(
     `select id, revision::text || case when exists (
-       select 1 from club where player_id = player.id and spec_due <= (now() at time zone 'UTC')::date and removed_at is null)
+       select 1 from club where player_id = player.id and spec_due <= (now() at time zone 'UTC')::date
+         and removed_at is null)
        then ' ' || (now() at time zone 'UTC')::date::text else '' end as revision
      from player where id = any(?::uuid[])`,
     [idList(players)],
@@ -131,7 +133,8 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
   if (changed.length === 0) return;
   const ids = idList(changed);
   const gamers = await em.execute<{ bagId: string; playerId: string; strategy: GappingStrategyId }[]>(
-    `select id as "bagId", player_id as "playerId", strategy from bag where gamer and removed_at is null and player_id = any(?::uuid[])`,
+    `select id as "bagId", player_id as "playerId", strategy
+     from bag where gamer and removed_at is null and player_id = any(?::uuid[])`,
     [ids],
   );
   const gamerClubs = await em.execute<GamerClub[]>(
@@ -149,8 +152,10 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
   );
   const changes = await em.execute<ChangeRow[]>(
     `select last.* from unnest(?::uuid[]) as one(player_id), lateral (
-       select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId", undone_by_id as "undoneById"
-       from change where change.player_id = one.player_id and undoes_id is null and undone_by_id is null order by at desc, id limit ${MAX_LAST_CHANGES}
+       select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId",
+         undone_by_id as "undoneById"
+       from change where change.player_id = one.player_id and undoes_id is null and undone_by_id is null
+         order by at desc, id limit ${MAX_LAST_CHANGES}
      ) last`,
     [ids],
   );
@@ -158,7 +163,8 @@ async function learn(em: EntityManager, players: readonly Player[]): Promise<voi
     { playerId: string; count: number; dueOn: string | null; builtOn: string | null }[]
   >(
     `select player_id as "playerId", count(*) filter (where ${OPEN_TICKETS})::int as count,
-       (min(due_on) filter (where ${OPEN_TICKETS}))::text as "dueOn", (max(done_on) filter (where state = 'done'))::text as "builtOn"
+       (min(due_on) filter (where ${OPEN_TICKETS}))::text as "dueOn",
+         (max(done_on) filter (where state = 'done'))::text as "builtOn"
      from ticket where player_id = any(?::uuid[]) and removed_at is null group by player_id`,
     [ids],
   );
@@ -209,11 +215,15 @@ async function nextPlans(
   players: readonly Player[],
 ): Promise<Map<string, NonNullable<RosterEntry['nextPlan']>>> {
   const plans = await em.execute<NextPlan[]>(
-    `select distinct on (player_id) id, player_id as "playerId", name, course, starts_on::text as "startsOn", ends_on::text as "endsOn",
-       jsonb_array_length(swaps) as swaps, (select jsonb_array_length(event.rounds) from event where event.id = plan.event_id) as "ofRounds",
-       (select count(*) from event, jsonb_array_elements(plan.rounds) as own, jsonb_array_elements(event.rounds) as round
-        where event.id = plan.event_id and own ->> 'roundId' = round ->> 'id' and own ->> 'bagId' is not null)::int as settled
-     from plan where removed_at is null and ends_on >= ? and player_id = any(?::uuid[]) order by player_id, starts_on, id`,
+    `select distinct on (player_id) id, player_id as "playerId", name, course,
+       starts_on::text as "startsOn", ends_on::text as "endsOn", jsonb_array_length(swaps) as swaps,
+       (select jsonb_array_length(event.rounds) from event where event.id = plan.event_id) as "ofRounds",
+       (select count(*) from event, jsonb_array_elements(plan.rounds) as own,
+         jsonb_array_elements(event.rounds) as round
+        where event.id = plan.event_id and own ->> 'roundId' = round ->> 'id'
+          and own ->> 'bagId' is not null)::int as settled
+     from plan where removed_at is null and ends_on >= ? and player_id = any(?::uuid[])
+     order by player_id, starts_on, id`,
     [today, idList(players)],
   );
   return new Map(
@@ -241,7 +251,8 @@ async function lockersOf(
   const lockers = new Map<string, LadderClub[]>();
   if (playerIds.length === 0) return lockers;
   const rows = await em.execute<(Pick<Club, 'id' | 'name' | 'kind' | 'spec'> & { playerId: string })[]>(
-    `select id, name, kind, spec, player_id as "playerId" from club where removed_at is null and player_id = any(?::uuid[]) order by place`,
+    `select id, name, kind, spec, player_id as "playerId"
+     from club where removed_at is null and player_id = any(?::uuid[]) order by place`,
     [`{${playerIds.join(',')}}`],
   );
   for (const { playerId, ...club } of rows) {

@@ -89,16 +89,21 @@ async function partsOf(
   const rows = await em.execute<({ id: string } & Parts)[]>(
     `select one.id,
        (select json_agg(${planView.json}) from plan
-        where player_id = one.id and removed_at is null and ends_on >= ?::date and starts_on <= ?::date + ${WINDOWS_REACH}) as plans,
+        where player_id = one.id and removed_at is null and ends_on >= ?::date
+          and starts_on <= ?::date + ${WINDOWS_REACH}) as plans,
        (select json_agg(${ticketView.json}) from ticket
-        where player_id = one.id and removed_at is null and state in ('asked', 'on the bench') and due_on is not null) as tickets,
-       (select json_agg(json_build_object('id', club.id, 'name', club.name, 'kind', club.kind, 'version', club.version,
+        where player_id = one.id and removed_at is null and state in ('asked', 'on the bench')
+          and due_on is not null) as tickets,
+       (select json_agg(json_build_object('id', club.id, 'name', club.name, 'kind', club.kind,
+         'version', club.version,
           'inGamer', carried.id is not null,
           'spec', case when carried.id is null then '{}' when spec_due <= (now() at time zone 'UTC')::date
-            then spec_as_of(club.id, (now() at time zone 'UTC')::date) else club.spec end) order by carried.place, club.place)
+            then spec_as_of(club.id, (now() at time zone 'UTC')::date) else club.spec end)
+              order by carried.place, club.place)
         from club left join (
           select bag_club.* from bag join bag_club on bag_club.bag_id = bag.id
-          where bag.player_id = one.id and bag.gamer and bag.removed_at is null) as carried on carried.club_id = club.id
+          where bag.player_id = one.id and bag.gamer and bag.removed_at is null) as carried
+            on carried.club_id = club.id
         where club.player_id = one.id and club.removed_at is null) as clubs
      from player one where one.id = any(?::uuid[])`,
     [from, to, `{${players.map(({ id }) => id).join(',')}}`],

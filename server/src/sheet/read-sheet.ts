@@ -182,9 +182,11 @@ export async function readChanges(
     [playerId],
   );
   const found = await em.execute<(ChangeRow & { cursorAt: string })[]>(
-    `select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId", undone_by_id as "undoneById",
+    `select id, player_id as "playerId", at, who, why, summary, undoes_id as "undoesId",
+      undone_by_id as "undoneById",
        to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as "cursorAt"
-     from change where player_id = ? and undoes_id is null ${before ? 'and (at < ?::timestamptz or (at = ?::timestamptz and id > ?))' : ''}
+     from change where player_id = ?
+       and undoes_id is null ${before ? 'and (at < ?::timestamptz or (at = ?::timestamptz and id > ?))' : ''}
      order by at desc, id limit ?`,
     [playerId, ...(before ? [before.at, before.at, before.id] : []), limit + 1],
   );
@@ -209,10 +211,12 @@ export async function readReadings(
     [clubId],
   );
   const found = await em.execute<(ReadingView & { cursorSeq: string })[]>(
-    `select reading.id, club_id as "clubId", key, value, taken_on::text as "takenOn", recorded_at as "recordedAt",
+    `select reading.id, club_id as "clubId", key, value, taken_on::text as "takenOn",
+      recorded_at as "recordedAt",
        change.who, change.why, reading.removed_at is not null as undone, reading.seq::text as "cursorSeq"
      from reading join change on change.id = reading.change_id
-     where club_id = ? ${before ? 'and (taken_on, seq) < (?::date, ?::bigint)' : ''} order by reading.taken_on desc, reading.seq desc limit ?`,
+     where club_id = ? ${before ? 'and (taken_on, seq) < (?::date, ?::bigint)' : ''}
+       order by reading.taken_on desc, reading.seq desc limit ?`,
     [clubId, ...(before ? [before.day, before.seq] : []), limit + 1],
   );
   const rows = found.slice(0, limit);
@@ -239,7 +243,8 @@ export async function readPlans(
   >(
     `with found as materialized (
        select * from plan where player_id = ? and removed_at is null
-         ${after ? 'and (starts_on < ?::date or (starts_on = ?::date and id > ?::uuid))' : ''} order by starts_on desc, id limit ?),
+         ${after ? 'and (starts_on < ?::date or (starts_on = ?::date and id > ?::uuid))' : ''}
+           order by starts_on desc, id limit ?),
        shown as (select * from found order by starts_on desc, id limit ?)
      select json_build_object(
        'rows', (select coalesce(json_agg(${planView.json} order by starts_on desc, id), '[]') from shown),
@@ -284,7 +289,8 @@ export async function readDifferences(
     })),
   );
   const made = await em.execute<{ clubId: string; key: string; at: string; who: string; why: string }[]>(
-    `select distinct on (reading.club_id, reading.key) reading.club_id as "clubId", reading.key, change.at, change.who, change.why
+    `select distinct on (reading.club_id, reading.key) reading.club_id as "clubId", reading.key, change.at,
+      change.who, change.why
      from jsonb_to_recordset(?::jsonb) as asked ("clubId" uuid, key text)
      join reading on reading.club_id = asked."clubId" and reading.key = asked.key
      join change on change.id = reading.change_id

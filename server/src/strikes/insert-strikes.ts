@@ -62,9 +62,12 @@ export async function keepStrikes(
   // times as fast as a document.
   const { rowCount } = await bulk(
     em,
-    `insert into strike (workspace_id, session_id, player_id, built_on, change_id, id, club_id, shot, number, hit_at, device_key, ${GIVEN_COLUMNS})
-     select ?, ?, ?, ?::date, ?::uuid, coalesce(fresh.id, gen_random_uuid()), club_id, shot, number, hit_at, device_key, ${GIVEN_COLUMNS}
-     from unnest(?::uuid[], ?::uuid[], ?::text[], ?::integer[], ?::timestamptz[], ?::text[], ${STRIKE_PARTS.map(() => '?::double precision[]').join(', ')})
+    `insert into strike (workspace_id, session_id, player_id, built_on, change_id, id, club_id, shot, number,
+      hit_at, device_key, ${GIVEN_COLUMNS})
+     select ?, ?, ?, ?::date, ?::uuid, coalesce(fresh.id, gen_random_uuid()), club_id, shot, number, hit_at,
+       device_key, ${GIVEN_COLUMNS}
+     from unnest(?::uuid[], ?::uuid[], ?::text[], ?::integer[], ?::timestamptz[], ?::text[],
+       ${STRIKE_PARTS.map(() => '?::double precision[]').join(', ')})
        as fresh (id, club_id, shot, number, hit_at, device_key, ${GIVEN_COLUMNS})
      on conflict (player_id, device_key, session_id) where device_key is not null do nothing`,
     [workspaceId, id, playerId, builtOn, changeId, ...lists],
@@ -99,7 +102,8 @@ export async function knownKeys(em: EntityManager, playerId: string): Promise<Se
     em,
     `select string_agg(device_key, ',') as keys from (
        select device_key from strike join session on session.id = strike.session_id
-       where strike.player_id = ? and device_key is not null and strike.removed_at is null and session.removed_at is null limit ${MAX_KEYS}) known`,
+       where strike.player_id = ? and device_key is not null and strike.removed_at is null
+         and session.removed_at is null limit ${MAX_KEYS}) known`,
     [playerId],
   );
   return new Set(rows[0]?.keys?.split(',') ?? []);

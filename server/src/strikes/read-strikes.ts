@@ -84,12 +84,17 @@ export async function readStrikesText(
     values.push(clubId);
   }
   const [row] = await em.execute<{ text: string }[]>(
-    `with wanted as (select * from strike where ${where.join(' and ')} order by built_on desc, session_id, number desc, arrival desc limit ${limit + 1}),
-       kept as (select * from wanted order by built_on desc, session_id, number desc, arrival desc limit ${limit})
+    `with wanted as (select * from strike where ${where.join(' and ')}
+         order by built_on desc, session_id, number desc, arrival desc limit ${limit + 1}),
+       kept as (select * from wanted
+         order by built_on desc, session_id, number desc, arrival desc limit ${limit})
      select json_build_object(
-       'strikes', (select coalesce(json_agg(${STRIKE_JSON} order by built_on, session_id, number, arrival), '[]') from kept),
-       'builds', (select coalesce(json_agg(json_build_object('clubId', club_id, 'builtOn', built_on, 'spec', spec_as_of(club_id, built_on))), '[]')
-                  from (select distinct club_id, built_on from kept where club_id is not null limit 2000) build),
+       'strikes', (
+         select coalesce(json_agg(${STRIKE_JSON} order by built_on, session_id, number, arrival), '[]') from kept),
+       'builds', (
+         select coalesce(json_agg(json_build_object(
+           'clubId', club_id, 'builtOn', built_on, 'spec', spec_as_of(club_id, built_on))), '[]')
+         from (select distinct club_id, built_on from kept where club_id is not null limit 2000) build),
        'more', (select count(*) > ${limit} from wanted))::text as text`,
     values,
   );
@@ -104,7 +109,8 @@ export async function readArrivals(
 ): Promise<{ arrival: number; strike: StrikeView }[]> {
   const rows = await em.execute<{ arrival: string; strike: StrikeView }[]>(
     `select arrival, ${STRIKE_JSON} as strike
-     from (select * from strike where session_id = ? and removed_at is null and arrival > ? order by arrival limit 500) next order by arrival`,
+     from (select * from strike where session_id = ? and removed_at is null and arrival > ?
+       order by arrival limit 500) next order by arrival`,
     [sessionId, after],
   );
   return rows.map(({ arrival, strike }) => ({ arrival: Number(arrival), strike }));
