@@ -1,7 +1,7 @@
 import { isFullSwing, type ClubKind, shotsIn } from '../clubs/index.js';
 import type { LadderClub } from '../spec/index.js';
 import type { CourseGround } from '../courses/index.js';
-import type { GappingStrategyId } from '../gaps/index.js';
+import { carryLadder, isMixedUp, stepsOf, type GappingStrategyId } from '../gaps/index.js';
 import { DEFAULT_CHOOSING_RULES, USUAL_UNEVEN_STROKES, type ChoosingRules } from './choose-bag.js';
 import { TIE_STROKES } from './tie.js';
 import { putterStrokes, type PutterStrategy } from './putter.js';
@@ -172,9 +172,12 @@ export function withinSwaps(
   };
 }
 
-/** What a locker lacks; said, because a round without a wedge is mostly a slip of the pen. */
+/**
+ * What a locker lacks, or what is wrong in it; said, because a round without a wedge is mostly a slip of the pen.
+ * Of clubs that are mixed up: the one that carries farther, and the one of less loft.
+ */
 export interface LockerFinding {
-  code: 'no wedge' | 'no putter' | 'no carry';
+  code: 'no wedge' | 'no putter' | 'no carry' | 'mixed up';
   clubIds: readonly string[];
 }
 
@@ -189,5 +192,7 @@ export function lockerFindings(clubs: readonly LadderClub[]): LockerFinding[] {
       isFullSwing(kind) && (!shots.full || (shots.full.source === 'modelled' && !changed?.full)),
   );
   if (silent.length > 0) findings.push({ code: 'no carry', clubIds: silent.map(({ id }) => id) });
+  for (const step of stepsOf(carryLadder(clubs)).filter(isMixedUp))
+    findings.push({ code: 'mixed up', clubIds: [step.upper.id, step.lower.id] });
   return findings;
 }

@@ -9,7 +9,7 @@ import {
   type StepContext,
 } from './judge-carry.js';
 import { coverOf, widestGapOf, type Step } from './ladder.js';
-import { loftFlags } from './loft-flags.js';
+import { isMixedUp, loftFlags } from './loft-flags.js';
 import type { Flag, Severity, StepReport, StepWord } from './report.js';
 
 /** The verdict on one step: its word, its flags, and how sure they are. */
@@ -43,8 +43,9 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   const cover = carry.word === 'wide' ? coverOf(step, owned) : undefined;
   if (cover) carry = { ...carry, word: 'covered', severity: carry.severity === 'error' ? 'warning' : 'fine' };
 
+  const mixedUp = isMixedUp(step);
   const flags: Flag[] = [];
-  if (carry.code && (carry.severity === 'warning' || carry.severity === 'error')) {
+  if (!mixedUp && carry.code && (carry.severity === 'warning' || carry.severity === 'error')) {
     flags.push({
       code: carry.code,
       severity: carry.severity,
@@ -61,7 +62,11 @@ export function assessStep(step: Step, context: StepContext): StepReport {
     lowerId: step.lower.id,
     carryM: step.carryM,
     widestGapM,
-    word: flags.length > 0 && isQuiet(carry.word) ? wordOfLoft(flags[0]!.code) : carry.word,
+    word: mixedUp
+      ? 'mixed up'
+      : flags.length > 0 && isQuiet(carry.word)
+        ? wordOfLoft(flags[0]!.code)
+        : carry.word,
     severity: worst,
     carryWord: carry.word,
     modelledIds: [step.upper, step.lower]
@@ -71,8 +76,8 @@ export function assessStep(step: Step, context: StepContext): StepReport {
   };
   // Set one by one: a hundred spreads a ladder are what makes it slow.
   if (unsettled && !isAtLimit) report.seems = estimate.word;
-  if (carry.limitM !== undefined) report.limitM = carry.limitM;
-  if (carry.code !== undefined) report.limitCode = carry.code;
+  if (carry.limitM !== undefined && !mixedUp) report.limitM = carry.limitM;
+  if (carry.code !== undefined && !mixedUp) report.limitCode = carry.code;
   if (step.loftDeg !== undefined) report.loftDeg = step.loftDeg;
   if (context.targetM !== undefined) report.targetM = context.targetM;
   if (context.targetDeg !== undefined) report.targetDeg = context.targetDeg;

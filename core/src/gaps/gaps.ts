@@ -154,6 +154,7 @@ function evennessOf(
 ): Evenness | undefined {
   let noise = 0;
   const off = steps.flatMap((step, i) => {
+    if (step.word === 'mixed up') return [];
     if (school.measure === 'loft') {
       return step.targetDeg === undefined || step.loftDeg === undefined
         ? []

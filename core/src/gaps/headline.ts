@@ -6,7 +6,8 @@ export function headlineOf(steps: readonly StepReport[], flags: readonly Flag[],
   for (const severity of ['error', 'warning'] as const) {
     const found = byWeight(flags, severity);
     if (!found[0]) continue;
-    const flag = byItsLofts(found, steps) ?? found[0];
+    // Where a number is wrong, nothing else can be relied on before it is put right.
+    const flag = found.find(({ code }) => code === 'mixed-up') ?? byItsLofts(found, steps) ?? found[0];
     const count = new Set(found.map(({ clubIds }) => clubIds.join(' '))).size;
     return { code: 'flag', severity, clubIds: flag.clubIds, flag, count };
   }

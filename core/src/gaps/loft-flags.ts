@@ -1,4 +1,4 @@
-import { isWedge } from '../clubs/index.js';
+import { isWedge, type ClubKind } from '../clubs/index.js';
 import { ROUNDING, type StepContext } from './judge-carry.js';
 import type { Step } from './ladder.js';
 import type { Flag, StepWord } from './report.js';
@@ -12,6 +12,7 @@ export function loftFlags(
   const { loftDeg } = step;
   const eitherOr = carryWord === 'either-or';
   if (loftDeg === undefined) return [];
+  if (isMixedUp(step)) return [loftFlag(step, loftDeg, 'mixed-up', 'error', mixedUpDeg(step))];
   if (loftDeg < -REVERSED_DEG) return [loftFlag(step, loftDeg, 'reversed', 'warning', 0)];
   if (isWedge(step.upper) && step.lower.kind === 'wedge') {
     const { wedgeLoftStepMaxDeg: max, wedgeLoftStepMinDeg: min } = settings;
@@ -42,3 +43,21 @@ function loftFlag(
  * no source.
  */
 const REVERSED_DEG = 0.5;
+
+/**
+ * A higher club may carry farther: for slow swings a hybrid of 27 degrees beats an iron of 20, a wood of 18 the
+ * driver. Farther apart than this, degrees, a loft or a carry was written down wrong. Ours.
+ */
+const MIXED_UP_DEG = 12;
+/** The same between two irons or wedges, whose heads are alike. */
+const MIXED_UP_IRONS_DEG = 6;
+const IRONS: ReadonlySet<ClubKind> = new Set(['iron', 'wedge']);
+
+function mixedUpDeg({ upper, lower }: Step): number {
+  return IRONS.has(upper.kind) && IRONS.has(lower.kind) ? MIXED_UP_IRONS_DEG : MIXED_UP_DEG;
+}
+
+/** Lofts so far the wrong way round that one of the pair's numbers must be wrong: its carry says nothing. */
+export function isMixedUp(step: Step): boolean {
+  return step.loftDeg !== undefined && step.loftDeg < -mixedUpDeg(step);
+}

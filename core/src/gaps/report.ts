@@ -9,7 +9,15 @@ export type Severity = 'fine' | 'unknown' | 'warning' | 'error';
 
 /** What a step is called. */
 export type StepWord =
-  'even' | 'wide' | 'narrow' | 'overlap' | 'either-or' | 'covered' | 'at the limit' | 'not known yet';
+  | 'even'
+  | 'wide'
+  | 'narrow'
+  | 'overlap'
+  | 'either-or'
+  | 'covered'
+  | 'at the limit'
+  | 'not known yet'
+  | 'mixed up';
 
 export type FlagCode =
   | 'wedge-loft-wide'
@@ -21,6 +29,7 @@ export type FlagCode =
   | 'narrow-of-target'
   | 'overlap'
   | 'reversed'
+  | 'mixed-up'
   | 'same-loft'
   | 'never-hit';
 

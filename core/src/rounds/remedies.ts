@@ -116,6 +116,8 @@ export function remedies({
   kinds = REMEDY_KINDS,
 }: RemedyRequest): Remedy[] {
   const before = gaps(bag, options);
+  // A number is wrong: it is put right first.
+  if (before.steps.some(({ word }) => word === 'mixed up')) return [];
   const worst = namedStep(before);
   const now = costOf(bag);
   const full = bag.filter((club) => club.shots.full);

@@ -208,5 +208,7 @@ export function lockerFindingSentence(
       return clubIds.length === 1
         ? `The ${nameOf(clubIds[0]!)} has no carry of its own.`
         : `${clubIds.length} clubs have no carry of their own.`;
+    case 'mixed up':
+      return `The ${nameOf(clubIds[0]!)} carries farther than the ${nameOf(clubIds[1]!)} with much more loft: one of their lofts or carries must be wrong, and this bag with it.`;
   }
 }

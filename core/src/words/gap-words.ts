@@ -73,8 +73,8 @@ export function evennessWords(evenness: Pick<Evenness, 'rms' | 'unit'>, unit: Di
 
 /** The verdict on a step with its numbers, what its lofts say after what its carry says. */
 export function stepSentence(step: StepReport, report: GapReport, unit: DistanceUnit): string {
-  const ofLofts = step.flags.filter((flag) => flag.unit === 'deg');
-  return [carrySentence(step, report, unit), ...ofLofts.map((flag) => loftSentence(flag, report))].join(' ');
+  const ofLofts = step.flags.filter((flag) => flag.unit === 'deg').map((flag) => loftSentence(flag, report));
+  return (step.word === 'mixed up' ? ofLofts : [carrySentence(step, report, unit), ...ofLofts]).join(' ');
 }
 
 /** Any finding with its numbers. */
@@ -142,6 +142,7 @@ const NOUNS: Record<Flag['code'], string> = {
   'narrow-of-target': 'narrow step',
   overlap: 'dead overlap',
   reversed: 'pair the wrong way round',
+  'mixed-up': 'pair mixed up',
   'same-loft': 'loft twice',
   'never-hit': 'idle club',
 };
@@ -154,7 +155,7 @@ function countWord(count: number): string {
 
 /** What the other steps are, so that the worst can be seen against them. */
 function othersAverage(worst: Flag, report: GapReport, unit: DistanceUnit): string {
-  if (worst.unit === 'per round') return '';
+  if (worst.unit === 'per round' || worst.code === 'mixed-up') return '';
   const others = report.steps.filter(
     (step) =>
       step.word !== 'either-or' &&
@@ -227,6 +228,8 @@ function loftSentence(flag: Flag, report: GapReport): string {
   switch (flag.code) {
     case 'reversed':
       return `${pair} is ${formatDegrees(-flag.value)} the wrong way: the weaker loft carries farther.`;
+    case 'mixed-up':
+      return `${nameIn(report, step.upperId)} carries farther than ${nameIn(report, step.lowerId)} with ${formatDegrees(-flag.value)} more loft: one of these lofts or carries must be wrong.`;
     case 'wedge-loft-wide':
       return `${pair} is ${loft} in the wedges, over ${formatDegrees(flag.limit)}.`;
     case 'wedge-loft-narrow':

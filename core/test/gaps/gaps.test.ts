@@ -239,6 +239,45 @@ describe('flags', () => {
     expect(report.flags.find((flag) => flag.code === 'same-loft')!.severity).toBe('note');
   });
 
+  it('takes a pair whose lofts are far the wrong way round for a slip of the pen, and says nothing else of its step', () => {
+    const set = [
+      club('driver', 'driver', 10, 240),
+      club('7 iron', 'iron', 34, 150),
+      club('8 iron', 'iron', 38, 140),
+      club('PW', 'wedge', 46, 120),
+    ];
+    const slips = [
+      // A carry typed into the wrong row, a carry with a figure missing, a loft with its point in the wrong place.
+      set.map((one) => (one.id === 'PW' ? club('PW', 'wedge', 46, 250) : one)),
+      set.map((one) => (one.id === '7 iron' ? club('7 iron', 'iron', 34, 15) : one)),
+      set.map((one) => (one.id === 'PW' ? club('PW', 'wedge', 4.6, 120) : one)),
+    ];
+    for (const slip of slips) {
+      const report = gaps(slip);
+      expect(report.headline.flag?.code).toBe('mixed-up');
+      const [upperId, lowerId] = report.headline.clubIds!;
+      const mixed = step(slip, upperId!, lowerId!);
+      expect([mixed.word, mixed.severity, mixed.flags.length]).toEqual(['mixed up', 'error', 1]);
+      expect(mixed.limitM).toBeUndefined();
+      const { title, text } = headlineWords(report, 'yd');
+      expect(title).toMatch(/pair mixed up\.$/);
+      expect(text).toMatch(
+        /carries farther than .* with \d+\.\d° more loft: one of these lofts or carries must be/,
+      );
+    }
+    expect(gaps(set).steps.some(({ word }) => word === 'mixed up')).toBe(false);
+  });
+
+  it('leaves slow swings their hybrids and woods, which carry farther than lower irons and the driver', () => {
+    for (const slow of [
+      [club('5h', 'hybrid', 27, 130), club('3i', 'iron', 20, 118)],
+      [club('5w', 'fairway', 19, 140), club('driver', 'driver', 9, 132)],
+      [club('7i', 'iron', 34, 100), club('6i', 'iron', 30, 98)],
+    ])
+      expect(gaps(slow).steps[0]!.word).not.toBe('mixed up');
+    expect(gaps([club('8i', 'iron', 38, 100), club('6i', 'iron', 30, 98)]).steps[0]!.word).toBe('mixed up');
+  });
+
   it("obeys the player's own thresholds", () => {
     expect(
       gaps(strongSetWedge(), { settings: { scoringStepMaxM: yards(25), wedgeLoftStepMaxDeg: 9 } }).faults,

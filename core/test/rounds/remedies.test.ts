@@ -52,6 +52,13 @@ it('a usual bag with one known carry is not told to turn a sleeve or bend: its c
     expect([kind, bends!.map(({ clubId }) => clubId)]).toEqual(['bend', ['7 iron']]);
 });
 
+it('of a bag with a pair mixed up nothing is advised: a number of it is wrong', () => {
+  const bag = strongSetWedge();
+  expect(asked(bag).found.length).toBeGreaterThan(0);
+  const slip = bag.map((one) => (one.kind === 'wedge' && one.loftDeg! > 50 ? { ...one, loftDeg: 5 } : one));
+  expect(asked(slip).found).toEqual([]);
+});
+
 describe('remedies for a gap under a strong set wedge', () => {
   const gapWedge = club('48', 'wedge', 48, 113);
   const { found, kind, inBag, costOf } = asked(strongSetWedge(), [gapWedge]);
