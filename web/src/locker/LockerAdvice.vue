@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { remedyWords } from '@tasche/core';
+import { clubsOfIds, lockerFindingSentence, lockerFindings, remedyWords } from '@tasche/core';
 import { computed } from 'vue';
 import { gainWords } from '../bag/gain-words';
 import { gamerQuestion } from '../bag/gamer-question';
@@ -16,6 +16,14 @@ const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const nameOf = store.nameOf;
 const question = computed(() => (store.readOnly ? null : gamerQuestion(store)));
 const { remedies } = useUsualRound(question);
+/** Of clubs of the gamer that are mixed up: nothing is advised before that is put right. */
+const mixedUp = computed(() => {
+  if (!question.value) return [];
+  const { request, bagIds } = question.value;
+  return lockerFindings(clubsOfIds(request.clubs, bagIds))
+    .filter(({ code }) => code === 'mixed up')
+    .map((finding) => lockerFindingSentence(finding, nameOf));
+});
 </script>
 
 <template>
@@ -26,6 +34,9 @@ const { remedies } = useUsualRound(question);
         <b>{{ remedyWords(remedy, nameOf, unit) }}</b> <span class="quiet">{{ gainWords(remedy) }}</span>
       </span>
       <RouterLink :to="{ name: 'bag', params: { playerId } }">Try it on the bag</RouterLink>
+    </template>
+    <template v-else-if="mixedUp.length > 0">
+      <span v-for="text in mixedUp" :key="text" class="verdict warning">◆ {{ text }}</span>
     </template>
     <span v-else class="quiet">Nothing in this locker makes the gamer better for a usual round.</span>
   </p>

@@ -72,6 +72,15 @@ describe('the verdict on a bag', () => {
     expect(card(even, { remedies: [] }).text()).not.toContain('Nothing in the locker');
   });
 
+  it('of a pair mixed up nothing is said but that, and that it is to be put right', () => {
+    const slip = [...even.slice(0, 4), iron('54', 5.4, 80)];
+    const text = card(slip, { remedies: [] }).text();
+    expect(text).toContain('One pair mixed up.');
+    expect(text).toContain('Put it right in the sheet');
+    expect(text).not.toContain('Nothing in the locker');
+    expect(card(slip, { remedies: [], readOnly: true }).text()).not.toContain('Put it right');
+  });
+
   it('a club to buy is named, and can be wished for, not tried', async () => {
     const wide = [...even.slice(0, 4), iron('54', 54, 80)];
     const buy: Remedy = {

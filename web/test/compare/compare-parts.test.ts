@@ -72,7 +72,8 @@ describe('builds side by side', () => {
 
   it('are ordered by a head', async () => {
     const view = table();
-    const carries = () => view.findAll('tbody tr').map((row) => Number.parseFloat(row.findAll('td')[2]!.text()));
+    const carries = () =>
+      view.findAll('tbody tr').map((row) => Number.parseFloat(row.findAll('td')[2]!.text()));
     await view.get('button[aria-label="Carry: order"]').trigger('click');
     expect(carries()).toEqual(carries().toSorted((a, b) => a - b));
     await view.get('button[aria-label="Carry, ascending: order"]').trigger('click');
