@@ -38,6 +38,8 @@ const props = withDefaults(
     orders?: boolean;
     /** All its rows stand, whether somebody is about to see them or not. */
     isWhole?: boolean;
+    /** They stand from the first: few rows that are the page itself. */
+    isAtOnce?: boolean;
     /** Its rows are on their way; its heads stand already. */
     coming?: boolean;
   }>(),
@@ -69,10 +71,10 @@ type Stage = (typeof STAGES)[number];
 const STEP_CELLS = 13;
 const SOON_PX = 300;
 const rowsOf = (cells: number) => Math.ceil(cells / props.columns.length);
-const isAtOnce = !props.coming && props.rows.length <= rowsOf(AT_ONCE_CELLS);
+const isAtOnce = props.isAtOnce || (!props.coming && props.rows.length <= rowsOf(AT_ONCE_CELLS));
 const stage = ref<number>(isAtOnce ? STAGES.length - 1 : 0);
 const has = (wantedStage: Stage) => stage.value >= STAGES.indexOf(wantedStage);
-const drawn = ref(isAtOnce ? rowsOf(AT_ONCE_CELLS) : 1);
+const drawn = ref(props.isAtOnce ? Infinity : isAtOnce ? rowsOf(AT_ONCE_CELLS) : 1);
 /** As far as somebody may see them soon. */
 const shown = computed(() =>
   has('body') ? found.value.slice(0, Math.min(wantedRows.value, drawn.value)) : [],
@@ -129,7 +131,7 @@ const tableColumns = computed(() =>
     key: column.id,
     title: () => head(column),
     align: column.align ?? 'left',
-    ...(!column.isLong && { className: 'short' }),
+    className: [!column.isLong && 'short', column.columnClass].filter(Boolean).join(' '),
     ...((column.isRowHead || column.cellClass) && { cellProps: (row: R) => cellProps(column, row) }),
     render: (row) => {
       const cell = slots[column.id];

@@ -16,6 +16,8 @@ export interface DataColumn<R> {
   isRowHead?: boolean;
   /** A class of its cells, for the page's style. */
   cellClass?: string | ((row: R) => string);
+  /** A class of its head and its cells. */
+  columnClass?: string;
   /**
    * What the cell holds: shown where the page has no slot for it, and what rows are ordered by. Left out, it
    * orders nothing.

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { StepReport } from '@tasche/core';
 import { useElementSize } from '@vueuse/core';
-import { computed, useTemplateRef } from 'vue';
+import { computed, defineAsyncComponent, useTemplateRef } from 'vue';
 import LadderRail from '../ladder/LadderRail.vue';
 import LadderRibs from '../ladder/LadderRibs.vue';
-import LadderTable from '../ladder/LadderTable.vue';
 import type { useBagLadder } from './use-bag-ladder';
+
+// The library's table is large, and few ask for it.
+const LadderTable = defineAsyncComponent(() => import('../ladder/LadderTable.vue'));
 
 /** The sheet of a bag with its ladder beside it: steps row by row and the rail, or all of it as a table. */
 const props = defineProps<{

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { clubName } from '@tasche/contract';
-import { NTable } from 'naive-ui';
 import {
   counted,
   basketReasonSentence,
@@ -11,6 +10,8 @@ import {
   type LadderClub,
 } from '@tasche/core';
 import { computed } from 'vue';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 
 /** The shots of a basket in the order they are worth hitting, with room to write carries down when it is printed. */
 const props = defineProps<{
@@ -41,41 +42,40 @@ const rows = computed(() =>
     why: basketReasonSentence(part, nameOf, props.unit),
   })),
 );
+const right = { align: 'right' as const };
+const columns = computed((): DataColumn<(typeof rows.value)[number]>[] => [
+  { id: 'name', head: 'Hit', isRowHead: true, value: ({ name }) => name },
+  { id: 'balls', head: 'Balls', ...right, cellClass: 'balls', value: ({ balls }) => balls },
+  { id: 'carry', head: `Carry, ${props.unit}`, ...right },
+  { id: 'now', head: 'Known to ±', ...right, value: ({ now }) => now },
+  { id: 'then', head: 'After ±', ...right, value: ({ then }) => then },
+  {
+    id: 'gain',
+    head: 'Worth',
+    hint: 'Strokes a round that leaving this out would cost',
+    ...right,
+    value: ({ gain }) => gain,
+  },
+  { id: 'why', head: 'What it settles', isLong: true, columnClass: 'why', value: ({ why }) => why },
+  { id: 'write', head: 'Carries', columnClass: 'write', value: () => '' },
+]);
 </script>
 
 <template>
   <div class="scroll">
-    <NTable class="basket" size="small" :single-line="false">
-      <caption class="unseen">
-        Shots to hit, those that settle most first
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Hit</th>
-          <th scope="col" class="num">Balls</th>
-          <th scope="col" class="num">Carry, {{ unit }}</th>
-          <th scope="col" class="num">Known to ±</th>
-          <th scope="col" class="num">After ±</th>
-          <th scope="col" class="num" title="Strokes a round that leaving this out would cost">Worth</th>
-          <th scope="col">What it settles</th>
-          <th scope="col" class="write print-only">Carries</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.key">
-          <th scope="row">{{ row.name }}</th>
-          <td class="num balls">{{ row.balls }}</td>
-          <td class="num">
-            {{ row.carry }} <span class="quiet small known">{{ row.known }}</span>
-          </td>
-          <td class="num">{{ row.now }}</td>
-          <td class="num">{{ row.then }}</td>
-          <td class="num">{{ row.gain }}</td>
-          <td class="why">{{ row.why }}</td>
-          <td class="print-only" />
-        </tr>
-      </tbody>
-    </NTable>
+    <DataTable
+      class="basket"
+      caption="Shots to hit, those that settle most first"
+      :columns="columns"
+      :rows="rows"
+      :row-key="({ key }) => key"
+      :orders="false"
+      is-at-once
+    >
+      <template #carry="{ row }"
+        >{{ row.carry }} <span class="quiet small known">{{ row.known }}</span></template
+      >
+    </DataTable>
   </div>
 </template>
 
@@ -83,35 +83,28 @@ const rows = computed(() =>
 .basket {
   margin-top: 12px;
 }
-.basket th[scope='row'] {
-  white-space: nowrap;
-  color: var(--ink);
+.basket :deep([role='rowheader']) {
   font-weight: 600;
 }
-.num {
-  text-align: right;
-  white-space: nowrap;
-}
-.balls {
+.basket :deep(.balls) {
   font-weight: 600;
   font-size: 17px;
 }
 .known {
   display: block;
 }
-.print-only {
+/* Room to write carries down, on paper. */
+.basket :deep(.write) {
   display: none;
 }
 @media print {
-  .print-only {
+  .basket :deep(.write) {
     display: table-cell;
-  }
-  .write {
     width: 34%;
   }
 }
 @media (max-width: 700px) {
-  .why {
+  .basket :deep(.why) {
     min-width: 250px;
   }
 }

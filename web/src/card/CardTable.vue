@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { NTable } from 'naive-ui';
 import {
   distanceNumber,
   formatDegrees,
@@ -10,6 +9,8 @@ import {
   type DistanceUnit,
 } from '@tasche/core';
 import { computed } from 'vue';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import { shortDay } from '../app/day';
 import { airWords } from '../conditions/air-units';
 import { groundWords, roundAirWords } from '../courses/ground-words';
@@ -25,6 +26,45 @@ const helpers = computed(() => helperColumns(page.value.request.steps, props.uni
 const number = (metres: number) => distanceNumber(metres, props.unit);
 const shotOf = (shots: readonly CardShot[], kind: string) => shots.find((shot) => shot.kind === kind);
 const home = computed(() => page.value.roundIds.length === 0);
+type Club = (typeof card.value.clubs)[number];
+const right = { align: 'right' as const };
+const homeOf = (shots: readonly CardShot[]) => {
+  const full = shotOf(shots, 'full');
+  return full ? number(full.homeM) : '–';
+};
+const carryColumns = computed((): DataColumn<Club>[] => [
+  { id: 'club', head: 'Club', isRowHead: true },
+  ...columns.value.map((kind) => ({ id: kind, head: SHOT_HEADS[kind], ...right, cellClass: kind })),
+  ...(home.value
+    ? []
+    : [
+        {
+          id: 'home',
+          head: 'At home',
+          ...right,
+          cellClass: 'quiet',
+          value: ({ shots }: Club) => homeOf(shots),
+        },
+      ]),
+  {
+    id: 'flag',
+    head: 'Flag',
+    hint: 'The flag a normal swing stops beside',
+    ...right,
+    cellClass: 'flag',
+    value: ({ perfectM }) => (perfectM === undefined ? '–' : number(perfectM)),
+  },
+]);
+const helperTableColumns = computed((): DataColumn<Club>[] => [
+  { id: 'club', head: 'Club', isRowHead: true, columnClass: 'again', value: ({ name }) => name },
+  ...helpers.value.map(({ key, head, says }) => ({
+    id: key,
+    head,
+    hint: says,
+    ...right,
+    value: (club: Club) => helperNumber(club, key, props.unit),
+  })),
+]);
 const slow = computed(() => slowSwingWords(card.value.clubs, 'left out'));
 const anyModelled = computed(() =>
   card.value.clubs.some(({ shots }) => shots.some(({ source }) => source === 'modelled')),
@@ -55,73 +95,42 @@ const uncovered = computed(() => card.value.uncovered[0]);
     </p>
     <div class="both">
       <div class="scroll">
-        <NTable size="small" :bordered="false" :bottom-bordered="false" class="carries">
-          <caption class="sr-only">
-            Carries,
-            {{
-              page.name
-            }}
-          </caption>
-          <thead>
-            <tr>
-              <th scope="col">Club</th>
-              <th v-for="kind in columns" :key="kind" scope="col" class="n">{{ SHOT_HEADS[kind] }}</th>
-              <th v-if="!home" scope="col" class="n quiet">At home</th>
-              <th scope="col" class="n" title="The flag a normal swing stops beside">Flag</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="club in card.clubs" :key="club.id">
-              <th scope="row">
-                {{ club.name }}
-                <span v-if="club.loftDeg !== undefined" class="quiet loft">{{
-                  formatDegrees(club.loftDeg)
-                }}</span>
-              </th>
-              <td v-for="kind in columns" :key="kind" class="n" :class="kind">
-                <template v-if="shotOf(club.shots, kind)">
-                  <span :class="{ modelled: shotOf(club.shots, kind)!.source === 'modelled' }"
-                    ><span
-                      v-if="shotOf(club.shots, kind)!.source === 'modelled'"
-                      class="hollow"
-                      aria-label="modelled"
-                      >○</span
-                    >{{ number(shotOf(club.shots, kind)!.carryM) }}</span
-                  >
-                </template>
-                <span v-else class="quiet">–</span>
-              </td>
-              <td v-if="!home" class="n quiet">
-                {{ shotOf(club.shots, 'full') ? number(shotOf(club.shots, 'full')!.homeM) : '–' }}
-              </td>
-              <td class="n flag">{{ club.perfectM === undefined ? '–' : number(club.perfectM) }}</td>
-            </tr>
-          </tbody>
-        </NTable>
+        <DataTable
+          class="carries"
+          :caption="`Carries, ${page.name}`"
+          :columns="carryColumns"
+          :rows="card.clubs"
+          :row-key="({ id }) => id"
+          :orders="false"
+          is-at-once
+        >
+          <template #club="{ row: club }">
+            {{ club.name }}{{ ' '
+            }}<span v-if="club.loftDeg !== undefined" class="quiet loft">{{
+              formatDegrees(club.loftDeg)
+            }}</span>
+          </template>
+          <template v-for="kind in columns" :key="kind" #[kind]="{ row: { shots } }">
+            <template v-for="(shot, i) in [shotOf(shots, kind)]" :key="i">
+              <span v-if="shot" :class="{ modelled: shot.source === 'modelled' }"
+                ><span v-if="shot.source === 'modelled'" class="hollow" aria-label="modelled">○</span
+                >{{ number(shot.carryM) }}</span
+              >
+              <span v-else class="quiet">–</span>
+            </template>
+          </template>
+        </DataTable>
       </div>
       <div class="scroll">
-        <NTable size="small" :bordered="false" :bottom-bordered="false" class="helpers">
-          <caption class="sr-only">
-            What wind, height and warmth do to the stock shot,
-            {{
-              page.name
-            }}
-          </caption>
-          <thead>
-            <tr>
-              <th scope="col" class="again">Club</th>
-              <th v-for="{ key, head, says } in helpers" :key="key" scope="col" class="n" :title="says">
-                {{ head }}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="club in card.clubs" :key="club.id">
-              <th scope="row" class="again">{{ club.name }}</th>
-              <td v-for="{ key } in helpers" :key="key" class="n">{{ helperNumber(club, key, unit) }}</td>
-            </tr>
-          </tbody>
-        </NTable>
+        <DataTable
+          class="helpers"
+          :caption="`What wind, height and warmth do to the stock shot, ${page.name}`"
+          :columns="helperTableColumns"
+          :rows="card.clubs"
+          :row-key="({ id }) => id"
+          :orders="false"
+          is-at-once
+        />
       </div>
     </div>
     <p v-if="own.length > 0" class="small">Own shots. {{ own.join('; ') }}.</p>
@@ -158,30 +167,19 @@ h2 .small {
   gap: 24px;
   margin-bottom: 6px;
 }
-th,
-td {
+.both :deep(.n-data-table-td),
+.both :deep(.n-data-table-th) {
   padding: 4px 10px 4px 0;
   height: 30px;
-  white-space: nowrap;
 }
-thead th {
-  font-weight: 400;
-  font-size: 12.5px;
-  color: var(--quiet);
-}
-tbody th {
-  text-align: left;
+.both :deep([role='rowheader']) {
   font-weight: 600;
 }
-.n {
-  text-align: right;
-  font-variant-numeric: tabular-nums;
-}
-.full {
+.both :deep(.full) {
   font-weight: 700;
   font-size: 16px;
 }
-.flag {
+.both :deep(.flag) {
   color: var(--petrol);
   font-weight: 600;
 }
@@ -198,32 +196,25 @@ tbody th {
   margin-right: 3px;
   font-style: normal;
 }
-.again {
+.both :deep(.again) {
   display: none;
-}
-.sr-only {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
 }
 @media (max-width: 900px) {
   .both {
     grid-template-columns: minmax(0, 1fr);
     gap: 14px;
   }
-  .again {
+  .both :deep(.again) {
     display: table-cell;
   }
-  th,
-  td {
+  .both :deep(.n-data-table-td),
+  .both :deep(.n-data-table-th) {
     padding-right: 6px;
   }
 }
 @media print {
-  th,
-  td {
+  .both :deep(.n-data-table-td),
+  .both :deep(.n-data-table-th) {
     height: 22px;
     padding-block: 1px;
   }

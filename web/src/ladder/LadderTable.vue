@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { NTable } from 'naive-ui';
 import {
   distanceNumber,
   formatDegrees,
@@ -7,7 +6,11 @@ import {
   stepSentence,
   type DistanceUnit,
   type GapReport,
+  type StepReport,
 } from '@tasche/core';
+import { computed } from 'vue';
+import DataTable from '../app/DataTable.vue';
+import type { DataColumn } from '../app/data-table';
 import type { Moved } from '../conditions/use-conditions';
 import { MARKS } from './marks';
 
@@ -30,87 +33,80 @@ const shiftOf = (clubId: string): string => {
   const moved = props.moved?.get(clubId);
   return moved ? signedDistance(moved.shiftCarryM, props.unit) : '';
 };
+const degrees = (deg: number | undefined) => (deg === undefined ? '' : formatDegrees(deg));
+function targetOf({ targetM, targetDeg }: StepReport): string {
+  return targetM === undefined ? degrees(targetDeg) : String(distanceNumber(targetM, props.unit, 1));
+}
+/** Each club, with the step to the next. */
+const rows = computed(() => props.report.rungs.map((rung, i) => ({ rung, step: props.report.steps[i] })));
+type Row = (typeof rows.value)[number];
+const right = { align: 'right' as const };
+const columns = computed((): DataColumn<Row>[] => [
+  { id: 'club', head: 'Club', isRowHead: true, value: ({ rung }) => rung.name },
+  { id: 'loft', head: 'Loft', ...right, value: ({ rung }) => degrees(rung.loftDeg) },
+  {
+    id: 'carry',
+    head: 'Carry',
+    ...right,
+    cellClass: ({ rung }) => (rung.plusMinusM === undefined ? '' : 'modelled'),
+  },
+  ...(props.moved
+    ? [
+        { id: 'shift', head: 'Against baseline', ...right, value: ({ rung }: Row) => shiftOf(rung.clubId) },
+        {
+          id: 'total',
+          head: 'Total, against baseline',
+          ...right,
+          value: ({ rung }: Row) => totalOf(rung.clubId),
+        },
+      ]
+    : []),
+  { id: 'loft-step', head: 'Loft step', ...right, value: ({ step }) => degrees(step?.loftDeg) },
+  {
+    id: 'carry-step',
+    head: 'Carry step',
+    ...right,
+    value: ({ step }) => step && distanceNumber(step.carryM, props.unit),
+  },
+  { id: 'target', head: 'Target', ...right, value: ({ step }) => step && targetOf(step) },
+  { id: 'verdict', head: 'Verdict', isLong: true },
+]);
 </script>
 
 <template>
-  <NTable size="small" :bordered="false" :bottom-bordered="false" class="ladder">
-    <caption class="unseen">
-      Ladder: each club with its loft and carry, and the step to the next club
-    </caption>
-    <thead>
-      <tr>
-        <th scope="col">Club</th>
-        <th scope="col">Loft</th>
-        <th scope="col">Carry</th>
-        <th v-if="moved" scope="col">Against baseline</th>
-        <th v-if="moved" scope="col">Total, against baseline</th>
-        <th scope="col">Loft step</th>
-        <th scope="col">Carry step</th>
-        <th scope="col">Target</th>
-        <th scope="col">Verdict</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="(rung, i) in report.rungs" :key="rung.clubId">
-        <th scope="row">{{ rung.name }}</th>
-        <td>{{ rung.loftDeg === undefined ? '' : formatDegrees(rung.loftDeg) }}</td>
-        <td :class="{ modelled: rung.plusMinusM !== undefined }">
-          {{ distanceNumber(rung.carryM, unit) }} {{ unit }}
-          <span v-if="rung.plusMinusM !== undefined" class="small"
-            >modelled ±{{ distanceNumber(rung.plusMinusM, unit) }}</span
-          >
-        </td>
-        <td v-if="moved">{{ shiftOf(rung.clubId) }}</td>
-        <td v-if="moved">{{ totalOf(rung.clubId) }}</td>
-        <template v-if="report.steps[i]">
-          <td>{{ report.steps[i].loftDeg === undefined ? '' : formatDegrees(report.steps[i].loftDeg) }}</td>
-          <td>{{ distanceNumber(report.steps[i].carryM, unit) }}</td>
-          <td>
-            {{
-              report.steps[i].targetM !== undefined
-                ? distanceNumber(report.steps[i].targetM, unit, 1)
-                : report.steps[i].targetDeg !== undefined
-                  ? formatDegrees(report.steps[i].targetDeg)
-                  : ''
-            }}
-          </td>
-          <td>
-            <span class="verdict" :class="report.steps[i].severity"
-              >{{ MARKS[report.steps[i].severity] }} {{ report.steps[i].word }}</span
-            >
-            <div class="small quiet">{{ stepSentence(report.steps[i], report, unit) }}</div>
-          </td>
-        </template>
-        <td v-else colspan="4" />
-      </tr>
-    </tbody>
-  </NTable>
+  <DataTable
+    class="ladder"
+    caption="Ladder: each club with its loft and carry, and the step to the next club"
+    :columns="columns"
+    :rows="rows"
+    :row-key="({ rung }) => rung.clubId"
+    :orders="false"
+    is-at-once
+  >
+    <template #carry="{ row: { rung } }">
+      {{ distanceNumber(rung.carryM, unit) }} {{ unit }}{{ ' '
+      }}<span v-if="rung.plusMinusM !== undefined" class="small"
+        >modelled ±{{ distanceNumber(rung.plusMinusM, unit) }}</span
+      >
+    </template>
+    <template #verdict="{ row: { step } }">
+      <template v-if="step">
+        <span class="verdict" :class="step.severity">{{ MARKS[step.severity] }} {{ step.word }}</span>
+        <div class="small quiet">{{ stepSentence(step, report, unit) }}</div>
+      </template>
+    </template>
+  </DataTable>
 </template>
 
 <style scoped>
-.ladder {
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 13.5px;
-}
-th,
-td {
-  text-align: left;
-  padding: 6px 10px 6px 0;
-  border-bottom: 1px solid var(--line-soft);
+.ladder :deep(.n-data-table-td) {
   vertical-align: top;
 }
-thead th {
-  color: var(--quiet);
-  font-weight: 400;
-  font-size: 12.5px;
+.ladder :deep([role='rowheader']) {
+  font-weight: 600;
 }
-td.modelled {
+.ladder :deep(.modelled) {
   font-style: italic;
   color: var(--quiet);
-}
-td:not(:last-child) {
-  text-align: right;
-  white-space: nowrap;
 }
 </style>

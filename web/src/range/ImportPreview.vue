@@ -2,11 +2,12 @@
 import { shotOptions } from '../clubs/shot-options';
 import type { ClubMatch, StrikeImportReport } from '@tasche/contract';
 import { counted, digits, distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
-import { NButton, NTable } from 'naive-ui';
+import { NTable } from 'naive-ui';
 import { computed } from 'vue';
 import { shortDay } from '../app/day';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { useSheet } from '../sheet/sheet-store';
+import RefusedRows from './RefusedRows.vue';
 import { carriesBeside, unitDoubt } from './import-carries';
 
 /** What would come of a file: its clubs and what each carries beside the sheet, and what cannot be taken. */
@@ -20,8 +21,6 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ match: [label: string, match: ClubMatch]; saveRefusals: [] }>();
 const store = useSheet();
-const MAX_LINES = 100;
-const MAX_REASONS = 12;
 const clubOptions = computed(() => [
   { value: '', label: 'left out' },
   ...store.clubs.filter(({ kind }) => isFullSwing(kind)).map(({ id, name }) => ({ value: id, label: name })),
@@ -109,47 +108,7 @@ function setShot(label: string, match: ClubMatch, shot: ShotKind): void {
         </tr>
       </tbody>
     </NTable>
-    <NTable
-      class="file-table"
-      v-if="report.refused > 0"
-      size="small"
-      :bordered="false"
-      :bottom-bordered="false"
-    >
-      <caption>
-        Cannot be taken
-        <NButton size="small" @click="emit('saveRefusals')">Save the list</NButton>
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">Line</th>
-          <th scope="col">Column</th>
-          <th scope="col">Found</th>
-          <th scope="col">Why</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr
-          v-for="one in report.refused > MAX_REASONS ? report.reasons.slice(0, MAX_REASONS) : []"
-          :key="`${one.column} ${one.reason}`"
-          class="sum"
-        >
-          <th scope="row">{{ counted(one.count, 'row') }}</th>
-          <td>{{ one.column }}</td>
-          <td />
-          <td>{{ one.reason }}</td>
-        </tr>
-        <tr v-for="one in report.refusals.slice(0, MAX_LINES)" :key="one.line">
-          <th scope="row">{{ one.line }}</th>
-          <td>{{ one.column }}</td>
-          <td class="found">{{ one.text }}</td>
-          <td>{{ one.reason }}</td>
-        </tr>
-        <tr v-if="report.refused > MAX_LINES">
-          <td colspan="4" class="quiet">and {{ digits(report.refused - MAX_LINES) }} more like these</td>
-        </tr>
-      </tbody>
-    </NTable>
+    <RefusedRows v-if="report.refused > 0" :report="report" @save="emit('saveRefusals')" />
   </div>
 </template>
 
@@ -172,16 +131,6 @@ caption {
 }
 .number {
   text-align: right;
-}
-.sum th,
-.sum td {
-  font-weight: 600;
-}
-.found {
-  max-width: 180px;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 @media (max-width: 700px) {
   .two {

@@ -45,8 +45,6 @@ describe('rows in the order of a column', () => {
   });
 });
 
-/** However slow the machine is. */
-
 describe('a table that is only read', () => {
   const table = (more: object = {}) =>
     mount(DataTable, {
@@ -96,6 +94,34 @@ describe('a table that is only read', () => {
     window.dispatchEvent(new Event('beforeprint'));
     await view.vm.$nextTick();
     expect(clubs(view)).toHaveLength(30);
+  });
+
+  it('that is the page itself stands whole from the first, though it has many cells and nobody sees it', () => {
+    class NothingIsSeen {
+      observe(): void {}
+      disconnect(): void {}
+    }
+    vi.stubGlobal('IntersectionObserver', NothingIsSeen);
+    onTestFinished(() => void vi.unstubAllGlobals());
+    const many = Array.from({ length: 40 }, (_one, i) => ({ ...JOBS[0]!, id: `m${i}`, club: `${i} iron` }));
+    expect(clubs(table({ rows: many, page: 50, isAtOnce: true }))).toHaveLength(40);
+  });
+
+  it('marks what a row is about, and gives cells and columns the classes of the page', () => {
+    const columns: DataColumn<Job>[] = [
+      { id: 'club', head: 'Club', isRowHead: true, value: ({ club }) => club },
+      {
+        id: 'id',
+        head: 'Id',
+        columnClass: 'narrow',
+        cellClass: ({ id }) => `of-${id}`,
+        value: ({ id }) => id,
+      },
+    ];
+    const view = table({ columns, rows: JOBS.slice(0, 2) });
+    expect(view.findAll('td[role="rowheader"]').map((cell) => cell.text())).toEqual(['5 iron', '6 iron']);
+    expect(view.findAll('.narrow')).toHaveLength(3);
+    expect(view.findAll(`td.of-${JOBS[1]!.id}`)).toHaveLength(1);
   });
 
   it('whose rows are on their way shows its heads, and not that there is nothing', async () => {

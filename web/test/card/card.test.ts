@@ -30,8 +30,8 @@ describe('a card on the screen', () => {
     ]);
     const rows = carries!.findAll('tbody tr');
     expect(rows[0]!.text()).toContain('○');
-    expect(rows[1]!.findAll('td')[0]!.text()).toBe('144');
-    expect(rows[1]!.findAll('td')[1]!.text()).toBe('130');
+    expect(rows[1]!.findAll('td')[1]!.text()).toBe('144');
+    expect(rows[1]!.findAll('td')[2]!.text()).toBe('130');
     expect(view.text()).toContain('○ modelled, not measured');
     expect(view.text()).not.toContain('No bag is settled');
   });

@@ -101,7 +101,7 @@ describe('the preview of a file', () => {
     expect(view.text()).toContain('0 to take');
     expect(view.text()).toContain('is not a number');
     expect(view.get('.warning').text()).toContain('Say which club it is');
-    await view.get('caption button').trigger('click');
+    await view.get('.title button').trigger('click');
     expect(view.emitted('saveRefusals')).toHaveLength(1);
   });
 });
