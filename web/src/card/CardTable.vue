@@ -171,6 +171,9 @@ h2 .small {
 .both :deep(.n-data-table-th) {
   padding: 4px 10px 4px 0;
   height: 30px;
+  /* The rows of both tables are level. */
+  line-height: 22px;
+  box-sizing: border-box;
 }
 .both :deep([role='rowheader']) {
   font-weight: 600;

@@ -69,7 +69,7 @@ const columns = computed((): DataColumn<Row>[] => [
     value: ({ step }) => step && distanceNumber(step.carryM, props.unit),
   },
   { id: 'target', head: 'Target', ...right, value: ({ step }) => step && targetOf(step) },
-  { id: 'verdict', head: 'Verdict', isLong: true },
+  { id: 'verdict', head: 'Verdict', isLong: true, columnClass: 'said' },
 ]);
 </script>
 
@@ -99,6 +99,13 @@ const columns = computed((): DataColumn<Row>[] => [
 </template>
 
 <style scoped>
+.ladder :deep(.said) {
+  width: 46%;
+}
+.ladder :deep(.n-data-table-td),
+.ladder :deep(.n-data-table-th) {
+  padding-inline: 0 10px;
+}
 .ladder :deep(.n-data-table-td) {
   vertical-align: top;
 }
