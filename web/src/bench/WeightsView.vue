@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ClubView, TicketDetails } from '@tasche/contract';
+import type { ClubView } from '@tasche/contract';
 import {
   BUILDER_WORDS,
   JOB_CAUTIONS,
@@ -25,7 +25,7 @@ import { addTickets, type TicketOccasion } from './new-tickets';
 import NearestShafts from './NearestShafts.vue';
 import MakeTickets from './MakeTickets.vue';
 import SetTable from './SetTable.vue';
-import { gramsWords, leavingClubs, trendCells } from './set-weights';
+import { gramsWords, leavingClubs, trendCells, weightTickets } from './set-weights';
 
 /**
  * Lengths, lies and weights down the set, what leaves its line and why, and the grams that bring clubs to one
@@ -91,22 +91,7 @@ const unfinished = computed(() => clubs.value.filter(({ id }) => (brought.value.
 function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
   if (targetPoints.value === undefined) return;
   const to = swingWeightWords(targetPoints.value);
-  const tickets = unfinished.value.map((club): TicketDetails => {
-    const { grams: change } = brought.value.get(club.id)!;
-    const lead = club.spec.leadG?.value;
-    const onHead = (typeof lead === 'number' ? lead : 0) + change!;
-    return {
-      ...occasion,
-      clubId: club.id,
-      job: 'weight',
-      name: `Bring the ${club.name} to ${to}`,
-      wanted: [
-        { key: 'swingWeight', value: to },
-        ...(onHead >= 0 ? [{ key: 'leadG' as const, value: onHead }] : []),
-      ],
-      why: grams(club.id),
-    };
-  });
+  const tickets = weightTickets(unfinished.value, brought.value, to, occasion);
   store.change(addTickets(props.playerId, tickets), `set brought to ${to}`);
 }
 </script>

@@ -1,4 +1,4 @@
-import { showQuantity, type ClubView } from '@tasche/contract';
+import { showQuantity, type ClubView, type TicketDetails } from '@tasche/contract';
 import type { bringTo } from '@tasche/core';
 import {
   TREND_KEYS,
@@ -10,6 +10,7 @@ import {
   type TrendKey,
 } from '@tasche/core';
 import { shortDay } from '../app/day';
+import type { TicketOccasion } from './new-tickets';
 
 export const TREND_HEADS: Record<TrendKey, string> = {
   lengthIn: 'Length',
@@ -90,4 +91,33 @@ export function gramsWords(brought: Brought | undefined): string {
   return brought.insteadG === undefined
     ? `${-brought.grams!} g of lead off the head${from}`
     : `${-brought.grams!} g off the head, or ${brought.insteadG} g under the grip${from}`;
+}
+
+/** A ticket for each club that is not at the swing weight yet, with the lead that will be on its head. */
+export function weightTickets(
+  clubs: readonly ClubView[],
+  brought: ReadonlyMap<string, Brought>,
+  to: string,
+  occasion: Omit<TicketOccasion, 'why'>,
+): TicketDetails[] {
+  return clubs.flatMap((club): TicketDetails[] => {
+    const one = brought.get(club.id);
+    if (!one?.grams) return [];
+    const lead = club.spec.leadG?.value;
+    const onHead = (typeof lead === 'number' ? lead : 0) + one.grams;
+    return [
+      {
+        ...occasion,
+        clubId: club.id,
+        job: 'weight',
+        name: `Bring the ${club.name} to ${to}`,
+        wanted: [
+          { key: 'swingWeight', value: to },
+          // More than its lead off the head is the builder's to find.
+          ...(onHead >= 0 ? [{ key: 'leadG' as const, value: onHead }] : []),
+        ],
+        why: gramsWords(one),
+      },
+    ];
+  });
 }

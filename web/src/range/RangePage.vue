@@ -1,24 +1,20 @@
 <script setup lang="ts">
 import LoadingRows from '../app/LoadingRows.vue';
-import PageHead from '../app/PageHead.vue';
 import Later from '../app/Later.vue';
-import UnitButton from '../app/UnitButton.vue';
-import LinkButton from '../app/LinkButton.vue';
-import { NButton, NEmpty } from 'naive-ui';
+import { NEmpty } from 'naive-ui';
 import { digits, type ShotKind } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { shortDay } from '../app/day';
 import { useSettings } from '../app/settings';
-import { settingWords } from '../conditions/air-units';
 import { baselineOf } from '@tasche/contract';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
+import RangeHead from './RangeHead.vue';
 import SessionList from './SessionList.vue';
 import SessionResults from './SessionResults.vue';
 import SessionTools from './SessionTools.vue';
 import CoverChart from './CoverChart.vue';
-import { playingConditionsOf, useRangeOf } from './range-store';
+import { useRangeOf } from './range-store';
 import { rangeWorker } from './range-link';
 import { useLive } from './use-live';
 import { DRIFT_SPANS, useSession, type DriftSpan } from './use-session';
@@ -93,28 +89,7 @@ useShortcuts('The range', {
 
 <template>
   <div class="page">
-    <PageHead :of="store.sheet!.player.name">
-      range<template v-if="session">, {{ session.name }}</template>
-      <template #says>
-        <p v-if="session" class="quiet small">
-          {{ shortDay(session.heldOn) }}, off {{ session.hitOff
-          }}<template v-if="session.ball">, ball {{ session.ball }}</template
-          >, {{ settingWords(playingConditionsOf(session), unit) }}; {{ session.source }}.
-          <template v-if="session.notes">{{ session.notes }}</template>
-        </p>
-        <p v-else class="quiet small">
-          Nothing was hit yet. Open a session, or bring a launch monitor’s file.
-        </p>
-      </template>
-      <template #actions>
-        <Later :px="34">
-          <UnitButton :own="store.sheet!.player.distanceUnit" />
-          <LinkButton :to="{ name: 'basket', params: { playerId } }">Next basket <kbd>Alt K</kbd></LinkButton>
-          <LinkButton :to="{ name: 'range-import', params: { playerId } }">Bring a file</LinkButton>
-          <NButton @click="forming = 'new'" type="primary">New session <kbd>Alt N</kbd></NButton>
-        </Later>
-      </template>
-    </PageHead>
+    <RangeHead :player-id="playerId" :session="session" :unit="unit" @new="forming = 'new'" />
     <SessionForm
       v-if="forming"
       :key="forming"
@@ -214,12 +189,6 @@ useShortcuts('The range', {
 .main {
   flex: 1;
   min-width: 0;
-}
-.n-button--primary-type kbd {
-  background: transparent;
-  color: inherit;
-  border-color: currentColor;
-  opacity: 0.75;
 }
 .empty {
   padding: 24px;

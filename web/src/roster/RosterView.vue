@@ -5,29 +5,18 @@ import { NButton, NCheckbox } from 'naive-ui';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePages } from '../api/read';
-import LinkButton from '../app/LinkButton.vue';
 import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import { today } from '../app/day';
-import ChoiceField from '../fields/ChoiceField.vue';
-import TextField from '../fields/TextField.vue';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useIdentity } from '../people/identity';
 import AddPlayer from './AddPlayer.vue';
 import MadeUpPlayers from './MadeUpPlayers.vue';
 import PrintRun from './PrintRun.vue';
 import RosterCard from './RosterCard.vue';
-import {
-  GROUPINGS,
-  ONLY,
-  ORDERS,
-  grouped,
-  mostPressing,
-  rosterRows,
-  shownRows,
-  type RosterLook,
-} from './roster-groups';
+import RosterLooks from './RosterLooks.vue';
+import { grouped, mostPressing, rosterRows, shownRows, type RosterLook } from './roster-groups';
 
 const BringPlayerIn = defineAsyncComponent(() => import('./BringPlayerIn.vue'));
 const BringListIn = defineAsyncComponent(() => import('./BringListIn.vue'));
@@ -123,20 +112,7 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
     <BringListIn v-if="listing" :known="(entries ?? []).map(({ player }) => player.name)" @close="endList" />
     <AddPlayer v-if="adding || (entries && here.length === 0)" />
     <MadeUpPlayers v-if="entries?.length === 0" />
-    <div v-if="here.length > 1" class="bar looks no-print">
-      <TextField
-        v-model:value="view.search"
-        aria-label="Search players and events"
-        placeholder="search…"
-        class="search"
-      />
-      <ChoiceField v-model:value="view.only" label="Show" :options="ONLY" size="small" />
-      <ChoiceField v-model:value="view.order" label="Order" :options="ORDERS" size="small" />
-      <ChoiceField v-model:value="view.group" label="Group" :options="GROUPINGS" size="small" />
-      <LinkButton v-if="first" size="small" :to="first.things[0]!.to" title="Alt N">
-        {{ first.player.name }}: {{ first.things[0]!.words }} <kbd>Alt N</kbd>
-      </LinkButton>
-    </div>
+    <RosterLooks v-if="here.length > 1" v-model="view" :first="first" />
     <p v-if="here.length > 0 && shown.length === 0" class="quiet">Nobody fits what is searched for.</p>
     <PrintRun
       v-if="run"
@@ -199,12 +175,6 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
   position: absolute;
   right: 14px;
   top: 12px;
-}
-.looks {
-  margin-bottom: 12px;
-}
-.search {
-  width: 160px;
 }
 h2 {
   font-size: 18px;

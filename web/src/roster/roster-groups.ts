@@ -41,7 +41,7 @@ export function rosterRows(entries: readonly RosterEntry[], today: string) {
       recent: changesSinceYesterday(entry, today),
     }));
 }
-type RosterRow = ReturnType<typeof rosterRows>[number];
+export type RosterRow = ReturnType<typeof rosterRows>[number];
 
 /** Who is shown, in the order asked for. Names are searched for, and the next event's name and course. */
 export function shownRows(rows: readonly RosterRow[], { search, only, order }: RosterLook): RosterRow[] {
