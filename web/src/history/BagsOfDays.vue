@@ -1,9 +1,8 @@
 <script setup lang="ts">
+import { NTable } from 'naive-ui';
 import type { DayView } from '@tasche/contract';
 import { distanceNumber, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
-import DataTable from '../app/DataTable.vue';
-import type { DataColumn } from '../app/data-table';
 import { shortDay } from '../app/day';
 import { bagsOfDays } from './bags-of-days';
 
@@ -20,49 +19,49 @@ const rows = computed(() =>
     return { id, was, is, isOut: after === null, isIn: then === null };
   }),
 );
-const right = { align: 'right' as const };
-const titleOf = ({ day, gamer }: DayView) => `${shortDay(day)}: ${gamer?.name ?? 'no gamer yet'}`;
-const columns = computed((): DataColumn<(typeof rows.value)[number]>[] => [
-  { id: 'was', head: titleOf(props.then) },
-  { id: 'was-loft', head: 'loft', ...right, value: ({ was }) => was.loft },
-  { id: 'was-carry', head: 'carry', ...right, value: ({ was }) => was.carry },
-  { id: 'is', head: titleOf(props.after), columnClass: 'after' },
-  { id: 'is-loft', head: 'loft', ...right },
-  { id: 'is-carry', head: 'carry', ...right },
-]);
 const balls = computed(() => [props.then.ball, props.after.ball].map((ball) => ball ?? 'not written down'));
 const isOtherBall = computed(() => props.then.ball !== props.after.ball);
 </script>
 
 <template>
-  <div class="bags">
-    <DataTable
-      caption="The gamers of two days"
-      :columns="columns"
-      :rows="rows"
-      :row-key="({ id }) => id"
-      :orders="false"
-      is-at-once
-    >
-      <template #was="{ row: { was, isOut } }">
-        <del v-if="isOut">{{ was.name }}</del><template v-else>{{ was.name }}</template>
-      </template>
-      <template #is="{ row: { is, isIn } }">
-        <ins v-if="isIn">{{ is.name }}</ins><template v-else>{{ is.name }}</template>
-      </template>
-      <template v-for="what in ['loft', 'carry'] as const" :key="what" #[`is-${what}`]="{ row }">
-        <ins v-if="!row.isIn && !row.isOut && row.was[what] !== row.is[what]">{{
-          row.is[what] || '–'
-        }}</ins><template v-else>{{ row.is[what] }}</template>
-      </template>
-    </DataTable>
-    <p class="quiet ball">
-      Ball: {{ balls[0]
-      }}<template v-if="isOtherBall"
-        >, then <ins>{{ balls[1] }}</ins></template
-      >
-    </p>
-  </div>
+  <NTable size="small" :bordered="false" :bottom-bordered="false" class="bags">
+    <thead>
+      <tr>
+        <th scope="col" colspan="3">{{ shortDay(then.day) }}: {{ then.gamer?.name ?? 'no gamer yet' }}</th>
+        <th scope="col" colspan="3" class="after">
+          {{ shortDay(after.day) }}: {{ after.gamer?.name ?? 'no gamer yet' }}
+        </th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="{ id, was, is, isOut, isIn } in rows" :key="id">
+        <td>
+          <del v-if="isOut">{{ was.name }}</del><template v-else>{{ was.name }}</template>
+        </td>
+        <td class="n">{{ was.loft }}</td>
+        <td class="n">{{ was.carry }}</td>
+        <td class="after">
+          <ins v-if="isIn">{{ is.name }}</ins><template v-else>{{ is.name }}</template>
+        </td>
+        <td class="n">
+          <ins v-if="!isIn && !isOut && was.loft !== is.loft">{{ is.loft || '–' }}</ins><template v-else>{{
+            is.loft
+          }}</template>
+        </td>
+        <td class="n">
+          <ins v-if="!isIn && !isOut && was.carry !== is.carry">{{ is.carry || '–' }}</ins><template v-else>{{
+            is.carry
+          }}</template>
+        </td>
+      </tr>
+      <tr class="ball">
+        <td colspan="3">Ball: {{ balls[0] }}</td>
+        <td colspan="3" class="after">
+          Ball: <ins v-if="isOtherBall">{{ balls[1] }}</ins><template v-else>{{ balls[1] }}</template>
+        </td>
+      </tr>
+    </tbody>
+  </NTable>
 </template>
 
 <style scoped>
@@ -70,16 +69,25 @@ const isOtherBall = computed(() => props.then.ball !== props.after.ball);
   margin: 8px 0;
   font-size: 13.5px;
 }
-.bags :deep(.n-data-table-td),
-.bags :deep(.n-data-table-th) {
+th {
+  text-align: left;
+  font-weight: 400;
+  color: var(--quiet);
+}
+td,
+th {
   padding: 3px 8px 3px 0;
 }
-.bags :deep(.after) {
+.n {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+.after {
   padding-left: 16px;
   border-left: 1px solid var(--line-soft);
 }
-.ball {
-  padding-top: 4px;
+.ball td {
+  color: var(--quiet);
 }
 del {
   color: var(--brick);

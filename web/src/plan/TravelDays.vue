@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { TravelSet } from '@tasche/core';
+import { NTable } from 'naive-ui';
 import { computed } from 'vue';
-import DataTable from '../app/DataTable.vue';
-import type { DataColumn } from '../app/data-table';
 import { insteadWords } from './round-swaps';
 import { daysWords, travelDays } from './travel-days';
 import type { TravelScenario } from './travel-scenarios';
@@ -14,40 +13,52 @@ const props = defineProps<{
   name: (clubId: string) => string;
 }>();
 const days = computed(() => travelDays(props.set));
-const columns = computed((): DataColumn<(typeof days.value)[number]>[] => [
-  { id: 'club', head: 'Club', isRowHead: true, value: ({ id }) => props.name(id) },
-  { id: 'words', head: 'Carried' },
-  ...props.scenarios.map(({ name, head, round }, s) => ({
-    id: `day-${s}`,
-    head,
-    hint: name,
-    align: 'center' as const,
-    columnClass: props.scenarios[s - 1]?.round === round ? 'day' : 'day first',
-  })),
-]);
 const base = computed(() => props.set.bags[0]?.ids ?? []);
 </script>
 
 <template>
   <div class="found">
     <div class="scroll" tabindex="0" role="group" aria-label="Clubs by day">
-      <DataTable
-        caption="Which club is carried on which day"
-        :columns="columns"
-        :rows="days"
-        :row-key="({ id }) => id"
-        :row-class="({ days: on, carried }) => (on === carried.length ? 'always' : on === 0 ? 'never' : '')"
-        :orders="false"
-        is-at-once
-      >
-        <template #words="{ row }"
-          ><span class="small">{{ daysWords(row) }}</span></template
-        >
-        <template v-for="(_one, s) in scenarios" :key="s" #[`day-${s}`]="{ row: { carried } }">
-          <span v-if="carried[s]" class="in">●</span><span v-else class="quiet">–</span
-          ><span class="unseen">{{ carried[s] ? 'carried' : 'left' }}</span>
-        </template>
-      </DataTable>
+      <NTable size="small" :bordered="false" :bottom-bordered="false">
+        <caption class="unseen">
+          Which club is carried on which day
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">Club</th>
+            <th scope="col">Carried</th>
+            <th
+              v-for="(one, s) in scenarios"
+              :key="one.name"
+              scope="col"
+              class="day"
+              :class="{ first: s === 0 || scenarios[s - 1]!.round !== one.round }"
+              :title="one.name"
+            >
+              {{ one.head }}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="one in days"
+            :key="one.id"
+            :class="{ always: one.days === one.carried.length, never: one.days === 0 }"
+          >
+            <th scope="row">{{ name(one.id) }}</th>
+            <td class="small">{{ daysWords(one) }}</td>
+            <td
+              v-for="(carried, s) in one.carried"
+              :key="s"
+              class="day"
+              :class="{ first: s === 0 || scenarios[s - 1]!.round !== scenarios[s]!.round }"
+            >
+              <span v-if="carried" class="in">●</span><span v-else class="quiet">–</span
+              ><span class="unseen">{{ carried ? 'carried' : 'left' }}</span>
+            </td>
+          </tr>
+        </tbody>
+      </NTable>
     </div>
     <ol class="small day-by-day" aria-label="Day by day">
       <li v-for="(bag, s) in set.bags" :key="bag.name">
@@ -71,27 +82,43 @@ const base = computed(() => props.set.bags[0]?.ids ?? []);
 </template>
 
 <style scoped>
-.found :deep(.n-data-table-td),
-.found :deep(.n-data-table-th) {
-  padding-block: 3px;
+table {
+  border-collapse: collapse;
+  font-size: 13.5px;
 }
-.found :deep(.day) {
-  padding-inline: 0;
+th {
+  text-align: left;
+  font-weight: 600;
+  padding: 3px 16px 3px 4px;
+  white-space: nowrap;
+}
+thead th {
+  font-weight: 400;
+  color: var(--quiet);
+  font-size: 12.5px;
+}
+td {
+  padding: 3px 14px 3px 0;
+  white-space: nowrap;
+}
+tbody tr > * {
+  border-top: 1px solid var(--line-soft);
+}
+.day {
+  text-align: center;
+  padding: 3px 0;
   min-width: 34px;
 }
-.found :deep(.day.first) {
+.day.first {
   border-left: 1px solid var(--line);
 }
 .in {
   color: var(--petrol);
 }
-.found :deep([role='rowheader']) {
-  font-weight: 600;
-}
-.found :deep(.always [role='rowheader']) {
+.always th {
   color: var(--petrol);
 }
-.found :deep(.never [role='rowheader']) {
+.never th {
   font-weight: 400;
   color: var(--quiet);
 }
