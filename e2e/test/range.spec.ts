@@ -143,7 +143,7 @@ test('a messy file is mapped, looked at, corrected, taken, taken back, and known
   await expect(refused).toContainText('7Spin Ratefastis not a number');
   await expect(refused).toContainText('9Carry Distance903must be between 1.1 and 449.5 yd');
   const saving = page.waitForEvent('download');
-  await refused.getByRole('button', { name: 'Save the list' }).click();
+  await page.getByRole('button', { name: 'Save the list' }).click();
   expect((await saving).suggestedFilename()).toBe('left out of messy.csv.csv');
   await expect(page.getByLabel('Club Drv is')).not.toHaveText('left out');
   await expect(page.getByLabel('Club Neuner is')).toHaveText('left out');
