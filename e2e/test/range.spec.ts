@@ -312,7 +312,7 @@ test('a basket is worked out for a half-known bag, hit ball by ball, and stops a
   const basket = page.getByRole('table', { name: 'Shots to hit' });
   await expect(basket).toContainText('modelled', { timeout: 60_000 });
   await expect(page.getByText(/balls on \d+ shots? are worth about/)).toBeVisible();
-  const first = (await basket.locator('tbody th').first().textContent())!.trim();
+  const first = (await basket.getByRole('rowheader').first().textContent())!.trim();
 
   await page.getByRole('button', { name: 'Hit this basket' }).click();
   const strip = page.getByRole('region', { name: 'Basket' });
