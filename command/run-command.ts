@@ -9,7 +9,7 @@ const USAGE = `tasche: spec sheets, ladders and club swaps
       --data DIR         another data folder (default .tasche beside this command)
       --reset            empties the data folder first
   ./tasche build         both parts, for machines that only run it: docs/several-machines.md
-  ./tasche test          every check; the last line counts them
+  ./tasche test          every check; at the end what failed by name, and the counts
       --only PART        types, lint, imports, unit, fuzz or browser
       --coverage         with the lines the unit tests run, and the files of which it is less than half
   ./tasche backup FILE   everything, into one file; also while Tasche runs

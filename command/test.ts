@@ -50,8 +50,8 @@ const READ: Readonly<Record<string, readonly Tool[]>> = {
 const RUN: Readonly<Record<string, Part>> = { unit, fuzz, browser };
 
 /**
- * `./tasche test`: every check; what failed is named at the end, and the last line counts them. What reads the code shares the cores; what runs it
- * has them to itself.
+ * `./tasche test`: every check; what failed is named at the end, and the last line counts them. What reads the
+ * code shares the cores; what runs it has them to itself.
  * @param withCoverage counts the lines the unit tests run too, which takes them a third longer
  */
 export async function test(only: string | undefined, withCoverage = false): Promise<void> {

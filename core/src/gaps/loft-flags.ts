@@ -46,14 +46,20 @@ const REVERSED_DEG = 0.5;
 
 /**
  * A higher club may carry farther: for slow swings a hybrid of 27 degrees beats an iron of 20, a wood of 18 the
- * driver. Farther apart than this, degrees, a loft or a carry was written down wrong. Ours.
+ * driver, and low irons of all lofts carry about alike. Farther apart than this, degrees, and with a carry that
+ * much longer, a loft or a carry was written down wrong. Ours.
  */
 const MIXED_UP_DEG = 12;
 /** The same between two irons or wedges, whose heads are alike. */
 const MIXED_UP_IRONS_DEG = 6;
+/** As a share of the longer carry. */
+const MIXED_UP_SHARE = 0.1;
+/** From here on, degrees, no swing does it, however near the carries are. */
+const NEVER_DEG = 20;
 const IRONS: ReadonlySet<ClubKind> = new Set(['iron', 'wedge']);
 
-function mixedUpDeg({ upper, lower }: Step): number {
+function mixedUpDeg({ upper, lower, carryM }: Step): number {
+  if (carryM <= MIXED_UP_SHARE * upper.carryM) return NEVER_DEG;
   return IRONS.has(upper.kind) && IRONS.has(lower.kind) ? MIXED_UP_IRONS_DEG : MIXED_UP_DEG;
 }
 

@@ -273,9 +273,13 @@ describe('flags', () => {
       [club('5h', 'hybrid', 27, 130), club('3i', 'iron', 20, 118)],
       [club('5w', 'fairway', 19, 140), club('driver', 'driver', 9, 132)],
       [club('7i', 'iron', 34, 100), club('6i', 'iron', 30, 98)],
+      // Whoever swings too slowly to get a long iron up carries them all alike.
+      [club('8i', 'iron', 38, 88), club('4i', 'iron', 23, 85)],
+      [club('7h', 'hybrid', 31, 92), club('3w', 'fairway', 15, 86)],
     ])
       expect(gaps(slow).steps[0]!.word).not.toBe('mixed up');
-    expect(gaps([club('8i', 'iron', 38, 100), club('6i', 'iron', 30, 98)]).steps[0]!.word).toBe('mixed up');
+    expect(gaps([club('8i', 'iron', 38, 112), club('6i', 'iron', 30, 98)]).steps[0]!.word).toBe('mixed up');
+    expect(gaps([club('PW', 'wedge', 46, 100), club('4i', 'iron', 23, 98)]).steps[0]!.word).toBe('mixed up');
   });
 
   it("obeys the player's own thresholds", () => {
