@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { oneAtATime } from './one-at-a-time.js';
 import { CliError } from './stop.js';
 
 const SHARED = [
@@ -33,9 +34,18 @@ export async function buildServer(root: string): Promise<string> {
 
 async function build(root: string, part: 'web' | 'server', sources: readonly string[]): Promise<string> {
   const out = path.join(root, part, 'dist');
-  const stamp = path.join(out, '.built-from');
   const from = fingerprint(root, sources);
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === from) return out;
+  // A build empties its folder first: two at once would take each other's files away.
+  await oneAtATime(path.join(root, 'node_modules', `.tasche-building-${part}`), async () => {
+    const stamp = path.join(out, '.built-from');
+    if (existsSync(stamp) && readFileSync(stamp, 'utf8') === from) return;
+    await buildAnew(root, part);
+    writeFileSync(stamp, from);
+  });
+  return out;
+}
+
+async function buildAnew(root: string, part: 'web' | 'server'): Promise<void> {
   console.log(`tasche: building the ${part} part`);
   // In a process of its own: it takes a gigabyte, which the server that comes after would hold on to.
   const done = await new Promise<number | null>((resolve, reject) => {
@@ -53,8 +63,6 @@ async function build(root: string, part: 'web' | 'server', sources: readonly str
       .once('error', reject);
   });
   if (done !== 0) throw new CliError(`the ${part} part could not be built, as above.`);
-  writeFileSync(stamp, from);
-  return out;
 }
 
 function fingerprint(root: string, sources: readonly string[]): string {
