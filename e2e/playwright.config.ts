@@ -22,6 +22,8 @@ export default defineConfig({
   use: {
     baseURL: process.env.TASCHE_URL ?? 'http://127.0.0.1:4310',
     viewport: { width: 1280, height: 800 },
+    // Every step of a transition would be drawn by the processor here.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env.TASCHE_BROWSER ?? '/usr/bin/chromium',
       args: [

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { cell, choose, demo, names, newPlayer, paste, saved, verdict } from './workbench';
+import { addPlayer, cell, choose, demo, names, newPlayer, paste, saved, verdict } from './workbench';
 
 test('a bag is written down with the keyboard alone, its hole is named, and the units flip without changing it', async ({
   page,
@@ -224,7 +224,7 @@ test("a gamer never holds a fifteenth club, and the server's no is shown", async
 test('an empty bag says how to begin: the cursor waits, and a usual bag with one carry is there at once', async ({
   page,
 }) => {
-  await newPlayer(page, 'Nele Neu', 'metres');
+  await addPlayer(page, 'Nele Neu', 'metres');
   await expect(page.locator('td[data-column="new"]')).toBeFocused();
   const ways = page.getByRole('region', { name: 'Begin this bag' });
   await choose(ways.getByLabel('Hybrids'), '2');

@@ -4,7 +4,7 @@ import { readFile } from 'node:fs/promises';
 import { createServer } from 'node:net';
 import path from 'node:path';
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { choose, newPlayer } from './workbench';
+import { addPlayer, choose } from './workbench';
 
 /**
  * Who gets in, on a server that is started as its users start it, without demo data: the first person,
@@ -108,8 +108,9 @@ test('the first person makes the owner’s account at the printed address, once'
   await owner.getByLabel('Password again').fill(PASSWORD);
   await owner.keyboard.press('Enter');
   await expect(owner.getByRole('heading', { name: 'Roster' })).toBeVisible();
-  davor = await newPlayer(owner, 'Davor Kolar');
-  await newPlayer(owner, 'Maren Tveit');
+  await addPlayer(owner, 'Davor Kolar', 'yards');
+  davor = new URL(owner.url()).pathname.split('/')[2]!;
+  await addPlayer(owner, 'Maren Tveit', 'yards');
 
   const late = await device(browser);
   await late.goto(firstPersonAt);

@@ -1,73 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
-import { cell, choose, demo, newPlayer, paste, saved } from './workbench';
-
-const rows = (page: Page) => page.getByRole('table', { name: 'Shots one by one' }).locator('tbody tr');
-/** Rows further down than the page shows are drawn once somebody scrolls to them. */
-async function expectRows(page: Page, count: number): Promise<void> {
-  await expect(async () => {
-    await page.mouse.wheel(0, 2000);
-    await expect(rows(page)).toHaveCount(count, { timeout: 1000 });
-  }).toPass({ timeout: 30_000 });
-}
-const clubs = (page: Page) => page.getByRole('table', { name: /What each club did/ });
-
-async function playerWithClubs(page: Page, name: string): Promise<string> {
-  const id = await newPlayer(page, name);
-  await cell(page, '', 'name').or(page.getByRole('grid').locator('td').first()).first().focus();
-  await paste(
-    page,
-    'club\tkind\tmeasured loft\tcarry [yd]\n7 iron\tiron\t33\t165\n9 iron\tiron\t41\t140\nDriver\tdriver\t10\t250\n56\twedge\t56\t90\n',
-  );
-  await expect(page.getByRole('grid').locator('tr[data-name="56"]')).toBeVisible();
-  await saved(page);
-  return `/players/${id}`;
-}
-
-async function newSession(page: Page, where: string): Promise<void> {
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('range');
-  await page.keyboard.press('Alt+n');
-  await page.getByLabel('Where').fill(where);
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(where);
-}
-
-test('ten are hit with the 7 iron before the monitor, none is lost while the page is closed, and the average is taken into the sheet and back', async ({
-  page,
-  context,
-}) => {
-  const player = await playerWithClubs(page, 'Live One');
-  await page.keyboard.press('Alt+g');
-  await newSession(page, 'Matting hall');
-  await page.getByRole('button', { name: 'Take shots from the monitor' }).click();
-  await expect(page.getByText(/stand-in is here/)).toBeVisible();
-  await choose(page.getByLabel('Club in hand'), '7 iron');
-  await saved(page);
-  await page.keyboard.press('Alt+h');
-  await expectRows(page, 10);
-  await expect(clubs(page)).toContainText(/7 iron\s*10/);
-
-  // Ten more, and the page is closed while they fly.
-  await page.keyboard.press('Alt+h');
-  await page.close();
-  const again = await context.newPage();
-  await again.goto(`${player}/range`);
-  await expectRows(again, 20);
-  await expect(again.getByRole('region', { name: 'Live board' })).toContainText(/last 10: average \d+/);
-
-  await clubs(again)
-    .getByRole('button', { name: /^Take \d+/ })
-    .click();
-  await expect(clubs(again)).toContainText('● taken');
-  await again.keyboard.press('Alt+b');
-  await expect(cell(again, '7 iron', 'shot.full.carryM')).toHaveAttribute('title', /20 shots/);
-  await expect(cell(again, '7 iron', 'shot.full.carryM')).toHaveClass(/measured/);
-  await again.keyboard.press('ControlOrMeta+z');
-  await expect(cell(again, '7 iron', 'shot.full.carryM')).toHaveText('165');
-  await again.goto(`${player}/range`);
-  await again.getByRole('button', { name: 'Stop taking shots' }).click();
-  await expect(again.getByRole('region', { name: 'Live board' })).toHaveCount(0);
-  await saved(again);
-});
+import { expect, test } from '@playwright/test';
+import { clubsHit, expectRows, newSession, playerWithClubs, shotRows } from './range-page';
+import { choose, demo, newPlayer, paste, saved } from './workbench';
 
 test('shots are written down by hand, one is left out with its reason, given to another club, and a deleted session comes back', async ({
   page,
@@ -87,19 +20,19 @@ test('shots are written down by hand, one is left out with its reason, given to 
   await page.keyboard.press('Enter');
   await expectRows(page, 6);
   // The newest stands first.
-  const shot = (number: number) => rows(page).nth(6 - number);
+  const shot = (number: number) => shotRows(page).nth(6 - number);
   await expect(shot(2)).toContainText('3 L');
   await expect(shot(4)).toContainText('outlier');
-  const before = await clubs(page).locator('tbody td b').first().textContent();
+  const before = await clubsHit(page).locator('tbody td b').first().textContent();
   await page.getByRole('button', { name: 'Leave out shot 4' }).click();
   await page.getByRole('button', { name: 'mis-hit' }).click();
   await expect(shot(4)).toContainText('left out: mis-hit');
-  await expect(clubs(page)).toContainText('5 of 6');
-  await expect(clubs(page).locator('tbody td b').first()).not.toHaveText(before!);
+  await expect(clubsHit(page)).toContainText('5 of 6');
+  await expect(clubsHit(page).locator('tbody td b').first()).not.toHaveText(before!);
   await choose(page.getByLabel('Club of shot 1'), '7 iron');
-  await expect(clubs(page).getByRole('button', { name: '7 iron' })).toBeVisible();
+  await expect(clubsHit(page).getByRole('button', { name: '7 iron' })).toBeVisible();
   await page.keyboard.press('ControlOrMeta+z');
-  await expect(clubs(page).getByRole('button', { name: '7 iron' })).toHaveCount(0);
+  await expect(clubsHit(page).getByRole('button', { name: '7 iron' })).toHaveCount(0);
   await page.keyboard.press('ControlOrMeta+z');
   await expect(shot(4)).not.toContainText('left out');
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
@@ -283,11 +216,11 @@ test('the demo’s sessions show what they are meant to: worn grooves, an outlie
   page,
 }) => {
   await page.goto(`${demo.davor}/range`);
-  await expect(clubs(page)).toContainText('60: spin lost and launch gained against before');
+  await expect(clubsHit(page)).toContainText('60: spin lost and launch gained against before');
   await expect(page.getByRole('heading', { name: 'What the gamer covers' })).toBeVisible();
   for (const chart of [/^Landing points/, /^Side view/, /^Chance of covering/])
     await expect(page.getByRole('img', { name: chart }).getByText('7 iron', { exact: true })).toBeAttached();
-  await clubs(page).getByRole('button', { name: '7 iron', exact: true }).click();
+  await clubsHit(page).getByRole('button', { name: '7 iron', exact: true }).click();
   await expect(page).toHaveURL(/clubs=/);
   await expectRows(page, 10);
   await expect(page.getByRole('img', { name: /^Landing points of 1 club;/ })).toBeAttached();

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { expect, type Locator, type Page } from '@playwright/test';
 
 /** What people do with the sheet, in their words. */
@@ -8,11 +9,8 @@ export const demo = {
   pim: '/players/7a5c4e00-0004-4000-8000-000000000000',
 };
 
-export async function newPlayer(
-  page: Page,
-  name: string,
-  unit: 'yards' | 'metres' = 'yards',
-): Promise<string> {
+/** A player is added as people do it, and their bag is open. */
+export async function addPlayer(page: Page, name: string, unit: 'yards' | 'metres'): Promise<void> {
   await page.goto('/roster');
   await page.getByRole('button', { name: 'Add a player' }).click();
   await page.getByLabel('Name', { exact: true }).fill(name);
@@ -20,7 +18,30 @@ export async function newPlayer(
   await page.getByRole('button', { name: 'Add and write the bag down' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
   await expect(page.getByRole('grid')).toBeVisible();
-  return new URL(page.url()).pathname.split('/')[2]!;
+}
+
+/** A player without clubs is there, and their bag open: for jobs that begin after that. */
+export async function newPlayer(
+  page: Page,
+  name: string,
+  unit: 'yards' | 'metres' = 'yards',
+): Promise<string> {
+  const id = randomUUID();
+  const player = { id, name, hand: 'right', distanceUnit: unit === 'yards' ? 'yd' : 'm' };
+  const answer = await page.request.post('/api/changes', {
+    data: {
+      id: randomUUID(),
+      commands: [
+        { do: 'addPlayer', player },
+        { do: 'addBag', bag: { id: randomUUID(), playerId: id, name: 'Gamer' }, clubIds: [] },
+      ],
+    },
+  });
+  expect(answer.status(), await answer.text()).toBe(200);
+  await page.goto(`/players/${id}/bag`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
+  await expect(page.getByRole('grid')).toBeVisible();
+  return id;
 }
 
 export function cell(page: Page, club: string, column: string): Locator {

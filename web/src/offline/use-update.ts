@@ -1,4 +1,5 @@
 import { ref } from 'vue';
+import { takeOver } from './take-over';
 
 /** A page that stays open asks so often whether there is a newer one. */
 const ASK_MS = 60 * 60 * 1000;
@@ -78,8 +79,13 @@ async function start(againMs: number): Promise<void> {
     hasWorker ||= navigator.serviceWorker.controller !== null;
     takeIt = () => {
       isTaken = true;
-      if (registration?.waiting) worker.messageSkipWaiting();
-      else reload();
+      takeOver(
+        registration,
+        () => {
+          worker.messageSkipWaiting();
+        },
+        reload,
+      );
     };
     setInterval(() => void registration?.update().catch(() => undefined), ASK_MS);
   } catch {
