@@ -73,7 +73,7 @@ test('flights of the bag and of an either-or pair, from the side and from above,
   await page.goto(`${demo.davor}/bag?wind=6&from=90`);
   await expect(page.locator('.rib').first()).toBeVisible();
   await page.keyboard.press('Alt+f');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('flights of Gamer');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Flights of Gamer');
   await expect(page).toHaveURL(/wind=6.*from=90/);
   const rows = page.getByRole('table', { name: 'Flights in this air' }).locator('tbody tr');
   await expect(rows).toHaveCount(13);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, newPlayer, paste, saved } from './workbench';
+import { choose, newPlayer, paste, saved, up } from './workbench';
 
 /** Seven clubs of one set with a strong set wedge: 8 degrees and some 24 yards above the 52. */
 const SET = [
@@ -77,7 +77,8 @@ test('a plan becomes steel: bent, measured, rebuilt, brought to one swing weight
   await expect(page.getByRole('status')).toContainText('the old one is retired');
 
   // The irons are brought to D4.
-  await page.getByRole('link', { name: 'To the bench' }).click();
+  await up(page, 'Bench');
+  await page.getByRole('link', { name: 'Weights and lengths' }).click();
   await expect(page.getByRole('row', { name: /^7 / })).toContainText('2 g on the head');
   await expect(page.getByRole('row', { name: /^52 / })).toContainText('under the grip');
   await page.getByRole('button', { name: /^Make \d tickets$/ }).click();

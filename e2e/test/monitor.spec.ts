@@ -99,7 +99,7 @@ test('an off-season: events out of a calendar, new clubs on trial before the mon
 
   // It is hit before the simulated monitor.
   await page.keyboard.press('Alt+g');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('range');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Range');
   await page.keyboard.press('Alt+n');
   await page.getByLabel('Where').fill('Winter barn');
   await page.keyboard.press('Enter');

@@ -26,7 +26,7 @@ export async function playerWithClubs(page: Page, name: string): Promise<string>
 }
 
 export async function newSession(page: Page, where: string): Promise<void> {
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('range');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Range');
   await page.keyboard.press('Alt+n');
   await page.getByLabel('Where').fill(where);
   await page.keyboard.press('Enter');

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { clubsHit, expectRows, newSession, playerWithClubs, shotRows } from './range-page';
-import { choose, demo, newPlayer, paste, saved } from './workbench';
+import { choose, demo, newPlayer, paste, saved, up } from './workbench';
 
 test('shots are written down by hand, one is left out with its reason, given to another club, and a deleted session comes back', async ({
   page,
@@ -136,7 +136,7 @@ test('a long file shows its progress and can be cancelled: nothing is kept', asy
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('alert')).toContainText('Cancelled; nothing was taken.');
   await thin(-1);
-  await page.getByRole('link', { name: 'To the range' }).first().click();
+  await up(page, 'Range');
   await expect(page.getByText('Nothing was hit yet')).toBeVisible();
   // A file over the limit is refused before a byte of it goes.
   await page.goto(`${player}/range/import`);
@@ -238,7 +238,7 @@ test('a basket is worked out for a half-known bag, hit ball by ball, and stops a
   await expect(page.getByRole('grid').locator('tr[data-name="56"]')).toBeVisible();
   await saved(page);
   await page.keyboard.press('Alt+g');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('range');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Range');
   await page.keyboard.press('Alt+k');
   await page.getByRole('button', { name: '30 balls' }).click();
   await expect(page).toHaveURL(/balls=30/);

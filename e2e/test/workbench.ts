@@ -79,6 +79,10 @@ export async function unfolded(page: Page, name: string): Promise<Locator> {
   return part;
 }
 
+/** Up to a page that the page lies under. */
+export const up = (page: Page, to: string) =>
+  page.getByRole('navigation', { name: 'Breadcrumb' }).getByRole('link', { name: to }).click();
+
 /** Everything typed has reached the server. */
 export async function saved(page: Page): Promise<void> {
   await expect

@@ -56,7 +56,7 @@ useHereInView(nav, () => `${String(route.name)} ${playerId.value}`);
         :class="{
           here:
             route.name === view.name ||
-            (view.name === 'range' && route.name === 'range-import') ||
+            (view.name === 'range' && ['range-import', 'basket'].includes(String(route.name))) ||
             (view.name === 'plan' && route.name === 'swap-sheet') ||
             (view.name === 'history' && ['club-life', 'review'].includes(String(route.name))) ||
             (view.name === 'bench' && BENCH_PAGES.includes(String(route.name))),

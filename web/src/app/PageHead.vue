@@ -1,15 +1,16 @@
 <script setup lang="ts">
-/** A page's head: whose it is and what, a line about it, and what can be done with all of it. */
+/** A page's head: what it lies under, whose it is and what, a line about it, and what can be done with all of it. */
 defineProps<{
   /** Whose page it is; their name comes first. */
   of?: string;
 }>();
-defineSlots<{ default(): unknown; says?(): unknown; actions?(): unknown }>();
+defineSlots<{ default(): unknown; way?(): unknown; says?(): unknown; actions?(): unknown }>();
 </script>
 
 <template>
   <header class="page-head">
     <div class="grow">
+      <slot name="way" />
       <h1>
         <template v-if="of">{{ of }} <span class="quiet dot">·</span>{{ ' ' }}</template
         ><slot />

@@ -7,6 +7,8 @@ import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { today } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
+import Breadcrumb from '../app/Breadcrumb.vue';
+import { stepsTo } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import { useSettings } from '../app/settings';
@@ -83,7 +85,8 @@ const print = () => window.print();
 <template>
   <div class="page">
     <PageHead :of="store.sheet!.player.name">
-      next basket
+      Next basket
+      <template #way><Breadcrumb :steps="stepsTo(store.sheet!.player, 'range')" /></template>
       <template #says>
         <p class="quiet small">
           Which shots to hit so that the balls settle most of what decides the bag and which club to hit.
@@ -92,7 +95,6 @@ const print = () => window.print();
       </template>
       <template #actions>
         <UnitButton :own="store.sheet!.player.distanceUnit" />
-        <LinkButton :to="{ name: 'range', params: { playerId } }">To the range</LinkButton>
         <NButton :disabled="lines.length === 0" @click="print">Print</NButton>
         <NButton type="primary" :disabled="lines.length === 0 || store.readOnly" @click="hit">
           Hit this basket

@@ -6,7 +6,8 @@ import { v4 as newId } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import FactList from '../app/FactList.vue';
-import LinkButton from '../app/LinkButton.vue';
+import Breadcrumb from '../app/Breadcrumb.vue';
+import { stepsTo } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import { shortDay, today } from '../app/day';
 import { useSheet } from '../sheet/sheet-store';
@@ -55,11 +56,11 @@ function copyBuild(): void {
     <template v-else>
       <PageHead :of="store.sheet!.player.name">
         {{ club.name }}, build sheet
+        <template #way><Breadcrumb :steps="stepsTo(store.sheet!.player, 'bench')" /></template>
         <template #says>
           <p class="quiet">Everything that is needed to build it again.</p>
         </template>
         <template #actions>
-          <LinkButton :to="{ name: 'weights', params: { playerId } }">To the bench</LinkButton>
           <NButton tag="a" :href="`/api/clubs/${clubId}/build.pdf`" target="_blank">PDF</NButton>
           <ShareButton :player-id="playerId" paper="build-sheet" :club-id="clubId" />
           <NButton @click="print">Print</NButton>

@@ -55,7 +55,7 @@ const above = computed(() =>
 <template>
   <div class="page">
     <PageHead :of="store.sheet!.player.name">
-      compare<template v-if="first">, against the {{ first.name }}</template>
+      Compare<template v-if="first">, against the {{ first.name }}</template>
       <template #says>
         <p class="quiet small">
           Two to six builds on the same task. A new driver must beat the old one; anything else is to match

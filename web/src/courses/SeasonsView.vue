@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
+import Breadcrumb from '../app/Breadcrumb.vue';
 import PageHead from '../app/PageHead.vue';
 import UnitButton from '../app/UnitButton.vue';
 import TextField from '../fields/TextField.vue';
@@ -68,10 +69,11 @@ const undo = useUndo();
   <div class="page">
     <PageHead>
       Season templates
+      <template #way><Breadcrumb :steps="[{ label: 'Courses', to: '/courses' }]" /></template>
       <template #says>
         <p class="quiet small">
           What a season does to any course. On a course it takes on the course’s own grass and sand, and may
-          be changed there. <RouterLink to="/courses">To the courses</RouterLink>
+          be changed there.
         </p>
       </template>
       <template #actions>

@@ -81,7 +81,7 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
 <template>
   <div class="page">
     <PageHead :of="store.sheet!.player.name">
-      flights of
+      Flights of
       {{ bag?.name ?? 'no bag yet' }}
       <template #says>
         <p class="quiet small">

@@ -16,7 +16,8 @@ import { useRoute, useRouter } from 'vue-router';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
 import { today } from '../app/day';
-import LinkButton from '../app/LinkButton.vue';
+import Breadcrumb from '../app/Breadcrumb.vue';
+import { stepsTo } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import { useSettings } from '../app/settings';
@@ -87,12 +88,12 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
   <div class="page review">
     <PageHead :of="store.sheet!.player.name">
       Season review
+      <template #way><Breadcrumb :steps="stepsTo(store.sheet!.player, 'history')" /></template>
       <template #says>
         <p class="quiet small">What was expected, and what came.</p>
       </template>
       <template #actions>
         <ChoiceField :value="days" label="Looked back on" :options="SPANS" @update:value="setDays" />
-        <LinkButton :to="{ name: 'history', params: { playerId } }">History</LinkButton>
       </template>
     </PageHead>
     <p v-if="share !== null" class="bar small" role="status">

@@ -90,7 +90,7 @@ function paste(text: string, row: number, column: number): void {
 <template>
   <div class="page">
     <PageHead :of="store.sheet!.player.name">
-      locker
+      Locker
       <template #says>
         <p class="quiet small">
           {{ counted(store.clubs.length, 'club') }} owned. Type, paste, or open one with Alt Enter.

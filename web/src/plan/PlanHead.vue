@@ -70,7 +70,7 @@ const print = () => window.print();
 
 <template>
   <PageHead :of="store.sheet!.player.name">
-    {{ plan?.name ?? (writing === 'event' ? 'plan an event' : 'plan')
+    {{ plan?.name ?? (writing === 'event' ? 'Plan an event' : 'Plan')
     }}<span v-if="bag?.gamer" class="tag">now the gamer</span>
     <template #says>
       <p v-if="plan" class="meta">

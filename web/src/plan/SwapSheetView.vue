@@ -3,7 +3,8 @@ import { NButton } from 'naive-ui';
 import { ballOn, roundCards } from '@tasche/contract';
 import { counted, COMMITTEE_DECIDES } from '@tasche/core';
 import { computed, onMounted } from 'vue';
-import LinkButton from '../app/LinkButton.vue';
+import Breadcrumb from '../app/Breadcrumb.vue';
+import { stepsTo } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import { shortDay, today } from '../app/day';
@@ -30,6 +31,10 @@ const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const plan = computed(() => store.sheet!.plans.find(({ id }) => id === props.planId));
 const event = computed(() => schedule.events.find(({ id }) => id === plan.value?.eventId));
 const planAt = computed(() => ({ name: 'plan', params: { ...props } }));
+const steps = computed(() => [
+  ...stepsTo(store.sheet!.player, 'plan'),
+  ...(plan.value ? [{ label: plan.value.name, to: planAt.value }] : []),
+]);
 const nameOf = store.nameOf;
 const rounds = computed(() =>
   event.value && plan.value
@@ -67,8 +72,9 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map(nameOf).jo
 
 <template>
   <div class="page sheet">
-    <PageHead>
-      Swap sheet <span class="quiet dot">·</span> {{ store.sheet!.player.name }}
+    <PageHead :of="store.sheet!.player.name">
+      Swap sheet
+      <template #way><Breadcrumb :steps="steps" /></template>
       <template #says>
         <p v-if="event" class="quiet">
           {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }}. At most
@@ -78,7 +84,6 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map(nameOf).jo
         </p>
       </template>
       <template #actions>
-        <LinkButton :to="planAt">To the plan</LinkButton>
         <ShareButton v-if="plan?.eventId" :player-id="playerId" paper="swap-sheet" :plan-id="planId" />
         <NButton :disabled="!isSettled" @click="print" type="primary"> Print </NButton>
       </template>
@@ -116,9 +121,6 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map(nameOf).jo
 </template>
 
 <style scoped>
-.dot {
-  font-weight: 400;
-}
 .sheet {
   max-width: 980px;
 }

@@ -44,7 +44,7 @@ const wanted = computed(() =>
 <template>
   <div class="page">
     <PageHead :of="player.name">
-      settings
+      Settings
       <template #says>
         <p class="quiet small">
           Every field saves as it is left; Ctrl Z takes it back.<span v-if="player.archived" class="tag"

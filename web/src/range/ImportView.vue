@@ -3,7 +3,8 @@ import { HIT_OFF, baselineOf } from '@tasche/contract';
 import { digits, type PlayingConditions } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
-import LinkButton from '../app/LinkButton.vue';
+import Breadcrumb from '../app/Breadcrumb.vue';
+import { stepsTo } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -53,15 +54,13 @@ const noClubColumn = computed(() => !mapping.value.columns.some(({ field }) => f
 <template>
   <div class="page">
     <PageHead :of="store.sheet!.player.name">
-      bring a file
+      Bring a file
+      <template #way><Breadcrumb :steps="stepsTo(store.sheet!.player, 'range')" /></template>
       <template #says>
         <p class="quiet small">
           A CSV of any launch monitor. You say what its columns and clubs are, and see a preview, before
           anything is kept.
         </p>
-      </template>
-      <template #actions>
-        <LinkButton :to="{ name: 'range', params: { playerId } }">To the range</LinkButton>
       </template>
     </PageHead>
     <FileField

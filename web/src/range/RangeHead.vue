@@ -21,7 +21,7 @@ const player = computed(() => store.sheet!.player);
 
 <template>
   <PageHead :of="player.name">
-    range<template v-if="session">, {{ session.name }}</template>
+    Range<template v-if="session">, {{ session.name }}</template>
     <template #says>
       <p v-if="session" class="quiet small">
         {{ shortDay(session.heldOn) }}, off {{ session.hitOff

@@ -43,6 +43,8 @@ const router = () =>
     history: createMemoryHistory(),
     routes: [
       ...routes,
+      { path: '/roster', name: 'roster', component: { template: '<i />' } },
+      { path: '/bag', name: 'bag', component: { template: '<i />' } },
       { path: '/build/:clubId', name: 'build', component: { template: '<i />' } },
       { path: '/:rest(.*)*', component: { template: '<i />' } },
     ],
