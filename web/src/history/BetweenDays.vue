@@ -5,7 +5,7 @@ import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
 import type { DayView, DifferenceView, EventView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useRead, useReads } from '../api/read';
 import { shortDay, today } from '../app/day';
@@ -14,6 +14,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import Fold from '../app/Fold.vue';
+import LoadingRows from '../app/LoadingRows.vue';
 import BagsOfDays from './BagsOfDays.vue';
 import PutBackPanel from './PutBackPanel.vue';
 import { factWords, readingName } from './fact-words';
@@ -23,6 +24,8 @@ import { factWords, readingName } from './fact-words';
  * why; and the way back.
  */
 const props = defineProps<{ playerId: string; unit: DistanceUnit }>();
+/** All of it has its place: what stands below moves no more. */
+const emit = defineEmits<{ settled: [] }>();
 const store = useSheet();
 const schedule = useSchedule();
 const route = useRoute();
@@ -60,6 +63,14 @@ const between = useRead<DifferenceView[]>(
 );
 const differences = computed(() => between.found.value ?? []);
 const problem = computed(() => bothDays.problem.value || between.problem.value);
+const isRead = computed(() => days.value !== null && between.found.value !== undefined);
+watch(
+  () => isRead.value || problem.value !== '',
+  (isSettled) => {
+    if (isSettled) emit('settled');
+  },
+  { immediate: true },
+);
 
 const nameIn = (day: DayView, id: string) =>
   day.clubs.find((club) => club.id === id)?.name ?? store.nameOf(id);
@@ -134,7 +145,8 @@ const putting = ref(false);
       />
     </p>
     <ProblemLine :text="problem" />
-    <template v-if="days && bag">
+    <LoadingRows v-if="!isRead && !problem" :rows="6" label="Reading both days" />
+    <template v-else-if="days && bag">
       <p class="gamer">
         <template v-if="bag.thenName === undefined">No gamer yet on {{ shortDay(from) }}.</template>
         <template v-else-if="bag.out.length + bag.in.length === 0">

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import LinkButton from '../app/LinkButton.vue';
+import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import { NButton } from 'naive-ui';
 import type { ChangeView } from '@tasche/contract';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { usePages } from '../api/read';
 import { shortMoment, withDaysSaid } from '../app/day';
 import { useSettings } from '../app/settings';
@@ -18,6 +19,8 @@ const store = useSheet();
 const settings = useSettings();
 const PAGE = 50;
 
+/** What stands above the rounds has its place: a press meant for them would go elsewhere before. */
+const isAboveSettled = ref(false);
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const {
   rows: changes,
@@ -45,7 +48,8 @@ const {
     <div class="columns">
       <section>
         <h2>Changes</h2>
-        <ol class="changes">
+        <LoadingRows v-if="!changes && !problem" :rows="12" label="Reading the changes" />
+        <ol v-else class="changes">
           <li v-for="change in changes ?? []" :key="change.id" :class="{ undone: change.undone }">
             <span class="quiet small when">{{ shortMoment(change.at) }}<br />{{ change.who }}</span>
             <span class="what"
@@ -62,8 +66,8 @@ const {
         </NButton>
       </section>
       <div>
-        <BetweenDays :player-id="playerId" :unit="unit" />
-        <RoundsPlayed :player-id="playerId" />
+        <BetweenDays :player-id="playerId" :unit="unit" @settled="isAboveSettled = true" />
+        <RoundsPlayed v-if="isAboveSettled" :player-id="playerId" />
       </div>
     </div>
   </div>
