@@ -14,7 +14,8 @@ import os from 'node:os';
 import path from 'node:path';
 import pg from 'pg';
 import { postgresPrograms } from './as-postgres.js';
-import { dataFolder, reaching, resetCluster, startCluster } from './cluster.js';
+import { reaching, resetCluster, startCluster } from './cluster.js';
+import { dataFolder } from './data-folder.js';
 import { CliError } from './stop.js';
 
 /** What a backup says of itself: `manifest.json` in its tar, beside `database.dump`. */

@@ -11,7 +11,8 @@ import { benchLoad } from './bench/bench-load.js';
 import { benchRange } from './bench/bench-range.js';
 import { benchRounds } from './bench/bench-rounds.js';
 import { benchSheet, tenYears } from './bench/bench-sheet.js';
-import { freePort, throwAwayCluster } from './cluster.js';
+import { throwAwayCluster } from './cluster.js';
+import { freePort } from './ports.js';
 import { CliError } from './stop.js';
 import { stopServer } from './test.js';
 

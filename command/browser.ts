@@ -7,7 +7,7 @@ const WHOLE = '/usr/bin/chromium';
 const WITHOUT_WINDOWS = '/usr/bin/chromium-headless-shell';
 
 /** The path of Debian's Chromium as its users have it; installed if need be. */
-function chromiumProgram(): string {
+export function chromiumProgram(): string {
   ensureDebian('Chromium', 'chromium', () => existsSync(WHOLE));
   return WHOLE;
 }

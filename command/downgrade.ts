@@ -1,6 +1,7 @@
 import pg from 'pg';
 import { backup } from './backup.js';
-import { dataFolder, reaching } from './cluster.js';
+import { reaching } from './cluster.js';
+import { dataFolder } from './data-folder.js';
 import { CliError } from './stop.js';
 
 /**

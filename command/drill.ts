@@ -2,8 +2,9 @@ import { existsSync, rmSync } from 'node:fs';
 import { randomBytes } from 'node:crypto';
 import { setTimeout as wait } from 'node:timers/promises';
 import { percentile } from './bench/figure.js';
+import { chromiumProgram } from './browser.js';
 import { buildServer, buildWeb } from './build.js';
-import { throwAwayFolder } from './cluster.js';
+import { throwAwayFolder } from './data-folder.js';
 import { ensureDebian } from './debian.js';
 import { drillTable, worseOf, type Outcome } from './drill/drill-table.js';
 import { FAULTS } from './drill/faults.js';
@@ -128,7 +129,7 @@ function requireParts(): void {
   ensureDebian('nftables', 'nftables', there('/usr/sbin/nft'));
   ensureDebian('iproute2', 'iproute2', () => existsSync('/usr/sbin/ip') || existsSync('/sbin/ip'));
   ensureDebian('openssl', 'openssl', there('/usr/bin/openssl'));
-  ensureDebian('Chromium', 'chromium', there('/usr/bin/chromium'));
+  chromiumProgram();
 }
 
 function secret(): string {

@@ -1,5 +1,6 @@
 import { plainEmail } from '@tasche/contract';
-import { dataFolder, reaching } from './cluster.js';
+import { reaching } from './cluster.js';
+import { dataFolder } from './data-folder.js';
 import { CliError } from './stop.js';
 
 /**

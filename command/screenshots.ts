@@ -3,7 +3,8 @@ import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { openBrowser } from './browser.js';
-import { freePort, throwAwayFolder } from './cluster.js';
+import { throwAwayFolder } from './data-folder.js';
+import { freePort } from './ports.js';
 import { ensureDebian } from './debian.js';
 import { startDemo, stopServer } from './test.js';
 

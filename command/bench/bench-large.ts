@@ -5,7 +5,8 @@ import pg from 'pg';
 import type { Page, RosterEntry } from '@tasche/contract';
 import { MORNING_SIZE, TOUR_SIZE, fillLarge } from '../../server/src/database/fill-large.js';
 import { buildServer } from '../build.js';
-import { freePort, throwAwayCluster } from '../cluster.js';
+import { throwAwayCluster } from '../cluster.js';
+import { freePort } from '../ports.js';
 import { percentile, report } from './figure.js';
 
 const CLIENTS = 20;

@@ -6,7 +6,8 @@ import pg from 'pg';
 import { loadDemo } from '../../server/src/demo/load-demo.js';
 import { migrate, openDatabase } from '../../server/src/database/database.js';
 import { asPostgres, postgresPrograms } from '../as-postgres.js';
-import { freePort, throwAwayFolder } from '../cluster.js';
+import { throwAwayFolder } from '../data-folder.js';
+import { freePort } from '../ports.js';
 import { ensureDebian } from '../debian.js';
 import { CliError } from '../stop.js';
 

@@ -4,6 +4,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { postgresPrograms } from '../as-postgres.js';
+import { chromiumProgram } from '../browser.js';
 import { CliError } from '../stop.js';
 import type { ClientAsks, DatabaseMember, Passwords } from './clients.js';
 import { databaseProxyOf, serverProxyOf, startDatabaseHosts } from './database-hosts.js';
@@ -111,7 +112,7 @@ export class Stage {
       [
         ...['--import', 'tsx', 'command/drill/clients.ts'],
         ...[this.databaseProxy.address, `https://${this.serverProxy.address}`, this.clientHost.address],
-        ...['/usr/bin/chromium', this.options.folder],
+        ...[chromiumProgram(), this.options.folder],
       ],
       {
         stdio: ['ignore', 'inherit', 'inherit', 'ipc'],

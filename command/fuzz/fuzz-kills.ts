@@ -4,7 +4,9 @@ import { readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Page, ReadingView } from '@tasche/contract';
-import { freePort, resetCluster, throwAwayFolder } from '../cluster.js';
+import { resetCluster } from '../cluster.js';
+import { throwAwayFolder } from '../data-folder.js';
+import { freePort } from '../ports.js';
 import { chanceFrom } from './chance.js';
 
 interface KillResult {

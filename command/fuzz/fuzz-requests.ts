@@ -1,7 +1,8 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { Agent, request as httpRequest } from 'node:http';
-import { freePort, throwAwayCluster } from '../cluster.js';
+import { throwAwayCluster } from '../cluster.js';
+import { freePort } from '../ports.js';
 import { chanceFrom } from './chance.js';
 import { fuzzRequest, type FuzzRequest } from './grammar.js';
 import {

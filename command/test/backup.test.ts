@@ -8,7 +8,8 @@ import { migrate, openDatabase, roleIn } from '../../server/src/database/databas
 import { Workspace } from '../../server/src/workspaces/workspace.js';
 import { inWorkspace } from '../../server/src/workspaces/in-workspace.js';
 import { workbenchIn, on, carry } from '../../server/test/workbench.js';
-import { startCluster, throwAwayFolder, type Cluster } from '../cluster.js';
+import { startCluster, type Cluster } from '../cluster.js';
+import { throwAwayFolder } from '../data-folder.js';
 import { runHere } from './run-here.js';
 
 const root = path.resolve(import.meta.dirname, '../..');

@@ -3,7 +3,8 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, w
 import path from 'node:path';
 import pg from 'pg';
 import { afterEach, describe, expect, it } from 'vitest';
-import { resetCluster, startCluster, throwAwayFolder } from '../cluster.js';
+import { resetCluster, startCluster } from '../cluster.js';
+import { throwAwayFolder } from '../data-folder.js';
 
 const folders: string[] = [];
 const newFolder = () => {

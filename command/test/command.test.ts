@@ -5,7 +5,8 @@ import path from 'node:path';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { buildServer } from '../build.js';
-import { freePort, throwAwayCluster, type Cluster } from '../cluster.js';
+import { throwAwayCluster, type Cluster } from '../cluster.js';
+import { freePort } from '../ports.js';
 import { runHere } from './run-here.js';
 
 const root = path.resolve(import.meta.dirname, '../..');

@@ -9,7 +9,9 @@ import { inWorkspace } from '../../server/src/workspaces/in-workspace.js';
 import { Workspace } from '../../server/src/workspaces/workspace.js';
 import { on, workbenchIn, type Workbench } from '../../server/test/workbench.js';
 import { buildServer } from '../build.js';
-import { freePort, startCluster, throwAwayFolder, type Cluster } from '../cluster.js';
+import { startCluster, type Cluster } from '../cluster.js';
+import { throwAwayFolder } from '../data-folder.js';
+import { freePort } from '../ports.js';
 import { drillTable, worseOf, type DrillStanding } from '../drill/drill-table.js';
 import { Ledger, standingOf } from '../drill/ledger.js';
 

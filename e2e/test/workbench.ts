@@ -81,7 +81,7 @@ export async function unfolded(page: Page, name: string): Promise<Locator> {
 
 /** Up to a page that the page lies under. */
 export const up = (page: Page, to: string) =>
-  page.getByRole('navigation', { name: 'Breadcrumb' }).getByRole('link', { name: to }).click();
+  page.getByRole('navigation', { name: 'Breadcrumb' }).getByRole('link', { name: to, exact: true }).click();
 
 /** Everything typed has reached the server. */
 export async function saved(page: Page): Promise<void> {

@@ -6,7 +6,7 @@ import type { AddressInfo } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { freePort } from '../../command/cluster.js';
+import { freePort } from '../../command/ports.js';
 import { PASSWORD, frontDoor, type FrontDoor } from './front-door.js';
 
 /** The nginx of docs/security.md, in front of the application, ending TLS with a certificate made here. */

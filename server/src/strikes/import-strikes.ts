@@ -1,25 +1,18 @@
 import { hash } from 'node:crypto';
 import { setImmediate } from 'node:timers/promises';
 import {
-  givenWithSmash,
-  MAX_FILE_DAYS,
   MAX_FILE_ROWS,
-  MAX_LABELS,
-  MAX_REFUSALS_NAMED,
-  guessClub,
   headsKey,
   labelKey,
   parseStrikeFileSpec,
   strikeRowReader,
   type ClubMatch,
-  type RowRefusal,
   type StrikeFileSpec,
   type StrikeImportReport,
   type StrikeRow,
 } from '@tasche/contract';
 import { STRIKE_PARTS, type StrikePart } from '@tasche/core';
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
-import { v4 as newId } from 'uuid';
 import { finish } from '../changes/apply-change.js';
 import { doneBefore } from '../changes/done-before.js';
 import { latestDay } from '../changes/latest-day.js';
@@ -27,18 +20,13 @@ import { ChangeRecorder } from '../changes/change-recorder.js';
 import { Club } from '../clubs/club.js';
 import { badInput, notFound } from '../http/http-error.js';
 import { stopIfHungUp } from '../http/route-context.js';
-import type { Session } from '../sessions/session.js';
 import type { Scope } from '../people/scope.js';
 import { inWorkspace } from '../workspaces/in-workspace.js';
 import { fileRows, splitOrder } from './file-rows.js';
+import { ImportTally } from './import-tally.js';
+import { ImportedSessions } from './imported-sessions.js';
 import type { ReceivedFile } from './received-file.js';
-import {
-  keepStrikes,
-  knownKeys,
-  strikesToKeep,
-  type KeptStrike,
-  type StrikesToKeep,
-} from './insert-strikes.js';
+import { knownKeys } from './insert-strikes.js';
 
 interface StrikeImportRequest {
   playerId: string;
@@ -92,9 +80,9 @@ export async function importStrikes(
     const clubs = await em.find(Club, { playerId, removedAt: null }, { limit: 500 });
     for (const match of Object.values(order.clubs))
       if (match && !clubs.some((club) => club.id === match.clubId)) throw notFound('club');
-    const count = new Tally(clubs, order);
+    const count = new ImportTally(clubs, order);
     const known = await knownKeys(em, playerId);
-    const keeper = new Keeper(recorder, playerId, order);
+    const keeper = new ImportedSessions(recorder, playerId, order);
     const read = strikeRowReader(order.mapping, order.heads);
     const lastDay = await latestDay(em);
     const occurrences = new Map<string, number>();
@@ -217,174 +205,6 @@ function remembered(of: (text: string) => string): (text: string) => string {
     if (answer === undefined) known.set(text, (answer = of(text)));
     return answer;
   };
-}
-
-/** What came of a club's label so far. */
-interface LabelCount {
-  label: string;
-  rows: number;
-  match: ClubMatch;
-  /** Rows that give a carry, and their sum in metres. */
-  carries: number;
-  carrySumM: number;
-}
-
-/** Counts what happens to a file's rows. */
-class Tally {
-  rows = 0;
-  taken = 0;
-  duplicates = 0;
-  otherClubs = 0;
-  refused = 0;
-  readonly days = new Map<string, number>();
-  readonly #refusals: ({ line: number } & RowRefusal)[] = [];
-  readonly #reasons = new Map<string, { column: string; reason: string; count: number }>();
-  readonly #labels = new Map<string, LabelCount>();
-
-  constructor(
-    readonly clubs: readonly Club[],
-    readonly order: StrikeFileSpec,
-  ) {}
-
-  /**
-   * The club a label is: as the person said, or as it looks while nobody has; null where its rows are left
-   * out.
-   */
-  matchOf(label: string, key: string, carryM: number | undefined): ClubMatch {
-    let entry = this.#labels.get(key);
-    if (!entry) {
-      if (this.#labels.size >= MAX_LABELS)
-        throw badInput(
-          `The club column holds more than ${MAX_LABELS} different names; is it the right column?`,
-          [{ field: 'mapping.columns', message: 'club' }],
-        );
-      const said = Object.hasOwn(this.order.clubs, key) ? this.order.clubs[key]! : undefined;
-      this.#labels.set(
-        key,
-        (entry = {
-          label,
-          rows: 0,
-          carries: 0,
-          carrySumM: 0,
-          match: said === undefined ? guessClub(label, this.clubs) : said,
-        }),
-      );
-    }
-    entry.rows += 1;
-    if (carryM !== undefined) {
-      entry.carries += 1;
-      entry.carrySumM += carryM;
-    }
-    if (!entry.match) this.otherClubs += 1;
-    return entry.match;
-  }
-
-  on(day: string): void {
-    if (!this.days.has(day) && this.days.size >= MAX_FILE_DAYS)
-      throw badInput(`The file's shots fall on more than ${MAX_FILE_DAYS} days; split it.`, [
-        { field: 'file', message: 'too many days' },
-      ]);
-    this.days.set(day, (this.days.get(day) ?? 0) + 1);
-  }
-
-  kept(offered: number, fresh: number): void {
-    this.taken += fresh;
-    this.duplicates += offered - fresh;
-  }
-
-  refuse(line: number, refusal: RowRefusal): void {
-    this.refused += 1;
-    if (this.#refusals.length < MAX_REFUSALS_NAMED) this.#refusals.push({ line, ...refusal });
-    const key = `${refusal.column} ${refusal.reason}`;
-    const reason = this.#reasons.get(key) ?? { column: refusal.column, reason: refusal.reason, count: 0 };
-    reason.count += 1;
-    this.#reasons.set(key, reason);
-  }
-
-  report(changeId: string | null): StrikeImportReport {
-    const { rows, taken, duplicates, otherClubs, refused } = this;
-    return {
-      rows,
-      taken,
-      duplicates,
-      otherClubs,
-      refused,
-      changeId,
-      refusals: this.#refusals,
-      reasons: [...this.#reasons.values()].sort((a, b) => b.count - a.count),
-      labels: [...this.#labels.values()].map(({ label, rows: labelled, match, carries, carrySumM }) => ({
-        label,
-        rows: labelled,
-        match,
-        carryM: carries === 0 ? null : carrySumM / carries,
-      })),
-      days: [...this.days]
-        .map(([day, count]) => ({ day, rows: count }))
-        .sort((a, b) => (a.day < b.day ? -1 : 1)),
-    };
-  }
-}
-
-type Waiting = readonly { row: StrikeRow; match: NonNullable<ClubMatch>; day: string; key: string }[];
-
-/** Keeps the balls, in a session for each day. */
-class Keeper {
-  readonly #sessions = new Map<string, Session>();
-  readonly #numbers = new Map<string, number>();
-
-  constructor(
-    readonly recorder: ChangeRecorder,
-    readonly playerId: string,
-    readonly order: StrikeFileSpec,
-  ) {}
-
-  /** The balls by day, numbered, made ready for the database. */
-  ready(waiting: Waiting): Map<string, StrikesToKeep> {
-    const byDay = new Map<string, KeptStrike[]>();
-    for (const { row, match, day, key } of waiting) {
-      const number = (this.#numbers.get(day) ?? 0) + 1;
-      this.#numbers.set(day, number);
-      const kept = byDay.get(day) ?? [];
-      if (kept.length === 0) byDay.set(day, kept);
-      kept.push({
-        clubId: match.clubId,
-        shot: row.shot ?? match.shot,
-        number,
-        hitAt: row.time === undefined ? null : `${day}T${row.time}${zone(this.order.zoneMinutes)}`,
-        builtOn: day,
-        given: givenWithSmash(row),
-        deviceKey: key,
-        changeId: null,
-      });
-    }
-    return new Map([...byDay].map(([day, strikes]) => [day, strikesToKeep(strikes)]));
-  }
-
-  async keep(ready: ReadonlyMap<string, StrikesToKeep>): Promise<void> {
-    const fresh = [...ready.keys()].filter((day) => !this.#sessions.has(day));
-    for (const day of fresh)
-      this.#sessions.set(
-        day,
-        this.recorder.create('session', {
-          ...this.order.session,
-          id: newId(),
-          playerId: this.playerId,
-          heldOn: day,
-          source: this.order.source,
-          live: false,
-          aim: null,
-          basket: null,
-        }),
-      );
-    if (fresh.length > 0) await this.recorder.em.flush();
-    for (const [day, strikes] of ready)
-      await keepStrikes(this.recorder.em, this.#sessions.get(day)!, strikes);
-  }
-}
-
-function zone(minutes: number): string {
-  const part = (value: number) => String(Math.trunc(value)).padStart(2, '0');
-  return `${minutes < 0 ? '-' : '+'}${part(Math.abs(minutes) / 60)}:${part(Math.abs(minutes) % 60)}`;
 }
 
 /** The next file of this source is read like this one; in SQL, for clubs known before are joined by those of now. */

@@ -25,6 +25,9 @@ export interface DataColumn<R> {
   value?: (row: R) => string | number | null | undefined;
 }
 
+/** Of a column of numbers: they stand under each other by their ends. */
+export const FIGURES = { align: 'right' } as const;
+
 /** A column rows are ordered by, and whether from the largest down. */
 export interface DataOrder {
   id: string;

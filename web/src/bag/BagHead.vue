@@ -44,8 +44,8 @@ function toBag(bagId: string): void {
 
 <template>
   <PageHead :of="store.sheet!.player.name">
-    {{ bag?.name ?? 'no bag yet' }}<span v-if="bag?.gamer && !isCalledGamer" class="tag">gamer</span
-    ><span v-if="bag?.ready" class="tag">ready</span>
+    {{ bag?.name ?? 'no bag yet' }}<span v-if="bag?.gamer && !isCalledGamer" class="badge">gamer</span
+    ><span v-if="bag?.ready" class="badge">ready</span>
     <template #says>
       <p class="quiet small meta">
         <span v-if="bag">{{ counted(count, 'club') }}</span>
@@ -87,17 +87,6 @@ function toBag(bagId: string): void {
 </template>
 
 <style scoped>
-.tag {
-  font-size: 12px;
-  font-weight: 500;
-  color: var(--petrol);
-  border: 1px solid var(--petrol-mid);
-  border-radius: 3px;
-  padding: 1px 6px;
-  margin-left: 8px;
-  vertical-align: 4px;
-  letter-spacing: 0;
-}
 .meta {
   display: flex;
   flex-wrap: wrap;

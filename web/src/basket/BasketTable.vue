@@ -11,7 +11,7 @@ import {
 } from '@tasche/core';
 import { computed } from 'vue';
 import DataTable from '../app/DataTable.vue';
-import type { DataColumn } from '../app/data-table';
+import { FIGURES, type DataColumn } from '../app/data-table';
 
 /** The shots of a basket in the order they are worth hitting, with room to write carries down when it is printed. */
 const props = defineProps<{
@@ -42,18 +42,17 @@ const rows = computed(() =>
     why: basketReasonSentence(part, nameOf, props.unit),
   })),
 );
-const right = { align: 'right' as const };
 const columns = computed((): DataColumn<(typeof rows.value)[number]>[] => [
   { id: 'name', head: 'Hit', isRowHead: true, value: ({ name }) => name },
-  { id: 'balls', head: 'Balls', ...right, cellClass: 'balls', value: ({ balls }) => balls },
-  { id: 'carry', head: `Carry, ${props.unit}`, ...right },
-  { id: 'now', head: 'Known to ±', ...right, value: ({ now }) => now },
-  { id: 'then', head: 'After ±', ...right, value: ({ then }) => then },
+  { id: 'balls', head: 'Balls', ...FIGURES, cellClass: 'balls', value: ({ balls }) => balls },
+  { id: 'carry', head: `Carry, ${props.unit}`, ...FIGURES },
+  { id: 'now', head: 'Known to ±', ...FIGURES, value: ({ now }) => now },
+  { id: 'then', head: 'After ±', ...FIGURES, value: ({ then }) => then },
   {
     id: 'gain',
     head: 'Worth',
     hint: 'Strokes a round that leaving this out would cost',
-    ...right,
+    ...FIGURES,
     value: ({ gain }) => gain,
   },
   { id: 'why', head: 'What it settles', isLong: true, columnClass: 'why', value: ({ why }) => why },

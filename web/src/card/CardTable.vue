@@ -10,7 +10,7 @@ import {
 } from '@tasche/core';
 import { computed } from 'vue';
 import DataTable from '../app/DataTable.vue';
-import type { DataColumn } from '../app/data-table';
+import { FIGURES, type DataColumn } from '../app/data-table';
 import { shortDay } from '../app/day';
 import { airWords } from '../conditions/air-units';
 import { groundWords, roundAirWords } from '../courses/ground-words';
@@ -27,21 +27,20 @@ const number = (metres: number) => distanceNumber(metres, props.unit);
 const shotOf = (shots: readonly CardShot[], kind: string) => shots.find((shot) => shot.kind === kind);
 const home = computed(() => page.value.roundIds.length === 0);
 type Club = (typeof card.value.clubs)[number];
-const right = { align: 'right' as const };
 const homeOf = (shots: readonly CardShot[]) => {
   const full = shotOf(shots, 'full');
   return full ? number(full.homeM) : '–';
 };
 const carryColumns = computed((): DataColumn<Club>[] => [
   { id: 'club', head: 'Club', isRowHead: true },
-  ...columns.value.map((kind) => ({ id: kind, head: SHOT_HEADS[kind], ...right, cellClass: kind })),
+  ...columns.value.map((kind) => ({ id: kind, head: SHOT_HEADS[kind], ...FIGURES, cellClass: kind })),
   ...(home.value
     ? []
     : [
         {
           id: 'home',
           head: 'At home',
-          ...right,
+          ...FIGURES,
           cellClass: 'quiet',
           value: ({ shots }: Club) => homeOf(shots),
         },
@@ -50,7 +49,7 @@ const carryColumns = computed((): DataColumn<Club>[] => [
     id: 'flag',
     head: 'Flag',
     hint: 'The flag a normal swing stops beside',
-    ...right,
+    ...FIGURES,
     cellClass: 'flag',
     value: ({ perfectM }) => (perfectM === undefined ? '–' : number(perfectM)),
   },
@@ -61,7 +60,7 @@ const helperTableColumns = computed((): DataColumn<Club>[] => [
     id: key,
     head,
     hint: says,
-    ...right,
+    ...FIGURES,
     value: (club: Club) => helperNumber(club, key, props.unit),
   })),
 ]);

@@ -3,7 +3,7 @@ import { NButton } from 'naive-ui';
 import { distanceNumber, type BuildSummary, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
 import DataTable from '../app/DataTable.vue';
-import type { DataColumn } from '../app/data-table';
+import { FIGURES, type DataColumn } from '../app/data-table';
 import type { ComparisonAnswer } from '../range/range-worker';
 import { heightUnit, plusMinusWords, speedNumber, speedUnit } from '../range/strike-units';
 
@@ -30,47 +30,46 @@ const strokesWords = (id: string) => {
     ? own.toFixed(2)
     : `${own.toFixed(2)} (${own - base < 0 ? '−' : '+'}${Math.abs(own - base).toFixed(2)})`;
 };
-const right = { align: 'right' as const };
 const columns = computed((): DataColumn<BuildSummary>[] => [
   { id: 'build', head: 'Build', isRowHead: true, value: ({ id }) => props.names.get(id) },
-  { id: 'shots', head: 'Shots', ...right, value: ({ n }) => n },
-  { id: 'carry', head: 'Carry', ...right, value: ({ carryM }) => carryM.mean },
+  { id: 'shots', head: 'Shots', ...FIGURES, value: ({ n }) => n },
+  { id: 'carry', head: 'Carry', ...FIGURES, value: ({ carryM }) => carryM.mean },
   {
     id: 'total',
     head: 'Total',
     hint: 'Average and spread of carry and run',
-    ...right,
+    ...FIGURES,
     value: ({ totalM }) => totalM.mean,
   },
   {
     id: 'miss',
     head: 'Miss',
     hint: 'How far balls pitch from the middle of their build',
-    ...right,
+    ...FIGURES,
     value: ({ measured }) => measured.missM?.mean,
   },
-  { id: 'low', head: 'Mis-hit end', ...right, value: ({ lowEndM }) => lowEndM },
+  { id: 'low', head: 'Mis-hit end', ...FIGURES, value: ({ lowEndM }) => lowEndM },
   {
     id: 'speed',
     head: `Ball ${speedUnit(props.unit)}`,
-    ...right,
+    ...FIGURES,
     value: ({ ballSpeedMps }) => ballSpeedMps.mean,
   },
-  { id: 'launch', head: 'Launch', ...right, value: ({ launchDeg }) => launchDeg.mean },
-  { id: 'spin', head: 'Spin', ...right, value: ({ spinRpm }) => spinRpm.mean },
-  { id: 'apex', head: 'Apex', ...right, value: ({ apexM }) => apexM.mean },
+  { id: 'launch', head: 'Launch', ...FIGURES, value: ({ launchDeg }) => launchDeg.mean },
+  { id: 'spin', head: 'Spin', ...FIGURES, value: ({ spinRpm }) => spinRpm.mean },
+  { id: 'apex', head: 'Apex', ...FIGURES, value: ({ apexM }) => apexM.mean },
   {
     id: 'descent',
     head: 'Descent, run',
     hint: 'Descent, and run on a firm green; a run only where launches were measured',
-    ...right,
+    ...FIGURES,
     value: ({ descentDeg }) => descentDeg.mean,
   },
   {
     id: 'strokes',
     head: 'Strokes',
     hint: 'Strokes to hole out: drives on a usual par four of 390 m, anything else at a usual green of 13 m radius; Broadie’s table, from memory',
-    ...right,
+    ...FIGURES,
     value: ({ id }) => strokes(id),
   },
   { id: 'first', head: 'Against which the others are held', isActions: true },

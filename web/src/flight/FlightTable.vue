@@ -9,7 +9,7 @@ import {
 } from '@tasche/core';
 import { computed } from 'vue';
 import DataTable from '../app/DataTable.vue';
-import type { DataColumn } from '../app/data-table';
+import { FIGURES, type DataColumn } from '../app/data-table';
 import type { NamedTrace } from './flight-charts';
 
 /** Flights in some air in numbers, the longest first. */
@@ -29,16 +29,15 @@ const MIN_DRIFT_M = 0.3;
 const driftWords = (lateralM: number) =>
   Math.abs(lateralM) < MIN_DRIFT_M ? '0' : `${number(Math.abs(lateralM))} ${lateralM < 0 ? 'left' : 'right'}`;
 
-const right = { align: 'right' as const };
 const columns = computed((): DataColumn<NamedTrace>[] => [
   { id: 'club', head: 'Club', value: ({ name }) => name },
-  { id: 'carry', head: 'Carry', ...right, value: ({ trace }) => trace.moved.carryM },
+  { id: 'carry', head: 'Carry', ...FIGURES, value: ({ trace }) => trace.moved.carryM },
   ...(props.isElsewhere
     ? [
         {
           id: 'shift',
           head: 'Against baseline',
-          ...right,
+          ...FIGURES,
           value: ({ trace }: NamedTrace) => trace.moved.shiftCarryM,
         },
       ]
@@ -47,23 +46,23 @@ const columns = computed((): DataColumn<NamedTrace>[] => [
     id: 'sure',
     head: 'Sure to',
     hint: '95 % of the time within it',
-    ...right,
+    ...FIGURES,
     value: ({ trace }) => trace.moved.plusMinusM,
   },
-  { id: 'low', head: 'Nine in ten past', ...right, value: ({ trace }) => trace.spread.lowEndM },
-  { id: 'total', head: 'Total', ...right, value: ({ trace }) => trace.moved.totalM },
-  { id: 'run', head: 'Run', ...right, value: ({ trace }) => trace.moved.runM },
-  { id: 'apex', head: 'Apex', ...right, value: ({ trace }) => trace.moved.apexM },
-  { id: 'lands', head: 'Lands', ...right, value: ({ trace }) => trace.moved.descentDeg },
-  { id: 'drift', head: 'Drift', ...right, value: ({ trace }) => trace.moved.lateralM },
+  { id: 'low', head: 'Nine in ten past', ...FIGURES, value: ({ trace }) => trace.spread.lowEndM },
+  { id: 'total', head: 'Total', ...FIGURES, value: ({ trace }) => trace.moved.totalM },
+  { id: 'run', head: 'Run', ...FIGURES, value: ({ trace }) => trace.moved.runM },
+  { id: 'apex', head: 'Apex', ...FIGURES, value: ({ trace }) => trace.moved.apexM },
+  { id: 'lands', head: 'Lands', ...FIGURES, value: ({ trace }) => trace.moved.descentDeg },
+  { id: 'drift', head: 'Drift', ...FIGURES, value: ({ trace }) => trace.moved.lateralM },
   {
     id: 'wide',
     head: 'Wide',
     hint: 'one standard deviation, across',
-    ...right,
+    ...FIGURES,
     value: ({ trace }) => trace.spread.lateralSdM,
   },
-  { id: 'air', head: 'In the air', ...right, value: ({ trace }) => trace.flightS },
+  { id: 'air', head: 'In the air', ...FIGURES, value: ({ trace }) => trace.flightS },
   { id: 'known', head: 'Carry known by', value: ({ trace }) => props.knownBy(trace.clubId)?.source },
 ]);
 </script>

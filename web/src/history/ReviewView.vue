@@ -14,7 +14,7 @@ import {
 import { computed, onMounted } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import DataTable from '../app/DataTable.vue';
-import type { DataColumn } from '../app/data-table';
+import { FIGURES, type DataColumn } from '../app/data-table';
 import { today } from '../app/day';
 import Breadcrumb from '../app/Breadcrumb.vue';
 import { stepsTo } from '../app/breadcrumb';
@@ -74,12 +74,11 @@ const byBasis = computed(() =>
   }),
 );
 type OfBasis = (typeof byBasis.value)[number];
-const right = { align: 'right' as const };
 const BASIS_COLUMNS: readonly DataColumn<OfBasis>[] = [
   { id: 'basis', head: 'The carry was', isRowHead: true, value: ({ basis }) => BASIS_WORDS[basis] },
-  { id: 'expected', head: 'Expected', ...right, value: ({ some }) => some.length },
-  { id: 'within', head: 'Within range', ...right, value: ({ calibration }) => calibration.within95 },
-  { id: 'against', head: 'Against expected', ...right },
+  { id: 'expected', head: 'Expected', ...FIGURES, value: ({ some }) => some.length },
+  { id: 'within', head: 'Within range', ...FIGURES, value: ({ calibration }) => calibration.within95 },
+  { id: 'against', head: 'Against expected', ...FIGURES },
 ];
 const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedule.courses));
 </script>

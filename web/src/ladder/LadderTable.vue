@@ -10,7 +10,7 @@ import {
 } from '@tasche/core';
 import { computed } from 'vue';
 import DataTable from '../app/DataTable.vue';
-import type { DataColumn } from '../app/data-table';
+import { FIGURES, type DataColumn } from '../app/data-table';
 import type { Moved } from '../conditions/use-conditions';
 import { MARKS } from './marks';
 
@@ -40,35 +40,34 @@ function targetOf({ targetM, targetDeg }: StepReport): string {
 /** Each club, with the step to the next. */
 const rows = computed(() => props.report.rungs.map((rung, i) => ({ rung, step: props.report.steps[i] })));
 type Row = (typeof rows.value)[number];
-const right = { align: 'right' as const };
 const columns = computed((): DataColumn<Row>[] => [
   { id: 'club', head: 'Club', isRowHead: true, value: ({ rung }) => rung.name },
-  { id: 'loft', head: 'Loft', ...right, value: ({ rung }) => degrees(rung.loftDeg) },
+  { id: 'loft', head: 'Loft', ...FIGURES, value: ({ rung }) => degrees(rung.loftDeg) },
   {
     id: 'carry',
     head: 'Carry',
-    ...right,
+    ...FIGURES,
     cellClass: ({ rung }) => (rung.plusMinusM === undefined ? '' : 'modelled'),
   },
   ...(props.moved
     ? [
-        { id: 'shift', head: 'Against baseline', ...right, value: ({ rung }: Row) => shiftOf(rung.clubId) },
+        { id: 'shift', head: 'Against baseline', ...FIGURES, value: ({ rung }: Row) => shiftOf(rung.clubId) },
         {
           id: 'total',
           head: 'Total, against baseline',
-          ...right,
+          ...FIGURES,
           value: ({ rung }: Row) => totalOf(rung.clubId),
         },
       ]
     : []),
-  { id: 'loft-step', head: 'Loft step', ...right, value: ({ step }) => degrees(step?.loftDeg) },
+  { id: 'loft-step', head: 'Loft step', ...FIGURES, value: ({ step }) => degrees(step?.loftDeg) },
   {
     id: 'carry-step',
     head: 'Carry step',
-    ...right,
+    ...FIGURES,
     value: ({ step }) => step && distanceNumber(step.carryM, props.unit),
   },
-  { id: 'target', head: 'Target', ...right, value: ({ step }) => step && targetOf(step) },
+  { id: 'target', head: 'Target', ...FIGURES, value: ({ step }) => step && targetOf(step) },
   { id: 'verdict', head: 'Verdict', isLong: true, columnClass: 'said' },
 ]);
 </script>

@@ -71,7 +71,7 @@ const print = () => window.print();
 <template>
   <PageHead :of="store.sheet!.player.name">
     {{ plan?.name ?? (writing === 'event' ? 'Plan an event' : 'Plan')
-    }}<span v-if="bag?.gamer" class="tag">now the gamer</span>
+    }}<span v-if="bag?.gamer" class="badge">now the gamer</span>
     <template #says>
       <p v-if="plan" class="meta">
         <b v-if="plan.course">{{ plan.course }}</b><span
@@ -115,16 +115,6 @@ const print = () => window.print();
 </template>
 
 <style scoped>
-.tag {
-  font-size: 12px;
-  font-weight: 500;
-  color: var(--petrol);
-  border: 1px solid var(--petrol-mid);
-  border-radius: 3px;
-  padding: 1px 6px;
-  margin-left: 8px;
-  vertical-align: 4px;
-}
 .meta {
   display: flex;
   flex-wrap: wrap;

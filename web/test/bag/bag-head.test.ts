@@ -50,7 +50,7 @@ describe('the head of a bag', () => {
     expect(view.text()).toContain('Ana');
     expect(view.text()).toContain('2 clubs');
     // A gamer that is not called so says that it is.
-    expect(view.get('.tag').text()).toBe('gamer');
+    expect(view.get('.badge').text()).toBe('gamer');
     await view.get('.unknown').trigger('click');
     expect(view.emitted('nextUnknown')).toHaveLength(1);
     expect(view.get('.unknown').text()).toBe('1 of 2 carries not known yet');
