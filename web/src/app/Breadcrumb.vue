@@ -21,11 +21,11 @@ defineProps<{ steps: readonly Step[] }>();
   font-size: 12.5px;
 }
 /* The page itself is the heading below: the last step is a way back as the others are. */
-.breadcrumb :deep(li:last-child a) {
+.breadcrumb :deep(.n-breadcrumb-item:last-child .n-breadcrumb-item__link) {
   color: var(--quiet);
   cursor: pointer;
 }
-.breadcrumb :deep(a:hover) {
+.breadcrumb :deep(.n-breadcrumb-item .n-breadcrumb-item__link:hover) {
   color: var(--petrol);
 }
 </style>

@@ -101,7 +101,7 @@ article h2 {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-  align-items: baseline;
+  align-items: center;
 }
 article .name {
   font-weight: 600;

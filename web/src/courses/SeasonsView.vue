@@ -153,7 +153,12 @@ h2 {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
-  align-items: baseline;
+  align-items: center;
+}
+h2 label {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
 }
 .grow {
   flex: 1;
