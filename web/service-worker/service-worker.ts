@@ -4,6 +4,7 @@ import { createHandlerBoundToURL, cleanupOutdatedCaches, precacheAndRoute } from
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { NetworkFirst } from 'workbox-strategies';
 import { asLastSeen, isKept, isWorthKeeping, keptUnder } from './last-seen';
+import { LEAVE } from './messages';
 
 declare const self: ServiceWorkerGlobalScope;
 
@@ -28,8 +29,15 @@ const lastSeen = new NetworkFirst({
     new ExpirationPlugin({ maxEntries: MAX_KEPT, purgeOnQuotaError: true }),
   ],
 });
-registerRoute(({ url, sameOrigin }) => sameOrigin && isKept(url), lastSeen, 'GET');
+/**
+ * A newer worker waits until this one answers nothing, and pages that read all the while would never let it be: once
+ * a newer one is taken, what pages read goes to the server without this one.
+ */
+let isLeaving = false;
+registerRoute(({ url, sameOrigin }) => !isLeaving && sameOrigin && isKept(url), lastSeen, 'GET');
 
 self.addEventListener('message', (event) => {
-  if ((event.data as { type?: string } | null)?.type === 'SKIP_WAITING') void self.skipWaiting();
+  const { type } = (event.data ?? {}) as { type?: string };
+  if (type === 'SKIP_WAITING') void self.skipWaiting();
+  if (type === LEAVE) isLeaving = true;
 });

@@ -60,6 +60,12 @@ async function start(againMs: number): Promise<void> {
     const reload = () => {
       window.location.reload();
     };
+    /** Taken on another page of this browser: here somebody may be typing, so it is offered again. */
+    const takenElsewhere = () => {
+      takeIt = reload;
+      isTaking.value = false;
+      isReady.value = true;
+    };
     worker.addEventListener('controlling', () => {
       if (isTaken) {
         reload();
@@ -67,12 +73,11 @@ async function start(againMs: number): Promise<void> {
       }
       const isUpdate = hasWorker;
       hasWorker = true;
-      if (!isUpdate) return;
-      // Taken on another page of this browser: here somebody may be typing, so it is offered again.
-      takeIt = reload;
-      isTaking.value = false;
-      isReady.value = true;
+      if (isUpdate) takenElsewhere();
     });
+    // Of the pages of this browser, for what no worker tells them.
+    const pages = new BroadcastChannel('tasche.update');
+    pages.onmessage = takenElsewhere;
     worker.addEventListener('redundant', again);
     const registration = await worker.register();
     // On a slow machine the first has taken the page over before anybody listened.
@@ -83,6 +88,9 @@ async function start(againMs: number): Promise<void> {
         registration,
         () => {
           worker.messageSkipWaiting();
+        },
+        () => {
+          pages.postMessage('taken');
         },
         reload,
       );
