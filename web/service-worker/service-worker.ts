@@ -31,13 +31,19 @@ const lastSeen = new NetworkFirst({
 });
 /**
  * A newer worker waits until this one answers nothing, and pages that read all the while would never let it be: once
- * a newer one is taken, what pages read goes to the server without this one.
+ * a newer one is taken, what pages read goes to the server without this one. Only for a while: whoever has no network
+ * just then has what was last seen again.
  */
-let isLeaving = false;
-registerRoute(({ url, sameOrigin }) => !isLeaving && sameOrigin && isKept(url), lastSeen, 'GET');
+const LEAVES_FOR_MS = 20_000;
+let leavesUntil = 0;
+registerRoute(
+  ({ url, sameOrigin }) => Date.now() > leavesUntil && sameOrigin && isKept(url),
+  lastSeen,
+  'GET',
+);
 
 self.addEventListener('message', (event) => {
   const { type } = (event.data ?? {}) as { type?: string };
   if (type === 'SKIP_WAITING') void self.skipWaiting();
-  if (type === LEAVE) isLeaving = true;
+  if (type === LEAVE) leavesUntil = Date.now() + LEAVES_FOR_MS;
 });

@@ -3,32 +3,41 @@ import { LEAVE } from '../../service-worker/messages';
 /** The worker before is waited for so long: it ends what it is at first. */
 const PATIENCE_MS = 15_000;
 
+interface TakeOver {
+  /** Tells the waiting worker not to wait. */
+  ask: () => void;
+  /** Whether the server answers. */
+  isServerThere: () => Promise<boolean>;
+  /** Tells the other pages of this browser that it was taken, where no worker will. */
+  tellOthers: () => void;
+  /** Loads the page anew; whoever asks does so by themselves once the worker has taken over. */
+  reload: () => void;
+}
+
 /**
  * Lets the waiting worker take the page over. A worker that is stuck at something would keep it waiting for
- * minutes: then both are put away, and the page comes from the server, which has the newer one.
- * @param ask tells the waiting worker not to wait
- * @param tellOthers that it was taken, where no worker will: the other pages of this browser
- * @param reload loads the page anew; whoever asks does so by themselves once the worker has taken over
+ * minutes: then both are put away, and the page comes from the server, which has the newer one. Without a server
+ * they stay, for nothing else opens the page, and it is tried again.
  */
 export function takeOver(
   registration: Pick<ServiceWorkerRegistration, 'active' | 'waiting' | 'unregister'> | undefined,
-  ask: () => void,
-  tellOthers: () => void,
-  reload: () => void,
+  by: TakeOver,
 ): void {
   if (!registration?.waiting) {
-    reload();
+    by.reload();
     return;
   }
   registration.active?.postMessage({ type: LEAVE });
-  ask();
+  by.ask();
   setTimeout(() => {
-    void registration
-      .unregister()
-      .catch(() => false)
-      .then(() => {
-        tellOthers();
-        reload();
-      });
+    void by.isServerThere().then(async (isThere) => {
+      if (!isThere) {
+        takeOver(registration, by);
+        return;
+      }
+      await registration.unregister().catch(() => false);
+      by.tellOthers();
+      by.reload();
+    });
   }, PATIENCE_MS);
 }

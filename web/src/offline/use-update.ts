@@ -84,16 +84,20 @@ async function start(againMs: number): Promise<void> {
     hasWorker ||= navigator.serviceWorker.controller !== null;
     takeIt = () => {
       isTaken = true;
-      takeOver(
-        registration,
-        () => {
+      takeOver(registration, {
+        ask: () => {
           worker.messageSkipWaiting();
         },
-        () => {
+        isServerThere: () =>
+          fetch('/api/health').then(
+            ({ ok }) => ok,
+            () => false,
+          ),
+        tellOthers: () => {
           pages.postMessage('taken');
         },
         reload,
-      );
+      });
     };
     setInterval(() => void registration?.update().catch(() => undefined), ASK_MS);
   } catch {
