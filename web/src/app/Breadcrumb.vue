@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { NBreadcrumb, NBreadcrumbItem } from 'naive-ui';
 import { RouterLink } from 'vue-router';
-import type { Step } from './breadcrumb';
+import type { PageAbove } from './breadcrumb';
 
 /** The pages a page lies under, the nearest last: each a link, so that the way back is one press. */
-defineProps<{ steps: readonly Step[] }>();
+defineProps<{ pages: readonly PageAbove[] }>();
 </script>
 
 <template>
   <NBreadcrumb class="breadcrumb no-print">
-    <RouterLink v-for="step in steps" :key="step.label" v-slot="{ href, navigate }" :to="step.to" custom>
-      <NBreadcrumbItem :href="href" @click="navigate">{{ step.label }}</NBreadcrumbItem>
+    <RouterLink v-for="(one, i) in pages" :key="i" v-slot="{ href, navigate }" :to="one.to" custom>
+      <NBreadcrumbItem :href="href" @click="navigate">{{ one.label }}</NBreadcrumbItem>
     </RouterLink>
   </NBreadcrumb>
 </template>
@@ -20,7 +20,16 @@ defineProps<{ steps: readonly Step[] }>();
   margin: -6px 0 2px -4px;
   font-size: 12.5px;
 }
-/* The page itself is the heading below: the last step is a way back as the others are. */
+/* Long names of players and events run over several lines on a phone. */
+.breadcrumb :deep(ul) {
+  display: flex;
+  flex-wrap: wrap;
+}
+.breadcrumb :deep(.n-breadcrumb-item__link) {
+  white-space: normal;
+  overflow-wrap: anywhere;
+}
+/* The page itself is the heading below: the last one is a way back as the others are. */
 .breadcrumb :deep(.n-breadcrumb-item:last-child .n-breadcrumb-item__link) {
   color: var(--quiet);
   cursor: pointer;

@@ -4,13 +4,13 @@ defineProps<{
   /** Whose page it is; their name comes first. */
   of?: string;
 }>();
-defineSlots<{ default(): unknown; way?(): unknown; says?(): unknown; actions?(): unknown }>();
+defineSlots<{ default(): unknown; breadcrumb?(): unknown; says?(): unknown; actions?(): unknown }>();
 </script>
 
 <template>
   <header class="page-head">
     <div class="grow">
-      <slot name="way" />
+      <slot name="breadcrumb" />
       <h1>
         <template v-if="of">{{ of }} <span class="quiet dot">·</span>{{ ' ' }}</template
         ><slot />

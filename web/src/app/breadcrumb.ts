@@ -1,7 +1,7 @@
 import type { RouteLocationRaw } from 'vue-router';
 
 /** A page that another lies under. */
-export interface Step {
+export interface PageAbove {
   label: string;
   to: RouteLocationRaw;
 }
@@ -14,11 +14,11 @@ const LABELS = {
   range: 'Range',
 } as const;
 
-/** The way to a page under a view of a player: the roster, the player's bag, the view. */
-export function stepsTo(
+/** What a page under a view of a player lies under: the roster, the player's bag, the view. */
+export function pagesAbove(
   player: { readonly id: string; readonly name: string },
   view: keyof typeof LABELS,
-): readonly Step[] {
+): readonly PageAbove[] {
   const params = { playerId: player.id };
   return [
     { label: 'Roster', to: { name: 'roster' } },

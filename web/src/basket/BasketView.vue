@@ -8,7 +8,7 @@ import { useRouter } from 'vue-router';
 import { today } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import Breadcrumb from '../app/Breadcrumb.vue';
-import { stepsTo } from '../app/breadcrumb';
+import { pagesAbove } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import { useSettings } from '../app/settings';
@@ -86,7 +86,7 @@ const print = () => window.print();
   <div class="page">
     <PageHead :of="store.sheet!.player.name">
       Next basket
-      <template #way><Breadcrumb :steps="stepsTo(store.sheet!.player, 'range')" /></template>
+      <template #breadcrumb><Breadcrumb :pages="pagesAbove(store.sheet!.player, 'range')" /></template>
       <template #says>
         <p class="quiet small">
           Which shots to hit so that the balls settle most of what decides the bag and which club to hit.

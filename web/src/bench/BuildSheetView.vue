@@ -7,7 +7,7 @@ import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import FactList from '../app/FactList.vue';
 import Breadcrumb from '../app/Breadcrumb.vue';
-import { stepsTo } from '../app/breadcrumb';
+import { pagesAbove } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import { shortDay, today } from '../app/day';
 import { useSheet } from '../sheet/sheet-store';
@@ -56,7 +56,7 @@ function copyBuild(): void {
     <template v-else>
       <PageHead :of="store.sheet!.player.name">
         {{ club.name }}, build sheet
-        <template #way><Breadcrumb :steps="stepsTo(store.sheet!.player, 'bench')" /></template>
+        <template #breadcrumb><Breadcrumb :pages="pagesAbove(store.sheet!.player, 'bench')" /></template>
         <template #says>
           <p class="quiet">Everything that is needed to build it again.</p>
         </template>

@@ -69,7 +69,7 @@ const undo = useUndo();
   <div class="page">
     <PageHead>
       Season templates
-      <template #way><Breadcrumb :steps="[{ label: 'Courses', to: '/courses' }]" /></template>
+      <template #breadcrumb><Breadcrumb :pages="[{ label: 'Courses', to: '/courses' }]" /></template>
       <template #says>
         <p class="quiet small">
           What a season does to any course. On a course it takes on the course’s own grass and sand, and may

@@ -8,7 +8,7 @@ import { counted } from '@tasche/core';
 import { shortDay } from '../app/day';
 import LinkButton from '../app/LinkButton.vue';
 import Breadcrumb from '../app/Breadcrumb.vue';
-import { stepsTo } from '../app/breadcrumb';
+import { pagesAbove } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import { useSettings } from '../app/settings';
 import { useSheet } from '../sheet/sheet-store';
@@ -45,7 +45,7 @@ const count = (kind: LifeEntry['kind']) => entries.value.filter((entry) => entry
   <div class="page life">
     <PageHead :of="store.sheet!.player.name">
       {{ life?.club.name ?? 'Club' }}, its life
-      <template #way><Breadcrumb :steps="stepsTo(store.sheet!.player, 'history')" /></template>
+      <template #breadcrumb><Breadcrumb :pages="pagesAbove(store.sheet!.player, 'history')" /></template>
       <template #says>
         <p v-if="life" class="quiet">
           {{ life.club.kind }}<template v-if="life.club.removed">, deleted since</template>;

@@ -17,7 +17,7 @@ import DataTable from '../app/DataTable.vue';
 import { FIGURES, type DataColumn } from '../app/data-table';
 import { today } from '../app/day';
 import Breadcrumb from '../app/Breadcrumb.vue';
-import { stepsTo } from '../app/breadcrumb';
+import { pagesAbove } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import { useSettings } from '../app/settings';
@@ -87,7 +87,7 @@ const rounds = computed(() => roundsPlayed(store.sheet!, schedule.events, schedu
   <div class="page review">
     <PageHead :of="store.sheet!.player.name">
       Season review
-      <template #way><Breadcrumb :steps="stepsTo(store.sheet!.player, 'history')" /></template>
+      <template #breadcrumb><Breadcrumb :pages="pagesAbove(store.sheet!.player, 'history')" /></template>
       <template #says>
         <p class="quiet small">What was expected, and what came.</p>
       </template>

@@ -4,7 +4,7 @@ import { ballOn, roundCards } from '@tasche/contract';
 import { counted, COMMITTEE_DECIDES } from '@tasche/core';
 import { computed, onMounted } from 'vue';
 import Breadcrumb from '../app/Breadcrumb.vue';
-import { stepsTo } from '../app/breadcrumb';
+import { pagesAbove } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import { shortDay, today } from '../app/day';
@@ -31,8 +31,8 @@ const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const plan = computed(() => store.sheet!.plans.find(({ id }) => id === props.planId));
 const event = computed(() => schedule.events.find(({ id }) => id === plan.value?.eventId));
 const planAt = computed(() => ({ name: 'plan', params: { ...props } }));
-const steps = computed(() => [
-  ...stepsTo(store.sheet!.player, 'plan'),
+const above = computed(() => [
+  ...pagesAbove(store.sheet!.player, 'plan'),
   ...(plan.value ? [{ label: plan.value.name, to: planAt.value }] : []),
 ]);
 const nameOf = store.nameOf;
@@ -74,7 +74,7 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map(nameOf).jo
   <div class="page sheet">
     <PageHead :of="store.sheet!.player.name">
       Swap sheet
-      <template #way><Breadcrumb :steps="steps" /></template>
+      <template #breadcrumb><Breadcrumb :pages="above" /></template>
       <template #says>
         <p v-if="event" class="quiet">
           {{ event.name }}, {{ [...new Set([days[0]!, days.at(-1)!])].map(shortDay).join(' to ') }}. At most

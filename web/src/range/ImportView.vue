@@ -4,7 +4,7 @@ import { digits, type PlayingConditions } from '@tasche/core';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import Breadcrumb from '../app/Breadcrumb.vue';
-import { stepsTo } from '../app/breadcrumb';
+import { pagesAbove } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import WorkProgress from '../app/WorkProgress.vue';
@@ -55,7 +55,7 @@ const noClubColumn = computed(() => !mapping.value.columns.some(({ field }) => f
   <div class="page">
     <PageHead :of="store.sheet!.player.name">
       Bring a file
-      <template #way><Breadcrumb :steps="stepsTo(store.sheet!.player, 'range')" /></template>
+      <template #breadcrumb><Breadcrumb :pages="pagesAbove(store.sheet!.player, 'range')" /></template>
       <template #says>
         <p class="quiet small">
           A CSV of any launch monitor. You say what its columns and clubs are, and see a preview, before

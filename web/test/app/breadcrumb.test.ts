@@ -2,7 +2,7 @@ import { mount } from '@vue/test-utils';
 import { expect, it } from 'vitest';
 import { createMemoryHistory, createRouter } from 'vue-router';
 import Breadcrumb from '../../src/app/Breadcrumb.vue';
-import { stepsTo } from '../../src/app/breadcrumb';
+import { pagesAbove } from '../../src/app/breadcrumb';
 import { router as ours } from '../../src/router';
 
 it('a page under a view leads back by links with addresses, the nearest last', async () => {
@@ -13,7 +13,7 @@ it('a page under a view leads back by links with addresses, the nearest last', a
   });
   await router.push('/players/p1/range/import');
   const view = mount(Breadcrumb, {
-    props: { steps: stepsTo({ id: 'p1', name: 'Ana Quick' }, 'range') },
+    props: { pages: pagesAbove({ id: 'p1', name: 'Ana Quick' }, 'range') },
     global: { plugins: [router] },
   });
   expect(view.attributes('aria-label')).toBe('Breadcrumb');
