@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type AxeBuilder from 'axe-core';
 import { expect, test, type Page, type Request } from '@playwright/test';
-import { cell, demo } from './workbench';
+import { cell, demo, newPlayer } from './workbench';
 
 const axeSource = readFileSync(new URL('../../node_modules/axe-core/axe.min.js', import.meta.url), 'utf8');
 
@@ -147,6 +147,20 @@ test.describe('every view passes axe (WCAG 2 A and AA), light and dark, and scro
       await page.setViewportSize({ width: 1280, height: 720 });
     });
   }
+});
+
+test('long names stay on a phone, and whoever asks for less motion gets none', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const player = await newPlayer(page, `Maximiliane ${'Wolkenstein-'.repeat(5)}Ende`);
+  await page.goto(`/players/${player}/range/import`);
+  await expect(page.getByRole('navigation', { name: 'Breadcrumb' })).toContainText('Maximiliane');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  // The browser of these jobs asks for it.
+  const seconds = await page
+    .locator('.n-button')
+    .first()
+    .evaluate((button) => getComputedStyle(button).transitionDuration.split(', ').map(parseFloat));
+  expect(Math.max(...seconds)).toBeLessThan(0.001);
 });
 
 test('a phone shows the sheet and its steps without scrolling sideways', async ({ page }) => {
