@@ -1,5 +1,16 @@
-import { dayPlus, type Freeze } from '@tasche/core';
-import { RecurrenceRule } from './recurrence-rule.js';
+import { tz } from '@date-fns/tz';
+import { dayPlus, daysBetween, type Freeze } from '@tasche/core';
+import {
+  addMonths,
+  addWeeks,
+  addYears,
+  differenceInMonths,
+  differenceInWeeks,
+  differenceInYears,
+  formatISO,
+  getDate,
+  parseISO,
+} from 'date-fns';
 import type { PlayerSeason, SeasonItem } from './player-season.js';
 
 /** An item as often as it comes up between two days. */
@@ -10,10 +21,12 @@ interface SeasonOccurrence extends Omit<SeasonItem, 'repeats'> {
 
 /** So many of one item are shown. */
 const MAX_OCCURRENCES = 400;
-const FREQUENCIES = {
-  weekly: RecurrenceRule.WEEKLY,
-  monthly: RecurrenceRule.MONTHLY,
-  yearly: RecurrenceRule.YEARLY,
+/** Days are days, wherever a program runs. */
+const UTC = { in: tz('UTC') };
+const STEPS = {
+  weekly: { add: addWeeks, count: differenceInWeeks },
+  monthly: { add: addMonths, count: differenceInMonths },
+  yearly: { add: addYears, count: differenceInYears },
 } as const;
 
 /**
@@ -23,17 +36,15 @@ const FREQUENCIES = {
 export function occurrences(items: readonly SeasonItem[], from: string, to: string): SeasonOccurrence[] {
   return items
     .flatMap(({ repeats, ...item }): SeasonOccurrence[] => {
-      const length = daysOf(item);
       const first = item.from;
       if (repeats === null) return item.to >= from && item.from <= to ? [{ ...item, first }] : [];
-      const rule = new RecurrenceRule({ freq: FREQUENCIES[repeats], dtstart: utc(first) });
-      return rule
-        .between(utc(dayPlus(from, -length)), utc(to), true, (_day, i) => i < MAX_OCCURRENCES)
-        .map((day) => {
-          const begins = day.toISOString().slice(0, 10);
-          return { ...item, first, from: begins, to: dayPlus(begins, length) };
-        })
-        .filter((one) => one.to >= from && one.from <= to);
+      const length = daysBetween(first, item.to);
+      return beginnings(first, repeats, dayPlus(from, -length), to).map((begins) => ({
+        ...item,
+        first,
+        from: begins,
+        to: dayPlus(begins, length),
+      }));
     })
     .sort((a, b) => a.from.localeCompare(b.from) || a.id.localeCompare(b.id));
 }
@@ -43,6 +54,18 @@ export function freezesOf(season: PlayerSeason | null, from: string, to: string)
   return occurrences(season?.items.filter(({ kind }) => kind === 'freeze') ?? [], from, to);
 }
 
-const utc = (day: string) => new Date(`${day}T00:00:00Z`);
-const daysOf = ({ from, to }: Pick<SeasonItem, 'from' | 'to'>) =>
-  Math.round((utc(to).getTime() - utc(from).getTime()) / 86_400_000);
+/** The days from one to another on which something begins that began first on a day and comes up again since. */
+function beginnings(first: string, repeats: keyof typeof STEPS, from: string, to: string): string[] {
+  const { add, count } = STEPS[repeats];
+  const start = parseISO(first, UTC);
+  const days: string[] = [];
+  for (let n = Math.max(0, count(parseISO(from, UTC), start, UTC)); days.length < MAX_OCCURRENCES; n++) {
+    const date = add(start, n, UTC);
+    const day = formatISO(date, { representation: 'date', ...UTC });
+    if (day > to) break;
+    // The package puts the 31st of a short month on its last day.
+    const isThatDay = repeats === 'weekly' || getDate(date, UTC) === getDate(start, UTC);
+    if (isThatDay && day >= from) days.push(day);
+  }
+  return days;
+}
