@@ -69,6 +69,7 @@ export * from './player-season.js';
 export * from './season-occurrences.js';
 export * from './in-freeze.js';
 export * from './season-entries.js';
+export * from './season-csv.js';
 export { tripClubs } from './trip-clubs.js';
 export * from './ball-schemas.js';
 export * from './ticket-schemas.js';

@@ -12,7 +12,6 @@ import {
   type SeasonEvent,
   type WindowKind,
 } from '@tasche/core';
-import Papa from 'papaparse';
 import type { TeeTime } from './round-times.js';
 import { USUAL_SEASON, type SeasonItemKind } from './player-season.js';
 import { freezesOf, occurrences } from './season-occurrences.js';
@@ -264,23 +263,4 @@ function dueEntries({ player, clubs, bags }: SeasonSheet, today: string): Season
 /** What is due later is due later on: its day itself counts up. */
 function dayNumber(day: string): number {
   return daysBetween('2020-01-01', day);
-}
-
-/** A season as a spreadsheet reads it. */
-export function writeSeasonCsv(entries: readonly SeasonEntry[]): string {
-  return Papa.unparse(
-    entries.map(({ kind, name, from, to, tee }) => ({
-      what: kind,
-      name,
-      from,
-      to,
-      time: tee?.time,
-      'time zone': tee?.zone,
-    })),
-    {
-      columns: ['what', 'name', 'from', 'to', 'time', 'time zone'],
-      escapeFormulae: true,
-      newline: '\n',
-    },
-  );
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { NButton, NConfigProvider } from 'naive-ui';
+import { NButton, NConfigProvider, NLayout, NLayoutContent, NLayoutHeader, NLayoutSider } from 'naive-ui';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, watch, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
 import { useOutbox } from '../changes/outbox';
@@ -21,6 +22,7 @@ const settings = useSettings();
 const identity = useIdentity();
 const news = useNews();
 const route = useRoute();
+const isNarrow = useMediaQuery('(max-width: 700px)');
 /** Where a one-time link leads: for people who are not in yet. */
 const isAtDoor = computed(() => route.name === 'welcome');
 const outbox = useOutbox();
@@ -40,12 +42,7 @@ watch(
 </script>
 
 <template>
-  <NConfigProvider
-    :theme="naive.theme"
-    :theme-overrides="naive.overrides"
-    class="shell"
-    inline-theme-disabled
-  >
+  <NConfigProvider :theme="naive.theme" :theme-overrides="naive.overrides" inline-theme-disabled>
     <main v-if="isAtDoor" id="main" tabindex="-1"><RouterView /></main>
     <main v-else-if="identity.state === 'out'" id="main" tabindex="-1"><SignInView /></main>
     <main v-else-if="identity.state === 'asking'" id="main" tabindex="-1">
@@ -55,18 +52,23 @@ watch(
     </main>
     <template v-else>
       <a class="skip" href="#main">To the sheet</a>
-      <NavRail class="no-print" />
-      <main id="main" tabindex="-1">
-        <div v-if="outbox.away && connection.lastSeenAt === null" class="away no-print" role="status">
-          <strong>{{ outbox.away }}</strong>
-          {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be sent
-          as soon as it can be.
-          <NButton @click="outbox.tryNow()" size="small">Try now</NButton>
-        </div>
-        <ConnectionBar />
-        <ConflictBar />
-        <RouterView />
-      </main>
+      <NLayout class="shell" :has-sider="!isNarrow">
+        <NLayoutHeader v-if="isNarrow" class="no-print"><NavRail in-line /></NLayoutHeader>
+        <NLayoutSider v-else class="rail no-print" :width="92"><NavRail :in-line="false" /></NLayoutSider>
+        <NLayoutContent>
+          <main id="main" tabindex="-1">
+            <div v-if="outbox.away && connection.lastSeenAt === null" class="away no-print" role="status">
+              <strong>{{ outbox.away }}</strong>
+              {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be
+              sent as soon as it can be.
+              <NButton @click="outbox.tryNow()" size="small">Try now</NButton>
+            </div>
+            <ConnectionBar />
+            <ConflictBar />
+            <RouterView />
+          </main>
+        </NLayoutContent>
+      </NLayout>
       <KeysHelp />
       <NewsLine />
     </template>
@@ -77,13 +79,25 @@ watch(
 .asking {
   margin: 40px;
 }
-.shell {
-  display: flex;
+/* The page scrolls, not a box in it: heads of tables stay in sight by that, and it prints. */
+.shell,
+.shell :deep(.n-layout),
+.shell :deep(.n-layout-scroll-container) {
+  overflow: visible;
+}
+.shell,
+.shell :deep(> .n-layout-scroll-container) {
   min-height: 100%;
 }
-main {
-  flex: 1;
+.shell :deep(.n-layout-content) {
   min-width: 0;
+}
+.rail {
+  position: sticky;
+  top: 0;
+  height: 100vh;
+}
+main {
   outline: none;
 }
 .skip {
@@ -107,9 +121,6 @@ main {
   flex-wrap: wrap;
 }
 @media (max-width: 700px) {
-  .shell {
-    flex-direction: column;
-  }
   .away {
     padding: 8px 12px;
   }

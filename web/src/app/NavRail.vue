@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { NButton } from 'naive-ui';
+import { NButton, NMenu } from 'naive-ui';
 import { CircleHelp, Moon, Sun } from 'lucide-vue-next';
-import { computed, useTemplateRef } from 'vue';
-import { useRoute } from 'vue-router';
+import { computed, h, useTemplateRef } from 'vue';
+import { RouterLink, useRoute, type RouteLocationRaw } from 'vue-router';
 import { useKeysHelp } from '../keys/keys-help';
 import { useSheet } from '../sheet/sheet-store';
 import { useSettings } from './settings';
@@ -10,13 +10,24 @@ import PersonMenu from '../people/PersonMenu.vue';
 import { viewLink } from './view-link';
 import { useHereInView } from './here-in-view';
 
+/** The views, and what is set for every one of them. */
+defineProps<{
+  /** In one line above the page, as on a phone, rather than beside it. */
+  inLine: boolean;
+}>();
 const route = useRoute();
 const sheet = useSheet();
 const settings = useSettings();
 const help = useKeysHelp();
 
-const playerId = computed(() => (route.params.playerId as string | undefined) ?? sheet.sheet?.player.id);
-const views = [
+/** Views of the workspace, and of a player. */
+const VIEWS = [
+  { name: 'roster', label: 'Roster' },
+  { name: 'courses', label: 'Courses' },
+  { name: 'calendar', label: 'Calendar' },
+  { name: 'tickets', label: 'Tickets' },
+] as const;
+const PLAYER_VIEWS = [
   { name: 'bag', label: 'Bag' },
   { name: 'flight', label: 'Flights' },
   { name: 'locker', label: 'Locker' },
@@ -29,43 +40,62 @@ const views = [
   { name: 'history', label: 'History' },
   { name: 'settings', label: 'Settings' },
 ] as const;
+/** Pages under a view, which stands for them here. */
+const VIEW_OF: Readonly<Record<string, string>> = {
+  seasons: 'courses',
+  'range-import': 'range',
+  basket: 'range',
+  'swap-sheet': 'plan',
+  'club-life': 'history',
+  review: 'history',
+  'bend-plan': 'bench',
+  weights: 'bench',
+  check: 'bench',
+  wear: 'bench',
+  putters: 'bench',
+  wishes: 'bench',
+  build: 'bench',
+};
 
-const BENCH_PAGES = ['bend-plan', 'weights', 'check', 'wear', 'putters', 'wishes', 'build'];
-
+const playerId = computed(() => (route.params.playerId as string | undefined) ?? sheet.sheet?.player.id);
+const here = computed(() => VIEW_OF[String(route.name)] ?? String(route.name));
+const entries = computed(() => [
+  ...VIEWS.map(({ name, label }) => entry(name, label, { name })),
+  ...(playerId.value === undefined
+    ? []
+    : PLAYER_VIEWS.map(({ name, label }) => entry(name, label, viewLink(name, playerId.value!, route)))),
+]);
 const nav = useTemplateRef<HTMLElement>('nav');
-useHereInView(nav, () => `${String(route.name)} ${playerId.value}`);
+useHereInView(nav, () => `${here.value} ${playerId.value}`);
+
+/** The library's entries take no focus; the link in each does. */
+function entry(key: string, label: string, to: RouteLocationRaw) {
+  const current = key === here.value ? 'true' : undefined;
+  return { key, label: () => h(RouterLink, { to, 'aria-current': current }, () => label) };
+}
+
+/** The arrow keys go from entry to entry, as in every menu. */
+function goAlong(event: KeyboardEvent): void {
+  const links = [...(nav.value?.querySelectorAll<HTMLElement>('[role="menuitem"] a') ?? [])];
+  const at = links.findIndex((link) => link === event.target);
+  const step = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
+  if (at < 0 || step === undefined) return;
+  event.preventDefault();
+  links.at((at + step) % links.length)?.focus();
+}
 </script>
 
 <template>
-  <nav ref="nav" aria-label="Views">
+  <nav ref="nav" :class="{ line: inLine }" aria-label="Views">
     <RouterLink to="/roster" class="brand">tasche</RouterLink>
-    <RouterLink to="/roster" class="view" :class="{ here: route.name === 'roster' }">Roster</RouterLink>
-    <RouterLink
-      to="/courses"
-      class="view"
-      :class="{ here: route.name === 'courses' || route.name === 'seasons' }"
-      >Courses</RouterLink
-    >
-    <RouterLink to="/calendar" class="view" :class="{ here: route.name === 'calendar' }">Calendar</RouterLink>
-    <RouterLink to="/tickets" class="view" :class="{ here: route.name === 'tickets' }">Tickets</RouterLink>
-    <template v-if="playerId">
-      <RouterLink
-        v-for="view in views"
-        :key="view.name"
-        class="view"
-        :class="{
-          here:
-            route.name === view.name ||
-            (view.name === 'range' && ['range-import', 'basket'].includes(String(route.name))) ||
-            (view.name === 'plan' && route.name === 'swap-sheet') ||
-            (view.name === 'history' && ['club-life', 'review'].includes(String(route.name))) ||
-            (view.name === 'bench' && BENCH_PAGES.includes(String(route.name))),
-        }"
-        :to="viewLink(view.name, playerId, route)"
-      >
-        {{ view.label }}
-      </RouterLink>
-    </template>
+    <NMenu
+      class="views"
+      :options="entries"
+      :value="here"
+      :mode="inLine ? 'horizontal' : 'vertical'"
+      :root-indent="11"
+      @keydown="goAlong"
+    />
     <span class="space" />
     <PersonMenu />
     <NButton
@@ -93,16 +123,13 @@ useHereInView(nav, () => `${String(route.name)} ${playerId.value}`);
 
 <style scoped>
 nav {
-  width: 92px;
-  flex: none;
+  box-sizing: border-box;
+  min-height: 100%;
   background: var(--linen-deep);
   border-right: 1px solid var(--line);
   display: flex;
   flex-direction: column;
   padding: 18px 0 10px;
-  position: sticky;
-  top: 0;
-  height: 100vh;
 }
 .brand {
   font-weight: 600;
@@ -112,22 +139,28 @@ nav {
   padding: 0 15px 22px;
   letter-spacing: 0.01em;
 }
-.view {
-  display: block;
-  padding: 10px 15px;
-  color: var(--ink);
-  text-decoration: none;
+.views {
+  --n-item-height: 40px;
+  flex: none;
+  padding: 0;
+}
+.views :deep(.n-menu-item) {
+  margin: 0;
+}
+.views :deep(.n-menu-item-content) {
   border-left: 4px solid transparent;
-  padding-left: 11px;
+  padding-right: 0;
 }
-.view:hover {
-  background: var(--linen);
-}
-.view.here {
-  background: var(--linen);
+.views :deep(.n-menu-item-content--selected) {
   border-left-color: var(--petrol);
-  color: var(--petrol);
   font-weight: 600;
+}
+.views :deep(.n-menu-item-content::before) {
+  inset: 0;
+}
+.views :deep(a:focus-visible::before) {
+  outline: 2px solid var(--petrol);
+  outline-offset: -2px;
 }
 .space {
   flex: 1;
@@ -141,29 +174,27 @@ nav {
   text-align: left;
   display: flex;
 }
-@media (max-width: 700px) {
-  nav {
-    flex-direction: row;
-    width: 100%;
-    height: auto;
-    padding: 0 4px;
-    align-items: center;
-    overflow-x: auto;
-    z-index: 5;
-  }
-  .brand {
-    padding: 12px 8px;
-  }
-  .view {
-    border-left: 0;
-    border-bottom: 3px solid transparent;
-    padding: 12px 8px 9px;
-  }
-  .view.here {
-    border-bottom-color: var(--petrol);
-  }
-  .tool {
-    padding: 12px 6px;
-  }
+.line {
+  flex-direction: row;
+  min-height: 0;
+  padding: 0 4px;
+  align-items: center;
+  overflow-x: auto;
+  border-right: 0;
+}
+.line .brand {
+  padding: 12px 8px;
+}
+.line .views {
+  width: auto;
+  max-width: none;
+}
+.line .views :deep(.n-menu-item-content) {
+  border-left: 0;
+  border-bottom-width: 3px;
+  padding: 3px 8px 0;
+}
+.line .tool {
+  padding: 12px 6px;
 }
 </style>

@@ -197,7 +197,7 @@ useShortcuts('An event', {
     </p>
     <template v-if="event">
       <RoundTabs
-        v-model:tab="tab"
+        :open="tab"
         :event="event"
         :courses="schedule.courses"
         :settled="settledRounds"

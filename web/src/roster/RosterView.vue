@@ -11,13 +11,14 @@ import ProblemLine from '../app/ProblemLine.vue';
 import { today } from '../app/day';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useIdentity } from '../people/identity';
-import AddPlayer from './AddPlayer.vue';
-import MadeUpPlayers from './MadeUpPlayers.vue';
-import PrintRun from './PrintRun.vue';
 import RosterCard from './RosterCard.vue';
 import RosterLooks from './RosterLooks.vue';
 import { grouped, mostPressing, rosterRows, shownRows, type RosterLook } from './roster-groups';
 
+// Asked for by few: they are no part of what is waited for at first.
+const AddPlayer = defineAsyncComponent(() => import('./AddPlayer.vue'));
+const MadeUpPlayers = defineAsyncComponent(() => import('./MadeUpPlayers.vue'));
+const PrintRun = defineAsyncComponent(() => import('./PrintRun.vue'));
 const BringPlayerIn = defineAsyncComponent(() => import('./BringPlayerIn.vue'));
 const BringListIn = defineAsyncComponent(() => import('./BringListIn.vue'));
 

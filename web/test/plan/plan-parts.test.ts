@@ -2,6 +2,7 @@ import type { ClubView, EventView } from '@tasche/contract';
 import { BASELINE } from '@tasche/core';
 import { mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
+import { createMemoryHistory, createRouter } from 'vue-router';
 import PlannedBag from '../../src/plan/PlannedBag.vue';
 import RoundTabs from '../../src/plan/RoundTabs.vue';
 import { clubView } from '../sheet';
@@ -93,23 +94,30 @@ describe('the rounds of an event', () => {
   } as unknown as EventView;
 
   it('are named with their day and tee time, which is open and which is settled', async () => {
+    const router = createRouter({
+      history: createMemoryHistory(),
+      routes: [{ path: '/plan', component: {} }],
+    });
+    await router.push('/plan?wind=8');
     const view = mount(RoundTabs, {
       props: {
         event,
         courses: [{ id: 'c', name: 'Hochfirn' } as never],
         settled: new Set(['2']),
         says: 'Round 1 and Round 2 play one bag.',
-        tab: '1',
+        open: '1',
       },
+      global: { plugins: [router] },
     });
-    const [first, second, travel] = view.findAll('button');
+    const [first, second, travel] = view.get('nav[aria-label="Rounds"]').findAll('a');
     expect(first!.text()).toContain('Sun 13 Dec 07:50');
     expect(first!.text()).toContain('Hochfirn');
-    expect(first!.attributes('aria-current')).toBe('true');
+    expect(first!.attributes('aria-current')).toBe('page');
+    expect(second!.attributes('aria-current')).toBeUndefined();
     expect(second!.text()).toContain('●');
     expect(first!.text()).not.toContain('●');
+    expect(travel!.attributes('href')).toBe('/plan?wind=8&round=travel');
     await second!.trigger('click');
-    await travel!.trigger('click');
-    expect(view.emitted('update:tab')).toEqual([['2'], ['travel']]);
+    await expect.poll(() => router.currentRoute.value.query).toEqual({ wind: '8', round: '2' });
   });
 });

@@ -159,7 +159,7 @@ describe('the roster', () => {
   it('offers somebody made up while nobody is on it', async () => {
     pages[''] = { rows: [], total: 0, next: null };
     const { view } = await roster();
-    expect(view.text()).toContain('Or look around first');
+    await expect.poll(() => view.text()).toContain('Or look around first');
     expect(view.findAll('.made-up button').map((one) => one.text())).toContain('Oluchi Nwosu');
     view.unmount();
   });
