@@ -63,7 +63,7 @@ async function benchServed(asked: (part: string) => boolean): Promise<void> {
       });
     });
     const address = `http://127.0.0.1:${port}`;
-    if (asked('sheet')) await benchSheet(address, await tenYears(cluster.url));
+    if (asked('sheet')) await benchSheet(address, await tenYears(cluster.ownerUrl));
     if (asked('browser')) await benchBrowser(address);
     if (asked('range')) await benchRange(address, server.pid!);
   } finally {

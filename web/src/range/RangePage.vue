@@ -4,7 +4,7 @@ import Later from '../app/Later.vue';
 import { NEmpty } from 'naive-ui';
 import { digits, type ShotKind } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { useRouter } from 'vue-router';
 import { useSettings } from '../app/settings';
 import { baselineOf } from '@tasche/contract';
 import { useShortcuts } from '../keys/use-shortcuts';
@@ -17,7 +17,7 @@ import CoverChart from './CoverChart.vue';
 import { useRangeOf } from './range-store';
 import { rangeWorker } from './range-link';
 import { useLive } from './use-live';
-import { DRIFT_SPANS, useSession, type DriftSpan } from './use-session';
+import { useSession } from './use-session';
 import { useSessionEdits } from './use-session-edits';
 
 // What most sessions do not show.
@@ -36,25 +36,16 @@ const range = useRangeOf(
   () => props.sessionId ?? 'newest',
 );
 const settings = useSettings();
-const route = useRoute();
 const router = useRouter();
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const baseline = computed(() => baselineOf(store.sheet!.player));
-/** What each club is held against: itself before. Part of the address. */
-const span = computed<DriftSpan>(
-  () => (Object.keys(DRIFT_SPANS) as DriftSpan[]).find((one) => one === route.query.against) ?? 'all before',
-);
 const session = computed(
   () =>
     range.sessions.find(({ id }) => id === props.sessionId) ??
     (props.sessionId ? undefined : range.sessions[0]),
 );
-const { strikes, rows, groups, drifts, problem, earlierSays } = useSession(
-  session,
-  baseline,
-  computed(() => span.value),
-);
+const { span, strikes, rows, groups, drifts, problem, earlierSays } = useSession(session, baseline);
 
 const { forming, edit, save, remove, setAir } = useSessionEdits(
   () => props.playerId,

@@ -3,6 +3,7 @@ import { digits, type PlayingConditions } from '@tasche/core';
 import { transfer } from 'comlink';
 import { differenceInCalendarDays } from 'date-fns';
 import { computed, ref, shallowRef, watch, type ComputedRef } from 'vue';
+import { useRoute } from 'vue-router';
 import { whenIdle } from '../app/when-idle';
 import { playingConditionsOf, useRange } from './range-store';
 import { packStrikes } from './packed-strikes';
@@ -26,9 +27,14 @@ const drawnFirst = () => new Promise<void>((resolve) => setTimeout(resolve));
 export function useSession(
   session: ComputedRef<SessionEntry | undefined>,
   baseline: ComputedRef<PlayingConditions>,
-  span: ComputedRef<DriftSpan>,
 ) {
   const range = useRange();
+  const route = useRoute();
+  /** What each club is held against: itself before. Part of the address. */
+  const span = computed<DriftSpan>(
+    () =>
+      (Object.keys(DRIFT_SPANS) as DriftSpan[]).find((one) => one === route.query.against) ?? 'all before',
+  );
   const strikes = computed<readonly StrikeView[]>(() =>
     session.value ? (range.bySession.get(session.value.id) ?? []) : [],
   );
@@ -108,5 +114,5 @@ export function useSession(
     }
   }
 
-  return { strikes, rows, groups, drifts, problem, earlierSays };
+  return { span, strikes, rows, groups, drifts, problem, earlierSays };
 }
