@@ -109,6 +109,15 @@ test("the demo's hole is closed by trying the remedy, keeping it, and undone; be
   await page.goto(`${demo.davor}/bag`);
   await expect(verdict(page)).toContainText('One gap too wide. PW to 52 is 8.0° and 28 yd, over 18 yd.');
   await expect(page.getByText('either-or · 37 ft')).toBeVisible();
+  // What it is worth says by what it was worked out, without a mouse.
+  await verdict(page)
+    .getByText(/^saves/)
+    .first()
+    .focus();
+  const hint = page.getByText('By a usual round for this player.');
+  await expect(hint).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(hint).toBeHidden();
   const before = await names(page);
   await page.keyboard.press('Alt+y');
   await expect(verdict(page)).toContainText('Trying: Put the 48 in for');

@@ -117,6 +117,11 @@ export function naiveTheme(dark: boolean): { theme: GlobalTheme | null; override
         itemColorActiveHover: token.linen,
         borderColorHorizontal: token.petrol,
       },
+      Tooltip: {
+        color: token.ink,
+        textColor: token.paper,
+        peers: { Popover: { color: token.ink, textColor: token.paper, fontSize: '13px' } },
+      },
       Tabs: {
         tabFontSizeSmall: '13px',
         tabFontWeightActive: '500',

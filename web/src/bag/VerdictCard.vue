@@ -18,6 +18,7 @@ import {
 import { computed } from 'vue';
 import { MARKS, SEVERITY_WORDS } from '../ladder/marks';
 import type { Trial } from './trial';
+import Hint from '../app/Hint.vue';
 
 /** The one sentence that matters, or the step that is pointed at; and what came of it since "before". */
 const props = defineProps<{
@@ -92,8 +93,9 @@ function stepWords(step: StepReport): string {
         >
         {{ headline.text }}
       </p>
-      <p class="figure small" :title="school.summary">
-        {{ school.name }}: <b v-if="evenness">{{ evenness }}</b><template v-else
+      <p class="figure small">
+        <Hint :says="school.summary">{{ school.name }}</Hint>: <b v-if="evenness">{{ evenness }}</b><template
+          v-else
           >nothing to measure yet</template
         ><span v-if="changed && evennessBefore" class="quiet">, before {{ evennessBefore }}</span>
       </p>
@@ -101,9 +103,9 @@ function stepWords(step: StepReport): string {
     <p v-if="!trial && remedies && remedies.length > 0 && !readOnly" class="remedies">
       <span v-for="remedy in remedies" :key="remedy.kind" class="remedy">
         {{ remedyWords(remedy, nameOf, unit) }}
-        <span class="quiet small" :title="`By a usual round for this player. ${evennessChange(remedy)}`">{{
+        <Hint class="quiet small" :says="`By a usual round for this player. ${evennessChange(remedy)}`">{{
           gainWords(remedy)
-        }}</span>
+        }}</Hint>
         <NButton v-if="remedy.kind !== 'buy'" @click="emit('try', remedy)" size="small"> Try it </NButton>
         <NButton v-else @click="emit('wish', remedy)" size="small"> Wish for it </NButton>
       </span>

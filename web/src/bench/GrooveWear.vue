@@ -9,6 +9,7 @@ import DateField from '../fields/DateField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import { addTickets } from './new-tickets';
+import Hint from '../app/Hint.vue';
 
 /** Wedges' grooves by weeks and shots since they were new, and what spin they lost. */
 const props = defineProps<{ playerId: string }>();
@@ -114,15 +115,13 @@ function ask(club: ClubView): void {
             <td>{{ wear ? Math.floor(wear.weeks) : '–' }}</td>
             <td>{{ wear?.shots ?? '–' }}</td>
             <td>
-              <span v-if="!loss" class="quiet" title="Measured in two sessions since, it is said here"
-                >–</span
-              >
-              <span
+              <Hint v-if="!loss" class="quiet" says="Measured in two sessions since, it is said here">–</Hint>
+              <Hint
                 v-else
                 :class="loss.told ? ['verdict', 'warning'] : ''"
-                :title="`${rpm(loss.thenRpm)} on ${shortDay(loss.from)}, ${rpm(loss.nowRpm)} on ${shortDay(loss.to)}`"
+                :says="`${rpm(loss.thenRpm)} on ${shortDay(loss.from)}, ${rpm(loss.nowRpm)} on ${shortDay(loss.to)}`"
                 >{{ loss.told ? '◆ ' : '' }}{{ rpm(loss.lostRpm) }}
-                <span class="quiet small">({{ rpm(loss.lowRpm) }} to {{ rpm(loss.highRpm) }})</span></span
+                <span class="quiet small">({{ rpm(loss.lowRpm) }} to {{ rpm(loss.highRpm) }})</span></Hint
               >
             </td>
             <td class="left">

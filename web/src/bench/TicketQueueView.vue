@@ -10,6 +10,7 @@ import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
 import PageHead from '../app/PageHead.vue';
 import { JOB_WORDS, missWords, wantedWords } from './ticket-words';
+import Hint from '../app/Hint.vue';
 
 /** Everybody's open tickets, what is due first first. Other people's changes show at once. */
 const AGAIN_MS = 30_000;
@@ -82,13 +83,13 @@ const searched = (row: Row) =>
         }}</RouterLink>
       </template>
       <template #job="{ row }">
-        <span :title="row.why"
-          >{{ row.name }} <span class="quiet small">{{ JOB_WORDS[row.job] }}</span></span
+        <Hint :says="row.why"
+          >{{ row.name }} <span class="quiet small">{{ JOB_WORDS[row.job] }}</span></Hint
         >
       </template>
       <template #state="{ row }">
         <NTag size="small" :type="row.state === 'on the bench' ? 'info' : 'default'">{{ row.state }}</NTag>
-        <span v-if="row.missed" class="verdict warning small" :title="row.missed">◆ missed once</span>
+        <Hint v-if="row.missed" class="verdict warning small" :says="row.missed">◆ missed once</Hint>
       </template>
     </DataTable>
     <NButton v-if="hasMore" size="small" @click="more">More</NButton>

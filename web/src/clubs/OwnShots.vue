@@ -26,6 +26,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
+import Hint from '../app/Hint.vue';
 
 /** Shots of the player's own with a club: each one of the usual ones with a name, where it starts and how it curves. */
 const props = defineProps<{
@@ -116,9 +117,11 @@ function add(): void {
         <tr>
           <th scope="col">Own shot</th>
           <th scope="col">carry</th>
-          <th scope="col" title="Where it starts, degrees; left of the target is less than zero">starts °</th>
-          <th scope="col" title="How far it has curved where it lands; to the left is less than zero">
-            curves
+          <th scope="col">
+            <Hint says="Where it starts, degrees; left of the target is less than zero">starts °</Hint>
+          </th>
+          <th scope="col">
+            <Hint says="How far it has curved where it lands; to the left is less than zero">curves</Hint>
           </th>
           <th scope="col">source</th>
           <th />

@@ -6,6 +6,7 @@ import DataTable from '../app/DataTable.vue';
 import { FIGURES, type DataColumn } from '../app/data-table';
 import type { ComparisonAnswer } from '../range/range-worker';
 import { heightUnit, plusMinusWords, speedNumber, speedUnit } from '../range/strike-units';
+import Hint from '../app/Hint.vue';
 
 /** The builds side by side, the one the others are held against first. */
 const props = defineProps<{
@@ -90,12 +91,12 @@ const columns = computed((): DataColumn<BuildSummary>[] => [
       </template>
       <template #shots="{ row: { id, n } }">
         {{ n
-        }}<span
+        }}<Hint
           v-if="outliers(id)"
           class="verdict warning"
-          title="Far from the rest; they count until they are left out on the range"
+          says="Far from the rest; they count until they are left out on the range"
         >
-          ◆{{ outliers(id) }}</span
+          ◆{{ outliers(id) }}</Hint
         >
       </template>
       <template #carry="{ row: { carryM } }">

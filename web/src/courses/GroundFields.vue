@@ -16,6 +16,7 @@ import {
 import { computed } from 'vue';
 import { airUnits } from '../conditions/air-units';
 import { compassPoint } from './ground-words';
+import Hint from '../app/Hint.vue';
 
 /**
  * The air of a day, by the compass, and how a course plays underfoot. Of a season template, the wind has no
@@ -109,8 +110,8 @@ const choose = (part: keyof CourseGround, value: string | boolean) =>
     <NCheckbox class="tick" :checked="ground.wet" :disabled="readOnly" @update:checked="choose('wet', $event)"
       >wet</NCheckbox
     >
-    <label title="How far a ball rolls off the ramp of a green-speed gauge"
-      >Green speed
+    <label
+      ><Hint says="How far a ball rolls off the ramp of a green-speed gauge">Green speed</Hint>
       <span class="field"
         ><NumberField
           :value="Number(speed.show(ground.greenSpeedM ?? 3).toFixed(1))"

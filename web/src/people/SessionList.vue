@@ -4,6 +4,7 @@ import type { BrowserSessionView } from '@tasche/contract';
 import DataTable from '../app/DataTable.vue';
 import type { DataColumn } from '../app/data-table';
 import { agentWords, dayAndTime, fromNow } from './moment-words';
+import Hint from '../app/Hint.vue';
 
 /** Browsers that are signed in, and a way to end each. */
 defineProps<{ sessions: readonly BrowserSessionView[] }>();
@@ -25,7 +26,7 @@ const COLUMNS: readonly DataColumn<BrowserSessionView>[] = [
     :row-key="({ id }) => id"
   >
     <template #browser="{ row }"
-      ><span :title="row.agent">{{ agentWords(row.agent) }}</span>
+      ><Hint :says="row.agent">{{ agentWords(row.agent) }}</Hint>
       <NTag v-if="row.current" size="small" :bordered="false">this one</NTag></template
     >
     <template #since="{ row }">{{ dayAndTime(row.signedInAt) }}</template>

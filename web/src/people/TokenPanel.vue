@@ -14,6 +14,7 @@ import type { DataColumn } from '../app/data-table';
 import DateField from '../fields/DateField.vue';
 import { useForm } from '../fields/use-form';
 import { dayAndTime, fromNow } from './moment-words';
+import Hint from '../app/Hint.vue';
 
 /** Tokens for scripts: each does no more than oneself may, for so long. */
 const USUAL_DAYS = 90;
@@ -81,7 +82,7 @@ const COLUMNS: readonly DataColumn<TokenView>[] = [
         >{{ row.name }} <span class="quiet small">{{ mayWords(row) }}</span></template
       >
       <template #state="{ row }"
-        ><span :title="`made ${dayAndTime(row.madeAt)}`">{{ stateOf(row) }}</span></template
+        ><Hint :says="`made ${dayAndTime(row.madeAt)}`">{{ stateOf(row) }}</Hint></template
       >
       <template #end="{ row }"
         ><NButton

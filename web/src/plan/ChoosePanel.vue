@@ -31,6 +31,7 @@ import WeekNeeds from './WeekNeeds.vue';
 import { readNeeds } from './read-needs';
 import { swapsAgainst } from './round-swaps';
 import { useChoosing } from './use-choosing';
+import Hint from '../app/Hint.vue';
 
 /** The shots a week will ask, and the bag that costs the fewest strokes for them. */
 const props = defineProps<{
@@ -137,10 +138,10 @@ const swaps = computed<Swap[]>(() => {
           whole
           @write="set({ limit: $event! })"
       /></label>
-      <label
-        class="small quiet"
-        title="Strokes a round by which a club that is not in the gamer must be better"
-        >a change must gain
+      <label class="small quiet"
+        ><Hint says="Strokes a round by which a club that is not in the gamer must be better"
+          >a change must gain</Hint
+        >
         <NumberField
           :value="choosing.changeStrokes"
           label="A change must gain"

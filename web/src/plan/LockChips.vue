@@ -2,6 +2,7 @@
 import { NButton } from 'naive-ui';
 import type { BagPreferences, LadderClub } from '@tasche/core';
 import { NEXT_LOCK, lockMark, lockOf, withLock } from './lock';
+import Hint from '../app/Hint.vue';
 
 /** Every club as a chip: a press locks it in, the next keeps it out, a third frees it. */
 const props = defineProps<{
@@ -20,20 +21,21 @@ const turn = (id: string) => {
 
 <template>
   <div class="chips no-print" role="group" aria-label="Locks">
-    <NButton
-      v-for="{ id, name } in clubs"
-      :key="id"
-      :class="[lockOf(id, locks), { chosen: isChosen(id) }]"
-      :disabled="readOnly"
-      :title="why[id] ?? ''"
-      :aria-label="`${name}: ${lockOf(id, locks)}${isChosen(id) ? ', chosen' : ''}`"
-      size="small"
-      @click="turn(id)"
-      >{{ lockMark(lockOf(id, locks), isChosen(id)) }} {{ name }}</NButton
+    <Hint v-for="{ id, name } in clubs" :key="id" :says="why[id]" control
+      ><NButton
+        :class="[lockOf(id, locks), { chosen: isChosen(id) }]"
+        :disabled="readOnly"
+        :aria-description="why[id]"
+        :aria-label="`${name}: ${lockOf(id, locks)}${isChosen(id) ? ', chosen' : ''}`"
+        size="small"
+        @click="turn(id)"
+        >{{ lockMark(lockOf(id, locks), isChosen(id)) }} {{ name }}</NButton
+      ></Hint
     >
   </div>
   <p class="small quiet no-print">
-    ● chosen, ○ left out; a press locks a club in (■), the next keeps it out (✕). Point at one to read why.
+    ● chosen, ○ left out; a press locks a club in (■), the next keeps it out (✕). Point at one, or go to it by
+    key, to read why.
   </p>
 </template>
 

@@ -17,6 +17,7 @@ import { PLAN_CHOOSING_BOUNDS } from '@tasche/contract';
 import { computed } from 'vue';
 import PreferenceRows from './PreferenceRows.vue';
 import { shortPreferenceWords } from './preference-words';
+import Hint from '../app/Hint.vue';
 
 /** What a player wants of a bag: gapping style, bounce, putter, limits, trust, money, groups. */
 const props = defineProps<{
@@ -129,8 +130,8 @@ const FREEZES = [
           label="Changes from the gamer"
           :options="FREEZES.map((one) => ({ value: one.value, label: one.words }))"
       /></label>
-      <label v-for="one in NUMBERS" :key="one.key" :title="one.title"
-        >{{ one.label }}
+      <label v-for="one in NUMBERS" :key="one.key"
+        ><Hint :says="one.title">{{ one.label }}</Hint>
         <NumberField
           :value="preferences[one.key]"
           :label="one.label"

@@ -17,6 +17,7 @@ import { useSheet } from '../sheet/sheet-store';
 import TeeOffer from './TeeOffer.vue';
 import { playingConditionsOf } from './range-store';
 import type { GroupSummary } from './range-worker';
+import Hint from '../app/Hint.vue';
 
 /** What the sheet says of a club, and the offer to take what it did in a session instead; or why it is not offered. */
 const props = defineProps<{ session: SessionEntry; group: GroupSummary; unit: DistanceUnit }>();
@@ -59,8 +60,8 @@ const later = computed(() => {
   />
   <span v-else-if="isTaken" class="verdict fine">● taken</span>
   <template v-else-if="club">
-    <span v-if="standing" :class="standing.source" :title="sourceWords(standing, unit)"
-      >{{ n(standing.carryM) }} {{ standing.source }}</span
+    <Hint v-if="standing" :class="standing.source" :says="sourceWords(standing, unit)"
+      >{{ n(standing.carryM) }} {{ standing.source }}</Hint
     ><span v-else class="quiet">nothing yet</span>{{ ' ' }}
     <span v-if="group.misHits > 0" class="verdict warning">◆ leave the mis-hit out first</span>
     <NButton

@@ -16,6 +16,7 @@ import GroupOffer from './GroupOffer.vue';
 import { driftWords } from './group-drift';
 import type { DriftRow, GroupSummary } from './range-worker';
 import { heightUnit, plusMinusWords, sideWords } from './strike-units';
+import Hint from '../app/Hint.vue';
 
 /** What each club did in a session, in the player's own air; and the offer to take it into the sheet. */
 const props = defineProps<{
@@ -60,19 +61,20 @@ const drift = (group: GroupSummary) => {
           <th scope="col">Club</th>
           <th scope="col">Shots</th>
           <th scope="col">Carry</th>
-          <th scope="col" title="Huber’s mean: a wild shot pulls it little">Robust</th>
-          <th scope="col" title="One standard deviation, along and across">Along × across</th>
-          <th scope="col" title="Eight carries in ten lie between these two">8 in 10 carry</th>
+          <th scope="col"><Hint says="Huber’s mean: a wild shot pulls it little">Robust</Hint></th>
+          <th scope="col"><Hint says="One standard deviation, along and across">Along × across</Hint></th>
+          <th scope="col"><Hint says="Eight carries in ten lie between these two">8 in 10 carry</Hint></th>
           <th scope="col">Total</th>
           <th scope="col">Side</th>
-          <th scope="col" title="What eight in ten are within">Launch</th>
-          <th scope="col" title="What eight in ten are within">Spin</th>
+          <th scope="col"><Hint says="What eight in ten are within">Launch</Hint></th>
+          <th scope="col"><Hint says="What eight in ten are within">Spin</Hint></th>
           <th scope="col">Apex</th>
-          <th
-            scope="col"
-            :title="`Until the mean carry is known to ${formatDistance(CARRY_MARGIN_M, unit)}, 19 times in 20`"
-          >
-            To ±{{ formatDistance(CARRY_MARGIN_M, unit) }}
+          <th scope="col">
+            <Hint
+              :says="`Until the mean carry is known to ${formatDistance(CARRY_MARGIN_M, unit)}, 19 times in 20`"
+            >
+              To ±{{ formatDistance(CARRY_MARGIN_M, unit) }}
+            </Hint>
           </th>
           <th scope="col">On the sheet</th>
         </tr>
@@ -93,12 +95,12 @@ const drift = (group: GroupSummary) => {
             </th>
             <td>
               {{ group.n }}<span v-if="group.leftOut" class="quiet"> of {{ group.n + group.leftOut }}</span
-              ><span
+              ><Hint
                 v-if="group.outliers"
                 class="verdict warning"
-                :title="`${group.outliers} far from the rest; they count until you leave them out below`"
+                :says="`${group.outliers} far from the rest; they count until you leave them out below`"
               >
-                ◆{{ group.outliers }}</span
+                ◆{{ group.outliers }}</Hint
               >
             </td>
             <template v-if="group.summary">

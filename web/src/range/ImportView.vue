@@ -18,6 +18,7 @@ import ImportColumns from './ImportColumns.vue';
 import ImportDone from './ImportDone.vue';
 import ImportPreview from './ImportPreview.vue';
 import { useFileImport } from './use-file-import';
+import Hint from '../app/Hint.vue';
 
 /** A launch monitor's file in: what its columns are, what its clubs are, what would come of it; then it is taken. */
 const props = defineProps<{ playerId: string }>();
@@ -93,8 +94,9 @@ const noClubColumn = computed(() => !mapping.value.columns.some(({ field }) => f
       <h2>Where and off what</h2>
       <div class="bar file-choices small">
         <label>Where <TextField aria-label="Where" v-model:value="session.name" maxlength="80" /></label>
-        <label title="For rows that have no date"
-          >Day <DateField v-model:value="session.heldOn" @update:value="report = null" label="Day"
+        <label
+          ><Hint says="For rows that have no date">Day</Hint>
+          <DateField v-model:value="session.heldOn" @update:value="report = null" label="Day"
         /></label>
         <label>Off <ChoiceField v-model:value="session.hitOff" label="Off" :options="HIT_OFF" /></label>
         <label

@@ -18,6 +18,7 @@ import TextField from '../fields/TextField.vue';
 import { useSheet } from '../sheet/sheet-store';
 import type { WorkedShots } from './worked-shots';
 import { clubColumns, strikeColumns } from './strike-units';
+import Hint from '../app/Hint.vue';
 
 /** The balls of a session one by one, the newest first, as they were given; what was worked out is in italics. */
 const props = defineProps<{
@@ -138,11 +139,11 @@ function leaveOut(id: string, why: string): void {
           <NButton @click="emit('count', [strike.id])" size="small"> Count it </NButton></template
         >
         <template v-else
-          ><span
+          ><Hint
             v-if="workedOf(strike)?.outlier"
             class="verdict warning"
-            :title="outlierWords(workedOf(strike)!.outlier!)"
-            >◆ {{ workedOf(strike)!.outlier!.by === 'short' ? 'mis-hit' : 'outlier' }}</span
+            :says="outlierWords(workedOf(strike)!.outlier!)"
+            >◆ {{ workedOf(strike)!.outlier!.by === 'short' ? 'mis-hit' : 'outlier' }}</Hint
           >
           <NButton
             :aria-label="`Leave out shot ${number}`"

@@ -13,6 +13,7 @@ import QrCode from '../bench/QrCode.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import MadeLink from '../people/MadeLink.vue';
 import { agentWords, dayAndTime, fromNow } from '../people/moment-words';
+import Hint from '../app/Hint.vue';
 
 /** Links to a player's papers: a new one, and those there are, with who opened them. */
 const props = defineProps<{ playerId: string; paper: SharedPaper; planId?: string; clubId?: string }>();
@@ -92,7 +93,9 @@ const COLUMNS: readonly DataColumn<ShareView>[] = [
   >
     <template #paper="{ row }"
       ><b>{{ SHARED_PAPER_WORDS[row.paper] }}</b> <span class="small">{{ row.name }}</span>
-      <div class="quiet small" :title="allOpenings(row)">{{ openingWords(row) }}</div></template
+      <div class="quiet small">
+        <Hint :says="allOpenings(row)">{{ openingWords(row) }}</Hint>
+      </div></template
     >
     <template #ends="{ row }"
       ><span class="small">{{ fromNow(row.expiresAt) }}</span></template

@@ -49,7 +49,7 @@ describe('the locks of a week', () => {
       '8 iron: open, chosen',
       '9 iron: never',
     ]);
-    expect(buttons[1]!.attributes('title')).toBe('8 iron: best for 2 shots.');
+    expect(buttons[1]!.attributes('aria-description')).toBe('8 iron: best for 2 shots.');
     const view = chips();
     await view.findAll('button')[0]!.trigger('click');
     await view.findAll('button')[2]!.trigger('click');
