@@ -412,7 +412,7 @@ test('what the player wants is entered, not argued with: a freeze, trust, money,
 }) => {
   await page.goto(`${demo.maren}/plan/7a5c4e00-0002-4000-8000-000000000050`);
   await expect(page.locator('.lock-board')).toBeVisible();
-  const wants = page.locator('section.preferences');
+  const wants = page.locator('.preferences');
   await wants.locator('.fold-head').click();
   const incoming = page.getByRole('region', { name: 'Chosen' }).locator('.badge');
   const [fresh] = await incoming.evaluateAll((badges) =>

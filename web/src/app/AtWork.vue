@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import WorkProgress from './WorkProgress.vue';
 
 /**
@@ -12,11 +12,11 @@ defineEmits<{ stop: [] }>();
 
 <template>
   <div class="at-work no-print">
-    <p class="card bar small" role="status">
+    <NCard class="bar small" role="status">
       <WorkProgress :share="share" />
       <slot />
       <NButton size="small" @click="$emit('stop')">Cancel</NButton>
-    </p>
+    </NCard>
   </div>
 </template>
 
@@ -29,7 +29,7 @@ defineEmits<{ stop: [] }>();
   justify-content: center;
   pointer-events: none;
 }
-.at-work > p {
+.at-work > .n-card {
   pointer-events: auto;
   padding: 4px 12px;
   box-shadow: 0 2px 14px rgb(30 25 15 / 18%);

@@ -117,6 +117,7 @@ export function naiveTheme(dark: boolean): { theme: GlobalTheme | null; override
         itemColorActiveHover: token.linen,
         borderColorHorizontal: token.petrol,
       },
+      Card: { borderColor: token.line, borderRadius: '6px', lineHeight: 'inherit' },
       Tooltip: {
         color: token.ink,
         textColor: token.paper,

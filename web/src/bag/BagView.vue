@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NEmpty } from 'naive-ui';
+import { NButton, NCard, NEmpty } from 'naive-ui';
 import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef } from 'vue';
 import SheetNotices from '../sheet/SheetNotices.vue';
 import { useSheet } from '../sheet/sheet-store';
@@ -106,13 +106,13 @@ useBagKeys({ bag, ladder, look, clubs, tried, activeClub }, () => {
 
     <SheetNotices :editing="editing" />
 
-    <NEmpty
-      v-if="!bag"
-      class="card empty"
-      description="No bag yet. Make one, then type the clubs row by row, or paste them from a spreadsheet."
-    >
-      <template #extra><NButton type="primary" @click="clubs.make()">Make the gamer bag</NButton></template>
-    </NEmpty>
+    <NCard v-if="!bag" class="empty">
+      <NEmpty
+        description="No bag yet. Make one, then type the clubs row by row, or paste them from a spreadsheet."
+      >
+        <template #extra><NButton type="primary" @click="clubs.make()">Make the gamer bag</NButton></template>
+      </NEmpty>
+    </NCard>
     <template v-else>
       <BagTools
         v-model:column-set="columnSet"

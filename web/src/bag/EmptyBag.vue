@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import CopyButton from '../app/CopyButton.vue';
 import { MAKE_UP_BOUNDS, USUAL_MAKE_UP, usualBag, type DistanceUnit, type MakeUp } from '@tasche/core';
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { computed, reactive } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
@@ -53,7 +53,7 @@ const SAMPLE =
 </script>
 
 <template>
-  <section class="card empty-bag no-print" aria-label="Begin this bag">
+  <NCard tag="section" class="empty-bag no-print" aria-label="Begin this bag">
     <div>
       <h2>Type it</h2>
       <p class="small quiet">
@@ -109,7 +109,7 @@ const SAMPLE =
         }}. Usual lofts, to be overwritten by yours; carries are worked out until you know them.
       </p>
     </NForm>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import TextField from '../fields/TextField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import type { BagView, Command } from '@tasche/contract';
 import {
   bagEvennessWords,
@@ -179,7 +179,7 @@ onMounted(() => input.value?.focus());
 </script>
 
 <template>
-  <section class="card picker" aria-label="Put a club in">
+  <NCard tag="section" class="picker" aria-label="Put a club in">
     <header>
       <strong v-if="!incoming">Put in</strong>
       <strong v-else>{{ incoming.name }} in: which goes out?</strong>
@@ -218,7 +218,7 @@ onMounted(() => input.value?.focus());
       {{ strokes && incoming ? 'Strokes a usual round, the fewest first.' : 'Best for the ladder first.' }}
       Enter takes it, Esc leaves it.
     </p>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { gainWords } from './gain-words';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import {
   bagEvennessWords,
   formatDegrees,
@@ -66,7 +66,7 @@ function stepWords(step: StepReport): string {
 </script>
 
 <template>
-  <section class="card verdict-card" aria-live="polite">
+  <NCard tag="section" class="verdict-card" aria-live="polite">
     <p v-if="trial" class="trial">
       <strong>Trying: {{ trial.words }}</strong>
       <template v-if="trial.commands">
@@ -134,7 +134,7 @@ function stepWords(step: StepReport): string {
       >
       <NButton v-if="!trial" title="Alt M" @click="emit('mark')" size="small"> Compare from here on </NButton>
     </p>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

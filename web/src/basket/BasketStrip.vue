@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { beginning, theClub, type BasketLine, type SessionEntry, type StrikeView } from '@tasche/contract';
 import { counted, distanceNumber, shotName, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
@@ -52,7 +52,7 @@ defineExpose({ next });
 </script>
 
 <template>
-  <section class="card strip" aria-label="Basket">
+  <NCard tag="section" class="strip" aria-label="Basket">
     <p class="bar sentence" role="status">
       {{ sentence }}
       <NButton v-if="coming && !isInHand(coming)" class="no-print" type="primary" size="small" @click="next">
@@ -72,7 +72,7 @@ defineExpose({ next });
         </NButton>
       </li>
     </ol>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ballOn, baselineOf, type BasketLine } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, basketSentence } from '@tasche/core';
-import { NButton, NEmpty } from 'naive-ui';
+import { NButton, NCard, NEmpty } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -118,15 +118,13 @@ const print = () => window.print();
         >To the course</RouterLink
       >
     </p>
-    <NEmpty
-      v-else-if="!question"
-      class="card empty"
-      description="There are no clubs yet. Write the bag down first."
-    >
-      <template #extra>
-        <LinkButton :to="{ name: 'bag', params: { playerId } }">To the bag</LinkButton>
-      </template>
-    </NEmpty>
+    <NCard v-else-if="!question" class="empty">
+      <NEmpty description="There are no clubs yet. Write the bag down first.">
+        <template #extra>
+          <LinkButton :to="{ name: 'bag', params: { playerId } }">To the bag</LinkButton>
+        </template>
+      </NEmpty>
+    </NCard>
     <p v-else-if="share !== null" class="bar small" role="status">
       <WorkProgress :share="share" label="Working the basket out" /> Trying where {{ balls }} balls settle
       most…
@@ -136,17 +134,17 @@ const print = () => window.print();
     <p v-else-if="basket === undefined" class="small">
       <NButton size="small" @click="ask(question)">Work it out</NButton>
     </p>
-    <NEmpty
-      v-else-if="basket === null"
-      class="card empty"
-      description="Nothing tells yet how far this player hits it. Write down lofts, or one carry, and the basket follows."
-    >
-      <template #extra>
-        <LinkButton :to="{ name: 'bag', params: { playerId } }">To the bag</LinkButton>
-      </template>
-    </NEmpty>
+    <NCard v-else-if="basket === null" class="empty">
+      <NEmpty
+        description="Nothing tells yet how far this player hits it. Write down lofts, or one carry, and the basket follows."
+      >
+        <template #extra>
+          <LinkButton :to="{ name: 'bag', params: { playerId } }">To the bag</LinkButton>
+        </template>
+      </NEmpty>
+    </NCard>
     <template v-else>
-      <p class="card sentence" role="status">{{ basketSentence(basket) }}</p>
+      <NCard class="sentence" role="status">{{ basketSentence(basket) }}</NCard>
       <template v-if="basket.parts.length > 0">
         <BasketTable :parts="basket.parts" :clubs="asked.byId.value" :unit="unit" />
         <p class="small quiet foot">

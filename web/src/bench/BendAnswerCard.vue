@@ -7,7 +7,7 @@ import {
   type BendPlan,
   type DistanceUnit,
 } from '@tasche/core';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { computed } from 'vue';
 import { offTargetWords, planTitle } from './bend-plan-words';
 
@@ -34,7 +34,7 @@ function faultWords(before: number, after: number): string {
 </script>
 
 <template>
-  <section class="card answer" aria-live="polite">
+  <NCard tag="section" class="answer" aria-live="polite">
     <h2>{{ plan === answer.chosen ? words.title : planTitle(plan) }}</h2>
     <p>
       {{
@@ -60,7 +60,7 @@ function faultWords(before: number, after: number): string {
         {{ one.effort }}&nbsp;<span class="quiet small">{{ off(one) }}</span>
       </NButton>
     </div>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ClubView, Command } from '@tasche/contract';
 import { buildDifferences, quantityOf } from '@tasche/core';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { computed, ref } from 'vue';
 import LinkButton from '../app/LinkButton.vue';
 import { today } from '../app/day';
@@ -39,7 +39,7 @@ function replace(): void {
 </script>
 
 <template>
-  <section class="card made no-print" role="status">
+  <NCard tag="section" class="made no-print" role="status">
     <p>
       <span class="verdict fine"
         >● A second {{ copy.name }} is in the locker, with a ticket to build it.</span
@@ -60,7 +60,7 @@ function replace(): void {
       >
       <span v-else class="quiet">It has the old one’s place; the old one is retired.</span>
     </p>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import ShareButton from '../sharing/ShareButton.vue';
 import { BUILDER_WORDS, JOB_CAUTIONS, knownSwingWeight, swingWeightWords } from '@tasche/core';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -98,7 +98,7 @@ function copyBuild(): void {
             </FactList>
           </section>
         </div>
-        <aside class="card label" aria-label="Label">
+        <NCard tag="aside" class="label" aria-label="Label">
           <QrCode :text="address" :label="`Code that opens the ${club.name}`" :px="132" />
           <p>
             <b>{{ club.name }}</b> {{ store.sheet!.player.name }}
@@ -106,7 +106,7 @@ function copyBuild(): void {
           <p class="quiet small">
             {{ labelWords(groups) }}
           </p>
-        </aside>
+        </NCard>
       </div>
       <p class="small quiet foot">{{ [...JOB_CAUTIONS.build, BUILDER_WORDS].join(' ') }}</p>
     </template>

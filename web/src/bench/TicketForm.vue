@@ -7,7 +7,7 @@ import {
   type TicketView,
 } from '@tasche/contract';
 import { BENCH_JOBS, QUANTITIES, type BenchJob, type QuantityKey } from '@tasche/core';
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { computed, reactive, watch } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import QuantityField from '../fields/QuantityField.vue';
@@ -73,67 +73,62 @@ function save(): void {
 </script>
 
 <template>
-  <NForm
-    ref="form"
-    class="card ticket-form"
-    :model="draft"
-    :rules="rules"
-    size="small"
-    @submit.prevent="submit(save)"
-  >
-    <NFormItem label="Club" path="clubId">
-      <ChoiceField
-        v-model:value="draft.clubId"
-        label="Club"
-        :options="clubs.map(({ id, name }) => ({ value: id, label: name }))"
-        :disabled="ticket !== undefined"
-      />
-    </NFormItem>
-    <NFormItem label="Job" path="job">
-      <ChoiceField
-        v-model:value="draft.job"
-        label="Job"
-        :options="BENCH_JOBS.map((value) => ({ value, label: JOB_WORDS[value] }))"
-      />
-    </NFormItem>
-    <NFormItem label="What" path="name" class="two"
-      ><TextField v-model:value="draft.name" aria-label="What"
-    /></NFormItem>
-    <div class="wanted all">
-      <label v-for="key in keys" :key="key">
-        <span class="small"
-          >{{ plainLabel(key) }} wanted <span class="quiet">({{ nowWords(key) }})</span></span
-        >
-        <QuantityField
-          :quantity-key="key"
-          :value="wanted.get(key) ?? null"
-          :label="`${plainLabel(key)} wanted`"
-          @update:value="wanted.set(key, $event)"
-          @bad="$event ? bad.add(key) : bad.delete(key)"
-        />
-      </label>
-      <label v-if="addable.length > 0">
-        <span class="small quiet">something else</span>
+  <NCard class="ticket-form">
+    <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
+      <NFormItem label="Club" path="clubId">
         <ChoiceField
-          :value="null"
-          label="Add a quantity"
-          placeholder="add…"
-          :options="addable"
-          @update:value="wanted.set($event as QuantityKey, null)"
+          v-model:value="draft.clubId"
+          label="Club"
+          :options="clubs.map(({ id, name }) => ({ value: id, label: name }))"
+          :disabled="ticket !== undefined"
         />
-      </label>
-    </div>
-    <NFormItem label="Why" path="why" class="two"
-      ><TextField v-model:value="draft.why" aria-label="Why" placeholder="what it is to mend"
-    /></NFormItem>
-    <OccasionFields v-model:event-id="draft.eventId" v-model:due-on="draft.dueOn" />
-    <div class="bar all">
-      <NButton type="primary" attr-type="submit" :disabled="!club || bad.size > 0">{{
-        ticket ? 'Save' : 'Add ticket'
-      }}</NButton>
-      <NButton @click="emit('leave')">Cancel</NButton>
-    </div>
-  </NForm>
+      </NFormItem>
+      <NFormItem label="Job" path="job">
+        <ChoiceField
+          v-model:value="draft.job"
+          label="Job"
+          :options="BENCH_JOBS.map((value) => ({ value, label: JOB_WORDS[value] }))"
+        />
+      </NFormItem>
+      <NFormItem label="What" path="name" class="two"
+        ><TextField v-model:value="draft.name" aria-label="What"
+      /></NFormItem>
+      <div class="wanted all">
+        <label v-for="key in keys" :key="key">
+          <span class="small"
+            >{{ plainLabel(key) }} wanted <span class="quiet">({{ nowWords(key) }})</span></span
+          >
+          <QuantityField
+            :quantity-key="key"
+            :value="wanted.get(key) ?? null"
+            :label="`${plainLabel(key)} wanted`"
+            @update:value="wanted.set(key, $event)"
+            @bad="$event ? bad.add(key) : bad.delete(key)"
+          />
+        </label>
+        <label v-if="addable.length > 0">
+          <span class="small quiet">something else</span>
+          <ChoiceField
+            :value="null"
+            label="Add a quantity"
+            placeholder="add…"
+            :options="addable"
+            @update:value="wanted.set($event as QuantityKey, null)"
+          />
+        </label>
+      </div>
+      <NFormItem label="Why" path="why" class="two"
+        ><TextField v-model:value="draft.why" aria-label="Why" placeholder="what it is to mend"
+      /></NFormItem>
+      <OccasionFields v-model:event-id="draft.eventId" v-model:due-on="draft.dueOn" />
+      <div class="bar all">
+        <NButton type="primary" attr-type="submit" :disabled="!club || bad.size > 0">{{
+          ticket ? 'Save' : 'Add ticket'
+        }}</NButton>
+        <NButton @click="emit('leave')">Cancel</NButton>
+      </div>
+    </NForm>
+  </NCard>
 </template>
 
 <style scoped>

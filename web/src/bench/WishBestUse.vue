@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import { TIE_STROKES, type BestUse, type WishAnswer } from '@tasche/core';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { computed } from 'vue';
 import NumberField from '../fields/NumberField.vue';
 
@@ -29,7 +29,7 @@ const sums = computed(() => {
 </script>
 
 <template>
-  <section class="card best">
+  <NCard tag="section" class="best">
     <div class="bar">
       <label
         >Best use of
@@ -58,7 +58,7 @@ const sums = computed(() => {
       >. Each is proved the best use of its sum, in a usual round, the bag chosen anew.
     </p>
     <p v-for="pair in pairs" :key="pair" class="quiet small pair">{{ pair }}</p>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -17,7 +17,7 @@ import {
   type DistanceUnit,
   type ShotKind,
 } from '@tasche/core';
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { reactive, watch } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
@@ -110,83 +110,78 @@ function save(): void {
 </script>
 
 <template>
-  <NForm
-    ref="form"
-    class="card wish-form"
-    :model="draft"
-    :rules="rules"
-    size="small"
-    @submit.prevent="submit(save)"
-  >
-    <NFormItem label="What" path="name" class="two"
-      ><TextField
-        v-model:value="draft.name"
-        aria-label="What"
-        autofocus
-        placeholder="54 wedge, 7 wood, new shaft…"
-    /></NFormItem>
-    <NFormItem label="To" path="purpose">
-      <ChoiceField v-model:value="draft.purpose" label="To" :options="[...WISH_PURPOSES]" />
-    </NFormItem>
-    <NFormItem label="Price" path="price">
-      <NumberField v-model:value="draft.price" label="Price" :bounds="[0, 100000]" optional :step="10" />
-    </NFormItem>
-    <template v-if="draft.purpose === 'buy'">
-      <NFormItem label="Kind" path="kind">
-        <ChoiceField v-model:value="draft.kind" label="Kind" :options="CLUB_KINDS" />
+  <NCard class="wish-form">
+    <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
+      <NFormItem label="What" path="name" class="two"
+        ><TextField
+          v-model:value="draft.name"
+          aria-label="What"
+          autofocus
+          placeholder="54 wedge, 7 wood, new shaft…"
+      /></NFormItem>
+      <NFormItem label="To" path="purpose">
+        <ChoiceField v-model:value="draft.purpose" label="To" :options="[...WISH_PURPOSES]" />
       </NFormItem>
-      <NFormItem label="Loft" path="loftDeg">
-        <NumberField
-          v-model:value="draft.loftDeg"
-          label="Loft"
-          unit="°"
-          :bounds="[-2, 80]"
-          optional
-          :step="0.5"
+      <NFormItem label="Price" path="price">
+        <NumberField v-model:value="draft.price" label="Price" :bounds="[0, 100000]" optional :step="10" />
+      </NFormItem>
+      <template v-if="draft.purpose === 'buy'">
+        <NFormItem label="Kind" path="kind">
+          <ChoiceField v-model:value="draft.kind" label="Kind" :options="CLUB_KINDS" />
+        </NFormItem>
+        <NFormItem label="Loft" path="loftDeg">
+          <NumberField
+            v-model:value="draft.loftDeg"
+            label="Loft"
+            unit="°"
+            :bounds="[-2, 80]"
+            optional
+            :step="0.5"
+          />
+        </NFormItem>
+        <NFormItem label="Carry, where it was hit" path="carry">
+          <NumberField v-model:value="draft.carry" label="Carry" :unit="unit" :bounds="[1, 450]" optional />
+        </NFormItem>
+      </template>
+      <NFormItem v-else label="Club" path="clubId" class="two">
+        <ChoiceField
+          :value="draft.clubId ?? NONE"
+          label="Club"
+          :options="[
+            { value: NONE, label: 'none' },
+            ...clubs.map(({ id, name }) => ({ value: id, label: name })),
+          ]"
+          @update:value="draft.clubId = $event || null"
         />
       </NFormItem>
-      <NFormItem label="Carry, where it was hit" path="carry">
-        <NumberField v-model:value="draft.carry" label="Carry" :unit="unit" :bounds="[1, 450]" optional />
+      <template v-if="draft.purpose === 'learn'">
+        <NFormItem label="Shot" path="shot">
+          <ChoiceField v-model:value="draft.shot" label="Shot" :options="learnable" />
+        </NFormItem>
+        <NFormItem label="Carry, if known" path="carry">
+          <NumberField v-model:value="draft.carry" label="Carry" :unit="unit" :bounds="[1, 450]" optional />
+        </NFormItem>
+      </template>
+      <template v-else-if="draft.purpose === 'fit'">
+        <NFormItem label="Carry with it" path="carry">
+          <NumberField v-model:value="draft.carry" label="Carry" :unit="unit" :bounds="[1, 450]" optional />
+        </NFormItem>
+        <NFormItem label="Scatter with it" path="scatter">
+          <ChoiceField v-model:value="draft.scatter" label="Scatter" :options="scatters" />
+        </NFormItem>
+      </template>
+      <NFormItem v-if="isBought" label="Bought on" path="boughtOn">
+        <DateField v-model:value="draft.boughtOn" label="Bought on" optional />
       </NFormItem>
-    </template>
-    <NFormItem v-else label="Club" path="clubId" class="two">
-      <ChoiceField
-        :value="draft.clubId ?? NONE"
-        label="Club"
-        :options="[
-          { value: NONE, label: 'none' },
-          ...clubs.map(({ id, name }) => ({ value: id, label: name })),
-        ]"
-        @update:value="draft.clubId = $event || null"
-      />
-    </NFormItem>
-    <template v-if="draft.purpose === 'learn'">
-      <NFormItem label="Shot" path="shot">
-        <ChoiceField v-model:value="draft.shot" label="Shot" :options="learnable" />
-      </NFormItem>
-      <NFormItem label="Carry, if known" path="carry">
-        <NumberField v-model:value="draft.carry" label="Carry" :unit="unit" :bounds="[1, 450]" optional />
-      </NFormItem>
-    </template>
-    <template v-else-if="draft.purpose === 'fit'">
-      <NFormItem label="Carry with it" path="carry">
-        <NumberField v-model:value="draft.carry" label="Carry" :unit="unit" :bounds="[1, 450]" optional />
-      </NFormItem>
-      <NFormItem label="Scatter with it" path="scatter">
-        <ChoiceField v-model:value="draft.scatter" label="Scatter" :options="scatters" />
-      </NFormItem>
-    </template>
-    <NFormItem v-if="isBought" label="Bought on" path="boughtOn">
-      <DateField v-model:value="draft.boughtOn" label="Bought on" optional />
-    </NFormItem>
-    <NFormItem label="Notes" path="notes" class="two"
-      ><TextField v-model:value="draft.notes" aria-label="Notes"
-    /></NFormItem>
-    <div class="bar all">
-      <NButton type="primary" attr-type="submit">{{ wish ? 'Save' : 'Add wish' }}</NButton>
-      <NButton @click="emit('leave')">Cancel</NButton>
-    </div>
-  </NForm>
+      <NFormItem label="Notes" path="notes" class="two"
+        ><TextField v-model:value="draft.notes" aria-label="Notes"
+      /></NFormItem>
+      <div class="bar all">
+        <NButton type="primary" attr-type="submit">{{ wish ? 'Save' : 'Add wish' }}</NButton>
+        <NButton @click="emit('leave')">Cancel</NButton>
+      </div>
+    </NForm>
+  </NCard>
 </template>
 
 <style scoped>

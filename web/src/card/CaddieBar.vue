@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NCheckbox } from 'naive-ui';
+import { NCard, NCheckbox } from 'naive-ui';
 import { caddieParts, baselineOf, type CardPage } from '@tasche/contract';
 import {
   DEMAND_BOUNDS,
@@ -104,7 +104,7 @@ const round = (value: number) => Math.round(value * 10) / 10;
 </script>
 
 <template>
-  <section class="caddie card no-print" aria-label="Caddie’s question">
+  <NCard tag="section" class="caddie no-print" aria-label="Caddie’s question">
     <label
       >To the flag
       <NumberField
@@ -164,7 +164,7 @@ const round = (value: number) => Math.round(value * 10) / 10;
       </template>
       <span v-else class="quiet">Type the distance: two clubs to choose between, and why.</span>
     </p>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

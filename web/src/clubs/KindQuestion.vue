@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CLUB_KINDS, type ClubKind } from '@tasche/core';
-import { NButton, NForm } from 'naive-ui';
+import { NButton, NCard, NForm } from 'naive-ui';
 import { ref } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 
@@ -11,12 +11,14 @@ const kind = ref<ClubKind | null>(null);
 </script>
 
 <template>
-  <NForm class="card kind-question" @submit.prevent="kind && emit('add', props.name, kind)">
-    <span>What kind of club is “{{ name }}”?</span>
-    <ChoiceField v-model:value="kind" :label="`What kind of club is “${name}”?`" :options="CLUB_KINDS" />
-    <NButton size="small" type="primary" attr-type="submit" :disabled="!kind">Add it</NButton>
-    <NButton size="small" @click="emit('leave')">Cancel</NButton>
-  </NForm>
+  <NCard class="kind-question">
+    <NForm @submit.prevent="kind && emit('add', props.name, kind)">
+      <span>What kind of club is “{{ name }}”?</span>
+      <ChoiceField v-model:value="kind" :label="`What kind of club is “${name}”?`" :options="CLUB_KINDS" />
+      <NButton size="small" type="primary" attr-type="submit" :disabled="!kind">Add it</NButton>
+      <NButton size="small" @click="emit('leave')">Cancel</NButton>
+    </NForm>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { baselineOf } from '@tasche/contract';
 import { counted, QUESTION_WORDS } from '@tasche/core';
-import { NEmpty } from 'naive-ui';
+import { NCard, NEmpty } from 'naive-ui';
 import { computed, defineAsyncComponent } from 'vue';
 import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
@@ -67,15 +67,13 @@ const above = computed(() =>
       </template>
     </PageHead>
     <LoadingRows v-if="range.state === 'loading'" />
-    <NEmpty
-      v-else-if="all.length === 0"
-      class="card empty"
-      :description="`Nothing was hit yet with a ${shot} swing.`"
-    >
-      <template #extra
-        ><RouterLink :to="{ name: 'range', params: { playerId } }">To the range</RouterLink></template
-      >
-    </NEmpty>
+    <NCard v-else-if="all.length === 0" class="empty">
+      <NEmpty :description="`Nothing was hit yet with a ${shot} swing.`">
+        <template #extra
+          ><RouterLink :to="{ name: 'range', params: { playerId } }">To the range</RouterLink></template
+        >
+      </NEmpty>
+    </NCard>
     <div v-else class="split">
       <aside class="no-print">
         <BuildPicker :builds="all" :chosen="chosen" @choose="choose" />
@@ -85,11 +83,11 @@ const above = computed(() =>
       </aside>
       <div class="main">
         <AskBar :question="question" :margins="margins" :unit="unit" @set="set" />
-        <NEmpty
-          v-if="chosen.length < 2"
-          class="card empty"
-          description="Choose two or more on the left; the first one chosen is what the others are held against."
-        />
+        <NCard v-if="chosen.length < 2" class="empty">
+          <NEmpty
+            description="Choose two or more on the left; the first one chosen is what the others are held against."
+          />
+        </NCard>
         <p v-else-if="answer?.refused" class="verdict warning">◆ {{ answer.refused }}</p>
         <template v-else-if="answer?.comparison">
           <PairCard

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NCard } from 'naive-ui';
 import { mixedWarning, pairSentence, wishOf, type DistanceUnit, type Margins, type Pair } from '@tasche/core';
 import { computed } from 'vue';
 import IntervalBars from './IntervalBars.vue';
@@ -23,14 +24,14 @@ const warning = computed(() => mixedWarning(props.pair, props.name));
 </script>
 
 <template>
-  <section class="card pair" aria-live="polite">
+  <NCard tag="section" class="pair" aria-live="polite">
     <p class="sentence">
       <span class="verdict" :class="severity[0]" :title="pair.word">{{ severity[1] }}</span>
       {{ pairSentence(pair, name, firstName, unit) }}
     </p>
     <p v-if="warning" class="verdict warning small">◆ {{ warning }}</p>
     <IntervalBars :differences="pair.differences" :margins="margins" :unit="unit" :open="pair.open" />
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

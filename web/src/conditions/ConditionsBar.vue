@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NCard } from 'naive-ui';
 import type { Choice, ChoiceGroup } from '../fields/choices';
 import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -123,7 +124,7 @@ defineExpose({ focus });
 </script>
 
 <template>
-  <section class="conditions card no-print" aria-label="Air and ground">
+  <NCard tag="section" class="conditions no-print" aria-label="Air and ground">
     <label class="place"
       >Read in
       <ChoiceField
@@ -183,7 +184,7 @@ defineExpose({ focus });
       ■ {{ problem || `Left out of the address: ${complaints.join('; ')}.` }}
     </p>
     <slot />
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

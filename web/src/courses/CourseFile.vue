@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CourseDetails, CourseView } from '@tasche/contract';
 import { counted, courseLengthM, distanceNumber, type DistanceUnit } from '@tasche/core';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { computed, ref } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { readCourseText, type CourseText } from './course-file';
@@ -35,7 +35,7 @@ function take(): void {
 </script>
 
 <template>
-  <section class="card brought" aria-label="What the file holds">
+  <NCard tag="section" class="brought" aria-label="What the file holds">
     <h2>
       {{ from.name }}: {{ counted(file.holes.length, 'hole')
       }}<template v-if="isSound">, par {{ file.holes.reduce((sum, { par }) => sum + par, 0) }}</template>
@@ -69,7 +69,7 @@ function take(): void {
         Take it{{ course.holes.length ? ', in the place of the holes there are' : '' }}</NButton
       ><NButton @click="emit('leave')">Cancel</NButton>
     </div>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { seasonOnCourse, type CourseSeason, type CourseView, type SeasonView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
 import GroundFields from './GroundFields.vue';
@@ -46,7 +46,7 @@ function apply(id: string): void {
         ]"
         @update:value="apply"
     /></label>
-    <article v-for="(season, i) in course.seasons" :key="i" class="card">
+    <NCard tag="article" v-for="(season, i) in course.seasons" :key="i">
       <h2>
         <TextField
           :value="season.name"
@@ -80,7 +80,7 @@ function apply(id: string): void {
         @air="change(i, { air: $event })"
         @ground="change(i, { ground: { ...season.ground, ...$event } })"
       />
-    </article>
+    </NCard>
     <p v-if="course.seasons.length === 0" class="quiet">
       No season yet: put a template on, and change what is different here.
     </p>

@@ -5,7 +5,7 @@ import PageHead from '../app/PageHead.vue';
 import UnitButton from '../app/UnitButton.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import type { SeasonDetails, SeasonView } from '@tasche/contract';
 import { USUAL_GROUND, type CourseGround, type DistanceUnit } from '@tasche/core';
 import { v4 as newId } from 'uuid';
@@ -87,7 +87,7 @@ const undo = useUndo();
       The server cannot be reached. This page opens by itself as soon as it can be.
     </p>
     <SeasonYear :seasons="seasons" />
-    <article v-for="season in seasons" :key="season.id" class="card">
+    <NCard tag="article" v-for="season in seasons" :key="season.id">
       <h2>
         <TextField
           :value="season.name"
@@ -137,7 +137,7 @@ const undo = useUndo();
         "
         @ground="ground(season, $event)"
       />
-    </article>
+    </NCard>
     <p v-if="store.state === 'ready' && seasons.length === 0" class="quiet">No season yet.</p>
   </div>
 </template>

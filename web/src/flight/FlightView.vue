@@ -2,7 +2,7 @@
 import PageHead from '../app/PageHead.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import UnitButton from '../app/UnitButton.vue';
-import { NEmpty } from 'naive-ui';
+import { NCard, NEmpty } from 'naive-ui';
 import { LIE_NAMES, LIE_WORDS, carryLadder, gaps, slowSwingWords } from '@tasche/core';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -133,11 +133,9 @@ const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
       :problem="problem"
       @set="setting = $event"
     />
-    <NEmpty
-      v-if="rungs.length === 0"
-      class="card empty"
-      description="A flight appears when a club of this bag has a carry."
-    />
+    <NCard v-if="rungs.length === 0" class="empty">
+      <NEmpty description="A flight appears when a club of this bag has a carry." />
+    </NCard>
     <template v-else>
       <FlightClubs v-model:chosen="chosen" :clubs="rungs" :pairs="pairs" />
       <FlightCharts v-if="shown.length > 0 || !traces" :flights="shown" :unit="unit" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { putBack, type DayView, type PutBack } from '@tasche/contract';
 import { counted, BUILDER_WORDS, JOB_CAUTIONS, type DistanceUnit } from '@tasche/core';
 import { v4 as newId } from 'uuid';
@@ -30,7 +30,7 @@ function go(): void {
 </script>
 
 <template>
-  <section class="card panel" :aria-label="`As it was on ${then.day}`">
+  <NCard tag="section" class="panel" :aria-label="`As it was on ${then.day}`">
     <p v-if="done" class="verdict fine" role="status">
       ● Put back as it was on {{ shortDay(then.day) }}.
       <template v-if="tickets > 0">{{ counted(tickets, 'ticket') }} made for the bench.</template> One undo
@@ -73,7 +73,7 @@ function go(): void {
       >
       <NButton @click="emit('leave')">{{ done || isSame ? 'Close' : 'Cancel' }}</NButton>
     </p>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { required, roundPlayedDetails, type RoundPlayedDetails } from '@tasche/contract';
 import { computed, reactive } from 'vue';
 import { today } from '../app/day';
@@ -46,36 +46,31 @@ const save = () => {
 </script>
 
 <template>
-  <NForm
-    ref="form"
-    class="card form"
-    :model="draft"
-    :rules="rules"
-    size="small"
-    @submit.prevent="submit(save)"
-  >
-    <NFormItem label="Day" path="playedOn">
-      <DateField v-model:value="draft.playedOn" label="Day" :max="today()" />
-    </NFormItem>
-    <NFormItem label="Course" path="courseId">
-      <ChoiceField v-model:value="draft.courseId" label="Course" :options="courses" />
-    </NFormItem>
-    <NFormItem label="Bag carried" path="bagId">
-      <ChoiceField v-model:value="draft.bagId" label="Bag carried" :options="bags" />
-    </NFormItem>
-    <NFormItem label="Name of the round" path="name">
-      <TextField
-        v-model:value="draft.name"
-        aria-label="Name of the round"
-        placeholder="club medal"
-        maxlength="80"
-      />
-    </NFormItem>
-    <p class="bar">
-      <NButton type="primary" attr-type="submit">{{ round ? 'Save the round' : 'Write it down' }}</NButton>
-      <NButton @click="emit('leave')">Cancel</NButton>
-    </p>
-  </NForm>
+  <NCard class="form">
+    <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
+      <NFormItem label="Day" path="playedOn">
+        <DateField v-model:value="draft.playedOn" label="Day" :max="today()" />
+      </NFormItem>
+      <NFormItem label="Course" path="courseId">
+        <ChoiceField v-model:value="draft.courseId" label="Course" :options="courses" />
+      </NFormItem>
+      <NFormItem label="Bag carried" path="bagId">
+        <ChoiceField v-model:value="draft.bagId" label="Bag carried" :options="bags" />
+      </NFormItem>
+      <NFormItem label="Name of the round" path="name">
+        <TextField
+          v-model:value="draft.name"
+          aria-label="Name of the round"
+          placeholder="club medal"
+          maxlength="80"
+        />
+      </NFormItem>
+      <p class="bar">
+        <NButton type="primary" attr-type="submit">{{ round ? 'Save the round' : 'Write it down' }}</NButton>
+        <NButton @click="emit('leave')">Cancel</NButton>
+      </p>
+    </NForm>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import type { AccountView } from '@tasche/contract';
 import { computed } from 'vue';
 import { counted } from '@tasche/core';
@@ -44,10 +44,10 @@ const endSession = (id: string) =>
       </template>
     </PageHead>
     <ProblemLine :text="problem" />
-    <p v-if="identity.view?.means === 'machine'" class="card note">
+    <NCard class="note" v-if="identity.view?.means === 'machine'">
       This is the demo: everybody at this machine is let in as <b>{{ identity.view.who }}</b>, without an
       account. People you invite get accounts of their own.
-    </p>
+    </NCard>
     <div v-if="account" class="columns">
       <div>
         <PasswordPanel @changed="read" />

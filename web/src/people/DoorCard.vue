@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { NCard } from 'naive-ui';
+
 /** The card at the door: signing in, and using a link. */
 defineProps<{ title: string; says?: string }>();
 defineSlots<{ default(): unknown }>();
@@ -6,12 +8,12 @@ defineSlots<{ default(): unknown }>();
 
 <template>
   <div class="door">
-    <section class="card">
+    <NCard tag="section" class="door-card">
       <p class="brand" aria-hidden="true">tasche</p>
       <h1>{{ title }}</h1>
       <p v-if="says" class="quiet">{{ says }}</p>
       <slot />
-    </section>
+    </NCard>
   </div>
 </template>
 
@@ -23,7 +25,7 @@ defineSlots<{ default(): unknown }>();
   justify-content: center;
   padding: 24px 16px;
 }
-.card {
+.door-card {
   width: min(440px, calc(100vw - 32px));
   padding: 28px 32px 22px;
 }
@@ -36,14 +38,14 @@ defineSlots<{ default(): unknown }>();
 h1 {
   margin: 0 0 4px;
 }
-.card > .quiet {
+.door-card .quiet {
   margin: 0 0 18px;
 }
 @media (max-width: 700px) {
   .door {
     align-content: start;
   }
-  .card {
+  .door-card {
     padding: 20px;
   }
 }

@@ -9,7 +9,7 @@ export interface Membership {
 </script>
 
 <script setup lang="ts">
-import { NButton, NForm, NFormItem, NInput, NRadio, NRadioGroup, NSelect, NSpace } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem, NInput, NRadio, NRadioGroup, NSelect, NSpace } from 'naive-ui';
 import {
   ROLES,
   ROLE_WORDS,
@@ -64,56 +64,56 @@ function save(): void {
 </script>
 
 <template>
-  <NForm
-    ref="form"
-    class="card member-form"
-    :model="draft"
-    :rules="rules"
-    size="small"
-    @submit.prevent="submit(save)"
-  >
-    <template v-if="invites">
-      <NFormItem label="Name" path="name">
-        <NInput v-model:value="draft.name" :input-props="{ 'aria-label': 'Name' }" placeholder="" autofocus />
+  <NCard class="member-form">
+    <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
+      <template v-if="invites">
+        <NFormItem label="Name" path="name">
+          <NInput
+            v-model:value="draft.name"
+            :input-props="{ 'aria-label': 'Name' }"
+            placeholder=""
+            autofocus
+          />
+        </NFormItem>
+        <NFormItem label="E-mail" path="email">
+          <NInput
+            v-model:value="draft.email"
+            :input-props="{ 'aria-label': 'E-mail', type: 'email' }"
+            placeholder="they sign in with it"
+          />
+        </NFormItem>
+      </template>
+      <NFormItem label="Is" class="all">
+        <NRadioGroup v-model:value="draft.role" name="role">
+          <NSpace vertical :size="2">
+            <NRadio v-for="role in ROLES" :key="role" :value="role">
+              <b>{{ ROLE_WORDS[role].name }}</b> <span class="quiet">{{ ROLE_WORDS[role].may }}</span>
+            </NRadio>
+          </NSpace>
+        </NRadioGroup>
       </NFormItem>
-      <NFormItem label="E-mail" path="email">
-        <NInput
-          v-model:value="draft.email"
-          :input-props="{ 'aria-label': 'E-mail', type: 'email' }"
-          placeholder="they sign in with it"
+      <NFormItem
+        v-if="keptTo"
+        :label="draft.role === 'player' ? 'Which player they are' : 'Players they see; none named is all'"
+        path="playerIds"
+        class="all"
+      >
+        <NSelect
+          v-model:value="draft.playerIds"
+          multiple
+          filterable
+          :options="players.map(({ id, name }) => ({ value: id, label: name }))"
+          :input-props="{ 'aria-label': 'Players' }"
+          aria-label="Players"
+          placeholder="choose…"
         />
       </NFormItem>
-    </template>
-    <NFormItem label="Is" class="all">
-      <NRadioGroup v-model:value="draft.role" name="role">
-        <NSpace vertical :size="2">
-          <NRadio v-for="role in ROLES" :key="role" :value="role">
-            <b>{{ ROLE_WORDS[role].name }}</b> <span class="quiet">{{ ROLE_WORDS[role].may }}</span>
-          </NRadio>
-        </NSpace>
-      </NRadioGroup>
-    </NFormItem>
-    <NFormItem
-      v-if="keptTo"
-      :label="draft.role === 'player' ? 'Which player they are' : 'Players they see; none named is all'"
-      path="playerIds"
-      class="all"
-    >
-      <NSelect
-        v-model:value="draft.playerIds"
-        multiple
-        filterable
-        :options="players.map(({ id, name }) => ({ value: id, label: name }))"
-        :input-props="{ 'aria-label': 'Players' }"
-        aria-label="Players"
-        placeholder="choose…"
-      />
-    </NFormItem>
-    <div class="bar all">
-      <NButton type="primary" attr-type="submit">{{ invites ? 'Make the link' : 'Save' }}</NButton>
-      <NButton @click="emit('leave')">Cancel</NButton>
-    </div>
-  </NForm>
+      <div class="bar all">
+        <NButton type="primary" attr-type="submit">{{ invites ? 'Make the link' : 'Save' }}</NButton>
+        <NButton @click="emit('leave')">Cancel</NButton>
+      </div>
+    </NForm>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NAlert, NButton, NForm, NFormItem, NInput, NRadio, NRadioGroup } from 'naive-ui';
+import { NAlert, NButton, NCard, NForm, NFormItem, NInput, NRadio, NRadioGroup } from 'naive-ui';
 import { MAX_TOKEN_DAYS, nameSchema, required, type TokenView } from '@tasche/contract';
 import { dayPlus } from '@tasche/core';
 import { computed, reactive, ref } from 'vue';
@@ -94,35 +94,29 @@ const COLUMNS: readonly DataColumn<TokenView>[] = [
         ></template
       >
     </DataTable>
-    <NForm
-      v-if="adding"
-      ref="form"
-      class="card new"
-      :model="draft"
-      :rules="rules"
-      size="small"
-      @submit.prevent="submit(add)"
-    >
-      <NFormItem label="What for" path="name">
-        <NInput
-          v-model:value="draft.name"
-          :input-props="{ 'aria-label': 'What for' }"
-          placeholder="the spreadsheet"
-          autofocus
-        />
-      </NFormItem>
-      <NFormItem :label="`Ends on (within ${MAX_TOKEN_DAYS} days)`">
-        <DateField v-model:value="draft.endsOn" label="Ends on" />
-      </NFormItem>
-      <NRadioGroup v-model:value="draft.writes">
-        <NRadio :value="false">reads</NRadio>
-        <NRadio :value="true">reads and writes</NRadio>
-      </NRadioGroup>
-      <p>
-        <NButton type="primary" size="small" attr-type="submit">Make the token</NButton>
-        <NButton size="small" @click="adding = false">Cancel</NButton>
-      </p>
-    </NForm>
+    <NCard v-if="adding" class="new">
+      <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(add)">
+        <NFormItem label="What for" path="name">
+          <NInput
+            v-model:value="draft.name"
+            :input-props="{ 'aria-label': 'What for' }"
+            placeholder="the spreadsheet"
+            autofocus
+          />
+        </NFormItem>
+        <NFormItem :label="`Ends on (within ${MAX_TOKEN_DAYS} days)`">
+          <DateField v-model:value="draft.endsOn" label="Ends on" />
+        </NFormItem>
+        <NRadioGroup v-model:value="draft.writes">
+          <NRadio :value="false">reads</NRadio>
+          <NRadio :value="true">reads and writes</NRadio>
+        </NRadioGroup>
+        <p>
+          <NButton type="primary" size="small" attr-type="submit">Make the token</NButton>
+          <NButton size="small" @click="adding = false">Cancel</NButton>
+        </p>
+      </NForm>
+    </NCard>
     <NButton v-else size="small" @click="adding = true">Make a token</NButton>
     <ProblemLine :text="problem" />
   </section>

@@ -2,7 +2,7 @@
 import NumberField from '../fields/NumberField.vue';
 import Fold from '../app/Fold.vue';
 import TextField from '../fields/TextField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { hitsOfShots, type LabelledClub, type PlayedShot, type RoundAfter } from '@tasche/contract';
 import type { DistanceUnit, LadderClub } from '@tasche/core';
 import { computed } from 'vue';
@@ -40,67 +40,69 @@ const clear = () => {
 </script>
 
 <template>
-  <Fold class="after card" :starts-open="after !== null">
-    <template #head>
-      After the round
-      <span class="quiet small">what was carried and hit, what the player says, what to keep</span>
-    </template>
-    <p class="small quiet">
-      Carried: {{ carried.map(({ name }) => name).join(', ') || 'no bag was settled for this round' }}.
-    </p>
-    <div class="hits">
-      <label v-for="club in carried.filter(({ kind }) => kind !== 'putter')" :key="club.id"
-        >{{ club.name }}
-        <NumberField
-          :value="noted.hits[club.id] ?? null"
-          :label="`Times the ${club.name} was hit`"
-          :bounds="[0, 60]"
-          placeholder="–"
-          optional
-          :readonly="readOnly"
-          :px="58"
-          @write="hit(club, $event)"
-      /></label>
-    </div>
-    <PlayedShots
-      :shots="after?.shots ?? []"
-      :clubs="meant"
-      :unit="unit"
-      :read-only="readOnly"
-      @take="write([...(after?.shots ?? []), ...$event])"
-      @clear="clear"
-    />
-    <div class="texts">
-      <label
-        >The player says
-        <TextField
-          aria-label="The player says"
-          :value="noted.says"
-          :rows="2"
-          maxlength="2000"
-          :readonly="readOnly"
-          @write="emit('set', { ...noted, says: $event })"
-      /></label>
-      <label
-        >Keep
-        <TextField
-          aria-label="Keep"
-          :value="noted.keep"
-          :rows="2"
-          maxlength="2000"
-          :readonly="readOnly"
-          @write="emit('set', { ...noted, keep: $event })"
-      /></label>
-    </div>
-    <NButton
-      v-if="!readOnly && Object.keys(noted.hits).length"
-      class="no-print"
-      @click="emit('toSheet', noted.hits)"
-      size="small"
-    >
-      Write the hits into the sheet
-    </NButton>
-  </Fold>
+  <NCard class="after">
+    <Fold :starts-open="after !== null">
+      <template #head>
+        After the round
+        <span class="quiet small">what was carried and hit, what the player says, what to keep</span>
+      </template>
+      <p class="small quiet">
+        Carried: {{ carried.map(({ name }) => name).join(', ') || 'no bag was settled for this round' }}.
+      </p>
+      <div class="hits">
+        <label v-for="club in carried.filter(({ kind }) => kind !== 'putter')" :key="club.id"
+          >{{ club.name }}
+          <NumberField
+            :value="noted.hits[club.id] ?? null"
+            :label="`Times the ${club.name} was hit`"
+            :bounds="[0, 60]"
+            placeholder="–"
+            optional
+            :readonly="readOnly"
+            :px="58"
+            @write="hit(club, $event)"
+        /></label>
+      </div>
+      <PlayedShots
+        :shots="after?.shots ?? []"
+        :clubs="meant"
+        :unit="unit"
+        :read-only="readOnly"
+        @take="write([...(after?.shots ?? []), ...$event])"
+        @clear="clear"
+      />
+      <div class="texts">
+        <label
+          >The player says
+          <TextField
+            aria-label="The player says"
+            :value="noted.says"
+            :rows="2"
+            maxlength="2000"
+            :readonly="readOnly"
+            @write="emit('set', { ...noted, says: $event })"
+        /></label>
+        <label
+          >Keep
+          <TextField
+            aria-label="Keep"
+            :value="noted.keep"
+            :rows="2"
+            maxlength="2000"
+            :readonly="readOnly"
+            @write="emit('set', { ...noted, keep: $event })"
+        /></label>
+      </div>
+      <NButton
+        v-if="!readOnly && Object.keys(noted.hits).length"
+        class="no-print"
+        @click="emit('toSheet', noted.hits)"
+        size="small"
+      >
+        Write the hits into the sheet
+      </NButton>
+    </Fold>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import WorkProgress from '../app/WorkProgress.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import type { CourseView, EventRound, EventRoundSet } from '@tasche/contract';
 import { middleAir, quantileOf, type DistanceUnit } from '@tasche/core';
 import { computed } from 'vue';
@@ -54,7 +54,7 @@ function takeSeason(name: string): void {
 </script>
 
 <template>
-  <section class="card day no-print" aria-label="The day">
+  <NCard tag="section" class="day no-print" aria-label="The day">
     <Fold>
       <template #head>
         The day
@@ -94,7 +94,7 @@ function takeSeason(name: string): void {
     <p v-if="round.forecast" class="small quiet">
       {{ range }}. {{ round.forecast.source }}, {{ shortMoment(round.forecast.askedAt) }}.
     </p>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

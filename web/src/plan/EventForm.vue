@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMIT_BOUNDS, MAX_ROUNDS, eventDetails, finite, required, type EventView } from '@tasche/contract';
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -104,63 +104,58 @@ function plan(event: EventView): void {
 </script>
 
 <template>
-  <NForm
-    ref="form"
-    class="card form"
-    :model="draft"
-    :rules="rules"
-    size="small"
-    @submit.prevent="submit(save)"
-  >
-    <EventChoices
-      v-if="!own"
-      :planned="planned"
-      :can-write="playable.length > 0"
-      @plan="plan"
-      @write="begin"
-      @leave="emit('leave')"
-    />
-    <template v-else>
-      <div class="line">
-        <NFormItem label="Name of the event" path="name">
-          <TextField
-            aria-label="Name of the event"
-            v-model:value="draft.name"
-            autofocus
-            placeholder="Which event?"
-          />
-        </NFormItem>
-        <NFormItem label="Clubs allowed" path="clubs">
-          <NumberField v-model:value="draft.clubs" class="number" label="Clubs allowed" :bounds="[1, 14]" />
-        </NFormItem>
-        <NFormItem label="Longest club" path="lengthIn">
-          <ChoiceField
-            v-model:value="draft.lengthIn"
-            label="Longest club"
-            :options="[
-              { value: 48, label: '48 in' },
-              { value: 46, label: '46 in, local rule' },
-            ]"
-          />
-        </NFormItem>
-        <NFormItem label="Time zone" path="zone">
-          <ZoneField v-model:value="draft.zone" label="Time zone" />
-        </NFormItem>
-        <NFormItem label="Notes" path="notes" class="notes">
-          <TextField aria-label="Notes" v-model:value="draft.notes" placeholder="What the committee says" />
-        </NFormItem>
-      </div>
-      <EventRounds v-model="rounds" :courses="playable" />
-      <ProblemLine :text="problem" />
-      <div class="bar">
-        <NButton type="primary" attr-type="submit">
-          {{ event ? 'Save the event' : 'Plan it from the gamer bag' }}
-        </NButton>
-        <NButton :disabled="rounds.length >= MAX_ROUNDS" @click="more"> Another round </NButton>
-        <NButton @click="emit('leave')">Cancel</NButton>
-      </div>
-    </template>
-  </NForm>
+  <NCard class="form">
+    <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
+      <EventChoices
+        v-if="!own"
+        :planned="planned"
+        :can-write="playable.length > 0"
+        @plan="plan"
+        @write="begin"
+        @leave="emit('leave')"
+      />
+      <template v-else>
+        <div class="line">
+          <NFormItem label="Name of the event" path="name">
+            <TextField
+              aria-label="Name of the event"
+              v-model:value="draft.name"
+              autofocus
+              placeholder="Which event?"
+            />
+          </NFormItem>
+          <NFormItem label="Clubs allowed" path="clubs">
+            <NumberField v-model:value="draft.clubs" class="number" label="Clubs allowed" :bounds="[1, 14]" />
+          </NFormItem>
+          <NFormItem label="Longest club" path="lengthIn">
+            <ChoiceField
+              v-model:value="draft.lengthIn"
+              label="Longest club"
+              :options="[
+                { value: 48, label: '48 in' },
+                { value: 46, label: '46 in, local rule' },
+              ]"
+            />
+          </NFormItem>
+          <NFormItem label="Time zone" path="zone">
+            <ZoneField v-model:value="draft.zone" label="Time zone" />
+          </NFormItem>
+          <NFormItem label="Notes" path="notes" class="notes">
+            <TextField aria-label="Notes" v-model:value="draft.notes" placeholder="What the committee says" />
+          </NFormItem>
+        </div>
+        <EventRounds v-model="rounds" :courses="playable" />
+        <ProblemLine :text="problem" />
+        <div class="bar">
+          <NButton type="primary" attr-type="submit">
+            {{ event ? 'Save the event' : 'Plan it from the gamer bag' }}
+          </NButton>
+          <NButton :disabled="rounds.length >= MAX_ROUNDS" @click="more"> Another round </NButton>
+          <NButton @click="emit('leave')">Cancel</NButton>
+        </div>
+      </template>
+    </NForm>
+  </NCard>
 </template>
 
 <style scoped>

@@ -2,7 +2,7 @@
 import { useForm } from '../fields/use-form';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { datesInOrder, planDetails, required, type PlanDetails } from '@tasche/contract';
 import { addDays, format } from 'date-fns';
 import { reactive } from 'vue';
@@ -34,47 +34,48 @@ const { rules, submit } = useForm(draft, {
 </script>
 
 <template>
-  <NForm
-    ref="form"
-    class="card form"
-    :model="draft"
-    :rules="rules"
-    size="small"
-    @submit.prevent="submit(() => emit('save', { ...draft, name: draft.name.trim() }))"
-  >
-    <NFormItem label="Name of the week" path="name">
-      <TextField
-        aria-label="Name of the week"
-        v-model:value="draft.name"
-        autofocus
-        placeholder="Skarvoy week"
-      />
-    </NFormItem>
-    <NFormItem label="Course" path="course">
-      <TextField aria-label="Course" v-model:value="draft.course" placeholder="Which course?" />
-    </NFormItem>
-    <NFormItem label="First day" path="startsOn">
-      <DateField v-model:value="draft.startsOn" label="First day" />
-    </NFormItem>
-    <NFormItem label="Last day" path="endsOn">
-      <DateField v-model:value="draft.endsOn" :min="draft.startsOn" label="Last day" />
-    </NFormItem>
-    <NFormItem label="Ground" path="ground" class="wide">
-      <TextField
-        aria-label="Ground"
-        v-model:value="draft.ground"
-        placeholder="firm, tight turf, heavy sand…"
-      />
-    </NFormItem>
-    <NFormItem label="Weather" path="weather" class="wide">
-      <TextField aria-label="Weather" v-model:value="draft.weather" placeholder="cool, wind off the sea…" />
-    </NFormItem>
-    <div class="bar">
-      <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="emit('leave')">
-        Cancel
-      </NButton>
-    </div>
-  </NForm>
+  <NCard class="form">
+    <NForm
+      ref="form"
+      :model="draft"
+      :rules="rules"
+      size="small"
+      @submit.prevent="submit(() => emit('save', { ...draft, name: draft.name.trim() }))"
+    >
+      <NFormItem label="Name of the week" path="name">
+        <TextField
+          aria-label="Name of the week"
+          v-model:value="draft.name"
+          autofocus
+          placeholder="Skarvoy week"
+        />
+      </NFormItem>
+      <NFormItem label="Course" path="course">
+        <TextField aria-label="Course" v-model:value="draft.course" placeholder="Which course?" />
+      </NFormItem>
+      <NFormItem label="First day" path="startsOn">
+        <DateField v-model:value="draft.startsOn" label="First day" />
+      </NFormItem>
+      <NFormItem label="Last day" path="endsOn">
+        <DateField v-model:value="draft.endsOn" :min="draft.startsOn" label="Last day" />
+      </NFormItem>
+      <NFormItem label="Ground" path="ground" class="wide">
+        <TextField
+          aria-label="Ground"
+          v-model:value="draft.ground"
+          placeholder="firm, tight turf, heavy sand…"
+        />
+      </NFormItem>
+      <NFormItem label="Weather" path="weather" class="wide">
+        <TextField aria-label="Weather" v-model:value="draft.weather" placeholder="cool, wind off the sea…" />
+      </NFormItem>
+      <div class="bar">
+        <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="emit('leave')">
+          Cancel
+        </NButton>
+      </div>
+    </NForm>
+  </NCard>
 </template>
 
 <style scoped>

@@ -2,7 +2,7 @@
 import Fold from '../app/Fold.vue';
 import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import {
   BOUNCE_STRATEGIES,
   BOUNCE_STRATEGY_WORDS,
@@ -76,90 +76,92 @@ const FREEZES = [
 </script>
 
 <template>
-  <Fold class="preferences card">
-    <template #head>
-      What the player wants
-      <span class="quiet small"
-        >{{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }},
-        {{ shortPreferenceWords({ ...preferences, limit: Math.min(preferences.limit, allowed) }) }}</span
-      >
-    </template>
-    <div class="grid">
-      <label
-        >Steps
-        <ChoiceField
-          :value="school"
-          :disabled="readOnly"
-          @update:value="emit('school', $event)"
-          label="Steps"
-          :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
-      /></label>
-      <label
-        >Bounce
-        <ChoiceField
-          :value="preferences.bounce"
-          :disabled="readOnly"
-          @update:value="emit('set', { bounce: $event })"
-          label="Bounce"
-          :options="BOUNCE_STRATEGIES.map((one) => ({ value: one, label: BOUNCE_STRATEGY_WORDS[one] }))"
-      /></label>
-      <label
-        >Putter
-        <ChoiceField
-          :value="preferences.putter"
-          :disabled="readOnly"
-          @update:value="emit('set', { putter: $event })"
-          label="Putter"
-          :options="
-            PUTTER_STRATEGIES.map((one) => ({
-              value: one,
-              label: one === 'gamer' ? 'the gamer’s, whatever the greens' : one,
-            }))
-          "
-      /></label>
-      <label
-        >Changes from the gamer
-        <ChoiceField
-          :value="preferences.mostChanges === null ? '' : String(preferences.mostChanges)"
-          :disabled="readOnly"
-          @update:value="
-            emit('set', {
-              mostChanges: $event === '' ? null : Number($event),
-            })
-          "
-          label="Changes from the gamer"
-          :options="FREEZES.map((one) => ({ value: one.value, label: one.words }))"
-      /></label>
-      <label v-for="one in NUMBERS" :key="one.key"
-        ><Hint :says="one.title">{{ one.label }}</Hint>
-        <NumberField
-          :value="preferences[one.key]"
-          :label="one.label"
-          :unit="one.unit"
-          :bounds="PLAN_CHOOSING_BOUNDS[one.key]"
-          :whole="one.key === 'limit'"
-          :step="one.key === 'limit' ? 1 : 0.01"
-          :readonly="readOnly"
-          @write="emit('set', { [one.key]: $event })"
-      /></label>
-    </div>
-    <PreferenceRows
-      :preferences="preferences"
-      :clubs="clubs"
-      :unit="unit"
-      :read-only="readOnly"
-      @set="emit('set', $event)"
-    />
-    <p v-if="!readOnly" class="bar small no-print kept">
-      <NButton v-if="!isKept" size="small" @click="emit('keep', preferences)">
-        Keep this for every plan and page of this player
-      </NButton>
-      <template v-else>
-        <span class="verdict fine">●</span> Kept for every plan and page of this player.
-        <NButton size="small" @click="emit('keep', null)">Forget it</NButton>
+  <NCard class="preferences">
+    <Fold>
+      <template #head>
+        What the player wants
+        <span class="quiet small"
+          >{{ GAPPING_STRATEGIES.find((one) => one.id === school)?.name.toLowerCase() }},
+          {{ shortPreferenceWords({ ...preferences, limit: Math.min(preferences.limit, allowed) }) }}</span
+        >
       </template>
-    </p>
-  </Fold>
+      <div class="grid">
+        <label
+          >Steps
+          <ChoiceField
+            :value="school"
+            :disabled="readOnly"
+            @update:value="emit('school', $event)"
+            label="Steps"
+            :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
+        /></label>
+        <label
+          >Bounce
+          <ChoiceField
+            :value="preferences.bounce"
+            :disabled="readOnly"
+            @update:value="emit('set', { bounce: $event })"
+            label="Bounce"
+            :options="BOUNCE_STRATEGIES.map((one) => ({ value: one, label: BOUNCE_STRATEGY_WORDS[one] }))"
+        /></label>
+        <label
+          >Putter
+          <ChoiceField
+            :value="preferences.putter"
+            :disabled="readOnly"
+            @update:value="emit('set', { putter: $event })"
+            label="Putter"
+            :options="
+              PUTTER_STRATEGIES.map((one) => ({
+                value: one,
+                label: one === 'gamer' ? 'the gamer’s, whatever the greens' : one,
+              }))
+            "
+        /></label>
+        <label
+          >Changes from the gamer
+          <ChoiceField
+            :value="preferences.mostChanges === null ? '' : String(preferences.mostChanges)"
+            :disabled="readOnly"
+            @update:value="
+              emit('set', {
+                mostChanges: $event === '' ? null : Number($event),
+              })
+            "
+            label="Changes from the gamer"
+            :options="FREEZES.map((one) => ({ value: one.value, label: one.words }))"
+        /></label>
+        <label v-for="one in NUMBERS" :key="one.key"
+          ><Hint :says="one.title">{{ one.label }}</Hint>
+          <NumberField
+            :value="preferences[one.key]"
+            :label="one.label"
+            :unit="one.unit"
+            :bounds="PLAN_CHOOSING_BOUNDS[one.key]"
+            :whole="one.key === 'limit'"
+            :step="one.key === 'limit' ? 1 : 0.01"
+            :readonly="readOnly"
+            @write="emit('set', { [one.key]: $event })"
+        /></label>
+      </div>
+      <PreferenceRows
+        :preferences="preferences"
+        :clubs="clubs"
+        :unit="unit"
+        :read-only="readOnly"
+        @set="emit('set', $event)"
+      />
+      <p v-if="!readOnly" class="bar small no-print kept">
+        <NButton v-if="!isKept" size="small" @click="emit('keep', preferences)">
+          Keep this for every plan and page of this player
+        </NButton>
+        <template v-else>
+          <span class="verdict fine">●</span> Kept for every plan and page of this player.
+          <NButton size="small" @click="emit('keep', null)">Forget it</NButton>
+        </template>
+      </p>
+    </Fold>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { bagLossVerdict, counted, listed, proofWords, type Swap } from '@tasche/core';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { computed } from 'vue';
 import type { RoundAnswer } from './round-worker';
 
@@ -52,7 +52,7 @@ const proof = computed(() => props.chosen.answer!.proof);
 </script>
 
 <template>
-  <div class="card sentence" aria-live="polite">
+  <NCard class="sentence" aria-live="polite">
     <p class="words">
       <template v-if="verdict"
         ><span class="verdict" :class="verdict.isFine ? 'fine' : 'warning'">{{
@@ -84,7 +84,7 @@ const proof = computed(() => props.chosen.answer!.proof);
     >
       Make it the bag of {{ roundName }}
     </NButton>
-  </div>
+  </NCard>
 </template>
 
 <style scoped>

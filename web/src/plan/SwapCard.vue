@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import TextField from '../fields/TextField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { clubName, type ClubView } from '@tasche/contract';
 import {
   distanceNumber,
@@ -35,7 +35,7 @@ function stepWords(step: StepReport): string {
 </script>
 
 <template>
-  <li class="card swap">
+  <NCard tag="li" class="swap">
     <span class="number quiet">{{ number }}</span>
     <div class="clubs">
       <span v-if="swap.outId" class="out"><span class="quiet small">out</span> {{ name(swap.outId) }}</span>
@@ -83,7 +83,7 @@ function stepWords(step: StepReport): string {
     >
       Take back
     </NButton>
-  </li>
+  </NCard>
 </template>
 
 <style scoped>
@@ -115,7 +115,7 @@ function stepWords(step: StepReport): string {
   color: var(--petrol);
 }
 
-.swap > .n-button {
+.swap .n-button {
   grid-column: -2 / -1;
   grid-row: 1;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NCard } from 'naive-ui';
 import { counted, type SmallestTravelSet } from '@tasche/core';
 import { computed } from 'vue';
 
@@ -17,7 +18,7 @@ const leftWords = computed(() => {
 </script>
 
 <template>
-  <p class="card sentence" aria-live="polite">
+  <NCard class="sentence" aria-live="polite">
     <b>{{ counted(found.set.ids.length, 'club') }}</b> {{ found.set.ids.length === 1 ? 'loses' : 'lose' }}
     <b>{{ lost < 0.005 ? 'nothing' : `${lost.toFixed(2)} strokes a round` }}</b> against the whole locker.
     {{
@@ -32,7 +33,7 @@ const leftWords = computed(() => {
           ? 'The largest bag of the week is enough.'
           : 'Proved that fewer will not do.'
     }}</template>
-  </p>
+  </NCard>
   <dl v-if="sizes.length > 1" class="sizes small">
     <template v-for="one in sizes" :key="one.size"
       ><dt>{{ counted(one.size, 'club') }} {{ one.size === 1 ? 'loses' : 'lose' }}</dt>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NCard } from 'naive-ui';
 import type { ClubView } from '@tasche/contract';
 import {
   headlineWords,
@@ -70,12 +71,12 @@ const headline = computed(() => headlineWords(props.report, props.unit));
       :moved="moved"
     />
   </div>
-  <p class="card sentence" aria-live="polite">
+  <NCard class="sentence" aria-live="polite">
     <template v-if="step">{{ stepSentence(step, report, unit) }}</template><template v-else
       ><b class="verdict" :class="report.headline.severity">{{ headline.title }}</b>
       {{ headline.text }}</template
     >
-  </p>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { digits } from '@tasche/core';
 import type { StrikeImportReport } from '@tasche/contract';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 
 /** What came of a file that was taken in. */
 defineProps<{ playerId: string; report: StrikeImportReport }>();
@@ -9,7 +9,7 @@ const emit = defineEmits<{ saveRefusals: [] }>();
 </script>
 
 <template>
-  <section class="card result" role="status">
+  <NCard tag="section" class="result" role="status">
     <p v-if="report.taken > 0" class="verdict fine">
       ● {{ digits(report.taken) }} shots taken, on {{ report.days.length }}
       {{ report.days.length === 1 ? 'day' : 'days' }}.
@@ -29,7 +29,7 @@ const emit = defineEmits<{ saveRefusals: [] }>();
         >To the range</RouterLink
       >
     </p>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -2,7 +2,7 @@
 import { shotOptions } from '../clubs/shot-options';
 import ProblemLine from '../app/ProblemLine.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import type { MonitorView, SessionEntry, StrikeView } from '@tasche/contract';
 import { distanceNumber, isFullSwing, type DistanceUnit, type ShotKind } from '@tasche/core';
 import { computed, ref, watch } from 'vue';
@@ -78,7 +78,7 @@ defineExpose({ hitTen });
 </script>
 
 <template>
-  <section class="card board" aria-label="Live board">
+  <NCard tag="section" class="board" aria-label="Live board">
     <div class="aim no-print">
       <label
         ><span class="unseen">In hand</span>
@@ -155,7 +155,7 @@ defineExpose({ hitTen });
       </LastShot>
       <p v-else class="quiet wait">The first shot appears here as it lands.</p>
     </div>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import LoadingRows from '../app/LoadingRows.vue';
 import Later from '../app/Later.vue';
-import { NEmpty } from 'naive-ui';
+import { NCard, NEmpty } from 'naive-ui';
 import { digits, type ShotKind } from '@tasche/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -107,11 +107,11 @@ useShortcuts('The range', {
         />
         <LoadingRows v-else-if="range.state === 'loading'" />
         <div class="main">
-          <NEmpty
-            v-if="sessionId && !session && range.state === 'ready'"
-            class="card empty"
-            description="There is no such session; it may have been deleted. Ctrl Z brings it back."
-          />
+          <NCard v-if="sessionId && !session && range.state === 'ready'" class="empty">
+            <NEmpty
+              description="There is no such session; it may have been deleted. Ctrl Z brings it back."
+            />
+          </NCard>
           <template v-if="session">
             <BasketStrip
               v-if="session.basket"
@@ -158,11 +158,11 @@ useShortcuts('The range', {
               />
             </template>
             <LoadingRows v-else-if="range.state === 'loading'" />
-            <NEmpty
-              v-else-if="!session.live"
-              class="card empty"
-              description="Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file."
-            />
+            <NCard v-else-if="!session.live" class="empty">
+              <NEmpty
+                description="Nothing was hit here yet. Take shots from the monitor, write them down by hand, or bring a file."
+              />
+            </NCard>
           </template>
           <Later v-if="range.state === 'ready' && !session?.live"><CoverChart :unit="unit" /></Later>
         </div>

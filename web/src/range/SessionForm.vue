@@ -3,7 +3,7 @@ import { useForm } from '../fields/use-form';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { HIT_OFF, ballOn, required, sessionDetails, type SessionDetails } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, type PlayingConditions } from '@tasche/core';
 import { reactive } from 'vue';
@@ -33,35 +33,36 @@ const { rules, submit } = useForm(draft, {
 </script>
 
 <template>
-  <NForm
-    ref="form"
-    class="card form"
-    :model="draft"
-    :rules="rules"
-    size="small"
-    @submit.prevent="submit(() => emit('save', { ...draft, name: draft.name.trim() }))"
-  >
-    <NFormItem label="Where" path="name">
-      <TextField aria-label="Where" v-model:value="draft.name" autofocus placeholder="Home range" />
-    </NFormItem>
-    <NFormItem label="Day" path="heldOn">
-      <DateField v-model:value="draft.heldOn" label="Day" />
-    </NFormItem>
-    <NFormItem label="Off" path="hitOff">
-      <ChoiceField v-model:value="draft.hitOff" label="Off" :options="HIT_OFF" />
-    </NFormItem>
-    <NFormItem label="Ball" path="ball">
-      <TextField aria-label="Ball" v-model:value="draft.ball" placeholder="which ball?" />
-    </NFormItem>
-    <NFormItem label="Notes" path="notes" class="wide">
-      <TextField aria-label="Notes" v-model:value="draft.notes" placeholder="what for, how it felt…" />
-    </NFormItem>
-    <div class="bar">
-      <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="emit('leave')">
-        Cancel
-      </NButton>
-    </div>
-  </NForm>
+  <NCard class="form">
+    <NForm
+      ref="form"
+      :model="draft"
+      :rules="rules"
+      size="small"
+      @submit.prevent="submit(() => emit('save', { ...draft, name: draft.name.trim() }))"
+    >
+      <NFormItem label="Where" path="name">
+        <TextField aria-label="Where" v-model:value="draft.name" autofocus placeholder="Home range" />
+      </NFormItem>
+      <NFormItem label="Day" path="heldOn">
+        <DateField v-model:value="draft.heldOn" label="Day" />
+      </NFormItem>
+      <NFormItem label="Off" path="hitOff">
+        <ChoiceField v-model:value="draft.hitOff" label="Off" :options="HIT_OFF" />
+      </NFormItem>
+      <NFormItem label="Ball" path="ball">
+        <TextField aria-label="Ball" v-model:value="draft.ball" placeholder="which ball?" />
+      </NFormItem>
+      <NFormItem label="Notes" path="notes" class="wide">
+        <TextField aria-label="Notes" v-model:value="draft.notes" placeholder="what for, how it felt…" />
+      </NFormItem>
+      <div class="bar">
+        <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="emit('leave')">
+          Cancel
+        </NButton>
+      </div>
+    </NForm>
+  </NCard>
 </template>
 
 <style scoped>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nameSchema, required, type ChangeResult } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -34,33 +34,28 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <NForm
-    ref="form"
-    class="card add"
-    :model="draft"
-    :rules="rules"
-    size="small"
-    @submit.prevent="submit(() => void add())"
-  >
-    <NFormItem label="Name" path="name">
-      <TextField aria-label="Name" v-model:value="draft.name" autofocus placeholder="Who plays?" />
-    </NFormItem>
-    <NFormItem label="Carries in" path="unit">
-      <ChoiceField
-        v-model:value="draft.unit"
-        label="Carries in"
-        :options="[
-          { value: 'yd', label: 'yards' },
-          { value: 'm', label: 'metres' },
-        ]"
-      />
-    </NFormItem>
-    <NFormItem label="Hand" path="hand">
-      <ChoiceField v-model:value="draft.hand" label="Hand" :options="['right', 'left']" />
-    </NFormItem>
-    <NButton type="primary" attr-type="submit">Add and write the bag down</NButton>
-    <ProblemLine :text="problem" />
-  </NForm>
+  <NCard class="add">
+    <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(() => void add())">
+      <NFormItem label="Name" path="name">
+        <TextField aria-label="Name" v-model:value="draft.name" autofocus placeholder="Who plays?" />
+      </NFormItem>
+      <NFormItem label="Carries in" path="unit">
+        <ChoiceField
+          v-model:value="draft.unit"
+          label="Carries in"
+          :options="[
+            { value: 'yd', label: 'yards' },
+            { value: 'm', label: 'metres' },
+          ]"
+        />
+      </NFormItem>
+      <NFormItem label="Hand" path="hand">
+        <ChoiceField v-model:value="draft.hand" label="Hand" :options="['right', 'left']" />
+      </NFormItem>
+      <NButton type="primary" attr-type="submit">Add and write the bag down</NButton>
+      <ProblemLine :text="problem" />
+    </NForm>
+  </NCard>
 </template>
 
 <style scoped>
@@ -72,7 +67,7 @@ async function add(): Promise<void> {
   padding: 14px 18px;
   margin-bottom: 14px;
 }
-.add > .n-button {
+.add .n-button {
   /* Beside the fields, above the line their messages stand on. */
   margin-bottom: 24px;
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ChangeResult } from '@tasche/contract';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -28,7 +28,7 @@ async function lookAt(one: MadeUpPlayer): Promise<void> {
 </script>
 
 <template>
-  <section class="card made-up">
+  <NCard tag="section" class="made-up">
     <h2>Or look around first</h2>
     <p class="quiet">
       Somebody made up comes onto the roster with a whole bag; the settings take them off again.
@@ -46,7 +46,7 @@ async function lookAt(one: MadeUpPlayer): Promise<void> {
       </li>
     </ul>
     <ProblemLine :text="problem" />
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

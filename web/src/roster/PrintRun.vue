@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NCheckbox } from 'naive-ui';
+import { NButton, NCard, NCheckbox } from 'naive-ui';
 import { PAPERS, type PaperName } from '@tasche/contract';
 import { computed, ref } from 'vue';
 import { counted } from '@tasche/core';
@@ -27,7 +27,7 @@ const address = computed(
 </script>
 
 <template>
-  <section class="card run bar no-print" aria-label="Print run">
+  <NCard tag="section" class="run bar no-print" aria-label="Print run">
     <b>{{ counted(playerIds.length, 'player') }} chosen</b>
     <NButton size="small" @click="emit('all')">Choose all that are shown</NButton>
     <NCheckbox
@@ -48,7 +48,7 @@ const address = computed(
           : 'Tick what is to be printed.'
     }}</span>
     <NButton size="small" @click="emit('leave')">Cancel</NButton>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

@@ -44,7 +44,7 @@ const set = (part: Partial<RosterLook>) => {
       size="small"
       @update:value="set({ group: $event })"
     />
-    <LinkButton v-if="first" size="small" :to="first.things[0]!.to" title="Alt N">
+    <LinkButton v-if="first" class="first" size="small" :to="first.things[0]!.to" title="Alt N">
       {{ first.player.name }}: {{ first.things[0]!.words }} <kbd>Alt N</kbd>
     </LinkButton>
   </div>
@@ -56,5 +56,24 @@ const set = (part: Partial<RosterLook>) => {
 }
 .search {
   width: 160px;
+}
+/* A long name runs over lines. */
+.first {
+  max-width: 100%;
+  height: auto;
+  min-height: var(--n-height);
+  padding-block: 4px;
+  line-height: 1.25;
+  white-space: normal;
+  text-align: left;
+  overflow-wrap: anywhere;
+}
+@media (max-width: 700px) {
+  .looks > * {
+    flex: 1 1 40%;
+  }
+  .first {
+    flex: none;
+  }
 }
 </style>

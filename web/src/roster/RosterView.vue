@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { hasRight, type RosterEntry } from '@tasche/contract';
 import { useLocalStorage } from '@vueuse/core';
-import { NButton, NCheckbox } from 'naive-ui';
+import { NButton, NCard, NCheckbox } from 'naive-ui';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePages } from '../api/read';
@@ -126,7 +126,7 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
         {{ group.name }} <span class="quiet small">{{ group.entries.length }}</span>
       </h2>
       <ul class="roster">
-        <li v-for="entry in group.entries" :key="entry.player.id" class="card">
+        <NCard tag="li" v-for="entry in group.entries" :key="entry.player.id">
           <NCheckbox
             v-if="run"
             class="tick"
@@ -135,7 +135,7 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
             @update:checked="flip(entry.player.id)"
           />
           <RosterCard v-bind="entry" />
-        </li>
+        </NCard>
       </ul>
     </template>
     <p v-if="hasMore">

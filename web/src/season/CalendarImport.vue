@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
-import { NButton, NCheckbox } from 'naive-ui';
+import { NButton, NCard, NCheckbox } from 'naive-ui';
 import type { Command, EventRound } from '@tasche/contract';
 import { counted, USUAL_LIMITS, dayPlus, daysBetween } from '@tasche/core';
 import { v4 as newId } from 'uuid';
@@ -94,7 +94,7 @@ function take(): void {
 </script>
 
 <template>
-  <section class="card import" aria-label="Bring a calendar">
+  <NCard tag="section" class="import" aria-label="Bring a calendar">
     <p class="bar">
       <FileField label="Calendar file" accept=".ics,text/calendar" @file="read"
         >Choose a calendar file (.ics)…</FileField
@@ -143,7 +143,7 @@ function take(): void {
         >
       </p>
     </template>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

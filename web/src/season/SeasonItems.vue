@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import {
   REPEATS,
   SEASON_ITEM_KINDS,
@@ -60,49 +60,43 @@ const spanWords = ({ from, to }: SeasonItem) =>
       Own days
       <NButton v-if="!readOnly && !adding" size="small" @click="adding = true">Add…</NButton>
     </h2>
-    <NForm
-      v-if="adding"
-      ref="form"
-      class="card form"
-      :model="draft"
-      :rules="rules"
-      size="small"
-      @submit.prevent="submit(save)"
-    >
-      <NFormItem label="What" path="kind">
-        <ChoiceField
-          v-model:value="draft.kind"
-          label="What"
-          :options="SEASON_ITEM_KINDS.map((kind) => ({ value: kind, label: ITEM_WORDS[kind] }))"
-        />
-      </NFormItem>
-      <NFormItem label="Name" path="name">
-        <TextField
-          v-model:value="draft.name"
-          aria-label="Name"
-          autofocus
-          placeholder="January to the off-season"
-        />
-      </NFormItem>
-      <NFormItem label="From" path="from"><DateField v-model:value="draft.from" label="From" /></NFormItem>
-      <NFormItem label="To" path="to"
-        ><DateField v-model:value="draft.to" :min="draft.from" label="To"
-      /></NFormItem>
-      <NFormItem label="Comes up" path="repeats">
-        <ChoiceField
-          v-model:value="draft.repeats"
-          label="Comes up"
-          :options="[
-            { value: ONCE, label: 'once' },
-            ...REPEATS.map((one) => ({ value: one, label: REPEAT_WORDS[one] })),
-          ]"
-        />
-      </NFormItem>
-      <p class="bar">
-        <NButton type="primary" attr-type="submit">Add</NButton>
-        <NButton @click="adding = false">Cancel</NButton>
-      </p>
-    </NForm>
+    <NCard v-if="adding" class="form">
+      <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
+        <NFormItem label="What" path="kind">
+          <ChoiceField
+            v-model:value="draft.kind"
+            label="What"
+            :options="SEASON_ITEM_KINDS.map((kind) => ({ value: kind, label: ITEM_WORDS[kind] }))"
+          />
+        </NFormItem>
+        <NFormItem label="Name" path="name">
+          <TextField
+            v-model:value="draft.name"
+            aria-label="Name"
+            autofocus
+            placeholder="January to the off-season"
+          />
+        </NFormItem>
+        <NFormItem label="From" path="from"><DateField v-model:value="draft.from" label="From" /></NFormItem>
+        <NFormItem label="To" path="to"
+          ><DateField v-model:value="draft.to" :min="draft.from" label="To"
+        /></NFormItem>
+        <NFormItem label="Comes up" path="repeats">
+          <ChoiceField
+            v-model:value="draft.repeats"
+            label="Comes up"
+            :options="[
+              { value: ONCE, label: 'once' },
+              ...REPEATS.map((one) => ({ value: one, label: REPEAT_WORDS[one] })),
+            ]"
+          />
+        </NFormItem>
+        <p class="bar">
+          <NButton type="primary" attr-type="submit">Add</NButton>
+          <NButton @click="adding = false">Cancel</NButton>
+        </p>
+      </NForm>
+    </NCard>
     <ul class="rows">
       <li v-for="item in season.items" :key="item.id">
         <span class="mark" aria-hidden="true">{{ ENTRY_MARKS[item.kind] }}</span>

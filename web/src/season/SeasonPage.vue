@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import ShareButton from '../sharing/ShareButton.vue';
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { SEASON_RULE_BOUNDS, USUAL_SEASON, seasonOf, type PlayerSeason } from '@tasche/contract';
 import { dayPlus, type SeasonRules } from '@tasche/core';
 import { computed, onMounted, ref } from 'vue';
@@ -77,11 +77,11 @@ const bringing = ref(false);
       </template>
     </PageHead>
     <CalendarImport v-if="bringing" @leave="bringing = false" />
-    <section v-if="clashes.length > 0" class="card clashes" aria-label="In each other’s way">
+    <NCard tag="section" class="clashes" v-if="clashes.length > 0" aria-label="In each other’s way">
       <p v-for="(clash, i) in clashes" :key="i" class="verdict warning">
         ◆ {{ shortDay(clash.day) }}: {{ clash.text }}
       </p>
-    </section>
+    </NCard>
     <div class="columns">
       <section class="agenda" aria-label="What is coming">
         <h2>Coming</h2>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton, NForm, NFormItem } from 'naive-ui';
+import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import {
   clubName,
   theClub,
@@ -86,34 +86,28 @@ const remove = (id: string) => {
         >Add…</NButton
       >
     </h2>
-    <NForm
-      v-if="adding"
-      ref="form"
-      class="card form"
-      :model="draft"
-      :rules="rules"
-      size="small"
-      @submit.prevent="submit(save)"
-    >
-      <NFormItem label="On trial" path="clubId">
-        <ChoiceField v-model:value="draft.clubId" label="On trial" :options="choices" />
-      </NFormItem>
-      <NFormItem label="Against" path="againstId">
-        <ChoiceField
-          v-model:value="draft.againstId"
-          label="Against"
-          :options="[{ value: NONE, label: 'nothing' }, ...choices]"
-        />
-      </NFormItem>
-      <NFormItem label="Shots" path="shots">
-        <NumberField v-model:value="draft.shots" label="Shots" :bounds="TRIAL_SHOTS" whole />
-      </NFormItem>
-      <NFormItem label="By" path="by"><DateField v-model:value="draft.by" label="By" /></NFormItem>
-      <p class="bar">
-        <NButton type="primary" attr-type="submit">Add</NButton>
-        <NButton @click="adding = false">Cancel</NButton>
-      </p>
-    </NForm>
+    <NCard v-if="adding" class="form">
+      <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
+        <NFormItem label="On trial" path="clubId">
+          <ChoiceField v-model:value="draft.clubId" label="On trial" :options="choices" />
+        </NFormItem>
+        <NFormItem label="Against" path="againstId">
+          <ChoiceField
+            v-model:value="draft.againstId"
+            label="Against"
+            :options="[{ value: NONE, label: 'nothing' }, ...choices]"
+          />
+        </NFormItem>
+        <NFormItem label="Shots" path="shots">
+          <NumberField v-model:value="draft.shots" label="Shots" :bounds="TRIAL_SHOTS" whole />
+        </NFormItem>
+        <NFormItem label="By" path="by"><DateField v-model:value="draft.by" label="By" /></NFormItem>
+        <p class="bar">
+          <NButton type="primary" attr-type="submit">Add</NButton>
+          <NButton @click="adding = false">Cancel</NButton>
+        </p>
+      </NForm>
+    </NCard>
     <ul class="rows">
       <li v-for="trial in season.trials" :key="trial.id">
         <span>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDegrees, type LoftKey } from '@tasche/core';
-import { NButton, NRadioButton, NRadioGroup } from 'naive-ui';
+import { NButton, NCard, NRadioButton, NRadioGroup } from 'naive-ui';
 import { computed } from 'vue';
 import type { LoftQuestion } from './use-sheet-editing';
 
@@ -21,7 +21,7 @@ const lofts = computed(() => {
 </script>
 
 <template>
-  <div class="card loft-question" role="status">
+  <NCard class="loft-question" role="status">
     <span
       ><strong>{{ lofts }}</strong> {{ question.lofts.length === 1 ? 'is' : 'are' }} taken as what was</span
     >
@@ -34,7 +34,7 @@ const lofts = computed(() => {
       <NRadioButton v-for="{ key, label } in MEANINGS" :key="key" :value="key" :label="label" />
     </NRadioGroup>
     <NButton size="small" @click="$emit('close')">Close</NButton>
-  </div>
+  </NCard>
 </template>
 
 <style scoped>
@@ -46,7 +46,7 @@ const lofts = computed(() => {
   gap: 8px 12px;
   align-items: center;
 }
-.loft-question > .n-button {
+.loft-question .n-button {
   margin-left: auto;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { COLUMNS, unitLabel } from '@tasche/contract';
 import { CLUB_KINDS, counted } from '@tasche/core';
-import { NButton, NForm, NTable } from 'naive-ui';
+import { NButton, NCard, NForm, NTable } from 'naive-ui';
 import { computed } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
@@ -51,7 +51,7 @@ const choices = computed(() =>
 </script>
 
 <template>
-  <section class="card tray" aria-label="What was pasted">
+  <NCard tag="section" class="tray" aria-label="What was pasted">
     <div class="bar">
       <p role="status">
         <strong>{{ report.from || 'Pasted' }}:</strong> {{ report.added }} new, {{ report.changed }} changed,
@@ -138,7 +138,7 @@ const choices = computed(() =>
         <span v-if="rest > 0" class="small quiet">{{ counted(rest, 'more row') }} after these.</span>
       </div>
     </NForm>
-  </section>
+  </NCard>
 </template>
 
 <style scoped>

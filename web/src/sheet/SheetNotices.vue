@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NButton } from 'naive-ui';
+import { NButton, NCard } from 'naive-ui';
 import { defineAsyncComponent } from 'vue';
 import KindQuestion from '../clubs/KindQuestion.vue';
 import LoftQuestion from './LoftQuestion.vue';
@@ -16,10 +16,10 @@ const { reports } = pasted;
 </script>
 
 <template>
-  <div v-if="notice" class="card notice" role="status">
+  <NCard class="notice" v-if="notice" role="status">
     {{ notice }}
     <NButton size="small" @click="notice = ''">Close</NButton>
-  </div>
+  </NCard>
   <PasteTray
     v-for="(report, i) in reports"
     :key="reports.length - i"
