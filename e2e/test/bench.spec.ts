@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, newPlayer, paste, saved, up } from './workbench';
+import { choose, demo, fromMenu, newPlayer, paste, saved, up } from './workbench';
 
 /** Seven clubs of one set with a strong set wedge: 8 degrees and some 24 yards above the 52. */
 const SET = [
@@ -174,4 +174,31 @@ test('wishes are weighed, and a sum is put to its best use', async ({ page, cont
   await choose(page.getByRole('combobox', { name: 'Scatter' }), 'a fifth less');
   await page.getByRole('button', { name: 'Add wish' }).click();
   await expect(page.getByRole('row', { name: /^New shaft/ })).toContainText('strokes', { timeout: 30_000 });
+});
+
+test('what was half written in a form is there after a reload, and gone once it is given up', async ({
+  page,
+}) => {
+  await page.goto(`${demo.davor}/bench`);
+  await page.getByRole('button', { name: 'New ticket' }).click();
+  const what = page.getByRole('textbox', { name: 'What', exact: true });
+  await what.fill('Bring the wedges up');
+  await page.goto(`${demo.davor}/plan`);
+  await fromMenu(page, 'Plan an event');
+  await page.getByRole('button', { name: 'Another event' }).click();
+  const name = page.getByRole('textbox', { name: 'Name of the event' });
+  await name.fill('Autumn medal');
+  await page.getByRole('button', { name: 'Another round' }).click();
+  await page.reload();
+  await expect(name).toHaveValue('Autumn medal');
+  await expect(page.getByRole('textbox', { name: 'Day of round 2' })).toBeVisible();
+  await expect(page.getByText('As you left it, not saved yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Davor');
+  await expect(name).toBeHidden();
+  await page.goto(`${demo.davor}/bench`);
+  await expect(what).toHaveValue('Bring the wedges up');
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await expect(what).not.toHaveValue('Bring the wedges up');
 });

@@ -28,6 +28,7 @@ globalThis.IntersectionObserver = EverythingIsSeen;
 disableAutoUnmount();
 enableAutoUnmount(afterEach);
 afterEach(() => {
+  sessionStorage.clear();
   endPinias();
   for (const { observers } of reader.getQueryCache().getAll())
     for (const observer of [...observers]) observer.destroy();
@@ -37,5 +38,4 @@ afterAll(() => {
   vi.unstubAllGlobals();
   vi.useRealTimers();
   localStorage.clear();
-  sessionStorage.clear();
 });

@@ -12,12 +12,19 @@ import { computed, reactive, watch } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import QuantityField from '../fields/QuantityField.vue';
 import TextField from '../fields/TextField.vue';
+import KeptNote from '../fields/KeptNote.vue';
+import { useKeptDraft } from '../fields/kept-draft';
 import { useForm } from '../fields/use-form';
 import OccasionFields from './OccasionFields.vue';
 import { JOB_KEYS, JOB_WORDS, nowOf, plainLabel, usualName } from './ticket-words';
 
 /** A job for the bench: which club, what it is to be, why, and by when. */
-const props = defineProps<{ clubs: readonly ClubView[]; ticket?: TicketView; clubId?: string }>();
+const props = defineProps<{
+  playerId: string;
+  clubs: readonly ClubView[];
+  ticket?: TicketView;
+  clubId?: string;
+}>();
 const emit = defineEmits<{ save: [details: TicketDetails]; leave: [] }>();
 
 const draft = reactive({
@@ -59,11 +66,27 @@ watch(
   { immediate: true },
 );
 
+const { wasKept, beginAnew, end } = useKeptDraft(
+  `ticket/${props.playerId}/${props.ticket?.id ?? props.clubId ?? 'new'}`,
+  {
+    read: () => ({ draft, wanted: [...wanted] }),
+    write: (kept) => {
+      Object.assign(draft, kept.draft);
+      wanted.clear();
+      for (const [key, value] of kept.wanted) wanted.set(key, value);
+    },
+  },
+);
 const { rules, submit } = useForm(draft, {
   name: { label: 'What', schema: required(ticketDetails.name) },
   why: { label: 'Why', schema: ticketDetails.why },
 });
+function leave(): void {
+  end();
+  emit('leave');
+}
 function save(): void {
+  end();
   emit('save', {
     ...draft,
     name: draft.name.trim(),
@@ -74,6 +97,7 @@ function save(): void {
 
 <template>
   <NCard class="ticket-form">
+    <KeptNote :kept="wasKept" @anew="beginAnew" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Club" path="clubId">
         <ChoiceField
@@ -125,7 +149,7 @@ function save(): void {
         <NButton type="primary" attr-type="submit" :disabled="!club || bad.size > 0">{{
           ticket ? 'Save' : 'Add ticket'
         }}</NButton>
-        <NButton @click="emit('leave')">Cancel</NButton>
+        <NButton @click="leave">Cancel</NButton>
       </div>
     </NForm>
   </NCard>

@@ -7,6 +7,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import Fold from '../app/Fold.vue';
 import { useSchedule } from '../courses/schedule-store';
+import { isDraftKept } from '../fields/kept-draft';
 import { useSheet } from '../sheet/sheet-store';
 import BenchHead from './BenchHead.vue';
 import { addTickets } from './new-tickets';
@@ -21,8 +22,8 @@ const schedule = useSchedule();
 const router = useRouter();
 onMounted(() => void schedule.load());
 
-/** What is being written: a new one, or one that is changed. */
-const editing = ref<TicketView | 'new' | null>(null);
+/** What is being written: a new one, or one that is changed. A new one left half written is open again. */
+const editing = ref<TicketView | 'new' | null>(isDraftKept(`ticket/${props.playerId}/new`) ? 'new' : null);
 /** Others in the van work on the same tickets: what they change shows within some seconds. */
 const AGAIN_MS = 5000;
 const visibility = useDocumentVisibility();
@@ -74,6 +75,7 @@ const print = () => window.print();
     <TicketForm
       v-if="editing"
       :key="beingEdited?.id ?? 'new'"
+      :player-id="playerId"
       :clubs="store.clubs"
       :ticket="beingEdited"
       class="no-print"

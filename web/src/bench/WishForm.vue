@@ -23,6 +23,8 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
 import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
+import KeptNote from '../fields/KeptNote.vue';
+import { useKeptDraft } from '../fields/kept-draft';
 import { useForm } from '../fields/use-form';
 
 /**
@@ -30,6 +32,7 @@ import { useForm } from '../fields/use-form';
  * a fitting or a shot to learn what it would bring, so that it can be weighed.
  */
 const props = defineProps<{
+  playerId: string;
   clubs: readonly ClubView[];
   unit: DistanceUnit;
   wish?: WishView;
@@ -54,6 +57,14 @@ const draft = reactive({
   boughtOn: props.wish?.boughtOn ?? '',
   notes: props.wish?.notes ?? '',
 });
+// Before the name is watched: what it was taken for then stays as it was chosen.
+const { wasKept, beginAnew, end } = useKeptDraft(
+  `wish/${props.playerId}/${props.wish?.id ?? props.begin?.name ?? 'new'}`,
+  {
+    read: () => draft,
+    write: (kept) => void Object.assign(draft, kept),
+  },
+);
 /** "54 wedge", "7 wood": the name tells the kind, and a wedge's loft. */
 watch(
   () => draft.name,
@@ -83,7 +94,12 @@ const { rules, submit } = useForm(draft, {
   name: { label: 'What', schema: required(wishDetails.name) },
   notes: { label: 'Notes', schema: wishDetails.notes },
 });
+function leave(): void {
+  end();
+  emit('leave');
+}
 function save(): void {
+  end();
   const { kind, loftDeg, carry, shot, scatter, boughtOn, ...details } = draft;
   const buys = details.purpose === 'buy' && loftDeg !== null;
   const carryM = carry === null ? {} : { carryM: toMetres(carry, props.unit) };
@@ -111,6 +127,7 @@ function save(): void {
 
 <template>
   <NCard class="wish-form">
+    <KeptNote :kept="wasKept" @anew="beginAnew" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="What" path="name" class="two"
         ><TextField
@@ -178,7 +195,7 @@ function save(): void {
       /></NFormItem>
       <div class="bar all">
         <NButton type="primary" attr-type="submit">{{ wish ? 'Save' : 'Add wish' }}</NButton>
-        <NButton @click="emit('leave')">Cancel</NButton>
+        <NButton @click="leave">Cancel</NButton>
       </div>
     </NForm>
   </NCard>

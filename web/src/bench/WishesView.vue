@@ -7,6 +7,7 @@ import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { today } from '../app/day';
 import { useSettings } from '../app/settings';
+import { isDraftKept } from '../fields/kept-draft';
 import { useSheet } from '../sheet/sheet-store';
 import BenchHead from './BenchHead.vue';
 import SpinAdvice from './SpinAdvice.vue';
@@ -24,7 +25,8 @@ const route = useRoute();
 const router = useRouter();
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 
-const editing = ref<WishView | 'new' | null>(null);
+/** A new one that was left half written is open again. */
+const editing = ref<WishView | 'new' | null>(isDraftKept(`wish/${props.playerId}/new`) ? 'new' : null);
 const begin = ref<Partial<WishDetails>>({});
 const beingEdited = computed(() => (editing.value === 'new' ? undefined : (editing.value ?? undefined)));
 const wishes = computed(() =>
@@ -117,6 +119,7 @@ const actionsOf = (wish: WishView) => [
     <WishForm
       v-if="editing"
       :key="beingEdited?.id ?? 'new'"
+      :player-id="playerId"
       :clubs="store.clubs"
       :unit="unit"
       :wish="beingEdited"

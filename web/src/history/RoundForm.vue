@@ -7,6 +7,8 @@ import { useSchedule } from '../courses/schedule-store';
 import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
+import KeptNote from '../fields/KeptNote.vue';
+import { useKeptDraft } from '../fields/kept-draft';
 import { useForm } from '../fields/use-form';
 import { useSheet } from '../sheet/sheet-store';
 
@@ -24,6 +26,13 @@ const draft = reactive({
   bagId: props.round ? (props.round.bagId ?? NONE) : (store.gamer?.id ?? NONE),
   name: props.round?.name ?? '',
 });
+const { wasKept, beginAnew, end } = useKeptDraft(
+  `round/${store.sheet!.player.id}/${props.round ? 'edit' : 'new'}`,
+  {
+    read: () => draft,
+    write: (kept) => void Object.assign(draft, kept),
+  },
+);
 const { rules, submit } = useForm(draft, {
   playedOn: { label: 'Day', schema: required(roundPlayedDetails.playedOn) },
   name: { label: 'Name of the round', schema: roundPlayedDetails.name },
@@ -40,13 +49,19 @@ const bags = computed(() => [
   })),
 ]);
 const save = () => {
+  end();
   const { playedOn, courseId, bagId, name } = draft;
   emit('save', { playedOn, name: name.trim(), courseId: courseId || null, bagId: bagId || null });
+};
+const leave = () => {
+  end();
+  emit('leave');
 };
 </script>
 
 <template>
   <NCard class="form">
+    <KeptNote :kept="wasKept" @anew="beginAnew" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Day" path="playedOn">
         <DateField v-model:value="draft.playedOn" label="Day" :max="today()" />
@@ -67,7 +82,7 @@ const save = () => {
       </NFormItem>
       <p class="bar">
         <NButton type="primary" attr-type="submit">{{ round ? 'Save the round' : 'Write it down' }}</NButton>
-        <NButton @click="emit('leave')">Cancel</NButton>
+        <NButton @click="leave">Cancel</NButton>
       </p>
     </NForm>
   </NCard>

@@ -17,6 +17,7 @@ import type { DataColumn } from '../app/data-table';
 import { shortDay, today } from '../app/day';
 import { useSchedule } from '../courses/schedule-store';
 import { useSettings } from '../app/settings';
+import { isDraftKept } from '../fields/kept-draft';
 import AfterRound from '../plan/AfterRound.vue';
 import { hitReadings } from '../plan/hit-readings';
 import { useSheet } from '../sheet/sheet-store';
@@ -71,7 +72,7 @@ const show = (id: string | null) =>
   void router.replace({
     query: { ...route.query, played: id === open.value?.id ? undefined : (id ?? undefined) },
   });
-const adding = ref(false);
+const adding = ref(isDraftKept(`round/${props.playerId}/new`));
 const editing = ref(false);
 function add(round: Omit<RoundPlayedDetails, 'after'>): void {
   const id = newId();
@@ -169,6 +170,8 @@ const columns: DataColumn<(typeof rounds.value)[number]>[] = [
         <NButton size="small" @click="remove">Delete the round</NButton>
       </p>
       <AfterRound
+        :key="open.id"
+        :about="`${playerId}/${open.id}`"
         :after="open.after"
         :carried="carried"
         :clubs="store.clubs"

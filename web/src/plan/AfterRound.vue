@@ -16,6 +16,8 @@ const props = defineProps<{
   clubs: readonly LabelledClub[];
   unit: DistanceUnit;
   readOnly: boolean;
+  /** The player and round it is of. */
+  about: string;
 }>();
 const emit = defineEmits<{ set: [after: RoundAfter]; toSheet: [hits: Readonly<Record<string, number>>] }>();
 const noted = computed(() => props.after ?? { hits: {}, says: '', keep: '' });
@@ -67,6 +69,7 @@ const clear = () => {
         :shots="after?.shots ?? []"
         :clubs="meant"
         :unit="unit"
+        :about="about"
         :read-only="readOnly"
         @take="write([...(after?.shots ?? []), ...$event])"
         @clear="clear"

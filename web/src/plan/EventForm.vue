@@ -11,6 +11,8 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 import ZoneField from '../fields/ZoneField.vue';
+import KeptNote from '../fields/KeptNote.vue';
+import { useKeptDraft } from '../fields/kept-draft';
 import { ownZone } from '../fields/time-zones';
 import { useForm } from '../fields/use-form';
 import { useSheet } from '../sheet/sheet-store';
@@ -45,6 +47,14 @@ const { rules, submit } = useForm(draft, {
 });
 const rounds = ref(draftRounds(props.event));
 const problem = ref('');
+const { wasKept, beginAnew, end } = useKeptDraft(`event/${props.playerId}/${props.event?.id ?? 'new'}`, {
+  read: () => ({ draft, rounds: rounds.value }),
+  write: (kept) => {
+    Object.assign(draft, kept.draft);
+    rounds.value = kept.rounds;
+  },
+});
+if (wasKept.value) own.value = true;
 
 /** Courses a round can be worked out on. */
 const playable = computed(() => schedule.courses.filter(({ holes }) => holes.length > 0));
@@ -68,7 +78,7 @@ function save(): void {
     schedule.change([
       { do: 'editEvent', eventId: props.event.id, version: props.event.version, set: details },
     ]);
-    emit('leave');
+    leave();
     return;
   }
   const id = newId();
@@ -98,13 +108,18 @@ function plan(event: EventView): void {
     },
   ]);
   void outbox.run();
-  emit('leave');
+  leave();
   void router.push({ name: 'plan', params: { playerId: props.playerId, planId: id } });
+}
+function leave(): void {
+  end();
+  emit('leave');
 }
 </script>
 
 <template>
   <NCard class="form">
+    <KeptNote :kept="wasKept" @anew="beginAnew" />
     <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <EventChoices
         v-if="!own"
@@ -112,7 +127,7 @@ function plan(event: EventView): void {
         :can-write="playable.length > 0"
         @plan="plan"
         @write="begin"
-        @leave="emit('leave')"
+        @leave="leave"
       />
       <template v-else>
         <div class="line">
@@ -151,7 +166,7 @@ function plan(event: EventView): void {
             {{ event ? 'Save the event' : 'Plan it from the gamer bag' }}
           </NButton>
           <NButton :disabled="rounds.length >= MAX_ROUNDS" @click="more"> Another round </NButton>
-          <NButton @click="emit('leave')">Cancel</NButton>
+          <NButton @click="leave">Cancel</NButton>
         </div>
       </template>
     </NForm>

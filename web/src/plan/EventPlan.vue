@@ -25,6 +25,7 @@ import RoundTabs from './RoundTabs.vue';
 import TravelPanel from './TravelPanel.vue';
 import { settledWords } from './round-swaps';
 import { useComingIn } from './use-coming-in';
+import { isDraftKept } from '../fields/kept-draft';
 import { useUndoScope } from '../changes/undo-stack';
 import { isTyping } from '../keys/is-typing';
 import { useShortcuts } from '../keys/use-shortcuts';
@@ -53,7 +54,16 @@ const { event, rounds, tab, round, course, onCourses, playedHere, bagOf, ask } =
   { unit, school },
 );
 const readOnly = computed(() => store.readOnly);
-const writing = ref<'edit' | 'new' | 'week' | null>(null);
+/** A form that was left half written is open again. */
+const writing = ref<'edit' | 'new' | 'week' | null>(
+  isDraftKept(`event/${props.playerId}/${props.plan.eventId}`)
+    ? 'edit'
+    : isDraftKept(`event/${props.playerId}/new`)
+      ? 'new'
+      : isDraftKept(`week/${props.playerId}/new`)
+        ? 'week'
+        : null,
+);
 const told = computed(() => (round.value ? ask(round.value) : null));
 const asked = computed(() => (told.value && isAskable(told.value) ? told.value : null));
 const askedOf = (roundId: string) => {
@@ -173,12 +183,13 @@ useShortcuts('An event', {
     </PageHead>
     <PlanForm
       v-if="writing === 'week'"
+      :player-id="playerId"
       action="Plan it from the gamer bag"
       @save="planWeek"
       @leave="writing = null"
     />
     <EventForm
-      v-else-if="writing"
+      v-else-if="writing === 'new' || (writing === 'edit' && event)"
       :key="writing"
       :player-id="playerId"
       :event="writing === 'edit' ? event : undefined"

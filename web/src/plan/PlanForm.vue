@@ -2,13 +2,15 @@
 import { useForm } from '../fields/use-form';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
+import KeptNote from '../fields/KeptNote.vue';
+import { useKeptDraft } from '../fields/kept-draft';
 import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { datesInOrder, planDetails, required, type PlanDetails } from '@tasche/contract';
 import { addDays, format } from 'date-fns';
 import { reactive } from 'vue';
 
 /** The week in words: name, course, days, ground and weather. */
-const props = defineProps<{ plan?: PlanDetails; action: string }>();
+const props = defineProps<{ playerId: string; plan?: PlanDetails; action: string }>();
 const emit = defineEmits<{ save: [details: PlanDetails]; leave: [] }>();
 
 const draft = reactive<PlanDetails>({
@@ -18,6 +20,10 @@ const draft = reactive<PlanDetails>({
   endsOn: props.plan?.endsOn ?? format(addDays(new Date(), 10), 'yyyy-MM-dd'),
   ground: props.plan?.ground ?? '',
   weather: props.plan?.weather ?? '',
+});
+const { wasKept, beginAnew, end } = useKeptDraft(`week/${props.playerId}/${props.plan ? 'edit' : 'new'}`, {
+  read: () => draft,
+  write: (kept) => void Object.assign(draft, kept),
 });
 const { rules, submit } = useForm(draft, {
   name: { label: 'Name of the week', schema: required(planDetails.name) },
@@ -31,17 +37,20 @@ const { rules, submit } = useForm(draft, {
   ground: { label: 'Ground', schema: planDetails.ground },
   weather: { label: 'Weather', schema: planDetails.weather },
 });
+function save(): void {
+  end();
+  emit('save', { ...draft, name: draft.name.trim() });
+}
+function leave(): void {
+  end();
+  emit('leave');
+}
 </script>
 
 <template>
   <NCard class="form">
-    <NForm
-      ref="form"
-      :model="draft"
-      :rules="rules"
-      size="small"
-      @submit.prevent="submit(() => emit('save', { ...draft, name: draft.name.trim() }))"
-    >
+    <KeptNote :kept="wasKept" @anew="beginAnew" />
+    <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Name of the week" path="name">
         <TextField
           aria-label="Name of the week"
@@ -70,7 +79,7 @@ const { rules, submit } = useForm(draft, {
         <TextField aria-label="Weather" v-model:value="draft.weather" placeholder="cool, wind off the sea…" />
       </NFormItem>
       <div class="bar">
-        <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="emit('leave')">
+        <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="leave">
           Cancel
         </NButton>
       </div>

@@ -8,6 +8,7 @@ import BagFindings from '../bag/BagFindings.vue';
 import LeftOut from '../bag/LeftOut.vue';
 import { useBagLadder } from '../bag/use-bag-ladder';
 import { settingWords } from '../conditions/air-units';
+import { isDraftKept } from '../fields/kept-draft';
 import { isTyping } from '../keys/is-typing';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
@@ -31,7 +32,14 @@ const ladder = useBagLadder(bag);
 const { unit, school, report, setting, moved } = ladder;
 const air = useTemplateRef<InstanceType<typeof BagAir>>('air');
 const airOpen = ref(false);
-const writing = ref<PlanWriting | null>(null);
+/** A form that was left half written is open again. */
+const writing = ref<PlanWriting | null>(
+  isDraftKept(`event/${props.playerId}/new`)
+    ? 'event'
+    : isDraftKept(`week/${props.playerId}/new`)
+      ? 'new'
+      : null,
+);
 const active = ref<string | null>(null);
 watch(
   () => props.planId,
@@ -101,6 +109,7 @@ useShortcuts('The bag', {
     <PlanForm
       v-else-if="writing"
       :key="writing"
+      :player-id="playerId"
       :plan="writing === 'edit' ? plan : undefined"
       :action="writing === 'edit' ? 'Save the week' : 'Plan it from the gamer bag'"
       @save="save"

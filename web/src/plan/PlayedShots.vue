@@ -3,9 +3,11 @@ import ProblemLine from '../app/ProblemLine.vue';
 import { NButton } from 'naive-ui';
 import { clubName, readPlayedShots, type LabelledClub, type PlayedShot } from '@tasche/contract';
 import { counted, distanceNumber, type DistanceUnit } from '@tasche/core';
+import { useSessionStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import FileField from '../fields/FileField.vue';
 import TextField from '../fields/TextField.vue';
+import { keyOfDraft } from '../fields/kept-draft';
 import { textOfFile } from '../files/text-of-file';
 
 /**
@@ -16,9 +18,12 @@ const props = defineProps<{
   clubs: readonly LabelledClub[];
   unit: DistanceUnit;
   readOnly: boolean;
+  /** The player and round they are of. */
+  about: string;
 }>();
 const emit = defineEmits<{ take: [shots: readonly PlayedShot[]]; clear: [] }>();
-const typed = ref('');
+/** Kept in this tab: a round is long to type. */
+const typed = useSessionStorage(keyOfDraft(`played/${props.about}`), '');
 const problem = ref('');
 const read = computed(() => readPlayedShots(typed.value, props.clubs, props.unit));
 

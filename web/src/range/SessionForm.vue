@@ -3,6 +3,8 @@ import { useForm } from '../fields/use-form';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
+import KeptNote from '../fields/KeptNote.vue';
+import { useKeptDraft } from '../fields/kept-draft';
 import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { HIT_OFF, ballOn, required, sessionDetails, type SessionDetails } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, type PlayingConditions } from '@tasche/core';
@@ -24,23 +26,33 @@ const draft = reactive<SessionDetails>({
   conditions: props.session?.conditions ?? props.baseline.conditions,
   surface: props.session?.surface ?? MEDIUM_FAIRWAY,
 });
+const { wasKept, beginAnew, end } = useKeptDraft(
+  `session/${store.sheet!.player.id}/${props.session ? 'edit' : 'new'}`,
+  {
+    read: () => draft,
+    write: (kept) => void Object.assign(draft, kept),
+  },
+);
 const { rules, submit } = useForm(draft, {
   name: { label: 'Where', schema: required(sessionDetails.name) },
   heldOn: { label: 'Day', schema: required(sessionDetails.heldOn) },
   ball: { label: 'Ball', schema: sessionDetails.ball },
   notes: { label: 'Notes', schema: sessionDetails.notes },
 });
+function save(): void {
+  end();
+  emit('save', { ...draft, name: draft.name.trim() });
+}
+function leave(): void {
+  end();
+  emit('leave');
+}
 </script>
 
 <template>
   <NCard class="form">
-    <NForm
-      ref="form"
-      :model="draft"
-      :rules="rules"
-      size="small"
-      @submit.prevent="submit(() => emit('save', { ...draft, name: draft.name.trim() }))"
-    >
+    <KeptNote :kept="wasKept" @anew="beginAnew" />
+    <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
       <NFormItem label="Where" path="name">
         <TextField aria-label="Where" v-model:value="draft.name" autofocus placeholder="Home range" />
       </NFormItem>
@@ -57,7 +69,7 @@ const { rules, submit } = useForm(draft, {
         <TextField aria-label="Notes" v-model:value="draft.notes" placeholder="what for, how it felt…" />
       </NFormItem>
       <div class="bar">
-        <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="emit('leave')">
+        <NButton type="primary" attr-type="submit">{{ action }}</NButton><NButton @click="leave">
           Cancel
         </NButton>
       </div>

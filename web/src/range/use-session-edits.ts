@@ -3,6 +3,7 @@ import type { PlayingConditions } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { ref, type ComputedRef } from 'vue';
 import { useRouter } from 'vue-router';
+import { isDraftKept } from '../fields/kept-draft';
 import { useRange } from './range-store';
 
 /** What is done to sessions: opened, changed, deleted. */
@@ -13,8 +14,8 @@ export function useSessionEdits(
 ) {
   const range = useRange();
   const router = useRouter();
-  /** What the form of a session is open for. */
-  const forming = ref<'new' | 'edit' | null>(null);
+  /** What the form of a session is open for; one that was left half written is open again. */
+  const forming = ref<'new' | 'edit' | null>(isDraftKept(`session/${playerId()}/new`) ? 'new' : null);
 
   const open = (id: string | undefined) =>
     router.push({ name: 'range', params: { playerId: playerId(), ...(id && { sessionId: id }) }, query: {} });

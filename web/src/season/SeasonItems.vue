@@ -14,14 +14,17 @@ import { shortDay, today } from '../app/day';
 import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
+import KeptNote from '../fields/KeptNote.vue';
+import { isDraftKept, useKeptDraft } from '../fields/kept-draft';
 import { useForm } from '../fields/use-form';
 import { ENTRY_MARKS, ITEM_WORDS, REPEAT_WORDS } from './season-words';
 
 /** Days a player keeps free of anything new, tests, trips and whatever is to be remembered. */
-const props = defineProps<{ season: PlayerSeason; readOnly: boolean }>();
+const props = defineProps<{ playerId: string; season: PlayerSeason; readOnly: boolean }>();
 const emit = defineEmits<{ set: [season: PlayerSeason] }>();
 
-const adding = ref(false);
+const FORM = `own-days/${props.playerId}`;
+const adding = ref(isDraftKept(FORM));
 const ONCE = 'once';
 const draft = reactive({
   kind: 'freeze' as SeasonItem['kind'],
@@ -29,6 +32,10 @@ const draft = reactive({
   from: today(),
   to: today(),
   repeats: ONCE as SeasonItem['repeats'] | typeof ONCE,
+});
+const { wasKept, beginAnew } = useKeptDraft(FORM, {
+  read: () => draft,
+  write: (kept) => void Object.assign(draft, kept),
 });
 const { rules, submit } = useForm(draft, {
   name: { label: 'Name', schema: required(nameSchema) },
@@ -44,8 +51,11 @@ function save(): void {
     repeats: repeats === ONCE ? null : repeats,
   };
   emit('set', { ...props.season, items: [...props.season.items, item] });
+  leave();
+}
+function leave(): void {
   adding.value = false;
-  draft.name = '';
+  beginAnew();
 }
 const remove = (id: string) => {
   emit('set', { ...props.season, items: props.season.items.filter((item) => item.id !== id) });
@@ -61,6 +71,7 @@ const spanWords = ({ from, to }: SeasonItem) =>
       <NButton v-if="!readOnly && !adding" size="small" @click="adding = true">Add…</NButton>
     </h2>
     <NCard v-if="adding" class="form">
+      <KeptNote :kept="wasKept" @anew="beginAnew" />
       <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
         <NFormItem label="What" path="kind">
           <ChoiceField
@@ -93,7 +104,7 @@ const spanWords = ({ from, to }: SeasonItem) =>
         </NFormItem>
         <p class="bar">
           <NButton type="primary" attr-type="submit">Add</NButton>
-          <NButton @click="adding = false">Cancel</NButton>
+          <NButton @click="leave">Cancel</NButton>
         </p>
       </NForm>
     </NCard>

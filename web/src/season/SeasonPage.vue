@@ -90,7 +90,7 @@ const bringing = ref(false);
       </section>
       <section class="no-print" aria-label="Month">
         <SeasonMonth class="month" :between="(from, to) => between(from, to).entries" />
-        <SeasonItems :season="season" :read-only="store.readOnly" @set="set" />
+        <SeasonItems :player-id="playerId" :season="season" :read-only="store.readOnly" @set="set" />
         <SeasonTrials
           :player-id="playerId"
           :season="season"

@@ -20,6 +20,8 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
 import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
+import KeptNote from '../fields/KeptNote.vue';
+import { isDraftKept, useKeptDraft } from '../fields/kept-draft';
 import { useForm } from '../fields/use-form';
 import { OUTCOME_WORDS } from './season-words';
 
@@ -32,13 +34,18 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ set: [season: PlayerSeason] }>();
 
-const adding = ref(false);
+const FORM = `trial/${props.playerId}`;
+const adding = ref(isDraftKept(FORM));
 const NONE = '';
 const draft = reactive({
   clubId: NONE,
   againstId: NONE,
   shots: 30 as number | null,
   by: dayPlus(today(), 14),
+});
+const { wasKept, beginAnew } = useKeptDraft(FORM, {
+  read: () => draft,
+  write: (kept) => void Object.assign(draft, kept),
 });
 const { rules, submit } = useForm(draft, {
   clubId: { label: 'On trial', schema: required(idSchema) },
@@ -64,8 +71,11 @@ function save(): void {
     notes: '',
   };
   emit('set', { ...props.season, trials: [...props.season.trials, trial] });
+  leave();
+}
+function leave(): void {
   adding.value = false;
-  draft.clubId = NONE;
+  beginAnew();
 }
 const change = (id: string, set: Partial<Trial>) => {
   emit('set', {
@@ -87,6 +97,7 @@ const remove = (id: string) => {
       >
     </h2>
     <NCard v-if="adding" class="form">
+      <KeptNote :kept="wasKept" @anew="beginAnew" />
       <NForm ref="form" :model="draft" :rules="rules" size="small" @submit.prevent="submit(save)">
         <NFormItem label="On trial" path="clubId">
           <ChoiceField v-model:value="draft.clubId" label="On trial" :options="choices" />
@@ -104,7 +115,7 @@ const remove = (id: string) => {
         <NFormItem label="By" path="by"><DateField v-model:value="draft.by" label="By" /></NFormItem>
         <p class="bar">
           <NButton type="primary" attr-type="submit">Add</NButton>
-          <NButton @click="adding = false">Cancel</NButton>
+          <NButton @click="leave">Cancel</NButton>
         </p>
       </NForm>
     </NCard>

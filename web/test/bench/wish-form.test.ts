@@ -12,7 +12,7 @@ const CLUBS = [clubView('Driver', { carryM: 230 }), clubView('60', { carryM: 78 
 const propsOf = (one: { props: () => unknown }) =>
   one.props() as { label: string; options: readonly unknown[] };
 const form = (more: { wish?: WishView; begin?: Partial<WishDetails> } = {}) => {
-  const view = mount(WishForm, { props: { clubs: CLUBS, unit: 'yd', ...more } });
+  const view = mount(WishForm, { props: { playerId: 'p', clubs: CLUBS, unit: 'yd', ...more } });
   const type = async (label: string, text: string) => {
     const field = view.get(`input[aria-label="${label}"]`);
     await field.setValue(text);

@@ -103,6 +103,16 @@ describe('who is signed in', () => {
     assign.mockRestore();
   });
 
+  it('whoever signs out leaves nothing half typed in the tab', async () => {
+    const assign = vi.spyOn(window.location, 'assign').mockImplementation(() => undefined);
+    answers['/sign-out'] = [{ status: 200, body: {} }];
+    sessionStorage.setItem('tasche.form/p1/wish', '{}');
+    await useIdentity().signOut();
+    expect(sessionStorage).toHaveLength(0);
+    expect(assign).toHaveBeenCalledWith('/');
+    assign.mockRestore();
+  });
+
   it('somebody who is signed out sees nothing more, and what they typed waits for them alone', async () => {
     signedIn.value = view();
     const identity = useIdentity();

@@ -17,7 +17,14 @@ describe('after the round', () => {
   });
   const shown = (after: RoundAfter | null, readOnly = false) => {
     const view = mount(AfterRound, {
-      props: { after, carried: CARRIED, clubs: [seven, wedge, putter], unit: 'm' as const, readOnly },
+      props: {
+        about: 'p/r',
+        after,
+        carried: CARRIED,
+        clubs: [seven, wedge, putter],
+        unit: 'm' as const,
+        readOnly,
+      },
     });
     const set = () => view.emitted<[RoundAfter]>('set')?.at(-1)?.[0];
     return { view, set };

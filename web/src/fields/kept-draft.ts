@@ -1,0 +1,63 @@
+import { ref, watch } from 'vue';
+import { signedIn } from '../api/signed-in';
+
+/** Where what is half written is kept in this tab, for whoever is signed in and nobody else. */
+export const keyOfDraft = (form: string) => `tasche.form/${signedIn.value?.personId ?? ''}/${form}`;
+
+/** Whether something half written waits in this tab for a form. */
+export function isDraftKept(form: string): boolean {
+  return sessionStorage.getItem(keyOfDraft(form)) !== null;
+}
+
+/**
+ * What is half written in a form outlives a reload and leaving the page: it is kept in this tab until it is saved or
+ * given up. A form that begins from something else than it did then (a row that was changed since) begins anew.
+ * @param form which one, and what it is about: `ticket/<player>/new`
+ * @param typed what is written, as it can be kept as JSON, and back
+ */
+export function useKeptDraft<Typed>(
+  form: string,
+  typed: { read: () => Typed; write: (kept: Typed) => void },
+) {
+  const key = keyOfDraft(form);
+  const text = () => JSON.stringify(typed.read());
+  const begun = text();
+  /** What is in the form was written before the page was left. */
+  const wasKept = ref(false);
+  const kept = read();
+  if (kept?.begun === begun) {
+    typed.write(JSON.parse(kept.typed) as Typed);
+    wasKept.value = true;
+  } else sessionStorage.removeItem(key);
+
+  const stop = watch(text, (now) => {
+    try {
+      if (now === begun) sessionStorage.removeItem(key);
+      else sessionStorage.setItem(key, JSON.stringify({ begun, typed: now }));
+    } catch {
+      // A browser that keeps nothing more: the form goes on without.
+    }
+  });
+
+  function read(): { begun: string; typed: string } | null {
+    try {
+      return JSON.parse(sessionStorage.getItem(key) ?? 'null') as { begun: string; typed: string } | null;
+    } catch {
+      return null;
+    }
+  }
+
+  return {
+    wasKept,
+    /** Puts the form back to what it began with. */
+    beginAnew(): void {
+      typed.write(JSON.parse(begun) as Typed);
+      wasKept.value = false;
+    },
+    /** It was saved, or given up: nothing of it is kept. */
+    end(): void {
+      stop();
+      sessionStorage.removeItem(key);
+    },
+  };
+}
