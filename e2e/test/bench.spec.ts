@@ -201,4 +201,11 @@ test('what was half written in a form is there after a reload, and gone once it 
   await expect(what).toHaveValue('Bring the wedges up');
   await page.getByRole('button', { name: 'Begin anew' }).click();
   await expect(what).not.toHaveValue('Bring the wedges up');
+  // Words beside something are written down as they are, in a field nobody has left yet.
+  await page.goto(`${demo.davor}/settings`);
+  const notes = page.getByRole('textbox', { name: 'Notes' });
+  await notes.fill('Sleeps badly before finals.');
+  await page.reload();
+  await expect(notes).toHaveValue('Sleeps badly before finals.');
+  await saved(page);
 });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { NInput } from 'naive-ui';
 import { computed, ref, useAttrs, watch } from 'vue';
 
@@ -55,6 +56,11 @@ function leave(): void {
   if (typing.value && text.value !== before) emit('write', text.value);
   typing.value = false;
 }
+
+// The page goes before the field is left: words are written down as they are; half a number means another one.
+useEventListener(window, 'pagehide', () => {
+  if (attrs.inputmode !== 'decimal') leave();
+});
 
 const field = ref<InstanceType<typeof NInput> | null>(null);
 defineExpose({

@@ -145,3 +145,16 @@ describe('a day', () => {
     expect(field.emitted('update:value')).toHaveLength(1);
   });
 });
+
+describe('a page that goes before its field is left', () => {
+  const typed = async (attrs: Record<string, string>) => {
+    const view = mount(TextField, { props: { value: 'before' }, attrs: { 'aria-label': 'Notes', ...attrs } });
+    await type(view, 'half written');
+    window.dispatchEvent(new Event('pagehide'));
+    return view.emitted('write');
+  };
+  it('writes words down as they are, once, and no half of a number', async () => {
+    expect(await typed({})).toEqual([['half written']]);
+    expect(await typed({ inputmode: 'decimal' })).toBeUndefined();
+  });
+});
