@@ -201,7 +201,7 @@ test('what was half written in a form is there after a reload, and gone once it 
   await expect(what).toHaveValue('Bring the wedges up');
   await page.getByRole('button', { name: 'Begin anew' }).click();
   await expect(what).not.toHaveValue('Bring the wedges up');
-  // Words beside something are written down as they are, in a field nobody has left yet.
+  // Sentences in a field nobody has left yet are written down as far as they go.
   await page.goto(`${demo.davor}/settings`);
   const notes = page.getByRole('textbox', { name: 'Notes' });
   await notes.fill('Sleeps badly before finals.');

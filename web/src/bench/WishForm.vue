@@ -24,7 +24,7 @@ import DateField from '../fields/DateField.vue';
 import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 import KeptNote from '../fields/KeptNote.vue';
-import { useKeptDraft } from '../fields/kept-draft';
+import { useKeptDraft, wholeDraft } from '../fields/kept-draft';
 import { useForm } from '../fields/use-form';
 
 /**
@@ -60,10 +60,7 @@ const draft = reactive({
 // Before the name is watched: what it was taken for then stays as it was chosen.
 const { wasKept, beginAnew, end } = useKeptDraft(
   `wish/${props.playerId}/${props.wish?.id ?? props.begin?.name ?? 'new'}`,
-  {
-    read: () => draft,
-    write: (kept) => void Object.assign(draft, kept),
-  },
+  wholeDraft(draft),
 );
 /** "54 wedge", "7 wood": the name tells the kind, and a wedge's loft. */
 watch(

@@ -6,7 +6,6 @@ import { isScorecard } from '@tasche/contract';
 import { courseLengthM, distanceNumber, type DistanceUnit, type Hole } from '@tasche/core';
 import { computed, nextTick, ref } from 'vue';
 import { holeColumns } from './hole-columns';
-import Hint from '../app/Hint.vue';
 
 /** The holes of a course as a sheet: arrows move, rows of a spreadsheet can be pasted at any cell. */
 const props = defineProps<{
@@ -89,8 +88,8 @@ const par = (from: number, to: number) => props.holes.slice(from, to).reduce((su
       <thead>
         <tr>
           <th scope="col">Hole</th>
-          <th v-for="column in columns" :key="column.id" scope="col">
-            <Hint :says="column.title">{{ column.label }}</Hint>
+          <th v-for="column in columns" :key="column.id" scope="col" :title="column.title">
+            {{ column.label }}
           </th>
         </tr>
       </thead>

@@ -57,9 +57,10 @@ function leave(): void {
   typing.value = false;
 }
 
-// The page goes before the field is left: words are written down as they are; half a number means another one.
+// The page goes before the field is left. Sentences are written down as far as they go; half a name or a number
+// would mean another one.
 useEventListener(window, 'pagehide', () => {
-  if (attrs.inputmode !== 'decimal') leave();
+  if (props.rows) leave();
 });
 
 const field = ref<InstanceType<typeof NInput> | null>(null);

@@ -9,24 +9,31 @@ export function isDraftKept(form: string): boolean {
   return sessionStorage.getItem(keyOfDraft(form)) !== null;
 }
 
+/** What is written in a form, as it can be kept as JSON, and back. */
+interface Written<Kept> {
+  read: () => Kept;
+  write: (kept: Kept) => void;
+}
+
+/** A form that is all in one draft. */
+export function wholeDraft<Draft extends object>(draft: Draft): Written<Draft> {
+  return { read: () => draft, write: (kept) => void Object.assign(draft, kept) };
+}
+
 /**
  * What is half written in a form outlives a reload and leaving the page: it is kept in this tab until it is saved or
  * given up. A form that begins from something else than it did then (a row that was changed since) begins anew.
  * @param form which one, and what it is about: `ticket/<player>/new`
- * @param typed what is written, as it can be kept as JSON, and back
  */
-export function useKeptDraft<Typed>(
-  form: string,
-  typed: { read: () => Typed; write: (kept: Typed) => void },
-) {
+export function useKeptDraft<Kept>(form: string, written: Written<Kept>) {
   const key = keyOfDraft(form);
-  const text = () => JSON.stringify(typed.read());
+  const text = () => JSON.stringify(written.read());
   const begun = text();
   /** What is in the form was written before the page was left. */
   const wasKept = ref(false);
   const kept = read();
   if (kept?.begun === begun) {
-    typed.write(JSON.parse(kept.typed) as Typed);
+    written.write(JSON.parse(kept.typed) as Kept);
     wasKept.value = true;
   } else sessionStorage.removeItem(key);
 
@@ -51,7 +58,7 @@ export function useKeptDraft<Typed>(
     wasKept,
     /** Puts the form back to what it began with. */
     beginAnew(): void {
-      typed.write(JSON.parse(begun) as Typed);
+      written.write(JSON.parse(begun) as Kept);
       wasKept.value = false;
     },
     /** It was saved, or given up: nothing of it is kept. */

@@ -8,7 +8,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import KeptNote from '../fields/KeptNote.vue';
-import { useKeptDraft } from '../fields/kept-draft';
+import { useKeptDraft, wholeDraft } from '../fields/kept-draft';
 import { useForm } from '../fields/use-form';
 import { useSheet } from '../sheet/sheet-store';
 
@@ -28,10 +28,7 @@ const draft = reactive({
 });
 const { wasKept, beginAnew, end } = useKeptDraft(
   `round/${store.sheet!.player.id}/${props.round ? 'edit' : 'new'}`,
-  {
-    read: () => draft,
-    write: (kept) => void Object.assign(draft, kept),
-  },
+  wholeDraft(draft),
 );
 const { rules, submit } = useForm(draft, {
   playedOn: { label: 'Day', schema: required(roundPlayedDetails.playedOn) },

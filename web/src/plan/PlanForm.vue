@@ -3,7 +3,7 @@ import { useForm } from '../fields/use-form';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import KeptNote from '../fields/KeptNote.vue';
-import { useKeptDraft } from '../fields/kept-draft';
+import { useKeptDraft, wholeDraft } from '../fields/kept-draft';
 import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { datesInOrder, planDetails, required, type PlanDetails } from '@tasche/contract';
 import { addDays, format } from 'date-fns';
@@ -21,10 +21,10 @@ const draft = reactive<PlanDetails>({
   ground: props.plan?.ground ?? '',
   weather: props.plan?.weather ?? '',
 });
-const { wasKept, beginAnew, end } = useKeptDraft(`week/${props.playerId}/${props.plan ? 'edit' : 'new'}`, {
-  read: () => draft,
-  write: (kept) => void Object.assign(draft, kept),
-});
+const { wasKept, beginAnew, end } = useKeptDraft(
+  `week/${props.playerId}/${props.plan ? 'edit' : 'new'}`,
+  wholeDraft(draft),
+);
 const { rules, submit } = useForm(draft, {
   name: { label: 'Name of the week', schema: required(planDetails.name) },
   course: { label: 'Course', schema: planDetails.course },

@@ -4,7 +4,7 @@ import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import KeptNote from '../fields/KeptNote.vue';
-import { useKeptDraft } from '../fields/kept-draft';
+import { useKeptDraft, wholeDraft } from '../fields/kept-draft';
 import { NButton, NCard, NForm, NFormItem } from 'naive-ui';
 import { HIT_OFF, ballOn, required, sessionDetails, type SessionDetails } from '@tasche/contract';
 import { MEDIUM_FAIRWAY, type PlayingConditions } from '@tasche/core';
@@ -28,10 +28,7 @@ const draft = reactive<SessionDetails>({
 });
 const { wasKept, beginAnew, end } = useKeptDraft(
   `session/${store.sheet!.player.id}/${props.session ? 'edit' : 'new'}`,
-  {
-    read: () => draft,
-    write: (kept) => void Object.assign(draft, kept),
-  },
+  wholeDraft(draft),
 );
 const { rules, submit } = useForm(draft, {
   name: { label: 'Where', schema: required(sessionDetails.name) },

@@ -6,7 +6,6 @@ import { shortDay, shortMoment, today, withDaysSaid } from '../app/day';
 import { MARKS } from '../ladder/marks';
 import type { eventStateWords } from './event-state';
 import type { ThingToDo } from './things-to-do';
-import Hint from '../app/Hint.vue';
 
 // It is given a whole entry of the roster, which holds more.
 defineOptions({ inheritAttrs: false });
@@ -55,7 +54,7 @@ function startsIn(day: string): string {
       <dt>Faults</dt>
       <dd :class="['verdict', gamer?.faults ? 'error' : 'fine']">
         {{ gamer?.faults ?? '–' }}
-        <Hint v-if="gamer?.looks" class="verdict warning" says="Worth a look">◆ {{ gamer.looks }}</Hint>
+        <span v-if="gamer?.looks" class="verdict warning" title="Worth a look">◆ {{ gamer.looks }}</span>
       </dd>
     </div>
     <div>

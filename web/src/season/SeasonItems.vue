@@ -15,7 +15,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
 import KeptNote from '../fields/KeptNote.vue';
-import { isDraftKept, useKeptDraft } from '../fields/kept-draft';
+import { isDraftKept, useKeptDraft, wholeDraft } from '../fields/kept-draft';
 import { useForm } from '../fields/use-form';
 import { ENTRY_MARKS, ITEM_WORDS, REPEAT_WORDS } from './season-words';
 
@@ -33,10 +33,7 @@ const draft = reactive({
   to: today(),
   repeats: ONCE as SeasonItem['repeats'] | typeof ONCE,
 });
-const { wasKept, beginAnew } = useKeptDraft(FORM, {
-  read: () => draft,
-  write: (kept) => void Object.assign(draft, kept),
-});
+const { wasKept, beginAnew } = useKeptDraft(FORM, wholeDraft(draft));
 const { rules, submit } = useForm(draft, {
   name: { label: 'Name', schema: required(nameSchema) },
 });

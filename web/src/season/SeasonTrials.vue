@@ -21,7 +21,7 @@ import DateField from '../fields/DateField.vue';
 import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 import KeptNote from '../fields/KeptNote.vue';
-import { isDraftKept, useKeptDraft } from '../fields/kept-draft';
+import { isDraftKept, useKeptDraft, wholeDraft } from '../fields/kept-draft';
 import { useForm } from '../fields/use-form';
 import { OUTCOME_WORDS } from './season-words';
 
@@ -43,10 +43,7 @@ const draft = reactive({
   shots: 30 as number | null,
   by: dayPlus(today(), 14),
 });
-const { wasKept, beginAnew } = useKeptDraft(FORM, {
-  read: () => draft,
-  write: (kept) => void Object.assign(draft, kept),
-});
+const { wasKept, beginAnew } = useKeptDraft(FORM, wholeDraft(draft));
 const { rules, submit } = useForm(draft, {
   clubId: { label: 'On trial', schema: required(idSchema) },
   shots: { label: 'Shots', schema: required(finite(...TRIAL_SHOTS)) },

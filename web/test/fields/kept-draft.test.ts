@@ -6,7 +6,7 @@ import { signedIn } from '../../src/api/signed-in';
 import WishForm from '../../src/bench/WishForm.vue';
 import ChoiceField from '../../src/fields/ChoiceField.vue';
 import KeptNote from '../../src/fields/KeptNote.vue';
-import { isDraftKept, keyOfDraft, useKeptDraft } from '../../src/fields/kept-draft';
+import { isDraftKept, keyOfDraft, useKeptDraft, wholeDraft } from '../../src/fields/kept-draft';
 
 const FORM = 'wish/p/new';
 const form = (wish?: WishView) => mount(WishForm, { props: { playerId: 'p', clubs: [], unit: 'yd', wish } });
@@ -72,10 +72,7 @@ const Any = defineComponent({
   props: { begins: { type: String, required: true } },
   setup(props, { expose }) {
     const draft = reactive({ name: props.begins });
-    const kept = useKeptDraft('any', {
-      read: () => draft,
-      write: (typed) => void Object.assign(draft, typed),
-    });
+    const kept = useKeptDraft('any', wholeDraft(draft));
     expose({ draft, wasKept: kept.wasKept });
     return () => h('p', draft.name);
   },
