@@ -12,6 +12,7 @@ import ConflictBar from '../changes/ConflictBar.vue';
 import ConnectionBar from '../offline/ConnectionBar.vue';
 import { naiveTheme } from './naive-theme';
 import { useConnection } from '../offline/connection';
+import HintLayer from './HintLayer.vue';
 import NavRail from './NavRail.vue';
 import { useSettings } from './settings';
 import { applyTokens } from './tokens';
@@ -69,6 +70,7 @@ watch(
           </main>
         </NLayoutContent>
       </NLayout>
+      <HintLayer />
       <KeysHelp />
       <NewsLine />
     </template>

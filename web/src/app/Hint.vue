@@ -1,37 +1,47 @@
 <script setup lang="ts">
-import { onKeyStroke } from '@vueuse/core';
-import { NTooltip } from 'naive-ui';
-import { useTemplateRef } from 'vue';
+import { useTimeoutFn } from '@vueuse/core';
+import { onBeforeUnmount, useTemplateRef } from 'vue';
+import { hintShown } from './hint-shown';
 
 /** Words, or a control, with more to be said: under the pointer, under a finger, and with the keyboard's focus. */
-defineProps<{
+const props = defineProps<{
   says: string | undefined;
   /** It holds a control, which takes the focus and says it itself to who does not see it. */
   control?: boolean;
 }>();
-defineOptions({ inheritAttrs: false });
-const tooltip = useTemplateRef<InstanceType<typeof NTooltip>>('tooltip');
-const show = (shown: boolean) => tooltip.value?.setShow(shown);
-onKeyStroke('Escape', () => show(false));
+const DELAY_MS = 300;
+const words = useTemplateRef<HTMLElement>('words');
+
+function show(): void {
+  if (words.value && props.says) hintShown.value = { says: props.says, of: words.value };
+}
+const { start, stop } = useTimeoutFn(show, DELAY_MS, { immediate: false });
+function hide(): void {
+  stop();
+  if (hintShown.value?.of === words.value) hintShown.value = null;
+}
+/** A finger is gone as soon as it has pressed; what it opened stays until it presses elsewhere. */
+const isMouse = ({ pointerType }: PointerEvent) => pointerType === 'mouse';
+/** A press gives the focus too, and what is pressed is known. */
+function showToKeyboard({ target }: FocusEvent): void {
+  if ((target as Element).matches(':focus-visible')) show();
+}
+onBeforeUnmount(hide);
 </script>
 
 <template>
-  <NTooltip v-if="says" ref="tooltip" :delay="300" :style="{ maxWidth: '320px' }">
-    <template #trigger>
-      <span
-        v-bind="$attrs"
-        :class="{ words: !control }"
-        :tabindex="control ? undefined : 0"
-        :aria-description="control ? undefined : says"
-        @focusin="show(true)"
-        @focusout="show(false)"
-      >
-        <slot />
-      </span>
-    </template>
-    {{ says }}
-  </NTooltip>
-  <span v-else v-bind="$attrs"><slot /></span>
+  <span
+    ref="words"
+    :class="{ words: says && !control }"
+    :tabindex="says && !control ? 0 : undefined"
+    :aria-description="says && !control ? says : undefined"
+    @pointerenter="isMouse($event) && start()"
+    @pointerleave="isMouse($event) && hide()"
+    @focusin="showToKeyboard"
+    @focusout="hide"
+    @click="show"
+    ><slot
+  /></span>
 </template>
 
 <style scoped>
