@@ -193,6 +193,8 @@ test('what was half written in a form is there after a reload, and gone once it 
   await expect(name).toHaveValue('Autumn medal');
   await expect(page.getByRole('textbox', { name: 'Day of round 2' })).toBeVisible();
   await expect(page.getByText('As you left it, not saved yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await expect(page.getByRole('button', { name: 'Another event' })).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Davor');

@@ -52,9 +52,10 @@ const { wasKept, beginAnew, end } = useKeptDraft(`event/${props.playerId}/${prop
   write: (kept) => {
     Object.assign(draft, kept.draft);
     rounds.value = kept.rounds;
+    // Begun anew it asks again which event.
+    own.value = kept.rounds.length > 0;
   },
 });
-if (wasKept.value) own.value = true;
 
 /** Courses a round can be worked out on. */
 const playable = computed(() => schedule.courses.filter(({ holes }) => holes.length > 0));
