@@ -22,6 +22,11 @@ function hide(): void {
 }
 /** A finger is gone as soon as it has pressed; what it opened stays until it presses elsewhere. */
 const isMouse = ({ pointerType }: PointerEvent) => pointerType === 'mouse';
+/** In the label of a field a press would go on to the field, and what it opened would be gone. */
+function showPressed(event: MouseEvent): void {
+  if (!props.control && props.says) event.preventDefault();
+  show();
+}
 /** A press gives the focus too, and what is pressed is known. */
 function showToKeyboard({ target }: FocusEvent): void {
   if ((target as Element).matches(':focus-visible')) show();
@@ -39,7 +44,7 @@ onBeforeUnmount(hide);
     @pointerleave="isMouse($event) && hide()"
     @focusin="showToKeyboard"
     @focusout="hide"
-    @click="show"
+    @click="showPressed"
     ><slot
   /></span>
 </template>

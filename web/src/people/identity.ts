@@ -52,7 +52,7 @@ export const useIdentity = defineStore('identity', () => {
   async function signOut(): Promise<void> {
     await post('/sign-out', {});
     await forget();
-    // Neither is what was half typed for whoever comes next.
+    // What was half typed is not for whoever comes next.
     sessionStorage.clear();
     // Everything that was read goes with the page.
     window.location.assign('/');

@@ -56,6 +56,15 @@ it('a pointer that only passes shows nothing, and a page that goes takes its hin
   expect(says()).toBeNull();
 });
 
+it('in the label of a field a press shows what is said, and does not go on to the field', async () => {
+  const view = page(() => h('label', [h(Hint, { says: 'Off the ramp' }, () => 'Green speed'), h('input')]));
+  const words = view.get('[tabindex="0"]');
+  const pressed = new MouseEvent('click', { bubbles: true, cancelable: true });
+  words.element.dispatchEvent(pressed);
+  expect(pressed.defaultPrevented).toBe(true);
+  expect(says()).toBe('Off the ramp');
+});
+
 it('a control keeps its own place among the keys; without more to say it is only itself', async () => {
   const view = page(
     () => h(Hint, { says: 'Best for 2 shots', control: true }, () => h('button', '8 iron')),
