@@ -23,7 +23,6 @@ const props = defineProps<{
   playerId: string;
   clubs: readonly ClubView[];
   ticket?: TicketView;
-  clubId?: string;
 }>();
 const emit = defineEmits<{ save: [details: TicketDetails]; leave: [] }>();
 
@@ -31,10 +30,7 @@ const draft = reactive({
   name: props.ticket?.name ?? '',
   job: props.ticket?.job ?? ('bend' as BenchJob),
   clubId:
-    props.ticket?.clubId ??
-    props.clubId ??
-    (props.clubs.find(({ kind }) => kind === 'iron') ?? props.clubs[0])?.id ??
-    '',
+    props.ticket?.clubId ?? (props.clubs.find(({ kind }) => kind === 'iron') ?? props.clubs[0])?.id ?? '',
   why: props.ticket?.why ?? '',
   eventId: props.ticket?.eventId ?? null,
   dueOn: props.ticket?.dueOn ?? null,
@@ -66,17 +62,14 @@ watch(
   { immediate: true },
 );
 
-const { wasKept, beginAnew, end } = useKeptDraft(
-  `ticket/${props.playerId}/${props.ticket?.id ?? props.clubId ?? 'new'}`,
-  {
-    read: () => ({ draft, wanted: [...wanted] }),
-    write: (kept) => {
-      Object.assign(draft, kept.draft);
-      wanted.clear();
-      for (const [key, value] of kept.wanted) wanted.set(key, value);
-    },
+const { wasKept, beginAnew, end } = useKeptDraft(`ticket/${props.playerId}/${props.ticket?.id ?? 'new'}`, {
+  read: () => ({ draft, wanted: [...wanted] }),
+  write: (kept) => {
+    Object.assign(draft, kept.draft);
+    wanted.clear();
+    for (const [key, value] of kept.wanted) wanted.set(key, value);
   },
-);
+});
 const { rules, submit } = useForm(draft, {
   name: { label: 'What', schema: required(ticketDetails.name) },
   why: { label: 'Why', schema: ticketDetails.why },
