@@ -186,3 +186,12 @@ test('the verdict on a bag lies on none of its rows, however low the screen is',
     })
     .toBe(true);
 });
+
+test('what is in a window keeps its distance from the edge', async ({ page }) => {
+  await page.goto('/roster');
+  await expect(page.getByRole('heading', { name: 'Davor Kolar' })).toBeVisible();
+  await page.keyboard.press('?');
+  const window = (await page.locator('.n-modal').boundingBox())!;
+  const words = (await page.getByText('Anywhere', { exact: true }).boundingBox())!;
+  expect(words.x - window.x).toBeGreaterThan(12);
+});
