@@ -146,6 +146,7 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
       />
       <OtherBags v-if="chosen?.answer" :asked="asked" :chosen="chosen" :pending="pending" />
       <AfterRound
+        :key="round.id"
         :about="`${store.sheet!.player.id}/${round.id}`"
         :after="own.after"
         :carried="carried"

@@ -15,10 +15,10 @@ describe('after the round', () => {
   beforeEach(() => {
     freshPinia();
   });
-  const shown = (after: RoundAfter | null, readOnly = false) => {
+  const shown = (after: RoundAfter | null, readOnly = false, about = 'p/r') => {
     const view = mount(AfterRound, {
       props: {
-        about: 'p/r',
+        about,
         after,
         carried: CARRIED,
         clubs: [seven, wedge, putter],
@@ -75,5 +75,17 @@ describe('after the round', () => {
     const { view } = shown({ hits: { W: 1 }, says: '', keep: '' }, true);
     expect(view.find('textarea[aria-label="What was hit from where"]').exists()).toBe(false);
     expect(view.findAll('button').some((one) => /Write|Clear/.test(one.text()))).toBe(false);
+  });
+
+  it('what is half typed of a round is there again, and stands in no other round', async () => {
+    const first = shown(null);
+    await typed(first.view, '4, seven, 150');
+    first.view.unmount();
+    const textOf = (about: string) =>
+      shown(null, false, about).view.get<HTMLTextAreaElement>(
+        'textarea[aria-label="What was hit from where"]',
+      ).element.value;
+    expect(textOf('p/other')).toBe('');
+    expect(textOf('p/r')).toBe('4, seven, 150');
   });
 });
