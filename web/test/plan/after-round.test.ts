@@ -78,11 +78,12 @@ describe('after the round', () => {
   });
 
   it('what is half typed of a round is there again, and stands in no other round', async () => {
-    const first = shown(null);
+    const NOTHING = { hits: {}, says: '', keep: '' };
+    const first = shown(NOTHING);
     await typed(first.view, '4, seven, 150');
     first.view.unmount();
     const textOf = (about: string) =>
-      shown(null, false, about).view.get<HTMLTextAreaElement>(
+      shown(NOTHING, false, about).view.get<HTMLTextAreaElement>(
         'textarea[aria-label="What was hit from where"]',
       ).element.value;
     expect(textOf('p/other')).toBe('');
