@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { readPlainNumber } from '@tasche/contract';
+import { NInputNumber } from 'naive-ui';
 import { computed, ref, watch } from 'vue';
-import TextField from './TextField.vue';
+import { useFieldAttrs } from './field-attrs';
 
 /**
  * A number with its unit, typed with a decimal comma or point; the arrows up and down step it. The component
- * library's own number field silently puts back or clamps what it does not like; here a number out of bounds
- * stays, with the reason below it, until it is mended.
+ * library's number field by itself silently puts back or clamps what it does not like; here it always shows what
+ * was typed, and a number out of bounds stays, with the reason below it, until it is mended.
  */
 const props = withDefaults(
   defineProps<{
@@ -36,13 +37,16 @@ const emit = defineEmits<{ write: [value: number | null]; 'update:value': [value
 defineOptions({ inheritAttrs: false });
 
 const shown = (value: number | null) => (value === null ? '' : String(value));
+/** What stands in the field, as it was typed; the library shows this and nothing else. */
 const text = ref(shown(props.value));
+const typing = ref(false);
+let before = '';
 const complaint = ref('');
 watch(
   () => props.value,
   (value) => {
     const same = value === null ? read(text.value) == null : read(text.value) === value;
-    if (!same) {
+    if (!same && !typing.value) {
       text.value = shown(value);
       complaint.value = '';
     }
@@ -72,55 +76,74 @@ function read(written: string): number | null | undefined {
   return number.value < min || number.value > max ? undefined : number.value;
 }
 
+const number = computed(() => read(text.value) ?? null);
+
 function type(written: string): void {
+  if (!typing.value) before = text.value;
+  typing.value = true;
   text.value = written;
   const value = read(written);
   if (value !== undefined) complaint.value = '';
   if ((value ?? null) !== props.value) emit('update:value', value ?? null);
 }
 
-function leave(written: string): void {
-  const value = read(written);
-  if (value === undefined) {
-    complaint.value = `${props.label} must be ${wanted.value}, not “${written}”.`;
-    return;
-  }
+function leave(): void {
+  const isChanged = typing.value && text.value !== before;
+  typing.value = false;
+  if (!isChanged) return;
+  const value = read(text.value);
+  complaint.value = value === undefined ? `${props.label} must be ${wanted.value}, not “${text.value}”.` : '';
+  if (value !== undefined) emit('write', value);
+}
+
+/** The library tells a number when it was stepped, and once more when the field is left. */
+function stepTo(next: number | null): void {
+  const isRefused = text.value.trim() !== '' && number.value === null;
+  if (next === null || next === number.value || isRefused || props.readonly) return;
+  const [min, max] = props.bounds ?? [-Infinity, Infinity];
+  const value = Math.min(max, Math.max(min, next));
+  text.value = shown(value);
+  typing.value = false;
   complaint.value = '';
+  emit('update:value', value);
   emit('write', value);
 }
 
-function turn(by: number): void {
-  if (props.disabled || props.readonly) return;
-  const [min, max] = props.bounds ?? [-Infinity, Infinity];
-  const from = read(text.value) ?? props.value ?? Math.max(0, min);
-  const next = Math.min(max, Math.max(min, Number((from + by * props.step).toFixed(6))));
-  text.value = String(next);
-  emit('update:value', next);
-  emit('write', next);
-  complaint.value = '';
-}
-
-const field = ref<InstanceType<typeof TextField> | null>(null);
+const attrs = useFieldAttrs();
+const inner = computed(() => ({
+  inputmode: 'decimal' as const,
+  ...attrs.inner.value,
+  'aria-label': props.label,
+  'aria-invalid': complaint.value !== '' || undefined,
+  'data-untouched': typing.value ? undefined : '',
+}));
+const field = ref<InstanceType<typeof NInputNumber> | null>(null);
 defineExpose({ focus: () => field.value?.focus() });
 </script>
 
 <template>
-  <span class="number-field">
-    <TextField
+  <span
+    class="number-field"
+    @input="type(($event.target as HTMLInputElement).value)"
+    @change="leave"
+    @focusout="leave"
+  >
+    <NInputNumber
       ref="field"
-      v-bind="$attrs"
-      :value="text"
+      :value="number"
+      :parse="(written: string) => read(written) ?? null"
+      :format="() => text"
+      :step="step"
+      size="small"
+      :show-button="false"
       :style="{ width: `${px}px` }"
-      inputmode="decimal"
-      :aria-label="label"
-      :placeholder="placeholder"
+      :placeholder="placeholder ?? ''"
       :disabled="disabled"
       :readonly="readonly"
-      :bad="complaint !== ''"
-      @update:value="type"
-      @write="leave"
-      @keydown.up.prevent="turn(1)"
-      @keydown.down.prevent="turn(-1)"
+      :status="complaint === '' ? undefined : 'error'"
+      :input-props="inner"
+      v-bind="attrs.outer.value"
+      @update:value="stepTo"
     />
     <span v-if="unit" class="unit quiet">{{ unit }}</span>
     <span v-if="complaint" class="verdict error small" role="alert">■ {{ complaint }}</span>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { NInput } from 'naive-ui';
-import { computed, ref, useAttrs, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
+import { useFieldAttrs } from './field-attrs';
 
 /**
  * A text field. It keeps what is being typed while the value behind it changes, and says so with `write` when
@@ -34,13 +35,9 @@ watch(
   },
 );
 
-/** Layout belongs to the whole field, the rest (aria, inputmode, title, data, keys) to the element one types in. */
-const attrs = useAttrs();
-const outer = computed(() =>
-  Object.fromEntries(Object.entries(attrs).filter(([name]) => /^(class|style|onFocus|onBlur)$/.test(name))),
-);
+const attrs = useFieldAttrs();
 const inner = computed(() => ({
-  ...Object.fromEntries(Object.entries(attrs).filter(([name]) => !(name in outer.value))),
+  ...attrs.inner.value,
   'data-untouched': typing.value ? undefined : '',
   'aria-invalid': props.bad || undefined,
 }));
@@ -84,7 +81,7 @@ defineExpose({
     :autofocus="autofocus"
     :size="size ?? 'small'"
     :input-props="inner"
-    v-bind="outer"
+    v-bind="attrs.outer.value"
     @update:value="type"
     @change="leave"
     @blur="leave"

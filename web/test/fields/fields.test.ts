@@ -94,6 +94,45 @@ describe('a number field', () => {
     expect(field.emitted('write')).toEqual([[30], [30], [29]]);
   });
 
+  it('the arrows start an empty field at its lowest bound, and leave alone what is refused or only shown', async () => {
+    const press = (field: ReturnType<typeof mount>) =>
+      field.find('input').trigger('keydown', { key: 'ArrowUp' });
+    const loft = mount(NumberField, { props: { value: null, label: 'Loft', bounds: [5, 70] } });
+    await press(loft);
+    expect(loft.emitted('write')).toEqual([[5]]);
+    await type(loft, '250-255');
+    await press(loft);
+    expect(loft.find('input').element.value).toBe('250-255');
+    const shown = mount(NumberField, { props: { ...wind, readonly: true } });
+    await press(shown);
+    expect([...(loft.emitted('write') ?? []), ...(shown.emitted('write') ?? [])]).toEqual([[5]]);
+  });
+
+  it('steps go on from what was just typed', async () => {
+    const field = mount(NumberField, { props: wind });
+    await type(field, '12,5');
+    await field.find('input').trigger('keydown', { key: 'ArrowDown' });
+    expect(field.find('input').element.value).toBe('11.5');
+    expect(field.emitted('write')).toEqual([[11.5]]);
+  });
+
+  it('shows what was typed as it was typed, zero too, and keeps it while the value behind it changes', async () => {
+    const field = mount(NumberField, { props: { ...wind, bounds: [0, 400], step: 0.5 } });
+    const input = field.find('input');
+    for (const text of ['0', '12,50', '0,0']) {
+      await write(field, text);
+      await flushPromises();
+      expect(input.element.value).toBe(text);
+    }
+    await type(field, '2');
+    await field.setProps({ value: 7 });
+    expect(input.element.value).toBe('2');
+    await input.trigger('change');
+    await field.setProps({ value: 9 });
+    await flushPromises();
+    expect(input.element.value).toBe('9');
+  });
+
   it('a form hears null while the number may not stand', async () => {
     const field = mount(NumberField, { props: wind });
     await type(field, '9x9');
