@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { NButton, NConfigProvider, NLayout, NLayoutContent, NLayoutHeader, NLayoutSider } from 'naive-ui';
+import { NConfigProvider, NLayout, NLayoutContent, NLayoutHeader, NLayoutSider } from 'naive-ui';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, watch, watchEffect } from 'vue';
 import { useRoute } from 'vue-router';
-import { useOutbox } from '../changes/outbox';
 import { useUndoKeys } from '../changes/undo-stack';
 import { useIdentity } from '../people/identity';
-import NewsLine from '../together/NewsLine.vue';
 import { useNews } from '../together/news';
 import ConflictBar from '../changes/ConflictBar.vue';
 import ConnectionBar from '../offline/ConnectionBar.vue';
+import NotThere from './NotThere.vue';
 import { naiveTheme } from './naive-theme';
 import { useConnection } from '../offline/connection';
 import HintLayer from './HintLayer.vue';
@@ -19,6 +18,8 @@ import { applyTokens } from './tokens';
 
 const SignInView = defineAsyncComponent(() => import('../people/SignInView.vue'));
 const KeysHelp = defineAsyncComponent(() => import('../keys/KeysHelp.vue'));
+// The first time that somebody else changes something.
+const NewsLine = defineAsyncComponent(() => import('../together/NewsLine.vue'));
 const settings = useSettings();
 const identity = useIdentity();
 const news = useNews();
@@ -26,8 +27,8 @@ const route = useRoute();
 const isNarrow = useMediaQuery('(max-width: 700px)');
 /** Where a one-time link leads: for people who are not in yet. */
 const isAtDoor = computed(() => route.name === 'welcome');
-const outbox = useOutbox();
-const connection = useConnection();
+// From the first answer on: it tells whether the server is there.
+useConnection();
 const naive = computed(() => naiveTheme(settings.dark));
 watchEffect(() => {
   applyTokens(settings.dark, document.documentElement);
@@ -47,9 +48,13 @@ watch(
     <main v-if="isAtDoor" id="main" tabindex="-1"><RouterView /></main>
     <main v-else-if="identity.state === 'out'" id="main" tabindex="-1"><SignInView /></main>
     <main v-else-if="identity.state === 'asking'" id="main" tabindex="-1">
-      <p v-if="identity.away" class="asking" role="status">
-        {{ identity.away }} This page opens by itself as soon as it can be.
-      </p>
+      <NotThere
+        v-if="identity.away"
+        title="Tasche cannot open yet"
+        :says="identity.away"
+        opens-itself
+        is-page
+      />
     </main>
     <template v-else>
       <a class="skip" href="#main">To the sheet</a>
@@ -58,12 +63,6 @@ watch(
         <NLayoutSider v-else class="rail no-print" :width="92"><NavRail :in-line="false" /></NLayoutSider>
         <NLayoutContent>
           <main id="main" tabindex="-1">
-            <div v-if="outbox.away && connection.lastSeenAt === null" class="away no-print" role="status">
-              <strong>{{ outbox.away }}</strong>
-              {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be
-              sent as soon as it can be.
-              <NButton @click="outbox.tryNow()" size="small">Try now</NButton>
-            </div>
             <ConnectionBar />
             <ConflictBar />
             <RouterView />
@@ -72,15 +71,12 @@ watch(
       </NLayout>
       <HintLayer />
       <KeysHelp />
-      <NewsLine />
+      <NewsLine v-if="news.isAny" />
     </template>
   </NConfigProvider>
 </template>
 
 <style scoped>
-.asking {
-  margin: 40px;
-}
 /* The page scrolls, not a box in it: heads of tables stay in sight by that, and it prints. */
 .shell,
 .shell :deep(.n-layout),
@@ -112,19 +108,5 @@ main {
 }
 .skip:focus {
   left: 4px;
-}
-.away {
-  background: var(--brass-soft);
-  border-bottom: 1px solid var(--brass);
-  padding: 8px 24px;
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  flex-wrap: wrap;
-}
-@media (max-width: 700px) {
-  .away {
-    padding: 8px 12px;
-  }
 }
 </style>

@@ -1,6 +1,10 @@
+<script setup lang="ts">
+import LinkButton from './LinkButton.vue';
+import NotThere from './NotThere.vue';
+</script>
+
 <template>
-  <div class="page">
-    <h1>Nothing here</h1>
-    <p class="quiet">This address leads nowhere. <RouterLink to="/roster">To the roster</RouterLink></p>
-  </div>
+  <NotThere title="Nothing here" says="This address leads nowhere." is-page>
+    <LinkButton to="/roster" type="primary">To the roster</LinkButton>
+  </NotThere>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
+import NoticeBar from '../app/NoticeBar.vue';
 import { formatDistance, quantityOf } from '@tasche/core';
 import { commandWords, showQuantity, type Conflict } from '@tasche/contract';
 import { computed } from 'vue';
@@ -57,47 +58,30 @@ function show(field: string, value: unknown): string {
 </script>
 
 <template>
-  <div v-if="conflicts.length" class="strip conflict no-print" role="alert">
-    <div>
-      <strong>Someone else changed this meanwhile.</strong>
-      <span v-for="(conflict, i) in conflicts" :key="i" class="one">
-        {{ conflict.name }}, {{ label(conflict) }}: yours <b>{{ show(conflict.field, conflict.yours) }}</b>,
-        theirs <b>{{ show(conflict.field, conflict.theirs) }}</b>.
-      </span>
-    </div>
-    <NButton @click="sheet.keepTheirs()" size="small">Keep theirs</NButton>
-    <NButton @click="sheet.saveMine()" size="small" type="primary">Save mine</NButton>
-  </div>
-  <div v-for="one in shownReturned" :key="one.id" class="strip refused no-print" role="alert">
-    <div>
-      <strong>Not saved.</strong> {{ one.message }}
-      <span class="one"
-        >You wanted: <b>{{ one.wanted }}</b></span
-      >
-    </div>
-    <NButton @click="outbox.discard(one.id)" size="small">Discard</NButton>
-  </div>
-  <div v-if="hiddenReturned > 0" class="strip refused no-print">
+  <NoticeBar v-if="conflicts.length" kind="warning" is-urgent>
+    <strong>Someone else changed this meanwhile.</strong>
+    <span v-for="(conflict, i) in conflicts" :key="i" class="one">
+      {{ conflict.name }}, {{ label(conflict) }}: yours <b>{{ show(conflict.field, conflict.yours) }}</b>,
+      theirs <b>{{ show(conflict.field, conflict.theirs) }}</b>.
+    </span>
+    <template #actions>
+      <NButton @click="sheet.keepTheirs()" size="small">Keep theirs</NButton>
+      <NButton @click="sheet.saveMine()" size="small" type="primary">Save mine</NButton>
+    </template>
+  </NoticeBar>
+  <NoticeBar v-for="one in shownReturned" :key="one.id" kind="error" is-urgent>
+    <strong>Not saved.</strong> {{ one.message }}
+    <span class="one"
+      >You wanted: <b>{{ one.wanted }}</b></span
+    >
+    <template #actions><NButton @click="outbox.discard(one.id)" size="small">Discard</NButton></template>
+  </NoticeBar>
+  <NoticeBar v-if="hiddenReturned > 0" kind="error">
     and {{ hiddenReturned }} more that were not saved
-  </div>
+  </NoticeBar>
 </template>
 
 <style scoped>
-.strip {
-  padding: 8px 24px;
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  flex-wrap: wrap;
-}
-.conflict {
-  background: var(--brass-soft);
-  border-bottom: 1px solid var(--brass);
-}
-.refused {
-  background: var(--brick-soft);
-  border-bottom: 1px solid var(--brick);
-}
 .one {
   margin-left: 8px;
 }

@@ -6,6 +6,8 @@ import { NButton, NEmpty } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import LinkButton from '../app/LinkButton.vue';
+import NotThere from '../app/NotThere.vue';
 import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
@@ -107,17 +109,15 @@ const undo = useUndo();
         <NButton @click="add" type="primary">Add a course</NButton>
       </template>
     </PageHead>
-    <p v-if="store.state === 'away'" class="quiet" role="status">
-      The server cannot be reached. This page opens by itself as soon as it can be.
-    </p>
+    <NotThere v-if="store.state === 'away'" title="The server cannot be reached" opens-itself />
     <LoadingRows v-else-if="store.state !== 'ready'" :rows="6" :px="26" />
     <NEmpty
       v-else-if="store.courses.length === 0"
       description="No course is written down yet. Add one, then paste its scorecard, bring a file (a map as GeoJSON, a yardage list as CSV), or type the holes."
     />
-    <p v-else-if="!course" class="quiet">
-      This course is not here; it may have been deleted. <RouterLink to="/courses">All courses</RouterLink>
-    </p>
+    <NotThere v-else-if="!course" title="This course is not here" says="It may have been deleted.">
+      <LinkButton to="/courses">All courses</LinkButton>
+    </NotThere>
     <template v-else>
       <CourseTabs :courses="store.courses" :shown-id="course.id" :unit="unit" />
       <CourseFields

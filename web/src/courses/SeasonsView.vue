@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import NotThere from '../app/NotThere.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import Breadcrumb from '../app/Breadcrumb.vue';
 import PageHead from '../app/PageHead.vue';
@@ -83,9 +84,7 @@ const undo = useUndo();
       </template>
     </PageHead>
     <ProblemLine :text="problem" />
-    <p v-if="store.state === 'away'" class="quiet" role="status">
-      The server cannot be reached. This page opens by itself as soon as it can be.
-    </p>
+    <NotThere v-if="store.state === 'away'" title="The server cannot be reached" opens-itself />
     <SeasonYear :seasons="seasons" />
     <NCard tag="article" v-for="season in seasons" :key="season.id">
       <h2>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { format } from 'date-fns';
 import { NButton } from 'naive-ui';
+import NoticeBar from '../app/NoticeBar.vue';
 import { computed } from 'vue';
 import { useOutbox } from '../changes/outbox';
 import { counted } from '@tasche/core';
@@ -24,31 +25,22 @@ const kept = computed(() =>
 </script>
 
 <template>
-  <div v-if="connection.lastSeenAt !== null" class="bar-line no-print" role="status">
+  <NoticeBar v-if="connection.lastSeenAt !== null" kind="warning">
     <strong>The server cannot be reached.</strong> You see what was last seen{{ seen }}. {{ kept }}
-  </div>
-  <div v-if="update.isReady.value" class="bar-line no-print" role="status">
+  </NoticeBar>
+  <NoticeBar v-else-if="outbox.away" kind="warning">
+    <strong>{{ outbox.away }}</strong>
+    {{ outbox.count }} {{ outbox.count === 1 ? 'change is' : 'changes are' }} kept here and will be sent as
+    soon as it can be.
+    <template #actions><NButton @click="outbox.tryNow()" size="small">Try now</NButton></template>
+  </NoticeBar>
+  <NoticeBar v-if="update.isReady.value" kind="warning">
     <strong>A new version is here.</strong> The page loads anew when you take it; nothing typed is lost.
-    <NButton size="small" type="primary" :loading="update.isTaking.value" @click="update.take()">{{
-      update.isTaking.value ? 'Taking it…' : 'Take it now'
-    }}</NButton>
-    <NButton v-if="!update.isTaking.value" size="small" @click="update.later()">Later</NButton>
-  </div>
+    <template #actions>
+      <NButton size="small" type="primary" :loading="update.isTaking.value" @click="update.take()">{{
+        update.isTaking.value ? 'Taking it…' : 'Take it now'
+      }}</NButton>
+      <NButton v-if="!update.isTaking.value" size="small" @click="update.later()">Later</NButton>
+    </template>
+  </NoticeBar>
 </template>
-
-<style scoped>
-.bar-line {
-  background: var(--brass-soft);
-  border-bottom: 1px solid var(--brass);
-  padding: 8px 24px;
-  display: flex;
-  gap: 6px 10px;
-  align-items: center;
-  flex-wrap: wrap;
-}
-@media (max-width: 700px) {
-  .bar-line {
-    padding: 8px 12px;
-  }
-}
-</style>

@@ -5,6 +5,7 @@ import { NButton } from 'naive-ui';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import NotThere from '../app/NotThere.vue';
 import AtWork from '../app/AtWork.vue';
 import ActionMenu, { type Action } from '../app/ActionMenu.vue';
 import LinkButton from '../app/LinkButton.vue';
@@ -200,12 +201,10 @@ useShortcuts('An event', {
       <template v-if="isWaitedFor">The next page opens when it is done.</template>
     </AtWork>
     <ProblemLine :text="settling.problem.value" />
-    <p v-if="schedule.state === 'away'" class="quiet" role="status">
-      The courses cannot be reached; this opens by itself as soon as they can be.
-    </p>
-    <p v-else-if="schedule.state === 'ready' && !event" class="quiet">
-      This event was deleted. <NButton @click="remove" size="small">Delete this plan</NButton>
-    </p>
+    <NotThere v-if="schedule.state === 'away'" title="The courses cannot be reached" opens-itself />
+    <NotThere v-else-if="schedule.state === 'ready' && !event" title="This event was deleted">
+      <NButton @click="remove">Delete this plan</NButton>
+    </NotThere>
     <template v-if="event">
       <RoundTabs
         :open="tab"

@@ -12,6 +12,8 @@ import { isDraftKept } from '../fields/kept-draft';
 import { isTyping } from '../keys/is-typing';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useSheet } from '../sheet/sheet-store';
+import LinkButton from '../app/LinkButton.vue';
+import NotThere from '../app/NotThere.vue';
 import ChoosePanel from './ChoosePanel.vue';
 import EventForm from './EventForm.vue';
 import PlanForm from './PlanForm.vue';
@@ -119,9 +121,9 @@ useShortcuts('The bag', {
       A plan starts from the gamer bag, and there is none yet.
       <RouterLink :to="{ name: 'bag', params: { playerId } }">To the bag</RouterLink>
     </p>
-    <p v-if="props.planId && !plan" class="quiet">
-      This plan is not here; it may have been deleted. History can bring it back.
-    </p>
+    <NotThere v-if="props.planId && !plan" title="This plan is not here" says="It may have been deleted.">
+      <LinkButton :to="{ name: 'history', params: { playerId } }">History can bring it back</LinkButton>
+    </NotThere>
     <template v-if="plan && bag">
       <BagAir v-if="airOpen || setting" ref="air" :ladder="ladder" @set="setting = $event" />
       <p v-if="setting" class="print-only">Read in {{ settingWords(setting, unit) }}.</p>

@@ -3,6 +3,8 @@ import { NButton } from 'naive-ui';
 import { ballOn, roundCards } from '@tasche/contract';
 import { counted, COMMITTEE_DECIDES } from '@tasche/core';
 import { computed, onMounted } from 'vue';
+import LinkButton from '../app/LinkButton.vue';
+import NotThere from '../app/NotThere.vue';
 import Breadcrumb from '../app/Breadcrumb.vue';
 import { pagesAbove } from '../app/breadcrumb';
 import PageHead from '../app/PageHead.vue';
@@ -88,9 +90,9 @@ const gamerNames = computed(() => (plan.value?.baseClubIds ?? []).map(nameOf).jo
         <NButton :disabled="!isSettled" @click="print" type="primary"> Print </NButton>
       </template>
     </PageHead>
-    <p v-if="!plan" class="quiet">
-      This plan is not here; it may have been deleted. History can bring it back.
-    </p>
+    <NotThere v-if="!plan" title="This plan is not here" says="It may have been deleted.">
+      <LinkButton :to="{ name: 'history', params: { playerId } }">History can bring it back</LinkButton>
+    </NotThere>
     <p v-else-if="!plan.eventId" class="quiet">
       This plan is for a week, not for an event; it prints from its own page.
       <RouterLink :to="planAt">To the plan</RouterLink>

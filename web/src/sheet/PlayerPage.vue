@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import LinkButton from '../app/LinkButton.vue';
+import NotThere from '../app/NotThere.vue';
 import LoadingRows from '../app/LoadingRows.vue';
 import { computed, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -42,19 +44,16 @@ useShortcuts('Anywhere', {
 <template>
   <FreezeReason v-if="store.asking" :freeze="store.asking.freeze" @answer="store.answerFreeze" />
   <RouterView v-if="store.state === 'ready' && store.sheet && store.sheet.player.id === playerId" />
-  <div v-else class="page">
-    <template v-if="store.state === 'missing'">
-      <h1>No such player</h1>
-      <p class="quiet">The address may be old. <RouterLink to="/roster">To the roster</RouterLink></p>
-    </template>
-    <template v-else-if="store.state === 'away'">
-      <h1>The server cannot be reached</h1>
-      <p class="quiet" role="status">This page opens by itself as soon as it can be.</p>
-    </template>
-    <template v-else>
-      <LoadingRows class="waiting" :rows="8" :px="26" />
-    </template>
-  </div>
+  <NotThere
+    v-else-if="store.state === 'missing'"
+    title="No such player"
+    says="The address may be old."
+    is-page
+  >
+    <LinkButton to="/roster" type="primary">To the roster</LinkButton>
+  </NotThere>
+  <NotThere v-else-if="store.state === 'away'" title="The server cannot be reached" opens-itself is-page />
+  <div v-else class="page"><LoadingRows class="waiting" :rows="8" :px="26" /></div>
 </template>
 
 <style scoped>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { NButton, NCard } from 'naive-ui';
+import { NButton } from 'naive-ui';
+import NoticeBar from '../app/NoticeBar.vue';
 import { defineAsyncComponent } from 'vue';
 import KindQuestion from '../clubs/KindQuestion.vue';
 import LoftQuestion from './LoftQuestion.vue';
@@ -16,10 +17,10 @@ const { reports } = pasted;
 </script>
 
 <template>
-  <NCard class="notice" v-if="notice" role="status">
+  <NoticeBar v-if="notice" kind="warning">
     {{ notice }}
-    <NButton size="small" @click="notice = ''">Close</NButton>
-  </NCard>
+    <template #actions><NButton size="small" @click="notice = ''">Close</NButton></template>
+  </NoticeBar>
   <PasteTray
     v-for="(report, i) in reports"
     :key="reports.length - i"
@@ -43,14 +44,3 @@ const { reports } = pasted;
     @leave="kindWanted = null"
   />
 </template>
-
-<style scoped>
-.notice {
-  padding: 8px 12px;
-  margin-bottom: 10px;
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-  align-items: center;
-}
-</style>

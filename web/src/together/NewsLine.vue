@@ -1,30 +1,10 @@
 <script setup lang="ts">
-import { useNews } from './news';
-
-/** What somebody else just did to what is on the screen. */
-const news = useNews();
+import { NMessageProvider } from 'naive-ui';
+import NewsMessages from './NewsMessages.vue';
 </script>
 
 <template>
-  <div class="news no-print" aria-live="polite">
-    <p v-if="news.shown" class="line">
-      <b>{{ news.shown.who }}</b> {{ news.shown.summary }}
-    </p>
-  </div>
+  <NMessageProvider placement="bottom-right" :max="3" keep-alive-on-hover closable>
+    <NewsMessages />
+  </NMessageProvider>
 </template>
-
-<style scoped>
-.line {
-  position: fixed;
-  right: 18px;
-  bottom: 18px;
-  max-width: min(440px, calc(100vw - 36px));
-  margin: 0;
-  padding: 9px 14px;
-  background: var(--ink);
-  color: var(--paper);
-  border-radius: 4px;
-  z-index: 20;
-  overflow-wrap: anywhere;
-}
-</style>

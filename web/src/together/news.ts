@@ -9,7 +9,7 @@ import { useSchedule } from '../courses/schedule-store';
 import { useSheet } from '../sheet/sheet-store';
 
 /** So long a line about what somebody else did stands. */
-const SHOWN_MS = 7000;
+export const SHOWN_MS = 7000;
 /** A stream that was ended is opened anew after so long. */
 const AGAIN_MS = 3000;
 /** However many changes come at once, lists are read anew so often at most. */
@@ -23,6 +23,8 @@ export const useNews = defineStore('news', () => {
   const sheet = useSheet();
   const schedule = useSchedule();
   const shown = ref<{ who: string; summary: string } | null>(null);
+  /** Whether anything was shown since the page opened. */
+  const isAny = ref(false);
   const readLists = useThrottleFn(readShownAgain, READ_EVERY_MS, true);
   const own: string[] = [];
   let source: EventSource | undefined;
@@ -77,6 +79,7 @@ export const useNews = defineStore('news', () => {
 
   function show({ who, summary }: NewsView): void {
     shown.value = { who, summary };
+    isAny.value = true;
     clearTimeout(timer);
     timer = setTimeout(() => {
       shown.value = null;
@@ -119,7 +122,7 @@ export const useNews = defineStore('news', () => {
     wasOpen = false;
   }
 
-  return { shown, open, close };
+  return { shown, isAny, open, close };
 });
 
 /** Whether a field holds what was typed and not yet said. */

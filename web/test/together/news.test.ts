@@ -1,9 +1,10 @@
 import type { NewsView, SheetView } from '@tasche/contract';
-import { flushPromises } from '@vue/test-utils';
+import { flushPromises, mount } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope } from 'vue';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { useRead } from '../../src/api/read';
+import NewsLine from '../../src/together/NewsLine.vue';
 import { useNews } from '../../src/together/news';
 import { clubView, sheetOf } from '../sheet';
 import { freshPinia } from '../pinia';
@@ -72,6 +73,18 @@ describe('what others change', () => {
     Stream.last.say('change', change({ playerIds: [], many: true }));
     await flushPromises();
     expect(reads).toBe(2);
+  });
+
+  it('stands in the corner, one under another, and is read out once', async () => {
+    const view = mount(NewsLine, { attachTo: document.body });
+    for (const summary of ['7 iron: set loft', '8 iron: set loft']) {
+      Stream.last.say('change', change({ summary }));
+      await flushPromises();
+    }
+    const lines = [...document.querySelectorAll('.n-message')].map((line) => line.textContent);
+    expect(lines).toEqual(['Kari 7 iron: set loft', 'Kari 8 iron: set loft']);
+    expect(view.get('[aria-live="polite"]').text()).toBe('Kari 8 iron: set loft');
+    view.unmount();
   });
 
   it('waits while something is being typed over it, and no longer', async () => {

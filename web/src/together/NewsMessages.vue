@@ -1,0 +1,22 @@
+<script setup lang="ts">
+import { useMessage } from 'naive-ui';
+import { h, watch } from 'vue';
+import { SHOWN_MS, useNews } from './news';
+
+/** What somebody else just did to what is on the screen, in its corner; a screen reader hears it once. */
+const news = useNews();
+const message = useMessage();
+watch(
+  () => news.shown,
+  (shown) => {
+    if (!shown) return;
+    const content = () => [h('b', shown.who), ` ${shown.summary}`];
+    message.info(content, { duration: SHOWN_MS, showIcon: false });
+  },
+  { immediate: true },
+);
+</script>
+
+<template>
+  <p class="unseen news" aria-live="polite">{{ news.shown?.who }} {{ news.shown?.summary }}</p>
+</template>
