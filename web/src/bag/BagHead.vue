@@ -7,6 +7,7 @@ import { useRoute, useRouter } from 'vue-router';
 import PageHead from '../app/PageHead.vue';
 import UnitButton from '../app/UnitButton.vue';
 import { shortDay, shortMoment, today } from '../app/day';
+import NameTag from '../app/NameTag.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { useSheet } from '../sheet/sheet-store';
 
@@ -44,8 +45,8 @@ function toBag(bagId: string): void {
 
 <template>
   <PageHead :of="store.sheet!.player.name">
-    {{ bag?.name ?? 'no bag yet' }}<span v-if="bag?.gamer && !isCalledGamer" class="badge">gamer</span
-    ><span v-if="bag?.ready" class="badge">ready</span>
+    {{ bag?.name ?? 'no bag yet' }}<NameTag v-if="bag?.gamer && !isCalledGamer">gamer</NameTag
+    ><NameTag v-if="bag?.ready">ready</NameTag>
     <template #says>
       <p class="quiet small meta">
         <span v-if="bag">{{ counted(count, 'club') }}</span>

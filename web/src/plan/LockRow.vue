@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
+import NameTag from '../app/NameTag.vue';
 import { computed } from 'vue';
 import { LOCK_WORDS, lockMark, type Lock } from './lock';
 
@@ -57,7 +58,7 @@ const sign = computed(() => lockMark(props.state, props.chosen));
     </NButton>
     <span class="name"
       ><span class="text" :title="name">{{ name }}</span
-      ><em v-if="moves" class="badge" :class="{ out: !chosen }">{{ chosen ? 'in' : 'out' }}</em></span
+      ><NameTag v-if="moves" :kind="chosen ? 'true' : 'out'">{{ chosen ? 'in' : 'out' }}</NameTag></span
     >
     <span class="small quiet numbers" :class="{ modelled }"
       >{{ atHome }}<i v-if="there">&nbsp;→&nbsp;{{ there }}</i></span

@@ -9,6 +9,7 @@ import {
   type ShotDemand,
 } from '@tasche/core';
 import { NButton, NCheckbox } from 'naive-ui';
+import NameTag from '../app/NameTag.vue';
 import { computed } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
@@ -48,7 +49,7 @@ function writeDistance(shown: number): void {
 <template>
   <p>
     <span class="name"
-      >{{ demand.stroke ?? demand.name }}<em v-if="isChanged" class="badge changed">changed</em></span
+      >{{ demand.stroke ?? demand.name }}<NameTag v-if="isChanged" kind="changed">changed</NameTag></span
     >
     <span :title="hitFrom"
       ><NumberField

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
+import RemovableTag from '../app/RemovableTag.vue';
 import type { LadderClub } from '@tasche/core';
 import { VueDraggable } from 'vue-draggable-plus';
 
@@ -61,17 +62,14 @@ function set(): void {
         >
         <template v-else
           ><span class="quiet">one at most of</span>
-          <span v-for="id in marked" :key="id" class="chip"
-            >{{ nameOf(id) }}
-            <NButton
-              :aria-label="`${nameOf(id)} not in the group`"
-              @click="emit('unmark', id)"
-              quaternary
-              circle
-              size="tiny"
-            >
-              ×
-            </NButton></span
+          <RemovableTag
+            v-for="id in marked"
+            :key="id"
+            class="chip"
+            type="warning"
+            :removes="`${nameOf(id)} not in the group`"
+            @remove="emit('unmark', id)"
+            >{{ nameOf(id) }}</RemovableTag
           >
           <NButton :disabled="marked.length < 2" title="Enter, on the board" @click="set" size="small">
             Set
@@ -116,11 +114,5 @@ p {
   inset: 0;
   overflow: hidden;
   list-style: none;
-}
-.chip {
-  border: 1px solid var(--brass);
-  border-radius: 4px;
-  padding: 1px 2px 1px 8px;
-  background: var(--brass-soft);
 }
 </style>

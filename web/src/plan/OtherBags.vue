@@ -3,6 +3,7 @@ import { clubName } from '@tasche/contract';
 import ProblemLine from '../app/ProblemLine.vue';
 import WorkProgress from '../app/WorkProgress.vue';
 import { NButton } from 'naive-ui';
+import NameTag from '../app/NameTag.vue';
 import {
   digits,
   BENDING_CAUTION,
@@ -172,7 +173,7 @@ const works = [
       </p>
       <ol v-else>
         <li v-for="(one, i) in remedies.result.value" :key="one.kind">
-          <b>{{ one.kind }}</b><span v-if="i === 0" class="badge">cheapest</span>: {{ one.text }}, gains
+          <b>{{ one.kind }}</b><NameTag v-if="i === 0">cheapest</NameTag>: {{ one.text }}, gains
           <b>{{ one.gain.toFixed(2) }}</b> strokes a round.
         </li>
       </ol>

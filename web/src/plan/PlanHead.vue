@@ -8,6 +8,7 @@ import ActionMenu, { type Action } from '../app/ActionMenu.vue';
 import { shortDay } from '../app/day';
 import PageHead from '../app/PageHead.vue';
 import UnitButton from '../app/UnitButton.vue';
+import NameTag from '../app/NameTag.vue';
 import { settingPart } from '../conditions/setting-query';
 import ChoiceField from '../fields/ChoiceField.vue';
 import { useSheet } from '../sheet/sheet-store';
@@ -71,7 +72,7 @@ const print = () => window.print();
 <template>
   <PageHead :of="store.sheet!.player.name">
     {{ plan?.name ?? (writing === 'event' ? 'Plan an event' : 'Plan')
-    }}<span v-if="bag?.gamer" class="badge">now the gamer</span>
+    }}<NameTag v-if="bag?.gamer">now the gamer</NameTag>
     <template #says>
       <p v-if="plan" class="meta">
         <b v-if="plan.course">{{ plan.course }}</b><span

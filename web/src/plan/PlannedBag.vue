@@ -2,6 +2,7 @@
 import type { ClubView } from '@tasche/contract';
 import { distanceNumber, formatDegrees, playingLoft, shotIn, type DistanceUnit } from '@tasche/core';
 import { NButton, NTable } from 'naive-ui';
+import NameTag from '../app/NameTag.vue';
 import type { Moved } from '../conditions/use-conditions';
 
 /** The bag of a week, club by club; the arrow keys go up and down it. */
@@ -72,7 +73,7 @@ function step(event: KeyboardEvent, by: 1 | -1): void {
         @focus="active = club.id"
         @click="active = club.id"
       >
-        <td class="name">{{ club.name }}<em v-if="fresh.has(club.id)" class="badge">in</em></td>
+        <td class="name">{{ club.name }}<NameTag v-if="fresh.has(club.id)">in</NameTag></td>
         <td>{{ loftOf(club) }}</td>
         <td :class="full(club)?.source">
           <b>{{ carryOf(club) }}</b>

@@ -10,6 +10,7 @@ import {
   type LadderClub,
 } from '@tasche/core';
 import { NButton } from 'naive-ui';
+import RemovableTag from '../app/RemovableTag.vue';
 import { computed, ref } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
@@ -59,16 +60,13 @@ function addCover(): void {
   <div class="rows">
     <p>
       <span class="quiet small">Trust</span>
-      <span v-for="(strokes, id) in preferences.comfort" :key="id" class="chip"
-        >{{ name(id) }} {{ strokes }}
-        <NButton
-          :aria-label="`Forget trust in ${name(id)}`"
-          @click="distrust(id)"
-          quaternary
-          circle
-          size="tiny"
-          >×</NButton
-        ></span
+      <RemovableTag
+        v-for="(strokes, id) in preferences.comfort"
+        :key="id"
+        :removes="`Forget trust in ${name(id)}`"
+        :read-only="readOnly"
+        @remove="distrust(id)"
+        >{{ name(id) }} {{ strokes }}</RemovableTag
       >
       <template v-if="!readOnly"
         ><ChoiceField
@@ -92,17 +90,13 @@ function addCover(): void {
     </p>
     <p>
       <span class="quiet small">At most of a kind</span>
-      <span v-for="(one, i) in preferences.kinds" :key="one.kind" class="chip"
-        >{{ one.most }} {{ one.kind }}
-        <NButton
-          :aria-label="`Forget limit of ${one.kind}`"
-          @click="emit('set', { kinds: preferences.kinds.toSpliced(i, 1) })"
-          quaternary
-          circle
-          size="tiny"
-        >
-          ×
-        </NButton></span
+      <RemovableTag
+        v-for="(one, i) in preferences.kinds"
+        :key="one.kind"
+        :removes="`Forget limit of ${one.kind}`"
+        :read-only="readOnly"
+        @remove="emit('set', { kinds: preferences.kinds.toSpliced(i, 1) })"
+        >{{ one.most }} {{ one.kind }}</RemovableTag
       >
       <template v-if="!readOnly"
         ><NumberField v-model:value="kindMost" whole label="How many of a kind" :bounds="[0, 14]" />
@@ -112,17 +106,13 @@ function addCover(): void {
     </p>
     <p>
       <span class="quiet small">Must cover</span>
-      <span v-for="(one, i) in preferences.mustCover" :key="i" class="chip"
-        >{{ Math.round(fromMetres(one.distanceM, unit)) }} {{ unit }}
-        <NButton
-          :aria-label="`Forget distance ${i + 1}`"
-          @click="emit('set', { mustCover: preferences.mustCover.toSpliced(i, 1) })"
-          quaternary
-          circle
-          size="tiny"
-        >
-          ×
-        </NButton></span
+      <RemovableTag
+        v-for="(one, i) in preferences.mustCover"
+        :key="i"
+        :removes="`Forget distance ${i + 1}`"
+        :read-only="readOnly"
+        @remove="emit('set', { mustCover: preferences.mustCover.toSpliced(i, 1) })"
+        >{{ Math.round(fromMetres(one.distanceM, unit)) }} {{ unit }}</RemovableTag
       >
       <template v-if="!readOnly"
         ><NumberField
@@ -150,11 +140,5 @@ function addCover(): void {
 }
 .rows .quiet {
   min-width: 118px;
-}
-.chip {
-  border: 1px solid var(--petrol-mid);
-  border-radius: 4px;
-  padding: 1px 4px 1px 8px;
-  background: var(--petrol-soft);
 }
 </style>

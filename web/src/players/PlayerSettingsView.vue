@@ -5,6 +5,7 @@ import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import PageHead from '../app/PageHead.vue';
+import NameTag from '../app/NameTag.vue';
 import HandOverPanel from '../people/HandOverPanel.vue';
 import { useIdentity } from '../people/identity';
 import { preferenceWords } from '../plan/preference-words';
@@ -47,8 +48,8 @@ const wanted = computed(() =>
       Settings
       <template #says>
         <p class="quiet small">
-          Every field saves as it is left; Ctrl Z takes it back.<span v-if="player.archived" class="tag"
-            >off the roster</span
+          Every field saves as it is left; Ctrl Z takes it back.<NameTag v-if="player.archived"
+            >off the roster</NameTag
           >
         </p>
       </template>
@@ -85,13 +86,6 @@ const wanted = computed(() =>
   grid-template-columns: minmax(260px, 340px) minmax(420px, 1fr);
   gap: 40px;
   max-width: 1160px;
-}
-.tag {
-  margin-left: 8px;
-  font-size: 12px;
-  border: 1px solid var(--line);
-  border-radius: 3px;
-  padding: 1px 6px;
 }
 @media (max-width: 980px) {
   .columns {

@@ -106,6 +106,17 @@ tr.on td {
   text-overflow: ellipsis;
   vertical-align: bottom;
 }
+/* In the grid a word, not a component: a row is drawn with every key. */
+.badge {
+  font-style: normal;
+  font-weight: 500;
+  font-size: 11.5px;
+  color: var(--petrol);
+  border: 1px solid var(--petrol-mid);
+  border-radius: 3px;
+  padding: 0 4px;
+  margin-left: 6px;
+}
 .first:has(.badge) .text {
   max-width: calc(100% - 54px);
 }
