@@ -195,7 +195,7 @@ test('what was half written in a form is there after a reload, and gone once it 
   await expect(page.getByText('As you left it, not saved yet.')).toBeVisible();
   await page.getByRole('button', { name: 'Begin anew' }).click();
   await expect(page.getByRole('button', { name: 'Another event' })).toBeVisible();
-  await page.getByRole('button', { name: 'Cancel' }).click();
+  await page.locator('form').getByRole('button', { name: 'Cancel' }).click();
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Davor');
   await expect(name).toBeHidden();
