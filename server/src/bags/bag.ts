@@ -2,7 +2,9 @@ import type { BagView } from '@tasche/contract';
 import type { GappingStrategyId } from '@tasche/core';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { REMOVED, rowView } from '../database/row-view.js';
-import { workspaceFilter } from '../workspaces/workspace.js';
+import { Club } from '../clubs/club.js';
+import { Player } from '../players/player.js';
+import { Workspace, workspaceFilter } from '../workspaces/workspace.js';
 
 export const Bag = defineEntity({
   name: 'Bag',
@@ -10,8 +12,9 @@ export const Bag = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
-    playerId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    playerId: p.manyToOne(Player).mapToPk(),
+    /** A plan declares its bag; this is the way back. */
     planId: p.uuid().nullable(),
     name: p.text(),
     note: p.text(),
@@ -31,9 +34,9 @@ export const BagClub = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
-    bagId: p.uuid(),
-    clubId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    bagId: p.manyToOne(Bag).mapToPk(),
+    clubId: p.manyToOne(Club).mapToPk(),
     place: p.integer(),
   },
 });

@@ -2,7 +2,10 @@ import type { TicketView, WishDetails, WishView } from '@tasche/contract';
 import type { BenchJob, BenchValue, Miss, TicketState } from '@tasche/core';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { REMOVED, rowView } from '../database/row-view.js';
-import { workspaceFilter } from '../workspaces/workspace.js';
+import { Club } from '../clubs/club.js';
+import { Event } from '../schedule/schedule-rows.js';
+import { Player } from '../players/player.js';
+import { Workspace, workspaceFilter } from '../workspaces/workspace.js';
 
 /** A job for the bench. */
 export const Ticket = defineEntity({
@@ -11,14 +14,14 @@ export const Ticket = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
-    playerId: p.uuid(),
-    clubId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    playerId: p.manyToOne(Player).mapToPk(),
+    clubId: p.manyToOne(Club).mapToPk(),
     name: p.text(),
     job: p.text().$type<BenchJob>(),
     wanted: p.json<BenchValue[]>(),
     why: p.text(),
-    eventId: p.uuid().nullable(),
+    eventId: p.manyToOne(Event).mapToPk().nullable(),
     dueOn: p.date().nullable(),
     state: p.text().$type<TicketState>(),
     became: p.json<BenchValue[]>(),
@@ -37,14 +40,14 @@ export const Wish = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
-    playerId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    playerId: p.manyToOne(Player).mapToPk(),
     name: p.text(),
     purpose: p.text().$type<WishDetails['purpose']>(),
     state: p.text().$type<WishDetails['state']>(),
     price: p.float().nullable(),
     club: p.json<NonNullable<WishDetails['club']>>().nullable(),
-    clubId: p.uuid().nullable(),
+    clubId: p.manyToOne(Club).mapToPk().nullable(),
     expected: p.json<NonNullable<WishDetails['expected']>>().nullable(),
     boughtOn: p.date().nullable(),
     notes: p.text(),

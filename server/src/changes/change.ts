@@ -1,6 +1,8 @@
 import type { ChangeView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import { workspaceFilter } from '../workspaces/workspace.js';
+import { Person } from '../people/person.js';
+import { Player } from '../players/player.js';
+import { Workspace, workspaceFilter } from '../workspaces/workspace.js';
 import type { RowDiff } from './change-recorder.js';
 
 /** One thing done: who, when, why, and what it was before, so that it can be undone. */
@@ -10,12 +12,12 @@ export const Change = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
-    playerId: p.uuid().nullable(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    playerId: p.manyToOne(Player).mapToPk().nullable(),
     at: p.datetime(),
     who: p.text(),
     /** Whose account it was done by; null where nobody signed in. */
-    personId: p.uuid().nullable(),
+    personId: p.manyToOne(Person).mapToPk().nullable(),
     why: p.text(),
     summary: p.text(),
     /** A list of RowDiff, in the column `images`; the ORM's types do not carry unions, so `rowDiffsOf` reads it. */

@@ -2,7 +2,9 @@ import type { ClubKind, ReadingKey, ReadingValue, Spec } from '@tasche/core';
 import type { ClubView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { REMOVED, rowView } from '../database/row-view.js';
-import { workspaceFilter } from '../workspaces/workspace.js';
+import { Change } from '../changes/change.js';
+import { Player } from '../players/player.js';
+import { Workspace, workspaceFilter } from '../workspaces/workspace.js';
 
 export const Club = defineEntity({
   name: 'Club',
@@ -10,8 +12,8 @@ export const Club = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
-    playerId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    playerId: p.manyToOne(Player).mapToPk(),
     name: p.text(),
     kind: p.text().$type<ClubKind>(),
     /** The readings in force now, kept beside them so that a sheet needs no history; only `refreshSpecs` writes it. */
@@ -29,9 +31,9 @@ export const ReadingRow = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
-    clubId: p.uuid(),
-    changeId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    clubId: p.manyToOne(Club).mapToPk(),
+    changeId: p.manyToOne(Change).mapToPk(),
     key: p.text().$type<ReadingKey>(),
     value: p.json<ReadingValue>().nullable(),
     takenOn: p.date(),

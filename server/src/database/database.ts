@@ -1,5 +1,5 @@
 import { Migrator } from '@mikro-orm/migrations';
-import { MikroORM, type Options } from '@mikro-orm/postgresql';
+import { MikroORM, UnderscoreNamingStrategy, type Options } from '@mikro-orm/postgresql';
 import { Bag, BagClub } from '../bags/bag.js';
 import { Change } from '../changes/change.js';
 import { SCHEDULE_REVISION_SQL, Course, Event, Season } from '../schedule/schedule-rows.js';
@@ -74,6 +74,13 @@ interface ConnectionLimits {
   query_timeout?: number;
 }
 
+/** A property that holds another row's id is called so already: `playerId` is `player_id`. */
+class ColumnNames extends UnderscoreNamingStrategy {
+  override joinKeyColumnName(property: string): string {
+    return this.propertyToColumnName(property);
+  }
+}
+
 /**
  * Connects to PostgreSQL lazily: the server can start before its database does.
  * @param limits in place of the usual ones
@@ -118,6 +125,9 @@ export async function openDatabase(
       silent: true,
       disableForeignKeys: false,
     },
+    namingStrategy: ColumnNames,
+    // A query that locks rows cannot join; each entity has the workspace's filter of its own.
+    autoJoinRefsForFilters: false,
     connect: false,
     // Every write goes through one transaction that flushes at its end or where it says so.
     flushMode: 'commit',

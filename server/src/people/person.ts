@@ -1,4 +1,5 @@
 import type { LinkView, Role } from '@tasche/contract';
+import { Workspace } from '../workspaces/workspace.js';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 
 /** Somebody who signs in. */
@@ -26,8 +27,8 @@ export const Membership = defineEntity({
   name: 'Membership',
   tableName: 'membership',
   properties: {
-    workspaceId: p.uuid().primary(),
-    personId: p.uuid().primary(),
+    workspaceId: p.manyToOne(Workspace).mapToPk().primary(),
+    personId: p.manyToOne(Person).mapToPk().primary(),
     role: p.text().$type<Role>(),
     /** The players they see; null is all. */
     playerIds: p.json<string[]>().nullable(),
@@ -42,7 +43,7 @@ export const Passkey = defineEntity({
   tableName: 'passkey',
   properties: {
     id: p.text().primary(),
-    personId: p.uuid(),
+    personId: p.manyToOne(Person).mapToPk(),
     publicKey: p.text(),
     counter: p.bigint('number'),
     transports: p.json<string[]>(),
@@ -60,8 +61,8 @@ export const OneTimeLink = defineEntity({
     id: p.uuid().primary(),
     keyHash: p.text(),
     purpose: p.text().$type<LinkView['purpose']>(),
-    workspaceId: p.uuid().nullable(),
-    personId: p.uuid().nullable(),
+    workspaceId: p.manyToOne(Workspace).mapToPk().nullable(),
+    personId: p.manyToOne(Person).mapToPk().nullable(),
     name: p.text(),
     email: p.text(),
     role: p.text().$type<Role>().nullable(),

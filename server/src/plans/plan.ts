@@ -2,7 +2,10 @@ import type { Swap } from '@tasche/core';
 import type { PlanChoosing, PlanRound, PlanView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { REMOVED, rowView } from '../database/row-view.js';
-import { workspaceFilter } from '../workspaces/workspace.js';
+import { Bag } from '../bags/bag.js';
+import { Event } from '../schedule/schedule-rows.js';
+import { Player } from '../players/player.js';
+import { Workspace, workspaceFilter } from '../workspaces/workspace.js';
 
 export const Plan = defineEntity({
   name: 'Plan',
@@ -10,9 +13,9 @@ export const Plan = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
-    playerId: p.uuid(),
-    bagId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    playerId: p.manyToOne(Player).mapToPk(),
+    bagId: p.manyToOne(Bag).mapToPk(),
     name: p.text(),
     course: p.text(),
     startsOn: p.date(),
@@ -23,7 +26,7 @@ export const Plan = defineEntity({
     baseClubIds: p.json<string[]>(),
     swaps: p.json<Swap[]>(),
     choosing: p.json<PlanChoosing>().nullable(),
-    eventId: p.uuid().nullable(),
+    eventId: p.manyToOne(Event).mapToPk().nullable(),
     rounds: p.json<PlanRound[]>(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),

@@ -2,7 +2,7 @@ import type { BagPreferences, Conditions, DistanceUnit, GapSettings } from '@tas
 import type { BallInPlay, Hand, PlayerSeason, PlayerView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { rowView } from '../database/row-view.js';
-import { workspaceFilter } from '../workspaces/workspace.js';
+import { Workspace, workspaceFilter } from '../workspaces/workspace.js';
 
 export const Player = defineEntity({
   name: 'Player',
@@ -10,7 +10,7 @@ export const Player = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
     name: p.text(),
     hand: p.text().$type<Hand>(),
     distanceUnit: p.text().$type<DistanceUnit>(),

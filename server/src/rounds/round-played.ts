@@ -1,7 +1,10 @@
 import type { RoundAfter, RoundPlayedView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { REMOVED, rowView } from '../database/row-view.js';
-import { workspaceFilter } from '../workspaces/workspace.js';
+import { Bag } from '../bags/bag.js';
+import { Course } from '../schedule/schedule-rows.js';
+import { Player } from '../players/player.js';
+import { Workspace, workspaceFilter } from '../workspaces/workspace.js';
 
 /** A round played outside any event, as somebody wrote it down. */
 export const RoundPlayed = defineEntity({
@@ -10,12 +13,12 @@ export const RoundPlayed = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
-    playerId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    playerId: p.manyToOne(Player).mapToPk(),
     playedOn: p.date(),
     name: p.text(),
-    courseId: p.uuid().nullable(),
-    bagId: p.uuid().nullable(),
+    courseId: p.manyToOne(Course).mapToPk().nullable(),
+    bagId: p.manyToOne(Bag).mapToPk().nullable(),
     after: p.json<RoundAfter>(),
     version: p.integer(),
     removedAt: p.datetime().nullable(),

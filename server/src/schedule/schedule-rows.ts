@@ -17,7 +17,7 @@ import { notFound, ruleBroken } from '../http/http-error.js';
 import type { ForecastPlace } from '../weather/forecast-source.js';
 import { callInWorkspace, inWorkspace, sightKey, type Sight } from '../workspaces/in-workspace.js';
 import { REMOVED, rowView } from '../database/row-view.js';
-import { workspaceFilter } from '../workspaces/workspace.js';
+import { Workspace, workspaceFilter } from '../workspaces/workspace.js';
 
 /** A course: its holes, and what its seasons do to it. */
 export const Course = defineEntity({
@@ -26,7 +26,7 @@ export const Course = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
     name: p.text(),
     altitudeM: p.float(),
     latitudeDeg: p.float().nullable(),
@@ -50,7 +50,7 @@ export const Season = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
     name: p.text(),
     fromMonth: p.integer(),
     temperatureC: p.float(),
@@ -70,7 +70,7 @@ export const Event = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
     name: p.text(),
     rounds: p.json<EventRound[]>(),
     zone: p.text().nullable(),

@@ -2,7 +2,8 @@ import type { Conditions, Surface } from '@tasche/core';
 import type { Aim, BasketLine, HitOff, SessionView } from '@tasche/contract';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { REMOVED, rowView } from '../database/row-view.js';
-import { workspaceFilter } from '../workspaces/workspace.js';
+import { Player } from '../players/player.js';
+import { Workspace, workspaceFilter } from '../workspaces/workspace.js';
 
 /** Where the strikes of a session are from until a monitor or a file brings some. */
 export const BY_HAND = 'by hand';
@@ -14,8 +15,8 @@ export const Session = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.uuid().primary(),
-    workspaceId: p.uuid(),
-    playerId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    playerId: p.manyToOne(Player).mapToPk(),
     name: p.text(),
     heldOn: p.date(),
     conditions: p.json<Conditions>(),

@@ -1,4 +1,6 @@
 import type { SharedPaper } from '@tasche/contract';
+import { Player } from '../players/player.js';
+import { Workspace } from '../workspaces/workspace.js';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 
 /** A link to a paper, for whoever has it, until it ends. */
@@ -8,8 +10,8 @@ export const Share = defineEntity({
   properties: {
     id: p.uuid().primary(),
     keyHash: p.text(),
-    workspaceId: p.uuid(),
-    playerId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    playerId: p.manyToOne(Player).mapToPk(),
     paper: p.text().$type<SharedPaper>(),
     /** Which of a player's. */
     question: p.json<{ planId?: string; clubId?: string }>(),

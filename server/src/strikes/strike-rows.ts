@@ -2,7 +2,10 @@ import type { ClubMatch, FileMapping as MappedColumns } from '@tasche/contract';
 import type { ShotKind } from '@tasche/core';
 import { LockMode, defineEntity, p, type EntityManager, type InferEntity } from '@mikro-orm/postgresql';
 import type { StrikeMark } from '../changes/change-recorder.js';
-import { workspaceFilter } from '../workspaces/workspace.js';
+import { Change } from '../changes/change.js';
+import { Club } from '../clubs/club.js';
+import { Session } from '../sessions/session.js';
+import { Workspace, workspaceFilter } from '../workspaces/workspace.js';
 
 /**
  * One ball of a session. What was measured of it is not here: ten thousand balls are written and read as lists
@@ -13,16 +16,16 @@ export const StrikeRow = defineEntity({
   tableName: 'strike',
   filters: workspaceFilter,
   properties: {
-    sessionId: p.uuid().primary(),
+    sessionId: p.manyToOne(Session).mapToPk().primary(),
     /** Counts up as balls are committed. */
     arrival: p.bigint('number').primary(),
     id: p.uuid(),
-    workspaceId: p.uuid(),
-    clubId: p.uuid().nullable(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    clubId: p.manyToOne(Club).mapToPk().nullable(),
     shot: p.text().$type<ShotKind>(),
     number: p.integer(),
     leftOut: p.text().nullable(),
-    changeId: p.uuid().nullable(),
+    changeId: p.manyToOne(Change).mapToPk().nullable(),
     removedAt: p.datetime().nullable(),
   },
 });
@@ -35,9 +38,9 @@ export const SetAside = defineEntity({
   filters: workspaceFilter,
   properties: {
     id: p.bigint('number').primary(),
-    workspaceId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
     /** None where no session was open for it. */
-    sessionId: p.uuid().nullable(),
+    sessionId: p.manyToOne(Session).mapToPk().nullable(),
     deviceKey: p.text().nullable(),
     at: p.datetime(),
     text: p.text(),
@@ -52,7 +55,7 @@ export const FileMapping = defineEntity({
   tableName: 'file_mapping',
   filters: workspaceFilter,
   properties: {
-    workspaceId: p.uuid().primary(),
+    workspaceId: p.manyToOne(Workspace).mapToPk().primary(),
     /** What its files are known by: their heads. */
     headsKey: p.text().primary(),
     mapping: p.json<MappedColumns>(),

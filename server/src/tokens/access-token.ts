@@ -1,4 +1,6 @@
 import type { TokenScope, TokenView } from '@tasche/contract';
+import { Person } from '../people/person.js';
+import { Workspace } from '../workspaces/workspace.js';
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { hashOfKey } from '../people/keys.js';
@@ -11,8 +13,8 @@ export const AccessToken = defineEntity({
   properties: {
     id: p.uuid().primary(),
     keyHash: p.text(),
-    workspaceId: p.uuid(),
-    personId: p.uuid(),
+    workspaceId: p.manyToOne(Workspace).mapToPk(),
+    personId: p.manyToOne(Person).mapToPk(),
     name: p.text(),
     scopes: p.json<TokenScope[]>(),
     madeAt: p.datetime().onCreate(() => new Date()),
