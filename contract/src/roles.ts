@@ -1,5 +1,5 @@
-import type { Command } from './commands/commands.js';
-import { subjectOf } from './commands/commands.js';
+import type { Command, CommandName } from './commands/commands.js';
+import { viewOf } from './commands/commands.js';
 
 /** What somebody is in a workspace. */
 export const ROLES = ['owner', 'rep', 'assistant', 'player', 'caddie'] as const;
@@ -55,21 +55,26 @@ const NOTES: Partial<Record<Command['do'], string>> = {
   editBag: 'note',
   editSession: 'notes',
 };
-const WORKSPACE_KINDS: readonly string[] = ['course', 'season', 'event'];
 
-/** Whether somebody of that role may do this to rows they can see. */
-export function mayDo(role: Role, command: Command): boolean {
+/** Whether somebody of that role may do such things to rows they can see, whatever they say of them. */
+export function mayUse(role: Role, name: CommandName): boolean {
   switch (role) {
     case 'owner':
     case 'rep':
       return true;
     case 'assistant':
-      return OF_ASSISTANTS.has(command.do);
+      return OF_ASSISTANTS.has(name);
     case 'player':
-      return command.do !== 'addPlayer' && !WORKSPACE_KINDS.includes(subjectOf(command).kind);
+      // Courses, seasons and events are the workspace's.
+      return name !== 'addPlayer' && viewOf(name) !== 'schedule';
     case 'caddie':
-      return writesNotesOnly(command);
+      return false;
   }
+}
+
+/** Whether somebody of that role may do this to rows they can see: what they may do at all, and notes. */
+export function mayDo(role: Role, command: Command): boolean {
+  return mayUse(role, command.do) || (role === 'caddie' && writesNotesOnly(command));
 }
 
 function writesNotesOnly(command: Command): boolean {

@@ -142,6 +142,13 @@ test('a player who is invited sees what is theirs, works at once with the owner,
   await expect(phone.getByText('Maren Tveit')).toHaveCount(0);
   await phone.goto('/people');
   await expect(phone.getByText('for the owner of the workspace to say')).toBeVisible();
+  // What is not theirs to change is not offered.
+  await phone.goto('/courses');
+  await expect(phone.getByText('You can read them; a rep changes them.')).toBeVisible();
+  await expect(phone.getByRole('button', { name: 'Add a course' })).toHaveCount(0);
+  await phone.goto('/roster');
+  await expect(phone.getByRole('link', { name: 'Davor Kolar' }).first()).toBeVisible();
+  await expect(phone.getByRole('button', { name: 'Add a player' })).toHaveCount(0);
 
   // What the owner does is on the player's screen at once, with who it was.
   await phone.goto(`/players/${davor}/settings`);

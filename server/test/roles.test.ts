@@ -1,4 +1,4 @@
-import { ROLES, hasRight, mayDo, type Command, type Role } from '@tasche/contract';
+import { ROLES, hasRight, mayDo, mayUse, type Command, type Role } from '@tasche/contract';
 import type { Express, IRouter } from 'express';
 import request from 'supertest';
 import { v4 as newId } from 'uuid';
@@ -208,6 +208,9 @@ describe('what a role may do', () => {
     ['caddie', ['notes']],
   ])('%s: %s', (role, allowed) => {
     expect(Object.keys(commands).filter((name) => mayDo(role, commands[name]!))).toEqual(allowed);
+    // What a browser offers is what is allowed; notes, a caddie's, are fields of their own.
+    const offered = Object.keys(commands).filter((name) => mayUse(role, commands[name]!.do));
+    expect(offered).toEqual(role === 'caddie' ? [] : allowed);
   });
 
   it('is what the server goes by, and taking back another’s change is for those who may make any', async () => {

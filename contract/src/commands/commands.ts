@@ -123,6 +123,11 @@ function definitionOf(name: CommandName): AnyDefinition {
   return COMMANDS[name] as unknown as AnyDefinition;
 }
 
+/** The view a command of that name changes. */
+export function viewOf(name: CommandName): keyof Views {
+  return definitionOf(name).view;
+}
+
 /** The row a command is about. */
 export function subjectOf(command: Command): Subject {
   return definitionOf(command.do).subject(command);

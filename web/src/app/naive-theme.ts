@@ -80,7 +80,13 @@ export function naiveTheme(dark: boolean): { theme: GlobalTheme | null; override
         waveOpacity: '0',
       },
       Input: { ...fieldEdges, paddingMedium: '0 9px', paddingSmall: '0 8px' },
-      InternalSelection: { ...fieldEdges, color: token.raised, colorActive: token.raised },
+      InternalSelection: {
+        ...fieldEdges,
+        color: token.raised,
+        colorActive: token.raised,
+        textColorDisabled: token.quiet,
+      },
+      Checkbox: { textColorDisabled: token.quiet },
       Select: { menuBoxShadow: `0 4px 18px ${dark ? '#0009' : '#20282b33'}` },
       Form: {
         labelFontSizeTopMedium: '12.5px',

@@ -57,11 +57,11 @@ function toBag(bagId: string): void {
           >◆ {{ tooMany }} must go: {{ limit }} is the limit (Rule 4.1b)</span
         >
         <span>as of {{ shortDay(store.sheet!.asOf ?? today()) }}</span>
-        <span v-if="lastChange && !store.readOnly" class="last"
+        <span v-if="lastChange && !store.isPast" class="last"
           >last change by {{ lastChange.who }}, {{ shortMoment(lastChange.at) }}:
           {{ lastChange.summary }}</span
         >
-        <RouterLink v-if="store.readOnly" :to="{ query: { ...route.query, asOf: undefined } }"
+        <RouterLink v-if="store.isPast" :to="{ query: { ...route.query, asOf: undefined } }"
           >Back to today</RouterLink
         >
       </p>

@@ -32,7 +32,7 @@ const options = computed(() => [
   { key: 'csv', label: 'This bag as CSV' },
   { key: 'csv-all', label: 'Whole locker as CSV' },
   { key: 'json', label: 'Whole locker with history as JSON' },
-  ...(store.readOnly
+  ...(!store.may('editBag')
     ? []
     : [
         { key: 'import', label: 'Import a file…' },

@@ -82,7 +82,8 @@ defineExpose({
           :clubs="ladder.rows.value"
           :columns="columns"
           :unit="unit"
-          :read-only="!canEdit"
+          :read-only="!store.may('editClub') || Boolean(trial)"
+          :no-new="!store.may('addClub')"
           :rejected="editing.rejected.value"
           :row-px="ROW_PX"
           :head-px="HEAD_PX"
@@ -127,7 +128,7 @@ defineExpose({
       :trial="trial"
       :name-of="nameOf"
       :unit="unit"
-      :read-only="store.readOnly"
+      :read-only="!store.may('putIn')"
       @try="tried.tryRemedy"
       @keep="tried.keep"
       @leave="tried.leave"
@@ -135,7 +136,7 @@ defineExpose({
     />
   </div>
   <LeftOut
-    v-if="!store.readOnly"
+    v-if="store.may('putIn')"
     :class="{ docked: carrying }"
     :clubs="ladder.leftOut.value"
     :unit="unit"

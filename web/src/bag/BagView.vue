@@ -121,7 +121,7 @@ useBagKeys({ bag, ladder, look, clubs, tried, activeClub }, () => {
         v-model:picking="picking"
         :bag="bag"
         :in-air="Boolean(ladder.setting.value)"
-        :read-only="store.readOnly"
+        :read-only="!store.may('putIn')"
         :active="activeClub ? store.clubsById.get(activeClub)?.name : undefined"
         @take-out="clubs.takeOut(activeClub)"
       />

@@ -15,7 +15,7 @@ export function useBagClubs(
   const router = useRouter();
   /** A club to put in, or the one that goes out for it, is being picked. */
   const picking = ref(false);
-  const canEdit = computed(() => !store.readOnly && !trial.value);
+  const canEdit = computed(() => store.may('putIn') && !trial.value);
   const locked = computed(() => Boolean(bag.value?.gamer || bag.value?.ready));
   const full = computed(() => locked.value && inBag.value.length >= limit.value);
 

@@ -39,9 +39,9 @@ export function useBagLadder(bag: ComputedRef<BagView | undefined>) {
     get: () => queriedSchool(route.query.school) ?? bag.value?.strategy ?? 'even-carries',
     set: (id) => {
       const of = bag.value;
-      if (of && !store.readOnly && id !== of.strategy)
+      if (of && store.may('editBag') && id !== of.strategy)
         store.change([{ do: 'editBag', bagId: of.id, version: of.version, set: { strategy: id } }]);
-      const kept = of && !store.readOnly ? undefined : id;
+      const kept = of && store.may('editBag') ? undefined : id;
       if (route.query.school !== kept) void router.replace({ query: { ...route.query, school: kept } });
     },
   });

@@ -11,7 +11,7 @@ export function useBagQuestion(
 ): ComputedRef<UsualQuestion | null> {
   const store = useSheet();
   return computed(() => {
-    if (store.readOnly || !bag.value) return null;
+    if (!store.may('makeGamer') || !bag.value) return null;
     const { handicap, preferences } = store.sheet!.player;
     return {
       request: {

@@ -96,7 +96,7 @@ const print = () => window.print();
       <template #actions>
         <UnitButton :own="store.sheet!.player.distanceUnit" />
         <NButton :disabled="lines.length === 0" @click="print">Print</NButton>
-        <NButton type="primary" :disabled="lines.length === 0 || store.readOnly" @click="hit">
+        <NButton type="primary" :disabled="lines.length === 0 || !store.may('addSession')" @click="hit">
           Hit this basket
         </NButton>
       </template>

@@ -34,7 +34,7 @@ function addBall(): void {
       <span v-if="balls.length > 1" class="quiet">{{ counted(balls.length, 'ball') }} so far.</span>
     </p>
     <NForm
-      v-if="!store.readOnly"
+      v-if="store.may('editPlayer')"
       inline
       size="small"
       :show-feedback="false"
@@ -51,7 +51,7 @@ function addBall(): void {
       <li v-for="ball in balls" :key="ball.from">
         <b>{{ ball.name }}</b> from {{ shortDay(ball.from) }}
         <NButton
-          v-if="!store.readOnly"
+          v-if="store.may('editPlayer')"
           size="tiny"
           quaternary
           :aria-label="`delete ${ball.name}`"

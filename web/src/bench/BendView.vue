@@ -132,7 +132,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
         {{ BENDING_CAUTION }} {{ BUILDER_WORDS }} A modelled carry is a guess: measure again afterwards.
       </NAlert>
       <MakeTickets
-        v-if="plan.bends.length > 0 && !store.readOnly"
+        v-if="plan.bends.length > 0 && store.may('addTicket')"
         :player-id="playerId"
         :count="plan.bends.length"
         :about="planTitle(plan)"

@@ -64,7 +64,7 @@ function copyBuild(): void {
           <NButton tag="a" :href="`/api/clubs/${clubId}/build.pdf`" target="_blank">PDF</NButton>
           <ShareButton :player-id="playerId" paper="build-sheet" :club-id="clubId" />
           <NButton @click="print">Print</NButton>
-          <NButton v-if="!store.readOnly" type="primary" :disabled="copyId !== null" @click="copyBuild">
+          <NButton v-if="store.may('addClub')" type="primary" :disabled="copyId !== null" @click="copyBuild">
             Copy this build
           </NButton>
         </template>

@@ -76,7 +76,7 @@ const table = ref<InstanceType<typeof GaugeTable> | null>(null);
 const here = ref<{ clubId: string; gauged: Gauged } | null>(null);
 function focusNext(): void {
   const id = progress.value.nextId;
-  if (id !== undefined && !store.readOnly) void table.value?.focus(id, 'loft');
+  if (id !== undefined && store.may('editClub')) void table.value?.focus(id, 'loft');
 }
 watch(table, focusNext);
 watch(
@@ -139,7 +139,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
       <label>Check begun <DateField v-model:value="since" label="Check begun" :max="today()" /></label>
       <label>Checked <ChoiceField v-model:value="every" label="How often" :options="EVERY" /></label>
       <span v-if="isHere" class="verdict fine">● {{ gauge.device }}</span>
-      <NButton v-if="isHere && gauge.simulated && !store.readOnly" size="small" @click="lay">
+      <NButton v-if="isHere && gauge.simulated && store.may('editClub')" size="small" @click="lay">
         Lay the next club in it <kbd>Alt M</kbd>
       </NButton>
     </div>
@@ -159,13 +159,13 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
       <GaugeTable
         ref="table"
         :rows="rows"
-        :read-only="store.readOnly"
+        :read-only="!store.may('editClub')"
         @write="write"
         @here="(clubId, gauged) => (here = { clubId, gauged })"
       />
       <p v-for="text in moving" :key="text" class="verdict warning">◆ {{ text }}</p>
       <MakeTickets
-        v-if="off.length > 0 && !store.readOnly"
+        v-if="off.length > 0 && store.may('addTicket')"
         :player-id="playerId"
         :count="off.length"
         :about="off.map(({ club }) => club.id).join()"

@@ -57,7 +57,7 @@ function askGrips(): void {
     <p v-else>
       <span class="verdict warning">◆ Due:</span>
       {{ grips.map(({ club, wear }) => `${club.name} (on since ${shortDay(wear.since)})`).join(', ') }}.
-      <NButton v-if="gripsToAsk.length > 0 && !store.readOnly" size="small" @click="askGrips">
+      <NButton v-if="gripsToAsk.length > 0 && store.may('addTicket')" size="small" @click="askGrips">
         Make {{ counted(gripsToAsk.length, 'ticket') }}
       </NButton>
       <span v-else class="quiet">tickets made</span>

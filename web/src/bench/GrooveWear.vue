@@ -107,7 +107,7 @@ function ask(club: ClubView): void {
                 :value="(club.spec.grooveDate?.value as string) ?? ''"
                 :label="`${club.name}, grooves new since`"
                 :max="today()"
-                :disabled="store.readOnly"
+                :disabled="!store.may('editClub')"
                 optional
                 @update:value="renewed(club, $event || null)"
               />
@@ -132,7 +132,7 @@ function ask(club: ClubView): void {
             </td>
             <td class="no-print">
               <span v-if="asked(club)" class="quiet">ticket made</span>
-              <NButton v-else-if="wear?.due && !store.readOnly" size="small" @click="ask(club)"
+              <NButton v-else-if="wear?.due && store.may('addTicket')" size="small" @click="ask(club)"
                 >Make a ticket</NButton
               >
             </td>

@@ -94,7 +94,7 @@ function play(club: ClubView): void {
               <th scope="row">{{ club.name }}</th>
               <td v-for="key in KEYS" :key="key">
                 <QuantityField
-                  v-if="!store.readOnly"
+                  v-if="store.may('editClub')"
                   :class="{ 'quiet-field': valueOf(club, key) !== null }"
                   :quantity-key="key"
                   :value="valueOf(club, key)"
@@ -105,7 +105,7 @@ function play(club: ClubView): void {
               </td>
               <td class="left no-print">
                 <span v-if="inBag.includes(club)" class="verdict fine">● in the gamer</span>
-                <NButton v-else-if="!store.readOnly && store.gamer" size="small" @click="play(club)"
+                <NButton v-else-if="store.may('putIn') && store.gamer" size="small" @click="play(club)"
                   >Play this one</NButton
                 >
               </td>

@@ -28,7 +28,7 @@ const editing = ref<TicketView | 'new' | null>(isDraftKept(`ticket/${props.playe
 const AGAIN_MS = 5000;
 const visibility = useDocumentVisibility();
 useIntervalFn(() => {
-  if (visibility.value === 'visible' && !store.readOnly && editing.value === null)
+  if (visibility.value === 'visible' && store.may('addTicket') && editing.value === null)
     void store.load(props.playerId);
 }, AGAIN_MS);
 
@@ -69,7 +69,7 @@ const print = () => window.print();
       </template>
       <template #actions>
         <NButton :disabled="open.length === 0" @click="print">Print</NButton>
-        <NButton v-if="!store.readOnly" type="primary" @click="editing = 'new'">New ticket</NButton>
+        <NButton v-if="store.may('addTicket')" type="primary" @click="editing = 'new'">New ticket</NButton>
       </template>
     </BenchHead>
     <TicketForm
@@ -95,7 +95,7 @@ const print = () => window.print();
       :ticket="ticket"
       :club="store.clubsById.get(ticket.clubId)"
       :event-name="eventName(ticket)"
-      :read-only="store.readOnly"
+      :read-only="!store.may('editTicket')"
       @state="setState(ticket, $event)"
       @finish="(day, became) => finish(ticket, day, became)"
       @edit="editing = ticket"
@@ -110,7 +110,7 @@ const print = () => window.print();
         :ticket="ticket"
         :club="store.clubsById.get(ticket.clubId)"
         :event-name="eventName(ticket)"
-        :read-only="store.readOnly"
+        :read-only="!store.may('editTicket')"
         @state="setState(ticket, $event)"
         @label="router.push({ name: 'build', params: { playerId, clubId: ticket.clubId } })"
         @remove="store.change([{ do: 'removeTicket', ticketId: ticket.id, version: ticket.version }])"

@@ -125,7 +125,7 @@ function makeTickets(occasion: Omit<TicketOccasion, 'why'>): void {
         />
       </div>
       <MakeTickets
-        v-if="unfinished.length > 0 && !store.readOnly"
+        v-if="unfinished.length > 0 && store.may('addTicket')"
         :player-id="playerId"
         :count="unfinished.length"
         :about="`${target} ${scope} ${[...picked].join()}`"

@@ -113,7 +113,7 @@ const actionsOf = (wish: WishView) => [
         </p></template
       >
       <template #actions
-        ><NButton v-if="!store.readOnly" type="primary" @click="openNew()">New wish</NButton></template
+        ><NButton v-if="store.may('addWish')" type="primary" @click="openNew()">New wish</NButton></template
       >
     </BenchHead>
     <WishForm
@@ -151,7 +151,7 @@ const actionsOf = (wish: WishView) => [
         :out-of="(id) => outOf(id).map(nameOf).filter(Boolean).join(', ')"
         :actions-of="actionsOf"
         :working="working"
-        :read-only="store.readOnly"
+        :read-only="!store.may('editWish')"
         @state="setState"
       />
       <p class="quiet small costs">

@@ -28,7 +28,7 @@ export function useLaidGauge({ since, clubId, lies, reads }: LaidGauge) {
   const { view: gauge, isHere } = useGauge((reading) => {
     const id = laidId ?? clubId();
     laidId = undefined;
-    if (id !== undefined && store.clubsById.has(id) && !store.readOnly) reads(id, reading);
+    if (id !== undefined && store.clubsById.has(id) && store.may('editClub')) reads(id, reading);
   });
 
   /** Lays the next club in a simulated gauge, as it was last known. */

@@ -118,21 +118,25 @@ function remove(): void {
           <TextField
             aria-label="Name"
             :value="club.name"
-            :disabled="store.readOnly"
+            :disabled="!store.may('editClub')"
             @write="write(columnOf('name')!, $event)"
         /></label>
         <label
           >Kind
           <ChoiceField
             :value="club.kind"
-            :disabled="store.readOnly"
+            :disabled="!store.may('editClub')"
             @update:value="setKind"
             label="Kind"
             :options="CLUB_KINDS"
         /></label>
         <label
           >Taken on
-          <DateField v-model:value="takenOn" :max="today()" :disabled="store.readOnly" label="Taken on"
+          <DateField
+            v-model:value="takenOn"
+            :max="today()"
+            :disabled="!store.may('editClub')"
+            label="Taken on"
         /></label>
       </div>
       <p class="bar links">
@@ -156,13 +160,13 @@ function remove(): void {
         <h3>
           Shots <span class="quiet small">in {{ unit }}; apex in {{ unit === 'yd' ? 'ft' : 'm' }}</span>
         </h3>
-        <ShotTable :club="club" :unit="unit" :taken-on="takenOn" :read-only="store.readOnly" />
-        <OwnShots :club="club" :unit="unit" :read-only="store.readOnly" :taken-on="takenOn" />
+        <ShotTable :club="club" :unit="unit" :taken-on="takenOn" :read-only="!store.may('editClub')" />
+        <OwnShots :club="club" :unit="unit" :read-only="!store.may('editClub')" :taken-on="takenOn" />
       </section>
       <WhatIf
         :club="club"
         :unit="unit"
-        :read-only="store.readOnly"
+        :read-only="!store.may('editClub')"
         :tries="tries"
         @model="useModel"
         @try="emit('try', $event)"
@@ -176,14 +180,14 @@ function remove(): void {
         :caution="caution"
         :unit="unit"
         :taken-on="takenOn"
-        :read-only="store.readOnly"
+        :read-only="!store.may('editClub')"
       />
       <section>
         <h3>Written down so far</h3>
         <ReadingList :club-id="clubId" :unit="unit" />
       </section>
-      <NButton v-if="!store.readOnly" @click="remove" size="small">Delete this club</NButton>
-      <span v-if="!store.readOnly" class="quiet small">
+      <NButton v-if="store.may('removeClub')" @click="remove" size="small">Delete this club</NButton>
+      <span v-if="store.may('removeClub')" class="quiet small">
         Ctrl Z brings it back. A club that is worn out is better set to “retired”.</span
       >
     </NDrawerContent>

@@ -3,12 +3,14 @@ import type { CourseDetails, CourseView } from '@tasche/contract';
 import type { DistanceUnit } from '@tasche/core';
 import { NButton, NEmpty } from 'naive-ui';
 import { ref } from 'vue';
+import { useReadOnly } from '../fields/read-only';
 import HolePicture from './HolePicture.vue';
 import HoleTable from './HoleTable.vue';
 import { usualHoles } from './new-course';
 
 /** The holes of a course: a table to type in, and a picture of the one that is pointed at. */
 const props = defineProps<{ course: CourseView; unit: DistanceUnit }>();
+const isReadOnly = useReadOnly();
 const emit = defineEmits<{ holes: [holes: CourseDetails['holes']]; card: [text: string] }>();
 
 const active = ref(0);
@@ -19,9 +21,13 @@ const begin = (count: 9 | 18) => emit('holes', usualHoles(count, props.course.te
   <NEmpty
     v-if="course.holes.length === 0"
     class="empty"
-    description="No holes are written down yet. Paste a scorecard here, bring a file, or begin with usual ones and type over them."
+    :description="
+      isReadOnly
+        ? 'No holes are written down yet.'
+        : 'No holes are written down yet. Paste a scorecard here, bring a file, or begin with usual ones and type over them.'
+    "
   >
-    <template #extra>
+    <template v-if="!isReadOnly" #extra>
       <span class="bar">
         <NButton type="primary" @click="begin(18)">Begin with eighteen usual ones</NButton>
         <NButton @click="begin(9)">Nine</NButton>

@@ -4,6 +4,7 @@ import type { DistanceUnit } from '@tasche/core';
 import { NButton, NCard } from 'naive-ui';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
+import { useReadOnly } from '../fields/read-only';
 import GroundFields from './GroundFields.vue';
 import { groundWords, roundAirWords } from './ground-words';
 
@@ -13,6 +14,7 @@ const props = defineProps<{
   templates: readonly SeasonView[];
   unit: DistanceUnit;
 }>();
+const isReadOnly = useReadOnly();
 const emit = defineEmits<{ set: [seasons: readonly CourseSeason[]] }>();
 const MONTHS = Array.from({ length: 12 }, (_one, month) => ({
   value: month + 1,
@@ -35,7 +37,7 @@ function apply(id: string): void {
 
 <template>
   <section class="seasons" aria-label="Seasons">
-    <label v-if="templates.length" class="small quiet"
+    <label v-if="templates.length && !isReadOnly" class="small quiet"
       >Put a template on this course
       <ChoiceField
         value=""
@@ -65,6 +67,7 @@ function apply(id: string): void {
           />: {{ roundAirWords(season.air, unit) }}; {{ groundWords(season.ground) }}</span
         >
         <NButton
+          v-if="!isReadOnly"
           :aria-label="`Remove ${season.name}`"
           size="small"
           @click="emit('set', course.seasons.toSpliced(i, 1))"
@@ -82,7 +85,9 @@ function apply(id: string): void {
       />
     </NCard>
     <p v-if="course.seasons.length === 0" class="quiet">
-      No season yet: put a template on, and change what is different here.
+      No season yet<template v-if="!isReadOnly"
+        >: put a template on, and change what is different here</template
+      >.
     </p>
   </section>
 </template>

@@ -12,6 +12,8 @@ import LoadingRows from '../app/LoadingRows.vue';
 import PageHead from '../app/PageHead.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import UnitButton from '../app/UnitButton.vue';
+import { provideReadOnly } from '../fields/read-only';
+import { mayDoHere } from '../people/rights';
 import { useSettings } from '../app/settings';
 import FileField from '../fields/FileField.vue';
 import { useUndo, useUndoScope } from '../changes/undo-stack';
@@ -36,6 +38,9 @@ const course = computed(
   () =>
     store.courses.find(({ id }) => id === props.courseId) ?? (props.courseId ? undefined : store.courses[0]),
 );
+/** Courses are the workspace's: a player, a caddie and an assistant read them. */
+const mayEdit = computed(() => mayDoHere('editCourse'));
+provideReadOnly(() => !mayEdit.value);
 const tab = ref<'holes' | 'seasons'>('holes');
 const problem = ref('');
 const brought = ref<CourseText | null>(null);
@@ -81,7 +86,7 @@ function bringText(text: string): void {
 /** A scorecard may be pasted anywhere on the page; no field but the table's is for rows. */
 useEventListener('paste', (event: ClipboardEvent) => {
   const text = event.clipboardData?.getData('text/plain') ?? '';
-  if (!course.value || event.defaultPrevented || !isScorecard(text)) return;
+  if (!course.value || !mayEdit.value || event.defaultPrevented || !isScorecard(text)) return;
   event.preventDefault();
   bringText(text);
 });
@@ -100,13 +105,16 @@ const undo = useUndo();
       <template #says>
         <p class="quiet small">
           Holes, tees and seasons; what a round asks is worked out from them.
-          <RouterLink to="/seasons">Season templates</RouterLink>
+          <RouterLink to="/seasons">Season templates</RouterLink>.
+          <template v-if="!mayEdit">{{ ' ' }}You can read them; a rep changes them.</template>
         </p>
       </template>
       <template #actions>
         <UnitButton :own="'m'" />
-        <NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo </NButton>
-        <NButton @click="add" type="primary">Add a course</NButton>
+        <template v-if="mayEdit">
+          <NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo </NButton>
+          <NButton @click="add" type="primary">Add a course</NButton>
+        </template>
       </template>
     </PageHead>
     <NotThere v-if="store.state === 'away'" title="The server cannot be reached" opens-itself />
@@ -146,14 +154,14 @@ const undo = useUndo();
           Seasons, {{ course.seasons.length }}
         </NButton>
         <span class="space" />
-        <FileField label="File of a course" accept=".geojson,.json,.csv,.txt" @file="bring"
+        <FileField v-if="mayEdit" label="File of a course" accept=".geojson,.json,.csv,.txt" @file="bring"
           >Bring a file…</FileField
         >
         <template v-if="course.holes.length"
           ><NButton @click="saveCourseFile(course, 'geojson', unit)" size="small">Save as GeoJSON</NButton
           ><NButton @click="saveCourseFile(course, 'csv', unit)" size="small">Save as CSV</NButton></template
         >
-        <NButton @click="remove" size="small">Delete</NButton>
+        <NButton v-if="mayEdit" @click="remove" size="small">Delete</NButton>
       </div>
       <CourseFile
         v-if="brought"

@@ -14,6 +14,7 @@ import {
   type RoundAir,
 } from '@tasche/core';
 import { computed } from 'vue';
+import { useReadOnly } from '../fields/read-only';
 import { airUnits } from '../conditions/air-units';
 import { compassPoint } from './ground-words';
 import Hint from '../app/Hint.vue';
@@ -32,6 +33,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ air: [air: RoundAir]; ground: [ground: Partial<CourseGround>] }>();
 
+const isReadOnly = useReadOnly();
 const units = computed(() => airUnits(props.unit));
 type AirField = 'temperatureC' | 'humidityPct' | 'windMps' | 'windFromDeg';
 const FIELDS: readonly {
@@ -107,7 +109,11 @@ const choose = (part: keyof CourseGround, value: string | boolean) =>
         :options="of_"
       />
     </label>
-    <NCheckbox class="tick" :checked="ground.wet" :disabled="readOnly" @update:checked="choose('wet', $event)"
+    <NCheckbox
+      class="tick"
+      :checked="ground.wet"
+      :disabled="readOnly || isReadOnly"
+      @update:checked="choose('wet', $event)"
       >wet</NCheckbox
     >
     <label

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import ProblemLine from '../app/ProblemLine.vue';
 import { NTable } from 'naive-ui';
+import { useReadOnly } from '../fields/read-only';
 import TextField from '../fields/TextField.vue';
 import { isScorecard } from '@tasche/contract';
 import { courseLengthM, distanceNumber, type DistanceUnit, type Hole } from '@tasche/core';
@@ -20,6 +21,7 @@ const emit = defineEmits<{
   /** A whole scorecard was pasted. */
   card: [text: string];
 }>();
+const isReadOnly = useReadOnly();
 const columns = computed(() => holeColumns(props.tees, props.unit));
 const problem = ref<{ hole: number; column: string; text: string } | null>(null);
 
@@ -49,7 +51,7 @@ function move(event: KeyboardEvent, hole: number, column: number): void {
 /** Rows of a spreadsheet, from this cell on down and to the right; taken whole or not at all. */
 function paste(event: ClipboardEvent, hole: number, column: number): void {
   const text = event.clipboardData?.getData('text/plain') ?? '';
-  if (!/[\t\n]/.test(text.trim())) return;
+  if (isReadOnly.value || !/[\t\n]/.test(text.trim())) return;
   event.preventDefault();
   if (isScorecard(text)) {
     emit('card', text);

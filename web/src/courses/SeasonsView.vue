@@ -11,6 +11,8 @@ import type { SeasonDetails, SeasonView } from '@tasche/contract';
 import { USUAL_GROUND, type CourseGround, type DistanceUnit } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { computed, onMounted, ref } from 'vue';
+import { provideReadOnly } from '../fields/read-only';
+import { mayDoHere } from '../people/rights';
 import { useSettings } from '../app/settings';
 import { useUndo, useUndoScope } from '../changes/undo-stack';
 import { useSchedule } from './schedule-store';
@@ -22,6 +24,9 @@ import { MONTH_NAMES } from './month-names';
 const store = useSchedule();
 const settings = useSettings();
 const unit = computed<DistanceUnit>(() => settings.unitFor('m'));
+/** Seasons are the workspace's: a player, a caddie and an assistant read them. */
+const mayEdit = computed(() => mayDoHere('editSeason'));
+provideReadOnly(() => !mayEdit.value);
 const problem = ref('');
 onMounted(() => void store.load());
 const seasons = computed(() => [...store.seasons].sort((a, b) => a.fromMonth - b.fromMonth));
@@ -75,12 +80,15 @@ const undo = useUndo();
         <p class="quiet small">
           What a season does to any course. On a course it takes on the course’s own grass and sand, and may
           be changed there.
+          <template v-if="!mayEdit">You can read them; a rep changes them.</template>
         </p>
       </template>
       <template #actions>
         <UnitButton own="m" />
-        <NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo</NButton
-        ><NButton @click="add" type="primary">Add a season</NButton>
+        <template v-if="mayEdit">
+          <NButton :disabled="!undo.canUndo" title="Ctrl Z" @click="undo.undo()"> Undo</NButton
+          ><NButton @click="add" type="primary">Add a season</NButton>
+        </template>
       </template>
     </PageHead>
     <ProblemLine :text="problem" />
@@ -109,6 +117,7 @@ const undo = useUndo();
             : 'on no course by that name'
         }}</span>
         <NButton
+          v-if="mayEdit"
           :aria-label="`Delete ${season.name}`"
           @click="store.change([{ do: 'removeSeason', seasonId: season.id, version: season.version }])"
           size="small"

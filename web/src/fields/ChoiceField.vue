@@ -2,6 +2,7 @@
 import { NSelect, type SelectGroupOption, type SelectOption } from 'naive-ui';
 import { computed, onMounted, onUpdated, ref, useId, watch } from 'vue';
 import { choiceThatStartsWith, flatChoices, type Choice, type ChoiceGroup } from './choices';
+import { useReadOnly } from './read-only';
 
 /**
  * One of several, opened by Enter, a press or the arrows; typing the first letters chooses, as in every list
@@ -21,6 +22,8 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ 'update:value': [value: Value]; leave: [] }>();
 
+const isReadOnly = useReadOnly();
+const isDisabled = computed(() => props.disabled || isReadOnly.value);
 const menuId = useId();
 const open = ref(props.startsOpen);
 const groups = computed(() =>
@@ -58,18 +61,18 @@ function nameForScreenReaders(): void {
   element.setAttribute('aria-haspopup', 'listbox');
   element.setAttribute('aria-controls', menuId);
   element.setAttribute('aria-expanded', String(open.value));
-  element.setAttribute('aria-disabled', String(Boolean(props.disabled)));
+  element.setAttribute('aria-disabled', String(isDisabled.value));
 }
 onMounted(nameForScreenReaders);
 onUpdated(nameForScreenReaders);
-watch([open, () => props.label, () => props.disabled], nameForScreenReaders, { flush: 'post' });
+watch([open, () => props.label, isDisabled], nameForScreenReaders, { flush: 'post' });
 
 /** How long letters typed one after the other count as one beginning, in ms. */
 const LETTERS_TOGETHER_MS = 700;
 let begun = { letters: '', at: 0 };
 function typeAhead(event: KeyboardEvent): void {
   if (
-    props.disabled ||
+    isDisabled.value ||
     event.key.length !== 1 ||
     event.key === ' ' ||
     event.ctrlKey ||
@@ -96,7 +99,7 @@ defineExpose({ focus: () => target()?.focus() });
     :value="shownValue"
     :options="selectOptions"
     :placeholder="placeholder ?? 'choose…'"
-    :disabled="disabled"
+    :disabled="isDisabled"
     :size="size ?? 'small'"
     :style="{ width }"
     :consistent-menu-width="false"

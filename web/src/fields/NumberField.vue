@@ -3,6 +3,7 @@ import { readPlainNumber } from '@tasche/contract';
 import { NInputNumber } from 'naive-ui';
 import { computed, ref, watch } from 'vue';
 import { useFieldAttrs } from './field-attrs';
+import { useReadOnly } from './read-only';
 
 /**
  * A number with its unit, typed with a decimal comma or point; the arrows up and down step it. The component
@@ -36,6 +37,7 @@ const props = withDefaults(
 const emit = defineEmits<{ write: [value: number | null]; 'update:value': [value: number | null] }>();
 defineOptions({ inheritAttrs: false });
 
+const isReadOnly = useReadOnly();
 const shown = (value: number | null) => (value === null ? '' : String(value));
 /** What stands in the field, as it was typed; the library shows this and nothing else. */
 const text = ref(shown(props.value));
@@ -99,7 +101,7 @@ function leave(): void {
 /** The library tells a number when it was stepped, and once more when the field is left. */
 function stepTo(next: number | null): void {
   const isRefused = text.value.trim() !== '' && number.value === null;
-  if (next === null || next === number.value || isRefused || props.readonly) return;
+  if (next === null || next === number.value || isRefused || props.readonly || isReadOnly.value) return;
   const [min, max] = props.bounds ?? [-Infinity, Infinity];
   const value = Math.min(max, Math.max(min, next));
   text.value = shown(value);
@@ -139,7 +141,7 @@ defineExpose({ focus: () => field.value?.focus() });
       :style="{ width: `${px}px` }"
       :placeholder="placeholder ?? ''"
       :disabled="disabled"
-      :readonly="readonly"
+      :readonly="readonly || isReadOnly"
       :status="complaint === '' ? undefined : 'error'"
       :input-props="inner"
       v-bind="attrs.outer.value"

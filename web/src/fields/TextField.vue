@@ -3,6 +3,7 @@ import { useEventListener } from '@vueuse/core';
 import { NInput } from 'naive-ui';
 import { computed, ref, watch } from 'vue';
 import { useFieldAttrs } from './field-attrs';
+import { useReadOnly } from './read-only';
 
 /**
  * A text field. It keeps what is being typed while the value behind it changes, and says so with `write` when
@@ -35,6 +36,7 @@ watch(
   },
 );
 
+const isReadOnly = useReadOnly();
 const attrs = useFieldAttrs();
 const inner = computed(() => ({
   ...attrs.inner.value,
@@ -75,7 +77,7 @@ defineExpose({
     :rows="rows"
     :placeholder="placeholder ?? ''"
     :disabled="disabled"
-    :readonly="readonly"
+    :readonly="readonly || isReadOnly"
     :maxlength="maxlength === undefined ? undefined : Number(maxlength)"
     :status="bad ? 'error' : undefined"
     :autofocus="autofocus"

@@ -168,7 +168,7 @@ const putting = ref(false);
         <BagsOfDays :then="days.then" :after="days.after" :unit="unit" />
       </Fold>
       <p class="bar">
-        <NButton v-if="!putting && days.then.gamer && !store.readOnly" @click="putting = true">
+        <NButton v-if="!putting && days.then.gamer && store.may('putIn')" @click="putting = true">
           Put it back as it was on {{ shortDay(from) }}…
         </NButton>
         <RouterLink :to="{ name: 'bag', params: { playerId }, query: { asOf: from } }"

@@ -9,6 +9,7 @@ import { computed, ref } from 'vue';
 import { usePages } from '../api/read';
 import { shortMoment, withDaysSaid } from '../app/day';
 import { useSettings } from '../app/settings';
+import { mayUndo } from '../people/rights';
 import { useSheet } from '../sheet/sheet-store';
 import BetweenDays from './BetweenDays.vue';
 import RoundsPlayed from './RoundsPlayed.vue';
@@ -56,8 +57,10 @@ const {
               >{{ withDaysSaid(change.summary)
               }}<span v-if="change.why" class="quiet small why">{{ withDaysSaid(change.why) }}</span></span
             >
-            <NButton v-if="!change.undone" @click="store.undo(change.id)" size="small"> Undo </NButton>
-            <span v-else class="small quiet">undone</span>
+            <NButton v-if="!change.undone && mayUndo(change.who)" @click="store.undo(change.id)" size="small">
+              Undo
+            </NButton>
+            <span v-else-if="change.undone" class="small quiet">undone</span>
           </li>
         </ol>
         <p v-if="changes?.length === 0" class="quiet">Nothing has been changed yet.</p>

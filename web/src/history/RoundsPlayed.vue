@@ -117,7 +117,7 @@ const columns: DataColumn<(typeof rounds.value)[number]>[] = [
   <section aria-label="Rounds played" class="played">
     <div class="head">
       <h2>Rounds played</h2>
-      <NButton v-if="!adding && !store.readOnly" size="small" @click="adding = true"
+      <NButton v-if="!adding && store.may('addRoundPlayed')" size="small" @click="adding = true"
         >Write a round down…</NButton
       >
     </div>
@@ -165,7 +165,7 @@ const columns: DataColumn<(typeof rounds.value)[number]>[] = [
     <div v-if="open" :key="open.id">
       <h3>{{ rounds.find(({ roundId }) => roundId === open!.id)?.name }}, {{ shortDay(open.playedOn) }}</h3>
       <RoundForm v-if="editing" :round="open" @save="edit" @leave="editing = false" />
-      <p v-else-if="!store.readOnly" class="bar">
+      <p v-else-if="store.may('editRoundPlayed')" class="bar">
         <NButton size="small" @click="editing = true">Change day, course or bag…</NButton>
         <NButton size="small" @click="remove">Delete the round</NButton>
       </p>
@@ -176,7 +176,7 @@ const columns: DataColumn<(typeof rounds.value)[number]>[] = [
         :carried="carried"
         :clubs="store.clubs"
         :unit="unit"
-        :read-only="store.readOnly"
+        :read-only="!store.may('editRoundPlayed')"
         @set="edit({ after: $event })"
         @to-sheet="writeHits"
       />
@@ -193,7 +193,7 @@ const columns: DataColumn<(typeof rounds.value)[number]>[] = [
       <p v-if="never.length > 0" class="verdict warning small">
         ◆ Never hit in the rounds it was counted in: {{ never.map(({ clubId }) => name(clubId)).join(', ') }}.
       </p>
-      <NButton v-if="differing.length > 0 && !store.readOnly" size="small" @click="write"
+      <NButton v-if="differing.length > 0 && store.may('editRoundPlayed')" size="small" @click="write"
         >Write the hits a round into the sheet</NButton
       >
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mayDoHere } from '../people/rights';
 import type { EventView } from '@tasche/contract';
 import { counted } from '@tasche/core';
 import { NButton } from 'naive-ui';
@@ -40,9 +41,10 @@ const coming = computed(() =>
       <li v-if="coming.length === 0" class="quiet">No event is to come.</li>
     </ul>
     <div class="bar">
-      <NButton :disabled="!canWrite" @click="emit('write')"> Another event</NButton
+      <NButton v-if="mayDoHere('addEvent')" :disabled="!canWrite" @click="emit('write')">
+        Another event</NButton
       ><NButton @click="emit('leave')">Cancel</NButton>
-      <span v-if="!canWrite" class="quiet small"
+      <span v-if="!canWrite && mayDoHere('addEvent')" class="quiet small"
         >First write down a course with its holes: <RouterLink to="/courses">Courses</RouterLink></span
       >
     </div>

@@ -54,7 +54,7 @@ const { event, rounds, tab, round, course, onCourses, playedHere, bagOf, ask } =
   () => props.plan,
   { unit, school },
 );
-const readOnly = computed(() => store.readOnly);
+const readOnly = computed(() => !store.may('setRoundBag'));
 /** A form that was left half written is open again. */
 const writing = ref<'edit' | 'new' | 'week' | null>(
   isDraftKept(`event/${props.playerId}/${props.plan.eventId}`)
@@ -111,7 +111,9 @@ const { comingIn, makeTickets } = useComingIn(() => props.plan, rounds);
 const actions = computed((): Action[] => [
   ...(event.value
     ? [
-        { key: 'edit', label: 'Edit the event', run: () => (writing.value = 'edit') },
+        ...(store.may('editEvent')
+          ? [{ key: 'edit', label: 'Edit the event', run: () => (writing.value = 'edit') }]
+          : []),
         {
           key: 'basket',
           label: 'A basket for this round',

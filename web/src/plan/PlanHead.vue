@@ -42,7 +42,9 @@ function remove(): void {
   void router.push({ name: 'plan', params: { playerId: props.playerId } });
 }
 const actions = computed((): Action[] => [
-  { key: 'edit', label: 'Edit the week', run: () => (writing.value = 'edit') },
+  ...(store.may('editPlan')
+    ? [{ key: 'edit', label: 'Edit the week', run: () => (writing.value = 'edit') }]
+    : []),
   ...(props.bag
     ? [
         {
@@ -57,13 +59,15 @@ const actions = computed((): Action[] => [
         },
       ]
     : []),
-  ...(store.gamer
+  ...(store.gamer && store.may('addPlan')
     ? [
         { key: 'event', label: 'Plan an event', run: () => (writing.value = 'event') },
         { key: 'week', label: 'Plan a week', run: () => (writing.value = 'new') },
       ]
     : []),
-  ...(props.bag?.gamer ? [] : [{ key: 'remove', label: 'Delete this plan', run: remove }]),
+  ...(props.bag?.gamer || !store.may('removePlan')
+    ? []
+    : [{ key: 'remove', label: 'Delete this plan', run: remove }]),
 ]);
 
 const print = () => window.print();
@@ -94,7 +98,7 @@ const print = () => window.print();
         :options="GAPPING_STRATEGIES.map((one) => ({ value: one.id, label: one.name }))"
       />
       <UnitButton :own="store.sheet!.player.distanceUnit" />
-      <template v-if="!plan && store.gamer">
+      <template v-if="!plan && store.gamer && store.may('addPlan')">
         <NButton @click="writing = 'new'">Plan a week</NButton>
         <NButton type="primary" @click="writing = 'event'">Plan an event</NButton>
       </template>
@@ -103,14 +107,14 @@ const print = () => window.print();
       </NButton>
       <NButton v-if="plan" @click="print">Print the swap sheet</NButton>
       <NButton
-        v-if="plan && bag && !bag.gamer"
+        v-if="plan && bag && !bag.gamer && store.may('makeGamer')"
         :disabled="tooMany"
         @click="store.change([{ do: 'makeGamer', bagId: bag.id }])"
         type="primary"
       >
         Make it the gamer
       </NButton>
-      <ActionMenu v-if="plan" label="More for this plan" :actions="actions" />
+      <ActionMenu v-if="plan && actions.length > 0" label="More for this plan" :actions="actions" />
     </template>
   </PageHead>
 </template>

@@ -52,7 +52,7 @@ const props = defineProps<{
 const school = defineModel<GappingStrategyId>('school', { required: true });
 const emit = defineEmits<{ settle: []; days: [days: readonly { roundId: string; set: EventRoundSet }[]] }>();
 const store = useSheet();
-const readOnly = computed(() => store.readOnly);
+const readOnly = computed(() => !store.may('setRoundBag'));
 
 const own = steady(() => planRoundOf(props.plan, props.round.id));
 const { preferences, setPreferences, keepPreferences, editRound, writeHits } = useRoundEdits(() => props);
@@ -111,7 +111,7 @@ defineExpose({ askForecast: (forEvery: boolean) => day.value?.askForecast(forEve
         :course="course"
         :rounds="rounds"
         :unit="unit"
-        :read-only="readOnly"
+        :read-only="!store.may('editEventRound')"
         @set="emit('days', $event)"
       />
       <PreferencesPanel

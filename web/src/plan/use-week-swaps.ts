@@ -34,7 +34,9 @@ export function useWeekSwaps(
   const fresh = computed(
     () => new Set(inBag.value.map((club) => club.id).filter((id) => !plan.value?.baseClubIds.includes(id))),
   );
-  const canEdit = computed(() => Boolean(plan.value && bag.value && !bag.value.gamer && !store.readOnly));
+  const canEdit = computed(() =>
+    Boolean(plan.value && bag.value && !bag.value.gamer && store.may('setSwaps')),
+  );
 
   function setSwaps(swaps: readonly Swap[]): void {
     if (!plan.value) return;

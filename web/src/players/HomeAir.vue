@@ -48,7 +48,7 @@ function write({ field, part }: Air, value: number | null): void {
         :unit="units[one.part].name"
         :bounds="bounds(one)"
         :step="units[one.part].step"
-        :disabled="store.readOnly"
+        :disabled="!store.may('editPlayer')"
         :px="62"
         optional
         @write="write(one, $event)"

@@ -47,7 +47,7 @@ function writeHandicap(text: string): void {
       <TextField
         aria-label="Name"
         :value="complaints.get('name')?.text ?? player.name"
-        :disabled="store.readOnly"
+        :disabled="!store.may('editPlayer')"
         :bad="complaints.has('name')"
         :maxlength="MAX_NAME + 1"
         @write="rename"
@@ -60,7 +60,7 @@ function writeHandicap(text: string): void {
       >Carries in
       <ChoiceField
         :value="player.distanceUnit"
-        :disabled="store.readOnly"
+        :disabled="!store.may('editPlayer')"
         @update:value="emit('save', { distanceUnit: $event })"
         label="Carries in"
         :options="[
@@ -73,7 +73,7 @@ function writeHandicap(text: string): void {
       >Hand
       <ChoiceField
         :value="player.hand"
-        :disabled="store.readOnly"
+        :disabled="!store.may('editPlayer')"
         @update:value="emit('save', { hand: $event })"
         label="Hand"
         :options="['right', 'left']"
@@ -86,7 +86,7 @@ function writeHandicap(text: string): void {
         :value="
           complaints.get('handicap')?.text ?? (player.handicap === null ? '' : handicapText(player.handicap))
         "
-        :disabled="store.readOnly"
+        :disabled="!store.may('editPlayer')"
         :bad="complaints.has('handicap')"
         placeholder="12 or +4; empty where nobody knows"
         @write="writeHandicap"

@@ -54,7 +54,7 @@ const wanted = computed(() =>
         </p>
       </template>
       <template #actions>
-        <NButton v-if="!store.readOnly" @click="archive">
+        <NButton v-if="store.may('editPlayer')" @click="archive">
           {{ player.archived ? 'Back on the roster' : 'Take off the roster' }}
         </NButton>
       </template>
@@ -69,14 +69,14 @@ const wanted = computed(() =>
           <ul class="wanted small">
             <li v-for="words in wanted" :key="words">{{ words }}</li>
           </ul>
-          <NButton v-if="!store.readOnly" size="small" @click="save({ preferences: null })">
+          <NButton v-if="store.may('editPlayer')" size="small" @click="save({ preferences: null })">
             Forget what is wanted of every choice
           </NButton>
         </template>
       </section>
       <StepLimits @save="save" />
     </div>
-    <HandOverPanel v-if="isOwner && !store.readOnly" :player="player" />
+    <HandOverPanel v-if="isOwner && store.may('editPlayer')" :player="player" />
   </div>
 </template>
 

@@ -54,7 +54,9 @@ function allUsual(): void {
   <section>
     <div class="head">
       <h2>Limits for the steps</h2>
-      <NButton v-if="anyOwn && !store.readOnly" @click="allUsual" size="small"> All back to usual </NButton>
+      <NButton v-if="anyOwn && store.may('editPlayer')" @click="allUsual" size="small">
+        All back to usual
+      </NButton>
     </div>
     <p class="quiet small">
       The usual figures are common practice, no source. An empty field is the usual figure.
@@ -70,7 +72,7 @@ function allUsual(): void {
               :id="field.key"
               class="limit"
               :value="shown(field)"
-              :disabled="store.readOnly"
+              :disabled="!store.may('editPlayer')"
               inputmode="decimal"
               :bad="complaints.has(field.key)"
               :class="{ own: isOwn(field) }"

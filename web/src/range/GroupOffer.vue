@@ -65,7 +65,7 @@ const later = computed(() => {
     ><span v-else class="quiet">nothing yet</span>{{ ' ' }}
     <span v-if="group.misHits > 0" class="verdict warning">◆ leave the mis-hit out first</span>
     <NButton
-      v-else
+      v-else-if="store.may('editClub')"
       :disabled="later !== undefined"
       :title="later ? `The sheet has a newer one, of ${later}` : 'The old number stays in the history'"
       size="small"

@@ -79,7 +79,7 @@ defineExpose({ hitTen });
 
 <template>
   <NCard tag="section" class="board" aria-label="Live board">
-    <div class="aim no-print">
+    <div v-if="store.may('editSession')" class="aim no-print">
       <label
         ><span class="unseen">In hand</span>
         <ChoiceField

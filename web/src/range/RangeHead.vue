@@ -35,8 +35,12 @@ const player = computed(() => store.sheet!.player);
       <Later :px="34">
         <UnitButton :own="player.distanceUnit" />
         <LinkButton :to="{ name: 'basket', params: { playerId } }">Next basket <kbd>Alt K</kbd></LinkButton>
-        <LinkButton :to="{ name: 'range-import', params: { playerId } }">Bring a file</LinkButton>
-        <NButton @click="emit('new')" type="primary">New session <kbd>Alt N</kbd></NButton>
+        <LinkButton v-if="store.may('addStrikes')" :to="{ name: 'range-import', params: { playerId } }"
+          >Bring a file</LinkButton
+        >
+        <NButton v-if="store.may('addSession')" @click="emit('new')" type="primary"
+          >New session <kbd>Alt N</kbd></NButton
+        >
       </Later>
     </template>
   </PageHead>

@@ -69,7 +69,9 @@ const board = ref<InstanceType<typeof LiveBoard> | null>(null);
 useShortcuts('The range', {
   'Alt H': () => void board.value?.hitTen(),
   'Alt N': () => {
+    if (!store.may('addSession')) return false;
     forming.value = 'new';
+    return true;
   },
   'Alt E': () => tools.value?.focusHand(),
   'Alt A': () => tools.value?.focusAir(),
@@ -135,6 +137,7 @@ useShortcuts('The range', {
               @end="edit({ live: false })"
             />
             <SessionTools
+              v-if="store.may('editSession')"
               ref="tools"
               :session="session"
               :baseline="baseline"

@@ -8,6 +8,7 @@ import Later from '../app/Later.vue';
 import ProblemLine from '../app/ProblemLine.vue';
 import ConditionsBar from '../conditions/ConditionsBar.vue';
 import HandShots from './HandShots.vue';
+import { useSheet } from '../sheet/sheet-store';
 import { playingConditionsOf } from './range-store';
 
 /** What is done with a session: shots from the monitor or by hand, its fields, its air and ground. */
@@ -20,6 +21,7 @@ const emit = defineEmits<{
   remove: [];
 }>();
 
+const store = useSheet();
 const byHand = ref<InstanceType<typeof HandShots> | null>(null);
 const handProblem = ref('');
 const bar = ref<InstanceType<typeof ConditionsBar> | null>(null);
@@ -51,7 +53,7 @@ defineExpose({
       <span class="space" />
       <Later :px="34">
         <NButton @click="emit('form')" size="small">Edit</NButton>
-        <NButton @click="emit('remove')" size="small">Delete</NButton>
+        <NButton v-if="store.may('removeSession')" @click="emit('remove')" size="small">Delete</NButton>
       </Later>
     </div>
     <ProblemLine :text="handProblem" />

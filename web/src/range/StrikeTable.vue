@@ -93,21 +93,25 @@ function leaveOut(id: string, why: string): void {
   >
     <template #club="{ row: { strike, number } }">
       <QuietChoice
+        v-if="store.may('editStrikes')"
         :value="strike.clubId ?? ''"
         :words="nameOf(strike)"
         :label="`Club of shot ${number}`"
         :options="clubsFor(strike)"
         @update:value="emit('give', strike.id, { clubId: $event })"
       />
+      <template v-else>{{ nameOf(strike) }}</template>
     </template>
     <template #shot="{ row: { strike, number } }">
       <QuietChoice
+        v-if="store.may('editStrikes')"
         :value="strike.shot"
         :words="shotKindWords(strike.shot)"
         :label="`Shot meant with shot ${number}`"
         :options="shotOptions(store.clubsById.get(strike.clubId ?? '')?.spec)"
         @update:value="emit('give', strike.id, { shot: $event })"
       />
+      <template v-else>{{ shotKindWords(strike.shot) }}</template>
     </template>
     <template v-for="(column, i) in parts" :key="column.part" #[column.part]="{ row: { strike } }">
       <span
@@ -136,7 +140,9 @@ function leaveOut(id: string, why: string): void {
         </template>
         <template v-else-if="strike.leftOut !== null"
           ><span class="quiet">left out: {{ strike.leftOut }}</span>
-          <NButton @click="emit('count', [strike.id])" size="small"> Count it </NButton></template
+          <NButton v-if="store.may('editStrikes')" @click="emit('count', [strike.id])" size="small">
+            Count it
+          </NButton></template
         >
         <template v-else
           ><Hint
@@ -146,6 +152,7 @@ function leaveOut(id: string, why: string): void {
             >◆ {{ workedOf(strike)!.outlier!.by === 'short' ? 'mis-hit' : 'outlier' }}</Hint
           >
           <NButton
+            v-if="store.may('editStrikes')"
             :aria-label="`Leave out shot ${number}`"
             quaternary
             @click="asking = strike.id"

@@ -10,6 +10,7 @@ import {
   type StrikeSummary,
 } from '@tasche/core';
 import { computed } from 'vue';
+import { useSheet } from '../sheet/sheet-store';
 import { plusMinusWords } from './strike-units';
 
 /**
@@ -27,6 +28,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ take: [shot: Shot] }>();
 
+const store = useSheet();
 const gain = computed(() => props.turf && teeGainOf(props.summary, props.turf));
 const why = computed(() => {
   if (props.shotKind !== 'full') return 'off a tee full shots count';
@@ -56,6 +58,7 @@ function signed(metres: number): string {
       >{{ plusMinusWords(gain!.plusMinusM, unit) }}</span
     >
     <NButton
+      v-if="store.may('editClub')"
       title="Against its carry off the turf; the less is known, the nearer it is to nothing"
       @click="emit('take', { ...turf!, teeGainM })"
       size="small"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { hasRight, type RosterEntry } from '@tasche/contract';
 import { useLocalStorage } from '@vueuse/core';
-import { NButton, NCard, NCheckbox } from 'naive-ui';
+import { NButton, NCard, NCheckbox, NEmpty } from 'naive-ui';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePages } from '../api/read';
@@ -11,6 +11,7 @@ import ProblemLine from '../app/ProblemLine.vue';
 import { today } from '../app/day';
 import { useShortcuts } from '../keys/use-shortcuts';
 import { useIdentity } from '../people/identity';
+import { mayDoHere } from '../people/rights';
 import RosterCard from './RosterCard.vue';
 import RosterLooks from './RosterLooks.vue';
 import { grouped, mostPressing, rosterRows, shownRows, type RosterLook } from './roster-groups';
@@ -49,6 +50,7 @@ function endList(): void {
   void again();
 }
 const identity = useIdentity();
+const mayAdd = computed(() => mayDoHere('addPlayer'));
 const isOwner = computed(() => identity.view !== null && hasRight(identity.view.role, 'people'));
 /** How the roster was last looked at is kept. */
 const view = useLocalStorage<RosterLook>(
@@ -104,15 +106,18 @@ const faults = computed(() => here.value.filter((entry) => (entry.gamer?.faults 
       <template #actions>
         <NButton v-if="here.length > 0 && !run" @click="run = new Set()">Print run…</NButton>
         <NButton v-if="isOwner" @click="bringing = true">Bring a player in…</NButton>
-        <NButton @click="bringList">Bring a list in…</NButton>
-        <NButton @click="adding = !adding" type="primary">Add a player</NButton>
+        <template v-if="mayAdd">
+          <NButton @click="bringList">Bring a list in…</NButton>
+          <NButton @click="adding = !adding" type="primary">Add a player</NButton>
+        </template>
       </template>
     </PageHead>
     <ProblemLine :text="problem" />
     <BringPlayerIn v-if="bringing" @close="bringing = false" />
     <BringListIn v-if="listing" :known="(entries ?? []).map(({ player }) => player.name)" @close="endList" />
-    <AddPlayer v-if="adding || (entries && here.length === 0)" />
-    <MadeUpPlayers v-if="entries?.length === 0" />
+    <AddPlayer v-if="mayAdd && (adding || (entries && here.length === 0))" />
+    <NEmpty v-else-if="entries?.length === 0" description="There is no player here for you yet." />
+    <MadeUpPlayers v-if="mayAdd && entries?.length === 0" />
     <RosterLooks v-if="here.length > 1" v-model="view" :first="first" />
     <p v-if="here.length > 0 && shown.length === 0" class="quiet">Nobody fits what is searched for.</p>
     <PrintRun

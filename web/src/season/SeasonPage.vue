@@ -63,7 +63,7 @@ const bringing = ref(false);
               :bounds="SEASON_RULE_BOUNDS"
               whole
               :px="48"
-              :readonly="store.readOnly"
+              :readonly="!store.may('editPlayer')"
               @write="setRule(key, $event)"
             />
           </label>
@@ -73,7 +73,9 @@ const bringing = ref(false);
         <NButton tag="a" :href="`/api/players/${playerId}/season.ics`">Calendar file</NButton>
         <ShareButton :player-id="playerId" paper="calendar" label="Calendar feed" />
         <NButton tag="a" :href="`/api/players/${playerId}/season.csv`">CSV</NButton>
-        <NButton v-if="!store.readOnly && !bringing" @click="bringing = true">Bring a calendar…</NButton>
+        <NButton v-if="store.may('editPlayer') && !bringing" @click="bringing = true"
+          >Bring a calendar…</NButton
+        >
       </template>
     </PageHead>
     <CalendarImport v-if="bringing" @leave="bringing = false" />
@@ -90,12 +92,17 @@ const bringing = ref(false);
       </section>
       <section class="no-print" aria-label="Month">
         <SeasonMonth class="month" :between="(from, to) => between(from, to).entries" />
-        <SeasonItems :player-id="playerId" :season="season" :read-only="store.readOnly" @set="set" />
+        <SeasonItems
+          :player-id="playerId"
+          :season="season"
+          :read-only="!store.may('editPlayer')"
+          @set="set"
+        />
         <SeasonTrials
           :player-id="playerId"
           :season="season"
           :clubs="store.clubs"
-          :read-only="store.readOnly"
+          :read-only="!store.may('editPlayer')"
           @set="set"
         />
       </section>

@@ -12,6 +12,8 @@ const props = defineProps<{
   columns: readonly SheetColumn[];
   unit: DistanceUnit;
   readOnly: boolean;
+  /** No club can be added. */
+  noNew?: boolean;
   /** Reasons of texts that could not be taken, by `clubId column`. */
   rejected: ReadonlyMap<string, { text: string; reason: string }>;
   rowPx: number;
@@ -39,7 +41,10 @@ const activeColumn = ref(0);
 const editing = ref(false);
 const draft = ref('');
 
-const rowIds = computed(() => [...props.clubs.map((club) => club.id), ...(props.readOnly ? [] : [NEW_ROW])]);
+const rowIds = computed(() => [
+  ...props.clubs.map((club) => club.id),
+  ...(props.readOnly || props.noNew ? [] : [NEW_ROW]),
+]);
 const rowIndex = computed(() => Math.max(0, rowIds.value.indexOf(activeRow.value)));
 watch(rowIds, (ids) => {
   if (!ids.includes(activeRow.value))
@@ -299,7 +304,7 @@ defineExpose({
           @leave="commit(0, 0)"
         />
       </VueDraggable>
-      <tfoot v-if="!readOnly">
+      <tfoot v-if="!readOnly && !noNew">
         <tr :style="{ height: `${rowPx}px` }" class="new-row">
           <td
             :colspan="columns.length"

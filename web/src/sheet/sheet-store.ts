@@ -2,7 +2,7 @@ import {
   clubName,
   bringsNew,
   freezeOf,
-  mayWrite,
+  type CommandName,
   subjectOf,
   withCommands,
   type ChangeRequest,
@@ -20,7 +20,7 @@ import type { LocationQuery } from 'vue-router';
 import { keepCopy } from '../offline/connection';
 import { reader, useHeld } from '../api/read';
 import { request } from '../api/request';
-import { signedIn } from '../api/signed-in';
+import { mayDoHere } from '../people/rights';
 import { today } from '../app/day';
 import { useOutbox } from '../changes/outbox';
 import { useUndo } from '../changes/undo-stack';
@@ -75,10 +75,8 @@ export const useSheet = defineStore('sheet', () => {
   const skill = computed(() => skillOf([...ladderClubs.value.values()], sheet.value?.player.handicap));
   const gamer = computed(() => sheet.value?.bags.find((bag) => bag.gamer));
   const lastChangeId = computed(() => sheet.value?.lastChange?.id);
-  /** Another day's sheet, or the reader only writes notes. */
-  const readOnly = computed(
-    () => isPast.value || (signedIn.value !== null && !mayWrite(signedIn.value.role)),
-  );
+  /** Whether such a thing can be done to this sheet: it is today's, and the reader's to change. */
+  const may = (name: CommandName): boolean => !isPast.value && mayDoHere(name);
   const isPast = computed(() => sheet.value?.asOf != null);
 
   /** Shows a player's sheet, or that of an earlier day: what is held of it at once, read anew by `load`. */
@@ -223,7 +221,7 @@ export const useSheet = defineStore('sheet', () => {
     skill,
     gamer,
     lastChangeId,
-    readOnly,
+    may,
     isPast,
     open,
     load,

@@ -1,10 +1,11 @@
 import type { CourseView, SeasonView } from '@tasche/contract';
 import { toMetres, type Hole } from '@tasche/core';
-import { mount } from '@vue/test-utils';
+import { flushPromises, mount } from '@vue/test-utils';
 import { describe, expect, it } from 'vitest';
-import { nextTick } from 'vue';
+import { defineComponent, h, nextTick } from 'vue';
 import CourseFields from '../../src/courses/CourseFields.vue';
 import CourseFile from '../../src/courses/CourseFile.vue';
+import { provideReadOnly } from '../../src/fields/read-only';
 import ChoiceField from '../../src/fields/ChoiceField.vue';
 import CourseHoles from '../../src/courses/CourseHoles.vue';
 import CourseSeasons from '../../src/courses/CourseSeasons.vue';
@@ -213,5 +214,44 @@ describe('the year of the seasons', () => {
         .find('i')
         .attributes('style'),
     ).toContain('width: 100%');
+  });
+});
+
+describe('a course somebody only reads', () => {
+  const readOnly = defineComponent({
+    setup(_props, { slots }) {
+      provideReadOnly(() => true);
+      return () => slots.default?.();
+    },
+  });
+
+  it('shows its fields and holes, and takes nothing: typed, stepped or pasted', async () => {
+    const shown = course({ holes: usualHoles(18, 2), seasons: [] });
+    const view = mount(readOnly, {
+      slots: {
+        default: () => [
+          h(CourseFields, { course: shown, unit: 'm' }),
+          h(CourseHoles, { course: shown, unit: 'm' }),
+          h(CourseSeasons, { course: shown, templates: [], unit: 'm' }),
+        ],
+      },
+    });
+    await flushPromises();
+    const inputs = view.findAll('input').filter((input) => input.attributes('aria-label'));
+    expect(inputs.length).toBe(18 * 9 + 6);
+    expect(inputs.filter((input) => input.attributes('readonly') === undefined)).toEqual([]);
+    expect(view.findAll('[role=combobox]').map((box) => box.attributes('aria-disabled'))).toEqual([
+      'true',
+      'true',
+    ]);
+    await view.get('input[aria-label="Altitude"]').trigger('keydown', { key: 'ArrowUp' });
+    const paste = new Event('paste', { bubbles: true, cancelable: true });
+    Object.assign(paste, { clipboardData: { getData: () => '4\t400\n4\t410' } });
+    view.get('[data-cell="0 0"]').element.dispatchEvent(paste);
+    for (const part of [CourseFields, CourseHoles, CourseSeasons]) {
+      expect(Object.keys(view.getComponent(part).emitted())).not.toContain('set');
+      expect(view.getComponent(part).emitted('holes')).toBeUndefined();
+    }
+    expect(view.text()).not.toContain('Put a template on');
   });
 });

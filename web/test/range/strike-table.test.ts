@@ -1,6 +1,7 @@
-import type { StrikeView } from '@tasche/contract';
+import type { SignedInView, StrikeView } from '@tasche/contract';
 import { mount } from '@vue/test-utils';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { signedIn } from '../../src/api/signed-in';
 import StrikeTable from '../../src/range/StrikeTable.vue';
 import { WorkedShots } from '../../src/range/worked-shots';
 import { clubView, sheetOf, showSheet } from '../sheet';
@@ -79,5 +80,15 @@ describe('the balls of a session', () => {
       .find((one) => one.text().startsWith('Count it'))!
       .trigger('click');
     expect(view.emitted('count')).toEqual([[['s2']]]);
+  });
+
+  it('are only looked at by whoever may not change them', async () => {
+    signedIn.value = { role: 'caddie', who: 'Ola' } as SignedInView;
+    const view = table([strike(1), strike(2, { leftOut: 'mis-hit' })]);
+    await until(() => expect(view.findAll('tbody tr')).toHaveLength(2));
+    expect(view.text()).toContain('left out: mis-hit');
+    expect(view.findAll('tbody button').map((button) => button.text())).toEqual([]);
+    signedIn.value = null;
+    await until(() => expect(view.findAll('tbody button').length).toBeGreaterThan(4));
   });
 });

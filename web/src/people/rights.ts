@@ -1,0 +1,12 @@
+import { mayUndoOthers, mayUse, type CommandName } from '@tasche/contract';
+import { signedIn } from '../api/signed-in';
+
+/** Whether whoever is signed in may do such a thing: what they may not is not offered. Reactive. */
+export function mayDoHere(name: CommandName): boolean {
+  return signedIn.value === null || mayUse(signedIn.value.role, name);
+}
+
+/** Whether they may take back what this person did. */
+export function mayUndo(who: string): boolean {
+  return signedIn.value === null || mayUndoOthers(signedIn.value.role) || signedIn.value.who === who;
+}

@@ -1,0 +1,47 @@
+import type { Role, SignedInView } from '@tasche/contract';
+import { afterEach, describe, expect, it } from 'vitest';
+import { signedIn } from '../../src/api/signed-in';
+import { mayDoHere, mayUndo } from '../../src/people/rights';
+import { sheetOf, showSheet, clubView } from '../sheet';
+import { useSheet } from '../../src/sheet/sheet-store';
+import { freshPinia } from '../pinia';
+
+const as = (role: Role) => {
+  signedIn.value = { role, who: 'Ola' } as SignedInView;
+};
+afterEach(() => {
+  signedIn.value = null;
+});
+
+describe('what is offered', () => {
+  it('is what the role of whoever is signed in may do; everything while nobody knows', () => {
+    expect(mayDoHere('addPlayer')).toBe(true);
+    as('assistant');
+    expect([mayDoHere('editClub'), mayDoHere('addPlan'), mayDoHere('editCourse')]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    as('player');
+    expect([mayDoHere('addPlan'), mayDoHere('addEvent'), mayDoHere('addPlayer')]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+  });
+
+  it('takes back what others did only where the role may; what one did oneself always', () => {
+    as('caddie');
+    expect([mayUndo('Ola'), mayUndo('Jonas')]).toEqual([true, false]);
+    as('rep');
+    expect(mayUndo('Jonas')).toBe(true);
+  });
+
+  it('is nothing on the sheet of an earlier day', () => {
+    freshPinia();
+    showSheet(sheetOf([clubView('7')], ['7']));
+    expect(useSheet().may('editClub')).toBe(true);
+    showSheet({ ...sheetOf([clubView('7')], ['7']), asOf: '2026-01-01' });
+    expect(useSheet().may('editClub')).toBe(false);
+  });
+});
