@@ -72,6 +72,11 @@ export function mayUse(role: Role, name: CommandName): boolean {
   }
 }
 
+/** Whether somebody of that role may write the notes such a command sets. */
+export function mayNote(role: Role, name: CommandName): boolean {
+  return mayUse(role, name) || (role === 'caddie' && NOTES[name] !== undefined);
+}
+
 /** Whether somebody of that role may do this to rows they can see: what they may do at all, and notes. */
 export function mayDo(role: Role, command: Command): boolean {
   return mayUse(role, command.do) || (role === 'caddie' && writesNotesOnly(command));

@@ -14,7 +14,7 @@ const settings = useSettings();
 
 const unit = computed(() => settings.unitFor(store.sheet!.player.distanceUnit));
 const nameOf = store.nameOf;
-const question = computed(() => (!store.may('makeGamer') ? null : gamerQuestion(store)));
+const question = computed(() => (store.may('makeGamer') ? gamerQuestion(store) : null));
 const { remedies } = useUsualRound(question);
 /** Of clubs of the gamer that are mixed up: nothing is advised before that is put right. */
 const mixedUp = computed(() => {

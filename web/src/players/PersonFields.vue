@@ -4,6 +4,7 @@ import { handicapText, skillWords } from '@tasche/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 import TextField from '../fields/TextField.vue';
+import { mayNoteHere } from '../people/rights';
 import { useSheet } from '../sheet/sheet-store';
 
 /**
@@ -105,7 +106,7 @@ function writeHandicap(text: string): void {
         :value="player.notes"
         :rows="7"
         maxlength="4000"
-        :disabled="store.isPast"
+        :disabled="store.isPast || !mayNoteHere('editPlayer')"
         placeholder="Trusts the 7 wood. Never changes a putter in season."
         @write="emit('save', { notes: $event })"
       />

@@ -1,7 +1,7 @@
 import type { Role, SignedInView } from '@tasche/contract';
 import { afterEach, describe, expect, it } from 'vitest';
 import { signedIn } from '../../src/api/signed-in';
-import { mayDoHere, mayUndo } from '../../src/people/rights';
+import { mayDoHere, mayNoteHere, mayUndo } from '../../src/people/rights';
 import { sheetOf, showSheet, clubView } from '../sheet';
 import { useSheet } from '../../src/sheet/sheet-store';
 import { freshPinia } from '../pinia';
@@ -28,6 +28,17 @@ describe('what is offered', () => {
       false,
       false,
     ]);
+  });
+
+  it('notes are a caddie’s too, an assistant’s not', () => {
+    as('caddie');
+    expect([mayNoteHere('editPlayer'), mayDoHere('editPlayer'), mayNoteHere('addClub')]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    as('assistant');
+    expect(mayNoteHere('editPlayer')).toBe(false);
   });
 
   it('takes back what others did only where the role may; what one did oneself always', () => {
