@@ -11,6 +11,11 @@ export function shortDay(day: string): string {
   return format(date, date.getFullYear() === new Date().getFullYear() ? 'd MMM' : 'd MMM yyyy');
 }
 
+/** "24 Nov", or "24 Nov to 26 Nov". */
+export function spanOfDays(from: string, to: string): string {
+  return from === to ? shortDay(from) : `${shortDay(from)} to ${shortDay(to)}`;
+}
+
 /** "24 Nov 14:03", in the reader's time zone. */
 export function shortMoment(iso: string): string {
   return format(new Date(iso), 'd MMM HH:mm');

@@ -5,7 +5,7 @@ import type { Command, EventRound } from '@tasche/contract';
 import { counted, USUAL_LIMITS, dayPlus, daysBetween } from '@tasche/core';
 import { v4 as newId } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
-import { shortDay, today } from '../app/day';
+import { shortDay, spanOfDays, today } from '../app/day';
 import { freshRound } from '../courses/fresh-round';
 import { useSchedule } from '../courses/schedule-store';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -25,6 +25,9 @@ const problem = ref('');
 const courseId = ref('');
 const left = ref(new Set<number>());
 
+/** Its last day is past. */
+const isOver = ({ from, to }: CalendarRow) => (to || from) < today();
+
 async function read(file: File): Promise<void> {
   problem.value = '';
   rows.value = null;
@@ -36,7 +39,10 @@ async function read(file: File): Promise<void> {
   }
   try {
     rows.value = readCalendar(await textOfFile(file));
-    left.value = new Set();
+    // Whoever brings the whole year wants what is to come.
+    left.value = new Set(
+      plans.value.filter(({ row, does }) => does === 'make' && isOver(row)).map(({ i }) => i),
+    );
   } catch (error) {
     problem.value = (error as Error).message;
   }
@@ -114,15 +120,15 @@ function take(): void {
           />
           <span v-else />
           <span>
-            <b>{{ row.name || 'An event without a name' }}</b>
-            <template v-if="row.from">
-              {{ shortDay(row.from) }} to {{ shortDay(row.to || row.from) }}</template
-            >
-            <span v-if="does === 'no'" class="verdict error small"> ■ {{ row.problem }}</span>
-            <span v-else-if="does === 'same'" class="quiet small"> is here already</span>
-            <span v-else-if="does === 'move'" class="verdict warning small">
-              ◆ moves here, from {{ shortDay(firstDay(event!)) }}</span
-            >
+            <b>{{ row.name || 'An event without a name' }}</b>{{
+              row.from && ` ${spanOfDays(row.from, row.to || row.from)}`
+            }}
+            <span v-if="does === 'no'" class="small brick">{{ ` ■ ${row.problem}` }}</span>
+            <span v-else-if="does === 'same'" class="quiet small">{{ ' is here already' }}</span>
+            <span v-else-if="does === 'move'" class="small brass">{{
+              ` ◆ moves here, from ${shortDay(firstDay(event!))}`
+            }}</span>
+            <span v-if="does === 'make' && isOver(row)" class="quiet small">{{ ' is over' }}</span>
             <span v-if="row.note" class="quiet small">{{ ` ${row.note}` }}</span>
           </span>
         </li>
@@ -162,5 +168,11 @@ function take(): void {
   display: grid;
   grid-template-columns: 26px 1fr;
   padding: 4px 0;
+}
+.brick {
+  color: var(--brick-ink);
+}
+.brass {
+  color: var(--brass-ink);
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SeasonEntry } from '@tasche/contract';
-import { shortDay } from '../app/day';
+import { spanOfDays } from '../app/day';
 import type { CalendarBar } from './calendar-lanes';
 import { entryLink } from './entry-link';
 import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
@@ -18,10 +18,7 @@ const props = defineProps<{
 const link = (entry: SeasonEntry) => (props.playerId ? entryLink(props.playerId, entry) : undefined);
 const spoken = ({ entries: [first, ...others] }: CalendarBar) =>
   [first, ...others]
-    .map(
-      ({ name, kind, from, to }) =>
-        `${name}, ${ENTRY_WORDS[kind]}, ${from === to ? shortDay(from) : `${shortDay(from)} to ${shortDay(to)}`}`,
-    )
+    .map(({ name, kind, from, to }) => `${name}, ${ENTRY_WORDS[kind]}, ${spanOfDays(from, to)}`)
     .join('; ');
 const words = ({ entries: [first, ...others] }: CalendarBar) =>
   others.length > 0 ? String(others.length + 1) : first.from === first.to ? '' : first.name;

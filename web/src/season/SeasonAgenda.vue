@@ -2,7 +2,7 @@
 import type { SeasonEntry, SeasonEntryKind } from '@tasche/contract';
 import { format, parseISO } from 'date-fns';
 import { NEmpty } from 'naive-ui';
-import { shortDay } from '../app/day';
+import { shortDay, spanOfDays } from '../app/day';
 import { teeWords } from '../plan/tee-words';
 import { entryLink } from './entry-link';
 import { ENTRY_MARKS, ENTRY_WORDS } from './season-words';
@@ -17,7 +17,7 @@ const linkOf = (entry: SeasonEntry) => entryLink(props.playerId, entry);
 const spanWords = ({ from, to, tee }: SeasonEntry) =>
   from === to
     ? [shortDay(from), tee && teeWords({ day: from, teeTime: tee.time }, tee.zone)].filter(Boolean).join(', ')
-    : `${shortDay(from)} to ${shortDay(to)}`;
+    : spanOfDays(from, to);
 const monthOf = (day: string) => format(parseISO(day), 'MMMM yyyy');
 </script>
 

@@ -10,7 +10,7 @@ import {
 } from '@tasche/contract';
 import { v4 as newId } from 'uuid';
 import { reactive, ref } from 'vue';
-import { shortDay, today } from '../app/day';
+import { spanOfDays, today } from '../app/day';
 import ChoiceField from '../fields/ChoiceField.vue';
 import DateField from '../fields/DateField.vue';
 import TextField from '../fields/TextField.vue';
@@ -57,8 +57,6 @@ function leave(): void {
 const remove = (id: string) => {
   emit('set', { ...props.season, items: props.season.items.filter((item) => item.id !== id) });
 };
-const spanWords = ({ from, to }: SeasonItem) =>
-  from === to ? shortDay(from) : `${shortDay(from)} to ${shortDay(to)}`;
 </script>
 
 <template>
@@ -112,7 +110,8 @@ const spanWords = ({ from, to }: SeasonItem) =>
           <b>{{ item.name }}</b> <span class="quiet small">{{ ITEM_WORDS[item.kind] }}</span> <br /><span
             class="quiet small"
           >
-            {{ spanWords(item) }}<template v-if="item.repeats">, {{ REPEAT_WORDS[item.repeats] }}</template>
+            {{ spanOfDays(item.from, item.to)
+            }}<template v-if="item.repeats">, {{ REPEAT_WORDS[item.repeats] }}</template>
           </span>
         </span>
         <NButton

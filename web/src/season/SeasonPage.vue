@@ -73,7 +73,7 @@ const bringing = ref(false);
         <NButton tag="a" :href="`/api/players/${playerId}/season.ics`">Calendar file</NButton>
         <ShareButton :player-id="playerId" paper="calendar" label="Calendar feed" />
         <NButton tag="a" :href="`/api/players/${playerId}/season.csv`">CSV</NButton>
-        <NButton v-if="store.may('editPlayer') && !bringing" @click="bringing = true"
+        <NButton v-if="store.may('addEvent') && !bringing" @click="bringing = true"
           >Bring a calendar…</NButton
         >
       </template>
