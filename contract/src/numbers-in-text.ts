@@ -8,8 +8,15 @@ const bad = (reason: string): Read<never> => ({ ok: false, reason });
 
 const NUMBER = /^[-+−]?\s*(\d+(?:[.,]\d*)?|[.,]\d+)/;
 
+/** "1.200,50" and "1,200.50": where both marks stand, the last is the decimal's. */
+function withoutThousands(text: string): string {
+  const [grouped] = /^[-−+]?\d{1,3}(?:(?:\.\d{3})+(?=,\d)|(?:,\d{3})+(?=\.\d))/.exec(text) ?? [''];
+  return grouped === '' ? text : grouped.replace(/[.,]/g, '') + text.slice(grouped.length);
+}
+
 /** A number at the start of the text, decimal point or comma, and what follows it. */
-function leadingNumber(text: string): { value: number; rest: string } | undefined {
+function leadingNumber(given: string): { value: number; rest: string } | undefined {
+  const text = withoutThousands(given);
   const match = NUMBER.exec(text);
   if (!match) return undefined;
   const sign = /^[-−]/.test(text) ? -1 : 1;

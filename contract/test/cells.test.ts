@@ -5,6 +5,7 @@ import {
   columnHead,
   columnOf,
   readCell,
+  readDistance,
   readHandicap,
   readHeads,
   recogniseHead,
@@ -97,6 +98,14 @@ describe('a handicap', () => {
 });
 
 describe('a distance', () => {
+  it('may have its thousands marked where both marks stand; one mark is the decimal’s', () => {
+    const metres = (text: string) => readDistance(text, 'm');
+    for (const text of ['1.200,5', '1,200.5 m', '1200,5'])
+      expect(metres(text)).toEqual({ ok: true, value: 1200.5 });
+    expect(metres('1.200')).toEqual({ ok: true, value: 1.2 });
+    for (const text of ['1.20,5', '1,2,5', '12.3456,7']) expect(metres(text).ok, text).toBe(false);
+  });
+
   it('survives any number of trips through yards, feet and metres (property)', () => {
     fc.assert(
       fc.property(

@@ -134,7 +134,7 @@ test('a round’s needs are the player’s: notes added, one changed and brought
   await often.fill('lots');
   await often.press('Tab');
   await expect(needs.getByRole('alert')).toContainText(
-    'How often tee shot at the 3rd must be between 0 and 1000, not “lots”',
+    'How often tee shot at the 3rd must be a number between 0 and 1000, not “lots”',
   );
   await often.fill('3');
   await often.press('Tab');
@@ -349,7 +349,7 @@ test('the clubs that travel to two courses are found, with what is left unproved
   await travel.getByLabel('What it may lose').fill('much');
   await travel.getByLabel('What it may lose').press('Tab');
   await expect(travel.getByRole('alert')).toContainText(
-    'What it may lose must be between 0 and 10 strokes a round, not “much”',
+    'What it may lose must be a number between 0 and 10 strokes a round, not “much”',
   );
   await travel.getByLabel('What it may lose').fill('0,3');
   await travel.getByRole('button', { name: 'Find the fewest' }).click();

@@ -55,12 +55,6 @@ watch(
   },
 );
 
-const wanted = computed(() => {
-  const between = props.bounds && `between ${props.bounds[0]} and ${props.bounds[1]}`;
-  return [props.whole || !between ? `a ${props.whole ? 'whole ' : ''}number` : '', between, props.unit]
-    .filter(Boolean)
-    .join(' ');
-});
 const NO_SUFFIX = /^$/;
 /** The field's own unit may stand behind the number; another one would mean another number, and is refused. */
 function withoutUnit(written: string): string {
@@ -69,13 +63,30 @@ function withoutUnit(written: string): string {
   const own = [unit, unit.split(' ')[0]!].find((word) => written.toLowerCase().endsWith(word));
   return own ? written.slice(0, -own.length).trim() : written;
 }
+/** Of numbers as large as this a comma before three digits may be one of thousands. */
+const THOUSANDS = 1000;
+function readTyped(written: string) {
+  const isTyped = written !== shown(props.value);
+  const thousandsPossible = isTyped && props.bounds !== undefined && props.bounds[1] > THOUSANDS;
+  return readPlainNumber(withoutUnit(written.trim()), NO_SUFFIX, thousandsPossible);
+}
 /** The number meant, null for an empty field that may be empty, undefined for what is refused. */
 function read(written: string): number | null | undefined {
   if (written.trim() === '') return props.optional ? null : undefined;
-  const number = readPlainNumber(withoutUnit(written.trim()), NO_SUFFIX);
+  const number = readTyped(written);
   if (!number.ok || (props.whole && !Number.isInteger(number.value))) return undefined;
   const [min, max] = props.bounds ?? [-Infinity, Infinity];
   return number.value < min || number.value > max ? undefined : number.value;
+}
+/** What is wrong with a text that is refused. */
+function complaintOf(written: string): string {
+  const isNumber = readPlainNumber(withoutUnit(written.trim()), NO_SUFFIX).ok;
+  const typed = readTyped(written);
+  if (isNumber && !typed.ok) return `${props.label}: ${typed.reason}.`;
+  const between = props.bounds && `between ${props.bounds[0]} and ${props.bounds[1]}`;
+  const kind = props.whole ? 'a whole number' : !between || !isNumber ? 'a number' : '';
+  const wanted = [kind, between, props.unit].filter(Boolean).join(' ');
+  return `${props.label} must be ${wanted}, not “${written}”.`;
 }
 
 const number = computed(() => read(text.value) ?? null);
@@ -94,7 +105,7 @@ function leave(): void {
   typing.value = false;
   if (!isChanged) return;
   const value = read(text.value);
-  complaint.value = value === undefined ? `${props.label} must be ${wanted.value}, not “${text.value}”.` : '';
+  complaint.value = value === undefined ? complaintOf(text.value) : '';
   if (value !== undefined) emit('write', value);
 }
 

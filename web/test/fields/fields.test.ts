@@ -73,6 +73,25 @@ describe('a number field', () => {
     expect(field.emitted('write')).toEqual([[9]]);
   });
 
+  it('takes thousands where they cannot be anything else, and asks where they could be decimals', async () => {
+    const price = mount(NumberField, {
+      props: { value: null, label: 'Price', bounds: [0, 100_000], optional: true },
+    });
+    for (const text of ['1.200,50', '1,200.50', '12,5']) await write(price, text);
+    expect(price.emitted('write')).toEqual([[1200.5], [1200.5], [12.5]]);
+    await write(price, '1,200');
+    expect(price.find('[role=alert]').text()).toBe(
+      '■ Price: "1,200" could be thousands or decimals; write it without the separator.',
+    );
+    await write(price, 'a lot');
+    expect(price.find('[role=alert]').text()).toBe(
+      '■ Price must be a number between 0 and 100000, not “a lot”.',
+    );
+    const length = mount(NumberField, { props: { value: 30, label: 'Length', bounds: [20, 60] } });
+    await write(length, '36,125');
+    expect(length.emitted('write')).toEqual([[36.125]]);
+  });
+
   it('a whole number is whole, and only one that may be empty may be empty', async () => {
     const field = mount(NumberField, {
       props: { value: 14, label: 'Clubs at most', bounds: [1, 14], whole: true },
