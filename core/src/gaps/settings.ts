@@ -1,7 +1,7 @@
 import { toMetres } from '../units/index.js';
 
 /**
- * When a step is worth a word. Every figure can be set per player; the defaults are common practice, no source.
+ * The limits beyond which a step is reported. Every figure can be set per player; the defaults are common practice, no source.
  * Distances in metres, angles in degrees.
  */
 export interface GapSettings {

@@ -126,7 +126,7 @@ export function wishWorths({ request, question, wishes: items, money }: WishRequ
   const ownedIds = idsOf(owned.chosen);
 
   const worth = wishes.map(({ id, club, replaces }): WishWorth => {
-    // This one for nothing, the others for no money.
+    // As if this one were free, and the others not to be bought.
     const found =
       solve(
         order.map((one, c) => (one.id === club.id ? 0 : priceAt[c]! > 0 || wishAt(c) ? Infinity : 0)),

@@ -46,10 +46,10 @@ const drift = computed(() => shifts.value.find(({ there }) => Math.abs(there.lat
 const short = computed(
   () => props.clubs.length - shifts.value.length - props.clubs.filter((club) => !club.shots.full).length,
 );
-/** What becomes worth a word, or stops being; a step that is only less sure is counted. */
-const worth = (step: StepReport) =>
+/** What is reported in that air and was not before, or no longer is; a step that is only less sure is counted. */
+const isReported = (step: StepReport) =>
   step.severity === 'error' || step.severity === 'warning' || step.word === 'either-or';
-const said = computed(() => props.turned.filter(({ before, after }) => worth(before) || worth(after)));
+const said = computed(() => props.turned.filter(({ before, after }) => isReported(before) || isReported(after)));
 const unsure = computed(() => props.turned.length - said.value.length);
 const stepName = (step: StepReport) => `${names.value.get(step.upperId)} to ${names.value.get(step.lowerId)}`;
 </script>
