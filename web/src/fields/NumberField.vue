@@ -44,16 +44,14 @@ const text = ref(shown(props.value));
 const typing = ref(false);
 let before = '';
 const complaint = ref('');
-watch(
-  () => props.value,
-  (value) => {
-    const same = value === null ? read(text.value) == null : read(text.value) === value;
-    if (!same && !typing.value) {
-      text.value = shown(value);
-      complaint.value = '';
-    }
-  },
-);
+watch(() => props.value, showValue);
+/** Shows the value behind the field, where that is another number than the one in it. */
+function showValue(value: number | null): void {
+  const same = value === null ? read(text.value) == null : read(text.value) === value;
+  if (same || typing.value) return;
+  text.value = shown(value);
+  complaint.value = '';
+}
 
 const NO_SUFFIX = /^$/;
 /** The field's own unit may stand behind the number; another one would mean another number, and is refused. */
@@ -101,10 +99,14 @@ function type(written: string): void {
 }
 
 function leave(): void {
-  const isChanged = typing.value && text.value !== before;
+  if (!typing.value) return;
   typing.value = false;
-  if (!isChanged) return;
   const value = read(text.value);
+  if (text.value === before) {
+    // Nothing was said in the end; meanwhile the value may have become another.
+    if (value !== undefined) showValue(props.value);
+    return;
+  }
   complaint.value = value === undefined ? complaintOf(text.value) : '';
   if (value !== undefined) emit('write', value);
 }

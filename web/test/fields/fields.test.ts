@@ -150,6 +150,13 @@ describe('a number field', () => {
     await field.setProps({ value: 9 });
     await flushPromises();
     expect(input.element.value).toBe('9');
+    // Typed back to what it was, and left: nothing was said, and the newer value is shown.
+    await type(field, '91');
+    await type(field, '9');
+    await field.setProps({ value: 12 });
+    await input.trigger('change');
+    await flushPromises();
+    expect([input.element.value, field.emitted('write')!.at(-1)]).toEqual(['12', [2]]);
   });
 
   it('a form hears null while the number may not stand', async () => {
